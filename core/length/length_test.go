@@ -1,0 +1,177 @@
+package length
+
+import (
+	"errors"
+	"math"
+	"testing"
+)
+
+// Values by hand from 1 in = 25.4 mm exactly; the light/heavy rule and the
+// doubts are common practice, no source.
+func TestParse(t *testing.T) {
+	for _, c := range []struct {
+		in    string
+		unit  Unit
+		with  Instrument
+		value float64
+		doubt float64
+	}{
+		{"268", MM, Tape, 268, 1},
+		{"268 mm", MM, Rule, 268, 0.5},
+		{"268 mm", IN, Tape, 268, 1},
+		{"26.8cm", MM, Tape, 268, 1},
+		{"26,8 cm", MM, Tape, 268, 1},
+		{"0.268 m", MM, Laser, 268, 1.5},
+		{"11 1/2", MM, Tape, 292.1, 25.4 / 32},
+		{`11-1/2"`, MM, Tape, 292.1, 25.4 / 32},
+		{"11½ in", MM, Tape, 292.1, 25.4 / 32},
+		{"11 ½", MM, Tape, 292.1, 25.4 / 32},
+		{`4' 2 3/8"`, MM, Tape, 1279.525, 25.4 / 32},
+		{"4ft 2-3/8in", MM, Tape, 1279.525, 25.4 / 32},
+		{"4′2⅜″", MM, Tape, 1279.525, 25.4 / 32},
+		{"4'", MM, Tape, 1219.2, 25.4 / 32},
+		{"4ft-2in", MM, Tape, 1270, 25.4 / 32},
+		{"4.5 ft", MM, Tape, 1371.6, 25.4 / 32},
+		{"3/32", MM, Caliper, 2.38125, 0.05},
+		{"13/8", MM, Tape, 41.275, 25.4 / 32},
+		{`.125"`, MM, Caliper, 3.175, 0.05},
+		{"11", IN, Tape, 279.4, 25.4 / 32},
+		{"23 7/8-", MM, Tape, (23.875 - 1.0/32) * 25.4, 25.4 / 16},
+		{"5 1/2+", MM, Tape, (5.5 + 1.0/32) * 25.4, 25.4 / 16},
+		{"1 1/4 strong", MM, Tape, (1.25 + 1.0/32) * 25.4, 25.4 / 16},
+		{"1 1/4 weak", MM, Tape, (1.25 - 1.0/32) * 25.4, 25.4 / 16},
+		{"9 3/16 heavy", MM, Rule, (9.1875 + 1.0/64) * 25.4, 25.4 / 32},
+		{"268+", MM, Rule, 268.25, 0.5},
+		{"268 light", MM, Tape, 267.75, 1},
+		{"268.5-", MM, Caliper, 268.475, 0.05},
+		{"27 cm +", MM, Tape, 270.25, 1},
+		{"268 ±0.4", MM, Tape, 268, 0.4},
+		{"268 +/- 0.4 mm", MM, Tape, 268, 0.4},
+		{"11 1/2 ±1/32", MM, Rule, 292.1, 25.4 / 32},
+		{" 268 ", MM, Tape, 268, 1},
+	} {
+		r, err := Parse(c.in, c.unit, c.with)
+		if err != nil {
+			t.Errorf("%q: %v", c.in, err)
+			continue
+		}
+		if math.Abs(r.Value-c.value) > 1e-9 || math.Abs(r.Doubt-c.doubt) > 1e-9 {
+			t.Errorf("%q: got %v ± %v, want %v ± %v", c.in, r.Value, r.Doubt, c.value, c.doubt)
+		}
+	}
+}
+
+func TestRefuse(t *testing.T) {
+	for _, c := range []struct {
+		name, in string
+		at       int
+	}{
+		{"zero under the stroke", "5 1/0", 4},
+		{"two strokes", "3//4", 2},
+		{"improper behind a whole", "12 13/8", 3},
+		{"negative", "-3", 0},
+		{"true minus", "−3", 0},
+		{"a word", "banana", 0},
+		{"nothing", "  ", 0},
+		{"two units", "268 mm in", 7},
+		{"metric behind feet", "4ft 20mm", 6},
+		{"fraction of a millimetre", "1/2 mm", 0},
+		{"two numbers", "268 270", 4},
+		{"too many inches", `4' 13"`, 3},
+		{"decimal and fraction", "5.5 1/2", 4},
+		{"a unit alone", "mm", 0},
+		{"nothing under the stroke", "3/", 2},
+		{"zero", "0", 0},
+		{"a kilometre", "1000 m", 0},
+		{"endless digits", "1111111111111111111111", 0},
+		{"minus inside", "26-8", 2},
+	} {
+		_, err := Parse(c.in, MM, Tape)
+		var le *Error
+		if !errors.As(err, &le) {
+			t.Errorf("%s: %q was taken", c.name, c.in)
+			continue
+		}
+		if le.At != c.at || le.Why == "" || le.Cure == "" {
+			t.Errorf("%s: %q points at %d (%s; %s), want %d", c.name, c.in, le.At, le.Why, le.Cure, c.at)
+		}
+	}
+}
+
+func TestShow(t *testing.T) {
+	for _, c := range []struct {
+		mm          float64
+		unit        Unit
+		main, other string
+	}{
+		{268.4, MM, "268.4", "10 9/16 in +0.1 mm"},
+		{292.1, MM, "292.1", "11 1/2 in"},
+		{606.1, IN, "23 7/8 −0.3 mm", "606.1 mm"},
+		{292.1, IN, "11 1/2", "292.1 mm"},
+		{-3, MM, "−3.0", "−1/8 in +0.2 mm"},
+		{0.1, MM, "0.1", "0 in +0.1 mm"},
+		{-0.02, MM, "0.0", "0 in"},
+	} {
+		s := Show(c.mm, c.unit)
+		if s.Main != c.main || s.Other != c.other {
+			t.Errorf("Show(%v, %s) = %q, %q; want %q, %q", c.mm, c.unit, s.Main, s.Other, c.main, c.other)
+		}
+	}
+}
+
+// Every 1/32 up to 10 ft survives being written and read.
+func TestFractionRoundTrip(t *testing.T) {
+	for i := 1; i <= 120*32; i++ {
+		mm := float64(i) * Inch / 32
+		f := InFraction(mm, 32)
+		r, err := Parse(f.Inches()+" in", MM, Tape)
+		if err != nil {
+			t.Fatalf("%s: %v", f, err)
+		}
+		if math.Abs(r.Value-mm) > 1e-9 || math.Abs(f.Left) > 1e-9 {
+			t.Fatalf("%d/32 in: wrote %s, read %v mm, want %v", i, f, r.Value, mm)
+		}
+	}
+}
+
+func TestUnderstood(t *testing.T) {
+	r, err := Parse("9 1/2+", MM, Tape)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if got, want := r.Understood(), "= 242.1 mm, a little heavy, ±1.59"; got != want {
+		t.Errorf("got %q, want %q", got, want)
+	}
+}
+
+func FuzzParse(f *testing.F) {
+	for _, s := range []string{"268", "11 1/2", `4' 2 3/8"`, "23 7/8-", "5 1/0", "3//4", "12 13/8", "−", "±", "½", "1+/-", "9e9", "1/2/3", "0,5"} {
+		f.Add(s)
+	}
+	f.Fuzz(func(t *testing.T, s string) {
+		for _, u := range []Unit{MM, IN} {
+			r, err := Parse(s, u, Tape)
+			if err != nil {
+				var le *Error
+				if !errors.As(err, &le) {
+					t.Fatalf("%q: error of another kind: %v", s, err)
+				}
+				if n := len([]rune(s)); le.At < 0 || le.At > n {
+					t.Fatalf("%q: points at %d of %d", s, le.At, n)
+				}
+				continue
+			}
+			if !(r.Value > 0 && r.Value <= Most) || !(r.Doubt >= 0) {
+				t.Fatalf("%q: read as %v ± %v", s, r.Value, r.Doubt)
+			}
+		}
+	})
+}
+
+func BenchmarkParse(b *testing.B) {
+	for b.Loop() {
+		if _, err := Parse(`4' 2 3/8" light`, MM, Tape); err != nil {
+			b.Fatal(err)
+		}
+	}
+}

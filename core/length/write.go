@@ -1,0 +1,112 @@
+package length
+
+import (
+	"fmt"
+	"math"
+	"strconv"
+	"strings"
+)
+
+// Fraction is a length to the nearest division of an inch with what is left
+// over, so that nothing is rounded away in silence.
+type Fraction struct {
+	Whole int     `json:"whole"`
+	Num   int     `json:"num"`
+	Den   int     `json:"den"`
+	Left  float64 `json:"left" doc:"Millimetres that the fraction leaves out, signed"`
+	Minus bool    `json:"minus,omitempty"`
+}
+
+// InFraction gives mm as inches at the nearest 1/den (den a power of two).
+func InFraction(mm float64, den int) Fraction {
+	f := Fraction{Den: den, Minus: mm < 0}
+	parts := int(math.Round(math.Abs(mm) / Inch * float64(den)))
+	f.Left = mm - float64(parts)*Inch/float64(den)
+	if f.Minus {
+		f.Left = mm + float64(parts)*Inch/float64(den)
+		f.Minus = parts > 0
+	}
+	f.Whole, f.Num = parts/den, parts%den
+	for f.Num > 0 && f.Num%2 == 0 {
+		f.Num, f.Den = f.Num/2, f.Den/2
+	}
+	if f.Num == 0 {
+		f.Den = 1
+	}
+	return f
+}
+
+// String is the fraction as people write it: 23 7/8 −0.3 mm.
+func (f Fraction) String() string {
+	s := f.Inches()
+	if left := math.Round(f.Left*10) / 10; left != 0 {
+		s += " " + signed(left) + " mm"
+	}
+	return s
+}
+
+// Inches is the fraction alone, without what is left over.
+func (f Fraction) Inches() string {
+	s := strconv.Itoa(f.Whole)
+	switch {
+	case f.Num > 0 && f.Whole > 0:
+		s = fmt.Sprintf("%d %d/%d", f.Whole, f.Num, f.Den)
+	case f.Num > 0:
+		s = fmt.Sprintf("%d/%d", f.Num, f.Den)
+	}
+	if f.Minus {
+		s = "−" + s
+	}
+	return s
+}
+
+func signed(v float64) string {
+	s := strconv.FormatFloat(math.Abs(v), 'f', -1, 64)
+	if v < 0 {
+		return "−" + s
+	}
+	return "+" + s
+}
+
+// Metric is mm to one decimal, with a true minus sign.
+func Metric(mm float64) string {
+	v := math.Round(mm*10) / 10
+	if v == 0 {
+		v = 0 // drops the sign of a negative zero
+	}
+	return strings.Replace(strconv.FormatFloat(v, 'f', 1, 64), "-", "−", 1)
+}
+
+// Shown is a length in the shop's unit and, in grey beside it, in the other.
+type Shown struct {
+	Main  string `json:"main"`
+	Unit  Unit   `json:"unit" enum:"mm,in"`
+	Other string `json:"other"`
+}
+
+// Show writes a length both ways. Inches are at the nearest 1/32.
+func Show(mm float64, shop Unit) Shown {
+	in := InFraction(mm, 32).String() + " in"
+	if strings.HasSuffix(in, "mm in") {
+		in = InFraction(mm, 32).Inches() + " in " + signed(math.Round(InFraction(mm, 32).Left*10)/10) + " mm"
+	}
+	if shop == IN {
+		return Shown{Main: strings.Replace(in, " in", "", 1), Unit: IN, Other: Metric(mm) + " mm"}
+	}
+	return Shown{Main: Metric(mm), Unit: MM, Other: in}
+}
+
+// Understood is the sentence at the tape line: "= 242.1 mm, a little heavy, ±0.8".
+func (r Reading) Understood() string {
+	s := "= " + Metric(r.Value) + " mm"
+	if !r.Imperial {
+		s += " · " + InFraction(r.Value, 32).Inches() + " in"
+	}
+	switch r.Lean {
+	case Light:
+		s += ", a little light"
+	case Heavy:
+		s += ", a little heavy"
+	}
+	return s + ", ±" + strconv.FormatFloat(math.Round(r.Doubt*100)/100, 'f', -1, 64)
+}

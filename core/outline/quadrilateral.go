@@ -1,0 +1,71 @@
+package outline
+
+import (
+	"fmt"
+	"math"
+)
+
+// Quadrilateral is four corners, anticlockwise from the lower left, the lower
+// side along the x axis.
+type Quadrilateral struct {
+	corner [4]Point
+}
+
+// QuadrilateralOf builds the opening from its four sides and one diagonal, the
+// one that rises from lower left to upper right, by the law of cosines. All in
+// mm. Both triangles must be possible.
+func QuadrilateralOf(bottom, right, top, left, rising float64) (Quadrilateral, error) {
+	for _, s := range []struct {
+		field string
+		v     float64
+	}{{"bottom", bottom}, {"right", right}, {"top", top}, {"left", left}, {"diagonal_rising", rising}} {
+		if !(s.v > 0) || math.IsInf(s.v, 0) {
+			return Quadrilateral{}, &Error{s.field, "a side is more than nothing", "measure it again"}
+		}
+	}
+	lower, err := triangleAngle(bottom, rising, right, "bottom", "right")
+	if err != nil {
+		return Quadrilateral{}, err
+	}
+	upper, err := triangleAngle(rising, left, top, "left", "top")
+	if err != nil {
+		return Quadrilateral{}, err
+	}
+	if lower+upper >= math.Pi {
+		return Quadrilateral{}, &Error{"diagonal_rising", "the corner at the lower left would turn inside out", "measure the sides and the diagonal again"}
+	}
+	c := Point{rising * math.Cos(lower), rising * math.Sin(lower)}
+	d := Point{left * math.Cos(lower+upper), left * math.Sin(lower+upper)}
+	q := Quadrilateral{[4]Point{{0, 0}, {bottom, 0}, c, d}}
+	if polygonArea(q.corner[:]) <= 0 {
+		return Quadrilateral{}, &Error{"diagonal_rising", "the sides cross", "measure the sides and the diagonal again"}
+	}
+	return q, nil
+}
+
+// triangleAngle is the angle between sides a and b that face the side c.
+func triangleAngle(a, b, c float64, one, other string) (float64, error) {
+	if c >= a+b || c <= math.Abs(a-b) {
+		return 0, &Error{"diagonal_rising",
+			fmt.Sprintf("no opening has these sides with that diagonal: %s and %s do not meet across it", one, other),
+			fmt.Sprintf("the diagonal must lie between %.1f and %.1f mm", math.Max(math.Abs(a-c), math.Abs(b-c)), a+c)}
+	}
+	cos := (a*a + b*b - c*c) / (2 * a * b)
+	return math.Acos(max(-1, min(1, cos))), nil
+}
+
+// Area in mm².
+func (q Quadrilateral) Area() float64 { return polygonArea(q.corner[:]) }
+
+// Perimeter in mm.
+func (q Quadrilateral) Perimeter() float64 { return polygonPerimeter(q.corner[:]) }
+
+// Box is the smallest upright box.
+func (q Quadrilateral) Box() Box { return boxOf(q.corner[:]) }
+
+// Corners from the lower left, anticlockwise.
+func (q Quadrilateral) Corners() []Point { return append([]Point(nil), q.corner[:]...) }
+
+// Falling is the second diagonal, lower right to upper left, in mm. Held
+// against the one that was measured it shows the misfit of the readings.
+func (q Quadrilateral) Falling() float64 { return q.corner[1].To(q.corner[3]) }
