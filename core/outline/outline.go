@@ -4,7 +4,6 @@
 package outline
 
 import (
-	"fmt"
 	"math"
 )
 
@@ -34,15 +33,6 @@ type Shape interface {
 	Box() Box
 	Corners() []Point // anticlockwise, first one lower left where there is one
 }
-
-// Error names the measure that cannot be, and what would be right.
-type Error struct {
-	Field string `json:"field"`
-	Why   string `json:"why"`
-	Cure  string `json:"cure"`
-}
-
-func (e *Error) Error() string { return fmt.Sprintf("%s: %s; %s", e.Field, e.Why, e.Cure) }
 
 // polygonArea is the area by the shoelace sum, positive when anticlockwise.
 func polygonArea(p []Point) float64 {

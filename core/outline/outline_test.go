@@ -5,6 +5,8 @@ import (
 	"math"
 	"math/rand/v2"
 	"testing"
+
+	"freshshard/core/fault"
 )
 
 func near(a, b, tol float64) bool { return math.Abs(a-b) <= tol }
@@ -60,7 +62,7 @@ func TestSkewRefuses(t *testing.T) {
 		{"a pair that no opening has", 500, 440, "diagonal_falling"},
 	} {
 		_, err := SkewOf(300, 400, c.rising, c.falling)
-		var oe *Error
+		var oe *fault.Error
 		if !errors.As(err, &oe) || oe.Field != c.field || oe.Cure == "" {
 			t.Errorf("%s: %v", c.name, err)
 		}

@@ -3,6 +3,8 @@ package outline
 import (
 	"fmt"
 	"math"
+
+	"freshshard/core/fault"
 )
 
 // Quadrilateral is four corners, anticlockwise from the lower left, the lower
@@ -20,7 +22,7 @@ func QuadrilateralOf(bottom, right, top, left, rising float64) (Quadrilateral, e
 		v     float64
 	}{{"bottom", bottom}, {"right", right}, {"top", top}, {"left", left}, {"diagonal_rising", rising}} {
 		if !(s.v > 0) || math.IsInf(s.v, 0) {
-			return Quadrilateral{}, &Error{s.field, "a side is more than nothing", "measure it again"}
+			return Quadrilateral{}, fault.New(s.field, "a side is more than nothing", "measure it again")
 		}
 	}
 	lower, err := triangleAngle(bottom, rising, right, "bottom", "right")
@@ -32,13 +34,13 @@ func QuadrilateralOf(bottom, right, top, left, rising float64) (Quadrilateral, e
 		return Quadrilateral{}, err
 	}
 	if lower+upper >= math.Pi {
-		return Quadrilateral{}, &Error{"diagonal_rising", "the corner at the lower left would turn inside out", "measure the sides and the diagonal again"}
+		return Quadrilateral{}, fault.New("diagonal_rising", "the corner at the lower left would turn inside out", "measure the sides and the diagonal again")
 	}
 	c := Point{rising * math.Cos(lower), rising * math.Sin(lower)}
 	d := Point{left * math.Cos(lower+upper), left * math.Sin(lower+upper)}
 	q := Quadrilateral{[4]Point{{0, 0}, {bottom, 0}, c, d}}
 	if polygonArea(q.corner[:]) <= 0 {
-		return Quadrilateral{}, &Error{"diagonal_rising", "the sides cross", "measure the sides and the diagonal again"}
+		return Quadrilateral{}, fault.New("diagonal_rising", "the sides cross", "measure the sides and the diagonal again")
 	}
 	return q, nil
 }
@@ -46,9 +48,9 @@ func QuadrilateralOf(bottom, right, top, left, rising float64) (Quadrilateral, e
 // triangleAngle is the angle between sides a and b that face the side c.
 func triangleAngle(a, b, c float64, one, other string) (float64, error) {
 	if c >= a+b || c <= math.Abs(a-b) {
-		return 0, &Error{"diagonal_rising",
+		return 0, fault.New("diagonal_rising",
 			fmt.Sprintf("no opening has these sides with that diagonal: %s and %s do not meet across it", one, other),
-			fmt.Sprintf("the diagonal must lie between %.1f and %.1f mm", math.Max(math.Abs(a-c), math.Abs(b-c)), a+c)}
+			fmt.Sprintf("the diagonal must lie between %.1f and %.1f mm", math.Max(math.Abs(a-c), math.Abs(b-c)), a+c))
 	}
 	cos := (a*a + b*b - c*c) / (2 * a * b)
 	return math.Acos(max(-1, min(1, cos))), nil

@@ -1,6 +1,10 @@
 package outline
 
-import "math"
+import (
+	"math"
+
+	"freshshard/core/fault"
+)
 
 // Rectangle is W wide and H high, its lower left corner at the origin.
 type Rectangle struct {
@@ -11,10 +15,10 @@ type Rectangle struct {
 // NewRectangle wants both sides above nothing.
 func NewRectangle(w, h float64) (Rectangle, error) {
 	if !(w > 0) {
-		return Rectangle{}, &Error{"width", "a side is more than nothing", "measure the width again"}
+		return Rectangle{}, fault.New("width", "a side is more than nothing", "measure the width again")
 	}
 	if !(h > 0) {
-		return Rectangle{}, &Error{"height", "a side is more than nothing", "measure the height again"}
+		return Rectangle{}, fault.New("height", "a side is more than nothing", "measure the height again")
 	}
 	return Rectangle{w, h}, nil
 }

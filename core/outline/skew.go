@@ -3,6 +3,8 @@ package outline
 import (
 	"fmt"
 	"math"
+
+	"freshshard/core/fault"
 )
 
 // Skew is how far an opening leans out of square.
@@ -29,9 +31,9 @@ func SkewOf(w, h, rising, falling float64) (Skew, error) {
 		v     float64
 	}{{"diagonal_rising", rising}, {"diagonal_falling", falling}} {
 		if d.v >= w+h || d.v <= math.Abs(w-h) {
-			return Skew{}, &Error{d.field,
+			return Skew{}, fault.New(d.field,
 				fmt.Sprintf("%.1f mm cannot be the diagonal of %.1f × %.1f", d.v, w, h),
-				fmt.Sprintf("a square opening of that size has %.1f; measure corner to corner again", math.Hypot(w, h))}
+				fmt.Sprintf("a square opening of that size has %.1f; measure corner to corner again", math.Hypot(w, h)))
 		}
 	}
 	sin := (rising*rising - falling*falling) / (4 * w * h)
@@ -44,9 +46,9 @@ func SkewOf(w, h, rising, falling float64) (Skew, error) {
 		if math.Abs(falling-square) > math.Abs(rising-square) {
 			field = "diagonal_falling"
 		}
-		return Skew{}, &Error{field,
+		return Skew{}, fault.New(field,
 			fmt.Sprintf("no opening of %.1f × %.1f has the diagonals %.1f and %.1f", w, h, rising, falling),
-			fmt.Sprintf("a square one has %.1f both ways; measure corner to corner again", square)}
+			fmt.Sprintf("a square one has %.1f both ways; measure corner to corner again", square))
 	}
 	return Skew{
 		Sin:    sin,

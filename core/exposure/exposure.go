@@ -1,0 +1,74 @@
+// Package exposure describes the heat and weather that a pane sees. The values
+// of the list are starting points, common practice with no source; the
+// technician corrects them for the object in hand.
+package exposure
+
+import (
+	_ "embed"
+
+	"freshshard/core/catalogue"
+	"freshshard/core/fault"
+)
+
+//go:embed exposures.json
+var file []byte
+
+// Exposure is what a pane sees, in degrees Celsius, kelvin for the sudden
+// change and hours for the time spent hot.
+type Exposure struct {
+	ID       string  `json:"id"`
+	Name     string  `json:"name"`
+	Hint     string  `json:"hint"`
+	Steady   float64 `json:"steady" doc:"Hot side in steady use, °C"`
+	Short    float64 `json:"short" doc:"Hot side for minutes, °C"`
+	Room     float64 `json:"room" doc:"When it is measured and cut, °C"`
+	Coldest  float64 `json:"coldest" doc:"The coldest it gets, °C"`
+	FrameHot float64 `json:"frame_hot" doc:"The frame when the pane is hot, °C"`
+	Sudden   float64 `json:"sudden" doc:"Sudden change, K"`
+	Hours    float64 `json:"hours" doc:"Hours at the hot temperature that the pane should last"`
+	Outdoors bool    `json:"outdoors"`
+}
+
+var all = catalogue.Must[[]Exposure](file, "exposures.json")
+
+// All lists the exposures that take-in offers.
+func All() []Exposure { return all }
+
+// ByID finds one.
+func ByID(id string) (Exposure, error) {
+	for _, e := range all {
+		if e.ID == id {
+			return e, nil
+		}
+	}
+	return Exposure{}, fault.New("exposure", "no exposure is called "+id, "choose one of the list")
+}
+
+// limits keep a slipped digit out; in °C. The hottest is above any glass here.
+const (
+	coldestTaken = -60.0
+	hottestTaken = 1200.0
+)
+
+// Check refuses temperatures that do not belong together.
+func (e Exposure) Check() error {
+	for _, v := range []struct {
+		field string
+		c     float64
+	}{{"steady", e.Steady}, {"short", e.Short}, {"room", e.Room}, {"coldest", e.Coldest}, {"frame_hot", e.FrameHot}} {
+		if !(v.c >= coldestTaken && v.c <= hottestTaken) {
+			return fault.New(v.field, "a temperature between −60 and 1200 °C is expected", "type it in °C")
+		}
+	}
+	switch {
+	case e.Short < e.Steady:
+		return fault.New("short", "the short peak is below the steady heat", "give the hottest that it gets for minutes")
+	case e.Coldest > e.Steady:
+		return fault.New("coldest", "the coldest is above the steady heat", "give the coldest that it gets")
+	case !(e.Sudden >= 0 && e.Sudden <= hottestTaken):
+		return fault.New("sudden", "a sudden change between 0 and 1200 K is expected", "give the change in kelvin")
+	case !(e.Hours >= 0 && e.Hours <= 1e6):
+		return fault.New("hours", "between 0 and a million hours is expected", "give the hours at full heat")
+	}
+	return nil
+}

@@ -1,0 +1,105 @@
+// Package family holds the ways in which a pane is held, as data. A family
+// fixes how to size the pane, how to strip and set it, and what to prove.
+package family
+
+import (
+	_ "embed"
+
+	"freshshard/core/catalogue"
+	"freshshard/core/fault"
+)
+
+//go:embed families.json
+var file []byte
+
+// Sizing names the rule that turns an opening into a pane size.
+type Sizing string
+
+// The sizing rules. Clip is a pane on a gasket under brackets; Rebate is a
+// pane in a plain rebate behind putty or a bead.
+const (
+	Clip   Sizing = "clip"
+	Rebate Sizing = "rebate"
+)
+
+// Station is one of the ten stations that every job passes.
+type Station string
+
+// Stations in their order; one may be empty.
+var Stations = []Station{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"}
+
+// Family is one way in which a pane is held.
+type Family struct {
+	ID         string   `json:"id"`
+	Name       string   `json:"name"`
+	Question   string   `json:"question" doc:"How take-in asks for it"`
+	Held       string   `json:"held"`
+	Objects    []string `json:"objects"`
+	Sizing     Sizing   `json:"sizing" enum:"clip,rebate"`
+	Seal       string   `json:"seal" enum:"gasket,putty,bead"`
+	Fixing     string   `json:"fixing" enum:"bracket,point,brad"`
+	Tightening string   `json:"tightening" doc:"The order of tightening, empty when nothing is tightened"`
+	Frame      string   `json:"frame" doc:"What the frame usually is"`
+	Material   string   `json:"material" doc:"What the pane usually is"`
+	Exposure   string   `json:"exposure" doc:"What it usually sees"`
+	Limits     Limits   `json:"limits"`
+	Facts      []string `json:"facts" doc:"Words that hold for every job of the family"`
+	Regrets    []string `json:"regrets"`
+	Steps      []Step   `json:"steps"`
+	Checks     []Check  `json:"checks"`
+}
+
+// Limits are the least values that a size must keep, in mm. HotClearance is
+// nil where the family has no hot limit of its own.
+type Limits struct {
+	Clearance    catalogue.Value  `json:"clearance"`
+	HotClearance *catalogue.Value `json:"hot_clearance,omitempty"`
+	Bite         catalogue.Value  `json:"bite"`
+}
+
+// Step is one piece of work.
+type Step struct {
+	Key        string            `json:"key"`
+	Station    Station           `json:"station"`
+	Title      string            `json:"title"`
+	Do         string            `json:"do"`
+	Why        string            `json:"why"`
+	Minutes    int               `json:"minutes" doc:"Hands-on"`
+	Hold       bool              `json:"hold,omitempty" doc:"Stop here until it is right"`
+	People     int               `json:"people,omitempty" doc:"How many, when it is always more than one"`
+	PeopleWhen map[string]string `json:"people_when,omitempty" doc:"Facts that make it two people's work, with the reason"`
+	Cautions   []string          `json:"cautions,omitempty"`
+	Figures    []string          `json:"figures,omitempty" doc:"Numbers that belong to the step"`
+}
+
+// Check is one proof. Measure is nil when it is a plain yes or no; Optional
+// says when it may be left out.
+type Check struct {
+	Key      string   `json:"key"`
+	Text     string   `json:"text"`
+	Pass     string   `json:"pass,omitempty"`
+	Measure  *Measure `json:"measure,omitempty"`
+	Optional string   `json:"optional,omitempty"`
+}
+
+// Measure is the number that a check wants and its limit.
+type Measure struct {
+	Unit  string          `json:"unit"`
+	Sense string          `json:"sense" enum:"at-least,at-most"`
+	Limit catalogue.Value `json:"limit"`
+}
+
+var all = catalogue.Must[[]Family](file, "families.json")
+
+// All lists the families.
+func All() []Family { return all }
+
+// ByID finds one.
+func ByID(id string) (Family, error) {
+	for _, f := range all {
+		if f.ID == id {
+			return f, nil
+		}
+	}
+	return Family{}, fault.New("family", "no setting family is called "+id, "choose one of the list")
+}
