@@ -1,0 +1,82 @@
+package fit
+
+import (
+	"math"
+
+	"freshshard/core/length"
+	"freshshard/core/setting"
+)
+
+// axis is one direction across the opening, width or height.
+type axis struct {
+	name    string
+	letter  string
+	places  []Place
+	least   Place // the place of the least reading
+	nominal float64
+	doubt   float64 // of the least reading
+	low     float64 // the least that the opening can be
+	high    float64 // the most that the opening can be
+	widest  float64 // the greatest reading
+	skew    float64 // taken off for an opening that leans
+	spread  float64
+	read    int
+}
+
+func widthAxis() axis {
+	return axis{name: "width", letter: "W", places: []Place{WidthTop, WidthMiddle, WidthBottom}}
+}
+
+func heightAxis() axis {
+	return axis{name: "height", letter: "H", places: []Place{HeightLeft, HeightMiddle, HeightRight}}
+}
+
+// take fills the axis from the readings; read stays 0 when there are none.
+func (a *axis) take(readings map[Place]length.Reading) {
+	least, most := math.Inf(1), math.Inf(-1)
+	a.low, a.high = math.Inf(1), math.Inf(-1)
+	for _, p := range a.places {
+		r, ok := readings[p]
+		if !ok {
+			continue
+		}
+		a.read++
+		if r.Value < least {
+			least, a.least, a.doubt = r.Value, p, r.Doubt
+		}
+		most = math.Max(most, r.Value)
+		a.low = math.Min(a.low, r.Value-r.Doubt)
+		a.high = math.Max(a.high, r.Value+r.Doubt)
+	}
+	a.nominal, a.widest = least, most
+	a.spread = most - least
+}
+
+// mean is the middle of the axis' readings, in mm.
+func (a axis) mean() float64 { return (a.nominal + a.widest) / 2 }
+
+// growth is how much the gap on one side widens between the cutting
+// temperature and the given ones: (α_frame·ΔT_frame − α_pane·ΔT_pane)·L/2.
+// Negative when the pane grows into its gap.
+func (p Problem) growth(l, paneC, frameC float64) float64 {
+	return (p.Frame.Alpha*(frameC-p.Exposure.Room) - p.Pane.Alpha*(paneC-p.Exposure.Room)) * 1e-6 * l / 2
+}
+
+// seated is the thickness that a wrapped gasket takes on each side, at its
+// most, in mm.
+func (p Problem) seated() float64 {
+	if p.Gasket.Kind != Wrapped {
+		return 0
+	}
+	_, most := setting.Seated(p.Gasket.Free)
+	return most
+}
+
+// allowance is the clearance to take off on one side: the family's, or more
+// where the pane grows into its gap.
+func (p Problem) allowance(l float64) (c, hot, cold float64) {
+	hot = p.growth(l, p.Exposure.Steady, p.Exposure.FrameHot)
+	cold = p.growth(l, p.Exposure.Coldest, p.Exposure.Coldest)
+	c = math.Max(p.Limits.Clearance.V, p.Limits.HotClearance.V-math.Min(hot, cold))
+	return c, hot, cold
+}

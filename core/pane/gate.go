@@ -1,0 +1,136 @@
+package pane
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"freshshard/core/exposure"
+	"freshshard/core/fault"
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// Need is what the pane has to stand and to be.
+type Need struct {
+	Exposure  exposure.Exposure  `json:"exposure"`
+	Strike    bool               `json:"strike" doc:"People can fall or strike against it"`
+	Area      float64            `json:"area" doc:"Area of the pane, mm²; 0 while unknown"`
+	Thickness float64            `json:"thickness" doc:"Thickness that is wanted, mm"`
+	Depth     float64            `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
+	Like      string             `json:"like,omitempty" doc:"Material of the old pane"`
+	Weights   map[string]float64 `json:"weights,omitempty" doc:"How much each judgement counts, 0 to 10"`
+}
+
+// Check refuses a need that cannot be.
+func (n Need) Check() error {
+	if err := n.Exposure.Check(); err != nil {
+		return err
+	}
+	if !(n.Thickness > 0 && n.Thickness <= 60) {
+		return fault.New("thickness", "a thickness up to 60 mm is expected", "give the thickness in mm")
+	}
+	if !(n.Area >= 0 && n.Area <= 1e9) {
+		return fault.New("area", "an area up to 1000 m² is expected", "give it in mm²")
+	}
+	if !(n.Depth >= 0 && n.Depth <= 200) {
+		return fault.New("depth", "a depth up to 200 mm is expected", "give the room for the pane")
+	}
+	for k, v := range n.Weights {
+		if _, ok := judgements[k]; !ok {
+			return fault.New("weights."+k, "nothing is judged by that name", "use "+strings.Join(Judgements(), ", "))
+		}
+		if !(v >= 0 && v <= 10) {
+			return fault.New("weights."+k, "a weight between 0 and 10 is expected", "0 leaves it out")
+		}
+	}
+	return nil
+}
+
+// Closed is a material that a gate has ruled out.
+type Closed struct {
+	Material string         `json:"material"`
+	Name     string         `json:"name"`
+	Gate     string         `json:"gate" enum:"steady,peak,life,sudden,safety,depth"`
+	Sentence string         `json:"sentence"`
+	Figure   working.Figure `json:"figure"`
+}
+
+// gate returns the first gate that closes for the material, or nil.
+func (m Material) gate(n Need) *Closed {
+	for _, g := range []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.depth} {
+		if c := g(n); c != nil {
+			c.Material, c.Name = m.ID, m.Short
+			c.Figure.Sentence = c.Sentence
+			return c
+		}
+	}
+	return nil
+}
+
+// closed builds a gate from a value that must not pass a limit.
+func closed(gate, sentence, unit, symbol, name string, value float64, limit *working.Limit) *Closed {
+	f := working.Figure{Key: "gate_" + gate, Value: value, Unit: unit, Limit: limit,
+		Working: working.Of("{"+symbol+"}", value, unit, working.In(symbol, name, value, unit, origin.Read("")))}.Judge(working.Stop)
+	if f.Margin >= 0 {
+		return nil
+	}
+	return &Closed{Gate: gate, Sentence: sentence, Figure: f}
+}
+
+func (m Material) steady(n Need) *Closed {
+	return closed("steady", fmt.Sprintf("hot side %s °C is above the %s °C that it stands in steady use", working.Num(n.Exposure.Steady, 0), working.Num(m.Steady.V, 0)),
+		"°C", "T", "hot side in steady use", n.Exposure.Steady, working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
+}
+
+func (m Material) peak(n Need) *Closed {
+	if m.Peak == nil {
+		return nil
+	}
+	return closed("peak", fmt.Sprintf("a peak of %s °C is above the %s °C that it stands for minutes", working.Num(n.Exposure.Short, 0), working.Num(m.Peak.V, 0)),
+		"°C", "T", "hottest for minutes", n.Exposure.Short, working.Most(m.Peak.V, "°C", m.Peak.Origin.Of(m.Short)))
+}
+
+// life holds the hours at the steady heat against the row of the life table
+// that is at or above it. Nothing is read between the rows: the next hotter
+// row is on the safe side.
+func (m Material) life(n Need) *Closed {
+	row := Life{Hours: math.Inf(1)}
+	for i := len(m.Life) - 1; i >= 0; i-- {
+		if m.Life[i].C >= n.Exposure.Steady {
+			row = m.Life[i]
+		}
+	}
+	// Below the first row of the table the life is longer than it says.
+	if len(m.Life) == 0 || n.Exposure.Steady < m.Life[0].C {
+		return nil
+	}
+	return closed("life", fmt.Sprintf("%s h at %s °C is more than the %s h that it lasts at %s °C", working.Num(n.Exposure.Hours, 0), working.Num(n.Exposure.Steady, 0), working.Num(row.Hours, 0), working.Num(row.C, 0)),
+		"h", "t", "hours at the hot temperature", n.Exposure.Hours, working.Most(row.Hours, "h", m.Steady.Origin.Of(m.Short)))
+}
+
+func (m Material) sudden(n Need) *Closed {
+	if m.Sudden == nil {
+		return nil
+	}
+	return closed("sudden", fmt.Sprintf("a sudden change of %s K is above the %s K that it stands", working.Num(n.Exposure.Sudden, 0), working.Num(m.Sudden.V, 0)),
+		"K", "ΔT", "sudden change", n.Exposure.Sudden, working.Most(m.Sudden.V, "K", m.Sudden.Origin.Of(m.Short)))
+}
+
+func (m Material) safetyGate(n Need) *Closed {
+	if !n.Strike || m.Safety {
+		return nil
+	}
+	return closed("safety", "people can fall against it, and it is not safety glazing; local code says which class is asked for",
+		"", "s", "safety glazing, 1 is yes", 0, working.Least(1, "", origin.Custom()))
+}
+
+func (m Material) depth(n Need) *Closed {
+	if n.Depth <= 0 {
+		return nil
+	}
+	thin := m.Thicknesses[0]
+	return closed("depth", fmt.Sprintf("its thinnest pane is %s mm and the rebate has room for %s", working.Num(thin, 1), length.Metric(n.Depth)),
+		"mm", "t", "thinnest pane", thin, working.Most(n.Depth, "mm", origin.Read("")))
+}

@@ -1,0 +1,110 @@
+// Package pane holds the materials that a pane can be made of, the hard gates
+// that rule one out with a number, and the judgement that ranks what is left.
+package pane
+
+import (
+	_ "embed"
+	"encoding/json"
+	"fmt"
+
+	"freshshard/core/catalogue"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+)
+
+//go:embed materials.json
+var file []byte
+
+// Material is one row of the material table. Density kg/m³, E GPa, alpha 1e-6
+// per kelvin, lambda W/mK, strength MPa, temperatures °C, sudden change K. A
+// nil value is not known and closes no gate.
+type Material struct {
+	ID          string           `json:"id"`
+	Name        string           `json:"name"`
+	Short       string           `json:"short"`
+	Edge        string           `json:"edge" enum:"green,amber,none" doc:"Colour of the edge seen end-on"`
+	Density     catalogue.Value  `json:"density"`
+	E           catalogue.Value  `json:"e"`
+	Nu          catalogue.Value  `json:"nu"`
+	Alpha       catalogue.Value  `json:"alpha"`
+	Lambda      catalogue.Value  `json:"lambda"`
+	Emissivity  catalogue.Value  `json:"emissivity"`
+	Strength    catalogue.Value  `json:"strength"`
+	Steady      catalogue.Value  `json:"steady"`
+	Peak        *catalogue.Value `json:"peak,omitempty"`
+	Sudden      *catalogue.Value `json:"sudden,omitempty"`
+	Life        []Life           `json:"life,omitempty" doc:"Hours that it stands at a temperature"`
+	Safety      bool             `json:"safety" doc:"Breaks safely or not at all; the mark has still to be checked"`
+	Plastic     bool             `json:"plastic,omitempty"`
+	Cut         string           `json:"cut" enum:"hand,saw,order" doc:"Cut here by hand, sawn here, or ordered to final size"`
+	Cutter      fit.Cutter       `json:"cutter" doc:"Whose tolerance to assume"`
+	Thicknesses []float64        `json:"thicknesses" doc:"Nominal thicknesses, mm"`
+	Scores      map[string]Score `json:"scores"`
+}
+
+// Life is how long a material stands a temperature.
+type Life struct {
+	C     float64 `json:"c"`
+	Hours float64 `json:"hours"`
+}
+
+// Score is a judgement from 0 to 10 with its reason. Common practice, no source.
+type Score struct {
+	Points float64
+	Reason string
+}
+
+// UnmarshalJSON reads [points, "reason"].
+func (s *Score) UnmarshalJSON(b []byte) error {
+	var pair [2]any
+	if err := json.Unmarshal(b, &pair); err != nil {
+		return err
+	}
+	p, ok1 := pair[0].(float64)
+	r, ok2 := pair[1].(string)
+	if !ok1 || !ok2 {
+		return fmt.Errorf("a score is [points, reason], not %s", b)
+	}
+	s.Points, s.Reason = p, r
+	return nil
+}
+
+// MarshalJSON writes what UnmarshalJSON reads.
+func (s Score) MarshalJSON() ([]byte, error) { return json.Marshal([2]any{s.Points, s.Reason}) }
+
+var all = catalogue.Must[[]Material](file, "materials.json")
+
+// All lists the materials.
+func All() []Material { return all }
+
+// ByID finds one.
+func ByID(id string) (Material, error) {
+	for _, m := range all {
+		if m.ID == id {
+			return m, nil
+		}
+	}
+	return Material{}, fault.New("material", "no material is called "+id, "choose one of the list")
+}
+
+// Body is the material as something that grows.
+func (m Material) Body() fit.Body {
+	return fit.Body{Name: m.Short, Alpha: m.Alpha.V, Origin: m.Alpha.Origin.Of(m.Short)}
+}
+
+// Weight of a pane in kg from its area in mm² and thickness in mm. Soda-lime
+// weighs 2.5 kg per m² and mm.
+func (m Material) Weight(area, thickness float64) float64 {
+	return m.Density.V * area * thickness * 1e-9
+}
+
+// Nearest is the nominal thickness nearest to the wanted one, in mm.
+func (m Material) Nearest(wanted float64) float64 {
+	best := m.Thicknesses[0]
+	for _, t := range m.Thicknesses {
+		if d, b := t-wanted, best-wanted; d*d < b*b {
+			best = t
+		}
+	}
+	return best
+}

@@ -1,0 +1,205 @@
+package pane
+
+import (
+	"fmt"
+	"sort"
+	"strings"
+
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// judgement is one thing that the ranking looks at.
+type judgement struct {
+	name   string
+	weight float64 // default
+}
+
+// judgements with their default weights. Common practice, no source.
+var judgements = map[string]judgement{
+	"heat":    {"margin to its heat limit", 6},
+	"impact":  {"blows", 3},
+	"scratch": {"scratches", 2},
+	"uv":      {"sun", 1},
+	"looks":   {"looks", 4},
+	"weight":  {"weight", 1},
+	"cost":    {"cost", 4},
+	"lead":    {"how soon it is here", 3},
+}
+
+// Judgements lists the names that weights may use, in order.
+func Judgements() []string {
+	out := make([]string, 0, len(judgements))
+	for k := range judgements {
+		out = append(out, k)
+	}
+	sort.Strings(out)
+	return out
+}
+
+// Reason is one part of a ranking: points from 0 to 10, how much it counts.
+type Reason struct {
+	Judgement string  `json:"judgement"`
+	Name      string  `json:"name"`
+	Points    float64 `json:"points"`
+	Weight    float64 `json:"weight"`
+	Why       string  `json:"why"`
+}
+
+// Ranked is a material that passed the gates.
+type Ranked struct {
+	Material  string          `json:"material"`
+	Name      string          `json:"name"`
+	Edge      string          `json:"edge"`
+	Thickness float64         `json:"thickness" doc:"Nominal, mm"`
+	Cut       string          `json:"cut"`
+	Like      bool            `json:"like,omitempty" doc:"Like the old pane"`
+	Score     float64         `json:"score" doc:"0 to 10"`
+	Reasons   []Reason        `json:"reasons"`
+	Sentence  string          `json:"sentence"`
+	Figure    working.Figure  `json:"figure"`
+	Mass      *working.Figure `json:"mass,omitempty"`
+}
+
+// Choice is the answer of the Choose station: what is left, best first, and
+// what was ruled out.
+type Choice struct {
+	Open   []Ranked `json:"open"`
+	Closed []Closed `json:"closed"`
+	Advice string   `json:"advice"`
+}
+
+// Choose ranks the materials. It returns a *fault.Error for a need that cannot
+// be; when every gate is closed the advice names the one that is nearest.
+func Choose(n Need) (Choice, error) {
+	c := Choice{Open: []Ranked{}, Closed: []Closed{}}
+	if err := n.Check(); err != nil {
+		return c, err
+	}
+	for _, m := range all {
+		if shut := m.gate(n); shut != nil {
+			c.Closed = append(c.Closed, *shut)
+			continue
+		}
+		c.Open = append(c.Open, m.rank(n))
+	}
+	sort.SliceStable(c.Open, func(i, j int) bool { return c.Open[i].Score > c.Open[j].Score })
+	c.Advice = c.advice(n)
+	return c, nil
+}
+
+func (n Need) weight(k string) float64 {
+	if w, ok := n.Weights[k]; ok {
+		return w
+	}
+	w := judgements[k].weight
+	if k == "uv" && n.Exposure.Outdoors {
+		w += 2
+	}
+	return w
+}
+
+// Scores that are worked out rather than looked up: a full mark for heat from
+// this margin up, and a full mark for weight down to this mass.
+const (
+	heatMarginFull = 0.5 // share of the limit that is left
+	weightFull     = 2.0 // kg
+	weightNone     = 40.0
+)
+
+func (m Material) rank(n Need) Ranked {
+	r := Ranked{Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut, Thickness: m.thickness(n), Like: m.ID == n.Like}
+	for _, k := range Judgements() {
+		s := m.judge(k, n, r.Thickness)
+		r.Reasons = append(r.Reasons, Reason{Judgement: k, Name: judgements[k].name, Points: s.Points, Weight: n.weight(k), Why: s.Reason})
+	}
+	var sum, weights float64
+	in := make([]working.Input, 0, 2*len(r.Reasons))
+	terms := make([]string, 0, len(r.Reasons))
+	for i, q := range r.Reasons {
+		sum += q.Points * q.Weight
+		weights += q.Weight
+		p, w := fmt.Sprintf("p%d", i+1), fmt.Sprintf("w%d", i+1)
+		in = append(in, working.In(p, q.Name+": "+q.Why, q.Points, "of 10", origin.Custom()), working.In(w, "how much "+q.Name+" counts", q.Weight, "", origin.Custom()))
+		terms = append(terms, "{"+w+"}·{"+p+"}")
+	}
+	if weights > 0 {
+		r.Score = sum / weights
+	}
+	in = append(in, working.In("Σw", "sum of the weights", weights, "", origin.Sum()))
+	r.Figure = working.Figure{Key: "score_" + m.ID, Sentence: m.Short, Value: r.Score, Unit: "of 10", Verdict: working.Note,
+		Working: working.Of("("+strings.Join(terms, " + ")+") / {Σw}", r.Score, "of 10", in...).With("Judgement, not physics: move the weights and see what changes.")}
+	if n.Area > 0 {
+		kg := m.Weight(n.Area, r.Thickness)
+		r.Mass = &working.Figure{Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
+			Working: working.Of("{ρ} × {A} × {t} / 1000", kg, "kg",
+				working.In("ρ", "density, kg/m³", m.Density.V, "kg/m³", m.Density.Origin.Of(m.Short)),
+				working.In("A", "area", n.Area/1e6, "m²", origin.Sum()),
+				working.In("t", "thickness", r.Thickness, "mm", origin.Sum()))}
+	}
+	r.Sentence = r.sentence()
+	return r
+}
+
+// thickness is the nominal one nearest to what is wanted that the depth takes.
+func (m Material) thickness(n Need) float64 {
+	t := m.Nearest(n.Thickness)
+	if n.Depth > 0 && t > n.Depth {
+		for _, c := range m.Thicknesses {
+			if c <= n.Depth {
+				t = c
+			}
+		}
+	}
+	return t
+}
+
+func (m Material) judge(k string, n Need, thickness float64) Score {
+	clamp := func(v float64) float64 { return max(0, min(10, v)) }
+	switch k {
+	case "heat":
+		left := (m.Steady.V - n.Exposure.Steady) / m.Steady.V
+		return Score{clamp(10 * left / heatMarginFull), fmt.Sprintf("%s °C left to its steady limit of %s °C", working.Num(m.Steady.V-n.Exposure.Steady, 0), working.Num(m.Steady.V, 0))}
+	case "weight":
+		if n.Area <= 0 {
+			return Score{5, "not weighed yet: no size"}
+		}
+		kg := m.Weight(n.Area, thickness)
+		return Score{clamp(10 * (weightNone - kg) / (weightNone - weightFull)), fmt.Sprintf("%s kg", working.Num(kg, 1))}
+	}
+	return m.Scores[k]
+}
+
+// sentence names the two things that speak most for the material and the one
+// that speaks most against it.
+func (r Ranked) sentence() string {
+	best := append([]Reason(nil), r.Reasons...)
+	sort.SliceStable(best, func(i, j int) bool {
+		return (best[i].Points-5)*best[i].Weight > (best[j].Points-5)*best[j].Weight
+	})
+	s := best[0].Why + "; " + best[1].Why
+	if last := best[len(best)-1]; last.Points < 5 && last.Weight > 0 {
+		s += "; against it: " + last.Why
+	}
+	return s
+}
+
+func (c Choice) advice(n Need) string {
+	if len(c.Open) == 0 {
+		near := c.Closed[0]
+		for _, k := range c.Closed[1:] {
+			if k.Figure.Unit == near.Figure.Unit && k.Figure.Margin > near.Figure.Margin {
+				near = k
+			}
+		}
+		return fmt.Sprintf("Nothing on the list stands this. The nearest is %s: %s.", near.Name, near.Sentence)
+	}
+	best := c.Open[0]
+	s := fmt.Sprintf("%s mm %s: %s.", working.Num(best.Thickness, 1), best.Name, best.Sentence)
+	for _, k := range c.Closed {
+		if k.Material == n.Like {
+			s += fmt.Sprintf(" Not like the old one: %s is ruled out, %s.", k.Name, k.Sentence)
+		}
+	}
+	return s
+}

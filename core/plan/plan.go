@@ -1,0 +1,108 @@
+// Package plan turns a family and the facts of a job into its steps: what to
+// do in which order, where to stop until it is right, what takes two people,
+// and which cautions apply.
+package plan
+
+import (
+	"sort"
+
+	"freshshard/core/caution"
+	"freshshard/core/exposure"
+	"freshshard/core/family"
+	"freshshard/core/fault"
+)
+
+// Facts are what the plan depends on beside the family.
+type Facts struct {
+	Exposure exposure.Exposure `json:"exposure"`
+	Power    bool              `json:"power" doc:"The object has mains power"`
+	Gas      bool              `json:"gas"`
+	Old      bool              `json:"old" doc:"From before the 1980s, as far as anybody knows"`
+	Strike   bool              `json:"strike" doc:"People can fall or strike against the pane"`
+	Burst    bool              `json:"burst" doc:"Old or new pane is toughened"`
+	Weight   float64           `json:"weight" doc:"Of the new pane, kg; 0 while unknown"`
+	Longest  float64           `json:"longest" doc:"Longest side of the pane, mm; 0 while unknown"`
+}
+
+// Two people or cups from here up. Common practice, no source.
+const (
+	heavyKg = 20.0
+	heavyMM = 1000.0
+)
+
+// Words are the facts as the catalogues name them.
+func (f Facts) Words(fam family.Family) caution.Facts {
+	w := caution.Facts{
+		"power": f.Power, "gas": f.Gas, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
+		"outdoors": f.Exposure.Outdoors,
+		"heavy":    f.Weight > heavyKg || f.Longest > heavyMM,
+		// An exposure is also a fact: fire, kiln, oven.
+		f.Exposure.ID: true,
+	}
+	for _, k := range fam.Facts {
+		w[k] = true
+	}
+	return w
+}
+
+// Step is one piece of work, with what applies to it here.
+type Step struct {
+	Key      string            `json:"key"`
+	Number   int               `json:"number"`
+	Station  family.Station    `json:"station"`
+	Title    string            `json:"title"`
+	Do       string            `json:"do"`
+	Why      string            `json:"why"`
+	Minutes  int               `json:"minutes"`
+	Hold     bool              `json:"hold" doc:"Stop here until it is right"`
+	People   int               `json:"people"`
+	TwoWhy   string            `json:"two_why,omitempty" doc:"Why it takes two"`
+	Cautions []caution.Caution `json:"cautions"`
+	Figures  []string          `json:"figures" doc:"Keys of the numbers that belong here"`
+}
+
+// Plan is the whole order of work.
+type Plan struct {
+	Steps    []Step            `json:"steps"`
+	Cautions []caution.Caution `json:"cautions" doc:"All that apply to the job"`
+	Customer []caution.Caution `json:"customer" doc:"For the customer afterwards"`
+	Minutes  int               `json:"minutes" doc:"Hands-on, all steps"`
+	Regrets  []string          `json:"regrets" doc:"Mistakes that people regret"`
+}
+
+// Build makes the plan. A caution that applies is always shown: at its step
+// when a step names it, and in the list of the job in any case.
+func Build(fam family.Family, f Facts) (Plan, error) {
+	if !(f.Weight >= 0 && f.Longest >= 0) {
+		return Plan{}, fault.New("weight", "weight and length cannot be negative", "give kg and mm")
+	}
+	words := f.Words(fam)
+	p := Plan{Steps: []Step{}, Regrets: fam.Regrets}
+	p.Cautions, p.Customer = caution.For(words)
+	applies := map[string]caution.Caution{}
+	for _, c := range append(append([]caution.Caution(nil), p.Cautions...), p.Customer...) {
+		applies[c.ID] = c
+	}
+	for i, s := range fam.Steps {
+		step := Step{Key: s.Key, Number: i + 1, Station: s.Station, Title: s.Title, Do: s.Do, Why: s.Why, Minutes: s.Minutes,
+			Hold: s.Hold, People: max(1, s.People), Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
+		for _, id := range s.Cautions {
+			if c, ok := applies[id]; ok {
+				step.Cautions = append(step.Cautions, c)
+			}
+		}
+		facts := make([]string, 0, len(s.PeopleWhen))
+		for k := range s.PeopleWhen {
+			facts = append(facts, k)
+		}
+		sort.Strings(facts)
+		for _, k := range facts {
+			if words[k] {
+				step.People, step.TwoWhy = 2, s.PeopleWhen[k]
+			}
+		}
+		p.Minutes += step.Minutes
+		p.Steps = append(p.Steps, step)
+	}
+	return p, nil
+}

@@ -1,0 +1,144 @@
+// Package prove holds the checks that a finished job must pass and the rule
+// for signing it off.
+package prove
+
+import (
+	"fmt"
+
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/working"
+)
+
+// Outcome is how a check ended.
+type Outcome string
+
+// The outcomes; Open is a check that nobody has done yet.
+const (
+	Open Outcome = ""
+	Pass Outcome = "pass"
+	Fail Outcome = "fail"
+	Skip Outcome = "not-applicable"
+)
+
+// Answer is what a person says of a check. Value is nil for a plain yes or no.
+type Answer struct {
+	Outcome Outcome  `json:"outcome" enum:"pass,fail,not-applicable"`
+	Value   *float64 `json:"value,omitempty" doc:"The number that was read, in the check's unit"`
+	Finding string   `json:"finding,omitempty" maxLength:"500" doc:"What is wrong, or why it does not apply"`
+}
+
+// Check is one proof with its answer.
+type Check struct {
+	Key     string         `json:"key"`
+	Text    string         `json:"text"`
+	Pass    string         `json:"pass,omitempty" doc:"What good looks like"`
+	Unit    string         `json:"unit,omitempty" doc:"Set when a number is wanted"`
+	Limit   *working.Limit `json:"limit,omitempty"`
+	May     string         `json:"may,omitempty" doc:"When it may be left out"`
+	Outcome Outcome        `json:"outcome" enum:",pass,fail,not-applicable"`
+	Value   *float64       `json:"value,omitempty"`
+	Finding string         `json:"finding,omitempty"`
+}
+
+// Checks are those of a family, unanswered.
+func Checks(f family.Family) []Check {
+	out := make([]Check, 0, len(f.Checks))
+	for _, c := range f.Checks {
+		k := Check{Key: c.Key, Text: c.Text, Pass: c.Pass, May: c.Optional}
+		if m := c.Measure; m != nil {
+			o := m.Limit.Origin.Of("")
+			k.Unit = m.Unit
+			k.Limit = &working.Limit{Value: m.Limit.V, Unit: m.Unit, Sense: working.Sense(m.Sense), Origin: o, Source: o.String()}
+		}
+		out = append(out, k)
+	}
+	return out
+}
+
+// mostMeasured keeps a slipped digit out of a check's number.
+const mostMeasured = 1e5
+
+// Take holds an answer against its check and returns the check answered. A
+// number outside its limit fails whatever was said; a failure and a check that
+// is left out need a word why.
+func (c Check) Take(a Answer) (Check, error) {
+	switch a.Outcome {
+	case Pass, Fail, Skip:
+	default:
+		return c, fault.New("outcome", "a check passes, fails or does not apply", "choose one of the three")
+	}
+	if a.Value != nil && c.Limit == nil {
+		return c, fault.New("value", "this check takes no number", "leave the number out")
+	}
+	if a.Value != nil && !(*a.Value >= 0 && *a.Value <= mostMeasured) {
+		return c, fault.New("value", "a number from 0 up is expected", "type what was read, in "+c.Unit)
+	}
+	if c.Limit != nil && a.Outcome != Skip {
+		if a.Value == nil {
+			return c, fault.New("value", "this check wants a number", "type what was read, in "+c.Unit)
+		}
+		f := working.Figure{Value: *a.Value, Limit: c.Limit}.Judge(working.Stop)
+		a.Outcome = Pass
+		if f.Verdict == working.Stop {
+			a.Outcome = Fail
+			if a.Finding == "" {
+				a.Finding = fmt.Sprintf("%s %s, %s %s %s is wanted", working.Num(*a.Value, 2), c.Unit, said(c.Limit.Sense), working.Num(c.Limit.Value, 2), c.Unit)
+			}
+		}
+	}
+	if a.Outcome != Pass && a.Finding == "" {
+		return c, fault.New("finding", "say what was found, or why it does not apply", "a few words are enough")
+	}
+	c.Outcome, c.Value, c.Finding = a.Outcome, a.Value, a.Finding
+	return c, nil
+}
+
+func said(s working.Sense) string {
+	if s == working.AtLeast {
+		return "at least"
+	}
+	return "at most"
+}
+
+// Hindrance is one thing that stands in the way of signing off.
+type Hindrance struct {
+	Kind string `json:"kind" enum:"check,failed,step,size,choice"`
+	Key  string `json:"key"`
+	Text string `json:"text"`
+}
+
+// State is what sign-off looks at.
+type State struct {
+	Sized     bool    // a size was worked out
+	Chosen    bool    // a material was settled
+	Checks    []Check // with their answers
+	OpenSteps []Named // steps neither done nor left out with a reason
+}
+
+// Named is something with a key and a title.
+type Named struct{ Key, Title string }
+
+// Hindrances lists everything that keeps the job from being signed off; none
+// means that it may be.
+func Hindrances(s State) []Hindrance {
+	out := []Hindrance{}
+	if !s.Sized {
+		out = append(out, Hindrance{"size", "measure", "no size yet: readings are missing"})
+	}
+	if !s.Chosen {
+		out = append(out, Hindrance{"choice", "choose", "no material settled"})
+	}
+	for _, n := range s.OpenSteps {
+		out = append(out, Hindrance{"step", n.Key, "step open: " + n.Title})
+	}
+	for _, c := range s.Checks {
+		switch c.Outcome {
+		case Open:
+			out = append(out, Hindrance{"check", c.Key, "check open: " + c.Text})
+		case Fail:
+			out = append(out, Hindrance{"failed", c.Key, "check failed: " + c.Text})
+		}
+	}
+	return out
+}
