@@ -35,6 +35,7 @@ type Family struct {
 	Question   string   `json:"question" doc:"How take-in asks for it"`
 	Held       string   `json:"held"`
 	Objects    []string `json:"objects"`
+	Seen       string   `json:"seen" doc:"The side that the drawing is seen from"`
 	Sizing     Sizing   `json:"sizing" enum:"clip,rebate"`
 	Seal       string   `json:"seal" enum:"gasket,putty,bead"`
 	Fixing     string   `json:"fixing" enum:"bracket,point,brad"`

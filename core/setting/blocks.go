@@ -1,9 +1,12 @@
 package setting
 
 import (
+	"fmt"
 	"math"
 
+	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/working"
 )
 
 // Block is one setting block under a standing pane, all in mm. At is its
@@ -67,4 +70,31 @@ func Points(w, h float64) []outline.Point {
 		at = append(at, outline.Point{X: 0, Y: y}, outline.Point{X: w, Y: y})
 	}
 	return at
+}
+
+// BlockFigure is the setting blocks' length with its working.
+func BlockFigure(w, h, thickness, clearance float64) working.Figure {
+	b := Blocks(w, h, thickness, clearance)[0]
+	return working.Figure{
+		Key: "block_length", Value: b.Length, Unit: "mm", Verdict: working.Note,
+		Sentence: fmt.Sprintf("long, two setting blocks at the quarter points, %s mm from each side; %s wide, %s high",
+			working.Num(b.At, 0), working.Num(b.Width, 1), working.Num(b.Height, 1)),
+		Working: working.Of("min(max({m}, {k} × {A}), {W} / 5)", b.Length, "mm",
+			working.In("m", "least length of a block", blockLeast, "mm", origin.Std("GANA Glazing Manual")),
+			working.In("k", "length per square metre of glass, 0.1 in per square foot", blockPerArea*1e6, "mm/m²", origin.Std("GANA Glazing Manual")),
+			working.In("A", "area of the pane", w*h/1e6, "m²", origin.Sum()),
+			working.In("W", "width of the pane", w, "mm", origin.Sum())).With("A small pane takes blocks in proportion, never more than a fifth of its side: common practice, no source."),
+	}
+}
+
+// PointFigure is the number of points or brads with its working.
+func PointFigure(w, h float64, fixing string) working.Figure {
+	n := float64(len(Points(w, h)))
+	return working.Figure{
+		Key: "points", Value: n, Unit: fixing + "s", Verdict: working.Note,
+		Sentence: "as drawn, within 100 mm of each corner and at most 200 mm apart",
+		Working: working.Of("2 × {a} + 2 × {b}", n, fixing+"s",
+			working.In("a", "on the top and on the bottom, each", float64(len(PointsOn(w))), "", origin.Custom()),
+			working.In("b", "on the left and on the right, each", float64(len(PointsOn(h))), "", origin.Custom())),
+	}
 }

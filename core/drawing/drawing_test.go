@@ -1,0 +1,149 @@
+package drawing
+
+import (
+	"math"
+	"strings"
+	"testing"
+
+	"freshshard/core/exposure"
+	"freshshard/core/family"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/outline"
+	"freshshard/core/setting"
+)
+
+func scene(t testing.TB, id string, texts map[fit.Place]string) Scene {
+	t.Helper()
+	f, err := family.ByID(id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	e, _ := exposure.ByID(f.Exposure)
+	r, err := fit.ReadingsOf(texts, length.MM)
+	if err != nil {
+		t.Fatal(err)
+	}
+	p := fit.Problem{Sizing: f.Sizing, Readings: r, Limits: fit.LimitsOf(f), Thickness: 4, Exposure: e, Cutter: fit.ShopCut, Unit: length.MM,
+		Frame: fit.Body{Name: "steel", Alpha: 12}, Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}}
+	res, err := fit.Solve(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return Scene{Family: f, Problem: p, Result: res, Sides: setting.Sides{Top: 2, Bottom: 2}, Pane: "4 mm glass-ceramic", Unit: length.MM}
+}
+
+func item(t *testing.T, d Drawing, id string) Item {
+	t.Helper()
+	for _, i := range d.Items {
+		if i.ID == id {
+			return i
+		}
+	}
+	t.Fatalf("%s: no item %q", d.Name, id)
+	return Item{}
+}
+
+var full = map[fit.Place]string{
+	fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14", fit.Reach: "16",
+}
+
+// The drawn pane is the ordered pane, to scale, inside its opening.
+func TestTableIsTrue(t *testing.T) {
+	s := scene(t, "clip-heat", full)
+	d := Table(s)
+	p := item(t, d, "pane").Points
+	if w := p[1].X - p[0].X; math.Abs(w-s.Result.Order.W) > 1e-9 {
+		t.Errorf("pane drawn %v wide, ordered %v", w, s.Result.Order.W)
+	}
+	o := item(t, d, "opening").Points
+	for i := range p {
+		if p[i].X <= o[0].X-1e-9 || p[i].X >= o[1].X+1e-9 || p[i].Y <= o[0].Y || p[i].Y >= math.Max(o[2].Y, o[3].Y) {
+			t.Errorf("corner %d of the pane, %v, is outside the opening", i, p[i])
+		}
+	}
+	if got := o[2].To(o[3]); math.Abs(got-270) > 0.01 {
+		t.Errorf("top of the opening drawn %v, read 270", got)
+	}
+}
+
+func TestReadingsStandOnTheirDimensions(t *testing.T) {
+	d := Table(scene(t, "clip-heat", full))
+	if i := item(t, d, "reading-width_top"); i.State != "read" || i.Text != "270.0" || i.Place != "width_top" {
+		t.Errorf("%+v", i)
+	}
+	if i := item(t, d, "reading-width_middle"); i.State != "empty" || !strings.Contains(i.Label, "not read yet") {
+		t.Errorf("%+v", i)
+	}
+	texts := map[fit.Place]string{fit.WidthTop: "270", fit.WidthMiddle: "296", fit.WidthBottom: "269", fit.HeightLeft: "242"}
+	if i := item(t, Table(scene(t, "clip-heat", texts)), "reading-width_middle"); i.State != "odd" {
+		t.Errorf("%+v", i)
+	}
+}
+
+func TestNothingReadYet(t *testing.T) {
+	d := Table(scene(t, "clip-heat", nil))
+	if item(t, d, "opening").State != "assumed" {
+		t.Error("an opening that nobody read is drawn as if it were known")
+	}
+	for _, i := range d.Items {
+		if i.Layer == LayerPane || i.Layer == LayerFixing {
+			t.Errorf("%s is drawn without a reading", i.ID)
+		}
+	}
+}
+
+func TestBracketsAreNumbered(t *testing.T) {
+	s := scene(t, "clip-heat", full)
+	s.Sides = setting.Sides{Top: 3, Right: 1, Bottom: 3, Left: 1}
+	d := Table(s)
+	seen := map[string]bool{}
+	for _, i := range d.Items {
+		if i.Layer == LayerOrder {
+			seen[i.Text] = true
+		}
+	}
+	if len(seen) != 8 || !seen["1"] || !seen["8"] {
+		t.Errorf("numbers %v", seen)
+	}
+}
+
+// Gap and bite of the section are the computed ones, as real distances.
+func TestSectionGaps(t *testing.T) {
+	for _, id := range []string{"clip-heat", "putty-points", "bead-brads"} {
+		texts := map[fit.Place]string{}
+		for k, v := range full {
+			if k != fit.Reach || id == "clip-heat" {
+				texts[k] = v
+			}
+		}
+		s := scene(t, id, texts)
+		d := Section(s)
+		gap := math.Min(s.Result.Gap.W, s.Result.Gap.H)
+		if p := item(t, d, "pane-cut").Points; math.Abs(p[0].X-gap) > 1e-9 || math.Abs(p[2].Y-p[1].Y-4) > 1e-9 {
+			t.Errorf("%s: pane cut at %v", id, p)
+		}
+		if c := item(t, d, "clearance").Points; math.Abs(c[0].To(c[1])-gap) > 1e-9 {
+			t.Errorf("%s: clearance drawn %v, is %v", id, c[0].To(c[1]), gap)
+		}
+	}
+}
+
+func TestBoxHoldsEverything(t *testing.T) {
+	for _, d := range []Drawing{Table(scene(t, "clip-heat", full)), Section(scene(t, "putty-points", map[fit.Place]string{fit.WidthTop: "400", fit.HeightLeft: "300"}))} {
+		for _, i := range d.Items {
+			for _, p := range i.Points {
+				if p.X-i.Radius < d.Box.Min.X || p.X+i.Radius > d.Box.Max.X || p.Y-i.Radius < d.Box.Min.Y || p.Y+i.Radius > d.Box.Max.Y {
+					t.Errorf("%s: %s is outside the box", d.Name, i.ID)
+				}
+			}
+		}
+	}
+}
+
+func TestInset(t *testing.T) {
+	in := inset(rect(0, 0, 100, 80), 10)
+	if in[0] != (outline.Point{X: 10, Y: 10}) || in[2] != (outline.Point{X: 90, Y: 70}) {
+		t.Errorf("%v", in)
+	}
+}

@@ -1,0 +1,193 @@
+package drawing
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/family"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/outline"
+	"freshshard/core/setting"
+)
+
+// Scene is what the light table shows.
+type Scene struct {
+	Family  family.Family
+	Problem fit.Problem
+	Result  fit.Result
+	Sides   setting.Sides // brackets on each side; not used for points and brads
+	Pane    string        // name of the pane, "4 mm glass-ceramic"
+	Unit    length.Unit
+}
+
+// An opening that nobody has read yet is drawn at this size, in mm, so that
+// the table is never bare.
+const (
+	assumedWidth = 320.0
+	assumedShape = 0.8 // height as a share of the width
+)
+
+// Table is the pane and its frame in true shape and to scale, with the
+// readings on the dimensions that they measure.
+func Table(s Scene) Drawing {
+	d := Drawing{Name: "table", Seen: s.Family.Seen}
+	corners, assumed := s.corners()
+	state := ""
+	if assumed {
+		state = "assumed"
+	}
+	q := corners
+	w := math.Max(q[1].X, q[2].X) - math.Min(q[0].X, q[3].X)
+	h := math.Max(q[2].Y, q[3].Y)
+	rim := math.Max(26, 0.13*math.Min(w, h))
+	d.loop("frame", LayerFrame, "frame", rect(math.Min(q[0].X, q[3].X)-rim, math.Min(q[0].Y, q[1].Y)-rim, math.Max(q[1].X, q[2].X)+rim, h+rim))
+	d.add(Item{ID: "opening", Kind: Polyline, Layer: LayerOpening, Closed: true, Points: q, State: state, Label: "opening, rebate wall to rebate wall"})
+	if r, ok := s.Problem.Readings[fit.Ledge]; ok && 2*r.Value < math.Min(w, h) {
+		d.loop("sight", LayerSight, "edge of the daylight", inset(q, r.Value))
+	}
+	if s.Result.Ready {
+		s.pane(&d, q)
+	}
+	s.readings(&d, q)
+	d.text("up", LayerNote, outline.Point{X: (q[2].X + q[3].X) / 2, Y: h + rim + 0.045*h}, 0.04*h, "middle", "this edge up ↑")
+	d.fit(0.02 * w)
+	return d
+}
+
+// corners is the opening as read, or what is assumed while too little is.
+func (s Scene) corners() ([]outline.Point, bool) {
+	if len(s.Result.Corners) == 4 {
+		return s.Result.Corners, false
+	}
+	w, h := 0.0, 0.0
+	for _, p := range []fit.Place{fit.WidthTop, fit.WidthMiddle, fit.WidthBottom} {
+		w = math.Max(w, s.Problem.Readings[p].Value)
+	}
+	for _, p := range []fit.Place{fit.HeightLeft, fit.HeightMiddle, fit.HeightRight} {
+		h = math.Max(h, s.Problem.Readings[p].Value)
+	}
+	switch {
+	case w == 0 && h == 0:
+		w, h = assumedWidth, assumedWidth*assumedShape
+	case h == 0:
+		h = w * assumedShape
+	case w == 0:
+		w = h / assumedShape
+	}
+	return rect(0, 0, w, h), true
+}
+
+// inset moves the four sides of a nearly square outline inwards by d.
+func inset(q []outline.Point, d float64) []outline.Point {
+	return []outline.Point{
+		{X: q[0].X + d, Y: q[0].Y + d}, {X: q[1].X - d, Y: q[1].Y + d},
+		{X: q[2].X - d, Y: q[2].Y - d}, {X: q[3].X + d, Y: q[3].Y - d},
+	}
+}
+
+// pane draws the ordered pane in the middle of its opening with what holds it.
+func (s Scene) pane(d *Drawing, q []outline.Point) {
+	w, h := s.Result.Order.W, s.Result.Order.H
+	cx, cy := (q[0].X+q[1].X+q[2].X+q[3].X)/4, (q[0].Y+q[1].Y+q[2].Y+q[3].Y)/4
+	x0, y0 := cx-w/2, cy-h/2
+	d.loop("pane", LayerPane, s.Pane+", "+length.Metric(w)+" × "+length.Metric(h)+" mm", rect(x0, y0, x0+w, y0+h))
+	gap := math.Max(s.Result.Gap.W, s.Result.Gap.H)
+	switch s.Family.Seal {
+	case "gasket":
+		if s.Problem.Gasket.Kind != fit.None {
+			m := 0.0
+			if r, ok := s.Problem.Readings[fit.Ledge]; ok && s.Problem.Gasket.Kind == fit.Flat {
+				m = math.Max(0, (r.Value-gap)/2)
+			}
+			d.loop("gasket", LayerGasket, "gasket, joint at the lower hinge corner", rect(x0+m, y0+m, x0+w-m, y0+h-m))
+		}
+		s.brackets(d, x0, y0, w, h, gap)
+	case "putty", "bead":
+		for i, b := range setting.Blocks(w, h, s.Problem.Thickness, gap) {
+			d.loop(fmt.Sprintf("block-%d", i+1), LayerBlock, "setting block", rect(x0+b.At-b.Length/2, y0-b.Height, x0+b.At+b.Length/2, y0))
+		}
+		for i, p := range setting.Points(w, h) {
+			d.add(Item{ID: fmt.Sprintf("point-%d", i+1), Kind: Circle, Layer: LayerFixing, Radius: math.Max(1.5, 0.006*w),
+				Points: []outline.Point{{X: x0 + p.X, Y: y0 + p.Y}}, Label: fmt.Sprintf("%s %d", s.Family.Fixing, i+1)})
+		}
+	}
+}
+
+// brackets draws each bracket with its screw and its number in the order of
+// tightening.
+func (s Scene) brackets(d *Drawing, x0, y0, w, h, gap float64) {
+	at := setting.Spread(w, h, s.Sides)
+	number := make([]int, len(at))
+	for n, i := range setting.Crosswise(at) {
+		number[i] = n + 1
+	}
+	half := math.Max(8, 0.045*math.Min(w, h))
+	reach := half
+	if r, ok := s.Problem.Readings[fit.Reach]; ok {
+		reach = r.Value - gap
+	}
+	for i, p := range at {
+		c := outline.Point{X: x0 + p.X, Y: y0 + p.Y}
+		box, screw, num := bracketAt(p, c, w, h, half, reach, gap)
+		id := fmt.Sprintf("bracket-%d", i+1)
+		label := fmt.Sprintf("bracket %d of %d in the order of tightening", number[i], len(at))
+		d.loop(id, LayerFixing, label, box)
+		d.add(Item{ID: id + "-screw", Kind: Circle, Layer: LayerFixing, Points: []outline.Point{screw}, Radius: half / 3})
+		d.text(id+"-order", LayerOrder, num, half, "middle", fmt.Sprint(number[i]))
+	}
+}
+
+// bracketAt gives the outline of a bracket on the pane's edge, the middle of
+// its screw and the place of its number.
+func bracketAt(p, c outline.Point, w, h, half, reach, gap float64) (box []outline.Point, screw, num outline.Point) {
+	out := gap + 1.4*half
+	switch {
+	case p.Y == h: // top
+		return rect(c.X-half, c.Y-reach, c.X+half, c.Y+out), outline.Point{X: c.X, Y: c.Y + gap + 0.7*half}, outline.Point{X: c.X - 1.9*half, Y: c.Y + gap + 0.3*half}
+	case p.Y == 0: // bottom
+		return rect(c.X-half, c.Y-out, c.X+half, c.Y+reach), outline.Point{X: c.X, Y: c.Y - gap - 0.7*half}, outline.Point{X: c.X - 1.9*half, Y: c.Y - gap - 1.2*half}
+	case p.X == w: // right
+		return rect(c.X-reach, c.Y-half, c.X+out, c.Y+half), outline.Point{X: c.X + gap + 0.7*half, Y: c.Y}, outline.Point{X: c.X + gap + 0.7*half, Y: c.Y + 1.3*half}
+	default: // left
+		return rect(c.X-out, c.Y-half, c.X+reach, c.Y+half), outline.Point{X: c.X - gap - 0.7*half, Y: c.Y}, outline.Point{X: c.X - gap - 0.7*half, Y: c.Y + 1.3*half}
+	}
+}
+
+// readings puts every dimension of the walk on the drawing, read or not.
+func (s Scene) readings(d *Drawing, q []outline.Point) {
+	between := func(a, b outline.Point, t float64) outline.Point {
+		return outline.Point{X: a.X + (b.X-a.X)*t, Y: a.Y + (b.Y-a.Y)*t}
+	}
+	across := func(t float64) [2]outline.Point {
+		return [2]outline.Point{between(q[3], q[0], t), between(q[2], q[1], t)}
+	}
+	down := func(t float64) [2]outline.Point {
+		return [2]outline.Point{between(q[0], q[1], t), between(q[3], q[2], t)}
+	}
+	ends := map[fit.Place][2]outline.Point{
+		fit.WidthTop: across(0.12), fit.WidthMiddle: across(0.5), fit.WidthBottom: across(0.88),
+		fit.HeightLeft: down(0.1), fit.HeightMiddle: down(0.5), fit.HeightRight: down(0.9),
+		fit.Rising: {q[0], q[2]}, fit.Falling: {q[3], q[1]},
+	}
+	odd := map[fit.Place]bool{}
+	for _, o := range s.Result.Odd {
+		odd[o.Place] = true
+	}
+	for _, i := range fit.Walk(s.Problem.Sizing) {
+		e, ok := ends[i.Place]
+		if !ok {
+			continue
+		}
+		item := Item{ID: "reading-" + string(i.Place), Kind: Dim, Layer: LayerReading, Points: e[:], Place: string(i.Place), State: "empty", Label: i.Name + ", not read yet"}
+		if r, ok := s.Problem.Readings[i.Place]; ok {
+			item.State, item.Text = "read", length.Show(r.Value, s.Unit).Main
+			item.Label = i.Name + ", " + item.Text + " " + string(s.Unit)
+			if odd[i.Place] {
+				item.State = "odd"
+				item.Label += ", does not fit the rest"
+			}
+		}
+		d.add(item)
+	}
+}

@@ -1,0 +1,221 @@
+// Package reckon brings the core together for one pane: from what is known of
+// it to its size, its material, its plan and its drawings. It is what the job
+// screen shows and what the command line prints.
+package reckon
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/drawing"
+	"freshshard/core/exposure"
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/frame"
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/pane"
+	"freshshard/core/plan"
+	"freshshard/core/setting"
+	"freshshard/core/working"
+)
+
+// Known is all that is known of a pane. What is empty is filled from the
+// family: its usual material, frame and limits.
+type Known struct {
+	Family    string                       `json:"family"`
+	Exposure  exposure.Exposure            `json:"exposure"`
+	Frame     string                       `json:"frame,omitempty"`
+	Readings  map[fit.Place]length.Reading `json:"readings"`
+	Material  string                       `json:"material,omitempty" doc:"Settled material; empty while open"`
+	Thickness float64                      `json:"thickness,omitempty" doc:"Settled thickness, mm; 0 while open"`
+	Cutter    fit.Cutter                   `json:"cutter,omitempty" doc:"Who cuts it; empty takes the material's usual"`
+	Gasket    fit.Gasket                   `json:"gasket"`
+	Sides     setting.Sides                `json:"sides" doc:"Brackets on each side"`
+	Raked     bool                         `json:"raked,omitempty"`
+	Power     bool                         `json:"power,omitempty"`
+	Gas       bool                         `json:"gas,omitempty"`
+	Old       bool                         `json:"old,omitempty"`
+	Strike    bool                         `json:"strike,omitempty"`
+	Like      string                       `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
+	Weights   map[string]float64           `json:"weights,omitempty"`
+	Unit      length.Unit                  `json:"unit" enum:"mm,in"`
+}
+
+// Reckoning is everything that follows from it.
+type Reckoning struct {
+	Family    family.Family    `json:"family"`
+	Material  pane.Material    `json:"material" doc:"Settled, or assumed until it is"`
+	Thickness float64          `json:"thickness" doc:"mm"`
+	Assumed   bool             `json:"assumed" doc:"Material or thickness is not settled yet"`
+	Pane      string           `json:"pane" doc:"4 mm glass-ceramic"`
+	Fit       fit.Result       `json:"fit"`
+	Order     string           `json:"order" doc:"The order line; empty while readings are missing"`
+	OrderW    length.Shown     `json:"order_w"`
+	OrderH    length.Shown     `json:"order_h"`
+	Figures   []working.Figure `json:"figures" doc:"All numbers, problems first"`
+	Choice    pane.Choice      `json:"choice"`
+	Plan      plan.Plan        `json:"plan"`
+	Walk      []fit.PlaceInfo  `json:"walk"`
+	Table     drawing.Drawing  `json:"table"`
+	Section   drawing.Drawing  `json:"section"`
+	Fault     *fault.Error     `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
+}
+
+// defaultThickness is what is assumed before anybody has read the old pane, mm.
+const defaultThickness = 4.0
+
+// Pane reckons one pane. Readings that cannot belong together are not an
+// error of the call: the answer then carries the Fault and what can still be
+// said without them.
+func Pane(k Known) (Reckoning, error) {
+	var r Reckoning
+	var err error
+	if r.Family, err = family.ByID(k.Family); err != nil {
+		return r, err
+	}
+	if err = k.Exposure.Check(); err != nil {
+		return r, err
+	}
+	if err = r.material(k); err != nil {
+		return r, err
+	}
+	p, err := r.problem(k)
+	if err != nil {
+		return r, err
+	}
+	r.Walk = fit.Walk(r.Family.Sizing)
+	if r.Fit, err = fit.Solve(p); err != nil {
+		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[fit.Place(r.Fault.Field)].Value == 0 {
+			return r, err
+		}
+		r.Fit.Figures, r.Fit.Ready = nil, false
+	}
+	if r.Choice, err = pane.Choose(r.need(k)); err != nil {
+		return r, err
+	}
+	if r.Plan, err = plan.Build(r.Family, r.facts(k)); err != nil {
+		return r, err
+	}
+	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), r.more(k)...), k.Unit)
+	if r.Fit.Ready {
+		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
+		r.Order = fmt.Sprintf("%s × %s %s in %s, ±%s mm", r.OrderW.Main, r.OrderH.Main, k.Unit, r.Pane, working.Num(r.Fit.Band.Half, 1))
+	}
+	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit}
+	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
+	return r, nil
+}
+
+// material settles what the pane is made of and how thick, or assumes it.
+func (r *Reckoning) material(k Known) error {
+	id := k.Material
+	if id == "" {
+		id, r.Assumed = r.Family.Material, true
+	}
+	var err error
+	if r.Material, err = pane.ByID(id); err != nil {
+		return err
+	}
+	r.Thickness = k.Thickness
+	if r.Thickness == 0 {
+		want := defaultThickness
+		if old, ok := k.Readings[fit.OldThickness]; ok {
+			want = old.Value
+		}
+		r.Thickness, r.Assumed = r.Material.Nearest(want), true
+	}
+	r.Pane = working.Num(r.Thickness, 1) + " mm " + r.Material.Short
+	return nil
+}
+
+func (r *Reckoning) problem(k Known) (fit.Problem, error) {
+	id := k.Frame
+	if id == "" {
+		id = r.Family.Frame
+	}
+	fr, err := frame.ByID(id)
+	if err != nil {
+		return fit.Problem{}, err
+	}
+	cutter := k.Cutter
+	if cutter == "" {
+		cutter = r.Material.Cutter
+	}
+	return fit.Problem{
+		Sizing: r.Family.Sizing, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness,
+		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
+		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Unit: k.Unit,
+	}, nil
+}
+
+func (r *Reckoning) area() float64 { return r.Fit.Order.W * r.Fit.Order.H }
+
+// depth is the room for the pane's thickness at the shallowest place, mm.
+func depth(k Known) float64 {
+	d := math.Inf(1)
+	for _, p := range []fit.Place{fit.DepthTop, fit.DepthRight, fit.DepthBottom, fit.DepthLeft} {
+		if v, ok := k.Readings[p]; ok {
+			d = math.Min(d, v.Value)
+		}
+	}
+	if math.IsInf(d, 1) {
+		return 0
+	}
+	return d
+}
+
+func (r *Reckoning) need(k Known) pane.Need {
+	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Weights: k.Weights}
+}
+
+func (r *Reckoning) facts(k Known) plan.Facts {
+	return plan.Facts{
+		Exposure: k.Exposure, Power: k.Power, Gas: k.Gas, Old: k.Old, Strike: k.Strike,
+		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
+		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
+	}
+}
+
+// more are the numbers that belong to setting and carrying the pane.
+func (r *Reckoning) more(k Known) []working.Figure {
+	if !r.Fit.Ready {
+		return nil
+	}
+	w, h := r.Fit.Order.W, r.Fit.Order.H
+	kg := r.Material.Weight(r.area(), r.Thickness)
+	out := []working.Figure{{
+		Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
+		Working: working.Of("{ρ} × {W} × {H} × {t} × 10⁻⁹", kg, "kg",
+			working.In("ρ", "density of "+r.Material.Short, r.Material.Density.V, "kg/m³", r.Material.Density.Origin.Of(r.Material.Short)),
+			working.In("W", "width as ordered", w, "mm", origin.Sum()), working.In("H", "height as ordered", h, "mm", origin.Sum()),
+			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
+	}}
+	if r.Family.Seal == "gasket" {
+		return out
+	}
+	return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)), setting.PointFigure(w, h, r.Family.Fixing))
+}
+
+// Present writes each figure in the shop's unit, with the other one beside it.
+func Present(figures []working.Figure, unit length.Unit) []working.Figure {
+	for i := range figures {
+		f := &figures[i]
+		if f.Unit == "mm" {
+			s := length.Show(f.Value, unit)
+			f.Text, f.Other = s.Main, s.Other
+			if unit == length.IN {
+				f.Text += " in"
+			} else {
+				f.Text += " mm"
+			}
+			continue
+		}
+		f.Text = working.Num(f.Value, 1)
+		if f.Unit != "" {
+			f.Text += " " + f.Unit
+		}
+	}
+	return figures
+}

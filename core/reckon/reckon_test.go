@@ -1,0 +1,130 @@
+package reckon
+
+import (
+	"strings"
+	"testing"
+
+	"freshshard/core/exposure"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/setting"
+)
+
+func stove(t testing.TB) Known {
+	t.Helper()
+	e, err := exposure.ByID("fire")
+	if err != nil {
+		t.Fatal(err)
+	}
+	r, err := fit.ReadingsOf(map[fit.Place]string{
+		fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14", fit.Reach: "16",
+	}, length.MM)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return Known{Family: "clip-heat", Exposure: e, Readings: r, Unit: length.MM, Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}}
+}
+
+func TestStove(t *testing.T) {
+	r, err := Pane(stove(t))
+	if err != nil {
+		t.Fatal(err)
+	}
+	if r.Pane != "4 mm glass-ceramic" || !r.Assumed || !r.Fit.Ready {
+		t.Errorf("%s, assumed %v", r.Pane, r.Assumed)
+	}
+	if !strings.Contains(r.Order, "in 4 mm glass-ceramic, ±1.6 mm") {
+		t.Errorf("order line %q", r.Order)
+	}
+	for _, f := range r.Figures {
+		if f.Text == "" || f.Working.Formula == "" {
+			t.Errorf("%s has no text or no working", f.Key)
+		}
+	}
+	// Every number that a step shows is one that was reckoned.
+	keys := map[string]bool{"order": true}
+	for _, f := range r.Figures {
+		keys[f.Key] = true
+	}
+	for _, s := range r.Plan.Steps {
+		for _, k := range s.Figures {
+			if !keys[k] {
+				t.Errorf("step %s shows %s, which nobody reckoned", s.Key, k)
+			}
+		}
+	}
+}
+
+func TestOldThicknessIsFollowed(t *testing.T) {
+	k := stove(t)
+	k.Readings[fit.OldThickness] = length.Reading{Value: 5.1, Doubt: 0.05}
+	r, err := Pane(k)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if r.Thickness != 5 {
+		t.Errorf("an old pane of 5.1 leads to %v", r.Thickness)
+	}
+}
+
+func TestFaultKeepsTheRest(t *testing.T) {
+	k := stove(t)
+	k.Readings[fit.Rising] = length.Reading{Value: 700, Doubt: 1}
+	k.Readings[fit.Falling] = length.Reading{Value: 360, Doubt: 1}
+	r, err := Pane(k)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if r.Fault == nil || r.Fault.Field != "diagonal_rising" || r.Order != "" {
+		t.Errorf("fault %v, order %q", r.Fault, r.Order)
+	}
+	if len(r.Plan.Steps) == 0 || len(r.Choice.Closed) == 0 || len(r.Table.Items) == 0 {
+		t.Error("one wrong diagonal took the plan, the choice or the drawing away")
+	}
+}
+
+func TestInches(t *testing.T) {
+	k := stove(t)
+	k.Unit = length.IN
+	r, err := Pane(k)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if strings.Contains(r.OrderW.Main, ".") || r.OrderW.Unit != length.IN {
+		t.Errorf("order in inches: %+v", r.OrderW)
+	}
+	if f := length.InFraction(r.Fit.Order.W, 32); f.Left > 1e-6 || f.Left < -1e-6 {
+		t.Errorf("order %v mm is off the 1/32 in by %v", r.Fit.Order.W, f.Left)
+	}
+}
+
+func TestRefuses(t *testing.T) {
+	for _, c := range []struct {
+		field  string
+		change func(*Known)
+	}{
+		{"family", func(k *Known) { k.Family = "magnets" }},
+		{"material", func(k *Known) { k.Material = "ice" }},
+		{"frame", func(k *Known) { k.Frame = "cheese" }},
+		{"cutter", func(k *Known) { k.Cutter = "uncle" }},
+		{"weights.colour", func(k *Known) { k.Weights = map[string]float64{"colour": 1} }},
+	} {
+		k := stove(t)
+		c.change(&k)
+		_, err := Pane(k)
+		if f := fault.Of(err); f == nil || f.Field != c.field {
+			t.Errorf("want a fault at %s, got %v", c.field, err)
+		}
+	}
+}
+
+// The whole answer, not only fit and plan.
+func BenchmarkPane(b *testing.B) {
+	k := stove(b)
+	for b.Loop() {
+		if _, err := Pane(k); err != nil {
+			b.Fatal(err)
+		}
+	}
+}

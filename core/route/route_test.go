@@ -1,0 +1,52 @@
+package route
+
+import (
+	"testing"
+
+	"freshshard/core/family"
+)
+
+func steps(done int) map[family.Station][2]int {
+	m := map[family.Station][2]int{}
+	for _, s := range family.Stations {
+		m[s] = [2]int{min(done, 2), 2}
+		done = max(0, done-2)
+	}
+	return m
+}
+
+func TestLegs(t *testing.T) {
+	for _, c := range []struct {
+		name string
+		in   Progress
+		now  family.Station
+		say  string
+	}{
+		{"fresh", Progress{Steps: steps(0), Missing: 6, Checks: [2]int{0, 7}}, "assess", ""},
+		{"half way in a station", Progress{Steps: steps(1), Missing: 6, Checks: [2]int{0, 7}}, "assess", "1 of 2"},
+		{"readings missing though the steps are ticked", Progress{Steps: steps(6), Missing: 3, Checks: [2]int{0, 7}}, "measure", "3 to read"},
+		{"an odd reading holds it", Progress{Steps: steps(6), Odd: 1, Checks: [2]int{0, 7}}, "measure", "odd reading"},
+		{"no material", Progress{Steps: steps(8), Checks: [2]int{0, 7}}, "choose", "open"},
+		{"checks open", Progress{Steps: steps(20), Chosen: true, Checks: [2]int{3, 7}}, "prove", "3 of 7"},
+		{"only the signature", Progress{Steps: steps(20), Chosen: true, Checks: [2]int{7, 7}}, "prove", "to sign"},
+		{"signed", Progress{Steps: steps(20), Chosen: true, Checks: [2]int{7, 7}, Signed: true}, "", ""},
+	} {
+		var now family.Station
+		say := ""
+		legs := Legs(c.in)
+		if len(legs) != 10 {
+			t.Fatalf("%s: %d legs", c.name, len(legs))
+		}
+		for _, l := range legs {
+			if l.State == Now {
+				now, say = l.Station, l.Say
+			}
+			if (l.Open == 0) != (l.State == Done) {
+				t.Errorf("%s: %s is %s with %d open", c.name, l.Station, l.State, l.Open)
+			}
+		}
+		if now != c.now || say != c.say {
+			t.Errorf("%s: now %q %q, want %q %q", c.name, now, say, c.now, c.say)
+		}
+	}
+}
