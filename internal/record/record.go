@@ -1,0 +1,166 @@
+// Package record holds the plain types of what the shop keeps. The store reads
+// and writes them; the rules for changing them are in package shop.
+package record
+
+import (
+	"time"
+
+	"freshshard/core/exposure"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/prove"
+	"freshshard/core/setting"
+)
+
+// Role is what an account may do.
+type Role string
+
+// An owner may add people, change the shop and sign off over open checks.
+const (
+	Owner      Role = "owner"
+	Technician Role = "technician"
+)
+
+// Shop is the workshop itself.
+type Shop struct {
+	Name    string      `json:"name"`
+	Town    string      `json:"town"`
+	Unit    length.Unit `json:"unit" enum:"mm,in" doc:"What a bare number means"`
+	Version int         `json:"version"`
+}
+
+// Account is a person who signs in.
+type Account struct {
+	ID      int64  `json:"id"`
+	Name    string `json:"name"`
+	Login   string `json:"login"`
+	Role    Role   `json:"role" enum:"owner,technician"`
+	Active  bool   `json:"active"`
+	Version int    `json:"version"`
+}
+
+// Customer is who owns the object.
+type Customer struct {
+	ID      int64  `json:"id"`
+	Name    string `json:"name"`
+	Phone   string `json:"phone"`
+	Note    string `json:"note"`
+	Version int    `json:"version"`
+}
+
+// Object is the thing with the broken pane and what it sees.
+type Object struct {
+	ID       int64             `json:"id"`
+	Name     string            `json:"name"`
+	Exposure exposure.Exposure `json:"exposure"`
+	Power    bool              `json:"power"`
+	Gas      bool              `json:"gas"`
+	Old      bool              `json:"old"`
+	Strike   bool              `json:"strike"`
+	Stamp    string            `json:"stamp" doc:"What the old pane's corner says"`
+	Version  int               `json:"version"`
+}
+
+// Pane is one pane of a job and how it is held.
+type Pane struct {
+	ID      int64         `json:"id"`
+	Family  string        `json:"family"`
+	Frame   string        `json:"frame"`
+	Cutter  fit.Cutter    `json:"cutter" enum:",hand,shop,toughened,saw"`
+	Gasket  fit.Gasket    `json:"gasket"`
+	Sides   setting.Sides `json:"sides"`
+	Raked   bool          `json:"raked"`
+	Like    string        `json:"like" doc:"Material of the old pane, as far as known"`
+	Version int           `json:"version"`
+}
+
+// Reading is one dimension as a person read it.
+type Reading struct {
+	Place      fit.Place         `json:"place"`
+	Reading    length.Reading    `json:"reading"`
+	Instrument length.Instrument `json:"instrument"`
+	By         string            `json:"by"`
+	ByID       int64             `json:"by_id"`
+	At         time.Time         `json:"at"`
+	Version    int               `json:"version"`
+}
+
+// Choice is a settled material.
+type Choice struct {
+	Material  string    `json:"material"`
+	Thickness float64   `json:"thickness"`
+	Reason    string    `json:"reason"`
+	By        string    `json:"by"`
+	At        time.Time `json:"at"`
+}
+
+// Tick is a step that is done or left out.
+type Tick struct {
+	Step    string    `json:"step"`
+	Outcome string    `json:"outcome" enum:"done,left-out"`
+	Reason  string    `json:"reason"`
+	By      string    `json:"by"`
+	At      time.Time `json:"at"`
+}
+
+// Answer is a check that was answered.
+type Answer struct {
+	Check  string       `json:"check"`
+	Answer prove.Answer `json:"answer"`
+	By     string       `json:"by"`
+	At     time.Time    `json:"at"`
+}
+
+// Ticket is the sign-off.
+type Ticket struct {
+	Number   int64     `json:"number"`
+	By       string    `json:"by"`
+	At       time.Time `json:"at"`
+	Override string    `json:"override" doc:"Why an owner signed over what was open"`
+	Document string    `json:"document,omitempty" hidden:"true"`
+}
+
+// Job is a broken pane from the doorstep to the signed ticket.
+type Job struct {
+	ID         int64      `json:"id"`
+	Story      string     `json:"story" doc:"What happened"`
+	Place      string     `json:"place" enum:"bench,site"`
+	PromisedAt *time.Time `json:"promised_at,omitempty"`
+	WaitsFor   string     `json:"waits_for"`
+	WaitsUntil *time.Time `json:"waits_until,omitempty"`
+	Signed     bool       `json:"signed"`
+	Version    int        `json:"version" doc:"Of story, place, promise and wait"`
+	Pulse      int64      `json:"pulse" doc:"Counts every change to the job"`
+	CreatedBy  string     `json:"created_by"`
+	CreatedAt  time.Time  `json:"created_at"`
+	Customer   Customer   `json:"customer"`
+	Object     Object     `json:"object"`
+	Pane       Pane       `json:"pane"`
+	Readings   []Reading  `json:"readings"`
+	Choice     *Choice    `json:"choice,omitempty"`
+	Ticks      []Tick     `json:"ticks"`
+	Answers    []Answer   `json:"answers"`
+	Ticket     *Ticket    `json:"ticket,omitempty"`
+}
+
+// Event is one entry of the audit trail.
+type Event struct {
+	At     time.Time `json:"at"`
+	By     string    `json:"by"`
+	Noun   string    `json:"noun"`
+	Item   string    `json:"item"`
+	Action string    `json:"action"`
+	Said   string    `json:"said"`
+}
+
+// Row is a job in a list.
+type Row struct {
+	ID         int64      `json:"id"`
+	Object     string     `json:"object"`
+	Customer   string     `json:"customer"`
+	Story      string     `json:"story"`
+	PromisedAt *time.Time `json:"promised_at,omitempty"`
+	WaitsFor   string     `json:"waits_for"`
+	WaitsUntil *time.Time `json:"waits_until,omitempty"`
+	Signed     bool       `json:"signed"`
+}

@@ -1,0 +1,291 @@
+package shop
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"regexp"
+	"strings"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/core/length"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Person is what it takes to add somebody.
+type Person struct {
+	Name     string      `json:"name" maxLength:"80"`
+	Login    string      `json:"login" maxLength:"60" doc:"Sign-in name: letters, digits, dot, hyphen"`
+	Password string      `json:"password" maxLength:"200"`
+	Role     record.Role `json:"role" enum:"owner,technician"`
+}
+
+var loginShape = regexp.MustCompile(`^[\p{L}\p{N}][\p{L}\p{N}._-]*$`)
+
+func (p Person) check() (Person, error) {
+	var err error
+	if p.Name, err = clean("name", p.Name, 80, true); err != nil {
+		return p, err
+	}
+	if p.Login, err = clean("login", strings.ToLower(p.Login), 60, true); err != nil {
+		return p, err
+	}
+	if !loginShape.MatchString(p.Login) {
+		return p, fault.New("login", "a sign-in name has letters, digits, dots and hyphens", "leave out spaces and other signs")
+	}
+	if p.Role != record.Owner && p.Role != record.Technician {
+		return p, fault.New("role", "a person is an owner or a technician", "choose one of the two")
+	}
+	return p, checkPassword(p.Password)
+}
+
+// NeedsSetup says whether nobody has been set up yet.
+func (s *Shop) NeedsSetup(ctx context.Context) (bool, error) {
+	has, err := s.Store.HasOwner(ctx)
+	return !has, err
+}
+
+// Setup is the first start: the shop's name and its first owner.
+func (s *Shop) Setup(ctx context.Context, shop record.Shop, owner Person) (record.Account, error) {
+	owner.Role = record.Owner
+	owner, err := owner.check()
+	if err != nil {
+		return record.Account{}, err
+	}
+	if shop, err = checkShop(shop); err != nil {
+		return record.Account{}, err
+	}
+	needs, err := s.NeedsSetup(ctx)
+	if err != nil {
+		return record.Account{}, err
+	}
+	if !needs {
+		return record.Account{}, &record.Conflict{Says: "This shop is set up already; sign in instead."}
+	}
+	hash, err := hashPassword(owner.Password)
+	if err != nil {
+		return record.Account{}, err
+	}
+	var id int64
+	err = s.Store.Write(ctx, func(t *store.Tx) error {
+		if err := t.AddShop(ctx, shop); err != nil {
+			if store.IsDuplicate(err) {
+				return &record.Conflict{Says: "This shop is set up already; sign in instead."}
+			}
+			return err
+		}
+		if id, err = t.AddAccount(ctx, record.Account{Name: owner.Name, Login: owner.Login, Role: record.Owner}, hash, s.Now()); err != nil {
+			return err
+		}
+		return t.Audit(ctx, store.Change{Account: id, At: s.Now(), Noun: "shop", Item: shop.Name, Action: "set up", Said: "shop set up"})
+	})
+	if err != nil {
+		return record.Account{}, err
+	}
+	return s.Store.Account(ctx, id)
+}
+
+func checkShop(v record.Shop) (record.Shop, error) {
+	var err error
+	if v.Name, err = clean("shop_name", v.Name, 80, true); err != nil {
+		return v, err
+	}
+	if v.Town, err = clean("town", v.Town, 80, false); err != nil {
+		return v, err
+	}
+	if v.Unit != length.MM && v.Unit != length.IN {
+		return v, fault.New("unit", "the shop's unit is mm or in", "choose one of the two")
+	}
+	return v, nil
+}
+
+// Wrong passwords that are let pass before sign-in slows down, and the longest
+// wait in seconds.
+const (
+	freeFailures = 5
+	longestWait  = 900
+)
+
+// waitAfter is how many seconds must pass after the n-th failure: nothing at
+// first, then 5 s, doubling.
+func waitAfter(n int) int {
+	if n < freeFailures {
+		return 0
+	}
+	return min(longestWait, 5<<min(n-freeFailures, 10))
+}
+
+// SignIn checks a name and a password. The same words come back whether the
+// name or the password is wrong.
+func (s *Shop) SignIn(ctx context.Context, login, password string) (record.Account, error) {
+	login = strings.ToLower(strings.TrimSpace(login))
+	wrong := fault.New("password", "this name and password do not belong together", "try again, or ask the owner for a new password")
+	if len(login) > 60 || len(password) > 4*passwordMost {
+		return record.Account{}, wrong
+	}
+	n, last, err := s.Store.Failures(ctx, login)
+	if err != nil {
+		return record.Account{}, err
+	}
+	if left := waitAfter(n) - int(s.Now().Sub(last).Seconds()); n >= freeFailures && left > 0 {
+		return record.Account{}, &record.Slow{Seconds: left}
+	}
+	a, hash, err := s.Store.Credentials(ctx, login)
+	var missing *record.NotFound
+	if err != nil && !errors.As(err, &missing) {
+		return record.Account{}, err
+	}
+	// An unknown name takes as long as a wrong password.
+	if hash == "" {
+		hash = nobody
+	}
+	if !samePassword(password, hash) || !a.Active {
+		err := s.Store.Write(ctx, func(t *store.Tx) error { return t.AddFailure(ctx, login, s.Now()) })
+		if err != nil {
+			return record.Account{}, err
+		}
+		return record.Account{}, wrong
+	}
+	return a, s.Store.Write(ctx, func(t *store.Tx) error { return t.ClearFailures(ctx, login) })
+}
+
+// nobody is a hash that no password has.
+const nobody = "$argon2id$v=19$m=19456,t=2,p=1$AAAAAAAAAAAAAAAAAAAAAA$AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA"
+
+// AddPerson adds somebody; only an owner may.
+func (s *Shop) AddPerson(ctx context.Context, by record.Account, key string, p Person) (record.Account, error) {
+	if err := ownerOnly(by); err != nil {
+		return record.Account{}, err
+	}
+	p, err := p.check()
+	if err != nil {
+		return record.Account{}, err
+	}
+	hash, err := hashPassword(p.Password)
+	if err != nil {
+		return record.Account{}, err
+	}
+	id, err := s.create(ctx, by, key, "person", p, func(t *store.Tx) (int64, error) {
+		id, err := t.AddAccount(ctx, record.Account{Name: p.Name, Login: p.Login, Role: p.Role}, hash, s.Now())
+		if store.IsDuplicate(err) {
+			return 0, fault.New("login", "somebody has this sign-in name already", "take another")
+		}
+		if err != nil {
+			return 0, err
+		}
+		return id, t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: p.Login, Action: "added", Said: p.Name + " added"})
+	})
+	if err != nil {
+		return record.Account{}, err
+	}
+	return s.Store.Account(ctx, id)
+}
+
+// SetPerson changes a role or lets somebody in or out. The last owner stays.
+func (s *Shop) SetPerson(ctx context.Context, by record.Account, id int64, role record.Role, active bool, version int) (record.Account, error) {
+	if err := ownerOnly(by); err != nil {
+		return record.Account{}, err
+	}
+	before, err := s.Store.Account(ctx, id)
+	if err != nil {
+		return record.Account{}, err
+	}
+	err = s.Store.Write(ctx, func(t *store.Tx) error {
+		found, err := t.SetAccount(ctx, id, role, active, version)
+		if err != nil {
+			return err
+		}
+		if !found {
+			return &record.Conflict{Says: before.Name + " was changed by somebody else a moment ago; look again."}
+		}
+		n, err := t.ActiveOwners(ctx)
+		if err != nil {
+			return err
+		}
+		if n == 0 {
+			return fault.New("role", "this is the last owner", "make somebody else an owner first")
+		}
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: before.Login, Action: "changed",
+			Said: fmt.Sprintf("%s: %s, may sign in: %v", before.Name, role, active), Before: before})
+	})
+	if err != nil {
+		return record.Account{}, err
+	}
+	return s.Store.Account(ctx, id)
+}
+
+// SetOwnPassword changes a person's own password.
+func (s *Shop) SetOwnPassword(ctx context.Context, by record.Account, old, now string) error {
+	_, hash, err := s.Store.Credentials(ctx, by.Login)
+	if err != nil {
+		return err
+	}
+	if !samePassword(old, hash) {
+		return fault.New("old", "this is not your present password", "type it again")
+	}
+	if err := checkPassword(now); err != nil {
+		return err
+	}
+	fresh, err := hashPassword(now)
+	if err != nil {
+		return err
+	}
+	return s.Store.Write(ctx, func(t *store.Tx) error {
+		if err := t.SetPassword(ctx, by.ID, fresh); err != nil {
+			return err
+		}
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: by.Login, Action: "changed", Said: "own password changed"})
+	})
+}
+
+// SetShop changes the shop's name, town and unit; only an owner may.
+func (s *Shop) SetShop(ctx context.Context, by record.Account, v record.Shop) (record.Shop, error) {
+	if err := ownerOnly(by); err != nil {
+		return v, err
+	}
+	v, err := checkShop(v)
+	if err != nil {
+		return v, err
+	}
+	before, err := s.Store.Shop(ctx)
+	if err != nil {
+		return v, err
+	}
+	err = s.Store.Write(ctx, func(t *store.Tx) error {
+		found, err := t.SetShop(ctx, v)
+		if err != nil {
+			return err
+		}
+		if !found {
+			return &record.Conflict{Says: "The shop's settings were changed by somebody else a moment ago; look again."}
+		}
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "shop", Item: v.Name, Action: "changed", Said: "shop settings changed", Before: before, After: v})
+	})
+	if err != nil {
+		return v, err
+	}
+	return s.Store.Shop(ctx)
+}
+
+func ownerOnly(by record.Account) error {
+	if by.Role != record.Owner {
+		return &record.Denied{Why: "Only an owner may do this."}
+	}
+	return nil
+}
+
+// ago says how long back a time is, roughly.
+func (s *Shop) ago(at time.Time) string {
+	switch d := s.Now().Sub(at); {
+	case d < time.Minute:
+		return "a moment ago"
+	case d < time.Hour:
+		return fmt.Sprintf("%d min ago", int(d.Minutes()))
+	case d < 24*time.Hour:
+		return fmt.Sprintf("%d h ago", int(d.Hours()))
+	default:
+		return fmt.Sprintf("%d days ago", int(d.Hours()/24))
+	}
+}

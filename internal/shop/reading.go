@@ -1,0 +1,159 @@
+package shop
+
+import (
+	"context"
+	"errors"
+	"fmt"
+
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Said is a reading as it was typed. Version is that of the reading which the
+// person saw at the place, 0 for none.
+type Said struct {
+	Text       string            `json:"text" maxLength:"60"`
+	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,traced line"`
+	Version    int               `json:"version"`
+}
+
+// Understand reads a length as it would be taken at a place, without keeping
+// it. place may be empty.
+func Understand(text string, unit length.Unit, with length.Instrument, place fit.Place) (length.Reading, error) {
+	field := "text"
+	if place != "" {
+		field = string(place)
+	}
+	if !with.Known() {
+		return length.Reading{}, fault.New("instrument", "no instrument of that name", "use tape, rule, caliper, laser or traced line")
+	}
+	r, err := length.Parse(text, unit, with)
+	var le *length.Error
+	if errors.As(err, &le) {
+		return r, &At{Field: field, Position: le.At, Err: fault.New(field, le.Why, le.Cure)}
+	}
+	if err != nil {
+		return r, err
+	}
+	if place != "" {
+		if err := place.Check(r); err != nil {
+			return r, err
+		}
+	}
+	return r, nil
+}
+
+// At is a fault that points at a character of what was typed.
+type At struct {
+	Field    string
+	Position int
+	Err      *fault.Error
+}
+
+func (e *At) Error() string { return e.Err.Error() }
+func (e *At) Unwrap() error { return e.Err }
+
+// Read keeps a reading at a place. The earlier one stays in the record. When
+// somebody else has read the place since, it is a Conflict that says what they
+// read; a retry of the same reading is taken for done.
+func (s *Shop) Read(ctx context.Context, by record.Account, job int64, place fit.Place, in Said) error {
+	shop, err := s.Store.Shop(ctx)
+	if err != nil {
+		return err
+	}
+	r, err := Understand(in.Text, shop.Unit, in.Instrument, place)
+	if err != nil {
+		return err
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		pane, fam, err := t.PaneOf(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		info, err := placeOf(fam, place)
+		if err != nil {
+			return store.Change{}, err
+		}
+		live, err := t.LiveReading(ctx, pane, place)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if live != nil && live.ByID == by.ID && live.Reading.Text == r.Text && live.Instrument == in.Instrument {
+			return store.Change{}, nil
+		}
+		if err := s.seen(live, in.Version, info); err != nil {
+			return store.Change{}, err
+		}
+		last, err := t.LastReadingVersion(ctx, pane, place)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if err := t.RetireReading(ctx, pane, place); err != nil {
+			return store.Change{}, err
+		}
+		v := record.Reading{Place: place, Reading: r, Instrument: in.Instrument, ByID: by.ID, At: s.Now(), Version: last + 1}
+		if err := t.AddReading(ctx, pane, v); err != nil {
+			return store.Change{}, err
+		}
+		return store.Change{Noun: "reading", Item: string(place), Action: "read", Before: live, After: v,
+			Said: fmt.Sprintf("%s: %s", info.Name, r.Text)}, nil
+	})
+}
+
+// placeOf finds a place that the family's walk has.
+func placeOf(fam string, place fit.Place) (fit.PlaceInfo, error) {
+	info, err := place.Info()
+	if err != nil {
+		return info, err
+	}
+	f, err := family.ByID(fam)
+	if err != nil {
+		return info, err
+	}
+	for _, w := range fit.Walk(f.Sizing) {
+		if w.Place == place {
+			return info, nil
+		}
+	}
+	return info, fault.New("place", "a "+f.Name+" has no "+info.Name, "choose one that the drawing shows")
+}
+
+// seen holds the live reading against the version that the person saw.
+func (s *Shop) seen(live *record.Reading, version int, info fit.PlaceInfo) error {
+	switch {
+	case live == nil && version == 0, live != nil && live.Version == version:
+		return nil
+	case live == nil:
+		return &record.Conflict{Field: string(info.Place), Says: fmt.Sprintf("The reading of the %s was taken back by somebody else. Yours is not kept yet.", info.Name)}
+	default:
+		return &record.Conflict{Field: string(info.Place), Says: fmt.Sprintf("%s read %s for the %s %s. Yours is not kept yet: look which is right.", live.By, live.Reading.Text, info.Name, s.ago(live.At))}
+	}
+}
+
+// TakeBack takes the reading of a place out of the count; it stays in the
+// record. A place without a reading is as wanted.
+func (s *Shop) TakeBack(ctx context.Context, by record.Account, job int64, place fit.Place, version int) error {
+	info, err := place.Info()
+	if err != nil {
+		return err
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		pane, _, err := t.PaneOf(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		live, err := t.LiveReading(ctx, pane, place)
+		if err != nil || live == nil {
+			return store.Change{}, err
+		}
+		if err := s.seen(live, version, info); err != nil {
+			return store.Change{}, err
+		}
+		return store.Change{Noun: "reading", Item: string(place), Action: "taken back", Said: fmt.Sprintf("%s: %s taken back", info.Name, live.Reading.Text), Before: live},
+			t.RetireReading(ctx, pane, place)
+	})
+}

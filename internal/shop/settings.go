@@ -1,0 +1,99 @@
+package shop
+
+import (
+	"context"
+
+	"freshshard/core/fault"
+	"freshshard/core/reckon"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// stale is what a person gets whose copy was old.
+func stale(what string) error {
+	return &record.Conflict{Says: "Somebody else changed " + what + " a moment ago. What they set is shown now; yours is still in the form."}
+}
+
+// SetPane changes how the pane is held. p.ID is ignored; p.Version is that
+// which the person saw.
+func (s *Shop) SetPane(ctx context.Context, by record.Account, job int64, p record.Pane) error {
+	j, err := s.Store.Job(ctx, job)
+	if err != nil {
+		return err
+	}
+	before := j.Pane
+	p.ID = before.ID
+	if p.Sides.Top < 0 || p.Sides.Right < 0 || p.Sides.Bottom < 0 || p.Sides.Left < 0 || p.Sides.Total() > 160 {
+		return fault.New("sides", "between 0 and 40 fixings a side are expected", "count them again")
+	}
+	j.Pane = p
+	if err := sound(j); err != nil {
+		return err
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		found, err := t.SetPane(ctx, p)
+		if err == nil && !found {
+			err = stale("how the pane is held")
+		}
+		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "how the pane is held was changed", Before: before, After: p}, err
+	})
+}
+
+// sound tries a changed record on the core before it is kept.
+func sound(j record.Job) error {
+	_, err := reckon.Pane(known(j, "mm"))
+	return err
+}
+
+// SetObject changes what the object is and what it sees.
+func (s *Shop) SetObject(ctx context.Context, by record.Account, job int64, o record.Object) error {
+	j, err := s.Store.Job(ctx, job)
+	if err != nil {
+		return err
+	}
+	before := j.Object
+	o.ID = before.ID
+	if o.Name, err = clean("name", o.Name, 120, true); err != nil {
+		return err
+	}
+	if o.Stamp, err = clean("stamp", o.Stamp, 200, false); err != nil {
+		return err
+	}
+	if err := o.Exposure.Check(); err != nil {
+		return err
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		found, err := t.SetObject(ctx, o)
+		if err == nil && !found {
+			err = stale("the object")
+		}
+		return store.Change{Noun: "object", Item: o.Name, Action: "changed", Said: "object changed", Before: before, After: o}, err
+	})
+}
+
+// SetJob changes story, place, promise and what the job waits for. Only these
+// fields of j count, with its version.
+func (s *Shop) SetJob(ctx context.Context, by record.Account, job int64, j record.Job) error {
+	before, err := s.Store.Job(ctx, job)
+	if err != nil {
+		return err
+	}
+	j.ID = job
+	if j.Story, err = clean("story", j.Story, 1000, false); err != nil {
+		return err
+	}
+	if j.WaitsFor, err = clean("waits_for", j.WaitsFor, 200, false); err != nil {
+		return err
+	}
+	if j.Place != "bench" && j.Place != "site" {
+		return fault.New("place", "the work is at the bench or at the customer's", "choose one of the two")
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		found, err := t.SetJob(ctx, j)
+		if err == nil && !found {
+			err = stale("the job's dates")
+		}
+		return store.Change{Noun: "job", Item: before.Object.Name, Action: "changed", Said: "promise, place or wait changed",
+			Before: []any{before.Story, before.Place, before.PromisedAt, before.WaitsFor, before.WaitsUntil}, After: []any{j.Story, j.Place, j.PromisedAt, j.WaitsFor, j.WaitsUntil}}, err
+	})
+}

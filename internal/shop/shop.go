@@ -1,0 +1,98 @@
+// Package shop has the use cases: what people in the workshop do with jobs,
+// panes and readings, and the rules for it. It knows the core and the store,
+// and nothing of the web.
+package shop
+
+import (
+	"context"
+	"crypto/sha256"
+	"encoding/hex"
+	"encoding/json"
+	"strings"
+	"time"
+	"unicode/utf8"
+
+	"freshshard/core/fault"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Shop runs the use cases. Now is the clock; tests and the demo set it.
+type Shop struct {
+	Store *store.Store
+	Now   func() time.Time
+}
+
+// New makes a shop over a store, on the real clock.
+func New(s *store.Store) *Shop {
+	return &Shop{Store: s, Now: func() time.Time { return time.Now().UTC().Truncate(time.Millisecond) }}
+}
+
+// change runs a write on an open job under its lock, counts its pulse up and
+// keeps the trail.
+func (s *Shop) change(ctx context.Context, by record.Account, job int64, f func(*store.Tx) (store.Change, error)) error {
+	return s.Store.Write(ctx, func(t *store.Tx) error {
+		signed, err := t.LockJob(ctx, job)
+		if err != nil {
+			return err
+		}
+		if signed {
+			return &record.Conflict{Says: "This job is signed off; its ticket stays as it was handed over."}
+		}
+		c, err := f(t)
+		if err != nil || c.Action == "" {
+			return err
+		}
+		c.Job, c.Account, c.At = job, by.ID, s.Now()
+		if err := t.Audit(ctx, c); err != nil {
+			return err
+		}
+		return t.TouchJob(ctx, job)
+	})
+}
+
+// create makes a record once for a key: a retry with the same key and the same
+// request gives the first one's id. Without a key it just makes it.
+func (s *Shop) create(ctx context.Context, by record.Account, key, call string, request any, f func(*store.Tx) (int64, error)) (int64, error) {
+	b, err := json.Marshal(request)
+	if err != nil {
+		return 0, err
+	}
+	sum := sha256.Sum256(b)
+	hash := hex.EncodeToString(sum[:])
+	var id int64
+	err = s.Store.Write(ctx, func(t *store.Tx) error {
+		if key != "" {
+			made, done, err := t.Once(ctx, by.ID, key, call, hash)
+			if err != nil || done {
+				id = made
+				return err
+			}
+		}
+		made, err := f(t)
+		if err != nil {
+			return err
+		}
+		id = made
+		if key == "" {
+			return nil
+		}
+		return t.Made(ctx, by.ID, key, call, hash, made, s.Now())
+	})
+	return id, err
+}
+
+// clean trims a text and holds it to a length in characters. need is false for
+// texts that may be empty.
+func clean(field, text string, most int, need bool) (string, error) {
+	text = strings.TrimSpace(text)
+	switch {
+	case need && text == "":
+		return "", fault.New(field, "this is empty", "type it in")
+	case utf8.RuneCountInString(text) > most:
+		return "", fault.New(field, "this is too long", "keep it shorter")
+	case !utf8.ValidString(text) || strings.ContainsRune(text, 0):
+		return "", fault.New(field, "this holds characters that cannot be kept", "type it again")
+	}
+	return text, nil
+}

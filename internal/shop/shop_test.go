@@ -1,0 +1,475 @@
+package shop
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"os"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/prove"
+	"freshshard/internal/localdb"
+	"freshshard/internal/localdb/dbtest"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+var server *localdb.Server
+
+func TestMain(m *testing.M) {
+	os.Exit(dbtest.Run(m, func(s *localdb.Server) { server = s }))
+}
+
+var ctx = context.Background()
+
+// open gives a shop with an owner, Mira, and a technician, Tor.
+func open(t testing.TB) (*Shop, record.Account, record.Account) {
+	t.Helper()
+	st, err := store.Open(ctx, dbtest.Fresh(t, server))
+	if err != nil {
+		t.Fatal(err)
+	}
+	t.Cleanup(func() { _ = st.Close() })
+	s := New(st)
+	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM}, Person{Name: "Mira", Login: "Mira", Password: "three plain words"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	tor, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "four plain words here", Role: record.Technician})
+	if err != nil {
+		t.Fatal(err)
+	}
+	return s, mira, tor
+}
+
+func stove() TakeIn {
+	return TakeIn{Name: "Oda Marl", Phone: "0550 118", Object: "Sauna stove", Exposure: "fire", Family: "clip-heat", Story: "cracked from the lower left bracket", Place: "bench"}
+}
+
+func takeIn(t testing.TB, s *Shop, by record.Account) int64 {
+	t.Helper()
+	id, err := s.TakeIn(ctx, by, "", stove())
+	if err != nil {
+		t.Fatal(err)
+	}
+	return id
+}
+
+func read(t testing.TB, s *Shop, by record.Account, job int64, place fit.Place, text string) {
+	t.Helper()
+	if err := s.Read(ctx, by, job, place, Said{Text: text, Instrument: length.Rule}); err != nil {
+		t.Fatal(err)
+	}
+}
+
+var sized = map[fit.Place]string{
+	fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: `9 17/32"`, fit.Ledge: "14", fit.Reach: "16",
+}
+
+func view1(t testing.TB, s *Shop, id int64) View {
+	t.Helper()
+	v, err := s.Job(ctx, id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return v
+}
+
+func TestRoad(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	for p, text := range sized {
+		read(t, s, tor, id, p, text)
+	}
+	v := view1(t, s, id)
+	if !v.Reckoning.Fit.Ready || v.Job.Customer.Name != "Oda Marl" || len(v.Job.Readings) != 6 {
+		t.Fatalf("ready %v, %d readings", v.Reckoning.Fit.Ready, len(v.Job.Readings))
+	}
+	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err == nil {
+		t.Fatal("signed with everything open")
+	}
+	if err := s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
+	for _, st := range v.Reckoning.Plan.Steps {
+		if err := s.Tick(ctx, tor, id, st.Key, Done{Outcome: "done"}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	for _, c := range v.Checks {
+		a := Checked{Answer: prove.Answer{Outcome: prove.Pass}}
+		if c.Limit != nil {
+			n := 0.8
+			a.Value = &n
+		}
+		if err := s.Answer(ctx, tor, id, c.Key, a); err != nil {
+			t.Fatal(err)
+		}
+	}
+	v = view1(t, s, id)
+	if len(v.Hindrances) != 0 || v.MinutesTo != 0 {
+		t.Fatalf("still open: %+v", v.Hindrances)
+	}
+	ticket, err := s.Sign(ctx, tor, "k1", id, Signature{})
+	if err != nil {
+		t.Fatal(err)
+	}
+	again, err := s.Sign(ctx, tor, "k1", id, Signature{})
+	if err != nil || again != ticket {
+		t.Errorf("a retry of the sign-off: %d, %v", again, err)
+	}
+	order := v.Reckoning.Order
+	var c *record.Conflict
+	if err := s.Read(ctx, tor, id, fit.WidthTop, Said{Text: "300", Instrument: length.Tape, Version: 1}); !errors.As(err, &c) {
+		t.Errorf("a signed job took a reading: %v", err)
+	}
+	if v = view1(t, s, id); v.Reckoning.Order != order || v.Job.Ticket == nil || v.Job.Ticket.By != "Tor" {
+		t.Errorf("ticket %+v, order %q", v.Job.Ticket, v.Reckoning.Order)
+	}
+	h, err := s.History(ctx, id)
+	if err != nil || len(h) < 30 || h[0].Action != "signed" || h[len(h)-1].Action != "taken in" {
+		t.Errorf("history of %d, %v", len(h), err)
+	}
+	_ = mira
+}
+
+func TestOverrideIsForOwners(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	var open *Open
+	if _, err := s.Sign(ctx, tor, "", id, Signature{}); !errors.As(err, &open) || len(open.Hindrances) < 5 {
+		t.Fatalf("%v", err)
+	}
+	var denied *record.Denied
+	if _, err := s.Sign(ctx, tor, "", id, Signature{Override: "in a hurry"}); !errors.As(err, &denied) {
+		t.Errorf("a technician signed over open checks: %v", err)
+	}
+	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: "customer took it home"}); err != nil {
+		t.Error(err)
+	}
+	if v := view1(t, s, id); v.Job.Ticket.Override != "customer took it home" {
+		t.Errorf("%+v", v.Job.Ticket)
+	}
+}
+
+func TestRetryNeverDoubles(t *testing.T) {
+	s, mira, _ := open(t)
+	var wg sync.WaitGroup
+	ids := make([]int64, 8)
+	for i := range ids {
+		wg.Go(func() {
+			id, err := s.TakeIn(ctx, mira, "same-key", stove())
+			if err != nil {
+				t.Error(err)
+			}
+			ids[i] = id
+		})
+	}
+	wg.Wait()
+	for _, id := range ids {
+		if id != ids[0] {
+			t.Fatalf("eight tries of one take-in made %v", ids)
+		}
+	}
+	rows, err := s.Find(ctx, "", "", 0, 50)
+	if err != nil || len(rows) != 1 {
+		t.Errorf("%d jobs, %v", len(rows), err)
+	}
+	other := stove()
+	other.Object = "Deck oven"
+	var reused *record.Reused
+	if _, err := s.TakeIn(ctx, mira, "same-key", other); !errors.As(err, &reused) {
+		t.Errorf("another request under the same key: %v", err)
+	}
+}
+
+func TestConflictShowsBoth(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	read(t, s, tor, id, fit.WidthTop, "268")
+	var c *record.Conflict
+	err := s.Read(ctx, mira, id, fit.WidthTop, Said{Text: "270", Instrument: length.Tape})
+	if !errors.As(err, &c) || c.Field != "width_top" || !strings.Contains(c.Says, "Tor read 268") {
+		t.Fatalf("%v", err)
+	}
+	if err := s.Read(ctx, mira, id, fit.WidthTop, Said{Text: "270", Instrument: length.Tape, Version: 1}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.TakeBack(ctx, tor, id, fit.WidthTop, 1); !errors.As(err, &c) {
+		t.Errorf("took back what somebody else had read since: %v", err)
+	}
+	if err := s.TakeBack(ctx, tor, id, fit.WidthTop, 2); err != nil {
+		t.Error(err)
+	}
+	if v := view1(t, s, id); len(v.Job.Readings) != 0 {
+		t.Errorf("%+v", v.Job.Readings)
+	}
+	// A place that was taken back counts on, so that an old copy never fits.
+	read(t, s, tor, id, fit.WidthTop, "269")
+	if v := view1(t, s, id); v.Job.Readings[0].Version != 3 {
+		t.Errorf("version %d", v.Job.Readings[0].Version)
+	}
+}
+
+func TestManyWritersLoseNothing(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	places := []fit.Place{}
+	for _, w := range fit.Walk("clip") {
+		if w.Least > 10 {
+			places = append(places, w.Place)
+		}
+	}
+	var wg sync.WaitGroup
+	for n := range 30 {
+		wg.Go(func() {
+			by := mira
+			if n%2 == 0 {
+				by = tor
+			}
+			err := s.Read(ctx, by, id, places[n%len(places)], Said{Text: fmt.Sprint(300 + n), Instrument: length.Tape})
+			var c *record.Conflict
+			if err != nil && !errors.As(err, &c) {
+				t.Errorf("writer %d: %v", n, err)
+			}
+		})
+	}
+	wg.Wait()
+	j, err := s.Store.Job(ctx, id)
+	if err != nil || len(j.Readings) != len(places) {
+		t.Errorf("%d readings at %d places, %v", len(j.Readings), len(places), err)
+	}
+}
+
+func TestRefusals(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	for _, c := range []struct {
+		field string
+		call  func() error
+	}{
+		{"width_top", func() error { return s.Read(ctx, tor, id, "width_top", Said{Text: "banana", Instrument: "tape"}) }},
+		{"height_left", func() error { return s.Read(ctx, tor, id, "height_left", Said{Text: "40 m", Instrument: "tape"}) }},
+		{"instrument", func() error { return s.Read(ctx, tor, id, "width_top", Said{Text: "300", Instrument: "thumb"}) }},
+		{"place", func() error { return s.Read(ctx, tor, id, "girth", Said{Text: "300", Instrument: "tape"}) }},
+		{"thickness", func() error { return s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 7}) }},
+		{"material", func() error { return s.Choose(ctx, tor, id, Settle{Material: "ice", Thickness: 4}) }},
+		{"reason", func() error { return s.Choose(ctx, tor, id, Settle{Material: "toughened", Thickness: 4}) }},
+		{"reason", func() error { return s.Tick(ctx, tor, id, "cold", Done{Outcome: "left-out"}) }},
+		{"value", func() error {
+			return s.Answer(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass}})
+		}},
+		{"frame", func() error { return s.SetPane(ctx, tor, id, record.Pane{Family: "clip-heat", Frame: "cheese"}) }},
+		{"name", func() error { return s.SetObject(ctx, tor, id, record.Object{Name: " "}) }},
+		{"place", func() error { return s.SetJob(ctx, tor, id, record.Job{Place: "moon"}) }},
+		{"login", func() error {
+			_, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "another long one", Role: "technician"})
+			return err
+		}},
+		{"password", func() error {
+			_, err := s.AddPerson(ctx, mira, "", Person{Name: "Ann", Login: "ann", Password: "short", Role: "technician"})
+			return err
+		}},
+		{"exposure", func() error {
+			in := stove()
+			in.Exposure = "lava"
+			_, err := s.TakeIn(ctx, tor, "", in)
+			return err
+		}},
+		{"object", func() error {
+			in := stove()
+			in.Object = "  "
+			_, err := s.TakeIn(ctx, tor, "", in)
+			return err
+		}},
+		{"customer_id", func() error {
+			in := stove()
+			in.CustomerID = 999
+			_, err := s.TakeIn(ctx, tor, "", in)
+			return err
+		}},
+	} {
+		err := c.call()
+		if f := fault.Of(err); f == nil || f.Field != c.field {
+			t.Errorf("want a fault at %s, got %v", c.field, err)
+		}
+	}
+	var nf *record.NotFound
+	if _, err := s.Job(ctx, 4711); !errors.As(err, &nf) {
+		t.Errorf("a job that is not there: %v", err)
+	}
+	if err := s.Tick(ctx, tor, id, "no-such-step", Done{Outcome: "done"}); !errors.As(err, &nf) {
+		t.Errorf("a step that is not there: %v", err)
+	}
+}
+
+func TestClosedGateWantsAReason(t *testing.T) {
+	s, _, tor := open(t)
+	id := takeIn(t, s, tor)
+	if err := s.Choose(ctx, tor, id, Settle{Material: "toughened", Thickness: 4, Reason: "only to see it"}); err != nil {
+		t.Fatal(err)
+	}
+	if v := view1(t, s, id); !strings.Contains(v.Job.Choice.Reason, "above the 250 °C") {
+		t.Errorf("the reason against it is lost: %q", v.Job.Choice.Reason)
+	}
+	var c *record.Conflict
+	if err := s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 4}); !errors.As(err, &c) {
+		t.Errorf("an old copy settled: %v", err)
+	}
+	if err := s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 4, Seen: "toughened"}); err != nil {
+		t.Error(err)
+	}
+}
+
+func TestStaleSettings(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	v := view1(t, s, id)
+	p := v.Job.Pane
+	p.Sides.Left = 1
+	if err := s.SetPane(ctx, tor, id, p); err != nil {
+		t.Fatal(err)
+	}
+	var c *record.Conflict
+	if err := s.SetPane(ctx, mira, id, p); !errors.As(err, &c) {
+		t.Errorf("pane: %v", err)
+	}
+	o := v.Job.Object
+	o.Stamp = "GC 4"
+	if err := s.SetObject(ctx, tor, id, o); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetObject(ctx, mira, id, o); !errors.As(err, &c) {
+		t.Errorf("object: %v", err)
+	}
+	j := v.Job
+	due := time.Now().Add(time.Hour).UTC()
+	j.PromisedAt, j.WaitsFor = &due, "pane from the cutter"
+	if err := s.SetJob(ctx, tor, id, j); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetJob(ctx, mira, id, j); !errors.As(err, &c) {
+		t.Errorf("job: %v", err)
+	}
+}
+
+func TestSignInSlowsDown(t *testing.T) {
+	s, _, tor := open(t)
+	now := time.Date(2026, 3, 2, 9, 0, 0, 0, time.UTC)
+	s.Now = func() time.Time { return now }
+	for range freeFailures {
+		if _, err := s.SignIn(ctx, "tor", "not the password"); fault.Of(err) == nil {
+			t.Fatalf("%v", err)
+		}
+	}
+	var slow *record.Slow
+	if _, err := s.SignIn(ctx, "tor", "four plain words here"); !errors.As(err, &slow) || slow.Seconds != 5 {
+		t.Fatalf("after %d failures: %v", freeFailures, err)
+	}
+	now = now.Add(6 * time.Second)
+	a, err := s.SignIn(ctx, "TOR ", "four plain words here")
+	if err != nil || a.ID != tor.ID {
+		t.Errorf("%v, %v", a, err)
+	}
+	if _, err := s.SignIn(ctx, "nobody", "four plain words here"); fault.Of(err) == nil {
+		t.Errorf("a stranger: %v", err)
+	}
+	if waitAfter(100) != longestWait || waitAfter(6) != 10 {
+		t.Errorf("waits %d, %d", waitAfter(100), waitAfter(6))
+	}
+}
+
+func TestPeople(t *testing.T) {
+	s, mira, tor := open(t)
+	var denied *record.Denied
+	if _, err := s.AddPerson(ctx, tor, "", Person{}); !errors.As(err, &denied) {
+		t.Errorf("a technician added somebody: %v", err)
+	}
+	if _, err := s.SetPerson(ctx, mira, mira.ID, record.Technician, true, mira.Version); fault.Of(err) == nil {
+		t.Errorf("the last owner stepped down: %v", err)
+	}
+	out, err := s.SetPerson(ctx, mira, tor.ID, record.Technician, false, tor.Version)
+	if err != nil || out.Active {
+		t.Fatalf("%+v, %v", out, err)
+	}
+	if _, err := s.SignIn(ctx, "tor", "four plain words here"); err == nil {
+		t.Error("somebody who was shut out signed in")
+	}
+	if err := s.SetOwnPassword(ctx, mira, "wrong old one", "a new long password"); fault.Of(err) == nil {
+		t.Errorf("%v", err)
+	}
+	if err := s.SetOwnPassword(ctx, mira, "three plain words", "a new long password"); err != nil {
+		t.Error(err)
+	}
+	if _, err := s.SignIn(ctx, "mira", "a new long password"); err != nil {
+		t.Error(err)
+	}
+	var c *record.Conflict
+	if _, err := s.Setup(ctx, record.Shop{Name: "Other", Unit: length.MM}, Person{Name: "X", Login: "x", Password: "a long password"}); !errors.As(err, &c) {
+		t.Errorf("a second first start: %v", err)
+	}
+}
+
+func TestTodayOrder(t *testing.T) {
+	s, mira, _ := open(t)
+	at := func(h time.Duration) *time.Time { v := s.Now().Add(h * time.Hour); return &v }
+	take := func(object string, due *time.Time) int64 {
+		in := stove()
+		in.Object, in.Promised = object, due
+		id, err := s.TakeIn(ctx, mira, "", in)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return id
+	}
+	take("no promise", nil)
+	take("next week", at(150))
+	take("late", at(1))
+	waits := take("waits", at(30))
+	j := view1(t, s, waits).Job
+	j.WaitsFor, j.WaitsUntil = "pane from the cutter", at(20)
+	if err := s.SetJob(ctx, mira, waits, j); err != nil {
+		t.Fatal(err)
+	}
+	day, err := s.Today(ctx)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if day.First == nil || day.First.Object != "late" || !day.First.Late || day.First.Next != "Cold, and why it broke" {
+		t.Errorf("first is %+v", day.First)
+	}
+	if len(day.Turns) != 3 || day.Turns[2].Object != "no promise" || len(day.Waits) != 1 || day.Open != 4 {
+		t.Errorf("%d turns, %d waits, %d open", len(day.Turns), len(day.Waits), day.Open)
+	}
+}
+
+func TestPasswordHash(t *testing.T) {
+	h, err := hashPassword("three plain words")
+	if err != nil {
+		t.Fatal(err)
+	}
+	if !samePassword("three plain words", h) || samePassword("three plain word", h) || samePassword("x", "") || samePassword("x", "$argon2id$v=19$m=1,t=0,p=0$a$b") {
+		t.Error("a password and its hash do not go together as they should")
+	}
+}
+
+func TestAtSteady(t *testing.T) {
+	_, o, _, err := TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat", Steady: ptr(300)}.records()
+	if err != nil {
+		t.Fatal(err)
+	}
+	if e := o.Exposure; e.Steady != 300 || e.Short < 350 || e.Sudden != 240 || e.FrameHot != 210 {
+		t.Errorf("%+v", e)
+	}
+	if _, _, _, err := (TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat", Steady: ptr(9000)}).records(); fault.Of(err) == nil {
+		t.Errorf("9000 °C: %v", err)
+	}
+}
+
+func ptr(v float64) *float64 { return &v }

@@ -1,0 +1,152 @@
+package shop
+
+import (
+	"context"
+	"time"
+
+	"freshshard/core/exposure"
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/pane"
+	"freshshard/core/setting"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// TakeIn is the answer to the four questions at the door: whose, what, how is
+// the pane held, what happened.
+type TakeIn struct {
+	CustomerID int64      `json:"customer_id,omitempty" doc:"A customer who is known; else 0 and a name"`
+	Name       string     `json:"name,omitempty" maxLength:"120"`
+	Phone      string     `json:"phone,omitempty" maxLength:"40"`
+	Object     string     `json:"object" maxLength:"120"`
+	Exposure   string     `json:"exposure" doc:"Id of what heat or weather it sees"`
+	Steady     *float64   `json:"steady,omitempty" doc:"Hot side in steady use, °C, when it is known better"`
+	Power      bool       `json:"power,omitempty"`
+	Gas        bool       `json:"gas,omitempty"`
+	Old        bool       `json:"old,omitempty"`
+	Strike     bool       `json:"strike,omitempty"`
+	Stamp      string     `json:"stamp,omitempty" maxLength:"200"`
+	Family     string     `json:"family"`
+	Story      string     `json:"story,omitempty" maxLength:"1000"`
+	Place      string     `json:"place" enum:"bench,site"`
+	Promised   *time.Time `json:"promised_at,omitempty"`
+	Like       string     `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
+}
+
+// What a gasket family starts with until somebody says better: a flat tape of
+// 3 mm and two brackets at the top and at the bottom. Common practice, no source.
+const usualTape = 3.0
+
+var usualBrackets = setting.Sides{Top: 2, Bottom: 2}
+
+// peakOver is how far a short peak lies above a steady heat that was typed in,
+// in kelvin. Common practice, no source.
+const peakOver = 60.0
+
+func (in TakeIn) records() (record.Customer, record.Object, record.Pane, error) {
+	var c record.Customer
+	var o record.Object
+	var p record.Pane
+	var err error
+	if in.CustomerID == 0 {
+		if c.Name, err = clean("name", in.Name, 120, true); err != nil {
+			return c, o, p, err
+		}
+	}
+	if c.Phone, err = clean("phone", in.Phone, 40, false); err != nil {
+		return c, o, p, err
+	}
+	if o.Name, err = clean("object", in.Object, 120, true); err != nil {
+		return c, o, p, err
+	}
+	if o.Stamp, err = clean("stamp", in.Stamp, 200, false); err != nil {
+		return c, o, p, err
+	}
+	if o.Exposure, err = exposure.ByID(in.Exposure); err != nil {
+		return c, o, p, err
+	}
+	if in.Steady != nil {
+		o.Exposure = atSteady(o.Exposure, *in.Steady)
+	}
+	if err = o.Exposure.Check(); err != nil {
+		return c, o, p, err
+	}
+	f, err := family.ByID(in.Family)
+	if err != nil {
+		return c, o, p, err
+	}
+	if in.Like != "" {
+		if _, err = pane.ByID(in.Like); err != nil {
+			return c, o, p, fault.New("like", "no material is called "+in.Like, "choose one of the list")
+		}
+	}
+	o.Power, o.Gas, o.Old, o.Strike = in.Power, in.Gas, in.Old, in.Strike
+	p = record.Pane{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like}
+	if f.Seal == "gasket" {
+		p.Gasket, p.Sides = fit.Gasket{Kind: fit.Flat, Free: usualTape}, usualBrackets
+	}
+	return c, o, p, nil
+}
+
+// atSteady moves an exposure to a steady heat that was read or is known: the
+// peak and the sudden change move with it, the frame stays as far below.
+func atSteady(e exposure.Exposure, steady float64) exposure.Exposure {
+	d := steady - e.Steady
+	e.Steady = steady
+	e.Short = max(e.Short+d, steady)
+	e.FrameHot = min(e.FrameHot+max(d, e.Room-e.FrameHot), steady)
+	e.Sudden = max(0, e.Sudden+d)
+	if e.Short < steady+peakOver && e.Steady > 100 {
+		e.Short = steady + peakOver
+	}
+	e.Coldest = min(e.Coldest, steady)
+	return e
+}
+
+// TakeIn opens a job. A retry with the same key gives the same job.
+func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in TakeIn) (int64, error) {
+	c, o, p, err := in.records()
+	if err != nil {
+		return 0, err
+	}
+	j := record.Job{Place: in.Place, PromisedAt: in.Promised, CreatedAt: s.Now()}
+	if j.Story, err = clean("story", in.Story, 1000, false); err != nil {
+		return 0, err
+	}
+	if j.Place != "bench" && j.Place != "site" {
+		return 0, fault.New("place", "the work is at the bench or at the customer's", "choose one of the two")
+	}
+	return s.create(ctx, by, key, "job", in, func(t *store.Tx) (int64, error) {
+		customer := in.CustomerID
+		if customer == 0 {
+			if customer, err = t.AddCustomer(ctx, c); err != nil {
+				return 0, err
+			}
+		} else if has, err := t.HasCustomer(ctx, customer); err != nil || !has {
+			if err == nil {
+				err = fault.New("customer_id", "this customer is not here", "choose one of the list, or type a new name")
+			}
+			return 0, err
+		}
+		return s.addJob(ctx, t, by, customer, o, p, j)
+	})
+}
+
+// addJob writes object, job and pane and opens the trail.
+func (s *Shop) addJob(ctx context.Context, t *store.Tx, by record.Account, customer int64, o record.Object, p record.Pane, j record.Job) (int64, error) {
+	object, err := t.AddObject(ctx, o, customer)
+	if err != nil {
+		return 0, err
+	}
+	j.Object.ID = object
+	id, err := t.AddJob(ctx, j, by.ID)
+	if err != nil {
+		return 0, err
+	}
+	if _, err := t.AddPane(ctx, p, id); err != nil {
+		return 0, err
+	}
+	return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: o.Name, Action: "taken in", Said: "taken in: " + o.Name, After: j})
+}

@@ -1,0 +1,269 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/pane"
+	"freshshard/core/prove"
+	"freshshard/core/working"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Settle is a material that somebody settles on. Seen is the material that the
+// person saw as settled, empty for none.
+type Settle struct {
+	Material  string  `json:"material"`
+	Thickness float64 `json:"thickness"`
+	Reason    string  `json:"reason,omitempty" maxLength:"1000" doc:"Needed when a gate is closed for the material"`
+	Seen      string  `json:"seen,omitempty"`
+}
+
+// Choose settles material and thickness. A material that a gate rules out
+// wants a reason in words, which stays on the record.
+func (s *Shop) Choose(ctx context.Context, by record.Account, job int64, in Settle) error {
+	m, err := pane.ByID(in.Material)
+	if err != nil {
+		return err
+	}
+	if !contains(m.Thicknesses, in.Thickness) {
+		return fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)), "choose one of its thicknesses")
+	}
+	if in.Reason, err = clean("reason", in.Reason, 1000, false); err != nil {
+		return err
+	}
+	v, err := s.Job(ctx, job)
+	if err != nil {
+		return err
+	}
+	reason := in.Reason
+	for _, c := range v.Reckoning.Choice.Closed {
+		if c.Material != in.Material {
+			continue
+		}
+		if reason == "" {
+			return fault.New("reason", c.Sentence, "choose another, or say in words why this one all the same")
+		}
+		reason += " (against: " + c.Sentence + ")"
+	}
+	if reason == "" {
+		for _, r := range v.Reckoning.Choice.Open {
+			if r.Material == in.Material {
+				reason = r.Sentence
+			}
+		}
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		// Read again under the lock: another person may have settled meanwhile.
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if c := j.Choice; c != nil {
+			if c.Material == in.Material && c.Thickness == in.Thickness && in.Reason == "" {
+				return store.Change{}, nil
+			}
+			if c.Material != in.Seen {
+				return store.Change{}, &record.Conflict{Field: "material", Says: fmt.Sprintf("%s settled on %s mm %s %s. Yours is not kept yet.", c.By, working.Num(c.Thickness, 1), c.Material, s.ago(c.At))}
+			}
+		}
+		c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: s.Now()}
+		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: j.Choice, After: c},
+			t.AddChoice(ctx, j.Pane.ID, c, by.ID)
+	})
+}
+
+func contains(list []float64, v float64) bool {
+	for _, x := range list {
+		if x == v {
+			return true
+		}
+	}
+	return false
+}
+
+// Done is how a step ended: done, left out with a reason, or open again.
+type Done struct {
+	Outcome string `json:"outcome" enum:"done,left-out,open"`
+	Reason  string `json:"reason,omitempty" maxLength:"500"`
+}
+
+// Tick says how a step ended. Doing it twice is as good as once.
+func (s *Shop) Tick(ctx context.Context, by record.Account, job int64, step string, in Done) error {
+	reason, err := clean("reason", in.Reason, 500, in.Outcome == "left-out")
+	if err != nil {
+		return err
+	}
+	if in.Outcome != "done" && in.Outcome != "left-out" && in.Outcome != "open" {
+		return fault.New("outcome", "a step is done, left out or open", "choose one of the three")
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		title, err := stepTitle(ctx, t, job, step)
+		if err != nil {
+			return store.Change{}, err
+		}
+		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: title + ": " + in.Outcome, After: in}
+		if in.Outcome == "open" {
+			return c, t.ClearTick(ctx, job, step)
+		}
+		return c, t.SetTick(ctx, job, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, At: s.Now()}, by.ID)
+	})
+}
+
+func stepTitle(ctx context.Context, t *store.Tx, job int64, step string) (string, error) {
+	_, fam, err := t.PaneOf(ctx, job)
+	if err != nil {
+		return "", err
+	}
+	f, err := family.ByID(fam)
+	if err != nil {
+		return "", err
+	}
+	for _, st := range f.Steps {
+		if st.Key == step {
+			return st.Title, nil
+		}
+	}
+	return "", &record.NotFound{What: "this step"}
+}
+
+// Checked is an answer to a check. Seen is the outcome that the person saw,
+// empty for an open check.
+type Checked struct {
+	prove.Answer
+	Seen prove.Outcome `json:"seen,omitempty"`
+}
+
+// Answer keeps the answer to a check.
+func (s *Shop) Answer(ctx context.Context, by record.Account, job int64, check string, in Checked) error {
+	var err error
+	if in.Finding, err = clean("finding", in.Finding, 500, false); err != nil {
+		return err
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		now, last, err := checkNow(ctx, t, job, check)
+		if err != nil {
+			return store.Change{}, err
+		}
+		taken, err := now.Take(in.Answer)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if last != nil && last.Answer.Outcome != in.Seen && last.Answer.Outcome != taken.Outcome {
+			return store.Change{}, &record.Conflict{Field: check, Says: fmt.Sprintf("%s answered %q here %s. Yours is not kept yet.", last.By, last.Answer.Outcome, s.ago(last.At))}
+		}
+		a := prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Finding: taken.Finding}
+		return store.Change{Noun: "check", Item: check, Action: string(a.Outcome), Said: now.Text + ": " + string(a.Outcome), Before: last, After: a}, t.SetAnswer(ctx, job, check, a, by.ID, s.Now())
+	})
+}
+
+// Reopen takes the answer of a check back.
+func (s *Shop) Reopen(ctx context.Context, by record.Account, job int64, check string) error {
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		now, last, err := checkNow(ctx, t, job, check)
+		if err != nil || last == nil {
+			return store.Change{}, err
+		}
+		return store.Change{Noun: "check", Item: check, Action: "open", Said: now.Text + ": open again", Before: last}, t.ClearAnswer(ctx, job, check)
+	})
+}
+
+// checkNow finds a check of the job's family and its last answer, if any.
+func checkNow(ctx context.Context, t *store.Tx, job int64, check string) (prove.Check, *record.Answer, error) {
+	j, err := t.Job(ctx, job)
+	if err != nil {
+		return prove.Check{}, nil, err
+	}
+	f, err := family.ByID(j.Pane.Family)
+	if err != nil {
+		return prove.Check{}, nil, err
+	}
+	var last *record.Answer
+	for i := range j.Answers {
+		if j.Answers[i].Check == check {
+			last = &j.Answers[i]
+		}
+	}
+	for _, c := range prove.Checks(f) {
+		if c.Key == check {
+			return c, last, nil
+		}
+	}
+	return prove.Check{}, nil, &record.NotFound{What: "this check"}
+}
+
+// Signature asks for the sign-off; Override is an owner's reason for signing
+// over what is open.
+type Signature struct {
+	Override string `json:"override,omitempty" maxLength:"500"`
+}
+
+// Open is a refused sign-off with what stands in the way.
+type Open struct{ Hindrances []prove.Hindrance }
+
+func (e *Open) Error() string {
+	return fmt.Sprintf("Not signed: %d things are open. First: %s.", len(e.Hindrances), e.Hindrances[0].Text)
+}
+
+// Sign signs a job off and fixes what was reckoned. A retry with the same key
+// gives the same ticket.
+func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int64, in Signature) (int64, error) {
+	override, err := clean("override", in.Override, 500, false)
+	if err != nil {
+		return 0, err
+	}
+	request := struct {
+		Job int64
+		Signature
+	}{job, in}
+	return s.create(ctx, by, key, "ticket", request, func(t *store.Tx) (int64, error) {
+		signed, err := t.LockJob(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		if signed {
+			return 0, &record.Conflict{Says: "This job is signed off already."}
+		}
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		shop, err := t.Shop(ctx)
+		if err != nil {
+			return 0, err
+		}
+		v, err := view(j, shop.Unit)
+		if err != nil {
+			return 0, err
+		}
+		if len(v.Hindrances) > 0 {
+			if override == "" {
+				return 0, &Open{v.Hindrances}
+			}
+			if err := ownerOnly(by); err != nil {
+				return 0, err
+			}
+		} else {
+			override = ""
+		}
+		doc, err := document(v.Reckoning)
+		if err != nil {
+			return 0, err
+		}
+		id, err := t.AddTicket(ctx, job, by.ID, s.Now(), override, doc)
+		if err != nil {
+			return 0, err
+		}
+		said := "signed off"
+		if override != "" {
+			said = "signed off over what was open: " + override
+		}
+		if err := t.TouchJob(ctx, job); err != nil {
+			return 0, err
+		}
+		return id, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket", Item: fmt.Sprint(id), Action: "signed", Said: said, After: v.Hindrances})
+	})
+}

@@ -1,0 +1,122 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"time"
+
+	"freshshard/internal/record"
+)
+
+const accountColumns = "id, name, login, role, active, version"
+
+func scanAccount(row interface{ Scan(...any) error }, more ...any) (record.Account, error) {
+	var a record.Account
+	err := row.Scan(append([]any{&a.ID, &a.Name, &a.Login, &a.Role, &a.Active, &a.Version}, more...)...)
+	if errors.Is(err, sql.ErrNoRows) {
+		return a, &record.NotFound{What: "this person"}
+	}
+	return a, err
+}
+
+// Account finds a person by id.
+func (s queries) Account(ctx context.Context, id int64) (record.Account, error) {
+	return scanAccount(s.db.QueryRowContext(ctx, "SELECT "+accountColumns+" FROM account WHERE id = ?", id))
+}
+
+// Credentials finds a person by sign-in name with the password's hash.
+func (s queries) Credentials(ctx context.Context, login string) (record.Account, string, error) {
+	var hash string
+	a, err := scanAccount(s.db.QueryRowContext(ctx, "SELECT "+accountColumns+", password_hash FROM account WHERE login = ?", login), &hash)
+	return a, hash, err
+}
+
+// Accounts lists the people, by name.
+func (s queries) Accounts(ctx context.Context) ([]record.Account, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (record.Account, error) { return scanAccount(r) },
+		"SELECT "+accountColumns+" FROM account ORDER BY name, id")
+}
+
+// HasOwner says whether anybody has been set up yet.
+func (s queries) HasOwner(ctx context.Context) (bool, error) {
+	var n int
+	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM account").Scan(&n)
+	return n > 0, err
+}
+
+// AddAccount adds a person.
+func (t *Tx) AddAccount(ctx context.Context, a record.Account, hash string, at time.Time) (int64, error) {
+	return t.insert(ctx, "INSERT INTO account (name, login, role, password_hash, active, created_at) VALUES (?, ?, ?, ?, TRUE, ?)",
+		a.Name, a.Login, a.Role, hash, at)
+}
+
+// SetAccount changes role and whether the person may sign in, at the version
+// that the caller saw.
+func (t *Tx) SetAccount(ctx context.Context, id int64, role record.Role, active bool, version int) (bool, error) {
+	return t.changed(ctx, "UPDATE account SET role = ?, active = ?, version = version + 1 WHERE id = ? AND version = ?", role, active, id, version)
+}
+
+// SetPassword changes a person's password hash.
+func (t *Tx) SetPassword(ctx context.Context, id int64, hash string) error {
+	return t.run(ctx, "UPDATE account SET password_hash = ?, version = version + 1 WHERE id = ?", hash, id)
+}
+
+// ActiveOwners counts the owners who may sign in, locking their rows.
+func (t *Tx) ActiveOwners(ctx context.Context) (int, error) {
+	var n int
+	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM account WHERE role = 'owner' AND active FOR UPDATE").Scan(&n)
+	return n, err
+}
+
+// Failures tells how often a sign-in name has failed since it last succeeded.
+func (s queries) Failures(ctx context.Context, login string) (n int, last time.Time, err error) {
+	err = s.db.QueryRowContext(ctx, "SELECT failures, last_at FROM sign_in_failure WHERE login = ?", login).Scan(&n, &last)
+	if errors.Is(err, sql.ErrNoRows) {
+		err = nil
+	}
+	return n, last, err
+}
+
+// AddFailure counts one more failure.
+func (t *Tx) AddFailure(ctx context.Context, login string, at time.Time) error {
+	return t.run(ctx, "INSERT INTO sign_in_failure (login, failures, last_at) VALUES (?, 1, ?) ON DUPLICATE KEY UPDATE failures = failures + 1, last_at = VALUES(last_at)", login, at)
+}
+
+// ClearFailures forgets the failures of a sign-in name.
+func (t *Tx) ClearFailures(ctx context.Context, login string) error {
+	return t.run(ctx, "DELETE FROM sign_in_failure WHERE login = ?", login)
+}
+
+// list runs a query and collects its rows.
+func list[T any](ctx context.Context, db querier, scan func(*sql.Rows) (T, error), q string, args ...any) ([]T, error) {
+	rows, err := db.QueryContext(ctx, q, args...)
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = rows.Close() }()
+	out := []T{}
+	for rows.Next() {
+		v, err := scan(rows)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, v)
+	}
+	return out, rows.Err()
+}
+
+// AccountNamed finds the oldest account with a name.
+func (t *Tx) AccountNamed(ctx context.Context, name string) (int64, error) {
+	var id int64
+	err := t.tx.QueryRowContext(ctx, "SELECT id FROM account WHERE name = ? ORDER BY id LIMIT 1", name).Scan(&id)
+	if errors.Is(err, sql.ErrNoRows) {
+		err = &record.NotFound{What: "this person"}
+	}
+	return id, err
+}
+
+// AddStranger adds somebody who is only named in a record and cannot sign in.
+func (t *Tx) AddStranger(ctx context.Context, name, login string, at time.Time) (int64, error) {
+	return t.insert(ctx, "INSERT INTO account (name, login, role, password_hash, active, created_at) VALUES (?, ?, 'technician', '', FALSE, ?)", name, login, at)
+}

@@ -1,0 +1,29 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+
+	"freshshard/internal/record"
+)
+
+// CustomersLike lists customers whose name or phone holds the words.
+func (s queries) CustomersLike(ctx context.Context, words string, most int) ([]record.Customer, error) {
+	like := "%" + likeEscape.Replace(words) + "%"
+	return list(ctx, s.db, func(r *sql.Rows) (record.Customer, error) {
+		var c record.Customer
+		return c, r.Scan(&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version)
+	}, "SELECT id, name, phone, note, version FROM customer WHERE name LIKE ? OR phone LIKE ? ORDER BY name, id LIMIT ?", like, like, most)
+}
+
+// AddCustomer writes a new customer.
+func (t *Tx) AddCustomer(ctx context.Context, c record.Customer) (int64, error) {
+	return t.insert(ctx, "INSERT INTO customer (name, phone, note) VALUES (?, ?, ?)", c.Name, c.Phone, c.Note)
+}
+
+// HasCustomer says whether a customer is there.
+func (t *Tx) HasCustomer(ctx context.Context, id int64) (bool, error) {
+	var n int
+	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM customer WHERE id = ?", id).Scan(&n)
+	return n > 0, err
+}

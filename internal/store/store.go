@@ -1,0 +1,175 @@
+// Package store keeps the records in MariaDB through database/sql. It has the
+// queries and the migrations and knows no rules; package shop has those.
+package store
+
+import (
+	"context"
+	"database/sql"
+	"embed"
+	"errors"
+	"fmt"
+	"io/fs"
+	"time"
+
+	"github.com/go-sql-driver/mysql"
+	"github.com/pressly/goose/v3"
+)
+
+//go:embed migrations/*.sql
+var migrations embed.FS
+
+// Store is the open database. It is safe for many goroutines; any number of
+// processes may have the same database open.
+type Store struct {
+	DB *sql.DB
+	queries
+}
+
+// querier is what a query runs on: the pool, or one transaction.
+type querier interface {
+	QueryContext(ctx context.Context, q string, args ...any) (*sql.Rows, error)
+	QueryRowContext(ctx context.Context, q string, args ...any) *sql.Row
+}
+
+// queries are all the reads. A transaction reads through its own connection:
+// a writer that asked the pool for a second one could wait for itself.
+type queries struct{ db querier }
+
+// Open connects and brings the tables up to date.
+func Open(ctx context.Context, dsn string) (*Store, error) {
+	c, err := mysql.ParseDSN(dsn)
+	if err != nil {
+		return nil, fmt.Errorf("the database address cannot be read: %w", err)
+	}
+	c.ParseTime, c.Loc = true, time.UTC
+	c.Collation = "utf8mb4_unicode_ci"
+	// An update that changes nothing must still count as one row found.
+	c.ClientFoundRows = true
+	c.InterpolateParams = true
+	if c.Params == nil {
+		c.Params = map[string]string{}
+	}
+	c.Params["time_zone"] = "'+00:00'"
+	db, err := sql.Open("mysql", c.FormatDSN())
+	if err != nil {
+		return nil, err
+	}
+	db.SetMaxOpenConns(20)
+	db.SetMaxIdleConns(10)
+	db.SetConnMaxLifetime(3 * time.Minute)
+	if err := db.PingContext(ctx); err != nil {
+		_ = db.Close()
+		return nil, fmt.Errorf("the database does not answer at %s: %w", c.Addr, err)
+	}
+	if err := migrate(ctx, db); err != nil {
+		_ = db.Close()
+		return nil, err
+	}
+	return &Store{DB: db, queries: queries{db}}, nil
+}
+
+func migrate(ctx context.Context, db *sql.DB) error {
+	files, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return err
+	}
+	p, err := goose.NewProvider(goose.DialectMySQL, db, files, goose.WithDisableGlobalRegistry(true))
+	if err != nil {
+		return err
+	}
+	if _, err := p.Up(ctx); err != nil {
+		return fmt.Errorf("the database could not be brought up to date: %w", err)
+	}
+	return nil
+}
+
+// Close ends all connections.
+func (s *Store) Close() error { return s.DB.Close() }
+
+// Tx is one transaction.
+type Tx struct {
+	tx *sql.Tx
+	queries
+}
+
+// Attempts that a write makes when the database gives way to another one.
+const attempts = 5
+
+// Write runs f in a transaction. It runs it again when the database broke the
+// transaction off for another one (a deadlock, a lock that took too long, a
+// lost certification in a cluster), so f must not keep anything between runs.
+func (s *Store) Write(ctx context.Context, f func(*Tx) error) error {
+	var err error
+	for try := range attempts {
+		if err = s.once(ctx, f); !again(err) {
+			return err
+		}
+		select {
+		case <-ctx.Done():
+			return ctx.Err()
+		case <-time.After(time.Duration(try+1) * 15 * time.Millisecond):
+		}
+	}
+	return err
+}
+
+func (s *Store) once(ctx context.Context, f func(*Tx) error) error {
+	tx, err := s.DB.BeginTx(ctx, nil)
+	if err != nil {
+		return err
+	}
+	if err := f(&Tx{tx, queries{tx}}); err != nil {
+		_ = tx.Rollback()
+		return err
+	}
+	return tx.Commit()
+}
+
+// Server errors after which the same transaction may succeed.
+const (
+	errLockWait  = 1205
+	errDeadlock  = 1213
+	errChanged   = 1020 // the row changed since it was read, under snapshot isolation
+	errDuplicate = 1062
+)
+
+// errRaced is a write that lost a race and may find the winner's result.
+var errRaced = errors.New("another write got in between")
+
+func again(err error) bool {
+	if errors.Is(err, errRaced) {
+		return true
+	}
+	var e *mysql.MySQLError
+	return errors.As(err, &e) && (e.Number == errLockWait || e.Number == errDeadlock || e.Number == errChanged)
+}
+
+// IsDuplicate says whether a write met a key that is taken.
+func IsDuplicate(err error) bool {
+	var e *mysql.MySQLError
+	return errors.As(err, &e) && e.Number == errDuplicate
+}
+
+// insert runs an insert and gives the new id.
+func (t *Tx) insert(ctx context.Context, q string, args ...any) (int64, error) {
+	r, err := t.tx.ExecContext(ctx, q, args...)
+	if err != nil {
+		return 0, err
+	}
+	return r.LastInsertId()
+}
+
+// changed runs an update and says whether a row was found.
+func (t *Tx) changed(ctx context.Context, q string, args ...any) (bool, error) {
+	r, err := t.tx.ExecContext(ctx, q, args...)
+	if err != nil {
+		return false, err
+	}
+	n, err := r.RowsAffected()
+	return n > 0, err
+}
+
+func (t *Tx) run(ctx context.Context, q string, args ...any) error {
+	_, err := t.tx.ExecContext(ctx, q, args...)
+	return err
+}

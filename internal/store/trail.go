@@ -1,0 +1,89 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"errors"
+	"time"
+
+	"freshshard/internal/record"
+)
+
+// Change is one entry for the audit trail. Before and After are kept as JSON.
+type Change struct {
+	Job     int64 // 0 when it belongs to no job
+	Account int64 // 0 when nobody was signed in
+	At      time.Time
+	Noun    string
+	Item    string
+	Action  string
+	Said    string // in words, for the history on the screen
+	Before  any
+	After   any
+}
+
+// Audit writes an entry in the same transaction as what it tells of.
+func (t *Tx) Audit(ctx context.Context, c Change) error {
+	before, err := asJSON(c.Before)
+	if err != nil {
+		return err
+	}
+	after, err := asJSON(c.After)
+	if err != nil {
+		return err
+	}
+	return t.run(ctx, "INSERT INTO audit (job_id, account_id, at, noun, item, action, said, before_value, after_value) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+		orNull(c.Job), orNull(c.Account), c.At, c.Noun, c.Item, c.Action, c.Said, before, after)
+}
+
+func orNull(id int64) any {
+	if id == 0 {
+		return nil
+	}
+	return id
+}
+
+func asJSON(v any) (any, error) {
+	if v == nil {
+		return nil, nil
+	}
+	b, err := json.Marshal(v)
+	return string(b), err
+}
+
+// History lists what happened to a job, newest first.
+func (s queries) History(ctx context.Context, job int64, most int) ([]record.Event, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (record.Event, error) {
+		var e record.Event
+		return e, r.Scan(&e.At, &e.By, &e.Noun, &e.Item, &e.Action, &e.Said)
+	}, "SELECT x.at, COALESCE(a.name, ''), x.noun, x.item, x.action, x.said FROM audit x LEFT JOIN account a ON a.id = x.account_id WHERE x.job_id = ? ORDER BY x.id DESC LIMIT ?", job, most)
+}
+
+// Once claims an idempotency key for a call. done is true when the same call
+// was made before; then result is what it made. The key is claimed in the same
+// transaction as the creation, so a retry can never make a second record.
+func (t *Tx) Once(ctx context.Context, account int64, key, call, hash string) (result int64, done bool, err error) {
+	var was, of string
+	err = t.tx.QueryRowContext(ctx, "SELECT result_id, request_hash, call_name FROM idempotency WHERE account_id = ? AND token = ? FOR UPDATE", account, key).Scan(&result, &was, &of)
+	if errors.Is(err, sql.ErrNoRows) {
+		return 0, false, nil
+	}
+	if err != nil {
+		return 0, false, err
+	}
+	if was != hash || of != call {
+		return 0, false, &record.Reused{}
+	}
+	return result, true, nil
+}
+
+// Made stores what a call made under its key. When another transaction got in
+// between, the whole write runs again and finds what that one made.
+func (t *Tx) Made(ctx context.Context, account int64, key, call, hash string, result int64, at time.Time) error {
+	err := t.run(ctx, "INSERT INTO idempotency (account_id, token, call_name, request_hash, result_id, at) VALUES (?, ?, ?, ?, ?, ?)", account, key, call, hash, result, at)
+	if IsDuplicate(err) {
+		return errRaced
+	}
+	return err
+}

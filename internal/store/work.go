@@ -1,0 +1,159 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"time"
+
+	"freshshard/core/fit"
+	"freshshard/core/prove"
+	"freshshard/internal/record"
+)
+
+// fill runs a query whose first column is the job's id and hands each row to
+// the job that it belongs to.
+func (s queries) fill(ctx context.Context, q string, args []any, jobs map[int64]*record.Job, take func(scan func(...any) error) (func(*record.Job), error)) error {
+	rows, err := s.db.QueryContext(ctx, q, args...)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = rows.Close() }()
+	for rows.Next() {
+		var id int64
+		put, err := take(func(dest ...any) error { return rows.Scan(append([]any{&id}, dest...)...) })
+		if err != nil {
+			return err
+		}
+		if j := jobs[id]; j != nil {
+			put(j)
+		}
+	}
+	return rows.Err()
+}
+
+func (s queries) readings(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	return s.fill(ctx, `SELECT p.job_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, a.name, a.id, r.taken_at, r.version
+FROM reading r JOIN pane p ON p.id = r.pane_id JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND p.job_id IN (`+in+`) ORDER BY r.id`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			var v record.Reading
+			err := scan(&v.Place, &v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By, &v.ByID, &v.At, &v.Version)
+			return func(j *record.Job) { j.Readings = append(j.Readings, v) }, err
+		})
+}
+
+func (s queries) choices(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	return s.fill(ctx, `SELECT p.job_id, c.material, c.thickness, c.reason, a.name, c.chosen_at
+FROM choice c JOIN pane p ON p.id = c.pane_id JOIN account a ON a.id = c.chosen_by WHERE p.job_id IN (`+in+`) ORDER BY c.id`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			var v record.Choice
+			err := scan(&v.Material, &v.Thickness, &v.Reason, &v.By, &v.At)
+			// The last row wins: choices are kept, not overwritten.
+			return func(j *record.Job) { j.Choice = &v }, err
+		})
+}
+
+func (s queries) ticks(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	return s.fill(ctx, `SELECT t.job_id, t.step, t.outcome, t.reason, a.name, t.done_at
+FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.job_id IN (`+in+`) ORDER BY t.done_at, t.step`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			var v record.Tick
+			err := scan(&v.Step, &v.Outcome, &v.Reason, &v.By, &v.At)
+			return func(j *record.Job) { j.Ticks = append(j.Ticks, v) }, err
+		})
+}
+
+func (s queries) answers(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	return s.fill(ctx, `SELECT t.job_id, t.proof, t.outcome, t.value, t.finding, a.name, t.done_at
+FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.job_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			var v record.Answer
+			err := scan(&v.Check, &v.Answer.Outcome, &v.Answer.Value, &v.Answer.Finding, &v.By, &v.At)
+			return func(j *record.Job) { j.Answers = append(j.Answers, v) }, err
+		})
+}
+
+func (s queries) tickets(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	return s.fill(ctx, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document
+FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			var v record.Ticket
+			err := scan(&v.Number, &v.By, &v.At, &v.Override, &v.Document)
+			return func(j *record.Job) { j.Ticket = &v }, err
+		})
+}
+
+// LiveReading finds the reading that counts at a place, or nil. It must run
+// under the job's lock.
+func (t *Tx) LiveReading(ctx context.Context, pane int64, place fit.Place) (*record.Reading, error) {
+	v := record.Reading{Place: place}
+	err := t.tx.QueryRowContext(ctx, `SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, a.name, a.id, r.taken_at, r.version
+FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.pane_id = ? AND r.place = ? AND r.live = 1`, pane, place).
+		Scan(&v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By, &v.ByID, &v.At, &v.Version)
+	if errors.Is(err, sql.ErrNoRows) {
+		return nil, nil
+	}
+	return &v, err
+}
+
+// LastReadingVersion is the highest version that a place has had, 0 for none.
+func (t *Tx) LastReadingVersion(ctx context.Context, pane int64, place fit.Place) (int, error) {
+	var n int
+	err := t.tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(version), 0) FROM reading WHERE pane_id = ? AND place = ?", pane, place).Scan(&n)
+	return n, err
+}
+
+// RetireReading takes the live reading of a place out of the count.
+func (t *Tx) RetireReading(ctx context.Context, pane int64, place fit.Place) error {
+	return t.run(ctx, "UPDATE reading SET live = NULL WHERE pane_id = ? AND place = ? AND live = 1", pane, place)
+}
+
+// AddReading writes a reading as the one that counts.
+func (t *Tx) AddReading(ctx context.Context, pane int64, v record.Reading) error {
+	return t.run(ctx, "INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, taken_at, version, live) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)",
+		pane, v.Place, v.Reading.Text, v.Reading.Value, v.Reading.Doubt, v.Reading.Lean, v.Reading.Imperial, v.Instrument, v.ByID, v.At, v.Version)
+}
+
+// PaneOf finds the pane of a job.
+func (t *Tx) PaneOf(ctx context.Context, job int64) (id int64, family string, err error) {
+	err = t.tx.QueryRowContext(ctx, "SELECT id, family FROM pane WHERE job_id = ? ORDER BY id LIMIT 1", job).Scan(&id, &family)
+	if errors.Is(err, sql.ErrNoRows) {
+		err = &record.NotFound{What: "this pane"}
+	}
+	return id, family, err
+}
+
+// AddChoice writes a settled material.
+func (t *Tx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) error {
+	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, chosen_at) VALUES (?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.At)
+}
+
+// SetTick writes how a step ended.
+func (t *Tx) SetTick(ctx context.Context, job int64, v record.Tick, by int64) error {
+	return t.run(ctx, "INSERT INTO step_tick (job_id, step, outcome, reason, done_by, done_at) VALUES (?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), reason = VALUES(reason), done_by = VALUES(done_by), done_at = VALUES(done_at)",
+		job, v.Step, v.Outcome, v.Reason, by, v.At)
+}
+
+// ClearTick opens a step again.
+func (t *Tx) ClearTick(ctx context.Context, job int64, step string) error {
+	return t.run(ctx, "DELETE FROM step_tick WHERE job_id = ? AND step = ?", job, step)
+}
+
+// SetAnswer writes how a check ended.
+func (t *Tx) SetAnswer(ctx context.Context, job int64, check string, a prove.Answer, by int64, at time.Time) error {
+	return t.run(ctx, "INSERT INTO check_answer (job_id, proof, outcome, value, finding, done_by, done_at) VALUES (?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), value = VALUES(value), finding = VALUES(finding), done_by = VALUES(done_by), done_at = VALUES(done_at)",
+		job, check, a.Outcome, a.Value, a.Finding, by, at)
+}
+
+// ClearAnswer opens a check again.
+func (t *Tx) ClearAnswer(ctx context.Context, job int64, check string) error {
+	return t.run(ctx, "DELETE FROM check_answer WHERE job_id = ? AND proof = ?", job, check)
+}
+
+// AddTicket signs a job off.
+func (t *Tx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, override, document string) (int64, error) {
+	if err := t.run(ctx, "UPDATE job SET state = 'signed' WHERE id = ?", job); err != nil {
+		return 0, err
+	}
+	return t.insert(ctx, "INSERT INTO ticket (job_id, signed_by, signed_at, override_reason, document) VALUES (?, ?, ?, ?, ?)", job, by, at, override, document)
+}
