@@ -211,12 +211,21 @@ func (s *Server) DSN(name string) string {
 
 // Create makes a database when it is not there.
 func (s *Server) Create(ctx context.Context, name string) error {
+	return s.do(ctx, "CREATE DATABASE IF NOT EXISTS", name)
+}
+
+// Drop takes a database away with all that is in it.
+func (s *Server) Drop(ctx context.Context, name string) error {
+	return s.do(ctx, "DROP DATABASE IF EXISTS", name)
+}
+
+func (s *Server) do(ctx context.Context, what, name string) error {
 	db, err := sql.Open("mysql", s.DSN(""))
 	if err != nil {
 		return err
 	}
 	defer func() { _ = db.Close() }()
-	_, err = db.ExecContext(ctx, "CREATE DATABASE IF NOT EXISTS `"+strings.ReplaceAll(name, "`", "")+"`")
+	_, err = db.ExecContext(ctx, what+" `"+strings.ReplaceAll(name, "`", "")+"`")
 	return err
 }
 

@@ -26,12 +26,16 @@ func TestMain(m *testing.M) {
 	os.Exit(dbtest.Run(m, func(s *localdb.Server) { server = s }))
 }
 
-var ctx = context.Background()
+var (
+	ctx     = context.Background()
+	lastDSN string // of the shop that was opened last
+)
 
 // open gives a shop with an owner, Mira, and a technician, Tor.
 func open(t testing.TB) (*Shop, record.Account, record.Account) {
 	t.Helper()
-	st, err := store.Open(ctx, dbtest.Fresh(t, server))
+	lastDSN = dbtest.Fresh(t, server)
+	st, err := store.Open(ctx, lastDSN)
 	if err != nil {
 		t.Fatal(err)
 	}

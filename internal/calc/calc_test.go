@@ -1,0 +1,63 @@
+package calc
+
+import (
+	"bytes"
+	"encoding/json"
+	"strings"
+	"testing"
+)
+
+// Every topic takes its own example.
+func TestExamplesRun(t *testing.T) {
+	for _, topic := range Topics() {
+		in, out := &bytes.Buffer{}, &bytes.Buffer{}
+		if code := Example(topic.Name, in); code != 0 {
+			t.Fatalf("%s: no example", topic.Name)
+		}
+		if code := Run(topic.Name, in, out); code != 0 {
+			t.Errorf("%s: exit %d: %s", topic.Name, code, out)
+		}
+		if !json.Valid(out.Bytes()) || out.Len() < 50 {
+			t.Errorf("%s: answered %q", topic.Name, out)
+		}
+	}
+}
+
+func TestBadInput(t *testing.T) {
+	for _, c := range []struct{ topic, in, field string }{
+		{"length", `{"text":"5 1/0"}`, "text"},
+		{"length", `{"text":"5","unit":"ells"}`, "unit"},
+		{"length", `{"text":"5","instrument":"thumb"}`, "instrument"},
+		{"length", `{"txt":"5"}`, ""},
+		{"length", `nonsense`, ""},
+		{"fit", `{"family":"magnets","exposure":"fire"}`, "family"},
+		{"fit", `{"family":"clip-heat","exposure":"fire","readings":{"width_top":"40 m"}}`, "width_top"},
+		{"fit", `{"family":"clip-heat","exposure":"fire","readings":{"width_top":"300","height_left":"400","diagonal_rising":"900","diagonal_falling":"500"}}`, "diagonal_rising"},
+		{"choose", `{"exposure":"lava","thickness":4}`, "exposure"},
+		{"choose", `{"exposure":"fire","thickness":-4}`, "thickness"},
+		{"plan", `{"family":"clip-heat","exposure":"fire","weight":-1}`, "weight"},
+		{"dance", `{}`, "topic"},
+	} {
+		out := &bytes.Buffer{}
+		if code := Run(c.topic, strings.NewReader(c.in), out); code != 2 {
+			t.Errorf("%s %s: exit %d", c.topic, c.in, code)
+		}
+		var p Problem
+		if err := json.Unmarshal(out.Bytes(), &p); err != nil || p.Field != c.field || p.Why == "" {
+			t.Errorf("%s %s: %s", c.topic, c.in, out)
+		}
+	}
+	out := &bytes.Buffer{}
+	if code := Run("length", strings.NewReader(strings.Repeat(" ", 2<<20)), out); code != 2 {
+		t.Errorf("2 MiB: exit %d", code)
+	}
+}
+
+func TestLengthPointsAtTheCharacter(t *testing.T) {
+	out := &bytes.Buffer{}
+	Run("length", strings.NewReader(`{"text":"3//4"}`), out)
+	var p Problem
+	if err := json.Unmarshal(out.Bytes(), &p); err != nil || p.At == nil || *p.At != 2 {
+		t.Errorf("%s", out)
+	}
+}

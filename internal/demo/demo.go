@@ -1,0 +1,166 @@
+// Package demo fills the made-up shop: Lantern Yard in the ferry town of
+// Hollin Ferry. Nobody and nothing in it is real.
+package demo
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/prove"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// Owner is who signs in to look around; the password is printed at the start.
+const (
+	Owner    = "mira"
+	Password = "lantern yard glass"
+)
+
+// Filled says whether the shop has anything in it.
+func Filled(ctx context.Context, s *shop.Shop) (bool, error) {
+	needs, err := s.NeedsSetup(ctx)
+	return !needs, err
+}
+
+// Fill makes people, customers and jobs, with dates around now.
+func Fill(ctx context.Context, s *shop.Shop) error {
+	now := s.Now()
+	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM}, shop.Person{Name: "Mira Quill", Login: Owner, Password: Password})
+	if err != nil {
+		return err
+	}
+	people := map[string]record.Account{"mira": mira}
+	for _, p := range []shop.Person{
+		{Name: "Tor Vanning", Login: "tor", Password: Password, Role: record.Technician},
+		{Name: "Ebbe Sand", Login: "ebbe", Password: Password, Role: record.Technician},
+	} {
+		if people[p.Login], err = s.AddPerson(ctx, mira, "", p); err != nil {
+			return err
+		}
+	}
+	for i, j := range jobs() {
+		if err := fill(ctx, s, people, j, now); err != nil {
+			return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
+		}
+	}
+	return nil
+}
+
+// job is one job of the demo: take-in, then as far as its fields say.
+type job struct {
+	by       string
+	in       shop.TakeIn
+	due      float64 // hours from now; 0 is no promise
+	pane     func(*record.Pane)
+	object   func(*record.Object)
+	readings []said
+	settle   string // material
+	thick    float64
+	steps    int // steps done from the start
+	checks   int // checks passed from the start
+	waits    string
+	until    float64 // hours from now
+	sign     bool
+}
+
+type said struct {
+	place fit.Place
+	text  string
+	with  length.Instrument
+}
+
+func fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, j job, now time.Time) error {
+	by := people[j.by]
+	if j.due != 0 {
+		at := roundUp(now.Add(time.Duration(j.due * float64(time.Hour))))
+		j.in.Promised = &at
+	}
+	if j.in.Place == "" {
+		j.in.Place = "bench"
+	}
+	if old, err := s.Customers(ctx, j.in.Name); err == nil && len(old) == 1 {
+		j.in.CustomerID = old[0].ID
+	}
+	id, err := s.TakeIn(ctx, by, "", j.in)
+	if err != nil {
+		return err
+	}
+	v, err := s.Job(ctx, id)
+	if err != nil {
+		return err
+	}
+	if j.pane != nil {
+		p := v.Job.Pane
+		j.pane(&p)
+		if err := s.SetPane(ctx, by, id, p); err != nil {
+			return err
+		}
+	}
+	if j.object != nil {
+		o := v.Job.Object
+		j.object(&o)
+		if err := s.SetObject(ctx, by, id, o); err != nil {
+			return err
+		}
+	}
+	for _, r := range j.readings {
+		if err := s.Read(ctx, by, id, r.place, shop.Said{Text: r.text, Instrument: r.with}); err != nil {
+			return err
+		}
+	}
+	if j.settle != "" {
+		if err := s.Choose(ctx, by, id, shop.Settle{Material: j.settle, Thickness: j.thick}); err != nil {
+			return err
+		}
+	}
+	return finish(ctx, s, by, id, j, now)
+}
+
+func finish(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job, now time.Time) error {
+	v, err := s.Job(ctx, id)
+	if err != nil {
+		return err
+	}
+	for i, st := range v.Reckoning.Plan.Steps {
+		if i < j.steps {
+			if err := s.Tick(ctx, by, id, st.Key, shop.Done{Outcome: "done"}); err != nil {
+				return err
+			}
+		}
+	}
+	for i, c := range v.Checks {
+		if i >= j.checks {
+			break
+		}
+		a := shop.Checked{Answer: prove.Answer{Outcome: prove.Pass}}
+		if c.Limit != nil {
+			good := c.Limit.Value * 0.6
+			if c.Limit.Sense == "at-least" {
+				good = c.Limit.Value * 1.5
+			}
+			a.Value = &good
+		}
+		if err := s.Answer(ctx, by, id, c.Key, a); err != nil {
+			return err
+		}
+	}
+	if j.waits != "" {
+		now := roundUp(now.Add(time.Duration(j.until * float64(time.Hour))))
+		w := v.Job
+		w.WaitsFor, w.WaitsUntil = j.waits, &now
+		if err := s.SetJob(ctx, by, id, w); err != nil {
+			return err
+		}
+	}
+	if j.sign {
+		_, err = s.Sign(ctx, by, "", id, shop.Signature{})
+	}
+	return err
+}
+
+// roundUp goes to the next half hour, as promises do.
+func roundUp(t time.Time) time.Time { return t.Truncate(30 * time.Minute).Add(30 * time.Minute) }

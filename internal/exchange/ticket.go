@@ -1,0 +1,323 @@
+package exchange
+
+import (
+	"fmt"
+	"io"
+	"math"
+	"strings"
+	"time"
+
+	"codeberg.org/go-pdf/fpdf"
+	"golang.org/x/image/font/gofont/gobold"
+	"golang.org/x/image/font/gofont/goregular"
+
+	"freshshard/core/drawing"
+	"freshshard/core/length"
+	"freshshard/core/outline"
+	"freshshard/core/prove"
+	"freshshard/core/working"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// Page and columns of the ticket, mm on A4.
+const (
+	pageW  = 210.0
+	pageH  = 297.0
+	margin = 14.0
+	gutter = 6.0
+	colW   = (pageW - 2*margin - gutter) / 2
+	rightX = margin + colW + gutter
+	footY  = pageH - 40
+)
+
+// Ticket writes the one-page record of a job: drawing, sizes in both units,
+// material with its reasons, steps, checks, cautions and the signature line.
+// An unsigned job says that it is a draft.
+func Ticket(w io.Writer, s record.Shop, v shop.View, zone *time.Location) error {
+	p := fpdf.New("P", "mm", "A4", "")
+	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
+	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
+	p.SetAutoPageBreak(false, 0)
+	p.SetTitle(fmt.Sprintf("Job %d, %s", v.Job.ID, v.Job.Object.Name), true)
+	p.SetCreator("Fresh Shard", true)
+	p.AddPage()
+	t := ticket{p: p, s: s, v: v, zone: zone}
+	t.head()
+	top := p.GetY() + 3
+	t.draw(v.Reckoning.Table, margin, top, colW, 78)
+	t.answer(top)
+	y := math.Max(top+80, p.GetY()) + 3
+	t.work(y)
+	t.proof(y)
+	t.foot()
+	return p.Output(w)
+}
+
+type ticket struct {
+	p    *fpdf.Fpdf
+	s    record.Shop
+	v    shop.View
+	zone *time.Location
+}
+
+func (t ticket) font(style string, pt float64) { t.p.SetFont("go", style, pt) }
+
+// say writes wrapped text in a column and moves on below it.
+func (t ticket) say(x, w, pt float64, style, s string) {
+	t.font(style, pt)
+	t.p.SetX(x)
+	t.p.MultiCell(w, pt*0.44, s, "", "L", false)
+}
+
+// short cuts a line that is wider than w and shows that it did.
+func (t ticket) short(s string, w float64) string {
+	if t.p.GetStringWidth(s) <= w {
+		return s
+	}
+	r := []rune(s)
+	for len(r) > 1 && t.p.GetStringWidth(string(r)+"…") > w {
+		r = r[:len(r)-1]
+	}
+	return string(r) + "…"
+}
+
+func (t ticket) day(at time.Time) string { return at.In(t.zone).Format("2 January 2006, 15:04") }
+
+func (t ticket) head() {
+	j := t.v.Job
+	t.p.SetXY(margin, 12)
+	t.font("B", 17)
+	title := fmt.Sprintf("Job %d", j.ID)
+	if j.Ticket != nil {
+		title = fmt.Sprintf("Ticket %d · job %d", j.Ticket.Number, j.ID)
+	}
+	t.p.CellFormat(110, 8, t.short(title, 108), "", 0, "L", false, 0, "")
+	t.font("", 10)
+	t.p.CellFormat(pageW-2*margin-110, 8, t.short(strings.TrimSuffix(t.s.Name+", "+t.s.Town, ", "), 70), "", 1, "R", false, 0, "")
+	t.font("B", 11)
+	t.p.SetX(margin)
+	t.p.CellFormat(pageW-2*margin, 6, t.short(j.Object.Name+" · "+j.Customer.Name, pageW-2*margin), "", 1, "L", false, 0, "")
+	if j.Story != "" {
+		t.font("", 9)
+		t.p.SetX(margin)
+		t.p.CellFormat(pageW-2*margin, 5, t.short(j.Story, pageW-2*margin), "", 1, "L", false, 0, "")
+	}
+	if j.Ticket == nil {
+		t.p.SetTextColor(150, 30, 20)
+		t.say(margin, pageW-2*margin, 10, "B", "DRAFT: not signed off. Do not hand over.")
+		t.p.SetTextColor(0, 0, 0)
+	}
+	t.p.SetLineWidth(0.4)
+	t.p.Line(margin, t.p.GetY()+1, pageW-margin, t.p.GetY()+1)
+}
+
+// answer is the size, the material and the reasons, to the right of the drawing.
+func (t ticket) answer(top float64) {
+	r := t.v.Reckoning
+	t.p.SetY(top)
+	if r.Fit.Ready {
+		mm := fmt.Sprintf("%s × %s mm", length.Metric(r.Fit.Order.W), length.Metric(r.Fit.Order.H))
+		t.say(rightX, colW, 17, "B", mm)
+		in := length.Show(r.Fit.Order.W, length.MM).Other + " × " + length.Show(r.Fit.Order.H, length.MM).Other
+		t.say(rightX, colW, 9, "", in)
+	} else {
+		t.say(rightX, colW, 12, "B", "No size yet")
+	}
+	t.p.Ln(1)
+	material := r.Material.Name
+	if t.v.Job.Choice == nil {
+		material += " (assumed, not settled)"
+	}
+	t.say(rightX, colW, 10.5, "B", working.Num(r.Thickness, 1)+" mm "+material)
+	t.say(rightX, colW, 8.5, "", fmt.Sprintf("Cut to ±%s mm (%s).", working.Num(r.Fit.Band.Half, 1), r.Fit.Band.Name))
+	if c := t.v.Job.Choice; c != nil && c.Reason != "" {
+		t.say(rightX, colW, 8.5, "", "Why: "+c.Reason+".")
+	}
+	t.p.Ln(1)
+	for _, f := range r.Figures {
+		if strings.HasPrefix(f.Key, "order_") || strings.HasPrefix(f.Key, "nominal_") || t.p.GetY() > top+76 {
+			continue
+		}
+		mark := ""
+		if f.Verdict == working.Stop || f.Verdict == working.Warn {
+			mark = "! "
+		}
+		t.say(rightX, colW, 8, "", fmt.Sprintf("%s%s  %s", mark, f.Text, f.Sentence))
+	}
+}
+
+// work is the list of steps.
+func (t ticket) work(y float64) {
+	done := map[string]record.Tick{}
+	for _, k := range t.v.Job.Ticks {
+		done[k.Step] = k
+	}
+	t.p.SetY(y)
+	t.say(margin, colW, 9.5, "B", "Steps")
+	for _, s := range t.v.Reckoning.Plan.Steps {
+		mark, who := "open", ""
+		if k, ok := done[s.Key]; ok {
+			mark, who = "done", k.By
+			if k.Outcome == "left-out" {
+				mark, who = "left out", k.By+": "+k.Reason
+			}
+		}
+		line := fmt.Sprintf("%d  %s", s.Number, s.Title)
+		if s.Hold {
+			line += " (hold)"
+		}
+		t.font("", 8)
+		t.p.SetX(margin)
+		t.p.CellFormat(colW*0.66, 4.1, t.short(line, colW*0.65), "", 0, "L", false, 0, "")
+		t.p.CellFormat(colW*0.34, 4.1, t.short(strings.TrimSpace(mark+" "+who), colW*0.33), "", 1, "L", false, 0, "")
+	}
+}
+
+// proof is the checks and the readings.
+func (t ticket) proof(y float64) {
+	t.p.SetY(y)
+	t.say(rightX, colW, 9.5, "B", "Checks")
+	for _, c := range t.v.Checks {
+		said := map[prove.Outcome]string{prove.Open: "open", prove.Pass: "pass", prove.Fail: "FAIL", prove.Skip: "not applicable"}[c.Outcome]
+		if c.Value != nil {
+			said += fmt.Sprintf(" %s %s", working.Num(*c.Value, 2), c.Unit)
+		}
+		if c.Finding != "" {
+			said += ": " + c.Finding
+		}
+		t.say(rightX, colW, 8, "", c.Text+" — "+said)
+	}
+	t.p.Ln(1)
+	t.say(rightX, colW, 9.5, "B", "Readings")
+	lines := make([]string, 0, len(t.v.Job.Readings))
+	for _, r := range t.v.Job.Readings {
+		i, err := r.Place.Info()
+		if err != nil {
+			continue
+		}
+		lines = append(lines, fmt.Sprintf("%s %s (%s, %s)", i.Name, length.Metric(r.Reading.Value), r.Instrument, r.By))
+	}
+	t.say(rightX, colW, 7.5, "", strings.Join(lines, " · "))
+}
+
+// foot is what the customer has to know, and the signature.
+func (t ticket) foot() {
+	y := footY
+	plan := t.v.Reckoning.Plan
+	lines := make([]string, 0, len(plan.Customer)+1)
+	for _, c := range plan.Customer {
+		lines = append(lines, c.Title+": "+c.Text)
+	}
+	for _, c := range plan.Cautions {
+		if c.ID == "co" || c.ID == "safety-code" {
+			lines = append(lines, c.Title+": "+c.Text)
+		}
+	}
+	lines = append(lines, "Local codes, the maker's instructions and people licensed for the work come first.")
+	t.font("", 7.5)
+	need := 0.0
+	for _, l := range lines {
+		need += float64(len(t.p.SplitText(l, pageW-2*margin))) * 3.3
+	}
+	y = math.Max(t.p.GetY()+2, y-need)
+	t.p.SetLineWidth(0.2)
+	t.p.Line(margin, y-1, pageW-margin, y-1)
+	t.p.SetY(y)
+	t.say(margin, pageW-2*margin, 9.5, "B", "For the customer")
+	for _, l := range lines {
+		t.say(margin, pageW-2*margin, 7.5, "", l)
+	}
+	sign := pageH - 22
+	t.p.Line(margin, sign, margin+70, sign)
+	t.p.Line(rightX, sign, rightX+70, sign)
+	t.p.SetY(sign + 1)
+	left := "For the shop"
+	if k := t.v.Job.Ticket; k != nil {
+		left = fmt.Sprintf("%s, %s", k.By, t.day(k.At))
+		if k.Override != "" {
+			left += ". Signed over what was open: " + k.Override
+		}
+	}
+	t.say(margin, colW, 8.5, "", left)
+	t.p.SetY(sign + 1)
+	t.say(rightX, colW, 8.5, "", "Received by the customer, date")
+}
+
+// draw puts a drawing into a box on the page, to scale.
+func (t ticket) draw(d drawing.Drawing, x, y, w, h float64) {
+	k := math.Min(w/d.Box.Width(), h/d.Box.Height())
+	ox, oy := x+(w-k*d.Box.Width())/2, y+(h-k*d.Box.Height())/2
+	at := func(p outline.Point) (float64, float64) {
+		return ox + (p.X-d.Box.Min.X)*k, oy + (d.Box.Max.Y-p.Y)*k
+	}
+	for _, l := range layers {
+		pen := pens[l]
+		t.p.SetDrawColor(pen.r, pen.g, pen.b)
+		t.p.SetTextColor(pen.r, pen.g, pen.b)
+		t.p.SetLineWidth(pen.width)
+		t.p.SetDashPattern(pen.dash, 0)
+		style := "D"
+		if pen.fill != nil {
+			t.p.SetFillColor(pen.fill[0], pen.fill[1], pen.fill[2])
+			style = "DF"
+		}
+		for _, i := range d.Items {
+			if i.Layer == l && wanted(i) {
+				t.item(i, at, k, style)
+			}
+		}
+	}
+	t.p.SetDashPattern(nil, 0)
+	t.p.SetDrawColor(0, 0, 0)
+	t.p.SetTextColor(0, 0, 0)
+	t.font("", 7.5)
+	t.p.SetXY(x, y+h-1)
+	t.p.CellFormat(w, 4, t.short(d.Seen+"; dimensions in "+string(t.v.Unit), w), "", 1, "C", false, 0, "")
+}
+
+func (t ticket) item(i drawing.Item, at func(outline.Point) (float64, float64), k float64, style string) {
+	switch i.Kind {
+	case drawing.Polyline:
+		pts := make([]fpdf.PointType, len(i.Points))
+		for n, p := range i.Points {
+			pts[n].X, pts[n].Y = at(p)
+		}
+		t.p.Polygon(pts, style)
+	case drawing.Circle:
+		x, y := at(i.Points[0])
+		t.p.Circle(x, y, i.Radius*k, style)
+	case drawing.Arc:
+		x, y := at(i.Points[0])
+		t.p.Arc(x, y, i.Radius*k, i.Radius*k, 0, i.Start, i.End, "D")
+	case drawing.Line, drawing.Dim:
+		x1, y1 := at(i.Points[0])
+		x2, y2 := at(i.Points[1])
+		t.p.Line(x1, y1, x2, y2)
+		if i.Kind == drawing.Line || i.Text == "" {
+			return
+		}
+		for _, e := range ticks(i, 1/k) {
+			a, b := at(e[0])
+			c, d := at(e[1])
+			t.p.Line(a, b, c, d)
+		}
+		p, angle := dimText(i, 0.8/k)
+		x, y := at(p)
+		t.font("B", 7.5)
+		t.p.TransformBegin()
+		t.p.TransformRotate(angle, x, y)
+		t.p.Text(x-t.p.GetStringWidth(i.Text)/2, y, i.Text)
+		t.p.TransformEnd()
+	case drawing.Text:
+		x, y := at(i.Points[0])
+		t.font("B", 8)
+		switch i.Anchor {
+		case "middle":
+			x -= t.p.GetStringWidth(i.Text) / 2
+		case "end":
+			x -= t.p.GetStringWidth(i.Text)
+		}
+		t.p.Text(x, y, i.Text)
+	}
+}

@@ -1,0 +1,127 @@
+package shop
+
+import (
+	"encoding/json"
+	"reflect"
+	"testing"
+
+	"freshshard/core/fault"
+	"freshshard/core/length"
+	"freshshard/core/prove"
+	"freshshard/internal/record"
+)
+
+// content drops what belongs to one shop's database, so that two copies of a
+// job can be held against each other.
+func content(c Carried) record.Job {
+	j := c.Job
+	j.ID, j.Version, j.Pulse = 0, 0, 0
+	j.Customer.ID, j.Customer.Version, j.Object.ID, j.Object.Version, j.Pane.ID, j.Pane.Version = 0, 0, 0, 0, 0, 0
+	for i := range j.Readings {
+		j.Readings[i].ByID, j.Readings[i].Version = 0, 0
+	}
+	if j.Ticket != nil {
+		j.Ticket.Number = 0
+	}
+	return j
+}
+
+func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
+	t.Helper()
+	id := takeIn(t, s, tor)
+	for p, text := range sized {
+		read(t, s, tor, id, p, text)
+	}
+	read(t, s, mira, id, "width_middle", "269 light")
+	if err := s.Choose(ctx, mira, id, Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Tick(ctx, tor, id, "cold", Done{Outcome: "left-out", Reason: "came without its stove"}); err != nil {
+		t.Fatal(err)
+	}
+	n := 0.7
+	if err := s.Answer(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass, Value: &n}}); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: "demonstration"}); err != nil {
+		t.Fatal(err)
+	}
+	return id
+}
+
+// Out, in at another shop, and out again: nothing is lost.
+func TestCarryWithoutLoss(t *testing.T) {
+	a, mira, tor := open(t)
+	first, err := a.Carry(ctx, finished(t, a, mira, tor))
+	if err != nil {
+		t.Fatal(err)
+	}
+	paper, err := json.Marshal(first)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var read Carried
+	if err := json.Unmarshal(paper, &read); err != nil {
+		t.Fatal(err)
+	}
+	b, other, _ := open(t)
+	// At the other shop nobody is called Tor, so he comes along as a stranger.
+	if _, err := b.Store.DB.Exec("UPDATE account SET name = 'Somebody' WHERE login = 'tor'"); err != nil {
+		t.Fatal(err)
+	}
+	id, err := b.Bring(ctx, other, "k", read)
+	if err != nil {
+		t.Fatal(err)
+	}
+	second, err := b.Carry(ctx, id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if x, y := content(first), content(second); !reflect.DeepEqual(x, y) {
+		p, _ := json.MarshalIndent(x, "", " ")
+		q, _ := json.MarshalIndent(y, "", " ")
+		t.Errorf("out:\n%s\nback:\n%s", p, q)
+	}
+	if !reflect.DeepEqual(first.Reckoning, second.Reckoning) {
+		t.Error("what the ticket fixed has changed on the way")
+	}
+	again, err := b.Bring(ctx, other, "k", read)
+	if err != nil || again != id {
+		t.Errorf("a retry brought it in twice: %d, %v", again, err)
+	}
+	if _, err := b.SignIn(ctx, "carried", ""); err == nil {
+		t.Error("a stranger may sign in")
+	}
+}
+
+func TestBringRefuses(t *testing.T) {
+	s, mira, tor := open(t)
+	id := finished(t, s, mira, tor)
+	for _, c := range []struct {
+		field  string
+		change func(*Carried)
+	}{
+		{"format", func(c *Carried) { c.Format = "letter" }},
+		{"version", func(c *Carried) { c.Version = 99 }},
+		{"job.customer.name", func(c *Carried) { c.Job.Customer.Name = "" }},
+		{"job.readings[0].place", func(c *Carried) { c.Job.Readings[0].Place = "girth" }},
+		{"job.readings[0].reading", func(c *Carried) { c.Job.Readings[0].Reading = length.Reading{Value: 40000} }},
+		{"job.readings[1]", func(c *Carried) { c.Job.Readings[1] = c.Job.Readings[0] }},
+		{"family", func(c *Carried) { c.Job.Pane.Family, c.Job.Readings = "magnets", nil }},
+		{"job.ticks[0]", func(c *Carried) { c.Job.Ticks[0].Step = "dance" }},
+		{"job.answers[0]", func(c *Carried) { c.Job.Answers[0].Check = "luck" }},
+		{"job.ticket", func(c *Carried) { c.Job.Ticket = nil }},
+		{"by", func(c *Carried) { c.Job.Ticks[0].By = "" }},
+		{"job.choice", func(c *Carried) { c.Job.Choice.Thickness = -1 }},
+	} {
+		doc, err := s.Carry(ctx, id)
+		if err != nil {
+			t.Fatal(err)
+		}
+		c.change(&doc)
+		_, err = s.Bring(ctx, mira, "", doc)
+		if f := fault.Of(err); f == nil || f.Field != c.field {
+			t.Errorf("want a fault at %s, got %v", c.field, err)
+		}
+	}
+}

@@ -1,0 +1,70 @@
+package web
+
+import (
+	"bytes"
+	"errors"
+	"fmt"
+	"io"
+	"net/http"
+	"strconv"
+
+	"github.com/gin-gonic/gin"
+
+	"freshshard/core/drawing"
+	"freshshard/internal/exchange"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// fileRoutes hand out files to keep or to print. They are plain routes: what
+// they give is no JSON.
+func (v *Server) fileRoutes(g *gin.Engine) {
+	files := g.Group("/api/jobs/:id", v.person)
+	files.GET("/ticket.pdf", v.file("ticket", "pdf", "application/pdf", func(w io.Writer, s record.Shop, j shop.View) error {
+		return exchange.Ticket(w, s, j, v.options.Zone)
+	}))
+	draw := func(write func(io.Writer, drawing.Drawing) error, pick func(shop.View) drawing.Drawing) func(io.Writer, record.Shop, shop.View) error {
+		return func(w io.Writer, _ record.Shop, j shop.View) error { return write(w, pick(j)) }
+	}
+	table := func(j shop.View) drawing.Drawing { return j.Reckoning.Table }
+	section := func(j shop.View) drawing.Drawing { return j.Reckoning.Section }
+	files.GET("/drawing.svg", v.file("drawing", "svg", "image/svg+xml", draw(exchange.SVG, table)))
+	files.GET("/drawing.dxf", v.file("drawing", "dxf", "image/vnd.dxf", draw(exchange.DXF, table)))
+	files.GET("/section.svg", v.file("section", "svg", "image/svg+xml", draw(exchange.SVG, section)))
+	files.GET("/section.dxf", v.file("section", "dxf", "image/vnd.dxf", draw(exchange.DXF, section)))
+}
+
+func (v *Server) file(name, ending, kind string, make func(io.Writer, record.Shop, shop.View) error) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		ctx := c.Request.Context()
+		fail := func(err error) {
+			var p *Problem
+			if errors.As(said(ctx, err), &p) {
+				write(c.Writer, p)
+			}
+		}
+		id, err := strconv.ParseInt(c.Param("id"), 10, 64)
+		if err != nil || id < 1 {
+			fail(&record.NotFound{What: "this job"})
+			return
+		}
+		job, err := v.shop.Job(ctx, id)
+		if err != nil {
+			fail(err)
+			return
+		}
+		s, err := v.shop.Store.Shop(ctx)
+		if err != nil {
+			fail(err)
+			return
+		}
+		// Into a buffer first: a failure half way must not send half a file.
+		b := &bytes.Buffer{}
+		if err := make(b, s, job); err != nil {
+			fail(err)
+			return
+		}
+		c.Header("Content-Disposition", fmt.Sprintf(`attachment; filename="job-%d-%s.%s"`, id, name, ending))
+		c.Data(http.StatusOK, kind, b.Bytes())
+	}
+}

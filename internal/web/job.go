@@ -1,0 +1,141 @@
+package web
+
+import (
+	"context"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+func unitOf(s string) length.Unit { return length.Unit(s) }
+
+// jobID is the job of a call.
+type jobID struct {
+	ID int64 `path:"id" minimum:"1"`
+}
+
+// Made is the id of what a call made.
+type Made struct {
+	ID int64 `json:"id"`
+}
+
+// Pulse counts the changes to a job.
+type Pulse struct {
+	Pulse int64 `json:"pulse"`
+}
+
+// JobChange is what can be changed of a job's promise.
+type JobChange struct {
+	Story      string     `json:"story" maxLength:"1000"`
+	Place      string     `json:"place" enum:"bench,site"`
+	PromisedAt *time.Time `json:"promised_at,omitempty"`
+	WaitsFor   string     `json:"waits_for" maxLength:"200"`
+	WaitsUntil *time.Time `json:"waits_until,omitempty"`
+	Version    int        `json:"version"`
+}
+
+// show answers a write with the job as it is now.
+func (v *Server) show(ctx context.Context, id int64, err error) (*out[shop.View], error) {
+	if err != nil {
+		return nil, said(ctx, err)
+	}
+	job, err := v.shop.Job(ctx, id)
+	return &out[shop.View]{job}, said(ctx, err)
+}
+
+func (v *Server) jobRoutes(api huma.API) {
+	huma.Register(api, op("today", http.MethodGet, "/api/today", "What to do now"), func(ctx context.Context, _ *struct{}) (*out[shop.Today], error) {
+		t, err := v.shop.Today(ctx)
+		return &out[shop.Today]{t}, said(ctx, err)
+	})
+	huma.Register(api, op("customers", http.MethodGet, "/api/customers", "Customers like some words"), func(ctx context.Context, in *struct {
+		Words string `query:"words" maxLength:"120"`
+	}) (*out[[]record.Customer], error) {
+		list, err := v.shop.Customers(ctx, in.Words)
+		return &out[[]record.Customer]{list}, said(ctx, err)
+	})
+	huma.Register(api, op("jobs", http.MethodGet, "/api/jobs", "Jobs like some words, newest first"), func(ctx context.Context, in *struct {
+		Words  string `query:"words" maxLength:"120"`
+		State  string `query:"state" enum:"open,signed," doc:"Empty for all"`
+		Before int64  `query:"before" doc:"Go on below this id"`
+		Most   int    `query:"most" minimum:"1" maximum:"100" default:"40"`
+	}) (*out[[]record.Row], error) {
+		list, err := v.shop.Find(ctx, in.Words, in.State, in.Before, in.Most)
+		return &out[[]record.Row]{list}, said(ctx, err)
+	})
+	huma.Register(api, op("takeIn", http.MethodPost, "/api/jobs", "Take a broken pane in"), func(ctx context.Context, in *keyed[shop.TakeIn]) (*out[Made], error) {
+		id, err := v.shop.TakeIn(ctx, who(ctx), in.Key, in.Body)
+		return &out[Made]{Made{id}}, said(ctx, err)
+	})
+	carry := op("bring", http.MethodPost, "/api/jobs/carried", "Take a carried job in")
+	carry.MaxBodyBytes = 4 << 20
+	huma.Register(api, carry, func(ctx context.Context, in *keyed[shop.Carried]) (*out[Made], error) {
+		id, err := v.shop.Bring(ctx, who(ctx), in.Key, in.Body)
+		return &out[Made]{Made{id}}, said(ctx, err)
+	})
+	huma.Register(api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"), func(ctx context.Context, in *jobID) (*out[shop.View], error) {
+		return v.show(ctx, in.ID, nil)
+	})
+	huma.Register(api, op("pulse", http.MethodGet, "/api/jobs/{id}/pulse", "Whether a job has changed"), func(ctx context.Context, in *jobID) (*out[Pulse], error) {
+		n, err := v.shop.Pulse(ctx, in.ID)
+		return &out[Pulse]{Pulse{n}}, said(ctx, err)
+	})
+	huma.Register(api, op("history", http.MethodGet, "/api/jobs/{id}/history", "What happened to a job"), func(ctx context.Context, in *jobID) (*out[[]record.Event], error) {
+		list, err := v.shop.History(ctx, in.ID)
+		return &out[[]record.Event]{list}, said(ctx, err)
+	})
+	huma.Register(api, op("carry", http.MethodGet, "/api/jobs/{id}/carried", "A job as a document"), func(ctx context.Context, in *jobID) (*out[shop.Carried], error) {
+		c, err := v.shop.Carry(ctx, in.ID)
+		return &out[shop.Carried]{c}, said(ctx, err)
+	})
+	huma.Register(api, op("setJob", http.MethodPut, "/api/jobs/{id}", "Change promise, place, story and wait"), func(ctx context.Context, in *struct {
+		jobID
+		Body JobChange
+	}) (*out[shop.View], error) {
+		b := in.Body
+		return v.show(ctx, in.ID, v.shop.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt, WaitsFor: b.WaitsFor, WaitsUntil: b.WaitsUntil, Version: b.Version}))
+	})
+	huma.Register(api, op("setObject", http.MethodPut, "/api/jobs/{id}/object", "Change what the object is and sees"), func(ctx context.Context, in *struct {
+		jobID
+		Body record.Object
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.ID, v.shop.SetObject(ctx, who(ctx), in.ID, in.Body))
+	})
+	huma.Register(api, op("setPane", http.MethodPut, "/api/jobs/{id}/pane", "Change how the pane is held"), func(ctx context.Context, in *struct {
+		jobID
+		Body record.Pane
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.ID, v.shop.SetPane(ctx, who(ctx), in.ID, in.Body))
+	})
+}
+
+// Understood is a length as it was taken.
+type Understood struct {
+	Reading length.Reading `json:"reading"`
+	Said    string         `json:"said" doc:"How it was understood, in words"`
+}
+
+// Typed is a length as it stands in the field.
+type Typed struct {
+	Text       string            `json:"text" maxLength:"200"`
+	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,traced line"`
+	Place      fit.Place         `json:"place,omitempty"`
+}
+
+func (v *Server) understand(ctx context.Context, in *struct{ Body Typed }) (*out[Understood], error) {
+	s, err := v.shop.Store.Shop(ctx)
+	if err != nil {
+		return nil, said(ctx, err)
+	}
+	r, err := shop.Understand(in.Body.Text, s.Unit, in.Body.Instrument, in.Body.Place)
+	if err != nil {
+		return nil, said(ctx, err)
+	}
+	return &out[Understood]{Understood{r, r.Understood()}}, nil
+}

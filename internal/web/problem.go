@@ -1,0 +1,123 @@
+package web
+
+import (
+	"context"
+	"errors"
+	"log/slog"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"freshshard/core/fault"
+	"freshshard/core/prove"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// Problem is every error that the API gives, as application/problem+json
+// (RFC 9457). Errors point at the fields.
+type Problem struct {
+	Type       string            `json:"type,omitempty" doc:"A word for the kind of problem"`
+	Title      string            `json:"title"`
+	Status     int               `json:"status"`
+	Detail     string            `json:"detail"`
+	Errors     []FieldError      `json:"errors,omitempty"`
+	Hindrances []prove.Hindrance `json:"hindrances,omitempty" doc:"What keeps a job from being signed off"`
+	RetryAfter int               `json:"retry_after,omitempty" doc:"Seconds"`
+}
+
+// FieldError says what is wrong with one field and what would be right.
+type FieldError struct {
+	Field string `json:"field"`
+	Why   string `json:"why"`
+	Cure  string `json:"cure,omitempty"`
+	At    *int   `json:"at,omitempty" doc:"The character that is wrong, from 0"`
+}
+
+func (p *Problem) Error() string { return p.Detail }
+
+// GetStatus is what huma sends.
+func (p *Problem) GetStatus() int { return p.Status }
+
+// ContentType is what huma sends it as.
+func (p *Problem) ContentType(string) string { return "application/problem+json" }
+
+// init makes the contract's own errors (a missing field, a number that is no
+// number) the same type as ours.
+func init() {
+	huma.NewError = func(status int, msg string, errs ...error) huma.StatusError {
+		p := &Problem{Status: status, Title: http.StatusText(status), Detail: msg}
+		for _, err := range errs {
+			var d *huma.ErrorDetail
+			if errors.As(err, &d) {
+				field := strings.TrimPrefix(strings.TrimPrefix(strings.TrimPrefix(d.Location, "body."), "path."), "query.")
+				p.Errors = append(p.Errors, FieldError{Field: field, Why: d.Message})
+			} else if err != nil && status < 500 {
+				p.Errors = append(p.Errors, FieldError{Why: err.Error()})
+			}
+		}
+		if len(p.Errors) > 0 && msg == "validation failed" {
+			p.Detail = p.Errors[0].Field + ": " + p.Errors[0].Why
+		}
+		return p
+	}
+}
+
+func problem(status int, kind, detail string, fields ...FieldError) *Problem {
+	return &Problem{Type: kind, Title: http.StatusText(status), Status: status, Detail: detail, Errors: fields}
+}
+
+// said turns an error of the rules into a problem. What it does not know is
+// logged and told as a fault of the program, without its text.
+func said(ctx context.Context, err error) error {
+	var (
+		at       *shop.At
+		missing  *record.NotFound
+		conflict *record.Conflict
+		denied   *record.Denied
+		slow     *record.Slow
+		reused   *record.Reused
+		open     *shop.Open
+	)
+	switch {
+	case err == nil:
+		return nil
+	case errors.As(err, &at):
+		return problem(http.StatusUnprocessableEntity, "field", at.Err.Why+"; "+at.Err.Cure, FieldError{at.Field, at.Err.Why, at.Err.Cure, &at.Position})
+	case errors.As(err, &missing):
+		return problem(http.StatusNotFound, "not-found", upper(missing.Error())+".")
+	case errors.As(err, &conflict):
+		p := problem(http.StatusConflict, "conflict", conflict.Says)
+		if conflict.Field != "" {
+			p.Errors = []FieldError{{Field: conflict.Field, Why: conflict.Says}}
+		}
+		return p
+	case errors.As(err, &denied):
+		return problem(http.StatusForbidden, "denied", denied.Why)
+	case errors.As(err, &slow):
+		p := problem(http.StatusTooManyRequests, "slow", upper(slow.Error())+".")
+		p.RetryAfter = slow.Seconds
+		return p
+	case errors.As(err, &reused):
+		return problem(http.StatusUnprocessableEntity, "reused-key", upper(reused.Error())+".")
+	case errors.As(err, &open):
+		p := problem(http.StatusConflict, "open", open.Error())
+		p.Hindrances = open.Hindrances
+		return p
+	case errors.Is(err, context.Canceled):
+		return problem(499, "gone", "The caller went away.")
+	}
+	if f := fault.Of(err); f != nil {
+		return problem(http.StatusUnprocessableEntity, "field", f.Why+"; "+f.Cure, FieldError{f.Field, f.Why, f.Cure, nil})
+	}
+	slog.ErrorContext(ctx, "a call failed", "error", err)
+	return problem(http.StatusServiceUnavailable, "failed", "The shop's records cannot be reached just now. Nothing was lost; try again in a moment.")
+}
+
+func upper(s string) string {
+	if s == "" {
+		return s
+	}
+	return strings.ToUpper(s[:1]) + s[1:]
+}
