@@ -44,6 +44,7 @@ func (f Facts) All(words []string) bool {
 // For lists the cautions that apply, in the catalogue's order: to the people
 // who do the work, and to the customer afterwards.
 func For(f Facts) (work, customer []Caution) {
+	work, customer = []Caution{}, []Caution{}
 	for _, c := range all {
 		switch {
 		case !f.All(c.When):

@@ -49,7 +49,7 @@ func Solve(p Problem) (Result, error) {
 	}
 	band, _ := p.Cutter.Band(p.Thickness)
 	places := Walk(p.Sizing)
-	r := Result{Band: band, Asked: len(places), Missing: p.missing(places), Odd: p.odd()}
+	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(places), Missing: p.missing(places), Odd: p.odd()}
 	for _, i := range places {
 		if _, ok := p.Readings[i.Place]; ok {
 			r.Read++

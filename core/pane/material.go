@@ -4,8 +4,6 @@ package pane
 
 import (
 	_ "embed"
-	"encoding/json"
-	"fmt"
 
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
@@ -50,27 +48,9 @@ type Life struct {
 
 // Score is a judgement from 0 to 10 with its reason. Common practice, no source.
 type Score struct {
-	Points float64
-	Reason string
+	Points float64 `json:"points"`
+	Reason string  `json:"reason"`
 }
-
-// UnmarshalJSON reads [points, "reason"].
-func (s *Score) UnmarshalJSON(b []byte) error {
-	var pair [2]any
-	if err := json.Unmarshal(b, &pair); err != nil {
-		return err
-	}
-	p, ok1 := pair[0].(float64)
-	r, ok2 := pair[1].(string)
-	if !ok1 || !ok2 {
-		return fmt.Errorf("a score is [points, reason], not %s", b)
-	}
-	s.Points, s.Reason = p, r
-	return nil
-}
-
-// MarshalJSON writes what UnmarshalJSON reads.
-func (s Score) MarshalJSON() ([]byte, error) { return json.Marshal([2]any{s.Points, s.Reason}) }
 
 var all = catalogue.Must[[]Material](file, "materials.json")
 

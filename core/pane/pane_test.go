@@ -1,7 +1,6 @@
 package pane
 
 import (
-	"encoding/json"
 	"math"
 	"math/rand/v2"
 	"strings"
@@ -184,19 +183,5 @@ func TestHotterNeverOpens(t *testing.T) {
 		if len(hotter.Open) > len(cooler.Open) {
 			t.Fatalf("%+v opens %v, cooler %v", n.Exposure, open(hotter), open(cooler))
 		}
-	}
-}
-
-func TestScoreRoundTrip(t *testing.T) {
-	b, err := json.Marshal(Score{7, "strong"})
-	if err != nil {
-		t.Fatal(err)
-	}
-	var s Score
-	if err := json.Unmarshal(b, &s); err != nil || s.Points != 7 || s.Reason != "strong" {
-		t.Errorf("%s came back as %+v, %v", b, s, err)
-	}
-	if err := json.Unmarshal([]byte(`["x", 1]`), &s); err == nil {
-		t.Error("a score the wrong way round was taken")
 	}
 }

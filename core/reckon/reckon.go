@@ -90,7 +90,7 @@ func Pane(k Known) (Reckoning, error) {
 		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[fit.Place(r.Fault.Field)].Value == 0 {
 			return r, err
 		}
-		r.Fit.Figures, r.Fit.Ready = nil, false
+		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
 	}
 	if r.Choice, err = pane.Choose(r.need(k)); err != nil {
 		return r, err

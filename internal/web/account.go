@@ -13,8 +13,8 @@ import (
 // out wraps an answer.
 type out[T any] struct{ Body T }
 
-// keyed is a creating call: a retry with the same key makes nothing new.
-type keyed[T any] struct {
+// Keyed is a creating call: a retry with the same key makes nothing new.
+type Keyed[T any] struct {
 	Key  string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80" doc:"Made by the caller; the same for a retry"`
 	Body T
 }
@@ -73,7 +73,7 @@ func (v *Server) accountRoutes(api huma.API) {
 		list, err := v.shop.Store.Accounts(ctx)
 		return &out[[]record.Account]{list}, said(ctx, err)
 	})
-	huma.Register(api, op("addPerson", http.MethodPost, "/api/people", "Add a person"), func(ctx context.Context, in *keyed[shop.Person]) (*out[record.Account], error) {
+	huma.Register(api, op("addPerson", http.MethodPost, "/api/people", "Add a person"), func(ctx context.Context, in *Keyed[shop.Person]) (*out[record.Account], error) {
 		a, err := v.shop.AddPerson(ctx, who(ctx), in.Key, in.Body)
 		return &out[record.Account]{a}, said(ctx, err)
 	})

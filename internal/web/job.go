@@ -15,8 +15,8 @@ import (
 
 func unitOf(s string) length.Unit { return length.Unit(s) }
 
-// jobID is the job of a call.
-type jobID struct {
+// JobID is the job of a call.
+type JobID struct {
 	ID int64 `path:"id" minimum:"1"`
 }
 
@@ -69,46 +69,46 @@ func (v *Server) jobRoutes(api huma.API) {
 		list, err := v.shop.Find(ctx, in.Words, in.State, in.Before, in.Most)
 		return &out[[]record.Row]{list}, said(ctx, err)
 	})
-	huma.Register(api, op("takeIn", http.MethodPost, "/api/jobs", "Take a broken pane in"), func(ctx context.Context, in *keyed[shop.TakeIn]) (*out[Made], error) {
+	huma.Register(api, op("takeIn", http.MethodPost, "/api/jobs", "Take a broken pane in"), func(ctx context.Context, in *Keyed[shop.TakeIn]) (*out[Made], error) {
 		id, err := v.shop.TakeIn(ctx, who(ctx), in.Key, in.Body)
 		return &out[Made]{Made{id}}, said(ctx, err)
 	})
 	carry := op("bring", http.MethodPost, "/api/jobs/carried", "Take a carried job in")
 	carry.MaxBodyBytes = 4 << 20
-	huma.Register(api, carry, func(ctx context.Context, in *keyed[shop.Carried]) (*out[Made], error) {
+	huma.Register(api, carry, func(ctx context.Context, in *Keyed[shop.Carried]) (*out[Made], error) {
 		id, err := v.shop.Bring(ctx, who(ctx), in.Key, in.Body)
 		return &out[Made]{Made{id}}, said(ctx, err)
 	})
-	huma.Register(api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"), func(ctx context.Context, in *jobID) (*out[shop.View], error) {
+	huma.Register(api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"), func(ctx context.Context, in *JobID) (*out[shop.View], error) {
 		return v.show(ctx, in.ID, nil)
 	})
-	huma.Register(api, op("pulse", http.MethodGet, "/api/jobs/{id}/pulse", "Whether a job has changed"), func(ctx context.Context, in *jobID) (*out[Pulse], error) {
+	huma.Register(api, op("pulse", http.MethodGet, "/api/jobs/{id}/pulse", "Whether a job has changed"), func(ctx context.Context, in *JobID) (*out[Pulse], error) {
 		n, err := v.shop.Pulse(ctx, in.ID)
 		return &out[Pulse]{Pulse{n}}, said(ctx, err)
 	})
-	huma.Register(api, op("history", http.MethodGet, "/api/jobs/{id}/history", "What happened to a job"), func(ctx context.Context, in *jobID) (*out[[]record.Event], error) {
+	huma.Register(api, op("history", http.MethodGet, "/api/jobs/{id}/history", "What happened to a job"), func(ctx context.Context, in *JobID) (*out[[]record.Event], error) {
 		list, err := v.shop.History(ctx, in.ID)
 		return &out[[]record.Event]{list}, said(ctx, err)
 	})
-	huma.Register(api, op("carry", http.MethodGet, "/api/jobs/{id}/carried", "A job as a document"), func(ctx context.Context, in *jobID) (*out[shop.Carried], error) {
+	huma.Register(api, op("carry", http.MethodGet, "/api/jobs/{id}/carried", "A job as a document"), func(ctx context.Context, in *JobID) (*out[shop.Carried], error) {
 		c, err := v.shop.Carry(ctx, in.ID)
 		return &out[shop.Carried]{c}, said(ctx, err)
 	})
 	huma.Register(api, op("setJob", http.MethodPut, "/api/jobs/{id}", "Change promise, place, story and wait"), func(ctx context.Context, in *struct {
-		jobID
+		JobID
 		Body JobChange
 	}) (*out[shop.View], error) {
 		b := in.Body
 		return v.show(ctx, in.ID, v.shop.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt, WaitsFor: b.WaitsFor, WaitsUntil: b.WaitsUntil, Version: b.Version}))
 	})
 	huma.Register(api, op("setObject", http.MethodPut, "/api/jobs/{id}/object", "Change what the object is and sees"), func(ctx context.Context, in *struct {
-		jobID
+		JobID
 		Body record.Object
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.ID, v.shop.SetObject(ctx, who(ctx), in.ID, in.Body))
 	})
 	huma.Register(api, op("setPane", http.MethodPut, "/api/jobs/{id}/pane", "Change how the pane is held"), func(ctx context.Context, in *struct {
-		jobID
+		JobID
 		Body record.Pane
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.ID, v.shop.SetPane(ctx, who(ctx), in.ID, in.Body))

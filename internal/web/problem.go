@@ -46,6 +46,8 @@ func (p *Problem) ContentType(string) string { return "application/problem+json"
 // init makes the contract's own errors (a missing field, a number that is no
 // number) the same type as ours.
 func init() {
+	// Go's slices here are never nil in an answer.
+	huma.DefaultArrayNullable = false
 	huma.NewError = func(status int, msg string, errs ...error) huma.StatusError {
 		p := &Problem{Status: status, Title: http.StatusText(status), Detail: msg}
 		for _, err := range errs {

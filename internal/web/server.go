@@ -6,6 +6,9 @@ import (
 	"encoding/json"
 	"log/slog"
 	"net/http"
+	"path"
+	"reflect"
+	"strings"
 	"time"
 
 	"github.com/alexedwards/scs/mysqlstore"
@@ -83,6 +86,17 @@ func (v *Server) routes(g *gin.Engine) {
 func (v *Server) api(g *gin.Engine) huma.API {
 	c := huma.DefaultConfig("Fresh Shard", "1")
 	c.OpenAPIPath, c.DocsPath, c.SchemasPath = "/api/openapi", "", "/api/schemas"
+	// Two packages may use one noun, so a type is named with its package.
+	c.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", func(t reflect.Type, hint string) string {
+		name := huma.DefaultSchemaNamer(t, hint)
+		for t.Kind() == reflect.Pointer {
+			t = t.Elem()
+		}
+		if pkg := path.Base(t.PkgPath()); t.Name() != "" && strings.HasPrefix(t.PkgPath(), "freshshard/") && !strings.Contains(t.Name(), "[") {
+			return upper(pkg) + name
+		}
+		return name
+	})
 	// No $schema links in answers: a job carried as JSON stays what it was.
 	c.CreateHooks = nil
 	api := humagin.New(g, c)

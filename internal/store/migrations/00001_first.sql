@@ -171,7 +171,7 @@ CREATE TABLE audit (
   account_id BIGINT NULL,
   at DATETIME(3) NOT NULL,
   noun VARCHAR(40) NOT NULL,
-  item VARCHAR(60) NOT NULL,
+  item VARCHAR(200) NOT NULL,
   action VARCHAR(20) NOT NULL,
   said VARCHAR(500) NOT NULL,
   before_value JSON NULL,

@@ -1,0 +1,145 @@
+import { useMemo } from "react";
+import type { View } from "../api/types";
+import { Dimension } from "./Dimension";
+import { eyeFor, type Frame } from "./fit";
+import { Loupe } from "./Loupe";
+import { Shapes } from "./Shapes";
+import { useSize } from "./useSize";
+
+type Props = {
+	view: View;
+	place: string | null;
+	onPick: (place: string) => void;
+};
+
+/** Below this width the loupe stands under the pane instead of beside it, px. */
+const narrow = 620;
+
+/** The pane and its frame to scale on the lit ground, with all that is known. */
+export function LightTable({ view, place, onPick }: Props) {
+	const [ref, size] = useSize<HTMLDivElement>();
+	const { table, section, material, walk } = view.reckoning;
+	const frames = useMemo(() => layOut(size.w, size.h), [size.w, size.h]);
+	const eye = useMemo(() => eyeFor(table, frames.pane), [table, frames.pane]);
+	const shapes = useMemo(
+		() => table.items.filter((i) => i.kind !== "dim"),
+		[table.items],
+	);
+	const dims = table.items.filter((i) => i.kind === "dim");
+	const active = dims.find((d) => d.place === place);
+	const info = walk.find((p) => p.place === place);
+	const corner = eye.at(cornerOf(view));
+	const lens = frames.loupe;
+	return (
+		<div ref={ref} className="lit relative min-h-0 flex-1 overflow-hidden">
+			<svg
+				width={size.w}
+				height={size.h}
+				className="absolute inset-0"
+				// biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields
+				role="group"
+				aria-label={`${view.reckoning.pane} in its frame, ${table.seen}`}
+			>
+				<defs>
+					<pattern
+						id="cut-through"
+						width="9"
+						height="9"
+						patternUnits="userSpaceOnUse"
+						patternTransform="rotate(45)"
+					>
+						<rect width="9" height="9" fill="var(--metal)" />
+						<path d="M0 0v9" stroke="var(--ink-2)" strokeWidth="1.6" />
+					</pattern>
+				</defs>
+				<Shapes items={shapes} eye={eye} edge={material.edge} />
+				{dims
+					.filter((d) => d !== active)
+					.map((d) => (
+						<Dimension
+							key={d.id}
+							item={d}
+							eye={eye}
+							active={false}
+							onPick={onPick}
+						/>
+					))}
+				{active && (
+					<Dimension
+						item={active}
+						eye={eye}
+						active
+						name={info?.name}
+						onPick={onPick}
+					/>
+				)}
+				<circle
+					cx={corner.x}
+					cy={corner.y}
+					r={13}
+					fill="none"
+					stroke="var(--ink)"
+					strokeWidth={1.5}
+				/>
+				<line
+					x1={corner.x + 13}
+					y1={corner.y}
+					x2={lens.x + lens.w * 0.16}
+					y2={lens.y + lens.h * 0.18}
+					stroke="var(--ink)"
+					strokeDasharray="2 4"
+				/>
+				<Loupe section={section} edge={material.edge} frame={lens} />
+			</svg>
+			<p className="pointer-events-none absolute top-3 left-4 max-w-[48%] text-[15px] text-ink-2 sm:left-7">
+				{table.seen}
+			</p>
+			<Key view={view} />
+		</div>
+	);
+}
+
+/** The corner that the loupe looks at: the upper right one of the opening. */
+function cornerOf(view: View) {
+	const opening = view.reckoning.table.items.find((i) => i.id === "opening");
+	return opening?.points[2] ?? { x: 0, y: 0 };
+}
+
+function layOut(w: number, h: number): { pane: Frame; loupe: Frame } {
+	if (w < narrow) {
+		const r = Math.min(w * 0.62, h * 0.42, 240);
+		return {
+			pane: { x: 12, y: 34, w: w - 24, h: Math.max(60, h - r - 50) },
+			loupe: { x: w - r - 8, y: h - r - 8, w: r, h: r },
+		};
+	}
+	const r = Math.min(w * 0.4, h * 0.66, 330);
+	return {
+		pane: { x: 24, y: 40, w: w - r - 24 - 30, h: h - 60 },
+		loupe: { x: w - r - 16, y: h - r - 18, w: r, h: r },
+	};
+}
+
+function Key({ view }: { view: View }) {
+	const { material, pane, assumed, family } = view.reckoning;
+	return (
+		<ul className="pointer-events-none absolute top-3 right-5 hidden text-[15px] text-ink sm:block">
+			<li className="flex items-center gap-3">
+				<span className="w-7 border-t-2 border-wax" /> read here
+			</li>
+			<li className="flex items-center gap-3">
+				<span
+					className="w-7 border-t-4"
+					style={{ borderColor: `var(--edge-${material.edge})` }}
+				/>
+				{pane}
+				{assumed && ", not settled"}
+			</li>
+			{family.fixing === "bracket" && (
+				<li className="flex items-center gap-3">
+					<span className="w-7 text-center font-bold">1 2</span> order to snug
+				</li>
+			)}
+		</ul>
+	);
+}

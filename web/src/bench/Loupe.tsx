@@ -1,0 +1,90 @@
+import { useId } from "react";
+import type { Drawing } from "../api/types";
+import { eyeFor, type Frame } from "./fit";
+import { Shapes } from "./Shapes";
+
+/** The edge in section, enlarged, with clearance and bite as real gaps. */
+export function Loupe({
+	section,
+	edge,
+	frame,
+}: {
+	section: Drawing;
+	edge: string;
+	frame: Frame;
+}) {
+	const clip = useId();
+	const cx = frame.x + frame.w / 2;
+	const cy = frame.y + frame.h / 2;
+	const r = Math.min(frame.w, frame.h) / 2 - 2;
+	const k = r * 1.62;
+	const eye = eyeFor(section, { x: cx - k / 2, y: cy - k / 2, w: k, h: k });
+	const dims = section.items.filter((i) => i.kind === "dim");
+	const shapes = section.items.filter(
+		(i) => i.kind !== "dim" && i.kind !== "text",
+	);
+	return (
+		// biome-ignore lint/a11y/noInteractiveElementToNoninteractiveRole: an SVG group is not interactive
+		<g role="img" aria-label={section.seen}>
+			<clipPath id={clip}>
+				<circle cx={cx} cy={cy} r={r} />
+			</clipPath>
+			<circle cx={cx} cy={cy} r={r} fill="var(--lit)" />
+			<g clipPath={`url(#${clip})`}>
+				<Shapes items={shapes} eye={eye} edge={edge} />
+				<text
+					x={cx}
+					y={cy - r + 30}
+					textAnchor="middle"
+					fontSize={14}
+					fill="var(--ink-2)"
+				>
+					{section.seen}
+				</text>
+			</g>
+			<circle
+				cx={cx}
+				cy={cy}
+				r={r}
+				fill="none"
+				stroke="var(--ink)"
+				strokeWidth={2}
+			/>
+			{dims.map((d) => {
+				const a = d.points[0] && eye.at(d.points[0]);
+				const b = d.points[1] && eye.at(d.points[1]);
+				if (!a || !b) return null;
+				const word = d.place === "bite_cold" ? "bite" : "clearance";
+				return (
+					<g key={d.id} data-dim={d.id}>
+						<title>{d.label}</title>
+						<path
+							d={`M${a.x} ${a.y - 6}v12M${b.x} ${b.y - 6}v12M${a.x} ${a.y}H${b.x}`}
+							stroke="var(--computed)"
+							strokeWidth={2}
+							fill="none"
+						/>
+						<text
+							x={b.x + 9}
+							y={b.y}
+							dy="0.36em"
+							fontFamily="var(--font-figure)"
+							fontSize={18}
+							fontWeight={600}
+							fill="var(--computed)"
+							stroke="var(--lit)"
+							strokeWidth={5}
+							paintOrder="stroke"
+						>
+							{d.text}
+							<tspan fontSize={14} fontWeight={500}>
+								{" "}
+								{word}
+							</tspan>
+						</text>
+					</g>
+				);
+			})}
+		</g>
+	);
+}

@@ -1,0 +1,92 @@
+import { memo } from "react";
+import type { Item } from "../api/types";
+import type { Eye } from "./fit";
+import { lookOf } from "./looks";
+
+type Props = { items: Item[]; eye: Eye; edge: string; named?: boolean };
+
+/** Everything of a drawing but its dimensions: pure, geometry in, SVG out. */
+export const Shapes = memo(function Shapes({
+	items,
+	eye,
+	edge,
+	named = true,
+}: Props) {
+	return items.map((i) => (
+		<Shape key={i.id} item={i} eye={eye} edge={edge} named={named} />
+	));
+});
+
+function Shape({
+	item,
+	eye,
+	edge,
+	named,
+}: {
+	item: Item;
+	eye: Eye;
+	edge: string;
+	named: boolean;
+}) {
+	const look = lookOf(item, edge);
+	const common = {
+		stroke: look.stroke,
+		strokeWidth: look.width,
+		strokeDasharray: look.dash,
+		fill: look.fill ?? "none",
+		vectorEffect: "non-scaling-stroke" as const,
+	};
+	const title = named && item.label ? <title>{item.label}</title> : null;
+	const points = item.points.map(eye.at);
+	const first = points[0];
+	if (!first) return null;
+	switch (item.kind) {
+		case "polyline": {
+			const text = points.map((p) => `${p.x},${p.y}`).join(" ");
+			return item.closed ? (
+				<polygon points={text} strokeLinejoin="round" {...common}>
+					{title}
+				</polygon>
+			) : (
+				<polyline points={text} {...common}>
+					{title}
+				</polyline>
+			);
+		}
+		case "circle":
+			return (
+				<circle
+					cx={first.x}
+					cy={first.y}
+					r={(item.radius ?? 1) * eye.scale}
+					{...common}
+				>
+					{title}
+				</circle>
+			);
+		case "line": {
+			const end = points[1] ?? first;
+			return (
+				<line x1={first.x} y1={first.y} x2={end.x} y2={end.y} {...common} />
+			);
+		}
+		case "text":
+			return (
+				<text
+					x={first.x}
+					y={first.y}
+					textAnchor={item.anchor ?? "start"}
+					fontSize={item.layer === "order" ? 19 : 14}
+					fontWeight={item.layer === "order" ? 700 : 500}
+					fill={item.layer === "note" ? "var(--ink-2)" : "var(--ink)"}
+					stroke="var(--lit)"
+					strokeWidth={item.layer === "order" ? 4 : 0}
+					paintOrder="stroke"
+				>
+					{item.text}
+				</text>
+			);
+		default:
+			return null;
+	}
+}

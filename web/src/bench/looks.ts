@@ -1,0 +1,49 @@
+import type { Item } from "../api/types";
+
+/** How a meaning is drawn. Colour never stands alone: width and dash differ. */
+export type Look = {
+	stroke: string;
+	width: number;
+	fill?: string;
+	dash?: string;
+};
+
+export function lookOf(item: Item, edge: string): Look {
+	switch (item.layer) {
+		case "frame":
+			return { stroke: "var(--ink)", width: 1.5, fill: "var(--metal)" };
+		case "opening":
+			return {
+				stroke: "var(--ink)",
+				width: 1.5,
+				fill: "var(--lit)",
+				dash: item.state === "assumed" ? "7 6" : undefined,
+			};
+		case "sight":
+			return { stroke: "var(--ink-3)", width: 1, dash: "6 4" };
+		case "pane":
+			return {
+				stroke: `var(--edge-${edge})`,
+				width: 3.5,
+				fill: `var(--fill-${edge})`,
+			};
+		case "fixing":
+			return { stroke: "var(--ink)", width: 1.3, fill: "var(--metal)" };
+		case "gasket":
+			return { stroke: "var(--ink-2)", width: 1.4, dash: "2 3" };
+		case "block":
+			return { stroke: "var(--ink)", width: 1, fill: "var(--ink-2)" };
+		case "hatch":
+			return {
+				stroke: "var(--ink)",
+				width: 1.5,
+				fill: "url(#cut-through)",
+			};
+		case "clearance":
+			return { stroke: "var(--computed)", width: 1.5 };
+		case "reading":
+			return { stroke: "var(--wax)", width: 1.6 };
+		default:
+			return { stroke: "var(--ink)", width: 1 };
+	}
+}

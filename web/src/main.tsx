@@ -1,0 +1,38 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { BrowserRouter } from "react-router";
+import { Refused } from "./api/client";
+import { App } from "./app/App";
+import { startTheme } from "./app/theme";
+import "./styles.css";
+
+startTheme();
+
+const client = new QueryClient({
+	defaultOptions: {
+		queries: {
+			staleTime: 1000,
+			// What was refused will be refused again; what was not reached may not.
+			retry: (count, error) =>
+				count < 3 &&
+				!(
+					error instanceof Refused &&
+					error.problem.status >= 400 &&
+					error.problem.status < 500
+				),
+		},
+	},
+});
+
+const root = document.getElementById("root");
+if (!root) throw new Error("the page has no root");
+createRoot(root).render(
+	<StrictMode>
+		<QueryClientProvider client={client}>
+			<BrowserRouter>
+				<App />
+			</BrowserRouter>
+		</QueryClientProvider>
+	</StrictMode>,
+);

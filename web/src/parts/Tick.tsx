@@ -1,0 +1,35 @@
+import { Checkbox } from "radix-ui";
+import { type ReactNode, useId } from "react";
+
+/** A yes or no with its words, all of it the target. */
+export function Tick({
+	checked,
+	onChange,
+	children,
+	disabled,
+}: {
+	checked: boolean;
+	onChange: (v: boolean) => void;
+	children: ReactNode;
+	disabled?: boolean;
+}) {
+	const id = useId();
+	return (
+		<div className="flex min-h-12 items-center gap-3">
+			<Checkbox.Root
+				id={id}
+				checked={checked}
+				disabled={disabled}
+				onCheckedChange={(v) => onChange(v === true)}
+				className="grid size-8 shrink-0 place-items-center border-2 border-ink bg-lit data-[state=checked]:border-now data-[state=checked]:bg-now data-[state=checked]:text-on-now"
+			>
+				<Checkbox.Indicator aria-hidden="true" className="text-xl leading-none">
+					✓
+				</Checkbox.Indicator>
+			</Checkbox.Root>
+			<label htmlFor={id} className="cursor-pointer py-2">
+				{children}
+			</label>
+		</div>
+	);
+}

@@ -1,0 +1,54 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, got, type Refused } from "../../api/client";
+import type { Account, Shop } from "../../api/types";
+import { Button } from "../../parts/Button";
+import { TextField } from "../../parts/Field";
+import { Refusal } from "../../parts/Refusal";
+import { Door } from "./Door";
+
+export function SignIn({ shop }: { shop?: Shop }) {
+	const [login, setLogin] = useState("");
+	const [password, setPassword] = useState("");
+	const client = useQueryClient();
+	const enter = useMutation<Account, Refused>({
+		mutationFn: () =>
+			got(api.POST("/api/session", { body: { login, password } })),
+		onSuccess: () => client.invalidateQueries({ queryKey: ["session"] }),
+	});
+	const wrong = enter.error?.field("password");
+	return (
+		<Door
+			title={shop?.name ?? "Fresh Shard"}
+			lead={shop?.town ? `Glass repair, ${shop.town}` : "Glass repair"}
+		>
+			<form
+				className="flex flex-col gap-5"
+				onSubmit={(e) => {
+					e.preventDefault();
+					enter.mutate();
+				}}
+			>
+				<TextField
+					label="Your sign-in name"
+					value={login}
+					onChange={setLogin}
+					autoComplete="username"
+					autoFocus
+				/>
+				<TextField
+					label="Password"
+					type="password"
+					value={password}
+					onChange={setPassword}
+					autoComplete="current-password"
+					error={wrong}
+				/>
+				{enter.error && !wrong && <Refusal error={enter.error} />}
+				<Button kind="now" type="submit" disabled={enter.isPending}>
+					Open the shop
+				</Button>
+			</form>
+		</Door>
+	);
+}

@@ -1,0 +1,242 @@
+import { useState } from "react";
+import { api, got } from "../../api/client";
+import { useCatalogue, useJobWrite } from "../../api/hooks";
+import type { Closed, Ranked, View } from "../../api/types";
+import { Button } from "../../parts/Button";
+import { TextField } from "../../parts/Field";
+import { FigureLine } from "../../parts/FigureLine";
+import { Pick } from "../../parts/Pick";
+import { Refusal } from "../../parts/Refusal";
+
+type Settle = {
+	material: string;
+	thickness: number;
+	reason?: string;
+	seen?: string;
+};
+
+/** What stands it, best first, and what is ruled out by which number. */
+export function ChooseStation({ view }: { view: View }) {
+	const { choice } = view.reckoning;
+	const write = useJobWrite<Settle>(view.job.id, (body) =>
+		got(
+			api.PUT("/api/jobs/{id}/choice", {
+				params: { path: { id: view.job.id } },
+				body,
+			}),
+		),
+	);
+	const settled = view.job.choice;
+	const [open, setOpen] = useState<string | null>(
+		settled?.material ?? choice.open[0]?.material ?? null,
+	);
+	return (
+		<div className="mt-3">
+			<p className="text-lg">{choice.advice}</p>
+			{settled && (
+				<p className="mt-1 border-l-4 border-now pl-3">
+					Settled: {settled.thickness} mm {settled.material}, by {settled.by}.
+				</p>
+			)}
+			<Refusal error={write.error} />
+			<ol className="mt-3">
+				{choice.open.map((r, n) => (
+					<OpenMaterial
+						key={r.material}
+						ranked={r}
+						rank={n + 1}
+						view={view}
+						open={open === r.material}
+						onOpen={() => setOpen(open === r.material ? null : r.material)}
+						onSettle={(thickness) =>
+							write.mutate({
+								material: r.material,
+								thickness,
+								seen: settled?.material,
+							})
+						}
+					/>
+				))}
+			</ol>
+			<h2 className="mt-4 font-semibold">Ruled out</h2>
+			<ul>
+				{choice.closed.map((c) => (
+					<ClosedMaterial
+						key={c.material}
+						closed={c}
+						view={view}
+						onSettle={(thickness, reason) =>
+							write.mutate({
+								material: c.material,
+								thickness,
+								reason,
+								seen: settled?.material,
+							})
+						}
+					/>
+				))}
+			</ul>
+		</div>
+	);
+}
+
+function OpenMaterial({
+	ranked,
+	rank,
+	view,
+	open,
+	onOpen,
+	onSettle,
+}: {
+	ranked: Ranked;
+	rank: number;
+	view: View;
+	open: boolean;
+	onOpen: () => void;
+	onSettle: (thickness: number) => void;
+}) {
+	const [thickness, setThickness] = useState(String(ranked.thickness));
+	const settled =
+		view.job.choice?.material === ranked.material &&
+		view.job.choice.thickness === Number(thickness);
+	return (
+		<li className="border-b border-rule" data-material={ranked.material}>
+			<button
+				type="button"
+				aria-expanded={open}
+				onClick={onOpen}
+				className="grid min-h-14 w-full grid-cols-[1.5rem_1fr_auto] items-center gap-3 py-2 text-left"
+			>
+				<EdgeSwatch edge={ranked.edge} />
+				<span>
+					<strong className="text-lg">{ranked.name}</strong>
+					{ranked.like && (
+						<span className="text-ink-2"> · like the old one</span>
+					)}
+				</span>
+				<span className="font-figure text-xl font-semibold">
+					{ranked.score.toFixed(1)}
+					<span className="text-sm font-medium text-ink-2"> of 10</span>
+				</span>
+			</button>
+			{open && (
+				<div className="pb-3 pl-9">
+					<p>{ranked.sentence}.</p>
+					<div className="my-2">
+						<Pick
+							label={`Thickness of ${ranked.name}`}
+							value={thickness}
+							onChange={setThickness}
+							options={thicknessesOf(view, ranked).map((t) => ({
+								value: String(t),
+								label: `${t} mm`,
+							}))}
+						/>
+					</div>
+					<FigureLine
+						figure={{
+							...ranked.figure,
+							sentence: `score, number ${rank} of those that stand it`,
+							text: ranked.score.toFixed(1),
+						}}
+					/>
+					{!view.job.signed && (
+						<Button
+							kind={settled ? "plain" : "now"}
+							disabled={settled}
+							className="mt-2"
+							onClick={() => onSettle(Number(thickness))}
+						>
+							{settled ? "Settled" : `Settle on ${thickness} mm ${ranked.name}`}
+						</Button>
+					)}
+				</div>
+			)}
+		</li>
+	);
+}
+
+function thicknessesOf(view: View, r: Ranked): number[] {
+	return view.reckoning.material.id === r.material
+		? view.reckoning.material.thicknesses
+		: [r.thickness];
+}
+
+/** The glass seen end-on: green soda-lime, amber heat glass, none for plastic. */
+function EdgeSwatch({ edge }: { edge: string }) {
+	return (
+		<span
+			aria-hidden="true"
+			className="block h-7 w-3 border-x-[5px]"
+			style={{
+				borderColor: `var(--edge-${edge})`,
+				background: `var(--fill-${edge})`,
+			}}
+		/>
+	);
+}
+
+function ClosedMaterial({
+	closed,
+	view,
+	onSettle,
+}: {
+	closed: Closed;
+	view: View;
+	onSettle: (thickness: number, reason: string) => void;
+}) {
+	const [asking, setAsking] = useState(false);
+	const [reason, setReason] = useState("");
+	const catalogue = useCatalogue();
+	const all = catalogue.data?.materials.find((m) => m.id === closed.material);
+	const thickness =
+		all?.thicknesses.reduce((best, t) =>
+			Math.abs(t - view.reckoning.thickness) <
+			Math.abs(best - view.reckoning.thickness)
+				? t
+				: best,
+		) ?? 4;
+	return (
+		<li data-material={closed.material}>
+			<FigureLine
+				figure={{
+					...closed.figure,
+					text: `${closed.figure.value} ${closed.figure.unit}`,
+					verdict: "note",
+					sentence: `${closed.name}: ${closed.sentence}`,
+				}}
+			/>
+			{!view.job.signed &&
+				(asking ? (
+					<div className="flex flex-col gap-2 py-2 pl-3">
+						<TextField
+							label={`Why ${closed.name} all the same?`}
+							value={reason}
+							onChange={setReason}
+							autoFocus
+						/>
+						<div className="flex gap-2">
+							<Button
+								kind="stop"
+								disabled={reason.trim() === ""}
+								onClick={() => onSettle(thickness, reason)}
+							>
+								Settle on it against the number
+							</Button>
+							<Button kind="quiet" onClick={() => setAsking(false)}>
+								Not so
+							</Button>
+						</div>
+					</div>
+				) : (
+					<button
+						type="button"
+						className="min-h-11 pl-3 text-[15px] text-ink-2 underline underline-offset-4"
+						onClick={() => setAsking(true)}
+					>
+						all the same
+					</button>
+				))}
+		</li>
+	);
+}

@@ -1,0 +1,95 @@
+import { Link, useParams } from "react-router";
+import { useJob } from "../../api/hooks";
+import type { View } from "../../api/types";
+import { Page } from "../../app/Page";
+import { when } from "../../app/when";
+import { LightTable } from "../../bench/LightTable";
+import { RouteLine } from "../../bench/RouteLine";
+import { Reckoning } from "./Reckoning";
+import { TableTools } from "./TableTools";
+import { TapeLine } from "./TapeLine";
+import { useTape } from "./useTape";
+
+export function JobScreen() {
+	const { id = "", station } = useParams();
+	const number = /^\d{1,15}$/.test(id) ? Number(id) : 0;
+	const job = useJob(number);
+	if (job.isPending) {
+		return (
+			<Page title="Job">
+				<p role="status">Laying it on the table …</p>
+			</Page>
+		);
+	}
+	if (job.isError) {
+		return (
+			<Page title="Job">
+				<p role="alert" className="text-xl">
+					{job.error.message}
+				</p>
+				<p className="mt-4">
+					<Link className="underline underline-offset-4" to="/jobs">
+						Look among all jobs
+					</Link>
+				</p>
+			</Page>
+		);
+	}
+	return <Bench key={number} view={job.data} station={station} />;
+}
+
+/** The light table with its route, its reckoning and its tape line. */
+function Bench({ view, station }: { view: View; station?: string }) {
+	const tape = useTape(view);
+	const now = view.route.find((l) => l.state === "now")?.station ?? "prove";
+	const here = view.route.find((l) => l.station === station)?.station ?? now;
+	return (
+		<div className="flex h-full flex-col">
+			<Head view={view} />
+			<RouteLine legs={view.route} job={view.job.id} here={here} />
+			<main className="flex min-h-0 flex-1 flex-col overflow-y-auto border-t border-rule lg:flex-row lg:overflow-hidden">
+				<div className="flex min-h-[430px] min-w-0 flex-1 flex-col lg:min-h-0">
+					<LightTable
+						view={view}
+						place={view.job.signed ? null : tape.place}
+						onPick={tape.pick}
+					/>
+					<TableTools view={view} tape={tape} />
+				</div>
+				<Reckoning view={view} station={here} onPlace={tape.pick} />
+			</main>
+			<TapeLine tape={tape} view={view} />
+		</div>
+	);
+}
+
+function Head({ view }: { view: View }) {
+	const { job } = view;
+	return (
+		<header className="flex flex-wrap items-baseline justify-between gap-x-6 px-4 pt-3 pb-1 sm:px-7">
+			<h1 className="min-w-0 text-[22px] leading-7 font-semibold">
+				{job.object.name}
+				<span className="ml-3 text-base font-normal text-ink-2">
+					{job.customer.name}
+					{job.story && (
+						<span className="hidden xl:inline"> · {job.story}</span>
+					)}
+				</span>
+			</h1>
+			<p className="text-ink-2">
+				{job.signed && job.ticket ? (
+					<>
+						signed by {job.ticket.by}, {when(job.ticket.at)}
+					</>
+				) : job.promised_at ? (
+					<>
+						promised{" "}
+						<strong className="text-ink">{when(job.promised_at)}</strong>
+					</>
+				) : (
+					"no promise yet"
+				)}
+			</p>
+		</header>
+	);
+}

@@ -1,0 +1,62 @@
+import { Collapsible } from "radix-ui";
+import type { View } from "../../api/types";
+import { Inches } from "../../parts/Inches";
+import { WorkingView } from "../../parts/WorkingView";
+
+/** The answer as a sentence; its two numbers open. */
+export function OrderLine({ view }: { view: View }) {
+	const { fit, order_w, order_h, pane, assumed, figures } = view.reckoning;
+	if (!fit.ready) {
+		return (
+			<div className="border-b border-rule pb-3">
+				<p className="text-ink-2">
+					{fit.read} of {fit.asked} readings
+				</p>
+				<p className="text-2xl leading-8 font-semibold" data-order="none">
+					No size yet: a width and a height are needed.
+				</p>
+			</div>
+		);
+	}
+	const parts = figures.filter((f) => f.key.startsWith("order_"));
+	return (
+		<Collapsible.Root className="border-b border-rule">
+			<p className="text-ink-2">
+				With {fit.read} of {fit.asked} readings
+				{fit.missing.length > 0 && `, ${fit.missing.length} still wanted`}
+			</p>
+			<Collapsible.Trigger className="group w-full pb-2 text-left">
+				<span
+					className="font-figure text-[29px] leading-9 font-semibold"
+					data-order={`${fit.order.w} ${fit.order.h}`}
+				>
+					Order <Inches>{order_w.main}</Inches> ×{" "}
+					<Inches>{order_h.main}</Inches> {view.unit}
+				</span>
+				<span className="block text-lg">
+					in {pane}
+					{assumed && " (not settled)"}, ±{fit.band.half} mm{" "}
+					<span className="text-ink-2">
+						· <Inches>{order_w.other}</Inches> ×{" "}
+						<Inches>{order_h.other}</Inches>
+					</span>{" "}
+					<span
+						aria-hidden="true"
+						className="inline-block text-ink-3 group-data-[state=open]:rotate-90"
+					>
+						›
+					</span>
+					<span className="sr-only">show the working</span>
+				</span>
+			</Collapsible.Trigger>
+			<Collapsible.Content className="flex flex-col gap-3 pb-3">
+				{parts.map((f) => (
+					<div key={f.key}>
+						<p className="font-semibold">{f.sentence}</p>
+						<WorkingView figure={f} />
+					</div>
+				))}
+			</Collapsible.Content>
+		</Collapsible.Root>
+	);
+}

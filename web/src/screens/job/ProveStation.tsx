@@ -1,0 +1,155 @@
+import { useState } from "react";
+import { api, got } from "../../api/client";
+import { useJobWrite } from "../../api/hooks";
+import type { CheckView, View } from "../../api/types";
+import { Button } from "../../parts/Button";
+import { FieldSays, TextField } from "../../parts/Field";
+import { Refusal } from "../../parts/Refusal";
+import { SignOff } from "./SignOff";
+
+type Outcome = "pass" | "fail" | "not-applicable";
+type Answer = {
+	check: string;
+	outcome: Outcome;
+	value?: number;
+	finding?: string;
+	seen?: string;
+};
+
+/** The checks of the family, each with its answer, and the sign-off. */
+export function ProveStation({ view }: { view: View }) {
+	return (
+		<div className="mt-4">
+			<h2 className="font-semibold">Checks</h2>
+			<ol>
+				{view.checks.map((c) => (
+					<CheckLine key={c.key} check={c} view={view} />
+				))}
+			</ol>
+			<SignOff view={view} />
+		</div>
+	);
+}
+
+const said: Record<Outcome, string> = {
+	pass: "✓ pass",
+	fail: "✗ fail",
+	"not-applicable": "– does not apply",
+};
+
+function CheckLine({ check, view }: { check: CheckView; view: View }) {
+	const id = view.job.id;
+	const [value, setValue] = useState("");
+	const [asking, setAsking] = useState<Outcome | null>(null);
+	const [finding, setFinding] = useState("");
+	const write = useJobWrite<Answer>(id, ({ check, ...body }) =>
+		got(
+			api.PUT("/api/jobs/{id}/checks/{check}", {
+				params: { path: { id, check } },
+				body,
+			}),
+		),
+	);
+	const open = useJobWrite<string>(id, (c) =>
+		got(
+			api.DELETE("/api/jobs/{id}/checks/{check}", {
+				params: { path: { id, check: c } },
+			}),
+		),
+	);
+	function answer(outcome: Outcome) {
+		const number =
+			value.trim() === "" ? undefined : Number(value.replace(",", "."));
+		write.mutate(
+			{
+				check: check.key,
+				outcome,
+				value: outcome === "not-applicable" ? undefined : number,
+				finding,
+				seen: check.outcome === "" ? undefined : check.outcome,
+			},
+			{ onSuccess: () => setAsking(null) },
+		);
+	}
+	const answered = check.outcome !== "";
+	const notNumber =
+		value.trim() !== "" && Number.isNaN(Number(value.replace(",", ".")));
+	const fault = write.error?.field("value");
+	return (
+		<li className="border-b border-rule py-2" data-check={check.key}>
+			<p className="font-semibold">{check.text}</p>
+			{check.limit && (
+				<p className="text-[15px] text-ink-2">
+					{check.limit.sense.replace("-", " ")} {check.limit.value}{" "}
+					{check.limit.unit}; {check.limit.source}
+				</p>
+			)}
+			{answered ? (
+				<p className={check.outcome === "fail" ? "text-stop" : "text-ink-2"}>
+					{said[check.outcome as Outcome]}
+					{check.value !== undefined && ` ${check.value} ${check.unit}`}
+					{check.finding && `: ${check.finding}`} · {check.by}{" "}
+					{!view.job.signed && (
+						<button
+							type="button"
+							className="min-h-11 underline underline-offset-4"
+							onClick={() => open.mutate(check.key)}
+						>
+							again
+						</button>
+					)}
+				</p>
+			) : (
+				!view.job.signed && (
+					<div className="mt-1 flex flex-wrap items-end gap-2">
+						{check.limit && (
+							<div className="w-32">
+								<TextField
+									label={`Read, ${check.unit}`}
+									inputMode="decimal"
+									value={value}
+									onChange={setValue}
+									error={
+										notNumber
+											? { field: "value", why: "a number is expected" }
+											: undefined
+									}
+								/>
+							</div>
+						)}
+						<Button onClick={() => answer("pass")} disabled={notNumber}>
+							{check.limit ? "Keep" : (check.pass ?? "Pass")}
+						</Button>
+						{!check.limit && (
+							<Button kind="stop" onClick={() => setAsking("fail")}>
+								Fail
+							</Button>
+						)}
+						<Button kind="quiet" onClick={() => setAsking("not-applicable")}>
+							does not apply
+						</Button>
+					</div>
+				)
+			)}
+			{fault && <FieldSays error={fault} />}
+			{asking && !answered && (
+				<div className="mt-2 flex flex-col gap-2">
+					<TextField
+						label={asking === "fail" ? "What is wrong?" : "Why not?"}
+						hint={asking === "not-applicable" ? check.may : undefined}
+						value={finding}
+						onChange={setFinding}
+						error={write.error?.field("finding")}
+						autoFocus
+					/>
+					<Button onClick={() => answer(asking)}>
+						{asking === "fail" ? "Keep as failed" : "Leave it out"}
+					</Button>
+				</div>
+			)}
+			{!fault && !write.error?.field("finding") && (
+				<Refusal error={write.error} />
+			)}
+		</li>
+	);
+}

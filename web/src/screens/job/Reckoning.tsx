@@ -1,0 +1,148 @@
+import type { View } from "../../api/types";
+import { CautionLine } from "../../parts/CautionLine";
+import { FigureLine } from "../../parts/FigureLine";
+import { ChooseStation } from "./ChooseStation";
+import { OrderLine } from "./OrderLine";
+import { ProveStation } from "./ProveStation";
+import { SourceStation } from "./SourceStation";
+import { StepList } from "./StepList";
+
+type Props = {
+	view: View;
+	station: string;
+	onPlace: (place: string) => void;
+};
+
+const hidden = ["order_width", "order_height"];
+
+/** The column beside the table: problems first, then the answer, then the work. */
+export function Reckoning({ view, station, onPlace }: Props) {
+	const { reckoning } = view;
+	const loud = reckoning.figures.filter(
+		(f) => f.verdict === "stop" || f.verdict === "warn",
+	);
+	const calm = reckoning.figures.filter(
+		(f) => !loud.includes(f) && !hidden.includes(f.key),
+	);
+	const measure = station === "measure";
+	return (
+		<section
+			aria-label="Reckoning"
+			// biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls must be reached by the keyboard
+			tabIndex={0}
+			className="shrink-0 border-rule px-4 pt-3 pb-8 max-lg:border-t-2 sm:px-5 lg:w-[432px] lg:overflow-y-auto lg:border-l-2"
+		>
+			<Problems view={view} onPlace={onPlace} />
+			<OrderLine view={view} />
+			{measure && (
+				<>
+					{[...loud, ...calm].map((f) => (
+						<FigureLine key={f.key} figure={f} />
+					))}
+					<StillToRead view={view} onPlace={onPlace} />
+				</>
+			)}
+			{station === "choose" && <ChooseStation view={view} />}
+			{station === "source" && <SourceStation view={view} />}
+			<StepList view={view} station={station} />
+			{station === "prove" && <ProveStation view={view} />}
+			{station === "assess" && <Cautions view={view} />}
+			{!measure && loud.length + calm.length > 0 && (
+				<details className="mt-5" open={loud.length > 0}>
+					<summary className="min-h-11 cursor-pointer content-center font-semibold">
+						All {loud.length + calm.length} numbers
+					</summary>
+					{[...loud, ...calm].map((f) => (
+						<FigureLine key={f.key} figure={f} />
+					))}
+				</details>
+			)}
+		</section>
+	);
+}
+
+/** Readings that cannot be right, each a way to its place. */
+function Problems({
+	view,
+	onPlace,
+}: {
+	view: View;
+	onPlace: (p: string) => void;
+}) {
+	const { odd } = view.reckoning.fit;
+	const fault = view.reckoning.fault;
+	const list = odd.map((o) => ({ place: o.place, words: o.sentence }));
+	if (fault) {
+		list.unshift({
+			place: fault.field,
+			words: `${fault.why}; ${fault.cure}.`,
+		});
+	}
+	return list.map((p) => (
+		<button
+			key={p.place}
+			type="button"
+			onClick={() => onPlace(p.place)}
+			className="mb-2 block w-full border-l-8 border-stop bg-stop-wash px-3 py-2 text-left"
+		>
+			<strong className="text-stop">Stop.</strong> {p.words}{" "}
+			<span className="underline underline-offset-4">Go there</span>
+		</button>
+	));
+}
+
+function StillToRead({
+	view,
+	onPlace,
+}: {
+	view: View;
+	onPlace: (p: string) => void;
+}) {
+	const { missing, ready } = view.reckoning.fit;
+	if (missing.length === 0) return null;
+	return (
+		<div className="mt-3">
+			<h2 className="font-semibold">
+				{ready ? "Would still help" : "Still to read"}
+			</h2>
+			<ul>
+				{missing.map((m) => (
+					<li key={m.place}>
+						<button
+							type="button"
+							onClick={() => onPlace(m.place)}
+							className="min-h-11 w-full text-left"
+						>
+							<span className="underline underline-offset-4">{m.name}</span>
+							<span className="text-ink-2">: {m.why}</span>
+						</button>
+					</li>
+				))}
+			</ul>
+		</div>
+	);
+}
+
+function Cautions({ view }: { view: View }) {
+	const { cautions, regrets } = view.reckoning.plan;
+	return (
+		<div className="mt-4">
+			<h2 className="font-semibold">Before you touch it</h2>
+			<ul>
+				{cautions.map((c) => (
+					<CautionLine key={c.id} caution={c} />
+				))}
+			</ul>
+			<h2 className="mt-3 font-semibold">What others regret</h2>
+			<ul className="list-['–_'] pl-4 text-ink-2">
+				{regrets.map((r) => (
+					<li key={r}>{r}</li>
+				))}
+			</ul>
+			<p className="mt-3 text-ink-2">
+				Local codes, the maker's instructions and people licensed for the work
+				come first.
+			</p>
+		</div>
+	);
+}

@@ -1,0 +1,100 @@
+import { useRef, useState } from "react";
+import { api, got, newKey } from "../../api/client";
+import { useJobWrite } from "../../api/hooks";
+import type { View } from "../../api/types";
+import { useWho } from "../../app/who";
+import { Button } from "../../parts/Button";
+import { TextField } from "../../parts/Field";
+import { Refusal } from "../../parts/Refusal";
+
+/** Refused while anything is open; an owner may sign over it with a reason. */
+export function SignOff({ view }: { view: View }) {
+	const { account } = useWho();
+	const [override, setOverride] = useState("");
+	// One key a signature, so that a retry never makes a second ticket.
+	const key = useRef(newKey());
+	const id = view.job.id;
+	const sign = useJobWrite<string>(id, (reason) =>
+		got(
+			api.POST("/api/jobs/{id}/ticket", {
+				params: { path: { id }, header: { "Idempotency-Key": key.current } },
+				body: { override: reason || undefined },
+			}),
+		),
+	);
+	if (view.job.ticket) {
+		return (
+			<div className="mt-6">
+				<p
+					className="text-2xl font-semibold"
+					data-ticket={view.job.ticket.number}
+				>
+					Ticket {view.job.ticket.number} is signed.
+				</p>
+				{view.job.ticket.override && (
+					<p className="text-warn">
+						Signed over what was open: {view.job.ticket.override}
+					</p>
+				)}
+				<Papers id={id} />
+			</div>
+		);
+	}
+	const n = view.hindrances.length;
+	return (
+		<div className="mt-6">
+			<h2 className="font-semibold">Sign off</h2>
+			{n > 0 ? (
+				<details open={n < 6}>
+					<summary className="min-h-11 cursor-pointer content-center text-stop">
+						<strong>Not yet.</strong> {n} {n === 1 ? "thing is" : "things are"}{" "}
+						open.
+					</summary>
+					<ul className="list-['–_'] pl-4">
+						{view.hindrances.map((h) => (
+							<li key={h.kind + h.key}>{h.text}</li>
+						))}
+					</ul>
+				</details>
+			) : (
+				<p className="py-2">Everything is proved. Your name goes on it.</p>
+			)}
+			<Refusal error={sign.error} />
+			{n > 0 && account.role === "owner" && (
+				<TextField
+					label="As the owner, sign over it because"
+					value={override}
+					onChange={setOverride}
+					hint="The reason stays on the ticket."
+				/>
+			)}
+			<Button
+				kind="now"
+				className="mt-3"
+				disabled={sign.isPending || (n > 0 && override.trim() === "")}
+				onClick={() => sign.mutate(override)}
+			>
+				Sign as {account.name}
+			</Button>
+			<Papers id={id} draft />
+		</div>
+	);
+}
+
+function Papers({ id, draft = false }: { id: number; draft?: boolean }) {
+	const way = "min-h-11 content-center underline underline-offset-4";
+	return (
+		<p className="mt-3 flex flex-wrap gap-x-5">
+			<a className={way} href={`/api/jobs/${id}/ticket.pdf`}>
+				{draft ? "Draft of the ticket" : "Ticket"}, PDF
+			</a>
+			<a
+				className={way}
+				href={`/api/jobs/${id}/carried`}
+				download={`job-${id}.json`}
+			>
+				Job, JSON
+			</a>
+		</p>
+	);
+}

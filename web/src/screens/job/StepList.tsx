@@ -1,0 +1,153 @@
+import { useState } from "react";
+import { api, got } from "../../api/client";
+import { useJobWrite } from "../../api/hooks";
+import type { Step, View } from "../../api/types";
+import { span } from "../../app/when";
+import { Button } from "../../parts/Button";
+import { CautionLine } from "../../parts/CautionLine";
+import { TextField } from "../../parts/Field";
+import { FigureLine } from "../../parts/FigureLine";
+import { Refusal } from "../../parts/Refusal";
+import { Tick } from "../../parts/Tick";
+
+type Done = {
+	step: string;
+	outcome: "done" | "left-out" | "open";
+	reason?: string;
+};
+
+/** The work at a station, in order, with its holds, hands and cautions. */
+export function StepList({ view, station }: { view: View; station: string }) {
+	const write = useJobWrite<Done>(view.job.id, ({ step, ...body }) =>
+		got(
+			api.PUT("/api/jobs/{id}/steps/{step}", {
+				params: { path: { id: view.job.id, step } },
+				body,
+			}),
+		),
+	);
+	const steps = view.reckoning.plan.steps.filter((s) => s.station === station);
+	return (
+		<div className="mt-4">
+			<h2 className="font-semibold">Work here</h2>
+			<Refusal error={write.error} />
+			<ol>
+				{steps.map((s) => (
+					<StepLine
+						key={s.key}
+						step={s}
+						view={view}
+						onDone={(d) => write.mutate({ step: s.key, ...d })}
+					/>
+				))}
+			</ol>
+		</div>
+	);
+}
+
+function StepLine({
+	step,
+	view,
+	onDone,
+}: {
+	step: Step;
+	view: View;
+	onDone: (d: Omit<Done, "step">) => void;
+}) {
+	const [leaving, setLeaving] = useState(false);
+	const [reason, setReason] = useState("");
+	const tick = view.job.ticks.find((t) => t.step === step.key);
+	const figures = view.reckoning.figures.filter((f) =>
+		step.figures.includes(f.key),
+	);
+	return (
+		<li className="border-b border-rule py-1" data-step={step.key}>
+			<Tick
+				checked={tick !== undefined}
+				disabled={view.job.signed}
+				onChange={(v) => onDone({ outcome: v ? "done" : "open" })}
+			>
+				<span className="text-lg leading-6 font-semibold">
+					{step.number}. {step.title}
+				</span>
+				<span className="ml-2 text-[15px] whitespace-nowrap text-ink-2">
+					{span(step.minutes)}
+				</span>
+				{step.hold && <Badge tone="text-stop border-stop">hold</Badge>}
+				{step.people > 1 && (
+					<Badge tone="text-two border-two">two people</Badge>
+				)}
+			</Tick>
+			<div className="pl-11">
+				{tick ? (
+					<p className="pb-1 text-[15px] text-ink-2">
+						{tick.outcome === "done" ? "Done" : `Left out: ${tick.reason},`} by{" "}
+						{tick.by}
+					</p>
+				) : (
+					<>
+						<p>{step.do}</p>
+						<p className="text-[15px] text-ink-2">{step.why}</p>
+						{step.two_why && (
+							<p className="text-[15px] text-two">Two: {step.two_why}.</p>
+						)}
+						<ul className="text-[15px]">
+							{step.cautions.map((c) => (
+								<CautionLine key={c.id} caution={c} />
+							))}
+						</ul>
+						{figures.map((f) => (
+							<FigureLine key={f.key} figure={f} />
+						))}
+						{!view.job.signed &&
+							(leaving ? (
+								<div className="flex flex-col gap-2 py-2">
+									<TextField
+										label="Why is it left out?"
+										value={reason}
+										onChange={setReason}
+										autoFocus
+									/>
+									<div className="flex gap-2">
+										<Button
+											disabled={reason.trim() === ""}
+											onClick={() => onDone({ outcome: "left-out", reason })}
+										>
+											Leave it out
+										</Button>
+										<Button kind="quiet" onClick={() => setLeaving(false)}>
+											Not so
+										</Button>
+									</div>
+								</div>
+							) : (
+								<button
+									type="button"
+									className="min-h-11 text-[15px] text-ink-2 underline underline-offset-4"
+									onClick={() => setLeaving(true)}
+								>
+									leave it out
+								</button>
+							))}
+					</>
+				)}
+			</div>
+		</li>
+	);
+}
+
+function Badge({
+	tone,
+	children,
+}: {
+	tone: string;
+	children: React.ReactNode;
+}) {
+	return (
+		<span
+			className={`ml-2 border px-1.5 text-sm font-semibold whitespace-nowrap ${tone}`}
+		>
+			{children}
+		</span>
+	);
+}

@@ -1,0 +1,55 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, got, type Refused } from "../../api/client";
+import { Button } from "../../parts/Button";
+import { TextField } from "../../parts/Field";
+import { Refusal } from "../../parts/Refusal";
+
+export function OwnPassword() {
+	const [old, setOld] = useState("");
+	const [fresh, setFresh] = useState("");
+	const write = useMutation<unknown, Refused>({
+		mutationFn: () =>
+			got(api.PUT("/api/password", { body: { old, new: fresh } })),
+		onSuccess: () => {
+			setOld("");
+			setFresh("");
+		},
+	});
+	const shown = write.error?.field("old") ?? write.error?.field("password");
+	return (
+		<form
+			className="flex flex-col gap-5"
+			onSubmit={(e) => {
+				e.preventDefault();
+				write.mutate();
+			}}
+		>
+			<h2 className="text-2xl font-semibold">Your password</h2>
+			<TextField
+				label="Present password"
+				type="password"
+				value={old}
+				onChange={setOld}
+				error={write.error?.field("old")}
+				autoComplete="current-password"
+			/>
+			<TextField
+				label="New password"
+				type="password"
+				value={fresh}
+				onChange={setFresh}
+				error={write.error?.field("password")}
+				hint="Ten characters or more."
+				autoComplete="new-password"
+			/>
+			{!shown && <Refusal error={write.error} />}
+			<div className="flex items-center gap-4">
+				<Button type="submit" disabled={write.isPending || fresh === ""}>
+					Change it
+				</Button>
+				{write.isSuccess && <span role="status">Changed.</span>}
+			</div>
+		</form>
+	);
+}

@@ -1,0 +1,72 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, got, type Refused } from "../../api/client";
+import type { Shop } from "../../api/types";
+import { useWho } from "../../app/who";
+import { Button } from "../../parts/Button";
+import { TextField } from "../../parts/Field";
+import { Pick } from "../../parts/Pick";
+import { Refusal } from "../../parts/Refusal";
+
+export function ShopForm() {
+	const { shop } = useWho();
+	const [form, setForm] = useState(shop);
+	const client = useQueryClient();
+	const write = useMutation<Shop, Refused>({
+		mutationFn: () => got(api.PUT("/api/shop", { body: form })),
+		onSuccess: (s) => {
+			setForm(s);
+			return client.invalidateQueries();
+		},
+		onError: (e) => {
+			if (e.conflict) void client.invalidateQueries({ queryKey: ["session"] });
+		},
+	});
+	return (
+		<form
+			className="flex flex-col gap-5"
+			onSubmit={(e) => {
+				e.preventDefault();
+				write.mutate();
+			}}
+		>
+			<h2 className="text-2xl font-semibold">The workshop</h2>
+			<TextField
+				label="Name"
+				value={form.name}
+				onChange={(name) => setForm({ ...form, name })}
+				error={write.error?.field("shop_name")}
+			/>
+			<TextField
+				label="Town"
+				value={form.town}
+				onChange={(town) => setForm({ ...form, town })}
+				error={write.error?.field("town")}
+			/>
+			<div>
+				<p className="mb-1 font-semibold">A bare number is in</p>
+				<Pick
+					label="Unit of a bare number"
+					value={form.unit}
+					onChange={(unit) => setForm({ ...form, unit })}
+					options={[
+						{ value: "mm", label: "millimetres" },
+						{ value: "in", label: "inches" },
+					]}
+				/>
+			</div>
+			<Refusal error={write.error} />
+			{write.error?.conflict && (
+				<Button onClick={() => setForm({ ...form, version: shop.version })}>
+					Go on from what stands now
+				</Button>
+			)}
+			<div className="flex items-center gap-4">
+				<Button type="submit" disabled={write.isPending}>
+					Keep it
+				</Button>
+				{write.isSuccess && <span role="status">Kept.</span>}
+			</div>
+		</form>
+	);
+}

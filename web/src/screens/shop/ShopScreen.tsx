@@ -1,0 +1,20 @@
+import { Page } from "../../app/Page";
+import { useWho } from "../../app/who";
+import { OwnPassword } from "./OwnPassword";
+import { People } from "./People";
+import { ShopForm } from "./ShopForm";
+
+export function ShopScreen() {
+	const { account } = useWho();
+	return (
+		<Page title="Shop">
+			<div className="grid max-w-[72em] gap-x-14 gap-y-10 lg:grid-cols-2">
+				<People />
+				<div className="flex flex-col gap-10">
+					{account.role === "owner" && <ShopForm />}
+					<OwnPassword />
+				</div>
+			</div>
+		</Page>
+	);
+}

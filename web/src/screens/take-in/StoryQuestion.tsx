@@ -1,0 +1,45 @@
+import { control, Field, TextField } from "../../parts/Field";
+import { Pick } from "../../parts/Pick";
+import type { QuestionProps } from "./form";
+
+export function StoryQuestion({ form, set, error }: QuestionProps) {
+	return (
+		<div className="flex flex-col gap-5">
+			<Field
+				label="In the customer's words"
+				hint="When it broke, what was going on, where the cracks start."
+				error={error("story")}
+			>
+				{(a) => (
+					<textarea
+						{...a}
+						rows={3}
+						maxLength={1000}
+						className={`${control} py-2`}
+						value={form.story}
+						onChange={(e) => set({ story: e.target.value })}
+					/>
+				)}
+			</Field>
+			<Pick
+				label="Where the work is"
+				value={form.place}
+				onChange={(place) => set({ place })}
+				options={[
+					{ value: "bench", label: "comes to the bench" },
+					{ value: "site", label: "at the customer's" },
+				]}
+			/>
+			<div className="max-w-[20em]">
+				<TextField
+					label="Promised for"
+					type="datetime-local"
+					value={form.promised}
+					onChange={(promised) => set({ promised })}
+					error={error("promised_at")}
+					hint="Empty when nothing was promised."
+				/>
+			</div>
+		</div>
+	);
+}

@@ -1,0 +1,150 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, got, type Refused } from "../../api/client";
+import { useCatalogue } from "../../api/hooks";
+import type { FieldError } from "../../api/types";
+import { Page } from "../../app/Page";
+import { fromField } from "../../app/when";
+import { Button } from "../../parts/Button";
+import { Refusal } from "../../parts/Refusal";
+import { type Form, useForm } from "./form";
+import { HeldQuestion } from "./HeldQuestion";
+import { StoryQuestion } from "./StoryQuestion";
+import { WhatQuestion } from "./WhatQuestion";
+import { WhoseQuestion } from "./WhoseQuestion";
+
+const questions = [
+	{ title: "Whose is it?", fields: ["name", "phone", "customer_id"] },
+	{
+		title: "What is it, and what does it see?",
+		fields: ["object", "exposure", "steady", "short", "stamp"],
+	},
+	{ title: "What holds the pane?", fields: ["family", "like"] },
+	{ title: "What happened?", fields: ["story", "place", "promised_at"] },
+];
+
+/** Four short questions, one at a time; every answer is kept as it is given. */
+export function TakeInScreen() {
+	const [form, set, clear] = useForm();
+	const [step, setStep] = useState(0);
+	const catalogue = useCatalogue();
+	const go = useNavigate();
+	const client = useQueryClient();
+	const take = useMutation<{ id: number }, Refused>({
+		mutationFn: () =>
+			got(
+				api.POST("/api/jobs", {
+					params: { header: { "Idempotency-Key": form.key } },
+					body: bodyOf(form),
+				}),
+			),
+		onSuccess: async ({ id }) => {
+			clear();
+			await client.invalidateQueries();
+			go(`/jobs/${id}`);
+		},
+		onError: (e) => {
+			const at = questions.findIndex((q) => q.fields.some((f) => e.field(f)));
+			if (at >= 0) setStep(at);
+		},
+	});
+	const error = (f: string): FieldError | undefined => take.error?.field(f);
+	const shown = questions.some((q) => q.fields.some((f) => error(f)));
+	const answered = [
+		form.customer !== null || form.name.trim() !== "",
+		form.object.trim() !== "" && form.exposure !== "",
+		form.family !== "",
+		true,
+	];
+	const props = { form, set, error };
+	const last = step === questions.length - 1;
+	return (
+		<Page title="Take in a broken pane">
+			<ol className="mb-6 flex gap-1" aria-label="Questions">
+				{questions.map((q, n) => (
+					<li key={q.title} className="flex-1">
+						<button
+							type="button"
+							disabled={n > 0 && !answered.slice(0, n).every(Boolean)}
+							aria-current={n === step ? "step" : undefined}
+							aria-label={`Question ${n + 1}: ${q.title}`}
+							onClick={() => setStep(n)}
+							className={`h-11 w-full border-t-4 text-left text-[15px] ${n === step ? "border-now font-semibold text-now" : n < step ? "border-ink" : "border-rule text-ink-2"}`}
+						>
+							<span className="max-sm:sr-only">{q.title}</span>
+							<span aria-hidden="true" className="sm:hidden">
+								{n + 1}
+							</span>
+						</button>
+					</li>
+				))}
+			</ol>
+			<form
+				className="max-w-[56em]"
+				onSubmit={(e) => {
+					e.preventDefault();
+					if (last) take.mutate();
+					else if (answered[step]) setStep(step + 1);
+				}}
+			>
+				<h2 className="mb-4 text-[30px] leading-tight font-semibold">
+					{questions[step]?.title}
+				</h2>
+				{step === 0 && <WhoseQuestion {...props} />}
+				{step === 1 && (
+					<WhatQuestion
+						{...props}
+						exposures={catalogue.data?.exposures ?? []}
+					/>
+				)}
+				{step === 2 && (
+					<HeldQuestion
+						{...props}
+						families={catalogue.data?.families ?? []}
+						materials={catalogue.data?.materials ?? []}
+					/>
+				)}
+				{step === 3 && <StoryQuestion {...props} />}
+				{!shown && <Refusal error={take.error} />}
+				<div className="mt-7 flex flex-wrap gap-3">
+					<Button
+						kind="now"
+						type="submit"
+						disabled={!answered[step] || take.isPending}
+					>
+						{last ? "Lay it on the table" : "Next"}
+					</Button>
+					{step > 0 && (
+						<Button kind="quiet" onClick={() => setStep(step - 1)}>
+							Back
+						</Button>
+					)}
+				</div>
+			</form>
+		</Page>
+	);
+}
+
+function bodyOf(f: Form) {
+	const steady =
+		f.steady.trim() === "" ? undefined : Number(f.steady.replace(",", "."));
+	return {
+		customer_id: f.customer?.id,
+		name: f.customer ? undefined : f.name,
+		phone: f.customer ? undefined : f.phone,
+		object: f.object,
+		exposure: f.exposure,
+		steady: steady === undefined || Number.isNaN(steady) ? undefined : steady,
+		power: f.power,
+		gas: f.gas,
+		old: f.old,
+		strike: f.strike,
+		stamp: f.stamp,
+		family: f.family,
+		story: f.story,
+		place: f.place,
+		promised_at: fromField(f.promised),
+		like: f.like,
+	};
+}

@@ -1,0 +1,82 @@
+import type { Exposure } from "../../api/types";
+import { TextField } from "../../parts/Field";
+import { Pick } from "../../parts/Pick";
+import { Tick } from "../../parts/Tick";
+import type { QuestionProps } from "./form";
+
+export function WhatQuestion({
+	form,
+	set,
+	error,
+	exposures,
+}: QuestionProps & { exposures: Exposure[] }) {
+	const usual = exposures.find((e) => e.id === form.exposure);
+	const steady = Number(form.steady.replace(",", "."));
+	const notNumber = form.steady.trim() !== "" && Number.isNaN(steady);
+	return (
+		<div className="flex flex-col gap-5">
+			<TextField
+				label="The object, and which pane of it"
+				placeholder="sauna stove, door pane"
+				value={form.object}
+				onChange={(object) => set({ object })}
+				error={error("object")}
+				autoFocus
+				maxLength={120}
+			/>
+			<Pick
+				wide
+				label="What the pane sees"
+				value={form.exposure}
+				onChange={(exposure) => set({ exposure })}
+				options={exposures.map((e) => ({
+					value: e.id,
+					label: e.name,
+					hint: `${e.hint} · about ${e.steady} °C`,
+				}))}
+			/>
+			{usual && (
+				<div className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
+					<TextField
+						label="Known better? Hot side, °C"
+						placeholder={String(usual.steady)}
+						inputMode="decimal"
+						value={form.steady}
+						onChange={(s) => set({ steady: s })}
+						error={
+							notNumber
+								? {
+										field: "steady",
+										why: "a number is expected",
+										cure: "leave it empty when nobody knows",
+									}
+								: (error("steady") ?? error("short"))
+						}
+					/>
+					<TextField
+						label="Stamp in the old pane's corner"
+						hint="As it reads; empty when there is none."
+						value={form.stamp}
+						onChange={(stamp) => set({ stamp })}
+						error={error("stamp")}
+						maxLength={200}
+					/>
+				</div>
+			)}
+			<div className="grid gap-x-8 sm:grid-cols-2">
+				<Tick checked={form.power} onChange={(power) => set({ power })}>
+					Mains power in it
+				</Tick>
+				<Tick checked={form.gas} onChange={(gas) => set({ gas })}>
+					Gas in it
+				</Tick>
+				<Tick checked={form.old} onChange={(old) => set({ old })}>
+					Old: from before the 1980s, perhaps
+				</Tick>
+				<Tick checked={form.strike} onChange={(strike) => set({ strike })}>
+					People can fall or strike against it
+				</Tick>
+			</div>
+		</div>
+	);
+}

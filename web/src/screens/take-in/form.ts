@@ -1,0 +1,60 @@
+import { useMemo } from "react";
+import { newKey } from "../../api/client";
+import type { Customer, FieldError } from "../../api/types";
+import { useDraft } from "../../app/draft";
+
+export type Form = {
+	/** Kept with the draft: sending it twice makes one job. */
+	key: string;
+	customer: Customer | null;
+	name: string;
+	phone: string;
+	object: string;
+	exposure: string;
+	steady: string;
+	power: boolean;
+	gas: boolean;
+	old: boolean;
+	strike: boolean;
+	stamp: string;
+	family: string;
+	like: string;
+	story: string;
+	place: "bench" | "site";
+	promised: string;
+};
+
+function emptyForm(): Form {
+	return {
+		key: newKey(),
+		customer: null,
+		name: "",
+		phone: "",
+		object: "",
+		exposure: "",
+		steady: "",
+		power: false,
+		gas: false,
+		old: false,
+		strike: false,
+		stamp: "",
+		family: "",
+		like: "",
+		story: "",
+		place: "bench",
+		promised: "",
+	};
+}
+
+export type QuestionProps = {
+	form: Form;
+	set: (change: Partial<Form>) => void;
+	error: (field: string) => FieldError | undefined;
+};
+
+export function useForm(): [Form, (change: Partial<Form>) => void, () => void] {
+	const empty = useMemo(emptyForm, []);
+	const [form, put, clear] = useDraft<Form>("take-in", empty);
+	// Another content is another request, so it goes under another key.
+	return [form, (change) => put({ ...form, ...change, key: newKey() }), clear];
+}

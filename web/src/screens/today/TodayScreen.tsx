@@ -1,0 +1,219 @@
+import { Link } from "react-router";
+import { useToday } from "../../api/hooks";
+import type { Today, Turn } from "../../api/types";
+import { Page } from "../../app/Page";
+import { span, when } from "../../app/when";
+import { useWho } from "../../app/who";
+import { MiniRoute } from "./MiniRoute";
+
+/** What do I do now? One sentence, then the rest of the day. */
+export function TodayScreen() {
+	const today = useToday();
+	const { account, shop } = useWho();
+	const day = new Date().toLocaleDateString("en-GB", {
+		weekday: "long",
+		day: "numeric",
+		month: "long",
+	});
+	return (
+		<Page title={`${day}, ${account.name}`} aside={shop.town}>
+			{today.isError && <p role="alert">{today.error.message}</p>}
+			{today.data && <Day today={today.data} />}
+		</Page>
+	);
+}
+
+function Day({ today }: { today: Today }) {
+	if (!today.first && today.waits.length === 0) return <Empty />;
+	const rest = today.turns.slice(1);
+	return (
+		<div className="grid gap-x-12 gap-y-8 xl:grid-cols-[1fr_400px]">
+			<div>
+				{today.first ? (
+					<First turn={today.first} />
+				) : (
+					<p className="max-w-[24em] text-3xl font-semibold">
+						Nothing to do at the bench: every job waits for something.
+					</p>
+				)}
+				{rest.length > 0 && (
+					<section className="mt-8">
+						<h2 className="mb-1 font-semibold">After that</h2>
+						<ol className="border-t border-rule">
+							{rest.map((t) => (
+								<Line key={t.job} turn={t} />
+							))}
+						</ol>
+					</section>
+				)}
+			</div>
+			<Side today={today} />
+		</div>
+	);
+}
+
+function First({ turn }: { turn: Turn }) {
+	return (
+		<section data-first={turn.job}>
+			<p className="max-w-[22em] text-[34px] leading-[1.15] font-semibold text-balance">
+				{turn.problem
+					? `Look again at the readings of the ${lower(turn.object)}.`
+					: `${turn.next}: ${lower(turn.object)}.`}
+			</p>
+			<p className="mt-2 max-w-[44em] text-lg text-ink-2">
+				{turn.problem ?? turn.do} <Why turn={turn} />
+			</p>
+			<p className="mt-4 flex flex-wrap items-center gap-4">
+				<Link
+					to={`/jobs/${turn.job}/${turn.station}`}
+					className="inline-flex min-h-14 items-center bg-now px-6 text-lg font-semibold text-on-now"
+				>
+					{turn.problem
+						? "Go to the reading"
+						: `Start · ${span(turn.minutes || turn.left)}`}
+				</Link>
+				{turn.people > 1 && (
+					<span className="font-semibold text-two">
+						two people: {turn.two_why}
+					</span>
+				)}
+			</p>
+		</section>
+	);
+}
+
+function lower(s: string): string {
+	return s.charAt(0).toLowerCase() + s.slice(1);
+}
+
+function Why({ turn }: { turn: Turn }) {
+	const left = span(turn.left);
+	if (!turn.promised_at)
+		return <>{left} of work are left; nothing is promised.</>;
+	if (turn.late) {
+		return (
+			<strong className="font-semibold text-stop">
+				Late: promised {when(turn.promised_at)}, and {left} of work are left.
+			</strong>
+		);
+	}
+	return (
+		<>
+			Promised {when(turn.promised_at)}; {left} of work are left.
+		</>
+	);
+}
+
+function Line({ turn }: { turn: Turn }) {
+	return (
+		<li className="border-b border-rule">
+			<Link
+				to={`/jobs/${turn.job}/${turn.station}`}
+				className="grid min-h-16 grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 py-2 hover:bg-now-wash sm:grid-cols-[7.5rem_1fr_11rem]"
+			>
+				<span
+					className={`font-semibold max-sm:order-last ${turn.late ? "text-stop" : ""}`}
+				>
+					{turn.late && <span className="block text-sm">late</span>}
+					{turn.promised_at ? when(turn.promised_at) : "no promise"}
+				</span>
+				<span className="min-w-0">
+					<span className="block">
+						<strong className="font-semibold">{turn.next}</strong>
+						{turn.people > 1 && (
+							<span className="ml-2 font-semibold text-two">two people</span>
+						)}
+						{turn.problem && (
+							<span className="ml-2 font-semibold text-stop">odd reading</span>
+						)}
+					</span>
+					<span className="block truncate text-ink-2">
+						{turn.object} · {turn.customer}
+						{turn.place === "site" && " · at the customer's"}
+					</span>
+				</span>
+				<span className="max-sm:hidden">
+					<MiniRoute legs={turn.route} />
+				</span>
+			</Link>
+		</li>
+	);
+}
+
+function Side({ today }: { today: Today }) {
+	const two = today.turns.filter((t) => t.people > 1);
+	return (
+		<aside className="flex flex-col gap-7">
+			<section>
+				<h2 className="mb-1 font-semibold">Waiting</h2>
+				{today.waits.length === 0 && (
+					<p className="text-ink-2">Nothing waits for a delivery.</p>
+				)}
+				<ul className="border-t border-rule">
+					{today.waits.map((t) => (
+						<li key={t.job} className="border-b border-rule">
+							<Link
+								to={`/jobs/${t.job}/source`}
+								className="block py-2.5 hover:bg-now-wash"
+							>
+								<span className="flex justify-between gap-4 text-lg font-semibold">
+									<span>{t.object}</span>
+									<span className="whitespace-nowrap">
+										{t.waits_until ? when(t.waits_until) : "no date"}
+									</span>
+								</span>
+								<span className="block text-ink-2">{t.waits}</span>
+							</Link>
+						</li>
+					))}
+				</ul>
+			</section>
+			<section>
+				<h2 className="mb-1 font-semibold">Two pairs of hands</h2>
+				{two.length === 0 ? (
+					<p className="text-ink-2">No next step wants a second person.</p>
+				) : (
+					<ul>
+						{two.map((t) => (
+							<li key={t.job}>
+								<Link
+									to={`/jobs/${t.job}/${t.station}`}
+									className="block min-h-11 content-center text-two underline underline-offset-4"
+								>
+									{t.next}, {lower(t.object)}
+								</Link>
+							</li>
+						))}
+					</ul>
+				)}
+			</section>
+			<p className="text-ink-2">
+				{today.open} open jobs, {span(today.left)} of hands-on work in them;{" "}
+				{today.signed} signed off.
+			</p>
+		</aside>
+	);
+}
+
+/** An empty shop teaches with a made-up example. */
+function Empty() {
+	return (
+		<div className="max-w-[40em]">
+			<p className="text-[34px] leading-tight font-semibold">
+				The table is empty. Take in the first pane.
+			</p>
+			<p className="mt-3 text-lg text-ink-2">
+				Say a sauna stove comes in with a cracked door: whose it is, what heat
+				it sees, what holds the pane, what happened. Then lay the tape in the
+				recess; the program sizes the pane, rules out what the fire would break,
+				and says which bracket to snug first.
+			</p>
+			<Link
+				to="/take-in"
+				className="mt-5 inline-flex min-h-14 items-center bg-now px-6 text-lg font-semibold text-on-now"
+			>
+				Take in a pane
+			</Link>
+		</div>
+	);
+}

@@ -1,0 +1,13 @@
+import tailwindcss from "@tailwindcss/vite";
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vite";
+
+export default defineConfig({
+	plugins: [react(), tailwindcss()],
+	build: {
+		// The program embeds what is built here.
+		outDir: "../internal/web/static/built",
+		emptyOutDir: true,
+	},
+	server: { proxy: { "/api": "http://127.0.0.1:8080" } },
+});
