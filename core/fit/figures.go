@@ -17,16 +17,15 @@ import (
 func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	out := []working.Figure{
 		s.orderFigure(w, r.Order.W, wn), s.orderFigure(h, r.Order.H, hn),
-		s.nominalFigure(w), s.nominalFigure(h),
 	}
-	tight, pane, tn := w, r.Order.W, wn
+	tight, pane := w, r.Order.W
 	if s.worstGap(h, r.Order.H) < s.worstGap(w, r.Order.W) {
-		tight, pane, tn = h, r.Order.H, hn
+		tight, pane = h, r.Order.H
 	}
-	out = append(out, s.clearance(tight, pane, "clearance_cold", s.p.Exposure.Room, s.p.Exposure.Room, s.p.Limits.Clearance, tn))
-	out = append(out, s.clearance(tight, pane, "clearance_hot", s.p.Exposure.Steady, s.p.Exposure.FrameHot, s.p.Limits.HotClearance, tn))
+	out = append(out, s.clearance(tight, pane, "clearance_cold", s.p.Exposure.Room, s.p.Exposure.Room, s.p.Limits.Clearance))
+	out = append(out, s.clearance(tight, pane, "clearance_hot", s.p.Exposure.Steady, s.p.Exposure.FrameHot, s.p.Limits.HotClearance))
 	if s.p.Exposure.Coldest < s.p.Exposure.Room {
-		out = append(out, s.clearance(tight, pane, "clearance_coldest", s.p.Exposure.Coldest, s.p.Exposure.Coldest, s.p.Limits.HotClearance, tn))
+		out = append(out, s.clearance(tight, pane, "clearance_coldest", s.p.Exposure.Coldest, s.p.Exposure.Coldest, s.p.Limits.HotClearance))
 	}
 	loose, lpane := w, r.Order.W
 	if s.slack(h, r.Order.H) > s.slack(w, r.Order.W) {
@@ -42,7 +41,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if s.p.Gasket.Kind != None {
 		out = append(out, s.gasket(r))
 	}
-	return out
+	return append(out, s.nominalFigure(w), s.nominalFigure(h))
 }
 
 // in is an input that was read, with the instrument's doubt in its name.
@@ -84,13 +83,28 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 		Working: working.Of("{"+a.letter+"} − {d} − 2 × ({c} + {g}) − {s} − {b}, rounded down", v, "mm", in...)}
 	if !n.fits {
 		f.Verdict = working.Stop
-		f.Sentence = fmt.Sprintf("no %s keeps clearance and bite at once: the largest that goes in is %s, the smallest that holds is %s; this is the middle",
+		if s.expected(a, v) {
+			f.Verdict = working.Warn
+		}
+		f.Sentence = fmt.Sprintf("no %s keeps clearance and bite with everything at its bad end: the largest that surely goes in is %s, the smallest that surely holds is %s; this is between",
 			a.name, length.Metric(n.largest), length.Metric(n.smallest))
 		f.Working = f.Working.With("Read the tightest dimensions with a finer instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {
 		f.Working = f.Working.With("The largest that still has its clearance with the opening at its smallest and the pane at the top of the cutter's band, rounded down to what a cutter sets.")
 	}
 	return f
+}
+
+// expected says whether clearance and bite keep their limits at the readings
+// as they stand, without doubt and tolerance.
+func (s solver) expected(a axis, pane float64) bool {
+	_, hot, cold := s.p.allowance(a.nominal)
+	gap := s.gap(a, pane)
+	ok := gap >= s.p.Limits.Clearance.V && gap+math.Min(hot, cold) >= s.p.Limits.HotClearance.V
+	if reach, has := s.reach(); has {
+		ok = ok && reach.Value-(a.widest-pane)/2-math.Max(0, math.Max(hot, cold)) >= s.p.Limits.Bite.V
+	}
+	return ok
 }
 
 // worstGap is the clearance on one side with the opening at its least and the
@@ -109,7 +123,7 @@ var clearanceSaid = map[string]string{
 	"clearance_coldest": "edge clearance each side in the coldest, at worst",
 }
 
-func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float64, limit Value, n note) working.Figure {
+func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float64, limit Value) working.Figure {
 	g := s.p.growth(a.nominal, paneC, frameC)
 	v := s.worstGap(a, pane) + g
 	i, _ := a.least.Info()
@@ -127,7 +141,7 @@ func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float6
 	}
 	f.Working = f.Working.With(s.growthFormula(a, paneC, frameC))
 	bad := working.Stop
-	if v > 0 && n.fits {
+	if s.gap(a, pane)+g >= limit.V {
 		bad = working.Warn
 	}
 	return f.Judge(bad)
@@ -172,7 +186,7 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 	}
 	f.Working = f.Working.With(s.growthFormula(a, paneC, frameC))
 	bad := working.Stop
-	if v > s.p.Limits.Bite.V/2 {
+	if reach.Value-(a.widest-pane)/2-g >= s.p.Limits.Bite.V {
 		bad = working.Warn
 	}
 	return f.Judge(bad)

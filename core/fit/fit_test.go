@@ -209,6 +209,31 @@ func TestOddReadingNamed(t *testing.T) {
 	}
 }
 
+// A swapped digit must not move the size: it is left out until read again.
+func TestOddReadingIsLeftOut(t *testing.T) {
+	texts := stove()
+	good := solve(t, problem(t, "clip-heat", texts))
+	texts[WidthMiddle] = "296.5"
+	r := solve(t, problem(t, "clip-heat", texts))
+	if r.Order != good.Order || len(r.Odd) != 1 {
+		t.Errorf("with an odd reading %v, without %v", r.Order, good.Order)
+	}
+}
+
+// Tight at the bad end but right as read is a warning; wrong as read is a stop.
+func TestVerdicts(t *testing.T) {
+	for _, c := range []struct {
+		reach string
+		want  working.Verdict
+	}{{"10.2 ±0.5", working.Warn}, {"7 ±0.5", working.Stop}} {
+		texts := stove()
+		texts[Reach] = c.reach
+		if f := solve(t, problem(t, "clip-heat", texts)).Figures[0]; f.Verdict != c.want {
+			t.Errorf("reach %s: %s %s", c.reach, f.Verdict, f.Sentence)
+		}
+	}
+}
+
 func TestOddByDiagonals(t *testing.T) {
 	p := problem(t, "clip-heat", map[Place]string{WidthTop: "270", WidthBottom: "290", HeightLeft: "242", HeightRight: "242",
 		Rising: "362.6", Falling: "362.6"})

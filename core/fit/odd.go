@@ -93,6 +93,7 @@ func oddAt(place Place, value, predicted float64, by string) Odd {
 	} else {
 		s += " Read it again."
 	}
+	s += " It is left out until then."
 	return Odd{Place: place, Name: i.Name, Value: value, Predicted: predicted, Sentence: strings.ToUpper(s[:1]) + s[1:]}
 }
 

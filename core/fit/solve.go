@@ -55,6 +55,9 @@ func Solve(p Problem) (Result, error) {
 			r.Read++
 		}
 	}
+	// A reading that the others speak against is left out until it is read
+	// again: it would move the size by more than all other doubts together.
+	p.Readings = without(p.Readings, r.Odd)
 	w, h := widthAxis(), heightAxis()
 	w.take(p.Readings)
 	h.take(p.Readings)
@@ -90,6 +93,21 @@ func Solve(p Problem) (Result, error) {
 	r.Figures = s.figures(w, h, r, wn, hn)
 	sortFigures(r.Figures)
 	return r, nil
+}
+
+// without is the readings less the odd ones.
+func without(readings map[Place]length.Reading, odd []Odd) map[Place]length.Reading {
+	if len(odd) == 0 {
+		return readings
+	}
+	out := make(map[Place]length.Reading, len(readings))
+	for p, r := range readings {
+		out[p] = r
+	}
+	for _, o := range odd {
+		delete(out, o.Place)
+	}
+	return out
 }
 
 // solver carries what the sums share.

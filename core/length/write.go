@@ -84,14 +84,22 @@ type Shown struct {
 	Other string `json:"other"`
 }
 
-// Show writes a length both ways. Inches are at the nearest 1/32.
+// Below this length an inch is shown to the nearest 1/64, else to 1/32, mm.
+const fineBelow = 12.0
+
+// Show writes a length both ways, the inches with what they leave out.
 func Show(mm float64, shop Unit) Shown {
-	in := InFraction(mm, 32).String() + " in"
-	if strings.HasSuffix(in, "mm in") {
-		in = InFraction(mm, 32).Inches() + " in " + signed(math.Round(InFraction(mm, 32).Left*10)/10) + " mm"
+	den := 32
+	if math.Abs(mm) < fineBelow {
+		den = 64
 	}
+	f := InFraction(mm, den)
 	if shop == IN {
-		return Shown{Main: strings.Replace(in, " in", "", 1), Unit: IN, Other: Metric(mm) + " mm"}
+		return Shown{Main: f.String(), Unit: IN, Other: Metric(mm) + " mm"}
+	}
+	in := f.Inches() + " in"
+	if left := math.Round(f.Left*10) / 10; left != 0 {
+		in += " " + signed(left) + " mm"
 	}
 	return Shown{Main: Metric(mm), Unit: MM, Other: in}
 }

@@ -103,7 +103,7 @@ func said(s working.Sense) string {
 
 // Hindrance is one thing that stands in the way of signing off.
 type Hindrance struct {
-	Kind string `json:"kind" enum:"check,failed,step,size,choice"`
+	Kind string `json:"kind" enum:"check,failed,step,size,choice,reading"`
 	Key  string `json:"key"`
 	Text string `json:"text"`
 }
@@ -111,6 +111,7 @@ type Hindrance struct {
 // State is what sign-off looks at.
 type State struct {
 	Sized     bool    // a size was worked out
+	Odd       []Named // readings that do not fit the rest
 	Chosen    bool    // a material was settled
 	Checks    []Check // with their answers
 	OpenSteps []Named // steps neither done nor left out with a reason
@@ -125,6 +126,9 @@ func Hindrances(s State) []Hindrance {
 	out := []Hindrance{}
 	if !s.Sized {
 		out = append(out, Hindrance{"size", "measure", "no size yet: readings are missing"})
+	}
+	for _, n := range s.Odd {
+		out = append(out, Hindrance{"reading", n.Key, "reading does not fit the rest: " + n.Title})
 	}
 	if !s.Chosen {
 		out = append(out, Hindrance{"choice", "choose", "no material settled"})

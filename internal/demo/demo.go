@@ -138,7 +138,7 @@ func finish(ctx context.Context, s *shop.Shop, by record.Account, id int64, j jo
 		}
 		a := shop.Checked{Answer: prove.Answer{Outcome: prove.Pass}}
 		if c.Limit != nil {
-			good := c.Limit.Value * 0.6
+			good := c.Limit.Value / 2
 			if c.Limit.Sense == "at-least" {
 				good = c.Limit.Value * 1.5
 			}

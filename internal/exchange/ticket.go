@@ -28,7 +28,7 @@ const (
 	gutter = 6.0
 	colW   = (pageW - 2*margin - gutter) / 2
 	rightX = margin + colW + gutter
-	footY  = pageH - 40
+	signY  = pageH - 22
 )
 
 // Ticket writes the one-page record of a job: drawing, sizes in both units,
@@ -49,8 +49,15 @@ func Ticket(w io.Writer, s record.Shop, v shop.View, zone *time.Location) error 
 	t.answer(top)
 	y := math.Max(top+80, p.GetY()) + 3
 	t.work(y)
+	t.cautions(p.GetY() + 2)
+	left := p.GetY()
 	t.proof(y)
-	t.foot()
+	right := p.GetY()
+	foot := t.footTop()
+	if room := foot - right - 10; room > 30 {
+		t.draw(v.Reckoning.Section, rightX, right+3, colW, math.Min(room, 62))
+	}
+	t.foot(math.Max(foot, math.Max(left, right)+2))
 	return p.Output(w)
 }
 
@@ -174,6 +181,17 @@ func (t ticket) work(y float64) {
 	}
 }
 
+// cautions are those that applied to the work, by their titles.
+func (t ticket) cautions(y float64) {
+	titles := make([]string, 0, len(t.v.Reckoning.Plan.Cautions))
+	for _, c := range t.v.Reckoning.Plan.Cautions {
+		titles = append(titles, c.Title)
+	}
+	t.p.SetY(y)
+	t.say(margin, colW, 9.5, "B", "Cautions that applied")
+	t.say(margin, colW, 8, "", strings.Join(titles, " · "))
+}
+
 // proof is the checks and the readings.
 func (t ticket) proof(y float64) {
 	t.p.SetY(y)
@@ -201,11 +219,10 @@ func (t ticket) proof(y float64) {
 	t.say(rightX, colW, 7.5, "", strings.Join(lines, " · "))
 }
 
-// foot is what the customer has to know, and the signature.
-func (t ticket) foot() {
-	y := footY
+// forCustomer is what the customer has to know.
+func (t ticket) forCustomer() []string {
 	plan := t.v.Reckoning.Plan
-	lines := make([]string, 0, len(plan.Customer)+1)
+	lines := make([]string, 0, len(plan.Customer)+2)
 	for _, c := range plan.Customer {
 		lines = append(lines, c.Title+": "+c.Text)
 	}
@@ -214,21 +231,30 @@ func (t ticket) foot() {
 			lines = append(lines, c.Title+": "+c.Text)
 		}
 	}
-	lines = append(lines, "Local codes, the maker's instructions and people licensed for the work come first.")
+	return append(lines, "Local codes, the maker's instructions and people licensed for the work come first.")
+}
+
+// footTop is where the customer's part begins so that it ends above the
+// signatures.
+func (t ticket) footTop() float64 {
 	t.font("", 7.5)
-	need := 0.0
-	for _, l := range lines {
+	need := 8.0
+	for _, l := range t.forCustomer() {
 		need += float64(len(t.p.SplitText(l, pageW-2*margin))) * 3.3
 	}
-	y = math.Max(t.p.GetY()+2, y-need)
+	return signY - 8 - need
+}
+
+// foot is the customer's part and the signatures.
+func (t ticket) foot(y float64) {
 	t.p.SetLineWidth(0.2)
-	t.p.Line(margin, y-1, pageW-margin, y-1)
-	t.p.SetY(y)
+	t.p.Line(margin, y, pageW-margin, y)
+	t.p.SetY(y + 1)
 	t.say(margin, pageW-2*margin, 9.5, "B", "For the customer")
-	for _, l := range lines {
+	for _, l := range t.forCustomer() {
 		t.say(margin, pageW-2*margin, 7.5, "", l)
 	}
-	sign := pageH - 22
+	sign := signY
 	t.p.Line(margin, sign, margin+70, sign)
 	t.p.Line(rightX, sign, rightX+70, sign)
 	t.p.SetY(sign + 1)

@@ -98,10 +98,7 @@ func turnOf(v View, now time.Time) Turn {
 	for _, l := range v.Route {
 		if l.State == route.Now {
 			t.Station = string(l.Station)
-			t.Next = "Go on with " + l.Name
-			if l.Say != "" {
-				t.Next = l.Name + ": " + l.Say
-			}
+			t.Next = v.unfinished(l)
 			break
 		}
 	}
@@ -115,6 +112,25 @@ func turnOf(v View, now time.Time) Turn {
 		t.Problem = v.Reckoning.Fit.Odd[0].Sentence
 	}
 	return t
+}
+
+// unfinished says what a station still wants when its steps are ticked.
+func (v View) unfinished(l route.Leg) string {
+	switch l.Station {
+	case "measure":
+		if len(v.Reckoning.Fit.Odd) > 0 || v.Reckoning.Fault != nil {
+			return "Look again at a reading"
+		}
+		return "Read the rest of the opening"
+	case "choose":
+		return "Settle the material"
+	case "prove":
+		if len(v.Hindrances) == 0 {
+			return "Sign off"
+		}
+		return "Finish the checks"
+	}
+	return "Go on with " + l.Name
 }
 
 // nextStep is the first step that is neither done nor left out.

@@ -114,6 +114,9 @@ func (v View) state() prove.State {
 	for _, c := range v.Checks {
 		s.Checks = append(s.Checks, c.Check)
 	}
+	for _, o := range v.Reckoning.Fit.Odd {
+		s.Odd = append(s.Odd, prove.Named{Key: string(o.Place), Title: o.Name})
+	}
 	done := ticked(v.Job)
 	for _, st := range v.Reckoning.Plan.Steps {
 		if !done[st.Key] {

@@ -855,7 +855,7 @@ export interface components {
         ProveHindrance: {
             key: string;
             /** @enum {string} */
-            kind: "check" | "failed" | "step" | "size" | "choice";
+            kind: "check" | "failed" | "step" | "size" | "choice" | "reading";
             text: string;
         };
         ReckonReckoning: {

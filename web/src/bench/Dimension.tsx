@@ -37,6 +37,8 @@ export function Dimension({ item, eye, active, name, onPick }: Props) {
 	let angle = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
 	if (angle >= 90) angle -= 180;
 	if (angle < -90) angle += 180;
+	// The mark of an empty dimension is a plus whichever way the line runs.
+	if (empty && !active) angle = 0;
 	const colour = active
 		? "var(--now)"
 		: item.state === "odd"
@@ -47,7 +49,9 @@ export function Dimension({ item, eye, active, name, onPick }: Props) {
 	const words = item.text || (active ? (name ?? "") : "+");
 	const len = Math.hypot(b.x - a.x, b.y - a.y) || 1;
 	const n = { x: (-(b.y - a.y) / len) * 6, y: ((b.x - a.x) / len) * 6 };
-	const width = words.length * (active ? 9.4 : 9.8) + 16;
+	const width =
+		words.length * (active ? 9.4 : 9.8) + (empty && !active ? 8 : 16);
+	const tall = empty && !active ? 18 : 26;
 	return (
 		// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
 		<g
@@ -96,9 +100,9 @@ export function Dimension({ item, eye, active, name, onPick }: Props) {
 				))}
 			<rect
 				x={x - width / 2}
-				y={y - 13}
+				y={y - tall / 2}
 				width={width}
-				height={26}
+				height={tall}
 				transform={`rotate(${angle} ${x} ${y})`}
 				fill={active ? "var(--now)" : "var(--lit)"}
 				stroke={item.state === "odd" ? "var(--stop)" : colour}

@@ -31,12 +31,15 @@ export function LightTable({ view, place, onPick }: Props) {
 	const corner = eye.at(cornerOf(view));
 	const lens = frames.loupe;
 	return (
-		<div ref={ref} className="lit relative min-h-0 flex-1 overflow-hidden">
+		<div
+			ref={ref}
+			className="lit relative min-h-[540px] flex-1 overflow-hidden sm:min-h-[420px] lg:min-h-0"
+		>
+			{/* biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields */}
 			<svg
 				width={size.w}
 				height={size.h}
 				className="absolute inset-0"
-				// biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields
 				role="group"
 				aria-label={`${view.reckoning.pane} in its frame, ${table.seen}`}
 			>
@@ -91,7 +94,7 @@ export function LightTable({ view, place, onPick }: Props) {
 				/>
 				<Loupe section={section} edge={material.edge} frame={lens} />
 			</svg>
-			<p className="pointer-events-none absolute top-3 left-4 max-w-[48%] text-[15px] text-ink-2 sm:left-7">
+			<p className="pointer-events-none absolute top-3 left-4 text-[15px] sm:max-w-[48%] text-ink-2 sm:left-7">
 				{table.seen}
 			</p>
 			<Key view={view} />
@@ -107,9 +110,9 @@ function cornerOf(view: View) {
 
 function layOut(w: number, h: number): { pane: Frame; loupe: Frame } {
 	if (w < narrow) {
-		const r = Math.min(w * 0.62, h * 0.42, 240);
+		const r = Math.min(w * 0.5, h * 0.36, 240);
 		return {
-			pane: { x: 12, y: 34, w: w - 24, h: Math.max(60, h - r - 50) },
+			pane: { x: 12, y: 52, w: w - 24, h: Math.max(60, h - r - 66) },
 			loupe: { x: w - r - 8, y: h - r - 8, w: r, h: r },
 		};
 	}

@@ -17,6 +17,8 @@ export function Loupe({
 	const cx = frame.x + frame.w / 2;
 	const cy = frame.y + frame.h / 2;
 	const r = Math.min(frame.w, frame.h) / 2 - 2;
+	// A small lens on a phone has room for the numbers, not for their names.
+	const roomy = r > 110;
 	const k = r * 1.62;
 	const eye = eyeFor(section, { x: cx - k / 2, y: cy - k / 2, w: k, h: k });
 	const dims = section.items.filter((i) => i.kind === "dim");
@@ -32,15 +34,17 @@ export function Loupe({
 			<circle cx={cx} cy={cy} r={r} fill="var(--lit)" />
 			<g clipPath={`url(#${clip})`}>
 				<Shapes items={shapes} eye={eye} edge={edge} />
-				<text
-					x={cx}
-					y={cy - r + 30}
-					textAnchor="middle"
-					fontSize={14}
-					fill="var(--ink-2)"
-				>
-					{section.seen}
-				</text>
+				{roomy && (
+					<text
+						x={cx}
+						y={cy - r + 30}
+						textAnchor="middle"
+						fontSize={14}
+						fill="var(--ink-2)"
+					>
+						{section.seen}
+					</text>
+				)}
 			</g>
 			<circle
 				cx={cx}
@@ -77,10 +81,12 @@ export function Loupe({
 							paintOrder="stroke"
 						>
 							{d.text}
-							<tspan fontSize={14} fontWeight={500}>
-								{" "}
-								{word}
-							</tspan>
+							{roomy && (
+								<tspan fontSize={14} fontWeight={500}>
+									{" "}
+									{word}
+								</tspan>
+							)}
 						</text>
 					</g>
 				);

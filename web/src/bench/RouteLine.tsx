@@ -82,9 +82,9 @@ function LegLink({ leg, job, here }: { leg: Leg; job: number; here: boolean }) {
 				<span className="sr-only">
 					{leg.state === "done" ? ", finished" : ""}
 				</span>
-				{leg.say && (
-					<span className="ml-1.5 text-sm font-medium">{leg.say}</span>
-				)}
+			</span>
+			<span className="block truncate pt-0.5 text-sm leading-4 font-medium">
+				{leg.say || " "}
 			</span>
 		</NavLink>
 	);

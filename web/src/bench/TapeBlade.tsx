@@ -34,7 +34,7 @@ export function TapeBlade({ value }: { value: number | null }) {
 	return (
 		<svg
 			aria-hidden="true"
-			className="absolute inset-x-0 top-0 h-5 w-full"
+			className="absolute inset-x-0 top-0 h-5 w-full max-sm:hidden"
 			viewBox="0 0 900 20"
 			preserveAspectRatio="xMinYMin slice"
 		>

@@ -30,6 +30,10 @@ export function lookOf(item: Item, edge: string): Look {
 		case "fixing":
 			return { stroke: "var(--ink)", width: 1.3, fill: "var(--metal)" };
 		case "gasket":
+			// In section it is a body, on the plan only its path.
+			if (item.id.endsWith("-cut") || item.id.endsWith("-edge")) {
+				return { stroke: "var(--ink-2)", width: 1.2, fill: "var(--gasket)" };
+			}
 			return { stroke: "var(--ink-2)", width: 1.4, dash: "2 3" };
 		case "block":
 			return { stroke: "var(--ink)", width: 1, fill: "var(--ink-2)" };

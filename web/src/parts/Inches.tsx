@@ -14,8 +14,8 @@ export function Inches({ children }: { children: string }) {
 					<span key={key}>
 						<span className="sr-only">{p}</span>
 						<span aria-hidden="true" className="whitespace-nowrap">
-							<sup className="text-[0.62em]">{num}</sup>⁄
-							<sub className="bottom-0 text-[0.62em]">{den}</sub>
+							<sup className="text-[0.74em]">{num}</sup>⁄
+							<sub className="bottom-0 text-[0.74em]">{den}</sub>
 						</span>
 					</span>
 				);

@@ -1,13 +1,5 @@
 import type { Figure } from "../api/types";
-
-function num(v: number): string {
-	const a = Math.abs(v);
-	const digits = a !== 0 && a < 0.01 ? 7 : a < 1 ? 4 : 2;
-	return v
-		.toFixed(digits)
-		.replace(/\.?0+$/, "")
-		.replace("-", "−");
-}
+import { num } from "./num";
 
 /** The sum behind a number: formula, values, limit, and where each comes from. */
 export function WorkingView({ figure }: { figure: Figure }) {

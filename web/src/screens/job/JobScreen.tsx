@@ -48,10 +48,14 @@ function Bench({ view, station }: { view: View; station?: string }) {
 			<Head view={view} />
 			<RouteLine legs={view.route} job={view.job.id} here={here} />
 			<main className="flex min-h-0 flex-1 flex-col overflow-y-auto border-t border-rule lg:flex-row lg:overflow-hidden">
-				<div className="flex min-h-[430px] min-w-0 flex-1 flex-col lg:min-h-0">
+				<div className="flex min-w-0 flex-none flex-col lg:min-h-0 lg:flex-1">
 					<LightTable
 						view={view}
-						place={view.job.signed ? null : tape.place}
+						place={
+							view.job.signed || (here !== "measure" && !tape.busy)
+								? null
+								: tape.place
+						}
 						onPick={tape.pick}
 					/>
 					<TableTools view={view} tape={tape} />
@@ -65,6 +69,8 @@ function Bench({ view, station }: { view: View; station?: string }) {
 
 function Head({ view }: { view: View }) {
 	const { job } = view;
+	const late =
+		job.promised_at !== undefined && new Date(job.promised_at) < new Date();
 	return (
 		<header className="flex flex-wrap items-baseline justify-between gap-x-6 px-4 pt-3 pb-1 sm:px-7">
 			<h1 className="min-w-0 text-[22px] leading-7 font-semibold">
@@ -83,8 +89,10 @@ function Head({ view }: { view: View }) {
 					</>
 				) : job.promised_at ? (
 					<>
-						promised{" "}
-						<strong className="text-ink">{when(job.promised_at)}</strong>
+						{late ? "late, promised " : "promised "}
+						<strong className={late ? "text-stop" : "text-ink"}>
+							{when(job.promised_at)}
+						</strong>
 					</>
 				) : (
 					"no promise yet"

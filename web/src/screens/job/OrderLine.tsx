@@ -33,20 +33,19 @@ export function OrderLine({ view }: { view: View }) {
 					Order <Inches>{order_w.main}</Inches> ×{" "}
 					<Inches>{order_h.main}</Inches> {view.unit}
 				</span>
-				<span className="block text-lg">
+				<span className="block text-lg leading-6">
 					in {pane}
 					{assumed && " (not settled)"}, ±{fit.band.half} mm{" "}
-					<span className="text-ink-2">
-						· <Inches>{order_w.other}</Inches> ×{" "}
-						<Inches>{order_h.other}</Inches>
-					</span>{" "}
 					<span
 						aria-hidden="true"
-						className="inline-block text-ink-3 group-data-[state=open]:rotate-90"
+						className="moves inline-block text-ink-3 group-data-[state=open]:rotate-90"
 					>
 						›
 					</span>
 					<span className="sr-only">show the working</span>
+				</span>
+				<span className="block text-ink-2">
+					<Inches>{order_w.other}</Inches> × <Inches>{order_h.other}</Inches>
 				</span>
 			</Collapsible.Trigger>
 			<Collapsible.Content className="flex flex-col gap-3 pb-3">

@@ -4,6 +4,7 @@ import { useJobWrite } from "../../api/hooks";
 import type { CheckView, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { FieldSays, TextField } from "../../parts/Field";
+import { num } from "../../parts/num";
 import { Refusal } from "../../parts/Refusal";
 import { SignOff } from "./SignOff";
 
@@ -87,7 +88,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 			{answered ? (
 				<p className={check.outcome === "fail" ? "text-stop" : "text-ink-2"}>
 					{said[check.outcome as Outcome]}
-					{check.value !== undefined && ` ${check.value} ${check.unit}`}
+					{check.value !== undefined && ` ${num(check.value)} ${check.unit}`}
 					{check.finding && `: ${check.finding}`} · {check.by}{" "}
 					{!view.job.signed && (
 						<button

@@ -51,7 +51,7 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 						<TapeBlade value={tape.understood?.reading.value ?? null} />
 						<label
 							htmlFor="tape-line"
-							className="max-w-[38%] shrink-0 pb-1 leading-5 font-semibold"
+							className="max-w-[38%] shrink-0 pb-1 leading-5 font-semibold max-sm:absolute max-sm:top-1.5 max-sm:left-3 max-sm:max-w-none max-sm:text-sm"
 						>
 							{tape.info?.name}
 						</label>
@@ -68,7 +68,7 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 							placeholder={tape.live ? tape.live.reading.text : "type a length"}
 							aria-describedby="tape-said"
 							aria-invalid={tape.wrong !== null || tape.refused !== null}
-							className="font-figure min-h-12 w-28 min-w-0 flex-1 bg-transparent pt-3 text-3xl font-semibold outline-none placeholder:text-xl placeholder:font-medium placeholder:text-tape-faint sm:w-40"
+							className="font-figure min-h-12 w-20 min-w-0 flex-1 bg-transparent pt-3 text-3xl font-semibold outline-none placeholder:text-xl placeholder:font-medium placeholder:text-tape-faint sm:w-40"
 						/>
 						<p
 							id="tape-said"
@@ -79,7 +79,7 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 						<button
 							type="submit"
 							disabled={tape.text.trim() === "" || tape.pending}
-							className="min-h-12 shrink-0 self-end border-2 border-on-tape px-3 font-bold disabled:opacity-70"
+							className="min-h-12 shrink-0 self-end border-2 border-on-tape px-3 font-bold disabled:opacity-70 max-sm:px-2"
 						>
 							Enter
 						</button>

@@ -118,6 +118,8 @@ export function useTape(view: View) {
 
 	return {
 		place,
+		/** Somebody picked a dimension or is typing: it is lit at any station. */
+		busy: picked !== null || text !== "",
 		info,
 		text,
 		setText,

@@ -70,7 +70,9 @@ function First({ turn }: { turn: Turn }) {
 				>
 					{turn.problem
 						? "Go to the reading"
-						: `Start · ${span(turn.minutes || turn.left)}`}
+						: turn.minutes > 0
+							? `Start · ${span(turn.minutes)}`
+							: "Go there"}
 				</Link>
 				{turn.people > 1 && (
 					<span className="font-semibold text-two">
@@ -87,19 +89,19 @@ function lower(s: string): string {
 }
 
 function Why({ turn }: { turn: Turn }) {
-	const left = span(turn.left);
-	if (!turn.promised_at)
-		return <>{left} of work are left; nothing is promised.</>;
+	const left =
+		turn.left > 0 ? `${span(turn.left)} of work are left` : "only this is left";
+	if (!turn.promised_at) return <>Nothing is promised; {left}.</>;
 	if (turn.late) {
 		return (
 			<strong className="font-semibold text-stop">
-				Late: promised {when(turn.promised_at)}, and {left} of work are left.
+				Late: promised {when(turn.promised_at)}, and {left}.
 			</strong>
 		);
 	}
 	return (
 		<>
-			Promised {when(turn.promised_at)}; {left} of work are left.
+			Promised {when(turn.promised_at)}; {left}.
 		</>
 	);
 }
@@ -122,9 +124,6 @@ function Line({ turn }: { turn: Turn }) {
 						<strong className="font-semibold">{turn.next}</strong>
 						{turn.people > 1 && (
 							<span className="ml-2 font-semibold text-two">two people</span>
-						)}
-						{turn.problem && (
-							<span className="ml-2 font-semibold text-stop">odd reading</span>
 						)}
 					</span>
 					<span className="block truncate text-ink-2">

@@ -1,0 +1,137 @@
+// Shoot takes pictures of the running demo for the documentation:
+//
+//	shoot [-url http://127.0.0.1:8080] [-out docs/screenshots] [-size 1280x800] [-theme light] [-do SCRIPT] NAME=PATH …
+//
+// Without names it takes the whole set of the README.
+package main
+
+import (
+	"context"
+	"flag"
+	"fmt"
+	"os"
+	"path/filepath"
+	"strings"
+	"time"
+
+	"github.com/chromedp/chromedp"
+
+	"freshshard/e2e/browser"
+	"freshshard/internal/demo"
+)
+
+// shot is one picture: where, how large, in which light, and what to do first.
+type shot struct {
+	name, path, theme, do string
+	w, h                  int
+}
+
+var set = []shot{
+	{name: "sign-in", path: "door", w: 1280, h: 800},
+	{name: "today", path: "/", w: 1280, h: 800},
+	{name: "job-measure", path: "/jobs/1/measure", w: 1280, h: 800},
+	{name: "job-measure-dark", path: "/jobs/1/measure", theme: "dark", w: 1280, h: 800},
+	{name: "job-odd-reading", path: "/jobs/5/measure", w: 1280, h: 800},
+	{name: "job-choose", path: "/jobs/1/choose", w: 1280, h: 800},
+	{name: "job-set", path: "/jobs/2/set", w: 1280, h: 800},
+	{name: "job-prove", path: "/jobs/8/prove", w: 1280, h: 800},
+	{name: "take-in", path: "/take-in", w: 1280, h: 800},
+	{name: "jobs", path: "/jobs", w: 1280, h: 800},
+	{name: "shop", path: "/shop", w: 1280, h: 800},
+	{name: "phone-job", path: "/jobs/1/measure", w: 390, h: 844},
+	{name: "phone-today", path: "/", w: 390, h: 844},
+}
+
+func main() {
+	url := flag.String("url", "http://127.0.0.1:8080", "the running demo")
+	out := flag.String("out", filepath.Join("docs", "screenshots"), "folder of the pictures")
+	size := flag.String("size", "1280x800", "of pictures that are named here")
+	theme := flag.String("theme", "light", "light or dark")
+	do := flag.String("do", "", "a script to run in the page first")
+	flag.Parse()
+	shots := set
+	if flag.NArg() > 0 {
+		shots = nil
+		s := shot{theme: *theme, do: *do}
+		if _, err := fmt.Sscanf(*size, "%dx%d", &s.w, &s.h); err != nil {
+			fmt.Fprintln(os.Stderr, "shoot: -size wants 1280x800")
+			os.Exit(2)
+		}
+		for _, a := range flag.Args() {
+			s.name, s.path, _ = strings.Cut(a, "=")
+			shots = append(shots, s)
+		}
+	}
+	if err := run(*url, *out, shots); err != nil {
+		fmt.Fprintln(os.Stderr, "shoot:", err)
+		os.Exit(1)
+	}
+}
+
+func run(url, out string, shots []shot) error {
+	ctx, cancel := context.WithTimeout(context.Background(), 3*time.Minute)
+	defer cancel()
+	b, end, err := browser.Start(ctx, 1280, 800)
+	if err != nil {
+		return err
+	}
+	defer end()
+	if err := os.MkdirAll(out, 0o755); err != nil {
+		return err
+	}
+	in := false
+	for _, s := range shots {
+		if s.path == "door" {
+			s.path = "/"
+		} else if !in {
+			if err := enter(b, url); err != nil {
+				return err
+			}
+			in = true
+		}
+		if err := take(b, url, out, s); err != nil {
+			return fmt.Errorf("%s: %w", s.name, err)
+		}
+	}
+	return nil
+}
+
+func enter(b context.Context, url string) error {
+	return chromedp.Do(b, chromedp.Navigate(url), chromedp.WaitVisible(`input[type=password]`),
+		chromedp.SendKeys(`input[autocomplete=username]`, demo.Owner), chromedp.SendKeys(`input[type=password]`, demo.Password+"\r"),
+		chromedp.WaitVisible(`nav[aria-label=Main]`))
+}
+
+func take(b context.Context, url, out string, s shot) error {
+	if s.theme == "" {
+		s.theme = "light"
+	}
+	light := fmt.Sprintf(`localStorage.setItem("theme", %[1]q); document.documentElement.dataset.theme = %[1]q`, s.theme)
+	mobile := []chromedp.EmulateViewportOption{}
+	if s.w < 600 {
+		mobile = append(mobile, chromedp.EmulateMobile)
+	}
+	err := chromedp.Do(b,
+		chromedp.EmulateViewport(int64(s.w), int64(s.h), mobile...),
+		chromedp.Navigate(url+s.path), chromedp.WaitVisible("main"), script(light), chromedp.Sleep(900*time.Millisecond),
+	)
+	if err == nil && s.do != "" {
+		err = chromedp.Do(b, script(s.do), chromedp.Sleep(700*time.Millisecond))
+	}
+	if err != nil {
+		return err
+	}
+	png, err := chromedp.Run(b, chromedp.CaptureScreenshot())
+	if err != nil {
+		return err
+	}
+	return os.WriteFile(filepath.Join(out, s.name+".png"), png, 0o644)
+}
+
+// script runs JavaScript for what it does.
+func script(js string) chromedp.Action[chromedp.Void] {
+	return chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := chromedp.Evaluate[any]("void (() => {"+js+"})()")(ctx, t)
+		return err
+	})
+}
