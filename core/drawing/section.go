@@ -52,7 +52,7 @@ func Section(s Scene) Drawing {
 	c.body(&d)
 	c.seal(&d, s)
 	d.loop("pane-cut", LayerPane, s.Pane, rect(c.gap, c.bed, c.long, c.bed+c.t))
-	d.text("pane-name", LayerNote, outline.Point{X: c.ledge + 2, Y: c.bed + c.t/2}, 2, "start", s.Pane)
+	d.text("pane-name", LayerNote, outline.Point{X: c.long, Y: c.bed + c.t + 1.2}, 2, "end", s.Pane)
 	if s.Result.Ready {
 		c.dims(&d, s)
 	}

@@ -97,9 +97,9 @@ func run(url, out string, shots []shot) error {
 }
 
 func enter(b context.Context, url string) error {
-	return chromedp.Do(b, chromedp.Navigate(url), chromedp.WaitVisible(`input[type=password]`),
-		chromedp.SendKeys(`input[autocomplete=username]`, demo.Owner), chromedp.SendKeys(`input[type=password]`, demo.Password+"\r"),
-		chromedp.WaitVisible(`nav[aria-label=Main]`))
+	return chromedp.Do(b, chromedp.Navigate(url), chromedp.WaitVisible(chromedp.CSS(`input[type=password]`)),
+		chromedp.SendKeys(chromedp.CSS(`input[autocomplete=username]`), demo.Owner), chromedp.SendKeys(chromedp.CSS(`input[type=password]`), demo.Password+"\r"),
+		chromedp.WaitVisible(chromedp.CSS(`nav[aria-label=Main]`)))
 }
 
 func take(b context.Context, url, out string, s shot) error {
@@ -113,7 +113,7 @@ func take(b context.Context, url, out string, s shot) error {
 	}
 	err := chromedp.Do(b,
 		chromedp.EmulateViewport(int64(s.w), int64(s.h), mobile...),
-		chromedp.Navigate(url+s.path), chromedp.WaitVisible("main"), script(light), chromedp.Sleep(900*time.Millisecond),
+		chromedp.Navigate(url+s.path), chromedp.WaitVisible(chromedp.CSS("main")), script(light), chromedp.Sleep(900*time.Millisecond),
 	)
 	if err == nil && s.do != "" {
 		err = chromedp.Do(b, script(s.do), chromedp.Sleep(700*time.Millisecond))

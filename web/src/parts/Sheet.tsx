@@ -29,7 +29,14 @@ export function Sheet({
 							Put away
 						</Dialog.Close>
 					</header>
-					<div className="flex-1 overflow-y-auto px-6 py-5">{children}</div>
+					<section
+						aria-label={title}
+						// biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls must be reached by the keyboard
+						tabIndex={0}
+						className="flex-1 overflow-y-auto px-6 py-5"
+					>
+						{children}
+					</section>
 				</Dialog.Content>
 			</Dialog.Portal>
 		</Dialog.Root>

@@ -16,7 +16,12 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 	const way = "min-h-11 shrink-0 underline underline-offset-4 hover:text-ink";
 	return (
 		<div className="border-t border-rule px-4 sm:px-7">
-			<div className="flex gap-x-1 overflow-x-auto py-1" data-rest>
+			<section
+				aria-label="Other readings"
+				// biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls must be reached by the keyboard
+				tabIndex={0}
+				className="flex gap-x-1 overflow-x-auto py-1"
+			>
 				{rest.map((p) => {
 					const r = job.readings.find((x) => x.place === p.place);
 					const active = tape.place === p.place && !job.signed;
@@ -39,7 +44,7 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 						</button>
 					);
 				})}
-			</div>
+			</section>
 			<div className="flex flex-wrap gap-x-6 border-t border-rule text-[15px] text-ink-2">
 				<button type="button" className={way} onClick={() => setOpen("held")}>
 					{heldWords(view)}

@@ -27,8 +27,14 @@ function firstPlace(view: View): string {
 export function useTape(view: View) {
 	const id = view.job.id;
 	const client = useQueryClient();
-	const [picked, setPicked] = useState<string | null>(null);
-	const place = picked ?? firstPlace(view);
+	// The place stays where it is until somebody moves it: a reading that
+	// arrives from another screen must not pull it from under a hand.
+	const [place, setPlace] = useState(() => firstPlace(view));
+	const [touched, setTouched] = useState(false);
+	function pick(p: string) {
+		setPlace(p);
+		setTouched(true);
+	}
 	const info: PlaceInfo | undefined = view.reckoning.walk.find(
 		(p) => p.place === place,
 	);
@@ -72,7 +78,7 @@ export function useTape(view: View) {
 			localStorage.removeItem(`draft:tape:${id}:${r.place}`);
 			clearText();
 			setHand(null);
-			setPicked(nextPlace(next, r.place));
+			pick(nextPlace(next, r.place));
 		},
 		onError: (e) => {
 			if (e.conflict) void client.invalidateQueries({ queryKey: ["job", id] });
@@ -103,7 +109,7 @@ export function useTape(view: View) {
 		onSuccess: (next, u) => {
 			client.setQueryData(["job", id], next);
 			setUndo(null);
-			setPicked(u.place);
+			pick(u.place);
 		},
 		onError: () => {
 			setUndo(null);
@@ -119,7 +125,7 @@ export function useTape(view: View) {
 	return {
 		place,
 		/** Somebody picked a dimension or is typing: it is lit at any station. */
-		busy: picked !== null || text !== "",
+		busy: touched || text !== "",
 		info,
 		text,
 		setText,
@@ -132,7 +138,7 @@ export function useTape(view: View) {
 			: null) as Refused | null,
 		refused: keep.error,
 		pending: keep.isPending || back.isPending,
-		pick: setPicked,
+		pick,
 		send: () => {
 			if (text.trim() !== "") {
 				keep.mutate({ text, version: live?.version ?? 0, place, instrument });

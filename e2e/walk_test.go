@@ -1,0 +1,289 @@
+package e2e
+
+import (
+	"fmt"
+	"io"
+	"net/http"
+	"os/exec"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/chromedp/chromedp"
+)
+
+func typeInto(selector, text string) chromedp.Action[chromedp.Void] {
+	return chromedp.SendKeys(chromedp.CSS(selector), text)
+}
+
+// One demo serves all walks that do not stop it.
+func TestDemo(t *testing.T) {
+	p := start(t, "demo")
+	t.Run("wrong readings", func(t *testing.T) { wrongReadings(t, p) })
+	t.Run("two browsers", func(t *testing.T) { twoBrowsers(t, p) })
+	t.Run("undo and pad", func(t *testing.T) { undoAndPad(t, p) })
+	t.Run("settings", func(t *testing.T) { settings(t, p) })
+	t.Run("today", func(t *testing.T) { today(t, p) })
+	t.Run("carried", func(t *testing.T) { carried(t, p) })
+	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
+	t.Run("narrow and wide", func(t *testing.T) { narrowAndWide(t, p) })
+	t.Run("keyboard", func(t *testing.T) { keyboard(t, p) })
+	t.Run("people", func(t *testing.T) { people(t, p) })
+}
+
+// A wrong reading is shown at its place and what was typed stays.
+func wrongReadings(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/jobs/5/measure")
+	g.sees("Two digits swapped, perhaps: 508.0?")
+	g.until("the odd reading marked", `document.querySelector('[data-place=width_middle]').getAttribute("aria-label").includes("does not fit the rest")`)
+	g.press("Stop.")
+	if at := g.tapeAt(); at != "width, middle" {
+		t.Errorf("the way to the odd reading leads to %q", at)
+	}
+	g.goTo("/jobs/9/measure")
+	for _, c := range []struct{ text, says string }{
+		{"5 1/0", "cannot have 0 under the stroke"}, {"-3", "cannot be negative"}, {"banana", "a number was expected"}, {"40 m", "up to 6000.0 mm is taken"},
+	} {
+		g.tape(c.text)
+		g.sees(c.says)
+		if v := ask[string](g, `document.querySelector("#tape-line").value`); v != c.text {
+			t.Errorf("%q was typed, %q is left", c.text, v)
+		}
+		ask[any](g, `void document.querySelector("#tape-line").select()`)
+	}
+	// A reload loses nothing typed.
+	g.tape("50 banana")
+	g.goTo("/jobs/9/measure")
+	g.until("the draft", `document.querySelector("#tape-line").value === "50 banana"`)
+	g.goTo("/jobs/424242")
+	g.sees("This job is not here")
+	g.goTo("/jobs/none")
+	g.until("a way out", `document.querySelector('a[href="/jobs"]')`)
+}
+
+// Two people on one job: each sees the other's readings, and a conflict shows
+// both.
+func twoBrowsers(t *testing.T, p *program) {
+	mira, tor := open(t, p), open(t, p)
+	mira.signIn("mira")
+	tor.signIn("tor")
+	mira.goTo("/jobs/10/measure")
+	tor.goTo("/jobs/10/measure")
+	// Tor types before he can have seen Mira's reading arrive.
+	tor.do(typeInto("#tape-line", "305"))
+	ask[any](tor, `void (window.fetch = (f => (u, o) => String(u.url ?? u).endsWith("/pulse") ? new Promise(() => {}) : f(u, o))(window.fetch))`)
+	mira.read("width_top", "300")
+	tor.do(typeInto("#tape-line", "\r"))
+	tor.sees("Mira Quill read 300 for the width, top")
+	tor.sees("Yours: 305")
+	if v := ask[string](tor, `document.querySelector("#tape-line").value`); v != "305" {
+		t.Errorf("Tor's reading is gone: %q", v)
+	}
+	tor.until("Mira's reading on Tor's table", `document.querySelector('[data-place=width_top]').textContent.includes("300.0")`)
+	tor.press("Take mine")
+	mira.until("Tor's reading on Mira's table", `document.querySelector('[data-place=width_top]').textContent.includes("305.0")`)
+}
+
+func undoAndPad(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/11/measure")
+	g.press("½ pad")
+	for _, k := range []string{"2", "0", "1/2", "heavy", "Put it there"} {
+		g.press(k)
+	}
+	g.until("the reading", `document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("521.5")`)
+	g.press("Undo the last reading")
+	g.until("the place empty again", `document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("not read yet")`)
+	if at := g.tapeAt(); at != "width, top" {
+		t.Errorf("after undo the tape is at %q", at)
+	}
+}
+
+// How the pane is held and what it sees change the answer.
+func settings(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/jobs/2/measure")
+	order := `document.querySelector("[data-order]").dataset.order`
+	g.until("an order", order)
+	before := ask[string](g, order)
+	g.press("steel · wrapped gasket")
+	g.accessible("sheet, held")
+	g.press("○ flat, on the ledge")
+	g.press("Keep it")
+	g.until("another order", fmt.Sprintf("%s !== %q", order, before))
+	g.press("sees 240 °C")
+	g.accessible("sheet, sees")
+	g.fill("Hot side in steady use", "0")
+	g.press("Keep it")
+	g.sees("a temperature between −60 and 1200 °C is expected")
+	if v := ask[string](g, `[...document.querySelectorAll("input")].map(i => i.value).join()`); !strings.Contains(v, "2400") {
+		t.Errorf("what was typed is gone: %s", v)
+	}
+	g.press("Put away")
+	g.press("what happened")
+	g.sees("how the pane is held was changed")
+	g.accessible("sheet, history")
+}
+
+func today(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.sees("Finish the checks: hatchery incubator, door pane.")
+	g.sees("glass-ceramic 5 mm from the cutter")
+	g.press("Go there")
+	g.until("its prove station", `location.pathname === "/jobs/8/prove"`)
+	g.sees("2 things are open")
+	g.goTo("/jobs/3/source")
+	g.press("It has arrived")
+	g.until("nothing waited for", `![...document.querySelectorAll("button")].some(b => b.innerText === "It has arrived")`)
+	g.goTo("/")
+	g.sees("Nothing waits for a delivery.")
+}
+
+// A job goes out as a document and comes in again as a new one.
+func carried(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	made := ask[string](g, `fetch("/api/jobs/12/carried").then(r => r.text()).then(t => fetch("/api/jobs/carried", {method: "POST", headers: {"Content-Type": "application/json", "Idempotency-Key": "carry-it-over"}, body: t})).then(r => r.text())`)
+	if !strings.Contains(made, `"id":14`) {
+		t.Fatalf("brought in: %s", made)
+	}
+	g.goTo("/jobs/14/prove")
+	g.sees("is signed.")
+	g.goTo("/jobs")
+	g.press("○ signed off")
+	g.until("both in the list", `[...document.querySelectorAll("main li")].filter(l => l.innerText.includes("second cabin")).length === 2`)
+	g.fill("Find", "nobody knows")
+	g.sees("No job has “nobody knows” in it.")
+}
+
+func everyScreen(t *testing.T, p *program) {
+	g := open(t, p)
+	g.goTo("/")
+	g.until("the door", `document.querySelector("input[type=password]")`)
+	g.accessible("sign in")
+	g.signIn("mira")
+	paths := []string{"/", "/jobs", "/take-in", "/shop", "/jobs/12/prove"}
+	for _, s := range []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"} {
+		paths = append(paths, "/jobs/1/"+s)
+	}
+	for _, theme := range []string{"light", "dark"} {
+		ask[any](g, fmt.Sprintf(`void localStorage.setItem("theme", %q)`, theme))
+		for _, path := range paths {
+			g.goTo(path)
+			g.until("its content", `!document.querySelector("main [role=status]") && document.querySelector("main").innerText.length > 40`)
+			g.accessible(path + ", " + theme)
+		}
+	}
+}
+
+// No sideways scrolling at a desk and on a phone.
+func narrowAndWide(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	for _, w := range []int64{390, 768, 1280} {
+		g.do(chromedp.EmulateViewport(w, 800))
+		for _, path := range []string{"/", "/jobs", "/take-in", "/shop", "/jobs/1/measure", "/jobs/9/choose", "/jobs/8/prove"} {
+			g.goTo(path)
+			g.until("its content", `document.querySelector("main").innerText.length > 40`)
+			if over := ask[int](g, `document.documentElement.scrollWidth - window.innerWidth`); over > 0 {
+				t.Errorf("%s at %d px is %d px too wide", path, w, over)
+			}
+		}
+	}
+}
+
+// The drawing's dimensions can be reached and picked without a mouse.
+func keyboard(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/7/measure")
+	g.until("the dimension", `document.querySelector('[data-place=height_middle]')`)
+	ask[any](g, `void document.querySelector('[data-place=height_middle]').focus()`)
+	g.do(chromedp.SendKeys(chromedp.CSS(`[data-place=height_middle]`), "\r"))
+	if at := g.tapeAt(); at != "height, middle" {
+		t.Errorf("Enter on a dimension leads the tape to %q", at)
+	}
+}
+
+func people(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/shop")
+	g.fill("Sign-in name", "tor")
+	g.fill("First password", "another long one")
+	g.press("Add")
+	g.sees("this is empty; type it in")
+	ask[any](g, `void 0`)
+	names := ask[string](g, `[...document.querySelectorAll("form")].find(f => f.innerText.includes("Add a person")).querySelector("input").id`)
+	g.do(chromedp.SendKeys(chromedp.ID(names), "Ann Pell"))
+	g.press("Add")
+	g.sees("somebody has this sign-in name already")
+	g.fill("Sign-in name", "2")
+	g.press("Add")
+	g.until("the new person", `[...document.querySelectorAll("main li")].some(l => l.innerText.includes("Ann Pell") && l.innerText.includes("tor2"))`)
+	h := open(t, p)
+	h.signIn("tor")
+	h.goTo("/shop")
+	h.sees("Ann Pell")
+	if ask[bool](h, `document.body.innerText.includes("Add a person")`) {
+		t.Error("a technician is offered to add people")
+	}
+}
+
+// Whatever was acknowledged is there after the program or the database is
+// killed in the middle of typing.
+func TestKill(t *testing.T) {
+	p := start(t, "demo")
+	g := open(t, p)
+	g.signIn("mira")
+	places := []string{"width_top", "width_bottom", "height_left", "height_right"}
+	for n, database := range []bool{false, true} {
+		g.goTo("/jobs/9/measure")
+		for i := range 2 {
+			g.read(places[2*n+i], fmt.Sprint(500+2*n+i))
+		}
+		g.do(typeInto("#tape-line", "123"))
+		p.kill(database)
+		g.do(typeInto("#tape-line", "\r"))
+		g.sees("Not kept.")
+		p.begin()
+		g.goTo("/jobs/9/measure")
+		for k := range 2*n + 2 {
+			g.until("the reading at "+places[k], fmt.Sprintf(`document.querySelector('[data-place=%s]')?.getAttribute("aria-label").includes("%d.0")`, places[k], 500+k))
+		}
+		g.until("what was typed", `document.querySelector("#tape-line").value === "123"`)
+		ask[any](g, `void document.querySelector("#tape-line").select()`)
+		g.do(typeInto("#tape-line", "\b"))
+	}
+}
+
+// A second start is quick, keeps the data, and says so when the port is taken.
+func TestStarts(t *testing.T) {
+	p := start(t, "demo")
+	out, err := exec.Command(binary, "demo", "--addr", p.addr, "--dir", p.dir).CombinedOutput()
+	if err == nil || !strings.Contains(string(out), "another program may be there") || strings.Count(strings.TrimSpace(string(out)), "\n") > 0 {
+		t.Errorf("a taken port: %v\n%s", err, out)
+	}
+	p.stop()
+	if !strings.Contains(p.log.String(), "Stopping") {
+		t.Errorf("Ctrl-C says nothing:\n%s", p.log)
+	}
+	p.begin()
+	if strings.Contains(p.log.String(), "Filling") {
+		t.Error("the second start filled the shop again")
+	}
+	res, err := (&http.Client{Timeout: 5 * time.Second}).Get(p.url + "/api/session")
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = res.Body.Close() }()
+	b, err := io.ReadAll(res.Body)
+	if err != nil || !strings.Contains(string(b), "Lantern Yard") {
+		t.Errorf("%s, %v", b, err)
+	}
+}

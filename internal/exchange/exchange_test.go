@@ -1,0 +1,275 @@
+package exchange
+
+import (
+	"bufio"
+	"bytes"
+	"encoding/xml"
+	"fmt"
+	"io"
+	"math"
+	"strconv"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/ledongthuc/pdf"
+
+	"freshshard/core/drawing"
+	"freshshard/core/exposure"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/outline"
+	"freshshard/core/prove"
+	"freshshard/core/reckon"
+	"freshshard/core/setting"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+func stove(t *testing.T) shop.View {
+	t.Helper()
+	e, err := exposure.ByID("fire")
+	if err != nil {
+		t.Fatal(err)
+	}
+	texts := map[fit.Place]string{fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14", fit.Reach: "16"}
+	readings, err := fit.ReadingsOf(texts, length.MM)
+	if err != nil {
+		t.Fatal(err)
+	}
+	r, err := reckon.Pane(reckon.Known{Family: "clip-heat", Exposure: e, Readings: readings, Unit: length.MM, Material: "glass-ceramic", Thickness: 4,
+		Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	v := shop.View{Unit: length.MM, Reckoning: r}
+	v.Job = record.Job{ID: 7, Story: "cracked", Customer: record.Customer{Name: "Lucía Ødegård"}, Object: record.Object{Name: "Sauna stove"}, Choice: &record.Choice{Reason: "it stands the fire"},
+		Ticket: &record.Ticket{Number: 3, By: "Mira", At: time.Date(2026, 3, 4, 15, 0, 0, 0, time.UTC)}}
+	for _, c := range prove.Checks(r.Family) {
+		c.Outcome = prove.Pass
+		v.Checks = append(v.Checks, shop.CheckView{Check: c})
+	}
+	return v
+}
+
+// pair is one group of a DXF file.
+type pair struct {
+	code  int
+	value string
+}
+
+// readDXF takes a file apart into its entities, independently of the writer.
+func readDXF(t *testing.T, r io.Reader) (layers map[string]bool, entities [][]pair) {
+	t.Helper()
+	s := bufio.NewScanner(r)
+	var all []pair
+	for s.Scan() {
+		code, err := strconv.Atoi(strings.TrimSpace(s.Text()))
+		if err != nil || !s.Scan() {
+			t.Fatalf("group %d: %q is no code", len(all), s.Text())
+		}
+		all = append(all, pair{code, s.Text()})
+	}
+	layers = map[string]bool{}
+	section, inLayer := "", false
+	for i, p := range all {
+		switch {
+		case p.code == 2 && i > 0 && all[i-1].value == "SECTION":
+			section = p.value
+		case p.code == 0:
+			inLayer = section == "TABLES" && p.value == "LAYER"
+			if section == "ENTITIES" {
+				entities = append(entities, nil)
+			}
+		case p.code == 2 && inLayer:
+			layers[p.value] = true
+		}
+		if section == "ENTITIES" && len(entities) > 0 {
+			entities[len(entities)-1] = append(entities[len(entities)-1], p)
+		}
+	}
+	if all[len(all)-1] != (pair{0, "EOF"}) {
+		t.Error("the file does not end with EOF")
+	}
+	return layers, entities
+}
+
+func value(t *testing.T, e []pair, code int) float64 {
+	t.Helper()
+	for _, p := range e {
+		if p.code == code {
+			v, err := strconv.ParseFloat(p.value, 64)
+			if err != nil {
+				t.Fatal(err)
+			}
+			return v
+		}
+	}
+	t.Fatalf("no group %d in %v", code, e)
+	return 0
+}
+
+// What is read back is the pane as ordered, in millimetres, on its own layer.
+func TestDXFReadsBack(t *testing.T) {
+	v := stove(t)
+	b := &bytes.Buffer{}
+	if err := DXF(b, v.Reckoning.Table); err != nil {
+		t.Fatal(err)
+	}
+	layers, entities := readDXF(t, b)
+	kinds := map[string]int{}
+	var xs, ys []float64
+	for i, e := range entities {
+		kinds[e[0].value]++
+		for _, p := range e {
+			if p.code == 8 && !layers[p.value] {
+				t.Errorf("entity %d lies on layer %s, which the table does not name", i, p.value)
+			}
+		}
+		if e[0].value == "VERTEX" && e[1].value == "PANE" {
+			xs, ys = append(xs, value(t, e, 10)), append(ys, value(t, e, 20))
+		}
+	}
+	if len(xs) != 4 {
+		t.Fatalf("the pane has %d corners", len(xs))
+	}
+	w, h := xs[1]-xs[0], ys[2]-ys[1]
+	if math.Abs(w-v.Reckoning.Fit.Order.W) > 0.001 || math.Abs(h-v.Reckoning.Fit.Order.H) > 0.001 {
+		t.Errorf("the pane is %v × %v, ordered %v", w, h, v.Reckoning.Fit.Order)
+	}
+	if kinds["CIRCLE"] != 4 || kinds["TEXT"] < 8 || kinds["LINE"] < 12 {
+		t.Errorf("%v", kinds)
+	}
+}
+
+func TestDXFTextStaysPlain(t *testing.T) {
+	d := drawing.Drawing{Items: []drawing.Item{{Kind: drawing.Text, Layer: drawing.LayerNote, Points: []outline.Point{{}}, Size: 3, Text: "a\n0\nEOF ½ 100%"}}}
+	b := &bytes.Buffer{}
+	if err := DXF(b, d); err != nil {
+		t.Fatal(err)
+	}
+	_, entities := readDXF(t, b)
+	for _, p := range entities[0] {
+		if p.code == 1 && p.value != `a 0 EOF \U+00BD 100%%37` {
+			t.Errorf("text came out as %q", p.value)
+		}
+	}
+}
+
+func TestArcsStayArcs(t *testing.T) {
+	d := drawing.Drawing{Items: []drawing.Item{{ID: "a", Kind: drawing.Arc, Layer: drawing.LayerPane, Points: []outline.Point{{X: 5, Y: 5}}, Radius: 10, Start: 350, End: 20}}}
+	b := &bytes.Buffer{}
+	if err := DXF(b, d); err != nil {
+		t.Fatal(err)
+	}
+	_, e := readDXF(t, b)
+	if e[0][0].value != "ARC" || value(t, e[0], 40) != 10 || value(t, e[0], 50) != 350 || value(t, e[0], 51) != 20 {
+		t.Errorf("%v", e[0])
+	}
+	b.Reset()
+	if err := SVG(b, d); err != nil {
+		t.Fatal(err)
+	}
+	end := fmt.Sprintf("A10 10 0 0 0 %s %s", n(5+10*math.Cos(20*math.Pi/180)), n(-5-10*math.Sin(20*math.Pi/180)))
+	if !strings.Contains(b.String(), end) {
+		t.Errorf("no %q in %s", end, b)
+	}
+}
+
+// The SVG is well formed, has a group a meaning, and true size.
+func TestSVG(t *testing.T) {
+	v := stove(t)
+	for _, d := range []drawing.Drawing{v.Reckoning.Table, v.Reckoning.Section} {
+		b := &bytes.Buffer{}
+		if err := SVG(b, d); err != nil {
+			t.Fatal(err)
+		}
+		groups, width := map[string]bool{}, ""
+		dec := xml.NewDecoder(b)
+		for {
+			tok, err := dec.Token()
+			if err == io.EOF {
+				break
+			}
+			if err != nil {
+				t.Fatal(err)
+			}
+			el, ok := tok.(xml.StartElement)
+			if !ok {
+				continue
+			}
+			for _, a := range el.Attr {
+				if el.Name.Local == "g" && a.Name.Local == "id" {
+					groups[a.Value] = true
+				}
+				if el.Name.Local == "svg" && a.Name.Local == "width" {
+					width = a.Value
+				}
+			}
+		}
+		if !groups["pane"] || width != n(d.Box.Width())+"mm" {
+			t.Errorf("%s: groups %v, width %s", d.Name, groups, width)
+		}
+	}
+	hostile := drawing.Drawing{Name: `<script>&"`, Items: []drawing.Item{{Kind: drawing.Text, Layer: drawing.LayerNote, Points: []outline.Point{{}}, Text: "</text><script>"}}}
+	b := &bytes.Buffer{}
+	if err := SVG(b, hostile); err != nil || strings.Contains(b.String(), "<script>") {
+		t.Errorf("a name became markup: %s", b)
+	}
+}
+
+func text(t *testing.T, b []byte) (string, int) {
+	t.Helper()
+	r, err := pdf.NewReader(bytes.NewReader(b), int64(len(b)))
+	if err != nil {
+		t.Fatal(err)
+	}
+	plain, err := r.GetPlainText()
+	if err != nil {
+		t.Fatal(err)
+	}
+	s, err := io.ReadAll(plain)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return string(s), r.NumPage()
+}
+
+func TestTicket(t *testing.T) {
+	v := stove(t)
+	b := &bytes.Buffer{}
+	if err := Ticket(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, v, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	s, pages := text(t, b.Bytes())
+	if pages != 1 {
+		t.Errorf("%d pages", pages)
+	}
+	for _, want := range []string{"Ticket 3", "Lucía Ødegård", length.Metric(v.Reckoning.Fit.Order.W) + " × " + length.Metric(v.Reckoning.Fit.Order.H) + " mm", " in ", "glass-ceramic", "it stands the fire",
+		"Brackets by hand", "Paper slip", "First fire", "4 March 2026, 15:00", "Received by the customer"} {
+		if !strings.Contains(s, want) {
+			t.Errorf("the ticket does not say %q: %.120q", want, s)
+		}
+	}
+	if strings.Contains(s, "DRAFT") {
+		t.Error("a signed ticket says that it is a draft")
+	}
+}
+
+// Long names and findings neither break the page nor run over a second one.
+func TestTicketHoldsLongWords(t *testing.T) {
+	v := stove(t)
+	v.Job.Ticket = nil
+	v.Job.Object.Name = strings.Repeat("very long name ", 8)
+	v.Job.Story = strings.Repeat("it broke and ", 70)
+	for i := range v.Checks {
+		v.Checks[i].Outcome, v.Checks[i].Finding = prove.Fail, strings.Repeat("loose ", 12)
+	}
+	b := &bytes.Buffer{}
+	if err := Ticket(b, record.Shop{Name: strings.Repeat("Shop ", 16)}, v, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	if s, pages := text(t, b.Bytes()); pages != 1 || !strings.Contains(s, "DRAFT") {
+		t.Errorf("%d pages, draft said: %v", pages, strings.Contains(s, "DRAFT"))
+	}
+}

@@ -1,0 +1,33 @@
+#!/bin/sh
+# Runs the benchmarks and prints each figure beside its bound; the last column
+# is figure ÷ bound, so below 1 is inside. Speeds of shared machines vary: the
+# ratio says how far away the bound is, not how fast a machine is.
+set -eu
+cd "$(dirname "$0")/.."
+out=$(mktemp)
+trap 'rm -f "$out"' EXIT
+go test -run '^$' -bench . -benchtime 1s ./core/... ./internal/shop | tee "$out.raw" | grep '^Benchmark' >"$out" || { cat "$out.raw"; exit 1; }
+rm -f "$out.raw"
+printf '%-34s %14s %12s %8s\n' "what" "figure" "bound" "ratio"
+awk '
+function row(name, v, unit, bound) {
+	if (bound == "") printf "%-34s %10.4g %-3s %12s %8s\n", name, v, unit, "-", "-"
+	else printf "%-34s %10.4g %-3s %9.4g %-2s %8.3f\n", name, v, unit, bound, unit, v / bound
+}
+{
+	name = $1; sub(/^Benchmark/, "", name); sub(/-[0-9]+$/, "", name)
+	ms = ""; median = ""
+	for (i = 2; i < NF; i++) {
+		if ($(i+1) == "ns/op") ms = $i / 1e6
+		if ($(i+1) == "median-ms") median = $i
+	}
+	if (name == "Solve") row("fit: size from readings", ms, "ms", 1)
+	else if (name == "Build") row("plan: steps and cautions", ms, "ms", 1)
+	else if (name == "ReadJob") row("read of a job, 10,000 stored", median, "ms", 10)
+	else if (name == "WriteReading") row("write of a reading, 10,000 stored", median, "ms", 25)
+	else if (name == "Today") row("today, 10,000 stored", median, "ms", 100)
+	else if (name == "Pane") row("whole reckoning of a pane", ms, "ms", "")
+	else row(name, median != "" ? median : ms, "ms", "")
+}' "$out"
+size=$(cat internal/web/static/built/assets/*.js | gzip -9 | wc -c)
+awk -v v="$size" 'BEGIN { printf "%-34s %10.4g %-3s %9.4g %-2s %8.3f\n", "first screen, script compressed", v/1024, "KB", 250, "KB", v/1024/250 }'
