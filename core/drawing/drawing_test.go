@@ -129,6 +129,24 @@ func TestSectionGaps(t *testing.T) {
 	}
 }
 
+// A wrapped gasket stands between the wall's clearance and the pane's edge.
+func TestSectionOfWrappedGasket(t *testing.T) {
+	s := scene(t, "clip-heat", full)
+	s.Problem.Gasket = fit.Gasket{Kind: fit.Wrapped, Free: 4}
+	var err error
+	if s.Result, err = fit.Solve(s.Problem); err != nil {
+		t.Fatal(err)
+	}
+	d := Section(s)
+	wrap, pane, bite := item(t, d, "gasket-edge").Points, item(t, d, "pane-cut").Points, item(t, d, "bite").Points
+	if math.Abs(wrap[1].X-wrap[0].X-3) > 1e-9 || wrap[1].X != pane[0].X || bite[0].X != pane[0].X {
+		t.Errorf("wrap %v, pane %v, bite %v", wrap, pane, bite)
+	}
+	if got := bite[0].To(bite[1]); math.Abs(got-(16-math.Min(s.Result.Gap.W, s.Result.Gap.H)-3)) > 1e-9 {
+		t.Errorf("bite %v", got)
+	}
+}
+
 func TestBoxHoldsEverything(t *testing.T) {
 	for _, d := range []Drawing{Table(scene(t, "clip-heat", full)), Section(scene(t, "putty-points", map[fit.Place]string{fit.WidthTop: "400", fit.HeightLeft: "300"}))} {
 		for _, i := range d.Items {

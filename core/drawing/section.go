@@ -35,6 +35,7 @@ func Section(s Scene) Drawing {
 	if s.Result.Ready {
 		c.gap = math.Min(s.Result.Gap.W, s.Result.Gap.H)
 	}
+	c.edge = c.gap + s.Result.Wrap
 	c.depth = assumedDepth
 	for _, p := range []fit.Place{fit.DepthTop, fit.DepthRight, fit.DepthBottom, fit.DepthLeft} {
 		c.depth = value(p, c.depth)
@@ -51,7 +52,7 @@ func Section(s Scene) Drawing {
 	c.long = c.ledge + math.Max(14, c.ledge)
 	c.body(&d)
 	c.seal(&d, s)
-	d.loop("pane-cut", LayerPane, s.Pane, rect(c.gap, c.bed, c.long, c.bed+c.t))
+	d.loop("pane-cut", LayerPane, s.Pane, rect(c.edge, c.bed, c.long, c.bed+c.t))
 	d.text("pane-name", LayerNote, outline.Point{X: c.long, Y: c.bed + c.t + 1.2}, 2, "end", s.Pane)
 	if s.Result.Ready {
 		c.dims(&d, s)
@@ -62,8 +63,10 @@ func Section(s Scene) Drawing {
 
 // cut is the measures of the section, mm.
 type cut struct {
-	ledge, depth, reach, bed, gap, t, long float64
-	unit                                   length.Unit
+	ledge, depth, reach, bed, t, long float64
+	gap                               float64 // clear, from the wall to the pane or its wrap
+	edge                              float64 // where the pane's edge is
+	unit                              length.Unit
 }
 
 // wallThick is how much of the frame's body is drawn beside the rebate, mm.
@@ -84,7 +87,7 @@ func (c cut) seal(d *Drawing, s Scene) {
 			x0 := c.gap
 			d.loop("gasket-cut", LayerGasket, "gasket when seated", rect(x0, 0, c.ledge, c.bed))
 			if s.Problem.Gasket.Kind == fit.Wrapped {
-				d.loop("gasket-edge", LayerGasket, "gasket round the edge", rect(c.gap-math.Min(c.bed, c.gap), 0, c.gap, top))
+				d.loop("gasket-edge", LayerGasket, "gasket round the edge", rect(c.gap, 0, c.edge, top))
 			}
 		}
 		// The bracket lies on the face of the frame and steps down to the pane.
@@ -116,6 +119,6 @@ func (c cut) dims(d *Drawing, s Scene) {
 	if s.Family.Sizing == family.Clip {
 		end = c.reach
 	}
-	d.add(Item{ID: "bite", Kind: Dim, Layer: LayerClearance, Points: []outline.Point{{X: c.gap, Y: lower}, {X: end, Y: lower}},
-		Text: length.Show(end-c.gap, c.unit).Main, Label: "bite, " + length.Metric(end-c.gap) + " mm", Place: "bite_cold"})
+	d.add(Item{ID: "bite", Kind: Dim, Layer: LayerClearance, Points: []outline.Point{{X: c.edge, Y: lower}, {X: end, Y: lower}},
+		Text: length.Show(end-c.edge, c.unit).Main, Label: "bite, " + length.Metric(end-c.edge) + " mm", Place: "bite_cold"})
 }

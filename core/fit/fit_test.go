@@ -304,6 +304,7 @@ func TestRefuse(t *testing.T) {
 		{"diagonal_rising", with(func(p *Problem) {
 			p.Readings[Rising], p.Readings[Falling] = length.Reading{Value: 700}, length.Reading{Value: 360}
 		})},
+		{"diagonal_falling", with(func(p *Problem) { p.Readings[Falling] = length.Reading{Value: 700} })},
 		{"place", with(func(p *Problem) { p.Readings["girth"] = length.Reading{Value: 100} })},
 		{"thickness", with(func(p *Problem) { p.Thickness = math.NaN() })},
 		{"cutter", with(func(p *Problem) { p.Cutter = "uncle" })},

@@ -29,7 +29,8 @@ type Result struct {
 	Nominal Size             `json:"nominal" doc:"By the family's rule, mm"`
 	Order   Size             `json:"order" doc:"To order or cut, mm"`
 	Band    Band             `json:"band" doc:"The tolerance that the cutter keeps"`
-	Gap     Size             `json:"gap" doc:"Edge clearance each side as ordered, at the least readings, mm"`
+	Gap     Size             `json:"gap" doc:"Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm"`
+	Wrap    float64          `json:"wrap" doc:"A wrapped gasket's thickness when seated, each side, mm"`
 	HotGap  Size             `json:"hot_gap" doc:"The same with everything hot, mm"`
 	Bite    float64          `json:"bite" doc:"Bite as ordered, mm; 0 while unknown"`
 	HotBite float64          `json:"hot_bite" doc:"Bite with everything hot, mm"`
@@ -80,14 +81,15 @@ func Solve(p Problem) (Result, error) {
 	var wn, hn note
 	r.Order.W, wn = s.order(w)
 	r.Order.H, hn = s.order(h)
+	r.Wrap = p.seated()
 	r.Gap = Size{s.gap(w, r.Order.W), s.gap(h, r.Order.H)}
 	_, wHot, _ := p.allowance(w.nominal)
 	_, hHot, _ := p.allowance(h.nominal)
 	r.HotGap = Size{r.Gap.W + wHot, r.Gap.H + hHot}
 	if reach, ok := s.reach(); ok {
-		worst := math.Max(r.Gap.W, r.Gap.H)
-		r.Bite = reach.Value - worst
-		r.HotBite = math.Min(reach.Value-r.HotGap.W, reach.Value-r.HotGap.H)
+		over := reach.Value - p.seated()
+		r.Bite = over - math.Max(r.Gap.W, r.Gap.H)
+		r.HotBite = over - math.Max(r.HotGap.W, r.HotGap.H)
 	}
 	r.Corners = s.corners(w, h)
 	r.Figures = s.figures(w, h, r, wn, hn)
@@ -122,6 +124,11 @@ type solver struct {
 func (p Problem) skew(w, h axis) (outline.Skew, bool, error) {
 	up, ok1 := p.Readings[Rising]
 	down, ok2 := p.Readings[Falling]
+	for place, has := range map[Place]bool{Rising: ok1 && !ok2, Falling: ok2 && !ok1} {
+		if has {
+			return outline.Skew{}, false, outline.CheckDiagonal(string(place), w.mean(), h.mean(), p.Readings[place].Value)
+		}
+	}
 	if !ok1 || !ok2 {
 		return outline.Skew{}, false, nil
 	}

@@ -26,15 +26,11 @@ const misfitMost = 0.04
 // From the law of cosines on a parallelogram (Euclid II.12 and 13): W 300,
 // H 400, θ 0.05 rad gives diagonals 511.87 and 487.85.
 func SkewOf(w, h, rising, falling float64) (Skew, error) {
-	for _, d := range []struct {
-		field string
-		v     float64
-	}{{"diagonal_rising", rising}, {"diagonal_falling", falling}} {
-		if d.v >= w+h || d.v <= math.Abs(w-h) {
-			return Skew{}, fault.New(d.field,
-				fmt.Sprintf("%.1f mm cannot be the diagonal of %.1f × %.1f", d.v, w, h),
-				fmt.Sprintf("a square opening of that size has %.1f; measure corner to corner again", math.Hypot(w, h)))
-		}
+	if err := CheckDiagonal("diagonal_rising", w, h, rising); err != nil {
+		return Skew{}, err
+	}
+	if err := CheckDiagonal("diagonal_falling", w, h, falling); err != nil {
+		return Skew{}, err
 	}
 	sin := (rising*rising - falling*falling) / (4 * w * h)
 	// A parallelogram has d1² + d2² = 2(W² + H²); what is left over says that
@@ -55,4 +51,15 @@ func SkewOf(w, h, rising, falling float64) (Skew, error) {
 		Over:   h * math.Tan(math.Asin(sin)),
 		Misfit: misfit,
 	}, nil
+}
+
+// CheckDiagonal refuses a length that no opening of w × h has corner to corner:
+// by the triangle inequality it lies between |w − h| and w + h. field is the
+// name that the refusal points at; all in mm.
+func CheckDiagonal(field string, w, h, d float64) error {
+	if d < w+h && d > math.Abs(w-h) {
+		return nil
+	}
+	return fault.New(field, fmt.Sprintf("%.1f mm cannot be the diagonal of %.1f × %.1f", d, w, h),
+		fmt.Sprintf("a square opening of that size has %.1f; measure corner to corner again", math.Hypot(w, h)))
 }

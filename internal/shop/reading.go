@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reckon"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -70,12 +71,16 @@ func (s *Shop) Read(ctx context.Context, by record.Account, job int64, place fit
 		return err
 	}
 	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		pane, fam, err := t.PaneOf(ctx, job)
+		j, err := t.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
-		info, err := placeOf(fam, place)
+		pane := j.Pane.ID
+		info, err := placeOf(j.Pane.Family, place)
 		if err != nil {
+			return store.Change{}, err
+		}
+		if err := possible(j, place, r); err != nil {
 			return store.Change{}, err
 		}
 		live, err := t.LiveReading(ctx, pane, place)
@@ -102,6 +107,22 @@ func (s *Shop) Read(ctx context.Context, by record.Account, job int64, place fit
 		return store.Change{Noun: "reading", Item: string(place), Action: "read", Before: live, After: v,
 			Said: fmt.Sprintf("%s: %s", info.Name, r.Text)}, nil
 	})
+}
+
+// possible refuses a reading that cannot be true beside the others, such as a
+// diagonal longer than both sides. It refuses only at the place itself: a side
+// that makes an earlier diagonal impossible may be the right one of the two.
+func possible(j record.Job, place fit.Place, r length.Reading) error {
+	k := known(j, length.MM)
+	k.Readings[place] = r
+	out, err := reckon.Pane(k)
+	if err != nil {
+		return err
+	}
+	if out.Fault != nil && out.Fault.Field == string(place) {
+		return out.Fault
+	}
+	return nil
 }
 
 // placeOf finds a place that the family's walk has.

@@ -221,19 +221,30 @@ func TestWrongInput(t *testing.T) {
 	}
 }
 
-// Diagonals that no opening has are kept as read, and the job says so at them.
+// A diagonal that no opening has is refused at its field. A side that makes an
+// earlier diagonal impossible is kept: it may be the right one of the two.
 func TestImpossibleDiagonals(t *testing.T) {
 	c := serve(t).setUp()
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
-	var a answer
-	for place, text := range map[string]string{"width_top": "300", "height_left": "400", "diagonal_rising": "900", "diagonal_falling": "500"} {
-		if a = c.call("PUT", job+"/readings/"+place, map[string]any{"text": text, "instrument": "tape", "version": 0}); a.status != 200 {
-			t.Fatalf("%s: %d %s", place, a.status, a.body)
+	read := func(place, text string, version int) answer {
+		return c.call("PUT", job+"/readings/"+place, map[string]any{"text": text, "instrument": "tape", "version": version})
+	}
+	for _, r := range [][2]string{{"width_top", "300"}, {"height_left", "400"}, {"diagonal_rising", "500"}} {
+		if a := read(r[0], r[1], 0); a.status != 200 {
+			t.Fatalf("%s: %d %s", r[0], a.status, a.body)
 		}
 	}
-	a = c.call("GET", job, nil)
+	for _, text := range []string{"900", "90", "400"} {
+		a := read("diagonal_falling", text, 0)
+		if p := a.problem(t); a.status != 422 || p.Errors[0].Field != "diagonal_falling" || !strings.Contains(p.Errors[0].Cure, "500.0") {
+			t.Errorf("%s: %d %s", text, a.status, a.body)
+		}
+	}
+	if a := read("width_top", "1000", 1); a.status != 200 {
+		t.Fatalf("a side: %d %s", a.status, a.body)
+	}
 	var v shop.View
-	if err := json.Unmarshal(a.body, &v); err != nil || v.Reckoning.Fault == nil || v.Reckoning.Fault.Field != "diagonal_rising" || len(v.Job.Readings) != 4 {
+	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || v.Reckoning.Fault == nil || v.Reckoning.Fault.Field != "diagonal_rising" || len(v.Job.Readings) != 3 {
 		t.Errorf("%v %+v", err, v.Reckoning.Fault)
 	}
 }
