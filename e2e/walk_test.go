@@ -23,6 +23,7 @@ func TestDemo(t *testing.T) {
 	t.Run("two browsers", func(t *testing.T) { twoBrowsers(t, p) })
 	t.Run("undo and pad", func(t *testing.T) { undoAndPad(t, p) })
 	t.Run("settings", func(t *testing.T) { settings(t, p) })
+	t.Run("why it broke", func(t *testing.T) { whyItBroke(t, p) })
 	t.Run("today", func(t *testing.T) { today(t, p) })
 	t.Run("carried", func(t *testing.T) { carried(t, p) })
 	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
@@ -127,6 +128,34 @@ func settings(t *testing.T, p *program) {
 	g.press("what happened")
 	g.sees("how the pane is held was changed")
 	g.accessible("sheet, history")
+}
+
+// A tap where the cracks start, two answers, a settled cause: the plan has a
+// line that must be ticked.
+func whyItBroke(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/10/assess")
+	g.pressAt(`[data-origin=fixing]`)
+	g.until("the origin kept", `document.querySelector('[data-origin=fixing]').getAttribute("aria-pressed") === "true"`)
+	g.press("○ long daggers")
+	g.until("the next question", `document.querySelector("[data-ask=doing]")`)
+	g.press("○ just fitted or tightened")
+	g.sees("A fixing too tight, perhaps")
+	g.sees("To tell the first two apart")
+	g.accessible("why it broke")
+	g.pressAt(`[data-suspect=over-tight] > button`)
+	g.sees("So the plan must have:")
+	g.goTo("/jobs/10/set")
+	g.sees("must be done")
+	if left := ask[int](g, `[...document.querySelectorAll("[data-step^=fix-] button")].filter(b => b.innerText === "leave it out").length`); left != 0 {
+		t.Error("what broke the last pane can be left out")
+	}
+	g.pressAt(`[data-step^=fix-] button[role=checkbox]`)
+	g.until("the tick", `document.querySelector("[data-step^=fix-] button[role=checkbox]").dataset.state === "checked"`)
+	g.goTo("/jobs/10/measure")
+	g.pressAt(`[data-ask=broke] button`)
+	g.sees("It was toughened glass")
 }
 
 func today(t *testing.T, p *program) {

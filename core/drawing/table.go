@@ -19,6 +19,8 @@ type Scene struct {
 	Sides   setting.Sides // brackets on each side; not used for points and brads
 	Pane    string        // name of the pane, "4 mm glass-ceramic"
 	Unit    length.Unit
+	Stamp   string // what the pane's stamp says
+	Corner  string // upper-left … lower-right, as mounted; empty while unknown
 }
 
 // An opening that nobody has read yet is drawn at this size, in mm, so that
@@ -50,6 +52,7 @@ func Table(s Scene) Drawing {
 		s.pane(&d, q)
 	}
 	s.readings(&d, q)
+	s.stamp(&d, q)
 	d.text("up", LayerNote, outline.Point{X: (q[2].X + q[3].X) / 2, Y: h + rim + 0.045*h}, 0.04*h, "middle", "this edge up ↑")
 	d.fit(0.02 * w)
 	return d
@@ -152,6 +155,25 @@ func bracketAt(p, c outline.Point, w, h, half, reach, gap float64) (box []outlin
 	default: // left
 		return rect(c.X-out, c.Y-half, c.X+reach, c.Y+half), outline.Point{X: c.X - gap - 0.7*half, Y: c.Y}, outline.Point{X: c.X - gap - 0.7*half, Y: c.Y + 1.3*half}
 	}
+}
+
+// stamp puts the mark into the corner where it belongs, so that the new pane
+// goes in the same way up.
+func (s Scene) stamp(d *Drawing, q []outline.Point) {
+	at, ok := map[string]int{"lower-left": 0, "lower-right": 1, "upper-right": 2, "upper-left": 3}[s.Corner]
+	if !ok || s.Stamp == "" {
+		return
+	}
+	w, h := q[1].X-q[0].X, q[3].Y-q[0].Y
+	p, anchor := q[at], "start"
+	p.X, p.Y = p.X+0.14*w, p.Y+0.14*h
+	if at == 1 || at == 2 {
+		p.X, anchor = q[at].X-0.14*w, "end"
+	}
+	if at >= 2 {
+		p.Y = q[at].Y - 0.18*h
+	}
+	d.text("stamp", LayerNote, p, 0.03*h, anchor, "stamp: "+s.Stamp)
 }
 
 // readings puts every dimension of the walk on the drawing, read or not.

@@ -4,6 +4,8 @@
 package plan
 
 import (
+	"fmt"
+	"slices"
 	"sort"
 
 	"freshshard/core/caution"
@@ -22,7 +24,21 @@ type Facts struct {
 	Burst    bool              `json:"burst" doc:"Old or new pane is toughened"`
 	Weight   float64           `json:"weight" doc:"Of the new pane, kg; 0 while unknown"`
 	Longest  float64           `json:"longest" doc:"Longest side of the pane, mm; 0 while unknown"`
+	Required []Required        `json:"required,omitempty" doc:"What the cause of the break asks for"`
 }
+
+// Required is a step that the plan must contain so that the new pane does not
+// break as the old one did. It cannot be left out.
+type Required struct {
+	Key     string         `json:"key"`
+	Station family.Station `json:"station"`
+	Text    string         `json:"text"`
+	Why     string         `json:"why"`
+}
+
+// requiredMinutes is what a required step is reckoned at. Common practice, no
+// source.
+const requiredMinutes = 5
 
 // Two people or cups from here up. Common practice, no source.
 const (
@@ -55,6 +71,7 @@ type Step struct {
 	Why      string            `json:"why"`
 	Minutes  int               `json:"minutes"`
 	Hold     bool              `json:"hold" doc:"Stop here until it is right"`
+	Required bool              `json:"required" doc:"Asked for by why it broke; cannot be left out"`
 	People   int               `json:"people"`
 	TwoWhy   string            `json:"two_why,omitempty" doc:"Why it takes two"`
 	Cautions []caution.Caution `json:"cautions"`
@@ -103,6 +120,28 @@ func Build(fam family.Family, f Facts) (Plan, error) {
 		}
 		p.Minutes += step.Minutes
 		p.Steps = append(p.Steps, step)
+	}
+	return p.with(f.Required)
+}
+
+// with puts each required step behind the others of its station and numbers
+// the plan afresh.
+func (p Plan) with(required []Required) (Plan, error) {
+	for _, r := range required {
+		at := slices.Index(family.Stations, r.Station)
+		if at < 0 {
+			return p, fault.New("required", fmt.Sprintf("no station is called %q", r.Station), "use one of the ten")
+		}
+		i := slices.IndexFunc(p.Steps, func(s Step) bool { return slices.Index(family.Stations, s.Station) > at })
+		if i < 0 {
+			i = len(p.Steps)
+		}
+		p.Steps = slices.Insert(p.Steps, i, Step{Key: r.Key, Station: r.Station, Title: "So that it does not break again", Do: r.Text, Why: r.Why,
+			Minutes: requiredMinutes, Hold: true, Required: true, People: 1, Cautions: []caution.Caution{}, Figures: []string{}})
+		p.Minutes += requiredMinutes
+	}
+	for i := range p.Steps {
+		p.Steps[i].Number = i + 1
 	}
 	return p, nil
 }

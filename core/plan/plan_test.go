@@ -98,6 +98,30 @@ func TestCautionsFollowTheFacts(t *testing.T) {
 	}
 }
 
+func TestRequiredStepsStandAtTheirStation(t *testing.T) {
+	need := []Required{{"fix-a", "set", "Snug only.", "it broke at a bracket"}, {"fix-b", "prove", "Tell the customer.", "wet cloth"}}
+	plain := build(t, "clip-heat", nil)
+	p := build(t, "clip-heat", func(f *Facts) { f.Required = need })
+	if len(p.Steps) != len(plain.Steps)+2 || p.Minutes != plain.Minutes+2*requiredMinutes {
+		t.Fatalf("%d steps, %d minutes", len(p.Steps), p.Minutes)
+	}
+	for i, s := range p.Steps {
+		if s.Number != i+1 {
+			t.Errorf("step %d is numbered %d", i+1, s.Number)
+		}
+		if s.Key == "fix-a" && (!s.Required || p.Steps[i-1].Station != "set" || p.Steps[i+1].Station != "hold") {
+			t.Errorf("%s stands between %s and %s", s.Key, p.Steps[i-1].Station, p.Steps[i+1].Station)
+		}
+	}
+	if last := p.Steps[len(p.Steps)-1]; last.Key != "fix-b" {
+		t.Errorf("last is %s", last.Key)
+	}
+	fam, _ := family.ByID("clip-heat")
+	if _, err := Build(fam, Facts{Required: []Required{{Station: "moon"}}}); err == nil {
+		t.Error("a step at no station was taken")
+	}
+}
+
 func TestRefusesNegativeWeight(t *testing.T) {
 	if _, err := Build(family.All()[0], Facts{Weight: -1}); err == nil {
 		t.Error("a negative weight was taken")

@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"math"
 
+	"freshshard/core/diagnose"
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
@@ -18,6 +19,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/setting"
+	"freshshard/core/thickness"
 	"freshshard/core/working"
 )
 
@@ -40,6 +42,10 @@ type Known struct {
 	Strike    bool                         `json:"strike,omitempty"`
 	Like      string                       `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
 	Weights   map[string]float64           `json:"weights,omitempty"`
+	Evidence  diagnose.Evidence            `json:"evidence,omitempty" doc:"What was seen of the break"`
+	OldPane   diagnose.Evidence            `json:"old_pane,omitempty" doc:"What was seen of the old pane"`
+	Cause     string                       `json:"cause,omitempty" doc:"Cause that somebody settled on"`
+	Stamp     string                       `json:"stamp,omitempty"`
 	Unit      length.Unit                  `json:"unit" enum:"mm,in"`
 }
 
@@ -60,6 +66,9 @@ type Reckoning struct {
 	Walk      []fit.PlaceInfo  `json:"walk"`
 	Table     drawing.Drawing  `json:"table"`
 	Section   drawing.Drawing  `json:"section"`
+	Why       diagnose.Result  `json:"why" doc:"Why it broke"`
+	Cause     string           `json:"cause" doc:"The settled cause in words; empty while open"`
+	Was       diagnose.Result  `json:"was" doc:"What the old pane was"`
 	Fault     *fault.Error     `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
 }
 
@@ -92,10 +101,17 @@ func Pane(k Known) (Reckoning, error) {
 		}
 		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
 	}
+	if err = r.diagnose(&k); err != nil {
+		return r, err
+	}
 	if r.Choice, err = pane.Choose(r.need(k)); err != nil {
 		return r, err
 	}
-	if r.Plan, err = plan.Build(r.Family, r.facts(k)); err != nil {
+	facts, err := r.facts(k)
+	if err != nil {
+		return r, err
+	}
+	if r.Plan, err = plan.Build(r.Family, facts); err != nil {
 		return r, err
 	}
 	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), r.more(k)...), k.Unit)
@@ -103,7 +119,7 @@ func Pane(k Known) (Reckoning, error) {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
 		r.Order = fmt.Sprintf("%s × %s %s in %s, ±%s mm", r.OrderW.Main, r.OrderH.Main, k.Unit, r.Pane, working.Num(r.Fit.Band.Half, 1))
 	}
-	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit}
+	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"]}
 	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
 	return r, nil
 }
@@ -170,28 +186,58 @@ func (r *Reckoning) need(k Known) pane.Need {
 	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Weights: k.Weights}
 }
 
-func (r *Reckoning) facts(k Known) plan.Facts {
-	return plan.Facts{
+// diagnose works out cause and old pane. A likely old material stands in where
+// nobody said what it was.
+func (r *Reckoning) diagnose(k *Known) error {
+	var err error
+	if r.Why, err = diagnose.Why(k.Evidence); err != nil {
+		return err
+	}
+	if r.Was, err = diagnose.OldPane(k.OldPane); err != nil {
+		return err
+	}
+	if first := r.Was.Ranked[0]; k.Like == "" && first.Score > 0 && first.Share >= diagnose.Likely {
+		k.Like = first.ID
+	}
+	r.Cause = diagnose.NameOf(k.Cause)
+	return nil
+}
+
+func (r *Reckoning) facts(k Known) (plan.Facts, error) {
+	changes, err := diagnose.Changes(k.Cause)
+	if err != nil {
+		return plan.Facts{}, err
+	}
+	need := make([]plan.Required, 0, len(changes))
+	for _, c := range changes {
+		need = append(need, plan.Required{Key: "fix-" + k.Cause + "-" + c.Key, Station: family.Station(c.Station), Text: c.Text,
+			Why: "Why it broke: " + r.Cause + "."})
+	}
+	return plan.Facts{Required: need,
 		Exposure: k.Exposure, Power: k.Power, Gas: k.Gas, Old: k.Old, Strike: k.Strike,
 		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
 		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
-	}
+	}, nil
 }
 
 // more are the numbers that belong to setting and carrying the pane.
 func (r *Reckoning) more(k Known) []working.Figure {
+	var out []working.Figure
+	if old, ok := k.Readings[fit.OldThickness]; ok {
+		out = append(out, thickness.Of(old).Figure)
+	}
 	if !r.Fit.Ready {
-		return nil
+		return out
 	}
 	w, h := r.Fit.Order.W, r.Fit.Order.H
 	kg := r.Material.Weight(r.area(), r.Thickness)
-	out := []working.Figure{{
+	out = append(out, working.Figure{
 		Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
 		Working: working.Of("{ρ} × {W} × {H} × {t} × 10⁻⁹", kg, "kg",
 			working.In("ρ", "density of "+r.Material.Short, r.Material.Density.V, "kg/m³", r.Material.Density.Origin.Of(r.Material.Short)),
 			working.In("W", "width as ordered", w, "mm", origin.Sum()), working.In("H", "height as ordered", h, "mm", origin.Sum()),
 			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
-	}}
+	})
 	if r.Family.Seal == "gasket" {
 		return out
 	}

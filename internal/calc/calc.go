@@ -10,6 +10,7 @@ import (
 	"io"
 	"sort"
 
+	"freshshard/core/diagnose"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -19,6 +20,7 @@ import (
 	"freshshard/core/plan"
 	"freshshard/core/reckon"
 	"freshshard/core/setting"
+	"freshshard/core/thickness"
 )
 
 // Topic is one sum.
@@ -97,6 +99,11 @@ func Topics() []Topic {
 		{"choose", "which material stands it, and why", ChooseIn{Exposure: "fire", Area: 62000, Thickness: 4, Like: "toughened"}, with(runChoose)},
 		{"plan", "the order of work with holds and cautions", PlanIn{Family: "clip-heat", Exposure: "fire", Old: true, Weight: 1.2, Longest: 270}, with(runPlan)},
 	}
+	t = append(t,
+		Topic{"diagnose", "why it broke, from what was seen", diagnose.Evidence{"origin": "fixing", "fixings": "tight", "doing": "first-fire"}, with(diagnose.Why)},
+		Topic{"oldpane", "what the old pane was, from its clues", diagnose.Evidence{"broke": "dice", "edge": "seamed"}, with(diagnose.OldPane)},
+		Topic{"thickness", "nominal thickness from a caliper reading", length.Reading{Value: 5.02, Doubt: 0.05}, with(runThickness)},
+	)
 	sort.Slice(t, func(i, j int) bool { return t[i].Name < t[j].Name })
 	return t
 }
@@ -168,6 +175,13 @@ func runChoose(in ChooseIn) (pane.Choice, error) {
 		return pane.Choice{}, err
 	}
 	return pane.Choose(pane.Need{Exposure: e, Strike: in.Strike, Area: in.Area, Thickness: in.Thickness, Like: in.Like, Weights: in.Weights})
+}
+
+func runThickness(in length.Reading) (thickness.Answer, error) {
+	if !(in.Value > 0 && in.Value <= 100 && in.Doubt >= 0) {
+		return thickness.Answer{}, fault.New("value", "a thickness up to 100 mm is expected", "give it in mm, with a doubt of 0 or more")
+	}
+	return thickness.Of(in), nil
 }
 
 func runPlan(in PlanIn) (plan.Plan, error) {

@@ -36,6 +36,9 @@ func TestBadInput(t *testing.T) {
 		{"choose", `{"exposure":"lava","thickness":4}`, "exposure"},
 		{"choose", `{"exposure":"fire","thickness":-4}`, "thickness"},
 		{"plan", `{"family":"clip-heat","exposure":"fire","weight":-1}`, "weight"},
+		{"diagnose", `{"origin":"moon"}`, "evidence.origin"},
+		{"oldpane", `{"colour":"pink"}`, "evidence.colour"},
+		{"thickness", `{"value":-1}`, "value"},
 		{"dance", `{}`, "topic"},
 	} {
 		out := &bytes.Buffer{}

@@ -57,6 +57,7 @@ type job struct {
 	due      float64 // hours from now; 0 is no promise
 	pane     func(*record.Pane)
 	object   func(*record.Object)
+	seen     shop.Seen
 	readings []said
 	settle   string // material
 	thick    float64
@@ -104,6 +105,11 @@ func fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, j
 		o := v.Job.Object
 		j.object(&o)
 		if err := s.SetObject(ctx, by, id, o); err != nil {
+			return err
+		}
+	}
+	if len(j.seen.Evidence)+len(j.seen.OldPane) > 0 {
+		if err := s.Diagnose(ctx, by, id, j.seen); err != nil {
 			return err
 		}
 	}

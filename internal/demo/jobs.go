@@ -1,6 +1,7 @@
 package demo
 
 import (
+	"freshshard/core/diagnose"
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/setting"
@@ -26,11 +27,15 @@ func clip(p *record.Pane) { p.Sides = setting.Sides{Top: 2, Bottom: 2} }
 func jobs() []job {
 	return []job{
 		{by: "mira", due: 4, in: shop.TakeIn{Name: "Tolliver bath house", Phone: "0550 118", Object: "Sauna stove, door pane", Exposure: "fire", Family: "clip-heat", Story: "cracked from the lower left bracket on the third fire of the evening", Like: "glass-ceramic"},
-			pane: clip, steps: 4, readings: []said{{fit.WidthTop, "270 ±0.3", rule}, {fit.WidthMiddle, "269.5 ±0.3", rule}, {fit.WidthBottom, "268.4 ±0.3", rule}, {fit.HeightLeft, "242", tape}, {fit.Reach, "16", rule}}},
+			object: func(o *record.Object) { o.Stamp = "GC 4" },
+			seen:   shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing", "doing": "heating"}, OldPane: diagnose.Evidence{"colour": "amber", "edge": "seamed", "corner": "lower-right", "reads": "inside"}},
+			pane:   clip, steps: 4, readings: []said{{fit.WidthTop, "270 ±0.3", rule}, {fit.WidthMiddle, "269.5 ±0.3", rule}, {fit.WidthBottom, "268.4 ±0.3", rule}, {fit.HeightLeft, "242", tape}, {fit.Reach, "16", rule}}},
 		{by: "tor", due: 2.5, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204", Object: "Deck oven, peephole door", Exposure: "oven", Family: "clip-heat", Power: true, Story: "burst into dice after the lower deck was washed down hot", Place: "site", Like: "toughened"},
 			pane: func(p *record.Pane) {
 				p.Sides, p.Gasket = setting.Sides{Top: 2, Right: 1, Bottom: 2, Left: 1}, fit.Gasket{Kind: fit.Wrapped, Free: 3}
-			}, steps: 11, settle: "toughened", thick: 5,
+			},
+			seen:  shop.Seen{Evidence: diagnose.Evidence{"look": "dice", "doing": "wet", "glass": "right"}, OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}, Cause: "thermal-shock"},
+			steps: 11, settle: "toughened", thick: 5,
 			readings: rect("412", "412", "188", "188.5", said{fit.Ledge, "16", rule}, said{fit.Reach, "19", rule}, said{fit.Rising, "453", tape}, said{fit.Falling, "452.5", tape}, said{fit.DepthTop, "14", cal}, said{fit.OldThickness, "4.9", cal})},
 		{by: "mira", due: 27, in: shop.TakeIn{Name: "Kiln Lane pottery", Phone: "0550 377", Object: "Potter's kiln, observation pane", Exposure: "kiln", Family: "clip-heat", Power: true, Story: "crack runs from a hole in the corner, pane was borosilicate", Like: "borosilicate"},
 			pane: func(p *record.Pane) {
@@ -47,7 +52,8 @@ func jobs() []job {
 			steps: 11, settle: "laminated", thick: 6, readings: rect("742", "741", "655.5", "656", said{fit.Ledge, "15", rule}, said{fit.DepthBottom, "22", cal}, said{fit.Rising, "990", tape}, said{fit.Falling, "989", tape})},
 		{by: "ebbe", due: -3, in: shop.TakeIn{Name: "Oda Marl", Phone: "0550 781", Object: "Hatchery incubator, door pane", Exposure: "room", Family: "bead-brads", Power: true, Story: "cracked across when the bead was screwed down", Like: "acrylic"},
 			object: func(o *record.Object) { o.Exposure.Steady, o.Exposure.Short, o.Exposure.FrameHot = 39, 45, 39 },
-			steps:  14, settle: "acrylic", thick: 4, checks: 4, readings: rect("360", "360.5", "290", "290", said{fit.Ledge, "14", rule}, said{fit.DepthLeft, "13", cal})},
+			seen:   shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing", "fixings": "tight", "doing": "fitted"}, OldPane: diagnose.Evidence{"tap": "warm", "broke": "split"}, Cause: "over-tight"},
+			steps:  15, settle: "acrylic", thick: 4, checks: 4, readings: rect("360", "360.5", "290", "290", said{fit.Ledge, "14", rule}, said{fit.DepthLeft, "13", cal})},
 		{by: "mira", due: 100, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845", Object: "Museum case, top light with the bell of the first ferry that ever crossed here", Exposure: "room", Family: "bead-brads", Strike: true, Story: "scratched through the years and chipped at one corner; they want it clear again", Like: "annealed"}},
 		{by: "tor", due: 122, in: shop.TakeIn{Name: "Pell's smokehouse", Phone: "0550 902", Object: "Bread oven, fire door", Exposure: "fire", Family: "clip-heat", Old: true, Story: "pane gone, hole covered with tin", Place: "site"},
 			object: func(o *record.Object) { o.Exposure.Steady, o.Exposure.Short = 520, 580 },

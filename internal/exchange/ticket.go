@@ -141,6 +141,9 @@ func (t ticket) answer(top float64) {
 	if c := t.v.Job.Choice; c != nil && c.Reason != "" {
 		t.say(rightX, colW, 8.5, "", "Why: "+c.Reason+".")
 	}
+	if r.Cause != "" {
+		t.say(rightX, colW, 8.5, "", "Why the old one broke: "+r.Cause+".")
+	}
 	t.p.Ln(1)
 	for _, f := range r.Figures {
 		if strings.HasPrefix(f.Key, "order_") || strings.HasPrefix(f.Key, "nominal_") || t.p.GetY() > top+76 {

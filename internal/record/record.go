@@ -5,6 +5,7 @@ package record
 import (
 	"time"
 
+	"freshshard/core/diagnose"
 	"freshshard/core/exposure"
 	"freshshard/core/fit"
 	"freshshard/core/length"
@@ -120,6 +121,17 @@ type Ticket struct {
 	Document string    `json:"document,omitempty" hidden:"true"`
 }
 
+// Diagnosis is what was seen of the break and of the old pane, and the cause
+// that somebody settled on; Cause is empty while it is open.
+type Diagnosis struct {
+	Evidence diagnose.Evidence `json:"evidence"`
+	OldPane  diagnose.Evidence `json:"old_pane"`
+	Cause    string            `json:"cause"`
+	By       string            `json:"by"`
+	At       time.Time         `json:"at"`
+	Version  int               `json:"version"`
+}
+
 // Job is a broken pane from the doorstep to the signed ticket.
 type Job struct {
 	ID         int64      `json:"id"`
@@ -137,6 +149,7 @@ type Job struct {
 	Object     Object     `json:"object"`
 	Pane       Pane       `json:"pane"`
 	Readings   []Reading  `json:"readings"`
+	Diagnosis  *Diagnosis `json:"diagnosis,omitempty"`
 	Choice     *Choice    `json:"choice,omitempty"`
 	Ticks      []Tick     `json:"ticks"`
 	Answers    []Answer   `json:"answers"`

@@ -191,6 +191,12 @@ func (s *Shop) bringWork(ctx context.Context, t *store.Tx, id int64, j record.Jo
 			return err
 		}
 	}
+	if d := j.Diagnosis; d != nil {
+		d.Evidence, d.OldPane, d.Version = orEmpty(d.Evidence), orEmpty(d.OldPane), 1
+		if err := t.SetDiagnosis(ctx, id, *d, who[d.By]); err != nil {
+			return err
+		}
+	}
 	if c := j.Choice; c != nil {
 		if err := t.AddChoice(ctx, pane, *c, who[c.By]); err != nil {
 			return err
@@ -223,6 +229,9 @@ func (s *Shop) people(ctx context.Context, t *store.Tx, j record.Job) (map[strin
 	}
 	if j.Choice != nil {
 		names[j.Choice.By] = true
+	}
+	if j.Diagnosis != nil {
+		names[j.Diagnosis.By] = true
 	}
 	if j.Ticket != nil {
 		names[j.Ticket.By] = true

@@ -5,6 +5,7 @@ import (
 	"reflect"
 	"testing"
 
+	"freshshard/core/diagnose"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/prove"
@@ -17,6 +18,9 @@ func content(c Carried) record.Job {
 	j := c.Job
 	j.ID, j.Version, j.Pulse = 0, 0, 0
 	j.Customer.ID, j.Customer.Version, j.Object.ID, j.Object.Version, j.Pane.ID, j.Pane.Version = 0, 0, 0, 0, 0, 0
+	if j.Diagnosis != nil {
+		j.Diagnosis.Version = 0
+	}
 	for i := range j.Readings {
 		j.Readings[i].ByID, j.Readings[i].Version = 0, 0
 	}
@@ -34,6 +38,9 @@ func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
 	}
 	read(t, s, mira, id, "width_middle", "269 light")
 	if err := s.Choose(ctx, mira, id, Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Diagnose(ctx, tor, id, Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, OldPane: diagnose.Evidence{"colour": "amber"}, Cause: "over-tight"}); err != nil {
 		t.Fatal(err)
 	}
 	if err := s.Tick(ctx, tor, id, "cold", Done{Outcome: "left-out", Reason: "came without its stove"}); err != nil {

@@ -55,6 +55,10 @@ func known(j record.Job, unit length.Unit) reckon.Known {
 	for _, r := range j.Readings {
 		k.Readings[r.Place] = r.Reading
 	}
+	k.Stamp = j.Object.Stamp
+	if d := j.Diagnosis; d != nil {
+		k.Evidence, k.OldPane, k.Cause = d.Evidence, d.OldPane, d.Cause
+	}
 	if j.Choice != nil {
 		k.Material, k.Thickness = j.Choice.Material, j.Choice.Thickness
 	}

@@ -6,8 +6,11 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/length"
 	"freshshard/core/pane"
+	"freshshard/core/plan"
 	"freshshard/core/prove"
+	"freshshard/core/reckon"
 	"freshshard/core/working"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -101,10 +104,14 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, job int64, step stri
 		return fault.New("outcome", "a step is done, left out or open", "choose one of the three")
 	}
 	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		title, err := stepTitle(ctx, t, job, step)
+		st, err := stepOf(ctx, t, job, step)
 		if err != nil {
 			return store.Change{}, err
 		}
+		if st.Required && in.Outcome == "left-out" {
+			return store.Change{}, fault.New("outcome", "this is what broke the last pane; it cannot be left out", "do it, or settle on another cause at Assess")
+		}
+		title := st.Title
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
 			return c, t.ClearTick(ctx, job, step)
@@ -113,21 +120,22 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, job int64, step stri
 	})
 }
 
-func stepTitle(ctx context.Context, t *store.Tx, job int64, step string) (string, error) {
-	_, fam, err := t.PaneOf(ctx, job)
+// stepOf finds a step of the job's plan.
+func stepOf(ctx context.Context, t *store.Tx, job int64, step string) (plan.Step, error) {
+	j, err := t.Job(ctx, job)
 	if err != nil {
-		return "", err
+		return plan.Step{}, err
 	}
-	f, err := family.ByID(fam)
+	r, err := reckon.Pane(known(j, length.MM))
 	if err != nil {
-		return "", err
+		return plan.Step{}, err
 	}
-	for _, st := range f.Steps {
+	for _, st := range r.Plan.Steps {
 		if st.Key == step {
-			return st.Title, nil
+			return st, nil
 		}
 	}
-	return "", &record.NotFound{What: "this step"}
+	return plan.Step{}, &record.NotFound{What: "this step"}
 }
 
 // Checked is an answer to a check. Seen is the outcome that the person saw,

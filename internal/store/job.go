@@ -58,7 +58,7 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		byID[found[i].ID] = &found[i]
 	}
-	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.readings, s.choices, s.ticks, s.answers, s.tickets} {
+	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.diagnoses, s.readings, s.choices, s.ticks, s.answers, s.tickets} {
 		if err := fill(ctx, in, args, byID); err != nil {
 			return nil, err
 		}

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"database/sql"
+	"encoding/json"
 	"errors"
 	"time"
 
@@ -39,6 +40,20 @@ FROM reading r JOIN pane p ON p.id = r.pane_id JOIN account a ON a.id = r.taken_
 			var v record.Reading
 			err := scan(&v.Place, &v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By, &v.ByID, &v.At, &v.Version)
 			return func(j *record.Job) { j.Readings = append(j.Readings, v) }, err
+		})
+}
+
+func (s queries) diagnoses(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	return s.fill(ctx, `SELECT d.job_id, d.evidence, d.old_pane, d.cause, a.name, d.set_at, d.version
+FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.job_id IN (`+in+`)`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			var v record.Diagnosis
+			var evidence, old []byte
+			err := scan(&evidence, &old, &v.Cause, &v.By, &v.At, &v.Version)
+			if err == nil {
+				err = errors.Join(json.Unmarshal(evidence, &v.Evidence), json.Unmarshal(old, &v.OldPane))
+			}
+			return func(j *record.Job) { j.Diagnosis = &v }, err
 		})
 }
 
@@ -126,6 +141,20 @@ func (t *Tx) PaneOf(ctx context.Context, job int64) (id int64, family string, er
 // AddChoice writes a settled material.
 func (t *Tx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) error {
 	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, chosen_at) VALUES (?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.At)
+}
+
+// SetDiagnosis writes what was seen and settled. It must run under the job's
+// lock, which also guards the version.
+func (t *Tx) SetDiagnosis(ctx context.Context, job int64, d record.Diagnosis, by int64) error {
+	evidence, err := json.Marshal(d.Evidence)
+	if err != nil {
+		return err
+	}
+	old, err := json.Marshal(d.OldPane)
+	if err != nil {
+		return err
+	}
+	return t.run(ctx, "REPLACE INTO diagnosis (job_id, evidence, old_pane, cause, set_by, set_at, version) VALUES (?, ?, ?, ?, ?, ?, ?)", job, string(evidence), string(old), d.Cause, by, d.At, d.Version)
 }
 
 // SetTick writes how a step ended.

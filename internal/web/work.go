@@ -26,6 +26,12 @@ func (v *Server) workRoutes(api huma.API) {
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.ID, v.shop.TakeBack(ctx, who(ctx), in.ID, in.Place, in.Version))
 	})
+	huma.Register(api, op("diagnose", http.MethodPut, "/api/jobs/{id}/diagnosis", "Note what was seen of the break, and why it broke"), func(ctx context.Context, in *struct {
+		JobID
+		Body shop.Seen
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.ID, v.shop.Diagnose(ctx, who(ctx), in.ID, in.Body))
+	})
 	huma.Register(api, op("choose", http.MethodPut, "/api/jobs/{id}/choice", "Settle material and thickness"), func(ctx context.Context, in *struct {
 		JobID
 		Body shop.Settle

@@ -143,6 +143,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/diagnosis": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note what was seen of the break, and why it broke */
+        put: operations["diagnose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/history": {
         parameters: {
             query?: never;
@@ -420,6 +437,59 @@ export interface components {
             title: string;
             when: string[];
         };
+        DiagnoseChange: {
+            key: string;
+            station: string;
+            text: string;
+        };
+        DiagnoseChoice: {
+            id: string;
+            say: string;
+        };
+        DiagnoseNext: {
+            ask: string;
+            /** @description The answers that would speak for the first */
+            first: string;
+            question: string;
+            /** @description The answers that would speak for the second */
+            second: string;
+        };
+        DiagnosePoint: {
+            question: string;
+            reason: string;
+            say: string;
+            /** Format: double */
+            weight: number;
+        };
+        DiagnoseQuestion: {
+            answers: components["schemas"]["DiagnoseChoice"][];
+            ask: string;
+            id: string;
+            /** @description pane: answered by tapping the drawing of the pane */
+            on?: string;
+        };
+        DiagnoseRanked: {
+            against: components["schemas"]["DiagnosePoint"][];
+            changes?: components["schemas"]["DiagnoseChange"][];
+            for: components["schemas"]["DiagnosePoint"][];
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description Sum of the weights
+             */
+            score: number;
+            /**
+             * Format: double
+             * @description 0 to 1, all together 1
+             */
+            share: number;
+        };
+        DiagnoseResult: {
+            next?: components["schemas"]["DiagnoseNext"];
+            ranked: components["schemas"]["DiagnoseRanked"][];
+            sentence: string;
+        };
         DrawingDrawing: {
             box: components["schemas"]["OutlineBox"];
             items: components["schemas"]["DrawingItem"][];
@@ -635,7 +705,7 @@ export interface components {
             /** @description The opening as read, from the lower left, anticlockwise, mm */
             corners: components["schemas"]["OutlinePoint"][];
             figures: components["schemas"]["WorkingFigure"][];
-            /** @description Edge clearance each side as ordered, at the least readings, mm */
+            /** @description Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm */
             gap: components["schemas"]["FitSize"];
             /**
              * Format: double
@@ -656,6 +726,11 @@ export interface components {
              */
             read: number;
             ready: boolean;
+            /**
+             * Format: double
+             * @description A wrapped gasket's thickness when seated, each side, mm
+             */
+            wrap: number;
         };
         FitSize: {
             /** Format: double */
@@ -835,6 +910,8 @@ export interface components {
             number: number;
             /** Format: int64 */
             people: number;
+            /** @description Asked for by why it broke; cannot be left out */
+            required: boolean;
             station: string;
             title: string;
             /** @description Why it takes two */
@@ -861,6 +938,8 @@ export interface components {
         ReckonReckoning: {
             /** @description Material or thickness is not settled yet */
             assumed: boolean;
+            /** @description The settled cause in words; empty while open */
+            cause: string;
             choice: components["schemas"]["PaneChoice"];
             family: components["schemas"]["FamilyFamily"];
             /** @description Readings that cannot belong together, with the place */
@@ -885,6 +964,10 @@ export interface components {
              */
             thickness: number;
             walk: components["schemas"]["FitPlaceInfo"][];
+            /** @description What the old pane was */
+            was: components["schemas"]["DiagnoseResult"];
+            /** @description Why it broke */
+            why: components["schemas"]["DiagnoseResult"];
         };
         RecordAccount: {
             active: boolean;
@@ -922,6 +1005,20 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        RecordDiagnosis: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            cause: string;
+            evidence: {
+                [key: string]: string;
+            };
+            old_pane: {
+                [key: string]: string;
+            };
+            /** Format: int64 */
+            version: number;
+        };
         RecordEvent: {
             action: string;
             /** Format: date-time */
@@ -938,6 +1035,7 @@ export interface components {
             created_at: string;
             created_by: string;
             customer: components["schemas"]["RecordCustomer"];
+            diagnosis?: components["schemas"]["RecordDiagnosis"];
             /** Format: int64 */
             id: number;
             object: components["schemas"]["RecordObject"];
@@ -1128,6 +1226,18 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        ShopSeen: {
+            /** @description The cause that is settled on; empty while open */
+            cause: string;
+            evidence: {
+                [key: string]: string;
+            };
+            old_pane: {
+                [key: string]: string;
+            };
+            /** Format: int64 */
+            version: number;
+        };
         ShopSettle: {
             material: string;
             /** @description Needed when a gate is closed for the material */
@@ -1241,6 +1351,10 @@ export interface components {
             unit: "mm" | "in";
         };
         WebCatalogue: {
+            /** @description What to look at on the old pane */
+            clues: components["schemas"]["DiagnoseQuestion"][];
+            /** @description What to look at on a break */
+            evidence: components["schemas"]["DiagnoseQuestion"][];
             exposures: components["schemas"]["ExposureExposure"][];
             families: components["schemas"]["FamilyFamily"][];
             frames: components["schemas"]["FrameMaterial"][];
@@ -1734,6 +1848,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShopSettle"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    diagnose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopSeen"];
             };
         };
         responses: {

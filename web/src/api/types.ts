@@ -37,3 +37,7 @@ export type Problem = Omit<S["WebProblem"], "$schema">;
 export type FieldError = S["WebFieldError"];
 export type Instrument = S["ShopSaid"]["instrument"];
 export type Unit = View["unit"];
+export type Question = S["DiagnoseQuestion"];
+export type Suspect = S["DiagnoseRanked"];
+export type WhyResult = S["DiagnoseResult"];
+export type Evidence = Record<string, string>;

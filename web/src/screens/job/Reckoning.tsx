@@ -2,10 +2,12 @@ import type { View } from "../../api/types";
 import { CautionLine } from "../../parts/CautionLine";
 import { FigureLine } from "../../parts/FigureLine";
 import { ChooseStation } from "./ChooseStation";
+import { OldPane } from "./OldPane";
 import { OrderLine } from "./OrderLine";
 import { ProveStation } from "./ProveStation";
 import { SourceStation } from "./SourceStation";
 import { StepList } from "./StepList";
+import { WhyItBroke } from "./WhyItBroke";
 
 type Props = {
 	view: View;
@@ -42,9 +44,11 @@ export function Reckoning({ view, station, onPlace }: Props) {
 					<StillToRead view={view} onPlace={onPlace} />
 				</>
 			)}
+			{station === "assess" && <WhyItBroke view={view} />}
 			{station === "choose" && <ChooseStation view={view} />}
 			{station === "source" && <SourceStation view={view} />}
 			<StepList view={view} station={station} />
+			{measure && <OldPane view={view} />}
 			{station === "prove" && <ProveStation view={view} />}
 			{station === "assess" && <Cautions view={view} />}
 			{!measure && loud.length + calm.length > 0 && (

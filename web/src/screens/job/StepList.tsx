@@ -73,6 +73,9 @@ function StepLine({
 				<span className="ml-2 text-[15px] whitespace-nowrap text-ink-2">
 					{span(step.minutes)}
 				</span>
+				{step.required && (
+					<Badge tone="text-wax border-wax">must be done</Badge>
+				)}
 				{step.hold && <Badge tone="text-stop border-stop">hold</Badge>}
 				{step.people > 1 && (
 					<Badge tone="text-two border-two">two people</Badge>
@@ -100,6 +103,7 @@ function StepLine({
 							<FigureLine key={f.key} figure={f} />
 						))}
 						{!view.job.signed &&
+							!step.required &&
 							(leaving ? (
 								<div className="flex flex-col gap-2 py-2">
 									<TextField

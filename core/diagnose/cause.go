@@ -1,0 +1,58 @@
+package diagnose
+
+import (
+	"fmt"
+
+	"freshshard/core/fault"
+)
+
+// Result is the ranked causes, with the one question that would settle most.
+type Result struct {
+	Ranked   []Ranked `json:"ranked"`
+	Next     *Next    `json:"next,omitempty"`
+	Sentence string   `json:"sentence"`
+}
+
+// Likely is the share from which on something is said to be likely rather than
+// possible. Common practice, no source.
+const Likely = 0.5
+
+// Why ranks the causes of a break. It returns a *fault.Error for answers that
+// are not among the questions'.
+func Why(e Evidence) (Result, error) {
+	r := Result{Ranked: []Ranked{}}
+	if err := check(questions, e); err != nil {
+		return r, err
+	}
+	r.Ranked = rank(questions, causes, e)
+	r.Next = next(questions, causes, e, r.Ranked)
+	first, second := r.Ranked[0], r.Ranked[1]
+	switch {
+	case len(e) == 0:
+		r.Sentence = "Nothing observed yet."
+	case first.Share >= Likely:
+		r.Sentence = fmt.Sprintf("%s, most likely (%d in 100).", first.Name, percent(first.Share))
+	default:
+		r.Sentence = fmt.Sprintf("%s, perhaps (%d in 100), or %s (%d).", first.Name, percent(first.Share), lower(second.Name), percent(second.Share))
+	}
+	return r, nil
+}
+
+func percent(share float64) int { return int(share*100 + 0.5) }
+
+func lower(s string) string { return string(s[0]|0x20) + s[1:] }
+
+// Changes are what the plan must contain for a cause.
+func Changes(cause string) ([]Change, error) {
+	if cause == "" {
+		return nil, nil
+	}
+	c := find(causes, cause)
+	if c.ID == "" {
+		return nil, fault.New("cause", "no cause is called "+cause, "choose one of the list")
+	}
+	return c.Changes, nil
+}
+
+// NameOf is a cause in words.
+func NameOf(cause string) string { return find(causes, cause).Name }

@@ -1,0 +1,59 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+
+	"freshshard/core/diagnose"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Seen is what somebody saw of the break and of the old pane. Version is that
+// of the diagnosis on the screen, 0 for none.
+type Seen struct {
+	Evidence diagnose.Evidence `json:"evidence"`
+	OldPane  diagnose.Evidence `json:"old_pane"`
+	Cause    string            `json:"cause" doc:"The cause that is settled on; empty while open"`
+	Version  int               `json:"version"`
+}
+
+// Diagnose keeps what was seen. A settled cause puts its changes into the plan,
+// where they must be ticked before the job can be signed off.
+func (s *Shop) Diagnose(ctx context.Context, by record.Account, job int64, in Seen) error {
+	if _, err := diagnose.Why(in.Evidence); err != nil {
+		return err
+	}
+	if _, err := diagnose.OldPane(in.OldPane); err != nil {
+		return err
+	}
+	if _, err := diagnose.Changes(in.Cause); err != nil {
+		return err
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		version := 0
+		if j.Diagnosis != nil {
+			version = j.Diagnosis.Version
+		}
+		if version != in.Version {
+			return store.Change{}, &record.Conflict{Says: fmt.Sprintf("%s noted something about the break %s. It is shown now; tick yours again.", j.Diagnosis.By, s.ago(j.Diagnosis.At))}
+		}
+		d := record.Diagnosis{Evidence: orEmpty(in.Evidence), OldPane: orEmpty(in.OldPane), Cause: in.Cause, At: s.Now(), Version: version + 1}
+		said := "what was seen of the break was noted"
+		if in.Cause != "" && (j.Diagnosis == nil || j.Diagnosis.Cause != in.Cause) {
+			said = "settled why it broke: " + diagnose.NameOf(in.Cause)
+		}
+		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: j.Diagnosis, After: d}, t.SetDiagnosis(ctx, job, d, by.ID)
+	})
+}
+
+func orEmpty(e diagnose.Evidence) diagnose.Evidence {
+	if e == nil {
+		return diagnose.Evidence{}
+	}
+	return e
+}

@@ -1,0 +1,91 @@
+package shop
+
+import (
+	"errors"
+	"testing"
+
+	"freshshard/core/diagnose"
+	"freshshard/core/fault"
+	"freshshard/core/plan"
+	"freshshard/internal/record"
+)
+
+func required(v View) []plan.Step {
+	var out []plan.Step
+	for _, s := range v.Reckoning.Plan.Steps {
+		if s.Required {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// What broke the last pane stands in the plan and keeps the job from being
+// signed until it is done; it cannot be left out.
+func TestCauseChangesThePlan(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	e := diagnose.Evidence{"origin": "fixing", "fixings": "tight"}
+	if err := s.Diagnose(ctx, tor, id, Seen{Evidence: e}); err != nil {
+		t.Fatal(err)
+	}
+	v := view1(t, s, id)
+	if v.Reckoning.Why.Ranked[0].ID != "over-tight" || len(required(v)) != 0 {
+		t.Fatalf("%s, %d required steps before anything is settled", v.Reckoning.Why.Sentence, len(required(v)))
+	}
+	var c *record.Conflict
+	if err := s.Diagnose(ctx, mira, id, Seen{Evidence: e, Cause: "blow"}); !errors.As(err, &c) {
+		t.Errorf("an old copy settled: %v", err)
+	}
+	if err := s.Diagnose(ctx, tor, id, Seen{Evidence: e, Cause: "over-tight", Version: 1}); err != nil {
+		t.Fatal(err)
+	}
+	v = view1(t, s, id)
+	need := required(v)
+	if len(need) != 1 || need[0].Station != "set" {
+		t.Fatalf("%+v", need)
+	}
+	if err := s.Tick(ctx, tor, id, need[0].Key, Done{Outcome: "left-out", Reason: "no time"}); fault.Of(err) == nil {
+		t.Errorf("it was left out: %v", err)
+	}
+	open := func() bool {
+		for _, h := range view1(t, s, id).Hindrances {
+			if h.Key == need[0].Key {
+				return true
+			}
+		}
+		return false
+	}
+	if !open() {
+		t.Error("it does not hold the sign-off up")
+	}
+	if err := s.Tick(ctx, tor, id, need[0].Key, Done{Outcome: "done"}); err != nil || open() {
+		t.Errorf("%v, still open: %v", err, open())
+	}
+}
+
+func TestDiagnoseRefuses(t *testing.T) {
+	s, _, tor := open(t)
+	id := takeIn(t, s, tor)
+	for field, in := range map[string]Seen{"evidence.origin": {Evidence: diagnose.Evidence{"origin": "moon"}}, "evidence.colour": {OldPane: diagnose.Evidence{"colour": "pink"}}, "cause": {Cause: "curse"}} {
+		if f := fault.Of(s.Diagnose(ctx, tor, id, in)); f == nil || f.Field != field {
+			t.Errorf("want a fault at %s, got %v", field, f)
+		}
+	}
+}
+
+// A likely old material stands in where nobody said what it was.
+func TestOldPaneTellsTheMaterial(t *testing.T) {
+	s, _, tor := open(t)
+	id := takeIn(t, s, tor)
+	if err := s.Diagnose(ctx, tor, id, Seen{OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}}); err != nil {
+		t.Fatal(err)
+	}
+	found := false
+	for _, c := range view1(t, s, id).Reckoning.Plan.Cautions {
+		found = found || c.ID == "toughened"
+	}
+	if !found {
+		t.Error("dice and seamed edges do not warn of toughened glass")
+	}
+}

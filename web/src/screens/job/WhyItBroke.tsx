@@ -1,0 +1,82 @@
+import { useCatalogue } from "../../api/hooks";
+import type { View } from "../../api/types";
+import { BrokenPane } from "../../bench/BrokenPane";
+import { Button } from "../../parts/Button";
+import { Refusal } from "../../parts/Refusal";
+import { Questions } from "./Questions";
+import { Suspects } from "./Suspects";
+import { useDiagnosis } from "./useDiagnosis";
+
+/** What a person asks first, before the table knows what would settle most. */
+const opening = ["look", "doing"];
+
+/** A short walk over the broken pane: what was seen, why it broke, what follows. */
+export function WhyItBroke({ view }: { view: View }) {
+	const catalogue = useCatalogue();
+	const diagnosis = useDiagnosis(view);
+	const { why, cause, plan } = view.reckoning;
+	const all = catalogue.data?.evidence ?? [];
+	const origin = all.find((q) => q.on === "pane");
+	const rest = all.filter((q) => q !== origin);
+	const lead =
+		opening.find((q) => !diagnosis.evidence[q]) ?? why.next?.question;
+	const fixes = plan.steps.filter((s) => s.required);
+	return (
+		<section className="mt-3" aria-label="Why it broke">
+			<h2 className="font-semibold">Why did it break?</h2>
+			{origin && (
+				<>
+					<p>{origin.ask} Tap the pane.</p>
+					<BrokenPane
+						origin={diagnosis.evidence[origin.id] ?? ""}
+						names={Object.fromEntries(origin.answers.map((a) => [a.id, a.say]))}
+						disabled={diagnosis.closed}
+						onPick={(a) =>
+							diagnosis.answered(
+								"evidence",
+								origin.id,
+								diagnosis.evidence[origin.id] === a ? "" : a,
+							)
+						}
+					/>
+				</>
+			)}
+			<Questions
+				questions={rest}
+				evidence={diagnosis.evidence}
+				disabled={diagnosis.closed}
+				lead={lead}
+				onAnswer={(q, a) => diagnosis.answered("evidence", q, a)}
+			/>
+			<Refusal error={diagnosis.error} />
+			<Suspects
+				result={why}
+				action={(s) =>
+					diagnosis.closed ? null : diagnosis.cause === s.id ? (
+						<p className="font-semibold text-now">✓ settled</p>
+					) : (
+						<Button
+							className="my-1"
+							disabled={diagnosis.pending}
+							onClick={() => diagnosis.settle(s.id)}
+						>
+							This is why
+						</Button>
+					)
+				}
+			/>
+			{cause && (
+				<div className="mt-3 border-l-4 border-now pl-3">
+					<p>
+						<strong>{cause}.</strong> So the plan must have:
+					</p>
+					<ul className="list-['–_'] pl-4">
+						{fixes.map((f) => (
+							<li key={f.key}>{f.do}</li>
+						))}
+					</ul>
+				</div>
+			)}
+		</section>
+	);
+}
