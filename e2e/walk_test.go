@@ -24,6 +24,7 @@ func TestDemo(t *testing.T) {
 	t.Run("undo and pad", func(t *testing.T) { undoAndPad(t, p) })
 	t.Run("settings", func(t *testing.T) { settings(t, p) })
 	t.Run("why it broke", func(t *testing.T) { whyItBroke(t, p) })
+	t.Run("strip and rebuild", func(t *testing.T) { stripAndRebuild(t, p) })
 	t.Run("today", func(t *testing.T) { today(t, p) })
 	t.Run("carried", func(t *testing.T) { carried(t, p) })
 	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
@@ -156,6 +157,46 @@ func whyItBroke(t *testing.T, p *program) {
 	g.goTo("/jobs/10/measure")
 	g.pressAt(`[data-ask=broke] button`)
 	g.sees("It was toughened glass")
+}
+
+// An oven door's pack with one short screw among long ones: noted by tapping,
+// warned of, refused in the wrong order, and counted back in.
+func stripAndRebuild(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/10/strip")
+	g.sees("Start from an earlier one:")
+	g.press("Deck oven, peephole door")
+	g.sees("the short one, 8 mm, goes here; 16 mm goes to left and right")
+	g.accessible("strip log")
+	note := func(what, where string, more func()) {
+		t.Helper()
+		g.fill("Called", what)
+		g.fill("In words", where)
+		more()
+		g.press("Note it")
+		g.until(what+" in the log", fmt.Sprintf(`[...document.querySelectorAll("[data-strip]")].some(l => l.innerText.includes(%q))`, what))
+	}
+	note("hinge screw", "lower left", func() {
+		g.press("1tap for each one")
+		g.press("○ T25")
+		g.press("○ M5")
+		g.fill("Length, mm", "20")
+		ask[any](g, `void (() => { const s = [...document.querySelectorAll("[data-sketch]")].at(-1), b = s.getBoundingClientRect(); s.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + b.width * 0.2, clientY: b.top + b.height * 0.8})) })()`)
+		g.press("4. outer shell")
+	})
+	g.sees("2 × hinge screw")
+	g.goTo("/jobs/10/refit")
+	g.accessible("rebuild")
+	// The hinge screws hold the shell down, so the shell goes in first.
+	g.pressAt(`[data-back=e7] button:nth-of-type(2)`)
+	g.sees("outer shell goes in before hinge screw, which holds it down")
+	for n := range 7 {
+		id := ask[string](g, `document.querySelector("[data-back].bg-now-wash").dataset.back`)
+		g.press(ask[string](g, `[...document.querySelectorAll("[data-back].bg-now-wash button")].map(b => b.innerText).find(t => t.startsWith("all") || t === "in" || t === "snug")`))
+		g.until(fmt.Sprintf("line %d done", n+1), fmt.Sprintf(`document.querySelector("[data-back].bg-now-wash")?.dataset.back !== %q`, id))
+	}
+	g.sees("Everything counts out.")
 }
 
 func today(t *testing.T, p *program) {

@@ -103,7 +103,7 @@ func said(s working.Sense) string {
 
 // Hindrance is one thing that stands in the way of signing off.
 type Hindrance struct {
-	Kind string `json:"kind" enum:"check,failed,step,size,choice,reading"`
+	Kind string `json:"kind" enum:"check,failed,step,size,choice,reading,strip"`
 	Key  string `json:"key"`
 	Text string `json:"text"`
 }
@@ -111,6 +111,7 @@ type Hindrance struct {
 // State is what sign-off looks at.
 type State struct {
 	Sized     bool    // a size was worked out
+	Strip     []Named // what came off and does not count out
 	Odd       []Named // readings that do not fit the rest
 	Chosen    bool    // a material was settled
 	Checks    []Check // with their answers
@@ -126,6 +127,9 @@ func Hindrances(s State) []Hindrance {
 	out := []Hindrance{}
 	if !s.Sized {
 		out = append(out, Hindrance{"size", "measure", "no size yet: readings are missing"})
+	}
+	for _, n := range s.Strip {
+		out = append(out, Hindrance{"strip", n.Key, "strip log: " + n.Title})
 	}
 	for _, n := range s.Odd {
 		out = append(out, Hindrance{"reading", n.Key, "reading does not fit the rest: " + n.Title})

@@ -40,6 +40,7 @@ type Progress struct {
 	Odd     int                       // readings that do not fit the rest
 	Chosen  bool                      // material settled
 	Checks  [2]int                    // checks passed or left out, checks in all
+	Out     int                       // entries of the strip log that are not back
 	Signed  bool
 }
 
@@ -62,6 +63,11 @@ func Legs(p Progress) []Leg {
 				l.Say = "odd reading"
 			case p.Missing > 0:
 				l.Say = fmt.Sprintf("%d to read", p.Missing)
+			}
+		case "refit":
+			l.Open += p.Out
+			if p.Out > 0 && (done > 0 || p.Steps["set"][0] > 0) {
+				l.Say = fmt.Sprintf("%d still out", p.Out)
 			}
 		case "choose":
 			if !p.Chosen {

@@ -10,6 +10,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/prove"
+	"freshshard/core/striplog"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -58,6 +59,7 @@ type job struct {
 	pane     func(*record.Pane)
 	object   func(*record.Object)
 	seen     shop.Seen
+	strip    []striplog.Entry
 	readings []said
 	settle   string // material
 	thick    float64
@@ -113,6 +115,11 @@ func fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, j
 			return err
 		}
 	}
+	for _, e := range j.strip {
+		if err := s.AddStrip(ctx, by, "", id, e); err != nil {
+			return err
+		}
+	}
 	for _, r := range j.readings {
 		if err := s.Read(ctx, by, id, r.place, shop.Said{Text: r.text, Instrument: r.with}); err != nil {
 			return err
@@ -163,6 +170,11 @@ func finish(ctx context.Context, s *shop.Shop, by record.Account, id int64, j jo
 		}
 	}
 	if j.sign {
+		for _, line := range v.Strip.Back {
+			if err := s.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
+				return err
+			}
+		}
 		_, err = s.Sign(ctx, by, "", id, shop.Signature{})
 	}
 	return err

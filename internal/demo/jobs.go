@@ -5,6 +5,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/setting"
+	"freshshard/core/striplog"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -21,6 +22,27 @@ func rect(wt, wb, hl, hr string, more ...said) []said {
 	return append([]said{{fit.WidthTop, wt, tape}, {fit.WidthBottom, wb, tape}, {fit.HeightLeft, hl, tape}, {fit.HeightRight, hr, tape}}, more...)
 }
 
+// screws are what most doors are held together with.
+func screws(what, where string, n int, length, toGlass float64, captures ...string) striplog.Entry {
+	return striplog.Entry{Kind: striplog.Fasteners, What: what, Where: where, Count: n, Fate: striplog.Back, Captures: captures,
+		Held: striplog.Held{How: "screw", Drive: "PH2", Size: "4.2", Thread: striplog.SelfTapping, Length: length, ToGlass: toGlass}}
+}
+
+// ovenDoor comes apart from its pane outwards; entries name what lies under
+// them by the order in which they were noted: e1, e2 and so on.
+func ovenDoor() []striplog.Entry {
+	spot := func(x, y float64) *striplog.Spot { return &striplog.Spot{X: x, Y: y} }
+	strip := striplog.Entry{Kind: striplog.Trim, What: "bottom strip", Where: "bottom edge", Spot: spot(0.5, 0.95), Count: 1, Fate: striplog.Back, Held: striplog.Held{How: "lip"}, Facing: "long leg down"}
+	side := screws("shell screw, side", "left and right", 6, 16, 22)
+	side.Spot = spot(0.05, 0.5)
+	middle := screws("shell screw, middle", "middle of the top", 1, 8, 11)
+	middle.Spot = spot(0.5, 0.05)
+	shell := striplog.Entry{Kind: striplog.Part, What: "outer shell", Spot: spot(0.25, 0.25), Count: 1, Fate: striplog.Back, Held: striplog.Held{How: "screw"}, Facing: "vent slots up"}
+	pane := striplog.Entry{Kind: striplog.Pane, What: "peephole pane", Spot: spot(0.5, 0.5), Count: 1, Fate: striplog.Renew, Held: striplog.Held{How: "clip"}, Facing: "stamp reads from the room"}
+	gasket := striplog.Entry{Kind: striplog.Seal, What: "tape gasket", Where: "round the pane", Count: 1, Fate: striplog.Renew, Held: striplog.Held{How: "friction"}}
+	return []striplog.Entry{strip, side, middle, shell, pane, gasket}
+}
+
 func clip(p *record.Pane) { p.Sides = setting.Sides{Top: 2, Bottom: 2} }
 
 // jobs are a dozen and more, at different stations.
@@ -35,6 +57,7 @@ func jobs() []job {
 				p.Sides, p.Gasket = setting.Sides{Top: 2, Right: 1, Bottom: 2, Left: 1}, fit.Gasket{Kind: fit.Wrapped, Free: 3}
 			},
 			seen:  shop.Seen{Evidence: diagnose.Evidence{"look": "dice", "doing": "wet", "glass": "right"}, OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}, Cause: "thermal-shock"},
+			strip: ovenDoor(),
 			steps: 11, settle: "toughened", thick: 5,
 			readings: rect("412", "412", "188", "188.5", said{fit.Ledge, "16", rule}, said{fit.Reach, "19", rule}, said{fit.Rising, "453", tape}, said{fit.Falling, "452.5", tape}, said{fit.DepthTop, "14", cal}, said{fit.OldThickness, "4.9", cal})},
 		{by: "mira", due: 27, in: shop.TakeIn{Name: "Kiln Lane pottery", Phone: "0550 377", Object: "Potter's kiln, observation pane", Exposure: "kiln", Family: "clip-heat", Power: true, Story: "crack runs from a hole in the corner, pane was borosilicate", Like: "borosilicate"},
@@ -64,6 +87,7 @@ func jobs() []job {
 			pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
 			readings: rect("270", "270", "241.8", "242", said{fit.Ledge, "14", rule}, said{fit.Reach, "16.5", rule}, said{fit.DepthTop, "9", cal}, said{fit.OldWidth, "263", tape}, said{fit.OldHeight, "235.5", tape}, said{fit.OldThickness, "4.05", cal})},
 		{by: "tor", due: -46, sign: true, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402", Object: "Apothecary cabinet, drawer front", Exposure: "room", Family: "bead-brads", Old: true, Story: "cracked by a split bead", Like: "annealed"},
+			strip:  []striplog.Entry{screws("bead screw", "four beads", 8, 12, 0)},
 			settle: "annealed", thick: 3, steps: all, checks: all, readings: rect("240", "240", "118", "118", said{fit.Ledge, "9", rule}, said{fit.OldThickness, "3.0", cal})},
 	}
 }

@@ -11,6 +11,7 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/prove"
 	"freshshard/core/setting"
+	"freshshard/core/striplog"
 )
 
 // Role is what an account may do.
@@ -132,28 +133,38 @@ type Diagnosis struct {
 	Version  int               `json:"version"`
 }
 
+// StripEntry is one thing that came off, with who noted it.
+type StripEntry struct {
+	Entry    striplog.Entry `json:"entry"`
+	Position int            `json:"position" doc:"In the order of removal"`
+	By       string         `json:"by"`
+	At       time.Time      `json:"at"`
+	Version  int            `json:"version"`
+}
+
 // Job is a broken pane from the doorstep to the signed ticket.
 type Job struct {
-	ID         int64      `json:"id"`
-	Story      string     `json:"story" doc:"What happened"`
-	Place      string     `json:"place" enum:"bench,site"`
-	PromisedAt *time.Time `json:"promised_at,omitempty"`
-	WaitsFor   string     `json:"waits_for"`
-	WaitsUntil *time.Time `json:"waits_until,omitempty"`
-	Signed     bool       `json:"signed"`
-	Version    int        `json:"version" doc:"Of story, place, promise and wait"`
-	Pulse      int64      `json:"pulse" doc:"Counts every change to the job"`
-	CreatedBy  string     `json:"created_by"`
-	CreatedAt  time.Time  `json:"created_at"`
-	Customer   Customer   `json:"customer"`
-	Object     Object     `json:"object"`
-	Pane       Pane       `json:"pane"`
-	Readings   []Reading  `json:"readings"`
-	Diagnosis  *Diagnosis `json:"diagnosis,omitempty"`
-	Choice     *Choice    `json:"choice,omitempty"`
-	Ticks      []Tick     `json:"ticks"`
-	Answers    []Answer   `json:"answers"`
-	Ticket     *Ticket    `json:"ticket,omitempty"`
+	ID         int64        `json:"id"`
+	Story      string       `json:"story" doc:"What happened"`
+	Place      string       `json:"place" enum:"bench,site"`
+	PromisedAt *time.Time   `json:"promised_at,omitempty"`
+	WaitsFor   string       `json:"waits_for"`
+	WaitsUntil *time.Time   `json:"waits_until,omitempty"`
+	Signed     bool         `json:"signed"`
+	Version    int          `json:"version" doc:"Of story, place, promise and wait"`
+	Pulse      int64        `json:"pulse" doc:"Counts every change to the job"`
+	CreatedBy  string       `json:"created_by"`
+	CreatedAt  time.Time    `json:"created_at"`
+	Customer   Customer     `json:"customer"`
+	Object     Object       `json:"object"`
+	Pane       Pane         `json:"pane"`
+	Strip      []StripEntry `json:"strip" doc:"What came off, in the order of removal"`
+	Readings   []Reading    `json:"readings"`
+	Diagnosis  *Diagnosis   `json:"diagnosis,omitempty"`
+	Choice     *Choice      `json:"choice,omitempty"`
+	Ticks      []Tick       `json:"ticks"`
+	Answers    []Answer     `json:"answers"`
+	Ticket     *Ticket      `json:"ticket,omitempty"`
 }
 
 // Event is one entry of the audit trail.

@@ -78,6 +78,12 @@ func (c Carried) check() error {
 	if j.Place != "bench" && j.Place != "site" {
 		return fault.New("job.place", "the work is at the bench or at the customer's", "use bench or site")
 	}
+	if len(j.Strip) > mostEntries {
+		return fault.New("job.strip", "a strip log holds 200 entries", "split the job")
+	}
+	if err := logOf(j).Check(); err != nil {
+		return fault.New("job.strip", err.Error(), "correct the entry")
+	}
 	seen := map[string]bool{}
 	for i, r := range j.Readings {
 		at := fmt.Sprintf("job.readings[%d]", i)
@@ -197,6 +203,12 @@ func (s *Shop) bringWork(ctx context.Context, t *store.Tx, id int64, j record.Jo
 			return err
 		}
 	}
+	for i, e := range j.Strip {
+		e.Position, e.Version = i+1, 1
+		if err := t.AddStrip(ctx, id, e, who[e.By]); err != nil {
+			return err
+		}
+	}
 	if c := j.Choice; c != nil {
 		if err := t.AddChoice(ctx, pane, *c, who[c.By]); err != nil {
 			return err
@@ -229,6 +241,9 @@ func (s *Shop) people(ctx context.Context, t *store.Tx, j record.Job) (map[strin
 	}
 	if j.Choice != nil {
 		names[j.Choice.By] = true
+	}
+	for _, e := range j.Strip {
+		names[e.By] = true
 	}
 	if j.Diagnosis != nil {
 		names[j.Diagnosis.By] = true

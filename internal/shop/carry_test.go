@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/prove"
+	"freshshard/core/striplog"
 	"freshshard/internal/record"
 )
 
@@ -18,6 +19,9 @@ func content(c Carried) record.Job {
 	j := c.Job
 	j.ID, j.Version, j.Pulse = 0, 0, 0
 	j.Customer.ID, j.Customer.Version, j.Object.ID, j.Object.Version, j.Pane.ID, j.Pane.Version = 0, 0, 0, 0, 0, 0
+	for i := range j.Strip {
+		j.Strip[i].Version = 0
+	}
 	if j.Diagnosis != nil {
 		j.Diagnosis.Version = 0
 	}
@@ -41,6 +45,10 @@ func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
 		t.Fatal(err)
 	}
 	if err := s.Diagnose(ctx, tor, id, Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, OldPane: diagnose.Evidence{"colour": "amber"}, Cause: "over-tight"}); err != nil {
+		t.Fatal(err)
+	}
+	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back, Held: striplog.Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}}
+	if err := s.AddStrip(ctx, tor, "", id, bracket); err != nil {
 		t.Fatal(err)
 	}
 	if err := s.Tick(ctx, tor, id, "cold", Done{Outcome: "left-out", Reason: "came without its stove"}); err != nil {
@@ -115,6 +123,7 @@ func TestBringRefuses(t *testing.T) {
 		{"job.readings[0].reading", func(c *Carried) { c.Job.Readings[0].Reading = length.Reading{Value: 40000} }},
 		{"job.readings[1]", func(c *Carried) { c.Job.Readings[1] = c.Job.Readings[0] }},
 		{"family", func(c *Carried) { c.Job.Pane.Family, c.Job.Readings = "magnets", nil }},
+		{"job.strip", func(c *Carried) { c.Job.Strip[0].Entry.Captures = []string{"e1"} }},
 		{"job.ticks[0]", func(c *Carried) { c.Job.Ticks[0].Step = "dance" }},
 		{"job.answers[0]", func(c *Carried) { c.Job.Answers[0].Check = "luck" }},
 		{"job.ticket", func(c *Carried) { c.Job.Ticket = nil }},

@@ -20,6 +20,7 @@ type View struct {
 	Unit       length.Unit       `json:"unit" enum:"mm,in"`
 	Reckoning  reckon.Reckoning  `json:"reckoning"`
 	Route      []route.Leg       `json:"route"`
+	Strip      Strip             `json:"strip"`
 	Checks     []CheckView       `json:"checks"`
 	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps it from being signed off"`
 	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left"`
@@ -77,6 +78,7 @@ func view(j record.Job, unit length.Unit) (View, error) {
 	if err != nil {
 		return v, err
 	}
+	v.Strip = stripOf(j)
 	v.Checks = checks(v.Reckoning.Family, j)
 	state := v.state()
 	v.Hindrances = prove.Hindrances(state)
@@ -118,6 +120,9 @@ func (v View) state() prove.State {
 	for _, c := range v.Checks {
 		s.Checks = append(s.Checks, c.Check)
 	}
+	for _, c := range v.Strip.Open {
+		s.Strip = append(s.Strip, prove.Named{Key: c.ID, Title: c.What + ", " + c.Say})
+	}
 	for _, o := range v.Reckoning.Fit.Odd {
 		s.Odd = append(s.Odd, prove.Named{Key: string(o.Place), Title: o.Name})
 	}
@@ -131,7 +136,7 @@ func (v View) state() prove.State {
 }
 
 func (v View) progress() route.Progress {
-	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(v.Reckoning.Fit.Missing), Odd: len(v.Reckoning.Fit.Odd), Chosen: v.Job.Choice != nil, Signed: v.Job.Signed}
+	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(v.Reckoning.Fit.Missing), Odd: len(v.Reckoning.Fit.Odd), Chosen: v.Job.Choice != nil, Out: len(v.Strip.Open), Signed: v.Job.Signed}
 	if v.Reckoning.Fault != nil {
 		p.Odd++
 	}

@@ -78,6 +78,7 @@ func (v *Server) routes(g *gin.Engine) {
 	v.accountRoutes(api)
 	v.jobRoutes(api)
 	v.workRoutes(api)
+	v.stripRoutes(api)
 	v.catalogueRoutes(api)
 	v.fileRoutes(g)
 	static(g)
@@ -113,6 +114,7 @@ func OpenAPI() ([]byte, error) {
 	v.accountRoutes(api)
 	v.jobRoutes(api)
 	v.workRoutes(api)
+	v.stripRoutes(api)
 	v.catalogueRoutes(api)
 	return json.MarshalIndent(api.OpenAPI(), "", "  ")
 }

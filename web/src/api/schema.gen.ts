@@ -160,6 +160,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/earlier-strips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jobs whose strip log could be the start */
+        get: operations["earlier"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/history": {
         parameters: {
             query?: never;
@@ -256,6 +273,75 @@ export interface paths {
         get?: never;
         /** Say how a step ended */
         put: operations["tick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/strip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note what came off */
+        post: operations["addStrip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/strip-copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Start the strip log from an earlier one */
+        put: operations["copyStrip"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/strip/{entry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change what was noted */
+        put: operations["setStrip"];
+        post?: never;
+        /** Take out what was noted by mistake */
+        delete: operations["dropStrip"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/strip/{entry}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say how many are back in */
+        put: operations["putBack"];
         post?: never;
         delete?: never;
         options?: never;
@@ -932,7 +1018,7 @@ export interface components {
         ProveHindrance: {
             key: string;
             /** @enum {string} */
-            kind: "check" | "failed" | "step" | "size" | "choice" | "reading";
+            kind: "check" | "failed" | "step" | "size" | "choice" | "reading" | "strip";
             text: string;
         };
         ReckonReckoning: {
@@ -1053,6 +1139,8 @@ export interface components {
             signed: boolean;
             /** @description What happened */
             story: string;
+            /** @description What came off, in the order of removal */
+            strip: components["schemas"]["RecordStripEntry"][];
             ticket?: components["schemas"]["RecordTicket"];
             ticks: components["schemas"]["RecordTick"][];
             /**
@@ -1126,6 +1214,19 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "in";
+            /** Format: int64 */
+            version: number;
+        };
+        RecordStripEntry: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            entry: components["schemas"]["StriplogEntry"];
+            /**
+             * Format: int64
+             * @description In the order of removal
+             */
+            position: number;
             /** Format: int64 */
             version: number;
         };
@@ -1249,6 +1350,16 @@ export interface components {
         ShopSignature: {
             override?: string;
         };
+        ShopStrip: {
+            /** @description The order in which things go back */
+            back: components["schemas"]["StriplogLine"][];
+            /** @description What has to be bought */
+            needs: components["schemas"]["StriplogNeed"][];
+            /** @description What does not count out yet */
+            open: components["schemas"]["StriplogCount"][];
+            /** @description The panes of a pack in the order in which they came out */
+            stack: components["schemas"]["StriplogLayer"][];
+        };
         ShopTakeIn: {
             /**
              * Format: int64
@@ -1347,8 +1458,122 @@ export interface components {
             minutes_to: number;
             reckoning: components["schemas"]["ReckonReckoning"];
             route: components["schemas"]["RouteLeg"][];
+            strip: components["schemas"]["ShopStrip"];
             /** @enum {string} */
             unit: "mm" | "in";
+        };
+        StriplogCount: {
+            id: string;
+            say: string;
+            what: string;
+        };
+        StriplogEntry: {
+            bag?: string;
+            /** @description Ids of what it holds down or hides */
+            captures?: string[];
+            /**
+             * Format: int64
+             * @description How many came off
+             */
+            count: number;
+            /** @description Up, in, print reads from, open side, gap at */
+            facing?: string;
+            /** @enum {string} */
+            fate: "back" | "renew" | "repair" | "lost" | "substitute";
+            held: components["schemas"]["StriplogHeld"];
+            id: string;
+            /**
+             * Format: int64
+             * @description How many are back in
+             */
+            in: number;
+            /** @enum {string} */
+            kind: "part" | "trim" | "seal" | "fasteners" | "wire" | "shield" | "pane";
+            /** @description Only loosened and slid aside, never taken out */
+            loosen?: boolean;
+            /**
+             * Format: int64
+             * @description Of the count, recorded as lost
+             */
+            missing?: number;
+            /**
+             * Format: int64
+             * @description Of the count, replaced by new ones
+             */
+            renewed?: number;
+            spot?: components["schemas"]["StriplogSpot"];
+            what: string;
+            where?: string;
+        };
+        StriplogHeld: {
+            /**
+             * Format: int64
+             * @description How often a tab has been bent, this time included
+             */
+            bends?: number;
+            /** @description PH2, T20, slot, hex 5 */
+            drive?: string;
+            head?: string;
+            /**
+             * @description lip: held by the lip of another part
+             * @enum {string}
+             */
+            how: "screw" | "bolt" | "nut" | "tab" | "clip" | "rivet" | "brad" | "adhesive" | "friction" | "gravity" | "lip";
+            /**
+             * Format: double
+             * @description Under the head, mm; 0 unknown
+             */
+            length?: number;
+            /** @description M4, 4.2, No. 8 */
+            size?: string;
+            /** @enum {string} */
+            thread?: "" | "machine" | "self-tapping" | "wood";
+            /**
+             * Format: double
+             * @description Depth from here to the glass, mm; 0 where there is none
+             */
+            to_glass?: number;
+            washers?: boolean;
+        };
+        StriplogLayer: {
+            facing: string;
+            /** Format: int64 */
+            number: number;
+            what: string;
+        };
+        StriplogLine: {
+            bag?: string;
+            done: boolean;
+            facing?: string;
+            id: string;
+            /** Format: int64 */
+            in: number;
+            /** Format: int64 */
+            number: number;
+            /** Format: int64 */
+            of: number;
+            /** @description Everything that it holds down is back */
+            ready: boolean;
+            /** @description What to do */
+            say: string;
+            /** @description Slid back and snugged; nothing goes in */
+            slide?: boolean;
+            /** @description What is easily mixed up here */
+            warnings: string[];
+            /** @description The fastener to use */
+            with?: string;
+        };
+        StriplogNeed: {
+            /** Format: int64 */
+            count: number;
+            what: string;
+            why: string;
+        };
+        StriplogSpot: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
         };
         WebCatalogue: {
             /** @description What to look at on the old pane */
@@ -1434,6 +1659,21 @@ export interface components {
         WebSignIn: {
             login: string;
             password: string;
+        };
+        WebStripBack: {
+            /** Format: int64 */
+            in: number;
+            /** Format: int64 */
+            version: number;
+        };
+        WebStripChange: {
+            entry: components["schemas"]["StriplogEntry"];
+            /** Format: int64 */
+            version: number;
+        };
+        WebStripFrom: {
+            /** Format: int64 */
+            from: number;
         };
         WebTyped: {
             /** @enum {string} */
@@ -1906,6 +2146,37 @@ export interface operations {
             };
         };
     };
+    earlier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordRow"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     history: {
         parameters: {
             query?: never;
@@ -2121,6 +2392,185 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShopDone"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    addStrip: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StriplogEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    copyStrip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebStripFrom"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setStrip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebStripChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropStrip: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    putBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebStripBack"];
             };
         };
         responses: {

@@ -1,14 +1,24 @@
-import type { ReactNode } from "react";
+import { lazy, type ReactNode, Suspense } from "react";
 import { Navigate, Route, Routes } from "react-router";
 import { useSession } from "../api/hooks";
 import { FirstStart } from "../screens/door/FirstStart";
 import { SignIn } from "../screens/door/SignIn";
 import { JobScreen } from "../screens/job/JobScreen";
-import { JobsScreen } from "../screens/jobs/JobsScreen";
-import { ShopScreen } from "../screens/shop/ShopScreen";
-import { TakeInScreen } from "../screens/take-in/TakeInScreen";
 import { TodayScreen } from "../screens/today/TodayScreen";
 import { WhoContext } from "./who";
+
+// Today and the job are what a bench tablet opens; the rest comes when asked.
+const JobsScreen = lazy(() =>
+	import("../screens/jobs/JobsScreen").then((m) => ({ default: m.JobsScreen })),
+);
+const ShopScreen = lazy(() =>
+	import("../screens/shop/ShopScreen").then((m) => ({ default: m.ShopScreen })),
+);
+const TakeInScreen = lazy(() =>
+	import("../screens/take-in/TakeInScreen").then((m) => ({
+		default: m.TakeInScreen,
+	})),
+);
 
 export function App() {
 	const session = useSession();
@@ -32,15 +42,17 @@ export function App() {
 	if (!account || !shop) return <SignIn shop={shop} />;
 	return (
 		<WhoContext value={{ account, shop }}>
-			<Routes>
-				<Route path="/" element={<TodayScreen />} />
-				<Route path="/jobs" element={<JobsScreen />} />
-				<Route path="/take-in" element={<TakeInScreen />} />
-				<Route path="/jobs/:id" element={<JobScreen />} />
-				<Route path="/jobs/:id/:station" element={<JobScreen />} />
-				<Route path="/shop" element={<ShopScreen />} />
-				<Route path="*" element={<Navigate to="/" replace />} />
-			</Routes>
+			<Suspense fallback={<Waiting>…</Waiting>}>
+				<Routes>
+					<Route path="/" element={<TodayScreen />} />
+					<Route path="/jobs" element={<JobsScreen />} />
+					<Route path="/take-in" element={<TakeInScreen />} />
+					<Route path="/jobs/:id" element={<JobScreen />} />
+					<Route path="/jobs/:id/:station" element={<JobScreen />} />
+					<Route path="/shop" element={<ShopScreen />} />
+					<Route path="*" element={<Navigate to="/" replace />} />
+				</Routes>
+			</Suspense>
 		</WhoContext>
 	);
 }

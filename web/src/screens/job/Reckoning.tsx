@@ -5,8 +5,10 @@ import { ChooseStation } from "./ChooseStation";
 import { OldPane } from "./OldPane";
 import { OrderLine } from "./OrderLine";
 import { ProveStation } from "./ProveStation";
+import { Rebuild } from "./Rebuild";
 import { SourceStation } from "./SourceStation";
 import { StepList } from "./StepList";
+import { StripLog } from "./StripLog";
 import { WhyItBroke } from "./WhyItBroke";
 
 type Props = {
@@ -48,6 +50,8 @@ export function Reckoning({ view, station, onPlace }: Props) {
 			{station === "choose" && <ChooseStation view={view} />}
 			{station === "source" && <SourceStation view={view} />}
 			<StepList view={view} station={station} />
+			{station === "strip" && <StripLog view={view} />}
+			{station === "refit" && <Rebuild view={view} />}
 			{measure && <OldPane view={view} />}
 			{station === "prove" && <ProveStation view={view} />}
 			{station === "assess" && <Cautions view={view} />}

@@ -1,0 +1,224 @@
+package striplog
+
+import (
+	"fmt"
+	"math/rand/v2"
+	"slices"
+	"strings"
+	"testing"
+
+	"freshshard/core/fault"
+)
+
+func screw(id, what, where string, n int, length float64, thread Thread, captures ...string) Entry {
+	return Entry{ID: id, Kind: Fasteners, What: what, Where: where, Count: n, Fate: Back, Captures: captures,
+		Held: Held{How: "screw", Drive: "PH2", Size: "4.2", Length: length, Thread: thread}}
+}
+
+func part(id, what string, captures ...string) Entry {
+	return Entry{ID: id, Kind: Part, What: what, Count: 1, Fate: Back, Held: Held{How: "gravity"}, Captures: captures}
+}
+
+// An oven door's pack: six long screws and one short, the shell, the pack.
+func oven() Log {
+	short := screw("s2", "shell screw, middle", "middle of the shell", 1, 8, SelfTapping, "shell")
+	short.Held.ToGlass = 10
+	inner, outer := part("p1", "inner pane"), part("p2", "middle pane", "p1")
+	inner.Kind, outer.Kind = Pane, Pane
+	outer.Facing = "coat towards the cavity"
+	return Log{
+		screw("s1", "shell screw, side", "sides of the shell", 6, 16, SelfTapping, "shell"), short,
+		part("shell", "outer shell", "pack"), part("pack", "pack frame", "p2"), outer, inner,
+	}
+}
+
+func ids(lines []Line) string {
+	var s []string
+	for _, l := range lines {
+		s = append(s, l.ID)
+	}
+	return strings.Join(s, " ")
+}
+
+func TestOrderBack(t *testing.T) {
+	if got := ids(oven().OrderBack()); got != "p1 p2 pack shell s2 s1" {
+		t.Errorf("order back: %s", got)
+	}
+	// A part noted too early still waits for what it holds down.
+	early := Log{part("lid", "lid", "seal"), part("trim", "trim"), part("seal", "seal")}
+	if got := ids(early.OrderBack()); got != "seal trim lid" {
+		t.Errorf("order back: %s", got)
+	}
+	odd := Log{part("a", "a"), part("cover", "cover"), part("under", "under", "cover")}
+	if got := ids(odd.OrderBack()); got != "cover under a" {
+		t.Errorf("what is held down goes first, whatever came off first: %s", got)
+	}
+}
+
+// For random logs without a loop: every entry once, nothing before what it
+// holds down, and free neighbours in reverse.
+func TestOrderBackHolds(t *testing.T) {
+	r := rand.New(rand.NewPCG(2, 4))
+	for range 300 {
+		n := 1 + r.IntN(14)
+		l := Log{}
+		for i := range n {
+			l = append(l, part(fmt.Sprint(i), fmt.Sprint("part ", i)))
+		}
+		for i := range l {
+			for k := range l {
+				// Captures only point from lower to higher rank: no loops.
+				if (i*7)%n < (k*7)%n && r.IntN(4) == 0 {
+					l[i].Captures = append(l[i].Captures, l[k].ID)
+				}
+			}
+		}
+		if err := l.Check(); err != nil {
+			continue // 7 and n share a factor: ranks may tie into a ring
+		}
+		at := map[string]int{}
+		lines := l.OrderBack()
+		for i, line := range lines {
+			at[line.ID] = i
+		}
+		if len(at) != n {
+			t.Fatalf("%d of %d entries go back", len(at), n)
+		}
+		for _, e := range l {
+			for _, c := range e.Captures {
+				if at[c] > at[e.ID] {
+					t.Fatalf("%s goes on before %s, which it holds down", e.ID, c)
+				}
+			}
+		}
+		if !slices.ContainsFunc(l, func(e Entry) bool { return len(e.Captures) > 0 }) && lines[0].ID != fmt.Sprint(n-1) {
+			t.Fatal("free parts do not go back in reverse")
+		}
+	}
+}
+
+func TestMixUps(t *testing.T) {
+	m := oven().MixUps()
+	if got := strings.Join(m["s2"], "; "); !strings.Contains(got, "the short one, 8 mm, goes here; 16 mm goes to sides of the shell") || !strings.Contains(got, "would reach the pane here") {
+		t.Errorf("short screw: %s", got)
+	}
+	if got := strings.Join(m["s1"], "; "); !strings.Contains(got, "the long one, 16 mm") {
+		t.Errorf("long screw: %s", got)
+	}
+	threads := Log{screw("a", "low screw", "low", 2, 16, Machine), screw("b", "high screw", "high", 2, 16, SelfTapping)}
+	if got := threads.MixUps()["a"]; len(got) != 1 || !strings.Contains(got[0], "machine thread here; the one at high looks alike and is self-tapping") {
+		t.Errorf("threads: %v", got)
+	}
+	same := Log{screw("a", "one", "left", 2, 16, Machine), screw("b", "two", "right", 2, 16, Machine)}
+	if len(same.MixUps()) != 0 {
+		t.Errorf("equal screws are said to be mixed up: %v", same.MixUps())
+	}
+	reach := screw("a", "screw", "edge", 1, 25, Machine)
+	reach.Held.ToGlass = 20
+	if got := (Log{reach}).MixUps()["a"]; len(got) != 1 || !strings.Contains(got[0], "reaches the pane") {
+		t.Errorf("%v", got)
+	}
+}
+
+func TestCountsAndPuttingBack(t *testing.T) {
+	l := oven()
+	if len(l.Open()) != 6 {
+		t.Fatalf("%v", l.Open())
+	}
+	if _, err := l.PutBack("shell", 1); fault.Of(err) == nil || !strings.Contains(err.Error(), "pack frame goes in before outer shell") {
+		t.Errorf("the shell went on without its pack: %v", err)
+	}
+	var err error
+	for _, line := range l.OrderBack() {
+		if l, err = l.PutBack(line.ID, line.Of); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if len(l.Open()) != 0 {
+		t.Errorf("still open: %v", l.Open())
+	}
+	if _, err := l.PutBack("pack", 0); fault.Of(err) == nil {
+		t.Error("the pack came off from under the shell")
+	}
+	five, err := l.PutBack("s1", 5)
+	if err != nil || len(five.Open()) != 1 || !strings.Contains(five.Open()[0].Say, "1 of 6 still out") {
+		t.Errorf("%v, %v", five.Open(), err)
+	}
+	five[0].Missing = 1
+	if len(five.Open()) != 0 {
+		t.Errorf("a screw recorded as lost is still open: %v", five.Open())
+	}
+	over, err := l.PutBack("s1", 7)
+	if err != nil || !strings.Contains(over.Open()[0].Say, "1 more went in") {
+		t.Errorf("%v, %v", over.Open(), err)
+	}
+	if err := l.Covered("shell"); fault.Of(err) == nil {
+		t.Error("the shell can be changed under its screws")
+	}
+}
+
+// What was only loosened never becomes a removal in the rebuild.
+func TestLoosened(t *testing.T) {
+	b := screw("b", "bracket", "upper left", 1, 0, Machine)
+	b.Loosen = true
+	l := Log{b}
+	line := l.OrderBack()[0]
+	if !line.Slide || strings.Contains(line.Say, "Put") || len(l.Needs()) != 0 {
+		t.Errorf("%+v, needs %v", line, l.Needs())
+	}
+	l, err := l.PutBack("b", 1)
+	if err != nil || len(l.Open()) != 0 {
+		t.Errorf("%v, %v", l.Open(), err)
+	}
+}
+
+func TestNeeds(t *testing.T) {
+	seal := Entry{ID: "1", Kind: Seal, What: "door gasket", Count: 1, Fate: Renew, Held: Held{How: "lip"}}
+	rivet := Entry{ID: "2", Kind: Fasteners, What: "carrier rivet", Count: 2, Fate: Back, Held: Held{How: "rivet", Size: "3/16"}}
+	tab := Entry{ID: "3", Kind: Part, What: "pack corner", Count: 1, Fate: Back, Held: Held{How: "tab", Bends: 2}}
+	lost := screw("4", "shell screw", "", 6, 16, SelfTapping)
+	lost.Missing = 1
+	got := Log{seal, rivet, tab, lost}.Needs()
+	want := []Need{{"door gasket", 1, "renewed"}, {"pack corner", 1, "its tab is on its last bend"}, {"rivet, 3/16", 2, "drilled out"}, {"shell screw, 4.2, PH2, self-tapping, 16 mm", 1, "lost"}}
+	if !slices.Equal(got, want) {
+		t.Errorf("%+v", got)
+	}
+}
+
+func TestStackAndCopy(t *testing.T) {
+	l := oven()
+	s := l.Stack()
+	if len(s) != 2 || s[0].Facing != "coat towards the cavity" || s[1].What != "inner pane" {
+		t.Errorf("%+v", s)
+	}
+	l[0].In, l[0].Missing, l[0].Fate = 5, 1, Lost
+	c := l.Copy()
+	if c[0].In != 0 || c[0].Missing != 0 || c[0].Fate != Back || l[0].In != 5 {
+		t.Errorf("%+v", c[0])
+	}
+}
+
+func TestBadStates(t *testing.T) {
+	two := part("b", "b", "a")
+	for name, l := range map[string]Log{
+		"holds itself":     {part("a", "a", "a")},
+		"holds a ghost":    {part("a", "a", "x")},
+		"a ring":           {part("a", "a", "b"), two},
+		"no name":          {part("a", " ")},
+		"one id twice":     {part("a", "a"), part("a", "b")},
+		"none came off":    {{ID: "a", What: "a", Count: 0}},
+		"more lost":        {{ID: "a", What: "a", Count: 1, Missing: 2}},
+		"less than none":   {{ID: "a", What: "a", Count: 1, In: -1}},
+		"renewed too many": {{ID: "a", What: "a", Count: 1, Renewed: 2}},
+	} {
+		if f := fault.Of(l.Check()); f == nil || f.Cure == "" {
+			t.Errorf("%s was taken", name)
+		}
+	}
+	if _, err := oven().PutBack("x", 1); fault.Of(err) == nil {
+		t.Error("something that is not there was put back")
+	}
+	if _, err := oven().Remove(part("p1", "again")); fault.Of(err) == nil {
+		t.Error("the same thing came off twice")
+	}
+}

@@ -1,0 +1,240 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"strconv"
+	"strings"
+
+	"freshshard/core/fault"
+	"freshshard/core/striplog"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Strip is the strip log with what follows from it.
+type Strip struct {
+	Back  []striplog.Line  `json:"back" doc:"The order in which things go back"`
+	Open  []striplog.Count `json:"open" doc:"What does not count out yet"`
+	Needs []striplog.Need  `json:"needs" doc:"What has to be bought"`
+	Stack []striplog.Layer `json:"stack" doc:"The panes of a pack in the order in which they came out"`
+}
+
+// logOf is the strip log of a job as the core wants it.
+func logOf(j record.Job) striplog.Log {
+	l := make(striplog.Log, 0, len(j.Strip))
+	for _, e := range j.Strip {
+		l = append(l, e.Entry)
+	}
+	return l
+}
+
+func stripOf(j record.Job) Strip {
+	l := logOf(j)
+	return Strip{l.OrderBack(), l.Open(), l.Needs(), l.Stack()}
+}
+
+// mostEntries is more than any object on a bench comes apart into.
+const mostEntries = 200
+
+// stripChange runs a change of the strip log under the job's lock.
+func (s *Shop) stripChange(ctx context.Context, by record.Account, job int64, f func(*store.Tx, record.Job, striplog.Log) (store.Change, error)) error {
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		return f(t, j, logOf(j))
+	})
+}
+
+// AddStrip notes what came off. The entry gets its id and, when it is a bag of
+// fasteners, the next bag number. A retry with the same key notes it once.
+func (s *Shop) AddStrip(ctx context.Context, by record.Account, key string, job int64, e striplog.Entry) error {
+	request := struct {
+		Job   int64
+		Entry striplog.Entry
+	}{job, e}
+	_, err := s.create(ctx, by, key, "strip", request, func(t *store.Tx) (int64, error) {
+		signed, err := t.LockJob(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		if signed {
+			return 0, &record.Conflict{Says: "This job is signed off; its strip log stays as it is."}
+		}
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		position, err := s.note(ctx, t, by, j, logOf(j), e)
+		if err != nil {
+			return 0, err
+		}
+		return int64(position), t.TouchJob(ctx, job)
+	})
+	return err
+}
+
+// note writes one entry behind the others.
+func (s *Shop) note(ctx context.Context, t *store.Tx, by record.Account, j record.Job, l striplog.Log, e striplog.Entry) (int, error) {
+	if len(l) >= mostEntries {
+		return 0, fault.New("entries", "a strip log holds 200 entries", "put like things into one entry")
+	}
+	position := 1
+	for _, o := range j.Strip {
+		position = max(position, o.Position+1)
+	}
+	e.ID, e.In = fmt.Sprintf("e%d", position), 0
+	if e.Bag == "" && e.Kind == striplog.Fasteners && !e.Loosen {
+		e.Bag = nextBag(l)
+	}
+	l, err := l.Remove(e)
+	if err != nil {
+		return 0, plain(err)
+	}
+	for _, c := range l {
+		if c.ID != e.ID && holds(c, e.ID) {
+			return 0, plain(l.Covered(e.ID))
+		}
+	}
+	v := record.StripEntry{Entry: e, Position: position, Version: 1, At: s.Now()}
+	if err := t.AddStrip(ctx, j.ID, v, by.ID); err != nil {
+		return 0, err
+	}
+	return position, t.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "strip", Item: e.ID, Action: "noted", Said: "came off: " + e.What, After: e})
+}
+
+func holds(e striplog.Entry, id string) bool {
+	for _, c := range e.Captures {
+		if c == id {
+			return true
+		}
+	}
+	return false
+}
+
+// nextBag is one more than the highest bag so far.
+func nextBag(l striplog.Log) string {
+	most := 0
+	for _, e := range l {
+		if n, err := strconv.Atoi(e.Bag); err == nil && n > most {
+			most = n
+		}
+	}
+	return strconv.Itoa(most + 1)
+}
+
+// plain drops the place in the list from a fault's field: the caller sends one
+// entry, not the list.
+func plain(err error) error {
+	f := fault.Of(err)
+	if f == nil {
+		return err
+	}
+	field := f.Field
+	if i := strings.Index(field, "]."); i >= 0 {
+		field = field[i+2:]
+	}
+	return fault.New(field, f.Why, f.Cure)
+}
+
+// seenStrip finds an entry and holds its version against what a person saw.
+func (s *Shop) seenStrip(j record.Job, id string, version int) (record.StripEntry, error) {
+	for _, e := range j.Strip {
+		if e.Entry.ID != id {
+			continue
+		}
+		if e.Version != version {
+			return e, &record.Conflict{Field: id, Says: fmt.Sprintf("%s changed “%s” %s. It is shown now; yours is not kept yet.", e.By, e.Entry.What, s.ago(e.At))}
+		}
+		return e, nil
+	}
+	return record.StripEntry{}, &record.NotFound{What: "this entry"}
+}
+
+// SetStrip changes an entry; how many are back is changed by PutBack alone.
+func (s *Shop) SetStrip(ctx context.Context, by record.Account, job int64, id string, e striplog.Entry, version int) error {
+	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
+		was, err := s.seenStrip(j, id, version)
+		if err != nil {
+			return store.Change{}, err
+		}
+		e.ID, e.In = id, was.Entry.In
+		for i := range l {
+			if l[i].ID == id {
+				l[i] = e
+			}
+		}
+		if err := l.Check(); err != nil {
+			return store.Change{}, plain(err)
+		}
+		now := was
+		now.Entry, now.At = e, s.Now()
+		return store.Change{Noun: "strip", Item: id, Action: "changed", Said: "strip log: " + e.What + " changed", Before: was.Entry, After: e}, t.SetStrip(ctx, job, now, by.ID)
+	})
+}
+
+// DropStrip takes an entry out that was noted by mistake.
+func (s *Shop) DropStrip(ctx context.Context, by record.Account, job int64, id string, version int) error {
+	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
+		was, err := s.seenStrip(j, id, version)
+		if err != nil {
+			return store.Change{}, err
+		}
+		for _, e := range l {
+			if holds(e, id) {
+				return store.Change{}, fault.New("captures", e.What+" is noted to hold it down", "change that one first")
+			}
+		}
+		return store.Change{Noun: "strip", Item: id, Action: "dropped", Said: "strip log: " + was.Entry.What + " taken out", Before: was.Entry}, t.DropStrip(ctx, job, id)
+	})
+}
+
+// PutBack records how many of an entry are back in. Nothing goes on before what
+// it holds down.
+func (s *Shop) PutBack(ctx context.Context, by record.Account, job int64, id string, in, version int) error {
+	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
+		was, err := s.seenStrip(j, id, version)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if _, err := l.PutBack(id, in); err != nil {
+			return store.Change{}, err
+		}
+		now := was
+		now.Entry.In, now.At = in, s.Now()
+		return store.Change{Noun: "strip", Item: id, Action: "put back", Said: fmt.Sprintf("back in: %d of %s", in, was.Entry.What), Before: was.Entry.In, After: in}, t.SetStrip(ctx, job, now, by.ID)
+	})
+}
+
+// Earlier lists jobs whose strip log could be the start of this one's.
+func (s *Shop) Earlier(ctx context.Context, job int64) ([]record.Row, error) {
+	j, err := s.Store.Job(ctx, job)
+	if err != nil {
+		return nil, err
+	}
+	return s.Store.Stripped(ctx, j.Pane.Family, job, 6)
+}
+
+// CopyStrip starts an empty strip log from that of an earlier job.
+func (s *Shop) CopyStrip(ctx context.Context, by record.Account, job, from int64) error {
+	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
+		if len(l) > 0 {
+			return store.Change{}, fault.New("from", "something is noted here already", "copy before the first entry")
+		}
+		old, err := t.Job(ctx, from)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if len(old.Strip) == 0 {
+			return store.Change{}, fault.New("from", "that job has no strip log", "choose one that has")
+		}
+		for i, e := range logOf(old).Copy() {
+			if err := t.AddStrip(ctx, job, record.StripEntry{Entry: e, Position: i + 1, Version: 1, At: s.Now()}, by.ID); err != nil {
+				return store.Change{}, err
+			}
+		}
+		return store.Change{Noun: "strip", Item: fmt.Sprint(from), Action: "copied", Said: fmt.Sprintf("strip log started from job %d, %s", from, old.Object.Name)}, nil
+	})
+}

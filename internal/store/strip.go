@@ -1,0 +1,51 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+
+	"freshshard/internal/record"
+)
+
+func (s queries) stripped(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	return s.fill(ctx, `SELECT e.job_id, e.position, e.entry, e.version, a.name, e.noted_at
+FROM strip_entry e JOIN account a ON a.id = e.noted_by WHERE e.job_id IN (`+in+`) ORDER BY e.position`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			var v record.StripEntry
+			var entry []byte
+			err := scan(&v.Position, &entry, &v.Version, &v.By, &v.At)
+			if err == nil {
+				err = json.Unmarshal(entry, &v.Entry)
+			}
+			return func(j *record.Job) { j.Strip = append(j.Strip, v) }, err
+		})
+}
+
+// AddStrip writes an entry of the strip log.
+func (t *Tx) AddStrip(ctx context.Context, job int64, v record.StripEntry, by int64) error {
+	b, err := json.Marshal(v.Entry)
+	if err != nil {
+		return err
+	}
+	return t.run(ctx, "INSERT INTO strip_entry (job_id, entry_id, position, entry, version, noted_by, noted_at) VALUES (?, ?, ?, ?, ?, ?, ?)", job, v.Entry.ID, v.Position, string(b), v.Version, by, v.At)
+}
+
+// SetStrip changes an entry. It must run under the job's lock.
+func (t *Tx) SetStrip(ctx context.Context, job int64, v record.StripEntry, by int64) error {
+	b, err := json.Marshal(v.Entry)
+	if err != nil {
+		return err
+	}
+	return t.run(ctx, "UPDATE strip_entry SET entry = ?, version = version + 1, noted_by = ?, noted_at = ? WHERE job_id = ? AND entry_id = ?", string(b), by, v.At, job, v.Entry.ID)
+}
+
+// DropStrip takes an entry out; the trail keeps what it was.
+func (t *Tx) DropStrip(ctx context.Context, job int64, entry string) error {
+	return t.run(ctx, "DELETE FROM strip_entry WHERE job_id = ? AND entry_id = ?", job, entry)
+}
+
+// Stripped lists earlier jobs of a family that have a strip log, newest first.
+func (s queries) Stripped(ctx context.Context, family string, but int64, most int) ([]record.Row, error) {
+	return list(ctx, s.db, scanRow, rowQuery+`JOIN pane p ON p.job_id = j.id
+WHERE p.family = ? AND j.id <> ? AND EXISTS (SELECT 1 FROM strip_entry e WHERE e.job_id = j.id) ORDER BY j.id DESC LIMIT ?`, family, but, most)
+}

@@ -1,0 +1,143 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { api, got, newKey, type Refused } from "../../api/client";
+import { useJobWrite } from "../../api/hooks";
+import type { Spot, StripEntry, View } from "../../api/types";
+import { useDraft } from "../../app/draft";
+
+export type StripDraft = {
+	key: string;
+	kind: StripEntry["kind"];
+	what: string;
+	where: string;
+	spot: Spot | null;
+	how: StripEntry["held"]["how"];
+	drive: string;
+	size: string;
+	thread: "" | "machine" | "self-tapping" | "wood";
+	length: string;
+	toGlass: string;
+	count: number;
+	loosen: boolean;
+	captures: string[];
+	facing: string;
+	fate: StripEntry["fate"];
+};
+
+const empty: StripDraft = {
+	key: "",
+	kind: "fasteners",
+	what: "",
+	where: "",
+	spot: null,
+	how: "screw",
+	drive: "",
+	size: "",
+	thread: "",
+	length: "",
+	toGlass: "",
+	count: 1,
+	loosen: false,
+	captures: [],
+	facing: "",
+	fate: "back",
+};
+
+function number(text: string): number | undefined {
+	const v = Number(text.replace(",", "."));
+	return text.trim() === "" || Number.isNaN(v) ? undefined : v;
+}
+
+function entryOf(d: StripDraft): StripEntry {
+	const driven = d.how === "screw" || d.how === "bolt" || d.how === "nut";
+	return {
+		id: "",
+		in: 0,
+		kind: d.kind,
+		what: d.what,
+		where: d.where,
+		spot: d.spot ?? undefined,
+		count: d.count,
+		loosen: d.loosen,
+		captures: d.captures,
+		facing: d.facing,
+		fate: d.fate,
+		held: driven
+			? {
+					how: d.how,
+					drive: d.drive,
+					size: d.size,
+					thread: d.thread,
+					length: number(d.length),
+					to_glass: number(d.toGlass),
+				}
+			: { how: d.how },
+	};
+}
+
+/** The strip log: noting what comes off, and putting it back. */
+export function useStrip(view: View) {
+	const id = view.job.id;
+	const client = useQueryClient();
+	const [draft, put, clear] = useDraft<StripDraft>(`strip:${id}`, empty);
+	const add = useMutation<View, Refused, StripDraft>({
+		mutationFn: (d) =>
+			got(
+				api.POST("/api/jobs/{id}/strip", {
+					params: {
+						path: { id },
+						header: { "Idempotency-Key": d.key || newKey() },
+					},
+					body: entryOf(d),
+				}),
+			),
+		onSuccess: (next) => {
+			client.setQueryData(["job", id], next);
+			clear();
+		},
+	});
+	const drop = useJobWrite<{ entry: string; version: number }>(id, (r) =>
+		got(
+			api.DELETE("/api/jobs/{id}/strip/{entry}", {
+				params: { path: { id, entry: r.entry }, query: { version: r.version } },
+			}),
+		),
+	);
+	const change = useJobWrite<{ entry: StripEntry; version: number }>(id, (r) =>
+		got(
+			api.PUT("/api/jobs/{id}/strip/{entry}", {
+				params: { path: { id, entry: r.entry.id } },
+				body: r,
+			}),
+		),
+	);
+	const back = useJobWrite<{ entry: string; in: number; version: number }>(
+		id,
+		({ entry, ...body }) =>
+			got(
+				api.PUT("/api/jobs/{id}/strip/{entry}/back", {
+					params: { path: { id, entry } },
+					body,
+				}),
+			),
+	);
+	const copy = useJobWrite<number>(id, (from) =>
+		got(
+			api.PUT("/api/jobs/{id}/strip-copy", {
+				params: { path: { id } },
+				body: { from },
+			}),
+		),
+	);
+	return {
+		draft,
+		// Another content is another request.
+		set: (c: Partial<StripDraft>) => put({ ...draft, ...c, key: newKey() }),
+		add,
+		drop,
+		change,
+		back,
+		copy,
+	};
+}
+
+export type StripTools = ReturnType<typeof useStrip>;
