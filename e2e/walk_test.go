@@ -169,6 +169,8 @@ func stripAndRebuild(t *testing.T, p *program) {
 	g.press("Deck oven, peephole door")
 	g.sees("the short one, 8 mm, goes here; 16 mm goes to left and right")
 	g.accessible("strip log")
+	g.press("Note what came off")
+	g.accessible("strip form")
 	note := func(what, where string, more func()) {
 		t.Helper()
 		g.fill("Called", what)
@@ -185,7 +187,13 @@ func stripAndRebuild(t *testing.T, p *program) {
 		ask[any](g, `void (() => { const s = [...document.querySelectorAll("[data-sketch]")].at(-1), b = s.getBoundingClientRect(); s.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + b.width * 0.2, clientY: b.top + b.height * 0.8})) })()`)
 		g.press("4. outer shell")
 	})
+	g.press("Put away")
 	g.sees("2 × hinge screw")
+	kept := ask[string](g, `(async () => { const c = new OffscreenCanvas(900, 600); c.getContext("2d").fillRect(0, 0, 900, 600); const b = await c.convertToBlob({type: "image/webp"}); const f = new File([b], "x.webp"), d = new DataTransfer(); d.items.add(f); const i = document.querySelector("[data-strip=e7] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})); return b.type })()`)
+	if kept != "image/webp" {
+		t.Fatalf("the browser made %s", kept)
+	}
+	g.until("the picture", `document.querySelector("[data-strip=e7] [data-photo] img")?.naturalWidth === 320`)
 	g.goTo("/jobs/10/refit")
 	g.accessible("rebuild")
 	// The hinge screws hold the shell down, so the shell goes in first.

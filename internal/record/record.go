@@ -142,6 +142,16 @@ type StripEntry struct {
 	Version  int            `json:"version"`
 }
 
+// Photo is a picture of a job; its points are fetched by themselves.
+type Photo struct {
+	ID     int64     `json:"id"`
+	Entry  string    `json:"entry" doc:"Entry of the strip log that it shows; empty for none"`
+	Width  int       `json:"width"`
+	Height int       `json:"height"`
+	By     string    `json:"by"`
+	At     time.Time `json:"at"`
+}
+
 // Job is a broken pane from the doorstep to the signed ticket.
 type Job struct {
 	ID         int64        `json:"id"`
@@ -164,6 +174,7 @@ type Job struct {
 	Choice     *Choice      `json:"choice,omitempty"`
 	Ticks      []Tick       `json:"ticks"`
 	Answers    []Answer     `json:"answers"`
+	Photos     []Photo      `json:"photos"`
 	Ticket     *Ticket      `json:"ticket,omitempty"`
 }
 

@@ -43,6 +43,8 @@ func (s *Shop) Carry(ctx context.Context, id int64) (Carried, error) {
 	if err != nil {
 		return Carried{}, err
 	}
+	// Pictures stay behind: they would make the document many megabytes.
+	j.Photos = []record.Photo{}
 	c := Carried{Format: CarryFormat, Version: CarryVersion, Job: j}
 	if t := j.Ticket; t != nil {
 		if t.Document != "" {

@@ -28,6 +28,7 @@ func scanJob(r *sql.Rows) (record.Job, error) {
 	if err != nil {
 		return j, err
 	}
+	j.Photos = []record.Photo{}
 	j.Strip, j.Readings, j.Ticks, j.Answers = []record.StripEntry{}, []record.Reading{}, []record.Tick{}, []record.Answer{}
 	return j, json.Unmarshal(exposure, &o.Exposure)
 }
@@ -58,7 +59,7 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		byID[found[i].ID] = &found[i]
 	}
-	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.diagnoses, s.stripped, s.readings, s.choices, s.ticks, s.answers, s.tickets} {
+	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.diagnoses, s.photos, s.stripped, s.readings, s.choices, s.ticks, s.answers, s.tickets} {
 		if err := fill(ctx, in, args, byID); err != nil {
 			return nil, err
 		}

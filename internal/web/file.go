@@ -31,6 +31,8 @@ func (v *Server) fileRoutes(g *gin.Engine) {
 	files.GET("/drawing.svg", v.file("drawing", "svg", "image/svg+xml", draw(exchange.SVG, table)))
 	files.GET("/drawing.dxf", v.file("drawing", "dxf", "image/vnd.dxf", draw(exchange.DXF, table)))
 	files.GET("/section.svg", v.file("section", "svg", "image/svg+xml", draw(exchange.SVG, section)))
+	files.GET("/photos/:photo", v.picture(false))
+	files.GET("/photos/:photo/thumb", v.picture(true))
 	files.GET("/section.dxf", v.file("section", "dxf", "image/vnd.dxf", draw(exchange.DXF, section)))
 }
 

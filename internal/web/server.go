@@ -79,6 +79,7 @@ func (v *Server) routes(g *gin.Engine) {
 	v.jobRoutes(api)
 	v.workRoutes(api)
 	v.stripRoutes(api)
+	v.photoRoutes(api)
 	v.catalogueRoutes(api)
 	v.fileRoutes(g)
 	static(g)
@@ -115,6 +116,7 @@ func OpenAPI() ([]byte, error) {
 	v.jobRoutes(api)
 	v.workRoutes(api)
 	v.stripRoutes(api)
+	v.photoRoutes(api)
 	v.catalogueRoutes(api)
 	return json.MarshalIndent(api.OpenAPI(), "", "  ")
 }

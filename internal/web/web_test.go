@@ -5,6 +5,8 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"image"
+	"image/png"
 	"io"
 	"net/http"
 	"net/http/httptest"
@@ -270,6 +272,50 @@ func TestFiles(t *testing.T) {
 		if a.status != 200 || !bytes.HasPrefix(a.body, []byte(begin)) || !strings.Contains(a.header.Get("Content-Disposition"), fmt.Sprintf("job-%d", id)) {
 			t.Errorf("%s: %d %.40s", file, a.status, a.body)
 		}
+	}
+}
+
+// A picture goes in as it is and comes out upright JPEG; what is none is refused
+// at its field.
+func TestPhotos(t *testing.T) {
+	c := serve(t).setUp()
+	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
+	var b bytes.Buffer
+	if err := png.Encode(&b, image.NewGray(image.Rect(0, 0, 500, 250))); err != nil {
+		t.Fatal(err)
+	}
+	send := func(body, key string) answer {
+		return c.call("POST", job+"/photos", body, "Idempotency-Key", key, "Content-Type", "application/octet-stream")
+	}
+	for range 2 {
+		if a := send(b.String(), "one-picture"); a.status != 200 {
+			t.Fatalf("%d %s", a.status, a.body)
+		}
+	}
+	var v shop.View
+	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || len(v.Job.Photos) != 1 || v.Job.Photos[0].Width != 500 {
+		t.Fatalf("%v %+v", err, v.Job.Photos)
+	}
+	path := fmt.Sprintf("%s/photos/%d", job, v.Job.Photos[0].ID)
+	for _, p := range []string{path, path + "/thumb"} {
+		if a := c.call("GET", p, nil); a.status != 200 || !bytes.HasPrefix(a.body, []byte{0xFF, 0xD8}) {
+			t.Errorf("%s: %d", p, a.status)
+		}
+	}
+	if a := send("banana", "no-picture"); a.status != 422 || a.problem(t).Errors[0].Field != "photo" {
+		t.Errorf("%d %s", a.status, a.body)
+	}
+	if a := send(strings.Repeat("x", 16<<20), "too-large-one"); a.status != 413 {
+		t.Errorf("16 MB: %d", a.status)
+	}
+	if a := c.call("GET", job+"/photos/999", nil); a.status != 404 {
+		t.Errorf("%d", a.status)
+	}
+	if a := c.call("DELETE", path, nil); a.status != 200 {
+		t.Errorf("%d %s", a.status, a.body)
+	}
+	if a := c.call("GET", path, nil); a.status != 404 {
+		t.Errorf("a picture outlived its end: %d", a.status)
 	}
 }
 

@@ -75,13 +75,17 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 	const screws = ["screw", "bolt", "nut"].includes(draft.how);
 	return (
 		<form
-			className="flex flex-col gap-4 border-t border-rule pt-3"
+			className="flex flex-col gap-4"
 			onSubmit={(e) => {
 				e.preventDefault();
 				add.mutate(draft);
 			}}
 		>
-			<h3 className="text-lg font-semibold">What came off?</h3>
+			<p role="status" className="text-ink-2">
+				{view.job.strip.length} noted so far
+				{view.job.strip.length > 0 &&
+					`, the last: ${view.job.strip.at(-1)?.entry.what}`}
+			</p>
 			<Pick
 				label="Kind"
 				value={draft.kind}

@@ -1,20 +1,38 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { api, got } from "../../api/client";
 import type { StripRecord, View } from "../../api/types";
 import { ObjectSketch } from "../../bench/ObjectSketch";
 import { PackStack } from "../../bench/PackStack";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
+import { Sheet } from "../../parts/Sheet";
+import { Photos } from "./Photos";
 import { dotsOf, StripForm } from "./StripForm";
 import { type StripTools, useStrip } from "./useStrip";
 
 /** What came off, in the order in which it came off. */
 export function StripLog({ view }: { view: View }) {
 	const strip = useStrip(view);
+	const [noting, setNoting] = useState(false);
 	const { job } = view;
 	return (
 		<section className="mt-4" aria-label="Strip log">
 			<h2 className="font-semibold">What came off</h2>
+			{!job.signed && (
+				<>
+					<Button kind="now" className="my-2" onClick={() => setNoting(true)}>
+						Note what came off
+					</Button>
+					<Sheet
+						title="What came off?"
+						open={noting}
+						onClose={() => setNoting(false)}
+					>
+						<StripForm view={view} strip={strip} />
+					</Sheet>
+				</>
+			)}
 			{job.strip.length === 0 ? (
 				<Start view={view} strip={strip} />
 			) : (
@@ -28,7 +46,6 @@ export function StripLog({ view }: { view: View }) {
 			<Refusal error={strip.drop.error ?? strip.change.error} />
 			<PackStack layers={view.strip.stack} />
 			<Needs view={view} />
-			{!job.signed && <StripForm view={view} strip={strip} />}
 		</section>
 	);
 }
@@ -86,6 +103,7 @@ function EntryLine({
 					<strong className="text-warn">Bag apart:</strong> {w}
 				</p>
 			))}
+			<Photos view={view} entry={entry.id} what={entry.what} />
 			{!view.job.signed && (
 				<p className="flex gap-4 text-[15px]">
 					{entry.count > 1 && (

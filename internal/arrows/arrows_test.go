@@ -1,0 +1,62 @@
+// Package arrows holds the direction in which packages may use each other: the
+// core knows nothing outside itself, the web knows the shop, the shop knows the
+// store, and never the other way round.
+package arrows
+
+import (
+	"os/exec"
+	"strings"
+	"testing"
+)
+
+// imports lists what each package of a pattern imports, tests left out.
+func imports(t *testing.T, pattern string) map[string][]string {
+	t.Helper()
+	out, err := exec.Command("go", "list", "-f", "{{.ImportPath}} {{join .Imports \" \"}}", pattern).Output()
+	if err != nil {
+		t.Fatal(err)
+	}
+	m := map[string][]string{}
+	for _, line := range strings.Split(strings.TrimSpace(string(out)), "\n") {
+		w := strings.Fields(line)
+		m[w[0]] = w[1:]
+	}
+	return m
+}
+
+func TestCoreUsesOnlyItself(t *testing.T) {
+	found := imports(t, "freshshard/core/...")
+	if len(found) < 15 {
+		t.Fatalf("only %d packages in the core", len(found))
+	}
+	for pkg, used := range found {
+		for _, u := range used {
+			standard := !strings.Contains(strings.Split(u, "/")[0], ".") && !strings.HasPrefix(u, "freshshard/")
+			if !standard && !strings.HasPrefix(u, "gonum.org/") && !strings.HasPrefix(u, "freshshard/core/") {
+				t.Errorf("%s uses %s", pkg, u)
+			}
+			if u == "net/http" || u == "database/sql" {
+				t.Errorf("%s knows the web or a database: %s", pkg, u)
+			}
+		}
+	}
+}
+
+func TestArrowsPointOneWay(t *testing.T) {
+	never := map[string][]string{
+		"freshshard/internal/record":   {"freshshard/internal/store", "freshshard/internal/shop", "freshshard/internal/web", "freshshard/internal/exchange"},
+		"freshshard/internal/store":    {"freshshard/internal/shop", "freshshard/internal/web", "freshshard/internal/exchange"},
+		"freshshard/internal/shop":     {"freshshard/internal/web", "freshshard/internal/exchange", "freshshard/internal/demo"},
+		"freshshard/internal/exchange": {"freshshard/internal/web", "freshshard/internal/store"},
+		"freshshard/internal/calc":     {"freshshard/internal/store", "freshshard/internal/shop", "freshshard/internal/web"},
+	}
+	for pkg, used := range imports(t, "freshshard/internal/...") {
+		for _, u := range used {
+			for _, n := range never[pkg] {
+				if u == n {
+					t.Errorf("%s uses %s", pkg, u)
+				}
+			}
+		}
+	}
+}

@@ -1,0 +1,75 @@
+package shop
+
+import (
+	"context"
+	"crypto/sha256"
+	"encoding/hex"
+	"fmt"
+
+	"freshshard/core/fault"
+	"freshshard/internal/photo"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// mostPhotos is how many pictures a job holds.
+const mostPhotos = 60
+
+// AddPhoto keeps a picture of a job, of one entry of its strip log when entry
+// is not empty. A retry with the same key keeps it once.
+func (s *Shop) AddPhoto(ctx context.Context, by record.Account, key string, job int64, entry string, b []byte) error {
+	p, err := photo.Take(b)
+	if err != nil {
+		return err
+	}
+	sum := sha256.Sum256(b)
+	request := []any{job, entry, hex.EncodeToString(sum[:])}
+	_, err = s.create(ctx, by, key, "photo", request, func(t *store.Tx) (int64, error) {
+		signed, err := t.LockJob(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		if signed {
+			return 0, &record.Conflict{Says: "This job is signed off; its pictures stay as they are."}
+		}
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		if len(j.Photos) >= mostPhotos {
+			return 0, fault.New("photo", fmt.Sprintf("a job holds %d pictures", mostPhotos), "take one away first")
+		}
+		if _, ok := logEntry(j, entry); entry != "" && !ok {
+			return 0, &record.NotFound{What: "this entry"}
+		}
+		id, err := t.AddPhoto(ctx, job, entry, p, by.ID, s.Now())
+		if err != nil {
+			return 0, err
+		}
+		if err := t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "photo", Item: fmt.Sprint(id), Action: "taken", Said: "picture taken"}); err != nil {
+			return 0, err
+		}
+		return id, t.TouchJob(ctx, job)
+	})
+	return err
+}
+
+func logEntry(j record.Job, id string) (record.StripEntry, bool) {
+	for _, e := range j.Strip {
+		if e.Entry.ID == id {
+			return e, true
+		}
+	}
+	return record.StripEntry{}, false
+}
+
+// DropPhoto takes a picture away.
+func (s *Shop) DropPhoto(ctx context.Context, by record.Account, job, id int64) error {
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		found, err := t.DropPhoto(ctx, job, id)
+		if err == nil && !found {
+			err = &record.NotFound{What: "this picture"}
+		}
+		return store.Change{Noun: "photo", Item: fmt.Sprint(id), Action: "taken away", Said: "picture taken away"}, err
+	})
+}

@@ -1,0 +1,46 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"time"
+
+	"freshshard/internal/photo"
+	"freshshard/internal/record"
+)
+
+func (s queries) photos(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	return s.fill(ctx, `SELECT p.job_id, p.id, p.entry_id, p.width, p.height, a.name, p.taken_at
+FROM photo p JOIN account a ON a.id = p.taken_by WHERE p.job_id IN (`+in+`) ORDER BY p.id`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			var v record.Photo
+			err := scan(&v.ID, &v.Entry, &v.Width, &v.Height, &v.By, &v.At)
+			return func(j *record.Job) { j.Photos = append(j.Photos, v) }, err
+		})
+}
+
+// AddPhoto writes a picture to a job; entry may be empty.
+func (t *Tx) AddPhoto(ctx context.Context, job int64, entry string, p photo.Photo, by int64, at time.Time) (int64, error) {
+	return t.insert(ctx, "INSERT INTO photo (job_id, entry_id, width, height, full_jpeg, thumb_jpeg, taken_by, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+		job, entry, p.Width, p.Height, p.Full, p.Thumb, by, at)
+}
+
+// DropPhoto takes a picture of a job away and says whether it was there.
+func (t *Tx) DropPhoto(ctx context.Context, job, id int64) (bool, error) {
+	return t.changed(ctx, "DELETE FROM photo WHERE id = ? AND job_id = ?", id, job)
+}
+
+// Picture reads one picture of a job as JPEG, small or full.
+func (s queries) Picture(ctx context.Context, job, id int64, small bool) ([]byte, error) {
+	column := "full_jpeg"
+	if small {
+		column = "thumb_jpeg"
+	}
+	var b []byte
+	err := s.db.QueryRowContext(ctx, "SELECT "+column+" FROM photo WHERE id = ? AND job_id = ?", id, job).Scan(&b)
+	if errors.Is(err, sql.ErrNoRows) {
+		err = &record.NotFound{What: "this picture"}
+	}
+	return b, err
+}
