@@ -25,6 +25,7 @@ func TestDemo(t *testing.T) {
 	t.Run("settings", func(t *testing.T) { settings(t, p) })
 	t.Run("why it broke", func(t *testing.T) { whyItBroke(t, p) })
 	t.Run("strip and rebuild", func(t *testing.T) { stripAndRebuild(t, p) })
+	t.Run("instruments", func(t *testing.T) { instruments(t, p) })
 	t.Run("today", func(t *testing.T) { today(t, p) })
 	t.Run("carried", func(t *testing.T) { carried(t, p) })
 	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
@@ -205,6 +206,35 @@ func stripAndRebuild(t *testing.T, p *program) {
 		g.until(fmt.Sprintf("line %d done", n+1), fmt.Sprintf(`document.querySelector("[data-back].bg-now-wash")?.dataset.back !== %q`, id))
 	}
 	g.sees("Everything counts out.")
+}
+
+// A laser sends to the tape; a caliper is out of range; a tape's connection
+// drops on its reading and resumes with it.
+func instruments(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/11/measure")
+	g.press("tray")
+	g.sees("Simulated, linked")
+	g.accessible("instrument tray")
+	at := func() float64 {
+		return ask[float64](g, `Number.parseFloat(document.querySelector("#tape-line").value) || 0`)
+	}
+	g.pressAt(`[data-instrument=laser]`)
+	g.until("the laser's reading", `document.querySelector("#tape-line").value.endsWith("mm")`)
+	if v := at(); v < 298.8 || v > 302 {
+		t.Errorf("the laser says %v of 300", v)
+	}
+	if with := ask[string](g, `document.querySelector("#instrument").value`); with != "laser" {
+		t.Errorf("the reading is taken for one by %s", with)
+	}
+	g.tape("")
+	g.until("the reading kept", `document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("mm")`)
+	g.pressAt(`[data-instrument=caliper]`)
+	g.sees("out of range")
+	ask[any](g, `void (() => { const s = document.querySelector("section[aria-label='Instrument tray'] select"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "drop"); s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
+	g.pressAt(`[data-instrument=tape]`)
+	g.until("the tape's reading after the drop", `document.querySelector("#tape-line").value.endsWith("mm") && document.querySelector("[data-instrument=tape]").innerText.includes("mm")`)
 }
 
 func today(t *testing.T, p *program) {

@@ -70,7 +70,16 @@ func New(s *shop.Shop, o Options) http.Handler {
 	origin.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
 		write(w, problem(http.StatusForbidden, "origin", "This call came from another site and was not carried out."))
 	}))
-	return headers(gzhttp.GzipHandler(origin.Handler(m.LoadAndSave(g))))
+	packed := gzhttp.GzipHandler(origin.Handler(m.LoadAndSave(g)))
+	// A stream goes out line by line, past what packs and buffers answers.
+	plain := m.LoadAndSave(http.HandlerFunc(v.stream))
+	return headers(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		if r.URL.Path == streamPath && r.Method == http.MethodGet {
+			plain.ServeHTTP(w, r)
+			return
+		}
+		packed.ServeHTTP(w, r)
+	}))
 }
 
 func (v *Server) routes(g *gin.Engine) {
@@ -80,6 +89,7 @@ func (v *Server) routes(g *gin.Engine) {
 	v.workRoutes(api)
 	v.stripRoutes(api)
 	v.photoRoutes(api)
+	v.instrumentRoutes(api)
 	v.catalogueRoutes(api)
 	v.fileRoutes(g)
 	static(g)
@@ -117,6 +127,7 @@ func OpenAPI() ([]byte, error) {
 	v.workRoutes(api)
 	v.stripRoutes(api)
 	v.photoRoutes(api)
+	v.instrumentRoutes(api)
 	v.catalogueRoutes(api)
 	return json.MarshalIndent(api.OpenAPI(), "", "  ")
 }

@@ -32,6 +32,8 @@ type client struct {
 	t      *testing.T
 	url    string
 	cookie string
+	// greeted gets the id of a stream's greeting.
+	greeted chan string
 }
 
 func serve(t *testing.T) *client {

@@ -38,6 +38,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/{name}/press": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let a simulated instrument measure */
+        post: operations["press"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -868,6 +885,26 @@ export interface components {
             name: string;
             origin: string;
         };
+        InstrumentEvent: {
+            /**
+             * Format: double
+             * @description % of relative humidity; the climate only
+             */
+            damp: number;
+            /** @description There is a value */
+            has: boolean;
+            /** @enum {string} */
+            name: "laser" | "caliper" | "tape" | "climate";
+            /** Format: int64 */
+            number: number;
+            /** @enum {string} */
+            state: "ok" | "low-battery" | "out-of-range";
+            /**
+             * Format: double
+             * @description mm, or °C for the climate
+             */
+            value: number;
+        };
         LengthReading: {
             /**
              * Format: double
@@ -1368,6 +1405,17 @@ export interface components {
             /** @enum {string} */
             role: "owner" | "technician";
         };
+        ShopPress: {
+            /** @description The connection drops on this reading and resumes */
+            drop?: boolean;
+            /** @description The battery is low */
+            low?: boolean;
+            /**
+             * Format: double
+             * @description mm; no part for the climate
+             */
+            truth: number;
+        };
         ShopSaid: {
             /** @enum {string} */
             instrument: "tape" | "rule" | "caliper" | "laser" | "traced line";
@@ -1838,6 +1886,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordCustomer"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    press: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: "laser" | "caliper" | "tape" | "climate";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopPress"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentEvent"];
                 };
             };
             /** @description Error */

@@ -46,3 +46,4 @@ export type StripRecord = S["RecordStripEntry"];
 export type StripLine = S["StriplogLine"];
 export type Spot = S["StriplogSpot"];
 export type Layer = S["StriplogLayer"];
+export type InstrumentEvent = S["InstrumentEvent"];

@@ -3,6 +3,7 @@ import type { Instrument, View } from "../../api/types";
 import { Band } from "../../app/Band";
 import { Pad } from "../../bench/Pad";
 import { TapeBlade } from "../../bench/TapeBlade";
+import { Tray } from "./Tray";
 import type { Tape } from "./useTape";
 
 const instruments: Instrument[] = [
@@ -16,6 +17,7 @@ const instruments: Instrument[] = [
 /** The field along the bottom where a reading goes. */
 export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 	const [pad, setPad] = useState(false);
+	const [tray, setTray] = useState(false);
 	const field = useRef<HTMLInputElement>(null);
 	if (view.job.signed) {
 		return (
@@ -29,6 +31,15 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 	return (
 		<div>
 			<TapeSays tape={tape} />
+			{tray && (
+				<Tray
+					onReading={(e) => {
+						tape.setText(`${e.value} mm`);
+						tape.setInstrument(e.name === "climate" ? "tape" : e.name);
+						field.current?.focus();
+					}}
+				/>
+			)}
 			{pad && (
 				<Pad
 					onKey={(k) => tape.setText((tape.text + k).trimStart())}
@@ -107,6 +118,14 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 					className="min-w-12 shrink-0 font-semibold aria-pressed:text-tape"
 				>
 					½ pad
+				</button>
+				<button
+					type="button"
+					aria-pressed={tray}
+					onClick={() => setTray(!tray)}
+					className="hidden min-w-12 shrink-0 font-semibold aria-pressed:text-tape sm:block"
+				>
+					tray
 				</button>
 			</Band>
 		</div>

@@ -1,0 +1,43 @@
+package shop
+
+import (
+	"context"
+	"math/rand/v2"
+	"time"
+
+	"freshshard/internal/instrument"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Press is a push on a simulated instrument: the true length that it is held
+// to, and what kind of day it has.
+type Press struct {
+	Truth float64 `json:"truth" doc:"mm; no part for the climate"`
+	Low   bool    `json:"low,omitempty" doc:"The battery is low"`
+	Drop  bool    `json:"drop,omitempty" doc:"The connection drops on this reading and resumes"`
+}
+
+// signalsKept is how long a sent line can still be asked for again.
+const signalsKept = time.Hour
+
+// Press lets a stand-in measure and sends what it says to the person's tray.
+func (s *Shop) Press(ctx context.Context, by record.Account, name instrument.Name, in Press) (instrument.Event, error) {
+	var e instrument.Event
+	err := s.Store.Write(ctx, func(t *store.Tx) error {
+		last, err := t.LastSignal(ctx, by.ID)
+		if err != nil {
+			return err
+		}
+		r := rand.New(rand.NewPCG(uint64(s.Now().UnixNano()), uint64(last)))
+		if e, err = instrument.Simulate(name, int(last+1), in.Truth, in.Low, r); err != nil {
+			return err
+		}
+		if err := t.DropSignals(ctx, by.ID, s.Now().Add(-signalsKept)); err != nil {
+			return err
+		}
+		_, err = t.AddSignal(ctx, by.ID, e.Line(), in.Drop, s.Now())
+		return err
+	})
+	return e, err
+}
