@@ -17,6 +17,7 @@ require (
 	github.com/pressly/goose/v3 v3.29.0
 	golang.org/x/crypto v0.58.0
 	golang.org/x/image v0.47.0
+	gonum.org/v1/gonum v0.17.0
 )
 
 require (

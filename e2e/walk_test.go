@@ -26,6 +26,7 @@ func TestDemo(t *testing.T) {
 	t.Run("why it broke", func(t *testing.T) { whyItBroke(t, p) })
 	t.Run("strip and rebuild", func(t *testing.T) { stripAndRebuild(t, p) })
 	t.Run("instruments", func(t *testing.T) { instruments(t, p) })
+	t.Run("sums", func(t *testing.T) { sums(t, p) })
 	t.Run("today", func(t *testing.T) { today(t, p) })
 	t.Run("carried", func(t *testing.T) { carried(t, p) })
 	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
@@ -237,6 +238,32 @@ func instruments(t *testing.T, p *program) {
 	g.until("the tape's reading after the drop", `document.querySelector("#tape-line").value.endsWith("mm") && document.querySelector("[data-instrument=tape]").innerText.includes("mm")`)
 }
 
+// A nine-light sash with two broken lights, in mixed units; then a reading that
+// disagrees; then a caliper reading.
+func sums(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/sums")
+	g.fill("left stile", "50")
+	g.fill("column 1", "250; 250.4")
+	g.fill("column 3", "25.1cm")
+	g.fill("right stile", "50")
+	g.until("what would settle", `document.querySelector("[data-way=across] [data-settle]")`)
+	g.fill("bar", "20")
+	g.fill("whole width", "890")
+	g.sees("248.8 ±")
+	g.until("nothing open across", `!document.querySelector("[data-way=across] [data-settle]")`)
+	g.accessible("sums")
+	g.fill("column 2", "205; 249")
+	g.sees("column 2 reads 205.0; the others say")
+	g.fill("row 1", "banana")
+	g.sees("a number was expected here")
+	g.fill("The caliper reads", "4.3")
+	g.sees("lies between the bands")
+	g.fill("As it was said", "23 7/8-")
+	g.sees("a little light")
+}
+
 func today(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("mira")
@@ -275,7 +302,7 @@ func everyScreen(t *testing.T, p *program) {
 	g.until("the door", `document.querySelector("input[type=password]")`)
 	g.accessible("sign in")
 	g.signIn("mira")
-	paths := []string{"/", "/jobs", "/take-in", "/shop", "/jobs/12/prove"}
+	paths := []string{"/", "/jobs", "/take-in", "/sums", "/shop", "/jobs/12/prove"}
 	for _, s := range []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"} {
 		paths = append(paths, "/jobs/1/"+s)
 	}
@@ -295,7 +322,7 @@ func narrowAndWide(t *testing.T, p *program) {
 	g.signIn("mira")
 	for _, w := range []int64{390, 768, 1280} {
 		g.do(chromedp.EmulateViewport(w, 800))
-		for _, path := range []string{"/", "/jobs", "/take-in", "/shop", "/jobs/1/measure", "/jobs/9/choose", "/jobs/8/prove"} {
+		for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/shop", "/jobs/1/measure", "/jobs/9/choose", "/jobs/8/prove"} {
 			g.goTo(path)
 			g.until("its content", `document.querySelector("main").innerText.length > 40`)
 			if over := ask[int](g, `document.documentElement.scrollWidth - window.innerWidth`); over > 0 {

@@ -24,11 +24,15 @@ import (
 type shot struct {
 	name, path, theme, do string
 	draft                 string // half-filled take-in to start from
+	sash                  string // half-read sash to start from
 	w, h                  int
 }
 
 // stoveDraft is a take-in with its first questions answered.
 const stoveDraft = `{"key":"a-key-for-a-picture","customer":null,"name":"Oda Marl","phone":"","object":"Sauna stove, door pane","exposure":"fire","steady":"","power":false,"gas":false,"old":true,"strike":false,"stamp":"","family":"clip-heat","like":"glass-ceramic","story":"","place":"bench","promised":""}`
+
+// sashDraft is a sash whose second column is broken.
+const sashDraft = `{"across":{"lights":["250; 250.4","","25.1cm"],"bars":["20",""],"first":"50","last":"50","whole":"890","alike":true},"down":{"lights":["180","9 13/16","181"],"bars":["20",""],"first":"55","last":"","whole":"","alike":true},"instrument":"tape"}`
 
 var set = []shot{
 	{name: "sign-in", path: "door", w: 1280, h: 800},
@@ -41,6 +45,9 @@ var set = []shot{
 	{name: "job-prove", path: "/jobs/8/prove", w: 1280, h: 800},
 	{name: "take-in", path: "/take-in", draft: stoveDraft, do: `document.querySelectorAll("ol button")[2].click()`, w: 1280, h: 800},
 	{name: "jobs", path: "/jobs", w: 1280, h: 800},
+	{name: "job-assess", path: "/jobs/1/assess", do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 140)`, w: 1280, h: 800},
+	{name: "job-strip", path: "/jobs/2/strip", do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 420)`, w: 1280, h: 800},
+	{name: "sums", path: "/sums", sash: sashDraft, w: 1280, h: 800},
 	{name: "shop", path: "/shop", w: 1280, h: 800},
 	{name: "phone-job", path: "/jobs/1/measure", w: 390, h: 844},
 	{name: "phone-today", path: "/", w: 390, h: 844},
@@ -115,8 +122,11 @@ func take(b context.Context, url, out string, s shot) error {
 	if s.w < 600 {
 		mobile = append(mobile, chromedp.EmulateMobile)
 	}
-	if s.draft != "" {
-		if err := chromedp.Do(b, script(fmt.Sprintf(`localStorage.setItem("draft:take-in", %q)`, s.draft))); err != nil {
+	for key, draft := range map[string]string{"take-in": s.draft, "sash": s.sash} {
+		if draft == "" {
+			continue
+		}
+		if err := chromedp.Do(b, script(fmt.Sprintf(`localStorage.setItem("draft:%s", %q)`, key, draft))); err != nil {
 			return err
 		}
 	}

@@ -19,6 +19,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/reckon"
+	"freshshard/core/sash"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
 )
@@ -104,6 +105,9 @@ func Topics() []Topic {
 		Topic{"oldpane", "what the old pane was, from its clues", diagnose.Evidence{"broke": "dice", "edge": "seamed"}, with(diagnose.OldPane)},
 		Topic{"thickness", "nominal thickness from a caliper reading", length.Reading{Value: 5.02, Doubt: 0.05}, with(runThickness)},
 	)
+	t = append(t, Topic{"sash", "the lights of a sash one way across, from what could be read", sashExample(), with(func(d sash.Direction) (sash.Result, error) {
+		return sash.Solve(d, "light", "bar", "first edge", "last edge", "the whole")
+	})})
 	sort.Slice(t, func(i, j int) bool { return t[i].Name < t[j].Name })
 	return t
 }
@@ -175,6 +179,12 @@ func runChoose(in ChooseIn) (pane.Choice, error) {
 		return pane.Choice{}, err
 	}
 	return pane.Choose(pane.Need{Exposure: e, Strike: in.Strike, Area: in.Area, Thickness: in.Thickness, Like: in.Like, Weights: in.Weights})
+}
+
+// sashExample has a broken light in the middle.
+func sashExample() sash.Direction {
+	at := func(v, doubt float64) *length.Reading { return &length.Reading{Value: v, Doubt: doubt} }
+	return sash.Direction{Lights: [][]length.Reading{{*at(250, 1)}, {}, {*at(251, 1)}}, Bars: []*length.Reading{at(20, 0.5), nil}, Alike: true, First: at(50, 1), Last: at(50, 1), Whole: at(891, 1)}
 }
 
 func runThickness(in length.Reading) (thickness.Answer, error) {

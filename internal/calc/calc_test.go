@@ -39,6 +39,7 @@ func TestBadInput(t *testing.T) {
 		{"diagnose", `{"origin":"moon"}`, "evidence.origin"},
 		{"oldpane", `{"colour":"pink"}`, "evidence.colour"},
 		{"thickness", `{"value":-1}`, "value"},
+		{"sash", `{"lights":[],"bars":[],"alike":false}`, "lights"},
 		{"dance", `{}`, "topic"},
 	} {
 		out := &bytes.Buffer{}

@@ -2,7 +2,6 @@ package shop
 
 import (
 	"context"
-	"errors"
 	"fmt"
 
 	"freshshard/core/family"
@@ -29,14 +28,7 @@ func Understand(text string, unit length.Unit, with length.Instrument, place fit
 	if place != "" {
 		field = string(place)
 	}
-	if !with.Known() {
-		return length.Reading{}, fault.New("instrument", "no instrument of that name", "use tape, rule, caliper, laser or traced line")
-	}
-	r, err := length.Parse(text, unit, with)
-	var le *length.Error
-	if errors.As(err, &le) {
-		return r, &At{Field: field, Position: le.At, Err: fault.New(field, le.Why, le.Cure)}
-	}
+	r, err := readText(field, text, unit, with)
 	if err != nil {
 		return r, err
 	}

@@ -90,6 +90,7 @@ func (v *Server) routes(g *gin.Engine) {
 	v.stripRoutes(api)
 	v.photoRoutes(api)
 	v.instrumentRoutes(api)
+	v.sumRoutes(api)
 	v.catalogueRoutes(api)
 	v.fileRoutes(g)
 	static(g)
@@ -128,6 +129,7 @@ func OpenAPI() ([]byte, error) {
 	v.stripRoutes(api)
 	v.photoRoutes(api)
 	v.instrumentRoutes(api)
+	v.sumRoutes(api)
 	v.catalogueRoutes(api)
 	return json.MarshalIndent(api.OpenAPI(), "", "  ")
 }

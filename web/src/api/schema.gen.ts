@@ -539,6 +539,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/sash": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The lights of a sash from what could be read */
+        post: operations["sash"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/thickness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Nominal thickness of a caliper reading */
+        post: operations["thickness"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -1342,6 +1376,17 @@ export interface components {
             state: "done" | "now" | "ahead";
             station: string;
         };
+        SashOdd: {
+            name: string;
+            /**
+             * Format: double
+             * @description What the others say, mm
+             */
+            predicted: number;
+            sentence: string;
+            /** Format: double */
+            value: number;
+        };
         SettingSides: {
             /** Format: int64 */
             bottom: number;
@@ -1422,6 +1467,44 @@ export interface components {
             text: string;
             /** Format: int64 */
             version: number;
+        };
+        ShopSashIn: {
+            across: components["schemas"]["ShopSashWay"];
+            down: components["schemas"]["ShopSashWay"];
+            /** @enum {string} */
+            instrument: "tape" | "rule" | "caliper" | "laser" | "traced line";
+        };
+        ShopSashOut: {
+            lights: components["schemas"]["ShopSashPart"][];
+            odd?: components["schemas"]["SashOdd"];
+            parts: components["schemas"]["ShopSashPart"][];
+            settle?: string;
+        };
+        ShopSashPart: {
+            /** @description It was read itself, not only inferred */
+            direct: boolean;
+            /**
+             * Format: double
+             * @description mm, 95 of 100
+             */
+            doubt: number;
+            known: boolean;
+            name: string;
+            shown: components["schemas"]["LengthShown"];
+            /**
+             * Format: double
+             * @description mm
+             */
+            value: number;
+        };
+        ShopSashWay: {
+            /** @description All bars are of one width */
+            alike: boolean;
+            bars: string[];
+            first: string;
+            last: string;
+            lights: string[];
+            whole: string;
         };
         ShopSeen: {
             /** @description The cause that is settled on; empty while open */
@@ -1671,6 +1754,19 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        ThicknessAnswer: {
+            between: boolean;
+            /** @description The doubt of the reading reaches into another band or between bands */
+            doubtful: boolean;
+            figure: components["schemas"]["WorkingFigure"];
+            inch: string;
+            /**
+             * Format: double
+             * @description mm
+             */
+            nominal: number;
+            sentence: string;
+        };
         WebCatalogue: {
             /** @description What to look at on the old pane */
             clues: components["schemas"]["DiagnoseQuestion"][];
@@ -1739,6 +1835,10 @@ export interface components {
             /** Format: int64 */
             pulse: number;
         };
+        WebSash: {
+            across: components["schemas"]["ShopSashOut"];
+            down: components["schemas"]["ShopSashOut"];
+        };
         WebSession: {
             account?: components["schemas"]["RecordAccount"];
             /** @description Nobody has been set up yet */
@@ -1770,6 +1870,9 @@ export interface components {
         WebStripFrom: {
             /** Format: int64 */
             from: number;
+        };
+        WebThicknessIn: {
+            text: string;
         };
         WebTyped: {
             /** @enum {string} */
@@ -3141,6 +3244,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordShop"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    sash: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopSashIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebSash"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    thickness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebThicknessIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThicknessAnswer"];
                 };
             };
             /** @description Error */

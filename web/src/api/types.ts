@@ -47,3 +47,6 @@ export type StripLine = S["StriplogLine"];
 export type Spot = S["StriplogSpot"];
 export type Layer = S["StriplogLayer"];
 export type InstrumentEvent = S["InstrumentEvent"];
+export type SashIn = S["ShopSashIn"];
+export type SashOut = S["ShopSashOut"];
+export type SashPart = S["ShopSashPart"];

@@ -14,6 +14,9 @@ const JobsScreen = lazy(() =>
 const ShopScreen = lazy(() =>
 	import("../screens/shop/ShopScreen").then((m) => ({ default: m.ShopScreen })),
 );
+const SumsScreen = lazy(() =>
+	import("../screens/sums/SumsScreen").then((m) => ({ default: m.SumsScreen })),
+);
 const TakeInScreen = lazy(() =>
 	import("../screens/take-in/TakeInScreen").then((m) => ({
 		default: m.TakeInScreen,
@@ -49,6 +52,7 @@ export function App() {
 					<Route path="/take-in" element={<TakeInScreen />} />
 					<Route path="/jobs/:id" element={<JobScreen />} />
 					<Route path="/jobs/:id/:station" element={<JobScreen />} />
+					<Route path="/sums" element={<SumsScreen />} />
 					<Route path="/shop" element={<ShopScreen />} />
 					<Route path="*" element={<Navigate to="/" replace />} />
 				</Routes>

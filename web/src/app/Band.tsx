@@ -10,6 +10,7 @@ const places = [
 	{ to: "/", name: "Today" },
 	{ to: "/jobs", name: "Jobs" },
 	{ to: "/take-in", name: "Take in" },
+	{ to: "/sums", name: "Sums" },
 	{ to: "/shop", name: "Shop" },
 ];
 

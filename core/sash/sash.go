@@ -1,0 +1,329 @@
+// Package sash works out the lights of a sash from what can be measured.
+// Lights in one column share a width and lights in one row a height; lights,
+// bars, stiles and rails add up to the sash. Some are known, each with its
+// doubt; the rest is solved by weighted least squares, each with a doubt of its
+// own, and the reading that disagrees is named.
+package sash
+
+import (
+	"fmt"
+	"math"
+
+	"gonum.org/v1/gonum/mat"
+
+	"freshshard/core/fault"
+	"freshshard/core/length"
+)
+
+// Direction is one way across the sash: from left to right, or from top to
+// bottom. Parts alternate: edge, light, bar, light, …, edge. A nil reading is
+// one that nobody could take. Lights may have several readings, one for each
+// row or column that they were taken in.
+type Direction struct {
+	Lights [][]length.Reading `json:"lights" doc:"For each column or row, what was read of its lights"`
+	Bars   []*length.Reading  `json:"bars" doc:"Between the lights; one fewer than they"`
+	First  *length.Reading    `json:"first,omitempty" doc:"Stile or rail before the first light"`
+	Last   *length.Reading    `json:"last,omitempty" doc:"Stile or rail behind the last light"`
+	Whole  *length.Reading    `json:"whole,omitempty" doc:"The whole sash"`
+	Alike  bool               `json:"alike" doc:"All bars are of one width"`
+}
+
+// Size is one solved part with its doubt: a half-width that holds the truth in
+// 95 of 100. Known is false while too little was read.
+type Size struct {
+	Name   string  `json:"name"`
+	Value  float64 `json:"value" doc:"mm"`
+	Doubt  float64 `json:"doubt" doc:"mm, 95 of 100"`
+	Known  bool    `json:"known"`
+	Direct bool    `json:"direct" doc:"It was read itself, not only inferred"`
+}
+
+// Odd is a reading that does not agree with the rest.
+type Odd struct {
+	Name      string  `json:"name"`
+	Value     float64 `json:"value"`
+	Predicted float64 `json:"predicted" doc:"What the others say, mm"`
+	Sentence  string  `json:"sentence"`
+}
+
+// Result is one direction solved.
+type Result struct {
+	Parts  []Size `json:"parts" doc:"In order across the sash: edge, light, bar, …"`
+	Lights []Size `json:"lights"`
+	Odd    *Odd   `json:"odd,omitempty"`
+	Settle string `json:"settle,omitempty" doc:"The one reading that would settle most of what is open"`
+}
+
+const (
+	mostLights = 40
+	// A half-width of a reading is taken as uniform: σ = half-width / √3.
+	sqrt3 = 1.7320508075688772
+	// 95 of 100 of a normal spread. Standard normal table.
+	z95 = 1.959963984540054
+	// A reading is odd when it is off by more than this many of its own σ.
+	oddSigmas = 4.0
+	// Below this share of the largest singular value a direction is not known.
+	rankShare = 1e-9
+)
+
+// row is one observation: coefficients of the unknowns, value, σ.
+type row struct {
+	name  string
+	coef  []float64
+	value float64
+	sigma float64
+}
+
+// Solve works one direction out. names are what the lights, bars and the whole
+// are called, for example "column", "bar", "width of the sash".
+func Solve(d Direction, light, bar, first, last, whole string) (Result, error) {
+	n := len(d.Lights)
+	switch {
+	case n < 1 || n > mostLights:
+		return Result{}, fault.New("lights", fmt.Sprintf("between 1 and %d are expected", mostLights), "count them again")
+	case len(d.Bars) != n-1:
+		return Result{}, fault.New("bars", fmt.Sprintf("%d lights have %d bars between them, not %d", n, n-1, len(d.Bars)), "give one for each gap, empty where it was not read")
+	}
+	m := model{n: n, alike: d.Alike}
+	rows, err := m.rows(d, light, bar, first, last, whole)
+	if err != nil {
+		return Result{}, err
+	}
+	r := Result{Parts: leastSquares(rows, m.size())}
+	r.name(m, d, light, bar, first, last)
+	r.Odd = m.odd(rows)
+	r.Settle = m.settle(rows, r.Parts, light, bar, first, last, whole)
+	return r, nil
+}
+
+// model knows which unknown stands for which part: lights first, then bars,
+// then the two edges.
+type model struct {
+	n     int
+	alike bool
+}
+
+func (m model) bars() int {
+	if m.n == 1 {
+		return 0
+	}
+	if m.alike {
+		return 1
+	}
+	return m.n - 1
+}
+
+func (m model) size() int { return m.n + m.bars() + 2 }
+
+func (m model) bar(i int) int {
+	if m.alike {
+		return m.n
+	}
+	return m.n + i
+}
+
+func (m model) unit(k int) []float64 {
+	c := make([]float64, m.size())
+	c[k] = 1
+	return c
+}
+
+// whole is the sum of everything across the sash.
+func (m model) whole() []float64 {
+	c := make([]float64, m.size())
+	for i := range m.n {
+		c[i] = 1
+	}
+	for i := range m.n - 1 {
+		c[m.bar(i)]++
+	}
+	c[m.size()-2], c[m.size()-1] = 1, 1
+	return c
+}
+
+// leastSigma keeps a reading that claims no doubt from ruling alone, mm.
+const leastSigma = 0.01
+
+func (m model) rows(d Direction, light, bar, first, last, whole string) ([]row, error) {
+	var out []row
+	add := func(field, name string, coef []float64, r *length.Reading) error {
+		if r == nil {
+			return nil
+		}
+		if !(r.Value > 0 && r.Value <= length.Most) || !(r.Doubt >= 0) {
+			return fault.New(field, "a length is more than nothing", "read it again")
+		}
+		out = append(out, row{name, coef, r.Value, math.Max(leastSigma, r.Doubt/sqrt3)})
+		return nil
+	}
+	for i, readings := range d.Lights {
+		for k := range readings {
+			if err := add(fmt.Sprintf("lights[%d][%d]", i, k), fmt.Sprintf("%s %d", light, i+1), m.unit(i), &readings[k]); err != nil {
+				return nil, err
+			}
+		}
+	}
+	for i, b := range d.Bars {
+		if err := add(fmt.Sprintf("bars[%d]", i), fmt.Sprintf("%s %d", bar, i+1), m.unit(m.bar(i)), b); err != nil {
+			return nil, err
+		}
+	}
+	if err := add("first", first, m.unit(m.size()-2), d.First); err != nil {
+		return nil, err
+	}
+	if err := add("last", last, m.unit(m.size()-1), d.Last); err != nil {
+		return nil, err
+	}
+	return out, add("whole", whole, m.whole(), d.Whole)
+}
+
+// leastSquares is weighted least squares over k unknowns by singular values, so
+// that what the rows do not determine shows as such instead of spoiling the
+// rest.
+func leastSquares(rows []row, k int) []Size {
+	out := make([]Size, k)
+	if len(rows) == 0 {
+		return out
+	}
+	a, b := mat.NewDense(len(rows), k, nil), mat.NewVecDense(len(rows), nil)
+	for i, o := range rows {
+		for j, c := range o.coef {
+			a.Set(i, j, c/o.sigma)
+		}
+		b.SetVec(i, o.value/o.sigma)
+	}
+	var svd mat.SVD
+	if !svd.Factorize(a, mat.SVDThin) {
+		return out
+	}
+	var u, v mat.Dense
+	svd.UTo(&u)
+	svd.VTo(&v)
+	s := svd.Values(nil)
+	var along mat.VecDense
+	along.MulVec(u.T(), b)
+	for j := range k {
+		inside, variance, value := 0.0, 0.0, 0.0
+		for q, sv := range s {
+			if sv <= rankShare*s[0] {
+				continue
+			}
+			vj := v.At(j, q)
+			inside += vj * vj
+			variance += vj * vj / (sv * sv)
+			value += vj * along.AtVec(q) / sv
+		}
+		// The unknown is determined when its axis lies in the row space.
+		out[j] = Size{Value: value, Doubt: z95 * math.Sqrt(variance), Known: inside > 1-1e-6}
+	}
+	return out
+}
+
+// name puts the parts into their order across the sash and names them.
+func (r *Result) name(m model, d Direction, light, bar, first, last string) {
+	raw := r.Parts
+	take := func(k int, name string, direct bool) Size {
+		s := raw[k]
+		s.Name, s.Direct = name, direct
+		if !s.Known {
+			s.Value, s.Doubt = 0, 0
+		}
+		return s
+	}
+	r.Parts, r.Lights = []Size{take(m.size()-2, first, d.First != nil)}, []Size{}
+	for i := range m.n {
+		l := take(i, fmt.Sprintf("%s %d", light, i+1), len(d.Lights[i]) > 0)
+		r.Parts, r.Lights = append(r.Parts, l), append(r.Lights, l)
+		if i < m.n-1 {
+			r.Parts = append(r.Parts, take(m.bar(i), fmt.Sprintf("%s %d", bar, i+1), d.Bars[i] != nil))
+		}
+	}
+	r.Parts = append(r.Parts, take(m.size()-1, last, d.Last != nil))
+}
+
+// odd finds the reading that the others speak most against: each is left out in
+// turn and predicted from the rest.
+func (m model) odd(rows []row) *Odd {
+	var worst *Odd
+	most := oddSigmas
+	for i, o := range rows {
+		rest := append(append([]row(nil), rows[:i]...), rows[i+1:]...)
+		v, sigma, known := m.predict(rest, o.coef)
+		if !known {
+			continue
+		}
+		off := math.Abs(o.value-v) / math.Hypot(o.sigma, sigma)
+		if off > most {
+			most = off
+			worst = &Odd{Name: o.name, Value: o.value, Predicted: v,
+				Sentence: fmt.Sprintf("%s reads %s; the others say %s ± %s. Read it again.", o.name, length.Metric(o.value), length.Metric(v), length.Metric(z95*sigma))}
+		}
+	}
+	return worst
+}
+
+// predict is what the rows say of a sum of unknowns, with its σ.
+func (m model) predict(rows []row, coef []float64) (value, sigma float64, known bool) {
+	if len(rows) == 0 {
+		return 0, 0, false
+	}
+	// The sum is one more unknown, tied to the others without doubt.
+	const tie = 1e-4
+	ext := make([]row, 0, len(rows)+1)
+	for _, r := range rows {
+		ext = append(ext, row{coef: append(append([]float64(nil), r.coef...), 0), value: r.value, sigma: r.sigma})
+	}
+	neg := make([]float64, len(coef)+1)
+	for i, c := range coef {
+		neg[i] = -c
+	}
+	neg[len(coef)] = 1
+	ext = append(ext, row{coef: neg, value: 0, sigma: tie})
+	s := leastSquares(ext, m.size()+1)[m.size()]
+	return s.Value, s.Doubt / z95, s.Known
+}
+
+// settle names the one reading that would determine most of what is open.
+func (m model) settle(rows []row, parts []Size, light, bar, first, last, whole string) string {
+	open := 0
+	for _, p := range parts {
+		if !p.Known {
+			open++
+		}
+	}
+	if open == 0 {
+		return ""
+	}
+	type candidate struct {
+		name string
+		coef []float64
+	}
+	all := []candidate{{whole, m.whole()}}
+	for i := range m.n {
+		all = append(all, candidate{fmt.Sprintf("%s %d", light, i+1), m.unit(i)})
+	}
+	for i := range m.n - 1 {
+		all = append(all, candidate{fmt.Sprintf("%s %d", bar, i+1), m.unit(m.bar(i))})
+	}
+	all = append(all, candidate{first, m.unit(m.size() - 2)}, candidate{last, m.unit(m.size() - 1)})
+	before := 0
+	for _, p := range leastSquares(rows, m.size()) {
+		if p.Known {
+			before++
+		}
+	}
+	best, settles := "", 0
+	for _, c := range all {
+		with := append(append([]row(nil), rows...), row{coef: c.coef, value: 1, sigma: 1})
+		now := 0
+		for _, p := range leastSquares(with, m.size()) {
+			if p.Known {
+				now++
+			}
+		}
+		if now-before > settles {
+			best, settles = c.name, now-before
+		}
+	}
+	return best
+}
