@@ -128,6 +128,11 @@ func settings(t *testing.T, p *program) {
 		t.Errorf("what was typed is gone: %s", v)
 	}
 	g.press("Put away")
+	g.press("Brindle & Daughters, bakery")
+	g.accessible("sheet, customer")
+	g.fill("Note", "ring at the back door")
+	g.press("Keep it")
+	g.until("the sheet away", `!document.querySelector("[role=dialog]")`)
 	g.press("what happened")
 	g.sees("how the pane is held was changed")
 	g.accessible("sheet, history")

@@ -97,3 +97,29 @@ func (s *Shop) SetJob(ctx context.Context, by record.Account, job int64, j recor
 			Before: []any{before.Story, before.Place, before.PromisedAt, before.WaitsFor, before.WaitsUntil}, After: []any{j.Story, j.Place, j.PromisedAt, j.WaitsFor, j.WaitsUntil}}, err
 	})
 }
+
+// SetCustomer changes the customer of a job, for all jobs of the same customer.
+func (s *Shop) SetCustomer(ctx context.Context, by record.Account, job int64, c record.Customer) error {
+	j, err := s.Store.Job(ctx, job)
+	if err != nil {
+		return err
+	}
+	before := j.Customer
+	c.ID = before.ID
+	if c.Name, err = clean("name", c.Name, 120, true); err != nil {
+		return err
+	}
+	if c.Phone, err = clean("phone", c.Phone, 40, false); err != nil {
+		return err
+	}
+	if c.Note, err = clean("note", c.Note, 500, false); err != nil {
+		return err
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		found, err := t.SetCustomer(ctx, c)
+		if err == nil && !found {
+			err = stale("the customer")
+		}
+		return store.Change{Noun: "customer", Item: c.Name, Action: "changed", Said: "customer changed", Before: before, After: c}, err
+	})
+}

@@ -272,6 +272,7 @@ func TestRefusals(t *testing.T) {
 		}},
 		{"frame", func() error { return s.SetPane(ctx, tor, id, record.Pane{Family: "clip-heat", Frame: "cheese"}) }},
 		{"name", func() error { return s.SetObject(ctx, tor, id, record.Object{Name: " "}) }},
+		{"name", func() error { return s.SetCustomer(ctx, tor, id, record.Customer{}) }},
 		{"place", func() error { return s.SetJob(ctx, tor, id, record.Job{Place: "moon"}) }},
 		{"login", func() error {
 			_, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "another long one", Role: "technician"})
@@ -352,6 +353,17 @@ func TestStaleSettings(t *testing.T) {
 	}
 	if err := s.SetObject(ctx, mira, id, o); !errors.As(err, &c) {
 		t.Errorf("object: %v", err)
+	}
+	cust := v.Job.Customer
+	cust.Phone = "0550 999"
+	if err := s.SetCustomer(ctx, tor, id, cust); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetCustomer(ctx, mira, id, cust); !errors.As(err, &c) {
+		t.Errorf("customer: %v", err)
+	}
+	if got := view1(t, s, id).Job.Customer; got.Phone != "0550 999" || got.Name != "Oda Marl" {
+		t.Errorf("%+v", got)
 	}
 	j := v.Job
 	due := time.Now().Add(time.Hour).UTC()

@@ -27,3 +27,8 @@ func (t *Tx) HasCustomer(ctx context.Context, id int64) (bool, error) {
 	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM customer WHERE id = ?", id).Scan(&n)
 	return n > 0, err
 }
+
+// SetCustomer changes a customer at the version that the caller saw.
+func (t *Tx) SetCustomer(ctx context.Context, c record.Customer) (bool, error) {
+	return t.changed(ctx, "UPDATE customer SET name = ?, phone = ?, note = ?, version = version + 1 WHERE id = ? AND version = ?", c.Name, c.Phone, c.Note, c.ID, c.Version)
+}

@@ -101,6 +101,12 @@ func (v *Server) jobRoutes(api huma.API) {
 		b := in.Body
 		return v.show(ctx, in.ID, v.shop.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt, WaitsFor: b.WaitsFor, WaitsUntil: b.WaitsUntil, Version: b.Version}))
 	})
+	huma.Register(api, op("setCustomer", http.MethodPut, "/api/jobs/{id}/customer", "Change name, phone and note of the customer"), func(ctx context.Context, in *struct {
+		JobID
+		Body record.Customer
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.ID, v.shop.SetCustomer(ctx, who(ctx), in.ID, in.Body))
+	})
 	huma.Register(api, op("setObject", http.MethodPut, "/api/jobs/{id}/object", "Change what the object is and sees"), func(ctx context.Context, in *struct {
 		JobID
 		Body record.Object

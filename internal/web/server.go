@@ -83,19 +83,12 @@ func New(s *shop.Shop, o Options) http.Handler {
 }
 
 func (v *Server) routes(g *gin.Engine) {
-	api := v.api(g)
-	v.accountRoutes(api)
-	v.jobRoutes(api)
-	v.workRoutes(api)
-	v.stripRoutes(api)
-	v.photoRoutes(api)
-	v.instrumentRoutes(api)
-	v.sumRoutes(api)
-	v.catalogueRoutes(api)
+	v.api(g)
 	v.fileRoutes(g)
 	static(g)
 }
 
+// api registers every call of the contract.
 func (v *Server) api(g *gin.Engine) huma.API {
 	c := huma.DefaultConfig("Fresh Shard", "1")
 	c.OpenAPIPath, c.DocsPath, c.SchemasPath = "/api/openapi", "", "/api/schemas"
@@ -114,6 +107,14 @@ func (v *Server) api(g *gin.Engine) huma.API {
 	c.CreateHooks = nil
 	api := humagin.New(g, c)
 	api.UseMiddleware(v.signedIn(api))
+	v.accountRoutes(api)
+	v.jobRoutes(api)
+	v.workRoutes(api)
+	v.stripRoutes(api)
+	v.photoRoutes(api)
+	v.instrumentRoutes(api)
+	v.sumRoutes(api)
+	v.catalogueRoutes(api)
 	return api
 }
 
@@ -123,14 +124,6 @@ func OpenAPI() ([]byte, error) {
 	v := &Server{shop: &shop.Shop{}, sessions: scs.New()}
 	g := gin.New()
 	api := v.api(g)
-	v.accountRoutes(api)
-	v.jobRoutes(api)
-	v.workRoutes(api)
-	v.stripRoutes(api)
-	v.photoRoutes(api)
-	v.instrumentRoutes(api)
-	v.sumRoutes(api)
-	v.catalogueRoutes(api)
 	return json.MarshalIndent(api.OpenAPI(), "", "  ")
 }
 

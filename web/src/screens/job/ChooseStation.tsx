@@ -3,9 +3,9 @@ import { api, got } from "../../api/client";
 import { useCatalogue, useJobWrite } from "../../api/hooks";
 import type { Closed, Ranked, View } from "../../api/types";
 import { Button } from "../../parts/Button";
-import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
 import { Pick } from "../../parts/Pick";
+import { ReasonForm } from "../../parts/ReasonForm";
 import { Refusal } from "../../parts/Refusal";
 
 type Settle = {
@@ -186,7 +186,6 @@ function ClosedMaterial({
 	onSettle: (thickness: number, reason: string) => void;
 }) {
 	const [asking, setAsking] = useState(false);
-	const [reason, setReason] = useState("");
 	const catalogue = useCatalogue();
 	const all = catalogue.data?.materials.find((m) => m.id === closed.material);
 	const thickness =
@@ -208,26 +207,13 @@ function ClosedMaterial({
 			/>
 			{!view.job.signed &&
 				(asking ? (
-					<div className="flex flex-col gap-2 py-2 pl-3">
-						<TextField
-							label={`Why ${closed.name} all the same?`}
-							value={reason}
-							onChange={setReason}
-							autoFocus
-						/>
-						<div className="flex gap-2">
-							<Button
-								kind="stop"
-								disabled={reason.trim() === ""}
-								onClick={() => onSettle(thickness, reason)}
-							>
-								Settle on it against the number
-							</Button>
-							<Button kind="quiet" onClick={() => setAsking(false)}>
-								Not so
-							</Button>
-						</div>
-					</div>
+					<ReasonForm
+						ask={`Why ${closed.name} all the same?`}
+						act="Settle on it against the number"
+						kind="stop"
+						onAct={(reason) => onSettle(thickness, reason)}
+						onLeave={() => setAsking(false)}
+					/>
 				) : (
 					<button
 						type="button"

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { Link, useParams } from "react-router";
 import { useJob } from "../../api/hooks";
 import type { View } from "../../api/types";
@@ -5,6 +6,7 @@ import { Page } from "../../app/Page";
 import { when } from "../../app/when";
 import { LightTable } from "../../bench/LightTable";
 import { RouteLine } from "../../bench/RouteLine";
+import { CustomerSheet } from "./CustomerSheet";
 import { Reckoning } from "./Reckoning";
 import { TableTools } from "./TableTools";
 import { TapeLine } from "./TapeLine";
@@ -69,6 +71,7 @@ function Bench({ view, station }: { view: View; station?: string }) {
 
 function Head({ view }: { view: View }) {
 	const { job } = view;
+	const [open, setOpen] = useState(false);
 	const late =
 		job.promised_at !== undefined && new Date(job.promised_at) < new Date();
 	return (
@@ -76,12 +79,19 @@ function Head({ view }: { view: View }) {
 			<h1 className="min-w-0 text-[22px] leading-7 font-semibold">
 				{job.object.name}
 				<span className="ml-3 text-base font-normal text-ink-2">
-					{job.customer.name}
+					<button
+						type="button"
+						onClick={() => setOpen(true)}
+						className="underline decoration-rule underline-offset-4"
+					>
+						{job.customer.name}
+					</button>
 					{job.story && (
 						<span className="hidden xl:inline"> · {job.story}</span>
 					)}
 				</span>
 			</h1>
+			<CustomerSheet view={view} open={open} onClose={() => setOpen(false)} />
 			<p className="text-ink-2">
 				{job.signed && job.ticket ? (
 					<>

@@ -3,10 +3,9 @@ import { api, got } from "../../api/client";
 import { useJobWrite } from "../../api/hooks";
 import type { Step, View } from "../../api/types";
 import { span } from "../../app/when";
-import { Button } from "../../parts/Button";
 import { CautionLine } from "../../parts/CautionLine";
-import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
+import { ReasonForm } from "../../parts/ReasonForm";
 import { Refusal } from "../../parts/Refusal";
 import { Tick } from "../../parts/Tick";
 
@@ -55,7 +54,6 @@ function StepLine({
 	onDone: (d: Omit<Done, "step">) => void;
 }) {
 	const [leaving, setLeaving] = useState(false);
-	const [reason, setReason] = useState("");
 	const tick = view.job.ticks.find((t) => t.step === step.key);
 	const figures = view.reckoning.figures.filter((f) =>
 		step.figures.includes(f.key),
@@ -105,25 +103,12 @@ function StepLine({
 						{!view.job.signed &&
 							!step.required &&
 							(leaving ? (
-								<div className="flex flex-col gap-2 py-2">
-									<TextField
-										label="Why is it left out?"
-										value={reason}
-										onChange={setReason}
-										autoFocus
-									/>
-									<div className="flex gap-2">
-										<Button
-											disabled={reason.trim() === ""}
-											onClick={() => onDone({ outcome: "left-out", reason })}
-										>
-											Leave it out
-										</Button>
-										<Button kind="quiet" onClick={() => setLeaving(false)}>
-											Not so
-										</Button>
-									</div>
-								</div>
+								<ReasonForm
+									ask="Why is it left out?"
+									act="Leave it out"
+									onAct={(reason) => onDone({ outcome: "left-out", reason })}
+									onLeave={() => setLeaving(false)}
+								/>
 							) : (
 								<button
 									type="button"

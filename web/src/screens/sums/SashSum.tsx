@@ -54,6 +54,7 @@ export function SashSum() {
 							down={q.data.down.parts}
 						/>
 					)}
+					<HowItIsSolved />
 				</div>
 				<div className="flex flex-col gap-6">
 					<WayFields
@@ -216,4 +217,28 @@ function hintOf(out: SashOut | undefined, i: number, typed: string) {
 	const l = out?.lights[i];
 	if (typed !== "" || !l?.known) return undefined;
 	return `${l.shown.main} ±${l.doubt.toFixed(1)}`;
+}
+
+/** The working of every size here. */
+function HowItIsSolved() {
+	return (
+		<details className="mt-2">
+			<summary className="min-h-11 cursor-pointer content-center underline underline-offset-4">
+				How these are worked out
+			</summary>
+			<div className="border-l-2 border-computed pl-4 text-[15px]">
+				<p className="font-figure text-base font-semibold text-computed">
+					minimise Σ ((sum of parts − reading) / σ)², σ = half-width / √3
+				</p>
+				<p>
+					Weighted least squares over stiles, lights and bars; a reading of the
+					whole is their sum. A doubt is ±1.96 σ of the result: it holds the
+					truth in 95 of 100. A half-width is the instrument's usual one (tape 1
+					mm or 1/32 in: common practice, no source) unless ± is typed. A size
+					that the readings do not determine stays open. A reading is odd when
+					the others put it more than 4 σ away.
+				</p>
+			</div>
+		</details>
+	);
 }
