@@ -6,7 +6,7 @@ set -eu
 cd "$(dirname "$0")/.."
 out=$(mktemp)
 trap 'rm -f "$out"' EXIT
-go test -run '^$' -bench . -benchtime 1s ./core/... ./internal/shop | tee "$out.raw" | grep '^Benchmark' >"$out" || { cat "$out.raw"; exit 1; }
+go test -run '^$' -bench . -benchtime 1s ./core/... ./internal/exchange ./internal/shop | tee "$out.raw" | grep '^Benchmark' >"$out" || { cat "$out.raw"; exit 1; }
 rm -f "$out.raw"
 printf '%-34s %14s %12s %8s\n' "what" "figure" "bound" "ratio"
 awk '
@@ -27,6 +27,8 @@ function row(name, v, unit, bound) {
 	else if (name == "WriteReading") row("write of a reading, 10,000 stored", median, "ms", 25)
 	else if (name == "Today") row("today, 10,000 stored", median, "ms", 100)
 	else if (name == "Sash100") row("a sash of 100 lights, both ways", ms, "ms", 10)
+	else if (name == "Offset1000") row("offset of 1,000 corners", ms, "ms", 5)
+	else if (name == "ReadDXF") row("DXF of 10,000 entities", ms, "ms", 300)
 	else if (name == "Pane") row("whole reckoning of a pane", ms, "ms", "")
 	else row(name, median != "" ? median : ms, "ms", "")
 }' "$out"

@@ -1,0 +1,202 @@
+package outline
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/fault"
+)
+
+// Vertex is a corner of a path with the bulge of the side that follows it: 0
+// for a straight side, else the tangent of a quarter of the arc's angle,
+// positive to the left (anticlockwise). Arcs stay arcs.
+type Vertex struct {
+	Point
+	Bulge float64 `json:"bulge,omitempty"`
+}
+
+// Path is a closed outline of straight sides and arcs, anticlockwise.
+type Path []Vertex
+
+// mostVertices keeps a hostile outline from taking the shop's afternoon.
+const mostVertices = 100_000
+
+// NewPath checks an outline and turns it anticlockwise. It wants three sides,
+// or two when one of them is an arc, every number a number, and some area.
+func NewPath(v []Vertex) (Path, error) {
+	p := Path(v).clean()
+	arcs := 0
+	for _, c := range p {
+		if math.IsNaN(c.X+c.Y+c.Bulge) || math.IsInf(c.X+c.Y+c.Bulge, 0) || math.Abs(c.X) > 1e6 || math.Abs(c.Y) > 1e6 {
+			return nil, fault.New("outline", "a corner of the outline is no place", "look at the numbers again")
+		}
+		if c.Bulge != 0 {
+			arcs++
+		}
+	}
+	switch {
+	case len(p) > mostVertices:
+		return nil, fault.New("outline", fmt.Sprintf("more than %d corners", mostVertices), "draw it with fewer")
+	case len(p) < 2 || len(p) == 2 && arcs == 0:
+		return nil, fault.New("outline", "an outline has three sides, or two when one is an arc", "add a corner")
+	}
+	if a := p.signed(); math.Abs(a) < 1e-6 {
+		return nil, fault.New("outline", "the outline holds no glass", "look at the corners again")
+	} else if a < 0 {
+		p = p.reversed()
+	}
+	return p, nil
+}
+
+// same is the distance below which two corners are one, mm.
+const same = 1e-7
+
+// clean drops sides without length.
+func (p Path) clean() Path {
+	out := make(Path, 0, len(p))
+	for i, v := range p {
+		if v.To(p[(i+1)%len(p)].Point) > same || len(p) == 1 {
+			out = append(out, v)
+		}
+	}
+	return out
+}
+
+func (p Path) reversed() Path {
+	n := len(p)
+	out := make(Path, n)
+	for i := range p {
+		// The side before a corner becomes the side behind it.
+		out[n-1-i] = Vertex{p[i].Point, -p[(i-1+n)%n].Bulge}
+	}
+	return out
+}
+
+// side is one side of a path.
+type side struct {
+	a, b   Point
+	bulge  float64
+	centre Point   // arcs only
+	radius float64 // arcs only
+}
+
+func sideOf(a, b Point, bulge float64) side {
+	s := side{a: a, b: b, bulge: bulge}
+	if bulge == 0 {
+		return s
+	}
+	chord := a.To(b)
+	s.radius = chord * (1 + bulge*bulge) / (4 * math.Abs(bulge))
+	// The centre lies on the chord's perpendicular, by (1 − b²)/(4b) chords.
+	k := (1 - bulge*bulge) / (4 * bulge)
+	s.centre = Point{(a.X+b.X)/2 - k*(b.Y-a.Y), (a.Y+b.Y)/2 + k*(b.X-a.X)}
+	return s
+}
+
+func (p Path) side(i int) side { return sideOf(p[i].Point, p[(i+1)%len(p)].Point, p[i].Bulge) }
+
+// angle is the arc's angle in radians, signed.
+func (s side) angle() float64 { return 4 * math.Atan(s.bulge) }
+
+// length of a side, mm.
+func (s side) length() float64 {
+	if s.bulge == 0 {
+		return s.a.To(s.b)
+	}
+	return s.radius * math.Abs(s.angle())
+}
+
+// signed is the area, positive when anticlockwise: the shoelace sum and the
+// segments between chords and arcs.
+func (p Path) signed() float64 {
+	var sum float64
+	for i := range p {
+		s := p.side(i)
+		sum += (s.a.X*s.b.Y - s.b.X*s.a.Y) / 2
+		if s.bulge != 0 {
+			t := s.angle()
+			sum += s.radius * s.radius * (t - math.Sin(t)) / 2
+		}
+	}
+	return sum
+}
+
+// Area in mm².
+func (p Path) Area() float64 { return p.signed() }
+
+// Perimeter in mm.
+func (p Path) Perimeter() float64 {
+	var sum float64
+	for i := range p {
+		sum += p.side(i).length()
+	}
+	return sum
+}
+
+// Corners from the first, anticlockwise.
+func (p Path) Corners() []Point {
+	out := make([]Point, len(p))
+	for i, v := range p {
+		out[i] = v.Point
+	}
+	return out
+}
+
+// Box is the smallest upright box, arcs with their full bulge.
+func (p Path) Box() Box {
+	b := boxOf(p.Corners())
+	for i := range p {
+		s := p.side(i)
+		if s.bulge == 0 {
+			continue
+		}
+		for _, d := range []Point{{1, 0}, {0, 1}, {-1, 0}, {0, -1}} {
+			q := Point{s.centre.X + s.radius*d.X, s.centre.Y + s.radius*d.Y}
+			if s.onArc(q) {
+				b = boxOf([]Point{b.Min, b.Max, q})
+			}
+		}
+	}
+	return b
+}
+
+// onArc says whether a point of the arc's circle lies on the arc itself.
+func (s side) onArc(q Point) bool {
+	from := math.Atan2(s.a.Y-s.centre.Y, s.a.X-s.centre.X)
+	to := math.Atan2(q.Y-s.centre.Y, q.X-s.centre.X)
+	turn := s.angle()
+	d := to - from
+	if turn > 0 {
+		return mod(d) <= turn+1e-12
+	}
+	return mod(-d) <= -turn+1e-12
+}
+
+// mod brings an angle into 0 … 2π.
+func mod(a float64) float64 {
+	a = math.Mod(a, 2*math.Pi)
+	if a < 0 {
+		a += 2 * math.Pi
+	}
+	return a
+}
+
+// Flatten gives points along the outline with arcs cut into chords that stay
+// within tol mm of them.
+func (p Path) Flatten(tol float64) []Point {
+	var out []Point
+	for i := range p {
+		s := p.side(i)
+		out = append(out, s.a)
+		if s.bulge == 0 {
+			continue
+		}
+		n := int(math.Ceil(math.Abs(s.angle()) / (2 * math.Acos(math.Max(-1, 1-math.Min(tol, s.radius)/s.radius)))))
+		from := math.Atan2(s.a.Y-s.centre.Y, s.a.X-s.centre.X)
+		for k := 1; k < n; k++ {
+			sin, cos := math.Sincos(from + s.angle()*float64(k)/float64(n))
+			out = append(out, Point{s.centre.X + s.radius*cos, s.centre.Y + s.radius*sin})
+		}
+	}
+	return out
+}
