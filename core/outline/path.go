@@ -18,6 +18,92 @@ type Vertex struct {
 // Path is a closed outline of straight sides and arcs, anticlockwise.
 type Path []Vertex
 
+// Outline is a pane with its holes.
+type Outline struct {
+	Outer Path   `json:"outer"`
+	Holes []Path `json:"holes"`
+}
+
+// Area of the glass, holes left out, mm².
+func (o Outline) Area() float64 {
+	a := o.Outer.Area()
+	for _, h := range o.Holes {
+		a -= h.Area()
+	}
+	return a
+}
+
+// Loops are the outer path and the holes.
+func (o Outline) Loops() []Path { return append([]Path{o.Outer}, o.Holes...) }
+
+// Inside says whether a point lies within a path.
+func (p Path) Inside(q Point) bool { return within(p.Flatten(crossTol), q) }
+
+func within(pts []Point, q Point) bool {
+	in := false
+	for i, a := range pts {
+		b := pts[(i+1)%len(pts)]
+		if (a.Y > q.Y) != (b.Y > q.Y) && q.X < (b.X-a.X)*(q.Y-a.Y)/(b.Y-a.Y)+a.X {
+			in = !in
+		}
+	}
+	return in
+}
+
+// mostHoles is more than any pane has.
+const mostHoles = 500
+
+// Sort makes an outline of closed loops: the largest is the pane, those inside
+// it are its holes. A loop beside it is an error.
+func Sort(loops []Path) (Outline, error) {
+	if len(loops) == 0 {
+		return Outline{}, fault.New("outline", "there is no closed outline in it", "close the outline: each side ends where the next begins")
+	}
+	big := 0
+	for i, l := range loops {
+		if l.Area() > loops[big].Area() {
+			big = i
+		}
+	}
+	o := Outline{Outer: loops[big], Holes: []Path{}}
+	if len(loops) > mostHoles {
+		return o, fault.New("outline", fmt.Sprintf("there are %d closed outlines in it", len(loops)), "send one pane at a time")
+	}
+	pts := o.Outer.Flatten(crossTol)
+	for i, l := range loops {
+		if i == big {
+			continue
+		}
+		if !within(pts, l[0].Point) {
+			return o, fault.New("outline", "there are several outlines side by side", "send one pane at a time")
+		}
+		o.Holes = append(o.Holes, l)
+	}
+	return o, nil
+}
+
+// Arc is a side that is an arc: its circle and its angles in degrees,
+// anticlockwise from Start to End.
+type Arc struct {
+	Centre     Point
+	Radius     float64
+	Start, End float64
+}
+
+// Side gives the ends of a side and, when it is one, its arc.
+func (p Path) Side(i int) (a, b Point, arc *Arc) {
+	s := p.side(i)
+	if s.bulge == 0 {
+		return s.a, s.b, nil
+	}
+	deg := func(q Point) float64 { return math.Atan2(q.Y-s.centre.Y, q.X-s.centre.X) * 180 / math.Pi }
+	arc = &Arc{Centre: s.centre, Radius: s.radius, Start: deg(s.a), End: deg(s.b)}
+	if s.bulge < 0 {
+		arc.Start, arc.End = arc.End, arc.Start
+	}
+	return s.a, s.b, arc
+}
+
 // mostVertices keeps a hostile outline from taking the shop's afternoon.
 const mostVertices = 100_000
 
@@ -26,12 +112,18 @@ const mostVertices = 100_000
 func NewPath(v []Vertex) (Path, error) {
 	p := Path(v).clean()
 	arcs := 0
-	for _, c := range p {
+	for i, c := range p {
 		if math.IsNaN(c.X+c.Y+c.Bulge) || math.IsInf(c.X+c.Y+c.Bulge, 0) || math.Abs(c.X) > 1e6 || math.Abs(c.Y) > 1e6 {
 			return nil, fault.New("outline", "a corner of the outline is no place", "look at the numbers again")
 		}
-		if c.Bulge != 0 {
+		if math.Abs(c.Bulge) < 1e-9 {
+			p[i].Bulge = 0
+		}
+		if p[i].Bulge != 0 {
 			arcs++
+			if r := p.side(i).radius; !(r <= 1e8) || math.Abs(c.Bulge) > 1e4 {
+				return nil, fault.New("outline", "an arc of the outline is no arc that can be drawn", "look at the numbers again")
+			}
 		}
 	}
 	switch {
@@ -181,6 +273,19 @@ func mod(a float64) float64 {
 	return a
 }
 
+// mostChords keeps one arc from becoming a million chords.
+const mostChords = 20_000
+
+// chords is how many chords an arc needs to stay within tol, mm.
+func chords(angle, radius, tol float64) int {
+	step := 2 * math.Acos(math.Max(-1, 1-math.Min(tol, radius)/radius))
+	n := math.Ceil(math.Abs(angle) / step)
+	if !(n < mostChords) {
+		return mostChords
+	}
+	return int(n)
+}
+
 // Flatten gives points along the outline with arcs cut into chords that stay
 // within tol mm of them.
 func (p Path) Flatten(tol float64) []Point {
@@ -191,7 +296,7 @@ func (p Path) Flatten(tol float64) []Point {
 		if s.bulge == 0 {
 			continue
 		}
-		n := int(math.Ceil(math.Abs(s.angle()) / (2 * math.Acos(math.Max(-1, 1-math.Min(tol, s.radius)/s.radius)))))
+		n := chords(s.angle(), s.radius, tol)
 		from := math.Atan2(s.a.Y-s.centre.Y, s.a.X-s.centre.X)
 		for k := 1; k < n; k++ {
 			sin, cos := math.Sincos(from + s.angle()*float64(k)/float64(n))

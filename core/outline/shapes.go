@@ -120,13 +120,14 @@ func Ellipse(w, h float64) (Path, error) {
 	v := make([]Vertex, ellipseArcs)
 	for i := range v {
 		t0, t1 := 2*math.Pi*float64(i)/ellipseArcs, 2*math.Pi*float64(i+1)/ellipseArcs
-		v[i] = Vertex{at(t0), bulgeThrough(at(t0), at((t0+t1)/2), at(t1))}
+		v[i] = Vertex{at(t0), BulgeThrough(at(t0), at((t0+t1)/2), at(t1))}
 	}
 	return NewPath(v)
 }
 
-// bulgeThrough is the bulge of the arc from a to b through m.
-func bulgeThrough(a, m, b Point) float64 {
+// BulgeThrough is the bulge of the arc from a to b through m; 0 when the three
+// lie on a line.
+func BulgeThrough(a, m, b Point) float64 {
 	chord := a.To(b)
 	if chord == 0 {
 		return 0

@@ -21,6 +21,10 @@ func n(v float64) string {
 	return s
 }
 
+// fine writes what an arc hangs on, where a ten-thousandth of a degree would
+// move its end by more than a thousandth of a millimetre.
+func fine(v float64) string { return strconv.FormatFloat(v, 'f', 9, 64) }
+
 // onArc is the point of an arc at an angle in degrees.
 func onArc(i drawing.Item, deg float64) outline.Point {
 	s, c := math.Sincos(deg * math.Pi / 180)
@@ -125,7 +129,7 @@ func (x *dxf) item(i drawing.Item, wide float64) {
 	case drawing.Circle:
 		x.put(0, "CIRCLE", 8, l, 10, i.Points[0].X, 20, i.Points[0].Y, 30, 0.0, 40, i.Radius)
 	case drawing.Arc:
-		x.put(0, "ARC", 8, l, 10, i.Points[0].X, 20, i.Points[0].Y, 30, 0.0, 40, i.Radius, 50, i.Start, 51, i.End)
+		x.put(0, "ARC", 8, l, 10, fine(i.Points[0].X), 20, fine(i.Points[0].Y), 30, 0.0, 40, fine(i.Radius), 50, fine(i.Start), 51, fine(i.End))
 	case drawing.Text:
 		x.text(i.Layer, i.Points[0], i.Size, 0, map[string]int{"middle": 1, "end": 2}[i.Anchor], i.Text)
 	case drawing.Dim:

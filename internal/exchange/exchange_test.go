@@ -170,7 +170,7 @@ func TestArcsStayArcs(t *testing.T) {
 	if err := SVG(b, d); err != nil {
 		t.Fatal(err)
 	}
-	end := fmt.Sprintf("A10 10 0 0 0 %s %s", n(5+10*math.Cos(20*math.Pi/180)), n(-5-10*math.Sin(20*math.Pi/180)))
+	end := fmt.Sprintf("A%s %s 0 0 0 %s %s", fine(10), fine(10), fine(5+10*math.Cos(20*math.Pi/180)), fine(-5-10*math.Sin(20*math.Pi/180)))
 	if !strings.Contains(b.String(), end) {
 		t.Errorf("no %q in %s", end, b)
 	}

@@ -68,7 +68,7 @@ func svgLayer(d drawing.Drawing, l drawing.Layer, wide float64) string {
 			fmt.Fprintf(b, `<circle id="%s" cx="%s" cy="%s" r="%s"/>`+"\n", i.ID, n(i.Points[0].X), n(-i.Points[0].Y), n(i.Radius))
 		case drawing.Arc:
 			a, z := onArc(i, i.Start), onArc(i, i.End)
-			fmt.Fprintf(b, `<path id="%s" d="M%s %s A%s %s 0 %d 0 %s %s"/>`+"\n", i.ID, n(a.X), n(-a.Y), n(i.Radius), n(i.Radius), large(i), n(z.X), n(-z.Y))
+			fmt.Fprintf(b, `<path id="%s" d="M%s %s A%s %s 0 %d 0 %s %s"/>`+"\n", i.ID, fine(a.X), fine(-a.Y), fine(i.Radius), fine(i.Radius), large(i), fine(z.X), fine(-z.Y))
 		case drawing.Text:
 			fmt.Fprintf(b, `<text id="%s" x="%s" y="%s" font-size="%s" text-anchor="%s" %s>%s</text>`+"\n", i.ID, n(i.Points[0].X), n(-i.Points[0].Y), n(i.Size), i.Anchor, ink, escape(i.Text))
 		case drawing.Dim:

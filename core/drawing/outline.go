@@ -1,0 +1,40 @@
+package drawing
+
+import (
+	"fmt"
+
+	"freshshard/core/outline"
+)
+
+// OfOutline draws a pane of any shape with its holes: straight sides as lines,
+// arcs as arcs. inset is a second outline inside or outside it, empty for none.
+func OfOutline(o outline.Outline, inset outline.Path) Drawing {
+	d := Drawing{Name: "outline", Seen: "the outline, true size"}
+	for k, l := range o.Loops() {
+		d.path(fmt.Sprintf("loop-%d", k), LayerPane, l)
+	}
+	if len(inset) > 0 {
+		d.path("inset", LayerSight, inset)
+	}
+	b := o.Outer.Box()
+	if len(inset) > 0 {
+		i := inset.Box()
+		b.Min = outline.Point{X: min(b.Min.X, i.Min.X), Y: min(b.Min.Y, i.Min.Y)}
+		b.Max = outline.Point{X: max(b.Max.X, i.Max.X), Y: max(b.Max.Y, i.Max.Y)}
+	}
+	margin := 0.04 * (b.Width() + b.Height()) / 2
+	d.Box = outline.Box{Min: outline.Point{X: b.Min.X - margin, Y: b.Min.Y - margin}, Max: outline.Point{X: b.Max.X + margin, Y: b.Max.Y + margin}}
+	return d
+}
+
+func (d *Drawing) path(id string, l Layer, p outline.Path) {
+	for i := range p {
+		a, b, arc := p.Side(i)
+		item := Item{ID: fmt.Sprintf("%s-%d", id, i+1), Kind: Line, Layer: l, Points: []outline.Point{a, b}}
+		if arc != nil {
+			item.Kind, item.Points = Arc, []outline.Point{arc.Centre}
+			item.Radius, item.Start, item.End = arc.Radius, arc.Start, arc.End
+		}
+		d.add(item)
+	}
+}
