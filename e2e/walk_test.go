@@ -27,6 +27,7 @@ func TestDemo(t *testing.T) {
 	t.Run("strip and rebuild", func(t *testing.T) { stripAndRebuild(t, p) })
 	t.Run("instruments", func(t *testing.T) { instruments(t, p) })
 	t.Run("sums", func(t *testing.T) { sums(t, p) })
+	t.Run("outline", func(t *testing.T) { outlines(t, p) })
 	t.Run("today", func(t *testing.T) { today(t, p) })
 	t.Run("carried", func(t *testing.T) { carried(t, p) })
 	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
@@ -267,6 +268,41 @@ func sums(t *testing.T, p *program) {
 	g.sees("lies between the bands")
 	g.fill("As it was said", "23 7/8-")
 	g.sees("a little light")
+}
+
+// A shape by its measures, moved in; then one from a file; a measure that cannot
+// be; and the papers.
+func outlines(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/sums")
+	g.press("○ circle")
+	g.fill("diameter", "250")
+	g.until("its area", `document.querySelector("[data-outline]")?.innerText.includes("0.0491 m²")`)
+	g.fill("move every side in by", "20")
+	g.until("the inset", `document.querySelector("[data-outline]")?.innerText.includes("210.0 mm")`)
+	g.fill("move every side in by", "0")
+	g.sees("leaves no single outline")
+	send := func(name, body string) {
+		t.Helper()
+		g.until("the file field", `document.querySelector("section[aria-label='An outline'] input[type=file]")`)
+		ask[any](g, fmt.Sprintf(`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], %q)); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`, body, name))
+	}
+	send("x.svg", "banana")
+	g.sees("this is not an SVG file")
+	g.goTo("/sums")
+	send("pane.svg", `<svg width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M0 0H300V200H0ZM100 100h50v50h-50z"/></svg>`)
+	g.until("the file's outline", `[...document.querySelectorAll("[role=radio]")].some(r => r.innerText.includes("from the file") && r.dataset.state === "checked")`)
+	ask[any](g, `void [...document.querySelectorAll("label")].find(l => l.innerText.startsWith("move every side")).htmlFor`)
+	g.accessible("outline")
+	out := ask[string](g, `fetch("/api/sums/outline/file?format=dxf", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text())`)
+	if strings.Count(out, "LINE") < 8 || !strings.Contains(out, "PANE") {
+		t.Errorf("the DXF: %.200s", out)
+	}
+	pdf := ask[string](g, `fetch("/api/sums/outline/file?format=a4", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text()).then(t => t.slice(0, 5))`)
+	if pdf != "%PDF-" {
+		t.Errorf("the template begins %q", pdf)
+	}
 }
 
 func today(t *testing.T, p *program) {

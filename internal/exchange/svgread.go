@@ -46,7 +46,7 @@ func ReadSVG(b []byte) (outline.Outline, error) {
 		m    affine
 		pane bool
 	}
-	stack := []level{}
+	stack, begun := []level{}, false
 	for {
 		tok, err := d.Token()
 		if err == io.EOF {
@@ -57,6 +57,7 @@ func ReadSVG(b []byte) (outline.Outline, error) {
 		}
 		switch t := tok.(type) {
 		case xml.StartElement:
+			begun = true
 			now := level{m: affine{a: 1, d: -1}}
 			if len(stack) > 0 {
 				now = stack[len(stack)-1]
@@ -88,6 +89,9 @@ func ReadSVG(b []byte) (outline.Outline, error) {
 		if len(all.pieces)+len(pane.pieces) > mostPieces || len(all.loops)+len(pane.loops) > mostLoops {
 			return outline.Outline{}, fault.New("file", "there is far more in it than a pane", "send the outline alone")
 		}
+	}
+	if !begun {
+		return outline.Outline{}, fault.New("file", "this is not an SVG file", "save it as plain SVG")
 	}
 	if len(pane.loops)+len(pane.pieces) > 0 {
 		return pane.result()

@@ -59,7 +59,24 @@ func Start(ctx context.Context, dir string) (*Server, error) {
 	if err := install(ctx, dir); err != nil {
 		return nil, err
 	}
-	return launch(ctx, daemon, dir)
+	return launchAgain(ctx, daemon, dir)
+}
+
+// launchTries is how often a server is started when it dies on the way up: the
+// free port may be taken by then, or the machine short of something for a
+// moment.
+const launchTries = 3
+
+func launchAgain(ctx context.Context, daemon, dir string) (*Server, error) {
+	var failed error
+	for range launchTries {
+		s, err := launch(ctx, daemon, dir)
+		if err == nil || ctx.Err() != nil {
+			return s, err
+		}
+		failed = err
+	}
+	return nil, failed
 }
 
 // find looks a program up on the path and where Debian puts it.
@@ -143,7 +160,10 @@ func launch(ctx context.Context, daemon, dir string) (*Server, error) {
 	args := append([]string{
 		"--no-defaults", "--datadir=" + dataDir(dir), "--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", port), "--socket=" + socket,
 		"--pid-file=" + filepath.Join(dir, "server.pid"), "--log-error=" + logFile, "--init-file=" + grant, "--skip-name-resolve", "--skip-log-bin",
-		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_ci", "--innodb-flush-log-at-trx-commit=1", "--innodb-buffer-pool-size=256M",
+		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_ci", "--innodb-flush-log-at-trx-commit=1",
+		// Kernels give asynchronous writing to few programs at once, and a
+		// server that gets none dies; a shop's load does not need it.
+		"--innodb-use-native-aio=0", "--innodb-buffer-pool-size=256M",
 	}, asUser()...)
 	cmd := exec.Command(daemon, args...)
 	// A group of its own: Ctrl-C at the terminal reaches the program, which

@@ -1,12 +1,16 @@
 package web
 
 import (
+	"bytes"
 	"context"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/core/drawing"
+	"freshshard/core/outline"
 	"freshshard/core/thickness"
+	"freshshard/internal/exchange"
 	"freshshard/internal/shop"
 )
 
@@ -21,10 +25,68 @@ type ThicknessIn struct {
 	Text string `json:"text" maxLength:"60"`
 }
 
+// file is an answer that is no JSON.
+type file struct {
+	ContentType string `header:"Content-Type"`
+	Body        []byte
+}
+
+// outlineOp takes bodies as large as an outline of many sides can be.
+func outlineOp(id, path, summary string) huma.Operation {
+	o := op(id, http.MethodPost, path, summary)
+	o.MaxBodyBytes = 16 << 20
+	return o
+}
+
 func (v *Server) sumRoutes(api huma.API) {
 	huma.Register(api, op("sash", http.MethodPost, "/api/sums/sash", "The lights of a sash from what could be read"), func(ctx context.Context, in *struct{ Body shop.SashIn }) (*out[Sash], error) {
 		a, d, err := v.shop.Sash(ctx, in.Body)
 		return &out[Sash]{Sash{a, d}}, said(ctx, err)
+	})
+	huma.Register(api, op("shapes", http.MethodGet, "/api/sums/shapes", "The shapes that are made from a few measures"), func(context.Context, *struct{}) (*out[[]shop.ShapeKind], error) {
+		return &out[[]shop.ShapeKind]{shop.Shapes()}, nil
+	})
+	huma.Register(api, outlineOp("outline", "/api/sums/outline", "An outline with area, perimeter, inset and whether it can be cut"), func(ctx context.Context, in *struct{ Body shop.OutlineIn }) (*out[shop.OutlineOut], error) {
+		o, err := v.shop.Outline(ctx, in.Body)
+		return &out[shop.OutlineOut]{o}, said(ctx, err)
+	})
+	read := op("readOutline", http.MethodPost, "/api/sums/outline/read", "Read an outline from a DXF or SVG file up to 10 MB")
+	read.MaxBodyBytes = exchange.MostImport + 1<<10
+	huma.Register(api, read, func(ctx context.Context, in *struct {
+		Format  string `query:"format" enum:"dxf,svg" required:"true"`
+		RawBody []byte `contentType:"application/octet-stream"`
+	}) (*out[outline.Outline], error) {
+		reader := exchange.ReadDXF
+		if in.Format == "svg" {
+			reader = exchange.ReadSVG
+		}
+		o, err := reader(in.RawBody)
+		return &out[outline.Outline]{o}, said(ctx, err)
+	})
+	huma.Register(api, outlineOp("outlineFile", "/api/sums/outline/file", "An outline as DXF, SVG or a 1:1 template"), func(ctx context.Context, in *struct {
+		Format string `query:"format" enum:"dxf,svg,a4,letter" required:"true"`
+		Body   shop.OutlineIn
+	}) (*file, error) {
+		o, err := v.shop.Outline(ctx, in.Body)
+		if err != nil {
+			return nil, said(ctx, err)
+		}
+		var b bytes.Buffer
+		kind := map[string]string{"dxf": "image/vnd.dxf", "svg": "image/svg+xml"}[in.Format]
+		switch in.Format {
+		case "dxf":
+			err = exchange.DXF(&b, drawing.OfOutline(o.Outline, nil))
+		case "svg":
+			err = exchange.SVG(&b, drawing.OfOutline(o.Outline, nil))
+		default:
+			kind = "application/pdf"
+			paper := exchange.A4
+			if in.Format == "letter" {
+				paper = exchange.Letter
+			}
+			err = exchange.Template(&b, o.Outline, in.Body.Kind, paper)
+		}
+		return &file{ContentType: kind, Body: b.Bytes()}, said(ctx, err)
 	})
 	huma.Register(api, op("thickness", http.MethodPost, "/api/sums/thickness", "Nominal thickness of a caliper reading"), func(ctx context.Context, in *struct{ Body ThicknessIn }) (*out[thickness.Answer], error) {
 		a, err := v.shop.Thickness(ctx, in.Body.Text)

@@ -556,6 +556,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** An outline with area, perimeter, inset and whether it can be cut */
+        post: operations["outline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/outline/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** An outline as DXF, SVG or a 1:1 template */
+        post: operations["outlineFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/outline/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read an outline from a DXF or SVG file up to 10 MB */
+        post: operations["readOutline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/sash": {
         parameters: {
             query?: never;
@@ -567,6 +618,23 @@ export interface paths {
         put?: never;
         /** The lights of a sash from what could be read */
         post: operations["sash"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/shapes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shapes that are made from a few measures */
+        get: operations["shapes"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -992,7 +1060,23 @@ export interface components {
             max: components["schemas"]["OutlinePoint"];
             min: components["schemas"]["OutlinePoint"];
         };
+        OutlineCutting: {
+            hand: boolean;
+            sentence: string;
+        };
+        OutlineOutline: {
+            holes: components["schemas"]["OutlineVertex"][][];
+            outer: components["schemas"]["OutlineVertex"][];
+        };
         OutlinePoint: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        OutlineVertex: {
+            /** Format: double */
+            bulge?: number;
             /** Format: double */
             x: number;
             /** Format: double */
@@ -1459,6 +1543,31 @@ export interface components {
             outcome: "done" | "left-out" | "open";
             reason?: string;
         };
+        ShopOutlineIn: {
+            /** @description What was read from a file */
+            file?: components["schemas"]["OutlineOutline"];
+            /** @description Move every side inwards by this; empty for none */
+            inset: string;
+            /** @enum {string} */
+            instrument: "tape" | "rule" | "caliper" | "laser" | "traced line";
+            /** @description One of the shapes, or file */
+            kind: string;
+            measures: {
+                [key: string]: string;
+            };
+            /**
+             * Format: double
+             * @description mm, to say whether it can be cut by hand
+             */
+            thickness: number;
+        };
+        ShopOutlineOut: {
+            cutting: components["schemas"]["OutlineCutting"];
+            drawing: components["schemas"]["DrawingDrawing"];
+            figures: components["schemas"]["WorkingFigure"][];
+            /** @description With the inset taken off when there is one */
+            outline: components["schemas"]["OutlineOutline"];
+        };
         ShopPerson: {
             /** @description Sign-in name: letters, digits, dot, hyphen */
             login: string;
@@ -1542,6 +1651,16 @@ export interface components {
             seen?: string;
             /** Format: double */
             thickness: number;
+        };
+        ShopShapeKind: {
+            kind: string;
+            /** @description In the order that a person walks round it */
+            measures: components["schemas"]["ShopShapeMeasure"][];
+            name: string;
+        };
+        ShopShapeMeasure: {
+            key: string;
+            name: string;
         };
         ShopSignature: {
             override?: string;
@@ -3309,6 +3428,110 @@ export interface operations {
             };
         };
     };
+    outline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopOutlineIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOutlineOut"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    outlineFile: {
+        parameters: {
+            query: {
+                format: "dxf" | "svg" | "a4" | "letter";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopOutlineIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    readOutline: {
+        parameters: {
+            query: {
+                format: "dxf" | "svg";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlineOutline"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     sash: {
         parameters: {
             query?: never;
@@ -3329,6 +3552,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WebSash"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    shapes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopShapeKind"][];
                 };
             };
             /** @description Error */

@@ -50,3 +50,5 @@ export type InstrumentEvent = S["InstrumentEvent"];
 export type SashIn = S["ShopSashIn"];
 export type SashOut = S["ShopSashOut"];
 export type SashPart = S["ShopSashPart"];
+export type OutlineIn = S["ShopOutlineIn"];
+export type OutlineShape = S["OutlineOutline"];

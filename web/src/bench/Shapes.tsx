@@ -64,6 +64,27 @@ function Shape({
 					{title}
 				</circle>
 			);
+		case "arc": {
+			const r = item.radius ?? 0;
+			const c = item.points[0];
+			if (!c) return null;
+			const at = (deg: number) =>
+				eye.at({
+					x: c.x + r * Math.cos((deg * Math.PI) / 180),
+					y: c.y + r * Math.sin((deg * Math.PI) / 180),
+				});
+			const from = at(item.start ?? 0);
+			const to = at(item.end ?? 0);
+			const turn = ((item.end ?? 0) - (item.start ?? 0) + 720) % 360;
+			const px = r * eye.scale;
+			return (
+				<path
+					d={`M${from.x} ${from.y}A${px} ${px} 0 ${turn > 180 ? 1 : 0} 0 ${to.x} ${to.y}`}
+					{...common}
+					fill="none"
+				/>
+			);
+		}
 		case "line": {
 			const end = points[1] ?? first;
 			return (

@@ -114,7 +114,10 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 				<button
 					type="button"
 					aria-pressed={pad}
-					onClick={() => setPad(!pad)}
+					onClick={() => {
+						setPad(!pad);
+						setTray(false);
+					}}
 					className="min-w-12 shrink-0 font-semibold aria-pressed:text-tape"
 				>
 					½ pad
@@ -122,7 +125,10 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 				<button
 					type="button"
 					aria-pressed={tray}
-					onClick={() => setTray(!tray)}
+					onClick={() => {
+						setTray(!tray);
+						setPad(false);
+					}}
 					className="hidden min-w-12 shrink-0 font-semibold aria-pressed:text-tape sm:block"
 				>
 					tray

@@ -1,0 +1,33 @@
+import { useMemo } from "react";
+import type { Drawing } from "../api/types";
+import { eyeFor } from "./fit";
+import { Shapes } from "./Shapes";
+import { useSize } from "./useSize";
+
+/** A drawing by itself on the lit ground, to scale. */
+export function PlainDrawing({
+	drawing,
+	label,
+}: {
+	drawing: Drawing;
+	label: string;
+}) {
+	const [ref, size] = useSize<HTMLDivElement>();
+	const eye = useMemo(
+		() => eyeFor(drawing, { x: 12, y: 12, w: size.w - 24, h: size.h - 24 }),
+		[drawing, size.w, size.h],
+	);
+	return (
+		<div ref={ref} className="lit relative h-[360px]">
+			<svg
+				width={size.w}
+				height={size.h}
+				role="img"
+				aria-label={label}
+				className="absolute inset-0"
+			>
+				<Shapes items={drawing.items} eye={eye} edge="green" />
+			</svg>
+		</div>
+	);
+}
