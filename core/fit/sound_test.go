@@ -1,0 +1,164 @@
+package fit
+
+import (
+	"math"
+	"math/rand/v2"
+	"testing"
+
+	"freshshard/core/length"
+	"freshshard/core/working"
+)
+
+// world is one truth behind the readings: an opening, a pane as it was cut, and
+// where it came to lie.
+type world struct {
+	w, h, reach  float64
+	paneW, paneH float64
+	off          float64
+}
+
+// draw takes a truth that the readings, their doubts and the cutter's band
+// allow.
+func (p Problem) draw(r *rand.Rand, order Size, band float64) world {
+	within := func(v, half float64) float64 { return v + half*(2*r.Float64()-1) }
+	least := func(a axis) float64 {
+		v := math.Inf(1)
+		for _, q := range a.places {
+			if k, ok := p.Readings[q]; ok {
+				v = math.Min(v, within(k.Value, k.Doubt))
+			}
+		}
+		return v
+	}
+	return world{least(widthAxis()), least(heightAxis()), within(p.Readings[Reach].Value, p.Readings[Reach].Doubt), within(order.W, band), within(order.H, band), within(0, p.OffCentre)}
+}
+
+// Whenever the answer says that its limits hold at worst, no truth that the
+// doubts allow breaks them: the pane goes in with its clearance, cold and hot,
+// and keeps its bite.
+func TestWorstCaseIsWorst(t *testing.T) {
+	r := rand.New(rand.NewPCG(31, 7))
+	sound := 0
+	for range 150 {
+		p := problem(t, "clip-heat", nil)
+		p.Readings = map[Place]length.Reading{}
+		w, h := 150+500*r.Float64(), 150+500*r.Float64()
+		doubt := 0.1 + 0.6*r.Float64()
+		for _, a := range []struct {
+			places []Place
+			v      float64
+		}{{widthAxis().places, w}, {heightAxis().places, h}} {
+			for _, q := range a.places {
+				p.Readings[q] = length.Reading{Value: a.v + r.Float64(), Doubt: doubt}
+			}
+		}
+		p.Readings[Reach] = length.Reading{Value: 13 + 6*r.Float64(), Doubt: 0.5}
+		p.Cutter = []Cutter{HandCut, ShopCut, Toughened, Saw}[r.IntN(4)]
+		res := solve(t, p)
+		held := true
+		for _, k := range []string{"clearance_cold", "clearance_hot", "bite_cold", "bite_hot"} {
+			held = held && figure(t, res, k).Verdict == working.Good
+		}
+		if !held {
+			continue
+		}
+		sound++
+		_, hotW, _ := p.allowance(w)
+		_, hotH, _ := p.allowance(h)
+		for range 300 {
+			truth := p.draw(r, res.Order, res.Band.Half)
+			for _, side := range []struct{ open, pane, hot float64 }{{truth.w, truth.paneW, hotW}, {truth.h, truth.paneH, hotH}} {
+				gap := (side.open - side.pane) / 2
+				if gap < p.Limits.Clearance.V-1e-9 || gap+side.hot < p.Limits.HotClearance.V-1e-9 {
+					t.Fatalf("a truth binds: opening %v, pane %v", side.open, side.pane)
+				}
+				if bite := truth.reach - gap - math.Abs(truth.off) - math.Max(0, side.hot); bite < p.Limits.Bite.V-1.1 {
+					// The greatest reading is up to 1 mm above the least one.
+					t.Fatalf("a truth lets go: bite %v", bite)
+				}
+			}
+		}
+	}
+	if sound < 40 {
+		t.Errorf("only %d of 150 problems had an answer that holds", sound)
+	}
+}
+
+// Turning the opening by a quarter turn turns the answer.
+func TestAnswerTurnsWithTheOpening(t *testing.T) {
+	up := map[Place]string{WidthTop: "270", WidthBottom: "268.4", HeightLeft: "242", HeightRight: "242.4", Ledge: "14", Reach: "16"}
+	turned := map[Place]string{HeightLeft: "270", HeightRight: "268.4", WidthTop: "242", WidthBottom: "242.4", Ledge: "14", Reach: "16"}
+	a, b := solve(t, problem(t, "clip-heat", up)), solve(t, problem(t, "clip-heat", turned))
+	if a.Order.W != b.Order.H || a.Order.H != b.Order.W || a.Nominal.W != b.Nominal.H {
+		t.Errorf("%v and, turned, %v", a.Order, b.Order)
+	}
+}
+
+// The order is one that a cutter can set: half a millimetre, or 1/32 in.
+func TestOrderIsOnTheStep(t *testing.T) {
+	r := rand.New(rand.NewPCG(6, 6))
+	for range 200 {
+		p := problem(t, "bead-brads", nil)
+		p.Readings = map[Place]length.Reading{WidthTop: {Value: 200 + 300*r.Float64(), Doubt: 0.5}, HeightLeft: {Value: 200 + 300*r.Float64(), Doubt: 0.5}, Ledge: {Value: 15, Doubt: 0.5}}
+		for _, unit := range []length.Unit{length.MM, length.IN} {
+			p.Unit = unit
+			step := 0.5
+			if unit == length.IN {
+				step = length.Inch / 32
+			}
+			for _, v := range []float64{solve(t, p).Order.W, solve(t, p).Order.H} {
+				if off := math.Abs(math.Remainder(v, step)); off > 1e-6 {
+					t.Fatalf("%v is off the step of %v by %v", v, step, off)
+				}
+			}
+		}
+	}
+}
+
+// Hotter frames never leave less clearance for glass-ceramic, and never more
+// bite.
+func TestHotterFrameOpens(t *testing.T) {
+	last := solve(t, problem(t, "clip-heat", stove()))
+	for c := 430.0; c <= 800; c += 50 {
+		p := problem(t, "clip-heat", stove())
+		p.Exposure.FrameHot = c
+		p.Exposure.Steady, p.Exposure.Short = math.Max(c, p.Exposure.Steady), math.Max(c, p.Exposure.Short)
+		now := solve(t, p)
+		if now.HotGap.W-now.Gap.W < last.HotGap.W-last.Gap.W-1e-9 || now.Bite-now.HotBite < last.Bite-last.HotBite-1e-9 {
+			t.Fatalf("at %v °C the gap opens by %v", c, now.HotGap.W-now.Gap.W)
+		}
+		last = now
+	}
+}
+
+func TestPlaces(t *testing.T) {
+	seen := map[Place]bool{}
+	for _, i := range Walk("clip") {
+		if seen[i.Place] || i.Name == "" || i.How == "" || i.Least >= i.Most || !i.Instrument.Known() {
+			t.Errorf("%+v", i)
+		}
+		seen[i.Place] = true
+	}
+	if !seen[Reach] {
+		t.Error("a clip-held pane has no bracket reach")
+	}
+	for _, i := range Walk("rebate") {
+		if i.Place == Reach {
+			t.Error("a rebate has a bracket reach")
+		}
+	}
+}
+
+// ±1 by hand, ±0.8 to 3 mm and ±1.6 above by a shop, ±2.5 toughened, ±0.5 sawn.
+// Common practice, no source.
+func TestBands(t *testing.T) {
+	for _, c := range []struct {
+		by        Cutter
+		thickness float64
+		want      float64
+	}{{HandCut, 4, 1}, {ShopCut, 3, 0.8}, {ShopCut, 3.1, 1.6}, {Toughened, 6, 2.5}, {Saw, 5, 0.5}} {
+		if b, err := c.by.Band(c.thickness); err != nil || b.Half != c.want || b.Name == "" {
+			t.Errorf("%s %v: %+v, %v", c.by, c.thickness, b, err)
+		}
+	}
+}
