@@ -33,6 +33,10 @@ func TestDemo(t *testing.T) {
 	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
 	t.Run("narrow and wide", func(t *testing.T) { narrowAndWide(t, p) })
 	t.Run("keyboard", func(t *testing.T) { keyboard(t, p) })
+	t.Run("gates and reasons", func(t *testing.T) { gates(t, p) })
+	t.Run("override", func(t *testing.T) { override(t, p) })
+	t.Run("take-in draft", func(t *testing.T) { takeInDraft(t, p) })
+	t.Run("lamp and leaving", func(t *testing.T) { lampAndLeaving(t, p) })
 	t.Run("people", func(t *testing.T) { people(t, p) })
 }
 

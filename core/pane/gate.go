@@ -71,8 +71,16 @@ func (m Material) gate(n Need) *Closed {
 
 // closed builds a gate from a value that must not pass a limit.
 func closed(gate, sentence, unit, symbol, name string, value float64, limit *working.Limit) *Closed {
-	f := working.Figure{Key: "gate_" + gate, Value: value, Unit: unit, Limit: limit,
-		Working: working.Of("{"+symbol+"}", value, unit, working.In(symbol, name, value, unit, origin.Read("")))}.Judge(working.Stop)
+	sign, against := "≤", ">"
+	if limit.Sense == working.AtLeast {
+		sign, against = "≥", "<"
+	}
+	w := working.Working{
+		Formula: symbol + " " + sign + " limit",
+		Values:  strings.TrimSpace(fmt.Sprintf("%s %s %s %s", working.Num(value, 1), against, working.Num(limit.Value, 1), unit)),
+		Inputs:  []working.Input{working.In(symbol, name, value, unit, origin.Read(""))},
+	}
+	f := working.Figure{Key: "gate_" + gate, Value: value, Unit: unit, Limit: limit, Working: w}.Judge(working.Stop)
 	if f.Margin >= 0 {
 		return nil
 	}

@@ -74,6 +74,9 @@ func TestStove(t *testing.T) {
 		if k.Material == "toughened" && k.Sentence != "hot side 480 °C is above the 250 °C that it stands in steady use" {
 			t.Errorf("toughened: %s", k.Sentence)
 		}
+		if k.Material == "toughened" && k.Figure.Working.Values != "480 > 250 °C" {
+			t.Errorf("working: %s", k.Figure.Working.Values)
+		}
 		if k.Figure.Margin >= 0 || k.Figure.Limit == nil {
 			t.Errorf("%s closed without a number: %+v", k.Material, k.Figure)
 		}

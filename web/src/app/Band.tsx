@@ -59,7 +59,7 @@ function ShopMenu({ folded }: { folded: boolean }) {
 	const item =
 		"flex min-h-12 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-tape data-[highlighted]:text-on-tape";
 	return (
-		<DropdownMenu.Root>
+		<DropdownMenu.Root modal={false}>
 			<DropdownMenu.Trigger className="flex min-w-12 shrink-0 items-center gap-2 text-left font-semibold">
 				<img src="/shard.svg" alt="" className="size-8" />
 				<span className="hidden md:block">

@@ -1,0 +1,143 @@
+package e2e
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+)
+
+// A stove refuses toughened glass by its number; settling on it all the same
+// wants a reason, which stays. A step that is left out wants one too.
+func gates(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/1/choose")
+	g.sees("toughened: hot side 480 °C is above the 250 °C that it stands in steady use")
+	g.pressAt(`[data-material=toughened] [data-figure] > button`)
+	g.until("the gate's number", `document.querySelector("[data-material=toughened] table")?.innerText.includes("at most")`)
+	g.pressAt(`[data-material=toughened] > button`)
+	g.accessible("against the number")
+	g.until("no way on without a reason", `[...document.querySelectorAll("[data-material=toughened] button")].find(b => b.innerText === "Settle on it against the number").disabled`)
+	g.fill("Why toughened all the same?", "only for the photograph")
+	g.press("Settle on it against the number")
+	g.sees("Settled: 4 mm toughened, by Tor Vanning.")
+	g.until("the size follows its band", `document.querySelector("[data-order]").innerText.includes("±2.5 mm") || document.body.innerText.includes("±2.5 mm")`)
+	g.press("Settle on 4 mm glass-ceramic")
+	g.sees("Settled: 4 mm glass-ceramic, by Tor Vanning.")
+	g.press("what happened")
+	g.sees("settled on 4 mm toughened")
+	g.press("Put away")
+
+	g.goTo("/jobs/1/source")
+	g.until("the steps", `document.querySelector("[data-step=order]")`)
+	g.press("leave it out")
+	g.fill("Why is it left out?", "cut from stock")
+	g.press("Leave it out")
+	g.sees("Left out: cut from stock, by Tor Vanning")
+	g.pressAt(`[data-step=order] button[role=checkbox]`)
+	g.until("the step open again", `document.querySelector("[data-step=order] button[role=checkbox]").dataset.state === "unchecked"`)
+}
+
+// A technician cannot sign over what is open; an owner can, with a reason that
+// stays on the ticket.
+func override(t *testing.T, p *program) {
+	tor := open(t, p)
+	tor.signIn("tor")
+	tor.goTo("/jobs/6/prove")
+	tor.sees("things are open.")
+	if ask[bool](tor, `document.body.innerText.includes("As the owner, sign over it because")`) {
+		t.Error("a technician is offered to sign over what is open")
+	}
+	if !ask[bool](tor, `[...document.querySelectorAll("button")].find(b => b.innerText.startsWith("Sign as")).disabled`) {
+		t.Error("a technician may press sign")
+	}
+	mira := open(t, p)
+	mira.signIn("mira")
+	mira.goTo("/jobs/6/prove")
+	mira.fill("As the owner, sign over it because", "the nursery has closed for good")
+	mira.press("Sign as Mira Quill")
+	mira.sees("Signed over what was open: the nursery has closed for good")
+	mira.accessible("signed over")
+	// The other screen learns of it by itself.
+	tor.sees("is signed.")
+	tor.until("the tape at rest", `document.querySelector("footer").innerText.includes("Signed off")`)
+}
+
+// Half an answer survives a reload; a wrong temperature is told at its field; a
+// long name fits; sending twice makes one job.
+func takeInDraft(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/take-in")
+	long := "Ferdinanda Aurelia von und zu Untermarschen-Salzwiesen & Daughters, late of the old rope walk"
+	g.fill("Name", long)
+	g.goTo("/take-in")
+	g.until("the draft", fmt.Sprintf(`[...document.querySelectorAll("input")].some(i => i.value === %q)`, long))
+	g.press("Next")
+	g.fill("The object", "Gauge glass cupboard with an unreasonably long and winding description of itself")
+	g.press("○ Oven heat")
+	g.fill("Known better? Hot side, °C", "banana")
+	g.sees("a number is expected")
+	ask[any](g, `void (() => { const i = [...document.querySelectorAll("input")].find(i => i.value === "banana"); i.focus(); i.select() })()`)
+	g.fill("Known better? Hot side, °C", "9000")
+	g.press("Next")
+	g.press("○ Wooden or metal beads")
+	g.press("Next")
+	g.press("Lay it on the table")
+	g.sees("a temperature between −60 and 1200 °C is expected")
+	g.until("back at its question", `document.querySelector("h2").innerText === "What is it, and what does it see?"`)
+	ask[any](g, `void (() => { const i = [...document.querySelectorAll("input")].find(i => i.value.endsWith("9000")); i.focus(); i.select() })()`)
+	g.fill("Known better? Hot side, °C", "200")
+	g.press("Next")
+	g.press("Next")
+	ask[any](g, `void (() => { const b = [...document.querySelectorAll("button")].find(b => b.innerText === "Lay it on the table"); b.click(); b.click() })()`)
+	g.sees("No size yet")
+	g.sees("sees 200 °C")
+	for _, w := range []int64{390, 1280} {
+		g.do(chromedp.EmulateViewport(w, 800))
+		if over := ask[int](g, `document.documentElement.scrollWidth - window.innerWidth`); over > 0 {
+			t.Errorf("a long name is %d px too wide at %d", over, w)
+		}
+	}
+	g.goTo("/jobs")
+	g.fill("Find", "Untermarschen")
+	g.until("one job alone", `document.querySelectorAll("main li").length === 1`)
+}
+
+// The lamp stays as it was set; leaving closes the door for good.
+func lampAndLeaving(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	menu := func(item string) {
+		t.Helper()
+		g.do(chromedp.Click(chromedp.CSS(`footer button[aria-haspopup=menu]`)))
+		g.until("the menu", `document.querySelector("[role=menu]")`)
+		g.accessible("menu")
+		ask[any](g, fmt.Sprintf(`void [...document.querySelectorAll("[role=menuitem]")].find(i => i.innerText.startsWith(%q)).click()`, item))
+	}
+	was := ask[string](g, `document.documentElement.dataset.theme`)
+	name := map[string]string{"light": "Dark table", "dark": "Light table"}[was]
+	menu(name)
+	g.until("the other lamp", fmt.Sprintf(`document.documentElement.dataset.theme !== %q`, was))
+	now := ask[string](g, `getComputedStyle(document.body).backgroundColor`)
+	g.goTo("/jobs")
+	if again := ask[string](g, `getComputedStyle(document.body).backgroundColor`); again != now {
+		t.Errorf("after a reload the lamp is %s, was %s", again, now)
+	}
+	menu("Sign out")
+	g.until("the door", `document.querySelector("input[type=password]")`)
+	g.goTo("/jobs/1/measure")
+	g.until("the door again", `document.querySelector("input[type=password]")`)
+	g.fill("Your sign-in name", "tor")
+	g.fill("Password", "not the password")
+	g.press("Open the shop")
+	g.sees("this name and password do not belong together")
+	if v := ask[string](g, `document.querySelector("input[autocomplete=username]").value`); v != "tor" {
+		t.Errorf("the name that was typed is gone: %q", v)
+	}
+	if shown := ask[string](g, `document.body.innerText`); strings.Contains(shown, "Sauna stove") {
+		t.Error("a job shows at the door")
+	}
+}
