@@ -89,9 +89,9 @@ func Solve(d Direction, light, bar, first, last, whole string) (Result, error) {
 	if err != nil {
 		return Result{}, err
 	}
-	r := Result{Parts: leastSquares(rows, m.size())}
+	s := leastSquares(rows, m.size())
+	r := Result{Parts: s.parts, Odd: odd(rows, s)}
 	r.name(m, d, light, bar, first, last)
-	r.Odd = m.odd(rows)
 	r.Settle = m.settle(rows, r.Parts, light, bar, first, last, whole)
 	return r, nil
 }
@@ -180,8 +180,8 @@ func (m model) rows(d Direction, light, bar, first, last, whole string) ([]row, 
 // leastSquares is weighted least squares over k unknowns by singular values, so
 // that what the rows do not determine shows as such instead of spoiling the
 // rest.
-func leastSquares(rows []row, k int) []Size {
-	out := make([]Size, k)
+func leastSquares(rows []row, k int) solved {
+	out := solved{make([]Size, k), make([]float64, len(rows)), make([]float64, len(rows))}
 	if len(rows) == 0 {
 		return out
 	}
@@ -202,6 +202,14 @@ func leastSquares(rows []row, k int) []Size {
 	s := svd.Values(nil)
 	var along mat.VecDense
 	along.MulVec(u.T(), b)
+	for i, o := range rows {
+		for q, sv := range s {
+			if sv > rankShare*s[0] {
+				out.hat[i] += u.At(i, q) * u.At(i, q)
+				out.fitted[i] += u.At(i, q) * along.AtVec(q) * o.sigma
+			}
+		}
+	}
 	for j := range k {
 		inside, variance, value := 0.0, 0.0, 0.0
 		for q, sv := range s {
@@ -214,7 +222,7 @@ func leastSquares(rows []row, k int) []Size {
 			value += vj * along.AtVec(q) / sv
 		}
 		// The unknown is determined when its axis lies in the row space.
-		out[j] = Size{Value: value, Doubt: z95 * math.Sqrt(variance), Known: inside > 1-1e-6}
+		out.parts[j] = Size{Value: value, Doubt: z95 * math.Sqrt(variance), Known: inside > 1-1e-6}
 	}
 	return out
 }
@@ -241,46 +249,34 @@ func (r *Result) name(m model, d Direction, light, bar, first, last string) {
 	r.Parts = append(r.Parts, take(m.size()-1, last, d.Last != nil))
 }
 
-// odd finds the reading that the others speak most against: each is left out in
-// turn and predicted from the rest.
-func (m model) odd(rows []row) *Odd {
+// odd finds the reading that the others speak most against: each is predicted
+// from the rest, as if it had been left out. By the hat values h of the fit the
+// prediction is y − r/(1 − h) with σ·√(h/(1 − h)), r the residual (Cook and
+// Weisberg, Residuals and Influence in Regression, 1982; from memory).
+func odd(rows []row, s solved) *Odd {
 	var worst *Odd
 	most := oddSigmas
 	for i, o := range rows {
-		rest := append(append([]row(nil), rows[:i]...), rows[i+1:]...)
-		v, sigma, known := m.predict(rest, o.coef)
-		if !known {
-			continue
+		h := s.hat[i]
+		if h > 1-1e-6 {
+			continue // nothing else says what it should be
 		}
-		off := math.Abs(o.value-v) / math.Hypot(o.sigma, sigma)
-		if off > most {
+		predicted := o.value - (o.value-s.fitted[i])/(1-h)
+		sigma := o.sigma * math.Sqrt(h/(1-h))
+		if off := math.Abs(o.value-predicted) / math.Hypot(o.sigma, sigma); off > most {
 			most = off
-			worst = &Odd{Name: o.name, Value: o.value, Predicted: v,
-				Sentence: fmt.Sprintf("%s reads %s; the others say %s ± %s. Read it again.", o.name, length.Metric(o.value), length.Metric(v), length.Metric(z95*sigma))}
+			worst = &Odd{Name: o.name, Value: o.value, Predicted: predicted,
+				Sentence: fmt.Sprintf("%s reads %s; the others say %s ± %s. Read it again.", o.name, length.Metric(o.value), length.Metric(predicted), length.Metric(z95*sigma))}
 		}
 	}
 	return worst
 }
 
-// predict is what the rows say of a sum of unknowns, with its σ.
-func (m model) predict(rows []row, coef []float64) (value, sigma float64, known bool) {
-	if len(rows) == 0 {
-		return 0, 0, false
-	}
-	// The sum is one more unknown, tied to the others without doubt.
-	const tie = 1e-4
-	ext := make([]row, 0, len(rows)+1)
-	for _, r := range rows {
-		ext = append(ext, row{coef: append(append([]float64(nil), r.coef...), 0), value: r.value, sigma: r.sigma})
-	}
-	neg := make([]float64, len(coef)+1)
-	for i, c := range coef {
-		neg[i] = -c
-	}
-	neg[len(coef)] = 1
-	ext = append(ext, row{coef: neg, value: 0, sigma: tie})
-	s := leastSquares(ext, m.size()+1)[m.size()]
-	return s.Value, s.Doubt / z95, s.Known
+// solved is a fit: the unknowns, and for each row its fitted value and how much
+// it rules its own fit, 0 to 1.
+type solved struct {
+	parts       []Size
+	hat, fitted []float64
 }
 
 // settle names the one reading that would determine most of what is open.
@@ -307,7 +303,7 @@ func (m model) settle(rows []row, parts []Size, light, bar, first, last, whole s
 	}
 	all = append(all, candidate{first, m.unit(m.size() - 2)}, candidate{last, m.unit(m.size() - 1)})
 	before := 0
-	for _, p := range leastSquares(rows, m.size()) {
+	for _, p := range leastSquares(rows, m.size()).parts {
 		if p.Known {
 			before++
 		}
@@ -316,7 +312,7 @@ func (m model) settle(rows []row, parts []Size, light, bar, first, last, whole s
 	for _, c := range all {
 		with := append(append([]row(nil), rows...), row{coef: c.coef, value: 1, sigma: 1})
 		now := 0
-		for _, p := range leastSquares(with, m.size()) {
+		for _, p := range leastSquares(with, m.size()).parts {
 			if p.Known {
 				now++
 			}

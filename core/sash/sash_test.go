@@ -74,6 +74,27 @@ func TestNamesTheOddReading(t *testing.T) {
 	}
 }
 
+// What the hat values predict for a reading is what a fit without it gives.
+func TestPredictionIsLeavingOut(t *testing.T) {
+	m := model{n: 3, alike: true}
+	d := Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250.9, 1)}, {*at(244, 0.5)}, {*at(260, 0.5)}}, Bars: []*length.Reading{at(20, 0.5), at(20.4, 0.5)}, First: at(50, 1), Last: at(51, 1), Whole: at(897, 1), Alike: true}
+	rows, err := m.rows(d, "column", "bar", "a", "b", "c")
+	if err != nil {
+		t.Fatal(err)
+	}
+	s := leastSquares(rows, m.size())
+	for i, o := range rows {
+		rest := leastSquares(append(append([]row(nil), rows[:i]...), rows[i+1:]...), m.size())
+		want := 0.0
+		for j, c := range o.coef {
+			want += c * rest.parts[j].Value
+		}
+		if got := o.value - (o.value-s.fitted[i])/(1-s.hat[i]); math.Abs(got-want) > 1e-6 {
+			t.Errorf("%s: predicted %v, without it %v", o.name, got, want)
+		}
+	}
+}
+
 // 200 random sashes with known truth and noise: the truth lies inside the
 // stated doubt in about 95 of 100 lights.
 func TestTruthInsideTheDoubt(t *testing.T) {
