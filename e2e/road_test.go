@@ -108,6 +108,10 @@ func openEveryNumber(g *page) {
 		g.t.Errorf("only %d numbers", n)
 	}
 	g.until("all workings", fmt.Sprintf(`document.querySelectorAll("table caption").length === %d`, n+2))
+	g.pressAt(`[data-dim=clearance]`)
+	g.until("the section's working", `document.querySelector("[role=dialog]")?.innerText.includes("(W − s − P) / 2 − g") || document.querySelector("[role=dialog]")?.innerText.includes("(H − s − P) / 2 − g")`)
+	g.accessible("working of the section")
+	g.press("Put away")
 	bad := ask[int](g, `[...document.querySelectorAll("[data-figure]")].filter(f => !/ = /.test(f.innerText) || !/(common practice, no source|read here|worked out here|from memory)/.test(f.innerText)).length`)
 	if bad != 0 {
 		g.t.Errorf("%d numbers open without a sum or a source", bad)

@@ -111,7 +111,7 @@ func (c cut) seal(d *Drawing, s Scene) {
 func (c cut) dims(d *Drawing, s Scene) {
 	low, lower := -4.0, -9.0
 	d.add(Item{ID: "clearance", Kind: Dim, Layer: LayerClearance, Points: []outline.Point{{X: 0, Y: low}, {X: c.gap, Y: low}},
-		Text: length.Show(c.gap, c.unit).Main, Label: "edge clearance, each side, " + length.Metric(c.gap) + " mm", Place: "clearance_cold"})
+		Text: length.Show(c.gap, c.unit).Main, Label: "edge clearance, each side, " + length.Metric(c.gap) + " mm", Place: "clearance_drawn"})
 	if s.Result.Bite <= 0 {
 		return
 	}
@@ -120,5 +120,5 @@ func (c cut) dims(d *Drawing, s Scene) {
 		end = c.reach
 	}
 	d.add(Item{ID: "bite", Kind: Dim, Layer: LayerClearance, Points: []outline.Point{{X: c.edge, Y: lower}, {X: end, Y: lower}},
-		Text: length.Show(end-c.edge, c.unit).Main, Label: "bite, " + length.Metric(end-c.edge) + " mm", Place: "bite_cold"})
+		Text: length.Show(end-c.edge, c.unit).Main, Label: "bite, " + length.Metric(end-c.edge) + " mm", Place: "bite_drawn"})
 }

@@ -41,7 +41,8 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if s.p.Gasket.Kind != None {
 		out = append(out, s.gasket(r))
 	}
-	return append(out, s.nominalFigure(w), s.nominalFigure(h))
+	out = append(out, s.nominalFigure(w), s.nominalFigure(h))
+	return append(out, s.drawn(w, h, r)...)
 }
 
 // in is an input that was read, with the instrument's doubt in its name.
@@ -71,6 +72,31 @@ func (s solver) nominalFigure(a axis) working.Figure {
 		Key: "nominal_" + a.name, Sentence: "nominal " + a.name + " by the rule of the family", Value: v, Unit: "mm", Verdict: working.Note, Place: string(a.least),
 		Working: working.Of("{"+a.letter+"} − 2 × ({c} + {g}) − {s}", v, "mm", in...).With("The rule alone, without the doubt of the readings and of the cutter."),
 	}
+}
+
+// drawn are the two numbers that the section shows: clearance and bite as the
+// pane is ordered, at the readings as they stand, the pane in the middle.
+func (s solver) drawn(w, h axis, r Result) []working.Figure {
+	a, pane := w, r.Order.W
+	if r.Gap.H < r.Gap.W {
+		a, pane = h, r.Order.H
+	}
+	gap := s.gap(a, pane)
+	out := []working.Figure{{
+		Key: "clearance_drawn", Sentence: "edge clearance each side, as ordered", Value: gap, Unit: "mm", Verdict: working.Note,
+		Working: working.Of("({"+a.letter+"} − {s} − {P}) / 2 − {g}", gap, "mm",
+			read(a.letter, "least "+a.name, a.nominal, a.doubt), working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
+			working.In("P", "pane as ordered", pane, "mm", origin.Sum()), working.In("g", "wrapped gasket when seated", s.p.seated(), "mm", origin.Custom())),
+	}}
+	if reach, ok := s.reach(); ok {
+		v := reach.Value - gap - s.p.seated()
+		out = append(out, working.Figure{
+			Key: "bite_drawn", Sentence: "bite, as ordered", Value: v, Unit: "mm", Verdict: working.Note,
+			Working: working.Of("{r} − {c} − {g}", v, "mm", read("r", "what covers the edge", reach.Value, reach.Doubt),
+				working.In("c", "edge clearance, as ordered", gap, "mm", origin.Sum()), working.In("g", "wrapped gasket when seated", s.p.seated(), "mm", origin.Custom())),
+		})
+	}
+	return out
 }
 
 func (s solver) orderFigure(a axis, v float64, n note) working.Figure {

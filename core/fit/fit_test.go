@@ -345,6 +345,19 @@ func TestMonotone(t *testing.T) {
 	}
 }
 
+// The section's two numbers are those of the answer.
+func TestDrawnNumbers(t *testing.T) {
+	p := problem(t, "clip-heat", stove())
+	p.Gasket = Gasket{Kind: Wrapped, Free: 3}
+	r := solve(t, p)
+	if f := figure(t, r, "clearance_drawn"); !near(f.Value, math.Min(r.Gap.W, r.Gap.H), 1e-9) {
+		t.Errorf("%v of %v", f.Value, r.Gap)
+	}
+	if f := figure(t, r, "bite_drawn"); !near(f.Value, 16-math.Min(r.Gap.W, r.Gap.H)-r.Wrap, 1e-9) {
+		t.Errorf("%v", f.Value)
+	}
+}
+
 func TestEveryFigureOpens(t *testing.T) {
 	texts := stove()
 	texts[OldWidth], texts[DepthTop], texts[Rising], texts[Falling] = "262", "9", "364", "361"

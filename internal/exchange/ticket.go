@@ -146,7 +146,7 @@ func (t ticket) answer(top float64) {
 	}
 	t.p.Ln(1)
 	for _, f := range r.Figures {
-		if strings.HasPrefix(f.Key, "order_") || strings.HasPrefix(f.Key, "nominal_") || t.p.GetY() > top+76 {
+		if strings.HasPrefix(f.Key, "order_") || strings.HasPrefix(f.Key, "nominal_") || strings.HasSuffix(f.Key, "_drawn") || t.p.GetY() > top+76 {
 			continue
 		}
 		mark := ""

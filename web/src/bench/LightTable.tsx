@@ -10,13 +10,14 @@ type Props = {
 	view: View;
 	place: string | null;
 	onPick: (place: string) => void;
+	onOpen: (figure: string) => void;
 };
 
 /** Below this width the loupe stands under the pane instead of beside it, px. */
 const narrow = 620;
 
 /** The pane and its frame to scale on the lit ground, with all that is known. */
-export function LightTable({ view, place, onPick }: Props) {
+export function LightTable({ view, place, onPick, onOpen }: Props) {
 	const [ref, size] = useSize<HTMLDivElement>();
 	const { table, section, material, walk } = view.reckoning;
 	const frames = useMemo(() => layOut(size.w, size.h), [size.w, size.h]);
@@ -92,7 +93,12 @@ export function LightTable({ view, place, onPick }: Props) {
 					stroke="var(--ink)"
 					strokeDasharray="2 4"
 				/>
-				<Loupe section={section} edge={material.edge} frame={lens} />
+				<Loupe
+					section={section}
+					edge={material.edge}
+					frame={lens}
+					onOpen={onOpen}
+				/>
 			</svg>
 			<p className="pointer-events-none absolute top-3 left-4 text-[15px] sm:max-w-[48%] text-ink-2 sm:left-7">
 				{table.seen}

@@ -8,10 +8,12 @@ export function Loupe({
 	section,
 	edge,
 	frame,
+	onOpen,
 }: {
 	section: Drawing;
 	edge: string;
 	frame: Frame;
+	onOpen: (figure: string) => void;
 }) {
 	const clip = useId();
 	const cx = frame.x + frame.w / 2;
@@ -26,8 +28,7 @@ export function Loupe({
 		(i) => i.kind !== "dim" && i.kind !== "text",
 	);
 	return (
-		// biome-ignore lint/a11y/noInteractiveElementToNoninteractiveRole: an SVG group is not interactive
-		<g role="img" aria-label={section.seen}>
+		<g>
 			<clipPath id={clip}>
 				<circle cx={cx} cy={cy} r={r} />
 			</clipPath>
@@ -58,10 +59,31 @@ export function Loupe({
 				const a = d.points[0] && eye.at(d.points[0]);
 				const b = d.points[1] && eye.at(d.points[1]);
 				if (!a || !b) return null;
-				const word = d.place === "bite_cold" ? "bite" : "clearance";
+				const word = d.place === "bite_drawn" ? "bite" : "clearance";
 				return (
-					<g key={d.id} data-dim={d.id}>
-						<title>{d.label}</title>
+					// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
+					<g
+						key={d.id}
+						role="button"
+						tabIndex={0}
+						aria-label={`${d.label}, show the working`}
+						data-dim={d.id}
+						className="cursor-pointer"
+						onClick={() => d.place && onOpen(d.place)}
+						onKeyDown={(e) => {
+							if ((e.key === "Enter" || e.key === " ") && d.place) {
+								e.preventDefault();
+								onOpen(d.place);
+							}
+						}}
+					>
+						<rect
+							x={a.x - 6}
+							y={a.y - 14}
+							width={b.x - a.x + 70}
+							height={28}
+							fill="transparent"
+						/>
 						<path
 							d={`M${a.x} ${a.y - 6}v12M${b.x} ${b.y - 6}v12M${a.x} ${a.y}H${b.x}`}
 							stroke="var(--computed)"

@@ -6,6 +6,8 @@ import { Page } from "../../app/Page";
 import { when } from "../../app/when";
 import { LightTable } from "../../bench/LightTable";
 import { RouteLine } from "../../bench/RouteLine";
+import { Sheet } from "../../parts/Sheet";
+import { WorkingView } from "../../parts/WorkingView";
 import { CustomerSheet } from "./CustomerSheet";
 import { Reckoning } from "./Reckoning";
 import { TableTools } from "./TableTools";
@@ -43,6 +45,8 @@ export function JobScreen() {
 /** The light table with its route, its reckoning and its tape line. */
 function Bench({ view, station }: { view: View; station?: string }) {
 	const tape = useTape(view);
+	const [figure, setFigure] = useState<string | null>(null);
+	const opened = view.reckoning.figures.find((f) => f.key === figure);
 	const now = view.route.find((l) => l.state === "now")?.station ?? "prove";
 	const here = view.route.find((l) => l.station === station)?.station ?? now;
 	return (
@@ -59,11 +63,19 @@ function Bench({ view, station }: { view: View; station?: string }) {
 								: tape.place
 						}
 						onPick={tape.pick}
+						onOpen={setFigure}
 					/>
 					<TableTools view={view} tape={tape} />
 				</div>
 				<Reckoning view={view} station={here} onPlace={tape.pick} />
 			</main>
+			<Sheet
+				title={opened ? `${opened.text}, ${opened.sentence}` : ""}
+				open={opened !== undefined}
+				onClose={() => setFigure(null)}
+			>
+				{opened && <WorkingView figure={opened} />}
+			</Sheet>
 			<TapeLine tape={tape} view={view} />
 		</div>
 	);

@@ -17,7 +17,8 @@ type Props = {
 	onPlace: (place: string) => void;
 };
 
-const hidden = ["order_width", "order_height"];
+// These open from the order line and from the section.
+const hidden = ["order_width", "order_height", "clearance_drawn", "bite_drawn"];
 
 /** The column beside the table: problems first, then the answer, then the work. */
 export function Reckoning({ view, station, onPlace }: Props) {
