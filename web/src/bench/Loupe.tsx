@@ -66,7 +66,7 @@ export function Loupe({
 						key={d.id}
 						role="button"
 						tabIndex={0}
-						aria-label={`${d.label}, show the working`}
+						aria-label={`${d.text} ${word}, show the working`}
 						data-dim={d.id}
 						className="cursor-pointer"
 						onClick={() => d.place && onOpen(d.place)}
