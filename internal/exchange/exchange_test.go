@@ -273,3 +273,17 @@ func TestTicketHoldsLongWords(t *testing.T) {
 		t.Errorf("%d pages, draft said: %v", pages, strings.Contains(s, "DRAFT"))
 	}
 }
+
+// Words of a dimension are read from below, and upwards on an upright, also
+// when it leans a little.
+func TestDimensionWordsStayReadable(t *testing.T) {
+	for _, c := range []struct {
+		to    outline.Point
+		angle float64
+	}{{outline.Point{X: 10}, 0}, {outline.Point{X: -10}, 0}, {outline.Point{Y: 10}, 90}, {outline.Point{Y: -10}, 90}, {outline.Point{X: 0.1, Y: 10}, 89.43}, {outline.Point{X: -0.1, Y: 10}, 90.57}, {outline.Point{X: 10, Y: 10}, 45}, {outline.Point{X: 10, Y: -10}, 315}} {
+		_, angle := dimText(drawing.Item{Points: []outline.Point{{}, c.to}}, 1)
+		if math.Abs(angle-c.angle) > 0.01 {
+			t.Errorf("to %v: %v°, want %v°", c.to, angle, c.angle)
+		}
+	}
+}

@@ -44,7 +44,8 @@ var layers = []drawing.Layer{drawing.LayerFrame, drawing.LayerOpening, drawing.L
 func dimText(i drawing.Item, off float64) (at outline.Point, angle float64) {
 	a, b := i.Points[0], i.Points[1]
 	angle = math.Atan2(b.Y-a.Y, b.X-a.X) * 180 / math.Pi
-	if angle > 90+1e-9 || angle <= -90+1e-9 {
+	// Words on an upright reach upwards, also when it leans a little.
+	if angle > 100 || angle <= -80 {
 		angle += 180
 	}
 	angle = math.Mod(angle+360, 360)

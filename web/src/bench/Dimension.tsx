@@ -35,8 +35,9 @@ export function Dimension({ item, eye, active, name, onPick }: Props) {
 	const x = a.x + (b.x - a.x) * t;
 	const y = a.y + (b.y - a.y) * t;
 	let angle = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
-	if (angle >= 90) angle -= 180;
-	if (angle < -90) angle += 180;
+	// Words on an upright reach upwards, also when it leans a little.
+	if (angle > 80) angle -= 180;
+	if (angle < -100) angle += 180;
 	// The mark of an empty dimension is a plus whichever way the line runs.
 	if (empty && !active) angle = 0;
 	const colour = active
