@@ -114,6 +114,11 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 		}
 		f.Sentence = fmt.Sprintf("no %s keeps clearance and bite with everything at its bad end: the largest that surely goes in is %s, the smallest that surely holds is %s; this is between",
 			a.name, length.Metric(n.largest), length.Metric(n.smallest))
+		// This size came about another way, so it opens another way.
+		f.Working = working.Of("min(({A} + {B}) / 2, {N}), rounded down", v, "mm",
+			working.In("A", "largest that surely goes in", n.largest, "mm", origin.Sum()),
+			working.In("B", "smallest that surely holds", n.smallest, "mm", origin.Sum()),
+			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()))
 		f.Working = f.Working.With("Read the tightest dimensions with a finer instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {
 		f.Working = f.Working.With("The largest that still has its clearance with the opening at its smallest and the pane at the top of the cutter's band, rounded down to what a cutter sets.")

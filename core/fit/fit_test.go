@@ -345,6 +345,21 @@ func TestMonotone(t *testing.T) {
 	}
 }
 
+// An order that is a middle opens as one, not as the usual sum.
+func TestMiddleOpensAsOne(t *testing.T) {
+	texts := stove()
+	texts[Reach] = "8 ±0.5"
+	f := solve(t, problem(t, "clip-heat", texts)).Figures[0]
+	in := map[string]float64{}
+	for _, i := range f.Working.Inputs {
+		in[i.Symbol] = i.Value
+	}
+	want := math.Floor(math.Min((in["A"]+in["B"])/2, in["N"])/0.5+1e-9) * 0.5
+	if len(in) != 3 || !near(f.Value, want, 1e-9) {
+		t.Errorf("%s gives %v, the figure says %v", f.Working.Formula, want, f.Value)
+	}
+}
+
 // The section's two numbers are those of the answer.
 func TestDrawnNumbers(t *testing.T) {
 	p := problem(t, "clip-heat", stove())

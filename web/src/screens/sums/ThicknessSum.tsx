@@ -33,7 +33,9 @@ export function ThicknessSum() {
 						figure={{
 							...q.data.figure,
 							text: `${q.data.nominal} mm`,
-							other: `${q.data.inch} in`,
+							other: q.data.inch.includes("/")
+								? `${q.data.inch} in`
+								: undefined,
 						}}
 					/>
 				</div>
