@@ -28,7 +28,7 @@ func TestCautionsSayWhy(t *testing.T) {
 
 // More facts never take a caution away.
 func TestMoreFactsNeverFewerCautions(t *testing.T) {
-	words := []string{"fire", "old", "power", "gas", "oven", "kiln", "outdoors", "strike", "heavy", "toughened", "putty"}
+	words := []string{"fire", "old", "power", "gas", "oven", "kiln", "outdoors", "strike", "heavy", "toughened", "putty", "vehicle", "water", "adhesive", "pressure", "plastic", "rubber"}
 	f := Facts{}
 	work, customer := For(f)
 	if len(work) < 2 {

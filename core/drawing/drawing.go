@@ -49,6 +49,7 @@ type Item struct {
 	Layer  Layer           `json:"layer"`
 	Points []outline.Point `json:"points"`
 	Closed bool            `json:"closed,omitempty"`
+	Bulges []float64       `json:"bulges,omitempty" doc:"Of a polyline with arcs: for the side behind each point the tangent of a quarter of its angle, 0 for a straight one"`
 	Radius float64         `json:"radius,omitempty"`
 	Start  float64         `json:"start,omitempty"`
 	End    float64         `json:"end,omitempty"`
@@ -78,6 +79,20 @@ func (d *Drawing) loop(id string, l Layer, label string, p []outline.Point) {
 	d.add(Item{ID: id, Kind: Polyline, Layer: l, Points: p, Closed: true, Label: label})
 }
 
+// path draws a closed outline whose arcs stay arcs.
+func (d *Drawing) path(id string, l Layer, label string, p outline.Path) {
+	i := Item{ID: id, Kind: Polyline, Layer: l, Closed: true, Label: label, Points: p.Corners()}
+	for _, v := range p {
+		if v.Bulge != 0 {
+			i.Bulges = make([]float64, len(p))
+		}
+	}
+	for k := range i.Bulges {
+		i.Bulges[k] = p[k].Bulge
+	}
+	d.add(i)
+}
+
 func (d *Drawing) text(id string, l Layer, at outline.Point, size float64, anchor, s string) {
 	d.add(Item{ID: id, Kind: Text, Layer: l, Points: []outline.Point{at}, Size: size, Anchor: anchor, Text: s})
 }
@@ -95,7 +110,7 @@ func (d *Drawing) fit(margin float64) {
 		d.Box.Max = outline.Point{X: max(d.Box.Max.X, hi.X), Y: max(d.Box.Max.Y, hi.Y)}
 	}
 	for _, i := range d.Items {
-		for _, p := range i.Points {
+		for _, p := range i.Flat() {
 			grow(p, i.Radius)
 		}
 	}

@@ -11,10 +11,10 @@ import (
 func OfOutline(o outline.Outline, inset outline.Path) Drawing {
 	d := Drawing{Name: "outline", Seen: "the outline, true size"}
 	for k, l := range o.Loops() {
-		d.path(fmt.Sprintf("loop-%d", k), LayerPane, l)
+		d.sides(fmt.Sprintf("loop-%d", k), LayerPane, l)
 	}
 	if len(inset) > 0 {
-		d.path("inset", LayerSight, inset)
+		d.sides("inset", LayerSight, inset)
 	}
 	b := o.Outer.Box()
 	if len(inset) > 0 {
@@ -27,7 +27,7 @@ func OfOutline(o outline.Outline, inset outline.Path) Drawing {
 	return d
 }
 
-func (d *Drawing) path(id string, l Layer, p outline.Path) {
+func (d *Drawing) sides(id string, l Layer, p outline.Path) {
 	for i := range p {
 		a, b, arc := p.Side(i)
 		item := Item{ID: fmt.Sprintf("%s-%d", id, i+1), Kind: Line, Layer: l, Points: []outline.Point{a, b}}
@@ -37,4 +37,19 @@ func (d *Drawing) path(id string, l Layer, p outline.Path) {
 		}
 		d.add(item)
 	}
+}
+
+// flatTo is how far a chord may lie off its arc where a drawing needs points, mm.
+const flatTo = 0.05
+
+// Flat are the points of an item with its arcs cut into chords.
+func (i Item) Flat() []outline.Point {
+	if len(i.Bulges) != len(i.Points) {
+		return i.Points
+	}
+	p := make(outline.Path, len(i.Points))
+	for k, q := range i.Points {
+		p[k] = outline.Vertex{Point: q, Bulge: i.Bulges[k]}
+	}
+	return p.Flatten(flatTo)
 }

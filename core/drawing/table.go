@@ -34,6 +34,14 @@ const (
 // readings on the dimensions that they measure.
 func Table(s Scene) Drawing {
 	d := Drawing{Name: "table", Seen: s.Family.Seen}
+	switch {
+	case s.Family.Sizing == family.Tube:
+		s.tube(&d)
+		return d
+	case s.Family.Sizing == family.Port, s.Problem.Shape.Kind != "":
+		s.shaped(&d)
+		return d
+	}
 	corners, assumed := s.corners()
 	state := ""
 	if assumed {
@@ -96,6 +104,7 @@ func (s Scene) pane(d *Drawing, q []outline.Point) {
 	x0, y0 := cx-w/2, cy-h/2
 	d.loop("pane", LayerPane, s.Pane+", "+length.Metric(w)+" × "+length.Metric(h)+" mm", rect(x0, y0, x0+w, y0+h))
 	gap := math.Max(s.Result.Gap.W, s.Result.Gap.H)
+	s.screws(d, setting.Spread(w, h, s.Sides), outline.Point{X: x0, Y: y0}, gap)
 	switch s.Family.Seal {
 	case "gasket":
 		if s.Problem.Gasket.Kind != fit.None {
@@ -196,7 +205,12 @@ func (s Scene) readings(d *Drawing, q []outline.Point) {
 	for _, o := range s.Result.Odd {
 		odd[o.Place] = true
 	}
-	for _, i := range fit.Walk(s.Problem.Sizing) {
+	s.dims(d, ends, odd)
+}
+
+// dims puts the places of the walk that have ends on the drawing.
+func (s Scene) dims(d *Drawing, ends map[fit.Place][2]outline.Point, odd map[fit.Place]bool) {
+	for _, i := range fit.Walk(s.Problem.Sizing, s.Problem.Shape) {
 		e, ok := ends[i.Place]
 		if !ok {
 			continue

@@ -3,24 +3,39 @@
 package family
 
 import (
-	_ "embed"
+	"embed"
 
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 )
 
-//go:embed families.json
-var file []byte
+// One file a family, in the order of their numbers.
+//
+//go:embed data/*.json
+var files embed.FS
 
 // Sizing names the rule that turns an opening into a pane size.
 type Sizing string
 
-// The sizing rules. Clip is a pane on a gasket under brackets; Rebate is a
-// pane in a plain rebate behind putty or a bead.
+// The sizing rules.
 const (
-	Clip   Sizing = "clip"
-	Rebate Sizing = "rebate"
+	Clip    Sizing = "clip"    // on a gasket under brackets
+	Rebate  Sizing = "rebate"  // in a plain rebate behind putty or a bead
+	Channel Sizing = "channel" // top edge in a channel, bottom under a bar
+	Pack    Sizing = "pack"    // several panes in one folded frame
+	Groove  Sizing = "groove"  // in the groove of a rubber gasket on a flange
+	Bonded  Sizing = "bonded"  // on a bead of adhesive on a flange
+	Run     Sizing = "run"     // slides in channels, clamped to a carrier
+	Ring    Sizing = "ring"    // outer frame and inner ring through a cutout
+	Hinge   Sizing = "hinge"   // hinges or a carrier bonded to its edge
+	Port    Sizing = "port"    // round, bedded in a body under a ring
+	Tube    Sizing = "tube"    // a tube between two sockets
+	Track   Sizing = "track"   // lifted into a deep pocket, dropped into a shallow one
+	Panel   Sizing = "panel"   // flat, under screws or a gasket frame
 )
+
+// Sizings lists the rules.
+var Sizings = []Sizing{Clip, Rebate, Channel, Pack, Groove, Bonded, Run, Ring, Hinge, Port, Tube, Track, Panel}
 
 // Station is one of the ten stations that every job passes.
 type Station string
@@ -36,9 +51,10 @@ type Family struct {
 	Held       string   `json:"held"`
 	Objects    []string `json:"objects"`
 	Seen       string   `json:"seen" doc:"The side that the drawing is seen from"`
-	Sizing     Sizing   `json:"sizing" enum:"clip,rebate"`
-	Seal       string   `json:"seal" enum:"gasket,putty,bead"`
-	Fixing     string   `json:"fixing" enum:"bracket,point,brad"`
+	Sizing     Sizing   `json:"sizing" enum:"clip,rebate,channel,pack,groove,bonded,run,ring,hinge,port,tube,track,panel"`
+	Seal       string   `json:"seal" enum:"gasket,channel,pack,rubber,adhesive,run,butyl,plate,bedding,putty,bead,washer,track,panel" doc:"What lies at the edge; the section is drawn by it"`
+	Seals      []string `json:"seals" doc:"What it is sealed with"`
+	Fixing     string   `json:"fixing" enum:"bracket,bar,nut,bolt,screw,hinge,ring,point,brad,none"`
 	Tightening string   `json:"tightening" doc:"The order of tightening, empty when nothing is tightened"`
 	Frame      string   `json:"frame" doc:"What the frame usually is"`
 	Material   string   `json:"material" doc:"What the pane usually is"`
@@ -90,7 +106,23 @@ type Measure struct {
 	Limit catalogue.Value `json:"limit"`
 }
 
-var all = catalogue.Must[[]Family](file, "families.json")
+var all = load()
+
+func load() []Family {
+	names, err := files.ReadDir("data")
+	if err != nil {
+		panic(err)
+	}
+	out := make([]Family, 0, len(names))
+	for _, n := range names {
+		b, err := files.ReadFile("data/" + n.Name())
+		if err != nil {
+			panic(err)
+		}
+		out = append(out, catalogue.Must[Family](b, n.Name()))
+	}
+	return out
+}
 
 // All lists the families.
 func All() []Family { return all }

@@ -60,6 +60,12 @@ func TestFamiliesHoldTogether(t *testing.T) {
 			}
 			checks[c.Key] = true
 		}
+		if !slices.Contains(Sizings, f.Sizing) || len(f.Seals) == 0 || len(f.Objects) == 0 || f.Held == "" || f.Question == "" || f.Seen == "" {
+			t.Errorf("%s: says too little of itself", f.ID)
+		}
+		if !slices.ContainsFunc(f.Steps, func(s Step) bool { return s.Hold }) {
+			t.Errorf("%s: nothing to hold at", f.ID)
+		}
 		if len(f.Checks) < 5 || len(f.Regrets) < 3 {
 			t.Errorf("%s: %d checks, %d regrets", f.ID, len(f.Checks), len(f.Regrets))
 		}
@@ -93,5 +99,59 @@ func TestCautionsFor(t *testing.T) {
 	work, _ = caution.For(caution.Facts{"fire": true})
 	if has(work, "asbestos-rope") {
 		t.Error("a new stove is warned of old rope")
+	}
+}
+
+// Two people are named where one alone drops or cuts. Common practice, no
+// source.
+func TestTwoPeople(t *testing.T) {
+	for id, step := range map[string]string{"locking-gasket": "offer-up", "bonded-fixed": "pane-in", "edge-bonded": "bond"} {
+		f, err := ByID(id)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if !slices.ContainsFunc(f.Steps, func(s Step) bool { return s.Key == step && s.People == 2 }) {
+			t.Errorf("%s: %s is one person's work", id, step)
+		}
+	}
+}
+
+// The questions lead to each of the fourteen families, in three taps at most,
+// and to nothing else.
+func TestQuestionsLeadToEveryFamily(t *testing.T) {
+	byKey := map[string]Question{}
+	for _, q := range Questions() {
+		if byKey[q.Key].Ask != "" || q.Ask == "" || len(q.Answers) < 2 {
+			t.Errorf("question %q is twice or asks nothing", q.Key)
+		}
+		byKey[q.Key] = q
+	}
+	reached := map[string]bool{}
+	var walk func(key string, taps int)
+	walk = func(key string, taps int) {
+		q, ok := byKey[key]
+		if !ok || taps > 3 {
+			t.Fatalf("question %q is not there, or too far down", key)
+		}
+		for _, a := range q.Answers {
+			if _, err := ByID(a.Picture); err != nil || a.Say == "" {
+				t.Errorf("%s/%s: %v", key, a.Say, err)
+			}
+			if (a.Family == "") == (a.Next == "") {
+				t.Errorf("%s/%s leads to a family or to a question, not to both", key, a.Say)
+			}
+			if a.Next != "" {
+				walk(a.Next, taps+1)
+				continue
+			}
+			if _, err := ByID(a.Family); err != nil {
+				t.Errorf("%s/%s: %v", key, a.Say, err)
+			}
+			reached[a.Family] = true
+		}
+	}
+	walk(Questions()[0].Key, 1)
+	if len(All()) != 14 || len(reached) != 14 {
+		t.Errorf("%d families, %d reached", len(All()), len(reached))
 	}
 }

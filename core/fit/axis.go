@@ -3,8 +3,11 @@ package fit
 import (
 	"math"
 
+	"freshshard/core/family"
 	"freshshard/core/length"
+	"freshshard/core/origin"
 	"freshshard/core/setting"
+	"freshshard/core/working"
 )
 
 // axis is one direction across the opening, width or height.
@@ -21,6 +24,7 @@ type axis struct {
 	skew    float64 // taken off for an opening that leans
 	spread  float64
 	read    int
+	lifted  *lift // the height of a pane that is lifted and dropped
 }
 
 func widthAxis() axis {
@@ -62,14 +66,34 @@ func (p Problem) growth(l, paneC, frameC float64) float64 {
 	return (p.Frame.Alpha*(frameC-p.Exposure.Room) - p.Pane.Alpha*(paneC-p.Exposure.Room)) * 1e-6 * l / 2
 }
 
-// seated is the thickness that a wrapped gasket takes on each side, at its
-// most, in mm.
+// seated is what stands between the opening's wall and the pane on each side
+// beside the clearance, in mm: a wrapped gasket at its thickest, or the web of
+// a locking gasket.
 func (p Problem) seated() float64 {
+	if p.Sizing == family.Groove {
+		return p.Readings[Web].Value
+	}
 	if p.Gasket.Kind != Wrapped {
 		return 0
 	}
 	_, most := setting.Seated(p.Gasket.Free)
 	return most
+}
+
+// seat is what seated measures, as an input of v mm.
+func (p Problem) seat(v float64) working.Input {
+	if p.Sizing == family.Groove {
+		return read("g", "web of the gasket, each side", v, p.Readings[Web].Doubt)
+	}
+	return working.In("g", "wrapped gasket when seated, each side", v, "mm", origin.Custom())
+}
+
+// webDoubt is how far the web may be thicker than it was read, mm.
+func (p Problem) webDoubt() float64 {
+	if p.Sizing == family.Groove {
+		return p.Readings[Web].Doubt
+	}
+	return 0
 }
 
 // allowance is the clearance to take off on one side: the family's, or more

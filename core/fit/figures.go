@@ -18,8 +18,14 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	out := []working.Figure{
 		s.orderFigure(w, r.Order.W, wn), s.orderFigure(h, r.Order.H, hn),
 	}
+	if s.p.Sizing == family.Tube {
+		return s.tubeFigures(h, r)
+	}
+	if s.p.Sizing == family.Port {
+		out = out[:1]
+	}
 	tight, pane := w, r.Order.W
-	if s.worstGap(h, r.Order.H) < s.worstGap(w, r.Order.W) {
+	if h.lifted == nil && s.worstGap(h, r.Order.H) < s.worstGap(w, r.Order.W) {
 		tight, pane = h, r.Order.H
 	}
 	out = append(out, s.clearance(tight, pane, "clearance_cold", s.p.Exposure.Room, s.p.Exposure.Room, s.p.Limits.Clearance))
@@ -28,7 +34,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		out = append(out, s.clearance(tight, pane, "clearance_coldest", s.p.Exposure.Coldest, s.p.Exposure.Coldest, s.p.Limits.HotClearance))
 	}
 	loose, lpane := w, r.Order.W
-	if s.slack(h, r.Order.H) > s.slack(w, r.Order.W) {
+	if h.lifted == nil && s.slack(h, r.Order.H) > s.slack(w, r.Order.W) {
 		loose, lpane = h, r.Order.H
 	}
 	if reach, ok := s.reach(); ok {
@@ -36,12 +42,25 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		out = append(out, s.bite(loose, lpane, reach, "bite_hot", s.p.Exposure.Steady, s.p.Exposure.FrameHot))
 	}
 	out = append(out, s.shape(w, h)...)
+	if s.shaped != nil {
+		out = append(out, s.shaped.misfits(s.p)...)
+	}
+	if h.lifted != nil {
+		out = append(out, h.lifted.figures()...)
+	}
+	if s.p.Sizing == family.Port {
+		out = append(out, s.round(w))
+	}
+	out = append(out, s.bends()...)
 	out = append(out, s.stack()...)
 	out = append(out, s.oldPane(r)...)
 	if s.p.Gasket.Kind != None {
 		out = append(out, s.gasket(r))
 	}
-	out = append(out, s.nominalFigure(w), s.nominalFigure(h))
+	out = append(out, s.nominalFigure(w))
+	if s.p.Sizing != family.Port {
+		out = append(out, s.nominalFigure(h))
+	}
 	return append(out, s.drawn(w, h, r)...)
 }
 
@@ -50,7 +69,7 @@ func read(symbol, name string, mm, doubt float64) working.Input {
 	return working.In(symbol, fmt.Sprintf("%s, ±%s", name, working.Num(doubt, 2)), mm, "mm", origin.Read(""))
 }
 
-func (s solver) limitInputs(a axis) []working.Input {
+func (s solver) limitInputs(a axis, seat float64) []working.Input {
 	c, _, _ := s.p.allowance(a.nominal)
 	o := s.p.Limits.Clearance.Origin
 	name := "least edge clearance, each side"
@@ -59,15 +78,18 @@ func (s solver) limitInputs(a axis) []working.Input {
 	}
 	return []working.Input{
 		working.In("c", name, c, "mm", o),
-		working.In("g", "wrapped gasket when seated, each side", s.p.seated(), "mm", origin.Custom()),
+		s.p.seat(seat),
 		working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
 	}
 }
 
 func (s solver) nominalFigure(a axis) working.Figure {
 	v := s.nominal(a)
-	i, _ := a.least.Info()
-	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)}, s.limitInputs(a)...)
+	i := s.p.info(a.least)
+	if a.lifted != nil {
+		return a.lifted.nominalFigure()
+	}
+	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)}, s.limitInputs(a, s.p.seated())...)
 	return working.Figure{
 		Key: "nominal_" + a.name, Sentence: "nominal " + a.name + " by the rule of the family", Value: v, Unit: "mm", Verdict: working.Note, Place: string(a.least),
 		Working: working.Of("{"+a.letter+"} − 2 × ({c} + {g}) − {s}", v, "mm", in...).With("The rule alone, without the doubt of the readings and of the cutter."),
@@ -86,22 +108,25 @@ func (s solver) drawn(w, h axis, r Result) []working.Figure {
 		Key: "clearance_drawn", Sentence: "edge clearance each side, as ordered", Value: gap, Unit: "mm", Verdict: working.Note,
 		Working: working.Of("({"+a.letter+"} − {s} − {P}) / 2 − {g}", gap, "mm",
 			read(a.letter, "least "+a.name, a.nominal, a.doubt), working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
-			working.In("P", "pane as ordered", pane, "mm", origin.Sum()), working.In("g", "wrapped gasket when seated", s.p.seated(), "mm", origin.Custom())),
+			working.In("P", "pane as ordered", pane, "mm", origin.Sum()), s.p.seat(s.p.seated())),
 	}}
 	if reach, ok := s.reach(); ok {
 		v := reach.Value - gap - s.p.seated()
 		out = append(out, working.Figure{
 			Key: "bite_drawn", Sentence: "bite, as ordered", Value: v, Unit: "mm", Verdict: working.Note,
 			Working: working.Of("{r} − {c} − {g}", v, "mm", read("r", "what covers the edge", reach.Value, reach.Doubt),
-				working.In("c", "edge clearance, as ordered", gap, "mm", origin.Sum()), working.In("g", "wrapped gasket when seated", s.p.seated(), "mm", origin.Custom())),
+				working.In("c", "edge clearance, as ordered", gap, "mm", origin.Sum()), s.p.seat(s.p.seated())),
 		})
 	}
 	return out
 }
 
 func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
-	i, _ := a.least.Info()
-	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)}, s.limitInputs(a)...)
+	if a.lifted != nil {
+		return a.lifted.orderFigure(v, n)
+	}
+	i := s.p.info(a.least)
+	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)}, s.limitInputs(a, s.p.seated()+s.p.webDoubt())...)
 	in = append(in,
 		working.In("d", "doubt of that reading", a.nominal-a.low, "mm", origin.Custom()),
 		working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin))
@@ -141,7 +166,7 @@ func (s solver) expected(a axis, pane float64) bool {
 // worstGap is the clearance on one side with the opening at its least and the
 // pane at the top of its band.
 func (s solver) worstGap(a axis, pane float64) float64 {
-	return (a.low-a.skew-pane-s.band.Half)/2 - s.p.seated()
+	return (a.low-a.skew-pane-s.band.Half)/2 - s.p.seated() - s.p.webDoubt()
 }
 
 // slack is the gap on one side with the opening at its most and the pane at
@@ -157,7 +182,7 @@ var clearanceSaid = map[string]string{
 func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float64, limit Value) working.Figure {
 	g := s.p.growth(a.nominal, paneC, frameC)
 	v := s.worstGap(a, pane) + g
-	i, _ := a.least.Info()
+	i := s.p.info(a.least)
 	f := working.Figure{
 		Key: key, Sentence: fmt.Sprintf("%s; %s expected", clearanceSaid[key], length.Metric(s.gap(a, pane)+g)), Value: v, Unit: "mm",
 		Limit: working.Least(limit.V, "mm", limit.Origin), Place: string(a.least),
@@ -167,7 +192,7 @@ func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float6
 			working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
 			working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
 			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
-			working.In("g", "wrapped gasket when seated", s.p.seated(), "mm", origin.Custom()),
+			s.p.seat(s.p.seated()+s.p.webDoubt()),
 			working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())),
 	}
 	f.Working = f.Working.With(s.growthFormula(a, paneC, frameC))
@@ -194,6 +219,9 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 	g := s.p.growth(a.widest, paneC, frameC)
 	v := reach.Value - reach.Doubt - s.slack(a, pane) - s.p.OffCentre - g
 	place, what := Ledge, "least bite on the ledge"
+	if s.p.Sizing != family.Rebate && s.p.Sizing != family.Clip {
+		what = "least bite, " + rules[s.p.Sizing].cover
+	}
 	if _, ok := s.p.Readings[Reach]; ok && s.p.Sizing == family.Clip {
 		place, what = Reach, "least bite under a bracket"
 	}
@@ -234,7 +262,7 @@ func (s solver) shape(w, h axis) []working.Figure {
 		if a.read < 2 || a.spread <= shapeWorth {
 			continue
 		}
-		i, _ := a.least.Info()
+		i := s.p.info(a.least)
 		out = append(out, working.Figure{
 			Key: "taper_" + a.name, Value: a.spread, Unit: "mm", Verdict: working.Warn, Place: string(a.least),
 			Sentence: fmt.Sprintf("between the %s readings: cut to the %s, or the pane binds there", a.name, i.Name),
@@ -289,7 +317,7 @@ func (s solver) stack() []working.Figure {
 		}
 	}
 	v := least - s.p.Thickness - bed
-	i, _ := place.Info()
+	i := s.p.info(place)
 	f := working.Figure{
 		Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place), Limit: working.Least(need, "mm", o),
 		Working: working.Of("{D} − {t} − {k}", v, "mm",

@@ -50,7 +50,7 @@ func (p Problem) oddOfThree(a axis) []Odd {
 		mean := (b.Value + c.Value) / 2
 		allowed := math.Max(oddLeast, oddShare*mean)
 		if math.Abs(r.Value-mean) > allowed && math.Abs(b.Value-c.Value) <= allowed/2 {
-			return []Odd{oddAt(place, r.Value, mean, "the other two")}
+			return []Odd{p.oddAt(place, r.Value, mean, "the other two")}
 		}
 	}
 	return nil
@@ -80,13 +80,13 @@ func (p Problem) oddPair() []Odd {
 				worst, place = math.Abs(r.Value-predicted), q
 			}
 		}
-		return []Odd{oddAt(place, p.Readings[place].Value, predicted, "the diagonals")}
+		return []Odd{p.oddAt(place, p.Readings[place].Value, predicted, "the diagonals")}
 	}
 	return nil
 }
 
-func oddAt(place Place, value, predicted float64, by string) Odd {
-	i, _ := place.Info()
+func (p Problem) oddAt(place Place, value, predicted float64, by string) Odd {
+	i := p.info(place)
 	s := fmt.Sprintf("%s reads %s; %s say about %s.", i.Name, length.Metric(value), by, length.Metric(predicted))
 	if slip := slipOf(value, predicted); slip != "" {
 		s += " " + slip

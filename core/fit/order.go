@@ -21,10 +21,13 @@ type note struct {
 // cold and hot.
 func (s solver) bounds(a axis) note {
 	p := s.p
+	if a.lifted != nil {
+		return a.lifted.note()
+	}
 	_, hot, cold := p.allowance(a.nominal)
 	need := math.Max(p.Limits.Clearance.V, p.Limits.HotClearance.V-math.Min(hot, cold))
 	n := note{
-		largest:  a.low - a.skew - 2*(need+p.seated()) - s.band.Half,
+		largest:  a.low - a.skew - 2*(need+p.seated()+p.webDoubt()) - s.band.Half,
 		smallest: math.Inf(-1),
 	}
 	if reach, ok := s.reach(); ok {

@@ -2,10 +2,11 @@ package fit
 
 import (
 	"fmt"
+	"strings"
 
-	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/core/outline"
 )
 
 // Place is a dimension that can be read on an opening or its old pane.
@@ -23,6 +24,20 @@ const (
 	Falling      Place = "diagonal_falling"
 	Ledge        Place = "ledge"
 	Reach        Place = "bracket_reach"
+	Web          Place = "web"
+	Across0      Place = "diameter_0"
+	Across45     Place = "diameter_45"
+	Across90     Place = "diameter_90"
+	Across135    Place = "diameter_135"
+	Faces        Place = "between_faces"
+	StopDepth    Place = "stop_depth"
+	TubeOutside  Place = "tube_outside"
+	UpperPocket  Place = "upper_pocket"
+	LowerPocket  Place = "lower_pocket"
+	ChordAcross  Place = "bend_chord_across"
+	RiseAcross   Place = "bend_rise_across"
+	ChordDown    Place = "bend_chord_down"
+	RiseDown     Place = "bend_rise_down"
 	DepthTop     Place = "depth_top"
 	DepthRight   Place = "depth_right"
 	DepthBottom  Place = "depth_bottom"
@@ -51,44 +66,68 @@ const (
 	openingMost  = 6000.0
 )
 
-var walk = []PlaceInfo{
-	{WidthTop, "width, top", "rebate wall to rebate wall, near the top", true, length.Tape, openingLeast, openingMost},
-	{WidthMiddle, "width, middle", "rebate wall to rebate wall, half way down", false, length.Tape, openingLeast, openingMost},
-	{WidthBottom, "width, bottom", "rebate wall to rebate wall, near the bottom", true, length.Tape, openingLeast, openingMost},
-	{HeightLeft, "height, left", "rebate wall to rebate wall, near the left side", true, length.Tape, openingLeast, openingMost},
-	{HeightMiddle, "height, middle", "rebate wall to rebate wall, half way across", false, length.Tape, openingLeast, openingMost},
-	{HeightRight, "height, right", "rebate wall to rebate wall, near the right side", true, length.Tape, openingLeast, openingMost},
+var places = []PlaceInfo{
+	{WidthTop, "width, top", "near the top", true, length.Tape, openingLeast, openingMost},
+	{WidthMiddle, "width, middle", "half way down", false, length.Tape, openingLeast, openingMost},
+	{WidthBottom, "width, bottom", "near the bottom", true, length.Tape, openingLeast, openingMost},
+	{HeightLeft, "height, left", "near the left side", true, length.Tape, openingLeast, openingMost},
+	{HeightMiddle, "height, middle", "half way across", false, length.Tape, openingLeast, openingMost},
+	{HeightRight, "height, right", "near the right side", true, length.Tape, openingLeast, openingMost},
 	{Rising, "diagonal, rising", "lower left corner to upper right", false, length.Tape, openingLeast, openingMost * 1.5},
 	{Falling, "diagonal, falling", "upper left corner to lower right", false, length.Tape, openingLeast, openingMost * 1.5},
+	{Across0, "diameter, level", "wall to wall across the middle", true, length.Caliper, openingLeast, openingMost},
+	{Across45, "diameter, rising", "turned by 45°", true, length.Caliper, openingLeast, openingMost},
+	{Across90, "diameter, upright", "wall to wall, up and down", true, length.Caliper, openingLeast, openingMost},
+	{Across135, "diameter, falling", "turned by 45° the other way", true, length.Caliper, openingLeast, openingMost},
+	{Faces, "between the faces", "lower socket's face to the upper one's", true, length.Rule, openingLeast, openingMost},
+	{StopDepth, "depth of the stop", "face of a socket to its stop", true, length.Caliper, 1, 120},
+	{TubeOutside, "old tube, outside", "caliper across the tube", true, length.Caliper, 3, 120},
+	{UpperPocket, "upper pocket, depth", "face of the upper track to its bottom", true, length.Caliper, 1, 200},
+	{LowerPocket, "lower pocket, depth", "face of the lower track to where the pane rests", true, length.Caliper, 0.5, 200},
 	{Ledge, "ledge of the rebate", "rebate wall to the edge of the daylight, the narrowest place", true, length.Rule, 1, 120},
+	{Web, "web of the gasket", "bottom of its glass groove to bottom of its flange groove", true, length.Caliper, 0.5, 40},
 	{Reach, "bracket reach", "rebate wall to the tip of the bracket, the shortest bracket", true, length.Rule, 1, 120},
 	{DepthTop, "depth, top", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
 	{DepthRight, "depth, right", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
 	{DepthBottom, "depth, bottom", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
 	{DepthLeft, "depth, left", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
+	{ChordAcross, "bend across, chord", "straight edge laid across the curve, end to end", false, length.Tape, openingLeast, openingMost},
+	{RiseAcross, "bend across, rise", "straight edge to the glass, in the middle", false, length.Rule, 0.5, openingMost / 2},
+	{ChordDown, "bend down, chord", "straight edge laid down the curve, end to end", false, length.Tape, openingLeast, openingMost},
+	{RiseDown, "bend down, rise", "straight edge to the glass, in the middle", false, length.Rule, 0.5, openingMost / 2},
 	{OldWidth, "old pane, width", "edge to edge, or over the pieces laid together", false, length.Tape, openingLeast, openingMost},
 	{OldHeight, "old pane, height", "edge to edge, or over the pieces laid together", false, length.Tape, openingLeast, openingMost},
 	{OldThickness, "old pane, thickness", "caliper on a clean edge", false, length.Caliper, 0.5, 60},
 }
 
-// Walk lists the places that a sizing rule uses, in walking order.
-func Walk(s family.Sizing) []PlaceInfo {
-	out := make([]PlaceInfo, 0, len(walk))
-	for _, p := range walk {
-		if p.Place == Reach && s != family.Clip {
-			continue
-		}
-		out = append(out, p)
+// shapePrefix marks the places that a shape's own measures have.
+const shapePrefix = "shape_"
+
+// ShapePlace is the place of a shape's measure.
+func ShapePlace(key string) Place { return Place(shapePrefix + key) }
+
+// Key is the shape's measure that the place stands for; empty for others.
+func (p Place) Key() string {
+	k, ok := strings.CutPrefix(string(p), shapePrefix)
+	if !ok {
+		return ""
 	}
-	return out
+	return k
 }
 
-// Info finds a place.
+// Info finds a place by itself, without the words that a sizing rule has for it.
 func (p Place) Info() (PlaceInfo, error) {
-	for _, i := range walk {
+	for _, i := range places {
 		if i.Place == p {
 			return i, nil
 		}
+	}
+	if m := outline.MeasureOf(p.Key()); m.Name != "" {
+		i := PlaceInfo{Place: p, Name: m.Name, How: m.How, Instrument: length.Tape, Least: 1, Most: openingMost * 1.5}
+		if strings.HasPrefix(m.Key, "o") {
+			i.Least = 0 // a curve may start on the straight edge itself
+		}
+		return i, nil
 	}
 	return PlaceInfo{}, fault.New("place", fmt.Sprintf("no dimension is called %q", string(p)), "choose one that the drawing shows")
 }
@@ -107,7 +146,7 @@ func (p Place) Check(r length.Reading) error {
 	case r.Value > i.Most:
 		return fault.New(string(p), fmt.Sprintf("%s mm is too much for the %s", length.Metric(r.Value), i.Name),
 			fmt.Sprintf("up to %s mm is taken; check the unit", length.Metric(i.Most)))
-	case r.Doubt > r.Value/4:
+	case r.Doubt > r.Value/4 && i.Least > 0:
 		return fault.New(string(p), "the doubt is a quarter of the reading or more", "measure it with a finer instrument")
 	}
 	return nil

@@ -5,6 +5,8 @@
 package fit
 
 import (
+	"slices"
+
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -66,11 +68,13 @@ type Gasket struct {
 
 // Problem is all that a size depends on.
 type Problem struct {
-	Sizing    family.Sizing            `json:"sizing" enum:"clip,rebate"`
+	Sizing    family.Sizing            `json:"sizing" enum:"clip,rebate,channel,pack,groove,bonded,run,ring,hinge,port,tube,track,panel"`
+	Shape     Shape                    `json:"shape"`
 	Readings  map[Place]length.Reading `json:"readings"`
 	Limits    Limits                   `json:"limits"`
 	Pane      Body                     `json:"pane"`
 	Thickness float64                  `json:"thickness" doc:"Nominal thickness of the pane, mm"`
+	ColdBend  *Value                   `json:"cold_bend,omitempty" doc:"Least radius of a cold bend, times the thickness; only sheets that bend"`
 	Frame     Body                     `json:"frame"`
 	Exposure  exposure.Exposure        `json:"exposure"`
 	Cutter    Cutter                   `json:"cutter" enum:"hand,shop,toughened,saw"`
@@ -87,8 +91,8 @@ const DefaultOffCentre = 0.5
 // Check refuses a problem that cannot be worked on, naming the field.
 func (p Problem) Check() error {
 	switch {
-	case p.Sizing != family.Clip && p.Sizing != family.Rebate:
-		return fault.New("sizing", "no sizing rule of that name", "use clip or rebate")
+	case !slices.Contains(family.Sizings, p.Sizing):
+		return fault.New("sizing", "no sizing rule of that name", "use the rule of a family")
 	case !(p.Limits.Clearance.V >= 0 && p.Limits.Clearance.V <= 50):
 		return fault.New("limits.clearance", "a clearance between 0 and 50 mm is expected", "give it for one side")
 	case !(p.Limits.HotClearance.V >= 0 && p.Limits.HotClearance.V <= 50):
@@ -105,6 +109,9 @@ func (p Problem) Check() error {
 		return fault.New("gasket.free", "a free thickness between 0 and 40 mm is expected", "measure it unpressed")
 	case !(p.OffCentre >= 0 && p.OffCentre <= 20):
 		return fault.New("off_centre", "between 0 and 20 mm is expected", "say how far the pane may sit from the middle")
+	}
+	if err := p.Shape.Check(p.Sizing); err != nil {
+		return err
 	}
 	if _, err := p.Cutter.Band(p.Thickness); err != nil {
 		return err

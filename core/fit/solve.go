@@ -3,6 +3,8 @@ package fit
 import (
 	"math"
 
+	"freshshard/core/family"
+	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/working"
@@ -25,21 +27,26 @@ type Missing struct {
 // then Nominal and Order are nothing. Figures hold the numbers with limits and
 // workings, problems first.
 type Result struct {
-	Ready   bool             `json:"ready"`
-	Nominal Size             `json:"nominal" doc:"By the family's rule, mm"`
-	Order   Size             `json:"order" doc:"To order or cut, mm"`
-	Band    Band             `json:"band" doc:"The tolerance that the cutter keeps"`
-	Gap     Size             `json:"gap" doc:"Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm"`
-	Wrap    float64          `json:"wrap" doc:"A wrapped gasket's thickness when seated, each side, mm"`
-	HotGap  Size             `json:"hot_gap" doc:"The same with everything hot, mm"`
-	Bite    float64          `json:"bite" doc:"Bite as ordered, mm; 0 while unknown"`
-	HotBite float64          `json:"hot_bite" doc:"Bite with everything hot, mm"`
-	Corners []outline.Point  `json:"corners" doc:"The opening as read, from the lower left, anticlockwise, mm"`
-	Figures []working.Figure `json:"figures"`
-	Missing []Missing        `json:"missing"`
-	Odd     []Odd            `json:"odd"`
-	Read    int              `json:"read" doc:"Readings taken"`
-	Asked   int              `json:"asked" doc:"Places of the walk"`
+	Ready   bool                    `json:"ready"`
+	Nominal Size                    `json:"nominal" doc:"By the family's rule, mm"`
+	Order   Size                    `json:"order" doc:"To order or cut, mm"`
+	Band    Band                    `json:"band" doc:"The tolerance that the cutter keeps"`
+	Gap     Size                    `json:"gap" doc:"Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm"`
+	Wrap    float64                 `json:"wrap" doc:"A wrapped gasket's thickness when seated, each side, mm"`
+	HotGap  Size                    `json:"hot_gap" doc:"The same with everything hot, mm"`
+	Bite    float64                 `json:"bite" doc:"Bite as ordered, mm; 0 while unknown"`
+	HotBite float64                 `json:"hot_bite" doc:"Bite with everything hot, mm"`
+	Corners []outline.Point         `json:"corners" doc:"The opening as read, from the lower left, anticlockwise, mm; empty for a shape"`
+	Opening *outline.Outline        `json:"opening,omitempty" doc:"The opening of a shape as read"`
+	Pane    outline.Path            `json:"pane,omitempty" doc:"The pane of a shape as ordered, in the opening's place"`
+	Form    string                  `json:"form" doc:"What the pane is in words: rectangle, round, tube"`
+	Makes   []outline.Dimension     `json:"makes" doc:"The measures that make the pane as ordered"`
+	Lines   map[string]outline.Line `json:"lines" doc:"Where each measure of a shape lies on it"`
+	Figures []working.Figure        `json:"figures"`
+	Missing []Missing               `json:"missing"`
+	Odd     []Odd                   `json:"odd"`
+	Read    int                     `json:"read" doc:"Readings taken"`
+	Asked   int                     `json:"asked" doc:"Places of the walk"`
 }
 
 // Solve works out the size. It returns a *fault.Error for input that cannot
@@ -49,9 +56,10 @@ func Solve(p Problem) (Result, error) {
 		return Result{}, err
 	}
 	band, _ := p.Cutter.Band(p.Thickness)
-	places := Walk(p.Sizing)
-	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(places), Missing: p.missing(places), Odd: p.odd()}
-	for _, i := range places {
+	walk := Walk(p.Sizing, p.Shape)
+	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk), Missing: p.missing(walk), Odd: p.odd(),
+		Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}
+	for _, i := range walk {
 		if _, ok := p.Readings[i.Place]; ok {
 			r.Read++
 		}
@@ -59,19 +67,10 @@ func Solve(p Problem) (Result, error) {
 	// A reading that the others speak against is left out until it is read
 	// again: it would move the size by more than all other doubts together.
 	p.Readings = without(p.Readings, r.Odd)
-	w, h := widthAxis(), heightAxis()
-	w.take(p.Readings)
-	h.take(p.Readings)
-	if w.read == 0 || h.read == 0 {
-		return r, nil
-	}
-	skew, leaning, err := p.skew(w, h)
-	if err != nil {
+	s := solver{p: p, band: band}
+	w, h, known, err := s.axes(&r)
+	if err != nil || !known {
 		return r, err
-	}
-	s := solver{p: p, band: band, skew: skew, leaning: leaning}
-	if leaning && !p.Raked {
-		w.skew = math.Abs(skew.Over) * s.nominal(h) / h.mean()
 	}
 	r.Nominal = Size{s.nominal(w), s.nominal(h)}
 	if r.Nominal.W <= 0 || r.Nominal.H <= 0 {
@@ -81,20 +80,98 @@ func Solve(p Problem) (Result, error) {
 	var wn, hn note
 	r.Order.W, wn = s.order(w)
 	r.Order.H, hn = s.order(h)
+	if s.shaped != nil {
+		if err := s.cutShape(&r, w, h); err != nil {
+			return r, err
+		}
+	}
 	r.Wrap = p.seated()
 	r.Gap = Size{s.gap(w, r.Order.W), s.gap(h, r.Order.H)}
 	_, wHot, _ := p.allowance(w.nominal)
 	_, hHot, _ := p.allowance(h.nominal)
 	r.HotGap = Size{r.Gap.W + wHot, r.Gap.H + hHot}
+	if h.lifted != nil {
+		r.Gap.H, r.HotGap.H = r.Gap.W, r.HotGap.W
+	}
 	if reach, ok := s.reach(); ok {
 		over := reach.Value - p.seated()
 		r.Bite = over - math.Max(r.Gap.W, r.Gap.H)
 		r.HotBite = over - math.Max(r.HotGap.W, r.HotGap.H)
 	}
-	r.Corners = s.corners(w, h)
+	s.form(&r, w, h)
 	r.Figures = s.figures(w, h, r, wn, hn)
 	sortFigures(r.Figures)
 	return r, nil
+}
+
+// axes reads the two directions across the opening; known is false while one
+// of them has no reading. Faults of the readings are errors.
+func (s *solver) axes(r *Result) (w, h axis, known bool, err error) {
+	p := s.p
+	switch {
+	case p.Sizing == family.Tube:
+		return s.tubeAxes()
+	case p.Sizing == family.Port:
+		w = axis{name: "diameter", letter: "D", places: []Place{Across0, Across45, Across90, Across135}}
+		w.take(p.Readings)
+		return w, w, w.read > 0, nil
+	case !p.Shape.square():
+		o, ok, err := p.opening()
+		if err != nil || !ok {
+			return w, h, false, err
+		}
+		s.shaped, r.Opening, r.Lines = &o, &o.outline, o.lines
+		w, h = o.axes()
+		return w, h, true, nil
+	}
+	w, h = widthAxis(), heightAxis()
+	w.take(p.Readings)
+	h.take(p.Readings)
+	if w.read == 0 || h.read == 0 {
+		return w, h, false, nil
+	}
+	if s.skew, s.leaning, err = p.skew(w, h); err != nil {
+		return w, h, false, err
+	}
+	if p.Sizing == family.Track {
+		known, err = s.liftAxis(&h)
+		return w, h, known, err
+	}
+	if s.leaning && !p.Raked {
+		w.skew = math.Abs(s.skew.Over) * s.nominal(h) / h.mean()
+	}
+	return w, h, true, nil
+}
+
+// cutShape offsets the opening to the pane, with the same clearance all round.
+func (s solver) cutShape(r *Result, w, h axis) error {
+	off := math.Max(w.nominal-r.Order.W, h.nominal-r.Order.H) / 2
+	var err error
+	if r.Pane, err = s.shaped.outline.Outer.Offset(off); err != nil {
+		f := fault.Of(err)
+		return fault.New(string(w.least), f.Why, "check the reading; the clearance leaves no pane")
+	}
+	b := r.Pane.Box()
+	r.Order = Size{b.Width(), b.Height()}
+	return nil
+}
+
+// form says what the pane is and which measures make it.
+func (s solver) form(r *Result, w, h axis) {
+	switch {
+	case s.p.Sizing == family.Tube:
+		r.Form, r.Makes = "tube", []outline.Dimension{{Key: "length", Name: "length", Value: r.Order.H}, {Key: "outside", Name: "outside", Value: r.Order.W}}
+	case s.p.Sizing == family.Port:
+		r.Form, r.Makes = "round", []outline.Dimension{{Key: "diameter", Name: "diameter", Value: r.Order.W}}
+	case s.shaped != nil:
+		r.Form, r.Makes = s.shaped.kind.Name, s.shaped.kind.Dimensions(r.Pane)
+		if r.Form == "" {
+			r.Form = "as drawn"
+		}
+	default:
+		r.Form, r.Makes = "rectangle", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W}, {Key: "height", Name: "height", Value: r.Order.H}}
+		r.Corners = s.corners(w, h)
+	}
 }
 
 // without is the readings less the odd ones.
@@ -118,6 +195,7 @@ type solver struct {
 	band    Band
 	skew    outline.Skew
 	leaning bool
+	shaped  *opening
 }
 
 // skew tells the lean of the opening when both diagonals were read.
@@ -139,6 +217,9 @@ func (p Problem) skew(w, h axis) (outline.Skew, bool, error) {
 // nominal is the family's rule: least tight size − 2 × (clearance + wrapped
 // gasket) − skew, in mm.
 func (s solver) nominal(a axis) float64 {
+	if a.lifted != nil {
+		return a.lifted.nominal
+	}
 	c, _, _ := s.p.allowance(a.nominal)
 	return a.nominal - 2*(c+s.p.seated()) - a.skew
 }
@@ -149,8 +230,14 @@ func (s solver) gap(a axis, pane float64) float64 {
 	return (a.nominal-a.skew-pane)/2 - s.p.seated()
 }
 
-// reach is what covers the pane's edge: the bracket under clips, else the ledge.
+// reach is what covers the pane's edge, from the wall of the opening: the
+// bracket under clips, web and groove of a locking gasket, else the ledge.
 func (s solver) reach() (length.Reading, bool) {
+	if s.p.Sizing == family.Groove {
+		web, ok := s.p.Readings[Web]
+		groove, has := s.p.Readings[Ledge]
+		return length.Reading{Value: web.Value + groove.Value, Doubt: web.Doubt + groove.Doubt}, ok && has
+	}
 	if r, ok := s.p.Readings[Reach]; ok {
 		return r, true
 	}
@@ -163,6 +250,7 @@ func (p Problem) missing(places []PlaceInfo) []Missing {
 	why := map[Place]string{
 		Ledge: "without it nobody knows how much holds the pane",
 		Reach: "without it nobody knows how much the brackets hold",
+		Web:   "without it nobody knows how far the pane stands from the flange",
 	}
 	out := []Missing{}
 	for _, i := range places {
@@ -170,6 +258,9 @@ func (p Problem) missing(places []PlaceInfo) []Missing {
 			continue
 		}
 		m := Missing{Place: i.Place, Name: i.Name, Why: why[i.Place]}
+		if m.Why == "" && i.Place.Key() != "" {
+			m.Why = "the shape is not known without it"
+		}
 		if m.Why == "" {
 			m.Why = "one reading does not show a taper"
 		}

@@ -133,7 +133,7 @@ func TestHotterFrameOpens(t *testing.T) {
 
 func TestPlaces(t *testing.T) {
 	seen := map[Place]bool{}
-	for _, i := range Walk("clip") {
+	for _, i := range Walk("clip", Shape{}) {
 		if seen[i.Place] || i.Name == "" || i.How == "" || i.Least >= i.Most || !i.Instrument.Known() {
 			t.Errorf("%+v", i)
 		}
@@ -142,7 +142,7 @@ func TestPlaces(t *testing.T) {
 	if !seen[Reach] {
 		t.Error("a clip-held pane has no bracket reach")
 	}
-	for _, i := range Walk("rebate") {
+	for _, i := range Walk("rebate", Shape{}) {
 		if i.Place == Reach {
 			t.Error("a rebate has a bracket reach")
 		}

@@ -28,6 +28,7 @@ type Material struct {
 	Lambda      catalogue.Value  `json:"lambda"`
 	Emissivity  catalogue.Value  `json:"emissivity"`
 	Strength    catalogue.Value  `json:"strength"`
+	ColdBend    *catalogue.Value `json:"cold_bend,omitempty" doc:"Least radius of a cold bend, times the thickness; nil when it does not bend"`
 	Steady      catalogue.Value  `json:"steady"`
 	Peak        *catalogue.Value `json:"peak,omitempty"`
 	Sudden      *catalogue.Value `json:"sudden,omitempty"`

@@ -19,6 +19,8 @@ type Facts struct {
 	Exposure exposure.Exposure `json:"exposure"`
 	Power    bool              `json:"power" doc:"The object has mains power"`
 	Gas      bool              `json:"gas"`
+	Vehicle  bool              `json:"vehicle" doc:"Part of a road vehicle or a machine that drives"`
+	Water    bool              `json:"water" doc:"Part of a boat"`
 	Old      bool              `json:"old" doc:"From before the 1980s, as far as anybody knows"`
 	Strike   bool              `json:"strike" doc:"People can fall or strike against the pane"`
 	Burst    bool              `json:"burst" doc:"Old or new pane is toughened"`
@@ -49,7 +51,7 @@ const (
 // Words are the facts as the catalogues name them.
 func (f Facts) Words(fam family.Family) caution.Facts {
 	w := caution.Facts{
-		"power": f.Power, "gas": f.Gas, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
+		"power": f.Power, "gas": f.Gas, "vehicle": f.Vehicle, "water": f.Water, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
 		"outdoors": f.Exposure.Outdoors,
 		"heavy":    f.Weight > heavyKg || f.Longest > heavyMM,
 		// An exposure is also a fact: fire, kiln, oven.

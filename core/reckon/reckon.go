@@ -35,9 +35,12 @@ type Known struct {
 	Cutter    fit.Cutter                   `json:"cutter,omitempty" doc:"Who cuts it; empty takes the material's usual"`
 	Gasket    fit.Gasket                   `json:"gasket"`
 	Sides     setting.Sides                `json:"sides" doc:"Brackets on each side"`
+	Shape     fit.Shape                    `json:"shape"`
 	Raked     bool                         `json:"raked,omitempty"`
 	Power     bool                         `json:"power,omitempty"`
 	Gas       bool                         `json:"gas,omitempty"`
+	Vehicle   bool                         `json:"vehicle,omitempty"`
+	Water     bool                         `json:"water,omitempty"`
 	Old       bool                         `json:"old,omitempty"`
 	Strike    bool                         `json:"strike,omitempty"`
 	Like      string                       `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
@@ -94,7 +97,7 @@ func Pane(k Known) (Reckoning, error) {
 	if err != nil {
 		return r, err
 	}
-	r.Walk = fit.Walk(r.Family.Sizing)
+	r.Walk = fit.Walk(r.Family.Sizing, k.Shape)
 	if r.Fit, err = fit.Solve(p); err != nil {
 		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[fit.Place(r.Fault.Field)].Value == 0 {
 			return r, err
@@ -117,7 +120,7 @@ func Pane(k Known) (Reckoning, error) {
 	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), r.more(k)...), k.Unit)
 	if r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
-		r.Order = fmt.Sprintf("%s × %s %s in %s, ±%s mm", r.OrderW.Main, r.OrderH.Main, k.Unit, r.Pane, working.Num(r.Fit.Band.Half, 1))
+		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.size(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
 	}
 	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"]}
 	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
@@ -159,14 +162,47 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 	if cutter == "" {
 		cutter = r.Material.Cutter
 	}
+	var coldBend *fit.Value
+	if b := r.Material.ColdBend; b != nil {
+		coldBend = &fit.Value{V: b.V, Origin: b.Origin.Of(r.Material.Short)}
+	}
 	return fit.Problem{
-		Sizing: r.Family.Sizing, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness,
+		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
 		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Unit: k.Unit,
 	}, nil
 }
 
-func (r *Reckoning) area() float64 { return r.Fit.Order.W * r.Fit.Order.H }
+// area is that of the glass, mm²: of a tube its wall, unrolled.
+func (r *Reckoning) area() float64 {
+	switch {
+	case r.Family.Sizing == family.Tube:
+		return math.Pi * math.Max(0, r.Fit.Order.W-r.Thickness) * r.Fit.Order.H
+	case r.Family.Sizing == family.Port:
+		return math.Pi / 4 * r.Fit.Order.W * r.Fit.Order.H
+	case len(r.Fit.Pane) > 0:
+		return r.Fit.Pane.Area()
+	}
+	return r.Fit.Order.W * r.Fit.Order.H
+}
+
+// size says how large the pane is, in the words of its form.
+func (r *Reckoning) size(unit length.Unit) string {
+	show := func(v float64) string { return length.Show(v, unit).Main }
+	switch r.Fit.Form {
+	case "rectangle":
+		return fmt.Sprintf("%s × %s %s", r.OrderW.Main, r.OrderH.Main, unit)
+	case "round", "circle":
+		return fmt.Sprintf("round, %s %s across", r.OrderW.Main, unit)
+	case "tube":
+		return fmt.Sprintf("tube, %s %s outside, %s %s long", r.OrderW.Main, unit, r.OrderH.Main, unit)
+	}
+	out := fmt.Sprintf("%s, %s × %s %s", r.Fit.Form, r.OrderW.Main, r.OrderH.Main, unit)
+	for _, d := range r.Fit.Makes[2:] {
+		out += fmt.Sprintf(", %s %s", d.Name, show(d.Value))
+	}
+	return out
+}
 
 // depth is the room for the pane's thickness at the shallowest place, mm.
 func depth(k Known) float64 {
@@ -214,7 +250,7 @@ func (r *Reckoning) facts(k Known) (plan.Facts, error) {
 			Why: "Why it broke: " + r.Cause + "."})
 	}
 	return plan.Facts{Required: need,
-		Exposure: k.Exposure, Power: k.Power, Gas: k.Gas, Old: k.Old, Strike: k.Strike,
+		Exposure: k.Exposure, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Water: k.Water, Old: k.Old, Strike: k.Strike,
 		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
 		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
 	}, nil
@@ -233,13 +269,16 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	kg := r.Material.Weight(r.area(), r.Thickness)
 	out = append(out, working.Figure{
 		Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
-		Working: working.Of("{ρ} × {W} × {H} × {t} × 10⁻⁹", kg, "kg",
+		Working: working.Of("{ρ} × {A} × {t} × 10⁻³", kg, "kg",
 			working.In("ρ", "density of "+r.Material.Short, r.Material.Density.V, "kg/m³", r.Material.Density.Origin.Of(r.Material.Short)),
-			working.In("W", "width as ordered", w, "mm", origin.Sum()), working.In("H", "height as ordered", h, "mm", origin.Sum()),
+			working.In("A", "area of the pane", r.area()/1e6, "m²", origin.Sum()),
 			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
 	})
-	if r.Family.Seal == "gasket" {
+	if r.Family.Sizing != family.Rebate && r.Family.Sizing != family.Bonded || r.Fit.Form != "rectangle" {
 		return out
+	}
+	if r.Family.Sizing == family.Bonded {
+		return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
 	}
 	return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)), setting.PointFigure(w, h, r.Family.Fixing))
 }

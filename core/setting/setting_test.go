@@ -4,6 +4,8 @@ import (
 	"math"
 	"slices"
 	"testing"
+
+	"freshshard/core/outline"
 )
 
 func TestCrosswiseFour(t *testing.T) {
@@ -96,5 +98,41 @@ func BenchmarkCrosswise(b *testing.B) {
 	at := Spread(1200, 900, Sides{Top: 10, Right: 10, Bottom: 10, Left: 10})
 	for b.Loop() {
 		Crosswise(at)
+	}
+}
+
+// Fixings round any edge stand evenly: neighbours are one space apart along it.
+func TestAround(t *testing.T) {
+	p, err := outline.Circle(400)
+	if err != nil {
+		t.Fatal(err)
+	}
+	at := Around(p, 8)
+	if len(at) != 8 {
+		t.Fatalf("%d of 8", len(at))
+	}
+	for i, a := range at {
+		// The chord of an eighth of a circle of 400.
+		if d := a.To(at[(i+1)%8]); math.Abs(d-400*math.Sin(math.Pi/8)) > 0.5 {
+			t.Errorf("%v to the next", d)
+		}
+	}
+	if n := len(PointsAround(p)); n != 7 {
+		t.Errorf("a circle of 1257 mm takes %d points", n)
+	}
+	small, _ := outline.Circle(100)
+	if n := len(PointsAround(small)); n != shapedLeast {
+		t.Errorf("a small one takes %d", n)
+	}
+}
+
+// The other school: round in order, clockwise from the upper left.
+func TestRound(t *testing.T) {
+	at := Spread(260, 240, Sides{Top: 2, Right: 1, Bottom: 2, Left: 1})
+	if got, want := Tighten(at, "round"), []int{0, 1, 2, 4, 3, 5}; !slices.Equal(got, want) {
+		t.Errorf("got %v, want %v", got, want)
+	}
+	if !slices.Equal(Tighten(at, "crosswise"), Crosswise(at)) {
+		t.Error("crosswise is another order")
 	}
 }

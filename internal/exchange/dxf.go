@@ -122,8 +122,11 @@ func (x *dxf) item(i drawing.Item, wide float64) {
 			closed = 1
 		}
 		x.put(0, "POLYLINE", 8, l, 66, 1, 70, closed, 10, 0.0, 20, 0.0, 30, 0.0)
-		for _, p := range i.Points {
+		for k, p := range i.Points {
 			x.put(0, "VERTEX", 8, l, 10, p.X, 20, p.Y, 30, 0.0)
+			if len(i.Bulges) == len(i.Points) && i.Bulges[k] != 0 {
+				x.put(42, fine(i.Bulges[k]))
+			}
 		}
 		x.put(0, "SEQEND", 8, l)
 	case drawing.Circle:

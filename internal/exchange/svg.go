@@ -4,6 +4,7 @@ import (
 	"encoding/xml"
 	"fmt"
 	"io"
+	"math"
 	"strings"
 
 	"freshshard/core/drawing"
@@ -55,6 +56,10 @@ func svgLayer(d drawing.Drawing, l drawing.Layer, wide float64) string {
 		case drawing.Line:
 			fmt.Fprintf(b, `<line id="%s" %s/>`+"\n", i.ID, svgEnds(i.Points[0], i.Points[1]))
 		case drawing.Polyline:
+			if len(i.Bulges) == len(i.Points) {
+				fmt.Fprintf(b, `<path id="%s" d="%s"><title>%s</title></path>`+"\n", i.ID, svgBulges(i), escape(i.Label))
+				continue
+			}
 			tag := "polyline"
 			if i.Closed {
 				tag = "polygon"
@@ -82,6 +87,29 @@ func svgLayer(d drawing.Drawing, l drawing.Layer, wide float64) string {
 		}
 	}
 	return b.String()
+}
+
+// svgBulges is a closed outline of lines and arcs.
+func svgBulges(i drawing.Item) string {
+	d := fmt.Sprintf("M%s %s", fine(i.Points[0].X), fine(-i.Points[0].Y))
+	for k, a := range i.Points {
+		z, bulge := i.Points[(k+1)%len(i.Points)], i.Bulges[k]
+		if bulge == 0 {
+			d += fmt.Sprintf("L%s %s", fine(z.X), fine(-z.Y))
+			continue
+		}
+		r := a.To(z) * (1 + bulge*bulge) / (4 * math.Abs(bulge))
+		// y runs down in SVG, so an arc to the left is one against its sweep.
+		large, sweep := 0, 1
+		if math.Abs(bulge) > 1 {
+			large = 1
+		}
+		if bulge > 0 {
+			sweep = 0
+		}
+		d += fmt.Sprintf("A%s %s 0 %d %d %s %s", fine(r), fine(r), large, sweep, fine(z.X), fine(-z.Y))
+	}
+	return d + "Z"
 }
 
 func svgEnds(a, b outline.Point) string {

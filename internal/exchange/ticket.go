@@ -308,8 +308,9 @@ func (t ticket) draw(d drawing.Drawing, x, y, w, h float64) {
 func (t ticket) item(i drawing.Item, at func(outline.Point) (float64, float64), k float64, style string) {
 	switch i.Kind {
 	case drawing.Polyline:
-		pts := make([]fpdf.PointType, len(i.Points))
-		for n, p := range i.Points {
+		flat := i.Flat()
+		pts := make([]fpdf.PointType, len(flat))
+		for n, p := range flat {
 			pts[n].X, pts[n].Y = at(p)
 		}
 		t.p.Polygon(pts, style)

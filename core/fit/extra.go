@@ -1,0 +1,62 @@
+package fit
+
+import (
+	"fmt"
+
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/outline"
+	"freshshard/core/working"
+)
+
+// roundLeast is how far a seat may be out of round before a word is worth it,
+// mm. Common practice, no source.
+const roundLeast = 1.0
+
+// round says how far four diameters differ.
+func (s solver) round(a axis) working.Figure {
+	f := working.Figure{Key: "out_of_round", Sentence: "out of round: the greatest diameter less the least", Value: a.spread, Unit: "mm", Place: string(a.least),
+		Limit: working.Most(roundLeast, "mm", origin.Custom()),
+		Working: working.Of("{a} − {b}", a.spread, "mm", working.In("a", "greatest diameter", a.widest, "mm", origin.Read("")), working.In("b", "least diameter", a.nominal, "mm", origin.Read(""))).
+			With("The pane is cut to the least diameter. A seat that is far out of round is often out of flat as well: rock it on a plate.")}
+	return f.Judge(working.Warn)
+}
+
+// bends are the curves of a bent pane, one way and the other.
+func (s solver) bends() []working.Figure {
+	var out []working.Figure
+	for _, d := range []struct {
+		name        string
+		chord, rise Place
+	}{{"across", ChordAcross, RiseAcross}, {"down", ChordDown, RiseDown}} {
+		c, ok := s.p.Readings[d.chord]
+		h, has := s.p.Readings[d.rise]
+		if !ok || !has {
+			continue
+		}
+		b, err := outline.BendOf(c.Value, h.Value)
+		if err != nil {
+			continue
+		}
+		out = append(out, s.bend(d.name, d.rise, c, h, b))
+	}
+	return out
+}
+
+// bend is one curve, held against what a flat sheet of the pane takes.
+func (s solver) bend(way string, place Place, c, h length.Reading, b outline.Bend) working.Figure {
+	f := working.Figure{Key: "bend_" + way, Value: b.Radius, Unit: "mm", Place: string(place), Verdict: working.Warn,
+		Sentence: fmt.Sprintf("radius of the bend %s, %s mm along the curve; glass is ordered bent to it", way, length.Metric(b.Girth)),
+		Working: working.Of("(({c} / 2)² + {h}²) / (2 × {h})", b.Radius, "mm", read("c", "chord "+way, c.Value, c.Doubt), read("h", "rise "+way, h.Value, h.Doubt)).
+			With("Curved both ways at once, only a formed pane fits: a flat sheet bends one way.")}
+	if k := s.p.ColdBend; k != nil {
+		need := k.V * s.p.Thickness
+		f.Sentence = fmt.Sprintf("radius of the bend %s, %s mm along the curve; this sheet may be pressed into it cold", way, length.Metric(b.Girth))
+		f.Limit = working.Least(need, "mm", k.Origin)
+		if !b.Flexes(k.V, s.p.Thickness) {
+			f.Sentence = fmt.Sprintf("radius of the bend %s: too tight for this sheet cold; thinner, or formed hot", way)
+		}
+		return f.Judge(working.Stop)
+	}
+	return f
+}

@@ -1,0 +1,125 @@
+package fit
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/fault"
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// liftAir is what must be left above a pane that is lifted, so that its foot
+// clears the lower face, mm. Common practice, no source.
+const liftAir = 1.0
+
+// lift is the height of a pane that is lifted into a deep pocket and dropped
+// into a shallow one. All mm.
+//
+//	to go in: L ≤ F + u − c
+//	to stay:  the foot rests at l below the lower face, the head stands
+//	          L − F − l above the upper one; both at least e
+type lift struct {
+	s          solver
+	least      Place
+	f, fHigh   float64 // between the faces, least and greatest, as read
+	u, l       length.Reading
+	doubt      float64 // of the readings between the faces
+	engage     float64 // e
+	nominal    float64 // middle of the band
+	low, high  float64 // the band of lengths that work, as read
+	sureLow    float64 // with everything at its bad end
+	sureHigh   float64
+	limitFrom  origin.Origin
+	lowGrowth  float64
+	highGrowth float64
+	longest    bool // a tube is cut as long as goes in
+}
+
+// liftAxis works the height out. It is a fault when no length goes in and
+// stays.
+func (s *solver) liftAxis(h *axis) (bool, error) {
+	u, ok := s.p.Readings[UpperPocket]
+	l, has := s.p.Readings[LowerPocket]
+	if !ok || !has {
+		return false, nil
+	}
+	k := &lift{s: *s, least: h.least, f: h.nominal, fHigh: h.widest, u: u, l: l, doubt: math.Max(h.nominal-h.low, h.high-h.widest), engage: s.p.Limits.Bite.V, limitFrom: s.p.Limits.Bite.Origin}
+	hot, cold := s.p.growth(h.nominal, s.p.Exposure.Steady, s.p.Exposure.FrameHot), s.p.growth(h.nominal, s.p.Exposure.Coldest, s.p.Exposure.Coldest)
+	// The frame may outgrow the pane, and the pane the frame.
+	k.lowGrowth, k.highGrowth = 2*math.Max(0, math.Max(hot, cold)), 2*math.Max(0, -math.Min(hot, cold))
+	k.low = k.fHigh + l.Value + k.engage + k.lowGrowth
+	k.high = k.f + u.Value - liftAir - k.highGrowth
+	if l.Value < k.engage {
+		return false, fault.New(string(LowerPocket), fmt.Sprintf("a lower pocket of %s mm holds less than the %s mm that a pane needs", length.Metric(l.Value), length.Metric(k.engage)),
+			"deepen the track, or set the pane in a deeper one")
+	}
+	if k.low > k.high {
+		need := k.low - k.f + liftAir + k.highGrowth
+		return false, fault.New(string(UpperPocket), fmt.Sprintf("no length goes in and stays: lifted it may be %s mm at most, dropped it needs %s", length.Metric(k.high), length.Metric(k.low)),
+			fmt.Sprintf("the upper pocket would have to be %s mm deep; read it again, or fit a deeper track", length.Metric(need)))
+	}
+	k.nominal = (k.low + k.high) / 2
+	k.sureLow = k.low + k.doubt + l.Doubt + s.band.Half
+	k.sureHigh = k.high - k.doubt - u.Doubt - s.band.Half
+	h.lifted, h.skew = k, 0
+	return true, nil
+}
+
+// note gives the band to the ordering rule. The middle of it is ordered: it is
+// as far from dropping out as from not going in.
+func (k *lift) note() note {
+	n := note{largest: (k.sureLow + k.sureHigh) / 2, smallest: k.sureLow, fits: k.sureLow <= k.sureHigh}
+	if k.longest {
+		n.largest = k.sureHigh
+	}
+	return n
+}
+
+func (k *lift) inputs() []working.Input {
+	return []working.Input{
+		read("F", "between the faces, the least", k.f, k.doubt), read("G", "between the faces, the greatest", k.fHigh, k.doubt),
+		read("u", "upper pocket", k.u.Value, k.u.Doubt), read("l", "lower pocket, where it rests", k.l.Value, k.l.Doubt),
+		working.In("c", "air when lifted", liftAir, "mm", origin.Custom()),
+		working.In("e", "least engagement", k.engage, "mm", k.limitFrom),
+		working.In("p", "growth of pane over frame", k.highGrowth, "mm", origin.Sum()),
+		working.In("q", "growth of frame over pane", k.lowGrowth, "mm", origin.Sum()),
+	}
+}
+
+func (k *lift) nominalFigure() working.Figure {
+	return working.Figure{Key: "nominal_height", Sentence: fmt.Sprintf("nominal height: the middle of the band from %s to %s", length.Metric(k.low), length.Metric(k.high)),
+		Value: k.nominal, Unit: "mm", Verdict: working.Note, Place: string(k.least),
+		Working: working.Of("(({G} + {l} + {e} + {q}) + ({F} + {u} − {c} − {p})) / 2", k.nominal, "mm", k.inputs()...)}
+}
+
+func (k *lift) orderFigure(v float64, n note) working.Figure {
+	f := working.Figure{Key: "order_height", Sentence: "order this height", Value: v, Unit: "mm", Verdict: working.Note, Place: string(k.least),
+		Working: working.Of("middle of ({a} … {b}), rounded down", v, "mm",
+			working.In("a", "shortest that surely stays", k.sureLow, "mm", origin.Sum()), working.In("b", "longest that surely goes in", k.sureHigh, "mm", origin.Sum())).
+			With("Every length between the two goes in and stays with all readings and the cutter's band at their bad ends.")}
+	if !n.fits {
+		f.Verdict = working.Warn
+		f.Sentence = fmt.Sprintf("no height surely does both: up to %s surely goes in, from %s surely stays; this is between", length.Metric(k.sureHigh), length.Metric(k.sureLow))
+	}
+	return f
+}
+
+// figures are the lift and the drop of the ordered pane.
+func (k *lift) figures() []working.Figure {
+	order, _ := k.s.order(axis{lifted: k, nominal: k.nominal})
+	head := order - k.fHigh - k.l.Value
+	air := k.f + k.u.Value - order
+	foot := working.Figure{Key: "engage_foot", Sentence: "of the pane stand in the lower pocket", Value: k.l.Value, Unit: "mm", Place: string(LowerPocket),
+		Limit: working.Least(k.engage, "mm", k.limitFrom), Working: working.Of("{l}", k.l.Value, "mm", read("l", "lower pocket, where it rests", k.l.Value, k.l.Doubt))}
+	top := working.Figure{Key: "engage_head", Sentence: "of the pane stand in the upper pocket when it is dropped", Value: head, Unit: "mm", Place: string(UpperPocket),
+		Limit:   working.Least(k.engage, "mm", k.limitFrom),
+		Working: working.Of("{L} − {G} − {l}", head, "mm", append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
+	room := working.Figure{Key: "lift_air", Sentence: "of air above it when it is lifted in", Value: air, Unit: "mm", Place: string(UpperPocket),
+		Limit:   working.Least(liftAir, "mm", origin.Custom()),
+		Working: working.Of("{F} + {u} − {L}", air, "mm", append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
+	raise := working.Figure{Key: "lift", Sentence: "to lift it before its foot clears the lower face", Value: k.l.Value, Unit: "mm", Verdict: working.Note,
+		Working: working.Of("{l}", k.l.Value, "mm", read("l", "lower pocket", k.l.Value, k.l.Doubt))}
+	return []working.Figure{top.Judge(working.Stop), foot.Judge(working.Stop), room.Judge(working.Stop), raise}
+}

@@ -1,0 +1,135 @@
+package fit
+
+import (
+	"math"
+	"math/rand/v2"
+	"testing"
+
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/length"
+	"freshshard/core/working"
+)
+
+// Every sizing rule has words for how it reads, and no place twice.
+func TestEveryRuleHasAWalk(t *testing.T) {
+	for _, s := range family.Sizings {
+		seen := map[Place]bool{}
+		for _, i := range Walk(s, Shape{Curved: true}) {
+			if seen[i.Place] || i.Name == "" || i.How == "" {
+				t.Errorf("%s: %+v", s, i)
+			}
+			seen[i.Place] = true
+		}
+		if s != family.Tube && rules[s].between == "" {
+			t.Errorf("%s: nothing says from where to where it is read", s)
+		}
+	}
+}
+
+// Pane = flange opening − 2 × web. Common practice, no source.
+func TestLockingGasket(t *testing.T) {
+	p := problem(t, "locking-gasket", map[Place]string{WidthTop: "800 ±0.2", WidthBottom: "800 ±0.2", HeightLeft: "500 ±0.2", HeightRight: "500 ±0.2", Web: "5 ±0.1", Ledge: "9 ±0.1"})
+	p.Cutter, p.Frame.Alpha = Saw, 0
+	r := solve(t, p)
+	if r.Nominal != (Size{790, 490}) {
+		t.Errorf("nominal %v", r.Nominal)
+	}
+	// 800 − 0.2 − 2 × (5 + 0.1) − 0.5 = 789.1 → 789.
+	if r.Order != (Size{789, 489}) {
+		t.Errorf("order %v", r.Order)
+	}
+	// Bite: the groove less what the pane stands short of its bottom.
+	if math.Abs(r.Bite-8.5) > 1e-9 {
+		t.Errorf("bite %v", r.Bite)
+	}
+	if f := figure(t, r, "clearance_cold"); f.Verdict != working.Good || math.Abs(f.Value-0.05) > 1e-9 {
+		t.Errorf("%+v", f)
+	}
+}
+
+// F 250 and stops of 14 give 264, 7 mm in each end. Common practice, no source.
+func TestGaugeTube(t *testing.T) {
+	p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0.5", StopDepth: "14 ±0.05", TubeOutside: "12.7 ±0.05"})
+	p.Cutter = HandCut
+	r := solve(t, p)
+	if r.Nominal.H != 264 || r.Form != "tube" {
+		t.Errorf("nominal %v, %s", r.Nominal, r.Form)
+	}
+	// 250 − 0.5 + 14 − 0.05 − 1 = 262.45 → 262.
+	if r.Order.H != 262 || math.Abs(r.Order.W-12.7) > 1e-9 {
+		t.Errorf("order %v", r.Order)
+	}
+	if f := figure(t, r, "engage_ends"); f.Verdict != working.Good || math.Abs(f.Value-(262-1-250-0.5)/2) > 1e-9 {
+		t.Errorf("%+v", f)
+	}
+}
+
+// Lift and drop by hand: F 400, u 22, l 8, engagement 5, air 1: from 413 to
+// 421, so 417.
+func TestLiftAndDrop(t *testing.T) {
+	p := problem(t, "lift-drop", map[Place]string{WidthTop: "300", WidthBottom: "300", HeightLeft: "400 ±0.3", HeightRight: "400 ±0.3", UpperPocket: "22 ±0.1", LowerPocket: "8 ±0.1"})
+	p.Frame.Alpha, p.Pane.Alpha, p.Limits.Bite.V = 0, 0, 5
+	r := solve(t, p)
+	if math.Abs(r.Nominal.H-417) > 1e-9 {
+		t.Errorf("nominal %v", r.Nominal)
+	}
+	head, air := figure(t, r, "engage_head"), figure(t, r, "lift_air")
+	if math.Abs(head.Value-(r.Order.H-408)) > 1e-9 || math.Abs(air.Value-(422-r.Order.H)) > 1e-9 || head.Verdict != working.Good || air.Verdict != working.Good {
+		t.Errorf("order %v: %+v %+v", r.Order, head, air)
+	}
+	p.Readings[UpperPocket] = length.Reading{Value: 12, Doubt: 0.1}
+	_, err := Solve(p)
+	if f := fault.Of(err); f == nil || f.Field != string(UpperPocket) {
+		t.Errorf("a shallow upper pocket: %v", err)
+	}
+	p.Readings[LowerPocket] = length.Reading{Value: 3, Doubt: 0.1}
+	_, err = Solve(p)
+	if f := fault.Of(err); f == nil || f.Field != string(LowerPocket) {
+		t.Errorf("a shallow lower pocket: %v", err)
+	}
+}
+
+// Whatever the pockets, an order that is called good goes in and stays for
+// every truth that the doubts allow.
+func TestLiftedGoesInAndStays(t *testing.T) {
+	r := rand.New(rand.NewPCG(2, 2))
+	within := func(v, half float64) float64 { return v + half*(2*r.Float64()-1) }
+	good := 0
+	for range 300 {
+		p := problem(t, "lift-drop", nil)
+		p.Frame.Alpha, p.Pane.Alpha = 0, 0
+		f, u, l := 200+600*r.Float64(), 12+15*r.Float64(), 5+5*r.Float64()
+		p.Readings = map[Place]length.Reading{WidthTop: {Value: 300, Doubt: 1}, HeightLeft: {Value: f, Doubt: 0.5}, UpperPocket: {Value: u, Doubt: 0.2}, LowerPocket: {Value: l, Doubt: 0.2}}
+		res, err := Solve(p)
+		if err != nil || figure(t, res, "order_height").Verdict != working.Note {
+			continue
+		}
+		good++
+		for range 50 {
+			pane, open := within(res.Order.H, res.Band.Half), within(f, 0.5)
+			if pane > open+within(u, 0.2)-liftAir+1e-9 {
+				t.Fatalf("%v does not go in", pane)
+			}
+			if pane-open-within(l, 0.2) < p.Limits.Bite.V-1e-9 {
+				t.Fatalf("%v drops out", pane)
+			}
+		}
+	}
+	if good < 60 {
+		t.Errorf("only %d of 300 had an answer", good)
+	}
+}
+
+// A port is cut to the least of four diameters and says when it is out of round.
+func TestPort(t *testing.T) {
+	p := problem(t, "ring-port", map[Place]string{Across0: "302 ±0.1", Across45: "301 ±0.1", Across90: "300 ±0.1", Across135: "301.5 ±0.1", Ledge: "14 ±0.3"})
+	p.Cutter = Saw
+	r := solve(t, p)
+	if r.Order.W != r.Order.H || r.Order.W >= 298 || r.Order.W < 295 || r.Form != "round" {
+		t.Errorf("order %v %s", r.Order, r.Form)
+	}
+	if f := figure(t, r, "out_of_round"); f.Verdict != working.Warn || math.Abs(f.Value-2) > 1e-9 {
+		t.Errorf("%+v", f)
+	}
+}

@@ -1,0 +1,57 @@
+package fit
+
+import (
+	"fmt"
+
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// tubeAxes are the outside of a gauge tube and its length. With equal stops of
+// depth d at both ends the common rule is L = F + d, which leaves d/2 in each
+// end when it is centred: F 250, d 14 gives 264, 7 in each end. Common
+// practice, no source.
+func (s *solver) tubeAxes() (w, h axis, known bool, err error) {
+	faces, ok := s.p.Readings[Faces]
+	stop, has := s.p.Readings[StopDepth]
+	out, is := s.p.Readings[TubeOutside]
+	if !ok || !has || !is {
+		return w, h, false, nil
+	}
+	w = axis{name: "outside", letter: "O", least: TubeOutside, nominal: out.Value, widest: out.Value, doubt: out.Doubt, low: out.Value - out.Doubt, high: out.Value + out.Doubt, read: 1}
+	h = axis{name: "length", letter: "F", least: Faces, nominal: faces.Value, widest: faces.Value, doubt: faces.Doubt, low: faces.Value - faces.Doubt, high: faces.Value + faces.Doubt, read: 1}
+	e := s.p.Limits.Bite
+	h.lifted = &lift{s: *s, least: Faces, f: faces.Value, fHigh: faces.Value, u: stop, doubt: faces.Doubt, engage: e.V, limitFrom: e.Origin,
+		nominal: faces.Value + stop.Value, low: faces.Value + 2*e.V, high: faces.Value + stop.Value,
+		sureLow: faces.Value + faces.Doubt + 2*e.V + s.band.Half, sureHigh: faces.Value - faces.Doubt + stop.Value - stop.Doubt - s.band.Half}
+	h.lifted.longest = true
+	w.lifted = &lift{s: *s, nominal: out.Value, sureLow: out.Value, sureHigh: out.Value}
+	return w, h, true, nil
+}
+
+// tubeFigures are the length and how far the tube stands in its sockets.
+func (s solver) tubeFigures(h axis, r Result) []working.Figure {
+	k := h.lifted
+	order := working.Figure{Key: "order_length", Sentence: "order this length; ends square and smooth", Value: r.Order.H, Unit: "mm", Verdict: working.Note, Place: string(Faces),
+		Working: working.Of("({F} − {d}) + ({D} − {e}) − {b}, rounded down", r.Order.H, "mm",
+			read("F", "between the faces", k.f, k.doubt), working.In("d", "doubt of that reading", k.doubt, "mm", origin.Custom()),
+			read("D", "depth of a stop", k.u.Value, k.u.Doubt), working.In("e", "doubt of that reading", k.u.Doubt, "mm", origin.Custom()),
+			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin)).
+			With("The longest that still goes in with everything at its bad end.")}
+	each := (r.Order.H - k.f) / 2
+	worst := (r.Order.H - s.band.Half - k.f - k.doubt) / 2
+	f := working.Figure{Key: "engage_ends", Sentence: fmt.Sprintf("in each socket when it is centred, at worst; %s expected", length.Metric(each)), Value: worst, Unit: "mm", Place: string(StopDepth),
+		Limit: working.Least(k.engage, "mm", k.limitFrom),
+		Working: working.Of("({L} − {b} − {F} − {d}) / 2", worst, "mm", working.In("L", "length as ordered", r.Order.H, "mm", origin.Sum()),
+			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin), read("F", "between the faces", k.f, k.doubt),
+			working.In("d", "doubt of that reading", k.doubt, "mm", origin.Custom()))}
+	bad := working.Stop
+	if each >= k.engage {
+		bad = working.Warn
+	}
+	nominal := working.Figure{Key: "nominal_length", Sentence: "nominal length by the rule: between the faces and one stop", Value: k.nominal, Unit: "mm", Verdict: working.Note, Place: string(Faces),
+		Working: working.Of("{F} + {d}", k.nominal, "mm", read("F", "between the faces", k.f, k.doubt), read("d", "depth of a stop", k.u.Value, k.u.Doubt)).
+			With("It goes up into the upper socket to its stop, down into the lower one, and the difference is split.")}
+	return []working.Figure{order, f.Judge(bad), nominal}
+}
