@@ -58,7 +58,7 @@ type Item struct {
 	Anchor string          `json:"anchor,omitempty" enum:"start,middle,end"`
 	Label  string          `json:"label,omitempty" doc:"What a screen reader says"`
 	Place  string          `json:"place,omitempty" doc:"The reading that it belongs to"`
-	State  string          `json:"state,omitempty" enum:"read,empty,odd,assumed" doc:"How the reading stands"`
+	State  string          `json:"state,omitempty" enum:"read,empty,odd,assumed,done,now,wait,here" doc:"How the reading stands, or the pane on its object"`
 }
 
 // Drawing is a set of items with the box that holds them.

@@ -106,6 +106,7 @@ type Hindrance struct {
 	Kind string `json:"kind" enum:"check,failed,step,size,choice,reading,strip"`
 	Key  string `json:"key"`
 	Text string `json:"text"`
+	Pane int64  `json:"pane,omitempty" doc:"The pane that it belongs to"`
 }
 
 // State is what sign-off looks at.
@@ -126,26 +127,26 @@ type Named struct{ Key, Title string }
 func Hindrances(s State) []Hindrance {
 	out := []Hindrance{}
 	if !s.Sized {
-		out = append(out, Hindrance{"size", "measure", "no size yet: readings are missing"})
+		out = append(out, Hindrance{Kind: "size", Key: "measure", Text: "no size yet: readings are missing"})
 	}
 	for _, n := range s.Strip {
-		out = append(out, Hindrance{"strip", n.Key, "strip log: " + n.Title})
+		out = append(out, Hindrance{Kind: "strip", Key: n.Key, Text: "strip log: " + n.Title})
 	}
 	for _, n := range s.Odd {
-		out = append(out, Hindrance{"reading", n.Key, "reading does not fit the rest: " + n.Title})
+		out = append(out, Hindrance{Kind: "reading", Key: n.Key, Text: "reading does not fit the rest: " + n.Title})
 	}
 	if !s.Chosen {
-		out = append(out, Hindrance{"choice", "choose", "no material settled"})
+		out = append(out, Hindrance{Kind: "choice", Key: "choose", Text: "no material settled"})
 	}
 	for _, n := range s.OpenSteps {
-		out = append(out, Hindrance{"step", n.Key, "step open: " + n.Title})
+		out = append(out, Hindrance{Kind: "step", Key: n.Key, Text: "step open: " + n.Title})
 	}
 	for _, c := range s.Checks {
 		switch c.Outcome {
 		case Open:
-			out = append(out, Hindrance{"check", c.Key, "check open: " + c.Text})
+			out = append(out, Hindrance{Kind: "check", Key: c.Key, Text: "check open: " + c.Text})
 		case Fail:
-			out = append(out, Hindrance{"failed", c.Key, "check failed: " + c.Text})
+			out = append(out, Hindrance{Kind: "failed", Key: c.Key, Text: "check failed: " + c.Text})
 		}
 	}
 	return out

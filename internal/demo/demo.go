@@ -67,6 +67,7 @@ type job struct {
 	checks   int // checks passed from the start
 	waits    string
 	until    float64 // hours from now
+	others   []job   // what was done to the second pane and those after it
 	sign     bool
 }
 
@@ -96,22 +97,10 @@ func fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, j
 	if err != nil {
 		return err
 	}
-	if j.pane != nil {
-		p := v.Job.Pane
-		j.pane(&p)
-		if err := s.SetPane(ctx, by, id, p); err != nil {
-			return err
-		}
-	}
 	if j.object != nil {
 		o := v.Job.Object
 		j.object(&o)
 		if err := s.SetObject(ctx, by, id, o); err != nil {
-			return err
-		}
-	}
-	if len(j.seen.Evidence)+len(j.seen.OldPane) > 0 {
-		if err := s.Diagnose(ctx, by, id, j.seen); err != nil {
 			return err
 		}
 	}
@@ -120,27 +109,72 @@ func fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, j
 			return err
 		}
 	}
+	for i, p := range v.Panes {
+		work := j
+		if i > 0 {
+			if i > len(j.others) {
+				break
+			}
+			work = j.others[i-1]
+		}
+		if err := work.do(ctx, s, by, shop.Bench{Job: id, Pane: p.ID}, now); err != nil {
+			return fmt.Errorf("pane %d: %w", i+1, err)
+		}
+	}
+	if j.sign {
+		if v, err = s.Job(ctx, id); err != nil {
+			return err
+		}
+		for _, line := range v.Strip.Back {
+			if err := s.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
+				return err
+			}
+		}
+		_, err = s.Sign(ctx, by, "", id, shop.Signature{})
+	}
+	return err
+}
+
+// do is what was done to one pane.
+func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench, now time.Time) error {
+	v, err := s.Bench(ctx, at)
+	if err != nil {
+		return err
+	}
+	if j.pane != nil {
+		p := v.Pane
+		j.pane(&p)
+		if err := s.SetPane(ctx, by, at, p.Held, p.Version); err != nil {
+			return err
+		}
+	}
+	if len(j.seen.Evidence)+len(j.seen.OldPane) > 0 {
+		if err := s.Diagnose(ctx, by, at, j.seen); err != nil {
+			return err
+		}
+	}
 	for _, r := range j.readings {
-		if err := s.Read(ctx, by, id, r.place, shop.Said{Text: r.text, Instrument: r.with}); err != nil {
+		if err := s.Read(ctx, by, at, r.place, shop.Said{Text: r.text, Instrument: r.with}); err != nil {
 			return err
 		}
 	}
 	if j.settle != "" {
-		if err := s.Choose(ctx, by, id, shop.Settle{Material: j.settle, Thickness: j.thick}); err != nil {
+		if err := s.Choose(ctx, by, at, shop.Settle{Material: j.settle, Thickness: j.thick}); err != nil {
 			return err
 		}
 	}
-	return finish(ctx, s, by, id, j, now)
+	return j.finish(ctx, s, by, at, now)
 }
 
-func finish(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job, now time.Time) error {
-	v, err := s.Job(ctx, id)
+// finish ticks steps, answers checks and notes what the pane waits for.
+func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench, now time.Time) error {
+	v, err := s.Bench(ctx, at)
 	if err != nil {
 		return err
 	}
 	for i, st := range v.Reckoning.Plan.Steps {
 		if i < j.steps {
-			if err := s.Tick(ctx, by, id, st.Key, shop.Done{Outcome: "done"}); err != nil {
+			if err := s.Tick(ctx, by, at, st.Key, shop.Done{Outcome: "done"}); err != nil {
 				return err
 			}
 		}
@@ -157,27 +191,15 @@ func finish(ctx context.Context, s *shop.Shop, by record.Account, id int64, j jo
 			}
 			a.Value = &good
 		}
-		if err := s.Answer(ctx, by, id, c.Key, a); err != nil {
+		if err := s.Answer(ctx, by, at, c.Key, a); err != nil {
 			return err
 		}
 	}
 	if j.waits != "" {
-		now := roundUp(now.Add(time.Duration(j.until * float64(time.Hour))))
-		w := v.Job
-		w.WaitsFor, w.WaitsUntil = j.waits, &now
-		if err := s.SetJob(ctx, by, id, w); err != nil {
-			return err
-		}
+		until := roundUp(now.Add(time.Duration(j.until * float64(time.Hour))))
+		return s.SetWait(ctx, by, at, shop.Wait{For: j.waits, Until: &until, Version: v.Pane.Version})
 	}
-	if j.sign {
-		for _, line := range v.Strip.Back {
-			if err := s.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
-				return err
-			}
-		}
-		_, err = s.Sign(ctx, by, "", id, shop.Signature{})
-	}
-	return err
+	return nil
 }
 
 // roundUp goes to the next half hour, as promises do.

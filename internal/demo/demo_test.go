@@ -45,7 +45,7 @@ func TestFill(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		families[v.Job.Pane.Family] = true
+		families[v.Pane.Family] = true
 	}
 	if len(stations) < 5 || len(families) < 3 {
 		t.Errorf("stations %v, families %v", stations, families)

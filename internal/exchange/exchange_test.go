@@ -43,7 +43,8 @@ func stove(t *testing.T) shop.View {
 		t.Fatal(err)
 	}
 	v := shop.View{Unit: length.MM, Reckoning: r}
-	v.Job = record.Job{ID: 7, Story: "cracked", Customer: record.Customer{Name: "Lucía Ødegård"}, Object: record.Object{Name: "Sauna stove"}, Choice: &record.Choice{Reason: "it stands the fire"},
+	v.Pane.Choice = &record.Choice{Reason: "it stands the fire"}
+	v.Job = record.Job{ID: 7, Story: "cracked", Customer: record.Customer{Name: "Lucía Ødegård"}, Object: record.Object{Name: "Sauna stove"},
 		Ticket: &record.Ticket{Number: 3, By: "Mira", At: time.Date(2026, 3, 4, 15, 0, 0, 0, time.UTC)}}
 	for _, c := range prove.Checks(r.Family) {
 		c.Outcome = prove.Pass
@@ -238,7 +239,7 @@ func text(t *testing.T, b []byte) (string, int) {
 func TestTicket(t *testing.T) {
 	v := stove(t)
 	b := &bytes.Buffer{}
-	if err := Ticket(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, v, time.UTC); err != nil {
+	if err := Ticket(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, []shop.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	s, pages := text(t, b.Bytes())
@@ -266,7 +267,7 @@ func TestTicketHoldsLongWords(t *testing.T) {
 		v.Checks[i].Outcome, v.Checks[i].Finding = prove.Fail, strings.Repeat("loose ", 12)
 	}
 	b := &bytes.Buffer{}
-	if err := Ticket(b, record.Shop{Name: strings.Repeat("Shop ", 16)}, v, time.UTC); err != nil {
+	if err := Ticket(b, record.Shop{Name: strings.Repeat("Shop ", 16)}, []shop.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	if s, pages := text(t, b.Bytes()); pages != 1 || !strings.Contains(s, "DRAFT") {

@@ -12,6 +12,7 @@ import (
 	"golang.org/x/image/font/gofont/goregular"
 
 	"freshshard/core/drawing"
+	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/prove"
@@ -31,18 +32,26 @@ const (
 	signY  = pageH - 22
 )
 
-// Ticket writes the one-page record of a job: drawing, sizes in both units,
-// material with its reasons, steps, checks, cautions and the signature line.
-// An unsigned job says that it is a draft.
-func Ticket(w io.Writer, s record.Shop, v shop.View, zone *time.Location) error {
+// Ticket writes the record of a job, one page a pane: drawing, sizes in both
+// units, material with its reasons, steps, checks, cautions and the signature
+// line. An unsigned job says that it is a draft.
+func Ticket(w io.Writer, s record.Shop, views []shop.View, zone *time.Location) error {
 	p := fpdf.New("P", "mm", "A4", "")
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
 	p.SetAutoPageBreak(false, 0)
-	p.SetTitle(fmt.Sprintf("Job %d, %s", v.Job.ID, v.Job.Object.Name), true)
+	p.SetTitle(fmt.Sprintf("Job %d, %s", views[0].Job.ID, views[0].Job.Object.Name), true)
 	p.SetCreator("Fresh Shard", true)
+	for _, v := range views {
+		ticket{p: p, s: s, v: v, zone: zone}.page()
+	}
+	return p.Output(w)
+}
+
+// page is the record of one pane.
+func (t ticket) page() {
+	p, v := t.p, t.v
 	p.AddPage()
-	t := ticket{p: p, s: s, v: v, zone: zone}
 	t.head()
 	top := p.GetY() + 3
 	t.draw(v.Reckoning.Table, margin, top, colW, 78)
@@ -58,7 +67,6 @@ func Ticket(w io.Writer, s record.Shop, v shop.View, zone *time.Location) error 
 		t.draw(v.Reckoning.Section, rightX, right+3, colW, math.Min(room, 62))
 	}
 	t.foot(math.Max(foot, math.Max(left, right)+2))
-	return p.Output(w)
 }
 
 type ticket struct {
@@ -104,7 +112,14 @@ func (t ticket) head() {
 	t.p.CellFormat(pageW-2*margin-110, 8, t.short(strings.TrimSuffix(t.s.Name+", "+t.s.Town, ", "), 70), "", 1, "R", false, 0, "")
 	t.font("B", 11)
 	t.p.SetX(margin)
-	t.p.CellFormat(pageW-2*margin, 6, t.short(j.Object.Name+" · "+j.Customer.Name, pageW-2*margin), "", 1, "L", false, 0, "")
+	object := j.Object.Name
+	if n := len(t.v.Panes); n > 1 {
+		object += fmt.Sprintf(", pane %d of %d", t.v.Pane.Number, n)
+		if t.v.Pane.Name != "" {
+			object += ", " + t.v.Pane.Name
+		}
+	}
+	t.p.CellFormat(pageW-2*margin, 6, t.short(object+" · "+j.Customer.Name, pageW-2*margin), "", 1, "L", false, 0, "")
 	if j.Story != "" {
 		t.font("", 9)
 		t.p.SetX(margin)
@@ -127,18 +142,24 @@ func (t ticket) answer(top float64) {
 		mm := fmt.Sprintf("%s × %s mm", length.Metric(r.Fit.Order.W), length.Metric(r.Fit.Order.H))
 		t.say(rightX, colW, 17, "B", mm)
 		in := length.Show(r.Fit.Order.W, length.MM).Other + " × " + length.Show(r.Fit.Order.H, length.MM).Other
+		if r.Fit.Form != "rectangle" {
+			in += " · " + r.Fit.Form
+			for _, d := range r.Fit.Makes {
+				in += fmt.Sprintf(", %s %s", d.Name, length.Metric(d.Value))
+			}
+		}
 		t.say(rightX, colW, 9, "", in)
 	} else {
 		t.say(rightX, colW, 12, "B", "No size yet")
 	}
 	t.p.Ln(1)
 	material := r.Material.Name
-	if t.v.Job.Choice == nil {
+	if t.v.Pane.Choice == nil {
 		material += " (assumed, not settled)"
 	}
 	t.say(rightX, colW, 10.5, "B", working.Num(r.Thickness, 1)+" mm "+material)
 	t.say(rightX, colW, 8.5, "", fmt.Sprintf("Cut to ±%s mm (%s).", working.Num(r.Fit.Band.Half, 1), r.Fit.Band.Name))
-	if c := t.v.Job.Choice; c != nil && c.Reason != "" {
+	if c := t.v.Pane.Choice; c != nil && c.Reason != "" {
 		t.say(rightX, colW, 8.5, "", "Why: "+c.Reason+".")
 	}
 	if r.Cause != "" {
@@ -160,7 +181,7 @@ func (t ticket) answer(top float64) {
 // work is the list of steps.
 func (t ticket) work(y float64) {
 	done := map[string]record.Tick{}
-	for _, k := range t.v.Job.Ticks {
+	for _, k := range t.v.Pane.Ticks {
 		done[k.Step] = k
 	}
 	t.p.SetY(y)
@@ -211,15 +232,21 @@ func (t ticket) proof(y float64) {
 	}
 	t.p.Ln(1)
 	t.say(rightX, colW, 9.5, "B", "Readings")
-	lines := make([]string, 0, len(t.v.Job.Readings))
-	for _, r := range t.v.Job.Readings {
-		i, err := r.Place.Info()
-		if err != nil {
-			continue
-		}
-		lines = append(lines, fmt.Sprintf("%s %s (%s, %s)", i.Name, length.Metric(r.Reading.Value), r.Instrument, r.By))
+	lines := make([]string, 0, len(t.v.Pane.Readings))
+	for _, r := range t.v.Pane.Readings {
+		lines = append(lines, fmt.Sprintf("%s %s (%s, %s)", t.placeName(r.Place), length.Metric(r.Reading.Value), r.Instrument, r.By))
 	}
 	t.say(rightX, colW, 7.5, "", strings.Join(lines, " · "))
+}
+
+// placeName is a reading's place in the words of its walk.
+func (t ticket) placeName(p fit.Place) string {
+	for _, i := range t.v.Reckoning.Walk {
+		if i.Place == p {
+			return i.Name
+		}
+	}
+	return string(p)
 }
 
 // forCustomer is what the customer has to know.

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"freshshard/core/diagnose"
+	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/fit"
 	"freshshard/core/length"
@@ -56,6 +57,8 @@ type Object struct {
 	Name     string            `json:"name"`
 	Exposure exposure.Exposure `json:"exposure"`
 	Power    bool              `json:"power"`
+	Vehicle  bool              `json:"vehicle" doc:"Part of something that drives on roads or fields"`
+	Water    bool              `json:"water" doc:"Part of a boat"`
 	Gas      bool              `json:"gas"`
 	Old      bool              `json:"old"`
 	Strike   bool              `json:"strike"`
@@ -63,17 +66,34 @@ type Object struct {
 	Version  int               `json:"version"`
 }
 
-// Pane is one pane of a job and how it is held.
+// Held is how a pane is held and what form its opening has.
+type Held struct {
+	Name   string        `json:"name" maxLength:"80" doc:"Which pane of the object it is; empty when there is one"`
+	Family string        `json:"family"`
+	Frame  string        `json:"frame"`
+	Cutter fit.Cutter    `json:"cutter" enum:",hand,shop,toughened,saw"`
+	Gasket fit.Gasket    `json:"gasket"`
+	Sides  setting.Sides `json:"sides"`
+	Shape  fit.Shape     `json:"shape"`
+	Raked  bool          `json:"raked"`
+	Like   string        `json:"like" doc:"Material of the old pane, as far as known"`
+}
+
+// Pane is one pane of a job's object, with its own state: what was read of it,
+// seen, settled and done.
 type Pane struct {
-	ID      int64         `json:"id"`
-	Family  string        `json:"family"`
-	Frame   string        `json:"frame"`
-	Cutter  fit.Cutter    `json:"cutter" enum:",hand,shop,toughened,saw"`
-	Gasket  fit.Gasket    `json:"gasket"`
-	Sides   setting.Sides `json:"sides"`
-	Raked   bool          `json:"raked"`
-	Like    string        `json:"like" doc:"Material of the old pane, as far as known"`
-	Version int           `json:"version"`
+	ID     int64 `json:"id"`
+	Number int   `json:"number" doc:"As it stands on the drawing of the object"`
+	Held
+	Spot       drawing.Spot `json:"spot" doc:"Where it is on the object"`
+	WaitsFor   string       `json:"waits_for"`
+	WaitsUntil *time.Time   `json:"waits_until,omitempty"`
+	Version    int          `json:"version"`
+	Readings   []Reading    `json:"readings"`
+	Diagnosis  *Diagnosis   `json:"diagnosis,omitempty"`
+	Choice     *Choice      `json:"choice,omitempty"`
+	Ticks      []Tick       `json:"ticks"`
+	Answers    []Answer     `json:"answers"`
 }
 
 // Reading is one dimension as a person read it.
@@ -158,24 +178,27 @@ type Job struct {
 	Story      string       `json:"story" doc:"What happened"`
 	Place      string       `json:"place" enum:"bench,site"`
 	PromisedAt *time.Time   `json:"promised_at,omitempty"`
-	WaitsFor   string       `json:"waits_for"`
-	WaitsUntil *time.Time   `json:"waits_until,omitempty"`
 	Signed     bool         `json:"signed"`
-	Version    int          `json:"version" doc:"Of story, place, promise and wait"`
+	Version    int          `json:"version" doc:"Of story, place and promise"`
 	Pulse      int64        `json:"pulse" doc:"Counts every change to the job"`
 	CreatedBy  string       `json:"created_by"`
 	CreatedAt  time.Time    `json:"created_at"`
 	Customer   Customer     `json:"customer"`
 	Object     Object       `json:"object"`
-	Pane       Pane         `json:"pane"`
+	Panes      []Pane       `json:"panes,omitempty" doc:"In the order of their numbers"`
 	Strip      []StripEntry `json:"strip" doc:"What came off, in the order of removal"`
-	Readings   []Reading    `json:"readings"`
-	Diagnosis  *Diagnosis   `json:"diagnosis,omitempty"`
-	Choice     *Choice      `json:"choice,omitempty"`
-	Ticks      []Tick       `json:"ticks"`
-	Answers    []Answer     `json:"answers"`
 	Photos     []Photo      `json:"photos"`
 	Ticket     *Ticket      `json:"ticket,omitempty"`
+}
+
+// Pane finds a pane of the job, its first one for 0; nil when it has none such.
+func (j *Job) Pane(id int64) *Pane {
+	for i := range j.Panes {
+		if id == 0 || j.Panes[i].ID == id {
+			return &j.Panes[i]
+		}
+	}
+	return nil
 }
 
 // Event is one entry of the audit trail.

@@ -40,6 +40,7 @@ func crowded(b *testing.B) (*Shop, record.Account, []int64) {
 	if err != nil {
 		b.Fatal(err)
 	}
+	p.Number, p.Spot = 1, whole
 	var ids []int64
 	for start := 0; start < stored; start += 500 {
 		err := st.Write(ctx, func(t *store.Tx) error {
@@ -48,7 +49,7 @@ func crowded(b *testing.B) (*Shop, record.Account, []int64) {
 				return err
 			}
 			for n := range 500 {
-				id, err := s.addJob(ctx, t, mira, c, o, p, record.Job{Place: "bench", Story: fmt.Sprint(start + n), CreatedAt: s.Now()})
+				id, err := s.addJob(ctx, t, mira, c, record.Job{Place: "bench", Story: fmt.Sprint(start + n), CreatedAt: s.Now(), Object: o, Panes: []record.Pane{p}})
 				if err != nil {
 					return err
 				}
@@ -97,11 +98,11 @@ func BenchmarkWriteReading(b *testing.B) {
 			b.Fatal(err)
 		}
 		version := 0
-		if len(j.Readings) > 0 {
-			version = j.Readings[0].Version
+		if len(j.Panes[0].Readings) > 0 {
+			version = j.Panes[0].Readings[0].Version
 		}
 		t := time.Now()
-		err = s.Read(ctx, mira, ids[n%stored], fit.HeightMiddle, Said{Text: fmt.Sprint(240 + n%9), Instrument: length.Tape, Version: version})
+		err = s.Read(ctx, mira, First(ids[n%stored]), fit.HeightMiddle, Said{Text: fmt.Sprint(240 + n%9), Instrument: length.Tape, Version: version})
 		times = append(times, time.Since(t))
 		if err != nil && ids[n%stored] != ids[stored/2] {
 			b.Fatal(err)

@@ -7,12 +7,16 @@ import (
 	"fmt"
 	"sort"
 	"strings"
+	"time"
 
+	"freshshard/core/drawing"
 	"freshshard/core/fault"
+	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
+	"freshshard/core/setting"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -20,7 +24,7 @@ import (
 // Format of a carried job. A reader takes its own version and older ones.
 const (
 	CarryFormat  = "fresh-shard-job"
-	CarryVersion = 1
+	CarryVersion = 2
 )
 
 // Carried is a job as a document that another shop can take in. Ids, versions
@@ -28,12 +32,57 @@ const (
 type Carried struct {
 	Format    string            `json:"format" enum:"fresh-shard-job"`
 	Version   int               `json:"version" minimum:"1"`
-	Job       record.Job        `json:"job"`
-	Reckoning *reckon.Reckoning `json:"reckoning,omitempty" doc:"What the ticket fixed; only on a signed job"`
+	Job       CarriedJob        `json:"job"`
+	Fixed     []Fixed           `json:"fixed,omitempty" doc:"What the ticket fixed of each pane; only on a signed job"`
+	Reckoning *reckon.Reckoning `json:"reckoning,omitempty" doc:"The same in version 1, for its one pane"`
 }
 
-func document(r reckon.Reckoning) (string, error) {
-	b, err := json.Marshal(r)
+// CarriedJob is a job; the fields beside it are those of version 1, whose jobs
+// had one pane.
+type CarriedJob struct {
+	record.Job
+	Pane       *CarriedPane      `json:"pane,omitempty"`
+	Readings   []record.Reading  `json:"readings,omitempty"`
+	Diagnosis  *record.Diagnosis `json:"diagnosis,omitempty"`
+	Choice     *record.Choice    `json:"choice,omitempty"`
+	Ticks      []record.Tick     `json:"ticks,omitempty"`
+	Answers    []record.Answer   `json:"answers,omitempty"`
+	WaitsFor   string            `json:"waits_for,omitempty"`
+	WaitsUntil *time.Time        `json:"waits_until,omitempty"`
+}
+
+// CarriedPane is the pane of version 1.
+type CarriedPane struct {
+	ID      int64         `json:"id"`
+	Family  string        `json:"family"`
+	Frame   string        `json:"frame"`
+	Cutter  fit.Cutter    `json:"cutter"`
+	Gasket  fit.Gasket    `json:"gasket"`
+	Sides   setting.Sides `json:"sides"`
+	Raked   bool          `json:"raked"`
+	Like    string        `json:"like"`
+	Version int           `json:"version"`
+}
+
+// job is the job whichever version it came in.
+func (c Carried) job() (record.Job, []Fixed) {
+	j, fixed := c.Job.Job, c.Fixed
+	if old := c.Job.Pane; c.Version == 1 && old != nil {
+		j.Panes = []record.Pane{{Number: 1, Spot: whole, WaitsFor: c.Job.WaitsFor, WaitsUntil: c.Job.WaitsUntil,
+			Held:     record.Held{Family: old.Family, Frame: old.Frame, Cutter: old.Cutter, Gasket: old.Gasket, Sides: old.Sides, Raked: old.Raked, Like: old.Like},
+			Readings: c.Job.Readings, Diagnosis: c.Job.Diagnosis, Choice: c.Job.Choice, Ticks: c.Job.Ticks, Answers: c.Job.Answers}}
+		if c.Reckoning != nil {
+			fixed = []Fixed{{Pane: 1, Reckoning: *c.Reckoning}}
+		}
+	}
+	return j, fixed
+}
+
+func document(fixed []Fixed) (string, error) {
+	if len(fixed) == 0 {
+		return "", nil
+	}
+	b, err := json.Marshal(fixed)
 	return string(b), err
 }
 
@@ -45,13 +94,10 @@ func (s *Shop) Carry(ctx context.Context, id int64) (Carried, error) {
 	}
 	// Pictures stay behind: they would make the document many megabytes.
 	j.Photos = []record.Photo{}
-	c := Carried{Format: CarryFormat, Version: CarryVersion, Job: j}
+	c := Carried{Format: CarryFormat, Version: CarryVersion, Job: CarriedJob{Job: j}}
 	if t := j.Ticket; t != nil {
-		if t.Document != "" {
-			c.Reckoning = &reckon.Reckoning{}
-			if err := json.Unmarshal([]byte(t.Document), c.Reckoning); err != nil {
-				return c, err
-			}
+		if c.Fixed, err = fixedOf(t.Document); err != nil {
+			return c, err
 		}
 		t.Document = ""
 	}
@@ -65,13 +111,13 @@ func (c Carried) check() error {
 	if c.Version < 1 || c.Version > CarryVersion {
 		return fault.New("version", fmt.Sprintf("version %d is newer than this program reads", c.Version), "bring the program up to date")
 	}
-	j := c.Job
+	j, _ := c.job()
 	for _, f := range []struct {
 		field, text string
 		most        int
 		need        bool
 	}{{"job.customer.name", j.Customer.Name, 120, true}, {"job.customer.phone", j.Customer.Phone, 40, false}, {"job.customer.note", j.Customer.Note, 500, false},
-		{"job.object.name", j.Object.Name, 120, true}, {"job.object.stamp", j.Object.Stamp, 200, false}, {"job.story", j.Story, 1000, false}, {"job.waits_for", j.WaitsFor, 200, false},
+		{"job.object.name", j.Object.Name, 120, true}, {"job.object.stamp", j.Object.Stamp, 200, false}, {"job.story", j.Story, 1000, false},
 		{"job.created_by", j.CreatedBy, 80, true}} {
 		if _, err := clean(f.field, f.text, f.most, f.need); err != nil {
 			return err
@@ -86,36 +132,67 @@ func (c Carried) check() error {
 	if err := logOf(j).Check(); err != nil {
 		return fault.New("job.strip", err.Error(), "correct the entry")
 	}
-	seen := map[string]bool{}
-	for i, r := range j.Readings {
-		at := fmt.Sprintf("job.readings[%d]", i)
-		if _, err := placeOf(j.Pane.Family, r.Place); err != nil {
+	if j.Signed != (j.Ticket != nil) {
+		return fault.New("job.ticket", "a signed job has a ticket, an open one has none", "export the job again")
+	}
+	if len(j.Panes) == 0 || len(j.Panes) > drawing.MostPanes {
+		return fault.New("job.panes", fmt.Sprintf("%d panes", len(j.Panes)), fmt.Sprintf("a job has 1 to %d", drawing.MostPanes))
+	}
+	for i := range j.Panes {
+		p := &j.Panes[i]
+		if p.Number != i+1 {
+			return fault.New(fmt.Sprintf("job.panes[%d].number", i), "panes are numbered from 1 in their order", "number them again")
+		}
+		if err := checkPane(&j, p, fmt.Sprintf("job.panes[%d]", i)); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// checkPane holds one pane against the catalogues; at is its place in the
+// document.
+func checkPane(j *record.Job, p *record.Pane, at string) error {
+	for field, text := range map[string]string{"name": p.Name, "waits_for": p.WaitsFor} {
+		if _, err := clean(at+"."+field, text, map[string]int{"name": 80, "waits_for": 200}[field], false); err != nil {
+			return err
+		}
+	}
+	if p.Shape.Drawn != nil {
+		o, err := checked(*p.Shape.Drawn)
+		if err != nil {
+			return fault.New(at+".shape.drawn", err.Error(), "correct the outline")
+		}
+		p.Shape.Drawn = &o
+	}
+	seen := map[fit.Place]bool{}
+	for i, r := range p.Readings {
+		at := fmt.Sprintf("%s.readings[%d]", at, i)
+		if _, err := placeOf(p.Held, r.Place); err != nil {
 			return fault.New(at+".place", err.Error(), "use a place of the family's walk")
 		}
 		if err := r.Place.Check(r.Reading); err != nil {
 			return fault.New(at+".reading", err.Error(), "correct the reading")
 		}
-		if !r.Instrument.Known() || len(r.Reading.Text) > 60 || seen["r"+string(r.Place)] {
+		if !r.Instrument.Known() || len(r.Reading.Text) > 60 || seen[r.Place] {
 			return fault.New(at, "a reading that is twice, too long or by an unknown instrument", "correct the reading")
 		}
-		seen["r"+string(r.Place)] = true
+		seen[r.Place] = true
 	}
-	return c.checkWork()
-}
-
-// checkWork holds choice, ticks and answers against the catalogues.
-func (c Carried) checkWork() error {
-	j := c.Job
-	if j.Choice != nil {
-		if _, err := pane.ByID(j.Choice.Material); err != nil {
+	if p.Choice != nil {
+		if _, err := pane.ByID(p.Choice.Material); err != nil {
 			return err
 		}
-		if len(j.Choice.Reason) > 4000 || !(j.Choice.Thickness > 0 && j.Choice.Thickness <= 60) {
-			return fault.New("job.choice", "the choice cannot be read", "give a thickness up to 60 mm and a short reason")
+		if len(p.Choice.Reason) > 4000 || !(p.Choice.Thickness > 0 && p.Choice.Thickness <= 60) {
+			return fault.New(at+".choice", "the choice cannot be read", "give a thickness up to 60 mm and a short reason")
 		}
 	}
-	k := known(j, length.MM)
-	r, err := reckon.Pane(k)
+	return checkWork(j, p, at)
+}
+
+// checkWork holds ticks and answers against the plan and the checks.
+func checkWork(j *record.Job, p *record.Pane, at string) error {
+	r, err := reckon.Pane(known(j, p, length.MM))
 	if err != nil {
 		return err
 	}
@@ -123,25 +200,22 @@ func (c Carried) checkWork() error {
 	for _, st := range r.Plan.Steps {
 		steps[st.Key] = true
 	}
-	for _, p := range prove.Checks(r.Family) {
-		proofs[p.Key] = p
+	for _, c := range prove.Checks(r.Family) {
+		proofs[c.Key] = c
 	}
-	for i, t := range j.Ticks {
+	for i, t := range p.Ticks {
 		if !steps[t.Step] || (t.Outcome != "done" && t.Outcome != "left-out") || len(t.Reason) > 2000 {
-			return fault.New(fmt.Sprintf("job.ticks[%d]", i), "no such step, or no such outcome", "use the steps of the family")
+			return fault.New(fmt.Sprintf("%s.ticks[%d]", at, i), "no such step, or no such outcome", "use the steps of the family")
 		}
 	}
-	for i, a := range j.Answers {
-		p, ok := proofs[a.Check]
+	for i, a := range p.Answers {
+		c, ok := proofs[a.Check]
 		if !ok {
-			return fault.New(fmt.Sprintf("job.answers[%d]", i), "no such check", "use the checks of the family")
+			return fault.New(fmt.Sprintf("%s.answers[%d]", at, i), "no such check", "use the checks of the family")
 		}
-		if _, err := p.Take(a.Answer); err != nil {
-			return fault.New(fmt.Sprintf("job.answers[%d]", i), err.Error(), "correct the answer")
+		if _, err := c.Take(a.Answer); err != nil {
+			return fault.New(fmt.Sprintf("%s.answers[%d]", at, i), err.Error(), "correct the answer")
 		}
-	}
-	if j.Signed != (j.Ticket != nil) {
-		return fault.New("job.ticket", "a signed job has a ticket, an open one has none", "export the job again")
 	}
 	return nil
 }
@@ -153,26 +227,25 @@ func (s *Shop) Bring(ctx context.Context, by record.Account, key string, c Carri
 	if err := c.check(); err != nil {
 		return 0, err
 	}
-	doc := ""
-	if c.Reckoning != nil {
-		var err error
-		if doc, err = document(*c.Reckoning); err != nil {
-			return 0, err
-		}
+	j, fixed := c.job()
+	doc, err := document(fixed)
+	if err != nil {
+		return 0, err
 	}
 	return s.create(ctx, by, key, "carried", c, func(t *store.Tx) (int64, error) {
-		who, err := s.people(ctx, t, c.Job)
+		who, err := s.people(ctx, t, j)
 		if err != nil {
 			return 0, err
 		}
-		j := c.Job
 		customer, err := t.AddCustomer(ctx, j.Customer)
 		if err != nil {
 			return 0, err
 		}
 		creator := by
 		creator.ID = who[j.CreatedBy]
-		id, err := s.addJob(ctx, t, creator, customer, j.Object, j.Pane, j)
+		j := j
+		j.Panes = append([]record.Pane(nil), j.Panes...)
+		id, err := s.addJob(ctx, t, creator, customer, j)
 		if err != nil {
 			return 0, err
 		}
@@ -189,40 +262,47 @@ func (s *Shop) Bring(ctx context.Context, by record.Account, key string, c Carri
 }
 
 func (s *Shop) bringWork(ctx context.Context, t *store.Tx, id int64, j record.Job, who map[string]int64) error {
-	pane, _, err := t.PaneOf(ctx, id)
-	if err != nil {
-		return err
-	}
-	for _, r := range j.Readings {
-		r.ByID, r.Version = who[r.By], 1
-		if err := t.AddReading(ctx, pane, r); err != nil {
-			return err
-		}
-	}
-	if d := j.Diagnosis; d != nil {
-		d.Evidence, d.OldPane, d.Version = orEmpty(d.Evidence), orEmpty(d.OldPane), 1
-		if err := t.SetDiagnosis(ctx, id, *d, who[d.By]); err != nil {
-			return err
-		}
-	}
 	for i, e := range j.Strip {
 		e.Position, e.Version = i+1, 1
 		if err := t.AddStrip(ctx, id, e, who[e.By]); err != nil {
 			return err
 		}
 	}
-	if c := j.Choice; c != nil {
-		if err := t.AddChoice(ctx, pane, *c, who[c.By]); err != nil {
+	for _, p := range j.Panes {
+		if err := bringPane(ctx, t, p, who); err != nil {
 			return err
 		}
 	}
-	for _, k := range j.Ticks {
-		if err := t.SetTick(ctx, id, k, who[k.By]); err != nil {
+	return nil
+}
+
+// bringPane writes what was done to a pane; its ID is the new one.
+func bringPane(ctx context.Context, t *store.Tx, p record.Pane, who map[string]int64) error {
+	for _, r := range p.Readings {
+		r.ByID, r.Version = who[r.By], 1
+		if err := t.AddReading(ctx, p.ID, r); err != nil {
 			return err
 		}
 	}
-	for _, a := range j.Answers {
-		if err := t.SetAnswer(ctx, id, a.Check, a.Answer, who[a.By], a.At); err != nil {
+	if p.Diagnosis != nil {
+		d := *p.Diagnosis
+		d.Evidence, d.OldPane, d.Version = orEmpty(d.Evidence), orEmpty(d.OldPane), 1
+		if err := t.SetDiagnosis(ctx, p.ID, d, who[d.By]); err != nil {
+			return err
+		}
+	}
+	if c := p.Choice; c != nil {
+		if err := t.AddChoice(ctx, p.ID, *c, who[c.By]); err != nil {
+			return err
+		}
+	}
+	for _, k := range p.Ticks {
+		if err := t.SetTick(ctx, p.ID, k, who[k.By]); err != nil {
+			return err
+		}
+	}
+	for _, a := range p.Answers {
+		if err := t.SetAnswer(ctx, p.ID, a.Check, a.Answer, who[a.By], a.At); err != nil {
 			return err
 		}
 	}
@@ -232,23 +312,25 @@ func (s *Shop) bringWork(ctx context.Context, t *store.Tx, id int64, j record.Jo
 // people finds or adds everybody whom a job names.
 func (s *Shop) people(ctx context.Context, t *store.Tx, j record.Job) (map[string]int64, error) {
 	names := map[string]bool{j.CreatedBy: true}
-	for _, r := range j.Readings {
-		names[r.By] = true
-	}
-	for _, k := range j.Ticks {
-		names[k.By] = true
-	}
-	for _, a := range j.Answers {
-		names[a.By] = true
-	}
-	if j.Choice != nil {
-		names[j.Choice.By] = true
+	for _, p := range j.Panes {
+		for _, r := range p.Readings {
+			names[r.By] = true
+		}
+		for _, k := range p.Ticks {
+			names[k.By] = true
+		}
+		for _, a := range p.Answers {
+			names[a.By] = true
+		}
+		if p.Choice != nil {
+			names[p.Choice.By] = true
+		}
+		if p.Diagnosis != nil {
+			names[p.Diagnosis.By] = true
+		}
 	}
 	for _, e := range j.Strip {
 		names[e.By] = true
-	}
-	if j.Diagnosis != nil {
-		names[j.Diagnosis.By] = true
 	}
 	if j.Ticket != nil {
 		names[j.Ticket.By] = true

@@ -20,7 +20,7 @@ type Seen struct {
 
 // Diagnose keeps what was seen. A settled cause puts its changes into the plan,
 // where they must be ticked before the job can be signed off.
-func (s *Shop) Diagnose(ctx context.Context, by record.Account, job int64, in Seen) error {
+func (s *Shop) Diagnose(ctx context.Context, by record.Account, at Bench, in Seen) error {
 	if _, err := diagnose.Why(in.Evidence); err != nil {
 		return err
 	}
@@ -30,24 +30,20 @@ func (s *Shop) Diagnose(ctx context.Context, by record.Account, job int64, in Se
 	if _, err := diagnose.Changes(in.Cause); err != nil {
 		return err
 	}
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
-		if err != nil {
-			return store.Change{}, err
-		}
+	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
 		version := 0
-		if j.Diagnosis != nil {
-			version = j.Diagnosis.Version
+		if p.Diagnosis != nil {
+			version = p.Diagnosis.Version
 		}
 		if version != in.Version {
-			return store.Change{}, &record.Conflict{Says: fmt.Sprintf("%s noted something about the break %s. It is shown now; tick yours again.", j.Diagnosis.By, s.ago(j.Diagnosis.At))}
+			return store.Change{}, &record.Conflict{Says: fmt.Sprintf("%s noted something about the break %s. It is shown now; tick yours again.", p.Diagnosis.By, s.ago(p.Diagnosis.At))}
 		}
 		d := record.Diagnosis{Evidence: orEmpty(in.Evidence), OldPane: orEmpty(in.OldPane), Cause: in.Cause, At: s.Now(), Version: version + 1}
 		said := "what was seen of the break was noted"
-		if in.Cause != "" && (j.Diagnosis == nil || j.Diagnosis.Cause != in.Cause) {
+		if in.Cause != "" && (p.Diagnosis == nil || p.Diagnosis.Cause != in.Cause) {
 			said = "settled why it broke: " + diagnose.NameOf(in.Cause)
 		}
-		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: j.Diagnosis, After: d}, t.SetDiagnosis(ctx, job, d, by.ID)
+		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: p.Diagnosis, After: d}, t.SetDiagnosis(ctx, p.ID, d, by.ID)
 	})
 }
 

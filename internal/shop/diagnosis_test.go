@@ -26,7 +26,7 @@ func TestCauseChangesThePlan(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
 	e := diagnose.Evidence{"origin": "fixing", "fixings": "tight"}
-	if err := s.Diagnose(ctx, tor, id, Seen{Evidence: e}); err != nil {
+	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: e}); err != nil {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
@@ -34,10 +34,10 @@ func TestCauseChangesThePlan(t *testing.T) {
 		t.Fatalf("%s, %d required steps before anything is settled", v.Reckoning.Why.Sentence, len(required(v)))
 	}
 	var c *record.Conflict
-	if err := s.Diagnose(ctx, mira, id, Seen{Evidence: e, Cause: "blow"}); !errors.As(err, &c) {
+	if err := s.Diagnose(ctx, mira, First(id), Seen{Evidence: e, Cause: "blow"}); !errors.As(err, &c) {
 		t.Errorf("an old copy settled: %v", err)
 	}
-	if err := s.Diagnose(ctx, tor, id, Seen{Evidence: e, Cause: "over-tight", Version: 1}); err != nil {
+	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: e, Cause: "over-tight", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	v = view1(t, s, id)
@@ -45,7 +45,7 @@ func TestCauseChangesThePlan(t *testing.T) {
 	if len(need) != 1 || need[0].Station != "set" {
 		t.Fatalf("%+v", need)
 	}
-	if err := s.Tick(ctx, tor, id, need[0].Key, Done{Outcome: "left-out", Reason: "no time"}); fault.Of(err) == nil {
+	if err := s.Tick(ctx, tor, First(id), need[0].Key, Done{Outcome: "left-out", Reason: "no time"}); fault.Of(err) == nil {
 		t.Errorf("it was left out: %v", err)
 	}
 	open := func() bool {
@@ -59,7 +59,7 @@ func TestCauseChangesThePlan(t *testing.T) {
 	if !open() {
 		t.Error("it does not hold the sign-off up")
 	}
-	if err := s.Tick(ctx, tor, id, need[0].Key, Done{Outcome: "done"}); err != nil || open() {
+	if err := s.Tick(ctx, tor, First(id), need[0].Key, Done{Outcome: "done"}); err != nil || open() {
 		t.Errorf("%v, still open: %v", err, open())
 	}
 }
@@ -68,7 +68,7 @@ func TestDiagnoseRefuses(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
 	for field, in := range map[string]Seen{"evidence.origin": {Evidence: diagnose.Evidence{"origin": "moon"}}, "evidence.colour": {OldPane: diagnose.Evidence{"colour": "pink"}}, "cause": {Cause: "curse"}} {
-		if f := fault.Of(s.Diagnose(ctx, tor, id, in)); f == nil || f.Field != field {
+		if f := fault.Of(s.Diagnose(ctx, tor, First(id), in)); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}
 	}
@@ -78,7 +78,7 @@ func TestDiagnoseRefuses(t *testing.T) {
 func TestOldPaneTellsTheMaterial(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Diagnose(ctx, tor, id, Seen{OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}}); err != nil {
+	if err := s.Diagnose(ctx, tor, First(id), Seen{OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}}); err != nil {
 		t.Fatal(err)
 	}
 	found := false

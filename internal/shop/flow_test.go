@@ -25,7 +25,7 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 	}
 	tick := func(keys ...string) {
 		for _, k := range keys {
-			if err := s.Tick(ctx, tor, id, k, Done{Outcome: "done"}); err != nil {
+			if err := s.Tick(ctx, tor, First(id), k, Done{Outcome: "done"}); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -44,14 +44,14 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 	if st, n := next(); st != "measure" || n != "Look again at a reading" {
 		t.Errorf("%s: %s", st, n)
 	}
-	if err := s.Read(ctx, tor, id, "width_middle", Said{Text: "269", Instrument: "rule", Version: 1}); err != nil {
+	if err := s.Read(ctx, tor, First(id), "width_middle", Said{Text: "269", Instrument: "rule", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	tick("choose")
 	if st, n := next(); st != "choose" || n != "Settle the material" {
 		t.Errorf("%s: %s", st, n)
 	}
-	if err := s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
 	for _, st := range view1(t, s, id).Reckoning.Plan.Steps {
@@ -66,23 +66,23 @@ func TestUndoingWork(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
 	for _, o := range []string{"done", "open", "left-out", "open"} {
-		if err := s.Tick(ctx, tor, id, "cold", Done{Outcome: o, Reason: "came cold"}); err != nil {
+		if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: o, Reason: "came cold"}); err != nil {
 			t.Fatal(err)
 		}
 	}
-	if n := len(view1(t, s, id).Job.Ticks); n != 0 {
+	if n := len(view1(t, s, id).Pane.Ticks); n != 0 {
 		t.Errorf("%d ticks after the last was opened", n)
 	}
-	if err := s.Answer(ctx, tor, id, "paper", Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
+	if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Reopen(ctx, tor, id, "paper"); err != nil {
+	if err := s.Reopen(ctx, tor, First(id), "paper"); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Reopen(ctx, tor, id, "paper"); err != nil {
+	if err := s.Reopen(ctx, tor, First(id), "paper"); err != nil {
 		t.Errorf("opening an open check: %v", err)
 	}
-	if n := len(view1(t, s, id).Job.Answers); n != 0 {
+	if n := len(view1(t, s, id).Pane.Answers); n != 0 {
 		t.Errorf("%d answers", n)
 	}
 }
@@ -91,16 +91,16 @@ func TestUndoingWork(t *testing.T) {
 func TestCheckConflict(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Answer(ctx, tor, id, "paper", Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
+	if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
 	fail := Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "loose at the hinge"}}
-	if err := s.Answer(ctx, mira, id, "paper", fail); !errors.As(err, &c) || !strings.Contains(c.Says, "Tor answered") {
+	if err := s.Answer(ctx, mira, First(id), "paper", fail); !errors.As(err, &c) || !strings.Contains(c.Says, "Tor answered") {
 		t.Errorf("%v", err)
 	}
 	fail.Seen = prove.Pass
-	if err := s.Answer(ctx, mira, id, "paper", fail); err != nil {
+	if err := s.Answer(ctx, mira, First(id), "paper", fail); err != nil {
 		t.Error(err)
 	}
 }
@@ -120,17 +120,17 @@ func TestTicketStaysAsItWas(t *testing.T) {
 		}
 	}
 	for name, err := range map[string]error{
-		"reading":   s.Read(ctx, tor, id, "width_top", Said{Text: "300", Instrument: "tape", Version: 1}),
-		"back":      s.TakeBack(ctx, tor, id, "width_top", 1),
-		"pane":      s.SetPane(ctx, tor, id, before.Job.Pane),
+		"reading":   s.Read(ctx, tor, First(id), "width_top", Said{Text: "300", Instrument: "tape", Version: 1}),
+		"back":      s.TakeBack(ctx, tor, First(id), "width_top", 1),
+		"pane":      s.SetPane(ctx, tor, First(id), before.Pane.Held, before.Pane.Version),
 		"object":    s.SetObject(ctx, tor, id, before.Job.Object),
 		"job":       s.SetJob(ctx, tor, id, before.Job),
-		"step":      s.Tick(ctx, tor, id, "cold", Done{Outcome: "open"}),
-		"check":     s.Reopen(ctx, tor, id, "gap"),
-		"diagnosis": s.Diagnose(ctx, tor, id, Seen{Evidence: diagnose.Evidence{}, Version: 1}),
+		"step":      s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "open"}),
+		"check":     s.Reopen(ctx, tor, First(id), "gap"),
+		"diagnosis": s.Diagnose(ctx, tor, First(id), Seen{Evidence: diagnose.Evidence{}, Version: 1}),
 		"strip":     s.AddStrip(ctx, tor, "", id, came("x", 1)),
 		"put back":  s.PutBack(ctx, tor, id, "e1", 1, 1),
-		"choice":    s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 5, Seen: "glass-ceramic"}),
+		"choice":    s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 5, Seen: "glass-ceramic"}),
 	} {
 		var c *record.Conflict
 		if !errors.As(err, &c) {
@@ -158,10 +158,10 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 		t.Errorf("%s: %s", v.Unit, v.Reckoning.Order)
 	}
 	// A bare number is inches from now on.
-	if err := s.Read(ctx, tor, id, "height_middle", Said{Text: "9.5", Instrument: "tape"}); err != nil {
+	if err := s.Read(ctx, tor, First(id), "height_middle", Said{Text: "9.5", Instrument: "tape"}); err != nil {
 		t.Fatal(err)
 	}
-	for _, r := range view1(t, s, id).Job.Readings {
+	for _, r := range view1(t, s, id).Pane.Readings {
 		if r.Place == "height_middle" && (r.Reading.Value < 241.2 || r.Reading.Value > 241.4) {
 			t.Errorf("9.5 was taken for %v mm", r.Reading.Value)
 		}

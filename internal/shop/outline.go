@@ -2,12 +2,12 @@ package shop
 
 import (
 	"context"
-	"fmt"
 	"sort"
 	"strings"
 
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
+	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
@@ -15,83 +15,12 @@ import (
 	"freshshard/core/working"
 )
 
-// ShapeKind is a shape that is made from a few measures.
-type ShapeKind struct {
-	Kind     string         `json:"kind"`
-	Name     string         `json:"name"`
-	Measures []ShapeMeasure `json:"measures" doc:"In the order that a person walks round it"`
-}
-
-// ShapeMeasure is one measure of a shape.
-type ShapeMeasure struct {
-	Key  string `json:"key"`
-	Name string `json:"name"`
-}
-
-// shapeRule is a kind with the rule that makes it; the measures come in mm.
-type shapeRule struct {
-	ShapeKind
-	make func(m map[string]float64) (outline.Path, error)
-}
-
-func measures(pairs ...string) []ShapeMeasure {
-	out := []ShapeMeasure{}
-	for i := 0; i+1 < len(pairs); i += 2 {
-		out = append(out, ShapeMeasure{pairs[i], pairs[i+1]})
-	}
-	return out
-}
-
-var shapeRules = []shapeRule{
-	{ShapeKind{"rectangle", "rectangle", measures("width", "width", "height", "height")}, func(m map[string]float64) (outline.Path, error) {
-		return outline.RoundedRect(m["width"], m["height"], 0)
-	}},
-	{ShapeKind{"rounded", "rounded corners", measures("width", "width", "height", "height", "radius", "corner radius")}, func(m map[string]float64) (outline.Path, error) {
-		return outline.RoundedRect(m["width"], m["height"], m["radius"])
-	}},
-	{ShapeKind{"cut", "cut corners", measures("width", "width", "height", "height", "cut", "cut along each side")}, func(m map[string]float64) (outline.Path, error) {
-		return outline.CutRect(m["width"], m["height"], m["cut"])
-	}},
-	{ShapeKind{"raked", "raked, four sides", measures("bottom", "bottom", "right", "right side", "top", "top", "left", "left side", "diagonal_rising", "diagonal, lower left to upper right")}, func(m map[string]float64) (outline.Path, error) {
-		q, err := outline.QuadrilateralOf(m["bottom"], m["right"], m["top"], m["left"], m["diagonal_rising"])
-		if err != nil {
-			return nil, err
-		}
-		v := []outline.Vertex{}
-		for _, c := range q.Corners() {
-			v = append(v, outline.Vertex{Point: c})
-		}
-		return outline.NewPath(v)
-	}},
-	{ShapeKind{"triangle", "triangle", measures("bottom", "bottom", "right", "right side", "left", "left side")}, func(m map[string]float64) (outline.Path, error) {
-		return outline.Triangle(m["bottom"], m["right"], m["left"])
-	}},
-	{ShapeKind{"circle", "circle", measures("diameter", "diameter")}, func(m map[string]float64) (outline.Path, error) { return outline.Circle(m["diameter"]) }},
-	{ShapeKind{"ellipse", "ellipse", measures("width", "width", "height", "height")}, func(m map[string]float64) (outline.Path, error) {
-		return outline.Ellipse(m["width"], m["height"])
-	}},
-	{ShapeKind{"pill", "pill", measures("width", "width", "height", "height")}, func(m map[string]float64) (outline.Path, error) { return outline.Pill(m["width"], m["height"]) }},
-	{ShapeKind{"round-top", "round top", measures("width", "width", "spring", "height to the springing", "rise", "rise of the arc")}, func(m map[string]float64) (outline.Path, error) {
-		return outline.RoundTop(m["width"], m["spring"], m["rise"])
-	}},
-	{ShapeKind{"pointed", "pointed arch", measures("width", "width", "spring", "height to the springing", "rise", "rise to the point")}, func(m map[string]float64) (outline.Path, error) {
-		return outline.PointedTop(m["width"], m["spring"], m["rise"])
-	}},
-}
-
-// Shapes lists the kinds.
-func Shapes() []ShapeKind {
-	out := make([]ShapeKind, 0, len(shapeRules))
-	for _, r := range shapeRules {
-		out = append(out, r.ShapeKind)
-	}
-	return out
-}
-
 // OutlineIn is an outline by its measures, or one that was read from a file.
 type OutlineIn struct {
 	Kind       string            `json:"kind" doc:"One of the shapes, or file"`
-	Measures   map[string]string `json:"measures"`
+	Count      int               `json:"count,omitempty" minimum:"0" maximum:"24" doc:"Stations or points, where the kind counts them"`
+	Measures   map[string]string `json:"measures" doc:"Its measures, and those of its checks that were read"`
+	Trace      *outline.Trace    `json:"trace,omitempty" doc:"How the line was traced; for a file"`
 	File       *outline.Outline  `json:"file,omitempty" doc:"What was read from a file"`
 	Inset      string            `json:"inset" maxLength:"60" doc:"Move every side inwards by this; empty for none"`
 	Thickness  float64           `json:"thickness" minimum:"0.5" maximum:"60" doc:"mm, to say whether it can be cut by hand"`
@@ -104,6 +33,7 @@ type OutlineOut struct {
 	Drawing drawing.Drawing  `json:"drawing"`
 	Figures []working.Figure `json:"figures"`
 	Cutting outline.Cutting  `json:"cutting"`
+	Say     string           `json:"say,omitempty" doc:"Where to cut along a traced line"`
 }
 
 // Outline makes an outline and works out what follows from it.
@@ -113,10 +43,11 @@ func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 	if err != nil {
 		return out, err
 	}
-	o, err := in.outline(shop.Unit)
+	o, misfits, err := in.outline(shop.Unit)
 	if err != nil {
 		return out, err
 	}
+	clearance := 0.0
 	final := o
 	var inset outline.Path
 	if in.Inset != "" {
@@ -124,6 +55,7 @@ func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 		if err != nil {
 			return out, err
 		}
+		clearance = r.Value
 		if inset, err = o.Outer.Offset(r.Value); err != nil {
 			f := fault.Of(err)
 			return out, fault.New("inset", f.Why, f.Cure)
@@ -131,7 +63,10 @@ func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 		final.Outer = inset
 	}
 	out.Outline, out.Drawing, out.Cutting = final, drawing.OfOutline(o, inset), cutting(final, in.Thickness)
-	out.Figures = figuresOf(final, shop.Unit)
+	out.Figures = append(reckon.Present(misfits, shop.Unit), figuresOf(final, shop.Unit)...)
+	if in.Kind == "file" && in.Trace != nil {
+		out.Say = in.Trace.Say(clearance)
+	}
 	return out, nil
 }
 
@@ -142,37 +77,56 @@ func cutting(o outline.Outline, thickness float64) outline.Cutting {
 	return o.Outer.Cuttable(thickness)
 }
 
-func (in OutlineIn) outline(unit length.Unit) (outline.Outline, error) {
+// outline is the outline that was asked for, and how its checks agree.
+func (in OutlineIn) outline(unit length.Unit) (outline.Outline, []working.Figure, error) {
 	if in.Kind == "file" {
-		if in.File == nil {
-			return outline.Outline{}, fault.New("file", "no file was read yet", "choose a DXF or SVG file")
-		}
-		loops := []outline.Path{}
-		for _, l := range in.File.Loops() {
-			p, err := outline.NewPath(l)
-			if err != nil {
-				return outline.Outline{}, err
-			}
-			loops = append(loops, p)
-		}
-		return outline.Sort(loops)
+		o, err := in.fromFile()
+		return o, nil, err
 	}
-	for _, r := range shapeRules {
-		if r.Kind != in.Kind {
+	k, err := outline.KindOf(in.Kind, in.Count)
+	if err != nil {
+		return outline.Outline{}, nil, err
+	}
+	m, doubt := outline.Values{}, outline.Values{}
+	for _, x := range k.Measures {
+		v, err := readText(x.Key, in.Measures[x.Key], unit, in.Instrument)
+		if err != nil {
+			return outline.Outline{}, nil, err
+		}
+		m[x.Key], doubt[x.Key] = v.Value, v.Doubt
+	}
+	p, err := k.Make(m)
+	if err != nil {
+		return outline.Outline{}, nil, err
+	}
+	misfits := []working.Figure{}
+	for _, c := range k.Checks {
+		if strings.TrimSpace(in.Measures[c.Key]) == "" {
 			continue
 		}
-		mm := map[string]float64{}
-		for _, m := range r.Measures {
-			v, err := readText(m.Key, in.Measures[m.Key], unit, in.Instrument)
-			if err != nil {
-				return outline.Outline{}, err
-			}
-			mm[m.Key] = v.Value
+		r, err := readText(c.Key, in.Measures[c.Key], unit, in.Instrument)
+		if err != nil {
+			return outline.Outline{}, nil, err
 		}
-		p, err := r.make(mm)
-		return outline.Outline{Outer: p, Holes: []outline.Path{}}, err
+		want, off, err := k.Predict(c.Key, m, doubt)
+		if err != nil {
+			return outline.Outline{}, nil, err
+		}
+		misfits = append(misfits, fit.MisfitFigure(c, r, want, off))
 	}
-	return outline.Outline{}, fault.New("kind", fmt.Sprintf("no shape is called %q", in.Kind), "choose one of the list")
+	return outline.Outline{Outer: p, Holes: []outline.Path{}}, misfits, nil
+}
+
+// fromFile is the outline that was read, a traced line taken off.
+func (in OutlineIn) fromFile() (outline.Outline, error) {
+	if in.File == nil {
+		return outline.Outline{}, fault.New("file", "no file was read yet", "choose a DXF or SVG file")
+	}
+	o, err := checked(*in.File)
+	if err == nil && in.Trace != nil {
+		o.Outer, err = in.Trace.True(o.Outer)
+	}
+	return o, err
 }
 
 // figuresOf are the numbers of an outline with their working.

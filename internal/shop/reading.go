@@ -53,7 +53,7 @@ func (e *At) Unwrap() error { return e.Err }
 // Read keeps a reading at a place. The earlier one stays in the record. When
 // somebody else has read the place since, it is a Conflict that says what they
 // read; a retry of the same reading is taken for done.
-func (s *Shop) Read(ctx context.Context, by record.Account, job int64, place fit.Place, in Said) error {
+func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.Place, in Said) error {
 	shop, err := s.Store.Shop(ctx)
 	if err != nil {
 		return err
@@ -62,17 +62,13 @@ func (s *Shop) Read(ctx context.Context, by record.Account, job int64, place fit
 	if err != nil {
 		return err
 	}
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		pane := p.ID
+		info, err := placeOf(p.Held, place)
 		if err != nil {
 			return store.Change{}, err
 		}
-		pane := j.Pane.ID
-		info, err := placeOf(j.Pane.Family, place)
-		if err != nil {
-			return store.Change{}, err
-		}
-		if err := possible(j, place, r); err != nil {
+		if err := possible(j, p, place, r); err != nil {
 			return store.Change{}, err
 		}
 		live, err := t.LiveReading(ctx, pane, place)
@@ -104,8 +100,8 @@ func (s *Shop) Read(ctx context.Context, by record.Account, job int64, place fit
 // possible refuses a reading that cannot be true beside the others, such as a
 // diagonal longer than both sides. It refuses only at the place itself: a side
 // that makes an earlier diagonal impossible may be the right one of the two.
-func possible(j record.Job, place fit.Place, r length.Reading) error {
-	k := known(j, length.MM)
+func possible(j *record.Job, p *record.Pane, place fit.Place, r length.Reading) error {
+	k := known(j, p, length.MM)
 	k.Readings[place] = r
 	out, err := reckon.Pane(k)
 	if err != nil {
@@ -118,18 +114,18 @@ func possible(j record.Job, place fit.Place, r length.Reading) error {
 }
 
 // placeOf finds a place that the family's walk has.
-func placeOf(fam string, place fit.Place) (fit.PlaceInfo, error) {
+func placeOf(held record.Held, place fit.Place) (fit.PlaceInfo, error) {
 	info, err := place.Info()
 	if err != nil {
 		return info, err
 	}
-	f, err := family.ByID(fam)
+	f, err := family.ByID(held.Family)
 	if err != nil {
 		return info, err
 	}
-	for _, w := range fit.Walk(f.Sizing) {
+	for _, w := range fit.Walk(f.Sizing, held.Shape) {
 		if w.Place == place {
-			return info, nil
+			return w, nil
 		}
 	}
 	return info, fault.New("place", "a "+f.Name+" has no "+info.Name, "choose one that the drawing shows")
@@ -149,17 +145,13 @@ func (s *Shop) seen(live *record.Reading, version int, info fit.PlaceInfo) error
 
 // TakeBack takes the reading of a place out of the count; it stays in the
 // record. A place without a reading is as wanted.
-func (s *Shop) TakeBack(ctx context.Context, by record.Account, job int64, place fit.Place, version int) error {
+func (s *Shop) TakeBack(ctx context.Context, by record.Account, at Bench, place fit.Place, version int) error {
 	info, err := place.Info()
 	if err != nil {
 		return err
 	}
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		pane, _, err := t.PaneOf(ctx, job)
-		if err != nil {
-			return store.Change{}, err
-		}
-		live, err := t.LiveReading(ctx, pane, place)
+	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+		live, err := t.LiveReading(ctx, p.ID, place)
 		if err != nil || live == nil {
 			return store.Change{}, err
 		}
@@ -167,6 +159,6 @@ func (s *Shop) TakeBack(ctx context.Context, by record.Account, job int64, place
 			return store.Change{}, err
 		}
 		return store.Change{Noun: "reading", Item: string(place), Action: "taken back", Said: fmt.Sprintf("%s: %s taken back", info.Name, live.Reading.Text), Before: live},
-			t.RetireReading(ctx, pane, place)
+			t.RetireReading(ctx, p.ID, place)
 	})
 }

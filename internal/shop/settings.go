@@ -14,34 +14,32 @@ func stale(what string) error {
 	return &record.Conflict{Says: "Somebody else changed " + what + " a moment ago. What they set is shown now; yours is still in the form."}
 }
 
-// SetPane changes how the pane is held. p.ID is ignored; p.Version is that
-// which the person saw.
-func (s *Shop) SetPane(ctx context.Context, by record.Account, job int64, p record.Pane) error {
-	j, err := s.Store.Job(ctx, job)
-	if err != nil {
+// SetPane changes how a pane is held. version is that which the person saw.
+func (s *Shop) SetPane(ctx context.Context, by record.Account, at Bench, held record.Held, version int) error {
+	var err error
+	if held.Name, err = clean("name", held.Name, 80, false); err != nil {
 		return err
 	}
-	before := j.Pane
-	p.ID = before.ID
-	if p.Sides.Top < 0 || p.Sides.Right < 0 || p.Sides.Bottom < 0 || p.Sides.Left < 0 || p.Sides.Total() > 160 {
-		return fault.New("sides", "between 0 and 40 fixings a side are expected", "count them again")
-	}
-	j.Pane = p
-	if err := sound(j); err != nil {
-		return err
-	}
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		found, err := t.SetPane(ctx, p)
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		before := p.Held
+		p.Held, p.Version = held, version
+		if err := sound(j, p); err != nil {
+			return store.Change{}, err
+		}
+		found, err := t.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = stale("how the pane is held")
 		}
-		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "how the pane is held was changed", Before: before, After: p}, err
+		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "how the pane is held was changed", Before: before, After: held}, err
 	})
 }
 
-// sound tries a changed record on the core before it is kept.
-func sound(j record.Job) error {
-	_, err := reckon.Pane(known(j, "mm"))
+// sound tries a changed pane on the core before it is kept.
+func sound(j *record.Job, p *record.Pane) error {
+	if p.Sides.Top < 0 || p.Sides.Right < 0 || p.Sides.Bottom < 0 || p.Sides.Left < 0 || p.Sides.Total() > 160 {
+		return fault.New("sides", "between 0 and 40 fixings a side are expected", "count them again")
+	}
+	_, err := reckon.Pane(known(j, p, "mm"))
 	return err
 }
 
@@ -71,8 +69,8 @@ func (s *Shop) SetObject(ctx context.Context, by record.Account, job int64, o re
 	})
 }
 
-// SetJob changes story, place, promise and what the job waits for. Only these
-// fields of j count, with its version.
+// SetJob changes story, place and promise. Only these fields of j count, with
+// its version.
 func (s *Shop) SetJob(ctx context.Context, by record.Account, job int64, j record.Job) error {
 	before, err := s.Store.Job(ctx, job)
 	if err != nil {
@@ -80,9 +78,6 @@ func (s *Shop) SetJob(ctx context.Context, by record.Account, job int64, j recor
 	}
 	j.ID = job
 	if j.Story, err = clean("story", j.Story, 1000, false); err != nil {
-		return err
-	}
-	if j.WaitsFor, err = clean("waits_for", j.WaitsFor, 200, false); err != nil {
 		return err
 	}
 	if j.Place != "bench" && j.Place != "site" {
@@ -93,8 +88,8 @@ func (s *Shop) SetJob(ctx context.Context, by record.Account, job int64, j recor
 		if err == nil && !found {
 			err = stale("the job's dates")
 		}
-		return store.Change{Noun: "job", Item: before.Object.Name, Action: "changed", Said: "promise, place or wait changed",
-			Before: []any{before.Story, before.Place, before.PromisedAt, before.WaitsFor, before.WaitsUntil}, After: []any{j.Story, j.Place, j.PromisedAt, j.WaitsFor, j.WaitsUntil}}, err
+		return store.Change{Noun: "job", Item: before.Object.Name, Action: "changed", Said: "promise or place changed",
+			Before: []any{before.Story, before.Place, before.PromisedAt}, After: []any{j.Story, j.Place, j.PromisedAt}}, err
 	})
 }
 

@@ -67,7 +67,7 @@ func takeIn(t testing.TB, s *Shop, by record.Account) int64 {
 
 func read(t testing.TB, s *Shop, by record.Account, job int64, place fit.Place, text string) {
 	t.Helper()
-	if err := s.Read(ctx, by, job, place, Said{Text: text, Instrument: length.Rule}); err != nil {
+	if err := s.Read(ctx, by, First(job), place, Said{Text: text, Instrument: length.Rule}); err != nil {
 		t.Fatal(err)
 	}
 }
@@ -92,17 +92,17 @@ func TestRoad(t *testing.T) {
 		read(t, s, tor, id, p, text)
 	}
 	v := view1(t, s, id)
-	if !v.Reckoning.Fit.Ready || v.Job.Customer.Name != "Oda Marl" || len(v.Job.Readings) != 6 {
-		t.Fatalf("ready %v, %d readings", v.Reckoning.Fit.Ready, len(v.Job.Readings))
+	if !v.Reckoning.Fit.Ready || v.Job.Customer.Name != "Oda Marl" || len(v.Pane.Readings) != 6 {
+		t.Fatalf("ready %v, %d readings", v.Reckoning.Fit.Ready, len(v.Pane.Readings))
 	}
 	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err == nil {
 		t.Fatal("signed with everything open")
 	}
-	if err := s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
 	for _, st := range v.Reckoning.Plan.Steps {
-		if err := s.Tick(ctx, tor, id, st.Key, Done{Outcome: "done"}); err != nil {
+		if err := s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -112,7 +112,7 @@ func TestRoad(t *testing.T) {
 			n := 0.8
 			a.Value = &n
 		}
-		if err := s.Answer(ctx, tor, id, c.Key, a); err != nil {
+		if err := s.Answer(ctx, tor, First(id), c.Key, a); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -130,7 +130,7 @@ func TestRoad(t *testing.T) {
 	}
 	order := v.Reckoning.Order
 	var c *record.Conflict
-	if err := s.Read(ctx, tor, id, fit.WidthTop, Said{Text: "300", Instrument: length.Tape, Version: 1}); !errors.As(err, &c) {
+	if err := s.Read(ctx, tor, First(id), fit.WidthTop, Said{Text: "300", Instrument: length.Tape, Version: 1}); !errors.As(err, &c) {
 		t.Errorf("a signed job took a reading: %v", err)
 	}
 	if v = view1(t, s, id); v.Reckoning.Order != order || v.Job.Ticket == nil || v.Job.Ticket.By != "Tor" {
@@ -198,26 +198,26 @@ func TestConflictShowsBoth(t *testing.T) {
 	id := takeIn(t, s, tor)
 	read(t, s, tor, id, fit.WidthTop, "268")
 	var c *record.Conflict
-	err := s.Read(ctx, mira, id, fit.WidthTop, Said{Text: "270", Instrument: length.Tape})
+	err := s.Read(ctx, mira, First(id), fit.WidthTop, Said{Text: "270", Instrument: length.Tape})
 	if !errors.As(err, &c) || c.Field != "width_top" || !strings.Contains(c.Says, "Tor read 268") {
 		t.Fatalf("%v", err)
 	}
-	if err := s.Read(ctx, mira, id, fit.WidthTop, Said{Text: "270", Instrument: length.Tape, Version: 1}); err != nil {
+	if err := s.Read(ctx, mira, First(id), fit.WidthTop, Said{Text: "270", Instrument: length.Tape, Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.TakeBack(ctx, tor, id, fit.WidthTop, 1); !errors.As(err, &c) {
+	if err := s.TakeBack(ctx, tor, First(id), fit.WidthTop, 1); !errors.As(err, &c) {
 		t.Errorf("took back what somebody else had read since: %v", err)
 	}
-	if err := s.TakeBack(ctx, tor, id, fit.WidthTop, 2); err != nil {
+	if err := s.TakeBack(ctx, tor, First(id), fit.WidthTop, 2); err != nil {
 		t.Error(err)
 	}
-	if v := view1(t, s, id); len(v.Job.Readings) != 0 {
-		t.Errorf("%+v", v.Job.Readings)
+	if v := view1(t, s, id); len(v.Pane.Readings) != 0 {
+		t.Errorf("%+v", v.Pane.Readings)
 	}
 	// A place that was taken back counts on, so that an old copy never fits.
 	read(t, s, tor, id, fit.WidthTop, "269")
-	if v := view1(t, s, id); v.Job.Readings[0].Version != 3 {
-		t.Errorf("version %d", v.Job.Readings[0].Version)
+	if v := view1(t, s, id); v.Pane.Readings[0].Version != 3 {
+		t.Errorf("version %d", v.Pane.Readings[0].Version)
 	}
 }
 
@@ -225,7 +225,7 @@ func TestManyWritersLoseNothing(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
 	places := []fit.Place{}
-	for _, w := range fit.Walk("clip") {
+	for _, w := range fit.Walk("clip", fit.Shape{}) {
 		// Readings of one round size that belong together, so without diagonals.
 		if w.Least > 10 && w.Place != fit.Rising && w.Place != fit.Falling {
 			places = append(places, w.Place)
@@ -238,7 +238,7 @@ func TestManyWritersLoseNothing(t *testing.T) {
 			if n%2 == 0 {
 				by = tor
 			}
-			err := s.Read(ctx, by, id, places[n%len(places)], Said{Text: fmt.Sprint(300 + n), Instrument: length.Tape})
+			err := s.Read(ctx, by, First(id), places[n%len(places)], Said{Text: fmt.Sprint(300 + n), Instrument: length.Tape})
 			var c *record.Conflict
 			if err != nil && !errors.As(err, &c) {
 				t.Errorf("writer %d: %v", n, err)
@@ -247,8 +247,8 @@ func TestManyWritersLoseNothing(t *testing.T) {
 	}
 	wg.Wait()
 	j, err := s.Store.Job(ctx, id)
-	if err != nil || len(j.Readings) != len(places) {
-		t.Errorf("%d readings at %d places, %v", len(j.Readings), len(places), err)
+	if err != nil || len(j.Panes[0].Readings) != len(places) {
+		t.Errorf("%d readings at %d places, %v", len(j.Panes[0].Readings), len(places), err)
 	}
 }
 
@@ -259,18 +259,22 @@ func TestRefusals(t *testing.T) {
 		field string
 		call  func() error
 	}{
-		{"width_top", func() error { return s.Read(ctx, tor, id, "width_top", Said{Text: "banana", Instrument: "tape"}) }},
-		{"height_left", func() error { return s.Read(ctx, tor, id, "height_left", Said{Text: "40 m", Instrument: "tape"}) }},
-		{"instrument", func() error { return s.Read(ctx, tor, id, "width_top", Said{Text: "300", Instrument: "thumb"}) }},
-		{"place", func() error { return s.Read(ctx, tor, id, "girth", Said{Text: "300", Instrument: "tape"}) }},
-		{"thickness", func() error { return s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 7}) }},
-		{"material", func() error { return s.Choose(ctx, tor, id, Settle{Material: "ice", Thickness: 4}) }},
-		{"reason", func() error { return s.Choose(ctx, tor, id, Settle{Material: "toughened", Thickness: 4}) }},
-		{"reason", func() error { return s.Tick(ctx, tor, id, "cold", Done{Outcome: "left-out"}) }},
-		{"value", func() error {
-			return s.Answer(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass}})
+		{"width_top", func() error {
+			return s.Read(ctx, tor, First(id), "width_top", Said{Text: "banana", Instrument: "tape"})
 		}},
-		{"frame", func() error { return s.SetPane(ctx, tor, id, record.Pane{Family: "clip-heat", Frame: "cheese"}) }},
+		{"height_left", func() error {
+			return s.Read(ctx, tor, First(id), "height_left", Said{Text: "40 m", Instrument: "tape"})
+		}},
+		{"instrument", func() error { return s.Read(ctx, tor, First(id), "width_top", Said{Text: "300", Instrument: "thumb"}) }},
+		{"place", func() error { return s.Read(ctx, tor, First(id), "girth", Said{Text: "300", Instrument: "tape"}) }},
+		{"thickness", func() error { return s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 7}) }},
+		{"material", func() error { return s.Choose(ctx, tor, First(id), Settle{Material: "ice", Thickness: 4}) }},
+		{"reason", func() error { return s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4}) }},
+		{"reason", func() error { return s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "left-out"}) }},
+		{"value", func() error {
+			return s.Answer(ctx, tor, First(id), "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass}})
+		}},
+		{"frame", func() error { return s.SetPane(ctx, tor, First(id), record.Held{Family: "clip-heat", Frame: "cheese"}, 1) }},
 		{"name", func() error { return s.SetObject(ctx, tor, id, record.Object{Name: " "}) }},
 		{"name", func() error { return s.SetCustomer(ctx, tor, id, record.Customer{}) }},
 		{"place", func() error { return s.SetJob(ctx, tor, id, record.Job{Place: "moon"}) }},
@@ -310,7 +314,7 @@ func TestRefusals(t *testing.T) {
 	if _, err := s.Job(ctx, 4711); !errors.As(err, &nf) {
 		t.Errorf("a job that is not there: %v", err)
 	}
-	if err := s.Tick(ctx, tor, id, "no-such-step", Done{Outcome: "done"}); !errors.As(err, &nf) {
+	if err := s.Tick(ctx, tor, First(id), "no-such-step", Done{Outcome: "done"}); !errors.As(err, &nf) {
 		t.Errorf("a step that is not there: %v", err)
 	}
 }
@@ -318,17 +322,17 @@ func TestRefusals(t *testing.T) {
 func TestClosedGateWantsAReason(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Choose(ctx, tor, id, Settle{Material: "toughened", Thickness: 4, Reason: "only to see it"}); err != nil {
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4, Reason: "only to see it"}); err != nil {
 		t.Fatal(err)
 	}
-	if v := view1(t, s, id); !strings.Contains(v.Job.Choice.Reason, "above the 250 °C") {
-		t.Errorf("the reason against it is lost: %q", v.Job.Choice.Reason)
+	if v := view1(t, s, id); !strings.Contains(v.Pane.Choice.Reason, "above the 250 °C") {
+		t.Errorf("the reason against it is lost: %q", v.Pane.Choice.Reason)
 	}
 	var c *record.Conflict
-	if err := s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 4}); !errors.As(err, &c) {
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); !errors.As(err, &c) {
 		t.Errorf("an old copy settled: %v", err)
 	}
-	if err := s.Choose(ctx, tor, id, Settle{Material: "glass-ceramic", Thickness: 4, Seen: "toughened"}); err != nil {
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4, Seen: "toughened"}); err != nil {
 		t.Error(err)
 	}
 }
@@ -337,13 +341,13 @@ func TestStaleSettings(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
 	v := view1(t, s, id)
-	p := v.Job.Pane
+	p := v.Pane
 	p.Sides.Left = 1
-	if err := s.SetPane(ctx, tor, id, p); err != nil {
+	if err := s.SetPane(ctx, tor, First(id), p.Held, p.Version); err != nil {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
-	if err := s.SetPane(ctx, mira, id, p); !errors.As(err, &c) {
+	if err := s.SetPane(ctx, mira, First(id), p.Held, p.Version); !errors.As(err, &c) {
 		t.Errorf("pane: %v", err)
 	}
 	o := v.Job.Object
@@ -367,7 +371,7 @@ func TestStaleSettings(t *testing.T) {
 	}
 	j := v.Job
 	due := time.Now().Add(time.Hour).UTC()
-	j.PromisedAt, j.WaitsFor = &due, "pane from the cutter"
+	j.PromisedAt = &due
 	if err := s.SetJob(ctx, tor, id, j); err != nil {
 		t.Fatal(err)
 	}
@@ -449,9 +453,7 @@ func TestTodayOrder(t *testing.T) {
 	take("next week", at(150))
 	take("late", at(1))
 	waits := take("waits", at(30))
-	j := view1(t, s, waits).Job
-	j.WaitsFor, j.WaitsUntil = "pane from the cutter", at(20)
-	if err := s.SetJob(ctx, mira, waits, j); err != nil {
+	if err := s.SetWait(ctx, mira, First(waits), Wait{For: "pane from the cutter", Until: at(20), Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	day, err := s.Today(ctx)

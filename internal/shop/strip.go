@@ -214,7 +214,7 @@ func (s *Shop) Earlier(ctx context.Context, job int64) ([]record.Row, error) {
 	if err != nil {
 		return nil, err
 	}
-	return s.Store.Stripped(ctx, j.Pane.Family, job, 6)
+	return s.Store.Stripped(ctx, j.Panes[0].Family, job, 6)
 }
 
 // CopyStrip starts an empty strip log from that of an earlier job.

@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -17,22 +18,25 @@ import (
 // TakeIn is the answer to the four questions at the door: whose, what, how is
 // the pane held, what happened.
 type TakeIn struct {
-	CustomerID int64      `json:"customer_id,omitempty" doc:"A customer who is known; else 0 and a name"`
-	Name       string     `json:"name,omitempty" maxLength:"120"`
-	Phone      string     `json:"phone,omitempty" maxLength:"40"`
-	Object     string     `json:"object" maxLength:"120"`
-	Exposure   string     `json:"exposure" doc:"Id of what heat or weather it sees"`
-	Steady     *float64   `json:"steady,omitempty" doc:"Hot side in steady use, °C, when it is known better"`
-	Power      bool       `json:"power,omitempty"`
-	Gas        bool       `json:"gas,omitempty"`
-	Old        bool       `json:"old,omitempty"`
-	Strike     bool       `json:"strike,omitempty"`
-	Stamp      string     `json:"stamp,omitempty" maxLength:"200"`
-	Family     string     `json:"family"`
-	Story      string     `json:"story,omitempty" maxLength:"1000"`
-	Place      string     `json:"place" enum:"bench,site"`
-	Promised   *time.Time `json:"promised_at,omitempty"`
-	Like       string     `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
+	CustomerID int64           `json:"customer_id,omitempty" doc:"A customer who is known; else 0 and a name"`
+	Name       string          `json:"name,omitempty" maxLength:"120"`
+	Phone      string          `json:"phone,omitempty" maxLength:"40"`
+	Object     string          `json:"object" maxLength:"120"`
+	Exposure   string          `json:"exposure" doc:"Id of what heat or weather it sees"`
+	Steady     *float64        `json:"steady,omitempty" doc:"Hot side in steady use, °C, when it is known better"`
+	Power      bool            `json:"power,omitempty"`
+	Gas        bool            `json:"gas,omitempty"`
+	Vehicle    bool            `json:"vehicle,omitempty"`
+	Water      bool            `json:"water,omitempty"`
+	Old        bool            `json:"old,omitempty"`
+	Strike     bool            `json:"strike,omitempty"`
+	Stamp      string          `json:"stamp,omitempty" maxLength:"200"`
+	Family     string          `json:"family"`
+	Story      string          `json:"story,omitempty" maxLength:"1000"`
+	Place      string          `json:"place" enum:"bench,site"`
+	Promised   *time.Time      `json:"promised_at,omitempty"`
+	Layout     *drawing.Layout `json:"layout,omitempty" doc:"How its panes stand, when there are several"`
+	Like       string          `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
 }
 
 // What a gasket family starts with until somebody says better: a flat tape of
@@ -40,6 +44,9 @@ type TakeIn struct {
 const usualTape = 3.0
 
 var usualBrackets = setting.Sides{Top: 2, Bottom: 2}
+
+// usualScrews hold whatever else is screwed. Common practice, no source.
+var usualScrews = setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}
 
 // peakOver is how far a short peak lies above a steady heat that was typed in,
 // in kelvin. Common practice, no source.
@@ -83,7 +90,11 @@ func (in TakeIn) records() (record.Customer, record.Object, record.Pane, error) 
 		}
 	}
 	o.Power, o.Gas, o.Old, o.Strike = in.Power, in.Gas, in.Old, in.Strike
-	p = record.Pane{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like}
+	o.Vehicle, o.Water = in.Vehicle, in.Water
+	p = record.Pane{Held: record.Held{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like}}
+	if f.Tightening != "" {
+		p.Sides = usualScrews
+	}
 	if f.Seal == "gasket" {
 		p.Gasket, p.Sides = fit.Gasket{Kind: fit.Flat, Free: usualTape}, usualBrackets
 	}
@@ -118,6 +129,14 @@ func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in Tak
 	if j.Place != "bench" && j.Place != "site" {
 		return 0, fault.New("place", "the work is at the bench or at the customer's", "choose one of the two")
 	}
+	panes := []record.Pane{p}
+	if in.Layout != nil {
+		if panes, err = laidOut(*in.Layout, panes); err != nil {
+			return 0, err
+		}
+	} else {
+		panes[0].Number, panes[0].Spot = 1, whole
+	}
 	return s.create(ctx, by, key, "job", in, func(t *store.Tx) (int64, error) {
 		customer := in.CustomerID
 		if customer == 0 {
@@ -130,12 +149,14 @@ func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in Tak
 			}
 			return 0, err
 		}
-		return s.addJob(ctx, t, by, customer, o, p, j)
+		j.Object, j.Panes = o, panes
+		return s.addJob(ctx, t, by, customer, j)
 	})
 }
 
-// addJob writes object, job and pane and opens the trail.
-func (s *Shop) addJob(ctx context.Context, t *store.Tx, by record.Account, customer int64, o record.Object, p record.Pane, j record.Job) (int64, error) {
+// addJob writes object, job and panes and opens the trail.
+func (s *Shop) addJob(ctx context.Context, t *store.Tx, by record.Account, customer int64, j record.Job) (int64, error) {
+	o := j.Object
 	object, err := t.AddObject(ctx, o, customer)
 	if err != nil {
 		return 0, err
@@ -145,8 +166,10 @@ func (s *Shop) addJob(ctx context.Context, t *store.Tx, by record.Account, custo
 	if err != nil {
 		return 0, err
 	}
-	if _, err := t.AddPane(ctx, p, id); err != nil {
-		return 0, err
+	for i := range j.Panes {
+		if j.Panes[i].ID, err = t.AddPane(ctx, j.Panes[i], id); err != nil {
+			return 0, err
+		}
 	}
 	return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: o.Name, Action: "taken in", Said: "taken in: " + o.Name, After: j})
 }

@@ -7,11 +7,16 @@ import (
 
 	"freshshard/core/plan"
 	"freshshard/core/route"
+	"freshshard/internal/record"
 )
 
 // Turn is an open job and what comes next at it.
 type Turn struct {
 	Job        int64       `json:"job"`
+	Pane       int64       `json:"pane" doc:"The pane that comes next"`
+	Name       string      `json:"name,omitempty" doc:"What that pane is called, when there are several"`
+	Panes      int         `json:"panes"`
+	Finished   int         `json:"finished" doc:"Panes of it that are done"`
 	Object     string      `json:"object"`
 	Customer   string      `json:"customer"`
 	Place      string      `json:"place" enum:"bench,site"`
@@ -62,7 +67,7 @@ func (s *Shop) Today(ctx context.Context) (Today, error) {
 	}
 	now := s.Now()
 	for _, j := range jobs {
-		v, err := view(j, shop.Unit)
+		v, err := s.view(j, 0, shop.Unit)
 		if err != nil {
 			return t, err
 		}
@@ -85,40 +90,85 @@ func (s *Shop) Today(ctx context.Context) (Today, error) {
 	return t, err
 }
 
-// turnOf finds the next work at a job.
+// turnOf finds the next work at a job: at its first pane that somebody can go
+// on with, or at the one whose wait ends first.
 func turnOf(v View, now time.Time) Turn {
-	j := v.Job
-	t := Turn{Job: j.ID, Object: j.Object.Name, Customer: j.Customer.Name, Place: j.Place, PromisedAt: j.PromisedAt, Route: v.Route, Left: v.MinutesTo, People: 1}
-	if j.WaitsFor != "" && (j.WaitsUntil == nil || j.WaitsUntil.After(now)) {
-		t.Waits, t.WaitsUntil = j.WaitsFor, j.WaitsUntil
+	j, b := v.Job, v.next(now)
+	t := Turn{Job: j.ID, Pane: b.pane.ID, Panes: len(v.Panes), Object: j.Object.Name, Customer: j.Customer.Name, Place: j.Place, PromisedAt: j.PromisedAt, Route: b.route, Left: v.MinutesTo, People: 1}
+	if t.Panes > 1 {
+		t.Name = paneName(b.pane)
+	}
+	for _, p := range v.Panes {
+		if p.State == "done" {
+			t.Finished++
+		}
+	}
+	if waits(b.pane, now) && !b.finished() {
+		t.Waits, t.WaitsUntil = b.pane.WaitsFor, b.pane.WaitsUntil
 	}
 	if j.PromisedAt != nil {
 		t.Late = now.Add(time.Duration(v.MinutesTo) * time.Minute).After(*j.PromisedAt)
 	}
-	for _, l := range v.Route {
+	for _, l := range b.route {
 		if l.State == route.Now {
 			t.Station = string(l.Station)
-			t.Next = v.unfinished(l)
+			t.Next = v.unfinished(b, l)
 			break
 		}
 	}
-	if st := nextStep(v); st != nil && string(st.Station) == t.Station {
+	if st := b.nextStep(); st != nil && string(st.Station) == t.Station {
 		t.Next, t.Do, t.Minutes, t.People, t.TwoWhy = st.Title, st.Do, st.Minutes, st.People, st.TwoWhy
 	}
 	switch {
-	case v.Reckoning.Fault != nil:
-		t.Problem = v.Reckoning.Fault.Why
-	case len(v.Reckoning.Fit.Odd) > 0:
-		t.Problem = v.Reckoning.Fit.Odd[0].Sentence
+	case b.reck.Fault != nil:
+		t.Problem = b.reck.Fault.Why
+	case len(b.reck.Fit.Odd) > 0:
+		t.Problem = b.reck.Fit.Odd[0].Sentence
 	}
 	return t
 }
 
+// finished says that nothing but the signature is open.
+func (b benchView) finished() bool {
+	for _, l := range b.route {
+		if l.State == route.Now && (l.Station != "prove" || l.Say != "to sign") {
+			return false
+		}
+	}
+	return true
+}
+
+// next is the pane to go on with.
+func (v View) next(now time.Time) benchView {
+	best := -1
+	for i, b := range v.benches {
+		switch {
+		case b.finished():
+		case best < 0:
+			best = i
+		case waits(v.benches[best].pane, now) && sooner(b.pane, v.benches[best].pane, now):
+			best = i
+		}
+	}
+	if best < 0 {
+		best = 0
+	}
+	return v.benches[best]
+}
+
+// sooner says whether pane a can be gone on with before pane b, which waits.
+func sooner(a, b record.Pane, now time.Time) bool {
+	if !waits(a, now) {
+		return true
+	}
+	return a.WaitsUntil != nil && (b.WaitsUntil == nil || a.WaitsUntil.Before(*b.WaitsUntil))
+}
+
 // unfinished says what a station still wants when its steps are ticked.
-func (v View) unfinished(l route.Leg) string {
+func (v View) unfinished(b benchView, l route.Leg) string {
 	switch l.Station {
 	case "measure":
-		if len(v.Reckoning.Fit.Odd) > 0 || v.Reckoning.Fault != nil {
+		if len(b.reck.Fit.Odd) > 0 || b.reck.Fault != nil {
 			return "Look again at a reading"
 		}
 		return "Read the rest of the opening"
@@ -134,10 +184,9 @@ func (v View) unfinished(l route.Leg) string {
 }
 
 // nextStep is the first step that is neither done nor left out.
-func nextStep(v View) *plan.Step {
-	done := ticked(v.Job)
-	for i := range v.Reckoning.Plan.Steps {
-		if st := &v.Reckoning.Plan.Steps[i]; !done[st.Key] {
+func (b benchView) nextStep() *plan.Step {
+	for i := range b.reck.Plan.Steps {
+		if st := &b.reck.Plan.Steps[i]; !b.done[st.Key] {
 			return st
 		}
 	}

@@ -3,8 +3,11 @@ package shop
 import (
 	"context"
 	"encoding/json"
+	"fmt"
+	"strings"
 	"time"
 
+	"freshshard/core/drawing"
 	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
@@ -14,16 +17,38 @@ import (
 	"freshshard/internal/record"
 )
 
-// View is a job with everything that follows from it: what a screen shows.
+// View is a job with one of its panes on the table and everything that follows
+// from it: what a screen shows.
 type View struct {
 	Job        record.Job        `json:"job"`
+	Pane       record.Pane       `json:"pane" doc:"The pane on the table"`
+	Panes      []PaneState       `json:"panes" doc:"All panes of the object, by number"`
+	Object     drawing.Drawing   `json:"object" doc:"The object with its panes numbered"`
 	Unit       length.Unit       `json:"unit" enum:"mm,in"`
 	Reckoning  reckon.Reckoning  `json:"reckoning"`
 	Route      []route.Leg       `json:"route"`
 	Strip      Strip             `json:"strip"`
 	Checks     []CheckView       `json:"checks"`
-	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps it from being signed off"`
-	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left"`
+	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps the job from being signed off, all panes together"`
+	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left, all panes together"`
+
+	benches []benchView
+}
+
+// PaneState is how one pane of the object stands.
+type PaneState struct {
+	ID         int64        `json:"id"`
+	Number     int          `json:"number"`
+	Name       string       `json:"name" doc:"Never empty"`
+	Family     string       `json:"family"`
+	Spot       drawing.Spot `json:"spot"`
+	State      string       `json:"state" enum:"done,now,wait"`
+	Station    string       `json:"station" doc:"Where the next work is; empty when it is done"`
+	Open       int          `json:"open" doc:"Things that are still open"`
+	WaitsFor   string       `json:"waits_for,omitempty"`
+	WaitsUntil *time.Time   `json:"waits_until,omitempty"`
+	Order      string       `json:"order"`
+	Untouched  bool         `json:"untouched" doc:"Nothing was read, seen or done: it can be taken out"`
 }
 
 // CheckView is a check with who answered it.
@@ -33,9 +58,12 @@ type CheckView struct {
 	At *time.Time `json:"at,omitempty"`
 }
 
-// Job reads a job and works everything out.
-func (s *Shop) Job(ctx context.Context, id int64) (View, error) {
-	j, err := s.Store.Job(ctx, id)
+// Job reads a job with its first pane and works everything out.
+func (s *Shop) Job(ctx context.Context, id int64) (View, error) { return s.Bench(ctx, First(id)) }
+
+// Bench reads a job with one of its panes and works everything out.
+func (s *Shop) Bench(ctx context.Context, at Bench) (View, error) {
+	j, err := s.Store.Job(ctx, at.Job)
 	if err != nil {
 		return View{}, err
 	}
@@ -43,68 +71,207 @@ func (s *Shop) Job(ctx context.Context, id int64) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	return view(j, shop.Unit)
+	return s.view(j, at.Pane, shop.Unit)
 }
 
-// known is a record as the core wants it.
-func known(j record.Job, unit length.Unit) reckon.Known {
-	k := reckon.Known{
-		Family: j.Pane.Family, Exposure: j.Object.Exposure, Frame: j.Pane.Frame, Readings: map[fit.Place]length.Reading{}, Cutter: j.Pane.Cutter,
-		Gasket: j.Pane.Gasket, Sides: j.Pane.Sides, Raked: j.Pane.Raked, Power: j.Object.Power, Gas: j.Object.Gas, Old: j.Object.Old, Strike: j.Object.Strike,
-		Like: j.Pane.Like, Unit: unit,
+// Benches reads a job with each of its panes, by number, and tells which of
+// them is the one that was asked for.
+func (s *Shop) Benches(ctx context.Context, at Bench) (all []View, on int, err error) {
+	j, err := s.Store.Job(ctx, at.Job)
+	if err != nil {
+		return nil, 0, err
 	}
-	for _, r := range j.Readings {
+	shop, err := s.Store.Shop(ctx)
+	if err != nil {
+		return nil, 0, err
+	}
+	if j.Pane(at.Pane) == nil {
+		return nil, 0, &record.NotFound{What: "this pane"}
+	}
+	for i, p := range j.Panes {
+		v, err := s.view(j, p.ID, shop.Unit)
+		if err != nil {
+			return nil, 0, err
+		}
+		if p.ID == at.Pane {
+			on = i
+		}
+		all = append(all, v)
+	}
+	return all, on, nil
+}
+
+// known is a pane of a job as the core wants it.
+func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
+	o := j.Object
+	k := reckon.Known{
+		Family: p.Family, Exposure: o.Exposure, Frame: p.Frame, Readings: map[fit.Place]length.Reading{}, Cutter: p.Cutter,
+		Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle, Water: o.Water, Old: o.Old, Strike: o.Strike,
+		Like: p.Like, Stamp: o.Stamp, Unit: unit,
+	}
+	for _, r := range p.Readings {
 		k.Readings[r.Place] = r.Reading
 	}
-	k.Stamp = j.Object.Stamp
-	if d := j.Diagnosis; d != nil {
+	if d := p.Diagnosis; d != nil {
 		k.Evidence, k.OldPane, k.Cause = d.Evidence, d.OldPane, d.Cause
 	}
-	if j.Choice != nil {
-		k.Material, k.Thickness = j.Choice.Material, j.Choice.Thickness
+	if p.Choice != nil {
+		k.Material, k.Thickness = p.Choice.Material, p.Choice.Thickness
 	}
 	return k
 }
 
-func view(j record.Job, unit length.Unit) (View, error) {
-	v := View{Job: j, Unit: unit}
-	var err error
-	if j.Ticket != nil && j.Ticket.Document != "" {
-		err = json.Unmarshal([]byte(j.Ticket.Document), &v.Reckoning)
-		v.Job.Ticket.Document = ""
-	} else {
-		v.Reckoning, err = reckon.Pane(known(j, unit))
+// benchView is one pane with what follows from it.
+type benchView struct {
+	pane   record.Pane
+	reck   reckon.Reckoning
+	checks []CheckView
+	route  []route.Leg
+	done   map[string]bool
+	left   int
+}
+
+// Fixed is what the ticket keeps of one pane.
+type Fixed struct {
+	Pane      int              `json:"pane" doc:"Number of the pane"`
+	Reckoning reckon.Reckoning `json:"reckoning"`
+}
+
+// fixedOf reads a ticket's document. Tickets from when a job had one pane hold
+// its reckoning alone.
+func fixedOf(document string) ([]Fixed, error) {
+	if document == "" {
+		return nil, nil
 	}
-	if err != nil {
-		return v, err
+	if strings.HasPrefix(document, "{") {
+		one := Fixed{Pane: 1}
+		err := json.Unmarshal([]byte(document), &one.Reckoning)
+		return []Fixed{one}, err
 	}
-	v.Strip = stripOf(j)
-	v.Checks = checks(v.Reckoning.Family, j)
-	state := v.state()
-	v.Hindrances = prove.Hindrances(state)
-	v.Route = route.Legs(v.progress())
-	ticked := ticked(j)
-	for _, st := range v.Reckoning.Plan.Steps {
-		if !ticked[st.Key] {
-			v.MinutesTo += st.Minutes
+	var all []Fixed
+	err := json.Unmarshal([]byte(document), &all)
+	return all, err
+}
+
+func (s *Shop) view(j record.Job, pane int64, unit length.Unit) (View, error) {
+	on := j.Pane(pane)
+	if on == nil {
+		return View{}, &record.NotFound{What: "this pane"}
+	}
+	v := View{Job: j, Pane: *on, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j), Hindrances: []prove.Hindrance{}}
+	var fixed []Fixed
+	if j.Ticket != nil {
+		var err error
+		if fixed, err = fixedOf(j.Ticket.Document); err != nil {
+			return v, err
+		}
+		t := *j.Ticket
+		t.Document = ""
+		v.Job.Ticket = &t
+	}
+	for i := range j.Panes {
+		b, err := benchOf(&j, &j.Panes[i], unit, fixed, len(v.Strip.Open))
+		if err != nil {
+			return v, err
+		}
+		v.benches = append(v.benches, b)
+		v.MinutesTo += b.left
+		v.Panes = append(v.Panes, s.stateOf(b))
+		if b.pane.ID == on.ID {
+			v.Reckoning, v.Checks, v.Route = b.reck, b.checks, b.route
 		}
 	}
+	v.Hindrances = v.hindrances()
+	v.Object = drawing.Object(v.onObject())
+	v.Job.Panes = nil
 	return v, nil
 }
 
-func ticked(j record.Job) map[string]bool {
-	m := map[string]bool{}
-	for _, t := range j.Ticks {
-		m[t.Step] = true
+func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out int) (benchView, error) {
+	b := benchView{pane: *p, done: map[string]bool{}}
+	kept := false
+	for _, f := range fixed {
+		if f.Pane == p.Number {
+			b.reck, kept = f.Reckoning, true
+		}
 	}
-	return m
+	if !kept {
+		var err error
+		if b.reck, err = reckon.Pane(known(j, p, unit)); err != nil {
+			return b, err
+		}
+	}
+	for _, t := range p.Ticks {
+		b.done[t.Step] = true
+	}
+	b.checks = checks(b.reck.Family, p)
+	b.route = route.Legs(b.progress(out, j.Signed))
+	for _, st := range b.reck.Plan.Steps {
+		if !b.done[st.Key] {
+			b.left += st.Minutes
+		}
+	}
+	return b, nil
 }
 
-func checks(f family.Family, j record.Job) []CheckView {
+// paneName is what a pane is called, by its number when nobody named it.
+func paneName(p record.Pane) string {
+	if p.Name != "" {
+		return p.Name
+	}
+	return fmt.Sprintf("pane %d", p.Number)
+}
+
+// waits says whether the pane waits for something that has not come.
+func waits(p record.Pane, now time.Time) bool {
+	return p.WaitsFor != "" && (p.WaitsUntil == nil || p.WaitsUntil.After(now))
+}
+
+func (s *Shop) stateOf(b benchView) PaneState {
+	p := b.pane
+	st := PaneState{ID: p.ID, Number: p.Number, Name: paneName(p), Family: b.reck.Family.Name, Spot: p.Spot, State: "done", Order: b.reck.Order,
+		Untouched: len(p.Readings)+len(p.Ticks)+len(p.Answers) == 0 && p.Choice == nil && p.Diagnosis == nil}
+	for _, l := range b.route {
+		st.Open += l.Open
+		if l.State == route.Now {
+			st.State, st.Station = "now", string(l.Station)
+		}
+	}
+	if st.State == "now" && waits(p, s.Now()) {
+		st.State, st.WaitsFor, st.WaitsUntil = "wait", p.WaitsFor, p.WaitsUntil
+	}
+	return st
+}
+
+// onObject are the panes for the drawing of the object.
+func (v View) onObject() []drawing.ObjectPane {
+	out := make([]drawing.ObjectPane, 0, len(v.Panes))
+	for _, p := range v.Panes {
+		o := drawing.ObjectPane{ID: p.ID, Spot: p.Spot, State: p.State, Label: fmt.Sprintf("pane %d, %s: %s", p.Number, p.Name, p.say())}
+		if p.ID == v.Pane.ID {
+			o.State, o.Label = "here", o.Label+", on the table"
+		}
+		out = append(out, o)
+	}
+	return out
+}
+
+// say is how a pane stands, in words.
+func (p PaneState) say() string {
+	switch p.State {
+	case "done":
+		return "done"
+	case "wait":
+		return "waits for " + p.WaitsFor
+	}
+	return fmt.Sprintf("at %s, %d open", p.Station, p.Open)
+}
+
+func checks(f family.Family, p *record.Pane) []CheckView {
 	out := []CheckView{}
 	for _, c := range prove.Checks(f) {
 		k := CheckView{Check: c}
-		for _, a := range j.Answers {
+		for _, a := range p.Answers {
 			if a.Check == c.Key {
 				k.Outcome, k.Value, k.Finding = a.Answer.Outcome, a.Answer.Value, a.Answer.Finding
 				k.By, k.At = a.By, &a.At
@@ -115,41 +282,55 @@ func checks(f family.Family, j record.Job) []CheckView {
 	return out
 }
 
-func (v View) state() prove.State {
-	s := prove.State{Sized: v.Reckoning.Fit.Ready, Chosen: v.Job.Choice != nil}
-	for _, c := range v.Checks {
+// hindrances are those of all panes, and of the strip log once.
+func (v View) hindrances() []prove.Hindrance {
+	strip := prove.State{Sized: true, Chosen: true}
+	for _, c := range v.Strip.Open {
+		strip.Strip = append(strip.Strip, prove.Named{Key: c.ID, Title: c.What + ", " + c.Say})
+	}
+	out := prove.Hindrances(strip)
+	for _, b := range v.benches {
+		for _, h := range prove.Hindrances(b.state()) {
+			h.Pane = b.pane.ID
+			if len(v.benches) > 1 {
+				h.Text = paneName(b.pane) + ": " + h.Text
+			}
+			out = append(out, h)
+		}
+	}
+	return out
+}
+
+func (b benchView) state() prove.State {
+	s := prove.State{Sized: b.reck.Fit.Ready, Chosen: b.pane.Choice != nil}
+	for _, c := range b.checks {
 		s.Checks = append(s.Checks, c.Check)
 	}
-	for _, c := range v.Strip.Open {
-		s.Strip = append(s.Strip, prove.Named{Key: c.ID, Title: c.What + ", " + c.Say})
-	}
-	for _, o := range v.Reckoning.Fit.Odd {
+	for _, o := range b.reck.Fit.Odd {
 		s.Odd = append(s.Odd, prove.Named{Key: string(o.Place), Title: o.Name})
 	}
-	done := ticked(v.Job)
-	for _, st := range v.Reckoning.Plan.Steps {
-		if !done[st.Key] {
+	for _, st := range b.reck.Plan.Steps {
+		if !b.done[st.Key] {
 			s.OpenSteps = append(s.OpenSteps, prove.Named{Key: st.Key, Title: st.Title})
 		}
 	}
 	return s
 }
 
-func (v View) progress() route.Progress {
-	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(v.Reckoning.Fit.Missing), Odd: len(v.Reckoning.Fit.Odd), Chosen: v.Job.Choice != nil, Out: len(v.Strip.Open), Signed: v.Job.Signed}
-	if v.Reckoning.Fault != nil {
+func (b benchView) progress(out int, signed bool) route.Progress {
+	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(b.reck.Fit.Missing), Odd: len(b.reck.Fit.Odd), Chosen: b.pane.Choice != nil, Out: out, Signed: signed}
+	if b.reck.Fault != nil {
 		p.Odd++
 	}
-	done := ticked(v.Job)
-	for _, st := range v.Reckoning.Plan.Steps {
+	for _, st := range b.reck.Plan.Steps {
 		c := p.Steps[st.Station]
 		c[1]++
-		if done[st.Key] {
+		if b.done[st.Key] {
 			c[0]++
 		}
 		p.Steps[st.Station] = c
 	}
-	for _, c := range v.Checks {
+	for _, c := range b.checks {
 		p.Checks[1]++
 		if c.Outcome == prove.Pass || c.Outcome == prove.Skip {
 			p.Checks[0]++

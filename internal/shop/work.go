@@ -27,7 +27,7 @@ type Settle struct {
 
 // Choose settles material and thickness. A material that a gate rules out
 // wants a reason in words, which stays on the record.
-func (s *Shop) Choose(ctx context.Context, by record.Account, job int64, in Settle) error {
+func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settle) error {
 	m, err := pane.ByID(in.Material)
 	if err != nil {
 		return err
@@ -38,7 +38,7 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, job int64, in Sett
 	if in.Reason, err = clean("reason", in.Reason, 1000, false); err != nil {
 		return err
 	}
-	v, err := s.Job(ctx, job)
+	v, err := s.Bench(ctx, at)
 	if err != nil {
 		return err
 	}
@@ -59,13 +59,9 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, job int64, in Sett
 			}
 		}
 	}
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		// Read again under the lock: another person may have settled meanwhile.
-		j, err := t.Job(ctx, job)
-		if err != nil {
-			return store.Change{}, err
-		}
-		if c := j.Choice; c != nil {
+	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+		// The pane is read again under the lock: another person may have settled.
+		if c := p.Choice; c != nil {
 			if c.Material == in.Material && c.Thickness == in.Thickness && in.Reason == "" {
 				return store.Change{}, nil
 			}
@@ -74,8 +70,8 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, job int64, in Sett
 			}
 		}
 		c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: s.Now()}
-		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: j.Choice, After: c},
-			t.AddChoice(ctx, j.Pane.ID, c, by.ID)
+		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c},
+			t.AddChoice(ctx, p.ID, c, by.ID)
 	})
 }
 
@@ -95,7 +91,7 @@ type Done struct {
 }
 
 // Tick says how a step ended. Doing it twice is as good as once.
-func (s *Shop) Tick(ctx context.Context, by record.Account, job int64, step string, in Done) error {
+func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step string, in Done) error {
 	reason, err := clean("reason", in.Reason, 500, in.Outcome == "left-out")
 	if err != nil {
 		return err
@@ -103,8 +99,8 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, job int64, step stri
 	if in.Outcome != "done" && in.Outcome != "left-out" && in.Outcome != "open" {
 		return fault.New("outcome", "a step is done, left out or open", "choose one of the three")
 	}
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		st, err := stepOf(ctx, t, job, step)
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		st, err := stepOf(j, p, step)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -114,19 +110,15 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, job int64, step stri
 		title := st.Title
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
-			return c, t.ClearTick(ctx, job, step)
+			return c, t.ClearTick(ctx, p.ID, step)
 		}
-		return c, t.SetTick(ctx, job, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, At: s.Now()}, by.ID)
+		return c, t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, At: s.Now()}, by.ID)
 	})
 }
 
-// stepOf finds a step of the job's plan.
-func stepOf(ctx context.Context, t *store.Tx, job int64, step string) (plan.Step, error) {
-	j, err := t.Job(ctx, job)
-	if err != nil {
-		return plan.Step{}, err
-	}
-	r, err := reckon.Pane(known(j, length.MM))
+// stepOf finds a step of the pane's plan.
+func stepOf(j *record.Job, p *record.Pane, step string) (plan.Step, error) {
+	r, err := reckon.Pane(known(j, p, length.MM))
 	if err != nil {
 		return plan.Step{}, err
 	}
@@ -146,13 +138,13 @@ type Checked struct {
 }
 
 // Answer keeps the answer to a check.
-func (s *Shop) Answer(ctx context.Context, by record.Account, job int64, check string, in Checked) error {
+func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check string, in Checked) error {
 	var err error
 	if in.Finding, err = clean("finding", in.Finding, 500, false); err != nil {
 		return err
 	}
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		now, last, err := checkNow(ctx, t, job, check)
+	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+		now, last, err := checkNow(p, check)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -164,35 +156,31 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, job int64, check s
 			return store.Change{}, &record.Conflict{Field: check, Says: fmt.Sprintf("%s answered %q here %s. Yours is not kept yet.", last.By, last.Answer.Outcome, s.ago(last.At))}
 		}
 		a := prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Finding: taken.Finding}
-		return store.Change{Noun: "check", Item: check, Action: string(a.Outcome), Said: now.Text + ": " + string(a.Outcome), Before: last, After: a}, t.SetAnswer(ctx, job, check, a, by.ID, s.Now())
+		return store.Change{Noun: "check", Item: check, Action: string(a.Outcome), Said: now.Text + ": " + string(a.Outcome), Before: last, After: a}, t.SetAnswer(ctx, p.ID, check, a, by.ID, s.Now())
 	})
 }
 
 // Reopen takes the answer of a check back.
-func (s *Shop) Reopen(ctx context.Context, by record.Account, job int64, check string) error {
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		now, last, err := checkNow(ctx, t, job, check)
+func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check string) error {
+	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+		now, last, err := checkNow(p, check)
 		if err != nil || last == nil {
 			return store.Change{}, err
 		}
-		return store.Change{Noun: "check", Item: check, Action: "open", Said: now.Text + ": open again", Before: last}, t.ClearAnswer(ctx, job, check)
+		return store.Change{Noun: "check", Item: check, Action: "open", Said: now.Text + ": open again", Before: last}, t.ClearAnswer(ctx, p.ID, check)
 	})
 }
 
-// checkNow finds a check of the job's family and its last answer, if any.
-func checkNow(ctx context.Context, t *store.Tx, job int64, check string) (prove.Check, *record.Answer, error) {
-	j, err := t.Job(ctx, job)
-	if err != nil {
-		return prove.Check{}, nil, err
-	}
-	f, err := family.ByID(j.Pane.Family)
+// checkNow finds a check of the pane's family and its last answer, if any.
+func checkNow(p *record.Pane, check string) (prove.Check, *record.Answer, error) {
+	f, err := family.ByID(p.Family)
 	if err != nil {
 		return prove.Check{}, nil, err
 	}
 	var last *record.Answer
-	for i := range j.Answers {
-		if j.Answers[i].Check == check {
-			last = &j.Answers[i]
+	for i := range p.Answers {
+		if p.Answers[i].Check == check {
+			last = &p.Answers[i]
 		}
 	}
 	for _, c := range prove.Checks(f) {
@@ -243,7 +231,7 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		if err != nil {
 			return 0, err
 		}
-		v, err := view(j, shop.Unit)
+		v, err := s.view(j, 0, shop.Unit)
 		if err != nil {
 			return 0, err
 		}
@@ -257,7 +245,7 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		} else {
 			override = ""
 		}
-		doc, err := document(v.Reckoning)
+		doc, err := document(v.fixed())
 		if err != nil {
 			return 0, err
 		}

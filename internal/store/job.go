@@ -10,26 +10,23 @@ import (
 	"freshshard/internal/record"
 )
 
-const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.waits_for, j.waits_until, j.state = 'signed', j.version, j.pulse, a.name, j.created_at,
+const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signed', j.version, j.pulse, a.name, j.created_at,
   c.id, c.name, c.phone, c.note, c.version,
-  o.id, o.name, o.exposure, o.power, o.gas, o.old, o.strike, o.stamp, o.version,
-  p.id, p.family, p.frame, p.cutter, p.gasket_kind, p.gasket_free, p.side_top, p.side_right, p.side_bottom, p.side_left, p.raked, p.like_material, p.version
-FROM job j JOIN account a ON a.id = j.created_by JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id JOIN pane p ON p.job_id = j.id
+  o.id, o.name, o.exposure, o.power, o.gas, o.vehicle, o.water, o.old, o.strike, o.stamp, o.version
+FROM job j JOIN account a ON a.id = j.created_by JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id
 WHERE j.id IN (`
 
 func scanJob(r *sql.Rows) (record.Job, error) {
 	var j record.Job
 	var exposure []byte
-	c, o, p := &j.Customer, &j.Object, &j.Pane
-	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.WaitsFor, &j.WaitsUntil, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
+	c, o := &j.Customer, &j.Object
+	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
 		&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version,
-		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Old, &o.Strike, &o.Stamp, &o.Version,
-		&p.ID, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top, &p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &p.Raked, &p.Like, &p.Version)
+		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Water, &o.Old, &o.Strike, &o.Stamp, &o.Version)
 	if err != nil {
 		return j, err
 	}
-	j.Photos = []record.Photo{}
-	j.Strip, j.Readings, j.Ticks, j.Answers = []record.StripEntry{}, []record.Reading{}, []record.Tick{}, []record.Answer{}
+	j.Photos, j.Strip, j.Panes = []record.Photo{}, []record.StripEntry{}, []record.Pane{}
 	return j, json.Unmarshal(exposure, &o.Exposure)
 }
 
@@ -59,7 +56,7 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		byID[found[i].ID] = &found[i]
 	}
-	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.diagnoses, s.photos, s.stripped, s.readings, s.choices, s.ticks, s.answers, s.tickets} {
+	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped, s.tickets} {
 		if err := fill(ctx, in, args, byID); err != nil {
 			return nil, err
 		}
@@ -81,8 +78,8 @@ func marks(ids []int64) (string, []any) {
 	return strings.TrimSuffix(strings.Repeat("?,", len(ids)), ","), args
 }
 
-const rowQuery = `SELECT j.id, o.name, c.name, j.story, j.promised_at, j.waits_for, j.waits_until, j.state = 'signed'
-FROM job j JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id `
+const rowQuery = `SELECT j.id, o.name, c.name, j.story, j.promised_at, COALESCE(w.waits_for, ''), w.waits_until, j.state = 'signed'
+FROM job j LEFT JOIN pane w ON w.id = (SELECT MIN(p.id) FROM pane p WHERE p.job_id = j.id AND p.waits_for <> '') JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id `
 
 func scanRow(r *sql.Rows) (record.Row, error) {
 	var v record.Row
@@ -151,15 +148,15 @@ func (t *Tx) TouchJob(ctx context.Context, id int64) error {
 
 // AddJob writes a new job for an object.
 func (t *Tx) AddJob(ctx context.Context, j record.Job, by int64) (int64, error) {
-	return t.insert(ctx, "INSERT INTO job (object_id, story, place, promised_at, waits_for, waits_until, created_by, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
-		j.Object.ID, j.Story, j.Place, j.PromisedAt, j.WaitsFor, j.WaitsUntil, by, j.CreatedAt)
+	return t.insert(ctx, "INSERT INTO job (object_id, story, place, promised_at, created_by, created_at) VALUES (?, ?, ?, ?, ?, ?)",
+		j.Object.ID, j.Story, j.Place, j.PromisedAt, by, j.CreatedAt)
 }
 
-// SetJob changes what is promised and what it waits for, at the version that
+// SetJob changes story, place and promise, at the version that
 // the caller saw.
 func (t *Tx) SetJob(ctx context.Context, j record.Job) (bool, error) {
-	return t.changed(ctx, "UPDATE job SET story = ?, place = ?, promised_at = ?, waits_for = ?, waits_until = ?, version = version + 1 WHERE id = ? AND version = ?",
-		j.Story, j.Place, j.PromisedAt, j.WaitsFor, j.WaitsUntil, j.ID, j.Version)
+	return t.changed(ctx, "UPDATE job SET story = ?, place = ?, promised_at = ?, version = version + 1 WHERE id = ? AND version = ?",
+		j.Story, j.Place, j.PromisedAt, j.ID, j.Version)
 }
 
 // AddObject writes a new object of a customer.
@@ -168,8 +165,8 @@ func (t *Tx) AddObject(ctx context.Context, o record.Object, customer int64) (in
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO object (customer_id, name, exposure, power, gas, old, strike, stamp) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
-		customer, o.Name, string(e), o.Power, o.Gas, o.Old, o.Strike, o.Stamp)
+	return t.insert(ctx, "INSERT INTO object (customer_id, name, exposure, power, gas, vehicle, water, old, strike, stamp) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+		customer, o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Water, o.Old, o.Strike, o.Stamp)
 }
 
 // SetObject changes an object at the version that the caller saw.
@@ -178,18 +175,6 @@ func (t *Tx) SetObject(ctx context.Context, o record.Object) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE object SET name = ?, exposure = ?, power = ?, gas = ?, old = ?, strike = ?, stamp = ?, version = version + 1 WHERE id = ? AND version = ?",
-		o.Name, string(e), o.Power, o.Gas, o.Old, o.Strike, o.Stamp, o.ID, o.Version)
-}
-
-// AddPane writes the pane of a job.
-func (t *Tx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, error) {
-	return t.insert(ctx, "INSERT INTO pane (job_id, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, raked, like_material) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-		job, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, p.Raked, p.Like)
-}
-
-// SetPane changes how a pane is held, at the version that the caller saw.
-func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
-	return t.changed(ctx, "UPDATE pane SET family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, side_right = ?, side_bottom = ?, side_left = ?, raked = ?, like_material = ?, version = version + 1 WHERE id = ? AND version = ?",
-		p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, p.Raked, p.Like, p.ID, p.Version)
+	return t.changed(ctx, "UPDATE object SET name = ?, exposure = ?, power = ?, gas = ?, vehicle = ?, water = ?, old = ?, strike = ?, stamp = ?, version = version + 1 WHERE id = ? AND version = ?",
+		o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Water, o.Old, o.Strike, o.Stamp, o.ID, o.Version)
 }

@@ -11,7 +11,7 @@ import (
 )
 
 func (s queries) photos(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return s.fill(ctx, `SELECT p.job_id, p.id, p.entry_id, p.width, p.height, a.name, p.taken_at
+	return fill(ctx, s.db, `SELECT p.job_id, p.id, p.entry_id, p.width, p.height, a.name, p.taken_at
 FROM photo p JOIN account a ON a.id = p.taken_by WHERE p.job_id IN (`+in+`) ORDER BY p.id`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Photo

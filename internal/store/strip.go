@@ -8,7 +8,7 @@ import (
 )
 
 func (s queries) stripped(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return s.fill(ctx, `SELECT e.job_id, e.position, e.entry, e.version, a.name, e.noted_at
+	return fill(ctx, s.db, `SELECT e.job_id, e.position, e.entry, e.version, a.name, e.noted_at
 FROM strip_entry e JOIN account a ON a.id = e.noted_by WHERE e.job_id IN (`+in+`) ORDER BY e.position`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.StripEntry
@@ -46,6 +46,5 @@ func (t *Tx) DropStrip(ctx context.Context, job int64, entry string) error {
 
 // Stripped lists earlier jobs of a family that have a strip log, newest first.
 func (s queries) Stripped(ctx context.Context, family string, but int64, most int) ([]record.Row, error) {
-	return list(ctx, s.db, scanRow, rowQuery+`JOIN pane p ON p.job_id = j.id
-WHERE p.family = ? AND j.id <> ? AND EXISTS (SELECT 1 FROM strip_entry e WHERE e.job_id = j.id) ORDER BY j.id DESC LIMIT ?`, family, but, most)
+	return list(ctx, s.db, scanRow, rowQuery+`WHERE EXISTS (SELECT 1 FROM pane p WHERE p.job_id = j.id AND p.family = ?) AND j.id <> ? AND EXISTS (SELECT 1 FROM strip_entry e WHERE e.job_id = j.id) ORDER BY j.id DESC LIMIT ?`, family, but, most)
 }

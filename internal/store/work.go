@@ -12,10 +12,10 @@ import (
 	"freshshard/internal/record"
 )
 
-// fill runs a query whose first column is the job's id and hands each row to
-// the job that it belongs to.
-func (s queries) fill(ctx context.Context, q string, args []any, jobs map[int64]*record.Job, take func(scan func(...any) error) (func(*record.Job), error)) error {
-	rows, err := s.db.QueryContext(ctx, q, args...)
+// fill runs a query whose first column is an id and hands each row to the
+// record that it belongs to.
+func fill[T any](ctx context.Context, db querier, q string, args []any, records map[int64]*T, take func(scan func(...any) error) (func(*T), error)) error {
+	rows, err := db.QueryContext(ctx, q, args...)
 	if err != nil {
 		return err
 	}
@@ -26,70 +26,70 @@ func (s queries) fill(ctx context.Context, q string, args []any, jobs map[int64]
 		if err != nil {
 			return err
 		}
-		if j := jobs[id]; j != nil {
-			put(j)
+		if v := records[id]; v != nil {
+			put(v)
 		}
 	}
 	return rows.Err()
 }
 
-func (s queries) readings(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return s.fill(ctx, `SELECT p.job_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, a.name, a.id, r.taken_at, r.version
-FROM reading r JOIN pane p ON p.id = r.pane_id JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND p.job_id IN (`+in+`) ORDER BY r.id`, args, jobs,
-		func(scan func(...any) error) (func(*record.Job), error) {
+func (s queries) readings(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, s.db, `SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, a.name, a.id, r.taken_at, r.version
+FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_id IN (`+in+`) ORDER BY r.id`, args, panes,
+		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Reading
 			err := scan(&v.Place, &v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By, &v.ByID, &v.At, &v.Version)
-			return func(j *record.Job) { j.Readings = append(j.Readings, v) }, err
+			return func(p *record.Pane) { p.Readings = append(p.Readings, v) }, err
 		})
 }
 
-func (s queries) diagnoses(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return s.fill(ctx, `SELECT d.job_id, d.evidence, d.old_pane, d.cause, a.name, d.set_at, d.version
-FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.job_id IN (`+in+`)`, args, jobs,
-		func(scan func(...any) error) (func(*record.Job), error) {
+func (s queries) diagnoses(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, s.db, `SELECT d.pane_id, d.evidence, d.old_pane, d.cause, a.name, d.set_at, d.version
+FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`, args, panes,
+		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Diagnosis
 			var evidence, old []byte
 			err := scan(&evidence, &old, &v.Cause, &v.By, &v.At, &v.Version)
 			if err == nil {
 				err = errors.Join(json.Unmarshal(evidence, &v.Evidence), json.Unmarshal(old, &v.OldPane))
 			}
-			return func(j *record.Job) { j.Diagnosis = &v }, err
+			return func(p *record.Pane) { p.Diagnosis = &v }, err
 		})
 }
 
-func (s queries) choices(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return s.fill(ctx, `SELECT p.job_id, c.material, c.thickness, c.reason, a.name, c.chosen_at
-FROM choice c JOIN pane p ON p.id = c.pane_id JOIN account a ON a.id = c.chosen_by WHERE p.job_id IN (`+in+`) ORDER BY c.id`, args, jobs,
-		func(scan func(...any) error) (func(*record.Job), error) {
+func (s queries) choices(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, s.db, `SELECT c.pane_id, c.material, c.thickness, c.reason, a.name, c.chosen_at
+FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) ORDER BY c.id`, args, panes,
+		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Choice
 			err := scan(&v.Material, &v.Thickness, &v.Reason, &v.By, &v.At)
 			// The last row wins: choices are kept, not overwritten.
-			return func(j *record.Job) { j.Choice = &v }, err
+			return func(p *record.Pane) { p.Choice = &v }, err
 		})
 }
 
-func (s queries) ticks(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return s.fill(ctx, `SELECT t.job_id, t.step, t.outcome, t.reason, a.name, t.done_at
-FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.job_id IN (`+in+`) ORDER BY t.done_at, t.step`, args, jobs,
-		func(scan func(...any) error) (func(*record.Job), error) {
+func (s queries) ticks(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, s.db, `SELECT t.pane_id, t.step, t.outcome, t.reason, a.name, t.done_at
+FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.step`, args, panes,
+		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Tick
 			err := scan(&v.Step, &v.Outcome, &v.Reason, &v.By, &v.At)
-			return func(j *record.Job) { j.Ticks = append(j.Ticks, v) }, err
+			return func(p *record.Pane) { p.Ticks = append(p.Ticks, v) }, err
 		})
 }
 
-func (s queries) answers(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return s.fill(ctx, `SELECT t.job_id, t.proof, t.outcome, t.value, t.finding, a.name, t.done_at
-FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.job_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args, jobs,
-		func(scan func(...any) error) (func(*record.Job), error) {
+func (s queries) answers(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, s.db, `SELECT t.pane_id, t.proof, t.outcome, t.value, t.finding, a.name, t.done_at
+FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args, panes,
+		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Answer
 			err := scan(&v.Check, &v.Answer.Outcome, &v.Answer.Value, &v.Answer.Finding, &v.By, &v.At)
-			return func(j *record.Job) { j.Answers = append(j.Answers, v) }, err
+			return func(p *record.Pane) { p.Answers = append(p.Answers, v) }, err
 		})
 }
 
 func (s queries) tickets(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return s.fill(ctx, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document
+	return fill(ctx, s.db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document
 FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Ticket
@@ -129,15 +129,6 @@ func (t *Tx) AddReading(ctx context.Context, pane int64, v record.Reading) error
 		pane, v.Place, v.Reading.Text, v.Reading.Value, v.Reading.Doubt, v.Reading.Lean, v.Reading.Imperial, v.Instrument, v.ByID, v.At, v.Version)
 }
 
-// PaneOf finds the pane of a job.
-func (t *Tx) PaneOf(ctx context.Context, job int64) (id int64, family string, err error) {
-	err = t.tx.QueryRowContext(ctx, "SELECT id, family FROM pane WHERE job_id = ? ORDER BY id LIMIT 1", job).Scan(&id, &family)
-	if errors.Is(err, sql.ErrNoRows) {
-		err = &record.NotFound{What: "this pane"}
-	}
-	return id, family, err
-}
-
 // AddChoice writes a settled material.
 func (t *Tx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) error {
 	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, chosen_at) VALUES (?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.At)
@@ -145,7 +136,7 @@ func (t *Tx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int6
 
 // SetDiagnosis writes what was seen and settled. It must run under the job's
 // lock, which also guards the version.
-func (t *Tx) SetDiagnosis(ctx context.Context, job int64, d record.Diagnosis, by int64) error {
+func (t *Tx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, by int64) error {
 	evidence, err := json.Marshal(d.Evidence)
 	if err != nil {
 		return err
@@ -154,29 +145,29 @@ func (t *Tx) SetDiagnosis(ctx context.Context, job int64, d record.Diagnosis, by
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "REPLACE INTO diagnosis (job_id, evidence, old_pane, cause, set_by, set_at, version) VALUES (?, ?, ?, ?, ?, ?, ?)", job, string(evidence), string(old), d.Cause, by, d.At, d.Version)
+	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, set_by, set_at, version) VALUES (?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, by, d.At, d.Version)
 }
 
 // SetTick writes how a step ended.
-func (t *Tx) SetTick(ctx context.Context, job int64, v record.Tick, by int64) error {
-	return t.run(ctx, "INSERT INTO step_tick (job_id, step, outcome, reason, done_by, done_at) VALUES (?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), reason = VALUES(reason), done_by = VALUES(done_by), done_at = VALUES(done_at)",
-		job, v.Step, v.Outcome, v.Reason, by, v.At)
+func (t *Tx) SetTick(ctx context.Context, pane int64, v record.Tick, by int64) error {
+	return t.run(ctx, "INSERT INTO step_tick (pane_id, step, outcome, reason, done_by, done_at) VALUES (?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), reason = VALUES(reason), done_by = VALUES(done_by), done_at = VALUES(done_at)",
+		pane, v.Step, v.Outcome, v.Reason, by, v.At)
 }
 
 // ClearTick opens a step again.
-func (t *Tx) ClearTick(ctx context.Context, job int64, step string) error {
-	return t.run(ctx, "DELETE FROM step_tick WHERE job_id = ? AND step = ?", job, step)
+func (t *Tx) ClearTick(ctx context.Context, pane int64, step string) error {
+	return t.run(ctx, "DELETE FROM step_tick WHERE pane_id = ? AND step = ?", pane, step)
 }
 
 // SetAnswer writes how a check ended.
-func (t *Tx) SetAnswer(ctx context.Context, job int64, check string, a prove.Answer, by int64, at time.Time) error {
-	return t.run(ctx, "INSERT INTO check_answer (job_id, proof, outcome, value, finding, done_by, done_at) VALUES (?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), value = VALUES(value), finding = VALUES(finding), done_by = VALUES(done_by), done_at = VALUES(done_at)",
-		job, check, a.Outcome, a.Value, a.Finding, by, at)
+func (t *Tx) SetAnswer(ctx context.Context, pane int64, check string, a prove.Answer, by int64, at time.Time) error {
+	return t.run(ctx, "INSERT INTO check_answer (pane_id, proof, outcome, value, finding, done_by, done_at) VALUES (?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), value = VALUES(value), finding = VALUES(finding), done_by = VALUES(done_by), done_at = VALUES(done_at)",
+		pane, check, a.Outcome, a.Value, a.Finding, by, at)
 }
 
 // ClearAnswer opens a check again.
-func (t *Tx) ClearAnswer(ctx context.Context, job int64, check string) error {
-	return t.run(ctx, "DELETE FROM check_answer WHERE job_id = ? AND proof = ?", job, check)
+func (t *Tx) ClearAnswer(ctx context.Context, pane int64, check string) error {
+	return t.run(ctx, "DELETE FROM check_answer WHERE pane_id = ? AND proof = ?", pane, check)
 }
 
 // AddTicket signs a job off.

@@ -46,17 +46,18 @@ func TestRoadByCalls(t *testing.T) {
 	e := v.Job.Strip[0]
 	ok[shop.View](c, "PUT", job+"/strip/"+e.Entry.ID+"/back", body{"in": 4, "version": e.Version})
 	ok[shop.View](c, "PUT", job+"/choice", body{"material": "glass-ceramic", "thickness": 4})
-	pane := v.Job.Pane
+	pane := v.Pane
 	pane.Raked = true
-	ok[shop.View](c, "PUT", job+"/pane", pane)
+	ok[shop.View](c, "PUT", job+"/pane", HeldChange{Held: pane.Held, Version: pane.Version})
 	object := v.Job.Object
 	object.Stamp = "GC 4"
 	ok[shop.View](c, "PUT", job+"/object", object)
 	customer := v.Job.Customer
 	customer.Note = "rings twice"
 	ok[shop.View](c, "PUT", job+"/customer", customer)
-	v = ok[shop.View](c, "PUT", job, body{"story": "cracked", "place": "site", "waits_for": "gasket", "version": v.Job.Version})
-	if v.Job.Object.Stamp != "GC 4" || !v.Job.Pane.Raked || v.Job.Customer.Note != "rings twice" || v.Job.WaitsFor != "gasket" {
+	ok[shop.View](c, "PUT", job, body{"story": "cracked", "place": "site", "version": v.Job.Version})
+	v = ok[shop.View](c, "PUT", job+"/wait", body{"waits_for": "gasket", "version": pane.Version + 1})
+	if v.Job.Object.Stamp != "GC 4" || !v.Pane.Raked || v.Job.Customer.Note != "rings twice" || v.Pane.WaitsFor != "gasket" {
 		t.Errorf("%+v", v.Job)
 	}
 	for _, s := range v.Reckoning.Plan.Steps {

@@ -7,26 +7,43 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/diagnose"
+	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/frame"
 	"freshshard/core/length"
+	"freshshard/core/outline"
 	"freshshard/core/pane"
 )
 
 // Catalogue is what forms offer.
 type Catalogue struct {
-	Families    []family.Family     `json:"families"`
-	Exposures   []exposure.Exposure `json:"exposures"`
-	Materials   []pane.Material     `json:"materials"`
-	Frames      []frame.Material    `json:"frames"`
-	Instruments []length.Instrument `json:"instruments"`
-	Evidence    []diagnose.Question `json:"evidence" doc:"What to look at on a break"`
-	Clues       []diagnose.Question `json:"clues" doc:"What to look at on the old pane"`
+	Families    []family.Family            `json:"families"`
+	Exposures   []exposure.Exposure        `json:"exposures"`
+	Materials   []pane.Material            `json:"materials"`
+	Frames      []frame.Material           `json:"frames"`
+	Instruments []length.Instrument        `json:"instruments"`
+	Questions   []family.Question          `json:"questions" doc:"Those that pick the family; the first one is asked first"`
+	Edges       map[string]drawing.Drawing `json:"edges" doc:"The edge in section of each family"`
+	Shapes      []outline.Kind             `json:"shapes" doc:"Forms that an opening can have beside the plain rectangle"`
+	Evidence    []diagnose.Question        `json:"evidence" doc:"What to look at on a break"`
+	Clues       []diagnose.Question        `json:"clues" doc:"What to look at on the old pane"`
+}
+
+// edgeThick is the pane's thickness in the small pictures, mm: thick enough to
+// be seen.
+const edgeThick = 5
+
+func edges() map[string]drawing.Drawing {
+	out := map[string]drawing.Drawing{}
+	for _, f := range family.All() {
+		out[f.ID] = drawing.Edge(f, edgeThick)
+	}
+	return out
 }
 
 func (v *Server) catalogueRoutes(api huma.API) {
 	huma.Register(api, op("catalogue", http.MethodGet, "/api/catalogue", "Families, exposures, materials, frames, instruments"), func(context.Context, *struct{}) (*out[Catalogue], error) {
-		return &out[Catalogue]{Catalogue{family.All(), exposure.All(), pane.All(), frame.All(), length.Instruments(), diagnose.Questions(), diagnose.Clues()}}, nil
+		return &out[Catalogue]{Catalogue{family.All(), exposure.All(), pane.All(), frame.All(), length.Instruments(), family.Questions(), edges(), outline.Kinds(), diagnose.Questions(), diagnose.Clues()}}, nil
 	})
 }

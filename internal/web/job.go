@@ -20,6 +20,20 @@ type JobID struct {
 	ID int64 `path:"id" minimum:"1"`
 }
 
+// BenchID is the job of a call with the pane that lies on the table.
+type BenchID struct {
+	JobID
+	Pane int64 `query:"pane" minimum:"0" doc:"The pane; 0 for the first one"`
+}
+
+func (b BenchID) bench() shop.Bench { return shop.Bench{Job: b.ID, Pane: b.Pane} }
+
+// HeldChange is how a pane is held, with the version that the person saw.
+type HeldChange struct {
+	record.Held
+	Version int `json:"version"`
+}
+
 // Made is the id of what a call made.
 type Made struct {
 	ID int64 `json:"id"`
@@ -35,17 +49,15 @@ type JobChange struct {
 	Story      string     `json:"story" maxLength:"1000"`
 	Place      string     `json:"place" enum:"bench,site"`
 	PromisedAt *time.Time `json:"promised_at,omitempty"`
-	WaitsFor   string     `json:"waits_for" maxLength:"200"`
-	WaitsUntil *time.Time `json:"waits_until,omitempty"`
 	Version    int        `json:"version"`
 }
 
 // show answers a write with the job as it is now.
-func (v *Server) show(ctx context.Context, id int64, err error) (*out[shop.View], error) {
+func (v *Server) show(ctx context.Context, at BenchID, err error) (*out[shop.View], error) {
 	if err != nil {
 		return nil, said(ctx, err)
 	}
-	job, err := v.shop.Job(ctx, id)
+	job, err := v.shop.Bench(ctx, at.bench())
 	return &out[shop.View]{job}, said(ctx, err)
 }
 
@@ -79,8 +91,8 @@ func (v *Server) jobRoutes(api huma.API) {
 		id, err := v.shop.Bring(ctx, who(ctx), in.Key, in.Body)
 		return &out[Made]{Made{id}}, said(ctx, err)
 	})
-	huma.Register(api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"), func(ctx context.Context, in *JobID) (*out[shop.View], error) {
-		return v.show(ctx, in.ID, nil)
+	huma.Register(api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"), func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
+		return v.show(ctx, *in, nil)
 	})
 	huma.Register(api, op("pulse", http.MethodGet, "/api/jobs/{id}/pulse", "Whether a job has changed"), func(ctx context.Context, in *JobID) (*out[Pulse], error) {
 		n, err := v.shop.Pulse(ctx, in.ID)
@@ -94,31 +106,34 @@ func (v *Server) jobRoutes(api huma.API) {
 		c, err := v.shop.Carry(ctx, in.ID)
 		return &out[shop.Carried]{c}, said(ctx, err)
 	})
-	huma.Register(api, op("setJob", http.MethodPut, "/api/jobs/{id}", "Change promise, place, story and wait"), func(ctx context.Context, in *struct {
-		JobID
+	huma.Register(api, op("setJob", http.MethodPut, "/api/jobs/{id}", "Change promise, place and story"), func(ctx context.Context, in *struct {
+		BenchID
 		Body JobChange
 	}) (*out[shop.View], error) {
 		b := in.Body
-		return v.show(ctx, in.ID, v.shop.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt, WaitsFor: b.WaitsFor, WaitsUntil: b.WaitsUntil, Version: b.Version}))
+		return v.show(ctx, in.BenchID, v.shop.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt, Version: b.Version}))
 	})
 	huma.Register(api, op("setCustomer", http.MethodPut, "/api/jobs/{id}/customer", "Change name, phone and note of the customer"), func(ctx context.Context, in *struct {
-		JobID
+		BenchID
 		Body record.Customer
 	}) (*out[shop.View], error) {
-		return v.show(ctx, in.ID, v.shop.SetCustomer(ctx, who(ctx), in.ID, in.Body))
+		return v.show(ctx, in.BenchID, v.shop.SetCustomer(ctx, who(ctx), in.ID, in.Body))
 	})
 	huma.Register(api, op("setObject", http.MethodPut, "/api/jobs/{id}/object", "Change what the object is and sees"), func(ctx context.Context, in *struct {
-		JobID
+		BenchID
 		Body record.Object
 	}) (*out[shop.View], error) {
-		return v.show(ctx, in.ID, v.shop.SetObject(ctx, who(ctx), in.ID, in.Body))
+		return v.show(ctx, in.BenchID, v.shop.SetObject(ctx, who(ctx), in.ID, in.Body))
 	})
-	huma.Register(api, op("setPane", http.MethodPut, "/api/jobs/{id}/pane", "Change how the pane is held"), func(ctx context.Context, in *struct {
-		JobID
-		Body record.Pane
+	held := op("setPane", http.MethodPut, "/api/jobs/{id}/pane", "Change how a pane is held")
+	held.MaxBodyBytes = 16 << 20 // with its outline
+	huma.Register(api, held, func(ctx context.Context, in *struct {
+		BenchID
+		Body HeldChange
 	}) (*out[shop.View], error) {
-		return v.show(ctx, in.ID, v.shop.SetPane(ctx, who(ctx), in.ID, in.Body))
+		return v.show(ctx, in.BenchID, v.shop.SetPane(ctx, who(ctx), in.bench(), in.Body.Held, in.Body.Version))
 	})
+	v.paneRoutes(api)
 }
 
 // Understood is a length as it was taken.

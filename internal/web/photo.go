@@ -18,18 +18,18 @@ func (v *Server) photoRoutes(api huma.API) {
 	add := op("addPhoto", http.MethodPost, "/api/jobs/{id}/photos", "Keep a picture: JPEG, PNG or WebP up to 15 MB")
 	add.MaxBodyBytes = photo.MostBytes + 1<<10
 	huma.Register(api, add, func(ctx context.Context, in *struct {
-		JobID
+		BenchID
 		Key     string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80"`
 		Entry   string `query:"entry" maxLength:"40" doc:"Entry of the strip log that it shows"`
 		RawBody []byte `contentType:"application/octet-stream"`
 	}) (*out[shop.View], error) {
-		return v.show(ctx, in.ID, v.shop.AddPhoto(ctx, who(ctx), in.Key, in.ID, in.Entry, in.RawBody))
+		return v.show(ctx, in.BenchID, v.shop.AddPhoto(ctx, who(ctx), in.Key, in.ID, in.Entry, in.RawBody))
 	})
 	huma.Register(api, op("dropPhoto", http.MethodDelete, "/api/jobs/{id}/photos/{photo}", "Take a picture away"), func(ctx context.Context, in *struct {
-		JobID
+		BenchID
 		Photo int64 `path:"photo"`
 	}) (*out[shop.View], error) {
-		return v.show(ctx, in.ID, v.shop.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
+		return v.show(ctx, in.BenchID, v.shop.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
 	})
 }
 

@@ -31,9 +31,9 @@ type file struct {
 	Body        []byte
 }
 
-// outlineOp takes bodies as large as an outline of many sides can be.
-func outlineOp(id, path, summary string) huma.Operation {
-	o := op(id, http.MethodPost, path, summary)
+// outlineCall takes bodies as large as an outline of many sides can be.
+func outlineCall(id, method, path, summary string) huma.Operation {
+	o := op(id, method, path, summary)
 	o.MaxBodyBytes = 16 << 20
 	return o
 }
@@ -43,10 +43,17 @@ func (v *Server) sumRoutes(api huma.API) {
 		a, d, err := v.shop.Sash(ctx, in.Body)
 		return &out[Sash]{Sash{a, d}}, said(ctx, err)
 	})
-	huma.Register(api, op("shapes", http.MethodGet, "/api/sums/shapes", "The shapes that are made from a few measures"), func(context.Context, *struct{}) (*out[[]shop.ShapeKind], error) {
-		return &out[[]shop.ShapeKind]{shop.Shapes()}, nil
+	huma.Register(api, op("shapes", http.MethodGet, "/api/sums/shapes", "The shapes that are made from a few measures"), func(context.Context, *struct{}) (*out[[]outline.Kind], error) {
+		return &out[[]outline.Kind]{outline.Kinds()}, nil
 	})
-	huma.Register(api, outlineOp("outline", "/api/sums/outline", "An outline with area, perimeter, inset and whether it can be cut"), func(ctx context.Context, in *struct{ Body shop.OutlineIn }) (*out[shop.OutlineOut], error) {
+	huma.Register(api, op("shape", http.MethodGet, "/api/sums/shapes/{kind}", "A shape with a count of its own"), func(ctx context.Context, in *struct {
+		Kind  string `path:"kind" maxLength:"20"`
+		Count int    `query:"count" minimum:"0" maximum:"24"`
+	}) (*out[outline.Kind], error) {
+		k, err := outline.KindOf(in.Kind, in.Count)
+		return &out[outline.Kind]{k}, said(ctx, err)
+	})
+	huma.Register(api, outlineCall("outline", http.MethodPost, "/api/sums/outline", "An outline with area, perimeter, inset and whether it can be cut"), func(ctx context.Context, in *struct{ Body shop.OutlineIn }) (*out[shop.OutlineOut], error) {
 		o, err := v.shop.Outline(ctx, in.Body)
 		return &out[shop.OutlineOut]{o}, said(ctx, err)
 	})
@@ -63,7 +70,7 @@ func (v *Server) sumRoutes(api huma.API) {
 		o, err := reader(in.RawBody)
 		return &out[outline.Outline]{o}, said(ctx, err)
 	})
-	huma.Register(api, outlineOp("outlineFile", "/api/sums/outline/file", "An outline as DXF, SVG or a 1:1 template"), func(ctx context.Context, in *struct {
+	huma.Register(api, outlineCall("outlineFile", http.MethodPost, "/api/sums/outline/file", "An outline as DXF, SVG or a 1:1 template"), func(ctx context.Context, in *struct {
 		Format string `query:"format" enum:"dxf,svg,a4,letter" required:"true"`
 		Body   shop.OutlineIn
 	}) (*file, error) {

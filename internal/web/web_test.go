@@ -248,7 +248,7 @@ func TestImpossibleDiagonals(t *testing.T) {
 		t.Fatalf("a side: %d %s", a.status, a.body)
 	}
 	var v shop.View
-	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || v.Reckoning.Fault == nil || v.Reckoning.Fault.Field != "diagonal_rising" || len(v.Job.Readings) != 3 {
+	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || v.Reckoning.Fault == nil || v.Reckoning.Fault.Field != "diagonal_rising" || len(v.Pane.Readings) != 3 {
 		t.Errorf("%v %+v", err, v.Reckoning.Fault)
 	}
 }

@@ -1,0 +1,190 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"freshshard/core/drawing"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/outline"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// whole is where the only pane of an object is.
+var whole = drawing.Layout{Across: 1, Down: 1}.Spots()[0]
+
+// laidOut puts panes into a layout and adds those that it has more, held as the
+// first one is.
+func laidOut(l drawing.Layout, panes []record.Pane) ([]record.Pane, error) {
+	n := l.Count()
+	switch {
+	case l.Across < 1 || !l.Behind && l.Down < 1 || n > drawing.MostPanes:
+		return nil, fault.New("layout.across", fmt.Sprintf("%d panes are no layout that can be walked", n), fmt.Sprintf("from 1 to %d", drawing.MostPanes))
+	case l.Behind && n > 10:
+		return nil, fault.New("layout.across", "no pack has more than ten panes", "lay them side by side")
+	case n < len(panes):
+		return nil, fault.New("layout.across", fmt.Sprintf("it has %d panes already", len(panes)), "take panes out first that nothing was done to")
+	}
+	for i, spot := range l.Spots() {
+		if i == len(panes) {
+			p := record.Pane{Held: panes[0].Held}
+			p.Name = ""
+			p.Shape.Drawn = nil
+			if p.Shape.Kind == fit.Drawn {
+				p.Shape = fit.Shape{}
+			}
+			panes = append(panes, p)
+		}
+		panes[i].Number, panes[i].Spot = i+1, spot
+	}
+	return panes, nil
+}
+
+// LayOut is how the panes of an object stand. Had is how many panes the person
+// saw.
+type LayOut struct {
+	drawing.Layout
+	Had int `json:"had" minimum:"1"`
+}
+
+// LayOut sets how the panes stand and adds those that are missing.
+func (s *Shop) LayOut(ctx context.Context, by record.Account, job int64, in LayOut) error {
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		had := len(j.Panes)
+		if had != in.Had {
+			return store.Change{}, stale("the panes of the object")
+		}
+		panes, err := laidOut(in.Layout, j.Panes)
+		if err != nil {
+			return store.Change{}, err
+		}
+		for i, p := range panes {
+			if i < had {
+				err = t.MovePane(ctx, p)
+			} else {
+				_, err = t.AddPane(ctx, p, job)
+			}
+			if err != nil {
+				return store.Change{}, err
+			}
+		}
+		return store.Change{Noun: "panes", Item: fmt.Sprint(len(panes)), Action: "laid out", Said: fmt.Sprintf("the object has %d panes", len(panes)), Before: had, After: in.Layout}, nil
+	})
+}
+
+// DropPane takes a pane out that nothing was done to.
+func (s *Shop) DropPane(ctx context.Context, by record.Account, at Bench) error {
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		switch {
+		case len(j.Panes) == 1:
+			return store.Change{}, fault.New("pane", "an object has one pane at least", "keep it")
+		case len(p.Readings)+len(p.Ticks)+len(p.Answers) > 0 || p.Choice != nil || p.Diagnosis != nil:
+			return store.Change{}, fault.New("pane", "something was read, seen or done here", "take it back first, or keep the pane")
+		}
+		if err := t.DropPane(ctx, p.ID); err != nil {
+			return store.Change{}, err
+		}
+		for _, other := range j.Panes {
+			if other.Number > p.Number {
+				other.Number--
+				if err := t.MovePane(ctx, other); err != nil {
+					return store.Change{}, err
+				}
+			}
+		}
+		return store.Change{Noun: "panes", Item: fmt.Sprint(p.Number), Action: "dropped", Said: "taken out of the object"}, nil
+	})
+}
+
+// Wait is what a pane waits for; an empty text ends the wait.
+type Wait struct {
+	For     string     `json:"waits_for" maxLength:"200"`
+	Until   *time.Time `json:"waits_until,omitempty"`
+	Version int        `json:"version"`
+}
+
+// SetWait keeps what a pane waits for.
+func (s *Shop) SetWait(ctx context.Context, by record.Account, at Bench, in Wait) error {
+	var err error
+	if in.For, err = clean("waits_for", in.For, 200, false); err != nil {
+		return err
+	}
+	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+		before := p.WaitsFor
+		p.WaitsFor, p.WaitsUntil, p.Version = in.For, in.Until, in.Version
+		if in.For == "" {
+			p.WaitsUntil = nil
+		}
+		found, err := t.SetPane(ctx, *p)
+		if err == nil && !found {
+			err = stale("what the pane waits for")
+		}
+		said := "waits for " + in.For
+		if in.For == "" {
+			said = "waits no longer"
+		}
+		return store.Change{Noun: "wait", Item: in.For, Action: "changed", Said: said, Before: before, After: in.For}, err
+	})
+}
+
+// Drawn is an outline that is laid on the table as the opening of a pane.
+type Drawn struct {
+	Outline outline.Outline `json:"outline"`
+	Doubt   float64         `json:"doubt" minimum:"0" maximum:"50" doc:"How far a side may be off, mm; 0 for that of a traced line"`
+	Trace   *outline.Trace  `json:"trace,omitempty"`
+	Version int             `json:"version" doc:"Of the pane, as the person saw it"`
+}
+
+// LayDrawn makes an outline the opening of a pane.
+func (s *Shop) LayDrawn(ctx context.Context, by record.Account, at Bench, in Drawn) error {
+	o, err := checked(in.Outline)
+	if err != nil {
+		return err
+	}
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		before := p.Shape.Kind
+		p.Shape = fit.Shape{Kind: fit.Drawn, Drawn: &o, Doubt: in.Doubt, Trace: in.Trace, Curved: p.Shape.Curved}
+		p.Version = in.Version
+		if err := sound(j, p); err != nil {
+			return store.Change{}, err
+		}
+		found, err := t.SetPane(ctx, *p)
+		if err == nil && !found {
+			err = stale("how the pane is held")
+		}
+		return store.Change{Noun: "shape", Item: fit.Drawn, Action: "changed", Said: "an outline was laid on the table", Before: before, After: fit.Drawn}, err
+	})
+}
+
+// checked builds the outline anew, so that nothing that came from outside is
+// taken on trust.
+func checked(in outline.Outline) (outline.Outline, error) {
+	if len(in.Outer) == 0 {
+		return in, fault.New("outline", "there is no closed outline in it", "read a file or mark a photo first")
+	}
+	loops := []outline.Path{}
+	for _, l := range in.Loops() {
+		p, err := outline.NewPath(l)
+		if err != nil {
+			return in, err
+		}
+		loops = append(loops, p)
+	}
+	return outline.Sort(loops)
+}
+
+// fixed is what a ticket keeps.
+func (v View) fixed() []Fixed {
+	out := make([]Fixed, 0, len(v.benches))
+	for _, b := range v.benches {
+		out = append(out, Fixed{Pane: b.pane.Number, Reckoning: b.reck})
+	}
+	return out
+}

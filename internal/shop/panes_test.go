@@ -1,0 +1,205 @@
+package shop
+
+import (
+	"errors"
+	"strings"
+	"testing"
+
+	"freshshard/core/drawing"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/outline"
+	"freshshard/internal/record"
+)
+
+// nine is a sash of nine lights; it gives the ids of its panes.
+func nine(t *testing.T, s *Shop, by record.Account) (int64, []int64) {
+	t.Helper()
+	in := stove()
+	in.Object, in.Family, in.Exposure, in.Layout = "Greenhouse, south sash", "putty-points", "weather", &drawing.Layout{Across: 3, Down: 3}
+	job, err := s.TakeIn(ctx, by, "", in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	v, err := s.Job(ctx, job)
+	if err != nil {
+		t.Fatal(err)
+	}
+	ids := []int64{}
+	for _, p := range v.Panes {
+		ids = append(ids, p.ID)
+	}
+	return job, ids
+}
+
+// Each pane has its own readings, steps and wait; the drawing of the object
+// numbers them in reading order.
+func TestPanesAreTheirOwn(t *testing.T) {
+	s, mira, tor := open(t)
+	job, ids := nine(t, s, tor)
+	if len(ids) != 9 {
+		t.Fatalf("%d panes", len(ids))
+	}
+	seven := Bench{job, ids[6]}
+	for p, text := range map[fit.Place]string{"width_top": "508", "height_left": "610", "ledge": "12"} {
+		if err := s.Read(ctx, tor, seven, p, Said{Text: text, Instrument: length.Tape}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if err := s.Tick(ctx, mira, seven, "cause", Done{Outcome: "done"}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetWait(ctx, tor, Bench{job, ids[1]}, Wait{For: "glass", Version: 1}); err != nil {
+		t.Fatal(err)
+	}
+	v, err := s.Bench(ctx, seven)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if v.Pane.Number != 7 || !v.Reckoning.Fit.Ready || len(v.Pane.Ticks) != 1 {
+		t.Errorf("pane %d, ready %v, %d ticks", v.Pane.Number, v.Reckoning.Fit.Ready, len(v.Pane.Ticks))
+	}
+	if v.Panes[1].State != "wait" || v.Panes[6].State != "now" || v.Panes[6].Untouched || !v.Panes[0].Untouched || v.Panes[6].Order == "" {
+		t.Errorf("%+v", v.Panes)
+	}
+	first, err := s.Job(ctx, job)
+	if err != nil || first.Reckoning.Fit.Ready || len(first.Pane.Readings) != 0 {
+		t.Errorf("the first pane took the seventh's readings: %v", err)
+	}
+	at := map[string]outline.Point{}
+	for _, i := range v.Object.Items {
+		if strings.HasPrefix(i.ID, "number-") {
+			at[i.Text] = i.Points[0]
+		}
+	}
+	if !(at["1"].X < at["2"].X && at["1"].Y == at["2"].Y && at["4"].Y < at["1"].Y && at["9"].X > at["7"].X) {
+		t.Errorf("numbers stand at %v", at)
+	}
+	if _, err := s.Bench(ctx, Bench{job, 999999}); err == nil {
+		t.Error("a pane of nobody was found")
+	}
+	h, err := s.History(ctx, job)
+	if err != nil || !strings.Contains(h[len(h)-2].Said, "pane 7") {
+		t.Errorf("the trail does not say which pane: %+v, %v", h, err)
+	}
+}
+
+// Signing needs every pane; the ticket keeps each one's numbers.
+func TestSignsAllPanesTogether(t *testing.T) {
+	s, mira, tor := open(t)
+	job, ids := nine(t, s, tor)
+	var open *Open
+	if _, err := s.Sign(ctx, tor, "", job, Signature{}); !errors.As(err, &open) {
+		t.Fatalf("%v", err)
+	}
+	seen := map[int64]bool{}
+	for _, h := range open.Hindrances {
+		seen[h.Pane] = true
+	}
+	if len(seen) != 9 || !strings.HasPrefix(open.Hindrances[0].Text, "pane 1: ") {
+		t.Errorf("%d panes stand in the way, first %q", len(seen), open.Hindrances[0].Text)
+	}
+	if err := s.Read(ctx, tor, Bench{job, ids[3]}, "width_top", Said{Text: "444", Instrument: length.Tape}); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := s.Sign(ctx, mira, "", job, Signature{Override: "for the test"}); err != nil {
+		t.Fatal(err)
+	}
+	doc, err := s.Carry(ctx, job)
+	if err != nil || len(doc.Fixed) != 9 || doc.Fixed[3].Pane != 4 {
+		t.Fatalf("%d fixed, %v", len(doc.Fixed), err)
+	}
+	all, on, err := s.Benches(ctx, Bench{job, ids[3]})
+	if err != nil || len(all) != 9 || on != 3 || all[3].Reckoning.Fit.Read != 1 {
+		t.Errorf("%d benches, on %d, %v", len(all), on, err)
+	}
+}
+
+func TestLayOut(t *testing.T) {
+	s, mira, tor := open(t)
+	job := takeIn(t, s, tor)
+	if err := s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 3, Behind: true}, 1}); err != nil {
+		t.Fatal(err)
+	}
+	// A second person who saw one pane does not add two more.
+	var c *record.Conflict
+	if err := s.LayOut(ctx, mira, job, LayOut{drawing.Layout{Across: 3, Behind: true}, 1}); !errors.As(err, &c) {
+		t.Errorf("%v", err)
+	}
+	v, err := s.Job(ctx, job)
+	if err != nil || len(v.Panes) != 3 || v.Panes[2].Spot.Depth != 2 {
+		t.Fatalf("%+v, %v", v.Panes, err)
+	}
+	if err := s.DropPane(ctx, tor, Bench{job, v.Panes[1].ID}); err != nil {
+		t.Fatal(err)
+	}
+	if v, err = s.Job(ctx, job); err != nil || len(v.Panes) != 2 || v.Panes[1].Number != 2 {
+		t.Errorf("%+v, %v", v.Panes, err)
+	}
+	read(t, s, tor, job, "width_top", "300")
+	for _, bad := range []struct {
+		field string
+		err   error
+	}{
+		{"layout.across", s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 1, Down: 1}, 2})},
+		{"layout.across", s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 20, Down: 20}, 2})},
+		{"layout.across", s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 11, Behind: true}, 2})},
+		{"pane", s.DropPane(ctx, tor, First(job))},
+	} {
+		if f := fault.Of(bad.err); f == nil || f.Field != bad.field {
+			t.Errorf("want a fault at %s, got %v", bad.field, bad.err)
+		}
+	}
+}
+
+// Today goes on with the pane that does not wait.
+func TestTodayTakesThePaneThatDoesNotWait(t *testing.T) {
+	s, _, tor := open(t)
+	job, ids := nine(t, s, tor)
+	if err := s.SetWait(ctx, tor, Bench{job, ids[0]}, Wait{For: "glass", Version: 1}); err != nil {
+		t.Fatal(err)
+	}
+	day, err := s.Today(ctx)
+	if err != nil || len(day.Turns) != 1 || day.Turns[0].Pane != ids[1] || day.Turns[0].Name != "pane 2" || day.Turns[0].Panes != 9 {
+		t.Fatalf("%+v, %v", day.Turns, err)
+	}
+	for _, id := range ids[1:] {
+		if err := s.SetWait(ctx, tor, Bench{job, id}, Wait{For: "putty", Version: 1}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if day, err = s.Today(ctx); err != nil || len(day.Waits) != 1 || len(day.Turns) != 0 {
+		t.Errorf("%+v, %v", day, err)
+	}
+}
+
+// An outline from a file becomes the opening; nonsense does not.
+func TestLayDrawn(t *testing.T) {
+	s, mira, tor := open(t)
+	job := takeIn(t, s, tor)
+	p, err := outline.RoundTop(200, 300, 100)
+	if err != nil {
+		t.Fatal(err)
+	}
+	o := outline.Outline{Outer: p, Holes: []outline.Path{}}
+	if err := s.LayDrawn(ctx, tor, First(job), Drawn{Outline: o, Doubt: 0.8, Version: 1}); err != nil {
+		t.Fatal(err)
+	}
+	read(t, s, mira, job, "shape_width", "200.5")
+	v, err := s.Job(ctx, job)
+	if err != nil || !v.Reckoning.Fit.Ready || v.Reckoning.Fit.Form != "as drawn" || v.Reckoning.Order == "" {
+		t.Fatalf("%+v, %v", v.Reckoning.Fit, err)
+	}
+	var c *record.Conflict
+	if err := s.LayDrawn(ctx, mira, First(job), Drawn{Outline: o, Version: 1}); !errors.As(err, &c) {
+		t.Errorf("an old version was taken: %v", err)
+	}
+	if err := s.LayDrawn(ctx, mira, First(job), Drawn{Version: 2}); fault.Of(err) == nil {
+		t.Errorf("no outline at all: %v", err)
+	}
+	// The other places are no longer asked.
+	if err := s.Read(ctx, tor, First(job), "width_top", Said{Text: "300", Instrument: length.Tape}); fault.Of(err) == nil {
+		t.Errorf("a drawn opening was read as a rectangle: %v", err)
+	}
+}

@@ -1,0 +1,92 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+
+	"freshshard/internal/record"
+)
+
+// panes reads the panes of jobs, each with all that belongs to it.
+func (s queries) panes(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+	err := fill(ctx, s.db, `SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, spot, waits_for, waits_until, version
+FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs, func(scan func(...any) error) (func(*record.Job), error) {
+		p := record.Pane{Readings: []record.Reading{}, Ticks: []record.Tick{}, Answers: []record.Answer{}}
+		var shape, spot []byte
+		err := scan(&p.ID, &p.Number, &p.Name, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top, &p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &shape, &p.Raked, &p.Like, &spot, &p.WaitsFor, &p.WaitsUntil, &p.Version)
+		if err == nil {
+			err = errors.Join(json.Unmarshal(shape, &p.Shape), json.Unmarshal(spot, &p.Spot))
+		}
+		return func(j *record.Job) { j.Panes = append(j.Panes, p) }, err
+	})
+	if err != nil {
+		return err
+	}
+	panes, ids := map[int64]*record.Pane{}, []int64{}
+	for _, j := range jobs {
+		for i := range j.Panes {
+			panes[j.Panes[i].ID], ids = &j.Panes[i], append(ids, j.Panes[i].ID)
+		}
+	}
+	if len(ids) == 0 {
+		return nil
+	}
+	in, args = marks(ids)
+	for _, f := range []func(context.Context, string, []any, map[int64]*record.Pane) error{s.diagnoses, s.readings, s.choices, s.ticks, s.answers} {
+		if err := f(ctx, in, args, panes); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// AddPane writes a pane of a job.
+func (t *Tx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, error) {
+	shape, spot, err := paneJSON(p)
+	if err != nil {
+		return 0, err
+	}
+	return t.insert(ctx, "INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, spot, waits_for, waits_until) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+		job, p.Number, p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, shape, p.Raked, p.Like, spot, p.WaitsFor, p.WaitsUntil)
+}
+
+func paneJSON(p record.Pane) (shape, spot string, err error) {
+	a, err := json.Marshal(p.Shape)
+	if err != nil {
+		return "", "", err
+	}
+	b, err := json.Marshal(p.Spot)
+	return string(a), string(b), err
+}
+
+// SetPane changes how a pane is held and what it waits for, at the version that
+// the caller saw.
+func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
+	shape, spot, err := paneJSON(p)
+	if err != nil {
+		return false, err
+	}
+	return t.changed(ctx, "UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, spot = ?, waits_for = ?, waits_until = ?, version = version + 1 WHERE id = ? AND version = ?",
+		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, shape, p.Raked, p.Like, spot, p.WaitsFor, p.WaitsUntil, p.ID, p.Version)
+}
+
+// MovePane puts a pane elsewhere on its object, under another number.
+func (t *Tx) MovePane(ctx context.Context, p record.Pane) error {
+	_, spot, err := paneJSON(p)
+	if err != nil {
+		return err
+	}
+	return t.run(ctx, "UPDATE pane SET number = ?, spot = ? WHERE id = ?", p.Number, spot, p.ID)
+}
+
+// DropPane takes a pane out that nothing was done to. Readings that were taken
+// back go with it.
+func (t *Tx) DropPane(ctx context.Context, pane int64) error {
+	for _, q := range []string{"DELETE FROM reading WHERE pane_id = ?", "DELETE FROM diagnosis WHERE pane_id = ?", "DELETE FROM pane WHERE id = ?"} {
+		if err := t.run(ctx, q, pane); err != nil {
+			return err
+		}
+	}
+	return nil
+}

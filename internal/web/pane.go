@@ -1,0 +1,35 @@
+package web
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"freshshard/internal/shop"
+)
+
+func (v *Server) paneRoutes(api huma.API) {
+	huma.Register(api, op("layOut", http.MethodPut, "/api/jobs/{id}/layout", "Say how the panes of the object stand"), func(ctx context.Context, in *struct {
+		BenchID
+		Body shop.LayOut
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.LayOut(ctx, who(ctx), in.ID, in.Body))
+	})
+	huma.Register(api, op("dropPane", http.MethodDelete, "/api/jobs/{id}/pane", "Take a pane out that nothing was done to"), func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
+		err := v.shop.DropPane(ctx, who(ctx), in.bench())
+		return v.show(ctx, BenchID{JobID: in.JobID}, err)
+	})
+	huma.Register(api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"), func(ctx context.Context, in *struct {
+		BenchID
+		Body shop.Wait
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.SetWait(ctx, who(ctx), in.bench(), in.Body))
+	})
+	huma.Register(api, outlineCall("layDrawn", http.MethodPut, "/api/jobs/{id}/outline", "Lay an outline on the table as the opening of a pane"), func(ctx context.Context, in *struct {
+		BenchID
+		Body shop.Drawn
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.LayDrawn(ctx, who(ctx), in.bench(), in.Body))
+	})
+}
