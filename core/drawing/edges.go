@@ -130,8 +130,9 @@ func (c cut) bedding(d *Drawing, s Scene) {
 
 // washer is one end of a tube in its socket, lying on its side.
 func (c cut) washer(d *Drawing, _ Scene) {
-	c.u(d, "body", "valve body, cut through", 0, c.ledge, 0, c.t+8, 6)
-	d.loop("pane-far", LayerPane, "far wall of the tube", rect(c.edge, c.t+7, c.long, c.t+7+math.Min(c.t, 2)))
+	far := c.top() + 6
+	c.u(d, "body", "valve body, cut through", 0, c.ledge, 0, far+c.t+1, 5)
+	d.loop("pane-far", LayerPane, "far wall of the tube", rect(c.edge, far, c.long, far+c.t))
 	d.loop("washer-cut", LayerGasket, "washer, new every time", rect(c.ledge, -3, c.ledge+3.5, c.bed))
 	d.loop("nut-cut", LayerFixing, "nut, hand tight then snug", rect(c.ledge+3.5, -7, c.ledge+7, c.bed))
 }

@@ -114,6 +114,9 @@ const wallThick = 14.0
 // dims are clearance and bite under the section.
 func (c cut) dims(d *Drawing, s Scene) {
 	low, lower := -4.0, -9.0
+	if s.Family.Sizing == family.Tube { // below the nut
+		low = -11
+	}
 	dim := func(id string, x0, x1, y float64, what, place string) {
 		d.add(Item{ID: id, Kind: Dim, Layer: LayerClearance, Points: []outline.Point{{X: x0, Y: y}, {X: x1, Y: y}},
 			Text: length.Show(x1-x0, c.unit).Main, Label: what + ", " + length.Metric(x1-x0) + " mm", Place: place})

@@ -102,6 +102,9 @@ func (s Scene) pane(d *Drawing, q []outline.Point) {
 	w, h := s.Result.Order.W, s.Result.Order.H
 	cx, cy := (q[0].X+q[1].X+q[2].X+q[3].X)/4, (q[0].Y+q[1].Y+q[2].Y+q[3].Y)/4
 	x0, y0 := cx-w/2, cy-h/2
+	if r, ok := s.Problem.Readings[fit.LowerPocket]; ok {
+		y0 = q[0].Y - r.Value // dropped: its foot rests in the lower pocket
+	}
 	d.loop("pane", LayerPane, s.Pane+", "+length.Metric(w)+" × "+length.Metric(h)+" mm", rect(x0, y0, x0+w, y0+h))
 	gap := math.Max(s.Result.Gap.W, s.Result.Gap.H)
 	s.screws(d, setting.Spread(w, h, s.Sides), outline.Point{X: x0, Y: y0}, gap)

@@ -21,8 +21,11 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if s.p.Sizing == family.Tube {
 		return s.tubeFigures(h, r)
 	}
-	if s.p.Sizing == family.Port {
+	switch {
+	case s.p.Sizing == family.Port:
 		out = out[:1]
+	case s.shaped != nil:
+		out = []working.Figure{s.offsetFigure(w, h, r, wn, hn)}
 	}
 	tight, pane := w, r.Order.W
 	if h.lifted == nil && s.worstGap(h, r.Order.H) < s.worstGap(w, r.Order.W) {

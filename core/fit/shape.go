@@ -156,6 +156,35 @@ func (o opening) axes() (w, h axis) {
 	return at(widthAxis(), b.Width()), at(heightAxis(), b.Height())
 }
 
+// offsetFigure is how far the pane stands inside the opening all round: the
+// one number that its size hangs on.
+func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
+	a, n, pane := w, wn, r.Order.W
+	if h.nominal-r.Order.H > w.nominal-r.Order.W+1e-9 {
+		a, n, pane = h, hn, r.Order.H
+	}
+	c, _, _ := s.p.allowance(a.nominal)
+	v := (a.nominal - pane) / 2
+	f := working.Figure{Key: "order_offset", Sentence: "move every side of the opening in by this; arcs keep their middles", Value: v, Unit: "mm", Verdict: working.Note, Place: string(a.least),
+		Working: working.Of("{c} + {g} + {e} + {b} / 2, rounded up until the "+a.name+" is one that a cutter sets", v, "mm",
+			working.In("c", "clearance, each side", c, "mm", s.p.Limits.Clearance.Origin), s.p.seat(s.p.seated()+s.p.webDoubt()),
+			working.In("e", "how far a side of the opening may be off", s.shaped.doubt, "mm", origin.Sum()),
+			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin))}
+	if n.fits {
+		return f
+	}
+	f.Verdict = working.Stop
+	if s.expected(a, pane) {
+		f.Verdict = working.Warn
+	}
+	most, least := (a.nominal-n.smallest)/2, (a.nominal-n.largest)/2
+	f.Sentence = fmt.Sprintf("inside the opening all round, between two wishes: from %s it surely goes in, up to %s it surely holds", length.Metric(least), length.Metric(most))
+	f.Working = working.Of("({A} + {B}) / 2, rounded", v, "mm", working.In("A", "offset from which it surely goes in", least, "mm", origin.Sum()),
+		working.In("B", "offset up to which it surely holds", most, "mm", origin.Sum())).
+		With("Take the measures with a finer instrument, check them, or ask for a closer cut.")
+	return f
+}
+
 // misfits hold the checks against what the measures predict.
 func (o opening) misfits(p Problem) []working.Figure {
 	var out []working.Figure

@@ -16,6 +16,7 @@ import (
 	"freshshard/core/frame"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/outline"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/setting"
@@ -63,6 +64,7 @@ type Reckoning struct {
 	Order     string           `json:"order" doc:"The order line; empty while readings are missing"`
 	OrderW    length.Shown     `json:"order_w"`
 	OrderH    length.Shown     `json:"order_h"`
+	Makes     []Made           `json:"makes" doc:"The measures that make the pane as ordered"`
 	Figures   []working.Figure `json:"figures" doc:"All numbers, problems first"`
 	Choice    pane.Choice      `json:"choice"`
 	Plan      plan.Plan        `json:"plan"`
@@ -73,6 +75,13 @@ type Reckoning struct {
 	Cause     string           `json:"cause" doc:"The settled cause in words; empty while open"`
 	Was       diagnose.Result  `json:"was" doc:"What the old pane was"`
 	Fault     *fault.Error     `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
+}
+
+// Made is one measure of the pane as ordered, as it is shown.
+type Made struct {
+	Key   string       `json:"key"`
+	Name  string       `json:"name"`
+	Shown length.Shown `json:"shown"`
 }
 
 // defaultThickness is what is assumed before anybody has read the old pane, mm.
@@ -118,6 +127,10 @@ func Pane(k Known) (Reckoning, error) {
 		return r, err
 	}
 	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), r.more(k)...), k.Unit)
+	r.Makes = []Made{}
+	for _, d := range r.Fit.Makes {
+		r.Makes = append(r.Makes, Made{d.Key, d.Name, length.Show(d.Value, k.Unit)})
+	}
 	if r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
 		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.size(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
@@ -184,6 +197,23 @@ func (r *Reckoning) area() float64 {
 		return r.Fit.Pane.Area()
 	}
 	return r.Fit.Order.W * r.Fit.Order.H
+}
+
+// Outline is the pane as ordered in its true shape; ok is false while it has no
+// size, and for a tube.
+func (r *Reckoning) Outline() (p outline.Path, ok bool) {
+	var err error
+	switch {
+	case !r.Fit.Ready || r.Family.Sizing == family.Tube:
+		return nil, false
+	case len(r.Fit.Pane) > 0:
+		return r.Fit.Pane, true
+	case r.Family.Sizing == family.Port:
+		p, err = outline.Circle(r.Fit.Order.W)
+	default:
+		p, err = outline.RoundedRect(r.Fit.Order.W, r.Fit.Order.H, 0)
+	}
+	return p, err == nil
 }
 
 // size says how large the pane is, in the words of its form.

@@ -29,7 +29,7 @@ type shot struct {
 }
 
 // stoveDraft is a take-in with its first questions answered.
-const stoveDraft = `{"key":"a-key-for-a-picture","customer":null,"name":"Oda Marl","phone":"","object":"Sauna stove, door pane","exposure":"fire","steady":"","power":false,"gas":false,"old":true,"strike":false,"stamp":"","family":"clip-heat","like":"glass-ceramic","story":"","place":"bench","promised":""}`
+const stoveDraft = `{"key":"a-key-for-a-picture","customer":null,"name":"Oda Marl","phone":"","object":"Sauna stove, door pane","exposure":"fire","steady":"","power":false,"gas":false,"vehicle":false,"water":false,"layout":{"across":1,"down":1,"behind":false},"old":true,"strike":false,"stamp":"","family":"","like":"glass-ceramic","story":"","place":"bench","promised":""}`
 
 // sashDraft is a sash whose second column is broken.
 const sashDraft = `{"across":{"lights":["250; 250.4","","25.1cm"],"bars":["20",""],"first":"50","last":"50","whole":"890","alike":true},"down":{"lights":["180","9 13/16","181"],"bars":["20",""],"first":"55","last":"","whole":"","alike":true},"instrument":"tape"}`
@@ -69,14 +69,29 @@ func main() {
 			os.Exit(2)
 		}
 		for _, a := range flag.Args() {
-			s.name, s.path, _ = strings.Cut(a, "=")
-			shots = append(shots, s)
+			one, own := s, false
+			if one.name, one.path, own = strings.Cut(a, "="); !own {
+				one = known(a)
+			}
+			shots = append(shots, one)
 		}
 	}
 	if err := run(*url, *out, shots); err != nil {
 		fmt.Fprintln(os.Stderr, "shoot:", err)
 		os.Exit(1)
 	}
+}
+
+// known is a picture of the set by its name.
+func known(name string) shot {
+	for _, s := range set {
+		if s.name == name {
+			return s
+		}
+	}
+	fmt.Fprintln(os.Stderr, "shoot: no picture is called", name)
+	os.Exit(2)
+	return shot{}
 }
 
 func run(url, out string, shots []shot) error {

@@ -43,7 +43,7 @@ func Fill(ctx context.Context, s *shop.Shop) error {
 			return err
 		}
 	}
-	for i, j := range jobs() {
+	for i, j := range append(jobs(), objects()...) {
 		if err := fill(ctx, s, people, j, now); err != nil {
 			return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 		}

@@ -46,8 +46,11 @@ func TestFill(t *testing.T) {
 			t.Fatal(err)
 		}
 		families[v.Pane.Family] = true
+		if v.Reckoning.Fault != nil {
+			t.Errorf("%s: %v", v.Job.Object.Name, v.Reckoning.Fault)
+		}
 	}
-	if len(stations) < 5 || len(families) < 3 {
+	if len(stations) < 5 || len(families) != 14 {
 		t.Errorf("stations %v, families %v", stations, families)
 	}
 	people, err := s.Store.Accounts(ctx)

@@ -274,7 +274,9 @@ func TestRefusals(t *testing.T) {
 		{"value", func() error {
 			return s.Answer(ctx, tor, First(id), "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass}})
 		}},
-		{"frame", func() error { return s.SetPane(ctx, tor, First(id), record.Held{Family: "clip-heat", Frame: "cheese"}, 1) }},
+		{"frame", func() error {
+			return s.SetPane(ctx, tor, First(id), record.Held{Family: "clip-heat", Frame: "cheese"}, 1)
+		}},
 		{"name", func() error { return s.SetObject(ctx, tor, id, record.Object{Name: " "}) }},
 		{"name", func() error { return s.SetCustomer(ctx, tor, id, record.Customer{}) }},
 		{"place", func() error { return s.SetJob(ctx, tor, id, record.Job{Place: "moon"}) }},

@@ -233,7 +233,7 @@ func (s *Shop) stateOf(b benchView) PaneState {
 		Untouched: len(p.Readings)+len(p.Ticks)+len(p.Answers) == 0 && p.Choice == nil && p.Diagnosis == nil}
 	for _, l := range b.route {
 		st.Open += l.Open
-		if l.State == route.Now {
+		if l.State == route.Now && !b.finished() {
 			st.State, st.Station = "now", string(l.Station)
 		}
 	}

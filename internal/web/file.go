@@ -11,6 +11,8 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"freshshard/core/drawing"
+	"freshshard/core/fault"
+	"freshshard/core/outline"
 	"freshshard/internal/exchange"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
@@ -30,6 +32,15 @@ func (v *Server) fileRoutes(g *gin.Engine) {
 	section := func(j shop.View) drawing.Drawing { return j.Reckoning.Section }
 	files.GET("/drawing.svg", v.file("drawing", "svg", "image/svg+xml", draw(exchange.SVG, table)))
 	files.GET("/drawing.dxf", v.file("drawing", "dxf", "image/vnd.dxf", draw(exchange.DXF, table)))
+	for name, paper := range map[string]exchange.Paper{"a4": exchange.A4, "letter": exchange.Letter} {
+		files.GET("/template-"+name+".pdf", v.file("template", "pdf", "application/pdf", func(w io.Writer, _ record.Shop, j shop.View, _ []shop.View) error {
+			p, ok := j.Reckoning.Outline()
+			if !ok {
+				return fault.New("pane", "there is no size to print yet", "read the opening first")
+			}
+			return exchange.Template(w, outline.Outline{Outer: p, Holes: []outline.Path{}}, j.Job.Object.Name, paper)
+		}))
+	}
 	files.GET("/object.svg", v.file("object", "svg", "image/svg+xml", draw(exchange.SVG, func(j shop.View) drawing.Drawing { return j.Object })))
 	files.GET("/section.svg", v.file("section", "svg", "image/svg+xml", draw(exchange.SVG, section)))
 	files.GET("/photos/:photo", v.picture(false))

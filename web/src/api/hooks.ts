@@ -1,4 +1,5 @@
 import {
+	type QueryClient,
 	type UseMutationResult,
 	useMutation,
 	useQuery,
@@ -34,12 +35,25 @@ export function useToday() {
 	});
 }
 
-/** A job, kept fresh by its pulse: two people on one job see each other. */
-export function useJob(id: number) {
+/** The job and the pane of a call, from what lies on the table. */
+export function on<More extends object>(view: View, more?: More) {
+	return {
+		path: { id: view.job.id, ...(more as More) },
+		query: { pane: view.pane.id },
+	};
+}
+
+/** A job by its number, with the pane that the address names, 0 for its first. */
+export function useJob(id: number, pane: number) {
 	const client = useQueryClient();
 	const job = useQuery<View, Refused>({
-		queryKey: ["job", id],
-		queryFn: () => got(api.GET("/api/jobs/{id}", { params: { path: { id } } })),
+		queryKey: ["job", id, pane],
+		queryFn: () =>
+			got(
+				api.GET("/api/jobs/{id}", {
+					params: { path: { id }, query: { pane } },
+				}),
+			),
 	});
 	const pulse = useQuery({
 		queryKey: ["pulse", id],
@@ -58,21 +72,30 @@ export function useJob(id: number) {
 	return job;
 }
 
+/** Puts a job on the screen as it is now; its other panes are read again. */
+export function keepView(client: QueryClient, view: View) {
+	const id = view.job.id;
+	const fresh = [view.pane.id, ...(view.pane.number === 1 ? [0] : [])];
+	for (const pane of fresh) client.setQueryData(["job", id, pane], view);
+	void client.invalidateQueries({
+		queryKey: ["job", id],
+		predicate: (q) => !fresh.includes(Number(q.queryKey[2])),
+	});
+	void client.invalidateQueries({ queryKey: ["today"] });
+}
+
 /** A write on a job: its answer is the job as it is now. */
 export function useJobWrite<In>(
-	id: number,
+	view: View,
 	call: (input: In) => Promise<View>,
 ): UseMutationResult<View, Refused, In> {
 	const client = useQueryClient();
 	return useMutation<View, Refused, In>({
 		mutationFn: call,
-		onSuccess: (view) => {
-			client.setQueryData(["job", id], view);
-			void client.invalidateQueries({ queryKey: ["today"] });
-		},
+		onSuccess: (next) => keepView(client, next),
 		onError: (e) => {
 			if (e.conflict) {
-				void client.invalidateQueries({ queryKey: ["job", id] });
+				void client.invalidateQueries({ queryKey: ["job", view.job.id] });
 			}
 		},
 	});

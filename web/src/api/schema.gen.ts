@@ -99,7 +99,7 @@ export interface paths {
         };
         /** A job with everything that follows from it */
         get: operations["job"];
-        /** Change promise, place, story and wait */
+        /** Change promise, place and story */
         put: operations["setJob"];
         post?: never;
         delete?: never;
@@ -228,6 +228,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say how the panes of the object stand */
+        put: operations["layOut"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/object": {
         parameters: {
             query?: never;
@@ -245,6 +262,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Lay an outline on the table as the opening of a pane */
+        put: operations["layDrawn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/pane": {
         parameters: {
             query?: never;
@@ -253,10 +287,11 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Change how the pane is held */
+        /** Change how a pane is held */
         put: operations["setPane"];
         post?: never;
-        delete?: never;
+        /** Take a pane out that nothing was done to */
+        delete: operations["dropPane"];
         options?: never;
         head?: never;
         patch?: never;
@@ -428,6 +463,23 @@ export interface paths {
         put?: never;
         /** Sign a job off */
         post: operations["sign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/wait": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what a pane waits for */
+        put: operations["setWait"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -641,6 +693,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/shapes/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A shape with a count of its own */
+        get: operations["shape"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/thickness": {
         parameters: {
             query?: never;
@@ -756,6 +825,8 @@ export interface components {
         DrawingItem: {
             /** @enum {string} */
             anchor?: "start" | "middle" | "end";
+            /** @description Of a polyline with arcs: for the side behind each point the tangent of a quarter of its angle, 0 for a straight one */
+            bulges?: number[];
             closed?: boolean;
             /** Format: double */
             end?: number;
@@ -775,11 +846,31 @@ export interface components {
             /** Format: double */
             start?: number;
             /**
-             * @description How the reading stands
+             * @description How the reading stands, or the pane on its object
              * @enum {string}
              */
-            state?: "read" | "empty" | "odd" | "assumed";
+            state?: "read" | "empty" | "odd" | "assumed" | "done" | "now" | "wait" | "here";
             text?: string;
+        };
+        DrawingLayout: {
+            /** Format: int64 */
+            across: number;
+            /** @description Behind one another, as in a pack; then Across alone counts them */
+            behind: boolean;
+            /** Format: int64 */
+            down: number;
+        };
+        DrawingSpot: {
+            /** Format: int64 */
+            depth: number;
+            /** Format: double */
+            h: number;
+            /** Format: double */
+            w: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
         };
         ExposureExposure: {
             /**
@@ -822,6 +913,13 @@ export interface components {
              */
             sudden: number;
         };
+        FamilyAnswer: {
+            family?: string;
+            hint?: string;
+            next?: string;
+            picture: string;
+            say: string;
+        };
         FamilyCheck: {
             key: string;
             measure?: components["schemas"]["FamilyMeasure"];
@@ -836,7 +934,7 @@ export interface components {
             /** @description Words that hold for every job of the family */
             facts: string[];
             /** @enum {string} */
-            fixing: "bracket" | "point" | "brad";
+            fixing: "bracket" | "bar" | "nut" | "bolt" | "screw" | "hinge" | "ring" | "point" | "brad" | "none";
             /** @description What the frame usually is */
             frame: string;
             held: string;
@@ -849,12 +947,17 @@ export interface components {
             /** @description How take-in asks for it */
             question: string;
             regrets: string[];
-            /** @enum {string} */
-            seal: "gasket" | "putty" | "bead";
+            /**
+             * @description What lies at the edge; the section is drawn by it
+             * @enum {string}
+             */
+            seal: "gasket" | "channel" | "pack" | "rubber" | "adhesive" | "run" | "butyl" | "plate" | "bedding" | "putty" | "bead" | "washer" | "track" | "panel";
+            /** @description What it is sealed with */
+            seals: string[];
             /** @description The side that the drawing is seen from */
             seen: string;
             /** @enum {string} */
-            sizing: "clip" | "rebate";
+            sizing: "clip" | "rebate" | "channel" | "pack" | "groove" | "bonded" | "run" | "ring" | "hinge" | "port" | "tube" | "track" | "panel";
             steps: components["schemas"]["FamilyStep"][];
             /** @description The order of tightening, empty when nothing is tightened */
             tightening: string;
@@ -869,6 +972,11 @@ export interface components {
             /** @enum {string} */
             sense: "at-least" | "at-most";
             unit: string;
+        };
+        FamilyQuestion: {
+            answers: components["schemas"]["FamilyAnswer"][];
+            ask: string;
+            key: string;
         };
         FamilyStep: {
             cautions?: string[];
@@ -958,9 +1066,11 @@ export interface components {
              * @description Bite as ordered, mm; 0 while unknown
              */
             bite: number;
-            /** @description The opening as read, from the lower left, anticlockwise, mm */
+            /** @description The opening as read, from the lower left, anticlockwise, mm; empty for a shape */
             corners: components["schemas"]["OutlinePoint"][];
             figures: components["schemas"]["WorkingFigure"][];
+            /** @description What the pane is in words: rectangle, round, tube */
+            form: string;
             /** @description Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm */
             gap: components["schemas"]["FitSize"];
             /**
@@ -970,12 +1080,22 @@ export interface components {
             hot_bite: number;
             /** @description The same with everything hot, mm */
             hot_gap: components["schemas"]["FitSize"];
+            /** @description Where each measure of a shape lies on it */
+            lines: {
+                [key: string]: components["schemas"]["OutlinePoint"][];
+            };
+            /** @description The measures that make the pane as ordered */
+            makes: components["schemas"]["OutlineDimension"][];
             missing: components["schemas"]["FitMissing"][];
             /** @description By the family's rule, mm */
             nominal: components["schemas"]["FitSize"];
             odd: components["schemas"]["FitOdd"][];
+            /** @description The opening of a shape as read */
+            opening?: components["schemas"]["OutlineOutline"];
             /** @description To order or cut, mm */
             order: components["schemas"]["FitSize"];
+            /** @description The pane of a shape as ordered, in the opening's place */
+            pane?: components["schemas"]["OutlineVertex"][];
             /**
              * Format: int64
              * @description Readings taken
@@ -987,6 +1107,25 @@ export interface components {
              * @description A wrapped gasket's thickness when seated, each side, mm
              */
             wrap: number;
+        };
+        FitShape: {
+            /**
+             * Format: int64
+             * @description Stations or points, where the kind counts them
+             */
+            count?: number;
+            /** @description The pane is bent: chord and rise are asked */
+            curved?: boolean;
+            /**
+             * Format: double
+             * @description Of a drawn outline, mm
+             */
+            doubt?: number;
+            drawn?: components["schemas"]["OutlineOutline"];
+            /** @description Empty for a rectangle read all round; drawn for a file, a traced line or a photo */
+            kind: string;
+            /** @description How a drawn outline was traced */
+            trace?: components["schemas"]["OutlineTrace"];
         };
         FitSize: {
             /** Format: double */
@@ -1064,6 +1203,26 @@ export interface components {
             hand: boolean;
             sentence: string;
         };
+        OutlineDimension: {
+            key: string;
+            name: string;
+            /** Format: double */
+            value: number;
+        };
+        OutlineKind: {
+            checks: components["schemas"]["OutlineMeasure"][];
+            /** @description What a number has to be given for: stations or points; empty for none */
+            counted?: string;
+            kind: string;
+            measures: components["schemas"]["OutlineMeasure"][];
+            name: string;
+        };
+        OutlineMeasure: {
+            /** @description Where the tape goes */
+            how: string;
+            key: string;
+            name: string;
+        };
         OutlineOutline: {
             holes: components["schemas"]["OutlineVertex"][][];
             outer: components["schemas"]["OutlineVertex"][];
@@ -1073,6 +1232,20 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        OutlineTrace: {
+            /** @enum {string} */
+            along: "pane" | "opening";
+            /**
+             * Format: double
+             * @description How far the pen's tip stands off its guide, mm
+             */
+            lean: number;
+            /**
+             * Format: double
+             * @description Width of the line, mm
+             */
+            pen: number;
         };
         OutlineVertex: {
             /** Format: double */
@@ -1103,6 +1276,8 @@ export interface components {
         };
         PaneMaterial: {
             alpha: components["schemas"]["CatalogueValue"];
+            /** @description Least radius of a cold bend, times the thickness; nil when it does not bend */
+            cold_bend?: components["schemas"]["CatalogueValue"];
             /**
              * @description Cut here by hand, sawn here, or ordered to final size
              * @enum {string}
@@ -1225,7 +1400,17 @@ export interface components {
             key: string;
             /** @enum {string} */
             kind: "check" | "failed" | "step" | "size" | "choice" | "reading" | "strip";
+            /**
+             * Format: int64
+             * @description The pane that it belongs to
+             */
+            pane?: number;
             text: string;
+        };
+        ReckonMade: {
+            key: string;
+            name: string;
+            shown: components["schemas"]["LengthShown"];
         };
         ReckonReckoning: {
             /** @description Material or thickness is not settled yet */
@@ -1239,6 +1424,8 @@ export interface components {
             /** @description All numbers, problems first */
             figures: components["schemas"]["WorkingFigure"][];
             fit: components["schemas"]["FitResult"];
+            /** @description The measures that make the pane as ordered */
+            makes: components["schemas"]["ReckonMade"][];
             /** @description Settled, or assumed until it is */
             material: components["schemas"]["PaneMaterial"];
             /** @description The order line; empty while readings are missing */
@@ -1321,17 +1508,15 @@ export interface components {
             said: string;
         };
         RecordJob: {
-            answers: components["schemas"]["RecordAnswer"][];
-            choice?: components["schemas"]["RecordChoice"];
             /** Format: date-time */
             created_at: string;
             created_by: string;
             customer: components["schemas"]["RecordCustomer"];
-            diagnosis?: components["schemas"]["RecordDiagnosis"];
             /** Format: int64 */
             id: number;
             object: components["schemas"]["RecordObject"];
-            pane: components["schemas"]["RecordPane"];
+            /** @description In the order of their numbers */
+            panes?: components["schemas"]["RecordPane"][];
             photos: components["schemas"]["RecordPhoto"][];
             /** @enum {string} */
             place: "bench" | "site";
@@ -1342,22 +1527,17 @@ export interface components {
              * @description Counts every change to the job
              */
             pulse: number;
-            readings: components["schemas"]["RecordReading"][];
             signed: boolean;
             /** @description What happened */
             story: string;
             /** @description What came off, in the order of removal */
             strip: components["schemas"]["RecordStripEntry"][];
             ticket?: components["schemas"]["RecordTicket"];
-            ticks: components["schemas"]["RecordTick"][];
             /**
              * Format: int64
-             * @description Of story, place, promise and wait
+             * @description Of story, place and promise
              */
             version: number;
-            waits_for: string;
-            /** Format: date-time */
-            waits_until?: string;
         };
         RecordObject: {
             exposure: components["schemas"]["ExposureExposure"];
@@ -1370,12 +1550,19 @@ export interface components {
             /** @description What the old pane's corner says */
             stamp: string;
             strike: boolean;
+            /** @description Part of something that drives on roads or fields */
+            vehicle: boolean;
             /** Format: int64 */
             version: number;
+            /** @description Part of a boat */
+            water: boolean;
         };
         RecordPane: {
+            answers: components["schemas"]["RecordAnswer"][];
+            choice?: components["schemas"]["RecordChoice"];
             /** @enum {string} */
             cutter: "" | "hand" | "shop" | "toughened" | "saw";
+            diagnosis?: components["schemas"]["RecordDiagnosis"];
             family: string;
             frame: string;
             gasket: components["schemas"]["FitGasket"];
@@ -1383,10 +1570,25 @@ export interface components {
             id: number;
             /** @description Material of the old pane, as far as known */
             like: string;
+            /** @description Which pane of the object it is; empty when there is one */
+            name: string;
+            /**
+             * Format: int64
+             * @description As it stands on the drawing of the object
+             */
+            number: number;
             raked: boolean;
+            readings: components["schemas"]["RecordReading"][];
+            shape: components["schemas"]["FitShape"];
             sides: components["schemas"]["SettingSides"];
+            /** @description Where it is on the object */
+            spot: components["schemas"]["DrawingSpot"];
+            ticks: components["schemas"]["RecordTick"][];
             /** Format: int64 */
             version: number;
+            waits_for: string;
+            /** Format: date-time */
+            waits_until?: string;
         };
         RecordPhoto: {
             /** Format: date-time */
@@ -1499,11 +1701,67 @@ export interface components {
             top: number;
         };
         ShopCarried: {
+            /** @description What the ticket fixed of each pane; only on a signed job */
+            fixed?: components["schemas"]["ShopFixed"][];
             /** @enum {string} */
             format: "fresh-shard-job";
-            job: components["schemas"]["RecordJob"];
-            /** @description What the ticket fixed; only on a signed job */
+            job: components["schemas"]["ShopCarriedJob"];
+            /** @description The same in version 1, for its one pane */
             reckoning?: components["schemas"]["ReckonReckoning"];
+            /** Format: int64 */
+            version: number;
+        };
+        ShopCarriedJob: {
+            answers?: components["schemas"]["RecordAnswer"][];
+            choice?: components["schemas"]["RecordChoice"];
+            /** Format: date-time */
+            created_at: string;
+            created_by: string;
+            customer: components["schemas"]["RecordCustomer"];
+            diagnosis?: components["schemas"]["RecordDiagnosis"];
+            /** Format: int64 */
+            id: number;
+            object: components["schemas"]["RecordObject"];
+            pane?: components["schemas"]["ShopCarriedPane"];
+            /** @description In the order of their numbers */
+            panes?: components["schemas"]["RecordPane"][];
+            photos: components["schemas"]["RecordPhoto"][];
+            /** @enum {string} */
+            place: "bench" | "site";
+            /** Format: date-time */
+            promised_at?: string;
+            /**
+             * Format: int64
+             * @description Counts every change to the job
+             */
+            pulse: number;
+            readings?: components["schemas"]["RecordReading"][];
+            signed: boolean;
+            /** @description What happened */
+            story: string;
+            /** @description What came off, in the order of removal */
+            strip: components["schemas"]["RecordStripEntry"][];
+            ticket?: components["schemas"]["RecordTicket"];
+            ticks?: components["schemas"]["RecordTick"][];
+            /**
+             * Format: int64
+             * @description Of story, place and promise
+             */
+            version: number;
+            waits_for?: string;
+            /** Format: date-time */
+            waits_until?: string;
+        };
+        ShopCarriedPane: {
+            cutter: string;
+            family: string;
+            frame: string;
+            gasket: components["schemas"]["FitGasket"];
+            /** Format: int64 */
+            id: number;
+            like: string;
+            raked: boolean;
+            sides: components["schemas"]["SettingSides"];
             /** Format: int64 */
             version: number;
         };
@@ -1543,7 +1801,44 @@ export interface components {
             outcome: "done" | "left-out" | "open";
             reason?: string;
         };
+        ShopDrawn: {
+            /**
+             * Format: double
+             * @description How far a side may be off, mm; 0 for that of a traced line
+             */
+            doubt: number;
+            outline: components["schemas"]["OutlineOutline"];
+            trace?: components["schemas"]["OutlineTrace"];
+            /**
+             * Format: int64
+             * @description Of the pane, as the person saw it
+             */
+            version: number;
+        };
+        ShopFixed: {
+            /**
+             * Format: int64
+             * @description Number of the pane
+             */
+            pane: number;
+            reckoning: components["schemas"]["ReckonReckoning"];
+        };
+        ShopLayOut: {
+            /** Format: int64 */
+            across: number;
+            /** @description Behind one another, as in a pack; then Across alone counts them */
+            behind: boolean;
+            /** Format: int64 */
+            down: number;
+            /** Format: int64 */
+            had: number;
+        };
         ShopOutlineIn: {
+            /**
+             * Format: int64
+             * @description Stations or points, where the kind counts them
+             */
+            count?: number;
             /** @description What was read from a file */
             file?: components["schemas"]["OutlineOutline"];
             /** @description Move every side inwards by this; empty for none */
@@ -1552,6 +1847,7 @@ export interface components {
             instrument: "tape" | "rule" | "caliper" | "laser" | "traced line";
             /** @description One of the shapes, or file */
             kind: string;
+            /** @description Its measures, and those of its checks that were read */
             measures: {
                 [key: string]: string;
             };
@@ -1560,6 +1856,8 @@ export interface components {
              * @description mm, to say whether it can be cut by hand
              */
             thickness: number;
+            /** @description How the line was traced; for a file */
+            trace?: components["schemas"]["OutlineTrace"];
         };
         ShopOutlineOut: {
             cutting: components["schemas"]["OutlineCutting"];
@@ -1567,6 +1865,33 @@ export interface components {
             figures: components["schemas"]["WorkingFigure"][];
             /** @description With the inset taken off when there is one */
             outline: components["schemas"]["OutlineOutline"];
+            /** @description Where to cut along a traced line */
+            say?: string;
+        };
+        ShopPaneState: {
+            family: string;
+            /** Format: int64 */
+            id: number;
+            /** @description Never empty */
+            name: string;
+            /** Format: int64 */
+            number: number;
+            /**
+             * Format: int64
+             * @description Things that are still open
+             */
+            open: number;
+            order: string;
+            spot: components["schemas"]["DrawingSpot"];
+            /** @enum {string} */
+            state: "done" | "now" | "wait";
+            /** @description Where the next work is; empty when it is done */
+            station: string;
+            /** @description Nothing was read, seen or done: it can be taken out */
+            untouched: boolean;
+            waits_for?: string;
+            /** Format: date-time */
+            waits_until?: string;
         };
         ShopPerson: {
             /** @description Sign-in name: letters, digits, dot, hyphen */
@@ -1652,16 +1977,6 @@ export interface components {
             /** Format: double */
             thickness: number;
         };
-        ShopShapeKind: {
-            kind: string;
-            /** @description In the order that a person walks round it */
-            measures: components["schemas"]["ShopShapeMeasure"][];
-            name: string;
-        };
-        ShopShapeMeasure: {
-            key: string;
-            name: string;
-        };
         ShopSignature: {
             override?: string;
         };
@@ -1685,6 +2000,8 @@ export interface components {
             exposure: string;
             family: string;
             gas?: boolean;
+            /** @description How its panes stand, when there are several */
+            layout?: components["schemas"]["DrawingLayout"];
             /** @description Material of the old pane, as far as known */
             like?: string;
             name?: string;
@@ -1704,6 +2021,8 @@ export interface components {
             steady?: number;
             story?: string;
             strike?: boolean;
+            vehicle?: boolean;
+            water?: boolean;
         };
         ShopToday: {
             first?: components["schemas"]["ShopTurn"];
@@ -1727,6 +2046,11 @@ export interface components {
         ShopTurn: {
             customer: string;
             do: string;
+            /**
+             * Format: int64
+             * @description Panes of it that are done
+             */
+            finished: number;
             /** Format: int64 */
             job: number;
             /** @description The promise has passed, or the work left no longer fits before it */
@@ -1741,9 +2065,18 @@ export interface components {
              * @description Hands-on minutes of the next step
              */
             minutes: number;
+            /** @description What that pane is called, when there are several */
+            name?: string;
             /** @description The next step's title, or what is missing */
             next: string;
             object: string;
+            /**
+             * Format: int64
+             * @description The pane that comes next
+             */
+            pane: number;
+            /** Format: int64 */
+            panes: number;
             /** Format: int64 */
             people: number;
             /** @enum {string} */
@@ -1763,19 +2096,32 @@ export interface components {
         };
         ShopView: {
             checks: components["schemas"]["ShopCheckView"][];
-            /** @description What keeps it from being signed off */
+            /** @description What keeps the job from being signed off, all panes together */
             hindrances: components["schemas"]["ProveHindrance"][];
             job: components["schemas"]["RecordJob"];
             /**
              * Format: int64
-             * @description Hands-on minutes that are left
+             * @description Hands-on minutes that are left, all panes together
              */
             minutes_to: number;
+            /** @description The object with its panes numbered */
+            object: components["schemas"]["DrawingDrawing"];
+            /** @description The pane on the table */
+            pane: components["schemas"]["RecordPane"];
+            /** @description All panes of the object, by number */
+            panes: components["schemas"]["ShopPaneState"][];
             reckoning: components["schemas"]["ReckonReckoning"];
             route: components["schemas"]["RouteLeg"][];
             strip: components["schemas"]["ShopStrip"];
             /** @enum {string} */
             unit: "mm" | "in";
+        };
+        ShopWait: {
+            /** Format: int64 */
+            version: number;
+            waits_for: string;
+            /** Format: date-time */
+            waits_until?: string;
         };
         StriplogCount: {
             id: string;
@@ -1906,6 +2252,10 @@ export interface components {
         WebCatalogue: {
             /** @description What to look at on the old pane */
             clues: components["schemas"]["DiagnoseQuestion"][];
+            /** @description The edge in section of each family */
+            edges: {
+                [key: string]: components["schemas"]["DrawingDrawing"];
+            };
             /** @description What to look at on a break */
             evidence: components["schemas"]["DiagnoseQuestion"][];
             exposures: components["schemas"]["ExposureExposure"][];
@@ -1913,6 +2263,10 @@ export interface components {
             frames: components["schemas"]["FrameMaterial"][];
             instruments: string[];
             materials: components["schemas"]["PaneMaterial"][];
+            /** @description Those that pick the family; the first one is asked first */
+            questions: components["schemas"]["FamilyQuestion"][];
+            /** @description Forms that an opening can have beside the plain rectangle */
+            shapes: components["schemas"]["OutlineKind"][];
         };
         WebFieldError: {
             /**
@@ -1924,6 +2278,22 @@ export interface components {
             field: string;
             why: string;
         };
+        WebHeldChange: {
+            /** @enum {string} */
+            cutter: "" | "hand" | "shop" | "toughened" | "saw";
+            family: string;
+            frame: string;
+            gasket: components["schemas"]["FitGasket"];
+            /** @description Material of the old pane, as far as known */
+            like: string;
+            /** @description Which pane of the object it is; empty when there is one */
+            name: string;
+            raked: boolean;
+            shape: components["schemas"]["FitShape"];
+            sides: components["schemas"]["SettingSides"];
+            /** Format: int64 */
+            version: number;
+        };
         WebJobChange: {
             /** @enum {string} */
             place: "bench" | "site";
@@ -1932,9 +2302,6 @@ export interface components {
             story: string;
             /** Format: int64 */
             version: number;
-            waits_for: string;
-            /** Format: date-time */
-            waits_until?: string;
         };
         WebMade: {
             /** Format: int64 */
@@ -2283,7 +2650,10 @@ export interface operations {
     };
     job: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2314,7 +2684,10 @@ export interface operations {
     };
     setJob: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2380,7 +2753,10 @@ export interface operations {
     };
     answer: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2416,7 +2792,10 @@ export interface operations {
     };
     reopen: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2448,7 +2827,10 @@ export interface operations {
     };
     choose: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2483,7 +2865,10 @@ export interface operations {
     };
     setCustomer: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2518,7 +2903,10 @@ export interface operations {
     };
     diagnose: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2613,9 +3001,50 @@ export interface operations {
             };
         };
     };
+    layOut: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopLayOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     setObject: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2648,9 +3077,12 @@ export interface operations {
             };
         };
     };
-    setPane: {
+    layDrawn: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2659,9 +3091,81 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RecordPane"];
+                "application/json": components["schemas"]["ShopDrawn"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setPane: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebHeldChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropPane: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -2686,6 +3190,8 @@ export interface operations {
     addPhoto: {
         parameters: {
             query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
                 /** @description Entry of the strip log that it shows */
                 entry?: string;
             };
@@ -2725,7 +3231,10 @@ export interface operations {
     };
     dropPhoto: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2788,7 +3297,10 @@ export interface operations {
     };
     read: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2825,6 +3337,8 @@ export interface operations {
     takeBack: {
         parameters: {
             query: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
                 version: number;
             };
             header?: never;
@@ -2858,7 +3372,10 @@ export interface operations {
     };
     tick: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2894,7 +3411,10 @@ export interface operations {
     };
     addStrip: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header: {
                 /** @description Made by the caller; the same for a retry */
                 "Idempotency-Key": string;
@@ -2932,7 +3452,10 @@ export interface operations {
     };
     copyStrip: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -2967,7 +3490,10 @@ export interface operations {
     };
     setStrip: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -3004,6 +3530,8 @@ export interface operations {
     dropStrip: {
         parameters: {
             query: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
                 version: number;
             };
             header?: never;
@@ -3037,7 +3565,10 @@ export interface operations {
     };
     putBack: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header?: never;
             path: {
                 id: number;
@@ -3073,7 +3604,10 @@ export interface operations {
     };
     sign: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
             header: {
                 /** @description Made by the caller; the same for a retry */
                 "Idempotency-Key": string;
@@ -3086,6 +3620,44 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShopSignature"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setWait: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopWait"];
             };
         };
         responses: {
@@ -3580,7 +4152,40 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopShapeKind"][];
+                    "application/json": components["schemas"]["OutlineKind"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    shape: {
+        parameters: {
+            query?: {
+                count?: number;
+            };
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlineKind"];
                 };
             };
             /** @description Error */

@@ -3,6 +3,7 @@ import type { View } from "../api/types";
 import { Dimension } from "./Dimension";
 import { eyeFor, type Frame } from "./fit";
 import { Loupe } from "./Loupe";
+import { ObjectMap } from "./ObjectMap";
 import { Shapes } from "./Shapes";
 import { useSize } from "./useSize";
 
@@ -11,13 +12,14 @@ type Props = {
 	place: string | null;
 	onPick: (place: string) => void;
 	onOpen: (figure: string) => void;
+	onPane: (pane: number) => void;
 };
 
 /** Below this width the loupe stands under the pane instead of beside it, px. */
 const narrow = 620;
 
 /** The pane and its frame to scale on the lit ground, with all that is known. */
-export function LightTable({ view, place, onPick, onOpen }: Props) {
+export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 	const [ref, size] = useSize<HTMLDivElement>();
 	const { table, section, material, walk } = view.reckoning;
 	const frames = useMemo(() => layOut(size.w, size.h), [size.w, size.h]);
@@ -103,15 +105,27 @@ export function LightTable({ view, place, onPick, onOpen }: Props) {
 			<p className="pointer-events-none absolute top-3 left-4 text-[15px] sm:max-w-[48%] text-ink-2 sm:left-7">
 				{table.seen}
 			</p>
-			<Key view={view} />
+			<div className="absolute top-3 right-5 hidden items-start gap-6 sm:flex">
+				{view.panes.length > 1 && (
+					<ObjectMap drawing={view.object} width={132} onPick={onPane} />
+				)}
+				<Key view={view} />
+			</div>
 		</div>
 	);
 }
 
-/** The corner that the loupe looks at: the upper right one of the opening. */
+/** The place that the loupe looks at: the uppermost right of the opening. */
 function cornerOf(view: View) {
-	const opening = view.reckoning.table.items.find((i) => i.id === "opening");
-	return opening?.points[2] ?? { x: 0, y: 0 };
+	const { items } = view.reckoning.table;
+	const opening =
+		items.find((i) => i.id === "opening") ??
+		items.find((i) => i.id === "socket-upper");
+	const far = (p: { x: number; y: number }) => p.x + p.y;
+	return (opening?.points ?? []).reduce(
+		(best, p) => (far(p) > far(best) ? p : best),
+		opening?.points[0] ?? { x: 0, y: 0 },
+	);
 }
 
 function layOut(w: number, h: number): { pane: Frame; loupe: Frame } {
@@ -132,7 +146,7 @@ function layOut(w: number, h: number): { pane: Frame; loupe: Frame } {
 function Key({ view }: { view: View }) {
 	const { material, pane, assumed, family } = view.reckoning;
 	return (
-		<ul className="pointer-events-none absolute top-3 right-5 hidden text-[15px] text-ink sm:block">
+		<ul className="pointer-events-none text-[15px] text-ink">
 			<li className="flex items-center gap-3">
 				<span className="w-7 border-t-2 border-wax" /> read here
 			</li>
@@ -144,7 +158,7 @@ function Key({ view }: { view: View }) {
 				{pane}
 				{assumed && ", not settled"}
 			</li>
-			{family.fixing === "bracket" && (
+			{family.tightening !== "" && (
 				<li className="flex items-center gap-3">
 					<span className="w-7 text-center font-bold">1 2</span> order to snug
 				</li>

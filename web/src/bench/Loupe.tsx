@@ -59,7 +59,7 @@ export function Loupe({
 				const a = d.points[0] && eye.at(d.points[0]);
 				const b = d.points[1] && eye.at(d.points[1]);
 				if (!a || !b) return null;
-				const word = d.place === "bite_drawn" ? "bite" : "clearance";
+				const word = d.id;
 				return (
 					// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
 					<g

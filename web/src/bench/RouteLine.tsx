@@ -7,11 +7,11 @@ import type { Leg } from "../api/types";
  */
 export function RouteLine({
 	legs,
-	job,
+	to,
 	here,
 }: {
 	legs: Leg[];
-	job: number;
+	to: (station: string) => string;
 	here: string;
 }) {
 	const at = legs.findIndex((l) => l.station === here);
@@ -22,16 +22,16 @@ export function RouteLine({
 			<ol className="hidden md:flex">
 				{legs.map((l) => (
 					<li key={l.station} className="min-w-0 flex-1">
-						<LegLink leg={l} job={job} here={here === l.station} />
+						<LegLink leg={l} to={to} here={here === l.station} />
 					</li>
 				))}
 			</ol>
 			<div className="flex items-stretch gap-2 md:hidden">
-				<Way leg={before} job={job} sign="‹" />
+				<Way leg={before} to={to} sign="‹" />
 				<div className="min-w-0 flex-1">
-					{legs[at] && <LegLink leg={legs[at]} job={job} here />}
+					{legs[at] && <LegLink leg={legs[at]} to={to} here />}
 				</div>
-				<Way leg={after} job={job} sign="›" />
+				<Way leg={after} to={to} sign="›" />
 			</div>
 		</nav>
 	);
@@ -39,17 +39,17 @@ export function RouteLine({
 
 function Way({
 	leg,
-	job,
+	to,
 	sign,
 }: {
 	leg: Leg | undefined;
-	job: number;
+	to: (station: string) => string;
 	sign: string;
 }) {
 	if (!leg) return <span className="w-12" />;
 	return (
 		<NavLink
-			to={`/jobs/${job}/${leg.station}`}
+			to={to(leg.station)}
 			aria-label={`Go to ${leg.name}`}
 			className="grid w-12 place-items-center text-2xl"
 		>
@@ -58,12 +58,20 @@ function Way({
 	);
 }
 
-function LegLink({ leg, job, here }: { leg: Leg; job: number; here: boolean }) {
+function LegLink({
+	leg,
+	to,
+	here,
+}: {
+	leg: Leg;
+	to: (station: string) => string;
+	here: boolean;
+}) {
 	const tone =
 		leg.state === "now" ? "text-now" : here ? "text-ink" : "text-ink-2";
 	return (
 		<NavLink
-			to={`/jobs/${job}/${leg.station}`}
+			to={to(leg.station)}
 			aria-current={here ? "step" : undefined}
 			className={`block min-h-12 pb-1 ${tone} ${here ? "font-semibold" : ""}`}
 		>

@@ -42,6 +42,13 @@ function Shape({
 	if (!first) return null;
 	switch (item.kind) {
 		case "polyline": {
+			if (item.bulges?.length === points.length) {
+				return (
+					<path d={arcs(points, item.bulges)} {...common}>
+						{title}
+					</path>
+				);
+			}
 			const text = points.map((p) => `${p.x},${p.y}`).join(" ");
 			return item.closed ? (
 				<polygon points={text} strokeLinejoin="round" {...common}>
@@ -110,4 +117,23 @@ function Shape({
 		default:
 			return null;
 	}
+}
+
+/** A closed outline of lines and arcs as a path; y runs down on the screen. */
+function arcs(points: { x: number; y: number }[], bulges: number[]): string {
+	const first = points[0];
+	if (!first) return "";
+	let d = `M${first.x} ${first.y}`;
+	points.forEach((a, n) => {
+		const b = points[(n + 1) % points.length] ?? first;
+		const k = bulges[n] ?? 0;
+		if (k === 0) {
+			d += `L${b.x} ${b.y}`;
+			return;
+		}
+		const r =
+			(Math.hypot(b.x - a.x, b.y - a.y) * (1 + k * k)) / (4 * Math.abs(k));
+		d += `A${r} ${r} 0 ${Math.abs(k) > 1 ? 1 : 0} ${k > 0 ? 0 : 1} ${b.x} ${b.y}`;
+	});
+	return `${d}Z`;
 }

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { api, got } from "../../api/client";
-import { useCatalogue, useJobWrite } from "../../api/hooks";
+import { on, useCatalogue, useJobWrite } from "../../api/hooks";
 import type { Closed, Ranked, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { FigureLine } from "../../parts/FigureLine";
@@ -18,15 +18,15 @@ type Settle = {
 /** What stands it, best first, and what is ruled out by which number. */
 export function ChooseStation({ view }: { view: View }) {
 	const { choice } = view.reckoning;
-	const write = useJobWrite<Settle>(view.job.id, (body) =>
+	const write = useJobWrite<Settle>(view, (body) =>
 		got(
 			api.PUT("/api/jobs/{id}/choice", {
-				params: { path: { id: view.job.id } },
+				params: on(view),
 				body,
 			}),
 		),
 	);
-	const settled = view.job.choice;
+	const settled = view.pane.choice;
 	const [open, setOpen] = useState<string | null>(
 		settled?.material ?? choice.open[0]?.material ?? null,
 	);
@@ -97,8 +97,8 @@ function OpenMaterial({
 }) {
 	const [thickness, setThickness] = useState(String(ranked.thickness));
 	const settled =
-		view.job.choice?.material === ranked.material &&
-		view.job.choice.thickness === Number(thickness);
+		view.pane.choice?.material === ranked.material &&
+		view.pane.choice.thickness === Number(thickness);
 	return (
 		<li className="border-b border-rule" data-material={ranked.material}>
 			<button

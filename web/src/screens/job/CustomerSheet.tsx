@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { api, got } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { on, useJobWrite } from "../../api/hooks";
 import type { Customer, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -22,10 +22,10 @@ export function CustomerSheet({
 	useEffect(() => {
 		if (open) setForm(view.job.customer);
 	}, [open]);
-	const write = useJobWrite<Customer>(view.job.id, (body) =>
+	const write = useJobWrite<Customer>(view, (body) =>
 		got(
 			api.PUT("/api/jobs/{id}/customer", {
-				params: { path: { id: view.job.id } },
+				params: on(view),
 				body,
 			}),
 		),

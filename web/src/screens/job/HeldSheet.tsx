@@ -1,17 +1,45 @@
 import { useEffect, useState } from "react";
 import { api, got } from "../../api/client";
-import { useCatalogue, useJobWrite } from "../../api/hooks";
-import type { Pane, View } from "../../api/types";
+import { on, useCatalogue, useJobWrite } from "../../api/hooks";
+import type { Held, View } from "../../api/types";
 import { Button } from "../../parts/Button";
-import { TextField } from "../../parts/Field";
+import { control, Field, TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
+import { Stepper } from "../../parts/Stepper";
 import { Tick } from "../../parts/Tick";
+import { ShapeChoice } from "./ShapeChoice";
 
 type Props = { view: View; open: boolean; onClose: () => void };
 
 const sides = ["top", "right", "bottom", "left"] as const;
+const fixings: Record<string, string> = {
+	bracket: "Brackets",
+	screw: "Screws",
+	nut: "Nuts",
+	bolt: "Bolts",
+	bar: "Screws of the bar",
+	ring: "Dogs or screws",
+};
+
+function heldOf(view: View): Held {
+	const { name, family, frame, cutter, gasket, sides, shape, raked, like } =
+		view.pane;
+	return {
+		name,
+		family,
+		frame,
+		cutter,
+		gasket,
+		sides,
+		shape,
+		raked,
+		like,
+		version: view.pane.version,
+	};
+}
+
 const gaskets = [
 	{ value: "none", label: "none" },
 	{ value: "flat", label: "flat, on the ledge" },
@@ -21,30 +49,68 @@ const gaskets = [
 /** How the pane is held: frame, gasket, fixings, who cuts it. */
 export function HeldSheet({ view, open, onClose }: Props) {
 	const catalogue = useCatalogue();
-	const [pane, setPane] = useState<Pane>(view.job.pane);
-	const [free, setFree] = useState(String(view.job.pane.gasket.free));
+	const [pane, setPane] = useState<Held>(() => heldOf(view));
+	const [free, setFree] = useState(String(view.pane.gasket.free));
 	// Opening takes what stands now; while it is open, typing is left alone.
 	// biome-ignore lint/correctness/useExhaustiveDependencies: only on opening
 	useEffect(() => {
 		if (open) {
-			setPane(view.job.pane);
-			setFree(String(view.job.pane.gasket.free));
+			setPane(heldOf(view));
+			setFree(String(view.pane.gasket.free));
 		}
 	}, [open]);
-	const write = useJobWrite<Pane>(view.job.id, (body) =>
+	const write = useJobWrite<Held>(view, (body) =>
 		got(
 			api.PUT("/api/jobs/{id}/pane", {
-				params: { path: { id: view.job.id } },
+				params: on(view),
 				body,
 			}),
 		),
 	);
-	const { family } = view.reckoning;
+	const family =
+		catalogue.data?.families.find((f) => f.id === pane.family) ??
+		view.reckoning.family;
 	const freeNumber = Number(free.replace(",", "."));
 	const badFree = !(freeNumber >= 0 && freeNumber <= 40);
 	return (
 		<Sheet title="How the pane is held" open={open} onClose={onClose}>
 			<div className="flex flex-col gap-6">
+				{(view.panes.length > 1 || pane.name !== "") && (
+					<TextField
+						label="Which pane it is"
+						placeholder={`pane ${view.pane.number}`}
+						value={pane.name}
+						onChange={(name) => setPane({ ...pane, name })}
+						error={write.error?.field("name")}
+						maxLength={80}
+					/>
+				)}
+				<Field label="Held by" error={write.error?.field("family")}>
+					{(a) => (
+						<select
+							{...a}
+							className={control}
+							value={pane.family}
+							onChange={(e) => setPane({ ...pane, family: e.target.value })}
+						>
+							{(catalogue.data?.families ?? [family]).map((f) => (
+								<option key={f.id} value={f.id}>
+									{f.name}
+								</option>
+							))}
+						</select>
+					)}
+				</Field>
+				<ShapeChoice
+					shape={pane.shape}
+					sizing={family.sizing}
+					onChange={(shape) => setPane({ ...pane, shape })}
+					error={
+						write.error?.field("shape.kind") ??
+						write.error?.field("shape.count") ??
+						write.error?.field("shape.drawn")
+					}
+				/>
 				<Choice title="The frame is">
 					<Pick
 						label="Frame"
@@ -86,21 +152,25 @@ export function HeldSheet({ view, open, onClose }: Props) {
 								}
 							/>
 						)}
-						<Choice title="Brackets on each side">
-							<div className="grid grid-cols-4 gap-2">
-								{sides.map((s) => (
-									<Count
-										key={s}
-										name={s}
-										value={pane.sides[s]}
-										onChange={(n) =>
-											setPane({ ...pane, sides: { ...pane.sides, [s]: n } })
-										}
-									/>
-								))}
-							</div>
-						</Choice>
 					</>
+				)}
+				{family.tightening !== "" && (
+					<Choice title={`${fixings[family.fixing] ?? "Fixings"} on each side`}>
+						<div className="grid grid-cols-2 gap-3">
+							{sides.map((s) => (
+								<Stepper
+									key={s}
+									name={s}
+									value={pane.sides[s]}
+									least={0}
+									most={40}
+									onChange={(n) =>
+										setPane({ ...pane, sides: { ...pane.sides, [s]: n } })
+									}
+								/>
+							))}
+						</div>
+					</Choice>
 				)}
 				<Choice title="Cut by">
 					<Pick
@@ -140,7 +210,7 @@ export function HeldSheet({ view, open, onClose }: Props) {
 				{write.error?.conflict && (
 					<Button
 						onClick={() => {
-							setPane({ ...pane, version: view.job.pane.version });
+							setPane({ ...pane, version: view.pane.version });
 							write.reset();
 						}}
 					>
@@ -164,40 +234,5 @@ export function Choice({
 			<h3 className="mb-1.5 font-semibold">{title}</h3>
 			{children}
 		</section>
-	);
-}
-
-function Count({
-	name,
-	value,
-	onChange,
-}: {
-	name: string;
-	value: number;
-	onChange: (n: number) => void;
-}) {
-	const key =
-		"min-h-12 w-full border-2 border-rule bg-lit text-2xl leading-none";
-	return (
-		<div className="flex flex-col items-center gap-1">
-			<span>{name}</span>
-			<button
-				type="button"
-				className={key}
-				aria-label={`one more at the ${name}`}
-				onClick={() => onChange(Math.min(40, value + 1))}
-			>
-				+
-			</button>
-			<output className="font-figure text-2xl font-semibold">{value}</output>
-			<button
-				type="button"
-				className={key}
-				aria-label={`one less at the ${name}`}
-				onClick={() => onChange(Math.max(0, value - 1))}
-			>
-				−
-			</button>
-		</div>
 	);
 }

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Link, useParams } from "react-router";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useJob } from "../../api/hooks";
 import type { View } from "../../api/types";
 import { Page } from "../../app/Page";
@@ -9,6 +9,7 @@ import { RouteLine } from "../../bench/RouteLine";
 import { Sheet } from "../../parts/Sheet";
 import { WorkingView } from "../../parts/WorkingView";
 import { CustomerSheet } from "./CustomerSheet";
+import { PanesSheet } from "./PanesSheet";
 import { Reckoning } from "./Reckoning";
 import { TableTools } from "./TableTools";
 import { TapeLine } from "./TapeLine";
@@ -17,7 +18,9 @@ import { useTape } from "./useTape";
 export function JobScreen() {
 	const { id = "", station } = useParams();
 	const number = /^\d{1,15}$/.test(id) ? Number(id) : 0;
-	const job = useJob(number);
+	const [search] = useSearchParams();
+	const pane = Number(search.get("pane") ?? 0) || 0;
+	const job = useJob(number, pane);
 	if (job.isPending) {
 		return (
 			<Page title="Job">
@@ -39,12 +42,13 @@ export function JobScreen() {
 			</Page>
 		);
 	}
-	return <Bench key={number} view={job.data} station={station} />;
+	return <Bench key={job.data.pane.id} view={job.data} station={station} />;
 }
 
 /** The light table with its route, its reckoning and its tape line. */
 function Bench({ view, station }: { view: View; station?: string }) {
 	const tape = useTape(view);
+	const go = useNavigate();
 	const [figure, setFigure] = useState<string | null>(null);
 	const opened = view.reckoning.figures.find((f) => f.key === figure);
 	const now = view.route.find((l) => l.state === "now")?.station ?? "prove";
@@ -52,7 +56,7 @@ function Bench({ view, station }: { view: View; station?: string }) {
 	return (
 		<div className="flex h-full flex-col">
 			<Head view={view} />
-			<RouteLine legs={view.route} job={view.job.id} here={here} />
+			<RouteLine legs={view.route} to={(s) => wayTo(view, s)} here={here} />
 			<main className="flex min-h-0 flex-1 flex-col overflow-y-auto border-t border-rule lg:flex-row lg:overflow-hidden">
 				<div className="flex min-w-0 flex-none flex-col lg:min-h-0 lg:flex-1">
 					<LightTable
@@ -64,6 +68,7 @@ function Bench({ view, station }: { view: View; station?: string }) {
 						}
 						onPick={tape.pick}
 						onOpen={setFigure}
+						onPane={(p) => go(`/jobs/${view.job.id}/${here}?pane=${p}`)}
 					/>
 					<TableTools view={view} tape={tape} />
 				</div>
@@ -79,6 +84,12 @@ function Bench({ view, station }: { view: View; station?: string }) {
 			<TapeLine tape={tape} view={view} />
 		</div>
 	);
+}
+
+/** The address of a station of the pane on the table. */
+function wayTo(view: View, station: string): string {
+	const pane = view.panes.length > 1 ? `?pane=${view.pane.id}` : "";
+	return `/jobs/${view.job.id}/${station}${pane}`;
 }
 
 function Head({ view }: { view: View }) {
@@ -99,9 +110,15 @@ function Head({ view }: { view: View }) {
 						{job.customer.name}
 					</button>
 					{job.story && (
-						<span className="hidden xl:inline"> · {job.story}</span>
+						<span
+							className={`hidden ${view.panes.length > 1 ? "2xl:inline" : "xl:inline"}`}
+						>
+							{" "}
+							· {job.story}
+						</span>
 					)}
 				</span>
+				<Panes view={view} />
 			</h1>
 			<CustomerSheet view={view} open={open} onClose={() => setOpen(false)} />
 			<p className="text-ink-2">
@@ -121,5 +138,35 @@ function Head({ view }: { view: View }) {
 				)}
 			</p>
 		</header>
+	);
+}
+
+/** Which pane lies on the table; the sheet of all of them behind it. */
+function Panes({ view }: { view: View }) {
+	const [open, setOpen] = useState(false);
+	const { panes, pane } = view;
+	const done = panes.filter((p) => p.state === "done").length;
+	const several = panes.length > 1;
+	return (
+		<span className="ml-4 text-base font-normal">
+			<button
+				type="button"
+				onClick={() => setOpen(true)}
+				className="min-h-11 text-left text-ink-2 underline decoration-rule underline-offset-4 hover:text-ink"
+			>
+				{several ? (
+					<>
+						<strong className="font-semibold text-ink">
+							{pane.name || `pane ${pane.number}`}
+						</strong>
+						, {pane.number} of {panes.length}
+						{done > 0 && `, ${done} done`}
+					</>
+				) : (
+					"one pane"
+				)}
+			</button>
+			<PanesSheet view={view} open={open} onClose={() => setOpen(false)} />
+		</span>
 	);
 }

@@ -5,7 +5,7 @@ import { WorkingView } from "../../parts/WorkingView";
 
 /** The answer as a sentence; its two numbers open. */
 export function OrderLine({ view }: { view: View }) {
-	const { fit, order_w, order_h, pane, assumed, figures } = view.reckoning;
+	const { fit, pane, assumed, figures } = view.reckoning;
 	if (!fit.ready) {
 		return (
 			<div className="border-b border-rule pb-3">
@@ -30,9 +30,9 @@ export function OrderLine({ view }: { view: View }) {
 					className="font-figure text-[29px] leading-9 font-semibold"
 					data-order={`${fit.order.w} ${fit.order.h}`}
 				>
-					Order <Inches>{order_w.main}</Inches> ×{" "}
-					<Inches>{order_h.main}</Inches> {view.unit}
+					Order <Size view={view} side="main" /> {view.unit}
 				</span>
+				<Form view={view} />
 				<span className="block text-lg leading-6">
 					in {pane}
 					{assumed && " (not settled)"}, ±{fit.band.half} mm{" "}
@@ -45,7 +45,7 @@ export function OrderLine({ view }: { view: View }) {
 					<span className="sr-only">show the working</span>
 				</span>
 				<span className="block text-ink-2">
-					<Inches>{order_w.other}</Inches> × <Inches>{order_h.other}</Inches>
+					<Size view={view} side="other" />
 				</span>
 			</Collapsible.Trigger>
 			<Collapsible.Content className="flex flex-col gap-3 pb-3">
@@ -57,5 +57,42 @@ export function OrderLine({ view }: { view: View }) {
 				))}
 			</Collapsible.Content>
 		</Collapsible.Root>
+	);
+}
+
+/** How large it is, in the words of its form: across, long, or width × height. */
+function Size({ view, side }: { view: View; side: "main" | "other" }) {
+	const { fit, order_w, order_h } = view.reckoning;
+	if (fit.form === "tube") return <Inches>{order_h[side]}</Inches>;
+	if (fit.form === "round" || fit.form === "circle") {
+		return (
+			<>
+				⌀ <Inches>{order_w[side]}</Inches>
+			</>
+		);
+	}
+	return (
+		<>
+			<Inches>{order_w[side]}</Inches> × <Inches>{order_h[side]}</Inches>
+		</>
+	);
+}
+
+const said = ["width", "height", "diameter", "length"];
+
+/** The form and the measures that the size does not say. */
+function Form({ view }: { view: View }) {
+	const { fit, makes } = view.reckoning;
+	if (fit.form === "rectangle" || fit.form === "") return null;
+	const rest = makes.filter((m) => !said.includes(m.key));
+	return (
+		<span className="block text-lg leading-6" data-form={fit.form}>
+			{fit.form}
+			{rest.map((m) => (
+				<span key={m.key}>
+					, {m.name} <Inches>{m.shown.main}</Inches>
+				</span>
+			))}
+		</span>
 	);
 }

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
 import { api, got, newKey, type Refused } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { keepView, on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
 import { Refusal } from "../../parts/Refusal";
 
@@ -32,15 +32,15 @@ export function Photos({
 					headers: { "Content-Type": "application/octet-stream" },
 				}),
 			),
-		onSuccess: (next) => client.setQueryData(["job", id], next),
+		onSuccess: (next) => keepView(client, next),
 		onSettled: () => {
 			key.current = newKey();
 		},
 	});
-	const drop = useJobWrite<number>(id, (photo) =>
+	const drop = useJobWrite<number>(view, (photo) =>
 		got(
 			api.DELETE("/api/jobs/{id}/photos/{photo}", {
-				params: { path: { id, photo } },
+				params: on(view, { photo }),
 			}),
 		),
 	);

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { api, got } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { on, useJobWrite } from "../../api/hooks";
 import type { CheckView, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { FieldSays, TextField } from "../../parts/Field";
@@ -39,22 +39,21 @@ const said: Record<Outcome, string> = {
 };
 
 function CheckLine({ check, view }: { check: CheckView; view: View }) {
-	const id = view.job.id;
 	const [value, setValue] = useState("");
 	const [asking, setAsking] = useState<Outcome | null>(null);
 	const [finding, setFinding] = useState("");
-	const write = useJobWrite<Answer>(id, ({ check, ...body }) =>
+	const write = useJobWrite<Answer>(view, ({ check, ...body }) =>
 		got(
 			api.PUT("/api/jobs/{id}/checks/{check}", {
-				params: { path: { id, check } },
+				params: on(view, { check }),
 				body,
 			}),
 		),
 	);
-	const open = useJobWrite<string>(id, (c) =>
+	const open = useJobWrite<string>(view, (c) =>
 		got(
 			api.DELETE("/api/jobs/{id}/checks/{check}", {
-				params: { path: { id, check: c } },
+				params: on(view, { check: c }),
 			}),
 		),
 	);

@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { api, got } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { on, useJobWrite } from "../../api/hooks";
 import type { Exposure, PaneObject, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -50,10 +50,10 @@ export function SeesSheet({ view, open, onClose }: Props) {
 			setHeat(texts(view.job.object.exposure));
 		}
 	}, [open]);
-	const write = useJobWrite<PaneObject>(view.job.id, (body) =>
+	const write = useJobWrite<PaneObject>(view, (body) =>
 		got(
 			api.PUT("/api/jobs/{id}/object", {
-				params: { path: { id: view.job.id } },
+				params: on(view),
 				body,
 			}),
 		),
@@ -134,6 +134,18 @@ export function SeesSheet({ view, open, onClose }: Props) {
 						onChange={(gas) => setObject({ ...object, gas })}
 					>
 						Gas in it
+					</Tick>
+					<Tick
+						checked={object.vehicle}
+						onChange={(vehicle) => setObject({ ...object, vehicle })}
+					>
+						It drives
+					</Tick>
+					<Tick
+						checked={object.water}
+						onChange={(water) => setObject({ ...object, water })}
+					>
+						It floats
 					</Tick>
 					<Tick
 						checked={object.old}

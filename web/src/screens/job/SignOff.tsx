@@ -1,6 +1,6 @@
 import { useRef, useState } from "react";
 import { api, got, newKey } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
@@ -14,10 +14,13 @@ export function SignOff({ view }: { view: View }) {
 	// One key a signature, so that a retry never makes a second ticket.
 	const key = useRef(newKey());
 	const id = view.job.id;
-	const sign = useJobWrite<string>(id, (reason) =>
+	const sign = useJobWrite<string>(view, (reason) =>
 		got(
 			api.POST("/api/jobs/{id}/ticket", {
-				params: { path: { id }, header: { "Idempotency-Key": key.current } },
+				params: {
+					...on(view),
+					header: { "Idempotency-Key": key.current },
+				},
 				body: { override: reason || undefined },
 			}),
 		),

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { api, got } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
 import { fromField, toField } from "../../app/when";
 import { Button } from "../../parts/Button";
@@ -12,30 +12,45 @@ type Head = {
 	story: string;
 	place: "bench" | "site";
 	promised_at?: string;
-	waits_for: string;
-	waits_until?: string;
 	version: number;
 };
 
-/** The order line to pass on, what the job waits for, and what is promised. */
+type Wait = { waits_for: string; waits_until?: string; version: number };
+
+/** The order line to pass on, what the pane waits for, and what is promised. */
 export function SourceStation({ view }: { view: View }) {
-	const { job, reckoning } = view;
-	const [waits, setWaits] = useState(job.waits_for);
-	const [until, setUntil] = useState(toField(job.waits_until));
+	const { job, pane, reckoning } = view;
+	const [waits, setWaits] = useState(pane.waits_for);
+	const [until, setUntil] = useState(toField(pane.waits_until));
 	const [promised, setPromised] = useState(toField(job.promised_at));
 	const [place, setPlace] = useState(job.place);
-	const write = useJobWrite<Head>(job.id, (body) =>
-		got(api.PUT("/api/jobs/{id}", { params: { path: { id: job.id } }, body })),
+	const write = useJobWrite<Head>(view, (body) =>
+		got(api.PUT("/api/jobs/{id}", { params: on(view), body })),
 	);
-	function keep(waitsFor: string, waitsUntil: string) {
-		write.mutate({
-			story: job.story,
-			place,
-			promised_at: fromField(promised),
+	const wait = useJobWrite<Wait>(view, (body) =>
+		got(api.PUT("/api/jobs/{id}/wait", { params: on(view), body })),
+	);
+	const busy = write.isPending || wait.isPending;
+	function keepWait(waitsFor: string, waitsUntil: string) {
+		wait.mutate({
 			waits_for: waitsFor,
 			waits_until: fromField(waitsUntil),
-			version: job.version,
+			version: pane.version,
 		});
+	}
+	function keep() {
+		keepWait(waits, until);
+		if (
+			fromField(promised) !== fromField(toField(job.promised_at)) ||
+			place !== job.place
+		) {
+			write.mutate({
+				story: job.story,
+				place,
+				promised_at: fromField(promised),
+				version: job.version,
+			});
+		}
 	}
 	return (
 		<div className="mt-3 flex flex-col gap-4">
@@ -45,11 +60,11 @@ export function SourceStation({ view }: { view: View }) {
 				</p>
 			)}
 			<TextField
-				label="Waits for"
+				label={view.panes.length > 1 ? "This pane waits for" : "Waits for"}
 				value={waits}
 				onChange={setWaits}
 				placeholder="glass-ceramic from the cutter"
-				error={write.error?.field("waits_for")}
+				error={wait.error?.field("waits_for")}
 			/>
 			<TextField
 				label="Until"
@@ -72,20 +87,20 @@ export function SourceStation({ view }: { view: View }) {
 					{ value: "site", label: "at the customer's" },
 				]}
 			/>
-			<Refusal error={write.error} />
+			<Refusal error={write.error ?? wait.error} />
 			{!job.signed && (
 				<div className="flex flex-wrap gap-2">
-					<Button disabled={write.isPending} onClick={() => keep(waits, until)}>
+					<Button disabled={busy} onClick={keep}>
 						Keep dates and wait
 					</Button>
-					{job.waits_for && (
+					{pane.waits_for && (
 						<Button
 							kind="now"
-							disabled={write.isPending}
+							disabled={busy}
 							onClick={() => {
 								setWaits("");
 								setUntil("");
-								keep("", "");
+								keepWait("", "");
 							}}
 						>
 							It has arrived

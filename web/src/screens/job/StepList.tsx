@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { api, got } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { on, useJobWrite } from "../../api/hooks";
 import type { Step, View } from "../../api/types";
 import { span } from "../../app/when";
 import { CautionLine } from "../../parts/CautionLine";
@@ -17,10 +17,10 @@ type Done = {
 
 /** The work at a station, in order, with its holds, hands and cautions. */
 export function StepList({ view, station }: { view: View; station: string }) {
-	const write = useJobWrite<Done>(view.job.id, ({ step, ...body }) =>
+	const write = useJobWrite<Done>(view, ({ step, ...body }) =>
 		got(
 			api.PUT("/api/jobs/{id}/steps/{step}", {
-				params: { path: { id: view.job.id, step } },
+				params: on(view, { step }),
 				body,
 			}),
 		),
@@ -54,7 +54,7 @@ function StepLine({
 	onDone: (d: Omit<Done, "step">) => void;
 }) {
 	const [leaving, setLeaving] = useState(false);
-	const tick = view.job.ticks.find((t) => t.step === step.key);
+	const tick = view.pane.ticks.find((t) => t.step === step.key);
 	const figures = view.reckoning.figures.filter((f) =>
 		step.figures.includes(f.key),
 	);

@@ -23,7 +23,7 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 				className="flex gap-x-1 overflow-x-auto py-1"
 			>
 				{rest.map((p) => {
-					const r = job.readings.find((x) => x.place === p.place);
+					const r = view.pane.readings.find((x) => x.place === p.place);
 					const active = tape.place === p.place && !job.signed;
 					return (
 						<button
@@ -62,16 +62,32 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 				</button>
 				<a
 					className={`${way} content-center`}
-					href={`/api/jobs/${job.id}/drawing.svg`}
+					href={`/api/jobs/${job.id}/drawing.svg?pane=${view.pane.id}`}
 				>
 					SVG
 				</a>
 				<a
 					className={`${way} content-center`}
-					href={`/api/jobs/${job.id}/drawing.dxf`}
+					href={`/api/jobs/${job.id}/drawing.dxf?pane=${view.pane.id}`}
 				>
 					DXF
 				</a>
+				{view.reckoning.fit.ready && view.reckoning.fit.form !== "tube" && (
+					<>
+						<a
+							className={`${way} content-center`}
+							href={`/api/jobs/${job.id}/template-a4.pdf?pane=${view.pane.id}`}
+						>
+							1:1 on A4
+						</a>
+						<a
+							className={`${way} content-center`}
+							href={`/api/jobs/${job.id}/template-letter.pdf?pane=${view.pane.id}`}
+						>
+							1:1 on Letter
+						</a>
+					</>
+				)}
 			</div>
 			<HeldSheet
 				view={view}
@@ -93,7 +109,7 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 }
 
 function heldWords(view: View): string {
-	const { pane } = view.job;
+	const { pane } = view;
 	const { family } = view.reckoning;
 	const words = [pane.frame.replace("-", " ")];
 	if (family.seal === "gasket") {
@@ -105,7 +121,8 @@ function heldWords(view: View): string {
 		const s = pane.sides;
 		words.push(`${s.top + s.right + s.bottom + s.left} brackets`);
 	} else {
-		words.push(family.seal);
+		words.push(family.name.toLowerCase());
 	}
+	if (pane.shape.kind !== "") words.push(view.reckoning.fit.form || "shape");
 	return words.join(" · ");
 }

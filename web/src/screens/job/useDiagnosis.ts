@@ -1,5 +1,5 @@
 import { api, got } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { on, useJobWrite } from "../../api/hooks";
 import type { Evidence, View } from "../../api/types";
 
 type Seen = {
@@ -11,20 +11,20 @@ type Seen = {
 
 /** What was seen of the break and of the old pane, and the ways to note more. */
 export function useDiagnosis(view: View) {
-	const { job } = view;
-	const write = useJobWrite<Seen>(job.id, (body) =>
+	const { pane } = view;
+	const write = useJobWrite<Seen>(view, (body) =>
 		got(
 			api.PUT("/api/jobs/{id}/diagnosis", {
-				params: { path: { id: job.id } },
+				params: on(view),
 				body,
 			}),
 		),
 	);
 	const now: Seen = {
-		evidence: job.diagnosis?.evidence ?? {},
-		old_pane: job.diagnosis?.old_pane ?? {},
-		cause: job.diagnosis?.cause ?? "",
-		version: job.diagnosis?.version ?? 0,
+		evidence: pane.diagnosis?.evidence ?? {},
+		old_pane: pane.diagnosis?.old_pane ?? {},
+		cause: pane.diagnosis?.cause ?? "",
+		version: pane.diagnosis?.version ?? 0,
 	};
 	function answered(
 		group: "evidence" | "old_pane",
@@ -42,7 +42,7 @@ export function useDiagnosis(view: View) {
 		settle: (cause: string) => write.mutate({ ...now, cause }),
 		error: write.error,
 		pending: write.isPending,
-		closed: job.signed,
+		closed: view.job.signed,
 	};
 }
 

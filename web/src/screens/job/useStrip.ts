@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, got, newKey, type Refused } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { keepView, on, useJobWrite } from "../../api/hooks";
 import type { Spot, StripEntry, View } from "../../api/types";
 import { useDraft } from "../../app/draft";
 
@@ -84,46 +84,51 @@ export function useStrip(view: View) {
 			got(
 				api.POST("/api/jobs/{id}/strip", {
 					params: {
-						path: { id },
+						...on(view),
 						header: { "Idempotency-Key": d.key || newKey() },
 					},
 					body: entryOf(d),
 				}),
 			),
 		onSuccess: (next) => {
-			client.setQueryData(["job", id], next);
+			keepView(client, next);
 			clear();
 		},
 	});
-	const drop = useJobWrite<{ entry: string; version: number }>(id, (r) =>
+	const drop = useJobWrite<{ entry: string; version: number }>(view, (r) =>
 		got(
 			api.DELETE("/api/jobs/{id}/strip/{entry}", {
-				params: { path: { id, entry: r.entry }, query: { version: r.version } },
+				params: {
+					path: { id, entry: r.entry },
+					query: { version: r.version, pane: view.pane.id },
+				},
 			}),
 		),
 	);
-	const change = useJobWrite<{ entry: StripEntry; version: number }>(id, (r) =>
-		got(
-			api.PUT("/api/jobs/{id}/strip/{entry}", {
-				params: { path: { id, entry: r.entry.id } },
-				body: r,
-			}),
-		),
+	const change = useJobWrite<{ entry: StripEntry; version: number }>(
+		view,
+		(r) =>
+			got(
+				api.PUT("/api/jobs/{id}/strip/{entry}", {
+					params: on(view, { entry: r.entry.id }),
+					body: r,
+				}),
+			),
 	);
 	const back = useJobWrite<{ entry: string; in: number; version: number }>(
-		id,
+		view,
 		({ entry, ...body }) =>
 			got(
 				api.PUT("/api/jobs/{id}/strip/{entry}/back", {
-					params: { path: { id, entry } },
+					params: on(view, { entry }),
 					body,
 				}),
 			),
 	);
-	const copy = useJobWrite<number>(id, (from) =>
+	const copy = useJobWrite<number>(view, (from) =>
 		got(
 			api.PUT("/api/jobs/{id}/strip-copy", {
-				params: { path: { id } },
+				params: on(view),
 				body: { from },
 			}),
 		),

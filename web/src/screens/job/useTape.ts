@@ -1,13 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useDeferredValue, useEffect, useState } from "react";
 import { api, got, type Refused } from "../../api/client";
+import { keepView, on } from "../../api/hooks";
 import type { Instrument, PlaceInfo, Reading, View } from "../../api/types";
 import { useDraft } from "../../app/draft";
 
 type Undo = { place: string; before: Reading | undefined; version: number };
 
 function readingAt(view: View, place: string): Reading | undefined {
-	return view.job.readings.find((r) => r.place === place);
+	return view.pane.readings.find((r) => r.place === place);
 }
 
 /** The next place of the walk without a reading, needed ones first. */
@@ -38,7 +39,10 @@ export function useTape(view: View) {
 	const info: PlaceInfo | undefined = view.reckoning.walk.find(
 		(p) => p.place === place,
 	);
-	const [text, setText, clearText] = useDraft(`tape:${id}:${place}`, "");
+	const [text, setText, clearText] = useDraft(
+		`tape:${view.pane.id}:${place}`,
+		"",
+	);
 	const [hand, setHand] = useState<Instrument | null>(null);
 	const instrument = (hand ?? info?.instrument ?? "tape") as Instrument;
 	const [undo, setUndo] = useState<Undo | null>(null);
@@ -64,7 +68,7 @@ export function useTape(view: View) {
 		mutationFn: (r) =>
 			got(
 				api.PUT("/api/jobs/{id}/readings/{place}", {
-					params: { path: { id, place: r.place } },
+					params: on(view, { place: r.place }),
 					body: { text: r.text, instrument: r.instrument, version: r.version },
 				}),
 			),
@@ -74,8 +78,8 @@ export function useTape(view: View) {
 				before: readingAt(view, r.place),
 				version: readingAt(next, r.place)?.version ?? 0,
 			});
-			client.setQueryData(["job", id], next);
-			localStorage.removeItem(`draft:tape:${id}:${r.place}`);
+			keepView(client, next);
+			localStorage.removeItem(`draft:tape:${view.pane.id}:${r.place}`);
 			clearText();
 			setHand(null);
 			pick(nextPlace(next, r.place));
@@ -90,7 +94,7 @@ export function useTape(view: View) {
 			u.before
 				? got(
 						api.PUT("/api/jobs/{id}/readings/{place}", {
-							params: { path: { id, place: u.place } },
+							params: on(view, { place: u.place }),
 							body: {
 								text: u.before.reading.text,
 								instrument: u.before.instrument as Instrument,
@@ -102,12 +106,12 @@ export function useTape(view: View) {
 						api.DELETE("/api/jobs/{id}/readings/{place}", {
 							params: {
 								path: { id, place: u.place },
-								query: { version: u.version },
+								query: { version: u.version, pane: view.pane.id },
 							},
 						}),
 					),
 		onSuccess: (next, u) => {
-			client.setQueryData(["job", id], next);
+			keepView(client, next);
 			setUndo(null);
 			pick(u.place);
 		},

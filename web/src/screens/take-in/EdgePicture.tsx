@@ -1,97 +1,48 @@
-/** The edge in section for each way of holding, as a small drawing. */
-export function EdgePicture({ seal }: { seal: string }) {
+import { useId, useMemo } from "react";
+import type { Drawing } from "../../api/types";
+import { eyeFor } from "../../bench/fit";
+import { Shapes } from "../../bench/Shapes";
+
+const w = 200;
+const h = 104;
+
+/** The edge in section, small: the same drawing as in the loupe of a job. */
+export function EdgePicture({
+	drawing,
+	edge,
+}: {
+	drawing: Drawing;
+	edge: string;
+}) {
+	const id = useId();
+	const eye = useMemo(() => eyeFor(drawing, { x: 4, y: 4, w, h }), [drawing]);
+	const items = drawing.items.filter(
+		(i) => i.kind !== "text" && i.kind !== "dim",
+	);
 	return (
 		<svg
-			viewBox="0 0 160 84"
+			viewBox={`0 0 ${w + 8} ${h + 8}`}
 			aria-hidden="true"
-			className="my-1 h-24 w-full max-w-56"
+			className="my-1 h-28 w-full max-w-60"
 		>
 			<defs>
 				<pattern
-					id="edge-cut"
-					width="6"
-					height="6"
+					id="cut-through"
+					width="7"
+					height="7"
 					patternUnits="userSpaceOnUse"
 					patternTransform="rotate(45)"
 				>
-					<rect width="6" height="6" fill="var(--metal)" />
-					<path d="M0 0v6" stroke="var(--ink-2)" strokeWidth="1.2" />
+					<rect width="7" height="7" fill="var(--metal)" />
+					<path d="M0 0v7" stroke="var(--ink-2)" strokeWidth="1.3" />
 				</pattern>
+				<clipPath id={id}>
+					<rect width={w + 8} height={h + 8} />
+				</clipPath>
 			</defs>
-			<path
-				d="M6 22h30v34h30v24H6z"
-				fill="url(#edge-cut)"
-				stroke="var(--ink)"
-				strokeWidth="1.5"
-			/>
-			{seal === "gasket" && <Clip />}
-			{seal === "putty" && <Putty />}
-			{seal === "bead" && <Bead />}
+			<g clipPath={`url(#${id})`}>
+				<Shapes items={items} eye={eye} edge={edge} named={false} />
+			</g>
 		</svg>
-	);
-}
-
-function Glass({ y, edge }: { y: number; edge: string }) {
-	return (
-		<rect
-			x="42"
-			y={y}
-			width="112"
-			height="9"
-			fill={`var(--fill-${edge})`}
-			stroke={`var(--edge-${edge})`}
-			strokeWidth="2.5"
-		/>
-	);
-}
-
-function Clip() {
-	return (
-		<>
-			<rect
-				x="42"
-				y="48"
-				width="24"
-				height="8"
-				rx="4"
-				fill="var(--gasket)"
-				stroke="var(--ink-2)"
-			/>
-			<Glass y={38} edge="amber" />
-			<path
-				d="M12 16h52v22h-5V21H12z"
-				fill="var(--metal)"
-				stroke="var(--ink)"
-				strokeWidth="1.5"
-			/>
-			<path d="M18 8h14v8H18z" fill="var(--ink-2)" />
-		</>
-	);
-}
-
-function Putty() {
-	return (
-		<>
-			<rect x="36" y="52" width="30" height="4" fill="var(--gasket)" />
-			<Glass y={43} edge="green" />
-			<path d="M36 43h28L36 20z" fill="var(--gasket)" stroke="var(--ink-2)" />
-			<path d="M26 42h28" stroke="var(--ink)" strokeWidth="2.5" />
-		</>
-	);
-}
-
-function Bead() {
-	return (
-		<>
-			<rect x="42" y="52" width="24" height="4" fill="var(--gasket)" />
-			<Glass y={43} edge="green" />
-			<path
-				d="M37 22h28v21H37z"
-				fill="var(--unlit)"
-				stroke="var(--ink)"
-				strokeWidth="1.5"
-			/>
-			<path d="M63 33H22" stroke="var(--ink)" strokeWidth="2" />
-		</>
 	);
 }

@@ -18,7 +18,7 @@ const questions = [
 	{ title: "Whose is it?", fields: ["name", "phone", "customer_id"] },
 	{
 		title: "What is it, and what does it see?",
-		fields: ["object", "exposure", "steady", "short", "stamp"],
+		fields: ["object", "exposure", "steady", "short", "stamp", "layout.across"],
 	},
 	{ title: "What holds the pane?", fields: ["family", "like"] },
 	{ title: "What happened?", fields: ["story", "place", "promised_at"] },
@@ -98,13 +98,7 @@ export function TakeInScreen() {
 						exposures={catalogue.data?.exposures ?? []}
 					/>
 				)}
-				{step === 2 && (
-					<HeldQuestion
-						{...props}
-						families={catalogue.data?.families ?? []}
-						materials={catalogue.data?.materials ?? []}
-					/>
-				)}
+				{step === 2 && <HeldQuestion {...props} catalogue={catalogue.data} />}
 				{step === 3 && <StoryQuestion {...props} />}
 				{!shown && <Refusal error={take.error} />}
 				<div className="mt-7 flex flex-wrap gap-3">
@@ -138,6 +132,9 @@ function bodyOf(f: Form) {
 		steady: steady === undefined || Number.isNaN(steady) ? undefined : steady,
 		power: f.power,
 		gas: f.gas,
+		vehicle: f.vehicle,
+		water: f.water,
+		layout: f.layout,
 		old: f.old,
 		strike: f.strike,
 		stamp: f.stamp,

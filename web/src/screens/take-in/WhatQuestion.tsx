@@ -1,5 +1,6 @@
 import type { Exposure } from "../../api/types";
 import { TextField } from "../../parts/Field";
+import { LayoutFields } from "../../parts/LayoutFields";
 import { Pick } from "../../parts/Pick";
 import { Tick } from "../../parts/Tick";
 import type { QuestionProps } from "./form";
@@ -24,6 +25,7 @@ export function WhatQuestion({
 				autoFocus
 				maxLength={120}
 			/>
+			<Several form={form} set={set} error={error} />
 			<Pick
 				wide
 				label="What the pane sees"
@@ -70,6 +72,12 @@ export function WhatQuestion({
 				<Tick checked={form.gas} onChange={(gas) => set({ gas })}>
 					Gas in it
 				</Tick>
+				<Tick checked={form.vehicle} onChange={(vehicle) => set({ vehicle })}>
+					It drives: a vehicle, a machine, a trailer
+				</Tick>
+				<Tick checked={form.water} onChange={(water) => set({ water })}>
+					It floats
+				</Tick>
 				<Tick checked={form.old} onChange={(old) => set({ old })}>
 					Old: from before the 1980s, perhaps
 				</Tick>
@@ -77,6 +85,35 @@ export function WhatQuestion({
 					People can fall or strike against it
 				</Tick>
 			</div>
+		</div>
+	);
+}
+
+/** How many panes are broken or have to be seen to. */
+function Several({ form, set, error }: QuestionProps) {
+	const { layout } = form;
+	const many = layout.behind || layout.across * layout.down > 1;
+	return (
+		<div>
+			<Tick
+				checked={many}
+				onChange={(yes) =>
+					set({
+						layout: yes
+							? { across: 3, down: 1, behind: false }
+							: { across: 1, down: 1, behind: false },
+					})
+				}
+			>
+				It has several panes, each with its own state
+			</Tick>
+			{many && (
+				<LayoutFields
+					layout={layout}
+					onChange={(l) => set({ layout: l })}
+					error={error("layout.across")}
+				/>
+			)}
 		</div>
 	);
 }

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { newKey } from "../../api/client";
-import type { Customer, FieldError } from "../../api/types";
+import type { Customer, FieldError, Layout } from "../../api/types";
 import { useDraft } from "../../app/draft";
 
 export type Form = {
@@ -14,6 +14,9 @@ export type Form = {
 	steady: string;
 	power: boolean;
 	gas: boolean;
+	vehicle: boolean;
+	water: boolean;
+	layout: Layout;
 	old: boolean;
 	strike: boolean;
 	stamp: string;
@@ -35,6 +38,9 @@ function emptyForm(): Form {
 		steady: "",
 		power: false,
 		gas: false,
+		vehicle: false,
+		water: false,
+		layout: { across: 1, down: 1, behind: false },
 		old: false,
 		strike: false,
 		stamp: "",

@@ -57,15 +57,15 @@ function First({ turn }: { turn: Turn }) {
 		<section data-first={turn.job}>
 			<p className="max-w-[22em] text-[34px] leading-[1.15] font-semibold text-balance">
 				{turn.problem
-					? `Look again at the readings of the ${lower(turn.object)}.`
-					: `${turn.next}: ${lower(turn.object)}.`}
+					? `Look again at the readings of the ${named(turn)}.`
+					: `${turn.next}: ${named(turn)}.`}
 			</p>
 			<p className="mt-2 max-w-[44em] text-lg text-ink-2">
 				{turn.problem ?? turn.do} <Why turn={turn} />
 			</p>
 			<p className="mt-4 flex flex-wrap items-center gap-4">
 				<Link
-					to={`/jobs/${turn.job}/${turn.station}`}
+					to={wayTo(turn)}
 					className="inline-flex min-h-14 items-center bg-now px-6 text-lg font-semibold text-on-now"
 				>
 					{turn.problem
@@ -82,6 +82,16 @@ function First({ turn }: { turn: Turn }) {
 			</p>
 		</section>
 	);
+}
+
+/** Where the next work is: the job, its station and the pane that comes next. */
+function wayTo(turn: Turn, station = turn.station): string {
+	const pane = turn.panes > 1 ? `?pane=${turn.pane}` : "";
+	return `/jobs/${turn.job}/${station}${pane}`;
+}
+
+function named(turn: Turn): string {
+	return turn.name ? `${lower(turn.object)}, ${turn.name}` : lower(turn.object);
 }
 
 function lower(s: string): string {
@@ -110,7 +120,7 @@ function Line({ turn }: { turn: Turn }) {
 	return (
 		<li className="border-b border-rule">
 			<Link
-				to={`/jobs/${turn.job}/${turn.station}`}
+				to={wayTo(turn)}
 				className="grid min-h-16 grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 py-2 hover:bg-now-wash sm:grid-cols-[7.5rem_1fr_11rem]"
 			>
 				<span
@@ -127,7 +137,8 @@ function Line({ turn }: { turn: Turn }) {
 						)}
 					</span>
 					<span className="block truncate text-ink-2">
-						{turn.object} · {turn.customer}
+						{turn.object}
+						{turn.name && `, ${turn.name}`} · {turn.customer}
 						{turn.place === "site" && " · at the customer's"}
 					</span>
 				</span>
@@ -152,7 +163,7 @@ function Side({ today }: { today: Today }) {
 					{today.waits.map((t) => (
 						<li key={t.job} className="border-b border-rule">
 							<Link
-								to={`/jobs/${t.job}/source`}
+								to={wayTo(t, "source")}
 								className="block py-2.5 hover:bg-now-wash"
 							>
 								<span className="flex justify-between gap-4 text-lg font-semibold">
@@ -176,7 +187,7 @@ function Side({ today }: { today: Today }) {
 						{two.map((t) => (
 							<li key={t.job}>
 								<Link
-									to={`/jobs/${t.job}/${t.station}`}
+									to={wayTo(t)}
 									className="block min-h-11 content-center text-two underline underline-offset-4"
 								>
 									{t.next}, {lower(t.object)}

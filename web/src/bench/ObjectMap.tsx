@@ -1,0 +1,112 @@
+import { useMemo } from "react";
+import type { Drawing, Item } from "../api/types";
+import { eyeFor } from "./fit";
+
+const tones: Record<string, { fill: string; stroke: string; dash?: string }> = {
+	done: { fill: "var(--fill-green)", stroke: "var(--edge-green)" },
+	wait: { fill: "var(--lit)", stroke: "var(--ink-2)", dash: "6 4" },
+	here: { fill: "var(--now-wash)", stroke: "var(--now)" },
+	now: { fill: "var(--lit)", stroke: "var(--ink)" },
+};
+
+const signs: Record<string, string> = { done: "✓", wait: "…" };
+
+/** The object with its panes, numbered; a tap lays one on the table. */
+export function ObjectMap({
+	drawing,
+	width,
+	onPick,
+}: {
+	drawing: Drawing;
+	width: number;
+	onPick: (pane: number) => void;
+}) {
+	const height = Math.round((width * 190) / 300);
+	const eye = useMemo(
+		() => eyeFor(drawing, { x: 2, y: 2, w: width - 4, h: height - 4 }),
+		[drawing, width, height],
+	);
+	const face = drawing.items.find((i) => i.id === "face");
+	const panes = drawing.items.filter((i) => i.layer === "pane");
+	const numbers = drawing.items.filter((i) => i.layer === "order");
+	return (
+		// biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields
+		<svg
+			width={width}
+			height={height}
+			role="group"
+			aria-label={drawing.seen}
+			className="max-w-full"
+		>
+			{face && (
+				<polygon
+					points={corners(face, eye.at)}
+					fill="var(--metal)"
+					stroke="var(--ink)"
+					strokeWidth={1.5}
+				/>
+			)}
+			{panes.map((p) => {
+				const tone = tones[p.state ?? "now"] ?? tones.now;
+				const number = numbers.find(
+					(n) => n.id === p.id.replace("pane", "number"),
+				);
+				const at = number?.points[0] && eye.at(number.points[0]);
+				return (
+					// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
+					<g
+						key={p.id}
+						role="button"
+						tabIndex={0}
+						aria-label={p.label}
+						aria-current={p.state === "here" ? "true" : undefined}
+						data-pane={p.place}
+						className="cursor-pointer outline-none [&:focus-visible>polygon]:stroke-[5px]"
+						onClick={() => onPick(Number(p.place))}
+						onKeyDown={(e) => {
+							if (e.key === "Enter" || e.key === " ") {
+								e.preventDefault();
+								onPick(Number(p.place));
+							}
+						}}
+					>
+						<polygon
+							points={corners(p, eye.at)}
+							fill={tone?.fill}
+							stroke={tone?.stroke}
+							strokeDasharray={tone?.dash}
+							strokeWidth={p.state === "here" ? 3.5 : 2}
+						/>
+						{number && at && (
+							<text
+								x={at.x}
+								y={at.y}
+								dy="0.36em"
+								textAnchor="middle"
+								fontSize={Math.max(
+									13,
+									Math.min(22, (number.size ?? 12) * eye.scale),
+								)}
+								fontWeight={600}
+								fill={p.state === "here" ? "var(--now)" : "var(--ink)"}
+							>
+								{number.text}
+								{signs[p.state ?? ""] ?? ""}
+							</text>
+						)}
+					</g>
+				);
+			})}
+		</svg>
+	);
+}
+
+function corners(
+	i: Item,
+	at: (p: { x: number; y: number }) => { x: number; y: number },
+): string {
+	return i.points
+		.map((p) => at(p))
+		.map((p) => `${p.x},${p.y}`)
+		.join(" ");
+}
