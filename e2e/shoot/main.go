@@ -24,6 +24,7 @@ import (
 type shot struct {
 	name, path, theme, do string
 	draft                 string // half-filled take-in to start from
+	slow                  bool   // its script takes a while
 	sash                  string // half-read sash to start from
 	w, h                  int
 }
@@ -59,11 +60,12 @@ func main() {
 	size := flag.String("size", "1280x800", "of pictures that are named here")
 	theme := flag.String("theme", "light", "light or dark")
 	do := flag.String("do", "", "a script to run in the page first")
+	slow := flag.Bool("slow", false, "the script takes a while")
 	flag.Parse()
 	shots := set
 	if flag.NArg() > 0 {
 		shots = nil
-		s := shot{theme: *theme, do: *do}
+		s := shot{theme: *theme, do: *do, slow: *slow}
 		if _, err := fmt.Sscanf(*size, "%dx%d", &s.w, &s.h); err != nil {
 			fmt.Fprintln(os.Stderr, "shoot: -size wants 1280x800")
 			os.Exit(2)
@@ -128,6 +130,14 @@ func enter(b context.Context, url string) error {
 		chromedp.WaitVisible(chromedp.CSS(`nav[aria-label=Main]`)))
 }
 
+// settle is how long the page takes after its script.
+func (s shot) settle() time.Duration {
+	if s.slow {
+		return 4 * time.Second
+	}
+	return 700 * time.Millisecond
+}
+
 func take(b context.Context, url, out string, s shot) error {
 	if s.theme == "" {
 		s.theme = "light"
@@ -150,7 +160,7 @@ func take(b context.Context, url, out string, s shot) error {
 		chromedp.Navigate(url+s.path), chromedp.WaitVisible(chromedp.CSS("main")), script(light), chromedp.Sleep(900*time.Millisecond),
 	)
 	if err == nil && s.do != "" {
-		err = chromedp.Do(b, script(s.do), chromedp.Sleep(700*time.Millisecond))
+		err = chromedp.Do(b, script(s.do), chromedp.Sleep(s.settle()))
 	}
 	if err != nil {
 		return err

@@ -108,6 +108,7 @@ func Topics() []Topic {
 	t = append(t, Topic{"sash", "the lights of a sash one way across, from what could be read", sashExample(), with(func(d sash.Direction) (sash.Result, error) {
 		return sash.Solve(d, "light", "bar", "first edge", "last edge", "the whole")
 	})})
+	t = append(t, shapeTopics()...)
 	sort.Slice(t, func(i, j int) bool { return t[i].Name < t[j].Name })
 	return t
 }

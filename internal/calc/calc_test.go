@@ -40,6 +40,17 @@ func TestBadInput(t *testing.T) {
 		{"oldpane", `{"colour":"pink"}`, "evidence.colour"},
 		{"thickness", `{"value":-1}`, "value"},
 		{"sash", `{"lights":[],"bars":[],"alike":false}`, "lights"},
+		{"outline", `{"kind":"cloud"}`, "kind"},
+		{"outline", `{"kind":"circle","measures":{}}`, "diameter"},
+		{"outline", `{"kind":"circle","measures":{"diameter":20},"inset":15}`, "offset"},
+		{"outline", `{"kind":"circle","measures":{"diameter":20},"checks":{"girth":1}}`, "girth"},
+		{"trace", `{"along":"air"}`, "along"},
+		{"trace", `{"along":"pane","clearance":-1}`, "clearance"},
+		{"tapes", `{"base":500,"a":10,"b":10}`, "second"},
+		{"bend", `{"chord":100,"rise":90}`, "rise"},
+		{"photo", `{"sheet":{"w":210,"h":297},"corners":[]}`, "corners"},
+		{"layout", `{"across":0,"down":3}`, "across"},
+		{"strip", `[{"id":"a","kind":"part","what":"shell","count":1,"fate":"back","held":{"how":"lip"},"captures":["a"]}]`, "entries[0].captures"},
 		{"dance", `{}`, "topic"},
 	} {
 		out := &bytes.Buffer{}

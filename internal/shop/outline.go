@@ -22,6 +22,7 @@ type OutlineIn struct {
 	Measures   map[string]string `json:"measures" doc:"Its measures, and those of its checks that were read"`
 	Trace      *outline.Trace    `json:"trace,omitempty" doc:"How the line was traced; for a file"`
 	File       *outline.Outline  `json:"file,omitempty" doc:"What was read from a file"`
+	Doubt      float64           `json:"doubt,omitempty" minimum:"0" maximum:"50" doc:"How far a side of a file or photo may be off, mm"`
 	Inset      string            `json:"inset" maxLength:"60" doc:"Move every side inwards by this; empty for none"`
 	Thickness  float64           `json:"thickness" minimum:"0.5" maximum:"60" doc:"mm, to say whether it can be cut by hand"`
 	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,traced line"`
@@ -34,6 +35,8 @@ type OutlineOut struct {
 	Figures []working.Figure `json:"figures"`
 	Cutting outline.Cutting  `json:"cutting"`
 	Say     string           `json:"say,omitempty" doc:"Where to cut along a traced line"`
+	Whole   outline.Outline  `json:"whole" doc:"Before the inset: what is laid on a job's table"`
+	Doubt   float64          `json:"doubt" doc:"How far a side may be off, mm"`
 }
 
 // Outline makes an outline and works out what follows from it.
@@ -43,7 +46,7 @@ func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 	if err != nil {
 		return out, err
 	}
-	o, misfits, err := in.outline(shop.Unit)
+	o, doubt, misfits, err := in.outline(shop.Unit)
 	if err != nil {
 		return out, err
 	}
@@ -62,6 +65,7 @@ func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 		}
 		final.Outer = inset
 	}
+	out.Whole, out.Doubt = o, doubt
 	out.Outline, out.Drawing, out.Cutting = final, drawing.OfOutline(o, inset), cutting(final, in.Thickness)
 	out.Figures = append(reckon.Present(misfits, shop.Unit), figuresOf(final, shop.Unit)...)
 	if in.Kind == "file" && in.Trace != nil {
@@ -78,43 +82,42 @@ func cutting(o outline.Outline, thickness float64) outline.Cutting {
 }
 
 // outline is the outline that was asked for, and how its checks agree.
-func (in OutlineIn) outline(unit length.Unit) (outline.Outline, []working.Figure, error) {
+func (in OutlineIn) outline(unit length.Unit) (o outline.Outline, off float64, misfits []working.Figure, err error) {
 	if in.Kind == "file" {
-		o, err := in.fromFile()
-		return o, nil, err
+		o, err = in.fromFile()
+		return o, in.Doubt, nil, err
 	}
 	k, err := outline.KindOf(in.Kind, in.Count)
 	if err != nil {
-		return outline.Outline{}, nil, err
+		return o, 0, nil, err
 	}
 	m, doubt := outline.Values{}, outline.Values{}
 	for _, x := range k.Measures {
 		v, err := readText(x.Key, in.Measures[x.Key], unit, in.Instrument)
 		if err != nil {
-			return outline.Outline{}, nil, err
+			return o, 0, nil, err
 		}
 		m[x.Key], doubt[x.Key] = v.Value, v.Doubt
 	}
 	p, err := k.Make(m)
 	if err != nil {
-		return outline.Outline{}, nil, err
+		return o, 0, nil, err
 	}
-	misfits := []working.Figure{}
 	for _, c := range k.Checks {
 		if strings.TrimSpace(in.Measures[c.Key]) == "" {
 			continue
 		}
 		r, err := readText(c.Key, in.Measures[c.Key], unit, in.Instrument)
 		if err != nil {
-			return outline.Outline{}, nil, err
+			return o, 0, nil, err
 		}
 		want, off, err := k.Predict(c.Key, m, doubt)
 		if err != nil {
-			return outline.Outline{}, nil, err
+			return o, 0, nil, err
 		}
 		misfits = append(misfits, fit.MisfitFigure(c, r, want, off))
 	}
-	return outline.Outline{Outer: p, Holes: []outline.Path{}}, misfits, nil
+	return outline.Outline{Outer: p, Holes: []outline.Path{}}, k.Doubt(m, doubt), misfits, nil
 }
 
 // fromFile is the outline that was read, a traced line taken off.

@@ -9,6 +9,11 @@ import (
 	"freshshard/internal/shop"
 )
 
+// Laid is how many panes of a job got a size.
+type Laid struct {
+	Panes int `json:"panes"`
+}
+
 func (v *Server) paneRoutes(api huma.API) {
 	huma.Register(api, op("layOut", http.MethodPut, "/api/jobs/{id}/layout", "Say how the panes of the object stand"), func(ctx context.Context, in *struct {
 		BenchID
@@ -25,6 +30,13 @@ func (v *Server) paneRoutes(api huma.API) {
 		Body shop.Wait
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.SetWait(ctx, who(ctx), in.bench(), in.Body))
+	})
+	huma.Register(api, op("laySash", http.MethodPut, "/api/jobs/{id}/sash", "Lay the lights of a sash on the panes of a job"), func(ctx context.Context, in *struct {
+		BenchID
+		Body shop.SashIn
+	}) (*out[Laid], error) {
+		n, err := v.shop.LaySash(ctx, who(ctx), in.ID, in.Body)
+		return &out[Laid]{Laid{n}}, said(ctx, err)
 	})
 	huma.Register(api, outlineCall("layDrawn", http.MethodPut, "/api/jobs/{id}/outline", "Lay an outline on the table as the opening of a pane"), func(ctx context.Context, in *struct {
 		BenchID

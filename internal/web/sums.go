@@ -9,8 +9,10 @@ import (
 
 	"freshshard/core/drawing"
 	"freshshard/core/outline"
+	"freshshard/core/perspective"
 	"freshshard/core/thickness"
 	"freshshard/internal/exchange"
+	"freshshard/internal/photo"
 	"freshshard/internal/shop"
 )
 
@@ -94,6 +96,18 @@ func (v *Server) sumRoutes(api huma.API) {
 			err = exchange.Template(&b, o.Outline, in.Body.Kind, paper)
 		}
 		return &file{ContentType: kind, Body: b.Bytes()}, said(ctx, err)
+	})
+	huma.Register(api, op("photoTemplate", http.MethodPost, "/api/sums/photo", "The outline of a marked photo, its perspective taken out"), func(ctx context.Context, in *struct{ Body perspective.In }) (*out[shop.PhotoOut], error) {
+		o, err := v.shop.PhotoTemplate(ctx, in.Body)
+		return &out[shop.PhotoOut]{o}, said(ctx, err)
+	})
+	huma.Register(api, op("examplePhoto", http.MethodGet, "/api/sums/photo/example.jpg", "A made-up photo to try it on"), func(ctx context.Context, _ *struct{}) (*file, error) {
+		e, err := photo.MakeExample()
+		return &file{ContentType: "image/jpeg", Body: e.JPEG}, said(ctx, err)
+	})
+	huma.Register(api, op("bend", http.MethodPost, "/api/sums/bend", "Radius and girth of a bent pane from chord and rise"), func(ctx context.Context, in *struct{ Body shop.BendIn }) (*out[shop.BendOut], error) {
+		b, err := v.shop.Bend(ctx, in.Body)
+		return &out[shop.BendOut]{b}, said(ctx, err)
 	})
 	huma.Register(api, op("thickness", http.MethodPost, "/api/sums/thickness", "Nominal thickness of a caliper reading"), func(ctx context.Context, in *struct{ Body ThicknessIn }) (*out[thickness.Answer], error) {
 		a, err := v.shop.Thickness(ctx, in.Body.Text)

@@ -366,6 +366,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/sash": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Lay the lights of a sash on the panes of a job */
+        put: operations["laySash"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/steps/{step}": {
         parameters: {
             query?: never;
@@ -608,6 +625,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/bend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Radius and girth of a bent pane from chord and rise */
+        post: operations["bend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/outline": {
         parameters: {
             query?: never;
@@ -653,6 +687,40 @@ export interface paths {
         put?: never;
         /** Read an outline from a DXF or SVG file up to 10 MB */
         post: operations["readOutline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The outline of a marked photo, its perspective taken out */
+        post: operations["photoTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/photo/example.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A made-up photo to try it on */
+        get: operations["examplePhoto"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1195,6 +1263,28 @@ export interface components {
             /** @description The standard, sheet or instrument */
             name?: string;
         };
+        OutlineBend: {
+            /**
+             * Format: double
+             * @description Straight from edge to edge, mm
+             */
+            chord: number;
+            /**
+             * Format: double
+             * @description Along the curve, mm: what a flat sheet is cut to
+             */
+            girth: number;
+            /**
+             * Format: double
+             * @description mm
+             */
+            radius: number;
+            /**
+             * Format: double
+             * @description From the chord to the middle of the curve, mm
+             */
+            rise: number;
+        };
         OutlineBox: {
             max: components["schemas"]["OutlinePoint"];
             min: components["schemas"]["OutlinePoint"];
@@ -1348,6 +1438,37 @@ export interface components {
             /** Format: double */
             points: number;
             reason: string;
+        };
+        PerspectiveIn: {
+            /** @description Of the sheet in the photo: upper left, upper right, lower right, lower left */
+            corners: components["schemas"]["OutlinePoint"][];
+            /**
+             * Format: double
+             * @description How far a mark may be off, px
+             */
+            error: number;
+            /** @description Other marks whose place from the sheet's lower left corner is known, mm */
+            more?: components["schemas"]["PerspectiveMark"][];
+            /** @description The outline in the photo, in walking order */
+            points: components["schemas"]["PerspectivePoint"][];
+            sheet: components["schemas"]["PerspectiveSheet"];
+        };
+        PerspectiveMark: {
+            /** @description In the plane of the glass */
+            mm: components["schemas"]["OutlinePoint"];
+            /** @description In the photo, pixels from its upper left corner */
+            px: components["schemas"]["OutlinePoint"];
+        };
+        PerspectivePoint: {
+            /** @description On a curve between its neighbours */
+            curve?: boolean;
+            px: components["schemas"]["OutlinePoint"];
+        };
+        PerspectiveSheet: {
+            /** Format: double */
+            h: number;
+            /** Format: double */
+            w: number;
         };
         PlanPlan: {
             /** @description All that apply to the job */
@@ -1700,6 +1821,19 @@ export interface components {
             /** Format: int64 */
             top: number;
         };
+        ShopBendIn: {
+            chord: string;
+            rise: string;
+            /**
+             * Format: double
+             * @description Of the sheet, mm
+             */
+            thickness: number;
+        };
+        ShopBendOut: {
+            bend: components["schemas"]["OutlineBend"];
+            figures: components["schemas"]["WorkingFigure"][];
+        };
         ShopCarried: {
             /** @description What the ticket fixed of each pane; only on a signed job */
             fixed?: components["schemas"]["ShopFixed"][];
@@ -1839,6 +1973,11 @@ export interface components {
              * @description Stations or points, where the kind counts them
              */
             count?: number;
+            /**
+             * Format: double
+             * @description How far a side of a file or photo may be off, mm
+             */
+            doubt?: number;
             /** @description What was read from a file */
             file?: components["schemas"]["OutlineOutline"];
             /** @description Move every side inwards by this; empty for none */
@@ -1861,12 +2000,19 @@ export interface components {
         };
         ShopOutlineOut: {
             cutting: components["schemas"]["OutlineCutting"];
+            /**
+             * Format: double
+             * @description How far a side may be off, mm
+             */
+            doubt: number;
             drawing: components["schemas"]["DrawingDrawing"];
             figures: components["schemas"]["WorkingFigure"][];
             /** @description With the inset taken off when there is one */
             outline: components["schemas"]["OutlineOutline"];
             /** @description Where to cut along a traced line */
             say?: string;
+            /** @description Before the inset: what is laid on a job's table */
+            whole: components["schemas"]["OutlineOutline"];
         };
         ShopPaneState: {
             family: string;
@@ -1900,6 +2046,26 @@ export interface components {
             password: string;
             /** @enum {string} */
             role: "owner" | "technician";
+        };
+        ShopPhotoOut: {
+            /**
+             * Format: double
+             * @description How far a corner of it may be off by the marking error, mm
+             */
+            doubt: number;
+            drawing: components["schemas"]["DrawingDrawing"];
+            figures: components["schemas"]["WorkingFigure"][];
+            outline: components["schemas"]["OutlineOutline"];
+            /**
+             * Format: double
+             * @description How far more than four marks disagree, px; 0 with four
+             */
+            rms: number;
+            /**
+             * Format: int64
+             * @description The point with the greatest doubt, from 1
+             */
+            worst: number;
         };
         ShopPress: {
             /** @description The connection drops on this reading and resumes */
@@ -2302,6 +2468,10 @@ export interface components {
             story: string;
             /** Format: int64 */
             version: number;
+        };
+        WebLaid: {
+            /** Format: int64 */
+            panes: number;
         };
         WebMade: {
             /** Format: int64 */
@@ -3370,6 +3540,44 @@ export interface operations {
             };
         };
     };
+    laySash: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopSashIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebLaid"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     tick: {
         parameters: {
             query?: {
@@ -4000,6 +4208,39 @@ export interface operations {
             };
         };
     };
+    bend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopBendIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopBendOut"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     outline: {
         parameters: {
             query?: never;
@@ -4091,6 +4332,69 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OutlineOutline"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    photoTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PerspectiveIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPhotoOut"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    examplePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Error */

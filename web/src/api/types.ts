@@ -56,4 +56,6 @@ export type SashIn = S["ShopSashIn"];
 export type SashOut = S["ShopSashOut"];
 export type SashPart = S["ShopSashPart"];
 export type OutlineIn = S["ShopOutlineIn"];
+export type PhotoIn = Omit<S["PerspectiveIn"], "$schema">;
+export type PhotoOut = S["ShopPhotoOut"];
 export type OutlineShape = S["OutlineOutline"];

@@ -53,6 +53,7 @@ export function App() {
 					<Route path="/jobs/:id" element={<JobScreen />} />
 					<Route path="/jobs/:id/:station" element={<JobScreen />} />
 					<Route path="/sums" element={<SumsScreen />} />
+					<Route path="/sums/:sum" element={<SumsScreen />} />
 					<Route path="/shop" element={<ShopScreen />} />
 					<Route path="*" element={<Navigate to="/" replace />} />
 				</Routes>

@@ -31,7 +31,7 @@ export function Band({ children }: { children?: ReactNode }) {
 						<NavLink
 							key={p.to}
 							to={p.to}
-							end
+							end={p.to === "/"}
 							className={({ isActive }) =>
 								`flex min-w-16 items-center justify-center border-t-4 px-3 font-semibold sm:px-5 ${isActive ? "border-tape" : "border-transparent text-on-band-2 hover:text-on-band"}`
 							}

@@ -5,15 +5,21 @@ import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
-import { papers, useOutline } from "./useOutline";
+import { Stepper } from "../../parts/Stepper";
+import { LayOutline } from "./LayOutline";
+import { TraceFields } from "./TraceFields";
+import { papers, useCounted, useOutline } from "./useOutline";
 
 /** An outline of any shape: from its measures or a file; inset, area, template. */
 export function OutlineSum() {
 	const { form, set, shapes, result, read, save } = useOutline();
-	const kind = shapes.data?.find((s) => s.kind === form.kind);
+	const usual = shapes.data?.find((s) => s.kind === form.kind);
+	const counted = useCounted(form.kind, usual?.counted ? form.count : 0);
+	const kind = counted ?? usual;
 	const refused = result.error as Refused | null;
 	const at = (f: string) => refused?.problem.errors?.find((e) => e.field === f);
-	const placed = [...(kind?.measures.map((m) => m.key) ?? []), "inset"];
+	const asked = [...(kind?.measures ?? []), ...(kind?.checks ?? [])];
+	const placed = [...asked.map((m) => m.key), "inset"];
 	const loose = refused && !placed.some(at) ? refused : null;
 	const kinds = (shapes.data ?? []).map((s) => ({
 		value: s.kind,
@@ -28,9 +34,20 @@ export function OutlineSum() {
 					label="Shape"
 					value={form.kind}
 					options={kinds}
-					onChange={(k) => set({ ...form, kind: k })}
+					onChange={(k) => set({ ...form, kind: k, count: 0 })}
 				/>
 			</div>
+			{usual?.counted && (
+				<div className="mb-4">
+					<Stepper
+						name={usual.counted}
+						value={form.count || 6}
+						least={3}
+						most={24}
+						onChange={(count) => set({ ...form, count })}
+					/>
+				</div>
+			)}
 			<div className="grid gap-x-10 gap-y-6 xl:grid-cols-[1fr_520px]">
 				<div>
 					{result.data && (
@@ -49,15 +66,27 @@ export function OutlineSum() {
 								{p.name}
 							</Button>
 						))}
+						{result.data && (
+							<LayOutline
+								outline={result.data.whole}
+								doubt={result.data.doubt}
+								disabled={refused !== null}
+							/>
+						)}
 					</p>
 					<Refusal error={save.error} />
 				</div>
 				<div className="flex flex-col gap-4">
 					<div className="grid grid-cols-2 gap-x-3 gap-y-3">
-						{kind?.measures.map((m) => (
+						{asked.map((m, n) => (
 							<TextField
 								key={m.key}
-								label={m.name}
+								label={
+									n >= (kind?.measures.length ?? 0)
+										? `${m.name}, a check`
+										: m.name
+								}
+								hint={m.how}
 								value={form.measures[m.key] ?? ""}
 								onChange={(v) =>
 									set({ ...form, measures: { ...form.measures, [m.key]: v } })
@@ -77,6 +106,13 @@ export function OutlineSum() {
 							onChange={(thickness) => set({ ...form, thickness })}
 						/>
 					</div>
+					{form.kind === "file" && (
+						<TraceFields
+							trace={form.trace}
+							say={result.data?.say}
+							onChange={(trace) => set({ ...form, trace })}
+						/>
+					)}
 					<label className="inline-flex min-h-11 cursor-pointer items-center underline underline-offset-4 focus-within:outline-3 focus-within:outline-now">
 						Read it from a DXF or SVG file
 						<input

@@ -7,6 +7,7 @@ import { SashDrawing } from "../../bench/SashDrawing";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { Tick } from "../../parts/Tick";
+import { LaySash } from "./LaySash";
 
 type Way = SashIn["across"];
 
@@ -81,7 +82,8 @@ export function SashSum() {
 						refused={refused}
 						onChange={(down) => set({ ...form, down })}
 					/>
-					<div>
+					<div className="flex flex-wrap gap-3">
+						<LaySash sash={form} disabled={!q.data || refused !== null} />
 						<Button kind="quiet" onClick={clear}>
 							Start afresh
 						</Button>

@@ -21,6 +21,23 @@ const empty: OutlineIn = {
 	instrument: "tape",
 };
 
+/** A shape with a count of its own, for its measures. */
+export function useCounted(kind: string, count: number | undefined) {
+	const q = useQuery({
+		queryKey: ["shape", kind, count],
+		queryFn: () =>
+			got(
+				api.GET("/api/sums/shapes/{kind}", {
+					params: { path: { kind }, query: { count } },
+				}),
+			),
+		enabled: (count ?? 0) > 0,
+		staleTime: Number.POSITIVE_INFINITY,
+		placeholderData: (before) => before,
+	});
+	return (count ?? 0) > 0 ? q.data : undefined;
+}
+
 /** The outline sum: what was asked, what came of it, files in and out. */
 export function useOutline() {
 	const [form, set, clear] = useDraft<OutlineIn>("outline", empty);
@@ -50,7 +67,7 @@ export function useOutline() {
 					headers: { "Content-Type": "application/octet-stream" },
 				}),
 			),
-		onSuccess: (file) => set({ ...form, kind: "file", file }),
+		onSuccess: (file) => set({ ...form, kind: "file", file, doubt: 0 }),
 	});
 	const save = useMutation<void, Refused, Format>({
 		mutationFn: async (format) => {
@@ -69,4 +86,11 @@ export function useOutline() {
 		},
 	});
 	return { form, set, clear, shapes, result, read, save };
+}
+
+/** Makes an outline from elsewhere the one of the outline sum. */
+export function useTakeOutline() {
+	const [form, set] = useDraft<OutlineIn>("outline", empty);
+	return (file: OutlineShape, doubt: number) =>
+		set({ ...form, kind: "file", file, doubt, trace: undefined });
 }

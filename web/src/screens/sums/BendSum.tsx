@@ -1,0 +1,63 @@
+import { useQuery } from "@tanstack/react-query";
+import { useDeferredValue } from "react";
+import { api, got, type Refused } from "../../api/client";
+import { useDraft } from "../../app/draft";
+import { TextField } from "../../parts/Field";
+import { FigureLine } from "../../parts/FigureLine";
+import { NumberField } from "../../parts/NumberField";
+import { Refusal } from "../../parts/Refusal";
+
+const empty = { chord: "1000", rise: "50", thickness: 4 };
+
+/** A bent pane by chord and rise, and which sheets may be pressed into it. */
+export function BendSum() {
+	const [form, set] = useDraft("bend", empty);
+	const asked = useDeferredValue(form);
+	const q = useQuery({
+		queryKey: ["bend", asked],
+		queryFn: () => got(api.POST("/api/sums/bend", { body: asked })),
+		retry: false,
+		placeholderData: (before) => before,
+	});
+	const refused = q.error as Refused | null;
+	const at = (f: string) => refused?.field(f);
+	const loose =
+		refused && !["chord", "rise", "thickness"].some(at) ? refused : null;
+	return (
+		<section aria-label="A bent pane">
+			<h2 className="text-2xl font-semibold">A bent pane</h2>
+			<p className="mb-3 text-ink-2">
+				Lay a straight edge across the curve: its length between the edges, and
+				from it to the glass in the middle.
+			</p>
+			<div className="grid grid-cols-3 gap-3">
+				<TextField
+					label="chord"
+					value={form.chord}
+					onChange={(chord) => set({ ...form, chord })}
+					error={at("chord")}
+				/>
+				<TextField
+					label="rise"
+					value={form.rise}
+					onChange={(rise) => set({ ...form, rise })}
+					error={at("rise")}
+				/>
+				<NumberField
+					label="sheet, mm"
+					value={form.thickness}
+					onChange={(thickness) => set({ ...form, thickness })}
+					error={at("thickness")}
+				/>
+			</div>
+			<Refusal error={loose} />
+			{q.data && !refused && (
+				<div className="mt-2" data-bend>
+					{q.data.figures.map((f) => (
+						<FigureLine key={f.key} figure={f} />
+					))}
+				</div>
+			)}
+		</section>
+	);
+}

@@ -1,0 +1,55 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, got, type Refused } from "../../api/client";
+import { keepView, on } from "../../api/hooks";
+import type { OutlineShape, View } from "../../api/types";
+import { Button } from "../../parts/Button";
+import { SendToJob } from "./SendToJob";
+
+/** Lays an outline on a job's table as the opening of a pane. */
+export function LayOutline({
+	outline,
+	doubt,
+	disabled,
+}: {
+	outline: OutlineShape;
+	doubt: number;
+	disabled: boolean;
+}) {
+	const [open, setOpen] = useState(false);
+	const client = useQueryClient();
+	const go = useNavigate();
+	const lay = useMutation<View, Refused, View>({
+		mutationFn: (view) =>
+			got(
+				api.PUT("/api/jobs/{id}/outline", {
+					params: on(view),
+					body: { outline, doubt, version: view.pane.version },
+				}),
+			),
+		onSuccess: (view) => {
+			keepView(client, view);
+			go(`/jobs/${view.job.id}/measure?pane=${view.pane.id}`);
+		},
+	});
+	return (
+		<>
+			<Button disabled={disabled} onClick={() => setOpen(true)}>
+				Lay it on a job's table
+			</Button>
+			<SendToJob
+				title="Lay the outline on a job's table"
+				open={open}
+				onClose={() => {
+					setOpen(false);
+					lay.reset();
+				}}
+				onePane
+				error={lay.error}
+				busy={lay.isPending}
+				onSend={(view) => lay.mutate(view)}
+			/>
+		</>
+	);
+}

@@ -1,0 +1,48 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, got, type Refused } from "../../api/client";
+import { on } from "../../api/hooks";
+import type { SashIn, View } from "../../api/types";
+import { Button } from "../../parts/Button";
+import { SendToJob } from "./SendToJob";
+
+/** Lays the lights of a sash on the panes of a job that stand as they do. */
+export function LaySash({
+	sash,
+	disabled,
+}: {
+	sash: SashIn;
+	disabled: boolean;
+}) {
+	const [open, setOpen] = useState(false);
+	const client = useQueryClient();
+	const go = useNavigate();
+	const lay = useMutation<unknown, Refused, View>({
+		mutationFn: (view) =>
+			got(api.PUT("/api/jobs/{id}/sash", { params: on(view), body: sash })),
+		onSuccess: (_, view) => {
+			void client.invalidateQueries({ queryKey: ["job", view.job.id] });
+			go(`/jobs/${view.job.id}/measure?pane=${view.pane.id}`);
+		},
+	});
+	return (
+		<>
+			<Button disabled={disabled} onClick={() => setOpen(true)}>
+				Lay the lights on a job's panes
+			</Button>
+			<SendToJob
+				title="Lay the lights on a job's panes"
+				open={open}
+				onClose={() => {
+					setOpen(false);
+					lay.reset();
+				}}
+				onePane={false}
+				error={lay.error}
+				busy={lay.isPending}
+				onSend={(view) => lay.mutate(view)}
+			/>
+		</>
+	);
+}
