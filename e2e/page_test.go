@@ -23,13 +23,13 @@ const patience = 15 * time.Second
 
 // page is one browser window of its own, with its own session.
 type page struct {
-	t   *testing.T
+	t   testing.TB
 	ctx context.Context
 	url string
 }
 
 // open makes a window that shares nothing with the others.
-func open(t *testing.T, p *program) *page {
+func open(t testing.TB, p *program) *page {
 	t.Helper()
 	ctx, end := chromedp.NewContext(tabs, chromedp.WithNewBrowserContext())
 	t.Cleanup(end)

@@ -50,7 +50,7 @@ func run(m *testing.M) int {
 
 // program is a running freshshard with its own database.
 type program struct {
-	t    *testing.T
+	t    testing.TB
 	kind string // demo or serve
 	dir  string
 	addr string // kept over restarts, so that open pages find it again
@@ -78,7 +78,7 @@ func (l *tail) String() string {
 }
 
 // start runs the program until the test ends.
-func start(t *testing.T, kind string) *program {
+func start(t testing.TB, kind string) *program {
 	t.Helper()
 	dir, err := os.MkdirTemp("", "fsrun")
 	if err != nil {

@@ -71,8 +71,9 @@ func takeInStove(g *page) {
 	g.press("○ A fire behind it")
 	g.accessible("take-in, what")
 	g.press("Next")
-	g.press("○ Brackets or clips")
+	g.press("○ Metal over it")
 	g.accessible("take-in, held")
+	g.press("○ Brackets or clips on a rope or tape")
 	g.press("Next")
 	g.fill("In the customer's words", "cracked on the third fire")
 	g.press("Lay it on the table")
@@ -183,7 +184,7 @@ func papers(g *page) {
 		g.t.Error("the DXF has no pane or no end")
 	}
 	var c shop.Carried
-	if err := json.Unmarshal(g.fetch("/api/jobs/1/carried"), &c); err != nil || c.Job.Ticket == nil || len(c.Job.Readings) != 6 {
-		g.t.Errorf("the carried job: %v, %d readings", err, len(c.Job.Readings))
+	if err := json.Unmarshal(g.fetch("/api/jobs/1/carried"), &c); err != nil || c.Job.Ticket == nil || len(c.Job.Panes) != 1 || len(c.Job.Panes[0].Readings) != 6 {
+		g.t.Errorf("the carried job: %v, %d panes", err, len(c.Job.Panes))
 	}
 }

@@ -28,6 +28,13 @@ func TestDemo(t *testing.T) {
 	t.Run("instruments", func(t *testing.T) { instruments(t, p) })
 	t.Run("sums", func(t *testing.T) { sums(t, p) })
 	t.Run("outline", func(t *testing.T) { outlines(t, p) })
+	t.Run("every shape", func(t *testing.T) { everyShape(t, p) })
+	t.Run("point by point", func(t *testing.T) { pointByPoint(t, p) })
+	t.Run("own places", func(t *testing.T) { ownPlaces(t, p) })
+	t.Run("traced card", func(t *testing.T) { tracedCard(t, p) })
+	t.Run("nine panes", func(t *testing.T) { ninePanes(t, p) })
+	t.Run("sash on panes", func(t *testing.T) { sashOnPanes(t, p) })
+	t.Run("photo template", func(t *testing.T) { photoTemplate(t, p) })
 	t.Run("today", func(t *testing.T) { today(t, p) })
 	t.Run("carried", func(t *testing.T) { carried(t, p) })
 	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
@@ -37,6 +44,7 @@ func TestDemo(t *testing.T) {
 	t.Run("override", func(t *testing.T) { override(t, p) })
 	t.Run("take-in draft", func(t *testing.T) { takeInDraft(t, p) })
 	t.Run("lamp and leaving", func(t *testing.T) { lampAndLeaving(t, p) })
+	t.Run("questions find the family", func(t *testing.T) { questionsFindTheFamily(t, p) })
 	t.Run("people", func(t *testing.T) { people(t, p) })
 }
 
@@ -268,10 +276,16 @@ func sums(t *testing.T, p *program) {
 	g.sees("column 2 reads 205.0; the others say")
 	g.fill("row 1", "banana")
 	g.sees("a number was expected here")
+	g.goTo("/sums/thickness")
 	g.fill("The caliper reads", "4.3")
 	g.sees("lies between the bands")
+	g.goTo("/sums/length")
 	g.fill("As it was said", "23 7/8-")
 	g.sees("a little light")
+	g.goTo("/sums/bend")
+	g.until("the radius", `document.querySelector("[data-bend]")?.innerText.includes("2525.0 mm")`)
+	g.fill("rise", "9")
+	g.sees("it rises more than half its chord")
 }
 
 // A shape by its measures, moved in; then one from a file; a measure that cannot
@@ -279,7 +293,7 @@ func sums(t *testing.T, p *program) {
 func outlines(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("mira")
-	g.goTo("/sums")
+	g.goTo("/sums/outline")
 	g.press("○ circle")
 	g.fill("diameter", "250")
 	g.until("its area", `document.querySelector("[data-outline]")?.innerText.includes("0.0491 m²")`)
@@ -294,7 +308,7 @@ func outlines(t *testing.T, p *program) {
 	}
 	send("x.svg", "banana")
 	g.sees("this is not an SVG file")
-	g.goTo("/sums")
+	g.goTo("/sums/outline")
 	send("pane.svg", `<svg width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M0 0H300V200H0ZM100 100h50v50h-50z"/></svg>`)
 	g.until("the file's outline", `[...document.querySelectorAll("[role=radio]")].some(r => r.innerText.includes("from the file") && r.dataset.state === "checked")`)
 	ask[any](g, `void [...document.querySelectorAll("label")].find(l => l.innerText.startsWith("move every side")).htmlFor`)
@@ -321,7 +335,8 @@ func today(t *testing.T, p *program) {
 	g.press("It has arrived")
 	g.until("nothing waited for", `![...document.querySelectorAll("button")].some(b => b.innerText === "It has arrived")`)
 	g.goTo("/")
-	g.sees("Nothing waits for a delivery.")
+	g.until("it in the turns", `!document.body.innerText.includes("glass-ceramic 5 mm from the cutter")`)
+	g.sees("toughened 4 mm to size")
 }
 
 // A job goes out as a document and comes in again as a new one.
@@ -329,10 +344,10 @@ func carried(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("mira")
 	made := ask[string](g, `fetch("/api/jobs/12/carried").then(r => r.text()).then(t => fetch("/api/jobs/carried", {method: "POST", headers: {"Content-Type": "application/json", "Idempotency-Key": "carry-it-over"}, body: t})).then(r => r.text())`)
-	if !strings.Contains(made, `"id":14`) {
+	if !strings.Contains(made, `"id":27`) {
 		t.Fatalf("brought in: %s", made)
 	}
-	g.goTo("/jobs/14/prove")
+	g.goTo("/jobs/27/prove")
 	g.sees("is signed.")
 	g.goTo("/jobs")
 	g.press("○ signed off")
@@ -347,7 +362,7 @@ func everyScreen(t *testing.T, p *program) {
 	g.until("the door", `document.querySelector("input[type=password]")`)
 	g.accessible("sign in")
 	g.signIn("mira")
-	paths := []string{"/", "/jobs", "/take-in", "/sums", "/shop", "/jobs/12/prove"}
+	paths := []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/bend", "/shop", "/jobs/12/prove", "/jobs/14/measure", "/jobs/16/set", "/jobs/23/measure", "/jobs/26/measure"}
 	for _, s := range []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"} {
 		paths = append(paths, "/jobs/1/"+s)
 	}
@@ -367,7 +382,7 @@ func narrowAndWide(t *testing.T, p *program) {
 	g.signIn("mira")
 	for _, w := range []int64{390, 768, 1280} {
 		g.do(chromedp.EmulateViewport(w, 800))
-		for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/shop", "/jobs/1/measure", "/jobs/9/choose", "/jobs/8/prove"} {
+		for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/photo", "/shop", "/jobs/1/measure", "/jobs/14/measure", "/jobs/23/measure", "/jobs/9/choose", "/jobs/8/prove"} {
 			g.goTo(path)
 			g.until("its content", `document.querySelector("main").innerText.length > 40`)
 			if over := ask[int](g, `document.documentElement.scrollWidth - window.innerWidth`); over > 0 {

@@ -6,7 +6,7 @@ set -eu
 cd "$(dirname "$0")/.."
 out=$(mktemp)
 trap 'rm -f "$out"' EXIT
-go test -run '^$' -bench . -benchtime 1s ./core/... ./internal/exchange ./internal/shop | tee "$out.raw" | grep '^Benchmark' >"$out" || { cat "$out.raw"; exit 1; }
+go test -run '^$' -bench . -benchtime 1s ./core/... ./internal/exchange ./internal/shop ./e2e | tee "$out.raw" | grep '^Benchmark' >"$out" || { cat "$out.raw"; exit 1; }
 rm -f "$out.raw"
 printf '%-34s %14s %12s %8s\n' "what" "figure" "bound" "ratio"
 awk '
@@ -29,6 +29,8 @@ function row(name, v, unit, bound) {
 	else if (name == "Sash100") row("a sash of 100 lights, both ways", ms, "ms", 10)
 	else if (name == "Offset1000") row("offset of 1,000 corners", ms, "ms", 5)
 	else if (name == "ReadDXF") row("DXF of 10,000 entities", ms, "ms", 300)
+	else if (name == "Redraw500") row("table of 500 parts, script", median, "ms", 16)
+	else if (name == "Template") row("template from a photo", ms, "ms", "")
 	else if (name == "Pane") row("whole reckoning of a pane", ms, "ms", "")
 	else row(name, median != "" ? median : ms, "ms", "")
 }' "$out"

@@ -13,7 +13,10 @@ export function OrderLine({ view }: { view: View }) {
 					{fit.read} of {fit.asked} readings
 				</p>
 				<p className="text-2xl leading-8 font-semibold" data-order="none">
-					No size yet: a width and a height are needed.
+					{view.pane.shape.kind === "" &&
+					fit.missing.some((m) => m.place === "width_top")
+						? "No size yet: a width and a height are needed."
+						: `No size yet: ${fit.missing.length} readings are wanted.`}
 				</p>
 			</div>
 		);

@@ -123,6 +123,7 @@ function heldWords(view: View): string {
 	} else {
 		words.push(family.name.toLowerCase());
 	}
-	if (pane.shape.kind !== "") words.push(view.reckoning.fit.form || "shape");
+	if (pane.shape.kind !== "")
+		words.push(view.reckoning.fit.form || pane.shape.kind.replace("-", " "));
 	return words.join(" · ");
 }

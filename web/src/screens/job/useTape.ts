@@ -30,10 +30,17 @@ export function useTape(view: View) {
 	const client = useQueryClient();
 	// The place stays where it is until somebody moves it: a reading that
 	// arrives from another screen must not pull it from under a hand.
-	const [place, setPlace] = useState(() => firstPlace(view));
+	// Another shape or family has another walk, which begins anew.
+	const walk = `${view.pane.family} ${view.pane.shape.kind} ${view.pane.shape.count ?? 0}`;
+	const [picked, setPicked] = useState(() => ({
+		walk,
+		place: firstPlace(view),
+	}));
+	const known = view.reckoning.walk.some((p) => p.place === picked.place);
+	const place = picked.walk === walk && known ? picked.place : firstPlace(view);
 	const [touched, setTouched] = useState(false);
 	function pick(p: string) {
-		setPlace(p);
+		setPicked({ walk, place: p });
 		setTouched(true);
 	}
 	const info: PlaceInfo | undefined = view.reckoning.walk.find(

@@ -96,7 +96,7 @@ export function PhotoMarks({
 						px={c}
 						unit={unit}
 						colour="#ffd23f"
-						label={`${cornerNames[n]}, move with the arrow keys`}
+						label={`${n + 1}, ${cornerNames[n]}, move with the arrow keys`}
 						text={String(n + 1)}
 						onGrip={() => setGrip({ of: "corners", n, px: c })}
 						onKeyDown={nudge("corners", n, c)}

@@ -1,0 +1,81 @@
+package e2e
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+)
+
+// pane finds a pane on the drawing of the object.
+func pane(n int) string {
+	return fmt.Sprintf(`[...document.querySelectorAll("main [data-pane]")].find(e => e.getAttribute("aria-label").startsWith("pane %d,"))`, n)
+}
+
+// Nine panes of one object: each with its own state on the drawing, some wait
+// while others are gone on with.
+func ninePanes(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/jobs/14/measure")
+	g.until("the object on the table", `document.querySelectorAll("main [data-pane]").length === 9`)
+	for n, says := range map[int]string{1: "on the table", 2: "waits for 3 mm glass", 3: "at assess"} {
+		if label := ask[string](g, pane(n)+`.getAttribute("aria-label")`); !strings.Contains(label, says) {
+			t.Errorf("pane %d is %q, want %q", n, label, says)
+		}
+	}
+	ask[any](g, "void "+pane(5)+`.dispatchEvent(new MouseEvent("click", {bubbles: true}))`)
+	g.until("pane 5", `document.querySelector("h1").innerText.includes("pane 5, 5 of 9")`)
+	g.read("width_top", "444")
+	g.goTo("/jobs/14/measure")
+	g.until("pane 1 untouched by it", `document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("508.0")`)
+	g.press("pane 1, 1 of 9")
+	g.accessible("panes of the object")
+	if left := ask[int](g, `[...document.querySelectorAll("[role=dialog] button")].filter(b => b.innerText === "take out").length`); left != 4 {
+		t.Errorf("%d panes can be taken out; 3, 6, 8 and 9 were not touched", left)
+	}
+	ask[any](g, `void document.querySelector('[aria-label="take out pane 9"]').click()`)
+	g.until("eight left", `document.querySelectorAll("[role=dialog] ol li").length === 8`)
+	g.press("Add 1 more")
+	g.until("nine again", `document.querySelectorAll("[role=dialog] ol li").length === 9`)
+	g.press("Put away")
+	// Its wait ends: the pane is gone on with.
+	ask[any](g, "void "+pane(2)+`.dispatchEvent(new MouseEvent("click", {bubbles: true}))`)
+	g.until("pane 2", `document.querySelector("h1").innerText.includes("pane 2, 2 of 9")`)
+	g.press("Source")
+	g.press("It has arrived")
+	g.until("nothing waited for", pane(2)+`.getAttribute("aria-label").includes("at ")`)
+}
+
+// Take-in finds the family by what is seen at the edge; an object may have
+// several panes from the start.
+func questionsFindTheFamily(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/take-in")
+	g.fill("Name", "Ferry town museum")
+	g.press("Next")
+	g.fill("The object", "Museum case, two sliding fronts")
+	g.press("It has several panes")
+	ask[any](g, `void document.querySelector('[aria-label="across: one less"]').click()`)
+	g.press("○ Room air")
+	g.accessible("take-in, several panes")
+	g.press("Next")
+	g.press("○ Metal over it")
+	g.sees("Which metal?")
+	g.press("the question before")
+	g.press("○ Nothing fast: it moves")
+	g.press("○ It lifts up and the foot swings out")
+	g.until("the family", `document.querySelector("[data-family=lift-drop]")`)
+	g.press("Something else holds it")
+	g.press("○ It is a tube")
+	g.until("the other family", `document.querySelector("[data-family=gauge-tube]")`)
+	g.press("Something else holds it")
+	g.press("○ Nothing fast: it moves")
+	g.press("○ It lifts up and the foot swings out")
+	g.accessible("take-in, found")
+	g.press("Next")
+	g.press("Lay it on the table")
+	g.until("its panes", `document.querySelectorAll("main [data-pane]").length === 2`)
+	g.until("its places", `document.querySelector("[data-place=upper_pocket]")`)
+	g.sees("pane 1, 1 of 2")
+}
