@@ -1,10 +1,10 @@
-import { useId } from "react";
+import { memo, useId } from "react";
 import type { Drawing } from "../api/types";
 import { eyeFor, type Frame } from "./fit";
 import { Shapes } from "./Shapes";
 
 /** The edge in section, enlarged, with clearance and bite as real gaps. */
-export function Loupe({
+export const Loupe = memo(function Loupe({
 	section,
 	edge,
 	frame,
@@ -115,4 +115,4 @@ export function Loupe({
 			})}
 		</g>
 	);
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { View } from "../../api/types";
 import { CautionLine } from "../../parts/CautionLine";
 import { FigureLine } from "../../parts/FigureLine";
@@ -21,7 +22,11 @@ type Props = {
 const hidden = ["order_width", "order_height", "clearance_drawn", "bite_drawn"];
 
 /** The column beside the table: problems first, then the answer, then the work. */
-export function Reckoning({ view, station, onPlace }: Props) {
+export const Reckoning = memo(function Reckoning({
+	view,
+	station,
+	onPlace,
+}: Props) {
 	const { reckoning } = view;
 	const loud = reckoning.figures.filter(
 		(f) => f.verdict === "stop" || f.verdict === "warn",
@@ -68,7 +73,7 @@ export function Reckoning({ view, station, onPlace }: Props) {
 			)}
 		</section>
 	);
-}
+});
 
 /** Readings that cannot be right, each a way to its place. */
 function Problems({

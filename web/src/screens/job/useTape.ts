@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useDeferredValue, useEffect, useState } from "react";
+import { useCallback, useDeferredValue, useEffect, useState } from "react";
 import { api, got, type Refused } from "../../api/client";
 import { keepView, on } from "../../api/hooks";
 import type { Instrument, PlaceInfo, Reading, View } from "../../api/types";
@@ -39,10 +39,14 @@ export function useTape(view: View) {
 	const known = view.reckoning.walk.some((p) => p.place === picked.place);
 	const place = picked.walk === walk && known ? picked.place : firstPlace(view);
 	const [touched, setTouched] = useState(false);
-	function pick(p: string) {
-		setPicked({ walk, place: p });
-		setTouched(true);
-	}
+	// It stays the same function, so that what it is handed to is not drawn anew.
+	const pick = useCallback(
+		(p: string) => {
+			setPicked({ walk, place: p });
+			setTouched(true);
+		},
+		[walk],
+	);
 	const info: PlaceInfo | undefined = view.reckoning.walk.find(
 		(p) => p.place === place,
 	);
