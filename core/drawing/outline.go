@@ -39,6 +39,22 @@ func (d *Drawing) sides(id string, l Layer, p outline.Path) {
 	}
 }
 
+// Measured puts the measures of a shape on its drawing, each where it lies; say
+// is what stands at it, empty for one that nobody read.
+func (d *Drawing) Measured(lines map[string]outline.Line, all []outline.Measure, say map[string]string) {
+	for _, m := range all {
+		l, ok := lines[m.Key]
+		if !ok {
+			continue
+		}
+		i := Item{ID: "measure-" + m.Key, Kind: Dim, Layer: LayerReading, Points: l[:], Text: say[m.Key], State: "read", Label: m.Name + ", " + say[m.Key]}
+		if i.Text == "" {
+			i.State, i.Label = "empty", m.Name+", not read"
+		}
+		d.add(i)
+	}
+}
+
 // flatTo is how far a chord may lie off its arc where a drawing needs points, mm.
 const flatTo = 0.05
 

@@ -135,6 +135,10 @@ func (c cut) dims(d *Drawing, s Scene) {
 		from = c.edge - c.gap
 	}
 	dim("clearance", from, from+c.gap, low, "edge clearance, each side", "clearance_drawn")
+	if s.Family.Sizing == family.Ring { // its flange covers the wall, outwards
+		dim("bite", c.edge-c.ledge, 0, lower, "cover of the flange", "bite_drawn")
+		return
+	}
 	if s.Result.Bite > 0 {
 		dim("bite", c.edge, c.end, lower, "bite", "bite_drawn")
 	}

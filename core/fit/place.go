@@ -124,8 +124,8 @@ func (p Place) Info() (PlaceInfo, error) {
 	}
 	if m := outline.MeasureOf(p.Key()); m.Name != "" {
 		i := PlaceInfo{Place: p, Name: m.Name, How: m.How, Instrument: length.Tape, Least: 1, Most: openingMost * 1.5}
-		if strings.HasPrefix(m.Key, "o") {
-			i.Least = 0 // a curve may start on the straight edge itself
+		if m.MayBeNothing() {
+			i.Least = 0
 		}
 		return i, nil
 	}

@@ -89,15 +89,15 @@ func TestEveryKindIsSized(t *testing.T) {
 	for _, k := range outline.Kinds() {
 		m := outline.Values{}
 		for _, x := range k.Measures {
-			m[x.Key] = map[string]float64{"width": 420, "height": 300, "radius": 25, "cut": 25, "spring": 350, "rise": 150, "diameter": 320, "bottom": 400, "right": 310, "top": 390, "left": 300, "rising": 500, "base": 500}[x.Key]
-			if strings.HasPrefix(x.Key, "o") {
+			m[x.Key] = map[string]float64{"width": 420, "height": 300, "radius": 25, "cut": 25, "spring": 350, "rise": 150, "diameter": 320, "bottom": 400, "right": 310, "top": 390, "left": 300, "rising": 500, "base": 500, "notch_from": 120, "notch_width": 90, "notch_depth": 60}[x.Key]
+			if x.MayBeNothing() && x.Key != "notch_from" {
 				m[x.Key] = 250
 			}
 		}
 		if k.ID == "pointed" {
 			m["rise"] = 260
 		}
-		if k.ID == outline.Points {
+		if k.ID == outline.Points || k.ID == outline.Smooth {
 			for i := range 6 {
 				a := 2*math.Pi*float64(i)/6 - math.Pi*3/4
 				q := outline.Point{X: 250 + 200*math.Cos(a), Y: 300 + 200*math.Sin(a)}

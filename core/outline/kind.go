@@ -193,14 +193,14 @@ func KindOf(id string, count int) (Kind, error) {
 	if count == 0 {
 		count = countUsual
 	}
-	if id == Ordinates || id == Points {
+	if id == Ordinates || id == Points || id == Smooth {
 		if count < countLeast || count > countMost {
 			return Kind{}, fault.New("count", fmt.Sprintf("%d is no number of stations or points that can be walked", count), fmt.Sprintf("from %d to %d", countLeast, countMost))
 		}
 		if id == Ordinates {
 			return ordinates(count), nil
 		}
-		return points(count), nil
+		return points(count, id), nil
 	}
 	for _, k := range fixedKinds {
 		if k.ID == id {
@@ -212,7 +212,7 @@ func KindOf(id string, count int) (Kind, error) {
 
 // Kinds lists the shapes, those with a count at their usual one.
 func Kinds() []Kind {
-	return append(slices.Clone(fixedKinds), ordinates(countUsual), points(countUsual))
+	return append(slices.Clone(fixedKinds), ordinates(countUsual), points(countUsual, Points), points(countUsual, Smooth))
 }
 
 // Dimensions are the measures that make a path of this kind again, such as the
@@ -231,6 +231,10 @@ func (k Kind) Dimensions(p Path) []Dimension {
 	case "round-top", "pointed":
 		spring := p.springing(b)
 		return append(box, Dimension{"spring", "height to the springing", spring}, Dimension{"rise", "rise above it", b.Height() - spring})
+	case "notch":
+		if len(p) == 8 {
+			return append(box, Dimension{"notch_from", "notch, from the left", p[6].X - b.Min.X}, Dimension{"notch_width", "notch, width", p[3].X - p[6].X}, Dimension{"notch_depth", "notch, depth", p[3].Y - p[4].Y})
+		}
 	case "triangle", "raked", Points:
 		out := box
 		for i := range p {

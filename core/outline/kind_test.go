@@ -12,6 +12,7 @@ import (
 // made are values that make each kind.
 var made = map[string]Values{
 	"rectangle": {"width": 300, "height": 200}, "rounded": {"width": 300, "height": 200, "radius": 20}, "cut": {"width": 300, "height": 200, "cut": 20},
+	"notch": {"width": 300, "height": 200, "notch_from": 80, "notch_width": 60, "notch_depth": 30}, Smooth: octagon(6),
 	"raked": {"bottom": 400, "right": 300, "top": 400, "left": 300, "rising": 500}, "triangle": {"bottom": 400, "right": 500, "left": 300},
 	"circle": {"diameter": 250}, "ellipse": {"width": 300, "height": 200}, "pill": {"width": 300, "height": 100},
 	"round-top": {"width": 200, "spring": 300, "rise": 100}, "pointed": {"width": 200, "spring": 300, "rise": 150},
@@ -75,7 +76,7 @@ func TestChecksByHand(t *testing.T) {
 		kind, check string
 		want        float64
 	}{
-		{"rectangle", "rising", math.Hypot(300, 200)}, {"rounded", "flat", 260}, {"cut", "flat", 260}, {"raked", "falling", 500},
+		{"rectangle", "rising", math.Hypot(300, 200)}, {"notch", "beside", 160}, {"rounded", "flat", 260}, {"cut", "flat", 260}, {"raked", "falling", 500},
 		{"triangle", "plumb", 300}, {"circle", "diameter_across", 250}, {"ellipse", "crown", math.Hypot(150, 100)}, {"pill", "flat", 200},
 		{"round-top", "overall", 400}, {"round-top", "crown", math.Hypot(100, 400)}, {"pointed", "overall", 450}, {Points, "p1_p2", 200},
 	} {
@@ -135,7 +136,7 @@ func TestPointsComeBack(t *testing.T) {
 func TestDoubtHoldsTheTruth(t *testing.T) {
 	r := rand.New(rand.NewPCG(4, 9))
 	for _, k := range Kinds() {
-		if k.ID == "ellipse" { // its many small arcs turn as it grows
+		if k.ID == "ellipse" || k.ID == Smooth { // its many small arcs turn as it grows
 			continue
 		}
 		m, doubts := made[k.ID], Values{}
@@ -168,7 +169,7 @@ func TestDoubtHoldsTheTruth(t *testing.T) {
 
 // The measures of an inset shape make that inset again.
 func TestDimensionsMakeItAgain(t *testing.T) {
-	for _, id := range []string{"rectangle", "rounded", "cut", "circle", "pill", "round-top", "pointed"} {
+	for _, id := range []string{"rectangle", "rounded", "cut", "notch", "circle", "pill", "round-top", "pointed"} {
 		k, _ := KindOf(id, 0)
 		p, _ := k.Make(made[id])
 		in, err := p.Offset(7)
@@ -207,6 +208,7 @@ func TestShapesThatCannotBe(t *testing.T) {
 	}{
 		{"raked", Values{"rising": 900}, "rising"}, {"circle", Values{"diameter": -3}, "diameter"}, {Points, Values{"p3_b": 2000}, "p3_b"},
 		{Ordinates, Values{"o2": 0}, "o2"}, {"rounded", Values{"radius": 101}, "radius"}, {"round-top", Values{"rise": math.NaN()}, "rise"},
+		{"notch", Values{"notch_width": 230}, "notch_width"}, {"notch", Values{"notch_depth": 200}, "notch_depth"}, {"notch", Values{"notch_from": 0, "notch_width": 300}, "notch_width"},
 	} {
 		k, _ := KindOf(c.kind, 0)
 		_, err := k.Make(with(c.kind, c.change))
@@ -288,5 +290,38 @@ func BenchmarkKindDoubt(b *testing.B) {
 	m := octagon(24)
 	for b.Loop() {
 		k.Doubt(m, m)
+	}
+}
+
+// Points of a circle give the circle back: area and perimeter within a
+// thousandth, and no kink at the seam.
+func TestSmoothThroughACircle(t *testing.T) {
+	for _, n := range []int{8, 12, 24} {
+		k, _ := KindOf(Smooth, n)
+		p, err := k.Make(octagon(n))
+		if err != nil {
+			t.Fatal(err)
+		}
+		if a, l := p.Area()/(math.Pi*200*200), p.Perimeter()/(2*math.Pi*200); math.Abs(a-1) > 2e-3 || math.Abs(l-1) > 1e-3 {
+			t.Errorf("%d points: %v of the area, %v of the perimeter", n, a, l)
+		}
+		for i := range p {
+			if b := bend(p.side(i), p.side((i+1)%len(p))); math.Abs(b) > 0.02 {
+				t.Errorf("%d points: a kink of %v after side %d", n, b, i)
+			}
+		}
+	}
+}
+
+// A notch takes its area off, at a corner as well.
+func TestNotch(t *testing.T) {
+	for _, from := range []float64{0, 80, 240} {
+		p, err := NotchedRect(300, 200, from, 60, 30)
+		if err != nil || math.Abs(p.Area()-(60000-1800)) > 1e-9 {
+			t.Errorf("from %v: %v, %v", from, p, err)
+		}
+		if p.Cuttable(4).Hand {
+			t.Errorf("from %v: its inside corner is cut by hand", from)
+		}
 	}
 }

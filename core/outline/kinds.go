@@ -29,6 +29,10 @@ var names = map[string][2]string{
 	"crown":           {"lower left corner to the crown", "slantwise"},
 	"plumb":           {"height of the top corner", "plumb down to the bottom side"},
 	"flat":            {"straight part", "from curve to curve"},
+	"notch_from":      {"notch, from the left", "along the top, from the left side to where the notch begins"},
+	"notch_width":     {"notch, width", "along the top"},
+	"notch_depth":     {"notch, depth", "from the top down to its bottom"},
+	"beside":          {"top, right of the notch", "from the notch to the right side"},
 	"base":            {"base line", "along the straight edge, end to end"},
 	"between":         {"offset between two stations", "half way between the two stations in the middle"},
 }
@@ -68,6 +72,13 @@ func MeasureOf(key string) Measure {
 	return Measure{key, "point " + n + " to point " + m, "straight from one to the other"}
 }
 
+// MayBeNothing says that the measure may be 0: a curve may start on the straight
+// edge itself, a notch at the corner.
+func (m Measure) MayBeNothing() bool {
+	n, ok := strings.CutPrefix(m.Key, "o")
+	return m.Key == "notch_from" || ok && number(n)
+}
+
 func number(s string) bool {
 	n, err := strconv.Atoi(s)
 	return err == nil && n >= 0 && n <= countMost && s == strconv.Itoa(n)
@@ -103,6 +114,16 @@ var fixedKinds = []Kind{
 		lines: func(m Values, p Path) map[string]Line {
 			b, c := p.Box(), m["cut"]
 			return map[string]Line{"width": across(b), "height": upward(b, 0.3), "cut": {{b.Max.X - c, b.Max.Y}, b.Max}, "flat": {{c, b.Min.Y}, {b.Max.X - c, b.Min.Y}}}
+		}},
+	{ID: "notch", typical: Values{"width": 360, "height": 260, "notch_from": 120, "notch_width": 90, "notch_depth": 50}, Name: "notch in the top", Measures: measures("width", "height", "notch_from", "notch_width", "notch_depth"), Checks: measures("beside", "rising"),
+		build: func(m Values) (Path, error) {
+			return NotchedRect(m["width"], m["height"], m["notch_from"], m["notch_width"], m["notch_depth"])
+		},
+		lines: func(m Values, p Path) map[string]Line {
+			b, x, w, d := p.Box(), m["notch_from"], m["notch_width"], m["notch_depth"]
+			y := b.Max.Y
+			return map[string]Line{"width": {{0, 0.4 * y}, {b.Max.X, 0.4 * y}}, "height": {{0.85 * b.Max.X, 0}, {0.85 * b.Max.X, y}}, "notch_from": {{0, y}, {x, y}}, "notch_width": {{x, y - d}, {x + w, y - d}},
+				"notch_depth": {{x, y - d}, {x, y}}, "beside": {{x + w, y}, {b.Max.X, y}}, "rising": {b.Min, b.Max}}
 		}},
 	{ID: "raked", typical: Values{"bottom": 400, "right": 260, "top": 390, "left": 300, "rising": 460}, Name: "raked, four sides", Measures: measures("bottom", "right", "top", "left", "rising"), Checks: measures("falling"),
 		build: func(m Values) (Path, error) {

@@ -1,6 +1,7 @@
 package outline
 
 import (
+	"fmt"
 	"math"
 
 	"freshshard/core/fault"
@@ -36,6 +37,29 @@ func corneredRect(w, h, r, bulge float64, field string) (Path, error) {
 	}
 	return NewPath([]Vertex{{Point{r, 0}, 0}, {Point{w - r, 0}, bulge}, {Point{w, r}, 0}, {Point{w, h - r}, bulge},
 		{Point{w - r, h}, 0}, {Point{r, h}, bulge}, {Point{0, h - r}, 0}, {Point{0, r}, bulge}})
+}
+
+// NotchedRect is w × h with a notch in its top: from the left side, along the
+// top and down, mm. A notch at a corner begins at 0 or ends at the other side.
+func NotchedRect(w, h, from, along, down float64) (Path, error) {
+	if err := positive("width", w, "height", h, "notch_width", along, "notch_depth", down); err != nil {
+		return nil, err
+	}
+	switch {
+	case !(from >= 0) || from+along > w:
+		return nil, fault.New("notch_width", "the notch reaches beyond the side", fmt.Sprintf("from the left it ends at %.1f of %.1f mm", from+along, w))
+	case down >= h:
+		return nil, fault.New("notch_depth", "the notch goes through the pane", "it is less than the height")
+	case along >= w:
+		return nil, fault.New("notch_width", "the notch takes the whole top", "lower the height instead")
+	}
+	v := []Vertex{{Point: Point{0, 0}}, {Point: Point{w, 0}}, {Point: Point{w, h}}, {Point: Point{from + along, h}}, {Point: Point{from + along, h - down}}, {Point: Point{from, h - down}}, {Point: Point{from, h}}, {Point: Point{0, h}}}
+	if from == 0 {
+		v = append(v[:5], Vertex{Point: Point{0, h - down}})
+	} else if from+along == w {
+		v = []Vertex{{Point: Point{0, 0}}, {Point: Point{w, 0}}, {Point: Point{w, h - down}}, {Point: Point{from, h - down}}, {Point: Point{from, h}}, {Point: Point{0, h}}}
+	}
+	return NewPath(v)
 }
 
 // Triangle has the three sides; the first lies along the bottom.

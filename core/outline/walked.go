@@ -14,6 +14,7 @@ import (
 const (
 	Ordinates = "ordinates"
 	Points    = "points"
+	Smooth    = "smooth"
 )
 
 // arcsBetween is how many arcs stand for the curve between two stations.
@@ -93,14 +94,18 @@ func through(m Values, n int) (Path, error) {
 	return NewPath(v)
 }
 
-// points is a shape with straight sides through n points, each found by two
+// points is a shape with straight sides, or a smooth closed curve, through n points, each found by two
 // tapes from two fixed points A and B below it. The points are numbered
 // anticlockwise from the lower left.
-func points(n int) Kind {
-	k := Kind{ID: Points, Name: "by two tapes", Measures: measures("base"), Counted: "points"}
+func points(n int, id string) Kind {
+	k := Kind{ID: id, Name: "by two tapes", Measures: measures("base"), Counted: "points"}
 	for i := 1; i <= n; i++ {
 		k.Measures = append(k.Measures, MeasureOf(fmt.Sprintf("p%d_a", i)), MeasureOf(fmt.Sprintf("p%d_b", i)))
 		k.Checks = append(k.Checks, MeasureOf(fmt.Sprintf("p%d_p%d", i, i%n+1)))
+	}
+	through := Polygon
+	if id == Smooth {
+		k.Name, through = "smooth, by two tapes", closedCurve
 	}
 	k.typical = Values{"base": 400}
 	for i := range n { // a regular one, its lowest side level
@@ -113,7 +118,7 @@ func points(n int) Kind {
 		if err != nil {
 			return nil, err
 		}
-		p, err := Polygon(at)
+		p, err := through(at)
 		if err != nil {
 			return nil, err
 		}
@@ -137,6 +142,39 @@ func points(n int) Kind {
 		return out
 	}
 	return k
+}
+
+// closedCurve is a smooth closed outline through the points: each way across a
+// cubic over the run of the chords, laid once round and half round again at
+// both ends, so that its seam is as smooth as the rest.
+func closedCurve(at []Point) (Path, error) {
+	n := len(at)
+	ts, xs, ys := []float64{}, []float64{}, []float64{}
+	t := 0.0
+	for i := range 3*n + 1 {
+		p := at[i%n]
+		ts, xs, ys = append(ts, t), append(xs, p.X), append(ys, p.Y)
+		d := p.To(at[(i+1)%n])
+		if d <= same {
+			return nil, fault.New("p1_a", "two neighbouring points are one", "read both again")
+		}
+		t += d
+	}
+	x, y := &interp.NotAKnotCubic{}, &interp.NotAKnotCubic{}
+	if err := errors.Join(x.Fit(ts, xs), y.Fit(ts, ys)); err != nil {
+		return nil, fault.New("p1_a", "no smooth curve goes through these points", "read them again")
+	}
+	on := func(t float64) Point { return Point{x.Predict(t), y.Predict(t)} }
+	v := make([]Vertex, 0, n*arcsBetween)
+	for i := n; i < 2*n; i++ {
+		for k := range arcsBetween {
+			t0 := ts[i] + (ts[i+1]-ts[i])*float64(k)/arcsBetween
+			t1 := ts[i] + (ts[i+1]-ts[i])*float64(k+1)/arcsBetween
+			a, b := on(t0), on(t1)
+			v = append(v, Vertex{a, BulgeThrough(a, on((t0+t1)/2), b)})
+		}
+	}
+	return NewPath(v)
 }
 
 // located finds the points from their two tapes. A fault names the tape.

@@ -66,6 +66,7 @@ type Reckoning struct {
 	OrderH    length.Shown     `json:"order_h"`
 	Makes     []Made           `json:"makes" doc:"The measures that make the pane as ordered"`
 	Figures   []working.Figure `json:"figures" doc:"All numbers, problems first"`
+	Cutting   outline.Cutting  `json:"cutting" doc:"Whether the pane can be cut here"`
 	Choice    pane.Choice      `json:"choice"`
 	Plan      plan.Plan        `json:"plan"`
 	Walk      []fit.PlaceInfo  `json:"walk"`
@@ -127,6 +128,7 @@ func Pane(k Known) (Reckoning, error) {
 		return r, err
 	}
 	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), r.more(k)...), k.Unit)
+	r.Cutting = r.cutting()
 	r.Makes = []Made{}
 	for _, d := range r.Fit.Makes {
 		r.Makes = append(r.Makes, Made{d.Key, d.Name, length.Show(d.Value, k.Unit)})
@@ -214,6 +216,22 @@ func (r *Reckoning) Outline() (p outline.Path, ok bool) {
 		p, err = outline.RoundedRect(r.Fit.Order.W, r.Fit.Order.H, 0)
 	}
 	return p, err == nil
+}
+
+// cutting says whether the pane can be cut here and how.
+func (r *Reckoning) cutting() outline.Cutting {
+	p, ok := r.Outline()
+	switch {
+	case r.Material.Cut == "order":
+		return outline.Cutting{Sentence: r.Material.Short + " is ordered to its final size: it is never cut, drilled or ground"}
+	case r.Family.Sizing == family.Tube:
+		return outline.Cutting{Hand: true, Sentence: "cut square, ends ground and fire-polished or smoothed"}
+	case !ok:
+		return outline.Cutting{Sentence: "no size yet"}
+	case r.Material.Cut == "saw":
+		return outline.Cutting{Hand: true, Sentence: "sawn here with its film on"}
+	}
+	return p.Cuttable(r.Thickness)
 }
 
 // size says how large the pane is, in the words of its form.

@@ -18,6 +18,7 @@ import (
 
 	"freshshard/e2e/browser"
 	"freshshard/internal/demo"
+	"freshshard/internal/photo"
 )
 
 // shot is one picture: where, how large, in which light, and what to do first.
@@ -48,6 +49,9 @@ var set = []shot{
 	{name: "jobs", path: "/jobs", w: 1280, h: 800},
 	{name: "job-assess", path: "/jobs/1/assess", do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 140)`, w: 1280, h: 800},
 	{name: "job-strip", path: "/jobs/2/strip", do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 420)`, w: 1280, h: 800},
+	{name: "job-panes", path: "/jobs/14/measure", do: `document.querySelector("[data-pane][aria-label^='pane 4,']").dispatchEvent(new MouseEvent("click", {bubbles: true}))`, slow: true, w: 1280, h: 800},
+	{name: "job-shape", path: "/jobs/26/measure", w: 1280, h: 800},
+	{name: "sums-photo", path: "/sums/photo", do: marked(), slow: true, w: 1280, h: 800},
 	{name: "sums", path: "/sums", sash: sashDraft, w: 1280, h: 800},
 	{name: "shop", path: "/shop", w: 1280, h: 800},
 	{name: "phone-job", path: "/jobs/1/measure", w: 390, h: 844},
@@ -82,6 +86,30 @@ func main() {
 		fmt.Fprintln(os.Stderr, "shoot:", err)
 		os.Exit(1)
 	}
+}
+
+// marked puts the made-up photo on the page and marks it as a person would.
+func marked() string {
+	e, err := photo.MakeExample()
+	if err != nil {
+		panic(err) // it ships with the program
+	}
+	taps := ""
+	for i, p := range append(e.Corners[:], e.Points...) {
+		if i == len(e.Corners)+3 {
+			taps += `await press("next one lies on a curve");`
+		}
+		taps += fmt.Sprintf("await tap(%.1f, %.1f);", p.X, p.Y)
+	}
+	return fmt.Sprintf(`(async () => {
+	const wait = (ms) => new Promise((done) => setTimeout(done, ms));
+	const press = async (words) => { [...document.querySelectorAll("button")].find((b) => b.innerText.startsWith(words)).click(); await wait(80) };
+	await press("Try it on a made-up one");
+	await wait(800);
+	const photo = document.querySelector("[data-photo-marks]");
+	const tap = async (x, y) => { const b = photo.getBoundingClientRect(); photo.dispatchEvent(new PointerEvent("pointerup", {bubbles: true, pointerId: 1, clientX: b.left + x / %d * b.width, clientY: b.top + y / %d * b.height})); await wait(60) };
+	%s
+})()`, e.W, e.H, taps)
 }
 
 // known is a picture of the set by its name.

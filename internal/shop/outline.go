@@ -67,6 +67,9 @@ func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 	}
 	out.Whole, out.Doubt = o, doubt
 	out.Outline, out.Drawing, out.Cutting = final, drawing.OfOutline(o, inset), cutting(final, in.Thickness)
+	if k, err := outline.KindOf(in.Kind, in.Count); err == nil {
+		in.measured(&out.Drawing, k, o.Outer, shop.Unit)
+	}
 	out.Figures = append(reckon.Present(misfits, shop.Unit), figuresOf(final, shop.Unit)...)
 	if in.Kind == "file" && in.Trace != nil {
 		out.Say = in.Trace.Say(clearance)
@@ -118,6 +121,18 @@ func (in OutlineIn) outline(unit length.Unit) (o outline.Outline, off float64, m
 		misfits = append(misfits, fit.MisfitFigure(c, r, want, off))
 	}
 	return outline.Outline{Outer: p, Holes: []outline.Path{}}, k.Doubt(m, doubt), misfits, nil
+}
+
+// measured puts what was typed on the drawing.
+func (in OutlineIn) measured(d *drawing.Drawing, k outline.Kind, p outline.Path, unit length.Unit) {
+	m, say := outline.Values{}, map[string]string{}
+	all := append(append([]outline.Measure{}, k.Measures...), k.Checks...)
+	for _, x := range all {
+		if r, err := readText(x.Key, in.Measures[x.Key], unit, in.Instrument); err == nil {
+			m[x.Key], say[x.Key] = r.Value, length.Show(r.Value, unit).Main
+		}
+	}
+	d.Measured(k.Lines(m, p), all, say)
 }
 
 // fromFile is the outline that was read, a traced line taken off.

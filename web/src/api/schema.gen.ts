@@ -1539,6 +1539,8 @@ export interface components {
             /** @description The settled cause in words; empty while open */
             cause: string;
             choice: components["schemas"]["PaneChoice"];
+            /** @description Whether the pane can be cut here */
+            cutting: components["schemas"]["OutlineCutting"];
             family: components["schemas"]["FamilyFamily"];
             /** @description Readings that cannot belong together, with the place */
             fault?: components["schemas"]["FaultError"];

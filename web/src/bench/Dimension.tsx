@@ -6,7 +6,6 @@ type Props = {
 	eye: Eye;
 	active: boolean;
 	name?: string;
-	onPick?: (place: string) => void;
 };
 
 /** Where along a dimension its words stand, so that crossing ones stay apart. */
@@ -25,8 +24,36 @@ function share(place: string | undefined): number {
 	}
 }
 
-/** One dimension on the table: wax red when read, green when it is its turn. */
-export function Dimension({ item, eye, active, name, onPick }: Props) {
+/** One dimension on the table: a tap brings the tape to it. */
+export function Dimension({
+	onPick,
+	...mark
+}: Props & { onPick: (place: string) => void }) {
+	const { item } = mark;
+	return (
+		// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
+		<g
+			role="button"
+			tabIndex={0}
+			aria-label={item.label}
+			aria-pressed={mark.active}
+			data-place={item.place}
+			className="cursor-pointer outline-none [&:focus-visible>rect]:stroke-[3px]"
+			onClick={() => item.place && onPick(item.place)}
+			onKeyDown={(e) => {
+				if ((e.key === "Enter" || e.key === " ") && item.place) {
+					e.preventDefault();
+					onPick(item.place);
+				}
+			}}
+		>
+			<DimensionMark {...mark} />
+		</g>
+	);
+}
+
+/** A dimension as it is drawn: wax red when read, green when it is its turn. */
+export function DimensionMark({ item, eye, active, name }: Props) {
 	const a = item.points[0] && eye.at(item.points[0]);
 	const b = item.points[1] && eye.at(item.points[1]);
 	if (!a || !b) return null;
@@ -56,22 +83,7 @@ export function Dimension({ item, eye, active, name, onPick }: Props) {
 		words.length * (active ? 9.4 : 9.8) + (empty && !active ? 8 : 16);
 	const tall = empty && !active ? 18 : 26;
 	return (
-		// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
-		<g
-			role="button"
-			tabIndex={0}
-			aria-label={item.label}
-			aria-pressed={active}
-			data-place={item.place}
-			className="cursor-pointer outline-none [&:focus-visible>rect]:stroke-[3px]"
-			onClick={() => item.place && onPick?.(item.place)}
-			onKeyDown={(e) => {
-				if ((e.key === "Enter" || e.key === " ") && item.place) {
-					e.preventDefault();
-					onPick?.(item.place);
-				}
-			}}
-		>
+		<>
 			<line
 				x1={a.x}
 				y1={a.y}
@@ -126,6 +138,6 @@ export function Dimension({ item, eye, active, name, onPick }: Props) {
 				{words}
 				{item.state === "odd" ? " ?" : ""}
 			</text>
-		</g>
+		</>
 	);
 }

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import type { Drawing } from "../api/types";
+import { DimensionMark } from "./Dimension";
 import { eyeFor } from "./fit";
 import { Shapes } from "./Shapes";
 import { useSize } from "./useSize";
@@ -27,6 +28,11 @@ export function PlainDrawing({
 				className="absolute inset-0"
 			>
 				<Shapes items={drawing.items} eye={eye} edge="green" />
+				{drawing.items
+					.filter((i) => i.kind === "dim")
+					.map((i) => (
+						<DimensionMark key={i.id} item={i} eye={eye} active={false} />
+					))}
 			</svg>
 		</div>
 	);

@@ -59,6 +59,17 @@ export function SourceStation({ view }: { view: View }) {
 					{reckoning.order}, edges seamed
 				</p>
 			)}
+			{reckoning.order && (
+				<p
+					className={`border-l-4 pl-3 ${reckoning.cutting.hand ? "border-now" : "border-warn"}`}
+				>
+					<strong>
+						{reckoning.cutting.hand ? "Can be cut here" : "Not cut here"}:
+					</strong>{" "}
+					{reckoning.cutting.sentence}.{" "}
+					<span className="text-ink-2">Common practice, no source.</span>
+				</p>
+			)}
 			<TextField
 				label={view.panes.length > 1 ? "This pane waits for" : "Waits for"}
 				value={waits}

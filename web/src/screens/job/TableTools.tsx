@@ -45,7 +45,7 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 					);
 				})}
 			</section>
-			<div className="flex flex-wrap gap-x-6 border-t border-rule text-[15px] text-ink-2">
+			<div className="flex gap-x-5 overflow-x-auto border-t border-rule text-[15px] text-ink-2">
 				<button type="button" className={way} onClick={() => setOpen("held")}>
 					{heldWords(view)}
 				</button>
@@ -78,13 +78,13 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 							className={`${way} content-center`}
 							href={`/api/jobs/${job.id}/template-a4.pdf?pane=${view.pane.id}`}
 						>
-							1:1 on A4
+							1:1 A4
 						</a>
 						<a
 							className={`${way} content-center`}
 							href={`/api/jobs/${job.id}/template-letter.pdf?pane=${view.pane.id}`}
 						>
-							1:1 on Letter
+							1:1 Letter
 						</a>
 					</>
 				)}
