@@ -227,3 +227,39 @@ func photoTemplate(t *testing.T, p *program) {
 	g.until("the job's table", `location.pathname === "/jobs/26/measure"`)
 	g.until("the outline on it", form+` === "as drawn"`)
 }
+
+// The slider moves the edge in the loupe; a short bite is marked when hot; a
+// vague reading lowers the odds and is the one that would help.
+func heatAndOdds(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/9/measure")
+	for _, r := range [][2]string{{"width_top", "300 ±0.3"}, {"width_bottom", "300 ±0.3"}, {"height_left", "240 ±0.3"}, {"height_right", "240 ±0.3"}, {"ledge", "9.4 ±0.2"}} {
+		g.read(r[0], r[1])
+	}
+	odds := func() int { return ask[int](g, `Number(document.querySelector("[data-odds]").dataset.odds)`) }
+	g.until("the odds", `document.querySelector("[data-odds]")`)
+	before := odds()
+	g.read("width_bottom", "300 ±4")
+	g.until("worse odds", fmt.Sprintf(`Number(document.querySelector("[data-odds]").dataset.odds) < %d`, before))
+	g.sees("Read width, bottom with a finer instrument")
+	g.press("Read width, bottom with a finer instrument")
+	if at := g.tapeAt(); at != "width, bottom" {
+		t.Errorf("the way to what helps leads to %q", at)
+	}
+	clearance := `document.querySelector("[data-dim=clearance] text").textContent`
+	cold := ask[string](g, clearance)
+	slide := func(n int) {
+		ask[any](g, fmt.Sprintf(`void (() => { const e = document.querySelector("[data-heat]"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d"); e.dispatchEvent(new Event("input", {bubbles: true})) })()`, n))
+	}
+	slide(8)
+	g.until("the edge moved", `document.querySelector("[data-heat]").getAttribute("aria-valuetext").includes("pane 30 °C")`)
+	g.accessible("the table when hot")
+	slide(4)
+	g.until("the edge back", fmt.Sprintf(`%s === %q`, clearance, cold))
+	g.goTo("/jobs/1/measure")
+	g.until("the stove's clearance", clearance)
+	cold = ask[string](g, clearance)
+	slide(8)
+	g.until("the stove's edge moved", fmt.Sprintf(`%s !== %q`, clearance, cold))
+}

@@ -28,6 +28,7 @@ func TestDemo(t *testing.T) {
 	t.Run("instruments", func(t *testing.T) { instruments(t, p) })
 	t.Run("sums", func(t *testing.T) { sums(t, p) })
 	t.Run("outline", func(t *testing.T) { outlines(t, p) })
+	t.Run("heat and odds", func(t *testing.T) { heatAndOdds(t, p) })
 	t.Run("every shape", func(t *testing.T) { everyShape(t, p) })
 	t.Run("point by point", func(t *testing.T) { pointByPoint(t, p) })
 	t.Run("own places", func(t *testing.T) { ownPlaces(t, p) })

@@ -1,6 +1,7 @@
 package drawing
 
 import (
+	"fmt"
 	"math"
 
 	"freshshard/core/family"
@@ -24,8 +25,20 @@ const (
 // seat at y = 0, the pane coming from the right. Clearance and bite are real
 // gaps, to scale with everything else.
 func Section(s Scene) Drawing {
-	d := Drawing{Name: "section", Seen: "edge in section, cold"}
+	return s.section("edge in section, as set", fit.Stop{})
+}
+
+// SectionAt is the section at a place on the way from the coldest to the
+// hottest: the pane's edge stands where growth has brought it, and what breaks
+// its limit is marked.
+func SectionAt(s Scene, st fit.Stop) Drawing {
+	return s.section(fmt.Sprintf("pane %.0f °C, frame %.0f °C", st.Pane, st.Frame), st)
+}
+
+func (s Scene) section(seen string, st fit.Stop) Drawing {
+	d := Drawing{Name: "section", Seen: seen}
 	c := s.cut()
+	c.gap, c.edge = c.gap+st.Shift, c.edge+st.Shift
 	draw, ok := edges[s.Family.Seal]
 	if !ok {
 		draw = cut.frame
@@ -35,6 +48,11 @@ func Section(s Scene) Drawing {
 	d.text("pane-name", LayerNote, outline.Point{X: c.long, Y: c.bed + c.t + 1.2}, 2, "end", s.Pane)
 	if s.Result.Ready {
 		c.dims(&d, s)
+	}
+	for i := range d.Items {
+		if d.Items[i].ID == "clearance" && st.GapLow || d.Items[i].ID == "bite" && st.BiteLow {
+			d.Items[i].State = "odd"
+		}
 	}
 	d.fit(1.5)
 	return d

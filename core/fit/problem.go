@@ -81,6 +81,7 @@ type Problem struct {
 	Gasket    Gasket                   `json:"gasket"`
 	Raked     bool                     `json:"raked,omitempty" doc:"Cut to the skew of the opening"`
 	OffCentre float64                  `json:"off_centre" doc:"How far the pane may sit from the middle, mm"`
+	Draws     int                      `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"How many openings to draw for the odds; 0 for none"`
 	Unit      length.Unit              `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
 }
 
@@ -109,6 +110,9 @@ func (p Problem) Check() error {
 		return fault.New("gasket.free", "a free thickness between 0 and 40 mm is expected", "measure it unpressed")
 	case !(p.OffCentre >= 0 && p.OffCentre <= 20):
 		return fault.New("off_centre", "between 0 and 20 mm is expected", "say how far the pane may sit from the middle")
+	}
+	if p.Draws < 0 || p.Draws > 1_000_000 {
+		return fault.New("draws", "up to a million draws are taken", "a few thousand are enough")
 	}
 	if err := p.Shape.Check(p.Sizing); err != nil {
 		return err

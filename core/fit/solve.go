@@ -42,6 +42,8 @@ type Result struct {
 	Form    string                  `json:"form" doc:"What the pane is in words: rectangle, round, tube"`
 	Makes   []outline.Dimension     `json:"makes" doc:"The measures that make the pane as ordered"`
 	Lines   map[string]outline.Line `json:"lines" doc:"Where each measure of a shape lies on it"`
+	Chance  *Chance                 `json:"chance,omitempty" doc:"The odds of the ordered size, where they were asked"`
+	Slide   []Stop                  `json:"slide,omitempty" doc:"From the coldest to the hottest, where the odds were asked"`
 	Figures []working.Figure        `json:"figures"`
 	Missing []Missing               `json:"missing"`
 	Odd     []Odd                   `json:"odd"`
@@ -97,6 +99,12 @@ func Solve(p Problem) (Result, error) {
 		over := reach.Value - p.seated()
 		r.Bite = over - math.Max(r.Gap.W, r.Gap.H)
 		r.HotBite = over - math.Max(r.HotGap.W, r.HotGap.H)
+	}
+	if p.Draws > 0 {
+		r.Chance = s.chance(w, h, r.Order, p.Draws)
+		if w.lifted == nil {
+			r.Slide = s.slide(w, h, r)
+		}
 	}
 	s.form(&r, w, h)
 	r.Figures = s.figures(w, h, r, wn, hn)

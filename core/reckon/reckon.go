@@ -50,32 +50,36 @@ type Known struct {
 	OldPane   diagnose.Evidence            `json:"old_pane,omitempty" doc:"What was seen of the old pane"`
 	Cause     string                       `json:"cause,omitempty" doc:"Cause that somebody settled on"`
 	Stamp     string                       `json:"stamp,omitempty"`
+	Draws     int                          `json:"draws,omitempty" doc:"How many openings to draw for the odds; 0 for none"`
 	Unit      length.Unit                  `json:"unit" enum:"mm,in"`
 }
 
 // Reckoning is everything that follows from it.
 type Reckoning struct {
-	Family    family.Family    `json:"family"`
-	Material  pane.Material    `json:"material" doc:"Settled, or assumed until it is"`
-	Thickness float64          `json:"thickness" doc:"mm"`
-	Assumed   bool             `json:"assumed" doc:"Material or thickness is not settled yet"`
-	Pane      string           `json:"pane" doc:"4 mm glass-ceramic"`
-	Fit       fit.Result       `json:"fit"`
-	Order     string           `json:"order" doc:"The order line; empty while readings are missing"`
-	OrderW    length.Shown     `json:"order_w"`
-	OrderH    length.Shown     `json:"order_h"`
-	Makes     []Made           `json:"makes" doc:"The measures that make the pane as ordered"`
-	Figures   []working.Figure `json:"figures" doc:"All numbers, problems first"`
-	Cutting   outline.Cutting  `json:"cutting" doc:"Whether the pane can be cut here"`
-	Choice    pane.Choice      `json:"choice"`
-	Plan      plan.Plan        `json:"plan"`
-	Walk      []fit.PlaceInfo  `json:"walk"`
-	Table     drawing.Drawing  `json:"table"`
-	Section   drawing.Drawing  `json:"section"`
-	Why       diagnose.Result  `json:"why" doc:"Why it broke"`
-	Cause     string           `json:"cause" doc:"The settled cause in words; empty while open"`
-	Was       diagnose.Result  `json:"was" doc:"What the old pane was"`
-	Fault     *fault.Error     `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
+	Family    family.Family     `json:"family"`
+	Material  pane.Material     `json:"material" doc:"Settled, or assumed until it is"`
+	Thickness float64           `json:"thickness" doc:"mm"`
+	Assumed   bool              `json:"assumed" doc:"Material or thickness is not settled yet"`
+	Pane      string            `json:"pane" doc:"4 mm glass-ceramic"`
+	Fit       fit.Result        `json:"fit"`
+	Order     string            `json:"order" doc:"The order line; empty while readings are missing"`
+	OrderW    length.Shown      `json:"order_w"`
+	OrderH    length.Shown      `json:"order_h"`
+	BestW     length.Shown     `json:"best_w" doc:"The best size by the odds, where they were asked"`
+	BestH     length.Shown     `json:"best_h"`
+	Makes     []Made            `json:"makes" doc:"The measures that make the pane as ordered"`
+	Figures   []working.Figure  `json:"figures" doc:"All numbers, problems first"`
+	Cutting   outline.Cutting   `json:"cutting" doc:"Whether the pane can be cut here"`
+	Choice    pane.Choice       `json:"choice"`
+	Plan      plan.Plan         `json:"plan"`
+	Walk      []fit.PlaceInfo   `json:"walk"`
+	Table     drawing.Drawing   `json:"table"`
+	Section   drawing.Drawing   `json:"section"`
+	Slide     []drawing.Drawing `json:"slide" doc:"The section from the coldest to the hottest, as fit.slide"`
+	Why       diagnose.Result   `json:"why" doc:"Why it broke"`
+	Cause     string            `json:"cause" doc:"The settled cause in words; empty while open"`
+	Was       diagnose.Result   `json:"was" doc:"What the old pane was"`
+	Fault     *fault.Error      `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
 }
 
 // Made is one measure of the pane as ordered, as it is shown.
@@ -128,6 +132,9 @@ func Pane(k Known) (Reckoning, error) {
 		return r, err
 	}
 	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), r.more(k)...), k.Unit)
+	if c := r.Fit.Chance; c != nil {
+		r.BestW, r.BestH = length.Show(c.Best.W, k.Unit), length.Show(c.Best.H, k.Unit)
+	}
 	r.Cutting = r.cutting()
 	r.Makes = []Made{}
 	for _, d := range r.Fit.Makes {
@@ -138,7 +145,10 @@ func Pane(k Known) (Reckoning, error) {
 		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.size(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
 	}
 	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"]}
-	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
+	r.Table, r.Section, r.Slide = drawing.Table(sc), drawing.Section(sc), []drawing.Drawing{}
+	for _, st := range r.Fit.Slide {
+		r.Slide = append(r.Slide, drawing.SectionAt(sc, st))
+	}
 	return r, nil
 }
 
@@ -184,7 +194,7 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 	return fit.Problem{
 		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
-		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Unit: k.Unit,
+		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Draws: k.Draws, Unit: k.Unit,
 	}, nil
 }
 

@@ -67,7 +67,7 @@ func (s *Shop) Today(ctx context.Context) (Today, error) {
 	}
 	now := s.Now()
 	for _, j := range jobs {
-		v, err := s.view(j, 0, shop.Unit)
+		v, err := s.view(j, 0, shop.Unit, false)
 		if err != nil {
 			return t, err
 		}

@@ -71,7 +71,7 @@ func (s *Shop) Bench(ctx context.Context, at Bench) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	return s.view(j, at.Pane, shop.Unit)
+	return s.view(j, at.Pane, shop.Unit, true)
 }
 
 // Benches reads a job with each of its panes, by number, and tells which of
@@ -89,7 +89,7 @@ func (s *Shop) Benches(ctx context.Context, at Bench) (all []View, on int, err e
 		return nil, 0, &record.NotFound{What: "this pane"}
 	}
 	for i, p := range j.Panes {
-		v, err := s.view(j, p.ID, shop.Unit)
+		v, err := s.view(j, p.ID, shop.Unit, true)
 		if err != nil {
 			return nil, 0, err
 		}
@@ -153,7 +153,9 @@ func fixedOf(document string) ([]Fixed, error) {
 	return all, err
 }
 
-func (s *Shop) view(j record.Job, pane int64, unit length.Unit) (View, error) {
+// view works a job out with a pane on the table. odds asks for the odds of that
+// pane; lists of jobs do without.
+func (s *Shop) view(j record.Job, pane int64, unit length.Unit, odds bool) (View, error) {
 	on := j.Pane(pane)
 	if on == nil {
 		return View{}, &record.NotFound{What: "this pane"}
@@ -170,7 +172,11 @@ func (s *Shop) view(j record.Job, pane int64, unit length.Unit) (View, error) {
 		v.Job.Ticket = &t
 	}
 	for i := range j.Panes {
-		b, err := benchOf(&j, &j.Panes[i], unit, fixed, len(v.Strip.Open))
+		draws := 0
+		if j.Panes[i].ID == on.ID && odds {
+			draws = fit.ScreenDraws
+		}
+		b, err := benchOf(&j, &j.Panes[i], unit, fixed, len(v.Strip.Open), draws)
 		if err != nil {
 			return v, err
 		}
@@ -187,7 +193,7 @@ func (s *Shop) view(j record.Job, pane int64, unit length.Unit) (View, error) {
 	return v, nil
 }
 
-func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out int) (benchView, error) {
+func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out, draws int) (benchView, error) {
 	b := benchView{pane: *p, done: map[string]bool{}}
 	kept := false
 	for _, f := range fixed {
@@ -197,7 +203,9 @@ func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out
 	}
 	if !kept {
 		var err error
-		if b.reck, err = reckon.Pane(known(j, p, unit)); err != nil {
+		k := known(j, p, unit)
+		k.Draws = draws
+		if b.reck, err = reckon.Pane(k); err != nil {
 			return b, err
 		}
 	}

@@ -231,7 +231,7 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		if err != nil {
 			return 0, err
 		}
-		v, err := s.view(j, 0, shop.Unit)
+		v, err := s.view(j, 0, shop.Unit, false)
 		if err != nil {
 			return 0, err
 		}

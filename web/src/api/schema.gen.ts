@@ -1086,6 +1086,42 @@ export interface components {
             name: string;
             origin: components["schemas"]["OriginOrigin"];
         };
+        FitChance: {
+            /**
+             * Format: double
+             * @description Share that does all three
+             */
+            all: number;
+            /** @description The size that makes the least of the three as large as it can be, mm */
+            best: components["schemas"]["FitSize"];
+            /** Format: int64 */
+            draws: number;
+            /**
+             * Format: double
+             * @description Share that keeps its clearance hot and cold
+             */
+            free: number;
+            /**
+             * Format: double
+             * @description Share that goes in with its clearance
+             */
+            goes_in: number;
+            /** @description What would help most */
+            help?: components["schemas"]["FitHelp"];
+            /**
+             * Format: double
+             * @description Share that keeps its bite; 1 while nothing was read for it
+             */
+            holds: number;
+            /**
+             * Format: double
+             * @description The least of the three at that size
+             */
+            most: number;
+            sentence: string;
+            /** @description Fifty outcomes: fits, tight, binds or loose */
+            strokes: string[];
+        };
         FitGasket: {
             /**
              * Format: double
@@ -1094,6 +1130,16 @@ export interface components {
             free: number;
             /** @enum {string} */
             kind: "none" | "flat" | "wrapped";
+        };
+        FitHelp: {
+            /**
+             * Format: double
+             * @description The least of the three with it
+             */
+            least: number;
+            name: string;
+            place?: string;
+            sentence: string;
         };
         FitMissing: {
             name: string;
@@ -1134,6 +1180,8 @@ export interface components {
              * @description Bite as ordered, mm; 0 while unknown
              */
             bite: number;
+            /** @description The odds of the ordered size, where they were asked */
+            chance?: components["schemas"]["FitChance"];
             /** @description The opening as read, from the lower left, anticlockwise, mm; empty for a shape */
             corners: components["schemas"]["OutlinePoint"][];
             figures: components["schemas"]["WorkingFigure"][];
@@ -1170,6 +1218,8 @@ export interface components {
              */
             read: number;
             ready: boolean;
+            /** @description From the coldest to the hottest, where the odds were asked */
+            slide?: components["schemas"]["FitStop"][];
             /**
              * Format: double
              * @description A wrapped gasket's thickness when seated, each side, mm
@@ -1200,6 +1250,37 @@ export interface components {
             h: number;
             /** Format: double */
             w: number;
+        };
+        FitStop: {
+            /**
+             * Format: double
+             * @description mm; 0 while unknown
+             */
+            bite: number;
+            /** @description The bite is below its limit */
+            bite_low: boolean;
+            /**
+             * Format: double
+             * @description Temperature of the frame, °C
+             */
+            frame: number;
+            /**
+             * Format: double
+             * @description Edge clearance each side, mm
+             */
+            gap: number;
+            /** @description The clearance is below its limit */
+            gap_low: boolean;
+            /**
+             * Format: double
+             * @description Temperature of the pane, °C
+             */
+            pane: number;
+            /**
+             * Format: double
+             * @description How far the pane's edge stands from where it was set, mm
+             */
+            shift: number;
         };
         FrameMaterial: {
             /**
@@ -1536,6 +1617,9 @@ export interface components {
         ReckonReckoning: {
             /** @description Material or thickness is not settled yet */
             assumed: boolean;
+            best_h: components["schemas"]["LengthShown"];
+            /** @description The best size by the odds, where they were asked */
+            best_w: components["schemas"]["LengthShown"];
             /** @description The settled cause in words; empty while open */
             cause: string;
             choice: components["schemas"]["PaneChoice"];
@@ -1559,6 +1643,8 @@ export interface components {
             pane: string;
             plan: components["schemas"]["PlanPlan"];
             section: components["schemas"]["DrawingDrawing"];
+            /** @description The section from the coldest to the hottest, as fit.slide */
+            slide: components["schemas"]["DrawingDrawing"][];
             table: components["schemas"]["DrawingDrawing"];
             /**
              * Format: double

@@ -1,7 +1,8 @@
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import type { View } from "../api/types";
 import { Dimension } from "./Dimension";
 import { eyeFor, type Frame } from "./fit";
+import { HeatSlider } from "./HeatSlider";
 import { Loupe } from "./Loupe";
 import { ObjectMap } from "./ObjectMap";
 import { Shapes } from "./Shapes";
@@ -33,6 +34,11 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 	const info = walk.find((p) => p.place === place);
 	const corner = eye.at(cornerOf(view));
 	const lens = frames.loupe;
+	const stops = view.reckoning.fit.slide ?? [];
+	const middle = Math.floor(stops.length / 2);
+	const [heat, setHeat] = useState<number | null>(null);
+	const stop = Math.min(heat ?? middle, Math.max(0, stops.length - 1));
+	const shown = view.reckoning.slide[stop] ?? section;
 	return (
 		<div
 			ref={ref}
@@ -96,7 +102,7 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 					strokeDasharray="2 4"
 				/>
 				<Loupe
-					section={section}
+					section={stop === middle ? section : shown}
 					edge={material.edge}
 					frame={lens}
 					onOpen={onOpen}
@@ -105,6 +111,11 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 			<p className="pointer-events-none absolute top-3 left-4 text-[15px] sm:max-w-[48%] text-ink-2 sm:left-7">
 				{table.seen}
 			</p>
+			{stops.length > 0 && (
+				<div className="absolute right-4 bottom-0.5">
+					<HeatSlider stops={stops} stop={stop} onChange={setHeat} />
+				</div>
+			)}
 			<div className="absolute top-3 right-5 hidden items-start gap-6 sm:flex">
 				{view.panes.length > 1 && (
 					<ObjectMap drawing={view.object} width={132} onPick={onPane} />
@@ -132,14 +143,15 @@ function layOut(w: number, h: number): { pane: Frame; loupe: Frame } {
 	if (w < narrow) {
 		const r = Math.min(w * 0.5, h * 0.36, 240);
 		return {
-			pane: { x: 12, y: 52, w: w - 24, h: Math.max(60, h - r - 66) },
-			loupe: { x: w - r - 8, y: h - r - 8, w: r, h: r },
+			pane: { x: 12, y: 52, w: w - 24, h: Math.max(60, h - r - 104) },
+			loupe: { x: w - r - 8, y: h - r - 46, w: r, h: r },
 		};
 	}
 	const r = Math.min(w * 0.4, h * 0.66, 330);
+	const slider = 34;
 	return {
 		pane: { x: 24, y: 40, w: w - r - 24 - 30, h: h - 60 },
-		loupe: { x: w - r - 16, y: h - r - 18, w: r, h: r },
+		loupe: { x: w - r - 16, y: h - r - 10 - slider, w: r, h: r },
 	};
 }
 

@@ -60,6 +60,7 @@ export const Loupe = memo(function Loupe({
 				const b = d.points[1] && eye.at(d.points[1]);
 				if (!a || !b) return null;
 				const word = d.id;
+				const tone = d.state === "odd" ? "var(--stop)" : "var(--computed)";
 				return (
 					// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
 					<g
@@ -86,7 +87,7 @@ export const Loupe = memo(function Loupe({
 						/>
 						<path
 							d={`M${a.x} ${a.y - 6}v12M${b.x} ${b.y - 6}v12M${a.x} ${a.y}H${b.x}`}
-							stroke="var(--computed)"
+							stroke={tone}
 							strokeWidth={2}
 							fill="none"
 						/>
@@ -97,12 +98,13 @@ export const Loupe = memo(function Loupe({
 							fontFamily="var(--font-figure)"
 							fontSize={18}
 							fontWeight={600}
-							fill="var(--computed)"
+							fill={tone}
 							stroke="var(--lit)"
 							strokeWidth={5}
 							paintOrder="stroke"
 						>
 							{d.text}
+							{d.state === "odd" && " !"}
 							{roomy && (
 								<tspan fontSize={14} fontWeight={500}>
 									{" "}

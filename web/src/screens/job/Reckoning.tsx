@@ -1,5 +1,6 @@
 import { memo } from "react";
 import type { View } from "../../api/types";
+import { Odds } from "../../bench/Odds";
 import { CautionLine } from "../../parts/CautionLine";
 import { FigureLine } from "../../parts/FigureLine";
 import { ChooseStation } from "./ChooseStation";
@@ -44,6 +45,9 @@ export const Reckoning = memo(function Reckoning({
 		>
 			<Problems view={view} onPlace={onPlace} />
 			<OrderLine view={view} />
+			{measure && reckoning.fit.chance && (
+				<Odds chance={reckoning.fit.chance} view={view} onPlace={onPlace} />
+			)}
 			{measure && (
 				<>
 					{[...loud, ...calm].map((f) => (

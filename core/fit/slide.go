@@ -1,0 +1,49 @@
+package fit
+
+import "math"
+
+// Stop is one place on the way from the coldest to the hottest: what clearance
+// and bite are there, as expected from the readings, with the pane in the
+// middle. All mm and °C.
+type Stop struct {
+	Pane    float64 `json:"pane" doc:"Temperature of the pane, °C"`
+	Frame   float64 `json:"frame" doc:"Temperature of the frame, °C"`
+	Gap     float64 `json:"gap" doc:"Edge clearance each side, mm"`
+	Shift   float64 `json:"shift" doc:"How far the pane's edge stands from where it was set, mm"`
+	Bite    float64 `json:"bite" doc:"mm; 0 while unknown"`
+	GapLow  bool    `json:"gap_low" doc:"The clearance is below its limit"`
+	BiteLow bool    `json:"bite_low" doc:"The bite is below its limit"`
+}
+
+// slideStops is how many stops lie on each side of where the pane is set.
+const slideStops = 4
+
+// slide is the way from the coldest over the room to the hottest.
+func (s solver) slide(w, h axis, r Result) []Stop {
+	p := s.p
+	out := make([]Stop, 0, 2*slideStops+1)
+	for i := -slideStops; i <= slideStops; i++ {
+		t := math.Abs(float64(i)) / slideStops
+		toPane, toFrame := p.Exposure.Steady, p.Exposure.FrameHot
+		if i < 0 {
+			toPane, toFrame = p.Exposure.Coldest, p.Exposure.Coldest
+		}
+		st := Stop{Pane: p.Exposure.Room + t*(toPane-p.Exposure.Room), Frame: p.Exposure.Room + t*(toFrame-p.Exposure.Room)}
+		gw, gh := p.growth(w.nominal, st.Pane, st.Frame), p.growth(h.nominal, st.Pane, st.Frame)
+		st.Gap, st.Shift = r.Gap.W+gw, gw
+		if r.Gap.H+gh < st.Gap {
+			st.Gap, st.Shift = r.Gap.H+gh, gh
+		}
+		limit := p.Limits.HotClearance.V
+		if i == 0 {
+			limit = p.Limits.Clearance.V
+		}
+		st.GapLow = st.Gap < limit-1e-9
+		if reach, ok := s.reach(); ok {
+			st.Bite = reach.Value - p.seated() - math.Max(r.Gap.W+gw, r.Gap.H+gh)
+			st.BiteLow = st.Bite < p.Limits.Bite.V-1e-9
+		}
+		out = append(out, st)
+	}
+	return out
+}
