@@ -65,8 +65,8 @@ type Reckoning struct {
 	Order     string            `json:"order" doc:"The order line; empty while readings are missing"`
 	OrderW    length.Shown      `json:"order_w"`
 	OrderH    length.Shown      `json:"order_h"`
-	BestW     length.Shown     `json:"best_w" doc:"The best size by the odds, where they were asked"`
-	BestH     length.Shown     `json:"best_h"`
+	BestW     length.Shown      `json:"best_w" doc:"The best size by the odds, where they were asked"`
+	BestH     length.Shown      `json:"best_h"`
 	Makes     []Made            `json:"makes" doc:"The measures that make the pane as ordered"`
 	Figures   []working.Figure  `json:"figures" doc:"All numbers, problems first"`
 	Cutting   outline.Cutting   `json:"cutting" doc:"Whether the pane can be cut here"`

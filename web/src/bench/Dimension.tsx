@@ -77,7 +77,7 @@ export function DimensionMark({ item, eye, active, name }: Props) {
 	const len = Math.hypot(b.x - a.x, b.y - a.y) || 1;
 	// A name longer than its line would hide what it belongs to.
 	const long = (name ?? "").length * 9.4 + 16 > Math.max(len, 90);
-	const words = item.text || (active ? (long ? "here" : (name ?? "")) : "+");
+	const words = item.text || (active ? (long ? "◆" : (name ?? "")) : "+");
 	const n = { x: (-(b.y - a.y) / len) * 6, y: ((b.x - a.x) / len) * 6 };
 	const width =
 		words.length * (active ? 9.4 : 9.8) + (empty && !active ? 8 : 16);
