@@ -275,7 +275,7 @@ func TestNoSizeKeepsBoth(t *testing.T) {
 
 func TestIncomplete(t *testing.T) {
 	r := solve(t, problem(t, "clip-heat", map[Place]string{WidthTop: "270"}))
-	if r.Ready || len(r.Missing) != 5 || r.Read != 1 || r.Asked != 17 {
+	if r.Ready || len(r.Missing) != 5 || r.Read != 1 || r.Asked != 18 {
 		t.Errorf("%+v", r)
 	}
 	r = solve(t, problem(t, "clip-heat", map[Place]string{WidthTop: "270", HeightLeft: "240"}))

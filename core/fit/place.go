@@ -42,6 +42,7 @@ const (
 	DepthRight   Place = "depth_right"
 	DepthBottom  Place = "depth_bottom"
 	DepthLeft    Place = "depth_left"
+	SeatWarp     Place = "seat_warp"
 	OldWidth     Place = "old_width"
 	OldHeight    Place = "old_height"
 	OldThickness Place = "old_thickness"
@@ -91,6 +92,7 @@ var places = []PlaceInfo{
 	{DepthRight, "depth, right", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
 	{DepthBottom, "depth, bottom", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
 	{DepthLeft, "depth, left", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
+	{SeatWarp, "seat out of flat", "with feelers on a flat plate, or two straight edges: how far one corner stands off; of a round seat the greatest gap", false, length.Caliper, 0.05, 100},
 	{ChordAcross, "bend across, chord", "straight edge laid across the curve, end to end", false, length.Tape, openingLeast, openingMost},
 	{RiseAcross, "bend across, rise", "straight edge to the glass, in the middle", false, length.Rule, 0.5, openingMost / 2},
 	{ChordDown, "bend down, chord", "straight edge laid down the curve, end to end", false, length.Tape, openingLeast, openingMost},

@@ -72,6 +72,10 @@ func Walk(s family.Sizing, shape Shape) []PlaceInfo {
 		}
 		w.named(p, i.Name, w.rule.depth)
 	}
+	switch s {
+	case family.Clip, family.Rebate, family.Channel, family.Bonded, family.Port, family.Panel:
+		w.add(SeatWarp)
+	}
 	if shape.Curved {
 		w.add(ChordAcross, RiseAcross, ChordDown, RiseDown)
 	}

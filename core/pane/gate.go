@@ -20,6 +20,7 @@ type Need struct {
 	Thickness float64            `json:"thickness" doc:"Thickness that is wanted, mm"`
 	Depth     float64            `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
 	Like      string             `json:"like,omitempty" doc:"Material of the old pane"`
+	Load      Load               `json:"load"`
 	Weights   map[string]float64 `json:"weights,omitempty" doc:"How much each judgement counts, 0 to 10"`
 }
 
@@ -37,6 +38,9 @@ func (n Need) Check() error {
 	if !(n.Depth >= 0 && n.Depth <= 200) {
 		return fault.New("depth", "a depth up to 200 mm is expected", "give the room for the pane")
 	}
+	if l := n.Load; !(l.W >= 0 && l.H >= 0 && l.W <= 10000 && l.H <= 10000 && l.Wind >= 0 && l.Wind <= 100 && l.Warp >= 0 && l.Warp <= 100) {
+		return fault.New("load", "a load that no pane sees", "sides up to 10 m, wind up to 100 m/s, a seat up to 100 mm out of flat")
+	}
 	for k, v := range n.Weights {
 		if _, ok := judgements[k]; !ok {
 			return fault.New("weights."+k, "nothing is judged by that name", "use "+strings.Join(Judgements(), ", "))
@@ -52,14 +56,14 @@ func (n Need) Check() error {
 type Closed struct {
 	Material string         `json:"material"`
 	Name     string         `json:"name"`
-	Gate     string         `json:"gate" enum:"steady,peak,life,sudden,safety,depth"`
+	Gate     string         `json:"gate" enum:"steady,peak,life,sudden,safety,depth,load,warp"`
 	Sentence string         `json:"sentence"`
 	Figure   working.Figure `json:"figure"`
 }
 
 // gate returns the first gate that closes for the material, or nil.
 func (m Material) gate(n Need) *Closed {
-	for _, g := range []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.depth} {
+	for _, g := range []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.depth, m.loadGate, m.warpGate} {
 		if c := g(n); c != nil {
 			c.Material, c.Name = m.ID, m.Short
 			c.Figure.Sentence = c.Sentence

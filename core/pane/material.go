@@ -33,6 +33,8 @@ type Material struct {
 	Peak        *catalogue.Value `json:"peak,omitempty"`
 	Sudden      *catalogue.Value `json:"sudden,omitempty"`
 	Life        []Life           `json:"life,omitempty" doc:"Hours that it stands at a temperature"`
+	Plies       int              `json:"plies,omitempty" doc:"Of laminated glass"`
+	Design      *catalogue.Value `json:"design,omitempty" doc:"What a plastic carries for good, MPa"`
 	Safety      bool             `json:"safety" doc:"Breaks safely or not at all; the mark has still to be checked"`
 	Plastic     bool             `json:"plastic,omitempty"`
 	Cut         string           `json:"cut" enum:"hand,saw,order" doc:"Cut here by hand, sawn here, or ordered to final size"`

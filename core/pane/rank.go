@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"freshshard/core/origin"
+	"freshshard/core/strength"
 	"freshshard/core/working"
 )
 
@@ -25,6 +26,7 @@ var judgements = map[string]judgement{
 	"weight":  {"weight", 1},
 	"cost":    {"cost", 4},
 	"lead":    {"how soon it is here", 3},
+	"warp":    {"the warped seat", 0}, // counts when the seat was read
 }
 
 // Judgements lists the names that weights may use, in order.
@@ -93,11 +95,18 @@ func (n Need) weight(k string) float64 {
 		return w
 	}
 	w := judgements[k].weight
+	if k == "warp" && n.Load.Warp > 0 {
+		w += warpWeight
+	}
 	if k == "uv" && n.Exposure.Outdoors {
 		w += 2
 	}
 	return w
 }
+
+// warpSoft is the stress at which a pane on a warped seat has lost half its
+// points, MPa: the seat works, and what is stiff works loose. Judgement, no source.
+const warpSoft = 8.0
 
 // Scores that are worked out rather than looked up: a full mark for heat from
 // this margin up, and a full mark for weight down to this mass.
@@ -105,6 +114,7 @@ const (
 	heatMarginFull = 0.5 // share of the limit that is left
 	weightFull     = 2.0 // kg
 	weightNone     = 40.0
+	warpWeight     = 8.0
 )
 
 func (m Material) rank(n Need) Ranked {
@@ -141,9 +151,13 @@ func (m Material) rank(n Need) Ranked {
 	return r
 }
 
-// thickness is the nominal one nearest to what is wanted that the depth takes.
+// thickness is the nominal one nearest to what is wanted that carries the load
+// and that the depth takes.
 func (m Material) thickness(n Need) float64 {
 	t := m.Nearest(n.Thickness)
+	if c, ok := m.carries(n.Load, t, n.Depth); ok {
+		t = c
+	}
 	if n.Depth > 0 && t > n.Depth {
 		for _, c := range m.Thicknesses {
 			if c <= n.Depth {
@@ -160,6 +174,14 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 	case "heat":
 		left := (m.Steady.V - n.Exposure.Steady) / m.Steady.V
 		return Score{clamp(10 * left / heatMarginFull), fmt.Sprintf("%s °C left to its steady limit of %s °C", working.Num(m.Steady.V-n.Exposure.Steady, 0), working.Num(m.Steady.V, 0))}
+	case "warp":
+		v := m.SeatStress(n.Load, thickness)
+		if v == 0 {
+			return Score{10, "the seat is flat, as far as anybody read"}
+		}
+		may, _ := m.allowable(strength.Permanent)
+		// A stiff pane also springs back: what it takes counts, not only its share.
+		return Score{clamp(10 * (1 - v/may) * (1 - v/(v+warpSoft))), fmt.Sprintf("pressed onto the seat it takes %s MPa and holds %s", working.Num(v, 1), working.Num(may, 1))}
 	case "weight":
 		if n.Area <= 0 {
 			return Score{5, "not weighed yet: no size"}

@@ -277,7 +277,26 @@ func depth(k Known) float64 {
 }
 
 func (r *Reckoning) need(k Known) pane.Need {
-	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Weights: k.Weights}
+	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Load: r.load(k), Weights: k.Weights}
+}
+
+// gustSpeed is the gust that a pane outdoors is held against, m/s. Common
+// practice, no source; local wind rules come first.
+const gustSpeed = 30.0
+
+// load is what bends the pane.
+func (r *Reckoning) load(k Known) pane.Load {
+	if r.Family.Sizing == family.Tube || !r.Fit.Ready {
+		return pane.Load{}
+	}
+	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[fit.SeatWarp].Value, Two: r.Family.Sizing == family.Channel || r.Family.Sizing == family.Track, Ring: r.Family.Sizing == family.Port}
+	if l.Two {
+		l.W, l.H = l.H, l.W // held above and below: the height is the span
+	}
+	if k.Exposure.Outdoors {
+		l.Wind = gustSpeed
+	}
+	return l
 }
 
 // diagnose works out cause and old pane. A likely old material stands in where
@@ -332,6 +351,7 @@ func (r *Reckoning) more(k Known) []working.Figure {
 			working.In("A", "area of the pane", r.area()/1e6, "m²", origin.Sum()),
 			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
 	})
+	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
 	if r.Family.Sizing != family.Rebate && r.Family.Sizing != family.Bonded || r.Fit.Form != "rectangle" {
 		return out
 	}

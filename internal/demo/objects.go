@@ -64,7 +64,7 @@ func objects() []job {
 			pane: shaped("raked", 0), steps: 2, readings: append(at("bottom", "488", "right", "402", "top", "431", "left", "396", "rising", "612"), said{fit.Ledge, "34", rule})},
 		{by: "mira", due: 123, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705", Object: "Incubator three, round inspection port", Exposure: "room", Family: "ring-port", Power: true, Story: "cracks like a star from one dog", Like: "annealed"},
 			seen:  shop.Seen{Evidence: map[string]string{"origin": "fixing"}},
-			steps: 6, readings: []said{{fit.Across0, "251.2 ±0.1", cal}, {fit.Across45, "250.6 ±0.1", cal}, {fit.Across90, "249.4 ±0.1", cal}, {fit.Across135, "250.8 ±0.1", cal}, {fit.Ledge, "10", cal}}},
+			steps: 6, readings: []said{{fit.Across0, "251.2 ±0.1", cal}, {fit.Across45, "250.6 ±0.1", cal}, {fit.Across90, "249.4 ±0.1", cal}, {fit.Across135, "250.8 ±0.1", cal}, {fit.Ledge, "10", cal}, {fit.SeatWarp, "1.2", cal}}},
 		{by: "tor", due: 28, in: shop.TakeIn{Name: "Quay café", Phone: "0550 266", Object: "Café boiler, gauge tube", Exposure: "boiler", Family: "gauge-tube", Power: true, Story: "clouded, and thin at the water line", Like: "borosilicate"},
 			steps: 5, settle: "borosilicate", thick: 3.3, readings: []said{{fit.Faces, "250 ±0.5", rule}, {fit.StopDepth, "14", cal}, {fit.TubeOutside, "12.7", cal}}},
 		{by: "ebbe", due: 101, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845", Object: "Museum case, sliding front panel", Exposure: "room", Family: "lift-drop", Strike: true, Story: "chipped at the foot, it squeals", Like: "toughened"},

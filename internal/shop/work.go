@@ -75,6 +75,22 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 	})
 }
 
+// Weigh is the choice for a pane with weights that somebody tries.
+func (s *Shop) Weigh(ctx context.Context, at Bench, weights map[string]float64) (pane.Choice, error) {
+	j, err := s.Store.Job(ctx, at.Job)
+	if err != nil {
+		return pane.Choice{}, err
+	}
+	p, err := paneOf(&j, at)
+	if err != nil {
+		return pane.Choice{}, err
+	}
+	k := known(&j, p, length.MM)
+	k.Weights = weights
+	r, err := reckon.Pane(k)
+	return r.Choice, err
+}
+
 func contains(list []float64, v float64) bool {
 	for _, x := range list {
 		if x == v {

@@ -7,8 +7,14 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/fit"
+	"freshshard/core/pane"
 	"freshshard/internal/shop"
 )
+
+// Weights are how much each judgement counts, 0 to 10.
+type Weights struct {
+	Weights map[string]float64 `json:"weights"`
+}
 
 func (v *Server) workRoutes(api huma.API) {
 	huma.Register(api, op("understand", http.MethodPost, "/api/lengths", "How a length is understood"), v.understand)
@@ -37,6 +43,13 @@ func (v *Server) workRoutes(api huma.API) {
 		Body shop.Settle
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.Choose(ctx, who(ctx), in.bench(), in.Body))
+	})
+	huma.Register(api, op("weigh", http.MethodPost, "/api/jobs/{id}/weigh", "The choice with other weights; nothing is kept"), func(ctx context.Context, in *struct {
+		BenchID
+		Body Weights
+	}) (*out[pane.Choice], error) {
+		c, err := v.shop.Weigh(ctx, in.bench(), in.Body.Weights)
+		return &out[pane.Choice]{c}, said(ctx, err)
 	})
 	huma.Register(api, op("tick", http.MethodPut, "/api/jobs/{id}/steps/{step}", "Say how a step ended"), func(ctx context.Context, in *struct {
 		BenchID

@@ -503,6 +503,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/weigh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The choice with other weights; nothing is kept */
+        post: operations["weigh"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lengths": {
         parameters: {
             query?: never;
@@ -1434,7 +1451,7 @@ export interface components {
         PaneClosed: {
             figure: components["schemas"]["WorkingFigure"];
             /** @enum {string} */
-            gate: "steady" | "peak" | "life" | "sudden" | "safety" | "depth";
+            gate: "steady" | "peak" | "life" | "sudden" | "safety" | "depth" | "load" | "warp";
             material: string;
             name: string;
             sentence: string;
@@ -1457,6 +1474,8 @@ export interface components {
             /** @description Whose tolerance to assume */
             cutter: string;
             density: components["schemas"]["CatalogueValue"];
+            /** @description What a plastic carries for good, MPa */
+            design?: components["schemas"]["CatalogueValue"];
             e: components["schemas"]["CatalogueValue"];
             /**
              * @description Colour of the edge seen end-on
@@ -1472,6 +1491,11 @@ export interface components {
             nu: components["schemas"]["CatalogueValue"];
             peak?: components["schemas"]["CatalogueValue"];
             plastic?: boolean;
+            /**
+             * Format: int64
+             * @description Of laminated glass
+             */
+            plies?: number;
             /** @description Breaks safely or not at all; the mark has still to be checked */
             safety: boolean;
             scores: {
@@ -2645,6 +2669,11 @@ export interface components {
             reading: components["schemas"]["LengthReading"];
             /** @description How it was understood, in words */
             said: string;
+        };
+        WebWeights: {
+            weights: {
+                [key: string]: number;
+            };
         };
         WorkingFigure: {
             key: string;
@@ -3964,6 +3993,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    weigh: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebWeights"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaneChoice"];
                 };
             };
             /** @description Error */

@@ -15,6 +15,11 @@ function share(place: string | undefined): number {
 			return 0.3;
 		case "height_middle":
 			return 0.68;
+		case "diameter_0":
+		case "diameter_45":
+		case "diameter_90":
+		case "diameter_135":
+			return 0.24;
 		case "diagonal_rising":
 			return 0.74;
 		case "diagonal_falling":

@@ -7,6 +7,8 @@ import { FigureLine } from "../../parts/FigureLine";
 import { Pick } from "../../parts/Pick";
 import { ReasonForm } from "../../parts/ReasonForm";
 import { Refusal } from "../../parts/Refusal";
+import { useWeights } from "./useWeights";
+import { WeightSliders } from "./WeightSliders";
 
 type Settle = {
 	material: string;
@@ -17,7 +19,10 @@ type Settle = {
 
 /** What stands it, best first, and what is ruled out by which number. */
 export function ChooseStation({ view }: { view: View }) {
-	const { choice } = view.reckoning;
+	const usual = view.reckoning.choice;
+	const { choice, weights, moved, set, clear } = useWeights(view);
+	const was = (material: string) =>
+		usual.open.findIndex((r) => r.material === material) + 1;
 	const write = useJobWrite<Settle>(view, (body) =>
 		got(
 			api.PUT("/api/jobs/{id}/choice", {
@@ -39,12 +44,20 @@ export function ChooseStation({ view }: { view: View }) {
 				</p>
 			)}
 			<Refusal error={write.error} />
+			<WeightSliders
+				first={choice.open[0]}
+				weights={weights}
+				moved={moved}
+				onMove={set}
+				onClear={clear}
+			/>
 			<ol className="mt-3">
 				{choice.open.map((r, n) => (
 					<OpenMaterial
 						key={r.material}
 						ranked={r}
 						rank={n + 1}
+						was={was(r.material)}
 						view={view}
 						open={open === r.material}
 						onOpen={() => setOpen(open === r.material ? null : r.material)}
@@ -83,6 +96,7 @@ export function ChooseStation({ view }: { view: View }) {
 function OpenMaterial({
 	ranked,
 	rank,
+	was,
 	view,
 	open,
 	onOpen,
@@ -90,6 +104,7 @@ function OpenMaterial({
 }: {
 	ranked: Ranked;
 	rank: number;
+	was: number;
 	view: View;
 	open: boolean;
 	onOpen: () => void;
@@ -112,6 +127,12 @@ function OpenMaterial({
 					<strong className="text-lg">{ranked.name}</strong>
 					{ranked.like && (
 						<span className="text-ink-2"> · like the old one</span>
+					)}
+					{was > 0 && was !== rank && (
+						<span className="text-ink-2" data-was={was}>
+							{" "}
+							· number {rank} now, {was} as usual
+						</span>
 					)}
 				</span>
 				<span className="font-figure text-xl font-semibold">
