@@ -79,3 +79,51 @@ func questionsFindTheFamily(t *testing.T, p *program) {
 	g.until("its places", `document.querySelector("[data-place=upper_pocket]")`)
 	g.sees("pane 1, 1 of 2")
 }
+
+// A cleaner that crazes the pane is refused with its reason and what is good
+// instead; what was ticked before stays.
+func blockedCleaner(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/jobs/25/prepare")
+	g.pressAt(`[data-agent=mild-soap]`)
+	g.until("soap ticked", `document.querySelector("[data-agent=mild-soap]").getAttribute("aria-pressed") === "true"`)
+	g.pressAt(`[data-agent=ammonia]`)
+	g.until("the refusal", `document.querySelector("[data-refused]")?.innerText.includes("ammonia crazes it from every edge and hole; take mild soap and water")`)
+	if ask[bool](g, `document.querySelector("[data-agent=ammonia]").getAttribute("aria-pressed") === "true"`) {
+		t.Error("ammonia is taken")
+	}
+	g.accessible("what touches it")
+	// Another material makes what is used a clash: it is said, and holds the
+	// signature up.
+	g.pressAt(`[data-agent=alcohol]`)
+	g.until("alcohol ticked", `document.querySelector("[data-agent=alcohol]").getAttribute("aria-pressed") === "true"`)
+	g.goTo("/book/touch")
+	g.pressAt(`[aria-label^="✕ acetone"]`)
+	g.sees("ketones and aromatic solvents dissolve and craze it")
+	g.accessible("book, touch")
+}
+
+// A warped ring leads to plastic, with the number; moving a weight ranks anew
+// and says so.
+func warpAndWeights(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/22/choose")
+	g.sees("annealed glass is ruled out, the seat is 1.2 mm out of flat")
+	first := `document.querySelector("[data-material]").dataset.material`
+	g.until("plastic first", `["polycarbonate", "acrylic"].includes(`+first+`)`)
+	before := ask[string](g, first)
+	ask[any](g, `void document.querySelector("details").setAttribute("open", "")`)
+	weigh := func(k string, v int) {
+		ask[any](g, fmt.Sprintf(`void (() => { const e = document.querySelector("[data-weight=%s]"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d"); e.dispatchEvent(new Event("input", {bubbles: true})) })()`, k, v))
+	}
+	weigh("warp", 0)
+	weigh("scratch", 10)
+	weigh("heat", 10)
+	g.until("another order", first+" !== "+fmt.Sprintf("%q", before))
+	g.sees("as usual")
+	g.accessible("weights")
+	g.press("as usual again")
+	g.until("the usual order", first+" === "+fmt.Sprintf("%q", before))
+}

@@ -22,7 +22,7 @@ func crowded(g *page, job int) {
 		}
 	}
 	put("outline", fmt.Sprintf(`{outline: {outer: [{x:0,y:0},{x:1900,y:0},{x:1900,y:1200},{x:0,y:1200}], holes: [%s]}, doubt: 1, version: 1}`, strings.Join(holes, ",")))
-	held := ask[string](g, fmt.Sprintf(`fetch("/api/jobs/%d").then(r => r.json()).then(v => JSON.stringify({name: v.pane.name, family: v.pane.family, frame: v.pane.frame, cutter: v.pane.cutter, gasket: v.pane.gasket, raked: false, like: v.pane.like, shape: v.pane.shape, version: v.pane.version, sides: {top: 40, right: 40, bottom: 40, left: 40}}))`, job))
+	held := ask[string](g, fmt.Sprintf(`fetch("/api/jobs/%d").then(r => r.json()).then(v => JSON.stringify({name: v.pane.name, family: v.pane.family, frame: v.pane.frame, cutter: v.pane.cutter, gasket: v.pane.gasket, raked: false, like: v.pane.like, uses: v.pane.uses, shape: v.pane.shape, version: v.pane.version, sides: {top: 40, right: 40, bottom: 40, left: 40}}))`, job))
 	put("pane", held)
 	g.goTo(fmt.Sprintf("/jobs/%d/measure", job))
 	g.until("all of it", `document.querySelectorAll("main svg[role=group] :is(path, polygon, circle, line, text, rect)").length > 500`)

@@ -28,6 +28,8 @@ func TestDemo(t *testing.T) {
 	t.Run("instruments", func(t *testing.T) { instruments(t, p) })
 	t.Run("sums", func(t *testing.T) { sums(t, p) })
 	t.Run("outline", func(t *testing.T) { outlines(t, p) })
+	t.Run("blocked cleaner", func(t *testing.T) { blockedCleaner(t, p) })
+	t.Run("warp and weights", func(t *testing.T) { warpAndWeights(t, p) })
 	t.Run("heat and odds", func(t *testing.T) { heatAndOdds(t, p) })
 	t.Run("every shape", func(t *testing.T) { everyShape(t, p) })
 	t.Run("point by point", func(t *testing.T) { pointByPoint(t, p) })
@@ -363,7 +365,7 @@ func everyScreen(t *testing.T, p *program) {
 	g.until("the door", `document.querySelector("input[type=password]")`)
 	g.accessible("sign in")
 	g.signIn("mira")
-	paths := []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/bend", "/shop", "/jobs/12/prove", "/jobs/14/measure", "/jobs/16/set", "/jobs/23/measure", "/jobs/26/measure"}
+	paths := []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/bend", "/book", "/book/held", "/book/heat", "/book/cautions", "/shop", "/jobs/12/prove", "/jobs/14/measure", "/jobs/16/set", "/jobs/23/measure", "/jobs/26/measure"}
 	for _, s := range []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"} {
 		paths = append(paths, "/jobs/1/"+s)
 	}
@@ -383,7 +385,7 @@ func narrowAndWide(t *testing.T, p *program) {
 	g.signIn("mira")
 	for _, w := range []int64{390, 768, 1280} {
 		g.do(chromedp.EmulateViewport(w, 800))
-		for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/photo", "/shop", "/jobs/1/measure", "/jobs/14/measure", "/jobs/23/measure", "/jobs/9/choose", "/jobs/8/prove"} {
+		for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/photo", "/book", "/book/touch", "/book/held", "/shop", "/jobs/1/measure", "/jobs/14/measure", "/jobs/23/measure", "/jobs/9/choose", "/jobs/8/prove"} {
 			g.goTo(path)
 			g.until("its content", `document.querySelector("main").innerText.length > 40`)
 			if over := ask[int](g, `document.documentElement.scrollWidth - window.innerWidth`); over > 0 {

@@ -103,7 +103,7 @@ func said(s working.Sense) string {
 
 // Hindrance is one thing that stands in the way of signing off.
 type Hindrance struct {
-	Kind string `json:"kind" enum:"check,failed,step,size,choice,reading,strip"`
+	Kind string `json:"kind" enum:"check,failed,step,size,choice,reading,strip,clash"`
 	Key  string `json:"key"`
 	Text string `json:"text"`
 	Pane int64  `json:"pane,omitempty" doc:"The pane that it belongs to"`
@@ -115,6 +115,7 @@ type State struct {
 	Strip     []Named // what came off and does not count out
 	Odd       []Named // readings that do not fit the rest
 	Chosen    bool    // a material was settled
+	Clash     string  // what is used and must never be
 	Checks    []Check // with their answers
 	OpenSteps []Named // steps neither done nor left out with a reason
 }
@@ -137,6 +138,9 @@ func Hindrances(s State) []Hindrance {
 	}
 	if !s.Chosen {
 		out = append(out, Hindrance{Kind: "choice", Key: "choose", Text: "no material settled"})
+	}
+	if s.Clash != "" {
+		out = append(out, Hindrance{Kind: "clash", Key: "uses", Text: s.Clash})
 	}
 	for _, n := range s.OpenSteps {
 		out = append(out, Hindrance{Kind: "step", Key: n.Key, Text: "step open: " + n.Title})

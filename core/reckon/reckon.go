@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"math"
 
+	"freshshard/core/compat"
 	"freshshard/core/diagnose"
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
@@ -50,6 +51,7 @@ type Known struct {
 	OldPane   diagnose.Evidence            `json:"old_pane,omitempty" doc:"What was seen of the old pane"`
 	Cause     string                       `json:"cause,omitempty" doc:"Cause that somebody settled on"`
 	Stamp     string                       `json:"stamp,omitempty"`
+	Uses      []string                     `json:"uses,omitempty" doc:"Cleaners, lubricants, adhesives that touch it"`
 	Draws     int                          `json:"draws,omitempty" doc:"How many openings to draw for the odds; 0 for none"`
 	Unit      length.Unit                  `json:"unit" enum:"mm,in"`
 }
@@ -65,12 +67,14 @@ type Reckoning struct {
 	Order     string            `json:"order" doc:"The order line; empty while readings are missing"`
 	OrderW    length.Shown      `json:"order_w"`
 	OrderH    length.Shown      `json:"order_h"`
-	BestW     length.Shown      `json:"best_w" doc:"The best size by the odds, where they were asked"`
-	BestH     length.Shown      `json:"best_h"`
+	BestW     *length.Shown     `json:"best_w,omitempty" doc:"The best size by the odds, where they were asked"`
+	BestH     *length.Shown     `json:"best_h,omitempty"`
 	Makes     []Made            `json:"makes" doc:"The measures that make the pane as ordered"`
 	Figures   []working.Figure  `json:"figures" doc:"All numbers, problems first"`
 	Cutting   outline.Cutting   `json:"cutting" doc:"Whether the pane can be cut here"`
 	Choice    pane.Choice       `json:"choice"`
+	Touch     []compat.Finding  `json:"touch" doc:"How everything that may touch the pane and its frame gets on with them"`
+	Clash     string            `json:"clash,omitempty" doc:"What is used and must never be; empty when nothing is"`
 	Plan      plan.Plan         `json:"plan"`
 	Walk      []fit.PlaceInfo   `json:"walk"`
 	Table     drawing.Drawing   `json:"table"`
@@ -124,6 +128,10 @@ func Pane(k Known) (Reckoning, error) {
 	if r.Choice, err = pane.Choose(r.need(k)); err != nil {
 		return r, err
 	}
+	r.Touch = compat.Ask([]string{r.Material.ID, frameOf(k, r.Family)}, sealsOf[r.Family.Seal])
+	if f := fault.Of(compat.Check(k.Uses, r.Touch)); f != nil {
+		r.Clash = f.Why + "; " + f.Cure
+	}
 	facts, err := r.facts(k)
 	if err != nil {
 		return r, err
@@ -133,7 +141,8 @@ func Pane(k Known) (Reckoning, error) {
 	}
 	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), r.more(k)...), k.Unit)
 	if c := r.Fit.Chance; c != nil {
-		r.BestW, r.BestH = length.Show(c.Best.W, k.Unit), length.Show(c.Best.H, k.Unit)
+		bw, bh := length.Show(c.Best.W, k.Unit), length.Show(c.Best.H, k.Unit)
+		r.BestW, r.BestH = &bw, &bh
 	}
 	r.Cutting = r.cutting()
 	r.Makes = []Made{}
@@ -174,12 +183,19 @@ func (r *Reckoning) material(k Known) error {
 	return nil
 }
 
-func (r *Reckoning) problem(k Known) (fit.Problem, error) {
-	id := k.Frame
-	if id == "" {
-		id = r.Family.Frame
+// sealsOf are the seals of a family as the matrix of what may touch what knows
+// them.
+var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "plate": {"rubber"}, "butyl": {"butyl"}}
+
+func frameOf(k Known, f family.Family) string {
+	if k.Frame != "" {
+		return k.Frame
 	}
-	fr, err := frame.ByID(id)
+	return f.Frame
+}
+
+func (r *Reckoning) problem(k Known) (fit.Problem, error) {
+	fr, err := frame.ByID(frameOf(k, r.Family))
 	if err != nil {
 		return fit.Problem{}, err
 	}

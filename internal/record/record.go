@@ -77,6 +77,7 @@ type Held struct {
 	Shape  fit.Shape     `json:"shape"`
 	Raked  bool          `json:"raked"`
 	Like   string        `json:"like" doc:"Material of the old pane, as far as known"`
+	Uses   []string      `json:"uses" doc:"Cleaners, lubricants, adhesives that touch it"`
 }
 
 // Pane is one pane of a job's object, with its own state: what was read of it,

@@ -9,6 +9,7 @@ import (
 	"strings"
 	"time"
 
+	"freshshard/core/compat"
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
@@ -69,7 +70,7 @@ func (c Carried) job() (record.Job, []Fixed) {
 	j, fixed := c.Job.Job, c.Fixed
 	if old := c.Job.Pane; c.Version == 1 && old != nil {
 		j.Panes = []record.Pane{{Number: 1, Spot: whole, WaitsFor: c.Job.WaitsFor, WaitsUntil: c.Job.WaitsUntil,
-			Held:     record.Held{Family: old.Family, Frame: old.Frame, Cutter: old.Cutter, Gasket: old.Gasket, Sides: old.Sides, Raked: old.Raked, Like: old.Like},
+			Held:     record.Held{Family: old.Family, Frame: old.Frame, Cutter: old.Cutter, Gasket: old.Gasket, Sides: old.Sides, Raked: old.Raked, Like: old.Like, Uses: []string{}},
 			Readings: c.Job.Readings, Diagnosis: c.Job.Diagnosis, Choice: c.Job.Choice, Ticks: c.Job.Ticks, Answers: c.Job.Answers}}
 		if c.Reckoning != nil {
 			fixed = []Fixed{{Pane: 1, Reckoning: *c.Reckoning}}
@@ -164,6 +165,11 @@ func checkPane(j *record.Job, p *record.Pane, at string) error {
 			return fault.New(at+".shape.drawn", err.Error(), "correct the outline")
 		}
 		p.Shape.Drawn = &o
+	}
+	for _, u := range p.Uses {
+		if _, err := compat.AgentByID(u); err != nil {
+			return fault.New(at+".uses", err.Error(), "use the ids of the catalogue")
+		}
 	}
 	seen := map[fit.Place]bool{}
 	for i, r := range p.Readings {

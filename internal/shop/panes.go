@@ -31,7 +31,7 @@ func laidOut(l drawing.Layout, panes []record.Pane) ([]record.Pane, error) {
 	for i, spot := range l.Spots() {
 		if i == len(panes) {
 			p := record.Pane{Held: panes[0].Held}
-			p.Name = ""
+			p.Name, p.Uses = "", nil
 			p.Shape.Drawn = nil
 			if p.Shape.Kind == fit.Drawn {
 				p.Shape = fit.Shape{}

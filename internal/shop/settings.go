@@ -2,7 +2,9 @@ package shop
 
 import (
 	"context"
+	"slices"
 
+	"freshshard/core/compat"
 	"freshshard/core/fault"
 	"freshshard/core/reckon"
 	"freshshard/internal/record"
@@ -26,12 +28,32 @@ func (s *Shop) SetPane(ctx context.Context, by record.Account, at Bench, held re
 		if err := sound(j, p); err != nil {
 			return store.Change{}, err
 		}
+		if !slices.Equal(before.Uses, held.Uses) {
+			if err := clash(j, p); err != nil {
+				return store.Change{}, err
+			}
+		}
 		found, err := t.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = stale("how the pane is held")
 		}
 		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "how the pane is held was changed", Before: before, After: held}, err
 	})
+}
+
+// mostUses is more than anybody takes to one pane.
+const mostUses = 40
+
+// clash refuses what must never touch the pane.
+func clash(j *record.Job, p *record.Pane) error {
+	if len(p.Uses) > mostUses {
+		return fault.New("uses", "that is more than anybody uses", "tick what touches the pane")
+	}
+	r, err := reckon.Pane(known(j, p, "mm"))
+	if err != nil {
+		return err
+	}
+	return compat.Check(p.Uses, r.Touch)
 }
 
 // sound tries a changed pane on the core before it is kept.

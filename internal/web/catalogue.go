@@ -6,6 +6,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/core/caution"
+	"freshshard/core/compat"
 	"freshshard/core/diagnose"
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
@@ -23,6 +25,8 @@ type Catalogue struct {
 	Materials   []pane.Material            `json:"materials"`
 	Frames      []frame.Material           `json:"frames"`
 	Instruments []length.Instrument        `json:"instruments"`
+	Compat      compat.Table               `json:"compat" doc:"What may touch what"`
+	Cautions    []caution.Caution          `json:"cautions"`
 	Questions   []family.Question          `json:"questions" doc:"Those that pick the family; the first one is asked first"`
 	Edges       map[string]drawing.Drawing `json:"edges" doc:"The edge in section of each family"`
 	Shapes      []outline.Kind             `json:"shapes" doc:"Forms that an opening can have beside the plain rectangle"`
@@ -44,6 +48,6 @@ func edges() map[string]drawing.Drawing {
 
 func (v *Server) catalogueRoutes(api huma.API) {
 	huma.Register(api, op("catalogue", http.MethodGet, "/api/catalogue", "Families, exposures, materials, frames, instruments"), func(context.Context, *struct{}) (*out[Catalogue], error) {
-		return &out[Catalogue]{Catalogue{family.All(), exposure.All(), pane.All(), frame.All(), length.Instruments(), family.Questions(), edges(), outline.Kinds(), diagnose.Questions(), diagnose.Clues()}}, nil
+		return &out[Catalogue]{Catalogue{family.All(), exposure.All(), pane.All(), frame.All(), length.Instruments(), compat.All(), caution.All(), family.Questions(), edges(), outline.Kinds(), diagnose.Questions(), diagnose.Clues()}}, nil
 	})
 }

@@ -847,6 +847,41 @@ export interface components {
             title: string;
             when: string[];
         };
+        CompatAgent: {
+            id: string;
+            /** @enum {string} */
+            kind: "lubricant" | "cleaner" | "adhesive" | "neighbour";
+            name: string;
+        };
+        CompatFinding: {
+            agent: components["schemas"]["CompatAgent"];
+            /** @description What is good for the same work here */
+            instead: components["schemas"]["CompatAgent"][];
+            /** @description What it would touch worst, and why; empty for unknown */
+            sentence: string;
+            /** @enum {string} */
+            verdict: "good" | "unknown" | "care" | "never";
+        };
+        CompatRule: {
+            agent: string;
+            instead?: string[];
+            reason: string;
+            subject: string;
+            /** @enum {string} */
+            verdict: "good" | "care" | "never";
+        };
+        CompatSubject: {
+            id: string;
+            /** @enum {string} */
+            kind: "pane" | "seal" | "frame";
+            materials: string[];
+            name: string;
+        };
+        CompatTable: {
+            agents: components["schemas"]["CompatAgent"][];
+            rules: components["schemas"]["CompatRule"][];
+            subjects: components["schemas"]["CompatSubject"][];
+        };
         DiagnoseChange: {
             key: string;
             station: string;
@@ -1625,7 +1660,7 @@ export interface components {
         ProveHindrance: {
             key: string;
             /** @enum {string} */
-            kind: "check" | "failed" | "step" | "size" | "choice" | "reading" | "strip";
+            kind: "check" | "failed" | "step" | "size" | "choice" | "reading" | "strip" | "clash";
             /**
              * Format: int64
              * @description The pane that it belongs to
@@ -1641,12 +1676,14 @@ export interface components {
         ReckonReckoning: {
             /** @description Material or thickness is not settled yet */
             assumed: boolean;
-            best_h: components["schemas"]["LengthShown"];
+            best_h?: components["schemas"]["LengthShown"];
             /** @description The best size by the odds, where they were asked */
-            best_w: components["schemas"]["LengthShown"];
+            best_w?: components["schemas"]["LengthShown"];
             /** @description The settled cause in words; empty while open */
             cause: string;
             choice: components["schemas"]["PaneChoice"];
+            /** @description What is used and must never be; empty when nothing is */
+            clash?: string;
             /** @description Whether the pane can be cut here */
             cutting: components["schemas"]["OutlineCutting"];
             family: components["schemas"]["FamilyFamily"];
@@ -1675,6 +1712,8 @@ export interface components {
              * @description mm
              */
             thickness: number;
+            /** @description How everything that may touch the pane and its frame gets on with them */
+            touch: components["schemas"]["CompatFinding"][];
             walk: components["schemas"]["FitPlaceInfo"][];
             /** @description What the old pane was */
             was: components["schemas"]["DiagnoseResult"];
@@ -1817,6 +1856,8 @@ export interface components {
             /** @description Where it is on the object */
             spot: components["schemas"]["DrawingSpot"];
             ticks: components["schemas"]["RecordTick"][];
+            /** @description Cleaners, lubricants, adhesives that touch it */
+            uses: string[];
             /** Format: int64 */
             version: number;
             waits_for: string;
@@ -2528,8 +2569,11 @@ export interface components {
             sentence: string;
         };
         WebCatalogue: {
+            cautions: components["schemas"]["CautionCaution"][];
             /** @description What to look at on the old pane */
             clues: components["schemas"]["DiagnoseQuestion"][];
+            /** @description What may touch what */
+            compat: components["schemas"]["CompatTable"];
             /** @description The edge in section of each family */
             edges: {
                 [key: string]: components["schemas"]["DrawingDrawing"];
@@ -2569,6 +2613,8 @@ export interface components {
             raked: boolean;
             shape: components["schemas"]["FitShape"];
             sides: components["schemas"]["SettingSides"];
+            /** @description Cleaners, lubricants, adhesives that touch it */
+            uses: string[];
             /** Format: int64 */
             version: number;
         };

@@ -8,6 +8,9 @@ import { TodayScreen } from "../screens/today/TodayScreen";
 import { WhoContext } from "./who";
 
 // Today and the job are what a bench tablet opens; the rest comes when asked.
+const BookScreen = lazy(() =>
+	import("../screens/book/BookScreen").then((m) => ({ default: m.BookScreen })),
+);
 const JobsScreen = lazy(() =>
 	import("../screens/jobs/JobsScreen").then((m) => ({ default: m.JobsScreen })),
 );
@@ -54,6 +57,8 @@ export function App() {
 					<Route path="/jobs/:id/:station" element={<JobScreen />} />
 					<Route path="/sums" element={<SumsScreen />} />
 					<Route path="/sums/:sum" element={<SumsScreen />} />
+					<Route path="/book" element={<BookScreen />} />
+					<Route path="/book/:page" element={<BookScreen />} />
 					<Route path="/shop" element={<ShopScreen />} />
 					<Route path="*" element={<Navigate to="/" replace />} />
 				</Routes>

@@ -11,6 +11,7 @@ const places = [
 	{ to: "/jobs", name: "Jobs" },
 	{ to: "/take-in", name: "Take in" },
 	{ to: "/sums", name: "Sums" },
+	{ to: "/book", name: "Book" },
 	{ to: "/shop", name: "Shop" },
 ];
 

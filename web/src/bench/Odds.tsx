@@ -62,7 +62,7 @@ export function Odds({
 					cutter's band and the heat.
 				</span>
 			</p>
-			{better && (
+			{better && best_w && best_h && (
 				<p className="mt-1">
 					By the odds the best is <Inches>{best_w.main}</Inches> ×{" "}
 					<Inches>{best_h.main}</Inches>: the least of going in, holding and

@@ -9,6 +9,7 @@ import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
 import { Stepper } from "../../parts/Stepper";
 import { Tick } from "../../parts/Tick";
+import { heldOf } from "./held";
 import { ShapeChoice } from "./ShapeChoice";
 
 type Props = { view: View; open: boolean; onClose: () => void };
@@ -22,23 +23,6 @@ const fixings: Record<string, string> = {
 	bar: "Screws of the bar",
 	ring: "Dogs or screws",
 };
-
-function heldOf(view: View): Held {
-	const { name, family, frame, cutter, gasket, sides, shape, raked, like } =
-		view.pane;
-	return {
-		name,
-		family,
-		frame,
-		cutter,
-		gasket,
-		sides,
-		shape,
-		raked,
-		like,
-		version: view.pane.version,
-	};
-}
 
 const gaskets = [
 	{ value: "none", label: "none" },

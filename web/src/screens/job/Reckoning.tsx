@@ -11,6 +11,7 @@ import { Rebuild } from "./Rebuild";
 import { SourceStation } from "./SourceStation";
 import { StepList } from "./StepList";
 import { StripLog } from "./StripLog";
+import { Touch } from "./Touch";
 import { WhyItBroke } from "./WhyItBroke";
 
 type Props = {
@@ -18,6 +19,9 @@ type Props = {
 	station: string;
 	onPlace: (place: string) => void;
 };
+
+// Where something touches the pane.
+const touching = ["prepare", "set", "refit"];
 
 // These open from the order line and from the section.
 const hidden = ["order_width", "order_height", "clearance_drawn", "bite_drawn"];
@@ -60,6 +64,7 @@ export const Reckoning = memo(function Reckoning({
 			{station === "choose" && <ChooseStation view={view} />}
 			{station === "source" && <SourceStation view={view} />}
 			<StepList view={view} station={station} />
+			{touching.includes(station) && <Touch view={view} />}
 			{station === "strip" && <StripLog view={view} />}
 			{station === "refit" && <Rebuild view={view} />}
 			{measure && <OldPane view={view} />}

@@ -1,9 +1,10 @@
 import { useState } from "react";
 import type { Catalogue, Family } from "../../api/types";
+import { EdgePicture } from "../../bench/EdgePicture";
 import { Button } from "../../parts/Button";
 import { control, Field } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
-import { EdgePicture } from "./EdgePicture";
+
 import type { QuestionProps } from "./form";
 
 type Props = QuestionProps & { catalogue?: Catalogue };

@@ -1,7 +1,7 @@
 import { useId, useMemo } from "react";
-import type { Drawing } from "../../api/types";
-import { eyeFor } from "../../bench/fit";
-import { Shapes } from "../../bench/Shapes";
+import type { Drawing } from "../api/types";
+import { eyeFor } from "./fit";
+import { Shapes } from "./Shapes";
 
 const w = 200;
 const h = 104;

@@ -1,0 +1,167 @@
+// Package compat tells what may touch what: panes, seals and frames against
+// cleaners, lubricants, adhesives and neighbours. Common practice, no source;
+// the sheet of the product in hand comes first.
+package compat
+
+import (
+	_ "embed"
+	"fmt"
+	"slices"
+	"strings"
+
+	"freshshard/core/catalogue"
+	"freshshard/core/fault"
+)
+
+//go:embed compat.json
+var file []byte
+
+// Verdict is how a pair gets on.
+type Verdict string
+
+// The verdicts, best first. A pair that no rule names is Unknown: look at the
+// sheet.
+const (
+	Good    Verdict = "good"
+	Unknown Verdict = "unknown"
+	Care    Verdict = "care"
+	Never   Verdict = "never"
+)
+
+var order = []Verdict{Good, Unknown, Care, Never}
+
+// Worse says whether a verdict is worse than another.
+func (v Verdict) Worse(w Verdict) bool { return slices.Index(order, v) > slices.Index(order, w) }
+
+// Subject is something that is touched. Materials are the panes and frames that
+// it stands for.
+type Subject struct {
+	ID        string   `json:"id"`
+	Name      string   `json:"name"`
+	Kind      string   `json:"kind" enum:"pane,seal,frame"`
+	Materials []string `json:"materials"`
+}
+
+// Agent is something that touches it.
+type Agent struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+	Kind string `json:"kind" enum:"lubricant,cleaner,adhesive,neighbour"`
+}
+
+// Rule is one pair. Instead are agents that do the same work without harm.
+type Rule struct {
+	Subject string   `json:"subject"`
+	Agent   string   `json:"agent"`
+	Verdict Verdict  `json:"verdict" enum:"good,care,never"`
+	Reason  string   `json:"reason"`
+	Instead []string `json:"instead,omitempty"`
+}
+
+// Table is the whole matrix.
+type Table struct {
+	Subjects []Subject `json:"subjects"`
+	Agents   []Agent   `json:"agents"`
+	Rules    []Rule    `json:"rules"`
+}
+
+var table = catalogue.Must[Table](file, "compat.json")
+
+// All is the matrix.
+func All() Table { return table }
+
+// AgentByID finds an agent.
+func AgentByID(id string) (Agent, error) {
+	for _, a := range table.Agents {
+		if a.ID == id {
+			return a, nil
+		}
+	}
+	return Agent{}, fault.New("uses", "nothing is called "+id, "choose one of the list")
+}
+
+// Finding is how an agent gets on with everything that it would touch.
+type Finding struct {
+	Agent    Agent   `json:"agent"`
+	Verdict  Verdict `json:"verdict" enum:"good,unknown,care,never"`
+	Sentence string  `json:"sentence" doc:"What it would touch worst, and why; empty for unknown"`
+	Instead  []Agent `json:"instead" doc:"What is good for the same work here"`
+}
+
+// touched are the subjects that a job has: its pane's and its frame's
+// materials and the kinds of its seals.
+func touched(materials, seals []string) []Subject {
+	out := []Subject{}
+	for _, s := range table.Subjects {
+		if slices.ContainsFunc(s.Materials, func(m string) bool { return slices.Contains(materials, m) }) || slices.Contains(seals, s.ID) {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// Ask looks every agent up against what a job has: materials are those of pane
+// and frame, seals the ids of seal subjects.
+func Ask(materials, seals []string) []Finding {
+	subjects := touched(materials, seals)
+	out := make([]Finding, 0, len(table.Agents))
+	for _, a := range table.Agents {
+		f := Finding{Agent: a, Verdict: Unknown, Instead: []Agent{}}
+		instead := []string{}
+		for _, s := range subjects {
+			for _, r := range table.Rules {
+				if r.Agent != a.ID || r.Subject != s.ID {
+					continue
+				}
+				// Good for one of them is not good for all: it stays unknown for the
+				// rest, but a bad word for any counts.
+				if r.Verdict.Worse(f.Verdict) || f.Sentence == "" {
+					f.Verdict, f.Sentence = r.Verdict, fmt.Sprintf("%s on %s: %s", a.Name, s.Name, r.Reason)
+					instead = r.Instead
+				}
+			}
+		}
+		f.Instead = safe(instead, subjects)
+		out = append(out, f)
+	}
+	return out
+}
+
+// safe are the agents of a list that harm nothing here.
+func safe(ids []string, subjects []Subject) []Agent {
+	out := []Agent{}
+	for _, id := range ids {
+		a, err := AgentByID(id)
+		harms := slices.ContainsFunc(table.Rules, func(r Rule) bool {
+			return r.Agent == id && (r.Verdict == Never || r.Verdict == Care) && slices.ContainsFunc(subjects, func(s Subject) bool { return s.ID == r.Subject })
+		})
+		if err == nil && !harms {
+			out = append(out, a)
+		}
+	}
+	return out
+}
+
+// Check refuses agents that must never touch what a job has.
+func Check(uses []string, findings []Finding) error {
+	for _, id := range uses {
+		if _, err := AgentByID(id); err != nil {
+			return err
+		}
+		for _, f := range findings {
+			if f.Agent.ID != id || f.Verdict != Never {
+				continue
+			}
+			names := []string{}
+			for _, a := range f.Instead {
+				names = append(names, a.Name)
+			}
+			cure := "leave it out"
+			if len(names) > 0 {
+				cure = "take " + strings.Join(names, " or ")
+			}
+			return fault.New("uses", "never "+f.Sentence, cure)
+		}
+	}
+	return nil
+}

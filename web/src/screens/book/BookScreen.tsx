@@ -1,0 +1,50 @@
+import type { ComponentType } from "react";
+import { NavLink, useParams } from "react-router";
+import { useCatalogue } from "../../api/hooks";
+import type { Catalogue } from "../../api/types";
+import { Page } from "../../app/Page";
+import { CautionPage } from "./CautionPage";
+import { FamilyPage } from "./FamilyPage";
+import { HeatPage } from "./HeatPage";
+import { MaterialPage } from "./MaterialPage";
+import { TouchPage } from "./TouchPage";
+
+const pages: {
+	key: string;
+	name: string;
+	Show: ComponentType<{ book: Catalogue }>;
+}[] = [
+	{ key: "materials", name: "Materials", Show: MaterialPage },
+	{ key: "held", name: "Ways of holding", Show: FamilyPage },
+	{ key: "touch", name: "What touches what", Show: TouchPage },
+	{ key: "heat", name: "Heat and frames", Show: HeatPage },
+	{ key: "cautions", name: "Cautions", Show: CautionPage },
+];
+
+/** The reference: what the program knows, each value with where it is from. */
+export function BookScreen() {
+	const { page } = useParams();
+	const book = useCatalogue();
+	const here = pages.find((p) => p.key === page) ?? pages[0];
+	return (
+		<Page title="Book">
+			<nav aria-label="Book" className="mb-6 flex flex-wrap gap-x-1">
+				{pages.map((p) => (
+					<NavLink
+						key={p.key}
+						to={`/book/${p.key}`}
+						aria-current={p === here ? "page" : undefined}
+						className={`grid min-h-12 place-items-center border-b-4 px-4 text-lg ${p === here ? "border-now font-semibold text-now" : "border-transparent text-ink-2 hover:border-rule"}`}
+					>
+						{p.name}
+					</NavLink>
+				))}
+			</nav>
+			{book.data && here ? (
+				<here.Show book={book.data} />
+			) : (
+				<p role="status">Opening it …</p>
+			)}
+		</Page>
+	);
+}

@@ -1,0 +1,95 @@
+import type { Catalogue, Material } from "../../api/types";
+import { originOf } from "./origin";
+
+type Value = { v: number; o: string };
+
+const rows: {
+	name: string;
+	unit: string;
+	of: (m: Material) => Value | undefined;
+}[] = [
+	{ name: "steady heat", unit: "°C", of: (m) => m.steady },
+	{ name: "for minutes", unit: "°C", of: (m) => m.peak },
+	{ name: "sudden change", unit: "K", of: (m) => m.sudden },
+	{ name: "bending strength", unit: "MPa", of: (m) => m.strength },
+	{ name: "carries for good", unit: "MPa", of: (m) => m.design },
+	{ name: "cold bend, × thickness", unit: "", of: (m) => m.cold_bend },
+	{ name: "growth, 10⁻⁶", unit: "/K", of: (m) => m.alpha },
+	{ name: "stiffness", unit: "GPa", of: (m) => m.e },
+	{ name: "Poisson's ratio", unit: "", of: (m) => m.nu },
+	{ name: "conducts", unit: "W/mK", of: (m) => m.lambda },
+	{ name: "emissivity", unit: "", of: (m) => m.emissivity },
+	{ name: "density", unit: "kg/m³", of: (m) => m.density },
+];
+
+const cuts: Record<string, string> = {
+	hand: "cut here by hand",
+	saw: "sawn here",
+	order: "ordered to final size",
+};
+
+/** Every material with its values; each value says where it is from. */
+export function MaterialPage({ book }: { book: Catalogue }) {
+	return (
+		<ul className="grid gap-x-10 lg:grid-cols-2">
+			{book.materials.map((m) => (
+				<li
+					key={m.id}
+					className="border-t-2 border-rule py-4"
+					data-material={m.id}
+				>
+					<h2 className="flex items-center gap-3 text-xl font-semibold">
+						<span
+							aria-hidden="true"
+							className="h-5 w-9 border-y-4"
+							style={{
+								borderColor: `var(--edge-${m.edge})`,
+								background: `var(--fill-${m.edge})`,
+							}}
+						/>
+						{m.name}
+					</h2>
+					<p className="text-ink-2">
+						{m.safety
+							? "safety glazing when it bears its mark"
+							: "no safety glazing"}
+						; {cuts[m.cut] ?? m.cut}; {m.thicknesses.join(", ")} mm
+					</p>
+					<table className="mt-2 w-full">
+						<caption className="sr-only">Values of {m.name}</caption>
+						<tbody>
+							{rows.map((r) => {
+								const v = r.of(m);
+								if (!v) return null;
+								return (
+									<tr key={r.name} className="border-b border-rule">
+										<th scope="row" className="py-1 text-left font-normal">
+											{r.name}
+										</th>
+										<td className="font-figure pr-4 text-right font-semibold whitespace-nowrap">
+											{v.v} {r.unit}
+										</td>
+										<td className="text-[15px] text-ink-2">{originOf(v.o)}</td>
+									</tr>
+								);
+							})}
+							{(m.life ?? []).map((l) => (
+								<tr key={l.c} className="border-b border-rule">
+									<th scope="row" className="py-1 text-left font-normal">
+										lasts at {l.c} °C
+									</th>
+									<td className="font-figure pr-4 text-right font-semibold">
+										{l.hours} h
+									</td>
+									<td className="text-[15px] text-ink-2">
+										{originOf(m.steady.o)}
+									</td>
+								</tr>
+							))}
+						</tbody>
+					</table>
+				</li>
+			))}
+		</ul>
+	);
+}

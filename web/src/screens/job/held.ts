@@ -1,0 +1,19 @@
+import type { Held, View } from "../../api/types";
+
+/** How the pane is held, as it stands, for a change of it. */
+export function heldOf(view: View): Held {
+	const p = view.pane;
+	return {
+		name: p.name,
+		family: p.family,
+		frame: p.frame,
+		cutter: p.cutter,
+		gasket: p.gasket,
+		sides: p.sides,
+		shape: p.shape,
+		raked: p.raked,
+		like: p.like,
+		uses: p.uses,
+		version: p.version,
+	};
+}
