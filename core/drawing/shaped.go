@@ -42,6 +42,9 @@ func (s Scene) shaped(d *Drawing) {
 	if s.Result.Ready {
 		s.shapedPane(d, open)
 	}
+	for i, b := range s.Result.Broken {
+		d.add(Item{ID: fmt.Sprintf("broken-%d", i+1), Kind: Circle, Layer: LayerClearance, Points: []outline.Point{b.At}, Radius: math.Max(4, 0.02*least), Label: b.Sentence, State: "odd"})
+	}
 	s.dims(d, lines, s.misfits())
 	d.text("up", LayerNote, outline.Point{X: (b.Min.X + b.Max.X) / 2, Y: b.Max.Y + rim + 0.045*b.Height()}, 0.04*b.Height(), "middle", "this edge up ↑")
 	d.fit(0.02 * b.Width())

@@ -54,6 +54,14 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if s.p.Sizing == family.Port {
 		out = append(out, s.round(w))
 	}
+	for i, b := range r.Broken {
+		f := working.Figure{Key: fmt.Sprintf("hole_rule_%d", i+1), Sentence: b.Sentence, Value: b.Value, Unit: "mm", Limit: working.Least(b.Limit, "mm", origin.Std("EN 12150-1")),
+			Working: working.Of("{d} against {k} × {t}", b.Value, "mm", working.In("d", "as drawn", b.Value, "mm", origin.Sum()), working.In("k", "thicknesses that the rule asks", b.Limit/s.p.Thickness, "", origin.Std("EN 12150-1")), working.In("t", "thickness", s.p.Thickness, "mm", origin.Sum()))}
+		out = append(out, f.Judge(working.Stop))
+	}
+	if s.p.Sizing == family.Groove {
+		out = append(out, s.rubber(w, h, r)...)
+	}
 	out = append(out, s.bends()...)
 	out = append(out, s.stack()...)
 	out = append(out, s.oldPane(r)...)

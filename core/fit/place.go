@@ -32,6 +32,7 @@ const (
 	Faces        Place = "between_faces"
 	StopDepth    Place = "stop_depth"
 	TubeOutside  Place = "tube_outside"
+	JoinedGasket Place = "joined_gasket"
 	UpperPocket  Place = "upper_pocket"
 	LowerPocket  Place = "lower_pocket"
 	ChordAcross  Place = "bend_chord_across"
@@ -87,6 +88,7 @@ var places = []PlaceInfo{
 	{LowerPocket, "lower pocket, depth", "face of the lower track to where the pane rests", true, length.Caliper, 0.5, 200},
 	{Ledge, "ledge of the rebate", "rebate wall to the edge of the daylight, the narrowest place", true, length.Rule, 1, 120},
 	{Web, "web of the gasket", "bottom of its glass groove to bottom of its flange groove", true, length.Caliper, 0.5, 40},
+	{JoinedGasket, "joined gasket, groove round", "tape laid into its glass groove, once round", false, length.Tape, 100, openingMost * 4},
 	{Reach, "bracket reach", "rebate wall to the tip of the bracket, the shortest bracket", true, length.Rule, 1, 120},
 	{DepthTop, "depth, top", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
 	{DepthRight, "depth, right", "face of the frame down to the ledge", false, length.Caliper, 1, 200},

@@ -133,3 +133,27 @@ func TestPort(t *testing.T) {
 		t.Errorf("%+v", f)
 	}
 }
+
+// Cord: flange 2600 + crossing 200 + two tails of 150 gives 3100; a gasket cut
+// to length 1.01 to 1.02 of it; a joined one within −1 % to +0.5 % of the pane.
+// Common practice, no source.
+func TestRubberAndCord(t *testing.T) {
+	p := problem(t, "locking-gasket", map[Place]string{WidthTop: "800", WidthBottom: "800", HeightLeft: "500", HeightRight: "500", Web: "5", Ledge: "9", JoinedGasket: "2560"})
+	r := solve(t, p)
+	if f := figure(t, r, "cord_length"); f.Value != 3100 {
+		t.Errorf("%+v", f)
+	}
+	if f := figure(t, r, "rubber_length"); math.Abs(f.Value-2652) > 1e-9 {
+		t.Errorf("%+v", f)
+	}
+	pane := 2 * (r.Order.W + r.Order.H)
+	for _, c := range []struct {
+		groove float64
+		want   working.Verdict
+	}{{pane, working.Good}, {pane / 1.004, working.Good}, {pane / 1.007, working.Stop}, {pane / 0.992, working.Good}, {pane / 0.985, working.Stop}} {
+		p.Readings[JoinedGasket] = length.Reading{Value: c.groove, Doubt: 1}
+		if f := figure(t, solve(t, p), "joined_gasket"); f.Verdict != c.want {
+			t.Errorf("pane %v in a groove of %v: %s", pane, c.groove, f.Verdict)
+		}
+	}
+}

@@ -168,3 +168,22 @@ func TestBentPane(t *testing.T) {
 		t.Errorf("tight: %+v", f)
 	}
 }
+
+// A hole too near the edge of a toughened pane is named, with its place.
+func TestBrokenHoleRules(t *testing.T) {
+	edge, _ := outline.RoundedRect(400, 300, 0)
+	hole, _ := outline.Circle(10)
+	for i := range hole {
+		hole[i].X, hole[i].Y = hole[i].X+200, hole[i].Y+8
+	}
+	p := problem(t, "bead-brads", map[Place]string{Ledge: "12"})
+	p.Shape = Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: edge, Holes: []outline.Path{hole}}, Doubt: 0.5}
+	if r := solve(t, p); len(r.Broken) != 0 {
+		t.Errorf("cut glass is held to the furnace's rules: %+v", r.Broken)
+	}
+	p.Cutter = Toughened
+	r := solve(t, p)
+	if len(r.Broken) != 1 || r.Broken[0].Rule != "edge" || figure(t, r, "hole_rule_1").Verdict != working.Stop {
+		t.Errorf("%+v", r.Broken)
+	}
+}

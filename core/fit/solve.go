@@ -44,6 +44,7 @@ type Result struct {
 	Lines   map[string]outline.Line `json:"lines" doc:"Where each measure of a shape lies on it"`
 	Chance  *Chance                 `json:"chance,omitempty" doc:"The odds of the ordered size, where they were asked"`
 	Slide   []Stop                  `json:"slide,omitempty" doc:"From the coldest to the hottest, where the odds were asked"`
+	Broken  []outline.Broken        `json:"broken" doc:"Rules for holes that the pane would break when it is toughened, where they are broken"`
 	Figures []working.Figure        `json:"figures"`
 	Missing []Missing               `json:"missing"`
 	Odd     []Odd                   `json:"odd"`
@@ -60,7 +61,7 @@ func Solve(p Problem) (Result, error) {
 	band, _ := p.Cutter.Band(p.Thickness)
 	walk := Walk(p.Sizing, p.Shape)
 	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk), Missing: p.missing(walk), Odd: p.odd(),
-		Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}
+		Broken: []outline.Broken{}, Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}
 	for _, i := range walk {
 		if _, ok := p.Readings[i.Place]; ok {
 			r.Read++
@@ -161,6 +162,9 @@ func (s solver) cutShape(r *Result, w, h axis) error {
 	}
 	b := r.Pane.Box()
 	r.Order = Size{b.Width(), b.Height()}
+	if s.p.Cutter == Toughened {
+		r.Broken = append(r.Broken, outline.Outline{Outer: r.Pane, Holes: s.shaped.outline.Holes}.HoleRules(s.p.Thickness)...)
+	}
 	return nil
 }
 

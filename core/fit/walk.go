@@ -63,7 +63,7 @@ func Walk(s family.Sizing, shape Shape) []PlaceInfo {
 		w.add(Reach)
 	}
 	if s == family.Groove {
-		w.add(Web)
+		w.add(Web, JoinedGasket)
 	}
 	for _, p := range []Place{DepthTop, DepthRight, DepthBottom, DepthLeft} {
 		i, _ := p.Info()

@@ -50,7 +50,7 @@ var set = []shot{
 	{name: "job-assess", path: "/jobs/1/assess", do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 140)`, w: 1280, h: 800},
 	{name: "job-strip", path: "/jobs/2/strip", do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 420)`, w: 1280, h: 800},
 	{name: "job-panes", path: "/jobs/14/measure", do: `document.querySelector("[data-pane][aria-label^='pane 4,']").dispatchEvent(new MouseEvent("click", {bubbles: true}))`, slow: true, w: 1280, h: 800},
-	{name: "job-shape", path: "/jobs/26/measure", w: 1280, h: 800},
+	{name: "book", path: "/book/touch", do: `document.querySelector("[aria-label^='✕ petroleum']").click()`, w: 1280, h: 800},
 	{name: "sums-photo", path: "/sums/photo", do: marked(), slow: true, w: 1280, h: 800},
 	{name: "sums", path: "/sums", sash: sashDraft, w: 1280, h: 800},
 	{name: "shop", path: "/shop", w: 1280, h: 800},

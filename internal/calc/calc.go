@@ -109,6 +109,7 @@ func Topics() []Topic {
 		return sash.Solve(d, "light", "bar", "first edge", "last edge", "the whole")
 	})})
 	t = append(t, shapeTopics()...)
+	t = append(t, loadTopics()...)
 	sort.Slice(t, func(i, j int) bool { return t[i].Name < t[j].Name })
 	return t
 }

@@ -51,6 +51,11 @@ func TestBadInput(t *testing.T) {
 		{"photo", `{"sheet":{"w":210,"h":297},"corners":[]}`, "corners"},
 		{"layout", `{"across":0,"down":3}`, "across"},
 		{"strip", `[{"id":"a","kind":"part","what":"shell","count":1,"fate":"back","held":{"how":"lip"},"captures":["a"]}]`, "entries[0].captures"},
+		{"plate", `{"e":70,"nu":0.22,"t":4,"w":700,"h":900,"held":"by faith","strength":45,"lasting":"gust"}`, "held"},
+		{"plate", `{"e":70,"nu":0.22,"t":4,"w":700,"h":900,"strength":45,"lasting":"ever"}`, "lasting"},
+		{"hoop", `{"outside":10,"wall":6,"pressure":1}`, "wall"},
+		{"edge", `{"e":-1}`, "e"},
+		{"pack", `{"panes":[]}`, "panes"},
 		{"dance", `{}`, "topic"},
 	} {
 		out := &bytes.Buffer{}

@@ -105,6 +105,10 @@ func (v *Server) sumRoutes(api huma.API) {
 		e, err := photo.MakeExample()
 		return &file{ContentType: "image/jpeg", Body: e.JPEG}, said(ctx, err)
 	})
+	huma.Register(api, op("pack", http.MethodPost, "/api/sums/pack", "How warm the panes of a pack get, in every order"), func(ctx context.Context, in *struct{ Body shop.PackIn }) (*out[shop.PackOut], error) {
+		p, err := v.shop.Pack(ctx, in.Body)
+		return &out[shop.PackOut]{p}, said(ctx, err)
+	})
 	huma.Register(api, op("bend", http.MethodPost, "/api/sums/bend", "Radius and girth of a bent pane from chord and rise"), func(ctx context.Context, in *struct{ Body shop.BendIn }) (*out[shop.BendOut], error) {
 		b, err := v.shop.Bend(ctx, in.Body)
 		return &out[shop.BendOut]{b}, said(ctx, err)

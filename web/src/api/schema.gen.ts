@@ -710,6 +710,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How warm the panes of a pack get, in every order */
+        post: operations["pack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/photo": {
         parameters: {
             query?: never;
@@ -1343,6 +1360,70 @@ export interface components {
             id: string;
             name: string;
             origin: string;
+        };
+        HeatArrangement: {
+            as_built: boolean;
+            /**
+             * Format: double
+             * @description How much hotter the outside is than as built, K
+             */
+            hotter: number;
+            /**
+             * Format: double
+             * @description The least margin of all panes, K
+             */
+            least: number;
+            /** @description Which pane of the pack stands where, from the hot side, from 0 */
+            order: number[];
+            /**
+             * Format: double
+             * @description Outermost face, °C
+             */
+            touch: number;
+            /** @description Whether the pane that stands there is turned round */
+            turned: boolean[];
+            words: string;
+        };
+        HeatFace: {
+            /**
+             * Format: double
+             * @description Towards the room, °C
+             */
+            cold: number;
+            /**
+             * Format: double
+             * @description Towards the heat, °C
+             */
+            hot: number;
+            /**
+             * Format: double
+             * @description Margin to what the pane stands, K; 0 while unknown
+             */
+            left: number;
+        };
+        HeatResult: {
+            /** @description Each pane from the hot side outwards */
+            faces: components["schemas"]["HeatFace"][];
+            /**
+             * Format: double
+             * @description W/m²
+             */
+            flow: number;
+            /**
+             * Format: int64
+             * @description Rounds until it stood still
+             */
+            steps: number;
+            /**
+             * Format: double
+             * @description Outermost face, °C
+             */
+            touch: number;
+            /**
+             * Format: double
+             * @description W/m²K, from air to air
+             */
+            u: number;
         };
         InstrumentEvent: {
             /**
@@ -2166,6 +2247,50 @@ export interface components {
             say?: string;
             /** @description Before the inset: what is laid on a job's table */
             whole: components["schemas"]["OutlineOutline"];
+        };
+        ShopPackIn: {
+            /**
+             * Format: double
+             * @description °C
+             */
+            cavity: number;
+            /** @description mm */
+            gaps: number[];
+            /**
+             * Format: double
+             * @description Heat transfer on the hot side, W/m²K
+             */
+            inside: number;
+            /** Format: double */
+            outside: number;
+            panes: components["schemas"]["ShopPackPane"][];
+            /**
+             * Format: double
+             * @description °C
+             */
+            room: number;
+            /** @enum {string} */
+            slope: "upright" | "leaning" | "lying";
+        };
+        ShopPackOut: {
+            figures: components["schemas"]["WorkingFigure"][];
+            /** @description The coolest outside first; at most twelve, the built one among them */
+            orders: components["schemas"]["HeatArrangement"][];
+            result: components["schemas"]["HeatResult"];
+            says: string;
+        };
+        ShopPackPane: {
+            /**
+             * @description The side that the coat looks to
+             * @enum {string}
+             */
+            coat: "none" | "hot" | "cold";
+            material: string;
+            /**
+             * Format: double
+             * @description mm
+             */
+            thickness: number;
         };
         ShopPaneState: {
             family: string;
@@ -4533,6 +4658,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OutlineOutline"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    pack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopPackIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPackOut"];
                 };
             };
             /** @description Error */

@@ -44,6 +44,9 @@ export function lookOf(item: Item, edge: string): Look {
 				fill: "url(#cut-through)",
 			};
 		case "clearance":
+			if (item.state === "odd") {
+				return { stroke: "var(--stop)", width: 3, dash: "4 3" };
+			}
 			return { stroke: "var(--computed)", width: 1.5 };
 		case "reading":
 			return { stroke: "var(--wax)", width: 1.6 };

@@ -4,6 +4,7 @@ import { Page } from "../../app/Page";
 import { BendSum } from "./BendSum";
 import { LengthSum } from "./LengthSum";
 import { OutlineSum } from "./OutlineSum";
+import { PackSum } from "./PackSum";
 import { PhotoSum } from "./PhotoSum";
 import { SashSum } from "./SashSum";
 import { ThicknessSum } from "./ThicknessSum";
@@ -12,6 +13,7 @@ const sums: { key: string; name: string; Sum: ComponentType }[] = [
 	{ key: "sash", name: "Sash", Sum: SashSum },
 	{ key: "outline", name: "Outline", Sum: OutlineSum },
 	{ key: "photo", name: "Photo", Sum: PhotoSum },
+	{ key: "pack", name: "Pack", Sum: PackSum },
 	{ key: "bend", name: "Bent pane", Sum: BendSum },
 	{ key: "length", name: "Length", Sum: LengthSum },
 	{ key: "thickness", name: "Thickness", Sum: ThicknessSum },

@@ -1,0 +1,139 @@
+package calc
+
+import (
+	"freshshard/core/compat"
+	"freshshard/core/fault"
+	"freshshard/core/heat"
+	"freshshard/core/strength"
+)
+
+// PlateIn is a pane under loads, each looked at when it is given: an even one
+// in kPa, a wind in m/s, a push in N on a square patch, a seat out of flat.
+type PlateIn struct {
+	strength.Sheet
+	W        float64          `json:"w"`
+	H        float64          `json:"h"`
+	Held     string           `json:"held"`
+	Q        float64          `json:"q,omitempty"`
+	Wind     float64          `json:"wind,omitempty"`
+	Push     float64          `json:"push,omitempty"`
+	Patch    float64          `json:"patch,omitempty"`
+	Warp     float64          `json:"warp,omitempty"`
+	Strength float64          `json:"strength"`
+	Lasting  strength.Lasting `json:"lasting"`
+}
+
+// PlateOut is what each load does, and what the pane may carry.
+type PlateOut struct {
+	Even      strength.Bent `json:"even" doc:"Under the even load and the wind together"`
+	Push      strength.Bent `json:"push"`
+	Seat      float64       `json:"seat" doc:"Stress on the warped seat, MPa"`
+	Allowable float64       `json:"allowable" doc:"MPa"`
+	Limit     float64       `json:"limit" doc:"How far it may bend, mm"`
+}
+
+// TubeIn is a tube under pressure, mm and kPa.
+type TubeIn struct {
+	Outside  float64 `json:"outside"`
+	Wall     float64 `json:"wall"`
+	Pressure float64 `json:"pressure"`
+}
+
+// TubeOut is its hoop stress.
+type TubeOut struct {
+	Hoop float64 `json:"hoop" doc:"MPa"`
+	Note string  `json:"note"`
+}
+
+// EdgeIn is a pane whose middle is hotter than its covered edge.
+type EdgeIn struct {
+	E     float64 `json:"e" doc:"GPa"`
+	Alpha float64 `json:"alpha" doc:"1e-6 per kelvin"`
+	DT    float64 `json:"dt" doc:"K"`
+}
+
+// EdgeOut is the stress at the edge.
+type EdgeOut struct {
+	Stress float64 `json:"stress" doc:"MPa"`
+	Note   string  `json:"note"`
+}
+
+// PackOut is a pack with all its orders.
+type PackOut struct {
+	Result heat.Result        `json:"result"`
+	Orders []heat.Arrangement `json:"orders"`
+}
+
+// TouchIn is what a job has.
+type TouchIn struct {
+	Materials []string `json:"materials"`
+	Seals     []string `json:"seals"`
+}
+
+func loadTopics() []Topic {
+	coat := heat.Pane{Name: "coated", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.15, Limit: 300}
+	plain := heat.Pane{Name: "toughened", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837, Limit: 250}
+	return []Topic{
+		{"plate", "stress and deflection of a pane under wind, push and a warped seat", PlateIn{Sheet: strength.Sheet{E: 70, Nu: 0.22, T: 4}, W: 700, H: 900, Held: "four", Wind: 30, Push: 500, Patch: 100, Warp: 1, Strength: 45, Lasting: strength.Gust}, with(runPlate)},
+		{"hoop", "hoop stress of a tube under pressure", TubeIn{12.7, 2.4, 800}, with(runHoop)},
+		{"edge", "stress at the cold, covered edge of a hot pane", EdgeIn{70, 9, 40}, with(runEdge)},
+		{"pack", "how warm the panes of a pack get, in every order and facing", heat.Pack{Cavity: 250, Room: 22, Inside: heat.UsualInside, Outside: heat.UsualOutside, Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},
+		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"}, []string{"rubber"}}, with(func(in TouchIn) ([]compat.Finding, error) { return compat.Ask(in.Materials, in.Seals), nil })},
+	}
+}
+
+func runPlate(in PlateIn) (PlateOut, error) {
+	out := PlateOut{}
+	q := in.Q + strength.Wind(in.Wind, 1)
+	var err error
+	span := min(in.W, in.H)
+	switch in.Held {
+	case "four", "":
+		out.Even, err = in.FourSides(in.W, in.H, q)
+	case "two":
+		span = in.W
+		out.Even, err = in.TwoSides(in.W, q)
+	case "round", "clamped":
+		span = in.W
+		out.Even, err = in.Circle(in.W, q, in.Held == "clamped")
+	default:
+		err = fault.New("held", "a pane is held on four sides, on two, round, or clamped round", "use four, two, round or clamped")
+	}
+	if err != nil {
+		return out, err
+	}
+	if in.Push > 0 {
+		if out.Push, err = in.Sheet.Push(in.W, in.H, in.Push, in.Patch); err != nil {
+			return out, err
+		}
+	}
+	if in.Warp != 0 {
+		if out.Seat, err = in.Warped(in.W, in.H, in.Warp); err != nil {
+			return out, err
+		}
+	}
+	out.Limit = strength.DeflectionLimit(span)
+	out.Allowable, err = strength.Allowable(in.Strength, in.Lasting)
+	return out, err
+}
+
+func runHoop(in TubeIn) (TubeOut, error) {
+	h, err := strength.Tube(in.Outside, in.Wall, in.Pressure)
+	return TubeOut{h, "only a tube rated for the plant is fitted, by people allowed to work on it"}, err
+}
+
+func runEdge(in EdgeIn) (EdgeOut, error) {
+	if !(in.E > 0 && in.E <= 500) || !(in.Alpha >= -1 && in.Alpha <= 300) || !(in.DT >= -1500 && in.DT <= 1500) {
+		return EdgeOut{}, fault.New("e", "stiffness in GPa, growth in 1e-6 per kelvin, difference in K are expected", "70, 9 and 40, say")
+	}
+	return EdgeOut{heat.EdgeStress(in.E, in.Alpha, in.DT), "σ = E·α·ΔT, the edge held back in full"}, nil
+}
+
+func runPack(in heat.Pack) (PackOut, error) {
+	r, err := heat.Solve(in)
+	if err != nil {
+		return PackOut{}, err
+	}
+	all, err := heat.Orders(in)
+	return PackOut{r, all}, err
+}

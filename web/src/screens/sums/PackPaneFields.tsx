@@ -1,0 +1,100 @@
+import type { Material, PackIn } from "../../api/types";
+import { control, Field } from "../../parts/Field";
+
+type PackPane = NonNullable<PackIn["panes"]>[number];
+
+const sides = [
+	{ side: "hot", says: "coat to the heat" },
+	{ side: "cold", says: "coat to the room" },
+] as const;
+
+/** One pane of a pack: material, thickness, and where its coat looks. */
+export function PackPaneFields({
+	number,
+	pane,
+	materials,
+	onChange,
+	onDrop,
+}: {
+	number: number;
+	pane: PackPane;
+	materials: Material[];
+	onChange: (p: Partial<PackPane>) => void;
+	onDrop?: () => void;
+}) {
+	const material = materials.find((m) => m.id === pane.material);
+	const coated = (material?.emissivity.v ?? 1) < 0.5;
+	return (
+		<div className="flex flex-col gap-2">
+			<div className="grid grid-cols-[1fr_6rem] gap-3">
+				<Field label={`pane ${number + 1}`}>
+					{(a) => (
+						<select
+							{...a}
+							className={control}
+							value={pane.material}
+							onChange={(e) => {
+								const m = materials.find((x) => x.id === e.target.value);
+								onChange({
+									material: e.target.value,
+									thickness: m?.thicknesses.includes(pane.thickness)
+										? pane.thickness
+										: (m?.thicknesses[0] ?? pane.thickness),
+									coat: (m?.emissivity.v ?? 1) < 0.5 ? "cold" : "none",
+								});
+							}}
+						>
+							{materials.map((m) => (
+								<option key={m.id} value={m.id}>
+									{m.short}
+								</option>
+							))}
+						</select>
+					)}
+				</Field>
+				<Field label="mm">
+					{(a) => (
+						<select
+							{...a}
+							className={control}
+							value={pane.thickness}
+							onChange={(e) => onChange({ thickness: Number(e.target.value) })}
+						>
+							{(material?.thicknesses ?? [pane.thickness]).map((t) => (
+								<option key={t} value={t}>
+									{t}
+								</option>
+							))}
+						</select>
+					)}
+				</Field>
+			</div>
+			<div className="flex flex-wrap gap-2">
+				{coated &&
+					sides.map((s) => (
+						<button
+							key={s.side}
+							type="button"
+							aria-pressed={pane.coat === s.side}
+							data-coat={number}
+							data-side={s.side}
+							onClick={() => onChange({ coat: s.side })}
+							className="min-h-11 border-2 border-rule bg-lit px-3 aria-pressed:border-now aria-pressed:bg-now-wash aria-pressed:font-semibold"
+						>
+							{s.says}
+						</button>
+					))}
+				{onDrop && (
+					<button
+						type="button"
+						onClick={onDrop}
+						className="min-h-11 px-1 text-ink-2 underline underline-offset-4"
+						aria-label={`take out pane ${number + 1}`}
+					>
+						take out
+					</button>
+				)}
+			</div>
+		</div>
+	);
+}

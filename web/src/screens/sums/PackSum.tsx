@@ -1,0 +1,212 @@
+import { useQuery } from "@tanstack/react-query";
+import { useDeferredValue } from "react";
+import { api, got, type Refused } from "../../api/client";
+import { useCatalogue } from "../../api/hooks";
+import type { PackIn, PackOut } from "../../api/types";
+import { useDraft } from "../../app/draft";
+import { Button } from "../../parts/Button";
+import { FigureLine } from "../../parts/FigureLine";
+import { NumberField } from "../../parts/NumberField";
+import { Pick } from "../../parts/Pick";
+import { Refusal } from "../../parts/Refusal";
+import { PackDrawing } from "./PackDrawing";
+import { PackPaneFields } from "./PackPaneFields";
+
+const empty: PackIn = {
+	cavity: 250,
+	room: 22,
+	inside: 20,
+	outside: 10,
+	slope: "upright",
+	panes: [
+		{ material: "toughened-coated", thickness: 4, coat: "cold" },
+		{ material: "toughened", thickness: 4, coat: "none" },
+		{ material: "toughened", thickness: 4, coat: "none" },
+	],
+	gaps: [16, 20],
+};
+
+/** A pack of panes before a hot cavity: every face, the touch, every order. */
+export function PackSum() {
+	const [form, set, clear] = useDraft<PackIn>("pack", empty);
+	const catalogue = useCatalogue();
+	const asked = useDeferredValue(form);
+	const q = useQuery<PackOut, Refused>({
+		queryKey: ["pack", asked],
+		queryFn: () => got(api.POST("/api/sums/pack", { body: asked })),
+		retry: false,
+		placeholderData: (before) => before,
+	});
+	const error = q.error ?? null;
+	const at = (f: string) => error?.field(f);
+	const panes = form.panes ?? [];
+	const gaps = form.gaps ?? [];
+	const change = (n: number, p: Partial<(typeof panes)[number]>) =>
+		set({
+			...form,
+			panes: panes.map((x, i) => (i === n ? { ...x, ...p } : x)),
+		});
+	return (
+		<section aria-label="A pack of panes">
+			<h2 className="text-2xl font-semibold">A pack of panes</h2>
+			<p className="mb-3 max-w-[46em] text-ink-2">
+				How warm each pane gets between a hot cavity and the room, and what
+				another order or a coat turned round would do. From the hot side
+				outwards.
+			</p>
+			<div className="grid gap-x-10 gap-y-6 xl:grid-cols-[1fr_520px]">
+				<div>
+					{q.data && !error && (
+						<>
+							<PackDrawing pack={form} out={q.data} />
+							<p
+								className="mt-3 border-l-4 border-now pl-3"
+								data-touch={q.data.result.touch}
+							>
+								<strong>{Math.round(q.data.result.touch)} °C outside.</strong>{" "}
+								{q.data.says}
+							</p>
+							<Orders out={q.data} />
+						</>
+					)}
+					<Refusal error={error} />
+				</div>
+				<div className="flex flex-col gap-4">
+					<div className="grid grid-cols-2 gap-3">
+						<NumberField
+							label="hot side, °C"
+							value={form.cavity}
+							onChange={(cavity) => set({ ...form, cavity })}
+							error={at("cavity")}
+						/>
+						<NumberField
+							label="room, °C"
+							value={form.room}
+							onChange={(room) => set({ ...form, room })}
+							error={at("room")}
+						/>
+						<NumberField
+							label="hot side gives, W/m²K"
+							hint="20 in an oven, as a rule"
+							value={form.inside}
+							onChange={(inside) => set({ ...form, inside })}
+							error={at("inside")}
+						/>
+						<NumberField
+							label="room takes, W/m²K"
+							hint="10 in still air"
+							value={form.outside}
+							onChange={(outside) => set({ ...form, outside })}
+							error={at("outside")}
+						/>
+					</div>
+					<Pick
+						label="The pack stands"
+						value={form.slope}
+						onChange={(slope) => set({ ...form, slope })}
+						options={[
+							{ value: "upright", label: "upright" },
+							{ value: "leaning", label: "leaning" },
+							{ value: "lying", label: "lying, heat below" },
+						]}
+					/>
+					{panes.map((p, n) => (
+						<div
+							// biome-ignore lint/suspicious/noArrayIndexKey: a pane is its place
+							key={n}
+							className="border-t border-rule pt-3"
+						>
+							<PackPaneFields
+								number={n}
+								pane={p}
+								materials={catalogue.data?.materials ?? []}
+								onChange={(c) => change(n, c)}
+								onDrop={
+									panes.length > 1
+										? () =>
+												set({
+													...form,
+													panes: panes.filter((_, i) => i !== n),
+													gaps: gaps.filter((_, i) => i !== Math.max(0, n - 1)),
+												})
+										: undefined
+								}
+							/>
+							{n < panes.length - 1 && (
+								<div className="mt-2 w-40">
+									<NumberField
+										label={`gap ${n + 1}, mm`}
+										value={gaps[n] ?? 16}
+										onChange={(g) =>
+											set({
+												...form,
+												gaps: gaps.map((x, i) => (i === n ? g : x)),
+											})
+										}
+										error={at(`gaps[${n}]`)}
+									/>
+								</div>
+							)}
+						</div>
+					))}
+					<div className="flex gap-3">
+						{panes.length < 4 && (
+							<Button
+								onClick={() =>
+									set({
+										...form,
+										panes: [
+											...panes,
+											{ material: "toughened", thickness: 4, coat: "none" },
+										],
+										gaps: [...gaps, 16],
+									})
+								}
+							>
+								One more pane
+							</Button>
+						)}
+						<Button kind="quiet" onClick={clear}>
+							Start afresh
+						</Button>
+					</div>
+					{q.data && !error && (
+						<div>
+							{q.data.figures.map((f) => (
+								<FigureLine key={f.key} figure={f} />
+							))}
+						</div>
+					)}
+				</div>
+			</div>
+		</section>
+	);
+}
+
+function Orders({ out }: { out: PackOut }) {
+	return (
+		<details className="mt-3">
+			<summary className="min-h-11 cursor-pointer content-center font-semibold">
+				Other orders and facings
+			</summary>
+			<ol>
+				{out.orders.map((o) => (
+					<li
+						key={`${o.order.join()} ${o.turned.join()}`}
+						className={`grid grid-cols-[1fr_5rem_6rem] gap-3 border-b border-rule py-1.5 ${o.as_built ? "font-semibold text-now" : ""}`}
+					>
+						<span>{o.words}</span>
+						<span className="font-figure text-right">
+							{Math.round(o.touch)} °C
+						</span>
+						<span className="font-figure text-right text-ink-2">
+							{o.as_built
+								? ""
+								: `${o.hotter >= 0 ? "+" : "−"}${Math.abs(o.hotter).toFixed(1)} K`}
+						</span>
+					</li>
+				))}
+			</ol>
+		</details>
+	);
+}
