@@ -232,3 +232,46 @@ func BenchmarkReadDXF(b *testing.B) {
 		}
 	}
 }
+
+// A closed outline with arcs goes out as one polyline or path and comes back as
+// it was.
+func TestBulgesGoRound(t *testing.T) {
+	for _, make := range []func() (outline.Path, error){
+		func() (outline.Path, error) { return outline.RoundTop(400, 300, 120) }, func() (outline.Path, error) { return outline.RoundedRect(300, 200, 25) },
+		func() (outline.Path, error) { return outline.Circle(250) }, func() (outline.Path, error) { return outline.Pill(300, 90) },
+	} {
+		p, err := make()
+		if err != nil {
+			t.Fatal(err)
+		}
+		i := drawing.Item{ID: "pane", Kind: drawing.Polyline, Layer: drawing.LayerPane, Closed: true, Points: p.Corners(), Bulges: []float64{}}
+		for _, v := range p {
+			i.Bulges = append(i.Bulges, v.Bulge)
+		}
+		d := drawing.Drawing{Name: "pane", Box: p.Box(), Items: []drawing.Item{i}}
+		for name, round := range map[string]func() (outline.Outline, error){
+			"DXF": func() (outline.Outline, error) {
+				var b bytes.Buffer
+				if err := DXF(&b, d); err != nil {
+					return outline.Outline{}, err
+				}
+				return ReadDXF(b.Bytes())
+			},
+			"SVG": func() (outline.Outline, error) {
+				var b bytes.Buffer
+				if err := SVG(&b, d); err != nil {
+					return outline.Outline{}, err
+				}
+				return ReadSVG(b.Bytes())
+			},
+		} {
+			o, err := round()
+			if err != nil {
+				t.Fatalf("%s: %v", name, err)
+			}
+			if a, b := o.Outer.Box(), p.Box(); math.Abs(o.Area()-p.Area()) > 0.001*p.Perimeter() || math.Abs(a.Width()-b.Width()) > 0.001 || math.Abs(a.Height()-b.Height()) > 0.001 {
+				t.Errorf("%s: area %v, was %v; box %v, was %v", name, o.Area(), p.Area(), a, b)
+			}
+		}
+	}
+}

@@ -1,0 +1,100 @@
+package reckon
+
+import (
+	"strings"
+	"testing"
+
+	"freshshard/core/exposure"
+	"freshshard/core/family"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/setting"
+)
+
+// usual are readings that make sense in every family, at its own places.
+func usual(t testing.TB, f family.Family) map[fit.Place]length.Reading {
+	t.Helper()
+	texts := map[fit.Place]string{fit.WidthTop: "420 ±0.3", fit.WidthBottom: "420 ±0.3", fit.HeightLeft: "310 ±0.3", fit.HeightRight: "310 ±0.3", fit.Ledge: "24", fit.Reach: "24", fit.Web: "5",
+		fit.Across0: "300", fit.Across45: "300", fit.Across90: "300", fit.Across135: "300", fit.Faces: "250 ±0.5", fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.UpperPocket: "26", fit.LowerPocket: "9"}
+	mine := map[fit.Place]string{}
+	for _, i := range fit.Walk(f.Sizing, fit.Shape{}) {
+		if s, ok := texts[i.Place]; ok {
+			mine[i.Place] = s
+		}
+	}
+	r, err := fit.ReadingsOf(mine, length.MM)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return r
+}
+
+// Every family is reckoned whole: a size, an order line, odds, a drawing, a
+// plan whose steps show only numbers that were reckoned, and nothing that is
+// missing a working.
+func TestEveryFamilyIsReckoned(t *testing.T) {
+	for _, f := range family.All() {
+		e, err := exposure.ByID(f.Exposure)
+		if err != nil {
+			t.Fatal(err)
+		}
+		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}, Draws: 500}
+		r, err := Pane(k)
+		if err != nil || r.Fault != nil {
+			t.Fatalf("%s: %v %v", f.ID, err, r.Fault)
+		}
+		if !r.Fit.Ready || r.Order == "" || r.Fit.Chance == nil || len(r.Fit.Missing) != 0 || len(r.Makes) == 0 {
+			t.Errorf("%s: order %q, missing %v", f.ID, r.Order, r.Fit.Missing)
+		}
+		keys := map[string]bool{"order": true}
+		for _, g := range r.Figures {
+			if keys[g.Key] || g.Text == "" || g.Working.Formula == "" || g.Sentence == "" {
+				t.Errorf("%s: figure %s is twice or says too little", f.ID, g.Key)
+			}
+			keys[g.Key] = true
+		}
+		for _, s := range r.Plan.Steps {
+			for _, k := range s.Figures {
+				// Numbers that hang on a reading that need not be there.
+				if !keys[k] && k != "depth" && k != "gasket_length" {
+					t.Errorf("%s: step %s shows %s, which nobody reckoned", f.ID, s.Key, k)
+				}
+			}
+		}
+		if len(r.Table.Items) < 5 || len(r.Section.Items) < 4 || len(r.Touch) == 0 || r.Cutting.Sentence == "" {
+			t.Errorf("%s: %d parts on the table, %d in the section", f.ID, len(r.Table.Items), len(r.Section.Items))
+		}
+		if p, ok := r.Outline(); ok != (f.Sizing != family.Tube) || ok && p.Area() <= 0 {
+			t.Errorf("%s: outline %v, %v", f.ID, p, ok)
+		}
+	}
+}
+
+// The order line says what the pane is.
+func TestOrderLines(t *testing.T) {
+	for id, want := range map[string]string{"gauge-tube": "tube, 12.7 mm outside, ", "ring-port": "round, ", "putty-points": " × "} {
+		f, err := family.ByID(id)
+		if err != nil {
+			t.Fatal(err)
+		}
+		e, _ := exposure.ByID(f.Exposure)
+		r, err := Pane(Known{Family: id, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}})
+		if err != nil || !strings.Contains(r.Order, want) {
+			t.Errorf("%s: %q, %v", id, r.Order, err)
+		}
+	}
+}
+
+// What is used and must never be is said, and stops the signature's way.
+func TestClash(t *testing.T) {
+	k := stove(t)
+	k.Uses = []string{"abrasive"}
+	r, err := Pane(k)
+	if err != nil || !strings.Contains(r.Clash, "a scratch is where it breaks") {
+		t.Errorf("%q, %v", r.Clash, err)
+	}
+	k.Uses = []string{"mild-soap"}
+	if r, err = Pane(k); err != nil || r.Clash != "" {
+		t.Errorf("%q, %v", r.Clash, err)
+	}
+}
