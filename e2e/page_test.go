@@ -107,15 +107,20 @@ func (g *page) fill(label, text string) {
 	g.do(chromedp.SendKeys(chromedp.ID(field), text))
 }
 
+const hasTape = `document.querySelector('label[for="tape-line"]')`
+
 // tape types a reading at the tape line and sends it.
 func (g *page) tape(text string) {
 	g.t.Helper()
+	g.until("the tape line", hasTape)
 	g.do(chromedp.SendKeys(chromedp.ID("tape-line"), text))
 	g.do(chromedp.SendKeys(chromedp.ID("tape-line"), kb.Enter))
 }
 
 // tapeAt is where the tape line sends the next reading.
 func (g *page) tapeAt() string {
+	g.t.Helper()
+	g.until("the tape line", hasTape)
 	return ask[string](g, `document.querySelector('label[for="tape-line"]').innerText`)
 }
 

@@ -1249,6 +1249,8 @@ export interface components {
              * @description Bite as ordered, mm; 0 while unknown
              */
             bite: number;
+            /** @description Rules for holes that the pane would break when it is toughened, where they are broken */
+            broken: components["schemas"]["OutlineBroken"][];
             /** @description The odds of the ordered size, where they were asked */
             chance?: components["schemas"]["FitChance"];
             /** @description The opening as read, from the lower left, anticlockwise, mm; empty for a shape */
@@ -1502,6 +1504,27 @@ export interface components {
         OutlineBox: {
             max: components["schemas"]["OutlinePoint"];
             min: components["schemas"]["OutlinePoint"];
+        };
+        OutlineBroken: {
+            at: components["schemas"]["OutlinePoint"];
+            /**
+             * Format: int64
+             * @description From 1; 0 for the outline itself
+             */
+            hole: number;
+            /**
+             * Format: double
+             * @description At least, mm
+             */
+            limit: number;
+            /** @enum {string} */
+            rule: "diameter" | "edge" | "between" | "corner" | "inside";
+            sentence: string;
+            /**
+             * Format: double
+             * @description mm
+             */
+            value: number;
         };
         OutlineCutting: {
             hand: boolean;

@@ -1,8 +1,9 @@
 import type { ComponentType } from "react";
-import { NavLink, useParams } from "react-router";
+import { useParams } from "react-router";
 import { useCatalogue } from "../../api/hooks";
 import type { Catalogue } from "../../api/types";
 import { Page } from "../../app/Page";
+import { Tabs } from "../../parts/Tabs";
 import { CautionPage } from "./CautionPage";
 import { FamilyPage } from "./FamilyPage";
 import { HeatPage } from "./HeatPage";
@@ -28,18 +29,7 @@ export function BookScreen() {
 	const here = pages.find((p) => p.key === page) ?? pages[0];
 	return (
 		<Page title="Book">
-			<nav aria-label="Book" className="mb-6 flex flex-wrap gap-x-1">
-				{pages.map((p) => (
-					<NavLink
-						key={p.key}
-						to={`/book/${p.key}`}
-						aria-current={p === here ? "page" : undefined}
-						className={`grid min-h-12 place-items-center border-b-4 px-4 text-lg ${p === here ? "border-now font-semibold text-now" : "border-transparent text-ink-2 hover:border-rule"}`}
-					>
-						{p.name}
-					</NavLink>
-				))}
-			</nav>
+			<Tabs name="Book" under="/book" all={pages} here={here} />
 			{book.data && here ? (
 				<here.Show book={book.data} />
 			) : (

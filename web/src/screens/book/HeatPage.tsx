@@ -20,24 +20,18 @@ export function HeatPage({ book }: { book: Catalogue }) {
 				<table className="w-full">
 					<thead>
 						<tr className="border-b-2 border-rule text-left">
-							<th scope="col" className={cell}>
-								exposure
-							</th>
-							<th scope="col" className={cell}>
-								steady
-							</th>
-							<th scope="col" className={cell}>
-								minutes
-							</th>
-							<th scope="col" className={cell}>
-								frame
-							</th>
-							<th scope="col" className={cell}>
-								coldest
-							</th>
-							<th scope="col" className={cell}>
-								sudden
-							</th>
+							{[
+								"exposure",
+								"steady",
+								"minutes",
+								"frame",
+								"coldest",
+								"sudden",
+							].map((head) => (
+								<th key={head} scope="col" className={cell}>
+									{head}
+								</th>
+							))}
 						</tr>
 					</thead>
 					<tbody>

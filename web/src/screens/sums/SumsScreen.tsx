@@ -1,6 +1,7 @@
 import type { ComponentType } from "react";
-import { NavLink, useParams } from "react-router";
+import { useParams } from "react-router";
 import { Page } from "../../app/Page";
+import { Tabs } from "../../parts/Tabs";
 import { BendSum } from "./BendSum";
 import { LengthSum } from "./LengthSum";
 import { OutlineSum } from "./OutlineSum";
@@ -25,18 +26,7 @@ export function SumsScreen() {
 	const here = sums.find((s) => s.key === sum) ?? sums[0];
 	return (
 		<Page title="Sums">
-			<nav aria-label="Sums" className="mb-6 flex flex-wrap gap-x-1">
-				{sums.map((s) => (
-					<NavLink
-						key={s.key}
-						to={`/sums/${s.key}`}
-						aria-current={s === here ? "page" : undefined}
-						className={`grid min-h-12 place-items-center border-b-4 px-4 text-lg ${s === here ? "border-now font-semibold text-now" : "border-transparent text-ink-2 hover:border-rule"}`}
-					>
-						{s.name}
-					</NavLink>
-				))}
-			</nav>
+			<Tabs name="Sums" under="/sums" all={sums} here={here} />
 			{here && <here.Sum />}
 		</Page>
 	);
