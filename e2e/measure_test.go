@@ -263,3 +263,37 @@ func heatAndOdds(t *testing.T, p *program) {
 	slide(8)
 	g.until("the stove's edge moved", fmt.Sprintf(`%s !== %q`, clearance, cold))
 }
+
+// A case's panel and a boiler's tube go in by three positions; what the foot
+// clears follows the readings.
+func liftAndDrop(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	words := `document.querySelector('section[aria-label="How it goes in"] svg').textContent`
+	for _, c := range []struct{ path, place, text string }{{"/jobs/24/measure", "upper_pocket", "26"}, {"/jobs/23/measure", "stop_depth", "15"}} {
+		g.goTo(c.path)
+		for _, w := range []string{"1 up and in", "2 upright", "3 let down", "clears ", "head ", "foot "} {
+			g.until("the words "+w, fmt.Sprintf("%s.includes(%q)", words, w))
+		}
+		g.accessible("lifted and dropped, " + c.path)
+		before := ask[string](g, words)
+		g.read(c.place, c.text)
+		g.until("the picture to follow", fmt.Sprintf("%s !== %q", words, before))
+	}
+}
+
+// A jar broke the pane: what a jar would break again says so, and settling the
+// cause anew changes what is flagged.
+func mayBreakAgain(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/4/choose")
+	g.sees("The same may happen again: a blow broke the old one")
+	g.until("the flag at the old glass", `document.querySelector("[data-material=annealed] [data-again]")`)
+	g.press("laminated")
+	g.until("laminated opened", `document.querySelector("[data-material=laminated] button[aria-expanded=true]")`)
+	if n := ask[int](g, `document.querySelectorAll("[data-material=laminated] [data-again]").length`); n != 0 {
+		t.Error("laminated is flagged against a blow")
+	}
+	g.accessible("a pane that may break again")
+}

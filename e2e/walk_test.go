@@ -31,6 +31,8 @@ func TestDemo(t *testing.T) {
 	t.Run("blocked cleaner", func(t *testing.T) { blockedCleaner(t, p) })
 	t.Run("warp and weights", func(t *testing.T) { warpAndWeights(t, p) })
 	t.Run("heat and odds", func(t *testing.T) { heatAndOdds(t, p) })
+	t.Run("lift and drop", func(t *testing.T) { liftAndDrop(t, p) })
+	t.Run("may break again", func(t *testing.T) { mayBreakAgain(t, p) })
 	t.Run("every shape", func(t *testing.T) { everyShape(t, p) })
 	t.Run("point by point", func(t *testing.T) { pointByPoint(t, p) })
 	t.Run("own places", func(t *testing.T) { ownPlaces(t, p) })

@@ -26,6 +26,7 @@ function row(name, v, unit, bound) {
 	else if (name == "ReadJob") row("read of a job, 10,000 stored", median, "ms", 10)
 	else if (name == "WriteReading") row("write of a reading, 10,000 stored", median, "ms", 25)
 	else if (name == "Today") row("today, 10,000 stored", median, "ms", 100)
+	else if (name == "Weigh") row("choice after a moved weight", median, "ms", 100)
 	else if (name == "Sash100") row("a sash of 100 lights, both ways", ms, "ms", 10)
 	else if (name == "Offset1000") row("offset of 1,000 corners", ms, "ms", 5)
 	else if (name == "ReadDXF") row("DXF of 10,000 entities", ms, "ms", 300)

@@ -56,3 +56,7 @@ func Changes(cause string) ([]Change, error) {
 
 // NameOf is a cause in words.
 func NameOf(cause string) string { return find(causes, cause).Name }
+
+// Beware is what a new pane has to be better at than the old one, so that the
+// cause does not break it again; empty when the pane's material plays no part.
+func Beware(cause string) string { return find(causes, cause).Beware }

@@ -75,6 +75,7 @@ type entry struct {
 	Name    string            `json:"name"`
 	Weights map[string]Weight `json:"weights"` // "question.answer"
 	Changes []Change          `json:"changes,omitempty"`
+	Beware  string            `json:"beware,omitempty"` // what a new pane has to be better at
 }
 
 //go:embed evidence.json

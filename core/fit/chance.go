@@ -348,8 +348,11 @@ func (s solver) chance(w, h axis, order Size, draws int) *Chance {
 	c := &Chance{Draws: draws, Strokes: []string{}}
 	c.GoesIn, c.Holds, c.Free, c.All = s.odds(w, h, order, draws)
 	c.Best, c.Most = best(t, s.start(w, h, order), s.step())
-	if len(m.axes) == 1 {
+	switch {
+	case len(m.axes) == 1:
 		c.Best.H = c.Best.W
+	case s.p.Sizing == family.Tube: // its outside is given, only the length is cut
+		c.Best.W = order.W
 	}
 	s.tell(c, m, t, order)
 	c.Help = s.help(w, h, order)

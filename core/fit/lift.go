@@ -67,6 +67,29 @@ func (s *solver) liftAxis(h *axis) (bool, error) {
 	return true, nil
 }
 
+// Lift is how a pane goes in that is put up first and let down then, as
+// ordered and as read. All mm.
+type Lift struct {
+	Between float64 `json:"between" doc:"Between the faces, the least"`
+	Upper   float64 `json:"upper" doc:"Depth of the upper pocket"`
+	Lower   float64 `json:"lower" doc:"Depth of the lower pocket"`
+	Length  float64 `json:"length" doc:"Of the pane"`
+	Clear   float64 `json:"clear" doc:"Between its foot and the lower face when it is all the way up"`
+	Head    float64 `json:"head" doc:"Stands in the upper pocket when it is let down"`
+	Foot    float64 `json:"foot" doc:"Stands in the lower pocket when it is let down"`
+}
+
+// positions are where a pane of a length stands. A tube is held in the middle
+// by its washers; a pane rests on its foot.
+func (k *lift) positions(long float64) *Lift {
+	p := Lift{Between: k.f, Upper: k.u.Value, Lower: k.l.Value, Length: long, Clear: k.f + k.u.Value - long, Foot: k.l.Value}
+	if k.longest {
+		p.Lower, p.Foot = k.u.Value, (long-k.f)/2
+	}
+	p.Head = long - k.fHigh - p.Foot
+	return &p
+}
+
 // note gives the band to the ordering rule. The middle of it is ordered: it is
 // as far from dropping out as from not going in.
 func (k *lift) note() note {

@@ -60,6 +60,14 @@ func TestGaugeTube(t *testing.T) {
 	if r.Order.H != 262 || math.Abs(r.Order.W-12.7) > 1e-9 {
 		t.Errorf("order %v", r.Order)
 	}
+	p.Draws = 2000
+	if c := solve(t, p).Chance; c == nil || c.Best.W != r.Order.W || c.Best.H < 261 || c.Best.H > 263 {
+		t.Errorf("by the odds: %+v", c)
+	}
+	// Up in its stop the foot is clear by 250 + 14 − 262; let down, the difference is split.
+	if l := r.Lift; l == nil || l.Clear != 2 || l.Head != 6 || l.Foot != 6 {
+		t.Errorf("positions: %+v", l)
+	}
 	if f := figure(t, r, "engage_ends"); f.Verdict != working.Good || math.Abs(f.Value-(262-1-250-0.5)/2) > 1e-9 {
 		t.Errorf("%+v", f)
 	}
@@ -77,6 +85,9 @@ func TestLiftAndDrop(t *testing.T) {
 	head, air := figure(t, r, "engage_head"), figure(t, r, "lift_air")
 	if math.Abs(head.Value-(r.Order.H-408)) > 1e-9 || math.Abs(air.Value-(422-r.Order.H)) > 1e-9 || head.Verdict != working.Good || air.Verdict != working.Good {
 		t.Errorf("order %v: %+v %+v", r.Order, head, air)
+	}
+	if l := r.Lift; l == nil || l.Clear != air.Value || l.Head != head.Value || l.Foot != 8 || l.Length != r.Order.H {
+		t.Errorf("positions: %+v", l)
 	}
 	p.Readings[UpperPocket] = length.Reading{Value: 12, Doubt: 0.1}
 	_, err := Solve(p)

@@ -44,6 +44,7 @@ type Result struct {
 	Lines   map[string]outline.Line `json:"lines" doc:"Where each measure of a shape lies on it"`
 	Chance  *Chance                 `json:"chance,omitempty" doc:"The odds of the ordered size, where they were asked"`
 	Slide   []Stop                  `json:"slide,omitempty" doc:"From the coldest to the hottest, where the odds were asked"`
+	Lift    *Lift                   `json:"lift,omitempty" doc:"Of a pane that is put up and let down"`
 	Broken  []outline.Broken        `json:"broken" doc:"Rules for holes that the pane would break when it is toughened, where they are broken"`
 	Figures []working.Figure        `json:"figures"`
 	Missing []Missing               `json:"missing"`
@@ -95,6 +96,7 @@ func Solve(p Problem) (Result, error) {
 	r.HotGap = Size{r.Gap.W + wHot, r.Gap.H + hHot}
 	if h.lifted != nil {
 		r.Gap.H, r.HotGap.H = r.Gap.W, r.HotGap.W
+		r.Lift = h.lifted.positions(r.Order.H)
 	}
 	if reach, ok := s.reach(); ok {
 		over := reach.Value - p.seated()

@@ -56,6 +56,7 @@ type Ranked struct {
 	Thickness float64         `json:"thickness" doc:"Nominal, mm"`
 	Cut       string          `json:"cut"`
 	Like      bool            `json:"like,omitempty" doc:"Like the old pane"`
+	Again     string          `json:"again,omitempty" doc:"Why it would meet the old cause again"`
 	Score     float64         `json:"score" doc:"0 to 10"`
 	Reasons   []Reason        `json:"reasons"`
 	Sentence  string          `json:"sentence"`
@@ -147,7 +148,7 @@ func (m Material) rank(n Need) Ranked {
 				working.In("A", "area", n.Area/1e6, "m²", origin.Sum()),
 				working.In("t", "thickness", r.Thickness, "mm", origin.Sum()))}
 	}
-	r.Sentence = r.sentence()
+	r.Sentence, r.Again = r.sentence(), m.again(n, r.Thickness)
 	return r
 }
 
@@ -217,7 +218,7 @@ func (c Choice) advice(n Need) string {
 		return fmt.Sprintf("Nothing on the list stands this. The nearest is %s: %s.", near.Name, near.Sentence)
 	}
 	best := c.Open[0]
-	s := fmt.Sprintf("%s mm %s: %s.", working.Num(best.Thickness, 1), best.Name, best.Sentence)
+	s := fmt.Sprintf("%s mm %s: %s.", working.Num(best.Thickness, 1), best.Name, best.Sentence) + c.besides()
 	for _, k := range c.Closed {
 		if k.Material == n.Like {
 			s += fmt.Sprintf(" Not like the old one: %s is ruled out, %s.", k.Name, k.Sentence)

@@ -79,6 +79,7 @@ type Reckoning struct {
 	Walk      []fit.PlaceInfo   `json:"walk"`
 	Table     drawing.Drawing   `json:"table"`
 	Section   drawing.Drawing   `json:"section"`
+	Lift      *drawing.Drawing  `json:"lift,omitempty" doc:"How a pane that is lifted goes in, in three positions"`
 	Slide     []drawing.Drawing `json:"slide" doc:"The section from the coldest to the hottest, as fit.slide"`
 	Why       diagnose.Result   `json:"why" doc:"Why it broke"`
 	Cause     string            `json:"cause" doc:"The settled cause in words; empty while open"`
@@ -155,6 +156,7 @@ func Pane(k Known) (Reckoning, error) {
 	}
 	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"]}
 	r.Table, r.Section, r.Slide = drawing.Table(sc), drawing.Section(sc), []drawing.Drawing{}
+	r.Lift = drawing.Lifted(sc)
 	for _, st := range r.Fit.Slide {
 		r.Slide = append(r.Slide, drawing.SectionAt(sc, st))
 	}
@@ -293,7 +295,7 @@ func depth(k Known) float64 {
 }
 
 func (r *Reckoning) need(k Known) pane.Need {
-	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Load: r.load(k), Weights: k.Weights}
+	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights}
 }
 
 // gustSpeed is the gust that a pane outdoors is held against, m/s. Common

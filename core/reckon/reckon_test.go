@@ -119,6 +119,33 @@ func TestRefuses(t *testing.T) {
 	}
 }
 
+// A settled cause flags what would meet it again; an open one flags nothing.
+func TestCauseReachesTheChoice(t *testing.T) {
+	k := stove(t)
+	k.Like = "glass-ceramic"
+	flagged := func() (n int) {
+		t.Helper()
+		r, err := Pane(k)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, o := range r.Choice.Open {
+			if o.Again != "" {
+				n++
+			}
+		}
+		return n
+	}
+	if n := flagged(); n != 0 {
+		t.Errorf("%d flagged with the cause open", n)
+	}
+	for cause, want := range map[string]bool{"blow": true, "slam": true, "warped-seat": true, "pitting": true, "wrong-material": true, "debris": false, "over-tight": false} {
+		if k.Cause = cause; (flagged() > 0) != want {
+			t.Errorf("%s: flagged %d", cause, flagged())
+		}
+	}
+}
+
 // The whole answer, not only fit and plan.
 func BenchmarkPane(b *testing.B) {
 	k := stove(b)

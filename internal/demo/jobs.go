@@ -66,6 +66,7 @@ func jobs() []job {
 			}, steps: 7, settle: "glass-ceramic", thick: 5,
 			readings: rect(`6 1/4`, `6 1/4-`, `6 3/16`, `6 3/16`, said{fit.Ledge, "12", rule}, said{fit.Reach, "15", rule}, said{fit.OldThickness, "5.02", cal}), waits: "glass-ceramic 5 mm from the cutter", until: 22},
 		{by: "ebbe", due: 50, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402", Object: "Apothecary cabinet, upper left door", Exposure: "room", Family: "bead-brads", Old: true, Story: "a jar fell against it", Like: "annealed"},
+			seen:  shop.Seen{Evidence: diagnose.Evidence{"origin": "middle", "look": "star", "mark": "bull", "doing": "knock"}, Cause: "blow"},
 			steps: 9, settle: "annealed", thick: 3, readings: rect("14 7/8", "14 7/8+", "22 5/16", "22 5/16", said{fit.Ledge, "9", rule}, said{fit.DepthTop, "11.5", cal}, said{fit.OldWidth, "14 3/4", tape}, said{fit.OldHeight, "22 3/16", tape}, said{fit.OldThickness, "3.02", cal})},
 		{by: "tor", due: 74, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519", Object: "Greenhouse, light 7 of the south side", Exposure: "weather", Family: "putty-points", Old: true, Strike: true, Story: "hail; two neighbours are starred as well", Place: "site", Like: "annealed"},
 			steps: 5, readings: rect("508", "509", "610", "611", said{fit.WidthMiddle, "580", tape}, said{fit.HeightMiddle, "610", tape}, said{fit.Ledge, "12", rule})},

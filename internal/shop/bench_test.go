@@ -123,3 +123,19 @@ func BenchmarkToday(b *testing.B) {
 	}
 	median(b, times)
 }
+
+// What the Choose station asks with each move of a weight.
+func BenchmarkWeigh(b *testing.B) {
+	s, _, ids := crowded(b)
+	var times []time.Duration
+	n := 0
+	for b.Loop() {
+		n++
+		t := time.Now()
+		if _, err := s.Weigh(ctx, First(ids[stored/2]), map[string]float64{"impact": float64(n % 11)}); err != nil {
+			b.Fatal(err)
+		}
+		times = append(times, time.Since(t))
+	}
+	median(b, times)
+}

@@ -1210,6 +1210,43 @@ export interface components {
             place?: string;
             sentence: string;
         };
+        FitLift: {
+            /**
+             * Format: double
+             * @description Between the faces, the least
+             */
+            between: number;
+            /**
+             * Format: double
+             * @description Between its foot and the lower face when it is all the way up
+             */
+            clear: number;
+            /**
+             * Format: double
+             * @description Stands in the lower pocket when it is let down
+             */
+            foot: number;
+            /**
+             * Format: double
+             * @description Stands in the upper pocket when it is let down
+             */
+            head: number;
+            /**
+             * Format: double
+             * @description Of the pane
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Depth of the lower pocket
+             */
+            lower: number;
+            /**
+             * Format: double
+             * @description Depth of the upper pocket
+             */
+            upper: number;
+        };
         FitMissing: {
             name: string;
             place: string;
@@ -1267,6 +1304,8 @@ export interface components {
             hot_bite: number;
             /** @description The same with everything hot, mm */
             hot_gap: components["schemas"]["FitSize"];
+            /** @description Of a pane that is put up and let down */
+            lift?: components["schemas"]["FitLift"];
             /** @description Where each measure of a shape lies on it */
             lines: {
                 [key: string]: components["schemas"]["OutlinePoint"][];
@@ -1648,6 +1687,8 @@ export interface components {
             thicknesses: number[];
         };
         PaneRanked: {
+            /** @description Why it would meet the old cause again */
+            again?: string;
             cut: string;
             edge: string;
             figure: components["schemas"]["WorkingFigure"];
@@ -1796,6 +1837,8 @@ export interface components {
             /** @description All numbers, problems first */
             figures: components["schemas"]["WorkingFigure"][];
             fit: components["schemas"]["FitResult"];
+            /** @description How a pane that is lifted goes in, in three positions */
+            lift?: components["schemas"]["DrawingDrawing"];
             /** @description The measures that make the pane as ordered */
             makes: components["schemas"]["ReckonMade"][];
             /** @description Settled, or assumed until it is */

@@ -12,7 +12,7 @@ type Props = {
 function share(place: string | undefined): number {
 	switch (place) {
 		case "width_middle":
-			return 0.3;
+			return 0.37;
 		case "height_middle":
 			return 0.68;
 		case "diameter_0":

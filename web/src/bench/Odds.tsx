@@ -64,7 +64,12 @@ export function Odds({
 			</p>
 			{better && best_w && best_h && (
 				<p className="mt-1">
-					By the odds the best is <Inches>{best_w.main}</Inches> ×{" "}
+					By the odds the best is{" "}
+					{fit.form !== "tube" && (
+						<>
+							<Inches>{best_w.main}</Inches> ×{" "}
+						</>
+					)}
 					<Inches>{best_h.main}</Inches>: the least of going in, holding and
 					staying free is then {Math.round(chance.most * 100)} of 100.
 				</p>

@@ -9,9 +9,11 @@ import { useSize } from "./useSize";
 export function PlainDrawing({
 	drawing,
 	label,
+	edge = "green",
 }: {
 	drawing: Drawing;
 	label: string;
+	edge?: string;
 }) {
 	const [ref, size] = useSize<HTMLDivElement>();
 	const eye = useMemo(
@@ -27,7 +29,7 @@ export function PlainDrawing({
 				aria-label={label}
 				className="absolute inset-0"
 			>
-				<Shapes items={drawing.items} eye={eye} edge="green" />
+				<Shapes items={drawing.items} eye={eye} edge={edge} />
 				{drawing.items
 					.filter((i) => i.kind === "dim")
 					.map((i) => (

@@ -128,6 +128,9 @@ function OpenMaterial({
 					{ranked.like && (
 						<span className="text-ink-2"> · like the old one</span>
 					)}
+					{ranked.again && (
+						<span className="font-semibold text-warn"> · may break again</span>
+					)}
 					{was > 0 && was !== rank && (
 						<span className="text-ink-2" data-was={was}>
 							{" "}
@@ -143,6 +146,15 @@ function OpenMaterial({
 			{open && (
 				<div className="pb-3 pl-9">
 					<p>{ranked.sentence}.</p>
+					{ranked.again && (
+						<p
+							className="mt-1 border-l-4 border-warn bg-warn-wash px-3 py-1.5"
+							data-again={ranked.material}
+						>
+							<strong className="text-warn">It may break again:</strong>{" "}
+							{ranked.again}.
+						</p>
+					)}
 					<div className="my-2">
 						<Pick
 							label={`Thickness of ${ranked.name}`}

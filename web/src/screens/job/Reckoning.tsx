@@ -1,6 +1,7 @@
 import { memo } from "react";
-import type { View } from "../../api/types";
+import type { Drawing, View } from "../../api/types";
 import { Odds } from "../../bench/Odds";
+import { PlainDrawing } from "../../bench/PlainDrawing";
 import { CautionLine } from "../../parts/CautionLine";
 import { FigureLine } from "../../parts/FigureLine";
 import { ChooseStation } from "./ChooseStation";
@@ -54,7 +55,23 @@ export const Reckoning = memo(function Reckoning({
 			)}
 			{measure && (
 				<>
-					{[...loud, ...calm].map((f) => (
+					{loud.map((f) => (
+						<FigureLine key={f.key} figure={f} />
+					))}
+					{reckoning.lift && (
+						<section
+							aria-label="How it goes in"
+							className="border-b border-rule py-3"
+						>
+							<h2 className="mb-2 font-semibold">How it goes in</h2>
+							<PlainDrawing
+								drawing={reckoning.lift}
+								edge={reckoning.material.edge}
+								label={liftWords(reckoning.lift)}
+							/>
+						</section>
+					)}
+					{calm.map((f) => (
 						<FigureLine key={f.key} figure={f} />
 					))}
 					<StillToRead view={view} onPlace={onPlace} />
@@ -168,4 +185,12 @@ function Cautions({ view }: { view: View }) {
 			</p>
 		</div>
 	);
+}
+
+/** The three positions in words, for who cannot see them. */
+function liftWords(lift: Drawing): string {
+	return lift.items
+		.filter((i) => i.kind === "text")
+		.map((i) => i.text)
+		.join(", ");
 }
