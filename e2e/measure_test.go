@@ -270,7 +270,7 @@ func liftAndDrop(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	words := `document.querySelector('section[aria-label="How it goes in"] svg').textContent`
-	for _, c := range []struct{ path, place, text string }{{"/jobs/24/measure", "upper_pocket", "26"}, {"/jobs/23/measure", "stop_depth", "15"}} {
+	for _, c := range []struct{ path, place, text string }{{"/jobs/24/measure", "upper_pocket", "28"}, {"/jobs/23/measure", "stop_depth", "15"}} {
 		g.goTo(c.path)
 		for _, w := range []string{"1 up and in", "2 upright", "3 let down", "clears ", "head ", "foot "} {
 			g.until("the words "+w, fmt.Sprintf("%s.includes(%q)", words, w))

@@ -142,3 +142,38 @@ func lampAndLeaving(t *testing.T, p *program) {
 		t.Error("a job shows at the door")
 	}
 }
+
+// An owner lays a value of the shop's own over the book's: it is refused when
+// it cannot be, keeps what was typed, is shown with who said so, and goes again.
+// A technician sees it and cannot change it.
+func ownValues(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/book/materials")
+	row := `document.querySelector('[data-value="cast/steady"]')`
+	g.until("the row", row)
+	g.pressAt(`[data-value="cast/steady"] button`)
+	g.until("the form", `document.querySelector("form input")`)
+	g.accessible("a value of the shop's own")
+	ask[any](g, `void document.querySelector("form input").select()`)
+	g.fill("The shop's value, °C", "9")
+	g.fill("Where it says so", "House rule, spring")
+	g.press("Lay it over the book's")
+	g.sees("steady heat is expected from 20 to 1500 °C")
+	g.until("what was typed", `[...document.querySelectorAll("form input")].some(i => i.value === "House rule, spring")`)
+	ask[any](g, `void document.querySelector("form input").select()`)
+	g.fill("The shop's value, °C", "95")
+	g.press("Lay it over the book's")
+	g.until("the value", row+`?.innerText.includes("95 °C") && `+row+`.innerText.includes("set by the shop: House rule, spring; Mira Quill") && `+row+`.innerText.includes("the book says")`)
+	g.pressAt(`[data-value="cast/steady"] button`)
+	g.press("As in the book again")
+	g.until("the book's value", `!`+row+`.innerText.includes("set by the shop")`)
+
+	tor := open(t, p)
+	tor.signIn("tor")
+	tor.goTo("/book/materials")
+	tor.sees("set by the shop: Delivery sheet 4 of the patterned glass; Mira Quill")
+	if n := ask[int](tor, `document.querySelectorAll("[data-value] button").length`); n != 0 {
+		t.Errorf("a technician may change %d values", n)
+	}
+}

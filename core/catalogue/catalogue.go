@@ -15,6 +15,13 @@ import (
 // "std:EN 572-1".
 type From string
 
+// ownWord begins the origin of a value that a shop has set.
+const ownWord = "own:"
+
+// Own is the origin of a value that a shop has set, with what it says of it.
+// Data files do not use it.
+func Own(says string) From { return From(ownWord + says) }
+
 // Of is the origin that the word stands for; of names the product when the
 // value is from its data sheet.
 func (f From) Of(of string) origin.Origin {
@@ -23,6 +30,8 @@ func (f From) Of(of string) origin.Origin {
 		return origin.Sheet(of)
 	case strings.HasPrefix(string(f), "std:"):
 		return origin.Std(strings.TrimPrefix(string(f), "std:"))
+	case strings.HasPrefix(string(f), ownWord):
+		return origin.Own(strings.TrimPrefix(string(f), ownWord))
 	default:
 		return origin.Custom()
 	}

@@ -35,6 +35,9 @@ func Custom() Origin { return Origin{Kind: Trade} }
 // Sheet is a typical data-sheet value, quoted from memory.
 func Sheet(name string) Origin { return Origin{Kind: Data, Name: name, Memory: true} }
 
+// Own is a value that the shop has set itself, with what it says of it.
+func Own(says string) Origin { return Origin{Kind: Shop, Name: says} }
+
 // Read is a value read off the object with the named instrument.
 func Read(instrument string) Origin { return Origin{Kind: Reading, Name: instrument} }
 
@@ -56,6 +59,9 @@ func (o Origin) String() string {
 		}
 	case Shop:
 		s = "set by the shop"
+		if o.Name != "" {
+			s += ": " + o.Name
+		}
 	case Reading:
 		s = "read here"
 		if o.Name != "" {

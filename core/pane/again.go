@@ -19,7 +19,7 @@ const suddenSpare = 1.5
 // again is the sentence that flags a choice which would meet the old cause
 // again; empty when it would not. Common practice, no source.
 func (m Material) again(n Need, t float64) string {
-	old, err := ByID(n.Like)
+	old, err := With(n.Own, n.Like)
 	known := err == nil
 	switch n.Beware {
 	case "blow":

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/own"
 	"freshshard/core/working"
 )
 
@@ -20,6 +21,7 @@ type Need struct {
 	Thickness float64            `json:"thickness" doc:"Thickness that is wanted, mm"`
 	Depth     float64            `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
 	Like      string             `json:"like,omitempty" doc:"Material of the old pane"`
+	Own       own.Values         `json:"-"` // the shop's own values
 	Beware    string             `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" doc:"What the settled cause of the break asks a new pane to be better at"`
 	Load      Load               `json:"load"`
 	Weights   map[string]float64 `json:"weights,omitempty" doc:"How much each judgement counts, 0 to 10"`

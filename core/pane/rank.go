@@ -79,7 +79,7 @@ func Choose(n Need) (Choice, error) {
 	if err := n.Check(); err != nil {
 		return c, err
 	}
-	for _, m := range all {
+	for _, m := range Laid(n.Own) {
 		if shut := m.gate(n); shut != nil {
 			c.Closed = append(c.Closed, *shut)
 			continue

@@ -18,6 +18,7 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/setting"
@@ -50,6 +51,7 @@ type Known struct {
 	Evidence  diagnose.Evidence            `json:"evidence,omitempty" doc:"What was seen of the break"`
 	OldPane   diagnose.Evidence            `json:"old_pane,omitempty" doc:"What was seen of the old pane"`
 	Cause     string                       `json:"cause,omitempty" doc:"Cause that somebody settled on"`
+	Own       own.Values                   `json:"-"` // the shop's own values, laid over the book's
 	Stamp     string                       `json:"stamp,omitempty"`
 	Uses      []string                     `json:"uses,omitempty" doc:"Cleaners, lubricants, adhesives that touch it"`
 	Draws     int                          `json:"draws,omitempty" doc:"How many openings to draw for the odds; 0 for none"`
@@ -103,7 +105,7 @@ const defaultThickness = 4.0
 func Pane(k Known) (Reckoning, error) {
 	var r Reckoning
 	var err error
-	if r.Family, err = family.ByID(k.Family); err != nil {
+	if r.Family, err = family.With(k.Own, k.Family); err != nil {
 		return r, err
 	}
 	if err = k.Exposure.Check(); err != nil {
@@ -170,7 +172,7 @@ func (r *Reckoning) material(k Known) error {
 		id, r.Assumed = r.Family.Material, true
 	}
 	var err error
-	if r.Material, err = pane.ByID(id); err != nil {
+	if r.Material, err = pane.With(k.Own, id); err != nil {
 		return err
 	}
 	r.Thickness = k.Thickness
@@ -295,7 +297,7 @@ func depth(k Known) float64 {
 }
 
 func (r *Reckoning) need(k Known) pane.Need {
-	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights}
+	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights}
 }
 
 // gustSpeed is the gust that a pane outdoors is held against, m/s. Common

@@ -9,6 +9,7 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/own"
 	"freshshard/core/prove"
 	"freshshard/core/striplog"
 	"freshshard/internal/record"
@@ -42,6 +43,10 @@ func Fill(ctx context.Context, s *shop.Shop) error {
 		if people[p.Login], err = s.AddPerson(ctx, mira, "", p); err != nil {
 			return err
 		}
+	}
+	sheet := own.Value{Kind: own.Material, ID: "cast", Item: "density", V: 2480, Sheet: "Delivery sheet 4 of the patterned glass"}
+	if err := s.SetOwn(ctx, mira, sheet); err != nil {
+		return err
 	}
 	for i, j := range append(jobs(), objects()...) {
 		if err := fill(ctx, s, people, j, now); err != nil {

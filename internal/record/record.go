@@ -10,6 +10,7 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/own"
 	"freshshard/core/prove"
 	"freshshard/core/setting"
 	"freshshard/core/striplog"
@@ -190,6 +191,7 @@ type Job struct {
 	Strip      []StripEntry `json:"strip" doc:"What came off, in the order of removal"`
 	Photos     []Photo      `json:"photos"`
 	Ticket     *Ticket      `json:"ticket,omitempty"`
+	Own        own.Values   `json:"-"` // the shop's own values as they stand
 }
 
 // Pane finds a pane of the job, its first one for 0; nil when it has none such.

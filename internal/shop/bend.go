@@ -53,7 +53,11 @@ func (s *Shop) Bend(ctx context.Context, in BendIn) (BendOut, error) {
 		{Key: "bend_girth", Value: b.Girth, Unit: "mm", Verdict: working.Note, Sentence: "along the curve: what a flat sheet is cut to",
 			Working: working.Of("2 × {R} × asin({c} / (2 × {R}))", b.Girth, "mm", working.In("R", "radius", b.Radius, "mm", origin.Sum()), chord)},
 	}
-	for _, m := range pane.All() {
+	vs, err := s.Store.Own(ctx)
+	if err != nil {
+		return BendOut{}, err
+	}
+	for _, m := range pane.Laid(vs) {
 		if m.ColdBend == nil {
 			continue
 		}

@@ -7,6 +7,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/heat"
 	"freshshard/core/origin"
+	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/reckon"
 	"freshshard/core/working"
@@ -45,10 +46,10 @@ const mostOrders = 12
 // bareFace is the emissivity of glass without a coat. EN 673, from memory.
 const bareFace = 0.837
 
-func (in PackIn) pack() (heat.Pack, error) {
+func (in PackIn) pack(vs own.Values) (heat.Pack, error) {
 	p := heat.Pack{Cavity: in.Cavity, Room: in.Room, Inside: in.Inside, Outside: in.Outside, Slope: in.Slope, Gaps: in.Gaps}
 	for i, q := range in.Panes {
-		m, err := pane.ByID(q.Material)
+		m, err := pane.With(vs, q.Material)
 		if err != nil {
 			return p, fault.New(fmt.Sprintf("panes[%d].material", i), "no material is called "+q.Material, "choose one of the list")
 		}
@@ -73,7 +74,11 @@ func (s *Shop) Pack(ctx context.Context, in PackIn) (PackOut, error) {
 	if err != nil {
 		return PackOut{}, err
 	}
-	p, err := in.pack()
+	vs, err := s.Store.Own(ctx)
+	if err != nil {
+		return PackOut{}, err
+	}
+	p, err := in.pack(vs)
 	if err != nil {
 		return PackOut{}, err
 	}

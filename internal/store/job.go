@@ -56,6 +56,13 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		byID[found[i].ID] = &found[i]
 	}
+	laid, err := s.Own(ctx)
+	if err != nil {
+		return nil, err
+	}
+	for i := range found {
+		found[i].Own = laid
+	}
 	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped, s.tickets} {
 		if err := fill(ctx, in, args, byID); err != nil {
 			return nil, err
@@ -144,6 +151,11 @@ func (t *Tx) LockJob(ctx context.Context, id int64) (signed bool, err error) {
 // changed.
 func (t *Tx) TouchJob(ctx context.Context, id int64) error {
 	return t.run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE id = ?", id)
+}
+
+// TouchOpenJobs counts a change to every open job.
+func (t *Tx) TouchOpenJobs(ctx context.Context) error {
+	return t.run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE state = 'open'")
 }
 
 // AddJob writes a new job for an object.

@@ -15,6 +15,7 @@ import (
 	"freshshard/core/frame"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/own"
 	"freshshard/core/pane"
 )
 
@@ -32,6 +33,8 @@ type Catalogue struct {
 	Shapes      []outline.Kind             `json:"shapes" doc:"Forms that an opening can have beside the plain rectangle"`
 	Evidence    []diagnose.Question        `json:"evidence" doc:"What to look at on a break"`
 	Clues       []diagnose.Question        `json:"clues" doc:"What to look at on the old pane"`
+	Own         own.Values                 `json:"own" doc:"The shop's own values, laid over the book's above"`
+	Fields      map[string][]own.Field     `json:"fields" doc:"Values that a shop may lay over, by kind"`
 }
 
 // edgeThick is the pane's thickness in the small pictures, mm: thick enough to
@@ -47,7 +50,11 @@ func edges() map[string]drawing.Drawing {
 }
 
 func (v *Server) catalogueRoutes(api huma.API) {
-	huma.Register(api, op("catalogue", http.MethodGet, "/api/catalogue", "Families, exposures, materials, frames, instruments"), func(context.Context, *struct{}) (*out[Catalogue], error) {
-		return &out[Catalogue]{Catalogue{family.All(), exposure.All(), pane.All(), frame.All(), length.Instruments(), compat.All(), caution.All(), family.Questions(), edges(), outline.Kinds(), diagnose.Questions(), diagnose.Clues()}}, nil
+	huma.Register(api, op("catalogue", http.MethodGet, "/api/catalogue", "Families, exposures, materials, frames, instruments"), func(ctx context.Context, _ *struct{}) (*out[Catalogue], error) {
+		vs, err := v.shop.Own(ctx)
+		if err != nil {
+			return nil, said(ctx, err)
+		}
+		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.All(), pane.Laid(vs), frame.All(), length.Instruments(), compat.All(), caution.All(), family.Questions(), edges(), outline.Kinds(), diagnose.Questions(), diagnose.Clues(), vs, map[string][]own.Field{own.Material: pane.Fields, own.Family: family.Fields}}}, nil
 	})
 }

@@ -115,6 +115,7 @@ func (v *Server) api(g *gin.Engine) huma.API {
 	v.instrumentRoutes(api)
 	v.sumRoutes(api)
 	v.catalogueRoutes(api)
+	v.ownRoutes(api)
 	return api
 }
 

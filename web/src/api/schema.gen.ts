@@ -4,6 +4,24 @@
  */
 
 export interface paths {
+    "/api/book/{kind}/{id}/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Lay a value of the shop's own over the book's */
+        put: operations["setOwn"];
+        post?: never;
+        /** Let the book's value hold again */
+        delete: operations["dropOwn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -1621,6 +1639,33 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        OwnField: {
+            item: string;
+            name: string;
+            unit: string;
+        };
+        OwnValue: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @description Of the material or the family */
+            id: string;
+            /** @description Which of its values */
+            item: string;
+            /** @enum {string} */
+            kind: "material" | "family";
+            /** @description The data sheet, or who says so */
+            sheet: string;
+            /** Format: double */
+            v: number;
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: double
+             * @description The book's value; nil where the book has none
+             */
+            was?: number;
+        };
         PaneChoice: {
             advice: string;
             closed: components["schemas"]["PaneClosed"][];
@@ -2773,9 +2818,15 @@ export interface components {
             evidence: components["schemas"]["DiagnoseQuestion"][];
             exposures: components["schemas"]["ExposureExposure"][];
             families: components["schemas"]["FamilyFamily"][];
+            /** @description Values that a shop may lay over, by kind */
+            fields: {
+                [key: string]: components["schemas"]["OwnField"][];
+            };
             frames: components["schemas"]["FrameMaterial"][];
             instruments: string[];
             materials: components["schemas"]["PaneMaterial"][];
+            /** @description The shop's own values, laid over the book's above */
+            own: components["schemas"]["OwnValue"][];
             /** @description Those that pick the family; the first one is asked first */
             questions: components["schemas"]["FamilyQuestion"][];
             /** @description Forms that an opening can have beside the plain rectangle */
@@ -2825,6 +2876,13 @@ export interface components {
         WebMade: {
             /** Format: int64 */
             id: number;
+        };
+        WebOwnIn: {
+            sheet: string;
+            /** Format: double */
+            v: number;
+            /** Format: int64 */
+            version: number;
         };
         WebPasswordChange: {
             new: string;
@@ -2969,6 +3027,78 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    setOwn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "material" | "family";
+                id: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebOwnIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnValue"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropOwn: {
+        parameters: {
+            query?: {
+                version?: number;
+            };
+            header?: never;
+            path: {
+                kind: "material" | "family";
+                id: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnValue"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     catalogue: {
         parameters: {
             query?: never;

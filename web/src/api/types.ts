@@ -61,3 +61,4 @@ export type PackOut = S["ShopPackOut"];
 export type PhotoIn = Omit<S["PerspectiveIn"], "$schema">;
 export type PhotoOut = S["ShopPhotoOut"];
 export type OutlineShape = S["OutlineOutline"];
+export type Own = S["OwnValue"];

@@ -1,6 +1,6 @@
 import type { Catalogue, Family } from "../../api/types";
 import { EdgePicture } from "../../bench/EdgePicture";
-import { originOf } from "./origin";
+import { ValueRow } from "./ValueRow";
 
 /** The fourteen ways of holding: edge, seals, limits, order of work, checks. */
 export function FamilyPage({ book }: { book: Catalogue }) {
@@ -41,11 +41,30 @@ function FamilyEntry({
 					{family.held} Such as {family.objects.join(", ")}.
 				</p>
 				<p className="text-ink-2">Sealed with {family.seals.join(", ")}.</p>
-				<p className="text-ink-2">
-					Edge clearance {limits.clearance.v} mm each side
-					{limits.hot_clearance && `, hot ${limits.hot_clearance.v} mm`}; bite{" "}
-					{limits.bite.v} mm: {originOf(limits.bite.o)}.
-				</p>
+				<table className="my-2">
+					<caption className="sr-only">Limits of {family.name}</caption>
+					<tbody>
+						{(
+							[
+								["clearance", "edge clearance each side", limits.clearance],
+								["hot_clearance", "edge clearance, hot", limits.hot_clearance],
+								["bite", "bite", limits.bite],
+							] as const
+						).map(([item, name, value]) => (
+							<ValueRow
+								key={item}
+								book={book}
+								kind="family"
+								id={family.id}
+								item={item}
+								name={name}
+								unit="mm"
+								value={value}
+								of={family.name}
+							/>
+						))}
+					</tbody>
+				</table>
 				<details>
 					<summary className="min-h-11 cursor-pointer content-center font-semibold">
 						{family.steps.length} steps, {family.checks.length} checks, and what

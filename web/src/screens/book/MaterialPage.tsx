@@ -1,25 +1,41 @@
 import type { Catalogue, Material } from "../../api/types";
-import { originOf } from "./origin";
+import { ValueRow } from "./ValueRow";
 
 type Value = { v: number; o: string };
 
 const rows: {
+	item: string;
 	name: string;
 	unit: string;
 	of: (m: Material) => Value | undefined;
 }[] = [
-	{ name: "steady heat", unit: "°C", of: (m) => m.steady },
-	{ name: "for minutes", unit: "°C", of: (m) => m.peak },
-	{ name: "sudden change", unit: "K", of: (m) => m.sudden },
-	{ name: "bending strength", unit: "MPa", of: (m) => m.strength },
-	{ name: "carries for good", unit: "MPa", of: (m) => m.design },
-	{ name: "cold bend, × thickness", unit: "", of: (m) => m.cold_bend },
-	{ name: "growth, 10⁻⁶", unit: "/K", of: (m) => m.alpha },
-	{ name: "stiffness", unit: "GPa", of: (m) => m.e },
-	{ name: "Poisson's ratio", unit: "", of: (m) => m.nu },
-	{ name: "conducts", unit: "W/mK", of: (m) => m.lambda },
-	{ name: "emissivity", unit: "", of: (m) => m.emissivity },
-	{ name: "density", unit: "kg/m³", of: (m) => m.density },
+	{ item: "steady", name: "steady heat", unit: "°C", of: (m) => m.steady },
+	{ item: "peak", name: "for minutes", unit: "°C", of: (m) => m.peak },
+	{ item: "sudden", name: "sudden change", unit: "K", of: (m) => m.sudden },
+	{
+		item: "strength",
+		name: "bending strength",
+		unit: "MPa",
+		of: (m) => m.strength,
+	},
+	{
+		item: "design",
+		name: "carries for good",
+		unit: "MPa",
+		of: (m) => m.design,
+	},
+	{
+		item: "cold_bend",
+		name: "cold bend, × thickness",
+		unit: "",
+		of: (m) => m.cold_bend,
+	},
+	{ item: "alpha", name: "growth, 10⁻⁶", unit: "/K", of: (m) => m.alpha },
+	{ item: "e", name: "stiffness", unit: "GPa", of: (m) => m.e },
+	{ item: "nu", name: "Poisson's ratio", unit: "", of: (m) => m.nu },
+	{ item: "lambda", name: "conducts", unit: "W/mK", of: (m) => m.lambda },
+	{ item: "emissivity", name: "emissivity", unit: "", of: (m) => m.emissivity },
+	{ item: "density", name: "density", unit: "kg/m³", of: (m) => m.density },
 ];
 
 const cuts: Record<string, string> = {
@@ -58,21 +74,21 @@ export function MaterialPage({ book }: { book: Catalogue }) {
 					<table className="mt-2 w-full">
 						<caption className="sr-only">Values of {m.name}</caption>
 						<tbody>
-							{rows.map((r) => {
-								const v = r.of(m);
-								if (!v) return null;
-								return (
-									<tr key={r.name} className="border-b border-rule">
-										<th scope="row" className="py-1 text-left font-normal">
-											{r.name}
-										</th>
-										<td className="font-figure pr-4 text-right font-semibold whitespace-nowrap">
-											{v.v} {r.unit}
-										</td>
-										<td className="text-[15px] text-ink-2">{originOf(v.o)}</td>
-									</tr>
-								);
-							})}
+							{rows
+								.filter((r) => r.item !== "design" || m.plastic)
+								.map((r) => (
+									<ValueRow
+										key={r.item}
+										book={book}
+										kind="material"
+										id={m.id}
+										item={r.item}
+										name={r.name}
+										unit={r.unit}
+										value={r.of(m)}
+										of={m.short}
+									/>
+								))}
 							{(m.life ?? []).map((l) => (
 								<tr key={l.c} className="border-b border-rule">
 									<th scope="row" className="py-1 text-left font-normal">
@@ -81,8 +97,8 @@ export function MaterialPage({ book }: { book: Catalogue }) {
 									<td className="font-figure pr-4 text-right font-semibold">
 										{l.hours} h
 									</td>
-									<td className="text-[15px] text-ink-2">
-										{originOf(m.steady.o)}
+									<td colSpan={2} className="text-[15px] text-ink-2">
+										typical data sheet, from memory
 									</td>
 								</tr>
 							))}

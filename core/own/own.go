@@ -1,0 +1,75 @@
+// Package own holds the values that a shop lays over the book's: what the data
+// sheets of its own products say, and the limits that it keeps for itself. Each
+// has its source, who set it and when; the book's value stays underneath.
+package own
+
+import (
+	"fmt"
+	"strings"
+	"time"
+
+	"freshshard/core/catalogue"
+	"freshshard/core/fault"
+	"freshshard/core/working"
+)
+
+// What a value can belong to.
+const (
+	Material = "material"
+	Family   = "family"
+)
+
+// Value is one of the shop's own, in the unit of the book's.
+type Value struct {
+	Kind    string    `json:"kind" enum:"material,family"`
+	ID      string    `json:"id" doc:"Of the material or the family"`
+	Item    string    `json:"item" doc:"Which of its values"`
+	V       float64   `json:"v"`
+	Sheet   string    `json:"sheet" doc:"The data sheet, or who says so"`
+	Was     *float64  `json:"was,omitempty" doc:"The book's value; nil where the book has none"`
+	By      string    `json:"by"`
+	At      time.Time `json:"at"`
+	Version int       `json:"version"`
+}
+
+// Values are all that a shop has set.
+type Values []Value
+
+// Laid is the shop's value as the catalogue writes one; ok is false while the
+// book's holds.
+func (vs Values) Laid(kind, id, item string) (v catalogue.Value, ok bool) {
+	for _, o := range vs {
+		if o.Kind == kind && o.ID == id && o.Item == item {
+			return catalogue.Value{V: o.V, Origin: catalogue.Own(fmt.Sprintf("%s; %s, %s", o.Sheet, o.By, o.At.Format("2 Jan 2006")))}, true
+		}
+	}
+	return catalogue.Value{}, false
+}
+
+// Field is a value that may be laid over, with the bounds that nothing real
+// lies outside of.
+type Field struct {
+	Item        string  `json:"item"`
+	Name        string  `json:"name"`
+	Unit        string  `json:"unit"`
+	Least, Most float64 `json:"-"`
+}
+
+// Check refuses a value that cannot be.
+func (f Field) Check(v float64) error {
+	if !(v >= f.Least && v <= f.Most) {
+		span := strings.TrimSpace(fmt.Sprintf("%s to %s %s", working.Num(f.Least, 2), working.Num(f.Most, 2), f.Unit))
+		return fault.New("v", f.Name+" is expected from "+span, "look at the sheet and its unit again")
+	}
+	return nil
+}
+
+// FieldOf finds a field by its item.
+func FieldOf(all []Field, item string) (Field, error) {
+	for _, f := range all {
+		if f.Item == item {
+			return f, nil
+		}
+	}
+	return Field{}, fault.New("item", "no value is called "+item+" here", "choose one of the page")
+}

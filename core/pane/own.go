@@ -1,0 +1,116 @@
+package pane
+
+import (
+	"freshshard/core/catalogue"
+	"freshshard/core/fault"
+	"freshshard/core/own"
+)
+
+// Fields are the values of a material that a shop's data sheets may say
+// otherwise. The bounds hold everything that is made. Common practice, no source.
+var Fields = []own.Field{
+	{Item: "steady", Name: "steady heat", Unit: "°C", Least: 20, Most: 1500},
+	{Item: "peak", Name: "heat for minutes", Unit: "°C", Least: 20, Most: 1600},
+	{Item: "sudden", Name: "sudden change", Unit: "K", Least: 5, Most: 1500},
+	{Item: "strength", Name: "bending strength", Unit: "MPa", Least: 1, Most: 500},
+	{Item: "design", Name: "what it carries for good", Unit: "MPa", Least: 0.5, Most: 100},
+	{Item: "alpha", Name: "growth", Unit: "10⁻⁶/K", Least: -1, Most: 150},
+	{Item: "e", Name: "stiffness", Unit: "GPa", Least: 0.5, Most: 120},
+	{Item: "lambda", Name: "what it conducts", Unit: "W/mK", Least: 0.05, Most: 5},
+	{Item: "emissivity", Name: "emissivity", Least: 0.01, Most: 1},
+	{Item: "density", Name: "density", Unit: "kg/m³", Least: 500, Most: 6000},
+}
+
+// at is where a value lies; of a value that the material may lack, the pointer
+// to it.
+func (m *Material) at(item string) (plain *catalogue.Value, may **catalogue.Value) {
+	switch item {
+	case "steady":
+		return &m.Steady, nil
+	case "peak":
+		return nil, &m.Peak
+	case "sudden":
+		return nil, &m.Sudden
+	case "strength":
+		return &m.Strength, nil
+	case "design":
+		return nil, &m.Design
+	case "alpha":
+		return &m.Alpha, nil
+	case "e":
+		return &m.E, nil
+	case "lambda":
+		return &m.Lambda, nil
+	case "emissivity":
+		return &m.Emissivity, nil
+	case "density":
+		return &m.Density, nil
+	}
+	return nil, nil
+}
+
+// Own is a value of the material as it stands; nil where it has none.
+func (m Material) Own(item string) *float64 {
+	plain, may := m.at(item)
+	if may != nil {
+		plain = *may
+	}
+	if plain == nil {
+		return nil
+	}
+	v := plain.V
+	return &v
+}
+
+// with is the material with the shop's own values laid over it.
+func (m Material) with(vs own.Values) Material {
+	for _, f := range Fields {
+		v, ok := vs.Laid(own.Material, m.ID, f.Item)
+		if !ok {
+			continue
+		}
+		if plain, may := m.at(f.Item); may != nil {
+			*may = &v
+		} else {
+			*plain = v
+		}
+	}
+	return m
+}
+
+// Laid lists the materials with the shop's own values over the book's.
+func Laid(vs own.Values) []Material {
+	out := make([]Material, len(all))
+	for i, m := range all {
+		out[i] = m.with(vs)
+	}
+	return out
+}
+
+// With finds a material with the shop's own values over the book's.
+func With(vs own.Values, id string) (Material, error) {
+	m, err := ByID(id)
+	return m.with(vs), err
+}
+
+// CheckOwn refuses a value that cannot be, alone or beside the others.
+func CheckOwn(vs own.Values, v own.Value) error {
+	f, err := own.FieldOf(Fields, v.Item)
+	if err != nil {
+		return err
+	}
+	if err := f.Check(v.V); err != nil {
+		return err
+	}
+	m, err := With(append(own.Values{v}, vs...), v.ID)
+	if err != nil {
+		return err
+	}
+	if v.Item == "design" && !m.Plastic {
+		return fault.New("item", "what it carries for good is a plastic's value", "of a glass, set the bending strength")
+	}
+	if m.Peak != nil && m.Peak.V < m.Steady.V {
+		return fault.New("v", "for minutes a material stands at least what it stands for good", "set the other of the two first")
+	}
+	return nil
+}

@@ -1,0 +1,89 @@
+package pane
+
+import (
+	"testing"
+
+	"freshshard/core/fault"
+	"freshshard/core/own"
+)
+
+func laid(id, item string, v float64) own.Value {
+	return own.Value{Kind: own.Material, ID: id, Item: item, V: v, Sheet: "sheet 7", By: "Mira Quill"}
+}
+
+// Every value that may be laid over is laid where it belongs, and the book
+// itself stays as it is.
+func TestOwnIsLaidOver(t *testing.T) {
+	for _, m := range All() {
+		for _, f := range Fields {
+			was := m.Own(f.Item)
+			v := (f.Least + f.Most) / 2
+			w, err := With(own.Values{laid(m.ID, f.Item, v)}, m.ID)
+			if err != nil {
+				t.Fatal(err)
+			}
+			if got := w.Own(f.Item); got == nil || *got != v {
+				t.Errorf("%s of %s: %v, want %v", f.Item, m.ID, got, v)
+			}
+			for _, g := range Fields {
+				before, after := m.Own(g.Item), w.Own(g.Item)
+				if g.Item != f.Item && (before == nil) != (after == nil) || g.Item != f.Item && before != nil && *before != *after {
+					t.Errorf("%s of %s moved with %s", g.Item, m.ID, f.Item)
+				}
+			}
+			b, _ := ByID(m.ID)
+			if now := b.Own(f.Item); (now == nil) != (was == nil) || now != nil && *now != *was {
+				t.Errorf("the book's %s of %s has changed", f.Item, m.ID)
+			}
+			if was != nil && f.Check(*was) != nil {
+				t.Errorf("the book's own %s of %s lies outside its bounds: %v", f.Item, m.ID, *was)
+			}
+		}
+	}
+	if m := (Material{}); m.Own("colour") != nil {
+		t.Error("an unknown item has a value")
+	}
+}
+
+// A lower limit on the shop's sheet closes the gate, and says whose it is.
+func TestOwnClosesAGate(t *testing.T) {
+	n := need(t, "fire")
+	if ranked(t, choose(t, n), "glass-ceramic").Score == 0 {
+		t.Fatal("glass-ceramic has no score")
+	}
+	n.Own = own.Values{laid("glass-ceramic", "steady", n.Exposure.Steady-1)}
+	for _, c := range choose(t, n).Closed {
+		if c.Material == "glass-ceramic" {
+			if c.Gate != "steady" || c.Figure.Limit.Origin.Name != "sheet 7; Mira Quill, 1 Jan 0001" {
+				t.Errorf("%s: %+v", c.Gate, c.Figure.Limit)
+			}
+			return
+		}
+	}
+	t.Error("the shop's limit closes nothing")
+}
+
+func TestCheckOwn(t *testing.T) {
+	for _, c := range []struct {
+		v     own.Value
+		field string
+	}{
+		{laid("cast", "density", 2480), ""},
+		{laid("cast", "density", 24), "v"},
+		{laid("glass-ceramic", "peak", 300), "v"},
+		{laid("glass-ceramic", "steady", 1400), "v"},
+		{laid("cast", "colour", 1), "item"},
+		{laid("cast", "design", 20), "item"},
+		{laid("acrylic", "design", 6), ""},
+		{laid("moonstone", "density", 2480), "material"},
+	} {
+		f := fault.Of(CheckOwn(nil, c.v))
+		if c.field == "" && f != nil || c.field != "" && (f == nil || f.Field != c.field) {
+			t.Errorf("%+v: %v", c.v, f)
+		}
+	}
+	// Two that only fit together: the other one first.
+	if err := CheckOwn(own.Values{laid("glass-ceramic", "peak", 1500)}, laid("glass-ceramic", "steady", 1400)); err != nil {
+		t.Error(err)
+	}
+}

@@ -1,0 +1,88 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/own"
+	"freshshard/core/pane"
+	"freshshard/core/working"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Own lists the shop's own values, each beside the book's.
+func (s *Shop) Own(ctx context.Context) (own.Values, error) {
+	vs, err := s.Store.Own(ctx)
+	for i, v := range vs {
+		vs[i].Was = bookOf(v)
+	}
+	return vs, err
+}
+
+// bookOf is what the book says; nil where it says nothing.
+func bookOf(v own.Value) *float64 {
+	if v.Kind == own.Family {
+		f, _ := family.ByID(v.ID)
+		return f.Own(v.Item)
+	}
+	m, _ := pane.ByID(v.ID)
+	return m.Own(v.Item)
+}
+
+// SetOwn lays a value over the book's; only an owner may. Open jobs are
+// reckoned with it from then on, signed ones keep what they were signed with.
+func (s *Shop) SetOwn(ctx context.Context, by record.Account, v own.Value) error {
+	if err := ownerOnly(by); err != nil {
+		return err
+	}
+	var err error
+	if v.Sheet, err = clean("sheet", v.Sheet, 200, true); err != nil {
+		return err
+	}
+	vs, err := s.Store.Own(ctx)
+	if err != nil {
+		return err
+	}
+	if err := checkOwn(vs, v); err != nil {
+		return err
+	}
+	v.At = s.Now()
+	return s.ownChange(ctx, by, v, "set", fmt.Sprintf("%s of %s set to %s", v.Item, v.ID, working.Num(v.V, 3)), func(t *store.Tx) (bool, error) { return t.SetOwn(ctx, v, by.ID) })
+}
+
+// DropOwn lets the book's value hold again; only an owner may.
+func (s *Shop) DropOwn(ctx context.Context, by record.Account, v own.Value) error {
+	if err := ownerOnly(by); err != nil {
+		return err
+	}
+	return s.ownChange(ctx, by, v, "dropped", fmt.Sprintf("%s of %s as in the book again", v.Item, v.ID), func(t *store.Tx) (bool, error) { return t.DropOwn(ctx, v) })
+}
+
+func (s *Shop) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string, f func(*store.Tx) (bool, error)) error {
+	return s.Store.Write(ctx, func(t *store.Tx) error {
+		found, err := f(t)
+		if err != nil {
+			return err
+		}
+		if !found {
+			return stale("this value")
+		}
+		if err := t.TouchOpenJobs(ctx); err != nil {
+			return err
+		}
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value", Item: v.Kind + "/" + v.ID + "/" + v.Item, Action: action, Said: said, After: v})
+	})
+}
+
+func checkOwn(vs own.Values, v own.Value) error {
+	switch v.Kind {
+	case own.Material:
+		return pane.CheckOwn(vs, v)
+	case own.Family:
+		return family.CheckOwn(v)
+	}
+	return fault.New("kind", "a value belongs to a material or to a family", "choose one of the two")
+}

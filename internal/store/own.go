@@ -1,0 +1,36 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+
+	"freshshard/core/own"
+)
+
+// Own reads the values that the shop has laid over the book's.
+func (s queries) Own(ctx context.Context) (own.Values, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (own.Value, error) {
+		var v own.Value
+		return v, r.Scan(&v.Kind, &v.ID, &v.Item, &v.V, &v.Sheet, &v.By, &v.At, &v.Version)
+	}, `SELECT v.kind, v.subject, v.item, v.value, v.sheet, a.name, v.at, v.version
+FROM own_value v JOIN account a ON a.id = v.account_id ORDER BY v.kind, v.subject, v.item`)
+}
+
+// SetOwn lays a value over the book's: a new one at version 0, otherwise at the
+// version that the caller saw. It reports false when that is not the one there.
+func (t *Tx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error) {
+	if v.Version == 0 {
+		err := t.run(ctx, "INSERT INTO own_value (kind, subject, item, value, sheet, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?)", v.Kind, v.ID, v.Item, v.V, v.Sheet, by, v.At)
+		if IsDuplicate(err) {
+			return false, nil
+		}
+		return err == nil, err
+	}
+	return t.changed(ctx, "UPDATE own_value SET value = ?, sheet = ?, account_id = ?, at = ?, version = version + 1 WHERE kind = ? AND subject = ? AND item = ? AND version = ?",
+		v.V, v.Sheet, by, v.At, v.Kind, v.ID, v.Item, v.Version)
+}
+
+// DropOwn takes a value off the book's again.
+func (t *Tx) DropOwn(ctx context.Context, v own.Value) (bool, error) {
+	return t.changed(ctx, "DELETE FROM own_value WHERE kind = ? AND subject = ? AND item = ? AND version = ?", v.Kind, v.ID, v.Item, v.Version)
+}

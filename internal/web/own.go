@@ -1,0 +1,55 @@
+package web
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"freshshard/core/own"
+)
+
+// OwnAt names one value of the book.
+type OwnAt struct {
+	Kind string `path:"kind" enum:"material,family"`
+	ID   string `path:"id" maxLength:"60"`
+	Item string `path:"item" maxLength:"40"`
+}
+
+// OwnIn is a value of the shop's own. Version is that on the screen, 0 while
+// the book's holds.
+type OwnIn struct {
+	V       float64 `json:"v"`
+	Sheet   string  `json:"sheet"`
+	Version int     `json:"version"`
+}
+
+func (a OwnAt) value(version int) own.Value {
+	return own.Value{Kind: a.Kind, ID: a.ID, Item: a.Item, Version: version}
+}
+
+func (v *Server) ownRoutes(api huma.API) {
+	huma.Register(api, op("setOwn", http.MethodPut, "/api/book/{kind}/{id}/{item}", "Lay a value of the shop's own over the book's"), func(ctx context.Context, in *struct {
+		OwnAt
+		Body OwnIn
+	}) (*out[own.Values], error) {
+		o := in.value(in.Body.Version)
+		o.V, o.Sheet = in.Body.V, in.Body.Sheet
+		return v.ownSaid(ctx, v.shop.SetOwn(ctx, who(ctx), o))
+	})
+	huma.Register(api, op("dropOwn", http.MethodDelete, "/api/book/{kind}/{id}/{item}", "Let the book's value hold again"), func(ctx context.Context, in *struct {
+		OwnAt
+		Version int `query:"version"`
+	}) (*out[own.Values], error) {
+		return v.ownSaid(ctx, v.shop.DropOwn(ctx, who(ctx), in.value(in.Version)))
+	})
+}
+
+// ownSaid answers with the shop's values as they stand after a change.
+func (v *Server) ownSaid(ctx context.Context, err error) (*out[own.Values], error) {
+	if err != nil {
+		return nil, said(ctx, err)
+	}
+	vs, err := v.shop.Own(ctx)
+	return &out[own.Values]{vs}, said(ctx, err)
+}

@@ -1,0 +1,94 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, got, type Refused } from "../../api/client";
+import type { Own } from "../../api/types";
+import { Button } from "../../parts/Button";
+import { TextField } from "../../parts/Field";
+import { NumberField } from "../../parts/NumberField";
+import { Refusal } from "../../parts/Refusal";
+
+type At = { kind: "material" | "family"; id: string; item: string };
+
+/** A value of the shop's own: what it is, and which sheet says so. */
+export function OwnForm({
+	at,
+	unit,
+	value,
+	laid,
+	onDone,
+}: {
+	at: At;
+	unit: string;
+	value?: number;
+	laid?: Own;
+	onDone: () => void;
+}) {
+	const client = useQueryClient();
+	const [v, setV] = useState(value ?? 0);
+	const [sheet, setSheet] = useState(laid?.sheet ?? "");
+	const version = laid?.version ?? 0;
+	const options = {
+		onSuccess: () => {
+			void client.invalidateQueries();
+			onDone();
+		},
+		onError: (e: Refused) => {
+			if (e.conflict)
+				void client.invalidateQueries({ queryKey: ["catalogue"] });
+		},
+	};
+	const set = useMutation<unknown, Refused>({
+		mutationFn: () =>
+			got(
+				api.PUT("/api/book/{kind}/{id}/{item}", {
+					params: { path: at },
+					body: { v, sheet, version },
+				}),
+			),
+		...options,
+	});
+	const drop = useMutation<unknown, Refused>({
+		mutationFn: () =>
+			got(
+				api.DELETE("/api/book/{kind}/{id}/{item}", {
+					params: { path: at, query: { version } },
+				}),
+			),
+		...options,
+	});
+	const shown = set.error?.field("v") ?? set.error?.field("sheet");
+	return (
+		<form
+			className="flex flex-col gap-3 border-l-4 border-now pl-4"
+			onSubmit={(e) => {
+				e.preventDefault();
+				set.mutate();
+			}}
+		>
+			<NumberField
+				label={unit ? `The shop's value, ${unit}` : "The shop's value"}
+				value={v}
+				onChange={setV}
+				error={set.error?.field("v")}
+			/>
+			<TextField
+				label="Where it says so"
+				hint="The data sheet and its date, or who says so."
+				value={sheet}
+				onChange={setSheet}
+				error={set.error?.field("sheet")}
+			/>
+			{!shown && <Refusal error={set.error ?? drop.error} />}
+			<div className="flex flex-wrap items-center gap-4">
+				<Button kind="now" type="submit" disabled={set.isPending}>
+					Lay it over the book's
+				</Button>
+				{laid && (
+					<Button onClick={() => drop.mutate()} disabled={drop.isPending}>
+						As in the book again
+					</Button>
+				)}
+			</div>
+		</form>
+	);
+}
