@@ -64,6 +64,9 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	}
 	out = append(out, s.bends()...)
 	out = append(out, s.stack()...)
+	if s.p.Sizing == family.Panel && s.p.Plastic {
+		out = append(out, s.holes(r))
+	}
 	out = append(out, s.oldPane(r)...)
 	if s.p.Gasket.Kind != None {
 		out = append(out, s.gasket(r))

@@ -212,7 +212,7 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 		coldBend = &fit.Value{V: b.V, Origin: b.Origin.Of(r.Material.Short)}
 	}
 	return fit.Problem{
-		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness,
+		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness, Plastic: r.Material.Plastic,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
 		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Draws: k.Draws, Unit: k.Unit,
 	}, nil
