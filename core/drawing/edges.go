@@ -1,9 +1,11 @@
 package drawing
 
 import (
+	"fmt"
 	"math"
 
 	"freshshard/core/fit"
+	"freshshard/core/length"
 	"freshshard/core/outline"
 )
 
@@ -102,14 +104,29 @@ func (c cut) run(d *Drawing, _ Scene) {
 	d.loop("felt-end-cut", LayerGasket, "bottom of the run channel", rect(-2, c.bed-3.5, 0, c.top()+3.5))
 }
 
-// butyl is the wall between the outer frame and the inner ring.
-func (c cut) butyl(d *Drawing, _ Scene) {
-	wall := c.depth
+// A screw of a clamp ring while it has not been read, mm.
+const (
+	assumedRing     = 2.5
+	assumedRingStop = 8.0
+)
+
+// butyl is the wall between the outer frame and the inner ring. The screw goes
+// through the ring into the boss of the frame and ends at its bottom when it is
+// as long as it should be.
+func (c cut) butyl(d *Drawing, s Scene) {
+	wall, ring, stop := c.depth, s.value(fit.RingThick, assumedRing), s.value(fit.ScrewStop, assumedRingStop)
 	d.loop("body", LayerHatch, "wall, cut through", rect(-2*wallThick, -wall, 0, 0))
 	d.loop("butyl-cut", LayerGasket, "butyl under the outer frame", rect(c.edge-c.ledge, 0, 0, 1.5))
-	d.loop("frame-cut", LayerFixing, "outer frame", []outline.Point{{X: c.edge - c.ledge, Y: 1.5}, {X: c.edge + 4, Y: 1.5}, {X: c.edge + 4, Y: c.top() + 3}, {X: c.edge + 1, Y: c.top() + 3}, {X: c.edge + 1, Y: 4}, {X: c.edge - c.ledge, Y: 4}})
-	d.loop("ring-cut", LayerFixing, "inner ring", rect(c.edge-c.ledge, -wall-2.5, c.edge+4, -wall))
-	d.line("screw-cut", LayerFixing, outline.Point{X: c.edge + 2, Y: -wall - 4}, outline.Point{X: c.edge + 2, Y: 3})
+	boss := math.Min(wall, stop+8)
+	d.loop("frame-cut", LayerFixing, "outer frame with its boss", []outline.Point{{X: c.edge - c.ledge, Y: 1.5}, {X: c.edge, Y: 1.5}, {X: c.edge, Y: -boss}, {X: c.edge + 5, Y: -boss}, {X: c.edge + 5, Y: c.bed}, {X: c.edge + 1, Y: c.top() + 3}, {X: c.edge + 1, Y: 4}, {X: c.edge - c.ledge, Y: 4}})
+	d.loop("ring-cut", LayerFixing, "inner ring", rect(c.edge-c.ledge, -wall-ring, c.edge+7, -wall))
+	long := s.value(fit.ScrewLength, wall+ring-stop)
+	head, x := -wall-ring, c.edge+2.5
+	d.loop("screw-head", LayerFixing, "head of a screw", rect(x-3, head-1.8, x+3, head))
+	d.loop("screw-cut", LayerFixing, fmt.Sprintf("screw, %s mm under its head", length.Metric(long)), rect(x-1.2, head, x+1.2, head+long))
+	if _, ok := s.Problem.Readings[fit.ScrewStop]; ok {
+		d.line("screw-stop", LayerClearance, outline.Point{X: x - 3.5, Y: -stop}, outline.Point{X: x + 3.5, Y: -stop})
+	}
 }
 
 // plate is a hinge bonded to the face of the pane.

@@ -77,14 +77,17 @@ type cut struct {
 	unit                              length.Unit
 }
 
+// value is a reading, or what is assumed while there is none, mm.
+func (s Scene) value(p fit.Place, otherwise float64) float64 {
+	if r, ok := s.Problem.Readings[p]; ok {
+		return r.Value
+	}
+	return otherwise
+}
+
 // cut takes the measures from the readings, or assumes them.
 func (s Scene) cut() cut {
-	value := func(p fit.Place, otherwise float64) float64 {
-		if r, ok := s.Problem.Readings[p]; ok {
-			return r.Value
-		}
-		return otherwise
-	}
+	value := s.value
 	c := cut{ledge: value(fit.Ledge, assumedLedge), t: s.Problem.Thickness, gap: s.Problem.Limits.Clearance.V, unit: s.Unit, depth: assumedDepth, bed: bedThickness}
 	if s.Result.Ready {
 		c.gap = math.Min(s.Result.Gap.W, s.Result.Gap.H)

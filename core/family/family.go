@@ -60,6 +60,7 @@ type Family struct {
 	Material   string   `json:"material" doc:"What the pane usually is"`
 	Exposure   string   `json:"exposure" doc:"What it usually sees"`
 	Limits     Limits   `json:"limits"`
+	Maker      bool     `json:"maker,omitempty" doc:"The maker of the appliance sells the pane, too"`
 	Facts      []string `json:"facts" doc:"Words that hold for every job of the family"`
 	Regrets    []string `json:"regrets"`
 	Steps      []Step   `json:"steps"`

@@ -53,6 +53,12 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	}
 	if s.p.Sizing == family.Port {
 		out = append(out, s.round(w))
+		if f, ok := s.dress(r); ok {
+			out = append(out, f)
+		}
+	}
+	if s.p.Sizing == family.Ring {
+		out = append(out, s.clampRing(w, h, r)...)
 	}
 	for i, b := range r.Broken {
 		f := working.Figure{Key: fmt.Sprintf("hole_rule_%d", i+1), Sentence: b.Sentence, Value: b.Value, Unit: "mm", Limit: working.Least(b.Limit, "mm", origin.Std("EN 12150-1")),
@@ -63,7 +69,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		out = append(out, s.rubber(w, h, r)...)
 	}
 	out = append(out, s.bends()...)
-	out = append(out, s.stack()...)
+	out = append(out, s.depth()...)
 	if s.p.Sizing == family.Panel && s.p.Plastic {
 		out = append(out, s.holes(r))
 	}
@@ -138,6 +144,9 @@ func (s solver) drawn(w, h axis, r Result) []working.Figure {
 func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 	if a.lifted != nil {
 		return a.lifted.orderFigure(v, n)
+	}
+	if b, ok := s.bodyOf(a); ok {
+		return s.bodyFigure(a, b, n)
 	}
 	i := s.p.info(a.least)
 	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)}, s.limitInputs(a, s.p.seated()+s.p.webDoubt())...)
@@ -301,45 +310,6 @@ func (s solver) shape(w, h axis) []working.Figure {
 		})
 	}
 	return out
-}
-
-// What a bead or putty needs in front of the pane, and what a bed takes behind
-// it, mm. Common practice, no source.
-const (
-	frontNeeds = 6.0
-	bedTakes   = 1.5
-)
-
-// stack holds the depth of the rebate against what must lie in it.
-func (s solver) stack() []working.Figure {
-	least, place, doubt := math.Inf(1), Place(""), 0.0
-	for _, p := range []Place{DepthTop, DepthRight, DepthBottom, DepthLeft} {
-		if r, ok := s.p.Readings[p]; ok && r.Value < least {
-			least, place, doubt = r.Value, p, r.Doubt
-		}
-	}
-	if place == "" {
-		return nil
-	}
-	bed, need, said := bedTakes, frontNeeds, "left in front of the pane for bead or putty"
-	o := origin.Custom()
-	if s.p.Sizing == family.Clip {
-		bed, need, said = 0, 0, "left between the pane and the face of the frame, at the shallowest place"
-		if s.p.Gasket.Kind != None {
-			lo, hi := setting.Seated(s.p.Gasket.Free)
-			bed = (lo + hi) / 2
-		}
-	}
-	v := least - s.p.Thickness - bed
-	i := s.p.info(place)
-	f := working.Figure{
-		Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place), Limit: working.Least(need, "mm", o),
-		Working: working.Of("{D} − {t} − {k}", v, "mm",
-			read("D", "least depth, "+i.Name, least, doubt),
-			working.In("t", "thickness of the pane", s.p.Thickness, "mm", origin.Sum()),
-			working.In("k", "gasket or bed when seated", bed, "mm", origin.Custom())),
-	}
-	return []working.Figure{f.Judge(working.Warn)}
 }
 
 // The old pane and the order agree within this, mm. Common practice, no source.

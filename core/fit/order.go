@@ -45,6 +45,9 @@ func (s solver) bounds(a axis) note {
 // neither is broken by more than it must be.
 func (s solver) order(a axis) (float64, note) {
 	n := s.bounds(a)
+	if b, ok := s.bodyOf(a); ok {
+		return b.Value, n
+	}
 	step := s.step()
 	best := math.Min(n.largest, s.nominal(a))
 	if !n.fits {

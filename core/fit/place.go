@@ -44,6 +44,20 @@ const (
 	DepthBottom  Place = "depth_bottom"
 	DepthLeft    Place = "depth_left"
 	SeatWarp     Place = "seat_warp"
+	BodyWidth    Place = "body_width"
+	BodyHeight   Place = "body_height"
+	BodyCorner   Place = "body_corner"
+	CutCorner    Place = "cutout_corner"
+	FlangeWidth  Place = "flange_width"
+	FlangeHeight Place = "flange_height"
+	MarkWidth    Place = "mark_width"
+	MarkHeight   Place = "mark_height"
+	MarkShift    Place = "mark_shift"
+	WallLeast    Place = "wall_least"
+	WallMost     Place = "wall_most"
+	RingThick    Place = "ring_thickness"
+	ScrewStop    Place = "screw_stop"
+	ScrewLength  Place = "screw_length"
 	OldWidth     Place = "old_width"
 	OldHeight    Place = "old_height"
 	OldThickness Place = "old_thickness"
@@ -99,6 +113,20 @@ var places = []PlaceInfo{
 	{RiseAcross, "bend across, rise", "straight edge to the glass, in the middle", false, length.Rule, 0.5, openingMost / 2},
 	{ChordDown, "bend down, chord", "straight edge laid down the curve, end to end", false, length.Tape, openingLeast, openingMost},
 	{RiseDown, "bend down, rise", "straight edge to the glass, in the middle", false, length.Rule, 0.5, openingMost / 2},
+	{BodyWidth, "new frame, width through the wall", "over the part that goes through the cutout, or off its sheet", false, length.Tape, openingLeast, openingMost},
+	{BodyHeight, "new frame, height through the wall", "over the part that goes through the cutout, or off its sheet", false, length.Tape, openingLeast, openingMost},
+	{BodyCorner, "new frame, corner radius", "of the part that goes through the cutout", false, length.Rule, 0, 1000},
+	{CutCorner, "cutout, corner radius", "the roundest corner", false, length.Rule, 0, 1000},
+	{FlangeWidth, "new frame, width over all", "over its outer flange", false, length.Tape, openingLeast, openingMost},
+	{FlangeHeight, "new frame, height over all", "over its outer flange", false, length.Tape, openingLeast, openingMost},
+	{MarkWidth, "old mark, width", "outer edges of the ring that the old frame has left", false, length.Tape, openingLeast, openingMost},
+	{MarkHeight, "old mark, height", "outer edges of the ring that the old frame has left", false, length.Tape, openingLeast, openingMost},
+	{MarkShift, "old mark, off the cutout's middle", "half the difference of its two margins, the worse way; 0 when it is in the middle", false, length.Rule, 0, 100},
+	{WallLeast, "new frame, thinnest wall that it takes", "off its sheet", false, length.Rule, 1, 200},
+	{WallMost, "new frame, thickest wall that it takes", "off its sheet", false, length.Rule, 1, 200},
+	{RingThick, "inner ring, under a screw's head", "caliper at a hole", false, length.Caliper, 0.3, 60},
+	{ScrewStop, "bottoming gap", "outer face of the wall in to the bottom of a screw hole, the frame set on it", false, length.Caliper, 0, 100},
+	{ScrewLength, "screws, under the head", "head's seat to tip", false, length.Caliper, 2, 200},
 	{OldWidth, "old pane, width", "edge to edge, or over the pieces laid together", false, length.Tape, openingLeast, openingMost},
 	{OldHeight, "old pane, height", "edge to edge, or over the pieces laid together", false, length.Tape, openingLeast, openingMost},
 	{OldThickness, "old pane, thickness", "caliper on a clean edge", false, length.Caliper, 0.5, 60},

@@ -75,6 +75,7 @@ type Problem struct {
 	Pane      Body                     `json:"pane"`
 	Thickness float64                  `json:"thickness" doc:"Nominal thickness of the pane, mm"`
 	ColdBend  *Value                   `json:"cold_bend,omitempty" doc:"Least radius of a cold bend, times the thickness; only sheets that bend"`
+	Stack     float64                  `json:"stack,omitempty" doc:"Panes and gaps of the pack that it stands in, mm; 0 while unknown"`
 	Plastic   bool                     `json:"plastic,omitempty" doc:"Grows so much that its screw holes are drilled over size"`
 	Frame     Body                     `json:"frame"`
 	Exposure  exposure.Exposure        `json:"exposure"`

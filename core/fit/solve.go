@@ -72,6 +72,9 @@ func Solve(p Problem) (Result, error) {
 	// again: it would move the size by more than all other doubts together.
 	p.Readings = without(p.Readings, r.Odd)
 	s := solver{p: p, band: band}
+	if b, ok := s.bodyBand(); ok {
+		s.band, r.Band = b, b
+	}
 	w, h, known, err := s.axes(&r)
 	if err != nil || !known {
 		return r, err

@@ -72,6 +72,9 @@ func Walk(s family.Sizing, shape Shape) []PlaceInfo {
 		}
 		w.named(p, i.Name, w.rule.depth)
 	}
+	if s == family.Ring {
+		w.add(BodyWidth, BodyHeight, CutCorner, BodyCorner, FlangeWidth, FlangeHeight, MarkWidth, MarkHeight, MarkShift, WallLeast, WallMost, RingThick, ScrewStop, ScrewLength)
+	}
 	switch s {
 	case family.Clip, family.Rebate, family.Channel, family.Bonded, family.Port, family.Panel:
 		w.add(SeatWarp)

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/outline"
 	"freshshard/core/own"
 	"freshshard/core/working"
 )
@@ -24,6 +25,14 @@ type Need struct {
 	Own       own.Values         `json:"-"` // the shop's own values
 	Beware    string             `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" doc:"What the settled cause of the break asks a new pane to be better at"`
 	Load      Load               `json:"load"`
+	Duty      Duty               `json:"duty"`
+	Vehicle   bool               `json:"vehicle,omitempty" doc:"Part of something that drives"`
+	Boat      bool               `json:"boat,omitempty" doc:"Part of a boat"`
+	Maker     bool               `json:"maker,omitempty" doc:"A maker's part may be had"`
+	Tube      bool               `json:"tube,omitempty" doc:"A tube, not a sheet"`
+	Outside   float64            `json:"outside,omitempty" doc:"Of a tube, mm"`
+	Bent      bool               `json:"bent,omitempty" doc:"Bent to a curve"`
+	Outline   *outline.Outline   `json:"outline,omitempty" doc:"The pane in its true shape with its holes; nil while unknown"`
 	Weights   map[string]float64 `json:"weights,omitempty" doc:"How much each judgement counts, 0 to 10"`
 }
 
@@ -41,8 +50,11 @@ func (n Need) Check() error {
 	if !(n.Depth >= 0 && n.Depth <= 200) {
 		return fault.New("depth", "a depth up to 200 mm is expected", "give the room for the pane")
 	}
-	if l := n.Load; !(l.W >= 0 && l.H >= 0 && l.W <= 10000 && l.H <= 10000 && l.Wind >= 0 && l.Wind <= 100 && l.Warp >= 0 && l.Warp <= 100) {
-		return fault.New("load", "a load that no pane sees", "sides up to 10 m, wind up to 100 m/s, a seat up to 100 mm out of flat")
+	if l := n.Load; !(l.W >= 0 && l.H >= 0 && l.W <= 10000 && l.H <= 10000 && l.Wind >= 0 && l.Wind <= 100 && l.Warp >= 0 && l.Warp <= 100 && l.Push >= 0 && l.Push <= 1e4 && l.Even >= 0 && l.Even <= 1e4) {
+		return fault.New("load", "a load that no pane sees", "sides up to 10 m, wind up to 100 m/s, a push up to 10 kN, a seat up to 100 mm out of flat")
+	}
+	if err := n.Duty.Check(); err != nil {
+		return err
 	}
 	for k, v := range n.Weights {
 		if _, ok := judgements[k]; !ok {
@@ -59,14 +71,14 @@ func (n Need) Check() error {
 type Closed struct {
 	Material string         `json:"material"`
 	Name     string         `json:"name"`
-	Gate     string         `json:"gate" enum:"steady,peak,life,sudden,safety,depth,load,warp"`
+	Gate     string         `json:"gate" enum:"steady,peak,life,sudden,safety,vehicle,food,pressure,shape,hole,depth,load,warp"`
 	Sentence string         `json:"sentence"`
 	Figure   working.Figure `json:"figure"`
 }
 
 // gate returns the first gate that closes for the material, or nil.
 func (m Material) gate(n Need) *Closed {
-	for _, g := range []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.depth, m.loadGate, m.warpGate} {
+	for _, g := range []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate, m.pressureGate, m.shapeGate, m.holeGate, m.depth, m.loadGate, m.warpGate} {
 		if c := g(n); c != nil {
 			c.Material, c.Name = m.ID, m.Short
 			c.Figure.Sentence = c.Sentence
@@ -137,8 +149,12 @@ func (m Material) safetyGate(n Need) *Closed {
 	if !n.Strike || m.Safety {
 		return nil
 	}
-	return closed("safety", "people can fall against it, and it is not safety glazing; local code says which class is asked for",
-		"", "s", "safety glazing, 1 is yes", 0, working.Least(1, "", origin.Custom()))
+	return never("safety", "people can fall against it, and it is not safety glazing; local code says which class is asked for", "safety glazing")
+}
+
+// never closes for want of something that a material has or has not.
+func never(gate, sentence, wants string) *Closed {
+	return closed(gate, sentence, "", "s", wants+", 1 is yes", 0, working.Least(1, "", origin.Custom()))
 }
 
 func (m Material) depth(n Need) *Closed {

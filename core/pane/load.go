@@ -10,15 +10,37 @@ import (
 	"freshshard/core/working"
 )
 
+// Held says which sides of a pane are held; nothing said is all four.
+type Held string
+
+// How a pane is held, for its loads.
+const (
+	Three Held = "three" // free along its width, as a pane that slides down
+	Two   Held = "two"   // held above and below, its sides free
+	Round Held = "round" // all round, W across
+)
+
 // Load is what bends the pane. A load that is nothing is not looked at.
 type Load struct {
-	W    float64 `json:"w,omitempty" doc:"Width of the pane, mm; 0 while unknown"`
-	H    float64 `json:"h,omitempty"`
-	Two  bool    `json:"two,omitempty" doc:"Held on two sides only"`
-	Ring bool    `json:"ring,omitempty" doc:"Round, W across"`
-	Wind float64 `json:"wind,omitempty" doc:"Wind speed of a gust, m/s"`
-	Warp float64 `json:"warp,omitempty" doc:"How far one corner of the seat lies out of its plane, mm; of a round seat the greatest gap on a flat plate"`
+	W     float64 `json:"w,omitempty" doc:"Width of the pane, mm; 0 while unknown"`
+	H     float64 `json:"h,omitempty"`
+	Held  Held    `json:"held,omitempty" enum:",three,two,round"`
+	Wind  float64 `json:"wind,omitempty" doc:"Wind speed of a gust, m/s"`
+	Push  float64 `json:"push,omitempty" doc:"Force on a hand's patch at the worst place, N"`
+	Even  float64 `json:"even,omitempty" doc:"Even pressure for good, kPa"`
+	Lying bool    `json:"lying,omitempty" doc:"It carries its own weight across"`
+	Spare float64 `json:"spare,omitempty" doc:"Bite beyond its limit, each side, mm; 0 while unknown"`
+	Warp  float64 `json:"warp,omitempty" doc:"How far one corner of the seat lies out of its plane, mm; of a round seat the greatest gap on a flat plate"`
+
+	known *plates // of one choice: the plates that it has bent already
 }
+
+// hand is the side of the patch that a push stands on, mm. Common practice, no
+// source.
+const hand = 100.0
+
+// gravity in m/s².
+const gravity = 9.81
 
 // sheet is the material as a plate; a laminated pane is reckoned ply by ply,
 // as if they slid on each other.
@@ -26,8 +48,8 @@ func (m Material) sheet(t float64) strength.Sheet {
 	return strength.Sheet{E: m.E.V, Nu: m.Nu.V, T: t / float64(max(1, m.Plies))}
 }
 
-// plasticGust is the share of its yield that a plastic pane may carry in a
-// gust. Common practice, no source.
+// plasticGust is the share of its yield that a plastic pane may carry for a
+// short while. Common practice, no source.
 const plasticGust = 0.5
 
 // allowable is what the material may carry, MPa, with where it is from.
@@ -45,142 +67,115 @@ func (m Material) allowable(l strength.Lasting) (float64, origin.Origin) {
 	return f, origin.Std("EN 16612")
 }
 
-// gust is what a gust does to a pane of a thickness.
-func (m Material) gust(l Load, t float64) (strength.Bent, error) {
-	s, q := m.sheet(t), strength.Wind(l.Wind, 1)/float64(max(1, m.Plies))
-	switch {
-	case l.Ring:
-		return s.Circle(l.W, q, false)
-	case l.Two:
-		return s.TwoSides(l.W, q)
-	}
-	return s.FourSides(l.W, l.H, q)
+// action is one load by itself: an even pressure q, kPa, or a force, N.
+type action struct {
+	key, said string
+	q, force  float64
+	lasting   strength.Lasting
 }
 
+// actions are the loads of a pane of a material and thickness, each by itself.
+// A push is short and taken as a gust, which is on the safe side.
+func (l Load) actions(m Material, t float64) []action {
+	if l.W <= 0 || l.H <= 0 {
+		return nil
+	}
+	var out []action
+	if l.Wind > 0 {
+		out = append(out, action{"gust", "in a gust of " + working.Num(l.Wind, 0) + " m/s", strength.Wind(l.Wind, 1), 0, strength.Gust})
+	}
+	if l.Push > 0 {
+		out = append(out, action{"push", "under a push of " + working.Num(l.Push, 0) + " N at the worst place", 0, l.Push, strength.Gust})
+	}
+	q := l.Even
+	if l.Lying {
+		q += m.Density.V * t * 1e-3 * gravity * 1e-3
+	}
+	if q > 0 {
+		out = append(out, action{"standing", "under " + working.Num(q, 2) + " kPa for good", q, 0, strength.Permanent})
+	}
+	return out
+}
+
+// bend is what an action does to a pane of a thickness.
+func (m Material) bend(l Load, a action, t float64) (strength.Bent, error) {
+	plies := float64(max(1, m.Plies))
+	a.q, a.force = a.q/plies, a.force/plies
+	return l.known.bend(l, a, m.sheet(t))
+}
+
+// span is the length over which the pane bends, mm.
 func (l Load) span() float64 {
-	if l.Ring || l.Two {
+	switch l.Held {
+	case Three, Round:
 		return l.W
+	case Two:
+		return l.H
 	}
 	return math.Min(l.W, l.H)
 }
 
-// carries is the thinnest thickness from some on that a gust leaves standing;
-// ok is false when the thickest does not.
+// deflectionLimit is how far the pane may bend, mm: a share of its span, and
+// no farther than keeps its bite. A pane that bends by w is drawn in by
+// 8w²/(3·span), half of it on each side, the arc being longer than its chord.
+func (l Load) deflectionLimit() float64 {
+	limit := strength.DeflectionLimit(l.span())
+	if l.Spare > 0 {
+		limit = math.Min(limit, math.Sqrt(0.75*l.Spare*l.span()))
+	}
+	return limit
+}
+
+// passes says whether every action leaves a thickness standing; else the action
+// that does not, with what it does.
+func (m Material) passes(l Load, t float64) (action, strength.Bent, bool) {
+	for _, a := range l.actions(m, t) {
+		b, err := m.bend(l, a, t)
+		if err != nil {
+			continue
+		}
+		if may, _ := m.allowable(a.lasting); b.Stress > may || b.Deflection > l.deflectionLimit() {
+			return a, b, false
+		}
+	}
+	return action{}, strength.Bent{}, true
+}
+
+// carries is the thinnest thickness from some on that the loads leave standing,
+// or the thickest with ok false when none does; 0 when there is none to try.
 func (m Material) carries(l Load, from, most float64) (t float64, ok bool) {
-	if l.Wind == 0 || l.W == 0 || l.H == 0 {
+	if len(l.actions(m, from)) == 0 {
 		return from, true
 	}
-	may, _ := m.allowable(strength.Gust)
 	for _, c := range m.Thicknesses {
 		if c < from || most > 0 && c > most {
 			continue
 		}
 		t = c
-		if b, err := m.gust(l, c); err == nil && b.Stress <= may && b.Deflection <= strength.DeflectionLimit(l.span()) {
+		if _, _, ok := m.passes(l, c); ok {
 			return c, true
 		}
 	}
 	return t, false
 }
 
-// loadGate closes when no thickness carries the gust.
+// loadGate closes when no thickness carries the loads.
 func (m Material) loadGate(n Need) *Closed {
-	thin := m.Thicknesses[0]
-	t, ok := m.carries(n.Load, thin, n.Depth)
+	t, ok := m.carries(n.Load, m.Thicknesses[0], n.Depth)
 	if ok || t == 0 {
 		return nil
 	}
-	b, err := m.gust(n.Load, t)
-	if err != nil {
-		return nil
-	}
-	may, from := m.allowable(strength.Gust)
+	a, b, _ := m.passes(n.Load, t)
+	may, from := m.allowable(a.lasting)
 	if b.Stress > may {
-		return closed("load", fmt.Sprintf("in a gust of %s m/s even %s mm would take %s MPa and holds %s", working.Num(n.Load.Wind, 0), working.Num(t, 1), working.Num(b.Stress, 1), working.Num(may, 1)),
-			"MPa", "σ", "stress in a gust", b.Stress, working.Most(may, "MPa", from))
+		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s", a.said, working.Num(t, 1), working.Num(b.Stress, 1), working.Num(may, 1)),
+			"MPa", "σ", "stress "+a.said, b.Stress, working.Most(may, "MPa", from))
 	}
-	limit := strength.DeflectionLimit(n.Load.span())
-	return closed("load", fmt.Sprintf("in a gust of %s m/s even %s mm would bend %s mm, more than a sixtieth of its span", working.Num(n.Load.Wind, 0), working.Num(t, 1), length.Metric(b.Deflection)),
-		"mm", "w", "deflection in a gust", b.Deflection, working.Most(limit, "mm", origin.Custom()))
-}
-
-// SeatStress is what the warped seat does to a pane of a thickness that is
-// pressed onto it, MPa; 0 when the seat is flat or not read.
-func (m Material) SeatStress(l Load, t float64) float64 {
-	if l.Warp == 0 || l.W == 0 || l.H == 0 {
-		return 0
+	limit := n.Load.deflectionLimit()
+	why := "more than a sixtieth of its span"
+	if limit < strength.DeflectionLimit(n.Load.span()) {
+		why = "and be drawn out of its bite"
 	}
-	s := m.sheet(t)
-	var v float64
-	var err error
-	if l.Ring {
-		// The gap on a plate is from the low to the high of the saddle: twice its
-		// height from the mean plane.
-		v, err = s.WarpedRound(l.W, l.Warp/2)
-	} else {
-		v, err = s.Warped(l.W, l.H, l.Warp)
-	}
-	if err != nil {
-		return 0
-	}
-	return v
-}
-
-// warpGate closes when the seat alone would take more than the pane may carry
-// for good.
-func (m Material) warpGate(n Need) *Closed {
-	t := m.thickness(n)
-	v := m.SeatStress(n.Load, t)
-	if v == 0 {
-		return nil
-	}
-	may, from := m.allowable(strength.Permanent)
-	return closed("warp", fmt.Sprintf("the seat is %s mm out of flat; %s mm would take %s MPa there for good and holds %s", length.Metric(n.Load.Warp), working.Num(t, 1), working.Num(v, 1), working.Num(may, 1)),
-		"MPa", "σ", "stress on the warped seat", v, working.Most(may, "MPa", from))
-}
-
-// LoadFigures are the numbers of a settled or assumed pane under its loads.
-func (m Material) LoadFigures(l Load, t float64) []working.Figure {
-	var out []working.Figure
-	in := func(extra ...working.Input) []working.Input {
-		return append([]working.Input{working.In("E", "stiffness of "+m.Short, m.E.V*1000/1000, "GPa", m.E.Origin.Of(m.Short)), working.In("ν", "Poisson's ratio", m.Nu.V, "", m.Nu.Origin.Of(m.Short)), working.In("t", "thickness of a ply", m.sheet(t).T, "mm", origin.Sum())}, extra...)
-	}
-	if l.Wind > 0 && l.W > 0 && l.H > 0 {
-		if b, err := m.gust(l, t); err == nil {
-			may, from := m.allowable(strength.Gust)
-			q := strength.Wind(l.Wind, 1) / float64(max(1, m.Plies))
-			f := working.Figure{Key: "stress_gust", Value: b.Stress, Unit: "MPa", Limit: working.Most(may, "MPa", from),
-				Sentence: fmt.Sprintf("in the pane in a gust of %s m/s, held all round; it bends %s mm", working.Num(l.Wind, 0), length.Metric(b.Deflection)),
-				Working: working.Of("6 × {β} × {q} × {a}² / {t}²", b.Stress, "MPa", in(working.In("β", "by Lévy's series for this ratio", beta(l, m.Nu.V), "", origin.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")),
-					working.In("q", "½·ρ·v² on a ply, N/mm²", q/1000, "", origin.Sum()), working.In("a", "short side", l.span(), "mm", origin.Sum()))...)}
-			if b.Large {
-				f.Working = f.Working.With("It bends by more than half its thickness: the plate's own stretching helps, so this stress is on the safe side.")
-			}
-			out = append(out, f.Judge(working.Stop))
-		}
-	}
-	if v := m.SeatStress(l, t); v > 0 {
-		may, from := m.allowable(strength.Permanent)
-		formula := "{E}·1000 × {t} × {w} / ({W} × {H}) / (2 × (1 + {ν}))"
-		if l.Ring {
-			formula = "{E}·1000 × {t} × ({w} / 2) / ((1 + {ν}) × ({W} / 2)²)"
-		}
-		f := working.Figure{Key: "stress_seat", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from), Place: "seat_warp",
-			Sentence: "in the pane for good when it is pressed onto the warped seat",
-			Working:  working.Of(formula, v, "MPa", in(working.In("w", "seat out of flat", l.Warp, "mm", origin.Read("")), working.In("W", "width", l.W, "mm", origin.Sum()), working.In("H", "height", l.H, "mm", origin.Sum()))...).With("Pure twist of a plate. A softer or a thinner pane, or a soft bed, takes it better.")}
-		out = append(out, f.Judge(working.Stop))
-	}
-	return out
-}
-
-// beta is the coefficient that the stress in a gust was reckoned with.
-func beta(l Load, nu float64) float64 {
-	switch {
-	case l.Ring:
-		return 3 * (3 + nu) / 8 / 4 / 6
-	case l.Two:
-		return 1.0 / 8
-	}
-	_, b := strength.Coefficients(math.Max(l.W, l.H)/math.Min(l.W, l.H), nu)
-	return b
+	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s", a.said, working.Num(t, 1), length.Metric(b.Deflection), why),
+		"mm", "w", "deflection "+a.said, b.Deflection, working.Most(limit, "mm", origin.Custom()))
 }

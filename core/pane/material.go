@@ -35,6 +35,9 @@ type Material struct {
 	Life        []Life           `json:"life,omitempty" doc:"Hours that it stands at a temperature"`
 	Plies       int              `json:"plies,omitempty" doc:"Of laminated glass"`
 	Design      *catalogue.Value `json:"design,omitempty" doc:"What a plastic carries for good, MPa"`
+	Tube        bool             `json:"tube,omitempty" doc:"Can be had as a tube"`
+	Rated       bool             `json:"rated,omitempty" doc:"Can be had rated for plant under pressure"`
+	Flat        bool             `json:"flat,omitempty" doc:"Cannot be had bent"`
 	Safety      bool             `json:"safety" doc:"Breaks safely or not at all; the mark has still to be checked"`
 	Plastic     bool             `json:"plastic,omitempty"`
 	Cut         string           `json:"cut" enum:"hand,saw,order" doc:"Cut here by hand, sawn here, or ordered to final size"`

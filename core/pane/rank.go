@@ -57,6 +57,7 @@ type Ranked struct {
 	Cut       string          `json:"cut"`
 	Like      bool            `json:"like,omitempty" doc:"Like the old pane"`
 	Again     string          `json:"again,omitempty" doc:"Why it would meet the old cause again"`
+	Asks      []string        `json:"asks" doc:"What has to be looked up before it is ordered"`
 	Score     float64         `json:"score" doc:"0 to 10"`
 	Reasons   []Reason        `json:"reasons"`
 	Sentence  string          `json:"sentence"`
@@ -67,18 +68,20 @@ type Ranked struct {
 // Choice is the answer of the Choose station: what is left, best first, and
 // what was ruled out.
 type Choice struct {
-	Open   []Ranked `json:"open"`
-	Closed []Closed `json:"closed"`
-	Advice string   `json:"advice"`
+	Open    []Ranked `json:"open"`
+	Closed  []Closed `json:"closed"`
+	Advice  string   `json:"advice"`
+	Schools []School `json:"schools" doc:"Where people disagree, both ways"`
 }
 
 // Choose ranks the materials. It returns a *fault.Error for a need that cannot
 // be; when every gate is closed the advice names the one that is nearest.
 func Choose(n Need) (Choice, error) {
-	c := Choice{Open: []Ranked{}, Closed: []Closed{}}
+	c := Choice{Open: []Ranked{}, Closed: []Closed{}, Schools: []School{}}
 	if err := n.Check(); err != nil {
 		return c, err
 	}
+	n.Load.known = &plates{bent: map[plateKey]strength.Bent{}}
 	for _, m := range Laid(n.Own) {
 		if shut := m.gate(n); shut != nil {
 			c.Closed = append(c.Closed, *shut)
@@ -87,7 +90,7 @@ func Choose(n Need) (Choice, error) {
 		c.Open = append(c.Open, m.rank(n))
 	}
 	sort.SliceStable(c.Open, func(i, j int) bool { return c.Open[i].Score > c.Open[j].Score })
-	c.Advice = c.advice(n)
+	c.Advice, c.Schools = c.advice(n), c.schools(n)
 	return c, nil
 }
 
@@ -119,7 +122,7 @@ const (
 )
 
 func (m Material) rank(n Need) Ranked {
-	r := Ranked{Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut, Thickness: m.thickness(n), Like: m.ID == n.Like}
+	r := Ranked{Asks: m.asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut, Thickness: m.thickness(n), Like: m.ID == n.Like}
 	for _, k := range Judgements() {
 		s := m.judge(k, n, r.Thickness)
 		r.Reasons = append(r.Reasons, Reason{Judgement: k, Name: judgements[k].name, Points: s.Points, Weight: n.weight(k), Why: s.Reason})

@@ -53,6 +53,8 @@ type Known struct {
 	Cause     string                       `json:"cause,omitempty" doc:"Cause that somebody settled on"`
 	Own       own.Values                   `json:"-"` // the shop's own values, laid over the book's
 	Stamp     string                       `json:"stamp,omitempty"`
+	Duty      pane.Duty                    `json:"duty" doc:"What it has to carry and to be used for"`
+	Stack     pane.Stack                   `json:"stack" doc:"The pack that it stands in"`
 	Uses      []string                     `json:"uses,omitempty" doc:"Cleaners, lubricants, adhesives that touch it"`
 	Draws     int                          `json:"draws,omitempty" doc:"How many openings to draw for the odds; 0 for none"`
 	Unit      length.Unit                  `json:"unit" enum:"mm,in"`
@@ -86,7 +88,10 @@ type Reckoning struct {
 	Why       diagnose.Result   `json:"why" doc:"Why it broke"`
 	Cause     string            `json:"cause" doc:"The settled cause in words; empty while open"`
 	Was       diagnose.Result   `json:"was" doc:"What the old pane was"`
+	Pack      *Packed           `json:"pack,omitempty" doc:"The pack that the pane stands in"`
 	Fault     *fault.Error      `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
+
+	packFigures []working.Figure
 }
 
 // Made is one measure of the pane as ordered, as it is shown.
@@ -114,6 +119,10 @@ func Pane(k Known) (Reckoning, error) {
 	if err = r.material(k); err != nil {
 		return r, err
 	}
+	object := k.Exposure
+	if err = r.pack(&k); err != nil {
+		return r, err
+	}
 	p, err := r.problem(k)
 	if err != nil {
 		return r, err
@@ -135,14 +144,14 @@ func Pane(k Known) (Reckoning, error) {
 	if f := fault.Of(compat.Check(k.Uses, r.Touch)); f != nil {
 		r.Clash = f.Why + "; " + f.Cure
 	}
-	facts, err := r.facts(k)
+	facts, err := r.facts(k, object)
 	if err != nil {
 		return r, err
 	}
 	if r.Plan, err = plan.Build(r.Family, facts); err != nil {
 		return r, err
 	}
-	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), r.more(k)...), k.Unit)
+	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, r.more(k)...)...), k.Unit)
 	if c := r.Fit.Chance; c != nil {
 		bw, bh := length.Show(c.Best.W, k.Unit), length.Show(c.Best.H, k.Unit)
 		r.BestW, r.BestH = &bw, &bh
@@ -212,7 +221,7 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 		coldBend = &fit.Value{V: b.V, Origin: b.Origin.Of(r.Material.Short)}
 	}
 	return fit.Problem{
-		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness, Plastic: r.Material.Plastic,
+		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(),
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
 		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Draws: k.Draws, Unit: k.Unit,
 	}, nil
@@ -297,21 +306,37 @@ func depth(k Known) float64 {
 }
 
 func (r *Reckoning) need(k Known) pane.Need {
-	return pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights}
+	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights,
+		Duty: k.Duty, Vehicle: k.Vehicle, Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved}
+	if n.Tube {
+		n.Outside = k.Readings[fit.TubeOutside].Value
+	}
+	if o := r.Fit.Opening; o != nil && len(r.Fit.Pane) > 0 {
+		n.Outline = &outline.Outline{Outer: r.Fit.Pane, Holes: o.Holes}
+	}
+	return n
 }
 
 // gustSpeed is the gust that a pane outdoors is held against, m/s. Common
 // practice, no source; local wind rules come first.
 const gustSpeed = 30.0
 
+// heldOf says which sides of a pane are held, where it is not all of them. A
+// pane that slides down has nothing over it once it is on its way.
+var heldOf = map[family.Sizing]pane.Held{family.Channel: pane.Two, family.Track: pane.Two, family.Run: pane.Three, family.Port: pane.Round}
+
 // load is what bends the pane.
 func (r *Reckoning) load(k Known) pane.Load {
 	if r.Family.Sizing == family.Tube || !r.Fit.Ready {
 		return pane.Load{}
 	}
-	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[fit.SeatWarp].Value, Two: r.Family.Sizing == family.Channel || r.Family.Sizing == family.Track, Ring: r.Family.Sizing == family.Port}
-	if l.Two {
-		l.W, l.H = l.H, l.W // held above and below: the height is the span
+	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[fit.SeatWarp].Value, Held: heldOf[r.Family.Sizing],
+		Push: k.Duty.Push, Even: k.Duty.Standing(), Lying: k.Duty.Lying}
+	if r.Fit.Form == "circle" {
+		l.Held = pane.Round
+	}
+	if r.Fit.Bite > 0 {
+		l.Spare = math.Max(0, r.Fit.Bite-r.Family.Limits.Bite.V)
 	}
 	if k.Exposure.Outdoors {
 		l.Wind = gustSpeed
@@ -336,7 +361,9 @@ func (r *Reckoning) diagnose(k *Known) error {
 	return nil
 }
 
-func (r *Reckoning) facts(k Known) (plan.Facts, error) {
+// facts are what the plan goes by; the object is as hot as it is, wherever the
+// pane stands in a pack.
+func (r *Reckoning) facts(k Known, object exposure.Exposure) (plan.Facts, error) {
 	changes, err := diagnose.Changes(k.Cause)
 	if err != nil {
 		return plan.Facts{}, err
@@ -347,7 +374,7 @@ func (r *Reckoning) facts(k Known) (plan.Facts, error) {
 			Why: "Why it broke: " + r.Cause + "."})
 	}
 	return plan.Facts{Required: need,
-		Exposure: k.Exposure, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Water: k.Water, Old: k.Old, Strike: k.Strike,
+		Exposure: object, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Water: k.Water, Old: k.Old, Strike: k.Strike,
 		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
 		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
 	}, nil
@@ -372,6 +399,9 @@ func (r *Reckoning) more(k Known) []working.Figure {
 			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
 	})
 	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
+	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
+		out = append(out, f)
+	}
 	if r.Family.Sizing != family.Rebate && r.Family.Sizing != family.Bonded || r.Fit.Form != "rectangle" {
 		return out
 	}

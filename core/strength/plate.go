@@ -87,15 +87,6 @@ func (s Sheet) FourSides(w, h, q float64) (Bent, error) {
 	return s.bent(6*beta*p*a*a/(s.T*s.T), alpha*p*a*a*a*a/s.Rigidity()), nil
 }
 
-// TwoSides is a pane held on two opposite sides, span apart: a strip.
-func (s Sheet) TwoSides(span, q float64) (Bent, error) {
-	if err := s.loaded(span, span, q); err != nil {
-		return Bent{}, err
-	}
-	p := q * 1e-3
-	return s.bent(0.75*p*span*span/(s.T*s.T), 5.0/384*p*math.Pow(span, 4)/s.Rigidity()), nil
-}
-
 // Circle is a round pane of a diameter under an even load: held at its edge, or
 // clamped. Timoshenko and Woinowsky-Krieger, from memory: simply held
 // σ = 3(3+ν)/8·q·r²/t², w = (5+ν)/(64(1+ν))·q·r⁴/D; clamped σ = 0.75·q·r²/t²,
@@ -118,12 +109,9 @@ func (s Sheet) Push(w, h, force, patch float64) (Bent, error) {
 	if err := s.loaded(w, h, 0); err != nil {
 		return Bent{}, err
 	}
-	if !(force >= 0 && force <= 1e5) {
-		return Bent{}, fault.New("force", "a force up to 100 kN is expected", "give it in N")
-	}
-	c := math.Min(patch, math.Min(w, h))
-	if !(c > 0) {
-		return Bent{}, fault.New("patch", "the patch has a size", "100 mm for a hand")
+	c, err := patchOf(w, h, force, patch)
+	if err != nil {
+		return Bent{}, err
 	}
 	var defl, mx, my float64
 	const terms = 61
@@ -139,6 +127,25 @@ func (s Sheet) Push(w, h, force, patch float64) (Bent, error) {
 		}
 	}
 	return s.bent(6*math.Max(mx, my)/(s.T*s.T), defl/s.Rigidity()), nil
+}
+
+// PushRound is the same in the middle of a round pane held at its edge, the
+// patch taken as a circle of its area. Timoshenko and Woinowsky-Krieger, from
+// memory: M = P/(4π)·((1+ν)·ln(r/c) + 1 − (1−ν)·c²/(4r²)),
+// w = P/(16πD)·((3+ν)/(1+ν)·r² + c²·ln(c/r) − (7+3ν)/(4(1+ν))·c²).
+func (s Sheet) PushRound(diameter, force, patch float64) (Bent, error) {
+	if err := s.loaded(diameter, diameter, 0); err != nil {
+		return Bent{}, err
+	}
+	side, err := patchOf(diameter, diameter, force, patch)
+	if err != nil {
+		return Bent{}, err
+	}
+	r, nu := diameter/2, s.Nu
+	c := math.Min(side/math.Sqrt(math.Pi), r)
+	m := force / (4 * math.Pi) * ((1+nu)*math.Log(r/c) + 1 - (1-nu)*c*c/(4*r*r))
+	w := force / (16 * math.Pi * s.Rigidity()) * ((3+nu)/(1+nu)*r*r + c*c*math.Log(c/r) - (7+3*nu)/(4*(1+nu))*c*c)
+	return s.bent(6*m/(s.T*s.T), w), nil
 }
 
 // Tube is the hoop stress of a tube under pressure, σ = p·d/(2t), d its mean

@@ -92,18 +92,29 @@ func runPlate(in PlateIn) (PlateOut, error) {
 		out.Even, err = in.FourSides(in.W, in.H, q)
 	case "two":
 		span = in.W
-		out.Even, err = in.TwoSides(in.W, q)
+		out.Even, err = in.TwoSides(in.W, in.H, q)
+	case "three":
+		span = in.W
+		out.Even, err = in.ThreeSides(in.W, in.H, q)
 	case "round", "clamped":
 		span = in.W
 		out.Even, err = in.Circle(in.W, q, in.Held == "clamped")
 	default:
-		err = fault.New("held", "a pane is held on four sides, on two, round, or clamped round", "use four, two, round or clamped")
+		err = fault.New("held", "a pane is held on four sides, on three with its width free, on two across its width, round, or clamped round", "use four, three, two, round or clamped")
 	}
 	if err != nil {
 		return out, err
 	}
 	if in.Push > 0 {
-		if out.Push, err = in.Sheet.Push(in.W, in.H, in.Push, in.Patch); err != nil {
+		switch in.Held {
+		case "three", "two":
+			out.Push, err = in.PushEdge(in.W, in.H, in.Push, in.Patch, in.Held == "two")
+		case "round", "clamped":
+			out.Push, err = in.PushRound(in.W, in.Push, in.Patch)
+		default:
+			out.Push, err = in.Sheet.Push(in.W, in.H, in.Push, in.Patch)
+		}
+		if err != nil {
 			return out, err
 		}
 	}

@@ -6,11 +6,12 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/heat"
+	"freshshard/core/pane"
 )
 
 func ovenPack() PackIn {
 	return PackIn{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: heat.Upright, Gaps: []float64{16, 20},
-		Panes: []PackPane{{"toughened-coated", 4, "cold"}, {"toughened", 4, "none"}, {"toughened", 4, "none"}}}
+		Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"}, {Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}
 }
 
 // The pack as built and as nobody should build it: a coat turned round is

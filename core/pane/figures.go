@@ -1,0 +1,114 @@
+package pane
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/exposure"
+	"freshshard/core/heat"
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/strength"
+	"freshshard/core/working"
+)
+
+// LoadFigures are the numbers of a settled or assumed pane under its loads.
+func (m Material) LoadFigures(l Load, t float64) []working.Figure {
+	var out []working.Figure
+	for _, a := range l.actions(m, t) {
+		if b, err := m.bend(l, a, t); err == nil {
+			out = append(out, m.stressFigure(l, a, b, t), m.bendFigure(l, a, b, t))
+		}
+	}
+	if f, ok := m.seatFigure(l, t); ok {
+		out = append(out, f)
+	}
+	return out
+}
+
+// ofPly are the inputs that every plate has.
+func (m Material) ofPly(t float64, more ...working.Input) []working.Input {
+	return append([]working.Input{working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)), working.In("ν", "Poisson's ratio", m.Nu.V, "", m.Nu.Origin.Of(m.Short)), working.In("t", "thickness of a ply", m.sheet(t).T, "mm", origin.Sum())}, more...)
+}
+
+var heldSaid = map[Held]string{"": "held all round", Three: "held on three sides", Two: "held on two sides", Round: "held all round"}
+
+func (m Material) stressFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
+	may, from := m.allowable(a.lasting)
+	plies, span := float64(max(1, m.Plies)), l.span()
+	s := m.sheet(t)
+	plates := origin.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
+	f := working.Figure{Key: "stress_" + a.key, Value: b.Stress, Unit: "MPa", Limit: working.Most(may, "MPa", from),
+		Sentence: fmt.Sprintf("in the pane %s, %s", a.said, heldSaid[l.Held])}
+	if a.force > 0 {
+		p := a.force / plies
+		f.Working = working.Of("6 × {κ} × {P} / {t}²", b.Stress, "MPa", m.ofPly(t,
+			working.In("κ", "moment per newton, by the series for this pane and a patch of 100 × 100 mm", b.Stress*s.T*s.T/6/p, "", plates), working.In("P", "force on a ply", p, "N", origin.Read("")))...)
+	} else {
+		q := a.q / plies
+		f.Working = working.Of("6 × {β} × {q} × {a}² / {t}²", b.Stress, "MPa", m.ofPly(t,
+			working.In("β", "by the series for this ratio", b.Stress*s.T*s.T/(6*q*1e-3*span*span), "", plates),
+			working.In("q", "pressure on a ply, N/mm²", q/1000, "", origin.Sum()), working.In("a", "span", span, "mm", origin.Sum()))...)
+	}
+	if b.Large {
+		f.Working = f.Working.With("It bends by more than half its thickness: the plate's own stretching helps, so this stress is on the safe side.")
+	}
+	return f.Judge(working.Stop)
+}
+
+func (m Material) bendFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
+	limit, span := l.deflectionLimit(), l.span()
+	said := "it may bend a sixtieth of its span"
+	if limit < strength.DeflectionLimit(span) {
+		said = fmt.Sprintf("beyond √(¾ × spare bite × span) = √(¾ × %s × %s) it is drawn out of its bite", length.Metric(l.Spare), length.Metric(span))
+	}
+	plies, d := float64(max(1, m.Plies)), m.sheet(t).Rigidity()
+	plates := origin.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
+	formula, in := "{α} × {q} × {a}⁴ / ({E}·1000 × {t}³ / (12 × (1 − {ν}²)))", []working.Input(nil)
+	if a.force > 0 {
+		p := a.force / plies
+		formula = "{κ} × {P} / ({E}·1000 × {t}³ / (12 × (1 − {ν}²)))"
+		in = append(in, working.In("κ", "by the series for this pane and a patch of 100 × 100 mm, mm²", b.Deflection*d/p, "", plates), working.In("P", "force on a ply", p, "N", origin.Read("")))
+	} else {
+		q := a.q / plies / 1000
+		in = append(in, working.In("α", "by the series for this ratio", b.Deflection*d/(q*math.Pow(span, 4)), "", plates),
+			working.In("q", "pressure on a ply, N/mm²", q, "", origin.Sum()), working.In("a", "span", span, "mm", origin.Sum()))
+	}
+	f := working.Figure{Key: "bend_" + a.key, Value: b.Deflection, Unit: "mm", Limit: working.Most(limit, "mm", origin.Custom()),
+		Sentence: "it bends " + a.said, Working: working.Of(formula, b.Deflection, "mm", m.ofPly(t, in...)...).With("Span " + length.Metric(span) + " mm: " + said + ".")}
+	return f.Judge(working.Stop)
+}
+
+func (m Material) seatFigure(l Load, t float64) (working.Figure, bool) {
+	v := m.SeatStress(l, t)
+	if v == 0 {
+		return working.Figure{}, false
+	}
+	may, from := m.allowable(strength.Permanent)
+	formula := "{E}·1000 × {t} × {w} / ({W} × {H}) / (2 × (1 + {ν}))"
+	if l.Held == Round {
+		formula = "{E}·1000 × {t} × ({w} / 2) / ((1 + {ν}) × ({W} / 2)²)"
+	}
+	f := working.Figure{Key: "stress_seat", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from), Place: "seat_warp",
+		Sentence: "in the pane for good when it is pressed onto the warped seat",
+		Working:  working.Of(formula, v, "MPa", m.ofPly(t, working.In("w", "seat out of flat", l.Warp, "mm", origin.Read("")), working.In("W", "width", l.W, "mm", origin.Sum()), working.In("H", "height", l.H, "mm", origin.Sum()))...).With("Pure twist of a plate. A softer or a thinner pane, or a soft bed, takes it better.")}
+	return f.Judge(working.Stop), true
+}
+
+// EdgeFigure is the stress at the cold, covered edge of a pane whose middle is
+// hot; ok is false where the frame is as hot as the pane, and for plastics,
+// which give way.
+func (m Material) EdgeFigure(e exposure.Exposure) (f working.Figure, ok bool) {
+	dT := e.Steady - e.FrameHot
+	if dT <= 0 || m.Plastic {
+		return f, false
+	}
+	v := heat.EdgeStress(m.E.V, m.Alpha.V, dT)
+	may, from := m.allowable(strength.Day)
+	f = working.Figure{Key: "stress_edge", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from),
+		Sentence: fmt.Sprintf("at its covered edge, which the frame keeps %s K cooler than the hot middle", working.Num(dT, 0)),
+		Working: working.Of("{E}·1000 × {α} × 10⁻⁶ × ({T} − {F})", v, "MPa", working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)), working.In("α", "growth of "+m.Short, m.Alpha.V, "10⁻⁶/K", m.Alpha.Origin.Of(m.Short)),
+			working.In("T", "hot middle", e.Steady, "°C", origin.Custom()), working.In("F", "frame when the pane is hot", e.FrameHot, "°C", origin.Custom())).
+			With("As if the hot middle held the edge back in full, and the limit for the warm hours of a day. A smooth edge without chips, and a frame that warms with the pane, are what help.")}
+	return f.Judge(working.Warn), true
+}

@@ -1,0 +1,70 @@
+package pane
+
+import (
+	"math"
+
+	"freshshard/core/strength"
+)
+
+// plates keeps what plates have been bent: stress goes with 1/t² and deflection
+// with 1/(E·t³), so that one sum serves every thickness of all materials with
+// the same Poisson's ratio. A nil one keeps nothing.
+type plates struct {
+	bent map[plateKey]strength.Bent
+}
+
+type plateKey struct {
+	w, h, nu float64
+	held     Held
+	push     bool
+}
+
+// unit is the sheet that plates are bent with: 1 mm thick, of 1 GPa.
+func unit(nu float64) strength.Sheet { return strength.Sheet{E: 1, Nu: nu, T: 1} }
+
+// One of each load, kPa and N.
+const unitLoad = 1.0
+
+func (p *plates) bend(l Load, a action, s strength.Sheet) (strength.Bent, error) {
+	k := plateKey{l.W, l.H, s.Nu, l.Held, a.force > 0}
+	var b strength.Bent
+	ok := false
+	if p != nil {
+		b, ok = p.bent[k]
+	}
+	if !ok {
+		var err error
+		if b, err = l.bent(unit(s.Nu), k.push); err != nil {
+			return b, err
+		}
+		if p != nil {
+			p.bent[k] = b
+		}
+	}
+	times := a.q + a.force
+	b.Stress *= times / (s.T * s.T)
+	b.Deflection *= times / (s.E * s.T * s.T * s.T)
+	b.Large = b.Deflection > s.T/2
+	return b, nil
+}
+
+// bent is what one kPa, or one newton at the worst place, does to a sheet.
+func (l Load) bent(s strength.Sheet, push bool) (strength.Bent, error) {
+	switch {
+	case l.Held == Round && push:
+		return s.PushRound(l.W, unitLoad, hand)
+	case l.Held == Round:
+		return s.Circle(l.W, unitLoad, false)
+	case l.Held == Two && push:
+		return s.PushEdge(l.H, l.W, unitLoad, hand, true)
+	case l.Held == Two:
+		return s.TwoSides(l.H, l.W, unitLoad)
+	case l.Held == Three && push:
+		return s.PushEdge(l.W, l.H, unitLoad, hand, false)
+	case l.Held == Three:
+		return s.ThreeSides(l.W, l.H, unitLoad)
+	case push:
+		return s.Push(math.Max(l.W, l.H), math.Min(l.W, l.H), unitLoad, hand)
+	}
+	return s.FourSides(l.W, l.H, unitLoad)
+}

@@ -1,0 +1,44 @@
+package pane
+
+import (
+	"fmt"
+
+	"freshshard/core/length"
+	"freshshard/core/strength"
+	"freshshard/core/working"
+)
+
+// SeatStress is what the warped seat does to a pane of a thickness that is
+// pressed onto it, MPa; 0 when the seat is flat or not read.
+func (m Material) SeatStress(l Load, t float64) float64 {
+	if l.Warp == 0 || l.W == 0 || l.H == 0 {
+		return 0
+	}
+	s := m.sheet(t)
+	var v float64
+	var err error
+	if l.Held == Round {
+		// The gap on a plate is from the low to the high of the saddle: twice its
+		// height from the mean plane.
+		v, err = s.WarpedRound(l.W, l.Warp/2)
+	} else {
+		v, err = s.Warped(l.W, l.H, l.Warp)
+	}
+	if err != nil {
+		return 0
+	}
+	return v
+}
+
+// warpGate closes when the seat alone would take more than the pane may carry
+// for good.
+func (m Material) warpGate(n Need) *Closed {
+	t := m.thickness(n)
+	v := m.SeatStress(n.Load, t)
+	if v == 0 {
+		return nil
+	}
+	may, from := m.allowable(strength.Permanent)
+	return closed("warp", fmt.Sprintf("the seat is %s mm out of flat; %s mm would take %s MPa there for good and holds %s", length.Metric(n.Load.Warp), working.Num(t, 1), working.Num(v, 1), working.Num(may, 1)),
+		"MPa", "σ", "stress on the warped seat", v, working.Most(may, "MPa", from))
+}

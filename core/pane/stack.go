@@ -1,0 +1,92 @@
+package pane
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/fault"
+	"freshshard/core/heat"
+	"freshshard/core/own"
+)
+
+// Coated is one pane of a pack by its material. Coat says which face of a
+// coated material looks where.
+type Coated struct {
+	Material  string  `json:"material"`
+	Thickness float64 `json:"thickness" minimum:"0.5" maximum:"60" doc:"mm"`
+	Coat      string  `json:"coat" enum:"none,hot,cold" doc:"The side that the coat looks to"`
+}
+
+// Stack is a pack as its panes came out, from the hot side to the room, with
+// the gap between each two. Here is the number of the pane on the table, from
+// 1; 0 while nobody said.
+type Stack struct {
+	Panes  []Coated   `json:"panes,omitempty" maxItems:"4"`
+	Gaps   []float64  `json:"gaps,omitempty" maxItems:"3" doc:"mm"`
+	Slope  heat.Slope `json:"slope,omitempty" enum:",upright,leaning,lying"`
+	Here   int        `json:"here,omitempty" minimum:"0" maximum:"4"`
+	Cavity float64    `json:"cavity,omitempty" doc:"Behind its hot side, °C; 0 takes the hot side of what the object sees"`
+}
+
+// bareFace is the emissivity of glass without a coat. EN 673, from memory.
+const bareFace = 0.837
+
+// Depth is what the stack takes of its frame, panes and gaps, mm.
+func (st Stack) Depth() float64 {
+	var d float64
+	for _, p := range st.Panes {
+		d += p.Thickness
+	}
+	for _, g := range st.Gaps {
+		d += g
+	}
+	return d
+}
+
+// Pack is the stack as heat sees it, between a cavity and a room, °C, with the
+// usual heat transfer on both sides.
+func (st Stack) Pack(vs own.Values, cavity, room float64) (heat.Pack, error) {
+	p := heat.Pack{Cavity: cavity, Room: room, Inside: heat.UsualInside, Outside: heat.UsualOutside, Slope: st.Slope, Gaps: st.Gaps}
+	if p.Slope == "" {
+		p.Slope = heat.Upright
+	}
+	for i, q := range st.Panes {
+		m, err := With(vs, q.Material)
+		if err != nil {
+			return p, fault.New(fmt.Sprintf("panes[%d].material", i), "no material is called "+q.Material, "choose one of the list")
+		}
+		h := heat.Pane{Name: m.Short, T: q.Thickness, Lambda: m.Lambda.V, Hot: m.Emissivity.V, Cold: m.Emissivity.V, Limit: m.Steady.V}
+		if m.Emissivity.V < 0.5 { // a coat has one face
+			h.Hot, h.Cold = bareFace, bareFace
+			switch q.Coat {
+			case "hot":
+				h.Hot = m.Emissivity.V
+			case "cold":
+				h.Cold = m.Emissivity.V
+			}
+		}
+		p.Panes = append(p.Panes, h)
+	}
+	return p, nil
+}
+
+// Check refuses a stack that cannot be; an empty one is nobody's word yet.
+func (st Stack) Check() error {
+	if len(st.Panes) == 0 {
+		return nil
+	}
+	if st.Here < 0 || st.Here > len(st.Panes) {
+		return fault.New("stack.here", fmt.Sprintf("the pack has %d panes", len(st.Panes)), "say which of them is on the table")
+	}
+	if math.IsNaN(st.Cavity) || st.Cavity < 0 {
+		return fault.New("stack.cavity", "a temperature from 0 °C up is expected", "leave it at 0 to take what the object sees")
+	}
+	p, err := st.Pack(nil, max(st.Cavity, 100), 20)
+	if err == nil {
+		err = p.Check()
+	}
+	if f := fault.Of(err); f != nil {
+		return fault.New("stack."+f.Field, f.Why, f.Cure)
+	}
+	return err
+}

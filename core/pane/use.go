@@ -1,0 +1,113 @@
+package pane
+
+import (
+	"fmt"
+
+	"freshshard/core/origin"
+	"freshshard/core/strength"
+	"freshshard/core/working"
+)
+
+// vehicleGate keeps what breaks into daggers out of vehicles, and all but
+// laminated glass out of a windscreen. Which mark is asked for the law of the
+// place says. Common practice, no source.
+func (m Material) vehicleGate(n Need) *Closed {
+	switch {
+	case n.Duty.Windscreen && m.Plies == 0:
+		return never("vehicle", "a windscreen is laminated, with the mark that local law asks for; this is not", "laminated")
+	case n.Vehicle && m.splinters():
+		return never("vehicle", "it is part of a vehicle, and this breaks into daggers; laminated or toughened with its mark is what is looked for", "breaks safely")
+	}
+	return nil
+}
+
+// splinters says whether it breaks into blades of glass.
+func (m Material) splinters() bool { return !m.Safety && !m.Plastic }
+
+// foodGate keeps splinters out of food. Common practice, no source.
+func (m Material) foodGate(n Need) *Closed {
+	if !n.Duty.Food || !m.splinters() {
+		return nil
+	}
+	return never("food", "it stands over open food, and its splinters would end there", "breaks without splinters")
+}
+
+// kPaPerBar turns bar into kPa.
+const kPaPerBar = 100.0
+
+// pressureGate leaves only what can be had rated for plant under pressure, and
+// holds a tube's hoop stress against what it may carry for good.
+func (m Material) pressureGate(n Need) *Closed {
+	p := n.Duty.Pressure
+	if p == 0 {
+		return nil
+	}
+	if !m.Rated {
+		return never("pressure", fmt.Sprintf("the plant is under %s bar, and this is not made with a rating for that", working.Num(p, 1)), "rated for pressure plant")
+	}
+	if !n.Tube || n.Outside <= 2*n.Thickness {
+		return nil
+	}
+	v, err := strength.Tube(n.Outside, n.Thickness, p*kPaPerBar)
+	if err != nil {
+		return nil
+	}
+	may, from := m.allowable(strength.Permanent)
+	return closed("pressure", fmt.Sprintf("at %s bar a wall of %s mm takes %s MPa round and holds %s for good", working.Num(p, 1), working.Num(n.Thickness, 1), working.Num(v, 1), working.Num(may, 1)),
+		"MPa", "σ", "hoop stress", v, working.Most(may, "MPa", from))
+}
+
+// shapeGate asks whether it can be had as a tube, or bent. Common practice, no
+// source.
+func (m Material) shapeGate(n Need) *Closed {
+	switch {
+	case n.Tube && !m.Tube:
+		return never("shape", "it is not to be had as a tube", "to be had as a tube")
+	case n.Bent && m.Flat:
+		return never("shape", "it is not to be had bent", "to be had bent")
+	}
+	return nil
+}
+
+// holeGate holds the holes of the pane against the rules for glass that is
+// toughened after they are made.
+func (m Material) holeGate(n Need) *Closed {
+	if n.Outline == nil || m.Cut != "order" || m.Plies > 0 {
+		return nil
+	}
+	t := m.thickness(n)
+	for _, b := range n.Outline.HoleRules(t) {
+		return closed("hole", fmt.Sprintf("%s of %s mm before it is toughened", b.Sentence, working.Num(t, 1)), "mm", "d", "as drawn", b.Value, working.Least(b.Limit, "mm", origin.Std("EN 12150-1")))
+	}
+	return nil
+}
+
+// asks is what has to be looked up before the material is ordered for its use.
+// The program says what to look for, never that something is allowed. Common
+// practice, no source.
+func (m Material) asks(n Need) []string {
+	out := []string{}
+	vehicle := n.Vehicle || n.Duty.Windscreen
+	switch {
+	case vehicle && m.Plastic:
+		out = append(out, "Plastic only where the rules of this vehicle allow it: look them up before you order.")
+	case vehicle:
+		out = append(out, "Order it with the mark that local law asks for at this place on the vehicle.")
+	}
+	if n.Strike {
+		out = append(out, "Local code says which class of safety glazing is asked for here: order that class, marked.")
+	}
+	if n.Boat {
+		out = append(out, "On a vessel her scantling rule decides (ISO 12216 for small craft, from memory): these are elastic plate numbers, no approval.")
+	}
+	if n.Duty.Pressure > 0 {
+		out = append(out, "Only with a rating for this pressure and temperature, fitted by somebody who may work on the plant.")
+	}
+	if n.Duty.Food && m.Plastic {
+		out = append(out, "Ask for the supplier's declaration that it may stand over food.")
+	}
+	if b := m.ColdBend; n.Bent && b != nil {
+		out = append(out, fmt.Sprintf("Cold it bends to %s times its thickness; a tighter curve is formed hot, to order.", working.Num(b.V, 0)))
+	}
+	return out
+}

@@ -1,0 +1,272 @@
+package pane
+
+import (
+	"math"
+	"strings"
+	"testing"
+
+	"freshshard/core/exposure"
+	"freshshard/core/fault"
+	"freshshard/core/outline"
+	"freshshard/core/strength"
+)
+
+// at moves a path of a hole.
+func at(p outline.Path, x, y float64) outline.Path {
+	out := append(outline.Path{}, p...)
+	for i := range out {
+		out[i].X, out[i].Y = out[i].X+x, out[i].Y+y
+	}
+	return out
+}
+
+// What each use rules out. Common practice, no source.
+func TestUseGates(t *testing.T) {
+	flat := roomNeed(t, Load{W: 500, H: 400})
+	for _, c := range []struct {
+		name       string
+		change     func(*Need)
+		gate       string
+		shut, open []string
+	}{
+		{"windscreen", func(n *Need) { n.Duty.Windscreen = true }, "vehicle", []string{"annealed", "toughened", "polycarbonate", "acrylic"}, []string{"laminated"}},
+		{"vehicle", func(n *Need) { n.Vehicle = true }, "vehicle", []string{"annealed", "wired", "borosilicate", "glass-ceramic"}, []string{"laminated", "toughened", "polycarbonate", "acrylic"}},
+		{"food", func(n *Need) { n.Duty.Food = true }, "food", []string{"annealed", "cast", "heat-strengthened"}, []string{"toughened", "laminated", "polycarbonate"}},
+		{"plant", func(n *Need) { n.Duty.Pressure = 4 }, "pressure", []string{"annealed", "laminated", "polycarbonate"}, []string{"borosilicate", "toughened"}},
+		{"tube", func(n *Need) { n.Tube, n.Outside = true, 20 }, "shape", []string{"annealed", "toughened", "glass-ceramic"}, []string{"borosilicate", "acrylic"}},
+		{"bent", func(n *Need) { n.Bent = true }, "shape", []string{"wired", "cast"}, []string{"annealed", "toughened", "polycarbonate"}},
+	} {
+		n := flat
+		c.change(&n)
+		got := choose(t, n)
+		for _, id := range c.shut {
+			if g := gateOf(t, got, id); g == nil || g.Gate != c.gate || g.Figure.Limit == nil || g.Sentence == "" {
+				t.Errorf("%s: %s: %+v", c.name, id, g)
+			}
+		}
+		for _, id := range c.open {
+			if g := gateOf(t, got, id); g != nil {
+				t.Errorf("%s: %s is ruled out: %s", c.name, id, g.Sentence)
+			}
+		}
+	}
+}
+
+// A gauge tube of 12.7 mm with a wall of 2.5 mm at 60 bar takes
+// 6·10.2/(2·2.5) = 12.24 MPa round and holds 7.25 for good.
+func TestHoopGate(t *testing.T) {
+	n := roomNeed(t, Load{})
+	n.Tube, n.Outside, n.Thickness, n.Duty.Pressure = true, 12.7, 2.5, 60
+	g := gateOf(t, choose(t, n), "borosilicate")
+	if g == nil || g.Gate != "pressure" || math.Abs(g.Figure.Value-12.24) > 1e-9 || math.Abs(g.Figure.Limit.Value-7.25) > 1e-9 {
+		t.Fatalf("%+v", g)
+	}
+	n.Duty.Pressure = 10
+	if g := gateOf(t, choose(t, n), "borosilicate"); g != nil {
+		t.Errorf("10 bar: %s", g.Sentence)
+	}
+}
+
+// A hole too near the edge cannot be toughened, but can be drilled in plastic.
+// EN 12150-1, from memory: two thicknesses to the edge.
+func TestHoleGate(t *testing.T) {
+	outer, err := outline.RoundedRect(400, 300, 0)
+	if err != nil {
+		t.Fatal(err)
+	}
+	hole, err := outline.Circle(12)
+	if err != nil {
+		t.Fatal(err)
+	}
+	n := roomNeed(t, Load{W: 400, H: 300})
+	n.Outline = &outline.Outline{Outer: outer, Holes: []outline.Path{at(hole, 194, 8)}}
+	c := choose(t, n)
+	g := gateOf(t, c, "toughened")
+	if g == nil || g.Gate != "hole" || math.Abs(g.Figure.Value-8) > 0.05 || g.Figure.Limit.Value != 12 || !strings.Contains(g.Sentence, "before it is toughened") {
+		t.Fatalf("%+v", g)
+	}
+	for _, id := range []string{"polycarbonate", "annealed", "laminated"} {
+		if g := gateOf(t, c, id); g != nil {
+			t.Errorf("%s: %s", id, g.Sentence)
+		}
+	}
+	n.Outline.Holes[0] = at(hole, 194, 144)
+	if g := gateOf(t, choose(t, n), "toughened"); g != nil {
+		t.Errorf("in the middle: %s", g.Sentence)
+	}
+}
+
+// What has to be looked up goes with the material that it is about.
+func TestAsks(t *testing.T) {
+	n := roomNeed(t, Load{W: 500, H: 400})
+	n.Vehicle, n.Boat, n.Strike, n.Bent, n.Duty.Food = true, true, true, true, true
+	for _, r := range choose(t, n).Open {
+		all := strings.Join(r.Asks, " ")
+		m, _ := ByID(r.Material)
+		for _, c := range []struct {
+			says string
+			want bool
+		}{{"Plastic only where", m.Plastic}, {"the mark that local law", !m.Plastic}, {"scantling rule", true}, {"which class", true}, {"over food", m.Plastic}, {"times its thickness", m.ColdBend != nil}, {"rating", false}} {
+			if strings.Contains(all, c.says) != c.want {
+				t.Errorf("%s: %q is %v in %q", r.Material, c.says, !c.want, all)
+			}
+		}
+		if strings.Contains(all, "legal") || strings.Contains(all, "approved") {
+			t.Errorf("%s: says what only a rule can say: %q", r.Material, all)
+		}
+	}
+	if r := choose(t, roomNeed(t, Load{})).Open[0]; len(r.Asks) != 0 {
+		t.Errorf("asks without a reason: %v", r.Asks)
+	}
+}
+
+// A question is raised where it stands, with what each answer comes to.
+func TestSchools(t *testing.T) {
+	ids := func(n Need) (out []string) {
+		for _, s := range choose(t, n).Schools {
+			out = append(out, s.ID)
+			if len(s.Sides) != 2 || len(s.Sides[0].For) < 2 || len(s.Sides[1].For) < 2 {
+				t.Errorf("%s: one-sided: %+v", s.ID, s)
+			}
+		}
+		return out
+	}
+	n := roomNeed(t, Load{W: 300, H: 300})
+	if got := ids(n); len(got) != 0 {
+		t.Errorf("%v without a reason", got)
+	}
+	n.Boat, n.Maker, n.Like = true, true, "wired"
+	if got := strings.Join(ids(n), " "); got != "like boat maker" {
+		t.Errorf("raised: %s", got)
+	}
+	c := choose(t, n)
+	if s := c.Schools[0].Sides; !strings.Contains(s[0].Here, "wired") || !strings.Contains(s[1].Here, c.Open[0].Name) {
+		t.Errorf("%+v", s)
+	}
+	n.Strike = true
+	if s := choose(t, n).Schools[0].Sides[0].Here; !strings.Contains(s, "ruled out") {
+		t.Errorf("wired glass where people strike it: %q", s)
+	}
+	// What is best already raises no question.
+	n.Like = choose(t, n).Open[0].Material
+	for _, id := range ids(n) {
+		if id == "like" {
+			t.Error("like or better, where like is best")
+		}
+	}
+	// A shop's page of both answers stays as it is in the file.
+	if strings.Contains(schools[0].Sides[0].Here, "Here") {
+		t.Error("a choice wrote into the catalogue")
+	}
+}
+
+// Loads of every way of holding: fewer sides never take a thinner pane, more
+// load never a thinner one.
+func TestHeldAndLoads(t *testing.T) {
+	m, _ := ByID("annealed")
+	thin := func(l Load) float64 {
+		c, _ := m.carries(l, 2, 0)
+		return c
+	}
+	for _, l := range []Load{{W: 700, H: 500, Push: 500}, {W: 700, H: 500, Even: 1}, {W: 700, H: 500, Wind: 35}, {W: 1400, H: 900, Lying: true}} {
+		four := thin(l)
+		l.Held = Three
+		three := thin(l)
+		// Two are held above and below, three on all but the top: the same span.
+		turned := l
+		turned.W, turned.H, turned.Held = l.H, l.W, Two
+		if two := thin(turned); three < four || two < three {
+			t.Errorf("%+v: %v, %v, %v mm", l, four, three, two)
+		}
+		l.Held = ""
+		l.Push *= 2
+		l.Even *= 2
+		if more := thin(l); more < four {
+			t.Errorf("%+v: twice the load asks for %v after %v", l, more, four)
+		}
+	}
+	// 6 mm lying: 2500·0.006·9.81 = 147 Pa.
+	a := Load{W: 1000, H: 1000, Lying: true}.actions(m, 6)
+	if len(a) != 1 || math.Abs(a[0].q-0.14715) > 1e-9 {
+		t.Errorf("own weight: %+v", a)
+	}
+	if d := (Duty{Water: 0.5, Even: 1}).Standing(); math.Abs(d-5.905) > 1e-9 {
+		t.Errorf("half a metre of water and 1 kPa: %v", d)
+	}
+}
+
+// A pane that bends is drawn in at each side by 4w²/(3·span): 20 mm over 1200
+// draws 0.44 mm out of each bite.
+func TestDeflectionKeepsTheBite(t *testing.T) {
+	l := Load{W: 1200, H: 2000}
+	if l.deflectionLimit() != 20 {
+		t.Errorf("%v", l.deflectionLimit())
+	}
+	l.Spare = 4.0 * 100 / (3 * 1200) // drawn in when it bends by 10
+	if math.Abs(l.deflectionLimit()-10) > 1e-9 {
+		t.Errorf("%v", l.deflectionLimit())
+	}
+	l.Spare = 5
+	if l.deflectionLimit() != 20 {
+		t.Errorf("a wide bite: %v", l.deflectionLimit())
+	}
+}
+
+// One choice bends each plate once, and comes to what each sum gives by itself.
+func TestPlatesAreKept(t *testing.T) {
+	p := &plates{bent: map[plateKey]strength.Bent{}}
+	for _, held := range []Held{"", Two, Three, Round} {
+		for _, id := range []string{"annealed", "laminated", "polycarbonate"} {
+			m, _ := ByID(id)
+			for _, thick := range []float64{4, 6, 10} {
+				l := Load{W: 600, H: 450, Held: held, Wind: 30, Push: 400}
+				for _, a := range l.actions(m, thick) {
+					alone, err := m.bend(l, a, thick)
+					l.known = p
+					kept, err2 := m.bend(l, a, thick)
+					l.known = nil
+					if err != nil || err2 != nil || alone != kept || alone.Stress <= 0 {
+						t.Fatalf("%s %s %v: %+v and %+v", held, id, thick, alone, kept)
+					}
+				}
+			}
+		}
+	}
+	if len(p.bent) != 16 { // four ways, two loads, two Poisson's ratios
+		t.Errorf("%d plates", len(p.bent))
+	}
+}
+
+// Soda-lime takes 0.63 MPa a kelvin at its covered edge; a frame as warm as the
+// pane takes it away.
+func TestEdgeFigure(t *testing.T) {
+	m, _ := ByID("annealed")
+	e := exposure.Exposure{Steady: 60, FrameHot: 40}
+	f, ok := m.EdgeFigure(e)
+	if !ok || math.Abs(f.Value-12.6) > 1e-9 || math.Abs(f.Limit.Value-14.5) > 1e-9 || f.Verdict != "good" {
+		t.Errorf("%+v", f)
+	}
+	e.Steady = 80
+	if f, _ := m.EdgeFigure(e); f.Verdict != "warn" {
+		t.Errorf("%+v", f)
+	}
+	e.FrameHot = 80
+	if _, ok := m.EdgeFigure(e); ok {
+		t.Error("an edge as warm as the pane")
+	}
+	plastic, _ := ByID("acrylic")
+	if _, ok := plastic.EdgeFigure(exposure.Exposure{Steady: 60, FrameHot: 20}); ok {
+		t.Error("plastic gives way")
+	}
+}
+
+func TestDutyRefuses(t *testing.T) {
+	for field, d := range map[string]Duty{"duty.pressure": {Pressure: -1}, "duty.push": {Push: 1e6}, "duty.water": {Water: math.NaN()}, "duty.even": {Even: -2}} {
+		n := roomNeed(t, Load{})
+		n.Duty = d
+		_, err := Choose(n)
+		if f := fault.Of(err); f == nil || f.Field != field || f.Cure == "" {
+			t.Errorf("want a fault at %s, got %v", field, err)
+		}
+	}
+}

@@ -1,0 +1,74 @@
+package reckon
+
+import (
+	"fmt"
+
+	"freshshard/core/fault"
+	"freshshard/core/heat"
+	"freshshard/core/origin"
+	"freshshard/core/pane"
+	"freshshard/core/working"
+)
+
+// Packed is the pack that the pane stands in, solved.
+type Packed struct {
+	Panes  []heat.Pane        `json:"panes"`
+	Gaps   []float64          `json:"gaps"`
+	Result heat.Result        `json:"result"`
+	Orders []heat.Arrangement `json:"orders" doc:"The coolest outside first; at most twelve, the built one among them"`
+	Says   string             `json:"says"`
+	Here   int                `json:"here" doc:"Which of them is on the table, from 1; 0 while nobody said"`
+}
+
+// pack solves the pack that the pane stands in. Where somebody said which of
+// them it is, everything else is then reckoned with the heat at that place.
+func (r *Reckoning) pack(k *Known) error {
+	st := k.Stack
+	if err := st.Check(); err != nil || len(st.Panes) == 0 {
+		return err
+	}
+	cavity := st.Cavity
+	if cavity == 0 {
+		cavity = k.Exposure.Steady
+	}
+	st.Panes = append([]pane.Coated(nil), st.Panes...)
+	if st.Here > 0 {
+		st.Panes[st.Here-1].Material, st.Panes[st.Here-1].Thickness = r.Material.ID, r.Thickness
+	}
+	k.Stack = st
+	p, err := st.Pack(k.Own, cavity, k.Exposure.Room)
+	if err != nil {
+		return err
+	}
+	out := Packed{Panes: p.Panes, Gaps: p.Gaps, Here: st.Here}
+	if out.Result, err = heat.Solve(p); err != nil {
+		return inStack(err)
+	}
+	all, err := heat.Orders(p)
+	if err != nil {
+		return inStack(err)
+	}
+	out.Orders, out.Says = heat.Few(all), heat.Says(all)
+	r.Pack, r.packFigures = &out, p.Figures(out.Result)
+	if st.Here > 0 {
+		hot := max(out.Result.Faces[st.Here-1].Hot, out.Result.Faces[st.Here-1].Cold)
+		r.packFigures = append(r.packFigures, here(st.Here, hot, cavity))
+		k.Exposure = k.Exposure.Behind(hot)
+	}
+	return nil
+}
+
+// here says what heat the pane on the table is chosen for.
+func here(n int, hot, cavity float64) working.Figure {
+	return working.Figure{Key: "pack_here", Value: hot, Unit: "°C", Verdict: working.Note,
+		Sentence: fmt.Sprintf("is what pane %d of the pack gets: it is chosen and sized for that", n),
+		Working: working.Of("{T}", hot, "°C", working.In("T", fmt.Sprintf("hotter face of pane %d, by the pack's own sum", n), hot, "°C", origin.Sum()), working.In("c", "behind the pack", cavity, "°C", origin.Read(""))).
+			With("Peak and sudden change come through in the same share as the steady heat.")}
+}
+
+func inStack(err error) error {
+	if f := fault.Of(err); f != nil {
+		return fault.New("stack."+f.Field, f.Why, f.Cure)
+	}
+	return err
+}

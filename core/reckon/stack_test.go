@@ -1,0 +1,146 @@
+package reckon
+
+import (
+	"math"
+	"strings"
+	"testing"
+
+	"freshshard/core/exposure"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/pane"
+	"freshshard/core/working"
+)
+
+// deck is an oven's window: coated, plain, plain from the heat outwards.
+func deck(t testing.TB, here int) Known {
+	t.Helper()
+	e, err := exposure.ByID("oven")
+	if err != nil {
+		t.Fatal(err)
+	}
+	r, err := fit.ReadingsOf(map[fit.Place]string{fit.WidthTop: "420", fit.WidthBottom: "420", fit.HeightLeft: "260", fit.HeightRight: "260", fit.Ledge: "12", fit.DepthTop: "49 ±0.2"}, length.MM)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return Known{Family: "window-pack", Exposure: e, Readings: r, Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
+		Stack: pane.Stack{Here: here, Gaps: []float64{16, 20}, Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"}, {Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}}
+}
+
+func reckoned(t testing.TB, k Known) (Reckoning, map[string]working.Figure) {
+	t.Helper()
+	r, err := Pane(k)
+	if err != nil {
+		t.Fatal(err)
+	}
+	out := map[string]working.Figure{}
+	for _, f := range r.Figures {
+		if _, twice := out[f.Key]; twice {
+			t.Errorf("%s is there twice", f.Key)
+		}
+		out[f.Key] = f
+	}
+	return r, out
+}
+
+// Each place in a pack has its own heat: the inner pane is coated toughened, the
+// outer one is cool enough for other panes, and only that one.
+func TestPackGivesEachPaneItsHeat(t *testing.T) {
+	last := 1000.0
+	for here := 1; here <= 3; here++ {
+		k := deck(t, here)
+		k.Material, k.Thickness = "toughened", 4
+		r, f := reckoned(t, k)
+		g, ok := f["pack_here"]
+		if !ok || g.Value >= last || g.Text == "" || r.Pack == nil || r.Pack.Here != here || len(r.Pack.Orders) == 0 {
+			t.Fatalf("pane %d: %+v", here, g)
+		}
+		if want := math.Max(r.Pack.Result.Faces[here-1].Hot, r.Pack.Result.Faces[here-1].Cold); g.Value != want {
+			t.Errorf("pane %d: %v, its faces %v", here, g.Value, want)
+		}
+		last = g.Value
+		open := map[string]bool{}
+		for _, o := range r.Choice.Open {
+			open[o.Material] = true
+		}
+		if open["acrylic"] != (here == 3) || !open["toughened"] {
+			t.Errorf("pane %d at %v °C: %v stand it", here, g.Value, open)
+		}
+	}
+}
+
+// What is settled for the pane on the table stands in its pack: plain glass in
+// the coated one's place makes the outside hotter.
+func TestPackFollowsTheChoice(t *testing.T) {
+	k := deck(t, 1)
+	k.Material, k.Thickness = "toughened-coated", 4
+	_, coated := reckoned(t, k)
+	k.Material = "toughened"
+	_, plain := reckoned(t, k)
+	if plain["pack_touch"].Value < coated["pack_touch"].Value+1 {
+		t.Errorf("outside %v with the coat, %v without", coated["pack_touch"].Value, plain["pack_touch"].Value)
+	}
+	// Turned round it is told, with how much.
+	if r, _ := reckoned(t, k); !strings.Contains(r.Pack.Says, "outside") {
+		t.Errorf("%q", r.Pack.Says)
+	}
+}
+
+// 49 − 0.2 of room, 12 of glass and 36 of gaps: 0.8 is left.
+func TestStackDepth(t *testing.T) {
+	k := deck(t, 0)
+	r, f := reckoned(t, k)
+	if g := f["stack"]; math.Abs(g.Value-0.8) > 1e-9 || g.Verdict != working.Good {
+		t.Errorf("%+v", g)
+	}
+	if _, ok := f["pack_here"]; ok || r.Pack == nil {
+		t.Error("nobody said which pane it is")
+	}
+	k.Stack.Gaps[1] = 24
+	if _, f := reckoned(t, k); f["stack"].Verdict != working.Stop {
+		t.Errorf("too thick: %+v", f["stack"])
+	}
+	k.Stack.Gaps[1] = 16
+	if _, f := reckoned(t, k); f["stack"].Verdict != working.Stop || !strings.Contains(f["stack"].Sentence, "rattle") {
+		t.Errorf("too thin: %+v", f["stack"])
+	}
+	k.Stack = pane.Stack{}
+	if r, f := reckoned(t, k); f["stack"].Key != "" || r.Pack != nil {
+		t.Error("a stack that nobody noted")
+	}
+}
+
+func TestStackRefuses(t *testing.T) {
+	for field, change := range map[string]func(*pane.Stack){
+		"stack.here": func(s *pane.Stack) { s.Here = 4 }, "stack.panes[1].material": func(s *pane.Stack) { s.Panes[1].Material = "ice" },
+		"stack.gaps": func(s *pane.Stack) { s.Gaps = s.Gaps[:1] }, "stack.cavity": func(s *pane.Stack) { s.Cavity = -5 },
+	} {
+		k := deck(t, 1)
+		change(&k.Stack)
+		_, err := Pane(k)
+		if f := fault.Of(err); f == nil || f.Field != field {
+			t.Errorf("want a fault at %s, got %v", field, err)
+		}
+	}
+}
+
+// What it has to carry reaches the choice and the figures.
+func TestDutyReachesTheChoice(t *testing.T) {
+	k := deck(t, 3)
+	k.Duty = pane.Duty{Push: 800, Even: 0.5, Food: true}
+	r, f := reckoned(t, k)
+	for _, key := range []string{"stress_push", "bend_push", "stress_standing", "bend_standing", "stress_edge"} {
+		if g, ok := f[key]; !ok && key != "stress_edge" || ok && g.Limit == nil {
+			t.Errorf("%s: %+v", key, g)
+		}
+	}
+	for _, c := range r.Choice.Closed {
+		if c.Material == "heat-strengthened" && c.Gate != "food" {
+			t.Errorf("heat-strengthened over food: %s", c.Gate)
+		}
+	}
+	if len(r.Choice.Schools) == 0 {
+		t.Error("an oven's pane is the maker's or cut to size")
+	}
+}
