@@ -107,6 +107,15 @@ func (g *page) fill(label, text string) {
 	g.do(chromedp.SendKeys(chromedp.ID(field), text))
 }
 
+// refill types over what stands in the field with this label.
+func (g *page) refill(label, text string) {
+	g.t.Helper()
+	field := fmt.Sprintf(`document.getElementById([...document.querySelectorAll("label")].find(l => l.innerText.trim().startsWith(%q))?.htmlFor)`, label)
+	g.until("a field "+label, field)
+	ask[any](g, "void "+field+".select()")
+	g.fill(label, text)
+}
+
 const hasTape = `document.querySelector('label[for="tape-line"]')`
 
 // tape types a reading at the tape line and sends it.

@@ -135,8 +135,11 @@ const wallThick = 14.0
 // dims are clearance and bite under the section.
 func (c cut) dims(d *Drawing, s Scene) {
 	low, lower := -4.0, -9.0
-	if s.Family.Sizing == family.Tube { // below the nut
+	switch s.Family.Sizing {
+	case family.Tube: // below the nut
 		low = -11
+	case family.Ring: // above the frame, clear of its screw
+		low, lower = c.top()+8, c.top()+13
 	}
 	dim := func(id string, x0, x1, y float64, what, place string) {
 		d.add(Item{ID: id, Kind: Dim, Layer: LayerClearance, Points: []outline.Point{{X: x0, Y: y}, {X: x1, Y: y}},

@@ -42,6 +42,13 @@ func (s solver) bodyBand() (Band, bool) {
 	return Band{Half: math.Max(w.Doubt, h.Doubt), Name: "the new frame as it was read", Origin: origin.Read("")}, true
 }
 
+// asItComes says whether the new frame has been read, so that nothing of it is
+// made to size.
+func (s solver) asItComes() bool {
+	_, ok := s.bodyBand()
+	return ok
+}
+
 // bodyFigure is the order of a frame that comes as it is.
 func (s solver) bodyFigure(a axis, r length.Reading, n note) working.Figure {
 	f := working.Figure{Key: "order_" + a.name, Value: r.Value, Unit: "mm", Verdict: working.Note, Place: string(a.least),

@@ -24,6 +24,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	switch {
 	case s.p.Sizing == family.Port:
 		out = out[:1]
+	case s.asItComes():
 	case s.shaped != nil:
 		out = []working.Figure{s.offsetFigure(w, h, r, wn, hn)}
 	}

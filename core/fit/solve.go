@@ -180,6 +180,14 @@ func (s solver) form(r *Result, w, h axis) {
 		r.Form, r.Makes = "tube", []outline.Dimension{{Key: "length", Name: "length", Value: r.Order.H}, {Key: "outside", Name: "outside", Value: r.Order.W}}
 	case s.p.Sizing == family.Port:
 		r.Form, r.Makes = "round", []outline.Dimension{{Key: "diameter", Name: "diameter", Value: r.Order.W}}
+	case s.asItComes():
+		r.Form, r.Makes = "window as it comes", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W}, {Key: "height", Name: "height", Value: r.Order.H}}
+		if c, ok := s.p.Readings[BodyCorner]; ok {
+			r.Makes = append(r.Makes, outline.Dimension{Key: "radius", Name: "corner radius", Value: c.Value})
+		}
+		if s.shaped == nil {
+			r.Corners = s.corners(w, h)
+		}
 	case s.shaped != nil:
 		r.Form, r.Makes = s.shaped.kind.Name, s.shaped.kind.Dimensions(r.Pane)
 		if r.Form == "" {

@@ -33,6 +33,8 @@ type Need struct {
 	Outside   float64            `json:"outside,omitempty" doc:"Of a tube, mm"`
 	Bent      bool               `json:"bent,omitempty" doc:"Bent to a curve"`
 	Outline   *outline.Outline   `json:"outline,omitempty" doc:"The pane in its true shape with its holes; nil while unknown"`
+	Stack     Stack              `json:"stack" doc:"The pack that it stands in"`
+	Room      float64            `json:"room,omitempty" doc:"Before the pack, °C"`
 	Weights   map[string]float64 `json:"weights,omitempty" doc:"How much each judgement counts, 0 to 10"`
 }
 
@@ -50,10 +52,13 @@ func (n Need) Check() error {
 	if !(n.Depth >= 0 && n.Depth <= 200) {
 		return fault.New("depth", "a depth up to 200 mm is expected", "give the room for the pane")
 	}
+	if err := n.Duty.Check(); err != nil {
+		return err
+	}
 	if l := n.Load; !(l.W >= 0 && l.H >= 0 && l.W <= 10000 && l.H <= 10000 && l.Wind >= 0 && l.Wind <= 100 && l.Warp >= 0 && l.Warp <= 100 && l.Push >= 0 && l.Push <= 1e4 && l.Even >= 0 && l.Even <= 1e4) {
 		return fault.New("load", "a load that no pane sees", "sides up to 10 m, wind up to 100 m/s, a push up to 10 kN, a seat up to 100 mm out of flat")
 	}
-	if err := n.Duty.Check(); err != nil {
+	if err := n.Stack.Check(); err != nil {
 		return err
 	}
 	for k, v := range n.Weights {

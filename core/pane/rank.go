@@ -26,7 +26,8 @@ var judgements = map[string]judgement{
 	"weight":  {"weight", 1},
 	"cost":    {"cost", 4},
 	"lead":    {"how soon it is here", 3},
-	"warp":    {"the warped seat", 0}, // counts when the seat was read
+	"warp":    {"the warped seat", 0},         // counts when the seat was read
+	"touch":   {"how cool the outside is", 0}, // counts in a pack
 }
 
 // Judgements lists the names that weights may use, in order.
@@ -102,6 +103,9 @@ func (n Need) weight(k string) float64 {
 	if k == "warp" && n.Load.Warp > 0 {
 		w += warpWeight
 	}
+	if k == "touch" && n.Stack.Here > 0 {
+		w += touchWeight
+	}
 	if k == "uv" && n.Exposure.Outdoors {
 		w += 2
 	}
@@ -119,6 +123,7 @@ const (
 	weightFull     = 2.0 // kg
 	weightNone     = 40.0
 	warpWeight     = 8.0
+	touchWeight    = 5.0
 )
 
 func (m Material) rank(n Need) Ranked {
@@ -186,6 +191,8 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 		may, _ := m.allowable(strength.Permanent)
 		// A stiff pane also springs back: what it takes counts, not only its share.
 		return Score{clamp(10 * (1 - v/may) * (1 - v/(v+warpSoft))), fmt.Sprintf("pressed onto the seat it takes %s MPa and holds %s", working.Num(v, 1), working.Num(may, 1))}
+	case "touch":
+		return m.touch(n, thickness)
 	case "weight":
 		if n.Area <= 0 {
 			return Score{5, "not weighed yet: no size"}

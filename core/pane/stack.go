@@ -70,6 +70,38 @@ func (st Stack) Pack(vs own.Values, cavity, room float64) (heat.Pack, error) {
 	return p, nil
 }
 
+// with is the stack with another material in the place of the pane on the
+// table, its coat as it was noted, or to the room where none was.
+func (st Stack) with(m Material, thickness float64) Stack {
+	st.Panes = append([]Coated(nil), st.Panes...)
+	p := &st.Panes[st.Here-1]
+	p.Material, p.Thickness = m.ID, thickness
+	if p.Coat == "none" {
+		p.Coat = "cold"
+	}
+	return st
+}
+
+// touchNone is how far above a long touch's burn the outside is worth no point,
+// K. Judgement, no source.
+const touchNone = 60.0
+
+// touch judges how cool the outside of the pack is with this material in it.
+func (m Material) touch(n Need, thickness float64) Score {
+	if n.Stack.Here == 0 {
+		return Score{10, "it stands in no pack, as far as anybody said"}
+	}
+	p, err := n.Stack.with(m, thickness).Pack(n.Own, n.Stack.Cavity, n.Room)
+	if err != nil {
+		return Score{5, "the pack is not known"}
+	}
+	r, err := heat.Solve(p)
+	if err != nil {
+		return Score{5, "the pack is not known"}
+	}
+	return Score{math.Max(0, math.Min(10, 10*(1-(r.Touch-heat.LongTouch)/touchNone))), fmt.Sprintf("with it the outside gets %.0f °C warm", r.Touch)}
+}
+
 // Check refuses a stack that cannot be; an empty one is nobody's word yet.
 func (st Stack) Check() error {
 	if len(st.Panes) == 0 {

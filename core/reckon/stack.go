@@ -35,6 +35,7 @@ func (r *Reckoning) pack(k *Known) error {
 	if st.Here > 0 {
 		st.Panes[st.Here-1].Material, st.Panes[st.Here-1].Thickness = r.Material.ID, r.Thickness
 	}
+	st.Cavity = cavity
 	k.Stack = st
 	p, err := st.Pack(k.Own, cavity, k.Exposure.Room)
 	if err != nil {

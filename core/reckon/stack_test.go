@@ -144,3 +144,29 @@ func TestDutyReachesTheChoice(t *testing.T) {
 		t.Error("an oven's pane is the maker's or cut to size")
 	}
 }
+
+// In a pack it counts how cool the outside stays: the coated pane comes before
+// the plain one in the place of the heat, and says why.
+func TestTouchCountsInAPack(t *testing.T) {
+	rank := func(k Known, id string) (n int, why string, weight float64) {
+		t.Helper()
+		r, _ := reckoned(t, k)
+		for i, o := range r.Choice.Open {
+			for _, q := range o.Reasons {
+				if o.Material == id && q.Judgement == "touch" {
+					return i + 1, q.Why, q.Weight
+				}
+			}
+		}
+		t.Fatalf("%s is not open", id)
+		return 0, "", 0
+	}
+	coated, why, weight := rank(deck(t, 1), "toughened-coated")
+	plain, worse, _ := rank(deck(t, 1), "toughened")
+	if coated >= plain || weight == 0 || !strings.Contains(why, "the outside gets") || why >= worse {
+		t.Errorf("coated number %d (%s), plain number %d (%s), weight %v", coated, why, plain, worse, weight)
+	}
+	if _, _, weight := rank(deck(t, 0), "toughened-coated"); weight != 0 {
+		t.Error("counts while nobody said which pane it is")
+	}
+}

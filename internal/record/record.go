@@ -11,6 +11,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/own"
+	"freshshard/core/pane"
 	"freshshard/core/prove"
 	"freshshard/core/setting"
 	"freshshard/core/striplog"
@@ -78,6 +79,8 @@ type Held struct {
 	Shape  fit.Shape     `json:"shape"`
 	Raked  bool          `json:"raked"`
 	Like   string        `json:"like" doc:"Material of the old pane, as far as known"`
+	Duty   pane.Duty     `json:"duty" doc:"What it has to carry and to be used for"`
+	Stack  pane.Stack    `json:"stack" doc:"The pack that it stands in; empty when it stands alone"`
 	Uses   []string      `json:"uses" doc:"Cleaners, lubricants, adhesives that touch it"`
 }
 

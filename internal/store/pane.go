@@ -10,13 +10,13 @@ import (
 
 // panes reads the panes of jobs, each with all that belongs to it.
 func (s queries) panes(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	err := fill(ctx, s.db, `SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, spot, waits_for, waits_until, version
+	err := fill(ctx, s.db, `SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version
 FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs, func(scan func(...any) error) (func(*record.Job), error) {
 		p := record.Pane{Readings: []record.Reading{}, Ticks: []record.Tick{}, Answers: []record.Answer{}}
-		var shape, spot, uses []byte
-		err := scan(&p.ID, &p.Number, &p.Name, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top, &p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &shape, &p.Raked, &p.Like, &uses, &spot, &p.WaitsFor, &p.WaitsUntil, &p.Version)
+		var shape, spot, uses, duty, stack []byte
+		err := scan(&p.ID, &p.Number, &p.Name, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top, &p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &shape, &p.Raked, &p.Like, &uses, &duty, &stack, &spot, &p.WaitsFor, &p.WaitsUntil, &p.Version)
 		if err == nil {
-			err = errors.Join(json.Unmarshal(shape, &p.Shape), json.Unmarshal(spot, &p.Spot), json.Unmarshal(uses, &p.Uses))
+			err = errors.Join(json.Unmarshal(shape, &p.Shape), json.Unmarshal(spot, &p.Spot), json.Unmarshal(uses, &p.Uses), json.Unmarshal(duty, &p.Duty), json.Unmarshal(stack, &p.Stack))
 		}
 		return func(j *record.Job) { j.Panes = append(j.Panes, p) }, err
 	})
@@ -43,42 +43,52 @@ FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs, func(sc
 
 // AddPane writes a pane of a job.
 func (t *Tx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, error) {
-	shape, spot, uses, err := paneJSON(p)
+	x, err := paneJSON(p)
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, spot, waits_for, waits_until) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-		job, p.Number, p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, shape, p.Raked, p.Like, uses, spot, p.WaitsFor, p.WaitsUntil)
+	return t.insert(ctx, "INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+		job, p.Number, p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil)
 }
 
-func paneJSON(p record.Pane) (shape, spot, uses string, err error) {
+// paneText are the fields of a pane that are kept as JSON.
+type paneText struct{ shape, spot, uses, duty, stack string }
+
+func paneJSON(p record.Pane) (x paneText, err error) {
 	if p.Uses == nil {
 		p.Uses = []string{}
 	}
-	a, err1 := json.Marshal(p.Shape)
-	b, err2 := json.Marshal(p.Spot)
-	c, err3 := json.Marshal(p.Uses)
-	return string(a), string(b), string(c), errors.Join(err1, err2, err3)
+	for _, f := range []struct {
+		to *string
+		v  any
+	}{{&x.shape, p.Shape}, {&x.spot, p.Spot}, {&x.uses, p.Uses}, {&x.duty, p.Duty}, {&x.stack, p.Stack}} {
+		b, err := json.Marshal(f.v)
+		if err != nil {
+			return x, err
+		}
+		*f.to = string(b)
+	}
+	return x, nil
 }
 
 // SetPane changes how a pane is held and what it waits for, at the version that
 // the caller saw.
 func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
-	shape, spot, uses, err := paneJSON(p)
+	x, err := paneJSON(p)
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, uses = ?, spot = ?, waits_for = ?, waits_until = ?, version = version + 1 WHERE id = ? AND version = ?",
-		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, shape, p.Raked, p.Like, uses, spot, p.WaitsFor, p.WaitsUntil, p.ID, p.Version)
+	return t.changed(ctx, "UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, uses = ?, duty = ?, packed = ?, spot = ?, waits_for = ?, waits_until = ?, version = version + 1 WHERE id = ? AND version = ?",
+		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil, p.ID, p.Version)
 }
 
 // MovePane puts a pane elsewhere on its object, under another number.
 func (t *Tx) MovePane(ctx context.Context, p record.Pane) error {
-	_, spot, _, err := paneJSON(p)
+	x, err := paneJSON(p)
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "UPDATE pane SET number = ?, spot = ? WHERE id = ?", p.Number, spot, p.ID)
+	return t.run(ctx, "UPDATE pane SET number = ?, spot = ? WHERE id = ?", p.Number, x.spot, p.ID)
 }
 
 // DropPane takes a pane out that nothing was done to. Readings that were taken

@@ -1095,6 +1095,8 @@ export interface components {
             held: string;
             id: string;
             limits: components["schemas"]["FamilyLimits"];
+            /** @description The maker of the appliance sells the pane, too */
+            maker?: boolean;
             /** @description What the pane usually is */
             material: string;
             name: string;
@@ -1460,6 +1462,34 @@ export interface components {
              */
             left: number;
         };
+        HeatPane: {
+            /**
+             * Format: double
+             * @description Emissivity of the face towards the room
+             */
+            cold: number;
+            /**
+             * Format: double
+             * @description Emissivity of the face towards the heat
+             */
+            hot: number;
+            /**
+             * Format: double
+             * @description W/mK
+             */
+            lambda: number;
+            /**
+             * Format: double
+             * @description What it stands in steady use, °C; 0 while unknown
+             */
+            limit?: number;
+            name: string;
+            /**
+             * Format: double
+             * @description Thickness, mm
+             */
+            t: number;
+        };
         HeatResult: {
             /** @description Each pane from the hot side outwards */
             faces: components["schemas"]["HeatFace"][];
@@ -1670,14 +1700,57 @@ export interface components {
             advice: string;
             closed: components["schemas"]["PaneClosed"][];
             open: components["schemas"]["PaneRanked"][];
+            /** @description Where people disagree, both ways */
+            schools: components["schemas"]["PaneSchool"][];
         };
         PaneClosed: {
             figure: components["schemas"]["WorkingFigure"];
             /** @enum {string} */
-            gate: "steady" | "peak" | "life" | "sudden" | "safety" | "depth" | "load" | "warp";
+            gate: "steady" | "peak" | "life" | "sudden" | "safety" | "vehicle" | "food" | "pressure" | "shape" | "hole" | "depth" | "load" | "warp";
             material: string;
             name: string;
             sentence: string;
+        };
+        PaneCoated: {
+            /**
+             * @description The side that the coat looks to
+             * @enum {string}
+             */
+            coat: "none" | "hot" | "cold";
+            material: string;
+            /**
+             * Format: double
+             * @description mm
+             */
+            thickness: number;
+        };
+        PaneDuty: {
+            /**
+             * Format: double
+             * @description Another even pressure for good, kPa
+             */
+            even?: number;
+            /** @description Above or beside open food */
+            food?: boolean;
+            /** @description It lies and carries its own weight */
+            lying?: boolean;
+            /**
+             * Format: double
+             * @description Pressure of the plant that it closes, bar
+             */
+            pressure?: number;
+            /**
+             * Format: double
+             * @description A hand, a head, a load that leans on it at the worst place, N
+             */
+            push?: number;
+            /**
+             * Format: double
+             * @description Water that stands against it, m above its lower edge
+             */
+            water?: number;
+            /** @description The driver looks through it */
+            windscreen?: boolean;
         };
         PaneLife: {
             /** Format: double */
@@ -1706,6 +1779,8 @@ export interface components {
              */
             edge: "green" | "amber" | "none";
             emissivity: components["schemas"]["CatalogueValue"];
+            /** @description Cannot be had bent */
+            flat?: boolean;
             id: string;
             lambda: components["schemas"]["CatalogueValue"];
             /** @description Hours that it stands at a temperature */
@@ -1719,6 +1794,8 @@ export interface components {
              * @description Of laminated glass
              */
             plies?: number;
+            /** @description Can be had rated for plant under pressure */
+            rated?: boolean;
             /** @description Breaks safely or not at all; the mark has still to be checked */
             safety: boolean;
             scores: {
@@ -1730,10 +1807,14 @@ export interface components {
             sudden?: components["schemas"]["CatalogueValue"];
             /** @description Nominal thicknesses, mm */
             thicknesses: number[];
+            /** @description Can be had as a tube */
+            tube?: boolean;
         };
         PaneRanked: {
             /** @description Why it would meet the old cause again */
             again?: string;
+            /** @description What has to be looked up before it is ordered */
+            asks: string[];
             cut: string;
             edge: string;
             figure: components["schemas"]["WorkingFigure"];
@@ -1764,10 +1845,35 @@ export interface components {
             weight: number;
             why: string;
         };
+        PaneSchool: {
+            /** @enum {string} */
+            id: "like" | "boat" | "maker" | "impact";
+            question: string;
+            sides: components["schemas"]["PaneSide"][];
+        };
         PaneScore: {
             /** Format: double */
             points: number;
             reason: string;
+        };
+        PaneSide: {
+            for: string[];
+            here?: string;
+            name: string;
+        };
+        PaneStack: {
+            /**
+             * Format: double
+             * @description Behind its hot side, °C; 0 takes the hot side of what the object sees
+             */
+            cavity?: number;
+            /** @description mm */
+            gaps?: number[];
+            /** Format: int64 */
+            here?: number;
+            panes?: components["schemas"]["PaneCoated"][];
+            /** @enum {string} */
+            slope?: "" | "upright" | "leaning" | "lying";
         };
         PerspectiveIn: {
             /** @description Of the sheet in the photo: upper left, upper right, lower right, lower left */
@@ -1863,6 +1969,19 @@ export interface components {
             name: string;
             shown: components["schemas"]["LengthShown"];
         };
+        ReckonPacked: {
+            gaps: number[];
+            /**
+             * Format: int64
+             * @description Which of them is on the table, from 1; 0 while nobody said
+             */
+            here: number;
+            /** @description The coolest outside first; at most twelve, the built one among them */
+            orders: components["schemas"]["HeatArrangement"][];
+            panes: components["schemas"]["HeatPane"][];
+            result: components["schemas"]["HeatResult"];
+            says: string;
+        };
         ReckonReckoning: {
             /** @description Material or thickness is not settled yet */
             assumed: boolean;
@@ -1892,6 +2011,8 @@ export interface components {
             order: string;
             order_h: components["schemas"]["LengthShown"];
             order_w: components["schemas"]["LengthShown"];
+            /** @description The pack that the pane stands in */
+            pack?: components["schemas"]["ReckonPacked"];
             /** @description 4 mm glass-ceramic */
             pane: string;
             plan: components["schemas"]["PlanPlan"];
@@ -2027,6 +2148,8 @@ export interface components {
             /** @enum {string} */
             cutter: "" | "hand" | "shop" | "toughened" | "saw";
             diagnosis?: components["schemas"]["RecordDiagnosis"];
+            /** @description What it has to carry and to be used for */
+            duty: components["schemas"]["PaneDuty"];
             family: string;
             frame: string;
             gasket: components["schemas"]["FitGasket"];
@@ -2047,6 +2170,8 @@ export interface components {
             sides: components["schemas"]["SettingSides"];
             /** @description Where it is on the object */
             spot: components["schemas"]["DrawingSpot"];
+            /** @description The pack that it stands in; empty when it stands alone */
+            stack: components["schemas"]["PaneStack"];
             ticks: components["schemas"]["RecordTick"][];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];
@@ -2374,7 +2499,7 @@ export interface components {
             inside: number;
             /** Format: double */
             outside: number;
-            panes: components["schemas"]["ShopPackPane"][];
+            panes: components["schemas"]["PaneCoated"][];
             /**
              * Format: double
              * @description °C
@@ -2389,19 +2514,6 @@ export interface components {
             orders: components["schemas"]["HeatArrangement"][];
             result: components["schemas"]["HeatResult"];
             says: string;
-        };
-        ShopPackPane: {
-            /**
-             * @description The side that the coat looks to
-             * @enum {string}
-             */
-            coat: "none" | "hot" | "cold";
-            material: string;
-            /**
-             * Format: double
-             * @description mm
-             */
-            thickness: number;
         };
         ShopPaneState: {
             family: string;
@@ -2845,6 +2957,8 @@ export interface components {
         WebHeldChange: {
             /** @enum {string} */
             cutter: "" | "hand" | "shop" | "toughened" | "saw";
+            /** @description What it has to carry and to be used for */
+            duty: components["schemas"]["PaneDuty"];
             family: string;
             frame: string;
             gasket: components["schemas"]["FitGasket"];
@@ -2855,6 +2969,8 @@ export interface components {
             raked: boolean;
             shape: components["schemas"]["FitShape"];
             sides: components["schemas"]["SettingSides"];
+            /** @description The pack that it stands in; empty when it stands alone */
+            stack: components["schemas"]["PaneStack"];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];
             /** Format: int64 */

@@ -12,6 +12,7 @@ import { Rebuild } from "./Rebuild";
 import { SourceStation } from "./SourceStation";
 import { StepList } from "./StepList";
 import { StripLog } from "./StripLog";
+import { ThePack } from "./ThePack";
 import { Touch } from "./Touch";
 import { WhyItBroke } from "./WhyItBroke";
 
@@ -71,6 +72,7 @@ export const Reckoning = memo(function Reckoning({
 							/>
 						</section>
 					)}
+					<ThePack view={view} />
 					{calm.map((f) => (
 						<FigureLine key={f.key} figure={f} />
 					))}

@@ -1,11 +1,12 @@
 import { useState } from "react";
 import type { View } from "../../api/types";
+import { DutySheet, dutyWords } from "./DutySheet";
 import { HeldSheet } from "./HeldSheet";
 import { HistorySheet } from "./HistorySheet";
 import { SeesSheet } from "./SeesSheet";
 import type { Tape } from "./useTape";
 
-type Open = "held" | "sees" | "history" | null;
+type Open = "held" | "sees" | "duty" | "history" | null;
 
 /** Readings that have no line on the plan, and the facts, as words to tap. */
 export function TableTools({ view, tape }: { view: View; tape: Tape }) {
@@ -53,6 +54,9 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 					sees {Math.round(job.object.exposure.steady)} °C
 					{job.object.exposure.outdoors ? ", outdoors" : ""}
 				</button>
+				<button type="button" className={way} onClick={() => setOpen("duty")}>
+					{dutyWords(view.pane.duty)}
+				</button>
 				<button
 					type="button"
 					className={way}
@@ -97,6 +101,11 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 			<SeesSheet
 				view={view}
 				open={open === "sees"}
+				onClose={() => setOpen(null)}
+			/>
+			<DutySheet
+				view={view}
+				open={open === "duty"}
 				onClose={() => setOpen(null)}
 			/>
 			<HistorySheet

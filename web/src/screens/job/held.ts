@@ -13,6 +13,8 @@ export function heldOf(view: View): Held {
 		shape: p.shape,
 		raked: p.raked,
 		like: p.like,
+		duty: p.duty,
+		stack: p.stack,
 		uses: p.uses,
 		version: p.version,
 	};

@@ -4,13 +4,14 @@ import { api, got, type Refused } from "../../api/client";
 import { useCatalogue } from "../../api/hooks";
 import type { PackIn, PackOut } from "../../api/types";
 import { useDraft } from "../../app/draft";
+import { PackDrawing } from "../../bench/PackDrawing";
+import { PackOrders } from "../../bench/PackOrders";
 import { Button } from "../../parts/Button";
 import { FigureLine } from "../../parts/FigureLine";
 import { NumberField } from "../../parts/NumberField";
+import { PackFields } from "../../parts/PackFields";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
-import { PackDrawing } from "./PackDrawing";
-import { PackPaneFields } from "./PackPaneFields";
 
 const empty: PackIn = {
 	cavity: 250,
@@ -41,11 +42,6 @@ export function PackSum() {
 	const at = (f: string) => error?.field(f);
 	const panes = form.panes ?? [];
 	const gaps = form.gaps ?? [];
-	const change = (n: number, p: Partial<(typeof panes)[number]>) =>
-		set({
-			...form,
-			panes: panes.map((x, i) => (i === n ? { ...x, ...p } : x)),
-		});
 	return (
 		<section aria-label="A pack of panes">
 			<h2 className="text-2xl font-semibold">A pack of panes</h2>
@@ -58,7 +54,13 @@ export function PackSum() {
 				<div>
 					{q.data && !error && (
 						<>
-							<PackDrawing pack={form} out={q.data} />
+							<PackDrawing
+								panes={panes}
+								gaps={gaps}
+								cavity={form.cavity}
+								room={form.room}
+								result={q.data.result}
+							/>
 							<p
 								className="mt-3 border-l-4 border-now pl-3"
 								data-touch={q.data.result.touch}
@@ -66,7 +68,7 @@ export function PackSum() {
 								<strong>{Math.round(q.data.result.touch)} °C outside.</strong>{" "}
 								{q.data.says}
 							</p>
-							<Orders out={q.data} />
+							<PackOrders orders={q.data.orders} />
 						</>
 					)}
 					<Refusal error={error} />
@@ -110,62 +112,14 @@ export function PackSum() {
 							{ value: "lying", label: "lying, heat below" },
 						]}
 					/>
-					{panes.map((p, n) => (
-						<div
-							// biome-ignore lint/suspicious/noArrayIndexKey: a pane is its place
-							key={n}
-							className="border-t border-rule pt-3"
-						>
-							<PackPaneFields
-								number={n}
-								pane={p}
-								materials={catalogue.data?.materials ?? []}
-								onChange={(c) => change(n, c)}
-								onDrop={
-									panes.length > 1
-										? () =>
-												set({
-													...form,
-													panes: panes.filter((_, i) => i !== n),
-													gaps: gaps.filter((_, i) => i !== Math.max(0, n - 1)),
-												})
-										: undefined
-								}
-							/>
-							{n < panes.length - 1 && (
-								<div className="mt-2 w-40">
-									<NumberField
-										label={`gap ${n + 1}, mm`}
-										value={gaps[n] ?? 16}
-										onChange={(g) =>
-											set({
-												...form,
-												gaps: gaps.map((x, i) => (i === n ? g : x)),
-											})
-										}
-										error={at(`gaps[${n}]`)}
-									/>
-								</div>
-							)}
-						</div>
-					))}
+					<PackFields
+						panes={panes}
+						gaps={gaps}
+						materials={catalogue.data?.materials ?? []}
+						onChange={(panes, gaps) => set({ ...form, panes, gaps })}
+						error={at}
+					/>
 					<div className="flex gap-3">
-						{panes.length < 4 && (
-							<Button
-								onClick={() =>
-									set({
-										...form,
-										panes: [
-											...panes,
-											{ material: "toughened", thickness: 4, coat: "none" },
-										],
-										gaps: [...gaps, 16],
-									})
-								}
-							>
-								One more pane
-							</Button>
-						)}
 						<Button kind="quiet" onClick={clear}>
 							Start afresh
 						</Button>
@@ -180,33 +134,5 @@ export function PackSum() {
 				</div>
 			</div>
 		</section>
-	);
-}
-
-function Orders({ out }: { out: PackOut }) {
-	return (
-		<details className="mt-3">
-			<summary className="min-h-11 cursor-pointer content-center font-semibold">
-				Other orders and facings
-			</summary>
-			<ol>
-				{out.orders.map((o) => (
-					<li
-						key={`${o.order.join()} ${o.turned.join()}`}
-						className={`grid grid-cols-[1fr_5rem_6rem] gap-3 border-b border-rule py-1.5 ${o.as_built ? "font-semibold text-now" : ""}`}
-					>
-						<span>{o.words}</span>
-						<span className="font-figure text-right">
-							{Math.round(o.touch)} °C
-						</span>
-						<span className="font-figure text-right text-ink-2">
-							{o.as_built
-								? ""
-								: `${o.hotter >= 0 ? "+" : "−"}${Math.abs(o.hotter).toFixed(1)} K`}
-						</span>
-					</li>
-				))}
-			</ol>
-		</details>
 	);
 }

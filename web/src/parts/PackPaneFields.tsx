@@ -1,7 +1,5 @@
-import type { Material, PackIn } from "../../api/types";
-import { control, Field } from "../../parts/Field";
-
-type PackPane = NonNullable<PackIn["panes"]>[number];
+import type { Coated, Material } from "../api/types";
+import { control, Field } from "./Field";
 
 const sides = [
 	{ side: "hot", says: "coat to the heat" },
@@ -17,9 +15,9 @@ export function PackPaneFields({
 	onDrop,
 }: {
 	number: number;
-	pane: PackPane;
+	pane: Coated;
 	materials: Material[];
-	onChange: (p: Partial<PackPane>) => void;
+	onChange: (p: Partial<Coated>) => void;
 	onDrop?: () => void;
 }) {
 	const material = materials.find((m) => m.id === pane.material);

@@ -1,26 +1,40 @@
-import type { PackIn, PackOut } from "../../api/types";
+import type { Coated, PackOut } from "../api/types";
 
-const w = 640;
 const h = 300;
-const left = 96;
-const right = 104;
 
 /** The pack cut through, hot side left, with each face's temperature. */
-export function PackDrawing({ pack, out }: { pack: PackIn; out: PackOut }) {
-	const panes = pack.panes ?? [];
-	const gaps = pack.gaps ?? [];
+export function PackDrawing({
+	panes,
+	gaps,
+	cavity,
+	room,
+	result,
+	here = 0,
+	narrow = false,
+}: {
+	panes: Coated[];
+	gaps: number[];
+	cavity: number;
+	room: number;
+	result: PackOut["result"];
+	here?: number;
+	narrow?: boolean;
+}) {
+	const w = narrow ? 400 : 640;
+	const left = narrow ? 58 : 96;
+	const right = narrow ? 62 : 104;
 	const total =
 		panes.reduce((s, p) => s + p.thickness, 0) +
 		gaps.reduce((s, g) => s + g, 0);
 	const k = Math.min(14, (w - left - right) / Math.max(total, 1));
 	let x = left;
-	const hot = pack.cavity;
-	const cool = Math.min(pack.room, out.result.touch);
+	const hot = cavity;
+	const cool = Math.min(room, result.touch);
 	const y = (t: number) =>
 		34 + (1 - (t - cool) / Math.max(1, hot - cool)) * (h - 84);
 	const path: string[] = [`M0 ${y(hot)}H${left - 34}`];
 	const parts = panes.map((p, n) => {
-		const face = out.result.faces[n];
+		const face = result.faces[n];
 		const x0 = x;
 		const x1 = x0 + p.thickness * k;
 		x = x1 + (gaps[n] ?? 0) * k;
@@ -50,6 +64,13 @@ export function PackDrawing({ pack, out }: { pack: PackIn; out: PackOut }) {
 						strokeDasharray="9 4"
 					/>
 				)}
+				{n + 1 === here && (
+					<path
+						d={`M${(x0 + x1) / 2 - 9} 4h18l-9 16z`}
+						fill="var(--now)"
+						data-here={here}
+					/>
+				)}
 				<text
 					x={(x0 + x1) / 2}
 					y={h - 20}
@@ -57,16 +78,17 @@ export function PackDrawing({ pack, out }: { pack: PackIn; out: PackOut }) {
 					fontSize={15}
 					fill="var(--ink)"
 				>
-					{Math.round(face.hot)}–{Math.round(face.cold)} °C
+					{Math.round(face.hot)}–{Math.round(face.cold)}
+					{narrow ? "°" : " °C"}
 				</text>
 			</g>
 		);
 	});
-	path.push(`L${x + 34} ${y(pack.room)}H${w}`);
+	path.push(`L${x + 34} ${y(room)}H${w}`);
 	const says = panes
 		.map(
 			(_, n) =>
-				`pane ${n + 1} ${Math.round(out.result.faces[n]?.hot ?? 0)} to ${Math.round(out.result.faces[n]?.cold ?? 0)} °C`,
+				`pane ${n + 1} ${Math.round(result.faces[n]?.hot ?? 0)} to ${Math.round(result.faces[n]?.cold ?? 0)} °C`,
 		)
 		.join(", ");
 	return (
@@ -78,16 +100,18 @@ export function PackDrawing({ pack, out }: { pack: PackIn; out: PackOut }) {
 				className="w-full"
 			>
 				<text x={6} y={y(hot) - 10} fontSize={15} fill="var(--ink-2)">
-					heat {pack.cavity} °C
+					{narrow ? "" : "heat "}
+					{Math.round(cavity)} °C
 				</text>
 				<text
 					x={w - 6}
-					y={y(pack.room) - 10}
+					y={y(room) + (narrow ? 20 : -10)}
 					textAnchor="end"
 					fontSize={15}
 					fill="var(--ink-2)"
 				>
-					room {pack.room} °C
+					{narrow ? "" : "room "}
+					{Math.round(room)} °C
 				</text>
 				{parts}
 				<path

@@ -1,0 +1,76 @@
+package e2e
+
+import (
+	"fmt"
+	"testing"
+)
+
+// A pack on the table: a coat turned round makes the outside hotter, says by
+// how much, and turns back.
+func packInAJob(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/16/choose")
+	touch := `Number(document.querySelector('section[aria-label="The pack"] [data-touch]').dataset.touch)`
+	g.until("the pack", `document.querySelector('section[aria-label="The pack"] [data-here="1"]')`)
+	g.sees("°C outside")
+	before := ask[float64](g, touch)
+	g.press("Change the pack")
+	g.pressAt(`[role=dialog] [data-coat="0"][data-side=hot]`)
+	g.accessible("the pack of a job")
+	g.press("Keep it")
+	g.until("the outside to change", touch+" !== "+fmt.Sprint(before))
+	if after := ask[float64](g, touch); after <= before {
+		t.Errorf("the coat turned to the heat: %v °C outside, %v before", after, before)
+	}
+	g.sees("K cooler")
+	// A cavity that cannot be is refused at its field, and what was typed stays.
+	g.press("Change the pack")
+	g.refill("Behind its hot side, °C", "-40")
+	g.press("Keep it")
+	g.sees("a temperature from 0 °C up is expected")
+	g.refill("Behind its hot side, °C", "0")
+	g.pressAt(`[role=dialog] [data-coat="0"][data-side=cold]`)
+	g.press("Keep it")
+	g.until("the outside as before", touch+" === "+fmt.Sprint(before))
+}
+
+// What a pane has to carry changes how thick it is and what is ruled out.
+func carries(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/24/choose")
+	g.press("carries a push of 400 N")
+	g.refill("A push at the worst place, N", "-1")
+	g.press("Keep it")
+	g.sees("a push from 0 to 10,000 N is expected")
+	g.refill("A push at the worst place, N", "6000")
+	g.press("It stands over open food")
+	g.accessible("what it has to carry")
+	g.press("Keep it")
+	g.until("the words in the row", `document.body.textContent.includes("carries a push of 6000 N, over food")`)
+	g.sees("under a push of 6000 N at the worst place")
+	g.until("annealed ruled out", `document.querySelector("[data-material=annealed]").textContent.includes("safety glazing") || document.querySelector("[data-material=annealed]").textContent.includes("splinters")`)
+	g.press("carries a push of 6000 N")
+	g.refill("A push at the worst place, N", "400")
+	g.press("It stands over open food")
+	g.press("Keep it")
+	g.until("as before", `document.body.textContent.includes("carries a push of 400 N")`)
+	// Both answers to what people disagree on.
+	g.goTo("/jobs/18/choose")
+	g.press("Glass or plastic afloat?")
+	g.sees("Nothing on the list stands for it here")
+	g.until("what to look up", `document.querySelector("[data-asks]") !== null`)
+}
+
+// A clamp ring: the screws that came are too long, others are not.
+func clampRing(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("ebbe")
+	g.goTo("/jobs/20/measure")
+	g.sees("its screws bottom out first")
+	g.sees("window as it comes")
+	g.read("screw_length", "22")
+	g.sees("the ring is home before its screws bottom out")
+	g.accessible("a clamp ring")
+}

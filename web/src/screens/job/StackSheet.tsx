@@ -1,0 +1,101 @@
+import { useEffect, useState } from "react";
+import { api, got } from "../../api/client";
+import { on, useCatalogue, useJobWrite } from "../../api/hooks";
+import type { Held, Stack, View } from "../../api/types";
+import { Button } from "../../parts/Button";
+import { NumberField } from "../../parts/NumberField";
+import { PackFields } from "../../parts/PackFields";
+import { Pick } from "../../parts/Pick";
+import { Refusal } from "../../parts/Refusal";
+import { Sheet } from "../../parts/Sheet";
+import { heldOf } from "./held";
+
+type Props = { view: View; open: boolean; onClose: () => void };
+
+/** The pack that the pane stands in, as its panes came out. */
+export function StackSheet({ view, open, onClose }: Props) {
+	const catalogue = useCatalogue();
+	const [stack, setStack] = useState<Stack>(view.pane.stack);
+	// biome-ignore lint/correctness/useExhaustiveDependencies: only on opening
+	useEffect(() => {
+		if (open) setStack(view.pane.stack);
+	}, [open]);
+	const write = useJobWrite<Held>(view, (body) =>
+		got(api.PUT("/api/jobs/{id}/pane", { params: on(view), body })),
+	);
+	const panes = stack.panes ?? [];
+	return (
+		<Sheet title="The pack that it stands in" open={open} onClose={onClose}>
+			<div className="flex flex-col gap-4">
+				<p className="text-ink-2">
+					As the panes came out, from the heat outwards. The one on the table
+					takes what is settled for it.
+				</p>
+				<PackFields
+					panes={panes}
+					gaps={stack.gaps ?? []}
+					materials={catalogue.data?.materials ?? []}
+					onChange={(panes, gaps) =>
+						setStack({
+							...stack,
+							panes,
+							gaps,
+							here: Math.min(stack.here ?? 0, panes.length),
+						})
+					}
+					error={(f) => write.error?.field(`stack.${f}`)}
+				/>
+				{panes.length > 0 && (
+					<>
+						<section>
+							<h3 className="mb-1.5 font-semibold">On the table is</h3>
+							<Pick
+								label="Which of them is on the table"
+								value={String(stack.here ?? 0)}
+								onChange={(n) => setStack({ ...stack, here: Number(n) })}
+								options={[
+									{ value: "0", label: "not said" },
+									...panes.map((_, n) => ({
+										value: String(n + 1),
+										label: `pane ${n + 1}`,
+									})),
+								]}
+							/>
+						</section>
+						<section>
+							<h3 className="mb-1.5 font-semibold">The pack stands</h3>
+							<Pick
+								label="How the pack stands"
+								value={stack.slope || "upright"}
+								onChange={(slope) => setStack({ ...stack, slope })}
+								options={[
+									{ value: "upright", label: "upright" },
+									{ value: "leaning", label: "leaning" },
+									{ value: "lying", label: "lying, heat below" },
+								]}
+							/>
+						</section>
+						<NumberField
+							key={String(open)}
+							label="Behind its hot side, °C"
+							hint={`0 takes the ${Math.round(view.job.object.exposure.steady)} °C that the object sees`}
+							value={stack.cavity ?? 0}
+							onChange={(cavity) => setStack({ ...stack, cavity })}
+							error={write.error?.field("stack.cavity")}
+						/>
+					</>
+				)}
+				<Refusal error={write.error} />
+				<Button
+					kind="now"
+					disabled={write.isPending}
+					onClick={() =>
+						write.mutate({ ...heldOf(view), stack }, { onSuccess: onClose })
+					}
+				>
+					Keep it
+				</Button>
+			</div>
+		</Sheet>
+	);
+}

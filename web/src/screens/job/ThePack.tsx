@@ -1,0 +1,53 @@
+import { useState } from "react";
+import type { View } from "../../api/types";
+import { PackDrawing } from "../../bench/PackDrawing";
+import { PackOrders } from "../../bench/PackOrders";
+import { Button } from "../../parts/Button";
+import { StackSheet } from "./StackSheet";
+
+/** The pack that the pane stands in: how warm each gets, and what a swap does. */
+export function ThePack({ view }: { view: View }) {
+	const [open, setOpen] = useState(false);
+	const { pack, family } = view.reckoning;
+	const { stack } = view.pane;
+	const panes = stack.panes ?? [];
+	if (family.sizing !== "pack" && panes.length === 0) return null;
+	const exposure = view.job.object.exposure;
+	return (
+		<section aria-label="The pack" className="border-b border-rule py-3">
+			<h2 className="font-semibold">The pack</h2>
+			{pack ? (
+				<>
+					<PackDrawing
+						panes={panes.map((p, n) => ({
+							...p,
+							thickness: pack.panes[n]?.t ?? p.thickness,
+						}))}
+						gaps={stack.gaps ?? []}
+						cavity={stack.cavity || exposure.steady}
+						room={exposure.room}
+						result={pack.result}
+						here={pack.here}
+						narrow
+					/>
+					<p className="mt-2" data-touch={pack.result.touch}>
+						<strong>{Math.round(pack.result.touch)} °C outside.</strong>{" "}
+						{pack.says}
+					</p>
+					<PackOrders orders={pack.orders} />
+				</>
+			) : (
+				<p className="text-ink-2">
+					Each pane of a pack sees another heat. Note them in the order in which
+					they came out, and the choice goes by this one's own place.
+				</p>
+			)}
+			{!view.job.signed && (
+				<Button className="mt-2" onClick={() => setOpen(true)}>
+					{pack ? "Change the pack" : "Note the panes of the pack"}
+				</Button>
+			)}
+			<StackSheet view={view} open={open} onClose={() => setOpen(false)} />
+		</section>
+	);
+}
