@@ -56,6 +56,7 @@ type Rule struct {
 	Verdict Verdict  `json:"verdict" enum:"good,care,never"`
 	Reason  string   `json:"reason"`
 	Instead []string `json:"instead,omitempty"`
+	Own     bool     `json:"own,omitempty" doc:"The shop's own word, laid over the book's"`
 }
 
 // Table is the whole matrix.
@@ -90,9 +91,9 @@ type Finding struct {
 
 // touched are the subjects that a job has: its pane's and its frame's
 // materials and the kinds of its seals.
-func touched(materials, seals []string) []Subject {
+func (t Table) touched(materials, seals []string) []Subject {
 	out := []Subject{}
-	for _, s := range table.Subjects {
+	for _, s := range t.Subjects {
 		if slices.ContainsFunc(s.Materials, func(m string) bool { return slices.Contains(materials, m) }) || slices.Contains(seals, s.ID) {
 			out = append(out, s)
 		}
@@ -102,14 +103,14 @@ func touched(materials, seals []string) []Subject {
 
 // Ask looks every agent up against what a job has: materials are those of pane
 // and frame, seals the ids of seal subjects.
-func Ask(materials, seals []string) []Finding {
-	subjects := touched(materials, seals)
-	out := make([]Finding, 0, len(table.Agents))
-	for _, a := range table.Agents {
+func (t Table) Ask(materials, seals []string) []Finding {
+	subjects := t.touched(materials, seals)
+	out := make([]Finding, 0, len(t.Agents))
+	for _, a := range t.Agents {
 		f := Finding{Agent: a, Verdict: Unknown, Instead: []Agent{}}
 		instead := []string{}
 		for _, s := range subjects {
-			for _, r := range table.Rules {
+			for _, r := range t.Rules {
 				if r.Agent != a.ID || r.Subject != s.ID {
 					continue
 				}
@@ -121,18 +122,18 @@ func Ask(materials, seals []string) []Finding {
 				}
 			}
 		}
-		f.Instead = safe(instead, subjects)
+		f.Instead = t.safe(instead, subjects)
 		out = append(out, f)
 	}
 	return out
 }
 
 // safe are the agents of a list that harm nothing here.
-func safe(ids []string, subjects []Subject) []Agent {
+func (t Table) safe(ids []string, subjects []Subject) []Agent {
 	out := []Agent{}
 	for _, id := range ids {
 		a, err := AgentByID(id)
-		harms := slices.ContainsFunc(table.Rules, func(r Rule) bool {
+		harms := slices.ContainsFunc(t.Rules, func(r Rule) bool {
 			return r.Agent == id && (r.Verdict == Never || r.Verdict == Care) && slices.ContainsFunc(subjects, func(s Subject) bool { return s.ID == r.Subject })
 		})
 		if err == nil && !harms {

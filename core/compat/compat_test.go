@@ -56,7 +56,7 @@ func TestWarnings(t *testing.T) {
 		{[]string{"toughened"}, []string{"rubber"}, "soapy-water", Good}, {[]string{"annealed", "bronze"}, nil, "acetic-silicone", Never}, {[]string{"annealed", "timber"}, nil, "acetic-silicone", Unknown},
 		{[]string{"laminated"}, nil, "standing-water", Never}, {[]string{"glass-ceramic"}, nil, "abrasive", Never}, {[]string{"annealed", "stainless"}, nil, "chloride", Never},
 	} {
-		if f := finding(t, Ask(c.materials, c.seals), c.agent); f.Verdict != c.want || c.want != Unknown && f.Sentence == "" {
+		if f := finding(t, table.Ask(c.materials, c.seals), c.agent); f.Verdict != c.want || c.want != Unknown && f.Sentence == "" {
 			t.Errorf("%s on %v %v is %s, want %s", c.agent, c.materials, c.seals, f.Verdict, c.want)
 		}
 	}
@@ -66,7 +66,7 @@ func TestWarnings(t *testing.T) {
 func TestMoreTouchedIsNeverBetter(t *testing.T) {
 	for _, s := range All().Subjects {
 		for _, more := range All().Subjects {
-			one, two := Ask(s.Materials, []string{s.ID}), Ask(append(append([]string{}, s.Materials...), more.Materials...), []string{s.ID, more.ID})
+			one, two := table.Ask(s.Materials, []string{s.ID}), table.Ask(append(append([]string{}, s.Materials...), more.Materials...), []string{s.ID, more.ID})
 			for i := range one {
 				if (one[i].Verdict == Never || one[i].Verdict == Care) && one[i].Verdict.Worse(two[i].Verdict) {
 					t.Errorf("%s on %s is %s, with %s %s", one[i].Agent.ID, s.ID, one[i].Verdict, more.ID, two[i].Verdict)
@@ -78,16 +78,16 @@ func TestMoreTouchedIsNeverBetter(t *testing.T) {
 
 // A never is refused with its reason and with what is good here.
 func TestCheck(t *testing.T) {
-	f := fault.Of(Check([]string{"mild-soap", "acetone"}, Ask([]string{"polycarbonate", "bronze"}, nil)))
+	f := fault.Of(Check([]string{"mild-soap", "acetone"}, table.Ask([]string{"polycarbonate", "bronze"}, nil)))
 	if f == nil || f.Field != "uses" || !strings.Contains(f.Why, "craze") || !strings.Contains(f.Cure, "mild soap") {
 		t.Errorf("%+v", f)
 	}
 	// What is offered must not harm the frame either.
-	f = fault.Of(Check([]string{"pvc-gasket"}, Ask([]string{"polycarbonate"}, []string{"butyl"})))
+	f = fault.Of(Check([]string{"pvc-gasket"}, table.Ask([]string{"polycarbonate"}, []string{"butyl"})))
 	if f == nil || strings.Contains(f.Cure, "silicone") {
 		t.Errorf("%+v", f)
 	}
-	if err := Check([]string{"soapy-water"}, Ask([]string{"polycarbonate"}, nil)); err != nil {
+	if err := Check([]string{"soapy-water"}, table.Ask([]string{"polycarbonate"}, nil)); err != nil {
 		t.Error(err)
 	}
 	if fault.Of(Check([]string{"moonshine"}, nil)) == nil {

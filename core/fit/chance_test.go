@@ -23,7 +23,7 @@ func square(t testing.TB, doubt float64) Problem {
 func odds(t testing.TB, p Problem, size Size, draws int) (in, hold, free, all float64) {
 	t.Helper()
 	s := solver{p: p}
-	s.band, _ = p.Cutter.Band(p.Thickness)
+	s.band = bandOf(p.Cutter, p.Thickness)
 	r := Result{}
 	w, h, ok, err := s.axes(&r)
 	if err != nil || !ok {
@@ -201,7 +201,7 @@ func TestEveryRuleHasOdds(t *testing.T) {
 func BenchmarkMillionDraws(b *testing.B) {
 	p := problem(b, "clip-heat", stove())
 	s := solver{p: p}
-	s.band, _ = p.Cutter.Band(p.Thickness)
+	s.band = bandOf(p.Cutter, p.Thickness)
 	w, h, _, err := s.axes(&Result{})
 	if err != nil {
 		b.Fatal(err)

@@ -7,22 +7,19 @@ import (
 	"freshshard/core/working"
 )
 
-// dressAllowance is what a round pane is cut over its size, on the diameter, so
-// that it can be dressed true to its seat, mm: a jigsaw or a band saw wanders by
-// about a millimetre a side, a hand-run cutter by half of that. What is ordered
-// toughened comes finished. Common practice, no source.
-var dressAllowance = map[Cutter]float64{Saw: 2, HandCut: 1, ShopCut: 1}
-
 // dress is the rough size of a round pane that is dressed to its seat; ok is
-// false where it comes finished.
+// false where it comes finished. A jigsaw or a band saw wanders by about a
+// millimetre a side, a hand-run cutter by half of that; what is ordered
+// toughened comes finished. Common practice, no source.
 func (s solver) dress(r Result) (f working.Figure, ok bool) {
-	over := dressAllowance[s.p.Cutter]
-	if over == 0 {
+	cutter, err := s.p.Cutter.With(s.p.Own)
+	if err != nil || cutter.Dress == nil || cutter.Dress.V == 0 {
 		return f, false
 	}
+	over := cutter.Dress.V
 	v := r.Order.W + over
 	return working.Figure{Key: "rough_diameter", Value: v, Unit: "mm", Verdict: working.Note, Place: string(Across0),
 		Sentence: fmt.Sprintf("is what it is cut to first; then dress it down to size at the seat, %s mm on each side", working.Num(over/2, 1)),
-		Working: working.Of("{P} + {a}", v, "mm", working.In("P", "diameter as ordered", r.Order.W, "mm", origin.Sum()), working.In("a", "allowance of the tool, "+s.band.Name, over, "mm", origin.Custom())).
+		Working: working.Of("{P} + {a}", v, "mm", working.In("P", "diameter as ordered", r.Order.W, "mm", origin.Sum()), working.In("a", "allowance of the tool, "+s.band.Name, over, "mm", cutter.Dress.Origin.Of(cutter.Name))).
 			With("Sanded or ground to fit is truer than cut to size; turn it in its seat now and then while you dress it. Wet for glass, dust off the lungs for plastic.")}, true
 }

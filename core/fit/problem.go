@@ -12,6 +12,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/own"
 )
 
 // Value is a number with its origin.
@@ -81,6 +82,7 @@ type Problem struct {
 	Exposure  exposure.Exposure        `json:"exposure"`
 	Cutter    Cutter                   `json:"cutter" enum:"hand,shop,toughened,saw"`
 	Gasket    Gasket                   `json:"gasket"`
+	Own       own.Values               `json:"-"` // the shop's own bands
 	Raked     bool                     `json:"raked,omitempty" doc:"Cut to the skew of the opening"`
 	OffCentre float64                  `json:"off_centre" doc:"How far the pane may sit from the middle, mm"`
 	Draws     int                      `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"How many openings to draw for the odds; 0 for none"`
@@ -119,7 +121,7 @@ func (p Problem) Check() error {
 	if err := p.Shape.Check(p.Sizing); err != nil {
 		return err
 	}
-	if _, err := p.Cutter.Band(p.Thickness); err != nil {
+	if _, err := p.Cutter.With(p.Own); err != nil {
 		return err
 	}
 	for place, r := range p.Readings {

@@ -59,7 +59,8 @@ func Solve(p Problem) (Result, error) {
 	if err := p.Check(); err != nil {
 		return Result{}, err
 	}
-	band, _ := p.Cutter.Band(p.Thickness)
+	cutter, _ := p.Cutter.With(p.Own)
+	band := cutter.Band(p.Thickness)
 	walk := Walk(p.Sizing, p.Shape)
 	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk), Missing: p.missing(walk), Odd: p.odd(),
 		Broken: []outline.Broken{}, Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}

@@ -3,9 +3,12 @@ package fit
 import (
 	"math"
 	"math/rand/v2"
+	"strings"
 	"testing"
 
+	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/core/own"
 	"freshshard/core/working"
 )
 
@@ -149,6 +152,12 @@ func TestPlaces(t *testing.T) {
 	}
 }
 
+// bandOf is what the book says of a cutter.
+func bandOf(c Cutter, thickness float64) Band {
+	i, _ := c.With(nil)
+	return i.Band(thickness)
+}
+
 // ±1 by hand, ±0.8 to 3 mm and ±1.6 above by a shop, ±2.5 toughened, ±0.5 sawn.
 // Common practice, no source.
 func TestBands(t *testing.T) {
@@ -157,8 +166,42 @@ func TestBands(t *testing.T) {
 		thickness float64
 		want      float64
 	}{{HandCut, 4, 1}, {ShopCut, 3, 0.8}, {ShopCut, 3.1, 1.6}, {Toughened, 6, 2.5}, {Saw, 5, 0.5}} {
-		if b, err := c.by.Band(c.thickness); err != nil || b.Half != c.want || b.Name == "" {
-			t.Errorf("%s %v: %+v, %v", c.by, c.thickness, b, err)
+		if b := bandOf(c.by, c.thickness); b.Half != c.want || b.Name == "" {
+			t.Errorf("%s %v: %+v", c.by, c.thickness, b)
+		}
+	}
+}
+
+// A shop that knows its cutter better orders by its own band, and its working
+// says so; what no cutter has is refused.
+func TestOwnBand(t *testing.T) {
+	p := problem(t, "clip-heat", stove())
+	before, err := Solve(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	p.Own = own.Values{{Kind: own.Cutter, ID: "shop", Item: "thick", V: 0.4, Sheet: "its quote", By: "Mira"}}
+	after, err := Solve(p)
+	if err != nil || after.Band.Half != 0.4 || before.Band.Half != 1.6 || after.Order.W <= before.Order.W || !strings.Contains(after.Band.Origin.String(), "its quote") {
+		t.Errorf("±%v, %v; before ±%v, %v: %v, %v", after.Band.Half, after.Order, before.Band.Half, before.Order, after.Band.Origin, err)
+	}
+	if bandOf(ShopCut, 4).Half != 1.6 {
+		t.Error("the book itself was changed")
+	}
+	for _, c := range []struct {
+		v     own.Value
+		field string
+	}{
+		{own.Value{ID: "shop", Item: "thick", V: 0.4}, ""}, {own.Value{ID: "saw", Item: "dress", V: 3}, ""},
+		{own.Value{ID: "shop", Item: "half", V: 0.4}, "item"}, {own.Value{ID: "toughened", Item: "dress", V: 1}, "item"},
+		{own.Value{ID: "uncle", Item: "half", V: 1}, "cutter"}, {own.Value{ID: "saw", Item: "half", V: 50}, "v"}, {own.Value{ID: "saw", Item: "speed", V: 1}, "item"},
+	} {
+		got := ""
+		if f := fault.Of(CheckOwn(c.v)); f != nil {
+			got = f.Field
+		}
+		if got != c.field {
+			t.Errorf("%+v: %q, want %q", c.v, got, c.field)
 		}
 	}
 }

@@ -1,8 +1,12 @@
 package fit
 
 import (
+	_ "embed"
+
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 	"freshshard/core/origin"
+	"freshshard/core/own"
 )
 
 // Cutter is who or what makes the pane to size.
@@ -23,25 +27,118 @@ type Band struct {
 	Origin origin.Origin `json:"origin"`
 }
 
-// Band is the tolerance to assume when nobody says: hand cut ±1 mm; shop cut
+// CutterInfo is what a cutter keeps when nobody says: hand cut ±1 mm; shop cut
 // ±0.8 mm to 3 mm thick and ±1.6 mm above; toughened to 2 m ±2.5 mm; saw-cut
 // plastic ±0.5 mm. Common practice, no source.
-func (c Cutter) Band(thickness float64) (Band, error) {
-	b := Band{Origin: origin.Custom()}
-	switch c {
-	case HandCut:
-		b.Half, b.Name = 1, "cut by hand"
-	case ShopCut:
-		b.Half, b.Name = 1.6, "cut by a glass shop, above 3 mm thick"
-		if thickness <= 3 {
-			b.Half, b.Name = 0.8, "cut by a glass shop, to 3 mm thick"
-		}
-	case Toughened:
-		b.Half, b.Name = 2.5, "toughened, to 2 m"
-	case Saw:
-		b.Half, b.Name = 0.5, "sawn plastic"
-	default:
-		return b, fault.New("cutter", "nobody is called "+string(c), "use hand, shop, toughened or saw")
+type CutterInfo struct {
+	ID    Cutter           `json:"id"`
+	Name  string           `json:"name"`
+	Bands []CutterBand     `json:"bands"`
+	Dress *catalogue.Value `json:"dress,omitempty" doc:"What a round pane is cut over its size to be dressed, on the diameter, mm; nil where it comes finished"`
+}
+
+// CutterBand is the band up to a thickness; the last one has none.
+type CutterBand struct {
+	Item string          `json:"item"`
+	To   float64         `json:"to,omitempty" doc:"Thickness up to which it holds, mm; 0 for any"`
+	Name string          `json:"name"`
+	Half catalogue.Value `json:"half" doc:"± mm"`
+}
+
+//go:embed cutters.json
+var cutterFile []byte
+
+var cutters = catalogue.Must[[]CutterInfo](cutterFile, "cutters.json")
+
+// Cutters lists the cutters with the shop's own values over the book's.
+func Cutters(vs own.Values) []CutterInfo {
+	out := make([]CutterInfo, len(cutters))
+	for i, c := range cutters {
+		out[i] = c.with(vs)
 	}
-	return b, nil
+	return out
+}
+
+// With finds a cutter with the shop's own values over the book's.
+func (c Cutter) With(vs own.Values) (CutterInfo, error) {
+	for _, i := range cutters {
+		if i.ID == c {
+			return i.with(vs), nil
+		}
+	}
+	return CutterInfo{}, fault.New("cutter", "nobody is called "+string(c), "use hand, shop, toughened or saw")
+}
+
+// Band is the tolerance to assume when nobody says, for a pane's thickness, mm.
+func (i CutterInfo) Band(thickness float64) Band {
+	for _, b := range i.Bands {
+		if b.To == 0 || thickness <= b.To {
+			return Band{Half: b.Half.V, Name: b.Name, Origin: b.Half.Origin.Of(i.Name)}
+		}
+	}
+	return Band{}
+}
+
+// Fields are the values of a cutter that a shop may know better. Common
+// practice, no source.
+var Fields = []own.Field{
+	{Item: "half", Name: "the band", Unit: "mm", Least: 0.05, Most: 10},
+	{Item: "thin", Name: "the band of thin panes", Unit: "mm", Least: 0.05, Most: 10},
+	{Item: "thick", Name: "the band of thick panes", Unit: "mm", Least: 0.05, Most: 10},
+	{Item: "dress", Name: "the dressing allowance", Unit: "mm", Least: 0, Most: 10},
+}
+
+// at is where a value lies; nil for one that the cutter has not.
+func (i *CutterInfo) at(item string) *catalogue.Value {
+	if item == "dress" {
+		return i.Dress
+	}
+	for k := range i.Bands {
+		if i.Bands[k].Item == item {
+			return &i.Bands[k].Half
+		}
+	}
+	return nil
+}
+
+// with is the cutter with the shop's own values over the book's.
+func (i CutterInfo) with(vs own.Values) CutterInfo {
+	i.Bands = append([]CutterBand(nil), i.Bands...)
+	if i.Dress != nil {
+		d := *i.Dress
+		i.Dress = &d
+	}
+	for _, f := range Fields {
+		if at := i.at(f.Item); at != nil {
+			if v, ok := vs.Laid(own.Cutter, string(i.ID), f.Item); ok {
+				*at = v
+			}
+		}
+	}
+	return i
+}
+
+// Own is what the book says of a cutter; nil where it says nothing.
+func (c Cutter) Own(item string) *float64 {
+	i, _ := c.With(nil)
+	if at := i.at(item); at != nil {
+		v := at.V
+		return &v
+	}
+	return nil
+}
+
+// CheckOwn refuses a value that cannot be.
+func CheckOwn(v own.Value) error {
+	f, err := own.FieldOf(Fields, v.Item)
+	if err != nil {
+		return err
+	}
+	if _, err := Cutter(v.ID).With(nil); err != nil {
+		return err
+	}
+	if Cutter(v.ID).Own(v.Item) == nil {
+		return fault.New("item", "this cutter has no such value", "choose one of the page")
+	}
+	return f.Check(v.V)
 }

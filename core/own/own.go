@@ -17,12 +17,16 @@ import (
 const (
 	Material = "material"
 	Family   = "family"
+	Frame    = "frame"
+	Exposure = "exposure"
+	Cutter   = "cutter"
+	Touch    = "touch" // an agent on a subject of the matrix
 )
 
 // Value is one of the shop's own, in the unit of the book's.
 type Value struct {
-	Kind    string    `json:"kind" enum:"material,family"`
-	ID      string    `json:"id" doc:"Of the material or the family"`
+	Kind    string    `json:"kind" enum:"material,family,frame,exposure,cutter,touch"`
+	ID      string    `json:"id" doc:"Of the material, the family and so on"`
 	Item    string    `json:"item" doc:"Which of its values"`
 	V       float64   `json:"v"`
 	Sheet   string    `json:"sheet" doc:"The data sheet, or who says so"`
@@ -64,10 +68,12 @@ func (f Field) Check(v float64) error {
 	return nil
 }
 
-// FieldOf finds a field by its item.
+// FieldOf finds a field by its item; one that ends in a star holds for all that
+// begin alike.
 func FieldOf(all []Field, item string) (Field, error) {
 	for _, f := range all {
-		if f.Item == item {
+		begin, many := strings.CutSuffix(f.Item, "*")
+		if f.Item == item || many && strings.HasPrefix(item, begin) {
 			return f, nil
 		}
 	}

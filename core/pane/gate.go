@@ -139,7 +139,7 @@ func (m Material) life(n Need) *Closed {
 		return nil
 	}
 	return closed("life", fmt.Sprintf("%s h at %s °C is more than the %s h that it lasts at %s °C", working.Num(n.Exposure.Hours, 0), working.Num(n.Exposure.Steady, 0), working.Num(row.Hours, 0), working.Num(row.C, 0)),
-		"h", "t", "hours at the hot temperature", n.Exposure.Hours, working.Most(row.Hours, "h", m.Steady.Origin.Of(m.Short)))
+		"h", "t", "hours at the hot temperature", n.Exposure.Hours, working.Most(row.Hours, "h", m.From(row)))
 }
 
 func (m Material) sudden(n Need) *Closed {

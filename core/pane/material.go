@@ -8,6 +8,7 @@ import (
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
+	"freshshard/core/origin"
 )
 
 //go:embed materials.json
@@ -48,8 +49,17 @@ type Material struct {
 
 // Life is how long a material stands a temperature.
 type Life struct {
-	C     float64 `json:"c"`
-	Hours float64 `json:"hours"`
+	C      float64        `json:"c"`
+	Hours  float64        `json:"hours"`
+	Origin catalogue.From `json:"o,omitempty" doc:"Empty as the steady heat's"`
+}
+
+// From is where the hours come from.
+func (m Material) From(l Life) origin.Origin {
+	if l.Origin == "" {
+		return m.Steady.Origin.Of(m.Short)
+	}
+	return l.Origin.Of(m.Short)
 }
 
 // Score is a judgement from 0 to 10 with its reason. Common practice, no source.

@@ -1,6 +1,10 @@
 package pane
 
 import (
+	"fmt"
+	"slices"
+	"strings"
+
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 	"freshshard/core/own"
@@ -19,6 +23,20 @@ var Fields = []own.Field{
 	{Item: "lambda", Name: "what it conducts", Unit: "W/mK", Least: 0.05, Most: 5},
 	{Item: "emissivity", Name: "emissivity", Least: 0.01, Most: 1},
 	{Item: "density", Name: "density", Unit: "kg/m³", Least: 500, Most: 6000},
+	{Item: lifeItem + "*", Name: "hours that it lasts at a heat", Unit: "h", Least: 1, Most: 200000},
+}
+
+// lifeItem begins the item of a row of the life table; its °C follow.
+const lifeItem = "life_"
+
+// lifeAt is the row of the life table that an item names, by its place; −1 when
+// it names none.
+func (m Material) lifeAt(item string) int {
+	c, ok := strings.CutPrefix(item, lifeItem)
+	if !ok {
+		return -1
+	}
+	return slices.IndexFunc(m.Life, func(l Life) bool { return fmt.Sprintf("%g", l.C) == c })
 }
 
 // at is where a value lies; of a value that the material may lack, the pointer
@@ -51,6 +69,10 @@ func (m *Material) at(item string) (plain *catalogue.Value, may **catalogue.Valu
 
 // Own is a value of the material as it stands; nil where it has none.
 func (m Material) Own(item string) *float64 {
+	if n := m.lifeAt(item); n >= 0 {
+		v := m.Life[n].Hours
+		return &v
+	}
 	plain, may := m.at(item)
 	if may != nil {
 		plain = *may
@@ -64,6 +86,12 @@ func (m Material) Own(item string) *float64 {
 
 // with is the material with the shop's own values laid over it.
 func (m Material) with(vs own.Values) Material {
+	m.Life = slices.Clone(m.Life)
+	for i, l := range m.Life {
+		if v, ok := vs.Laid(own.Material, m.ID, fmt.Sprintf("%s%g", lifeItem, l.C)); ok {
+			m.Life[i].Hours, m.Life[i].Origin = v.V, v.Origin
+		}
+	}
 	for _, f := range Fields {
 		v, ok := vs.Laid(own.Material, m.ID, f.Item)
 		if !ok {
@@ -71,7 +99,7 @@ func (m Material) with(vs own.Values) Material {
 		}
 		if plain, may := m.at(f.Item); may != nil {
 			*may = &v
-		} else {
+		} else if plain != nil {
 			*plain = v
 		}
 	}
@@ -106,11 +134,28 @@ func CheckOwn(vs own.Values, v own.Value) error {
 	if err != nil {
 		return err
 	}
+	if strings.HasPrefix(v.Item, lifeItem) {
+		return m.checkLife(v.Item)
+	}
 	if v.Item == "design" && !m.Plastic {
 		return fault.New("item", "what it carries for good is a plastic's value", "of a glass, set the bending strength")
 	}
 	if m.Peak != nil && m.Peak.V < m.Steady.V {
 		return fault.New("v", "for minutes a material stands at least what it stands for good", "set the other of the two first")
+	}
+	return nil
+}
+
+// checkLife refuses a row that is not of the table, and hours that do not fall
+// as the heat rises.
+func (m Material) checkLife(item string) error {
+	n := m.lifeAt(item)
+	if n < 0 {
+		return fault.New("item", "its life table has no such row", "choose one of the page")
+	}
+	h := m.Life[n].Hours
+	if n > 0 && h > m.Life[n-1].Hours || n+1 < len(m.Life) && h < m.Life[n+1].Hours {
+		return fault.New("v", "a hotter pane never lasts longer: these hours do not lie between the rows beside them", "set the row beside it first")
 	}
 	return nil
 }

@@ -58,7 +58,7 @@ func TestMaterialsAreSound(t *testing.T) {
 		if m.Peak != nil && m.Peak.V < m.Steady.V {
 			t.Errorf("%s stands less for minutes than for hours", m.ID)
 		}
-		if _, err := m.Cutter.Band(4); err != nil {
+		if _, err := m.Cutter.With(nil); err != nil {
 			t.Errorf("%s: %v", m.ID, err)
 		}
 	}

@@ -140,7 +140,7 @@ func Pane(k Known) (Reckoning, error) {
 	if r.Choice, err = pane.Choose(r.need(k)); err != nil {
 		return r, err
 	}
-	r.Touch = compat.Ask([]string{r.Material.ID, frameOf(k, r.Family)}, sealsOf[r.Family.Seal])
+	r.Touch = compat.Laid(k.Own).Ask([]string{r.Material.ID, frameOf(k, r.Family)}, sealsOf[r.Family.Seal])
 	if f := fault.Of(compat.Check(k.Uses, r.Touch)); f != nil {
 		r.Clash = f.Why + "; " + f.Cure
 	}
@@ -208,7 +208,7 @@ func frameOf(k Known, f family.Family) string {
 }
 
 func (r *Reckoning) problem(k Known) (fit.Problem, error) {
-	fr, err := frame.ByID(frameOf(k, r.Family))
+	fr, err := frame.With(k.Own, frameOf(k, r.Family))
 	if err != nil {
 		return fit.Problem{}, err
 	}
@@ -221,7 +221,7 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 		coldBend = &fit.Value{V: b.V, Origin: b.Origin.Of(r.Material.Short)}
 	}
 	return fit.Problem{
-		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(),
+		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(), Own: k.Own,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
 		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Draws: k.Draws, Unit: k.Unit,
 	}, nil

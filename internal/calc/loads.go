@@ -78,7 +78,7 @@ func loadTopics() []Topic {
 		{"hoop", "hoop stress of a tube under pressure", TubeIn{12.7, 2.4, 800}, with(runHoop)},
 		{"edge", "stress at the cold, covered edge of a hot pane", EdgeIn{70, 9, 40}, with(runEdge)},
 		{"pack", "how warm the panes of a pack get, in every order and facing", heat.Pack{Cavity: 250, Room: 22, Inside: heat.UsualInside, Outside: heat.UsualOutside, Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},
-		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"}, []string{"rubber"}}, with(func(in TouchIn) ([]compat.Finding, error) { return compat.Ask(in.Materials, in.Seals), nil })},
+		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"}, []string{"rubber"}}, with(func(in TouchIn) ([]compat.Finding, error) { return compat.All().Ask(in.Materials, in.Seals), nil })},
 	}
 }
 

@@ -36,7 +36,7 @@ func crowded(b *testing.B) (*Shop, record.Account, []int64) {
 		b.Fatal(err)
 	}
 	s := New(st)
-	_, o, p, err := stove().records()
+	_, o, p, err := stove().records(nil)
 	if err != nil {
 		b.Fatal(err)
 	}

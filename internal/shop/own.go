@@ -4,10 +4,8 @@ import (
 	"context"
 	"fmt"
 
-	"freshshard/core/family"
-	"freshshard/core/fault"
+	"freshshard/core/book"
 	"freshshard/core/own"
-	"freshshard/core/pane"
 	"freshshard/core/working"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -17,19 +15,9 @@ import (
 func (s *Shop) Own(ctx context.Context) (own.Values, error) {
 	vs, err := s.Store.Own(ctx)
 	for i, v := range vs {
-		vs[i].Was = bookOf(v)
+		vs[i].Was = book.Was(v)
 	}
 	return vs, err
-}
-
-// bookOf is what the book says; nil where it says nothing.
-func bookOf(v own.Value) *float64 {
-	if v.Kind == own.Family {
-		f, _ := family.ByID(v.ID)
-		return f.Own(v.Item)
-	}
-	m, _ := pane.ByID(v.ID)
-	return m.Own(v.Item)
 }
 
 // SetOwn lays a value over the book's; only an owner may. Open jobs are
@@ -46,7 +34,7 @@ func (s *Shop) SetOwn(ctx context.Context, by record.Account, v own.Value) error
 	if err != nil {
 		return err
 	}
-	if err := checkOwn(vs, v); err != nil {
+	if err := book.Check(vs, v); err != nil {
 		return err
 	}
 	v.At = s.Now()
@@ -75,14 +63,4 @@ func (s *Shop) ownChange(ctx context.Context, by record.Account, v own.Value, ac
 		}
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value", Item: v.Kind + "/" + v.ID + "/" + v.Item, Action: action, Said: said, After: v})
 	})
-}
-
-func checkOwn(vs own.Values, v own.Value) error {
-	switch v.Kind {
-	case own.Material:
-		return pane.CheckOwn(vs, v)
-	case own.Family:
-		return family.CheckOwn(v)
-	}
-	return fault.New("kind", "a value belongs to a material or to a family", "choose one of the two")
 }

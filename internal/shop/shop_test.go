@@ -481,14 +481,14 @@ func TestPasswordHash(t *testing.T) {
 }
 
 func TestAtSteady(t *testing.T) {
-	_, o, _, err := TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat", Steady: ptr(300)}.records()
+	_, o, _, err := TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat", Steady: ptr(300)}.records(nil)
 	if err != nil {
 		t.Fatal(err)
 	}
 	if e := o.Exposure; e.Steady != 300 || e.Short < 350 || e.Sudden != 240 || e.FrameHot != 210 {
 		t.Errorf("%+v", e)
 	}
-	if _, _, _, err := (TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat", Steady: ptr(9000)}).records(); fault.Of(err) == nil {
+	if _, _, _, err := (TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat", Steady: ptr(9000)}).records(nil); fault.Of(err) == nil {
 		t.Errorf("9000 °C: %v", err)
 	}
 }

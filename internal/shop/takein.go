@@ -9,6 +9,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
+	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/setting"
 	"freshshard/internal/record"
@@ -52,7 +53,7 @@ var usualScrews = setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}
 // in kelvin. Common practice, no source.
 const peakOver = 60.0
 
-func (in TakeIn) records() (record.Customer, record.Object, record.Pane, error) {
+func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.Pane, error) {
 	var c record.Customer
 	var o record.Object
 	var p record.Pane
@@ -71,7 +72,7 @@ func (in TakeIn) records() (record.Customer, record.Object, record.Pane, error) 
 	if o.Stamp, err = clean("stamp", in.Stamp, 200, false); err != nil {
 		return c, o, p, err
 	}
-	if o.Exposure, err = exposure.ByID(in.Exposure); err != nil {
+	if o.Exposure, err = exposure.With(vs, in.Exposure); err != nil {
 		return c, o, p, err
 	}
 	if in.Steady != nil {
@@ -118,7 +119,11 @@ func atSteady(e exposure.Exposure, steady float64) exposure.Exposure {
 
 // TakeIn opens a job. A retry with the same key gives the same job.
 func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in TakeIn) (int64, error) {
-	c, o, p, err := in.records()
+	vs, err := s.Store.Own(ctx)
+	if err != nil {
+		return 0, err
+	}
+	c, o, p, err := in.records(vs)
 	if err != nil {
 		return 0, err
 	}

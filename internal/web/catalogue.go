@@ -6,12 +6,14 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/core/book"
 	"freshshard/core/caution"
 	"freshshard/core/compat"
 	"freshshard/core/diagnose"
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
+	"freshshard/core/fit"
 	"freshshard/core/frame"
 	"freshshard/core/length"
 	"freshshard/core/outline"
@@ -33,6 +35,7 @@ type Catalogue struct {
 	Shapes      []outline.Kind             `json:"shapes" doc:"Forms that an opening can have beside the plain rectangle"`
 	Evidence    []diagnose.Question        `json:"evidence" doc:"What to look at on a break"`
 	Clues       []diagnose.Question        `json:"clues" doc:"What to look at on the old pane"`
+	Cutters     []fit.CutterInfo           `json:"cutters" doc:"Who makes a pane to size, and what band they keep"`
 	Own         own.Values                 `json:"own" doc:"The shop's own values, laid over the book's above"`
 	Fields      map[string][]own.Field     `json:"fields" doc:"Values that a shop may lay over, by kind"`
 }
@@ -55,6 +58,6 @@ func (v *Server) catalogueRoutes(api huma.API) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.All(), pane.Laid(vs), frame.All(), length.Instruments(), compat.All(), caution.All(), family.Questions(), edges(), outline.Kinds(), diagnose.Questions(), diagnose.Clues(), vs, map[string][]own.Field{own.Material: pane.Fields, own.Family: family.Fields}}}, nil
+		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.Laid(vs), pane.Laid(vs), frame.Laid(vs), length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(), diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), vs, book.Fields()}}, nil
 	})
 }

@@ -900,6 +900,8 @@ export interface components {
         CompatRule: {
             agent: string;
             instead?: string[];
+            /** @description The shop's own word, laid over the book's */
+            own?: boolean;
             reason: string;
             subject: string;
             /** @enum {string} */
@@ -1210,6 +1212,24 @@ export interface components {
             sentence: string;
             /** @description Fifty outcomes: fits, tight, binds or loose */
             strokes: string[];
+        };
+        FitCutterBand: {
+            /** @description ± mm */
+            half: components["schemas"]["CatalogueValue"];
+            item: string;
+            name: string;
+            /**
+             * Format: double
+             * @description Thickness up to which it holds, mm; 0 for any
+             */
+            to?: number;
+        };
+        FitCutterInfo: {
+            bands: components["schemas"]["FitCutterBand"][];
+            /** @description What a round pane is cut over its size to be dressed, on the diameter, mm; nil where it comes finished */
+            dress?: components["schemas"]["CatalogueValue"];
+            id: string;
+            name: string;
         };
         FitGasket: {
             /**
@@ -1678,12 +1698,12 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
-            /** @description Of the material or the family */
+            /** @description Of the material, the family and so on */
             id: string;
             /** @description Which of its values */
             item: string;
             /** @enum {string} */
-            kind: "material" | "family";
+            kind: "material" | "family" | "frame" | "exposure" | "cutter" | "touch";
             /** @description The data sheet, or who says so */
             sheet: string;
             /** Format: double */
@@ -1757,6 +1777,8 @@ export interface components {
             c: number;
             /** Format: double */
             hours: number;
+            /** @description Empty as the steady heat's */
+            o?: string;
         };
         PaneMaterial: {
             alpha: components["schemas"]["CatalogueValue"];
@@ -2922,6 +2944,8 @@ export interface components {
             clues: components["schemas"]["DiagnoseQuestion"][];
             /** @description What may touch what */
             compat: components["schemas"]["CompatTable"];
+            /** @description Who makes a pane to size, and what band they keep */
+            cutters: components["schemas"]["FitCutterInfo"][];
             /** @description The edge in section of each family */
             edges: {
                 [key: string]: components["schemas"]["DrawingDrawing"];
@@ -3148,7 +3172,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "material" | "family";
+                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "touch";
                 id: string;
                 item: string;
             };
@@ -3187,7 +3211,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "material" | "family";
+                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "touch";
                 id: string;
                 item: string;
             };

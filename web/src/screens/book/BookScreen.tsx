@@ -18,7 +18,7 @@ const pages: {
 	{ key: "materials", name: "Materials", Show: MaterialPage },
 	{ key: "held", name: "Ways of holding", Show: FamilyPage },
 	{ key: "touch", name: "What touches what", Show: TouchPage },
-	{ key: "heat", name: "Heat and frames", Show: HeatPage },
+	{ key: "heat", name: "Heat, frames, cutters", Show: HeatPage },
 	{ key: "cautions", name: "Cautions", Show: CautionPage },
 ];
 

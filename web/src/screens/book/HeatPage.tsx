@@ -1,69 +1,148 @@
-import type { Catalogue } from "../../api/types";
-import { originOf } from "./origin";
+import type { Catalogue, Own } from "../../api/types";
+import { ValueRow } from "./ValueRow";
 
-/** What a pane may see, and how much frames grow. */
+type Row = {
+	item: string;
+	name: string;
+	unit: string;
+	value?: { v: number; o: string };
+};
+
+/** What a pane may see, how much frames grow, and what bands cutters keep. */
 export function HeatPage({ book }: { book: Catalogue }) {
-	const cell = "py-1.5 pr-5";
 	return (
 		<div className="flex flex-col gap-8">
-			<section
-				aria-label="What a pane sees"
-				// biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls must be reached by the keyboard
-				tabIndex={0}
-				className="overflow-x-auto"
-			>
+			<section aria-label="What a pane sees">
 				<h2 className="text-xl font-semibold">What a pane sees</h2>
 				<p className="mb-2 text-ink-2">
-					Starting points, common practice, no source; the object in hand is
-					measured.
+					Starting points of a new job, common practice, no source; the object
+					in hand is measured.
 				</p>
-				<table className="w-full">
-					<thead>
-						<tr className="border-b-2 border-rule text-left">
-							{[
-								"exposure",
-								"steady",
-								"minutes",
-								"frame",
-								"coldest",
-								"sudden",
-							].map((head) => (
-								<th key={head} scope="col" className={cell}>
-									{head}
-								</th>
-							))}
-						</tr>
-					</thead>
-					<tbody>
-						{book.exposures.map((e) => (
-							<tr key={e.id} className="border-b border-rule">
-								<th scope="row" className={`${cell} text-left font-semibold`}>
-									{e.name}
-								</th>
-								{[e.steady, e.short, e.frame_hot, e.coldest].map((v, n) => (
-									// biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
-									<td key={n} className={`font-figure ${cell}`}>
-										{v} °C
-									</td>
-								))}
-								<td className={`font-figure ${cell}`}>{e.sudden} K</td>
-							</tr>
-						))}
-					</tbody>
-				</table>
+				<ul className="grid gap-x-12 gap-y-6 lg:grid-cols-2">
+					{book.exposures.map((e) => (
+						<Values
+							key={e.id}
+							book={book}
+							kind="exposure"
+							id={e.id}
+							name={e.name}
+							rows={[
+								degrees("steady", "in steady use", e.steady),
+								degrees("short", "for minutes", e.short),
+								degrees("frame_hot", "its frame, hot", e.frame_hot),
+								degrees("coldest", "the coldest", e.coldest),
+								row("sudden", "sudden change", "K", e.sudden),
+								row("hours", "at full heat", "h", e.hours),
+							]}
+						/>
+					))}
+				</ul>
 			</section>
 			<section aria-label="Frames">
 				<h2 className="text-xl font-semibold">How frames grow</h2>
-				<ul>
+				<ul className="grid gap-x-12 gap-y-4 lg:grid-cols-2">
 					{book.frames.map((f) => (
-						<li key={f.id} className="border-b border-rule py-1.5">
-							{f.name}: <strong className="font-figure">{f.alpha}</strong> ×
-							10⁻⁶ per kelvin{" "}
-							<span className="text-ink-2">{originOf(f.origin)}</span>
-						</li>
+						<Values
+							key={f.id}
+							book={book}
+							kind="frame"
+							id={f.id}
+							name={f.name}
+							rows={[
+								{
+									item: "alpha",
+									name: "growth",
+									unit: "10⁻⁶/K",
+									value: { v: f.alpha, o: f.origin },
+								},
+							]}
+						/>
+					))}
+				</ul>
+			</section>
+			<section aria-label="Cutters">
+				<h2 className="text-xl font-semibold">What cutters keep</h2>
+				<p className="mb-2 text-ink-2">
+					The band to assume when nobody says; a cutter that is known better is
+					ordered from by its own.
+				</p>
+				<ul className="grid gap-x-12 gap-y-4 lg:grid-cols-2">
+					{book.cutters.map((c) => (
+						<Values
+							key={c.id}
+							book={book}
+							kind="cutter"
+							id={c.id}
+							name={c.name}
+							rows={[
+								...c.bands.map((b) => ({
+									item: b.item,
+									name: `±, ${b.name}`,
+									unit: "mm",
+									value: b.half,
+								})),
+								...(c.dress
+									? [
+											{
+												item: "dress",
+												name: "over a round pane, to dress",
+												unit: "mm",
+												value: c.dress,
+											},
+										]
+									: []),
+							]}
+						/>
 					))}
 				</ul>
 			</section>
 		</div>
+	);
+
+	/** A value that carries no origin of its own: common practice, or the shop's. */
+	function row(item: string, name: string, unit: string, v: number): Row {
+		return { item, name, unit, value: { v, o: "trade" } };
+	}
+
+	function degrees(item: string, name: string, v: number): Row {
+		return row(item, name, "°C", v);
+	}
+}
+
+function Values({
+	book,
+	kind,
+	id,
+	name,
+	rows,
+}: {
+	book: Catalogue;
+	kind: Own["kind"];
+	id: string;
+	name: string;
+	rows: Row[];
+}) {
+	return (
+		<li>
+			<h3 className="font-semibold">{name}</h3>
+			<table className="w-full">
+				<caption className="sr-only">Values of {name}</caption>
+				<tbody>
+					{rows.map((r) => (
+						<ValueRow
+							key={r.item}
+							book={book}
+							kind={kind}
+							id={id}
+							item={r.item}
+							name={r.name}
+							unit={r.unit}
+							value={r.value}
+							of={name}
+						/>
+					))}
+				</tbody>
+			</table>
+		</li>
 	);
 }

@@ -90,17 +90,17 @@ export function MaterialPage({ book }: { book: Catalogue }) {
 									/>
 								))}
 							{(m.life ?? []).map((l) => (
-								<tr key={l.c} className="border-b border-rule">
-									<th scope="row" className="py-1 text-left font-normal">
-										lasts at {l.c} °C
-									</th>
-									<td className="font-figure pr-4 text-right font-semibold">
-										{l.hours} h
-									</td>
-									<td colSpan={2} className="text-[15px] text-ink-2">
-										typical data sheet, from memory
-									</td>
-								</tr>
+								<ValueRow
+									key={l.c}
+									book={book}
+									kind="material"
+									id={m.id}
+									item={`life_${l.c}`}
+									name={`lasts at ${l.c} °C`}
+									unit="h"
+									value={{ v: l.hours, o: l.o ?? m.steady.o }}
+									of={m.short}
+								/>
 							))}
 						</tbody>
 					</table>

@@ -5,9 +5,10 @@ import type { Own } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { NumberField } from "../../parts/NumberField";
+import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 
-type At = { kind: "material" | "family"; id: string; item: string };
+type At = { kind: Own["kind"]; id: string; item: string };
 
 /** A value of the shop's own: what it is, and which sheet says so. */
 export function OwnForm({
@@ -16,12 +17,15 @@ export function OwnForm({
 	value,
 	laid,
 	onDone,
+	among,
 }: {
 	at: At;
 	unit: string;
 	value?: number;
 	laid?: Own;
 	onDone: () => void;
+	/** A word among some instead of a number. */
+	among?: { v: number; label: string }[];
 }) {
 	const client = useQueryClient();
 	const [v, setV] = useState(value ?? 0);
@@ -65,12 +69,21 @@ export function OwnForm({
 				set.mutate();
 			}}
 		>
-			<NumberField
-				label={unit ? `The shop's value, ${unit}` : "The shop's value"}
-				value={v}
-				onChange={setV}
-				error={set.error?.field("v")}
-			/>
+			{among ? (
+				<Pick
+					label="The shop's word"
+					value={String(v)}
+					onChange={(w) => setV(Number(w))}
+					options={among.map((w) => ({ value: String(w.v), label: w.label }))}
+				/>
+			) : (
+				<NumberField
+					label={unit ? `The shop's value, ${unit}` : "The shop's value"}
+					value={v}
+					onChange={setV}
+					error={set.error?.field("v")}
+				/>
+			)}
 			<TextField
 				label="Where it says so"
 				hint="The data sheet and its date, or who says so."

@@ -1,11 +1,20 @@
 import { useState } from "react";
 import type { Catalogue } from "../../api/types";
+import { useWho } from "../../app/who";
+import { Button } from "../../parts/Button";
+import { OwnForm } from "./OwnForm";
 
 const signs: Record<string, { sign: string; tone: string; says: string }> = {
 	good: { sign: "✓", tone: "text-now", says: "good" },
 	care: { sign: "!", tone: "text-warn", says: "with care" },
 	never: { sign: "✕", tone: "text-stop", says: "never" },
 };
+
+const words = [
+	{ v: 1, label: "good", verdict: "good" },
+	{ v: 2, label: "with care", verdict: "care" },
+	{ v: 3, label: "never", verdict: "never" },
+];
 
 /** The matrix of what may touch what; a tap on a pair gives its reason. */
 export function TouchPage({ book }: { book: Catalogue }) {
@@ -14,6 +23,17 @@ export function TouchPage({ book }: { book: Catalogue }) {
 	const rule = (s: string, a: string) =>
 		rules.find((r) => r.subject === s && r.agent === a);
 	const open = picked && rule(picked[0], picked[1]);
+	const { account } = useWho();
+	const [changing, setChanging] = useState(false);
+	const pick = (s: string, a: string) => {
+		setPicked([s, a]);
+		setChanging(false);
+	};
+	const laid =
+		picked &&
+		book.own.find(
+			(o) => o.kind === "touch" && o.id === picked[1] && o.item === picked[0],
+		);
 	const name = (id: string) =>
 		[...subjects, ...agents].find((x) => x.id === id)?.name ?? id;
 	return (
@@ -35,8 +55,33 @@ export function TouchPage({ book }: { book: Catalogue }) {
 						{(open.instead ?? []).length > 0 &&
 							` Instead: ${(open.instead ?? []).map(name).join(", ")}.`}
 					</p>
+				) : picked ? (
+					<p className="border-l-4 border-rule pl-3">
+						<strong>
+							{name(picked[1])} on {name(picked[0])}:
+						</strong>{" "}
+						nobody has said. Look at the product's sheet.
+					</p>
 				) : (
 					<p className="text-ink-2">Tap a pair for its reason.</p>
+				)}
+				{picked && account.role === "owner" && !changing && (
+					<Button kind="quiet" onClick={() => setChanging(true)}>
+						{laid ? "change the shop's word" : "the shop's own word on it"}
+					</Button>
+				)}
+				{picked && changing && (
+					<div className="mt-2 max-w-[34em]">
+						<OwnForm
+							key={picked.join()}
+							at={{ kind: "touch", id: picked[1], item: picked[0] }}
+							unit=""
+							among={words}
+							value={words.find((w) => w.verdict === open?.verdict)?.v ?? 2}
+							laid={laid ?? undefined}
+							onDone={() => setChanging(false)}
+						/>
+					</div>
 				)}
 			</div>
 			<section
@@ -77,21 +122,22 @@ export function TouchPage({ book }: { book: Catalogue }) {
 									const sign = r && signs[r.verdict];
 									return (
 										<td key={s.id} className="p-0 text-center">
-											{r && sign ? (
-												<button
-													type="button"
-													aria-label={`${sign.sign} ${a.name} on ${s.name}: ${sign.says}`}
-													aria-pressed={
-														picked?.[0] === s.id && picked[1] === a.id
-													}
-													onClick={() => setPicked([s.id, a.id])}
-													className={`size-11 text-lg font-bold aria-pressed:bg-now-wash ${sign.tone}`}
-												>
-													{sign.sign}
-												</button>
-											) : (
-												<span className="text-ink-3">·</span>
-											)}
+											<button
+												type="button"
+												aria-label={
+													sign
+														? `${sign.sign} ${a.name} on ${s.name}: ${sign.says}`
+														: `${a.name} on ${s.name}: nobody has said`
+												}
+												aria-pressed={
+													picked?.[0] === s.id && picked[1] === a.id
+												}
+												data-pair={`${a.id}/${s.id}`}
+												onClick={() => pick(s.id, a.id)}
+												className={`size-11 text-lg font-bold aria-pressed:bg-now-wash ${r?.own ? "underline decoration-2 underline-offset-4" : ""} ${sign?.tone ?? "text-ink-3"}`}
+											>
+												{sign?.sign ?? "·"}
+											</button>
 										</td>
 									);
 								})}

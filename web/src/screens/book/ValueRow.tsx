@@ -1,12 +1,12 @@
 import { useState } from "react";
-import type { Catalogue } from "../../api/types";
+import type { Catalogue, Own } from "../../api/types";
 import { useWho } from "../../app/who";
 import { OwnForm } from "./OwnForm";
 import { originOf } from "./origin";
 
 type Props = {
 	book: Catalogue;
-	kind: "material" | "family";
+	kind: Own["kind"];
 	id: string;
 	item: string;
 	name: string;
@@ -29,7 +29,11 @@ export function ValueRow({
 }: Props) {
 	const { account } = useWho();
 	const [open, setOpen] = useState(false);
-	const field = book.fields[kind]?.find((f) => f.item === item);
+	const field = book.fields[kind]?.find((f) =>
+		f.item.endsWith("*")
+			? item.startsWith(f.item.slice(0, -1))
+			: f.item === item,
+	);
 	const laid = book.own.find(
 		(o) => o.kind === kind && o.id === id && o.item === item,
 	);
@@ -50,7 +54,11 @@ export function ValueRow({
 				<td
 					className={`text-[15px] ${laid ? "font-semibold text-now" : "text-ink-2"}`}
 				>
-					{value ? originOf(value.o) : "the book has none"}
+					{!value
+						? "the book has none"
+						: laid && !value.o.startsWith("own:")
+							? `set by the shop: ${laid.sheet}; ${laid.by}`
+							: originOf(value.o)}
 					{laid && laid.was !== undefined && (
 						<span className="block font-normal text-ink-2">
 							the book says {laid.was} {unit}

@@ -1,0 +1,45 @@
+package compat
+
+import (
+	"strings"
+	"testing"
+
+	"freshshard/core/fault"
+	"freshshard/core/own"
+)
+
+// The sheet of a product in hand comes before the book: a cleaner that the book
+// forbids may be good, one that nobody named may be forbidden.
+func TestOwnWord(t *testing.T) {
+	vs := own.Values{
+		{Kind: own.Touch, ID: "ammonia", Item: "polycarbonate", V: 1, Sheet: "sheet of the foam, 2026", By: "Mira"},
+		{Kind: own.Touch, ID: "mild-soap", Item: "butyl", V: 3, Sheet: "it swelled", By: "Mira"},
+	}
+	before := table.Ask([]string{"polycarbonate"}, []string{"butyl"})
+	after := Laid(vs).Ask([]string{"polycarbonate"}, []string{"butyl"})
+	if finding(t, before, "ammonia").Verdict != Never || finding(t, after, "ammonia").Verdict == Never {
+		t.Errorf("ammonia: %+v", finding(t, after, "ammonia"))
+	}
+	if f := finding(t, after, "mild-soap"); f.Verdict != Never || !strings.Contains(f.Sentence, "set by the shop: it swelled; Mira") {
+		t.Errorf("soap: %+v", f)
+	}
+	// What is never good now is no way out of another trouble.
+	for _, f := range after {
+		for _, a := range f.Instead {
+			if a.ID == "mild-soap" {
+				t.Errorf("%s: take soap instead", f.Agent.ID)
+			}
+		}
+	}
+	if r := find("ammonia", "polycarbonate"); r == nil || r.Verdict != Never || r.Own {
+		t.Errorf("the book itself was changed: %+v", r)
+	}
+	if n := Own(own.Value{ID: "ammonia", Item: "polycarbonate"}); n == nil || *n != 3 {
+		t.Errorf("the book says %v", n)
+	}
+	for field, v := range map[string]own.Value{"id": {ID: "moonshine", Item: "butyl", V: 1}, "item": {ID: "ammonia", Item: "cheese", V: 1}, "v": {ID: "ammonia", Item: "butyl", V: 1.5}} {
+		if f := fault.Of(CheckOwn(v)); f == nil || f.Field != field {
+			t.Errorf("want a fault at %s, got %v", field, f)
+		}
+	}
+}
