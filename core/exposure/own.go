@@ -54,27 +54,16 @@ func (e Exposure) with(vs own.Values) Exposure {
 }
 
 // Laid lists the exposures with the shop's own values over the book's.
-func Laid(vs own.Values) []Exposure {
-	out := make([]Exposure, len(all))
-	for i, e := range all {
-		out[i] = e.with(vs)
-	}
-	return out
-}
+func Laid(vs own.Values) []Exposure { return own.Laid(all, vs, Exposure.with) }
 
 // With finds an exposure with the shop's own values over the book's.
 func With(vs own.Values, id string) (Exposure, error) {
-	e, err := ByID(id)
-	return e.with(vs), err
+	return own.Find(id, vs, ByID, Exposure.with)
 }
 
 // CheckOwn refuses a value that cannot be, alone or beside the others.
 func CheckOwn(vs own.Values, v own.Value) error {
-	f, err := own.FieldOf(Fields, v.Item)
-	if err != nil {
-		return err
-	}
-	if err := f.Check(v.V); err != nil {
+	if err := v.Check(Fields, nil); err != nil {
 		return err
 	}
 	e, err := With(append(own.Values{v}, vs...), v.ID)

@@ -45,28 +45,15 @@ func (f Family) with(vs own.Values) Family {
 }
 
 // Laid lists the families with the shop's own limits over the book's.
-func Laid(vs own.Values) []Family {
-	out := make([]Family, len(all))
-	for i, f := range all {
-		out[i] = f.with(vs)
-	}
-	return out
-}
+func Laid(vs own.Values) []Family { return own.Laid(all, vs, Family.with) }
 
 // With finds a family with the shop's own limits over the book's.
 func With(vs own.Values, id string) (Family, error) {
-	f, err := ByID(id)
-	return f.with(vs), err
+	return own.Find(id, vs, ByID, Family.with)
 }
 
 // CheckOwn refuses a limit that cannot be.
 func CheckOwn(v own.Value) error {
-	f, err := own.FieldOf(Fields, v.Item)
-	if err != nil {
-		return err
-	}
-	if _, err := ByID(v.ID); err != nil {
-		return err
-	}
-	return f.Check(v.V)
+	_, err := ByID(v.ID)
+	return v.Check(Fields, err)
 }

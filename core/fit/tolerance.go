@@ -52,11 +52,7 @@ var cutters = catalogue.Must[[]CutterInfo](cutterFile, "cutters.json")
 
 // Cutters lists the cutters with the shop's own values over the book's.
 func Cutters(vs own.Values) []CutterInfo {
-	out := make([]CutterInfo, len(cutters))
-	for i, c := range cutters {
-		out[i] = c.with(vs)
-	}
-	return out
+	return own.Laid(cutters, vs, CutterInfo.with)
 }
 
 // With finds a cutter with the shop's own values over the book's.
@@ -130,15 +126,9 @@ func (c Cutter) Own(item string) *float64 {
 
 // CheckOwn refuses a value that cannot be.
 func CheckOwn(v own.Value) error {
-	f, err := own.FieldOf(Fields, v.Item)
-	if err != nil {
-		return err
+	_, err := Cutter(v.ID).With(nil)
+	if err == nil && Cutter(v.ID).Own(v.Item) == nil {
+		err = fault.New("item", "this cutter has no such value", "choose one of the page")
 	}
-	if _, err := Cutter(v.ID).With(nil); err != nil {
-		return err
-	}
-	if Cutter(v.ID).Own(v.Item) == nil {
-		return fault.New("item", "this cutter has no such value", "choose one of the page")
-	}
-	return f.Check(v.V)
+	return v.Check(Fields, err)
 }

@@ -25,28 +25,15 @@ func (m Material) with(vs own.Values) Material {
 }
 
 // Laid lists the frames with the shop's own values over the book's.
-func Laid(vs own.Values) []Material {
-	out := make([]Material, len(all))
-	for i, m := range all {
-		out[i] = m.with(vs)
-	}
-	return out
-}
+func Laid(vs own.Values) []Material { return own.Laid(all, vs, Material.with) }
 
 // With finds a frame with the shop's own values over the book's.
 func With(vs own.Values, id string) (Material, error) {
-	m, err := ByID(id)
-	return m.with(vs), err
+	return own.Find(id, vs, ByID, Material.with)
 }
 
 // CheckOwn refuses a value that cannot be.
 func CheckOwn(v own.Value) error {
-	f, err := own.FieldOf(Fields, v.Item)
-	if err != nil {
-		return err
-	}
-	if _, err := ByID(v.ID); err != nil {
-		return err
-	}
-	return f.Check(v.V)
+	_, err := ByID(v.ID)
+	return v.Check(Fields, err)
 }

@@ -79,3 +79,32 @@ func FieldOf(all []Field, item string) (Field, error) {
 	}
 	return Field{}, fault.New("item", "no value is called "+item+" here", "choose one of the page")
 }
+
+// Laid is a catalogue with the shop's own values over it; with lays them over
+// one entry.
+func Laid[T any](all []T, vs Values, with func(T, Values) T) []T {
+	out := make([]T, len(all))
+	for i, t := range all {
+		out[i] = with(t, vs)
+	}
+	return out
+}
+
+// Find is an entry of a catalogue with the shop's own values over it.
+func Find[T any](id string, vs Values, byID func(string) (T, error), with func(T, Values) T) (T, error) {
+	t, err := byID(id)
+	return with(t, vs), err
+}
+
+// Check refuses a value that cannot be: an item that is none of the fields, an
+// entry that was not found, a number out of bounds.
+func (v Value) Check(all []Field, found error) error {
+	f, err := FieldOf(all, v.Item)
+	if err != nil {
+		return err
+	}
+	if found != nil {
+		return found
+	}
+	return f.Check(v.V)
+}

@@ -168,7 +168,7 @@ func (m Material) loadGate(n Need) *Closed {
 	a, b, _ := m.passes(n.Load, t)
 	may, from := m.allowable(a.lasting)
 	if b.Stress > may {
-		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s", a.said, working.Num(t, 1), working.Num(b.Stress, 1), working.Num(may, 1)),
+		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s; %s", a.said, working.Num(t, 1), working.Num(b.Stress, 1), working.Num(may, 1), m.wouldDo(n.Load, t)),
 			"MPa", "σ", "stress "+a.said, b.Stress, working.Most(may, "MPa", from))
 	}
 	limit := n.Load.deflectionLimit()
@@ -176,6 +176,26 @@ func (m Material) loadGate(n Need) *Closed {
 	if limit < strength.DeflectionLimit(n.Load.span()) {
 		why = "and be drawn out of its bite"
 	}
-	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s", a.said, working.Num(t, 1), length.Metric(b.Deflection), why),
+	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1), length.Metric(b.Deflection), why, m.wouldDo(n.Load, t)),
 		"mm", "w", "deflection "+a.said, b.Deflection, working.Most(limit, "mm", origin.Custom()))
+}
+
+// wouldDo names the nearest thing that would work where no thickness carries
+// the loads: the largest pane of this form that does.
+func (m Material) wouldDo(l Load, t float64) string {
+	l.known = nil
+	w, h, low, high := l.W, l.H, 0.0, 1.0
+	for range 12 {
+		mid := (low + high) / 2
+		l.W, l.H = w*mid, h*mid
+		if _, _, ok := m.passes(l, t); ok {
+			low = mid
+		} else {
+			high = mid
+		}
+	}
+	if least := math.Min(w, h) * low; least < hand {
+		return "no pane of this form would"
+	}
+	return fmt.Sprintf("one of %.0f × %.0f mm would carry it: divide it with a bar", math.Floor(w*low), math.Floor(h*low))
 }

@@ -107,27 +107,16 @@ func (m Material) with(vs own.Values) Material {
 }
 
 // Laid lists the materials with the shop's own values over the book's.
-func Laid(vs own.Values) []Material {
-	out := make([]Material, len(all))
-	for i, m := range all {
-		out[i] = m.with(vs)
-	}
-	return out
-}
+func Laid(vs own.Values) []Material { return own.Laid(all, vs, Material.with) }
 
 // With finds a material with the shop's own values over the book's.
 func With(vs own.Values, id string) (Material, error) {
-	m, err := ByID(id)
-	return m.with(vs), err
+	return own.Find(id, vs, ByID, Material.with)
 }
 
 // CheckOwn refuses a value that cannot be, alone or beside the others.
 func CheckOwn(vs own.Values, v own.Value) error {
-	f, err := own.FieldOf(Fields, v.Item)
-	if err != nil {
-		return err
-	}
-	if err := f.Check(v.V); err != nil {
+	if err := v.Check(Fields, nil); err != nil {
 		return err
 	}
 	m, err := With(append(own.Values{v}, vs...), v.ID)

@@ -1,6 +1,7 @@
 package pane
 
 import (
+	"fmt"
 	"math"
 	"strings"
 	"testing"
@@ -192,6 +193,38 @@ func TestHeldAndLoads(t *testing.T) {
 	}
 	if d := (Duty{Water: 0.5, Even: 1}).Standing(); math.Abs(d-5.905) > 1e-9 {
 		t.Errorf("half a metre of water and 1 kPa: %v", d)
+	}
+}
+
+// Where no thickness carries a load, the gate names the size that one does, and
+// it does; a seat says how flat it would have to be.
+func TestNearestThatWorks(t *testing.T) {
+	n := roomNeed(t, Load{W: 3000, H: 2400, Wind: 60})
+	g := gateOf(t, choose(t, n), "annealed")
+	if g == nil || g.Gate != "load" {
+		t.Fatalf("%+v", g)
+	}
+	var w, h float64
+	at := strings.Index(g.Sentence, "one of ")
+	if _, err := fmt.Sscanf(g.Sentence[at:], "one of %f × %f mm would carry it", &w, &h); err != nil {
+		t.Fatalf("%q: %v", g.Sentence, err)
+	}
+	for _, c := range []struct {
+		more float64
+		shut bool
+	}{{0, false}, {40, true}} {
+		n.Load.W, n.Load.H = w+c.more, h+c.more
+		if g := gateOf(t, choose(t, n), "annealed"); (g != nil) != c.shut {
+			t.Errorf("%v × %v: %+v", n.Load.W, n.Load.H, g)
+		}
+	}
+	n = roomNeed(t, Load{W: 250, H: 250, Held: Round, Warp: 1.2})
+	if g := gateOf(t, choose(t, n), "annealed"); !strings.HasSuffix(g.Sentence, "it would stand 0.65 mm out of flat") {
+		t.Error(g.Sentence)
+	}
+	n = roomNeed(t, Load{W: 3000, H: 120, Push: 10000})
+	if g := gateOf(t, choose(t, n), "cast"); g == nil || !strings.HasSuffix(g.Sentence, "no pane of this form would") {
+		t.Errorf("%+v", g)
 	}
 }
 
