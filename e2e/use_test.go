@@ -74,3 +74,25 @@ func clampRing(t *testing.T, p *program) {
 	g.sees("the ring is home before its screws bottom out")
 	g.accessible("a clamp ring")
 }
+
+// A pane under load, by itself: a free edge and a push ask for more glass, and
+// what cannot be says so at its field.
+func loadSum(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/sums/load")
+	thick := `Number(document.querySelector("[data-carrier=annealed]").dataset.thickness)`
+	g.until("the list", `document.querySelector("[data-carrier=annealed]")`)
+	before := ask[float64](g, thick)
+	g.accessible("a pane under load")
+	g.pressAt(`[role=radio][value=two]`)
+	g.refill("push, N", "400")
+	g.until("thicker glass", thick+" > "+fmt.Sprint(before))
+	g.until("the free sides", `document.querySelector('svg[aria-label="held above and below, free at its sides"]')`)
+	g.sees("under a push of 400 N at the worst place, held on two sides")
+	g.refill("width", "banana")
+	g.sees("a number was expected here")
+	if v := ask[string](g, `document.querySelector("section input").value`); v != "banana" {
+		t.Errorf("what was typed is %q", v)
+	}
+}

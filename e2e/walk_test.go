@@ -41,6 +41,7 @@ func TestDemo(t *testing.T) {
 	t.Run("lift and drop", func(t *testing.T) { liftAndDrop(t, p) })
 	t.Run("pack in a job", func(t *testing.T) { packInAJob(t, p) })
 	t.Run("carries", func(t *testing.T) { carries(t, p) })
+	t.Run("load sum", func(t *testing.T) { loadSum(t, p) })
 	t.Run("clamp ring", func(t *testing.T) { clampRing(t, p) })
 	t.Run("own values", func(t *testing.T) { ownValues(t, p) })
 	t.Run("photo template", func(t *testing.T) { photoTemplate(t, p) })

@@ -68,19 +68,3 @@ const spanShare = 1.0 / 60
 
 // DeflectionLimit is how far a pane of a span may bend, mm.
 func DeflectionLimit(span float64) float64 { return span * spanShare }
-
-// Passing finds the thinnest of some thicknesses, mm, that carries a load: its
-// stress within the allowable, its deflection within the limit. ok is false
-// when none does; the last is then the thickest, with what it comes to.
-func Passing(s Sheet, thicknesses []float64, load func(Sheet) (Bent, error), allowable, limit float64) (t float64, b Bent, ok bool, err error) {
-	for _, t = range thicknesses {
-		s.T = t
-		if b, err = load(s); err != nil {
-			return t, b, false, err
-		}
-		if b.Stress <= allowable && b.Deflection <= limit {
-			return t, b, true, nil
-		}
-	}
-	return t, b, false, nil
-}

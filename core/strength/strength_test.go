@@ -183,26 +183,6 @@ func TestMonotone(t *testing.T) {
 	}
 }
 
-func TestPassing(t *testing.T) {
-	s := Sheet{E: 70, Nu: 0.22}
-	load := func(s Sheet) (Bent, error) { return s.FourSides(1000, 1500, 1) }
-	allow, _ := Allowable(45, Gust)
-	got, b, ok, err := Passing(s, []float64{3, 4, 5, 6, 8}, load, allow, DeflectionLimit(1000))
-	if err != nil || !ok || b.Stress > allow {
-		t.Fatalf("%v %+v %v %v", got, b, ok, err)
-	}
-	for _, thin := range []float64{3, 4, 5, 6, 8} {
-		s.T = thin
-		c, _ := load(s)
-		if thin < got && c.Stress <= allow && c.Deflection <= DeflectionLimit(1000) {
-			t.Errorf("%v passes already", thin)
-		}
-	}
-	if last, _, ok, _ := Passing(s, []float64{2, 3}, load, 1, 1); ok || last != 3 {
-		t.Errorf("nothing carries it, said %v", last)
-	}
-}
-
 func TestRefuses(t *testing.T) {
 	good := Sheet{70, 0.22, 4}
 	for field, err := range map[string]error{

@@ -4,6 +4,7 @@ import (
 	"freshshard/core/compat"
 	"freshshard/core/fault"
 	"freshshard/core/heat"
+	"freshshard/core/pane"
 	"freshshard/core/strength"
 )
 
@@ -75,6 +76,7 @@ func loadTopics() []Topic {
 	plain := heat.Pane{Name: "toughened", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837, Limit: 250}
 	return []Topic{
 		{"plate", "stress and deflection of a pane under wind, push and a warped seat", PlateIn{Sheet: strength.Sheet{E: 70, Nu: 0.22, T: 4}, W: 700, H: 900, Held: "four", Wind: 30, Push: 500, Patch: 100, Warp: 1, Strength: 45, Lasting: strength.Gust}, with(runPlate)},
+		{"carry", "how thick each material has to be to carry some loads", pane.Load{W: 900, H: 600, Held: pane.Two, Wind: 30, Push: 500}, with(func(in pane.Load) ([]pane.Carrier, error) { return pane.Carriers(nil, in), in.Check() })},
 		{"hoop", "hoop stress of a tube under pressure", TubeIn{12.7, 2.4, 800}, with(runHoop)},
 		{"edge", "stress at the cold, covered edge of a hot pane", EdgeIn{70, 9, 40}, with(runEdge)},
 		{"pack", "how warm the panes of a pack get, in every order and facing", heat.Pack{Cavity: 250, Room: 22, Inside: heat.UsualInside, Outside: heat.UsualOutside, Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},

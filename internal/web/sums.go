@@ -113,6 +113,10 @@ func (v *Server) sumRoutes(api huma.API) {
 		b, err := v.shop.Bend(ctx, in.Body)
 		return &out[shop.BendOut]{b}, said(ctx, err)
 	})
+	huma.Register(api, op("load", http.MethodPost, "/api/sums/load", "A pane under loads, and what each material needs to carry them"), func(ctx context.Context, in *struct{ Body shop.LoadIn }) (*out[shop.LoadOut], error) {
+		b, err := v.shop.Load(ctx, in.Body)
+		return &out[shop.LoadOut]{b}, said(ctx, err)
+	})
 	huma.Register(api, op("thickness", http.MethodPost, "/api/sums/thickness", "Nominal thickness of a caliper reading"), func(ctx context.Context, in *struct{ Body ThicknessIn }) (*out[thickness.Answer], error) {
 		a, err := v.shop.Thickness(ctx, in.Body.Text)
 		return &out[thickness.Answer]{a}, said(ctx, err)

@@ -677,6 +677,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A pane under loads, and what each material needs to carry them */
+        post: operations["load"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/outline": {
         parameters: {
             query?: never;
@@ -1716,6 +1733,22 @@ export interface components {
              */
             was?: number;
         };
+        PaneCarrier: {
+            edge: string;
+            /**
+             * Format: double
+             * @description Of the pane, kg
+             */
+            mass: number;
+            material: string;
+            name: string;
+            says: string;
+            /**
+             * Format: double
+             * @description The thinnest that carries them, mm; 0 when none does
+             */
+            thickness: number;
+        };
         PaneChoice: {
             advice: string;
             closed: components["schemas"]["PaneClosed"][];
@@ -2458,6 +2491,44 @@ export interface components {
             down: number;
             /** Format: int64 */
             had: number;
+        };
+        ShopLoadIn: {
+            /**
+             * Format: double
+             * @description kPa, for good
+             */
+            even: number;
+            h: string;
+            /** @enum {string} */
+            held: "" | "three" | "two" | "round";
+            lying: boolean;
+            material: string;
+            /**
+             * Format: double
+             * @description N
+             */
+            push: number;
+            /**
+             * Format: double
+             * @description mm
+             */
+            thickness: number;
+            /** @description Width; of a round pane its diameter */
+            w: string;
+            /**
+             * Format: double
+             * @description Seat out of flat, mm
+             */
+            warp: number;
+            /**
+             * Format: double
+             * @description m/s
+             */
+            wind: number;
+        };
+        ShopLoadOut: {
+            carriers: components["schemas"]["PaneCarrier"][];
+            figures: components["schemas"]["WorkingFigure"][];
         };
         ShopOutlineIn: {
             /**
@@ -4890,6 +4961,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopBendOut"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    load: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopLoadIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopLoadOut"];
                 };
             };
             /** @description Error */

@@ -4,6 +4,7 @@ import { Page } from "../../app/Page";
 import { Tabs } from "../../parts/Tabs";
 import { BendSum } from "./BendSum";
 import { LengthSum } from "./LengthSum";
+import { LoadSum } from "./LoadSum";
 import { OutlineSum } from "./OutlineSum";
 import { PackSum } from "./PackSum";
 import { PhotoSum } from "./PhotoSum";
@@ -15,6 +16,7 @@ const sums: { key: string; name: string; Sum: ComponentType }[] = [
 	{ key: "outline", name: "Outline", Sum: OutlineSum },
 	{ key: "photo", name: "Photo", Sum: PhotoSum },
 	{ key: "pack", name: "Pack", Sum: PackSum },
+	{ key: "load", name: "Load", Sum: LoadSum },
 	{ key: "bend", name: "Bent pane", Sum: BendSum },
 	{ key: "length", name: "Length", Sum: LengthSum },
 	{ key: "thickness", name: "Thickness", Sum: ThicknessSum },

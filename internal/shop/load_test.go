@@ -1,0 +1,73 @@
+package shop
+
+import (
+	"testing"
+
+	"freshshard/core/fault"
+	"freshshard/core/own"
+	"freshshard/core/pane"
+)
+
+func guarded() LoadIn {
+	return LoadIn{W: "900 mm", H: "600 mm", Material: "annealed", Thickness: 4, Wind: 30, Push: 600}
+}
+
+// A pane under a gust and a push: four numbers, each against its limit, and
+// what every material would need; a shop's own strength counts.
+func TestLoad(t *testing.T) {
+	s, mira, _ := open(t)
+	out, err := s.Load(ctx, guarded())
+	if err != nil {
+		t.Fatal(err)
+	}
+	if len(out.Figures) != 4 || out.Figures[0].Text == "" || len(out.Carriers) != len(pane.All()) {
+		t.Fatalf("%d figures, %d materials", len(out.Figures), len(out.Carriers))
+	}
+	need := func(in LoadIn, id string) float64 {
+		t.Helper()
+		got, err := s.Load(ctx, in)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, c := range got.Carriers {
+			if c.Material == id {
+				if c.Says == "" {
+					t.Errorf("%s says nothing", id)
+				}
+				return c.Thickness
+			}
+		}
+		t.Fatalf("%s is missing", id)
+		return 0
+	}
+	four, free := need(guarded(), "annealed"), guarded()
+	free.Held = pane.Two
+	if two := need(free, "annealed"); two < four || four == 0 {
+		t.Errorf("held above and below %v mm, all round %v", two, four)
+	}
+	if err := s.SetOwn(ctx, mira, own.Value{Kind: own.Material, ID: "annealed", Item: "strength", V: 20, Sheet: "old greenhouse panes"}); err != nil {
+		t.Fatal(err)
+	}
+	if weak := need(guarded(), "annealed"); weak <= four {
+		t.Errorf("at 20 MPa %v mm, at 45 %v", weak, four)
+	}
+	round := guarded()
+	round.Held, round.H, round.Warp = pane.Round, "", 3
+	if got, err := s.Load(ctx, round); err != nil || len(got.Figures) != 5 {
+		t.Errorf("a disc on a warped seat: %+v, %v", got.Figures, err)
+	}
+}
+
+func TestLoadRefuses(t *testing.T) {
+	s, _, _ := open(t)
+	for field, change := range map[string]func(*LoadIn){
+		"w": func(i *LoadIn) { i.W = "banana" }, "h": func(i *LoadIn) { i.H = "3 mm" }, "material": func(i *LoadIn) { i.Material = "ice" },
+	} {
+		in := guarded()
+		change(&in)
+		_, err := s.Load(ctx, in)
+		if f := fault.Of(err); f == nil || f.Field != field {
+			t.Errorf("want a fault at %s, got %v", field, err)
+		}
+	}
+}
