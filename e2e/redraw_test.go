@@ -22,7 +22,7 @@ func crowded(g *page, job int) {
 		}
 	}
 	put("outline", fmt.Sprintf(`{outline: {outer: [{x:0,y:0},{x:1900,y:0},{x:1900,y:1200},{x:0,y:1200}], holes: [%s]}, doubt: 1, version: 1}`, strings.Join(holes, ",")))
-	held := ask[string](g, fmt.Sprintf(`fetch("/api/jobs/%d").then(r => r.json()).then(v => JSON.stringify({name: v.pane.name, family: v.pane.family, frame: v.pane.frame, cutter: v.pane.cutter, gasket: v.pane.gasket, raked: false, like: v.pane.like, uses: v.pane.uses, shape: v.pane.shape, version: v.pane.version, sides: {top: 40, right: 40, bottom: 40, left: 40}}))`, job))
+	held := ask[string](g, fmt.Sprintf(`fetch("/api/jobs/%d").then(r => r.json()).then(v => JSON.stringify({name: v.pane.name, family: v.pane.family, frame: v.pane.frame, cutter: v.pane.cutter, gasket: v.pane.gasket, raked: false, like: v.pane.like, uses: v.pane.uses, duty: v.pane.duty, stack: v.pane.stack, shape: v.pane.shape, version: v.pane.version, sides: {top: 40, right: 40, bottom: 40, left: 40}}))`, job))
 	put("pane", held)
 	g.goTo(fmt.Sprintf("/jobs/%d/measure", job))
 	g.until("all of it", `document.querySelectorAll("main svg[role=group] :is(path, polygon, circle, line, text, rect)").length > 500`)
@@ -36,6 +36,25 @@ func BenchmarkRedraw500(b *testing.B) {
 	g.signIn("mira")
 	crowded(g, 25)
 	const once = `(async () => { const t = []; for (let n = 0; n < 40; n++) { const e = document.querySelector(n % 2 ? "[data-place=shape_width]" : "[data-place=shape_height]"); const a = performance.now(); e.dispatchEvent(new MouseEvent("click", {bubbles: true})); await Promise.resolve(); t.push(performance.now() - a); await new Promise(requestAnimationFrame) } t.sort((x, y) => x - y); return t[20] })()`
+	var sum float64
+	n := 0
+	for b.Loop() {
+		sum += ask[float64](g, once)
+		n++
+	}
+	b.ReportMetric(sum/float64(n), "median-ms")
+}
+
+// The Choose station, from the last key at a weight until the new order of the
+// materials is on the screen, the way to the server and back in it, in ms.
+func BenchmarkChooseKey(b *testing.B) {
+	p := start(b, "demo")
+	g := open(b, p)
+	g.signIn("mira")
+	g.goTo("/jobs/4/choose")
+	g.press("What counts how much")
+	g.until("the weights", `document.querySelector("[data-weight=cost]")`)
+	const once = `(async () => { const t = []; const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set; const order = () => document.querySelector("main ol [data-material]").innerText; for (let n = 0; n < 20; n++) { const e = document.querySelector("[data-weight=cost]"); const before = order(); set.call(e, String((Number(e.value) + 3) % 11)); const a = performance.now(); const done = new Promise(r => { const o = new MutationObserver(() => { if (order() !== before) { o.disconnect(); r() } }); o.observe(document.querySelector("main"), {subtree: true, childList: true, characterData: true}); setTimeout(() => { o.disconnect(); r() }, 2000) }); e.dispatchEvent(new Event("input", {bubbles: true})); await done; await new Promise(requestAnimationFrame); t.push(performance.now() - a); await new Promise(r => setTimeout(r, 50)) } t.sort((x, y) => x - y); return t[10] })()`
 	var sum float64
 	n := 0
 	for b.Loop() {

@@ -32,6 +32,8 @@ function row(name, v, unit, bound) {
 	else if (name == "ReadDXF") row("DXF of 10,000 entities", ms, "ms", 300)
 	else if (name == "MillionDraws") row("odds of a million draws", ms, "ms", 400)
 	else if (name == "Plate") row("a plate", ms, "ms", 1)
+	else if (name == "FreeEdge") row("a plate with a free edge", ms, "ms", 1)
+	else if (name == "ChooseKey") row("a weight, from key to screen", median, "ms", 100)
 	else if (name == "Orders") row("a pack of four, all orders", ms, "ms", 50)
 	else if (name == "Redraw500") row("table of 500 parts, script", median, "ms", 16)
 	else if (name == "Template") row("template from a photo", ms, "ms", "")
