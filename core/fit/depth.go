@@ -4,51 +4,116 @@ import (
 	"math"
 
 	"freshshard/core/family"
+	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
 
-// What a bead or putty needs in front of the pane, and what a bed takes behind
-// it, mm. Common practice, no source.
+// What a bead or putty needs in front of the pane, what a bed takes behind it,
+// what a bead of adhesive is pressed to, and what a pane that slides needs
+// beside it in its track, mm. Common practice, no source.
 const (
 	frontNeeds = 6.0
 	bedTakes   = 1.5
+	beadTakes  = 5.0
+	trackPlay  = 0.5
 )
 
-// depth holds the depth of the rebate against what must lie in it.
-func (s solver) depth() []working.Figure {
-	least, place, doubt := math.Inf(1), Place(""), 0.0
-	for _, p := range []Place{DepthTop, DepthRight, DepthBottom, DepthLeft} {
-		if r, ok := s.p.Readings[p]; ok && r.Value < least {
-			least, place, doubt = r.Value, p, r.Doubt
+// shallowest is the least depth that was read.
+func (p Problem) shallowest() (place Place, ok bool) {
+	for _, d := range []Place{DepthTop, DepthRight, DepthBottom, DepthLeft} {
+		if r, has := p.Readings[d]; has && (!ok || r.Value < p.Readings[place].Value) {
+			place, ok = d, true
 		}
 	}
-	if place == "" {
+	return place, ok
+}
+
+// behind is what lies behind the pane when set, mm.
+func (p Problem) behind() float64 {
+	switch p.Sizing {
+	case family.Clip:
+		if p.Gasket.Kind == None {
+			return 0
+		}
+		lo, hi := setting.Seated(p.Gasket.Free)
+		return (lo + hi) / 2
+	case family.Rebate, family.Port:
+		return bedTakes
+	case family.Bonded:
+		return beadTakes
+	}
+	return 0
+}
+
+// Room is the thickest pane that the frame takes at its shallowest place, mm; 0
+// while it is not read, and where the depth of a frame says nothing of the
+// pane's thickness: a flange, a wall, a pane that may stand proud.
+func (p Problem) Room() float64 {
+	place, ok := p.shallowest()
+	if !ok {
+		return 0
+	}
+	switch p.Sizing {
+	case family.Clip, family.Rebate, family.Channel, family.Run, family.Track, family.Port:
+		return math.Max(0, p.Readings[place].Value-p.behind())
+	}
+	return 0
+}
+
+// depth holds the depth of the frame against what must lie in it.
+func (s solver) depth() []working.Figure {
+	place, ok := s.p.shallowest()
+	if !ok {
 		return nil
 	}
-	if s.p.Sizing == family.Pack {
+	var need float64
+	var said string
+	bad := working.Stop
+	switch s.p.Sizing {
+	case family.Pack:
 		return s.stack(place)
+	case family.Bonded, family.Panel:
+		return s.flush(place)
+	case family.Rebate:
+		need, said, bad = frontNeeds, "left in front of the pane for bead or putty", working.Warn
+	case family.Clip:
+		said, bad = "left between the pane and the face of the frame, at the shallowest place", working.Warn
+	case family.Channel, family.Run:
+		said = "left beside the pane across its channel, at the narrowest place"
+	case family.Track:
+		need, said = trackPlay, "left beside the pane across its track, at the narrowest place: less and it binds"
+	case family.Port:
+		said = "left between the pane and the ring, for the second bead"
+	default:
+		return nil
 	}
-	bed, need, said := bedTakes, frontNeeds, "left in front of the pane for bead or putty"
-	o := origin.Custom()
-	if s.p.Sizing == family.Clip {
-		bed, need, said = 0, 0, "left between the pane and the face of the frame, at the shallowest place"
-		if s.p.Gasket.Kind != None {
-			lo, hi := setting.Seated(s.p.Gasket.Free)
-			bed = (lo + hi) / 2
-		}
+	r, v := s.p.Readings[place], s.inDepth(place)
+	f := working.Figure{Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place), Limit: working.Least(need, "mm", origin.Custom()),
+		Working: working.Of("{D} − {t} − {k}", v, "mm", s.depthInputs(place, r)...)}
+	return []working.Figure{f.Judge(bad)}
+}
+
+// inDepth is what is left of the depth at a place, mm.
+func (s solver) inDepth(place Place) float64 {
+	return s.p.Readings[place].Value - s.p.Thickness - s.p.behind()
+}
+
+func (s solver) depthInputs(place Place, r length.Reading) []working.Input {
+	return []working.Input{read("D", "least depth, "+s.p.info(place).Name, r.Value, r.Doubt),
+		working.In("t", "thickness of the pane", s.p.Thickness, "mm", origin.Sum()), working.In("k", "what lies behind it when set", s.p.behind(), "mm", origin.Custom())}
+}
+
+// flush says how a pane that nothing covers stands to the face of its frame.
+func (s solver) flush(place Place) []working.Figure {
+	v, said := s.inDepth(place), "the pane lies below the face, at the shallowest place"
+	formula := "{D} − {t} − {k}"
+	if v < 0 {
+		v, said, formula = -v, "the pane stands proud of the face, at the shallowest place", "{t} + {k} − {D}"
 	}
-	v := least - s.p.Thickness - bed
-	i := s.p.info(place)
-	f := working.Figure{
-		Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place), Limit: working.Least(need, "mm", o),
-		Working: working.Of("{D} − {t} − {k}", v, "mm",
-			read("D", "least depth, "+i.Name, least, doubt),
-			working.In("t", "thickness of the pane", s.p.Thickness, "mm", origin.Sum()),
-			working.In("k", "gasket or bed when seated", bed, "mm", origin.Custom())),
-	}
-	return []working.Figure{f.Judge(working.Warn)}
+	return []working.Figure{{Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place), Verdict: working.Note,
+		Working: working.Of(formula, v, "mm", s.depthInputs(place, s.p.Readings[place])...)}}
 }
 
 // stackTurns is how much room a folded frame may leave over its stack before

@@ -45,7 +45,9 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		out = append(out, s.bite(loose, lpane, reach, "bite_cold", s.p.Exposure.Room, s.p.Exposure.Room))
 		out = append(out, s.bite(loose, lpane, reach, "bite_hot", s.p.Exposure.Steady, s.p.Exposure.FrameHot))
 	}
-	out = append(out, s.shape(w, h)...)
+	if s.p.Sizing != family.Port { // says it by its roundness
+		out = append(out, s.shape(w, h)...)
+	}
 	if s.shaped != nil {
 		out = append(out, s.shaped.misfits(s.p)...)
 	}

@@ -95,6 +95,21 @@ func (m Material) seatFigure(l Load, t float64) (working.Figure, bool) {
 	return f.Judge(working.Stop), true
 }
 
+// HoopFigure is the stress round a tube under the plant's pressure, outside and
+// wall in mm; ok is false without a pressure.
+func (m Material) HoopFigure(d Duty, outside, wall float64) (f working.Figure, ok bool) {
+	v, err := strength.Tube(outside, wall, d.Pressure*kPaPerBar)
+	if err != nil || d.Pressure == 0 {
+		return f, false
+	}
+	may, from := m.allowable(strength.Permanent)
+	f = working.Figure{Key: "stress_hoop", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from),
+		Sentence: fmt.Sprintf("round the tube at %s bar; whether it may be fitted its rating says, not this number", working.Num(d.Pressure, 1)),
+		Working: working.Of("{p} × ({d} − {t}) / (2 × {t})", v, "MPa", working.In("p", "pressure, N/mm²", d.Pressure*kPaPerBar/1000, "", origin.Read("")), working.In("d", "outside", outside, "mm", origin.Read("")), working.In("t", "wall", wall, "mm", origin.Sum())).
+			With("The mean diameter of a thin wall. Heat, scratches and what the water has eaten come on top.")}
+	return f.Judge(working.Stop), true
+}
+
 // EdgeFigure is the stress at the cold, covered edge of a pane whose middle is
 // hot; ok is false where the frame is as hot as the pane, and for plastics,
 // which give way.

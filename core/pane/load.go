@@ -154,6 +154,15 @@ func (m Material) passes(l Load, t float64) (action, strength.Bent, bool) {
 	return action{}, strength.Bent{}, true
 }
 
+// Carrying is the thinnest thickness from some on, at most what the frame takes,
+// that the loads leave standing; the same again where none does.
+func (m Material) Carrying(l Load, from, most float64) float64 {
+	if t, ok := m.carries(l, from, most); ok && t > 0 {
+		return t
+	}
+	return from
+}
+
 // carries is the thinnest thickness from some on that the loads leave standing,
 // or the thickest with ok false when none does; 0 when there is none to try.
 func (m Material) carries(l Load, from, most float64) (t float64, ok bool) {

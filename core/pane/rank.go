@@ -2,6 +2,7 @@ package pane
 
 import (
 	"fmt"
+	"math"
 	"sort"
 	"strings"
 
@@ -217,14 +218,27 @@ func (r Ranked) sentence() string {
 	return s
 }
 
+// nearest is the material that misses its limit by the least share of it; what
+// misses it for want of a property is farther than any number.
+func (c Choice) nearest() Closed {
+	miss := func(k Closed) float64 {
+		if k.Figure.Unit == "" {
+			return math.Inf(1)
+		}
+		return -k.Figure.Margin / math.Max(math.Abs(k.Figure.Limit.Value), 1e-9)
+	}
+	near := c.Closed[0]
+	for _, k := range c.Closed[1:] {
+		if miss(k) < miss(near) {
+			near = k
+		}
+	}
+	return near
+}
+
 func (c Choice) advice(n Need) string {
 	if len(c.Open) == 0 {
-		near := c.Closed[0]
-		for _, k := range c.Closed[1:] {
-			if k.Figure.Unit == near.Figure.Unit && k.Figure.Margin > near.Figure.Margin {
-				near = k
-			}
-		}
+		near := c.nearest()
 		return fmt.Sprintf("Nothing on the list stands this. The nearest is %s: %s.", near.Name, near.Sentence)
 	}
 	best := c.Open[0]

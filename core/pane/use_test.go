@@ -303,3 +303,18 @@ func TestDutyRefuses(t *testing.T) {
 		}
 	}
 }
+
+// Where nothing stands it, the nearest is the one that misses its limit by the
+// least, not the first of the list.
+func TestNearestOfAll(t *testing.T) {
+	n := roomNeed(t, Load{})
+	n.Exposure.Steady, n.Exposure.Short = 730, 750
+	if c := choose(t, n); len(c.Open) != 0 || !strings.Contains(c.Advice, "The nearest is glass-ceramic: hot side 730 °C is above the 710 °C") {
+		t.Errorf("%d open: %s", len(c.Open), c.Advice)
+	}
+	n = roomNeed(t, Load{})
+	n.Vehicle, n.Depth = true, 1.8
+	if c := choose(t, n); len(c.Open) != 0 || !strings.Contains(c.Advice, "its thinnest pane is 2 mm") {
+		t.Errorf("%d open: %s", len(c.Open), c.Advice)
+	}
+}

@@ -128,16 +128,13 @@ func Pane(k Known) (Reckoning, error) {
 		return r, err
 	}
 	r.Walk = fit.Walk(r.Family.Sizing, k.Shape)
-	if r.Fit, err = fit.Solve(p); err != nil {
-		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[fit.Place(r.Fault.Field)].Value == 0 {
-			return r, err
-		}
-		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
+	if err = r.size(k, &p); err != nil {
+		return r, err
 	}
 	if err = r.diagnose(&k); err != nil {
 		return r, err
 	}
-	if r.Choice, err = pane.Choose(r.need(k)); err != nil {
+	if r.Choice, err = pane.Choose(r.need(k, p.Room())); err != nil {
 		return r, err
 	}
 	r.Touch = compat.Laid(k.Own).Ask([]string{r.Material.ID, frameOf(k, r.Family)}, sealsOf[r.Family.Seal])
@@ -163,7 +160,7 @@ func Pane(k Known) (Reckoning, error) {
 	}
 	if r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
-		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.size(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
+		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.sized(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
 	}
 	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"]}
 	r.Table, r.Section, r.Slide = drawing.Table(sc), drawing.Section(sc), []drawing.Drawing{}
@@ -172,6 +169,37 @@ func Pane(k Known) (Reckoning, error) {
 		r.Slide = append(r.Slide, drawing.SectionAt(sc, st))
 	}
 	return r, nil
+}
+
+// size solves the fit. Readings that cannot belong together are kept as the
+// Fault. A thickness that nobody settled follows the loads once the size is
+// known, and the fit is then solved again.
+func (r *Reckoning) size(k Known, p *fit.Problem) error {
+	var err error
+	if r.Fit, err = fit.Solve(*p); err != nil {
+		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[fit.Place(r.Fault.Field)].Value == 0 {
+			return err
+		}
+		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
+		return nil
+	}
+	if k.Thickness != 0 || !r.Fit.Ready {
+		return nil
+	}
+	t := r.Material.Carrying(r.load(k), r.Thickness, p.Room())
+	if t == r.Thickness {
+		return nil
+	}
+	r.thick(t)
+	p.Thickness = t
+	r.Fit, err = fit.Solve(*p)
+	return err
+}
+
+// thick sets how thick the pane is, mm, and what it is called.
+func (r *Reckoning) thick(t float64) {
+	r.Thickness = t
+	r.Pane = working.Num(t, 1) + " mm " + r.Material.Short
 }
 
 // material settles what the pane is made of and how thick, or assumes it.
@@ -184,15 +212,14 @@ func (r *Reckoning) material(k Known) error {
 	if r.Material, err = pane.With(k.Own, id); err != nil {
 		return err
 	}
-	r.Thickness = k.Thickness
-	if r.Thickness == 0 {
+	if k.Thickness == 0 {
 		want := defaultThickness
 		if old, ok := k.Readings[fit.OldThickness]; ok {
 			want = old.Value
 		}
-		r.Thickness, r.Assumed = r.Material.Nearest(want), true
+		k.Thickness, r.Assumed = r.Material.Nearest(want), true
 	}
-	r.Pane = working.Num(r.Thickness, 1) + " mm " + r.Material.Short
+	r.thick(k.Thickness)
 	return nil
 }
 
@@ -273,8 +300,8 @@ func (r *Reckoning) cutting() outline.Cutting {
 	return p.Cuttable(r.Thickness)
 }
 
-// size says how large the pane is, in the words of its form.
-func (r *Reckoning) size(unit length.Unit) string {
+// sized says how large the pane is, in the words of its form.
+func (r *Reckoning) sized(unit length.Unit) string {
 	show := func(v float64) string { return length.Show(v, unit).Main }
 	switch r.Fit.Form {
 	case "rectangle":
@@ -291,22 +318,8 @@ func (r *Reckoning) size(unit length.Unit) string {
 	return out
 }
 
-// depth is the room for the pane's thickness at the shallowest place, mm.
-func depth(k Known) float64 {
-	d := math.Inf(1)
-	for _, p := range []fit.Place{fit.DepthTop, fit.DepthRight, fit.DepthBottom, fit.DepthLeft} {
-		if v, ok := k.Readings[p]; ok {
-			d = math.Min(d, v.Value)
-		}
-	}
-	if math.IsInf(d, 1) {
-		return 0
-	}
-	return d
-}
-
-func (r *Reckoning) need(k Known) pane.Need {
-	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: depth(k), Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights,
+func (r *Reckoning) need(k Known, room float64) pane.Need {
+	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights,
 		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved}
 	if n.Tube {
 		n.Outside = k.Readings[fit.TubeOutside].Value
@@ -399,6 +412,9 @@ func (r *Reckoning) more(k Known) []working.Figure {
 			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
 	})
 	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
+	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok && r.Family.Sizing == family.Tube {
+		out = append(out, f)
+	}
 	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
 		out = append(out, f)
 	}

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"freshshard/core/exposure"
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
@@ -168,5 +169,43 @@ func TestTouchCountsInAPack(t *testing.T) {
 	}
 	if _, _, weight := rank(deck(t, 0), "toughened-coated"); weight != 0 {
 		t.Error("counts while nobody said which pane it is")
+	}
+}
+
+// A thickness that nobody settled follows the loads, a settled one stays and is
+// held against them.
+func TestAssumedThicknessFollowsTheLoads(t *testing.T) {
+	k := deck(t, 3)
+	k.Material = "toughened"
+	r, _ := reckoned(t, k)
+	k.Duty.Push = 1500
+	more, f := reckoned(t, k)
+	if more.Thickness <= r.Thickness || f["stress_push"].Verdict != working.Good || f["bend_push"].Verdict != working.Good || !strings.Contains(more.Order, more.Pane) {
+		t.Errorf("%v mm, then %v: %+v, %q", r.Thickness, more.Thickness, f["bend_push"], more.Order)
+	}
+	for _, o := range more.Choice.Open {
+		if o.Material == "toughened" && o.Thickness != more.Thickness {
+			t.Errorf("assumed %v, the choice says %v", more.Thickness, o.Thickness)
+		}
+	}
+	k.Thickness = r.Thickness
+	if set, f := reckoned(t, k); set.Thickness != r.Thickness || f["stress_push"].Verdict != working.Stop {
+		t.Errorf("settled %v: %+v", set.Thickness, f["stress_push"])
+	}
+}
+
+// A gauge tube under pressure says what goes round it.
+func TestTubeUnderPressure(t *testing.T) {
+	f, _ := family.ByID("gauge-tube")
+	e, _ := exposure.ByID(f.Exposure)
+	k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}, Material: "borosilicate", Thickness: 2.5, Duty: pane.Duty{Pressure: 10}}
+	_, got := reckoned(t, k)
+	// 1 N/mm² × 10.2 / 5, thin wall by its mean diameter.
+	if g := got["stress_hoop"]; math.Abs(g.Value-2.04) > 1e-9 || g.Verdict != working.Good {
+		t.Errorf("%+v", g)
+	}
+	k.Duty.Pressure = 0
+	if _, got = reckoned(t, k); got["stress_hoop"].Key != "" {
+		t.Error("without a pressure")
 	}
 }

@@ -63,7 +63,7 @@ func objects() []job {
 				{settle: "annealed", thick: 3, steps: 7, readings: light, waits: "3 mm glass from the cutter", until: 26},
 			}},
 		{by: "tor", due: 33, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204", Object: "Deck oven, upper door, outer pane", Exposure: "oven", Family: "channel-front", Power: true, Story: "shattered when the door was let fall", Like: "toughened"},
-			steps: 7, settle: "toughened", thick: 4, waits: "toughened 4 mm to size", until: 70, readings: rect("598", "598.5", "412", "412", said{fit.Ledge, "11", rule}, said{fit.OldThickness, "4.0", cal})},
+			pane: deck(3), steps: 7, settle: "toughened", thick: 4, waits: "toughened 4 mm to size", until: 70, readings: rect("598", "598.5", "412", "412", said{fit.Ledge, "11", rule}, said{fit.OldThickness, "4.0", cal})},
 		{by: "mira", due: 34, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204", Object: "Deck oven, upper door, window pack", Exposure: "oven", Family: "window-pack", Power: true, Story: "fog between the panes, and a scratch on the inner one", Like: "toughened-coated",
 			Layout: &drawing.Layout{Across: 3, Behind: true}},
 			pane: deck(1), steps: 9, readings: rect("560 ±0.3", "560 ±0.3", "372 ±0.3", "372 ±0.3", said{fit.Ledge, "12", rule}, said{fit.DepthTop, "31", cal}),

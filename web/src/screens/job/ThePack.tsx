@@ -11,7 +11,8 @@ export function ThePack({ view }: { view: View }) {
 	const { pack, family } = view.reckoning;
 	const { stack } = view.pane;
 	const panes = stack.panes ?? [];
-	if (family.sizing !== "pack" && panes.length === 0) return null;
+	const packs = family.sizing === "pack" || family.sizing === "channel";
+	if (!packs && panes.length === 0) return null;
 	const exposure = view.job.object.exposure;
 	return (
 		<section aria-label="The pack" className="border-b border-rule py-3">
