@@ -5,7 +5,6 @@ package reckon
 
 import (
 	"fmt"
-	"math"
 
 	"freshshard/core/compat"
 	"freshshard/core/diagnose"
@@ -14,15 +13,12 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
-	"freshshard/core/frame"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/setting"
-	"freshshard/core/thickness"
 	"freshshard/core/working"
 )
 
@@ -101,9 +97,6 @@ type Made struct {
 	Shown length.Shown `json:"shown"`
 }
 
-// defaultThickness is what is assumed before anybody has read the old pane, mm.
-const defaultThickness = 4.0
-
 // Pane reckons one pane. Readings that cannot belong together are not an
 // error of the call: the answer then carries the Fault and what can still be
 // said without them.
@@ -171,280 +164,6 @@ func Pane(k Known) (Reckoning, error) {
 	return r, nil
 }
 
-// size solves the fit. Readings that cannot belong together are kept as the
-// Fault. A thickness that nobody settled follows the loads once the size is
-// known, and the fit is then solved again.
-func (r *Reckoning) size(k Known, p *fit.Problem) error {
-	var err error
-	if r.Fit, err = fit.Solve(*p); err != nil {
-		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[fit.Place(r.Fault.Field)].Value == 0 {
-			return err
-		}
-		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
-		return nil
-	}
-	if k.Thickness != 0 || !r.Fit.Ready {
-		return nil
-	}
-	t := r.Material.Carrying(r.load(k), r.Thickness, p.Room())
-	if t == r.Thickness {
-		return nil
-	}
-	r.thick(t)
-	p.Thickness = t
-	r.Fit, err = fit.Solve(*p)
-	return err
-}
-
-// thick sets how thick the pane is, mm, and what it is called.
-func (r *Reckoning) thick(t float64) {
-	r.Thickness = t
-	r.Pane = working.Num(t, 1) + " mm " + r.Material.Short
-}
-
-// material settles what the pane is made of and how thick, or assumes it.
-func (r *Reckoning) material(k Known) error {
-	id := k.Material
-	if id == "" {
-		id, r.Assumed = r.Family.Material, true
-	}
-	var err error
-	if r.Material, err = pane.With(k.Own, id); err != nil {
-		return err
-	}
-	if k.Thickness == 0 {
-		want := defaultThickness
-		if old, ok := k.Readings[fit.OldThickness]; ok {
-			want = old.Value
-		}
-		k.Thickness, r.Assumed = r.Material.Nearest(want), true
-	}
-	r.thick(k.Thickness)
-	return nil
-}
-
 // sealsOf are the seals of a family as the matrix of what may touch what knows
 // them.
 var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "plate": {"rubber"}, "butyl": {"butyl"}}
-
-func frameOf(k Known, f family.Family) string {
-	if k.Frame != "" {
-		return k.Frame
-	}
-	return f.Frame
-}
-
-func (r *Reckoning) problem(k Known) (fit.Problem, error) {
-	fr, err := frame.With(k.Own, frameOf(k, r.Family))
-	if err != nil {
-		return fit.Problem{}, err
-	}
-	cutter := k.Cutter
-	if cutter == "" {
-		cutter = r.Material.Cutter
-	}
-	var coldBend *fit.Value
-	if b := r.Material.ColdBend; b != nil {
-		coldBend = &fit.Value{V: b.V, Origin: b.Origin.Of(r.Material.Short)}
-	}
-	return fit.Problem{
-		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family), Pane: r.Material.Body(), Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(), Own: k.Own,
-		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
-		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Draws: k.Draws, Unit: k.Unit,
-	}, nil
-}
-
-// area is that of the glass, mm²: of a tube its wall, unrolled.
-func (r *Reckoning) area() float64 {
-	switch {
-	case r.Family.Sizing == family.Tube:
-		return math.Pi * math.Max(0, r.Fit.Order.W-r.Thickness) * r.Fit.Order.H
-	case r.Family.Sizing == family.Port:
-		return math.Pi / 4 * r.Fit.Order.W * r.Fit.Order.H
-	case len(r.Fit.Pane) > 0:
-		return r.Fit.Pane.Area()
-	}
-	return r.Fit.Order.W * r.Fit.Order.H
-}
-
-// Outline is the pane as ordered in its true shape; ok is false while it has no
-// size, and for a tube.
-func (r *Reckoning) Outline() (p outline.Path, ok bool) {
-	var err error
-	switch {
-	case !r.Fit.Ready || r.Family.Sizing == family.Tube:
-		return nil, false
-	case len(r.Fit.Pane) > 0:
-		return r.Fit.Pane, true
-	case r.Family.Sizing == family.Port:
-		p, err = outline.Circle(r.Fit.Order.W)
-	default:
-		p, err = outline.RoundedRect(r.Fit.Order.W, r.Fit.Order.H, 0)
-	}
-	return p, err == nil
-}
-
-// cutting says whether the pane can be cut here and how.
-func (r *Reckoning) cutting() outline.Cutting {
-	p, ok := r.Outline()
-	switch {
-	case r.Material.Cut == "order":
-		return outline.Cutting{Sentence: r.Material.Short + " is ordered to its final size: it is never cut, drilled or ground"}
-	case r.Family.Sizing == family.Tube:
-		return outline.Cutting{Hand: true, Sentence: "cut square, ends ground and fire-polished or smoothed"}
-	case !ok:
-		return outline.Cutting{Sentence: "no size yet"}
-	case r.Material.Cut == "saw":
-		return outline.Cutting{Hand: true, Sentence: "sawn here with its film on"}
-	}
-	return p.Cuttable(r.Thickness)
-}
-
-// sized says how large the pane is, in the words of its form.
-func (r *Reckoning) sized(unit length.Unit) string {
-	show := func(v float64) string { return length.Show(v, unit).Main }
-	switch r.Fit.Form {
-	case "rectangle":
-		return fmt.Sprintf("%s × %s %s", r.OrderW.Main, r.OrderH.Main, unit)
-	case "round", "circle":
-		return fmt.Sprintf("round, %s %s across", r.OrderW.Main, unit)
-	case "tube":
-		return fmt.Sprintf("tube, %s %s outside, %s %s long", r.OrderW.Main, unit, r.OrderH.Main, unit)
-	}
-	out := fmt.Sprintf("%s, %s × %s %s", r.Fit.Form, r.OrderW.Main, r.OrderH.Main, unit)
-	for _, d := range r.Fit.Makes[2:] {
-		out += fmt.Sprintf(", %s %s", d.Name, show(d.Value))
-	}
-	return out
-}
-
-func (r *Reckoning) need(k Known, room float64) pane.Need {
-	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights,
-		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved}
-	if n.Tube {
-		n.Outside = k.Readings[fit.TubeOutside].Value
-	}
-	if o := r.Fit.Opening; o != nil && len(r.Fit.Pane) > 0 {
-		n.Outline = &outline.Outline{Outer: r.Fit.Pane, Holes: o.Holes}
-	}
-	return n
-}
-
-// gustSpeed is the gust that a pane outdoors is held against, m/s. Common
-// practice, no source; local wind rules come first.
-const gustSpeed = 30.0
-
-// heldOf says which sides of a pane are held, where it is not all of them. A
-// pane that slides down has nothing over it once it is on its way.
-var heldOf = map[family.Sizing]pane.Held{family.Channel: pane.Two, family.Track: pane.Two, family.Run: pane.Three, family.Port: pane.Round}
-
-// load is what bends the pane.
-func (r *Reckoning) load(k Known) pane.Load {
-	if r.Family.Sizing == family.Tube || !r.Fit.Ready {
-		return pane.Load{}
-	}
-	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[fit.SeatWarp].Value, Held: heldOf[r.Family.Sizing],
-		Push: k.Duty.Push, Even: k.Duty.Standing(), Lying: k.Duty.Lying}
-	if r.Fit.Form == "circle" {
-		l.Held = pane.Round
-	}
-	if r.Fit.Bite > 0 {
-		l.Spare = math.Max(0, r.Fit.Bite-r.Family.Limits.Bite.V)
-	}
-	if k.Exposure.Outdoors {
-		l.Wind = gustSpeed
-	}
-	return l
-}
-
-// diagnose works out cause and old pane. A likely old material stands in where
-// nobody said what it was.
-func (r *Reckoning) diagnose(k *Known) error {
-	var err error
-	if r.Why, err = diagnose.Why(k.Evidence); err != nil {
-		return err
-	}
-	if r.Was, err = diagnose.OldPane(k.OldPane); err != nil {
-		return err
-	}
-	if first := r.Was.Ranked[0]; k.Like == "" && first.Score > 0 && first.Share >= diagnose.Likely {
-		k.Like = first.ID
-	}
-	r.Cause = diagnose.NameOf(k.Cause)
-	return nil
-}
-
-// facts are what the plan goes by; the object is as hot as it is, wherever the
-// pane stands in a pack.
-func (r *Reckoning) facts(k Known, object exposure.Exposure) (plan.Facts, error) {
-	changes, err := diagnose.Changes(k.Cause)
-	if err != nil {
-		return plan.Facts{}, err
-	}
-	need := make([]plan.Required, 0, len(changes))
-	for _, c := range changes {
-		need = append(need, plan.Required{Key: "fix-" + k.Cause + "-" + c.Key, Station: family.Station(c.Station), Text: c.Text,
-			Why: "Why it broke: " + r.Cause + "."})
-	}
-	return plan.Facts{Required: need,
-		Exposure: object, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Water: k.Water, Old: k.Old, Strike: k.Strike,
-		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
-		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
-	}, nil
-}
-
-// more are the numbers that belong to setting and carrying the pane.
-func (r *Reckoning) more(k Known) []working.Figure {
-	var out []working.Figure
-	if old, ok := k.Readings[fit.OldThickness]; ok {
-		out = append(out, thickness.Of(old).Figure)
-	}
-	if !r.Fit.Ready {
-		return out
-	}
-	w, h := r.Fit.Order.W, r.Fit.Order.H
-	kg := r.Material.Weight(r.area(), r.Thickness)
-	out = append(out, working.Figure{
-		Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
-		Working: working.Of("{ρ} × {A} × {t} × 10⁻³", kg, "kg",
-			working.In("ρ", "density of "+r.Material.Short, r.Material.Density.V, "kg/m³", r.Material.Density.Origin.Of(r.Material.Short)),
-			working.In("A", "area of the pane", r.area()/1e6, "m²", origin.Sum()),
-			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
-	})
-	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
-	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok && r.Family.Sizing == family.Tube {
-		out = append(out, f)
-	}
-	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
-		out = append(out, f)
-	}
-	if r.Family.Sizing != family.Rebate && r.Family.Sizing != family.Bonded || r.Fit.Form != "rectangle" {
-		return out
-	}
-	if r.Family.Sizing == family.Bonded {
-		return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
-	}
-	return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)), setting.PointFigure(w, h, r.Family.Fixing))
-}
-
-// Present writes each figure in the shop's unit, with the other one beside it.
-func Present(figures []working.Figure, unit length.Unit) []working.Figure {
-	for i := range figures {
-		f := &figures[i]
-		if f.Unit == "mm" {
-			s := length.Show(f.Value, unit)
-			f.Text, f.Other = s.Main, s.Other
-			if unit == length.IN {
-				f.Text += " in"
-			} else {
-				f.Text += " mm"
-			}
-			continue
-		}
-		f.Text = working.Num(f.Value, 1)
-		if f.Unit != "" {
-			f.Text += " " + f.Unit
-		}
-	}
-	return figures
-}

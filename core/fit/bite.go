@@ -1,0 +1,50 @@
+package fit
+
+import (
+	"fmt"
+
+	"freshshard/core/family"
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// slack is the gap on one side with the opening at its most and the pane at
+// the bottom of its band: what the bite is taken from.
+func (s solver) slack(a axis, pane float64) float64 { return (a.high - (pane - s.band.Half)) / 2 }
+
+func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
+	g := s.p.growth(a.widest, paneC, frameC)
+	v := reach.Value - reach.Doubt - s.slack(a, pane) - s.p.OffCentre - g
+	place, what := Ledge, "least bite on the ledge"
+	if s.p.Sizing != family.Rebate && s.p.Sizing != family.Clip {
+		what = "least bite, " + rules[s.p.Sizing].cover
+	}
+	if _, ok := s.p.Readings[Reach]; ok && s.p.Sizing == family.Clip {
+		place, what = Reach, "least bite under a bracket"
+	}
+	when := "when set"
+	if key == "bite_hot" {
+		when = "hot"
+	}
+	f := working.Figure{
+		Key: key, Sentence: fmt.Sprintf("%s, %s, at worst; %s expected", what, when, length.Metric(reach.Value-(a.widest-pane)/2-g)),
+		Value: v, Unit: "mm", Place: string(place),
+		Limit: working.Least(s.p.Limits.Bite.V, "mm", s.p.Limits.Bite.Origin),
+		Working: working.Of("({r} − {e}) − ({T} + {d} − ({P} − {b})) / 2 − {o} − {Δ}", v, "mm",
+			read("r", "what covers the edge", reach.Value, reach.Doubt),
+			working.In("e", "doubt of that reading", reach.Doubt, "mm", origin.Custom()),
+			read("T", "greatest "+a.name, a.widest, a.doubt),
+			working.In("d", "doubt of the greatest reading", a.high-a.widest, "mm", origin.Custom()),
+			working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
+			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
+			working.In("o", "pane off the middle", s.p.OffCentre, "mm", origin.Custom()),
+			working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())),
+	}
+	f.Working = f.Working.With(s.growthFormula(a, paneC, frameC))
+	bad := working.Stop
+	if reach.Value-(a.widest-pane)/2-g >= s.p.Limits.Bite.V {
+		bad = working.Warn
+	}
+	return f.Judge(bad)
+}

@@ -1,0 +1,47 @@
+package fit
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// An opening that tapers or leans by more than this is worth a word, mm.
+// Common practice, no source.
+const shapeWorth = 1.0
+
+// shape says what the readings show of the opening itself.
+func (s solver) shape(w, h axis) []working.Figure {
+	var out []working.Figure
+	for _, a := range []axis{w, h} {
+		if a.read < 2 || a.spread <= shapeWorth {
+			continue
+		}
+		i := s.p.info(a.least)
+		out = append(out, working.Figure{
+			Key: "taper_" + a.name, Value: a.spread, Unit: "mm", Verdict: working.Warn, Place: string(a.least),
+			Sentence: fmt.Sprintf("between the %s readings: cut to the %s, or the pane binds there", a.name, i.Name),
+			Working: working.Of("{max} − {min}", a.spread, "mm",
+				working.In("max", "greatest "+a.name, a.widest, "mm", origin.Read("")),
+				working.In("min", "least "+a.name+", "+i.Name, a.nominal, "mm", origin.Read(""))),
+		})
+	}
+	if s.leaning && math.Abs(s.skew.Over) > shapeWorth {
+		side := "right"
+		if s.skew.Over < 0 {
+			side = "left"
+		}
+		up, down := s.p.Readings[Rising], s.p.Readings[Falling]
+		out = append(out, working.Figure{
+			Key: "skew", Value: math.Abs(s.skew.Over), Unit: "mm", Verdict: working.Warn, Place: string(Rising),
+			Sentence: "out of square over the height, leaning to the " + side + "; taken off the width, unless the pane is cut raked",
+			Working: working.Of("{H} × tan(asin(({p}² − {q}²) / (4 × {W} × {H})))", math.Abs(s.skew.Over), "mm",
+				working.In("p", "diagonal, rising", up.Value, "mm", origin.Read("")), working.In("q", "diagonal, falling", down.Value, "mm", origin.Read("")),
+				working.In("W", "width", w.mean(), "mm", origin.Read("")), working.In("H", "height", h.mean(), "mm", origin.Read(""))).
+				With("Law of cosines on an opening with parallel sides."),
+		})
+	}
+	return out
+}

@@ -1,0 +1,226 @@
+package fit
+
+import (
+	"math"
+	"math/rand/v2"
+
+	"freshshard/core/family"
+	"freshshard/core/setting"
+)
+
+// thresholds are, for one draw and one direction, the largest size that goes
+// in, the largest that stays free, and the smallest that holds.
+type thresholds struct{ in, free, hold float64 }
+
+// sampler draws the thresholds of both directions. Each uncertain thing has
+// its own column of draws between −1 and 1, so that making one less uncertain
+// changes nothing else.
+type sampler struct {
+	s     solver
+	axes  []axis
+	n     int
+	names []Place
+	cols  map[Place][]float64
+	pane  [2][]float64 // triangular, the cutter
+	seat  []float64    // 0 … 1, how far a wrapped gasket is pressed
+	off   []float64
+	less  map[Place]float64 // doubts scaled down, 1 for none
+	band  float64           // the cutter's band, scaled
+}
+
+func (s solver) sampler(w, h axis, n, batch int) *sampler {
+	m := &sampler{s: s, axes: []axis{w, h}, n: n, cols: map[Place][]float64{}, less: map[Place]float64{}, band: 1}
+	if s.p.Sizing == family.Port {
+		m.axes = m.axes[:1]
+	}
+	r := rand.New(rand.NewPCG(seed, uint64(batch)))
+	even := func() []float64 {
+		c := make([]float64, n)
+		for i := range c {
+			c[i] = 2*r.Float64() - 1
+		}
+		return c
+	}
+	for _, place := range s.uncertain(w, h) {
+		m.names = append(m.names, place)
+		m.cols[place] = even()
+	}
+	for k := range m.pane {
+		m.pane[k] = make([]float64, n)
+		for i := range n {
+			// The sum of two even numbers is triangular between −1 and 1.
+			m.pane[k][i] = r.Float64() + r.Float64() - 1
+		}
+	}
+	m.seat, m.off = even(), even()
+	return m
+}
+
+// uncertain lists the readings that the size hangs on.
+func (s solver) uncertain(w, h axis) []Place {
+	out := []Place{}
+	add := func(p Place) {
+		if _, ok := s.p.Readings[p]; ok {
+			out = append(out, p)
+		}
+	}
+	for _, a := range []axis{w, h} {
+		for _, p := range a.places {
+			add(p)
+		}
+	}
+	if s.shaped != nil {
+		out = append(out, ShapePlace("width"), ShapePlace("height")) // the shape's doubt, each way
+	}
+	for _, p := range []Place{Ledge, Reach, Web, UpperPocket, LowerPocket, Faces, StopDepth} {
+		add(p)
+	}
+	seen := map[Place]bool{}
+	once := out[:0]
+	for _, p := range out {
+		if !seen[p] {
+			seen[p] = true
+			once = append(once, p)
+		}
+	}
+	return once
+}
+
+// term is one uncertain number: value ± half, by its column of draws.
+type term struct {
+	value, half float64
+	col         []float64
+}
+
+func (t term) at(i int) float64 {
+	if t.col == nil {
+		return t.value
+	}
+	return t.value + t.half*t.col[i]
+}
+
+// term is a reading with its doubt, scaled where it is taken better.
+func (m *sampler) term(p Place) term {
+	r := m.s.p.Readings[p]
+	return m.scaled(p, r.Value, r.Doubt)
+}
+
+func (m *sampler) scaled(p Place, value, half float64) term {
+	if k, ok := m.less[p]; ok {
+		half *= k
+	}
+	return term{value, half, m.cols[p]}
+}
+
+// terms are the readings of a list of places.
+func (m *sampler) terms(places []Place) []term {
+	out := []term{}
+	for _, p := range places {
+		if _, ok := m.s.p.Readings[p]; ok {
+			out = append(out, m.term(p))
+		}
+	}
+	return out
+}
+
+// span is the least and the greatest of some readings in draw i.
+func span(terms []term, i int) (least, most float64) {
+	least, most = math.Inf(1), math.Inf(-1)
+	for _, t := range terms {
+		v := t.at(i)
+		least, most = math.Min(least, v), math.Max(most, v)
+	}
+	return least, most
+}
+
+// row draws the thresholds of direction k.
+func (m *sampler) row(k int) []thresholds {
+	a, p := m.axes[k], m.s.p
+	out := make([]thresholds, m.n)
+	cut, pane := m.band*m.s.band.Half, m.pane[k]
+	if a.lifted != nil {
+		at := m.lifted(a)
+		for i := range out {
+			out[i] = at(i)
+			c := cut * pane[i]
+			out[i].in, out[i].free, out[i].hold = out[i].in-c, out[i].free-c, out[i].hold-c
+		}
+		return out
+	}
+	walls := m.terms(a.places)
+	if m.s.shaped != nil {
+		walls = []term{m.scaled(ShapePlace([]string{"width", "height"}[k]), a.nominal, 2*m.s.shaped.doubt)}
+	}
+	seat := term{value: p.seated()}
+	switch {
+	case p.Sizing == family.Groove:
+		seat = m.term(Web)
+	case p.Gasket.Kind == Wrapped:
+		lo, hi := setting.Seated(p.Gasket.Free)
+		seat = term{(lo + hi) / 2, (hi - lo) / 2, m.seat}
+	}
+	cover, covered := m.cover()
+	_, hot, cold := p.allowance(a.nominal)
+	gap, free := 2*p.Limits.Clearance.V, 2*(p.Limits.HotClearance.V-math.Min(hot, cold))
+	opens := p.Limits.Bite.V + math.Max(0, math.Max(hot, cold))
+	for i := range out {
+		least, most := span(walls, i)
+		c := cut * pane[i]
+		room := least - a.skew - 2*seat.at(i) - c
+		out[i] = thresholds{in: room - gap, free: room - free, hold: math.Inf(-1)}
+		if !covered {
+			continue
+		}
+		reach := -p.OffCentre*math.Abs(m.off[i]) - opens
+		for _, t := range cover {
+			reach += t.at(i)
+		}
+		out[i].hold = most - 2*reach - c
+	}
+	return out
+}
+
+// cover is what covers the edge, as a sum of readings.
+func (m *sampler) cover() ([]term, bool) {
+	_, ok := m.s.reach()
+	switch {
+	case !ok:
+		return nil, false
+	case m.s.p.Sizing == family.Groove:
+		return []term{m.term(Web), m.term(Ledge)}, true
+	case m.cols[Reach] != nil:
+		return []term{m.term(Reach)}, true
+	}
+	return []term{m.term(Ledge)}, true
+}
+
+// lifted are the thresholds of a pane that is lifted and dropped, or of a tube,
+// before the cutter's band.
+func (m *sampler) lifted(a axis) func(int) thresholds {
+	k := a.lifted
+	if m.s.p.Sizing == family.Tube {
+		if !k.longest { // the outside of the tube is not cut
+			return func(int) thresholds { return thresholds{math.Inf(1), math.Inf(1), math.Inf(-1)} }
+		}
+		faces, stop := m.term(Faces), m.term(StopDepth)
+		return func(i int) thresholds {
+			f := faces.at(i)
+			return thresholds{f + stop.at(i), f + stop.at(i), f + 2*k.engage}
+		}
+	}
+	walls, u, l := m.terms(a.places), m.term(UpperPocket), m.term(LowerPocket)
+	return func(i int) thresholds {
+		least, most := span(walls, i)
+		in := least + u.at(i) - liftAir
+		return thresholds{in, in - k.highGrowth, most + l.at(i) + k.engage + k.lowGrowth}
+	}
+}
+
+// drawn are all thresholds, one row a direction.
+func (m *sampler) drawn() [2][]thresholds {
+	var out [2][]thresholds
+	for k := range m.axes {
+		out[k] = m.row(k)
+	}
+	return out
+}

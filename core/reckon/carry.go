@@ -1,0 +1,50 @@
+package reckon
+
+import (
+	"math"
+
+	"freshshard/core/diagnose"
+	"freshshard/core/family"
+	"freshshard/core/fit"
+	"freshshard/core/outline"
+	"freshshard/core/pane"
+)
+
+func (r *Reckoning) need(k Known, room float64) pane.Need {
+	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights,
+		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved}
+	if n.Tube {
+		n.Outside = k.Readings[fit.TubeOutside].Value
+	}
+	if o := r.Fit.Opening; o != nil && len(r.Fit.Pane) > 0 {
+		n.Outline = &outline.Outline{Outer: r.Fit.Pane, Holes: o.Holes}
+	}
+	return n
+}
+
+// gustSpeed is the gust that a pane outdoors is held against, m/s. Common
+// practice, no source; local wind rules come first.
+const gustSpeed = 30.0
+
+// heldOf says which sides of a pane are held, where it is not all of them. A
+// pane that slides down has nothing over it once it is on its way.
+var heldOf = map[family.Sizing]pane.Held{family.Channel: pane.Two, family.Track: pane.Two, family.Run: pane.Three, family.Port: pane.Round}
+
+// load is what bends the pane.
+func (r *Reckoning) load(k Known) pane.Load {
+	if r.Family.Sizing == family.Tube || !r.Fit.Ready {
+		return pane.Load{}
+	}
+	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[fit.SeatWarp].Value, Held: heldOf[r.Family.Sizing],
+		Push: k.Duty.Push, Even: k.Duty.Standing(), Lying: k.Duty.Lying}
+	if r.Fit.Form == "circle" {
+		l.Held = pane.Round
+	}
+	if r.Fit.Bite > 0 {
+		l.Spare = math.Max(0, r.Fit.Bite-r.Family.Limits.Bite.V)
+	}
+	if k.Exposure.Outdoors {
+		l.Wind = gustSpeed
+	}
+	return l
+}

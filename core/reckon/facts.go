@@ -1,0 +1,46 @@
+package reckon
+
+import (
+	"math"
+
+	"freshshard/core/diagnose"
+	"freshshard/core/exposure"
+	"freshshard/core/family"
+	"freshshard/core/plan"
+)
+
+// diagnose works out cause and old pane. A likely old material stands in where
+// nobody said what it was.
+func (r *Reckoning) diagnose(k *Known) error {
+	var err error
+	if r.Why, err = diagnose.Why(k.Evidence); err != nil {
+		return err
+	}
+	if r.Was, err = diagnose.OldPane(k.OldPane); err != nil {
+		return err
+	}
+	if first := r.Was.Ranked[0]; k.Like == "" && first.Score > 0 && first.Share >= diagnose.Likely {
+		k.Like = first.ID
+	}
+	r.Cause = diagnose.NameOf(k.Cause)
+	return nil
+}
+
+// facts are what the plan goes by; the object is as hot as it is, wherever the
+// pane stands in a pack.
+func (r *Reckoning) facts(k Known, object exposure.Exposure) (plan.Facts, error) {
+	changes, err := diagnose.Changes(k.Cause)
+	if err != nil {
+		return plan.Facts{}, err
+	}
+	need := make([]plan.Required, 0, len(changes))
+	for _, c := range changes {
+		need = append(need, plan.Required{Key: "fix-" + k.Cause + "-" + c.Key, Station: family.Station(c.Station), Text: c.Text,
+			Why: "Why it broke: " + r.Cause + "."})
+	}
+	return plan.Facts{Required: need,
+		Exposure: object, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Water: k.Water, Old: k.Old, Strike: k.Strike,
+		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
+		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
+	}, nil
+}

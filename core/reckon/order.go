@@ -1,0 +1,74 @@
+package reckon
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/family"
+	"freshshard/core/length"
+	"freshshard/core/outline"
+)
+
+// area is that of the glass, mm²: of a tube its wall, unrolled.
+func (r *Reckoning) area() float64 {
+	switch {
+	case r.Family.Sizing == family.Tube:
+		return math.Pi * math.Max(0, r.Fit.Order.W-r.Thickness) * r.Fit.Order.H
+	case r.Family.Sizing == family.Port:
+		return math.Pi / 4 * r.Fit.Order.W * r.Fit.Order.H
+	case len(r.Fit.Pane) > 0:
+		return r.Fit.Pane.Area()
+	}
+	return r.Fit.Order.W * r.Fit.Order.H
+}
+
+// Outline is the pane as ordered in its true shape; ok is false while it has no
+// size, and for a tube.
+func (r *Reckoning) Outline() (p outline.Path, ok bool) {
+	var err error
+	switch {
+	case !r.Fit.Ready || r.Family.Sizing == family.Tube:
+		return nil, false
+	case len(r.Fit.Pane) > 0:
+		return r.Fit.Pane, true
+	case r.Family.Sizing == family.Port:
+		p, err = outline.Circle(r.Fit.Order.W)
+	default:
+		p, err = outline.RoundedRect(r.Fit.Order.W, r.Fit.Order.H, 0)
+	}
+	return p, err == nil
+}
+
+// cutting says whether the pane can be cut here and how.
+func (r *Reckoning) cutting() outline.Cutting {
+	p, ok := r.Outline()
+	switch {
+	case r.Material.Cut == "order":
+		return outline.Cutting{Sentence: r.Material.Short + " is ordered to its final size: it is never cut, drilled or ground"}
+	case r.Family.Sizing == family.Tube:
+		return outline.Cutting{Hand: true, Sentence: "cut square, ends ground and fire-polished or smoothed"}
+	case !ok:
+		return outline.Cutting{Sentence: "no size yet"}
+	case r.Material.Cut == "saw":
+		return outline.Cutting{Hand: true, Sentence: "sawn here with its film on"}
+	}
+	return p.Cuttable(r.Thickness)
+}
+
+// sized says how large the pane is, in the words of its form.
+func (r *Reckoning) sized(unit length.Unit) string {
+	show := func(v float64) string { return length.Show(v, unit).Main }
+	switch r.Fit.Form {
+	case "rectangle":
+		return fmt.Sprintf("%s × %s %s", r.OrderW.Main, r.OrderH.Main, unit)
+	case "round", "circle":
+		return fmt.Sprintf("round, %s %s across", r.OrderW.Main, unit)
+	case "tube":
+		return fmt.Sprintf("tube, %s %s outside, %s %s long", r.OrderW.Main, unit, r.OrderH.Main, unit)
+	}
+	out := fmt.Sprintf("%s, %s × %s %s", r.Fit.Form, r.OrderW.Main, r.OrderH.Main, unit)
+	for _, d := range r.Fit.Makes[2:] {
+		out += fmt.Sprintf(", %s %s", d.Name, show(d.Value))
+	}
+	return out
+}

@@ -1,0 +1,69 @@
+package reckon
+
+import (
+	"math"
+
+	"freshshard/core/family"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/setting"
+	"freshshard/core/thickness"
+	"freshshard/core/working"
+)
+
+// more are the numbers that belong to setting and carrying the pane.
+func (r *Reckoning) more(k Known) []working.Figure {
+	var out []working.Figure
+	if old, ok := k.Readings[fit.OldThickness]; ok {
+		out = append(out, thickness.Of(old).Figure)
+	}
+	if !r.Fit.Ready {
+		return out
+	}
+	w, h := r.Fit.Order.W, r.Fit.Order.H
+	kg := r.Material.Weight(r.area(), r.Thickness)
+	out = append(out, working.Figure{
+		Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
+		Working: working.Of("{ρ} × {A} × {t} × 10⁻³", kg, "kg",
+			working.In("ρ", "density of "+r.Material.Short, r.Material.Density.V, "kg/m³", r.Material.Density.Origin.Of(r.Material.Short)),
+			working.In("A", "area of the pane", r.area()/1e6, "m²", origin.Sum()),
+			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
+	})
+	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
+	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok && r.Family.Sizing == family.Tube {
+		out = append(out, f)
+	}
+	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
+		out = append(out, f)
+	}
+	if r.Family.Sizing != family.Rebate && r.Family.Sizing != family.Bonded || r.Fit.Form != "rectangle" {
+		return out
+	}
+	if r.Family.Sizing == family.Bonded {
+		return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
+	}
+	return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)), setting.PointFigure(w, h, r.Family.Fixing))
+}
+
+// Present writes each figure in the shop's unit, with the other one beside it.
+func Present(figures []working.Figure, unit length.Unit) []working.Figure {
+	for i := range figures {
+		f := &figures[i]
+		if f.Unit == "mm" {
+			s := length.Show(f.Value, unit)
+			f.Text, f.Other = s.Main, s.Other
+			if unit == length.IN {
+				f.Text += " in"
+			} else {
+				f.Text += " mm"
+			}
+			continue
+		}
+		f.Text = working.Num(f.Value, 1)
+		if f.Unit != "" {
+			f.Text += " " + f.Unit
+		}
+	}
+	return figures
+}
