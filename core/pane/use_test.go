@@ -219,7 +219,7 @@ func TestNearestThatWorks(t *testing.T) {
 		}
 	}
 	n = roomNeed(t, Load{W: 250, H: 250, Held: Round, Warp: 1.2})
-	if g := gateOf(t, choose(t, n), "annealed"); !strings.HasSuffix(g.Sentence, "it would stand 0.65 mm out of flat") {
+	if g := gateOf(t, choose(t, n), "annealed"); !strings.HasSuffix(g.Sentence, "up to 0.65 mm out of flat it would do") {
 		t.Error(g.Sentence)
 	}
 	n = roomNeed(t, Load{W: 3000, H: 120, Push: 10000})

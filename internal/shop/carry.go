@@ -25,7 +25,7 @@ import (
 // Format of a carried job. A reader takes its own version and older ones.
 const (
 	CarryFormat  = "fresh-shard-job"
-	CarryVersion = 2
+	CarryVersion = 3
 )
 
 // Carried is a job as a document that another shop can take in. Ids, versions
@@ -34,6 +34,7 @@ type Carried struct {
 	Format    string            `json:"format" enum:"fresh-shard-job"`
 	Version   int               `json:"version" minimum:"1"`
 	Job       CarriedJob        `json:"job"`
+	Photos    []CarriedPhoto    `json:"photos,omitempty"`
 	Fixed     []Fixed           `json:"fixed,omitempty" doc:"What the ticket fixed of each pane; only on a signed job"`
 	Reckoning *reckon.Reckoning `json:"reckoning,omitempty" doc:"The same in version 1, for its one pane"`
 }
@@ -93,9 +94,12 @@ func (s *Shop) Carry(ctx context.Context, id int64) (Carried, error) {
 	if err != nil {
 		return Carried{}, err
 	}
-	// Pictures stay behind: they would make the document many megabytes.
+	photos, err := s.carriedPhotos(ctx, j)
+	if err != nil {
+		return Carried{}, err
+	}
 	j.Photos = []record.Photo{}
-	c := Carried{Format: CarryFormat, Version: CarryVersion, Job: CarriedJob{Job: j}}
+	c := Carried{Format: CarryFormat, Version: CarryVersion, Job: CarriedJob{Job: j}, Photos: photos}
 	if t := j.Ticket; t != nil {
 		if c.Fixed, err = fixedOf(t.Document); err != nil {
 			return c, err
@@ -238,8 +242,12 @@ func (s *Shop) Bring(ctx context.Context, by record.Account, key string, c Carri
 	if err != nil {
 		return 0, err
 	}
+	photos, err := c.takePhotos(j)
+	if err != nil {
+		return 0, err
+	}
 	return s.create(ctx, by, key, "carried", c, func(t *store.Tx) (int64, error) {
-		who, err := s.people(ctx, t, j)
+		who, err := s.people(ctx, t, j, c.Photos)
 		if err != nil {
 			return 0, err
 		}
@@ -256,6 +264,9 @@ func (s *Shop) Bring(ctx context.Context, by record.Account, key string, c Carri
 			return 0, err
 		}
 		if err := s.bringWork(ctx, t, id, j, who); err != nil {
+			return 0, err
+		}
+		if err := c.bringPhotos(ctx, t, id, photos, who); err != nil {
 			return 0, err
 		}
 		if k := j.Ticket; k != nil {
@@ -316,8 +327,11 @@ func bringPane(ctx context.Context, t *store.Tx, p record.Pane, who map[string]i
 }
 
 // people finds or adds everybody whom a job names.
-func (s *Shop) people(ctx context.Context, t *store.Tx, j record.Job) (map[string]int64, error) {
+func (s *Shop) people(ctx context.Context, t *store.Tx, j record.Job, photos []CarriedPhoto) (map[string]int64, error) {
 	names := map[string]bool{j.CreatedBy: true}
+	for _, p := range photos {
+		names[p.By] = true
+	}
 	for _, p := range j.Panes {
 		for _, r := range p.Readings {
 			names[r.By] = true

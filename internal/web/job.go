@@ -86,7 +86,7 @@ func (v *Server) jobRoutes(api huma.API) {
 		return &out[Made]{Made{id}}, said(ctx, err)
 	})
 	carry := op("bring", http.MethodPost, "/api/jobs/carried", "Take a carried job in")
-	carry.MaxBodyBytes = 4 << 20
+	carry.MaxBodyBytes = 64 << 20 // sixty pictures
 	huma.Register(api, carry, func(ctx context.Context, in *Keyed[shop.Carried]) (*out[Made], error) {
 		id, err := v.shop.Bring(ctx, who(ctx), in.Key, in.Body)
 		return &out[Made]{Made{id}}, said(ctx, err)

@@ -2365,6 +2365,7 @@ export interface components {
             /** @enum {string} */
             format: "fresh-shard-job";
             job: components["schemas"]["ShopCarriedJob"];
+            photos?: components["schemas"]["ShopCarriedPhoto"][];
             /** @description The same in version 1, for its one pane */
             reckoning?: components["schemas"]["ReckonReckoning"];
             /** Format: int64 */
@@ -2423,6 +2424,15 @@ export interface components {
             sides: components["schemas"]["SettingSides"];
             /** Format: int64 */
             version: number;
+        };
+        ShopCarriedPhoto: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @description Entry of the strip log that it shows; empty for none */
+            entry?: string;
+            /** @description Base64 */
+            jpeg: string;
         };
         ShopCheckView: {
             /** Format: date-time */

@@ -1,0 +1,70 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/internal/photo"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// CarriedPhoto is a picture of a carried job.
+type CarriedPhoto struct {
+	Entry string    `json:"entry,omitempty" doc:"Entry of the strip log that it shows; empty for none"`
+	By    string    `json:"by"`
+	At    time.Time `json:"at"`
+	JPEG  []byte    `json:"jpeg" doc:"Base64"`
+}
+
+// carriedPhotos reads the pictures of a job with their points.
+func (s *Shop) carriedPhotos(ctx context.Context, j record.Job) ([]CarriedPhoto, error) {
+	var out []CarriedPhoto
+	for _, p := range j.Photos {
+		b, err := s.Store.Picture(ctx, j.ID, p.ID, false)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, CarriedPhoto{Entry: p.Entry, By: p.By, At: p.At, JPEG: b})
+	}
+	return out, nil
+}
+
+// takePhotos holds the pictures against their job. Each is decoded and written
+// anew, as if it had just been taken: a document may come from anywhere.
+func (c Carried) takePhotos(j record.Job) ([]photo.Photo, error) {
+	if len(c.Photos) > mostPhotos {
+		return nil, fault.New("photos", fmt.Sprintf("a job holds %d pictures", mostPhotos), "leave some out")
+	}
+	out := make([]photo.Photo, 0, len(c.Photos))
+	for i, p := range c.Photos {
+		at := fmt.Sprintf("photos[%d]", i)
+		if _, ok := logEntry(j, p.Entry); p.Entry != "" && !ok {
+			return nil, fault.New(at+".entry", "the strip log has no such entry", "use an entry's id, or leave it empty")
+		}
+		if _, err := clean(at+".by", p.By, 80, true); err != nil {
+			return nil, err
+		}
+		taken, err := photo.Take(p.JPEG)
+		if f := fault.Of(err); f != nil {
+			return nil, fault.New(at+".jpeg", f.Why, f.Cure)
+		}
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, taken)
+	}
+	return out, nil
+}
+
+func (c Carried) bringPhotos(ctx context.Context, t *store.Tx, job int64, taken []photo.Photo, who map[string]int64) error {
+	for i, p := range taken {
+		from := c.Photos[i]
+		if _, err := t.AddPhoto(ctx, job, from.Entry, p, who[from.By], from.At); err != nil {
+			return err
+		}
+	}
+	return nil
+}
