@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"fmt"
+	"math"
 	"strings"
 	"testing"
 )
@@ -37,6 +38,25 @@ func ninePanes(t *testing.T, p *program) {
 	g.until("eight left", `document.querySelectorAll("[role=dialog] ol li").length === 8`)
 	g.press("Add 1 more")
 	g.until("nine again", `document.querySelectorAll("[role=dialog] ol li").length === 9`)
+	// Two taps put it elsewhere on the object.
+	g.press("Put pane 1 elsewhere on it")
+	tap := func(x, y float64) {
+		ask[any](g, fmt.Sprintf(`void (() => { const e = document.querySelector("[data-face]"), b = e.getBoundingClientRect(); e.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + %v * b.width, clientY: b.top + %v * b.height})) })()`, x, y))
+	}
+	tap(0.4, 0.5)
+	g.sees("Now tap the corner across.")
+	tap(0.1, 0.2)
+	g.until("the figures", `[...document.querySelectorAll("[role=dialog] input")].map(i => Math.round(Number(i.value))).join() === "10,20,30,30"`)
+	g.accessible("a pane put elsewhere")
+	g.refill("wide, %", "95")
+	g.press("Put it there")
+	g.sees("would lie off the object")
+	g.refill("wide, %", "30")
+	g.press("Put it there")
+	g.until("the panes again", `document.querySelectorAll("[role=dialog] ol li").length === 9`)
+	if x := ask[float64](g, `fetch("/api/jobs/14").then(r => r.json()).then(v => v.panes[0].spot.x)`); math.Abs(x-0.1) > 0.01 {
+		t.Errorf("pane 1 stands at %v", x)
+	}
 	g.press("Put away")
 	// Its wait ends: the pane is gone on with.
 	ask[any](g, "void "+pane(2)+`.dispatchEvent(new MouseEvent("click", {bubbles: true}))`)

@@ -5,6 +5,7 @@ import (
 	"math"
 	"strconv"
 
+	"freshshard/core/fault"
 	"freshshard/core/outline"
 )
 
@@ -17,6 +18,23 @@ type Spot struct {
 	W     float64 `json:"w" minimum:"0" maximum:"1"`
 	H     float64 `json:"h" minimum:"0" maximum:"1"`
 	Depth int     `json:"depth" minimum:"0" maximum:"9"`
+}
+
+// Least and most of a spot's place and sides, as shares of the face: what is
+// smaller cannot be tapped.
+const spotLeast = 0.04
+
+// Check refuses a spot that is off the object or too small to be tapped.
+func (s Spot) Check() error {
+	for _, c := range []struct {
+		field       string
+		v, from, to float64
+	}{{"x", s.X, 0, 1 - spotLeast}, {"y", s.Y, 0, 1 - spotLeast}, {"w", s.W, spotLeast, 1 - s.X + 1e-9}, {"h", s.H, spotLeast, 1 - s.Y + 1e-9}} {
+		if !(c.v >= c.from && c.v <= c.to) {
+			return fault.New(c.field, "the pane would lie off the object, or be too small to tap", fmt.Sprintf("from %.0f to %.0f %% is taken here", 100*c.from, 100*c.to))
+		}
+	}
+	return nil
 }
 
 // MostPanes is more than any object on a bench has.
@@ -82,6 +100,8 @@ const (
 func Object(panes []ObjectPane) Drawing {
 	d := Drawing{Name: "object", Seen: "the object's panes; not to scale"}
 	d.loop("face", LayerFrame, "the object", rect(0, 0, faceW, faceH))
+	// Spots are shares of this.
+	d.loop("room", LayerNote, "where panes can be", rect(faceIn, faceIn, faceW-faceIn, faceH-faceIn))
 	at := func(x, y float64) outline.Point {
 		return outline.Point{X: faceIn + x*(faceW-2*faceIn), Y: faceH - faceIn - y*(faceH-2*faceIn)}
 	}

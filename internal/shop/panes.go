@@ -79,6 +79,20 @@ func (s *Shop) LayOut(ctx context.Context, by record.Account, job int64, in LayO
 	})
 }
 
+// PlacePane puts a pane elsewhere on its object. How deep it lies in a pack
+// stays as it was.
+func (s *Shop) PlacePane(ctx context.Context, by record.Account, at Bench, spot drawing.Spot) error {
+	if err := spot.Check(); err != nil {
+		return err
+	}
+	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+		before := p.Spot
+		spot.Depth = before.Depth
+		p.Spot = spot
+		return store.Change{Noun: "panes", Item: fmt.Sprint(p.Number), Action: "moved", Said: "put elsewhere on the object", Before: before, After: spot}, t.MovePane(ctx, *p)
+	})
+}
+
 // DropPane takes a pane out that nothing was done to.
 func (s *Shop) DropPane(ctx context.Context, by record.Account, at Bench) error {
 	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {

@@ -153,6 +153,30 @@ func TestLayOut(t *testing.T) {
 	}
 }
 
+// A pane is put elsewhere on its object, in a pack as deep as before; off it,
+// it is refused.
+func TestPlacePane(t *testing.T) {
+	s, _, tor := open(t)
+	job := takeIn(t, s, tor)
+	if err := s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 2, Behind: true}, 1}); err != nil {
+		t.Fatal(err)
+	}
+	v, err := s.Job(ctx, job)
+	if err != nil {
+		t.Fatal(err)
+	}
+	at := Bench{job, v.Panes[1].ID}
+	if err := s.PlacePane(ctx, tor, at, drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5}); err != nil {
+		t.Fatal(err)
+	}
+	if v, err = s.Job(ctx, job); err != nil || v.Panes[1].Spot != (drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5, Depth: 1}) || v.Panes[0].Spot.X == 0.6 {
+		t.Errorf("%+v, %v", v.Panes, err)
+	}
+	if f := fault.Of(s.PlacePane(ctx, tor, at, drawing.Spot{X: 0.9, Y: 0.1, W: 0.3, H: 0.5})); f == nil || f.Field != "w" {
+		t.Errorf("half off the object: %v", f)
+	}
+}
+
 // Today goes on with the pane that does not wait.
 func TestTodayTakesThePaneThatDoesNotWait(t *testing.T) {
 	s, _, tor := open(t)

@@ -6,6 +6,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/core/drawing"
 	"freshshard/internal/shop"
 )
 
@@ -24,6 +25,12 @@ func (v *Server) paneRoutes(api huma.API) {
 	huma.Register(api, op("dropPane", http.MethodDelete, "/api/jobs/{id}/pane", "Take a pane out that nothing was done to"), func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
 		err := v.shop.DropPane(ctx, who(ctx), in.bench())
 		return v.show(ctx, BenchID{JobID: in.JobID}, err)
+	})
+	huma.Register(api, op("placePane", http.MethodPut, "/api/jobs/{id}/spot", "Put a pane elsewhere on its object"), func(ctx context.Context, in *struct {
+		BenchID
+		Body drawing.Spot
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.PlacePane(ctx, who(ctx), in.bench(), in.Body))
 	})
 	huma.Register(api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"), func(ctx context.Context, in *struct {
 		BenchID

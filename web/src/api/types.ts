@@ -60,6 +60,7 @@ export type PackIn = Omit<S["ShopPackIn"], "$schema">;
 export type PackOut = S["ShopPackOut"];
 export type LoadIn = Omit<S["ShopLoadIn"], "$schema">;
 export type LoadOut = S["ShopLoadOut"];
+export type PaneSpot = S["DrawingSpot"];
 export type Coated = S["PaneCoated"];
 export type Stack = S["PaneStack"];
 export type Duty = S["PaneDuty"];

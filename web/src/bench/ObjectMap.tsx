@@ -16,10 +16,15 @@ export function ObjectMap({
 	drawing,
 	width,
 	onPick,
+	onTap,
+	mark,
 }: {
 	drawing: Drawing;
 	width: number;
 	onPick: (pane: number) => void;
+	/** A tap on the face itself, as shares from its upper left corner. */
+	onTap?: (x: number, y: number) => void;
+	mark?: Frame;
 }) {
 	const height = Math.round((width * 190) / 300);
 	const eye = useMemo(
@@ -29,6 +34,12 @@ export function ObjectMap({
 	const face = drawing.items.find((i) => i.id === "face");
 	const panes = drawing.items.filter((i) => i.layer === "pane");
 	const numbers = drawing.items.filter((i) => i.layer === "order");
+	const room = drawing.items.find((i) => i.id === "room");
+	const box = room ? boxOf(room.points.map((p) => eye.at(p))) : null;
+	function tap(e: React.MouseEvent<SVGRectElement>) {
+		const at = e.currentTarget.getBoundingClientRect();
+		onTap?.((e.clientX - at.left) / at.width, (e.clientY - at.top) / at.height);
+	}
 	return (
 		// biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields
 		<svg
@@ -97,8 +108,48 @@ export function ObjectMap({
 					</g>
 				);
 			})}
+			{onTap && box && (
+				<>
+					{mark && (
+						<rect
+							x={box.x + mark.x * box.w}
+							y={box.y + mark.y * box.h}
+							width={Math.max(2, mark.w * box.w)}
+							height={Math.max(2, mark.h * box.h)}
+							fill="none"
+							stroke="var(--wax)"
+							strokeWidth={3}
+							strokeDasharray="8 4"
+						/>
+					)}
+					{/* biome-ignore lint/a11y/noStaticElementInteractions: the fields below do the same by keyboard */}
+					<rect
+						x={box.x}
+						y={box.y}
+						width={box.w}
+						height={box.h}
+						fill="transparent"
+						className="cursor-crosshair"
+						data-face
+						onClick={tap}
+					/>
+				</>
+			)}
 		</svg>
 	);
+}
+
+type Frame = { x: number; y: number; w: number; h: number };
+
+function boxOf(points: { x: number; y: number }[]): Frame {
+	const x = Math.min(...points.map((p) => p.x));
+	const y = Math.min(...points.map((p) => p.y));
+	return {
+		x,
+		y,
+		w: Math.max(...points.map((p) => p.x)) - x,
+		h: Math.max(...points.map((p) => p.y)) - y,
+	};
 }
 
 function corners(

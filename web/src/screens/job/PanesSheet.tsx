@@ -9,6 +9,7 @@ import { Button } from "../../parts/Button";
 import { LayoutFields } from "../../parts/LayoutFields";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
+import { PlacePane } from "./PlacePane";
 
 type Props = { view: View; open: boolean; onClose: () => void };
 
@@ -27,11 +28,31 @@ export function PanesSheet({ view, open, onClose }: Props) {
 			}),
 		),
 	);
+	const [placing, setPlacing] = useState(false);
+	if (placing) {
+		return (
+			<Sheet
+				title="Panes of the object"
+				open={open}
+				onClose={() => {
+					setPlacing(false);
+					onClose();
+				}}
+			>
+				<PlacePane view={view} onDone={() => setPlacing(false)} />
+			</Sheet>
+		);
+	}
 	return (
 		<Sheet title="Panes of the object" open={open} onClose={onClose}>
 			<div className="lit p-3">
 				<ObjectMap drawing={view.object} width={440} onPick={pick} />
 			</div>
+			{!view.job.signed && (
+				<Button className="mt-3" onClick={() => setPlacing(true)}>
+					Put {view.pane.name || `pane ${view.pane.number}`} elsewhere on it
+				</Button>
+			)}
 			<ol className="mt-3 border-t border-rule" aria-label="Panes">
 				{view.panes.map((p) => (
 					<li
