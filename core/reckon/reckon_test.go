@@ -1,6 +1,7 @@
 package reckon
 
 import (
+	"encoding/json"
 	"strings"
 	"testing"
 
@@ -142,6 +143,47 @@ func TestCauseReachesTheChoice(t *testing.T) {
 	for cause, want := range map[string]bool{"blow": true, "slam": true, "warped-seat": true, "pitting": true, "wrong-material": true, "debris": false, "over-tight": false} {
 		if k.Cause = cause; (flagged() > 0) != want {
 			t.Errorf("%s: flagged %d", cause, flagged())
+		}
+	}
+}
+
+// A reckoning from before there were schools, asks and the rest has lists where
+// lists are promised.
+func TestOldReckoningIsMadeWhole(t *testing.T) {
+	r, err := Pane(stove(t))
+	if err != nil {
+		t.Fatal(err)
+	}
+	b, err := json.Marshal(r)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var m map[string]any
+	if err := json.Unmarshal(b, &m); err != nil {
+		t.Fatal(err)
+	}
+	for _, k := range []string{"makes", "slide", "touch"} {
+		delete(m, k)
+	}
+	choice, fit := m["choice"].(map[string]any), m["fit"].(map[string]any)
+	delete(choice, "schools")
+	delete(choice["open"].([]any)[0].(map[string]any), "asks")
+	delete(fit, "broken")
+	delete(fit, "makes")
+	if b, err = json.Marshal(m); err != nil {
+		t.Fatal(err)
+	}
+	var old Reckoning
+	if err := json.Unmarshal(b, &old); err != nil {
+		t.Fatal(err)
+	}
+	old.Whole()
+	if b, err = json.Marshal(old); err != nil {
+		t.Fatal(err)
+	}
+	for _, k := range []string{"makes", "slide", "touch", "schools", "asks", "broken"} {
+		if strings.Contains(string(b), `"`+k+`":null`) || !strings.Contains(string(b), `"`+k+`":[]`) {
+			t.Errorf("%s is no list", k)
 		}
 	}
 }

@@ -146,10 +146,14 @@ func fixedOf(document string) ([]Fixed, error) {
 	if strings.HasPrefix(document, "{") {
 		one := Fixed{Pane: 1}
 		err := json.Unmarshal([]byte(document), &one.Reckoning)
+		one.Reckoning.Whole()
 		return []Fixed{one}, err
 	}
 	var all []Fixed
 	err := json.Unmarshal([]byte(document), &all)
+	for i := range all {
+		all[i].Reckoning.Whole()
+	}
 	return all, err
 }
 

@@ -81,6 +81,17 @@ func TestPanesRefuse(t *testing.T) {
 		{"no family", "PUT", job + "/pane", held(func(h *HeldChange) { h.Family = "magnets" }), 422, "family"},
 		{"abrasive on glass-ceramic", "PUT", job + "/pane", held(func(h *HeldChange) { h.Uses = []string{"abrasive"} }), 422, "uses"},
 		{"moonshine", "PUT", job + "/pane", held(func(h *HeldChange) { h.Uses = []string{"moonshine"} }), 422, "uses"},
+		{"a push that nobody has", "PUT", job + "/pane", held(func(h *HeldChange) { h.Duty.Push = -5 }), 422, "duty.push"},
+		{"a stack of ice", "PUT", job + "/pane", held(func(h *HeldChange) {
+			h.Stack = pane.Stack{Panes: []pane.Coated{{Material: "ice", Thickness: 4, Coat: "none"}}}
+		}), 422, "stack.panes[0].material"},
+		{"a stack without its gap", "PUT", job + "/pane", held(func(h *HeldChange) {
+			p := pane.Coated{Material: "toughened", Thickness: 4, Coat: "none"}
+			h.Stack = pane.Stack{Panes: []pane.Coated{p, p}}
+		}), 422, "stack.gaps"},
+		{"off the object", "PUT", job + "/spot", body{"x": 0.9, "y": 0, "w": 0.5, "h": 0.5, "depth": 0}, 422, "w"},
+		{"a load on ice", "POST", "/api/sums/load", body{"w": "900", "h": "600", "held": "", "material": "ice", "thickness": 4, "wind": 30, "push": 0, "even": 0, "lying": false, "warp": 0}, 422, "material"},
+		{"a mean cutter", "PUT", "/api/book/cutter/saw/half", body{"v": 90, "sheet": "x", "version": 0}, 422, "v"},
 		{"no outline", "PUT", job + "/outline", body{"outline": body{"outer": []body{}, "holes": []body{}}, "doubt": 1, "version": 1}, 422, "outline"},
 		{"a line", "PUT", job + "/outline", body{"outline": body{"outer": []body{{"x": 0, "y": 0}, {"x": 9, "y": 0}, {"x": 4, "y": 0}}, "holes": []body{}}, "doubt": 1, "version": 1}, 422, "outline"},
 		{"a weight of 11", "POST", job + "/weigh", body{"weights": body{"cost": 11}}, 422, "weights.cost"},
