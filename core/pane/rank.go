@@ -204,6 +204,9 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 	return m.Scores[k]
 }
 
+// speaksFor is how many points of 10 a second reason has to have for a word.
+const speaksFor = 8
+
 // sentence names the two things that speak most for the material and the one
 // that speaks most against it.
 func (r Ranked) sentence() string {
@@ -211,7 +214,10 @@ func (r Ranked) sentence() string {
 	sort.SliceStable(best, func(i, j int) bool {
 		return (best[i].Points-5)*best[i].Weight > (best[j].Points-5)*best[j].Weight
 	})
-	s := best[0].Why + "; " + best[1].Why
+	s := best[0].Why
+	if best[1].Points >= speaksFor {
+		s += "; " + best[1].Why
+	}
 	if last := best[len(best)-1]; last.Points < 5 && last.Weight > 0 {
 		s += "; against it: " + last.Why
 	}
@@ -243,6 +249,9 @@ func (c Choice) advice(n Need) string {
 	}
 	best := c.Open[0]
 	s := fmt.Sprintf("%s mm %s: %s.", working.Num(best.Thickness, 1), best.Name, best.Sentence) + c.besides()
+	if len(c.Open) == 1 {
+		s += " Nothing else on the list stands this."
+	}
 	for _, k := range c.Closed {
 		if k.Material == n.Like {
 			s += fmt.Sprintf(" Not like the old one: %s is ruled out, %s.", k.Name, k.Sentence)
