@@ -157,6 +157,7 @@ func (m Material) passes(l Load, t float64) (action, strength.Bent, bool) {
 // Carrying is the thinnest thickness from some on, at most what the frame takes,
 // that the loads leave standing; the same again where none does.
 func (m Material) Carrying(l Load, from, most float64) float64 {
+	l.known = newPlates()
 	if t, ok := m.carries(l, from, most); ok && t > 0 {
 		return t
 	}
@@ -235,6 +236,7 @@ type Carrier struct {
 // Carriers lists the materials by what they need to carry some loads, the
 // lightest first, those that cannot last.
 func Carriers(vs own.Values, l Load) []Carrier {
+	l.known = newPlates()
 	out := []Carrier{}
 	for _, m := range Laid(vs) {
 		c := Carrier{Material: m.ID, Name: m.Short, Edge: m.Edge}

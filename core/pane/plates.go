@@ -13,6 +13,8 @@ type plates struct {
 	bent map[plateKey]strength.Bent
 }
 
+func newPlates() *plates { return &plates{bent: map[plateKey]strength.Bent{}} }
+
 type plateKey struct {
 	w, h, nu float64
 	held     Held

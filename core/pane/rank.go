@@ -83,7 +83,7 @@ func Choose(n Need) (Choice, error) {
 	if err := n.Check(); err != nil {
 		return c, err
 	}
-	n.Load.known = &plates{bent: map[plateKey]strength.Bent{}}
+	n.Load.known = newPlates()
 	for _, m := range Laid(n.Own) {
 		if shut := m.gate(n); shut != nil {
 			c.Closed = append(c.Closed, *shut)

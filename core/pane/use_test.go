@@ -9,7 +9,6 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/fault"
 	"freshshard/core/outline"
-	"freshshard/core/strength"
 )
 
 // at moves a path of a hole.
@@ -247,7 +246,7 @@ func TestDeflectionKeepsTheBite(t *testing.T) {
 
 // One choice bends each plate once, and comes to what each sum gives by itself.
 func TestPlatesAreKept(t *testing.T) {
-	p := &plates{bent: map[plateKey]strength.Bent{}}
+	p := newPlates()
 	for _, held := range []Held{"", Two, Three, Round} {
 		for _, id := range []string{"annealed", "laminated", "polycarbonate"} {
 			m, _ := ByID(id)

@@ -209,3 +209,18 @@ func TestTubeUnderPressure(t *testing.T) {
 		t.Error("without a pressure")
 	}
 }
+
+// A pane in tracks under a push, in a pack, with the odds: the slowest that a
+// screen asks for.
+func BenchmarkLoadedPane(b *testing.B) {
+	k := deck(b, 3)
+	k.Family, k.Draws = "lift-drop", fit.ScreenDraws
+	k.Readings[fit.UpperPocket], k.Readings[fit.LowerPocket] = length.Reading{Value: 26, Doubt: 0.1}, length.Reading{Value: 9, Doubt: 0.1}
+	delete(k.Readings, fit.Ledge)
+	k.Duty = pane.Duty{Push: 500, Even: 0.2}
+	for b.Loop() {
+		if _, err := Pane(k); err != nil {
+			b.Fatal(err)
+		}
+	}
+}

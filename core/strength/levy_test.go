@@ -125,3 +125,59 @@ func BenchmarkFreeEdge(b *testing.B) {
 		}
 	}
 }
+
+// Betti's theorem, a law of elasticity: two equal loads on two strips do the
+// same work on each other's deflections, whichever comes first.
+func TestLevyIsReciprocal(t *testing.T) {
+	s := Sheet{E: 70, Nu: 0.22, T: 5}
+	r := rand.New(rand.NewPCG(7, 3))
+	for range 40 {
+		a, b, c := 300+900*r.Float64(), 200+900*r.Float64(), 40+60*r.Float64()
+		at := []float64{(b - c) * r.Float64(), (b - c) * r.Float64()}
+		low, high := r.IntN(2) == 0, r.IntN(2) == 0
+		// moved is how far the plate moves on the mean over the other's patch.
+		moved := func(load, other float64) float64 {
+			l := levy{s: s, a: a, b: b, lowFree: low, hiFree: high, p: 1 / (c * c), c: c, y0: load, y1: load + c}
+			if err := l.solve(); err != nil {
+				t.Fatal(err)
+			}
+			var sum float64
+			const n = 12
+			for i := range n {
+				for j := range n {
+					w, _ := l.at(a/2+c*((float64(i)+0.5)/n-0.5), other+c*(float64(j)+0.5)/n)
+					sum += w
+				}
+			}
+			return sum / (n * n)
+		}
+		x, y := moved(at[0], at[1]), moved(at[1], at[0])
+		if !near(x, y, 2e-4*math.Max(math.Abs(x), math.Abs(y))) {
+			t.Fatalf("%v × %v, free %v %v, patches at %v: %v and %v", a, b, low, high, at, x, y)
+		}
+	}
+}
+
+// The edges do what they should: a held one does not move, a free one carries
+// no moment across it.
+func TestLevyEdges(t *testing.T) {
+	s := Sheet{E: 70, Nu: 0.22, T: 5}
+	l := levy{s: s, a: 700, b: 450, hiFree: true, p: 1e-3, c: 700, y1: 450}
+	if err := l.solve(); err != nil {
+		t.Fatal(err)
+	}
+	most, _ := l.at(350, 450)
+	for x := 50.0; x < 700; x += 50 {
+		if w, _ := l.at(x, 0); math.Abs(w) > 1e-9*most {
+			t.Errorf("at %v the held edge moves by %v", x, w)
+		}
+		// My by the second difference of the deflection, and ν·Mx beside it.
+		const h = 0.5
+		d := func(x, y float64) float64 { w, _ := l.at(x, y); return w }
+		yy := (d(x, 450) - 2*d(x, 450-h) + d(x, 450-2*h)) / (h * h)
+		xx := (d(x+h, 450-h) - 2*d(x, 450-h) + d(x-h, 450-h)) / (h * h)
+		if m := yy + s.Nu*xx; math.Abs(m) > 0.02*math.Abs(xx) {
+			t.Errorf("at %v the free edge carries %v, along it %v", x, m, xx)
+		}
+	}
+}
