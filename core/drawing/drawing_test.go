@@ -165,3 +165,34 @@ func TestInset(t *testing.T) {
 		t.Errorf("%v", in)
 	}
 }
+
+// A pack is drawn with all its panes and gaps, to scale, the pane on the table
+// in its place and the hot side up.
+func TestPackSection(t *testing.T) {
+	s := scene(t, "window-pack", map[fit.Place]string{fit.WidthTop: "400", fit.HeightLeft: "300", fit.Ledge: "12"})
+	s.Stack = Stack{Panes: []float64{4, 4, 5}, Gaps: []float64{9, 12}, Here: 2}
+	d := Section(s)
+	top := func(id string) (low, high float64) {
+		b := boxOf(item(t, d, id).Points)
+		return b.Min.Y, b.Max.Y
+	}
+	lastLow, lastHigh := top("pane-3-cut")
+	hereLow, hereHigh := top("pane-cut")
+	firstLow, firstHigh := top("pane-1-cut")
+	for _, c := range []struct{ got, want float64 }{
+		{lastHigh - lastLow, 5}, {hereLow - lastHigh, 12}, {hereHigh - hereLow, 4}, {firstLow - hereHigh, 9}, {firstHigh - firstLow, 4},
+	} {
+		if math.Abs(c.got-c.want) > 1e-9 {
+			t.Errorf("drawn %v, is %v", c.got, c.want)
+		}
+	}
+	if low, high := top("body"); low > lastLow || high < firstHigh {
+		t.Errorf("the frame from %v to %v does not hold %v to %v", low, high, lastLow, firstHigh)
+	}
+	for _, id := range []string{"pad-1-cut", "pad-2-cut"} {
+		item(t, d, id)
+	}
+	// Nothing noted: two panes stand for the pack.
+	s.Stack = Stack{}
+	item(t, Section(s), "pane-second")
+}

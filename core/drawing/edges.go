@@ -72,10 +72,32 @@ func (c cut) channel(d *Drawing, _ Scene) {
 
 // pack is the folded frame with two of its panes and a pad between.
 func (c cut) pack(d *Drawing, s Scene) {
-	second := c.top() + 6
-	c.u(d, "body", "folded frame, cut through", 0, c.ledge, 0, second+c.t+1.5, 1.5)
-	d.loop("pad-cut", LayerGasket, "pad between the panes", rect(c.edge+2, c.top(), c.ledge, second))
-	d.loop("pane-second", LayerPane, "next pane of the pack", rect(c.edge, second, c.long, second+c.t))
+	k := s.Stack
+	if len(k.Panes) == 0 {
+		second := c.top() + 6
+		c.u(d, "body", "folded frame, cut through", 0, c.ledge, 0, second+c.t+1.5, 1.5)
+		d.loop("pad-cut", LayerGasket, "pad between the panes", rect(c.edge+2, c.top(), c.ledge, second))
+		d.loop("pane-second", LayerPane, "next pane of the pack", rect(c.edge, second, c.long, second+c.t))
+		return
+	}
+	// The hot side is up: the last pane lies at the bottom.
+	y := bedThickness
+	tops := make([]float64, len(k.Panes))
+	for i := len(k.Panes) - 1; i >= 0; i-- {
+		tops[i] = y + k.Panes[i]
+		if i > 0 {
+			y = tops[i] + k.Gaps[i-1]
+		}
+	}
+	c.u(d, "body", "folded frame, cut through", 0, c.ledge, 0, tops[0]+bedThickness, 1.5)
+	for i := range k.Panes {
+		if i > 0 {
+			d.loop(fmt.Sprintf("pad-%d-cut", i), LayerGasket, "pad between the panes", rect(c.edge+2, tops[i], c.ledge, tops[i]+k.Gaps[i-1]))
+		}
+		if i+1 != max(k.Here, 1) {
+			d.loop(fmt.Sprintf("pane-%d-cut", i+1), LayerPane, fmt.Sprintf("pane %d of the pack, from the hot side", i+1), rect(c.edge, tops[i]-k.Panes[i], c.long, tops[i]))
+		}
+	}
 }
 
 // rubber has a groove for the glass to the right and one for the flange to the

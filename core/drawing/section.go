@@ -112,6 +112,8 @@ func (s Scene) cut() cut {
 		}
 		c.end = c.edge - c.gap + c.ledge
 		c.bed = 0
+	case family.Pack:
+		c.bed = bedThickness + s.Stack.below()
 	case family.Bonded:
 		c.bed = beadSeated
 	case family.Track:

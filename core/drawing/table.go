@@ -20,7 +20,25 @@ type Scene struct {
 	Pane    string        // name of the pane, "4 mm glass-ceramic"
 	Unit    length.Unit
 	Stamp   string // what the pane's stamp says
+	Stack   Stack  // of a pack, as its panes came out
 	Corner  string // upper-left … lower-right, as mounted; empty while unknown
+}
+
+// Stack is a pack edge-on: how thick its panes are and how wide the gaps between
+// them, from the hot side, mm. Here is the pane on the table, from 1; 0 takes
+// the first.
+type Stack struct {
+	Panes, Gaps []float64
+	Here        int
+}
+
+// below is what lies under the pane on the table, its hot side being up, mm.
+func (k Stack) below() float64 {
+	var d float64
+	for i := max(k.Here, 1); i < len(k.Panes); i++ {
+		d += k.Panes[i] + k.Gaps[i-1]
+	}
+	return d
 }
 
 // An opening that nobody has read yet is drawn at this size, in mm, so that

@@ -124,6 +124,13 @@ func Pane(k Known) (Reckoning, error) {
 	if err = r.size(k, &p); err != nil {
 		return r, err
 	}
+	// A thickness that followed the loads stands in the pack, too.
+	if n := k.Stack.Here; n > 0 && k.Stack.Panes[n-1].Thickness != r.Thickness {
+		k.Exposure = object
+		if err = r.pack(&k); err != nil {
+			return r, err
+		}
+	}
 	if err = r.diagnose(&k); err != nil {
 		return r, err
 	}
@@ -155,7 +162,7 @@ func Pane(k Known) (Reckoning, error) {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
 		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.sized(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
 	}
-	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"]}
+	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: r.stack()}
 	r.Table, r.Section, r.Slide = drawing.Table(sc), drawing.Section(sc), []drawing.Drawing{}
 	r.Lift = drawing.Lifted(sc)
 	for _, st := range r.Fit.Slide {

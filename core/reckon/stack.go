@@ -3,6 +3,7 @@ package reckon
 import (
 	"fmt"
 
+	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/heat"
 	"freshshard/core/origin"
@@ -72,4 +73,16 @@ func inStack(err error) error {
 		return fault.New("stack."+f.Field, f.Why, f.Cure)
 	}
 	return err
+}
+
+// stack is the pack as the section draws it.
+func (r *Reckoning) stack() drawing.Stack {
+	if r.Pack == nil {
+		return drawing.Stack{}
+	}
+	k := drawing.Stack{Gaps: r.Pack.Gaps, Here: r.Pack.Here}
+	for _, p := range r.Pack.Panes {
+		k.Panes = append(k.Panes, p.T)
+	}
+	return k
 }

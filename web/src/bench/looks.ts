@@ -24,7 +24,8 @@ export function lookOf(item: Item, edge: string): Look {
 		case "pane":
 			return {
 				stroke: `var(--edge-${edge})`,
-				width: 3.5,
+				// The other panes of a pack stand back.
+				width: /^pane-\d+-cut$/.test(item.id) ? 1.3 : 3.5,
 				fill: `var(--fill-${edge})`,
 			};
 		case "fixing":
