@@ -2,12 +2,16 @@ package shop
 
 import (
 	"context"
+	"fmt"
 
+	"freshshard/core/fault"
 	"freshshard/core/heat"
 	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/reckon"
 	"freshshard/core/working"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
 )
 
 // PackIn is a pack between a cavity and a room.
@@ -64,4 +68,40 @@ func (s *Shop) Pack(ctx context.Context, in PackIn) (PackOut, error) {
 	out.Orders, out.Says = heat.Few(all), heat.Says(all)
 	out.Figures = reckon.Present(p.Figures(out.Result), shop.Unit)
 	return out, nil
+}
+
+// PackAll notes one pack for all panes of an object that lie in it, each in its
+// place: the pane with number 1 is the innermost. Had is how many panes the
+// person saw.
+type PackAll struct {
+	Stack pane.Stack `json:"stack"`
+	Had   int        `json:"had" minimum:"2" maximum:"4"`
+}
+
+// SetPack notes the pack that all panes of an object make up.
+func (s *Shop) SetPack(ctx context.Context, by record.Account, job int64, in PackAll) error {
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if len(j.Panes) != in.Had {
+			return store.Change{}, stale("the panes of the object")
+		}
+		if len(in.Stack.Panes) != len(j.Panes) {
+			return store.Change{}, fault.New("stack.panes", fmt.Sprintf("the object has %d panes, the pack %d", len(j.Panes), len(in.Stack.Panes)), "note each of them, or this one alone")
+		}
+		for i := range j.Panes {
+			p := &j.Panes[i]
+			p.Stack = in.Stack
+			p.Stack.Here = i + 1
+			if err := sound(&j, p); err != nil {
+				return store.Change{}, err
+			}
+			if _, err := t.SetPane(ctx, *p); err != nil {
+				return store.Change{}, err
+			}
+		}
+		return store.Change{Noun: "panes", Item: fmt.Sprint(len(j.Panes)), Action: "packed", Said: "the pack of all panes was noted", After: in.Stack}, nil
+	})
 }

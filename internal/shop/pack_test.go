@@ -1,12 +1,15 @@
 package shop
 
 import (
+	"errors"
 	"strings"
 	"testing"
 
+	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/heat"
 	"freshshard/core/pane"
+	"freshshard/internal/record"
 )
 
 func ovenPack() PackIn {
@@ -39,5 +42,50 @@ func TestPack(t *testing.T) {
 	bad.Panes[1].Material = "ice"
 	if f := fault.Of(func() error { _, err := s.Pack(ctx, bad); return err }()); f == nil || f.Field != "panes[1].material" {
 		t.Errorf("%v", f)
+	}
+}
+
+// One pack is noted for all panes of an object at once, each in its place.
+func TestSetPack(t *testing.T) {
+	s, mira, tor := open(t)
+	job := takeIn(t, s, tor)
+	if err := s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 3, Behind: true}, 1}); err != nil {
+		t.Fatal(err)
+	}
+	in := ovenPack()
+	all := PackAll{Stack: pane.Stack{Panes: in.Panes, Gaps: in.Gaps, Here: 2}, Had: 3}
+	if err := s.SetPack(ctx, tor, job, all); err != nil {
+		t.Fatal(err)
+	}
+	benches, _, err := s.Benches(ctx, First(job))
+	if err != nil || len(benches) != 3 {
+		t.Fatal(err)
+	}
+	last := 1e9
+	for i, b := range benches {
+		hot := b.Reckoning.Pack.Result.Faces[i].Hot
+		if b.Pane.Stack.Here != i+1 || hot >= last {
+			t.Errorf("pane %d: number %d of the pack, %v °C", i+1, b.Pane.Stack.Here, hot)
+		}
+		last = hot
+	}
+	for name, c := range map[string]struct {
+		change func(*PackAll)
+		field  string
+	}{
+		"two panes":     {func(p *PackAll) { p.Stack.Panes, p.Stack.Gaps = p.Stack.Panes[:2], p.Stack.Gaps[:1] }, "stack.panes"},
+		"a gap too few": {func(p *PackAll) { p.Stack.Gaps = p.Stack.Gaps[:1] }, "stack.gaps"},
+	} {
+		bad := all
+		c.change(&bad)
+		if f := fault.Of(s.SetPack(ctx, tor, job, bad)); f == nil || f.Field != c.field {
+			t.Errorf("%s: %v", name, f)
+		}
+	}
+	old := all
+	old.Had = 2
+	var k *record.Conflict
+	if err := s.SetPack(ctx, mira, job, old); !errors.As(err, &k) {
+		t.Errorf("a person who saw two panes: %v", err)
 	}
 }

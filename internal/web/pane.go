@@ -32,6 +32,12 @@ func (v *Server) paneRoutes(api huma.API) {
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.PlacePane(ctx, who(ctx), in.bench(), in.Body))
 	})
+	huma.Register(api, op("setPack", http.MethodPut, "/api/jobs/{id}/pack", "Note the pack that all panes of the object make up"), func(ctx context.Context, in *struct {
+		BenchID
+		Body shop.PackAll
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.SetPack(ctx, who(ctx), in.ID, in.Body))
+	})
 	huma.Register(api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"), func(ctx context.Context, in *struct {
 		BenchID
 		Body shop.Wait

@@ -297,6 +297,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note the pack that all panes of the object make up */
+        put: operations["setPack"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/pane": {
         parameters: {
             query?: never;
@@ -2604,6 +2621,11 @@ export interface components {
             /** @description Before the inset: what is laid on a job's table */
             whole: components["schemas"]["OutlineOutline"];
         };
+        ShopPackAll: {
+            /** Format: int64 */
+            had: number;
+            stack: components["schemas"]["PaneStack"];
+        };
         ShopPackIn: {
             /**
              * Format: double
@@ -3984,6 +4006,44 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShopDrawn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setPack: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopPackAll"];
             };
         };
         responses: {

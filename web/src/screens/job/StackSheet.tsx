@@ -1,13 +1,14 @@
 import { useEffect, useState } from "react";
 import { api, got } from "../../api/client";
 import { on, useCatalogue, useJobWrite } from "../../api/hooks";
-import type { Held, Stack, View } from "../../api/types";
+import type { Stack, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { NumberField } from "../../parts/NumberField";
 import { PackFields } from "../../parts/PackFields";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
+import { Tick } from "../../parts/Tick";
 import { heldOf } from "./held";
 
 type Props = { view: View; open: boolean; onClose: () => void };
@@ -20,10 +21,24 @@ export function StackSheet({ view, open, onClose }: Props) {
 	useEffect(() => {
 		if (open) setStack(view.pane.stack);
 	}, [open]);
-	const write = useJobWrite<Held>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}/pane", { params: on(view), body })),
-	);
 	const panes = stack.panes ?? [];
+	const several = panes.length > 1 && panes.length === view.panes.length;
+	const [all, setAll] = useState(true);
+	const write = useJobWrite<Stack>(view, (body) =>
+		several && all
+			? got(
+					api.PUT("/api/jobs/{id}/pack", {
+						params: on(view),
+						body: { stack: body, had: view.panes.length },
+					}),
+				)
+			: got(
+					api.PUT("/api/jobs/{id}/pane", {
+						params: on(view),
+						body: { ...heldOf(view), stack: body },
+					}),
+				),
+	);
 	return (
 		<Sheet title="The pack that it stands in" open={open} onClose={onClose}>
 			<div className="flex flex-col gap-4">
@@ -47,21 +62,29 @@ export function StackSheet({ view, open, onClose }: Props) {
 				/>
 				{panes.length > 0 && (
 					<>
-						<section>
-							<h3 className="mb-1.5 font-semibold">On the table is</h3>
-							<Pick
-								label="Which of them is on the table"
-								value={String(stack.here ?? 0)}
-								onChange={(n) => setStack({ ...stack, here: Number(n) })}
-								options={[
-									{ value: "0", label: "not said" },
-									...panes.map((_, n) => ({
-										value: String(n + 1),
-										label: `pane ${n + 1}`,
-									})),
-								]}
-							/>
-						</section>
+						{several && (
+							<Tick checked={all} onChange={setAll}>
+								These are the {panes.length} panes of this object, number 1 the
+								innermost
+							</Tick>
+						)}
+						{!(several && all) && (
+							<section>
+								<h3 className="mb-1.5 font-semibold">On the table is</h3>
+								<Pick
+									label="Which of them is on the table"
+									value={String(stack.here ?? 0)}
+									onChange={(n) => setStack({ ...stack, here: Number(n) })}
+									options={[
+										{ value: "0", label: "not said" },
+										...panes.map((_, n) => ({
+											value: String(n + 1),
+											label: `pane ${n + 1}`,
+										})),
+									]}
+								/>
+							</section>
+						)}
 						<section>
 							<h3 className="mb-1.5 font-semibold">The pack stands</h3>
 							<Pick
@@ -89,9 +112,7 @@ export function StackSheet({ view, open, onClose }: Props) {
 				<Button
 					kind="now"
 					disabled={write.isPending}
-					onClick={() =>
-						write.mutate({ ...heldOf(view), stack }, { onSuccess: onClose })
-					}
+					onClick={() => write.mutate(stack, { onSuccess: onClose })}
 				>
 					Keep it
 				</Button>
