@@ -13,6 +13,8 @@ import (
 // the bottom of its band: what the bite is taken from.
 func (s solver) slack(a axis, pane float64) float64 { return (a.high - (pane - s.band.Half)) / 2 }
 
+var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "hot", "bite_coldest": "in the coldest"}
+
 func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
 	g := s.p.growth(a.widest, paneC, frameC)
 	v := reach.Value - reach.Doubt - s.slack(a, pane) - s.p.OffCentre - g
@@ -23,12 +25,8 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 	if _, ok := s.p.Readings[Reach]; ok && s.p.Sizing == family.Clip {
 		place, what = Reach, "least bite under a bracket"
 	}
-	when := "when set"
-	if key == "bite_hot" {
-		when = "hot"
-	}
 	f := working.Figure{
-		Key: key, Sentence: fmt.Sprintf("%s, %s, at worst; %s expected", what, when, length.Metric(reach.Value-(a.widest-pane)/2-g)),
+		Key: key, Sentence: fmt.Sprintf("%s, %s, at worst; %s expected", what, biteSaid[key], length.Metric(reach.Value-(a.widest-pane)/2-g)),
 		Value: v, Unit: "mm", Place: string(place),
 		Limit: working.Least(s.p.Limits.Bite.V, "mm", s.p.Limits.Bite.Origin),
 		Working: working.Of("({r} − {e}) − ({T} + {d} − ({P} − {b})) / 2 − {o} − {Δ}", v, "mm",

@@ -43,6 +43,10 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if reach, ok := s.reach(); ok {
 		out = append(out, s.bite(loose, lpane, reach, "bite_cold", s.p.Exposure.Room, s.p.Exposure.Room))
 		out = append(out, s.bite(loose, lpane, reach, "bite_hot", s.p.Exposure.Steady, s.p.Exposure.FrameHot))
+		// What shrinks more than its frame draws back in the cold.
+		if e := s.p.Exposure; e.Coldest < e.Room && s.p.growth(loose.widest, e.Coldest, e.Coldest) > math.Max(0, s.p.growth(loose.widest, e.Steady, e.FrameHot)) {
+			out = append(out, s.bite(loose, lpane, reach, "bite_coldest", e.Coldest, e.Coldest))
+		}
 	}
 	if s.p.Sizing != family.Port { // says it by its roundness
 		out = append(out, s.shape(w, h)...)

@@ -15,34 +15,6 @@ import (
 	"freshshard/core/own"
 )
 
-// Value is a number with its origin.
-type Value struct {
-	V      float64       `json:"v"`
-	Origin origin.Origin `json:"origin"`
-}
-
-// Limits are the least clearance (each side), the least clearance when hot and
-// the least bite, in mm.
-type Limits struct {
-	Clearance    Value `json:"clearance"`
-	HotClearance Value `json:"hot_clearance"`
-	Bite         Value `json:"bite"`
-}
-
-// LimitsOf takes the limits of a family. A family without a hot limit keeps
-// half its cold clearance when things grow. Common practice, no source.
-func LimitsOf(f family.Family) Limits {
-	l := Limits{
-		Clearance: Value{f.Limits.Clearance.V, f.Limits.Clearance.Origin.Of("")},
-		Bite:      Value{f.Limits.Bite.V, f.Limits.Bite.Origin.Of("")},
-	}
-	l.HotClearance = Value{l.Clearance.V / 2, origin.Custom()}
-	if h := f.Limits.HotClearance; h != nil {
-		l.HotClearance = Value{h.V, h.Origin.Of("")}
-	}
-	return l
-}
-
 // Body is something that grows: the pane or its frame.
 type Body struct {
 	Name   string        `json:"name"`

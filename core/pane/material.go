@@ -39,6 +39,7 @@ type Material struct {
 	Tube        bool             `json:"tube,omitempty" doc:"Can be had as a tube"`
 	Rated       bool             `json:"rated,omitempty" doc:"Can be had rated for plant under pressure"`
 	Flat        bool             `json:"flat,omitempty" doc:"Cannot be had bent"`
+	Limits      fit.Asks         `json:"limits,omitzero" doc:"What it asks of its frame beside the family's limits"`
 	Safety      bool             `json:"safety" doc:"Breaks safely or not at all; the mark has still to be checked"`
 	Plastic     bool             `json:"plastic,omitempty"`
 	Cut         string           `json:"cut" enum:"hand,saw,order" doc:"Cut here by hand, sawn here, or ordered to final size"`

@@ -1,0 +1,67 @@
+package fit
+
+import (
+	"strings"
+	"testing"
+
+	"freshshard/core/catalogue"
+	"freshshard/core/family"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+func asked(v float64) *catalogue.Value { return &catalogue.Value{V: v, Origin: "trade"} }
+
+// What a material asks for counts where the frame does not give, and where it is
+// more; what the shop has set stays. Common practice, no source: plastic keeps
+// 1.5 mm when it has grown and 6 mm of bite when it has shrunk.
+func TestWhatAMaterialAsks(t *testing.T) {
+	plastic := Asks{HotClearance: asked(1.5), Bite: asked(6)}
+	bead, err := family.ByID("bead-brads")
+	if err != nil {
+		t.Fatal(err)
+	}
+	l := LimitsOf(bead)
+	if l.HotClearance.V != 0.75 || l.Bite.V != 5 {
+		t.Fatalf("%+v", l)
+	}
+	if got := l.With(plastic, family.Rebate); got.HotClearance.V != 1.5 || got.Bite.V != 6 || got.Clearance != l.Clearance {
+		t.Errorf("%+v", got)
+	}
+	if got := l.With(plastic, family.Track); got.HotClearance.V != 1.5 || got.Bite.V != 5 {
+		t.Errorf("pockets have their own rule: %+v", got)
+	}
+	for _, s := range []family.Sizing{family.Port, family.Groove, family.Bonded, family.Ring, family.Tube} {
+		if got := l.With(plastic, s); got != l {
+			t.Errorf("%s gives: %+v", s, got)
+		}
+	}
+	l.Bite = Value{5.5, origin.Own("house rule")}
+	if got := l.With(plastic, family.Rebate); got.Bite.V != 5.5 {
+		t.Errorf("the shop's own: %+v", got.Bite)
+	}
+	if got := l.With(Asks{}, family.Rebate); got != l {
+		t.Errorf("%+v", got)
+	}
+}
+
+// 1000 mm of polycarbonate set at 15 °C draws back by 68·30·1000/2 = 1.02 mm on
+// each side at −15 °C: its bite falls, and the cold has a number of its own.
+func TestPlasticShrinksOutOfItsBite(t *testing.T) {
+	p := problem(t, "putty-points", map[Place]string{WidthTop: "1000 ±0.3", WidthBottom: "1000 ±0.3", HeightLeft: "600 ±0.3", HeightRight: "600 ±0.3", Ledge: "16 ±0.3"})
+	p.Pane.Alpha, p.Frame.Alpha = 68, 0
+	_, f := solved(t, p)
+	cold, ok := f["bite_coldest"]
+	if !ok || !near(f["bite_cold"].Value-cold.Value, 1.02, 0.001) || !strings.Contains(cold.Sentence, "in the coldest") {
+		t.Fatalf("%+v and %+v", f["bite_cold"], cold)
+	}
+	p.Limits.Bite.V = cold.Value + 0.5
+	if _, f := solved(t, p); f["bite_coldest"].Verdict == working.Good {
+		t.Errorf("%+v", f["bite_coldest"])
+	}
+	p.Pane.Alpha = 9
+	p.Frame.Alpha = 12
+	if _, f := solved(t, p); f["bite_coldest"].Key != "" {
+		t.Error("glass in steel does not draw back in the cold")
+	}
+}
