@@ -58,7 +58,7 @@ const gravity = 9.81
 // sheet is the material as a plate; a laminated pane is reckoned ply by ply,
 // as if they slid on each other.
 func (m Material) sheet(t float64) strength.Sheet {
-	return strength.Sheet{E: m.E.V, Nu: m.Nu.V, T: t / float64(max(1, m.Plies))}
+	return strength.Sheet{E: m.E.V, Nu: m.Nu.V, T: m.Glass(t) / float64(max(1, m.Plies))}
 }
 
 // plasticGust is the share of its yield that a plastic pane may carry for a
@@ -102,7 +102,7 @@ func (l Load) actions(m Material, t float64) []action {
 	}
 	q := l.Even
 	if l.Lying {
-		q += m.Density.V * t * 1e-3 * gravity * 1e-3
+		q += m.Density.V * m.Glass(t) * 1e-3 * gravity * 1e-3
 	}
 	if q > 0 {
 		out = append(out, action{"standing", "under " + working.Num(q, 2) + " kPa for good", q, 0, strength.Permanent})

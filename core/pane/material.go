@@ -34,7 +34,9 @@ type Material struct {
 	Peak        *catalogue.Value `json:"peak,omitempty"`
 	Sudden      *catalogue.Value `json:"sudden,omitempty"`
 	Life        []Life           `json:"life,omitempty" doc:"Hours that it stands at a temperature"`
-	Plies       int              `json:"plies,omitempty" doc:"Of laminated glass"`
+	Plies       int              `json:"plies,omitempty" doc:"Of laminated glass, or panes of a sealed unit"`
+	Ply         float64          `json:"ply,omitempty" doc:"How thick each is, whatever the whole measures, mm; 0 shares the whole"`
+	Only        bool             `json:"only,omitempty" doc:"Offered only where the old pane was one"`
 	Design      *catalogue.Value `json:"design,omitempty" doc:"What a plastic carries for good, MPa"`
 	Tube        bool             `json:"tube,omitempty" doc:"Can be had as a tube"`
 	Rated       bool             `json:"rated,omitempty" doc:"Can be had rated for plant under pressure"`
@@ -92,8 +94,20 @@ func (m Material) Body() fit.Body {
 // Weight of a pane in kg from its area in mm² and thickness in mm. Soda-lime
 // weighs 2.5 kg per m² and mm.
 func (m Material) Weight(area, thickness float64) float64 {
-	return m.Density.V * area * thickness * 1e-9
+	return m.Density.V * area * m.Glass(thickness) * 1e-9
 }
+
+// Glass is how much of a thickness is glass, mm: of a sealed unit its panes
+// without the gap.
+func (m Material) Glass(thickness float64) float64 {
+	if m.Ply > 0 {
+		return m.Ply * float64(m.Plies)
+	}
+	return thickness
+}
+
+// laminated says whether it holds together when it is broken.
+func (m Material) laminated() bool { return m.Plies > 0 && m.Ply == 0 }
 
 // Nearest is the nominal thickness nearest to the wanted one, in mm.
 func (m Material) Nearest(wanted float64) float64 {

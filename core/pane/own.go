@@ -23,6 +23,9 @@ var Fields = []own.Field{
 	{Item: "lambda", Name: "what it conducts", Unit: "W/mK", Least: 0.05, Most: 5},
 	{Item: "emissivity", Name: "emissivity", Least: 0.01, Most: 1},
 	{Item: "density", Name: "density", Unit: "kg/m³", Least: 500, Most: 6000},
+	{Item: "clearance", Name: "the edge clearance that it asks for", Unit: "mm", Least: 0, Most: 30},
+	{Item: "hot_clearance", Name: "the clearance that it keeps when it has grown", Unit: "mm", Least: 0, Most: 30},
+	{Item: "bite", Name: "the bite that it asks for", Unit: "mm", Least: 0.5, Most: 60},
 	{Item: lifeItem + "*", Name: "hours that it lasts at a heat", Unit: "h", Least: 1, Most: 200000},
 }
 
@@ -63,6 +66,12 @@ func (m *Material) at(item string) (plain *catalogue.Value, may **catalogue.Valu
 		return &m.Emissivity, nil
 	case "density":
 		return &m.Density, nil
+	case "clearance":
+		return nil, &m.Limits.Clearance
+	case "hot_clearance":
+		return nil, &m.Limits.HotClearance
+	case "bite":
+		return nil, &m.Limits.Bite
 	}
 	return nil, nil
 }

@@ -85,6 +85,9 @@ func Choose(n Need) (Choice, error) {
 	}
 	n.Load.known = newPlates()
 	for _, m := range Laid(n.Own) {
+		if m.Only && n.Like != m.ID {
+			continue
+		}
 		if shut := m.gate(n); shut != nil {
 			c.Closed = append(c.Closed, *shut)
 			continue
@@ -155,7 +158,7 @@ func (m Material) rank(n Need) Ranked {
 			Working: working.Of("{ρ} × {A} × {t} / 1000", kg, "kg",
 				working.In("ρ", "density, kg/m³", m.Density.V, "kg/m³", m.Density.Origin.Of(m.Short)),
 				working.In("A", "area", n.Area/1e6, "m²", origin.Sum()),
-				working.In("t", "thickness", r.Thickness, "mm", origin.Sum()))}
+				working.In("t", "thickness of its glass", m.Glass(r.Thickness), "mm", origin.Sum()))}
 	}
 	r.Sentence, r.Again = r.sentence(), m.again(n, r.Thickness)
 	return r

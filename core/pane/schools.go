@@ -49,7 +49,7 @@ func (c Choice) schools(n Need) []School {
 			if !n.Strike {
 				continue
 			}
-			first, second = func(_ Ranked, m Material) bool { return m.toughened() }, func(_ Ranked, m Material) bool { return m.Plies > 0 }
+			first, second = func(_ Ranked, m Material) bool { return m.toughened() }, func(_ Ranked, m Material) bool { return m.laminated() }
 		case "maker":
 			if !n.Maker {
 				continue

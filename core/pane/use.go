@@ -13,7 +13,7 @@ import (
 // place says. Common practice, no source.
 func (m Material) vehicleGate(n Need) *Closed {
 	switch {
-	case n.Duty.Windscreen && m.Plies == 0:
+	case n.Duty.Windscreen && !m.laminated():
 		return never("vehicle", "a windscreen is laminated, with the mark that local law asks for; this is not", "laminated")
 	case n.Vehicle && m.splinters():
 		return never("vehicle", "it is part of a vehicle, and this breaks into daggers; laminated or toughened with its mark is what is looked for", "breaks safely")
@@ -57,10 +57,15 @@ func (m Material) pressureGate(n Need) *Closed {
 		"MPa", "σ", "hoop stress", v, working.Most(may, "MPa", from))
 }
 
+// mirror is the material that stands where one was, and nothing else does.
+const mirror = "mirror"
+
 // shapeGate asks whether it can be had as a tube, or bent. Common practice, no
 // source.
 func (m Material) shapeGate(n Need) *Closed {
 	switch {
+	case n.Like == mirror && m.ID != mirror:
+		return never("shape", "it is no mirror, and the old one was", "a mirror")
 	case n.Tube && !m.Tube:
 		return never("shape", "it is not to be had as a tube", "to be had as a tube")
 	case n.Bent && m.Flat:

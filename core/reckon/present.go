@@ -28,7 +28,7 @@ func (r *Reckoning) more(k Known) []working.Figure {
 		Working: working.Of("{ρ} × {A} × {t} × 10⁻³", kg, "kg",
 			working.In("ρ", "density of "+r.Material.Short, r.Material.Density.V, "kg/m³", r.Material.Density.Origin.Of(r.Material.Short)),
 			working.In("A", "area of the pane", r.area()/1e6, "m²", origin.Sum()),
-			working.In("t", "thickness", r.Thickness, "mm", origin.Sum())),
+			working.In("t", "thickness of its glass", r.Material.Glass(r.Thickness), "mm", origin.Sum())),
 	})
 	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
 	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok && r.Family.Sizing == family.Tube {

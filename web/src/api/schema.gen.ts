@@ -1219,6 +1219,14 @@ export interface components {
             field: string;
             why: string;
         };
+        FitAsks: {
+            /** @description Bite when it has shrunk, mm */
+            bite?: components["schemas"]["CatalogueValue"];
+            /** @description Edge clearance each side, mm */
+            clearance?: components["schemas"]["CatalogueValue"];
+            /** @description The same when it has grown, mm */
+            hot_clearance?: components["schemas"]["CatalogueValue"];
+        };
         FitBand: {
             /**
              * Format: double
@@ -1874,15 +1882,24 @@ export interface components {
             lambda: components["schemas"]["CatalogueValue"];
             /** @description Hours that it stands at a temperature */
             life?: components["schemas"]["PaneLife"][];
+            /** @description What it asks of its frame beside the family's limits */
+            limits?: components["schemas"]["FitAsks"];
             name: string;
             nu: components["schemas"]["CatalogueValue"];
+            /** @description Offered only where the old pane was one */
+            only?: boolean;
             peak?: components["schemas"]["CatalogueValue"];
             plastic?: boolean;
             /**
              * Format: int64
-             * @description Of laminated glass
+             * @description Of laminated glass, or panes of a sealed unit
              */
             plies?: number;
+            /**
+             * Format: double
+             * @description How thick each is, whatever the whole measures, mm; 0 shares the whole
+             */
+            ply?: number;
             /** @description Can be had rated for plant under pressure */
             rated?: boolean;
             /** @description Breaks safely or not at all; the mark has still to be checked */

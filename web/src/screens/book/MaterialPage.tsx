@@ -36,7 +36,28 @@ const rows: {
 	{ item: "lambda", name: "conducts", unit: "W/mK", of: (m) => m.lambda },
 	{ item: "emissivity", name: "emissivity", unit: "", of: (m) => m.emissivity },
 	{ item: "density", name: "density", unit: "kg/m³", of: (m) => m.density },
+	{
+		item: "clearance",
+		name: "asks for edge clearance",
+		unit: "mm",
+		of: (m) => m.limits?.clearance,
+	},
+	{
+		item: "hot_clearance",
+		name: "keeps clear when grown",
+		unit: "mm",
+		of: (m) => m.limits?.hot_clearance,
+	},
+	{
+		item: "bite",
+		name: "asks for bite",
+		unit: "mm",
+		of: (m) => m.limits?.bite,
+	},
 ];
+
+// Most materials ask nothing of their frame.
+const asked = ["clearance", "hot_clearance", "bite"];
 
 const cuts: Record<string, string> = {
 	hand: "cut here by hand",
@@ -70,12 +91,14 @@ export function MaterialPage({ book }: { book: Catalogue }) {
 							? "safety glazing when it bears its mark"
 							: "no safety glazing"}
 						; {cuts[m.cut] ?? m.cut}; {m.thicknesses.join(", ")} mm
+						{m.only && "; only where the old pane was one"}
 					</p>
 					<table className="mt-2 w-full">
 						<caption className="sr-only">Values of {m.name}</caption>
 						<tbody>
 							{rows
 								.filter((r) => r.item !== "design" || m.plastic)
+								.filter((r) => r.of(m) || !asked.includes(r.item))
 								.map((r) => (
 									<ValueRow
 										key={r.item}

@@ -1,0 +1,73 @@
+package pane
+
+import (
+	"math"
+	"testing"
+)
+
+// A mirror and a sealed unit are offered only where the old pane was one; where
+// a mirror was nothing else will do.
+func TestOnlyWhereOneWas(t *testing.T) {
+	n := roomNeed(t, Load{W: 500, H: 400})
+	n.Thickness, n.Depth = 20, 40
+	has := func(id string) (open, shut bool) {
+		c := choose(t, n)
+		for _, r := range c.Open {
+			open = open || r.Material == id
+		}
+		return open, gateOf(t, c, id) != nil
+	}
+	for _, id := range []string{"mirror", "sealed-unit"} {
+		if open, shut := has(id); open || shut {
+			t.Errorf("%s is offered where none was", id)
+		}
+	}
+	n.Like = "sealed-unit"
+	if open, _ := has("sealed-unit"); !open {
+		t.Error("a sealed unit is not offered where one was")
+	}
+	if open, _ := has("annealed"); !open {
+		t.Error("a single pane is ruled out where a unit was")
+	}
+	n.Like = "mirror"
+	c := choose(t, n)
+	if len(c.Open) != 1 || c.Open[0].Material != "mirror" {
+		t.Errorf("%d open", len(c.Open))
+	}
+	if g := gateOf(t, c, "annealed"); g == nil || g.Gate != "shape" {
+		t.Errorf("%+v", g)
+	}
+}
+
+// A sealed unit weighs its two panes of 4 mm, whatever its gap: 20 kg/m²; each
+// carries half the load as a pane of 4 mm.
+func TestSealedUnit(t *testing.T) {
+	u, err := ByID("sealed-unit")
+	if err != nil {
+		t.Fatal(err)
+	}
+	one, _ := ByID("annealed")
+	for _, thick := range u.Thicknesses {
+		if kg := u.Weight(1e6, thick); math.Abs(kg-20) > 1e-9 {
+			t.Errorf("%v mm: %v kg", thick, kg)
+		}
+		l := Load{W: 900, H: 700, Wind: 30}
+		a, _ := u.bend(l, l.actions(u, thick)[0], thick)
+		b, _ := one.bend(l, l.actions(one, 4)[0], 4)
+		if math.Abs(a.Stress/b.Stress-0.5) > 1e-9 {
+			t.Errorf("%v mm: %v against %v for a single pane", thick, a.Stress, b.Stress)
+		}
+	}
+	if u.laminated() || u.toughened() {
+		t.Error("two panes with air between are no laminated glass")
+	}
+	n := roomNeed(t, Load{})
+	n.Like, n.Duty.Windscreen = "sealed-unit", true
+	if g := gateOf(t, choose(t, n), "sealed-unit"); g == nil || g.Gate != "vehicle" {
+		t.Errorf("a windscreen: %+v", g)
+	}
+	// Common practice, no source: 5 mm of edge clearance, 12 mm of bite.
+	if u.Limits.Clearance.V != 5 || u.Limits.Bite.V != 12 {
+		t.Errorf("%+v", u.Limits)
+	}
+}
