@@ -69,6 +69,20 @@ func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
 	return id
 }
 
+// onPaper is a carried job, written and read again.
+func onPaper(t *testing.T, c Carried) Carried {
+	t.Helper()
+	b, err := json.Marshal(c)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var read Carried
+	if err := json.Unmarshal(b, &read); err != nil {
+		t.Fatal(err)
+	}
+	return read
+}
+
 // Out, in at another shop, and out again: nothing is lost.
 func TestCarryWithoutLoss(t *testing.T) {
 	a, mira, tor := open(t)
@@ -76,14 +90,7 @@ func TestCarryWithoutLoss(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	paper, err := json.Marshal(first)
-	if err != nil {
-		t.Fatal(err)
-	}
-	var read Carried
-	if err := json.Unmarshal(paper, &read); err != nil {
-		t.Fatal(err)
-	}
+	read := onPaper(t, first)
 	b, other, _ := open(t)
 	// At the other shop nobody is called Tor, so he comes along as a stranger.
 	if _, err := b.Store.DB.Exec("UPDATE account SET name = 'Somebody' WHERE login = 'tor'"); err != nil {

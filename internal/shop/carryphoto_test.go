@@ -2,7 +2,6 @@ package shop
 
 import (
 	"bytes"
-	"encoding/json"
 	"image"
 	"image/color"
 	"image/jpeg"
@@ -58,14 +57,7 @@ func TestPicturesAreCarried(t *testing.T) {
 	if err != nil || len(first.Photos) != 2 || first.Photos[0].Entry != entry || first.Photos[1].By != "Mira" {
 		t.Fatalf("%d pictures, %v", len(first.Photos), err)
 	}
-	paper, err := json.Marshal(first)
-	if err != nil {
-		t.Fatal(err)
-	}
-	var read Carried
-	if err := json.Unmarshal(paper, &read); err != nil {
-		t.Fatal(err)
-	}
+	read := onPaper(t, first)
 	b, other, _ := open(t)
 	made, err := b.Bring(ctx, other, "k", read)
 	if err != nil {
@@ -96,10 +88,7 @@ func TestPicturesAreCarried(t *testing.T) {
 		"photos[0].jpeg": func(c *Carried) { c.Photos[0].JPEG = []byte("no picture") }, "photos[1].entry": func(c *Carried) { c.Photos[1].Entry = "gone" },
 		"photos[0].by": func(c *Carried) { c.Photos[0].By = " " }, "photos": func(c *Carried) { c.Photos = make([]CarriedPhoto, mostPhotos+1) },
 	} {
-		var bad Carried
-		if err := json.Unmarshal(paper, &bad); err != nil {
-			t.Fatal(err)
-		}
+		bad := onPaper(t, first)
 		change(&bad)
 		_, err := b.Bring(ctx, other, "", bad)
 		if f := fault.Of(err); f == nil || f.Field != field {

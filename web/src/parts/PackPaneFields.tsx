@@ -1,5 +1,5 @@
 import type { Coated, Material } from "../api/types";
-import { control, Field } from "./Field";
+import { MaterialField, ThicknessField } from "./MaterialField";
 
 const sides = [
 	{ side: "hot", says: "coat to the heat" },
@@ -25,47 +25,27 @@ export function PackPaneFields({
 	return (
 		<div className="flex flex-col gap-2">
 			<div className="grid grid-cols-[1fr_6rem] gap-3">
-				<Field label={`pane ${number + 1}`}>
-					{(a) => (
-						<select
-							{...a}
-							className={control}
-							value={pane.material}
-							onChange={(e) => {
-								const m = materials.find((x) => x.id === e.target.value);
-								onChange({
-									material: e.target.value,
-									thickness: m?.thicknesses.includes(pane.thickness)
-										? pane.thickness
-										: (m?.thicknesses[0] ?? pane.thickness),
-									coat: (m?.emissivity.v ?? 1) < 0.5 ? "cold" : "none",
-								});
-							}}
-						>
-							{materials.map((m) => (
-								<option key={m.id} value={m.id}>
-									{m.short}
-								</option>
-							))}
-						</select>
-					)}
-				</Field>
-				<Field label="mm">
-					{(a) => (
-						<select
-							{...a}
-							className={control}
-							value={pane.thickness}
-							onChange={(e) => onChange({ thickness: Number(e.target.value) })}
-						>
-							{(material?.thicknesses ?? [pane.thickness]).map((t) => (
-								<option key={t} value={t}>
-									{t}
-								</option>
-							))}
-						</select>
-					)}
-				</Field>
+				<MaterialField
+					label={`pane ${number + 1}`}
+					value={pane.material}
+					materials={materials}
+					onChange={(id) => {
+						const m = materials.find((x) => x.id === id);
+						onChange({
+							material: id,
+							thickness: m?.thicknesses.includes(pane.thickness)
+								? pane.thickness
+								: (m?.thicknesses[0] ?? pane.thickness),
+							coat: (m?.emissivity.v ?? 1) < 0.5 ? "cold" : "none",
+						});
+					}}
+				/>
+				<ThicknessField
+					label="mm"
+					value={pane.thickness}
+					material={material}
+					onChange={(thickness) => onChange({ thickness })}
+				/>
 			</div>
 			<div className="flex flex-wrap gap-2">
 				{coated &&

@@ -5,8 +5,9 @@ import { useCatalogue } from "../../api/hooks";
 import type { LoadIn, LoadOut } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { Button } from "../../parts/Button";
-import { control, Field, TextField } from "../../parts/Field";
+import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
+import { MaterialField, ThicknessField } from "../../parts/MaterialField";
 import { NumberField } from "../../parts/NumberField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
@@ -106,47 +107,20 @@ export function LoadSum() {
 								error={at("h")}
 							/>
 						)}
-						<Field label="of" error={at("material")}>
-							{(a) => (
-								<select
-									{...a}
-									className={control}
-									value={form.material}
-									onChange={(e) => set({ ...form, material: e.target.value })}
-								>
-									{materials.map((m) => (
-										<option key={m.id} value={m.id}>
-											{m.short}
-										</option>
-									))}
-								</select>
-							)}
-						</Field>
-						<Field label="thick, mm" error={at("thickness")}>
-							{(a) => (
-								<select
-									{...a}
-									className={control}
-									value={form.thickness}
-									onChange={(e) =>
-										set({ ...form, thickness: Number(e.target.value) })
-									}
-								>
-									{[
-										...new Set([
-											...(material?.thicknesses ?? []),
-											form.thickness,
-										]),
-									]
-										.sort((x, y) => x - y)
-										.map((t) => (
-											<option key={t} value={t}>
-												{t}
-											</option>
-										))}
-								</select>
-							)}
-						</Field>
+						<MaterialField
+							label="of"
+							value={form.material}
+							materials={materials}
+							onChange={(material) => set({ ...form, material })}
+							error={at("material")}
+						/>
+						<ThicknessField
+							label="thick, mm"
+							value={form.thickness}
+							material={material}
+							onChange={(thickness) => set({ ...form, thickness })}
+							error={at("thickness")}
+						/>
 						{loads.map((l) => (
 							<NumberField
 								key={l.key}
