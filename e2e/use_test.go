@@ -75,7 +75,7 @@ func clampRing(t *testing.T, p *program) {
 	g.accessible("a clamp ring")
 }
 
-// A pane under load, by itself: a free edge and a push ask for more glass, and
+// A pane under load and a damp part, by themselves: a free edge and a push ask for more glass, and
 // what cannot be says so at its field.
 func loadSum(t *testing.T, p *program) {
 	g := open(t, p)
@@ -95,4 +95,14 @@ func loadSum(t *testing.T, p *program) {
 	if v := ask[string](g, `document.querySelector("section input").value`); v != "banana" {
 		t.Errorf("what was typed is %q", v)
 	}
+	// The dew point: a part from the cold van is too damp to bond.
+	g.goTo("/sums/dew")
+	g.refill("the part, °C", "8")
+	g.sees("Stop.")
+	g.sees("is the surface above the dew point")
+	g.refill("the part, °C", "18")
+	g.until("dry enough", `document.querySelector("[data-dew]") && !document.querySelector("[data-dew]").innerText.includes("Stop.")`)
+	g.refill("humidity, %", "0")
+	g.sees("a humidity above 0 and up to 100 % is expected")
+	g.accessible("the dew point")
 }

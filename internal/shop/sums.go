@@ -8,8 +8,11 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/core/reckon"
 	"freshshard/core/sash"
+	"freshshard/core/setting"
 	"freshshard/core/thickness"
+	"freshshard/core/working"
 )
 
 // SashWay is one way across a sash as people type it; an empty text is a part
@@ -142,4 +145,21 @@ func (s *Shop) Thickness(ctx context.Context, text string) (thickness.Answer, er
 		return thickness.Answer{}, fault.New("text", "that is thicker than any pane", "check the unit")
 	}
 	return thickness.Of(r), nil
+}
+
+// DewIn is the air before a surface.
+type DewIn struct {
+	Air     float64 `json:"air" doc:"°C"`
+	Damp    float64 `json:"damp" doc:"% of relative humidity"`
+	Surface float64 `json:"surface" doc:"What is bonded or painted, °C"`
+}
+
+// Dew says whether a surface is dry enough to bond and paint.
+func (s *Shop) Dew(ctx context.Context, in DewIn) ([]working.Figure, error) {
+	shop, err := s.Store.Shop(ctx)
+	if err != nil {
+		return nil, err
+	}
+	f, err := setting.DewFigures(in.Air, in.Damp, in.Surface)
+	return reckon.Present(f, shop.Unit), err
 }

@@ -11,6 +11,7 @@ import (
 	"freshshard/core/outline"
 	"freshshard/core/perspective"
 	"freshshard/core/thickness"
+	"freshshard/core/working"
 	"freshshard/internal/exchange"
 	"freshshard/internal/photo"
 	"freshshard/internal/shop"
@@ -112,6 +113,10 @@ func (v *Server) sumRoutes(api huma.API) {
 	huma.Register(api, op("bend", http.MethodPost, "/api/sums/bend", "Radius and girth of a bent pane from chord and rise"), func(ctx context.Context, in *struct{ Body shop.BendIn }) (*out[shop.BendOut], error) {
 		b, err := v.shop.Bend(ctx, in.Body)
 		return &out[shop.BendOut]{b}, said(ctx, err)
+	})
+	huma.Register(api, op("dew", http.MethodPost, "/api/sums/dew", "Whether a surface is dry enough to bond and paint"), func(ctx context.Context, in *struct{ Body shop.DewIn }) (*out[[]working.Figure], error) {
+		f, err := v.shop.Dew(ctx, in.Body)
+		return &out[[]working.Figure]{f}, said(ctx, err)
 	})
 	huma.Register(api, op("load", http.MethodPost, "/api/sums/load", "A pane under loads, and what each material needs to carry them"), func(ctx context.Context, in *struct{ Body shop.LoadIn }) (*out[shop.LoadOut], error) {
 		b, err := v.shop.Load(ctx, in.Body)

@@ -711,6 +711,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/dew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a surface is dry enough to bond and paint */
+        post: operations["dew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/load": {
         parameters: {
             query?: never;
@@ -2515,6 +2532,23 @@ export interface components {
              * @description The number that was read, in the check's unit
              */
             value?: number;
+        };
+        ShopDewIn: {
+            /**
+             * Format: double
+             * @description °C
+             */
+            air: number;
+            /**
+             * Format: double
+             * @description % of relative humidity
+             */
+            damp: number;
+            /**
+             * Format: double
+             * @description What is bonded or painted, °C
+             */
+            surface: number;
         };
         ShopDone: {
             /** @enum {string} */
@@ -5103,6 +5137,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopBendOut"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopDewIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingFigure"][];
                 };
             };
             /** @description Error */

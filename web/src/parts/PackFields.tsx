@@ -19,6 +19,8 @@ export function PackFields({
 	onChange: (panes: Coated[], gaps: number[]) => void;
 	error: (field: string) => FieldError | undefined;
 }) {
+	// A mirror and a sealed unit are no panes of a pack.
+	const sheets = materials.filter((m) => !m.only);
 	const change = (n: number, p: Partial<Coated>) =>
 		onChange(
 			panes.map((x, i) => (i === n ? { ...x, ...p } : x)),
@@ -35,7 +37,7 @@ export function PackFields({
 					<PackPaneFields
 						number={n}
 						pane={p}
-						materials={materials}
+						materials={sheets}
 						onChange={(c) => change(n, c)}
 						onDrop={
 							panes.length > 1

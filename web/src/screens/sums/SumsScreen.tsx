@@ -3,6 +3,7 @@ import { useParams } from "react-router";
 import { Page } from "../../app/Page";
 import { Tabs } from "../../parts/Tabs";
 import { BendSum } from "./BendSum";
+import { DewSum } from "./DewSum";
 import { LengthSum } from "./LengthSum";
 import { LoadSum } from "./LoadSum";
 import { OutlineSum } from "./OutlineSum";
@@ -18,6 +19,7 @@ const sums: { key: string; name: string; Sum: ComponentType }[] = [
 	{ key: "pack", name: "Pack", Sum: PackSum },
 	{ key: "load", name: "Load", Sum: LoadSum },
 	{ key: "bend", name: "Bent pane", Sum: BendSum },
+	{ key: "dew", name: "Dew point", Sum: DewSum },
 	{ key: "length", name: "Length", Sum: LengthSum },
 	{ key: "thickness", name: "Thickness", Sum: ThicknessSum },
 ];

@@ -1,0 +1,54 @@
+package setting
+
+import (
+	"math"
+
+	"freshshard/core/fault"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// Magnus' numbers over water, from −45 to 60 °C. From memory.
+const (
+	magnusB = 17.62
+	magnusC = 243.12 // °C
+)
+
+// dewMargin is how far above the dew point a surface has to be that is bonded or
+// painted, K. ISO 8502-4, from memory.
+const dewMargin = 3.0
+
+// DewPoint is the temperature at which the air's water settles, °C, by Magnus:
+// γ = ln(RH/100) + b·T/(c + T), c·γ/(b − γ). air in °C, damp in % of relative
+// humidity. 20 °C and 50 % give 9.3 °C.
+func DewPoint(air, damp float64) (float64, error) {
+	if !(air >= -45 && air <= 60) {
+		return 0, fault.New("air", "an air between −45 and 60 °C is expected", "read it in °C, out of the sun")
+	}
+	if !(damp > 0 && damp <= 100) {
+		return 0, fault.New("damp", "a humidity above 0 and up to 100 % is expected", "read it in per cent")
+	}
+	g := math.Log(damp/100) + magnusB*air/(magnusC+air)
+	return magnusC * g / (magnusB - g), nil
+}
+
+// DewFigures hold a surface against the dew point of the air before it: bond
+// and paint only 3 K above it.
+func DewFigures(air, damp, surface float64) ([]working.Figure, error) {
+	d, err := DewPoint(air, damp)
+	if err != nil {
+		return nil, err
+	}
+	if !(surface >= -60 && surface <= 400) {
+		return nil, fault.New("surface", "a surface between −60 and 400 °C is expected", "lay the probe on the glass or the flange")
+	}
+	in := []working.Input{working.In("T", "air", air, "°C", origin.Read("")), working.In("RH", "humidity", damp, "%", origin.Read("")),
+		working.In("b", "Magnus", magnusB, "", origin.Std("Magnus' formula over water")), working.In("c", "Magnus", magnusC, "°C", origin.Std("Magnus' formula over water"))}
+	point := working.Figure{Key: "dew_point", Value: d, Unit: "°C", Verdict: working.Note, Sentence: "is where the air's water settles",
+		Working: working.Of("{c} × γ / ({b} − γ), γ = ln({RH} / 100) + {b} × {T} / ({c} + {T})", d, "°C", in...)}
+	over := working.Figure{Key: "dew_margin", Value: surface - d, Unit: "K", Limit: working.Least(dewMargin, "K", origin.Std("ISO 8502-4")),
+		Sentence: "is the surface above the dew point; bond and paint only where it is enough",
+		Working: working.Of("{S} − {D}", surface-d, "K", working.In("S", "surface", surface, "°C", origin.Read("")), working.In("D", "dew point", d, "°C", origin.Sum())).
+			With("Warm the part, not the air before it; a part from the cold van stays under the dew point for an hour. Never on ice, dew or hot metal, and never below the least temperature of the product's sheet.")}
+	return []working.Figure{over.Judge(working.Stop), point}, nil
+}

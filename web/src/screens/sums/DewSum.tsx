@@ -1,0 +1,59 @@
+import { useQuery } from "@tanstack/react-query";
+import { useDeferredValue } from "react";
+import { api, got, type Refused } from "../../api/client";
+import type { Figure } from "../../api/types";
+import { useDraft } from "../../app/draft";
+import { FigureLine } from "../../parts/FigureLine";
+import { NumberField } from "../../parts/NumberField";
+import { Refusal } from "../../parts/Refusal";
+
+const empty = { air: 19, damp: 55, surface: 15 };
+
+const fields = [
+	{ key: "air", label: "air, °C" },
+	{ key: "damp", label: "humidity, %" },
+	{ key: "surface", label: "the part, °C" },
+] as const;
+
+/** Whether a part is dry enough to bond and paint. */
+export function DewSum() {
+	const [form, set] = useDraft("dew", empty);
+	const asked = useDeferredValue(form);
+	const q = useQuery<Figure[] | null, Refused>({
+		queryKey: ["dew", asked],
+		queryFn: () => got(api.POST("/api/sums/dew", { body: asked })),
+		retry: false,
+		placeholderData: (before) => before,
+	});
+	const error = q.error ?? null;
+	const loose = error && !fields.some((f) => error.field(f.key)) ? error : null;
+	return (
+		<section aria-label="Dry enough to bond?">
+			<h2 className="text-2xl font-semibold">Dry enough to bond?</h2>
+			<p className="mb-3 max-w-[46em] text-ink-2">
+				A part that is colder than the air lets the air's water settle on it
+				before anybody sees it. Read the air, and lay the probe on the glass or
+				the flange.
+			</p>
+			<div className="grid max-w-[40em] grid-cols-3 gap-3">
+				{fields.map((f) => (
+					<NumberField
+						key={f.key}
+						label={f.label}
+						value={form[f.key]}
+						onChange={(v) => set({ ...form, [f.key]: v })}
+						error={error?.field(f.key)}
+					/>
+				))}
+			</div>
+			<Refusal error={loose} />
+			{q.data && !error && (
+				<div className="mt-2" data-dew>
+					{q.data.map((f) => (
+						<FigureLine key={f.key} figure={f} />
+					))}
+				</div>
+			)}
+		</section>
+	);
+}
