@@ -36,5 +36,9 @@ func (d Duty) Check() error {
 	return nil
 }
 
-// Standing is the even pressure that the duty puts on for good, kPa.
-func (d Duty) Standing() float64 { return d.Even + strength.Water(d.Water) }
+// Standing is the even pressure that the duty puts on a flat pane for good, kPa.
+// Water counts with its head at the lower edge, all over, which is on the safe
+// side.
+func (d Duty) Standing() float64 {
+	return d.Even + strength.Water(d.Water) + d.Pressure*kPaPerBar
+}

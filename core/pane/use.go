@@ -92,7 +92,7 @@ func (m Material) holeGate(n Need) *Closed {
 // practice, no source.
 func (m Material) asks(n Need) []string {
 	out := []string{}
-	vehicle := n.Vehicle || n.Duty.Windscreen
+	vehicle := n.Vehicle || n.Duty.Windscreen && !n.Boat
 	switch {
 	case vehicle && m.Plastic:
 		out = append(out, "Plastic only where the rules of this vehicle allow it: look them up before you order.")

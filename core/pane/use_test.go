@@ -115,6 +115,11 @@ func TestAsks(t *testing.T) {
 			t.Errorf("%s: says what only a rule can say: %q", r.Material, all)
 		}
 	}
+	afloat := roomNeed(t, Load{W: 500, H: 400})
+	afloat.Boat, afloat.Duty.Windscreen = true, true
+	if a := strings.Join(choose(t, afloat).Open[0].Asks, " "); strings.Contains(a, "vehicle") || !strings.Contains(a, "scantling") {
+		t.Errorf("a wheelhouse: %q", a)
+	}
 	if r := choose(t, roomNeed(t, Load{})).Open[0]; len(r.Asks) != 0 {
 		t.Errorf("asks without a reason: %v", r.Asks)
 	}
@@ -190,8 +195,8 @@ func TestHeldAndLoads(t *testing.T) {
 	if len(a) != 1 || math.Abs(a[0].q-0.14715) > 1e-9 {
 		t.Errorf("own weight: %+v", a)
 	}
-	if d := (Duty{Water: 0.5, Even: 1}).Standing(); math.Abs(d-5.905) > 1e-9 {
-		t.Errorf("half a metre of water and 1 kPa: %v", d)
+	if d := (Duty{Water: 0.5, Even: 1, Pressure: 0.1}).Standing(); math.Abs(d-15.905) > 1e-9 {
+		t.Errorf("half a metre of water, 1 kPa and 0.1 bar: %v", d)
 	}
 }
 

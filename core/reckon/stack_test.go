@@ -204,6 +204,12 @@ func TestTubeUnderPressure(t *testing.T) {
 	if g := got["stress_hoop"]; math.Abs(g.Value-2.04) > 1e-9 || g.Verdict != working.Good {
 		t.Errorf("%+v", g)
 	}
+	// On a flat pane the same pressure is a load for good: 1 bar is 100 kPa.
+	flat := deck(t, 0)
+	flat.Stack, flat.Duty.Pressure = pane.Stack{}, 1
+	if _, g := reckoned(t, flat); !strings.Contains(g["stress_standing"].Sentence, "100 kPa for good") {
+		t.Errorf("%+v", g["stress_standing"])
+	}
 	k.Duty.Pressure = 0
 	if _, got = reckoned(t, k); got["stress_hoop"].Key != "" {
 		t.Error("without a pressure")
