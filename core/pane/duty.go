@@ -1,8 +1,12 @@
 package pane
 
 import (
+	"fmt"
+	"strings"
+
 	"freshshard/core/fault"
 	"freshshard/core/strength"
+	"freshshard/core/working"
 )
 
 // Duty is what a pane has to do beside standing its heat. What is nothing is
@@ -41,4 +45,26 @@ func (d Duty) Check() error {
 // side.
 func (d Duty) Standing() float64 {
 	return d.Even + strength.Water(d.Water) + d.Pressure*kPaPerBar
+}
+
+// Says is the duty in words; empty where there is none beside wind and seat.
+func (d Duty) Says() string {
+	var words []string
+	for _, c := range []struct {
+		v    float64
+		says string
+	}{{d.Push, "a push of %s N"}, {d.Water, "%s m of water"}, {d.Even, "%s kPa"}, {d.Pressure, "%s bar"}} {
+		if c.v > 0 {
+			words = append(words, fmt.Sprintf(c.says, working.Num(c.v, 2)))
+		}
+	}
+	for _, c := range []struct {
+		is   bool
+		says string
+	}{{d.Lying, "its own weight"}, {d.Food, "over food"}, {d.Windscreen, "a windscreen"}} {
+		if c.is {
+			words = append(words, c.says)
+		}
+	}
+	return strings.Join(words, ", ")
 }

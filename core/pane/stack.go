@@ -3,10 +3,12 @@ package pane
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"freshshard/core/fault"
 	"freshshard/core/heat"
 	"freshshard/core/own"
+	"freshshard/core/working"
 )
 
 // Coated is one pane of a pack by its material. Coat says which face of a
@@ -68,6 +70,28 @@ func (st Stack) Pack(vs own.Values, cavity, room float64) (heat.Pack, error) {
 		p.Panes = append(p.Panes, h)
 	}
 	return p, nil
+}
+
+var coatSaid = map[string]string{"hot": ", coat to the heat", "cold": ", coat to the room"}
+
+// Says is the stack in words, from the hot side; empty when nobody noted one.
+func (st Stack) Says(vs own.Values) string {
+	var words []string
+	for i, p := range st.Panes {
+		m, err := With(vs, p.Material)
+		if err != nil {
+			continue
+		}
+		w := fmt.Sprintf("%s mm %s%s", working.Num(p.Thickness, 1), m.Short, coatSaid[p.Coat])
+		if i+1 == st.Here {
+			w += " (this one)"
+		}
+		if i < len(st.Gaps) {
+			w += fmt.Sprintf(", gap %s", working.Num(st.Gaps[i], 1))
+		}
+		words = append(words, w)
+	}
+	return strings.Join(words, "; ")
 }
 
 // with is the stack with another material in the place of the pane on the

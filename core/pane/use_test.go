@@ -322,3 +322,17 @@ func TestNearestOfAll(t *testing.T) {
 		t.Errorf("%d open: %s", len(c.Open), c.Advice)
 	}
 }
+
+// Duty and pack in words, as the table and the ticket say them.
+func TestSays(t *testing.T) {
+	if s := (Duty{}).Says(); s != "" {
+		t.Errorf("nothing: %q", s)
+	}
+	if s := (Duty{Push: 400, Water: 0.5, Pressure: 1.2, Food: true}).Says(); s != "a push of 400 N, 0.5 m of water, 1.2 bar, over food" {
+		t.Error(s)
+	}
+	st := Stack{Here: 2, Gaps: []float64{9}, Panes: []Coated{{"toughened-coated", 4, "cold"}, {"toughened", 4, "none"}}}
+	if s := st.Says(nil); s != "4 mm coated toughened, coat to the room, gap 9; 4 mm toughened (this one)" {
+		t.Error(s)
+	}
+}

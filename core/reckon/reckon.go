@@ -84,6 +84,8 @@ type Reckoning struct {
 	Why       diagnose.Result   `json:"why" doc:"Why it broke"`
 	Cause     string            `json:"cause" doc:"The settled cause in words; empty while open"`
 	Was       diagnose.Result   `json:"was" doc:"What the old pane was"`
+	Carries   string            `json:"carries" doc:"What it has to carry, in words; empty for nothing more than wind and seat"`
+	Packing   string            `json:"packing" doc:"The pack that it stands in, in words; empty when it stands alone"`
 	Pack      *Packed           `json:"pack,omitempty" doc:"The pack that the pane stands in"`
 	Fault     *fault.Error      `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
 
@@ -154,6 +156,7 @@ func Pane(k Known) (Reckoning, error) {
 		r.BestW, r.BestH = &bw, &bh
 	}
 	r.Cutting = r.cutting()
+	r.Carries, r.Packing = k.Duty.Says(), k.Stack.Says(k.Own)
 	r.Makes = []Made{}
 	for _, d := range r.Fit.Makes {
 		r.Makes = append(r.Makes, Made{d.Key, d.Name, length.Show(d.Value, k.Unit)})

@@ -238,6 +238,7 @@ func text(t *testing.T, b []byte) (string, int) {
 
 func TestTicket(t *testing.T) {
 	v := stove(t)
+	v.Reckoning.Carries, v.Reckoning.Packing = "a push of 400 N", "4 mm coated toughened (this one), gap 9"
 	b := &bytes.Buffer{}
 	if err := Ticket(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, []shop.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
@@ -246,7 +247,7 @@ func TestTicket(t *testing.T) {
 	if pages != 1 {
 		t.Errorf("%d pages", pages)
 	}
-	for _, want := range []string{"Ticket 3", "Lucía Ødegård", length.Metric(v.Reckoning.Fit.Order.W) + " × " + length.Metric(v.Reckoning.Fit.Order.H) + " mm", " in ", "glass-ceramic", "it stands the fire",
+	for _, want := range []string{"Ticket 3", "Lucía Ødegård", length.Metric(v.Reckoning.Fit.Order.W) + " × " + length.Metric(v.Reckoning.Fit.Order.H) + " mm", " in ", "glass-ceramic", "it stands the fire", "carry a push of 400 N", "from the heat: 4 mm coated",
 		"Brackets by hand", "Paper slip", "First fire", "4 March 2026, 15:00", "Received by the customer"} {
 		if !strings.Contains(s, want) {
 			t.Errorf("the ticket does not say %q: %.120q", want, s)

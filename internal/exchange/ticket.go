@@ -162,6 +162,12 @@ func (t ticket) answer(top float64) {
 	if c := t.v.Pane.Choice; c != nil && c.Reason != "" {
 		t.say(rightX, colW, 8.5, "", "Why: "+c.Reason+".")
 	}
+	if r.Carries != "" {
+		t.say(rightX, colW, 8.5, "", "Reckoned to carry "+r.Carries+".")
+	}
+	if r.Packing != "" {
+		t.say(rightX, colW, 8.5, "", "In its pack, from the heat: "+r.Packing+".")
+	}
 	if r.Cause != "" {
 		t.say(rightX, colW, 8.5, "", "Why the old one broke: "+r.Cause+".")
 	}

@@ -2111,6 +2111,8 @@ export interface components {
             best_h?: components["schemas"]["LengthShown"];
             /** @description The best size by the odds, where they were asked */
             best_w?: components["schemas"]["LengthShown"];
+            /** @description What it has to carry, in words; empty for nothing more than wind and seat */
+            carries: string;
             /** @description The settled cause in words; empty while open */
             cause: string;
             choice: components["schemas"]["PaneChoice"];
@@ -2136,6 +2138,8 @@ export interface components {
             order_w: components["schemas"]["LengthShown"];
             /** @description The pack that the pane stands in */
             pack?: components["schemas"]["ReckonPacked"];
+            /** @description The pack that it stands in, in words; empty when it stands alone */
+            packing: string;
             /** @description 4 mm glass-ceramic */
             pane: string;
             plan: components["schemas"]["PlanPlan"];

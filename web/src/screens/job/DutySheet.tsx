@@ -97,18 +97,3 @@ export function DutySheet({ view, open, onClose }: Props) {
 		</Sheet>
 	);
 }
-
-/** The duty in a few words, for the row under the table. */
-export function dutyWords(duty: Duty): string {
-	const words: string[] = [];
-	if (duty.push) words.push(`a push of ${duty.push} N`);
-	if (duty.water) words.push(`${duty.water} m of water`);
-	if (duty.even) words.push(`${duty.even} kPa`);
-	if (duty.pressure) words.push(`${duty.pressure} bar`);
-	if (duty.lying) words.push("its own weight");
-	if (duty.food) words.push("over food");
-	if (duty.windscreen) words.push("a windscreen");
-	return words.length === 0
-		? "carries nothing more"
-		: `carries ${words.join(", ")}`;
-}

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { View } from "../../api/types";
-import { DutySheet, dutyWords } from "./DutySheet";
+import { DutySheet } from "./DutySheet";
 import { HeldSheet } from "./HeldSheet";
 import { HistorySheet } from "./HistorySheet";
 import { SeesSheet } from "./SeesSheet";
@@ -55,7 +55,7 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 					{job.object.exposure.outdoors ? ", outdoors" : ""}
 				</button>
 				<button type="button" className={way} onClick={() => setOpen("duty")}>
-					{dutyWords(view.pane.duty)}
+					carries {view.reckoning.carries || "nothing more"}
 				</button>
 				<button
 					type="button"
