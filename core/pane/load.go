@@ -206,9 +206,8 @@ func (m Material) loadGate(n Need) *Closed {
 // wouldDo names the nearest thing that would work where no thickness carries
 // the loads: the largest pane of this form that does.
 func (m Material) wouldDo(l Load, t float64) string {
-	l.known = nil
 	w, h, low, high := l.W, l.H, 0.0, 1.0
-	for range 12 {
+	for range 7 {
 		mid := (low + high) / 2
 		l.W, l.H = w*mid, h*mid
 		if _, _, ok := m.passes(l, t); ok {

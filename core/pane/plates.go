@@ -6,9 +6,10 @@ import (
 	"freshshard/core/strength"
 )
 
-// plates keeps what plates have been bent: stress goes with 1/t² and deflection
+// plates keeps what plates have been bent. Stress goes with 1/t² and deflection
 // with 1/(E·t³), so that one sum serves every thickness of all materials with
-// the same Poisson's ratio. A nil one keeps nothing.
+// the same Poisson's ratio; under an even load they go with W² and W⁴ as well,
+// so that it serves every pane of the same form. A nil one keeps nothing.
 type plates struct {
 	bent map[plateKey]strength.Bent
 }
@@ -24,11 +25,29 @@ type plateKey struct {
 // unit is the sheet that plates are bent with: 1 mm thick, of 1 GPa.
 func unit(nu float64) strength.Sheet { return strength.Sheet{E: 1, Nu: nu, T: 1} }
 
-// One of each load, kPa and N.
-const unitLoad = 1.0
+// One of each load, kPa and N, and the width that an even load is reckoned on,
+// mm.
+const (
+	unitLoad  = 1.0
+	unitWidth = 1000.0
+)
+
+// alike is the pane that an even load is reckoned on for this one: as wide as
+// all of its form.
+func (l Load) alike() Load {
+	const fine = 1e9 // panes of one form differ by rounding alone
+	l.H = unitWidth * math.Round(l.H/l.W*fine) / fine
+	l.W = unitWidth
+	return l
+}
 
 func (p *plates) bend(l Load, a action, s strength.Sheet) (strength.Bent, error) {
-	k := plateKey{l.W, l.H, s.Nu, l.Held, a.force > 0}
+	push, scale := a.force > 0, 1.0
+	if !push {
+		scale = l.W / unitWidth
+		l = l.alike()
+	}
+	k := plateKey{l.W, l.H, s.Nu, l.Held, push}
 	var b strength.Bent
 	ok := false
 	if p != nil {
@@ -44,8 +63,8 @@ func (p *plates) bend(l Load, a action, s strength.Sheet) (strength.Bent, error)
 		}
 	}
 	times := a.q + a.force
-	b.Stress *= times / (s.T * s.T)
-	b.Deflection *= times / (s.E * s.T * s.T * s.T)
+	b.Stress *= times * scale * scale / (s.T * s.T)
+	b.Deflection *= times * scale * scale * scale * scale / (s.E * s.T * s.T * s.T)
 	b.Large = b.Deflection > s.T/2
 	return b, nil
 }

@@ -3,6 +3,7 @@ package pane
 import (
 	"fmt"
 	"math"
+	"math/rand/v2"
 	"strings"
 	"testing"
 
@@ -216,7 +217,7 @@ func TestNearestThatWorks(t *testing.T) {
 	for _, c := range []struct {
 		more float64
 		shut bool
-	}{{0, false}, {40, true}} {
+	}{{0, false}, {60, true}} {
 		n.Load.W, n.Load.H = w+c.more, h+c.more
 		if g := gateOf(t, choose(t, n), "annealed"); (g != nil) != c.shut {
 			t.Errorf("%v × %v: %+v", n.Load.W, n.Load.H, g)
@@ -334,5 +335,40 @@ func TestSays(t *testing.T) {
 	st := Stack{Here: 2, Gaps: []float64{9}, Panes: []Coated{{"toughened-coated", 4, "cold"}, {"toughened", 4, "none"}}}
 	if s := st.Says(nil); s != "4 mm coated toughened, coat to the room, gap 9; 4 mm toughened (this one)" {
 		t.Error(s)
+	}
+}
+
+// Over random needs: asking more of a pane, whatever it is, never opens a
+// material that was ruled out, and never asks for a thinner pane.
+func TestMoreAskedNeverOpens(t *testing.T) {
+	r := rand.New(rand.NewPCG(21, 8))
+	helds := []Held{"", Two, Three, Round}
+	for range 60 {
+		e := exposure.Exposure{Room: 20, Coldest: 0, Steady: 30 + 500*r.Float64()*r.Float64(), Sudden: 200 * r.Float64() * r.Float64(), Hours: 3000 * r.Float64()}
+		e.Short, e.FrameHot = e.Steady+40*r.Float64(), 20+(e.Steady-20)*r.Float64()
+		n := Need{Exposure: e, Thickness: 3 + 5*r.Float64(), Load: Load{W: 200 + 1200*r.Float64(), H: 200 + 1200*r.Float64(), Held: helds[r.IntN(4)], Wind: 50 * r.Float64() * r.Float64(), Push: 600 * r.Float64() * r.Float64(), Even: 3 * r.Float64() * r.Float64(), Warp: 2 * r.Float64() * r.Float64()}}
+		if r.IntN(2) == 0 {
+			n.Depth = 3 + 12*r.Float64()
+		}
+		before := choose(t, n)
+		for what, more := range map[string]func(*Need){
+			"hotter": func(n *Need) { n.Exposure.Steady += 40; n.Exposure.Short += 40 }, "a harder shock": func(n *Need) { n.Exposure.Sudden += 30 },
+			"longer": func(n *Need) { n.Exposure.Hours *= 2 }, "more wind": func(n *Need) { n.Load.Wind += 10 }, "a harder push": func(n *Need) { n.Load.Push += 300 },
+			"more for good": func(n *Need) { n.Load.Even++ }, "a worse seat": func(n *Need) { n.Load.Warp++ }, "people": func(n *Need) { n.Strike = true },
+			"food": func(n *Need) { n.Duty.Food = true }, "a vehicle": func(n *Need) { n.Vehicle = true }, "plant": func(n *Need) { n.Duty.Pressure = 2 },
+		} {
+			m := n
+			more(&m)
+			was := map[string]float64{}
+			for _, o := range before.Open {
+				was[o.Material] = o.Thickness
+			}
+			for _, o := range choose(t, m).Open {
+				thick, open := was[o.Material]
+				if !open || o.Thickness < thick-1e-9 {
+					t.Fatalf("%s opens %s of %v mm (open before: %v, %v mm): %+v", what, o.Material, o.Thickness, open, thick, n)
+				}
+			}
+		}
 	}
 }
