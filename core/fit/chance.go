@@ -58,6 +58,8 @@ func (s solver) chance(w, h axis, order Size, draws int) *Chance {
 	c.GoesIn, c.Holds, c.Free, c.All = s.odds(w, h, order, draws)
 	c.Best, c.Most = best(t, s.start(w, h, order), s.step())
 	switch {
+	case s.asItComes(): // no other size can be had
+		c.Best, c.Most = order, least(t, order)
 	case len(m.axes) == 1:
 		c.Best.H = c.Best.W
 	case s.p.Sizing == family.Tube: // its outside is given, only the length is cut

@@ -65,6 +65,19 @@ func TestRingComesAsItIs(t *testing.T) {
 	}
 }
 
+// No other size can be had than the frame's own, and no cutter cuts it closer.
+func TestOddsOfAFrameAsItComes(t *testing.T) {
+	p := trailer(t, map[Place]string{BodyWidth: "595.6 ±1"})
+	p.Draws = 2000
+	r, _ := solved(t, p)
+	if r.Chance.Best != r.Order || r.Chance.All > 0.9 || r.Chance.Most != min(r.Chance.GoesIn, r.Chance.Holds, r.Chance.Free) {
+		t.Errorf("%+v, ordered %+v", r.Chance, r.Order)
+	}
+	if h := r.Chance.Help; h != nil && h.Place == "" {
+		t.Errorf("asks a cutter: %+v", h)
+	}
+}
+
 // Screw length = wall + ring − bottoming gap, at the thinnest wall: 26 + 3 − 8.
 // Common practice, no source.
 func TestClampScrews(t *testing.T) {

@@ -106,6 +106,11 @@ func (s solver) help(w, h axis, order Size) *Help {
 		offer(p, i.Name, "Read "+i.Name+" with a finer instrument")
 		delete(m.less, p)
 	}
+	if s.asItComes() {
+		m.band = finer
+		offer(BodyWidth, "the new frame", "Read the new frame with a finer instrument")
+		return top
+	}
 	m.band = 0.5
 	offer("", "the cutter's band", fmt.Sprintf("Ask for ±%s mm instead of ±%s", length.Metric(s.band.Half/2), length.Metric(s.band.Half)))
 	return top
