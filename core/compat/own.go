@@ -53,7 +53,9 @@ func Laid(vs own.Values) Table {
 			t.Rules = append(t.Rules, r)
 			continue
 		}
-		r.Instead = t.Rules[at].Instead
+		if r.Verdict != Good {
+			r.Instead = t.Rules[at].Instead
+		}
 		t.Rules[at] = r
 	}
 	return t

@@ -23,6 +23,11 @@ func TestOwnWord(t *testing.T) {
 	if f := finding(t, after, "mild-soap"); f.Verdict != Never || !strings.Contains(f.Sentence, "set by the shop: it swelled; Mira") {
 		t.Errorf("soap: %+v", f)
 	}
+	for _, r := range Laid(vs).Rules {
+		if r.Own && r.Verdict == Good && len(r.Instead) > 0 {
+			t.Errorf("good, and still something instead: %+v", r)
+		}
+	}
 	// What is never good now is no way out of another trouble.
 	for _, f := range after {
 		for _, a := range f.Instead {
