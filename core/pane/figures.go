@@ -3,6 +3,7 @@ package pane
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"freshshard/core/exposure"
 	"freshshard/core/heat"
@@ -34,11 +35,11 @@ func (m Material) ofPly(t float64, more ...working.Input) []working.Input {
 var heldSaid = map[Held]string{"": "held all round", Three: "held on three sides", Two: "held on two sides", Round: "held all round"}
 
 func (m Material) stressFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
-	may, from := m.allowable(a.lasting)
+	left := m.roomFor(l, a, t)
 	plies, span := float64(max(1, m.Plies)), l.span()
 	s := m.sheet(t)
 	plates := origin.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
-	f := working.Figure{Key: "stress_" + a.key, Value: b.Stress, Unit: "MPa", Limit: working.Most(may, "MPa", from),
+	f := working.Figure{Key: "stress_" + a.key, Value: b.Stress, Unit: "MPa", Limit: working.Most(left.stress, "MPa", left.from),
 		Sentence: fmt.Sprintf("in the pane %s, %s", a.said, heldSaid[l.Held])}
 	if a.force > 0 {
 		p := a.force / plies
@@ -50,16 +51,21 @@ func (m Material) stressFigure(l Load, a action, b strength.Bent, t float64) wor
 			working.In("β", "by the series for this ratio", b.Stress*s.T*s.T/(6*q*1e-3*span*span), "", plates),
 			working.In("q", "pressure on a ply, N/mm²", q/1000, "", origin.Sum()), working.In("a", "span", span, "mm", origin.Sum()))...)
 	}
+	note := ""
 	if b.Large {
-		f.Working = f.Working.With("It bends by more than half its thickness: the plate's own stretching helps, so this stress is on the safe side.")
+		note = "It bends by more than half its thickness: the plate's own stretching helps, so this stress is on the safe side. "
 	}
+	if left.taken > 0 {
+		note += fmt.Sprintf("The seat and what it carries for good take %s %% of what it holds for good; that share is off the limit.", working.Num(100*left.taken, 0))
+	}
+	f.Working = f.Working.With(strings.TrimSpace(note))
 	return f.Judge(working.Stop)
 }
 
 func (m Material) bendFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
-	limit, span := l.deflectionLimit(), l.span()
-	said := "it may bend a sixtieth of its span"
-	if limit < strength.DeflectionLimit(span) {
+	limit, span := m.roomFor(l, a, t).deflection, l.span()
+	said := "it may bend a sixtieth of its span, with what is on it for good"
+	if l.deflectionLimit() < strength.DeflectionLimit(span) {
 		said = fmt.Sprintf("beyond √(¾ × spare bite × span) = √(¾ × %s × %s) it is drawn out of its bite", length.Metric(l.Spare), length.Metric(span))
 	}
 	plies, d := float64(max(1, m.Plies)), m.sheet(t).Rigidity()

@@ -83,7 +83,7 @@ type Closed struct {
 
 // gate returns the first gate that closes for the material, or nil.
 func (m Material) gate(n Need) *Closed {
-	for _, g := range []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate, m.pressureGate, m.shapeGate, m.holeGate, m.depth, m.loadGate, m.warpGate} {
+	for _, g := range []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate, m.pressureGate, m.shapeGate, m.holeGate, m.depth, m.warpGate, m.loadGate} {
 		if c := g(n); c != nil {
 			c.Material, c.Name = m.ID, m.Short
 			c.Figure.Sentence = c.Sentence

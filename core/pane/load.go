@@ -139,6 +139,38 @@ func (l Load) deflectionLimit() float64 {
 	return limit
 }
 
+// room is what is left for one action: stress, MPa, and deflection, mm.
+type room struct {
+	stress, deflection float64
+	taken              float64 // share of the stress that something else takes
+	from               origin.Origin
+}
+
+// roomFor is what the seat, and for a short action what stands on the pane for
+// good, leave to an action. Shares are added as if all were worst at one place,
+// which is on the safe side. The rule of shares for loads of different length:
+// EN 16612, from memory.
+func (m Material) roomFor(l Load, a action, t float64) room {
+	may, from := m.allowable(a.lasting)
+	r := room{deflection: l.deflectionLimit(), from: from}
+	forGood, _ := m.allowable(strength.Permanent)
+	r.taken = m.SeatStress(l, t) / forGood
+	if a.lasting != strength.Permanent {
+		for _, other := range l.actions(m, t) {
+			if other.lasting != strength.Permanent {
+				continue
+			}
+			if b, err := m.bend(l, other, t); err == nil {
+				r.taken += b.Stress / forGood
+				r.deflection -= b.Deflection
+			}
+		}
+	}
+	r.taken = math.Min(1, r.taken)
+	r.stress, r.deflection = may*(1-r.taken), math.Max(0, r.deflection)
+	return r
+}
+
 // passes says whether every action leaves a thickness standing; else the action
 // that does not, with what it does.
 func (m Material) passes(l Load, t float64) (action, strength.Bent, bool) {
@@ -147,7 +179,7 @@ func (m Material) passes(l Load, t float64) (action, strength.Bent, bool) {
 		if err != nil {
 			continue
 		}
-		if may, _ := m.allowable(a.lasting); b.Stress > may || b.Deflection > l.deflectionLimit() {
+		if left := m.roomFor(l, a, t); b.Stress > left.stress || b.Deflection > left.deflection {
 			return a, b, false
 		}
 	}
@@ -189,14 +221,18 @@ func (m Material) loadGate(n Need) *Closed {
 		return nil
 	}
 	a, b, _ := m.passes(n.Load, t)
-	may, from := m.allowable(a.lasting)
-	if b.Stress > may {
-		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s; %s", a.said, working.Num(t, 1), working.Num(b.Stress, 1), working.Num(may, 1), m.wouldDo(n.Load, t)),
-			"MPa", "σ", "stress "+a.said, b.Stress, working.Most(may, "MPa", from))
+	left := m.roomFor(n.Load, a, t)
+	if b.Stress > left.stress {
+		beside := ""
+		if left.taken > 0 {
+			beside = " beside what is on it for good"
+		}
+		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s%s; %s", a.said, working.Num(t, 1), working.Num(b.Stress, 1), working.Num(left.stress, 1), beside, m.wouldDo(n.Load, t)),
+			"MPa", "σ", "stress "+a.said, b.Stress, working.Most(left.stress, "MPa", left.from))
 	}
-	limit := n.Load.deflectionLimit()
+	limit := left.deflection
 	why := "more than a sixtieth of its span"
-	if limit < strength.DeflectionLimit(n.Load.span()) {
+	if n.Load.deflectionLimit() < strength.DeflectionLimit(n.Load.span()) {
 		why = "and be drawn out of its bite"
 	}
 	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1), length.Metric(b.Deflection), why, m.wouldDo(n.Load, t)),

@@ -10,6 +10,7 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/fault"
 	"freshshard/core/outline"
+	"freshshard/core/strength"
 )
 
 // at moves a path of a hole.
@@ -198,6 +199,46 @@ func TestHeldAndLoads(t *testing.T) {
 	}
 	if d := (Duty{Water: 0.5, Even: 1, Pressure: 0.1}).Standing(); math.Abs(d-15.905) > 1e-9 {
 		t.Errorf("half a metre of water, 1 kPa and 0.1 bar: %v", d)
+	}
+}
+
+// What stands on a pane for good takes its share of what it holds; a push that
+// it would carry alone is then too much. σ₁/f₁ + σ₂/f₂ ≤ 1 and w₁ + w₂ ≤ the
+// limit. EN 16612, from memory.
+func TestLoadsAddUp(t *testing.T) {
+	m, _ := ByID("annealed")
+	r := rand.New(rand.NewPCG(3, 9))
+	for range 200 {
+		l := Load{W: 300 + 900*r.Float64(), H: 300 + 900*r.Float64(), Wind: 40 * r.Float64(), Push: 500 * r.Float64(), Even: 1.5 * r.Float64(), Warp: 2 * r.Float64()}
+		thick := m.Thicknesses[r.IntN(len(m.Thicknesses))]
+		forGood, _ := m.allowable(strength.Permanent)
+		short, _ := m.allowable(strength.Gust)
+		seat := m.SeatStress(l, thick) / forGood
+		var standing strength.Bent
+		ok := true
+		all := l.actions(m, thick)
+		if b, err := m.bend(l, all[len(all)-1], thick); err == nil && all[len(all)-1].key == "standing" {
+			standing = b
+		}
+		ok = seat+standing.Stress/forGood <= 1 && standing.Deflection <= l.deflectionLimit()
+		for _, a := range all {
+			if a.key == "standing" {
+				continue
+			}
+			b, err := m.bend(l, a, thick)
+			if err != nil {
+				t.Fatal(err)
+			}
+			ok = ok && b.Stress/short+seat+standing.Stress/forGood <= 1 && b.Deflection+standing.Deflection <= l.deflectionLimit()
+		}
+		if _, _, got := m.passes(l, thick); got != ok {
+			t.Fatalf("%v mm under %+v: passes %v, by the shares %v", thick, l, got, ok)
+		}
+	}
+	alone := m.LoadFigures(Load{W: 800, H: 600, Push: 300}, 6)[0]
+	both := m.LoadFigures(Load{W: 800, H: 600, Push: 300, Even: 0.5}, 6)[0]
+	if both.Limit.Value >= alone.Limit.Value || !strings.Contains(both.Working.Note, "that share is off the limit") || alone.Working.Note != "" {
+		t.Errorf("%+v and %+v", alone, both)
 	}
 }
 
