@@ -196,3 +196,28 @@ func TestPackSection(t *testing.T) {
 	s.Stack = Stack{}
 	item(t, Section(s), "pane-second")
 }
+
+// The new flange is drawn over the mark of the old one, to scale, and marked
+// where it does not hide it.
+func TestCoversAreDrawn(t *testing.T) {
+	texts := map[fit.Place]string{fit.WidthTop: "600 ±0", fit.WidthBottom: "600 ±0", fit.HeightLeft: "400 ±0", fit.HeightRight: "400 ±0", fit.Ledge: "18", fit.FlangeWidth: "630 ±0", fit.FlangeHeight: "430 ±0", fit.MarkWidth: "620 ±0", fit.MarkHeight: "424 ±0"}
+	d := Table(scene(t, "clamp-ring", texts))
+	o, m, f := boxOf(item(t, d, "opening").Points), boxOf(item(t, d, "old-mark").Points), boxOf(item(t, d, "new-flange").Points)
+	if math.Abs(m.Width()-620) > 1e-9 || math.Abs(f.Height()-430) > 1e-9 || math.Abs(f.Min.X-(o.Min.X-15)) > 1e-9 || math.Abs(m.Max.Y-(o.Max.Y+12)) > 1e-9 {
+		t.Errorf("opening %v, mark %v, flange %v", o, m, f)
+	}
+	if item(t, d, "new-flange").State != "" {
+		t.Error("marked, and it hides the mark")
+	}
+	texts[fit.MarkHeight] = "430 ±0"
+	if i := item(t, Table(scene(t, "clamp-ring", texts)), "new-flange"); i.State != "odd" || !strings.Contains(i.Label, "does not") {
+		t.Errorf("%+v", i)
+	}
+	delete(texts, fit.MarkWidth)
+	delete(texts, fit.FlangeWidth)
+	for _, i := range Table(scene(t, "clamp-ring", texts)).Items {
+		if i.ID == "old-mark" || i.ID == "new-flange" {
+			t.Errorf("%s, which nobody read", i.ID)
+		}
+	}
+}

@@ -5,7 +5,6 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/outline"
 )
 
 // A spot lies on the object and is large enough to be tapped.
@@ -38,12 +37,4 @@ func TestSpotCheck(t *testing.T) {
 			}
 		}
 	}
-}
-
-func boxOf(points []outline.Point) outline.Box {
-	var p outline.Path
-	for _, q := range points {
-		p = append(p, outline.Vertex{Point: q})
-	}
-	return p.Box()
 }

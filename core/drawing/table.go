@@ -58,6 +58,7 @@ func Table(s Scene) Drawing {
 		return d
 	case s.Family.Sizing == family.Port, s.Problem.Shape.Kind != "":
 		s.shaped(&d)
+		s.covers(&d)
 		return d
 	}
 	corners, assumed := s.corners()
@@ -79,6 +80,7 @@ func Table(s Scene) Drawing {
 	}
 	s.readings(&d, q)
 	s.stamp(&d, q)
+	s.covers(&d)
 	d.text("up", LayerNote, outline.Point{X: (q[2].X + q[3].X) / 2, Y: h + rim + 0.045*h}, 0.04*h, "middle", "this edge up ↑")
 	d.fit(0.02 * w)
 	return d

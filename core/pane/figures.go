@@ -27,6 +27,16 @@ func (m Material) LoadFigures(l Load, t float64) []working.Figure {
 	return out
 }
 
+// MassFigure is what a pane of an area, mm², and a thickness, mm, weighs.
+func (m Material) MassFigure(area, thickness float64) working.Figure {
+	kg := m.Weight(area, thickness)
+	return working.Figure{Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
+		Working: working.Of("{ρ} × {A} × {t} × 10⁻³", kg, "kg",
+			working.In("ρ", "density of "+m.Short, m.Density.V, "kg/m³", m.Density.Origin.Of(m.Short)),
+			working.In("A", "area of the pane", area/1e6, "m²", origin.Sum()),
+			working.In("t", "thickness of its glass", m.Glass(thickness), "mm", origin.Sum()))}
+}
+
 // ofPly are the inputs that every plate has.
 func (m Material) ofPly(t float64, more ...working.Input) []working.Input {
 	return append([]working.Input{working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)), working.In("ν", "Poisson's ratio", m.Nu.V, "", m.Nu.Origin.Of(m.Short)), working.In("t", "thickness of a ply", m.sheet(t).T, "mm", origin.Sum())}, more...)

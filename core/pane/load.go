@@ -3,12 +3,10 @@ package pane
 import (
 	"fmt"
 	"math"
-	"sort"
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/origin"
-	"freshshard/core/own"
 	"freshshard/core/strength"
 	"freshshard/core/working"
 )
@@ -256,48 +254,4 @@ func (m Material) wouldDo(l Load, t float64) string {
 		return "no pane of this form would"
 	}
 	return fmt.Sprintf("one of %.0f × %.0f mm would carry it: divide it with a bar", math.Floor(w*low), math.Floor(h*low))
-}
-
-// Carrier is what a material needs to carry some loads.
-type Carrier struct {
-	Material  string  `json:"material"`
-	Name      string  `json:"name"`
-	Edge      string  `json:"edge"`
-	Thickness float64 `json:"thickness" doc:"The thinnest that carries them, mm; 0 when none does"`
-	Mass      float64 `json:"mass" doc:"Of the pane, kg"`
-	Says      string  `json:"says"`
-}
-
-// Carriers lists the materials by what they need to carry some loads, the
-// lightest first, those that cannot last.
-func Carriers(vs own.Values, l Load) []Carrier {
-	l.known = newPlates()
-	out := []Carrier{}
-	for _, m := range Laid(vs) {
-		c := Carrier{Material: m.ID, Name: m.Short, Edge: m.Edge}
-		if t, ok := m.carries(l, m.Thicknesses[0], 0); ok {
-			area := l.W * l.H
-			if l.Held == Round {
-				area *= math.Pi / 4
-			}
-			c.Thickness, c.Mass = t, m.Weight(area, t)
-			c.Says = fmt.Sprintf("%s mm, %s kg", working.Num(t, 1), working.Num(c.Mass, 1))
-			if v := m.SeatStress(l, t); v > 0 {
-				if may, _ := m.allowable(strength.Permanent); v > may {
-					c.Thickness, c.Says = 0, fmt.Sprintf("%s mm carries them, and the seat then takes %s MPa of the %s that it holds", working.Num(t, 1), working.Num(v, 1), working.Num(may, 1))
-				}
-			}
-		} else {
-			c.Says = m.wouldDo(l, t)
-		}
-		out = append(out, c)
-	}
-	sort.SliceStable(out, func(i, j int) bool {
-		a, b := out[i], out[j]
-		if (a.Thickness > 0) != (b.Thickness > 0) {
-			return a.Thickness > 0
-		}
-		return a.Thickness > 0 && a.Mass < b.Mass
-	})
-	return out
 }

@@ -52,19 +52,18 @@ type Reason struct {
 
 // Ranked is a material that passed the gates.
 type Ranked struct {
-	Material  string          `json:"material"`
-	Name      string          `json:"name"`
-	Edge      string          `json:"edge"`
-	Thickness float64         `json:"thickness" doc:"Nominal, mm"`
-	Cut       string          `json:"cut"`
-	Like      bool            `json:"like,omitempty" doc:"Like the old pane"`
-	Again     string          `json:"again,omitempty" doc:"Why it would meet the old cause again"`
-	Asks      []string        `json:"asks" doc:"What has to be looked up before it is ordered"`
-	Score     float64         `json:"score" doc:"0 to 10"`
-	Reasons   []Reason        `json:"reasons"`
-	Sentence  string          `json:"sentence"`
-	Figure    working.Figure  `json:"figure"`
-	Mass      *working.Figure `json:"mass,omitempty"`
+	Material  string         `json:"material"`
+	Name      string         `json:"name"`
+	Edge      string         `json:"edge"`
+	Thickness float64        `json:"thickness" doc:"Nominal, mm"`
+	Cut       string         `json:"cut"`
+	Like      bool           `json:"like,omitempty" doc:"Like the old pane"`
+	Again     string         `json:"again,omitempty" doc:"Why it would meet the old cause again"`
+	Asks      []string       `json:"asks" doc:"What has to be looked up before it is ordered"`
+	Score     float64        `json:"score" doc:"0 to 10"`
+	Reasons   []Reason       `json:"reasons"`
+	Sentence  string         `json:"sentence"`
+	Figure    working.Figure `json:"figure"`
 }
 
 // Choice is the answer of the Choose station: what is left, best first, and
@@ -152,14 +151,6 @@ func (m Material) rank(n Need) Ranked {
 	in = append(in, working.In("Σw", "sum of the weights", weights, "", origin.Sum()))
 	r.Figure = working.Figure{Key: "score_" + m.ID, Sentence: m.Short, Value: r.Score, Unit: "of 10", Verdict: working.Note,
 		Working: working.Of("("+strings.Join(terms, " + ")+") / {Σw}", r.Score, "of 10", in...).With("Judgement, not physics: move the weights and see what changes.")}
-	if n.Area > 0 {
-		kg := m.Weight(n.Area, r.Thickness)
-		r.Mass = &working.Figure{Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
-			Working: working.Of("{ρ} × {A} × {t} / 1000", kg, "kg",
-				working.In("ρ", "density, kg/m³", m.Density.V, "kg/m³", m.Density.Origin.Of(m.Short)),
-				working.In("A", "area", n.Area/1e6, "m²", origin.Sum()),
-				working.In("t", "thickness of its glass", m.Glass(r.Thickness), "mm", origin.Sum()))}
-	}
 	r.Sentence, r.Again = r.sentence(), m.again(n, r.Thickness)
 	return r
 }

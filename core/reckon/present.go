@@ -6,7 +6,6 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
 	"freshshard/core/working"
@@ -22,14 +21,7 @@ func (r *Reckoning) more(k Known) []working.Figure {
 		return out
 	}
 	w, h := r.Fit.Order.W, r.Fit.Order.H
-	kg := r.Material.Weight(r.area(), r.Thickness)
-	out = append(out, working.Figure{
-		Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
-		Working: working.Of("{ρ} × {A} × {t} × 10⁻³", kg, "kg",
-			working.In("ρ", "density of "+r.Material.Short, r.Material.Density.V, "kg/m³", r.Material.Density.Origin.Of(r.Material.Short)),
-			working.In("A", "area of the pane", r.area()/1e6, "m²", origin.Sum()),
-			working.In("t", "thickness of its glass", r.Material.Glass(r.Thickness), "mm", origin.Sum())),
-	})
+	out = append(out, r.Material.MassFigure(r.area(), r.Thickness))
 	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
 	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok && r.Family.Sizing == family.Tube {
 		out = append(out, f)

@@ -32,9 +32,17 @@ func DewPoint(air, damp float64) (float64, error) {
 	return magnusC * g / (magnusB - g), nil
 }
 
-// DewFigures hold a surface against the dew point of the air before it: bond
-// and paint only 3 K above it.
-func DewFigures(air, damp, surface float64) ([]working.Figure, error) {
+// Damp is the air before a surface that is to be bonded or painted.
+type Damp struct {
+	Air      float64 `json:"air" doc:"°C"`
+	Humidity float64 `json:"damp" doc:"% of relative humidity"`
+	Surface  float64 `json:"surface" doc:"°C"`
+}
+
+// Figures hold the surface against the dew point: bond and paint only 3 K above
+// it.
+func (p Damp) Figures() ([]working.Figure, error) {
+	air, damp, surface := p.Air, p.Humidity, p.Surface
 	d, err := DewPoint(air, damp)
 	if err != nil {
 		return nil, err

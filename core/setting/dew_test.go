@@ -34,13 +34,13 @@ func TestDewPoint(t *testing.T) {
 func TestDewFigures(t *testing.T) {
 	d, _ := DewPoint(18, 70)
 	for over, want := range map[float64]working.Verdict{3.01: working.Good, 2.9: working.Stop, -1: working.Stop} {
-		f, err := DewFigures(18, 70, d+over)
+		f, err := Damp{18, 70, d + over}.Figures()
 		if err != nil || f[0].Verdict != want || math.Abs(f[0].Value-over) > 1e-9 || math.Abs(f[1].Value-d) > 1e-9 {
 			t.Errorf("%v K over: %+v, %v", over, f, err)
 		}
 	}
 	for field, c := range map[string][3]float64{"air": {90, 50, 20}, "damp": {20, 0, 20}, "surface": {20, 50, 900}} {
-		_, err := DewFigures(c[0], c[1], c[2])
+		_, err := Damp{c[0], c[1], c[2]}.Figures()
 		if f := fault.Of(err); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, err)
 		}

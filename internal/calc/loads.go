@@ -7,7 +7,6 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/setting"
 	"freshshard/core/strength"
-	"freshshard/core/working"
 )
 
 // PlateIn is a pane under loads, each looked at when it is given: an even one
@@ -48,13 +47,6 @@ type TubeOut struct {
 	Note string  `json:"note"`
 }
 
-// DewIn is the air before a surface, °C and % of relative humidity.
-type DewIn struct {
-	Air     float64 `json:"air"`
-	Damp    float64 `json:"damp"`
-	Surface float64 `json:"surface"`
-}
-
 // EdgeIn is a pane whose middle is hotter than its covered edge.
 type EdgeIn struct {
 	E     float64 `json:"e" doc:"GPa"`
@@ -89,7 +81,7 @@ func loadTopics() []Topic {
 		{"hoop", "hoop stress of a tube under pressure", TubeIn{12.7, 2.4, 800}, with(runHoop)},
 		{"edge", "stress at the cold, covered edge of a hot pane", EdgeIn{70, 9, 40}, with(runEdge)},
 		{"pack", "how warm the panes of a pack get, in every order and facing", heat.Pack{Cavity: 250, Room: 22, Inside: heat.UsualInside, Outside: heat.UsualOutside, Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},
-		{"dew", "whether a surface is dry enough to bond and paint", DewIn{19.2, 46, 12}, with(func(in DewIn) ([]working.Figure, error) { return setting.DewFigures(in.Air, in.Damp, in.Surface) })},
+		{"dew", "whether a surface is dry enough to bond and paint", setting.Damp{Air: 19.2, Humidity: 46, Surface: 12}, with(setting.Damp.Figures)},
 		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"}, []string{"rubber"}}, with(func(in TouchIn) ([]compat.Finding, error) { return compat.All().Ask(in.Materials, in.Seals), nil })},
 	}
 }

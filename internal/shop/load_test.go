@@ -31,8 +31,8 @@ func TestLoad(t *testing.T) {
 		}
 		for _, c := range got.Carriers {
 			if c.Material == id {
-				if c.Says == "" {
-					t.Errorf("%s says nothing", id)
+				if (c.Says == "") != (c.Thickness > 0) || len(c.Figures) < 2 || c.Figures[0].Text == "" {
+					t.Errorf("%s: %+v", id, c)
 				}
 				return c.Thickness
 			}

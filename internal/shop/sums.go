@@ -147,19 +147,12 @@ func (s *Shop) Thickness(ctx context.Context, text string) (thickness.Answer, er
 	return thickness.Of(r), nil
 }
 
-// DewIn is the air before a surface.
-type DewIn struct {
-	Air     float64 `json:"air" doc:"°C"`
-	Damp    float64 `json:"damp" doc:"% of relative humidity"`
-	Surface float64 `json:"surface" doc:"What is bonded or painted, °C"`
-}
-
 // Dew says whether a surface is dry enough to bond and paint.
-func (s *Shop) Dew(ctx context.Context, in DewIn) ([]working.Figure, error) {
+func (s *Shop) Dew(ctx context.Context, in setting.Damp) ([]working.Figure, error) {
 	shop, err := s.Store.Shop(ctx)
 	if err != nil {
 		return nil, err
 	}
-	f, err := setting.DewFigures(in.Air, in.Damp, in.Surface)
+	f, err := in.Figures()
 	return reckon.Present(f, shop.Unit), err
 }

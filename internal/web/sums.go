@@ -10,6 +10,7 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/outline"
 	"freshshard/core/perspective"
+	"freshshard/core/setting"
 	"freshshard/core/thickness"
 	"freshshard/core/working"
 	"freshshard/internal/exchange"
@@ -114,7 +115,7 @@ func (v *Server) sumRoutes(api huma.API) {
 		b, err := v.shop.Bend(ctx, in.Body)
 		return &out[shop.BendOut]{b}, said(ctx, err)
 	})
-	huma.Register(api, op("dew", http.MethodPost, "/api/sums/dew", "Whether a surface is dry enough to bond and paint"), func(ctx context.Context, in *struct{ Body shop.DewIn }) (*out[[]working.Figure], error) {
+	huma.Register(api, op("dew", http.MethodPost, "/api/sums/dew", "Whether a surface is dry enough to bond and paint"), func(ctx context.Context, in *struct{ Body setting.Damp }) (*out[[]working.Figure], error) {
 		f, err := v.shop.Dew(ctx, in.Body)
 		return &out[[]working.Figure]{f}, said(ctx, err)
 	})

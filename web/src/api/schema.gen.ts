@@ -1794,6 +1794,7 @@ export interface components {
         };
         PaneCarrier: {
             edge: string;
+            figures: components["schemas"]["WorkingFigure"][];
             /**
              * Format: double
              * @description Of the pane, kg
@@ -1801,6 +1802,7 @@ export interface components {
             mass: number;
             material: string;
             name: string;
+            /** @description Of what would do, where none does */
             says: string;
             /**
              * Format: double
@@ -1943,7 +1945,6 @@ export interface components {
             figure: components["schemas"]["WorkingFigure"];
             /** @description Like the old pane */
             like?: boolean;
-            mass?: components["schemas"]["WorkingFigure"];
             material: string;
             name: string;
             reasons: components["schemas"]["PaneReason"][];
@@ -2408,6 +2409,23 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        SettingDamp: {
+            /**
+             * Format: double
+             * @description °C
+             */
+            air: number;
+            /**
+             * Format: double
+             * @description % of relative humidity
+             */
+            damp: number;
+            /**
+             * Format: double
+             * @description °C
+             */
+            surface: number;
+        };
         SettingSides: {
             /** Format: int64 */
             bottom: number;
@@ -2536,23 +2554,6 @@ export interface components {
              * @description The number that was read, in the check's unit
              */
             value?: number;
-        };
-        ShopDewIn: {
-            /**
-             * Format: double
-             * @description °C
-             */
-            air: number;
-            /**
-             * Format: double
-             * @description % of relative humidity
-             */
-            damp: number;
-            /**
-             * Format: double
-             * @description What is bonded or painted, °C
-             */
-            surface: number;
         };
         ShopDone: {
             /** @enum {string} */
@@ -5163,7 +5164,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopDewIn"];
+                "application/json": components["schemas"]["SettingDamp"];
             };
         };
         responses: {

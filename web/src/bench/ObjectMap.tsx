@@ -21,7 +21,8 @@ export function ObjectMap({
 }: {
 	drawing: Drawing;
 	width: number;
-	onPick: (pane: number) => void;
+	/** Lays a pane on the table; without it the panes are a picture. */
+	onPick?: (pane: number) => void;
 	/** A tap on the face itself, as shares from its upper left corner. */
 	onTap?: (x: number, y: number) => void;
 	mark?: Frame;
@@ -64,22 +65,12 @@ export function ObjectMap({
 				);
 				const at = number?.points[0] && eye.at(number.points[0]);
 				return (
-					// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
 					<g
 						key={p.id}
-						role="button"
-						tabIndex={0}
 						aria-label={p.label}
 						aria-current={p.state === "here" ? "true" : undefined}
 						data-pane={p.place}
-						className="cursor-pointer outline-none [&:focus-visible>polygon]:stroke-[5px]"
-						onClick={() => onPick(Number(p.place))}
-						onKeyDown={(e) => {
-							if (e.key === "Enter" || e.key === " ") {
-								e.preventDefault();
-								onPick(Number(p.place));
-							}
-						}}
+						{...(onPick ? asButton(() => onPick(Number(p.place))) : {})}
 					>
 						<polygon
 							points={corners(p, eye.at)}
@@ -137,6 +128,23 @@ export function ObjectMap({
 			)}
 		</svg>
 	);
+}
+
+/** A part of a drawing cannot be an HTML button; it behaves as one. */
+function asButton(act: () => void): React.SVGProps<SVGGElement> {
+	return {
+		role: "button",
+		tabIndex: 0,
+		className:
+			"cursor-pointer outline-none [&:focus-visible>polygon]:stroke-[5px]",
+		onClick: act,
+		onKeyDown: (e) => {
+			if (e.key === "Enter" || e.key === " ") {
+				e.preventDefault();
+				act();
+			}
+		},
+	};
 }
 
 type Frame = { x: number; y: number; w: number; h: number };

@@ -1,6 +1,6 @@
 import type { Catalogue, Family } from "../../api/types";
 import { EdgePicture } from "../../bench/EdgePicture";
-import { ValueRow } from "./ValueRow";
+import { ValueTable } from "./ValueTable";
 
 /** The fourteen ways of holding: edge, seals, limits, order of work, checks. */
 export function FamilyPage({ book }: { book: Catalogue }) {
@@ -41,30 +41,22 @@ function FamilyEntry({
 					{family.held} Such as {family.objects.join(", ")}.
 				</p>
 				<p className="text-ink-2">Sealed with {family.seals.join(", ")}.</p>
-				<table className="my-2">
-					<caption className="sr-only">Limits of {family.name}</caption>
-					<tbody>
-						{(
+				<div className="my-2 max-w-[44em]">
+					<ValueTable
+						book={book}
+						kind="family"
+						id={family.id}
+						of={family.name}
+						says={`Limits of ${family.name}`}
+						rows={(
 							[
 								["clearance", "edge clearance each side", limits.clearance],
 								["hot_clearance", "edge clearance, hot", limits.hot_clearance],
 								["bite", "bite", limits.bite],
 							] as const
-						).map(([item, name, value]) => (
-							<ValueRow
-								key={item}
-								book={book}
-								kind="family"
-								id={family.id}
-								item={item}
-								name={name}
-								unit="mm"
-								value={value}
-								of={family.name}
-							/>
-						))}
-					</tbody>
-				</table>
+						).map(([item, name, value]) => ({ item, name, unit: "mm", value }))}
+					/>
+				</div>
 				<details>
 					<summary className="min-h-11 cursor-pointer content-center font-semibold">
 						{family.steps.length} steps, {family.checks.length} checks, and what

@@ -1,12 +1,14 @@
 import type { Catalogue, Own } from "../../api/types";
-import { ValueRow } from "./ValueRow";
+import { type Row, ValueTable } from "./ValueTable";
 
-type Row = {
-	item: string;
-	name: string;
-	unit: string;
-	value?: { v: number; o: string };
-};
+/** A value that carries no origin of its own: common practice. */
+function row(item: string, name: string, unit: string, v: number): Row {
+	return { item, name, unit, value: { v, o: "trade" } };
+}
+
+function degrees(item: string, name: string, v: number): Row {
+	return row(item, name, "°C", v);
+}
 
 /** What a pane may see, how much frames grow, and what bands cutters keep. */
 export function HeatPage({ book }: { book: Catalogue }) {
@@ -98,15 +100,6 @@ export function HeatPage({ book }: { book: Catalogue }) {
 			</section>
 		</div>
 	);
-
-	/** A value that carries no origin of its own: common practice, or the shop's. */
-	function row(item: string, name: string, unit: string, v: number): Row {
-		return { item, name, unit, value: { v, o: "trade" } };
-	}
-
-	function degrees(item: string, name: string, v: number): Row {
-		return row(item, name, "°C", v);
-	}
 }
 
 function Values({
@@ -125,24 +118,14 @@ function Values({
 	return (
 		<li>
 			<h3 className="font-semibold">{name}</h3>
-			<table className="w-full">
-				<caption className="sr-only">Values of {name}</caption>
-				<tbody>
-					{rows.map((r) => (
-						<ValueRow
-							key={r.item}
-							book={book}
-							kind={kind}
-							id={id}
-							item={r.item}
-							name={r.name}
-							unit={r.unit}
-							value={r.value}
-							of={name}
-						/>
-					))}
-				</tbody>
-			</table>
+			<ValueTable
+				book={book}
+				kind={kind}
+				id={id}
+				of={name}
+				says={`Values of ${name}`}
+				rows={rows}
+			/>
 		</li>
 	);
 }

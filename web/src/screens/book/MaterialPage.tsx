@@ -1,5 +1,5 @@
 import type { Catalogue, Material } from "../../api/types";
-import { ValueRow } from "./ValueRow";
+import { type Row, ValueTable } from "./ValueTable";
 
 type Value = { v: number; o: string };
 
@@ -65,6 +65,21 @@ const cuts: Record<string, string> = {
 	order: "ordered to final size",
 };
 
+function rowsOf(m: Material): Row[] {
+	return [
+		...rows
+			.filter((r) => r.item !== "design" || m.plastic)
+			.filter((r) => r.of(m) || !asked.includes(r.item))
+			.map(({ of, ...r }) => ({ ...r, value: of(m) })),
+		...(m.life ?? []).map((l) => ({
+			item: `life_${l.c}`,
+			name: `lasts at ${l.c} °C`,
+			unit: "h",
+			value: { v: l.hours, o: l.o ?? m.steady.o },
+		})),
+	];
+}
+
 /** Every material with its values; each value says where it is from. */
 export function MaterialPage({ book }: { book: Catalogue }) {
 	return (
@@ -93,40 +108,16 @@ export function MaterialPage({ book }: { book: Catalogue }) {
 						; {cuts[m.cut] ?? m.cut}; {m.thicknesses.join(", ")} mm
 						{m.only && "; only where the old pane was one"}
 					</p>
-					<table className="mt-2 w-full">
-						<caption className="sr-only">Values of {m.name}</caption>
-						<tbody>
-							{rows
-								.filter((r) => r.item !== "design" || m.plastic)
-								.filter((r) => r.of(m) || !asked.includes(r.item))
-								.map((r) => (
-									<ValueRow
-										key={r.item}
-										book={book}
-										kind="material"
-										id={m.id}
-										item={r.item}
-										name={r.name}
-										unit={r.unit}
-										value={r.of(m)}
-										of={m.short}
-									/>
-								))}
-							{(m.life ?? []).map((l) => (
-								<ValueRow
-									key={l.c}
-									book={book}
-									kind="material"
-									id={m.id}
-									item={`life_${l.c}`}
-									name={`lasts at ${l.c} °C`}
-									unit="h"
-									value={{ v: l.hours, o: l.o ?? m.steady.o }}
-									of={m.short}
-								/>
-							))}
-						</tbody>
-					</table>
+					<div className="mt-2">
+						<ValueTable
+							book={book}
+							kind="material"
+							id={m.id}
+							of={m.short}
+							says={`Values of ${m.name}`}
+							rows={rowsOf(m)}
+						/>
+					</div>
 				</li>
 			))}
 		</ul>

@@ -44,7 +44,7 @@ export function ChooseStation({ view }: { view: View }) {
 				</p>
 			)}
 			<Refusal error={write.error} />
-			<ThePack view={view} />
+			<ThePack view={view} numbers />
 			<WeightSliders
 				first={choice.open[0]}
 				weights={weights}

@@ -1,13 +1,11 @@
 import { useEffect, useState } from "react";
-import { api, got } from "../../api/client";
-import { on, useJobWrite } from "../../api/hooks";
-import type { Duty, Held, View } from "../../api/types";
+import type { Duty, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { NumberField } from "../../parts/NumberField";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
 import { Tick } from "../../parts/Tick";
-import { heldOf } from "./held";
+import { heldOf, useHeldWrite } from "./held";
 
 type Props = { view: View; open: boolean; onClose: () => void };
 
@@ -41,9 +39,7 @@ export function DutySheet({ view, open, onClose }: Props) {
 	useEffect(() => {
 		if (open) setDuty(view.pane.duty);
 	}, [open]);
-	const write = useJobWrite<Held>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}/pane", { params: on(view), body })),
-	);
+	const write = useHeldWrite(view);
 	const ticks = [
 		{ key: "lying", says: "It lies and carries its own weight" },
 		{ key: "food", says: "It stands over open food" },

@@ -1,6 +1,5 @@
 import { useEffect, useState } from "react";
-import { api, got } from "../../api/client";
-import { on, useCatalogue, useJobWrite } from "../../api/hooks";
+import { useCatalogue } from "../../api/hooks";
 import type { Held, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { control, Field, TextField } from "../../parts/Field";
@@ -9,7 +8,7 @@ import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
 import { Stepper } from "../../parts/Stepper";
 import { Tick } from "../../parts/Tick";
-import { heldOf } from "./held";
+import { heldOf, useHeldWrite } from "./held";
 import { ShapeChoice } from "./ShapeChoice";
 
 type Props = { view: View; open: boolean; onClose: () => void };
@@ -43,14 +42,7 @@ export function HeldSheet({ view, open, onClose }: Props) {
 			setFree(String(view.pane.gasket.free));
 		}
 	}, [open]);
-	const write = useJobWrite<Held>(view, (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/pane", {
-				params: on(view),
-				body,
-			}),
-		),
-	);
+	const write = useHeldWrite(view);
 	const family =
 		catalogue.data?.families.find((f) => f.id === pane.family) ??
 		view.reckoning.family;

@@ -55,13 +55,7 @@ export function PlacePane({
 					: `Tap one corner of ${name} on the object.`}
 			</p>
 			<div className="lit p-3">
-				<ObjectMap
-					drawing={view.object}
-					width={440}
-					onPick={() => undefined}
-					onTap={tap}
-					mark={spot}
-				/>
+				<ObjectMap drawing={view.object} width={440} onTap={tap} mark={spot} />
 			</div>
 			<div className="grid grid-cols-2 gap-3">
 				{sides.map((s) => (

@@ -22,7 +22,11 @@ export function StackSheet({ view, open, onClose }: Props) {
 		if (open) setStack(view.pane.stack);
 	}, [open]);
 	const panes = stack.panes ?? [];
-	const several = panes.length > 1 && panes.length === view.panes.length;
+	// Panes side by side are no pack, however many there are.
+	const several =
+		panes.length > 1 &&
+		panes.length === view.panes.length &&
+		view.panes.some((p) => p.spot.depth > 0);
 	const [all, setAll] = useState(true);
 	const write = useJobWrite<Stack>(view, (body) =>
 		several && all

@@ -3,10 +3,18 @@ import type { View } from "../../api/types";
 import { PackDrawing } from "../../bench/PackDrawing";
 import { PackOrders } from "../../bench/PackOrders";
 import { Button } from "../../parts/Button";
+import { FigureLine } from "../../parts/FigureLine";
 import { StackSheet } from "./StackSheet";
 
 /** The pack that the pane stands in: how warm each gets, and what a swap does. */
-export function ThePack({ view }: { view: View }) {
+export function ThePack({
+	view,
+	numbers = false,
+}: {
+	view: View;
+	/** With the numbers that open their working, where no list has them. */
+	numbers?: boolean;
+}) {
 	const [open, setOpen] = useState(false);
 	const { pack, family } = view.reckoning;
 	const { stack } = view.pane;
@@ -35,6 +43,10 @@ export function ThePack({ view }: { view: View }) {
 						<strong>{Math.round(pack.result.touch)} °C outside.</strong>{" "}
 						{pack.says}
 					</p>
+					{numbers &&
+						view.reckoning.figures
+							.filter((f) => f.key.startsWith("pack_"))
+							.map((f) => <FigureLine key={f.key} figure={f} />)}
 					<PackOrders orders={pack.orders} />
 				</>
 			) : (

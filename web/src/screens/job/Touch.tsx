@@ -1,8 +1,6 @@
-import { api, got } from "../../api/client";
-import { on, useJobWrite } from "../../api/hooks";
-import type { Held, View } from "../../api/types";
+import type { View } from "../../api/types";
 import { Refusal } from "../../parts/Refusal";
-import { heldOf } from "./held";
+import { heldOf, useHeldWrite } from "./held";
 
 const kinds = [
 	{ kind: "lubricant", title: "To make it slip" },
@@ -22,9 +20,7 @@ const signs = {
 export function Touch({ view }: { view: View }) {
 	const { touch, clash } = view.reckoning;
 	const { uses } = view.pane;
-	const write = useJobWrite<Held>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}/pane", { params: on(view), body })),
-	);
+	const write = useHeldWrite(view);
 	function toggle(id: string) {
 		write.mutate({
 			...heldOf(view),
