@@ -156,7 +156,8 @@ function layOut(w: number, h: number): { pane: Frame; loupe: Frame } {
 }
 
 function Key({ view }: { view: View }) {
-	const { material, pane, assumed, family } = view.reckoning;
+	const { material, pane, assumed, family, table } = view.reckoning;
+	const flange = table.items.find((i) => i.id === "new-flange");
 	return (
 		<ul className="pointer-events-none text-[15px] text-ink">
 			<li className="flex items-center gap-3">
@@ -173,6 +174,16 @@ function Key({ view }: { view: View }) {
 			{family.tightening !== "" && (
 				<li className="flex items-center gap-3">
 					<span className="w-7 text-center font-bold">1 2</span> order to snug
+				</li>
+			)}
+			{flange && (
+				<li className="flex items-center gap-3">
+					<span
+						className={`w-7 border-t-2 ${flange.state === "odd" ? "border-dashed border-stop" : "border-computed"}`}
+					/>
+					{flange.state === "odd"
+						? "new flange, may show the old mark"
+						: "new flange, hides the old mark"}
 				</li>
 			)}
 		</ul>
