@@ -16,6 +16,9 @@ import (
 // LoadFigures are the numbers of a settled or assumed pane under its loads.
 func (m Material) LoadFigures(l Load, t float64) []working.Figure {
 	var out []working.Figure
+	if l.known == nil { // each number asks for what stands on the pane as well
+		l.known = newPlates()
+	}
 	for _, a := range l.actions(m, t) {
 		if b, err := m.bend(l, a, t); err == nil {
 			out = append(out, m.stressFigure(l, a, b, t), m.bendFigure(l, a, b, t))
