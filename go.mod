@@ -6,8 +6,6 @@ tool honnef.co/go/tools/cmd/staticcheck
 
 require (
 	codeberg.org/go-pdf/fpdf v0.12.0
-	github.com/alexedwards/scs/mysqlstore v0.0.0-20250417082927-ab20b3feb5e9
-	github.com/alexedwards/scs/v2 v2.9.0
 	github.com/chromedp/chromedp v0.23.0
 	github.com/danielgtaylor/huma/v2 v2.37.2
 	github.com/gin-gonic/gin v1.12.0

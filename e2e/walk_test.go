@@ -366,9 +366,14 @@ func carried(t *testing.T, p *program) {
 		t.Fatalf("brought in: %s", made)
 	}
 	g.goTo("/jobs/27/prove")
-	g.sees("is signed.")
+	// It comes in open, with what it says of itself, and is signed here or not at all.
+	g.sees("Carried in by Mira Quill")
+	g.sees("It says that it was signed there as ticket")
+	g.sees("Mira Quill (carried in)")
+	g.until("no signature", `!document.querySelector("[data-ticket]")`)
 	g.goTo("/jobs")
-	g.press("○ signed off")
+	g.until("it among the open ones", `[...document.querySelectorAll("main li")].some(l => l.innerText.includes("second cabin"))`)
+	g.press("both")
 	g.until("both in the list", `[...document.querySelectorAll("main li")].filter(l => l.innerText.includes("second cabin")).length === 2`)
 	g.fill("Find", "nobody knows")
 	g.sees("No job has “nobody knows” in it.")

@@ -4,6 +4,10 @@
 //	freshshard serve     a real shop
 //	freshshard calc      one sum, JSON in and out
 //	freshshard migrate   bring a database up to date
+//	freshshard backup    write everything into one archive
+//	freshshard verify    read an archive through
+//	freshshard restore   bring an archive back into an empty database
+//	freshshard password  a one-time word for somebody who is lost
 //	freshshard openapi   print the API's contract
 package main
 
@@ -24,14 +28,18 @@ import (
 const usage = `Fresh Shard
 
   freshshard demo  [--addr 127.0.0.1:8080] [--dir var/demo] [--fresh]
-  freshshard serve [--addr 127.0.0.1:8080] [--dir var/shop | --dsn ADDRESS] [--plain-http]
+  freshshard serve [--addr 127.0.0.1:8080] [--dir var/shop | --dsn ADDRESS] [--host NAME] [--backups DIR] [--plain-http] [--behind-proxy]
   freshshard calc  TOPIC < in.json   |  --list  |  TOPIC --example
-  freshshard migrate --dsn ADDRESS
+  freshshard migrate  [--dir var/shop | --dsn ADDRESS]
+  freshshard backup   [--dir var/shop | --dsn ADDRESS] [--to DIR]
+  freshshard verify   ARCHIVE
+  freshshard restore  [--dir var/shop | --dsn ADDRESS] ARCHIVE
+  freshshard password [--dir var/shop | --dsn ADDRESS] --login NAME
   freshshard openapi
 `
 
 func main() {
-	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM, syscall.SIGHUP)
 	defer stop()
 	os.Exit(run(ctx, os.Args[1:]))
 }
@@ -51,6 +59,14 @@ func run(ctx context.Context, args []string) int {
 		return calcCommand(args[1:])
 	case "migrate":
 		err = migrateCommand(ctx, args[1:])
+	case "backup":
+		err = backupCommand(ctx, args[1:])
+	case "verify":
+		err = verifyCommand(ctx, args[1:])
+	case "restore":
+		err = restoreCommand(ctx, args[1:])
+	case "password":
+		err = passwordCommand(ctx, args[1:])
 	case "openapi":
 		var b []byte
 		if b, err = web.OpenAPI(); err == nil {
@@ -88,17 +104,21 @@ func calcCommand(args []string) int {
 
 func migrateCommand(ctx context.Context, args []string) error {
 	f := flag.NewFlagSet("migrate", flag.ContinueOnError)
-	dsn := f.String("dsn", "", "address of the database")
+	var s settings
+	s.where(f)
+	f.StringVar(&s.backups, "backups", "", "folder for the backup that is made before")
 	if err := f.Parse(args); err != nil {
 		return err
 	}
-	if *dsn == "" {
-		return errors.New("say which database: --dsn 'user:password@tcp(host:3306)/name'")
+	dsn, stop, err := s.reach(ctx)
+	if err != nil {
+		return err
 	}
-	s, err := store.Open(ctx, *dsn)
+	defer stop()
+	st, err := store.Open(ctx, dsn, store.Options{Before: s.beforeMigration})
 	if err != nil {
 		return err
 	}
 	fmt.Println("The database is up to date.")
-	return s.Close()
+	return st.Close()
 }

@@ -107,7 +107,9 @@ func TestMistakesAreSentences(t *testing.T) {
 		{"port in use", []string{"demo", "--addr", l.Addr().String(), "--dir", t.TempDir()}, "another program may be there"},
 		{"no address", []string{"serve", "--addr", "nowhere:at:all", "--dir", t.TempDir()}, "cannot be used"},
 		{"no database there", []string{"serve", "--addr", "127.0.0.1:0", "--dsn", "x:y@tcp(127.0.0.1:1)/z"}, "does not answer"},
-		{"no database named", []string{"migrate"}, "say which database"},
+		{"no archive named", []string{"verify"}, "say which archive"},
+		{"no such archive", []string{"restore", "--dir", t.TempDir(), "nowhere.zip"}, "no such file"},
+		{"nobody named", []string{"password"}, "say whose"},
 		{"no address of one", []string{"migrate", "--dsn", "nonsense"}, "cannot be read"},
 		{"no folder", []string{"demo", "--addr", "127.0.0.1:0", "--dir", "/proc/nowhere"}, "cannot be made"},
 	} {

@@ -2,15 +2,20 @@ package main
 
 import (
 	"context"
+	"database/sql"
 	"errors"
 	"flag"
 	"fmt"
+	"io"
+	"log/slog"
 	"net"
 	"net/http"
 	"os"
 	"path/filepath"
+	"sync"
 	"time"
 
+	"freshshard/internal/backup"
 	"freshshard/internal/demo"
 	"freshshard/internal/localdb"
 	"freshshard/internal/shop"
@@ -22,104 +27,188 @@ const (
 	defaultAddr  = "127.0.0.1:8080"
 	databaseName = "freshshard"
 	drainTime    = 10 * time.Second
+	tidyEvery    = time.Hour
 )
 
 // settings are what demo and serve have in common.
 type settings struct {
-	addr, dir, dsn string
-	plain          bool
+	addr, dir, dsn, backups string
+	hosts                   texts
+	plain, proxy, fresh     bool
+	quiet                   bool // of calls only what went wrong is logged
+	// fill puts a made-up shop into an empty database; nil leaves it empty.
+	fill  func(context.Context, *shop.Shop) error
+	ready func(url string)
 }
+
+// texts is a flag that may be given several times.
+type texts []string
+
+func (t *texts) String() string     { return fmt.Sprint(*t) }
+func (t *texts) Set(s string) error { *t = append(*t, s); return nil }
 
 func demoCommand(ctx context.Context, args []string) error {
 	f := flag.NewFlagSet("demo", flag.ContinueOnError)
 	var s settings
 	f.StringVar(&s.addr, "addr", defaultAddr, "where to serve")
 	f.StringVar(&s.dir, "dir", filepath.Join("var", "demo"), "where the database keeps its data")
-	fresh := f.Bool("fresh", false, "start over with new demo data")
+	f.BoolVar(&s.fresh, "fresh", false, "start over with new demo data")
 	if err := f.Parse(args); err != nil {
 		return err
 	}
-	return s.run(ctx, *fresh, func(ctx context.Context, sh *shop.Shop) error {
-		filled, err := demo.Filled(ctx, sh)
-		if err != nil || filled {
+	s.quiet = true
+	s.fill = func(ctx context.Context, sh *shop.Shop) error {
+		if needs, err := sh.NeedsSetup(ctx); err != nil || !needs {
 			return err
 		}
 		fmt.Println("Filling the made-up shop Lantern Yard …")
 		return demo.Fill(ctx, sh)
-	}, func(url string) {
+	}
+	s.ready = func(url string) {
 		fmt.Printf("\n  Fresh Shard is at %s\n  Sign in as %s (owner) or tor (technician), password: %s\n  Ctrl-C stops it; the data stays.\n\n", url, demo.Owner, demo.Password)
-	})
+	}
+	return s.run(ctx)
 }
 
 func serveCommand(ctx context.Context, args []string) error {
 	f := flag.NewFlagSet("serve", flag.ContinueOnError)
 	var s settings
 	f.StringVar(&s.addr, "addr", defaultAddr, "where to serve")
-	f.StringVar(&s.dir, "dir", filepath.Join("var", "shop"), "where the program's own database keeps its data")
-	f.StringVar(&s.dsn, "dsn", os.Getenv("FRESHSHARD_DSN"), "address of a database that is there already; then none is started")
+	s.where(f)
+	f.StringVar(&s.backups, "backups", "", "folder for the nightly backups (backups inside --dir, or var/backups with --dsn)")
+	f.Var(&s.hosts, "host", "a name under which the shop is reached, beside the machine's own; may be given several times")
 	f.BoolVar(&s.plain, "plain-http", false, "let sessions travel without TLS, on a network that you trust")
+	f.BoolVar(&s.proxy, "behind-proxy", false, "take callers' addresses from the proxy's X-Forwarded-For")
 	if err := f.Parse(args); err != nil {
 		return err
 	}
-	return s.run(ctx, false, nil, func(url string) {
+	s.ready = func(url string) {
 		fmt.Printf("\n  Fresh Shard is at %s\n  Ctrl-C stops it.\n\n", url)
-	})
+	}
+	return s.run(ctx)
+}
+
+// where are the flags that say which database is meant.
+func (s *settings) where(f *flag.FlagSet) {
+	f.StringVar(&s.dir, "dir", filepath.Join("var", "shop"), "where the program's own database keeps its data")
+	f.StringVar(&s.dsn, "dsn", os.Getenv("FRESHSHARD_DSN"), "address of a database that is there already; then none is started")
 }
 
 // run brings everything up, serves until the context ends, and takes it down
 // in order. The port is taken first: the usual mistake costs no waiting.
-func (s settings) run(ctx context.Context, fresh bool, fill func(context.Context, *shop.Shop) error, ready func(url string)) error {
+func (s settings) run(ctx context.Context) error {
+	level := slog.LevelInfo
+	if s.quiet {
+		level = slog.LevelWarn
+	}
+	slog.SetDefault(slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: level})))
 	l, err := net.Listen("tcp", s.addr)
 	if err != nil {
 		return fmt.Errorf("%s cannot be used (%w): another program may be there; end it, or choose another port with --addr", s.addr, err)
 	}
 	defer func() { _ = l.Close() }()
-	dsn := s.dsn
-	if dsn == "" {
-		db, err := startDatabase(ctx, s.dir, fresh)
-		if err != nil {
-			return err
-		}
-		defer func() {
-			if err := db.Stop(); err != nil {
-				fmt.Fprintln(os.Stderr, "freshshard:", err)
-			}
-		}()
-		dsn = db.DSN(databaseName)
+	dsn, stop, err := s.database(ctx)
+	if err != nil {
+		return err
 	}
-	st, err := store.Open(ctx, dsn)
+	defer stop()
+	st, err := store.Open(ctx, dsn, store.Options{Before: s.beforeMigration})
 	if err != nil {
 		return err
 	}
 	defer func() { _ = st.Close() }()
 	sh := shop.New(st)
-	if fill != nil {
-		if err := fill(ctx, sh); err != nil {
+	if s.fill != nil {
+		if err := s.fill(ctx, sh); err != nil {
 			return err
 		}
 	}
-	return serve(ctx, l, web.New(sh, web.Options{PlainHTTP: s.plain}), ready)
+	keeper := &backup.Keeper{Dir: s.backupFolder(), DSN: dsn, Shop: sh}
+	// What runs beside the serving ends before the database does.
+	var beside sync.WaitGroup
+	defer beside.Wait()
+	ctx, end := context.WithCancel(ctx)
+	defer end()
+	beside.Go(func() { keeper.Run(ctx) })
+	beside.Go(func() { tidy(ctx, sh) })
+	h := web.New(sh, web.Options{PlainHTTP: s.plain, Hosts: s.hosts, BehindProxy: s.proxy, Closing: ctx.Done(), Backup: keeper.Once})
+	return serve(ctx, l, h, s.ready)
 }
 
-func startDatabase(ctx context.Context, dir string, fresh bool) (*localdb.Server, error) {
-	fmt.Printf("Starting MariaDB on loopback, data in %s …\n", dir)
-	db, err := localdb.Start(ctx, dir)
-	if err != nil {
-		return nil, err
+// database gives the address of the database and what takes it down again. One
+// that is to be filled and was left half filled is made anew.
+func (s settings) database(ctx context.Context) (dsn string, stop func(), err error) {
+	if s.dsn != "" {
+		return s.dsn, func() {}, nil
 	}
-	if fresh {
-		if err := db.Drop(ctx, databaseName); err != nil {
-			return nil, errors.Join(err, db.Stop())
+	fmt.Printf("Starting MariaDB on loopback, data in %s …\n", s.dir)
+	db, err := localdb.Start(ctx, s.dir)
+	if err != nil {
+		return "", nil, err
+	}
+	stop = func() {
+		if err := db.Stop(); err != nil {
+			fmt.Fprintln(os.Stderr, "freshshard:", err)
+		}
+	}
+	if s.fill != nil {
+		half, err := demo.HalfFilled(ctx, db.DSN(""), databaseName)
+		if err != nil {
+			stop()
+			return "", nil, err
+		}
+		if s.fresh || half {
+			err = db.Drop(ctx, databaseName)
+		}
+		if err != nil {
+			stop()
+			return "", nil, err
 		}
 	}
 	if err := db.Create(ctx, databaseName); err != nil {
-		return nil, errors.Join(err, db.Stop())
+		stop()
+		return "", nil, err
 	}
-	return db, nil
+	return db.DSN(databaseName), stop, nil
+}
+
+func (s settings) backupFolder() string {
+	switch {
+	case s.backups != "":
+		return s.backups
+	case s.dsn != "":
+		return filepath.Join("var", "backups")
+	}
+	return filepath.Join(s.dir, "backups")
+}
+
+// beforeMigration keeps what was there before the tables change.
+func (s settings) beforeMigration(ctx context.Context, db *sql.DB, schema int64) error {
+	path, _, err := backup.ToFile(ctx, db, s.backupFolder(), fmt.Sprintf("schema-%d-", schema), time.Now())
+	if err == nil {
+		fmt.Printf("The database is brought up to date; as it was before is kept in %s\n", path)
+	}
+	return err
+}
+
+// tidy forgets what has had its time, now and then.
+func tidy(ctx context.Context, sh *shop.Shop) {
+	t := time.NewTicker(tidyEvery)
+	defer t.Stop()
+	for {
+		if err := sh.Tidy(ctx); err != nil && ctx.Err() == nil {
+			slog.ErrorContext(ctx, "tidying failed", "error", err)
+		}
+		select {
+		case <-ctx.Done():
+			return
+		case <-t.C:
+		}
+	}
 }
 
 func serve(ctx context.Context, l net.Listener, h http.Handler, ready func(url string)) error {
-	server := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: 2 * time.Minute, IdleTimeout: 2 * time.Minute}
+	server := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, IdleTimeout: 2 * time.Minute, MaxHeaderBytes: 64 << 10, ErrorLog: slog.NewLogLogger(slog.DiscardHandler, slog.LevelInfo)}
 	failed := make(chan error, 1)
 	go func() { failed <- server.Serve(l) }()
 	ready("http://" + l.Addr().String())
@@ -127,7 +216,7 @@ func serve(ctx context.Context, l net.Listener, h http.Handler, ready func(url s
 	case err := <-failed:
 		return err
 	case <-ctx.Done():
-		fmt.Println("\nStopping …")
+		say("\nStopping …\n")
 		drain, cancel := context.WithTimeout(context.WithoutCancel(ctx), drainTime)
 		defer cancel()
 		if err := server.Shutdown(drain); err != nil && !errors.Is(err, context.DeadlineExceeded) {
@@ -136,3 +225,6 @@ func serve(ctx context.Context, l net.Listener, h http.Handler, ready func(url s
 		return nil
 	}
 }
+
+// say prints to a terminal that may have been closed.
+func say(s string) { _, _ = io.WriteString(os.Stdout, s) }

@@ -1,11 +1,11 @@
 package reckon
 
 import (
-	"encoding/json"
 	"strings"
 	"testing"
 
 	"freshshard/core/exposure"
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
@@ -147,43 +147,16 @@ func TestCauseReachesTheChoice(t *testing.T) {
 	}
 }
 
-// A reckoning from before there were schools, asks and the rest has lists where
-// lists are promised.
-func TestOldReckoningIsMadeWhole(t *testing.T) {
-	r, err := Pane(stove(t))
-	if err != nil {
-		t.Fatal(err)
+// Of every family, and of one that nobody knows, the bare answer can be shown.
+func TestBare(t *testing.T) {
+	ids := []string{"no such family"}
+	for _, f := range family.All() {
+		ids = append(ids, f.ID)
 	}
-	b, err := json.Marshal(r)
-	if err != nil {
-		t.Fatal(err)
-	}
-	var m map[string]any
-	if err := json.Unmarshal(b, &m); err != nil {
-		t.Fatal(err)
-	}
-	for _, k := range []string{"makes", "slide", "touch"} {
-		delete(m, k)
-	}
-	choice, fit := m["choice"].(map[string]any), m["fit"].(map[string]any)
-	delete(choice, "schools")
-	delete(choice["open"].([]any)[0].(map[string]any), "asks")
-	delete(fit, "broken")
-	delete(fit, "makes")
-	if b, err = json.Marshal(m); err != nil {
-		t.Fatal(err)
-	}
-	var old Reckoning
-	if err := json.Unmarshal(b, &old); err != nil {
-		t.Fatal(err)
-	}
-	old.Whole()
-	if b, err = json.Marshal(old); err != nil {
-		t.Fatal(err)
-	}
-	for _, k := range []string{"makes", "slide", "touch", "schools", "asks", "broken"} {
-		if strings.Contains(string(b), `"`+k+`":null`) || !strings.Contains(string(b), `"`+k+`":[]`) {
-			t.Errorf("%s is no list", k)
+	for _, id := range ids {
+		r := Bare(id)
+		if len(r.Plan.Steps) == 0 || len(r.Table.Items) == 0 || r.Fit.Ready {
+			t.Errorf("%s: %d steps, ready %v", id, len(r.Plan.Steps), r.Fit.Ready)
 		}
 	}
 }

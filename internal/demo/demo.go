@@ -14,6 +14,7 @@ import (
 	"freshshard/core/striplog"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
+	"freshshard/internal/store"
 )
 
 // Owner is who signs in to look around; the password is printed at the start.
@@ -22,14 +23,43 @@ const (
 	Password = "lantern yard glass"
 )
 
-// Filled says whether the shop has anything in it.
-func Filled(ctx context.Context, s *shop.Shop) (bool, error) {
-	needs, err := s.NeedsSetup(ctx)
-	return !needs, err
+// HalfFilled says whether a server has a made-up shop that was not finished: it
+// is easier made anew than mended.
+func HalfFilled(ctx context.Context, dsn, database string) (bool, error) {
+	db, _, err := store.Connect(dsn, 0)
+	if err != nil {
+		return false, err
+	}
+	defer func() { _ = db.Close() }()
+	for _, table := range []string{"account", "memo"} {
+		var n int
+		err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = ? AND table_name = ?", database, table).Scan(&n)
+		if err != nil || n == 0 {
+			return false, err
+		}
+	}
+	var people, done int
+	if err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+database+"`.account").Scan(&people); err != nil {
+		return false, err
+	}
+	err = db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+database+"`.memo WHERE name = ?", shop.FilledMemo).Scan(&done)
+	return people > 0 && done == 0, err
 }
 
-// Fill makes people, customers and jobs, with dates around now.
+// Fill makes people, customers and jobs, with dates around now. A shop that was
+// filled before stays as it is.
 func Fill(ctx context.Context, s *shop.Shop) error {
+	needs, err := s.NeedsSetup(ctx)
+	if err != nil || !needs {
+		return err
+	}
+	if err := fillAll(ctx, s); err != nil {
+		return err
+	}
+	return s.NoteFilled(ctx)
+}
+
+func fillAll(ctx context.Context, s *shop.Shop) error {
 	now := s.Now()
 	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM}, shop.Person{Name: "Mira Quill", Login: Owner, Password: Password})
 	if err != nil {

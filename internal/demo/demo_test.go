@@ -5,6 +5,8 @@ import (
 	"os"
 	"testing"
 
+	"github.com/go-sql-driver/mysql"
+
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
 	"freshshard/internal/shop"
@@ -19,17 +21,42 @@ func TestMain(m *testing.M) {
 
 func TestFill(t *testing.T) {
 	ctx := context.Background()
-	st, err := store.Open(ctx, dbtest.Fresh(t, server))
+	dsn := dbtest.Fresh(t, server)
+	st, err := store.Open(ctx, dsn)
 	if err != nil {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { _ = st.Close() })
 	s := shop.New(st)
-	if filled, err := Filled(ctx, s); err != nil || filled {
-		t.Fatalf("filled before it was: %v, %v", filled, err)
+	half := func() bool {
+		t.Helper()
+		at, err := mysql.ParseDSN(dsn)
+		if err != nil {
+			t.Fatal(err)
+		}
+		is, err := HalfFilled(ctx, dsn, at.DBName)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return is
+	}
+	if half() {
+		t.Error("an empty shop is half filled")
+	}
+	if err := fillAll(ctx, s); err != nil {
+		t.Fatal(err)
+	}
+	if !half() {
+		t.Error("a shop whose filling did not come to its end is not half filled")
+	}
+	if err := s.NoteFilled(ctx); err != nil {
+		t.Fatal(err)
+	}
+	if half() {
+		t.Error("a filled shop is half filled")
 	}
 	if err := Fill(ctx, s); err != nil {
-		t.Fatal(err)
+		t.Errorf("filling a filled shop: %v", err)
 	}
 	day, err := s.Today(ctx)
 	if err != nil {
@@ -53,7 +80,7 @@ func TestFill(t *testing.T) {
 	if len(stations) < 5 || len(families) != 14 {
 		t.Errorf("stations %v, families %v", stations, families)
 	}
-	people, err := s.Store.Accounts(ctx)
+	people, err := s.People(ctx)
 	if err != nil || len(people) != 3 {
 		t.Errorf("%d people, %v", len(people), err)
 	}

@@ -72,12 +72,23 @@ type dxf struct {
 // put writes pairs of a group code and a value.
 func (x *dxf) put(pairs ...any) {
 	for k := 0; k+1 < len(pairs) && x.err == nil; k += 2 {
-		v := fmt.Sprint(pairs[k+1])
+		v := oneLine(fmt.Sprint(pairs[k+1]))
 		if f, ok := pairs[k+1].(float64); ok {
 			v = n(f)
 		}
 		_, x.err = fmt.Fprintf(x.w, "%3d\r\n%s\r\n", pairs[k], v)
 	}
+}
+
+// oneLine keeps a value in its line: what follows a line's end would be read as
+// the next entity.
+func oneLine(s string) string {
+	return strings.Map(func(r rune) rune {
+		if r < 32 {
+			return ' '
+		}
+		return r
+	}, s)
 }
 
 func (x *dxf) line(l drawing.Layer, a, b outline.Point) {

@@ -54,10 +54,10 @@ func svgLayer(d drawing.Drawing, l drawing.Layer, wide float64) string {
 		}
 		switch i.Kind {
 		case drawing.Line:
-			fmt.Fprintf(b, `<line id="%s" %s/>`+"\n", i.ID, svgEnds(i.Points[0], i.Points[1]))
+			fmt.Fprintf(b, `<line id="%s" %s/>`+"\n", escape(i.ID), svgEnds(i.Points[0], i.Points[1]))
 		case drawing.Polyline:
 			if len(i.Bulges) == len(i.Points) {
-				fmt.Fprintf(b, `<path id="%s" d="%s"><title>%s</title></path>`+"\n", i.ID, svgBulges(i), escape(i.Label))
+				fmt.Fprintf(b, `<path id="%s" d="%s"><title>%s</title></path>`+"\n", escape(i.ID), svgBulges(i), escape(i.Label))
 				continue
 			}
 			tag := "polyline"
@@ -68,17 +68,17 @@ func svgLayer(d drawing.Drawing, l drawing.Layer, wide float64) string {
 			for k, q := range i.Points {
 				pts[k] = n(q.X) + "," + n(-q.Y)
 			}
-			fmt.Fprintf(b, `<%s id="%s" points="%s"><title>%s</title></%s>`+"\n", tag, i.ID, strings.Join(pts, " "), escape(i.Label), tag)
+			fmt.Fprintf(b, `<%s id="%s" points="%s"><title>%s</title></%s>`+"\n", tag, escape(i.ID), strings.Join(pts, " "), escape(i.Label), tag)
 		case drawing.Circle:
-			fmt.Fprintf(b, `<circle id="%s" cx="%s" cy="%s" r="%s"/>`+"\n", i.ID, n(i.Points[0].X), n(-i.Points[0].Y), n(i.Radius))
+			fmt.Fprintf(b, `<circle id="%s" cx="%s" cy="%s" r="%s"/>`+"\n", escape(i.ID), n(i.Points[0].X), n(-i.Points[0].Y), n(i.Radius))
 		case drawing.Arc:
 			a, z := onArc(i, i.Start), onArc(i, i.End)
-			fmt.Fprintf(b, `<path id="%s" d="M%s %s A%s %s 0 %d 0 %s %s"/>`+"\n", i.ID, fine(a.X), fine(-a.Y), fine(i.Radius), fine(i.Radius), large(i), fine(z.X), fine(-z.Y))
+			fmt.Fprintf(b, `<path id="%s" d="M%s %s A%s %s 0 %d 0 %s %s"/>`+"\n", escape(i.ID), fine(a.X), fine(-a.Y), fine(i.Radius), fine(i.Radius), large(i), fine(z.X), fine(-z.Y))
 		case drawing.Text:
-			fmt.Fprintf(b, `<text id="%s" x="%s" y="%s" font-size="%s" text-anchor="%s" %s>%s</text>`+"\n", i.ID, n(i.Points[0].X), n(-i.Points[0].Y), n(i.Size), i.Anchor, ink, escape(i.Text))
+			fmt.Fprintf(b, `<text id="%s" x="%s" y="%s" font-size="%s" text-anchor="%s" %s>%s</text>`+"\n", escape(i.ID), n(i.Points[0].X), n(-i.Points[0].Y), n(i.Size), escape(i.Anchor), ink, escape(i.Text))
 		case drawing.Dim:
 			size := wide / 36
-			fmt.Fprintf(b, `<line id="%s" %s><title>%s</title></line>`+"\n", i.ID, svgEnds(i.Points[0], i.Points[1]), escape(i.Label))
+			fmt.Fprintf(b, `<line id="%s" %s><title>%s</title></line>`+"\n", escape(i.ID), svgEnds(i.Points[0], i.Points[1]), escape(i.Label))
 			for _, t := range ticks(i, size/3) {
 				fmt.Fprintf(b, "<line %s/>\n", svgEnds(t[0], t[1]))
 			}

@@ -46,6 +46,7 @@ func Template(w io.Writer, o outline.Outline, name string, paper Paper) error {
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
 	p.SetAutoPageBreak(false, 0)
+	name = printable(name)
 	p.SetTitle("1:1 template, "+name, true)
 	for r := range rows {
 		for c := range cols {

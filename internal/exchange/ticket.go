@@ -40,7 +40,7 @@ func Ticket(w io.Writer, s record.Shop, views []shop.View, zone *time.Location) 
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
 	p.SetAutoPageBreak(false, 0)
-	p.SetTitle(fmt.Sprintf("Job %d, %s", views[0].Job.ID, views[0].Job.Object.Name), true)
+	p.SetTitle(printable(fmt.Sprintf("Job %d, %s", views[0].Job.ID, views[0].Job.Object.Name)), true)
 	p.SetCreator("Fresh Shard", true)
 	for _, v := range views {
 		ticket{p: p, s: s, v: v, zone: zone}.page()
@@ -82,11 +82,12 @@ func (t ticket) font(style string, pt float64) { t.p.SetFont("go", style, pt) }
 func (t ticket) say(x, w, pt float64, style, s string) {
 	t.font(style, pt)
 	t.p.SetX(x)
-	t.p.MultiCell(w, pt*0.44, s, "", "L", false)
+	t.p.MultiCell(w, pt*0.44, printable(s), "", "L", false)
 }
 
 // short cuts a line that is wider than w and shows that it did.
 func (t ticket) short(s string, w float64) string {
+	s = printable(s)
 	if t.p.GetStringWidth(s) <= w {
 		return s
 	}
@@ -125,13 +126,23 @@ func (t ticket) head() {
 		t.p.SetX(margin)
 		t.p.CellFormat(pageW-2*margin, 5, t.short(j.Story, pageW-2*margin), "", 1, "L", false, 0, "")
 	}
-	if j.Ticket == nil {
-		t.p.SetTextColor(150, 30, 20)
-		t.say(margin, pageW-2*margin, 10, "B", "DRAFT: not signed off. Do not hand over.")
-		t.p.SetTextColor(0, 0, 0)
+	switch {
+	case j.Ticket == nil:
+		t.warn("DRAFT: not signed off. Do not hand over.")
+	case j.Ticket.Changed:
+		t.warn("CHANGED SINCE IT WAS SIGNED: this is not the record that was signed. Do not hand over.")
+	}
+	if c := j.Carried; c != nil {
+		t.say(margin, pageW-2*margin, 8.5, "", fmt.Sprintf("Brought in from a document by %s, %s. %s", c.By, t.day(c.At), c.Says))
 	}
 	t.p.SetLineWidth(0.4)
 	t.p.Line(margin, t.p.GetY()+1, pageW-margin, t.p.GetY()+1)
+}
+
+func (t ticket) warn(s string) {
+	t.p.SetTextColor(150, 30, 20)
+	t.say(margin, pageW-2*margin, 10, "B", s)
+	t.p.SetTextColor(0, 0, 0)
 }
 
 // answer is the size, the material and the reasons, to the right of the drawing.
@@ -276,7 +287,7 @@ func (t ticket) footTop() float64 {
 	t.font("", 7.5)
 	need := 8.0
 	for _, l := range t.forCustomer() {
-		need += float64(len(t.p.SplitText(l, pageW-2*margin))) * 3.3
+		need += float64(len(t.p.SplitText(printable(l), pageW-2*margin))) * 3.3
 	}
 	return signY - 8 - need
 }
@@ -370,17 +381,19 @@ func (t ticket) item(i drawing.Item, at func(outline.Point) (float64, float64), 
 		t.font("B", 7.5)
 		t.p.TransformBegin()
 		t.p.TransformRotate(angle, x, y)
-		t.p.Text(x-t.p.GetStringWidth(i.Text)/2, y, i.Text)
+		said := printable(i.Text)
+		t.p.Text(x-t.p.GetStringWidth(said)/2, y, said)
 		t.p.TransformEnd()
 	case drawing.Text:
 		x, y := at(i.Points[0])
+		said := printable(i.Text)
 		t.font("B", 8)
 		switch i.Anchor {
 		case "middle":
-			x -= t.p.GetStringWidth(i.Text) / 2
+			x -= t.p.GetStringWidth(said) / 2
 		case "end":
-			x -= t.p.GetStringWidth(i.Text)
+			x -= t.p.GetStringWidth(said)
 		}
-		t.p.Text(x, y, i.Text)
+		t.p.Text(x, y, said)
 	}
 }

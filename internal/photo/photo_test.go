@@ -2,6 +2,7 @@ package photo
 
 import (
 	"bytes"
+	"context"
 	"encoding/binary"
 	"image"
 	"image/color"
@@ -45,7 +46,7 @@ func withExif(t *testing.T, img image.Image, turn int) []byte {
 // is the upright … for each orientation. Exif, from memory.
 func TestUpright(t *testing.T) {
 	for turn, corner := range map[int][2]int{1: {0, 0}, 2: {1, 0}, 3: {1, 1}, 4: {0, 1}, 5: {0, 0}, 6: {1, 0}, 7: {1, 1}, 8: {0, 1}} {
-		p, err := Take(withExif(t, marked(80, 40), turn))
+		p, err := Take(context.Background(), withExif(t, marked(80, 40), turn))
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -75,7 +76,7 @@ func TestScaled(t *testing.T) {
 	if err := png.Encode(&b, marked(2600, 1300)); err != nil {
 		t.Fatal(err)
 	}
-	p, err := Take(b.Bytes())
+	p, err := Take(context.Background(), b.Bytes())
 	if err != nil || p.Width != 1800 || p.Height != 900 {
 		t.Fatalf("%d × %d, %v", p.Width, p.Height, err)
 	}
@@ -83,7 +84,7 @@ func TestScaled(t *testing.T) {
 	if err != nil || c.Width != 320 || c.Height != 160 {
 		t.Errorf("%+v, %v", c, err)
 	}
-	if q, err := Take(withExif(t, marked(80, 40), 1)); err != nil || q.Width != 80 {
+	if q, err := Take(context.Background(), withExif(t, marked(80, 40), 1)); err != nil || q.Width != 80 {
 		t.Errorf("a small one became %d wide, %v", q.Width, err)
 	}
 }
@@ -105,7 +106,7 @@ func TestRefuses(t *testing.T) {
 		"nothing": {}, "words": []byte("banana"), "cut off": withExif(t, marked(200, 200), 1)[:300], "too large": make([]byte, MostBytes+1),
 		"a bomb": bomb(60000, 60000), "a long one": bomb(1<<31-1, 1<<31-1),
 	} {
-		if _, err := Take(b); fault.Of(err) == nil {
+		if _, err := Take(context.Background(), b); fault.Of(err) == nil {
 			t.Errorf("%s was taken: %v", name, err)
 		}
 	}
@@ -126,7 +127,7 @@ func FuzzTake(f *testing.F) {
 	f.Add([]byte("RIFF\x00\x00\x00\x00WEBPVP8 "))
 	f.Fuzz(func(t *testing.T, b []byte) {
 		orientation(b)
-		p, err := Take(b)
+		p, err := Take(context.Background(), b)
 		if err != nil {
 			if fault.Of(err) == nil {
 				t.Fatal(err)

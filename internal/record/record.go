@@ -81,7 +81,7 @@ type Held struct {
 	Like   string        `json:"like" doc:"Material of the old pane, as far as known"`
 	Duty   pane.Duty     `json:"duty" doc:"What it has to carry and to be used for"`
 	Stack  pane.Stack    `json:"stack" doc:"The pack that it stands in; empty when it stands alone"`
-	Uses   []string      `json:"uses" doc:"Cleaners, lubricants, adhesives that touch it"`
+	Uses   []string      `json:"uses" maxItems:"40" unique:"true" doc:"Cleaners, lubricants, adhesives that touch it"`
 }
 
 // Pane is one pane of a job's object, with its own state: what was read of it,
@@ -108,16 +108,19 @@ type Reading struct {
 	Instrument length.Instrument `json:"instrument"`
 	By         string            `json:"by"`
 	ByID       int64             `json:"by_id"`
+	Author     string            `json:"-"` // who read it, where somebody else brought it in
 	At         time.Time         `json:"at"`
 	Version    int               `json:"version"`
 }
 
-// Choice is a settled material.
+// Choice is a settled material. ID tells two settlings of the same one apart.
 type Choice struct {
+	ID        int64     `json:"id"`
 	Material  string    `json:"material"`
 	Thickness float64   `json:"thickness"`
 	Reason    string    `json:"reason"`
 	By        string    `json:"by"`
+	Author    string    `json:"-"`
 	At        time.Time `json:"at"`
 }
 
@@ -126,16 +129,20 @@ type Tick struct {
 	Step    string    `json:"step"`
 	Outcome string    `json:"outcome" enum:"done,left-out"`
 	Reason  string    `json:"reason"`
+	Version int       `json:"version"`
 	By      string    `json:"by"`
+	Author  string    `json:"-"`
 	At      time.Time `json:"at"`
 }
 
 // Answer is a check that was answered.
 type Answer struct {
-	Check  string       `json:"check"`
-	Answer prove.Answer `json:"answer"`
-	By     string       `json:"by"`
-	At     time.Time    `json:"at"`
+	Check   string       `json:"check"`
+	Answer  prove.Answer `json:"answer"`
+	Version int          `json:"version"`
+	By      string       `json:"by"`
+	Author  string       `json:"-"`
+	At      time.Time    `json:"at"`
 }
 
 // Ticket is the sign-off.
@@ -144,7 +151,26 @@ type Ticket struct {
 	By       string    `json:"by"`
 	At       time.Time `json:"at"`
 	Override string    `json:"override" doc:"Why an owner signed over what was open"`
-	Document string    `json:"document,omitempty" hidden:"true"`
+	Changed  bool      `json:"changed" doc:"Its document is not the one that was signed"`
+	Document string    `json:"-"`
+	Seal     []byte    `json:"-"` // keyed digest of the rest
+}
+
+// Carriage tells that a job was brought in from a document.
+type Carriage struct {
+	By   string    `json:"by"`
+	At   time.Time `json:"at"`
+	Says string    `json:"says" doc:"What the document said of itself, such as a signature there"`
+}
+
+// Session is one signed-in browser of a person.
+type Session struct {
+	ID      int64     `json:"id"`
+	Device  string    `json:"device" doc:"What the browser called itself"`
+	Address string    `json:"address"`
+	Since   time.Time `json:"since"`
+	Seen    time.Time `json:"seen"`
+	Here    bool      `json:"here" doc:"The one that asks"`
 }
 
 // Diagnosis is what was seen of the break and of the old pane, and the cause
@@ -154,6 +180,7 @@ type Diagnosis struct {
 	OldPane  diagnose.Evidence `json:"old_pane"`
 	Cause    string            `json:"cause"`
 	By       string            `json:"by"`
+	Author   string            `json:"-"`
 	At       time.Time         `json:"at"`
 	Version  int               `json:"version"`
 }
@@ -163,6 +190,7 @@ type StripEntry struct {
 	Entry    striplog.Entry `json:"entry"`
 	Position int            `json:"position" doc:"In the order of removal"`
 	By       string         `json:"by"`
+	Author   string         `json:"-"`
 	At       time.Time      `json:"at"`
 	Version  int            `json:"version"`
 }
@@ -194,6 +222,7 @@ type Job struct {
 	Strip      []StripEntry `json:"strip" doc:"What came off, in the order of removal"`
 	Photos     []Photo      `json:"photos"`
 	Ticket     *Ticket      `json:"ticket,omitempty"`
+	Carried    *Carriage    `json:"carried,omitempty" doc:"It was brought in from a document"`
 	Own        own.Values   `json:"-"` // the shop's own values as they stand
 }
 

@@ -93,7 +93,7 @@ func BenchmarkWriteReading(b *testing.B) {
 	n := 0
 	for b.Loop() {
 		n++
-		j, err := s.Store.Job(ctx, ids[n%stored])
+		j, err := s.store.Job(ctx, ids[n%stored])
 		if err != nil {
 			b.Fatal(err)
 		}

@@ -28,7 +28,7 @@ type BendOut struct {
 
 // Bend works a curve out and holds it against each sheet that bends cold.
 func (s *Shop) Bend(ctx context.Context, in BendIn) (BendOut, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return BendOut{}, err
 	}
@@ -53,7 +53,7 @@ func (s *Shop) Bend(ctx context.Context, in BendIn) (BendOut, error) {
 		{Key: "bend_girth", Value: b.Girth, Unit: "mm", Verdict: working.Note, Sentence: "along the curve: what a flat sheet is cut to",
 			Working: working.Of("2 × {R} × asin({c} / (2 × {R}))", b.Girth, "mm", working.In("R", "radius", b.Radius, "mm", origin.Sum()), chord)},
 	}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.store.Own(ctx)
 	if err != nil {
 		return BendOut{}, err
 	}

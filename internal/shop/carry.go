@@ -2,12 +2,14 @@ package shop
 
 import (
 	"context"
+	"crypto/hmac"
+	"crypto/sha256"
+	"encoding/hex"
 	"encoding/json"
-	"errors"
 	"fmt"
-	"sort"
 	"strings"
 	"time"
+	"unicode/utf8"
 
 	"freshshard/core/compat"
 	"freshshard/core/drawing"
@@ -17,80 +19,32 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
-	"freshshard/core/setting"
+	"freshshard/internal/bound"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
 
-// Format of a carried job. A reader takes its own version and older ones.
+// Format of a carried job. A reader takes the versions from the first that was
+// handed out.
 const (
 	CarryFormat  = "fresh-shard-job"
-	CarryVersion = 3
+	CarryVersion = 4
 )
 
 // Carried is a job as a document that another shop can take in. Ids, versions
-// and the pulse belong to the shop that wrote it and are made anew.
+// and the pulse belong to the shop that wrote it and are made anew; what was
+// reckoned does not travel, it is reckoned again where the document arrives.
 type Carried struct {
-	Format    string            `json:"format" enum:"fresh-shard-job"`
-	Version   int               `json:"version" minimum:"1"`
-	Job       CarriedJob        `json:"job"`
-	Photos    []CarriedPhoto    `json:"photos,omitempty"`
-	Fixed     []Fixed           `json:"fixed,omitempty" doc:"What the ticket fixed of each pane; only on a signed job"`
-	Reckoning *reckon.Reckoning `json:"reckoning,omitempty" doc:"The same in version 1, for its one pane"`
+	Format  string         `json:"format" maxLength:"40" doc:"fresh-shard-job"`
+	Version int            `json:"version" minimum:"1"`
+	Job     record.Job     `json:"job"`
+	Photos  []CarriedPhoto `json:"photos,omitempty" maxItems:"60"`
+	Seal    string         `json:"seal,omitempty" maxLength:"100" doc:"Keyed digest by the shop that wrote it, hexadecimal"`
 }
 
-// CarriedJob is a job; the fields beside it are those of version 1, whose jobs
-// had one pane.
-type CarriedJob struct {
-	record.Job
-	Pane       *CarriedPane      `json:"pane,omitempty"`
-	Readings   []record.Reading  `json:"readings,omitempty"`
-	Diagnosis  *record.Diagnosis `json:"diagnosis,omitempty"`
-	Choice     *record.Choice    `json:"choice,omitempty"`
-	Ticks      []record.Tick     `json:"ticks,omitempty"`
-	Answers    []record.Answer   `json:"answers,omitempty"`
-	WaitsFor   string            `json:"waits_for,omitempty"`
-	WaitsUntil *time.Time        `json:"waits_until,omitempty"`
-}
-
-// CarriedPane is the pane of version 1.
-type CarriedPane struct {
-	ID      int64         `json:"id"`
-	Family  string        `json:"family"`
-	Frame   string        `json:"frame"`
-	Cutter  fit.Cutter    `json:"cutter"`
-	Gasket  fit.Gasket    `json:"gasket"`
-	Sides   setting.Sides `json:"sides"`
-	Raked   bool          `json:"raked"`
-	Like    string        `json:"like"`
-	Version int           `json:"version"`
-}
-
-// job is the job whichever version it came in.
-func (c Carried) job() (record.Job, []Fixed) {
-	j, fixed := c.Job.Job, c.Fixed
-	if old := c.Job.Pane; c.Version == 1 && old != nil {
-		j.Panes = []record.Pane{{Number: 1, Spot: whole, WaitsFor: c.Job.WaitsFor, WaitsUntil: c.Job.WaitsUntil,
-			Held:     record.Held{Family: old.Family, Frame: old.Frame, Cutter: old.Cutter, Gasket: old.Gasket, Sides: old.Sides, Raked: old.Raked, Like: old.Like, Uses: []string{}},
-			Readings: c.Job.Readings, Diagnosis: c.Job.Diagnosis, Choice: c.Job.Choice, Ticks: c.Job.Ticks, Answers: c.Job.Answers}}
-		if c.Reckoning != nil {
-			fixed = []Fixed{{Pane: 1, Reckoning: *c.Reckoning}}
-		}
-	}
-	return j, fixed
-}
-
-func document(fixed []Fixed) (string, error) {
-	if len(fixed) == 0 {
-		return "", nil
-	}
-	b, err := json.Marshal(fixed)
-	return string(b), err
-}
-
-// Carry gives a job as a document.
+// Carry gives a job as a document, sealed with the shop's key.
 func (s *Shop) Carry(ctx context.Context, id int64) (Carried, error) {
-	j, err := s.Store.Job(ctx, id)
+	j, _, _, err := s.whole(ctx, id)
 	if err != nil {
 		return Carried{}, err
 	}
@@ -98,25 +52,53 @@ func (s *Shop) Carry(ctx context.Context, id int64) (Carried, error) {
 	if err != nil {
 		return Carried{}, err
 	}
-	j.Photos = []record.Photo{}
-	c := Carried{Format: CarryFormat, Version: CarryVersion, Job: CarriedJob{Job: j}, Photos: photos}
-	if t := j.Ticket; t != nil {
-		if c.Fixed, err = fixedOf(t.Document); err != nil {
-			return c, err
-		}
-		t.Document = ""
+	j.Photos, j.Carried = []record.Photo{}, nil
+	c := Carried{Format: CarryFormat, Version: CarryVersion, Job: j, Photos: photos}
+	return c, s.store.Write(ctx, func(t *store.Tx) error {
+		c.Seal, err = s.carriedSeal(ctx, t, c.Job)
+		return err
+	})
+}
+
+// carriedSeal is the keyed digest of a carried job.
+func (s *Shop) carriedSeal(ctx context.Context, t *store.Tx, j record.Job) (string, error) {
+	key, err := s.sealKey(ctx, t)
+	if err != nil {
+		return "", err
 	}
-	return c, nil
+	b, err := json.Marshal(j)
+	if err != nil {
+		return "", err
+	}
+	m := hmac.New(sha256.New, key)
+	m.Write(b)
+	return hex.EncodeToString(m.Sum(nil)), nil
+}
+
+// says is what a carried document claims of itself, for the record: a claim,
+// never a signature.
+func (c Carried) says(ours bool) string {
+	who := "It does not come from this shop, or was changed on the way."
+	if ours {
+		who = "This shop wrote it, and it is unchanged."
+	}
+	if k := c.Job.Ticket; k != nil {
+		who += fmt.Sprintf(" It says that it was signed there as ticket %d by %s on %s.", k.Number, k.By, k.At.UTC().Format("2 January 2006"))
+	}
+	return who
 }
 
 func (c Carried) check() error {
 	if c.Format != CarryFormat {
 		return fault.New("format", "this is not a carried job", "export one from a job's ticket page")
 	}
-	if c.Version < 1 || c.Version > CarryVersion {
+	switch {
+	case c.Version > CarryVersion:
 		return fault.New("version", fmt.Sprintf("version %d is newer than this program reads", c.Version), "bring the program up to date")
+	case c.Version < CarryVersion:
+		return fault.New("version", fmt.Sprintf("version %d is from before the first release", c.Version), "export the job again with a program of today")
 	}
-	j, _ := c.job()
+	j := c.Job
 	for _, f := range []struct {
 		field, text string
 		most        int
@@ -140,6 +122,14 @@ func (c Carried) check() error {
 	if j.Signed != (j.Ticket != nil) {
 		return fault.New("job.ticket", "a signed job has a ticket, an open one has none", "export the job again")
 	}
+	if j.Ticket != nil {
+		if _, err := clean("job.ticket.by", j.Ticket.By, 80, true); err != nil {
+			return err
+		}
+	}
+	if err := j.Object.Exposure.Check(); err != nil {
+		return err
+	}
 	if len(j.Panes) == 0 || len(j.Panes) > drawing.MostPanes {
 		return fault.New("job.panes", fmt.Sprintf("%d panes", len(j.Panes)), fmt.Sprintf("a job has 1 to %d", drawing.MostPanes))
 	}
@@ -154,6 +144,9 @@ func (c Carried) check() error {
 	}
 	return nil
 }
+
+// mostOfPane is more than a pane has places, steps or checks.
+const mostOfPane = 200
 
 // checkPane holds one pane against the catalogues; at is its place in the
 // document.
@@ -175,6 +168,15 @@ func checkPane(j *record.Job, p *record.Pane, at string) error {
 			return fault.New(at+".uses", err.Error(), "use the ids of the catalogue")
 		}
 	}
+	if len(p.Uses) > mostUses {
+		return fault.New(at+".uses", "that is more than anybody uses", "leave out what is in the list twice")
+	}
+	if len(p.Readings) > mostOfPane || len(p.Ticks) > mostOfPane || len(p.Answers) > mostOfPane {
+		return fault.New(at, "more was done to this pane than a pane has steps", "leave out what is in the lists twice")
+	}
+	if err := p.Spot.Check(); err != nil {
+		return fault.New(at+".spot", err.Error(), "give a place on the object")
+	}
 	seen := map[fit.Place]bool{}
 	for i, r := range p.Readings {
 		at := fmt.Sprintf("%s.readings[%d]", at, i)
@@ -184,7 +186,7 @@ func checkPane(j *record.Job, p *record.Pane, at string) error {
 		if err := r.Place.Check(r.Reading); err != nil {
 			return fault.New(at+".reading", err.Error(), "correct the reading")
 		}
-		if !r.Instrument.Known() || len(r.Reading.Text) > 60 || seen[r.Place] {
+		if !r.Instrument.Known() || utf8.RuneCountInString(r.Reading.Text) > 60 || seen[r.Place] {
 			return fault.New(at, "a reading that is twice, too long or by an unknown instrument", "correct the reading")
 		}
 		seen[r.Place] = true
@@ -193,7 +195,7 @@ func checkPane(j *record.Job, p *record.Pane, at string) error {
 		if _, err := pane.ByID(p.Choice.Material); err != nil {
 			return err
 		}
-		if len(p.Choice.Reason) > 4000 || !(p.Choice.Thickness > 0 && p.Choice.Thickness <= 60) {
+		if utf8.RuneCountInString(p.Choice.Reason) > 4000 || !(p.Choice.Thickness > 0 && p.Choice.Thickness <= 60) {
 			return fault.New(at+".choice", "the choice cannot be read", "give a thickness up to 60 mm and a short reason")
 		}
 	}
@@ -214,15 +216,20 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 		proofs[c.Key] = c
 	}
 	for i, t := range p.Ticks {
-		if !steps[t.Step] || (t.Outcome != "done" && t.Outcome != "left-out") || len(t.Reason) > 2000 {
-			return fault.New(fmt.Sprintf("%s.ticks[%d]", at, i), "no such step, or no such outcome", "use the steps of the family")
+		if st, ok := steps[t.Step]; ok && !st {
+			return fault.New(fmt.Sprintf("%s.ticks[%d]", at, i), "this step is in the list twice", "leave it out once")
 		}
+		if !steps[t.Step] || (t.Outcome != "done" && t.Outcome != "left-out") || utf8.RuneCountInString(t.Reason) > 500 {
+			return fault.New(fmt.Sprintf("%s.ticks[%d]", at, i), "no such step, no such outcome, or too long a reason", "use the steps of the family")
+		}
+		steps[t.Step] = false
 	}
 	for i, a := range p.Answers {
 		c, ok := proofs[a.Check]
 		if !ok {
-			return fault.New(fmt.Sprintf("%s.answers[%d]", at, i), "no such check", "use the checks of the family")
+			return fault.New(fmt.Sprintf("%s.answers[%d]", at, i), "no such check, or one that is in the list twice", "use the checks of the family")
 		}
+		delete(proofs, a.Check)
 		if _, err := c.Take(a.Answer); err != nil {
 			return fault.New(fmt.Sprintf("%s.answers[%d]", at, i), err.Error(), "correct the answer")
 		}
@@ -230,47 +237,46 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 	return nil
 }
 
-// Bring takes a carried job in as a new one. People whom the shop does not
-// know are added by name, unable to sign in, so that the record keeps who did
-// what.
+// Bring takes a carried job in as a new one, open until it is signed here. Who
+// brings it in answers for it: what others did stands under their names, marked
+// as carried in, and gives nobody an account.
 func (s *Shop) Bring(ctx context.Context, by record.Account, key string, c Carried) (int64, error) {
+	if err := bound.Check(c); err != nil {
+		return 0, err
+	}
 	if err := c.check(); err != nil {
 		return 0, err
 	}
-	j, fixed := c.job()
-	doc, err := document(fixed)
-	if err != nil {
-		return 0, err
-	}
-	photos, err := c.takePhotos(j)
+	photos, err := s.takePhotos(ctx, c)
 	if err != nil {
 		return 0, err
 	}
 	return s.create(ctx, by, key, "carried", c, func(t *store.Tx) (int64, error) {
-		who, err := s.people(ctx, t, j, c.Photos)
+		seal, err := s.carriedSeal(ctx, t, c.Job)
 		if err != nil {
 			return 0, err
 		}
-		customer, err := t.AddCustomer(ctx, j.Customer)
+		customer, err := t.AddCustomer(ctx, c.Job.Customer)
 		if err != nil {
 			return 0, err
 		}
-		creator := by
-		creator.ID = who[j.CreatedBy]
-		j := j
+		j := c.Job
+		j.CreatedAt = s.Now()
 		j.Panes = append([]record.Pane(nil), j.Panes...)
-		id, err := s.addJob(ctx, t, creator, customer, j)
+		id, err := s.addJob(ctx, t, by, customer, j)
 		if err != nil {
 			return 0, err
 		}
-		if err := s.bringWork(ctx, t, id, j, who); err != nil {
+		if err := t.CarryJob(ctx, id, by.ID, c.says(c.Seal != "" && hmac.Equal([]byte(c.Seal), []byte(seal))), s.Now()); err != nil {
 			return 0, err
 		}
-		if err := c.bringPhotos(ctx, t, id, photos, who); err != nil {
+		b := bringing{s, t, by.ID}
+		if err := b.work(ctx, id, j); err != nil {
 			return 0, err
 		}
-		if k := j.Ticket; k != nil {
-			if _, err := t.AddTicket(ctx, id, who[k.By], k.At, k.Override, doc); err != nil {
+		for i, p := range photos {
+			from := c.Photos[i]
+			if _, err := t.AddPhoto(ctx, id, from.Entry, p, by.ID, carriedName(from.By), b.when(from.At)); err != nil {
 				return 0, err
 			}
 		}
@@ -278,102 +284,76 @@ func (s *Shop) Bring(ctx context.Context, by record.Account, key string, c Carri
 	})
 }
 
-func (s *Shop) bringWork(ctx context.Context, t *store.Tx, id int64, j record.Job, who map[string]int64) error {
+// bringing writes what a carried job says was done.
+type bringing struct {
+	s  *Shop
+	t  *store.Tx
+	by int64
+}
+
+// carriedName is how a name of a document is shown.
+func carriedName(name string) string {
+	const mark = " (carried in)"
+	r := []rune(strings.TrimSuffix(plainText(name, 80), mark))
+	return string(r[:min(len(r), 80-len(mark))]) + mark
+}
+
+// when is a date of a document; none lies ahead.
+func (b bringing) when(at time.Time) time.Time {
+	if now := b.s.Now(); at.IsZero() || at.After(now) {
+		return now
+	}
+	return at
+}
+
+func (b bringing) work(ctx context.Context, id int64, j record.Job) error {
 	for i, e := range j.Strip {
-		e.Position, e.Version = i+1, 1
-		if err := t.AddStrip(ctx, id, e, who[e.By]); err != nil {
+		e.Position, e.Version, e.Author, e.At = i+1, 1, carriedName(e.By), b.when(e.At)
+		if err := b.t.AddStrip(ctx, id, e, b.by); err != nil {
 			return err
 		}
 	}
 	for _, p := range j.Panes {
-		if err := bringPane(ctx, t, p, who); err != nil {
+		if err := b.pane(ctx, p); err != nil {
 			return err
 		}
 	}
 	return nil
 }
 
-// bringPane writes what was done to a pane; its ID is the new one.
-func bringPane(ctx context.Context, t *store.Tx, p record.Pane, who map[string]int64) error {
+// pane writes what was done to a pane; its ID is the new one.
+func (b bringing) pane(ctx context.Context, p record.Pane) error {
 	for _, r := range p.Readings {
-		r.ByID, r.Version = who[r.By], 1
-		if err := t.AddReading(ctx, p.ID, r); err != nil {
+		r.ByID, r.Version, r.Author, r.At = b.by, 1, carriedName(r.By), b.when(r.At)
+		if err := b.t.AddReading(ctx, p.ID, r); err != nil {
 			return err
 		}
 	}
 	if p.Diagnosis != nil {
 		d := *p.Diagnosis
-		d.Evidence, d.OldPane, d.Version = orEmpty(d.Evidence), orEmpty(d.OldPane), 1
-		if err := t.SetDiagnosis(ctx, p.ID, d, who[d.By]); err != nil {
+		d.Evidence, d.OldPane, d.Version, d.Author, d.At = orEmpty(d.Evidence), orEmpty(d.OldPane), 1, carriedName(d.By), b.when(d.At)
+		if err := b.t.SetDiagnosis(ctx, p.ID, d, b.by); err != nil {
 			return err
 		}
 	}
-	if c := p.Choice; c != nil {
-		if err := t.AddChoice(ctx, p.ID, *c, who[c.By]); err != nil {
+	if p.Choice != nil {
+		c := *p.Choice
+		c.Author, c.At = carriedName(c.By), b.when(c.At)
+		if err := b.t.AddChoice(ctx, p.ID, c, b.by); err != nil {
 			return err
 		}
 	}
 	for _, k := range p.Ticks {
-		if err := t.SetTick(ctx, p.ID, k, who[k.By]); err != nil {
+		k.Version, k.Author, k.At = 1, carriedName(k.By), b.when(k.At)
+		if err := b.t.SetTick(ctx, p.ID, k, b.by); err != nil {
 			return err
 		}
 	}
 	for _, a := range p.Answers {
-		if err := t.SetAnswer(ctx, p.ID, a.Check, a.Answer, who[a.By], a.At); err != nil {
+		a.Version, a.Author, a.At = 1, carriedName(a.By), b.when(a.At)
+		if err := b.t.SetAnswer(ctx, p.ID, a, b.by); err != nil {
 			return err
 		}
 	}
 	return nil
-}
-
-// people finds or adds everybody whom a job names.
-func (s *Shop) people(ctx context.Context, t *store.Tx, j record.Job, photos []CarriedPhoto) (map[string]int64, error) {
-	names := map[string]bool{j.CreatedBy: true}
-	for _, p := range photos {
-		names[p.By] = true
-	}
-	for _, p := range j.Panes {
-		for _, r := range p.Readings {
-			names[r.By] = true
-		}
-		for _, k := range p.Ticks {
-			names[k.By] = true
-		}
-		for _, a := range p.Answers {
-			names[a.By] = true
-		}
-		if p.Choice != nil {
-			names[p.Choice.By] = true
-		}
-		if p.Diagnosis != nil {
-			names[p.Diagnosis.By] = true
-		}
-	}
-	for _, e := range j.Strip {
-		names[e.By] = true
-	}
-	if j.Ticket != nil {
-		names[j.Ticket.By] = true
-	}
-	list := make([]string, 0, len(names))
-	for n := range names {
-		if _, err := clean("by", n, 80, true); err != nil {
-			return nil, err
-		}
-		list = append(list, n)
-	}
-	sort.Strings(list)
-	out := map[string]int64{}
-	for _, n := range list {
-		id, err := t.AccountNamed(ctx, n)
-		var missing *record.NotFound
-		if errors.As(err, &missing) {
-			id, err = t.AddStranger(ctx, n, strings.ToLower("carried-"+fmt.Sprint(s.Now().UnixNano())+"-"+fmt.Sprint(len(out))), s.Now())
-		}
-		if err != nil {
-			return nil, err
-		}
-		out[n] = id
-	}
-	return out, nil
 }

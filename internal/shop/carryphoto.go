@@ -8,7 +8,6 @@ import (
 	"freshshard/core/fault"
 	"freshshard/internal/photo"
 	"freshshard/internal/record"
-	"freshshard/internal/store"
 )
 
 // CarriedPhoto is a picture of a carried job.
@@ -23,7 +22,7 @@ type CarriedPhoto struct {
 func (s *Shop) carriedPhotos(ctx context.Context, j record.Job) ([]CarriedPhoto, error) {
 	var out []CarriedPhoto
 	for _, p := range j.Photos {
-		b, err := s.Store.Picture(ctx, j.ID, p.ID, false)
+		b, err := s.store.Picture(ctx, j.ID, p.ID, false)
 		if err != nil {
 			return nil, err
 		}
@@ -34,37 +33,24 @@ func (s *Shop) carriedPhotos(ctx context.Context, j record.Job) ([]CarriedPhoto,
 
 // takePhotos holds the pictures against their job. Each is decoded and written
 // anew, as if it had just been taken: a document may come from anywhere.
-func (c Carried) takePhotos(j record.Job) ([]photo.Photo, error) {
+func (s *Shop) takePhotos(ctx context.Context, c Carried) ([]photo.Photo, error) {
 	if len(c.Photos) > mostPhotos {
 		return nil, fault.New("photos", fmt.Sprintf("a job holds %d pictures", mostPhotos), "leave some out")
 	}
-	out := make([]photo.Photo, 0, len(c.Photos))
+	all := make([][]byte, 0, len(c.Photos))
 	for i, p := range c.Photos {
 		at := fmt.Sprintf("photos[%d]", i)
-		if _, ok := logEntry(j, p.Entry); p.Entry != "" && !ok {
+		if _, ok := logEntry(c.Job, p.Entry); p.Entry != "" && !ok {
 			return nil, fault.New(at+".entry", "the strip log has no such entry", "use an entry's id, or leave it empty")
 		}
 		if _, err := clean(at+".by", p.By, 80, true); err != nil {
 			return nil, err
 		}
-		taken, err := photo.Take(p.JPEG)
-		if f := fault.Of(err); f != nil {
-			return nil, fault.New(at+".jpeg", f.Why, f.Cure)
-		}
-		if err != nil {
-			return nil, err
-		}
-		out = append(out, taken)
+		all = append(all, p.JPEG)
 	}
-	return out, nil
-}
-
-func (c Carried) bringPhotos(ctx context.Context, t *store.Tx, job int64, taken []photo.Photo, who map[string]int64) error {
-	for i, p := range taken {
-		from := c.Photos[i]
-		if _, err := t.AddPhoto(ctx, job, from.Entry, p, who[from.By], from.At); err != nil {
-			return err
-		}
+	taken, at, err := s.photos.TakeAll(ctx, all)
+	if f := fault.Of(err); f != nil {
+		return nil, fault.New(fmt.Sprintf("photos[%d].jpeg", at), f.Why, f.Cure)
 	}
-	return nil
+	return taken, err
 }

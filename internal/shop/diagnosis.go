@@ -3,6 +3,7 @@ package shop
 import (
 	"context"
 	"fmt"
+	"reflect"
 
 	"freshshard/core/diagnose"
 	"freshshard/internal/record"
@@ -34,6 +35,12 @@ func (s *Shop) Diagnose(ctx context.Context, by record.Account, at Bench, in See
 		version := 0
 		if p.Diagnosis != nil {
 			version = p.Diagnosis.Version
+		}
+		if d := p.Diagnosis; d != nil && d.Cause == in.Cause && reflect.DeepEqual(d.Evidence, orEmpty(in.Evidence)) && reflect.DeepEqual(d.OldPane, orEmpty(in.OldPane)) {
+			return store.Change{}, nil // a retry
+		}
+		if p.Diagnosis == nil && in.Version != 0 {
+			return store.Change{}, stale("what was seen of the break")
 		}
 		if version != in.Version {
 			return store.Change{}, &record.Conflict{Says: fmt.Sprintf("%s noted something about the break %s. It is shown now; tick yours again.", p.Diagnosis.By, s.ago(p.Diagnosis.At))}

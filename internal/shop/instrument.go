@@ -24,7 +24,7 @@ const signalsKept = time.Hour
 // Press lets a stand-in measure and sends what it says to the person's tray.
 func (s *Shop) Press(ctx context.Context, by record.Account, name instrument.Name, in Press) (instrument.Event, error) {
 	var e instrument.Event
-	err := s.Store.Write(ctx, func(t *store.Tx) error {
+	err := s.store.Write(ctx, func(t *store.Tx) error {
 		last, err := t.LastSignal(ctx, by.ID)
 		if err != nil {
 			return err
@@ -40,4 +40,27 @@ func (s *Shop) Press(ctx context.Context, by record.Account, name instrument.Nam
 		return err
 	})
 	return e, err
+}
+
+// Signal is one line that an instrument sent to a person. Breaks marks one on
+// which the simulated connection drops.
+type Signal struct {
+	ID     int64
+	Line   string
+	Breaks bool
+}
+
+// Signals lists what came for a person after an id.
+func (s *Shop) Signals(ctx context.Context, by record.Account, after int64) ([]Signal, error) {
+	found, err := s.store.Signals(ctx, by.ID, after)
+	out := make([]Signal, 0, len(found))
+	for _, f := range found {
+		out = append(out, Signal(f))
+	}
+	return out, err
+}
+
+// LastSignal is where a person's stream begins.
+func (s *Shop) LastSignal(ctx context.Context, by record.Account) (int64, error) {
+	return s.store.LastSignal(ctx, by.ID)
 }

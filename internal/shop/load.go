@@ -33,11 +33,11 @@ type LoadOut struct {
 // Load works out a pane under loads.
 func (s *Shop) Load(ctx context.Context, in LoadIn) (LoadOut, error) {
 	out := LoadOut{}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return out, err
 	}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.store.Own(ctx)
 	if err != nil {
 		return out, err
 	}

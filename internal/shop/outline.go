@@ -42,7 +42,7 @@ type OutlineOut struct {
 // Outline makes an outline and works out what follows from it.
 func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 	var out OutlineOut
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return out, err
 	}

@@ -13,7 +13,7 @@ import (
 
 // Own lists the shop's own values, each beside the book's.
 func (s *Shop) Own(ctx context.Context) (own.Values, error) {
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.store.Own(ctx)
 	for i, v := range vs {
 		vs[i].Was = book.Was(v)
 	}
@@ -30,7 +30,7 @@ func (s *Shop) SetOwn(ctx context.Context, by record.Account, v own.Value) error
 	if v.Sheet, err = clean("sheet", v.Sheet, 200, true); err != nil {
 		return err
 	}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.store.Own(ctx)
 	if err != nil {
 		return err
 	}
@@ -50,7 +50,7 @@ func (s *Shop) DropOwn(ctx context.Context, by record.Account, v own.Value) erro
 }
 
 func (s *Shop) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string, f func(*store.Tx) (bool, error)) error {
-	return s.Store.Write(ctx, func(t *store.Tx) error {
+	return s.store.Write(ctx, func(t *store.Tx) error {
 		found, err := f(t)
 		if err != nil {
 			return err

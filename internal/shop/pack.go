@@ -45,11 +45,11 @@ func (in PackIn) pack(vs own.Values) (heat.Pack, error) {
 
 // Pack solves a pack and compares every order and facing of its panes.
 func (s *Shop) Pack(ctx context.Context, in PackIn) (PackOut, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return PackOut{}, err
 	}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.store.Own(ctx)
 	if err != nil {
 		return PackOut{}, err
 	}
@@ -76,15 +76,12 @@ func (s *Shop) Pack(ctx context.Context, in PackIn) (PackOut, error) {
 type PackAll struct {
 	Stack pane.Stack `json:"stack"`
 	Had   int        `json:"had" minimum:"2" maximum:"4"`
+	Seen  []int      `json:"seen" maxItems:"4" doc:"Version of each pane as the person saw it, by number"`
 }
 
 // SetPack notes the pack that all panes of an object make up.
 func (s *Shop) SetPack(ctx context.Context, by record.Account, job int64, in PackAll) error {
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
-		if err != nil {
-			return store.Change{}, err
-		}
+	return s.reckoned(ctx, by, job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
 		if len(j.Panes) != in.Had {
 			return store.Change{}, stale("the panes of the object")
 		}
@@ -93,11 +90,11 @@ func (s *Shop) SetPack(ctx context.Context, by record.Account, job int64, in Pac
 		}
 		for i := range j.Panes {
 			p := &j.Panes[i]
+			if i >= len(in.Seen) || in.Seen[i] != p.Version {
+				return store.Change{}, stale("the pack of this object")
+			}
 			p.Stack = in.Stack
 			p.Stack.Here = i + 1
-			if err := sound(&j, p); err != nil {
-				return store.Change{}, err
-			}
 			if _, err := t.SetPane(ctx, *p); err != nil {
 				return store.Change{}, err
 			}

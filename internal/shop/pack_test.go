@@ -53,11 +53,11 @@ func TestSetPack(t *testing.T) {
 		t.Fatal(err)
 	}
 	in := ovenPack()
-	all := PackAll{Stack: pane.Stack{Panes: in.Panes, Gaps: in.Gaps, Here: 2}, Had: 3}
+	all := PackAll{Stack: pane.Stack{Panes: in.Panes, Gaps: in.Gaps, Here: 2}, Had: 3, Seen: versions(t, s, job)}
 	if err := s.SetPack(ctx, tor, job, all); err != nil {
 		t.Fatal(err)
 	}
-	benches, _, err := s.Benches(ctx, First(job))
+	benches, _, _, err := s.Benches(ctx, First(job))
 	if err != nil || len(benches) != 3 {
 		t.Fatal(err)
 	}
@@ -77,15 +77,32 @@ func TestSetPack(t *testing.T) {
 		"a gap too few": {func(p *PackAll) { p.Stack.Gaps = p.Stack.Gaps[:1] }, "stack.gaps"},
 	} {
 		bad := all
+		bad.Seen = versions(t, s, job)
 		c.change(&bad)
 		if f := fault.Of(s.SetPack(ctx, tor, job, bad)); f == nil || f.Field != c.field {
 			t.Errorf("%s: %v", name, f)
 		}
 	}
+	var k *record.Conflict
+	if err := s.SetPack(ctx, mira, job, all); !errors.As(err, &k) {
+		t.Errorf("a person who saw the panes before: %v", err)
+	}
 	old := all
 	old.Had = 2
-	var k *record.Conflict
 	if err := s.SetPack(ctx, mira, job, old); !errors.As(err, &k) {
 		t.Errorf("a person who saw two panes: %v", err)
 	}
+}
+
+// versions are those of a job's panes, by number.
+func versions(t *testing.T, s *Shop, job int64) (out []int) {
+	t.Helper()
+	j, err := s.store.Job(ctx, job)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, p := range j.Panes {
+		out = append(out, p.Version)
+	}
+	return out
 }

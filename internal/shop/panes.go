@@ -52,11 +52,7 @@ type LayOut struct {
 
 // LayOut sets how the panes stand and adds those that are missing.
 func (s *Shop) LayOut(ctx context.Context, by record.Account, job int64, in LayOut) error {
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
-		if err != nil {
-			return store.Change{}, err
-		}
+	return s.reckoned(ctx, by, job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
 		had := len(j.Panes)
 		if had != in.Had {
 			return store.Change{}, stale("the panes of the object")
@@ -79,15 +75,29 @@ func (s *Shop) LayOut(ctx context.Context, by record.Account, job int64, in LayO
 	})
 }
 
+// Placed is where a pane is put on its object, with the pane's version that the
+// person saw.
+type Placed struct {
+	drawing.Spot
+	Version int `json:"version"`
+}
+
 // PlacePane puts a pane elsewhere on its object. How deep it lies in a pack
 // stays as it was.
-func (s *Shop) PlacePane(ctx context.Context, by record.Account, at Bench, spot drawing.Spot) error {
+func (s *Shop) PlacePane(ctx context.Context, by record.Account, at Bench, in Placed) error {
+	spot := in.Spot
 	if err := spot.Check(); err != nil {
 		return err
 	}
-	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
 		before := p.Spot
 		spot.Depth = before.Depth
+		if before == spot {
+			return store.Change{}, nil
+		}
+		if p.Version != in.Version {
+			return store.Change{}, stale("this pane")
+		}
 		p.Spot = spot
 		return store.Change{Noun: "panes", Item: fmt.Sprint(p.Number), Action: "moved", Said: "put elsewhere on the object", Before: before, After: spot}, t.MovePane(ctx, *p)
 	})
@@ -95,7 +105,7 @@ func (s *Shop) PlacePane(ctx context.Context, by record.Account, at Bench, spot 
 
 // DropPane takes a pane out that nothing was done to.
 func (s *Shop) DropPane(ctx context.Context, by record.Account, at Bench) error {
-	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		switch {
 		case len(j.Panes) == 1:
 			return store.Change{}, fault.New("pane", "an object has one pane at least", "keep it")
@@ -130,7 +140,7 @@ func (s *Shop) SetWait(ctx context.Context, by record.Account, at Bench, in Wait
 	if in.For, err = clean("waits_for", in.For, 200, false); err != nil {
 		return err
 	}
-	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
 		before := p.WaitsFor
 		p.WaitsFor, p.WaitsUntil, p.Version = in.For, in.Until, in.Version
 		if in.For == "" {
@@ -163,10 +173,10 @@ func (s *Shop) LayDrawn(ctx context.Context, by record.Account, at Bench, in Dra
 		return err
 	}
 	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		before := p.Shape.Kind
+		before, was := p.Shape.Kind, *p
 		p.Shape = fit.Shape{Kind: fit.Drawn, Drawn: &o, Doubt: in.Doubt, Trace: in.Trace, Curved: p.Shape.Curved}
 		p.Version = in.Version
-		if err := sound(j, p); err != nil {
+		if err := worse(j, &was, p); err != nil {
 			return store.Change{}, err
 		}
 		found, err := t.SetPane(ctx, *p)

@@ -106,11 +106,14 @@ func TestSignsAllPanesTogether(t *testing.T) {
 	if _, err := s.Sign(ctx, mira, "", job, Signature{Override: "for the test"}); err != nil {
 		t.Fatal(err)
 	}
-	doc, err := s.Carry(ctx, job)
-	if err != nil || len(doc.Fixed) != 9 || doc.Fixed[3].Pane != 4 {
-		t.Fatalf("%d fixed, %v", len(doc.Fixed), err)
+	j, err := s.store.Job(ctx, job)
+	if err != nil {
+		t.Fatal(err)
 	}
-	all, on, err := s.Benches(ctx, Bench{job, ids[3]})
+	if d, err := signedOf(j.Ticket.Document); err != nil || len(d.Fixed) != 9 || d.Fixed[3].Pane != 4 {
+		t.Fatalf("%d fixed, %v", len(d.Fixed), err)
+	}
+	all, on, _, err := s.Benches(ctx, Bench{job, ids[3]})
 	if err != nil || len(all) != 9 || on != 3 || all[3].Reckoning.Fit.Read != 1 {
 		t.Errorf("%d benches, on %d, %v", len(all), on, err)
 	}
@@ -166,13 +169,13 @@ func TestPlacePane(t *testing.T) {
 		t.Fatal(err)
 	}
 	at := Bench{job, v.Panes[1].ID}
-	if err := s.PlacePane(ctx, tor, at, drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5}); err != nil {
+	if err := s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5}, 1}); err != nil {
 		t.Fatal(err)
 	}
 	if v, err = s.Job(ctx, job); err != nil || v.Panes[1].Spot != (drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5, Depth: 1}) || v.Panes[0].Spot.X == 0.6 {
 		t.Errorf("%+v, %v", v.Panes, err)
 	}
-	if f := fault.Of(s.PlacePane(ctx, tor, at, drawing.Spot{X: 0.9, Y: 0.1, W: 0.3, H: 0.5})); f == nil || f.Field != "w" {
+	if f := fault.Of(s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.9, Y: 0.1, W: 0.3, H: 0.5}, 1})); f == nil || f.Field != "w" {
 		t.Errorf("half off the object: %v", f)
 	}
 }

@@ -1,16 +1,22 @@
 package shop
 
 import (
+	"context"
 	"crypto/rand"
 	"crypto/subtle"
+	_ "embed"
 	"encoding/base64"
 	"fmt"
 	"strings"
+	"sync"
+	"sync/atomic"
+	"unicode"
 	"unicode/utf8"
 
 	"golang.org/x/crypto/argon2"
 
 	"freshshard/core/fault"
+	"freshshard/internal/record"
 )
 
 // argon2id: 19 MiB, two passes, one lane: the least that the OWASP password
@@ -28,11 +34,114 @@ const (
 	passwordMost  = 200
 )
 
-func checkPassword(p string) error {
+// Of passwords that are hashed at once, and that wait for it, each takes its
+// 19 MiB and a core only when it is its turn.
+const (
+	hashesAtOnce  = 2
+	hashesWaiting = 60
+)
+
+// hashing bounds the passwords that are hashed at once.
+type hashing struct {
+	turn    chan struct{}
+	waiting atomic.Int64
+}
+
+func newHashing() *hashing { return &hashing{turn: make(chan struct{}, hashesAtOnce)} }
+
+// do runs f when it is its turn. Whoever comes when too many wait is told to
+// come back.
+func (h *hashing) do(ctx context.Context, f func()) error {
+	if h.waiting.Add(1) > hashesWaiting {
+		h.waiting.Add(-1)
+		return &record.Slow{Seconds: 3}
+	}
+	defer h.waiting.Add(-1)
+	select {
+	case h.turn <- struct{}{}:
+	case <-ctx.Done():
+		return ctx.Err()
+	}
+	defer func() { <-h.turn }()
+	f()
+	return nil
+}
+
+func (h *hashing) hash(ctx context.Context, p string) (out string, err error) {
+	if e := h.do(ctx, func() { out, err = hashPassword(p) }); e != nil {
+		return "", e
+	}
+	return out, err
+}
+
+func (h *hashing) same(ctx context.Context, p, hash string) (same bool, err error) {
+	err = h.do(ctx, func() { same = samePassword(p, hash) })
+	return same, err
+}
+
+//go:embed commonest.txt
+var commonestFile string
+
+// commonest are passwords that are tried first, one a line, without capitals.
+var commonest = sync.OnceValue(func() map[string]bool {
+	m := map[string]bool{}
+	for _, l := range strings.Fields(commonestFile) {
+		m[l] = true
+	}
+	return m
+})
+
+// leastDifferent is how many different characters a password has.
+const leastDifferent = 5
+
+// checkPassword refuses what is short and what is guessed first. A person's
+// own names are taken with it.
+func (s *Shop) checkPassword(p string, names ...string) error {
 	if n := utf8.RuneCountInString(p); n < passwordLeast || n > passwordMost {
-		return fault.New("password", fmt.Sprintf("a password has %d characters or more", passwordLeast), "three or four plain words do well")
+		return fault.New("password", fmt.Sprintf("a password has %d to %d characters", passwordLeast, passwordMost), "three or four plain words do well")
+	}
+	bare := bareWord(p)
+	easy := commonest()[bare] || commonest()[strings.TrimRightFunc(bare, unicode.IsDigit)] || isRun(bare)
+	different := map[rune]bool{}
+	for _, r := range bare {
+		different[r] = true
+	}
+	easy = easy || len(different) < leastDifferent
+	for _, n := range names {
+		if w := bareWord(n); len(w) > 3 && strings.Contains(bare, w) && len(bare)-len(w) < 4 {
+			easy = true
+		}
+	}
+	if easy {
+		return fault.New("password", "this is among the first that anybody tries", "take three or four plain words that have nothing to do with each other")
 	}
 	return nil
+}
+
+// bareWord drops capitals and everything that is neither letter nor digit.
+func bareWord(s string) string {
+	return strings.Map(func(r rune) rune {
+		if unicode.IsLetter(r) || unicode.IsDigit(r) {
+			return unicode.ToLower(r)
+		}
+		return -1
+	}, s)
+}
+
+// isRun says whether each character follows the one before it by the same
+// step, as in 1234567890 or zyxwvu.
+func isRun(s string) bool {
+	r := []rune(s)
+	steps := map[rune]int{}
+	for i := 1; i < len(r); i++ {
+		steps[r[i]-r[i-1]]++
+	}
+	for step, n := range steps {
+		if step >= -2 && step <= 2 && n*10 >= len(r)*8 {
+			return true
+		}
+	}
+	return false
 }
 
 func hashPassword(p string) (string, error) {

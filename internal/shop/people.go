@@ -24,12 +24,12 @@ type Person struct {
 
 var loginShape = regexp.MustCompile(`^[\p{L}\p{N}][\p{L}\p{N}._-]*$`)
 
-func (p Person) check() (Person, error) {
+func (s *Shop) checkPerson(p Person, names ...string) (Person, error) {
 	var err error
 	if p.Name, err = clean("name", p.Name, 80, true); err != nil {
 		return p, err
 	}
-	if p.Login, err = clean("login", strings.ToLower(p.Login), 60, true); err != nil {
+	if p.Login, err = clean("login", strings.ToLower(p.Login), mostLogin, true); err != nil {
 		return p, err
 	}
 	if !loginShape.MatchString(p.Login) {
@@ -38,19 +38,19 @@ func (p Person) check() (Person, error) {
 	if p.Role != record.Owner && p.Role != record.Technician {
 		return p, fault.New("role", "a person is an owner or a technician", "choose one of the two")
 	}
-	return p, checkPassword(p.Password)
+	return p, s.checkPassword(p.Password, append(names, p.Login, p.Name)...)
 }
 
 // NeedsSetup says whether nobody has been set up yet.
 func (s *Shop) NeedsSetup(ctx context.Context) (bool, error) {
-	has, err := s.Store.HasOwner(ctx)
+	has, err := s.store.HasOwner(ctx)
 	return !has, err
 }
 
 // Setup is the first start: the shop's name and its first owner.
 func (s *Shop) Setup(ctx context.Context, shop record.Shop, owner Person) (record.Account, error) {
 	owner.Role = record.Owner
-	owner, err := owner.check()
+	owner, err := s.checkPerson(owner, shop.Name)
 	if err != nil {
 		return record.Account{}, err
 	}
@@ -64,12 +64,12 @@ func (s *Shop) Setup(ctx context.Context, shop record.Shop, owner Person) (recor
 	if !needs {
 		return record.Account{}, &record.Conflict{Says: "This shop is set up already; sign in instead."}
 	}
-	hash, err := hashPassword(owner.Password)
+	hash, err := s.hashing.hash(ctx, owner.Password)
 	if err != nil {
 		return record.Account{}, err
 	}
 	var id int64
-	err = s.Store.Write(ctx, func(t *store.Tx) error {
+	err = s.store.Write(ctx, func(t *store.Tx) error {
 		if err := t.AddShop(ctx, shop); err != nil {
 			if store.IsDuplicate(err) {
 				return &record.Conflict{Says: "This shop is set up already; sign in instead."}
@@ -84,7 +84,7 @@ func (s *Shop) Setup(ctx context.Context, shop record.Shop, owner Person) (recor
 	if err != nil {
 		return record.Account{}, err
 	}
-	return s.Store.Account(ctx, id)
+	return s.store.Account(ctx, id)
 }
 
 func checkShop(v record.Shop) (record.Shop, error) {
@@ -101,69 +101,16 @@ func checkShop(v record.Shop) (record.Shop, error) {
 	return v, nil
 }
 
-// Wrong passwords that are let pass before sign-in slows down, and the longest
-// wait in seconds.
-const (
-	freeFailures = 5
-	longestWait  = 900
-)
-
-// waitAfter is how many seconds must pass after the n-th failure: nothing at
-// first, then 5 s, doubling.
-func waitAfter(n int) int {
-	if n < freeFailures {
-		return 0
-	}
-	return min(longestWait, 5<<min(n-freeFailures, 10))
-}
-
-// SignIn checks a name and a password. The same words come back whether the
-// name or the password is wrong.
-func (s *Shop) SignIn(ctx context.Context, login, password string) (record.Account, error) {
-	login = strings.ToLower(strings.TrimSpace(login))
-	wrong := fault.New("password", "this name and password do not belong together", "try again, or ask the owner for a new password")
-	if len(login) > 60 || len(password) > 4*passwordMost {
-		return record.Account{}, wrong
-	}
-	n, last, err := s.Store.Failures(ctx, login)
-	if err != nil {
-		return record.Account{}, err
-	}
-	if left := waitAfter(n) - int(s.Now().Sub(last).Seconds()); n >= freeFailures && left > 0 {
-		return record.Account{}, &record.Slow{Seconds: left}
-	}
-	a, hash, err := s.Store.Credentials(ctx, login)
-	var missing *record.NotFound
-	if err != nil && !errors.As(err, &missing) {
-		return record.Account{}, err
-	}
-	// An unknown name takes as long as a wrong password.
-	if hash == "" {
-		hash = nobody
-	}
-	if !samePassword(password, hash) || !a.Active {
-		err := s.Store.Write(ctx, func(t *store.Tx) error { return t.AddFailure(ctx, login, s.Now()) })
-		if err != nil {
-			return record.Account{}, err
-		}
-		return record.Account{}, wrong
-	}
-	return a, s.Store.Write(ctx, func(t *store.Tx) error { return t.ClearFailures(ctx, login) })
-}
-
-// nobody is a hash that no password has.
-const nobody = "$argon2id$v=19$m=19456,t=2,p=1$AAAAAAAAAAAAAAAAAAAAAA$AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA"
-
 // AddPerson adds somebody; only an owner may.
 func (s *Shop) AddPerson(ctx context.Context, by record.Account, key string, p Person) (record.Account, error) {
 	if err := ownerOnly(by); err != nil {
 		return record.Account{}, err
 	}
-	p, err := p.check()
+	p, err := s.checkPerson(p)
 	if err != nil {
 		return record.Account{}, err
 	}
-	hash, err := hashPassword(p.Password)
+	hash, err := s.hashing.hash(ctx, p.Password)
 	if err != nil {
 		return record.Account{}, err
 	}
@@ -180,7 +127,7 @@ func (s *Shop) AddPerson(ctx context.Context, by record.Account, key string, p P
 	if err != nil {
 		return record.Account{}, err
 	}
-	return s.Store.Account(ctx, id)
+	return s.store.Account(ctx, id)
 }
 
 // SetPerson changes a role or lets somebody in or out. The last owner stays.
@@ -188,11 +135,11 @@ func (s *Shop) SetPerson(ctx context.Context, by record.Account, id int64, role 
 	if err := ownerOnly(by); err != nil {
 		return record.Account{}, err
 	}
-	before, err := s.Store.Account(ctx, id)
+	before, err := s.store.Account(ctx, id)
 	if err != nil {
 		return record.Account{}, err
 	}
-	err = s.Store.Write(ctx, func(t *store.Tx) error {
+	err = s.store.Write(ctx, func(t *store.Tx) error {
 		found, err := t.SetAccount(ctx, id, role, active, version)
 		if err != nil {
 			return err
@@ -207,33 +154,56 @@ func (s *Shop) SetPerson(ctx context.Context, by record.Account, id int64, role 
 		if n == 0 {
 			return fault.New("role", "this is the last owner", "make somebody else an owner first")
 		}
+		if !active {
+			if err := t.EndSessions(ctx, id, 0); err != nil {
+				return err
+			}
+		}
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: before.Login, Action: "changed",
 			Said: fmt.Sprintf("%s: %s, may sign in: %v", before.Name, role, active), Before: before})
 	})
 	if err != nil {
 		return record.Account{}, err
 	}
-	return s.Store.Account(ctx, id)
+	return s.store.Account(ctx, id)
 }
 
-// SetOwnPassword changes a person's own password.
-func (s *Shop) SetOwnPassword(ctx context.Context, by record.Account, old, now string) error {
-	_, hash, err := s.Store.Credentials(ctx, by.Login)
+// SetOwnPassword changes a person's own password and ends their other sessions;
+// here is the one that stays. Wrong old passwords are counted as those of
+// signing in.
+func (s *Shop) SetOwnPassword(ctx context.Context, by record.Account, here int64, address, old, now string) error {
+	address = plainText(address, 60)
+	if err := s.checkPassword(now, by.Login, by.Name); err != nil {
+		return fault.New("new", fault.Of(err).Why, fault.Of(err).Cure)
+	}
+	_, hash, err := s.person(ctx, by.Login)
 	if err != nil {
 		return err
 	}
-	if !samePassword(old, hash) {
-		return fault.New("old", "this is not your present password", "type it again")
-	}
-	if err := checkPassword(now); err != nil {
-		return err
-	}
-	fresh, err := hashPassword(now)
+	all, err := s.attempt(ctx, by.Login, address, by)
 	if err != nil {
 		return err
 	}
-	return s.Store.Write(ctx, func(t *store.Tx) error {
+	same, err := s.hashing.same(ctx, old, hash)
+	if err != nil {
+		return err
+	}
+	if !same {
+		return errors.Join(s.trail(ctx, by.ID, "sign-in", by.Login, "refused", "wrong old password from "+address),
+			fault.New("old", "this is not your present password", "type it again"))
+	}
+	fresh, err := s.hashing.hash(ctx, now)
+	if err != nil {
+		return err
+	}
+	return s.store.Write(ctx, func(t *store.Tx) error {
 		if err := t.SetPassword(ctx, by.ID, fresh); err != nil {
+			return err
+		}
+		if err := t.EndSessions(ctx, by.ID, here); err != nil {
+			return err
+		}
+		if err := s.passed(ctx, t, all, by, address); err != nil {
 			return err
 		}
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: by.Login, Action: "changed", Said: "own password changed"})
@@ -249,11 +219,11 @@ func (s *Shop) SetShop(ctx context.Context, by record.Account, v record.Shop) (r
 	if err != nil {
 		return v, err
 	}
-	before, err := s.Store.Shop(ctx)
+	before, err := s.store.Shop(ctx)
 	if err != nil {
 		return v, err
 	}
-	err = s.Store.Write(ctx, func(t *store.Tx) error {
+	err = s.store.Write(ctx, func(t *store.Tx) error {
 		found, err := t.SetShop(ctx, v)
 		if err != nil {
 			return err
@@ -266,7 +236,7 @@ func (s *Shop) SetShop(ctx context.Context, by record.Account, v record.Shop) (r
 	if err != nil {
 		return v, err
 	}
-	return s.Store.Shop(ctx)
+	return s.store.Shop(ctx)
 }
 
 func ownerOnly(by record.Account) error {

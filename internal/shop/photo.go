@@ -7,7 +7,6 @@ import (
 	"fmt"
 
 	"freshshard/core/fault"
-	"freshshard/internal/photo"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -18,7 +17,7 @@ const mostPhotos = 60
 // AddPhoto keeps a picture of a job, of one entry of its strip log when entry
 // is not empty. A retry with the same key keeps it once.
 func (s *Shop) AddPhoto(ctx context.Context, by record.Account, key string, job int64, entry string, b []byte) error {
-	p, err := photo.Take(b)
+	p, err := s.photos.Take(ctx, b)
 	if err != nil {
 		return err
 	}
@@ -42,7 +41,7 @@ func (s *Shop) AddPhoto(ctx context.Context, by record.Account, key string, job 
 		if _, ok := logEntry(j, entry); entry != "" && !ok {
 			return 0, &record.NotFound{What: "this entry"}
 		}
-		id, err := t.AddPhoto(ctx, job, entry, p, by.ID, s.Now())
+		id, err := t.AddPhoto(ctx, job, entry, p, by.ID, "", s.Now())
 		if err != nil {
 			return 0, err
 		}
@@ -72,4 +71,9 @@ func (s *Shop) DropPhoto(ctx context.Context, by record.Account, job, id int64) 
 		}
 		return store.Change{Noun: "photo", Item: fmt.Sprint(id), Action: "taken away", Said: "picture taken away"}, err
 	})
+}
+
+// Picture reads one picture of a job as JPEG, small or full.
+func (s *Shop) Picture(ctx context.Context, job, id int64, small bool) ([]byte, error) {
+	return s.store.Picture(ctx, job, id, small)
 }

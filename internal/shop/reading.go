@@ -54,7 +54,7 @@ func (e *At) Unwrap() error { return e.Err }
 // somebody else has read the place since, it is a Conflict that says what they
 // read; a retry of the same reading is taken for done.
 func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.Place, in Said) error {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return err
 	}

@@ -24,8 +24,9 @@ func (s *Shop) SetPane(ctx context.Context, by record.Account, at Bench, held re
 	}
 	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		before := p.Held
+		was := *p
 		p.Held, p.Version = held, version
-		if err := sound(j, p); err != nil {
+		if err := worse(j, &was, p); err != nil {
 			return store.Change{}, err
 		}
 		if !slices.Equal(before.Uses, held.Uses) {
@@ -56,23 +57,10 @@ func clash(j *record.Job, p *record.Pane) error {
 	return compat.Check(p.Uses, r.Touch)
 }
 
-// sound tries a changed pane on the core before it is kept.
-func sound(j *record.Job, p *record.Pane) error {
-	if p.Sides.Top < 0 || p.Sides.Right < 0 || p.Sides.Bottom < 0 || p.Sides.Left < 0 || p.Sides.Total() > 160 {
-		return fault.New("sides", "between 0 and 40 fixings a side are expected", "count them again")
-	}
-	_, err := reckon.Pane(known(j, p, "mm"))
-	return err
-}
-
-// SetObject changes what the object is and what it sees.
+// SetObject changes what the object is and what it sees. Every pane of it is
+// reckoned with the change before it is kept.
 func (s *Shop) SetObject(ctx context.Context, by record.Account, job int64, o record.Object) error {
-	j, err := s.Store.Job(ctx, job)
-	if err != nil {
-		return err
-	}
-	before := j.Object
-	o.ID = before.ID
+	var err error
 	if o.Name, err = clean("name", o.Name, 120, true); err != nil {
 		return err
 	}
@@ -82,10 +70,15 @@ func (s *Shop) SetObject(ctx context.Context, by record.Account, job int64, o re
 	if err := o.Exposure.Check(); err != nil {
 		return err
 	}
-	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+	return s.reckoned(ctx, by, job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
+		before := j.Object
+		o.ID = before.ID
 		found, err := t.SetObject(ctx, o)
 		if err == nil && !found {
 			err = stale("the object")
+		}
+		if err == nil {
+			err = t.IndexJob(ctx, job)
 		}
 		return store.Change{Noun: "object", Item: o.Name, Action: "changed", Said: "object changed", Before: before, After: o}, err
 	})
@@ -94,10 +87,7 @@ func (s *Shop) SetObject(ctx context.Context, by record.Account, job int64, o re
 // SetJob changes story, place and promise. Only these fields of j count, with
 // its version.
 func (s *Shop) SetJob(ctx context.Context, by record.Account, job int64, j record.Job) error {
-	before, err := s.Store.Job(ctx, job)
-	if err != nil {
-		return err
-	}
+	var err error
 	j.ID = job
 	if j.Story, err = clean("story", j.Story, 1000, false); err != nil {
 		return err
@@ -106,23 +96,26 @@ func (s *Shop) SetJob(ctx context.Context, by record.Account, job int64, j recor
 		return fault.New("place", "the work is at the bench or at the customer's", "choose one of the two")
 	}
 	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		before, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
 		found, err := t.SetJob(ctx, j)
 		if err == nil && !found {
 			err = stale("the job's dates")
+		}
+		if err == nil {
+			err = t.IndexJob(ctx, job)
 		}
 		return store.Change{Noun: "job", Item: before.Object.Name, Action: "changed", Said: "promise or place changed",
 			Before: []any{before.Story, before.Place, before.PromisedAt}, After: []any{j.Story, j.Place, j.PromisedAt}}, err
 	})
 }
 
-// SetCustomer changes the customer of a job, for all jobs of the same customer.
+// SetCustomer changes the customer of a job, for all open jobs of the same
+// customer; a signed one keeps who it was signed for.
 func (s *Shop) SetCustomer(ctx context.Context, by record.Account, job int64, c record.Customer) error {
-	j, err := s.Store.Job(ctx, job)
-	if err != nil {
-		return err
-	}
-	before := j.Customer
-	c.ID = before.ID
+	var err error
 	if c.Name, err = clean("name", c.Name, 120, true); err != nil {
 		return err
 	}
@@ -133,10 +126,28 @@ func (s *Shop) SetCustomer(ctx context.Context, by record.Account, job int64, c 
 		return err
 	}
 	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		before := j.Customer
+		c.ID = before.ID
 		found, err := t.SetCustomer(ctx, c)
 		if err == nil && !found {
 			err = stale("the customer")
 		}
-		return store.Change{Noun: "customer", Item: c.Name, Action: "changed", Said: "customer changed", Before: before, After: c}, err
+		if err != nil {
+			return store.Change{}, err
+		}
+		all, err := t.JobsOf(ctx, c.ID)
+		if err != nil {
+			return store.Change{}, err
+		}
+		for _, id := range all {
+			if err := t.IndexJob(ctx, id); err != nil {
+				return store.Change{}, err
+			}
+		}
+		return store.Change{Noun: "customer", Item: c.Name, Action: "changed", Said: "customer changed", Before: before, After: c}, t.TouchJobsOf(ctx, c.ID)
 	})
 }

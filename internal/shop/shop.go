@@ -13,25 +13,59 @@ import (
 	"unicode/utf8"
 
 	"freshshard/core/fault"
+	"freshshard/internal/photo"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
 
 // Shop runs the use cases. Now is the clock; tests and the demo set it.
 type Shop struct {
-	Store *store.Store
-	Now   func() time.Time
+	Now     func() time.Time
+	store   *store.Store
+	hashing *hashing
+	photos  *photo.Taker
+	stands  *stands
 }
 
-// New makes a shop over a store, on the real clock.
+// New makes a shop over a store, on the real clock. What it keeps beside the
+// store are bounds of its own work and answers that can be reckoned again.
 func New(s *store.Store) *Shop {
-	return &Shop{Store: s, Now: func() time.Time { return time.Now().UTC().Truncate(time.Millisecond) }}
+	return &Shop{
+		Now:     func() time.Time { return time.Now().UTC().Truncate(time.Millisecond) },
+		store:   s,
+		hashing: newHashing(),
+		photos:  photo.NewTaker(),
+		stands:  newStands(),
+	}
+}
+
+// Ping asks whether the records can be reached.
+func (s *Shop) Ping(ctx context.Context) error { return s.store.Ping(ctx) }
+
+// Settings are the workshop's own.
+func (s *Shop) Settings(ctx context.Context) (record.Shop, error) { return s.store.Shop(ctx) }
+
+// People lists the people of the shop, by name.
+func (s *Shop) People(ctx context.Context) ([]record.Account, error) { return s.store.Accounts(ctx) }
+
+// How long what is over is kept: keys of calls that a caller may retry, counts
+// of failed sign-ins.
+const (
+	keysKept     = 7 * 24 * time.Hour
+	attemptsKept = 24 * time.Hour
+)
+
+// Tidy forgets what has had its time.
+func (s *Shop) Tidy(ctx context.Context) error {
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		return t.Tidy(ctx, s.Now(), SessionIdle, SessionLife, keysKept, signalsKept, attemptsKept)
+	})
 }
 
 // change runs a write on an open job under its lock, counts its pulse up and
-// keeps the trail.
+// keeps the trail. It is for what nothing is reckoned from; see reckoned.
 func (s *Shop) change(ctx context.Context, by record.Account, job int64, f func(*store.Tx) (store.Change, error)) error {
-	return s.Store.Write(ctx, func(t *store.Tx) error {
+	return s.store.Write(ctx, func(t *store.Tx) error {
 		signed, err := t.LockJob(ctx, job)
 		if err != nil {
 			return err
@@ -61,7 +95,7 @@ func (s *Shop) create(ctx context.Context, by record.Account, key, call string, 
 	sum := sha256.Sum256(b)
 	hash := hex.EncodeToString(sum[:])
 	var id int64
-	err = s.Store.Write(ctx, func(t *store.Tx) error {
+	err = s.store.Write(ctx, func(t *store.Tx) error {
 		if key != "" {
 			made, done, err := t.Once(ctx, by.ID, key, call, hash)
 			if err != nil || done {

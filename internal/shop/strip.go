@@ -210,11 +210,11 @@ func (s *Shop) PutBack(ctx context.Context, by record.Account, job int64, id str
 
 // Earlier lists jobs whose strip log could be the start of this one's.
 func (s *Shop) Earlier(ctx context.Context, job int64) ([]record.Row, error) {
-	j, err := s.Store.Job(ctx, job)
+	j, err := s.store.Job(ctx, job)
 	if err != nil {
 		return nil, err
 	}
-	return s.Store.Stripped(ctx, j.Panes[0].Family, job, 6)
+	return s.store.Stripped(ctx, j.Panes[0].Family, job, 6)
 }
 
 // CopyStrip starts an empty strip log from that of an earlier job.

@@ -50,7 +50,7 @@ type SashOut struct {
 
 // Sash solves a sash both ways.
 func (s *Shop) Sash(ctx context.Context, in SashIn) (across, down SashOut, err error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return across, down, err
 	}
@@ -133,7 +133,7 @@ func readText(field, text string, unit length.Unit, with length.Instrument) (len
 
 // Thickness tells the nominal thickness of a caliper reading.
 func (s *Shop) Thickness(ctx context.Context, text string) (thickness.Answer, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return thickness.Answer{}, err
 	}
@@ -149,7 +149,7 @@ func (s *Shop) Thickness(ctx context.Context, text string) (thickness.Answer, er
 
 // Dew says whether a surface is dry enough to bond and paint.
 func (s *Shop) Dew(ctx context.Context, in setting.Damp) ([]working.Figure, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return nil, err
 	}

@@ -119,7 +119,7 @@ func atSteady(e exposure.Exposure, steady float64) exposure.Exposure {
 
 // TakeIn opens a job. A retry with the same key gives the same job.
 func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in TakeIn) (int64, error) {
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.store.Own(ctx)
 	if err != nil {
 		return 0, err
 	}
@@ -154,7 +154,10 @@ func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in Tak
 			}
 			return 0, err
 		}
-		j.Object, j.Panes = o, panes
+		j.Object, j.Panes, j.Own = o, panes, vs
+		if err := tried(&j, 0, nil); err != nil {
+			return 0, err
+		}
 		return s.addJob(ctx, t, by, customer, j)
 	})
 }
@@ -175,6 +178,9 @@ func (s *Shop) addJob(ctx context.Context, t *store.Tx, by record.Account, custo
 		if j.Panes[i].ID, err = t.AddPane(ctx, j.Panes[i], id); err != nil {
 			return 0, err
 		}
+	}
+	if err := t.IndexJob(ctx, id); err != nil {
+		return 0, err
 	}
 	return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: o.Name, Action: "taken in", Said: "taken in: " + o.Name, After: j})
 }

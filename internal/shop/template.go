@@ -27,7 +27,7 @@ type PhotoOut struct {
 // PhotoTemplate takes the perspective out of a marked photo. The photo itself
 // stays where it is: the marks are enough.
 func (s *Shop) PhotoTemplate(ctx context.Context, in perspective.In) (PhotoOut, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return PhotoOut{}, err
 	}

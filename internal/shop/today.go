@@ -7,7 +7,6 @@ import (
 
 	"freshshard/core/plan"
 	"freshshard/core/route"
-	"freshshard/internal/record"
 )
 
 // Turn is an open job and what comes next at it.
@@ -43,6 +42,8 @@ type Today struct {
 	Open   int    `json:"open" doc:"Open jobs in all"`
 	Signed int    `json:"signed"`
 	Left   int    `json:"left" doc:"Hands-on minutes in the jobs shown"`
+	// Backup is the last one, when it is time to look why no newer one came.
+	Backup *Backup `json:"backup,omitempty"`
 }
 
 // mostTurns is how many open jobs the page looks at, the soonest promised
@@ -50,28 +51,25 @@ type Today struct {
 const mostTurns = 40
 
 // Today looks at the open jobs and puts them in order: what is late first, then
-// by promise, then the oldest.
+// by promise, then the oldest. A job that cannot be reckoned stands among them
+// with why.
 func (s *Shop) Today(ctx context.Context) (Today, error) {
 	t := Today{Turns: []Turn{}, Waits: []Turn{}}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
 		return t, err
 	}
-	ids, err := s.Store.OpenJobs(ctx, mostTurns)
+	open, err := s.store.OpenJobs(ctx, mostTurns)
 	if err != nil {
 		return t, err
 	}
-	jobs, err := s.Store.Jobs(ctx, ids)
+	all, err := s.standing(ctx, open, shop.Unit)
 	if err != nil {
 		return t, err
 	}
 	now := s.Now()
-	for _, j := range jobs {
-		v, err := s.view(j, 0, shop.Unit, false)
-		if err != nil {
-			return t, err
-		}
-		turn := turnOf(v, now)
+	for _, st := range all {
+		turn := st.turn(now)
 		t.Left += turn.Left
 		if turn.Waits != "" {
 			t.Waits = append(t.Waits, turn)
@@ -83,47 +81,41 @@ func (s *Shop) Today(ctx context.Context) (Today, error) {
 	if len(t.Turns) > 0 {
 		t.First = &t.Turns[0]
 	}
-	if t.Open, err = s.Store.CountJobs(ctx, "open"); err != nil {
+	if t.Open, err = s.store.CountOpen(ctx); err != nil {
 		return t, err
 	}
-	t.Signed, err = s.Store.CountJobs(ctx, "signed")
+	if t.Signed, err = s.countSigned(ctx); err != nil {
+		return t, err
+	}
+	last, err := s.LastBackup(ctx)
+	if last.Old {
+		t.Backup = &last
+	}
 	return t, err
 }
 
-// turnOf finds the next work at a job: at its first pane that somebody can go
-// on with, or at the one whose wait ends first.
-func turnOf(v View, now time.Time) Turn {
-	j, b := v.Job, v.next(now)
-	t := Turn{Job: j.ID, Pane: b.pane.ID, Panes: len(v.Panes), Object: j.Object.Name, Customer: j.Customer.Name, Place: j.Place, PromisedAt: j.PromisedAt, Route: b.route, Left: v.MinutesTo, People: 1}
+// turn is the next work at a job: at its first pane that somebody can go on
+// with, or at the one whose wait ends first.
+func (j stand) turn(now time.Time) Turn {
+	p := j.next(now)
+	t := Turn{Job: j.id, Pane: p.id, Panes: len(j.panes), Object: j.object, Customer: j.customer, Place: j.place, PromisedAt: j.promised, Route: p.route, Left: j.left, People: 1, Problem: p.problem}
 	if t.Panes > 1 {
-		t.Name = paneName(b.pane)
+		t.Name = p.name
 	}
-	for _, p := range v.Panes {
-		if p.State == "done" {
+	for _, o := range j.panes {
+		if o.finished {
 			t.Finished++
 		}
 	}
-	if waits(b.pane, now) && !b.finished() {
-		t.Waits, t.WaitsUntil = b.pane.WaitsFor, b.pane.WaitsUntil
+	if p.waits(now) && !p.finished {
+		t.Waits, t.WaitsUntil = p.waitsFor, p.waitsUntil
 	}
-	if j.PromisedAt != nil {
-		t.Late = now.Add(time.Duration(v.MinutesTo) * time.Minute).After(*j.PromisedAt)
+	if j.promised != nil {
+		t.Late = now.Add(time.Duration(j.left) * time.Minute).After(*j.promised)
 	}
-	for _, l := range b.route {
-		if l.State == route.Now {
-			t.Station = string(l.Station)
-			t.Next = v.unfinished(b, l)
-			break
-		}
-	}
-	if st := b.nextStep(); st != nil && string(st.Station) == t.Station {
+	t.Station, t.Next = p.station, p.wants
+	if st := p.step; st != nil && string(st.Station) == t.Station {
 		t.Next, t.Do, t.Minutes, t.People, t.TwoWhy = st.Title, st.Do, st.Minutes, st.People, st.TwoWhy
-	}
-	switch {
-	case b.reck.Fault != nil:
-		t.Problem = b.reck.Fault.Why
-	case len(b.reck.Fit.Odd) > 0:
-		t.Problem = b.reck.Fit.Odd[0].Sentence
 	}
 	return t
 }
@@ -136,32 +128,6 @@ func (b benchView) finished() bool {
 		}
 	}
 	return true
-}
-
-// next is the pane to go on with.
-func (v View) next(now time.Time) benchView {
-	best := -1
-	for i, b := range v.benches {
-		switch {
-		case b.finished():
-		case best < 0:
-			best = i
-		case waits(v.benches[best].pane, now) && sooner(b.pane, v.benches[best].pane, now):
-			best = i
-		}
-	}
-	if best < 0 {
-		best = 0
-	}
-	return v.benches[best]
-}
-
-// sooner says whether pane a can be gone on with before pane b, which waits.
-func sooner(a, b record.Pane, now time.Time) bool {
-	if !waits(a, now) {
-		return true
-	}
-	return a.WaitsUntil != nil && (b.WaitsUntil == nil || a.WaitsUntil.Before(*b.WaitsUntil))
 }
 
 // unfinished says what a station still wants when its steps are ticked.

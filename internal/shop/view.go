@@ -2,19 +2,20 @@ package shop
 
 import (
 	"context"
-	"encoding/json"
 	"fmt"
-	"strings"
 	"time"
 
 	"freshshard/core/drawing"
 	"freshshard/core/family"
+	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/pane"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
 	"freshshard/core/route"
 	"freshshard/internal/record"
+	"freshshard/internal/store"
 )
 
 // View is a job with one of its panes on the table and everything that follows
@@ -48,14 +49,16 @@ type PaneState struct {
 	WaitsFor   string       `json:"waits_for,omitempty"`
 	WaitsUntil *time.Time   `json:"waits_until,omitempty"`
 	Order      string       `json:"order"`
+	Version    int          `json:"version"`
 	Untouched  bool         `json:"untouched" doc:"Nothing was read, seen or done: it can be taken out"`
 }
 
 // CheckView is a check with who answered it.
 type CheckView struct {
 	prove.Check
-	By string     `json:"by,omitempty"`
-	At *time.Time `json:"at,omitempty"`
+	Version int        `json:"version" doc:"Of the answer; 0 while it is open"`
+	By      string     `json:"by,omitempty"`
+	At      *time.Time `json:"at,omitempty"`
 }
 
 // Job reads a job with its first pane and works everything out.
@@ -63,42 +66,54 @@ func (s *Shop) Job(ctx context.Context, id int64) (View, error) { return s.Bench
 
 // Bench reads a job with one of its panes and works everything out.
 func (s *Shop) Bench(ctx context.Context, at Bench) (View, error) {
-	j, err := s.Store.Job(ctx, at.Job)
+	j, was, shop, err := s.whole(ctx, at.Job)
 	if err != nil {
 		return View{}, err
 	}
-	shop, err := s.Store.Shop(ctx)
-	if err != nil {
-		return View{}, err
-	}
-	return s.view(j, at.Pane, shop.Unit, true)
+	return s.view(j, was, at.Pane, shop.Unit, true)
 }
 
-// Benches reads a job with each of its panes, by number, and tells which of
-// them is the one that was asked for.
-func (s *Shop) Benches(ctx context.Context, at Bench) (all []View, on int, err error) {
-	j, err := s.Store.Job(ctx, at.Job)
+// whole reads a job, one that is signed as it was signed, with the shop that
+// goes with it.
+func (s *Shop) whole(ctx context.Context, id int64) (record.Job, *Signed, record.Shop, error) {
+	j, err := s.store.Job(ctx, id)
 	if err != nil {
-		return nil, 0, err
+		return j, nil, record.Shop{}, err
 	}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.store.Shop(ctx)
 	if err != nil {
-		return nil, 0, err
+		return j, nil, shop, err
+	}
+	j, was, err := s.sealed(ctx, j)
+	if was != nil {
+		unit := shop.Unit
+		shop = was.Shop
+		shop.Unit = unit
+	}
+	return j, was, shop, err
+}
+
+// Benches reads a job with each of its panes, by number, tells which of them
+// is the one that was asked for, and the shop as the job's papers name it.
+func (s *Shop) Benches(ctx context.Context, at Bench) (all []View, on int, shop record.Shop, err error) {
+	j, was, shop, err := s.whole(ctx, at.Job)
+	if err != nil {
+		return nil, 0, shop, err
 	}
 	if j.Pane(at.Pane) == nil {
-		return nil, 0, &record.NotFound{What: "this pane"}
+		return nil, 0, shop, &record.NotFound{What: "this pane"}
 	}
 	for i, p := range j.Panes {
-		v, err := s.view(j, p.ID, shop.Unit, true)
+		v, err := s.view(j, was, p.ID, shop.Unit, true)
 		if err != nil {
-			return nil, 0, err
+			return nil, 0, shop, err
 		}
 		if p.ID == at.Pane {
 			on = i
 		}
 		all = append(all, v)
 	}
-	return all, on, nil
+	return all, on, shop, nil
 }
 
 // known is a pane of a job as the core wants it.
@@ -137,53 +152,25 @@ type Fixed struct {
 	Reckoning reckon.Reckoning `json:"reckoning"`
 }
 
-// fixedOf reads a ticket's document. Tickets from when a job had one pane hold
-// its reckoning alone.
-func fixedOf(document string) ([]Fixed, error) {
-	if document == "" {
-		return nil, nil
-	}
-	if strings.HasPrefix(document, "{") {
-		one := Fixed{Pane: 1}
-		err := json.Unmarshal([]byte(document), &one.Reckoning)
-		one.Reckoning.Whole()
-		return []Fixed{one}, err
-	}
-	var all []Fixed
-	err := json.Unmarshal([]byte(document), &all)
-	for i := range all {
-		all[i].Reckoning.Whole()
-	}
-	return all, err
-}
-
-// view works a job out with a pane on the table. odds asks for the odds of that
-// pane; lists of jobs do without.
-func (s *Shop) view(j record.Job, pane int64, unit length.Unit, odds bool) (View, error) {
+// view works a job out with a pane on the table. was is what a signed job's
+// ticket fixed, nil for an open one. odds asks for the odds of that pane; lists
+// of jobs do without.
+func (s *Shop) view(j record.Job, was *Signed, pane int64, unit length.Unit, odds bool) (View, error) {
 	on := j.Pane(pane)
 	if on == nil {
 		return View{}, &record.NotFound{What: "this pane"}
 	}
 	v := View{Job: j, Pane: *on, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j), Hindrances: []prove.Hindrance{}}
 	var fixed []Fixed
-	if j.Ticket != nil {
-		var err error
-		if fixed, err = fixedOf(j.Ticket.Document); err != nil {
-			return v, err
-		}
-		t := *j.Ticket
-		t.Document = ""
-		v.Job.Ticket = &t
+	if was != nil {
+		fixed = was.Fixed
 	}
 	for i := range j.Panes {
 		draws := 0
 		if j.Panes[i].ID == on.ID && odds {
 			draws = fit.ScreenDraws
 		}
-		b, err := benchOf(&j, &j.Panes[i], unit, fixed, len(v.Strip.Open), draws)
-		if err != nil {
-			return v, err
-		}
+		b := benchOf(&j, &j.Panes[i], unit, fixed, len(v.Strip.Open), draws)
 		v.benches = append(v.benches, b)
 		v.MinutesTo += b.left
 		v.Panes = append(v.Panes, s.stateOf(b))
@@ -197,7 +184,7 @@ func (s *Shop) view(j record.Job, pane int64, unit length.Unit, odds bool) (View
 	return v, nil
 }
 
-func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out, draws int) (benchView, error) {
+func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out, draws int) benchView {
 	b := benchView{pane: *p, done: map[string]bool{}}
 	kept := false
 	for _, f := range fixed {
@@ -206,12 +193,9 @@ func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out
 		}
 	}
 	if !kept {
-		var err error
 		k := known(j, p, unit)
 		k.Draws = draws
-		if b.reck, err = reckon.Pane(k); err != nil {
-			return b, err
-		}
+		b.reck = reckonedOrWhy(k)
 	}
 	for _, t := range p.Ticks {
 		b.done[t.Step] = true
@@ -223,7 +207,31 @@ func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out
 			b.left += st.Minutes
 		}
 	}
-	return b, nil
+	return b
+}
+
+// reckonedOrWhy reckons a pane. One that cannot be reckoned is shown with what
+// can still be said without its pack and its loads, and with why: a job that
+// cannot be opened could not be mended.
+func reckonedOrWhy(k reckon.Known) reckon.Reckoning {
+	r, err := reckon.Pane(k)
+	if err == nil {
+		err = written(r)
+	}
+	if err == nil {
+		return r
+	}
+	why := fault.Of(err)
+	if why == nil {
+		why = fault.New("pane", err.Error(), "look at what was changed last")
+	}
+	why = fault.New(why.Field, "cannot be reckoned: "+why.Why, why.Cure)
+	k.Stack, k.Duty, k.Draws = pane.Stack{}, pane.Duty{}, 0
+	if r, err = reckon.Pane(k); err != nil || written(r) != nil {
+		r = reckon.Bare(k.Family)
+	}
+	r.Fault, r.Fit.Ready = why, false
+	return r
 }
 
 // paneName is what a pane is called, by its number when nobody named it.
@@ -241,7 +249,7 @@ func waits(p record.Pane, now time.Time) bool {
 
 func (s *Shop) stateOf(b benchView) PaneState {
 	p := b.pane
-	st := PaneState{ID: p.ID, Number: p.Number, Name: paneName(p), Family: b.reck.Family.Name, Spot: p.Spot, State: "done", Order: b.reck.Order,
+	st := PaneState{ID: p.ID, Number: p.Number, Name: paneName(p), Family: b.reck.Family.Name, Spot: p.Spot, State: "done", Order: b.reck.Order, Version: p.Version,
 		Untouched: len(p.Readings)+len(p.Ticks)+len(p.Answers) == 0 && p.Choice == nil && p.Diagnosis == nil}
 	for _, l := range b.route {
 		st.Open += l.Open
@@ -286,7 +294,7 @@ func checks(f family.Family, p *record.Pane) []CheckView {
 		for _, a := range p.Answers {
 			if a.Check == c.Key {
 				k.Outcome, k.Value, k.Finding = a.Answer.Outcome, a.Answer.Value, a.Answer.Finding
-				k.By, k.At = a.By, &a.At
+				k.Version, k.By, k.At = a.Version, a.By, &a.At
 			}
 		}
 		out = append(out, k)
@@ -319,6 +327,9 @@ func (b benchView) state() prove.State {
 		s.Checks = append(s.Checks, c.Check)
 	}
 	s.Clash = b.reck.Clash
+	if f := b.reck.Fault; f != nil {
+		s.Odd = append(s.Odd, prove.Named{Key: f.Field, Title: f.Why})
+	}
 	for _, o := range b.reck.Fit.Odd {
 		s.Odd = append(s.Odd, prove.Named{Key: string(o.Place), Title: o.Name})
 	}
@@ -353,25 +364,25 @@ func (b benchView) progress(out int, signed bool) route.Progress {
 }
 
 // Pulse tells cheaply whether a job has changed since it was read.
-func (s *Shop) Pulse(ctx context.Context, id int64) (int64, error) { return s.Store.Pulse(ctx, id) }
+func (s *Shop) Pulse(ctx context.Context, id int64) (int64, error) { return s.store.Pulse(ctx, id) }
 
 // mostEvents is how much of a job's history a screen gets.
 const mostEvents = 200
 
 // History lists what happened to a job, newest first.
 func (s *Shop) History(ctx context.Context, id int64) ([]record.Event, error) {
-	if _, err := s.Store.Pulse(ctx, id); err != nil {
+	if _, err := s.store.Pulse(ctx, id); err != nil {
 		return nil, err
 	}
-	return s.Store.History(ctx, id, mostEvents)
+	return s.store.History(ctx, id, mostEvents)
 }
 
 // Find lists jobs; state is open, signed or empty for all.
 func (s *Shop) Find(ctx context.Context, words, state string, before int64, most int) ([]record.Row, error) {
-	return s.Store.JobsLike(ctx, words, state, before, most)
+	return s.store.JobsLike(ctx, store.Filter{Words: words, State: state, Before: before, Most: most})
 }
 
 // Customers lists customers like the words.
 func (s *Shop) Customers(ctx context.Context, words string) ([]record.Customer, error) {
-	return s.Store.CustomersLike(ctx, words, 8)
+	return s.store.CustomersLike(ctx, words, 8)
 }

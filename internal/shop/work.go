@@ -2,6 +2,7 @@ package shop
 
 import (
 	"context"
+	"encoding/json"
 	"fmt"
 
 	"freshshard/core/family"
@@ -16,13 +17,13 @@ import (
 	"freshshard/internal/store"
 )
 
-// Settle is a material that somebody settles on. Seen is the material that the
-// person saw as settled, empty for none.
+// Settle is a material that somebody settles on. Seen is the id of the choice
+// that the person saw as settled, 0 for none.
 type Settle struct {
 	Material  string  `json:"material"`
 	Thickness float64 `json:"thickness"`
 	Reason    string  `json:"reason,omitempty" maxLength:"1000" doc:"Needed when a gate is closed for the material"`
-	Seen      string  `json:"seen,omitempty"`
+	Seen      int64   `json:"seen,omitempty"`
 }
 
 // Choose settles material and thickness. A material that a gate rules out
@@ -38,36 +39,18 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 	if in.Reason, err = clean("reason", in.Reason, 1000, false); err != nil {
 		return err
 	}
-	v, err := s.Bench(ctx, at)
-	if err != nil {
-		return err
-	}
-	reason := in.Reason
-	for _, c := range v.Reckoning.Choice.Closed {
-		if c.Material != in.Material {
-			continue
-		}
-		if reason == "" {
-			return fault.New("reason", c.Sentence, "choose another, or say in words why this one all the same")
-		}
-		reason += " (against: " + c.Sentence + ")"
-	}
-	if reason == "" {
-		for _, r := range v.Reckoning.Choice.Open {
-			if r.Material == in.Material {
-				reason = r.Sentence
-			}
-		}
-	}
-	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
-		// The pane is read again under the lock: another person may have settled.
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		if c := p.Choice; c != nil {
 			if c.Material == in.Material && c.Thickness == in.Thickness && in.Reason == "" {
 				return store.Change{}, nil
 			}
-			if c.Material != in.Seen {
+			if c.ID != in.Seen {
 				return store.Change{}, &record.Conflict{Field: "material", Says: fmt.Sprintf("%s settled on %s mm %s %s. Yours is not kept yet.", c.By, working.Num(c.Thickness, 1), c.Material, s.ago(c.At))}
 			}
+		}
+		reason, err := whyChosen(j, p, in)
+		if err != nil {
+			return store.Change{}, err
 		}
 		c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: s.Now()}
 		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c},
@@ -75,9 +58,37 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 	})
 }
 
+// whyChosen is the reason that stays on the record: the person's, or the one
+// that speaks for the material. It is judged under the job's lock: a gate may
+// have closed since the person looked.
+func whyChosen(j *record.Job, p *record.Pane, in Settle) (string, error) {
+	r, err := reckon.Pane(known(j, p, length.MM))
+	if err != nil {
+		return "", err
+	}
+	reason := in.Reason
+	for _, c := range r.Choice.Closed {
+		if c.Material != in.Material {
+			continue
+		}
+		if reason == "" {
+			return "", fault.New("reason", c.Sentence, "choose another, or say in words why this one all the same")
+		}
+		reason += " (against: " + c.Sentence + ")"
+	}
+	if reason == "" {
+		for _, o := range r.Choice.Open {
+			if o.Material == in.Material {
+				reason = o.Sentence
+			}
+		}
+	}
+	return reason, nil
+}
+
 // Weigh is the choice for a pane with weights that somebody tries.
 func (s *Shop) Weigh(ctx context.Context, at Bench, weights map[string]float64) (pane.Choice, error) {
-	j, err := s.Store.Job(ctx, at.Job)
+	j, err := s.store.Job(ctx, at.Job)
 	if err != nil {
 		return pane.Choice{}, err
 	}
@@ -100,10 +111,12 @@ func contains(list []float64, v float64) bool {
 	return false
 }
 
-// Done is how a step ended: done, left out with a reason, or open again.
+// Done is how a step ended: done, left out with a reason, or open again. Seen
+// is the version of the tick that the person saw, 0 for an open step.
 type Done struct {
 	Outcome string `json:"outcome" enum:"done,left-out,open"`
 	Reason  string `json:"reason,omitempty" maxLength:"500"`
+	Seen    int    `json:"seen,omitempty"`
 }
 
 // Tick says how a step ended. Doing it twice is as good as once.
@@ -115,10 +128,22 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 	if in.Outcome != "done" && in.Outcome != "left-out" && in.Outcome != "open" {
 		return fault.New("outcome", "a step is done, left out or open", "choose one of the three")
 	}
-	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		st, err := stepOf(j, p, step)
 		if err != nil {
 			return store.Change{}, err
+		}
+		last := record.Tick{Outcome: "open"}
+		for _, k := range p.Ticks {
+			if k.Step == step {
+				last = k
+			}
+		}
+		if last.Outcome == in.Outcome && last.Reason == reason {
+			return store.Change{}, nil // a retry, or two who did the same
+		}
+		if last.Version != in.Seen {
+			return store.Change{}, s.tickConflict(last, step)
 		}
 		if st.Required && in.Outcome == "left-out" {
 			return store.Change{}, fault.New("outcome", "this is what broke the last pane; it cannot be left out", "do it, or settle on another cause at Assess")
@@ -128,17 +153,23 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		if in.Outcome == "open" {
 			return c, t.ClearTick(ctx, p.ID, step)
 		}
-		return c, t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, At: s.Now()}, by.ID)
+		return c, t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1, At: s.Now()}, by.ID)
 	})
+}
+
+func (s *Shop) tickConflict(last record.Tick, step string) error {
+	switch last.Outcome {
+	case "open":
+		return &record.Conflict{Field: step, Says: "Somebody opened this step again. Yours is not kept yet."}
+	case "left-out":
+		return &record.Conflict{Field: step, Says: fmt.Sprintf("%s left this step out %s: %s. Yours is not kept yet.", last.By, s.ago(last.At), last.Reason)}
+	}
+	return &record.Conflict{Field: step, Says: fmt.Sprintf("%s ticked this step %s. Yours is not kept yet.", last.By, s.ago(last.At))}
 }
 
 // stepOf finds a step of the pane's plan.
 func stepOf(j *record.Job, p *record.Pane, step string) (plan.Step, error) {
-	r, err := reckon.Pane(known(j, p, length.MM))
-	if err != nil {
-		return plan.Step{}, err
-	}
-	for _, st := range r.Plan.Steps {
+	for _, st := range reckonedOrWhy(known(j, p, length.MM)).Plan.Steps {
 		if st.Key == step {
 			return st, nil
 		}
@@ -146,11 +177,11 @@ func stepOf(j *record.Job, p *record.Pane, step string) (plan.Step, error) {
 	return plan.Step{}, &record.NotFound{What: "this step"}
 }
 
-// Checked is an answer to a check. Seen is the outcome that the person saw,
-// empty for an open check.
+// Checked is an answer to a check. Seen is the version of the answer that the
+// person saw, 0 for an open check.
 type Checked struct {
 	prove.Answer
-	Seen prove.Outcome `json:"seen,omitempty"`
+	Seen int `json:"seen,omitempty"`
 }
 
 // Answer keeps the answer to a check.
@@ -159,7 +190,7 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 	if in.Finding, err = clean("finding", in.Finding, 500, false); err != nil {
 		return err
 	}
-	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
 		now, last, err := checkNow(p, check)
 		if err != nil {
 			return store.Change{}, err
@@ -168,20 +199,41 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		if err != nil {
 			return store.Change{}, err
 		}
-		if last != nil && last.Answer.Outcome != in.Seen && last.Answer.Outcome != taken.Outcome {
-			return store.Change{}, &record.Conflict{Field: check, Says: fmt.Sprintf("%s answered %q here %s. Yours is not kept yet.", last.By, last.Answer.Outcome, s.ago(last.At))}
+		a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Finding: taken.Finding}, Version: 1, At: s.Now()}
+		if last != nil {
+			if sameAnswer(last.Answer, a.Answer) {
+				return store.Change{}, nil // a retry, or two who saw the same
+			}
+			a.Version = last.Version + 1
 		}
-		a := prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Finding: taken.Finding}
-		return store.Change{Noun: "check", Item: check, Action: string(a.Outcome), Said: now.Text + ": " + string(a.Outcome), Before: last, After: a}, t.SetAnswer(ctx, p.ID, check, a, by.ID, s.Now())
+		if a.Version != in.Seen+1 {
+			return store.Change{}, s.answerConflict(last, check)
+		}
+		return store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome), Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}, t.SetAnswer(ctx, p.ID, a, by.ID)
 	})
 }
 
-// Reopen takes the answer of a check back.
-func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check string) error {
-	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+func sameAnswer(a, b prove.Answer) bool {
+	return a.Outcome == b.Outcome && a.Finding == b.Finding && (a.Value == nil) == (b.Value == nil) && (a.Value == nil || *a.Value == *b.Value)
+}
+
+func (s *Shop) answerConflict(last *record.Answer, check string) error {
+	if last == nil {
+		return &record.Conflict{Field: check, Says: "Somebody took the answer here back. Yours is not kept yet."}
+	}
+	return &record.Conflict{Field: check, Says: fmt.Sprintf("%s answered %q here %s. Yours is not kept yet.", last.By, last.Answer.Outcome, s.ago(last.At))}
+}
+
+// Reopen takes the answer of a check back. seen is the version that the person
+// saw; a check that is open already is as wanted.
+func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check string, seen int) error {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
 		now, last, err := checkNow(p, check)
 		if err != nil || last == nil {
 			return store.Change{}, err
+		}
+		if last.Version != seen {
+			return store.Change{}, s.answerConflict(last, check)
 		}
 		return store.Change{Noun: "check", Item: check, Action: "open", Said: now.Text + ": open again", Before: last}, t.ClearAnswer(ctx, p.ID, check)
 	})
@@ -247,7 +299,7 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		if err != nil {
 			return 0, err
 		}
-		v, err := s.view(j, 0, shop.Unit, false)
+		v, err := s.view(j, nil, 0, shop.Unit, false)
 		if err != nil {
 			return 0, err
 		}
@@ -261,12 +313,17 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		} else {
 			override = ""
 		}
-		doc, err := document(v.fixed())
+		k := record.Ticket{By: by.Name, At: s.Now(), Override: override}
+		if k.Number, err = t.AddTicket(ctx, job, by.ID, k.At, override); err != nil {
+			return 0, err
+		}
+		j.Own = nil
+		doc, err := json.Marshal(Signed{shop, j, v.fixed()})
 		if err != nil {
 			return 0, err
 		}
-		id, err := t.AddTicket(ctx, job, by.ID, s.Now(), override, doc)
-		if err != nil {
+		k.Document = string(doc)
+		if err := s.seal(ctx, t, job, k); err != nil {
 			return 0, err
 		}
 		said := "signed off"
@@ -276,6 +333,6 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		if err := t.TouchJob(ctx, job); err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket", Item: fmt.Sprint(id), Action: "signed", Said: said, After: v.Hindrances})
+		return k.Number, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket", Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})
 	})
 }

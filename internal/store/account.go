@@ -38,10 +38,10 @@ func (s queries) Accounts(ctx context.Context) ([]record.Account, error) {
 		"SELECT "+accountColumns+" FROM account ORDER BY name, id")
 }
 
-// HasOwner says whether anybody has been set up yet.
+// HasOwner says whether the shop has been set up.
 func (s queries) HasOwner(ctx context.Context) (bool, error) {
 	var n int
-	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM account").Scan(&n)
+	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM account WHERE role = 'owner'").Scan(&n)
 	return n > 0, err
 }
 
@@ -69,25 +69,6 @@ func (t *Tx) ActiveOwners(ctx context.Context) (int, error) {
 	return n, err
 }
 
-// Failures tells how often a sign-in name has failed since it last succeeded.
-func (s queries) Failures(ctx context.Context, login string) (n int, last time.Time, err error) {
-	err = s.db.QueryRowContext(ctx, "SELECT failures, last_at FROM sign_in_failure WHERE login = ?", login).Scan(&n, &last)
-	if errors.Is(err, sql.ErrNoRows) {
-		err = nil
-	}
-	return n, last, err
-}
-
-// AddFailure counts one more failure.
-func (t *Tx) AddFailure(ctx context.Context, login string, at time.Time) error {
-	return t.run(ctx, "INSERT INTO sign_in_failure (login, failures, last_at) VALUES (?, 1, ?) ON DUPLICATE KEY UPDATE failures = failures + 1, last_at = VALUES(last_at)", login, at)
-}
-
-// ClearFailures forgets the failures of a sign-in name.
-func (t *Tx) ClearFailures(ctx context.Context, login string) error {
-	return t.run(ctx, "DELETE FROM sign_in_failure WHERE login = ?", login)
-}
-
 // list runs a query and collects its rows.
 func list[T any](ctx context.Context, db querier, scan func(*sql.Rows) (T, error), q string, args ...any) ([]T, error) {
 	rows, err := db.QueryContext(ctx, q, args...)
@@ -104,19 +85,4 @@ func list[T any](ctx context.Context, db querier, scan func(*sql.Rows) (T, error
 		out = append(out, v)
 	}
 	return out, rows.Err()
-}
-
-// AccountNamed finds the oldest account with a name.
-func (t *Tx) AccountNamed(ctx context.Context, name string) (int64, error) {
-	var id int64
-	err := t.tx.QueryRowContext(ctx, "SELECT id FROM account WHERE name = ? ORDER BY id LIMIT 1", name).Scan(&id)
-	if errors.Is(err, sql.ErrNoRows) {
-		err = &record.NotFound{What: "this person"}
-	}
-	return id, err
-}
-
-// AddStranger adds somebody who is only named in a record and cannot sign in.
-func (t *Tx) AddStranger(ctx context.Context, name, login string, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO account (name, login, role, password_hash, active, created_at) VALUES (?, ?, 'technician', '', FALSE, ?)", name, login, at)
 }

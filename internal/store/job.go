@@ -6,25 +6,32 @@ import (
 	"encoding/json"
 	"errors"
 	"strings"
+	"time"
 
 	"freshshard/internal/record"
 )
 
-const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signed', j.version, j.pulse, a.name, j.created_at,
+const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signed', j.version, j.pulse, a.name, j.created_at, COALESCE(k.name, ''), j.carried_at, j.carried_says,
   c.id, c.name, c.phone, c.note, c.version,
   o.id, o.name, o.exposure, o.power, o.gas, o.vehicle, o.water, o.old, o.strike, o.stamp, o.version
 FROM job j JOIN account a ON a.id = j.created_by JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id
-WHERE j.id IN (`
+LEFT JOIN account k ON k.id = j.carried_by WHERE j.id IN (`
 
 func scanJob(r *sql.Rows) (record.Job, error) {
 	var j record.Job
 	var exposure []byte
+	var carried record.Carriage
+	var carriedAt *time.Time
 	c, o := &j.Customer, &j.Object
-	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
+	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt, &carried.By, &carriedAt, &carried.Says,
 		&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version,
 		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Water, &o.Old, &o.Strike, &o.Stamp, &o.Version)
 	if err != nil {
 		return j, err
+	}
+	if carriedAt != nil {
+		carried.At = *carriedAt
+		j.Carried = &carried
 	}
 	j.Photos, j.Strip, j.Panes = []record.Photo{}, []record.StripEntry{}, []record.Pane{}
 	return j, json.Unmarshal(exposure, &o.Exposure)
@@ -85,46 +92,35 @@ func marks(ids []int64) (string, []any) {
 	return strings.TrimSuffix(strings.Repeat("?,", len(ids)), ","), args
 }
 
-const rowQuery = `SELECT j.id, o.name, c.name, j.story, j.promised_at, COALESCE(w.waits_for, ''), w.waits_until, j.state = 'signed'
-FROM job j LEFT JOIN pane w ON w.id = (SELECT MIN(p.id) FROM pane p WHERE p.job_id = j.id AND p.waits_for <> '') JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id `
+// Turned is an open job with its pulse.
+type Turned struct{ ID, Pulse int64 }
 
-func scanRow(r *sql.Rows) (record.Row, error) {
-	var v record.Row
-	err := r.Scan(&v.ID, &v.Object, &v.Customer, &v.Story, &v.PromisedAt, &v.WaitsFor, &v.WaitsUntil, &v.Signed)
-	return v, err
+// OpenJobs lists the open jobs, the soonest promised first.
+func (s queries) OpenJobs(ctx context.Context, most int) ([]Turned, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (Turned, error) {
+		var v Turned
+		return v, r.Scan(&v.ID, &v.Pulse)
+	}, openJobsQuery, most)
 }
 
-// JobsLike lists the jobs whose object, customer, story or number hold the
-// words, newest first; before is an id to go on from, 0 at the start.
-func (s queries) JobsLike(ctx context.Context, words, state string, before int64, most int) ([]record.Row, error) {
-	q, args := rowQuery+"WHERE TRUE", []any{}
-	if state != "" {
-		q, args = q+" AND j.state = ?", append(args, state)
-	}
-	if before > 0 {
-		q, args = q+" AND j.id < ?", append(args, before)
-	}
-	for _, w := range strings.Fields(words) {
-		like := "%" + likeEscape.Replace(w) + "%"
-		q, args = q+" AND (o.name LIKE ? OR c.name LIKE ? OR j.story LIKE ? OR j.id = ?)", append(args, like, like, like, w)
-	}
-	return list(ctx, s.db, scanRow, q+" ORDER BY j.id DESC LIMIT ?", append(args, most)...)
-}
+const openJobsQuery = "SELECT id, pulse FROM job WHERE state = 'open' ORDER BY due_at, id LIMIT ?"
 
-var likeEscape = strings.NewReplacer(`\`, `\\`, "%", `\%`, "_", `\_`)
-
-// OpenJobs lists ids of open jobs, the soonest promised first.
-func (s queries) OpenJobs(ctx context.Context, most int) ([]int64, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (int64, error) {
-		var id int64
-		return id, r.Scan(&id)
-	}, "SELECT id FROM job WHERE state = 'open' ORDER BY promised_at IS NULL, promised_at, id LIMIT ?", most)
-}
-
-// CountJobs counts the jobs in a state.
-func (s queries) CountJobs(ctx context.Context, state string) (int, error) {
+// CountOpen counts the open jobs.
+func (s queries) CountOpen(ctx context.Context) (int, error) {
 	var n int
-	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM job WHERE state = ?", state).Scan(&n)
+	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM job WHERE state = 'open'").Scan(&n)
+	return n, err
+}
+
+// LastTicket is the number of the newest ticket, 0 for none.
+func (s queries) LastTicket(ctx context.Context) (n int64, err error) {
+	err = s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(id), 0) FROM ticket").Scan(&n)
+	return n, err
+}
+
+// CountTickets counts the signed jobs.
+func (s queries) CountTickets(ctx context.Context) (n int64, err error) {
+	err = s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM ticket").Scan(&n)
 	return n, err
 }
 
@@ -153,6 +149,11 @@ func (t *Tx) TouchJob(ctx context.Context, id int64) error {
 	return t.run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE id = ?", id)
 }
 
+// TouchJobsOf counts a change to every job of a customer.
+func (t *Tx) TouchJobsOf(ctx context.Context, customer int64) error {
+	return t.run(ctx, "UPDATE job j JOIN object o ON o.id = j.object_id SET j.pulse = j.pulse + 1 WHERE o.customer_id = ?", customer)
+}
+
 // TouchOpenJobs counts a change to every open job.
 func (t *Tx) TouchOpenJobs(ctx context.Context) error {
 	return t.run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE state = 'open'")
@@ -162,6 +163,11 @@ func (t *Tx) TouchOpenJobs(ctx context.Context) error {
 func (t *Tx) AddJob(ctx context.Context, j record.Job, by int64) (int64, error) {
 	return t.insert(ctx, "INSERT INTO job (object_id, story, place, promised_at, created_by, created_at) VALUES (?, ?, ?, ?, ?, ?)",
 		j.Object.ID, j.Story, j.Place, j.PromisedAt, by, j.CreatedAt)
+}
+
+// CarryJob marks a job as brought in from a document.
+func (t *Tx) CarryJob(ctx context.Context, id, by int64, says string, at time.Time) error {
+	return t.run(ctx, "UPDATE job SET carried_by = ?, carried_at = ?, carried_says = ? WHERE id = ?", by, at, says, id)
 }
 
 // SetJob changes story, place and promise, at the version that

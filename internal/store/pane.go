@@ -82,13 +82,14 @@ func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil, p.ID, p.Version)
 }
 
-// MovePane puts a pane elsewhere on its object, under another number.
+// MovePane puts a pane elsewhere on its object, under another number. It must
+// run under the job's lock, which also guards the version.
 func (t *Tx) MovePane(ctx context.Context, p record.Pane) error {
 	x, err := paneJSON(p)
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "UPDATE pane SET number = ?, spot = ? WHERE id = ?", p.Number, x.spot, p.ID)
+	return t.run(ctx, "UPDATE pane SET number = ?, spot = ?, version = version + 1 WHERE id = ?", p.Number, x.spot, p.ID)
 }
 
 // DropPane takes a pane out that nothing was done to. Readings that were taken

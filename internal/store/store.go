@@ -5,18 +5,12 @@ package store
 import (
 	"context"
 	"database/sql"
-	"embed"
 	"errors"
 	"fmt"
-	"io/fs"
 	"time"
 
 	"github.com/go-sql-driver/mysql"
-	"github.com/pressly/goose/v3"
 )
-
-//go:embed migrations/*.sql
-var migrations embed.FS
 
 // Store is the open database. It is safe for many goroutines; any number of
 // processes may have the same database open.
@@ -35,14 +29,69 @@ type querier interface {
 // a writer that asked the pool for a second one could wait for itself.
 type queries struct{ db querier }
 
+// How long a call waits for a database that has gone quiet. A query of a shop
+// takes milliseconds; whoever waits longer wants to be told.
+const (
+	dialWait  = 5 * time.Second
+	quietWait = 15 * time.Second
+)
+
+// Options are what Open can be told.
+type Options struct {
+	// Before is called before the tables of a database with records in it are
+	// changed, with an open connection and the schema that it has. An error
+	// leaves the database as it is.
+	Before func(ctx context.Context, db *sql.DB, schema int64) error
+	// To is the schema to bring it to; 0 is the newest.
+	To int64
+}
+
 // Open connects and brings the tables up to date.
-func Open(ctx context.Context, dsn string) (*Store, error) {
+func Open(ctx context.Context, dsn string, o ...Options) (*Store, error) {
+	var opt Options
+	if len(o) > 0 {
+		opt = o[0]
+	}
+	patient, addr, err := Connect(dsn, 0)
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = patient.Close() }()
+	if err := patient.PingContext(ctx); err != nil {
+		return nil, fmt.Errorf("the database does not answer at %s: %w", addr, err)
+	}
+	if opt.To == 0 {
+		if opt.To, err = Latest(); err != nil {
+			return nil, err
+		}
+	}
+	err = migrate(ctx, patient, opt.To, func(ctx context.Context, schema int64) error {
+		if opt.Before == nil {
+			return nil
+		}
+		return opt.Before(ctx, patient, schema)
+	})
+	if err != nil {
+		return nil, err
+	}
+	db, _, err := Connect(dsn, quietWait)
+	if err != nil {
+		return nil, err
+	}
+	return &Store{DB: db, queries: queries{db}}, nil
+}
+
+// Connect opens a pool with the program's settings and gives the address that
+// it speaks to. quiet is how long an answer may take; 0 waits for ever, for
+// migrations and backups.
+func Connect(dsn string, quiet time.Duration) (*sql.DB, string, error) {
 	c, err := mysql.ParseDSN(dsn)
 	if err != nil {
-		return nil, fmt.Errorf("the database address cannot be read: %w", err)
+		return nil, "", fmt.Errorf("the database address cannot be read: %w", err)
 	}
 	c.ParseTime, c.Loc = true, time.UTC
 	c.Collation = "utf8mb4_unicode_ci"
+	c.Timeout, c.ReadTimeout, c.WriteTimeout = dialWait, quiet, quiet
 	// An update that changes nothing must still count as one row found.
 	c.ClientFoundRows = true
 	c.InterpolateParams = true
@@ -52,39 +101,19 @@ func Open(ctx context.Context, dsn string) (*Store, error) {
 	c.Params["time_zone"] = "'+00:00'"
 	db, err := sql.Open("mysql", c.FormatDSN())
 	if err != nil {
-		return nil, err
+		return nil, "", err
 	}
 	db.SetMaxOpenConns(20)
 	db.SetMaxIdleConns(10)
 	db.SetConnMaxLifetime(3 * time.Minute)
-	if err := db.PingContext(ctx); err != nil {
-		_ = db.Close()
-		return nil, fmt.Errorf("the database does not answer at %s: %w", c.Addr, err)
-	}
-	if err := migrate(ctx, db); err != nil {
-		_ = db.Close()
-		return nil, err
-	}
-	return &Store{DB: db, queries: queries{db}}, nil
-}
-
-func migrate(ctx context.Context, db *sql.DB) error {
-	files, err := fs.Sub(migrations, "migrations")
-	if err != nil {
-		return err
-	}
-	p, err := goose.NewProvider(goose.DialectMySQL, db, files, goose.WithDisableGlobalRegistry(true))
-	if err != nil {
-		return err
-	}
-	if _, err := p.Up(ctx); err != nil {
-		return fmt.Errorf("the database could not be brought up to date: %w", err)
-	}
-	return nil
+	return db, c.Addr, nil
 }
 
 // Close ends all connections.
 func (s *Store) Close() error { return s.DB.Close() }
+
+// Ping asks the database whether it is there.
+func (s *Store) Ping(ctx context.Context) error { return s.DB.PingContext(ctx) }
 
 // Tx is one transaction.
 type Tx struct {
@@ -118,8 +147,10 @@ func (s *Store) once(ctx context.Context, f func(*Tx) error) error {
 	if err != nil {
 		return err
 	}
+	// A rollback after the commit does nothing; one after a panic frees the
+	// locks at once.
+	defer func() { _ = tx.Rollback() }()
 	if err := f(&Tx{tx, queries{tx}}); err != nil {
-		_ = tx.Rollback()
 		return err
 	}
 	return tx.Commit()

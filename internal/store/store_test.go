@@ -138,10 +138,14 @@ func TestLikeTakesWordsAsTheyAre(t *testing.T) {
 func TestTimesStayWhole(t *testing.T) {
 	s := open(t)
 	at := time.Date(2026, 3, 29, 1, 30, 0, 123_000_000, time.UTC)
-	if err := s.Write(ctx, func(t *Tx) error { return t.AddFailure(ctx, "tor", at) }); err != nil {
-		t.Fatal(err)
-	}
-	n, last, err := s.Failures(ctx, "tor")
+	var n int
+	var last time.Time
+	err := s.Write(ctx, func(t *Tx) (err error) {
+		if err = t.CountAttempt(ctx, "pair", "tor", at); err == nil {
+			n, last, err = t.Attempt(ctx, "pair", "tor")
+		}
+		return err
+	})
 	if err != nil || n != 1 || !last.Equal(at) {
 		t.Errorf("%d, %v, %v", n, last, err)
 	}

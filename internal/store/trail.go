@@ -34,7 +34,15 @@ func (t *Tx) Audit(ctx context.Context, c Change) error {
 		return err
 	}
 	return t.run(ctx, "INSERT INTO audit (job_id, account_id, at, noun, item, action, said, before_value, after_value) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
-		orNull(c.Job), orNull(c.Account), c.At, c.Noun, c.Item, c.Action, c.Said, before, after)
+		orNull(c.Job), orNull(c.Account), c.At, c.Noun, short(c.Item, 200), c.Action, short(c.Said, 1000), before, after)
+}
+
+// short keeps a text within its column, in characters.
+func short(s string, most int) string {
+	if r := []rune(s); len(r) > most {
+		return string(r[:most-1]) + "…"
+	}
+	return s
 }
 
 func orNull(id int64) any {

@@ -8,7 +8,6 @@ import (
 	"time"
 
 	"freshshard/core/fit"
-	"freshshard/core/prove"
 	"freshshard/internal/record"
 )
 
@@ -34,7 +33,7 @@ func fill[T any](ctx context.Context, db querier, q string, args []any, records 
 }
 
 func (s queries) readings(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, a.name, a.id, r.taken_at, r.version
+	return fill(ctx, s.db, `SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id, r.taken_at, r.version
 FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_id IN (`+in+`) ORDER BY r.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Reading
@@ -44,7 +43,7 @@ FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_i
 }
 
 func (s queries) diagnoses(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT d.pane_id, d.evidence, d.old_pane, d.cause, a.name, d.set_at, d.version
+	return fill(ctx, s.db, `SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(NULLIF(d.author, ''), a.name), d.set_at, d.version
 FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Diagnosis
@@ -58,42 +57,42 @@ FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`,
 }
 
 func (s queries) choices(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT c.pane_id, c.material, c.thickness, c.reason, a.name, c.chosen_at
+	return fill(ctx, s.db, `SELECT c.pane_id, c.id, c.material, c.thickness, c.reason, COALESCE(NULLIF(c.author, ''), a.name), c.chosen_at
 FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) ORDER BY c.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Choice
-			err := scan(&v.Material, &v.Thickness, &v.Reason, &v.By, &v.At)
+			err := scan(&v.ID, &v.Material, &v.Thickness, &v.Reason, &v.By, &v.At)
 			// The last row wins: choices are kept, not overwritten.
 			return func(p *record.Pane) { p.Choice = &v }, err
 		})
 }
 
 func (s queries) ticks(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT t.pane_id, t.step, t.outcome, t.reason, a.name, t.done_at
+	return fill(ctx, s.db, `SELECT t.pane_id, t.step, t.outcome, t.reason, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
 FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.step`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Tick
-			err := scan(&v.Step, &v.Outcome, &v.Reason, &v.By, &v.At)
+			err := scan(&v.Step, &v.Outcome, &v.Reason, &v.Version, &v.By, &v.At)
 			return func(p *record.Pane) { p.Ticks = append(p.Ticks, v) }, err
 		})
 }
 
 func (s queries) answers(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT t.pane_id, t.proof, t.outcome, t.value, t.finding, a.name, t.done_at
+	return fill(ctx, s.db, `SELECT t.pane_id, t.proof, t.outcome, t.value, t.finding, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
 FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Answer
-			err := scan(&v.Check, &v.Answer.Outcome, &v.Answer.Value, &v.Answer.Finding, &v.By, &v.At)
+			err := scan(&v.Check, &v.Answer.Outcome, &v.Answer.Value, &v.Answer.Finding, &v.Version, &v.By, &v.At)
 			return func(p *record.Pane) { p.Answers = append(p.Answers, v) }, err
 		})
 }
 
 func (s queries) tickets(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, s.db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document
+	return fill(ctx, s.db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document, t.seal
 FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Ticket
-			err := scan(&v.Number, &v.By, &v.At, &v.Override, &v.Document)
+			err := scan(&v.Number, &v.By, &v.At, &v.Override, &v.Document, &v.Seal)
 			return func(j *record.Job) { j.Ticket = &v }, err
 		})
 }
@@ -102,7 +101,7 @@ FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, 
 // under the job's lock.
 func (t *Tx) LiveReading(ctx context.Context, pane int64, place fit.Place) (*record.Reading, error) {
 	v := record.Reading{Place: place}
-	err := t.tx.QueryRowContext(ctx, `SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, a.name, a.id, r.taken_at, r.version
+	err := t.tx.QueryRowContext(ctx, `SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id, r.taken_at, r.version
 FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.pane_id = ? AND r.place = ? AND r.live = 1`, pane, place).
 		Scan(&v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By, &v.ByID, &v.At, &v.Version)
 	if errors.Is(err, sql.ErrNoRows) {
@@ -125,13 +124,13 @@ func (t *Tx) RetireReading(ctx context.Context, pane int64, place fit.Place) err
 
 // AddReading writes a reading as the one that counts.
 func (t *Tx) AddReading(ctx context.Context, pane int64, v record.Reading) error {
-	return t.run(ctx, "INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, taken_at, version, live) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)",
-		pane, v.Place, v.Reading.Text, v.Reading.Value, v.Reading.Doubt, v.Reading.Lean, v.Reading.Imperial, v.Instrument, v.ByID, v.At, v.Version)
+	return t.run(ctx, "INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, author, taken_at, version, live) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)",
+		pane, v.Place, v.Reading.Text, v.Reading.Value, v.Reading.Doubt, v.Reading.Lean, v.Reading.Imperial, v.Instrument, v.ByID, v.Author, v.At, v.Version)
 }
 
 // AddChoice writes a settled material.
 func (t *Tx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) error {
-	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, chosen_at) VALUES (?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.At)
+	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, author, chosen_at) VALUES (?, ?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.Author, c.At)
 }
 
 // SetDiagnosis writes what was seen and settled. It must run under the job's
@@ -145,13 +144,14 @@ func (t *Tx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, b
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, set_by, set_at, version) VALUES (?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, by, d.At, d.Version)
+	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, set_by, author, set_at, version) VALUES (?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, by, d.Author, d.At, d.Version)
 }
 
-// SetTick writes how a step ended.
+// SetTick writes how a step ended. It must run under the job's lock, which also
+// guards the version.
 func (t *Tx) SetTick(ctx context.Context, pane int64, v record.Tick, by int64) error {
-	return t.run(ctx, "INSERT INTO step_tick (pane_id, step, outcome, reason, done_by, done_at) VALUES (?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), reason = VALUES(reason), done_by = VALUES(done_by), done_at = VALUES(done_at)",
-		pane, v.Step, v.Outcome, v.Reason, by, v.At)
+	return t.run(ctx, "REPLACE INTO step_tick (pane_id, step, outcome, reason, version, done_by, author, done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+		pane, v.Step, v.Outcome, v.Reason, v.Version, by, v.Author, v.At)
 }
 
 // ClearTick opens a step again.
@@ -159,10 +159,11 @@ func (t *Tx) ClearTick(ctx context.Context, pane int64, step string) error {
 	return t.run(ctx, "DELETE FROM step_tick WHERE pane_id = ? AND step = ?", pane, step)
 }
 
-// SetAnswer writes how a check ended.
-func (t *Tx) SetAnswer(ctx context.Context, pane int64, check string, a prove.Answer, by int64, at time.Time) error {
-	return t.run(ctx, "INSERT INTO check_answer (pane_id, proof, outcome, value, finding, done_by, done_at) VALUES (?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), value = VALUES(value), finding = VALUES(finding), done_by = VALUES(done_by), done_at = VALUES(done_at)",
-		pane, check, a.Outcome, a.Value, a.Finding, by, at)
+// SetAnswer writes how a check ended. It must run under the job's lock, which
+// also guards the version.
+func (t *Tx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by int64) error {
+	return t.run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, finding, version, done_by, author, done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+		pane, v.Check, v.Answer.Outcome, v.Answer.Value, v.Answer.Finding, v.Version, by, v.Author, v.At)
 }
 
 // ClearAnswer opens a check again.
@@ -170,10 +171,15 @@ func (t *Tx) ClearAnswer(ctx context.Context, pane int64, check string) error {
 	return t.run(ctx, "DELETE FROM check_answer WHERE pane_id = ? AND proof = ?", pane, check)
 }
 
-// AddTicket signs a job off.
-func (t *Tx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, override, document string) (int64, error) {
+// AddTicket signs a job off; its number is the next one.
+func (t *Tx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, override string) (int64, error) {
 	if err := t.run(ctx, "UPDATE job SET state = 'signed' WHERE id = ?", job); err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO ticket (job_id, signed_by, signed_at, override_reason, document) VALUES (?, ?, ?, ?, ?)", job, by, at, override, document)
+	return t.insert(ctx, "INSERT INTO ticket (job_id, signed_by, signed_at, override_reason, document, seal) VALUES (?, ?, ?, ?, '', '')", job, by, at, override)
+}
+
+// SealTicket fixes what a ticket holds, under its seal.
+func (t *Tx) SealTicket(ctx context.Context, id int64, document string, seal []byte) error {
+	return t.run(ctx, "UPDATE ticket SET document = ?, seal = ? WHERE id = ?", document, seal, id)
 }

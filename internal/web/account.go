@@ -63,31 +63,50 @@ func open(o huma.Operation) huma.Operation {
 }
 
 func (v *Server) accountRoutes(api huma.API) {
-	huma.Register(api, open(op("session", http.MethodGet, "/api/session", "Who is signed in")), v.session)
-	huma.Register(api, open(op("signIn", http.MethodPost, "/api/session", "Sign in")), v.signIn)
-	huma.Register(api, open(op("setUp", http.MethodPost, "/api/setup", "First start: the shop and its owner")), v.setUp)
-	huma.Register(api, op("signOut", http.MethodDelete, "/api/session", "Sign out"), func(ctx context.Context, _ *struct{}) (*struct{}, error) {
-		return nil, said(ctx, v.sessions.Destroy(ctx))
+	register(v, api, open(op("session", http.MethodGet, "/api/session", "Who is signed in")), v.session)
+	register(v, api, open(op("signIn", http.MethodPost, "/api/session", "Sign in")), v.signIn)
+	register(v, api, open(op("setUp", http.MethodPost, "/api/setup", "First start: the shop and its owner")), v.setUp)
+	register(v, api, open(op("resetPassword", http.MethodPost, "/api/reset", "Set a new password with a one-time word")), func(ctx context.Context, in *struct{ Body shop.Reset }) (*entered, error) {
+		a, err := v.shop.ResetPassword(ctx, in.Body, callerOf(ctx).address)
+		return v.enter(ctx, a, err)
 	})
-	huma.Register(api, op("people", http.MethodGet, "/api/people", "The people of the shop"), func(ctx context.Context, _ *struct{}) (*out[[]record.Account], error) {
-		list, err := v.shop.Store.Accounts(ctx)
+	register(v, api, op("signOut", http.MethodDelete, "/api/session", "Sign out"), func(ctx context.Context, _ *struct{}) (*left, error) {
+		return &left{v.setCookie("")}, said(ctx, v.shop.Leave(ctx, who(ctx), here(ctx)))
+	})
+	register(v, api, op("sessions", http.MethodGet, "/api/sessions", "Where one is signed in"), func(ctx context.Context, _ *struct{}) (*out[[]record.Session], error) {
+		list, err := v.shop.Sessions(ctx, who(ctx), here(ctx))
+		return &out[[]record.Session]{list}, said(ctx, err)
+	})
+	register(v, api, op("endSession", http.MethodDelete, "/api/sessions/{id}", "End one of one's own sessions"), func(ctx context.Context, in *struct {
+		ID int64 `path:"id" minimum:"1"`
+	}) (*struct{}, error) {
+		return nil, said(ctx, v.shop.Leave(ctx, who(ctx), in.ID))
+	})
+	register(v, api, op("giveWord", http.MethodPost, "/api/people/{id}/word", "Make a one-time word for a new password"), func(ctx context.Context, in *struct {
+		ID int64 `path:"id" minimum:"1"`
+	}) (*out[Word], error) {
+		w, err := v.shop.GiveWord(ctx, who(ctx), in.ID)
+		return &out[Word]{Word{w}}, said(ctx, err)
+	})
+	register(v, api, op("people", http.MethodGet, "/api/people", "The people of the shop"), func(ctx context.Context, _ *struct{}) (*out[[]record.Account], error) {
+		list, err := v.shop.People(ctx)
 		return &out[[]record.Account]{list}, said(ctx, err)
 	})
-	huma.Register(api, op("addPerson", http.MethodPost, "/api/people", "Add a person"), func(ctx context.Context, in *Keyed[shop.Person]) (*out[record.Account], error) {
+	register(v, api, op("addPerson", http.MethodPost, "/api/people", "Add a person"), func(ctx context.Context, in *Keyed[shop.Person]) (*out[record.Account], error) {
 		a, err := v.shop.AddPerson(ctx, who(ctx), in.Key, in.Body)
 		return &out[record.Account]{a}, said(ctx, err)
 	})
-	huma.Register(api, op("setPerson", http.MethodPut, "/api/people/{id}", "Change what a person may do"), func(ctx context.Context, in *struct {
+	register(v, api, op("setPerson", http.MethodPut, "/api/people/{id}", "Change what a person may do"), func(ctx context.Context, in *struct {
 		ID   int64 `path:"id"`
 		Body PersonChange
 	}) (*out[record.Account], error) {
 		a, err := v.shop.SetPerson(ctx, who(ctx), in.ID, in.Body.Role, in.Body.Active, in.Body.Version)
 		return &out[record.Account]{a}, said(ctx, err)
 	})
-	huma.Register(api, op("setPassword", http.MethodPut, "/api/password", "Change one's own password"), func(ctx context.Context, in *struct{ Body PasswordChange }) (*struct{}, error) {
-		return nil, said(ctx, v.shop.SetOwnPassword(ctx, who(ctx), in.Body.Old, in.Body.New))
+	register(v, api, op("setPassword", http.MethodPut, "/api/password", "Change one's own password"), func(ctx context.Context, in *struct{ Body PasswordChange }) (*struct{}, error) {
+		return nil, said(ctx, v.shop.SetOwnPassword(ctx, who(ctx), here(ctx), callerOf(ctx).address, in.Body.Old, in.Body.New))
 	})
-	huma.Register(api, op("setShop", http.MethodPut, "/api/shop", "Change the shop's name and unit"), func(ctx context.Context, in *struct{ Body record.Shop }) (*out[record.Shop], error) {
+	register(v, api, op("setShop", http.MethodPut, "/api/shop", "Change the shop's name and unit"), func(ctx context.Context, in *struct{ Body record.Shop }) (*out[record.Shop], error) {
 		s, err := v.shop.SetShop(ctx, who(ctx), in.Body)
 		return &out[record.Shop]{s}, said(ctx, err)
 	})
@@ -102,40 +121,56 @@ func (v *Server) session(ctx context.Context, _ *struct{}) (*out[Session], error
 	if setup {
 		return &out[Session]{s}, nil
 	}
-	sh, err := v.shop.Store.Shop(ctx)
+	sh, err := v.shop.Settings(ctx)
 	if err != nil {
 		return nil, said(ctx, err)
 	}
 	s.Shop = &sh
-	if a, err := v.current(ctx); err == nil {
+	if a, _, err := v.current(ctx); err == nil {
 		s.Account = &a
 	}
 	return &out[Session]{s}, nil
 }
 
-// enter starts a session for a person, with a new token.
-func (v *Server) enter(ctx context.Context, a record.Account) error {
-	if err := v.sessions.RenewToken(ctx); err != nil {
-		return err
-	}
-	v.sessions.Put(ctx, sessionAccount, a.ID)
-	return nil
+// entered answers with the person and hands the browser their session.
+type entered struct {
+	Cookie string `header:"Set-Cookie"`
+	Body   record.Account
 }
 
-func (v *Server) signIn(ctx context.Context, in *struct{ Body SignIn }) (*out[record.Account], error) {
-	a, err := v.shop.SignIn(ctx, in.Body.Login, in.Body.Password)
-	if err == nil {
-		err = v.enter(ctx, a)
-	}
-	return &out[record.Account]{a}, said(ctx, err)
+// left takes the session back from the browser.
+type left struct {
+	Cookie string `header:"Set-Cookie"`
 }
 
-func (v *Server) setUp(ctx context.Context, in *struct{ Body Setup }) (*out[record.Account], error) {
+// Word is a one-time word; it is shown once.
+type Word struct {
+	Word string `json:"word"`
+}
+
+// enter starts a session for a person, with a new token; what a browser had
+// before stays with whoever it belongs to.
+func (v *Server) enter(ctx context.Context, a record.Account, err error) (*entered, error) {
+	if err != nil {
+		return nil, said(ctx, err)
+	}
+	c := callerOf(ctx)
+	token, err := v.shop.Enter(ctx, a, c.device, c.address)
+	if err != nil {
+		return nil, said(ctx, err)
+	}
+	note(ctx, a)
+	return &entered{v.setCookie(token), a}, nil
+}
+
+func (v *Server) signIn(ctx context.Context, in *struct{ Body SignIn }) (*entered, error) {
+	a, err := v.shop.SignIn(ctx, in.Body.Login, in.Body.Password, callerOf(ctx).address)
+	return v.enter(ctx, a, err)
+}
+
+func (v *Server) setUp(ctx context.Context, in *struct{ Body Setup }) (*entered, error) {
 	b := in.Body
 	b.Owner.Role = record.Owner
 	a, err := v.shop.Setup(ctx, record.Shop{Name: b.ShopName, Town: b.Town, Unit: unitOf(b.Unit)}, b.Owner)
-	if err == nil {
-		err = v.enter(ctx, a)
-	}
-	return &out[record.Account]{a}, said(ctx, err)
+	return v.enter(ctx, a, err)
 }

@@ -70,7 +70,7 @@ func TestRoadByCalls(t *testing.T) {
 		}
 		ok[shop.View](c, "PUT", job+"/checks/"+k.Key, a)
 	}
-	ok[shop.View](c, "DELETE", job+"/checks/paper", nil)
+	ok[shop.View](c, "DELETE", job+"/checks/paper?seen=1", nil)
 	a := c.call("POST", job+"/ticket", body{}, "Idempotency-Key", "sign-too-early")
 	if p := a.problem(t); a.status != 409 || p.Type != "open" || len(p.Hindrances) != 1 || p.Hindrances[0].Key != "paper" {
 		t.Errorf("%d %s", a.status, a.body)

@@ -53,7 +53,7 @@ func edges() map[string]drawing.Drawing {
 }
 
 func (v *Server) catalogueRoutes(api huma.API) {
-	huma.Register(api, op("catalogue", http.MethodGet, "/api/catalogue", "Families, exposures, materials, frames, instruments"), func(ctx context.Context, _ *struct{}) (*out[Catalogue], error) {
+	register(v, api, op("catalogue", http.MethodGet, "/api/catalogue", "Families, exposures, materials, frames, instruments"), func(ctx context.Context, _ *struct{}) (*out[Catalogue], error) {
 		vs, err := v.shop.Own(ctx)
 		if err != nil {
 			return nil, said(ctx, err)

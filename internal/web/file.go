@@ -67,12 +67,7 @@ func (v *Server) file(name, ending, kind string, make func(w io.Writer, s record
 			fail(&record.NotFound{What: "this pane"})
 			return
 		}
-		all, on, err := v.shop.Benches(ctx, shop.Bench{Job: id, Pane: pane})
-		if err != nil {
-			fail(err)
-			return
-		}
-		s, err := v.shop.Store.Shop(ctx)
+		all, on, s, err := v.shop.Benches(ctx, shop.Bench{Job: id, Pane: pane})
 		if err != nil {
 			fail(err)
 			return

@@ -5,9 +5,9 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"log/slog"
 	"net/http"
 	"strconv"
+	"sync"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -23,10 +23,11 @@ const streamPath = "/api/instruments/stream"
 const (
 	streamLook  = 150 * time.Millisecond
 	streamAlive = 15 * time.Second
+	streamStill = 2 * time.Second // whether the person is still signed in
 )
 
 func (v *Server) instrumentRoutes(api huma.API) {
-	huma.Register(api, op("press", http.MethodPost, "/api/instruments/{name}/press", "Let a simulated instrument measure"), func(ctx context.Context, in *struct {
+	register(v, api, op("press", http.MethodPost, "/api/instruments/{name}/press", "Let a simulated instrument measure"), func(ctx context.Context, in *struct {
 		Name instrument.Name `path:"name" enum:"laser,caliper,tape,climate"`
 		Body shop.Press
 	}) (*out[instrument.Event], error) {
@@ -39,24 +40,31 @@ func (v *Server) instrumentRoutes(api huma.API) {
 // goes on after the Last-Event-ID that a browser sends when it comes back.
 func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 	ctx := r.Context()
-	a, err := v.current(ctx)
+	a, _, err := v.current(ctx)
 	if err != nil {
 		var p *Problem
 		errors.As(err, &p)
 		write(w, p)
 		return
 	}
+	note(ctx, a)
+	if !v.streams.take(a.ID) {
+		p := problem(http.StatusTooManyRequests, "slow", "This person has as many streams open as one may.")
+		p.RetryAfter = streamRetry
+		write(w, p)
+		return
+	}
+	defer v.streams.give(a.ID)
 	last, err := strconv.ParseInt(r.Header.Get("Last-Event-ID"), 10, 64)
 	resumed := err == nil
 	if !resumed {
-		if last, err = v.shop.Store.LastSignal(ctx, a.ID); err != nil {
+		if last, err = v.shop.LastSignal(ctx, a); err != nil {
 			write(w, said(ctx, err).(*Problem))
 			return
 		}
 	}
 	h := w.Header()
 	h.Set("Content-Type", "text/event-stream")
-	h.Set("Cache-Control", "no-store")
 	c := http.NewResponseController(w)
 	send := func(s string) bool {
 		if _, err := fmt.Fprint(w, s); err != nil {
@@ -68,21 +76,31 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 	if !send(fmt.Sprintf("retry: 400\nid: %d\nevent: hello\ndata: {}\n\n", last)) {
 		return
 	}
-	look, alive := time.NewTicker(streamLook), time.NewTicker(streamAlive)
+	look, alive, still := time.NewTicker(streamLook), time.NewTicker(streamAlive), time.NewTicker(streamStill)
 	defer look.Stop()
 	defer alive.Stop()
+	defer still.Stop()
 	for {
 		select {
 		case <-ctx.Done():
 			return
+		case <-v.options.Closing:
+			return
+		case <-still.C:
+			// Whoever signed out, or was shut out, hears no more.
+			if _, _, err := v.current(ctx); err != nil {
+				return
+			}
 		case <-alive.C:
 			if !send(": still here\n\n") {
 				return
 			}
 		case <-look.C:
-			signals, err := v.shop.Store.Signals(ctx, a.ID, last)
+			signals, err := v.shop.Signals(ctx, a, last)
 			if err != nil {
-				slog.ErrorContext(ctx, "a stream ended", "error", err)
+				if ctx.Err() == nil {
+					logged(ctx).WarnContext(ctx, "a stream ended", "error", err)
+				}
 				return
 			}
 			for _, s := range signals {
@@ -92,7 +110,7 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 				last = s.ID
 				e, err := instrument.ParseLine(s.Line)
 				if err != nil {
-					slog.WarnContext(ctx, "a line was dropped", "error", err)
+					logged(ctx).WarnContext(ctx, "a line was dropped", "error", err)
 					continue
 				}
 				b, err := json.Marshal(e)
@@ -102,5 +120,35 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 				resumed = false
 			}
 		}
+	}
+}
+
+// streams counts the open streams of each person.
+type streams struct {
+	mu   sync.Mutex
+	open map[int64]int
+}
+
+// mostStreams is how many a person has open: a few tablets with a few pages.
+const mostStreams = 12
+
+// streamRetry is when to come back after too many, in seconds.
+const streamRetry = 5
+
+func (s *streams) take(account int64) bool {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	if s.open[account] >= mostStreams {
+		return false
+	}
+	s.open[account]++
+	return true
+}
+
+func (s *streams) give(account int64) {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	if s.open[account]--; s.open[account] <= 0 {
+		delete(s.open, account)
 	}
 }

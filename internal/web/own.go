@@ -29,7 +29,7 @@ func (a OwnAt) value(version int) own.Value {
 }
 
 func (v *Server) ownRoutes(api huma.API) {
-	huma.Register(api, op("setOwn", http.MethodPut, "/api/book/{kind}/{id}/{item}", "Lay a value of the shop's own over the book's"), func(ctx context.Context, in *struct {
+	register(v, api, op("setOwn", http.MethodPut, "/api/book/{kind}/{id}/{item}", "Lay a value of the shop's own over the book's"), func(ctx context.Context, in *struct {
 		OwnAt
 		Body OwnIn
 	}) (*out[own.Values], error) {
@@ -37,7 +37,7 @@ func (v *Server) ownRoutes(api huma.API) {
 		o.V, o.Sheet = in.Body.V, in.Body.Sheet
 		return v.ownSaid(ctx, v.shop.SetOwn(ctx, who(ctx), o))
 	})
-	huma.Register(api, op("dropOwn", http.MethodDelete, "/api/book/{kind}/{id}/{item}", "Let the book's value hold again"), func(ctx context.Context, in *struct {
+	register(v, api, op("dropOwn", http.MethodDelete, "/api/book/{kind}/{id}/{item}", "Let the book's value hold again"), func(ctx context.Context, in *struct {
 		OwnAt
 		Version int `query:"version"`
 	}) (*out[own.Values], error) {

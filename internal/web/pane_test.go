@@ -89,7 +89,7 @@ func TestPanesRefuse(t *testing.T) {
 			p := pane.Coated{Material: "toughened", Thickness: 4, Coat: "none"}
 			h.Stack = pane.Stack{Panes: []pane.Coated{p, p}}
 		}), 422, "stack.gaps"},
-		{"off the object", "PUT", job + "/spot", body{"x": 0.9, "y": 0, "w": 0.5, "h": 0.5, "depth": 0}, 422, "w"},
+		{"off the object", "PUT", job + "/spot", body{"x": 0.9, "y": 0, "w": 0.5, "h": 0.5, "depth": 0, "version": 1}, 422, "w"},
 		{"a load on ice", "POST", "/api/sums/load", body{"w": "900", "h": "600", "held": "", "material": "ice", "thickness": 4, "wind": 30, "push": 0, "even": 0, "lying": false, "warp": 0}, 422, "material"},
 		{"a mean cutter", "PUT", "/api/book/cutter/saw/half", body{"v": 90, "sheet": "x", "version": 0}, 422, "v"},
 		{"no outline", "PUT", job + "/outline", body{"outline": body{"outer": []body{}, "holes": []body{}}, "doubt": 1, "version": 1}, 422, "outline"},

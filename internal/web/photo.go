@@ -17,7 +17,7 @@ import (
 func (v *Server) photoRoutes(api huma.API) {
 	add := op("addPhoto", http.MethodPost, "/api/jobs/{id}/photos", "Keep a picture: JPEG, PNG or WebP up to 15 MB")
 	add.MaxBodyBytes = photo.MostBytes + 1<<10
-	huma.Register(api, add, func(ctx context.Context, in *struct {
+	register(v, api, add, func(ctx context.Context, in *struct {
 		BenchID
 		Key     string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80"`
 		Entry   string `query:"entry" maxLength:"40" doc:"Entry of the strip log that it shows"`
@@ -25,7 +25,7 @@ func (v *Server) photoRoutes(api huma.API) {
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.AddPhoto(ctx, who(ctx), in.Key, in.ID, in.Entry, in.RawBody))
 	})
-	huma.Register(api, op("dropPhoto", http.MethodDelete, "/api/jobs/{id}/photos/{photo}", "Take a picture away"), func(ctx context.Context, in *struct {
+	register(v, api, op("dropPhoto", http.MethodDelete, "/api/jobs/{id}/photos/{photo}", "Take a picture away"), func(ctx context.Context, in *struct {
 		BenchID
 		Photo int64 `path:"photo"`
 	}) (*out[shop.View], error) {
@@ -41,7 +41,7 @@ func (v *Server) picture(small bool) gin.HandlerFunc {
 		var b []byte
 		err := error(&record.NotFound{What: "this picture"})
 		if err1 == nil && err2 == nil {
-			b, err = v.shop.Store.Picture(c.Request.Context(), job, id, small)
+			b, err = v.shop.Picture(c.Request.Context(), job, id, small)
 		}
 		var p *Problem
 		if errors.As(said(c.Request.Context(), err), &p) {

@@ -3,8 +3,8 @@ package web
 import (
 	"context"
 	"errors"
-	"log/slog"
 	"net/http"
+	"strconv"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -40,6 +40,15 @@ func (p *Problem) Error() string { return p.Detail }
 // GetStatus is what huma sends.
 func (p *Problem) GetStatus() int { return p.Status }
 
+// GetHeaders are what huma sends with it.
+func (p *Problem) GetHeaders() http.Header {
+	h := http.Header{}
+	if p.RetryAfter > 0 {
+		h.Set("Retry-After", strconv.Itoa(p.RetryAfter))
+	}
+	return h
+}
+
 // ContentType is what huma sends it as.
 func (p *Problem) ContentType(string) string { return "application/problem+json" }
 
@@ -49,6 +58,10 @@ func init() {
 	// Go's slices here are never nil in an answer.
 	huma.DefaultArrayNullable = false
 	huma.NewError = func(status int, msg string, errs ...error) huma.StatusError {
+		// A body that cannot be read to its end was sent broken.
+		if status == http.StatusInternalServerError && msg == "cannot read request body" {
+			status = http.StatusBadRequest
+		}
 		p := &Problem{Status: status, Title: http.StatusText(status), Detail: msg}
 		for _, err := range errs {
 			var d *huma.ErrorDetail
@@ -107,13 +120,13 @@ func said(ctx context.Context, err error) error {
 		p := problem(http.StatusConflict, "open", open.Error())
 		p.Hindrances = open.Hindrances
 		return p
-	case errors.Is(err, context.Canceled):
+	case ctx.Err() == context.Canceled, errors.Is(err, context.Canceled):
 		return problem(499, "gone", "The caller went away.")
 	}
 	if f := fault.Of(err); f != nil {
 		return problem(http.StatusUnprocessableEntity, "field", f.Why+"; "+f.Cure, FieldError{f.Field, f.Why, f.Cure, nil})
 	}
-	slog.ErrorContext(ctx, "a call failed", "error", err)
+	logged(ctx).ErrorContext(ctx, "a call failed", "error", err)
 	return problem(http.StatusServiceUnavailable, "failed", "The shop's records cannot be reached just now. Nothing was lost; try again in a moment.")
 }
 

@@ -3,16 +3,18 @@
 package web
 
 import (
+	"context"
 	"encoding/json"
-	"log/slog"
+	"io"
 	"net/http"
 	"path"
 	"reflect"
+	"runtime/debug"
+	"strconv"
 	"strings"
+	"sync"
 	"time"
 
-	"github.com/alexedwards/scs/mysqlstore"
-	"github.com/alexedwards/scs/v2"
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humagin"
 	"github.com/gin-gonic/gin"
@@ -28,19 +30,23 @@ type Options struct {
 	PlainHTTP bool
 	// Zone is the time zone of printed tickets.
 	Zone *time.Location
+	// Hosts are names under which the shop is reached, beside the machine's
+	// own and its addresses by number.
+	Hosts []string
+	// BehindProxy takes the caller's address from the proxy's header.
+	BehindProxy bool
+	// Backup makes a backup now; nil where none is kept.
+	Backup func(context.Context) error
+	// Closing ends the streams when it is closed; nil never does.
+	Closing <-chan struct{}
 }
 
 // Server is the program's web side.
 type Server struct {
-	shop     *shop.Shop
-	sessions *scs.SessionManager
-	options  Options
+	shop    *shop.Shop
+	options Options
+	streams streams
 }
-
-const (
-	sessionLife = 14 * 24 * time.Hour
-	sessionIdle = 3 * 24 * time.Hour
-)
 
 // New makes the handler for everything. Sessions live in the database, so any
 // number of processes can serve the same shop.
@@ -48,50 +54,96 @@ func New(s *shop.Shop, o Options) http.Handler {
 	if o.Zone == nil {
 		o.Zone = time.Local
 	}
-	m := scs.New()
-	if s.Store != nil {
-		m.Store = mysqlstore.New(s.Store.DB)
-	}
-	m.Lifetime, m.IdleTimeout = sessionLife, sessionIdle
-	m.Cookie.Name, m.Cookie.HttpOnly, m.Cookie.SameSite, m.Cookie.Secure = "fresh_shard", true, http.SameSiteStrictMode, !o.PlainHTTP
-	m.ErrorFunc = func(w http.ResponseWriter, r *http.Request, err error) {
-		write(w, said(r.Context(), err).(*Problem))
-	}
-	v := &Server{shop: s, sessions: m, options: o}
+	v := &Server{shop: s, options: o, streams: streams{open: map[int64]int{}}}
 	gin.SetMode(gin.ReleaseMode)
 	g := gin.New()
-	g.Use(gin.CustomRecoveryWithWriter(nil, func(c *gin.Context, err any) {
-		slog.ErrorContext(c.Request.Context(), "a call broke", "error", err)
-		write(c.Writer, problem(http.StatusInternalServerError, "failed", "The program made a mistake. Nothing was lost; try again."))
-		c.Abort()
-	}))
+	g.Use(recovered)
 	v.routes(g)
 	origin := http.NewCrossOriginProtection()
 	origin.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
 		write(w, problem(http.StatusForbidden, "origin", "This call came from another site and was not carried out."))
 	}))
-	packed := gzhttp.GzipHandler(origin.Handler(m.LoadAndSave(g)))
-	// A stream goes out line by line, past what packs and buffers answers.
-	plain := m.LoadAndSave(http.HandlerFunc(v.stream))
-	return headers(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		if r.URL.Path == streamPath && r.Method == http.MethodGet {
-			plain.ServeHTTP(w, r)
+	packed := gzhttp.GzipHandler(origin.Handler(g))
+	return v.logs(v.guard(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		switch {
+		case r.URL.Path == healthPath:
+			v.health(w, r)
+		case r.URL.Path == streamPath && r.Method == http.MethodGet:
+			// A stream goes out line by line, past what packs answers.
+			v.stream(w, r)
+		default:
+			packed.ServeHTTP(w, r)
+		}
+	})))
+}
+
+// recovered answers for a call that broke and keeps where it did.
+func recovered(c *gin.Context) {
+	defer func() {
+		err := recover()
+		if err == nil {
 			return
 		}
-		packed.ServeHTTP(w, r)
-	}))
+		if err == http.ErrAbortHandler {
+			panic(err)
+		}
+		ctx := c.Request.Context()
+		if ctx.Err() == nil {
+			logged(ctx).ErrorContext(ctx, "a call broke", "error", err, "stack", string(debug.Stack()))
+		}
+		if !c.Writer.Written() {
+			write(c.Writer, problem(http.StatusInternalServerError, "failed", "The program made a mistake. Nothing was lost; try again."))
+		}
+		c.Abort()
+	}()
+	c.Next()
 }
 
 func (v *Server) routes(g *gin.Engine) {
-	v.api(g)
+	api := v.api(g)
+	g.GET("/api/openapi.json", v.person, v.contract(api))
 	v.fileRoutes(g)
 	static(g)
+}
+
+// whole writes an answer as JSON, all of it or none: a value that JSON cannot
+// say becomes a problem of its own instead of half an answer.
+var whole = huma.Format{
+	Marshal: func(w io.Writer, v any) error {
+		b, err := json.Marshal(v)
+		if err == nil {
+			_, err = w.Write(append(b, '\n'))
+			return err
+		}
+		g, ok := w.(gin.ResponseWriter)
+		if !ok || g.Written() {
+			return err
+		}
+		write(g, problem(http.StatusUnprocessableEntity, "field", "With these values the sums give no number; look for one that is far too small or far too large."))
+		return nil
+	},
+	Unmarshal: huma.DefaultJSONFormat.Unmarshal,
+}
+
+// contract hands the API's description to whoever is signed in.
+func (v *Server) contract(api huma.API) gin.HandlerFunc {
+	b := sync.OnceValues(func() ([]byte, error) { return json.Marshal(api.OpenAPI()) })
+	return func(c *gin.Context) {
+		body, err := b()
+		if err != nil {
+			write(c.Writer, said(c.Request.Context(), err).(*Problem))
+			return
+		}
+		c.Data(http.StatusOK, "application/vnd.oai.openapi+json", body)
+	}
 }
 
 // api registers every call of the contract.
 func (v *Server) api(g *gin.Engine) huma.API {
 	c := huma.DefaultConfig("Fresh Shard", "1")
-	c.OpenAPIPath, c.DocsPath, c.SchemasPath = "/api/openapi", "", "/api/schemas"
+	// The contract is for people who are signed in; see contract.
+	c.OpenAPIPath, c.DocsPath, c.SchemasPath = "", "", ""
+	c.Formats = map[string]huma.Format{"application/json": whole, "json": whole}
 	// Two packages may use one noun, so a type is named with its package.
 	c.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", func(t reflect.Type, hint string) string {
 		name := huma.DefaultSchemaNamer(t, hint)
@@ -116,13 +168,14 @@ func (v *Server) api(g *gin.Engine) huma.API {
 	v.sumRoutes(api)
 	v.catalogueRoutes(api)
 	v.ownRoutes(api)
+	v.backupRoutes(api)
 	return api
 }
 
 // OpenAPI is the contract as JSON, made without a database.
 func OpenAPI() ([]byte, error) {
 	gin.SetMode(gin.ReleaseMode)
-	v := &Server{shop: &shop.Shop{}, sessions: scs.New()}
+	v := &Server{shop: &shop.Shop{}}
 	g := gin.New()
 	api := v.api(g)
 	return json.MarshalIndent(api.OpenAPI(), "", "  ")
@@ -130,18 +183,9 @@ func OpenAPI() ([]byte, error) {
 
 func write(w http.ResponseWriter, p *Problem) {
 	w.Header().Set("Content-Type", "application/problem+json")
+	if p.RetryAfter > 0 {
+		w.Header().Set("Retry-After", strconv.Itoa(p.RetryAfter))
+	}
 	w.WriteHeader(p.Status)
 	_ = json.NewEncoder(w).Encode(p) // the caller may be gone
-}
-
-// headers keep the page to its own scripts and out of other sites' frames.
-func headers(next http.Handler) http.Handler {
-	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		h := w.Header()
-		// Radix places its layers with inline styles.
-		h.Set("Content-Security-Policy", "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'")
-		h.Set("X-Content-Type-Options", "nosniff")
-		h.Set("Referrer-Policy", "same-origin")
-		next.ServeHTTP(w, r)
-	})
 }

@@ -31,7 +31,7 @@ func static(g *gin.Engine) {
 			write(c.Writer, problem(http.StatusMethodNotAllowed, "method", "This address can only be read."))
 			return
 		}
-		if _, err := fs.Stat(built, p); err == nil && p != "" {
+		if f, err := fs.Stat(built, p); err == nil && p != "" && !f.IsDir() {
 			// Built files carry a hash of their content in their names.
 			c.Header("Cache-Control", "public, max-age=31536000, immutable")
 			server.ServeHTTP(c.Writer, c.Request)

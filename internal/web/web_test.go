@@ -8,6 +8,7 @@ import (
 	"image"
 	"image/png"
 	"io"
+	"log/slog"
 	"net/http"
 	"net/http/httptest"
 	"os"
@@ -23,6 +24,7 @@ import (
 var database *localdb.Server
 
 func TestMain(m *testing.M) {
+	slog.SetDefault(slog.New(slog.DiscardHandler))
 	os.Exit(dbtest.Run(m, func(s *localdb.Server) { database = s }))
 }
 

@@ -4,6 +4,24 @@
  */
 
 export interface paths {
+    "/api/backup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The last good backup */
+        get: operations["backup"];
+        put?: never;
+        /** Make a backup now */
+        post: operations["backUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/book/{kind}/{id}/{item}": {
         parameters: {
             query?: never;
@@ -641,6 +659,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people/{id}/word": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a one-time word for a new password */
+        post: operations["giveWord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a new password with a one-time word */
+        post: operations["resetPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -655,6 +707,40 @@ export interface paths {
         post: operations["signIn"];
         /** Sign out */
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where one is signed in */
+        get: operations["sessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End one of one's own sessions */
+        delete: operations["endSession"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2178,11 +2264,22 @@ export interface components {
             at: string;
             by: string;
             check: string;
+            /** Format: int64 */
+            version: number;
+        };
+        RecordCarriage: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @description What the document said of itself, such as a signature there */
+            says: string;
         };
         RecordChoice: {
             /** Format: date-time */
             at: string;
             by: string;
+            /** Format: int64 */
+            id: number;
             material: string;
             reason: string;
             /** Format: double */
@@ -2221,6 +2318,8 @@ export interface components {
             said: string;
         };
         RecordJob: {
+            /** @description It was brought in from a document */
+            carried?: components["schemas"]["RecordCarriage"];
             /** Format: date-time */
             created_at: string;
             created_by: string;
@@ -2347,6 +2446,19 @@ export interface components {
             /** Format: date-time */
             waits_until?: string;
         };
+        RecordSession: {
+            address: string;
+            /** @description What the browser called itself */
+            device: string;
+            /** @description The one that asks */
+            here: boolean;
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            seen: string;
+            /** Format: date-time */
+            since: string;
+        };
         RecordShop: {
             name: string;
             town: string;
@@ -2379,11 +2491,15 @@ export interface components {
             outcome: "done" | "left-out";
             reason: string;
             step: string;
+            /** Format: int64 */
+            version: number;
         };
         RecordTicket: {
             /** Format: date-time */
             at: string;
             by: string;
+            /** @description Its document is not the one that was signed */
+            changed: boolean;
             /** Format: int64 */
             number: number;
             /** @description Why an owner signed over what was open */
@@ -2436,6 +2552,15 @@ export interface components {
             /** Format: int64 */
             top: number;
         };
+        ShopBackup: {
+            /** Format: date-time */
+            at?: string;
+            /** Format: int64 */
+            bytes: number;
+            file: string;
+            /** @description It is time for a new one, and none came */
+            old: boolean;
+        };
         ShopBendIn: {
             chord: string;
             rise: string;
@@ -2450,68 +2575,12 @@ export interface components {
             figures: components["schemas"]["WorkingFigure"][];
         };
         ShopCarried: {
-            /** @description What the ticket fixed of each pane; only on a signed job */
-            fixed?: components["schemas"]["ShopFixed"][];
-            /** @enum {string} */
-            format: "fresh-shard-job";
-            job: components["schemas"]["ShopCarriedJob"];
+            /** @description fresh-shard-job */
+            format: string;
+            job: components["schemas"]["RecordJob"];
             photos?: components["schemas"]["ShopCarriedPhoto"][];
-            /** @description The same in version 1, for its one pane */
-            reckoning?: components["schemas"]["ReckonReckoning"];
-            /** Format: int64 */
-            version: number;
-        };
-        ShopCarriedJob: {
-            answers?: components["schemas"]["RecordAnswer"][];
-            choice?: components["schemas"]["RecordChoice"];
-            /** Format: date-time */
-            created_at: string;
-            created_by: string;
-            customer: components["schemas"]["RecordCustomer"];
-            diagnosis?: components["schemas"]["RecordDiagnosis"];
-            /** Format: int64 */
-            id: number;
-            object: components["schemas"]["RecordObject"];
-            pane?: components["schemas"]["ShopCarriedPane"];
-            /** @description In the order of their numbers */
-            panes?: components["schemas"]["RecordPane"][];
-            photos: components["schemas"]["RecordPhoto"][];
-            /** @enum {string} */
-            place: "bench" | "site";
-            /** Format: date-time */
-            promised_at?: string;
-            /**
-             * Format: int64
-             * @description Counts every change to the job
-             */
-            pulse: number;
-            readings?: components["schemas"]["RecordReading"][];
-            signed: boolean;
-            /** @description What happened */
-            story: string;
-            /** @description What came off, in the order of removal */
-            strip: components["schemas"]["RecordStripEntry"][];
-            ticket?: components["schemas"]["RecordTicket"];
-            ticks?: components["schemas"]["RecordTick"][];
-            /**
-             * Format: int64
-             * @description Of story, place and promise
-             */
-            version: number;
-            waits_for?: string;
-            /** Format: date-time */
-            waits_until?: string;
-        };
-        ShopCarriedPane: {
-            cutter: string;
-            family: string;
-            frame: string;
-            gasket: components["schemas"]["FitGasket"];
-            /** Format: int64 */
-            id: number;
-            like: string;
-            raked: boolean;
-            sides: components["schemas"]["SettingSides"];
+            /** @description Keyed digest by the shop that wrote it, hexadecimal */
+            seal?: string;
             /** Format: int64 */
             version: number;
         };
@@ -2542,13 +2611,19 @@ export interface components {
             unit?: string;
             /** Format: double */
             value?: number;
+            /**
+             * Format: int64
+             * @description Of the answer; 0 while it is open
+             */
+            version: number;
         };
         ShopChecked: {
             /** @description What is wrong, or why it does not apply */
             finding?: string;
             /** @enum {string} */
             outcome: "pass" | "fail" | "not-applicable";
-            seen?: string;
+            /** Format: int64 */
+            seen?: number;
             /**
              * Format: double
              * @description The number that was read, in the check's unit
@@ -2559,6 +2634,8 @@ export interface components {
             /** @enum {string} */
             outcome: "done" | "left-out" | "open";
             reason?: string;
+            /** Format: int64 */
+            seen?: number;
         };
         ShopDrawn: {
             /**
@@ -2573,14 +2650,6 @@ export interface components {
              * @description Of the pane, as the person saw it
              */
             version: number;
-        };
-        ShopFixed: {
-            /**
-             * Format: int64
-             * @description Number of the pane
-             */
-            pane: number;
-            reckoning: components["schemas"]["ReckonReckoning"];
         };
         ShopLayOut: {
             /** Format: int64 */
@@ -2680,6 +2749,8 @@ export interface components {
         ShopPackAll: {
             /** Format: int64 */
             had: number;
+            /** @description Version of each pane as the person saw it, by number */
+            seen: number[];
             stack: components["schemas"]["PaneStack"];
         };
         ShopPackIn: {
@@ -2734,6 +2805,8 @@ export interface components {
             station: string;
             /** @description Nothing was read, seen or done: it can be taken out */
             untouched: boolean;
+            /** Format: int64 */
+            version: number;
             waits_for?: string;
             /** Format: date-time */
             waits_until?: string;
@@ -2766,6 +2839,20 @@ export interface components {
              */
             worst: number;
         };
+        ShopPlaced: {
+            /** Format: int64 */
+            depth: number;
+            /** Format: double */
+            h: number;
+            /** Format: int64 */
+            version: number;
+            /** Format: double */
+            w: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         ShopPress: {
             /** @description The connection drops on this reading and resumes */
             drop?: boolean;
@@ -2776,6 +2863,11 @@ export interface components {
              * @description mm; no part for the climate
              */
             truth: number;
+        };
+        ShopReset: {
+            login: string;
+            password: string;
+            word: string;
         };
         ShopSaid: {
             /** @enum {string} */
@@ -2838,7 +2930,8 @@ export interface components {
             material: string;
             /** @description Needed when a gate is closed for the material */
             reason?: string;
-            seen?: string;
+            /** Format: int64 */
+            seen?: number;
             /** Format: double */
             thickness: number;
         };
@@ -2890,6 +2983,7 @@ export interface components {
             water?: boolean;
         };
         ShopToday: {
+            backup?: components["schemas"]["ShopBackup"];
             first?: components["schemas"]["ShopTurn"];
             /**
              * Format: int64
@@ -3286,6 +3380,9 @@ export interface components {
                 [key: string]: number;
             };
         };
+        WebWord: {
+            word: string;
+        };
         WorkingFigure: {
             key: string;
             limit?: components["schemas"]["WorkingLimit"];
@@ -3343,6 +3440,64 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    backup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopBackup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    backUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopBackup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     setOwn: {
         parameters: {
             query?: never;
@@ -3762,9 +3917,11 @@ export interface operations {
     };
     reopen: {
         parameters: {
-            query?: {
+            query: {
                 /** @description The pane; 0 for the first one */
                 pane?: number;
+                /** @description Version of the answer that was seen */
+                seen: number;
             };
             header?: never;
             path: {
@@ -4430,7 +4587,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DrawingSpot"];
+                "application/json": components["schemas"]["ShopPlaced"];
             };
         };
         responses: {
@@ -4967,6 +5124,71 @@ export interface operations {
             };
         };
     };
+    giveWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebWord"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    resetPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopReset"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Set-Cookie"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordAccount"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     session: {
         parameters: {
             query?: never;
@@ -5012,6 +5234,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    "Set-Cookie"?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5034,6 +5257,65 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    "Set-Cookie"?: string;
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordSession"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -5072,6 +5354,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    "Set-Cookie"?: string;
                     [name: string]: unknown;
                 };
                 content: {

@@ -18,6 +18,7 @@ export type Customer = S["RecordCustomer"];
 export type Row = S["RecordRow"];
 export type Event = S["RecordEvent"];
 export type Today = S["ShopToday"];
+export type Backup = S["ShopBackup"];
 export type Turn = S["ShopTurn"];
 export type CheckView = S["ShopCheckView"];
 export type TakeIn = S["ShopTakeIn"];

@@ -14,7 +14,7 @@ type Settle = {
 	material: string;
 	thickness: number;
 	reason?: string;
-	seen?: string;
+	seen?: number;
 };
 
 /** What stands it, best first, and what is ruled out by which number. */
@@ -66,7 +66,7 @@ export function ChooseStation({ view }: { view: View }) {
 							write.mutate({
 								material: r.material,
 								thickness,
-								seen: settled?.material,
+								seen: settled?.id,
 							})
 						}
 					/>
@@ -84,7 +84,7 @@ export function ChooseStation({ view }: { view: View }) {
 								material: c.material,
 								thickness,
 								reason,
-								seen: settled?.material,
+								seen: settled?.id,
 							})
 						}
 					/>

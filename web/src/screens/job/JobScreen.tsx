@@ -121,6 +121,12 @@ function Head({ view }: { view: View }) {
 				<Panes view={view} />
 			</h1>
 			<CustomerSheet view={view} open={open} onClose={() => setOpen(false)} />
+			{job.carried && (
+				<p className="order-last basis-full pb-1 text-[15px] text-ink-2">
+					Carried in by {job.carried.by}, {when(job.carried.at)}.{" "}
+					{job.carried.says}
+				</p>
+			)}
 			<p className="text-ink-2">
 				{job.signed && job.ticket ? (
 					<>

@@ -28,7 +28,12 @@ export function PlacePane({
 	const [first, setFirst] = useState<{ x: number; y: number } | null>(null);
 	const [taps, setTaps] = useState(0);
 	const write = useJobWrite<PaneSpot>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}/spot", { params: on(view), body })),
+		got(
+			api.PUT("/api/jobs/{id}/spot", {
+				params: on(view),
+				body: { ...body, version: view.pane.version },
+			}),
+		),
 	);
 	const name = view.pane.name || `pane ${view.pane.number}`;
 	function tap(x: number, y: number) {

@@ -14,7 +14,7 @@ type Answer = {
 	outcome: Outcome;
 	value?: number;
 	finding?: string;
-	seen?: string;
+	seen: number;
 };
 
 /** The checks of the family, each with its answer, and the sign-off. */
@@ -53,7 +53,10 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 	const open = useJobWrite<string>(view, (c) =>
 		got(
 			api.DELETE("/api/jobs/{id}/checks/{check}", {
-				params: on(view, { check: c }),
+				params: {
+					path: { id: view.job.id, check: c },
+					query: { pane: view.pane.id, seen: check.version },
+				},
 			}),
 		),
 	);
@@ -66,7 +69,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 				outcome,
 				value: outcome === "not-applicable" ? undefined : number,
 				finding,
-				seen: check.outcome === "" ? undefined : check.outcome,
+				seen: check.version,
 			},
 			{ onSuccess: () => setAsking(null) },
 		);

@@ -34,6 +34,13 @@ export function SignOff({ view }: { view: View }) {
 				>
 					Ticket {view.job.ticket.number} is signed.
 				</p>
+				{view.job.ticket.changed && (
+					<p role="alert" className="border-l-4 border-stop pl-3 text-stop">
+						<strong>Changed since it was signed.</strong> What stands here is
+						not the record that was signed. Restore it from a backup before
+						anybody relies on it.
+					</p>
+				)}
 				{view.job.ticket.override && (
 					<p className="text-warn">
 						Signed over what was open: {view.job.ticket.override}

@@ -33,7 +33,11 @@ export function StackSheet({ view, open, onClose }: Props) {
 			? got(
 					api.PUT("/api/jobs/{id}/pack", {
 						params: on(view),
-						body: { stack: body, had: view.panes.length },
+						body: {
+							stack: body,
+							had: view.panes.length,
+							seen: view.panes.map((p) => p.version),
+						},
 					}),
 				)
 			: got(

@@ -21,7 +21,10 @@ export function StepList({ view, station }: { view: View; station: string }) {
 		got(
 			api.PUT("/api/jobs/{id}/steps/{step}", {
 				params: on(view, { step }),
-				body,
+				body: {
+					...body,
+					seen: view.pane.ticks.find((t) => t.step === step)?.version ?? 0,
+				},
 			}),
 		),
 	);

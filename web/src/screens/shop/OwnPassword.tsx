@@ -16,7 +16,7 @@ export function OwnPassword() {
 			setFresh("");
 		},
 	});
-	const shown = write.error?.field("old") ?? write.error?.field("password");
+	const shown = write.error?.field("old") ?? write.error?.field("new");
 	return (
 		<form
 			className="flex flex-col gap-5"
@@ -39,8 +39,8 @@ export function OwnPassword() {
 				type="password"
 				value={fresh}
 				onChange={setFresh}
-				error={write.error?.field("password")}
-				hint="Ten characters or more."
+				error={write.error?.field("new")}
+				hint="Ten characters or more. You are signed out everywhere else."
 				autoComplete="new-password"
 			/>
 			{!shown && <Refusal error={write.error} />}

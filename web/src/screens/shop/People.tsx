@@ -8,6 +8,7 @@ import { TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Tick } from "../../parts/Tick";
+import { GiveWord } from "./GiveWord";
 
 export function People() {
 	const { account } = useWho();
@@ -71,6 +72,7 @@ function PersonLine({ person, owner }: { person: Account; owner: boolean }) {
 					</Tick>
 				</div>
 			)}
+			{owner && <GiveWord person={person} />}
 			<Refusal error={write.error} />
 		</li>
 	);

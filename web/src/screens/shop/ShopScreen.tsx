@@ -1,7 +1,9 @@
 import { Page } from "../../app/Page";
 import { useWho } from "../../app/who";
+import { BackupLine } from "./BackupLine";
 import { OwnPassword } from "./OwnPassword";
 import { People } from "./People";
+import { Sessions } from "./Sessions";
 import { ShopForm } from "./ShopForm";
 
 export function ShopScreen() {
@@ -12,7 +14,9 @@ export function ShopScreen() {
 				<People />
 				<div className="flex flex-col gap-10">
 					{account.role === "owner" && <ShopForm />}
+					<BackupLine owner={account.role === "owner"} />
 					<OwnPassword />
+					<Sessions />
 				</div>
 			</div>
 		</Page>

@@ -57,7 +57,7 @@ function First({ turn }: { turn: Turn }) {
 		<section data-first={turn.job}>
 			<p className="max-w-[22em] text-[34px] leading-[1.15] font-semibold text-balance">
 				{turn.problem
-					? `Look again at the readings of the ${named(turn)}.`
+					? `Look again at the ${named(turn)}.`
 					: `${turn.next}: ${named(turn)}.`}
 			</p>
 			<p className="mt-2 max-w-[44em] text-lg text-ink-2">
@@ -69,7 +69,7 @@ function First({ turn }: { turn: Turn }) {
 					className="inline-flex min-h-14 items-center bg-now px-6 text-lg font-semibold text-on-now"
 				>
 					{turn.problem
-						? "Go to the reading"
+						? "Go and look"
 						: turn.minutes > 0
 							? `Start · ${span(turn.minutes)}`
 							: "Go there"}
@@ -178,6 +178,18 @@ function Side({ today }: { today: Today }) {
 					))}
 				</ul>
 			</section>
+			{today.backup && (
+				<p className="border-l-4 border-stop pl-3">
+					<strong className="font-semibold text-stop">
+						{today.backup.at
+							? `No backup since ${when(today.backup.at)}.`
+							: "No backup has ever been made."}
+					</strong>{" "}
+					<Link to="/shop" className="underline underline-offset-4">
+						See Shop
+					</Link>
+				</p>
+			)}
 			<section>
 				<h2 className="mb-1 font-semibold">Two pairs of hands</h2>
 				{two.length === 0 ? (

@@ -1,0 +1,65 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, got, type Refused } from "../../api/client";
+import type { Account } from "../../api/types";
+import { Button } from "../../parts/Button";
+import { TextField } from "../../parts/Field";
+import { Refusal } from "../../parts/Refusal";
+
+/** A new password with the word that the owner has given. */
+export function NewPassword({
+	login,
+	onLogin,
+}: {
+	login: string;
+	onLogin: (login: string) => void;
+}) {
+	const [word, setWord] = useState("");
+	const [password, setPassword] = useState("");
+	const client = useQueryClient();
+	const reset = useMutation<Account, Refused>({
+		mutationFn: () =>
+			got(api.POST("/api/reset", { body: { login, word, password } })),
+		onSuccess: () => client.invalidateQueries({ queryKey: ["session"] }),
+	});
+	const at = (f: string) => reset.error?.field(f);
+	const shown = at("word") ?? at("password");
+	return (
+		<form
+			className="flex flex-col gap-5"
+			onSubmit={(e) => {
+				e.preventDefault();
+				reset.mutate();
+			}}
+		>
+			<TextField
+				label="Your sign-in name"
+				value={login}
+				onChange={onLogin}
+				autoComplete="username"
+			/>
+			<TextField
+				label="The word"
+				value={word}
+				onChange={setWord}
+				error={at("word")}
+				hint="Three groups of four, as the owner read it out."
+				autoComplete="one-time-code"
+				autoFocus
+			/>
+			<TextField
+				label="A new password"
+				type="password"
+				value={password}
+				onChange={setPassword}
+				error={at("password")}
+				hint="Ten characters or more; three or four plain words do well."
+				autoComplete="new-password"
+			/>
+			{reset.error && !shown && <Refusal error={reset.error} />}
+			<Button kind="now" type="submit" disabled={reset.isPending}>
+				Set it and open the shop
+			</Button>
+		</form>
+	);
+}

@@ -1,0 +1,51 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, got, type Refused } from "../../api/client";
+import { when } from "../../app/when";
+import { Button } from "../../parts/Button";
+import { Refusal } from "../../parts/Refusal";
+import { deviceName } from "./device";
+
+/** Where one is signed in, with a way to end each. */
+export function Sessions() {
+	const client = useQueryClient();
+	const all = useQuery({
+		queryKey: ["sessions"],
+		queryFn: () => got(api.GET("/api/sessions")),
+	});
+	const end = useMutation<unknown, Refused, number>({
+		mutationFn: (id) =>
+			got(api.DELETE("/api/sessions/{id}", { params: { path: { id } } })),
+		onSettled: () => client.invalidateQueries({ queryKey: ["sessions"] }),
+	});
+	return (
+		<section>
+			<h2 className="text-2xl font-semibold">Where you are signed in</h2>
+			<ul className="mt-3 border-t border-rule">
+				{all.data?.map((s) => (
+					<li
+						key={s.id}
+						className="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-2"
+					>
+						<p>
+							<strong className="font-semibold">{deviceName(s.device)}</strong>
+							{s.here && ", this one"}
+							<span className="block text-[15px] text-ink-2">
+								from {s.address}, last used {when(s.seen)}
+							</span>
+						</p>
+						{!s.here && (
+							<Button
+								kind="quiet"
+								disabled={end.isPending}
+								onClick={() => end.mutate(s.id)}
+							>
+								sign it out
+							</Button>
+						)}
+					</li>
+				))}
+			</ul>
+			<Refusal error={end.error} />
+		</section>
+	);
+}
