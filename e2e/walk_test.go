@@ -373,7 +373,7 @@ func carried(t *testing.T, p *program) {
 	g.until("no signature", `!document.querySelector("[data-ticket]")`)
 	g.goTo("/jobs")
 	g.until("it among the open ones", `[...document.querySelectorAll("main li")].some(l => l.innerText.includes("second cabin"))`)
-	g.press("both")
+	g.press("○ all")
 	g.until("both in the list", `[...document.querySelectorAll("main li")].filter(l => l.innerText.includes("second cabin")).length === 2`)
 	g.fill("Find", "nobody knows")
 	g.sees("No job has “nobody knows” in it.")

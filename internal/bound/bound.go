@@ -99,7 +99,9 @@ func text(at, s string, tag reflect.StructTag) error {
 	if !utf8.ValidString(s) || strings.ContainsRune(s, 0) {
 		return fault.New(at, "this holds characters that cannot be kept", "type it again")
 	}
-	if list, ok := tag.Lookup("enum"); ok {
+	// Nothing is what the sum takes for granted; where it may not be left out
+	// the contract says so.
+	if list, ok := tag.Lookup("enum"); ok && s != "" {
 		for _, w := range strings.Split(list, ",") {
 			if s == w {
 				return nil

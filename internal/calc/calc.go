@@ -22,6 +22,7 @@ import (
 	"freshshard/core/sash"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
+	"freshshard/internal/bound"
 )
 
 // Topic is one sum.
@@ -122,6 +123,12 @@ func with[In, Out any](f func(In) (Out, error)) func([]byte) (any, error) {
 		d.DisallowUnknownFields()
 		if err := d.Decode(&in); err != nil {
 			return nil, fault.New("", "the input is not the JSON that this topic takes: "+err.Error(), "look at --example")
+		}
+		if _, err := d.Token(); !errors.Is(err, io.EOF) {
+			return nil, fault.New("", "there is something after the JSON", "send one value")
+		}
+		if err := bound.Check(in); err != nil {
+			return nil, err
 		}
 		return f(in)
 	}

@@ -97,8 +97,11 @@ const leastDifferent = 5
 // checkPassword refuses what is short and what is guessed first. A person's
 // own names are taken with it.
 func (s *Shop) checkPassword(p string, names ...string) error {
-	if n := utf8.RuneCountInString(p); n < passwordLeast || n > passwordMost {
-		return fault.New("password", fmt.Sprintf("a password has %d to %d characters", passwordLeast, passwordMost), "three or four plain words do well")
+	switch n := utf8.RuneCountInString(p); {
+	case n < passwordLeast:
+		return fault.New("password", fmt.Sprintf("a password has %d characters or more", passwordLeast), "three or four plain words do well")
+	case n > passwordMost:
+		return fault.New("password", fmt.Sprintf("a password has up to %d characters", passwordMost), "three or four plain words do well")
 	}
 	bare := bareWord(p)
 	easy := commonest()[bare] || commonest()[strings.TrimRightFunc(bare, unicode.IsDigit)] || isRun(bare)

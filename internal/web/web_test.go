@@ -31,7 +31,7 @@ func TestMain(m *testing.M) {
 // client speaks to a server of its own and keeps the session cookie, which is
 // marked secure and so would not come back over plain HTTP by itself.
 type client struct {
-	t      *testing.T
+	t      testing.TB
 	url    string
 	cookie string
 	// greeted gets the id of a stream's greeting.
