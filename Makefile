@@ -2,8 +2,9 @@
 # make demo-fresh  the same, started over
 # make test        everything: Go, screens, types, lint
 # make bench       the benchmarks, against their bounds
+# make soak        kills and hostile input for hours; KILLS=100 FUZZ=1h
 
-.PHONY: demo demo-fresh test bench build api screenshots web go-check web-check packages packages-all clean
+.PHONY: demo demo-fresh test bench soak build api screenshots web go-check web-check packages packages-all clean
 .DEFAULT_GOAL := build
 
 BIN   := bin/freshshard
@@ -57,6 +58,11 @@ test: packages-all $(BIN) web-check go-check
 
 bench: packages $(BIN)
 	@scripts/bench.sh
+
+KILLS ?= 100
+FUZZ  ?= 1h
+soak: packages-all $(BIN)
+	@KILLS=$(KILLS) FUZZ=$(FUZZ) scripts/soak.sh
 
 screenshots: packages-all $(BIN)
 	@scripts/screenshots.sh

@@ -56,6 +56,7 @@ func TestDemo(t *testing.T) {
 	t.Run("lamp and leaving", func(t *testing.T) { lampAndLeaving(t, p) })
 	t.Run("questions find the family", func(t *testing.T) { questionsFindTheFamily(t, p) })
 	t.Run("people", func(t *testing.T) { people(t, p) })
+	t.Run("a lost password", func(t *testing.T) { lostPassword(t, p) })
 }
 
 // A wrong reading is shown at its place and what was typed stays.
@@ -451,6 +452,48 @@ func people(t *testing.T, p *program) {
 	if ask[bool](h, `document.body.innerText.includes("Add a person")`) {
 		t.Error("a technician is offered to add people")
 	}
+}
+
+// An owner makes a word for somebody who is lost; with it they set a password
+// and are in. They see where they are signed in and end the other place; the
+// owner makes a backup.
+func lostPassword(t *testing.T, p *program) {
+	g, h := open(t, p), open(t, p)
+	g.signIn("mira")
+	g.goTo("/shop")
+	g.sees("Ebbe Sand")
+	ask[any](g, `void [...[...document.querySelectorAll("main li")].find(l => l.innerText.includes("Ebbe Sand")).querySelectorAll("button")].at(-1).click()`)
+	g.sees("Tell Ebbe Sand this word")
+	word := ask[string](g, `[...document.querySelectorAll("main li strong")].map(s => s.innerText).find(s => /^\w{4}-\w{4}-\w{4}$/.test(s))`)
+	h.goTo("/")
+	h.press("I was given a word")
+	h.fill("Your sign-in name", "ebbe")
+	h.fill("The word", "aaaa-bbbb-cccc")
+	h.fill("A new password", "1234567890")
+	h.press("Set it and open the shop")
+	h.sees("this is among the first that anybody tries")
+	h.refill("A new password", "a ferry and a lantern")
+	h.press("Set it and open the shop")
+	h.sees("do not belong together")
+	h.refill("The word", word)
+	h.press("Set it and open the shop")
+	h.sees("Ebbe Sand")
+	h.goTo("/shop")
+	h.sees("Where you are signed in")
+	h.sees("this one")
+
+	k := open(t, p)
+	k.signIn("mira")
+	k.goTo("/shop")
+	k.sees("Where you are signed in")
+	k.until("the places", `[...document.querySelectorAll("main button")].some(b => b.innerText === "sign it out")`)
+	places := `[...document.querySelectorAll("main button")].filter(b => b.innerText === "sign it out").length`
+	before := ask[int](k, places)
+	k.press("sign it out")
+	k.until("one place less", fmt.Sprintf("%s === %d", places, before-1))
+	k.press("Make one now")
+	k.sees("Made and read back.")
+	k.sees("The last good one is from today")
 }
 
 // Whatever was acknowledged is there after the program or the database is

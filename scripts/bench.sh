@@ -6,7 +6,7 @@ set -eu
 cd "$(dirname "$0")/.."
 out=$(mktemp)
 trap 'rm -f "$out"' EXIT
-go test -run '^$' -bench . -benchtime 1s ./core/... ./internal/exchange ./internal/shop ./e2e | tee "$out.raw" | grep '^Benchmark' >"$out" || { cat "$out.raw"; exit 1; }
+go test -run '^$' -bench . -benchtime 1s ./core/... ./internal/exchange ./internal/shop ./internal/web ./internal/backup ./e2e | tee "$out.raw" | grep '^Benchmark' >"$out" || { cat "$out.raw"; exit 1; }
 rm -f "$out.raw"
 printf '%-34s %14s %12s %8s\n' "what" "figure" "bound" "ratio"
 awk '
@@ -16,10 +16,12 @@ function row(name, v, unit, bound) {
 }
 {
 	name = $1; sub(/^Benchmark/, "", name); sub(/-[0-9]+$/, "", name)
-	ms = ""; median = ""
+	ms = ""; median = ""; p95 = ""; both = ""
 	for (i = 2; i < NF; i++) {
 		if ($(i+1) == "ns/op") ms = $i / 1e6
 		if ($(i+1) == "median-ms") median = $i
+		if ($(i+1) == "p95-ms") p95 = $i
+		if ($(i+1) == "both-s") both = $i
 	}
 	if (name == "Solve") row("fit: size from readings", ms, "ms", 1)
 	else if (name == "Build") row("plan: steps and cautions", ms, "ms", 1)
@@ -38,6 +40,12 @@ function row(name, v, unit, bound) {
 	else if (name == "Redraw500") row("table of 500 parts, script", median, "ms", 16)
 	else if (name == "Template") row("template from a photo", ms, "ms", "")
 	else if (name == "LoadedPane") row("the same, in a pack, loaded, with odds", ms, "ms", 100)
+	else if (name == "FiftyPeople") row("50 people, 100,000 jobs, p95", p95, "ms", 150)
+	else if (name == "Lists/today") row("today, 500 open of 100,000, p95", p95, "ms", 100)
+	else if (name == "Lists/jobs") row("open jobs of 100,000, p95", p95, "ms", 50)
+	else if (name == "Lists/signed") row("signed jobs of 100,000, p95", p95, "ms", 50)
+	else if (name == "Lists/search") row("search in 100,000 jobs, p95", p95, "ms", 50)
+	else if (name == "OutAndBack") row("backup and restore, 10,000 jobs", both, "s", 60)
 	else if (name == "Pane") row("whole reckoning of a pane", ms, "ms", "")
 	else row(name, median != "" ? median : ms, "ms", "")
 }' "$out"

@@ -3,7 +3,7 @@ package shop
 import (
 	"context"
 	"crypto/rand"
-	"encoding/base32"
+	"math/big"
 	"strings"
 	"time"
 
@@ -15,15 +15,24 @@ import (
 // wordLife is how long a one-time word can be used.
 const wordLife = 24 * time.Hour
 
-// newWord draws a word that can be read out over the telephone: 60 bits in
+// wordLetters are those that nobody takes for another one.
+const wordLetters = "23456789abcdefghjkmnpqrstvwxyz"
+
+// newWord draws a word that can be read out over the telephone: 58 bits in
 // three groups of four.
 func newWord() (string, error) {
-	b := make([]byte, 8)
-	if _, err := rand.Read(b); err != nil {
-		return "", err
+	w := &strings.Builder{}
+	for n := range 12 {
+		if n > 0 && n%4 == 0 {
+			w.WriteByte('-')
+		}
+		i, err := rand.Int(rand.Reader, big.NewInt(int64(len(wordLetters))))
+		if err != nil {
+			return "", err
+		}
+		w.WriteByte(wordLetters[i.Int64()])
 	}
-	w := strings.ToLower(base32.StdEncoding.EncodeToString(b))[:12]
-	return w[:4] + "-" + w[4:8] + "-" + w[8:], nil
+	return w.String(), nil
 }
 
 // wordDigest is what is kept of a word, however it was typed.

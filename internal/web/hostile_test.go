@@ -4,8 +4,11 @@ import (
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
+	"os"
+	"runtime"
 	"strings"
 	"testing"
+	"time"
 )
 
 // Values that somebody sends who means no good, or whose program is broken.
@@ -157,6 +160,30 @@ func batter(t testing.TB, c *client, doc map[string]any, seed uint64, calls int)
 				t.Errorf("seed %d: job %d%s: %d %.300s", seed, id, file, a.status, a.body)
 			}
 		}
+	}
+}
+
+// mostMemory is what the program may hold while it is battered, bytes.
+const mostMemory = 600 << 20
+
+// TestHostileForLong batters for as long as FRESHSHARD_FUZZ says, with a shop of
+// its own for every seed; make soak sets it.
+func TestHostileForLong(t *testing.T) {
+	long, err := time.ParseDuration(os.Getenv("FRESHSHARD_FUZZ"))
+	if err != nil {
+		t.Skip("only with FRESHSHARD_FUZZ, as make soak sets it")
+	}
+	doc := contractOf(t)
+	seeds, most := 0, uint64(0)
+	for start := time.Now(); time.Since(start) < long && !t.Failed(); seeds++ {
+		t.Run(fmt.Sprint(seeds), func(t *testing.T) { batter(t, serve(t).setUp(), doc, uint64(time.Now().UnixNano()), 2000) })
+		var m runtime.MemStats
+		runtime.ReadMemStats(&m)
+		most = max(most, m.HeapSys-m.HeapReleased+m.StackSys)
+	}
+	t.Logf("hostile: %d calls, %d MB of memory at most", seeds*2000, most>>20)
+	if most > mostMemory {
+		t.Errorf("it held %d MB", most>>20)
 	}
 }
 
