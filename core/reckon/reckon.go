@@ -53,6 +53,7 @@ type Known struct {
 	Stack     pane.Stack                   `json:"stack" doc:"The pack that it stands in"`
 	Uses      []string                     `json:"uses,omitempty" doc:"Cleaners, lubricants, adhesives that touch it"`
 	Draws     int                          `json:"draws,omitempty" doc:"How many openings to draw for the odds; 0 for none"`
+	Stage     Stage                        `json:"-"` // how far to go; everything for nothing
 	Unit      length.Unit                  `json:"unit" enum:"mm,in"`
 }
 
@@ -92,6 +93,18 @@ type Reckoning struct {
 	packFigures []working.Figure
 }
 
+// Stage is how far a pane is reckoned. Who asks for less waits less: the list
+// of sixty panes wants the work of each, a sign-off its numbers, the screen
+// everything.
+type Stage int
+
+// The stages. Each has what the ones below it have.
+const (
+	Whole   Stage = iota // with the drawings
+	Numbers              // with the choice and all figures, no drawings
+	Work                 // size, order, plan and what stands in the way
+)
+
 // Made is one measure of the pane as ordered, as it is shown.
 type Made struct {
 	Key   string       `json:"key"`
@@ -103,7 +116,7 @@ type Made struct {
 // error of the call: the answer then carries the Fault and what can still be
 // said without them.
 func Pane(k Known) (Reckoning, error) {
-	var r Reckoning
+	r := Reckoning{Makes: []Made{}, Slide: []drawing.Drawing{}, Figures: []working.Figure{}}
 	var err error
 	if r.Family, err = family.With(k.Own, k.Family); err != nil {
 		return r, err
@@ -136,8 +149,10 @@ func Pane(k Known) (Reckoning, error) {
 	if err = r.diagnose(&k); err != nil {
 		return r, err
 	}
-	if r.Choice, err = pane.Choose(r.need(k, p.Room())); err != nil {
-		return r, err
+	if k.Stage != Work {
+		if r.Choice, err = pane.Choose(r.need(k, p.Room())); err != nil {
+			return r, err
+		}
 	}
 	r.Touch = compat.Laid(k.Own).Ask([]string{r.Material.ID, frameOf(k, r.Family)}, sealsOf[r.Family.Seal])
 	if f := fault.Of(compat.Check(k.Uses, r.Touch)); f != nil {
@@ -150,6 +165,22 @@ func Pane(k Known) (Reckoning, error) {
 	if r.Plan, err = plan.Build(r.Family, facts); err != nil {
 		return r, err
 	}
+	if k.Stage != Work {
+		r.figures(k)
+	}
+	if r.Fit.Ready {
+		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
+		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.sized(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
+	}
+	if k.Stage == Whole {
+		r.pictures(k, p)
+	}
+	return r, nil
+}
+
+// figures are all numbers as they are shown, problems first, and the pane's
+// measures.
+func (r *Reckoning) figures(k Known) {
 	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, r.more(k)...)...), k.Unit)
 	if c := r.Fit.Chance; c != nil {
 		bw, bh := length.Show(c.Best.W, k.Unit), length.Show(c.Best.H, k.Unit)
@@ -157,21 +188,19 @@ func Pane(k Known) (Reckoning, error) {
 	}
 	r.Cutting = r.cutting()
 	r.Carries, r.Packing = k.Duty.Says(), k.Stack.Says(k.Own)
-	r.Makes = []Made{}
 	for _, d := range r.Fit.Makes {
 		r.Makes = append(r.Makes, Made{d.Key, d.Name, length.Show(d.Value, k.Unit)})
 	}
-	if r.Fit.Ready {
-		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
-		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.sized(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
-	}
+}
+
+// pictures are the drawings of it.
+func (r *Reckoning) pictures(k Known, p fit.Problem) {
 	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: r.stack()}
-	r.Table, r.Section, r.Slide = drawing.Table(sc), drawing.Section(sc), []drawing.Drawing{}
+	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
 	r.Lift = drawing.Lifted(sc)
 	for _, st := range r.Fit.Slide {
 		r.Slide = append(r.Slide, drawing.SectionAt(sc, st))
 	}
-	return r, nil
 }
 
 // sealsOf are the seals of a family as the matrix of what may touch what knows

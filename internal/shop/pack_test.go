@@ -57,7 +57,7 @@ func TestSetPack(t *testing.T) {
 	if err := s.SetPack(ctx, tor, job, all); err != nil {
 		t.Fatal(err)
 	}
-	benches, _, _, err := s.Benches(ctx, First(job))
+	benches, _, err := s.Benches(ctx, job)
 	if err != nil || len(benches) != 3 {
 		t.Fatal(err)
 	}

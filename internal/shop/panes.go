@@ -8,6 +8,7 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
+	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -204,11 +205,11 @@ func checked(in outline.Outline) (outline.Outline, error) {
 	return outline.Sort(loops)
 }
 
-// fixed is what a ticket keeps.
-func (v View) fixed() []Fixed {
-	out := make([]Fixed, 0, len(v.benches))
-	for _, b := range v.benches {
-		out = append(out, Fixed{Pane: b.pane.Number, Reckoning: b.reck})
+// fixed is what a ticket keeps of each pane: all that its papers show.
+func fixed(j record.Job, unit length.Unit) []Fixed {
+	out := make([]Fixed, 0, len(j.Panes))
+	for i := range j.Panes {
+		out = append(out, Fixed{Pane: j.Panes[i].Number, Reckoning: benchOf(&j, &j.Panes[i], unit, nil, sheet).reck})
 	}
 	return out
 }

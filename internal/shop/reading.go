@@ -102,7 +102,7 @@ func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.
 // that makes an earlier diagonal impossible may be the right one of the two.
 func possible(j *record.Job, p *record.Pane, place fit.Place, r length.Reading) error {
 	k := known(j, p, length.MM)
-	k.Readings[place] = r
+	k.Readings[place], k.Stage = r, reckon.Work
 	out, err := reckon.Pane(k)
 	if err != nil {
 		return err

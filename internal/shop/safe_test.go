@@ -204,7 +204,7 @@ func TestSignedStaysSigned(t *testing.T) {
 	if _, err := s.store.DB.Exec("UPDATE reading SET text = '999', value = 999"); err != nil {
 		t.Fatal(err)
 	}
-	all, _, paper, err := s.Benches(ctx, First(id))
+	all, paper, err := s.Benches(ctx, id)
 	if err != nil {
 		t.Fatal(err)
 	}

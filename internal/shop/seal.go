@@ -9,6 +9,7 @@ import (
 	"encoding/json"
 	"fmt"
 
+	"freshshard/core/reckon"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -43,6 +44,16 @@ type Signed struct {
 	Shop  record.Shop `json:"shop"`
 	Job   record.Job  `json:"job"`
 	Fixed []Fixed     `json:"fixed"`
+}
+
+// of is what was reckoned of a pane.
+func (d Signed) of(number int) reckon.Reckoning {
+	for _, f := range d.Fixed {
+		if f.Pane == number {
+			return f.Reckoning
+		}
+	}
+	return reckon.Bare("")
 }
 
 func signedOf(document string) (Signed, error) {

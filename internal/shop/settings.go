@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/compat"
 	"freshshard/core/fault"
+	"freshshard/core/length"
 	"freshshard/core/reckon"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -50,7 +51,9 @@ func clash(j *record.Job, p *record.Pane) error {
 	if len(p.Uses) > mostUses {
 		return fault.New("uses", "that is more than anybody uses", "tick what touches the pane")
 	}
-	r, err := reckon.Pane(known(j, p, "mm"))
+	k := known(j, p, length.MM)
+	k.Stage = reckon.Work
+	r, err := reckon.Pane(k)
 	if err != nil {
 		return err
 	}

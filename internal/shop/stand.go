@@ -144,7 +144,7 @@ func (s *Shop) standing(ctx context.Context, open []store.Turned, unit length.Un
 		if err := ctx.Err(); err != nil {
 			return nil, err
 		}
-		v, err := s.view(j, nil, 0, unit, false)
+		v, err := s.view(j, nil, 0, unit, numbers)
 		if err != nil {
 			return nil, err
 		}

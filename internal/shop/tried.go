@@ -87,7 +87,9 @@ func sound(j *record.Job, p *record.Pane) error {
 	if p.Sides.Top < 0 || p.Sides.Right < 0 || p.Sides.Bottom < 0 || p.Sides.Left < 0 || p.Sides.Total() > 160 {
 		return fault.New("sides", "between 0 and 40 fixings a side are expected", "count them again")
 	}
-	r, err := reckon.Pane(known(j, p, length.MM))
+	k := known(j, p, length.MM)
+	k.Stage = reckon.Numbers
+	r, err := reckon.Pane(k)
 	if err != nil {
 		return err
 	}

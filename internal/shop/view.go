@@ -70,7 +70,7 @@ func (s *Shop) Bench(ctx context.Context, at Bench) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	return s.view(j, was, at.Pane, shop.Unit, true)
+	return s.view(j, was, at.Pane, shop.Unit, drawn)
 }
 
 // whole reads a job, one that is signed as it was signed, with the shop that
@@ -93,27 +93,45 @@ func (s *Shop) whole(ctx context.Context, id int64) (record.Job, *Signed, record
 	return j, was, shop, err
 }
 
-// Benches reads a job with each of its panes, by number, tells which of them
-// is the one that was asked for, and the shop as the job's papers name it.
-func (s *Shop) Benches(ctx context.Context, at Bench) (all []View, on int, shop record.Shop, err error) {
+// Benches reads a job with each of its panes for its papers, by number, with the
+// shop as they name it. Each pane is reckoned once.
+func (s *Shop) Benches(ctx context.Context, job int64) ([]View, record.Shop, error) {
+	j, was, shop, err := s.whole(ctx, job)
+	if err != nil {
+		return nil, shop, err
+	}
+	benches := make([]benchView, 0, len(j.Panes))
+	for i := range j.Panes {
+		benches = append(benches, benchOf(&j, &j.Panes[i], shop.Unit, was, sheet))
+	}
+	all := make([]View, 0, len(benches))
+	for i := range benches {
+		all = append(all, s.lay(j, benches, i, shop.Unit))
+	}
+	return all, shop, nil
+}
+
+// Sheet reads one pane of a job for a drawing, and nothing of the others.
+func (s *Shop) Sheet(ctx context.Context, at Bench) (reckon.Reckoning, record.Job, error) {
 	j, was, shop, err := s.whole(ctx, at.Job)
 	if err != nil {
-		return nil, 0, shop, err
+		return reckon.Reckoning{}, j, err
 	}
-	if j.Pane(at.Pane) == nil {
-		return nil, 0, shop, &record.NotFound{What: "this pane"}
+	p, err := paneOf(&j, at)
+	if err != nil {
+		return reckon.Reckoning{}, j, err
 	}
-	for i, p := range j.Panes {
-		v, err := s.view(j, was, p.ID, shop.Unit, true)
-		if err != nil {
-			return nil, 0, shop, err
-		}
-		if p.ID == at.Pane {
-			on = i
-		}
-		all = append(all, v)
+	return benchOf(&j, p, shop.Unit, was, sheet).reck, j, nil
+}
+
+// Object draws the object of a job with how its panes stand.
+func (s *Shop) Object(ctx context.Context, at Bench) (drawing.Drawing, error) {
+	j, was, shop, err := s.whole(ctx, at.Job)
+	if err != nil {
+		return drawing.Drawing{}, err
 	}
-	return all, on, shop, nil
+	v, err := s.view(j, was, at.Pane, shop.Unit, numbers)
+	return v.Object, err
 }
 
 // known is a pane of a job as the core wants it.
@@ -152,56 +170,68 @@ type Fixed struct {
 	Reckoning reckon.Reckoning `json:"reckoning"`
 }
 
-// view works a job out with a pane on the table. was is what a signed job's
-// ticket fixed, nil for an open one. odds asks for the odds of that pane; lists
-// of jobs do without.
-func (s *Shop) view(j record.Job, was *Signed, pane int64, unit length.Unit, odds bool) (View, error) {
-	on := j.Pane(pane)
-	if on == nil {
+// depth is how much of a pane is worked out.
+type depth int
+
+const (
+	numbers depth = iota // what lists and signatures go by
+	sheet                // with its drawings
+	drawn                // with its odds, for a screen that waits for it
+)
+
+// view works a job out with a pane on the table, that one as deep as is asked
+// and the others by their numbers. was is what a signed job's ticket fixed, nil
+// for an open one.
+func (s *Shop) view(j record.Job, was *Signed, pane int64, unit length.Unit, deep depth) (View, error) {
+	here := j.Pane(pane)
+	if here == nil {
 		return View{}, &record.NotFound{What: "this pane"}
 	}
-	v := View{Job: j, Pane: *on, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j), Hindrances: []prove.Hindrance{}}
-	var fixed []Fixed
-	if was != nil {
-		fixed = was.Fixed
-	}
+	benches, on := make([]benchView, 0, len(j.Panes)), 0
 	for i := range j.Panes {
-		draws := 0
-		if j.Panes[i].ID == on.ID && odds {
-			draws = fit.ScreenDraws
+		p, d := &j.Panes[i], numbers
+		if p.ID == here.ID {
+			on, d = i, deep
 		}
-		b := benchOf(&j, &j.Panes[i], unit, fixed, len(v.Strip.Open), draws)
-		v.benches = append(v.benches, b)
-		v.MinutesTo += b.left
-		v.Panes = append(v.Panes, s.stateOf(b))
-		if b.pane.ID == on.ID {
-			v.Reckoning, v.Checks, v.Route = b.reck, b.checks, b.route
-		}
+		benches = append(benches, benchOf(&j, p, unit, was, d))
 	}
+	return s.lay(j, benches, on, unit), nil
+}
+
+// lay puts one pane of a job that is worked out on the table.
+func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) View {
+	b := benches[on]
+	v := View{Job: j, Pane: b.pane, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j), Reckoning: b.reck, Checks: b.checks, benches: benches}
+	for i := range benches {
+		benches[i].route = route.Legs(benches[i].progress(len(v.Strip.Open), j.Signed))
+		v.MinutesTo += benches[i].left
+		v.Panes = append(v.Panes, s.stateOf(benches[i]))
+	}
+	v.Route = benches[on].route
 	v.Hindrances = v.hindrances()
 	v.Object = drawing.Object(v.onObject())
 	v.Job.Panes = nil
-	return v, nil
+	return v
 }
 
-func benchOf(j *record.Job, p *record.Pane, unit length.Unit, fixed []Fixed, out, draws int) benchView {
+func benchOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep depth) benchView {
 	b := benchView{pane: *p, done: map[string]bool{}}
-	kept := false
-	for _, f := range fixed {
-		if f.Pane == p.Number {
-			b.reck, kept = f.Reckoning, true
-		}
-	}
-	if !kept {
+	if was != nil {
+		b.reck = was.of(p.Number)
+	} else {
 		k := known(j, p, unit)
-		k.Draws = draws
+		if deep == numbers {
+			k.Stage = reckon.Work
+		}
+		if deep == drawn {
+			k.Draws = fit.ScreenDraws
+		}
 		b.reck = reckonedOrWhy(k)
 	}
 	for _, t := range p.Ticks {
 		b.done[t.Step] = true
 	}
 	b.checks = checks(b.reck.Family, p)
-	b.route = route.Legs(b.progress(out, j.Signed))
 	for _, st := range b.reck.Plan.Steps {
 		if !b.done[st.Key] {
 			b.left += st.Minutes

@@ -62,7 +62,9 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 // that speaks for the material. It is judged under the job's lock: a gate may
 // have closed since the person looked.
 func whyChosen(j *record.Job, p *record.Pane, in Settle) (string, error) {
-	r, err := reckon.Pane(known(j, p, length.MM))
+	k := known(j, p, length.MM)
+	k.Stage = reckon.Numbers
+	r, err := reckon.Pane(k)
 	if err != nil {
 		return "", err
 	}
@@ -169,7 +171,9 @@ func (s *Shop) tickConflict(last record.Tick, step string) error {
 
 // stepOf finds a step of the pane's plan.
 func stepOf(j *record.Job, p *record.Pane, step string) (plan.Step, error) {
-	for _, st := range reckonedOrWhy(known(j, p, length.MM)).Plan.Steps {
+	k := known(j, p, length.MM)
+	k.Stage = reckon.Work
+	for _, st := range reckonedOrWhy(k).Plan.Steps {
 		if st.Key == step {
 			return st, nil
 		}
@@ -299,7 +303,7 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		if err != nil {
 			return 0, err
 		}
-		v, err := s.view(j, nil, 0, shop.Unit, false)
+		v, err := s.view(j, nil, 0, shop.Unit, numbers)
 		if err != nil {
 			return 0, err
 		}
@@ -318,7 +322,7 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 			return 0, err
 		}
 		j.Own = nil
-		doc, err := json.Marshal(Signed{shop, j, v.fixed()})
+		doc, err := json.Marshal(Signed{shop, j, fixed(j, shop.Unit)})
 		if err != nil {
 			return 0, err
 		}

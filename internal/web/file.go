@@ -2,6 +2,7 @@ package web
 
 import (
 	"bytes"
+	"context"
 	"errors"
 	"fmt"
 	"io"
@@ -13,42 +14,68 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/outline"
+	"freshshard/core/reckon"
 	"freshshard/internal/exchange"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
 
+// maker writes a file of a job, of the pane on the table where it is one pane's.
+type maker func(ctx context.Context, w io.Writer, at shop.Bench) error
+
 // fileRoutes hand out files to keep or to print. They are plain routes: what
 // they give is no JSON.
 func (v *Server) fileRoutes(g *gin.Engine) {
 	files := g.Group("/api/jobs/:id", v.person)
-	files.GET("/ticket.pdf", v.file("ticket", "pdf", "application/pdf", func(w io.Writer, s record.Shop, _ shop.View, all []shop.View) error {
+	files.GET("/ticket.pdf", v.file("ticket", "pdf", "application/pdf", func(ctx context.Context, w io.Writer, at shop.Bench) error {
+		all, s, err := v.shop.Benches(ctx, at.Job)
+		if err != nil {
+			return err
+		}
 		return exchange.Ticket(w, s, all, v.options.Zone)
 	}))
-	draw := func(write func(io.Writer, drawing.Drawing) error, pick func(shop.View) drawing.Drawing) func(io.Writer, record.Shop, shop.View, []shop.View) error {
-		return func(w io.Writer, _ record.Shop, j shop.View, _ []shop.View) error { return write(w, pick(j)) }
+	type pick = func(context.Context, shop.Bench) (drawing.Drawing, error)
+	draw := func(write func(io.Writer, drawing.Drawing) error, pick pick) maker {
+		return func(ctx context.Context, w io.Writer, at shop.Bench) error {
+			d, err := pick(ctx, at)
+			if err != nil {
+				return err
+			}
+			return write(w, d)
+		}
 	}
-	table := func(j shop.View) drawing.Drawing { return j.Reckoning.Table }
-	section := func(j shop.View) drawing.Drawing { return j.Reckoning.Section }
-	files.GET("/drawing.svg", v.file("drawing", "svg", "image/svg+xml", draw(exchange.SVG, table)))
-	files.GET("/drawing.dxf", v.file("drawing", "dxf", "image/vnd.dxf", draw(exchange.DXF, table)))
+	of := func(part func(reckon.Reckoning) drawing.Drawing) pick {
+		return func(ctx context.Context, at shop.Bench) (drawing.Drawing, error) {
+			r, _, err := v.shop.Sheet(ctx, at)
+			return part(r), err
+		}
+	}
+	for name, pick := range map[string]pick{
+		"drawing": of(func(r reckon.Reckoning) drawing.Drawing { return r.Table }),
+		"section": of(func(r reckon.Reckoning) drawing.Drawing { return r.Section }),
+	} {
+		files.GET("/"+name+".svg", v.file(name, "svg", "image/svg+xml", draw(exchange.SVG, pick)))
+		files.GET("/"+name+".dxf", v.file(name, "dxf", "image/vnd.dxf", draw(exchange.DXF, pick)))
+	}
+	files.GET("/object.svg", v.file("object", "svg", "image/svg+xml", draw(exchange.SVG, v.shop.Object)))
 	for name, paper := range map[string]exchange.Paper{"a4": exchange.A4, "letter": exchange.Letter} {
-		files.GET("/template-"+name+".pdf", v.file("template", "pdf", "application/pdf", func(w io.Writer, _ record.Shop, j shop.View, _ []shop.View) error {
-			p, ok := j.Reckoning.Outline()
+		files.GET("/template-"+name+".pdf", v.file("template", "pdf", "application/pdf", func(ctx context.Context, w io.Writer, at shop.Bench) error {
+			r, j, err := v.shop.Sheet(ctx, at)
+			if err != nil {
+				return err
+			}
+			p, ok := r.Outline()
 			if !ok {
 				return fault.New("pane", "there is no size to print yet", "read the opening first")
 			}
-			return exchange.Template(w, outline.Outline{Outer: p, Holes: []outline.Path{}}, j.Job.Object.Name, paper)
+			return exchange.Template(w, outline.Outline{Outer: p, Holes: []outline.Path{}}, j.Object.Name, paper)
 		}))
 	}
-	files.GET("/object.svg", v.file("object", "svg", "image/svg+xml", draw(exchange.SVG, func(j shop.View) drawing.Drawing { return j.Object })))
-	files.GET("/section.svg", v.file("section", "svg", "image/svg+xml", draw(exchange.SVG, section)))
 	files.GET("/photos/:photo", v.picture(false))
 	files.GET("/photos/:photo/thumb", v.picture(true))
-	files.GET("/section.dxf", v.file("section", "dxf", "image/vnd.dxf", draw(exchange.DXF, section)))
 }
 
-func (v *Server) file(name, ending, kind string, make func(w io.Writer, s record.Shop, on shop.View, all []shop.View) error) gin.HandlerFunc {
+func (v *Server) file(name, ending, kind string, make maker) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		ctx := c.Request.Context()
 		fail := func(err error) {
@@ -67,14 +94,9 @@ func (v *Server) file(name, ending, kind string, make func(w io.Writer, s record
 			fail(&record.NotFound{What: "this pane"})
 			return
 		}
-		all, on, s, err := v.shop.Benches(ctx, shop.Bench{Job: id, Pane: pane})
-		if err != nil {
-			fail(err)
-			return
-		}
 		// Into a buffer first: a failure half way must not send half a file.
 		b := &bytes.Buffer{}
-		if err := make(b, s, all[on], all); err != nil {
+		if err := make(ctx, b, shop.Bench{Job: id, Pane: pane}); err != nil {
 			fail(err)
 			return
 		}

@@ -126,3 +126,34 @@ func BenchmarkLists(b *testing.B) {
 		})
 	}
 }
+
+// An object of sixty panes, each with its readings: the view, one drawing, the
+// ticket.
+func BenchmarkSixtyPanes(b *testing.B) {
+	st, err := store.Open(context.Background(), dbtest.Fresh(b, database))
+	if err != nil {
+		b.Fatal(err)
+	}
+	b.Cleanup(func() { _ = st.Close() })
+	s := httptest.NewServer(New(shop.New(st), Options{}))
+	b.Cleanup(s.Close)
+	c := (&client{t: b, url: s.URL}).setUp()
+	made := ok[Made](c, "POST", "/api/jobs", body{"name": "Oda Marl", "object": "Greenhouse", "exposure": "weather", "family": "putty-points", "place": "site",
+		"layout": body{"across": 10, "down": 6, "behind": false}}, "Idempotency-Key", "sixty-panes")
+	job := fmt.Sprintf("/api/jobs/%d", made.ID)
+	v := ok[shop.View](c, "GET", job, nil)
+	for _, p := range v.Panes {
+		for place, text := range map[string]string{"width_top": "500", "width_bottom": "501", "height_left": "700", "height_right": "699.5"} {
+			ok[shop.View](c, "PUT", fmt.Sprintf("%s/readings/%s?pane=%d", job, place, p.ID), body{"text": text, "instrument": "tape", "version": 0})
+		}
+	}
+	for _, k := range []struct{ name, path string }{{"view", ""}, {"drawing", "/drawing.svg"}, {"ticket", "/ticket.pdf"}} {
+		b.Run(k.name, func(b *testing.B) {
+			for b.Loop() {
+				if a := c.call("GET", job+k.path, nil); a.status != 200 {
+					b.Fatalf("%d %.200s", a.status, a.body)
+				}
+			}
+		})
+	}
+}
