@@ -93,7 +93,8 @@ func (s Scene) cut() cut {
 		c.gap = math.Min(s.Result.Gap.W, s.Result.Gap.H)
 	}
 	c.edge = c.gap + s.Result.Wrap
-	for _, p := range []fit.Place{fit.DepthTop, fit.DepthRight, fit.DepthBottom, fit.DepthLeft} {
+	// The place that the sum goes by, too.
+	if p, ok := s.Problem.Shallowest(); ok {
 		c.depth = value(p, c.depth)
 	}
 	c.end = c.ledge

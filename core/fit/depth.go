@@ -20,8 +20,8 @@ const (
 	trackPlay  = 0.5
 )
 
-// shallowest is the least depth that was read.
-func (p Problem) shallowest() (place Place, ok bool) {
+// Shallowest is where the least depth was read; ok is false when none was.
+func (p Problem) Shallowest() (place Place, ok bool) {
 	for _, d := range []Place{DepthTop, DepthRight, DepthBottom, DepthLeft} {
 		if r, has := p.Readings[d]; has && (!ok || r.Value < p.Readings[place].Value) {
 			place, ok = d, true
@@ -51,7 +51,7 @@ func (p Problem) behind() float64 {
 // while it is not read, and where the depth of a frame says nothing of the
 // pane's thickness: a flange, a wall, a pane that may stand proud.
 func (p Problem) Room() float64 {
-	place, ok := p.shallowest()
+	place, ok := p.Shallowest()
 	if !ok {
 		return 0
 	}
@@ -64,7 +64,7 @@ func (p Problem) Room() float64 {
 
 // depth holds the depth of the frame against what must lie in it.
 func (s solver) depth() []working.Figure {
-	place, ok := s.p.shallowest()
+	place, ok := s.p.Shallowest()
 	if !ok {
 		return nil
 	}

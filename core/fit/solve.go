@@ -228,12 +228,12 @@ type solver struct {
 func (p Problem) skew(w, h axis) (outline.Skew, bool, error) {
 	up, ok1 := p.Readings[Rising]
 	down, ok2 := p.Readings[Falling]
-	for place, has := range map[Place]bool{Rising: ok1 && !ok2, Falling: ok2 && !ok1} {
-		if has {
-			return outline.Skew{}, false, outline.CheckDiagonal(string(place), w.mean(), h.mean(), p.Readings[place].Value)
-		}
-	}
-	if !ok1 || !ok2 {
+	switch {
+	case ok1 && !ok2:
+		return outline.Skew{}, false, outline.CheckDiagonal(string(Rising), w.mean(), h.mean(), up.Value)
+	case ok2 && !ok1:
+		return outline.Skew{}, false, outline.CheckDiagonal(string(Falling), w.mean(), h.mean(), down.Value)
+	case !ok1:
 		return outline.Skew{}, false, nil
 	}
 	s, err := outline.SkewOf(w.mean(), h.mean(), up.Value, down.Value)

@@ -179,3 +179,12 @@ func BenchmarkOrders(b *testing.B) {
 		}
 	}
 }
+
+// Temperatures that do not come to rest are no answer.
+func TestNotAtRest(t *testing.T) {
+	for steps, rest := range map[int]bool{1: true, mostRounds: true, mostRounds + 1: false} {
+		if err := (Result{Steps: steps}).atRest(); (err == nil) != rest {
+			t.Errorf("after %d rounds: %v", steps, err)
+		}
+	}
+}

@@ -25,6 +25,9 @@ func Orders(p Pack) ([]Arrangement, error) {
 		return nil, err
 	}
 	built := p.solve()
+	if err := built.atRest(); err != nil {
+		return nil, err
+	}
 	out := []Arrangement{}
 	seen := map[string]bool{}
 	permute(len(p.Panes), func(order []int) {
@@ -46,6 +49,9 @@ func Orders(p Pack) ([]Arrangement, error) {
 			}
 			seen[key] = true
 			r := q.solve()
+			if r.atRest() != nil {
+				continue // the others can still be told apart
+			}
 			a.Touch, a.Hotter, a.Least, a.Words = r.Touch, r.Touch-built.Touch, least(r, q), words(q, a, p)
 			out = append(out, a)
 		}

@@ -68,9 +68,9 @@ func (p Pack) Check() error {
 	if !(p.Room >= -60 && p.Room <= 60) {
 		return fault.New("room", "a room from −60 to 60 °C is expected", "give it in °C")
 	}
-	for field, v := range map[string]float64{"inside": p.Inside, "outside": p.Outside} {
+	for i, v := range []float64{p.Inside, p.Outside} {
 		if !(v > 0 && v <= 500) {
-			return fault.New(field, "a heat transfer up to 500 W/m²K is expected", "20 in an oven, 10 in a room")
+			return fault.New([]string{"inside", "outside"}[i], "a heat transfer up to 500 W/m²K is expected", "20 in an oven, 10 in a room")
 		}
 	}
 	for i, g := range p.Gaps {
@@ -148,12 +148,21 @@ const (
 )
 
 // Solve finds the temperatures: conductances from the temperatures, and the
-// temperatures from the conductances, in turn.
+// temperatures from the conductances, in turn. Temperatures that do not come to
+// rest are a *fault.Error, not an answer.
 func Solve(p Pack) (Result, error) {
 	if err := p.Check(); err != nil {
 		return Result{}, err
 	}
-	return p.solve(), nil
+	r := p.solve()
+	return r, r.atRest()
+}
+
+func (r Result) atRest() error {
+	if r.Steps > mostRounds {
+		return fault.New("gaps", fmt.Sprintf("the temperatures do not come to rest in %d rounds", mostRounds), "look for a gap or an emissivity that is far too small or too large")
+	}
+	return nil
 }
 
 func (p Pack) solve() Result {

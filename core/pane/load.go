@@ -158,10 +158,13 @@ func (m Material) roomFor(l Load, a action, t float64) room {
 			if other.lasting != strength.Permanent {
 				continue
 			}
-			if b, err := m.bend(l, other, t); err == nil {
-				r.taken += b.Stress / forGood
-				r.deflection -= b.Deflection
+			b, err := m.bend(l, other, t)
+			if err != nil { // nobody knows what it takes
+				r.taken, r.deflection = 1, 0
+				break
 			}
+			r.taken += b.Stress / forGood
+			r.deflection -= b.Deflection
 		}
 	}
 	r.taken = math.Min(1, r.taken)
@@ -170,18 +173,19 @@ func (m Material) roomFor(l Load, a action, t float64) room {
 }
 
 // passes says whether every action leaves a thickness standing; else the action
-// that does not, with what it does.
-func (m Material) passes(l Load, t float64) (action, strength.Bent, bool) {
+// that does not, with what it does. An action that cannot be reckoned leaves
+// nothing standing: its error comes with it.
+func (m Material) passes(l Load, t float64) (action, strength.Bent, bool, error) {
 	for _, a := range l.actions(m, t) {
 		b, err := m.bend(l, a, t)
 		if err != nil {
-			continue
+			return a, b, false, err
 		}
 		if left := m.roomFor(l, a, t); b.Stress > left.stress || b.Deflection > left.deflection {
-			return a, b, false
+			return a, b, false, nil
 		}
 	}
-	return action{}, strength.Bent{}, true
+	return action{}, strength.Bent{}, true, nil
 }
 
 // Carrying is the thinnest thickness from some on, at most what the frame takes,
@@ -205,7 +209,7 @@ func (m Material) carries(l Load, from, most float64) (t float64, ok bool) {
 			continue
 		}
 		t = c
-		if _, _, ok := m.passes(l, c); ok {
+		if _, _, ok, _ := m.passes(l, c); ok {
 			return c, true
 		}
 	}
@@ -218,7 +222,10 @@ func (m Material) loadGate(n Need) *Closed {
 	if ok || t == 0 {
 		return nil
 	}
-	a, b, _ := m.passes(n.Load, t)
+	a, b, _, err := m.passes(n.Load, t)
+	if err != nil {
+		return never("load", fmt.Sprintf("what it takes %s cannot be reckoned: %s", a.said, why(err)), "reckoned to carry it")
+	}
 	left := m.roomFor(n.Load, a, t)
 	if b.Stress > left.stress {
 		beside := ""
@@ -229,12 +236,20 @@ func (m Material) loadGate(n Need) *Closed {
 			"MPa", "σ", "stress "+a.said, b.Stress, working.Most(left.stress, "MPa", left.from))
 	}
 	limit := left.deflection
-	why := "more than a sixtieth of its span"
+	far := "more than a sixtieth of its span"
 	if n.Load.deflectionLimit() < strength.DeflectionLimit(n.Load.span()) {
-		why = "and be drawn out of its bite"
+		far = "and be drawn out of its bite"
 	}
-	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1), length.Metric(b.Deflection), why, m.wouldDo(n.Load, t)),
+	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1), length.Metric(b.Deflection), far, m.wouldDo(n.Load, t)),
 		"mm", "w", "deflection "+a.said, b.Deflection, working.Most(limit, "mm", origin.Custom()))
+}
+
+// why is an error in words, without its field.
+func why(err error) string {
+	if f := fault.Of(err); f != nil {
+		return f.Why
+	}
+	return err.Error()
 }
 
 // wouldDo names the nearest thing that would work where no thickness carries
@@ -244,7 +259,7 @@ func (m Material) wouldDo(l Load, t float64) string {
 	for range 7 {
 		mid := (low + high) / 2
 		l.W, l.H = w*mid, h*mid
-		if _, _, ok := m.passes(l, t); ok {
+		if _, _, ok, _ := m.passes(l, t); ok {
 			low = mid
 		} else {
 			high = mid

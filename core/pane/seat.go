@@ -25,8 +25,8 @@ func (m Material) SeatStress(l Load, t float64) float64 {
 	} else {
 		v, err = s.Warped(l.W, l.H, l.Warp)
 	}
-	if err != nil {
-		return 0
+	if err != nil { // nobody knows what the seat asks: no pane takes it
+		return math.MaxFloat32
 	}
 	return v
 }

@@ -45,12 +45,12 @@ func (m Material) pressureGate(n Need) *Closed {
 	if !m.Rated {
 		return never("pressure", fmt.Sprintf("the plant is under %s bar, and this is not made with a rating for that", working.Num(p, 1)), "rated for pressure plant")
 	}
-	if !n.Tube || n.Outside <= 2*n.Thickness {
+	if !n.Tube || n.Outside == 0 {
 		return nil
 	}
 	v, err := strength.Tube(n.Outside, n.Thickness, p*kPaPerBar)
 	if err != nil {
-		return nil
+		return never("pressure", fmt.Sprintf("a wall of %s mm in a tube of %s mm outside cannot be reckoned: %s", working.Num(n.Thickness, 1), working.Num(n.Outside, 1), why(err)), "a wall that leaves a bore")
 	}
 	may, from := m.allowable(strength.Permanent)
 	return closed("pressure", fmt.Sprintf("at %s bar a wall of %s mm takes %s MPa round and holds %s for good", working.Num(p, 1), working.Num(n.Thickness, 1), working.Num(v, 1), working.Num(may, 1)),

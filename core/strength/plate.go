@@ -183,9 +183,9 @@ func (s Sheet) loaded(w, h, q float64) error {
 	if err := s.check(); err != nil {
 		return err
 	}
-	for field, v := range map[string]float64{"w": w, "h": h} {
+	for i, v := range []float64{w, h} {
 		if !(v > 0 && v <= 10000) {
-			return fault.New(field, fmt.Sprintf("%v mm is no side of a pane", v), "from 0 to 10 m")
+			return fault.New([]string{"w", "h"}[i], fmt.Sprintf("%v mm is no side of a pane", v), "from 0 to 10 m")
 		}
 	}
 	if !(q >= 0 && q <= 1e4) {

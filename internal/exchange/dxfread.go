@@ -3,6 +3,7 @@ package exchange
 import (
 	"bufio"
 	"bytes"
+	"fmt"
 	"math"
 	"strconv"
 	"strings"
@@ -40,12 +41,29 @@ type group struct {
 	text string
 }
 
+// wantsNumber says whether the group's value is a number: coordinates, lengths,
+// angles and counts. DXF reference, group codes, from memory.
+func (g group) wantsNumber() bool {
+	return g.code >= 10 && g.code <= 79 || g.code >= 210 && g.code <= 239
+}
+
+func (g group) isNumber() bool {
+	v, err := strconv.ParseFloat(g.text, 64)
+	return err == nil && !math.IsNaN(v) && math.Abs(v) <= 1e9
+}
+
+// num is the value of a group that wantsNumber; the reader has held it already.
 func (g group) num() float64 {
-	v, err := strconv.ParseFloat(strings.TrimSpace(g.text), 64)
-	if err != nil || math.IsNaN(v) || math.Abs(v) > 1e9 {
-		return 0
-	}
+	v, _ := strconv.ParseFloat(g.text, 64)
 	return v
+}
+
+// short is the beginning of a text, for a message.
+func short(s string) string {
+	if r := []rune(s); len(r) > 20 {
+		return string(r[:20]) + "…"
+	}
+	return s
 }
 
 // entity is one thing of the drawing with its groups in order.
@@ -71,6 +89,9 @@ func (r *dxfReader) groups(b []byte) error {
 			return fault.New("file", "this is not a DXF file of text", "save it as DXF, not binary")
 		}
 		g := group{code, strings.TrimSpace(s.Text())}
+		if g.wantsNumber() && !g.isNumber() {
+			return fault.New("file", fmt.Sprintf("group %d has %q where a number belongs", g.code, short(g.text)), "save the file again, or mend that line")
+		}
 		switch {
 		case g.code == 0 && g.text == "SECTION":
 			section, started = "", true

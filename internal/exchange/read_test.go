@@ -275,3 +275,16 @@ func TestBulgesGoRound(t *testing.T) {
 		}
 	}
 }
+
+// A number that cannot be read is told, and never taken for nothing.
+func TestDXFNumbersThatAreNone(t *testing.T) {
+	line := func(x string) string {
+		return "0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nPANE\n10\n" + x + "\n20\n0\n11\n100\n21\n0\n0\nENDSEC\n0\nEOF\n"
+	}
+	for _, bad := range []string{"1O0", "1,5", "", "NaN", "1e300", "12 mm"} {
+		_, err := ReadDXF([]byte(line(bad)))
+		if f := fault.Of(err); f == nil || f.Field != "file" || !strings.Contains(f.Why, "group 10") {
+			t.Errorf("%q: %v", bad, err)
+		}
+	}
+}

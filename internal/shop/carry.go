@@ -151,10 +151,11 @@ const mostOfPane = 200
 // checkPane holds one pane against the catalogues; at is its place in the
 // document.
 func checkPane(j *record.Job, p *record.Pane, at string) error {
-	for field, text := range map[string]string{"name": p.Name, "waits_for": p.WaitsFor} {
-		if _, err := clean(at+"."+field, text, map[string]int{"name": 80, "waits_for": 200}[field], false); err != nil {
-			return err
-		}
+	if _, err := clean(at+".name", p.Name, 80, false); err != nil {
+		return err
+	}
+	if _, err := clean(at+".waits_for", p.WaitsFor, 200, false); err != nil {
+		return err
 	}
 	if p.Shape.Drawn != nil {
 		o, err := checked(*p.Shape.Drawn)

@@ -51,9 +51,9 @@ func (s *Shop) Load(ctx context.Context, in LoadIn) (LoadOut, error) {
 			return out, err
 		}
 	}
-	for field, r := range map[string]length.Reading{"w": w, "h": h} {
+	for i, r := range []length.Reading{w, h} {
 		if !(r.Value >= 20 && r.Value <= 6000) {
-			return out, fault.New(field, "a side from 20 mm to 6 m is expected", "check the unit")
+			return out, fault.New([]string{"w", "h"}[i], "a side from 20 mm to 6 m is expected", "check the unit")
 		}
 	}
 	m, err := pane.With(vs, in.Material)

@@ -30,15 +30,19 @@ func (s *Shop) SetOwn(ctx context.Context, by record.Account, v own.Value) error
 	if v.Sheet, err = clean("sheet", v.Sheet, 200, true); err != nil {
 		return err
 	}
-	vs, err := s.store.Own(ctx)
-	if err != nil {
-		return err
-	}
-	if err := book.Check(vs, v); err != nil {
-		return err
-	}
 	v.At = s.Now()
-	return s.ownChange(ctx, by, v, "set", fmt.Sprintf("%s of %s set to %s", v.Item, v.ID, working.Num(v.V, 3)), func(t *store.Tx) (bool, error) { return t.SetOwn(ctx, v, by.ID) })
+	return s.ownChange(ctx, by, v, "set", fmt.Sprintf("%s of %s set to %s", v.Item, v.ID, working.Num(v.V, 3)), func(t *store.Tx) (bool, error) {
+		// Values hold each other's limits: what stands beside it is looked at
+		// under the lock.
+		vs, err := t.Own(ctx)
+		if err != nil {
+			return false, err
+		}
+		if err := book.Check(vs, v); err != nil {
+			return false, err
+		}
+		return t.SetOwn(ctx, v, by.ID)
+	})
 }
 
 // DropOwn lets the book's value hold again; only an owner may.
@@ -51,6 +55,9 @@ func (s *Shop) DropOwn(ctx context.Context, by record.Account, v own.Value) erro
 
 func (s *Shop) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string, f func(*store.Tx) (bool, error)) error {
 	return s.store.Write(ctx, func(t *store.Tx) error {
+		if err := t.LockShop(ctx); err != nil {
+			return err
+		}
 		found, err := f(t)
 		if err != nil {
 			return err
@@ -64,3 +71,6 @@ func (s *Shop) ownChange(ctx context.Context, by record.Account, v own.Value, ac
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value", Item: v.Kind + "/" + v.ID + "/" + v.Item, Action: action, Said: said, After: v})
 	})
 }
+
+// BookRevision changes whenever a value of the shop's own does.
+func (s *Shop) BookRevision(ctx context.Context) (string, error) { return s.store.BookRevision(ctx) }

@@ -110,14 +110,18 @@ func (j stand) turn(now time.Time) Turn {
 	if p.waits(now) && !p.finished {
 		t.Waits, t.WaitsUntil = p.waitsFor, p.waitsUntil
 	}
-	if j.promised != nil {
-		t.Late = now.Add(time.Duration(j.left) * time.Minute).After(*j.promised)
-	}
+	t.Late = late(j.promised, j.left, now)
 	t.Station, t.Next = p.station, p.wants
 	if st := p.step; st != nil && string(st.Station) == t.Station {
 		t.Next, t.Do, t.Minutes, t.People, t.TwoWhy = st.Title, st.Do, st.Minutes, st.People, st.TwoWhy
 	}
 	return t
+}
+
+// late says whether a promise has passed, or the hands-on minutes that are left
+// no longer fit before it. There is one meaning of the word.
+func late(promised *time.Time, left int, now time.Time) bool {
+	return promised != nil && now.Add(time.Duration(left)*time.Minute).After(*promised)
 }
 
 // finished says that nothing but the signature is open.

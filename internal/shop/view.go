@@ -31,6 +31,7 @@ type View struct {
 	Strip      Strip             `json:"strip"`
 	Checks     []CheckView       `json:"checks"`
 	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps the job from being signed off, all panes together"`
+	Late       bool              `json:"late" doc:"The promise has passed, or the work left no longer fits before it"`
 	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left, all panes together"`
 
 	benches []benchView
@@ -207,6 +208,7 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 		v.MinutesTo += benches[i].left
 		v.Panes = append(v.Panes, s.stateOf(benches[i]))
 	}
+	v.Late = !j.Signed && late(j.PromisedAt, v.MinutesTo, s.Now())
 	v.Route = benches[on].route
 	v.Hindrances = v.hindrances()
 	v.Object = drawing.Object(v.onObject())

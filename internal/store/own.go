@@ -3,6 +3,8 @@ package store
 import (
 	"context"
 	"database/sql"
+	"errors"
+	"fmt"
 
 	"freshshard/core/own"
 )
@@ -33,4 +35,22 @@ func (t *Tx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error) {
 // DropOwn takes a value off the book's again.
 func (t *Tx) DropOwn(ctx context.Context, v own.Value) (bool, error) {
 	return t.changed(ctx, "DELETE FROM own_value WHERE kind = ? AND subject = ? AND item = ? AND version = ?", v.Kind, v.ID, v.Item, v.Version)
+}
+
+// BookRevision is a word that changes whenever one of the values does.
+func (s queries) BookRevision(ctx context.Context) (string, error) {
+	var n, versions int
+	var last sql.NullTime
+	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*), COALESCE(SUM(version), 0), MAX(at) FROM own_value").Scan(&n, &versions, &last)
+	return fmt.Sprintf("%d-%d-%d", n, versions, last.Time.UnixMilli()), err
+}
+
+// LockShop makes writers of what the whole shop shares wait for each other.
+func (t *Tx) LockShop(ctx context.Context) error {
+	var id int
+	err := t.tx.QueryRowContext(ctx, "SELECT id FROM shop WHERE id = 1 FOR UPDATE").Scan(&id)
+	if errors.Is(err, sql.ErrNoRows) {
+		return nil // before the first start nobody else is there
+	}
+	return err
 }

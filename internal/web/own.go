@@ -28,7 +28,16 @@ func (a OwnAt) value(version int) own.Value {
 	return own.Value{Kind: a.Kind, ID: a.ID, Item: a.Item, Version: version}
 }
 
+// Revision changes whenever the shop's own values do.
+type Revision struct {
+	Revision string `json:"revision"`
+}
+
 func (v *Server) ownRoutes(api huma.API) {
+	register(v, api, op("bookRevision", http.MethodGet, "/api/book/revision", "Whether a value of the shop's own has changed"), func(ctx context.Context, _ *struct{}) (*out[Revision], error) {
+		r, err := v.shop.BookRevision(ctx)
+		return &out[Revision]{Revision{r}}, said(ctx, err)
+	})
 	register(v, api, op("setOwn", http.MethodPut, "/api/book/{kind}/{id}/{item}", "Lay a value of the shop's own over the book's"), func(ctx context.Context, in *struct {
 		OwnAt
 		Body OwnIn

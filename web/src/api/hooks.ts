@@ -5,7 +5,7 @@ import {
 	useQuery,
 	useQueryClient,
 } from "@tanstack/react-query";
-import { useEffect } from "react";
+import { useEffect, useRef } from "react";
 import { api, got, type Refused } from "./client";
 import type { View } from "./types";
 
@@ -19,7 +19,24 @@ export function useSession() {
 	});
 }
 
+/** How often a screen asks whether the shop's own values have changed, ms. */
+const bookEvery = 10_000;
+
 export function useCatalogue() {
+	const client = useQueryClient();
+	const book = useQuery({
+		queryKey: ["book revision"],
+		queryFn: () => got(api.GET("/api/book/revision")),
+		refetchInterval: bookEvery,
+	});
+	const revision = book.data?.revision;
+	const seen = useRef(revision);
+	useEffect(() => {
+		if (seen.current !== undefined && seen.current !== revision) {
+			void client.invalidateQueries({ queryKey: ["catalogue"] });
+		}
+		seen.current = revision;
+	}, [client, revision]);
 	return useQuery({
 		queryKey: ["catalogue"],
 		queryFn: () => got(api.GET("/api/catalogue")),

@@ -22,6 +22,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/book/revision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether a value of the shop's own has changed */
+        get: operations["bookRevision"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/book/{kind}/{id}/{item}": {
         parameters: {
             query?: never;
@@ -3058,6 +3075,8 @@ export interface components {
             /** @description What keeps the job from being signed off, all panes together */
             hindrances: components["schemas"]["ProveHindrance"][];
             job: components["schemas"]["RecordJob"];
+            /** @description The promise has passed, or the work left no longer fits before it */
+            late: boolean;
             /**
              * Format: int64
              * @description Hands-on minutes that are left, all panes together
@@ -3325,6 +3344,9 @@ export interface components {
             /** Format: int64 */
             pulse: number;
         };
+        WebRevision: {
+            revision: string;
+        };
         WebSash: {
             across: components["schemas"]["ShopSashOut"];
             down: components["schemas"]["ShopSashOut"];
@@ -3485,6 +3507,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopBackup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    bookRevision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebRevision"];
                 };
             };
             /** @description Error */

@@ -95,8 +95,7 @@ function wayTo(view: View, station: string): string {
 function Head({ view }: { view: View }) {
 	const { job } = view;
 	const [open, setOpen] = useState(false);
-	const late =
-		job.promised_at !== undefined && new Date(job.promised_at) < new Date();
+	const { late } = view;
 	return (
 		<header className="flex flex-wrap items-baseline justify-between gap-x-6 px-4 pt-3 pb-1 sm:px-7">
 			<h1 className="min-w-0 text-[22px] leading-7 font-semibold">
