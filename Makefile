@@ -2,9 +2,10 @@
 # make demo-fresh  the same, started over
 # make test        everything: Go, screens, types, lint
 # make bench       the benchmarks, against their bounds
+# make mutants     one change at a time in the core, and what no test notices; SAMPLE=400
 # make soak        kills and hostile input for hours; KILLS=100 FUZZ=1h
 
-.PHONY: demo demo-fresh test bench soak build api screenshots web go-check web-check packages packages-all clean
+.PHONY: demo demo-fresh test bench soak mutants build api screenshots web go-check web-check packages packages-all clean
 .DEFAULT_GOAL := build
 
 BIN   := bin/freshshard
@@ -69,3 +70,6 @@ screenshots: packages-all $(BIN)
 
 clean:
 	rm -rf bin web/node_modules internal/web/static/built
+
+mutants:
+	@go run ./internal/mutants -packages ./core/... -sample $(or $(SAMPLE),0)

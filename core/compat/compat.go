@@ -101,6 +101,11 @@ func (t Table) touched(materials, seals []string) []Subject {
 	return out
 }
 
+// Knows says whether the matrix has a subject of that id or of that material.
+func (t Table) Knows(name string) bool {
+	return slices.ContainsFunc(t.Subjects, func(s Subject) bool { return s.ID == name || slices.Contains(s.Materials, name) })
+}
+
 // Ask looks every agent up against what a job has: materials are those of pane
 // and frame, seals the ids of seal subjects.
 func (t Table) Ask(materials, seals []string) []Finding {

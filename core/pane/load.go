@@ -12,13 +12,13 @@ import (
 )
 
 // Held says which sides of a pane are held; nothing said is all four.
-type Held string
+type Held = strength.Held
 
 // How a pane is held, for its loads.
 const (
-	Three Held = "three" // free along its width, as a pane that slides down
-	Two   Held = "two"   // held above and below, its sides free
-	Round Held = "round" // all round, W across
+	Three = strength.Three
+	Two   = strength.Two
+	Round = strength.Round
 )
 
 // Load is what bends the pane. A load that is nothing is not looked at.
@@ -116,15 +116,7 @@ func (m Material) bend(l Load, a action, t float64) (strength.Bent, error) {
 }
 
 // span is the length over which the pane bends, mm.
-func (l Load) span() float64 {
-	switch l.Held {
-	case Three, Round:
-		return l.W
-	case Two:
-		return l.H
-	}
-	return math.Min(l.W, l.H)
-}
+func (l Load) span() float64 { return l.Held.Span(l.W, l.H) }
 
 // deflectionLimit is how far the pane may bend, mm: a share of its span, and
 // no farther than keeps its bite. A pane that bends by w is drawn in by

@@ -71,21 +71,8 @@ func (p *plates) bend(l Load, a action, s strength.Sheet) (strength.Bent, error)
 
 // bent is what one kPa, or one newton at the worst place, does to a sheet.
 func (l Load) bent(s strength.Sheet, push bool) (strength.Bent, error) {
-	switch {
-	case l.Held == Round && push:
-		return s.PushRound(l.W, unitLoad, hand)
-	case l.Held == Round:
-		return s.Circle(l.W, unitLoad, false)
-	case l.Held == Two && push:
-		return s.PushEdge(l.H, l.W, unitLoad, hand, true)
-	case l.Held == Two:
-		return s.TwoSides(l.H, l.W, unitLoad)
-	case l.Held == Three && push:
-		return s.PushEdge(l.W, l.H, unitLoad, hand, false)
-	case l.Held == Three:
-		return s.ThreeSides(l.W, l.H, unitLoad)
-	case push:
-		return s.Push(math.Max(l.W, l.H), math.Min(l.W, l.H), unitLoad, hand)
+	if push {
+		return l.Held.Push(s, l.W, l.H, unitLoad, hand)
 	}
-	return s.FourSides(l.W, l.H, unitLoad)
+	return l.Held.Even(s, l.W, l.H, unitLoad)
 }

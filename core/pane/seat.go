@@ -15,16 +15,7 @@ func (m Material) SeatStress(l Load, t float64) float64 {
 	if l.Warp == 0 || l.W == 0 || l.H == 0 {
 		return 0
 	}
-	s := m.sheet(t)
-	var v float64
-	var err error
-	if l.Held == Round {
-		// The gap on a plate is from the low to the high of the saddle: twice its
-		// height from the mean plane.
-		v, err = s.WarpedRound(l.W, l.Warp/2)
-	} else {
-		v, err = s.Warped(l.W, l.H, l.Warp)
-	}
+	v, err := l.Held.Seat(m.sheet(t), l.W, l.H, l.Warp)
 	if err != nil { // nobody knows what the seat asks: no pane takes it
 		return math.MaxFloat32
 	}

@@ -1,6 +1,8 @@
 package calc
 
 import (
+	"fmt"
+
 	"freshshard/core/compat"
 	"freshshard/core/fault"
 	"freshshard/core/heat"
@@ -15,12 +17,12 @@ type PlateIn struct {
 	strength.Sheet
 	W        float64          `json:"w"`
 	H        float64          `json:"h"`
-	Held     string           `json:"held"`
-	Q        float64          `json:"q,omitempty"`
-	Wind     float64          `json:"wind,omitempty"`
-	Push     float64          `json:"push,omitempty"`
-	Patch    float64          `json:"patch,omitempty"`
-	Warp     float64          `json:"warp,omitempty"`
+	Held     strength.Held    `json:"held,omitempty" enum:"three,two,round,clamped" doc:"Left out: on four sides"`
+	Q        float64          `json:"q,omitempty" minimum:"0"`
+	Wind     float64          `json:"wind,omitempty" minimum:"0" maximum:"100"`
+	Push     float64          `json:"push,omitempty" minimum:"0" maximum:"10000"`
+	Patch    float64          `json:"patch,omitempty" minimum:"1" maximum:"1000"`
+	Warp     float64          `json:"warp,omitempty" minimum:"0" maximum:"100"`
 	Strength float64          `json:"strength"`
 	Lasting  strength.Lasting `json:"lasting"`
 }
@@ -76,60 +78,62 @@ func loadTopics() []Topic {
 	coat := heat.Pane{Name: "coated", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.15, Limit: 300}
 	plain := heat.Pane{Name: "toughened", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837, Limit: 250}
 	return []Topic{
-		{"plate", "stress and deflection of a pane under wind, push and a warped seat", PlateIn{Sheet: strength.Sheet{E: 70, Nu: 0.22, T: 4}, W: 700, H: 900, Held: "four", Wind: 30, Push: 500, Patch: 100, Warp: 1, Strength: 45, Lasting: strength.Gust}, with(runPlate)},
-		{"carry", "how thick each material has to be to carry some loads", pane.Load{W: 900, H: 600, Held: pane.Two, Wind: 30, Push: 500}, with(func(in pane.Load) ([]pane.Carrier, error) { return pane.Carriers(nil, in), in.Check() })},
+		{"plate", "stress and deflection of a pane under wind, push and a warped seat", PlateIn{Sheet: strength.Sheet{E: 70, Nu: 0.22, T: 4}, W: 700, H: 900, Wind: 30, Push: 500, Patch: 100, Warp: 1, Strength: 45, Lasting: strength.Gust}, with(runPlate)},
+		{"carry", "how thick each material has to be to carry some loads", pane.Load{W: 900, H: 600, Held: pane.Two, Wind: 30, Push: 500}, with(runCarry)},
 		{"hoop", "hoop stress of a tube under pressure", TubeIn{12.7, 2.4, 800}, with(runHoop)},
 		{"edge", "stress at the cold, covered edge of a hot pane", EdgeIn{70, 9, 40}, with(runEdge)},
 		{"pack", "how warm the panes of a pack get, in every order and facing", heat.Pack{Cavity: 250, Room: 22, Inside: heat.UsualInside, Outside: heat.UsualOutside, Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},
 		{"dew", "whether a surface is dry enough to bond and paint", setting.Damp{Air: 19.2, Humidity: 46, Surface: 12}, with(setting.Damp.Figures)},
-		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"}, []string{"rubber"}}, with(func(in TouchIn) ([]compat.Finding, error) { return compat.All().Ask(in.Materials, in.Seals), nil })},
+		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"}, []string{"rubber"}}, with(runTouch)},
 	}
 }
 
 func runPlate(in PlateIn) (PlateOut, error) {
 	out := PlateOut{}
-	q := in.Q + strength.Wind(in.Wind, 1)
 	var err error
-	span := min(in.W, in.H)
-	switch in.Held {
-	case "four", "":
-		out.Even, err = in.FourSides(in.W, in.H, q)
-	case "two":
-		span = in.W
-		out.Even, err = in.TwoSides(in.W, in.H, q)
-	case "three":
-		span = in.W
-		out.Even, err = in.ThreeSides(in.W, in.H, q)
-	case "round", "clamped":
-		span = in.W
-		out.Even, err = in.Circle(in.W, q, in.Held == "clamped")
-	default:
-		err = fault.New("held", "a pane is held on four sides, on three with its width free, on two across its width, round, or clamped round", "use four, three, two, round or clamped")
-	}
-	if err != nil {
+	if out.Even, err = in.Held.Even(in.Sheet, in.W, in.H, in.Q+strength.Wind(in.Wind, 1)); err != nil {
 		return out, err
 	}
 	if in.Push > 0 {
-		switch in.Held {
-		case "three", "two":
-			out.Push, err = in.PushEdge(in.W, in.H, in.Push, in.Patch, in.Held == "two")
-		case "round", "clamped":
-			out.Push, err = in.PushRound(in.W, in.Push, in.Patch)
-		default:
-			out.Push, err = in.Sheet.Push(in.W, in.H, in.Push, in.Patch)
-		}
-		if err != nil {
+		if out.Push, err = in.Held.Push(in.Sheet, in.W, in.H, in.Push, in.Patch); err != nil {
 			return out, err
 		}
 	}
 	if in.Warp != 0 {
-		if out.Seat, err = in.Warped(in.W, in.H, in.Warp); err != nil {
+		if out.Seat, err = in.Held.Seat(in.Sheet, in.W, in.H, in.Warp); err != nil {
 			return out, err
 		}
 	}
-	out.Limit = strength.DeflectionLimit(span)
+	out.Limit = strength.DeflectionLimit(in.Held.Span(in.W, in.H))
 	out.Allowable, err = strength.Allowable(in.Strength, in.Lasting)
 	return out, err
+}
+
+func runCarry(in pane.Load) ([]pane.Carrier, error) {
+	if err := in.Check(); err != nil {
+		return nil, err
+	}
+	for i, v := range []float64{in.W, in.H} {
+		if v <= 0 && !(i == 1 && in.Held == pane.Round) {
+			return nil, fault.New([]string{"w", "h"}[i], "a pane that carries something has a size", "give it in mm")
+		}
+	}
+	return pane.Carriers(nil, in), nil
+}
+
+func runTouch(in TouchIn) ([]compat.Finding, error) {
+	all := compat.All()
+	for _, list := range []struct {
+		field string
+		names []string
+	}{{"materials", in.Materials}, {"seals", in.Seals}} {
+		for i, n := range list.names {
+			if !all.Knows(n) {
+				return nil, fault.New(fmt.Sprintf("%s[%d]", list.field, i), fmt.Sprintf("the matrix has no %q", n), "use the ids of the book's page What touches what")
+			}
+		}
+	}
+	return all.Ask(in.Materials, in.Seals), nil
 }
 
 func runHoop(in TubeIn) (TubeOut, error) {

@@ -1,7 +1,11 @@
 package calc
 
 import (
+	"fmt"
+	"maps"
 	"math"
+	"slices"
+	"strings"
 
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
@@ -99,6 +103,9 @@ func runOutline(in OutlineIn) (OutlineOut, error) {
 	if err != nil {
 		return OutlineOut{}, err
 	}
+	if err := in.known(k); err != nil {
+		return OutlineOut{}, err
+	}
 	p, err := k.Make(in.Measures)
 	if err != nil {
 		return OutlineOut{}, err
@@ -118,6 +125,26 @@ func runOutline(in OutlineIn) (OutlineOut, error) {
 		out.Makes = k.Dimensions(out.Inset)
 	}
 	return out, nil
+}
+
+// known refuses measures that the kind does not have: a misspelt doubt would
+// count as none.
+func (in OutlineIn) known(k outline.Kind) error {
+	has := map[string]bool{}
+	for _, m := range append(append([]outline.Measure{}, k.Measures...), k.Checks...) {
+		has[m.Key] = true
+	}
+	for _, list := range []struct {
+		field  string
+		values map[string]float64
+	}{{"measures", in.Measures}, {"doubts", in.Doubts}, {"checks", in.Checks}} {
+		for _, key := range slices.Sorted(maps.Keys(list.values)) {
+			if !has[key] {
+				return fault.New(list.field+"."+key, fmt.Sprintf("a %s has no measure called %s", k.Name, key), "use "+strings.Join(slices.Sorted(maps.Keys(has)), ", "))
+			}
+		}
+	}
+	return nil
 }
 
 func runTapes(in TapesIn) (TapesOut, error) {

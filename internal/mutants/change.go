@@ -1,0 +1,137 @@
+package main
+
+import (
+	"bytes"
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"go/ast"
+	"go/parser"
+	"go/token"
+	"io"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strconv"
+	"strings"
+)
+
+// change is one place of a file with other words in it.
+type change struct {
+	pkg, file   string
+	where, what string
+	from, to    int // bytes of the file
+	with        string
+	source      []byte
+}
+
+func (c change) apply() []byte {
+	return bytes.Join([][]byte{c.source[:c.from], []byte(c.with), c.source[c.to:]}, nil)
+}
+
+// changesOf lists every change that can be made to the packages of a pattern.
+func changesOf(ctx context.Context, pattern string) ([]change, error) {
+	out, err := exec.CommandContext(ctx, "go", "list", "-json=ImportPath,Dir,GoFiles,TestGoFiles", pattern).Output()
+	if err != nil {
+		return nil, err
+	}
+	var all []change
+	d := json.NewDecoder(bytes.NewReader(out))
+	for {
+		var p struct {
+			ImportPath, Dir      string
+			GoFiles, TestGoFiles []string
+		}
+		if err := d.Decode(&p); errors.Is(err, io.EOF) {
+			return all, nil
+		} else if err != nil {
+			return nil, err
+		}
+		for _, f := range p.GoFiles {
+			found, err := inFile(p.ImportPath, filepath.Join(p.Dir, f))
+			if err != nil {
+				return nil, err
+			}
+			all = append(all, found...)
+		}
+	}
+}
+
+// turned are operators and what they are changed to: over the edge, and to the
+// other side.
+var turned = map[token.Token][]string{
+	token.LSS: {"<=", ">"}, token.LEQ: {"<", ">="}, token.GTR: {">=", "<"}, token.GEQ: {">", "<="},
+	token.EQL: {"!="}, token.NEQ: {"=="}, token.ADD: {"-"}, token.SUB: {"+"}, token.MUL: {"/"}, token.QUO: {"*"},
+	token.LAND: {"||"}, token.LOR: {"&&"},
+}
+
+// verdicts are words that stand for a judgement, each with another one.
+var verdicts = map[string]string{
+	"Stop": "Warn", "Warn": "Stop", "Good": "Warn", "Pass": "Fail", "Fail": "Pass", "Skip": "Fail",
+	"AtLeast": "AtMost", "AtMost": "AtLeast", "Least": "Most", "Most": "Least", "true": "false", "false": "true", "Min": "Max", "Max": "Min",
+	"Permanent": "Gust", "Gust": "Permanent",
+}
+
+func inFile(pkg, file string) ([]change, error) {
+	source, err := os.ReadFile(filepath.Clean(file))
+	if err != nil {
+		return nil, err
+	}
+	set := token.NewFileSet()
+	tree, err := parser.ParseFile(set, file, source, parser.SkipObjectResolution)
+	if err != nil {
+		return nil, err
+	}
+	var out []change
+	add := func(from token.Pos, length int, with string) {
+		p := set.Position(from)
+		was := string(source[p.Offset : p.Offset+length])
+		line, _, _ := strings.Cut(string(source[p.Offset-p.Column+1:]), "\n")
+		out = append(out, change{pkg: pkg, file: file, where: fmt.Sprintf("%s:%d", filepath.Join(strings.TrimPrefix(pkg, "freshshard/"), filepath.Base(file)), p.Line),
+			what: fmt.Sprintf("%s → %s in `%s`", was, with, strings.TrimSpace(line)), from: p.Offset, to: p.Offset + length, with: with, source: source})
+	}
+	ast.Inspect(tree, func(n ast.Node) bool {
+		switch n := n.(type) {
+		case *ast.ImportSpec, *ast.Field, *ast.ArrayType:
+			return false // paths, tags, sizes
+		case *ast.BinaryExpr:
+			for _, with := range turned[n.Op] {
+				add(n.OpPos, len(n.Op.String()), with)
+			}
+		case *ast.UnaryExpr:
+			if n.Op == token.NOT {
+				add(n.OpPos, 1, "")
+			}
+			if n.Op == token.SUB {
+				add(n.OpPos, 1, "+")
+			}
+		case *ast.BasicLit:
+			if with, ok := other(n); ok {
+				add(n.Pos(), len(n.Value), with)
+			}
+		case *ast.Ident:
+			if with, ok := verdicts[n.Name]; ok {
+				add(n.Pos(), len(n.Name), with)
+			}
+		}
+		return true
+	})
+	return out, nil
+}
+
+// other is a constant that differs enough to matter.
+func other(l *ast.BasicLit) (string, bool) {
+	switch l.Kind {
+	case token.INT:
+		n, err := strconv.ParseInt(l.Value, 10, 64)
+		return strconv.FormatInt(n+1, 10), err == nil
+	case token.FLOAT:
+		v, err := strconv.ParseFloat(l.Value, 64)
+		if v == 0 {
+			return "0.25", err == nil
+		}
+		return strconv.FormatFloat(v*1.25, 'g', 6, 64), err == nil
+	}
+	return "", false
+}
