@@ -56,6 +56,7 @@ func TestDemo(t *testing.T) {
 	t.Run("lamp and leaving", func(t *testing.T) { lampAndLeaving(t, p) })
 	t.Run("questions find the family", func(t *testing.T) { questionsFindTheFamily(t, p) })
 	t.Run("people", func(t *testing.T) { people(t, p) })
+	t.Run("old drafts", func(t *testing.T) { oldDrafts(t, p) })
 	t.Run("a lost password", func(t *testing.T) { lostPassword(t, p) })
 }
 

@@ -8,6 +8,7 @@
 //	freshshard verify    read an archive through
 //	freshshard restore   bring an archive back into an empty database
 //	freshshard password  a one-time word for somebody who is lost
+//	freshshard version   from what it was built
 //	freshshard openapi   print the API's contract
 package main
 
@@ -36,6 +37,7 @@ const usage = `Fresh Shard
   freshshard restore  [--dir var/shop | --dsn ADDRESS] ARCHIVE
   freshshard password [--dir var/shop | --dsn ADDRESS] --login NAME
   freshshard openapi
+  freshshard version
 `
 
 func main() {
@@ -67,6 +69,11 @@ func run(ctx context.Context, args []string) int {
 		err = restoreCommand(ctx, args[1:])
 	case "password":
 		err = passwordCommand(ctx, args[1:])
+	case "version":
+		var v string
+		if v, err = version(); err == nil {
+			fmt.Println(v)
+		}
 	case "openapi":
 		var b []byte
 		if b, err = web.OpenAPI(); err == nil {

@@ -119,3 +119,10 @@ func TestMistakesAreSentences(t *testing.T) {
 		}
 	}
 }
+
+func TestVersion(t *testing.T) {
+	code, out, _ := call(t, "", "version")
+	if code != 0 || !strings.Contains(out, "Fresh Shard, built from") || !strings.Contains(out, "schema ") {
+		t.Errorf("exit %d, %q", code, out)
+	}
+}

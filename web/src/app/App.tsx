@@ -1,6 +1,7 @@
 import { lazy, type ReactNode, Suspense } from "react";
-import { Navigate, Route, Routes } from "react-router";
+import { Navigate, Route, Routes, useLocation } from "react-router";
 import { useSession } from "../api/hooks";
+import { Boundary } from "../parts/Boundary";
 import { FirstStart } from "../screens/door/FirstStart";
 import { SignIn } from "../screens/door/SignIn";
 import { JobScreen } from "../screens/job/JobScreen";
@@ -28,6 +29,8 @@ const TakeInScreen = lazy(() =>
 
 export function App() {
 	const session = useSession();
+	// Another page is another try; its stations are the same page.
+	const pathname = useLocation().pathname.split("/").slice(0, 3).join("/");
 	if (session.isPending) return <Waiting>Opening the shop …</Waiting>;
 	if (session.isError) {
 		return (
@@ -49,19 +52,21 @@ export function App() {
 	return (
 		<WhoContext value={{ account, shop }}>
 			<Suspense fallback={<Waiting>…</Waiting>}>
-				<Routes>
-					<Route path="/" element={<TodayScreen />} />
-					<Route path="/jobs" element={<JobsScreen />} />
-					<Route path="/take-in" element={<TakeInScreen />} />
-					<Route path="/jobs/:id" element={<JobScreen />} />
-					<Route path="/jobs/:id/:station" element={<JobScreen />} />
-					<Route path="/sums" element={<SumsScreen />} />
-					<Route path="/sums/:sum" element={<SumsScreen />} />
-					<Route path="/book" element={<BookScreen />} />
-					<Route path="/book/:page" element={<BookScreen />} />
-					<Route path="/shop" element={<ShopScreen />} />
-					<Route path="*" element={<Navigate to="/" replace />} />
-				</Routes>
+				<Boundary key={pathname} what="This page">
+					<Routes>
+						<Route path="/" element={<TodayScreen />} />
+						<Route path="/jobs" element={<JobsScreen />} />
+						<Route path="/take-in" element={<TakeInScreen />} />
+						<Route path="/jobs/:id" element={<JobScreen />} />
+						<Route path="/jobs/:id/:station" element={<JobScreen />} />
+						<Route path="/sums" element={<SumsScreen />} />
+						<Route path="/sums/:sum" element={<SumsScreen />} />
+						<Route path="/book" element={<BookScreen />} />
+						<Route path="/book/:page" element={<BookScreen />} />
+						<Route path="/shop" element={<ShopScreen />} />
+						<Route path="*" element={<Navigate to="/" replace />} />
+					</Routes>
+				</Boundary>
 			</Suspense>
 		</WhoContext>
 	);

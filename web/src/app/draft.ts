@@ -1,8 +1,10 @@
 import { useCallback, useState } from "react";
+import { adopt } from "./adopt";
 
 /**
  * State that is also kept on the device, so that nothing typed is lost when a
- * page is reloaded or a tablet runs flat.
+ * page is reloaded or a tablet runs flat. A draft of an earlier version of the
+ * page gives what still fits it.
  */
 export function useDraft<T>(
 	name: string,
@@ -18,7 +20,11 @@ export function useDraft<T>(
 	const set = useCallback(
 		(v: T) => {
 			hold({ key, value: v });
-			localStorage.setItem(key, JSON.stringify(v));
+			try {
+				localStorage.setItem(key, JSON.stringify(v));
+			} catch {
+				// The device is full: the page goes on without a draft.
+			}
 		},
 		[key],
 	);
@@ -33,7 +39,7 @@ function load<T>(key: string, empty: T): T {
 	const text = localStorage.getItem(key);
 	if (text === null) return empty;
 	try {
-		return JSON.parse(text) as T;
+		return adopt(JSON.parse(text), empty);
 	} catch {
 		return empty;
 	}

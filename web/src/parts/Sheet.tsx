@@ -1,5 +1,6 @@
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
+import { Boundary } from "./Boundary";
 
 /** A sheet laid over the right of the table; Escape or "Put away" lifts it. */
 export function Sheet({
@@ -35,7 +36,7 @@ export function Sheet({
 						tabIndex={0}
 						className="flex-1 overflow-y-auto px-6 py-5"
 					>
-						{children}
+						<Boundary what={title || "This sheet"}>{children}</Boundary>
 					</section>
 				</Dialog.Content>
 			</Dialog.Portal>
