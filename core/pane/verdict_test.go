@@ -1,0 +1,209 @@
+package pane
+
+import (
+	"math"
+	"strings"
+	"testing"
+
+	"freshshard/core/exposure"
+	"freshshard/core/origin"
+	"freshshard/core/own"
+	"freshshard/core/strength"
+	"freshshard/core/working"
+)
+
+func must(t *testing.T, id string) Material {
+	t.Helper()
+	m, err := ByID(id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return m
+}
+
+// Each gate just inside, at and just outside its limit, and the words that a
+// person reads.
+func TestGateVerdicts(t *testing.T) {
+	sees := func(change func(*exposure.Exposure)) Need {
+		n := Need{Exposure: exposure.Exposure{Steady: 20, Short: 20, Room: 20, FrameHot: 20}}
+		change(&n.Exposure)
+		return n
+	}
+	tough, ceramic, annealed := must(t, "toughened"), must(t, "glass-ceramic"), must(t, "annealed")
+	for _, c := range []struct {
+		name string
+		m    Material
+		n    Need
+		gate string // empty: open
+		says string
+	}{
+		{"steady below", tough, sees(func(e *exposure.Exposure) { e.Steady = 249 }), "", ""},
+		{"steady at", tough, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 250, 250 }), "", ""},
+		{"steady above", tough, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 251, 251 }), "steady", "251 °C is above the 250 °C"},
+		{"peak at", tough, sees(func(e *exposure.Exposure) { e.Short = 300 }), "", ""},
+		{"peak above", tough, sees(func(e *exposure.Exposure) { e.Short = 301 }), "peak", "a peak of 301 °C is above the 300 °C"},
+		{"sudden at", tough, sees(func(e *exposure.Exposure) { e.Sudden = 200 }), "", ""},
+		{"sudden above", tough, sees(func(e *exposure.Exposure) { e.Sudden = 201 }), "sudden", "a sudden change of 201 K is above the 200 K"},
+		{"life below the first row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 559, 559, 1e6 }), "", ""},
+		{"life at the first row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 560, 560, 5000 }), "", ""},
+		{"an hour more at the first row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 560, 560, 5001 }), "life", "more than the 5000 h that it lasts at 560 °C"},
+		{"between two rows the hotter counts", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 561, 561, 1001 }), "life", "1000 h that it lasts at 610 °C"},
+		{"at the second row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 610, 610, 1000 }), "", ""},
+		{"at the last row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 710, 710, 10 }), "", ""},
+		{"above the last row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 711, 711 }), "steady", "711 °C"},
+		{"people fall against it", annealed, Need{Strike: true}, "safety", "not safety glazing"},
+		{"people fall against what is safe", tough, Need{Strike: true}, "", ""},
+		{"nobody falls against it", annealed, Need{}, "", ""},
+		{"a windscreen in one piece", tough, Need{Duty: Duty{Windscreen: true}}, "vehicle", "a windscreen is laminated"},
+		{"blades in a vehicle", annealed, Need{Vehicle: true}, "vehicle", "breaks into daggers"},
+		{"dice in a vehicle", tough, Need{Vehicle: true}, "", ""},
+		{"blades over food", annealed, Need{Duty: Duty{Food: true}}, "food", "splinters"},
+		{"a frame as deep as its thinnest", annealed, Need{Depth: annealed.Thicknesses[0]}, "", ""},
+		{"a frame not so deep", annealed, Need{Depth: annealed.Thicknesses[0] - 0.1}, "depth", "its thinnest pane is"},
+		{"a frame that nobody read", annealed, Need{Depth: 0}, "", ""},
+		{"toughened under pressure, rated", tough, Need{Duty: Duty{Pressure: 1}}, "", ""},
+		{"annealed under pressure", annealed, Need{Duty: Duty{Pressure: 1}}, "pressure", "not made with a rating"},
+		{"no tube of it", tough, Need{Tube: true}, "shape", "not to be had as a tube"},
+		{"no mirror", annealed, Need{Like: mirror}, "shape", "it is no mirror"},
+	} {
+		got := c.m.gate(c.n)
+		switch {
+		case c.gate == "" && got != nil:
+			t.Errorf("%s: closed by %s: %s", c.name, got.Gate, got.Sentence)
+		case c.gate != "" && (got == nil || got.Gate != c.gate || !strings.Contains(got.Sentence, c.says)):
+			t.Errorf("%s: %+v, want the gate %s saying %q", c.name, got, c.gate, c.says)
+		case got != nil && (got.Figure.Verdict != working.Stop || got.Figure.Margin >= 0 || got.Material != c.m.ID):
+			t.Errorf("%s: its figure is %s by %v", c.name, got.Figure.Verdict, got.Figure.Margin)
+		}
+	}
+}
+
+// What a material may carry, briefly and for good.
+func TestAllowable(t *testing.T) {
+	for _, c := range []struct {
+		id      string
+		lasting strength.Lasting
+		want    float64
+	}{
+		{"polycarbonate", strength.Gust, 62 * 0.5}, // half of its yield; common practice, no source
+		{"polycarbonate", strength.Permanent, 10},  // design; data sheet, from memory
+		{"acrylic", strength.Gust, 70 * 0.5},
+		{"annealed", strength.Permanent, 7.25}, // EN 16612, from memory
+		{"annealed", strength.Gust, 18.5},
+		{"toughened", strength.Permanent, 69.75},
+	} {
+		if got, _ := must(t, c.id).allowable(c.lasting); math.Abs(got-c.want) > 0.01 {
+			t.Errorf("%s %s: %v MPa, want %v", c.id, c.lasting, got, c.want)
+		}
+	}
+}
+
+// A load just below, at and just above what a thickness carries.
+func TestCarriesToItsLimit(t *testing.T) {
+	m := must(t, "annealed")
+	l := Load{W: 600, H: 600, Even: 1}
+	b, err := m.bend(l, l.actions(m, 6)[0], 6)
+	if err != nil {
+		t.Fatal(err)
+	}
+	may, _ := m.allowable(strength.Permanent)
+	at := may / b.Stress
+	for _, c := range []struct {
+		share float64
+		ok    bool
+	}{{0.999, true}, {1.001, false}} {
+		l.Even = at * c.share
+		if _, _, ok, err := m.passes(l, 6); ok != c.ok || err != nil {
+			t.Errorf("at %v of its stress: %v, %v", c.share, ok, err)
+		}
+	}
+}
+
+// How much a judgement counts, and what makes it count more.
+func TestWeights(t *testing.T) {
+	plain := Need{}
+	for _, c := range []struct {
+		k    string
+		n    Need
+		more float64
+	}{
+		{"warp", Need{Load: Load{Warp: 0.1}}, 8}, {"warp", Need{}, 0},
+		{"touch", Need{Stack: Stack{Here: 1}}, 5}, {"touch", Need{}, 0},
+		{"uv", Need{Exposure: exposure.Exposure{Outdoors: true}}, 2}, {"uv", Need{}, 0},
+		{"cost", Need{Load: Load{Warp: 1}, Stack: Stack{Here: 1}, Exposure: exposure.Exposure{Outdoors: true}}, 0},
+	} {
+		if got := c.n.weight(c.k) - plain.weight(c.k); got != c.more {
+			t.Errorf("%s counts %v more, want %v", c.k, got, c.more)
+		}
+	}
+	if got := (Need{Weights: map[string]float64{"cost": 7}}).weight("cost"); got != 7 {
+		t.Errorf("what a person sets counts %v", got)
+	}
+}
+
+// The first reason, a second one from eight points on, and what speaks against
+// it below five.
+func TestSentence(t *testing.T) {
+	reason := func(why string, points, weight float64) Reason {
+		return Reason{Why: why, Points: points, Weight: weight}
+	}
+	for _, c := range []struct {
+		name    string
+		reasons []Reason
+		want    string
+	}{
+		{"a second at eight", []Reason{reason("b", 8, 1), reason("a", 10, 2), reason("c", 5, 1)}, "a; b"},
+		{"a second below eight", []Reason{reason("b", 7.9, 1), reason("a", 10, 2), reason("c", 5, 1)}, "a"},
+		{"against it below five", []Reason{reason("a", 10, 2), reason("b", 6, 1), reason("c", 4.9, 1)}, "a; against it: c"},
+		{"not against it at five", []Reason{reason("a", 10, 2), reason("b", 6, 1), reason("c", 5, 1)}, "a"},
+		{"what counts nothing is not against it", []Reason{reason("a", 10, 2), reason("c", 0, 0), reason("b", 6, 1)}, "a"},
+		{"the weight decides", []Reason{reason("light", 10, 1), reason("heavy", 8, 3), reason("c", 5, 1)}, "heavy; light"},
+	} {
+		if got := (Ranked{Reasons: c.reasons}).sentence(); got != c.want {
+			t.Errorf("%s: %q, want %q", c.name, got, c.want)
+		}
+	}
+}
+
+// The nearest misses its limit by the least share; a property that is missing
+// is farther than any number.
+func TestNearest(t *testing.T) {
+	number := func(id string, value, limit float64) Closed {
+		return Closed{Material: id, Figure: working.Figure{Value: value, Unit: "°C", Limit: working.Most(limit, "°C", origin.Custom())}.Judge(working.Stop)}
+	}
+	want := never("safety", "", "safety glazing")
+	want.Material = "missing"
+	for _, c := range []struct {
+		closed []Closed
+		want   string
+	}{
+		{[]Closed{number("far", 500, 250), number("near", 300, 250)}, "near"},
+		{[]Closed{number("share", 110, 100), number("kelvin", 1105, 1000)}, "share"},
+		{[]Closed{*want, number("number", 1e6, 1)}, "number"},
+		{[]Closed{*want}, "missing"},
+	} {
+		if got := (Choice{Closed: c.closed}).nearest(); got.Material != c.want {
+			t.Errorf("%s, want %s", got.Material, c.want)
+		}
+	}
+}
+
+// The better score stands first, whatever order the book has.
+func TestBestIsFirst(t *testing.T) {
+	e, err := exposure.ByID("room")
+	if err != nil {
+		t.Fatal(err)
+	}
+	c, err := Choose(Need{Exposure: e, Thickness: 4, Area: 2e5, Own: own.Values{}})
+	if err != nil || len(c.Open) < 4 {
+		t.Fatalf("%d open, %v", len(c.Open), err)
+	}
+	for i := 1; i < len(c.Open); i++ {
+		if c.Open[i].Score > c.Open[i-1].Score {
+			t.Errorf("%s (%v) stands behind %s (%v)", c.Open[i].Material, c.Open[i].Score, c.Open[i-1].Material, c.Open[i-1].Score)
+		}
+	}
+	if !strings.HasPrefix(c.Advice, working.Num(c.Open[0].Thickness, 1)+" mm "+c.Open[0].Name) {
+		t.Errorf("the advice is %q, the best %s", c.Advice, c.Open[0].Name)
+	}
+}
