@@ -2,114 +2,161 @@ package drawing
 
 import (
 	"fmt"
-	"sort"
 	"strings"
 	"testing"
 
+	"freshshard/core/exposure"
+	"freshshard/core/family"
 	"freshshard/core/fit"
+	"freshshard/core/frame"
+	"freshshard/core/golden"
+	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/setting"
 )
 
-// shape is the geometry of a drawing as text: layer by layer, in tenths of a
-// millimetre.
-func shape(d Drawing, layers ...Layer) string {
-	var out []string
+// everything is a reading for every place that a way of holding may ask.
+var everything = map[fit.Place]string{
+	fit.WidthTop: "420", fit.WidthMiddle: "421", fit.WidthBottom: "422", fit.HeightLeft: "310", fit.HeightMiddle: "310.5", fit.HeightRight: "311", fit.Rising: "522", fit.Falling: "524",
+	fit.Ledge: "24", fit.Reach: "22", fit.Web: "5", fit.Across0: "300", fit.Across45: "302", fit.Across90: "301", fit.Across135: "300.5",
+	fit.Faces: "250", fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.UpperPocket: "26", fit.LowerPocket: "9",
+	fit.DepthTop: "16", fit.DepthRight: "17", fit.DepthBottom: "15", fit.DepthLeft: "18", fit.SeatWarp: "0.4",
+	fit.BodyWidth: "415", fit.BodyHeight: "305", fit.BodyCorner: "40", fit.CutCorner: "42", fit.FlangeWidth: "450", fit.FlangeHeight: "340", fit.MarkWidth: "440", fit.MarkHeight: "330", fit.MarkShift: "2",
+	fit.WallLeast: "26", fit.WallMost: "30", fit.RingThick: "4", fit.ScrewStop: "2", fit.ScrewLength: "30", fit.OldWidth: "412", fit.OldHeight: "303", fit.OldThickness: "4.02",
+}
+
+// lines tell a drawing, an item a line.
+func lines(d Drawing) string {
+	b := &strings.Builder{}
+	fmt.Fprintf(b, "= %s, %s; %.2f %.2f to %.2f %.2f\n", d.Name, d.Seen, d.Box.Min.X, d.Box.Min.Y, d.Box.Max.X, d.Box.Max.Y)
 	for _, i := range d.Items {
-		for _, l := range layers {
-			if i.Layer != l {
-				continue
-			}
-			s := i.ID + ":"
-			for _, p := range i.Points {
-				s += fmt.Sprintf(" %.1f,%.1f", p.X, p.Y)
-			}
-			if i.Text != "" {
-				s += " " + i.Text
-			}
-			out = append(out, s)
+		fmt.Fprintf(b, "%s %s %s", i.Kind, i.Layer, i.ID)
+		for _, p := range i.Points {
+			fmt.Fprintf(b, " %.2f,%.2f", p.X+0, p.Y+0)
 		}
-	}
-	sort.Strings(out)
-	return strings.Join(out, "\n")
-}
-
-// The table of a stove door, worked by hand: opening as read, pane in its
-// middle, brackets numbered crosswise.
-func TestGoldenTable(t *testing.T) {
-	s := scene(t, "clip-heat", map[fit.Place]string{fit.WidthTop: "270 ±0.3", fit.WidthBottom: "270 ±0.3", fit.HeightLeft: "240 ±0.3", fit.HeightRight: "240 ±0.3", fit.Ledge: "14", fit.Reach: "16"})
-	// 270 − 0.3 − 4 − 1.6 = 264.1 → 264.0; 240 − 5.9 = 234.1 → 234.0. Half a
-	// bracket is 0.045 · 234 = 10.53; its number stands 1.9 of that to its left.
-	want := strings.TrimSpace(`
-bracket-1-order: 49.0,243.2 1
-bracket-2-order: 181.0,243.2 3
-bracket-3-order: 49.0,-12.6 4
-bracket-4-order: 181.0,-12.6 2
-opening: 0.0,0.0 270.0,0.0 270.0,240.0 0.0,240.0
-pane: 3.0,3.0 267.0,3.0 267.0,237.0 3.0,237.0`)
-	if got := shape(Table(s), LayerPane, LayerOpening, LayerOrder); got != want {
-		t.Errorf("got\n%s\nwant\n%s", got, want)
-	}
-}
-
-// The section at that edge: wall at 0, ledge to 14, tape of 3 mm seated at two
-// thirds, pane from 3 mm on, bracket to 16.
-func TestGoldenSection(t *testing.T) {
-	s := scene(t, "clip-heat", map[fit.Place]string{fit.WidthTop: "270 ±0.3", fit.WidthBottom: "270 ±0.3", fit.HeightLeft: "240 ±0.3", fit.HeightRight: "240 ±0.3", fit.Ledge: "14", fit.Reach: "16", fit.DepthTop: "9"})
-	d := Section(s)
-	if p := item(t, d, "pane-cut").Points; fmt.Sprintf("%.3f %.3f %.3f", p[0].X, p[0].Y, p[2].Y) != "3.000 2.025 6.025" {
-		t.Errorf("pane %v", p)
-	}
-	if p := item(t, d, "bracket-cut").Points; fmt.Sprintf("%.1f %.1f", p[3].X, p[3].Y) != "16.0 6.0" {
-		t.Errorf("bracket %v", p)
-	}
-	if i := item(t, d, "bite"); i.Text != "13.0" || i.Points[1].X != 16 {
-		t.Errorf("%+v", i)
-	}
-}
-
-func TestStampStandsInItsCorner(t *testing.T) {
-	for corner, want := range map[string]struct {
-		left, low bool
-	}{"upper-left": {true, false}, "upper-right": {false, false}, "lower-left": {true, true}, "lower-right": {false, true}} {
-		s := scene(t, "clip-heat", full)
-		s.Stamp, s.Corner = "GC 4", corner
-		p := item(t, Table(s), "stamp").Points[0]
-		if (p.X < 135) != want.left || (p.Y < 121) != want.low {
-			t.Errorf("%s: the stamp is at %v", corner, p)
+		for _, v := range i.Bulges {
+			fmt.Fprintf(b, " )%.3f", v+0)
 		}
-	}
-	s := scene(t, "clip-heat", full)
-	s.Stamp = "GC 4"
-	for _, i := range Table(s).Items {
-		if i.ID == "stamp" {
-			t.Error("a stamp is drawn though nobody knows its corner")
+		if i.Radius != 0 || i.Start != 0 || i.End != 0 {
+			fmt.Fprintf(b, " r%.2f %.1f-%.1f", i.Radius, i.Start, i.End)
 		}
+		fmt.Fprintf(b, " %v %.2f %s|%s|%s|%s|%s\n", i.Closed, i.Size, i.Anchor, i.Text, i.Label, i.Place, i.State)
 	}
+	return strings.ReplaceAll(b.String(), "-0.00", "0.00")
 }
 
-func TestOfOutline(t *testing.T) {
-	p, err := outline.RoundTop(200, 300, 100)
+// whole is the scene of a family with everything read, or with nothing.
+func wholeScene(t *testing.T, f family.Family, read bool, shape fit.Shape, shapeValues map[fit.Place]string) Scene {
+	t.Helper()
+	e, err := exposure.ByID(f.Exposure)
 	if err != nil {
 		t.Fatal(err)
 	}
-	in, err := p.Offset(10)
+	fr, err := frame.ByID(f.Frame)
 	if err != nil {
 		t.Fatal(err)
 	}
-	d := OfOutline(outline.Outline{Outer: p}, in)
-	lines, arcs := 0, 0
-	for _, i := range d.Items {
-		switch i.Kind {
-		case Line:
-			lines++
-		case Arc:
-			arcs++
+	texts := map[fit.Place]string{}
+	if read {
+		for _, w := range fit.Walk(f.Sizing, shape) {
+			if s, ok := shapeValues[w.Place]; ok {
+				texts[w.Place] = s
+			} else if s, ok := everything[w.Place]; ok {
+				texts[w.Place] = s
+			}
 		}
 	}
-	if lines != 6 || arcs != 2 {
-		t.Errorf("%d lines, %d arcs", lines, arcs)
+	r, err := fit.ReadingsOf(texts, length.MM)
+	if err != nil {
+		t.Fatal(err)
 	}
-	if a := item(t, d, "loop-0-3"); a.Radius != 100 || a.Points[0] != (outline.Point{X: 100, Y: 300}) {
-		t.Errorf("%+v", a)
+	p := fit.Problem{Sizing: f.Sizing, Shape: shape, Readings: r, Limits: fit.LimitsOf(f), Thickness: 4, Exposure: e, Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
+		Pane: fit.Body{Name: "glass", Alpha: 9}, Frame: fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()}, Gasket: fit.Gasket{Kind: fit.None}, Draws: 200}
+	sides := setting.Sides{Top: 3, Right: 2, Bottom: 3, Left: 2}
+	if f.Seal == "gasket" {
+		p.Gasket = fit.Gasket{Kind: fit.Wrapped, Free: 4}
 	}
+	if f.Tightening == "" {
+		sides = setting.Sides{}
+	}
+	res, err := fit.Solve(p)
+	if err != nil {
+		t.Fatalf("%s: %v", f.ID, err)
+	}
+	return Scene{Family: f, Problem: p, Result: res, Sides: sides, Pane: "4 mm glass", Unit: length.MM, Stamp: "GC 4", Corner: "lower-left"}
+}
+
+// Every drawing of every way of holding, looked at and kept.
+func TestDrawingsAreAsLookedAt(t *testing.T) {
+	for _, f := range family.All() {
+		b := &strings.Builder{}
+		for _, read := range []bool{false, true} {
+			s := wholeScene(t, f, read, fit.Shape{}, nil)
+			b.WriteString(lines(Table(s)))
+			b.WriteString(lines(Section(s)))
+			for i, st := range s.Result.Slide {
+				if i == 0 || i == len(s.Result.Slide)-1 {
+					b.WriteString(lines(SectionAt(s, st)))
+				}
+			}
+			if l := Lifted(s); l != nil {
+				b.WriteString(lines(*l))
+			}
+		}
+		b.WriteString(lines(Edge(f, 5)))
+		golden.Check(t, "family-"+f.ID, b.String())
+	}
+}
+
+// Shapes on the table, by their usual measures.
+func TestShapesAreAsLookedAt(t *testing.T) {
+	f, err := family.ByID("putty-points")
+	if err != nil {
+		t.Fatal(err)
+	}
+	b := &strings.Builder{}
+	for _, k := range outline.Kinds() {
+		values, _ := k.Assume(nil)
+		texts := map[fit.Place]string{}
+		for key, v := range values {
+			texts[fit.Place(key)] = fmt.Sprintf("%.1f", v)
+		}
+		shape := fit.Shape{Kind: k.ID}
+		if k.Counted != "" {
+			shape.Count = 4
+			counted, err := outline.KindOf(k.ID, 4)
+			if err != nil {
+				t.Fatal(err)
+			}
+			values, _ = counted.Assume(nil)
+			for key, v := range values {
+				texts[fit.Place(key)] = fmt.Sprintf("%.1f", v)
+			}
+		}
+		walk := fit.Walk(f.Sizing, shape)
+		mine := map[fit.Place]string{}
+		for _, w := range walk {
+			for key, s := range texts {
+				if w.Place == key || strings.HasSuffix(string(w.Place), "."+string(key)) || strings.TrimPrefix(string(w.Place), "shape_") == string(key) {
+					mine[w.Place] = s
+				}
+			}
+		}
+		s := wholeScene(t, f, true, shape, mine)
+		fmt.Fprintf(b, "== %s, ready %v\n%s", k.ID, s.Result.Ready, lines(Table(s)))
+	}
+	golden.Check(t, "shapes", b.String())
+}
+
+// The object with its panes, side by side and behind one another.
+func TestObjectsAreAsLookedAt(t *testing.T) {
+	b := &strings.Builder{}
+	for _, l := range []Layout{{Across: 1, Down: 1}, {Across: 3, Down: 2}, {Across: 3, Behind: true}} {
+		var panes []ObjectPane
+		for i, spot := range l.Spots() {
+			panes = append(panes, ObjectPane{ID: int64(i + 1), Spot: spot, State: []string{"done", "now", "wait", "here"}[i%4], Label: fmt.Sprintf("pane %d", i+1)})
+		}
+		b.WriteString(lines(Object(panes)))
+	}
+	golden.Check(t, "objects", b.String())
 }
