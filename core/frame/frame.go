@@ -25,9 +25,6 @@ func (m Material) Source() origin.Origin { return m.Origin.Of(m.Name) }
 
 var all = catalogue.Must[[]Material](file, "frames.json")
 
-// All lists the frame materials.
-func All() []Material { return all }
-
 // ByID finds one.
 func ByID(id string) (Material, error) {
 	for _, m := range all {

@@ -15,8 +15,8 @@ func TestFrames(t *testing.T) {
 			t.Errorf("%s: %+v, %v", id, m, err)
 		}
 	}
-	if len(All()) != 6 {
-		t.Errorf("%d frames", len(All()))
+	if len(Laid(nil)) != 6 {
+		t.Errorf("%d frames", len(Laid(nil)))
 	}
 	if _, err := ByID("cheese"); fault.Of(err) == nil || fault.Of(err).Field != "frame" {
 		t.Errorf("%v", err)

@@ -1,6 +1,5 @@
 // Package outline holds the shapes of panes and openings, in millimetres, with
-// x to the right and y up. Every shape gives its area, perimeter, smallest box
-// and corner points; what else a shape can do is in the file named for it.
+// x to the right and y up. What a shape can do is in the file named for it.
 package outline
 
 import (
@@ -26,14 +25,6 @@ type Box struct {
 func (b Box) Width() float64  { return b.Max.X - b.Min.X }
 func (b Box) Height() float64 { return b.Max.Y - b.Min.Y }
 
-// Shape is an outline of any kind.
-type Shape interface {
-	Area() float64      // mm²
-	Perimeter() float64 // mm
-	Box() Box
-	Corners() []Point // anticlockwise, first one lower left where there is one
-}
-
 // polygonArea is the area by the shoelace sum, positive when anticlockwise.
 func polygonArea(p []Point) float64 {
 	var s float64
@@ -42,14 +33,6 @@ func polygonArea(p []Point) float64 {
 		s += a.X*b.Y - b.X*a.Y
 	}
 	return s / 2
-}
-
-func polygonPerimeter(p []Point) float64 {
-	var s float64
-	for i, a := range p {
-		s += a.To(p[(i+1)%len(p)])
-	}
-	return s
 }
 
 func boxOf(p []Point) Box {

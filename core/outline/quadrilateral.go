@@ -56,18 +56,5 @@ func triangleAngle(a, b, c float64, one, other string) (float64, error) {
 	return math.Acos(max(-1, min(1, cos))), nil
 }
 
-// Area in mm².
-func (q Quadrilateral) Area() float64 { return polygonArea(q.corner[:]) }
-
-// Perimeter in mm.
-func (q Quadrilateral) Perimeter() float64 { return polygonPerimeter(q.corner[:]) }
-
-// Box is the smallest upright box.
-func (q Quadrilateral) Box() Box { return boxOf(q.corner[:]) }
-
 // Corners from the lower left, anticlockwise.
 func (q Quadrilateral) Corners() []Point { return append([]Point(nil), q.corner[:]...) }
-
-// Falling is the second diagonal, lower right to upper left, in mm. Held
-// against the one that was measured it shows the misfit of the readings.
-func (q Quadrilateral) Falling() float64 { return q.corner[1].To(q.corner[3]) }

@@ -1,10 +1,6 @@
 package outline
 
-import (
-	"math"
-
-	"freshshard/core/fault"
-)
+import "freshshard/core/fault"
 
 // Rectangle is W wide and H high, its lower left corner at the origin.
 type Rectangle struct {
@@ -23,22 +19,8 @@ func NewRectangle(w, h float64) (Rectangle, error) {
 	return Rectangle{w, h}, nil
 }
 
-// Area in mm².
-func (r Rectangle) Area() float64 { return r.W * r.H }
-
 // Perimeter in mm.
 func (r Rectangle) Perimeter() float64 { return 2 * (r.W + r.H) }
-
-// Box is the rectangle itself.
-func (r Rectangle) Box() Box { return Box{Max: Point{r.W, r.H}} }
-
-// Corners from the lower left, anticlockwise.
-func (r Rectangle) Corners() []Point {
-	return []Point{{0, 0}, {r.W, 0}, {r.W, r.H}, {0, r.H}}
-}
-
-// Diagonal in mm.
-func (r Rectangle) Diagonal() float64 { return math.Hypot(r.W, r.H) }
 
 // Inset is the rectangle with every side moved inwards by d (outwards when d
 // is negative), or an error when nothing is left.

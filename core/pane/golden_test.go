@@ -61,7 +61,7 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 		for _, s := range got.Schools {
 			fmt.Fprintf(b, "  school %+v\n", s)
 		}
-		for _, m := range All() {
+		for _, m := range Laid(nil) {
 			for _, f := range m.LoadFigures(c.n.Load, m.Nearest(c.n.Thickness)) {
 				fmt.Fprintf(b, "  %s %s %s %s %s: %s | %s | %s\n", m.ID, f.Verdict, f.Key, working.Num(f.Value, 2), f.Unit, f.Sentence, f.Working.Values, f.Working.Note)
 			}

@@ -73,9 +73,6 @@ type Score struct {
 
 var all = catalogue.Must[[]Material](file, "materials.json")
 
-// All lists the materials.
-func All() []Material { return all }
-
 // ByID finds one.
 func ByID(id string) (Material, error) {
 	for _, m := range all {

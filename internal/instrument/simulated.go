@@ -27,9 +27,6 @@ var natures = map[Name]nature{
 // On a low battery an instrument is this many times as doubtful.
 const lowBatteryDoubt = 4
 
-// Names lists the stand-ins.
-func Names() []Name { return []Name{Laser, Caliper, Tape, Climate} }
-
 // Bench is the air that the climate stand-in feels.
 type Bench struct {
 	C    float64

@@ -39,11 +39,6 @@ func (t *Tx) ClearAttempts(ctx context.Context, scope, subject string) error {
 	return t.run(ctx, "DELETE FROM sign_in_attempt WHERE scope = ? AND subject = ?", scope, subject)
 }
 
-// ForgetAddresses forgets from where a person has signed in.
-func (t *Tx) ForgetAddresses(ctx context.Context, account int64) error {
-	return t.run(ctx, "DELETE FROM known_address WHERE account_id = ?", account)
-}
-
 // KnowsAddress says whether a person has signed in from an address before.
 func (s queries) KnowsAddress(ctx context.Context, account int64, address string) (bool, error) {
 	var n int
