@@ -20,7 +20,7 @@ func TestLoad(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if len(out.Figures) != 4 || out.Figures[0].Text == "" || len(out.Carriers) != len(pane.All()) {
+	if len(out.Figures) != 4 || out.Figures[0].Text == "" || len(out.Carriers) != len(pane.Laid(nil)) {
 		t.Fatalf("%d figures, %d materials", len(out.Figures), len(out.Carriers))
 	}
 	need := func(in LoadIn, id string) float64 {
