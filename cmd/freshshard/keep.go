@@ -26,6 +26,23 @@ func (s settings) reach(ctx context.Context) (dsn string, stop func(), err error
 	return s.database(ctx)
 }
 
+// open opens the shop's database as it is reached, brought up to date. dsn is
+// its address; stop closes it and takes down what was started for it.
+func (s settings) open(ctx context.Context) (st *store.Store, dsn string, stop func(), err error) {
+	dsn, down, err := s.reach(ctx)
+	if err != nil {
+		return nil, "", nil, err
+	}
+	if st, err = store.Open(ctx, dsn, store.Options{Before: s.beforeMigration}); err != nil {
+		down()
+		return nil, "", nil, err
+	}
+	return st, dsn, func() {
+		_ = st.Close()
+		down()
+	}, nil
+}
+
 func backupCommand(ctx context.Context, args []string) error {
 	f := flag.NewFlagSet("backup", flag.ContinueOnError)
 	var s settings
@@ -34,16 +51,11 @@ func backupCommand(ctx context.Context, args []string) error {
 	if err := f.Parse(args); err != nil {
 		return err
 	}
-	dsn, stop, err := s.reach(ctx)
+	st, dsn, stop, err := s.open(ctx)
 	if err != nil {
 		return err
 	}
 	defer stop()
-	st, err := store.Open(ctx, dsn, store.Options{Before: s.beforeMigration})
-	if err != nil {
-		return err
-	}
-	defer func() { _ = st.Close() }()
 	if err := (&backup.Keeper{Dir: s.backupFolder(), DSN: dsn, Shop: shop.New(st)}).Once(ctx); err != nil {
 		return err
 	}
@@ -126,16 +138,11 @@ func passwordCommand(ctx context.Context, args []string) error {
 	if *login == "" {
 		return errors.New("say whose: --login and the sign-in name")
 	}
-	dsn, stop, err := s.reach(ctx)
+	st, _, stop, err := s.open(ctx)
 	if err != nil {
 		return err
 	}
 	defer stop()
-	st, err := store.Open(ctx, dsn, store.Options{Before: s.beforeMigration})
-	if err != nil {
-		return err
-	}
-	defer func() { _ = st.Close() }()
 	word, err := shop.New(st).GiveWordTo(ctx, *login)
 	if err != nil {
 		return err

@@ -15,16 +15,6 @@ import (
 	"freshshard/core/setting"
 )
 
-// everything is a reading for every place that a way of holding may ask.
-var everything = map[fit.Place]string{
-	fit.WidthTop: "420", fit.WidthMiddle: "421", fit.WidthBottom: "422", fit.HeightLeft: "310", fit.HeightMiddle: "310.5", fit.HeightRight: "311", fit.Rising: "522", fit.Falling: "524",
-	fit.Ledge: "24", fit.Reach: "22", fit.Web: "5", fit.Across0: "300", fit.Across45: "302", fit.Across90: "301", fit.Across135: "300.5",
-	fit.Faces: "250", fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.UpperPocket: "26", fit.LowerPocket: "9",
-	fit.DepthTop: "16", fit.DepthRight: "17", fit.DepthBottom: "15", fit.DepthLeft: "18", fit.SeatWarp: "0.4",
-	fit.BodyWidth: "415", fit.BodyHeight: "305", fit.BodyCorner: "40", fit.CutCorner: "42", fit.FlangeWidth: "450", fit.FlangeHeight: "340", fit.MarkWidth: "440", fit.MarkHeight: "330", fit.MarkShift: "2",
-	fit.WallLeast: "26", fit.WallMost: "30", fit.RingThick: "4", fit.ScrewStop: "2", fit.ScrewLength: "30", fit.OldWidth: "412", fit.OldHeight: "303", fit.OldThickness: "4.02",
-}
-
 // lines tell a drawing, an item a line.
 func lines(d Drawing) string {
 	b := &strings.Builder{}
@@ -61,7 +51,7 @@ func wholeScene(t *testing.T, f family.Family, read bool, shape fit.Shape, shape
 		for _, w := range fit.Walk(f.Sizing, shape) {
 			if s, ok := shapeValues[w.Place]; ok {
 				texts[w.Place] = s
-			} else if s, ok := everything[w.Place]; ok {
+			} else if s, ok := golden.Readings[string(w.Place)]; ok {
 				texts[w.Place] = s
 			}
 		}

@@ -11,16 +11,6 @@ import (
 	"freshshard/core/working"
 )
 
-// everywhere is a reading for every place that a way of holding may ask.
-var everywhere = map[Place]string{
-	WidthTop: "420", WidthMiddle: "421", WidthBottom: "422", HeightLeft: "310", HeightMiddle: "310.5", HeightRight: "311", Rising: "522", Falling: "524",
-	Ledge: "24", Reach: "22", Web: "5", Across0: "300", Across45: "302", Across90: "301", Across135: "300.5",
-	Faces: "250", StopDepth: "18", TubeOutside: "12.7", UpperPocket: "26", LowerPocket: "9", JoinedGasket: "1400",
-	DepthTop: "16", DepthRight: "17", DepthBottom: "15", DepthLeft: "18", SeatWarp: "0.4",
-	BodyWidth: "415", BodyHeight: "305", BodyCorner: "40", CutCorner: "42", FlangeWidth: "450", FlangeHeight: "340", MarkWidth: "440", MarkHeight: "330", MarkShift: "2",
-	WallLeast: "26", WallMost: "30", RingThick: "4", ScrewStop: "2", ScrewLength: "30", OldWidth: "412", OldHeight: "303", OldThickness: "4.02",
-}
-
 // told is a result as a person reads it, a number a line.
 func told(t *testing.T, r Result) string {
 	b := &strings.Builder{}
@@ -92,7 +82,7 @@ func TestSizesAreAsLookedAt(t *testing.T) {
 		} {
 			texts := map[Place]string{}
 			for _, w := range Walk(f.Sizing, Shape{}) {
-				if s, ok := everywhere[w.Place]; ok {
+				if s, ok := golden.Readings[string(w.Place)]; ok {
 					texts[w.Place] = s
 				}
 			}

@@ -5,6 +5,7 @@ import type { Account, Unit } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
+import { NewPasswordField } from "../../parts/NewPasswordField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Door } from "./Door";
@@ -90,14 +91,11 @@ export function FirstStart() {
 					error={at("login")}
 					autoComplete="username"
 				/>
-				<TextField
+				<NewPasswordField
 					label="A password"
-					type="password"
 					value={password}
 					onChange={setPassword}
 					error={at("password")}
-					hint="Ten characters or more; three or four plain words do well."
-					autoComplete="new-password"
 				/>
 				{start.error && !shown && <Refusal error={start.error} />}
 				<Button kind="now" type="submit" disabled={start.isPending}>

@@ -4,6 +4,7 @@ import { api, got, type Refused } from "../../api/client";
 import type { Account } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
+import { NewPasswordField } from "../../parts/NewPasswordField";
 import { Refusal } from "../../parts/Refusal";
 
 /** A new password with the word that the owner has given. */
@@ -47,14 +48,11 @@ export function NewPassword({
 				autoComplete="one-time-code"
 				autoFocus
 			/>
-			<TextField
+			<NewPasswordField
 				label="A new password"
-				type="password"
 				value={password}
 				onChange={setPassword}
 				error={at("password")}
-				hint="Ten characters or more; three or four plain words do well."
-				autoComplete="new-password"
 			/>
 			{reset.error && !shown && <Refusal error={reset.error} />}
 			<Button kind="now" type="submit" disabled={reset.isPending}>

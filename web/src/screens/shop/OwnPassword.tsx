@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api, got, type Refused } from "../../api/client";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
+import { NewPasswordField } from "../../parts/NewPasswordField";
 import { Refusal } from "../../parts/Refusal";
 
 export function OwnPassword() {
@@ -34,14 +35,12 @@ export function OwnPassword() {
 				error={write.error?.field("old")}
 				autoComplete="current-password"
 			/>
-			<TextField
+			<NewPasswordField
 				label="New password"
-				type="password"
 				value={fresh}
 				onChange={setFresh}
 				error={write.error?.field("new")}
 				hint="Ten characters or more. You are signed out everywhere else."
-				autoComplete="new-password"
 			/>
 			{!shown && <Refusal error={write.error} />}
 			<div className="flex items-center gap-4">

@@ -5,6 +5,7 @@ import type { Account } from "../../api/types";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
+import { NewPasswordField } from "../../parts/NewPasswordField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Tick } from "../../parts/Tick";
@@ -130,14 +131,12 @@ function AddPerson() {
 				error={at("login")}
 				autoComplete="off"
 			/>
-			<TextField
+			<NewPasswordField
 				label="First password"
-				type="password"
 				value={form.password}
 				onChange={(password) => setForm({ ...form, password })}
 				error={at("password")}
 				hint="Ten characters or more; they can change it."
-				autoComplete="new-password"
 			/>
 			<Pick
 				label="Role"
