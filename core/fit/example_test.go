@@ -1,0 +1,65 @@
+package fit_test
+
+import (
+	"fmt"
+
+	"freshshard/core/exposure"
+	"freshshard/core/family"
+	"freshshard/core/fit"
+	"freshshard/core/frame"
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// A sauna stove's window behind clips: seven readings give the size to order
+// and, when a bracket reaches too little, the sentence that stops it.
+func ExampleSolve() {
+	f, err := family.ByID("clip-heat")
+	if err != nil {
+		fmt.Println(err)
+		return
+	}
+	at, err := exposure.ByID(f.Exposure)
+	if err != nil {
+		fmt.Println(err)
+		return
+	}
+	of, err := frame.ByID(f.Frame)
+	if err != nil {
+		fmt.Println(err)
+		return
+	}
+	for _, reach := range []string{"16 ±0.5", "6 ±0.5"} {
+		readings, err := fit.ReadingsOf(map[fit.Place]string{
+			fit.WidthTop: "270 ±0.3", fit.WidthMiddle: "269.5 ±0.3", fit.WidthBottom: "269.8 ±0.3",
+			fit.HeightLeft: "242 ±0.3", fit.HeightRight: "242.2 ±0.3", fit.Ledge: "14 ±0.5", fit.Reach: reach,
+		}, length.MM)
+		if err != nil {
+			fmt.Println(err)
+			return
+		}
+		r, err := fit.Solve(fit.Problem{
+			Sizing: f.Sizing, Readings: readings, Limits: fit.LimitsOf(f), Thickness: 4, Exposure: at,
+			Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
+			Pane:   fit.Body{Name: "glass-ceramic", Origin: origin.Sheet("glass-ceramic")},
+			Frame:  fit.Body{Name: of.Name, Alpha: of.Alpha, Origin: of.Source()},
+			Gasket: fit.Gasket{Kind: fit.None},
+		})
+		if err != nil {
+			fmt.Println(err)
+			return
+		}
+		told := "nothing to say"
+		for _, f := range r.Figures {
+			if f.Verdict == working.Stop {
+				told = f.Sentence
+				break
+			}
+		}
+		fmt.Printf("order %.1f × %.1f mm; %s\n", r.Order.W, r.Order.H, told)
+	}
+	// Output:
+	// order 263.5 × 236.0 mm; nothing to say
+	// order 265.5 × 238.0 mm; no width keeps clearance and bite with everything at its bad end: the largest that surely goes in is 263.6, the smallest that surely holds is 275.2; this is between
+}
