@@ -67,64 +67,57 @@ func backupCommand(ctx context.Context, args []string) error {
 	return nil
 }
 
-// archive opens the one file that a command names.
-func archive(f *flag.FlagSet) (*os.File, int64, error) {
-	if f.NArg() != 1 {
-		return nil, 0, errors.New("say which archive: the path of its zip file")
-	}
-	file, err := os.Open(f.Arg(0))
-	if err != nil {
-		return nil, 0, err
-	}
-	info, err := file.Stat()
-	if err != nil {
-		return nil, 0, err
-	}
-	return file, info.Size(), nil
-}
-
-func verifyCommand(_ context.Context, args []string) error {
-	f := flag.NewFlagSet("verify", flag.ContinueOnError)
+// archive opens the one file that a command names and hands it to what the
+// command does with it.
+func archive(f *flag.FlagSet, args []string, do func(file *os.File, size int64) error) error {
 	if err := f.Parse(args); err != nil {
 		return err
 	}
-	file, size, err := archive(f)
+	if f.NArg() != 1 {
+		return errors.New("say which archive: the path of its zip file")
+	}
+	file, err := os.Open(f.Arg(0))
 	if err != nil {
 		return err
 	}
 	defer func() { _ = file.Close() }()
-	m, err := backup.Verify(file, size)
+	info, err := file.Stat()
 	if err != nil {
 		return err
 	}
-	fmt.Println("The backup is whole:", m)
-	return nil
+	return do(file, info.Size())
+}
+
+func verifyCommand(_ context.Context, args []string) error {
+	f := flag.NewFlagSet("verify", flag.ContinueOnError)
+	return archive(f, args, func(file *os.File, size int64) error {
+		m, err := backup.Verify(file, size)
+		if err != nil {
+			return err
+		}
+		fmt.Println("The backup is whole:", m)
+		return nil
+	})
 }
 
 func restoreCommand(ctx context.Context, args []string) error {
 	f := flag.NewFlagSet("restore", flag.ContinueOnError)
 	var s settings
 	s.where(f)
-	if err := f.Parse(args); err != nil {
-		return err
-	}
-	file, size, err := archive(f)
-	if err != nil {
-		return err
-	}
-	defer func() { _ = file.Close() }()
-	dsn, stop, err := s.reach(ctx)
-	if err != nil {
-		return err
-	}
-	defer stop()
-	start := time.Now()
-	m, err := backup.Restore(ctx, dsn, file, size)
-	if err != nil {
-		return err
-	}
-	fmt.Printf("Restored in %.1f s: %s\n", time.Since(start).Seconds(), m)
-	return nil
+	return archive(f, args, func(file *os.File, size int64) error {
+		dsn, stop, err := s.reach(ctx)
+		if err != nil {
+			return err
+		}
+		defer stop()
+		start := time.Now()
+		m, err := backup.Restore(ctx, dsn, file, size)
+		if err != nil {
+			return err
+		}
+		fmt.Printf("Restored in %.1f s: %s\n", time.Since(start).Seconds(), m)
+		return nil
+	})
 }
 
 func passwordCommand(ctx context.Context, args []string) error {

@@ -1,18 +1,14 @@
 package web
 
 import (
-	"context"
 	"fmt"
 	"math/rand/v2"
-	"net/http/httptest"
 	"slices"
 	"sync"
 	"testing"
 	"time"
 
-	"freshshard/internal/localdb/dbtest"
 	"freshshard/internal/shop"
-	"freshshard/internal/store"
 	"freshshard/internal/store/storetest"
 )
 
@@ -28,14 +24,8 @@ const (
 // large serves a shop with a hundred thousand jobs and gives a person of it.
 func large(b *testing.B) *client {
 	b.Helper()
-	st, err := store.Open(context.Background(), dbtest.Fresh(b, database))
-	if err != nil {
-		b.Fatal(err)
-	}
-	b.Cleanup(func() { _ = st.Close() })
-	s := httptest.NewServer(New(shop.New(st), Options{}))
-	b.Cleanup(s.Close)
-	c := (&client{t: b, url: s.URL}).setUp()
+	c, st := stored(b)
+	c.setUp()
 	storetest.Fill(b, st.DB, largeJobs, largeOpen)
 	return c
 }
@@ -130,14 +120,7 @@ func BenchmarkLists(b *testing.B) {
 // An object of sixty panes, each with its readings: the view, one drawing, the
 // ticket.
 func BenchmarkSixtyPanes(b *testing.B) {
-	st, err := store.Open(context.Background(), dbtest.Fresh(b, database))
-	if err != nil {
-		b.Fatal(err)
-	}
-	b.Cleanup(func() { _ = st.Close() })
-	s := httptest.NewServer(New(shop.New(st), Options{}))
-	b.Cleanup(s.Close)
-	c := (&client{t: b, url: s.URL}).setUp()
+	c := serve(b).setUp()
 	made := ok[Made](c, "POST", "/api/jobs", body{"name": "Oda Marl", "object": "Greenhouse", "exposure": "weather", "family": "putty-points", "place": "site",
 		"layout": body{"across": 10, "down": 6, "behind": false}}, "Idempotency-Key", "sixty-panes")
 	job := fmt.Sprintf("/api/jobs/%d", made.ID)

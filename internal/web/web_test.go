@@ -38,7 +38,14 @@ type client struct {
 	greeted chan string
 }
 
-func serve(t *testing.T) *client {
+// serve serves an empty shop; nobody is signed in.
+func serve(t testing.TB) *client {
+	c, _ := stored(t)
+	return c
+}
+
+// stored is the same, with the shop's store.
+func stored(t testing.TB) (*client, *store.Store) {
 	t.Helper()
 	st, err := store.Open(context.Background(), dbtest.Fresh(t, database))
 	if err != nil {
@@ -47,7 +54,7 @@ func serve(t *testing.T) *client {
 	t.Cleanup(func() { _ = st.Close() })
 	s := httptest.NewServer(New(shop.New(st), Options{}))
 	t.Cleanup(s.Close)
-	return &client{t: t, url: s.URL}
+	return &client{t: t, url: s.URL}, st
 }
 
 type answer struct {
