@@ -50,3 +50,31 @@ func TestDepthIsTheFamilys(t *testing.T) {
 		t.Errorf("0.2 mm beside a pane that slides: %+v", f["depth"])
 	}
 }
+
+// A folded frame against its pack: too little room stops, none to spare is
+// good, more than two millimetres rattle. Common practice, no source.
+func TestPackInItsFoldedFrame(t *testing.T) {
+	for _, c := range []struct {
+		stack float64
+		want  working.Verdict
+		says  string
+	}{
+		{20.1, working.Stop, "left in the folded frame over panes and spacers, at the narrowest place"},
+		{20, working.Good, "at the narrowest place"},
+		{19, working.Good, "at the narrowest place"},
+		{18, working.Good, "at the narrowest place"},
+		{17.9, working.Stop, "they rattle, look for a missing pad"},
+	} {
+		p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300", HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
+		p.Stack = c.stack
+		_, f := solved(t, p)
+		g, ok := f["stack"]
+		if !ok || g.Verdict != c.want || !strings.Contains(g.Sentence, c.says) || !near(g.Value, 20-c.stack, 1e-9) {
+			t.Errorf("a pack of %v in 20: %+v", c.stack, g)
+		}
+	}
+	p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300", HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
+	if _, f := solved(t, p); f["stack"].Key != "" {
+		t.Errorf("a pack that nobody knows: %+v", f["stack"])
+	}
+}

@@ -207,3 +207,52 @@ func TestBestIsFirst(t *testing.T) {
 		t.Errorf("the advice is %q, the best %s", c.Advice, c.Open[0].Name)
 	}
 }
+
+// What a pane carries for good, a tube's pressure and a warped seat, against
+// what the glass holds for good: just inside, at, just outside.
+func TestWhatItCarriesForGood(t *testing.T) {
+	m := must(t, "borosilicate")
+	may, err := strength.Allowable(45, strength.Permanent) // EN 16612's annealed glass for good
+	if err != nil {
+		t.Fatal(err)
+	}
+	// A tube of 13 × 2.5: σ = p·(d − t)/(2t), 0.21 MPa a bar.
+	for _, c := range []struct {
+		share float64
+		want  working.Verdict
+	}{{0.999, working.Good}, {1, working.Good}, {1.001, working.Stop}} {
+		f, ok := m.HoopFigure(Duty{Pressure: c.share * may / 0.21}, 13, 2.5)
+		if !ok || f.Verdict != c.want || math.Abs(f.Value-c.share*may) > 1e-9 || math.Abs(f.Limit.Value-may) > 1e-9 || !strings.Contains(f.Sentence, "round the tube at") || !strings.Contains(f.Sentence, "its rating says") {
+			t.Errorf("a tube at %v of what it holds: %v, %+v", c.share, ok, f)
+		}
+		// A seat out of flat by w: σ = E·t·w/(W·H)/(2(1 + ν)).
+		w := c.share * may * 2 * (1 + 0.2) * 400 * 500 / (64000 * 4)
+		seat := Load{W: 400, H: 500, Warp: w}
+		f, ok = m.seatFigure(seat, 4)
+		if !ok || f.Verdict != c.want || math.Abs(f.Value-c.share*may) > 1e-9 || f.Place != "seat_warp" || !strings.Contains(f.Sentence, "for good when it is pressed onto the warped seat") {
+			t.Errorf("a seat at %v of what it holds: %v, %+v", c.share, ok, f)
+		}
+	}
+	if f, ok := m.HoopFigure(Duty{}, 13, 2.5); ok {
+		t.Errorf("without a pressure: %+v", f)
+	}
+	if f, ok := m.HoopFigure(Duty{Pressure: 1}, 13, 2.5); !ok || f.Verdict != working.Good {
+		t.Errorf("1 bar: %v %+v", ok, f)
+	}
+	if f, ok := m.HoopFigure(Duty{Pressure: 1}, 13, 0); ok {
+		t.Errorf("a tube without a wall: %+v", f)
+	}
+	if f, ok := m.seatFigure(Load{W: 400, H: 500}, 4); ok {
+		t.Errorf("a flat seat: %+v", f)
+	}
+	// 2230 kg/m³ × 0.2 m² × 4 mm, by hand 1.784 kg, and the working says so.
+	f := m.MassFigure(200000, 4)
+	if math.Abs(f.Value-1.784) > 1e-9 || f.Verdict != working.Note {
+		t.Errorf("%+v", f)
+	}
+	for _, i := range f.Working.Inputs {
+		if i.Symbol == "A" && math.Abs(i.Value-0.2) > 1e-12 {
+			t.Errorf("an area of 0.2 m² is written %v", i.Value)
+		}
+	}
+}
