@@ -7,6 +7,8 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/outline"
+
+	"gonum.org/v1/gonum/mat"
 )
 
 // camera is a pinhole: it stands at a distance and looks at the plane from a
@@ -229,6 +231,43 @@ func BenchmarkTemplate(b *testing.B) {
 	for b.Loop() {
 		if _, err := Template(in); err != nil {
 			b.Fatal(err)
+		}
+	}
+}
+
+// The least squares of more marks than four: the error told is that of the
+// marks, by hand, and no view nearby has a smaller one.
+func TestMoreMarksAreMetAsWellAsCanBe(t *testing.T) {
+	r := rand.New(rand.NewPCG(3, 9))
+	mm := []outline.Point{{X: 0, Y: 0}, {X: 210, Y: 0}, {X: 210, Y: 297}, {X: 0, Y: 297}, {X: 100, Y: 150}, {X: 400, Y: 60}, {X: -90, Y: 310}}
+	h := mat.NewDense(3, 3, []float64{2, 0.1, 400, 0.05, -1.9, 900, 0.0002, 0.0001, 1})
+	var marks []Mark
+	for _, p := range mm {
+		px, _ := through(h, p)
+		marks = append(marks, Mark{MM: p, Px: outline.Point{X: px.X + 3*r.NormFloat64(), Y: px.Y + 3*r.NormFloat64()}})
+	}
+	v, err := Fit(marks)
+	if err != nil {
+		t.Fatal(err)
+	}
+	of := func(h *mat.Dense) float64 {
+		var sum float64
+		for _, m := range marks {
+			p, _ := through(h, m.MM)
+			sum += math.Pow(math.Hypot(p.X-m.Px.X, p.Y-m.Px.Y), 2)
+		}
+		return math.Sqrt(sum / float64(len(marks)))
+	}
+	if math.Abs(v.Rms-of(v.toPx)) > 1e-9 || v.Rms < 0.5 || v.Rms > 6 {
+		t.Errorf("rms %v, by hand %v", v.Rms, of(v.toPx))
+	}
+	for i := range 8 {
+		for _, by := range []float64{-1e-3, 1e-3} {
+			near := mat.DenseCopyOf(v.toPx)
+			near.Set(i/3, i%3, near.At(i/3, i%3)+by*math.Max(1e-4, math.Abs(near.At(i/3, i%3))))
+			if of(near) < v.Rms-1e-9 {
+				t.Errorf("number %d moved by %v: rms %v, below %v", i, by, of(near), v.Rms)
+			}
 		}
 	}
 }

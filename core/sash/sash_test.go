@@ -173,3 +173,23 @@ func BenchmarkSash100(b *testing.B) {
 		}
 	}
 }
+
+// The odd one is told against what the others say without it: their mean and
+// 1.96 σ/√2, by hand 250.2 ± 0.4 from 250.0 and 250.4, each ± 0.5.
+func TestOddReadingIsToldAgainstTheOthers(t *testing.T) {
+	r := solve(t, Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250.4, 0.5), *at(260, 0.5)}}})
+	if r.Odd == nil || r.Odd.Sentence != "column 1 reads 260.0; the others say 250.2 ± 0.4. Read it again." {
+		t.Fatalf("%+v", r.Odd)
+	}
+	// Four sigmas of the reading and the others together: √(σ² + σ²/2), σ = 0.5/√3.
+	sigma := 0.5 / math.Sqrt(3) * math.Sqrt(1.5)
+	for _, c := range []struct {
+		off  float64
+		told bool
+	}{{3.99 * sigma, false}, {4.01 * sigma, true}} {
+		r := solve(t, Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250, 0.5), *at(250+c.off, 0.5)}}})
+		if (r.Odd != nil) != c.told {
+			t.Errorf("%.3f mm off: %+v", c.off, r.Odd)
+		}
+	}
+}

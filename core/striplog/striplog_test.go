@@ -222,3 +222,50 @@ func TestBadStates(t *testing.T) {
 		t.Error("the same thing came off twice")
 	}
 }
+
+// What holds a part down, and how much of it is back, decides whether the part
+// may be touched: none of it, one of it, all of it.
+func TestWhatIsCovered(t *testing.T) {
+	for _, c := range []struct {
+		in   int
+		free bool
+	}{{0, true}, {1, false}, {4, false}} {
+		over, under := screw("s", "screw", "lid", 4, 0, Machine), screw("lid", "lid", "top", 1, 0, Machine)
+		over.Captures, over.In, under.In = []string{"lid"}, c.in, 1
+		l := Log{over, under}
+		if err := l.Covered("lid"); (err == nil) != c.free {
+			t.Errorf("%d of 4 back: %v", c.in, err)
+		}
+		if err := l.Covered("s"); err != nil {
+			t.Errorf("nothing lies on the screws: %v", err)
+		}
+		_, err := l.PutBack("lid", 0)
+		if (err == nil) != c.free {
+			t.Errorf("the lid off with %d of 4 screws back: %v", c.in, err)
+		}
+	}
+}
+
+// A length that nobody read is told nowhere and mixes nothing up.
+func TestNoLengthIsNoLength(t *testing.T) {
+	a, b := screw("a", "screw", "left", 1, 0, Machine), screw("b", "screw", "right", 1, 12, Machine)
+	l := Log{a, b}
+	if m := l.MixUps(); len(m) != 0 {
+		t.Errorf("%v", m)
+	}
+	for _, line := range l.OrderBack() {
+		if strings.Contains(line.Say, "0 mm") {
+			t.Errorf("%q", line.Say)
+		}
+	}
+	if s := a.spec(); strings.Contains(s, "mm") {
+		t.Errorf("%q", s)
+	}
+	if s := b.spec(); !strings.Contains(s, "12 mm") {
+		t.Errorf("%q", s)
+	}
+	one := screw("c", "screw", "left", 1, 1, Machine)
+	if s := one.spec() + one.with(); strings.Count(s, "1 mm") != 2 {
+		t.Errorf("%q", s)
+	}
+}
