@@ -4,6 +4,7 @@ import (
 	"errors"
 	"math"
 	"math/rand/v2"
+	"strings"
 	"testing"
 
 	"freshshard/core/fault"
@@ -112,6 +113,49 @@ func TestQuadrilateralRefuses(t *testing.T) {
 	} {
 		if _, err := QuadrilateralOf(c.bottom, c.right, c.top, c.left, c.rising); err == nil {
 			t.Errorf("%s was taken", c.name)
+		}
+	}
+}
+
+// By the triangle inequality: 300 and 200 close over a diagonal between 100 and
+// 500, 150 and 320 over one between 170 and 470; both must.
+func TestWhichDiagonalsClose(t *testing.T) {
+	for _, c := range []struct {
+		d          float64
+		one, other string
+	}{
+		{99, "left", "top"}, {150, "left", "top"}, {170, "left", "top"}, {170.5, "", ""}, {300, "", ""}, {469.5, "", ""}, {470, "left", "top"}, {490, "left", "top"}, {510, "left", "top"},
+	} {
+		_, err := QuadrilateralOf(300, 200, 320, 150, c.d)
+		f := fault.Of(err)
+		if c.one == "" {
+			if f != nil && strings.Contains(f.Why, "do not meet") {
+				t.Errorf("%v: %v", c.d, err)
+			}
+			continue
+		}
+		if f == nil || f.Field != "diagonal_rising" || !strings.Contains(f.Why, c.one+" and "+c.other+" do not meet") || f.Cure != "the diagonal must lie between 170.0 and 470.0 mm" {
+			t.Errorf("%v: %v", c.d, err)
+		}
+	}
+	_, err := QuadrilateralOf(300, 200, 320, 330, 90)
+	if f := fault.Of(err); f == nil || !strings.Contains(f.Why, "bottom and right do not meet") || f.Cure != "the diagonal must lie between 100.0 and 500.0 mm" {
+		t.Errorf("%v", err)
+	}
+}
+
+// The refusal of two diagonals points at the one that is farther from square.
+func TestWhichDiagonalIsWrong(t *testing.T) {
+	for _, c := range []struct {
+		rising, falling float64
+		field           string // empty: they can be
+	}{
+		{560, 500, "diagonal_rising"}, {500, 560, "diagonal_falling"}, {500, 440, "diagonal_falling"}, {440, 500, "diagonal_rising"}, {520, 470, ""},
+		{500 * 1.0399, 500 * 1.0399, ""}, {500 * 1.0401, 500 * 1.0401, "diagonal_rising"},
+	} {
+		_, err := SkewOf(300, 400, c.rising, c.falling)
+		if f := fault.Of(err); (f == nil) != (c.field == "") || f != nil && (f.Field != c.field || !strings.Contains(f.Cure, "a square one has 500.0 both ways")) {
+			t.Errorf("%v and %v: %v", c.rising, c.falling, err)
 		}
 	}
 }

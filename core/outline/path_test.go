@@ -255,3 +255,42 @@ func BenchmarkOffset1000(b *testing.B) {
 		}
 	}
 }
+
+// An inside curve of 150 mm breaks out by hand, one of less does not; an
+// outside one of any radius does; a strip of eight thicknesses does, one of
+// less does not. Common practice, no source.
+func TestCuttableVerdicts(t *testing.T) {
+	bowed := func(radius float64) Path {
+		// The top side of 100 mm bows into the pane.
+		half := math.Asin(50 / math.Abs(radius))
+		p, err := NewPath([]Vertex{{Point: Point{0, 0}}, {Point: Point{100, 0}}, {Point: Point{100, 200}, Bulge: math.Copysign(math.Tan(half/2), radius)}, {Point: Point{0, 200}}})
+		if err != nil {
+			t.Fatal(err)
+		}
+		return p
+	}
+	strip := func(w float64) Path {
+		p, err := RoundedRect(w, 300, 0)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return p
+	}
+	for _, c := range []struct {
+		name string
+		p    Path
+		hand bool
+		says string
+	}{
+		{"outside curve of 60", bowed(60), true, "by hand, the curves with relief scores"},
+		{"inside curve of 151", bowed(-151), true, "by hand, the curves with relief scores"},
+		{"inside curve of 149", bowed(-149), false, "an inside curve of 149 mm radius does not break out by hand; below 150 it is ground or ordered"},
+		{"a strip of 32.1", strip(32.1), true, "by hand, straight scores"},
+		{"a strip of 32", strip(32), true, "by hand, straight scores"},
+		{"a strip of 31.9", strip(31.9), false, "it is 31.9 mm narrow; 8 × the thickness, 32 mm, breaks off by hand"},
+	} {
+		if got := c.p.Cuttable(4); got.Hand != c.hand || got.Sentence != c.says {
+			t.Errorf("%s: %+v", c.name, got)
+		}
+	}
+}

@@ -25,14 +25,20 @@ func QuadrilateralOf(bottom, right, top, left, rising float64) (Quadrilateral, e
 			return Quadrilateral{}, fault.New(s.field, "a side is more than nothing", "measure it again")
 		}
 	}
-	lower, err := triangleAngle(bottom, rising, right, "bottom", "right")
-	if err != nil {
-		return Quadrilateral{}, err
+	// The diagonal closes a triangle with bottom and right, and one with left
+	// and top.
+	least := math.Max(math.Abs(bottom-right), math.Abs(left-top))
+	most := math.Min(bottom+right, left+top)
+	if rising <= least || rising >= most {
+		one, other := "bottom", "right"
+		if rising <= math.Abs(left-top) || rising >= left+top {
+			one, other = "left", "top"
+		}
+		return Quadrilateral{}, fault.New("diagonal_rising",
+			fmt.Sprintf("no opening has these sides with that diagonal: %s and %s do not meet across it", one, other),
+			fmt.Sprintf("the diagonal must lie between %.1f and %.1f mm", least, most))
 	}
-	upper, err := triangleAngle(rising, left, top, "left", "top")
-	if err != nil {
-		return Quadrilateral{}, err
-	}
+	lower, upper := facing(bottom, rising, right), facing(rising, left, top)
 	if lower+upper >= math.Pi {
 		return Quadrilateral{}, fault.New("diagonal_rising", "the corner at the lower left would turn inside out", "measure the sides and the diagonal again")
 	}
@@ -45,15 +51,9 @@ func QuadrilateralOf(bottom, right, top, left, rising float64) (Quadrilateral, e
 	return q, nil
 }
 
-// triangleAngle is the angle between sides a and b that face the side c.
-func triangleAngle(a, b, c float64, one, other string) (float64, error) {
-	if c >= a+b || c <= math.Abs(a-b) {
-		return 0, fault.New("diagonal_rising",
-			fmt.Sprintf("no opening has these sides with that diagonal: %s and %s do not meet across it", one, other),
-			fmt.Sprintf("the diagonal must lie between %.1f and %.1f mm", math.Max(math.Abs(a-c), math.Abs(b-c)), a+c))
-	}
-	cos := (a*a + b*b - c*c) / (2 * a * b)
-	return math.Acos(max(-1, min(1, cos))), nil
+// facing is the angle between sides a and b of a triangle that faces its side c.
+func facing(a, b, c float64) float64 {
+	return math.Acos(max(-1, min(1, (a*a+b*b-c*c)/(2*a*b))))
 }
 
 // Corners from the lower left, anticlockwise.
