@@ -6,6 +6,7 @@ package golden
 
 import (
 	"encoding/json"
+	"fmt"
 	"os"
 	"path/filepath"
 	"regexp"
@@ -39,6 +40,15 @@ func Lines(t testing.TB, v any) string {
 		}
 		return s
 	})
+}
+
+// Each is a list, an item a line, with what JSON leaves out.
+func Each[T any](items []T) string {
+	var b strings.Builder
+	for _, i := range items {
+		fmt.Fprintf(&b, "%+v\n", i)
+	}
+	return b.String()
 }
 
 // Check compares a text with the kept one of that name.

@@ -1,6 +1,7 @@
 package pane
 
 import (
+	"strconv"
 	"strings"
 	"testing"
 
@@ -120,5 +121,43 @@ func TestCheckOwn(t *testing.T) {
 	// Two that only fit together: the other one first.
 	if err := CheckOwn(own.Values{laid("glass-ceramic", "peak", 1500)}, laid("glass-ceramic", "steady", 1400)); err != nil {
 		t.Error(err)
+	}
+}
+
+// Hours must fall as the heat rises, beside the row above and the row below:
+// just inside, at, just outside, at the ends and between.
+func TestLifeLiesBetweenItsNeighbours(t *testing.T) {
+	rows := []Life{{C: 500, Hours: 1000}, {C: 550, Hours: 100}, {C: 600, Hours: 10}, {C: 650, Hours: 1}}
+	for _, c := range []struct {
+		row   int
+		hours float64
+		taken bool
+	}{
+		{0, 101, true}, {0, 100, true}, {0, 99, false}, {0, 5000, true},
+		{1, 1000, true}, {1, 1001, false}, {1, 10, true}, {1, 9, false},
+		{2, 100, true}, {2, 101, false}, {2, 1, true}, {2, 0.5, false},
+		{3, 10, true}, {3, 11, false}, {3, 0.1, true},
+	} {
+		m := must(t, "glass-ceramic")
+		m.Life = append([]Life(nil), rows...)
+		item := lifeItem + strconv.Itoa(int(rows[c.row].C))
+		m.Life[c.row].Hours = c.hours
+		if err := m.checkLife(item); (err == nil) != c.taken {
+			t.Errorf("%v h in row %d: %v", c.hours, c.row, err)
+		}
+	}
+	if err := must(t, "glass-ceramic").checkLife(lifeItem + "501"); err == nil {
+		t.Error("a row that is not there was taken")
+	}
+}
+
+// A frame that is as deep as a pane is thick takes it; one that is not, takes
+// the next thinner.
+func TestThicknessTakesTheDepth(t *testing.T) {
+	m := must(t, "annealed") // 2, 3, 4, 5, 6, 8, 10, 12
+	for _, c := range []struct{ asked, depth, want float64 }{{6, 6, 6}, {6, 5.9, 5}, {6, 5, 5}, {6, 0, 6}, {6, 20, 6}, {6, 2, 2}} {
+		if got := m.thickness(Need{Thickness: c.asked, Depth: c.depth}); got != c.want {
+			t.Errorf("%v mm in %v: %v, want %v", c.asked, c.depth, got, c.want)
+		}
 	}
 }

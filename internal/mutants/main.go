@@ -97,7 +97,7 @@ func try(ctx context.Context, dir string, c change) string {
 	}
 	ctx, cancel := context.WithTimeout(ctx, testTime)
 	defer cancel()
-	out, err := exec.CommandContext(ctx, "go", "test", "-overlay", overlay, "-count", "1", "-failfast", "-vet", "off", c.pkg).CombinedOutput()
+	out, err := exec.CommandContext(ctx, "go", "test", "-overlay", overlay, "-count", "1", "-timeout", (testTime - 10*time.Second).String(), "-failfast", "-vet", "off", c.pkg).CombinedOutput()
 	switch {
 	case err == nil:
 		return survived
