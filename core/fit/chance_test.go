@@ -248,6 +248,35 @@ func TestSlide(t *testing.T) {
 	}
 }
 
+// The same with a gasket wrapped round the pane, which takes its share of gap
+// and bite, and of a frame that is higher than wide: hot as the sums say.
+func TestSlideWithItsGasket(t *testing.T) {
+	for _, higher := range []bool{false, true} {
+		texts := stove()
+		if higher {
+			texts[HeightLeft], texts[HeightRight] = "470 ±0.3", "470.4 ±0.3"
+		}
+		p := problem(t, "clip-heat", texts)
+		p.Draws, p.Gasket = 100, Gasket{Kind: Wrapped, Free: 3}
+		r := solve(t, p)
+		mid, hot := r.Slide[slideStops], r.Slide[2*slideStops]
+		if r.Wrap <= 0 || math.Abs(hot.Bite-r.HotBite) > 1e-9 || math.Abs(mid.Bite-r.Bite) > 1e-9 || math.Abs(hot.Gap-math.Min(r.HotGap.W, r.HotGap.H)) > 1e-9 {
+			t.Errorf("higher %v: %+v %+v; bite %v, hot %v, hot gap %v", higher, mid, hot, r.Bite, r.HotBite, r.HotGap)
+		}
+		for _, c := range []struct {
+			by  float64
+			low bool
+		}{{-0.01, false}, {0, false}, {0.01, true}} {
+			q := p
+			q.Limits.Bite.V = hot.Bite + c.by
+			s := solve(t, q).Slide[2*slideStops]
+			if math.Abs(s.Bite-hot.Bite) < 1e-9 && s.BiteLow != c.low {
+				t.Errorf("bite %v against %v: low %v", s.Bite, q.Limits.Bite.V, s.BiteLow)
+			}
+		}
+	}
+}
+
 // No risk is rounded away.
 func TestHundred(t *testing.T) {
 	for v, want := range map[float64]string{1: "100", 0.9999: "more than 99", 0.995: "more than 99", 0.99: "99", 0.5: "50", 0.004: "fewer than 1", 0: "0"} {

@@ -1,11 +1,13 @@
 package fit
 
 import (
+	"math"
 	"strings"
 	"testing"
 
 	"freshshard/core/catalogue"
 	"freshshard/core/family"
+	"freshshard/core/fault"
 	"freshshard/core/origin"
 	"freshshard/core/working"
 )
@@ -63,5 +65,40 @@ func TestPlasticShrinksOutOfItsBite(t *testing.T) {
 	p.Frame.Alpha = 12
 	if _, f := solved(t, p); f["bite_coldest"].Key != "" {
 		t.Error("glass in steel does not draw back in the cold")
+	}
+}
+
+// What a problem may hold, at its bounds and just beyond, and the field that a
+// refusal names.
+func TestProblemBounds(t *testing.T) {
+	for _, c := range []struct {
+		field      string
+		set        func(*Problem, float64)
+		in, beyond []float64
+	}{
+		{"limits.clearance", func(p *Problem, v float64) { p.Limits.Clearance.V = v }, []float64{0, 50}, []float64{-0.1, 50.1, math.NaN()}},
+		{"limits.hot_clearance", func(p *Problem, v float64) { p.Limits.HotClearance.V = v }, []float64{0, 50}, []float64{-0.1, 50.1, math.NaN()}},
+		{"limits.bite", func(p *Problem, v float64) { p.Limits.Bite.V = v }, []float64{0, 100}, []float64{-0.1, 100.1, math.NaN()}},
+		{"thickness", func(p *Problem, v float64) { p.Thickness = v }, []float64{0.1, 60}, []float64{0, 60.1, math.NaN()}},
+		{"pane.alpha", func(p *Problem, v float64) { p.Pane.Alpha = v }, []float64{-1, 300}, []float64{-1.1, 300.1, math.NaN()}},
+		{"frame.alpha", func(p *Problem, v float64) { p.Frame.Alpha = v }, []float64{-1, 300}, []float64{-1.1, 300.1, math.NaN()}},
+		{"gasket.free", func(p *Problem, v float64) { p.Gasket.Free = v }, []float64{0, 40}, []float64{-0.1, 40.1, math.NaN()}},
+		{"off_centre", func(p *Problem, v float64) { p.OffCentre = v }, []float64{0, 20}, []float64{-0.1, 20.1, math.NaN()}},
+		{"draws", func(p *Problem, v float64) { p.Draws = int(v) }, []float64{0, 1e6}, []float64{-1, 1e6 + 1}},
+	} {
+		for _, v := range c.in {
+			p := problem(t, "clip-heat", stove())
+			c.set(&p, v)
+			if err := p.Check(); err != nil {
+				t.Errorf("%s %v: %v", c.field, v, err)
+			}
+		}
+		for _, v := range c.beyond {
+			p := problem(t, "clip-heat", stove())
+			c.set(&p, v)
+			if f := fault.Of(p.Check()); f == nil || f.Field != c.field {
+				t.Errorf("%s %v: %v", c.field, v, p.Check())
+			}
+		}
 	}
 }
