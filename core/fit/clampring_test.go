@@ -173,3 +173,39 @@ func TestDress(t *testing.T) {
 		t.Error("a rectangle is not dressed")
 	}
 }
+
+// The band of a frame that comes as it is, is the worse of its two readings;
+// the screw is told when both of ring and gap are read.
+func TestRingByWhatWasRead(t *testing.T) {
+	for _, c := range []struct {
+		w, h string
+		want float64
+	}{{"594 ±0.5", "394 ±1", 1}, {"594 ±1.5", "394 ±1", 1.5}} {
+		if r, _ := solved(t, trailer(t, map[Place]string{BodyWidth: c.w, BodyHeight: c.h})); r.Band.Half != c.want {
+			t.Errorf("%s × %s: ±%v, want %v", c.w, c.h, r.Band.Half, c.want)
+		}
+	}
+	for _, c := range []struct {
+		more map[Place]string
+		want bool
+	}{{map[Place]string{RingThick: "3"}, false}, {map[Place]string{ScrewStop: "4"}, false}, {map[Place]string{RingThick: "3", ScrewStop: "4"}, true}} {
+		_, f := solved(t, trailer(t, c.more))
+		if g, ok := f["screw_need"]; ok != c.want || ok && !near(g.Value, 26+3-4, 1e-9) {
+			t.Errorf("%v: %v %+v", c.more, ok, g)
+		}
+	}
+	// The wall against what the frame takes, with the doubt of the reading on
+	// the bad side: 26 − 0.1 and 26.6 + 0.1.
+	for _, c := range []struct {
+		key, limit string
+		place      Place
+		want       working.Verdict
+	}{
+		{"wall_thin", "25.8", WallLeast, working.Good}, {"wall_thin", "25.9", WallLeast, working.Good}, {"wall_thin", "25.95", WallLeast, working.Stop},
+		{"wall_thick", "26.8", WallMost, working.Good}, {"wall_thick", "26.7", WallMost, working.Good}, {"wall_thick", "26.65", WallMost, working.Stop},
+	} {
+		if _, f := solved(t, trailer(t, map[Place]string{c.place: c.limit})); f[c.key].Verdict != c.want || !strings.Contains(f[c.key].Sentence, "that the frame takes") {
+			t.Errorf("%s against %s: %+v", c.key, c.limit, f[c.key])
+		}
+	}
+}
