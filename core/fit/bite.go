@@ -13,11 +13,9 @@ import (
 // the bottom of its band: what the bite is taken from.
 func (s solver) slack(a axis, pane float64) float64 { return (a.high - (pane - s.band.Half)) / 2 }
 
-var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "hot", "bite_coldest": "in the coldest"}
+var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "hot", "bite_coldest": "in the coldest", "rest_cold": "when set", "rest_hot": "hot"}
 
 func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
-	g := s.p.growth(a.widest, paneC, frameC)
-	v := reach.Value - reach.Doubt - s.slack(a, pane) - s.p.OffCentre - g
 	place, what := Ledge, "least bite on the ledge"
 	if s.p.Sizing != family.Rebate && s.p.Sizing != family.Clip {
 		what = "least bite, " + rules[s.p.Sizing].cover
@@ -25,6 +23,32 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 	if _, ok := s.p.Readings[Reach]; ok && s.p.Sizing == family.Clip {
 		place, what = Reach, "least bite under a bracket"
 	}
+	return s.covered(a, pane, reach, place, what, key, paneC, frameC)
+}
+
+// rest is what a pane under brackets lies on. Brackets hold it from above; a
+// ledge that its edge barely reaches lets it fall through. It is told only
+// where it is less than the bite that is asked.
+func (s solver) rest(a axis, pane float64) []working.Figure {
+	ledge, ok := s.p.Readings[Ledge]
+	_, bracket := s.p.Readings[Reach]
+	if !ok || !bracket || s.p.Sizing != family.Clip {
+		return nil
+	}
+	e, what := s.p.Exposure, "least rest on the ledge below the brackets"
+	var out []working.Figure
+	for _, f := range []working.Figure{s.covered(a, pane, ledge, Ledge, what, "rest_cold", e.Room, e.Room), s.covered(a, pane, ledge, Ledge, what, "rest_hot", e.Steady, e.FrameHot)} {
+		if f.Verdict != working.Good {
+			out = append(out, f)
+		}
+	}
+	return out
+}
+
+// covered is how far the pane's edge lies under or on what was read, at worst.
+func (s solver) covered(a axis, pane float64, reach length.Reading, place Place, what, key string, paneC, frameC float64) working.Figure {
+	g := s.p.growth(a.widest, paneC, frameC)
+	v := reach.Value - reach.Doubt - s.slack(a, pane) - s.p.OffCentre - g
 	f := working.Figure{
 		Key: key, Sentence: fmt.Sprintf("%s, %s, at worst; %s expected", what, biteSaid[key], length.Metric(reach.Value-(a.widest-pane)/2-g)),
 		Value: v, Unit: "mm", Place: string(place),

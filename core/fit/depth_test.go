@@ -4,6 +4,7 @@ import (
 	"strings"
 	"testing"
 
+	"freshshard/core/length"
 	"freshshard/core/working"
 )
 
@@ -76,5 +77,41 @@ func TestPackInItsFoldedFrame(t *testing.T) {
 	p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300", HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
 	if _, f := solved(t, p); f["stack"].Key != "" {
 		t.Errorf("a pack that nobody knows: %+v", f["stack"])
+	}
+}
+
+// A pane lies on its ledge whatever its brackets reach: told only where it is
+// less than the bite that is asked, 6 mm here. By hand: the ledge − its doubt −
+// (opening + 0.3 − (pane − band))/2 − 0.5 off the middle, which a ledge of v
+// leaves v − left of.
+func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
+	at := func(ledge float64) (Problem, map[string]working.Figure) {
+		p := problem(t, "clip-heat", map[Place]string{WidthTop: "270 ±0.3", WidthBottom: "270 ±0.3", HeightLeft: "242 ±0.3", HeightRight: "242 ±0.3", Ledge: "14 ±0.5", Reach: "16 ±0.5"})
+		p.Exposure.Steady, p.Exposure.FrameHot, p.Exposure.Coldest = 20, 20, 20
+		p.Limits.Bite.V = 6
+		p.Readings[Ledge] = length.Reading{Value: ledge, Doubt: 0.5}
+		_, f := solved(t, p)
+		return p, f
+	}
+	_, f := at(14)
+	left := 16 - f["bite_cold"].Value // what a reach of 16 loses on its way
+	for _, c := range []struct {
+		ledge float64
+		want  working.Verdict // empty: not told
+	}{
+		{14, ""}, {6 + left + 0.01, ""}, {6 + left, ""}, {6 + left - 0.01, working.Warn},
+		{4, working.Stop},
+	} {
+		_, f := at(c.ledge)
+		g := f["rest_cold"]
+		if g.Verdict != c.want {
+			t.Errorf("a ledge of %.2f: %+v", c.ledge, g)
+		}
+		if c.want != "" && (!strings.HasPrefix(g.Sentence, "least rest on the ledge below the brackets, when set, at worst; ") || g.Place != string(Ledge) || !near(g.Value, c.ledge-left, 1e-9)) {
+			t.Errorf("a ledge of %.2f: %+v", c.ledge, g)
+		}
+		if f["bite_cold"].Verdict != working.Good || f["bite_cold"].Place != string(Reach) {
+			t.Errorf("the brackets hold: %+v", f["bite_cold"])
+		}
 	}
 }

@@ -47,6 +47,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		if e := s.p.Exposure; e.Coldest < e.Room && s.p.growth(loose.widest, e.Coldest, e.Coldest) > math.Max(0, s.p.growth(loose.widest, e.Steady, e.FrameHot)) {
 			out = append(out, s.bite(loose, lpane, reach, "bite_coldest", e.Coldest, e.Coldest))
 		}
+		out = append(out, s.rest(loose, lpane)...)
 	}
 	if s.p.Sizing != family.Port { // says it by its roundness
 		out = append(out, s.shape(w, h)...)
