@@ -23,21 +23,24 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 	if _, ok := s.p.Readings[Reach]; ok && s.p.Sizing == family.Clip {
 		place, what = Reach, "least bite under a bracket"
 	}
-	return s.covered(a, pane, reach, place, what, key, paneC, frameC)
+	return s.covered(a, pane, reach, s.p.Limits.Bite, place, what, key, paneC, frameC)
 }
 
 // rest is what a pane under brackets lies on. Brackets hold it from above; a
 // ledge that its edge barely reaches lets it fall through. It is told only
-// where it is less than the bite that is asked.
+// where it is less than half the bite that is asked of the brackets: it bears,
+// it need not hold. Common practice, no source.
 func (s solver) rest(a axis, pane float64) []working.Figure {
 	ledge, ok := s.p.Readings[Ledge]
 	_, bracket := s.p.Readings[Reach]
 	if !ok || !bracket || s.p.Sizing != family.Clip {
 		return nil
 	}
+	least := s.p.Limits.Bite
+	least.V /= 2
 	e, what := s.p.Exposure, "least rest on the ledge below the brackets"
 	var out []working.Figure
-	for _, f := range []working.Figure{s.covered(a, pane, ledge, Ledge, what, "rest_cold", e.Room, e.Room), s.covered(a, pane, ledge, Ledge, what, "rest_hot", e.Steady, e.FrameHot)} {
+	for _, f := range []working.Figure{s.covered(a, pane, ledge, least, Ledge, what, "rest_cold", e.Room, e.Room), s.covered(a, pane, ledge, least, Ledge, what, "rest_hot", e.Steady, e.FrameHot)} {
 		if f.Verdict != working.Good {
 			out = append(out, f)
 		}
@@ -45,14 +48,15 @@ func (s solver) rest(a axis, pane float64) []working.Figure {
 	return out
 }
 
-// covered is how far the pane's edge lies under or on what was read, at worst.
-func (s solver) covered(a axis, pane float64, reach length.Reading, place Place, what, key string, paneC, frameC float64) working.Figure {
+// covered is how far the pane's edge lies under or on what was read, at worst,
+// against the least of it.
+func (s solver) covered(a axis, pane float64, reach length.Reading, least Value, place Place, what, key string, paneC, frameC float64) working.Figure {
 	g := s.p.growth(a.widest, paneC, frameC)
 	v := reach.Value - reach.Doubt - s.slack(a, pane) - s.p.OffCentre - g
 	f := working.Figure{
 		Key: key, Sentence: fmt.Sprintf("%s, %s, at worst; %s expected", what, biteSaid[key], length.Metric(reach.Value-(a.widest-pane)/2-g)),
 		Value: v, Unit: "mm", Place: string(place),
-		Limit: working.Least(s.p.Limits.Bite.V, "mm", s.p.Limits.Bite.Origin),
+		Limit: working.Least(least.V, "mm", least.Origin),
 		Working: working.Of("({r} − {e}) − ({T} + {d} − ({P} − {b})) / 2 − {o} − {Δ}", v, "mm",
 			read("r", "what covers the edge", reach.Value, reach.Doubt),
 			working.In("e", "doubt of that reading", reach.Doubt, "mm", origin.Custom()),
@@ -65,7 +69,7 @@ func (s solver) covered(a axis, pane float64, reach length.Reading, place Place,
 	}
 	f.Working = f.Working.With(s.growthFormula(a, paneC, frameC))
 	bad := working.Stop
-	if reach.Value-(a.widest-pane)/2-g >= s.p.Limits.Bite.V {
+	if reach.Value-(a.widest-pane)/2-g >= least.V {
 		bad = working.Warn
 	}
 	return f.Judge(bad)

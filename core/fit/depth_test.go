@@ -99,7 +99,7 @@ func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 		ledge float64
 		want  working.Verdict // empty: not told
 	}{
-		{14, ""}, {6 + left + 0.01, ""}, {6 + left, ""}, {6 + left - 0.01, working.Warn},
+		{14, ""}, {3 + left + 0.01, ""}, {3 + left, ""}, {3 + left - 0.01, working.Warn},
 		{4, working.Stop},
 	} {
 		_, f := at(c.ledge)
