@@ -26,18 +26,26 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 	return s.covered(a, pane, reach, s.p.Limits.Bite, place, what, key, paneC, frameC)
 }
 
-// rest is what a pane under brackets lies on. Brackets hold it from above; a
-// ledge that its edge barely reaches lets it fall through. It is told only
-// where it is less than half the bite that is asked of the brackets: it bears,
-// it need not hold. Common practice, no source.
-func (s solver) rest(a axis, pane float64) []working.Figure {
-	ledge, ok := s.p.Readings[Ledge]
+// bears is the ledge that a pane lies on under its brackets, and the least that
+// its edge must lie on it: half the bite that is asked of the brackets. It
+// bears, it need not hold. Common practice, no source. ok is false where no
+// brackets were read: there the ledge is the bite.
+func (s solver) bears() (ledge length.Reading, least Value, ok bool) {
 	_, bracket := s.p.Readings[Reach]
-	if !ok || !bracket || s.p.Sizing != family.Clip {
+	ledge, ok = s.p.Readings[Ledge]
+	least = s.p.Limits.Bite
+	least.V /= 2
+	return ledge, least, ok && bracket && s.p.Sizing == family.Clip
+}
+
+// rest is what a pane under brackets lies on. Brackets hold it from above; a
+// ledge that its edge barely reaches lets it fall through. Told only where it
+// is too little.
+func (s solver) rest(a axis, pane float64) []working.Figure {
+	ledge, least, ok := s.bears()
+	if !ok {
 		return nil
 	}
-	least := s.p.Limits.Bite
-	least.V /= 2
 	e, what := s.p.Exposure, "least rest on the ledge below the brackets"
 	var out []working.Figure
 	for _, f := range []working.Figure{s.covered(a, pane, ledge, least, Ledge, what, "rest_cold", e.Room, e.Room), s.covered(a, pane, ledge, least, Ledge, what, "rest_hot", e.Steady, e.FrameHot)} {

@@ -11,7 +11,7 @@ import (
 // note says how the ordered size came about.
 type note struct {
 	largest  float64 // that still has its clearance with everything at its bad end
-	smallest float64 // that still has its bite; −Inf while the bite is unknown
+	smallest float64 // that still has its bite and its rest; −Inf while they are unknown
 	fits     bool    // there is a size that has both
 }
 
@@ -30,12 +30,18 @@ func (s solver) bounds(a axis) note {
 		largest:  a.low - a.skew - 2*(need+p.seated()+p.webDoubt()) - s.band.Half,
 		smallest: math.Inf(-1),
 	}
-	if reach, ok := s.reach(); ok {
+	covers := func(r length.Reading, least float64) {
 		opens := math.Max(0, math.Max(hot, cold))
-		gap := reach.Value - reach.Doubt - p.Limits.Bite.V - p.OffCentre - opens
-		n.smallest = a.high - 2*gap + s.band.Half
+		gap := r.Value - r.Doubt - least - p.OffCentre - opens
+		n.smallest = math.Max(n.smallest, a.high-2*gap+s.band.Half)
 	}
-	n.fits = n.smallest <= n.largest
+	if reach, ok := s.reach(); ok {
+		covers(reach, p.Limits.Bite.V)
+	}
+	if ledge, least, ok := s.bears(); ok {
+		covers(ledge, least.V)
+	}
+	n.fits = n.smallest <= n.largest+1e-9 // met exactly is met
 	return n
 }
 

@@ -162,7 +162,9 @@ func (m *sampler) row(k int) []thresholds {
 	cover, covered := m.cover()
 	_, hot, cold := p.allowance(a.nominal)
 	gap, free := 2*p.Limits.Clearance.V, 2*(p.Limits.HotClearance.V-math.Min(hot, cold))
-	opens := p.Limits.Bite.V + math.Max(0, math.Max(hot, cold))
+	opens := math.Max(0, math.Max(hot, cold))
+	_, rests, bears := m.s.bears()
+	ledge := m.term(Ledge)
 	for i := range out {
 		least, most := span(walls, i)
 		c := cut * pane[i]
@@ -171,9 +173,13 @@ func (m *sampler) row(k int) []thresholds {
 		if !covered {
 			continue
 		}
-		reach := -p.OffCentre*math.Abs(m.off[i]) - opens
+		lost := p.OffCentre*math.Abs(m.off[i]) + opens
+		reach := -lost - p.Limits.Bite.V
 		for _, t := range cover {
 			reach += t.at(i)
+		}
+		if bears {
+			reach = math.Min(reach, ledge.at(i)-lost-rests.V)
 		}
 		out[i].hold = most - 2*reach - c
 	}
