@@ -168,3 +168,42 @@ func TestRubberAndCord(t *testing.T) {
 		}
 	}
 }
+
+// A pane that is lifted and dropped stands in both pockets and has air above
+// it: each just inside, at and just outside its limit; too little stops.
+func TestLiftVerdicts(t *testing.T) {
+	seen := map[string]map[working.Verdict]bool{}
+	for upper := 6.0; upper <= 30; upper += 0.5 {
+		for lower := 0.5; lower <= 14; lower += 0.25 {
+			p := problem(t, "lift-drop", nil)
+			for place, v := range map[Place]float64{WidthTop: 300, WidthBottom: 300, HeightLeft: 400, HeightRight: 400, UpperPocket: upper, LowerPocket: lower} {
+				p.Readings[place] = length.Reading{Value: v, Doubt: 0.1}
+			}
+			r, err := Solve(p)
+			if err != nil {
+				continue // pockets that no pane stands in are refused by name elsewhere
+			}
+			for _, f := range r.Figures {
+				switch f.Key {
+				case "engage_head", "engage_foot", "lift_air":
+					want := working.Good
+					if f.Value < f.Limit.Value-1e-9 {
+						want = working.Stop
+					}
+					if f.Verdict != want || f.Limit.Sense != working.AtLeast {
+						t.Errorf("pockets of %v and %v: %+v, want %s", upper, lower, f, want)
+					}
+					if seen[f.Key] == nil {
+						seen[f.Key] = map[working.Verdict]bool{}
+					}
+					seen[f.Key][f.Verdict] = true
+				}
+			}
+		}
+	}
+	// Pockets that leave no air or no foot are refused before; what is left to
+	// tell is a head that slips out.
+	if !seen["engage_head"][working.Good] || !seen["engage_head"][working.Stop] || !seen["engage_foot"][working.Good] || !seen["lift_air"][working.Good] {
+		t.Errorf("%v", seen)
+	}
+}

@@ -413,3 +413,16 @@ func TestMoreAskedNeverOpens(t *testing.T) {
 		}
 	}
 }
+
+// A round pane weighs what its circle does: 300 mm across, 4 mm of 2500 kg/m³.
+func TestRoundPaneWeighsItsCircle(t *testing.T) {
+	for _, c := range Carriers(nil, Load{W: 300, H: 300, Held: Round, Wind: 10}) {
+		if c.Material == "annealed" {
+			if want := math.Pi / 4 * 0.3 * 0.3 * c.Thickness / 1000 * 2500; c.Thickness == 0 || math.Abs(c.Mass-want) > 1e-9 {
+				t.Errorf("%+v, want %v kg", c, want)
+			}
+			return
+		}
+	}
+	t.Error("no plain glass carries a light wind")
+}
