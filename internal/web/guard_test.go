@@ -227,20 +227,14 @@ func TestWaitsAreSaid(t *testing.T) {
 
 // What somebody may not do stays in the trail, with the wrong passwords.
 func TestTrailOfRefusals(t *testing.T) {
-	st, err := store.Open(context.Background(), dbtest.Fresh(t, database))
-	if err != nil {
-		t.Fatal(err)
-	}
-	t.Cleanup(func() { _ = st.Close() })
-	s := httptest.NewServer(New(shop.New(st), Options{}))
-	t.Cleanup(s.Close)
-	c := (&client{t: t, url: s.URL}).setUp()
+	c, st := stored(t)
+	c.setUp()
 	ok[record.Account](c, "POST", "/api/people", body{"name": "Tor", "login": "tor", "password": "four plain words here", "role": "technician"}, "Idempotency-Key", "add-tor-once")
 	tor := c.as("tor", "four plain words here")
 	if a := tor.call("POST", "/api/people/1/word", nil); a.status != 403 {
 		t.Errorf("%d", a.status)
 	}
-	(&client{t: t, url: s.URL}).call("POST", "/api/session", map[string]string{"login": "tor", "password": "not the password"})
+	(&client{t: t, url: c.url}).call("POST", "/api/session", map[string]string{"login": "tor", "password": "not the password"})
 	for what, q := range map[string]string{
 		"the denial":         "SELECT COUNT(*) FROM audit WHERE noun = 'denied' AND item = 'giveWord' AND account_id = 2",
 		"the wrong password": "SELECT COUNT(*) FROM audit WHERE noun = 'sign-in' AND action = 'refused' AND item = 'tor'",
