@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"strings"
 
 	"freshshard/core/family"
 	"freshshard/core/length"
@@ -33,8 +34,7 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 func (s solver) bears() (ledge length.Reading, least Value, ok bool) {
 	_, bracket := s.p.Readings[Reach]
 	ledge, ok = s.p.Readings[Ledge]
-	least = s.p.Limits.Bite
-	least.V /= 2
+	least = Value{V: s.p.Limits.Bite.V / 2, Origin: origin.Custom()}
 	return ledge, least, ok && bracket && s.p.Sizing == family.Clip
 }
 
@@ -50,6 +50,7 @@ func (s solver) rest(a axis, pane float64) []working.Figure {
 	var out []working.Figure
 	for _, f := range []working.Figure{s.covered(a, pane, ledge, least, Ledge, what, "rest_cold", e.Room, e.Room), s.covered(a, pane, ledge, least, Ledge, what, "rest_hot", e.Steady, e.FrameHot)} {
 		if f.Verdict != working.Good {
+			f.Working = f.Working.With(strings.TrimSpace(fmt.Sprintf("%s The limit is half the bite that is asked of the brackets, %s mm (%s): the ledge bears, it need not hold.", f.Working.Note, working.Num(s.p.Limits.Bite.V, 1), s.p.Limits.Bite.Origin)))
 			out = append(out, f)
 		}
 	}

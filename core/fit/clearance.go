@@ -9,14 +9,20 @@ import (
 	"freshshard/core/working"
 )
 
-// expected says whether clearance and bite keep their limits at the readings
+// expected says whether clearance, bite and rest keep their limits at the readings
 // as they stand, without doubt and tolerance.
 func (s solver) expected(a axis, pane float64) bool {
 	_, hot, cold := s.p.allowance(a.nominal)
 	gap := s.gap(a, pane)
 	ok := gap >= s.p.Limits.Clearance.V && gap+math.Min(hot, cold) >= s.p.Limits.HotClearance.V
+	covers := func(r length.Reading, least float64) bool {
+		return r.Value-(a.widest-pane)/2-math.Max(0, math.Max(hot, cold)) >= least
+	}
 	if reach, has := s.reach(); has {
-		ok = ok && reach.Value-(a.widest-pane)/2-math.Max(0, math.Max(hot, cold)) >= s.p.Limits.Bite.V
+		ok = ok && covers(reach, s.p.Limits.Bite.V)
+	}
+	if ledge, least, has := s.bears(); has {
+		ok = ok && covers(ledge, least.V)
 	}
 	return ok
 }

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"freshshard/core/length"
+	"freshshard/core/origin"
 	"freshshard/core/working"
 )
 
@@ -94,13 +95,25 @@ func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 	} {
 		p := problem(t, "clip-heat", map[Place]string{WidthTop: "270 ±0.3", WidthBottom: "270 ±0.3", HeightLeft: "242 ±0.3", HeightRight: "242 ±0.3", Ledge: "14 ±0.5", Reach: "16 ±0.5"})
 		p.Exposure.Steady, p.Exposure.FrameHot, p.Exposure.Coldest = 20, 20, 20
-		p.Limits.Bite.V = 6
+		p.Limits.Bite = Value{6, origin.Sheet("sheet 7")} // 3 is not what that sheet says
 		p.Readings[Ledge] = length.Reading{Value: c.ledge, Doubt: 0.5}
 		p.Draws = 2000
 		r, f := solved(t, p)
 		g := f["rest_cold"]
 		if g.Verdict != c.want || !near(r.Order.W, c.width, 1e-9) {
 			t.Errorf("a ledge of %v: order %v, %s", c.ledge, r.Order.W, g.Verdict)
+		}
+		// No size does both: a look again while both are expected to hold (266 in
+		// 270 leaves 2 mm of clearance and L − 2 of rest), else a stop.
+		order := working.Note
+		if c.want != "" {
+			order = c.want
+		}
+		if f["order_width"].Verdict != order {
+			t.Errorf("a ledge of %v: the order is %s", c.ledge, f["order_width"].Verdict)
+		}
+		if c.want != "" && (!near(g.Limit.Value, 3, 1e-9) || g.Limit.Origin == p.Limits.Bite.Origin || !strings.Contains(g.Working.Note, "half the bite that is asked of the brackets, 6 mm")) {
+			t.Errorf("a ledge of %v: where its limit comes from: %+v, %s", c.ledge, g.Limit, g.Working.Note)
 		}
 		// The ledge − its doubt − (270.3 − (pane − 1.6))/2 − 0.5 off the middle.
 		if v := c.ledge - 0.5 - (270.3-(c.width-1.6))/2 - 0.5; c.want != "" && (!strings.HasPrefix(g.Sentence, "least rest on the ledge below the brackets, when set, at worst; ") || g.Place != string(Ledge) || !near(g.Value, v, 1e-9)) {
