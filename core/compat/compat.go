@@ -148,11 +148,20 @@ func (t Table) safe(ids []string, subjects []Subject) []Agent {
 	return out
 }
 
-// Check refuses agents that must never touch what a job has.
-func Check(uses []string, findings []Finding) error {
+// Clash is an agent that is used and must never touch what a job has.
+type Clash struct {
+	Agent string // its id
+	Why   string
+	Cure  string
+}
+
+// Clashes are the agents of a list that must never touch what a job has; an
+// agent that nobody knows is an error.
+func Clashes(uses []string, findings []Finding) ([]Clash, error) {
+	var out []Clash
 	for _, id := range uses {
 		if _, err := AgentByID(id); err != nil {
-			return err
+			return nil, err
 		}
 		for _, f := range findings {
 			if f.Agent.ID != id || f.Verdict != Never {
@@ -162,12 +171,21 @@ func Check(uses []string, findings []Finding) error {
 			for _, a := range f.Instead {
 				names = append(names, a.Name)
 			}
-			cure := "leave it out"
+			c := Clash{Agent: id, Why: "never " + f.Sentence, Cure: "leave it out"}
 			if len(names) > 0 {
-				cure = "take " + strings.Join(names, " or ")
+				c.Cure = "take " + strings.Join(names, " or ")
 			}
-			return fault.New("uses", "never "+f.Sentence, cure)
+			out = append(out, c)
 		}
 	}
-	return nil
+	return out, nil
+}
+
+// Check refuses agents that must never touch what a job has.
+func Check(uses []string, findings []Finding) error {
+	all, err := Clashes(uses, findings)
+	if err != nil || len(all) == 0 {
+		return err
+	}
+	return fault.New("uses", all[0].Why, all[0].Cure)
 }

@@ -84,6 +84,9 @@ type Step struct {
 	Why        string            `json:"why"`
 	Minutes    int               `json:"minutes" doc:"Hands-on"`
 	Hold       bool              `json:"hold,omitempty" doc:"Stop here until it is right"`
+	May        []string          `json:"may,omitempty" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
+	After      []string          `json:"after,omitempty" doc:"Steps that it waits for"`
+	Least      *catalogue.Value  `json:"least,omitempty" doc:"Least time after the steps that it waits for, min; the sheet's time comes first"`
 	People     int               `json:"people,omitempty" doc:"How many, when it is always more than one"`
 	PeopleWhen map[string]string `json:"people_when,omitempty" doc:"Facts that make it two people's work, with the reason"`
 	Cautions   []string          `json:"cautions,omitempty"`
@@ -91,13 +94,14 @@ type Step struct {
 }
 
 // Check is one proof. Measure is nil when it is a plain yes or no; Optional
-// says when it may be left out.
+// says when it may be left out, and without it nobody but an owner can.
 type Check struct {
 	Key      string   `json:"key"`
 	Text     string   `json:"text"`
 	Pass     string   `json:"pass,omitempty"`
 	Measure  *Measure `json:"measure,omitempty"`
 	Optional string   `json:"optional,omitempty"`
+	After    []string `json:"after,omitempty" doc:"Steps that it waits for"`
 }
 
 // Measure is the number that a check wants and its limit.

@@ -81,16 +81,41 @@ type Closed struct {
 	Figure   working.Figure `json:"figure"`
 }
 
+// gates are all that can close for a material, in the order in which they are
+// named.
+func (m Material) gates() []func(Need) *Closed {
+	return []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate, m.pressureGate, m.shapeGate, m.holeGate, m.depth, m.warpGate, m.loadGate}
+}
+
 // gate returns the first gate that closes for the material, or nil.
 func (m Material) gate(n Need) *Closed {
-	for _, g := range []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate, m.pressureGate, m.shapeGate, m.holeGate, m.depth, m.warpGate, m.loadGate} {
+	for _, g := range m.gates() {
 		if c := g(n); c != nil {
-			c.Material, c.Name = m.ID, m.Short
-			c.Figure.Sentence = c.Sentence
-			return c
+			return m.named(c)
 		}
 	}
 	return nil
+}
+
+func (m Material) named(c *Closed) *Closed {
+	c.Material, c.Name = m.ID, m.Short
+	c.Figure.Sentence = c.Sentence
+	return c
+}
+
+// Against are all gates that are closed for the material.
+func (m Material) Against(n Need) ([]Closed, error) {
+	if err := n.Check(); err != nil {
+		return nil, err
+	}
+	n.Load.known = newPlates()
+	var out []Closed
+	for _, g := range m.gates() {
+		if c := g(n); c != nil {
+			out = append(out, *m.named(c))
+		}
+	}
+	return out, nil
 }
 
 // closed builds a gate from a value that must not pass a limit.

@@ -27,7 +27,7 @@ func TestPlansAreAsLookedAt(t *testing.T) {
 			p, err := Build(f, facts)
 			fmt.Fprintf(b, "= %s: %d min, %v\n", f.ID, p.Minutes, err)
 			for _, s := range p.Steps {
-				fmt.Fprintf(b, "  %d %s %s: %s | %s | %s | %d min %d %q hold %v must %v %v", s.Number, s.Station, s.Key, s.Title, s.Do, s.Why, s.Minutes, s.People, s.TwoWhy, s.Hold, s.Required, s.Figures)
+				fmt.Fprintf(b, "  %d %s %s: %s | %s | %s | %d min %d %q hold %v may %q after %v least %d must %v %v", s.Number, s.Station, s.Key, s.Title, s.Do, s.Why, s.Minutes, s.People, s.TwoWhy, s.Hold, s.May, s.After, s.Least, s.Required, s.Figures)
 				for _, c := range s.Cautions {
 					fmt.Fprintf(b, " !%s", c.ID)
 				}

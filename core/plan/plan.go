@@ -73,6 +73,9 @@ type Step struct {
 	Why      string            `json:"why"`
 	Minutes  int               `json:"minutes"`
 	Hold     bool              `json:"hold" doc:"Stop here until it is right"`
+	May      []string          `json:"may" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
+	After    []string          `json:"after" doc:"Keys of the steps that it waits for"`
+	Least    int               `json:"least,omitempty" doc:"Least time after those, min"`
 	Required bool              `json:"required" doc:"Asked for by why it broke; cannot be left out"`
 	People   int               `json:"people"`
 	TwoWhy   string            `json:"two_why,omitempty" doc:"Why it takes two"`
@@ -104,7 +107,10 @@ func Build(fam family.Family, f Facts) (Plan, error) {
 	}
 	for i, s := range fam.Steps {
 		step := Step{Key: s.Key, Number: i + 1, Station: s.Station, Title: s.Title, Do: s.Do, Why: s.Why, Minutes: s.Minutes,
-			Hold: s.Hold, People: max(1, s.People), Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
+			Hold: s.Hold, May: append([]string{}, s.May...), After: append([]string{}, s.After...), People: max(1, s.People), Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
+		if s.Least != nil {
+			step.Least = int(s.Least.V)
+		}
 		for _, id := range s.Cautions {
 			if c, ok := applies[id]; ok {
 				step.Cautions = append(step.Cautions, c)
@@ -139,7 +145,7 @@ func (p Plan) with(required []Required) (Plan, error) {
 			i = len(p.Steps)
 		}
 		p.Steps = slices.Insert(p.Steps, i, Step{Key: r.Key, Station: r.Station, Title: "So that it does not break again", Do: r.Text, Why: r.Why,
-			Minutes: requiredMinutes, Hold: true, Required: true, People: 1, Cautions: []caution.Caution{}, Figures: []string{}})
+			Minutes: requiredMinutes, Hold: true, Required: true, May: []string{}, After: []string{}, People: 1, Cautions: []caution.Caution{}, Figures: []string{}})
 		p.Minutes += requiredMinutes
 	}
 	for i := range p.Steps {

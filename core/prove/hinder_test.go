@@ -18,7 +18,7 @@ func TestEachHindrance(t *testing.T) {
 	}{
 		{"size", "measure", "no size yet", func(s *State) { s.Sized = false }},
 		{"choice", "choose", "no material settled", func(s *State) { s.Chosen = false }},
-		{"clash", "uses", "petroleum swells rubber", func(s *State) { s.Clash = "petroleum swells rubber" }},
+		{"stop", "bite_cold", "2.9 mm in each socket", func(s *State) { s.Stops = []Stop{{Key: "bite_cold", Says: "2.9 mm in each socket"}} }},
 		{"strip", "e1", "strip log: bracket screw, one out", func(s *State) { s.Strip = []Named{{"e1", "bracket screw, one out"}} }},
 		{"reading", "width_top", "does not fit the rest: width, top", func(s *State) { s.Odd = []Named{{"width_top", "width, top"}} }},
 		{"step", "cold", "step open: Cold", func(s *State) { s.OpenSteps = []Named{{"cold", "Cold"}} }},

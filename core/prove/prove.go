@@ -3,7 +3,9 @@
 package prove
 
 import (
+	"cmp"
 	"fmt"
+	"strings"
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -35,7 +37,8 @@ type Check struct {
 	Pass    string         `json:"pass,omitempty" doc:"What good looks like"`
 	Unit    string         `json:"unit,omitempty" doc:"Set when a number is wanted"`
 	Limit   *working.Limit `json:"limit,omitempty"`
-	May     string         `json:"may,omitempty" doc:"When it may be left out"`
+	May     string         `json:"may,omitempty" doc:"The case in which it may be left out; without one only an owner signs over it"`
+	After   []string       `json:"after" doc:"Keys of the steps that it waits for"`
 	Outcome Outcome        `json:"outcome" enum:",pass,fail,not-applicable"`
 	Value   *float64       `json:"value,omitempty"`
 	Finding string         `json:"finding,omitempty"`
@@ -45,7 +48,7 @@ type Check struct {
 func Checks(f family.Family) []Check {
 	out := make([]Check, 0, len(f.Checks))
 	for _, c := range f.Checks {
-		k := Check{Key: c.Key, Text: c.Text, Pass: c.Pass, May: c.Optional}
+		k := Check{Key: c.Key, Text: c.Text, Pass: c.Pass, May: c.Optional, After: append([]string{}, c.After...)}
 		if m := c.Measure; m != nil {
 			o := m.Limit.Origin.Of("")
 			k.Unit = m.Unit
@@ -59,9 +62,18 @@ func Checks(f family.Family) []Check {
 // mostMeasured keeps a slipped digit out of a check's number.
 const mostMeasured = 1e5
 
+// left is what stands on the record of a check that is left out: the book's
+// case, and what the person added.
+func (c Check) left(said string) string {
+	if said == "" || strings.HasPrefix(said, c.May) {
+		return cmp.Or(said, c.May)
+	}
+	return c.May + ": " + said
+}
+
 // Take holds an answer against its check and returns the check answered. A
-// number outside its limit fails whatever was said; a failure and a check that
-// is left out need a word why.
+// number outside its limit fails whatever was said; a failure needs a word
+// why, and a check is left out only in the book's case.
 func (c Check) Take(a Answer) (Check, error) {
 	switch a.Outcome {
 	case Pass, Fail, Skip:
@@ -87,8 +99,14 @@ func (c Check) Take(a Answer) (Check, error) {
 			}
 		}
 	}
-	if a.Outcome != Pass && a.Finding == "" {
-		return c, fault.New("finding", "say what was found, or why it does not apply", "a few words are enough")
+	if a.Outcome == Skip {
+		if c.May == "" {
+			return c, fault.New("outcome", "this check always applies", "do it; an owner can sign over it with a reason")
+		}
+		a.Finding = c.left(a.Finding)
+	}
+	if a.Outcome == Fail && a.Finding == "" {
+		return c, fault.New("finding", "say what was found", "a few words are enough")
 	}
 	c.Outcome, c.Value, c.Finding = a.Outcome, a.Value, a.Finding
 	return c, nil
@@ -101,9 +119,13 @@ func said(s working.Sense) string {
 	return "at most"
 }
 
+// KindStop is the kind of a hindrance that no reason for the whole job signs
+// over: an owner takes each on by itself.
+const KindStop = "stop"
+
 // Hindrance is one thing that stands in the way of signing off.
 type Hindrance struct {
-	Kind string `json:"kind" enum:"check,failed,step,size,choice,reading,strip,clash"`
+	Kind string `json:"kind" enum:"stop,check,failed,step,size,choice,reading,strip"`
 	Key  string `json:"key"`
 	Text string `json:"text"`
 	Pane int64  `json:"pane,omitempty" doc:"The pane that it belongs to"`
@@ -115,7 +137,7 @@ type State struct {
 	Strip     []Named // what came off and does not count out
 	Odd       []Named // readings that do not fit the rest
 	Chosen    bool    // a material was settled
-	Clash     string  // what is used and must never be
+	Stops     []Stop  // with what owners took on
 	Checks    []Check // with their answers
 	OpenSteps []Named // steps neither done nor left out with a reason
 }
@@ -123,10 +145,15 @@ type State struct {
 // Named is something with a key and a title.
 type Named struct{ Key, Title string }
 
-// Hindrances lists everything that keeps the job from being signed off; none
-// means that it may be.
+// Hindrances lists everything that keeps the job from being signed off, stops
+// first; none means that it may be.
 func Hindrances(s State) []Hindrance {
 	out := []Hindrance{}
+	for _, k := range s.Stops {
+		if k.Taken == nil {
+			out = append(out, Hindrance{Kind: KindStop, Key: k.Key, Text: k.Says})
+		}
+	}
 	if !s.Sized {
 		out = append(out, Hindrance{Kind: "size", Key: "measure", Text: "no size yet: readings are missing"})
 	}
@@ -138,9 +165,6 @@ func Hindrances(s State) []Hindrance {
 	}
 	if !s.Chosen {
 		out = append(out, Hindrance{Kind: "choice", Key: "choose", Text: "no material settled"})
-	}
-	if s.Clash != "" {
-		out = append(out, Hindrance{Kind: "clash", Key: "uses", Text: s.Clash})
 	}
 	for _, n := range s.OpenSteps {
 		out = append(out, Hindrance{Kind: "step", Key: n.Key, Text: "step open: " + n.Title})

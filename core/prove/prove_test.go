@@ -35,7 +35,8 @@ func TestTake(t *testing.T) {
 		{"fail with a finding", "paper", Answer{Outcome: Fail, Finding: "loose at the hinge"}, Fail, ""},
 		{"fail without a word", "paper", Answer{Outcome: Fail}, Open, "finding"},
 		{"left out with a reason", "stamp", Answer{Outcome: Skip, Finding: "no stamp"}, Skip, ""},
-		{"left out without", "stamp", Answer{Outcome: Skip}, Open, "finding"},
+		{"left out in the book's case", "stamp", Answer{Outcome: Skip}, Skip, ""},
+		{"left out where it always applies", "count", Answer{Outcome: Skip, Finding: "nobody counted them"}, Open, "outcome"},
 		{"number inside", "gap", Answer{Outcome: Pass, Value: num(1.2)}, Pass, ""},
 		{"number outside fails whatever is said", "gap", Answer{Outcome: Pass, Value: num(2.5)}, Fail, ""},
 		{"number on the limit", "gap", Answer{Outcome: Fail, Value: num(2)}, Pass, ""},
@@ -53,6 +54,9 @@ func TestTake(t *testing.T) {
 		}
 		if err != nil || got.Outcome != c.want {
 			t.Errorf("%s: %q, %v", c.name, got.Outcome, err)
+		}
+		if got.Outcome == Skip && got.Finding != "no stamp on this pane" && got.Finding != "no stamp on this pane: no stamp" {
+			t.Errorf("%s: %q", c.name, got.Finding)
 		}
 		if got.Outcome == Fail && got.Finding == "" {
 			t.Errorf("%s: failed without a word", c.name)

@@ -93,12 +93,12 @@ func TestClash(t *testing.T) {
 	k := stove(t)
 	k.Uses = []string{"abrasive"}
 	r, err := Pane(k)
-	if err != nil || !strings.Contains(r.Clash, "a scratch is where it breaks") {
-		t.Errorf("%q, %v", r.Clash, err)
+	if err != nil || len(r.Stops) != 1 || r.Stops[0].Key != "clash_abrasive" || !strings.Contains(r.Stops[0].Says, "a scratch is where it breaks") {
+		t.Errorf("%+v, %v", r.Stops, err)
 	}
 	k.Uses = []string{"mild-soap"}
-	if r, err = Pane(k); err != nil || r.Clash != "" {
-		t.Errorf("%q, %v", r.Clash, err)
+	if r, err = Pane(k); err != nil || len(r.Stops) != 0 {
+		t.Errorf("%+v, %v", r.Stops, err)
 	}
 }
 

@@ -2,6 +2,7 @@ package reckon
 
 import (
 	"fmt"
+	"math"
 	"strings"
 	"testing"
 
@@ -25,7 +26,10 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 			fmt.Fprintf(b, "= %s: %v\n", name, err)
 			return
 		}
-		fmt.Fprintf(b, "= %s: %s, assumed %v, order %q, cut %+v, carries %q, packing %q, cause %q, clash %q, fault %v\n", name, r.Pane, r.Assumed, r.Order, r.Cutting, r.Carries, r.Packing, r.Cause, r.Clash, r.Fault)
+		fmt.Fprintf(b, "= %s: %s, assumed %v, order %q, cut %+v, carries %q, packing %q, cause %q, fault %v\n", name, r.Pane, r.Assumed, r.Order, r.Cutting, r.Carries, r.Packing, r.Cause, r.Fault)
+		for _, s := range r.Stops {
+			fmt.Fprintf(b, "  STOP %s at %s, %g beyond: %s | %s\n", s.Key, s.Station, math.Round(s.Beyond*100)/100, s.Says, s.Limit)
+		}
 		for _, f := range r.Figures {
 			fmt.Fprintf(b, "  %s %s %s (%s): %s\n", f.Verdict, f.Key, f.Text, f.Other, f.Sentence)
 		}

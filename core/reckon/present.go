@@ -2,6 +2,7 @@ package reckon
 
 import (
 	"math"
+	"strings"
 
 	"freshshard/core/family"
 	"freshshard/core/fit"
@@ -44,11 +45,10 @@ func Present(figures []working.Figure, unit length.Unit) []working.Figure {
 		f := &figures[i]
 		if f.Unit == "mm" {
 			s := length.Show(f.Value, unit)
-			f.Text, f.Other = s.Main, s.Other
-			if unit == length.IN {
-				f.Text += " in"
-			} else {
-				f.Text += " mm"
+			f.Text, f.Other = s.Main+" "+string(unit), s.Other
+			// What is left over of a fraction has its own unit.
+			if i := strings.LastIndexAny(s.Main, "+−"); unit == length.IN && i > 0 {
+				f.Text = strings.TrimSpace(s.Main[:i]) + " in " + s.Main[i:]
 			}
 			continue
 		}

@@ -18,6 +18,7 @@ import (
 	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
+	"freshshard/core/prove"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
@@ -75,7 +76,7 @@ type Reckoning struct {
 	Cutting   outline.Cutting   `json:"cutting" doc:"Whether the pane can be cut here"`
 	Choice    pane.Choice       `json:"choice"`
 	Touch     []compat.Finding  `json:"touch" doc:"How everything that may touch the pane and its frame gets on with them"`
-	Clash     string            `json:"clash,omitempty" doc:"What is used and must never be; empty when nothing is"`
+	Stops     []prove.Stop      `json:"stops" doc:"What keeps the job from being signed unless an owner takes it on"`
 	Plan      plan.Plan         `json:"plan"`
 	Walk      []fit.PlaceInfo   `json:"walk"`
 	Table     drawing.Drawing   `json:"table"`
@@ -116,7 +117,7 @@ type Made struct {
 // error of the call: the answer then carries the Fault and what can still be
 // said without them.
 func Pane(k Known) (Reckoning, error) {
-	r := Reckoning{Makes: []Made{}, Slide: []drawing.Drawing{}, Figures: []working.Figure{}}
+	r := Reckoning{Makes: []Made{}, Slide: []drawing.Drawing{}, Figures: []working.Figure{}, Stops: []prove.Stop{}}
 	var err error
 	if r.Family, err = family.With(k.Own, k.Family); err != nil {
 		return r, err
@@ -155,8 +156,8 @@ func Pane(k Known) (Reckoning, error) {
 		}
 	}
 	r.Touch = compat.Laid(k.Own).Ask([]string{r.Material.ID, frameOf(k, r.Family)}, sealsOf[r.Family.Seal])
-	if f := fault.Of(compat.Check(k.Uses, r.Touch)); f != nil {
-		r.Clash = f.Why + "; " + f.Cure
+	if r.Stops, err = r.stops(k, p.Room()); err != nil {
+		return r, err
 	}
 	facts, err := r.facts(k, object)
 	if err != nil {
@@ -178,10 +179,15 @@ func Pane(k Known) (Reckoning, error) {
 	return r, nil
 }
 
+// all are the numbers of every part, as they are shown.
+func (r *Reckoning) all(k Known) []working.Figure {
+	return Present(append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, r.more(k)...)...), k.Unit)
+}
+
 // figures are all numbers as they are shown, problems first, and the pane's
 // measures.
 func (r *Reckoning) figures(k Known) {
-	r.Figures = Present(append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, r.more(k)...)...), k.Unit)
+	r.Figures = r.all(k)
 	if c := r.Fit.Chance; c != nil {
 		bw, bh := length.Show(c.Best.W, k.Unit), length.Show(c.Best.H, k.Unit)
 		r.BestW, r.BestH = &bw, &bh

@@ -41,6 +41,7 @@ type Progress struct {
 	Chosen  bool                      // material settled
 	Checks  [2]int                    // checks passed or left out, checks in all
 	Out     int                       // entries of the strip log that are not back
+	Stops   map[family.Station]int    // what is beyond its limit, by where it is put right
 	Signed  bool
 }
 
@@ -82,6 +83,10 @@ func Legs(p Progress) []Leg {
 			if l.Open == 0 && !p.Signed {
 				l.Open, l.Say = 1, "to sign"
 			}
+		}
+		if n := p.Stops[s]; n > 0 {
+			l.Open += n
+			l.Say = "stop"
 		}
 		switch {
 		case p.Signed || l.Open == 0:

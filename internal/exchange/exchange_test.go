@@ -258,6 +258,53 @@ func TestTicket(t *testing.T) {
 	}
 }
 
+// What is beyond its limit, left out or failed stands on a page of its own, in
+// full, with who answers for it; a page that overflows goes on on another.
+func TestTicketSaysWhatWasSignedOver(t *testing.T) {
+	v := stove(t)
+	at := time.Date(2026, 3, 4, 9, 0, 0, 0, time.UTC)
+	long := strings.TrimSpace(strings.Repeat("wider brackets come on Friday ", 16))
+	v.Stops = []shop.PaneStop{
+		{Stop: prove.Stop{Key: "bite_cold", Says: "2.9 mm least bite under a bracket", Limit: "at least 6 mm; common practice, no source", Taken: &prove.Taken{By: "Mira Vale", Reason: long, At: at}}},
+		{Stop: prove.Stop{Key: "clash_petroleum", Says: "never petroleum on rubber"}},
+		{Stop: prove.Stop{Key: "x", Says: "of another pane"}, Pane: 99},
+	}
+	step := v.Reckoning.Plan.Steps[0]
+	v.Pane.Ticks = append(v.Pane.Ticks, record.Tick{Step: step.Key, Outcome: "left-out", Reason: "the door came by itself", By: "Tor"})
+	v.Checks[0].Trials = []record.Trial{{Check: v.Checks[0].Key, Finding: "open at the lower corner", By: "Tor", At: at}}
+	v.Job.Ticket.Override = strings.TrimSpace(strings.Repeat("the customer waits for the ferry ", 15))
+	b := &bytes.Buffer{}
+	if err := Ticket(b, record.Shop{Name: "Lantern Yard"}, []shop.View{v}, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	s, pages := text(t, b.Bytes())
+	plain := strings.Join(strings.Fields(s), " ")
+	for _, want := range []string{"2 beyond a limit: see the next page", "2.9 mm least bite under a bracket", "at least 6 mm", "Taken on by Mira Vale, 4 March 2026, 09:00", "Nobody has taken it on", "the door came by itself", "open at the lower corner"} {
+		if !strings.Contains(plain, want) {
+			t.Errorf("the ticket does not say %q", want)
+		}
+	}
+	if n := strings.Count(strings.ReplaceAll(plain, " ", ""), "comeonFriday"); n != 16 {
+		t.Errorf("the reason is there %d times of 16", n)
+	}
+	if n := strings.Count(strings.ReplaceAll(plain, " ", ""), "waitsfortheferry"); n != 15 {
+		t.Errorf("the owner's reason is there %d times of 15", n)
+	}
+	if pages != 2 || strings.Contains(s, "of another pane") {
+		t.Errorf("%d pages", pages)
+	}
+	for range 40 {
+		v.Checks[0].Trials = append(v.Checks[0].Trials, v.Checks[0].Trials[0])
+	}
+	b.Reset()
+	if err := Ticket(b, record.Shop{Name: "Lantern Yard"}, []shop.View{v}, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	if _, pages = text(t, b.Bytes()); pages < 3 {
+		t.Errorf("%d pages", pages)
+	}
+}
+
 // Long names and findings neither break the page nor run over a second one.
 func TestTicketHoldsLongWords(t *testing.T) {
 	v := stove(t)
@@ -271,7 +318,8 @@ func TestTicketHoldsLongWords(t *testing.T) {
 	if err := Ticket(b, record.Shop{Name: strings.Repeat("Shop ", 16)}, []shop.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
-	if s, pages := text(t, b.Bytes()); pages != 1 || !strings.Contains(s, "DRAFT") {
+	// The checks that failed have a page of their own.
+	if s, pages := text(t, b.Bytes()); pages != 2 || !strings.Contains(s, "DRAFT") {
 		t.Errorf("%d pages, draft said: %v", pages, strings.Contains(s, "DRAFT"))
 	}
 }

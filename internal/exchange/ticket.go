@@ -67,6 +67,7 @@ func (t ticket) page() {
 		t.draw(v.Reckoning.Section, rightX, right+3, colW, math.Min(room, 62))
 	}
 	t.foot(math.Max(foot, math.Max(left, right)+2))
+	t.over()
 }
 
 type ticket struct {
@@ -131,6 +132,9 @@ func (t ticket) head() {
 		t.warn("DRAFT: not signed off. Do not hand over.")
 	case j.Ticket.Changed:
 		t.warn("CHANGED SINCE IT WAS SIGNED: this is not the record that was signed. Do not hand over.")
+	}
+	if n := len(t.stops()); n > 0 {
+		t.warn(fmt.Sprintf("%d beyond a limit: see the next page.", n))
 	}
 	if c := j.Carried; c != nil {
 		t.say(margin, pageW-2*margin, 8.5, "", fmt.Sprintf("Brought in from a document by %s, %s. %s", c.By, t.day(c.At), c.Says))
@@ -309,7 +313,7 @@ func (t ticket) foot(y float64) {
 	if k := t.v.Job.Ticket; k != nil {
 		left = fmt.Sprintf("%s, %s", k.By, t.day(k.At))
 		if k.Override != "" {
-			left += ". Signed over what was open: " + k.Override
+			left += ". Signed over what was open: see the next page."
 		}
 	}
 	t.say(margin, colW, 8.5, "", left)

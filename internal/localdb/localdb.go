@@ -204,10 +204,16 @@ func (s *Server) launch(ctx context.Context, daemon string) error {
 		return err
 	}
 	logFile := filepath.Join(s.dir, "error.log")
+	// A server that starts clears left-over tables out of its folder for them:
+	// in a shared one it would take those of another server that runs.
+	scratch := filepath.Join(s.dir, "scratch")
+	if err := os.MkdirAll(scratch, 0o700); err != nil {
+		return err
+	}
 	// A unix socket's path may have 107 characters; a deep folder has more.
 	socket := filepath.Join(os.TempDir(), fmt.Sprintf("freshshard-%d.sock", s.port))
 	args := append([]string{
-		"--no-defaults", dataArg(s.dir), "--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", s.port), "--socket=" + socket,
+		"--no-defaults", dataArg(s.dir), "--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", s.port), "--socket=" + socket, "--tmpdir=" + scratch,
 		"--pid-file=" + filepath.Join(s.dir, "server.pid"), "--log-error=" + logFile, "--init-file=" + grant, "--skip-name-resolve", "--skip-log-bin",
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_ci", "--innodb-flush-log-at-trx-commit=1",
 		plainWrites, "--innodb-buffer-pool-size=256M",

@@ -99,6 +99,8 @@ type Pane struct {
 	Choice     *Choice      `json:"choice,omitempty"`
 	Ticks      []Tick       `json:"ticks"`
 	Answers    []Answer     `json:"answers"`
+	Trials     []Trial      `json:"trials,omitempty" maxItems:"200" doc:"Checks that failed and were tried again, in their order"`
+	Taken      []Taken      `json:"taken,omitempty" maxItems:"100" doc:"Stops that an owner took on"`
 }
 
 // Reading is one dimension as a person read it.
@@ -144,6 +146,19 @@ type Answer struct {
 	Author  string       `json:"-"`
 	At      time.Time    `json:"at"`
 }
+
+// Trial is a check that failed before it was tried again.
+type Trial struct {
+	Check   string    `json:"check" maxLength:"40"`
+	Value   *float64  `json:"value,omitempty"`
+	Finding string    `json:"finding" maxLength:"500"`
+	By      string    `json:"by" maxLength:"80"`
+	Author  string    `json:"-"`
+	At      time.Time `json:"at"`
+}
+
+// Taken is a stop that an owner took on.
+type Taken = prove.Taken
 
 // Ticket is the sign-off.
 type Ticket struct {

@@ -70,14 +70,14 @@ func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
 	if err := s.AddStrip(ctx, tor, "", id, bracket); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "left-out", Reason: "came without its stove"}); err != nil {
+	if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "left-out", Reason: "the door came by itself"}); err != nil {
 		t.Fatal(err)
 	}
 	n := 0.7
 	if err := s.Answer(ctx, tor, First(id), "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass, Value: &n}}); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: "demonstration"}); err != nil {
+	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: "for the demonstration"}); err != nil {
 		t.Fatal(err)
 	}
 	return id

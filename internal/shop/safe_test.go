@@ -128,11 +128,11 @@ func TestNothingIsOverwrittenUnseen(t *testing.T) {
 	}{
 		{"tick", func(by record.Account) error { return s.Tick(ctx, by, at, "cold", Done{Outcome: "done"}) },
 			func(by record.Account) error {
-				return s.Tick(ctx, by, at, "cold", Done{Outcome: "left-out", Reason: "came cold"})
+				return s.Tick(ctx, by, at, "cold", Done{Outcome: "left-out", Reason: "the door came by itself"})
 			}},
 		{"opened tick", func(by record.Account) error { return s.Tick(ctx, by, at, "cold", Done{Outcome: "open", Seen: 1}) },
 			func(by record.Account) error {
-				return s.Tick(ctx, by, at, "cold", Done{Outcome: "left-out", Reason: "came cold", Seen: 1})
+				return s.Tick(ctx, by, at, "cold", Done{Outcome: "left-out", Reason: "the door came by itself", Seen: 1})
 			}},
 		{"check", func(by record.Account) error { return s.Answer(ctx, by, at, "paper", pass) },
 			func(by record.Account) error { return s.Answer(ctx, by, at, "paper", fail) }},
@@ -242,8 +242,8 @@ func TestAnyCharacterIsKept(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	reason := strings.Repeat("🚪", 500)
-	if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "left-out", Reason: reason}); err != nil {
+	reason := "wind blew " + strings.Repeat("🚪", 490)
+	if err := s.Tick(ctx, tor, First(id), "screws", Done{Outcome: "left-out", Reason: reason}); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: reason}); err != nil {

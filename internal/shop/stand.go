@@ -82,6 +82,10 @@ func standOf(v View) stand {
 			p.problem = b.reck.Fault.Why
 		case len(b.reck.Fit.Odd) > 0:
 			p.problem = b.reck.Fit.Odd[0].Sentence
+		default:
+			if k := b.stop(""); k != nil {
+				p.problem = k.Says
+			}
 		}
 		s.panes = append(s.panes, p)
 	}

@@ -5,7 +5,9 @@ import (
 	"sort"
 	"time"
 
+	"freshshard/core/family"
 	"freshshard/core/plan"
+	"freshshard/core/prove"
 	"freshshard/core/route"
 )
 
@@ -136,9 +138,13 @@ func (b benchView) finished() bool {
 
 // unfinished says what a station still wants when its steps are ticked.
 func (v View) unfinished(b benchView, l route.Leg) string {
+	odd := len(b.reck.Fit.Odd) > 0 || b.reck.Fault != nil
+	if k := b.stop(l.Station); k != nil && !odd {
+		return "Look at what stops it"
+	}
 	switch l.Station {
 	case "measure":
-		if len(b.reck.Fit.Odd) > 0 || b.reck.Fault != nil {
+		if odd {
 			return "Look again at a reading"
 		}
 		return "Read the rest of the opening"
@@ -151,6 +157,17 @@ func (v View) unfinished(b benchView, l route.Leg) string {
 		return "Finish the checks"
 	}
 	return "Go on with " + l.Name
+}
+
+// stop is the first thing beyond its limit that is put right at a station, at
+// any for none, and that nobody took on.
+func (b benchView) stop(at family.Station) *prove.Stop {
+	for i := range b.stops {
+		if k := &b.stops[i]; k.Taken == nil && (at == "" || k.Station == at) {
+			return k
+		}
+	}
+	return nil
 }
 
 // nextStep is the first step that is neither done nor left out.

@@ -3,6 +3,7 @@ package shop
 import (
 	"context"
 	"fmt"
+	"slices"
 	"time"
 
 	"freshshard/core/drawing"
@@ -11,6 +12,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/pane"
+	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
 	"freshshard/core/route"
@@ -31,6 +33,8 @@ type View struct {
 	Strip      Strip             `json:"strip"`
 	Checks     []CheckView       `json:"checks"`
 	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps the job from being signed off, all panes together"`
+	Stops      []PaneStop        `json:"stops" doc:"What is beyond its limit, of all panes, those that an owner took on among them"`
+	Waits      []plan.Wait       `json:"waits" doc:"Steps of this pane that cannot be ticked yet"`
 	Late       bool              `json:"late" doc:"The promise has passed, or the work left no longer fits before it"`
 	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left, all panes together"`
 
@@ -54,12 +58,21 @@ type PaneState struct {
 	Untouched  bool         `json:"untouched" doc:"Nothing was read, seen or done: it can be taken out"`
 }
 
+// PaneStop is a stop of one of the panes.
+type PaneStop struct {
+	prove.Stop
+	Pane int64  `json:"pane"`
+	Name string `json:"name" doc:"What the pane is called; empty when there is one"`
+}
+
 // CheckView is a check with who answered it.
 type CheckView struct {
 	prove.Check
-	Version int        `json:"version" doc:"Of the answer; 0 while it is open"`
-	By      string     `json:"by,omitempty"`
-	At      *time.Time `json:"at,omitempty"`
+	Version int            `json:"version" doc:"Of the answer; 0 while it is open"`
+	By      string         `json:"by,omitempty"`
+	At      *time.Time     `json:"at,omitempty"`
+	Trials  []record.Trial `json:"trials" doc:"When it failed before"`
+	Waits   string         `json:"waits,omitempty" doc:"What it waits for; empty when it can be answered"`
 }
 
 // Job reads a job with its first pane and works everything out.
@@ -163,6 +176,9 @@ type benchView struct {
 	route  []route.Leg
 	done   map[string]bool
 	left   int
+
+	standing plan.Standing
+	stops    []prove.Stop
 }
 
 // Fixed is what the ticket keeps of one pane.
@@ -210,7 +226,10 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 	}
 	v.Late = !j.Signed && late(j.PromisedAt, v.MinutesTo, s.Now())
 	v.Route = benches[on].route
-	v.Hindrances = v.hindrances()
+	v.Hindrances, v.Stops, v.Waits = v.hindrances(), v.stops(), []plan.Wait{}
+	if !j.Signed {
+		v.Waits = b.reck.Plan.Waits(b.standing, s.Now())
+	}
 	v.Object = drawing.Object(v.onObject())
 	v.Job.Panes = nil
 	return v
@@ -233,7 +252,9 @@ func benchOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep 
 	for _, t := range p.Ticks {
 		b.done[t.Step] = true
 	}
-	b.checks = checks(b.reck.Family, p)
+	b.standing = standingOf(p, b.reck)
+	b.stops = prove.With(b.reck.Stops, p.Taken)
+	b.checks = checks(b.reck, p, b.standing)
 	for _, st := range b.reck.Plan.Steps {
 		if !b.done[st.Key] {
 			b.left += st.Minutes
@@ -282,7 +303,7 @@ func waits(p record.Pane, now time.Time) bool {
 func (s *Shop) stateOf(b benchView) PaneState {
 	p := b.pane
 	st := PaneState{ID: p.ID, Number: p.Number, Name: paneName(p), Family: b.reck.Family.Name, Spot: p.Spot, State: "done", Order: b.reck.Order, Version: p.Version,
-		Untouched: len(p.Readings)+len(p.Ticks)+len(p.Answers) == 0 && p.Choice == nil && p.Diagnosis == nil}
+		Untouched: len(p.Readings)+len(p.Ticks)+len(p.Answers)+len(p.Trials)+len(p.Taken) == 0 && p.Choice == nil && p.Diagnosis == nil}
 	for _, l := range b.route {
 		st.Open += l.Open
 		if l.State == route.Now && !b.finished() {
@@ -319,10 +340,30 @@ func (p PaneState) say() string {
 	return fmt.Sprintf("at %s, %d open", p.Station, p.Open)
 }
 
-func checks(f family.Family, p *record.Pane) []CheckView {
+// standingOf is what a pane's steps are held against.
+func standingOf(p *record.Pane, r reckon.Reckoning) plan.Standing {
+	st := plan.Standing{Done: map[string]time.Time{}, Sized: r.Fit.Ready}
+	for _, t := range p.Ticks {
+		st.Done[t.Step] = t.At
+	}
+	for _, m := range r.Fit.Missing {
+		st.Unread = append(st.Unread, m.Name)
+	}
+	return st
+}
+
+func checks(r reckon.Reckoning, p *record.Pane, st plan.Standing) []CheckView {
 	out := []CheckView{}
-	for _, c := range prove.Checks(f) {
-		k := CheckView{Check: c}
+	for _, c := range prove.Checks(r.Family) {
+		k := CheckView{Check: c, Trials: []record.Trial{}}
+		for _, t := range p.Trials {
+			if t.Check == c.Key {
+				k.Trials = append(k.Trials, t)
+			}
+		}
+		if w := r.Plan.After(c.After, st); w != nil {
+			k.Waits = w.Why
+		}
 		for _, a := range p.Answers {
 			if a.Check == c.Key {
 				k.Outcome, k.Value, k.Finding = a.Answer.Outcome, a.Answer.Value, a.Answer.Finding
@@ -334,7 +375,22 @@ func checks(f family.Family, p *record.Pane) []CheckView {
 	return out
 }
 
-// hindrances are those of all panes, and of the strip log once.
+// stops are those of all panes.
+func (v View) stops() []PaneStop {
+	out := []PaneStop{}
+	for _, b := range v.benches {
+		for _, k := range b.stops {
+			p := PaneStop{Stop: k, Pane: b.pane.ID}
+			if len(v.benches) > 1 {
+				p.Name = paneName(b.pane)
+			}
+			out = append(out, p)
+		}
+	}
+	return out
+}
+
+// hindrances are those of all panes, stops first, and of the strip log once.
 func (v View) hindrances() []prove.Hindrance {
 	strip := prove.State{Sized: true, Chosen: true}
 	for _, c := range v.Strip.Open {
@@ -350,7 +406,15 @@ func (v View) hindrances() []prove.Hindrance {
 			out = append(out, h)
 		}
 	}
+	slices.SortStableFunc(out, func(a, b prove.Hindrance) int { return rankOf(a) - rankOf(b) })
 	return out
+}
+
+func rankOf(h prove.Hindrance) int {
+	if h.Kind == prove.KindStop {
+		return 0
+	}
+	return 1
 }
 
 func (b benchView) state() prove.State {
@@ -358,7 +422,7 @@ func (b benchView) state() prove.State {
 	for _, c := range b.checks {
 		s.Checks = append(s.Checks, c.Check)
 	}
-	s.Clash = b.reck.Clash
+	s.Stops = b.stops
 	if f := b.reck.Fault; f != nil {
 		s.Odd = append(s.Odd, prove.Named{Key: f.Field, Title: f.Why})
 	}
@@ -377,6 +441,12 @@ func (b benchView) progress(out int, signed bool) route.Progress {
 	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(b.reck.Fit.Missing), Odd: len(b.reck.Fit.Odd), Chosen: b.pane.Choice != nil, Out: out, Signed: signed}
 	if b.reck.Fault != nil {
 		p.Odd++
+	}
+	p.Stops = map[family.Station]int{}
+	for _, k := range b.stops {
+		if k.Taken == nil {
+			p.Stops[k.Station]++
+		}
 	}
 	for _, st := range b.reck.Plan.Steps {
 		c := p.Steps[st.Station]

@@ -2,8 +2,8 @@ package shop
 
 import (
 	"context"
-	"encoding/json"
 	"fmt"
+	"slices"
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -53,6 +53,11 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 			return store.Change{}, err
 		}
 		c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: s.Now()}
+		if in.Reason != "" && by.Role == record.Owner {
+			if err := s.takeGates(ctx, t, by, j, p, c, in.Reason); err != nil {
+				return store.Change{}, err
+			}
+		}
 		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c},
 			t.AddChoice(ctx, p.ID, c, by.ID)
 	})
@@ -75,6 +80,9 @@ func whyChosen(j *record.Job, p *record.Pane, in Settle) (string, error) {
 		}
 		if reason == "" {
 			return "", fault.New("reason", c.Sentence, "choose another, or say in words why this one all the same")
+		}
+		if err := prove.Words("reason", reason); err != nil {
+			return "", err
 		}
 		reason += " (against: " + c.Sentence + ")"
 	}
@@ -131,9 +139,20 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		return fault.New("outcome", "a step is done, left out or open", "choose one of the three")
 	}
 	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		st, err := stepOf(j, p, step)
+		b := benchOf(j, p, length.MM, nil, numbers)
+		st, err := b.step(step)
 		if err != nil {
 			return store.Change{}, err
+		}
+		if in.Outcome == "left-out" {
+			if err := st.Leave(reason, by.Role == record.Owner); err != nil {
+				return store.Change{}, err
+			}
+			if !slices.Contains(st.May, reason) {
+				if err := prove.Words("reason", reason); err != nil {
+					return store.Change{}, err
+				}
+			}
 		}
 		last := record.Tick{Outcome: "open"}
 		for _, k := range p.Ticks {
@@ -147,8 +166,10 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		if last.Version != in.Seen {
 			return store.Change{}, s.tickConflict(last, step)
 		}
-		if st.Required && in.Outcome == "left-out" {
-			return store.Change{}, fault.New("outcome", "this is what broke the last pane; it cannot be left out", "do it, or settle on another cause at Assess")
+		if in.Outcome == "done" {
+			if w := b.reck.Plan.Wait(st, b.standing, s.Now()); w != nil {
+				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, untilSaid(w))
+			}
 		}
 		title := st.Title
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: title + ": " + in.Outcome, After: in}
@@ -169,12 +190,18 @@ func (s *Shop) tickConflict(last record.Tick, step string) error {
 	return &record.Conflict{Field: step, Says: fmt.Sprintf("%s ticked this step %s. Yours is not kept yet.", last.By, s.ago(last.At))}
 }
 
-// stepOf finds a step of the pane's plan.
-func stepOf(j *record.Job, p *record.Pane, step string) (plan.Step, error) {
-	k := known(j, p, length.MM)
-	k.Stage = reckon.Work
-	for _, st := range reckonedOrWhy(k).Plan.Steps {
-		if st.Key == step {
+// untilSaid is what to do about a wait.
+func untilSaid(w *plan.Wait) string {
+	if w.Until == nil {
+		return "do that first"
+	}
+	return "wait, or ask an owner, who can leave the hold out with a reason"
+}
+
+// step finds a step of the pane's plan.
+func (b benchView) step(key string) (plan.Step, error) {
+	for _, st := range b.reck.Plan.Steps {
+		if st.Key == key {
 			return st, nil
 		}
 	}
@@ -194,10 +221,16 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 	if in.Finding, err = clean("finding", in.Finding, 500, false); err != nil {
 		return err
 	}
-	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		now, last, err := checkNow(p, check)
 		if err != nil {
 			return store.Change{}, err
+		}
+		if in.Outcome != prove.Skip && len(now.After) > 0 {
+			b := benchOf(j, p, length.MM, nil, numbers)
+			if w := b.reck.Plan.After(now.After, b.standing); w != nil {
+				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, untilSaid(w))
+			}
 		}
 		taken, err := now.Take(in.Answer)
 		if err != nil {
@@ -213,8 +246,23 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		if a.Version != in.Seen+1 {
 			return store.Change{}, s.answerConflict(last, check)
 		}
+		if err := s.keepTrial(ctx, t, p, last, by); err != nil {
+			return store.Change{}, err
+		}
 		return store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome), Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}, t.SetAnswer(ctx, p.ID, a, by.ID)
 	})
+}
+
+// keepTrial puts an answer that failed on the record before another one takes
+// its place.
+func (s *Shop) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, last *record.Answer, by record.Account) error {
+	if last == nil || last.Answer.Outcome != prove.Fail {
+		return nil
+	}
+	if len(p.Trials) >= mostOfPane {
+		return fault.New("outcome", "this was tried as often as anybody tries", "look for another cause")
+	}
+	return t.AddTrial(ctx, p.ID, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding, Author: last.By, At: last.At}, by.ID)
 }
 
 func sameAnswer(a, b prove.Answer) bool {
@@ -239,6 +287,9 @@ func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check st
 		if last.Version != seen {
 			return store.Change{}, s.answerConflict(last, check)
 		}
+		if err := s.keepTrial(ctx, t, p, last, by); err != nil {
+			return store.Change{}, err
+		}
 		return store.Change{Noun: "check", Item: check, Action: "open", Said: now.Text + ": open again", Before: last}, t.ClearAnswer(ctx, p.ID, check)
 	})
 }
@@ -261,82 +312,4 @@ func checkNow(p *record.Pane, check string) (prove.Check, *record.Answer, error)
 		}
 	}
 	return prove.Check{}, nil, &record.NotFound{What: "this check"}
-}
-
-// Signature asks for the sign-off; Override is an owner's reason for signing
-// over what is open.
-type Signature struct {
-	Override string `json:"override,omitempty" maxLength:"500"`
-}
-
-// Open is a refused sign-off with what stands in the way.
-type Open struct{ Hindrances []prove.Hindrance }
-
-func (e *Open) Error() string {
-	return fmt.Sprintf("Not signed: %d things are open. First: %s.", len(e.Hindrances), e.Hindrances[0].Text)
-}
-
-// Sign signs a job off and fixes what was reckoned. A retry with the same key
-// gives the same ticket.
-func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int64, in Signature) (int64, error) {
-	override, err := clean("override", in.Override, 500, false)
-	if err != nil {
-		return 0, err
-	}
-	request := struct {
-		Job int64
-		Signature
-	}{job, in}
-	return s.create(ctx, by, key, "ticket", request, func(t *store.Tx) (int64, error) {
-		signed, err := t.LockJob(ctx, job)
-		if err != nil {
-			return 0, err
-		}
-		if signed {
-			return 0, &record.Conflict{Says: "This job is signed off already."}
-		}
-		j, err := t.Job(ctx, job)
-		if err != nil {
-			return 0, err
-		}
-		shop, err := t.Shop(ctx)
-		if err != nil {
-			return 0, err
-		}
-		v, err := s.view(j, nil, 0, shop.Unit, numbers)
-		if err != nil {
-			return 0, err
-		}
-		if len(v.Hindrances) > 0 {
-			if override == "" {
-				return 0, &Open{v.Hindrances}
-			}
-			if err := ownerOnly(by); err != nil {
-				return 0, err
-			}
-		} else {
-			override = ""
-		}
-		k := record.Ticket{By: by.Name, At: s.Now(), Override: override}
-		if k.Number, err = t.AddTicket(ctx, job, by.ID, k.At, override); err != nil {
-			return 0, err
-		}
-		j.Own = nil
-		doc, err := json.Marshal(Signed{shop, j, fixed(j, shop.Unit)})
-		if err != nil {
-			return 0, err
-		}
-		k.Document = string(doc)
-		if err := s.seal(ctx, t, job, k); err != nil {
-			return 0, err
-		}
-		said := "signed off"
-		if override != "" {
-			said = "signed off over what was open: " + override
-		}
-		if err := t.TouchJob(ctx, job); err != nil {
-			return 0, err
-		}
-		return k.Number, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket", Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})
-	})
 }

@@ -33,7 +33,7 @@ FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs, func(sc
 		return nil
 	}
 	in, args = marks(ids)
-	for _, f := range []func(context.Context, string, []any, map[int64]*record.Pane) error{s.diagnoses, s.readings, s.choices, s.ticks, s.answers} {
+	for _, f := range []func(context.Context, string, []any, map[int64]*record.Pane) error{s.diagnoses, s.readings, s.choices, s.ticks, s.answers, s.trials, s.taken} {
 		if err := f(ctx, in, args, panes); err != nil {
 			return err
 		}
@@ -95,7 +95,7 @@ func (t *Tx) MovePane(ctx context.Context, p record.Pane) error {
 // DropPane takes a pane out that nothing was done to. Readings that were taken
 // back go with it.
 func (t *Tx) DropPane(ctx context.Context, pane int64) error {
-	for _, q := range []string{"DELETE FROM reading WHERE pane_id = ?", "DELETE FROM diagnosis WHERE pane_id = ?", "DELETE FROM pane WHERE id = ?"} {
+	for _, q := range []string{"DELETE FROM reading WHERE pane_id = ?", "DELETE FROM diagnosis WHERE pane_id = ?", "DELETE FROM failed_trial WHERE pane_id = ?", "DELETE FROM taken_on WHERE pane_id = ?", "DELETE FROM pane WHERE id = ?"} {
 		if err := t.run(ctx, q, pane); err != nil {
 			return err
 		}

@@ -87,6 +87,26 @@ FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+
 		})
 }
 
+func (s queries) trials(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, s.db, `SELECT t.pane_id, t.proof, t.value, t.finding, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
+FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.id`, args, panes,
+		func(scan func(...any) error) (func(*record.Pane), error) {
+			var v record.Trial
+			err := scan(&v.Check, &v.Value, &v.Finding, &v.By, &v.At)
+			return func(p *record.Pane) { p.Trials = append(p.Trials, v) }, err
+		})
+}
+
+func (s queries) taken(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, s.db, `SELECT t.pane_id, t.item, t.said, t.beyond, t.reason, a.name, t.taken_at
+FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at, t.item`, args, panes,
+		func(scan func(...any) error) (func(*record.Pane), error) {
+			var v record.Taken
+			err := scan(&v.Key, &v.Says, &v.Beyond, &v.Reason, &v.By, &v.At)
+			return func(p *record.Pane) { p.Taken = append(p.Taken, v) }, err
+		})
+}
+
 func (s queries) tickets(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
 	return fill(ctx, s.db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document, t.seal
 FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, args, jobs,
@@ -169,6 +189,23 @@ func (t *Tx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by int6
 // ClearAnswer opens a check again.
 func (t *Tx) ClearAnswer(ctx context.Context, pane int64, check string) error {
 	return t.run(ctx, "DELETE FROM check_answer WHERE pane_id = ? AND proof = ?", pane, check)
+}
+
+// AddTrial keeps a check that failed before it is tried again.
+func (t *Tx) AddTrial(ctx context.Context, pane int64, v record.Trial, by int64) error {
+	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, done_by, author, done_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
+		pane, v.Check, v.Value, v.Finding, by, v.Author, v.At)
+}
+
+// SetTaken writes that an owner took a stop on.
+func (t *Tx) SetTaken(ctx context.Context, pane int64, v record.Taken, by int64) error {
+	return t.run(ctx, "REPLACE INTO taken_on (pane_id, item, said, beyond, reason, taken_by, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
+		pane, v.Key, v.Says, v.Beyond, v.Reason, by, v.At)
+}
+
+// ClearTaken takes that back.
+func (t *Tx) ClearTaken(ctx context.Context, pane int64, item string) error {
+	return t.run(ctx, "DELETE FROM taken_on WHERE pane_id = ? AND item = ?", pane, item)
 }
 
 // AddTicket signs a job off; its number is the next one.

@@ -72,6 +72,19 @@ func (v *Server) workRoutes(api huma.API) {
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.Reopen(ctx, who(ctx), in.bench(), in.Check, in.Seen))
 	})
+	register(v, api, op("take-on", http.MethodPut, "/api/jobs/{id}/stops/{stop}", "Take a stop on, as an owner"), func(ctx context.Context, in *struct {
+		BenchID
+		Stop string `path:"stop" maxLength:"120"`
+		Body shop.TakeOn
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.TakeOn(ctx, who(ctx), in.bench(), in.Stop, in.Body))
+	})
+	register(v, api, op("let-go", http.MethodDelete, "/api/jobs/{id}/stops/{stop}", "No longer take a stop on, as an owner"), func(ctx context.Context, in *struct {
+		BenchID
+		Stop string `path:"stop" maxLength:"120"`
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.LetGo(ctx, who(ctx), in.bench(), in.Stop))
+	})
 	register(v, api, op("sign", http.MethodPost, "/api/jobs/{id}/ticket", "Sign a job off"), func(ctx context.Context, in *struct {
 		BenchID
 		Keyed[shop.Signature]

@@ -487,6 +487,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/stops/{stop}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take a stop on, as an owner */
+        put: operations["take-on"];
+        post?: never;
+        /** No longer take a stop on, as an owner */
+        delete: operations["let-go"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/strip": {
         parameters: {
             query?: never;
@@ -1249,6 +1267,8 @@ export interface components {
             say: string;
         };
         FamilyCheck: {
+            /** @description Steps that it waits for */
+            after?: string[];
             key: string;
             measure?: components["schemas"]["FamilyMeasure"];
             optional?: string;
@@ -1309,6 +1329,8 @@ export interface components {
             key: string;
         };
         FamilyStep: {
+            /** @description Steps that it waits for */
+            after?: string[];
             cautions?: string[];
             do: string;
             /** @description Numbers that belong to the step */
@@ -1316,6 +1338,10 @@ export interface components {
             /** @description Stop here until it is right */
             hold?: boolean;
             key: string;
+            /** @description Least time after the steps that it waits for, min; the sheet's time comes first */
+            least?: components["schemas"]["CatalogueValue"];
+            /** @description The cases in which a hold may be left out; without one only an owner leaves it out */
+            may?: string[];
             /**
              * Format: int64
              * @description Hands-on
@@ -2148,6 +2174,8 @@ export interface components {
             steps: components["schemas"]["PlanStep"][];
         };
         PlanStep: {
+            /** @description Keys of the steps that it waits for */
+            after: string[];
             cautions: components["schemas"]["CautionCaution"][];
             do: string;
             /** @description Keys of the numbers that belong here */
@@ -2155,6 +2183,13 @@ export interface components {
             /** @description Stop here until it is right */
             hold: boolean;
             key: string;
+            /**
+             * Format: int64
+             * @description Least time after those, min
+             */
+            least?: number;
+            /** @description The cases in which a hold may be left out; without one only an owner leaves it out */
+            may: string[];
             /** Format: int64 */
             minutes: number;
             /** Format: int64 */
@@ -2167,6 +2202,15 @@ export interface components {
             title: string;
             /** @description Why it takes two */
             two_why?: string;
+            why: string;
+        };
+        PlanWait: {
+            step: string;
+            /**
+             * Format: date-time
+             * @description When it is over, where the clock alone is waited for
+             */
+            until?: string;
             why: string;
         };
         ProveAnswer: {
@@ -2183,13 +2227,46 @@ export interface components {
         ProveHindrance: {
             key: string;
             /** @enum {string} */
-            kind: "check" | "failed" | "step" | "size" | "choice" | "reading" | "strip" | "clash";
+            kind: "stop" | "check" | "failed" | "step" | "size" | "choice" | "reading" | "strip";
             /**
              * Format: int64
              * @description The pane that it belongs to
              */
             pane?: number;
             text: string;
+        };
+        ProveStop: {
+            /**
+             * Format: double
+             * @description How far it is beyond its limit, in the limit's unit; 0 where nothing is measured
+             */
+            beyond: number;
+            /** @description The figure's, the gate's with its material, or the clash's */
+            key: string;
+            /** @description What is wanted, and where that is from; empty where nothing is measured */
+            limit?: string;
+            /** @description The reading that it hangs on */
+            place?: string;
+            /** @description The number with its sentence */
+            says: string;
+            /** @description Where it is put right */
+            station: string;
+            /** @description The owner who took it on */
+            taken?: components["schemas"]["ProveTaken"];
+        };
+        ProveTaken: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description How far it was beyond its limit then
+             */
+            beyond: number;
+            by: string;
+            key: string;
+            reason: string;
+            /** @description What was taken on, as it stood */
+            says: string;
         };
         ReckonMade: {
             key: string;
@@ -2220,8 +2297,6 @@ export interface components {
             /** @description The settled cause in words; empty while open */
             cause: string;
             choice: components["schemas"]["PaneChoice"];
-            /** @description What is used and must never be; empty when nothing is */
-            clash?: string;
             /** @description Whether the pane can be cut here */
             cutting: components["schemas"]["OutlineCutting"];
             family: components["schemas"]["FamilyFamily"];
@@ -2250,6 +2325,8 @@ export interface components {
             section: components["schemas"]["DrawingDrawing"];
             /** @description The section from the coldest to the hottest, as fit.slide */
             slide: components["schemas"]["DrawingDrawing"][];
+            /** @description What keeps the job from being signed unless an owner takes it on */
+            stops: components["schemas"]["ProveStop"][];
             table: components["schemas"]["DrawingDrawing"];
             /**
              * Format: double
@@ -2416,7 +2493,11 @@ export interface components {
             spot: components["schemas"]["DrawingSpot"];
             /** @description The pack that it stands in; empty when it stands alone */
             stack: components["schemas"]["PaneStack"];
+            /** @description Stops that an owner took on */
+            taken?: components["schemas"]["ProveTaken"][];
             ticks: components["schemas"]["RecordTick"][];
+            /** @description Checks that failed and were tried again, in their order */
+            trials?: components["schemas"]["RecordTrial"][];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];
             /** Format: int64 */
@@ -2522,6 +2603,15 @@ export interface components {
             /** @description Why an owner signed over what was open */
             override: string;
         };
+        RecordTrial: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            check: string;
+            finding: string;
+            /** Format: double */
+            value?: number;
+        };
         RouteLeg: {
             name: string;
             /** Format: int64 */
@@ -2611,19 +2701,23 @@ export interface components {
             jpeg: string;
         };
         ShopCheckView: {
+            /** @description Keys of the steps that it waits for */
+            after: string[];
             /** Format: date-time */
             at?: string;
             by?: string;
             finding?: string;
             key: string;
             limit?: components["schemas"]["WorkingLimit"];
-            /** @description When it may be left out */
+            /** @description The case in which it may be left out; without one only an owner signs over it */
             may?: string;
             /** @enum {string} */
             outcome: "" | "pass" | "fail" | "not-applicable";
             /** @description What good looks like */
             pass?: string;
             text: string;
+            /** @description When it failed before */
+            trials: components["schemas"]["RecordTrial"][];
             /** @description Set when a number is wanted */
             unit?: string;
             /** Format: double */
@@ -2633,6 +2727,8 @@ export interface components {
              * @description Of the answer; 0 while it is open
              */
             version: number;
+            /** @description What it waits for; empty when it can be answered */
+            waits?: string;
         };
         ShopChecked: {
             /** @description What is wrong, or why it does not apply */
@@ -2828,6 +2924,29 @@ export interface components {
             /** Format: date-time */
             waits_until?: string;
         };
+        ShopPaneStop: {
+            /**
+             * Format: double
+             * @description How far it is beyond its limit, in the limit's unit; 0 where nothing is measured
+             */
+            beyond: number;
+            /** @description The figure's, the gate's with its material, or the clash's */
+            key: string;
+            /** @description What is wanted, and where that is from; empty where nothing is measured */
+            limit?: string;
+            /** @description What the pane is called; empty when there is one */
+            name: string;
+            /** Format: int64 */
+            pane: number;
+            /** @description The reading that it hangs on */
+            place?: string;
+            /** @description The number with its sentence */
+            says: string;
+            /** @description Where it is put right */
+            station: string;
+            /** @description The owner who took it on */
+            taken?: components["schemas"]["ProveTaken"];
+        };
         ShopPerson: {
             /** @description Sign-in name: letters, digits, dot, hyphen */
             login: string;
@@ -2999,6 +3118,14 @@ export interface components {
             vehicle?: boolean;
             water?: boolean;
         };
+        ShopTakeOn: {
+            /**
+             * Format: double
+             * @description As the stop was seen
+             */
+            beyond: number;
+            reason: string;
+        };
         ShopToday: {
             backup?: components["schemas"]["ShopBackup"];
             first?: components["schemas"]["ShopTurn"];
@@ -3090,9 +3217,13 @@ export interface components {
             panes: components["schemas"]["ShopPaneState"][];
             reckoning: components["schemas"]["ReckonReckoning"];
             route: components["schemas"]["RouteLeg"][];
+            /** @description What is beyond its limit, of all panes, those that an owner took on among them */
+            stops: components["schemas"]["ShopPaneStop"][];
             strip: components["schemas"]["ShopStrip"];
             /** @enum {string} */
             unit: "mm" | "in";
+            /** @description Steps of this pane that cannot be ticked yet */
+            waits: components["schemas"]["PlanWait"][];
         };
         ShopWait: {
             /** Format: int64 */
@@ -4680,6 +4811,80 @@ export interface operations {
                 "application/json": components["schemas"]["ShopDone"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    "take-on": {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                stop: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopTakeOn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    "let-go": {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                stop: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

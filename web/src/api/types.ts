@@ -20,6 +20,7 @@ export type Event = S["RecordEvent"];
 export type Today = S["ShopToday"];
 export type Backup = S["ShopBackup"];
 export type Turn = S["ShopTurn"];
+export type PaneStop = S["ShopPaneStop"];
 export type CheckView = S["ShopCheckView"];
 export type TakeIn = S["ShopTakeIn"];
 export type Leg = S["RouteLeg"];

@@ -6,6 +6,7 @@ import { Refusal } from "../../parts/Refusal";
 import { ClosedMaterial } from "./ClosedMaterial";
 import { OpenMaterial } from "./OpenMaterial";
 import { Schools } from "./Schools";
+import { Stops } from "./Stops";
 import { ThePack } from "./ThePack";
 import { useWeights } from "./useWeights";
 import { WeightSliders } from "./WeightSliders";
@@ -43,6 +44,12 @@ export function ChooseStation({ view }: { view: View }) {
 					Settled: {settled.thickness} mm {settled.material}, by {settled.by}.
 				</p>
 			)}
+			<Stops
+				view={view}
+				stops={view.stops.filter(
+					(s) => s.pane === view.pane.id && s.key.startsWith("gate_"),
+				)}
+			/>
 			<Refusal error={write.error} />
 			<ThePack view={view} numbers />
 			<WeightSliders

@@ -7,6 +7,7 @@ import { FieldSays, TextField } from "../../parts/Field";
 import { num } from "../../parts/num";
 import { Refusal } from "../../parts/Refusal";
 import { SignOff } from "./SignOff";
+import { Stops } from "./Stops";
 
 type Outcome = "pass" | "fail" | "not-applicable";
 type Answer = {
@@ -21,7 +22,8 @@ type Answer = {
 export function ProveStation({ view }: { view: View }) {
 	return (
 		<div className="mt-4">
-			<h2 className="font-semibold">Checks</h2>
+			<Stops view={view} stops={view.stops} />
+			<h2 className="mt-4 font-semibold">Checks</h2>
 			<ol>
 				{view.checks.map((c) => (
 					<CheckLine key={c.key} check={c} view={view} />
@@ -40,7 +42,7 @@ const said: Record<Outcome, string> = {
 
 function CheckLine({ check, view }: { check: CheckView; view: View }) {
 	const [value, setValue] = useState("");
-	const [asking, setAsking] = useState<Outcome | null>(null);
+	const [asking, setAsking] = useState(false);
 	const [finding, setFinding] = useState("");
 	const write = useJobWrite<Answer>(view, ({ check, ...body }) =>
 		got(
@@ -68,10 +70,10 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 				check: check.key,
 				outcome,
 				value: outcome === "not-applicable" ? undefined : number,
-				finding,
+				finding: outcome === "fail" ? finding : undefined,
 				seen: check.version,
 			},
-			{ onSuccess: () => setAsking(null) },
+			{ onSuccess: () => setAsking(false) },
 		);
 	}
 	const answered = check.outcome !== "";
@@ -87,6 +89,11 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 					{check.limit.unit}; {check.limit.source}
 				</p>
 			)}
+			{check.trials.map((t) => (
+				<p key={t.at} className="text-[15px] text-ink-2">
+					✗ failed before: {t.finding} · {t.by}
+				</p>
+			))}
 			{answered ? (
 				<p className={check.outcome === "fail" ? "text-stop" : "text-ink-2"}>
 					{said[check.outcome as Outcome]}
@@ -98,12 +105,18 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 							className="min-h-11 underline underline-offset-4"
 							onClick={() => open.mutate(check.key)}
 						>
-							again
+							{check.outcome === "fail" ? "try again" : "again"}
 						</button>
 					)}
 				</p>
 			) : (
-				!view.job.signed && (
+				!view.job.signed &&
+				(check.waits ? (
+					<p className="text-ink-2" data-waits>
+						Not yet: {check.waits}.
+						<Skip check={check} onSkip={() => answer("not-applicable")} />
+					</p>
+				) : (
 					<div className="mt-1 flex flex-wrap items-end gap-2">
 						{check.limit && (
 							<div className="w-32">
@@ -124,35 +137,40 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 							{check.limit ? "Keep" : (check.pass ?? "Pass")}
 						</Button>
 						{!check.limit && (
-							<Button kind="stop" onClick={() => setAsking("fail")}>
+							<Button kind="stop" onClick={() => setAsking(true)}>
 								Fail
 							</Button>
 						)}
-						<Button kind="quiet" onClick={() => setAsking("not-applicable")}>
-							does not apply
-						</Button>
+						<Skip check={check} onSkip={() => answer("not-applicable")} />
 					</div>
-				)
+				))
 			)}
 			{fault && <FieldSays error={fault} />}
 			{asking && !answered && (
 				<div className="mt-2 flex flex-col gap-2">
 					<TextField
-						label={asking === "fail" ? "What is wrong?" : "Why not?"}
-						hint={asking === "not-applicable" ? check.may : undefined}
+						label="What is wrong?"
 						value={finding}
 						onChange={setFinding}
 						error={write.error?.field("finding")}
 						autoFocus
 					/>
-					<Button onClick={() => answer(asking)}>
-						{asking === "fail" ? "Keep as failed" : "Leave it out"}
-					</Button>
+					<Button onClick={() => answer("fail")}>Keep as failed</Button>
 				</div>
 			)}
 			{!fault && !write.error?.field("finding") && (
 				<Refusal error={write.error} />
 			)}
 		</li>
+	);
+}
+
+/** The one case in which the book lets a check go; nothing where it has none. */
+function Skip({ check, onSkip }: { check: CheckView; onSkip: () => void }) {
+	if (!check.may) return null;
+	return (
+		<Button kind="quiet" onClick={onSkip}>
+			does not apply: {check.may}
+		</Button>
 	);
 }

@@ -50,19 +50,20 @@ export function SignOff({ view }: { view: View }) {
 			</div>
 		);
 	}
+	const stops = view.hindrances.filter((h) => h.kind === "stop").length;
+	const open = view.hindrances.filter((h) => h.kind !== "stop");
 	const n = view.hindrances.length;
 	return (
 		<div className="mt-6">
 			<h2 className="font-semibold">Sign off</h2>
 			{n > 0 ? (
-				<details open={n < 6}>
+				<details open={open.length > 0 && open.length < 6}>
 					<summary className="min-h-11 cursor-pointer content-center text-stop">
-						<strong>Not yet.</strong> {n} {n === 1 ? "thing is" : "things are"}{" "}
-						open.
+						<strong>Not yet.</strong> {standsInTheWay(stops, open.length)}
 					</summary>
 					<ul className="list-['–_'] pl-4">
-						{view.hindrances.map((h) => (
-							<li key={h.kind + h.key}>{h.text}</li>
+						{open.map((h) => (
+							<li key={`${h.pane} ${h.kind} ${h.key}`}>{h.text}</li>
 						))}
 					</ul>
 				</details>
@@ -70,18 +71,21 @@ export function SignOff({ view }: { view: View }) {
 				<p className="py-2">Everything is proved. Your name goes on it.</p>
 			)}
 			<Refusal error={sign.error} />
-			{n > 0 && account.role === "owner" && (
+			{n > 0 && stops === 0 && account.role === "owner" && (
 				<TextField
 					label="As the owner, sign over it because"
 					value={override}
 					onChange={setOverride}
 					hint="The reason stays on the ticket."
+					error={sign.error?.field("override")}
 				/>
 			)}
 			<Button
 				kind="now"
 				className="mt-3"
-				disabled={sign.isPending || (n > 0 && override.trim() === "")}
+				disabled={
+					sign.isPending || stops > 0 || (n > 0 && override.trim() === "")
+				}
 				onClick={() => sign.mutate(override)}
 			>
 				Sign as {account.name}
@@ -89,6 +93,14 @@ export function SignOff({ view }: { view: View }) {
 			<Papers id={id} draft />
 		</div>
 	);
+}
+
+/** How many stops and open things there are, in words. */
+function standsInTheWay(stops: number, open: number): string {
+	const say = [];
+	if (stops > 0) say.push(`${stops} ${stops === 1 ? "stop" : "stops"} above`);
+	if (open > 0) say.push(`${open} ${open === 1 ? "thing" : "things"} open`);
+	return `${say.join(", ")}.`;
 }
 
 function Papers({ id, draft = false }: { id: number; draft?: boolean }) {

@@ -2,7 +2,9 @@ import { useState } from "react";
 import { api, got } from "../../api/client";
 import { on, useJobWrite } from "../../api/hooks";
 import type { Step, View } from "../../api/types";
-import { span } from "../../app/when";
+import { span, when } from "../../app/when";
+import { useWho } from "../../app/who";
+import { Button } from "../../parts/Button";
 import { CautionLine } from "../../parts/CautionLine";
 import { FigureLine } from "../../parts/FigureLine";
 import { ReasonForm } from "../../parts/ReasonForm";
@@ -56,7 +58,7 @@ function StepLine({
 	view: View;
 	onDone: (d: Omit<Done, "step">) => void;
 }) {
-	const [leaving, setLeaving] = useState(false);
+	const wait = view.waits.find((w) => w.step === step.key);
 	const tick = view.pane.ticks.find((t) => t.step === step.key);
 	const figures = view.reckoning.figures.filter((f) =>
 		step.figures.includes(f.key),
@@ -65,7 +67,7 @@ function StepLine({
 		<li className="border-b border-rule py-1" data-step={step.key}>
 			<Tick
 				checked={tick !== undefined}
-				disabled={view.job.signed}
+				disabled={view.job.signed || (wait !== undefined && !tick)}
 				onChange={(v) => onDone({ outcome: v ? "done" : "open" })}
 			>
 				<span className="text-lg leading-6 font-semibold">
@@ -90,6 +92,13 @@ function StepLine({
 					</p>
 				) : (
 					<>
+						{wait && (
+							<p className="text-stop" data-waits={step.key}>
+								<strong>Not yet:</strong>{" "}
+								{wait.until && `${when(wait.until)} at the earliest; `}
+								{wait.why}.
+							</p>
+						)}
 						<p>{step.do}</p>
 						<p className="text-[15px] text-ink-2">{step.why}</p>
 						{step.two_why && (
@@ -103,28 +112,61 @@ function StepLine({
 						{figures.map((f) => (
 							<FigureLine key={f.key} figure={f} />
 						))}
-						{!view.job.signed &&
-							!step.required &&
-							(leaving ? (
-								<ReasonForm
-									ask="Why is it left out?"
-									act="Leave it out"
-									onAct={(reason) => onDone({ outcome: "left-out", reason })}
-									onLeave={() => setLeaving(false)}
-								/>
-							) : (
-								<button
-									type="button"
-									className="min-h-11 text-[15px] text-ink-2 underline underline-offset-4"
-									onClick={() => setLeaving(true)}
-								>
-									leave it out
-								</button>
-							))}
+						{!view.job.signed && <LeaveOut step={step} onDone={onDone} />}
 					</>
 				)}
 			</div>
 		</li>
+	);
+}
+
+/**
+ * Leaving a step out: a hold only in the book's cases, one tap each, or in an
+ * owner's own words; what broke the last pane never.
+ */
+function LeaveOut({
+	step,
+	onDone,
+}: {
+	step: Step;
+	onDone: (d: Omit<Done, "step">) => void;
+}) {
+	const { account } = useWho();
+	const [leaving, setLeaving] = useState(false);
+	const words = !step.hold || account.role === "owner";
+	if (step.required || (!words && step.may.length === 0)) return null;
+	const leave = (reason: string) => onDone({ outcome: "left-out", reason });
+	if (!leaving) {
+		return (
+			<button
+				type="button"
+				className="min-h-11 text-[15px] text-ink-2 underline underline-offset-4"
+				onClick={() => setLeaving(true)}
+			>
+				leave it out
+			</button>
+		);
+	}
+	return (
+		<div className="py-2">
+			{step.may.map((m) => (
+				<Button key={m} className="mb-2 w-full" onClick={() => leave(m)}>
+					{m}
+				</Button>
+			))}
+			{words ? (
+				<ReasonForm
+					ask={step.may.length > 0 ? "Or because" : "Why is it left out?"}
+					act="Leave it out"
+					onAct={leave}
+					onLeave={() => setLeaving(false)}
+				/>
+			) : (
+				<Button kind="quiet" onClick={() => setLeaving(false)}>
+					Not so
+				</Button>
+			)}
+		</div>
 	);
 }
 

@@ -1,6 +1,7 @@
 import type { View } from "../../api/types";
 import { Refusal } from "../../parts/Refusal";
 import { heldOf, useHeldWrite } from "./held";
+import { Stops } from "./Stops";
 
 const kinds = [
 	{ kind: "lubricant", title: "To make it slip" },
@@ -18,7 +19,7 @@ const signs = {
 
 /** What is going to touch the pane; what must never is refused with its reason. */
 export function Touch({ view }: { view: View }) {
-	const { touch, clash } = view.reckoning;
+	const { touch } = view.reckoning;
 	const { uses } = view.pane;
 	const write = useHeldWrite(view);
 	function toggle(id: string) {
@@ -32,11 +33,12 @@ export function Touch({ view }: { view: View }) {
 	return (
 		<section aria-label="What touches it" className="mt-5">
 			<h2 className="font-semibold">What touches it?</h2>
-			{clash && (
-				<p role="alert" className="border-l-4 border-stop pl-2 text-stop">
-					<strong>Stop.</strong> {clash}.
-				</p>
-			)}
+			<Stops
+				view={view}
+				stops={view.stops.filter(
+					(s) => s.pane === view.pane.id && s.key.startsWith("clash_"),
+				)}
+			/>
 			{kinds.map((k) => (
 				<div key={k.kind} className="mt-2">
 					<p className="text-ink-2">{k.title}</p>

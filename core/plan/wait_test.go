@@ -1,0 +1,133 @@
+package plan
+
+import (
+	"strings"
+	"testing"
+	"time"
+
+	"freshshard/core/exposure"
+	"freshshard/core/family"
+)
+
+func planOf(t *testing.T, id string) Plan {
+	t.Helper()
+	f, err := family.ByID(id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	e, err := exposure.ByID(f.Exposure)
+	if err != nil {
+		t.Fatal(err)
+	}
+	p, err := Build(f, Facts{Exposure: e})
+	if err != nil {
+		t.Fatal(err)
+	}
+	return p
+}
+
+func (p Plan) step(t *testing.T, key string) Step {
+	t.Helper()
+	for _, s := range p.Steps {
+		if s.Key == key {
+			return s
+		}
+	}
+	t.Fatalf("no step %s", key)
+	return Step{}
+}
+
+// What a step waits for, just before, at and after.
+func TestWait(t *testing.T) {
+	noon := time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
+	bonded, tube, stove := planOf(t, "bonded-fixed"), planOf(t, "gauge-tube"), planOf(t, "clip-heat")
+	done := func(keys ...string) Standing {
+		st := Standing{Done: map[string]time.Time{}, Sized: true}
+		for _, k := range keys {
+			st.Done[k] = noon
+		}
+		return st
+	}
+	for _, c := range []struct {
+		name string
+		plan Plan
+		step string
+		st   Standing
+		at   time.Duration
+		why  string
+	}{
+		{"cure before the bond", bonded, "cure", done(), 0, "first step 13, pane in"},
+		{"cure right after it", bonded, "cure", done("pane-in"), 40 * time.Millisecond, "60 min"},
+		{"a second before the hour", bonded, "cure", done("pane-in"), time.Hour - time.Second, "60 min"},
+		{"at the hour", bonded, "cure", done("pane-in"), time.Hour, ""},
+		{"measured with nothing read", tube, "measure", Standing{Unread: []string{"stop depth"}}, 0, "not read yet: stop depth"},
+		{"measured without a size", tube, "measure", Standing{}, 0, "no size"},
+		{"measured", tube, "measure", Standing{Sized: true}, 0, ""},
+		{"fire before it is cold", stove, "first-fire", done("brackets", "door-on"), 0, "first step 1, cold"},
+		{"fire", stove, "first-fire", done("cold", "brackets", "door-on"), 0, ""},
+		{"opened without its guard", tube, "open", done("hand-tight"), 0, "guard"},
+		{"what waits for nothing", stove, "screws", done(), 0, ""},
+	} {
+		w := c.plan.Wait(c.plan.step(t, c.step), c.st, noon.Add(c.at))
+		if (w == nil) != (c.why == "") || w != nil && (!strings.Contains(w.Why, c.why) || w.Step != c.step) {
+			t.Errorf("%s: %+v", c.name, w)
+		}
+		if w != nil && (w.Until != nil) != strings.Contains(c.why, "min") {
+			t.Errorf("%s: until %v", c.name, w.Until)
+		}
+	}
+	if w := bonded.Waits(done("pane-in"), noon); len(w) != 2 || w[1].Step != "water" || w[1].Until != nil || w[0].Step != "cure" || !w[0].Until.Equal(noon.Add(time.Hour)) {
+		t.Errorf("%+v", w)
+	}
+}
+
+// Every step that another waits for is in the plan and comes before it.
+func TestWaitsHoldTogether(t *testing.T) {
+	for _, f := range family.All() {
+		p := planOf(t, f.ID)
+		number := map[string]int{}
+		for _, s := range p.Steps {
+			number[s.Key] = s.Number
+			for _, k := range s.After {
+				if number[k] == 0 {
+					t.Errorf("%s: %s waits for %s, which does not come before it", f.ID, s.Key, k)
+				}
+			}
+			if s.Least > 0 && len(s.After) == 0 || len(s.May) > 0 && !s.Hold {
+				t.Errorf("%s: %s", f.ID, s.Key)
+			}
+		}
+		for _, c := range f.Checks {
+			for _, k := range c.After {
+				if number[k] == 0 {
+					t.Errorf("%s: check %s waits for %s, which is no step", f.ID, c.Key, k)
+				}
+			}
+		}
+	}
+}
+
+// Who may leave what out.
+func TestLeave(t *testing.T) {
+	tube, stove := planOf(t, "gauge-tube"), planOf(t, "clip-heat")
+	for _, c := range []struct {
+		name   string
+		step   Step
+		reason string
+		owner  bool
+		says   string
+	}{
+		{"no hold", stove.step(t, "screws"), "came out long ago", false, ""},
+		{"isolation by a technician", tube.step(t, "isolate"), "it was cold already", false, "it is not left out"},
+		{"isolation by an owner", tube.step(t, "isolate"), "the plant was scrapped", true, ""},
+		{"the book's case", stove.step(t, "cold"), "the door came by itself", false, ""},
+		{"another case", stove.step(t, "cold"), "it felt cold", false, "left out only where the door came by itself"},
+		{"another case by an owner", stove.step(t, "cold"), "it felt cold", true, ""},
+		{"what broke it", Step{Required: true, Hold: true}, "no time today", true, "broke the last pane"},
+	} {
+		err := c.step.Leave(c.reason, c.owner)
+		if (err == nil) != (c.says == "") || err != nil && !strings.Contains(err.Error(), c.says) {
+			t.Errorf("%s: %v", c.name, err)
+		}
+	}
+}

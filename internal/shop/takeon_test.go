@@ -1,0 +1,315 @@
+package shop
+
+import (
+	"errors"
+	"strings"
+	"testing"
+	"time"
+
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/prove"
+	"freshshard/internal/record"
+)
+
+// proved does all the work of a pane and passes all its checks.
+func proved(t *testing.T, s *Shop, by record.Account, id int64) {
+	t.Helper()
+	v := view1(t, s, id)
+	for _, st := range v.Reckoning.Plan.Steps {
+		if err := s.Tick(ctx, by, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+			t.Fatalf("%s: %v", st.Key, err)
+		}
+	}
+	for _, c := range v.Checks {
+		a := Checked{Answer: prove.Answer{Outcome: prove.Pass}}
+		if c.Limit != nil {
+			n := c.Limit.Value
+			a.Value = &n
+		}
+		if err := s.Answer(ctx, by, First(id), c.Key, a); err != nil {
+			t.Fatalf("%s: %v", c.Key, err)
+		}
+	}
+}
+
+// shallow is a stove whose ledge and brackets hardly reach over the pane.
+func shallow(t *testing.T, s *Shop, by record.Account) int64 {
+	t.Helper()
+	id := takeIn(t, s, by)
+	for p, text := range sized {
+		switch p {
+		case fit.Reach:
+			text = "5"
+		case fit.Ledge:
+			text = "8"
+		}
+		read(t, s, by, id, p, text)
+	}
+	if err := s.Choose(ctx, by, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
+	return id
+}
+
+// stopsOf are the keys of the stops that nobody took on.
+func stopsOf(v View) string {
+	var keys []string
+	for _, h := range v.Hindrances {
+		if h.Kind == prove.KindStop {
+			keys = append(keys, h.Key)
+		}
+	}
+	return strings.Join(keys, " ")
+}
+
+// A stop is signed over by no technician and by no reason for the whole job: an
+// owner takes it on by name, and only as it stands.
+func TestAStopStops(t *testing.T) {
+	s, mira, tor := open(t)
+	id := shallow(t, s, tor)
+	proved(t, s, tor, id)
+	v := view1(t, s, id)
+	if len(v.Hindrances) != 1 || v.Hindrances[0].Kind != prove.KindStop {
+		t.Fatalf("%+v", v.Hindrances)
+	}
+	key := v.Hindrances[0].Key
+	if v.Stops[0].Place != string(fit.Reach) || !strings.Contains(v.Stops[0].Says, "under a bracket") || !strings.HasPrefix(v.Stops[0].Limit, "at least 6 mm") {
+		t.Fatalf("%+v", v.Stops[0])
+	}
+	var refused *Open
+	if _, err := s.Sign(ctx, tor, "", id, Signature{}); !errors.As(err, &refused) {
+		t.Fatalf("a technician signed over a stop: %v", err)
+	}
+	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: "it will hold, I think"}); !errors.As(err, &refused) {
+		t.Fatalf("one reason for all signed over a stop: %v", err)
+	}
+	beyond := v.Stops[0].Beyond
+	var denied *record.Denied
+	if err := s.TakeOn(ctx, tor, First(id), key, TakeOn{Reason: "it will hold, I think", Beyond: beyond}); !errors.As(err, &denied) {
+		t.Fatalf("a technician took it on: %v", err)
+	}
+	if f := fault.Of(s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "x", Beyond: beyond})); f == nil || f.Field != "reason" {
+		t.Fatalf("a letter is a reason: %v", f)
+	}
+	if f := fault.Of(s.TakeOn(ctx, mira, First(id), "rest", TakeOn{Reason: "it will hold, I think"})); f == nil || f.Field != "stop" {
+		t.Fatalf("took on what is no stop: %v", f)
+	}
+	var conflict *record.Conflict
+	if err := s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "it will hold, I think", Beyond: beyond / 2}); !errors.As(err, &conflict) {
+		t.Fatalf("took on more than was seen: %v", err)
+	}
+	for range 2 { // a retry is as good as once
+		if err := s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "it will hold, I think", Beyond: beyond}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if v = view1(t, s, id); len(v.Hindrances) != 0 || v.Stops[0].Taken == nil || v.Stops[0].Taken.By != "Mira" {
+		t.Fatalf("%+v, %+v", v.Hindrances, v.Stops)
+	}
+	// It does not reach farther than what was taken on.
+	if err := s.Read(ctx, tor, First(id), fit.Reach, Said{Text: "4", Instrument: "rule", Version: 1}); err != nil {
+		t.Fatal(err)
+	}
+	if v = view1(t, s, id); stopsOf(v) == "" {
+		t.Fatal("a word stands for something worse")
+	}
+	// A stop that a new reading lifts needs nobody.
+	if err := s.Read(ctx, tor, First(id), fit.Reach, Said{Text: "16", Instrument: "rule", Version: 2}); err != nil {
+		t.Fatal(err)
+	}
+	if v = view1(t, s, id); len(v.Stops) != 0 {
+		t.Fatalf("%+v", v.Stops)
+	}
+	if err := s.Read(ctx, tor, First(id), fit.Reach, Said{Text: "5", Instrument: "rule", Version: 3}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.LetGo(ctx, mira, First(id), key); err != nil {
+		t.Fatal(err)
+	}
+	if v = view1(t, s, id); stopsOf(v) != key {
+		t.Fatalf("let go, and %q stops", stopsOf(v))
+	}
+	if err := s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "wider brackets come on Friday", Beyond: beyond}); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
+		t.Fatal(err)
+	}
+	if v = view1(t, s, id); v.Job.Ticket.Changed || len(v.Stops) != 1 || v.Stops[0].Taken.Reason != "wider brackets come on Friday" {
+		t.Fatalf("%+v", v.Stops)
+	}
+	// The word of an owner here is none in another shop.
+	doc, err := s.Carry(ctx, id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	there, _, other := open(t)
+	far, err := there.Bring(ctx, other, "", onPaper(t, doc))
+	if err != nil {
+		t.Fatal(err)
+	}
+	if v = view1(t, there, far); stopsOf(v) != key {
+		t.Fatalf("carried, and %q stops", stopsOf(v))
+	}
+}
+
+// A gate that closes after the material was settled stops the signature, and so
+// does one that a technician chose over; an owner who chooses over it has taken
+// it on.
+func TestAGateThatClosesStops(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
+	if v := view1(t, s, id); stopsOf(v) != "" {
+		t.Fatalf("%+v", v.Stops)
+	}
+	o := view1(t, s, id).Job.Object
+	o.Exposure.Steady, o.Exposure.Short = 640, 700
+	if err := s.SetObject(ctx, tor, id, o); err != nil {
+		t.Fatal(err)
+	}
+	if v := view1(t, s, id); stopsOf(v) != "gate_life:glass-ceramic" {
+		t.Fatalf("%q", stopsOf(v))
+	}
+	settle := func(by record.Account, want string) {
+		t.Helper()
+		seen := view1(t, s, id).Pane.Choice.ID
+		if err := s.Choose(ctx, by, First(id), Settle{Material: "toughened", Thickness: 4, Reason: "nothing else is to be had", Seen: seen}); err != nil {
+			t.Fatal(err)
+		}
+		if v := view1(t, s, id); stopsOf(v) != want {
+			t.Fatalf("%s: %q", by.Name, stopsOf(v))
+		}
+	}
+	settle(tor, "gate_steady:toughened gate_peak:toughened gate_sudden:toughened")
+	settle(mira, "")
+}
+
+// A technician who leaves out all that can be left out, and skips every check
+// that can be skipped, does not get a signature: what is left is every hold and
+// every check that the book does not let go.
+func TestLeavingEverythingOutGetsNoSignature(t *testing.T) {
+	s, _, tor := open(t)
+	for _, f := range family.All() {
+		in := stove()
+		in.Family, in.Exposure, in.Object = f.ID, f.Exposure, f.Name
+		id, err := s.TakeIn(ctx, tor, "", in)
+		if err != nil {
+			t.Fatal(err)
+		}
+		want := map[string]bool{}
+		v := view1(t, s, id)
+		for _, st := range v.Reckoning.Plan.Steps {
+			tries := append([]string{"no time for it", "x"}, st.May...)
+			left := false
+			for _, why := range tries {
+				if s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "left-out", Reason: why}) == nil {
+					left = true
+					break
+				}
+			}
+			if may := !st.Hold || len(st.May) > 0; left != may {
+				t.Errorf("%s: %s left out %v, may be %v", f.ID, st.Key, left, may)
+			}
+			if !left {
+				want["step "+st.Key] = true
+			}
+		}
+		for _, c := range v.Checks {
+			err := s.Answer(ctx, tor, First(id), c.Key, Checked{Answer: prove.Answer{Outcome: prove.Skip, Finding: "no time for it"}})
+			if (err == nil) != (c.May != "") {
+				t.Errorf("%s: %s skipped: %v", f.ID, c.Key, err)
+			}
+			if err != nil {
+				want["check "+c.Key] = true
+			}
+		}
+		for _, why := range []string{"", "no time for it"} {
+			if _, err := s.Sign(ctx, tor, "", id, Signature{Override: why}); err == nil {
+				t.Fatalf("%s: signed with everything left out", f.ID)
+			}
+		}
+		for _, h := range view1(t, s, id).Hindrances {
+			delete(want, h.Kind+" "+h.Key)
+		}
+		if len(want) != 0 || len(view1(t, s, id).Hindrances) < 5 {
+			t.Errorf("%s: %v hinder nothing", f.ID, want)
+		}
+	}
+}
+
+// A cure hold waits for the clock, and an owner can leave it out in words.
+func TestACureWaits(t *testing.T) {
+	s, mira, tor := open(t)
+	in := stove()
+	in.Family, in.Exposure, in.Object = "bonded-fixed", "weather", "Ferry wheelhouse"
+	id, err := s.TakeIn(ctx, tor, "", in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	now := time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
+	s.Now = func() time.Time { return now }
+	cure := func() error { return s.Tick(ctx, tor, First(id), "cure", Done{Outcome: "done"}) }
+	if f := fault.Of(cure()); f == nil || !strings.Contains(f.Why, "pane in within the open time") {
+		t.Fatalf("cured before it was bonded: %v", f)
+	}
+	if err := s.Tick(ctx, tor, First(id), "pane-in", Done{Outcome: "done"}); err != nil {
+		t.Fatal(err)
+	}
+	now = now.Add(59 * time.Minute)
+	if f := fault.Of(cure()); f == nil || f.Field != "outcome" {
+		t.Fatalf("cured too soon: %v", f)
+	}
+	v := view1(t, s, id)
+	if len(v.Waits) == 0 || v.Waits[0].Step != "measure" || v.Waits[1].Step != "cure" || !v.Waits[1].Until.Equal(now.Add(time.Minute)) {
+		t.Fatalf("%+v", v.Waits)
+	}
+	for _, c := range v.Checks {
+		if want := c.Key == "press" || c.Key == "water"; (c.Waits != "") != want {
+			t.Errorf("%s waits %q", c.Key, c.Waits)
+		}
+	}
+	if f := fault.Of(s.Answer(ctx, tor, First(id), "press", Checked{Answer: prove.Answer{Outcome: prove.Pass}})); f == nil {
+		t.Error("pressed before it had cured")
+	}
+	now = now.Add(time.Minute)
+	if err := cure(); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Tick(ctx, tor, First(id), "cure", Done{Outcome: "open", Seen: 1}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Tick(ctx, mira, First(id), "cure", Done{Outcome: "left-out", Reason: "glued with butyl, nothing cures"}); err != nil {
+		t.Fatal(err)
+	}
+}
+
+// A check that failed is tried again; that it failed stays on the record.
+func TestAFailureStaysOnTheRecord(t *testing.T) {
+	s, _, tor := open(t)
+	id := takeIn(t, s, tor)
+	answer := func(o prove.Outcome, finding string, seen int) {
+		t.Helper()
+		if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: o, Finding: finding}, Seen: seen}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	answer(prove.Fail, "loose at the hinge", 0)
+	if err := s.Reopen(ctx, tor, First(id), "paper", 1); err != nil {
+		t.Fatal(err)
+	}
+	answer(prove.Fail, "still loose", 0)
+	answer(prove.Pass, "", 1)
+	for _, c := range view1(t, s, id).Checks {
+		if c.Key != "paper" {
+			continue
+		}
+		if c.Outcome != prove.Pass || len(c.Trials) != 2 || c.Trials[0].Finding != "loose at the hinge" || c.Trials[1].Finding != "still loose" || c.Trials[0].By != "Tor" {
+			t.Errorf("%+v", c)
+		}
+	}
+}

@@ -1,0 +1,119 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { api, got } from "../../api/client";
+import { useJobWrite } from "../../api/hooks";
+import type { PaneStop, View } from "../../api/types";
+import { when } from "../../app/when";
+import { useWho } from "../../app/who";
+import { Button } from "../../parts/Button";
+import { Inches } from "../../parts/Inches";
+import { ReasonForm } from "../../parts/ReasonForm";
+import { Refusal } from "../../parts/Refusal";
+
+type TakeOn = { pane: number; stop: string; reason: string; beyond: number };
+type LetGo = { pane: number; stop: string };
+
+/**
+ * What is beyond its limit: put right where it belongs, or taken on by an owner
+ * by name. Nothing else gets a job past it.
+ */
+export function Stops({ view, stops }: { view: View; stops: PaneStop[] }) {
+	if (stops.length === 0) return null;
+	return (
+		<ul className="mt-3 flex flex-col gap-2" aria-label="Stops">
+			{stops.map((s) => (
+				<StopLine key={`${s.pane} ${s.key}`} stop={s} view={view} />
+			))}
+		</ul>
+	);
+}
+
+function StopLine({ stop, view }: { stop: PaneStop; view: View }) {
+	const { account } = useWho();
+	const [asking, setAsking] = useState(false);
+	const params = (b: LetGo) => ({
+		path: { id: view.job.id, stop: b.stop },
+		query: { pane: b.pane },
+	});
+	const take = useJobWrite<TakeOn>(view, (b) =>
+		got(
+			api.PUT("/api/jobs/{id}/stops/{stop}", {
+				params: params(b),
+				body: { reason: b.reason, beyond: b.beyond },
+			}),
+		),
+	);
+	const letGo = useJobWrite<LetGo>(view, (b) =>
+		got(api.DELETE("/api/jobs/{id}/stops/{stop}", { params: params(b) })),
+	);
+	const owner = account.role === "owner" && !view.job.signed;
+	const at = { pane: stop.pane, stop: stop.key };
+	const station = view.route.find((l) => l.station === stop.station);
+	const error = take.error?.field("reason");
+	return (
+		<li
+			data-stop={stop.key}
+			className={`border-l-8 px-3 py-2 ${stop.taken ? "border-rule" : "border-stop bg-stop-wash"}`}
+		>
+			<p>
+				<strong className={stop.taken ? "" : "text-stop"}>
+					{stop.taken ? "Taken on." : "Stop."}
+				</strong>{" "}
+				{stop.name && `${stop.name}: `}
+				<Inches>{stop.says}</Inches>
+			</p>
+			{stop.limit && (
+				<p className="text-[15px] text-ink-2">
+					Wanted: <Inches>{stop.limit}</Inches>
+				</p>
+			)}
+			{stop.taken ? (
+				<p className="text-[15px]">
+					By <strong>{stop.taken.by}</strong>, {when(stop.taken.at)}:{" "}
+					{stop.taken.reason}{" "}
+					{owner && (
+						<button
+							type="button"
+							className="min-h-11 underline underline-offset-4"
+							onClick={() => letGo.mutate(at)}
+						>
+							let it go
+						</button>
+					)}
+				</p>
+			) : (
+				!view.job.signed && (
+					<p className="mt-1 flex flex-wrap items-center gap-x-4">
+						{station && (
+							<Link
+								className="min-h-12 content-center font-semibold underline underline-offset-4"
+								to={`/jobs/${view.job.id}/${stop.station}?pane=${stop.pane}`}
+							>
+								Put it right at {station.name}
+							</Link>
+						)}
+						{!owner && <span>or an owner takes it on by name.</span>}
+						{owner && !asking && (
+							<Button kind="quiet" onClick={() => setAsking(true)}>
+								Take it on
+							</Button>
+						)}
+					</p>
+				)
+			)}
+			{owner && asking && !stop.taken && (
+				<ReasonForm
+					ask="I take it on because"
+					act={`Take it on as ${account.name}`}
+					kind="stop"
+					error={error}
+					onAct={(reason) =>
+						take.mutate({ ...at, reason, beyond: stop.beyond })
+					}
+					onLeave={() => setAsking(false)}
+				/>
+			)}
+			{!error && <Refusal error={take.error ?? letGo.error} />}
+		</li>
+	);
+}
