@@ -16,8 +16,7 @@ func TestVerdictsOfAPack(t *testing.T) {
 		want        working.Verdict
 		limit       float64
 	}{
-		{"pack_touch", 55.9, 100, working.Good, 56}, {"pack_touch", 56, 100, working.Good, 56}, {"pack_touch", 56.1, 100, working.Warn, 56},
-		{"pack_touch", 74.9, 100, working.Warn, 56}, {"pack_touch", 75, 100, working.Warn, 56}, {"pack_touch", 75.1, 100, working.Stop, 56},
+		{"pack_touch", 74.9, 100, working.Good, 75}, {"pack_touch", 75, 100, working.Good, 75}, {"pack_touch", 75.1, 100, working.Warn, 75}, {"pack_touch", 175, 100, working.Warn, 75},
 		{"pack_pane_1", 40, 249.9, working.Good, 250}, {"pack_pane_1", 40, 250, working.Good, 250}, {"pack_pane_1", 40, 250.1, working.Stop, 250},
 	} {
 		found := false
