@@ -24,7 +24,7 @@ func scene(t testing.TB, id string, texts map[fit.Place]string) Scene {
 	if err != nil {
 		t.Fatal(err)
 	}
-	p := fit.Problem{Sizing: f.Sizing, Readings: r, Limits: fit.LimitsOf(f), Thickness: 4, Exposure: e, Cutter: fit.ShopCut, Unit: length.MM,
+	p := fit.Problem{Sizing: f.Sizing, Readings: r, Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e, Cutter: fit.ShopCut, Unit: length.MM,
 		Frame: fit.Body{Name: "steel", Alpha: 12}, Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}}
 	res, err := fit.Solve(p)
 	if err != nil {

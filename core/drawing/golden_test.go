@@ -60,7 +60,7 @@ func wholeScene(t *testing.T, f family.Family, read bool, shape fit.Shape, shape
 	if err != nil {
 		t.Fatal(err)
 	}
-	p := fit.Problem{Sizing: f.Sizing, Shape: shape, Readings: r, Limits: fit.LimitsOf(f), Thickness: 4, Exposure: e, Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
+	p := fit.Problem{Sizing: f.Sizing, Shape: shape, Readings: r, Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e, Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
 		Pane: fit.Body{Name: "glass", Alpha: 9}, Frame: fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()}, Gasket: fit.Gasket{Kind: fit.None}, Draws: 200}
 	sides := setting.Sides{Top: 3, Right: 2, Bottom: 3, Left: 2}
 	if f.Seal == "gasket" {

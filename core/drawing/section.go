@@ -61,7 +61,7 @@ func (s Scene) section(seen string, st fit.Stop) Drawing {
 // Edge is the section of a family's usual case, for a small picture: nothing of
 // it has been read.
 func Edge(f family.Family, thickness float64) Drawing {
-	s := Scene{Family: f, Pane: f.Material, Problem: fit.Problem{Sizing: f.Sizing, Limits: fit.LimitsOf(f), Thickness: thickness}}
+	s := Scene{Family: f, Pane: f.Material, Problem: fit.Problem{Sizing: f.Sizing, Limits: fit.LimitsOf(f, false), Thickness: thickness}}
 	if f.Seal == "gasket" {
 		s.Problem.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
 	}

@@ -67,12 +67,20 @@ type Family struct {
 	Checks     []Check  `json:"checks"`
 }
 
-// Limits are the least values that a size must keep, in mm. HotClearance is
-// nil where the family has no hot limit of its own.
+// Limits are the values that a size is held against, in mm each side. Clearance
+// and Bite are what the trade likes. GoesIn and Stays are what it must have: to
+// go in, and not to fall or be pushed out. Stays is nil where the bite is the way
+// of holding's own figure, that must be had. HotClearance is nil where the family
+// has no hot limit of its own. Slides says that nothing fixes the pane's place: its
+// bite is what is left when it is pushed to the other side.
 type Limits struct {
 	Clearance    catalogue.Value  `json:"clearance"`
 	HotClearance *catalogue.Value `json:"hot_clearance,omitempty"`
 	Bite         catalogue.Value  `json:"bite"`
+	GoesIn       catalogue.Value  `json:"goes_in"`
+	Stays        *catalogue.Value `json:"stays,omitempty"`
+	Outdoors     *catalogue.Value `json:"stays_outdoors,omitempty" doc:"The same where wind pushes it, or a door swings"`
+	Slides       bool             `json:"slides,omitempty"`
 }
 
 // Step is one piece of work.

@@ -10,6 +10,8 @@ var Fields = []own.Field{
 	{Item: "clearance", Name: "the edge clearance each side", Unit: "mm", Least: 0, Most: 30},
 	{Item: "hot_clearance", Name: "the edge clearance when hot", Unit: "mm", Least: 0, Most: 30},
 	{Item: "bite", Name: "the bite", Unit: "mm", Least: 0.5, Most: 60},
+	{Item: "goes_in", Name: "the clearance that it must have to go in", Unit: "mm", Least: 0, Most: 30},
+	{Item: "stays", Name: "the bite that it must have to stay", Unit: "mm", Least: 0.5, Most: 60},
 }
 
 // Own is a limit of the family as it stands; nil where it has none.
@@ -22,6 +24,10 @@ func (f Family) Own(item string) *float64 {
 		v = f.Limits.HotClearance
 	case "bite":
 		v = &f.Limits.Bite
+	case "goes_in":
+		v = &f.Limits.GoesIn
+	case "stays":
+		v = f.Limits.Stays
 	}
 	if v == nil {
 		return nil
@@ -40,6 +46,12 @@ func (f Family) with(vs own.Values) Family {
 	}
 	if v, ok := vs.Laid(own.Family, f.ID, "bite"); ok {
 		f.Limits.Bite = v
+	}
+	if v, ok := vs.Laid(own.Family, f.ID, "goes_in"); ok {
+		f.Limits.GoesIn = v
+	}
+	if v, ok := vs.Laid(own.Family, f.ID, "stays"); ok {
+		f.Limits.Stays, f.Limits.Outdoors = &v, nil
 	}
 	return f
 }

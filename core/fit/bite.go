@@ -14,17 +14,20 @@ import (
 // the bottom of its band: what the bite is taken from.
 func (s solver) slack(a axis, pane float64) float64 { return (a.high - (pane - s.band.Half)) / 2 }
 
-var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "hot", "bite_coldest": "in the coldest", "rest_cold": "when set", "rest_hot": "hot"}
+var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "when hot", "bite_coldest": "in the coldest", "rest_cold": "when set", "rest_hot": "when hot"}
 
 func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
-	place, what := Ledge, "least bite on the ledge"
+	place, what := Ledge, "of bite on the ledge"
 	if s.p.Sizing != family.Rebate && s.p.Sizing != family.Clip {
-		what = "least bite, " + rules[s.p.Sizing].cover
+		what = "of bite, " + rules[s.p.Sizing].cover
 	}
 	if _, ok := s.p.Readings[Reach]; ok && s.p.Sizing == family.Clip {
-		place, what = Reach, "least bite under a bracket"
+		place, what = Reach, "of bite under a bracket"
 	}
-	return s.covered(a, pane, reach, s.p.Limits.Bite, place, what, key, paneC, frameC)
+	if s.p.Limits.Slides {
+		what += ", pushed to the other side"
+	}
+	return s.covered(a, pane, reach, s.p.Limits.Stays, s.p.Limits.Bite, place, what, key, paneC, frameC)
 }
 
 // bears is the ledge that a pane lies on under its brackets, and the least that
@@ -34,52 +37,59 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 func (s solver) bears() (ledge length.Reading, least Value, ok bool) {
 	_, bracket := s.p.Readings[Reach]
 	ledge, ok = s.p.Readings[Ledge]
-	least = Value{V: s.p.Limits.Bite.V / 2, Origin: origin.Custom()}
+	least = Value{V: s.p.Limits.Stays.V / 2, Origin: origin.Custom()}
 	return ledge, least, ok && bracket && s.p.Sizing == family.Clip
 }
 
 // rest is what a pane under brackets lies on. Brackets hold it from above; a
 // ledge that its edge barely reaches lets it fall through. Told only where it
 // is too little.
-func (s solver) rest(a axis, pane float64) []working.Figure {
+func (s solver) rest(w, h axis, r Result) []working.Figure {
 	ledge, least, ok := s.bears()
 	if !ok {
 		return nil
 	}
-	e, what := s.p.Exposure, "least rest on the ledge below the brackets"
+	e, what := s.p.Exposure, "of rest on the ledge below the brackets"
 	var out []working.Figure
-	for _, f := range []working.Figure{s.covered(a, pane, ledge, least, Ledge, what, "rest_cold", e.Room, e.Room), s.covered(a, pane, ledge, least, Ledge, what, "rest_hot", e.Steady, e.FrameHot)} {
+	for _, at := range []struct {
+		key         string
+		pane, frame float64
+	}{{"rest_cold", e.Room, e.Room}, {"rest_hot", e.Steady, e.FrameHot}} {
+		f := s.worse(w, h, r, func(a axis, pane float64) working.Figure {
+			return s.covered(a, pane, ledge, least, least, Ledge, what, at.key, at.pane, at.frame)
+		})
 		if f.Verdict != working.Good {
-			f.Working = f.Working.With(strings.TrimSpace(fmt.Sprintf("%s The limit is half the bite that is asked of the brackets, %s mm (%s): the ledge bears, it need not hold.", f.Working.Note, working.Num(s.p.Limits.Bite.V, 1), s.p.Limits.Bite.Origin)))
+			f.Working = f.Working.With(strings.TrimSpace(fmt.Sprintf("%s The limit is half the bite that is asked of the brackets, %s mm (%s): the ledge bears, it need not hold.", f.Working.Note, working.Num(s.p.Limits.Stays.V, 1), s.p.Limits.Stays.Origin)))
 			out = append(out, f)
 		}
 	}
 	return out
 }
 
-// covered is how far the pane's edge lies under or on what was read, at worst,
-// against the least of it.
-func (s solver) covered(a axis, pane float64, reach length.Reading, least Value, place Place, what, key string, paneC, frameC float64) working.Figure {
+// covered is how far the pane's edge lies under or on what was read, 19 times
+// in 20, against what it must have and what the trade likes.
+func (s solver) covered(a axis, pane float64, reach length.Reading, must, wish Value, place Place, what, key string, paneC, frameC float64) working.Figure {
 	g := s.p.growth(a.widest, paneC, frameC)
-	v := reach.Value - reach.Doubt - s.slack(a, pane) - s.p.OffCentre - g
+	asRead, v := s.cover(a, pane, reach.Value, g), s.surely(a, pane, reach, g)
+	formula := "{r} − ({T} − {P}) / 2 − {o} − {Δ} − {u}"
+	in := []working.Input{
+		working.In("u", "what the doubts take once in 20: every reading even in its doubt, the cutter's band triangular", asRead-v, "mm", origin.Sum()),
+		read("r", "what covers the edge", reach.Value, reach.Doubt),
+		read("T", "greatest "+a.name, a.widest, a.doubt),
+		working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
+		working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
+		working.In("o", "pane off the middle", s.p.OffCentre, "mm", origin.Custom()),
+		working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())}
+	switch {
+	case s.p.Sizing == family.Hinge:
+		formula = "{r} − {u}"
+	case s.p.Limits.Slides:
+		formula = "{r} − ({T} − {P}) − 2 × {Δ} − {u}"
+	}
 	f := working.Figure{
-		Key: key, Sentence: fmt.Sprintf("%s, %s, at worst; %s expected", what, biteSaid[key], length.Metric(reach.Value-(a.widest-pane)/2-g)),
-		Value: v, Unit: "mm", Place: string(place),
-		Limit: working.Least(least.V, "mm", least.Origin),
-		Working: working.Of("({r} − {e}) − ({T} + {d} − ({P} − {b})) / 2 − {o} − {Δ}", v, "mm",
-			read("r", "what covers the edge", reach.Value, reach.Doubt),
-			working.In("e", "doubt of that reading", reach.Doubt, "mm", origin.Custom()),
-			read("T", "greatest "+a.name, a.widest, a.doubt),
-			working.In("d", "doubt of the greatest reading", a.high-a.widest, "mm", origin.Custom()),
-			working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
-			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
-			working.In("o", "pane off the middle", s.p.OffCentre, "mm", origin.Custom()),
-			working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())),
+		Key: key, Sentence: fmt.Sprintf("%s %s, %s; %s as read", what, biteSaid[key], often, length.Metric(asRead)),
+		Value: v, Unit: "mm", Place: string(place), Limit: working.Least(must.V, "mm", must.Origin),
+		Working: working.Of(formula, v, "mm", in...).With(s.growthFormula(a, paneC, frameC)),
 	}
-	f.Working = f.Working.With(s.growthFormula(a, paneC, frameC))
-	bad := working.Stop
-	if reach.Value-(a.widest-pane)/2-g >= least.V {
-		bad = working.Warn
-	}
-	return f.Judge(bad)
+	return judged(f, asRead, wish)
 }

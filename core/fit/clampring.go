@@ -79,7 +79,7 @@ func (s solver) corner(w, h axis, r Result) (working.Figure, bool) {
 	}
 	c := math.Min(s.worstGap(w, r.Order.W), s.worstGap(h, r.Order.H))
 	gap := math.Sqrt2*c + (math.Sqrt2-1)*(body.Value-body.Doubt-cut.Value-cut.Doubt)
-	f := working.Figure{Key: "corner_gap", Value: gap, Unit: "mm", Place: string(CutCorner), Limit: working.Least(s.p.Limits.Clearance.V, "mm", s.p.Limits.Clearance.Origin),
+	f := working.Figure{Key: "corner_gap", Value: gap, Unit: "mm", Place: string(CutCorner), Limit: working.Least(s.p.Limits.GoesIn.V, "mm", s.p.Limits.GoesIn.Origin),
 		Sentence: "between the frame's corner and the cutout's, at worst",
 		Working: working.Of("√2 × {c} + (√2 − 1) × ({r} − {R} − {d})", gap, "mm", working.In("c", "edge clearance each side when set, at worst", c, "mm", origin.Sum()),
 			read("r", "corner radius of the frame", body.Value, body.Doubt), read("R", "corner radius of the cutout", cut.Value, cut.Doubt), working.In("d", "doubts of both", body.Doubt+cut.Doubt, "mm", origin.Custom())).

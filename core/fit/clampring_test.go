@@ -47,8 +47,8 @@ func TestRingComesAsItIs(t *testing.T) {
 	if r.Order != (Size{594, 394}) || r.Band.Half != 0.5 || r.Gap != (Size{3, 3}) {
 		t.Fatalf("%+v, ±%v, gaps %+v", r.Order, r.Band.Half, r.Gap)
 	}
-	// (600 − 0.5 − 594 − 0.5)/2 = 2.5.
-	if math.Abs(f["clearance_cold"].Value-2.5) > 1e-9 || f["clearance_cold"].Verdict != working.Good {
+	// (600 − 594)/2 = 3 as read, 2.5 with everything at its bad end.
+	if v := f["clearance_cold"].Value; v < 2.5 || v > 2.8 || f["clearance_cold"].Verdict != working.Good {
 		t.Errorf("%+v", f["clearance_cold"])
 	}
 	if _, ok := f["screw_need"]; ok {
@@ -67,7 +67,7 @@ func TestRingComesAsItIs(t *testing.T) {
 
 // No other size can be had than the frame's own, and no cutter cuts it closer.
 func TestOddsOfAFrameAsItComes(t *testing.T) {
-	p := trailer(t, map[Place]string{BodyWidth: "595.6 ±1"})
+	p := trailer(t, map[Place]string{BodyWidth: "597.8 ±1"})
 	p.Draws = 2000
 	r, _ := solved(t, p)
 	if r.Chance.Best != r.Order || r.Chance.All > 0.9 || r.Chance.Most != min(r.Chance.GoesIn, r.Chance.Holds, r.Chance.Free) {

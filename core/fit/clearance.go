@@ -2,30 +2,11 @@ package fit
 
 import (
 	"fmt"
-	"math"
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/working"
 )
-
-// expected says whether clearance, bite and rest keep their limits at the readings
-// as they stand, without doubt and tolerance.
-func (s solver) expected(a axis, pane float64) bool {
-	_, hot, cold := s.p.allowance(a.nominal)
-	gap := s.gap(a, pane)
-	ok := gap >= s.p.Limits.Clearance.V && gap+math.Min(hot, cold) >= s.p.Limits.HotClearance.V
-	covers := func(r length.Reading, least float64) bool {
-		return r.Value-(a.widest-pane)/2-math.Max(0, math.Max(hot, cold)) >= least
-	}
-	if reach, has := s.reach(); has {
-		ok = ok && covers(reach, s.p.Limits.Bite.V)
-	}
-	if ledge, least, has := s.bears(); has {
-		ok = ok && covers(ledge, least.V)
-	}
-	return ok
-}
 
 // worstGap is the clearance on one side with the opening at its least and the
 // pane at the top of its band.
@@ -34,33 +15,32 @@ func (s solver) worstGap(a axis, pane float64) float64 {
 }
 
 var clearanceSaid = map[string]string{
-	"clearance_cold":    "edge clearance each side when set, at worst",
-	"clearance_hot":     "edge clearance each side, hot, at worst",
-	"clearance_coldest": "edge clearance each side in the coldest, at worst",
+	"clearance_cold":    "of edge clearance each side when set",
+	"clearance_hot":     "of edge clearance each side when hot",
+	"clearance_coldest": "of edge clearance each side in the coldest",
 }
 
-func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float64, limit Value) working.Figure {
+// clearance is the gap on one side that there is 19 times in 20, against what
+// the pane must have and what the trade likes.
+func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float64, must, wish Value) working.Figure {
 	g := s.p.growth(a.nominal, paneC, frameC)
-	v := s.worstGap(a, pane) + g
+	asRead, seat, least := s.gap(a, pane)+g, s.p.seated()+s.p.webDoubt(), s.leastLess(a)
+	v := (least-a.skew-pane)/2 - seat + g
 	i := s.p.info(a.least)
 	f := working.Figure{
-		Key: key, Sentence: fmt.Sprintf("%s; %s expected", clearanceSaid[key], length.Metric(s.gap(a, pane)+g)), Value: v, Unit: "mm",
-		Limit: working.Least(limit.V, "mm", limit.Origin), Place: string(a.least),
-		Working: working.Of("(("+"{"+a.letter+"} − {d}) − {s} − ({P} + {b})) / 2 − {g} + {Δ}", v, "mm",
+		Key: key, Sentence: fmt.Sprintf("%s, %s; %s as read", clearanceSaid[key], often, length.Metric(asRead)), Value: v, Unit: "mm",
+		Limit: working.Least(must.V, "mm", must.Origin), Place: string(a.least),
+		Working: working.Of("({q} − {s} − {P}) / 2 − {g} + {Δ}", v, "mm",
+			working.In("q", "least "+a.name+" less what the cutter adds, as small as once in 20: every reading even in its doubt, the band triangular", least, "mm", origin.Sum()),
 			read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt),
-			working.In("d", "doubt of the least reading", a.nominal-a.low, "mm", origin.Custom()),
 			working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
 			working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
 			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
-			s.p.seat(s.p.seated()+s.p.webDoubt()),
+			s.p.seat(seat),
 			working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())),
 	}
 	f.Working = f.Working.With(s.growthFormula(a, paneC, frameC))
-	bad := working.Stop
-	if s.gap(a, pane)+g >= limit.V {
-		bad = working.Warn
-	}
-	return f.Judge(bad)
+	return judged(f, asRead, wish)
 }
 
 func (s solver) growthSaid(paneC, frameC float64) string {

@@ -83,28 +83,31 @@ func TestPackInItsFoldedFrame(t *testing.T) {
 
 // A pane lies on its ledge whatever its brackets reach: half the bite of 6 mm
 // that is asked here. By hand for 270 ± 0.3, a band of 1.6, 2 mm of clearance:
-// the largest pane that goes in is 264.1, the smallest that a ledge L ± 0.5
-// bears 279.9 − 2L, so from 7.9 on there is one, and nothing is told.
+// with everything at its bad end the largest pane that goes in is 264.1, the
+// smallest that a ledge L ± 0.5 bears 279.9 − 2L, so from 7.9 on there is one. 19
+// times in 20 they are 264.79 and 278.55 − 2L: from 6.9 on. As read, 266 in 270
+// leaves 2 mm of clearance and, half a millimetre off the middle, L − 2.5 of rest:
+// under 5.5 it is a stop.
 func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 	for _, c := range []struct {
 		ledge float64
 		want  working.Verdict // empty: not told
 		width float64
 	}{
-		{14, "", 264}, {8, "", 264}, {7.9, "", 264.1}, {7.89, working.Warn, 264}, {5, working.Warn, 266}, {4.99, working.Stop, 266}, {3, working.Stop, 266},
+		{14, "", 264}, {8, "", 264}, {7.9, "", 264.1}, {7.89, "", 264}, {6.9, "", 264.789}, {6.87, working.Warn, 264.5}, {5.5, working.Warn, 266}, {5.49, working.Stop, 266}, {3, working.Stop, 266},
 	} {
 		p := problem(t, "clip-heat", map[Place]string{WidthTop: "270 ±0.3", WidthBottom: "270 ±0.3", HeightLeft: "242 ±0.3", HeightRight: "242 ±0.3", Ledge: "14 ±0.5", Reach: "16 ±0.5"})
 		p.Exposure.Steady, p.Exposure.FrameHot, p.Exposure.Coldest = 20, 20, 20
-		p.Limits.Bite = Value{6, origin.Sheet("sheet 7")} // 3 is not what that sheet says
+		p.Limits.Bite = Value{6, origin.Own("sheet 7")} // 3 is not what that sheet says
+		p = strict(p)
 		p.Readings[Ledge] = length.Reading{Value: c.ledge, Doubt: 0.5}
 		p.Draws = 2000
 		r, f := solved(t, p)
 		g := f["rest_cold"]
-		if g.Verdict != c.want || !near(r.Order.W, c.width, 1e-9) {
+		if g.Verdict != c.want || !near(r.Order.W, c.width, 1e-3) {
 			t.Errorf("a ledge of %v: order %v, %s", c.ledge, r.Order.W, g.Verdict)
 		}
-		// No size does both: a look again while both are expected to hold (266 in
-		// 270 leaves 2 mm of clearance and L − 2 of rest), else a stop.
+		// No size does both: a look again while both are there as read, else a stop.
 		order := working.Note
 		if c.want != "" {
 			order = c.want
@@ -115,14 +118,14 @@ func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 		if c.want != "" && (!near(g.Limit.Value, 3, 1e-9) || g.Limit.Origin == p.Limits.Bite.Origin || !strings.Contains(g.Working.Note, "half the bite that is asked of the brackets, 6 mm")) {
 			t.Errorf("a ledge of %v: where its limit comes from: %+v, %s", c.ledge, g.Limit, g.Working.Note)
 		}
-		// The ledge − its doubt − (270.3 − (pane − 1.6))/2 − 0.5 off the middle.
-		if v := c.ledge - 0.5 - (270.3-(c.width-1.6))/2 - 0.5; c.want != "" && (!strings.HasPrefix(g.Sentence, "least rest on the ledge below the brackets, when set, at worst; ") || g.Place != string(Ledge) || !near(g.Value, v, 1e-9)) {
+		// What the ledge covers 19 times in 20, half a millimetre off the middle.
+		if v := overLess(spread{c.ledge, 0.5}, []spread{{270, 0.3}, {270, 0.3}}, 1.6, 0.5) + c.width/2 - 0.5; c.want != "" && (!strings.HasPrefix(g.Sentence, "of rest on the ledge below the brackets when set, 19 times in 20; ") || g.Place != string(Ledge) || !near(g.Value, v, 1e-4)) {
 			t.Errorf("a ledge of %v: %v by hand, %+v", c.ledge, v, g)
 		}
 		if f["bite_cold"].Verdict != working.Good || f["bite_cold"].Place != string(Reach) {
 			t.Errorf("the brackets hold: %+v", f["bite_cold"])
 		}
-		if holds := r.Chance.Holds; (holds == 1) != (c.ledge >= 7.8) || c.ledge <= 3 && holds > 0.01 {
+		if holds := r.Chance.Holds; (holds > 0.95) != (c.ledge >= 6.9) || c.ledge <= 3 && holds > 0.01 {
 			t.Errorf("a ledge of %v: holds in %v", c.ledge, holds)
 		}
 	}

@@ -40,7 +40,7 @@ func ExampleSolve() {
 			return
 		}
 		r, err := fit.Solve(fit.Problem{
-			Sizing: f.Sizing, Readings: readings, Limits: fit.LimitsOf(f), Thickness: 4, Exposure: at,
+			Sizing: f.Sizing, Readings: readings, Limits: fit.LimitsOf(f, at.Outdoors), Thickness: 4, Exposure: at,
 			Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
 			Pane:   fit.Body{Name: "glass-ceramic", Origin: origin.Sheet("glass-ceramic")},
 			Frame:  fit.Body{Name: of.Name, Alpha: of.Alpha, Origin: of.Source()},
@@ -61,5 +61,5 @@ func ExampleSolve() {
 	}
 	// Output:
 	// order 263.5 × 236.0 mm; nothing to say
-	// order 265.5 × 238.0 mm; no width keeps clearance and bite with everything at its bad end: the largest that surely goes in is 263.6, the smallest that surely holds is 275.2; this is between
+	// order 265.5 × 238.0 mm; no width is sure to go in and to stay: over 266.3 it may not go in, under 269.8 it may fall out
 }

@@ -27,27 +27,28 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	case s.shaped != nil:
 		out = []working.Figure{s.offsetFigure(w, h, r, wn, hn)}
 	}
-	tight, pane := w, r.Order.W
-	if h.lifted == nil && s.worstGap(h, r.Order.H) < s.worstGap(w, r.Order.W) {
-		tight, pane = h, r.Order.H
+	e, l := s.p.Exposure, s.p.Limits
+	gap := func(key string, paneC, frameC float64, must, wish Value) {
+		out = append(out, s.worse(w, h, r, func(a axis, pane float64) working.Figure {
+			return s.clearance(a, pane, key, paneC, frameC, must, wish)
+		}))
 	}
-	out = append(out, s.clearance(tight, pane, "clearance_cold", s.p.Exposure.Room, s.p.Exposure.Room, s.p.Limits.Clearance))
-	out = append(out, s.clearance(tight, pane, "clearance_hot", s.p.Exposure.Steady, s.p.Exposure.FrameHot, s.p.Limits.HotClearance))
-	if s.p.Exposure.Coldest < s.p.Exposure.Room {
-		out = append(out, s.clearance(tight, pane, "clearance_coldest", s.p.Exposure.Coldest, s.p.Exposure.Coldest, s.p.Limits.HotClearance))
-	}
-	loose, lpane := w, r.Order.W
-	if h.lifted == nil && s.slack(h, r.Order.H) > s.slack(w, r.Order.W) {
-		loose, lpane = h, r.Order.H
+	gap("clearance_cold", e.Room, e.Room, l.GoesIn, l.Clearance)
+	gap("clearance_hot", e.Steady, e.FrameHot, l.Binds, l.HotClearance)
+	if e.Coldest < e.Room {
+		gap("clearance_coldest", e.Coldest, e.Coldest, l.Binds, l.HotClearance)
 	}
 	if reach, ok := s.reach(); ok {
-		out = append(out, s.bite(loose, lpane, reach, "bite_cold", s.p.Exposure.Room, s.p.Exposure.Room))
-		out = append(out, s.bite(loose, lpane, reach, "bite_hot", s.p.Exposure.Steady, s.p.Exposure.FrameHot))
-		// What shrinks more than its frame draws back in the cold.
-		if e := s.p.Exposure; e.Coldest < e.Room && s.p.growth(loose.widest, e.Coldest, e.Coldest) > math.Max(0, s.p.growth(loose.widest, e.Steady, e.FrameHot)) {
-			out = append(out, s.bite(loose, lpane, reach, "bite_coldest", e.Coldest, e.Coldest))
+		over := func(key string, paneC, frameC float64) {
+			out = append(out, s.worse(w, h, r, func(a axis, pane float64) working.Figure { return s.bite(a, pane, reach, key, paneC, frameC) }))
 		}
-		out = append(out, s.rest(loose, lpane)...)
+		over("bite_cold", e.Room, e.Room)
+		over("bite_hot", e.Steady, e.FrameHot)
+		// What shrinks more than its frame draws back in the cold.
+		if e.Coldest < e.Room && s.p.growth(w.widest, e.Coldest, e.Coldest) > math.Max(0, s.p.growth(w.widest, e.Steady, e.FrameHot)) {
+			over("bite_coldest", e.Coldest, e.Coldest)
+		}
+		out = append(out, s.rest(w, h, r)...)
 	}
 	if s.p.Sizing != family.Port { // says it by its roundness
 		out = append(out, s.shape(w, h)...)
@@ -91,7 +92,19 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	return append(out, s.drawn(w, h, r)...)
 }
 
-// in is an input that was read, with the instrument's doubt in its name.
+// worse is a number over the width or over the height, whichever has less left.
+func (s solver) worse(w, h axis, r Result, of func(axis, float64) working.Figure) working.Figure {
+	a := of(w, r.Order.W)
+	if h.lifted != nil {
+		return a
+	}
+	if b := of(h, r.Order.H); b.Value < a.Value-1e-9 {
+		return b
+	}
+	return a
+}
+
+// read is an input that was read, with the instrument's doubt in its name.
 func read(symbol, name string, mm, doubt float64) working.Input {
 	return working.In(symbol, fmt.Sprintf("%s, ±%s", name, working.Num(doubt, 2)), mm, "mm", origin.Read(""))
 }

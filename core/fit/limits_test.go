@@ -23,7 +23,7 @@ func TestWhatAMaterialAsks(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	l := LimitsOf(bead)
+	l := LimitsOf(bead, false)
 	if l.HotClearance.V != 0.75 || l.Bite.V != 5 {
 		t.Fatalf("%+v", l)
 	}
@@ -57,7 +57,7 @@ func TestPlasticShrinksOutOfItsBite(t *testing.T) {
 	if !ok || !near(f["bite_cold"].Value-cold.Value, 1.02, 0.001) || !strings.Contains(cold.Sentence, "in the coldest") {
 		t.Fatalf("%+v and %+v", f["bite_cold"], cold)
 	}
-	p.Limits.Bite.V = cold.Value + 0.5
+	p.Limits.Stays = Value{cold.Value + 0.1, origin.Custom()}
 	if _, f := solved(t, p); f["bite_coldest"].Verdict == working.Good {
 		t.Errorf("%+v", f["bite_coldest"])
 	}

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 )
@@ -13,6 +14,7 @@ type note struct {
 	largest  float64 // that still has its clearance with everything at its bad end
 	smallest float64 // that still has its bite and its rest; −Inf while they are unknown
 	fits     bool    // there is a size that has both
+	must     *note   // where there is none: the same for what a pane must have, 19 times in 20
 }
 
 // bounds are the largest pane that keeps its clearances and the smallest that
@@ -35,7 +37,7 @@ func (s solver) bounds(a axis) note {
 		gap := r.Value - r.Doubt - least - p.OffCentre - opens
 		n.smallest = math.Max(n.smallest, a.high-2*gap+s.band.Half)
 	}
-	if reach, ok := s.reach(); ok {
+	if reach, ok := s.reach(); ok && p.Sizing != family.Hinge {
 		covers(reach, p.Limits.Bite.V)
 	}
 	if ledge, least, ok := s.bears(); ok {
@@ -45,10 +47,10 @@ func (s solver) bounds(a axis) note {
 	return n
 }
 
-// order is the size to ask for: the largest that keeps its clearances with
-// everything at its bad end, as long as it keeps its bite too, rounded down to
-// what a cutter can set. Where no size keeps both it takes the middle, so that
-// neither is broken by more than it must be.
+// order is the size to ask for: the largest that keeps the clearances that the
+// trade likes with everything at its bad end, as long as it keeps its bite too,
+// rounded down to what a cutter can set. Where no size keeps both it takes the
+// middle, within what goes in and stays.
 func (s solver) order(a axis) (float64, note) {
 	n := s.bounds(a)
 	if b, ok := s.bodyOf(a); ok {
@@ -58,14 +60,46 @@ func (s solver) order(a axis) (float64, note) {
 	best := math.Min(n.largest, s.nominal(a))
 	if !n.fits {
 		best = math.Min((n.largest+n.smallest)/2, s.nominal(a))
+		if a.lifted == nil {
+			m := s.must(a)
+			n.must = &m
+			best = math.Min(m.within(best), s.nominal(a))
+			if m.fits { // growth may leave less than the trade's nominal, and it goes in
+				best = m.within(best)
+			}
+		}
 	}
-	down := math.Floor(best/step+1e-9) * step
-	if n.fits && down < n.smallest {
-		// The band is narrower than the step: a finer size is better than a
-		// broken limit.
-		down = best
+	of := n
+	if n.must != nil {
+		of = *n.must
 	}
-	return down, n
+	return of.set(best, step), n
+}
+
+// set is a size as a cutter sets it: rounded down to the step, or up where down
+// would not stay in. Where what goes in and stays is narrower than the step, a
+// finer size is better than a broken limit.
+func (n note) set(size, step float64) float64 {
+	down := math.Floor(size/step+1e-9) * step
+	if !n.fits || down >= n.smallest {
+		return down
+	}
+	if up := math.Ceil(n.smallest/step-1e-9) * step; up <= n.largest {
+		return up
+	}
+	return size
+}
+
+// within brings a size to what goes in and stays, or to their middle where
+// nothing does both.
+func (n note) within(size float64) float64 {
+	switch {
+	case n.fits:
+		return math.Max(n.smallest, math.Min(size, n.largest))
+	case math.IsInf(n.smallest, 0):
+		return math.Min(size, n.largest)
+	}
+	return (n.smallest + n.largest) / 2
 }
 
 // step is what a cutter sets: half a millimetre, or 1/32 in.

@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"math"
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
@@ -75,20 +76,37 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 	f := working.Figure{Key: "order_" + a.name, Sentence: "order this " + a.name, Value: v, Unit: "mm", Verdict: working.Note, Place: string(a.least),
 		Working: working.Of("{"+a.letter+"} − {d} − 2 × ({c} + {g}) − {s} − {b}, rounded down", v, "mm", in...)}
 	if !n.fits {
-		f.Verdict = working.Stop
-		if s.expected(a, v) {
-			f.Verdict = working.Warn
-		}
-		f.Sentence = fmt.Sprintf("no %s keeps clearance and bite with everything at its bad end: the largest that surely goes in is %s, the smallest that surely holds is %s; this is between",
-			a.name, length.Metric(n.largest), length.Metric(n.smallest))
+		f.Verdict, f.Sentence = s.between(a, v, n)
 		// This size came about another way, so it opens another way.
-		f.Working = working.Of("min(({A} + {B}) / 2, {N}), rounded down", v, "mm",
-			working.In("A", "largest that surely goes in", n.largest, "mm", origin.Sum()),
-			working.In("B", "smallest that surely holds", n.smallest, "mm", origin.Sum()),
-			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()))
-		f.Working = f.Working.With("Read the tightest dimensions with a finer instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
+		formula := "min(({A} + {B}) / 2, {N}), within {C} and {D}, rounded down"
+		if !n.must.fits {
+			formula = "min(({C} + {D}) / 2, {N}), rounded down"
+		}
+		f.Working = working.Of(formula, v, "mm",
+			working.In("A", "largest that keeps the clearance that the trade likes, with everything at its bad end", n.largest, "mm", origin.Sum()),
+			working.In("B", "smallest that keeps the bite that the trade likes, the same", n.smallest, "mm", origin.Sum()),
+			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()),
+			working.In("C", "smallest that stays in, "+often, n.must.smallest, "mm", origin.Sum()),
+			working.In("D", "largest that goes in, "+often, n.must.largest, "mm", origin.Sum()))
+		f.Working = f.Working.With("To have both as the trade likes them: read the tightest dimensions with a finer instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {
 		f.Working = f.Working.With("The largest that still has its clearance with the opening at its smallest and the pane at the top of the cutter's band, rounded down to what a cutter sets.")
 	}
 	return f
+}
+
+// between is what is said of a size where none has both clearance and bite as
+// the trade likes them.
+func (s solver) between(a axis, v float64, n note) (working.Verdict, string) {
+	if n.must.fits {
+		return working.Note, "order this " + a.name + "; it goes in and stays, with less than the trade likes"
+	}
+	verdict := working.Stop
+	if s.expected(a, v) {
+		verdict = working.Warn
+	}
+	if math.IsInf(n.must.smallest, 1) {
+		return verdict, "no " + a.name + " stays in: what holds it is too narrow"
+	}
+	return verdict, fmt.Sprintf("no %s is sure to go in and to stay: over %s it may not go in, under %s it may fall out", a.name, length.Metric(n.must.largest), length.Metric(n.must.smallest))
 }

@@ -76,6 +76,12 @@ func (p Problem) Check() error {
 		return fault.New("limits.hot_clearance", "a clearance between 0 and 50 mm is expected", "give it for one side")
 	case !(p.Limits.Bite.V >= 0 && p.Limits.Bite.V <= 100):
 		return fault.New("limits.bite", "a bite between 0 and 100 mm is expected", "give it for one side")
+	case !(p.Limits.GoesIn.V >= 0 && p.Limits.GoesIn.V <= 50):
+		return fault.New("limits.goes_in", "a clearance between 0 and 50 mm is expected", "give it for one side")
+	case !(p.Limits.Binds.V >= 0 && p.Limits.Binds.V <= 50):
+		return fault.New("limits.binds", "a clearance between 0 and 50 mm is expected", "give it for one side")
+	case !(p.Limits.Stays.V >= 0 && p.Limits.Stays.V <= 100):
+		return fault.New("limits.stays", "a bite between 0 and 100 mm is expected", "give it for one side")
 	case !(p.Thickness > 0 && p.Thickness <= 60):
 		return fault.New("thickness", "a thickness up to 60 mm is expected", "give the nominal thickness in mm")
 	case !(p.Pane.Alpha >= -1 && p.Pane.Alpha <= 300):

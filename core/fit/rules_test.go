@@ -43,7 +43,7 @@ func TestLockingGasket(t *testing.T) {
 	if math.Abs(r.Bite-8.5) > 1e-9 {
 		t.Errorf("bite %v", r.Bite)
 	}
-	if f := figure(t, r, "clearance_cold"); f.Verdict != working.Good || math.Abs(f.Value-0.05) > 1e-9 {
+	if f := figure(t, r, "clearance_cold"); f.Verdict != working.Good || f.Value < 0.05 || f.Value > 0.3 {
 		t.Errorf("%+v", f)
 	}
 }

@@ -161,7 +161,7 @@ func (m *sampler) row(k int) []thresholds {
 	}
 	cover, covered := m.cover()
 	_, hot, cold := p.allowance(a.nominal)
-	gap, free := 2*p.Limits.Clearance.V, 2*(p.Limits.HotClearance.V-math.Min(hot, cold))
+	gap, free := 2*p.Limits.GoesIn.V, 2*(p.Limits.Binds.V-math.Min(hot, cold))
 	opens := math.Max(0, math.Max(hot, cold))
 	_, rests, bears := m.s.bears()
 	ledge := m.term(Ledge)
@@ -174,14 +174,27 @@ func (m *sampler) row(k int) []thresholds {
 			continue
 		}
 		lost := p.OffCentre*math.Abs(m.off[i]) + opens
-		reach := -lost - p.Limits.Bite.V
+		if p.Limits.Slides {
+			lost = 2 * opens
+		}
+		reach := -p.Limits.Stays.V
 		for _, t := range cover {
 			reach += t.at(i)
 		}
-		if bears {
-			reach = math.Min(reach, ledge.at(i)-lost-rests.V)
+		switch {
+		case p.Sizing == family.Hinge: // a plate that is glued on holds whatever the size
+			if reach < 0 {
+				out[i].hold = math.Inf(1)
+			}
+			continue
+		case bears:
+			reach = math.Min(reach, ledge.at(i)-rests.V)
 		}
-		out[i].hold = most - 2*reach - c
+		reach -= lost
+		if !p.Limits.Slides {
+			reach *= 2
+		}
+		out[i].hold = most - reach - c
 	}
 	return out
 }

@@ -3,6 +3,7 @@ package fit
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -173,14 +174,11 @@ func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 	if n.fits {
 		return f
 	}
-	f.Verdict = working.Stop
-	if s.expected(a, pane) {
-		f.Verdict = working.Warn
-	}
+	f.Verdict, f.Sentence = s.between(a, pane, n)
+	f.Sentence = strings.Replace(f.Sentence, "order this "+a.name, "inside the opening all round", 1)
 	most, least := (a.nominal-n.smallest)/2, (a.nominal-n.largest)/2
-	f.Sentence = fmt.Sprintf("inside the opening all round, between two wishes: from %s it surely goes in, up to %s it surely holds", length.Metric(least), length.Metric(most))
-	f.Working = working.Of("({A} + {B}) / 2, rounded", v, "mm", working.In("A", "offset from which it surely goes in", least, "mm", origin.Sum()),
-		working.In("B", "offset up to which it surely holds", most, "mm", origin.Sum())).
+	f.Working = working.Of("({A} + {B}) / 2, within what goes in and stays, rounded", v, "mm", working.In("A", "offset from which it keeps the clearance that the trade likes", least, "mm", origin.Sum()),
+		working.In("B", "offset up to which it keeps the bite that the trade likes", most, "mm", origin.Sum())).
 		With("Take the measures with a finer instrument, check them, or ask for a closer cut.")
 	return f
 }

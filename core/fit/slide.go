@@ -34,14 +34,15 @@ func (s solver) slide(w, h axis, r Result) []Stop {
 		if r.Gap.H+gh < st.Gap {
 			st.Gap, st.Shift = r.Gap.H+gh, gh
 		}
-		limit := p.Limits.HotClearance.V
+		limit := p.Limits.Binds.V
 		if i == 0 {
-			limit = p.Limits.Clearance.V
+			limit = p.Limits.GoesIn.V
 		}
 		st.GapLow = st.Gap < limit-1e-9
 		if reach, ok := s.reach(); ok {
 			st.Bite = reach.Value - p.seated() - math.Max(r.Gap.W+gw, r.Gap.H+gh)
-			st.BiteLow = st.Bite < p.Limits.Bite.V-1e-9
+			over := math.Min(s.cover(w, r.Order.W, reach.Value, gw), s.cover(h, r.Order.H, reach.Value, gh))
+			st.BiteLow = over < p.Limits.Stays.V-1e-9
 		}
 		out = append(out, st)
 	}

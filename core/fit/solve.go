@@ -59,6 +59,7 @@ func Solve(p Problem) (Result, error) {
 	if err := p.Check(); err != nil {
 		return Result{}, err
 	}
+	p.Limits = p.Limits.whole()
 	cutter, _ := p.Cutter.With(p.Own)
 	band := cutter.Band(p.Thickness)
 	walk := Walk(p.Sizing, p.Shape)
@@ -72,13 +73,17 @@ func Solve(p Problem) (Result, error) {
 	// A reading that the others speak against is left out until it is read
 	// again: it would move the size by more than all other doubts together.
 	p.Readings = without(p.Readings, r.Odd)
-	s := solver{p: p, band: band}
+	s := solver{p: p, band: band, kept: kept{}}
 	if b, ok := s.bodyBand(); ok {
 		s.band, r.Band = b, b
 	}
 	w, h, known, err := s.axes(&r)
 	if err != nil || !known {
 		return r, err
+	}
+	if rigid[p.Sizing] && p.Sizing != family.Track {
+		p.Limits = p.Limits.of(w.nominal * h.nominal)
+		s.p.Limits = p.Limits
 	}
 	r.Nominal = Size{s.nominal(w), s.nominal(h)}
 	if r.Nominal.W <= 0 || r.Nominal.H <= 0 {
@@ -222,6 +227,7 @@ type solver struct {
 	skew    outline.Skew
 	leaning bool
 	shaped  *opening
+	kept    kept
 }
 
 // skew tells the lean of the opening when both diagonals were read.

@@ -15,7 +15,9 @@ import (
 // world is one truth behind the readings: an opening, a pane as it was cut, and
 // where it came to lie.
 type world struct {
-	w, h, reach  float64
+	w, h         float64 // the least of the opening
+	wide, high   float64 // the most of it
+	reach        float64
 	paneW, paneH float64
 	off          float64
 }
@@ -24,29 +26,36 @@ type world struct {
 // allow.
 func (p Problem) draw(r *rand.Rand, order Size, band float64) world {
 	within := func(v, half float64) float64 { return v + half*(2*r.Float64()-1) }
-	least := func(a axis) float64 {
-		v := math.Inf(1)
+	cut := func(v float64) float64 { return v + band*(r.Float64()+r.Float64()-1) }
+	span := func(a axis) (least, most float64) {
+		least, most = math.Inf(1), math.Inf(-1)
 		for _, q := range a.places {
 			if k, ok := p.Readings[q]; ok {
-				v = math.Min(v, within(k.Value, k.Doubt))
+				v := within(k.Value, k.Doubt)
+				least, most = math.Min(least, v), math.Max(most, v)
 			}
 		}
-		return v
+		return least, most
 	}
-	return world{least(widthAxis()), least(heightAxis()), within(p.Readings[Reach].Value, p.Readings[Reach].Doubt), within(order.W, band), within(order.H, band), within(0, p.OffCentre)}
+	var v world
+	v.w, v.wide = span(widthAxis())
+	v.h, v.high = span(heightAxis())
+	v.reach = within(p.Readings[Reach].Value, p.Readings[Reach].Doubt)
+	v.paneW, v.paneH, v.off = cut(order.W), cut(order.H), within(0, p.OffCentre)
+	return v
 }
 
-// Whenever the answer says that its limits hold at worst, no truth that the
-// doubts allow breaks them: the pane goes in with its clearance, cold and hot,
-// and keeps its bite.
-func TestWorstCaseIsWorst(t *testing.T) {
+// What the answer calls good is so 19 times in 20: of the truths that the doubts
+// allow, no more miss what a pane must have. And a size that keeps what the
+// trade likes with everything at its bad end misses it in none.
+func TestGoodIsGoodNineteenTimesInTwenty(t *testing.T) {
 	r := rand.New(rand.NewPCG(31, 7))
-	sound := 0
-	for range 150 {
+	sound, sure := 0, 0
+	for range 120 {
 		p := problem(t, "clip-heat", nil)
 		p.Readings = map[Place]length.Reading{}
 		w, h := 150+500*r.Float64(), 150+500*r.Float64()
-		doubt := 0.1 + 0.6*r.Float64()
+		doubt := 0.1 + 0.9*r.Float64()
 		for _, a := range []struct {
 			places []Place
 			v      float64
@@ -55,35 +64,47 @@ func TestWorstCaseIsWorst(t *testing.T) {
 				p.Readings[q] = length.Reading{Value: a.v + r.Float64(), Doubt: doubt}
 			}
 		}
-		p.Readings[Reach] = length.Reading{Value: 13 + 6*r.Float64(), Doubt: 0.5}
+		p.Readings[Reach] = length.Reading{Value: 8 + 8*r.Float64(), Doubt: 0.5}
 		p.Cutter = []Cutter{HandCut, ShopCut, Toughened, Saw}[r.IntN(4)]
 		res := solve(t, p)
 		held := true
 		for _, k := range []string{"clearance_cold", "clearance_hot", "bite_cold", "bite_hot"} {
-			held = held && figure(t, res, k).Verdict == working.Good
+			f := figure(t, res, k)
+			held = held && (f.Verdict == working.Good || f.Verdict == working.Note)
 		}
 		if !held {
 			continue
 		}
 		sound++
+		l := p.Limits.whole().of(res.Nominal.W * res.Nominal.H)
 		_, hotW, _ := p.allowance(w)
 		_, hotH, _ := p.allowance(h)
-		for range 300 {
+		const draws = 600
+		var tight, loose [2]int
+		for range draws {
 			truth := p.draw(r, res.Order, res.Band.Half)
-			for _, side := range []struct{ open, pane, hot float64 }{{truth.w, truth.paneW, hotW}, {truth.h, truth.paneH, hotH}} {
+			for k, side := range []struct{ open, wide, pane, hot float64 }{{truth.w, truth.wide, truth.paneW, hotW}, {truth.h, truth.high, truth.paneH, hotH}} {
 				gap := (side.open - side.pane) / 2
-				if gap < p.Limits.Clearance.V-1e-9 || gap+side.hot < p.Limits.HotClearance.V-1e-9 {
-					t.Fatalf("a truth binds: opening %v, pane %v", side.open, side.pane)
+				if gap < l.GoesIn.V || gap+side.hot < l.Binds.V {
+					tight[k]++
 				}
-				if bite := truth.reach - gap - math.Abs(truth.off) - math.Max(0, side.hot); bite < p.Limits.Bite.V-1.1 {
-					// The greatest reading is up to 1 mm above the least one.
-					t.Fatalf("a truth lets go: bite %v", bite)
+				if truth.reach-(side.wide-side.pane)/2-math.Abs(truth.off)-math.Max(0, side.hot) < l.Stays.V {
+					loose[k]++
 				}
 			}
 		}
+		most := draws / 20 * 3 / 2 // and what chance adds to one in twenty
+		if max(tight[0], tight[1], loose[0], loose[1]) > most {
+			t.Errorf("of %d truths %v bind and %v let go: %v in %v × %v", draws, tight, loose, res.Order, w, h)
+		}
+		if figure(t, res, "order_width").Sentence == "order this width" && figure(t, res, "order_height").Sentence == "order this height" {
+			if sure++; tight != [2]int{} || loose != [2]int{} {
+				t.Errorf("with all at its bad end of %d truths %v bind and %v let go", draws, tight, loose)
+			}
+		}
 	}
-	if sound < 40 {
-		t.Errorf("only %d of 150 problems had an answer that holds", sound)
+	if sound < 60 || sure < 20 || sure == sound {
+		t.Errorf("of 120 problems %d had an answer that holds, %d with all at its bad end", sound, sure)
 	}
 }
 

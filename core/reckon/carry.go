@@ -41,7 +41,7 @@ func (r *Reckoning) load(k Known) pane.Load {
 		l.Held = pane.Round
 	}
 	if r.Fit.Bite > 0 {
-		l.Spare = math.Max(0, r.Fit.Bite-r.Family.Limits.Bite.V)
+		l.Spare = math.Max(0, r.Fit.Bite-fit.LimitsOf(r.Family, k.Exposure.Outdoors).Stays.V)
 	}
 	if k.Exposure.Outdoors {
 		l.Wind = gustSpeed

@@ -70,6 +70,7 @@ type Figure struct {
 	Text     string  `json:"text" doc:"The value as shown, in the shop's unit"`
 	Other    string  `json:"other,omitempty" doc:"The value in the other unit"`
 	Limit    *Limit  `json:"limit,omitempty"`
+	Wish     *Limit  `json:"wish,omitempty" doc:"What the trade likes to see beyond the limit; missing it is a quiet note"`
 	Margin   float64 `json:"margin"`
 	Verdict  Verdict `json:"verdict" enum:"stop,warn,good,note"`
 	Place    string  `json:"place,omitempty" doc:"The dimension or part that it concerns"`

@@ -75,7 +75,7 @@ func TestAStopStops(t *testing.T) {
 		t.Fatalf("%+v", v.Hindrances)
 	}
 	key := v.Hindrances[0].Key
-	if v.Stops[0].Place != string(fit.Reach) || !strings.Contains(v.Stops[0].Says, "under a bracket") || !strings.HasPrefix(v.Stops[0].Limit, "at least 6 mm") {
+	if v.Stops[0].Place != string(fit.Reach) || !strings.Contains(v.Stops[0].Says, "under a bracket") || !strings.HasPrefix(v.Stops[0].Limit, "at least 4 mm") {
 		t.Fatalf("%+v", v.Stops[0])
 	}
 	var refused *Open
