@@ -12,6 +12,17 @@ import (
 // Common practice, no source.
 const shapeWorth = 1.0
 
+// From here on it is looked at again: a pane cut to the skew or the taper is then
+// worth its price. Up to it the size takes it in. Common practice, no source.
+const shapeMuch = 4.0
+
+func crooked(mm float64) working.Verdict {
+	if mm > shapeMuch {
+		return working.Warn
+	}
+	return working.Note
+}
+
 // shape says what the readings show of the opening itself.
 func (s solver) shape(w, h axis) []working.Figure {
 	var out []working.Figure
@@ -21,8 +32,8 @@ func (s solver) shape(w, h axis) []working.Figure {
 		}
 		i := s.p.info(a.least)
 		out = append(out, working.Figure{
-			Key: "taper_" + a.name, Value: a.spread, Unit: "mm", Verdict: working.Warn, Place: string(a.least),
-			Sentence: fmt.Sprintf("between the %s readings: cut to the %s, or the pane binds there", a.name, i.Name),
+			Key: "taper_" + a.name, Value: a.spread, Unit: "mm", Verdict: crooked(a.spread), Place: string(a.least),
+			Sentence: fmt.Sprintf("between the %s readings; the order is for the least, %s", a.name, i.Name),
 			Working: working.Of("{max} − {min}", a.spread, "mm",
 				working.In("max", "greatest "+a.name, a.widest, "mm", origin.Read("")),
 				working.In("min", "least "+a.name+", "+i.Name, a.nominal, "mm", origin.Read(""))),
@@ -35,7 +46,7 @@ func (s solver) shape(w, h axis) []working.Figure {
 		}
 		up, down := s.p.Readings[Rising], s.p.Readings[Falling]
 		out = append(out, working.Figure{
-			Key: "skew", Value: math.Abs(s.skew.Over), Unit: "mm", Verdict: working.Warn, Place: string(Rising),
+			Key: "skew", Value: math.Abs(s.skew.Over), Unit: "mm", Verdict: crooked(math.Abs(s.skew.Over)), Place: string(Rising),
 			Sentence: "out of square over the height, leaning to the " + side + "; taken off the width, unless the pane is cut raked",
 			Working: working.Of("{H} × tan(asin(({p}² − {q}²) / (4 × {W} × {H})))", math.Abs(s.skew.Over), "mm",
 				working.In("p", "diagonal, rising", up.Value, "mm", origin.Read("")), working.In("q", "diagonal, falling", down.Value, "mm", origin.Read("")),

@@ -81,7 +81,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if s.p.Sizing == family.Panel && s.p.Plastic {
 		out = append(out, s.holes(r))
 	}
-	out = append(out, s.oldPane(r)...)
+	out = append(out, s.oldPane(w, h, r)...)
 	if s.p.Gasket.Kind != None {
 		out = append(out, s.gasket(r))
 	}

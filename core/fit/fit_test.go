@@ -226,11 +226,13 @@ func TestVerdicts(t *testing.T) {
 	for _, c := range []struct {
 		reach string
 		want  working.Verdict
-	}{{"10.2 ±0.5", working.Warn}, {"7 ±0.5", working.Stop}} {
+		bite  working.Verdict
+	}{{"12 ±0.5", working.Note, working.Good}, {"9.2 ±0.5", working.Note, working.Good}, {"8.4 ±0.5", working.Note, working.Good}, {"8 ±0.5", working.Warn, working.Warn}, {"6 ±0.5", working.Stop, working.Stop}} {
 		texts := stove()
 		texts[Reach] = c.reach
-		if f := solve(t, problem(t, "clip-heat", texts)).Figures[0]; f.Verdict != c.want {
-			t.Errorf("reach %s: %s %s", c.reach, f.Verdict, f.Sentence)
+		r := solve(t, problem(t, "clip-heat", texts))
+		if f, b := figure(t, r, "order_width"), figure(t, r, "bite_hot"); f.Verdict != c.want || b.Verdict != c.bite {
+			t.Errorf("reach %s: %s %s; %s %s %v", c.reach, f.Verdict, f.Sentence, b.Verdict, b.Sentence, b.Value)
 		}
 	}
 }
@@ -246,13 +248,22 @@ func TestOddByDiagonals(t *testing.T) {
 
 func TestOldPane(t *testing.T) {
 	texts := stove()
-	texts[OldWidth], texts[OldHeight] = "267", "236"
-	r := solve(t, problem(t, "clip-heat", texts))
-	if f := figure(t, r, "old_width"); f.Verdict != working.Warn || !strings.Contains(f.Sentence, "too big") {
-		t.Errorf("%+v", f)
-	}
-	if f := figure(t, r, "old_height"); f.Verdict != working.Good {
-		t.Errorf("%+v", f)
+	// The least width is 268.4: with a millimetre a side, in the cold, 266.34 goes
+	// in, read to ±1. The brackets reach 16 over an opening of 270: hot, 0.645 off
+	// each side, half a millimetre off the middle, a pane keeps its 4 mm of bite from
+	// 248.29 on.
+	for _, c := range []struct {
+		old  string
+		want working.Verdict
+		says string
+	}{
+		{"262.5", working.Good, "it was right"}, {"266.4", working.Good, "it was right"}, {"267.3", working.Good, "it was right"}, {"267.4", working.Warn, "too big"},
+		{"250", working.Good, "it was right"}, {"247.3", working.Good, "it was right"}, {"247.2", working.Warn, "too small"},
+	} {
+		texts[OldWidth] = c.old
+		if f := figure(t, solve(t, problem(t, "clip-heat", texts)), "old_width"); f.Verdict != c.want || !strings.Contains(f.Sentence, c.says) {
+			t.Errorf("%s: %s %v against %v, %s", c.old, f.Verdict, f.Value, f.Limit.Value, f.Sentence)
+		}
 	}
 }
 
@@ -267,7 +278,7 @@ func TestDepth(t *testing.T) {
 
 func TestNoSizeKeepsBoth(t *testing.T) {
 	texts := stove()
-	texts[Reach] = "8 ±0.5"
+	texts[Reach] = "6 ±0.5"
 	r := solve(t, problem(t, "clip-heat", texts))
 	if f := r.Figures[0]; f.Verdict != working.Stop || !strings.Contains(f.Sentence, "no ") {
 		t.Errorf("first is %+v", f)
@@ -361,11 +372,11 @@ func TestMiddleOpensAsOne(t *testing.T) {
 		}
 		// Within what goes in and stays where there is such a size, else in the
 		// middle, rounded down.
-		want := math.Floor(min((in["C"]+in["D"])/2, in["N"])/0.5+1e-9) * 0.5
+		want := math.Floor(min((in["C"]+in["D"])/2, in["G"])/0.5+1e-9) * 0.5
 		if in["C"] <= in["D"] {
 			want = min(max(f.Value, in["C"]), in["D"])
 		}
-		if len(in) != 5 || f.Verdict != c.verdict || !near(f.Value, want, 1e-9) {
+		if len(in) != 6 || f.Verdict != c.verdict || !near(f.Value, want, 1e-9) {
 			t.Errorf("%s: %s, %s gives %v, the figure says %v", c.reach, f.Verdict, f.Working.Formula, want, f.Value)
 		}
 	}

@@ -63,9 +63,8 @@ func (s solver) order(a axis) (float64, note) {
 		if a.lifted == nil {
 			m := s.must(a)
 			n.must = &m
-			best = math.Min(m.within(best), s.nominal(a))
-			if m.fits { // growth may leave less than the trade's nominal, and it goes in
-				best = m.within(best)
+			if best = m.within(best); !m.fits {
+				best = math.Min(best, s.goesIn(a))
 			}
 		}
 	}
@@ -88,6 +87,13 @@ func (n note) set(size, step float64) float64 {
 		return up
 	}
 	return size
+}
+
+// goesIn is the largest pane that goes in and stays free at the readings as they
+// are.
+func (s solver) goesIn(a axis) float64 {
+	_, hot, cold := s.p.allowance(a.nominal)
+	return a.nominal - a.skew - 2*(math.Max(s.p.Limits.GoesIn.V, s.p.Limits.Binds.V-math.Min(hot, cold))+s.p.seated())
 }
 
 // within brings a size to what goes in and stays, or to their middle where

@@ -80,14 +80,15 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 		// This size came about another way, so it opens another way.
 		formula := "min(({A} + {B}) / 2, {N}), within {C} and {D}, rounded down"
 		if !n.must.fits {
-			formula = "min(({C} + {D}) / 2, {N}), rounded down"
+			formula = "min(({C} + {D}) / 2, {G}), rounded down"
 		}
 		f.Working = working.Of(formula, v, "mm",
 			working.In("A", "largest that keeps the clearance that the trade likes, with everything at its bad end", n.largest, "mm", origin.Sum()),
 			working.In("B", "smallest that keeps the bite that the trade likes, the same", n.smallest, "mm", origin.Sum()),
 			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()),
 			working.In("C", "smallest that stays in, "+often, n.must.smallest, "mm", origin.Sum()),
-			working.In("D", "largest that goes in, "+often, n.must.largest, "mm", origin.Sum()))
+			working.In("D", "largest that goes in, "+often, n.must.largest, "mm", origin.Sum()),
+			working.In("G", "largest that goes in as read", s.goesIn(a), "mm", origin.Sum()))
 		f.Working = f.Working.With("To have both as the trade likes them: read the tightest dimensions with a finer instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {
 		f.Working = f.Working.With("The largest that still has its clearance with the opening at its smallest and the pane at the top of the cutter's band, rounded down to what a cutter sets.")

@@ -28,7 +28,7 @@ func (r *Reckoning) stops(k Known, room float64) ([]prove.Stop, error) {
 		if !seen {
 			keys = append(keys, about)
 		}
-		if !seen || f.Margin < w.Margin {
+		if !seen || f.Margin < w.Margin-much {
 			worst[about] = f
 		}
 	}
@@ -68,6 +68,10 @@ func (r *Reckoning) stops(k Known, room float64) ([]prove.Stop, error) {
 	}
 	return out, nil
 }
+
+// much is how much worse hot or cold has to be than when set to be worth telling
+// instead, in the number's unit.
+const much = 0.1
 
 // aboutOf is what a number is about: when set, hot and in the coldest are one
 // thing.

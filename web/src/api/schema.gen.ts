@@ -1315,7 +1315,12 @@ export interface components {
         FamilyLimits: {
             bite: components["schemas"]["CatalogueValue"];
             clearance: components["schemas"]["CatalogueValue"];
+            goes_in: components["schemas"]["CatalogueValue"];
             hot_clearance?: components["schemas"]["CatalogueValue"];
+            slides?: boolean;
+            stays?: components["schemas"]["CatalogueValue"];
+            /** @description The same where wind pushes it, or a door swings */
+            stays_outdoors?: components["schemas"]["CatalogueValue"];
         };
         FamilyMeasure: {
             limit: components["schemas"]["CatalogueValue"];
@@ -3553,6 +3558,8 @@ export interface components {
             value: number;
             /** @enum {string} */
             verdict: "stop" | "warn" | "good" | "note";
+            /** @description What the trade likes to see beyond the limit; missing it is a quiet note */
+            wish?: components["schemas"]["WorkingLimit"];
             working: components["schemas"]["WorkingWorking"];
         };
         WorkingInput: {
