@@ -199,8 +199,10 @@ func (s Scene) tube(d *Drawing) {
 		}
 	}
 	x := half + 1.6*wall
+	thick, _ := value(fit.TubeWall, wide/5)
 	s.dims(d, map[fit.Place][2]outline.Point{
 		fit.Faces: {{X: -x, Y: 0}, {X: -x, Y: f}}, fit.StopDepth: {{X: x, Y: -stop}, {X: x, Y: 0}}, fit.TubeOutside: {{X: -half, Y: f * 0.42}, {X: half, Y: f * 0.42}},
+		fit.TubeWall: {{X: half - thick, Y: f * 0.62}, {X: half, Y: f * 0.62}},
 	}, nil)
 	d.text("up", LayerNote, outline.Point{X: 0, Y: f + stop + wall + 0.03*f}, 0.03*f, "middle", "this end up ↑")
 	d.fit(0.05 * f)

@@ -100,7 +100,7 @@ func TestPortAndTube(t *testing.T) {
 	if len(item(t, p, "pane").Bulges) == 0 {
 		t.Error("the pane of a port is not round")
 	}
-	s := scene(t, "gauge-tube", map[fit.Place]string{fit.Faces: "250", fit.StopDepth: "14", fit.TubeOutside: "12"})
+	s := scene(t, "gauge-tube", map[fit.Place]string{fit.Faces: "250", fit.StopDepth: "14", fit.TubeOutside: "12", fit.TubeWall: "2.5"})
 	q := item(t, Table(s), "pane").Points
 	if l := q[2].Y - q[1].Y; math.Abs(l-s.Result.Order.H) > 1e-9 || math.Abs(q[0].Y+q[2].Y-250) > 1e-9 {
 		t.Errorf("the tube is drawn %v long at %v", l, q)

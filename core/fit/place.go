@@ -32,6 +32,7 @@ const (
 	Faces        Place = "between_faces"
 	StopDepth    Place = "stop_depth"
 	TubeOutside  Place = "tube_outside"
+	TubeWall     Place = "tube_wall"
 	JoinedGasket Place = "joined_gasket"
 	UpperPocket  Place = "upper_pocket"
 	LowerPocket  Place = "lower_pocket"
@@ -98,6 +99,7 @@ var places = []PlaceInfo{
 	{Faces, "between the faces", "lower socket's face to the upper one's", true, length.Rule, openingLeast, openingMost},
 	{StopDepth, "depth of the stop", "face of a socket to its stop", true, length.Caliper, 1, 120},
 	{TubeOutside, "old tube, outside", "caliper across the tube", true, length.Caliper, 3, 120},
+	{TubeWall, "old tube, wall", "caliper on a broken end, or off its sheet", true, length.Caliper, 0.5, 20},
 	{UpperPocket, "upper pocket, depth", "face of the upper track to its bottom", true, length.Caliper, 1, 200},
 	{LowerPocket, "lower pocket, depth", "face of the lower track to where the pane rests", true, length.Caliper, 0.5, 200},
 	{Ledge, "ledge of the rebate", "rebate wall to the edge of the daylight, the narrowest place", true, length.Rule, 1, 120},

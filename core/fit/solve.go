@@ -280,9 +280,10 @@ func (s solver) reach() (length.Reading, bool) {
 // missing lists the needed places that have no reading yet.
 func (p Problem) missing(places []PlaceInfo) []Missing {
 	why := map[Place]string{
-		Ledge: "without it nobody knows how much holds the pane",
-		Reach: "without it nobody knows how much the brackets hold",
-		Web:   "without it nobody knows how far the pane stands from the flange",
+		Ledge:    "without it nobody knows how much holds the pane",
+		Reach:    "without it nobody knows how much the brackets hold",
+		TubeWall: "a tube is ordered by its outside and its wall",
+		Web:      "without it nobody knows how far the pane stands from the flange",
 	}
 	out := []Missing{}
 	for _, i := range places {

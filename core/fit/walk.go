@@ -38,7 +38,7 @@ func Walk(s family.Sizing, shape Shape) []PlaceInfo {
 	w := walker{rule: rules[s]}
 	switch {
 	case s == family.Tube:
-		w.add(Faces, StopDepth, TubeOutside)
+		w.add(Faces, StopDepth, TubeOutside, TubeWall)
 		w.named(OldHeight, "old tube, length", "end to end")
 		return w.out
 	case s == family.Port && shape.square():

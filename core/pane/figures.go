@@ -124,8 +124,8 @@ func (m Material) HoopFigure(d Duty, outside, wall float64) (f working.Figure, o
 	may, from := m.allowable(strength.Permanent)
 	f = working.Figure{Key: "stress_hoop", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from),
 		Sentence: fmt.Sprintf("round the tube at %s bar; whether it may be fitted its rating says, not this number", working.Num(d.Pressure, 1)),
-		Working: working.Of("{p} × ({d} − {t}) / (2 × {t})", v, "MPa", working.In("p", "pressure, N/mm²", d.Pressure*kPaPerBar/1000, "", origin.Read("")), working.In("d", "outside", outside, "mm", origin.Read("")), working.In("t", "wall", wall, "mm", origin.Sum())).
-			With("The mean diameter of a thin wall. Heat, scratches and what the water has eaten come on top.")}
+		Working: working.Of("{p} × ({R}² + {r}²) / ({R}² − {r}²)", v, "MPa", working.In("p", "pressure, N/mm²", d.Pressure*kPaPerBar/1000, "", origin.Read("")), working.In("R", "outside radius", outside/2, "mm", origin.Read("")), working.In("r", "radius of the bore", outside/2-wall, "mm", origin.Sum())).
+			With("Lamé, at the bore, where it is greatest. Heat, scratches and what the water has eaten come on top.")}
 	return f.Judge(working.Stop), true
 }
 

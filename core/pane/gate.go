@@ -20,6 +20,7 @@ type Need struct {
 	Strike    bool               `json:"strike" doc:"People can fall or strike against it"`
 	Area      float64            `json:"area" doc:"Area of the pane, mm²; 0 while unknown"`
 	Thickness float64            `json:"thickness" doc:"Thickness that is wanted, mm"`
+	Read      float64            `json:"read,omitempty" doc:"Nominal thickness of the old pane, or wall of the old tube, as it was read, mm; 0 while unread"`
 	Depth     float64            `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
 	Like      string             `json:"like,omitempty" doc:"Material of the old pane"`
 	Own       own.Values         `json:"-"` // the shop's own values

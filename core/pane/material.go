@@ -4,6 +4,7 @@ package pane
 
 import (
 	_ "embed"
+	"slices"
 
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
@@ -47,6 +48,7 @@ type Material struct {
 	Cut         string           `json:"cut" enum:"hand,saw,order" doc:"Cut here by hand, sawn here, or ordered to final size"`
 	Cutter      fit.Cutter       `json:"cutter" doc:"Whose tolerance to assume"`
 	Thicknesses []float64        `json:"thicknesses" doc:"Nominal thicknesses, mm"`
+	Walls       []float64        `json:"walls,omitempty" doc:"Nominal walls of its tubes, mm"`
 	Scores      map[string]Score `json:"scores"`
 }
 
@@ -105,6 +107,20 @@ func (m Material) Glass(thickness float64) float64 {
 
 // laminated says whether it holds together when it is broken.
 func (m Material) laminated() bool { return m.Plies > 0 && m.Ply == 0 }
+
+// Sold are the thicknesses, of a tube the walls, in which it may be ordered, mm:
+// those of the list, and what was read of the old one, 0 for nothing.
+func (m Material) Sold(tube bool, read float64) []float64 {
+	out := m.Thicknesses
+	if tube && len(m.Walls) > 0 {
+		out = m.Walls
+	}
+	if read > 0 && !slices.Contains(out, read) {
+		out = append(slices.Clone(out), read)
+		slices.Sort(out)
+	}
+	return out
+}
 
 // Nearest is the nominal thickness nearest to the wanted one, in mm.
 func (m Material) Nearest(wanted float64) float64 {

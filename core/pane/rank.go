@@ -56,6 +56,7 @@ type Ranked struct {
 	Name      string         `json:"name"`
 	Edge      string         `json:"edge"`
 	Thickness float64        `json:"thickness" doc:"Nominal, mm"`
+	Sold      []float64      `json:"sold" doc:"Thicknesses, of a tube walls, in which it may be ordered, mm"`
 	Cut       string         `json:"cut"`
 	Like      bool           `json:"like,omitempty" doc:"Like the old pane"`
 	Again     string         `json:"again,omitempty" doc:"Why it would meet the old cause again"`
@@ -130,7 +131,7 @@ const (
 )
 
 func (m Material) rank(n Need) Ranked {
-	r := Ranked{Asks: m.asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut, Thickness: m.thickness(n), Like: m.ID == n.Like}
+	r := Ranked{Asks: m.asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut, Thickness: m.thickness(n), Sold: m.Sold(n.Tube, n.Read), Like: m.ID == n.Like}
 	for _, k := range Judgements() {
 		s := m.judge(k, n, r.Thickness)
 		r.Reasons = append(r.Reasons, Reason{Judgement: k, Name: judgements[k].name, Points: s.Points, Weight: n.weight(k), Why: s.Reason})
@@ -158,6 +159,9 @@ func (m Material) rank(n Need) Ranked {
 // thickness is the nominal one nearest to what is wanted that carries the load
 // and that the depth takes.
 func (m Material) thickness(n Need) float64 {
+	if n.Tube { // as the old one was
+		return n.Thickness
+	}
 	t := m.Nearest(n.Thickness)
 	if c, ok := m.carries(n.Load, t, n.Depth); ok {
 		t = c

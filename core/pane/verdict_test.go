@@ -216,12 +216,13 @@ func TestWhatItCarriesForGood(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	// A tube of 13 × 2.5: σ = p·(d − t)/(2t), 0.21 MPa a bar.
+	// A tube of 13 × 2.5: σ = p·(6.5² + 4²)/(6.5² − 4²), by Lamé.
+	const bar = 0.1 * (6.5*6.5 + 16) / (6.5*6.5 - 16)
 	for _, c := range []struct {
 		share float64
 		want  working.Verdict
 	}{{0.999, working.Good}, {1, working.Good}, {1.001, working.Stop}} {
-		f, ok := m.HoopFigure(Duty{Pressure: c.share * may / 0.21}, 13, 2.5)
+		f, ok := m.HoopFigure(Duty{Pressure: c.share * may / bar}, 13, 2.5)
 		if !ok || f.Verdict != c.want || math.Abs(f.Value-c.share*may) > 1e-9 || math.Abs(f.Limit.Value-may) > 1e-9 || !strings.Contains(f.Sentence, "round the tube at") || !strings.Contains(f.Sentence, "its rating says") {
 			t.Errorf("a tube at %v of what it holds: %v, %+v", c.share, ok, f)
 		}

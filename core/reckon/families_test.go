@@ -15,7 +15,7 @@ import (
 func usual(t testing.TB, f family.Family) map[fit.Place]length.Reading {
 	t.Helper()
 	texts := map[fit.Place]string{fit.WidthTop: "420 ±0.3", fit.WidthBottom: "420 ±0.3", fit.HeightLeft: "310 ±0.3", fit.HeightRight: "310 ±0.3", fit.Ledge: "24", fit.Reach: "24", fit.Web: "5",
-		fit.Across0: "300", fit.Across45: "302", fit.Across90: "300", fit.Across135: "300", fit.Faces: "250 ±0.5", fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.UpperPocket: "26", fit.LowerPocket: "9"}
+		fit.Across0: "300", fit.Across45: "302", fit.Across90: "300", fit.Across135: "300", fit.Faces: "250 ±0.5", fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4", fit.UpperPocket: "26", fit.LowerPocket: "9"}
 	mine := map[fit.Place]string{}
 	for _, i := range fit.Walk(f.Sizing, fit.Shape{}) {
 		if s, ok := texts[i.Place]; ok {
@@ -75,7 +75,7 @@ func TestEveryFamilyIsReckoned(t *testing.T) {
 
 // The order line says what the pane is.
 func TestOrderLines(t *testing.T) {
-	for id, want := range map[string]string{"gauge-tube": "tube, 12.7 mm outside, ", "ring-port": "round, ", "putty-points": " × "} {
+	for id, want := range map[string]string{"gauge-tube": "mm long in borosilicate, wall 2.4 mm, ±", "ring-port": "round, ", "putty-points": " × "} {
 		f, err := family.ByID(id)
 		if err != nil {
 			t.Fatal(err)

@@ -7,6 +7,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/origin"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
 	"freshshard/core/working"
@@ -18,7 +19,7 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	if old, ok := k.Readings[fit.OldThickness]; ok {
 		out = append(out, thickness.Of(old).Figure)
 	}
-	if !r.Fit.Ready {
+	if !r.Fit.Ready || r.unwalled {
 		return out
 	}
 	w, h := r.Fit.Order.W, r.Fit.Order.H
@@ -26,6 +27,9 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
 	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok && r.Family.Sizing == family.Tube {
 		out = append(out, f)
+	}
+	if r.Family.Sizing == family.Tube {
+		out = append(out, bore(k.Readings[fit.TubeOutside], r.Thickness))
 	}
 	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
 		out = append(out, f)
@@ -37,6 +41,17 @@ func (r *Reckoning) more(k Known) []working.Figure {
 		return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
 	}
 	return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)), setting.PointFigure(w, h, r.Family.Fixing))
+}
+
+// leastBore is what a tube must have inside to show a level, mm. Common practice,
+// no source.
+const leastBore = 2.0
+
+// bore is what a wall leaves of a tube.
+func bore(outside length.Reading, wall float64) working.Figure {
+	v := outside.Value - 2*wall
+	return working.Figure{Key: "bore", Value: v, Unit: "mm", Limit: working.Least(leastBore, "mm", origin.Custom()), Place: string(fit.TubeWall), Sentence: "of bore inside the tube",
+		Working: working.Of("{d} − 2 × {t}", v, "mm", working.In("d", "outside", outside.Value, "mm", origin.Read("")), working.In("t", "wall", wall, "mm", origin.Sum()))}.Judge(working.Stop)
 }
 
 // Present writes each figure in the shop's unit, with the other one beside it.

@@ -65,7 +65,10 @@ type Reckoning struct {
 	Thickness float64           `json:"thickness" doc:"mm"`
 	Assumed   bool              `json:"assumed" doc:"Material or thickness is not settled yet"`
 	Pane      string            `json:"pane" doc:"4 mm glass-ceramic"`
+	Read      float64           `json:"read,omitempty" doc:"Nominal thickness of the old pane, or wall of the old tube, as it was read, mm"`
 	Fit       fit.Result        `json:"fit"`
+	Instead   string            `json:"instead,omitempty" doc:"Why another material than the usual one is reckoned with, while none is settled"`
+	Withheld  string            `json:"withheld,omitempty" doc:"Why nothing is ordered yet although there is a size"`
 	Order     string            `json:"order" doc:"The order line; empty while readings are missing"`
 	OrderW    length.Shown      `json:"order_w"`
 	OrderH    length.Shown      `json:"order_h"`
@@ -92,6 +95,7 @@ type Reckoning struct {
 	Fault     *fault.Error      `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
 
 	packFigures []working.Figure
+	unwalled    bool // a tube whose wall nobody has read
 }
 
 // Stage is how far a pane is reckoned. Who asks for less waits less: the list
@@ -132,6 +136,16 @@ func Pane(k Known) (Reckoning, error) {
 	if err = r.pack(&k); err != nil {
 		return r, err
 	}
+	changed, err := r.allowed(k)
+	if err != nil {
+		return r, err
+	}
+	if changed && k.Stack.Here > 0 {
+		k.Exposure = object
+		if err = r.pack(&k); err != nil {
+			return r, err
+		}
+	}
 	p, err := r.problem(k)
 	if err != nil {
 		return r, err
@@ -169,8 +183,10 @@ func Pane(k Known) (Reckoning, error) {
 	if k.Stage != Work {
 		r.figures(k)
 	}
-	if r.Fit.Ready {
+	if r.withheld(); r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
+	}
+	if r.Fit.Ready && r.Withheld == "" {
 		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.sized(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
 	}
 	if k.Stage == Whole {

@@ -1,11 +1,14 @@
 package reckon
 
 import (
+	"math"
+
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/frame"
 	"freshshard/core/pane"
+	"freshshard/core/thickness"
 	"freshshard/core/working"
 )
 
@@ -24,7 +27,7 @@ func (r *Reckoning) size(k Known, p *fit.Problem) error {
 		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
 		return nil
 	}
-	if k.Thickness != 0 || !r.Fit.Ready {
+	if k.Thickness != 0 || !r.Fit.Ready || r.Family.Sizing == family.Tube {
 		return nil
 	}
 	t := r.Material.Carrying(r.load(k), r.Thickness, p.Room())
@@ -40,7 +43,14 @@ func (r *Reckoning) size(k Known, p *fit.Problem) error {
 // thick sets how thick the pane is, mm, and what it is called.
 func (r *Reckoning) thick(t float64) {
 	r.Thickness = t
-	r.Pane = working.Num(t, 1) + " mm " + r.Material.Short
+	switch {
+	case r.unwalled:
+		r.Pane = r.Material.Short + ", wall not read yet"
+	case r.Family.Sizing == family.Tube:
+		r.Pane = r.Material.Short + ", wall " + working.Num(t, 1) + " mm"
+	default:
+		r.Pane = working.Num(t, 1) + " mm " + r.Material.Short
+	}
 }
 
 // material settles what the pane is made of and how thick, or assumes it.
@@ -53,15 +63,55 @@ func (r *Reckoning) material(k Known) error {
 	if r.Material, err = pane.With(k.Own, id); err != nil {
 		return err
 	}
-	if k.Thickness == 0 {
-		want := defaultThickness
-		if old, ok := k.Readings[fit.OldThickness]; ok {
-			want = old.Value
-		}
-		k.Thickness, r.Assumed = r.Material.Nearest(want), true
-	}
-	r.thick(k.Thickness)
+	r.Read = r.readOf(k)
+	r.thick(r.thicknessOf(k))
 	return nil
+}
+
+// thicknessOf is how thick the pane is: as settled, as the old one was read, or
+// assumed. A tube's wall is never assumed; while nobody has read it, it stands as
+// a fifth of the outside for the drawing, and nothing is ordered.
+func (r *Reckoning) thicknessOf(k Known) float64 {
+	if k.Thickness != 0 {
+		return k.Thickness
+	}
+	r.Assumed = true
+	if r.Family.Sizing == family.Tube {
+		if wall := wallOf(k); wall > 0 {
+			return wall
+		}
+		r.unwalled = true
+		if out := k.Readings[fit.TubeOutside].Value; out > 0 {
+			return out / 5
+		}
+		return tubeDrawn
+	}
+	want := defaultThickness
+	if old, ok := k.Readings[fit.OldThickness]; ok {
+		want = old.Value
+	}
+	return r.Material.Nearest(want)
+}
+
+// tubeDrawn is the wall of a tube of which nothing was read, mm, for its drawing.
+const tubeDrawn = 2.0
+
+// wallOf is the wall of the old tube as a caliper tells it, to a tenth, mm; 0
+// while nobody has read it.
+func wallOf(k Known) float64 { return math.Round(k.Readings[fit.TubeWall].Value*10) / 10 }
+
+// readOf is the nominal thickness of the old pane, or the wall of the old tube;
+// 0 while nobody has read it.
+func (r *Reckoning) readOf(k Known) float64 {
+	if r.Family.Sizing == family.Tube {
+		return wallOf(k)
+	}
+	if old, ok := k.Readings[fit.OldThickness]; ok {
+		if a := thickness.Of(old); !a.Between {
+			return a.Nominal
+		}
+	}
+	return 0
 }
 
 func frameOf(k Known, f family.Family) string {
@@ -77,7 +127,8 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 		return fit.Problem{}, err
 	}
 	cutter := k.Cutter
-	if cutter == "" {
+	// What comes out of a furnace is as the furnace leaves it, whoever sells it.
+	if cutter == "" || r.Material.Cut == "order" {
 		cutter = r.Material.Cutter
 	}
 	var coldBend *fit.Value

@@ -148,16 +148,19 @@ func (s Sheet) PushRound(diameter, force, patch float64) (Bent, error) {
 	return s.bent(6*m/(s.T*s.T), w), nil
 }
 
-// Tube is the hoop stress of a tube under pressure, σ = p·d/(2t), d its mean
-// diameter, pressure in kPa.
+// Tube is the hoop stress of a tube under pressure at its bore, where it is
+// greatest, pressure in kPa: σ = p·(R² + r²)/(R² − r²), R its outside and r its
+// inside radius. Lamé; Timoshenko, Strength of Materials, part II, from memory. A
+// thin wall tends to p·d/(2t).
 func Tube(outside, wall, pressure float64) (float64, error) {
 	if !(wall > 0 && outside > 2*wall) {
-		return 0, fault.New("wall", "the wall is thinner than half the tube", "measure both again")
+		return 0, fault.New("wall", "such a wall leaves no bore", "measure both again")
 	}
 	if !(pressure >= 0 && pressure <= 1e5) {
 		return 0, fault.New("pressure", "a pressure up to 100 MPa is expected", "give it in kPa")
 	}
-	return pressure * 1e-3 * (outside - wall) / (2 * wall), nil
+	o, i := outside/2, outside/2-wall
+	return pressure * 1e-3 * (o*o + i*i) / (o*o - i*i), nil
 }
 
 // Warped is the stress of a rectangular pane pressed onto a seat of which one

@@ -87,7 +87,7 @@ func objects() []job {
 			seen:  shop.Seen{Evidence: map[string]string{"origin": "fixing"}},
 			steps: 6, readings: []said{{fit.Across0, "251.2 ±0.1", cal}, {fit.Across45, "250.6 ±0.1", cal}, {fit.Across90, "249.4 ±0.1", cal}, {fit.Across135, "250.8 ±0.1", cal}, {fit.Ledge, "10", cal}, {fit.SeatWarp, "1.2", cal}}},
 		{by: "tor", due: 28, in: shop.TakeIn{Name: "Quay café", Phone: "0550 266", Object: "Café boiler, gauge tube", Exposure: "boiler", Family: "gauge-tube", Power: true, Story: "clouded, and thin at the water line", Like: "borosilicate"},
-			pane: carries(pane.Duty{Pressure: 1.2}), steps: 5, settle: "borosilicate", thick: 3.3, readings: []said{{fit.Faces, "250 ±0.5", rule}, {fit.StopDepth, "14", cal}, {fit.TubeOutside, "12.7", cal}}},
+			pane: carries(pane.Duty{Pressure: 1.2}), steps: 5, settle: "borosilicate", thick: 2.4, readings: []said{{fit.Faces, "250 ±0.5", rule}, {fit.StopDepth, "14", cal}, {fit.TubeOutside, "12.7", cal}, {fit.TubeWall, "2.4", cal}}},
 		{by: "ebbe", due: 101, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845", Object: "Museum case, sliding front panel", Exposure: "room", Family: "lift-drop", Strike: true, Story: "chipped at the foot, it squeals", Like: "toughened"},
 			pane: carries(pane.Duty{Push: 400}), steps: 4, readings: rect("602", "602", "401 ±0.3", "401.2 ±0.3", said{fit.UpperPocket, "24", cal}, said{fit.LowerPocket, "8.5", cal})},
 		{by: "mira", due: 124, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705", Object: "Incubator three, door panel", Exposure: "room", Family: "flat-panel", Power: true, Story: "crazed from the cleaner", Like: "acrylic"},

@@ -173,7 +173,7 @@ func (t ticket) answer(top float64) {
 		material += " (assumed, not settled)"
 	}
 	t.say(rightX, colW, 10.5, "B", working.Num(r.Thickness, 1)+" mm "+material)
-	t.say(rightX, colW, 8.5, "", fmt.Sprintf("Cut to ±%s mm (%s).", working.Num(r.Fit.Band.Half, 1), r.Fit.Band.Name))
+	t.say(rightX, colW, 8.5, "", fmt.Sprintf(map[bool]string{true: "Made to", false: "Cut to"}[r.Material.Cut == "order"]+" ±%s mm (%s).", working.Num(r.Fit.Band.Half, 1), r.Fit.Band.Name))
 	if c := t.v.Pane.Choice; c != nil && c.Reason != "" {
 		t.say(rightX, colW, 8.5, "", "Why: "+c.Reason+".")
 	}

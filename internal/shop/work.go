@@ -33,13 +33,13 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 	if err != nil {
 		return err
 	}
-	if !contains(m.Thicknesses, in.Thickness) {
-		return fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)), "choose one of its thicknesses")
-	}
 	if in.Reason, err = clean("reason", in.Reason, 1000, false); err != nil {
 		return err
 	}
 	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		if !slices.Contains(sold(j, p, m), in.Thickness) {
+			return store.Change{}, fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)), "choose one of its thicknesses")
+		}
 		if c := p.Choice; c != nil {
 			if c.Material == in.Material && c.Thickness == in.Thickness && in.Reason == "" {
 				return store.Change{}, nil
@@ -112,13 +112,10 @@ func (s *Shop) Weigh(ctx context.Context, at Bench, weights map[string]float64) 
 	return r.Choice, err
 }
 
-func contains(list []float64, v float64) bool {
-	for _, x := range list {
-		if x == v {
-			return true
-		}
-	}
-	return false
+// sold are the thicknesses in which a material may be ordered for a pane.
+func sold(j *record.Job, p *record.Pane, m pane.Material) []float64 {
+	b := benchOf(j, p, length.MM, nil, numbers)
+	return m.Sold(b.reck.Family.Sizing == family.Tube, b.reck.Read)
 }
 
 // Done is how a step ended: done, left out with a reason, or open again. Seen

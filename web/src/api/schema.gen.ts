@@ -2068,6 +2068,8 @@ export interface components {
             thicknesses: number[];
             /** @description Can be had as a tube */
             tube?: boolean;
+            /** @description Nominal walls of its tubes, mm */
+            walls?: number[];
         };
         PaneRanked: {
             /** @description Why it would meet the old cause again */
@@ -2088,6 +2090,8 @@ export interface components {
              */
             score: number;
             sentence: string;
+            /** @description Thicknesses, of a tube walls, in which it may be ordered, mm */
+            sold: number[];
             /**
              * Format: double
              * @description Nominal, mm
@@ -2310,6 +2314,8 @@ export interface components {
             /** @description All numbers, problems first */
             figures: components["schemas"]["WorkingFigure"][];
             fit: components["schemas"]["FitResult"];
+            /** @description Why another material than the usual one is reckoned with, while none is settled */
+            instead?: string;
             /** @description How a pane that is lifted goes in, in three positions */
             lift?: components["schemas"]["DrawingDrawing"];
             /** @description The measures that make the pane as ordered */
@@ -2327,6 +2333,11 @@ export interface components {
             /** @description 4 mm glass-ceramic */
             pane: string;
             plan: components["schemas"]["PlanPlan"];
+            /**
+             * Format: double
+             * @description Nominal thickness of the old pane, or wall of the old tube, as it was read, mm
+             */
+            read?: number;
             section: components["schemas"]["DrawingDrawing"];
             /** @description The section from the coldest to the hottest, as fit.slide */
             slide: components["schemas"]["DrawingDrawing"][];
@@ -2345,6 +2356,8 @@ export interface components {
             was: components["schemas"]["DiagnoseResult"];
             /** @description Why it broke */
             why: components["schemas"]["DiagnoseResult"];
+            /** @description Why nothing is ordered yet although there is a size */
+            withheld?: string;
         };
         RecordAccount: {
             active: boolean;

@@ -91,7 +91,9 @@ function LegLink({
 					{leg.state === "done" ? ", finished" : ""}
 				</span>
 			</span>
-			<span className="block truncate pt-0.5 text-sm leading-4 font-medium">
+			<span
+				className={`block truncate pt-0.5 text-sm leading-4 font-medium ${leg.say === "stop" ? "font-bold text-stop" : ""}`}
+			>
 				{leg.say || " "}
 			</span>
 		</NavLink>

@@ -77,7 +77,7 @@ export function OpenMaterial({
 							label={`Thickness of ${ranked.name}`}
 							value={thickness}
 							onChange={setThickness}
-							options={thicknessesOf(view, ranked).map((t) => ({
+							options={ranked.sold.map((t) => ({
 								value: String(t),
 								label: `${t} mm`,
 							}))}
@@ -104,12 +104,6 @@ export function OpenMaterial({
 			)}
 		</li>
 	);
-}
-
-function thicknessesOf(view: View, r: Ranked): number[] {
-	return view.reckoning.material.id === r.material
-		? view.reckoning.material.thicknesses
-		: [r.thickness];
 }
 
 /** The glass seen end-on: green soda-lime, amber heat glass, none for plastic. */

@@ -21,6 +21,19 @@ export function OrderLine({ view }: { view: View }) {
 			</div>
 		);
 	}
+	const { withheld, instead } = view.reckoning;
+	if (withheld) {
+		return (
+			<div className="border-b border-rule pb-3">
+				<p className="text-ink-2">
+					With {fit.read} of {fit.asked} readings
+				</p>
+				<p className="text-2xl leading-8 font-semibold" data-order="none">
+					No order yet: {withheld}.
+				</p>
+			</div>
+		);
+	}
 	const parts = figures.filter((f) => f.key.startsWith("order_"));
 	return (
 		<Collapsible.Root className="border-b border-rule">
@@ -50,6 +63,11 @@ export function OrderLine({ view }: { view: View }) {
 				<span className="block text-ink-2">
 					<Size view={view} side="other" />
 				</span>
+				{instead && (
+					<span className="block border-l-4 border-warn pl-3" data-instead>
+						{instead}.
+					</span>
+				)}
 			</Collapsible.Trigger>
 			<Collapsible.Content className="flex flex-col gap-3 pb-3">
 				{parts.map((f) => (

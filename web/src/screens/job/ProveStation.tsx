@@ -7,7 +7,6 @@ import { FieldSays, TextField } from "../../parts/Field";
 import { num } from "../../parts/num";
 import { Refusal } from "../../parts/Refusal";
 import { SignOff } from "./SignOff";
-import { Stops } from "./Stops";
 
 type Outcome = "pass" | "fail" | "not-applicable";
 type Answer = {
@@ -22,8 +21,7 @@ type Answer = {
 export function ProveStation({ view }: { view: View }) {
 	return (
 		<div className="mt-4">
-			<Stops view={view} stops={view.stops} />
-			<h2 className="mt-4 font-semibold">Checks</h2>
+			<h2 className="font-semibold">Checks</h2>
 			<ol>
 				{view.checks.map((c) => (
 					<CheckLine key={c.key} check={c} view={view} />

@@ -11,6 +11,7 @@ import { ProveStation } from "./ProveStation";
 import { Rebuild } from "./Rebuild";
 import { SourceStation } from "./SourceStation";
 import { StepList } from "./StepList";
+import { Stops } from "./Stops";
 import { StripLog } from "./StripLog";
 import { ThePack } from "./ThePack";
 import { Touch } from "./Touch";
@@ -82,6 +83,7 @@ export const Reckoning = memo(function Reckoning({
 			{station === "assess" && <WhyItBroke view={view} />}
 			{station === "choose" && <ChooseStation view={view} />}
 			{station === "source" && <SourceStation view={view} />}
+			{station === "prove" && <Stops view={view} stops={view.stops} />}
 			<StepList view={view} station={station} />
 			{touching.includes(station) && <Touch view={view} />}
 			{station === "strip" && <StripLog view={view} />}
