@@ -79,6 +79,7 @@ type Closed struct {
 	Name     string         `json:"name"`
 	Gate     string         `json:"gate" enum:"steady,peak,life,sudden,safety,vehicle,food,pressure,shape,hole,depth,load,warp"`
 	Sentence string         `json:"sentence"`
+	Unknown  bool           `json:"unknown,omitempty" doc:"No limit is on file; the sheet of the product says it"`
 	Figure   working.Figure `json:"figure"`
 }
 
@@ -144,7 +145,14 @@ func (m Material) steady(n Need) *Closed {
 
 func (m Material) peak(n Need) *Closed {
 	if m.Peak == nil {
-		return nil
+		// What is not on file is asked for when it matters: when the job goes
+		// beyond the heat that it is known to stand for good.
+		c := closed("peak", fmt.Sprintf("for minutes it sees %s °C, and what it stands then is not on file: look it up on its sheet, and put it into the Book", working.Num(n.Exposure.Short, 0)),
+			"°C", "T", "hottest for minutes, against the steady limit", n.Exposure.Short, working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
+		if c != nil {
+			c.Unknown = true
+		}
+		return c
 	}
 	return closed("peak", fmt.Sprintf("a peak of %s °C is above the %s °C that it stands for minutes", working.Num(n.Exposure.Short, 0), working.Num(m.Peak.V, 0)),
 		"°C", "T", "hottest for minutes", n.Exposure.Short, working.Most(m.Peak.V, "°C", m.Peak.Origin.Of(m.Short)))

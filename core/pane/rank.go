@@ -2,7 +2,6 @@ package pane
 
 import (
 	"fmt"
-	"math"
 	"sort"
 	"strings"
 
@@ -222,28 +221,9 @@ func (r Ranked) sentence() string {
 	return s
 }
 
-// nearest is the material that misses its limit by the least share of it; what
-// misses it for want of a property is farther than any number.
-func (c Choice) nearest() Closed {
-	miss := func(k Closed) float64 {
-		if k.Figure.Unit == "" {
-			return math.Inf(1)
-		}
-		return -k.Figure.Margin / math.Max(math.Abs(k.Figure.Limit.Value), 1e-9)
-	}
-	near := c.Closed[0]
-	for _, k := range c.Closed[1:] {
-		if miss(k) < miss(near) {
-			near = k
-		}
-	}
-	return near
-}
-
 func (c Choice) advice(n Need) string {
 	if len(c.Open) == 0 {
-		near := c.nearest()
-		return fmt.Sprintf("Nothing on the list stands this. The nearest is %s: %s.", near.Name, near.Sentence)
+		return "Nothing on the list stands this. " + n.nearest()
 	}
 	best := c.Open[0]
 	s := fmt.Sprintf("%s mm %s: %s.", working.Num(best.Thickness, 1), best.Name, best.Sentence) + c.besides()

@@ -41,6 +41,8 @@ func TestGateVerdicts(t *testing.T) {
 		{"steady at", tough, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 250, 250 }), "", ""},
 		{"steady above", tough, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 251, 251 }), "steady", "251 °C is above the 250 °C"},
 		{"peak at", tough, sees(func(e *exposure.Exposure) { e.Short = 300 }), "", ""},
+		{"no peak on file, at its steady heat", must(t, "wired"), sees(func(e *exposure.Exposure) { e.Short = 110 }), "", ""},
+		{"no peak on file, above it", must(t, "wired"), sees(func(e *exposure.Exposure) { e.Short = 111 }), "peak", "what it stands then is not on file: look it up on its sheet"},
 		{"peak above", tough, sees(func(e *exposure.Exposure) { e.Short = 301 }), "peak", "a peak of 301 °C is above the 300 °C"},
 		{"sudden at", tough, sees(func(e *exposure.Exposure) { e.Sudden = 200 }), "", ""},
 		{"sudden above", tough, sees(func(e *exposure.Exposure) { e.Sudden = 201 }), "sudden", "a sudden change of 201 K is above the 200 K"},
@@ -165,25 +167,76 @@ func TestSentence(t *testing.T) {
 	}
 }
 
-// The nearest misses its limit by the least share; a property that is missing
-// is farther than any number.
+// The nearest misses its limit by the least share; what a guard makes right comes
+// before any number, and what nothing makes right is never named.
 func TestNearest(t *testing.T) {
-	number := func(id string, value, limit float64) Closed {
-		return Closed{Material: id, Figure: working.Figure{Value: value, Unit: "°C", Limit: working.Most(limit, "°C", origin.Custom())}.Judge(working.Stop)}
+	number := func(value, limit float64) Closed {
+		return Closed{Gate: "steady", Figure: working.Figure{Value: value, Unit: "°C", Limit: working.Most(limit, "°C", origin.Custom())}.Judge(working.Stop)}
 	}
-	want := never("safety", "", "safety glazing")
-	want.Material = "missing"
+	yes := func(gate string) Closed { return *never(gate, "", "it") }
 	for _, c := range []struct {
-		closed []Closed
-		want   string
+		name       string
+		one, other []Closed
+		like       string
+		first      bool
 	}{
-		{[]Closed{number("far", 500, 250), number("near", 300, 250)}, "near"},
-		{[]Closed{number("share", 110, 100), number("kelvin", 1105, 1000)}, "share"},
-		{[]Closed{*want, number("number", 1e6, 1)}, "number"},
-		{[]Closed{*want}, "missing"},
+		{"less far", []Closed{number(300, 250)}, []Closed{number(500, 250)}, "", true},
+		{"a share, not a number", []Closed{number(1105, 1000)}, []Closed{number(111, 100)}, "", true},
+		{"the worst of several", []Closed{number(300, 290), number(300, 100)}, []Closed{number(300, 250)}, "", false},
+		{"a guard before a number", []Closed{yes("safety")}, []Closed{number(251, 250)}, "", true},
+		{"one thing to meet before two", []Closed{yes("safety")}, []Closed{yes("safety"), yes("food")}, "", true},
+		{"like the old one", []Closed{yes("safety")}, []Closed{yes("safety")}, "one", true},
+		{"like the old one, the other way", []Closed{yes("safety")}, []Closed{yes("safety")}, "other", false},
 	} {
-		if got := (Choice{Closed: c.closed}).nearest(); got.Material != c.want {
-			t.Errorf("%s, want %s", got.Material, c.want)
+		one, other := (Material{ID: "one"}).near(c.one), (Material{ID: "other"}).near(c.other)
+		if one.before(other, c.like) != c.first || c.first && other.before(one, c.like) {
+			t.Errorf("%s: %+v, %+v", c.name, one, other)
+		}
+	}
+	for gate, refused := range map[string]bool{"safety": false, "food": false, "vehicle": true, "pressure": true, "shape": true} {
+		if k := (Material{}).near([]Closed{yes(gate), number(1, 2)}); k.refused != refused {
+			t.Errorf("%s: refused %v", gate, k.refused)
+		}
+	}
+}
+
+// What comes nearest is safe: a stove where somebody may fall keeps its
+// glass-ceramic behind a guard, a tube for 60 bar is not one of plastic, a mirror
+// that is struck is a mirror with a film, and nothing is named for a windscreen
+// that is too thin for any.
+func TestTheNearestIsSafe(t *testing.T) {
+	at := func(id string) exposure.Exposure {
+		e, err := exposure.ByID(id)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return e
+	}
+	for _, c := range []struct {
+		name string
+		n    Need
+		says []string
+		not  []string
+	}{
+		{"a stove where somebody may fall", Need{Exposure: at("fire"), Thickness: 4, Strike: true}, []string{"The nearest is glass-ceramic, with a guard"}, []string{"borosilicate"}},
+		{"a tube for 60 bar", Need{Exposure: at("boiler"), Thickness: 2.5, Tube: true, Outside: 12.7, Duty: Duty{Pressure: 60}}, []string{"The nearest is borosilicate: at 60 bar"}, []string{"polycarbonate", "acrylic"}},
+		{"a mirror that is struck", Need{Exposure: at("room"), Thickness: 4, Strike: true, Like: "mirror"}, []string{"The nearest is mirror, with a guard", "safety film"}, []string{"annealed"}},
+		{"a windscreen too thin for any", Need{Exposure: at("weather"), Thickness: 4, Depth: 2, Vehicle: true, Duty: Duty{Windscreen: true}}, []string{"laminated", "its thinnest pane"}, []string{"polycarbonate", "acrylic", "annealed"}},
+	} {
+		got, err := Choose(c.n)
+		if err != nil || len(got.Open) != 0 {
+			t.Errorf("%s: %d open, %v", c.name, len(got.Open), err)
+			continue
+		}
+		for _, w := range c.says {
+			if !strings.Contains(got.Advice, w) {
+				t.Errorf("%s: %q does not say %q", c.name, got.Advice, w)
+			}
+		}
+		for _, w := range c.not {
+			if strings.Contains(got.Advice, w) {
+				t.Errorf("%s: %q names %s", c.name, got.Advice, w)
+			}
 		}
 	}
 }

@@ -1958,6 +1958,8 @@ export interface components {
             material: string;
             name: string;
             sentence: string;
+            /** @description No limit is on file; the sheet of the product says it */
+            unknown?: boolean;
         };
         PaneCoated: {
             /**

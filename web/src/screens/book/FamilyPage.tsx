@@ -50,9 +50,15 @@ function FamilyEntry({
 						says={`Limits of ${family.name}`}
 						rows={(
 							[
-								["clearance", "edge clearance each side", limits.clearance],
-								["hot_clearance", "edge clearance, hot", limits.hot_clearance],
-								["bite", "bite", limits.bite],
+								["clearance", "edge clearance, liked", limits.clearance],
+								[
+									"hot_clearance",
+									"edge clearance when hot, liked",
+									limits.hot_clearance,
+								],
+								["bite", "bite, liked", limits.bite],
+								["goes_in", "clearance, must have", limits.goes_in],
+								["stays", "bite, must have", limits.stays],
 							] as const
 						).map(([item, name, value]) => ({ item, name, unit: "mm", value }))}
 					/>

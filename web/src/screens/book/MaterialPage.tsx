@@ -106,6 +106,7 @@ export function MaterialPage({ book }: { book: Catalogue }) {
 							? "safety glazing when it bears its mark"
 							: "no safety glazing"}
 						; {cuts[m.cut] ?? m.cut}; {m.thicknesses.join(", ")} mm
+						{m.walls && `; as a tube with walls of ${m.walls.join(", ")} mm`}
 						{m.only && "; only where the old pane was one"}
 					</p>
 					<div className="mt-2">

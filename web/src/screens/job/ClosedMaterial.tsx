@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Link } from "react-router";
 import { useCatalogue } from "../../api/hooks";
 import type { Closed, View } from "../../api/types";
 import { FigureLine } from "../../parts/FigureLine";
@@ -18,13 +19,15 @@ export function ClosedMaterial({
 	const [asking, setAsking] = useState(false);
 	const catalogue = useCatalogue();
 	const all = catalogue.data?.materials.find((m) => m.id === closed.material);
-	const thickness =
-		all?.thicknesses.reduce((best, t) =>
-			Math.abs(t - view.reckoning.thickness) <
-			Math.abs(best - view.reckoning.thickness)
-				? t
-				: best,
-		) ?? 4;
+	const tube = view.reckoning.family.sizing === "tube";
+	const thickness = tube
+		? view.reckoning.thickness
+		: (all?.thicknesses.reduce((best, t) =>
+				Math.abs(t - view.reckoning.thickness) <
+				Math.abs(best - view.reckoning.thickness)
+					? t
+					: best,
+			) ?? 4);
 	return (
 		<li data-material={closed.material}>
 			<FigureLine
@@ -38,6 +41,14 @@ export function ClosedMaterial({
 					sentence: `${closed.name}: ${closed.sentence}`,
 				}}
 			/>
+			{closed.unknown && (
+				<Link
+					className="block min-h-11 content-center pl-3 underline underline-offset-4"
+					to="/book/materials"
+				>
+					Put what its sheet says into the Book
+				</Link>
+			)}
 			{!view.job.signed &&
 				(asking ? (
 					<ReasonForm
