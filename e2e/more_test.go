@@ -46,7 +46,7 @@ func override(t *testing.T, p *program) {
 	tor := open(t, p)
 	tor.signIn("tor")
 	tor.goTo("/jobs/6/prove")
-	tor.sees("things are open.")
+	tor.sees("things open.")
 	if ask[bool](tor, `document.body.innerText.includes("As the owner, sign over it because")`) {
 		t.Error("a technician is offered to sign over what is open")
 	}
