@@ -7,6 +7,8 @@ import (
 	"fmt"
 	"time"
 
+	"golang.org/x/sync/errgroup"
+
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/own"
@@ -78,13 +80,43 @@ func fillAll(ctx context.Context, s *shop.Shop) error {
 	if err := s.SetOwn(ctx, mira, sheet); err != nil {
 		return err
 	}
-	for i, j := range append(jobs(), objects()...) {
-		if err := fill(ctx, s, people, j, now); err != nil {
+	// They are taken in one after another, so that each has its number; what is
+	// then done to each waits for no other.
+	all := append(jobs(), objects()...)
+	ids := make([]int64, len(all))
+	for i, j := range all {
+		if ids[i], err = takeIn(ctx, s, people[j.by], j, now); err != nil {
 			return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
+		}
+	}
+	outer := ctx
+	work, ctx := errgroup.WithContext(ctx)
+	work.SetLimit(hands)
+	for i, j := range all {
+		work.Go(func() error {
+			if err := fill(ctx, s, people[j.by], ids[i], j, now); err != nil {
+				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
+			}
+			return nil
+		})
+	}
+	if err := work.Wait(); err != nil {
+		return err
+	}
+	// Tickets have their numbers in the order of the jobs.
+	for i, j := range all {
+		if j.sign {
+			if err := sign(outer, s, people[j.by], ids[i]); err != nil {
+				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
+			}
 		}
 	}
 	return nil
 }
+
+// hands is how many jobs are filled at once: the database takes what several
+// write in one go.
+const hands = 8
 
 // job is one job of the demo: take-in, then as far as its fields say.
 type job struct {
@@ -112,8 +144,7 @@ type said struct {
 	with  length.Instrument
 }
 
-func fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, j job, now time.Time) error {
-	by := people[j.by]
+func takeIn(ctx context.Context, s *shop.Shop, by record.Account, j job, now time.Time) (int64, error) {
 	if j.due != 0 {
 		at := roundUp(now.Add(time.Duration(j.due * float64(time.Hour))))
 		j.in.Promised = &at
@@ -124,11 +155,12 @@ func fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, j
 	if old, err := s.Customers(ctx, j.in.Name); err == nil && len(old) == 1 {
 		j.in.CustomerID = old[0].ID
 	}
-	id, err := s.TakeIn(ctx, by, "", j.in)
-	if err != nil {
-		return err
-	}
-	v, err := s.Job(ctx, id)
+	return s.TakeIn(ctx, by, "", j.in)
+}
+
+// fill does what was done to a job, short of its signature.
+func fill(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job, now time.Time) error {
+	v, err := s.Work(ctx, shop.First(id))
 	if err != nil {
 		return err
 	}
@@ -156,23 +188,27 @@ func fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, j
 			return fmt.Errorf("pane %d: %w", i+1, err)
 		}
 	}
-	if j.sign {
-		if v, err = s.Job(ctx, id); err != nil {
+	return nil
+}
+
+// sign puts everything back that came off and signs a job off.
+func sign(ctx context.Context, s *shop.Shop, by record.Account, id int64) error {
+	v, err := s.Work(ctx, shop.First(id))
+	if err != nil {
+		return err
+	}
+	for _, line := range v.Strip.Back {
+		if err := s.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
 			return err
 		}
-		for _, line := range v.Strip.Back {
-			if err := s.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
-				return err
-			}
-		}
-		_, err = s.Sign(ctx, by, "", id, shop.Signature{})
 	}
+	_, err = s.Sign(ctx, by, "", id, shop.Signature{})
 	return err
 }
 
 // do is what was done to one pane.
 func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench, now time.Time) error {
-	v, err := s.Bench(ctx, at)
+	v, err := s.Work(ctx, at)
 	if err != nil {
 		return err
 	}
@@ -203,7 +239,7 @@ func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at shop.Be
 
 // finish ticks steps, answers checks and notes what the pane waits for.
 func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench, now time.Time) error {
-	v, err := s.Bench(ctx, at)
+	v, err := s.Work(ctx, at)
 	if err != nil {
 		return err
 	}

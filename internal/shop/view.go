@@ -87,6 +87,16 @@ func (s *Shop) Bench(ctx context.Context, at Bench) (View, error) {
 	return s.view(j, was, at.Pane, shop.Unit, drawn)
 }
 
+// Work is Bench without its drawings, odds and choice: what was done and what is
+// to be done.
+func (s *Shop) Work(ctx context.Context, at Bench) (View, error) {
+	j, was, shop, err := s.whole(ctx, at.Job)
+	if err != nil {
+		return View{}, err
+	}
+	return s.view(j, was, at.Pane, shop.Unit, numbers)
+}
+
 // whole reads a job, one that is signed as it was signed, with the shop that
 // goes with it.
 func (s *Shop) whole(ctx context.Context, id int64) (record.Job, *Signed, record.Shop, error) {
