@@ -60,6 +60,10 @@ func TestAgain(t *testing.T) {
 func TestAdviceBesides(t *testing.T) {
 	n := need(t, "room")
 	n.Like, n.Beware = "annealed", "blow"
+	if c := choose(t, n); c.Open[0].Again != "" {
+		t.Errorf("first is %s, which would break again", c.Open[0].Material)
+	}
+	n.Weights = map[string]float64{"like": 0}
 	c := choose(t, n)
 	if c.Open[0].Again == "" {
 		t.Fatalf("first is %s, which is not flagged", c.Open[0].Material)
@@ -67,7 +71,7 @@ func TestAdviceBesides(t *testing.T) {
 	if !strings.Contains(c.Advice, "The same may happen again: a blow broke the old one") || !strings.Contains(c.Advice, "Not so with") {
 		t.Errorf("advice: %s", c.Advice)
 	}
-	n.Weights = map[string]float64{"impact": 10, "looks": 0, "cost": 0, "lead": 0, "scratch": 0}
+	n.Weights = map[string]float64{"like": 0, "impact": 10, "looks": 0, "cost": 0, "lead": 0, "scratch": 0}
 	if c = choose(t, n); !strings.Contains(c.Advice, "Like the old one would be 4 mm annealed") || strings.Contains(c.Advice, "may happen again") {
 		t.Errorf("advice with blows alone: %s", c.Advice)
 	}

@@ -27,7 +27,9 @@ type Need struct {
 	Beware    string             `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" doc:"What the settled cause of the break asks a new pane to be better at"`
 	Load      Load               `json:"load"`
 	Duty      Duty               `json:"duty"`
-	Vehicle   bool               `json:"vehicle,omitempty" doc:"Part of something that drives"`
+	Vehicle   bool               `json:"vehicle,omitempty" doc:"Part of something that drives or is towed"`
+	Moves     Moves              `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Which of these it is; nothing said is a road vehicle"`
+	Usual     string             `json:"usual,omitempty" doc:"What such a pane usually is"`
 	Boat      bool               `json:"boat,omitempty" doc:"Part of a boat"`
 	Maker     bool               `json:"maker,omitempty" doc:"A maker's part may be had"`
 	Tube      bool               `json:"tube,omitempty" doc:"A tube, not a sheet"`

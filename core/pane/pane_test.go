@@ -48,7 +48,7 @@ func TestMaterialsAreSound(t *testing.T) {
 			}
 		}
 		for k := range judgements {
-			if k == "heat" || k == "weight" || k == "warp" || k == "touch" {
+			if k == "heat" || k == "weight" || k == "warp" || k == "touch" || k == "like" || k == "usual" {
 				continue
 			}
 			if s, ok := m.Scores[k]; !ok || s.Reason == "" || s.Points < 0 || s.Points > 10 {

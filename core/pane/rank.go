@@ -2,6 +2,7 @@ package pane
 
 import (
 	"fmt"
+	"slices"
 	"sort"
 	"strings"
 
@@ -28,6 +29,8 @@ var judgements = map[string]judgement{
 	"lead":    {"how soon it is here", 3},
 	"warp":    {"the warped seat", 0},         // counts when the seat was read
 	"touch":   {"how cool the outside is", 0}, // counts in a pack
+	"like":    {"what was there", 0},          // counts when it is known
+	"usual":   {"what such a pane usually is", 0},
 }
 
 // Judgements lists the names that weights may use, in order.
@@ -109,10 +112,25 @@ func (n Need) weight(k string) float64 {
 	if k == "touch" && n.Stack.Here > 0 {
 		w += touchWeight
 	}
+	switch {
+	case k == "like" && n.Like != "" && n.Beware != "material":
+		w += likeWeight
+	case k == "usual" && n.Usual != "" && n.Like == "":
+		w += usualWeight
+	case k == "usual" && n.onlyLike():
+		w += likeWeight
+	}
 	if k == "uv" && n.Exposure.Outdoors {
 		w += 2
 	}
 	return w
+}
+
+// onlyLike says whether the old pane was one that is offered in its own place
+// alone, such as a sealed unit.
+func (n Need) onlyLike() bool {
+	m, err := ByID(n.Like)
+	return err == nil && m.Only
 }
 
 // warpSoft is the stress at which a pane on a warped seat has lost half its
@@ -127,6 +145,8 @@ const (
 	weightNone     = 40.0
 	warpWeight     = 8.0
 	touchWeight    = 5.0
+	likeWeight     = 10.0
+	usualWeight    = 4.0
 )
 
 func (m Material) rank(n Need) Ranked {
@@ -151,7 +171,7 @@ func (m Material) rank(n Need) Ranked {
 	in = append(in, working.In("Σw", "sum of the weights", weights, "", origin.Sum()))
 	r.Figure = working.Figure{Key: "score_" + m.ID, Sentence: m.Short, Value: r.Score, Unit: "of 10", Verdict: working.Note,
 		Working: working.Of("("+strings.Join(terms, " + ")+") / {Σw}", r.Score, "of 10", in...).With("Judgement, not physics: move the weights and see what changes.")}
-	r.Sentence, r.Again = r.sentence(), m.again(n, r.Thickness)
+	r.Sentence, r.Again = r.sentence(n.Exposure.Steady >= hotFrom), m.again(n, r.Thickness)
 	return r
 }
 
@@ -191,6 +211,29 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 		return Score{clamp(10 * (1 - v/may) * (1 - v/(v+warpSoft))), fmt.Sprintf("pressed onto the seat it takes %s MPa and holds %s", working.Num(v, 1), working.Num(may, 1))}
 	case "touch":
 		return m.touch(n, thickness)
+	case "like":
+		old, err := With(n.Own, n.Like)
+		again := err == nil && old.again(n, thickness) != ""
+		switch {
+		case m.ID == n.Like && again:
+			return Score{0, "like the old one, which broke of this"}
+		case m.ID == n.Like:
+			return Score{10, "like the old one"}
+		case again:
+			return Score{7, "not what was there, which broke of this"}
+		}
+		return Score{0, "not what was there"}
+	case "usual":
+		if n.onlyLike() {
+			if m.ID == n.Like {
+				return Score{10, "built as the old one was"}
+			}
+			return Score{0, "not built as the old one was"}
+		}
+		if m.ID == n.Usual {
+			return Score{10, "what such a pane usually is"}
+		}
+		return Score{5, "not what such a pane usually is"}
 	case "weight":
 		if n.Area <= 0 {
 			return Score{5, "not weighed yet: no size"}
@@ -204,13 +247,19 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 // speaksFor is how many points of 10 a second reason has to have for a word.
 const speaksFor = 8
 
+// hotFrom is where heat is what matters first, °C. Judgement, no source.
+const hotFrom = 100.0
+
 // sentence names the two things that speak most for the material and the one
-// that speaks most against it.
-func (r Ranked) sentence() string {
+// that speaks most against it; in a hot place the heat first.
+func (r Ranked) sentence(hot bool) string {
 	best := append([]Reason(nil), r.Reasons...)
 	sort.SliceStable(best, func(i, j int) bool {
 		return (best[i].Points-5)*best[i].Weight > (best[j].Points-5)*best[j].Weight
 	})
+	if i := slices.IndexFunc(best, func(q Reason) bool { return q.Judgement == "heat" }); hot && i > 0 {
+		best = slices.Insert(slices.Delete(best, i, i+1), 0, r.Reasons[slices.IndexFunc(r.Reasons, func(q Reason) bool { return q.Judgement == "heat" })])
+	}
 	s := best[0].Why
 	if best[1].Points >= speaksFor {
 		s += "; " + best[1].Why

@@ -8,15 +8,31 @@ import (
 	"freshshard/core/working"
 )
 
-// vehicleGate keeps what breaks into daggers out of vehicles, and all but
-// laminated glass out of a windscreen. Which mark is asked for the law of the
-// place says. Common practice, no source.
+// Moves says what drives or is towed: they are three things to the law and to a
+// person who is thrown against a pane.
+type Moves string
+
+// The three. Nothing said is a road vehicle, which is the strictest.
+const (
+	Road    Moves = "road"
+	Trailer Moves = "trailer"
+	Machine Moves = "machine"
+)
+
+// vehicleGate keeps what breaks into daggers out of vehicles and boats, all but
+// laminated glass out of a windscreen, and acrylic, which breaks into sharp
+// pieces, out of road vehicles and machines; a trailer's windows may be of it.
+// Which mark is asked for the law of the place says. Common practice, no source.
 func (m Material) vehicleGate(n Need) *Closed {
 	switch {
 	case n.Duty.Windscreen && !m.laminated():
 		return never("vehicle", "a windscreen is laminated, with the mark that local law asks for; this is not", "laminated")
 	case n.Vehicle && m.splinters():
 		return never("vehicle", "it is part of a vehicle, and this breaks into daggers; laminated or toughened with its mark is what is looked for", "breaks safely")
+	case n.Vehicle && n.Moves != Trailer && !m.Safety:
+		return never("vehicle", "somebody may be thrown against it, and this breaks into sharp pieces; laminated, toughened or polycarbonate is what is looked for", "breaks safely")
+	case n.Boat && m.splinters():
+		return never("vehicle", "somebody is thrown against it in a sea, and this breaks into daggers; toughened, laminated or plastic is what is looked for", "breaks safely")
 	}
 	return nil
 }

@@ -32,7 +32,10 @@ func TestUseGates(t *testing.T) {
 		shut, open []string
 	}{
 		{"windscreen", func(n *Need) { n.Duty.Windscreen = true }, "vehicle", []string{"annealed", "toughened", "polycarbonate", "acrylic"}, []string{"laminated"}},
-		{"vehicle", func(n *Need) { n.Vehicle = true }, "vehicle", []string{"annealed", "wired", "borosilicate", "glass-ceramic"}, []string{"laminated", "toughened", "polycarbonate", "acrylic"}},
+		{"vehicle", func(n *Need) { n.Vehicle = true }, "vehicle", []string{"annealed", "wired", "borosilicate", "glass-ceramic", "acrylic"}, []string{"laminated", "toughened", "polycarbonate"}},
+		{"machine", func(n *Need) { n.Vehicle, n.Moves = true, Machine }, "vehicle", []string{"annealed", "acrylic"}, []string{"laminated", "toughened", "polycarbonate"}},
+		{"trailer", func(n *Need) { n.Vehicle, n.Moves = true, Trailer }, "vehicle", []string{"annealed", "wired"}, []string{"laminated", "toughened", "polycarbonate", "acrylic"}},
+		{"boat", func(n *Need) { n.Boat = true }, "vehicle", []string{"annealed", "cast"}, []string{"laminated", "toughened", "polycarbonate", "acrylic"}},
 		{"food", func(n *Need) { n.Duty.Food = true }, "food", []string{"annealed", "cast", "heat-strengthened"}, []string{"toughened", "laminated", "polycarbonate"}},
 		{"plant", func(n *Need) { n.Duty.Pressure = 4 }, "pressure", []string{"annealed", "laminated", "polycarbonate"}, []string{"borosilicate", "toughened"}},
 		{"tube", func(n *Need) { n.Tube, n.Outside = true, 20 }, "shape", []string{"annealed", "toughened", "glass-ceramic"}, []string{"borosilicate", "acrylic"}},
@@ -143,17 +146,17 @@ func TestSchools(t *testing.T) {
 	if got := ids(n); len(got) != 0 {
 		t.Errorf("%v without a reason", got)
 	}
-	n.Boat, n.Maker, n.Like = true, true, "wired"
+	n.Boat, n.Maker, n.Like, n.Weights = true, true, "acrylic", map[string]float64{"like": 0}
 	if got := strings.Join(ids(n), " "); got != "like boat maker" {
 		t.Errorf("raised: %s", got)
 	}
 	c := choose(t, n)
-	if s := c.Schools[0].Sides; !strings.Contains(s[0].Here, "wired") || !strings.Contains(s[1].Here, c.Open[0].Name) {
+	if s := c.Schools[0].Sides; !strings.Contains(s[0].Here, "acrylic") || !strings.Contains(s[1].Here, c.Open[0].Name) {
 		t.Errorf("%+v", s)
 	}
 	n.Strike = true
 	if s := choose(t, n).Schools[0].Sides[0].Here; !strings.Contains(s, "ruled out") {
-		t.Errorf("wired glass where people strike it: %q", s)
+		t.Errorf("acrylic where people strike it: %q", s)
 	}
 	// What is best already raises no question.
 	n.Like = choose(t, n).Open[0].Material

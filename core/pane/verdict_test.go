@@ -161,7 +161,7 @@ func TestSentence(t *testing.T) {
 		{"what counts nothing is not against it", []Reason{reason("a", 10, 2), reason("c", 0, 0), reason("b", 6, 1)}, "a"},
 		{"the weight decides", []Reason{reason("light", 10, 1), reason("heavy", 8, 3), reason("c", 5, 1)}, "heavy; light"},
 	} {
-		if got := (Ranked{Reasons: c.reasons}).sentence(); got != c.want {
+		if got := (Ranked{Reasons: c.reasons}).sentence(false); got != c.want {
 			t.Errorf("%s: %q, want %q", c.name, got, c.want)
 		}
 	}

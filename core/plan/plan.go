@@ -12,6 +12,7 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/pane"
 )
 
 // Facts are what the plan depends on beside the family.
@@ -19,7 +20,9 @@ type Facts struct {
 	Exposure exposure.Exposure `json:"exposure"`
 	Power    bool              `json:"power" doc:"The object has mains power"`
 	Gas      bool              `json:"gas"`
-	Vehicle  bool              `json:"vehicle" doc:"Part of a road vehicle or a machine that drives"`
+	Vehicle  bool              `json:"vehicle" doc:"Part of something that drives or is towed"`
+	Moves    pane.Moves        `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Which of these it is; nothing said is a road vehicle"`
+	Plastic  bool              `json:"plastic,omitempty" doc:"The new pane is of plastic"`
 	Water    bool              `json:"water" doc:"Part of a boat"`
 	Old      bool              `json:"old" doc:"From before the 1980s, as far as anybody knows"`
 	Strike   bool              `json:"strike" doc:"People can fall or strike against the pane"`
@@ -51,7 +54,7 @@ const (
 // Words are the facts as the catalogues name them.
 func (f Facts) Words(fam family.Family) caution.Facts {
 	w := caution.Facts{
-		"power": f.Power, "gas": f.Gas, "vehicle": f.Vehicle, "water": f.Water, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
+		"power": f.Power, "gas": f.Gas, "vehicle": f.Vehicle, "driven": f.Vehicle && f.Moves != pane.Trailer, "plastic": f.Plastic, "water": f.Water, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
 		"outdoors": f.Exposure.Outdoors,
 		"heavy":    f.Weight > heavyKg || f.Longest > heavyMM,
 		// An exposure is also a fact: fire, kiln, oven.

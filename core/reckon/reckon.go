@@ -40,6 +40,7 @@ type Known struct {
 	Power     bool                         `json:"power,omitempty"`
 	Gas       bool                         `json:"gas,omitempty"`
 	Vehicle   bool                         `json:"vehicle,omitempty"`
+	Moves     pane.Moves                   `json:"moves,omitempty" enum:",road,trailer,machine"`
 	Water     bool                         `json:"water,omitempty"`
 	Old       bool                         `json:"old,omitempty"`
 	Strike    bool                         `json:"strike,omitempty"`

@@ -59,7 +59,8 @@ type Object struct {
 	Name     string            `json:"name"`
 	Exposure exposure.Exposure `json:"exposure"`
 	Power    bool              `json:"power"`
-	Vehicle  bool              `json:"vehicle" doc:"Part of something that drives on roads or fields"`
+	Vehicle  bool              `json:"vehicle" doc:"Part of something that drives or is towed"`
+	Moves    pane.Moves        `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Which of these it is; nothing said is a road vehicle"`
 	Water    bool              `json:"water" doc:"Part of a boat"`
 	Gas      bool              `json:"gas"`
 	Old      bool              `json:"old"`

@@ -28,6 +28,7 @@ type TakeIn struct {
 	Power      bool            `json:"power,omitempty"`
 	Gas        bool            `json:"gas,omitempty"`
 	Vehicle    bool            `json:"vehicle,omitempty"`
+	Moves      pane.Moves      `json:"moves,omitempty" enum:",road,trailer,machine"`
 	Water      bool            `json:"water,omitempty"`
 	Old        bool            `json:"old,omitempty"`
 	Strike     bool            `json:"strike,omitempty"`
@@ -91,7 +92,7 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 		}
 	}
 	o.Power, o.Gas, o.Old, o.Strike = in.Power, in.Gas, in.Old, in.Strike
-	o.Vehicle, o.Water = in.Vehicle, in.Water
+	o.Vehicle, o.Moves, o.Water = in.Vehicle, in.Moves, in.Water
 	p = record.Pane{Held: record.Held{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like}}
 	if f.Tightening != "" {
 		p.Sides = usualScrews

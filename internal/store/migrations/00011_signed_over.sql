@@ -27,3 +27,6 @@ CREATE TABLE IF NOT EXISTS failed_trial (
   CONSTRAINT failed_trial_pane FOREIGN KEY (pane_id) REFERENCES pane (id),
   CONSTRAINT failed_trial_by FOREIGN KEY (done_by) REFERENCES account (id)
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci;
+
+-- What it is that drives: a road vehicle, a trailer, a machine.
+ALTER TABLE object ADD COLUMN IF NOT EXISTS moves VARCHAR(10) NOT NULL DEFAULT '' AFTER vehicle;

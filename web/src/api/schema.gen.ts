@@ -1063,12 +1063,14 @@ export interface components {
             v: number;
         };
         CautionCaution: {
+            any?: string[];
             /** @description For the customer, on the ticket */
             customer?: boolean;
             id: string;
             reason: string;
             text: string;
             title: string;
+            unless?: string[];
             when: string[];
         };
         CompatAgent: {
@@ -2470,13 +2472,18 @@ export interface components {
             gas: boolean;
             /** Format: int64 */
             id: number;
+            /**
+             * @description Which of these it is; nothing said is a road vehicle
+             * @enum {string}
+             */
+            moves?: "" | "road" | "trailer" | "machine";
             name: string;
             old: boolean;
             power: boolean;
             /** @description What the old pane's corner says */
             stamp: string;
             strike: boolean;
-            /** @description Part of something that drives on roads or fields */
+            /** @description Part of something that drives or is towed */
             vehicle: boolean;
             /** Format: int64 */
             version: number;
@@ -3118,6 +3125,8 @@ export interface components {
             layout?: components["schemas"]["DrawingLayout"];
             /** @description Material of the old pane, as far as known */
             like?: string;
+            /** @enum {string} */
+            moves?: "" | "road" | "trailer" | "machine";
             name?: string;
             object: string;
             old?: boolean;

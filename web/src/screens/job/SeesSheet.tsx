@@ -4,6 +4,7 @@ import { on, useJobWrite } from "../../api/hooks";
 import type { Exposure, PaneObject, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
+import { MovesField } from "../../parts/MovesField";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
 import { Tick } from "../../parts/Tick";
@@ -121,7 +122,7 @@ export function SeesSheet({ view, open, onClose }: Props) {
 						checked={object.strike}
 						onChange={(strike) => setObject({ ...object, strike })}
 					>
-						People can fall or strike against it
+						Somebody may fall, lean or be thrown against it
 					</Tick>
 					<Tick
 						checked={object.power}
@@ -135,12 +136,11 @@ export function SeesSheet({ view, open, onClose }: Props) {
 					>
 						Gas in it
 					</Tick>
-					<Tick
-						checked={object.vehicle}
-						onChange={(vehicle) => setObject({ ...object, vehicle })}
-					>
-						It drives
-					</Tick>
+					<MovesField
+						vehicle={object.vehicle}
+						moves={object.moves}
+						onChange={(v) => setObject({ ...object, ...v })}
+					/>
 					<Tick
 						checked={object.water}
 						onChange={(water) => setObject({ ...object, water })}

@@ -133,6 +133,7 @@ function bodyOf(f: Form) {
 		power: f.power,
 		gas: f.gas,
 		vehicle: f.vehicle,
+		moves: f.moves,
 		water: f.water,
 		layout: f.layout,
 		old: f.old,

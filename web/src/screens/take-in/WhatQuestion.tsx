@@ -1,6 +1,7 @@
 import type { Exposure } from "../../api/types";
 import { TextField } from "../../parts/Field";
 import { LayoutFields } from "../../parts/LayoutFields";
+import { MovesField } from "../../parts/MovesField";
 import { Pick } from "../../parts/Pick";
 import { Tick } from "../../parts/Tick";
 import type { QuestionProps } from "./form";
@@ -72,9 +73,7 @@ export function WhatQuestion({
 				<Tick checked={form.gas} onChange={(gas) => set({ gas })}>
 					Gas in it
 				</Tick>
-				<Tick checked={form.vehicle} onChange={(vehicle) => set({ vehicle })}>
-					It drives: a vehicle, a machine, a trailer
-				</Tick>
+				<MovesField vehicle={form.vehicle} moves={form.moves} onChange={set} />
 				<Tick checked={form.water} onChange={(water) => set({ water })}>
 					It floats
 				</Tick>
@@ -82,7 +81,7 @@ export function WhatQuestion({
 					Old: from before the 1980s, perhaps
 				</Tick>
 				<Tick checked={form.strike} onChange={(strike) => set({ strike })}>
-					People can fall or strike against it
+					Somebody may fall, lean or be thrown against it
 				</Tick>
 			</div>
 		</div>

@@ -15,6 +15,7 @@ export type Form = {
 	power: boolean;
 	gas: boolean;
 	vehicle: boolean;
+	moves: "" | "road" | "trailer" | "machine";
 	water: boolean;
 	layout: Layout;
 	old: boolean;
@@ -39,6 +40,7 @@ function emptyForm(): Form {
 		power: false,
 		gas: false,
 		vehicle: false,
+		moves: "",
 		water: false,
 		layout: { across: 1, down: 1, behind: false },
 		old: false,
