@@ -31,6 +31,8 @@ type lift struct {
 	low, high  float64 // the band of lengths that work, as read
 	sureLow    float64 // with everything at its bad end
 	sureHigh   float64
+	mustLow    float64 // 19 times in 20
+	mustHigh   float64
 	limitFrom  origin.Origin
 	lowGrowth  float64
 	highGrowth float64
@@ -63,6 +65,12 @@ func (s *solver) liftAxis(h *axis) (bool, error) {
 	k.nominal = (k.low + k.high) / 2
 	k.sureLow = k.low + k.doubt + l.Doubt + s.band.Half
 	k.sureHigh = k.high - k.doubt - u.Doubt - s.band.Half
+	walls := s.walls(*h)
+	// In: the upper pocket over the least between the faces, less what the cutter
+	// adds. To stay: what the lower pocket and the greatest take, as much as it is
+	// once in twenty.
+	k.mustHigh = overLess(spread{u.Value, u.Doubt}, negated(walls), s.band.Half, 1) - liftAir - k.highGrowth
+	k.mustLow = -overLess(spread{-l.Value, l.Doubt}, walls, s.band.Half, 1) + k.engage + k.lowGrowth
 	h.lifted, h.skew = k, 0
 	return true, nil
 }
@@ -122,9 +130,13 @@ func (k *lift) orderFigure(v float64, n note) working.Figure {
 		Working: working.Of("middle of ({a} … {b}), rounded down", v, "mm",
 			working.In("a", "shortest that surely stays", k.sureLow, "mm", origin.Sum()), working.In("b", "longest that surely goes in", k.sureHigh, "mm", origin.Sum())).
 			With("Every length between the two goes in and stays with all readings and the cutter's band at their bad ends.")}
-	if !n.fits {
+	switch {
+	case n.fits:
+	case v >= k.mustLow && v <= k.mustHigh:
+		f.Sentence = "order this height; it goes in and stays, " + often
+	default:
 		f.Verdict = working.Warn
-		f.Sentence = fmt.Sprintf("no height surely does both: up to %s surely goes in, from %s surely stays; this is between", length.Metric(k.sureHigh), length.Metric(k.sureLow))
+		f.Sentence = fmt.Sprintf("no height is sure to go in and to stay: over %s it may not go in, under %s it may drop out", length.Metric(k.mustHigh), length.Metric(k.mustLow))
 	}
 	return f
 }

@@ -78,6 +78,16 @@ func (s solver) walls(a axis) []spread {
 	return out
 }
 
+// negated are the same on the other side of nothing: the greatest of them is the
+// least of those.
+func negated(walls []spread) []spread {
+	out := make([]spread, len(walls))
+	for i, w := range walls {
+		out[i] = spread{-w.value, w.half}
+	}
+	return out
+}
+
 // cutAt is the i-th node of a triangular band of half-width 1.
 func cutAt(i int) float64 {
 	p := (float64(i) + 0.5) / cutNodes

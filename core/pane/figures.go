@@ -77,8 +77,8 @@ func (m Material) stressFigure(l Load, a action, b strength.Bent, t float64) wor
 
 func (m Material) bendFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
 	limit, span := m.roomFor(l, a, t).deflection, l.span()
-	said := "it may bend a sixtieth of its span, with what is on it for good"
-	if l.deflectionLimit() < strength.DeflectionLimit(span) {
+	said := "it may bend " + m.spanShare() + " of its span, with what is on it for good"
+	if m.deflectionLimit(l) < m.spanLimit(l) {
 		said = fmt.Sprintf("beyond √(¾ × spare bite × span) = √(¾ × %s × %s) it is drawn out of its bite", length.Metric(l.Spare), length.Metric(span))
 	}
 	plies, d := float64(max(1, m.Plies)), m.sheet(t).Rigidity()

@@ -118,11 +118,30 @@ func (m Material) bend(l Load, a action, t float64) (strength.Bent, error) {
 // span is the length over which the pane bends, mm.
 func (l Load) span() float64 { return l.Held.Span(l.W, l.H) }
 
+// plasticSpan is the share of its span that a plastic pane may bend: it gives
+// without harm, and what ends it is its bite. Common practice, no source.
+const plasticSpan = 1.0 / 25
+
+// spanLimit is how far a pane of the material may bend by its span alone, mm.
+func (m Material) spanLimit(l Load) float64 {
+	if m.Plastic {
+		return l.span() * plasticSpan
+	}
+	return strength.DeflectionLimit(l.span())
+}
+
+func (m Material) spanShare() string {
+	if m.Plastic {
+		return "a twenty-fifth"
+	}
+	return "a sixtieth"
+}
+
 // deflectionLimit is how far the pane may bend, mm: a share of its span, and
 // no farther than keeps its bite. A pane that bends by w is drawn in by
 // 8w²/(3·span), half of it on each side, the arc being longer than its chord.
-func (l Load) deflectionLimit() float64 {
-	limit := strength.DeflectionLimit(l.span())
+func (m Material) deflectionLimit(l Load) float64 {
+	limit := m.spanLimit(l)
 	if l.Spare > 0 {
 		limit = math.Min(limit, math.Sqrt(0.75*l.Spare*l.span()))
 	}
@@ -142,7 +161,7 @@ type room struct {
 // EN 16612, from memory.
 func (m Material) roomFor(l Load, a action, t float64) room {
 	may, from := m.allowable(a.lasting)
-	r := room{deflection: l.deflectionLimit(), from: from}
+	r := room{deflection: m.deflectionLimit(l), from: from}
 	forGood, _ := m.allowable(strength.Permanent)
 	r.taken = m.SeatStress(l, t) / forGood
 	if a.lasting != strength.Permanent {
@@ -228,8 +247,8 @@ func (m Material) loadGate(n Need) *Closed {
 			"MPa", "σ", "stress "+a.said, b.Stress, working.Most(left.stress, "MPa", left.from))
 	}
 	limit := left.deflection
-	far := "more than a sixtieth of its span"
-	if n.Load.deflectionLimit() < strength.DeflectionLimit(n.Load.span()) {
+	far := "more than " + m.spanShare() + " of its span"
+	if m.deflectionLimit(n.Load) < m.spanLimit(n.Load) {
 		far = "and be drawn out of its bite"
 	}
 	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1), length.Metric(b.Deflection), far, m.wouldDo(n.Load, t)),

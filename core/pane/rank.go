@@ -146,7 +146,7 @@ const (
 	warpWeight     = 8.0
 	touchWeight    = 5.0
 	likeWeight     = 10.0
-	usualWeight    = 4.0
+	usualWeight    = 8.0
 )
 
 func (m Material) rank(n Need) Ranked {
@@ -233,7 +233,7 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 		if m.ID == n.Usual {
 			return Score{10, "what such a pane usually is"}
 		}
-		return Score{5, "not what such a pane usually is"}
+		return Score{0, "not what such a pane usually is"}
 	case "weight":
 		if n.Area <= 0 {
 			return Score{5, "not weighed yet: no size"}
