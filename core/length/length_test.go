@@ -49,6 +49,17 @@ func TestParse(t *testing.T) {
 		{"268 +/- 0.4 mm", MM, Tape, 268, 0.4},
 		{"11 1/2 ±1/32", MM, Rule, 292.1, 25.4 / 32},
 		{" 268 ", MM, Tape, 268, 1},
+		{"2''", MM, Tape, 50.8, 25.4 / 32},
+		{"11 1/2''", MM, Tape, 292.1, 25.4 / 32},
+		{`4' - 2 3/8"`, MM, Tape, 1279.525, 25.4 / 32},
+		{"4' -2''", MM, Tape, 1270, 25.4 / 32},
+		{"268 bare", MM, Tape, 267.75, 1},
+		{"1 1/4 shy", MM, Tape, (1.25 - 1.0/32) * 25.4, 25.4 / 16},
+		{"1 1/4 full", MM, Tape, (1.25 + 1.0/32) * 25.4, 25.4 / 16},
+		{"1,25", MM, Caliper, 1.25, 0.05},
+		{"0,250", MM, Caliper, 0.25, 0.05},
+		{"1,250 m", MM, Tape, 1250, 1},
+		{"1.250 mm", MM, Caliper, 1.25, 0.05},
 	} {
 		r, err := Parse(c.in, c.unit, c.with)
 		if err != nil {
@@ -68,6 +79,9 @@ func TestRefuse(t *testing.T) {
 	}{
 		{"zero under the stroke", "5 1/0", 4},
 		{"two strokes", "3//4", 2},
+		{"a thousand or a decimal", "1,250 mm", 0},
+		{"the same, bare", "12,500", 0},
+		{"the same in centimetres", "1,250 cm", 0},
 		{"improper behind a whole", "12 13/8", 3},
 		{"negative", "-3", 0},
 		{"true minus", "−3", 0},

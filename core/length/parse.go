@@ -141,10 +141,17 @@ func (p *parser) read(shop Unit) (terms []term, lean Lean, doubt float64, err er
 	return terms, lean, doubt, nil
 }
 
-// joint steps over the hyphen of 4ft-2in, but not over the one of a light 4ft-.
+// joint steps over the hyphen of 4ft-2in and of 4' - 2", but not over the one of
+// a light 4ft-.
 func (p *parser) joint() {
-	if isDash(p.peek()) && p.pos+1 < len(p.runes) && isDigit(p.runes[p.pos+1]) {
-		p.pos++
+	if !isDash(p.peek()) {
+		return
+	}
+	from := p.pos
+	p.pos++
+	p.space()
+	if !isDigit(p.peek()) && fractionOf(p.peek()) == 0 {
+		p.pos = from
 	}
 }
 

@@ -23,6 +23,10 @@ func (p *parser) term(shop Unit, before *term) (term, error) {
 	}
 	p.space()
 	unit, n := unitOf(p.word(), p.peek())
+	// Two strokes are the sign of an inch, typed twice.
+	if unit == FT && n == 1 && p.pos+1 < len(p.runes) && p.runes[p.pos+1] == p.runes[p.pos] {
+		unit, n = IN, 2
+	}
 	named := n > 0
 	p.pos += n
 	switch {
@@ -39,6 +43,11 @@ func (p *parser) term(shop Unit, before *term) (term, error) {
 	default:
 		t.unit = shop
 	}
+	// 1,250 mm is one and a quarter to some people and twelve hundred and fifty to
+	// others; in metres and feet it can only be the first.
+	if p.thousands(start) && t.unit != M && t.unit != FT {
+		return t, p.fail(start, "this may be a decimal or a thousand", "write it without the comma, or with a point for a decimal")
+	}
 	if before != nil && t.value >= 12 {
 		return t, p.fail(start, "12 inches or more after feet", "count them as another foot, or write inches alone")
 	}
@@ -46,6 +55,23 @@ func (p *parser) term(shop Unit, before *term) (term, error) {
 		return t, p.fail(start, "part of a foot", "write feet and inches")
 	}
 	return t, nil
+}
+
+// thousands says whether the number at a place is written with a comma before
+// three digits, as a thousand would be.
+func (p *parser) thousands(at int) bool {
+	n := at
+	for n < len(p.runes) && isDigit(p.runes[n]) {
+		n++
+	}
+	if before := n - at; before < 1 || before > 3 || p.runes[at] == '0' || n >= len(p.runes) || p.runes[n] != ',' {
+		return false
+	}
+	end := n + 1
+	for end < len(p.runes) && isDigit(p.runes[end]) {
+		end++
+	}
+	return end-n-1 == 3
 }
 
 // number reads the whole or decimal part. A comma is the decimal sign too.
@@ -207,7 +233,7 @@ func (p *parser) lean() (Lean, error) {
 	}
 	w := p.word()
 	switch w {
-	case "light", "weak", "under", "scant":
+	case "light", "weak", "under", "scant", "bare", "shy":
 		p.pos += len(w)
 		return Light, nil
 	case "heavy", "strong", "over", "full":
