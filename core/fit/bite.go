@@ -10,10 +10,6 @@ import (
 	"freshshard/core/working"
 )
 
-// slack is the gap on one side with the opening at its most and the pane at
-// the bottom of its band: what the bite is taken from.
-func (s solver) slack(a axis, pane float64) float64 { return (a.high - (pane - s.band.Half)) / 2 }
-
 var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "when hot", "bite_coldest": "in the coldest", "rest_cold": "when set", "rest_hot": "when hot"}
 
 func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {

@@ -34,15 +34,32 @@ func DewPoint(air, damp float64) (float64, error) {
 
 // Damp is the air before a surface that is to be bonded or painted.
 type Damp struct {
-	Air      float64 `json:"air" doc:"°C"`
-	Humidity float64 `json:"damp" doc:"% of relative humidity"`
-	Surface  float64 `json:"surface" doc:"°C"`
+	Air      *float64 `json:"air" doc:"°C"`
+	Humidity float64  `json:"damp" doc:"% of relative humidity"`
+	Surface  *float64 `json:"surface" doc:"°C"`
 }
+
+// What a surface may be to be bonded or painted, °C: no colder than the least of
+// most sheets, never frozen, never hot to the hand. Common practice, no source.
+const (
+	coldLeast = 5.0
+	frozen    = 0.0
+	hotMost   = 40.0
+)
 
 // Figures hold the surface against the dew point: bond and paint only 3 K above
 // it.
 func (p Damp) Figures() ([]working.Figure, error) {
-	air, damp, surface := p.Air, p.Humidity, p.Surface
+	if p.Air == nil {
+		return nil, fault.New("air", "the air's temperature is wanted", "read it in °C, out of the sun")
+	}
+	if p.Surface == nil {
+		return nil, fault.New("surface", "the surface's temperature is wanted", "lay the probe on the glass or the flange")
+	}
+	air, damp, surface := *p.Air, p.Humidity, *p.Surface
+	if damp > 0 && damp < 1 {
+		return nil, fault.New("damp", "this reads like a share", "give it in per cent: 50, not 0.5")
+	}
 	d, err := DewPoint(air, damp)
 	if err != nil {
 		return nil, err
@@ -58,5 +75,20 @@ func (p Damp) Figures() ([]working.Figure, error) {
 		Sentence: "is the surface above the dew point; bond and paint only where it is enough",
 		Working: working.Of("{S} − {D}", surface-d, "K", working.In("S", "surface", surface, "°C", origin.Read("")), working.In("D", "dew point", d, "°C", origin.Sum())).
 			With("Warm the part, not the air before it; a part from the cold van stays under the dew point for an hour. Never on ice, dew or hot metal, and never below the least temperature of the product's sheet.")}
-	return []working.Figure{over.Judge(working.Stop), point}, nil
+	return []working.Figure{over.Judge(working.Stop), warmth(surface), point}, nil
+}
+
+// warmth holds a surface against frost and heat.
+func warmth(surface float64) working.Figure {
+	f := working.Figure{Key: "dew_surface", Value: surface, Unit: "°C", Limit: working.Least(coldLeast, "°C", origin.Custom()), Sentence: "is the surface; the least of the product's sheet comes first",
+		Working: working.Of("{S}", surface, "°C", working.In("S", "surface", surface, "°C", origin.Read("")))}
+	switch {
+	case surface <= frozen:
+		f.Sentence = "is the surface: it is frozen, nothing holds on it"
+		return f.Judge(working.Stop)
+	case surface > hotMost:
+		f.Limit, f.Sentence = working.Most(hotMost, "°C", origin.Custom()), "is the surface: it is hot, and what is laid on it skins before it wets"
+		return f.Judge(working.Stop)
+	}
+	return f.Judge(working.Warn)
 }

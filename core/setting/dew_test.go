@@ -30,17 +30,33 @@ func TestDewPoint(t *testing.T) {
 }
 
 // A surface 3 K above the dew point may be bonded, one at 2.9 K not. ISO 8502-4,
-// from memory.
+// from memory. A frozen one and a hot one never; one below 5 °C is looked up.
+// Common practice, no source.
 func TestDewFigures(t *testing.T) {
 	d, _ := DewPoint(18, 70)
+	air := 18.0
 	for over, want := range map[float64]working.Verdict{3.01: working.Good, 2.9: working.Stop, -1: working.Stop} {
-		f, err := Damp{18, 70, d + over}.Figures()
-		if err != nil || f[0].Verdict != want || math.Abs(f[0].Value-over) > 1e-9 || math.Abs(f[1].Value-d) > 1e-9 {
+		surface := d + over
+		f, err := Damp{&air, 70, &surface}.Figures()
+		if err != nil || f[0].Verdict != want || math.Abs(f[0].Value-over) > 1e-9 || math.Abs(f[2].Value-d) > 1e-9 {
 			t.Errorf("%v K over: %+v, %v", over, f, err)
 		}
 	}
+	cold := -20.0
+	for surface, want := range map[float64]working.Verdict{-1: working.Stop, 0: working.Stop, 0.1: working.Warn, 4.9: working.Warn, 5: working.Good, 40: working.Good, 40.1: working.Stop} {
+		f, err := Damp{&cold, 50, &surface}.Figures()
+		if err != nil || f[1].Verdict != want {
+			t.Errorf("at %v °C: %+v, %v", surface, f[1], err)
+		}
+	}
 	for field, c := range map[string][3]float64{"air": {90, 50, 20}, "damp": {20, 0, 20}, "surface": {20, 50, 900}} {
-		_, err := Damp{c[0], c[1], c[2]}.Figures()
+		_, err := Damp{&c[0], c[1], &c[2]}.Figures()
+		if f := fault.Of(err); f == nil || f.Field != field {
+			t.Errorf("want a fault at %s, got %v", field, err)
+		}
+	}
+	for field, p := range map[string]Damp{"air": {nil, 50, &air}, "surface": {&air, 50, nil}, "damp": {&air, 0.5, &air}} {
+		_, err := p.Figures()
 		if f := fault.Of(err); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, err)
 		}

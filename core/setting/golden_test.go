@@ -40,8 +40,8 @@ func TestSettingIsAsLookedAt(t *testing.T) {
 	lo, hi := GasketLength(1200)
 	s1, s2 := Seated(4)
 	fmt.Fprintf(b, "\n%v %v %v %v %s\n", lo, hi, s1, s2, golden.Lines(t, GasketFigure(1200, "the pane's edge")))
-	for _, d := range []Damp{{20, 50, 20}, {20, 50, 12.26}, {20, 50, 12.27}, {-10, 80, -8}, {35, 100, 37}, {20, 0, 20}, {20, 101, 20}, {-61, 50, 20}, {20, 50, 400}, {20, 50, 401}, {20, 50, -61}, {20, 1, 20}, {60, 50, 60}, {61, 50, 60}} {
-		f, err := d.Figures()
+	for _, d := range [][3]float64{{20, 50, 20}, {20, 50, 12.26}, {20, 50, 12.27}, {-10, 80, -8}, {35, 100, 37}, {20, 0, 20}, {20, 101, 20}, {-61, 50, 20}, {20, 50, 400}, {20, 50, 401}, {20, 50, -61}, {20, 1, 20}, {20, 0.5, 20}, {60, 50, 60}, {61, 50, 60}} {
+		f, err := Damp{&d[0], d[1], &d[2]}.Figures()
 		fmt.Fprintf(b, "%+v: %v\n", d, err)
 		for _, x := range f {
 			fmt.Fprintf(b, "  %s %s %.3f %s | %s\n", x.Verdict, x.Key, x.Value, x.Sentence, x.Working.Values)

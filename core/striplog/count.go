@@ -6,59 +6,6 @@ import (
 	"strings"
 )
 
-// MixUps are plain warnings for fasteners that look alike: the same drive and
-// size, but another length or thread; and for screws that would reach the glass.
-// They are keyed by entry.
-func (l Log) MixUps() map[string][]string {
-	out := map[string][]string{}
-	for i, e := range l {
-		if !e.fastener() {
-			continue
-		}
-		if e.Held.ToGlass > 0 && e.Held.Length > e.Held.ToGlass {
-			out[e.ID] = append(out[e.ID], fmt.Sprintf("a %g mm screw here reaches the pane: %g mm to the glass", e.Held.Length, e.Held.ToGlass))
-		}
-		for k, o := range l {
-			if k == i || !alike(e, o) {
-				continue
-			}
-			switch {
-			case e.Held.Thread != o.Held.Thread:
-				out[e.ID] = append(out[e.ID], fmt.Sprintf("%s thread here; the one at %s looks alike and is %s", threadOf(e), o.place(), threadOf(o)))
-			case e.Held.Length != o.Held.Length && e.Held.Length > 0 && o.Held.Length > 0:
-				word := "short"
-				if e.Held.Length > o.Held.Length {
-					word = "long"
-				}
-				out[e.ID] = append(out[e.ID], fmt.Sprintf("the %s one, %g mm, goes here; %g mm goes to %s", word, e.Held.Length, o.Held.Length, o.place()))
-			}
-			// A longer look-alike that would reach the glass if it came here.
-			if e.Held.ToGlass > 0 && e.Held.Length <= e.Held.ToGlass && o.Held.Length > e.Held.ToGlass {
-				out[e.ID] = append(out[e.ID], fmt.Sprintf("the %g mm one from %s would reach the pane here: %g mm to the glass", o.Held.Length, o.place(), e.Held.ToGlass))
-			}
-		}
-	}
-	return out
-}
-
-func alike(a, b Entry) bool {
-	return b.fastener() && a.Held.Drive != "" && strings.EqualFold(a.Held.Drive, b.Held.Drive) && strings.EqualFold(a.Held.Size, b.Held.Size)
-}
-
-func threadOf(e Entry) string {
-	if e.Held.Thread == NoThread {
-		return "unknown"
-	}
-	return string(e.Held.Thread)
-}
-
-func (e Entry) place() string {
-	if e.Where != "" {
-		return e.Where
-	}
-	return e.What
-}
-
 // Count is one entry that does not count out yet.
 type Count struct {
 	ID   string `json:"id"`

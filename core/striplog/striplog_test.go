@@ -97,6 +97,48 @@ func TestOrderBackHolds(t *testing.T) {
 	}
 }
 
+func TestLookAlikes(t *testing.T) {
+	screw := func(id, what, drive, size string, long float64) Entry {
+		return Entry{ID: id, Kind: Fasteners, What: what, Where: id, Count: 1, Fate: Back, Held: Held{How: "screw", Drive: drive, Size: size, Length: long}}
+	}
+	for _, c := range []struct {
+		name string
+		a, b Entry
+		want bool
+	}{
+		{"the same", screw("a", "x", "PH2", "M4", 12), screw("b", "y", "PH2", "M4", 16), true},
+		{"spelt otherwise", screw("a", "x", "ph 2", "m 4", 12), screw("b", "y", "PH-2", "M4", 16), true},
+		{"a comma in the size", screw("a", "x", "T15", "4,2", 12), screw("b", "y", "t15", "4.2", 16), true},
+		{"one drive not noted", screw("a", "x", "", "M4", 12), screw("b", "y", "PH2", "M4", 16), true},
+		{"no drive noted", screw("a", "x", "", "M4", 12), screw("b", "y", "", "M4", 16), true},
+		{"nothing noted, called the same", screw("a", "Trim screw", "", "", 12), screw("b", "trim  screw", "", "", 16), true},
+		{"nothing noted, called otherwise", screw("a", "trim screw", "", "", 12), screw("b", "hinge screw", "", "", 16), false},
+		{"another size", screw("a", "x", "PH2", "M4", 12), screw("b", "x", "PH2", "M5", 16), false},
+		{"another drive", screw("a", "x", "PH2", "", 12), screw("b", "x", "T15", "", 16), false},
+	} {
+		if got := len((Log{c.a, c.b}).MixUps()) == 2; got != c.want {
+			t.Errorf("%s: mixed up %v", c.name, got)
+		}
+	}
+	// One warning a line, the thread first; a screw as long as what is before the
+	// glass reaches it.
+	a, b := screw("a", "x", "PH2", "M4", 12), screw("b", "x", "PH2", "M4", 16)
+	a.Held.Thread, b.Held.Thread, a.Held.ToGlass = "machine", "self-tapping", 16
+	if got := (Log{a, b}).MixUps()["a"]; len(got) != 1 || !strings.HasPrefix(got[0], "machine thread here;") || !strings.Contains(got[0], "the short one, 12 mm, goes here; 16 mm goes to b") || !strings.Contains(got[0], "the 16 mm one from b would reach the pane here") {
+		t.Errorf("%v", got)
+	}
+	c := screw("c", "x", "PH2", "M4", 20)
+	if got := (Log{a, b, c}).MixUps()["b"]; len(got) != 1 || !strings.Contains(got[0], "the middle one, 16 mm, goes here; 12 mm goes to a; 20 mm goes to c") {
+		t.Errorf("%v", got)
+	}
+	for long, want := range map[float64]bool{15.9: false, 16: true, 16.1: true} {
+		a.Held.Length = long
+		if got := len((Log{a}).MixUps()["a"]) == 1; got != want {
+			t.Errorf("a screw of %v with 16 before the glass: %v", long, got)
+		}
+	}
+}
+
 func TestMixUps(t *testing.T) {
 	m := oven().MixUps()
 	if got := strings.Join(m["s2"], "; "); !strings.Contains(got, "the short one, 8 mm, goes here; 16 mm goes to sides of the shell") || !strings.Contains(got, "would reach the pane here") {
@@ -106,7 +148,7 @@ func TestMixUps(t *testing.T) {
 		t.Errorf("long screw: %s", got)
 	}
 	threads := Log{screw("a", "low screw", "low", 2, 16, Machine), screw("b", "high screw", "high", 2, 16, SelfTapping)}
-	if got := threads.MixUps()["a"]; len(got) != 1 || !strings.Contains(got[0], "machine thread here; the one at high looks alike and is self-tapping") {
+	if got := threads.MixUps()["a"]; len(got) != 1 || !strings.Contains(got[0], "machine thread here; it looks like the self-tapping one at high") {
 		t.Errorf("threads: %v", got)
 	}
 	same := Log{screw("a", "one", "left", 2, 16, Machine), screw("b", "two", "right", 2, 16, Machine)}

@@ -83,7 +83,7 @@ func loadTopics() []Topic {
 		{"hoop", "hoop stress of a tube under pressure", TubeIn{12.7, 2.4, 800}, with(runHoop)},
 		{"edge", "stress at the cold, covered edge of a hot pane", EdgeIn{70, 9, 40}, with(runEdge)},
 		{"pack", "how warm the panes of a pack get, in every order and facing", heat.Pack{Cavity: 250, Room: 22, Inside: heat.UsualInside, Outside: heat.UsualOutside, Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},
-		{"dew", "whether a surface is dry enough to bond and paint", setting.Damp{Air: 19.2, Humidity: 46, Surface: 12}, with(setting.Damp.Figures)},
+		{"dew", "whether a surface is dry enough to bond and paint", setting.Damp{Air: degrees(19.2), Humidity: 46, Surface: degrees(12)}, with(setting.Damp.Figures)},
 		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"}, []string{"rubber"}}, with(runTouch)},
 	}
 }
@@ -156,3 +156,5 @@ func runPack(in heat.Pack) (PackOut, error) {
 	all, err := heat.Orders(in)
 	return PackOut{r, all}, err
 }
+
+func degrees(v float64) *float64 { return &v }

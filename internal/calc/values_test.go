@@ -52,7 +52,7 @@ func TestValues(t *testing.T) {
 		{"tapes", `{"base":500,"a":400,"b":300}`, "crossing", 90, 1e-9, "the same"},
 		{"hoop", `{"outside":12.7,"wall":2.4,"pressure":800}`, "hoop", 0.8 * (6.35*6.35 + 3.95*3.95) / (6.35*6.35 - 3.95*3.95), 1e-9, "Lamé, at the bore"},
 		{"edge", `{"e":70,"alpha":9,"dt":1}`, "stress", 0.63, 1e-9, "E·α·ΔT of soda-lime"},
-		{"dew", `{"air":20,"damp":50,"surface":20}`, "1.value", 9.3, 6e-3, "Magnus formula, 17.62 and 243.12"},
+		{"dew", `{"air":20,"damp":50,"surface":20}`, "2.value", 9.3, 6e-3, "Magnus formula, 17.62 and 243.12"},
 		{"plate", `{` + sheet + `,"w":1000,"h":1000,"q":1}`, "even.stress", 6 * 0.0479 * 1e3 / 36, 1e-3, "Timoshenko and Woinowsky-Krieger, Table 8, from memory"},
 		{"plate", `{` + sheet + `,"w":1000,"h":2000,"q":1}`, "even.stress", 6 * 0.1017 * 1e3 / 36, 1e-3, "the same, b/a 2"},
 		{"plate", `{` + sheet + `,"w":1000,"h":500,"held":"two","q":1}`, "limit", 500.0 / 60, 1e-9, "held above and below it bends over its height"},

@@ -2664,7 +2664,7 @@ export interface components {
              * Format: double
              * @description °C
              */
-            air: number;
+            air: number | null;
             /**
              * Format: double
              * @description % of relative humidity
@@ -2674,7 +2674,7 @@ export interface components {
              * Format: double
              * @description °C
              */
-            surface: number;
+            surface: number | null;
         };
         SettingSides: {
             /** Format: int64 */
