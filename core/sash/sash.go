@@ -8,6 +8,7 @@ package sash
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"gonum.org/v1/gonum/mat"
 
@@ -44,6 +45,7 @@ type Odd struct {
 	Value     float64 `json:"value"`
 	Predicted float64 `json:"predicted" doc:"What the others say, mm"`
 	Sentence  string  `json:"sentence"`
+	LeftOut   bool    `json:"left_out" doc:"The others are solved without it; else one of several is wrong, and nobody can say which"`
 }
 
 // Result is one direction solved.
@@ -90,10 +92,36 @@ func Solve(d Direction, light, bar, first, last, whole string) (Result, error) {
 		return Result{}, err
 	}
 	s := leastSquares(rows, m.size())
-	r := Result{Parts: s.parts, Odd: odd(rows, s)}
+	r := Result{Parts: s.parts}
+	var out int
+	switch r.Odd, out = odd(rows, s); {
+	case r.Odd == nil:
+	case out >= 0:
+		// One reading is wrong: the rest of the lights go by the others.
+		r.Parts = leastSquares(slices.Delete(slices.Clone(rows), out, out+1), m.size()).parts
+	default:
+		// One of several is wrong, and nobody can say which: what hangs on them is
+		// no surer than they disagree.
+		for i := range r.Parts {
+			r.Parts[i].Doubt = math.Max(r.Parts[i].Doubt, math.Abs(r.Odd.Value-r.Odd.Predicted))
+		}
+	}
 	r.name(m, d, light, bar, first, last)
+	if err := r.sound(); err != nil {
+		return Result{}, err
+	}
 	r.Settle = m.settle(rows, r.Parts, light, bar, first, last, whole)
 	return r, nil
+}
+
+// sound refuses a sum that leaves a part less than nothing, and names it.
+func (r Result) sound() error {
+	for _, p := range r.Parts {
+		if p.Known && p.Value <= 0 {
+			return fault.New("whole", fmt.Sprintf("the rest leaves %s mm for %s", length.Metric(p.Value), p.Name), "a reading is wrong: look at the whole and at the widest part first")
+		}
+	}
+	return nil
 }
 
 // model knows which unknown stands for which part: lights first, then bars,
@@ -253,9 +281,11 @@ func (r *Result) name(m model, d Direction, light, bar, first, last string) {
 // from the rest, as if it had been left out. By the hat values h of the fit the
 // prediction is y − r/(1 − h) with σ·√(h/(1 − h)), r the residual (Cook and
 // Weisberg, Residuals and Influence in Regression, 1982; from memory).
-func odd(rows []row, s solved) *Odd {
-	var worst *Odd
-	most := oddSigmas
+//
+// out is the row that is left out then; it is −1 where another one would explain
+// the misfit as well.
+func odd(rows []row, s solved) (worst *Odd, out int) {
+	most, rival := oddSigmas, 0.0
 	for i, o := range rows {
 		h := s.hat[i]
 		if h > 1-1e-6 {
@@ -264,13 +294,27 @@ func odd(rows []row, s solved) *Odd {
 		predicted := o.value - (o.value-s.fitted[i])/(1-h)
 		sigma := o.sigma * math.Sqrt(h/(1-h))
 		if off := math.Abs(o.value-predicted) / math.Hypot(o.sigma, sigma); off > most {
-			most = off
+			most, rival, out = off, max(rival, most), i
 			worst = &Odd{Name: o.name, Value: o.value, Predicted: predicted,
 				Sentence: fmt.Sprintf("%s reads %s; the others say %s ± %s. Read it again.", o.name, length.Metric(o.value), length.Metric(predicted), length.Metric(z95*sigma))}
+		} else {
+			rival = max(rival, off)
 		}
 	}
-	return worst
+	if worst == nil {
+		return nil, -1
+	}
+	if rival > alsoOdd*most {
+		worst.Sentence = fmt.Sprintf("the readings disagree by %s, and any of them may be wrong. Read them again, %s first.", length.Metric(math.Abs(worst.Value-worst.Predicted)), worst.Name)
+		return worst, -1
+	}
+	worst.LeftOut = true
+	return worst, out
 }
+
+// alsoOdd is the share of the worst misfit from which another reading explains
+// it as well. Judgement, no source.
+const alsoOdd = 0.95
 
 // solved is a fit: the unknowns, and for each row its fitted value and how much
 // it rules its own fit, 0 to 1.

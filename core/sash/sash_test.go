@@ -95,6 +95,33 @@ func TestPredictionIsLeavingOut(t *testing.T) {
 	}
 }
 
+// A reading that is wrong leaves the other lights alone; where several may be it,
+// nothing is surer than they disagree; and a sum that leaves a light less than
+// nothing is refused.
+func TestOneWrongReadingStaysWhereItIs(t *testing.T) {
+	d := Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250, 0.5)}, {*at(205, 0.5), *at(250, 0.5), *at(250, 0.5)}, {}}, Bars: []*length.Reading{at(20, 0.5), at(20, 0.5)}, First: at(50, 0.5), Last: at(50, 0.5), Whole: at(890, 1)}
+	r := solve(t, d)
+	if r.Odd == nil || !r.Odd.LeftOut || r.Odd.Value != 205 {
+		t.Fatalf("%+v", r.Odd)
+	}
+	for i, l := range r.Lights {
+		if math.Abs(l.Value-250) > 0.01 || l.Doubt > 2.5 {
+			t.Errorf("light %d: %v ± %v", i+1, l.Value, l.Doubt)
+		}
+	}
+	// One light and its whole: 890 is not 250 + 2 × 50 by 540, and nobody can say
+	// which of the four is wrong.
+	d = Direction{Lights: [][]length.Reading{{*at(250, 1)}}, First: at(50, 1), Last: at(50, 1), Whole: at(370, 1)}
+	if r = solve(t, d); r.Odd == nil || r.Odd.LeftOut || r.Lights[0].Doubt < 19 || !strings.Contains(r.Odd.Sentence, "any of them may be wrong") {
+		t.Errorf("%+v, %+v", r.Odd, r.Lights)
+	}
+	d = Direction{Lights: [][]length.Reading{{*at(250, 1)}, {}}, Bars: []*length.Reading{at(20, 1)}, First: at(50, 1), Last: at(50, 1), Whole: at(360, 1)}
+	_, err := Solve(d, "column", "bar", "left stile", "right stile", "width")
+	if f := fault.Of(err); f == nil || !strings.Contains(f.Why, "leaves −10.0 mm for column 2") {
+		t.Errorf("%v", err)
+	}
+}
+
 // 200 random sashes with known truth and noise: the truth lies inside the
 // stated doubt in about 95 of 100 lights.
 func TestTruthInsideTheDoubt(t *testing.T) {

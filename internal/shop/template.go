@@ -58,6 +58,11 @@ func (s *Shop) LaySash(ctx context.Context, by record.Account, job int64, in Sas
 	if err != nil {
 		return 0, err
 	}
+	for _, way := range []SashOut{across, down} {
+		if way.Odd != nil {
+			return 0, fault.New("sash", "the sash says stop: "+way.Odd.Sentence, "put its readings right before you lay its lights on a job")
+		}
+	}
 	laid := 0
 	err = s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		laid = 0

@@ -2649,6 +2649,8 @@ export interface components {
             station: string;
         };
         SashOdd: {
+            /** @description The others are solved without it; else one of several is wrong, and nobody can say which */
+            left_out: boolean;
             name: string;
             /**
              * Format: double

@@ -203,6 +203,7 @@ function WayFields({
 					className="border-l-8 border-stop bg-stop-wash px-3 py-2"
 				>
 					<strong className="text-stop">Stop.</strong> {out.odd.sentence}
+					{out.odd.left_out && " The others are worked out without it."}
 				</p>
 			)}
 			{out?.settle && (
