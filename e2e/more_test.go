@@ -20,7 +20,7 @@ func gates(t *testing.T, p *program) {
 	g.pressAt(`[data-material=toughened] > button`)
 	g.accessible("against the number")
 	g.until("no way on without a reason", `[...document.querySelectorAll("[data-material=toughened] button")].find(b => b.innerText === "Settle on it against the number").disabled`)
-	g.fill("Why toughened all the same?", "only for the photograph")
+	g.fill("Why toughened, against the number?", "only for the photograph")
 	g.press("Settle on it against the number")
 	g.sees("Settled: 4 mm toughened, by Tor Vanning.")
 	g.until("the size follows its band", `document.querySelector("[data-order]").innerText.includes("±2.5 mm") || document.body.innerText.includes("±2.5 mm")`)

@@ -116,7 +116,7 @@ func (s solver) covers(a axis, flange, mark Place) []working.Figure {
 }
 
 // screws are the wall against what the frame takes, and the length at which a
-// screw bottoms out just when the ring is home: wall + ring − bottoming gap.
+// screw bottoms out just when the ring is home: wall + ring − the room for its tip.
 func (s solver) screws() []working.Figure {
 	thin, thick := Place(""), Place("")
 	for _, p := range []Place{DepthTop, DepthRight, DepthBottom, DepthLeft} {
@@ -148,7 +148,7 @@ func (s solver) screws() []working.Figure {
 		return out
 	}
 	need := lo.Value + ring.Value - gap.Value
-	in := []working.Input{read("t", "wall at its thinnest, "+s.p.info(thin).Name, lo.Value, lo.Doubt), read("r", "inner ring under a screw's head", ring.Value, ring.Doubt), read("g", "bottoming gap", gap.Value, gap.Doubt)}
+	in := []working.Input{read("t", "wall at its thinnest, "+s.p.info(thin).Name, lo.Value, lo.Doubt), read("r", "inner ring under a screw's head", ring.Value, ring.Doubt), read("g", "room for a screw's tip", gap.Value, gap.Doubt)}
 	f := working.Figure{Key: "screw_need", Value: need, Unit: "mm", Verdict: working.Note, Place: string(ScrewStop),
 		Sentence: "is the longest screw that pulls the ring home at the thinnest place: it bottoms out before it crushes",
 		Working:  working.Of("{t} + {r} − {g}", need, "mm", in...).With("A longer one stops in its hole while the ring is still loose; a much shorter one never stops and crushes the wall.")}

@@ -78,7 +78,7 @@ func TestOddsOfAFrameAsItComes(t *testing.T) {
 	}
 }
 
-// Screw length = wall + ring − bottoming gap, at the thinnest wall: 26 + 3 − 8.
+// Screw length = wall + ring − the room for its tip, at the thinnest wall: 26 + 3 − 8.
 // Common practice, no source.
 func TestClampScrews(t *testing.T) {
 	base := map[Place]string{RingThick: "3 ±0.05", ScrewStop: "8 ±0.1"}

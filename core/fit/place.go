@@ -127,7 +127,7 @@ var places = []PlaceInfo{
 	{WallLeast, "new frame, thinnest wall that it takes", "off its sheet", false, length.Rule, 1, 200},
 	{WallMost, "new frame, thickest wall that it takes", "off its sheet", false, length.Rule, 1, 200},
 	{RingThick, "inner ring, under a screw's head", "caliper at a hole", false, length.Caliper, 0.3, 60},
-	{ScrewStop, "bottoming gap", "outer face of the wall in to the bottom of a screw hole, the frame set on it", false, length.Caliper, 0, 100},
+	{ScrewStop, "room for a screw's tip", "outer face of the wall in to the bottom of a screw hole, the frame set on it", false, length.Caliper, 0, 100},
 	{ScrewLength, "screws, under the head", "head's seat to tip", false, length.Caliper, 2, 200},
 	{OldWidth, "old pane, width", "edge to edge, or over the pieces laid together", false, length.Tape, openingLeast, openingMost},
 	{OldHeight, "old pane, height", "edge to edge, or over the pieces laid together", false, length.Tape, openingLeast, openingMost},

@@ -41,14 +41,15 @@ type TakeIn struct {
 	Like       string          `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
 }
 
-// What a gasket family starts with until somebody says better: a flat tape of
-// 3 mm and two brackets at the top and at the bottom. Common practice, no source.
+// usualTape is the flat tape that a gasket family starts with until somebody says
+// better, mm. Common practice, no source.
 const usualTape = 3.0
 
-var usualBrackets = setting.Sides{Top: 2, Bottom: 2}
-
-// usualScrews hold whatever else is screwed. Common practice, no source.
-var usualScrews = setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}
+// usualFixings are what is tightened where nobody has counted yet, by the kind of
+// fixing; a ring springs in, and has none. Common practice, no source.
+var usualFixings = map[string]setting.Sides{
+	"bracket": {Top: 2, Bottom: 2}, "bar": {Bottom: 3}, "nut": {Right: 2, Left: 2}, "bolt": {Bottom: 2}, "screw": {Top: 2, Right: 2, Bottom: 2, Left: 2},
+}
 
 // peakOver is how far a short peak lies above a steady heat that was typed in,
 // in kelvin. Common practice, no source.
@@ -95,10 +96,10 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	o.Vehicle, o.Moves, o.Water = in.Vehicle, in.Moves, in.Water
 	p = record.Pane{Held: record.Held{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like}}
 	if f.Tightening != "" {
-		p.Sides = usualScrews
+		p.Sides = usualFixings[f.Fixing]
 	}
 	if f.Seal == "gasket" {
-		p.Gasket, p.Sides = fit.Gasket{Kind: fit.Flat, Free: usualTape}, usualBrackets
+		p.Gasket = fit.Gasket{Kind: fit.Flat, Free: usualTape}
 	}
 	return c, o, p, nil
 }

@@ -79,7 +79,7 @@ func whyChosen(j *record.Job, p *record.Pane, in Settle) (string, error) {
 			continue
 		}
 		if reason == "" {
-			return "", fault.New("reason", c.Sentence, "choose another, or say in words why this one all the same")
+			return "", fault.New("reason", c.Sentence, "choose another, or say in words why you take this one")
 		}
 		if err := prove.Words("reason", reason); err != nil {
 			return "", err

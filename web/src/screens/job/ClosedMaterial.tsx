@@ -52,7 +52,7 @@ export function ClosedMaterial({
 			{!view.job.signed &&
 				(asking ? (
 					<ReasonForm
-						ask={`Why ${closed.name} all the same?`}
+						ask={`Why ${closed.name}, against the number?`}
 						act="Settle on it against the number"
 						kind="stop"
 						onAct={(reason) => onSettle(thickness, reason)}
@@ -64,7 +64,7 @@ export function ClosedMaterial({
 						className="min-h-11 pl-3 text-[15px] text-ink-2 underline underline-offset-4"
 						onClick={() => setAsking(true)}
 					>
-						all the same
+						take it anyway
 					</button>
 				))}
 		</li>

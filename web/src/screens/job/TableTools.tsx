@@ -55,7 +55,7 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 					{job.object.exposure.outdoors ? ", outdoors" : ""}
 				</button>
 				<button type="button" className={way} onClick={() => setOpen("duty")}>
-					carries {view.reckoning.carries || "nothing more"}
+					carries {view.reckoning.carries || "no other load"}
 				</button>
 				<button
 					type="button"
