@@ -40,12 +40,14 @@ func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin)).
 			With("The longest that still goes in with everything at its bad end.")}
 	each := (r.Order.H - k.f) / 2
-	worst := (r.Order.H - s.band.Half - k.f - k.doubt) / 2
-	f := working.Figure{Key: "engage_ends", Sentence: fmt.Sprintf("in each socket when it is centred, at worst; %s expected", length.Metric(each)), Value: worst, Unit: "mm", Place: string(StopDepth),
+	// As long as the faces are apart, and as short as it is cut, once in twenty.
+	apart := -overLess(spread{-k.f, k.doubt}, []spread{{}}, s.band.Half, 1)
+	deep := (r.Order.H - apart) / 2
+	f := working.Figure{Key: "engage_ends", Sentence: fmt.Sprintf("in each socket when it is centred, %s; %s as read", often, length.Metric(each)), Value: deep, Unit: "mm", Place: string(StopDepth),
 		Limit: working.Least(k.engage, "mm", k.limitFrom),
-		Working: working.Of("({L} − {b} − {F} − {d}) / 2", worst, "mm", working.In("L", "length as ordered", r.Order.H, "mm", origin.Sum()),
-			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin), read("F", "between the faces", k.f, k.doubt),
-			working.In("d", "doubt of that reading", k.doubt, "mm", origin.Custom()))}
+		Working: working.Of("({L} − {q}) / 2", deep, "mm", working.In("L", "length as ordered", r.Order.H, "mm", origin.Sum()),
+			working.In("q", "between the faces and what the cutter takes off, as much as once in 20: the reading even in its doubt, the band triangular", apart, "mm", origin.Sum()),
+			read("F", "between the faces", k.f, k.doubt), working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin))}
 	bad := working.Stop
 	if each >= k.engage {
 		bad = working.Warn
