@@ -17,3 +17,27 @@ func (e Exposure) Behind(steady float64) Exposure {
 	e.FrameHot = math.Min(e.FrameHot, steady)
 	return e
 }
+
+// Stands is where a pane stands in a door or a wall that heat goes through.
+type Stands string
+
+// The places. Nothing said is towards the heat, which is the hottest.
+const (
+	Inner  Stands = "inner"
+	Middle Stands = "middle"
+	Outer  Stands = "outer"
+)
+
+// shareAt is the share of the heat over the room that gets to a pane by its
+// place, until its pack is noted, which has a sum of its own. Common practice, no
+// source.
+var shareAt = map[Stands]float64{Middle: 0.7, Outer: 0.4}
+
+// At is what a pane sees at its place.
+func (e Exposure) At(p Stands) Exposure {
+	share, ok := shareAt[p]
+	if !ok || e.Steady <= e.Room {
+		return e
+	}
+	return e.Behind(e.Room + share*(e.Steady-e.Room))
+}

@@ -16,3 +16,16 @@ func TestBehind(t *testing.T) {
 		t.Errorf("nothing is hot: %+v", got)
 	}
 }
+
+// The outermost pane of an oven is not as hot as its cavity; the innermost is.
+func TestAtItsPlace(t *testing.T) {
+	e := Exposure{Steady: 240, Short: 290, Room: 20, Coldest: 10, FrameHot: 150, Sudden: 180}
+	for p, want := range map[Stands]float64{"": 240, Inner: 240, Middle: 174, Outer: 108} {
+		if got := e.At(p); got.Steady != want || got.Short < got.Steady || got.Check() != nil {
+			t.Errorf("%q: %+v", p, got)
+		}
+	}
+	if got := (Exposure{Steady: 15, Room: 20}).At(Outer); got.Steady != 15 {
+		t.Errorf("in the cold: %+v", got)
+	}
+}

@@ -25,6 +25,7 @@ type TakeIn struct {
 	Object     string          `json:"object" maxLength:"120"`
 	Exposure   string          `json:"exposure" doc:"Id of what heat or weather it sees"`
 	Steady     *float64        `json:"steady,omitempty" doc:"Hot side in steady use, °C, when it is known better"`
+	Stands     exposure.Stands `json:"stands,omitempty" enum:",inner,middle,outer" doc:"Where the pane stands in a door that heat goes through"`
 	Power      bool            `json:"power,omitempty"`
 	Gas        bool            `json:"gas,omitempty"`
 	Vehicle    bool            `json:"vehicle,omitempty"`
@@ -77,8 +78,14 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	if o.Exposure, err = exposure.With(vs, in.Exposure); err != nil {
 		return c, o, p, err
 	}
-	if in.Steady != nil {
+	cavity := 0.0
+	switch {
+	case in.Steady != nil:
 		o.Exposure = atSteady(o.Exposure, *in.Steady)
+	case in.Stands != "" && in.Stands != exposure.Inner:
+		// What the pane sees is less than what the pack is held against.
+		cavity = o.Exposure.Steady
+		o.Exposure = o.Exposure.At(in.Stands)
 	}
 	if err = o.Exposure.Check(); err != nil {
 		return c, o, p, err
@@ -94,7 +101,7 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	}
 	o.Power, o.Gas, o.Old, o.Strike = in.Power, in.Gas, in.Old, in.Strike
 	o.Vehicle, o.Moves, o.Water = in.Vehicle, in.Moves, in.Water
-	p = record.Pane{Held: record.Held{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like}}
+	p = record.Pane{Held: record.Held{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like, Stack: pane.Stack{Cavity: cavity}}}
 	if f.Tightening != "" {
 		p.Sides = usualFixings[f.Fixing]
 	}

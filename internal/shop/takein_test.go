@@ -3,6 +3,7 @@ package shop
 import (
 	"testing"
 
+	"freshshard/core/exposure"
 	"freshshard/core/setting"
 )
 
@@ -23,5 +24,32 @@ func TestUsualFixings(t *testing.T) {
 		if got := view1(t, s, id).Pane.Sides; got != want {
 			t.Errorf("%s: %+v, want %+v", family, got, want)
 		}
+	}
+}
+
+// The outermost pane of an oven's door is not at the cavity's heat; its pack,
+// once it is noted, is held against all of it.
+func TestWhereItStands(t *testing.T) {
+	s, _, tor := open(t)
+	for stands, want := range map[exposure.Stands][2]float64{"": {240, 0}, exposure.Inner: {240, 0}, exposure.Middle: {174, 240}, exposure.Outer: {108, 240}} {
+		in := stove()
+		in.Family, in.Exposure, in.Object, in.Stands = "channel-front", "oven", "Deck oven, door", stands
+		id, err := s.TakeIn(ctx, tor, "", in)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if v := view1(t, s, id); v.Job.Object.Exposure.Steady != want[0] || v.Pane.Stack.Cavity != want[1] {
+			t.Errorf("%q: %v °C, its pack against %v", stands, v.Job.Object.Exposure.Steady, v.Pane.Stack.Cavity)
+		}
+	}
+	in := stove()
+	known := 200.0
+	in.Family, in.Exposure, in.Stands, in.Steady = "channel-front", "oven", exposure.Outer, &known
+	id, err := s.TakeIn(ctx, tor, "", in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if v := view1(t, s, id); v.Job.Object.Exposure.Steady != 200 {
+		t.Errorf("known better: %v", v.Job.Object.Exposure.Steady)
 	}
 }

@@ -3140,6 +3140,11 @@ export interface components {
             promised_at?: string;
             stamp?: string;
             /**
+             * @description Where the pane stands in a door that heat goes through
+             * @enum {string}
+             */
+            stands?: "" | "inner" | "middle" | "outer";
+            /**
              * Format: double
              * @description Hot side in steady use, °C, when it is known better
              */

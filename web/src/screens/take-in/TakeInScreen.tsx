@@ -8,7 +8,7 @@ import { Page } from "../../app/Page";
 import { fromField } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
-import { type Form, useForm } from "./form";
+import { asksPlace, type Form, useForm } from "./form";
 import { HeldQuestion } from "./HeldQuestion";
 import { StoryQuestion } from "./StoryQuestion";
 import { WhatQuestion } from "./WhatQuestion";
@@ -129,6 +129,7 @@ function bodyOf(f: Form) {
 		phone: f.customer ? undefined : f.phone,
 		object: f.object,
 		exposure: f.exposure,
+		stands: asksPlace(f) ? f.stands : "",
 		steady: steady === undefined || Number.isNaN(steady) ? undefined : steady,
 		power: f.power,
 		gas: f.gas,

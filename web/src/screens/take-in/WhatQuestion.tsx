@@ -4,7 +4,7 @@ import { LayoutFields } from "../../parts/LayoutFields";
 import { MovesField } from "../../parts/MovesField";
 import { Pick } from "../../parts/Pick";
 import { Tick } from "../../parts/Tick";
-import type { QuestionProps } from "./form";
+import { asksPlace, type QuestionProps } from "./form";
 
 export function WhatQuestion({
 	form,
@@ -38,6 +38,31 @@ export function WhatQuestion({
 					hint: `${e.hint} · about ${e.steady} °C`,
 				}))}
 			/>
+			{asksPlace(form) && (
+				<Pick
+					wide
+					label="Where does it stand in the door?"
+					value={form.stands || "inner"}
+					onChange={(s) => set({ stands: s as typeof form.stands })}
+					options={[
+						{
+							value: "inner",
+							label: "Alone, or towards the heat",
+							hint: "it gets all of it",
+						},
+						{
+							value: "middle",
+							label: "Behind another pane",
+							hint: "about two thirds, until its pack is noted",
+						},
+						{
+							value: "outer",
+							label: "Outermost, where hands are",
+							hint: "less than half, until its pack is noted",
+						},
+					]}
+				/>
+			)}
 			{usual && (
 				<div className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
 					<TextField

@@ -11,6 +11,7 @@ export type Form = {
 	phone: string;
 	object: string;
 	exposure: string;
+	stands: "" | "inner" | "middle" | "outer";
 	steady: string;
 	power: boolean;
 	gas: boolean;
@@ -36,6 +37,7 @@ function emptyForm(): Form {
 		phone: "",
 		object: "",
 		exposure: "",
+		stands: "",
 		steady: "",
 		power: false,
 		gas: false,
@@ -65,4 +67,13 @@ export function useForm(): [Form, (change: Partial<Form>) => void, () => void] {
 	const [form, put, clear] = useDraft<Form>("take-in", empty);
 	// Another content is another request, so it goes under another key.
 	return [form, (change) => put({ ...form, ...change, key: newKey() }), clear];
+}
+
+/** In heat it counts where the pane stands; panes behind one another say it themselves. */
+export function asksPlace(f: Form): boolean {
+	return (
+		["fire", "kiln", "oven"].includes(f.exposure) &&
+		f.steady.trim() === "" &&
+		!f.layout.behind
+	);
 }
