@@ -288,7 +288,7 @@ func mayBreakAgain(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	g.goTo("/jobs/4/choose")
-	g.sees("The same may happen again: a blow broke the old one")
+	g.sees("Like the old one would be")
 	g.until("the flag at the old glass", `document.querySelector("[data-material=annealed] [data-again]")`)
 	g.press("laminated")
 	g.until("laminated opened", `document.querySelector("[data-material=laminated] button[aria-expanded=true]")`)
