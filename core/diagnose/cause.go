@@ -2,7 +2,9 @@ package diagnose
 
 import (
 	"fmt"
+	"slices"
 
+	"freshshard/core/family"
 	"freshshard/core/fault"
 )
 
@@ -17,9 +19,28 @@ type Result struct {
 // possible. Common practice, no source.
 const Likely = 0.5
 
-// Why ranks the causes of a break. It returns a *fault.Error for answers that
-// are not among the questions'.
-func Why(e Evidence) (Result, error) {
+// Why ranks the causes of a break, whatever held the pane. It returns a
+// *fault.Error for answers that are not among the questions'.
+func Why(e Evidence) (Result, error) { return WhyHeld(e, "") }
+
+// possible are the causes that there can be with a way of holding: no run channel
+// wears on an oven, and no bond fails that was never made.
+func possible(held family.Sizing) []entry {
+	if held == "" {
+		return causes
+	}
+	out := make([]entry, 0, len(causes))
+	for _, c := range causes {
+		if len(c.Sizings) == 0 || slices.Contains(c.Sizings, held) {
+			out = append(out, c)
+		}
+	}
+	return out
+}
+
+// WhyHeld is Why for a pane that was held in a certain way.
+func WhyHeld(e Evidence, held family.Sizing) (Result, error) {
+	causes := possible(held)
 	r := Result{Ranked: []Ranked{}}
 	if err := check(questions, e); err != nil {
 		return r, err

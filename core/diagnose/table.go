@@ -11,6 +11,7 @@ import (
 	"sort"
 
 	"freshshard/core/catalogue"
+	"freshshard/core/family"
 	"freshshard/core/fault"
 )
 
@@ -75,7 +76,8 @@ type entry struct {
 	Name    string            `json:"name"`
 	Weights map[string]Weight `json:"weights"` // "question.answer"
 	Changes []Change          `json:"changes,omitempty"`
-	Beware  string            `json:"beware,omitempty"` // what a new pane has to be better at
+	Beware  string            `json:"beware,omitempty"`  // what a new pane has to be better at
+	Sizings []family.Sizing   `json:"sizings,omitempty"` // ways of holding in which it can be; none means all
 }
 
 //go:embed evidence.json

@@ -13,7 +13,7 @@ import (
 // nobody said what it was.
 func (r *Reckoning) diagnose(k *Known) error {
 	var err error
-	if r.Why, err = diagnose.Why(k.Evidence); err != nil {
+	if r.Why, err = diagnose.WhyHeld(k.Evidence, r.Family.Sizing); err != nil {
 		return err
 	}
 	if r.Was, err = diagnose.OldPane(k.OldPane); err != nil {
