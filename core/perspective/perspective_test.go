@@ -271,3 +271,26 @@ func TestMoreMarksAreMetAsWellAsCanBe(t *testing.T) {
 		}
 	}
 }
+
+// A sheet that was said to stand and lies in the photo is noticed, and the other
+// way round; one that is nearly square, or seen askance, is taken as it was said.
+func TestASheetThatLiesTheOtherWay(t *testing.T) {
+	for _, c := range []struct {
+		name       string
+		sheet      Sheet
+		wide, high float64 // in the photo, px
+		turned     bool
+	}{
+		{"standing, as said", Sheet{210, 297}, 210, 297, false}, {"lying, as said", Sheet{297, 210}, 297, 210, false},
+		{"said to stand, it lies", Sheet{210, 297}, 297, 210, true}, {"said to lie, it stands", Sheet{297, 210}, 210, 297, true},
+		{"seen askance", Sheet{210, 297}, 210, 200, false}, {"just plainly", Sheet{210, 297}, 231, 200, true}, {"not quite", Sheet{210, 297}, 229, 200, false},
+		{"nearly square", Sheet{210, 220}, 220, 160, false},
+	} {
+		in := In{Sheet: c.sheet, Corners: []outline.Point{{X: 100, Y: 100}, {X: 100 + c.wide, Y: 100}, {X: 100 + c.wide, Y: 100 + c.high}, {X: 100, Y: 100 + c.high}},
+			Points: []Point{{Px: outline.Point{X: 120, Y: 120}}, {Px: outline.Point{X: 180, Y: 120}}, {Px: outline.Point{X: 180, Y: 180}}}, Error: 2}
+		_, err := Template(in)
+		if f := fault.Of(err); (f != nil && f.Field == "sheet") != c.turned || f != nil && !c.turned {
+			t.Errorf("%s: %v", c.name, err)
+		}
+	}
+}

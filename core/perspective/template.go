@@ -60,6 +60,9 @@ func Template(in In) (Out, error) {
 	if err != nil {
 		return Out{}, err
 	}
+	if in.turned() {
+		return Out{}, fault.New("sheet", "the sheet lies the other way in the photo than was said", "turn it: its width is the side from the upper left to the upper right corner")
+	}
 	if len(in.Points) < 3 {
 		return Out{}, fault.New("points", "an outline has three points at least", "mark it round, one point after the other")
 	}
@@ -95,6 +98,24 @@ func level(at []outline.Point) []outline.Point {
 		out[i] = outline.Point{X: x*cos + y*sin, Y: -x*sin + y*cos}
 	}
 	return out
+}
+
+// plainly is from which share of its sides on a sheet plainly lies or stands.
+// Foreshortening makes a sheet that lies look as if it stood only where the
+// camera looks along it; four corners alone cannot tell such a photo from one
+// whose sheet was said the wrong way round. Judgement, no source.
+const plainly = 1.15
+
+// turned says whether the sheet lies in the photo where it was said to stand, or
+// the other way round.
+func (in In) turned() bool {
+	side := func(a, b int) float64 {
+		p, q := in.Corners[a], in.Corners[b]
+		return math.Hypot(p.X-q.X, p.Y-q.Y)
+	}
+	seen := (side(0, 1) + side(3, 2)) / (side(0, 3) + side(1, 2))
+	said := in.Sheet.W / in.Sheet.H
+	return said > plainly && seen < 1/plainly || said < 1/plainly && seen > plainly
 }
 
 func (in In) marks() ([]Mark, error) {
