@@ -36,6 +36,15 @@ const (
 	Lying   Slope = "lying"
 )
 
+// Gas is what stands in the gaps; nothing said is air.
+type Gas string
+
+// The gases. Argon stands in sealed units.
+const (
+	Air   Gas = "air"
+	Argon Gas = "argon"
+)
+
 // Pack is panes from the hot side outwards with a gap between each two.
 type Pack struct {
 	Cavity  float64   `json:"cavity" doc:"Hot side, °C"`
@@ -45,6 +54,7 @@ type Pack struct {
 	Panes   []Pane    `json:"panes" minItems:"1" maxItems:"4"`
 	Gaps    []float64 `json:"gaps" maxItems:"3" doc:"Width of each gap, mm"`
 	Slope   Slope     `json:"slope" enum:"upright,leaning,lying"`
+	Gas     Gas       `json:"gas,omitempty" enum:",air,argon"`
 }
 
 // Usual heat transfer where nobody knows better: an oven's cavity with moving
@@ -87,6 +97,9 @@ func (p Pack) Check() error {
 			return fault.New(at+".hot", "an emissivity above 0 up to 1 is expected", "0.837 for bare glass, 0.15 for a hard coat")
 		}
 	}
+	if _, ok := gases[p.Gas]; !ok && p.Gas != "" {
+		return fault.New("gas", "air or argon stands in a gap", "choose one of the two")
+	}
 	if _, ok := nusselt[p.Slope]; !ok {
 		return fault.New("slope", "a pack stands upright, leans or lies", "choose one of the three")
 	}
@@ -100,26 +113,46 @@ const (
 	stefan  = 5.67e-8
 	kelvin  = 273.15
 	gravity = 9.81
-	airHeat = 1008.0 // J/kgK
 )
 
-// air is density, viscosity and conductivity of air at a temperature in K:
-// those of EN 673 at 0 °C (1.277, 1.711e-5, 0.02416, from memory), carried on
-// by the gas law and Sutherland's formulas.
-func air(k float64) (density, viscosity, conductivity float64) {
+// gas is a gas at 0 °C as EN 673 has it, from memory, and Sutherland's
+// temperatures, with which it is carried on to others; of argon, whose molecules
+// are single atoms, conductivity goes with viscosity.
+type gas struct {
+	density, viscosity, conductivity float64 // kg/m³, Pa s, W/mK
+	heat                             float64 // J/kgK
+	viscous, conducts                float64 // K
+}
+
+var gases = map[Gas]gas{
+	Air:   {1.277, 1.711e-5, 0.02416, 1008, 110.4, 194},
+	Argon: {1.762, 2.101e-5, 0.01634, 519, 144.4, 144.4},
+}
+
+// at is density, viscosity and conductivity of a gas at a temperature in K.
+func (g gas) at(k float64) (density, viscosity, conductivity float64) {
 	r := k / kelvin
-	return 1.277 / r, 1.711e-5 * math.Pow(r, 1.5) * (kelvin + 110.4) / (k + 110.4), 0.02416 * math.Pow(r, 1.5) * (kelvin + 194) / (k + 194)
+	warm := func(s float64) float64 { return math.Pow(r, 1.5) * (kelvin + s) / (k + s) }
+	return g.density / r, g.viscosity * warm(g.viscous), g.conductivity * warm(g.conducts)
+}
+
+// gas is what stands in the gaps.
+func (p Pack) gas() gas {
+	if g, ok := gases[p.Gas]; ok {
+		return g
+	}
+	return gases[Air]
 }
 
 // gap is the conductance of a gap between two faces, W/m²K: hot and cold are
 // the faces' temperatures in K.
-func gap(width, hot, cold, e1, e2 float64, s Slope) float64 {
+func (g gas) gap(width, hot, cold, e1, e2 float64, s Slope) float64 {
 	mean := (hot + cold) / 2
 	radiation := 4 * stefan * mean * mean * mean / (1/e1 + 1/e2 - 1)
-	density, viscosity, conductivity := air(mean)
+	density, viscosity, conductivity := g.at(mean)
 	m := width / 1000
 	grashof := gravity * m * m * m * math.Abs(hot-cold) * density * density / (mean * viscosity * viscosity)
-	prandtl := viscosity * airHeat / conductivity
+	prandtl := viscosity * g.heat / conductivity
 	k := nusselt[s]
 	nu := math.Max(1, k[0]*math.Pow(grashof*prandtl, k[1]))
 	return radiation + nu*conductivity/m
@@ -179,7 +212,7 @@ func (p Pack) solve() Result {
 		for i, q := range p.Panes {
 			resist += q.T / 1000 / q.Lambda
 			if i < n-1 {
-				gaps[i] = 1 / gap(p.Gaps[i], r.Faces[i].Cold+kelvin, r.Faces[i+1].Hot+kelvin, q.Cold, p.Panes[i+1].Hot, p.Slope)
+				gaps[i] = 1 / p.gas().gap(p.Gaps[i], r.Faces[i].Cold+kelvin, r.Faces[i+1].Hot+kelvin, q.Cold, p.Panes[i+1].Hot, p.Slope)
 				resist += gaps[i]
 			}
 		}

@@ -26,6 +26,7 @@ type Stack struct {
 	Panes  []Coated   `json:"panes,omitempty" maxItems:"4"`
 	Gaps   []float64  `json:"gaps,omitempty" maxItems:"3" doc:"mm"`
 	Slope  heat.Slope `json:"slope,omitempty" enum:",upright,leaning,lying"`
+	Gas    heat.Gas   `json:"gas,omitempty" enum:",air,argon" doc:"In its gaps; nothing said is air"`
 	Here   int        `json:"here,omitempty" minimum:"0" maximum:"4"`
 	Cavity float64    `json:"cavity,omitempty" doc:"Behind its hot side, °C; 0 takes the hot side of what the object sees"`
 }
@@ -48,7 +49,7 @@ func (st Stack) Depth() float64 {
 // Pack is the stack as heat sees it, between a cavity and a room, °C, with the
 // usual heat transfer on both sides.
 func (st Stack) Pack(vs own.Values, cavity, room float64) (heat.Pack, error) {
-	p := heat.Pack{Cavity: cavity, Room: room, Inside: heat.UsualInside, Outside: heat.UsualOutside, Slope: st.Slope, Gaps: st.Gaps}
+	p := heat.Pack{Cavity: cavity, Room: room, Inside: heat.UsualInside, Outside: heat.UsualOutside, Slope: st.Slope, Gaps: st.Gaps, Gas: st.Gas}
 	if p.Slope == "" {
 		p.Slope = heat.Upright
 	}
@@ -88,6 +89,9 @@ func (st Stack) Says(vs own.Values) string {
 		}
 		if i < len(st.Gaps) {
 			w += fmt.Sprintf(", gap %s", working.Num(st.Gaps[i], 1))
+			if st.Gas == heat.Argon {
+				w += " of argon"
+			}
 		}
 		words = append(words, w)
 	}

@@ -23,6 +23,7 @@ type PackIn struct {
 	Slope   heat.Slope    `json:"slope" enum:"upright,leaning,lying"`
 	Panes   []pane.Coated `json:"panes" minItems:"1" maxItems:"4"`
 	Gaps    []float64     `json:"gaps" maxItems:"3" doc:"mm"`
+	Gas     heat.Gas      `json:"gas,omitempty" enum:",air,argon"`
 }
 
 // PackOut is the pack, solved, and how its panes would do in other orders.
@@ -34,7 +35,7 @@ type PackOut struct {
 }
 
 func (in PackIn) pack(vs own.Values) (heat.Pack, error) {
-	st := pane.Stack{Panes: in.Panes, Gaps: in.Gaps, Slope: in.Slope}
+	st := pane.Stack{Panes: in.Panes, Gaps: in.Gaps, Slope: in.Slope, Gas: in.Gas}
 	p, err := st.Pack(vs, in.Cavity, in.Room)
 	p.Inside, p.Outside = in.Inside, in.Outside
 	if err != nil {

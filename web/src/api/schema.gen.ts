@@ -2135,6 +2135,11 @@ export interface components {
             cavity?: number;
             /** @description mm */
             gaps?: number[];
+            /**
+             * @description In its gaps; nothing said is air
+             * @enum {string}
+             */
+            gas?: "" | "air" | "argon";
             /** Format: int64 */
             here?: number;
             panes?: components["schemas"]["PaneCoated"][];
@@ -2903,6 +2908,8 @@ export interface components {
             cavity: number;
             /** @description mm */
             gaps: number[];
+            /** @enum {string} */
+            gas?: "" | "air" | "argon";
             /**
              * Format: double
              * @description Heat transfer on the hot side, W/m²K

@@ -105,6 +105,16 @@ export function StackSheet({ view, open, onClose }: Props) {
 									{ value: "lying", label: "lying, heat below" },
 								]}
 							/>
+							<h3 className="mt-3 mb-1.5 font-semibold">In the gaps</h3>
+							<Pick
+								label="What stands in the gaps"
+								value={stack.gas || "air"}
+								onChange={(gas) => setStack({ ...stack, gas })}
+								options={[
+									{ value: "air", label: "air" },
+									{ value: "argon", label: "argon, a sealed unit" },
+								]}
+							/>
 						</section>
 						<NumberField
 							key={String(open)}

@@ -19,6 +19,7 @@ const empty: PackIn = {
 	inside: 20,
 	outside: 10,
 	slope: "upright",
+	gas: "air",
 	panes: [
 		{ material: "toughened-coated", thickness: 4, coat: "cold" },
 		{ material: "toughened", thickness: 4, coat: "none" },
@@ -110,6 +111,15 @@ export function PackSum() {
 							{ value: "upright", label: "upright" },
 							{ value: "leaning", label: "leaning" },
 							{ value: "lying", label: "lying, heat below" },
+						]}
+					/>
+					<Pick
+						label="In the gaps"
+						value={form.gas || "air"}
+						onChange={(gas) => set({ ...form, gas })}
+						options={[
+							{ value: "air", label: "air in the gaps" },
+							{ value: "argon", label: "argon, as in a sealed unit" },
 						]}
 					/>
 					<PackFields

@@ -39,29 +39,34 @@ export function WhatQuestion({
 				}))}
 			/>
 			{asksPlace(form) && (
-				<Pick
-					wide
-					label="Where does it stand in the door?"
-					value={form.stands || "inner"}
-					onChange={(s) => set({ stands: s as typeof form.stands })}
-					options={[
-						{
-							value: "inner",
-							label: "Alone, or towards the heat",
-							hint: "it gets all of it",
-						},
-						{
-							value: "middle",
-							label: "Behind another pane",
-							hint: "about two thirds, until its pack is noted",
-						},
-						{
-							value: "outer",
-							label: "Outermost, where hands are",
-							hint: "less than half, until its pack is noted",
-						},
-					]}
-				/>
+				<div>
+					<h2 className="mb-2 font-semibold">
+						Where does it stand in the door?
+					</h2>
+					<Pick
+						wide
+						label="Where does it stand in the door?"
+						value={form.stands || "inner"}
+						onChange={(s) => set({ stands: s as typeof form.stands })}
+						options={[
+							{
+								value: "inner",
+								label: "Alone, or towards the heat",
+								hint: "it gets all of it",
+							},
+							{
+								value: "middle",
+								label: "Behind another pane",
+								hint: "about two thirds, until its pack is noted",
+							},
+							{
+								value: "outer",
+								label: "Outermost, where hands are",
+								hint: "less than half, until its pack is noted",
+							},
+						]}
+					/>
+				</div>
 			)}
 			{usual && (
 				<div className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
