@@ -3,6 +3,7 @@
 set -eu
 cd "$(dirname "$0")/.."
 dir=$(mktemp -d)
+: >"$dir/log"
 bin/freshshard demo --addr 127.0.0.1:0 --dir "$dir/db" >"$dir/log" 2>&1 &
 pid=$!
 trap 'kill -INT $pid 2>/dev/null; wait $pid 2>/dev/null; rm -rf "$dir"' EXIT

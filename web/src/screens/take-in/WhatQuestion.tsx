@@ -96,7 +96,7 @@ export function WhatQuestion({
 					/>
 				</div>
 			)}
-			<div className="grid gap-x-8 sm:grid-cols-2">
+			<div className="grid items-start gap-x-8 sm:grid-cols-2">
 				<Tick checked={form.power} onChange={(power) => set({ power })}>
 					Mains power in it
 				</Tick>
