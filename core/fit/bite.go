@@ -51,9 +51,10 @@ func (s solver) rest(w, h axis, r Result) []working.Figure {
 		key         string
 		pane, frame float64
 	}{{"rest_cold", e.Room, e.Room}, {"rest_hot", e.Steady, e.FrameHot}} {
-		f := s.worse(w, h, r, func(a axis, pane float64) working.Figure {
-			return s.covered(a, pane, ledge, least, least, Ledge, what, at.key, at.pane, at.frame)
+		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
+			return s.surely(a, pane, ledge, s.p.growth(a.widest, at.pane, at.frame))
 		})
+		f := s.covered(a, pane, ledge, least, least, Ledge, what, at.key, at.pane, at.frame)
 		if f.Verdict != working.Good {
 			f.Working = f.Working.With(strings.TrimSpace(fmt.Sprintf("%s The limit is half the bite that is asked of the brackets, %s mm (%s): the ledge bears, it need not hold.", f.Working.Note, working.Num(s.p.Limits.Stays.V, 1), s.p.Limits.Stays.Origin)))
 			out = append(out, f)

@@ -20,12 +20,17 @@ var clearanceSaid = map[string]string{
 	"clearance_coldest": "of edge clearance each side in the coldest",
 }
 
+// freeGap is the gap on one side that there is 19 times in 20, mm.
+func (s solver) freeGap(a axis, pane, paneC, frameC float64) float64 {
+	return (s.leastLess(a)-a.skew-pane)/2 - s.p.seated() - s.p.webDoubt() + s.p.growth(a.nominal, paneC, frameC)
+}
+
 // clearance is the gap on one side that there is 19 times in 20, against what
 // the pane must have and what the trade likes.
 func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float64, must, wish Value) working.Figure {
 	g := s.p.growth(a.nominal, paneC, frameC)
 	asRead, seat, least := s.gap(a, pane)+g, s.p.seated()+s.p.webDoubt(), s.leastLess(a)
-	v := (least-a.skew-pane)/2 - seat + g
+	v := s.freeGap(a, pane, paneC, frameC)
 	i := s.p.info(a.least)
 	f := working.Figure{
 		Key: key, Sentence: fmt.Sprintf("%s, %s; %s as read", clearanceSaid[key], often, length.Metric(asRead)), Value: v, Unit: "mm",

@@ -29,9 +29,8 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	}
 	e, l := s.p.Exposure, s.p.Limits
 	gap := func(key string, paneC, frameC float64, must, wish Value) {
-		out = append(out, s.worse(w, h, r, func(a axis, pane float64) working.Figure {
-			return s.clearance(a, pane, key, paneC, frameC, must, wish)
-		}))
+		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 { return s.freeGap(a, pane, paneC, frameC) })
+		out = append(out, s.clearance(a, pane, key, paneC, frameC, must, wish))
 	}
 	gap("clearance_cold", e.Room, e.Room, l.GoesIn, l.Clearance)
 	gap("clearance_hot", e.Steady, e.FrameHot, l.Binds, l.HotClearance)
@@ -40,7 +39,10 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	}
 	if reach, ok := s.reach(); ok {
 		over := func(key string, paneC, frameC float64) {
-			out = append(out, s.worse(w, h, r, func(a axis, pane float64) working.Figure { return s.bite(a, pane, reach, key, paneC, frameC) }))
+			a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
+				return s.surely(a, pane, reach, s.p.growth(a.widest, paneC, frameC))
+			})
+			out = append(out, s.bite(a, pane, reach, key, paneC, frameC))
 		}
 		over("bite_cold", e.Room, e.Room)
 		over("bite_hot", e.Steady, e.FrameHot)
@@ -92,16 +94,13 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	return append(out, s.drawn(w, h, r)...)
 }
 
-// worse is a number over the width or over the height, whichever has less left.
-func (s solver) worse(w, h axis, r Result, of func(axis, float64) working.Figure) working.Figure {
-	a := of(w, r.Order.W)
-	if h.lifted != nil {
-		return a
+// worse is the direction in which a number has less left, with the pane's size
+// along it.
+func (s solver) worse(w, h axis, r Result, of func(axis, float64) float64) (axis, float64) {
+	if h.lifted == nil && of(h, r.Order.H) < of(w, r.Order.W)-1e-9 {
+		return h, r.Order.H
 	}
-	if b := of(h, r.Order.H); b.Value < a.Value-1e-9 {
-		return b
-	}
-	return a
+	return w, r.Order.W
 }
 
 // read is an input that was read, with the instrument's doubt in its name.

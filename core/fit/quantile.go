@@ -8,12 +8,12 @@ const rarely = 0.05
 // Nodes at which a doubt is summed up, each as likely as any other: of a doubt
 // that is even, and of a cutter's band, which is triangular.
 const (
-	evenNodes = 9
+	evenNodes = 5
 	cutNodes  = 25
 )
 
-// halvings of an interval give its place to a ten-millionth.
-const halvings = 34
+// halvings of an interval give its place to a millionth.
+const halvings = 22
 
 // spread is a value with the half-width of its doubt, mm: every value within is
 // as likely as any other.
@@ -21,13 +21,14 @@ type spread struct{ value, half float64 }
 
 // below is how likely it is that the truth lies under x.
 func (q spread) below(x float64) float64 {
-	if q.half <= 0 {
-		if q.value <= x {
-			return 1
-		}
+	switch off := x - q.value; {
+	case off >= q.half:
+		return 1
+	case off <= -q.half:
 		return 0
+	default:
+		return (off + q.half) / (2 * q.half)
 	}
-	return math.Max(0, math.Min(1, (x-q.value+q.half)/(2*q.half)))
 }
 
 // kept remembers what was worked out of an axis: the numbers when set, hot and in
