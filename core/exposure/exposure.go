@@ -26,6 +26,7 @@ type Exposure struct {
 	FrameHot float64 `json:"frame_hot" doc:"The frame when the pane is hot, °C"`
 	Sudden   float64 `json:"sudden" doc:"Sudden change, K"`
 	Hours    float64 `json:"hours" doc:"Hours at the hot temperature that the pane should last"`
+	Cleaning float64 `json:"cleaning,omitempty" doc:"Hours at the short peak that it should last beside those, as in high-heat cleaning"`
 	Outdoors bool    `json:"outdoors"`
 }
 
@@ -69,6 +70,8 @@ func (e Exposure) Check() error {
 		return fault.New("sudden", "a sudden change between 0 and 1200 K is expected", "give the change in kelvin")
 	case !(e.Hours >= 0 && e.Hours <= 1e6):
 		return fault.New("hours", "between 0 and a million hours is expected", "give the hours at full heat")
+	case !(e.Cleaning >= 0 && e.Cleaning <= 1e6):
+		return fault.New("cleaning", "between 0 and a million hours is expected", "give the hours at the peak")
 	}
 	return nil
 }

@@ -2,7 +2,6 @@ package pane
 
 import (
 	"fmt"
-	"math"
 	"strings"
 
 	"freshshard/core/exposure"
@@ -160,22 +159,42 @@ func (m Material) peak(n Need) *Closed {
 		"°C", "T", "hottest for minutes", n.Exposure.Short, working.Most(m.Peak.V, "°C", m.Peak.Origin.Of(m.Short)))
 }
 
-// life holds the hours at the steady heat against the row of the life table
-// that is at or above it. Nothing is read between the rows: the next hotter
-// row is on the safe side.
-func (m Material) life(n Need) *Closed {
-	row := Life{Hours: math.Inf(1)}
+// lasts is the row of the life table that is at or above a heat. Nothing is read
+// between the rows: the next hotter row is on the safe side. ok is false below the
+// first row, where the life is longer than the table says, and above the last.
+func (m Material) lasts(c float64) (row Life, ok bool) {
+	if len(m.Life) == 0 || c < m.Life[0].C {
+		return row, false
+	}
 	for i := len(m.Life) - 1; i >= 0; i-- {
-		if m.Life[i].C >= n.Exposure.Steady {
-			row = m.Life[i]
+		if m.Life[i].C >= c {
+			row, ok = m.Life[i], true
 		}
 	}
-	// Below the first row of the table the life is longer than it says.
-	if len(m.Life) == 0 || n.Exposure.Steady < m.Life[0].C {
+	return row, ok
+}
+
+// life holds the hours at the steady heat, and those at a peak such as high-heat
+// cleaning, against the life table: an hour at the peak is not an hour of steady
+// use. The shares of both are summed, after Palmgren and Miner, from memory.
+func (m Material) life(n Need) *Closed {
+	e := n.Exposure
+	row, hot := m.lasts(e.Steady)
+	peak, cleaned := m.lasts(e.Short)
+	if cleaned = cleaned && e.Cleaning > 0; cleaned {
+		used := e.Cleaning / peak.Hours
+		said := fmt.Sprintf("%s h at %s °C", working.Num(e.Cleaning, 0), working.Num(e.Short, 0))
+		if hot {
+			used += e.Hours / row.Hours
+			said = fmt.Sprintf("%s h at %s °C and %s", working.Num(e.Hours, 0), working.Num(e.Steady, 0), said)
+		}
+		return closed("life", fmt.Sprintf("%s use up %s of its life", said, working.Num(used, 2)), "of its life", "n", "shares of its life at each heat, summed", used, working.Most(1, "of its life", m.From(peak)))
+	}
+	if !hot {
 		return nil
 	}
-	return closed("life", fmt.Sprintf("%s h at %s °C is more than the %s h that it lasts at %s °C", working.Num(n.Exposure.Hours, 0), working.Num(n.Exposure.Steady, 0), working.Num(row.Hours, 0), working.Num(row.C, 0)),
-		"h", "t", "hours at the hot temperature", n.Exposure.Hours, working.Most(row.Hours, "h", m.From(row)))
+	return closed("life", fmt.Sprintf("%s h at %s °C is more than the %s h that it lasts at %s °C", working.Num(e.Hours, 0), working.Num(e.Steady, 0), working.Num(row.Hours, 0), working.Num(row.C, 0)),
+		"h", "t", "hours at the hot temperature", e.Hours, working.Most(row.Hours, "h", m.From(row)))
 }
 
 func (m Material) sudden(n Need) *Closed {

@@ -1223,6 +1223,11 @@ export interface components {
         ExposureExposure: {
             /**
              * Format: double
+             * @description Hours at the short peak that it should last beside those, as in high-heat cleaning
+             */
+            cleaning?: number;
+            /**
+             * Format: double
              * @description The coldest it gets, °C
              */
             coldest: number;

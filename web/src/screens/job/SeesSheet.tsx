@@ -18,7 +18,8 @@ type Heat =
 	| "room"
 	| "coldest"
 	| "sudden"
-	| "hours";
+	| "hours"
+	| "cleaning";
 
 const heats: { key: Heat; label: string; hint?: string }[] = [
 	{ key: "steady", label: "Hot side in steady use, °C" },
@@ -32,11 +33,16 @@ const heats: { key: Heat; label: string; hint?: string }[] = [
 		hint: "water on a hot pane, hail on a warm one",
 	},
 	{ key: "hours", label: "Hours at full heat that it should last" },
+	{
+		key: "cleaning",
+		label: "Hours at the peak, beside those",
+		hint: "high-heat cleaning: hours a year times years; 0 where there is none",
+	},
 ];
 
 function texts(e: Exposure): Record<Heat, string> {
 	return Object.fromEntries(
-		heats.map((h) => [h.key, String(e[h.key])]),
+		heats.map((h) => [h.key, String(e[h.key] ?? 0)]),
 	) as Record<Heat, string>;
 }
 
