@@ -3,7 +3,7 @@
 # make test        everything: Go, screens, types, lint
 # make bench       the benchmarks, against their bounds
 # make mutants     one change at a time in the core, and what no test notices; SAMPLE=400
-# make soak        kills and hostile input for hours; KILLS=100 FUZZ=1h
+# make soak        kills and hostile input for hours; KILLS=100 FUZZ=1h PARSE=10m
 
 .PHONY: demo demo-fresh test bench soak mutants build api screenshots web go-check web-check packages packages-all clean
 .DEFAULT_GOAL := build
@@ -62,8 +62,9 @@ bench: packages $(BIN)
 
 KILLS ?= 100
 FUZZ  ?= 1h
+PARSE ?= 10m
 soak: packages-all $(BIN)
-	@KILLS=$(KILLS) FUZZ=$(FUZZ) scripts/soak.sh
+	@KILLS=$(KILLS) FUZZ=$(FUZZ) PARSE=$(PARSE) scripts/soak.sh
 
 screenshots: packages-all $(BIN)
 	@scripts/screenshots.sh
