@@ -40,7 +40,7 @@ func (p Plan) step(t *testing.T, key string) Step {
 // What a step waits for, just before, at and after.
 func TestWait(t *testing.T) {
 	noon := time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
-	bonded, tube, stove := planOf(t, "bonded-fixed"), planOf(t, "gauge-tube"), planOf(t, "clip-heat")
+	bonded, tube, stove, port := planOf(t, "bonded-fixed"), planOf(t, "gauge-tube"), planOf(t, "clip-heat"), planOf(t, "ring-port")
 	done := func(keys ...string) Standing {
 		st := Standing{Done: map[string]time.Time{}, Sized: true}
 		for _, k := range keys {
@@ -67,6 +67,8 @@ func TestWait(t *testing.T) {
 		{"fire", stove, "first-fire", done("cold", "brackets", "door-on"), 0, ""},
 		{"opened without its guard", tube, "open", done("hand-tight"), 0, "guard"},
 		{"what waits for nothing", stove, "screws", done(), 0, ""},
+		{"another hold at the same station", port, "flat", Standing{Unread: []string{"diameter"}}, 0, ""},
+		{"another step at the same station", stove, "gasket-judge", Standing{Unread: []string{"width"}}, 0, ""},
 	} {
 		w := c.plan.Wait(c.plan.step(t, c.step), c.st, noon.Add(c.at))
 		if (w == nil) != (c.why == "") || w != nil && (!strings.Contains(w.Why, c.why) || w.Step != c.step) {
@@ -129,5 +131,23 @@ func TestLeave(t *testing.T) {
 		if (err == nil) != (c.says == "") || err != nil && !strings.Contains(err.Error(), c.says) {
 			t.Errorf("%s: %v", c.name, err)
 		}
+	}
+}
+
+// A required step stands behind the others of its station: at the first one, and
+// where nothing stands behind it.
+func TestRequiredStandsAtItsStation(t *testing.T) {
+	f, _ := family.ByID("lift-drop")
+	e, _ := exposure.ByID(f.Exposure)
+	for station, want := range map[family.Station]int{"assess": 2, "prove": len(f.Steps) + 1} {
+		p, err := Build(f, Facts{Exposure: e, Required: []Required{{Key: "fix-x", Station: station, Text: "Do it."}}})
+		if err != nil || p.step(t, "fix-x").Number != want {
+			t.Errorf("%s: %v, %v", station, p.step(t, "fix-x").Number, err)
+		}
+	}
+	f.Steps = f.Steps[1:] // nothing at the first station
+	p, err := Build(f, Facts{Exposure: e, Required: []Required{{Key: "fix-x", Station: "assess", Text: "Do it."}}})
+	if err != nil || p.Steps[0].Key != "fix-x" {
+		t.Errorf("%v, %v", p.Steps[0].Key, err)
 	}
 }

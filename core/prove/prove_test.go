@@ -40,6 +40,9 @@ func TestTake(t *testing.T) {
 		{"number inside", "gap", Answer{Outcome: Pass, Value: num(1.2)}, Pass, ""},
 		{"number outside fails whatever is said", "gap", Answer{Outcome: Pass, Value: num(2.5)}, Fail, ""},
 		{"number on the limit", "gap", Answer{Outcome: Fail, Value: num(2)}, Pass, ""},
+		{"nothing at all", "gap", Answer{Outcome: Pass, Value: num(0)}, Pass, ""},
+		{"the most that is taken", "gap", Answer{Outcome: Pass, Value: num(1e5)}, Fail, ""},
+		{"a slipped digit", "gap", Answer{Outcome: Pass, Value: num(1e5 + 1)}, Open, "value"},
 		{"no number", "gap", Answer{Outcome: Pass}, Open, "value"},
 		{"negative number", "gap", Answer{Outcome: Pass, Value: num(-1)}, Open, "value"},
 		{"number where none belongs", "paper", Answer{Outcome: Pass, Value: num(1)}, Open, "value"},
@@ -78,5 +81,13 @@ func TestHindrances(t *testing.T) {
 	}
 	if left := Hindrances(State{Sized: true, Chosen: true, Checks: []Check{paper}}); len(left) != 0 {
 		t.Errorf("a finished job is held up by %+v", left)
+	}
+}
+
+// A number that fails says by which number, to a hundredth.
+func TestAFailureSaysItsNumber(t *testing.T) {
+	got, err := checks(t)["gap"].Take(Answer{Value: num(2.126), Outcome: Pass})
+	if err != nil || got.Finding != "2.13 mm, at most 2 mm is wanted" {
+		t.Errorf("%q, %v", got.Finding, err)
 	}
 }

@@ -41,6 +41,7 @@ func TestWhatAWordCovers(t *testing.T) {
 		{"better since", Taken{Key: "bite_cold", Beyond: 2.2}, bite, true},
 		{"worse since", Taken{Key: "bite_cold", Beyond: 2.0}, bite, false},
 		{"by the last bit", Taken{Key: "bite_cold", Beyond: 2.1 - 1e-9}, bite, true},
+		{"worse by more than the last bit", Taken{Key: "bite_cold", Beyond: 2.1 - 1.1e-6}, bite, false},
 		{"another", Taken{Key: "rest_cold", Beyond: 9}, bite, false},
 		{"the same clash", Taken{Key: "clash_petroleum", Says: "never petroleum on rubber"}, clash, true},
 		{"a clash with something else", Taken{Key: "clash_petroleum", Says: "never petroleum on acrylic"}, clash, false},
