@@ -171,7 +171,8 @@ func Pane(k Known) (Reckoning, error) {
 		}
 	}
 	r.Touch = compat.Laid(k.Own).Ask([]string{r.Material.ID, frameOf(k, r.Family)}, sealsOf[r.Family.Seal])
-	if r.Stops, err = r.stops(k, p.Room()); err != nil {
+	all := r.all(k)
+	if r.Stops, err = r.stops(k, p.Room(), all); err != nil {
 		return r, err
 	}
 	facts, err := r.facts(k, object)
@@ -182,7 +183,7 @@ func Pane(k Known) (Reckoning, error) {
 		return r, err
 	}
 	if k.Stage != Work {
-		r.figures(k)
+		r.figures(k, all)
 	}
 	if r.withheld(); r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
@@ -203,8 +204,8 @@ func (r *Reckoning) all(k Known) []working.Figure {
 
 // figures are all numbers as they are shown, problems first, and the pane's
 // measures.
-func (r *Reckoning) figures(k Known) {
-	r.Figures = r.all(k)
+func (r *Reckoning) figures(k Known, all []working.Figure) {
+	r.Figures = all
 	if c := r.Fit.Chance; c != nil {
 		bw, bh := length.Show(c.Best.W, k.Unit), length.Show(c.Best.H, k.Unit)
 		r.BestW, r.BestH = &bw, &bh

@@ -15,11 +15,11 @@ import (
 // stops are all numbers beyond their limit, the gates that are closed for the
 // settled material, and what is used and must never be. One thing that several
 // numbers say stands there once.
-func (r *Reckoning) stops(k Known, room float64) ([]prove.Stop, error) {
+func (r *Reckoning) stops(k Known, room float64, all []working.Figure) ([]prove.Stop, error) {
 	out := []prove.Stop{}
 	worst := map[string]working.Figure{}
 	var keys []string
-	for _, f := range r.all(k) {
+	for _, f := range all {
 		if f.Verdict != working.Stop {
 			continue
 		}
