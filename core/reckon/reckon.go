@@ -197,15 +197,15 @@ func Pane(k Known) (Reckoning, error) {
 	return r, nil
 }
 
-// all are the numbers of every part, as they are shown.
+// all are the numbers of every part, as they are reckoned.
 func (r *Reckoning) all(k Known) []working.Figure {
-	return Present(append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, r.more(k)...)...), k.Unit)
+	return append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, r.more(k)...)...)
 }
 
 // figures are all numbers as they are shown, problems first, and the pane's
 // measures.
 func (r *Reckoning) figures(k Known, all []working.Figure) {
-	r.Figures = all
+	r.Figures = Present(all, k.Unit)
 	if c := r.Fit.Chance; c != nil {
 		bw, bh := length.Show(c.Best.W, k.Unit), length.Show(c.Best.H, k.Unit)
 		r.BestW, r.BestH = &bw, &bh

@@ -40,7 +40,7 @@ func (r *Reckoning) stops(k Known, room float64, all []working.Figure) ([]prove.
 		if strings.HasPrefix(about, "order_") && (said("clearance") || said("bite") || said("rest")) {
 			continue
 		}
-		if s, ok := prove.Of(worst[about], stationOf(about)); ok {
+		if s, ok := prove.Of(Present([]working.Figure{worst[about]}, k.Unit)[0], stationOf(about)); ok {
 			out = append(out, s)
 		}
 	}

@@ -279,7 +279,7 @@ func benchOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep 
 func reckonedOrWhy(k reckon.Known) reckon.Reckoning {
 	r, err := reckon.Pane(k)
 	if err == nil {
-		err = written(r)
+		err = written(sent(r, k.Stage))
 	}
 	if err == nil {
 		return r
@@ -294,6 +294,15 @@ func reckonedOrWhy(k reckon.Known) reckon.Reckoning {
 		r = reckon.Bare(k.Family)
 	}
 	r.Fault, r.Fit.Ready = why, false
+	return r
+}
+
+// sent is what of a reckoning is sent: of a pane that is not on the table its
+// size and its stops.
+func sent(r reckon.Reckoning, stage reckon.Stage) any {
+	if stage == reckon.Work {
+		return []any{r.Fit.Order, r.Fit.Gap, r.Stops}
+	}
 	return r
 }
 
