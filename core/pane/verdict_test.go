@@ -211,23 +211,16 @@ func TestNearest(t *testing.T) {
 // that is struck is a mirror with a film, and nothing is named for a windscreen
 // that is too thin for any.
 func TestTheNearestIsSafe(t *testing.T) {
-	at := func(id string) exposure.Exposure {
-		e, err := exposure.ByID(id)
-		if err != nil {
-			t.Fatal(err)
-		}
-		return e
-	}
 	for _, c := range []struct {
 		name string
 		n    Need
 		says []string
 		not  []string
 	}{
-		{"a stove where somebody may fall", Need{Exposure: at("fire"), Thickness: 4, Strike: true}, []string{"The nearest is glass-ceramic, with a guard"}, []string{"borosilicate"}},
-		{"a tube for 60 bar", Need{Exposure: at("boiler"), Thickness: 2.5, Tube: true, Outside: 12.7, Duty: Duty{Pressure: 60}}, []string{"The nearest is borosilicate: at 60 bar"}, []string{"polycarbonate", "acrylic"}},
-		{"a mirror that is struck", Need{Exposure: at("room"), Thickness: 4, Strike: true, Like: "mirror"}, []string{"The nearest is mirror, with a guard", "safety film"}, []string{"annealed"}},
-		{"a windscreen too thin for any", Need{Exposure: at("weather"), Thickness: 4, Depth: 2, Vehicle: true, Duty: Duty{Windscreen: true}}, []string{"laminated", "its thinnest pane"}, []string{"polycarbonate", "acrylic", "annealed"}},
+		{"a stove where somebody may fall", Need{Exposure: exposed(t, "fire"), Thickness: 4, Strike: true}, []string{"The nearest is glass-ceramic, with a guard"}, []string{"borosilicate"}},
+		{"a tube for 60 bar", Need{Exposure: exposed(t, "boiler"), Thickness: 2.5, Tube: true, Outside: 12.7, Duty: Duty{Pressure: 60}}, []string{"The nearest is borosilicate: at 60 bar"}, []string{"polycarbonate", "acrylic"}},
+		{"a mirror that is struck", Need{Exposure: exposed(t, "room"), Thickness: 4, Strike: true, Like: "mirror"}, []string{"The nearest is mirror, with a guard", "safety film"}, []string{"annealed"}},
+		{"a windscreen too thin for any", Need{Exposure: exposed(t, "weather"), Thickness: 4, Depth: 2, Vehicle: true, Duty: Duty{Windscreen: true}}, []string{"laminated", "its thinnest pane"}, []string{"polycarbonate", "acrylic", "annealed"}},
 	} {
 		got, err := Choose(c.n)
 		if err != nil || len(got.Open) != 0 {
