@@ -69,7 +69,8 @@ func (p *program) enter() string {
 func TestLife(t *testing.T) {
 	p := start(t, "demo")
 	cookie := p.enter()
-	if out, err := exec.Command(binary, "demo", "--addr", "127.0.0.1:0", "--dir", p.dir).CombinedOutput(); err == nil || !strings.Contains(string(out), "another Fresh Shard (process") {
+	if out, err := exec.Command(binary, "demo", "--addr", "127.0.0.1:0", "--dir", p.dir).CombinedOutput(); err == nil ||
+		!strings.Contains(string(out), "another Fresh Shard (process") {
 		t.Errorf("a second program on the folder: %v\n%s", err, out)
 	}
 	if res, body, _ := p.get("GET", "/healthz", "", ""); res.StatusCode != 200 {

@@ -38,7 +38,8 @@ func everyShape(t *testing.T, p *program) {
 	}{
 		{"rounded corners", []string{"width", "420", "height", "300", "corner radius", "40"}, "rounded corners"},
 		{"cut corners", []string{"cut along each side", "35"}, "cut corners"},
-		{"raked, four sides", []string{"bottom", "400", "right side", "300", "top", "400", "left side", "300", "diagonal, rising", "500"}, "raked, four sides"},
+		{"raked, four sides", []string{"bottom", "400", "right side", "300", "top", "400", "left side", "300",
+			"diagonal, rising", "500"}, "raked, four sides"},
 		{"triangle", []string{}, ""}, // 400, 300 and 300 are read already
 		{"circle", []string{"diameter", "9 1/2 in"}, "circle"},
 		{"ellipse", []string{}, "ellipse"},
@@ -48,7 +49,8 @@ func everyShape(t *testing.T, p *program) {
 	} {
 		g.held(last, func() { g.press("○ " + c.shape) })
 		for i := 0; i+1 < len(c.walk); i += 2 {
-			g.until("the tape at "+c.walk[i], fmt.Sprintf(`document.querySelector('label[for="tape-line"]').innerText === %q`, c.walk[i]))
+			g.until("the tape at "+c.walk[i], fmt.Sprintf(`document.querySelector('label[for="tape-line"]').innerText === %q`,
+				c.walk[i]))
 			g.tape(c.walk[i+1])
 			g.until("the reading kept", `document.querySelector("#tape-line").value === ""`)
 		}
@@ -61,7 +63,8 @@ func everyShape(t *testing.T, p *program) {
 	g.held(last, func() { g.press("○ round top") })
 	g.read("shape_overall", "492")
 	g.sees("misfit: overall height reads 492.0, the rest says 470.0")
-	g.until("the check marked", `document.querySelector('[data-place=shape_overall]').getAttribute("aria-label").includes("does not fit the rest")`)
+	g.until("the check marked",
+		`document.querySelector('[data-place=shape_overall]').getAttribute("aria-label").includes("does not fit the rest")`)
 	g.accessible("a shape on the table")
 }
 
@@ -93,7 +96,8 @@ func pointByPoint(t *testing.T, p *program) {
 		}
 	})
 	// The base stays as it was read; four corners of 500 × 300, 60 in and 40 up.
-	g.until("the tape at the first point", `document.querySelector('label[for="tape-line"]').innerText === "point 1 from A"`)
+	g.until("the tape at the first point",
+		`document.querySelector('label[for="tape-line"]').innerText === "point 1 from A"`)
 	for _, c := range [][2]float64{{60, 40}, {560, 40}, {560, 340}, {60, 340}} {
 		walk(fmt.Sprintf("%.1f", math.Hypot(c[0], c[1])), fmt.Sprintf("%.1f", math.Hypot(600-c[0], c[1])))
 	}
@@ -142,7 +146,8 @@ func tracedCard(t *testing.T, p *program) {
 	g.signIn("mira")
 	g.goTo("/sums/outline")
 	g.until("the file field", `document.querySelector("section[aria-label='An outline'] input[type=file]")`)
-	ask[any](g, fmt.Sprintf(`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "card.svg")); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`,
+	ask[any](g, fmt.Sprintf(
+		`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "card.svg")); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`,
 		`<svg width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M0 0H300V200H0Z"/></svg>`))
 	g.press("○ inside the opening")
 	g.until("the line taken off", `document.querySelector("[data-outline]")?.innerText.includes("302.0 mm")`)
@@ -165,11 +170,14 @@ func sashOnPanes(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	g.goTo("/sums/sash")
-	for _, f := range [][2]string{{"left stile", "50"}, {"column 1", "505"}, {"column 3", "506"}, {"bar", "20"}, {"right stile", "50"}, {"whole width", "1656"}, {"top rail", "50"}, {"row 1", "402"}, {"row 2", "402"}, {"bottom rail", "80"}, {"whole height", "1377"}} {
+	for _, f := range [][2]string{{"left stile", "50"}, {"column 1", "505"}, {"column 3", "506"}, {"bar", "20"},
+		{"right stile", "50"}, {"whole width", "1656"}, {"top rail", "50"}, {"row 1", "402"}, {"row 2", "402"},
+		{"bottom rail", "80"}, {"whole height", "1377"}} {
 		g.fill(f[0], f[1])
 	}
 	ask[any](g, `void 0`)
-	bars := ask[string](g, `[...document.querySelectorAll("[data-way=down] label")].find(l => l.innerText.trim() === "bar").htmlFor`)
+	bars := ask[string](g,
+		`[...document.querySelectorAll("[data-way=down] label")].find(l => l.innerText.trim() === "bar").htmlFor`)
 	g.do(typeInto("#"+strings.ReplaceAll(bars, ":", `\:`), "20"))
 	g.press("Lay the lights on a job's panes")
 	g.fill("Which open job?", "north sash")
@@ -180,7 +188,8 @@ func sashOnPanes(t *testing.T, p *program) {
 	ask[any](g, "void "+pane(9)+`.dispatchEvent(new MouseEvent("click", {bubbles: true}))`)
 	g.until("the ninth pane", `document.querySelector("h1").innerText.includes("9 of 9")`)
 	// 1656 − 100 − 40 − 505 − 506 = 505; 1377 − 130 − 40 − 804 = 403.
-	g.until("its inferred height", `document.querySelector('[data-place=height_left]').getAttribute("aria-label").includes("403.0")`)
+	g.until("its inferred height",
+		`document.querySelector('[data-place=height_left]').getAttribute("aria-label").includes("403.0")`)
 }
 
 // The template from a photo: the sheet's corners, the opening round, one point
@@ -199,8 +208,10 @@ func photoTemplate(t *testing.T, p *program) {
 	tap := func(x, y float64) {
 		t.Helper()
 		before := ask[int](g, `document.querySelectorAll("[data-photo-marks] [role=button]").length`)
-		ask[any](g, fmt.Sprintf(`void (() => { const s = document.querySelector("[data-photo-marks]"), b = s.getBoundingClientRect(); s.dispatchEvent(new PointerEvent("pointerup", {bubbles: true, pointerId: 1, clientX: b.left + %v / %d * b.width, clientY: b.top + %v / %d * b.height})) })()`, x, e.W, y, e.H))
-		g.until("the mark", fmt.Sprintf(`document.querySelectorAll("[data-photo-marks] [role=button]").length === %d`, before+1))
+		ask[any](g, fmt.Sprintf(
+			`void (() => { const s = document.querySelector("[data-photo-marks]"), b = s.getBoundingClientRect(); s.dispatchEvent(new PointerEvent("pointerup", {bubbles: true, pointerId: 1, clientX: b.left + %v / %d * b.width, clientY: b.top + %v / %d * b.height})) })()`, x, e.W, y, e.H))
+		g.until("the mark", fmt.Sprintf(`document.querySelectorAll("[data-photo-marks] [role=button]").length === %d`,
+			before+1))
 	}
 	tap(e.Points[0].X, e.Points[0].Y)
 	g.press("take the last tap back")
@@ -234,7 +245,8 @@ func heatAndOdds(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	g.goTo("/jobs/9/measure")
-	for _, r := range [][2]string{{"width_top", "300 ±0.3"}, {"width_bottom", "300 ±0.3"}, {"height_left", "240 ±0.3"}, {"height_right", "240 ±0.3"}, {"ledge", "9.4 ±0.2"}} {
+	for _, r := range [][2]string{{"width_top", "300 ±0.3"}, {"width_bottom", "300 ±0.3"}, {"height_left", "240 ±0.3"},
+		{"height_right", "240 ±0.3"}, {"ledge", "9.4 ±0.2"}} {
 		g.read(r[0], r[1])
 	}
 	odds := func() int { return ask[int](g, `Number(document.querySelector("[data-odds]").dataset.odds)`) }
@@ -250,10 +262,12 @@ func heatAndOdds(t *testing.T, p *program) {
 	clearance := `document.querySelector("[data-dim=clearance] text").textContent`
 	cold := ask[string](g, clearance)
 	slide := func(n int) {
-		ask[any](g, fmt.Sprintf(`void (() => { const e = document.querySelector("[data-heat]"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d"); e.dispatchEvent(new Event("input", {bubbles: true})) })()`, n))
+		ask[any](g, fmt.Sprintf(
+			`void (() => { const e = document.querySelector("[data-heat]"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d"); e.dispatchEvent(new Event("input", {bubbles: true})) })()`, n))
 	}
 	slide(8)
-	g.until("the edge moved", `document.querySelector("[data-heat]").getAttribute("aria-valuetext").includes("pane 30 °C")`)
+	g.until("the edge moved",
+		`document.querySelector("[data-heat]").getAttribute("aria-valuetext").includes("pane 30 °C")`)
 	g.accessible("the table when hot")
 	slide(4)
 	g.until("the edge back", fmt.Sprintf(`%s === %q`, clearance, cold))
@@ -270,7 +284,8 @@ func liftAndDrop(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	words := `document.querySelector('section[aria-label="How it goes in"] svg').textContent`
-	for _, c := range []struct{ path, place, text string }{{"/jobs/24/measure", "upper_pocket", "28"}, {"/jobs/23/measure", "stop_depth", "15"}} {
+	for _, c := range []struct{ path, place, text string }{{"/jobs/24/measure", "upper_pocket", "28"},
+		{"/jobs/23/measure", "stop_depth", "15"}} {
 		g.goTo(c.path)
 		for _, w := range []string{"1 up and in", "2 upright", "3 let down", "clears ", "head ", "foot "} {
 			g.until("the words "+w, fmt.Sprintf("%s.includes(%q)", words, w))

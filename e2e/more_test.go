@@ -16,14 +16,17 @@ func gates(t *testing.T, p *program) {
 	g.goTo("/jobs/1/choose")
 	g.sees("toughened: hot side 480 °C is above the 250 °C that it stands in steady use")
 	g.pressAt(`[data-material=toughened] [data-figure] > button`)
-	g.until("the gate's number", `document.querySelector("[data-material=toughened] table")?.innerText.includes("at most")`)
+	g.until("the gate's number",
+		`document.querySelector("[data-material=toughened] table")?.innerText.includes("at most")`)
 	g.pressAt(`[data-material=toughened] > button`)
 	g.accessible("against the number")
-	g.until("no way on without a reason", `[...document.querySelectorAll("[data-material=toughened] button")].find(b => b.innerText === "Settle on it against the number").disabled`)
+	g.until("no way on without a reason",
+		`[...document.querySelectorAll("[data-material=toughened] button")].find(b => b.innerText === "Settle on it against the number").disabled`)
 	g.fill("Why toughened, against the number?", "only for the photograph")
 	g.press("Settle on it against the number")
 	g.sees("Settled: 4 mm toughened, by Tor Vanning.")
-	g.until("the size follows its band", `document.querySelector("[data-order]").innerText.includes("±2.5 mm") || document.body.innerText.includes("±2.5 mm")`)
+	g.until("the size follows its band",
+		`document.querySelector("[data-order]").innerText.includes("±2.5 mm") || document.body.innerText.includes("±2.5 mm")`)
 	g.press("Settle on 4 mm glass-ceramic")
 	g.sees("Settled: 4 mm glass-ceramic, by Tor Vanning.")
 	g.press("what happened")
@@ -37,7 +40,8 @@ func gates(t *testing.T, p *program) {
 	g.press("Leave it out")
 	g.sees("Left out: cut from stock, by Tor Vanning")
 	g.pressAt(`[data-step=order] button[role=checkbox]`)
-	g.until("the step open again", `document.querySelector("[data-step=order] button[role=checkbox]").dataset.state === "unchecked"`)
+	g.until("the step open again",
+		`document.querySelector("[data-step=order] button[role=checkbox]").dataset.state === "unchecked"`)
 }
 
 // A technician cannot sign over what is open; an owner can, with a reason that
@@ -116,7 +120,8 @@ func lampAndLeaving(t *testing.T, p *program) {
 		g.do(chromedp.Click(chromedp.CSS(`footer button[aria-haspopup=menu]`)))
 		g.until("the menu", `document.querySelector("[role=menu]")`)
 		g.accessible("menu")
-		ask[any](g, fmt.Sprintf(`void [...document.querySelectorAll("[role=menuitem]")].find(i => i.innerText.startsWith(%q)).click()`, item))
+		ask[any](g, fmt.Sprintf(
+			`void [...document.querySelectorAll("[role=menuitem]")].find(i => i.innerText.startsWith(%q)).click()`, item))
 	}
 	was := ask[string](g, `document.documentElement.dataset.theme`)
 	name := map[string]string{"light": "Dark table", "dark": "Light table"}[was]
@@ -164,7 +169,9 @@ func ownValues(t *testing.T, p *program) {
 	ask[any](g, `void document.querySelector("form input").select()`)
 	g.fill("The shop's value, °C", "95")
 	g.press("Lay it over the book's")
-	g.until("the value", row+`?.innerText.includes("95 °C") && `+row+`.innerText.includes("set by the shop: House rule, spring; Mira Quill") && `+row+`.innerText.includes("the book says")`)
+	g.until("the value", row+`?.innerText.includes("95 °C") && `+row+
+		`.innerText.includes("set by the shop: House rule, spring; Mira Quill") && `+row+
+		`.innerText.includes("the book says")`)
 	g.pressAt(`[data-value="cast/steady"] button`)
 	g.press("As in the book again")
 	g.until("the book's value", `!`+row+`.innerText.includes("set by the shop")`)

@@ -48,7 +48,8 @@ func (g *page) do(steps ...chromedp.Action[chromedp.Void]) {
 // fail ends the test and says what the page showed.
 func (g *page) fail(err error) {
 	g.t.Helper()
-	shown, _ := chromedp.Run(g.ctx, chromedp.Evaluate[string](`location.pathname + "\n" + document.body.innerText.slice(0, 1500)`))
+	shown, _ := chromedp.Run(g.ctx,
+		chromedp.Evaluate[string](`location.pathname + "\n" + document.body.innerText.slice(0, 1500)`))
 	g.t.Fatalf("%v\nthe page shows %s", err, shown)
 }
 
@@ -86,7 +87,8 @@ func (g *page) goTo(path string) {
 // press clicks the first visible button, link or label with these words.
 func (g *page) press(words string) {
 	g.t.Helper()
-	find := fmt.Sprintf(`[...document.querySelectorAll("button, a, label, summary")].find(e => e.offsetParent !== null && !e.disabled && e.innerText.replace(/\s+/g, " ").trim().startsWith(%q))`, words)
+	find := fmt.Sprintf(
+		`[...document.querySelectorAll("button, a, label, summary")].find(e => e.offsetParent !== null && !e.disabled && e.innerText.replace(/\s+/g, " ").trim().startsWith(%q))`, words)
 	g.until("a button "+words, find)
 	ask[any](g, "void "+find+".click()")
 }
@@ -95,13 +97,15 @@ func (g *page) press(words string) {
 func (g *page) pressAt(selector string) {
 	g.t.Helper()
 	g.until(selector, fmt.Sprintf("document.querySelector(%q)", selector))
-	ask[any](g, fmt.Sprintf(`void document.querySelector(%q).dispatchEvent(new MouseEvent("click", {bubbles: true}))`, selector))
+	ask[any](g, fmt.Sprintf(`void document.querySelector(%q).dispatchEvent(new MouseEvent("click", {bubbles: true}))`,
+		selector))
 }
 
 // fill types into the field with this label.
 func (g *page) fill(label, text string) {
 	g.t.Helper()
-	id := fmt.Sprintf(`[...document.querySelectorAll("label")].find(l => l.innerText.trim().startsWith(%q))?.htmlFor`, label)
+	id := fmt.Sprintf(`[...document.querySelectorAll("label")].find(l => l.innerText.trim().startsWith(%q))?.htmlFor`,
+		label)
 	g.until("a field "+label, id)
 	field := ask[string](g, id)
 	g.do(chromedp.SendKeys(chromedp.ID(field), text))
@@ -110,7 +114,8 @@ func (g *page) fill(label, text string) {
 // refill types over what stands in the field with this label.
 func (g *page) refill(label, text string) {
 	g.t.Helper()
-	field := fmt.Sprintf(`document.getElementById([...document.querySelectorAll("label")].find(l => l.innerText.trim().startsWith(%q))?.htmlFor)`, label)
+	field := fmt.Sprintf(
+		`document.getElementById([...document.querySelectorAll("label")].find(l => l.innerText.trim().startsWith(%q))?.htmlFor)`, label)
 	g.until("a field "+label, field)
 	ask[any](g, "void "+field+".select()")
 	g.fill(label, text)
@@ -137,7 +142,8 @@ func (g *page) tapeAt() string {
 func (g *page) read(place, text string) {
 	g.t.Helper()
 	g.pressAt(fmt.Sprintf(`[data-place=%q]`, place))
-	g.until("the tape at "+place, fmt.Sprintf(`document.querySelector('[data-place=%q]').getAttribute("aria-pressed") === "true"`, place))
+	g.until("the tape at "+place,
+		fmt.Sprintf(`document.querySelector('[data-place=%q]').getAttribute("aria-pressed") === "true"`, place))
 	g.tape(text)
 	g.until("the reading "+text, `document.querySelector("#tape-line").value === ""`)
 }
@@ -154,7 +160,8 @@ func (g *page) signIn(login string) {
 // fetch gets a file through the page's own session.
 func (g *page) fetch(path string) []byte {
 	g.t.Helper()
-	s := ask[string](g, fmt.Sprintf(`fetch(%q).then(async r => { if (!r.ok) throw new Error(r.status); const b = new Uint8Array(await r.arrayBuffer()); let s = ""; for (const x of b) s += String.fromCharCode(x); return btoa(s) })`, path))
+	s := ask[string](g, fmt.Sprintf(
+		`fetch(%q).then(async r => { if (!r.ok) throw new Error(r.status); const b = new Uint8Array(await r.arrayBuffer()); let s = ""; for (const x of b) s += String.fromCharCode(x); return btoa(s) })`, path))
 	b, err := base64.StdEncoding.DecodeString(s)
 	if err != nil {
 		g.t.Fatal(err)
@@ -175,7 +182,8 @@ func (g *page) accessible(name string) {
 		g.t.Fatal(err)
 	}
 	ask[any](g, source+"; void 0")
-	out := ask[string](g, `axe.run(document, {resultTypes: ["violations"]}).then(r => JSON.stringify(r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")).join(" | "))))`)
+	out := ask[string](g,
+		`axe.run(document, {resultTypes: ["violations"]}).then(r => JSON.stringify(r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")).join(" | "))))`)
 	var found []string
 	if err := json.Unmarshal([]byte(out), &found); err != nil {
 		g.t.Fatal(err)

@@ -28,10 +28,12 @@ func ninePanes(t *testing.T, p *program) {
 	g.until("pane 5", `document.querySelector("h1").innerText.includes("pane 5, 5 of 9")`)
 	g.read("width_top", "444")
 	g.goTo("/jobs/14/measure")
-	g.until("pane 1 untouched by it", `document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("508.0")`)
+	g.until("pane 1 untouched by it",
+		`document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("508.0")`)
 	g.press("pane 1, 1 of 9")
 	g.accessible("panes of the object")
-	if left := ask[int](g, `[...document.querySelectorAll("[role=dialog] button")].filter(b => b.innerText === "take out").length`); left != 4 {
+	if left := ask[int](g,
+		`[...document.querySelectorAll("[role=dialog] button")].filter(b => b.innerText === "take out").length`); left != 4 {
 		t.Errorf("%d panes can be taken out; 3, 6, 8 and 9 were not touched", left)
 	}
 	ask[any](g, `void document.querySelector('[aria-label="take out pane 9"]').click()`)
@@ -41,12 +43,14 @@ func ninePanes(t *testing.T, p *program) {
 	// Two taps put it elsewhere on the object.
 	g.press("Put pane 1 elsewhere on it")
 	tap := func(x, y float64) {
-		ask[any](g, fmt.Sprintf(`void (() => { const e = document.querySelector("[data-face]"), b = e.getBoundingClientRect(); e.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + %v * b.width, clientY: b.top + %v * b.height})) })()`, x, y))
+		ask[any](g, fmt.Sprintf(
+			`void (() => { const e = document.querySelector("[data-face]"), b = e.getBoundingClientRect(); e.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + %v * b.width, clientY: b.top + %v * b.height})) })()`, x, y))
 	}
 	tap(0.4, 0.5)
 	g.sees("Now tap the corner across.")
 	tap(0.1, 0.2)
-	g.until("the figures", `[...document.querySelectorAll("[role=dialog] input")].map(i => Math.round(Number(i.value))).join() === "10,20,30,30"`)
+	g.until("the figures",
+		`[...document.querySelectorAll("[role=dialog] input")].map(i => Math.round(Number(i.value))).join() === "10,20,30,30"`)
 	g.accessible("a pane put elsewhere")
 	g.refill("wide, %", "95")
 	g.press("Put it there")

@@ -17,15 +17,20 @@ func crowded(g *page, job int) {
 	}
 	put := func(path, body string) {
 		g.t.Helper()
-		if status := ask[int](g, fmt.Sprintf(`fetch("/api/jobs/%d/%s", {method: "PUT", headers: {"Content-Type": "application/json"}, body: JSON.stringify(%s)}).then(r => r.status)`, job, path, body)); status != 200 {
+		if status := ask[int](g,
+			fmt.Sprintf(`fetch("/api/jobs/%d/%s", {method: "PUT", headers: {"Content-Type": "application/json"}, body: JSON.stringify(%s)}).then(r => r.status)`, job, path, body)); status != 200 {
 			g.t.Fatalf("%s: %d", path, status)
 		}
 	}
-	put("outline", fmt.Sprintf(`{outline: {outer: [{x:0,y:0},{x:1900,y:0},{x:1900,y:1200},{x:0,y:1200}], holes: [%s]}, doubt: 1, version: 1}`, strings.Join(holes, ",")))
-	held := ask[string](g, fmt.Sprintf(`fetch("/api/jobs/%d").then(r => r.json()).then(v => JSON.stringify({name: v.pane.name, family: v.pane.family, frame: v.pane.frame, cutter: v.pane.cutter, gasket: v.pane.gasket, raked: false, like: v.pane.like, uses: v.pane.uses, duty: v.pane.duty, stack: v.pane.stack, shape: v.pane.shape, version: v.pane.version, sides: {top: 40, right: 40, bottom: 40, left: 40}}))`, job))
+	put("outline", fmt.Sprintf(
+		`{outline: {outer: [{x:0,y:0},{x:1900,y:0},{x:1900,y:1200},{x:0,y:1200}], holes: [%s]}, doubt: 1, version: 1}`,
+		strings.Join(holes, ",")))
+	held := ask[string](g,
+		fmt.Sprintf(`fetch("/api/jobs/%d").then(r => r.json()).then(v => JSON.stringify({name: v.pane.name, family: v.pane.family, frame: v.pane.frame, cutter: v.pane.cutter, gasket: v.pane.gasket, raked: false, like: v.pane.like, uses: v.pane.uses, duty: v.pane.duty, stack: v.pane.stack, shape: v.pane.shape, version: v.pane.version, sides: {top: 40, right: 40, bottom: 40, left: 40}}))`, job))
 	put("pane", held)
 	g.goTo(fmt.Sprintf("/jobs/%d/measure", job))
-	g.until("all of it", `document.querySelectorAll("main svg[role=group] :is(path, polygon, circle, line, text, rect)").length > 500`)
+	g.until("all of it",
+		`document.querySelectorAll("main svg[role=group] :is(path, polygon, circle, line, text, rect)").length > 500`)
 }
 
 // The light table with more than 500 drawn parts, from a pick of a dimension

@@ -86,14 +86,16 @@ func measureStove(g *page) {
 	g.t.Helper()
 	g.goTo("/jobs/1/measure")
 	for _, r := range []struct{ place, text string }{
-		{"width, top", "270 ±0.3"}, {"width, bottom", "26.84cm ±0.03"}, {"height, left", "9 17/32 ±1/64"}, {"height, right", "242 heavy ±0.3"},
+		{"width, top", "270 ±0.3"}, {"width, bottom", "26.84cm ±0.03"}, {"height, left", "9 17/32 ±1/64"},
+		{"height, right", "242 heavy ±0.3"},
 		{"ledge of the rebate", "14"}, {"bracket reach", "16"},
 	} {
 		if at := g.tapeAt(); at != r.place {
 			g.t.Fatalf("the tape is at %q, should be at %q", at, r.place)
 		}
 		g.tape(r.text)
-		g.until("the tape to go on from "+r.place, fmt.Sprintf(`document.querySelector('label[for="tape-line"]').innerText !== %q`, r.place))
+		g.until("the tape to go on from "+r.place,
+			fmt.Sprintf(`document.querySelector('label[for="tape-line"]').innerText !== %q`, r.place))
 	}
 	// By hand: width 268.4 − 0.3 − 2·2 − 1.6 = 262.5; height 9 17/32 in is
 	// 242.09, less 1/64 in, − 4 − 1.6 = 236.1, down to the half millimetre.
@@ -110,7 +112,8 @@ func openEveryNumber(g *page) {
 	}
 	g.until("all workings", fmt.Sprintf(`document.querySelectorAll("table caption").length === %d`, n+2))
 	g.pressAt(`[data-dim=clearance]`)
-	g.until("the section's working", `document.querySelector("[role=dialog]")?.innerText.includes("(W − s − P) / 2 − g") || document.querySelector("[role=dialog]")?.innerText.includes("(H − s − P) / 2 − g")`)
+	g.until("the section's working",
+		`document.querySelector("[role=dialog]")?.innerText.includes("(W − s − P) / 2 − g") || document.querySelector("[role=dialog]")?.innerText.includes("(H − s − P) / 2 − g")`)
 	g.accessible("working of the section")
 	g.press("Put away")
 	bad := ask[int](g, `[...document.querySelectorAll("[data-figure]")].filter(f => !/ = /.test(f.innerText) || !/(common practice, no source|read here|worked out here|from memory)/.test(f.innerText)).length`)
@@ -122,7 +125,8 @@ func openEveryNumber(g *page) {
 // tickAll goes along the stations and ticks what is there.
 func tickAll(g *page) {
 	g.t.Helper()
-	for _, s := range []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"} {
+	for _, s := range []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit",
+		"prove"} {
 		g.goTo("/jobs/1/" + s)
 		g.until("steps at "+s, `document.querySelector("[data-step]")`)
 		for {
@@ -131,7 +135,9 @@ func tickAll(g *page) {
 				break
 			}
 			g.pressAt(`[data-step] button[role=checkbox][data-state=unchecked]`)
-			g.until("a tick at "+s, fmt.Sprintf(`document.querySelectorAll('[data-step] button[role=checkbox][data-state=unchecked]').length < %d`, left))
+			g.until("a tick at "+s,
+				fmt.Sprintf(`document.querySelectorAll('[data-step] button[role=checkbox][data-state=unchecked]').length < %d`,
+					left))
 		}
 	}
 }
@@ -142,7 +148,8 @@ func answerAll(g *page) {
 	g.t.Helper()
 	g.sees("Not yet.")
 	g.until("checks", `document.querySelectorAll("[data-check]").length > 5`)
-	for _, key := range strings.Split(ask[string](g, `[...document.querySelectorAll("[data-check]")].map(e => e.dataset.check).join()`), ",") {
+	for _, key := range strings.Split(ask[string](g,
+		`[...document.querySelectorAll("[data-check]")].map(e => e.dataset.check).join()`), ",") {
 		at := fmt.Sprintf(`[data-check=%q] `, key)
 		if key == "gap" {
 			g.do(typeInto(at+"input", "2.7"))
@@ -184,7 +191,8 @@ func papers(g *page) {
 		g.t.Error("the DXF has no pane or no end")
 	}
 	var c shop.Carried
-	if err := json.Unmarshal(g.fetch("/api/jobs/1/carried"), &c); err != nil || c.Job.Ticket == nil || len(c.Job.Panes) != 1 || len(c.Job.Panes[0].Readings) != 6 {
+	if err := json.Unmarshal(g.fetch("/api/jobs/1/carried"), &c); err != nil || c.Job.Ticket == nil ||
+		len(c.Job.Panes) != 1 || len(c.Job.Panes[0].Readings) != 6 {
 		g.t.Errorf("the carried job: %v, %d panes", err, len(c.Job.Panes))
 	}
 }

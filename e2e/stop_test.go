@@ -11,7 +11,8 @@ import (
 // screen: for what leads up to what is looked at.
 func (g *page) call(method, path, body string) string {
 	g.t.Helper()
-	answer := ask[string](g, fmt.Sprintf(`fetch(%q, {method: %q, headers: {"Content-Type": "application/json", "Idempotency-Key": "past-the-screen-" + Math.random()}, body: %q}).then(async r => r.status + " " + await r.text())`, path, method, body))
+	answer := ask[string](g,
+		fmt.Sprintf(`fetch(%q, {method: %q, headers: {"Content-Type": "application/json", "Idempotency-Key": "past-the-screen-" + Math.random()}, body: %q}).then(async r => r.status + " " + await r.text())`, path, method, body))
 	if !strings.HasPrefix(answer, "2") {
 		g.t.Fatalf("%s %s: %.300s", method, path, answer)
 	}
@@ -24,7 +25,8 @@ func (g *page) taken(object, family, exposure string) int {
 	var made struct {
 		ID int `json:"id"`
 	}
-	body := fmt.Sprintf(`{"name": "Oda Marl", "object": %q, "exposure": %q, "family": %q, "story": "", "place": "bench"}`, object, exposure, family)
+	body := fmt.Sprintf(`{"name": "Oda Marl", "object": %q, "exposure": %q, "family": %q, "story": "", "place": "bench"}`,
+		object, exposure, family)
 	if err := json.Unmarshal([]byte(g.call("POST", "/api/jobs", body)), &made); err != nil {
 		g.t.Fatal(err)
 	}
@@ -38,7 +40,8 @@ func stops(t *testing.T, p *program) {
 	tor.signIn("tor")
 	id := tor.taken("Sauna stove with a shallow ledge", "clip-heat", "fire")
 	job := fmt.Sprintf("/api/jobs/%d", id)
-	for place, text := range map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242", "height_right": "242", "ledge": "3", "bracket_reach": "5"} {
+	for place, text := range map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242",
+		"height_right": "242", "ledge": "3", "bracket_reach": "5"} {
 		tor.call("PUT", job+"/readings/"+place, fmt.Sprintf(`{"text": %q, "instrument": "rule", "version": 0}`, text))
 	}
 	tor.call("PUT", job+"/choice", `{"material": "glass-ceramic", "thickness": 4}`)
@@ -109,12 +112,14 @@ func cureWaits(t *testing.T, p *program) {
 	id := g.taken("Ferry wheelhouse, side window", "bonded-fixed", "weather")
 	hold := fmt.Sprintf("/jobs/%d/hold", id)
 	g.goTo(hold)
-	g.until("the cure waits for the bond", `document.querySelector("[data-waits=cure]")?.innerText.includes("pane in within the open time") && document.querySelector("[data-step=cure] button[role=checkbox]").disabled`)
+	g.until("the cure waits for the bond",
+		`document.querySelector("[data-waits=cure]")?.innerText.includes("pane in within the open time") && document.querySelector("[data-step=cure] button[role=checkbox]").disabled`)
 	if ask[bool](g, `[...document.querySelectorAll("[data-step=cure] button")].some(b => b.innerText === "leave it out")`) {
 		t.Error("a technician is offered to leave the cure out")
 	}
 	g.call("PUT", fmt.Sprintf("/api/jobs/%d/steps/pane-in", id), `{"outcome": "done"}`)
-	g.until("the cure waits for the clock", `document.querySelector("[data-waits=cure]")?.innerText.includes("at the earliest")`)
+	g.until("the cure waits for the clock",
+		`document.querySelector("[data-waits=cure]")?.innerText.includes("at the earliest")`)
 	g.accessible("a cure that waits")
 	g.goTo(fmt.Sprintf("/jobs/%d/prove", id))
 	g.until("the press waits", `document.querySelector("[data-check=press]")?.innerText.includes("Not yet")`)

@@ -50,7 +50,8 @@ func carries(t *testing.T, p *program) {
 	g.press("Keep it")
 	g.until("the words in the row", `document.body.textContent.includes("carries a push of 6000 N, over food")`)
 	g.sees("under a push of 6000 N at the worst place")
-	g.until("annealed ruled out", `document.querySelector("[data-material=annealed]").textContent.includes("safety glazing") || document.querySelector("[data-material=annealed]").textContent.includes("splinters")`)
+	g.until("annealed ruled out",
+		`document.querySelector("[data-material=annealed]").textContent.includes("safety glazing") || document.querySelector("[data-material=annealed]").textContent.includes("splinters")`)
 	g.press("carries a push of 6000 N")
 	g.refill("A push at the worst place, N", "400")
 	g.press("It stands over open food")
@@ -101,7 +102,8 @@ func loadSum(t *testing.T, p *program) {
 	g.sees("Stop.")
 	g.sees("is the surface above the dew point")
 	g.refill("the part, °C", "18")
-	g.until("dry enough", `document.querySelector("[data-dew]") && !document.querySelector("[data-dew]").innerText.includes("Stop.")`)
+	g.until("dry enough",
+		`document.querySelector("[data-dew]") && !document.querySelector("[data-dew]").innerText.includes("Stop.")`)
 	g.refill("humidity, %", "0")
 	g.sees("a humidity above 0 and up to 100 % is expected")
 	g.accessible("the dew point")

@@ -68,14 +68,16 @@ func wrongReadings(t *testing.T, p *program) {
 	g.signIn("mira")
 	g.goTo("/jobs/5/measure")
 	g.sees("Two digits swapped, perhaps: 508.0?")
-	g.until("the odd reading marked", `document.querySelector('[data-place=width_middle]').getAttribute("aria-label").includes("does not fit the rest")`)
+	g.until("the odd reading marked",
+		`document.querySelector('[data-place=width_middle]').getAttribute("aria-label").includes("does not fit the rest")`)
 	g.press("Stop.")
 	if at := g.tapeAt(); at != "width, middle" {
 		t.Errorf("the way to the odd reading leads to %q", at)
 	}
 	g.goTo("/jobs/9/measure")
 	for _, c := range []struct{ text, says string }{
-		{"5 1/0", "cannot have 0 under the stroke"}, {"-3", "cannot be negative"}, {"banana", "a number was expected"}, {"40 m", "up to 6000.0 mm is taken"},
+		{"5 1/0", "cannot have 0 under the stroke"}, {"-3", "cannot be negative"}, {"banana", "a number was expected"},
+		{"40 m", "up to 6000.0 mm is taken"},
 	} {
 		g.tape(c.text)
 		g.sees(c.says)
@@ -112,9 +114,11 @@ func twoBrowsers(t *testing.T, p *program) {
 	if v := ask[string](tor, `document.querySelector("#tape-line").value`); v != "305" {
 		t.Errorf("Tor's reading is gone: %q", v)
 	}
-	tor.until("Mira's reading on Tor's table", `document.querySelector('[data-place=width_top]').textContent.includes("300.0")`)
+	tor.until("Mira's reading on Tor's table",
+		`document.querySelector('[data-place=width_top]').textContent.includes("300.0")`)
 	tor.press("Take mine")
-	mira.until("Tor's reading on Mira's table", `document.querySelector('[data-place=width_top]').textContent.includes("305.0")`)
+	mira.until("Tor's reading on Mira's table",
+		`document.querySelector('[data-place=width_top]').textContent.includes("305.0")`)
 }
 
 func undoAndPad(t *testing.T, p *program) {
@@ -127,7 +131,8 @@ func undoAndPad(t *testing.T, p *program) {
 	}
 	g.until("the reading", `document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("521.5")`)
 	g.press("Undo the last reading")
-	g.until("the place empty again", `document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("not read yet")`)
+	g.until("the place empty again",
+		`document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("not read yet")`)
 	if at := g.tapeAt(); at != "width, top" {
 		t.Errorf("after undo the tape is at %q", at)
 	}
@@ -151,7 +156,8 @@ func settings(t *testing.T, p *program) {
 	g.fill("Hot side in steady use", "0")
 	g.press("Keep it")
 	g.sees("a temperature between −60 and 1200 °C is expected")
-	if v := ask[string](g, `[...document.querySelectorAll("input")].map(i => i.value).join()`); !strings.Contains(v, "2400") {
+	if v := ask[string](g, `[...document.querySelectorAll("input")].map(i => i.value).join()`); !strings.Contains(v,
+		"2400") {
 		t.Errorf("what was typed is gone: %s", v)
 	}
 	g.press("Put away")
@@ -183,7 +189,8 @@ func whyItBroke(t *testing.T, p *program) {
 	g.sees("So the plan must have:")
 	g.goTo("/jobs/10/set")
 	g.sees("must be done")
-	if left := ask[int](g, `[...document.querySelectorAll("[data-step^=fix-] button")].filter(b => b.innerText === "leave it out").length`); left != 0 {
+	if left := ask[int](g,
+		`[...document.querySelectorAll("[data-step^=fix-] button")].filter(b => b.innerText === "leave it out").length`); left != 0 {
 		t.Error("what broke the last pane can be left out")
 	}
 	g.pressAt(`[data-step^=fix-] button[role=checkbox]`)
@@ -211,7 +218,8 @@ func stripAndRebuild(t *testing.T, p *program) {
 		g.fill("In words", where)
 		more()
 		g.press("Note it")
-		g.until(what+" in the log", fmt.Sprintf(`[...document.querySelectorAll("[data-strip]")].some(l => l.innerText.includes(%q))`, what))
+		g.until(what+" in the log",
+			fmt.Sprintf(`[...document.querySelectorAll("[data-strip]")].some(l => l.innerText.includes(%q))`, what))
 	}
 	note("hinge screw", "lower left", func() {
 		g.press("1tap for each one")
@@ -223,7 +231,8 @@ func stripAndRebuild(t *testing.T, p *program) {
 	})
 	g.press("Put away")
 	g.sees("2 × hinge screw")
-	kept := ask[string](g, `(async () => { const c = new OffscreenCanvas(900, 600); c.getContext("2d").fillRect(0, 0, 900, 600); const b = await c.convertToBlob({type: "image/webp"}); const f = new File([b], "x.webp"), d = new DataTransfer(); d.items.add(f); const i = document.querySelector("[data-strip=e7] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})); return b.type })()`)
+	kept := ask[string](g,
+		`(async () => { const c = new OffscreenCanvas(900, 600); c.getContext("2d").fillRect(0, 0, 900, 600); const b = await c.convertToBlob({type: "image/webp"}); const f = new File([b], "x.webp"), d = new DataTransfer(); d.items.add(f); const i = document.querySelector("[data-strip=e7] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})); return b.type })()`)
 	if kept != "image/webp" {
 		t.Fatalf("the browser made %s", kept)
 	}
@@ -235,8 +244,10 @@ func stripAndRebuild(t *testing.T, p *program) {
 	g.sees("outer shell goes in before hinge screw, which holds it down")
 	for n := range 7 {
 		id := ask[string](g, `document.querySelector("[data-back].bg-now-wash").dataset.back`)
-		g.press(ask[string](g, `[...document.querySelectorAll("[data-back].bg-now-wash button")].map(b => b.innerText).find(t => t.startsWith("all") || t === "in" || t === "snug")`))
-		g.until(fmt.Sprintf("line %d done", n+1), fmt.Sprintf(`document.querySelector("[data-back].bg-now-wash")?.dataset.back !== %q`, id))
+		g.press(ask[string](g,
+			`[...document.querySelectorAll("[data-back].bg-now-wash button")].map(b => b.innerText).find(t => t.startsWith("all") || t === "in" || t === "snug")`))
+		g.until(fmt.Sprintf("line %d done", n+1),
+			fmt.Sprintf(`document.querySelector("[data-back].bg-now-wash")?.dataset.back !== %q`, id))
 	}
 	g.sees("Everything counts out.")
 }
@@ -262,12 +273,14 @@ func instruments(t *testing.T, p *program) {
 		t.Errorf("the reading is taken for one by %s", with)
 	}
 	g.tape("")
-	g.until("the reading kept", `document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("mm")`)
+	g.until("the reading kept",
+		`document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("mm")`)
 	g.pressAt(`[data-instrument=caliper]`)
 	g.sees("out of range")
 	ask[any](g, `void (() => { const s = document.querySelector("section[aria-label='Instrument tray'] select"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "drop"); s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
 	g.pressAt(`[data-instrument=tape]`)
-	g.until("the tape's reading after the drop", `document.querySelector("#tape-line").value.endsWith("mm") && document.querySelector("[data-instrument=tape]").innerText.includes("mm")`)
+	g.until("the tape's reading after the drop",
+		`document.querySelector("#tape-line").value.endsWith("mm") && document.querySelector("[data-instrument=tape]").innerText.includes("mm")`)
 }
 
 // A nine-light sash with two broken lights, in mixed units; then a reading that
@@ -326,20 +339,24 @@ func outlines(t *testing.T, p *program) {
 	send := func(name, body string) {
 		t.Helper()
 		g.until("the file field", `document.querySelector("section[aria-label='An outline'] input[type=file]")`)
-		ask[any](g, fmt.Sprintf(`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], %q)); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`, body, name))
+		ask[any](g, fmt.Sprintf(
+			`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], %q)); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`, body, name))
 	}
 	send("x.svg", "banana")
 	g.sees("this is not an SVG file")
 	g.goTo("/sums/outline")
 	send("pane.svg", `<svg width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M0 0H300V200H0ZM100 100h50v50h-50z"/></svg>`)
-	g.until("the file's outline", `[...document.querySelectorAll("[role=radio]")].some(r => r.innerText.includes("from the file") && r.dataset.state === "checked")`)
+	g.until("the file's outline",
+		`[...document.querySelectorAll("[role=radio]")].some(r => r.innerText.includes("from the file") && r.dataset.state === "checked")`)
 	ask[any](g, `void [...document.querySelectorAll("label")].find(l => l.innerText.startsWith("move every side")).htmlFor`)
 	g.accessible("outline")
-	out := ask[string](g, `fetch("/api/sums/outline/file?format=dxf", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text())`)
+	out := ask[string](g,
+		`fetch("/api/sums/outline/file?format=dxf", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text())`)
 	if strings.Count(out, "LINE") < 8 || !strings.Contains(out, "PANE") {
 		t.Errorf("the DXF: %.200s", out)
 	}
-	pdf := ask[string](g, `fetch("/api/sums/outline/file?format=a4", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text()).then(t => t.slice(0, 5))`)
+	pdf := ask[string](g,
+		`fetch("/api/sums/outline/file?format=a4", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text()).then(t => t.slice(0, 5))`)
 	if pdf != "%PDF-" {
 		t.Errorf("the template begins %q", pdf)
 	}
@@ -365,7 +382,8 @@ func today(t *testing.T, p *program) {
 func carried(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("mira")
-	made := ask[string](g, `fetch("/api/jobs/12/carried").then(r => r.text()).then(t => fetch("/api/jobs/carried", {method: "POST", headers: {"Content-Type": "application/json", "Idempotency-Key": "carry-it-over"}, body: t})).then(r => r.text())`)
+	made := ask[string](g,
+		`fetch("/api/jobs/12/carried").then(r => r.text()).then(t => fetch("/api/jobs/carried", {method: "POST", headers: {"Content-Type": "application/json", "Idempotency-Key": "carry-it-over"}, body: t})).then(r => r.text())`)
 	if !strings.Contains(made, `"id":27`) {
 		t.Fatalf("brought in: %s", made)
 	}
@@ -376,9 +394,11 @@ func carried(t *testing.T, p *program) {
 	g.sees("Mira Quill (carried in)")
 	g.until("no signature", `!document.querySelector("[data-ticket]")`)
 	g.goTo("/jobs")
-	g.until("it among the open ones", `[...document.querySelectorAll("main li")].some(l => l.innerText.includes("second cabin"))`)
+	g.until("it among the open ones",
+		`[...document.querySelectorAll("main li")].some(l => l.innerText.includes("second cabin"))`)
 	g.press("○ all")
-	g.until("both in the list", `[...document.querySelectorAll("main li")].filter(l => l.innerText.includes("second cabin")).length === 2`)
+	g.until("both in the list",
+		`[...document.querySelectorAll("main li")].filter(l => l.innerText.includes("second cabin")).length === 2`)
 	g.fill("Find", "nobody knows")
 	g.sees("No job has “nobody knows” in it.")
 }
@@ -389,15 +409,19 @@ func everyScreen(t *testing.T, p *program) {
 	g.until("the door", `document.querySelector("input[type=password]")`)
 	g.accessible("sign in")
 	g.signIn("mira")
-	paths := []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/bend", "/book", "/book/held", "/book/heat", "/book/cautions", "/shop", "/jobs/12/prove", "/jobs/14/measure", "/jobs/16/set", "/jobs/23/measure", "/jobs/26/measure"}
-	for _, s := range []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"} {
+	paths := []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/bend", "/book", "/book/held",
+		"/book/heat", "/book/cautions", "/shop", "/jobs/12/prove", "/jobs/14/measure", "/jobs/16/set", "/jobs/23/measure",
+		"/jobs/26/measure"}
+	for _, s := range []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit",
+		"prove"} {
 		paths = append(paths, "/jobs/1/"+s)
 	}
 	for _, theme := range []string{"light", "dark"} {
 		ask[any](g, fmt.Sprintf(`void localStorage.setItem("theme", %q)`, theme))
 		for _, path := range paths {
 			g.goTo(path)
-			g.until("its content", `!document.querySelector("main [role=status]") && document.querySelector("main").innerText.length > 40`)
+			g.until("its content",
+				`!document.querySelector("main [role=status]") && document.querySelector("main").innerText.length > 40`)
 			g.accessible(path + ", " + theme)
 		}
 	}
@@ -409,7 +433,9 @@ func narrowAndWide(t *testing.T, p *program) {
 	g.signIn("mira")
 	for _, w := range []int64{390, 768, 1280} {
 		g.do(chromedp.EmulateViewport(w, 800))
-		for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/photo", "/book", "/book/touch", "/book/held", "/shop", "/jobs/1/measure", "/jobs/14/measure", "/jobs/23/measure", "/jobs/9/choose", "/jobs/8/prove"} {
+		for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/photo", "/book",
+			"/book/touch", "/book/held", "/shop", "/jobs/1/measure", "/jobs/14/measure", "/jobs/23/measure", "/jobs/9/choose",
+			"/jobs/8/prove"} {
 			g.goTo(path)
 			g.until("its content", `document.querySelector("main").innerText.length > 40`)
 			if over := ask[int](g, `document.documentElement.scrollWidth - window.innerWidth`); over > 0 {
@@ -441,13 +467,15 @@ func people(t *testing.T, p *program) {
 	g.press("Add")
 	g.sees("this is empty; type it in")
 	ask[any](g, `void 0`)
-	names := ask[string](g, `[...document.querySelectorAll("form")].find(f => f.innerText.includes("Add a person")).querySelector("input").id`)
+	names := ask[string](g,
+		`[...document.querySelectorAll("form")].find(f => f.innerText.includes("Add a person")).querySelector("input").id`)
 	g.do(chromedp.SendKeys(chromedp.ID(names), "Ann Pell"))
 	g.press("Add")
 	g.sees("somebody has this sign-in name already")
 	g.fill("Sign-in name", "2")
 	g.press("Add")
-	g.until("the new person", `[...document.querySelectorAll("main li")].some(l => l.innerText.includes("Ann Pell") && l.innerText.includes("tor2"))`)
+	g.until("the new person",
+		`[...document.querySelectorAll("main li")].some(l => l.innerText.includes("Ann Pell") && l.innerText.includes("tor2"))`)
 	h := open(t, p)
 	h.signIn("tor")
 	h.goTo("/shop")
@@ -467,7 +495,8 @@ func lostPassword(t *testing.T, p *program) {
 	g.sees("Ebbe Sand")
 	ask[any](g, `void [...[...document.querySelectorAll("main li")].find(l => l.innerText.includes("Ebbe Sand")).querySelectorAll("button")].at(-1).click()`)
 	g.sees("Tell Ebbe Sand this word")
-	word := ask[string](g, `[...document.querySelectorAll("main li strong")].map(s => s.innerText).find(s => /^\w{4}-\w{4}-\w{4}$/.test(s))`)
+	word := ask[string](g,
+		`[...document.querySelectorAll("main li strong")].map(s => s.innerText).find(s => /^\w{4}-\w{4}-\w{4}$/.test(s))`)
 	h.goTo("/")
 	h.press("I was given a word")
 	h.fill("Your sign-in name", "ebbe")
@@ -518,7 +547,9 @@ func TestKill(t *testing.T) {
 		p.begin()
 		g.goTo("/jobs/9/measure")
 		for k := range 2*n + 2 {
-			g.until("the reading at "+places[k], fmt.Sprintf(`document.querySelector('[data-place=%s]')?.getAttribute("aria-label").includes("%d.0")`, places[k], 500+k))
+			g.until("the reading at "+places[k],
+				fmt.Sprintf(`document.querySelector('[data-place=%s]')?.getAttribute("aria-label").includes("%d.0")`, places[k],
+					500+k))
 		}
 		g.until("what was typed", `document.querySelector("#tape-line").value === "123"`)
 		ask[any](g, `void document.querySelector("#tape-line").select()`)
@@ -530,7 +561,8 @@ func TestKill(t *testing.T) {
 func TestStarts(t *testing.T) {
 	p := start(t, "demo")
 	out, err := exec.Command(binary, "demo", "--addr", p.addr, "--dir", p.dir).CombinedOutput()
-	if err == nil || !strings.Contains(string(out), "another program may be there") || strings.Count(strings.TrimSpace(string(out)), "\n") > 0 {
+	if err == nil || !strings.Contains(string(out), "another program may be there") ||
+		strings.Count(strings.TrimSpace(string(out)), "\n") > 0 {
 		t.Errorf("a taken port: %v\n%s", err, out)
 	}
 	p.stop()

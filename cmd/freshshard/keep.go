@@ -140,6 +140,7 @@ func passwordCommand(ctx context.Context, args []string) error {
 	if err != nil {
 		return err
 	}
-	fmt.Printf("%s can set a new password with this word, once, within a day: %s\nOn the sign-in page choose “I was given a word”.\n", *login, word)
+	fmt.Printf("%s can set a new password with this word, once, within a day: %s\nOn the sign-in page choose “I was "+
+		"given a word”.\n", *login, word)
 	return nil
 }

@@ -106,7 +106,8 @@ func TestMistakesAreSentences(t *testing.T) {
 	}{
 		{"port in use", []string{"demo", "--addr", l.Addr().String(), "--dir", t.TempDir()}, "another program may be there"},
 		{"no address", []string{"serve", "--addr", "nowhere:at:all", "--dir", t.TempDir()}, "cannot be used"},
-		{"no database there", []string{"serve", "--addr", "127.0.0.1:0", "--dsn", "x:y@tcp(127.0.0.1:1)/z"}, "does not answer"},
+		{"no database there", []string{"serve", "--addr", "127.0.0.1:0", "--dsn", "x:y@tcp(127.0.0.1:1)/z"},
+			"does not answer"},
 		{"no archive named", []string{"verify"}, "say which archive"},
 		{"no such archive", []string{"restore", "--dir", t.TempDir(), "nowhere.zip"}, "no such file"},
 		{"nobody named", []string{"password"}, "say whose"},

@@ -65,7 +65,8 @@ func demoCommand(ctx context.Context, args []string) error {
 		return demo.Fill(ctx, sh)
 	}
 	s.ready = func(url string) {
-		fmt.Printf("\n  Fresh Shard is at %s\n  Sign in as %s (owner) or tor (technician), password: %s\n  Ctrl-C stops it; the data stays.\n\n", url, demo.Owner, demo.Password)
+		fmt.Printf("\n  Fresh Shard is at %s\n  Sign in as %s (owner) or tor (technician), password: %s\n  Ctrl-C stops "+
+			"it; the data stays.\n\n", url, demo.Owner, demo.Password)
 	}
 	return s.run(ctx)
 }
@@ -75,7 +76,8 @@ func serveCommand(ctx context.Context, args []string) error {
 	var s settings
 	f.StringVar(&s.addr, "addr", defaultAddr, "where to serve")
 	s.where(f)
-	f.StringVar(&s.backups, "backups", "", "folder for the nightly backups (backups inside --dir, or var/backups with --dsn)")
+	f.StringVar(&s.backups, "backups", "",
+		"folder for the nightly backups (backups inside --dir, or var/backups with --dsn)")
 	f.Var(&s.hosts, "host", "a name under which the shop is reached, beside the machine's own; may be given several times")
 	f.BoolVar(&s.plain, "plain-http", false, "let sessions travel without TLS, on a network that you trust")
 	f.BoolVar(&s.proxy, "behind-proxy", false, "take callers' addresses from the proxy's X-Forwarded-For")
@@ -91,7 +93,8 @@ func serveCommand(ctx context.Context, args []string) error {
 // where are the flags that say which database is meant.
 func (s *settings) where(f *flag.FlagSet) {
 	f.StringVar(&s.dir, "dir", filepath.Join("var", "shop"), "where the program's own database keeps its data")
-	f.StringVar(&s.dsn, "dsn", os.Getenv("FRESHSHARD_DSN"), "address of a database that is there already; then none is started")
+	f.StringVar(&s.dsn, "dsn", os.Getenv("FRESHSHARD_DSN"),
+		"address of a database that is there already; then none is started")
 }
 
 // run brings everything up, serves until the context ends, and takes it down
@@ -104,7 +107,8 @@ func (s settings) run(ctx context.Context) error {
 	slog.SetDefault(slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: level})))
 	l, err := net.Listen("tcp", s.addr)
 	if err != nil {
-		return fmt.Errorf("%s cannot be used (%w): another program may be there; end it, or choose another port with --addr", s.addr, err)
+		return fmt.Errorf("%s cannot be used (%w): another program may be there; end it, or choose another port with --addr",
+			s.addr, err)
 	}
 	defer func() { _ = l.Close() }()
 	dsn, stop, err := s.database(ctx)
@@ -131,7 +135,8 @@ func (s settings) run(ctx context.Context) error {
 	defer end()
 	beside.Go(func() { keeper.Run(ctx) })
 	beside.Go(func() { tidy(ctx, sh) })
-	h := web.New(sh, web.Options{PlainHTTP: s.plain, Hosts: s.hosts, BehindProxy: s.proxy, Closing: ctx.Done(), Backup: keeper.Once})
+	h := web.New(sh, web.Options{PlainHTTP: s.plain, Hosts: s.hosts, BehindProxy: s.proxy, Closing: ctx.Done(),
+		Backup: keeper.Once})
 	return serve(ctx, l, h, s.ready)
 }
 
@@ -208,7 +213,8 @@ func tidy(ctx context.Context, sh *shop.Shop) {
 }
 
 func serve(ctx context.Context, l net.Listener, h http.Handler, ready func(url string)) error {
-	server := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, IdleTimeout: 2 * time.Minute, MaxHeaderBytes: 64 << 10, ErrorLog: slog.NewLogLogger(slog.DiscardHandler, slog.LevelInfo)}
+	server := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, IdleTimeout: 2 * time.Minute,
+		MaxHeaderBytes: 64 << 10, ErrorLog: slog.NewLogLogger(slog.DiscardHandler, slog.LevelInfo)}
 	failed := make(chan error, 1)
 	go func() { failed <- server.Serve(l) }()
 	ready("http://" + l.Addr().String())

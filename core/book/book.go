@@ -28,12 +28,16 @@ func alone(check func(own.Value) error) func(own.Values, own.Value) error {
 }
 
 var pages = map[string]page{
-	own.Material: {pane.Fields, func(v own.Value) *float64 { m, _ := pane.ByID(v.ID); return m.Own(v.Item) }, pane.CheckOwn},
-	own.Family:   {family.Fields, func(v own.Value) *float64 { f, _ := family.ByID(v.ID); return f.Own(v.Item) }, alone(family.CheckOwn)},
-	own.Frame:    {frame.Fields, func(v own.Value) *float64 { f, _ := frame.ByID(v.ID); return f.Own(v.Item) }, alone(frame.CheckOwn)},
-	own.Exposure: {exposure.Fields, func(v own.Value) *float64 { e, _ := exposure.ByID(v.ID); return e.Own(v.Item) }, exposure.CheckOwn},
-	own.Cutter:   {fit.Fields, func(v own.Value) *float64 { return fit.Cutter(v.ID).Own(v.Item) }, alone(fit.CheckOwn)},
-	own.Touch:    {compat.Fields, compat.Own, alone(compat.CheckOwn)},
+	own.Material: {pane.Fields, func(v own.Value) *float64 { m, _ := pane.ByID(v.ID); return m.Own(v.Item) },
+		pane.CheckOwn},
+	own.Family: {family.Fields, func(v own.Value) *float64 { f, _ := family.ByID(v.ID); return f.Own(v.Item) },
+		alone(family.CheckOwn)},
+	own.Frame: {frame.Fields, func(v own.Value) *float64 { f, _ := frame.ByID(v.ID); return f.Own(v.Item) },
+		alone(frame.CheckOwn)},
+	own.Exposure: {exposure.Fields, func(v own.Value) *float64 { e, _ := exposure.ByID(v.ID); return e.Own(v.Item) },
+		exposure.CheckOwn},
+	own.Cutter: {fit.Fields, func(v own.Value) *float64 { return fit.Cutter(v.ID).Own(v.Item) }, alone(fit.CheckOwn)},
+	own.Touch:  {compat.Fields, compat.Own, alone(compat.CheckOwn)},
 }
 
 // Fields are the values that a shop may lay over, by kind.

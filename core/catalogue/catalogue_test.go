@@ -8,7 +8,8 @@ import (
 )
 
 func TestFrom(t *testing.T) {
-	for word, want := range map[From]origin.Kind{"trade": origin.Trade, "sheet": origin.Data, "std:EN 572-1": origin.Standard} {
+	for word, want := range map[From]origin.Kind{"trade": origin.Trade, "sheet": origin.Data,
+		"std:EN 572-1": origin.Standard} {
 		if err := word.Check(); err != nil {
 			t.Error(err)
 		}

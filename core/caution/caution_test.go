@@ -16,7 +16,8 @@ func TestCautionsSayWhy(t *testing.T) {
 		}
 		seen[c.ID] = true
 	}
-	for id, word := range map[string]string{"asbestos-rope": "licensed", "co": "licensed", "power": "licensed", "gas": "licensed", "lead": "local rules", "safety-code": "local code"} {
+	for id, word := range map[string]string{"asbestos-rope": "licensed", "co": "licensed", "power": "licensed",
+		"gas": "licensed", "lead": "local rules", "safety-code": "local code"} {
 		found := false
 		for _, c := range All() {
 			found = found || c.ID == id && strings.Contains(c.Text, word)
@@ -29,7 +30,8 @@ func TestCautionsSayWhy(t *testing.T) {
 
 // More facts never take a caution away.
 func TestMoreFactsNeverFewerCautions(t *testing.T) {
-	words := []string{"fire", "old", "power", "gas", "oven", "kiln", "outdoors", "strike", "heavy", "toughened", "putty", "vehicle", "driven", "panel", "boiler", "water", "adhesive", "pressure", "plastic", "rubber"}
+	words := []string{"fire", "old", "power", "gas", "oven", "kiln", "outdoors", "strike", "heavy", "toughened", "putty",
+		"vehicle", "driven", "panel", "boiler", "water", "adhesive", "pressure", "plastic", "rubber"}
 	f := Facts{}
 	work, customer := For(f)
 	if len(work) < 2 {
@@ -66,9 +68,14 @@ func TestAnyAndUnless(t *testing.T) {
 		words []string
 		want  bool
 	}{
-		{"asbestos-rope", []string{"old"}, false}, {"asbestos-rope", []string{"old", "fire"}, true}, {"asbestos-rope", []string{"old", "kiln"}, true}, {"asbestos-rope", []string{"old", "pressure"}, true}, {"asbestos-rope", []string{"oven"}, false},
-		{"bond-young", []string{"adhesive"}, false}, {"bond-young", []string{"adhesive", "driven"}, true}, {"bond-rest", []string{"adhesive"}, true}, {"bond-rest", []string{"adhesive", "driven"}, false}, {"bond-rest", []string{"adhesive", "water"}, true},
-		{"vehicle", []string{"vehicle"}, false}, {"vehicle", []string{"vehicle", "driven"}, true}, {"vehicle-mark", []string{"vehicle"}, true},
+		{"asbestos-rope", []string{"old"}, false}, {"asbestos-rope", []string{"old", "fire"}, true},
+		{"asbestos-rope", []string{"old", "kiln"}, true}, {"asbestos-rope", []string{"old", "pressure"}, true},
+		{"asbestos-rope", []string{"oven"}, false},
+		{"bond-young", []string{"adhesive"}, false}, {"bond-young", []string{"adhesive", "driven"}, true},
+		{"bond-rest", []string{"adhesive"}, true}, {"bond-rest", []string{"adhesive", "driven"}, false},
+		{"bond-rest", []string{"adhesive", "water"}, true},
+		{"vehicle", []string{"vehicle"}, false}, {"vehicle", []string{"vehicle", "driven"}, true},
+		{"vehicle-mark", []string{"vehicle"}, true},
 	} {
 		if got := has(c.id, c.words...); got != c.want {
 			t.Errorf("%s with %v: %v", c.id, c.words, got)

@@ -94,7 +94,8 @@ type Finding struct {
 func (t Table) touched(materials, seals []string) []Subject {
 	out := []Subject{}
 	for _, s := range t.Subjects {
-		if slices.ContainsFunc(s.Materials, func(m string) bool { return slices.Contains(materials, m) }) || slices.Contains(seals, s.ID) {
+		if slices.ContainsFunc(s.Materials, func(m string) bool { return slices.Contains(materials, m) }) ||
+			slices.Contains(seals, s.ID) {
 			out = append(out, s)
 		}
 	}
@@ -103,7 +104,10 @@ func (t Table) touched(materials, seals []string) []Subject {
 
 // Knows says whether the matrix has a subject of that id or of that material.
 func (t Table) Knows(name string) bool {
-	return slices.ContainsFunc(t.Subjects, func(s Subject) bool { return s.ID == name || slices.Contains(s.Materials, name) })
+	return slices.ContainsFunc(t.Subjects, func(s Subject) bool {
+		return s.ID == name ||
+			slices.Contains(s.Materials, name)
+	})
 }
 
 // Ask looks every agent up against what a job has: materials are those of pane
@@ -139,7 +143,8 @@ func (t Table) safe(ids []string, subjects []Subject) []Agent {
 	for _, id := range ids {
 		a, err := AgentByID(id)
 		harms := slices.ContainsFunc(t.Rules, func(r Rule) bool {
-			return r.Agent == id && (r.Verdict == Never || r.Verdict == Care) && slices.ContainsFunc(subjects, func(s Subject) bool { return s.ID == r.Subject })
+			return r.Agent == id && (r.Verdict == Never || r.Verdict == Care) &&
+				slices.ContainsFunc(subjects, func(s Subject) bool { return s.ID == r.Subject })
 		})
 		if err == nil && !harms {
 			out = append(out, a)

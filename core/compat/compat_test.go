@@ -51,12 +51,18 @@ func TestWarnings(t *testing.T) {
 		agent            string
 		want             Verdict
 	}{
-		{[]string{"polycarbonate"}, nil, "acetone", Never}, {[]string{"polycarbonate"}, nil, "ammonia", Never}, {[]string{"polycarbonate"}, nil, "alcohol", Good},
-		{[]string{"acrylic"}, nil, "alcohol", Care}, {[]string{"acrylic"}, nil, "pvc-gasket", Never}, {[]string{"toughened"}, []string{"rubber"}, "petroleum", Never},
-		{[]string{"toughened"}, []string{"rubber"}, "soapy-water", Good}, {[]string{"annealed", "bronze"}, nil, "acetic-silicone", Never}, {[]string{"annealed", "timber"}, nil, "acetic-silicone", Unknown},
-		{[]string{"laminated"}, nil, "standing-water", Never}, {[]string{"glass-ceramic"}, nil, "abrasive", Never}, {[]string{"annealed", "stainless"}, nil, "chloride", Never},
+		{[]string{"polycarbonate"}, nil, "acetone", Never}, {[]string{"polycarbonate"}, nil, "ammonia", Never},
+		{[]string{"polycarbonate"}, nil, "alcohol", Good},
+		{[]string{"acrylic"}, nil, "alcohol", Care}, {[]string{"acrylic"}, nil, "pvc-gasket", Never},
+		{[]string{"toughened"}, []string{"rubber"}, "petroleum", Never},
+		{[]string{"toughened"}, []string{"rubber"}, "soapy-water", Good},
+		{[]string{"annealed", "bronze"}, nil, "acetic-silicone", Never},
+		{[]string{"annealed", "timber"}, nil, "acetic-silicone", Unknown},
+		{[]string{"laminated"}, nil, "standing-water", Never}, {[]string{"glass-ceramic"}, nil, "abrasive", Never},
+		{[]string{"annealed", "stainless"}, nil, "chloride", Never},
 	} {
-		if f := finding(t, table.Ask(c.materials, c.seals), c.agent); f.Verdict != c.want || c.want != Unknown && f.Sentence == "" {
+		if f := finding(t, table.Ask(c.materials, c.seals), c.agent); f.Verdict != c.want || c.want != Unknown &&
+			f.Sentence == "" {
 			t.Errorf("%s on %v %v is %s, want %s", c.agent, c.materials, c.seals, f.Verdict, c.want)
 		}
 	}
@@ -66,7 +72,8 @@ func TestWarnings(t *testing.T) {
 func TestMoreTouchedIsNeverBetter(t *testing.T) {
 	for _, s := range All().Subjects {
 		for _, more := range All().Subjects {
-			one, two := table.Ask(s.Materials, []string{s.ID}), table.Ask(append(append([]string{}, s.Materials...), more.Materials...), []string{s.ID, more.ID})
+			one, two := table.Ask(s.Materials, []string{s.ID}),
+				table.Ask(append(append([]string{}, s.Materials...), more.Materials...), []string{s.ID, more.ID})
 			for i := range one {
 				if (one[i].Verdict == Never || one[i].Verdict == Care) && one[i].Verdict.Worse(two[i].Verdict) {
 					t.Errorf("%s on %s is %s, with %s %s", one[i].Agent.ID, s.ID, one[i].Verdict, more.ID, two[i].Verdict)

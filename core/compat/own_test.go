@@ -20,7 +20,8 @@ func TestOwnWord(t *testing.T) {
 	if finding(t, before, "ammonia").Verdict != Never || finding(t, after, "ammonia").Verdict == Never {
 		t.Errorf("ammonia: %+v", finding(t, after, "ammonia"))
 	}
-	if f := finding(t, after, "mild-soap"); f.Verdict != Never || !strings.Contains(f.Sentence, "set by the shop: it swelled; Mira") {
+	if f := finding(t, after, "mild-soap"); f.Verdict != Never ||
+		!strings.Contains(f.Sentence, "set by the shop: it swelled; Mira") {
 		t.Errorf("soap: %+v", f)
 	}
 	for _, r := range Laid(vs).Rules {
@@ -42,7 +43,8 @@ func TestOwnWord(t *testing.T) {
 	if n := Own(own.Value{ID: "ammonia", Item: "polycarbonate"}); n == nil || *n != 3 {
 		t.Errorf("the book says %v", n)
 	}
-	for field, v := range map[string]own.Value{"id": {ID: "moonshine", Item: "butyl", V: 1}, "item": {ID: "ammonia", Item: "cheese", V: 1}, "v": {ID: "ammonia", Item: "butyl", V: 1.5}} {
+	for field, v := range map[string]own.Value{"id": {ID: "moonshine", Item: "butyl", V: 1},
+		"item": {ID: "ammonia", Item: "cheese", V: 1}, "v": {ID: "ammonia", Item: "butyl", V: 1.5}} {
 		if f := fault.Of(CheckOwn(v)); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}

@@ -54,7 +54,8 @@ func WhyHeld(e Evidence, held family.Sizing) (Result, error) {
 	case first.Share >= Likely:
 		r.Sentence = fmt.Sprintf("%s, most likely (%d in 100).", first.Name, percent(first.Share))
 	default:
-		r.Sentence = fmt.Sprintf("%s, perhaps (%d in 100), or %s (%d).", first.Name, percent(first.Share), lower(second.Name), percent(second.Share))
+		r.Sentence = fmt.Sprintf("%s, perhaps (%d in 100), or %s (%d).", first.Name, percent(first.Share), lower(second.Name),
+			percent(second.Share))
 	}
 	return r, nil
 }

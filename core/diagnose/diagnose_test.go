@@ -73,7 +73,8 @@ func TestEveryoneCanComeFirst(t *testing.T) {
 		for _, r := range tab.rows {
 			got := rank(tab.qs, tab.rows, best(tab.qs, r))
 			if got[0].ID != r.ID || got[0].Score <= got[1].Score {
-				t.Errorf("%s: with all that speaks for %s, %s (%v) comes before %s (%v)", name, r.ID, got[0].ID, got[0].Score, got[1].ID, got[1].Score)
+				t.Errorf("%s: with all that speaks for %s, %s (%v) comes before %s (%v)", name, r.ID, got[0].ID, got[0].Score,
+					got[1].ID, got[1].Score)
 			}
 		}
 	}
@@ -207,8 +208,10 @@ func TestOldPane(t *testing.T) {
 		in   Evidence
 		want string
 	}{
-		{Evidence{"broke": "dice", "edge": "seamed"}, "toughened"}, {Evidence{"edge": "layers"}, "laminated"}, {Evidence{"colour": "amber", "stamp": "heat"}, "glass-ceramic"},
-		{Evidence{"tap": "warm", "pin": "dent", "broke": "bent"}, "polycarbonate"}, {Evidence{"broke": "daggers", "edge": "cut", "colour": "green"}, "annealed"},
+		{Evidence{"broke": "dice", "edge": "seamed"}, "toughened"}, {Evidence{"edge": "layers"}, "laminated"},
+		{Evidence{"colour": "amber", "stamp": "heat"}, "glass-ceramic"},
+		{Evidence{"tap": "warm", "pin": "dent", "broke": "bent"}, "polycarbonate"},
+		{Evidence{"broke": "daggers", "edge": "cut", "colour": "green"}, "annealed"},
 	} {
 		r, err := OldPane(c.in)
 		if err != nil || r.Ranked[0].ID != c.want {

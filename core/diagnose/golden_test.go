@@ -35,7 +35,8 @@ func TestCausesAreAsLookedAt(t *testing.T) {
 			tell("old "+q.ID+"."+a.ID, r, err)
 		}
 	}
-	for _, e := range []Evidence{{}, {"origin": "fixing", "fixings": "tight", "doing": "first-fire"}, {"origin": "moon"}, {"moon": "origin"}} {
+	for _, e := range []Evidence{{}, {"origin": "fixing", "fixings": "tight", "doing": "first-fire"}, {"origin": "moon"},
+		{"moon": "origin"}} {
 		r, err := Why(e)
 		tell(fmt.Sprint(e), r, err)
 	}

@@ -37,7 +37,8 @@ func OldPane(e Evidence) (Result, error) {
 	case first.Share >= Likely:
 		r.Sentence = fmt.Sprintf("It was %s, most likely (%d in 100).", first.Name, percent(first.Share))
 	default:
-		r.Sentence = fmt.Sprintf("It was %s (%d in 100) or %s (%d).", first.Name, percent(first.Share), second.Name, percent(second.Share))
+		r.Sentence = fmt.Sprintf("It was %s (%d in 100) or %s (%d).", first.Name, percent(first.Share), second.Name,
+			percent(second.Share))
 	}
 	return r, nil
 }

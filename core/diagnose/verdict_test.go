@@ -9,10 +9,12 @@ import (
 
 // table of two causes that one answer speaks for by a weight.
 func twoCauses(w float64) []entry {
-	return []entry{{ID: "a", Name: "A", Weights: map[string]Weight{"q.yes": {Value: w, Reason: "r"}}}, {ID: "b", Name: "B", Weights: map[string]Weight{}}}
+	return []entry{{ID: "a", Name: "A", Weights: map[string]Weight{"q.yes": {Value: w, Reason: "r"}}},
+		{ID: "b", Name: "B", Weights: map[string]Weight{}}}
 }
 
-var asked = []Question{{ID: "q", Ask: "?", Answers: []Choice{{"yes", "Yes"}, {"no", "No"}}}, {ID: "p", Ask: "??", Answers: []Choice{{"one", "One"}, {"two", "Two"}}}}
+var asked = []Question{{ID: "q", Ask: "?", Answers: []Choice{{"yes", "Yes"}, {"no", "No"}}},
+	{ID: "p", Ask: "??", Answers: []Choice{{"one", "One"}, {"two", "Two"}}}}
 
 // Shares are those of the sums' exponentials; what speaks against a cause is
 // told as such.
@@ -20,7 +22,8 @@ func TestShares(t *testing.T) {
 	for _, w := range []float64{1, 0, -0.5} {
 		r := rank(asked, twoCauses(w), Evidence{"q": "yes"})
 		share := map[string]float64{r[0].ID: r[0].Share, r[1].ID: r[1].Share}
-		if want := math.Exp(w) / (math.Exp(w) + 1); math.Abs(share["a"]-want) > 1e-12 || math.Abs(share["a"]+share["b"]-1) > 1e-12 {
+		if want := math.Exp(w) / (math.Exp(w) + 1); math.Abs(share["a"]-want) > 1e-12 ||
+			math.Abs(share["a"]+share["b"]-1) > 1e-12 {
 			t.Errorf("a weight of %v: %v", w, share)
 		}
 		for _, x := range r {

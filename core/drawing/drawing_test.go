@@ -24,13 +24,15 @@ func scene(t testing.TB, id string, texts map[fit.Place]string) Scene {
 	if err != nil {
 		t.Fatal(err)
 	}
-	p := fit.Problem{Sizing: f.Sizing, Readings: r, Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e, Cutter: fit.ShopCut, Unit: length.MM,
+	p := fit.Problem{Sizing: f.Sizing, Readings: r, Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e,
+		Cutter: fit.ShopCut, Unit: length.MM,
 		Frame: fit.Body{Name: "steel", Alpha: 12}, Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}}
 	res, err := fit.Solve(p)
 	if err != nil {
 		t.Fatal(err)
 	}
-	return Scene{Family: f, Problem: p, Result: res, Sides: setting.Sides{Top: 2, Bottom: 2}, Pane: "4 mm glass-ceramic", Unit: length.MM}
+	return Scene{Family: f, Problem: p, Result: res, Sides: setting.Sides{Top: 2, Bottom: 2}, Pane: "4 mm glass-ceramic",
+		Unit: length.MM}
 }
 
 func item(t *testing.T, d Drawing, id string) Item {
@@ -45,7 +47,8 @@ func item(t *testing.T, d Drawing, id string) Item {
 }
 
 var full = map[fit.Place]string{
-	fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14", fit.Reach: "16",
+	fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14",
+	fit.Reach: "16",
 }
 
 // The drawn pane is the ordered pane, to scale, inside its opening.
@@ -75,7 +78,8 @@ func TestReadingsStandOnTheirDimensions(t *testing.T) {
 	if i := item(t, d, "reading-width_middle"); i.State != "empty" || !strings.Contains(i.Label, "not read yet") {
 		t.Errorf("%+v", i)
 	}
-	texts := map[fit.Place]string{fit.WidthTop: "270", fit.WidthMiddle: "296", fit.WidthBottom: "269", fit.HeightLeft: "242"}
+	texts := map[fit.Place]string{fit.WidthTop: "270", fit.WidthMiddle: "296", fit.WidthBottom: "269",
+		fit.HeightLeft: "242"}
 	if i := item(t, Table(scene(t, "clip-heat", texts)), "reading-width_middle"); i.State != "odd" {
 		t.Errorf("%+v", i)
 	}
@@ -148,10 +152,12 @@ func TestSectionOfWrappedGasket(t *testing.T) {
 }
 
 func TestBoxHoldsEverything(t *testing.T) {
-	for _, d := range []Drawing{Table(scene(t, "clip-heat", full)), Section(scene(t, "putty-points", map[fit.Place]string{fit.WidthTop: "400", fit.HeightLeft: "300"}))} {
+	for _, d := range []Drawing{Table(scene(t, "clip-heat", full)),
+		Section(scene(t, "putty-points", map[fit.Place]string{fit.WidthTop: "400", fit.HeightLeft: "300"}))} {
 		for _, i := range d.Items {
 			for _, p := range i.Points {
-				if p.X-i.Radius < d.Box.Min.X || p.X+i.Radius > d.Box.Max.X || p.Y-i.Radius < d.Box.Min.Y || p.Y+i.Radius > d.Box.Max.Y {
+				if p.X-i.Radius < d.Box.Min.X || p.X+i.Radius > d.Box.Max.X || p.Y-i.Radius < d.Box.Min.Y ||
+					p.Y+i.Radius > d.Box.Max.Y {
 					t.Errorf("%s: %s is outside the box", d.Name, i.ID)
 				}
 			}
@@ -180,7 +186,8 @@ func TestPackSection(t *testing.T) {
 	hereLow, hereHigh := top("pane-cut")
 	firstLow, firstHigh := top("pane-1-cut")
 	for _, c := range []struct{ got, want float64 }{
-		{lastHigh - lastLow, 5}, {hereLow - lastHigh, 12}, {hereHigh - hereLow, 4}, {firstLow - hereHigh, 9}, {firstHigh - firstLow, 4},
+		{lastHigh - lastLow, 5}, {hereLow - lastHigh, 12}, {hereHigh - hereLow, 4}, {firstLow - hereHigh, 9},
+		{firstHigh - firstLow, 4},
 	} {
 		if math.Abs(c.got-c.want) > 1e-9 {
 			t.Errorf("drawn %v, is %v", c.got, c.want)
@@ -200,17 +207,22 @@ func TestPackSection(t *testing.T) {
 // The new flange is drawn over the mark of the old one, to scale, and marked
 // where it does not hide it.
 func TestCoversAreDrawn(t *testing.T) {
-	texts := map[fit.Place]string{fit.WidthTop: "600 ±0", fit.WidthBottom: "600 ±0", fit.HeightLeft: "400 ±0", fit.HeightRight: "400 ±0", fit.Ledge: "18", fit.FlangeWidth: "630 ±0", fit.FlangeHeight: "430 ±0", fit.MarkWidth: "620 ±0", fit.MarkHeight: "424 ±0"}
+	texts := map[fit.Place]string{fit.WidthTop: "600 ±0", fit.WidthBottom: "600 ±0", fit.HeightLeft: "400 ±0",
+		fit.HeightRight: "400 ±0", fit.Ledge: "18", fit.FlangeWidth: "630 ±0", fit.FlangeHeight: "430 ±0",
+		fit.MarkWidth: "620 ±0", fit.MarkHeight: "424 ±0"}
 	d := Table(scene(t, "clamp-ring", texts))
-	o, m, f := boxOf(item(t, d, "opening").Points), boxOf(item(t, d, "old-mark").Points), boxOf(item(t, d, "new-flange").Points)
-	if math.Abs(m.Width()-620) > 1e-9 || math.Abs(f.Height()-430) > 1e-9 || math.Abs(f.Min.X-(o.Min.X-15)) > 1e-9 || math.Abs(m.Max.Y-(o.Max.Y+12)) > 1e-9 {
+	o, m, f := boxOf(item(t, d, "opening").Points), boxOf(item(t, d, "old-mark").Points),
+		boxOf(item(t, d, "new-flange").Points)
+	if math.Abs(m.Width()-620) > 1e-9 || math.Abs(f.Height()-430) > 1e-9 || math.Abs(f.Min.X-(o.Min.X-15)) > 1e-9 ||
+		math.Abs(m.Max.Y-(o.Max.Y+12)) > 1e-9 {
 		t.Errorf("opening %v, mark %v, flange %v", o, m, f)
 	}
 	if item(t, d, "new-flange").State != "" {
 		t.Error("marked, and it hides the mark")
 	}
 	texts[fit.MarkHeight] = "430 ±0"
-	if i := item(t, Table(scene(t, "clamp-ring", texts)), "new-flange"); i.State != "odd" || !strings.Contains(i.Label, "does not") {
+	if i := item(t, Table(scene(t, "clamp-ring", texts)), "new-flange"); i.State != "odd" ||
+		!strings.Contains(i.Label, "does not") {
 		t.Errorf("%+v", i)
 	}
 	delete(texts, fit.MarkWidth)

@@ -11,9 +11,11 @@ import (
 
 // edges draw what holds the pane's edge, by the family's seal.
 var edges = map[string]func(cut, *Drawing, Scene){
-	"gasket": cut.clip, "putty": cut.putty, "bead": cut.bead, "channel": cut.channel, "pack": cut.pack, "rubber": cut.rubber,
-	"adhesive": cut.adhesive, "run": cut.run, "butyl": cut.butyl, "plate": cut.plate, "bedding": cut.bedding, "washer": cut.washer,
-	"track": cut.track, "panel": cut.panel,
+	"gasket": cut.clip, "putty": cut.putty, "bead": cut.bead, "channel": cut.channel, "pack": cut.pack,
+	"rubber":   cut.rubber,
+	"adhesive": cut.adhesive, "run": cut.run, "butyl": cut.butyl, "plate": cut.plate, "bedding": cut.bedding,
+	"washer": cut.washer,
+	"track":  cut.track, "panel": cut.panel,
 }
 
 func (c cut) top() float64 { return c.bed + c.t }
@@ -21,13 +23,15 @@ func (c cut) top() float64 { return c.bed + c.t }
 // frame is a plain rebate, cut through: wall to the left, ledge below.
 func (c cut) frame(d *Drawing, _ Scene) {
 	d.loop("body", LayerHatch, "frame, cut through", []outline.Point{
-		{X: -wallThick, Y: -wallThick}, {X: c.ledge, Y: -wallThick}, {X: c.ledge, Y: 0}, {X: 0, Y: 0}, {X: 0, Y: c.depth}, {X: -wallThick, Y: c.depth}})
+		{X: -wallThick, Y: -wallThick}, {X: c.ledge, Y: -wallThick}, {X: c.ledge, Y: 0}, {X: 0, Y: 0}, {X: 0, Y: c.depth},
+		{X: -wallThick, Y: c.depth}})
 }
 
 // u is a channel, cut through: open to the right, from the root to the lip.
 func (c cut) u(d *Drawing, id, label string, root, lip, low, high, wall float64) {
 	d.loop(id, LayerHatch, label, []outline.Point{
-		{X: root - wall, Y: low - wall}, {X: lip, Y: low - wall}, {X: lip, Y: low}, {X: root, Y: low}, {X: root, Y: high}, {X: lip, Y: high}, {X: lip, Y: high + wall}, {X: root - wall, Y: high + wall}})
+		{X: root - wall, Y: low - wall}, {X: lip, Y: low - wall}, {X: lip, Y: low}, {X: root, Y: low}, {X: root, Y: high},
+		{X: lip, Y: high}, {X: lip, Y: high + wall}, {X: root - wall, Y: high + wall}})
 }
 
 func (c cut) clip(d *Drawing, s Scene) {
@@ -42,7 +46,8 @@ func (c cut) clip(d *Drawing, s Scene) {
 	// The bracket lies on the face of the frame and steps down to the pane.
 	face := math.Max(c.depth, top)
 	d.loop("bracket-cut", LayerFixing, "bracket, snug only", []outline.Point{
-		{X: -10, Y: face}, {X: c.reach - 2.5, Y: face}, {X: c.reach - 2.5, Y: top}, {X: c.reach, Y: top}, {X: c.reach, Y: face + 2}, {X: -10, Y: face + 2}})
+		{X: -10, Y: face}, {X: c.reach - 2.5, Y: face}, {X: c.reach - 2.5, Y: top}, {X: c.reach, Y: top},
+		{X: c.reach, Y: face + 2}, {X: -10, Y: face + 2}})
 	d.loop("screw-head", LayerFixing, "screw", rect(-8, face+2, -3, face+5))
 }
 
@@ -51,7 +56,8 @@ func (c cut) putty(d *Drawing, s Scene) {
 	top := c.top()
 	d.loop("bed-cut", LayerGasket, "back putty", rect(0, 0, c.ledge, c.bed))
 	high := math.Max(c.depth, top+3)
-	d.loop("putty-cut", LayerGasket, "front putty, below the sight line", []outline.Point{{X: 0, Y: top}, {X: c.ledge - 1.5, Y: top}, {X: 0, Y: high}})
+	d.loop("putty-cut", LayerGasket, "front putty, below the sight line",
+		[]outline.Point{{X: 0, Y: top}, {X: c.ledge - 1.5, Y: top}, {X: 0, Y: high}})
 	d.line("point-cut", LayerFixing, outline.Point{X: -4, Y: top + 0.4}, outline.Point{X: c.ledge * 0.6, Y: top + 0.4})
 }
 
@@ -92,10 +98,12 @@ func (c cut) pack(d *Drawing, s Scene) {
 	c.u(d, "body", "folded frame, cut through", 0, c.ledge, 0, tops[0]+bedThickness, 1.5)
 	for i := range k.Panes {
 		if i > 0 {
-			d.loop(fmt.Sprintf("pad-%d-cut", i), LayerGasket, "pad between the panes", rect(c.edge+2, tops[i], c.ledge, tops[i]+k.Gaps[i-1]))
+			d.loop(fmt.Sprintf("pad-%d-cut", i), LayerGasket, "pad between the panes",
+				rect(c.edge+2, tops[i], c.ledge, tops[i]+k.Gaps[i-1]))
 		}
 		if i+1 != max(k.Here, 1) {
-			d.loop(fmt.Sprintf("pane-%d-cut", i+1), LayerPane, fmt.Sprintf("pane %d of the pack, from the hot side", i+1), rect(c.edge, tops[i]-k.Panes[i], c.long, tops[i]))
+			d.loop(fmt.Sprintf("pane-%d-cut", i+1), LayerPane, fmt.Sprintf("pane %d of the pack, from the hot side", i+1),
+				rect(c.edge, tops[i]-k.Panes[i], c.long, tops[i]))
 		}
 	}
 }
@@ -108,15 +116,22 @@ func (c cut) rubber(d *Drawing, _ Scene) {
 	d.loop("body", LayerHatch, "flange of the body", rect(-2.2*wallThick, mid-flange/2, 0, mid+flange/2))
 	lip := c.end
 	half := c.t/2 + 4
-	d.loop("rubber-cut", LayerGasket, "locking gasket: a groove for the glass, a groove for the flange, the web between", []outline.Point{
-		{X: -10, Y: mid - half}, {X: lip, Y: mid - half + 2.5}, {X: lip, Y: 0}, {X: c.edge - c.gap, Y: 0}, {X: c.edge - c.gap, Y: c.t}, {X: lip, Y: c.t}, {X: lip, Y: mid + half - 2.5},
-		{X: -10, Y: mid + half}, {X: -10, Y: mid + flange/2}, {X: 0, Y: mid + flange/2}, {X: 0, Y: mid - flange/2}, {X: -10, Y: mid - flange/2}})
+	d.loop("rubber-cut", LayerGasket, "locking gasket: a groove for the glass, a groove for the flange, the web between",
+		[]outline.Point{
+			{X: -10, Y: mid - half}, {X: lip, Y: mid - half + 2.5}, {X: lip, Y: 0}, {X: c.edge - c.gap, Y: 0},
+			{X: c.edge - c.gap, Y: c.t}, {X: lip, Y: c.t}, {X: lip, Y: mid + half - 2.5},
+			{X: -10, Y: mid + half}, {X: -10, Y: mid + flange/2}, {X: 0, Y: mid + flange/2}, {X: 0, Y: mid - flange/2},
+			{X: -10, Y: mid - flange/2}})
 }
 
 func (c cut) adhesive(d *Drawing, s Scene) {
 	c.frame(d, s)
-	d.loop("adhesive-cut", LayerGasket, "bead of adhesive, pressed", []outline.Point{{X: c.edge + 1, Y: 0}, {X: c.ledge - 1.5, Y: 0}, {X: c.ledge - 2.5, Y: c.bed}, {X: c.edge + 2, Y: c.bed}})
-	d.loop("moulding-cut", LayerGasket, "moulding over the joint", []outline.Point{{X: -3, Y: c.top()}, {X: c.edge + 4, Y: c.top()}, {X: c.edge + 4, Y: c.top() + 1.5}, {X: -3, Y: c.top() + 1.5}})
+	d.loop("adhesive-cut", LayerGasket, "bead of adhesive, pressed",
+		[]outline.Point{{X: c.edge + 1, Y: 0}, {X: c.ledge - 1.5, Y: 0}, {X: c.ledge - 2.5, Y: c.bed},
+			{X: c.edge + 2, Y: c.bed}})
+	d.loop("moulding-cut", LayerGasket, "moulding over the joint",
+		[]outline.Point{{X: -3, Y: c.top()}, {X: c.edge + 4, Y: c.top()}, {X: c.edge + 4, Y: c.top() + 1.5},
+			{X: -3, Y: c.top() + 1.5}})
 }
 
 func (c cut) run(d *Drawing, _ Scene) {
@@ -140,12 +155,15 @@ func (c cut) butyl(d *Drawing, s Scene) {
 	d.loop("body", LayerHatch, "wall, cut through", rect(-2*wallThick, -wall, 0, 0))
 	d.loop("butyl-cut", LayerGasket, "butyl under the outer frame", rect(c.edge-c.ledge, 0, 0, 1.5))
 	boss := math.Min(wall, stop+8)
-	d.loop("frame-cut", LayerFixing, "outer frame with its boss", []outline.Point{{X: c.edge - c.ledge, Y: 1.5}, {X: c.edge, Y: 1.5}, {X: c.edge, Y: -boss}, {X: c.edge + 5, Y: -boss}, {X: c.edge + 5, Y: c.bed}, {X: c.edge + 1, Y: c.top() + 3}, {X: c.edge + 1, Y: 4}, {X: c.edge - c.ledge, Y: 4}})
+	d.loop("frame-cut", LayerFixing, "outer frame with its boss", []outline.Point{{X: c.edge - c.ledge, Y: 1.5},
+		{X: c.edge, Y: 1.5}, {X: c.edge, Y: -boss}, {X: c.edge + 5, Y: -boss}, {X: c.edge + 5, Y: c.bed},
+		{X: c.edge + 1, Y: c.top() + 3}, {X: c.edge + 1, Y: 4}, {X: c.edge - c.ledge, Y: 4}})
 	d.loop("ring-cut", LayerFixing, "inner ring", rect(c.edge-c.ledge, -wall-ring, c.edge+7, -wall))
 	long := s.value(fit.ScrewLength, wall+ring-stop)
 	head, x := -wall-ring, c.edge+2.5
 	d.loop("screw-head", LayerFixing, "head of a screw", rect(x-3, head-1.8, x+3, head))
-	d.loop("screw-cut", LayerFixing, fmt.Sprintf("screw, %s mm under its head", length.Metric(long)), rect(x-1.2, head, x+1.2, head+long))
+	d.loop("screw-cut", LayerFixing, fmt.Sprintf("screw, %s mm under its head", length.Metric(long)),
+		rect(x-1.2, head, x+1.2, head+long))
 	if _, ok := s.Problem.Readings[fit.ScrewStop]; ok {
 		d.line("screw-stop", LayerClearance, outline.Point{X: x - 3.5, Y: -stop}, outline.Point{X: x + 3.5, Y: -stop})
 	}
@@ -153,18 +171,22 @@ func (c cut) butyl(d *Drawing, s Scene) {
 
 // plate is a hinge bonded to the face of the pane.
 func (c cut) plate(d *Drawing, _ Scene) {
-	d.loop("body", LayerHatch, "body, cut through", []outline.Point{{X: -wallThick, Y: -wallThick}, {X: 0, Y: -wallThick}, {X: 0, Y: c.top() + 3}, {X: -wallThick, Y: c.top() + 3}})
+	d.loop("body", LayerHatch, "body, cut through", []outline.Point{{X: -wallThick, Y: -wallThick}, {X: 0, Y: -wallThick},
+		{X: 0, Y: c.top() + 3}, {X: -wallThick, Y: c.top() + 3}})
 	d.loop("seal-cut", LayerGasket, "bulb seal on the body", rect(0, c.bed-4, c.edge+3, c.bed))
-	d.loop("adhesive-cut", LayerGasket, "adhesive between plate and glass", rect(c.edge+0.5, c.top(), c.ledge, c.top()+0.8))
+	d.loop("adhesive-cut", LayerGasket, "adhesive between plate and glass",
+		rect(c.edge+0.5, c.top(), c.ledge, c.top()+0.8))
 	d.loop("plate-cut", LayerFixing, "plate of the hinge", rect(-4, c.top()+0.8, c.ledge, c.top()+3.8))
-	d.add(Item{ID: "pin", Kind: Circle, Layer: LayerFixing, Radius: 2.5, Points: []outline.Point{{X: -5, Y: c.top() + 2.8}}, Label: "pin of the hinge"})
+	d.add(Item{ID: "pin", Kind: Circle, Layer: LayerFixing, Radius: 2.5,
+		Points: []outline.Point{{X: -5, Y: c.top() + 2.8}}, Label: "pin of the hinge"})
 }
 
 func (c cut) bedding(d *Drawing, s Scene) {
 	c.frame(d, s)
 	d.loop("bed-cut", LayerGasket, "bedding compound", rect(0, 0, c.ledge, c.bed))
 	d.loop("bedding-edge", LayerGasket, "compound round the edge", rect(0, c.bed, c.edge, c.top()))
-	d.loop("ring-cut", LayerFixing, "ring, its gap at the top", rect(0.3, c.top()+0.6, c.ledge*0.8, math.Max(c.depth, c.top()+4)))
+	d.loop("ring-cut", LayerFixing, "ring, its gap at the top",
+		rect(0.3, c.top()+0.6, c.ledge*0.8, math.Max(c.depth, c.top()+4)))
 }
 
 // washer is one end of a tube in its socket, lying on its side.
@@ -186,6 +208,7 @@ func (c cut) panel(d *Drawing, s Scene) {
 	d.loop("foam-cut", LayerGasket, "foam or gasket on the seat", rect(c.gap, 0, c.ledge, c.bed))
 	x := c.edge + (c.ledge-c.edge)*0.55
 	d.loop("washer-plate", LayerFixing, "washer", rect(x-4.5, c.top(), x+4.5, c.top()+1.2))
-	d.loop("screw-head", LayerFixing, "screw, a quarter turn back on plastic", rect(x-2.6, c.top()+1.2, x+2.6, c.top()+3.8))
+	d.loop("screw-head", LayerFixing, "screw, a quarter turn back on plastic",
+		rect(x-2.6, c.top()+1.2, x+2.6, c.top()+3.8))
 	d.loop("screw-shank", LayerFixing, "screw in an oversize hole", rect(x-1.2, -8, x+1.2, c.top()))
 }

@@ -18,7 +18,8 @@ import (
 // lines tell a drawing, an item a line.
 func lines(d Drawing) string {
 	b := &strings.Builder{}
-	fmt.Fprintf(b, "= %s, %s; %.2f %.2f to %.2f %.2f\n", d.Name, d.Seen, d.Box.Min.X, d.Box.Min.Y, d.Box.Max.X, d.Box.Max.Y)
+	fmt.Fprintf(b, "= %s, %s; %.2f %.2f to %.2f %.2f\n", d.Name, d.Seen, d.Box.Min.X, d.Box.Min.Y, d.Box.Max.X,
+		d.Box.Max.Y)
 	for _, i := range d.Items {
 		fmt.Fprintf(b, "%s %s %s", i.Kind, i.Layer, i.ID)
 		for _, p := range i.Points {
@@ -60,8 +61,10 @@ func wholeScene(t *testing.T, f family.Family, read bool, shape fit.Shape, shape
 	if err != nil {
 		t.Fatal(err)
 	}
-	p := fit.Problem{Sizing: f.Sizing, Shape: shape, Readings: r, Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e, Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
-		Pane: fit.Body{Name: "glass", Alpha: 9}, Frame: fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()}, Gasket: fit.Gasket{Kind: fit.None}, Draws: 200}
+	p := fit.Problem{Sizing: f.Sizing, Shape: shape, Readings: r, Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4,
+		Exposure: e, Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
+		Pane: fit.Body{Name: "glass", Alpha: 9}, Frame: fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
+		Gasket: fit.Gasket{Kind: fit.None}, Draws: 200}
 	sides := setting.Sides{Top: 3, Right: 2, Bottom: 3, Left: 2}
 	if f.Seal == "gasket" {
 		p.Gasket = fit.Gasket{Kind: fit.Wrapped, Free: 4}
@@ -73,7 +76,8 @@ func wholeScene(t *testing.T, f family.Family, read bool, shape fit.Shape, shape
 	if err != nil {
 		t.Fatalf("%s: %v", f.ID, err)
 	}
-	return Scene{Family: f, Problem: p, Result: res, Sides: sides, Pane: "4 mm glass", Unit: length.MM, Stamp: "GC 4", Corner: "lower-left"}
+	return Scene{Family: f, Problem: p, Result: res, Sides: sides, Pane: "4 mm glass", Unit: length.MM, Stamp: "GC 4",
+		Corner: "lower-left"}
 }
 
 // Every drawing of every way of holding, looked at and kept.
@@ -127,7 +131,8 @@ func TestShapesAreAsLookedAt(t *testing.T) {
 		mine := map[fit.Place]string{}
 		for _, w := range walk {
 			for key, s := range texts {
-				if w.Place == key || strings.HasSuffix(string(w.Place), "."+string(key)) || strings.TrimPrefix(string(w.Place), "shape_") == string(key) {
+				if w.Place == key || strings.HasSuffix(string(w.Place), "."+string(key)) ||
+					strings.TrimPrefix(string(w.Place), "shape_") == string(key) {
 					mine[w.Place] = s
 				}
 			}
@@ -144,7 +149,8 @@ func TestObjectsAreAsLookedAt(t *testing.T) {
 	for _, l := range []Layout{{Across: 1, Down: 1}, {Across: 3, Down: 2}, {Across: 3, Behind: true}} {
 		var panes []ObjectPane
 		for i, spot := range l.Spots() {
-			panes = append(panes, ObjectPane{ID: int64(i + 1), Spot: spot, State: []string{"done", "now", "wait", "here"}[i%4], Label: fmt.Sprintf("pane %d", i+1)})
+			panes = append(panes, ObjectPane{ID: int64(i + 1), Spot: spot, State: []string{"done", "now", "wait", "here"}[i%4],
+				Label: fmt.Sprintf("pane %d", i+1)})
 		}
 		b.WriteString(lines(Object(panes)))
 	}

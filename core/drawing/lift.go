@@ -43,11 +43,14 @@ func Lifted(s Scene) *Drawing {
 		x := float64(n) * pitch
 		p.pockets(d, n+1, x)
 		p.pane(d, n+1, x, at.foot, at.lean)
-		d.text(fmt.Sprintf("lift-%d-name", n+1), LayerNote, outline.Point{X: x, Y: -l.Lower - liftWall - 5}, 2.5, "middle", at.name)
+		d.text(fmt.Sprintf("lift-%d-name", n+1), LayerNote, outline.Point{X: x, Y: -l.Lower - liftWall - 5}, 2.5, "middle",
+			at.name)
 	}
 	d.text("lift-clears", LayerClearance, outline.Point{X: pitch + side, Y: 0.6}, 2.5, "start", "clears "+show(l.Clear))
-	d.text("lift-head", LayerClearance, outline.Point{X: 2*pitch + side, Y: p.shown + 0.6}, 2.5, "start", "head "+show(l.Head))
-	d.text("lift-foot", LayerClearance, outline.Point{X: 2*pitch + side, Y: -l.Lower / 2}, 2.5, "start", "foot "+show(l.Foot))
+	d.text("lift-head", LayerClearance, outline.Point{X: 2*pitch + side, Y: p.shown + 0.6}, 2.5, "start",
+		"head "+show(l.Head))
+	d.text("lift-foot", LayerClearance, outline.Point{X: 2*pitch + side, Y: -l.Lower / 2}, 2.5, "start",
+		"foot "+show(l.Foot))
 	d.fit(2)
 	d.Box.Max.X += liftPitch - 8 // the last words
 	return d
@@ -67,9 +70,10 @@ func (p lifted) pockets(d *Drawing, n int, x float64) {
 	out := in + liftWall
 	u := func(id, label string, face, bottom float64) {
 		back := bottom + math.Copysign(liftWall, bottom-face)
-		d.add(Item{ID: fmt.Sprintf("lift-%d-%s", n, id), Kind: Polyline, Layer: LayerHatch, Closed: true, Label: label, Points: []outline.Point{
-			{X: x - out, Y: face}, {X: x - out, Y: back}, {X: x + out, Y: back}, {X: x + out, Y: face},
-			{X: x + in, Y: face}, {X: x + in, Y: bottom}, {X: x - in, Y: bottom}, {X: x - in, Y: face}}})
+		d.add(Item{ID: fmt.Sprintf("lift-%d-%s", n, id), Kind: Polyline, Layer: LayerHatch, Closed: true, Label: label,
+			Points: []outline.Point{
+				{X: x - out, Y: face}, {X: x - out, Y: back}, {X: x + out, Y: back}, {X: x + out, Y: face},
+				{X: x + in, Y: face}, {X: x + in, Y: bottom}, {X: x - in, Y: bottom}, {X: x - in, Y: face}}})
 	}
 	u("upper", fmt.Sprintf("upper %s, %s mm deep", p.pocket, length.Metric(p.Upper)), p.shown, p.shown+p.Upper)
 	u("lower", fmt.Sprintf("lower %s, %s mm deep", p.pocket, length.Metric(p.Lower)), 0, -p.Lower)
@@ -89,6 +93,7 @@ func (p lifted) pane(d *Drawing, n int, x, foot, lean float64) {
 		return
 	}
 	for i, y := range []float64{p.shown/2 - 1, p.shown/2 + 1} {
-		d.line(fmt.Sprintf("lift-%d-out-%d", n, i+1), LayerFrame, outline.Point{X: x - h - lean/2 - 3, Y: y - 1}, outline.Point{X: x + h - lean/2 + 3, Y: y + 1})
+		d.line(fmt.Sprintf("lift-%d-out-%d", n, i+1), LayerFrame, outline.Point{X: x - h - lean/2 - 3, Y: y - 1},
+			outline.Point{X: x + h - lean/2 + 3, Y: y + 1})
 	}
 }

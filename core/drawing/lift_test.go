@@ -21,7 +21,8 @@ func spans(i Item) (low, high float64) {
 // The pane stands in each position where the figures say, and never in a wall.
 func TestLiftInThreePositions(t *testing.T) {
 	for id, read := range map[string]map[fit.Place]string{
-		"lift-drop":  {fit.WidthTop: "300", fit.WidthBottom: "300", fit.HeightLeft: "400", fit.HeightRight: "400", fit.UpperPocket: "22 ±0.1", fit.LowerPocket: "8 ±0.1"},
+		"lift-drop": {fit.WidthTop: "300", fit.WidthBottom: "300", fit.HeightLeft: "400", fit.HeightRight: "400",
+			fit.UpperPocket: "22 ±0.1", fit.LowerPocket: "8 ±0.1"},
 		"gauge-tube": {fit.Faces: "250 ±0.5", fit.StopDepth: "14 ±0.05", fit.TubeOutside: "12.7 ±0.05"},
 	} {
 		s := scene(t, id, read)

@@ -29,9 +29,11 @@ func (s Spot) Check() error {
 	for _, c := range []struct {
 		field       string
 		v, from, to float64
-	}{{"x", s.X, 0, 1 - spotLeast}, {"y", s.Y, 0, 1 - spotLeast}, {"w", s.W, spotLeast, 1 - s.X + 1e-9}, {"h", s.H, spotLeast, 1 - s.Y + 1e-9}} {
+	}{{"x", s.X, 0, 1 - spotLeast}, {"y", s.Y, 0, 1 - spotLeast}, {"w", s.W, spotLeast, 1 - s.X + 1e-9},
+		{"h", s.H, spotLeast, 1 - s.Y + 1e-9}} {
 		if !(c.v >= c.from && c.v <= c.to) {
-			return fault.New(c.field, "the pane would lie off the object, or be too small to tap", fmt.Sprintf("from %.0f to %.0f %% is taken here", 100*c.from, 100*c.to))
+			return fault.New(c.field, "the pane would lie off the object, or be too small to tap",
+				fmt.Sprintf("from %.0f to %.0f %% is taken here", 100*c.from, 100*c.to))
 		}
 	}
 	return nil
@@ -112,7 +114,8 @@ func Object(panes []ObjectPane) Drawing {
 				continue
 			}
 			a, b := at(p.Spot.X, p.Spot.Y+p.Spot.H), at(p.Spot.X+p.Spot.W, p.Spot.Y)
-			d.add(Item{ID: fmt.Sprintf("pane-%d", i+1), Kind: Polyline, Layer: LayerPane, Closed: true, Points: rect(a.X, a.Y, b.X, b.Y), Label: p.Label, Place: strconv.FormatInt(p.ID, 10), State: p.State})
+			d.add(Item{ID: fmt.Sprintf("pane-%d", i+1), Kind: Polyline, Layer: LayerPane, Closed: true,
+				Points: rect(a.X, a.Y, b.X, b.Y), Label: p.Label, Place: strconv.FormatInt(p.ID, 10), State: p.State})
 			num := outline.Point{X: (a.X + b.X) / 2, Y: (a.Y + b.Y) / 2}
 			if anyBehind(panes) { // only the upper right of a pane behind shows
 				num = outline.Point{X: b.X - 9, Y: b.Y - 11}

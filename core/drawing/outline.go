@@ -23,7 +23,8 @@ func OfOutline(o outline.Outline, inset outline.Path) Drawing {
 		b.Max = outline.Point{X: max(b.Max.X, i.Max.X), Y: max(b.Max.Y, i.Max.Y)}
 	}
 	margin := 0.04 * (b.Width() + b.Height()) / 2
-	d.Box = outline.Box{Min: outline.Point{X: b.Min.X - margin, Y: b.Min.Y - margin}, Max: outline.Point{X: b.Max.X + margin, Y: b.Max.Y + margin}}
+	d.Box = outline.Box{Min: outline.Point{X: b.Min.X - margin, Y: b.Min.Y - margin},
+		Max: outline.Point{X: b.Max.X + margin, Y: b.Max.Y + margin}}
 	return d
 }
 
@@ -47,7 +48,8 @@ func (d *Drawing) Measured(lines map[string]outline.Line, all []outline.Measure,
 		if !ok {
 			continue
 		}
-		i := Item{ID: "measure-" + m.Key, Kind: Dim, Layer: LayerReading, Points: l[:], Text: say[m.Key], State: "read", Label: m.Name + ", " + say[m.Key]}
+		i := Item{ID: "measure-" + m.Key, Kind: Dim, Layer: LayerReading, Points: l[:], Text: say[m.Key], State: "read",
+			Label: m.Name + ", " + say[m.Key]}
 		if i.Text == "" {
 			i.State, i.Label = "empty", m.Name+", not read"
 		}

@@ -61,7 +61,8 @@ func (s Scene) section(seen string, st fit.Stop) Drawing {
 // Edge is the section of a family's usual case, for a small picture: nothing of
 // it has been read.
 func Edge(f family.Family, thickness float64) Drawing {
-	s := Scene{Family: f, Pane: f.Material, Problem: fit.Problem{Sizing: f.Sizing, Limits: fit.LimitsOf(f, false), Thickness: thickness}}
+	s := Scene{Family: f, Pane: f.Material, Problem: fit.Problem{Sizing: f.Sizing, Limits: fit.LimitsOf(f, false),
+		Thickness: thickness}}
 	if f.Seal == "gasket" {
 		s.Problem.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
 	}
@@ -88,7 +89,8 @@ func (s Scene) value(p fit.Place, otherwise float64) float64 {
 // cut takes the measures from the readings, or assumes them.
 func (s Scene) cut() cut {
 	value := s.value
-	c := cut{ledge: value(fit.Ledge, assumedLedge), t: s.Problem.Thickness, gap: s.Problem.Limits.Clearance.V, unit: s.Unit, depth: assumedDepth, bed: bedThickness}
+	c := cut{ledge: value(fit.Ledge, assumedLedge), t: s.Problem.Thickness, gap: s.Problem.Limits.Clearance.V,
+		unit: s.Unit, depth: assumedDepth, bed: bedThickness}
 	if s.Result.Ready {
 		c.gap = math.Min(s.Result.Gap.W, s.Result.Gap.H)
 	}

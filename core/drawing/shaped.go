@@ -43,10 +43,12 @@ func (s Scene) shaped(d *Drawing) {
 		s.shapedPane(d, open)
 	}
 	for i, b := range s.Result.Broken {
-		d.add(Item{ID: fmt.Sprintf("broken-%d", i+1), Kind: Circle, Layer: LayerClearance, Points: []outline.Point{b.At}, Radius: math.Max(4, 0.02*least), Label: b.Sentence, State: "odd"})
+		d.add(Item{ID: fmt.Sprintf("broken-%d", i+1), Kind: Circle, Layer: LayerClearance, Points: []outline.Point{b.At},
+			Radius: math.Max(4, 0.02*least), Label: b.Sentence, State: "odd"})
 	}
 	s.dims(d, lines, s.misfits())
-	d.text("up", LayerNote, outline.Point{X: (b.Min.X + b.Max.X) / 2, Y: b.Max.Y + rim + 0.045*b.Height()}, 0.04*b.Height(), "middle", "this edge up ↑")
+	d.text("up", LayerNote, outline.Point{X: (b.Min.X + b.Max.X) / 2, Y: b.Max.Y + rim + 0.045*b.Height()},
+		0.04*b.Height(), "middle", "this edge up ↑")
 	d.fit(0.02 * b.Width())
 }
 
@@ -125,13 +127,15 @@ func (s Scene) shapedPane(d *Drawing, open outline.Path) {
 			return
 		}
 	}
-	d.path("pane", LayerPane, fmt.Sprintf("%s, %s, %s × %s mm", s.Pane, s.Result.Form, length.Metric(s.Result.Order.W), length.Metric(s.Result.Order.H)), pane)
+	d.path("pane", LayerPane, fmt.Sprintf("%s, %s, %s × %s mm", s.Pane, s.Result.Form, length.Metric(s.Result.Order.W),
+		length.Metric(s.Result.Order.H)), pane)
 	gap := math.Max(s.Result.Gap.W, s.Result.Gap.H)
 	size := math.Max(1.5, 0.006*pane.Box().Width())
 	switch {
 	case s.Family.Fixing == "point" || s.Family.Fixing == "brad":
 		for i, p := range setting.PointsAround(pane) {
-			d.add(Item{ID: fmt.Sprintf("point-%d", i+1), Kind: Circle, Layer: LayerFixing, Radius: size, Points: []outline.Point{p}, Label: fmt.Sprintf("%s %d", s.Family.Fixing, i+1)})
+			d.add(Item{ID: fmt.Sprintf("point-%d", i+1), Kind: Circle, Layer: LayerFixing, Radius: size,
+				Points: []outline.Point{p}, Label: fmt.Sprintf("%s %d", s.Family.Fixing, i+1)})
 		}
 	case s.Sides.Total() > 0:
 		s.screws(d, setting.Around(pane, s.Sides.Total()), outline.Point{}, gap)
@@ -159,7 +163,9 @@ func (s Scene) screws(d *Drawing, at []outline.Point, from outline.Point, gap fl
 		out := func(by float64) outline.Point {
 			return outline.Point{X: from.X + p.X + (p.X-middle.X)/l*by, Y: from.Y + p.Y + (p.Y-middle.Y)/l*by}
 		}
-		d.add(Item{ID: fmt.Sprintf("screw-%d", i+1), Kind: Circle, Layer: LayerFixing, Radius: size, Points: []outline.Point{out(gap + 2*size)}, Label: fmt.Sprintf("%s %d of %d in the order of tightening", s.Family.Fixing, number[i], len(at))})
+		d.add(Item{ID: fmt.Sprintf("screw-%d", i+1), Kind: Circle, Layer: LayerFixing, Radius: size,
+			Points: []outline.Point{out(gap + 2*size)}, Label: fmt.Sprintf("%s %d of %d in the order of tightening",
+				s.Family.Fixing, number[i], len(at))})
 		d.text(fmt.Sprintf("screw-%d-order", i+1), LayerOrder, out(gap+5.5*size), 2*size, "middle", fmt.Sprint(number[i]))
 	}
 }
@@ -195,14 +201,16 @@ func (s Scene) tube(d *Drawing) {
 		d.loop("pane", LayerPane, fmt.Sprintf("%s, tube %s mm long", s.Pane, length.Metric(l)), rect(-half, y, half, y+l))
 		// A washer is a ring seen from the side, under its nut.
 		for i, at := range []float64{0, f} {
-			d.loop(fmt.Sprintf("washer-%d-cut", i+1), LayerGasket, "washer under its nut", rect(-half-0.35*wall, at-2, half+0.35*wall, at+2))
+			d.loop(fmt.Sprintf("washer-%d-cut", i+1), LayerGasket, "washer under its nut",
+				rect(-half-0.35*wall, at-2, half+0.35*wall, at+2))
 		}
 	}
 	x := half + 1.6*wall
 	thick, _ := value(fit.TubeWall, wide/5)
 	s.dims(d, map[fit.Place][2]outline.Point{
-		fit.Faces: {{X: -x, Y: 0}, {X: -x, Y: f}}, fit.StopDepth: {{X: x, Y: -stop}, {X: x, Y: 0}}, fit.TubeOutside: {{X: -half, Y: f * 0.42}, {X: half, Y: f * 0.42}},
-		fit.TubeWall: {{X: half - thick, Y: f * 0.62}, {X: half, Y: f * 0.62}},
+		fit.Faces: {{X: -x, Y: 0}, {X: -x, Y: f}}, fit.StopDepth: {{X: x, Y: -stop}, {X: x, Y: 0}},
+		fit.TubeOutside: {{X: -half, Y: f * 0.42}, {X: half, Y: f * 0.42}},
+		fit.TubeWall:    {{X: half - thick, Y: f * 0.62}, {X: half, Y: f * 0.62}},
 	}, nil)
 	d.text("up", LayerNote, outline.Point{X: 0, Y: f + stop + wall + 0.03*f}, 0.03*f, "middle", "this end up ↑")
 	d.fit(0.05 * f)

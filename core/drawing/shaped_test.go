@@ -93,14 +93,16 @@ func TestEveryKindCanBePointedAt(t *testing.T) {
 }
 
 func TestPortAndTube(t *testing.T) {
-	p := Table(scene(t, "ring-port", map[fit.Place]string{fit.Across0: "300", fit.Across45: "300", fit.Across90: "300", fit.Across135: "301", fit.Ledge: "14"}))
+	p := Table(scene(t, "ring-port", map[fit.Place]string{fit.Across0: "300", fit.Across45: "300", fit.Across90: "300",
+		fit.Across135: "301", fit.Ledge: "14"}))
 	if i := item(t, p, "reading-diameter_135"); i.Text != "301.0" || math.Abs(i.Points[0].To(i.Points[1])-300) > 1e-9 {
 		t.Errorf("%+v", i)
 	}
 	if len(item(t, p, "pane").Bulges) == 0 {
 		t.Error("the pane of a port is not round")
 	}
-	s := scene(t, "gauge-tube", map[fit.Place]string{fit.Faces: "250", fit.StopDepth: "14", fit.TubeOutside: "12", fit.TubeWall: "2.5"})
+	s := scene(t, "gauge-tube", map[fit.Place]string{fit.Faces: "250", fit.StopDepth: "14", fit.TubeOutside: "12",
+		fit.TubeWall: "2.5"})
 	q := item(t, Table(s), "pane").Points
 	if l := q[2].Y - q[1].Y; math.Abs(l-s.Result.Order.H) > 1e-9 || math.Abs(q[0].Y+q[2].Y-250) > 1e-9 {
 		t.Errorf("the tube is drawn %v long at %v", l, q)
@@ -129,7 +131,8 @@ func TestScrewsAreNumbered(t *testing.T) {
 
 // A table with 500 drawn parts, as a screen gets it.
 func BenchmarkTable500(b *testing.B) {
-	s := scene(b, "flat-panel", map[fit.Place]string{fit.WidthTop: "2400", fit.WidthBottom: "2400", fit.HeightLeft: "1800", fit.HeightRight: "1800", fit.Ledge: "20"})
+	s := scene(b, "flat-panel", map[fit.Place]string{fit.WidthTop: "2400", fit.WidthBottom: "2400", fit.HeightLeft: "1800",
+		fit.HeightRight: "1800", fit.Ledge: "20"})
 	s.Sides.Top, s.Sides.Right, s.Sides.Bottom, s.Sides.Left = 60, 60, 60, 60
 	if n := len(Table(s).Items); n < 480 {
 		b.Fatalf("%d parts", n)

@@ -70,8 +70,10 @@ func Table(s Scene) Drawing {
 	w := math.Max(q[1].X, q[2].X) - math.Min(q[0].X, q[3].X)
 	h := math.Max(q[2].Y, q[3].Y)
 	rim := math.Max(26, 0.13*math.Min(w, h))
-	d.loop("frame", LayerFrame, "frame", rect(math.Min(q[0].X, q[3].X)-rim, math.Min(q[0].Y, q[1].Y)-rim, math.Max(q[1].X, q[2].X)+rim, h+rim))
-	d.add(Item{ID: "opening", Kind: Polyline, Layer: LayerOpening, Closed: true, Points: q, State: state, Label: "opening, rebate wall to rebate wall"})
+	d.loop("frame", LayerFrame, "frame", rect(math.Min(q[0].X, q[3].X)-rim, math.Min(q[0].Y, q[1].Y)-rim,
+		math.Max(q[1].X, q[2].X)+rim, h+rim))
+	d.add(Item{ID: "opening", Kind: Polyline, Layer: LayerOpening, Closed: true, Points: q, State: state,
+		Label: "opening, rebate wall to rebate wall"})
 	if r, ok := s.Problem.Readings[fit.Ledge]; ok && 2*r.Value < math.Min(w, h) {
 		d.loop("sight", LayerSight, "edge of the daylight", inset(q, r.Value))
 	}
@@ -81,7 +83,8 @@ func Table(s Scene) Drawing {
 	s.readings(&d, q)
 	s.stamp(&d, q)
 	s.covers(&d)
-	d.text("up", LayerNote, outline.Point{X: (q[2].X + q[3].X) / 2, Y: h + rim + 0.045*h}, 0.04*h, "middle", "this edge up ↑")
+	d.text("up", LayerNote, outline.Point{X: (q[2].X + q[3].X) / 2, Y: h + rim + 0.045*h}, 0.04*h, "middle",
+		"this edge up ↑")
 	d.fit(0.02 * w)
 	return d
 }
@@ -140,7 +143,8 @@ func (s Scene) pane(d *Drawing, q []outline.Point) {
 		s.brackets(d, x0, y0, w, h, gap)
 	case "putty", "bead":
 		for i, b := range setting.Blocks(w, h, s.Problem.Thickness, gap) {
-			d.loop(fmt.Sprintf("block-%d", i+1), LayerBlock, "setting block", rect(x0+b.At-b.Length/2, y0-b.Height, x0+b.At+b.Length/2, y0))
+			d.loop(fmt.Sprintf("block-%d", i+1), LayerBlock, "setting block",
+				rect(x0+b.At-b.Length/2, y0-b.Height, x0+b.At+b.Length/2, y0))
 		}
 		for i, p := range setting.Points(w, h) {
 			d.add(Item{ID: fmt.Sprintf("point-%d", i+1), Kind: Circle, Layer: LayerFixing, Radius: math.Max(1.5, 0.006*w),
@@ -179,13 +183,17 @@ func bracketAt(p, c outline.Point, w, h, half, reach, gap float64) (box []outlin
 	out := gap + 1.4*half
 	switch {
 	case p.Y == h: // top
-		return rect(c.X-half, c.Y-reach, c.X+half, c.Y+out), outline.Point{X: c.X, Y: c.Y + gap + 0.7*half}, outline.Point{X: c.X - 1.9*half, Y: c.Y + gap + 0.3*half}
+		return rect(c.X-half, c.Y-reach, c.X+half, c.Y+out), outline.Point{X: c.X, Y: c.Y + gap + 0.7*half},
+			outline.Point{X: c.X - 1.9*half, Y: c.Y + gap + 0.3*half}
 	case p.Y == 0: // bottom
-		return rect(c.X-half, c.Y-out, c.X+half, c.Y+reach), outline.Point{X: c.X, Y: c.Y - gap - 0.7*half}, outline.Point{X: c.X - 1.9*half, Y: c.Y - gap - 1.2*half}
+		return rect(c.X-half, c.Y-out, c.X+half, c.Y+reach), outline.Point{X: c.X, Y: c.Y - gap - 0.7*half},
+			outline.Point{X: c.X - 1.9*half, Y: c.Y - gap - 1.2*half}
 	case p.X == w: // right
-		return rect(c.X-reach, c.Y-half, c.X+out, c.Y+half), outline.Point{X: c.X + gap + 0.7*half, Y: c.Y}, outline.Point{X: c.X + gap + 0.7*half, Y: c.Y + 1.3*half}
+		return rect(c.X-reach, c.Y-half, c.X+out, c.Y+half), outline.Point{X: c.X + gap + 0.7*half, Y: c.Y},
+			outline.Point{X: c.X + gap + 0.7*half, Y: c.Y + 1.3*half}
 	default: // left
-		return rect(c.X-out, c.Y-half, c.X+reach, c.Y+half), outline.Point{X: c.X - gap - 0.7*half, Y: c.Y}, outline.Point{X: c.X - gap - 0.7*half, Y: c.Y + 1.3*half}
+		return rect(c.X-out, c.Y-half, c.X+reach, c.Y+half), outline.Point{X: c.X - gap - 0.7*half, Y: c.Y},
+			outline.Point{X: c.X - gap - 0.7*half, Y: c.Y + 1.3*half}
 	}
 }
 
@@ -238,7 +246,8 @@ func (s Scene) dims(d *Drawing, ends map[fit.Place][2]outline.Point, odd map[fit
 		if !ok {
 			continue
 		}
-		item := Item{ID: "reading-" + string(i.Place), Kind: Dim, Layer: LayerReading, Points: e[:], Place: string(i.Place), State: "empty", Label: i.Name + ", not read yet"}
+		item := Item{ID: "reading-" + string(i.Place), Kind: Dim, Layer: LayerReading, Points: e[:], Place: string(i.Place),
+			State: "empty", Label: i.Name + ", not read yet"}
 		if r, ok := s.Problem.Readings[i.Place]; ok {
 			item.State, item.Text = "read", length.Show(r.Value, s.Unit).Main
 			item.Label = i.Name + ", " + item.Text + " " + string(s.Unit)

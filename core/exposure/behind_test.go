@@ -6,7 +6,8 @@ import "testing"
 func TestBehind(t *testing.T) {
 	e := Exposure{Steady: 240, Short: 290, Room: 20, Coldest: 10, FrameHot: 150, Sudden: 180}
 	got := e.Behind(130)
-	if got.Steady != 130 || got.Short != 155 || got.Sudden != 90 || got.FrameHot != 130 || got.Coldest != 10 || got.Check() != nil {
+	if got.Steady != 130 || got.Short != 155 || got.Sudden != 90 || got.FrameHot != 130 || got.Coldest != 10 ||
+		got.Check() != nil {
 		t.Errorf("%+v", got)
 	}
 	if got := e.Behind(260); got.Sudden != 180 || got.Short < 260 || got.FrameHot != 150 {

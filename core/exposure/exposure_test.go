@@ -44,7 +44,8 @@ func TestStartingPoints(t *testing.T) {
 			t.Errorf("%s says too little", e.ID)
 		}
 	}
-	if !(by["kiln"].Steady > by["fire"].Steady && by["fire"].Steady > by["oven"].Steady && by["oven"].Steady > by["room"].Steady) {
+	if !(by["kiln"].Steady > by["fire"].Steady && by["fire"].Steady > by["oven"].Steady &&
+		by["oven"].Steady > by["room"].Steady) {
 		t.Error("heat is out of order")
 	}
 	if !(by["weather"].Coldest < 0 && by["weather"].Outdoors && !by["room"].Outdoors) {

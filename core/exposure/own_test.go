@@ -8,7 +8,8 @@ import (
 )
 
 func TestOwnExposure(t *testing.T) {
-	vs := own.Values{{Kind: own.Exposure, ID: "oven", Item: "steady", V: 270}, {Kind: own.Exposure, ID: "oven", Item: "hours", V: 900}}
+	vs := own.Values{{Kind: own.Exposure, ID: "oven", Item: "steady", V: 270},
+		{Kind: own.Exposure, ID: "oven", Item: "hours", V: 900}}
 	e, err := With(vs, "oven")
 	if err != nil || e.Steady != 270 || e.Hours != 900 || e.Short != 290 {
 		t.Errorf("%+v, %v", e, err)
@@ -23,8 +24,10 @@ func TestOwnExposure(t *testing.T) {
 		v     own.Value
 		field string
 	}{
-		{own.Value{Kind: own.Exposure, ID: "oven", Item: "sudden", V: 200}, ""}, {own.Value{Kind: own.Exposure, ID: "oven", Item: "colour", V: 1}, "item"},
-		{own.Value{Kind: own.Exposure, ID: "moon", Item: "steady", V: 100}, "exposure"}, {own.Value{Kind: own.Exposure, ID: "oven", Item: "steady", V: 5000}, "v"},
+		{own.Value{Kind: own.Exposure, ID: "oven", Item: "sudden", V: 200}, ""},
+		{own.Value{Kind: own.Exposure, ID: "oven", Item: "colour", V: 1}, "item"},
+		{own.Value{Kind: own.Exposure, ID: "moon", Item: "steady", V: 100}, "exposure"},
+		{own.Value{Kind: own.Exposure, ID: "oven", Item: "steady", V: 5000}, "v"},
 		{own.Value{Kind: own.Exposure, ID: "oven", Item: "short", V: 100}, "v"}, // below the steady heat
 	} {
 		got := ""

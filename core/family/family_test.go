@@ -60,7 +60,8 @@ func TestFamiliesHoldTogether(t *testing.T) {
 			}
 			checks[c.Key] = true
 		}
-		if !slices.Contains(Sizings, f.Sizing) || len(f.Seals) == 0 || len(f.Objects) == 0 || f.Held == "" || f.Question == "" || f.Seen == "" {
+		if !slices.Contains(Sizings, f.Sizing) || len(f.Seals) == 0 || len(f.Objects) == 0 || f.Held == "" ||
+			f.Question == "" || f.Seen == "" {
 			t.Errorf("%s: says too little of itself", f.ID)
 		}
 		if !slices.ContainsFunc(f.Steps, func(s Step) bool { return s.Hold }) {
@@ -105,7 +106,8 @@ func TestCautionsFor(t *testing.T) {
 // Two people are named where one alone drops or cuts. Common practice, no
 // source.
 func TestTwoPeople(t *testing.T) {
-	for id, step := range map[string]string{"locking-gasket": "offer-up", "bonded-fixed": "pane-in", "edge-bonded": "bond"} {
+	for id, step := range map[string]string{"locking-gasket": "offer-up", "bonded-fixed": "pane-in",
+		"edge-bonded": "bond"} {
 		f, err := ByID(id)
 		if err != nil {
 			t.Fatal(err)

@@ -26,7 +26,8 @@ func TestOwnLimits(t *testing.T) {
 			}
 		}
 	}
-	for _, bad := range []own.Value{{ID: All()[0].ID, Item: "clearance", V: -1}, {ID: All()[0].ID, Item: "colour", V: 1}, {ID: "held by hope", Item: "bite", V: 5}} {
+	for _, bad := range []own.Value{{ID: All()[0].ID, Item: "clearance", V: -1}, {ID: All()[0].ID, Item: "colour", V: 1},
+		{ID: "held by hope", Item: "bite", V: 5}} {
 		if fault.Of(CheckOwn(bad)) == nil {
 			t.Errorf("%+v was taken", bad)
 		}

@@ -10,7 +10,8 @@ import (
 	"freshshard/core/working"
 )
 
-var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "when hot", "bite_coldest": "in the coldest", "rest_cold": "when set", "rest_hot": "when hot"}
+var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "when hot", "bite_coldest": "in the coldest",
+	"rest_cold": "when set", "rest_hot": "when hot"}
 
 func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
 	place, what := Ledge, "of bite on the ledge"
@@ -56,7 +57,9 @@ func (s solver) rest(w, h axis, r Result) []working.Figure {
 		})
 		f := s.covered(a, pane, ledge, least, least, Ledge, what, at.key, at.pane, at.frame)
 		if f.Verdict != working.Good {
-			f.Working = f.Working.With(strings.TrimSpace(fmt.Sprintf("%s The limit is half the bite that is asked of the brackets, %s mm (%s): the ledge bears, it need not hold.", f.Working.Note, working.Num(s.p.Limits.Stays.V, 1), s.p.Limits.Stays.Origin)))
+			f.Working = f.Working.With(
+				strings.TrimSpace(fmt.Sprintf("%s The limit is half the bite that is asked of the brackets, %s mm (%s): the "+
+					"ledge bears, it need not hold.", f.Working.Note, working.Num(s.p.Limits.Stays.V, 1), s.p.Limits.Stays.Origin)))
 			out = append(out, f)
 		}
 	}
@@ -65,12 +68,14 @@ func (s solver) rest(w, h axis, r Result) []working.Figure {
 
 // covered is how far the pane's edge lies under or on what was read, 19 times
 // in 20, against what it must have and what the trade likes.
-func (s solver) covered(a axis, pane float64, reach length.Reading, must, wish Value, place Place, what, key string, paneC, frameC float64) working.Figure {
+func (s solver) covered(a axis, pane float64, reach length.Reading, must, wish Value, place Place, what, key string,
+	paneC, frameC float64) working.Figure {
 	g := s.p.growth(a.widest, paneC, frameC)
 	asRead, v := s.cover(a, pane, reach.Value, g), s.surely(a, pane, reach, g)
 	formula := "{r} − ({T} − {P}) / 2 − {o} − {Δ} − {u}"
 	in := []working.Input{
-		working.In("u", "what the doubts take once in 20: every reading even in its doubt, the cutter's band triangular", asRead-v, "mm", origin.Sum()),
+		working.In("u", "what the doubts take once in 20: every reading even in its doubt, the cutter's band triangular",
+			asRead-v, "mm", origin.Sum()),
 		read("r", "what covers the edge", reach.Value, reach.Doubt),
 		read("T", "greatest "+a.name, a.widest, a.doubt),
 		working.In("P", "pane as ordered", pane, "mm", origin.Sum()),

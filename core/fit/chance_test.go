@@ -15,7 +15,8 @@ import (
 // ledge so wide that it always holds.
 func square(t testing.TB, doubt float64) Problem {
 	p := problem(t, "bead-brads", nil)
-	p.Readings = map[Place]length.Reading{WidthTop: {Value: 300, Doubt: doubt}, HeightLeft: {Value: 200, Doubt: doubt}, Ledge: {Value: 60, Doubt: 0.5}}
+	p.Readings = map[Place]length.Reading{WidthTop: {Value: 300, Doubt: doubt}, HeightLeft: {Value: 200, Doubt: doubt},
+		Ledge: {Value: 60, Doubt: 0.5}}
 	p.Frame.Alpha, p.Pane.Alpha, p.Cutter, p.Draws = 0, 0, Saw, 20000
 	return strict(p)
 }
@@ -77,8 +78,10 @@ func TestBestIsNeverWorseThanAGrid(t *testing.T) {
 	for range 25 {
 		p := problem(t, "clip-heat", nil)
 		d := 0.3 + 1.2*r.Float64()
-		p.Readings = map[Place]length.Reading{WidthTop: {Value: 260 + 20*r.Float64(), Doubt: d}, WidthBottom: {Value: 262 + 15*r.Float64(), Doubt: d}, HeightLeft: {Value: 240, Doubt: d}, HeightRight: {Value: 241, Doubt: d},
-			Reach: {Value: 10 + 7*r.Float64(), Doubt: 0.5}}
+		p.Readings = map[Place]length.Reading{WidthTop: {Value: 260 + 20*r.Float64(), Doubt: d},
+			WidthBottom: {Value: 262 + 15*r.Float64(), Doubt: d}, HeightLeft: {Value: 240, Doubt: d},
+			HeightRight: {Value: 241, Doubt: d},
+			Reach:       {Value: 10 + 7*r.Float64(), Doubt: 0.5}}
 		p.Draws = 1500
 		p.Cutter = []Cutter{HandCut, ShopCut, Toughened}[r.IntN(3)]
 		res := solve(t, p)
@@ -270,7 +273,8 @@ func TestSlideWithItsGasket(t *testing.T) {
 		p.Draws, p.Gasket, p.OffCentre = 100, Gasket{Kind: Wrapped, Free: 3}, 0
 		r := solve(t, p)
 		mid, hot := r.Slide[slideStops], r.Slide[2*slideStops]
-		if r.Wrap <= 0 || math.Abs(hot.Bite-r.HotBite) > 1e-9 || math.Abs(mid.Bite-r.Bite) > 1e-9 || math.Abs(hot.Gap-math.Min(r.HotGap.W, r.HotGap.H)) > 1e-9 {
+		if r.Wrap <= 0 || math.Abs(hot.Bite-r.HotBite) > 1e-9 || math.Abs(mid.Bite-r.Bite) > 1e-9 ||
+			math.Abs(hot.Gap-math.Min(r.HotGap.W, r.HotGap.H)) > 1e-9 {
 			t.Errorf("higher %v: %+v %+v; bite %v, hot %v, hot gap %v", higher, mid, hot, r.Bite, r.HotBite, r.HotGap)
 		}
 		for _, c := range []struct {
@@ -289,7 +293,8 @@ func TestSlideWithItsGasket(t *testing.T) {
 
 // No risk is rounded away.
 func TestHundred(t *testing.T) {
-	for v, want := range map[float64]string{1: "100", 0.9999: "more than 99", 0.995: "more than 99", 0.99: "99", 0.5: "50", 0.004: "fewer than 1", 0: "0"} {
+	for v, want := range map[float64]string{1: "100", 0.9999: "more than 99", 0.995: "more than 99", 0.99: "99", 0.5: "50",
+		0.004: "fewer than 1", 0: "0"} {
 		if got := hundred(v); got != want {
 			t.Errorf("%v is %q, want %q", v, got, want)
 		}

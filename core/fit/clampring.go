@@ -53,7 +53,9 @@ func (s solver) asItComes() bool {
 func (s solver) bodyFigure(a axis, r length.Reading, n note) working.Figure {
 	f := working.Figure{Key: "order_" + a.name, Value: r.Value, Unit: "mm", Verdict: working.Note, Place: string(a.least),
 		Sentence: a.name + " of the new frame through the wall, as it comes",
-		Working:  working.Of("{B}", r.Value, "mm", read("B", "new frame, as read", r.Value, r.Doubt)).With(fmt.Sprintf("The cutout would take up to %s mm with everything at its bad end.", length.Metric(n.largest)))}
+		Working: working.Of("{B}", r.Value, "mm", read("B", "new frame, as read", r.Value,
+			r.Doubt)).With(fmt.Sprintf("The cutout would take up to %s mm with everything at its bad end.",
+			length.Metric(n.largest)))}
 	return f
 }
 
@@ -79,11 +81,15 @@ func (s solver) corner(w, h axis, r Result) (working.Figure, bool) {
 	}
 	c := math.Min(s.worstGap(w, r.Order.W), s.worstGap(h, r.Order.H))
 	gap := math.Sqrt2*c + (math.Sqrt2-1)*(body.Value-body.Doubt-cut.Value-cut.Doubt)
-	f := working.Figure{Key: "corner_gap", Value: gap, Unit: "mm", Place: string(CutCorner), Limit: working.Least(s.p.Limits.GoesIn.V, "mm", s.p.Limits.GoesIn.Origin),
+	f := working.Figure{Key: "corner_gap", Value: gap, Unit: "mm", Place: string(CutCorner),
+		Limit:    working.Least(s.p.Limits.GoesIn.V, "mm", s.p.Limits.GoesIn.Origin),
 		Sentence: "between the frame's corner and the cutout's, at worst",
-		Working: working.Of("√2 × {c} + (√2 − 1) × ({r} − {R} − {d})", gap, "mm", working.In("c", "edge clearance each side when set, at worst", c, "mm", origin.Sum()),
-			read("r", "corner radius of the frame", body.Value, body.Doubt), read("R", "corner radius of the cutout", cut.Value, cut.Doubt), working.In("d", "doubts of both", body.Doubt+cut.Doubt, "mm", origin.Custom())).
-			With("A cutout with rounder corners than the frame touches there first: file the corner out to the frame's radius, never force it.")}
+		Working: working.Of("√2 × {c} + (√2 − 1) × ({r} − {R} − {d})", gap, "mm",
+			working.In("c", "edge clearance each side when set, at worst", c, "mm", origin.Sum()),
+			read("r", "corner radius of the frame", body.Value, body.Doubt), read("R", "corner radius of the cutout", cut.Value,
+				cut.Doubt), working.In("d", "doubts of both", body.Doubt+cut.Doubt, "mm", origin.Custom())).
+			With("A cutout with rounder corners than the frame touches there first: file the corner out to the frame's " +
+				"radius, never force it.")}
 	bad := working.Warn
 	if gap < 0 {
 		bad = working.Stop
@@ -102,12 +108,18 @@ func (s solver) covers(a axis, flange, mark Place) []working.Figure {
 	shift := s.p.Readings[MarkShift]
 	middle := (n.Value - m.Value) / 2
 	v := middle - shift.Value - shift.Doubt - (n.Doubt+m.Doubt)/2
-	f := working.Figure{Key: "covers_" + a.name, Value: v, Unit: "mm", Place: string(mark), Limit: working.Least(markCover, "mm", origin.Custom()),
-		Sentence: fmt.Sprintf("of the new flange over the old mark, %s, on the worse side, when it is centred on the cutout; centred on the mark %s", a.name, length.Metric(middle)),
-		Working: working.Of("({N} − {O}) / 2 − {s} − {e} − ({n} + {o}) / 2", v, "mm", read("N", "new frame over all", n.Value, n.Doubt), read("O", "old mark", m.Value, m.Doubt),
-			read("s", "old mark off the cutout's middle", shift.Value, shift.Doubt), working.In("e", "doubt of that", shift.Doubt, "mm", origin.Custom()),
-			working.In("n", "doubt of the new frame", n.Doubt, "mm", origin.Custom()), working.In("o", "doubt of the old mark", m.Doubt, "mm", origin.Custom())).
-			With("Centre it on the cutout or on the old mark, and say which: the clearance all round says how far it can be moved.")}
+	f := working.Figure{Key: "covers_" + a.name, Value: v, Unit: "mm", Place: string(mark),
+		Limit: working.Least(markCover, "mm", origin.Custom()),
+		Sentence: fmt.Sprintf("of the new flange over the old mark, %s, on the worse side, when it is centred on the "+
+			"cutout; centred on the mark %s", a.name, length.Metric(middle)),
+		Working: working.Of("({N} − {O}) / 2 − {s} − {e} − ({n} + {o}) / 2", v, "mm",
+			read("N", "new frame over all", n.Value, n.Doubt), read("O", "old mark", m.Value, m.Doubt),
+			read("s", "old mark off the cutout's middle", shift.Value, shift.Doubt),
+			working.In("e", "doubt of that", shift.Doubt, "mm", origin.Custom()),
+			working.In("n", "doubt of the new frame", n.Doubt, "mm", origin.Custom()), working.In("o", "doubt of the old mark",
+				m.Doubt, "mm", origin.Custom())).
+			With("Centre it on the cutout or on the old mark, and say which: the clearance all round says how far it can be " +
+				"moved.")}
 	bad := working.Stop
 	if middle >= markCover {
 		bad = working.Warn
@@ -137,10 +149,12 @@ func (s solver) screws() []working.Figure {
 	lo, hi := s.p.Readings[thin], s.p.Readings[thick]
 	var out []working.Figure
 	if r, ok := s.p.Readings[WallLeast]; ok {
-		out = append(out, s.wall("wall_thin", "the wall at its thinnest, against the thinnest that the frame takes", lo, thin, working.Least(r.Value, "mm", origin.Read("")), lo.Value-lo.Doubt, "{t} − {d}"))
+		out = append(out, s.wall("wall_thin", "the wall at its thinnest, against the thinnest that the frame takes", lo, thin,
+			working.Least(r.Value, "mm", origin.Read("")), lo.Value-lo.Doubt, "{t} − {d}"))
 	}
 	if r, ok := s.p.Readings[WallMost]; ok {
-		out = append(out, s.wall("wall_thick", "the wall at its thickest, against the thickest that the frame takes", hi, thick, working.Most(r.Value, "mm", origin.Read("")), hi.Value+hi.Doubt, "{t} + {d}"))
+		out = append(out, s.wall("wall_thick", "the wall at its thickest, against the thickest that the frame takes", hi,
+			thick, working.Most(r.Value, "mm", origin.Read("")), hi.Value+hi.Doubt, "{t} + {d}"))
 	}
 	ring, ok := s.p.Readings[RingThick]
 	gap, has := s.p.Readings[ScrewStop]
@@ -148,15 +162,22 @@ func (s solver) screws() []working.Figure {
 		return out
 	}
 	need := lo.Value + ring.Value - gap.Value
-	in := []working.Input{read("t", "wall at its thinnest, "+s.p.info(thin).Name, lo.Value, lo.Doubt), read("r", "inner ring under a screw's head", ring.Value, ring.Doubt), read("g", "room for a screw's tip", gap.Value, gap.Doubt)}
+	in := []working.Input{read("t", "wall at its thinnest, "+s.p.info(thin).Name, lo.Value, lo.Doubt),
+		read("r", "inner ring under a screw's head", ring.Value, ring.Doubt), read("g", "room for a screw's tip", gap.Value,
+			gap.Doubt)}
 	f := working.Figure{Key: "screw_need", Value: need, Unit: "mm", Verdict: working.Note, Place: string(ScrewStop),
 		Sentence: "is the longest screw that pulls the ring home at the thinnest place: it bottoms out before it crushes",
-		Working:  working.Of("{t} + {r} − {g}", need, "mm", in...).With("A longer one stops in its hole while the ring is still loose; a much shorter one never stops and crushes the wall.")}
+		Working: working.Of("{t} + {r} − {g}", need, "mm",
+			in...).With("A longer one stops in its hole while the ring is still loose; a much shorter one never stops and " +
+			"crushes the wall.")}
 	out = append(out, f)
 	if hi.Value-lo.Value > crushMost {
-		f := working.Figure{Key: "wall_spread", Value: hi.Value - lo.Value, Unit: "mm", Place: string(thick), Limit: working.Most(crushMost, "mm", origin.Custom()),
-			Sentence: "between the wall's thickest and thinnest place: one length of screw is tight at one and crushes or hangs loose at the other",
-			Working:  working.Of("{T} − {t}", hi.Value-lo.Value, "mm", read("T", "thickest", hi.Value, hi.Doubt), read("t", "thinnest", lo.Value, lo.Doubt)).With("Pack the thin places behind the ring.")}
+		f := working.Figure{Key: "wall_spread", Value: hi.Value - lo.Value, Unit: "mm", Place: string(thick),
+			Limit: working.Most(crushMost, "mm", origin.Custom()),
+			Sentence: "between the wall's thickest and thinnest place: one length of screw is tight at one and crushes or " +
+				"hangs loose at the other",
+			Working: working.Of("{T} − {t}", hi.Value-lo.Value, "mm", read("T", "thickest", hi.Value, hi.Doubt),
+				read("t", "thinnest", lo.Value, lo.Doubt)).With("Pack the thin places behind the ring.")}
 		out = append(out, f.Judge(working.Warn))
 	}
 	if r, ok := s.p.Readings[ScrewLength]; ok {
@@ -165,9 +186,11 @@ func (s solver) screws() []working.Figure {
 	return out
 }
 
-func (s solver) wall(key, said string, r length.Reading, p Place, limit *working.Limit, v float64, formula string) working.Figure {
+func (s solver) wall(key, said string, r length.Reading, p Place, limit *working.Limit, v float64,
+	formula string) working.Figure {
 	f := working.Figure{Key: key, Sentence: said, Value: v, Unit: "mm", Place: string(p), Limit: limit,
-		Working: working.Of(formula, v, "mm", read("t", s.p.info(p).Name, r.Value, r.Doubt), working.In("d", "doubt of that reading", r.Doubt, "mm", origin.Custom()))}
+		Working: working.Of(formula, v, "mm", read("t", s.p.info(p).Name, r.Value, r.Doubt),
+			working.In("d", "doubt of that reading", r.Doubt, "mm", origin.Custom()))}
 	return f.Judge(working.Stop)
 }
 
@@ -177,15 +200,19 @@ func (s solver) wall(key, said string, r length.Reading, p Place, limit *working
 func (s solver) screw(r length.Reading, need, spread float64, in []working.Input) []working.Figure {
 	in = append([]working.Input{read("L", "screws under the head", r.Value, r.Doubt)}, in...)
 	loose := r.Value - need
-	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose), Unit: "mm", Place: string(ScrewLength), Limit: working.Most(looseMost, "mm", origin.Custom()),
+	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose), Unit: "mm", Place: string(ScrewLength),
+		Limit:    working.Most(looseMost, "mm", origin.Custom()),
 		Sentence: "loose would the ring stay at the thinnest place: its screws bottom out first",
 		Working:  working.Of("max(0, {L} − ({t} + {r} − {g}))", math.Max(0, loose), "mm", in...)}
 	if loose <= 0 {
 		f.Sentence = "loose: at the thinnest place the ring is home before its screws bottom out"
 	}
 	crush := spread - loose
-	g := working.Figure{Key: "screw_crush", Value: math.Max(0, crush), Unit: "mm", Place: string(ScrewLength), Limit: working.Most(crushMost, "mm", origin.Custom()),
+	g := working.Figure{Key: "screw_crush", Value: math.Max(0, crush), Unit: "mm", Place: string(ScrewLength),
+		Limit:    working.Most(crushMost, "mm", origin.Custom()),
 		Sentence: "could the screws press the ring into the wall at its thickest place before they bottom out",
-		Working:  working.Of("max(0, {s} − ({L} − ({t} + {r} − {g})))", math.Max(0, crush), "mm", append(in, working.In("s", "between the thickest and the thinnest place", spread, "mm", origin.Sum()))...).With("By hand only, in small equal turns: the hand feels the butyl give and stops before the wall does.")}
+		Working: working.Of("max(0, {s} − ({L} − ({t} + {r} − {g})))", math.Max(0, crush), "mm",
+			append(in, working.In("s", "between the thickest and the thinnest place", spread, "mm", origin.Sum()))...).With(
+			"By hand only, in small equal turns: the hand feels the butyl give and stops before the wall does.")}
 	return []working.Figure{f.Judge(working.Stop), g.Judge(working.Warn)}
 }

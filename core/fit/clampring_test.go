@@ -70,7 +70,8 @@ func TestOddsOfAFrameAsItComes(t *testing.T) {
 	p := trailer(t, map[Place]string{BodyWidth: "597.8 ±1"})
 	p.Draws = 2000
 	r, _ := solved(t, p)
-	if r.Chance.Best != r.Order || r.Chance.All > 0.9 || r.Chance.Most != min(r.Chance.GoesIn, r.Chance.Holds, r.Chance.Free) {
+	if r.Chance.Best != r.Order || r.Chance.All > 0.9 || r.Chance.Most != min(r.Chance.GoesIn, r.Chance.Holds,
+		r.Chance.Free) {
 		t.Errorf("%+v, ordered %+v", r.Chance, r.Order)
 	}
 	if h := r.Chance.Help; h != nil && h.Place == "" {
@@ -93,8 +94,10 @@ func TestClampScrews(t *testing.T) {
 	} {
 		base[ScrewLength] = c.screw
 		_, f := solved(t, trailer(t, base))
-		if math.Abs(f["screw_need"].Value-21) > 1e-9 || math.Abs(f["screw_loose"].Value-c.loose) > 1e-9 || math.Abs(f["screw_crush"].Value-c.crush) > 1e-9 {
-			t.Errorf("%s: need %v, loose %v, crush %v", c.screw, f["screw_need"].Value, f["screw_loose"].Value, f["screw_crush"].Value)
+		if math.Abs(f["screw_need"].Value-21) > 1e-9 || math.Abs(f["screw_loose"].Value-c.loose) > 1e-9 ||
+			math.Abs(f["screw_crush"].Value-c.crush) > 1e-9 {
+			t.Errorf("%s: need %v, loose %v, crush %v", c.screw, f["screw_need"].Value, f["screw_loose"].Value,
+				f["screw_crush"].Value)
 		}
 		for k, v := range c.bad {
 			if f[k].Verdict != v {
@@ -103,14 +106,16 @@ func TestClampScrews(t *testing.T) {
 		}
 	}
 	base[DepthLeft] = "28 ±0.1"
-	if _, f := solved(t, trailer(t, base)); f["wall_spread"].Verdict != working.Warn || f["wall_spread"].Place != string(DepthLeft) {
+	if _, f := solved(t, trailer(t, base)); f["wall_spread"].Verdict != working.Warn ||
+		f["wall_spread"].Place != string(DepthLeft) {
 		t.Errorf("a wall that is 2 mm thicker on one side: %+v", f["wall_spread"])
 	}
 }
 
 func TestClampWall(t *testing.T) {
 	_, f := solved(t, trailer(t, map[Place]string{WallLeast: "25", WallMost: "26.5"}))
-	if f["wall_thin"].Verdict != working.Good || f["wall_thick"].Verdict != working.Stop || math.Abs(f["wall_thick"].Value-26.7) > 1e-9 {
+	if f["wall_thin"].Verdict != working.Good || f["wall_thick"].Verdict != working.Stop ||
+		math.Abs(f["wall_thick"].Value-26.7) > 1e-9 {
 		t.Errorf("%+v %+v", f["wall_thin"], f["wall_thick"])
 	}
 }
@@ -118,7 +123,8 @@ func TestClampWall(t *testing.T) {
 // Cover on each side = (new − old)/2 less the shift: (630 − 620)/2 − 2 = 3.
 // Common practice, no source.
 func TestClampCovers(t *testing.T) {
-	read := map[Place]string{FlangeWidth: "630 ±0", MarkWidth: "620 ±0", FlangeHeight: "430 ±0", MarkHeight: "424 ±0", MarkShift: "2 ±0"}
+	read := map[Place]string{FlangeWidth: "630 ±0", MarkWidth: "620 ±0", FlangeHeight: "430 ±0", MarkHeight: "424 ±0",
+		MarkShift: "2 ±0"}
 	_, f := solved(t, trailer(t, read))
 	if math.Abs(f["covers_width"].Value-3) > 1e-9 || f["covers_width"].Verdict != working.Good {
 		t.Errorf("%+v", f["covers_width"])
@@ -130,7 +136,8 @@ func TestClampCovers(t *testing.T) {
 	}
 	read[MarkShift] = "3 ±0"
 	_, f = solved(t, trailer(t, read))
-	if g := f["covers_height"]; g.Verdict != working.Warn || g.Value != 0 || !strings.Contains(g.Sentence, "centred on the mark 3.0") {
+	if g := f["covers_height"]; g.Verdict != working.Warn || g.Value != 0 ||
+		!strings.Contains(g.Sentence, "centred on the mark 3.0") {
 		t.Errorf("%+v", g)
 	}
 	read[MarkHeight] = "430 ±0"
@@ -158,7 +165,8 @@ func TestClampCorner(t *testing.T) {
 // The rough size of a port that is sawn and dressed; one that is ordered
 // toughened comes finished. Common practice, no source.
 func TestDress(t *testing.T) {
-	p := problem(t, "ring-port", map[Place]string{Across0: "250 ±0.1", Across45: "250 ±0.1", Across90: "250 ±0.1", Across135: "250 ±0.1", Ledge: "10 ±0.1"})
+	p := problem(t, "ring-port", map[Place]string{Across0: "250 ±0.1", Across45: "250 ±0.1", Across90: "250 ±0.1",
+		Across135: "250 ±0.1", Ledge: "10 ±0.1"})
 	for cutter, over := range map[Cutter]float64{Saw: 2, HandCut: 1, ShopCut: 1, Toughened: 0} {
 		p.Cutter = cutter
 		r, f := solved(t, p)
@@ -188,7 +196,8 @@ func TestRingByWhatWasRead(t *testing.T) {
 	for _, c := range []struct {
 		more map[Place]string
 		want bool
-	}{{map[Place]string{RingThick: "3"}, false}, {map[Place]string{ScrewStop: "4"}, false}, {map[Place]string{RingThick: "3", ScrewStop: "4"}, true}} {
+	}{{map[Place]string{RingThick: "3"}, false}, {map[Place]string{ScrewStop: "4"}, false},
+		{map[Place]string{RingThick: "3", ScrewStop: "4"}, true}} {
 		_, f := solved(t, trailer(t, c.more))
 		if g, ok := f["screw_need"]; ok != c.want || ok && !near(g.Value, 26+3-4, 1e-9) {
 			t.Errorf("%v: %v %+v", c.more, ok, g)
@@ -201,10 +210,13 @@ func TestRingByWhatWasRead(t *testing.T) {
 		place      Place
 		want       working.Verdict
 	}{
-		{"wall_thin", "25.8", WallLeast, working.Good}, {"wall_thin", "25.9", WallLeast, working.Good}, {"wall_thin", "25.95", WallLeast, working.Stop},
-		{"wall_thick", "26.8", WallMost, working.Good}, {"wall_thick", "26.7", WallMost, working.Good}, {"wall_thick", "26.65", WallMost, working.Stop},
+		{"wall_thin", "25.8", WallLeast, working.Good}, {"wall_thin", "25.9", WallLeast, working.Good},
+		{"wall_thin", "25.95", WallLeast, working.Stop},
+		{"wall_thick", "26.8", WallMost, working.Good}, {"wall_thick", "26.7", WallMost, working.Good},
+		{"wall_thick", "26.65", WallMost, working.Stop},
 	} {
-		if _, f := solved(t, trailer(t, map[Place]string{c.place: c.limit})); f[c.key].Verdict != c.want || !strings.Contains(f[c.key].Sentence, "that the frame takes") {
+		if _, f := solved(t, trailer(t, map[Place]string{c.place: c.limit})); f[c.key].Verdict != c.want ||
+			!strings.Contains(f[c.key].Sentence, "that the frame takes") {
 			t.Errorf("%s against %s: %+v", c.key, c.limit, f[c.key])
 		}
 	}

@@ -33,10 +33,12 @@ func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float6
 	v := s.freeGap(a, pane, paneC, frameC)
 	i := s.p.info(a.least)
 	f := working.Figure{
-		Key: key, Sentence: fmt.Sprintf("%s, %s; %s as read", clearanceSaid[key], often, length.Metric(asRead)), Value: v, Unit: "mm",
+		Key: key, Sentence: fmt.Sprintf("%s, %s; %s as read", clearanceSaid[key], often, length.Metric(asRead)), Value: v,
+		Unit:  "mm",
 		Limit: working.Least(must.V, "mm", must.Origin), Place: string(a.least),
 		Working: working.Of("({q} − {s} − {P}) / 2 − {g} + {Δ}", v, "mm",
-			working.In("q", "least "+a.name+" less what the cutter adds, as small as once in 20: every reading even in its doubt, the band triangular", least, "mm", origin.Sum()),
+			working.In("q", "least "+a.name+" less what the cutter adds, as small as once in 20: every reading even in its "+
+				"doubt, the band triangular", least, "mm", origin.Sum()),
 			read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt),
 			working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
 			working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
@@ -54,8 +56,10 @@ func (s solver) growthSaid(paneC, frameC float64) string {
 
 func (s solver) growthFormula(a axis, paneC, frameC float64) string {
 	p := s.p
-	return fmt.Sprintf("Δ = (α frame × ΔT frame − α pane × ΔT pane) × L / 2 = (%s × %s − %s × %s) × 10⁻⁶ × %s / 2 = %s mm. α: %s %s (%s), %s %s (%s), per million and kelvin.",
-		working.Num(p.Frame.Alpha, 2), working.Num(frameC-p.Exposure.Room, 0), working.Num(p.Pane.Alpha, 2), working.Num(paneC-p.Exposure.Room, 0),
+	return fmt.Sprintf("Δ = (α frame × ΔT frame − α pane × ΔT pane) × L / 2 = (%s × %s − %s × %s) × "+
+		"10⁻⁶ × %s / 2 = %s mm. α: %s %s (%s), %s %s (%s), per million and kelvin.",
+		working.Num(p.Frame.Alpha, 2), working.Num(frameC-p.Exposure.Room, 0), working.Num(p.Pane.Alpha, 2),
+		working.Num(paneC-p.Exposure.Room, 0),
 		working.Num(a.nominal, 1), working.Num(p.growth(a.nominal, paneC, frameC), 2),
 		p.Frame.Name, working.Num(p.Frame.Alpha, 2), p.Frame.Origin, p.Pane.Name, working.Num(p.Pane.Alpha, 2), p.Pane.Origin)
 }

@@ -46,11 +46,15 @@ func (s solver) shape(w, h axis) []working.Figure {
 		}
 		up, down := s.p.Readings[Rising], s.p.Readings[Falling]
 		out = append(out, working.Figure{
-			Key: "skew", Value: math.Abs(s.skew.Over), Unit: "mm", Verdict: crooked(math.Abs(s.skew.Over)), Place: string(Rising),
-			Sentence: "out of square over the height, leaning to the " + side + "; taken off the width, unless the pane is cut raked",
+			Key: "skew", Value: math.Abs(s.skew.Over), Unit: "mm", Verdict: crooked(math.Abs(s.skew.Over)),
+			Place: string(Rising),
+			Sentence: "out of square over the height, leaning to the " + side +
+				"; taken off the width, unless the pane is cut raked",
 			Working: working.Of("{H} × tan(asin(({p}² − {q}²) / (4 × {W} × {H})))", math.Abs(s.skew.Over), "mm",
-				working.In("p", "diagonal, rising", up.Value, "mm", origin.Read("")), working.In("q", "diagonal, falling", down.Value, "mm", origin.Read("")),
-				working.In("W", "width", w.mean(), "mm", origin.Read("")), working.In("H", "height", h.mean(), "mm", origin.Read(""))).
+				working.In("p", "diagonal, rising", up.Value, "mm", origin.Read("")),
+				working.In("q", "diagonal, falling", down.Value, "mm", origin.Read("")),
+				working.In("W", "width", w.mean(), "mm", origin.Read("")), working.In("H", "height", h.mean(), "mm",
+					origin.Read(""))).
 				With("Law of cosines on an opening with parallel sides."),
 		})
 	}

@@ -90,7 +90,8 @@ func (s solver) depth() []working.Figure {
 		return nil
 	}
 	r, v := s.p.Readings[place], s.inDepth(place)
-	f := working.Figure{Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place), Limit: working.Least(need, "mm", origin.Custom()),
+	f := working.Figure{Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place),
+		Limit:   working.Least(need, "mm", origin.Custom()),
 		Working: working.Of("{D} − {t} − {k}", v, "mm", s.depthInputs(place, r)...)}
 	return []working.Figure{f.Judge(bad)}
 }
@@ -102,7 +103,8 @@ func (s solver) inDepth(place Place) float64 {
 
 func (s solver) depthInputs(place Place, r length.Reading) []working.Input {
 	return []working.Input{read("D", "least depth, "+s.p.info(place).Name, r.Value, r.Doubt),
-		working.In("t", "thickness of the pane", s.p.Thickness, "mm", origin.Sum()), working.In("k", "what lies behind it when set", s.p.behind(), "mm", origin.Custom())}
+		working.In("t", "thickness of the pane", s.p.Thickness, "mm", origin.Sum()),
+		working.In("k", "what lies behind it when set", s.p.behind(), "mm", origin.Custom())}
 }
 
 // flush says how a pane that nothing covers stands to the face of its frame.
@@ -112,7 +114,8 @@ func (s solver) flush(place Place) []working.Figure {
 	if v < 0 {
 		v, said, formula = -v, "the pane stands proud of the face, at the shallowest place", "{t} + {k} − {D}"
 	}
-	return []working.Figure{{Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place), Verdict: working.Note,
+	return []working.Figure{{Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place),
+		Verdict: working.Note,
 		Working: working.Of(formula, v, "mm", s.depthInputs(place, s.p.Readings[place])...)}}
 }
 
@@ -127,10 +130,13 @@ func (s solver) stack(place Place) []working.Figure {
 	}
 	room := s.p.Readings[place]
 	v := room.Value - room.Doubt - s.p.Stack
-	f := working.Figure{Key: "stack", Value: v, Unit: "mm", Place: string(place), Limit: working.Least(0, "mm", origin.Custom()),
+	f := working.Figure{Key: "stack", Value: v, Unit: "mm", Place: string(place),
+		Limit:    working.Least(0, "mm", origin.Custom()),
 		Sentence: "left in the folded frame over panes and spacers, at the narrowest place",
-		Working: working.Of("{D} − {d} − {S}", v, "mm", read("D", "room for all panes and spacers, "+s.p.info(place).Name, room.Value, room.Doubt),
-			working.In("d", "doubt of that reading", room.Doubt, "mm", origin.Custom()), working.In("S", "panes and gaps of the pack", s.p.Stack, "mm", origin.Sum()))}
+		Working: working.Of("{D} − {d} − {S}", v, "mm", read("D", "room for all panes and spacers, "+s.p.info(place).Name,
+			room.Value, room.Doubt),
+			working.In("d", "doubt of that reading", room.Doubt, "mm", origin.Custom()),
+			working.In("S", "panes and gaps of the pack", s.p.Stack, "mm", origin.Sum()))}
 	if v > stackTurns {
 		f.Limit = working.Most(stackTurns, "mm", origin.Custom())
 		f.Sentence = "left in the folded frame over panes and spacers: they rattle, look for a missing pad"

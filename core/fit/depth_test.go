@@ -13,7 +13,8 @@ import (
 // room in a rebate or a channel, nothing at a flange or a wall. Common practice,
 // no source.
 func TestDepthIsTheFamilys(t *testing.T) {
-	base := map[Place]string{WidthTop: "400 ±0.3", WidthBottom: "400 ±0.3", HeightLeft: "300 ±0.3", HeightRight: "300 ±0.3", Ledge: "24", Reach: "24", Web: "5", UpperPocket: "26", LowerPocket: "9",
+	base := map[Place]string{WidthTop: "400 ±0.3", WidthBottom: "400 ±0.3", HeightLeft: "300 ±0.3",
+		HeightRight: "300 ±0.3", Ledge: "24", Reach: "24", Web: "5", UpperPocket: "26", LowerPocket: "9",
 		Across0: "300", Across45: "300", Across90: "300", Across135: "300", DepthTop: "9 ±0.1", DepthLeft: "8 ±0.1"}
 	for _, c := range []struct {
 		id, says string
@@ -29,7 +30,8 @@ func TestDepthIsTheFamilys(t *testing.T) {
 		{"ring-port", "the ring", 2.5, working.Good, 6.5},
 		{"bonded-fixed", "proud of the face", 1, working.Note, 0},
 		{"flat-panel", "below the face", 4, working.Note, 0},
-		{"locking-gasket", "", 0, "", 0}, {"clamp-ring", "", 0, "", 0}, {"edge-bonded", "", 0, "", 0}, {"window-pack", "", 0, "", 0},
+		{"locking-gasket", "", 0, "", 0}, {"clamp-ring", "", 0, "", 0}, {"edge-bonded", "", 0, "", 0},
+		{"window-pack", "", 0, "", 0},
 	} {
 		mine := map[Place]string{}
 		for _, i := range Walk(problem(t, c.id, nil).Sizing, Shape{}) {
@@ -40,14 +42,16 @@ func TestDepthIsTheFamilys(t *testing.T) {
 		p := problem(t, c.id, mine)
 		_, f := solved(t, p)
 		g, ok := f["depth"]
-		if ok != (c.says != "") || ok && (!strings.Contains(g.Sentence, c.says) || !near(g.Value, c.value, 1e-9) || g.Verdict != c.verdict) {
+		if ok != (c.says != "") || ok && (!strings.Contains(g.Sentence, c.says) || !near(g.Value, c.value, 1e-9) ||
+			g.Verdict != c.verdict) {
 			t.Errorf("%s: %+v", c.id, g)
 		}
 		if p.Room() != c.room {
 			t.Errorf("%s: room for %v, want %v", c.id, p.Room(), c.room)
 		}
 	}
-	p := problem(t, "lift-drop", map[Place]string{WidthTop: "400", HeightLeft: "300", UpperPocket: "26", LowerPocket: "9", DepthTop: "4.2"})
+	p := problem(t, "lift-drop", map[Place]string{WidthTop: "400", HeightLeft: "300", UpperPocket: "26", LowerPocket: "9",
+		DepthTop: "4.2"})
 	if _, f := solved(t, p); f["depth"].Verdict != working.Stop {
 		t.Errorf("0.2 mm beside a pane that slides: %+v", f["depth"])
 	}
@@ -67,7 +71,8 @@ func TestPackInItsFoldedFrame(t *testing.T) {
 		{18, working.Good, "at the narrowest place"},
 		{17.9, working.Stop, "they rattle, look for a missing pad"},
 	} {
-		p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300", HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
+		p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300",
+			HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
 		p.Stack = c.stack
 		_, f := solved(t, p)
 		g, ok := f["stack"]
@@ -75,7 +80,8 @@ func TestPackInItsFoldedFrame(t *testing.T) {
 			t.Errorf("a pack of %v in 20: %+v", c.stack, g)
 		}
 	}
-	p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300", HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
+	p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300",
+		HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
 	if _, f := solved(t, p); f["stack"].Key != "" {
 		t.Errorf("a pack that nobody knows: %+v", f["stack"])
 	}
@@ -94,9 +100,11 @@ func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 		want  working.Verdict // empty: not told
 		width float64
 	}{
-		{14, "", 264}, {8, "", 264}, {7.9, "", 264.1}, {7.89, "", 264}, {6.9, "", 264.789}, {6.87, working.Warn, 264.5}, {5.5, working.Warn, 266}, {5.49, working.Stop, 266}, {3, working.Stop, 266},
+		{14, "", 264}, {8, "", 264}, {7.9, "", 264.1}, {7.89, "", 264}, {6.9, "", 264.789}, {6.87, working.Warn, 264.5},
+		{5.5, working.Warn, 266}, {5.49, working.Stop, 266}, {3, working.Stop, 266},
 	} {
-		p := problem(t, "clip-heat", map[Place]string{WidthTop: "270 ±0.3", WidthBottom: "270 ±0.3", HeightLeft: "242 ±0.3", HeightRight: "242 ±0.3", Ledge: "14 ±0.5", Reach: "16 ±0.5"})
+		p := problem(t, "clip-heat", map[Place]string{WidthTop: "270 ±0.3", WidthBottom: "270 ±0.3",
+			HeightLeft: "242 ±0.3", HeightRight: "242 ±0.3", Ledge: "14 ±0.5", Reach: "16 ±0.5"})
 		p.Exposure.Steady, p.Exposure.FrameHot, p.Exposure.Coldest = 20, 20, 20
 		p.Limits.Bite = Value{6, origin.Own("sheet 7")} // 3 is not what that sheet says
 		p = strict(p)
@@ -115,11 +123,14 @@ func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 		if f["order_width"].Verdict != order {
 			t.Errorf("a ledge of %v: the order is %s", c.ledge, f["order_width"].Verdict)
 		}
-		if c.want != "" && (!near(g.Limit.Value, 3, 1e-9) || g.Limit.Origin == p.Limits.Bite.Origin || !strings.Contains(g.Working.Note, "half the bite that is asked of the brackets, 6 mm")) {
+		if c.want != "" && (!near(g.Limit.Value, 3, 1e-9) || g.Limit.Origin == p.Limits.Bite.Origin ||
+			!strings.Contains(g.Working.Note, "half the bite that is asked of the brackets, 6 mm")) {
 			t.Errorf("a ledge of %v: where its limit comes from: %+v, %s", c.ledge, g.Limit, g.Working.Note)
 		}
 		// What the ledge covers 19 times in 20, half a millimetre off the middle.
-		if v := overLess(spread{c.ledge, 0.5}, []spread{{270, 0.3}, {270, 0.3}}, 1.6, 0.5) + c.width/2 - 0.5; c.want != "" && (!strings.HasPrefix(g.Sentence, "of rest on the ledge below the brackets when set, 19 times in 20; ") || g.Place != string(Ledge) || !near(g.Value, v, 1e-4)) {
+		if v := overLess(spread{c.ledge, 0.5}, []spread{{270, 0.3}, {270, 0.3}}, 1.6, 0.5) + c.width/2 - 0.5; c.want != "" &&
+			(!strings.HasPrefix(g.Sentence, "of rest on the ledge below the brackets when set, 19 times in 20; ") ||
+				g.Place != string(Ledge) || !near(g.Value, v, 1e-4)) {
 			t.Errorf("a ledge of %v: %v by hand, %+v", c.ledge, v, g)
 		}
 		if f["bite_cold"].Verdict != working.Good || f["bite_cold"].Place != string(Reach) {

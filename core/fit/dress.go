@@ -19,7 +19,10 @@ func (s solver) dress(r Result) (f working.Figure, ok bool) {
 	over := cutter.Dress.V
 	v := r.Order.W + over
 	return working.Figure{Key: "rough_diameter", Value: v, Unit: "mm", Verdict: working.Note, Place: string(Across0),
-		Sentence: fmt.Sprintf("is what it is cut to first; then dress it down to size at the seat, %s mm on each side", working.Num(over/2, 1)),
-		Working: working.Of("{P} + {a}", v, "mm", working.In("P", "diameter as ordered", r.Order.W, "mm", origin.Sum()), working.In("a", "allowance of the tool, "+s.band.Name, over, "mm", cutter.Dress.Origin.Of(cutter.Name))).
-			With("Sanded or ground to fit is truer than cut to size; turn it in its seat now and then while you dress it. Wet for glass, dust off the lungs for plastic.")}, true
+		Sentence: fmt.Sprintf("is what it is cut to first; then dress it down to size at the seat, %s mm on each side",
+			working.Num(over/2, 1)),
+		Working: working.Of("{P} + {a}", v, "mm", working.In("P", "diameter as ordered", r.Order.W, "mm", origin.Sum()),
+			working.In("a", "allowance of the tool, "+s.band.Name, over, "mm", cutter.Dress.Origin.Of(cutter.Name))).
+			With("Sanded or ground to fit is truer than cut to size; turn it in its seat now and then while you dress it. Wet " +
+				"for glass, dust off the lungs for plastic.")}, true
 }

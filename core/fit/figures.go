@@ -47,7 +47,8 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		over("bite_cold", e.Room, e.Room)
 		over("bite_hot", e.Steady, e.FrameHot)
 		// What shrinks more than its frame draws back in the cold.
-		if e.Coldest < e.Room && s.p.growth(w.widest, e.Coldest, e.Coldest) > math.Max(0, s.p.growth(w.widest, e.Steady, e.FrameHot)) {
+		if e.Coldest < e.Room && s.p.growth(w.widest, e.Coldest, e.Coldest) > math.Max(0,
+			s.p.growth(w.widest, e.Steady, e.FrameHot)) {
 			over("bite_coldest", e.Coldest, e.Coldest)
 		}
 		out = append(out, s.rest(w, h, r)...)
@@ -71,8 +72,11 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		out = append(out, s.clampRing(w, h, r)...)
 	}
 	for i, b := range r.Broken {
-		f := working.Figure{Key: fmt.Sprintf("hole_rule_%d", i+1), Sentence: b.Sentence, Value: b.Value, Unit: "mm", Limit: working.Least(b.Limit, "mm", origin.Std("EN 12150-1")),
-			Working: working.Of("{d} against {k} × {t}", b.Value, "mm", working.In("d", "as drawn", b.Value, "mm", origin.Sum()), working.In("k", "thicknesses that the rule asks", b.Limit/s.p.Thickness, "", origin.Std("EN 12150-1")), working.In("t", "thickness", s.p.Thickness, "mm", origin.Sum()))}
+		f := working.Figure{Key: fmt.Sprintf("hole_rule_%d", i+1), Sentence: b.Sentence, Value: b.Value, Unit: "mm",
+			Limit: working.Least(b.Limit, "mm", origin.Std("EN 12150-1")),
+			Working: working.Of("{d} against {k} × {t}", b.Value, "mm", working.In("d", "as drawn", b.Value, "mm",
+				origin.Sum()), working.In("k", "thicknesses that the rule asks", b.Limit/s.p.Thickness, "",
+				origin.Std("EN 12150-1")), working.In("t", "thickness", s.p.Thickness, "mm", origin.Sum()))}
 		out = append(out, f.Judge(working.Stop))
 	}
 	if s.p.Sizing == family.Groove {

@@ -37,7 +37,8 @@ func problem(t testing.TB, id string, texts map[Place]string) Problem {
 		t.Fatal(err)
 	}
 	return Problem{
-		Sizing: f.Sizing, Readings: r, Limits: LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e, Cutter: ShopCut, Unit: length.MM, OffCentre: DefaultOffCentre,
+		Sizing: f.Sizing, Readings: r, Limits: LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e, Cutter: ShopCut,
+		Unit: length.MM, OffCentre: DefaultOffCentre,
 		Pane:  Body{Name: "glass-ceramic", Alpha: 0, Origin: origin.Sheet("glass-ceramic")},
 		Frame: Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()}, Gasket: Gasket{Kind: None},
 	}
@@ -227,7 +228,9 @@ func TestVerdicts(t *testing.T) {
 		reach string
 		want  working.Verdict
 		bite  working.Verdict
-	}{{"12 ±0.5", working.Note, working.Good}, {"9.2 ±0.5", working.Note, working.Good}, {"8.4 ±0.5", working.Note, working.Good}, {"8 ±0.5", working.Warn, working.Warn}, {"6 ±0.5", working.Stop, working.Stop}} {
+	}{{"12 ±0.5", working.Note, working.Good}, {"9.2 ±0.5", working.Note, working.Good},
+		{"8.4 ±0.5", working.Note, working.Good}, {"8 ±0.5", working.Warn, working.Warn},
+		{"6 ±0.5", working.Stop, working.Stop}} {
 		texts := stove()
 		texts[Reach] = c.reach
 		r := solve(t, problem(t, "clip-heat", texts))
@@ -238,8 +241,9 @@ func TestVerdicts(t *testing.T) {
 }
 
 func TestOddByDiagonals(t *testing.T) {
-	p := problem(t, "clip-heat", map[Place]string{WidthTop: "270", WidthBottom: "290", HeightLeft: "242", HeightRight: "242",
-		Rising: "362.6", Falling: "362.6"})
+	p := problem(t, "clip-heat", map[Place]string{WidthTop: "270", WidthBottom: "290", HeightLeft: "242",
+		HeightRight: "242",
+		Rising:      "362.6", Falling: "362.6"})
 	odd := p.odd()
 	if len(odd) != 1 || odd[0].Place != WidthBottom || !near(odd[0].Predicted, 270, 0.2) {
 		t.Errorf("%+v", odd)
@@ -257,11 +261,13 @@ func TestOldPane(t *testing.T) {
 		want working.Verdict
 		says string
 	}{
-		{"262.5", working.Good, "it was right"}, {"266.4", working.Good, "it was right"}, {"267.3", working.Good, "it was right"}, {"267.4", working.Warn, "too big"},
+		{"262.5", working.Good, "it was right"}, {"266.4", working.Good, "it was right"},
+		{"267.3", working.Good, "it was right"}, {"267.4", working.Warn, "too big"},
 		{"250", working.Good, "it was right"}, {"247.3", working.Good, "it was right"}, {"247.2", working.Warn, "too small"},
 	} {
 		texts[OldWidth] = c.old
-		if f := figure(t, solve(t, problem(t, "clip-heat", texts)), "old_width"); f.Verdict != c.want || !strings.Contains(f.Sentence, c.says) {
+		if f := figure(t, solve(t, problem(t, "clip-heat", texts)), "old_width"); f.Verdict != c.want ||
+			!strings.Contains(f.Sentence, c.says) {
 			t.Errorf("%s: %s %v against %v, %s", c.old, f.Verdict, f.Value, f.Limit.Value, f.Sentence)
 		}
 	}

@@ -21,7 +21,8 @@ func told(t *testing.T, r Result) string {
 		if f.Limit != nil {
 			limit = fmt.Sprintf(" %s %s (%s)", f.Limit.Sense, n(f.Limit.Value), f.Limit.Source)
 		}
-		fmt.Fprintf(b, "  %-5s %s %s %s%s: %s | %s | %s\n", f.Verdict, f.Key, n(f.Value), f.Unit, limit, f.Sentence, f.Place, f.Working.Values)
+		fmt.Fprintf(b, "  %-5s %s %s %s%s: %s | %s | %s\n", f.Verdict, f.Key, n(f.Value), f.Unit, limit, f.Sentence, f.Place,
+			f.Working.Values)
 	}
 	for _, d := range r.Makes {
 		fmt.Fprintf(b, "  makes %s %s\n", d.Name, n(d.Value))
@@ -55,7 +56,8 @@ func TestSizesAreAsLookedAt(t *testing.T) {
 			{"as read", func(*Problem) {}},
 			{"in inches", func(p *Problem) { p.Unit = length.IN }},
 			{"plastic", func(p *Problem) {
-				p.Plastic, p.Pane.Alpha, p.Cutter, p.Exposure.Steady, p.Exposure.Short, p.Exposure.Coldest = true, 68, Saw, 60, 60, -15
+				p.Plastic, p.Pane.Alpha, p.Cutter, p.Exposure.Steady, p.Exposure.Short, p.Exposure.Coldest = true, 68, Saw, 60, 60,
+					-15
 			}},
 			{"wrapped, raked", func(p *Problem) { p.Gasket, p.Raked = Gasket{Kind: Wrapped, Free: 4}, true }},
 			{"toughened, thick", func(p *Problem) { p.Cutter, p.Thickness = Toughened, 8 }},

@@ -27,11 +27,14 @@ func (s solver) holes(r Result) working.Figure {
 	}
 	over := math.Max(holeOver, 2*move)
 	return working.Figure{Key: "hole_over", Value: over, Unit: "mm", Verdict: working.Note,
-		Sentence: fmt.Sprintf("drill its screw holes this much over the screw: the farthest moves %s mm %s", length.Metric(move), when),
+		Sentence: fmt.Sprintf("drill its screw holes this much over the screw: the farthest moves %s mm %s",
+			length.Metric(move), when),
 		Working: working.Of("max({m}, 2 × |{f} × ({F} − {R}) − {α} × ({T} − {R})| / 1000000 × {d})", over, "mm",
 			working.In("m", "least over the screw", holeOver, "mm", origin.Custom()),
-			working.In("α", "growth of "+p.Pane.Name, p.Pane.Alpha, "10⁻⁶/K", p.Pane.Origin), working.In("f", "growth of "+p.Frame.Name, p.Frame.Alpha, "10⁻⁶/K", p.Frame.Origin),
-			working.In("T", "pane "+when, pane, "°C", origin.Custom()), working.In("F", "frame "+when, frame, "°C", origin.Custom()), working.In("R", "where it is cut", e.Room, "°C", origin.Custom()),
+			working.In("α", "growth of "+p.Pane.Name, p.Pane.Alpha, "10⁻⁶/K", p.Pane.Origin),
+			working.In("f", "growth of "+p.Frame.Name, p.Frame.Alpha, "10⁻⁶/K", p.Frame.Origin),
+			working.In("T", "pane "+when, pane, "°C", origin.Custom()), working.In("F", "frame "+when, frame, "°C",
+				origin.Custom()), working.In("R", "where it is cut", e.Room, "°C", origin.Custom()),
 			working.In("d", "from the middle to a corner", far, "mm", origin.Sum())).
 			With("The middle is the fixed point. Drill smooth and clear of the edge; screws snug, washers wide.")}
 }

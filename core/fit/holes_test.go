@@ -6,7 +6,8 @@ import (
 )
 
 func panel(t testing.TB, width string, hot float64) Problem {
-	p := problem(t, "flat-panel", map[Place]string{WidthTop: width, WidthBottom: width, HeightLeft: "60 ±0.01", HeightRight: "60 ±0.01", Ledge: "20"})
+	p := problem(t, "flat-panel", map[Place]string{WidthTop: width, WidthBottom: width, HeightLeft: "60 ±0.01",
+		HeightRight: "60 ±0.01", Ledge: "20"})
 	p.Plastic, p.Pane.Alpha, p.Frame.Alpha = true, 68, 0
 	p.Exposure.Steady, p.Exposure.FrameHot, p.Exposure.Coldest = p.Exposure.Room+hot, p.Exposure.Room+hot, p.Exposure.Room
 	p.Exposure.Short = p.Exposure.Steady + 5

@@ -47,20 +47,27 @@ func (s *solver) liftAxis(h *axis) (bool, error) {
 	if !ok || !has {
 		return false, nil
 	}
-	k := &lift{s: *s, least: h.least, f: h.nominal, fHigh: h.widest, u: u, l: l, doubt: math.Max(h.nominal-h.low, h.high-h.widest), engage: s.p.Limits.Bite.V, limitFrom: s.p.Limits.Bite.Origin}
-	hot, cold := s.p.growth(h.nominal, s.p.Exposure.Steady, s.p.Exposure.FrameHot), s.p.growth(h.nominal, s.p.Exposure.Coldest, s.p.Exposure.Coldest)
+	k := &lift{s: *s, least: h.least, f: h.nominal, fHigh: h.widest, u: u, l: l,
+		doubt: math.Max(h.nominal-h.low, h.high-h.widest), engage: s.p.Limits.Bite.V, limitFrom: s.p.Limits.Bite.Origin}
+	hot, cold := s.p.growth(h.nominal, s.p.Exposure.Steady, s.p.Exposure.FrameHot),
+		s.p.growth(h.nominal, s.p.Exposure.Coldest, s.p.Exposure.Coldest)
 	// The frame may outgrow the pane, and the pane the frame.
 	k.lowGrowth, k.highGrowth = 2*math.Max(0, math.Max(hot, cold)), 2*math.Max(0, -math.Min(hot, cold))
 	k.low = k.fHigh + l.Value + k.engage + k.lowGrowth
 	k.high = k.f + u.Value - liftAir - k.highGrowth
 	if l.Value < k.engage {
-		return false, fault.New(string(LowerPocket), fmt.Sprintf("a lower pocket of %s mm holds less than the %s mm that a pane needs", length.Metric(l.Value), length.Metric(k.engage)),
+		return false, fault.New(string(LowerPocket),
+			fmt.Sprintf("a lower pocket of %s mm holds less than the %s mm that a pane needs", length.Metric(l.Value),
+				length.Metric(k.engage)),
 			"deepen the track, or set the pane in a deeper one")
 	}
 	if k.low > k.high {
 		need := k.low - k.f + liftAir + k.highGrowth
-		return false, fault.New(string(UpperPocket), fmt.Sprintf("no length goes in and stays: lifted it may be %s mm at most, dropped it needs %s", length.Metric(k.high), length.Metric(k.low)),
-			fmt.Sprintf("the upper pocket would have to be %s mm deep; read it again, or fit a deeper track", length.Metric(need)))
+		return false, fault.New(string(UpperPocket),
+			fmt.Sprintf("no length goes in and stays: lifted it may be %s mm at most, dropped it needs %s",
+				length.Metric(k.high), length.Metric(k.low)),
+			fmt.Sprintf("the upper pocket would have to be %s mm deep; read it again, or fit a deeper track",
+				length.Metric(need)))
 	}
 	k.nominal = (k.low + k.high) / 2
 	k.sureLow = k.low + k.doubt + l.Doubt + s.band.Half
@@ -90,7 +97,8 @@ type Lift struct {
 // positions are where a pane of a length stands. A tube is held in the middle
 // by its washers; a pane rests on its foot.
 func (k *lift) positions(long float64) *Lift {
-	p := Lift{Between: k.f, Upper: k.u.Value, Lower: k.l.Value, Length: long, Clear: k.f + k.u.Value - long, Foot: k.l.Value}
+	p := Lift{Between: k.f, Upper: k.u.Value, Lower: k.l.Value, Length: long, Clear: k.f + k.u.Value - long,
+		Foot: k.l.Value}
 	if k.longest {
 		p.Lower, p.Foot = k.u.Value, (long-k.f)/2
 	}
@@ -110,7 +118,8 @@ func (k *lift) note() note {
 
 func (k *lift) inputs() []working.Input {
 	return []working.Input{
-		read("F", "between the faces, the least", k.f, k.doubt), read("G", "between the faces, the greatest", k.fHigh, k.doubt),
+		read("F", "between the faces, the least", k.f, k.doubt), read("G", "between the faces, the greatest", k.fHigh,
+			k.doubt),
 		read("u", "upper pocket", k.u.Value, k.u.Doubt), read("l", "lower pocket, where it rests", k.l.Value, k.l.Doubt),
 		working.In("c", "air when lifted", liftAir, "mm", origin.Custom()),
 		working.In("e", "least engagement", k.engage, "mm", k.limitFrom),
@@ -120,15 +129,19 @@ func (k *lift) inputs() []working.Input {
 }
 
 func (k *lift) nominalFigure() working.Figure {
-	return working.Figure{Key: "nominal_height", Sentence: fmt.Sprintf("nominal height: the middle of the band from %s to %s", length.Metric(k.low), length.Metric(k.high)),
+	return working.Figure{Key: "nominal_height",
+		Sentence: fmt.Sprintf("nominal height: the middle of the band from %s to %s", length.Metric(k.low),
+			length.Metric(k.high)),
 		Value: k.nominal, Unit: "mm", Verdict: working.Note, Place: string(k.least),
 		Working: working.Of("(({G} + {l} + {e} + {q}) + ({F} + {u} − {c} − {p})) / 2", k.nominal, "mm", k.inputs()...)}
 }
 
 func (k *lift) orderFigure(v float64, n note) working.Figure {
-	f := working.Figure{Key: "order_height", Sentence: "order this height", Value: v, Unit: "mm", Verdict: working.Note, Place: string(k.least),
+	f := working.Figure{Key: "order_height", Sentence: "order this height", Value: v, Unit: "mm", Verdict: working.Note,
+		Place: string(k.least),
 		Working: working.Of("middle of ({a} … {b}), rounded down", v, "mm",
-			working.In("a", "shortest that surely stays", k.sureLow, "mm", origin.Sum()), working.In("b", "longest that surely goes in", k.sureHigh, "mm", origin.Sum())).
+			working.In("a", "shortest that surely stays", k.sureLow, "mm", origin.Sum()),
+			working.In("b", "longest that surely goes in", k.sureHigh, "mm", origin.Sum())).
 			With("Every length between the two goes in and stays with all readings and the cutter's band at their bad ends.")}
 	switch {
 	case n.fits:
@@ -136,7 +149,8 @@ func (k *lift) orderFigure(v float64, n note) working.Figure {
 		f.Sentence = "order this height; it goes in and stays, " + often
 	default:
 		f.Verdict = working.Warn
-		f.Sentence = fmt.Sprintf("no height is sure to go in and to stay: over %s it may not go in, under %s it may drop out", length.Metric(k.mustHigh), length.Metric(k.mustLow))
+		f.Sentence = fmt.Sprintf("no height is sure to go in and to stay: over %s it may not go in, under %s it may drop out",
+			length.Metric(k.mustHigh), length.Metric(k.mustLow))
 	}
 	return f
 }
@@ -146,15 +160,22 @@ func (k *lift) figures() []working.Figure {
 	order, _ := k.s.order(axis{lifted: k, nominal: k.nominal})
 	head := order - k.fHigh - k.l.Value
 	air := k.f + k.u.Value - order
-	foot := working.Figure{Key: "engage_foot", Sentence: "of the pane stand in the lower pocket", Value: k.l.Value, Unit: "mm", Place: string(LowerPocket),
-		Limit: working.Least(k.engage, "mm", k.limitFrom), Working: working.Of("{l}", k.l.Value, "mm", read("l", "lower pocket, where it rests", k.l.Value, k.l.Doubt))}
-	top := working.Figure{Key: "engage_head", Sentence: "of the pane stand in the upper pocket when it is dropped", Value: head, Unit: "mm", Place: string(UpperPocket),
-		Limit:   working.Least(k.engage, "mm", k.limitFrom),
-		Working: working.Of("{L} − {G} − {l}", head, "mm", append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
-	room := working.Figure{Key: "lift_air", Sentence: "of air above it when it is lifted in", Value: air, Unit: "mm", Place: string(UpperPocket),
-		Limit:   working.Least(liftAir, "mm", origin.Custom()),
-		Working: working.Of("{F} + {u} − {L}", air, "mm", append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
-	raise := working.Figure{Key: "lift", Sentence: "to lift it before its foot clears the lower face", Value: k.l.Value, Unit: "mm", Verdict: working.Note,
+	foot := working.Figure{Key: "engage_foot", Sentence: "of the pane stand in the lower pocket", Value: k.l.Value,
+		Unit: "mm", Place: string(LowerPocket),
+		Limit: working.Least(k.engage, "mm", k.limitFrom), Working: working.Of("{l}", k.l.Value, "mm",
+			read("l", "lower pocket, where it rests", k.l.Value, k.l.Doubt))}
+	top := working.Figure{Key: "engage_head", Sentence: "of the pane stand in the upper pocket when it is dropped",
+		Value: head, Unit: "mm", Place: string(UpperPocket),
+		Limit: working.Least(k.engage, "mm", k.limitFrom),
+		Working: working.Of("{L} − {G} − {l}", head, "mm",
+			append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
+	room := working.Figure{Key: "lift_air", Sentence: "of air above it when it is lifted in", Value: air, Unit: "mm",
+		Place: string(UpperPocket),
+		Limit: working.Least(liftAir, "mm", origin.Custom()),
+		Working: working.Of("{F} + {u} − {L}", air, "mm",
+			append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
+	raise := working.Figure{Key: "lift", Sentence: "to lift it before its foot clears the lower face", Value: k.l.Value,
+		Unit: "mm", Verdict: working.Note,
 		Working: working.Of("{l}", k.l.Value, "mm", read("l", "lower pocket", k.l.Value, k.l.Doubt))}
 	return []working.Figure{top.Judge(working.Stop), foot.Judge(working.Stop), room.Judge(working.Stop), raise}
 }

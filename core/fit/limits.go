@@ -99,7 +99,8 @@ type Asks struct {
 // rigid are the ways of holding in which a pane stands in a rebate, a channel or
 // a track that does not give, so that what its material asks for counts. In
 // rubber, in a bed, on a bead and in a frame that comes as it is it does not.
-var rigid = map[family.Sizing]bool{family.Clip: true, family.Rebate: true, family.Channel: true, family.Pack: true, family.Run: true, family.Track: true, family.Panel: true}
+var rigid = map[family.Sizing]bool{family.Clip: true, family.Rebate: true, family.Channel: true, family.Pack: true,
+	family.Run: true, family.Track: true, family.Panel: true}
 
 // With are the limits with what a material asks for, where it asks for more.
 // What a shop has set stays as it is.

@@ -27,7 +27,8 @@ func TestWhatAMaterialAsks(t *testing.T) {
 	if l.HotClearance.V != 0.75 || l.Bite.V != 5 {
 		t.Fatalf("%+v", l)
 	}
-	if got := l.With(plastic, family.Rebate); got.HotClearance.V != 1.5 || got.Bite.V != 6 || got.Clearance != l.Clearance {
+	if got := l.With(plastic, family.Rebate); got.HotClearance.V != 1.5 || got.Bite.V != 6 ||
+		got.Clearance != l.Clearance {
 		t.Errorf("%+v", got)
 	}
 	if got := l.With(plastic, family.Track); got.HotClearance.V != 1.5 || got.Bite.V != 5 {
@@ -50,7 +51,8 @@ func TestWhatAMaterialAsks(t *testing.T) {
 // 1000 mm of polycarbonate set at 15 °C draws back by 68·30·1000/2 = 1.02 mm on
 // each side at −15 °C: its bite falls, and the cold has a number of its own.
 func TestPlasticShrinksOutOfItsBite(t *testing.T) {
-	p := problem(t, "putty-points", map[Place]string{WidthTop: "1000 ±0.3", WidthBottom: "1000 ±0.3", HeightLeft: "600 ±0.3", HeightRight: "600 ±0.3", Ledge: "16 ±0.3"})
+	p := problem(t, "putty-points", map[Place]string{WidthTop: "1000 ±0.3", WidthBottom: "1000 ±0.3",
+		HeightLeft: "600 ±0.3", HeightRight: "600 ±0.3", Ledge: "16 ±0.3"})
 	p.Pane.Alpha, p.Frame.Alpha = 68, 0
 	_, f := solved(t, p)
 	cold, ok := f["bite_coldest"]
@@ -76,13 +78,19 @@ func TestProblemBounds(t *testing.T) {
 		set        func(*Problem, float64)
 		in, beyond []float64
 	}{
-		{"limits.clearance", func(p *Problem, v float64) { p.Limits.Clearance.V = v }, []float64{0, 50}, []float64{-0.1, 50.1, math.NaN()}},
-		{"limits.hot_clearance", func(p *Problem, v float64) { p.Limits.HotClearance.V = v }, []float64{0, 50}, []float64{-0.1, 50.1, math.NaN()}},
-		{"limits.bite", func(p *Problem, v float64) { p.Limits.Bite.V = v }, []float64{0, 100}, []float64{-0.1, 100.1, math.NaN()}},
+		{"limits.clearance", func(p *Problem, v float64) { p.Limits.Clearance.V = v }, []float64{0, 50},
+			[]float64{-0.1, 50.1, math.NaN()}},
+		{"limits.hot_clearance", func(p *Problem, v float64) { p.Limits.HotClearance.V = v }, []float64{0, 50},
+			[]float64{-0.1, 50.1, math.NaN()}},
+		{"limits.bite", func(p *Problem, v float64) { p.Limits.Bite.V = v }, []float64{0, 100},
+			[]float64{-0.1, 100.1, math.NaN()}},
 		{"thickness", func(p *Problem, v float64) { p.Thickness = v }, []float64{0.1, 60}, []float64{0, 60.1, math.NaN()}},
-		{"pane.alpha", func(p *Problem, v float64) { p.Pane.Alpha = v }, []float64{-1, 300}, []float64{-1.1, 300.1, math.NaN()}},
-		{"frame.alpha", func(p *Problem, v float64) { p.Frame.Alpha = v }, []float64{-1, 300}, []float64{-1.1, 300.1, math.NaN()}},
-		{"gasket.free", func(p *Problem, v float64) { p.Gasket.Free = v }, []float64{0, 40}, []float64{-0.1, 40.1, math.NaN()}},
+		{"pane.alpha", func(p *Problem, v float64) { p.Pane.Alpha = v }, []float64{-1, 300},
+			[]float64{-1.1, 300.1, math.NaN()}},
+		{"frame.alpha", func(p *Problem, v float64) { p.Frame.Alpha = v }, []float64{-1, 300},
+			[]float64{-1.1, 300.1, math.NaN()}},
+		{"gasket.free", func(p *Problem, v float64) { p.Gasket.Free = v }, []float64{0, 40},
+			[]float64{-0.1, 40.1, math.NaN()}},
 		{"off_centre", func(p *Problem, v float64) { p.OffCentre = v }, []float64{0, 20}, []float64{-0.1, 20.1, math.NaN()}},
 		{"draws", func(p *Problem, v float64) { p.Draws = int(v) }, []float64{0, 1e6}, []float64{-1, 1e6 + 1}},
 	} {

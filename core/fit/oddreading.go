@@ -70,7 +70,8 @@ func (p Problem) oddPair() []Odd {
 	square := (up.Value*up.Value + down.Value*down.Value) / 2
 	for _, pair := range [][2]axis{{w, h}, {h, w}} {
 		a, other := pair[0], pair[1]
-		if a.spread <= math.Max(oddLeast, oddShare*a.widest) || other.spread > oddLeast || square <= other.mean()*other.mean() {
+		if a.spread <= math.Max(oddLeast, oddShare*a.widest) || other.spread > oddLeast ||
+			square <= other.mean()*other.mean() {
 			continue
 		}
 		predicted := math.Sqrt(square - other.mean()*other.mean())

@@ -39,14 +39,16 @@ func (s solver) oldPane(w, h axis, r Result) []working.Figure {
 				most = math.Max(oldAgrees, c.order-least+old.Doubt)
 			}
 			if -d > most {
-				said = fmt.Sprintf("less in the old pane's %s than in the order: it was cut too small to stay; look for a spacer or a thicker gasket", c.axis.name)
+				said = fmt.Sprintf("less in the old pane's %s than in the order: it was cut too small to stay; look for a spacer "+
+					"or a thicker gasket", c.axis.name)
 			}
 		}
 		f := working.Figure{Key: "old_" + c.axis.name, Sentence: said, Value: math.Abs(d), Unit: "mm", Place: string(c.place),
 			Limit: working.Most(most, "mm", origin.Sum()),
 			Working: working.Of("|{O} − {P}|", math.Abs(d), "mm", read("O", "old pane", old.Value, old.Doubt),
 				working.In("P", "pane as ordered", c.order, "mm", origin.Sum())).
-				With(fmt.Sprintf("The limit is how far a pane may be from the order and still go in and stay as read, and at least %s mm.", working.Num(oldAgrees, 0)))}
+				With(fmt.Sprintf("The limit is how far a pane may be from the order and still go in and stay as read, and at "+
+					"least %s mm.", working.Num(oldAgrees, 0)))}
 		out = append(out, f.Judge(working.Warn))
 	}
 	return out

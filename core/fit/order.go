@@ -124,6 +124,7 @@ func tooSmall(p Problem, w, h axis) error {
 	}
 	c, _, _ := p.allowance(a.nominal)
 	return fault.New(string(a.least),
-		fmt.Sprintf("an opening %s mm across leaves no pane between clearances of %s mm a side", length.Metric(a.nominal), length.Metric(c+p.seated())),
+		fmt.Sprintf("an opening %s mm across leaves no pane between clearances of %s mm a side", length.Metric(a.nominal),
+			length.Metric(c+p.seated())),
 		fmt.Sprintf("it would need more than %s mm; check the reading, or a thinner gasket", length.Metric(2*(c+p.seated()))))
 }

@@ -29,10 +29,13 @@ func (s solver) nominalFigure(a axis) working.Figure {
 	if a.lifted != nil {
 		return a.lifted.nominalFigure()
 	}
-	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)}, s.limitInputs(a, s.p.seated())...)
+	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)},
+		s.limitInputs(a, s.p.seated())...)
 	return working.Figure{
-		Key: "nominal_" + a.name, Sentence: "nominal " + a.name + " by the rule of the family", Value: v, Unit: "mm", Verdict: working.Note, Place: string(a.least),
-		Working: working.Of("{"+a.letter+"} − 2 × ({c} + {g}) − {s}", v, "mm", in...).With("The rule alone, without the doubt of the readings and of the cutter."),
+		Key: "nominal_" + a.name, Sentence: "nominal " + a.name + " by the rule of the family", Value: v, Unit: "mm",
+		Verdict: working.Note, Place: string(a.least),
+		Working: working.Of("{"+a.letter+"} − 2 × ({c} + {g}) − {s}", v, "mm",
+			in...).With("The rule alone, without the doubt of the readings and of the cutter."),
 	}
 }
 
@@ -45,9 +48,11 @@ func (s solver) drawn(w, h axis, r Result) []working.Figure {
 	}
 	gap := s.gap(a, pane)
 	out := []working.Figure{{
-		Key: "clearance_drawn", Sentence: "edge clearance each side, as ordered", Value: gap, Unit: "mm", Verdict: working.Note,
+		Key: "clearance_drawn", Sentence: "edge clearance each side, as ordered", Value: gap, Unit: "mm",
+		Verdict: working.Note,
 		Working: working.Of("({"+a.letter+"} − {s} − {P}) / 2 − {g}", gap, "mm",
-			read(a.letter, "least "+a.name, a.nominal, a.doubt), working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
+			read(a.letter, "least "+a.name, a.nominal, a.doubt), working.In("s", "skew over the pane", a.skew, "mm",
+				origin.Sum()),
 			working.In("P", "pane as ordered", pane, "mm", origin.Sum()), s.p.seat(s.p.seated())),
 	}}
 	if reach, ok := s.reach(); ok {
@@ -69,11 +74,13 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 		return s.bodyFigure(a, b, n)
 	}
 	i := s.p.info(a.least)
-	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)}, s.limitInputs(a, s.p.seated()+s.p.webDoubt())...)
+	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)},
+		s.limitInputs(a, s.p.seated()+s.p.webDoubt())...)
 	in = append(in,
 		working.In("d", "doubt of that reading", a.nominal-a.low, "mm", origin.Custom()),
 		working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin))
-	f := working.Figure{Key: "order_" + a.name, Sentence: "order this " + a.name, Value: v, Unit: "mm", Verdict: working.Note, Place: string(a.least),
+	f := working.Figure{Key: "order_" + a.name, Sentence: "order this " + a.name, Value: v, Unit: "mm",
+		Verdict: working.Note, Place: string(a.least),
 		Working: working.Of("{"+a.letter+"} − {d} − 2 × ({c} + {g}) − {s} − {b}, rounded down", v, "mm", in...)}
 	if !n.fits {
 		f.Verdict, f.Sentence = s.between(a, v, n)
@@ -83,15 +90,18 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 			formula = "min(({C} + {D}) / 2, {G}), rounded down"
 		}
 		f.Working = working.Of(formula, v, "mm",
-			working.In("A", "largest that keeps the clearance that the trade likes, with everything at its bad end", n.largest, "mm", origin.Sum()),
+			working.In("A", "largest that keeps the clearance that the trade likes, with everything at its bad end", n.largest,
+				"mm", origin.Sum()),
 			working.In("B", "smallest that keeps the bite that the trade likes, the same", n.smallest, "mm", origin.Sum()),
 			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()),
 			working.In("C", "smallest that stays in, "+often, n.must.smallest, "mm", origin.Sum()),
 			working.In("D", "largest that goes in, "+often, n.must.largest, "mm", origin.Sum()),
 			working.In("G", "largest that goes in as read", s.goesIn(a), "mm", origin.Sum()))
-		f.Working = f.Working.With("To have both as the trade likes them: read the tightest dimensions with a finer instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
+		f.Working = f.Working.With("To have both as the trade likes them: read the tightest dimensions with a finer " +
+			"instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {
-		f.Working = f.Working.With("The largest that still has its clearance with the opening at its smallest and the pane at the top of the cutter's band, rounded down to what a cutter sets.")
+		f.Working = f.Working.With("The largest that still has its clearance with the opening at its smallest and the pane " +
+			"at the top of the cutter's band, rounded down to what a cutter sets.")
 	}
 	return f
 }
@@ -109,5 +119,6 @@ func (s solver) between(a axis, v float64, n note) (working.Verdict, string) {
 	if math.IsInf(n.must.smallest, 1) {
 		return verdict, "no " + a.name + " stays in: what holds it is too narrow"
 	}
-	return verdict, fmt.Sprintf("no %s is sure to go in and to stay: over %s it may not go in, under %s it may fall out", a.name, length.Metric(n.must.largest), length.Metric(n.must.smallest))
+	return verdict, fmt.Sprintf("no %s is sure to go in and to stay: over %s it may not go in, under %s it may fall out",
+		a.name, length.Metric(n.must.largest), length.Metric(n.must.smallest))
 }

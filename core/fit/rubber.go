@@ -29,22 +29,29 @@ func (s solver) rubber(w, h axis, r Result) []working.Figure {
 	cord := flange + cordCrossing + 2*cordTail
 	cut := flange * cutMost
 	out := []working.Figure{
-		{Key: "cord_length", Value: cord, Unit: "mm", Verdict: working.Note, Sentence: "of cord: once round, its ends crossing by 200, two tails",
-			Working: working.Of("{P} + {x} + 2 × {t}", cord, "mm", in, working.In("x", "crossing, 150 to 300", cordCrossing, "mm", origin.Custom()), working.In("t", "tail", cordTail, "mm", origin.Custom()))},
-		{Key: "rubber_length", Value: cut, Unit: "mm", Verdict: working.Note, Sentence: fmt.Sprintf("of gasket where it is cut to length: from %.0f, pushed, never stretched", flange*cutLeast),
-			Working: working.Of("{P} × {k}", cut, "mm", in, working.In("k", "1.01 to 1.02", cutMost, "", origin.Custom()))},
+		{Key: "cord_length", Value: cord, Unit: "mm", Verdict: working.Note,
+			Sentence: "of cord: once round, its ends crossing by 200, two tails",
+			Working: working.Of("{P} + {x} + 2 × {t}", cord, "mm", in, working.In("x", "crossing, 150 to 300", cordCrossing,
+				"mm", origin.Custom()), working.In("t", "tail", cordTail, "mm", origin.Custom()))},
+		{Key: "rubber_length", Value: cut, Unit: "mm", Verdict: working.Note,
+			Sentence: fmt.Sprintf("of gasket where it is cut to length: from %.0f, pushed, never stretched", flange*cutLeast),
+			Working:  working.Of("{P} × {k}", cut, "mm", in, working.In("k", "1.01 to 1.02", cutMost, "", origin.Custom()))},
 	}
 	g, ok := s.p.Readings[JoinedGasket]
 	if !ok {
 		return out
 	}
 	off := (pane - g.Value) / g.Value
-	f := working.Figure{Key: "joined_gasket", Value: math.Abs(off) * 100, Unit: "%", Place: string(JoinedGasket), Limit: working.Most(joinedMore*100, "%", origin.Custom()),
+	f := working.Figure{Key: "joined_gasket", Value: math.Abs(off) * 100, Unit: "%", Place: string(JoinedGasket),
+		Limit:    working.Most(joinedMore*100, "%", origin.Custom()),
 		Sentence: "the pane is larger round than the joined gasket's glass groove",
-		Working: working.Of("|{p} − {g}| / {g} × 100", math.Abs(off)*100, "%", working.In("p", "round the pane", pane, "mm", origin.Sum()), read("g", "glass groove of the joined gasket, round", g.Value, g.Doubt)).
-			With("From 1 % less to half a per cent more is right: a loose gasket leaks at the corners, a tight one pulls off the flange.")}
+		Working: working.Of("|{p} − {g}| / {g} × 100", math.Abs(off)*100, "%", working.In("p", "round the pane", pane,
+			"mm", origin.Sum()), read("g", "glass groove of the joined gasket, round", g.Value, g.Doubt)).
+			With("From 1 % less to half a per cent more is right: a loose gasket leaks at the corners, a tight one pulls off " +
+				"the flange.")}
 	if off < 0 {
-		f.Sentence, f.Limit = "the pane is smaller round than the joined gasket's glass groove", working.Most(-joinedLess*100, "%", origin.Custom())
+		f.Sentence, f.Limit = "the pane is smaller round than the joined gasket's glass groove",
+			working.Most(-joinedLess*100, "%", origin.Custom())
 	}
 	return append(out, f.Judge(working.Stop))
 }

@@ -29,7 +29,8 @@ func TestEveryRuleHasAWalk(t *testing.T) {
 
 // Pane = flange opening − 2 × web. Common practice, no source.
 func TestLockingGasket(t *testing.T) {
-	p := problem(t, "locking-gasket", map[Place]string{WidthTop: "800 ±0.2", WidthBottom: "800 ±0.2", HeightLeft: "500 ±0.2", HeightRight: "500 ±0.2", Web: "5 ±0.1", Ledge: "9 ±0.1"})
+	p := problem(t, "locking-gasket", map[Place]string{WidthTop: "800 ±0.2", WidthBottom: "800 ±0.2",
+		HeightLeft: "500 ±0.2", HeightRight: "500 ±0.2", Web: "5 ±0.1", Ledge: "9 ±0.1"})
 	p.Cutter, p.Frame.Alpha = Saw, 0
 	r := solve(t, p)
 	if r.Nominal != (Size{790, 490}) {
@@ -76,14 +77,16 @@ func TestGaugeTube(t *testing.T) {
 // Lift and drop by hand: F 400, u 22, l 8, engagement 5, air 1: from 413 to
 // 421, so 417.
 func TestLiftAndDrop(t *testing.T) {
-	p := problem(t, "lift-drop", map[Place]string{WidthTop: "300", WidthBottom: "300", HeightLeft: "400 ±0.3", HeightRight: "400 ±0.3", UpperPocket: "22 ±0.1", LowerPocket: "8 ±0.1"})
+	p := problem(t, "lift-drop", map[Place]string{WidthTop: "300", WidthBottom: "300", HeightLeft: "400 ±0.3",
+		HeightRight: "400 ±0.3", UpperPocket: "22 ±0.1", LowerPocket: "8 ±0.1"})
 	p.Frame.Alpha, p.Pane.Alpha, p.Limits.Bite.V = 0, 0, 5
 	r := solve(t, p)
 	if math.Abs(r.Nominal.H-417) > 1e-9 {
 		t.Errorf("nominal %v", r.Nominal)
 	}
 	head, air := figure(t, r, "engage_head"), figure(t, r, "lift_air")
-	if math.Abs(head.Value-(r.Order.H-408)) > 1e-9 || math.Abs(air.Value-(422-r.Order.H)) > 1e-9 || head.Verdict != working.Good || air.Verdict != working.Good {
+	if math.Abs(head.Value-(r.Order.H-408)) > 1e-9 || math.Abs(air.Value-(422-r.Order.H)) > 1e-9 ||
+		head.Verdict != working.Good || air.Verdict != working.Good {
 		t.Errorf("order %v: %+v %+v", r.Order, head, air)
 	}
 	if l := r.Lift; l == nil || l.Clear != air.Value || l.Head != head.Value || l.Foot != 8 || l.Length != r.Order.H {
@@ -112,7 +115,8 @@ func TestLiftedGoesInAndStays(t *testing.T) {
 		p := problem(t, "lift-drop", nil)
 		p.Frame.Alpha, p.Pane.Alpha = 0, 0
 		f, u, l := 200+600*r.Float64(), 12+15*r.Float64(), 5+5*r.Float64()
-		p.Readings = map[Place]length.Reading{WidthTop: {Value: 300, Doubt: 1}, HeightLeft: {Value: f, Doubt: 0.5}, UpperPocket: {Value: u, Doubt: 0.2}, LowerPocket: {Value: l, Doubt: 0.2}}
+		p.Readings = map[Place]length.Reading{WidthTop: {Value: 300, Doubt: 1}, HeightLeft: {Value: f, Doubt: 0.5},
+			UpperPocket: {Value: u, Doubt: 0.2}, LowerPocket: {Value: l, Doubt: 0.2}}
 		res, err := Solve(p)
 		if err != nil || figure(t, res, "order_height").Verdict != working.Note {
 			continue
@@ -144,7 +148,8 @@ func TestLiftedGoesInAndStays(t *testing.T) {
 
 // A port is cut to the least of four diameters and says when it is out of round.
 func TestPort(t *testing.T) {
-	p := problem(t, "ring-port", map[Place]string{Across0: "302 ±0.1", Across45: "301 ±0.1", Across90: "300 ±0.1", Across135: "301.5 ±0.1", Ledge: "14 ±0.3"})
+	p := problem(t, "ring-port", map[Place]string{Across0: "302 ±0.1", Across45: "301 ±0.1", Across90: "300 ±0.1",
+		Across135: "301.5 ±0.1", Ledge: "14 ±0.3"})
 	p.Cutter = Saw
 	r := solve(t, p)
 	if r.Order.W != r.Order.H || r.Order.W >= 298 || r.Order.W < 295 || r.Form != "round" {
@@ -159,7 +164,8 @@ func TestPort(t *testing.T) {
 // to length 1.01 to 1.02 of it; a joined one within −1 % to +0.5 % of the pane.
 // Common practice, no source.
 func TestRubberAndCord(t *testing.T) {
-	p := problem(t, "locking-gasket", map[Place]string{WidthTop: "800", WidthBottom: "800", HeightLeft: "500", HeightRight: "500", Web: "5", Ledge: "9", JoinedGasket: "2560"})
+	p := problem(t, "locking-gasket", map[Place]string{WidthTop: "800", WidthBottom: "800", HeightLeft: "500",
+		HeightRight: "500", Web: "5", Ledge: "9", JoinedGasket: "2560"})
 	r := solve(t, p)
 	if f := figure(t, r, "cord_length"); f.Value != 3100 {
 		t.Errorf("%+v", f)
@@ -171,7 +177,8 @@ func TestRubberAndCord(t *testing.T) {
 	for _, c := range []struct {
 		groove float64
 		want   working.Verdict
-	}{{pane, working.Good}, {pane / 1.004, working.Good}, {pane / 1.007, working.Stop}, {pane / 0.992, working.Good}, {pane / 0.985, working.Stop}} {
+	}{{pane, working.Good}, {pane / 1.004, working.Good}, {pane / 1.007, working.Stop}, {pane / 0.992, working.Good},
+		{pane / 0.985, working.Stop}} {
 		p.Readings[JoinedGasket] = length.Reading{Value: c.groove, Doubt: 1}
 		if f := figure(t, solve(t, p), "joined_gasket"); f.Verdict != c.want {
 			t.Errorf("pane %v in a groove of %v: %s", pane, c.groove, f.Verdict)
@@ -186,7 +193,8 @@ func TestLiftVerdicts(t *testing.T) {
 	for upper := 6.0; upper <= 30; upper += 0.5 {
 		for lower := 0.5; lower <= 14; lower += 0.25 {
 			p := problem(t, "lift-drop", nil)
-			for place, v := range map[Place]float64{WidthTop: 300, WidthBottom: 300, HeightLeft: 400, HeightRight: 400, UpperPocket: upper, LowerPocket: lower} {
+			for place, v := range map[Place]float64{WidthTop: 300, WidthBottom: 300, HeightLeft: 400, HeightRight: 400,
+				UpperPocket: upper, LowerPocket: lower} {
 				p.Readings[place] = length.Reading{Value: v, Doubt: 0.1}
 			}
 			r, err := Solve(p)
@@ -213,7 +221,8 @@ func TestLiftVerdicts(t *testing.T) {
 	}
 	// Pockets that leave no air or no foot are refused before; what is left to
 	// tell is a head that slips out.
-	if !seen["engage_head"][working.Good] || !seen["engage_head"][working.Stop] || !seen["engage_foot"][working.Good] || !seen["lift_air"][working.Good] {
+	if !seen["engage_head"][working.Good] || !seen["engage_head"][working.Stop] || !seen["engage_foot"][working.Good] ||
+		!seen["lift_air"][working.Good] {
 		t.Errorf("%v", seen)
 	}
 }

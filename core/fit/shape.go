@@ -166,7 +166,9 @@ func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 	}
 	c, _, _ := s.p.allowance(a.nominal)
 	v := (a.nominal - pane) / 2
-	f := working.Figure{Key: "order_offset", Sentence: "move every side of the opening in by this; arcs keep their middles", Value: v, Unit: "mm", Verdict: working.Note, Place: string(a.least),
+	f := working.Figure{Key: "order_offset",
+		Sentence: "move every side of the opening in by this; arcs keep their middles", Value: v, Unit: "mm",
+		Verdict: working.Note, Place: string(a.least),
 		Working: working.Of("{c} + {g} + {e} + {b} / 2, rounded up until the "+a.name+" is one that a cutter sets", v, "mm",
 			working.In("c", "clearance, each side", c, "mm", s.p.Limits.Clearance.Origin), s.p.seat(s.p.seated()+s.p.webDoubt()),
 			working.In("e", "how far a side of the opening may be off", s.shaped.doubt, "mm", origin.Sum()),
@@ -177,7 +179,8 @@ func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 	f.Verdict, f.Sentence = s.between(a, pane, n)
 	f.Sentence = strings.Replace(f.Sentence, "order this "+a.name, "inside the opening all round", 1)
 	most, least := (a.nominal-n.smallest)/2, (a.nominal-n.largest)/2
-	f.Working = working.Of("({A} + {B}) / 2, within what goes in and stays, rounded", v, "mm", working.In("A", "offset from which it keeps the clearance that the trade likes", least, "mm", origin.Sum()),
+	f.Working = working.Of("({A} + {B}) / 2, within what goes in and stays, rounded", v, "mm",
+		working.In("A", "offset from which it keeps the clearance that the trade likes", least, "mm", origin.Sum()),
 		working.In("B", "offset up to which it keeps the bite that the trade likes", most, "mm", origin.Sum())).
 		With("Take the measures with a finer instrument, check them, or ask for a closer cut.")
 	return f

@@ -61,7 +61,8 @@ func TestMisfitIsNamed(t *testing.T) {
 	r := solve(t, p)
 	f := figure(t, r, "misfit_overall")
 	// Limit: 0.5 for the spring, 0.5 for the rise, 0.5 for the check itself.
-	if f.Verdict != working.Warn || math.Abs(f.Value-8) > 1e-9 || math.Abs(f.Limit.Value-1.5) > 1e-9 || !strings.Contains(f.Sentence, "the rest says 620") {
+	if f.Verdict != working.Warn || math.Abs(f.Value-8) > 1e-9 || math.Abs(f.Limit.Value-1.5) > 1e-9 ||
+		!strings.Contains(f.Sentence, "the rest says 620") {
 		t.Errorf("%+v", f)
 	}
 	if f := figure(t, r, "misfit_crown"); f.Verdict != working.Good {
@@ -78,7 +79,8 @@ func TestShapeWaitsForItsMeasures(t *testing.T) {
 	if f := fault.Of(err); f == nil || f.Field != "shape_bottom" {
 		t.Errorf("%v", err)
 	}
-	_, err = Solve(shaped(t, "raked", 0, outline.Values{"bottom": 400, "right": 300, "top": 400, "left": 300, "rising": 800}))
+	_, err = Solve(shaped(t, "raked", 0, outline.Values{"bottom": 400, "right": 300, "top": 400, "left": 300,
+		"rising": 800}))
 	if f := fault.Of(err); f == nil || f.Field != "shape_rising" {
 		t.Errorf("%v", err)
 	}
@@ -89,7 +91,9 @@ func TestEveryKindIsSized(t *testing.T) {
 	for _, k := range outline.Kinds() {
 		m := outline.Values{}
 		for _, x := range k.Measures {
-			m[x.Key] = map[string]float64{"width": 420, "height": 300, "radius": 25, "cut": 25, "spring": 350, "rise": 150, "diameter": 320, "bottom": 400, "right": 310, "top": 390, "left": 300, "rising": 500, "base": 500, "notch_from": 120, "notch_width": 90, "notch_depth": 60}[x.Key]
+			m[x.Key] = map[string]float64{"width": 420, "height": 300, "radius": 25, "cut": 25, "spring": 350, "rise": 150,
+				"diameter": 320, "bottom": 400, "right": 310, "top": 390, "left": 300, "rising": 500, "base": 500,
+				"notch_from": 120, "notch_width": 90, "notch_depth": 60}[x.Key]
 			if x.MayBeNothing() && x.Key != "notch_from" {
 				m[x.Key] = 250
 			}
@@ -123,7 +127,8 @@ func TestEveryKindIsSized(t *testing.T) {
 func TestTracedOutline(t *testing.T) {
 	line, _ := outline.RoundedRect(298, 198, 9)
 	p := problem(t, "bead-brads", map[Place]string{Ledge: "12 ±0.3", ShapePlace("width"): "305"})
-	p.Shape = Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}}, Trace: &outline.Trace{Along: outline.InsideOpening, Pen: 1, Lean: 0.5}}
+	p.Shape = Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}},
+		Trace: &outline.Trace{Along: outline.InsideOpening, Pen: 1, Lean: 0.5}}
 	r := solve(t, p)
 	if b := r.Opening.Outer.Box(); math.Abs(b.Width()-300) > 1e-9 || r.Form != "as drawn" {
 		t.Errorf("opening %v, %s", b, r.Form)
@@ -139,8 +144,10 @@ func TestShapesRefused(t *testing.T) {
 		shape  Shape
 		field  string
 	}{
-		{"bead-brads", Shape{Kind: "cloud"}, "shape.kind"}, {"bead-brads", Shape{Kind: "points", Count: 2}, "shape.count"}, {"bead-brads", Shape{Kind: Drawn}, "shape.drawn"},
-		{"gauge-tube", Shape{Kind: "circle"}, "shape.kind"}, {"ring-port", Shape{Kind: "pill"}, "shape.kind"}, {"lift-drop", Shape{Kind: "triangle"}, "shape.kind"},
+		{"bead-brads", Shape{Kind: "cloud"}, "shape.kind"}, {"bead-brads", Shape{Kind: "points", Count: 2}, "shape.count"},
+		{"bead-brads", Shape{Kind: Drawn}, "shape.drawn"},
+		{"gauge-tube", Shape{Kind: "circle"}, "shape.kind"}, {"ring-port", Shape{Kind: "pill"}, "shape.kind"},
+		{"lift-drop", Shape{Kind: "triangle"}, "shape.kind"},
 	} {
 		p := problem(t, c.family, nil)
 		p.Shape = c.shape
@@ -153,7 +160,8 @@ func TestShapesRefused(t *testing.T) {
 
 // Bent plastic: chord 1000, rise 50 gives R 2525, enough for 150 × 6 mm.
 func TestBentPane(t *testing.T) {
-	p := problem(t, "bead-brads", map[Place]string{WidthTop: "1000", WidthBottom: "1000", HeightLeft: "400", HeightRight: "400", Ledge: "20", ChordAcross: "1000", RiseAcross: "50"})
+	p := problem(t, "bead-brads", map[Place]string{WidthTop: "1000", WidthBottom: "1000", HeightLeft: "400",
+		HeightRight: "400", Ledge: "20", ChordAcross: "1000", RiseAcross: "50"})
 	p.Shape.Curved, p.Thickness = true, 6
 	f := figure(t, solve(t, p), "bend_across")
 	if math.Abs(f.Value-2525) > 1e-9 || f.Limit != nil || f.Verdict != working.Warn {

@@ -63,7 +63,8 @@ func Solve(p Problem) (Result, error) {
 	cutter, _ := p.Cutter.With(p.Own)
 	band := cutter.Band(p.Thickness)
 	walk := Walk(p.Sizing, p.Shape)
-	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk), Missing: p.missing(walk), Odd: p.odd(),
+	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk),
+		Missing: p.missing(walk), Odd: p.odd(),
 		Broken: []outline.Broken{}, Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}
 	for _, i := range walk {
 		if _, ok := p.Readings[i.Place]; ok {
@@ -183,11 +184,13 @@ func (s solver) cutShape(r *Result, w, h axis) error {
 func (s solver) form(r *Result, w, h axis) {
 	switch {
 	case s.p.Sizing == family.Tube:
-		r.Form, r.Makes = "tube", []outline.Dimension{{Key: "length", Name: "length", Value: r.Order.H}, {Key: "outside", Name: "outside", Value: r.Order.W}}
+		r.Form, r.Makes = "tube", []outline.Dimension{{Key: "length", Name: "length", Value: r.Order.H},
+			{Key: "outside", Name: "outside", Value: r.Order.W}}
 	case s.p.Sizing == family.Port:
 		r.Form, r.Makes = "round", []outline.Dimension{{Key: "diameter", Name: "diameter", Value: r.Order.W}}
 	case s.asItComes():
-		r.Form, r.Makes = "window as it comes", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W}, {Key: "height", Name: "height", Value: r.Order.H}}
+		r.Form, r.Makes = "window as it comes", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W},
+			{Key: "height", Name: "height", Value: r.Order.H}}
 		if c, ok := s.p.Readings[BodyCorner]; ok {
 			r.Makes = append(r.Makes, outline.Dimension{Key: "radius", Name: "corner radius", Value: c.Value})
 		}
@@ -200,7 +203,8 @@ func (s solver) form(r *Result, w, h axis) {
 			r.Form = "as drawn"
 		}
 	default:
-		r.Form, r.Makes = "rectangle", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W}, {Key: "height", Name: "height", Value: r.Order.H}}
+		r.Form, r.Makes = "rectangle", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W},
+			{Key: "height", Name: "height", Value: r.Order.H}}
 		r.Corners = s.corners(w, h)
 	}
 }

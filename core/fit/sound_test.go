@@ -83,7 +83,8 @@ func TestGoodIsGoodNineteenTimesInTwenty(t *testing.T) {
 		var tight, loose [2]int
 		for range draws {
 			truth := p.draw(r, res.Order, res.Band.Half)
-			for k, side := range []struct{ open, wide, pane, hot float64 }{{truth.w, truth.wide, truth.paneW, hotW}, {truth.h, truth.high, truth.paneH, hotH}} {
+			for k, side := range []struct{ open, wide, pane, hot float64 }{{truth.w, truth.wide, truth.paneW, hotW},
+				{truth.h, truth.high, truth.paneH, hotH}} {
 				gap := (side.open - side.pane) / 2
 				if gap < l.GoesIn.V || gap+side.hot < l.Binds.V {
 					tight[k]++
@@ -97,7 +98,8 @@ func TestGoodIsGoodNineteenTimesInTwenty(t *testing.T) {
 		if max(tight[0], tight[1], loose[0], loose[1]) > most {
 			t.Errorf("of %d truths %v bind and %v let go: %v in %v × %v", draws, tight, loose, res.Order, w, h)
 		}
-		if figure(t, res, "order_width").Sentence == "order this width" && figure(t, res, "order_height").Sentence == "order this height" {
+		if figure(t, res, "order_width").Sentence == "order this width" &&
+			figure(t, res, "order_height").Sentence == "order this height" {
 			if sure++; tight != [2]int{} || loose != [2]int{} {
 				t.Errorf("with all at its bad end of %d truths %v bind and %v let go", draws, tight, loose)
 			}
@@ -110,8 +112,10 @@ func TestGoodIsGoodNineteenTimesInTwenty(t *testing.T) {
 
 // Turning the opening by a quarter turn turns the answer.
 func TestAnswerTurnsWithTheOpening(t *testing.T) {
-	up := map[Place]string{WidthTop: "270", WidthBottom: "268.4", HeightLeft: "242", HeightRight: "242.4", Ledge: "14", Reach: "16"}
-	turned := map[Place]string{HeightLeft: "270", HeightRight: "268.4", WidthTop: "242", WidthBottom: "242.4", Ledge: "14", Reach: "16"}
+	up := map[Place]string{WidthTop: "270", WidthBottom: "268.4", HeightLeft: "242", HeightRight: "242.4", Ledge: "14",
+		Reach: "16"}
+	turned := map[Place]string{HeightLeft: "270", HeightRight: "268.4", WidthTop: "242", WidthBottom: "242.4", Ledge: "14",
+		Reach: "16"}
 	a, b := solve(t, problem(t, "clip-heat", up)), solve(t, problem(t, "clip-heat", turned))
 	if a.Order.W != b.Order.H || a.Order.H != b.Order.W || a.Nominal.W != b.Nominal.H {
 		t.Errorf("%v and, turned, %v", a.Order, b.Order)
@@ -123,7 +127,8 @@ func TestOrderIsOnTheStep(t *testing.T) {
 	r := rand.New(rand.NewPCG(6, 6))
 	for range 200 {
 		p := problem(t, "bead-brads", nil)
-		p.Readings = map[Place]length.Reading{WidthTop: {Value: 200 + 300*r.Float64(), Doubt: 0.5}, HeightLeft: {Value: 200 + 300*r.Float64(), Doubt: 0.5}, Ledge: {Value: 15, Doubt: 0.5}}
+		p.Readings = map[Place]length.Reading{WidthTop: {Value: 200 + 300*r.Float64(), Doubt: 0.5},
+			HeightLeft: {Value: 200 + 300*r.Float64(), Doubt: 0.5}, Ledge: {Value: 15, Doubt: 0.5}}
 		for _, unit := range []length.Unit{length.MM, length.IN} {
 			p.Unit = unit
 			step := 0.5
@@ -203,8 +208,10 @@ func TestOwnBand(t *testing.T) {
 	}
 	p.Own = own.Values{{Kind: own.Cutter, ID: "shop", Item: "thick", V: 0.4, Sheet: "its quote", By: "Mira"}}
 	after, err := Solve(p)
-	if err != nil || after.Band.Half != 0.4 || before.Band.Half != 1.6 || after.Order.W <= before.Order.W || !strings.Contains(after.Band.Origin.String(), "its quote") {
-		t.Errorf("±%v, %v; before ±%v, %v: %v, %v", after.Band.Half, after.Order, before.Band.Half, before.Order, after.Band.Origin, err)
+	if err != nil || after.Band.Half != 0.4 || before.Band.Half != 1.6 || after.Order.W <= before.Order.W ||
+		!strings.Contains(after.Band.Origin.String(), "its quote") {
+		t.Errorf("±%v, %v; before ±%v, %v: %v, %v", after.Band.Half, after.Order, before.Band.Half, before.Order,
+			after.Band.Origin, err)
 	}
 	if bandOf(ShopCut, 4).Half != 1.6 {
 		t.Error("the book itself was changed")
@@ -215,7 +222,8 @@ func TestOwnBand(t *testing.T) {
 	}{
 		{own.Value{ID: "shop", Item: "thick", V: 0.4}, ""}, {own.Value{ID: "saw", Item: "dress", V: 3}, ""},
 		{own.Value{ID: "shop", Item: "half", V: 0.4}, "item"}, {own.Value{ID: "toughened", Item: "dress", V: 1}, "item"},
-		{own.Value{ID: "uncle", Item: "half", V: 1}, "cutter"}, {own.Value{ID: "saw", Item: "half", V: 50}, "v"}, {own.Value{ID: "saw", Item: "speed", V: 1}, "item"},
+		{own.Value{ID: "uncle", Item: "half", V: 1}, "cutter"}, {own.Value{ID: "saw", Item: "half", V: 50}, "v"},
+		{own.Value{ID: "saw", Item: "speed", V: 1}, "item"},
 	} {
 		got := ""
 		if f := fault.Of(CheckOwn(c.v)); f != nil {

@@ -41,7 +41,8 @@ func (s solver) tell(c *Chance, m *sampler, t [2][]thresholds, order Size) {
 		}
 	}
 	says := []string{}
-	for _, k := range []struct{ kind, says string }{{Tight, "short of clearance when set"}, {Binds, "bind in heat or frost"}, {Loose, "hold too little"}} {
+	for _, k := range []struct{ kind, says string }{{Tight, "short of clearance when set"},
+		{Binds, "bind in heat or frost"}, {Loose, "hold too little"}} {
 		n := kinds[k.kind] / float64(m.n)
 		if n == 0 {
 			continue
@@ -95,7 +96,9 @@ func (s solver) help(w, h axis, order Size) *Help {
 		if v < before+helpWorth || top != nil && v <= top.Least {
 			return
 		}
-		top = &Help{Place: place, Name: name, Least: v, Sentence: fmt.Sprintf("%s: the best size then does all of it in %s of 100, now in %s.", how, hundred(v), hundred(before))}
+		top = &Help{Place: place, Name: name, Least: v,
+			Sentence: fmt.Sprintf("%s: the best size then does all of it in %s of 100, now in %s.", how, hundred(v),
+				hundred(before))}
 	}
 	for _, p := range m.names {
 		m.less[p] = finer
@@ -112,7 +115,8 @@ func (s solver) help(w, h axis, order Size) *Help {
 		return top
 	}
 	m.band = 0.5
-	offer("", "the cutter's band", fmt.Sprintf("Ask for ±%s mm instead of ±%s", length.Metric(s.band.Half/2), length.Metric(s.band.Half)))
+	offer("", "the cutter's band", fmt.Sprintf("Ask for ±%s mm instead of ±%s", length.Metric(s.band.Half/2),
+		length.Metric(s.band.Half)))
 	return top
 }
 

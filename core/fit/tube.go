@@ -19,12 +19,16 @@ func (s *solver) tubeAxes() (w, h axis, known bool, err error) {
 	if !ok || !has || !is {
 		return w, h, false, nil
 	}
-	w = axis{name: "outside", letter: "O", least: TubeOutside, nominal: out.Value, widest: out.Value, doubt: out.Doubt, low: out.Value - out.Doubt, high: out.Value + out.Doubt, read: 1}
-	h = axis{name: "length", letter: "F", least: Faces, nominal: faces.Value, widest: faces.Value, doubt: faces.Doubt, low: faces.Value - faces.Doubt, high: faces.Value + faces.Doubt, read: 1}
+	w = axis{name: "outside", letter: "O", least: TubeOutside, nominal: out.Value, widest: out.Value, doubt: out.Doubt,
+		low: out.Value - out.Doubt, high: out.Value + out.Doubt, read: 1}
+	h = axis{name: "length", letter: "F", least: Faces, nominal: faces.Value, widest: faces.Value, doubt: faces.Doubt,
+		low: faces.Value - faces.Doubt, high: faces.Value + faces.Doubt, read: 1}
 	e := s.p.Limits.Bite
-	h.lifted = &lift{s: *s, least: Faces, f: faces.Value, fHigh: faces.Value, u: stop, doubt: faces.Doubt, engage: e.V, limitFrom: e.Origin,
-		nominal: faces.Value + stop.Value, low: faces.Value + 2*e.V, high: faces.Value + stop.Value,
-		sureLow: faces.Value + faces.Doubt + 2*e.V + s.band.Half, sureHigh: faces.Value - faces.Doubt + stop.Value - stop.Doubt - s.band.Half}
+	h.lifted = &lift{s: *s, least: Faces, f: faces.Value, fHigh: faces.Value, u: stop, doubt: faces.Doubt, engage: e.V,
+		limitFrom: e.Origin,
+		nominal:   faces.Value + stop.Value, low: faces.Value + 2*e.V, high: faces.Value + stop.Value,
+		sureLow: faces.Value + faces.Doubt + 2*e.V + s.band.Half, sureHigh: faces.Value - faces.Doubt +
+			stop.Value - stop.Doubt - s.band.Half}
 	h.lifted.longest = true
 	w.lifted = &lift{s: *s, nominal: out.Value, sureLow: out.Value, sureHigh: out.Value}
 	return w, h, true, nil
@@ -33,27 +37,37 @@ func (s *solver) tubeAxes() (w, h axis, known bool, err error) {
 // tubeFigures are the length and how far the tube stands in its sockets.
 func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 	k := h.lifted
-	order := working.Figure{Key: "order_length", Sentence: "order this length; ends square and smooth", Value: r.Order.H, Unit: "mm", Verdict: working.Note, Place: string(Faces),
+	order := working.Figure{Key: "order_length", Sentence: "order this length; ends square and smooth", Value: r.Order.H,
+		Unit: "mm", Verdict: working.Note, Place: string(Faces),
 		Working: working.Of("({F} − {d}) + ({D} − {e}) − {b}, rounded down", r.Order.H, "mm",
-			read("F", "between the faces", k.f, k.doubt), working.In("d", "doubt of that reading", k.doubt, "mm", origin.Custom()),
-			read("D", "depth of a stop", k.u.Value, k.u.Doubt), working.In("e", "doubt of that reading", k.u.Doubt, "mm", origin.Custom()),
+			read("F", "between the faces", k.f, k.doubt), working.In("d", "doubt of that reading", k.doubt, "mm",
+				origin.Custom()),
+			read("D", "depth of a stop", k.u.Value, k.u.Doubt), working.In("e", "doubt of that reading", k.u.Doubt, "mm",
+				origin.Custom()),
 			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin)).
 			With("The longest that still goes in with everything at its bad end.")}
 	each := (r.Order.H - k.f) / 2
 	// As long as the faces are apart, and as short as it is cut, once in twenty.
 	apart := -overLess(spread{-k.f, k.doubt}, []spread{{}}, s.band.Half, 1)
 	deep := (r.Order.H - apart) / 2
-	f := working.Figure{Key: "engage_ends", Sentence: fmt.Sprintf("in each socket when it is centred, %s; %s as read", often, length.Metric(each)), Value: deep, Unit: "mm", Place: string(StopDepth),
+	f := working.Figure{Key: "engage_ends", Sentence: fmt.Sprintf("in each socket when it is centred, %s; %s as read",
+		often, length.Metric(each)), Value: deep, Unit: "mm", Place: string(StopDepth),
 		Limit: working.Least(k.engage, "mm", k.limitFrom),
-		Working: working.Of("({L} − {q}) / 2", deep, "mm", working.In("L", "length as ordered", r.Order.H, "mm", origin.Sum()),
-			working.In("q", "between the faces and what the cutter takes off, as much as once in 20: the reading even in its doubt, the band triangular", apart, "mm", origin.Sum()),
-			read("F", "between the faces", k.f, k.doubt), working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin))}
+		Working: working.Of("({L} − {q}) / 2", deep, "mm", working.In("L", "length as ordered", r.Order.H, "mm",
+			origin.Sum()),
+			working.In("q", "between the faces and what the cutter takes off, as much as once in 20: the reading even in its "+
+				"doubt, the band triangular", apart, "mm", origin.Sum()),
+			read("F", "between the faces", k.f, k.doubt), working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm",
+				s.band.Origin))}
 	bad := working.Stop
 	if each >= k.engage {
 		bad = working.Warn
 	}
-	nominal := working.Figure{Key: "nominal_length", Sentence: "nominal length by the rule: between the faces and one stop", Value: k.nominal, Unit: "mm", Verdict: working.Note, Place: string(Faces),
-		Working: working.Of("{F} + {d}", k.nominal, "mm", read("F", "between the faces", k.f, k.doubt), read("d", "depth of a stop", k.u.Value, k.u.Doubt)).
+	nominal := working.Figure{Key: "nominal_length",
+		Sentence: "nominal length by the rule: between the faces and one stop", Value: k.nominal, Unit: "mm",
+		Verdict: working.Note, Place: string(Faces),
+		Working: working.Of("{F} + {d}", k.nominal, "mm", read("F", "between the faces", k.f, k.doubt),
+			read("d", "depth of a stop", k.u.Value, k.u.Doubt)).
 			With("It goes up into the upper socket to its stop, down into the lower one, and the difference is split.")}
 	return []working.Figure{order, f.Judge(bad), nominal}
 }

@@ -23,7 +23,8 @@ func TestOddToItsLimit(t *testing.T) {
 		{"the middle one", 200, 220, 200, WidthMiddle}, {"the last one", 200, 200, 220, WidthBottom},
 	} {
 		p := problem(t, "bead-brads", nil)
-		p.Readings = map[Place]length.Reading{WidthTop: {Value: c.top}, WidthMiddle: {Value: c.mid}, WidthBottom: {Value: c.b}}
+		p.Readings = map[Place]length.Reading{WidthTop: {Value: c.top}, WidthMiddle: {Value: c.mid},
+			WidthBottom: {Value: c.b}}
 		got := Place("")
 		if o := p.odd(); len(o) > 0 {
 			got = o[0].Place
@@ -41,7 +42,8 @@ func TestSlips(t *testing.T) {
 		says             string
 	}{
 		{580, 508, "Two digits swapped, perhaps: 508.0?"}, {508, 580, "Two digits swapped, perhaps: 580.0?"},
-		{20, 508, "Inches taken"}, {508, 20, "Inches taken"}, {50.8, 508, "Centimetres taken"}, {5080, 508, "Centimetres taken"},
+		{20, 508, "Inches taken"}, {508, 20, "Inches taken"}, {50.8, 508, "Centimetres taken"},
+		{5080, 508, "Centimetres taken"},
 		{555, 508, ""},
 	} {
 		if got := slipOf(c.value, c.predicted); !strings.HasPrefix(got, c.says) || c.says == "" && got != "" {
@@ -94,7 +96,8 @@ func TestBoundsOfTheOrder(t *testing.T) {
 	} {
 		n := bounded(t, c.change)
 		if math.Abs(n.largest-plain.largest-c.largest) > 1e-9 || math.Abs(n.smallest-plain.smallest-c.smallest) > 1e-9 {
-			t.Errorf("%s moves them by %v and %v, want %v and %v", c.name, n.largest-plain.largest, n.smallest-plain.smallest, c.largest, c.smallest)
+			t.Errorf("%s moves them by %v and %v, want %v and %v", c.name, n.largest-plain.largest, n.smallest-plain.smallest,
+				c.largest, c.smallest)
 		}
 	}
 	if n := bounded(t, func(p *Problem) { p.Readings[Ledge] = length.Reading{Value: 4} }); n.fits {

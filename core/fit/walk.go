@@ -17,19 +17,33 @@ type rule struct {
 }
 
 var rules = map[family.Sizing]rule{
-	family.Clip:    {"rebate wall to rebate wall", "ledge of the rebate", "rebate wall to the edge of the daylight, the narrowest place", "face of the frame down to the ledge", ""},
-	family.Rebate:  {"rebate wall to rebate wall", "ledge of the rebate", "rebate wall to the edge of the daylight, the narrowest place", "face of the frame down to the ledge", ""},
-	family.Channel: {"stop to stop; for the height from the bottom of the channel to the stop at the bar", "cover of channel and bar", "stop to the lip of the channel or of the bar, the shorter", "lip of the channel to its back", ""},
-	family.Pack:    {"inside the folded frame, leg to leg", "lip of the frame", "inside of the frame to the edge of its lip", "room for all panes and spacers, lip to lip", "stack"},
-	family.Groove:  {"flange edge to flange edge", "glass groove, depth", "lip of the gasket down to the bottom of its glass groove", "thickness of the flange", "flange"},
-	family.Bonded:  {"body edge to body edge, over the flange", "land of the flange", "body edge to the inner edge of the flange, the narrowest place", "body's face down to the flange", ""},
-	family.Run:     {"bottom of one run channel to bottom of the other; for the height from the carrier's seat to the bottom of the top channel", "run channel, depth", "lip of the channel to its bottom", "inside of the channel across the glass", "channel"},
-	family.Ring:    {"edge to edge of the cutout in the wall", "flange of the new frame", "its body to the outer edge of its flange", "thickness of the wall", "wall"},
-	family.Hinge:   {"edge to edge of the opening that it closes", "plate on the glass", "edge of the pane to the inner end of the hinge's plate", "face of the body down to the seal", ""},
-	family.Port:    {"wall to wall of the seat", "seat of the body", "wall of the seat to the edge of the daylight, the narrowest place", "face of the seat up to the ring", ""},
-	family.Track:   {"stop to stop; for the height from the face of the lower track to the face of the upper one", "", "", "width of the track across the pane", "track"},
-	family.Panel:   {"edge to edge of the recess", "cover of frame or washers", "edge of the recess to the edge of the daylight", "face of the frame down to the seat", ""},
-	family.Tube:    {},
+	family.Clip: {"rebate wall to rebate wall", "ledge of the rebate",
+		"rebate wall to the edge of the daylight, the narrowest place", "face of the frame down to the ledge", ""},
+	family.Rebate: {"rebate wall to rebate wall", "ledge of the rebate",
+		"rebate wall to the edge of the daylight, the narrowest place", "face of the frame down to the ledge", ""},
+	family.Channel: {"stop to stop; for the height from the bottom of the channel to the stop at the bar",
+		"cover of channel and bar", "stop to the lip of the channel or of the bar, the shorter",
+		"lip of the channel to its back", ""},
+	family.Pack: {"inside the folded frame, leg to leg", "lip of the frame",
+		"inside of the frame to the edge of its lip", "room for all panes and spacers, lip to lip", "stack"},
+	family.Groove: {"flange edge to flange edge", "glass groove, depth",
+		"lip of the gasket down to the bottom of its glass groove", "thickness of the flange", "flange"},
+	family.Bonded: {"body edge to body edge, over the flange", "land of the flange",
+		"body edge to the inner edge of the flange, the narrowest place", "body's face down to the flange", ""},
+	family.Run: {"bottom of one run channel to bottom of the other; for the height from the carrier's seat to the " +
+		"bottom of the top channel", "run channel, depth", "lip of the channel to its bottom",
+		"inside of the channel across the glass", "channel"},
+	family.Ring: {"edge to edge of the cutout in the wall", "flange of the new frame",
+		"its body to the outer edge of its flange", "thickness of the wall", "wall"},
+	family.Hinge: {"edge to edge of the opening that it closes", "plate on the glass",
+		"edge of the pane to the inner end of the hinge's plate", "face of the body down to the seal", ""},
+	family.Port: {"wall to wall of the seat", "seat of the body",
+		"wall of the seat to the edge of the daylight, the narrowest place", "face of the seat up to the ring", ""},
+	family.Track: {"stop to stop; for the height from the face of the lower track to the face of the upper one", "", "",
+		"width of the track across the pane", "track"},
+	family.Panel: {"edge to edge of the recess", "cover of frame or washers",
+		"edge of the recess to the edge of the daylight", "face of the frame down to the seat", ""},
+	family.Tube: {},
 }
 
 // Walk lists the places that a sizing rule and a shape want, in the order in
@@ -73,7 +87,8 @@ func Walk(s family.Sizing, shape Shape) []PlaceInfo {
 		w.named(p, i.Name, w.rule.depth)
 	}
 	if s == family.Ring {
-		w.add(BodyWidth, BodyHeight, CutCorner, BodyCorner, FlangeWidth, FlangeHeight, MarkWidth, MarkHeight, MarkShift, WallLeast, WallMost, RingThick, ScrewStop, ScrewLength)
+		w.add(BodyWidth, BodyHeight, CutCorner, BodyCorner, FlangeWidth, FlangeHeight, MarkWidth, MarkHeight, MarkShift,
+			WallLeast, WallMost, RingThick, ScrewStop, ScrewLength)
 	}
 	switch s {
 	case family.Clip, family.Rebate, family.Channel, family.Bonded, family.Port, family.Panel:

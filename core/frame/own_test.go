@@ -13,10 +13,12 @@ func TestOwnGrowth(t *testing.T) {
 	if err != nil || m.Alpha != 4 || m.Source().Kind != "shop" {
 		t.Errorf("%+v, %v", m, err)
 	}
-	if b, _ := ByID("timber"); b.Alpha != 5 || *b.Own("alpha") != 5 || b.Own("colour") != nil || len(Laid(vs)) != len(Laid(nil)) {
+	if b, _ := ByID("timber"); b.Alpha != 5 || *b.Own("alpha") != 5 || b.Own("colour") != nil ||
+		len(Laid(vs)) != len(Laid(nil)) {
 		t.Errorf("the book: %+v", b)
 	}
-	for field, v := range map[string]own.Value{"item": {ID: "timber", Item: "colour"}, "frame": {ID: "cheese", Item: "alpha", V: 3}, "v": {ID: "steel", Item: "alpha", V: -3}} {
+	for field, v := range map[string]own.Value{"item": {ID: "timber", Item: "colour"},
+		"frame": {ID: "cheese", Item: "alpha", V: 3}, "v": {ID: "steel", Item: "alpha", V: -3}} {
 		if f := fault.Of(CheckOwn(v)); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}

@@ -46,7 +46,8 @@ func TestGases(t *testing.T) {
 		gas     Gas
 		k       float64
 		d, v, l float64
-	}{{Air, 283.15, 1.232, 1.761e-5, 0.02496}, {Argon, 263.15, 1.829, 2.038e-5, 0.01584}, {Argon, 283.15, 1.699, 2.164e-5, 0.01684}, {Argon, 293.15, 1.640, 2.228e-5, 0.01734}} {
+	}{{Air, 283.15, 1.232, 1.761e-5, 0.02496}, {Argon, 263.15, 1.829, 2.038e-5, 0.01584},
+		{Argon, 283.15, 1.699, 2.164e-5, 0.01684}, {Argon, 293.15, 1.640, 2.228e-5, 0.01734}} {
 		d, v, l := gases[c.gas].at(c.k)
 		if math.Abs(d-c.d) > 0.004 || math.Abs(v-c.v) > 4e-8 || math.Abs(l-c.l) > 4e-5 {
 			t.Errorf("%s at %v K: %v %v %v", c.gas, c.k, d, v, l)
@@ -65,7 +66,8 @@ func TestArgon(t *testing.T) {
 		gas      Gas
 		from, to float64
 	}{
-		{"bare, air", window([]float64{16}, bare(4), bare(4)), Air, 2.65, 2.80}, {"bare, argon", window([]float64{16}, bare(4), bare(4)), Argon, 2.50, 2.65},
+		{"bare, air", window([]float64{16}, bare(4), bare(4)), Air, 2.65, 2.80},
+		{"bare, argon", window([]float64{16}, bare(4), bare(4)), Argon, 2.50, 2.65},
 		{"coated, argon", window([]float64{16}, bare(4), coat), Argon, 1.02, 1.15},
 	} {
 		c.p.Gas = c.gas
@@ -83,7 +85,8 @@ func TestArgon(t *testing.T) {
 func oven() Pack {
 	coat := Pane{Name: "coated", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.15, Limit: 300}
 	plain := Pane{Name: "toughened", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837, Limit: 250}
-	return Pack{Cavity: 250, Room: 22, Inside: UsualInside, Outside: UsualOutside, Panes: []Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: Upright}
+	return Pack{Cavity: 250, Room: 22, Inside: UsualInside, Outside: UsualOutside, Panes: []Pane{coat, plain, plain},
+		Gaps: []float64{16, 20}, Slope: Upright}
 }
 
 // What flows in flows out: each layer carries the same heat.
@@ -185,8 +188,11 @@ func TestEdgeStress(t *testing.T) {
 
 func TestRefuses(t *testing.T) {
 	for field, change := range map[string]func(*Pack){
-		"panes": func(p *Pack) { p.Panes = nil }, "gaps": func(p *Pack) { p.Gaps = nil }, "cavity": func(p *Pack) { p.Cavity = 5000 }, "room": func(p *Pack) { p.Room = 90 },
-		"inside": func(p *Pack) { p.Inside = 0 }, "gaps[1]": func(p *Pack) { p.Gaps[1] = -2 }, "panes[0].t": func(p *Pack) { p.Panes[0].T = 0 }, "panes[2].hot": func(p *Pack) { p.Panes[2].Hot = 1.2 }, "slope": func(p *Pack) { p.Slope = "over" },
+		"panes": func(p *Pack) { p.Panes = nil }, "gaps": func(p *Pack) { p.Gaps = nil },
+		"cavity": func(p *Pack) { p.Cavity = 5000 }, "room": func(p *Pack) { p.Room = 90 },
+		"inside": func(p *Pack) { p.Inside = 0 }, "gaps[1]": func(p *Pack) { p.Gaps[1] = -2 },
+		"panes[0].t": func(p *Pack) { p.Panes[0].T = 0 }, "panes[2].hot": func(p *Pack) { p.Panes[2].Hot = 1.2 },
+		"slope": func(p *Pack) { p.Slope = "over" },
 	} {
 		p := oven()
 		change(&p)

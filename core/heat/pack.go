@@ -70,7 +70,8 @@ func (p Pack) Check() error {
 		return fault.New("panes", "a pack has one to four panes", "add or take one out")
 	}
 	if len(p.Gaps) != len(p.Panes)-1 {
-		return fault.New("gaps", fmt.Sprintf("%d panes have %d gaps", len(p.Panes), len(p.Panes)-1), "give one width for each")
+		return fault.New("gaps", fmt.Sprintf("%d panes have %d gaps", len(p.Panes), len(p.Panes)-1),
+			"give one width for each")
 	}
 	if !(p.Cavity >= -60 && p.Cavity <= 1200) {
 		return fault.New("cavity", "a temperature from −60 to 1200 °C is expected", "give it in °C")
@@ -80,7 +81,8 @@ func (p Pack) Check() error {
 	}
 	for i, v := range []float64{p.Inside, p.Outside} {
 		if !(v > 0 && v <= 500) {
-			return fault.New([]string{"inside", "outside"}[i], "a heat transfer up to 500 W/m²K is expected", "20 in an oven, 10 in a room")
+			return fault.New([]string{"inside", "outside"}[i], "a heat transfer up to 500 W/m²K is expected",
+				"20 in an oven, 10 in a room")
 		}
 	}
 	for i, g := range p.Gaps {
@@ -91,10 +93,12 @@ func (p Pack) Check() error {
 	for i, q := range p.Panes {
 		at := fmt.Sprintf("panes[%d]", i)
 		if !(q.T > 0 && q.T <= 60) || !(q.Lambda > 0 && q.Lambda <= 5) {
-			return fault.New(at+".t", "a thickness up to 60 mm and a conductivity up to 5 are expected", "give them in mm and W/mK")
+			return fault.New(at+".t", "a thickness up to 60 mm and a conductivity up to 5 are expected",
+				"give them in mm and W/mK")
 		}
 		if !(q.Hot > 0 && q.Hot <= 1) || !(q.Cold > 0 && q.Cold <= 1) {
-			return fault.New(at+".hot", "an emissivity above 0 up to 1 is expected", "0.837 for bare glass, 0.15 for a hard coat")
+			return fault.New(at+".hot", "an emissivity above 0 up to 1 is expected",
+				"0.837 for bare glass, 0.15 for a hard coat")
 		}
 	}
 	if _, ok := gases[p.Gas]; !ok && p.Gas != "" {
@@ -193,7 +197,8 @@ func Solve(p Pack) (Result, error) {
 
 func (r Result) atRest() error {
 	if r.Steps > mostRounds {
-		return fault.New("gaps", fmt.Sprintf("the temperatures do not come to rest in %d rounds", mostRounds), "look for a gap or an emissivity that is far too small or too large")
+		return fault.New("gaps", fmt.Sprintf("the temperatures do not come to rest in %d rounds", mostRounds),
+			"look for a gap or an emissivity that is far too small or too large")
 	}
 	return nil
 }
@@ -212,7 +217,8 @@ func (p Pack) solve() Result {
 		for i, q := range p.Panes {
 			resist += q.T / 1000 / q.Lambda
 			if i < n-1 {
-				gaps[i] = 1 / p.gas().gap(p.Gaps[i], r.Faces[i].Cold+kelvin, r.Faces[i+1].Hot+kelvin, q.Cold, p.Panes[i+1].Hot, p.Slope)
+				gaps[i] = 1 / p.gas().gap(p.Gaps[i], r.Faces[i].Cold+kelvin, r.Faces[i+1].Hot+kelvin, q.Cold, p.Panes[i+1].Hot,
+					p.Slope)
 				resist += gaps[i]
 			}
 		}

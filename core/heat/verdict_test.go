@@ -9,18 +9,22 @@ import (
 
 // Just inside, at and just outside what a hand and a pane stand.
 func TestVerdictsOfAPack(t *testing.T) {
-	p := Pack{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: Upright, Panes: []Pane{{Name: "toughened", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837, Limit: 250}}}
+	p := Pack{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: Upright,
+		Panes: []Pane{{Name: "toughened", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837, Limit: 250}}}
 	for _, c := range []struct {
 		key         string
 		touch, face float64
 		want        working.Verdict
 		limit       float64
 	}{
-		{"pack_touch", 74.9, 100, working.Good, 75}, {"pack_touch", 75, 100, working.Good, 75}, {"pack_touch", 75.1, 100, working.Warn, 75}, {"pack_touch", 175, 100, working.Warn, 75},
-		{"pack_pane_1", 40, 249.9, working.Good, 250}, {"pack_pane_1", 40, 250, working.Good, 250}, {"pack_pane_1", 40, 250.1, working.Stop, 250},
+		{"pack_touch", 74.9, 100, working.Good, 75}, {"pack_touch", 75, 100, working.Good, 75},
+		{"pack_touch", 75.1, 100, working.Warn, 75}, {"pack_touch", 175, 100, working.Warn, 75},
+		{"pack_pane_1", 40, 249.9, working.Good, 250}, {"pack_pane_1", 40, 250, working.Good, 250},
+		{"pack_pane_1", 40, 250.1, working.Stop, 250},
 	} {
 		found := false
-		for _, f := range p.Figures(Result{Flow: 500, U: 2, Touch: c.touch, Faces: []Face{{Hot: c.face, Cold: c.face - 20}}}) {
+		for _, f := range p.Figures(Result{Flow: 500, U: 2, Touch: c.touch,
+			Faces: []Face{{Hot: c.face, Cold: c.face - 20}}}) {
 			if f.Key != c.key {
 				continue
 			}
@@ -52,10 +56,14 @@ func TestSaysOfOrders(t *testing.T) {
 		has  []string
 		not  []string
 	}{
-		{"built is best", []Arrangement{as(50, true, "as built"), as(50.5, false, "turned")}, []string{"No other order"}, []string{"Worst"}},
-		{"another is much cooler", []Arrangement{as(50, false, "the coat turned"), as(60, true, "as built")}, []string{"With the coat turned the outside would be 10 K cooler"}, []string{"No other"}},
-		{"another is a little cooler", []Arrangement{as(50, false, "the coat turned"), as(50.5, true, "as built")}, []string{"No other order"}, nil},
-		{"the worst is much hotter", []Arrangement{as(50, true, "as built"), as(51, false, "swapped")}, []string{"Worst is swapped: 1 K hotter"}, nil},
+		{"built is best", []Arrangement{as(50, true, "as built"), as(50.5, false, "turned")}, []string{"No other order"},
+			[]string{"Worst"}},
+		{"another is much cooler", []Arrangement{as(50, false, "the coat turned"), as(60, true, "as built")},
+			[]string{"With the coat turned the outside would be 10 K cooler"}, []string{"No other"}},
+		{"another is a little cooler", []Arrangement{as(50, false, "the coat turned"), as(50.5, true, "as built")},
+			[]string{"No other order"}, nil},
+		{"the worst is much hotter", []Arrangement{as(50, true, "as built"), as(51, false, "swapped")},
+			[]string{"Worst is swapped: 1 K hotter"}, nil},
 	} {
 		s := Says(c.all)
 		for _, w := range c.has {

@@ -77,7 +77,8 @@ func (p *parser) fail(at int, why, cure string) *Error {
 }
 
 func (p *parser) space() {
-	for p.pos < len(p.runes) && (p.runes[p.pos] == ' ' || p.runes[p.pos] == '\t' || p.runes[p.pos] == '\u00a0' || p.runes[p.pos] == '\u2009') {
+	for p.pos < len(p.runes) && (p.runes[p.pos] == ' ' || p.runes[p.pos] == '\t' || p.runes[p.pos] == '\u00a0' ||
+		p.runes[p.pos] == '\u2009') {
 		p.pos++
 	}
 }
@@ -110,7 +111,8 @@ func (p *parser) read(shop Unit) (terms []term, lean Lean, doubt float64, err er
 		return nil, Even, doubt, p.fail(0, "nothing was typed", "type a length such as 268 or 11 1/2")
 	}
 	if isDash(p.peek()) {
-		return nil, Even, doubt, p.fail(p.pos, "a length cannot be negative", "leave the minus sign out; put it behind the number for a light reading")
+		return nil, Even, doubt, p.fail(p.pos, "a length cannot be negative",
+			"leave the minus sign out; put it behind the number for a light reading")
 	}
 	first, err := p.term(shop, nil)
 	if err != nil {

@@ -17,8 +17,10 @@ func TestWaysOfSayingAgree(t *testing.T) {
 			continue
 		}
 		texts := []string{
-			fmt.Sprintf("%.1f", mm), fmt.Sprintf("%.1fmm", mm), fmt.Sprintf("%.1f mm", mm), fmt.Sprintf("%.2f cm", mm/10), fmt.Sprintf("%.4fm", mm/1000),
-			strings.Replace(fmt.Sprintf("%.1f mm", mm), ".", ",", 1), fmt.Sprintf("%.6f in", mm/25.4), fmt.Sprintf("%.6f\"", mm/25.4), fmt.Sprintf("%.7f ft", mm/304.8),
+			fmt.Sprintf("%.1f", mm), fmt.Sprintf("%.1fmm", mm), fmt.Sprintf("%.1f mm", mm), fmt.Sprintf("%.2f cm", mm/10),
+			fmt.Sprintf("%.4fm", mm/1000),
+			strings.Replace(fmt.Sprintf("%.1f mm", mm), ".", ",", 1), fmt.Sprintf("%.6f in", mm/25.4),
+			fmt.Sprintf("%.6f\"", mm/25.4), fmt.Sprintf("%.7f ft", mm/304.8),
 		}
 		for _, s := range texts {
 			got, err := Parse(s, MM, Tape)

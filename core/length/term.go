@@ -46,7 +46,8 @@ func (p *parser) term(shop Unit, before *term) (term, error) {
 	// 1,250 mm is one and a quarter to some people and twelve hundred and fifty to
 	// others; in metres and feet it can only be the first.
 	if p.thousands(start) && t.unit != M && t.unit != FT {
-		return t, p.fail(start, "this may be a decimal or a thousand", "write it without the comma, or with a point for a decimal")
+		return t, p.fail(start, "this may be a decimal or a thousand",
+			"write it without the comma, or with a point for a decimal")
 	}
 	if before != nil && t.value >= 12 {
 		return t, p.fail(start, "12 inches or more after feet", "count them as another foot, or write inches alone")

@@ -18,7 +18,8 @@ func BendOf(chord, rise float64) (Bend, error) {
 		return Bend{}, err
 	}
 	if rise > chord/2 {
-		return Bend{}, fault.New("rise", "it rises more than half its chord", "measure from the straight edge to the glass, in the middle")
+		return Bend{}, fault.New("rise", "it rises more than half its chord",
+			"measure from the straight edge to the glass, in the middle")
 	}
 	s := sideOf(Point{}, Point{X: chord}, 2*rise/chord)
 	return Bend{Chord: chord, Rise: rise, Radius: r, Girth: s.length()}, nil

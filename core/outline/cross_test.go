@@ -40,7 +40,8 @@ func TestAgainstAnotherLibrary(t *testing.T) {
 				t.Errorf("%s by %v: perimeter %v, there %v", k.ID, off, q.Perimeter(), l)
 			}
 			b, ob := q.Box(), o.Bound()
-			if math.Abs(b.Min.X-ob.Min[0])+math.Abs(b.Min.Y-ob.Min[1])+math.Abs(b.Max.X-ob.Max[0])+math.Abs(b.Max.Y-ob.Max[1]) > 1e-3 {
+			if math.Abs(b.Min.X-ob.Min[0])+math.Abs(b.Min.Y-ob.Min[1])+math.Abs(b.Max.X-ob.Max[0])+
+				math.Abs(b.Max.Y-ob.Max[1]) > 1e-3 {
 				t.Errorf("%s by %v: box %v, there %v", k.ID, off, b, ob)
 			}
 			// An inset side is as far from the outline as it was moved: the other

@@ -26,7 +26,9 @@ func (p Path) Cuttable(thickness float64) Cutting {
 	for i := range p {
 		s := p.side(i)
 		if s.bulge < 0 && s.radius < insideRadius {
-			return Cutting{false, fmt.Sprintf("an inside curve of %.0f mm radius does not break out by hand; below %.0f it is ground or ordered", s.radius, insideRadius)}
+			return Cutting{false,
+				fmt.Sprintf("an inside curve of %.0f mm radius does not break out by hand; below %.0f it is ground or ordered",
+					s.radius, insideRadius)}
 		}
 		before := p.side((i - 1 + n) % n)
 		if turn := bend(before, s); turn < -0.02 {
@@ -35,7 +37,8 @@ func (p Path) Cuttable(thickness float64) Cutting {
 	}
 	b := p.Box()
 	if least := math.Min(b.Width(), b.Height()); least < stripTimes*thickness {
-		return Cutting{false, fmt.Sprintf("it is %.1f mm narrow; %.0f × the thickness, %.0f mm, breaks off by hand", least, stripTimes, stripTimes*thickness)}
+		return Cutting{false, fmt.Sprintf("it is %.1f mm narrow; %.0f × the thickness, %.0f mm, breaks off by hand", least,
+			stripTimes, stripTimes*thickness)}
 	}
 	for i := range p {
 		if p[i].Bulge != 0 {

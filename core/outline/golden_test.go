@@ -61,7 +61,9 @@ func TestShapesAreAsLookedAt(t *testing.T) {
 			for _, thick := range []float64{3, 10} {
 				fmt.Fprintf(b, "  cut %v mm: %+v\n", thick, p.Cuttable(thick))
 			}
-			fmt.Fprintf(b, "  inside: %v %v; flat in %d\n", p.Inside(Point{X: (p.Box().Min.X + p.Box().Max.X) / 2, Y: (p.Box().Min.Y + p.Box().Max.Y) / 2}), p.Inside(Point{X: -5, Y: -5}), len(p.Flatten(0.1)))
+			fmt.Fprintf(b, "  inside: %v %v; flat in %d\n",
+				p.Inside(Point{X: (p.Box().Min.X + p.Box().Max.X) / 2, Y: (p.Box().Min.Y + p.Box().Max.Y) / 2}),
+				p.Inside(Point{X: -5, Y: -5}), len(p.Flatten(0.1)))
 		}
 	}
 	golden.Check(t, "shapes", strings.ReplaceAll(b.String(), "-0.00", "0.00"))

@@ -43,7 +43,8 @@ func (o Outline) HoleRules(t float64) []Broken {
 	for i, h := range o.Holes {
 		flat[i] = h.Flatten(flatHole)
 		b := h.Box()
-		add("diameter", i+1, Point{(b.Min.X + b.Max.X) / 2, (b.Min.Y + b.Max.Y) / 2}, math.Min(b.Width(), b.Height()), holeDiameter, "the hole is %.1f mm across, at least %.1f is asked")
+		add("diameter", i+1, Point{(b.Min.X + b.Max.X) / 2, (b.Min.Y + b.Max.Y) / 2}, math.Min(b.Width(), b.Height()),
+			holeDiameter, "the hole is %.1f mm across, at least %.1f is asked")
 		d, at := nearest(flat[i], edge)
 		add("edge", i+1, at, d, holeEdge, "the hole is %.1f mm from the edge, at least %.1f is asked")
 		for k := range o.Outer {
@@ -64,7 +65,8 @@ func (o Outline) HoleRules(t float64) []Broken {
 	}
 	for k := range o.Outer {
 		if bend(o.Outer.side((k-1+len(o.Outer))%len(o.Outer)), o.Outer.side(k)) < -0.02 {
-			out = append(out, Broken{Rule: "inside", At: o.Outer[k].Point, Limit: t, Sentence: "an inside corner must be rounded: a sharp one breaks in the furnace"})
+			out = append(out, Broken{Rule: "inside", At: o.Outer[k].Point, Limit: t,
+				Sentence: "an inside corner must be rounded: a sharp one breaks in the furnace"})
 		}
 	}
 	return out

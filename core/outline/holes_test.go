@@ -87,13 +87,17 @@ func TestHoleVerdicts(t *testing.T) {
 		says   string
 	}{
 		{"a hole as wide as the pane is thick", [][3]float64{{200, 150, 6}}, "", 0, Point{}, 0, ""},
-		{"a hole narrower than that", [][3]float64{{200, 150, 10}, {300, 150, 5.9}}, "diameter", 2, Point{300, 150}, 0.01, "the hole is 5.9 mm across, at least 6.0 is asked"},
+		{"a hole narrower than that", [][3]float64{{200, 150, 10}, {300, 150, 5.9}}, "diameter", 2, Point{300, 150}, 0.01,
+			"the hole is 5.9 mm across, at least 6.0 is asked"},
 		{"12.05 from the edge", [][3]float64{{200, 17.05, 10}}, "", 0, Point{}, 0, ""},
-		{"11.9 from the edge", [][3]float64{{200, 16.9, 10}}, "edge", 1, Point{200, 0}, 1, "the hole is 11.9 mm from the edge, at least 12.0 is asked"},
+		{"11.9 from the edge", [][3]float64{{200, 16.9, 10}}, "edge", 1, Point{200, 0}, 1,
+			"the hole is 11.9 mm from the edge, at least 12.0 is asked"},
 		{"12.05 between", [][3]float64{{200, 150, 10}, {222.05, 150, 10}}, "", 0, Point{}, 0, ""},
-		{"11.9 between, the second and the third", [][3]float64{{100, 150, 10}, {200, 150, 10}, {221.9, 150, 10}}, "between", 2, Point{216.9, 150}, 1, "two holes are 11.9 mm apart, at least 12.0 is asked"},
+		{"11.9 between, the second and the third", [][3]float64{{100, 150, 10}, {200, 150, 10}, {221.9, 150, 10}}, "between",
+			2, Point{216.9, 150}, 1, "two holes are 11.9 mm apart, at least 12.0 is asked"},
 		{"36.1 from a corner", [][3]float64{{400 - 41.1/math.Sqrt2, 41.1 / math.Sqrt2, 10}}, "", 0, Point{}, 0, ""},
-		{"35.8 from a corner", [][3]float64{{400 - 40.8/math.Sqrt2, 40.8 / math.Sqrt2, 10}}, "corner", 1, Point{400, 0}, 0.01, "the hole is 35.8 mm from a corner, at least 36.0 is asked"},
+		{"35.8 from a corner", [][3]float64{{400 - 40.8/math.Sqrt2, 40.8 / math.Sqrt2, 10}}, "corner", 1, Point{400, 0}, 0.01,
+			"the hole is 35.8 mm from a corner, at least 36.0 is asked"},
 	} {
 		got := drilled(t, c.holes...).HoleRules(6)
 		if c.rule == "" {
@@ -102,7 +106,8 @@ func TestHoleVerdicts(t *testing.T) {
 			}
 			continue
 		}
-		if len(got) != 1 || got[0].Rule != c.rule || got[0].Hole != c.hole || got[0].At.To(c.at) > c.within || got[0].Sentence != c.says {
+		if len(got) != 1 || got[0].Rule != c.rule || got[0].Hole != c.hole || got[0].At.To(c.at) > c.within ||
+			got[0].Sentence != c.says {
 			t.Errorf("%s: %+v", c.name, got)
 		}
 	}

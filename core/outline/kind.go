@@ -195,7 +195,8 @@ func KindOf(id string, count int) (Kind, error) {
 	}
 	if id == Ordinates || id == Points || id == Smooth {
 		if count < countLeast || count > countMost {
-			return Kind{}, fault.New("count", fmt.Sprintf("%d is no number of stations or points that can be walked", count), fmt.Sprintf("from %d to %d", countLeast, countMost))
+			return Kind{}, fault.New("count", fmt.Sprintf("%d is no number of stations or points that can be walked", count),
+				fmt.Sprintf("from %d to %d", countLeast, countMost))
 		}
 		if id == Ordinates {
 			return ordinates(count), nil
@@ -230,10 +231,13 @@ func (k Kind) Dimensions(p Path) []Dimension {
 		return []Dimension{{"diameter", "diameter", b.Width()}}
 	case "round-top", "pointed":
 		spring := p.springing(b)
-		return append(box, Dimension{"spring", "height to the springing", spring}, Dimension{"rise", "rise above it", b.Height() - spring})
+		return append(box, Dimension{"spring", "height to the springing", spring},
+			Dimension{"rise", "rise above it", b.Height() - spring})
 	case "notch":
 		if len(p) == 8 {
-			return append(box, Dimension{"notch_from", "notch, from the left", p[6].X - b.Min.X}, Dimension{"notch_width", "notch, width", p[3].X - p[6].X}, Dimension{"notch_depth", "notch, depth", p[3].Y - p[4].Y})
+			return append(box, Dimension{"notch_from", "notch, from the left", p[6].X - b.Min.X},
+				Dimension{"notch_width", "notch, width", p[3].X - p[6].X}, Dimension{"notch_depth", "notch, depth",
+					p[3].Y - p[4].Y})
 		}
 	case "triangle", "raked", Points:
 		out := box

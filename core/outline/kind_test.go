@@ -11,10 +11,12 @@ import (
 
 // made are values that make each kind.
 var made = map[string]Values{
-	"rectangle": {"width": 300, "height": 200}, "rounded": {"width": 300, "height": 200, "radius": 20}, "cut": {"width": 300, "height": 200, "cut": 20},
+	"rectangle": {"width": 300, "height": 200}, "rounded": {"width": 300, "height": 200, "radius": 20},
+	"cut":   {"width": 300, "height": 200, "cut": 20},
 	"notch": {"width": 300, "height": 200, "notch_from": 80, "notch_width": 60, "notch_depth": 30}, Smooth: octagon(6),
-	"raked": {"bottom": 400, "right": 300, "top": 400, "left": 300, "rising": 500}, "triangle": {"bottom": 400, "right": 500, "left": 300},
-	"circle": {"diameter": 250}, "ellipse": {"width": 300, "height": 200}, "pill": {"width": 300, "height": 100},
+	"raked":    {"bottom": 400, "right": 300, "top": 400, "left": 300, "rising": 500},
+	"triangle": {"bottom": 400, "right": 500, "left": 300},
+	"circle":   {"diameter": 250}, "ellipse": {"width": 300, "height": 200}, "pill": {"width": 300, "height": 100},
 	"round-top": {"width": 200, "spring": 300, "rise": 100}, "pointed": {"width": 200, "spring": 300, "rise": 150},
 	Ordinates: arch(6), Points: octagon(6),
 }
@@ -76,9 +78,12 @@ func TestChecksByHand(t *testing.T) {
 		kind, check string
 		want        float64
 	}{
-		{"rectangle", "rising", math.Hypot(300, 200)}, {"notch", "beside", 160}, {"rounded", "flat", 260}, {"cut", "flat", 260}, {"raked", "falling", 500},
-		{"triangle", "plumb", 300}, {"circle", "diameter_across", 250}, {"ellipse", "crown", math.Hypot(150, 100)}, {"pill", "flat", 200},
-		{"round-top", "overall", 400}, {"round-top", "crown", math.Hypot(100, 400)}, {"pointed", "overall", 450}, {Points, "p1_p2", 200},
+		{"rectangle", "rising", math.Hypot(300, 200)}, {"notch", "beside", 160}, {"rounded", "flat", 260},
+		{"cut", "flat", 260}, {"raked", "falling", 500},
+		{"triangle", "plumb", 300}, {"circle", "diameter_across", 250}, {"ellipse", "crown", math.Hypot(150, 100)},
+		{"pill", "flat", 200},
+		{"round-top", "overall", 400}, {"round-top", "crown", math.Hypot(100, 400)}, {"pointed", "overall", 450},
+		{Points, "p1_p2", 200},
 	} {
 		k, err := KindOf(c.kind, 0)
 		if err != nil {
@@ -206,9 +211,12 @@ func TestShapesThatCannotBe(t *testing.T) {
 		change Values
 		field  string
 	}{
-		{"raked", Values{"rising": 900}, "rising"}, {"circle", Values{"diameter": -3}, "diameter"}, {Points, Values{"p3_b": 2000}, "p3_b"},
-		{Ordinates, Values{"o2": 0}, "o2"}, {"rounded", Values{"radius": 101}, "radius"}, {"round-top", Values{"rise": math.NaN()}, "rise"},
-		{"notch", Values{"notch_width": 230}, "notch_width"}, {"notch", Values{"notch_depth": 200}, "notch_depth"}, {"notch", Values{"notch_from": 0, "notch_width": 300}, "notch_width"},
+		{"raked", Values{"rising": 900}, "rising"}, {"circle", Values{"diameter": -3}, "diameter"},
+		{Points, Values{"p3_b": 2000}, "p3_b"},
+		{Ordinates, Values{"o2": 0}, "o2"}, {"rounded", Values{"radius": 101}, "radius"},
+		{"round-top", Values{"rise": math.NaN()}, "rise"},
+		{"notch", Values{"notch_width": 230}, "notch_width"}, {"notch", Values{"notch_depth": 200}, "notch_depth"},
+		{"notch", Values{"notch_from": 0, "notch_width": 300}, "notch_width"},
 	} {
 		k, _ := KindOf(c.kind, 0)
 		_, err := k.Make(with(c.kind, c.change))
@@ -217,7 +225,8 @@ func TestShapesThatCannotBe(t *testing.T) {
 		}
 	}
 	crossed := with(Points, nil)
-	crossed["p2_a"], crossed["p2_b"], crossed["p4_a"], crossed["p4_b"] = crossed["p4_a"], crossed["p4_b"], crossed["p2_a"], crossed["p2_b"]
+	crossed["p2_a"], crossed["p2_b"], crossed["p4_a"], crossed["p4_b"] = crossed["p4_a"], crossed["p4_b"], crossed["p2_a"],
+		crossed["p2_b"]
 	k, _ := KindOf(Points, 6)
 	if _, err := k.Make(crossed); err == nil {
 		t.Error("crossed sides were taken")
@@ -255,8 +264,10 @@ func TestTrace(t *testing.T) {
 		clearance float64
 		want      string
 	}{
-		{in, 1, "cut on the line"}, {in, 3, "cut 2.0 mm inside the middle of the line"}, {in, 1.5, "cut along the inner edge of the line: leave the line on the waste"},
-		{in, 0.5, "cut along the outer edge of the line: leave the line on the pane"}, {in, 0, "cut 1.0 mm outside the middle of the line"},
+		{in, 1, "cut on the line"}, {in, 3, "cut 2.0 mm inside the middle of the line"},
+		{in, 1.5, "cut along the inner edge of the line: leave the line on the waste"},
+		{in, 0.5, "cut along the outer edge of the line: leave the line on the pane"},
+		{in, 0, "cut 1.0 mm outside the middle of the line"},
 		{Trace{Along: RoundPane, Pen: 0.5}, 0, "cut on the line"}, {round, 2, "cut 3.0 mm inside the middle of the line"},
 	} {
 		if got := c.t.Say(c.clearance); got != c.want {

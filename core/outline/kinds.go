@@ -96,36 +96,47 @@ func upward(b Box, share float64) Line {
 }
 
 var fixedKinds = []Kind{
-	{ID: "rectangle", typical: Values{"width": 360, "height": 260}, Name: "rectangle", Measures: measures("width", "height"), Checks: measures("rising"),
+	{ID: "rectangle", typical: Values{"width": 360, "height": 260}, Name: "rectangle",
+		Measures: measures("width", "height"), Checks: measures("rising"),
 		build: func(m Values) (Path, error) { return RoundedRect(m["width"], m["height"], 0) },
 		lines: func(_ Values, p Path) map[string]Line {
 			b := p.Box()
 			return map[string]Line{"width": across(b), "height": upward(b, 0.3), "rising": {b.Min, b.Max}}
 		}},
-	{ID: "rounded", typical: Values{"width": 360, "height": 260, "radius": 40}, Name: "rounded corners", Measures: measures("width", "height", "radius"), Checks: measures("flat"),
+	{ID: "rounded", typical: Values{"width": 360, "height": 260, "radius": 40}, Name: "rounded corners",
+		Measures: measures("width", "height", "radius"), Checks: measures("flat"),
 		build: func(m Values) (Path, error) { return RoundedRect(m["width"], m["height"], m["radius"]) },
 		lines: func(m Values, p Path) map[string]Line {
 			b, r := p.Box(), m["radius"]
-			return map[string]Line{"width": across(b), "height": upward(b, 0.3), "radius": {{b.Max.X - r, b.Max.Y - r}, {b.Max.X - r*(1-math.Sqrt2/2), b.Max.Y - r*(1-math.Sqrt2/2)}},
-				"flat": {{r, b.Min.Y}, {b.Max.X - r, b.Min.Y}}}
+			return map[string]Line{"width": across(b), "height": upward(b, 0.3),
+				"radius": {{b.Max.X - r, b.Max.Y - r}, {b.Max.X - r*(1-math.Sqrt2/2), b.Max.Y - r*(1-math.Sqrt2/2)}},
+				"flat":   {{r, b.Min.Y}, {b.Max.X - r, b.Min.Y}}}
 		}},
-	{ID: "cut", typical: Values{"width": 360, "height": 260, "cut": 40}, Name: "cut corners", Measures: measures("width", "height", "cut"), Checks: measures("flat"),
+	{ID: "cut", typical: Values{"width": 360, "height": 260, "cut": 40}, Name: "cut corners",
+		Measures: measures("width", "height", "cut"), Checks: measures("flat"),
 		build: func(m Values) (Path, error) { return CutRect(m["width"], m["height"], m["cut"]) },
 		lines: func(m Values, p Path) map[string]Line {
 			b, c := p.Box(), m["cut"]
-			return map[string]Line{"width": across(b), "height": upward(b, 0.3), "cut": {{b.Max.X - c, b.Max.Y}, b.Max}, "flat": {{c, b.Min.Y}, {b.Max.X - c, b.Min.Y}}}
+			return map[string]Line{"width": across(b), "height": upward(b, 0.3), "cut": {{b.Max.X - c, b.Max.Y}, b.Max},
+				"flat": {{c, b.Min.Y}, {b.Max.X - c, b.Min.Y}}}
 		}},
-	{ID: "notch", typical: Values{"width": 360, "height": 260, "notch_from": 120, "notch_width": 90, "notch_depth": 50}, Name: "notch in the top", Measures: measures("width", "height", "notch_from", "notch_width", "notch_depth"), Checks: measures("beside", "rising"),
+	{ID: "notch", typical: Values{"width": 360, "height": 260, "notch_from": 120, "notch_width": 90, "notch_depth": 50},
+		Name: "notch in the top", Measures: measures("width", "height", "notch_from", "notch_width", "notch_depth"),
+		Checks: measures("beside", "rising"),
 		build: func(m Values) (Path, error) {
 			return NotchedRect(m["width"], m["height"], m["notch_from"], m["notch_width"], m["notch_depth"])
 		},
 		lines: func(m Values, p Path) map[string]Line {
 			b, x, w, d := p.Box(), m["notch_from"], m["notch_width"], m["notch_depth"]
 			y := b.Max.Y
-			return map[string]Line{"width": {{0, 0.4 * y}, {b.Max.X, 0.4 * y}}, "height": {{0.85 * b.Max.X, 0}, {0.85 * b.Max.X, y}}, "notch_from": {{0, y}, {x, y}}, "notch_width": {{x, y - d}, {x + w, y - d}},
+			return map[string]Line{"width": {{0, 0.4 * y}, {b.Max.X, 0.4 * y}},
+				"height": {{0.85 * b.Max.X, 0}, {0.85 * b.Max.X, y}}, "notch_from": {{0, y}, {x, y}},
+				"notch_width": {{x, y - d}, {x + w, y - d}},
 				"notch_depth": {{x, y - d}, {x, y}}, "beside": {{x + w, y}, {b.Max.X, y}}, "rising": {b.Min, b.Max}}
 		}},
-	{ID: "raked", typical: Values{"bottom": 400, "right": 260, "top": 390, "left": 300, "rising": 460}, Name: "raked, four sides", Measures: measures("bottom", "right", "top", "left", "rising"), Checks: measures("falling"),
+	{ID: "raked", typical: Values{"bottom": 400, "right": 260, "top": 390, "left": 300, "rising": 460},
+		Name: "raked, four sides", Measures: measures("bottom", "right", "top", "left", "rising"),
+		Checks: measures("falling"),
 		build: func(m Values) (Path, error) {
 			q, err := QuadrilateralOf(m["bottom"], m["right"], m["top"], m["left"], m["rising"])
 			if f := fault.Of(err); f != nil && f.Field == "diagonal_rising" {
@@ -136,29 +147,36 @@ var fixedKinds = []Kind{
 			return Polygon(q.Corners())
 		},
 		lines: func(_ Values, p Path) map[string]Line {
-			return map[string]Line{"bottom": {p[0].Point, p[1].Point}, "right": {p[1].Point, p[2].Point}, "top": {p[3].Point, p[2].Point}, "left": {p[0].Point, p[3].Point},
+			return map[string]Line{"bottom": {p[0].Point, p[1].Point}, "right": {p[1].Point, p[2].Point},
+				"top": {p[3].Point, p[2].Point}, "left": {p[0].Point, p[3].Point},
 				"rising": {p[0].Point, p[2].Point}, "falling": {p[3].Point, p[1].Point}}
 		}},
-	{ID: "triangle", typical: Values{"bottom": 400, "right": 360, "left": 300}, Name: "triangle", Measures: measures("bottom", "right", "left"), Checks: measures("plumb"),
+	{ID: "triangle", typical: Values{"bottom": 400, "right": 360, "left": 300}, Name: "triangle",
+		Measures: measures("bottom", "right", "left"), Checks: measures("plumb"),
 		build: func(m Values) (Path, error) { return Triangle(m["bottom"], m["right"], m["left"]) },
 		lines: func(_ Values, p Path) map[string]Line {
 			top := p[2].Point
-			return map[string]Line{"bottom": {p[0].Point, p[1].Point}, "right": {p[1].Point, top}, "left": {p[0].Point, top}, "plumb": {{top.X, 0}, top}}
+			return map[string]Line{"bottom": {p[0].Point, p[1].Point}, "right": {p[1].Point, top}, "left": {p[0].Point, top},
+				"plumb": {{top.X, 0}, top}}
 		}},
-	{ID: "circle", typical: Values{"diameter": 300}, Name: "circle", Measures: measures("diameter"), Checks: measures("diameter_across"),
-		build: func(m Values) (Path, error) { return Circle(m["diameter"]) },
+	{ID: "circle", typical: Values{"diameter": 300}, Name: "circle", Measures: measures("diameter"),
+		Checks: measures("diameter_across"),
+		build:  func(m Values) (Path, error) { return Circle(m["diameter"]) },
 		lines: func(_ Values, p Path) map[string]Line {
 			b := p.Box()
 			return map[string]Line{"diameter": across(b), "diameter_across": upward(b, 0.5)}
 		}},
-	{ID: "ellipse", typical: Values{"width": 360, "height": 240}, Name: "ellipse", Measures: measures("width", "height"), Checks: measures("crown"),
-		build: func(m Values) (Path, error) { return Ellipse(m["width"], m["height"]) },
+	{ID: "ellipse", typical: Values{"width": 360, "height": 240}, Name: "ellipse", Measures: measures("width", "height"),
+		Checks: measures("crown"),
+		build:  func(m Values) (Path, error) { return Ellipse(m["width"], m["height"]) },
 		lines: func(_ Values, p Path) map[string]Line {
 			b := p.Box()
-			return map[string]Line{"width": across(b), "height": upward(b, 0.5), "crown": {{b.Min.X, b.Max.Y / 2}, {b.Max.X / 2, b.Max.Y}}}
+			return map[string]Line{"width": across(b), "height": upward(b, 0.5),
+				"crown": {{b.Min.X, b.Max.Y / 2}, {b.Max.X / 2, b.Max.Y}}}
 		}},
-	{ID: "pill", typical: Values{"width": 400, "height": 160}, Name: "pill", Measures: measures("width", "height"), Checks: measures("flat"),
-		build: func(m Values) (Path, error) { return Pill(m["width"], m["height"]) },
+	{ID: "pill", typical: Values{"width": 400, "height": 160}, Name: "pill", Measures: measures("width", "height"),
+		Checks: measures("flat"),
+		build:  func(m Values) (Path, error) { return Pill(m["width"], m["height"]) },
 		lines: func(_ Values, p Path) map[string]Line {
 			b := p.Box()
 			r := math.Min(b.Width(), b.Height()) / 2
@@ -168,15 +186,18 @@ var fixedKinds = []Kind{
 			}
 			return map[string]Line{"width": across(b), "height": upward(b, 0.3), "flat": flat}
 		}},
-	{ID: "round-top", typical: Values{"width": 300, "spring": 260, "rise": 100}, Name: "round top", Measures: measures("width", "spring", "rise"), Checks: measures("overall", "crown"),
+	{ID: "round-top", typical: Values{"width": 300, "spring": 260, "rise": 100}, Name: "round top",
+		Measures: measures("width", "spring", "rise"), Checks: measures("overall", "crown"),
 		build: func(m Values) (Path, error) { return RoundTop(m["width"], m["spring"], m["rise"]) }, lines: topLines},
-	{ID: "pointed", typical: Values{"width": 280, "spring": 220, "rise": 200}, Name: "pointed arch", Measures: measures("width", "spring", "rise"), Checks: measures("overall", "crown"),
+	{ID: "pointed", typical: Values{"width": 280, "spring": 220, "rise": 200}, Name: "pointed arch",
+		Measures: measures("width", "spring", "rise"), Checks: measures("overall", "crown"),
 		build: func(m Values) (Path, error) { return PointedTop(m["width"], m["spring"], m["rise"]) }, lines: topLines},
 }
 
 func topLines(m Values, _ Path) map[string]Line {
 	w, s, r := m["width"], m["spring"], m["rise"]
-	return map[string]Line{"width": {{0, s / 2}, {w, s / 2}}, "spring": {{0, 0}, {0, s}}, "rise": {{w / 2, s}, {w / 2, s + r}},
+	return map[string]Line{"width": {{0, s / 2}, {w, s / 2}}, "spring": {{0, 0}, {0, s}},
+		"rise":    {{w / 2, s}, {w / 2, s + r}},
 		"overall": {{0.62 * w, 0}, {0.62 * w, s + r}}, "crown": {{0, 0}, {w / 2, s + r}}}
 }
 

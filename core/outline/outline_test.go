@@ -124,7 +124,8 @@ func TestWhichDiagonalsClose(t *testing.T) {
 		d          float64
 		one, other string
 	}{
-		{99, "left", "top"}, {150, "left", "top"}, {170, "left", "top"}, {170.5, "", ""}, {300, "", ""}, {469.5, "", ""}, {470, "left", "top"}, {490, "left", "top"}, {510, "left", "top"},
+		{99, "left", "top"}, {150, "left", "top"}, {170, "left", "top"}, {170.5, "", ""}, {300, "", ""}, {469.5, "", ""},
+		{470, "left", "top"}, {490, "left", "top"}, {510, "left", "top"},
 	} {
 		_, err := QuadrilateralOf(300, 200, 320, 150, c.d)
 		f := fault.Of(err)
@@ -134,12 +135,14 @@ func TestWhichDiagonalsClose(t *testing.T) {
 			}
 			continue
 		}
-		if f == nil || f.Field != "diagonal_rising" || !strings.Contains(f.Why, c.one+" and "+c.other+" do not meet") || f.Cure != "the diagonal must lie between 170.0 and 470.0 mm" {
+		if f == nil || f.Field != "diagonal_rising" || !strings.Contains(f.Why, c.one+" and "+c.other+" do not meet") ||
+			f.Cure != "the diagonal must lie between 170.0 and 470.0 mm" {
 			t.Errorf("%v: %v", c.d, err)
 		}
 	}
 	_, err := QuadrilateralOf(300, 200, 320, 330, 90)
-	if f := fault.Of(err); f == nil || !strings.Contains(f.Why, "bottom and right do not meet") || f.Cure != "the diagonal must lie between 100.0 and 500.0 mm" {
+	if f := fault.Of(err); f == nil || !strings.Contains(f.Why, "bottom and right do not meet") ||
+		f.Cure != "the diagonal must lie between 100.0 and 500.0 mm" {
 		t.Errorf("%v", err)
 	}
 }
@@ -150,11 +153,13 @@ func TestWhichDiagonalIsWrong(t *testing.T) {
 		rising, falling float64
 		field           string // empty: they can be
 	}{
-		{560, 500, "diagonal_rising"}, {500, 560, "diagonal_falling"}, {500, 440, "diagonal_falling"}, {440, 500, "diagonal_rising"}, {520, 470, ""},
+		{560, 500, "diagonal_rising"}, {500, 560, "diagonal_falling"}, {500, 440, "diagonal_falling"},
+		{440, 500, "diagonal_rising"}, {520, 470, ""},
 		{500 * 1.0399, 500 * 1.0399, ""}, {500 * 1.0401, 500 * 1.0401, "diagonal_rising"},
 	} {
 		_, err := SkewOf(300, 400, c.rising, c.falling)
-		if f := fault.Of(err); (f == nil) != (c.field == "") || f != nil && (f.Field != c.field || !strings.Contains(f.Cure, "a square one has 500.0 both ways")) {
+		if f := fault.Of(err); (f == nil) != (c.field == "") || f != nil &&
+			(f.Field != c.field || !strings.Contains(f.Cure, "a square one has 500.0 both ways")) {
 			t.Errorf("%v and %v: %v", c.rising, c.falling, err)
 		}
 	}

@@ -57,7 +57,8 @@ const mostHoles = 500
 // it are its holes. A loop beside it is an error.
 func Sort(loops []Path) (Outline, error) {
 	if len(loops) == 0 {
-		return Outline{}, fault.New("outline", "there is no closed outline in it", "close the outline: each side ends where the next begins")
+		return Outline{}, fault.New("outline", "there is no closed outline in it",
+			"close the outline: each side ends where the next begins")
 	}
 	big := 0
 	for i, l := range loops {
@@ -67,7 +68,8 @@ func Sort(loops []Path) (Outline, error) {
 	}
 	o := Outline{Outer: loops[big], Holes: []Path{}}
 	if len(loops) > mostHoles {
-		return o, fault.New("outline", fmt.Sprintf("there are %d closed outlines in it", len(loops)), "send one pane at a time")
+		return o, fault.New("outline", fmt.Sprintf("there are %d closed outlines in it", len(loops)),
+			"send one pane at a time")
 	}
 	pts := o.Outer.Flatten(crossTol)
 	for i, l := range loops {

@@ -44,8 +44,10 @@ func TestShapesAgainstClosedForms(t *testing.T) {
 		{"3-4-5", ok(Triangle(400, 500, 300)), 60000, 1200, 400, 300, 1e-6},
 		{"half round top", ok(RoundTop(200, 300, 100)), 60000 + math.Pi*5000, 200 + 600 + math.Pi*100, 200, 400, 1e-6},
 		{"half round", ok(RoundTop(200, 0, 100)), math.Pi * 5000, 200 + math.Pi*100, 200, 100, 1e-6},
-		{"segment top", ok(RoundTop(1000, 400, 50)), 400000 + r*r*(theta-math.Sin(theta))/2, 1000 + 800 + r*theta, 1000, 450, 1e-6},
-		{"equilateral arch", ok(PointedTop(200, 300, 100*math.Sqrt(3))), 60000 + 200*200*(math.Pi/3-math.Sqrt(3)/4), 200 + 600 + 2*200*math.Pi/3, 200, 300 + 100*math.Sqrt(3), 1e-6},
+		{"segment top", ok(RoundTop(1000, 400, 50)), 400000 + r*r*(theta-math.Sin(theta))/2, 1000 + 800 + r*theta, 1000, 450,
+			1e-6},
+		{"equilateral arch", ok(PointedTop(200, 300, 100*math.Sqrt(3))), 60000 + 200*200*(math.Pi/3-math.Sqrt(3)/4),
+			200 + 600 + 2*200*math.Pi/3, 200, 300 + 100*math.Sqrt(3), 1e-6},
 		{"ellipse", ok(Ellipse(300, 200)), math.Pi * a * b, round, 300, 200, 0.02},
 	} {
 		if !near(c.p.Area(), c.area, c.tol*100) || !near(c.p.Perimeter(), c.length, c.tol) {
@@ -76,8 +78,10 @@ func TestOffsetAgainstClosedForms(t *testing.T) {
 		{"half round top", inset(ok(RoundTop(200, 300, 100)), 10), ok(RoundTop(180, 290, 90))},
 		{"pill", inset(ok(Pill(300, 100)), 10), ok(Pill(280, 80))},
 	} {
-		if !near(c.p.Area(), c.want.Area(), 1e-6) || !near(c.p.Perimeter(), c.want.Perimeter(), 1e-6) || len(c.p) != len(c.want) {
-			t.Errorf("%s: area %v, want %v; perimeter %v, want %v; %d corners, want %d", c.name, c.p.Area(), c.want.Area(), c.p.Perimeter(), c.want.Perimeter(), len(c.p), len(c.want))
+		if !near(c.p.Area(), c.want.Area(), 1e-6) || !near(c.p.Perimeter(), c.want.Perimeter(), 1e-6) ||
+			len(c.p) != len(c.want) {
+			t.Errorf("%s: area %v, want %v; perimeter %v, want %v; %d corners, want %d", c.name, c.p.Area(), c.want.Area(),
+				c.p.Perimeter(), c.want.Perimeter(), len(c.p), len(c.want))
 		}
 	}
 	// A triangle's inset is similar, its in-radius less by d.
@@ -90,18 +94,22 @@ func TestOffsetAgainstClosedForms(t *testing.T) {
 func TestOffsetOfNotchedOutline(t *testing.T) {
 	ok := must(t)
 	// An L: 300 × 200 less a 100 × 80 corner.
-	l := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{300, 0}, 0}, {Point{300, 120}, 0}, {Point{200, 120}, 0}, {Point{200, 200}, 0}, {Point{0, 200}, 0}}))
+	l := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{300, 0}, 0}, {Point{300, 120}, 0}, {Point{200, 120}, 0},
+		{Point{200, 200}, 0}, {Point{0, 200}, 0}}))
 	in := ok(l.Offset(10))
 	if want := 280.0*100 + 180*80; !near(in.Area(), want, 1e-6) {
 		t.Errorf("area %v, want %v", in.Area(), want)
 	}
 	// A dumb-bell falls in two: that is no single pane.
-	bell := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{100, 0}, 0}, {Point{100, 45}, 0}, {Point{200, 45}, 0}, {Point{200, 0}, 0}, {Point{300, 0}, 0},
-		{Point{300, 100}, 0}, {Point{200, 100}, 0}, {Point{200, 55}, 0}, {Point{100, 55}, 0}, {Point{100, 100}, 0}, {Point{0, 100}, 0}}))
+	bell := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{100, 0}, 0}, {Point{100, 45}, 0}, {Point{200, 45}, 0},
+		{Point{200, 0}, 0}, {Point{300, 0}, 0},
+		{Point{300, 100}, 0}, {Point{200, 100}, 0}, {Point{200, 55}, 0}, {Point{100, 55}, 0}, {Point{100, 100}, 0},
+		{Point{0, 100}, 0}}))
 	if _, err := bell.Offset(8); fault.Of(err) == nil {
 		t.Errorf("two panes were taken for one: %v", err)
 	}
-	for name, p := range map[string]Path{"rectangle": ok(RoundedRect(300, 200, 0)), "circle": ok(Circle(250)), "ellipse": ok(Ellipse(300, 200))} {
+	for name, p := range map[string]Path{"rectangle": ok(RoundedRect(300, 200, 0)), "circle": ok(Circle(250)),
+		"ellipse": ok(Ellipse(300, 200))} {
 		if _, err := p.Offset(130); fault.Of(err) == nil {
 			t.Errorf("%s: something is left of nothing", name)
 		}
@@ -170,14 +178,17 @@ func TestFlattenStaysClose(t *testing.T) {
 
 func TestCuttable(t *testing.T) {
 	ok := must(t)
-	notch := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{300, 0}, 0}, {Point{300, 200}, 0}, {Point{200, 200}, 0}, {Point{150, 150}, 0}, {Point{100, 200}, 0}, {Point{0, 200}, 0}}))
+	notch := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{300, 0}, 0}, {Point{300, 200}, 0}, {Point{200, 200}, 0},
+		{Point{150, 150}, 0}, {Point{100, 200}, 0}, {Point{0, 200}, 0}}))
 	bay := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{300, 0}, 0}, {Point{300, 200}, -0.2}, {Point{0, 200}, 0}}))
-	deep := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{200, 0}, 0}, {Point{200, 200}, 0}, {Point{140, 200}, -0.9}, {Point{60, 200}, 0}, {Point{0, 200}, 0}}))
+	deep := ok(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{200, 0}, 0}, {Point{200, 200}, 0}, {Point{140, 200}, -0.9},
+		{Point{60, 200}, 0}, {Point{0, 200}, 0}}))
 	for name, c := range map[string]struct {
 		p    Path
 		hand bool
 	}{
-		"rectangle": {ok(RoundedRect(300, 200, 0)), true}, "circle": {ok(Circle(250)), true}, "strip": {ok(RoundedRect(300, 30, 0)), false},
+		"rectangle": {ok(RoundedRect(300, 200, 0)), true}, "circle": {ok(Circle(250)), true},
+		"strip": {ok(RoundedRect(300, 30, 0)), false},
 		"notch": {notch, false}, "shallow bay": {bay, true}, "deep bay": {deep, false},
 	} {
 		if got := c.p.Cuttable(4); got.Hand != c.hand || got.Sentence == "" {
@@ -231,7 +242,8 @@ func TestShapesRefuse(t *testing.T) {
 	if f := fault.Of(second(PointedTop(100, 50, 40))); f == nil || f.Field != "rise" {
 		t.Errorf("%v", f)
 	}
-	if fault.Of(second(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{1, 0}, 0}, {Point{2, 0}, 0}}))) == nil || fault.Of(second(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{math.Inf(1), 0}, 0}, {Point{2, 5}, 0}}))) == nil {
+	if fault.Of(second(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{1, 0}, 0}, {Point{2, 0}, 0}}))) == nil ||
+		fault.Of(second(NewPath([]Vertex{{Point{0, 0}, 0}, {Point{math.Inf(1), 0}, 0}, {Point{2, 5}, 0}}))) == nil {
 		t.Error("an outline without area or with an endless side was taken")
 	}
 }
@@ -263,7 +275,8 @@ func TestCuttableVerdicts(t *testing.T) {
 	bowed := func(radius float64) Path {
 		// The top side of 100 mm bows into the pane.
 		half := math.Asin(50 / math.Abs(radius))
-		p, err := NewPath([]Vertex{{Point: Point{0, 0}}, {Point: Point{100, 0}}, {Point: Point{100, 200}, Bulge: math.Copysign(math.Tan(half/2), radius)}, {Point: Point{0, 200}}})
+		p, err := NewPath([]Vertex{{Point: Point{0, 0}}, {Point: Point{100, 0}},
+			{Point: Point{100, 200}, Bulge: math.Copysign(math.Tan(half/2), radius)}, {Point: Point{0, 200}}})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -284,7 +297,8 @@ func TestCuttableVerdicts(t *testing.T) {
 	}{
 		{"outside curve of 60", bowed(60), true, "by hand, the curves with relief scores"},
 		{"inside curve of 151", bowed(-151), true, "by hand, the curves with relief scores"},
-		{"inside curve of 149", bowed(-149), false, "an inside curve of 149 mm radius does not break out by hand; below 150 it is ground or ordered"},
+		{"inside curve of 149", bowed(-149), false,
+			"an inside curve of 149 mm radius does not break out by hand; below 150 it is ground or ordered"},
 		{"a strip of 32.1", strip(32.1), true, "by hand, straight scores"},
 		{"a strip of 32", strip(32), true, "by hand, straight scores"},
 		{"a strip of 31.9", strip(31.9), false, "it is 31.9 mm narrow; 8 × the thickness, 32 mm, breaks off by hand"},

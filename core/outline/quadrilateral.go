@@ -40,7 +40,8 @@ func QuadrilateralOf(bottom, right, top, left, rising float64) (Quadrilateral, e
 	}
 	lower, upper := facing(bottom, rising, right), facing(rising, left, top)
 	if lower+upper >= math.Pi {
-		return Quadrilateral{}, fault.New("diagonal_rising", "the corner at the lower left would turn inside out", "measure the sides and the diagonal again")
+		return Quadrilateral{}, fault.New("diagonal_rising", "the corner at the lower left would turn inside out",
+			"measure the sides and the diagonal again")
 	}
 	c := Point{rising * math.Cos(lower), rising * math.Sin(lower)}
 	d := Point{left * math.Cos(lower+upper), left * math.Sin(lower+upper)}

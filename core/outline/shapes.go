@@ -47,17 +47,20 @@ func NotchedRect(w, h, from, along, down float64) (Path, error) {
 	}
 	switch {
 	case !(from >= 0) || from+along > w:
-		return nil, fault.New("notch_width", "the notch reaches beyond the side", fmt.Sprintf("from the left it ends at %.1f of %.1f mm", from+along, w))
+		return nil, fault.New("notch_width", "the notch reaches beyond the side",
+			fmt.Sprintf("from the left it ends at %.1f of %.1f mm", from+along, w))
 	case down >= h:
 		return nil, fault.New("notch_depth", "the notch goes through the pane", "it is less than the height")
 	case along >= w:
 		return nil, fault.New("notch_width", "the notch takes the whole top", "lower the height instead")
 	}
-	v := []Vertex{{Point: Point{0, 0}}, {Point: Point{w, 0}}, {Point: Point{w, h}}, {Point: Point{from + along, h}}, {Point: Point{from + along, h - down}}, {Point: Point{from, h - down}}, {Point: Point{from, h}}, {Point: Point{0, h}}}
+	v := []Vertex{{Point: Point{0, 0}}, {Point: Point{w, 0}}, {Point: Point{w, h}}, {Point: Point{from + along, h}},
+		{Point: Point{from + along, h - down}}, {Point: Point{from, h - down}}, {Point: Point{from, h}}, {Point: Point{0, h}}}
 	if from == 0 {
 		v = append(v[:5], Vertex{Point: Point{0, h - down}})
 	} else if from+along == w {
-		v = []Vertex{{Point: Point{0, 0}}, {Point: Point{w, 0}}, {Point: Point{w, h - down}}, {Point: Point{from, h - down}}, {Point: Point{from, h}}, {Point: Point{0, h}}}
+		v = []Vertex{{Point: Point{0, 0}}, {Point: Point{w, 0}}, {Point: Point{w, h - down}}, {Point: Point{from, h - down}},
+			{Point: Point{from, h}}, {Point: Point{0, h}}}
 	}
 	return NewPath(v)
 }
@@ -127,7 +130,8 @@ func PointedTop(w, spring, rise float64) (Path, error) {
 	if radius < w { // the centres lie inside: the arc turns past its springing
 		b = math.Tan(math.Atan2(rise, w/2-(w-radius)) / 4)
 	}
-	return NewPath([]Vertex{{Point{0, 0}, 0}, {Point{w, 0}, 0}, {Point{w, spring}, b}, {Point{w / 2, spring + rise}, b}, {Point{0, spring}, 0}})
+	return NewPath([]Vertex{{Point{0, 0}, 0}, {Point{w, 0}, 0}, {Point{w, spring}, b}, {Point{w / 2, spring + rise}, b},
+		{Point{0, spring}, 0}})
 }
 
 // ellipseArcs is how many arcs stand for an ellipse: within a hundredth of a

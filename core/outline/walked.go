@@ -23,7 +23,8 @@ const arcsBetween = 6
 // ordinates is a shape with a straight bottom, upright ends and a smooth top
 // through offsets at equal stations: n spaces, n+1 ordinates.
 func ordinates(n int) Kind {
-	k := Kind{ID: Ordinates, Name: "by ordinates", Measures: measures("base"), Checks: measures("between"), Counted: "spaces between stations"}
+	k := Kind{ID: Ordinates, Name: "by ordinates", Measures: measures("base"), Checks: measures("between"),
+		Counted: "spaces between stations"}
 	for i := 0; i <= n; i++ {
 		k.Measures = append(k.Measures, MeasureOf(fmt.Sprintf("o%d", i)))
 	}
@@ -84,7 +85,8 @@ func through(m Values, n int) (Path, error) {
 		x0, x1 := m["base"]*(1-float64(i)/float64(steps)), m["base"]*(1-float64(i+1)/float64(steps))
 		a, mid, b := at(x0), at((x0+x1)/2), at(x1)
 		if i > 0 && a.Y <= same {
-			return nil, fault.New(fmt.Sprintf("o%d", int(math.Round(x0/m["base"]*float64(n)))), "the curve dips to the straight edge here", "read this ordinate again")
+			return nil, fault.New(fmt.Sprintf("o%d", int(math.Round(x0/m["base"]*float64(n)))),
+				"the curve dips to the straight edge here", "read this ordinate again")
 		}
 		v = append(v, Vertex{a, BulgeThrough(a, mid, b)})
 	}
@@ -123,7 +125,8 @@ func points(n int, id string) Kind {
 			return nil, err
 		}
 		if p.crosses() {
-			return nil, fault.New("p1_a", "the sides cross: the points are not in walking order, or one was read wrong", "number them anticlockwise from the lower left")
+			return nil, fault.New("p1_a", "the sides cross: the points are not in walking order, or one was read wrong",
+				"number them anticlockwise from the lower left")
 		}
 		return p, nil
 	}
@@ -188,7 +191,8 @@ func located(m Values, n int) ([]Point, error) {
 		p, err := Trilaterate(a, b, m[fmt.Sprintf("p%d_a", i)], m[fmt.Sprintf("p%d_b", i)])
 		var f *fault.Error
 		if errors.As(err, &f) {
-			return nil, fault.New(fmt.Sprintf("p%d_%s", i, map[string]string{"first": "a", "second": "b"}[f.Field]), f.Why, f.Cure)
+			return nil, fault.New(fmt.Sprintf("p%d_%s", i, map[string]string{"first": "a", "second": "b"}[f.Field]), f.Why,
+				f.Cure)
 		}
 		out = append(out, p)
 	}

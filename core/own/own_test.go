@@ -10,18 +10,21 @@ import (
 )
 
 func TestLaid(t *testing.T) {
-	vs := Values{{Kind: Material, ID: "cast", Item: "density", V: 2480, Sheet: "sheet 4", By: "Mira Quill", At: time.Date(2026, 3, 5, 9, 0, 0, 0, time.UTC)}}
+	vs := Values{{Kind: Material, ID: "cast", Item: "density", V: 2480, Sheet: "sheet 4", By: "Mira Quill",
+		At: time.Date(2026, 3, 5, 9, 0, 0, 0, time.UTC)}}
 	v, ok := vs.Laid(Material, "cast", "density")
 	if !ok || v.V != 2480 {
 		t.Fatalf("%+v, %v", v, ok)
 	}
-	if o := v.Origin.Of("cast"); o.Kind != origin.Shop || o.String() != "set by the shop: sheet 4; Mira Quill, 5 Mar 2026" {
+	if o := v.Origin.Of("cast"); o.Kind != origin.Shop ||
+		o.String() != "set by the shop: sheet 4; Mira Quill, 5 Mar 2026" {
 		t.Errorf("origin: %s", o)
 	}
 	if v.Origin.Check() == nil {
 		t.Error("a data file of the book may not say that the shop has set it")
 	}
-	for _, miss := range [][3]string{{Family, "cast", "density"}, {Material, "wired", "density"}, {Material, "cast", "steady"}} {
+	for _, miss := range [][3]string{{Family, "cast", "density"}, {Material, "wired", "density"},
+		{Material, "cast", "steady"}} {
 		if _, ok := vs.Laid(miss[0], miss[1], miss[2]); ok {
 			t.Errorf("%v is not set", miss)
 		}

@@ -31,16 +31,19 @@ func (m Material) again(n Need, t float64) string {
 			return ""
 		}
 		if known && old.Sudden != nil && m.Sudden.V <= old.Sudden.V {
-			return fmt.Sprintf("the old %s stood a sudden change of %s K and broke, this stands %s K", old.Short, working.Num(old.Sudden.V, 0), working.Num(m.Sudden.V, 0))
+			return fmt.Sprintf("the old %s stood a sudden change of %s K and broke, this stands %s K", old.Short,
+				working.Num(old.Sudden.V, 0), working.Num(m.Sudden.V, 0))
 		}
 		if m.Sudden.V < suddenSpare*n.Exposure.Sudden {
-			return fmt.Sprintf("it stands a sudden change of %s K where %s K may come", working.Num(m.Sudden.V, 0), working.Num(n.Exposure.Sudden, 0))
+			return fmt.Sprintf("it stands a sudden change of %s K where %s K may come", working.Num(m.Sudden.V, 0),
+				working.Num(n.Exposure.Sudden, 0))
 		}
 	case "seat":
 		if n.Load.Warp > 0 {
 			v := m.SeatStress(n.Load, t)
 			if may, _ := m.allowable(strength.Permanent); v > seatShare*may {
-				return fmt.Sprintf("pressed onto this seat it takes %s of the %s MPa that it holds", working.Num(v, 1), working.Num(may, 1))
+				return fmt.Sprintf("pressed onto this seat it takes %s of the %s MPa that it holds", working.Num(v, 1),
+					working.Num(may, 1))
 			}
 			return ""
 		}
@@ -81,7 +84,8 @@ func (c Choice) besides() string {
 	}
 	for n, r := range c.Open[1:] {
 		if r.Like {
-			s += fmt.Sprintf(" Like the old one would be %s mm %s, number %d with %s of 10: %s.", working.Num(r.Thickness, 1), r.Name, n+2, working.Num(r.Score, 1), r.Sentence)
+			s += fmt.Sprintf(" Like the old one would be %s mm %s, number %d with %s of 10: %s.", working.Num(r.Thickness, 1),
+				r.Name, n+2, working.Num(r.Score, 1), r.Sentence)
 		}
 	}
 	return s

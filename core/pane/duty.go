@@ -28,9 +28,11 @@ func (d Duty) Check() error {
 		v, most   float64
 		why, cure string
 	}{
-		{"duty.pressure", d.Pressure, 400, "a pressure from 0 to 400 bar is expected", "read it off the plant's plate, in bar"},
+		{"duty.pressure", d.Pressure, 400, "a pressure from 0 to 400 bar is expected",
+			"read it off the plant's plate, in bar"},
 		{"duty.push", d.Push, 10000, "a push from 0 to 10,000 N is expected", "a hand leaning hard is 500 to 1000 N"},
-		{"duty.water", d.Water, 20, "a head of water from 0 to 20 m is expected", "measure from the pane's lower edge up to the water"},
+		{"duty.water", d.Water, 20, "a head of water from 0 to 20 m is expected",
+			"measure from the pane's lower edge up to the water"},
 		{"duty.even", d.Even, 1000, "a pressure from 0 to 1000 kPa is expected", "1 kPa is about 100 kg on a square metre"},
 	} {
 		if !(c.v >= 0 && c.v <= c.most) {

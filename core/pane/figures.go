@@ -42,34 +42,42 @@ func (m Material) MassFigure(area, thickness float64) working.Figure {
 
 // ofPly are the inputs that every plate has.
 func (m Material) ofPly(t float64, more ...working.Input) []working.Input {
-	return append([]working.Input{working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)), working.In("ν", "Poisson's ratio", m.Nu.V, "", m.Nu.Origin.Of(m.Short)), working.In("t", "thickness of a ply", m.sheet(t).T, "mm", origin.Sum())}, more...)
+	return append([]working.Input{working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)),
+		working.In("ν", "Poisson's ratio", m.Nu.V, "", m.Nu.Origin.Of(m.Short)),
+		working.In("t", "thickness of a ply", m.sheet(t).T, "mm", origin.Sum())}, more...)
 }
 
-var heldSaid = map[Held]string{"": "held all round", Three: "held on three sides", Two: "held on two sides", Round: "held all round"}
+var heldSaid = map[Held]string{"": "held all round", Three: "held on three sides", Two: "held on two sides",
+	Round: "held all round"}
 
 func (m Material) stressFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
 	left := m.roomFor(l, a, t)
 	plies, span := float64(max(1, m.Plies)), l.span()
 	s := m.sheet(t)
 	plates := origin.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
-	f := working.Figure{Key: "stress_" + a.key, Value: b.Stress, Unit: "MPa", Limit: working.Most(left.stress, "MPa", left.from),
+	f := working.Figure{Key: "stress_" + a.key, Value: b.Stress, Unit: "MPa", Limit: working.Most(left.stress, "MPa",
+		left.from),
 		Sentence: fmt.Sprintf("in the pane %s, %s", a.said, heldSaid[l.Held])}
 	if a.force > 0 {
 		p := a.force / plies
 		f.Working = working.Of("6 × {κ} × {P} / {t}²", b.Stress, "MPa", m.ofPly(t,
-			working.In("κ", "moment per newton, by the series for this pane and a patch of 100 × 100 mm", b.Stress*s.T*s.T/6/p, "", plates), working.In("P", "force on a ply", p, "N", origin.Read("")))...)
+			working.In("κ", "moment per newton, by the series for this pane and a patch of 100 × 100 mm", b.Stress*s.T*s.T/6/p,
+				"", plates), working.In("P", "force on a ply", p, "N", origin.Read("")))...)
 	} else {
 		q := a.q / plies
 		f.Working = working.Of("6 × {β} × {q} × {a}² / {t}²", b.Stress, "MPa", m.ofPly(t,
 			working.In("β", "by the series for this ratio", b.Stress*s.T*s.T/(6*q*1e-3*span*span), "", plates),
-			working.In("q", "pressure on a ply, N/mm²", q/1000, "", origin.Sum()), working.In("a", "span", span, "mm", origin.Sum()))...)
+			working.In("q", "pressure on a ply, N/mm²", q/1000, "", origin.Sum()),
+			working.In("a", "span", span, "mm", origin.Sum()))...)
 	}
 	note := ""
 	if b.Large {
-		note = "It bends by more than half its thickness: the plate's own stretching helps, so this stress is on the safe side. "
+		note = "It bends by more than half its thickness: the plate's own stretching helps, so this stress is on the safe " +
+			"side. "
 	}
 	if left.taken > 0 {
-		note += fmt.Sprintf("The seat and what it carries for good take %s %% of what it holds for good; that share is off the limit.", working.Num(100*left.taken, 0))
+		note += fmt.Sprintf("The seat and what it carries for good take %s %% of what it holds for good; that share is off "+
+			"the limit.", working.Num(100*left.taken, 0))
 	}
 	f.Working = f.Working.With(strings.TrimSpace(note))
 	return f.Judge(working.Stop)
@@ -79,7 +87,8 @@ func (m Material) bendFigure(l Load, a action, b strength.Bent, t float64) worki
 	limit, span := m.roomFor(l, a, t).deflection, l.span()
 	said := "it may bend " + m.spanShare() + " of its span, with what is on it for good"
 	if m.deflectionLimit(l) < m.spanLimit(l) {
-		said = fmt.Sprintf("beyond √(¾ × spare bite × span) = √(¾ × %s × %s) it is drawn out of its bite", length.Metric(l.Spare), length.Metric(span))
+		said = fmt.Sprintf("beyond √(¾ × spare bite × span) = √(¾ × %s × %s) it is drawn out of its bite",
+			length.Metric(l.Spare), length.Metric(span))
 	}
 	plies, d := float64(max(1, m.Plies)), m.sheet(t).Rigidity()
 	plates := origin.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
@@ -87,14 +96,17 @@ func (m Material) bendFigure(l Load, a action, b strength.Bent, t float64) worki
 	if a.force > 0 {
 		p := a.force / plies
 		formula = "{κ} × {P} / ({E}·1000 × {t}³ / (12 × (1 − {ν}²)))"
-		in = append(in, working.In("κ", "by the series for this pane and a patch of 100 × 100 mm, mm²", b.Deflection*d/p, "", plates), working.In("P", "force on a ply", p, "N", origin.Read("")))
+		in = append(in, working.In("κ", "by the series for this pane and a patch of 100 × 100 mm, mm²", b.Deflection*d/p,
+			"", plates), working.In("P", "force on a ply", p, "N", origin.Read("")))
 	} else {
 		q := a.q / plies / 1000
 		in = append(in, working.In("α", "by the series for this ratio", b.Deflection*d/(q*math.Pow(span, 4)), "", plates),
 			working.In("q", "pressure on a ply, N/mm²", q, "", origin.Sum()), working.In("a", "span", span, "mm", origin.Sum()))
 	}
-	f := working.Figure{Key: "bend_" + a.key, Value: b.Deflection, Unit: "mm", Limit: working.Most(limit, "mm", origin.Custom()),
-		Sentence: "it bends " + a.said, Working: working.Of(formula, b.Deflection, "mm", m.ofPly(t, in...)...).With("Span " + length.Metric(span) + " mm: " + said + ".")}
+	f := working.Figure{Key: "bend_" + a.key, Value: b.Deflection, Unit: "mm",
+		Limit:    working.Most(limit, "mm", origin.Custom()),
+		Sentence: "it bends " + a.said, Working: working.Of(formula, b.Deflection, "mm", m.ofPly(t, in...)...).With("Span " +
+			length.Metric(span) + " mm: " + said + ".")}
 	return f.Judge(working.Stop)
 }
 
@@ -108,9 +120,12 @@ func (m Material) seatFigure(l Load, t float64) (working.Figure, bool) {
 	if l.Held == Round {
 		formula = "{E}·1000 × {t} × ({w} / 2) / ((1 + {ν}) × ({W} / 2)²)"
 	}
-	f := working.Figure{Key: "stress_seat", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from), Place: "seat_warp",
+	f := working.Figure{Key: "stress_seat", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from),
+		Place:    "seat_warp",
 		Sentence: "in the pane for good when it is pressed onto the warped seat",
-		Working:  working.Of(formula, v, "MPa", m.ofPly(t, working.In("w", "seat out of flat", l.Warp, "mm", origin.Read("")), working.In("W", "width", l.W, "mm", origin.Sum()), working.In("H", "height", l.H, "mm", origin.Sum()))...).With("Pure twist of a plate. A softer or a thinner pane, or a soft bed, takes it better.")}
+		Working: working.Of(formula, v, "MPa", m.ofPly(t, working.In("w", "seat out of flat", l.Warp, "mm", origin.Read("")),
+			working.In("W", "width", l.W, "mm", origin.Sum()), working.In("H", "height", l.H, "mm", origin.Sum()))...).With(
+			"Pure twist of a plate. A softer or a thinner pane, or a soft bed, takes it better.")}
 	return f.Judge(working.Stop), true
 }
 
@@ -123,8 +138,12 @@ func (m Material) HoopFigure(d Duty, outside, wall float64) (f working.Figure, o
 	}
 	may, from := m.allowable(strength.Permanent)
 	f = working.Figure{Key: "stress_hoop", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from),
-		Sentence: fmt.Sprintf("round the tube at %s bar; whether it may be fitted its rating says, not this number", working.Num(d.Pressure, 1)),
-		Working: working.Of("{p} × ({R}² + {r}²) / ({R}² − {r}²)", v, "MPa", working.In("p", "pressure, N/mm²", d.Pressure*kPaPerBar/1000, "", origin.Read("")), working.In("R", "outside radius", outside/2, "mm", origin.Read("")), working.In("r", "radius of the bore", outside/2-wall, "mm", origin.Sum())).
+		Sentence: fmt.Sprintf("round the tube at %s bar; whether it may be fitted its rating says, not this number",
+			working.Num(d.Pressure, 1)),
+		Working: working.Of("{p} × ({R}² + {r}²) / ({R}² − {r}²)", v, "MPa",
+			working.In("p", "pressure, N/mm²", d.Pressure*kPaPerBar/1000, "", origin.Read("")),
+			working.In("R", "outside radius", outside/2, "mm", origin.Read("")),
+			working.In("r", "radius of the bore", outside/2-wall, "mm", origin.Sum())).
 			With("Lamé, at the bore, where it is greatest. Heat, scratches and what the water has eaten come on top.")}
 	return f.Judge(working.Stop), true
 }
@@ -140,9 +159,14 @@ func (m Material) EdgeFigure(e exposure.Exposure) (f working.Figure, ok bool) {
 	v := heat.EdgeStress(m.E.V, m.Alpha.V, dT)
 	may, from := m.allowable(strength.Day)
 	f = working.Figure{Key: "stress_edge", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from),
-		Sentence: fmt.Sprintf("at its covered edge, which the frame keeps %s K cooler than the hot middle", working.Num(dT, 0)),
-		Working: working.Of("{E}·1000 × {α} × 10⁻⁶ × ({T} − {F})", v, "MPa", working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)), working.In("α", "growth of "+m.Short, m.Alpha.V, "10⁻⁶/K", m.Alpha.Origin.Of(m.Short)),
-			working.In("T", "hot middle", e.Steady, "°C", origin.Custom()), working.In("F", "frame when the pane is hot", e.FrameHot, "°C", origin.Custom())).
-			With("As if the hot middle held the edge back in full, and the limit for the warm hours of a day. A smooth edge without chips, and a frame that warms with the pane, are what help.")}
+		Sentence: fmt.Sprintf("at its covered edge, which the frame keeps %s K cooler than the hot middle",
+			working.Num(dT, 0)),
+		Working: working.Of("{E}·1000 × {α} × 10⁻⁶ × ({T} − {F})", v, "MPa",
+			working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)),
+			working.In("α", "growth of "+m.Short, m.Alpha.V, "10⁻⁶/K", m.Alpha.Origin.Of(m.Short)),
+			working.In("T", "hot middle", e.Steady, "°C", origin.Custom()), working.In("F", "frame when the pane is hot",
+				e.FrameHot, "°C", origin.Custom())).
+			With("As if the hot middle held the edge back in full, and the limit for the warm hours of a day. A smooth edge " +
+				"without chips, and a frame that warms with the pane, are what help.")}
 	return f.Judge(working.Warn), true
 }

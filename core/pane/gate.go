@@ -87,7 +87,8 @@ type Closed struct {
 // gates are all that can close for a material, in the order in which they are
 // named.
 func (m Material) gates() []func(Need) *Closed {
-	return []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate, m.pressureGate, m.shapeGate, m.holeGate, m.depth, m.warpGate, m.loadGate}
+	return []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate,
+		m.pressureGate, m.shapeGate, m.holeGate, m.depth, m.warpGate, m.loadGate}
 }
 
 // gate returns the first gate that closes for the material, or nil.
@@ -129,8 +130,9 @@ func closed(gate, sentence, unit, symbol, name string, value float64, limit *wor
 	}
 	w := working.Working{
 		Formula: symbol + " " + sign + " limit",
-		Values:  strings.TrimSpace(fmt.Sprintf("%s %s %s %s", working.Num(value, 1), against, working.Num(limit.Value, 1), unit)),
-		Inputs:  []working.Input{working.In(symbol, name, value, unit, origin.Read(""))},
+		Values: strings.TrimSpace(fmt.Sprintf("%s %s %s %s", working.Num(value, 1), against, working.Num(limit.Value, 1),
+			unit)),
+		Inputs: []working.Input{working.In(symbol, name, value, unit, origin.Read(""))},
 	}
 	f := working.Figure{Key: "gate_" + gate, Value: value, Unit: unit, Limit: limit, Working: w}.Judge(working.Stop)
 	if f.Margin >= 0 {
@@ -140,7 +142,8 @@ func closed(gate, sentence, unit, symbol, name string, value float64, limit *wor
 }
 
 func (m Material) steady(n Need) *Closed {
-	return closed("steady", fmt.Sprintf("hot side %s °C is above the %s °C that it stands in steady use", working.Num(n.Exposure.Steady, 0), working.Num(m.Steady.V, 0)),
+	return closed("steady", fmt.Sprintf("hot side %s °C is above the %s °C that it stands in steady use",
+		working.Num(n.Exposure.Steady, 0), working.Num(m.Steady.V, 0)),
 		"°C", "T", "hot side in steady use", n.Exposure.Steady, working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
 }
 
@@ -148,14 +151,17 @@ func (m Material) peak(n Need) *Closed {
 	if m.Peak == nil {
 		// What is not on file is asked for when it matters: when the job goes
 		// beyond the heat that it is known to stand for good.
-		c := closed("peak", fmt.Sprintf("for minutes it sees %s °C, and what it stands then is not on file: look it up on its sheet, and put it into the Book", working.Num(n.Exposure.Short, 0)),
-			"°C", "T", "hottest for minutes, against the steady limit", n.Exposure.Short, working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
+		c := closed("peak", fmt.Sprintf("for minutes it sees %s °C, and what it stands then is not on file: look it up on "+
+			"its sheet, and put it into the Book", working.Num(n.Exposure.Short, 0)),
+			"°C", "T", "hottest for minutes, against the steady limit", n.Exposure.Short,
+			working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
 		if c != nil {
 			c.Unknown = true
 		}
 		return c
 	}
-	return closed("peak", fmt.Sprintf("a peak of %s °C is above the %s °C that it stands for minutes", working.Num(n.Exposure.Short, 0), working.Num(m.Peak.V, 0)),
+	return closed("peak", fmt.Sprintf("a peak of %s °C is above the %s °C that it stands for minutes",
+		working.Num(n.Exposure.Short, 0), working.Num(m.Peak.V, 0)),
 		"°C", "T", "hottest for minutes", n.Exposure.Short, working.Most(m.Peak.V, "°C", m.Peak.Origin.Of(m.Short)))
 }
 
@@ -188,12 +194,14 @@ func (m Material) life(n Need) *Closed {
 			used += e.Hours / row.Hours
 			said = fmt.Sprintf("%s h at %s °C and %s", working.Num(e.Hours, 0), working.Num(e.Steady, 0), said)
 		}
-		return closed("life", fmt.Sprintf("%s use up %s of its life", said, working.Num(used, 2)), "of its life", "n", "shares of its life at each heat, summed", used, working.Most(1, "of its life", m.From(peak)))
+		return closed("life", fmt.Sprintf("%s use up %s of its life", said, working.Num(used, 2)), "of its life", "n",
+			"shares of its life at each heat, summed", used, working.Most(1, "of its life", m.From(peak)))
 	}
 	if !hot {
 		return nil
 	}
-	return closed("life", fmt.Sprintf("%s h at %s °C is more than the %s h that it lasts at %s °C", working.Num(e.Hours, 0), working.Num(e.Steady, 0), working.Num(row.Hours, 0), working.Num(row.C, 0)),
+	return closed("life", fmt.Sprintf("%s h at %s °C is more than the %s h that it lasts at %s °C",
+		working.Num(e.Hours, 0), working.Num(e.Steady, 0), working.Num(row.Hours, 0), working.Num(row.C, 0)),
 		"h", "t", "hours at the hot temperature", e.Hours, working.Most(row.Hours, "h", m.From(row)))
 }
 
@@ -201,7 +209,8 @@ func (m Material) sudden(n Need) *Closed {
 	if m.Sudden == nil {
 		return nil
 	}
-	return closed("sudden", fmt.Sprintf("a sudden change of %s K is above the %s K that it stands", working.Num(n.Exposure.Sudden, 0), working.Num(m.Sudden.V, 0)),
+	return closed("sudden", fmt.Sprintf("a sudden change of %s K is above the %s K that it stands",
+		working.Num(n.Exposure.Sudden, 0), working.Num(m.Sudden.V, 0)),
 		"K", "ΔT", "sudden change", n.Exposure.Sudden, working.Most(m.Sudden.V, "K", m.Sudden.Origin.Of(m.Short)))
 }
 
@@ -209,7 +218,9 @@ func (m Material) safetyGate(n Need) *Closed {
 	if !n.Strike || m.Safety {
 		return nil
 	}
-	return never("safety", "people can fall against it, and it is not safety glazing; local code says which class is asked for", "safety glazing")
+	return never("safety",
+		"people can fall against it, and it is not safety glazing; local code says which class is asked for",
+		"safety glazing")
 }
 
 // never closes for want of something that a material has or has not.
@@ -222,6 +233,7 @@ func (m Material) depth(n Need) *Closed {
 		return nil
 	}
 	thin := m.Thicknesses[0]
-	return closed("depth", fmt.Sprintf("its thinnest pane is %s mm and the rebate has room for %s", working.Num(thin, 1), length.Metric(n.Depth)),
+	return closed("depth", fmt.Sprintf("its thinnest pane is %s mm and the rebate has room for %s", working.Num(thin, 1),
+		length.Metric(n.Depth)),
 		"mm", "t", "thinnest pane", thin, working.Most(n.Depth, "mm", origin.Read("")))
 }

@@ -21,27 +21,37 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 		}
 		return e
 	}
-	stack := Stack{Panes: []Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"}, {Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2, Cavity: 250}
+	stack := Stack{Panes: []Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
+		{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2, Cavity: 250}
 	b := &strings.Builder{}
 	for _, c := range []struct {
 		name string
 		n    Need
 	}{
 		{"sauna stove", Need{Exposure: at("fire"), Area: 62000, Thickness: 4, Like: "glass-ceramic"}},
-		{"sauna stove that had toughened", Need{Exposure: at("fire"), Area: 62000, Thickness: 4, Like: "toughened", Beware: "material"}},
+		{"sauna stove that had toughened", Need{Exposure: at("fire"), Area: 62000, Thickness: 4, Like: "toughened",
+			Beware: "material"}},
 		{"potter's kiln", Need{Exposure: at("kiln"), Area: 10000, Thickness: 5}},
-		{"deck oven, outer of two", Need{Exposure: at("oven"), Area: 200000, Thickness: 4, Stack: stack, Room: 22, Like: "toughened"}},
+		{"deck oven, outer of two", Need{Exposure: at("oven"), Area: 200000, Thickness: 4, Stack: stack, Room: 22,
+			Like: "toughened"}},
 		{"apothecary cabinet", Need{Exposure: at("room"), Area: 90000, Thickness: 3, Like: "annealed", Depth: 6}},
 		{"greenhouse", Need{Exposure: at("weather"), Area: 300000, Thickness: 4, Load: Load{W: 500, H: 600, Wind: 30}}},
-		{"tractor's cab", Need{Exposure: at("weather"), Area: 600000, Thickness: 5, Vehicle: true, Load: Load{W: 800, H: 750, Wind: 30}}},
-		{"tram's windscreen", Need{Exposure: at("weather"), Area: 700000, Thickness: 6, Vehicle: true, Duty: Duty{Windscreen: true}}},
-		{"horse trailer, where somebody may fall", Need{Exposure: at("weather"), Area: 200000, Thickness: 4, Strike: true, Load: Load{W: 500, H: 400, Push: 600, Warp: 3, Wind: 30}}},
-		{"wheelhouse", Need{Exposure: at("weather"), Area: 400000, Thickness: 6, Load: Load{W: 800, H: 500, Even: 6, Wind: 30, Spare: 2}}},
-		{"boiler's gauge tube", Need{Exposure: at("boiler"), Thickness: 2.5, Tube: true, Outside: 13, Duty: Duty{Pressure: 6}}},
-		{"museum case that lies", Need{Exposure: at("room"), Area: 500000, Thickness: 6, Load: Load{W: 1000, H: 500, Lying: true, Push: 500}}},
+		{"tractor's cab", Need{Exposure: at("weather"), Area: 600000, Thickness: 5, Vehicle: true,
+			Load: Load{W: 800, H: 750, Wind: 30}}},
+		{"tram's windscreen", Need{Exposure: at("weather"), Area: 700000, Thickness: 6, Vehicle: true,
+			Duty: Duty{Windscreen: true}}},
+		{"horse trailer, where somebody may fall", Need{Exposure: at("weather"), Area: 200000, Thickness: 4, Strike: true,
+			Load: Load{W: 500, H: 400, Push: 600, Warp: 3, Wind: 30}}},
+		{"wheelhouse", Need{Exposure: at("weather"), Area: 400000, Thickness: 6, Load: Load{W: 800, H: 500, Even: 6, Wind: 30,
+			Spare: 2}}},
+		{"boiler's gauge tube", Need{Exposure: at("boiler"), Thickness: 2.5, Tube: true, Outside: 13,
+			Duty: Duty{Pressure: 6}}},
+		{"museum case that lies", Need{Exposure: at("room"), Area: 500000, Thickness: 6,
+			Load: Load{W: 1000, H: 500, Lying: true, Push: 500}}},
 		{"mirror", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Like: "mirror"}},
 		{"food counter, bent", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Bent: true, Duty: Duty{Food: true}}},
-		{"weights moved", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Weights: map[string]float64{"cost": 10, "scratch": 0}}},
+		{"weights moved", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Weights: map[string]float64{"cost": 10,
+			"scratch": 0}}},
 	} {
 		got, err := Choose(c.n)
 		if err != nil {
@@ -49,7 +59,8 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 		}
 		fmt.Fprintf(b, "= %s: %s\n", c.name, got.Advice)
 		for _, r := range got.Open {
-			fmt.Fprintf(b, "  %s %s %s mm: %s | again: %s | asks %v |", working.Num(r.Score, 2), r.Material, working.Num(r.Thickness, 1), r.Sentence, r.Again, r.Asks)
+			fmt.Fprintf(b, "  %s %s %s mm: %s | again: %s | asks %v |", working.Num(r.Score, 2), r.Material,
+				working.Num(r.Thickness, 1), r.Sentence, r.Again, r.Asks)
 			for _, q := range r.Reasons {
 				fmt.Fprintf(b, " %s %s×%s", q.Judgement, working.Num(q.Points, 1), working.Num(q.Weight, 1))
 			}
@@ -63,7 +74,8 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 		}
 		for _, m := range Laid(nil) {
 			for _, f := range m.LoadFigures(c.n.Load, m.Nearest(c.n.Thickness)) {
-				fmt.Fprintf(b, "  %s %s %s %s %s: %s | %s | %s\n", m.ID, f.Verdict, f.Key, working.Num(f.Value, 2), f.Unit, f.Sentence, f.Working.Values, f.Working.Note)
+				fmt.Fprintf(b, "  %s %s %s %s %s: %s | %s | %s\n", m.ID, f.Verdict, f.Key, working.Num(f.Value, 2), f.Unit,
+					f.Sentence, f.Working.Values, f.Working.Note)
 			}
 		}
 	}

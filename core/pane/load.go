@@ -38,9 +38,11 @@ type Load struct {
 
 // Check refuses a load that no pane sees.
 func (l Load) Check() error {
-	for _, c := range []struct{ v, most float64 }{{l.W, 10000}, {l.H, 10000}, {l.Wind, 100}, {l.Push, 1e4}, {l.Even, 5e4}, {l.Warp, 100}, {l.Spare, 1000}} {
+	for _, c := range []struct{ v, most float64 }{{l.W, 10000}, {l.H, 10000}, {l.Wind, 100}, {l.Push, 1e4}, {l.Even, 5e4},
+		{l.Warp, 100}, {l.Spare, 1000}} {
 		if !(c.v >= 0 && c.v <= c.most) {
-			return fault.New("load", "a load that no pane sees", "sides up to 10 m, wind up to 100 m/s, a push up to 10 kN, a seat up to 100 mm out of flat")
+			return fault.New("load", "a load that no pane sees",
+				"sides up to 10 m, wind up to 100 m/s, a push up to 10 kN, a seat up to 100 mm out of flat")
 		}
 	}
 	return nil
@@ -93,10 +95,12 @@ func (l Load) actions(m Material, t float64) []action {
 	}
 	var out []action
 	if l.Wind > 0 {
-		out = append(out, action{"gust", "in a gust of " + working.Num(l.Wind, 0) + " m/s", strength.Wind(l.Wind, 1), 0, strength.Gust})
+		out = append(out, action{"gust", "in a gust of " + working.Num(l.Wind, 0) + " m/s", strength.Wind(l.Wind, 1), 0,
+			strength.Gust})
 	}
 	if l.Push > 0 {
-		out = append(out, action{"push", "under a push of " + working.Num(l.Push, 0) + " N at the worst place", 0, l.Push, strength.Gust})
+		out = append(out, action{"push", "under a push of " + working.Num(l.Push, 0) + " N at the worst place", 0, l.Push,
+			strength.Gust})
 	}
 	q := l.Even
 	if l.Lying {
@@ -243,7 +247,8 @@ func (m Material) loadGate(n Need) *Closed {
 		if left.taken > 0 {
 			beside = " beside what is on it for good"
 		}
-		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s%s; %s", a.said, working.Num(t, 1), working.Num(b.Stress, 1), working.Num(left.stress, 1), beside, m.wouldDo(n.Load, t)),
+		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s%s; %s", a.said, working.Num(t, 1),
+			working.Num(b.Stress, 1), working.Num(left.stress, 1), beside, m.wouldDo(n.Load, t)),
 			"MPa", "σ", "stress "+a.said, b.Stress, working.Most(left.stress, "MPa", left.from))
 	}
 	limit := left.deflection
@@ -251,7 +256,8 @@ func (m Material) loadGate(n Need) *Closed {
 	if m.deflectionLimit(n.Load) < m.spanLimit(n.Load) {
 		far = "and be drawn out of its bite"
 	}
-	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1), length.Metric(b.Deflection), far, m.wouldDo(n.Load, t)),
+	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1),
+		length.Metric(b.Deflection), far, m.wouldDo(n.Load, t)),
 		"mm", "w", "deflection "+a.said, b.Deflection, working.Most(limit, "mm", origin.Custom()))
 }
 

@@ -37,16 +37,20 @@ func TestWarpedRingLeadsToPlastic(t *testing.T) {
 		t.Fatal(err)
 	}
 	g := gateOf(t, c, "annealed")
-	if g == nil || g.Gate != "warp" || math.Abs(g.Figure.Value-13.22) > 0.01 || math.Abs(g.Figure.Limit.Value-7.25) > 1e-9 {
+	if g == nil || g.Gate != "warp" || math.Abs(g.Figure.Value-13.22) > 0.01 ||
+		math.Abs(g.Figure.Limit.Value-7.25) > 1e-9 {
 		t.Fatalf("%+v", g)
 	}
-	if !strings.Contains(g.Sentence, "the seat is 1.2 mm out of flat; 6 mm would take 13.2 MPa there for good and holds 7.3") && !strings.Contains(g.Sentence, "holds 7.2") {
+	if !strings.Contains(g.Sentence,
+		"the seat is 1.2 mm out of flat; 6 mm would take 13.2 MPa there for good and holds 7.3") &&
+		!strings.Contains(g.Sentence, "holds 7.2") {
 		t.Error(g.Sentence)
 	}
 	if gateOf(t, c, "polycarbonate") != nil {
 		t.Error("polycarbonate is ruled out")
 	}
-	if first, err := ByID(c.Open[0].Material); err != nil || !first.Plastic || !strings.Contains(c.Open[0].Sentence, "pressed onto the seat it takes") {
+	if first, err := ByID(c.Open[0].Material); err != nil || !first.Plastic ||
+		!strings.Contains(c.Open[0].Sentence, "pressed onto the seat it takes") {
 		t.Errorf("first is %s: %s", c.Open[0].Name, c.Open[0].Sentence)
 	}
 	flat, _ := Choose(roomNeed(t, Load{W: 250, H: 250, Held: Round}))
@@ -101,7 +105,8 @@ func TestLaminatedIsReckonedByPly(t *testing.T) {
 func TestLoadFigures(t *testing.T) {
 	m, _ := ByID("annealed")
 	got := m.LoadFigures(Load{W: 900, H: 700, Wind: 30, Warp: 4}, 4)
-	if len(got) != 3 || got[0].Key != "stress_gust" || got[0].Verdict != working.Good || got[1].Key != "bend_gust" || got[2].Verdict != working.Good {
+	if len(got) != 3 || got[0].Key != "stress_gust" || got[0].Verdict != working.Good || got[1].Key != "bend_gust" ||
+		got[2].Verdict != working.Good {
 		t.Fatalf("%+v", got)
 	}
 	for _, f := range got {

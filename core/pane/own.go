@@ -139,7 +139,8 @@ func CheckOwn(vs own.Values, v own.Value) error {
 		return fault.New("item", "what it carries for good is a plastic's value", "of a glass, set the bending strength")
 	}
 	if m.Peak != nil && m.Peak.V < m.Steady.V {
-		return fault.New("v", "for minutes a material stands at least what it stands for good", "set the other of the two first")
+		return fault.New("v", "for minutes a material stands at least what it stands for good",
+			"set the other of the two first")
 	}
 	return nil
 }
@@ -153,7 +154,8 @@ func (m Material) checkLife(item string) error {
 	}
 	h := m.Life[n].Hours
 	if n > 0 && h > m.Life[n-1].Hours || n+1 < len(m.Life) && h < m.Life[n+1].Hours {
-		return fault.New("v", "a hotter pane never lasts longer: these hours do not lie between the rows beside them", "set the row beside it first")
+		return fault.New("v", "a hotter pane never lasts longer: these hours do not lie between the rows beside them",
+			"set the row beside it first")
 	}
 	return nil
 }

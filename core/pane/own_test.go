@@ -59,7 +59,8 @@ func TestOwnLife(t *testing.T) {
 		t.Fatalf("900 h at 600 °C: %s", g.Sentence)
 	}
 	n.Own = own.Values{laid("glass-ceramic", "life_610", 500)}
-	if g := gateOf(t, choose(t, n), "glass-ceramic"); g == nil || g.Gate != "life" || g.Figure.Limit.Value != 500 || !strings.Contains(g.Figure.Limit.Origin.Name, "sheet 7") {
+	if g := gateOf(t, choose(t, n), "glass-ceramic"); g == nil || g.Gate != "life" || g.Figure.Limit.Value != 500 ||
+		!strings.Contains(g.Figure.Limit.Origin.Name, "sheet 7") {
 		t.Errorf("%+v", g)
 	}
 	for item, field := range map[string]string{"life_610": "", "life_611": "item", "life_x": "item"} {
@@ -119,7 +120,8 @@ func TestCheckOwn(t *testing.T) {
 		}
 	}
 	// Two that only fit together: the other one first.
-	if err := CheckOwn(own.Values{laid("glass-ceramic", "peak", 1500)}, laid("glass-ceramic", "steady", 1400)); err != nil {
+	if err := CheckOwn(own.Values{laid("glass-ceramic", "peak", 1500)},
+		laid("glass-ceramic", "steady", 1400)); err != nil {
 		t.Error(err)
 	}
 }
@@ -155,7 +157,8 @@ func TestLifeLiesBetweenItsNeighbours(t *testing.T) {
 // the next thinner.
 func TestThicknessTakesTheDepth(t *testing.T) {
 	m := must(t, "annealed") // 2, 3, 4, 5, 6, 8, 10, 12
-	for _, c := range []struct{ asked, depth, want float64 }{{6, 6, 6}, {6, 5.9, 5}, {6, 5, 5}, {6, 0, 6}, {6, 20, 6}, {6, 2, 2}} {
+	for _, c := range []struct{ asked, depth, want float64 }{{6, 6, 6}, {6, 5.9, 5}, {6, 5, 5}, {6, 0, 6}, {6, 20, 6},
+		{6, 2, 2}} {
 		if got := m.thickness(Need{Thickness: c.asked, Depth: c.depth}); got != c.want {
 			t.Errorf("%v mm in %v: %v, want %v", c.asked, c.depth, got, c.want)
 		}

@@ -39,7 +39,8 @@ func open(c Choice) []string {
 
 func TestMaterialsAreSound(t *testing.T) {
 	for _, m := range Laid(nil) {
-		if m.Density.V < 1000 || m.Density.V > 3000 || m.E.V < 1 || m.Nu.V <= 0 || m.Nu.V >= 0.5 || m.Strength.V <= 0 || len(m.Thicknesses) == 0 {
+		if m.Density.V < 1000 || m.Density.V > 3000 || m.E.V < 1 || m.Nu.V <= 0 || m.Nu.V >= 0.5 || m.Strength.V <= 0 ||
+			len(m.Thicknesses) == 0 {
 			t.Errorf("%s: a value is off: %+v", m.ID, m)
 		}
 		for _, v := range []catalogue.Value{m.Density, m.E, m.Nu, m.Alpha, m.Lambda, m.Emissivity, m.Strength, m.Steady} {
@@ -90,9 +91,18 @@ func TestGates(t *testing.T) {
 	}{
 		{"peak", "toughened", "peak", func(n *Need) { n.Exposure.Short = 310 }},
 		{"sudden", "borosilicate", "sudden", func(n *Need) { n.Exposure.Sudden = 150 }},
-		{"safety", "annealed", "safety", func(n *Need) { n.Exposure.Steady, n.Exposure.Short, n.Exposure.Sudden, n.Strike = 30, 40, 10, true }},
-		{"life", "glass-ceramic", "life", func(n *Need) { n.Exposure.Steady, n.Exposure.Short, n.Exposure.Hours = 600, 610, 2000 }},
-		{"depth", "wired", "depth", func(n *Need) { n.Exposure.Steady, n.Exposure.Short, n.Exposure.Sudden, n.Depth = 30, 40, 10, 5 }},
+		{"safety", "annealed", "safety", func(n *Need) {
+			n.Exposure.Steady, n.Exposure.Short, n.Exposure.Sudden,
+				n.Strike = 30, 40, 10, true
+		}},
+		{"life", "glass-ceramic", "life", func(n *Need) {
+			n.Exposure.Steady, n.Exposure.Short, n.Exposure.Hours = 600, 610,
+				2000
+		}},
+		{"depth", "wired", "depth", func(n *Need) {
+			n.Exposure.Steady, n.Exposure.Short, n.Exposure.Sudden, n.Depth = 30, 40,
+				10, 5
+		}},
 	} {
 		n := need(t, "oven")
 		c.change(&n)

@@ -150,10 +150,12 @@ const (
 )
 
 func (m Material) rank(n Need) Ranked {
-	r := Ranked{Asks: m.asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut, Thickness: m.thickness(n), Sold: m.Sold(n.Tube, n.Read), Like: m.ID == n.Like}
+	r := Ranked{Asks: m.asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut, Thickness: m.thickness(n),
+		Sold: m.Sold(n.Tube, n.Read), Like: m.ID == n.Like}
 	for _, k := range Judgements() {
 		s := m.judge(k, n, r.Thickness)
-		r.Reasons = append(r.Reasons, Reason{Judgement: k, Name: judgements[k].name, Points: s.Points, Weight: n.weight(k), Why: s.Reason})
+		r.Reasons = append(r.Reasons, Reason{Judgement: k, Name: judgements[k].name, Points: s.Points, Weight: n.weight(k),
+			Why: s.Reason})
 	}
 	var sum, weights float64
 	in := make([]working.Input, 0, 2*len(r.Reasons))
@@ -162,15 +164,18 @@ func (m Material) rank(n Need) Ranked {
 		sum += q.Points * q.Weight
 		weights += q.Weight
 		p, w := fmt.Sprintf("p%d", i+1), fmt.Sprintf("w%d", i+1)
-		in = append(in, working.In(p, q.Name+": "+q.Why, q.Points, "of 10", origin.Custom()), working.In(w, "how much "+q.Name+" counts", q.Weight, "", origin.Custom()))
+		in = append(in, working.In(p, q.Name+": "+q.Why, q.Points, "of 10", origin.Custom()),
+			working.In(w, "how much "+q.Name+" counts", q.Weight, "", origin.Custom()))
 		terms = append(terms, "{"+w+"}·{"+p+"}")
 	}
 	if weights > 0 {
 		r.Score = sum / weights
 	}
 	in = append(in, working.In("Σw", "sum of the weights", weights, "", origin.Sum()))
-	r.Figure = working.Figure{Key: "score_" + m.ID, Sentence: m.Short, Value: r.Score, Unit: "of 10", Verdict: working.Note,
-		Working: working.Of("("+strings.Join(terms, " + ")+") / {Σw}", r.Score, "of 10", in...).With("Judgement, not physics: move the weights and see what changes.")}
+	r.Figure = working.Figure{Key: "score_" + m.ID, Sentence: m.Short, Value: r.Score, Unit: "of 10",
+		Verdict: working.Note,
+		Working: working.Of("("+strings.Join(terms, " + ")+") / {Σw}", r.Score, "of 10",
+			in...).With("Judgement, not physics: move the weights and see what changes.")}
 	r.Sentence, r.Again = r.sentence(n.Exposure.Steady >= hotFrom), m.again(n, r.Thickness)
 	return r
 }
@@ -200,7 +205,8 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 	switch k {
 	case "heat":
 		left := (m.Steady.V - n.Exposure.Steady) / m.Steady.V
-		return Score{clamp(10 * left / heatMarginFull), fmt.Sprintf("%s °C left to its steady limit of %s °C", working.Num(m.Steady.V-n.Exposure.Steady, 0), working.Num(m.Steady.V, 0))}
+		return Score{clamp(10 * left / heatMarginFull), fmt.Sprintf("%s °C left to its steady limit of %s °C",
+			working.Num(m.Steady.V-n.Exposure.Steady, 0), working.Num(m.Steady.V, 0))}
 	case "warp":
 		v := m.SeatStress(n.Load, thickness)
 		if v == 0 {
@@ -208,7 +214,8 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 		}
 		may, _ := m.allowable(strength.Permanent)
 		// A stiff pane also springs back: what it takes counts, not only its share.
-		return Score{clamp(10 * (1 - v/may) * (1 - v/(v+warpSoft))), fmt.Sprintf("pressed onto the seat it takes %s MPa and holds %s", working.Num(v, 1), working.Num(may, 1))}
+		return Score{clamp(10 * (1 - v/may) * (1 - v/(v+warpSoft))),
+			fmt.Sprintf("pressed onto the seat it takes %s MPa and holds %s", working.Num(v, 1), working.Num(may, 1))}
 	case "touch":
 		return m.touch(n, thickness)
 	case "like":
@@ -258,7 +265,8 @@ func (r Ranked) sentence(hot bool) string {
 		return (best[i].Points-5)*best[i].Weight > (best[j].Points-5)*best[j].Weight
 	})
 	if i := slices.IndexFunc(best, func(q Reason) bool { return q.Judgement == "heat" }); hot && i > 0 {
-		best = slices.Insert(slices.Delete(best, i, i+1), 0, r.Reasons[slices.IndexFunc(r.Reasons, func(q Reason) bool { return q.Judgement == "heat" })])
+		best = slices.Insert(slices.Delete(best, i, i+1), 0,
+			r.Reasons[slices.IndexFunc(r.Reasons, func(q Reason) bool { return q.Judgement == "heat" })])
 	}
 	s := best[0].Why
 	if best[1].Points >= speaksFor {

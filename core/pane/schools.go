@@ -44,12 +44,14 @@ func (c Choice) schools(n Need) []School {
 			if !n.Boat {
 				continue
 			}
-			first, second = func(_ Ranked, m Material) bool { return !m.Plastic }, func(_ Ranked, m Material) bool { return m.Plastic }
+			first, second = func(_ Ranked, m Material) bool { return !m.Plastic },
+				func(_ Ranked, m Material) bool { return m.Plastic }
 		case "impact":
 			if !n.Strike {
 				continue
 			}
-			first, second = func(_ Ranked, m Material) bool { return m.toughened() }, func(_ Ranked, m Material) bool { return m.laminated() }
+			first, second = func(_ Ranked, m Material) bool { return m.toughened() },
+				func(_ Ranked, m Material) bool { return m.laminated() }
 		case "maker":
 			if !n.Maker {
 				continue
@@ -69,7 +71,8 @@ func (c Choice) here(s Side, stands func(Ranked, Material) bool) Side {
 	s.Here = "Nothing on the list stands for it here: see what is ruled out."
 	for n, r := range c.Open {
 		if m, err := ByID(r.Material); err == nil && stands(r, m) {
-			s.Here = fmt.Sprintf("Here: %s mm %s, number %d with %s of 10.", working.Num(r.Thickness, 1), r.Name, n+1, working.Num(r.Score, 1))
+			s.Here = fmt.Sprintf("Here: %s mm %s, number %d with %s of 10.", working.Num(r.Thickness, 1), r.Name, n+1,
+				working.Num(r.Score, 1))
 			break
 		}
 	}

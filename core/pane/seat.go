@@ -31,6 +31,9 @@ func (m Material) warpGate(n Need) *Closed {
 		return nil
 	}
 	may, from := m.allowable(strength.Permanent)
-	return closed("warp", fmt.Sprintf("the seat is %s mm out of flat; %s mm would take %s MPa there for good and holds %s; up to %s mm out of flat it would do", length.Metric(n.Load.Warp), working.Num(t, 1), working.Num(v, 1), working.Num(may, 1), working.Num(math.Floor(n.Load.Warp*may/v*100)/100, 2)),
+	return closed("warp",
+		fmt.Sprintf("the seat is %s mm out of flat; %s mm would take %s MPa there for good and holds %s; up to %s mm out "+
+			"of flat it would do", length.Metric(n.Load.Warp), working.Num(t, 1), working.Num(v, 1), working.Num(may, 1),
+			working.Num(math.Floor(n.Load.Warp*may/v*100)/100, 2)),
 		"MPa", "σ", "stress on the warped seat", v, working.Most(may, "MPa", from))
 }

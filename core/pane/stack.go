@@ -49,16 +49,19 @@ func (st Stack) Depth() float64 {
 // Pack is the stack as heat sees it, between a cavity and a room, °C, with the
 // usual heat transfer on both sides.
 func (st Stack) Pack(vs own.Values, cavity, room float64) (heat.Pack, error) {
-	p := heat.Pack{Cavity: cavity, Room: room, Inside: heat.UsualInside, Outside: heat.UsualOutside, Slope: st.Slope, Gaps: st.Gaps, Gas: st.Gas}
+	p := heat.Pack{Cavity: cavity, Room: room, Inside: heat.UsualInside, Outside: heat.UsualOutside, Slope: st.Slope,
+		Gaps: st.Gaps, Gas: st.Gas}
 	if p.Slope == "" {
 		p.Slope = heat.Upright
 	}
 	for i, q := range st.Panes {
 		m, err := With(vs, q.Material)
 		if err != nil {
-			return p, fault.New(fmt.Sprintf("panes[%d].material", i), "no material is called "+q.Material, "choose one of the list")
+			return p, fault.New(fmt.Sprintf("panes[%d].material", i), "no material is called "+q.Material,
+				"choose one of the list")
 		}
-		h := heat.Pane{Name: m.Short, T: q.Thickness, Lambda: m.Lambda.V, Hot: m.Emissivity.V, Cold: m.Emissivity.V, Limit: m.Steady.V}
+		h := heat.Pane{Name: m.Short, T: q.Thickness, Lambda: m.Lambda.V, Hot: m.Emissivity.V, Cold: m.Emissivity.V,
+			Limit: m.Steady.V}
 		if m.Emissivity.V < 0.5 { // a coat has one face
 			h.Hot, h.Cold = bareFace, bareFace
 			switch q.Coat {
@@ -127,7 +130,8 @@ func (m Material) touch(n Need, thickness float64) Score {
 	if err != nil {
 		return Score{5, "the pack is not known"}
 	}
-	return Score{math.Max(0, math.Min(10, 10*(1-(r.Touch-heat.LongTouch)/touchNone))), fmt.Sprintf("with it the outside gets %.0f °C warm", r.Touch)}
+	return Score{math.Max(0, math.Min(10, 10*(1-(r.Touch-heat.LongTouch)/touchNone))),
+		fmt.Sprintf("with it the outside gets %.0f °C warm", r.Touch)}
 }
 
 // Check refuses a stack that cannot be; an empty one is nobody's word yet.
@@ -136,10 +140,12 @@ func (st Stack) Check() error {
 		return nil
 	}
 	if st.Here < 0 || st.Here > len(st.Panes) {
-		return fault.New("stack.here", fmt.Sprintf("the pack has %d panes", len(st.Panes)), "say which of them is on the table")
+		return fault.New("stack.here", fmt.Sprintf("the pack has %d panes", len(st.Panes)),
+			"say which of them is on the table")
 	}
 	if math.IsNaN(st.Cavity) || st.Cavity < 0 {
-		return fault.New("stack.cavity", "a temperature from 0 °C up is expected", "leave it at 0 to take what the object sees")
+		return fault.New("stack.cavity", "a temperature from 0 °C up is expected",
+			"leave it at 0 to take what the object sees")
 	}
 	p, err := st.Pack(nil, max(st.Cavity, 100), 20)
 	if err == nil {

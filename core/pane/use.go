@@ -28,11 +28,17 @@ func (m Material) vehicleGate(n Need) *Closed {
 	case n.Duty.Windscreen && !m.laminated():
 		return never("vehicle", "a windscreen is laminated, with the mark that local law asks for; this is not", "laminated")
 	case n.Vehicle && m.splinters():
-		return never("vehicle", "it is part of a vehicle, and this breaks into daggers; laminated or toughened with its mark is what is looked for", "breaks safely")
+		return never("vehicle",
+			"it is part of a vehicle, and this breaks into daggers; laminated or toughened with its mark is what is looked for",
+			"breaks safely")
 	case n.Vehicle && n.Moves != Trailer && !m.Safety:
-		return never("vehicle", "somebody may be thrown against it, and this breaks into sharp pieces; laminated, toughened or polycarbonate is what is looked for", "breaks safely")
+		return never("vehicle",
+			"somebody may be thrown against it, and this breaks into sharp pieces; laminated, toughened or polycarbonate is "+
+				"what is looked for", "breaks safely")
 	case n.Boat && m.splinters():
-		return never("vehicle", "somebody is thrown against it in a sea, and this breaks into daggers; toughened, laminated or plastic is what is looked for", "breaks safely")
+		return never("vehicle",
+			"somebody is thrown against it in a sea, and this breaks into daggers; toughened, laminated or plastic is what is "+
+				"looked for", "breaks safely")
 	}
 	return nil
 }
@@ -59,17 +65,20 @@ func (m Material) pressureGate(n Need) *Closed {
 		return nil
 	}
 	if !m.Rated {
-		return never("pressure", fmt.Sprintf("the plant is under %s bar, and this is not made with a rating for that", working.Num(p, 1)), "rated for pressure plant")
+		return never("pressure", fmt.Sprintf("the plant is under %s bar, and this is not made with a rating for that",
+			working.Num(p, 1)), "rated for pressure plant")
 	}
 	if !n.Tube || n.Outside == 0 {
 		return nil
 	}
 	v, err := strength.Tube(n.Outside, n.Thickness, p*kPaPerBar)
 	if err != nil {
-		return never("pressure", fmt.Sprintf("a wall of %s mm in a tube of %s mm outside cannot be reckoned: %s", working.Num(n.Thickness, 1), working.Num(n.Outside, 1), why(err)), "a wall that leaves a bore")
+		return never("pressure", fmt.Sprintf("a wall of %s mm in a tube of %s mm outside cannot be reckoned: %s",
+			working.Num(n.Thickness, 1), working.Num(n.Outside, 1), why(err)), "a wall that leaves a bore")
 	}
 	may, from := m.allowable(strength.Permanent)
-	return closed("pressure", fmt.Sprintf("at %s bar a wall of %s mm takes %s MPa round and holds %s for good", working.Num(p, 1), working.Num(n.Thickness, 1), working.Num(v, 1), working.Num(may, 1)),
+	return closed("pressure", fmt.Sprintf("at %s bar a wall of %s mm takes %s MPa round and holds %s for good",
+		working.Num(p, 1), working.Num(n.Thickness, 1), working.Num(v, 1), working.Num(may, 1)),
 		"MPa", "σ", "hoop stress", v, working.Most(may, "MPa", from))
 }
 
@@ -98,7 +107,8 @@ func (m Material) holeGate(n Need) *Closed {
 	}
 	t := m.thickness(n)
 	for _, b := range n.Outline.HoleRules(t) {
-		return closed("hole", fmt.Sprintf("%s of %s mm before it is toughened", b.Sentence, working.Num(t, 1)), "mm", "d", "as drawn", b.Value, working.Least(b.Limit, "mm", origin.Std("EN 12150-1")))
+		return closed("hole", fmt.Sprintf("%s of %s mm before it is toughened", b.Sentence, working.Num(t, 1)), "mm", "d",
+			"as drawn", b.Value, working.Least(b.Limit, "mm", origin.Std("EN 12150-1")))
 	}
 	return nil
 }
@@ -119,16 +129,19 @@ func (m Material) asks(n Need) []string {
 		out = append(out, "Local code says which class of safety glazing is asked for here: order that class, marked.")
 	}
 	if n.Boat {
-		out = append(out, "On a vessel her scantling rule decides (ISO 12216 for small craft, from memory): these are elastic plate numbers, no approval.")
+		out = append(out, "On a vessel her scantling rule decides (ISO 12216 for small craft, from memory): these are "+
+			"elastic plate numbers, no approval.")
 	}
 	if n.Duty.Pressure > 0 {
-		out = append(out, "Only with a rating for this pressure and temperature, fitted by somebody who may work on the plant.")
+		out = append(out, "Only with a rating for this pressure and temperature, fitted by somebody who may work on the "+
+			"plant.")
 	}
 	if n.Duty.Food && m.Plastic {
 		out = append(out, "Ask for the supplier's declaration that it may stand over food.")
 	}
 	if b := m.ColdBend; n.Bent && b != nil {
-		out = append(out, fmt.Sprintf("Cold it bends to %s times its thickness; a tighter curve is formed hot, to order.", working.Num(b.V, 0)))
+		out = append(out, fmt.Sprintf("Cold it bends to %s times its thickness; a tighter curve is formed hot, to order.",
+			working.Num(b.V, 0)))
 	}
 	return out
 }

@@ -31,15 +31,24 @@ func TestUseGates(t *testing.T) {
 		gate       string
 		shut, open []string
 	}{
-		{"windscreen", func(n *Need) { n.Duty.Windscreen = true }, "vehicle", []string{"annealed", "toughened", "polycarbonate", "acrylic"}, []string{"laminated"}},
-		{"vehicle", func(n *Need) { n.Vehicle = true }, "vehicle", []string{"annealed", "wired", "borosilicate", "glass-ceramic", "acrylic"}, []string{"laminated", "toughened", "polycarbonate"}},
-		{"machine", func(n *Need) { n.Vehicle, n.Moves = true, Machine }, "vehicle", []string{"annealed", "acrylic"}, []string{"laminated", "toughened", "polycarbonate"}},
-		{"trailer", func(n *Need) { n.Vehicle, n.Moves = true, Trailer }, "vehicle", []string{"annealed", "wired"}, []string{"laminated", "toughened", "polycarbonate", "acrylic"}},
-		{"boat", func(n *Need) { n.Boat = true }, "vehicle", []string{"annealed", "cast"}, []string{"laminated", "toughened", "polycarbonate", "acrylic"}},
-		{"food", func(n *Need) { n.Duty.Food = true }, "food", []string{"annealed", "cast", "heat-strengthened"}, []string{"toughened", "laminated", "polycarbonate"}},
-		{"plant", func(n *Need) { n.Duty.Pressure = 4 }, "pressure", []string{"annealed", "laminated", "polycarbonate"}, []string{"borosilicate", "toughened"}},
-		{"tube", func(n *Need) { n.Tube, n.Outside = true, 20 }, "shape", []string{"annealed", "toughened", "glass-ceramic"}, []string{"borosilicate", "acrylic"}},
-		{"bent", func(n *Need) { n.Bent = true }, "shape", []string{"wired", "cast"}, []string{"annealed", "toughened", "polycarbonate"}},
+		{"windscreen", func(n *Need) { n.Duty.Windscreen = true }, "vehicle",
+			[]string{"annealed", "toughened", "polycarbonate", "acrylic"}, []string{"laminated"}},
+		{"vehicle", func(n *Need) { n.Vehicle = true }, "vehicle", []string{"annealed", "wired", "borosilicate",
+			"glass-ceramic", "acrylic"}, []string{"laminated", "toughened", "polycarbonate"}},
+		{"machine", func(n *Need) { n.Vehicle, n.Moves = true, Machine }, "vehicle", []string{"annealed", "acrylic"},
+			[]string{"laminated", "toughened", "polycarbonate"}},
+		{"trailer", func(n *Need) { n.Vehicle, n.Moves = true, Trailer }, "vehicle", []string{"annealed", "wired"},
+			[]string{"laminated", "toughened", "polycarbonate", "acrylic"}},
+		{"boat", func(n *Need) { n.Boat = true }, "vehicle", []string{"annealed", "cast"},
+			[]string{"laminated", "toughened", "polycarbonate", "acrylic"}},
+		{"food", func(n *Need) { n.Duty.Food = true }, "food", []string{"annealed", "cast", "heat-strengthened"},
+			[]string{"toughened", "laminated", "polycarbonate"}},
+		{"plant", func(n *Need) { n.Duty.Pressure = 4 }, "pressure", []string{"annealed", "laminated", "polycarbonate"},
+			[]string{"borosilicate", "toughened"}},
+		{"tube", func(n *Need) { n.Tube, n.Outside = true, 20 }, "shape", []string{"annealed", "toughened", "glass-ceramic"},
+			[]string{"borosilicate", "acrylic"}},
+		{"bent", func(n *Need) { n.Bent = true }, "shape", []string{"wired", "cast"},
+			[]string{"annealed", "toughened", "polycarbonate"}},
 	} {
 		n := flat
 		c.change(&n)
@@ -64,7 +73,8 @@ func TestHoopGate(t *testing.T) {
 	n := roomNeed(t, Load{})
 	n.Tube, n.Outside, n.Thickness, n.Duty.Pressure = true, 12.7, 2.5, 60
 	g := gateOf(t, choose(t, n), "borosilicate")
-	if g == nil || g.Gate != "pressure" || math.Abs(g.Figure.Value-12.975294) > 1e-6 || math.Abs(g.Figure.Limit.Value-7.25) > 1e-9 {
+	if g == nil || g.Gate != "pressure" || math.Abs(g.Figure.Value-12.975294) > 1e-6 ||
+		math.Abs(g.Figure.Limit.Value-7.25) > 1e-9 {
 		t.Fatalf("%+v", g)
 	}
 	n.Duty.Pressure = 10
@@ -88,7 +98,8 @@ func TestHoleGate(t *testing.T) {
 	n.Outline = &outline.Outline{Outer: outer, Holes: []outline.Path{at(hole, 194, 8)}}
 	c := choose(t, n)
 	g := gateOf(t, c, "toughened")
-	if g == nil || g.Gate != "hole" || math.Abs(g.Figure.Value-8) > 0.05 || g.Figure.Limit.Value != 12 || !strings.Contains(g.Sentence, "before it is toughened") {
+	if g == nil || g.Gate != "hole" || math.Abs(g.Figure.Value-8) > 0.05 || g.Figure.Limit.Value != 12 ||
+		!strings.Contains(g.Sentence, "before it is toughened") {
 		t.Fatalf("%+v", g)
 	}
 	for _, id := range []string{"polycarbonate", "annealed", "laminated"} {
@@ -112,7 +123,8 @@ func TestAsks(t *testing.T) {
 		for _, c := range []struct {
 			says string
 			want bool
-		}{{"Plastic only where", m.Plastic}, {"the mark that local law", !m.Plastic}, {"scantling rule", true}, {"which class", true}, {"over food", m.Plastic}, {"times its thickness", m.ColdBend != nil}, {"rating", false}} {
+		}{{"Plastic only where", m.Plastic}, {"the mark that local law", !m.Plastic}, {"scantling rule", true},
+			{"which class", true}, {"over food", m.Plastic}, {"times its thickness", m.ColdBend != nil}, {"rating", false}} {
 			if strings.Contains(all, c.says) != c.want {
 				t.Errorf("%s: %q is %v in %q", r.Material, c.says, !c.want, all)
 			}
@@ -123,7 +135,8 @@ func TestAsks(t *testing.T) {
 	}
 	afloat := roomNeed(t, Load{W: 500, H: 400})
 	afloat.Boat, afloat.Duty.Windscreen = true, true
-	if a := strings.Join(choose(t, afloat).Open[0].Asks, " "); strings.Contains(a, "vehicle") || !strings.Contains(a, "scantling") {
+	if a := strings.Join(choose(t, afloat).Open[0].Asks, " "); strings.Contains(a, "vehicle") ||
+		!strings.Contains(a, "scantling") {
 		t.Errorf("a wheelhouse: %q", a)
 	}
 	if r := choose(t, roomNeed(t, Load{})).Open[0]; len(r.Asks) != 0 {
@@ -179,7 +192,8 @@ func TestHeldAndLoads(t *testing.T) {
 		c, _ := m.carries(l, 2, 0)
 		return c
 	}
-	for _, l := range []Load{{W: 700, H: 500, Push: 500}, {W: 700, H: 500, Even: 1}, {W: 700, H: 500, Wind: 35}, {W: 1400, H: 900, Lying: true}} {
+	for _, l := range []Load{{W: 700, H: 500, Push: 500}, {W: 700, H: 500, Even: 1}, {W: 700, H: 500, Wind: 35},
+		{W: 1400, H: 900, Lying: true}} {
 		four := thin(l)
 		l.Held = Three
 		three := thin(l)
@@ -213,7 +227,8 @@ func TestLoadsAddUp(t *testing.T) {
 	m, _ := ByID("annealed")
 	r := rand.New(rand.NewPCG(3, 9))
 	for range 200 {
-		l := Load{W: 300 + 900*r.Float64(), H: 300 + 900*r.Float64(), Wind: 40 * r.Float64(), Push: 500 * r.Float64(), Even: 1.5 * r.Float64(), Warp: 2 * r.Float64()}
+		l := Load{W: 300 + 900*r.Float64(), H: 300 + 900*r.Float64(), Wind: 40 * r.Float64(), Push: 500 * r.Float64(),
+			Even: 1.5 * r.Float64(), Warp: 2 * r.Float64()}
 		thick := m.Thicknesses[r.IntN(len(m.Thicknesses))]
 		forGood, _ := m.allowable(strength.Permanent)
 		short, _ := m.allowable(strength.Gust)
@@ -233,7 +248,8 @@ func TestLoadsAddUp(t *testing.T) {
 			if err != nil {
 				t.Fatal(err)
 			}
-			ok = ok && b.Stress/short+seat+standing.Stress/forGood <= 1 && b.Deflection+standing.Deflection <= m.deflectionLimit(l)
+			ok = ok && b.Stress/short+seat+standing.Stress/forGood <= 1 &&
+				b.Deflection+standing.Deflection <= m.deflectionLimit(l)
 		}
 		if _, _, got, _ := m.passes(l, thick); got != ok {
 			t.Fatalf("%v mm under %+v: passes %v, by the shares %v", thick, l, got, ok)
@@ -241,7 +257,8 @@ func TestLoadsAddUp(t *testing.T) {
 	}
 	alone := m.LoadFigures(Load{W: 800, H: 600, Push: 300}, 6)[0]
 	both := m.LoadFigures(Load{W: 800, H: 600, Push: 300, Even: 0.5}, 6)[0]
-	if both.Limit.Value >= alone.Limit.Value || !strings.Contains(both.Working.Note, "that share is off the limit") || alone.Working.Note != "" {
+	if both.Limit.Value >= alone.Limit.Value || !strings.Contains(both.Working.Note, "that share is off the limit") ||
+		alone.Working.Note != "" {
 		t.Errorf("%+v and %+v", alone, both)
 	}
 }
@@ -344,7 +361,8 @@ func TestEdgeFigure(t *testing.T) {
 }
 
 func TestDutyRefuses(t *testing.T) {
-	for field, d := range map[string]Duty{"duty.pressure": {Pressure: -1}, "duty.push": {Push: 1e6}, "duty.water": {Water: math.NaN()}, "duty.even": {Even: -2}} {
+	for field, d := range map[string]Duty{"duty.pressure": {Pressure: -1}, "duty.push": {Push: 1e6},
+		"duty.water": {Water: math.NaN()}, "duty.even": {Even: -2}} {
 		n := roomNeed(t, Load{})
 		n.Duty = d
 		_, err := Choose(n)
@@ -359,7 +377,8 @@ func TestDutyRefuses(t *testing.T) {
 func TestNearestOfAll(t *testing.T) {
 	n := roomNeed(t, Load{})
 	n.Exposure.Steady, n.Exposure.Short = 730, 750
-	if c := choose(t, n); len(c.Open) != 0 || !strings.Contains(c.Advice, "The nearest is glass-ceramic: hot side 730 °C is above the 710 °C") {
+	if c := choose(t, n); len(c.Open) != 0 ||
+		!strings.Contains(c.Advice, "The nearest is glass-ceramic: hot side 730 °C is above the 710 °C") {
 		t.Errorf("%d open: %s", len(c.Open), c.Advice)
 	}
 	n = roomNeed(t, Load{})
@@ -374,7 +393,8 @@ func TestSays(t *testing.T) {
 	if s := (Duty{}).Says(); s != "" {
 		t.Errorf("nothing: %q", s)
 	}
-	if s := (Duty{Push: 400, Water: 0.5, Pressure: 1.2, Food: true}).Says(); s != "a push of 400 N, 0.5 m of water, 1.2 bar, over food" {
+	if s := (Duty{Push: 400, Water: 0.5, Pressure: 1.2, Food: true}).Says(); s != "a push of 400 N, 0.5 m of water, 1.2 "+
+		"bar, over food" {
 		t.Error(s)
 	}
 	st := Stack{Here: 2, Gaps: []float64{9}, Panes: []Coated{{"toughened-coated", 4, "cold"}, {"toughened", 4, "none"}}}
@@ -389,18 +409,25 @@ func TestMoreAskedNeverOpens(t *testing.T) {
 	r := rand.New(rand.NewPCG(21, 8))
 	helds := []Held{"", Two, Three, Round}
 	for range 60 {
-		e := exposure.Exposure{Room: 20, Coldest: 0, Steady: 30 + 500*r.Float64()*r.Float64(), Sudden: 200 * r.Float64() * r.Float64(), Hours: 3000 * r.Float64()}
+		e := exposure.Exposure{Room: 20, Coldest: 0, Steady: 30 + 500*r.Float64()*r.Float64(),
+			Sudden: 200 * r.Float64() * r.Float64(), Hours: 3000 * r.Float64()}
 		e.Short, e.FrameHot = e.Steady+40*r.Float64(), 20+(e.Steady-20)*r.Float64()
-		n := Need{Exposure: e, Thickness: 3 + 5*r.Float64(), Load: Load{W: 200 + 1200*r.Float64(), H: 200 + 1200*r.Float64(), Held: helds[r.IntN(4)], Wind: 50 * r.Float64() * r.Float64(), Push: 600 * r.Float64() * r.Float64(), Even: 3 * r.Float64() * r.Float64(), Warp: 2 * r.Float64() * r.Float64()}}
+		n := Need{Exposure: e, Thickness: 3 + 5*r.Float64(), Load: Load{W: 200 + 1200*r.Float64(), H: 200 + 1200*r.Float64(),
+			Held: helds[r.IntN(4)], Wind: 50 * r.Float64() * r.Float64(), Push: 600 * r.Float64() * r.Float64(),
+			Even: 3 * r.Float64() * r.Float64(), Warp: 2 * r.Float64() * r.Float64()}}
 		if r.IntN(2) == 0 {
 			n.Depth = 3 + 12*r.Float64()
 		}
 		before := choose(t, n)
 		for what, more := range map[string]func(*Need){
-			"hotter": func(n *Need) { n.Exposure.Steady += 40; n.Exposure.Short += 40 }, "a harder shock": func(n *Need) { n.Exposure.Sudden += 30 },
-			"longer": func(n *Need) { n.Exposure.Hours *= 2 }, "more wind": func(n *Need) { n.Load.Wind += 10 }, "a harder push": func(n *Need) { n.Load.Push += 300 },
-			"more for good": func(n *Need) { n.Load.Even++ }, "a worse seat": func(n *Need) { n.Load.Warp++ }, "people": func(n *Need) { n.Strike = true },
-			"food": func(n *Need) { n.Duty.Food = true }, "a vehicle": func(n *Need) { n.Vehicle = true }, "plant": func(n *Need) { n.Duty.Pressure = 2 },
+			"hotter":         func(n *Need) { n.Exposure.Steady += 40; n.Exposure.Short += 40 },
+			"a harder shock": func(n *Need) { n.Exposure.Sudden += 30 },
+			"longer":         func(n *Need) { n.Exposure.Hours *= 2 }, "more wind": func(n *Need) { n.Load.Wind += 10 },
+			"a harder push": func(n *Need) { n.Load.Push += 300 },
+			"more for good": func(n *Need) { n.Load.Even++ }, "a worse seat": func(n *Need) { n.Load.Warp++ },
+			"people": func(n *Need) { n.Strike = true },
+			"food":   func(n *Need) { n.Duty.Food = true }, "a vehicle": func(n *Need) { n.Vehicle = true },
+			"plant": func(n *Need) { n.Duty.Pressure = 2 },
 		} {
 			m := n
 			more(&m)

@@ -39,26 +39,54 @@ func TestGateVerdicts(t *testing.T) {
 	}{
 		{"steady below", tough, sees(func(e *exposure.Exposure) { e.Steady = 249 }), "", ""},
 		{"steady at", tough, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 250, 250 }), "", ""},
-		{"steady above", tough, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 251, 251 }), "steady", "251 °C is above the 250 °C"},
+		{"steady above", tough, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 251, 251 }), "steady",
+			"251 °C is above the 250 °C"},
 		{"peak at", tough, sees(func(e *exposure.Exposure) { e.Short = 300 }), "", ""},
 		{"no peak on file, at its steady heat", must(t, "wired"), sees(func(e *exposure.Exposure) { e.Short = 110 }), "", ""},
-		{"no peak on file, above it", must(t, "wired"), sees(func(e *exposure.Exposure) { e.Short = 111 }), "peak", "what it stands then is not on file: look it up on its sheet"},
-		{"peak above", tough, sees(func(e *exposure.Exposure) { e.Short = 301 }), "peak", "a peak of 301 °C is above the 300 °C"},
+		{"no peak on file, above it", must(t, "wired"), sees(func(e *exposure.Exposure) { e.Short = 111 }), "peak",
+			"what it stands then is not on file: look it up on its sheet"},
+		{"peak above", tough, sees(func(e *exposure.Exposure) { e.Short = 301 }), "peak",
+			"a peak of 301 °C is above the 300 °C"},
 		{"sudden at", tough, sees(func(e *exposure.Exposure) { e.Sudden = 200 }), "", ""},
-		{"sudden above", tough, sees(func(e *exposure.Exposure) { e.Sudden = 201 }), "sudden", "a sudden change of 201 K is above the 200 K"},
-		{"life below the first row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 559, 559, 1e6 }), "", ""},
-		{"an hour at a peak is not one of steady use", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours, e.Cleaning = 300, 655, 6000, 1 }), "", ""},
-		{"its life in cleanings", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours, e.Cleaning = 300, 660, 6000, 100 }), "", ""},
-		{"one more", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours, e.Cleaning = 300, 660, 6000, 101 }), "life", "101 h at 660 °C use up 1.01 of its life"},
-		{"half of both", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours, e.Cleaning = 560, 660, 2500, 50 }), "", ""},
-		{"more than half of both", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours, e.Cleaning = 560, 660, 3000, 60 }), "life", "3000 h at 560 °C and 60 h at 660 °C use up 1.2 of its life"},
-		{"cleaning below the table", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours, e.Cleaning = 240, 500, 6000, 900 }), "", ""},
-		{"life at the first row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 560, 560, 5000 }), "", ""},
-		{"an hour more at the first row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 560, 560, 5001 }), "life", "more than the 5000 h that it lasts at 560 °C"},
-		{"between two rows the hotter counts", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 561, 561, 1001 }), "life", "1000 h that it lasts at 610 °C"},
-		{"at the second row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 610, 610, 1000 }), "", ""},
+		{"sudden above", tough, sees(func(e *exposure.Exposure) { e.Sudden = 201 }), "sudden",
+			"a sudden change of 201 K is above the 200 K"},
+		{"life below the first row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 559, 559, 1e6 }),
+			"", ""},
+		{"an hour at a peak is not one of steady use", ceramic,
+			sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours, e.Cleaning = 300, 655, 6000, 1 }), "", ""},
+		{"its life in cleanings", ceramic, sees(func(e *exposure.Exposure) {
+			e.Steady, e.Short, e.Hours, e.Cleaning = 300,
+				660, 6000, 100
+		}), "", ""},
+		{"one more", ceramic, sees(func(e *exposure.Exposure) {
+			e.Steady, e.Short, e.Hours, e.Cleaning = 300, 660, 6000,
+				101
+		}), "life", "101 h at 660 °C use up 1.01 of its life"},
+		{"half of both", ceramic, sees(func(e *exposure.Exposure) {
+			e.Steady, e.Short, e.Hours, e.Cleaning = 560, 660, 2500,
+				50
+		}), "", ""},
+		{"more than half of both", ceramic, sees(func(e *exposure.Exposure) {
+			e.Steady, e.Short, e.Hours, e.Cleaning = 560,
+				660, 3000, 60
+		}), "life", "3000 h at 560 °C and 60 h at 660 °C use up 1.2 of its life"},
+		{"cleaning below the table", ceramic, sees(func(e *exposure.Exposure) {
+			e.Steady, e.Short, e.Hours, e.Cleaning = 240,
+				500, 6000, 900
+		}), "", ""},
+		{"life at the first row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 560, 560, 5000 }),
+			"", ""},
+		{"an hour more at the first row", ceramic,
+			sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 560, 560, 5001 }), "life",
+			"more than the 5000 h that it lasts at 560 °C"},
+		{"between two rows the hotter counts", ceramic,
+			sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 561, 561, 1001 }), "life",
+			"1000 h that it lasts at 610 °C"},
+		{"at the second row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 610, 610, 1000 }), "",
+			""},
 		{"at the last row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short, e.Hours = 710, 710, 10 }), "", ""},
-		{"above the last row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 711, 711 }), "steady", "711 °C"},
+		{"above the last row", ceramic, sees(func(e *exposure.Exposure) { e.Steady, e.Short = 711, 711 }), "steady",
+			"711 °C"},
 		{"people fall against it", annealed, Need{Strike: true}, "safety", "not safety glazing"},
 		{"people fall against what is safe", tough, Need{Strike: true}, "", ""},
 		{"nobody falls against it", annealed, Need{}, "", ""},
@@ -177,7 +205,8 @@ func TestSentence(t *testing.T) {
 // before any number, and what nothing makes right is never named.
 func TestNearest(t *testing.T) {
 	number := func(value, limit float64) Closed {
-		return Closed{Gate: "steady", Figure: working.Figure{Value: value, Unit: "°C", Limit: working.Most(limit, "°C", origin.Custom())}.Judge(working.Stop)}
+		return Closed{Gate: "steady", Figure: working.Figure{Value: value, Unit: "°C",
+			Limit: working.Most(limit, "°C", origin.Custom())}.Judge(working.Stop)}
 	}
 	yes := func(gate string) Closed { return *never(gate, "", "it") }
 	for _, c := range []struct {
@@ -199,7 +228,8 @@ func TestNearest(t *testing.T) {
 			t.Errorf("%s: %+v, %+v", c.name, one, other)
 		}
 	}
-	for gate, refused := range map[string]bool{"safety": false, "food": false, "vehicle": true, "pressure": true, "shape": true} {
+	for gate, refused := range map[string]bool{"safety": false, "food": false, "vehicle": true, "pressure": true,
+		"shape": true} {
 		if k := (Material{}).near([]Closed{yes(gate), number(1, 2)}); k.refused != refused {
 			t.Errorf("%s: refused %v", gate, k.refused)
 		}
@@ -217,10 +247,15 @@ func TestTheNearestIsSafe(t *testing.T) {
 		says []string
 		not  []string
 	}{
-		{"a stove where somebody may fall", Need{Exposure: exposed(t, "fire"), Thickness: 4, Strike: true}, []string{"The nearest is glass-ceramic, with a guard"}, []string{"borosilicate"}},
-		{"a tube for 60 bar", Need{Exposure: exposed(t, "boiler"), Thickness: 2.5, Tube: true, Outside: 12.7, Duty: Duty{Pressure: 60}}, []string{"The nearest is borosilicate: at 60 bar"}, []string{"polycarbonate", "acrylic"}},
-		{"a mirror that is struck", Need{Exposure: exposed(t, "room"), Thickness: 4, Strike: true, Like: "mirror"}, []string{"The nearest is mirror, with a guard", "safety film"}, []string{"annealed"}},
-		{"a windscreen too thin for any", Need{Exposure: exposed(t, "weather"), Thickness: 4, Depth: 2, Vehicle: true, Duty: Duty{Windscreen: true}}, []string{"laminated", "its thinnest pane"}, []string{"polycarbonate", "acrylic", "annealed"}},
+		{"a stove where somebody may fall", Need{Exposure: exposed(t, "fire"), Thickness: 4, Strike: true},
+			[]string{"The nearest is glass-ceramic, with a guard"}, []string{"borosilicate"}},
+		{"a tube for 60 bar", Need{Exposure: exposed(t, "boiler"), Thickness: 2.5, Tube: true, Outside: 12.7,
+			Duty: Duty{Pressure: 60}}, []string{"The nearest is borosilicate: at 60 bar"}, []string{"polycarbonate", "acrylic"}},
+		{"a mirror that is struck", Need{Exposure: exposed(t, "room"), Thickness: 4, Strike: true, Like: "mirror"},
+			[]string{"The nearest is mirror, with a guard", "safety film"}, []string{"annealed"}},
+		{"a windscreen too thin for any", Need{Exposure: exposed(t, "weather"), Thickness: 4, Depth: 2, Vehicle: true,
+			Duty: Duty{Windscreen: true}}, []string{"laminated", "its thinnest pane"},
+			[]string{"polycarbonate", "acrylic", "annealed"}},
 	} {
 		got, err := Choose(c.n)
 		if err != nil || len(got.Open) != 0 {
@@ -252,7 +287,8 @@ func TestBestIsFirst(t *testing.T) {
 	}
 	for i := 1; i < len(c.Open); i++ {
 		if c.Open[i].Score > c.Open[i-1].Score {
-			t.Errorf("%s (%v) stands behind %s (%v)", c.Open[i].Material, c.Open[i].Score, c.Open[i-1].Material, c.Open[i-1].Score)
+			t.Errorf("%s (%v) stands behind %s (%v)", c.Open[i].Material, c.Open[i].Score, c.Open[i-1].Material,
+				c.Open[i-1].Score)
 		}
 	}
 	if !strings.HasPrefix(c.Advice, working.Num(c.Open[0].Thickness, 1)+" mm "+c.Open[0].Name) {
@@ -275,14 +311,16 @@ func TestWhatItCarriesForGood(t *testing.T) {
 		want  working.Verdict
 	}{{0.999, working.Good}, {1, working.Good}, {1.001, working.Stop}} {
 		f, ok := m.HoopFigure(Duty{Pressure: c.share * may / bar}, 13, 2.5)
-		if !ok || f.Verdict != c.want || math.Abs(f.Value-c.share*may) > 1e-9 || math.Abs(f.Limit.Value-may) > 1e-9 || !strings.Contains(f.Sentence, "round the tube at") || !strings.Contains(f.Sentence, "its rating says") {
+		if !ok || f.Verdict != c.want || math.Abs(f.Value-c.share*may) > 1e-9 || math.Abs(f.Limit.Value-may) > 1e-9 ||
+			!strings.Contains(f.Sentence, "round the tube at") || !strings.Contains(f.Sentence, "its rating says") {
 			t.Errorf("a tube at %v of what it holds: %v, %+v", c.share, ok, f)
 		}
 		// A seat out of flat by w: σ = E·t·w/(W·H)/(2(1 + ν)).
 		w := c.share * may * 2 * (1 + 0.2) * 400 * 500 / (64000 * 4)
 		seat := Load{W: 400, H: 500, Warp: w}
 		f, ok = m.seatFigure(seat, 4)
-		if !ok || f.Verdict != c.want || math.Abs(f.Value-c.share*may) > 1e-9 || f.Place != "seat_warp" || !strings.Contains(f.Sentence, "for good when it is pressed onto the warped seat") {
+		if !ok || f.Verdict != c.want || math.Abs(f.Value-c.share*may) > 1e-9 || f.Place != "seat_warp" ||
+			!strings.Contains(f.Sentence, "for good when it is pressed onto the warped seat") {
 			t.Errorf("a seat at %v of what it holds: %v, %+v", c.share, ok, f)
 		}
 	}

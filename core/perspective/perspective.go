@@ -48,7 +48,8 @@ func Fit(marks []Mark) (View, error) {
 		return View{}, fault.New("marks", "that is more than sixty marks", "mark fewer")
 	}
 	for _, m := range marks {
-		if v := m.Px.X + m.Px.Y + m.MM.X + m.MM.Y; math.IsNaN(v) || math.IsInf(v, 0) || math.Abs(m.Px.X) > 1e6 || math.Abs(m.Px.Y) > 1e6 {
+		if v := m.Px.X + m.Px.Y + m.MM.X + m.MM.Y; math.IsNaN(v) || math.IsInf(v, 0) || math.Abs(m.Px.X) > 1e6 ||
+			math.Abs(m.Px.Y) > 1e6 {
 			return View{}, fault.New("marks", "a mark is no place in a photo", "mark it again")
 		}
 	}
@@ -77,7 +78,8 @@ func Fit(marks []Mark) (View, error) {
 }
 
 func crooked() error {
-	return fault.New("marks", "no camera sees the sheet like that", "mark the corners in the order asked, each on its own corner")
+	return fault.New("marks", "no camera sees the sheet like that",
+		"mark the corners in the order asked, each on its own corner")
 }
 
 // spread refuses marks of which three of the first four lie on a line, or that
@@ -93,7 +95,8 @@ func spread(marks []Mark) error {
 		// y runs down in the photo, so the turn of what is seen from the front
 		// has the other sign.
 		if px*mm > 0 {
-			return fault.New("marks", "the corners run the wrong way round", "mark them in the order asked, or turn the sheet over")
+			return fault.New("marks", "the corners run the wrong way round",
+				"mark them in the order asked, or turn the sheet over")
 		}
 	}
 	return nil
@@ -199,7 +202,8 @@ func through(h *mat.Dense, p outline.Point) (q outline.Point, front bool) {
 	if math.Abs(w) < 1e-12 {
 		return q, false
 	}
-	return outline.Point{X: (h.At(0, 0)*p.X + h.At(0, 1)*p.Y + h.At(0, 2)) / w, Y: (h.At(1, 0)*p.X + h.At(1, 1)*p.Y + h.At(1, 2)) / w}, true
+	return outline.Point{X: (h.At(0, 0)*p.X + h.At(0, 1)*p.Y + h.At(0, 2)) / w,
+		Y: (h.At(1, 0)*p.X + h.At(1, 1)*p.Y + h.At(1, 2)) / w}, true
 }
 
 // Place is where a point of the photo lies in the plane, mm. A point at or
@@ -213,7 +217,8 @@ func (v View) Place(px outline.Point) (outline.Point, error) {
 		ok = side(px)*side(v.marks[0].Px) > 0
 	}
 	if !ok || math.Abs(q.X) > 1e5 || math.Abs(q.Y) > 1e5 {
-		return q, fault.New("points", "a point lies at the horizon of the sheet's plane", "mark points that lie in the plane of the sheet")
+		return q, fault.New("points", "a point lies at the horizon of the sheet's plane",
+			"mark points that lie in the plane of the sheet")
 	}
 	return q, nil
 }

@@ -31,14 +31,16 @@ func (c camera) sees(p outline.Point) outline.Point {
 }
 
 func anyCamera(r *rand.Rand) camera {
-	return camera{f: 2500 + 1500*r.Float64(), far: 900 + 1200*r.Float64(), yaw: 0.9 * (r.Float64() - 0.5), pitch: 0.9 * (r.Float64() - 0.5), roll: 0.6 * (r.Float64() - 0.5)}
+	return camera{f: 2500 + 1500*r.Float64(), far: 900 + 1200*r.Float64(), yaw: 0.9 * (r.Float64() - 0.5),
+		pitch: 0.9 * (r.Float64() - 0.5), roll: 0.6 * (r.Float64() - 0.5)}
 }
 
 // window is an arched opening round the sheet, with a point on its arc.
 var window = []struct {
 	at    outline.Point
 	curve bool
-}{{outline.Point{X: -120, Y: -90}, false}, {outline.Point{X: 330, Y: -90}, false}, {outline.Point{X: 330, Y: 400}, false}, {outline.Point{X: 105, Y: 520}, true}, {outline.Point{X: -120, Y: 400}, false}}
+}{{outline.Point{X: -120, Y: -90}, false}, {outline.Point{X: 330, Y: -90}, false},
+	{outline.Point{X: 330, Y: 400}, false}, {outline.Point{X: 105, Y: 520}, true}, {outline.Point{X: -120, Y: 400}, false}}
 
 func photo(c camera, e float64) In {
 	in := In{Sheet: A4, Error: e}
@@ -66,7 +68,8 @@ func TestAnyCameraGivesTheWindowBack(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		if b := out.Outline.Outer.Box(); math.Abs(b.Width()-450) > 1e-6 || math.Abs(b.Height()-610) > 1e-6 || math.Abs(out.Outline.Area()-truth()) > 1e-3 {
+		if b := out.Outline.Outer.Box(); math.Abs(b.Width()-450) > 1e-6 || math.Abs(b.Height()-610) > 1e-6 ||
+			math.Abs(out.Outline.Area()-truth()) > 1e-3 {
 			t.Fatalf("box %v × %v, area %v, want 450 × 610, %v", b.Width(), b.Height(), out.Outline.Area(), truth())
 		}
 	}
@@ -85,7 +88,8 @@ func TestSquareView(t *testing.T) {
 	if least := 2 * math.Sqrt2; out.Doubt < least || out.Doubt > 4*least {
 		t.Errorf("doubt %v", out.Doubt)
 	}
-	v, err := Fit([]Mark{{in.Corners[0], A4.corners()[0]}, {in.Corners[1], A4.corners()[1]}, {in.Corners[2], A4.corners()[2]}, {in.Corners[3], A4.corners()[3]}})
+	v, err := Fit([]Mark{{in.Corners[0], A4.corners()[0]}, {in.Corners[1], A4.corners()[1]},
+		{in.Corners[2], A4.corners()[2]}, {in.Corners[3], A4.corners()[3]}})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -165,7 +169,8 @@ func TestMoreMarksHelp(t *testing.T) {
 			t.Fatal(err)
 		}
 		// A second sheet, laid against the first, to the right and above.
-		for _, mm := range []outline.Point{{X: 420, Y: 297}, {X: 420, Y: 0}, {X: 0, Y: 594}, {X: 210, Y: 594}, {X: 105, Y: 297}, {X: 210, Y: 148.5}} {
+		for _, mm := range []outline.Point{{X: 420, Y: 297}, {X: 420, Y: 0}, {X: 0, Y: 594}, {X: 210, Y: 594},
+			{X: 105, Y: 297}, {X: 210, Y: 148.5}} {
 			in.More = append(in.More, Mark{shake(c.sees(mm)), mm})
 		}
 		b, err := Template(in)
@@ -239,7 +244,8 @@ func BenchmarkTemplate(b *testing.B) {
 // marks, by hand, and no view nearby has a smaller one.
 func TestMoreMarksAreMetAsWellAsCanBe(t *testing.T) {
 	r := rand.New(rand.NewPCG(3, 9))
-	mm := []outline.Point{{X: 0, Y: 0}, {X: 210, Y: 0}, {X: 210, Y: 297}, {X: 0, Y: 297}, {X: 100, Y: 150}, {X: 400, Y: 60}, {X: -90, Y: 310}}
+	mm := []outline.Point{{X: 0, Y: 0}, {X: 210, Y: 0}, {X: 210, Y: 297}, {X: 0, Y: 297}, {X: 100, Y: 150},
+		{X: 400, Y: 60}, {X: -90, Y: 310}}
 	h := mat.NewDense(3, 3, []float64{2, 0.1, 400, 0.05, -1.9, 900, 0.0002, 0.0001, 1})
 	var marks []Mark
 	for _, p := range mm {
@@ -282,12 +288,16 @@ func TestASheetThatLiesTheOtherWay(t *testing.T) {
 		turned     bool
 	}{
 		{"standing, as said", Sheet{210, 297}, 210, 297, false}, {"lying, as said", Sheet{297, 210}, 297, 210, false},
-		{"said to stand, it lies", Sheet{210, 297}, 297, 210, true}, {"said to lie, it stands", Sheet{297, 210}, 210, 297, true},
-		{"seen askance", Sheet{210, 297}, 210, 200, false}, {"just plainly", Sheet{210, 297}, 231, 200, true}, {"not quite", Sheet{210, 297}, 229, 200, false},
+		{"said to stand, it lies", Sheet{210, 297}, 297, 210, true}, {"said to lie, it stands", Sheet{297, 210}, 210, 297,
+			true},
+		{"seen askance", Sheet{210, 297}, 210, 200, false}, {"just plainly", Sheet{210, 297}, 231, 200, true},
+		{"not quite", Sheet{210, 297}, 229, 200, false},
 		{"nearly square", Sheet{210, 220}, 220, 160, false},
 	} {
-		in := In{Sheet: c.sheet, Corners: []outline.Point{{X: 100, Y: 100}, {X: 100 + c.wide, Y: 100}, {X: 100 + c.wide, Y: 100 + c.high}, {X: 100, Y: 100 + c.high}},
-			Points: []Point{{Px: outline.Point{X: 120, Y: 120}}, {Px: outline.Point{X: 180, Y: 120}}, {Px: outline.Point{X: 180, Y: 180}}}, Error: 2}
+		in := In{Sheet: c.sheet, Corners: []outline.Point{{X: 100, Y: 100}, {X: 100 + c.wide, Y: 100},
+			{X: 100 + c.wide, Y: 100 + c.high}, {X: 100, Y: 100 + c.high}},
+			Points: []Point{{Px: outline.Point{X: 120, Y: 120}}, {Px: outline.Point{X: 180, Y: 120}},
+				{Px: outline.Point{X: 180, Y: 180}}}, Error: 2}
 		_, err := Template(in)
 		if f := fault.Of(err); (f != nil && f.Field == "sheet") != c.turned || f != nil && !c.turned {
 			t.Errorf("%s: %v", c.name, err)

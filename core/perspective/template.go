@@ -61,7 +61,8 @@ func Template(in In) (Out, error) {
 		return Out{}, err
 	}
 	if in.turned() {
-		return Out{}, fault.New("sheet", "the sheet lies the other way in the photo than was said", "turn it: its width is the side from the upper left to the upper right corner")
+		return Out{}, fault.New("sheet", "the sheet lies the other way in the photo than was said",
+			"turn it: its width is the side from the upper left to the upper right corner")
 	}
 	if len(in.Points) < 3 {
 		return Out{}, fault.New("points", "an outline has three points at least", "mark it round, one point after the other")
@@ -69,7 +70,8 @@ func Template(in In) (Out, error) {
 	at := make([]outline.Point, len(in.Points))
 	for i, p := range in.Points {
 		if at[i], err = v.Place(p.Px); err != nil {
-			return Out{}, fault.New("points", fmt.Sprintf("point %d lies at the horizon of the sheet's plane", i+1), "mark points that lie in the plane of the sheet")
+			return Out{}, fault.New("points", fmt.Sprintf("point %d lies at the horizon of the sheet's plane", i+1),
+				"mark points that lie in the plane of the sheet")
 		}
 	}
 	path, err := joined(level(at), in.Points)
@@ -123,7 +125,8 @@ func (in In) marks() ([]Mark, error) {
 		return nil, fault.New("sheet", "the sheet has a width and a height up to 5 m", "measure it, or take A4 or Letter")
 	}
 	if len(in.Corners) != 4 {
-		return nil, fault.New("corners", fmt.Sprintf("%d of 4 corners of the sheet are marked", len(in.Corners)), "mark upper left, upper right, lower right, lower left")
+		return nil, fault.New("corners", fmt.Sprintf("%d of 4 corners of the sheet are marked", len(in.Corners)),
+			"mark upper left, upper right, lower right, lower left")
 	}
 	if !(in.Error >= 0 && in.Error <= 200) {
 		return nil, fault.New("error", "a marking error from 0 to 200 px is expected", "two or three, as a rule")
@@ -143,7 +146,8 @@ func joined(at []outline.Point, points []Point) (outline.Path, error) {
 	for i, p := range points {
 		if p.Curve {
 			if points[(i+1)%n].Curve || points[(i-1+n)%n].Curve {
-				return nil, fault.New("points", fmt.Sprintf("point %d and its neighbour both lie on a curve", i+1), "put a corner between two curves")
+				return nil, fault.New("points", fmt.Sprintf("point %d and its neighbour both lie on a curve", i+1),
+					"put a corner between two curves")
 			}
 			continue
 		}

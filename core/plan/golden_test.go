@@ -21,13 +21,18 @@ func TestPlansAreAsLookedAt(t *testing.T) {
 		}
 		for _, facts := range []Facts{
 			{Exposure: e},
-			{Exposure: e, Power: true, Gas: true, Vehicle: true, Water: true, Old: true, Strike: true, Burst: true, Weight: 20, Longest: 1000},
-			{Exposure: e, Weight: 20.1, Longest: 1001, Required: []Required{{Key: "fix-x", Station: "set", Text: "Soft washers.", Why: "Why it broke."}, {Key: "fix-y", Station: "nowhere", Text: "?", Why: "?"}}},
+			{Exposure: e, Power: true, Gas: true, Vehicle: true, Water: true, Old: true, Strike: true, Burst: true, Weight: 20,
+				Longest: 1000},
+			{Exposure: e, Weight: 20.1, Longest: 1001,
+				Required: []Required{{Key: "fix-x", Station: "set", Text: "Soft washers.", Why: "Why it broke."},
+					{Key: "fix-y", Station: "nowhere", Text: "?", Why: "?"}}},
 		} {
 			p, err := Build(f, facts)
 			fmt.Fprintf(b, "= %s: %d min, %v\n", f.ID, p.Minutes, err)
 			for _, s := range p.Steps {
-				fmt.Fprintf(b, "  %d %s %s: %s | %s | %s | %d min %d %q hold %v may %q after %v least %d must %v %v", s.Number, s.Station, s.Key, s.Title, s.Do, s.Why, s.Minutes, s.People, s.TwoWhy, s.Hold, s.May, s.After, s.Least, s.Required, s.Figures)
+				fmt.Fprintf(b, "  %d %s %s: %s | %s | %s | %d min %d %q hold %v may %q after %v least %d must %v %v", s.Number,
+					s.Station, s.Key, s.Title, s.Do, s.Why, s.Minutes, s.People, s.TwoWhy, s.Hold, s.May, s.After, s.Least, s.Required,
+					s.Figures)
 				for _, c := range s.Cautions {
 					fmt.Fprintf(b, " !%s", c.ID)
 				}

@@ -54,7 +54,8 @@ const (
 // Words are the facts as the catalogues name them.
 func (f Facts) Words(fam family.Family) caution.Facts {
 	w := caution.Facts{
-		"power": f.Power, "gas": f.Gas, "vehicle": f.Vehicle, "driven": f.Vehicle && f.Moves != pane.Trailer, "plastic": f.Plastic, "water": f.Water, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
+		"power": f.Power, "gas": f.Gas, "vehicle": f.Vehicle, "driven": f.Vehicle && f.Moves != pane.Trailer,
+		"plastic": f.Plastic, "water": f.Water, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
 		"outdoors": f.Exposure.Outdoors,
 		"heavy":    f.Weight > heavyKg || f.Longest > heavyMM,
 		// An exposure is also a fact: fire, kiln, oven.
@@ -110,7 +111,8 @@ func Build(fam family.Family, f Facts) (Plan, error) {
 	}
 	for i, s := range fam.Steps {
 		step := Step{Key: s.Key, Number: i + 1, Station: s.Station, Title: s.Title, Do: s.Do, Why: s.Why, Minutes: s.Minutes,
-			Hold: s.Hold, May: append([]string{}, s.May...), After: append([]string{}, s.After...), People: max(1, s.People), Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
+			Hold: s.Hold, May: append([]string{}, s.May...), After: append([]string{}, s.After...), People: max(1, s.People),
+			Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
 		if s.Least != nil {
 			step.Least = int(s.Least.V)
 		}
@@ -147,8 +149,10 @@ func (p Plan) with(required []Required) (Plan, error) {
 		if i < 0 {
 			i = len(p.Steps)
 		}
-		p.Steps = slices.Insert(p.Steps, i, Step{Key: r.Key, Station: r.Station, Title: "So that it does not break again", Do: r.Text, Why: r.Why,
-			Minutes: requiredMinutes, Hold: true, Required: true, May: []string{}, After: []string{}, People: 1, Cautions: []caution.Caution{}, Figures: []string{}})
+		p.Steps = slices.Insert(p.Steps, i, Step{Key: r.Key, Station: r.Station, Title: "So that it does not break again",
+			Do: r.Text, Why: r.Why,
+			Minutes: requiredMinutes, Hold: true, Required: true, May: []string{}, After: []string{}, People: 1,
+			Cautions: []caution.Caution{}, Figures: []string{}})
 		p.Minutes += requiredMinutes
 	}
 	for i := range p.Steps {

@@ -93,13 +93,15 @@ func TestCautionsFollowTheFacts(t *testing.T) {
 	}
 	oven, _ := exposure.ByID("oven")
 	p = build(t, "clip-heat", func(f *Facts) { f.Exposure, f.Power = oven, true })
-	if !named(step(t, p, "cold").Cautions, "power") || !named(step(t, p, "door-off").Cautions, "hinges") || named(p.Cautions, "stove-cold") {
+	if !named(step(t, p, "cold").Cautions, "power") || !named(step(t, p, "door-off").Cautions, "hinges") ||
+		named(p.Cautions, "stove-cold") {
 		t.Errorf("oven: %v", p.Cautions)
 	}
 }
 
 func TestRequiredStepsStandAtTheirStation(t *testing.T) {
-	need := []Required{{"fix-a", "set", "Snug only.", "it broke at a bracket"}, {"fix-b", "prove", "Tell the customer.", "wet cloth"}}
+	need := []Required{{"fix-a", "set", "Snug only.", "it broke at a bracket"}, {"fix-b", "prove", "Tell the customer.",
+		"wet cloth"}}
 	plain := build(t, "clip-heat", nil)
 	p := build(t, "clip-heat", func(f *Facts) { f.Required = need })
 	if len(p.Steps) != len(plain.Steps)+2 || p.Minutes != plain.Minutes+2*requiredMinutes {

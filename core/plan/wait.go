@@ -51,7 +51,8 @@ func (p Plan) Wait(s Step, st Standing, now time.Time) *Wait {
 			}
 		}
 		if over := last.Add(time.Duration(s.Least) * time.Minute); over.After(now) {
-			return &Wait{Step: s.Key, Until: &over, Why: fmt.Sprintf("no sheet lets it go within %d min; the time on its sheet comes first", s.Least)}
+			return &Wait{Step: s.Key, Until: &over,
+				Why: fmt.Sprintf("no sheet lets it go within %d min; the time on its sheet comes first", s.Least)}
 		}
 	}
 	// Who measures has measured.
@@ -72,7 +73,8 @@ func (p Plan) After(keys []string, st Standing) *Wait {
 	for _, k := range keys {
 		i := slices.IndexFunc(p.Steps, func(s Step) bool { return s.Key == k })
 		if _, done := st.Done[k]; i >= 0 && !done {
-			return &Wait{Why: fmt.Sprintf("first step %d, %s", p.Steps[i].Number, strings.ToLower(p.Steps[i].Title[:1])+p.Steps[i].Title[1:])}
+			return &Wait{Why: fmt.Sprintf("first step %d, %s", p.Steps[i].Number, strings.ToLower(p.Steps[i].Title[:1])+
+				p.Steps[i].Title[1:])}
 		}
 	}
 	return nil
@@ -83,11 +85,14 @@ func (p Plan) After(keys []string, st Standing) *Wait {
 func (s Step) Leave(reason string, owner bool) error {
 	switch {
 	case s.Required:
-		return fault.New("outcome", "this is what broke the last pane; it cannot be left out", "do it, or settle on another cause at Assess")
+		return fault.New("outcome", "this is what broke the last pane; it cannot be left out",
+			"do it, or settle on another cause at Assess")
 	case !s.Hold || owner || slices.Contains(s.May, reason):
 		return nil
 	case len(s.May) > 0:
-		return fault.New("reason", "this hold is left out only where "+strings.Join(s.May, ", or where "), "choose one of these, do it, or ask an owner")
+		return fault.New("reason", "this hold is left out only where "+strings.Join(s.May, ", or where "),
+			"choose one of these, do it, or ask an owner")
 	}
-	return fault.New("outcome", "this is a hold: it is not left out", "do it, or ask an owner, who can leave it out with a reason")
+	return fault.New("outcome", "this is a hold: it is not left out",
+		"do it, or ask an owner, who can leave it out with a reason")
 }

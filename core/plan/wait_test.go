@@ -40,7 +40,8 @@ func (p Plan) step(t *testing.T, key string) Step {
 // What a step waits for, just before, at and after.
 func TestWait(t *testing.T) {
 	noon := time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
-	bonded, tube, stove, port := planOf(t, "bonded-fixed"), planOf(t, "gauge-tube"), planOf(t, "clip-heat"), planOf(t, "ring-port")
+	bonded, tube, stove, port := planOf(t, "bonded-fixed"), planOf(t, "gauge-tube"), planOf(t, "clip-heat"),
+		planOf(t, "ring-port")
 	done := func(keys ...string) Standing {
 		st := Standing{Done: map[string]time.Time{}, Sized: true}
 		for _, k := range keys {
@@ -60,7 +61,8 @@ func TestWait(t *testing.T) {
 		{"cure right after it", bonded, "cure", done("pane-in"), 40 * time.Millisecond, "60 min"},
 		{"a second before the hour", bonded, "cure", done("pane-in"), time.Hour - time.Second, "60 min"},
 		{"at the hour", bonded, "cure", done("pane-in"), time.Hour, ""},
-		{"measured with nothing read", tube, "measure", Standing{Unread: []string{"stop depth"}}, 0, "not read yet: stop depth"},
+		{"measured with nothing read", tube, "measure", Standing{Unread: []string{"stop depth"}}, 0,
+			"not read yet: stop depth"},
 		{"measured without a size", tube, "measure", Standing{}, 0, "no size"},
 		{"measured", tube, "measure", Standing{Sized: true}, 0, ""},
 		{"fire before it is cold", stove, "first-fire", done("brackets", "door-on"), 0, "first step 1, cold"},
@@ -78,7 +80,8 @@ func TestWait(t *testing.T) {
 			t.Errorf("%s: until %v", c.name, w.Until)
 		}
 	}
-	if w := bonded.Waits(done("pane-in"), noon); len(w) != 2 || w[1].Step != "water" || w[1].Until != nil || w[0].Step != "cure" || !w[0].Until.Equal(noon.Add(time.Hour)) {
+	if w := bonded.Waits(done("pane-in"), noon); len(w) != 2 || w[1].Step != "water" || w[1].Until != nil ||
+		w[0].Step != "cure" || !w[0].Until.Equal(noon.Add(time.Hour)) {
 		t.Errorf("%+v", w)
 	}
 }

@@ -8,7 +8,8 @@ import (
 // Each thing alone keeps a job from being signed, in the words that a person
 // reads; with none of them it may be.
 func TestEachHindrance(t *testing.T) {
-	clear := State{Sized: true, Chosen: true, Checks: []Check{{Key: "a", Text: "Gap even", Outcome: Pass}, {Key: "b", Text: "Stamp", Outcome: Skip}}}
+	clear := State{Sized: true, Chosen: true, Checks: []Check{{Key: "a", Text: "Gap even", Outcome: Pass},
+		{Key: "b", Text: "Stamp", Outcome: Skip}}}
 	if h := Hindrances(clear); len(h) != 0 {
 		t.Fatalf("%+v", h)
 	}
@@ -18,9 +19,12 @@ func TestEachHindrance(t *testing.T) {
 	}{
 		{"size", "measure", "no size yet", func(s *State) { s.Sized = false }},
 		{"choice", "choose", "no material settled", func(s *State) { s.Chosen = false }},
-		{"stop", "bite_cold", "2.9 mm in each socket", func(s *State) { s.Stops = []Stop{{Key: "bite_cold", Says: "2.9 mm in each socket"}} }},
-		{"strip", "e1", "strip log: bracket screw, one out", func(s *State) { s.Strip = []Named{{"e1", "bracket screw, one out"}} }},
-		{"reading", "width_top", "does not fit the rest: width, top", func(s *State) { s.Odd = []Named{{"width_top", "width, top"}} }},
+		{"stop", "bite_cold", "2.9 mm in each socket",
+			func(s *State) { s.Stops = []Stop{{Key: "bite_cold", Says: "2.9 mm in each socket"}} }},
+		{"strip", "e1", "strip log: bracket screw, one out",
+			func(s *State) { s.Strip = []Named{{"e1", "bracket screw, one out"}} }},
+		{"reading", "width_top", "does not fit the rest: width, top",
+			func(s *State) { s.Odd = []Named{{"width_top", "width, top"}} }},
 		{"step", "cold", "step open: Cold", func(s *State) { s.OpenSteps = []Named{{"cold", "Cold"}} }},
 		{"check", "a", "check open: Gap even", func(s *State) { s.Checks[0].Outcome = Open }},
 		{"failed", "a", "check failed: Gap even", func(s *State) { s.Checks[0].Outcome = Fail }},

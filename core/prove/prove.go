@@ -52,7 +52,8 @@ func Checks(f family.Family) []Check {
 		if m := c.Measure; m != nil {
 			o := m.Limit.Origin.Of("")
 			k.Unit = m.Unit
-			k.Limit = &working.Limit{Value: m.Limit.V, Unit: m.Unit, Sense: working.Sense(m.Sense), Origin: o, Source: o.String()}
+			k.Limit = &working.Limit{Value: m.Limit.V, Unit: m.Unit, Sense: working.Sense(m.Sense), Origin: o,
+				Source: o.String()}
 		}
 		out = append(out, k)
 	}
@@ -95,7 +96,8 @@ func (c Check) Take(a Answer) (Check, error) {
 		if f.Verdict == working.Stop {
 			a.Outcome = Fail
 			if a.Finding == "" {
-				a.Finding = fmt.Sprintf("%s %s, %s %s %s is wanted", working.Num(*a.Value, 2), c.Unit, said(c.Limit.Sense), working.Num(c.Limit.Value, 2), c.Unit)
+				a.Finding = fmt.Sprintf("%s %s, %s %s %s is wanted", working.Num(*a.Value, 2), c.Unit, said(c.Limit.Sense),
+					working.Num(c.Limit.Value, 2), c.Unit)
 			}
 		}
 	}

@@ -71,12 +71,15 @@ func TestHindrances(t *testing.T) {
 	m := checks(t)
 	paper, _ := m["paper"].Take(Answer{Outcome: Pass})
 	gap, _ := m["gap"].Take(Answer{Value: num(9), Outcome: Pass})
-	got := Hindrances(State{Sized: true, Checks: []Check{paper, gap, m["fire"]}, OpenSteps: []Named{{"door-on", "Door on"}}, Odd: []Named{{"width_top", "width, top"}}, Strip: []Named{{"e1", "screw, 1 of 6 still out"}}})
+	got := Hindrances(State{Sized: true, Checks: []Check{paper, gap, m["fire"]},
+		OpenSteps: []Named{{"door-on", "Door on"}}, Odd: []Named{{"width_top", "width, top"}},
+		Strip: []Named{{"e1", "screw, 1 of 6 still out"}}})
 	kinds := map[string]int{}
 	for _, h := range got {
 		kinds[h.Kind]++
 	}
-	if len(got) != 6 || kinds["strip"] != 1 || kinds["reading"] != 1 || kinds["choice"] != 1 || kinds["step"] != 1 || kinds["failed"] != 1 || kinds["check"] != 1 {
+	if len(got) != 6 || kinds["strip"] != 1 || kinds["reading"] != 1 || kinds["choice"] != 1 || kinds["step"] != 1 ||
+		kinds["failed"] != 1 || kinds["check"] != 1 {
 		t.Errorf("%+v", got)
 	}
 	if left := Hindrances(State{Sized: true, Chosen: true, Checks: []Check{paper}}); len(left) != 0 {

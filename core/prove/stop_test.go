@@ -17,11 +17,14 @@ func TestStopOfAFigure(t *testing.T) {
 		stop  bool
 		beyon float64
 	}{
-		{"inside", 5.1, working.Stop, false, 0}, {"at", 5, working.Stop, false, 0}, {"outside", 4.5, working.Stop, true, 0.5}, {"look again", 4.5, working.Warn, false, 0},
+		{"inside", 5.1, working.Stop, false, 0}, {"at", 5, working.Stop, false, 0}, {"outside", 4.5, working.Stop, true, 0.5},
+		{"look again", 4.5, working.Warn, false, 0},
 	} {
-		f := working.Figure{Key: "bite_cold", Sentence: "least bite", Text: "4.5 mm", Value: c.value, Limit: working.Least(5, "mm", origin.Custom()), Place: "ledge"}.Judge(c.bad)
+		f := working.Figure{Key: "bite_cold", Sentence: "least bite", Text: "4.5 mm", Value: c.value,
+			Limit: working.Least(5, "mm", origin.Custom()), Place: "ledge"}.Judge(c.bad)
 		s, ok := Of(f, "measure")
-		if ok != c.stop || ok && (s.Beyond != c.beyon || s.Says != "4.5 mm least bite" || s.Limit != "at least 5 mm; common practice, no source" || s.Place != "ledge") {
+		if ok != c.stop || ok && (s.Beyond != c.beyon || s.Says != "4.5 mm least bite" ||
+			s.Limit != "at least 5 mm; common practice, no source" || s.Place != "ledge") {
 			t.Errorf("%s: %v, %+v", c.name, ok, s)
 		}
 	}
@@ -62,7 +65,8 @@ func TestWords(t *testing.T) {
 	for _, c := range []struct {
 		say string
 		ok  bool
-	}{{"", false}, {"x", false}, {"n/a", false}, {"ok", false}, {"x y", false}, {"okay", false}, {"- -- ...", false}, {"no stamp", true}, {"ledge is 3 mm", true}, {"été chaud", true}} {
+	}{{"", false}, {"x", false}, {"n/a", false}, {"ok", false}, {"x y", false}, {"okay", false}, {"- -- ...", false},
+		{"no stamp", true}, {"ledge is 3 mm", true}, {"été chaud", true}} {
 		err := Words("reason", c.say)
 		if f := fault.Of(err); (err == nil) != c.ok || err != nil && f.Field != "reason" {
 			t.Errorf("%q: %v", c.say, err)

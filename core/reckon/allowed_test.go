@@ -26,11 +26,14 @@ func TestNoSizeFromWhatIsRuledOut(t *testing.T) {
 	}{
 		{"as usual", "putty-points", 20, 30, false, false, "", "annealed", "", ""},
 		{"at its limit", "putty-points", 110, 150, false, false, "", "annealed", "", ""},
-		{"above it", "putty-points", 111, 150, false, false, "", "", "annealed glass, which is usual here, is ruled out: hot side 111 °C", ""},
+		{"above it", "putty-points", 111, 150, false, false, "", "",
+			"annealed glass, which is usual here, is ruled out: hot side 111 °C", ""},
 		{"an oven", "putty-points", 240, 290, false, false, "", "", "annealed glass, which is usual here", ""},
 		{"where somebody may fall", "putty-points", 20, 30, true, false, "", "", "people can fall against it", ""},
-		{"hotter than anything stands", "clip-heat", 900, 950, false, false, "", "glass-ceramic", "", "nothing on the list stands this place"},
-		{"a windscreen", "locking-gasket", 20, 30, false, true, "", "laminated", "a windscreen is laminated", "a windscreen's glass is never assumed"},
+		{"hotter than anything stands", "clip-heat", 900, 950, false, false, "", "glass-ceramic", "",
+			"nothing on the list stands this place"},
+		{"a windscreen", "locking-gasket", 20, 30, false, true, "", "laminated", "a windscreen is laminated",
+			"a windscreen's glass is never assumed"},
 		{"a windscreen that is settled", "locking-gasket", 20, 30, false, true, "laminated", "laminated", "", ""},
 		{"settled, and ruled out", "putty-points", 240, 290, false, false, "annealed", "annealed", "", ""},
 	} {
@@ -40,7 +43,8 @@ func TestNoSizeFromWhatIsRuledOut(t *testing.T) {
 		}
 		e, _ := exposure.ByID("room")
 		e.Steady, e.Short, e.Sudden, e.Hours = c.steady, c.peak, 10, 10
-		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}, Strike: c.strike, Duty: pane.Duty{Windscreen: c.windscreen}, Material: c.settled}
+		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
+			Strike: c.strike, Duty: pane.Duty{Windscreen: c.windscreen}, Material: c.settled}
 		if c.settled != "" {
 			k.Thickness = 6
 		}
@@ -49,10 +53,12 @@ func TestNoSizeFromWhatIsRuledOut(t *testing.T) {
 			t.Errorf("%s: %v", c.name, err)
 			continue
 		}
-		if c.want != "" && r.Material.ID != c.want || !strings.Contains(r.Instead, c.instead) || (r.Instead == "") != (c.instead == "") {
+		if c.want != "" && r.Material.ID != c.want || !strings.Contains(r.Instead, c.instead) ||
+			(r.Instead == "") != (c.instead == "") {
 			t.Errorf("%s: %s, instead %q", c.name, r.Material.ID, r.Instead)
 		}
-		if !strings.Contains(r.Withheld, c.without) || (r.Withheld == "") != (c.without == "") || (r.Order == "") != (c.without != "") {
+		if !strings.Contains(r.Withheld, c.without) || (r.Withheld == "") != (c.without == "") ||
+			(r.Order == "") != (c.without != "") {
 			t.Errorf("%s: order %q, withheld %q", c.name, r.Order, r.Withheld)
 		}
 		if c.settled == "" && c.without == "" {

@@ -11,8 +11,10 @@ import (
 )
 
 func (r *Reckoning) need(k Known, room float64) pane.Need {
-	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Read: r.Read, Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights,
-		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Moves: k.Moves, Usual: r.Family.Material, Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved}
+	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Read: r.Read,
+		Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights,
+		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Moves: k.Moves, Usual: r.Family.Material,
+		Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved}
 	if n.Tube {
 		n.Outside = k.Readings[fit.TubeOutside].Value
 	}
@@ -28,7 +30,8 @@ const gustSpeed = 30.0
 
 // heldOf says which sides of a pane are held, where it is not all of them. A
 // pane that slides down has nothing over it once it is on its way.
-var heldOf = map[family.Sizing]pane.Held{family.Channel: pane.Two, family.Track: pane.Two, family.Run: pane.Three, family.Port: pane.Round}
+var heldOf = map[family.Sizing]pane.Held{family.Channel: pane.Two, family.Track: pane.Two, family.Run: pane.Three,
+	family.Port: pane.Round}
 
 // load is what bends the pane.
 func (r *Reckoning) load(k Known) pane.Load {

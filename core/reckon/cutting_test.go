@@ -16,13 +16,15 @@ func TestCutting(t *testing.T) {
 		hand     bool
 		says     string
 	}{
-		{"toughened", "", false, "never cut, drilled or ground"}, {"glass-ceramic", "", true, "straight scores"}, {"polycarbonate", "", true, "sawn"},
+		{"toughened", "", false, "never cut, drilled or ground"}, {"glass-ceramic", "", true, "straight scores"},
+		{"polycarbonate", "", true, "sawn"},
 		{"annealed", "round-top", true, "relief scores"}, {"annealed", "notch", false, "inside corner"},
 	} {
 		k := stove(t)
 		k.Material, k.Thickness = c.material, 4
 		k.Shape = fit.Shape{Kind: c.shape}
-		for key, v := range map[string]float64{"width": 300, "height": 240, "spring": 200, "rise": 80, "notch_from": 100, "notch_width": 60, "notch_depth": 40} {
+		for key, v := range map[string]float64{"width": 300, "height": 240, "spring": 200, "rise": 80, "notch_from": 100,
+			"notch_width": 60, "notch_depth": 40} {
 			k.Readings[fit.ShapePlace(key)] = length.Reading{Value: v, Doubt: 0.5}
 		}
 		r, err := Pane(k)

@@ -35,11 +35,13 @@ func (r *Reckoning) facts(k Known, object exposure.Exposure) (plan.Facts, error)
 	}
 	need := make([]plan.Required, 0, len(changes))
 	for _, c := range changes {
-		need = append(need, plan.Required{Key: "fix-" + k.Cause + "-" + c.Key, Station: family.Station(c.Station), Text: c.Text,
-			Why: "Why it broke: " + r.Cause + "."})
+		need = append(need, plan.Required{Key: "fix-" + k.Cause + "-" + c.Key, Station: family.Station(c.Station),
+			Text: c.Text,
+			Why:  "Why it broke: " + r.Cause + "."})
 	}
 	return plan.Facts{Required: need,
-		Exposure: object, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Moves: k.Moves, Plastic: r.Material.Plastic, Water: k.Water, Old: k.Old, Strike: k.Strike,
+		Exposure: object, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Moves: k.Moves, Plastic: r.Material.Plastic,
+		Water: k.Water, Old: k.Old, Strike: k.Strike,
 		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
 		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
 	}, nil

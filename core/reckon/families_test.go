@@ -14,8 +14,10 @@ import (
 // usual are readings that make sense in every family, at its own places.
 func usual(t testing.TB, f family.Family) map[fit.Place]length.Reading {
 	t.Helper()
-	texts := map[fit.Place]string{fit.WidthTop: "420 ±0.3", fit.WidthBottom: "420 ±0.3", fit.HeightLeft: "310 ±0.3", fit.HeightRight: "310 ±0.3", fit.Ledge: "24", fit.Reach: "24", fit.Web: "5",
-		fit.Across0: "300", fit.Across45: "302", fit.Across90: "300", fit.Across135: "300", fit.Faces: "250 ±0.5", fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4", fit.UpperPocket: "26", fit.LowerPocket: "9"}
+	texts := map[fit.Place]string{fit.WidthTop: "420 ±0.3", fit.WidthBottom: "420 ±0.3", fit.HeightLeft: "310 ±0.3",
+		fit.HeightRight: "310 ±0.3", fit.Ledge: "24", fit.Reach: "24", fit.Web: "5",
+		fit.Across0: "300", fit.Across45: "302", fit.Across90: "300", fit.Across135: "300", fit.Faces: "250 ±0.5",
+		fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4", fit.UpperPocket: "26", fit.LowerPocket: "9"}
 	mine := map[fit.Place]string{}
 	for _, i := range fit.Walk(f.Sizing, fit.Shape{}) {
 		if s, ok := texts[i.Place]; ok {
@@ -30,8 +32,10 @@ func usual(t testing.TB, f family.Family) map[fit.Place]length.Reading {
 }
 
 // optional are numbers that hang on something that need not be read or noted.
-var optional = map[string]bool{"stack": true, "gasket_length": true, "pack_here": true, "pack_touch": true, "covers_width": true, "covers_height": true,
-	"wall_thin": true, "wall_thick": true, "corner_gap": true, "screw_need": true, "screw_loose": true, "screw_crush": true}
+var optional = map[string]bool{"stack": true, "gasket_length": true, "pack_here": true, "pack_touch": true,
+	"covers_width": true, "covers_height": true,
+	"wall_thin": true, "wall_thick": true, "corner_gap": true, "screw_need": true, "screw_loose": true,
+	"screw_crush": true}
 
 // Every family is reckoned whole: a size, an order line, odds, a drawing, a
 // plan whose steps show only numbers that were reckoned, and nothing that is
@@ -42,7 +46,8 @@ func TestEveryFamilyIsReckoned(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}, Draws: 500}
+		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
+			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}, Draws: 500}
 		r, err := Pane(k)
 		if err != nil || r.Fault != nil {
 			t.Fatalf("%s: %v %v", f.ID, err, r.Fault)
@@ -75,13 +80,15 @@ func TestEveryFamilyIsReckoned(t *testing.T) {
 
 // The order line says what the pane is.
 func TestOrderLines(t *testing.T) {
-	for id, want := range map[string]string{"gauge-tube": "mm long in borosilicate, wall 2.4 mm, ±", "ring-port": "round, ", "putty-points": " × "} {
+	for id, want := range map[string]string{"gauge-tube": "mm long in borosilicate, wall 2.4 mm, ±",
+		"ring-port": "round, ", "putty-points": " × "} {
 		f, err := family.ByID(id)
 		if err != nil {
 			t.Fatal(err)
 		}
 		e, _ := exposure.ByID(f.Exposure)
-		r, err := Pane(Known{Family: id, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}})
+		r, err := Pane(Known{Family: id, Exposure: e, Readings: usual(t, f), Unit: length.MM,
+			Gasket: fit.Gasket{Kind: fit.None}})
 		if err != nil || !strings.Contains(r.Order, want) {
 			t.Errorf("%s: %q, %v", id, r.Order, err)
 		}
@@ -93,7 +100,8 @@ func TestClash(t *testing.T) {
 	k := stove(t)
 	k.Uses = []string{"abrasive"}
 	r, err := Pane(k)
-	if err != nil || len(r.Stops) != 1 || r.Stops[0].Key != "clash_abrasive" || !strings.Contains(r.Stops[0].Says, "a scratch is where it breaks") {
+	if err != nil || len(r.Stops) != 1 || r.Stops[0].Key != "clash_abrasive" ||
+		!strings.Contains(r.Stops[0].Says, "a scratch is where it breaks") {
 		t.Errorf("%+v, %v", r.Stops, err)
 	}
 	k.Uses = []string{"mild-soap"}
@@ -111,8 +119,10 @@ func TestOptionalNumbersAreReckoned(t *testing.T) {
 	}
 	e, _ := exposure.ByID(f.Exposure)
 	k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}}
-	for place, v := range map[fit.Place]float64{fit.DepthTop: 26, fit.BodyWidth: 414, fit.BodyHeight: 304, fit.BodyCorner: 40, fit.CutCorner: 40, fit.FlangeWidth: 450, fit.FlangeHeight: 340,
-		fit.MarkWidth: 440, fit.MarkHeight: 330, fit.WallLeast: 20, fit.WallMost: 32, fit.RingThick: 3, fit.ScrewStop: 8, fit.ScrewLength: 21} {
+	for place, v := range map[fit.Place]float64{fit.DepthTop: 26, fit.BodyWidth: 414, fit.BodyHeight: 304,
+		fit.BodyCorner: 40, fit.CutCorner: 40, fit.FlangeWidth: 450, fit.FlangeHeight: 340,
+		fit.MarkWidth: 440, fit.MarkHeight: 330, fit.WallLeast: 20, fit.WallMost: 32, fit.RingThick: 3, fit.ScrewStop: 8,
+		fit.ScrewLength: 21} {
 		k.Readings[place] = length.Reading{Value: v, Doubt: 0.1}
 	}
 	keys := map[string]bool{"order": true}

@@ -26,9 +26,11 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 			fmt.Fprintf(b, "= %s: %v\n", name, err)
 			return
 		}
-		fmt.Fprintf(b, "= %s: %s, assumed %v, order %q, cut %+v, carries %q, packing %q, cause %q, fault %v\n", name, r.Pane, r.Assumed, r.Order, r.Cutting, r.Carries, r.Packing, r.Cause, r.Fault)
+		fmt.Fprintf(b, "= %s: %s, assumed %v, order %q, cut %+v, carries %q, packing %q, cause %q, fault %v\n", name, r.Pane,
+			r.Assumed, r.Order, r.Cutting, r.Carries, r.Packing, r.Cause, r.Fault)
 		for _, s := range r.Stops {
-			fmt.Fprintf(b, "  STOP %s at %s, %g beyond: %s | %s\n", s.Key, s.Station, math.Round(s.Beyond*100)/100, s.Says, s.Limit)
+			fmt.Fprintf(b, "  STOP %s at %s, %g beyond: %s | %s\n", s.Key, s.Station, math.Round(s.Beyond*100)/100, s.Says,
+				s.Limit)
 		}
 		for _, f := range r.Figures {
 			fmt.Fprintf(b, "  %s %s %s (%s): %s\n", f.Verdict, f.Key, f.Text, f.Other, f.Sentence)
@@ -37,7 +39,8 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 			fmt.Fprintf(b, "  makes %s %s %s\n", m.Name, m.Shown.Main, m.Shown.Other)
 		}
 		for _, s := range r.Plan.Steps {
-			fmt.Fprintf(b, "  %d %s %s, %d min, %d, hold %v, must %v, %v\n", s.Number, s.Station, s.Key, s.Minutes, s.People, s.Hold, s.Required, s.Figures)
+			fmt.Fprintf(b, "  %d %s %s, %d min, %d, hold %v, must %v, %v\n", s.Number, s.Station, s.Key, s.Minutes, s.People,
+				s.Hold, s.Required, s.Figures)
 		}
 		for _, c := range r.Plan.Cautions {
 			fmt.Fprintf(b, "  caution %s\n", c.ID)
@@ -54,7 +57,8 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}
+		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
+			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}
 		if f.Seal == "gasket" {
 			k.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
 		}
@@ -75,7 +79,9 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	tell("a pack", Known{Family: "window-pack", Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
-		Stack: pane.Stack{Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"}, {Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}})
+	tell("a pack", Known{Family: "window-pack", Exposure: e, Readings: usual(t, f), Unit: length.MM,
+		Gasket: fit.Gasket{Kind: fit.None},
+		Stack: pane.Stack{Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
+			{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}})
 	golden.Check(t, "panes", b.String())
 }

@@ -29,8 +29,10 @@ type ordinary struct {
 }
 
 var ordinaryPlaces = map[string][]fit.Place{
-	"w": {fit.WidthTop, fit.WidthBottom}, "h": {fit.HeightLeft, fit.HeightRight}, "l": {fit.Ledge}, "r": {fit.Reach}, "p": {fit.DepthTop}, "web": {fit.Web},
-	"d": {fit.Across0, fit.Across45, fit.Across90, fit.Across135}, "f": {fit.Faces}, "s": {fit.StopDepth}, "o": {fit.TubeOutside}, "t": {fit.TubeWall},
+	"w": {fit.WidthTop, fit.WidthBottom}, "h": {fit.HeightLeft, fit.HeightRight}, "l": {fit.Ledge}, "r": {fit.Reach},
+	"p": {fit.DepthTop}, "web": {fit.Web},
+	"d": {fit.Across0, fit.Across45, fit.Across90, fit.Across135}, "f": {fit.Faces}, "s": {fit.StopDepth},
+	"o": {fit.TubeOutside}, "t": {fit.TubeWall},
 	"u": {fit.UpperPocket}, "v": {fit.LowerPocket}, "warp": {fit.SeatWarp},
 }
 
@@ -66,7 +68,8 @@ func ordinaryJobs(t *testing.T) []ordinary {
 		if err != nil {
 			t.Fatalf("line %d: %v", n+1, err)
 		}
-		o.k = Known{Family: f.ID, Exposure: e, Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}, Draws: 2000}
+		o.k = Known{Family: f.ID, Exposure: e, Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
+			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}, Draws: 2000}
 		texts := map[fit.Place]string{}
 		for _, w := range words[1:] {
 			o.fact(t, w, texts)

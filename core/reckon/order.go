@@ -44,7 +44,8 @@ func (r *Reckoning) cutting() outline.Cutting {
 	p, ok := r.Outline()
 	switch {
 	case r.Material.Cut == "order":
-		return outline.Cutting{Sentence: r.Material.Short + " is ordered to its final size: it is never cut, drilled or ground"}
+		return outline.Cutting{Sentence: r.Material.Short +
+			" is ordered to its final size: it is never cut, drilled or ground"}
 	case r.Family.Sizing == family.Tube:
 		return outline.Cutting{Hand: true, Sentence: "cut square, ends ground and fire-polished or smoothed"}
 	case !ok:

@@ -25,7 +25,8 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	w, h := r.Fit.Order.W, r.Fit.Order.H
 	out = append(out, r.Material.MassFigure(r.area(), r.Thickness))
 	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
-	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok && r.Family.Sizing == family.Tube {
+	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok &&
+		r.Family.Sizing == family.Tube {
 		out = append(out, f)
 	}
 	if r.Family.Sizing == family.Tube {
@@ -40,7 +41,8 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	if r.Family.Sizing == family.Bonded {
 		return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
 	}
-	return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)), setting.PointFigure(w, h, r.Family.Fixing))
+	return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)),
+		setting.PointFigure(w, h, r.Family.Fixing))
 }
 
 // leastBore is what a tube must have inside to show a level, mm. Common practice,
@@ -50,8 +52,10 @@ const leastBore = 2.0
 // bore is what a wall leaves of a tube.
 func bore(outside length.Reading, wall float64) working.Figure {
 	v := outside.Value - 2*wall
-	return working.Figure{Key: "bore", Value: v, Unit: "mm", Limit: working.Least(leastBore, "mm", origin.Custom()), Place: string(fit.TubeWall), Sentence: "of bore inside the tube",
-		Working: working.Of("{d} − 2 × {t}", v, "mm", working.In("d", "outside", outside.Value, "mm", origin.Read("")), working.In("t", "wall", wall, "mm", origin.Sum()))}.Judge(working.Stop)
+	return working.Figure{Key: "bore", Value: v, Unit: "mm", Limit: working.Least(leastBore, "mm", origin.Custom()),
+		Place: string(fit.TubeWall), Sentence: "of bore inside the tube",
+		Working: working.Of("{d} − 2 × {t}", v, "mm", working.In("d", "outside", outside.Value, "mm", origin.Read("")),
+			working.In("t", "wall", wall, "mm", origin.Sum()))}.Judge(working.Stop)
 }
 
 // Present writes each figure in the shop's unit, with the other one beside it.

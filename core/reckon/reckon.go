@@ -219,7 +219,8 @@ func (r *Reckoning) figures(k Known, all []working.Figure) {
 
 // pictures are the drawings of it.
 func (r *Reckoning) pictures(k Known, p fit.Problem) {
-	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit, Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: r.stack()}
+	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit,
+		Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: r.stack()}
 	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
 	r.Lift = drawing.Lifted(sc)
 	for _, st := range r.Fit.Slide {

@@ -19,12 +19,14 @@ func stove(t testing.TB) Known {
 		t.Fatal(err)
 	}
 	r, err := fit.ReadingsOf(map[fit.Place]string{
-		fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14", fit.Reach: "16",
+		fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14",
+		fit.Reach: "16",
 	}, length.MM)
 	if err != nil {
 		t.Fatal(err)
 	}
-	return Known{Family: "clip-heat", Exposure: e, Readings: r, Unit: length.MM, Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}}
+	return Known{Family: "clip-heat", Exposure: e, Readings: r, Unit: length.MM,
+		Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}}
 }
 
 func TestStove(t *testing.T) {
@@ -140,7 +142,8 @@ func TestCauseReachesTheChoice(t *testing.T) {
 	if n := flagged(); n != 0 {
 		t.Errorf("%d flagged with the cause open", n)
 	}
-	for cause, want := range map[string]bool{"blow": true, "slam": true, "warped-seat": true, "pitting": true, "wrong-material": true, "debris": false, "over-tight": false} {
+	for cause, want := range map[string]bool{"blow": true, "slam": true, "warped-seat": true, "pitting": true,
+		"wrong-material": true, "debris": false, "over-tight": false} {
 		if k.Cause = cause; (flagged() > 0) != want {
 			t.Errorf("%s: flagged %d", cause, flagged())
 		}

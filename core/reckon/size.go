@@ -136,8 +136,11 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 		coldBend = &fit.Value{V: b.V, Origin: b.Origin.Of(r.Material.Short)}
 	}
 	return fit.Problem{
-		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings, Limits: fit.LimitsOf(r.Family, k.Exposure.Outdoors).With(r.Material.Limits, r.Family.Sizing), Pane: r.Material.Body(), Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(), Own: k.Own,
+		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings,
+		Limits: fit.LimitsOf(r.Family, k.Exposure.Outdoors).With(r.Material.Limits, r.Family.Sizing), Pane: r.Material.Body(),
+		Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(), Own: k.Own,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
-		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre, Draws: k.Draws, Unit: k.Unit,
+		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre,
+		Draws: k.Draws, Unit: k.Unit,
 	}, nil
 }

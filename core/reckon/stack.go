@@ -64,7 +64,9 @@ func (r *Reckoning) pack(k *Known) error {
 func here(n int, hot, cavity float64) working.Figure {
 	return working.Figure{Key: "pack_here", Value: hot, Unit: "°C", Verdict: working.Note,
 		Sentence: fmt.Sprintf("is what pane %d of the pack gets: it is chosen and sized for that", n),
-		Working: working.Of("{T}", hot, "°C", working.In("T", fmt.Sprintf("hotter face of pane %d, by the pack's own sum", n), hot, "°C", origin.Sum()), working.In("c", "behind the pack", cavity, "°C", origin.Read(""))).
+		Working: working.Of("{T}", hot, "°C",
+			working.In("T", fmt.Sprintf("hotter face of pane %d, by the pack's own sum", n), hot, "°C", origin.Sum()),
+			working.In("c", "behind the pack", cavity, "°C", origin.Read(""))).
 			With("Peak and sudden change come through in the same share as the steady heat.")}
 }
 

@@ -21,12 +21,15 @@ func deck(t testing.TB, here int) Known {
 	if err != nil {
 		t.Fatal(err)
 	}
-	r, err := fit.ReadingsOf(map[fit.Place]string{fit.WidthTop: "420", fit.WidthBottom: "420", fit.HeightLeft: "260", fit.HeightRight: "260", fit.Ledge: "12", fit.DepthTop: "49 ±0.2"}, length.MM)
+	r, err := fit.ReadingsOf(map[fit.Place]string{fit.WidthTop: "420", fit.WidthBottom: "420", fit.HeightLeft: "260",
+		fit.HeightRight: "260", fit.Ledge: "12", fit.DepthTop: "49 ±0.2"}, length.MM)
 	if err != nil {
 		t.Fatal(err)
 	}
 	return Known{Family: "window-pack", Exposure: e, Readings: r, Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
-		Stack: pane.Stack{Here: here, Gaps: []float64{16, 20}, Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"}, {Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}}
+		Stack: pane.Stack{Here: here, Gaps: []float64{16, 20},
+			Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
+				{Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}}
 }
 
 func reckoned(t testing.TB, k Known) (Reckoning, map[string]working.Figure) {
@@ -114,8 +117,10 @@ func TestStackDepth(t *testing.T) {
 
 func TestStackRefuses(t *testing.T) {
 	for field, change := range map[string]func(*pane.Stack){
-		"stack.here": func(s *pane.Stack) { s.Here = 4 }, "stack.panes[1].material": func(s *pane.Stack) { s.Panes[1].Material = "ice" },
-		"stack.gaps": func(s *pane.Stack) { s.Gaps = s.Gaps[:1] }, "stack.cavity": func(s *pane.Stack) { s.Cavity = -5 },
+		"stack.here":              func(s *pane.Stack) { s.Here = 4 },
+		"stack.panes[1].material": func(s *pane.Stack) { s.Panes[1].Material = "ice" },
+		"stack.gaps":              func(s *pane.Stack) { s.Gaps = s.Gaps[:1] },
+		"stack.cavity":            func(s *pane.Stack) { s.Cavity = -5 },
 	} {
 		k := deck(t, 1)
 		change(&k.Stack)
@@ -180,7 +185,8 @@ func TestAssumedThicknessFollowsTheLoads(t *testing.T) {
 	r, _ := reckoned(t, k)
 	k.Duty.Push = 1500
 	more, f := reckoned(t, k)
-	if more.Thickness <= r.Thickness || f["stress_push"].Verdict != working.Good || f["bend_push"].Verdict != working.Good || !strings.Contains(more.Order, more.Pane) {
+	if more.Thickness <= r.Thickness || f["stress_push"].Verdict != working.Good ||
+		f["bend_push"].Verdict != working.Good || !strings.Contains(more.Order, more.Pane) {
 		t.Errorf("%v mm, then %v: %+v, %q", r.Thickness, more.Thickness, f["bend_push"], more.Order)
 	}
 	for _, o := range more.Choice.Open {
@@ -198,7 +204,8 @@ func TestAssumedThicknessFollowsTheLoads(t *testing.T) {
 func TestTubeUnderPressure(t *testing.T) {
 	f, _ := family.ByID("gauge-tube")
 	e, _ := exposure.ByID(f.Exposure)
-	k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}, Material: "borosilicate", Thickness: 2.5, Duty: pane.Duty{Pressure: 10}}
+	k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
+		Material: "borosilicate", Thickness: 2.5, Duty: pane.Duty{Pressure: 10}}
 	_, got := reckoned(t, k)
 	// 1 N/mm² × (6.35² + 3.85²) / (6.35² − 3.85²), by Lamé.
 	if g := got["stress_hoop"]; math.Abs(g.Value-2.162549) > 1e-6 || g.Verdict != working.Good {
@@ -221,7 +228,8 @@ func TestTubeUnderPressure(t *testing.T) {
 func BenchmarkLoadedPane(b *testing.B) {
 	k := deck(b, 3)
 	k.Family, k.Draws = "lift-drop", fit.ScreenDraws
-	k.Readings[fit.UpperPocket], k.Readings[fit.LowerPocket] = length.Reading{Value: 26, Doubt: 0.1}, length.Reading{Value: 9, Doubt: 0.1}
+	k.Readings[fit.UpperPocket], k.Readings[fit.LowerPocket] = length.Reading{Value: 26, Doubt: 0.1},
+		length.Reading{Value: 9, Doubt: 0.1}
 	delete(k.Readings, fit.Ledge)
 	k.Duty = pane.Duty{Push: 500, Even: 0.2}
 	for b.Loop() {

@@ -49,7 +49,8 @@ func (r *Reckoning) stops(k Known, room float64, all []working.Figure) ([]prove.
 		if err != nil {
 			return out, err
 		}
-		same := map[string][]string{"load": {"stress_", "bend_"}, "warp": {"stress_seat"}, "hole": {"hole_rule_"}, "pressure": {"stress_hoop"}}
+		same := map[string][]string{"load": {"stress_", "bend_"}, "warp": {"stress_seat"}, "hole": {"hole_rule_"},
+			"pressure": {"stress_hoop"}}
 		if r.Pack != nil && r.Pack.Here > 0 {
 			same["steady"] = []string{fmt.Sprintf("pack_pane_%d", r.Pack.Here)}
 		}

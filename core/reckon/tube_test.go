@@ -49,7 +49,8 @@ func TestTubeHasItsWall(t *testing.T) {
 		if !strings.Contains(r.Order, c.order) || (r.Order == "") != (c.order == "") || got["bore"].Verdict != c.bore {
 			t.Errorf("%s: order %q, bore %+v", c.name, r.Order, got["bore"])
 		}
-		if c.order == "" && (len(r.Fit.Missing) != 1 || r.Fit.Missing[0].Place != fit.TubeWall || !strings.Contains(r.Pane, "wall not read")) {
+		if c.order == "" && (len(r.Fit.Missing) != 1 || r.Fit.Missing[0].Place != fit.TubeWall ||
+			!strings.Contains(r.Pane, "wall not read")) {
 			t.Errorf("%s: %s, missing %+v", c.name, r.Pane, r.Fit.Missing)
 		}
 	}
@@ -63,8 +64,10 @@ func TestTheFurnaceSetsTheBand(t *testing.T) {
 		material string
 		cutter   fit.Cutter
 		band     float64
-	}{{"toughened", "", 2.5}, {"toughened", fit.ShopCut, 2.5}, {"toughened", fit.HandCut, 2.5}, {"annealed", "", 1.6}, {"annealed", fit.HandCut, 1}, {"annealed", fit.ShopCut, 1.6}} {
-		r, _ := reckoned(t, Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}, Material: c.material, Thickness: 4, Cutter: c.cutter})
+	}{{"toughened", "", 2.5}, {"toughened", fit.ShopCut, 2.5}, {"toughened", fit.HandCut, 2.5}, {"annealed", "", 1.6},
+		{"annealed", fit.HandCut, 1}, {"annealed", fit.ShopCut, 1.6}} {
+		r, _ := reckoned(t, Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM,
+			Gasket: fit.Gasket{Kind: fit.None}, Material: c.material, Thickness: 4, Cutter: c.cutter})
 		if r.Fit.Band.Half != c.band {
 			t.Errorf("%s by %q: ±%v", c.material, c.cutter, r.Fit.Band.Half)
 		}

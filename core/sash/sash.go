@@ -84,7 +84,8 @@ func Solve(d Direction, light, bar, first, last, whole string) (Result, error) {
 	case n < 1 || n > mostLights:
 		return Result{}, fault.New("lights", fmt.Sprintf("between 1 and %d are expected", mostLights), "count them again")
 	case len(d.Bars) != n-1:
-		return Result{}, fault.New("bars", fmt.Sprintf("%d lights have %d bars between them, not %d", n, n-1, len(d.Bars)), "give one for each gap, empty where it was not read")
+		return Result{}, fault.New("bars", fmt.Sprintf("%d lights have %d bars between them, not %d", n, n-1, len(d.Bars)),
+			"give one for each gap, empty where it was not read")
 	}
 	m := model{n: n, alike: d.Alike}
 	rows, err := m.rows(d, light, bar, first, last, whole)
@@ -118,7 +119,8 @@ func Solve(d Direction, light, bar, first, last, whole string) (Result, error) {
 func (r Result) sound() error {
 	for _, p := range r.Parts {
 		if p.Known && p.Value <= 0 {
-			return fault.New("whole", fmt.Sprintf("the rest leaves %s mm for %s", length.Metric(p.Value), p.Name), "a reading is wrong: look at the whole and at the widest part first")
+			return fault.New("whole", fmt.Sprintf("the rest leaves %s mm for %s", length.Metric(p.Value), p.Name),
+				"a reading is wrong: look at the whole and at the widest part first")
 		}
 	}
 	return nil
@@ -186,7 +188,8 @@ func (m model) rows(d Direction, light, bar, first, last, whole string) ([]row, 
 	}
 	for i, readings := range d.Lights {
 		for k := range readings {
-			if err := add(fmt.Sprintf("lights[%d][%d]", i, k), fmt.Sprintf("%s %d", light, i+1), m.unit(i), &readings[k]); err != nil {
+			if err := add(fmt.Sprintf("lights[%d][%d]", i, k), fmt.Sprintf("%s %d", light, i+1), m.unit(i),
+				&readings[k]); err != nil {
 				return nil, err
 			}
 		}
@@ -296,7 +299,8 @@ func odd(rows []row, s solved) (worst *Odd, out int) {
 		if off := math.Abs(o.value-predicted) / math.Hypot(o.sigma, sigma); off > most {
 			most, rival, out = off, max(rival, most), i
 			worst = &Odd{Name: o.name, Value: o.value, Predicted: predicted,
-				Sentence: fmt.Sprintf("%s reads %s; the others say %s ± %s. Read it again.", o.name, length.Metric(o.value), length.Metric(predicted), length.Metric(z95*sigma))}
+				Sentence: fmt.Sprintf("%s reads %s; the others say %s ± %s. Read it again.", o.name, length.Metric(o.value),
+					length.Metric(predicted), length.Metric(z95*sigma))}
 		} else {
 			rival = max(rival, off)
 		}
@@ -305,7 +309,8 @@ func odd(rows []row, s solved) (worst *Odd, out int) {
 		return nil, -1
 	}
 	if rival > alsoOdd*most {
-		worst.Sentence = fmt.Sprintf("the readings disagree by %s, and any of them may be wrong. Read them again, %s first.", length.Metric(math.Abs(worst.Value-worst.Predicted)), worst.Name)
+		worst.Sentence = fmt.Sprintf("the readings disagree by %s, and any of them may be wrong. Read them again, %s first.",
+			length.Metric(math.Abs(worst.Value-worst.Predicted)), worst.Name)
 		return worst, -1
 	}
 	worst.LeftOut = true

@@ -23,7 +23,8 @@ func solve(t testing.TB, d Direction) Result {
 
 // By hand: 900 − 2·50 − 2·20 − 250 − 260 = 250.
 func TestInfersTheBrokenLight(t *testing.T) {
-	r := solve(t, Direction{Lights: [][]length.Reading{{*at(250, 0.5)}, {}, {*at(260, 0.5)}}, Bars: []*length.Reading{at(20, 0.5), at(20, 0.5)}, First: at(50, 0.5), Last: at(50, 0.5), Whole: at(900, 1)})
+	r := solve(t, Direction{Lights: [][]length.Reading{{*at(250, 0.5)}, {}, {*at(260, 0.5)}},
+		Bars: []*length.Reading{at(20, 0.5), at(20, 0.5)}, First: at(50, 0.5), Last: at(50, 0.5), Whole: at(900, 1)})
 	if l := r.Lights[1]; !l.Known || l.Direct || math.Abs(l.Value-250) > 1e-6 {
 		t.Errorf("%+v", l)
 	}
@@ -52,7 +53,8 @@ func TestTwoReadingsOfOneColumnHelp(t *testing.T) {
 }
 
 func TestSaysWhatWouldSettle(t *testing.T) {
-	d := Direction{Lights: [][]length.Reading{{*at(250, 1)}, {}, {*at(250, 1)}}, Bars: []*length.Reading{at(20, 1), nil}, First: at(50, 1), Last: at(50, 1), Alike: true}
+	d := Direction{Lights: [][]length.Reading{{*at(250, 1)}, {}, {*at(250, 1)}}, Bars: []*length.Reading{at(20, 1), nil},
+		First: at(50, 1), Last: at(50, 1), Alike: true}
 	r := solve(t, d)
 	if r.Lights[1].Known || !(r.Settle == "the sash's width" || r.Settle == "column 2") {
 		t.Errorf("%+v, settle %q", r.Lights[1], r.Settle)
@@ -61,13 +63,16 @@ func TestSaysWhatWouldSettle(t *testing.T) {
 	if r = solve(t, d); !r.Lights[1].Known || r.Settle != "" {
 		t.Errorf("%+v, settle %q", r.Lights[1], r.Settle)
 	}
-	if r = solve(t, Direction{Lights: [][]length.Reading{{}, {}}, Bars: []*length.Reading{nil}}); r.Lights[0].Known || r.Settle == "" {
+	if r = solve(t, Direction{Lights: [][]length.Reading{{}, {}}, Bars: []*length.Reading{nil}}); r.Lights[0].Known ||
+		r.Settle == "" {
 		t.Errorf("with nothing read: %+v, settle %q", r.Lights, r.Settle)
 	}
 }
 
 func TestNamesTheOddReading(t *testing.T) {
-	d := Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250.3, 0.5)}, {*at(205, 0.5), *at(250, 0.5), *at(249.8, 0.5)}, {*at(250, 0.5)}}, Bars: []*length.Reading{at(20, 0.5), at(20, 0.5)}, First: at(50, 0.5), Last: at(50, 0.5), Whole: at(890, 1)}
+	d := Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250.3, 0.5)},
+		{*at(205, 0.5), *at(250, 0.5), *at(249.8, 0.5)}, {*at(250, 0.5)}}, Bars: []*length.Reading{at(20, 0.5), at(20, 0.5)},
+		First: at(50, 0.5), Last: at(50, 0.5), Whole: at(890, 1)}
 	r := solve(t, d)
 	if r.Odd == nil || r.Odd.Value != 205 || math.Abs(r.Odd.Predicted-250) > 0.5 || r.Odd.Name != "column 2" {
 		t.Errorf("%+v", r.Odd)
@@ -77,7 +82,9 @@ func TestNamesTheOddReading(t *testing.T) {
 // What the hat values predict for a reading is what a fit without it gives.
 func TestPredictionIsLeavingOut(t *testing.T) {
 	m := model{n: 3, alike: true}
-	d := Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250.9, 1)}, {*at(244, 0.5)}, {*at(260, 0.5)}}, Bars: []*length.Reading{at(20, 0.5), at(20.4, 0.5)}, First: at(50, 1), Last: at(51, 1), Whole: at(897, 1), Alike: true}
+	d := Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250.9, 1)}, {*at(244, 0.5)}, {*at(260, 0.5)}},
+		Bars: []*length.Reading{at(20, 0.5), at(20.4, 0.5)}, First: at(50, 1), Last: at(51, 1), Whole: at(897, 1),
+		Alike: true}
 	rows, err := m.rows(d, "column", "bar", "a", "b", "c")
 	if err != nil {
 		t.Fatal(err)
@@ -99,7 +106,9 @@ func TestPredictionIsLeavingOut(t *testing.T) {
 // nothing is surer than they disagree; and a sum that leaves a light less than
 // nothing is refused.
 func TestOneWrongReadingStaysWhereItIs(t *testing.T) {
-	d := Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250, 0.5)}, {*at(205, 0.5), *at(250, 0.5), *at(250, 0.5)}, {}}, Bars: []*length.Reading{at(20, 0.5), at(20, 0.5)}, First: at(50, 0.5), Last: at(50, 0.5), Whole: at(890, 1)}
+	d := Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250, 0.5)},
+		{*at(205, 0.5), *at(250, 0.5), *at(250, 0.5)}, {}}, Bars: []*length.Reading{at(20, 0.5), at(20, 0.5)},
+		First: at(50, 0.5), Last: at(50, 0.5), Whole: at(890, 1)}
 	r := solve(t, d)
 	if r.Odd == nil || !r.Odd.LeftOut || r.Odd.Value != 205 {
 		t.Fatalf("%+v", r.Odd)
@@ -112,10 +121,12 @@ func TestOneWrongReadingStaysWhereItIs(t *testing.T) {
 	// One light and its whole: 890 is not 250 + 2 × 50 by 540, and nobody can say
 	// which of the four is wrong.
 	d = Direction{Lights: [][]length.Reading{{*at(250, 1)}}, First: at(50, 1), Last: at(50, 1), Whole: at(370, 1)}
-	if r = solve(t, d); r.Odd == nil || r.Odd.LeftOut || r.Lights[0].Doubt < 19 || !strings.Contains(r.Odd.Sentence, "any of them may be wrong") {
+	if r = solve(t, d); r.Odd == nil || r.Odd.LeftOut || r.Lights[0].Doubt < 19 ||
+		!strings.Contains(r.Odd.Sentence, "any of them may be wrong") {
 		t.Errorf("%+v, %+v", r.Odd, r.Lights)
 	}
-	d = Direction{Lights: [][]length.Reading{{*at(250, 1)}, {}}, Bars: []*length.Reading{at(20, 1)}, First: at(50, 1), Last: at(50, 1), Whole: at(360, 1)}
+	d = Direction{Lights: [][]length.Reading{{*at(250, 1)}, {}}, Bars: []*length.Reading{at(20, 1)}, First: at(50, 1),
+		Last: at(50, 1), Whole: at(360, 1)}
 	_, err := Solve(d, "column", "bar", "left stile", "right stile", "width")
 	if f := fault.Of(err); f == nil || !strings.Contains(f.Why, "leaves −10.0 mm for column 2") {
 		t.Errorf("%v", err)

@@ -81,9 +81,11 @@ func BlockFigure(w, h, thickness, clearance float64) working.Figure {
 			working.Num(b.At, 0), working.Num(b.Width, 1), working.Num(b.Height, 1)),
 		Working: working.Of("min(max({m}, {k} × {A}), {W} / 5)", b.Length, "mm",
 			working.In("m", "least length of a block", blockLeast, "mm", origin.Std("GANA Glazing Manual")),
-			working.In("k", "length per square metre of glass, 0.1 in per square foot", blockPerArea*1e6, "mm/m²", origin.Std("GANA Glazing Manual")),
+			working.In("k", "length per square metre of glass, 0.1 in per square foot", blockPerArea*1e6, "mm/m²",
+				origin.Std("GANA Glazing Manual")),
 			working.In("A", "area of the pane", w*h/1e6, "m²", origin.Sum()),
-			working.In("W", "width of the pane", w, "mm", origin.Sum())).With("A small pane takes blocks in proportion, never more than a fifth of its side: common practice, no source."),
+			working.In("W", "width of the pane", w, "mm", origin.Sum())).With("A small pane takes blocks in proportion, never " +
+			"more than a fifth of its side: common practice, no source."),
 	}
 }
 

@@ -43,7 +43,8 @@ func TestDewFigures(t *testing.T) {
 		}
 	}
 	cold := -20.0
-	for surface, want := range map[float64]working.Verdict{-1: working.Stop, 0: working.Stop, 0.1: working.Warn, 4.9: working.Warn, 5: working.Good, 40: working.Good, 40.1: working.Stop} {
+	for surface, want := range map[float64]working.Verdict{-1: working.Stop, 0: working.Stop, 0.1: working.Warn,
+		4.9: working.Warn, 5: working.Good, 40: working.Good, 40.1: working.Stop} {
 		f, err := Damp{&cold, 50, &surface}.Figures()
 		if err != nil || f[1].Verdict != want {
 			t.Errorf("at %v °C: %+v, %v", surface, f[1], err)

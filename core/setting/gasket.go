@@ -32,7 +32,8 @@ func GasketFigure(path float64, follows string) working.Figure {
 	return working.Figure{
 		Key: "gasket_length", Sentence: "gasket to cut, laid without stretching, ends butted at the lower hinge corner",
 		Value: most, Unit: "mm", Verdict: working.Note,
-		Working: w.With("Cut long and trim to a firm butt. Between the path itself and 2 % more is right; a stretched gasket creeps back and opens at the joint."),
+		Working: w.With("Cut long and trim to a firm butt. Between the path itself and 2 % more is right; a stretched " +
+			"gasket creeps back and opens at the joint."),
 	}
 }
 

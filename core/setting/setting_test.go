@@ -68,7 +68,8 @@ func TestBlocks(t *testing.T) {
 		{300, 400, 60},
 	} {
 		b := Blocks(c.w, c.h, 6, 3)
-		if math.Abs(b[0].Length-c.length) > 0.05 || b[0].At != c.w/4 || b[1].At != c.w*3/4 || b[0].Width != 7.5 || b[0].Height != 3 {
+		if math.Abs(b[0].Length-c.length) > 0.05 || b[0].At != c.w/4 || b[1].At != c.w*3/4 || b[0].Width != 7.5 ||
+			b[0].Height != 3 {
 			t.Errorf("%v × %v: %+v", c.w, c.h, b)
 		}
 	}

@@ -75,5 +75,7 @@ func (h Held) Seat(s Sheet, width, height, warp float64) (float64, error) {
 }
 
 func (h Held) unknown() error {
-	return fault.New("held", "a pane is held on four sides, on three with its width free, on two above and below, round, or clamped round", "use three, two, round or clamped, or leave it out for four")
+	return fault.New("held",
+		"a pane is held on four sides, on three with its width free, on two above and below, round, or clamped round",
+		"use three, two, round or clamped, or leave it out for four")
 }

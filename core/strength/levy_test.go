@@ -52,7 +52,8 @@ func TestLevyHeldIsFourSides(t *testing.T) {
 	l := levy{s: s, a: 500, b: 700, p: 500.0 / 1e4, c: 100, y0: 300, y1: 400}
 	got, err := l.worst()
 	want, _ := s.Push(500, 700, 500, 100)
-	if err != nil || !near(got.Stress, want.Stress, 0.01*want.Stress) || !near(got.Deflection, want.Deflection, 0.002*want.Deflection) {
+	if err != nil || !near(got.Stress, want.Stress, 0.01*want.Stress) ||
+		!near(got.Deflection, want.Deflection, 0.002*want.Deflection) {
 		t.Errorf("a push: %+v, want %+v, %v", got, want, err)
 	}
 }
@@ -86,7 +87,8 @@ func TestFreeEdgeIsWorse(t *testing.T) {
 		four, _ := s.FourSides(w, h, q)
 		three, _ := s.ThreeSides(w, h, q)
 		two, err := s.TwoSides(w, h, q)
-		if err != nil || three.Deflection < four.Deflection*0.999 || two.Deflection < three.Deflection*0.999 || two.Stress < three.Stress*0.995 {
+		if err != nil || three.Deflection < four.Deflection*0.999 || two.Deflection < three.Deflection*0.999 ||
+			two.Stress < three.Stress*0.995 {
 			t.Fatalf("%v × %v: %+v %+v %+v, %v", w, h, four, three, two, err)
 		}
 		mid, _ := s.Push(w, h, 500, 100)
@@ -106,7 +108,8 @@ func TestFreeEdgeIsWorse(t *testing.T) {
 func TestFreeEdgeRefuses(t *testing.T) {
 	s := Sheet{70, 0.22, 4}
 	for field, err := range map[string]error{
-		"w": second(s.ThreeSides(0, 100, 1)), "h": second(s.TwoSides(100, -1, 1)), "q": second(s.ThreeSides(100, 100, math.NaN())),
+		"w": second(s.ThreeSides(0, 100, 1)), "h": second(s.TwoSides(100, -1, 1)),
+		"q":     second(s.ThreeSides(100, 100, math.NaN())),
 		"force": second(s.PushEdge(100, 100, -1, 50, true)), "patch": second(s.PushEdge(100, 100, 1, 0, false)),
 	} {
 		if f := fault.Of(err); f == nil || f.Field != field {

@@ -14,7 +14,8 @@ func near(a, b, tol float64) bool { return math.Abs(a-b) <= tol }
 // ν = 0.3, from memory.
 func TestCoefficients(t *testing.T) {
 	for _, c := range []struct{ ratio, alpha, beta float64 }{
-		{1, 0.00406, 0.0479}, {1.2, 0.00564, 0.0627}, {1.5, 0.00772, 0.0812}, {2, 0.01013, 0.1017}, {3, 0.01223, 0.1189}, {5, 0.01297, 0.1246}, {50, 0.01302, 0.1250},
+		{1, 0.00406, 0.0479}, {1.2, 0.00564, 0.0627}, {1.5, 0.00772, 0.0812}, {2, 0.01013, 0.1017}, {3, 0.01223, 0.1189},
+		{5, 0.01297, 0.1246}, {50, 0.01302, 0.1250},
 	} {
 		a, b := Coefficients(c.ratio, 0.3)
 		if !near(a, c.alpha, 0.000015) || !near(b, c.beta, 0.0001) {
@@ -53,7 +54,8 @@ func TestCircle(t *testing.T) {
 	// Circles by their closed forms, from memory.
 	held, _ := s.Circle(400, 1, false)
 	clamped, _ := s.Circle(400, 1, true)
-	if !near(held.Stress, 3*(3.22)/8*0.001*40000/36, 1e-9) || !near(clamped.Stress, 0.75*0.001*40000/36, 1e-9) || !near(clamped.Deflection, 0.001*1.6e9/(64*d), 1e-9) {
+	if !near(held.Stress, 3*(3.22)/8*0.001*40000/36, 1e-9) || !near(clamped.Stress, 0.75*0.001*40000/36, 1e-9) ||
+		!near(clamped.Deflection, 0.001*1.6e9/(64*d), 1e-9) {
 		t.Errorf("%+v %+v", held, clamped)
 	}
 	// A long pane held on four sides is a strip: σ = 0.75·q·a²/t².
@@ -76,7 +78,8 @@ func TestPush(t *testing.T) {
 	hand, _ := s.Push(800, 800, 640, 100)
 	point, _ := s.Push(800, 800, 640, 1)
 	want := 0.0116 * 640 * 640000 / s.Rigidity()
-	if !(hand.Deflection > whole.Deflection && hand.Deflection < point.Deflection) || !near(point.Deflection, want, 0.01*want) {
+	if !(hand.Deflection > whole.Deflection && hand.Deflection < point.Deflection) ||
+		!near(point.Deflection, want, 0.01*want) {
 		t.Errorf("%v %v %v, want %v", whole.Deflection, hand.Deflection, point.Deflection, want)
 	}
 }
@@ -88,7 +91,8 @@ func TestAllowable(t *testing.T) {
 		strength float64
 		lasting  Lasting
 		want     float64
-	}{{45, Permanent, 7.25}, {45, Weeks, 10.75}, {45, Day, 14.5}, {45, Gust, 18.5}, {120, Permanent, 69.75}, {120, Gust, 81}, {70, Permanent, 28.0833}} {
+	}{{45, Permanent, 7.25}, {45, Weeks, 10.75}, {45, Day, 14.5}, {45, Gust, 18.5}, {120, Permanent, 69.75},
+		{120, Gust, 81}, {70, Permanent, 28.0833}} {
 		if got, err := Allowable(c.strength, c.lasting); err != nil || !near(got, c.want, 1e-3) {
 			t.Errorf("%v %s: %v, want %v", c.strength, c.lasting, got, c.want)
 		}
@@ -191,11 +195,16 @@ func TestMonotone(t *testing.T) {
 func TestRefuses(t *testing.T) {
 	good := Sheet{70, 0.22, 4}
 	for field, err := range map[string]error{
-		"e": func() error { _, err := Sheet{0, 0.2, 4}.FourSides(100, 100, 1); return err }(), "nu": func() error { _, err := Sheet{70, 0.5, 4}.TwoSides(100, 100, 1); return err }(),
-		"t": func() error { _, err := Sheet{70, 0.2, -4}.Circle(100, 1, true); return err }(), "q": func() error { _, err := good.FourSides(100, 100, -1); return err }(),
-		"force": func() error { _, err := good.Push(100, 100, -1, 50); return err }(), "patch": func() error { _, err := good.Push(100, 100, 1, 0); return err }(),
-		"wall": func() error { _, err := Tube(10, 6, 1); return err }(), "pressure": func() error { _, err := Tube(10, 1, -1); return err }(),
-		"lasting": func() error { _, err := Allowable(45, "ever"); return err }(), "strength": func() error { _, err := Allowable(-1, Gust); return err }(),
+		"e":        func() error { _, err := Sheet{0, 0.2, 4}.FourSides(100, 100, 1); return err }(),
+		"nu":       func() error { _, err := Sheet{70, 0.5, 4}.TwoSides(100, 100, 1); return err }(),
+		"t":        func() error { _, err := Sheet{70, 0.2, -4}.Circle(100, 1, true); return err }(),
+		"q":        func() error { _, err := good.FourSides(100, 100, -1); return err }(),
+		"force":    func() error { _, err := good.Push(100, 100, -1, 50); return err }(),
+		"patch":    func() error { _, err := good.Push(100, 100, 1, 0); return err }(),
+		"wall":     func() error { _, err := Tube(10, 6, 1); return err }(),
+		"pressure": func() error { _, err := Tube(10, 1, -1); return err }(),
+		"lasting":  func() error { _, err := Allowable(45, "ever"); return err }(),
+		"strength": func() error { _, err := Allowable(-1, Gust); return err }(),
 	} {
 		if f := fault.Of(err); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, err)

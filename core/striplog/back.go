@@ -56,7 +56,8 @@ func (l Log) free(e Entry, placed map[string]bool) bool {
 }
 
 func (l Log) line(e Entry, number int, warnings []string) Line {
-	n := Line{Number: number, ID: e.ID, Facing: e.Facing, Bag: e.Bag, In: e.In, Of: e.wanted(), Done: e.IsBack(), Ready: true, Warning: warnings}
+	n := Line{Number: number, ID: e.ID, Facing: e.Facing, Bag: e.Bag, In: e.In, Of: e.wanted(), Done: e.IsBack(),
+		Ready: true, Warning: warnings}
 	if warnings == nil {
 		n.Warning = []string{}
 	}
@@ -126,7 +127,8 @@ func (l Log) PutBack(id string, in int) (Log, error) {
 	if in > e.In {
 		for _, c := range e.Captures {
 			if under, ok := l.find(c); ok && !under.IsBack() {
-				return l, fault.New("in", fmt.Sprintf("%s goes in before %s, which holds it down", under.What, e.What), "put that back first")
+				return l, fault.New("in", fmt.Sprintf("%s goes in before %s, which holds it down", under.What, e.What),
+					"put that back first")
 			}
 		}
 	}
@@ -169,7 +171,8 @@ func (l Log) Covered(id string) error {
 	for _, over := range l {
 		for _, c := range over.Captures {
 			if c == id && over.In > 0 {
-				return fault.New("captures", fmt.Sprintf("%s holds it down and is back already", over.What), "take that off again first")
+				return fault.New("captures", fmt.Sprintf("%s holds it down and is back already", over.What),
+					"take that off again first")
 			}
 		}
 	}

@@ -160,7 +160,8 @@ func (l Log) loop() error {
 	walk = func(e Entry, path []string) error {
 		path = append(path, e.What)
 		if state[e.ID] == 1 {
-			return fault.New("captures", "these hold each other down in a ring: "+strings.Join(path, ", "), "one of them does not")
+			return fault.New("captures", "these hold each other down in a ring: "+strings.Join(path, ", "),
+				"one of them does not")
 		}
 		if state[e.ID] == 2 {
 			return nil

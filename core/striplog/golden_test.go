@@ -20,20 +20,25 @@ func tellLog(t *testing.T, name string, l Log, b *strings.Builder) {
 	for _, k := range slices.Sorted(maps.Keys(mix)) {
 		fmt.Fprintf(b, "  mix %s %v\n", k, mix[k])
 	}
-	fmt.Fprintf(b, "%s\n%s\n%s\n%s\n%s\n", golden.Lines(t, l.OrderBack()), golden.Lines(t, l.Open()), golden.Lines(t, l.Needs()), golden.Lines(t, l.Stack()), golden.Lines(t, l.Copy()))
+	fmt.Fprintf(b, "%s\n%s\n%s\n%s\n%s\n", golden.Lines(t, l.OrderBack()), golden.Lines(t, l.Open()),
+		golden.Lines(t, l.Needs()), golden.Lines(t, l.Stack()), golden.Lines(t, l.Copy()))
 }
 
 // A log with one of everything, and each state that is refused.
 func TestLogsAreAsLookedAt(t *testing.T) {
 	screw := func(id string, count int, length, toGlass float64, thread Thread, captures ...string) Entry {
-		return Entry{ID: id, Kind: Fasteners, What: "screw " + id, Count: count, Fate: Back, Bag: id, Held: Held{How: "screw", Drive: "PH2", Size: "M4", Thread: thread, Length: length, ToGlass: toGlass}, Captures: captures}
+		return Entry{ID: id, Kind: Fasteners, What: "screw " + id, Count: count, Fate: Back, Bag: id,
+			Held:     Held{How: "screw", Drive: "PH2", Size: "M4", Thread: thread, Length: length, ToGlass: toGlass},
+			Captures: captures}
 	}
 	shell := Entry{ID: "shell", Kind: Part, What: "outer shell", Count: 1, Fate: Back, Held: Held{How: "lip"}}
 	full := Log{
-		screw("a", 4, 12, 0, "machine", "shell"), screw("b", 1, 8, 10, "self-tapping", "shell"), screw("c", 2, 12, 12, "machine"), screw("d", 1, 14, 13.9, "machine"),
+		screw("a", 4, 12, 0, "machine", "shell"), screw("b", 1, 8, 10, "self-tapping", "shell"),
+		screw("c", 2, 12, 12, "machine"), screw("d", 1, 14, 13.9, "machine"),
 		{ID: "clip", Kind: Part, What: "corner clip", Count: 4, Missing: 1, Renewed: 1, Fate: Renew, Held: Held{How: "clip"}},
 		{ID: "seal", Kind: Seal, What: "door seal", Count: 1, Fate: Renew, Held: Held{How: "friction"}},
-		{ID: "slid", Kind: Fasteners, What: "slid bracket", Count: 2, Loosen: true, Fate: Back, Held: Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}},
+		{ID: "slid", Kind: Fasteners, What: "slid bracket", Count: 2, Loosen: true, Fate: Back,
+			Held: Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}},
 		shell,
 		{ID: "p1", Kind: Pane, What: "inner pane", Count: 1, Fate: Back, Facing: "coat to the fire", Held: Held{How: "lip"}},
 		{ID: "p2", Kind: Pane, What: "outer pane", Count: 1, Fate: Renew, Facing: "print out", Held: Held{How: "lip"}},
@@ -52,11 +57,17 @@ func TestLogsAreAsLookedAt(t *testing.T) {
 		name   string
 		change func(*Entry)
 	}{
-		{"none", func(e *Entry) { e.Count = 0 }}, {"one", func(e *Entry) { e.Count = 1 }}, {"two hundred", func(e *Entry) { e.Count = 200 }}, {"more", func(e *Entry) { e.Count = 201 }},
-		{"more lost than there were", func(e *Entry) { e.Missing = 5 }}, {"all lost", func(e *Entry) { e.Missing = 4 }}, {"lost and renewed", func(e *Entry) { e.Missing, e.Renewed = 2, 2 }}, {"too many of both", func(e *Entry) { e.Missing, e.Renewed = 2, 3 }},
-		{"less than nothing", func(e *Entry) { e.Missing = -1 }}, {"renewed less than nothing", func(e *Entry) { e.Renewed = -1 }},
-		{"holds itself", func(e *Entry) { e.Captures = []string{"a"} }}, {"holds nothing that is there", func(e *Entry) { e.Captures = []string{"zz"} }},
-		{"no name", func(e *Entry) { e.What = "" }}, {"no kind", func(e *Entry) { e.Kind = "thing" }}, {"no fate", func(e *Entry) { e.Fate = "sold" }}, {"not held", func(e *Entry) { e.Held.How = "magic" }},
+		{"none", func(e *Entry) { e.Count = 0 }}, {"one", func(e *Entry) { e.Count = 1 }},
+		{"two hundred", func(e *Entry) { e.Count = 200 }}, {"more", func(e *Entry) { e.Count = 201 }},
+		{"more lost than there were", func(e *Entry) { e.Missing = 5 }}, {"all lost", func(e *Entry) { e.Missing = 4 }},
+		{"lost and renewed", func(e *Entry) { e.Missing, e.Renewed = 2, 2 }},
+		{"too many of both", func(e *Entry) { e.Missing, e.Renewed = 2, 3 }},
+		{"less than nothing", func(e *Entry) { e.Missing = -1 }},
+		{"renewed less than nothing", func(e *Entry) { e.Renewed = -1 }},
+		{"holds itself", func(e *Entry) { e.Captures = []string{"a"} }},
+		{"holds nothing that is there", func(e *Entry) { e.Captures = []string{"zz"} }},
+		{"no name", func(e *Entry) { e.What = "" }}, {"no kind", func(e *Entry) { e.Kind = "thing" }},
+		{"no fate", func(e *Entry) { e.Fate = "sold" }}, {"not held", func(e *Entry) { e.Held.How = "magic" }},
 		{"a length below nothing", func(e *Entry) { e.Held.Length = -1 }}, {"an id twice", func(e *Entry) { e.ID = "b" }},
 	} {
 		fmt.Fprintf(b, "%s: %v\n", c.name, with(c.change).Check())
@@ -68,7 +79,8 @@ func TestLogsAreAsLookedAt(t *testing.T) {
 		l, err := full.PutBack(c.id, c.in)
 		fmt.Fprintf(b, "put back %s %d: %d %v\n", c.id, c.in, len(l), err)
 	}
-	_, err := half.Remove(Entry{ID: "late", Kind: Part, What: "late one", Count: 1, Fate: Back, Held: Held{How: "lip"}, Captures: []string{"shell"}})
+	_, err := half.Remove(Entry{ID: "late", Kind: Part, What: "late one", Count: 1, Fate: Back, Held: Held{How: "lip"},
+		Captures: []string{"shell"}})
 	fmt.Fprintf(b, "removed after it: %v; covered: %v\n", err, half.Covered("shell"))
 	golden.Check(t, "logs", b.String())
 }

@@ -18,7 +18,8 @@ func (l Log) MixUps() map[string][]string {
 		var threads, lengths, tooLong groups
 		var reaches []string
 		if e.reaches(e.Held.Length) {
-			reaches = append(reaches, fmt.Sprintf("a %g mm screw here reaches the pane: %g mm to the glass", e.Held.Length, e.Held.ToGlass))
+			reaches = append(reaches, fmt.Sprintf("a %g mm screw here reaches the pane: %g mm to the glass", e.Held.Length,
+				e.Held.ToGlass))
 		}
 		word := ""
 		for k, o := range l {
@@ -42,10 +43,12 @@ func (l Log) MixUps() map[string][]string {
 			says = append(says, threadOf(e)+" thread here; "+threads.say("it looks like the %[1]s one at %[2]s", ", "))
 		}
 		if len(lengths) > 0 {
-			says = append(says, fmt.Sprintf("the %s one, %g mm, goes here; %s", word, e.Held.Length, lengths.say("%[1]s goes to %[2]s", "; ")))
+			says = append(says, fmt.Sprintf("the %s one, %g mm, goes here; %s", word, e.Held.Length,
+				lengths.say("%[1]s goes to %[2]s", "; ")))
 		}
 		if len(tooLong) > 0 {
-			reaches = append(reaches, fmt.Sprintf("%s would reach the pane here: %g mm to the glass", tooLong.say("the %[1]s one from %[2]s", " and "), e.Held.ToGlass))
+			reaches = append(reaches, fmt.Sprintf("%s would reach the pane here: %g mm to the glass",
+				tooLong.say("the %[1]s one from %[2]s", " and "), e.Held.ToGlass))
 		}
 		if says = append(says, reaches...); len(says) > 0 {
 			out[e.ID] = []string{strings.Join(says, "; ")}

@@ -99,7 +99,8 @@ func TestOrderBackHolds(t *testing.T) {
 
 func TestLookAlikes(t *testing.T) {
 	screw := func(id, what, drive, size string, long float64) Entry {
-		return Entry{ID: id, Kind: Fasteners, What: what, Where: id, Count: 1, Fate: Back, Held: Held{How: "screw", Drive: drive, Size: size, Length: long}}
+		return Entry{ID: id, Kind: Fasteners, What: what, Where: id, Count: 1, Fate: Back,
+			Held: Held{How: "screw", Drive: drive, Size: size, Length: long}}
 	}
 	for _, c := range []struct {
 		name string
@@ -112,7 +113,8 @@ func TestLookAlikes(t *testing.T) {
 		{"one drive not noted", screw("a", "x", "", "M4", 12), screw("b", "y", "PH2", "M4", 16), true},
 		{"no drive noted", screw("a", "x", "", "M4", 12), screw("b", "y", "", "M4", 16), true},
 		{"nothing noted, called the same", screw("a", "Trim screw", "", "", 12), screw("b", "trim  screw", "", "", 16), true},
-		{"nothing noted, called otherwise", screw("a", "trim screw", "", "", 12), screw("b", "hinge screw", "", "", 16), false},
+		{"nothing noted, called otherwise", screw("a", "trim screw", "", "", 12), screw("b", "hinge screw", "", "", 16),
+			false},
 		{"another size", screw("a", "x", "PH2", "M4", 12), screw("b", "x", "PH2", "M5", 16), false},
 		{"another drive", screw("a", "x", "PH2", "", 12), screw("b", "x", "T15", "", 16), false},
 	} {
@@ -124,11 +126,14 @@ func TestLookAlikes(t *testing.T) {
 	// glass reaches it.
 	a, b := screw("a", "x", "PH2", "M4", 12), screw("b", "x", "PH2", "M4", 16)
 	a.Held.Thread, b.Held.Thread, a.Held.ToGlass = "machine", "self-tapping", 16
-	if got := (Log{a, b}).MixUps()["a"]; len(got) != 1 || !strings.HasPrefix(got[0], "machine thread here;") || !strings.Contains(got[0], "the short one, 12 mm, goes here; 16 mm goes to b") || !strings.Contains(got[0], "the 16 mm one from b would reach the pane here") {
+	if got := (Log{a, b}).MixUps()["a"]; len(got) != 1 || !strings.HasPrefix(got[0], "machine thread here;") ||
+		!strings.Contains(got[0], "the short one, 12 mm, goes here; 16 mm goes to b") ||
+		!strings.Contains(got[0], "the 16 mm one from b would reach the pane here") {
 		t.Errorf("%v", got)
 	}
 	c := screw("c", "x", "PH2", "M4", 20)
-	if got := (Log{a, b, c}).MixUps()["b"]; len(got) != 1 || !strings.Contains(got[0], "the middle one, 16 mm, goes here; 12 mm goes to a; 20 mm goes to c") {
+	if got := (Log{a, b, c}).MixUps()["b"]; len(got) != 1 ||
+		!strings.Contains(got[0], "the middle one, 16 mm, goes here; 12 mm goes to a; 20 mm goes to c") {
 		t.Errorf("%v", got)
 	}
 	for long, want := range map[float64]bool{15.9: false, 16: true, 16.1: true} {
@@ -141,14 +146,17 @@ func TestLookAlikes(t *testing.T) {
 
 func TestMixUps(t *testing.T) {
 	m := oven().MixUps()
-	if got := strings.Join(m["s2"], "; "); !strings.Contains(got, "the short one, 8 mm, goes here; 16 mm goes to sides of the shell") || !strings.Contains(got, "would reach the pane here") {
+	if got := strings.Join(m["s2"], "; "); !strings.Contains(got,
+		"the short one, 8 mm, goes here; 16 mm goes to sides of the shell") ||
+		!strings.Contains(got, "would reach the pane here") {
 		t.Errorf("short screw: %s", got)
 	}
 	if got := strings.Join(m["s1"], "; "); !strings.Contains(got, "the long one, 16 mm") {
 		t.Errorf("long screw: %s", got)
 	}
 	threads := Log{screw("a", "low screw", "low", 2, 16, Machine), screw("b", "high screw", "high", 2, 16, SelfTapping)}
-	if got := threads.MixUps()["a"]; len(got) != 1 || !strings.Contains(got[0], "machine thread here; it looks like the self-tapping one at high") {
+	if got := threads.MixUps()["a"]; len(got) != 1 ||
+		!strings.Contains(got[0], "machine thread here; it looks like the self-tapping one at high") {
 		t.Errorf("threads: %v", got)
 	}
 	same := Log{screw("a", "one", "left", 2, 16, Machine), screw("b", "two", "right", 2, 16, Machine)}
@@ -167,7 +175,8 @@ func TestCountsAndPuttingBack(t *testing.T) {
 	if len(l.Open()) != 6 {
 		t.Fatalf("%v", l.Open())
 	}
-	if _, err := l.PutBack("shell", 1); fault.Of(err) == nil || !strings.Contains(err.Error(), "pack frame goes in before outer shell") {
+	if _, err := l.PutBack("shell", 1); fault.Of(err) == nil ||
+		!strings.Contains(err.Error(), "pack frame goes in before outer shell") {
 		t.Errorf("the shell went on without its pack: %v", err)
 	}
 	var err error
@@ -216,12 +225,14 @@ func TestLoosened(t *testing.T) {
 
 func TestNeeds(t *testing.T) {
 	seal := Entry{ID: "1", Kind: Seal, What: "door gasket", Count: 1, Fate: Renew, Held: Held{How: "lip"}}
-	rivet := Entry{ID: "2", Kind: Fasteners, What: "carrier rivet", Count: 2, Fate: Back, Held: Held{How: "rivet", Size: "3/16"}}
+	rivet := Entry{ID: "2", Kind: Fasteners, What: "carrier rivet", Count: 2, Fate: Back,
+		Held: Held{How: "rivet", Size: "3/16"}}
 	tab := Entry{ID: "3", Kind: Part, What: "pack corner", Count: 1, Fate: Back, Held: Held{How: "tab", Bends: 2}}
 	lost := screw("4", "shell screw", "", 6, 16, SelfTapping)
 	lost.Missing = 1
 	got := Log{seal, rivet, tab, lost}.Needs()
-	want := []Need{{"door gasket", 1, "renewed"}, {"pack corner", 1, "its tab is on its last bend"}, {"rivet, 3/16", 2, "drilled out"}, {"shell screw, 4.2, PH2, self-tapping, 16 mm", 1, "lost"}}
+	want := []Need{{"door gasket", 1, "renewed"}, {"pack corner", 1, "its tab is on its last bend"},
+		{"rivet, 3/16", 2, "drilled out"}, {"shell screw, 4.2, PH2, self-tapping, 16 mm", 1, "lost"}}
 	if !slices.Equal(got, want) {
 		t.Errorf("%+v", got)
 	}

@@ -20,8 +20,10 @@ type Band struct {
 
 // Bands of flat glass. ASTM C1036, from memory.
 var Bands = []Band{
-	{2.5, "3/32", 2.16, 2.57}, {2.7, "lami", 2.59, 2.90}, {3, "1/8", 2.92, 3.40}, {4, "5/32", 3.78, 4.19}, {5, "3/16", 4.57, 5.05}, {5.5, "7/32", 5.08, 5.54},
-	{6, "1/4", 5.56, 6.20}, {8, "5/16", 7.42, 8.43}, {10, "3/8", 9.02, 10.31}, {12, "1/2", 11.91, 13.49}, {16, "5/8", 15.09, 16.66}, {19, "3/4", 18.26, 19.84},
+	{2.5, "3/32", 2.16, 2.57}, {2.7, "lami", 2.59, 2.90}, {3, "1/8", 2.92, 3.40}, {4, "5/32", 3.78, 4.19},
+	{5, "3/16", 4.57, 5.05}, {5.5, "7/32", 5.08, 5.54},
+	{6, "1/4", 5.56, 6.20}, {8, "5/16", 7.42, 8.43}, {10, "3/8", 9.02, 10.31}, {12, "1/2", 11.91, 13.49},
+	{16, "5/8", 15.09, 16.66}, {19, "3/4", 18.26, 19.84},
 }
 
 // Answer is what a reading means. Between is true when it fits no band: then
@@ -52,15 +54,19 @@ func Of(r length.Reading) Answer {
 	}
 	switch {
 	case a.Between:
-		a.Sentence = fmt.Sprintf("%s mm lies between the bands; nearest is %s. Laminated, plastic, or worn.", working.Num(r.Value, 2), size)
+		a.Sentence = fmt.Sprintf("%s mm lies between the bands; nearest is %s. Laminated, plastic, or worn.",
+			working.Num(r.Value, 2), size)
 	case a.Doubtful:
-		a.Sentence = fmt.Sprintf("nominal %s, but the doubt of the reading reaches past its band; read it again on a clean edge.", size)
+		a.Sentence = fmt.Sprintf("nominal %s, but the doubt of the reading reaches past its band; read it again on a clean "+
+			"edge.", size)
 	default:
 		a.Sentence = fmt.Sprintf("nominal %s.", size)
 	}
-	a.Figure = working.Figure{Key: "old_nominal", Sentence: a.Sentence, Value: best.Nominal, Unit: "mm", Verdict: working.Note, Place: "old_thickness",
+	a.Figure = working.Figure{Key: "old_nominal", Sentence: a.Sentence, Value: best.Nominal, Unit: "mm",
+		Verdict: working.Note, Place: "old_thickness",
 		Working: working.Of("{a} ≤ {t} ≤ {b}", best.Nominal, "mm nominal",
-			working.In("t", fmt.Sprintf("caliper reading, ±%s", working.Num(r.Doubt, 2)), r.Value, "mm", origin.Read("caliper")),
+			working.In("t", fmt.Sprintf("caliper reading, ±%s", working.Num(r.Doubt, 2)), r.Value, "mm",
+				origin.Read("caliper")),
 			working.In("a", "least of the band", best.Least, "mm", origin.Std("ASTM C1036")),
 			working.In("b", "most of the band", best.Most, "mm", origin.Std("ASTM C1036")))}
 	if a.Between {

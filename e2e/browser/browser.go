@@ -38,7 +38,8 @@ func Start(ctx context.Context, width, height int) (browser context.Context, end
 		chromedp.ExecPath(path), chromedp.UserDataDir(dir), chromedp.WindowSize(width, height),
 		chromedp.Flag("no-sandbox", true), chromedp.Flag("disable-gpu", true), chromedp.Flag("disable-quic", true),
 		chromedp.Flag("disable-background-networking", true), chromedp.Flag("no-first-run", true),
-		chromedp.Flag("disable-component-update", true), chromedp.Flag("disable-sync", true), chromedp.Flag("hide-scrollbars", true),
+		chromedp.Flag("disable-component-update", true), chromedp.Flag("disable-sync", true),
+		chromedp.Flag("hide-scrollbars", true),
 	)
 	alloc, stopAlloc := chromedp.NewExecAllocator(ctx, opts...)
 	browser, stop := chromedp.NewContext(alloc)

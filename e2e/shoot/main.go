@@ -45,12 +45,17 @@ var set = []shot{
 	{name: "job-choose", path: "/jobs/1/choose", w: 1280, h: 800},
 	{name: "job-set", path: "/jobs/2/set", w: 1280, h: 800},
 	{name: "job-prove", path: "/jobs/8/prove", w: 1280, h: 800},
-	{name: "take-in", path: "/take-in", draft: stoveDraft, do: `document.querySelectorAll("ol button")[2].click()`, w: 1280, h: 800},
+	{name: "take-in", path: "/take-in", draft: stoveDraft, do: `document.querySelectorAll("ol button")[2].click()`,
+		w: 1280, h: 800},
 	{name: "jobs", path: "/jobs", w: 1280, h: 800},
-	{name: "job-assess", path: "/jobs/1/assess", do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 140)`, w: 1280, h: 800},
-	{name: "job-strip", path: "/jobs/2/strip", do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 420)`, w: 1280, h: 800},
-	{name: "job-panes", path: "/jobs/14/measure", do: `document.querySelector("[data-pane][aria-label^='pane 4,']").dispatchEvent(new MouseEvent("click", {bubbles: true}))`, slow: true, w: 1280, h: 800},
-	{name: "book", path: "/book/touch", do: `document.querySelector("[aria-label^='✕ petroleum']").click()`, w: 1280, h: 800},
+	{name: "job-assess", path: "/jobs/1/assess",
+		do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 140)`, w: 1280, h: 800},
+	{name: "job-strip", path: "/jobs/2/strip",
+		do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 420)`, w: 1280, h: 800},
+	{name: "job-panes", path: "/jobs/14/measure",
+		do: `document.querySelector("[data-pane][aria-label^='pane 4,']").dispatchEvent(new MouseEvent("click", {bubbles: true}))`, slow: true, w: 1280, h: 800},
+	{name: "book", path: "/book/touch", do: `document.querySelector("[aria-label^='✕ petroleum']").click()`, w: 1280,
+		h: 800},
 	{name: "sums-photo", path: "/sums/photo", do: marked(), slow: true, w: 1280, h: 800},
 	{name: "sums", path: "/sums", sash: sashDraft, w: 1280, h: 800},
 	{name: "shop", path: "/shop", w: 1280, h: 800},
@@ -154,7 +159,8 @@ func run(url, out string, shots []shot) error {
 
 func enter(b context.Context, url string) error {
 	return chromedp.Do(b, chromedp.Navigate(url), chromedp.WaitVisible(chromedp.CSS(`input[type=password]`)),
-		chromedp.SendKeys(chromedp.CSS(`input[autocomplete=username]`), demo.Owner), chromedp.SendKeys(chromedp.CSS(`input[type=password]`), demo.Password+"\r"),
+		chromedp.SendKeys(chromedp.CSS(`input[autocomplete=username]`), demo.Owner),
+		chromedp.SendKeys(chromedp.CSS(`input[type=password]`), demo.Password+"\r"),
 		chromedp.WaitVisible(chromedp.CSS(`nav[aria-label=Main]`)))
 }
 
@@ -185,7 +191,8 @@ func take(b context.Context, url, out string, s shot) error {
 	}
 	err := chromedp.Do(b,
 		chromedp.EmulateViewport(int64(s.w), int64(s.h), mobile...),
-		chromedp.Navigate(url+s.path), chromedp.WaitVisible(chromedp.CSS("main")), script(light), chromedp.Sleep(900*time.Millisecond),
+		chromedp.Navigate(url+s.path), chromedp.WaitVisible(chromedp.CSS("main")), script(light),
+		chromedp.Sleep(900*time.Millisecond),
 	)
 	if err == nil && s.do != "" {
 		err = chromedp.Do(b, script(s.do), chromedp.Sleep(s.settle()))

@@ -94,7 +94,8 @@ func (c count) line(target string) string {
 		}
 		return fmt.Sprintf("%.1f s", slices.Max(d).Seconds())
 	}
-	return fmt.Sprintf("%-8s  %d kills, %d writes acknowledged, %d lost; longest next start %s, after a first start that was cut off %s (with its filling); %d starts late",
+	return fmt.Sprintf("%-8s  %d kills, %d writes acknowledged, %d lost; longest next start %s, after a first start "+
+		"that was cut off %s (with its filling); %d starts late",
 		target, c.kills, c.acknowledged, c.lost, longest(c.starts), longest(c.first), c.late)
 }
 
@@ -172,7 +173,8 @@ var errEnded = errors.New("it did not come up")
 var address = regexp.MustCompile(`Fresh Shard is at (http://\S+)`)
 
 func begin(binary, home string) (*program, error) {
-	p := &program{cmd: exec.Command(binary, "demo", "--addr", "127.0.0.1:0", "--dir", home), home: home, url: make(chan string, 1), exited: make(chan struct{}), log: &bytes.Buffer{}}
+	p := &program{cmd: exec.Command(binary, "demo", "--addr", "127.0.0.1:0", "--dir", home), home: home,
+		url: make(chan string, 1), exited: make(chan struct{}), log: &bytes.Buffer{}}
 	p.client.Timeout = 30 * time.Second
 	out, err := p.cmd.StdoutPipe()
 	if err != nil {
@@ -264,7 +266,8 @@ func (p *program) writeUntilKilled(known map[int64]string, target string, after 
 		wg.Go(func() {
 			for k := 0; time.Now().Before(end); k++ {
 				name := fmt.Sprintf("Kiln %d-%d-%d", w, k, time.Now().UnixNano())
-				status, b, err := p.call("POST", "/api/jobs", fmt.Sprintf(`{"name":"Oda Marl","object":%q,"exposure":"kiln","family":"clip-heat","place":"bench"}`, name), name)
+				status, b, err := p.call("POST", "/api/jobs",
+					fmt.Sprintf(`{"name":"Oda Marl","object":%q,"exposure":"kiln","family":"clip-heat","place":"bench"}`, name), name)
 				var made struct{ ID int64 }
 				if err != nil || status != http.StatusOK || json.Unmarshal(b, &made) != nil {
 					continue

@@ -44,15 +44,21 @@ func TestCoreUsesOnlyItself(t *testing.T) {
 
 func TestArrowsPointOneWay(t *testing.T) {
 	never := map[string][]string{
-		"freshshard/internal/record":   {"freshshard/internal/store", "freshshard/internal/shop", "freshshard/internal/web", "freshshard/internal/exchange"},
-		"freshshard/internal/store":    {"freshshard/internal/shop", "freshshard/internal/web", "freshshard/internal/exchange"},
-		"freshshard/internal/shop":     {"freshshard/internal/web", "freshshard/internal/exchange", "freshshard/internal/demo"},
+		"freshshard/internal/record": {"freshshard/internal/store", "freshshard/internal/shop", "freshshard/internal/web",
+			"freshshard/internal/exchange"},
+		"freshshard/internal/store": {"freshshard/internal/shop", "freshshard/internal/web",
+			"freshshard/internal/exchange"},
+		"freshshard/internal/shop": {"freshshard/internal/web", "freshshard/internal/exchange",
+			"freshshard/internal/demo"},
 		"freshshard/internal/exchange": {"freshshard/internal/web", "freshshard/internal/store"},
 		"freshshard/internal/calc":     {"freshshard/internal/store", "freshshard/internal/shop", "freshshard/internal/web"},
 		// The web reaches the records through the use cases alone.
-		"freshshard/internal/web":   {"freshshard/internal/store", "freshshard/internal/localdb", "freshshard/internal/backup", "freshshard/internal/demo", "database/sql"},
-		"freshshard/internal/bound": {"freshshard/internal/record", "freshshard/internal/store", "freshshard/internal/shop", "freshshard/internal/web"},
-		"freshshard/internal/photo": {"freshshard/internal/record", "freshshard/internal/store", "freshshard/internal/shop", "freshshard/internal/web"},
+		"freshshard/internal/web": {"freshshard/internal/store", "freshshard/internal/localdb",
+			"freshshard/internal/backup", "freshshard/internal/demo", "database/sql"},
+		"freshshard/internal/bound": {"freshshard/internal/record", "freshshard/internal/store", "freshshard/internal/shop",
+			"freshshard/internal/web"},
+		"freshshard/internal/photo": {"freshshard/internal/record", "freshshard/internal/store", "freshshard/internal/shop",
+			"freshshard/internal/web"},
 	}
 	for pkg, used := range imports(t, "freshshard/internal/...") {
 		for _, u := range used {

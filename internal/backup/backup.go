@@ -70,7 +70,8 @@ func Write(ctx context.Context, db *sql.DB, w io.Writer, now time.Time) (Manifes
 		return m, err
 	}
 	defer func() { _ = conn.Close() }()
-	for _, q := range []string{"SET TRANSACTION ISOLATION LEVEL REPEATABLE READ", "START TRANSACTION WITH CONSISTENT SNAPSHOT"} {
+	for _, q := range []string{"SET TRANSACTION ISOLATION LEVEL REPEATABLE READ",
+		"START TRANSACTION WITH CONSISTENT SNAPSHOT"} {
 		if _, err := conn.ExecContext(ctx, q); err != nil {
 			return m, err
 		}
@@ -114,7 +115,8 @@ type table struct {
 type column struct{ name, kind string }
 
 func tablesOf(ctx context.Context, conn *sql.Conn) ([]table, error) {
-	rows, err := conn.QueryContext(ctx, `SELECT c.table_name, c.column_name, c.data_type, c.column_key FROM information_schema.columns c
+	rows, err := conn.QueryContext(ctx,
+		`SELECT c.table_name, c.column_name, c.data_type, c.column_key FROM information_schema.columns c
 JOIN information_schema.tables t ON t.table_schema = c.table_schema AND t.table_name = c.table_name AND t.table_type = 'BASE TABLE'
 WHERE c.table_schema = DATABASE() AND c.is_generated = 'NEVER' ORDER BY c.table_name, c.ordinal_position`)
 	if err != nil {
@@ -240,7 +242,8 @@ func (a *archive) pictures(ctx context.Context, conn *sql.Conn) error {
 			b    []byte
 		}{{"full", full}, {"thumb", thumb}} {
 			// JPEG does not pack any further.
-			if err := a.file(pictureFile(id, p.size), zip.Store, func(w io.Writer) error { _, err := w.Write(p.b); return err }); err != nil {
+			if err := a.file(pictureFile(id, p.size), zip.Store,
+				func(w io.Writer) error { _, err := w.Write(p.b); return err }); err != nil {
 				return err
 			}
 		}

@@ -49,7 +49,8 @@ func busy(t testing.TB) (dsn string, s *shop.Shop, db *sql.DB) {
 	t.Helper()
 	dsn = dbtest.Fresh(t, server)
 	s, db = opened(t, dsn)
-	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard 🏮", Town: "Hollin Ferry", Unit: length.MM}, shop.Person{Name: "Mira", Login: "mira", Password: "three plain words"})
+	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard 🏮", Town: "Hollin Ferry", Unit: length.MM},
+		shop.Person{Name: "Mira", Login: "mira", Password: "three plain words"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -59,11 +60,13 @@ func busy(t testing.TB) (dsn string, s *shop.Shop, db *sql.DB) {
 	}
 	for i := range 3 {
 		due := s.Now().Add(30 * time.Hour)
-		id, err := s.TakeIn(ctx, mira, fmt.Sprintf("take-in-%d", i), shop.TakeIn{Name: "Oda Marl", Object: "Sauna stove", Exposure: "fire", Family: "clip-heat", Place: "bench", Story: "a \"quoted\"\nstory\t🔥", Promised: &due})
+		id, err := s.TakeIn(ctx, mira, fmt.Sprintf("take-in-%d", i), shop.TakeIn{Name: "Oda Marl", Object: "Sauna stove",
+			Exposure: "fire", Family: "clip-heat", Place: "bench", Story: "a \"quoted\"\nstory\t🔥", Promised: &due})
 		if err != nil {
 			t.Fatal(err)
 		}
-		if err := s.Read(ctx, mira, shop.First(id), "width_top", shop.Said{Text: "270.123456789", Instrument: length.Tape}); err != nil {
+		if err := s.Read(ctx, mira, shop.First(id), "width_top",
+			shop.Said{Text: "270.123456789", Instrument: length.Tape}); err != nil {
 			t.Fatal(err)
 		}
 		if err := s.AddPhoto(ctx, mira, fmt.Sprintf("photo-%d", i), id, "", pic.Bytes()); err != nil {
@@ -111,7 +114,8 @@ func TestOutAndBack(t *testing.T) {
 		t.Errorf("out:\n%s\nback:\n%s", x, y)
 	}
 	v, err := s.Job(ctx, 1)
-	if err != nil || v.Job.Ticket == nil || v.Job.Ticket.Changed || v.Pane.Readings[0].Reading.Value != 270.123456789 || !strings.Contains(v.Job.Story, "🔥") {
+	if err != nil || v.Job.Ticket == nil || v.Job.Ticket.Changed || v.Pane.Readings[0].Reading.Value != 270.123456789 ||
+		!strings.Contains(v.Job.Story, "🔥") {
 		t.Errorf("%+v, %v", v.Job.Ticket, err)
 	}
 	if _, err := s.SignIn(ctx, "mira", "three plain words", "192.0.2.1"); err != nil {
@@ -138,7 +142,8 @@ func TestOneMoment(t *testing.T) {
 			case <-stop:
 				return
 			default:
-				_, _ = s.TakeIn(ctx, mira, "", shop.TakeIn{Name: "Someone", Object: "Kiln", Exposure: "kiln", Family: "clip-heat", Place: "bench"})
+				_, _ = s.TakeIn(ctx, mira, "", shop.TakeIn{Name: "Someone", Object: "Kiln", Exposure: "kiln", Family: "clip-heat",
+					Place: "bench"})
 			}
 		}
 	}()
@@ -227,7 +232,8 @@ func TestBadArchives(t *testing.T) {
 		{"another name", rewrite(t, b, "tables/customer.jsonl", swap("Oda", "Ada")), "checksum"},
 		{"a broken line", rewrite(t, b, "tables/customer.jsonl", swap("{", "[")), "line 1 cannot be read"},
 		{"a picture less", rewrite(t, b, "pictures/1-full.jpg", none), "pictures/1-full.jpg is missing"},
-		{"a picture changed", rewrite(t, b, "pictures/1-full.jpg", func(p []byte) []byte { p[len(p)/2] ^= 1; return p }), "checksum"},
+		{"a picture changed", rewrite(t, b, "pictures/1-full.jpg", func(p []byte) []byte { p[len(p)/2] ^= 1; return p }),
+			"checksum"},
 	} {
 		dsn := dbtest.Fresh(t, server)
 		_, err := Restore(ctx, dsn, bytes.NewReader(c.b), int64(len(c.b)))
@@ -306,7 +312,8 @@ const oldAfter = 51 * time.Hour
 
 func TestLastNight(t *testing.T) {
 	at := func(d, h int) time.Time { return time.Date(2026, 11, d, h, 0, 0, 0, time.Local) }
-	for now, want := range map[time.Time]time.Time{at(25, 1): at(24, 2), at(25, 2): at(25, 2), at(25, 23): at(25, 2), at(1, 0): time.Date(2026, 10, 31, 2, 0, 0, 0, time.Local)} {
+	for now, want := range map[time.Time]time.Time{at(25, 1): at(24, 2), at(25, 2): at(25, 2), at(25, 23): at(25, 2),
+		at(1, 0): time.Date(2026, 10, 31, 2, 0, 0, 0, time.Local)} {
 		if got := lastNight(now); !got.Equal(want) {
 			t.Errorf("at %v: %v, want %v", now, got, want)
 		}
@@ -331,7 +338,8 @@ func TestSurplus(t *testing.T) {
 			kept = append(kept, n)
 		}
 	}
-	if len(kept) != keptDays+keptMonths || kept[0] != prefix+"20250101-020000.zip" || kept[len(kept)-1] != names[729] || gone[names[716]] {
+	if len(kept) != keptDays+keptMonths || kept[0] != prefix+"20250101-020000.zip" || kept[len(kept)-1] != names[729] ||
+		gone[names[716]] {
 		t.Errorf("%d kept: %v", len(kept), kept)
 	}
 	if got := surplus(names[:10]); len(got) != 0 {

@@ -34,7 +34,8 @@ func BenchmarkOutAndBack(b *testing.B) {
 	for job := 1; job <= benchJobs; job++ {
 		_, _ = r.Read(pic)
 		_, _ = r.Read(thumb)
-		if _, err := st.DB.Exec("INSERT INTO photo (job_id, entry_id, width, height, full_jpeg, thumb_jpeg, taken_by, taken_at) VALUES (?, '', 1, 1, ?, ?, 1, NOW())", job, pic, thumb); err != nil {
+		if _, err := st.DB.Exec("INSERT INTO photo (job_id, entry_id, width, height, full_jpeg, thumb_jpeg, taken_by, "+
+			"taken_at) VALUES (?, '', 1, 1, ?, ?, 1, NOW())", job, pic, thumb); err != nil {
 			b.Fatal(err)
 		}
 	}

@@ -211,7 +211,8 @@ func (m Manifest) String() string {
 	for _, t := range m.Tables {
 		rows += t.Rows
 	}
-	return fmt.Sprintf("schema %d, %d tables, %d rows, %d files, made %s", m.Schema, len(m.Tables), rows, len(m.Files), m.MadeAt.Format(time.RFC3339))
+	return fmt.Sprintf("schema %d, %d tables, %d rows, %d files, made %s", m.Schema, len(m.Tables), rows, len(m.Files),
+		m.MadeAt.Format(time.RFC3339))
 }
 
 // JSON is a manifest as it stands in the archive.

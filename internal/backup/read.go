@@ -39,7 +39,8 @@ func Open(r io.ReaderAt, size int64) (*zip.Reader, Manifest, error) {
 	case m.Format != Format:
 		return nil, m, errors.New("this is no backup of Fresh Shard")
 	case m.Version > Version:
-		return nil, m, fmt.Errorf("this backup has version %d, this program reads %d: take the newer program", m.Version, Version)
+		return nil, m, fmt.Errorf("this backup has version %d, this program reads %d: take the newer program", m.Version,
+			Version)
 	}
 	return z, m, nil
 }

@@ -107,7 +107,8 @@ func text(at, s string, tag reflect.StructTag) error {
 				return nil
 			}
 		}
-		return fault.New(at, fmt.Sprintf("there is no %q here", s), "use one of: "+strings.TrimPrefix(strings.ReplaceAll(list, ",", ", "), ", "))
+		return fault.New(at, fmt.Sprintf("there is no %q here", s),
+			"use one of: "+strings.TrimPrefix(strings.ReplaceAll(list, ",", ", "), ", "))
 	}
 	n := utf8.RuneCountInString(s)
 	if most, err := strconv.Atoi(tag.Get("maxLength")); err == nil && n > most {

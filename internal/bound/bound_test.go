@@ -30,7 +30,8 @@ type sample struct {
 }
 
 func good() sample {
-	return sample{Free: 3, Count: 1, Name: "ölige", Uses: []string{"soap", "water"}, Map: map[string]float64{"a": 1}, Hidden: math.NaN()}
+	return sample{Free: 3, Count: 1, Name: "ölige", Uses: []string{"soap", "water"}, Map: map[string]float64{"a": 1},
+		Hidden: math.NaN()}
 }
 
 // Just inside, at and just outside each bound.

@@ -95,20 +95,28 @@ func Topics() []Topic {
 	t := []Topic{
 		{"length", "read a length as people say it", LengthIn{"23 7/8-", length.MM, length.Tape}, with(runLength)},
 		{"fit", "pane size, tolerance, clearance and bite from readings", PaneIn{
-			Family: "clip-heat", Exposure: "fire", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}, Unit: length.MM,
-			Readings: map[fit.Place]string{fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "9 17/32", fit.Ledge: "14", fit.Reach: "16"},
+			Family: "clip-heat", Exposure: "fire", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3},
+			Sides: setting.Sides{Top: 2, Bottom: 2}, Unit: length.MM,
+			Readings: map[fit.Place]string{fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242",
+				fit.HeightRight: "9 17/32", fit.Ledge: "14", fit.Reach: "16"},
 		}, with(runFit)},
-		{"choose", "which material stands it, and why", ChooseIn{Exposure: "fire", Area: 62000, Thickness: 4, Like: "toughened"}, with(runChoose)},
-		{"plan", "the order of work with holds and cautions", PlanIn{Family: "clip-heat", Exposure: "fire", Old: true, Weight: 1.2, Longest: 270}, with(runPlan)},
+		{"choose", "which material stands it, and why", ChooseIn{Exposure: "fire", Area: 62000, Thickness: 4,
+			Like: "toughened"}, with(runChoose)},
+		{"plan", "the order of work with holds and cautions", PlanIn{Family: "clip-heat", Exposure: "fire", Old: true,
+			Weight: 1.2, Longest: 270}, with(runPlan)},
 	}
 	t = append(t,
-		Topic{"diagnose", "why it broke, from what was seen", diagnose.Evidence{"origin": "fixing", "fixings": "tight", "doing": "first-fire"}, with(diagnose.Why)},
-		Topic{"oldpane", "what the old pane was, from its clues", diagnose.Evidence{"broke": "dice", "edge": "seamed"}, with(diagnose.OldPane)},
-		Topic{"thickness", "nominal thickness from a caliper reading", length.Reading{Value: 5.02, Doubt: 0.05}, with(runThickness)},
+		Topic{"diagnose", "why it broke, from what was seen", diagnose.Evidence{"origin": "fixing", "fixings": "tight",
+			"doing": "first-fire"}, with(diagnose.Why)},
+		Topic{"oldpane", "what the old pane was, from its clues", diagnose.Evidence{"broke": "dice", "edge": "seamed"},
+			with(diagnose.OldPane)},
+		Topic{"thickness", "nominal thickness from a caliper reading", length.Reading{Value: 5.02, Doubt: 0.05},
+			with(runThickness)},
 	)
-	t = append(t, Topic{"sash", "the lights of a sash one way across, from what could be read", sashExample(), with(func(d sash.Direction) (sash.Result, error) {
-		return sash.Solve(d, "light", "bar", "first edge", "last edge", "the whole")
-	})})
+	t = append(t, Topic{"sash", "the lights of a sash one way across, from what could be read", sashExample(),
+		with(func(d sash.Direction) (sash.Result, error) {
+			return sash.Solve(d, "light", "bar", "first edge", "last edge", "the whole")
+		})})
 	t = append(t, shapeTopics()...)
 	t = append(t, loadTopics()...)
 	sort.Slice(t, func(i, j int) bool { return t[i].Name < t[j].Name })
@@ -142,7 +150,8 @@ func runLength(in LengthIn) (LengthOut, error) {
 		in.Instrument = length.Tape
 	}
 	if !in.Instrument.Known() {
-		return LengthOut{}, fault.New("instrument", "no instrument of that name", "use tape, rule, caliper, laser or traced line")
+		return LengthOut{}, fault.New("instrument", "no instrument of that name",
+			"use tape, rule, caliper, laser or traced line")
 	}
 	if in.Unit != length.MM && in.Unit != length.IN {
 		return LengthOut{}, fault.New("unit", "a bare number is mm or in", "use mm or in")
@@ -172,7 +181,8 @@ func runFit(in PaneIn) (FitOut, error) {
 	if err != nil {
 		return FitOut{}, err
 	}
-	k, err := reckon.Pane(reckon.Known{Family: in.Family, Exposure: e, Readings: r, Material: in.Material, Thickness: in.Thickness, Gasket: in.Gasket, Sides: in.Sides, Unit: in.Unit})
+	k, err := reckon.Pane(reckon.Known{Family: in.Family, Exposure: e, Readings: r, Material: in.Material,
+		Thickness: in.Thickness, Gasket: in.Gasket, Sides: in.Sides, Unit: in.Unit})
 	if err != nil {
 		return FitOut{}, err
 	}
@@ -187,18 +197,21 @@ func runChoose(in ChooseIn) (pane.Choice, error) {
 	if err != nil {
 		return pane.Choice{}, err
 	}
-	return pane.Choose(pane.Need{Exposure: e, Strike: in.Strike, Area: in.Area, Thickness: in.Thickness, Like: in.Like, Weights: in.Weights})
+	return pane.Choose(pane.Need{Exposure: e, Strike: in.Strike, Area: in.Area, Thickness: in.Thickness, Like: in.Like,
+		Weights: in.Weights})
 }
 
 // sashExample has a broken light in the middle.
 func sashExample() sash.Direction {
 	at := func(v, doubt float64) *length.Reading { return &length.Reading{Value: v, Doubt: doubt} }
-	return sash.Direction{Lights: [][]length.Reading{{*at(250, 1)}, {}, {*at(251, 1)}}, Bars: []*length.Reading{at(20, 0.5), nil}, Alike: true, First: at(50, 1), Last: at(50, 1), Whole: at(891, 1)}
+	return sash.Direction{Lights: [][]length.Reading{{*at(250, 1)}, {}, {*at(251, 1)}},
+		Bars: []*length.Reading{at(20, 0.5), nil}, Alike: true, First: at(50, 1), Last: at(50, 1), Whole: at(891, 1)}
 }
 
 func runThickness(in length.Reading) (thickness.Answer, error) {
 	if !(in.Value > 0 && in.Value <= 100 && in.Doubt >= 0) {
-		return thickness.Answer{}, fault.New("value", "a thickness up to 100 mm is expected", "give it in mm, with a doubt of 0 or more")
+		return thickness.Answer{}, fault.New("value", "a thickness up to 100 mm is expected",
+			"give it in mm, with a doubt of 0 or more")
 	}
 	return thickness.Of(in), nil
 }
@@ -212,7 +225,8 @@ func runPlan(in PlanIn) (plan.Plan, error) {
 	if err != nil {
 		return plan.Plan{}, err
 	}
-	return plan.Build(f, plan.Facts{Exposure: e, Power: in.Power, Gas: in.Gas, Old: in.Old, Strike: in.Strike, Weight: in.Weight, Longest: in.Longest})
+	return plan.Build(f, plan.Facts{Exposure: e, Power: in.Power, Gas: in.Gas, Old: in.Old, Strike: in.Strike,
+		Weight: in.Weight, Longest: in.Longest})
 }
 
 // mostInput is how much a topic reads, bytes.
@@ -237,7 +251,8 @@ func Run(name string, in io.Reader, out io.Writer) int {
 			return give(out, v, 0)
 		}
 	}
-	return give(out, Problem{Field: "topic", Why: fmt.Sprintf("no topic is called %q", name), Cure: "calc --list shows them"}, 2)
+	return give(out, Problem{Field: "topic", Why: fmt.Sprintf("no topic is called %q", name),
+		Cure: "calc --list shows them"}, 2)
 }
 
 // Example writes the example input of a topic.
@@ -247,7 +262,8 @@ func Example(name string, out io.Writer) int {
 			return give(out, t.Example, 0)
 		}
 	}
-	return give(out, Problem{Field: "topic", Why: fmt.Sprintf("no topic is called %q", name), Cure: "calc --list shows them"}, 2)
+	return give(out, Problem{Field: "topic", Why: fmt.Sprintf("no topic is called %q", name),
+		Cure: "calc --list shows them"}, 2)
 }
 
 func problemOf(err error) Problem {

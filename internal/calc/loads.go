@@ -78,13 +78,20 @@ func loadTopics() []Topic {
 	coat := heat.Pane{Name: "coated", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.15, Limit: 300}
 	plain := heat.Pane{Name: "toughened", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837, Limit: 250}
 	return []Topic{
-		{"plate", "stress and deflection of a pane under wind, push and a warped seat", PlateIn{Sheet: strength.Sheet{E: 70, Nu: 0.22, T: 4}, W: 700, H: 900, Wind: 30, Push: 500, Patch: 100, Warp: 1, Strength: 45, Lasting: strength.Gust}, with(runPlate)},
-		{"carry", "how thick each material has to be to carry some loads", pane.Load{W: 900, H: 600, Held: pane.Two, Wind: 30, Push: 500}, with(runCarry)},
+		{"plate", "stress and deflection of a pane under wind, push and a warped seat",
+			PlateIn{Sheet: strength.Sheet{E: 70, Nu: 0.22, T: 4}, W: 700, H: 900, Wind: 30, Push: 500, Patch: 100, Warp: 1,
+				Strength: 45, Lasting: strength.Gust}, with(runPlate)},
+		{"carry", "how thick each material has to be to carry some loads", pane.Load{W: 900, H: 600, Held: pane.Two, Wind: 30,
+			Push: 500}, with(runCarry)},
 		{"hoop", "hoop stress of a tube under pressure", TubeIn{12.7, 2.4, 800}, with(runHoop)},
 		{"edge", "stress at the cold, covered edge of a hot pane", EdgeIn{70, 9, 40}, with(runEdge)},
-		{"pack", "how warm the panes of a pack get, in every order and facing", heat.Pack{Cavity: 250, Room: 22, Inside: heat.UsualInside, Outside: heat.UsualOutside, Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},
-		{"dew", "whether a surface is dry enough to bond and paint", setting.Damp{Air: degrees(19.2), Humidity: 46, Surface: degrees(12)}, with(setting.Damp.Figures)},
-		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"}, []string{"rubber"}}, with(runTouch)},
+		{"pack", "how warm the panes of a pack get, in every order and facing",
+			heat.Pack{Cavity: 250, Room: 22, Inside: heat.UsualInside, Outside: heat.UsualOutside,
+				Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},
+		{"dew", "whether a surface is dry enough to bond and paint", setting.Damp{Air: degrees(19.2), Humidity: 46,
+			Surface: degrees(12)}, with(setting.Damp.Figures)},
+		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"},
+			[]string{"rubber"}}, with(runTouch)},
 	}
 }
 
@@ -129,7 +136,8 @@ func runTouch(in TouchIn) ([]compat.Finding, error) {
 	}{{"materials", in.Materials}, {"seals", in.Seals}} {
 		for i, n := range list.names {
 			if !all.Knows(n) {
-				return nil, fault.New(fmt.Sprintf("%s[%d]", list.field, i), fmt.Sprintf("the matrix has no %q", n), "use the ids of the book's page What touches what")
+				return nil, fault.New(fmt.Sprintf("%s[%d]", list.field, i), fmt.Sprintf("the matrix has no %q", n),
+					"use the ids of the book's page What touches what")
 			}
 		}
 	}
@@ -143,7 +151,8 @@ func runHoop(in TubeIn) (TubeOut, error) {
 
 func runEdge(in EdgeIn) (EdgeOut, error) {
 	if !(in.E > 0 && in.E <= 500) || !(in.Alpha >= -1 && in.Alpha <= 300) || !(in.DT >= -1500 && in.DT <= 1500) {
-		return EdgeOut{}, fault.New("e", "stiffness in GPa, growth in 1e-6 per kelvin, difference in K are expected", "70, 9 and 40, say")
+		return EdgeOut{}, fault.New("e", "stiffness in GPa, growth in 1e-6 per kelvin, difference in K are expected",
+			"70, 9 and 40, say")
 	}
 	return EdgeOut{heat.EdgeStress(in.E, in.Alpha, in.DT), "σ = E·α·ΔT, the edge held back in full"}, nil
 }

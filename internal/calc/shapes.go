@@ -87,11 +87,15 @@ type StripOut struct {
 
 func shapeTopics() []Topic {
 	return []Topic{
-		{"outline", "an opening of any shape: area, doubt, misfits, true inset", OutlineIn{Kind: "round-top", Measures: map[string]float64{"width": 400, "spring": 300, "rise": 120},
-			Doubts: map[string]float64{"width": 1, "spring": 1, "rise": 1}, Checks: map[string]float64{"overall": 421}, Inset: 3}, with(runOutline)},
-		{"trace", "where to cut along a traced line", TraceIn{outline.Trace{Along: outline.InsideOpening, Pen: 1, Lean: 0.5}, 2}, with(runTrace)},
+		{"outline", "an opening of any shape: area, doubt, misfits, true inset",
+			OutlineIn{Kind: "round-top", Measures: map[string]float64{"width": 400, "spring": 300, "rise": 120},
+				Doubts: map[string]float64{"width": 1, "spring": 1, "rise": 1}, Checks: map[string]float64{"overall": 421},
+				Inset: 3}, with(runOutline)},
+		{"trace", "where to cut along a traced line", TraceIn{outline.Trace{Along: outline.InsideOpening, Pen: 1, Lean: 0.5},
+			2}, with(runTrace)},
 		{"tapes", "a point from two tapes to two fixed points", TapesIn{500, 400, 300}, with(runTapes)},
-		{"bend", "radius and girth of a curve from chord and rise", BendIn{1000, 50}, with(func(in BendIn) (outline.Bend, error) { return outline.BendOf(in.Chord, in.Rise) })},
+		{"bend", "radius and girth of a curve from chord and rise", BendIn{1000, 50},
+			with(func(in BendIn) (outline.Bend, error) { return outline.BendOf(in.Chord, in.Rise) })},
 		{"photo", "the outline of a marked photo, its perspective taken out", photoExample(), with(perspective.Template)},
 		{"layout", "where the panes of an object stand", drawing.Layout{Across: 3, Down: 3}, with(runLayout)},
 		{"strip", "order back, counts, needs and stack of a strip log", stripExample(), with(runStrip)},
@@ -110,7 +114,8 @@ func runOutline(in OutlineIn) (OutlineOut, error) {
 	if err != nil {
 		return OutlineOut{}, err
 	}
-	out := OutlineOut{Outline: p, Area: p.Area(), Perimeter: p.Perimeter(), Box: p.Box(), Doubt: k.Doubt(in.Measures, in.Doubts), Misfits: map[string]Misfit{}, Makes: k.Dimensions(p)}
+	out := OutlineOut{Outline: p, Area: p.Area(), Perimeter: p.Perimeter(), Box: p.Box(),
+		Doubt: k.Doubt(in.Measures, in.Doubts), Misfits: map[string]Misfit{}, Makes: k.Dimensions(p)}
 	for key, read := range in.Checks {
 		want, off, err := k.Predict(key, in.Measures, in.Doubts)
 		if err != nil {
@@ -140,7 +145,8 @@ func (in OutlineIn) known(k outline.Kind) error {
 	}{{"measures", in.Measures}, {"doubts", in.Doubts}, {"checks", in.Checks}} {
 		for _, key := range slices.Sorted(maps.Keys(list.values)) {
 			if !has[key] {
-				return fault.New(list.field+"."+key, fmt.Sprintf("a %s has no measure called %s", k.Name, key), "use "+strings.Join(slices.Sorted(maps.Keys(has)), ", "))
+				return fault.New(list.field+"."+key, fmt.Sprintf("a %s has no measure called %s", k.Name, key),
+					"use "+strings.Join(slices.Sorted(maps.Keys(has)), ", "))
 			}
 		}
 	}
@@ -184,14 +190,17 @@ func runStrip(in striplog.Log) (StripOut, error) {
 // photoExample is a sheet of A4 seen squarely at two pixels a millimetre.
 func photoExample() perspective.In {
 	at := func(x, y float64) outline.Point { return outline.Point{X: x, Y: y} }
-	return perspective.In{Sheet: perspective.A4, Error: 2, Corners: []outline.Point{at(400, 300), at(820, 300), at(820, 894), at(400, 894)},
+	return perspective.In{Sheet: perspective.A4, Error: 2, Corners: []outline.Point{at(400, 300), at(820, 300),
+		at(820, 894), at(400, 894)},
 		Points: []perspective.Point{{Px: at(200, 1000)}, {Px: at(1000, 1000)}, {Px: at(1000, 200)}, {Px: at(200, 200)}}}
 }
 
 func stripExample() striplog.Log {
 	return striplog.Log{
-		{ID: "e1", Kind: striplog.Fasteners, What: "side screws", Count: 4, Fate: striplog.Back, Bag: "1", Held: striplog.Held{How: "screw", Drive: "PH2", Size: "4.2", Length: 16}, Captures: []string{"e3"}},
-		{ID: "e2", Kind: striplog.Fasteners, What: "middle screw", Count: 1, Fate: striplog.Back, Bag: "2", Held: striplog.Held{How: "screw", Drive: "PH2", Size: "4.2", Length: 8}, Captures: []string{"e3"}},
+		{ID: "e1", Kind: striplog.Fasteners, What: "side screws", Count: 4, Fate: striplog.Back, Bag: "1",
+			Held: striplog.Held{How: "screw", Drive: "PH2", Size: "4.2", Length: 16}, Captures: []string{"e3"}},
+		{ID: "e2", Kind: striplog.Fasteners, What: "middle screw", Count: 1, Fate: striplog.Back, Bag: "2",
+			Held: striplog.Held{How: "screw", Drive: "PH2", Size: "4.2", Length: 8}, Captures: []string{"e3"}},
 		{ID: "e3", Kind: striplog.Part, What: "outer shell", Count: 1, Fate: striplog.Back, Held: striplog.Held{How: "lip"}},
 	}
 }

@@ -34,7 +34,8 @@ func at(v any, way string) any {
 func TestValues(t *testing.T) {
 	const sheet = `"e":70,"nu":0.3,"t":6,"strength":45,"lasting":"gust"`
 	pack := func(panes, gaps string) string {
-		return `{"cavity":20,"room":0,"inside":7.7,"outside":25,"slope":"upright","panes":[` + panes + `],"gaps":[` + gaps + `]}`
+		return `{"cavity":20,"room":0,"inside":7.7,"outside":25,"slope":"upright","panes":[` + panes + `],"gaps":[` + gaps +
+			`]}`
 	}
 	const pane4 = `{"name":"p","t":4,"lambda":1,"hot":0.837,"cold":0.837}`
 	seen := map[string]bool{}
@@ -44,32 +45,43 @@ func TestValues(t *testing.T) {
 		within         float64
 		source         string
 	}{
-		{"length", `{"text":"23 7/8-"}`, "reading.value", 605.63, 1e-3, "23 7/8 in less a quarter of an eighth; common practice, no source"},
+		{"length", `{"text":"23 7/8-"}`, "reading.value", 605.63, 1e-3,
+			"23 7/8 in less a quarter of an eighth; common practice, no source"},
 		{"length", `{"text":"11½ in"}`, "reading.value", 292.1, 1e-6, "25.4 mm an inch, exact by definition"},
 		{"bend", `{"chord":1000,"rise":50}`, "radius", 2525, 1e-9, "R = ((c/2)² + h²)/(2h), school geometry"},
 		{"tapes", `{"base":500,"a":400,"b":300}`, "point.x", 320, 1e-9, "triangle of 3, 4, 5"},
 		{"tapes", `{"base":500,"a":400,"b":300}`, "point.y", 240, 1e-9, "the same, by its absolute value"},
 		{"tapes", `{"base":500,"a":400,"b":300}`, "crossing", 90, 1e-9, "the same"},
-		{"hoop", `{"outside":12.7,"wall":2.4,"pressure":800}`, "hoop", 0.8 * (6.35*6.35 + 3.95*3.95) / (6.35*6.35 - 3.95*3.95), 1e-9, "Lamé, at the bore"},
+		{"hoop", `{"outside":12.7,"wall":2.4,"pressure":800}`, "hoop",
+			0.8 * (6.35*6.35 + 3.95*3.95) / (6.35*6.35 - 3.95*3.95), 1e-9, "Lamé, at the bore"},
 		{"edge", `{"e":70,"alpha":9,"dt":1}`, "stress", 0.63, 1e-9, "E·α·ΔT of soda-lime"},
 		{"dew", `{"air":20,"damp":50,"surface":20}`, "2.value", 9.3, 6e-3, "Magnus formula, 17.62 and 243.12"},
-		{"plate", `{` + sheet + `,"w":1000,"h":1000,"q":1}`, "even.stress", 6 * 0.0479 * 1e3 / 36, 1e-3, "Timoshenko and Woinowsky-Krieger, Table 8, from memory"},
+		{"plate", `{` + sheet + `,"w":1000,"h":1000,"q":1}`, "even.stress", 6 * 0.0479 * 1e3 / 36, 1e-3,
+			"Timoshenko and Woinowsky-Krieger, Table 8, from memory"},
 		{"plate", `{` + sheet + `,"w":1000,"h":2000,"q":1}`, "even.stress", 6 * 0.1017 * 1e3 / 36, 1e-3, "the same, b/a 2"},
-		{"plate", `{` + sheet + `,"w":1000,"h":500,"held":"two","q":1}`, "limit", 500.0 / 60, 1e-9, "held above and below it bends over its height"},
-		{"plate", `{` + sheet + `,"w":500,"h":500,"held":"clamped","q":1}`, "even.stress", 0.75 * 1e-3 * 250 * 250 / 36, 1e-9, "clamped circle, the same, from memory"},
-		{"plate", `{"e":70,"nu":0.25,"t":6,"w":400,"h":0,"held":"round","warp":2,"strength":45,"lasting":"gust"}`, "seat", 70e3 * 6 * 1 / (1.25 * 200 * 200), 1e-9, "σ = E·t·w/((1+ν)·R²), w half the gap"},
+		{"plate", `{` + sheet + `,"w":1000,"h":500,"held":"two","q":1}`, "limit", 500.0 / 60, 1e-9,
+			"held above and below it bends over its height"},
+		{"plate", `{` + sheet + `,"w":500,"h":500,"held":"clamped","q":1}`, "even.stress", 0.75 * 1e-3 * 250 * 250 / 36, 1e-9,
+			"clamped circle, the same, from memory"},
+		{"plate", `{"e":70,"nu":0.25,"t":6,"w":400,"h":0,"held":"round","warp":2,"strength":45,"lasting":"gust"}`, "seat",
+			70e3 * 6 * 1 / (1.25 * 200 * 200), 1e-9, "σ = E·t·w/((1+ν)·R²), w half the gap"},
 		{"plate", `{` + sheet + `,"w":500,"h":500}`, "allowable", 0.74*45/1.8 + 0, 1e-3, "EN 16612, gust, from memory"},
-		{"pack", pack(pane4+","+pane4, "12"), "result.u", 2.85, 1e-2, "EN 673, 4-12-4 of air, from memory; its gap has 15 K, this one a little less"},
+		{"pack", pack(pane4+","+pane4, "12"), "result.u", 2.85, 1e-2,
+			"EN 673, 4-12-4 of air, from memory; its gap has 15 K, this one a little less"},
 		{"pack", pack(pane4, ""), "result.u", 5.75, 2e-3, "EN 673, one pane, from memory"},
 		{"sash", "", "lights.1.value", 250.0, 2e-3, "891 − 2·50 − 2·20 − 250 − 251"},
 		{"outline", `{"kind":"circle","measures":{"diameter":200}}`, "area", math.Pi * 1e4, 1e-4, "π·r²"},
-		{"outline", `{"kind":"round-top","measures":{"width":400,"spring":300,"rise":200}}`, "area", 400*300 + math.Pi*4e4/2, 1e-4, "a rectangle and half a circle"},
-		{"outline", `{"kind":"circle","measures":{"diameter":200},"inset":10}`, "makes.0.value", 180, 1e-9, "a circle moved in keeps its middle"},
+		{"outline", `{"kind":"round-top","measures":{"width":400,"spring":300,"rise":200}}`, "area", 400*300 + math.Pi*4e4/2,
+			1e-4, "a rectangle and half a circle"},
+		{"outline", `{"kind":"circle","measures":{"diameter":200},"inset":10}`, "makes.0.value", 180, 1e-9,
+			"a circle moved in keeps its middle"},
 		{"trace", `{"along":"pane","pen":2,"lean":0.5,"clearance":0}`, "off", 1.5, 1e-9, "half the pen and its lean"},
 		{"layout", `{"across":3,"down":2}`, "5.x", 2.0 / 3, 0.05, "thirds, with a bar between"},
-		{"thickness", `{"value":5.02,"doubt":0.05}`, "nominal", 5.0, 1e-9, "ASTM C1036, 3/16 in is 4.57 to 5.05, from memory"},
+		{"thickness", `{"value":5.02,"doubt":0.05}`, "nominal", 5.0, 1e-9,
+			"ASTM C1036, 3/16 in is 4.57 to 5.05, from memory"},
 		{"photo", "", "outline.outer.0.x", nil, 0, "looked at by its sides below"},
-		{"fit", "", "order", "261.5 × 235.0 mm", 0, "268.4 − 2 × 2 − 1 for the tape − 1.6 for the cutter is 261.8; down to half a millimetre"},
+		{"fit", "", "order", "261.5 × 235.0 mm", 0,
+			"268.4 − 2 × 2 − 1 for the tape − 1.6 for the cutter is 261.8; down to half a millimetre"},
 		{"choose", "", "open.0.material", "glass-ceramic", 0, "what stoves have; common practice, no source"},
 		{"plan", "", "steps.0.key", "cold", 0, "cold first; common practice, no source"},
 		{"diagnose", "", "ranked.0.id", "over-tight", 0, "a crack from a fixing that was tight; common practice, no source"},

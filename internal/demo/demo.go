@@ -35,7 +35,8 @@ func HalfFilled(ctx context.Context, dsn, database string) (bool, error) {
 	defer func() { _ = db.Close() }()
 	for _, table := range []string{"account", "memo"} {
 		var n int
-		err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = ? AND table_name = ?", database, table).Scan(&n)
+		err := db.QueryRowContext(ctx,
+			"SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = ? AND table_name = ?", database, table).Scan(&n)
 		if err != nil || n == 0 {
 			return false, err
 		}
@@ -63,7 +64,8 @@ func Fill(ctx context.Context, s *shop.Shop) error {
 
 func fillAll(ctx context.Context, s *shop.Shop) error {
 	now := s.Now()
-	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM}, shop.Person{Name: "Mira Quill", Login: Owner, Password: Password})
+	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
+		shop.Person{Name: "Mira Quill", Login: Owner, Password: Password})
 	if err != nil {
 		return err
 	}
@@ -76,7 +78,8 @@ func fillAll(ctx context.Context, s *shop.Shop) error {
 			return err
 		}
 	}
-	sheet := own.Value{Kind: own.Material, ID: "cast", Item: "density", V: 2480, Sheet: "Delivery sheet 4 of the patterned glass"}
+	sheet := own.Value{Kind: own.Material, ID: "cast", Item: "density", V: 2480,
+		Sheet: "Delivery sheet 4 of the patterned glass"}
 	if err := s.SetOwn(ctx, mira, sheet); err != nil {
 		return err
 	}

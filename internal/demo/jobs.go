@@ -19,27 +19,34 @@ const (
 
 // rect are the usual readings of an opening.
 func rect(wt, wb, hl, hr string, more ...said) []said {
-	return append([]said{{fit.WidthTop, wt, tape}, {fit.WidthBottom, wb, tape}, {fit.HeightLeft, hl, tape}, {fit.HeightRight, hr, tape}}, more...)
+	return append([]said{{fit.WidthTop, wt, tape}, {fit.WidthBottom, wb, tape}, {fit.HeightLeft, hl, tape},
+		{fit.HeightRight, hr, tape}}, more...)
 }
 
 // screws are what most doors are held together with.
 func screws(what, where string, n int, length, toGlass float64, captures ...string) striplog.Entry {
-	return striplog.Entry{Kind: striplog.Fasteners, What: what, Where: where, Count: n, Fate: striplog.Back, Captures: captures,
-		Held: striplog.Held{How: "screw", Drive: "PH2", Size: "4.2", Thread: striplog.SelfTapping, Length: length, ToGlass: toGlass}}
+	return striplog.Entry{Kind: striplog.Fasteners, What: what, Where: where, Count: n, Fate: striplog.Back,
+		Captures: captures,
+		Held: striplog.Held{How: "screw", Drive: "PH2", Size: "4.2", Thread: striplog.SelfTapping, Length: length,
+			ToGlass: toGlass}}
 }
 
 // ovenDoor comes apart from its pane outwards; entries name what lies under
 // them by the order in which they were noted: e1, e2 and so on.
 func ovenDoor() []striplog.Entry {
 	spot := func(x, y float64) *striplog.Spot { return &striplog.Spot{X: x, Y: y} }
-	strip := striplog.Entry{Kind: striplog.Trim, What: "bottom strip", Where: "bottom edge", Spot: spot(0.5, 0.95), Count: 1, Fate: striplog.Back, Held: striplog.Held{How: "lip"}, Facing: "long leg down"}
+	strip := striplog.Entry{Kind: striplog.Trim, What: "bottom strip", Where: "bottom edge", Spot: spot(0.5, 0.95),
+		Count: 1, Fate: striplog.Back, Held: striplog.Held{How: "lip"}, Facing: "long leg down"}
 	side := screws("shell screw, side", "left and right", 6, 16, 22)
 	side.Spot = spot(0.05, 0.5)
 	middle := screws("shell screw, middle", "middle of the top", 1, 8, 11)
 	middle.Spot = spot(0.5, 0.05)
-	shell := striplog.Entry{Kind: striplog.Part, What: "outer shell", Spot: spot(0.25, 0.25), Count: 1, Fate: striplog.Back, Held: striplog.Held{How: "screw"}, Facing: "vent slots up"}
-	pane := striplog.Entry{Kind: striplog.Pane, What: "peephole pane", Spot: spot(0.5, 0.5), Count: 1, Fate: striplog.Renew, Held: striplog.Held{How: "clip"}, Facing: "stamp reads from the room"}
-	gasket := striplog.Entry{Kind: striplog.Seal, What: "tape gasket", Where: "round the pane", Count: 1, Fate: striplog.Renew, Held: striplog.Held{How: "friction"}}
+	shell := striplog.Entry{Kind: striplog.Part, What: "outer shell", Spot: spot(0.25, 0.25), Count: 1,
+		Fate: striplog.Back, Held: striplog.Held{How: "screw"}, Facing: "vent slots up"}
+	pane := striplog.Entry{Kind: striplog.Pane, What: "peephole pane", Spot: spot(0.5, 0.5), Count: 1,
+		Fate: striplog.Renew, Held: striplog.Held{How: "clip"}, Facing: "stamp reads from the room"}
+	gasket := striplog.Entry{Kind: striplog.Seal, What: "tape gasket", Where: "round the pane", Count: 1,
+		Fate: striplog.Renew, Held: striplog.Held{How: "friction"}}
 	return []striplog.Entry{strip, side, middle, shell, pane, gasket}
 }
 
@@ -48,47 +55,88 @@ func clip(p *record.Pane) { p.Sides = setting.Sides{Top: 2, Bottom: 2} }
 // jobs are a dozen and more, at different stations.
 func jobs() []job {
 	return []job{
-		{by: "mira", due: 4, in: shop.TakeIn{Name: "Tolliver bath house", Phone: "0550 118", Object: "Sauna stove, door pane", Exposure: "fire", Family: "clip-heat", Story: "cracked from the lower left bracket on the third fire of the evening", Like: "glass-ceramic"},
+		{by: "mira", due: 4, in: shop.TakeIn{Name: "Tolliver bath house", Phone: "0550 118", Object: "Sauna stove, door pane",
+			Exposure: "fire", Family: "clip-heat", Story: "cracked from the lower left bracket on the third fire of the evening",
+			Like: "glass-ceramic"},
 			object: func(o *record.Object) { o.Stamp = "GC 4" },
-			seen:   shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing", "doing": "heating"}, OldPane: diagnose.Evidence{"colour": "amber", "edge": "seamed", "corner": "lower-right", "reads": "inside"}},
-			pane:   clip, steps: 4, readings: []said{{fit.WidthTop, "270 ±0.3", rule}, {fit.WidthMiddle, "269.5 ±0.3", rule}, {fit.WidthBottom, "268.4 ±0.3", rule}, {fit.HeightLeft, "242", tape}, {fit.Reach, "16", rule}}},
-		{by: "tor", due: 2.5, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204", Object: "Deck oven, peephole door", Exposure: "oven", Family: "clip-heat", Power: true, Story: "burst into dice after the lower deck was washed down hot", Place: "site", Like: "toughened"},
+			seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing", "doing": "heating"},
+				OldPane: diagnose.Evidence{"colour": "amber", "edge": "seamed", "corner": "lower-right", "reads": "inside"}},
+			pane: clip, steps: 4, readings: []said{{fit.WidthTop, "270 ±0.3", rule}, {fit.WidthMiddle, "269.5 ±0.3", rule},
+				{fit.WidthBottom, "268.4 ±0.3", rule}, {fit.HeightLeft, "242", tape}, {fit.Reach, "16", rule}}},
+		{by: "tor", due: 2.5, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204",
+			Object: "Deck oven, peephole door", Exposure: "oven", Family: "clip-heat", Power: true,
+			Story: "burst into dice after the lower deck was washed down hot", Place: "site", Like: "toughened"},
 			pane: func(p *record.Pane) {
 				p.Sides, p.Gasket = setting.Sides{Top: 2, Right: 1, Bottom: 2, Left: 1}, fit.Gasket{Kind: fit.Wrapped, Free: 3}
 			},
-			seen:  shop.Seen{Evidence: diagnose.Evidence{"look": "dice", "doing": "wet", "glass": "right"}, OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}, Cause: "thermal-shock"},
+			seen: shop.Seen{Evidence: diagnose.Evidence{"look": "dice", "doing": "wet", "glass": "right"},
+				OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}, Cause: "thermal-shock"},
 			strip: ovenDoor(),
 			steps: 11, settle: "toughened", thick: 5,
-			readings: rect("412", "412", "188", "188.5", said{fit.Ledge, "16", rule}, said{fit.Reach, "19", rule}, said{fit.Rising, "453", tape}, said{fit.Falling, "452.5", tape}, said{fit.DepthTop, "14", cal}, said{fit.OldThickness, "4.9", cal})},
-		{by: "mira", due: 27, in: shop.TakeIn{Name: "Kiln Lane pottery", Phone: "0550 377", Object: "Potter's kiln, observation pane", Exposure: "kiln", Family: "clip-heat", Power: true, Story: "crack runs from a hole in the corner, pane was borosilicate", Like: "borosilicate"},
+			readings: rect("412", "412", "188", "188.5", said{fit.Ledge, "16", rule}, said{fit.Reach, "19", rule},
+				said{fit.Rising, "453", tape}, said{fit.Falling, "452.5", tape}, said{fit.DepthTop, "14", cal},
+				said{fit.OldThickness, "4.9", cal})},
+		{by: "mira", due: 27, in: shop.TakeIn{Name: "Kiln Lane pottery", Phone: "0550 377",
+			Object: "Potter's kiln, observation pane", Exposure: "kiln", Family: "clip-heat", Power: true,
+			Story: "crack runs from a hole in the corner, pane was borosilicate", Like: "borosilicate"},
 			pane: func(p *record.Pane) {
 				p.Frame, p.Sides = "stainless", setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}
 			}, steps: 7, settle: "glass-ceramic", thick: 5,
-			readings: rect(`6 1/4`, `6 1/4-`, `6 3/16`, `6 3/16`, said{fit.Ledge, "12", rule}, said{fit.Reach, "15", rule}, said{fit.OldThickness, "5.02", cal}), waits: "glass-ceramic 5 mm from the cutter", until: 22},
-		{by: "ebbe", due: 50, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402", Object: "Apothecary cabinet, upper left door", Exposure: "room", Family: "bead-brads", Old: true, Story: "a jar fell against it", Like: "annealed"},
-			seen:  shop.Seen{Evidence: diagnose.Evidence{"origin": "middle", "look": "star", "mark": "bull", "doing": "knock"}, Cause: "blow"},
-			steps: 9, settle: "annealed", thick: 3, readings: rect("14 7/8", "14 7/8+", "22 5/16", "22 5/16", said{fit.Ledge, "9", rule}, said{fit.DepthTop, "11.5", cal}, said{fit.OldWidth, "14 3/4", tape}, said{fit.OldHeight, "22 3/16", tape}, said{fit.OldThickness, "3.02", cal})},
-		{by: "tor", due: 74, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519", Object: "Greenhouse, light 7 of the south side", Exposure: "weather", Family: "putty-points", Old: true, Strike: true, Story: "hail; two neighbours are starred as well", Place: "site", Like: "annealed"},
-			steps: 5, readings: rect("508", "509", "610", "611", said{fit.WidthMiddle, "580", tape}, said{fit.HeightMiddle, "610", tape}, said{fit.Ledge, "12", rule})},
-		{by: "tor", due: 76, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519", Object: "Greenhouse, light 8 of the south side", Exposure: "weather", Family: "putty-points", Old: true, Strike: true, Story: "hail", Place: "site", Like: "annealed"},
+			readings: rect(`6 1/4`, `6 1/4-`, `6 3/16`, `6 3/16`, said{fit.Ledge, "12", rule}, said{fit.Reach, "15", rule},
+				said{fit.OldThickness, "5.02", cal}), waits: "glass-ceramic 5 mm from the cutter", until: 22},
+		{by: "ebbe", due: 50, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402",
+			Object: "Apothecary cabinet, upper left door", Exposure: "room", Family: "bead-brads", Old: true,
+			Story: "a jar fell against it", Like: "annealed"},
+			seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "middle", "look": "star", "mark": "bull", "doing": "knock"},
+				Cause: "blow"},
+			steps: 9, settle: "annealed", thick: 3, readings: rect("14 7/8", "14 7/8+", "22 5/16", "22 5/16",
+				said{fit.Ledge, "9", rule}, said{fit.DepthTop, "11.5", cal}, said{fit.OldWidth, "14 3/4", tape},
+				said{fit.OldHeight, "22 3/16", tape}, said{fit.OldThickness, "3.02", cal})},
+		{by: "tor", due: 74, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
+			Object: "Greenhouse, light 7 of the south side", Exposure: "weather", Family: "putty-points", Old: true,
+			Strike: true, Story: "hail; two neighbours are starred as well", Place: "site", Like: "annealed"},
+			steps: 5, readings: rect("508", "509", "610", "611", said{fit.WidthMiddle, "580", tape},
+				said{fit.HeightMiddle, "610", tape}, said{fit.Ledge, "12", rule})},
+		{by: "tor", due: 76, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
+			Object: "Greenhouse, light 8 of the south side", Exposure: "weather", Family: "putty-points", Old: true,
+			Strike: true, Story: "hail", Place: "site", Like: "annealed"},
 			steps: 3},
-		{by: "mira", due: 30, in: shop.TakeIn{Name: "Tram museum, shed two", Phone: "0550 633", Object: "Carriage window, bay 4", Exposure: "weather", Family: "putty-points", Old: true, Strike: true, Story: "a branch in the last gale; passengers lean on it", Like: "annealed"},
-			steps: 11, settle: "laminated", thick: 6, readings: rect("742", "741", "655.5", "656", said{fit.Ledge, "15", rule}, said{fit.DepthBottom, "22", cal}, said{fit.Rising, "990", tape}, said{fit.Falling, "989", tape})},
-		{by: "ebbe", due: -3, in: shop.TakeIn{Name: "Oda Marl", Phone: "0550 781", Object: "Hatchery incubator, door pane", Exposure: "room", Family: "bead-brads", Power: true, Story: "cracked across when the bead was screwed down", Like: "acrylic"},
+		{by: "mira", due: 30, in: shop.TakeIn{Name: "Tram museum, shed two", Phone: "0550 633",
+			Object: "Carriage window, bay 4", Exposure: "weather", Family: "putty-points", Old: true, Strike: true,
+			Story: "a branch in the last gale; passengers lean on it", Like: "annealed"},
+			steps: 11, settle: "laminated", thick: 6, readings: rect("742", "741", "655.5", "656", said{fit.Ledge, "15", rule},
+				said{fit.DepthBottom, "22", cal}, said{fit.Rising, "990", tape}, said{fit.Falling, "989", tape})},
+		{by: "ebbe", due: -3, in: shop.TakeIn{Name: "Oda Marl", Phone: "0550 781", Object: "Hatchery incubator, door pane",
+			Exposure: "room", Family: "bead-brads", Power: true, Story: "cracked across when the bead was screwed down",
+			Like: "acrylic"},
 			object: func(o *record.Object) { o.Exposure.Steady, o.Exposure.Short, o.Exposure.FrameHot = 39, 45, 39 },
-			seen:   shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing", "fixings": "tight", "doing": "fitted"}, OldPane: diagnose.Evidence{"tap": "warm", "broke": "split"}, Cause: "over-tight"},
-			steps:  15, settle: "acrylic", thick: 4, checks: 4, readings: rect("360", "360.5", "290", "290", said{fit.Ledge, "14", rule}, said{fit.DepthLeft, "13", cal})},
-		{by: "mira", due: 100, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845", Object: "Museum case, top light with the bell of the first ferry that ever crossed here", Exposure: "room", Family: "bead-brads", Strike: true, Story: "scratched through the years and chipped at one corner; they want it clear again", Like: "annealed"}},
-		{by: "tor", due: 122, in: shop.TakeIn{Name: "Pell's smokehouse", Phone: "0550 902", Object: "Bread oven, fire door", Exposure: "fire", Family: "clip-heat", Old: true, Story: "pane gone, hole covered with tin", Place: "site"},
+			seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing", "fixings": "tight", "doing": "fitted"},
+				OldPane: diagnose.Evidence{"tap": "warm", "broke": "split"}, Cause: "over-tight"},
+			steps: 15, settle: "acrylic", thick: 4, checks: 4, readings: rect("360", "360.5", "290", "290",
+				said{fit.Ledge, "14", rule}, said{fit.DepthLeft, "13", cal})},
+		{by: "mira", due: 100, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845",
+			Object: "Museum case, top light with the bell of the first ferry that ever crossed here", Exposure: "room",
+			Family: "bead-brads", Strike: true,
+			Story: "scratched through the years and chipped at one corner; they want it clear again", Like: "annealed"}},
+		{by: "tor", due: 122, in: shop.TakeIn{Name: "Pell's smokehouse", Phone: "0550 902", Object: "Bread oven, fire door",
+			Exposure: "fire", Family: "clip-heat", Old: true, Story: "pane gone, hole covered with tin", Place: "site"},
 			object: func(o *record.Object) { o.Exposure.Steady, o.Exposure.Short = 520, 580 },
 			pane:   func(p *record.Pane) { p.Frame = "cast-iron" }, steps: 2},
-		{by: "ebbe", due: 146, in: shop.TakeIn{Name: "Arne Holt", Phone: "0550 933", Object: "Workshop sash, lower light", Exposure: "weather", Family: "putty-points", Story: "a ball"},
+		{by: "ebbe", due: 146, in: shop.TakeIn{Name: "Arne Holt", Phone: "0550 933", Object: "Workshop sash, lower light",
+			Exposure: "weather", Family: "putty-points", Story: "a ball"},
 			steps: 1},
-		{by: "mira", due: -20, sign: true, in: shop.TakeIn{Name: "Tolliver bath house", Phone: "0550 118", Object: "Sauna stove, second cabin", Exposure: "fire", Family: "clip-heat", Story: "renewed with its sister: pitted after two winters", Like: "glass-ceramic"},
+		{by: "mira", due: -20, sign: true, in: shop.TakeIn{Name: "Tolliver bath house", Phone: "0550 118",
+			Object: "Sauna stove, second cabin", Exposure: "fire", Family: "clip-heat",
+			Story: "renewed with its sister: pitted after two winters", Like: "glass-ceramic"},
 			pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
-			readings: rect("270", "270", "241.8", "242", said{fit.Ledge, "14", rule}, said{fit.Reach, "16.5", rule}, said{fit.DepthTop, "9", cal}, said{fit.OldWidth, "263", tape}, said{fit.OldHeight, "235.5", tape}, said{fit.OldThickness, "4.05", cal})},
-		{by: "tor", due: -46, sign: true, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402", Object: "Apothecary cabinet, drawer front", Exposure: "room", Family: "bead-brads", Old: true, Story: "cracked by a split bead", Like: "annealed"},
+			readings: rect("270", "270", "241.8", "242", said{fit.Ledge, "14", rule}, said{fit.Reach, "16.5", rule},
+				said{fit.DepthTop, "9", cal}, said{fit.OldWidth, "263", tape}, said{fit.OldHeight, "235.5", tape},
+				said{fit.OldThickness, "4.05", cal})},
+		{by: "tor", due: -46, sign: true, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402",
+			Object: "Apothecary cabinet, drawer front", Exposure: "room", Family: "bead-brads", Old: true,
+			Story: "cracked by a split bead", Like: "annealed"},
 			strip:  []striplog.Entry{screws("bead screw", "four beads", 8, 12, 0)},
-			settle: "annealed", thick: 3, steps: all, checks: all, readings: rect("240", "240", "118", "118", said{fit.Ledge, "9", rule}, said{fit.OldThickness, "3.0", cal})},
+			settle: "annealed", thick: 3, steps: all, checks: all, readings: rect("240", "240", "118", "118",
+				said{fit.Ledge, "9", rule}, said{fit.OldThickness, "3.0", cal})},
 	}
 }

@@ -25,11 +25,13 @@ func at(pairs ...string) []said {
 
 // traced is a window that was traced on card and read in.
 func traced(p *record.Pane) {
-	line, err := outline.NewPath([]outline.Vertex{{Point: outline.Point{X: 0, Y: 0}}, {Point: outline.Point{X: 520, Y: 0}}, {Point: outline.Point{X: 470, Y: 310}, Bulge: 0.12}, {Point: outline.Point{X: 90, Y: 330}}})
+	line, err := outline.NewPath([]outline.Vertex{{Point: outline.Point{X: 0, Y: 0}}, {Point: outline.Point{X: 520, Y: 0}},
+		{Point: outline.Point{X: 470, Y: 310}, Bulge: 0.12}, {Point: outline.Point{X: 90, Y: 330}}})
 	if err != nil {
 		panic(err) // a picture that ships with the program
 	}
-	p.Shape = fit.Shape{Kind: fit.Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}}, Trace: &outline.Trace{Along: outline.InsideOpening, Pen: 1, Lean: 0.5}}
+	p.Shape = fit.Shape{Kind: fit.Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}},
+		Trace: &outline.Trace{Along: outline.InsideOpening, Pen: 1, Lean: 0.5}}
 }
 
 // deck is the window pack of an oven as its panes came out, with one of them on
@@ -37,7 +39,8 @@ func traced(p *record.Pane) {
 func deck(here int) func(*record.Pane) {
 	return func(p *record.Pane) {
 		p.Stack = pane.Stack{Here: here, Gaps: []float64{9, 9}, Panes: []pane.Coated{
-			{Material: "toughened-coated", Thickness: 4, Coat: "cold"}, {Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}
+			{Material: "toughened-coated", Thickness: 4, Coat: "cold"}, {Material: "toughened", Thickness: 4, Coat: "none"},
+			{Material: "toughened", Thickness: 4, Coat: "none"}}}
 	}
 }
 
@@ -54,7 +57,9 @@ func both(a, b func(*record.Pane)) func(*record.Pane) {
 func objects() []job {
 	light := rect("508", "509", "402", "402.5", said{fit.Ledge, "12", rule})
 	return []job{
-		{by: "tor", due: 52, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519", Object: "Greenhouse, north sash of nine lights", Exposure: "weather", Family: "putty-points", Old: true, Place: "site", Like: "annealed",
+		{by: "tor", due: 52, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
+			Object: "Greenhouse, north sash of nine lights", Exposure: "weather", Family: "putty-points", Old: true,
+			Place: "site", Like: "annealed",
 			Story: "the hail again: four of nine", Layout: &drawing.Layout{Across: 3, Down: 3}},
 			settle: "annealed", thick: 3, steps: all, checks: all, readings: light,
 			others: []job{
@@ -62,37 +67,81 @@ func objects() []job {
 				{}, {steps: 4, readings: rect("507", "507", "401", "402", said{fit.Ledge, "12", rule})}, {}, {},
 				{settle: "annealed", thick: 3, steps: 7, readings: light, waits: "3 mm glass from the cutter", until: 26},
 			}},
-		{by: "tor", due: 33, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204", Object: "Deck oven, upper door, outer pane", Exposure: "oven", Family: "channel-front", Power: true, Story: "shattered when the door was let fall", Like: "toughened"},
-			pane: deck(3), steps: 7, settle: "toughened", thick: 4, waits: "toughened 4 mm to size", until: 70, readings: rect("598", "598.5", "412", "412", said{fit.Ledge, "11", rule}, said{fit.OldThickness, "4.0", cal})},
-		{by: "mira", due: 34, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204", Object: "Deck oven, upper door, window pack", Exposure: "oven", Family: "window-pack", Power: true, Story: "fog between the panes, and a scratch on the inner one", Like: "toughened-coated",
+		{by: "tor", due: 33, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204",
+			Object: "Deck oven, upper door, outer pane", Exposure: "oven", Family: "channel-front", Power: true,
+			Story: "shattered when the door was let fall", Like: "toughened"},
+			pane: deck(3), steps: 7, settle: "toughened", thick: 4, waits: "toughened 4 mm to size", until: 70,
+			readings: rect("598", "598.5", "412", "412", said{fit.Ledge, "11", rule}, said{fit.OldThickness, "4.0", cal})},
+		{by: "mira", due: 34, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204",
+			Object: "Deck oven, upper door, window pack", Exposure: "oven", Family: "window-pack", Power: true,
+			Story: "fog between the panes, and a scratch on the inner one", Like: "toughened-coated",
 			Layout: &drawing.Layout{Across: 3, Behind: true}},
-			pane: deck(1), steps: 9, readings: rect("560 ±0.3", "560 ±0.3", "372 ±0.3", "372 ±0.3", said{fit.Ledge, "12", rule}, said{fit.DepthTop, "31", cal}),
-			others: []job{{pane: deck(2), steps: 9, readings: rect("560 ±0.3", "560 ±0.3", "372 ±0.3", "372 ±0.3", said{fit.Ledge, "12", rule})}, {pane: deck(3), steps: 4}}},
-		{by: "ebbe", due: 75, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571", Object: "Orchard tractor's cab, rear window", Exposure: "weather", Family: "locking-gasket", Vehicle: true, Moves: pane.Machine, Story: "a branch through it while pruning", Like: "toughened"},
+			pane: deck(1), steps: 9, readings: rect("560 ±0.3", "560 ±0.3", "372 ±0.3", "372 ±0.3",
+				said{fit.Ledge, "12", rule}, said{fit.DepthTop, "31", cal}),
+			others: []job{{pane: deck(2), steps: 9, readings: rect("560 ±0.3", "560 ±0.3", "372 ±0.3", "372 ±0.3",
+				said{fit.Ledge, "12", rule})}, {pane: deck(3), steps: 4}}},
+		{by: "ebbe", due: 75, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
+			Object: "Orchard tractor's cab, rear window", Exposure: "weather", Family: "locking-gasket", Vehicle: true,
+			Moves: pane.Machine, Story: "a branch through it while pruning", Like: "toughened"},
 			pane: func(p *record.Pane) { p.Shape = fit.Shape{Kind: "rounded"} }, steps: 4,
-			readings: append(at("width", "822", "height", "514", "radius", "80"), said{fit.Ledge, "9", cal}, said{fit.Web, "5.2", cal}, said{fit.DepthTop, "1.6", cal})},
-		{by: "mira", due: 98, in: shop.TakeIn{Name: "Ferry company", Phone: "0550 100", Object: "Ferry wheelhouse, front window, port side", Exposure: "weather", Family: "bonded-fixed", Water: true, Story: "delaminated from the lower edge, looks like a bruise", Place: "site", Like: "laminated"},
-			pane: both(traced, carries(pane.Duty{Windscreen: true, Push: 500})), steps: 4, readings: append(at("width", "520.5"), said{fit.Ledge, "24", rule})},
-		{by: "mira", due: 49, in: shop.TakeIn{Name: "Tram museum, shed two", Phone: "0550 633", Object: "Carriage droplight, end platform", Exposure: "weather", Family: "drop-glass", Old: true, Strike: true, Story: "fell into the door when the strap tore", Like: "annealed"},
+			readings: append(at("width", "822", "height", "514", "radius", "80"), said{fit.Ledge, "9", cal},
+				said{fit.Web, "5.2", cal}, said{fit.DepthTop, "1.6", cal})},
+		{by: "mira", due: 98, in: shop.TakeIn{Name: "Ferry company", Phone: "0550 100",
+			Object: "Ferry wheelhouse, front window, port side", Exposure: "weather", Family: "bonded-fixed", Water: true,
+			Story: "delaminated from the lower edge, looks like a bruise", Place: "site", Like: "laminated"},
+			pane: both(traced, carries(pane.Duty{Windscreen: true, Push: 500})), steps: 4,
+			readings: append(at("width", "520.5"), said{fit.Ledge, "24", rule})},
+		{by: "mira", due: 49, in: shop.TakeIn{Name: "Tram museum, shed two", Phone: "0550 633",
+			Object: "Carriage droplight, end platform", Exposure: "weather", Family: "drop-glass", Old: true, Strike: true,
+			Story: "fell into the door when the strap tore", Like: "annealed"},
 			pane: func(p *record.Pane) { p.Frame = "timber" }, steps: 5,
-			readings: rect("466", "465.5", "602", "602", said{fit.WidthMiddle, "465", tape}, said{fit.Ledge, "13", rule}, said{fit.DepthLeft, "12", cal})},
-		{by: "ebbe", due: 146, in: shop.TakeIn{Name: "Arne Holt", Phone: "0550 933", Object: "Horse trailer, side window", Exposure: "weather", Family: "clamp-ring", Vehicle: true, Moves: pane.Trailer, Story: "kicked out from inside", Like: "acrylic"},
-			pane: shaped("rounded", 0), steps: 4, readings: append(at("width", "702", "height", "352", "radius", "60", "flat", "582"), said{fit.Ledge, "18", rule}, said{fit.DepthTop, "28", cal}, said{fit.DepthBottom, "28.6", cal},
-				said{fit.BodyWidth, "695 ±0.5", tape}, said{fit.BodyHeight, "345 ±0.5", tape}, said{fit.CutCorner, "60", rule}, said{fit.BodyCorner, "62", rule},
-				said{fit.FlangeWidth, "731 ±0.5", tape}, said{fit.FlangeHeight, "381 ±0.5", tape}, said{fit.MarkWidth, "722", tape}, said{fit.MarkHeight, "374", tape}, said{fit.MarkShift, "2", rule},
-				said{fit.WallLeast, "26", rule}, said{fit.WallMost, "34", rule}, said{fit.RingThick, "3.0", cal}, said{fit.ScrewStop, "9.0", cal}, said{fit.ScrewLength, "25", cal})},
-		{by: "tor", due: 76, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571", Object: "Orchard tractor's cab, flip window", Exposure: "weather", Family: "edge-bonded", Vehicle: true, Moves: pane.Machine, Story: "came off its hinges whole, on the road", Like: "toughened"},
-			pane: shaped("raked", 0), steps: 2, readings: append(at("bottom", "488", "right", "402", "top", "431", "left", "396", "rising", "612"), said{fit.Ledge, "34", rule})},
-		{by: "mira", due: 123, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705", Object: "Incubator three, round inspection port", Exposure: "room", Family: "ring-port", Power: true, Story: "cracks like a star from one dog", Like: "annealed"},
+			readings: rect("466", "465.5", "602", "602", said{fit.WidthMiddle, "465", tape}, said{fit.Ledge, "13", rule},
+				said{fit.DepthLeft, "12", cal})},
+		{by: "ebbe", due: 146, in: shop.TakeIn{Name: "Arne Holt", Phone: "0550 933", Object: "Horse trailer, side window",
+			Exposure: "weather", Family: "clamp-ring", Vehicle: true, Moves: pane.Trailer, Story: "kicked out from inside",
+			Like: "acrylic"},
+			pane: shaped("rounded", 0), steps: 4,
+			readings: append(at("width", "702", "height", "352", "radius", "60", "flat", "582"), said{fit.Ledge, "18", rule},
+				said{fit.DepthTop, "28", cal}, said{fit.DepthBottom, "28.6", cal},
+				said{fit.BodyWidth, "695 ±0.5", tape}, said{fit.BodyHeight, "345 ±0.5", tape}, said{fit.CutCorner, "60", rule},
+				said{fit.BodyCorner, "62", rule},
+				said{fit.FlangeWidth, "731 ±0.5", tape}, said{fit.FlangeHeight, "381 ±0.5", tape},
+				said{fit.MarkWidth, "722", tape}, said{fit.MarkHeight, "374", tape}, said{fit.MarkShift, "2", rule},
+				said{fit.WallLeast, "26", rule}, said{fit.WallMost, "34", rule}, said{fit.RingThick, "3.0", cal},
+				said{fit.ScrewStop, "9.0", cal}, said{fit.ScrewLength, "25", cal})},
+		{by: "tor", due: 76, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
+			Object: "Orchard tractor's cab, flip window", Exposure: "weather", Family: "edge-bonded", Vehicle: true,
+			Moves: pane.Machine, Story: "came off its hinges whole, on the road", Like: "toughened"},
+			pane: shaped("raked", 0), steps: 2, readings: append(at("bottom", "488", "right", "402", "top", "431", "left", "396",
+				"rising", "612"), said{fit.Ledge, "34", rule})},
+		{by: "mira", due: 123, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705",
+			Object: "Incubator three, round inspection port", Exposure: "room", Family: "ring-port", Power: true,
+			Story: "cracks like a star from one dog", Like: "annealed"},
 			seen:  shop.Seen{Evidence: map[string]string{"origin": "fixing"}},
-			steps: 6, readings: []said{{fit.Across0, "251.2 ±0.1", cal}, {fit.Across45, "250.6 ±0.1", cal}, {fit.Across90, "249.4 ±0.1", cal}, {fit.Across135, "250.8 ±0.1", cal}, {fit.Ledge, "10", cal}, {fit.SeatWarp, "1.2", cal}}},
-		{by: "tor", due: 28, in: shop.TakeIn{Name: "Quay café", Phone: "0550 266", Object: "Café boiler, gauge tube", Exposure: "boiler", Family: "gauge-tube", Power: true, Story: "clouded, and thin at the water line", Like: "borosilicate"},
-			pane: carries(pane.Duty{Pressure: 1.2}), steps: 5, settle: "borosilicate", thick: 2.4, readings: []said{{fit.Faces, "250 ±0.5", rule}, {fit.StopDepth, "14", cal}, {fit.TubeOutside, "12.7", cal}, {fit.TubeWall, "2.4", cal}}},
-		{by: "ebbe", due: 101, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845", Object: "Museum case, sliding front panel", Exposure: "room", Family: "lift-drop", Strike: true, Story: "chipped at the foot, it squeals", Like: "toughened"},
-			pane: carries(pane.Duty{Push: 400}), steps: 4, readings: rect("602", "602", "401 ±0.3", "401.2 ±0.3", said{fit.UpperPocket, "24", cal}, said{fit.LowerPocket, "8.5", cal})},
-		{by: "mira", due: 124, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705", Object: "Incubator three, door panel", Exposure: "room", Family: "flat-panel", Power: true, Story: "crazed from the cleaner", Like: "acrylic"},
-			steps: 5, settle: "polycarbonate", thick: 4, readings: rect("640", "640", "420", "420.5", said{fit.Ledge, "22", rule}, said{fit.DepthTop, "9", cal})},
-		{by: "ebbe", due: 170, in: shop.TakeIn{Name: "Chapel trust", Phone: "0550 388", Object: "Museum case, arched back light", Exposure: "room", Family: "bead-brads", Old: true, Story: "the upright is out of true; take the arch by ordinates", Like: "annealed"},
-			pane: shaped(outline.Ordinates, 6), steps: 2, readings: append(at("base", "600", "o0", "210", "o1", "262", "o2", "291", "o3", "300", "o4", "290", "o5", "263", "o6", "212"), said{fit.Ledge, "10", rule})},
+			steps: 6, readings: []said{{fit.Across0, "251.2 ±0.1", cal}, {fit.Across45, "250.6 ±0.1", cal},
+				{fit.Across90, "249.4 ±0.1", cal}, {fit.Across135, "250.8 ±0.1", cal}, {fit.Ledge, "10", cal},
+				{fit.SeatWarp, "1.2", cal}}},
+		{by: "tor", due: 28, in: shop.TakeIn{Name: "Quay café", Phone: "0550 266", Object: "Café boiler, gauge tube",
+			Exposure: "boiler", Family: "gauge-tube", Power: true, Story: "clouded, and thin at the water line",
+			Like: "borosilicate"},
+			pane: carries(pane.Duty{Pressure: 1.2}), steps: 5, settle: "borosilicate", thick: 2.4,
+			readings: []said{{fit.Faces, "250 ±0.5", rule}, {fit.StopDepth, "14", cal}, {fit.TubeOutside, "12.7", cal},
+				{fit.TubeWall, "2.4", cal}}},
+		{by: "ebbe", due: 101, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845",
+			Object: "Museum case, sliding front panel", Exposure: "room", Family: "lift-drop", Strike: true,
+			Story: "chipped at the foot, it squeals", Like: "toughened"},
+			pane: carries(pane.Duty{Push: 400}), steps: 4, readings: rect("602", "602", "401 ±0.3", "401.2 ±0.3",
+				said{fit.UpperPocket, "24", cal}, said{fit.LowerPocket, "8.5", cal})},
+		{by: "mira", due: 124, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705",
+			Object: "Incubator three, door panel", Exposure: "room", Family: "flat-panel", Power: true,
+			Story: "crazed from the cleaner", Like: "acrylic"},
+			steps: 5, settle: "polycarbonate", thick: 4, readings: rect("640", "640", "420", "420.5",
+				said{fit.Ledge, "22", rule}, said{fit.DepthTop, "9", cal})},
+		{by: "ebbe", due: 170, in: shop.TakeIn{Name: "Chapel trust", Phone: "0550 388",
+			Object: "Museum case, arched back light", Exposure: "room", Family: "bead-brads", Old: true,
+			Story: "the upright is out of true; take the arch by ordinates", Like: "annealed"},
+			pane: shaped(outline.Ordinates, 6), steps: 2,
+			readings: append(at("base", "600", "o0", "210", "o1", "262", "o2", "291", "o3", "300", "o4", "290", "o5", "263",
+				"o6", "212"), said{fit.Ledge, "10", rule})},
 	}
 }

@@ -44,7 +44,8 @@ func DXF(w io.Writer, d drawing.Drawing) error {
 	x := &dxf{w: bufio.NewWriter(w)}
 	x.put(0, "SECTION", 2, "HEADER", 9, "$ACADVER", 1, "AC1009", 9, "$INSUNITS", 70, 4, 9, "$MEASUREMENT", 70, 1)
 	x.put(9, "$EXTMIN", 10, d.Box.Min.X, 20, d.Box.Min.Y, 9, "$EXTMAX", 10, d.Box.Max.X, 20, d.Box.Max.Y, 0, "ENDSEC")
-	x.put(0, "SECTION", 2, "TABLES", 0, "TABLE", 2, "LTYPE", 70, 1, 0, "LTYPE", 2, "CONTINUOUS", 70, 0, 3, "Solid", 72, 65, 73, 0, 40, 0.0, 0, "ENDTAB")
+	x.put(0, "SECTION", 2, "TABLES", 0, "TABLE", 2, "LTYPE", 70, 1, 0, "LTYPE", 2, "CONTINUOUS", 70, 0, 3, "Solid", 72, 65,
+		73, 0, 40, 0.0, 0, "ENDTAB")
 	x.put(0, "TABLE", 2, "LAYER", 70, len(layers))
 	for _, l := range layers {
 		x.put(0, "LAYER", 2, layerName(l), 70, 0, 62, pens[l].aci, 6, "CONTINUOUS")
@@ -143,7 +144,8 @@ func (x *dxf) item(i drawing.Item, wide float64) {
 	case drawing.Circle:
 		x.put(0, "CIRCLE", 8, l, 10, i.Points[0].X, 20, i.Points[0].Y, 30, 0.0, 40, i.Radius)
 	case drawing.Arc:
-		x.put(0, "ARC", 8, l, 10, fine(i.Points[0].X), 20, fine(i.Points[0].Y), 30, 0.0, 40, fine(i.Radius), 50, fine(i.Start), 51, fine(i.End))
+		x.put(0, "ARC", 8, l, 10, fine(i.Points[0].X), 20, fine(i.Points[0].Y), 30, 0.0, 40, fine(i.Radius), 50,
+			fine(i.Start), 51, fine(i.End))
 	case drawing.Text:
 		x.text(i.Layer, i.Points[0], i.Size, 0, map[string]int{"middle": 1, "end": 2}[i.Anchor], i.Text)
 	case drawing.Dim:

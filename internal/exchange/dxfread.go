@@ -90,7 +90,8 @@ func (r *dxfReader) groups(b []byte) error {
 		}
 		g := group{code, strings.TrimSpace(s.Text())}
 		if g.wantsNumber() && !g.isNumber() {
-			return fault.New("file", fmt.Sprintf("group %d has %q where a number belongs", g.code, short(g.text)), "save the file again, or mend that line")
+			return fault.New("file", fmt.Sprintf("group %d has %q where a number belongs", g.code, short(g.text)),
+				"save the file again, or mend that line")
 		}
 		switch {
 		case g.code == 0 && g.text == "SECTION":

@@ -32,19 +32,22 @@ func stove(t *testing.T) shop.View {
 	if err != nil {
 		t.Fatal(err)
 	}
-	texts := map[fit.Place]string{fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14", fit.Reach: "16"}
+	texts := map[fit.Place]string{fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242",
+		fit.HeightRight: "242.4", fit.Ledge: "14", fit.Reach: "16"}
 	readings, err := fit.ReadingsOf(texts, length.MM)
 	if err != nil {
 		t.Fatal(err)
 	}
-	r, err := reckon.Pane(reckon.Known{Family: "clip-heat", Exposure: e, Readings: readings, Unit: length.MM, Material: "glass-ceramic", Thickness: 4,
+	r, err := reckon.Pane(reckon.Known{Family: "clip-heat", Exposure: e, Readings: readings, Unit: length.MM,
+		Material: "glass-ceramic", Thickness: 4,
 		Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}})
 	if err != nil {
 		t.Fatal(err)
 	}
 	v := shop.View{Unit: length.MM, Reckoning: r}
 	v.Pane.Choice = &record.Choice{Reason: "it stands the fire"}
-	v.Job = record.Job{ID: 7, Story: "cracked", Customer: record.Customer{Name: "Lucía Ødegård"}, Object: record.Object{Name: "Sauna stove"},
+	v.Job = record.Job{ID: 7, Story: "cracked", Customer: record.Customer{Name: "Lucía Ødegård"},
+		Object: record.Object{Name: "Sauna stove"},
 		Ticket: &record.Ticket{Number: 3, By: "Mira", At: time.Date(2026, 3, 4, 15, 0, 0, 0, time.UTC)}}
 	for _, c := range prove.Checks(r.Family) {
 		c.Outcome = prove.Pass
@@ -144,7 +147,8 @@ func TestDXFReadsBack(t *testing.T) {
 }
 
 func TestDXFTextStaysPlain(t *testing.T) {
-	d := drawing.Drawing{Items: []drawing.Item{{Kind: drawing.Text, Layer: drawing.LayerNote, Points: []outline.Point{{}}, Size: 3, Text: "a\n0\nEOF ½ 100%"}}}
+	d := drawing.Drawing{Items: []drawing.Item{{Kind: drawing.Text, Layer: drawing.LayerNote, Points: []outline.Point{{}},
+		Size: 3, Text: "a\n0\nEOF ½ 100%"}}}
 	b := &bytes.Buffer{}
 	if err := DXF(b, d); err != nil {
 		t.Fatal(err)
@@ -158,7 +162,8 @@ func TestDXFTextStaysPlain(t *testing.T) {
 }
 
 func TestArcsStayArcs(t *testing.T) {
-	d := drawing.Drawing{Items: []drawing.Item{{ID: "a", Kind: drawing.Arc, Layer: drawing.LayerPane, Points: []outline.Point{{X: 5, Y: 5}}, Radius: 10, Start: 350, End: 20}}}
+	d := drawing.Drawing{Items: []drawing.Item{{ID: "a", Kind: drawing.Arc, Layer: drawing.LayerPane,
+		Points: []outline.Point{{X: 5, Y: 5}}, Radius: 10, Start: 350, End: 20}}}
 	b := &bytes.Buffer{}
 	if err := DXF(b, d); err != nil {
 		t.Fatal(err)
@@ -171,7 +176,8 @@ func TestArcsStayArcs(t *testing.T) {
 	if err := SVG(b, d); err != nil {
 		t.Fatal(err)
 	}
-	end := fmt.Sprintf("A%s %s 0 0 0 %s %s", fine(10), fine(10), fine(5+10*math.Cos(20*math.Pi/180)), fine(-5-10*math.Sin(20*math.Pi/180)))
+	end := fmt.Sprintf("A%s %s 0 0 0 %s %s", fine(10), fine(10), fine(5+10*math.Cos(20*math.Pi/180)),
+		fine(-5-10*math.Sin(20*math.Pi/180)))
 	if !strings.Contains(b.String(), end) {
 		t.Errorf("no %q in %s", end, b)
 	}
@@ -212,7 +218,9 @@ func TestSVG(t *testing.T) {
 			t.Errorf("%s: groups %v, width %s", d.Name, groups, width)
 		}
 	}
-	hostile := drawing.Drawing{Name: `<script>&"`, Items: []drawing.Item{{Kind: drawing.Text, Layer: drawing.LayerNote, Points: []outline.Point{{}}, Text: "</text><script>"}}}
+	hostile := drawing.Drawing{Name: `<script>&"`,
+		Items: []drawing.Item{{Kind: drawing.Text, Layer: drawing.LayerNote, Points: []outline.Point{{}},
+			Text: "</text><script>"}}}
 	b := &bytes.Buffer{}
 	if err := SVG(b, hostile); err != nil || strings.Contains(b.String(), "<script>") {
 		t.Errorf("a name became markup: %s", b)
@@ -247,7 +255,9 @@ func TestTicket(t *testing.T) {
 	if pages != 1 {
 		t.Errorf("%d pages", pages)
 	}
-	for _, want := range []string{"Ticket 3", "Lucía Ødegård", length.Metric(v.Reckoning.Fit.Order.W) + " × " + length.Metric(v.Reckoning.Fit.Order.H) + " mm", " in ", "glass-ceramic", "it stands the fire", "carry a push of 400 N", "from the heat: 4 mm coated",
+	for _, want := range []string{"Ticket 3", "Lucía Ødegård", length.Metric(v.Reckoning.Fit.Order.W) + " × " +
+		length.Metric(v.Reckoning.Fit.Order.H) + " mm", " in ", "glass-ceramic", "it stands the fire",
+		"carry a push of 400 N", "from the heat: 4 mm coated",
 		"Brackets by hand", "Paper slip", "First fire", "4 March 2026, 15:00", "Received by the customer"} {
 		if !strings.Contains(s, want) {
 			t.Errorf("the ticket does not say %q: %.120q", want, s)
@@ -265,12 +275,14 @@ func TestTicketSaysWhatWasSignedOver(t *testing.T) {
 	at := time.Date(2026, 3, 4, 9, 0, 0, 0, time.UTC)
 	long := strings.TrimSpace(strings.Repeat("wider brackets come on Friday ", 16))
 	v.Stops = []shop.PaneStop{
-		{Stop: prove.Stop{Key: "bite_cold", Says: "2.9 mm least bite under a bracket", Limit: "at least 6 mm; common practice, no source", Taken: &prove.Taken{By: "Mira Vale", Reason: long, At: at}}},
+		{Stop: prove.Stop{Key: "bite_cold", Says: "2.9 mm least bite under a bracket",
+			Limit: "at least 6 mm; common practice, no source", Taken: &prove.Taken{By: "Mira Vale", Reason: long, At: at}}},
 		{Stop: prove.Stop{Key: "clash_petroleum", Says: "never petroleum on rubber"}},
 		{Stop: prove.Stop{Key: "x", Says: "of another pane"}, Pane: 99},
 	}
 	step := v.Reckoning.Plan.Steps[0]
-	v.Pane.Ticks = append(v.Pane.Ticks, record.Tick{Step: step.Key, Outcome: "left-out", Reason: "the door came by itself", By: "Tor"})
+	v.Pane.Ticks = append(v.Pane.Ticks, record.Tick{Step: step.Key, Outcome: "left-out", Reason: "the door came by itself",
+		By: "Tor"})
 	v.Checks[0].Trials = []record.Trial{{Check: v.Checks[0].Key, Finding: "open at the lower corner", By: "Tor", At: at}}
 	v.Job.Ticket.Override = strings.TrimSpace(strings.Repeat("the customer waits for the ferry ", 15))
 	b := &bytes.Buffer{}
@@ -279,7 +291,9 @@ func TestTicketSaysWhatWasSignedOver(t *testing.T) {
 	}
 	s, pages := text(t, b.Bytes())
 	plain := strings.Join(strings.Fields(s), " ")
-	for _, want := range []string{"2 beyond a limit: see the next page", "2.9 mm least bite under a bracket", "at least 6 mm", "Taken on by Mira Vale, 4 March 2026, 09:00", "Nobody has taken it on", "the door came by itself", "open at the lower corner"} {
+	for _, want := range []string{"2 beyond a limit: see the next page", "2.9 mm least bite under a bracket",
+		"at least 6 mm", "Taken on by Mira Vale, 4 March 2026, 09:00", "Nobody has taken it on", "the door came by itself",
+		"open at the lower corner"} {
 		if !strings.Contains(plain, want) {
 			t.Errorf("the ticket does not say %q", want)
 		}
@@ -330,7 +344,9 @@ func TestDimensionWordsStayReadable(t *testing.T) {
 	for _, c := range []struct {
 		to    outline.Point
 		angle float64
-	}{{outline.Point{X: 10}, 0}, {outline.Point{X: -10}, 0}, {outline.Point{Y: 10}, 90}, {outline.Point{Y: -10}, 90}, {outline.Point{X: 0.1, Y: 10}, 89.43}, {outline.Point{X: -0.1, Y: 10}, 90.57}, {outline.Point{X: 10, Y: 10}, 45}, {outline.Point{X: 10, Y: -10}, 315}} {
+	}{{outline.Point{X: 10}, 0}, {outline.Point{X: -10}, 0}, {outline.Point{Y: 10}, 90}, {outline.Point{Y: -10}, 90},
+		{outline.Point{X: 0.1, Y: 10}, 89.43}, {outline.Point{X: -0.1, Y: 10}, 90.57}, {outline.Point{X: 10, Y: 10}, 45},
+		{outline.Point{X: 10, Y: -10}, 315}} {
 		_, angle := dimText(drawing.Item{Points: []outline.Point{{}, c.to}}, 1)
 		if math.Abs(angle-c.angle) > 0.01 {
 			t.Errorf("to %v: %v°, want %v°", c.to, angle, c.angle)

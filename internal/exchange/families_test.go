@@ -25,8 +25,11 @@ func TestEveryFamilyGoesOnPaper(t *testing.T) {
 			if err != nil {
 				t.Fatal(err)
 			}
-			usual := map[fit.Place]string{fit.WidthTop: "20 1/8", fit.WidthBottom: "20 1/8", fit.HeightLeft: "24", fit.HeightRight: "24 light", fit.Ledge: "15 mm", fit.Reach: "18 mm", fit.Web: "4 mm",
-				fit.Across0: "12", fit.Across45: "12", fit.Across90: "12", fit.Across135: "12", fit.Faces: "10", fit.StopDepth: "14 mm", fit.TubeOutside: "12.7 mm", fit.TubeWall: "2.4 mm", fit.UpperPocket: "24 mm", fit.LowerPocket: "8 mm", fit.DepthTop: "20 mm", fit.OldThickness: "4.02 mm"}
+			usual := map[fit.Place]string{fit.WidthTop: "20 1/8", fit.WidthBottom: "20 1/8", fit.HeightLeft: "24",
+				fit.HeightRight: "24 light", fit.Ledge: "15 mm", fit.Reach: "18 mm", fit.Web: "4 mm",
+				fit.Across0: "12", fit.Across45: "12", fit.Across90: "12", fit.Across135: "12", fit.Faces: "10",
+				fit.StopDepth: "14 mm", fit.TubeOutside: "12.7 mm", fit.TubeWall: "2.4 mm", fit.UpperPocket: "24 mm",
+				fit.LowerPocket: "8 mm", fit.DepthTop: "20 mm", fit.OldThickness: "4.02 mm"}
 			texts := map[fit.Place]string{}
 			for _, i := range fit.Walk(f.Sizing, fit.Shape{}) {
 				if s, ok := usual[i.Place]; ok {
@@ -37,7 +40,8 @@ func TestEveryFamilyGoesOnPaper(t *testing.T) {
 			if err != nil {
 				t.Fatal(err)
 			}
-			r, err := reckon.Pane(reckon.Known{Family: f.ID, Exposure: e, Readings: readings, Unit: unit, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 1, Right: 1, Bottom: 1, Left: 1}})
+			r, err := reckon.Pane(reckon.Known{Family: f.ID, Exposure: e, Readings: readings, Unit: unit,
+				Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 1, Right: 1, Bottom: 1, Left: 1}})
 			if err != nil {
 				t.Fatal(err)
 			}

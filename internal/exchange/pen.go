@@ -36,8 +36,10 @@ var pens = map[drawing.Layer]pen{
 }
 
 // layers in drawing order, for the table of a DXF file.
-var layers = []drawing.Layer{drawing.LayerFrame, drawing.LayerOpening, drawing.LayerSight, drawing.LayerHatch, drawing.LayerGasket, drawing.LayerPane,
-	drawing.LayerBlock, drawing.LayerFixing, drawing.LayerOrder, drawing.LayerReading, drawing.LayerClearance, drawing.LayerNote}
+var layers = []drawing.Layer{drawing.LayerFrame, drawing.LayerOpening, drawing.LayerSight, drawing.LayerHatch,
+	drawing.LayerGasket, drawing.LayerPane,
+	drawing.LayerBlock, drawing.LayerFixing, drawing.LayerOrder, drawing.LayerReading, drawing.LayerClearance,
+	drawing.LayerNote}
 
 // dimText is where the text of a dimension stands and at which angle, degrees,
 // kept readable from below or from the right.

@@ -27,14 +27,18 @@ func near(a, b, tol float64) bool { return math.Abs(a-b) <= tol }
 // Out and in again, every corner within a thousandth of a millimetre.
 func TestRoundTripsAreLossless(t *testing.T) {
 	ok := path(t)
-	hole, err := outline.NewPath([]outline.Vertex{{Point: outline.Point{X: 90, Y: 100}, Bulge: 1}, {Point: outline.Point{X: 110, Y: 100}, Bulge: 1}})
+	hole, err := outline.NewPath([]outline.Vertex{{Point: outline.Point{X: 90, Y: 100}, Bulge: 1},
+		{Point: outline.Point{X: 110, Y: 100}, Bulge: 1}})
 	if err != nil {
 		t.Fatal(err)
 	}
 	for name, o := range map[string]outline.Outline{
-		"rectangle": {Outer: ok(outline.RoundedRect(268.4, 242.1, 0))}, "rounded": {Outer: ok(outline.RoundedRect(300, 200, 21.37))}, "circle": {Outer: ok(outline.Circle(1234.567))},
-		"arch": {Outer: ok(outline.RoundTop(1000, 400, 50))}, "pointed": {Outer: ok(outline.PointedTop(200, 300, 173.2))}, "triangle": {Outer: ok(outline.Triangle(400, 500, 300))},
-		"ellipse": {Outer: ok(outline.Ellipse(300, 200))}, "with a hole": {Outer: ok(outline.RoundedRect(300, 200, 10)), Holes: []outline.Path{hole}},
+		"rectangle": {Outer: ok(outline.RoundedRect(268.4, 242.1, 0))},
+		"rounded":   {Outer: ok(outline.RoundedRect(300, 200, 21.37))}, "circle": {Outer: ok(outline.Circle(1234.567))},
+		"arch": {Outer: ok(outline.RoundTop(1000, 400, 50))}, "pointed": {Outer: ok(outline.PointedTop(200, 300, 173.2))},
+		"triangle": {Outer: ok(outline.Triangle(400, 500, 300))},
+		"ellipse":  {Outer: ok(outline.Ellipse(300, 200))}, "with a hole": {Outer: ok(outline.RoundedRect(300, 200, 10)),
+			Holes: []outline.Path{hole}},
 	} {
 		d := drawing.OfOutline(o, nil)
 		var dxf, svg bytes.Buffer
@@ -44,14 +48,18 @@ func TestRoundTripsAreLossless(t *testing.T) {
 		if err := SVG(&svg, d); err != nil {
 			t.Fatal(err)
 		}
-		for format, read := range map[string]func() (outline.Outline, error){"DXF": func() (outline.Outline, error) { return ReadDXF(dxf.Bytes()) }, "SVG": func() (outline.Outline, error) { return ReadSVG(svg.Bytes()) }} {
+		for format, read := range map[string]func() (outline.Outline,
+			error){"DXF": func() (outline.Outline, error) { return ReadDXF(dxf.Bytes()) },
+			"SVG": func() (outline.Outline, error) { return ReadSVG(svg.Bytes()) }} {
 			back, err := read()
 			if err != nil {
 				t.Errorf("%s as %s: %v", name, format, err)
 				continue
 			}
-			if len(back.Holes) != len(o.Holes) || !near(back.Outer.Perimeter(), o.Outer.Perimeter(), 0.002) || !near(back.Area(), o.Area(), 0.001*o.Outer.Perimeter()) {
-				t.Errorf("%s as %s: area %v, was %v; perimeter %v, was %v", name, format, back.Area(), o.Area(), back.Outer.Perimeter(), o.Outer.Perimeter())
+			if len(back.Holes) != len(o.Holes) || !near(back.Outer.Perimeter(), o.Outer.Perimeter(), 0.002) ||
+				!near(back.Area(), o.Area(), 0.001*o.Outer.Perimeter()) {
+				t.Errorf("%s as %s: area %v, was %v; perimeter %v, was %v", name, format, back.Area(), o.Area(),
+					back.Outer.Perimeter(), o.Outer.Perimeter())
 			}
 			for _, c := range o.Outer.Corners() {
 				best := math.Inf(1)
@@ -86,7 +94,8 @@ func dxfOf(header string, entities ...string) []byte {
 func TestReadDXFEntities(t *testing.T) {
 	// A quarter circle of radius 100 as a rational spline: exact.
 	w := math.Sqrt2 / 2
-	quarter := fmt.Sprintf("0|SPLINE|8|0|70|4|71|2|40|0|40|0|40|0|40|1|40|1|40|1|10|100|20|0|41|1|10|100|20|100|41|%v|10|0|20|100|41|1", w)
+	quarter := fmt.Sprintf(
+		"0|SPLINE|8|0|70|4|71|2|40|0|40|0|40|0|40|1|40|1|40|1|10|100|20|0|41|1|10|100|20|100|41|%v|10|0|20|100|41|1", w)
 	for _, c := range []struct {
 		name   string
 		header string
@@ -94,18 +103,28 @@ func TestReadDXFEntities(t *testing.T) {
 		area   float64
 		tol    float64
 	}{
-		{"lines, one of them backwards", "", []string{"0|LINE|10|0|20|0|11|300|21|0", "0|LINE|10|300|20|200|11|300|21|0", "0|LINE|10|300|20|200|11|0|21|200", "0|LINE|10|0|20|200|11|0|21|0"}, 60000, 1e-6},
-		{"inches", "|9|$INSUNITS|70|1", []string{"0|LWPOLYLINE|90|4|70|1|10|0|20|0|10|10|20|0|10|10|20|5|10|0|20|5"}, 50 * 25.4 * 25.4, 1e-6},
+		{"lines, one of them backwards", "", []string{"0|LINE|10|0|20|0|11|300|21|0", "0|LINE|10|300|20|200|11|300|21|0",
+			"0|LINE|10|300|20|200|11|0|21|200", "0|LINE|10|0|20|200|11|0|21|0"}, 60000, 1e-6},
+		{"inches", "|9|$INSUNITS|70|1", []string{"0|LWPOLYLINE|90|4|70|1|10|0|20|0|10|10|20|0|10|10|20|5|10|0|20|5"},
+			50 * 25.4 * 25.4, 1e-6},
 		{"centimetres", "|9|$INSUNITS|70|5", []string{"0|CIRCLE|10|1|20|2|40|10"}, math.Pi * 10000, 1e-6},
 		{"bulged polyline", "", []string{"0|LWPOLYLINE|90|2|70|1|10|0|20|0|42|1|10|100|20|0|42|1"}, math.Pi * 2500, 1e-6},
-		{"old polyline", "", []string{"0|POLYLINE|66|1|70|1|10|0|20|0", "0|VERTEX|10|0|20|0", "0|VERTEX|10|100|20|0", "0|VERTEX|10|100|20|50", "0|VERTEX|10|0|20|50", "0|SEQEND"}, 5000, 1e-6},
-		{"arc and chord", "", []string{"0|ARC|10|0|20|0|40|100|50|0|51|180", "0|LINE|10|-100|20|0|11|100|21|0"}, math.Pi * 5000, 1e-6},
-		{"arc across zero", "", []string{"0|ARC|10|0|20|0|40|100|50|270|51|90", "0|LINE|10|0|20|100|11|0|21|-100"}, math.Pi * 5000, 1e-6},
-		{"ellipse", "", []string{"0|ELLIPSE|10|0|20|0|11|150|21|0|40|0.5|41|0|42|6.283185307179586"}, math.Pi * 150 * 75, 0.1},
-		{"half an ellipse", "", []string{"0|ELLIPSE|10|0|20|0|11|150|21|0|40|0.5|41|0|42|3.141592653589793", "0|LINE|10|-150|20|0|11|150|21|0"}, math.Pi * 150 * 75 / 2, 0.1},
-		{"rational spline and two lines", "", []string{quarter, "0|LINE|10|0|20|100|11|0|21|0", "0|LINE|10|0|20|0|11|100|21|0"}, math.Pi * 2500, 0.05},
-		{"the pane's layer alone", "", []string{"0|CIRCLE|8|FRAME|10|0|20|0|40|500", "0|CIRCLE|8|Pane|10|0|20|0|40|100"}, math.Pi * 10000, 1e-6},
-		{"a hole", "", []string{"0|CIRCLE|10|0|20|0|40|100", "0|CIRCLE|10|20|20|0|40|10", "0|TEXT|10|0|20|0|1|words"}, math.Pi * 9900, 1e-6},
+		{"old polyline", "", []string{"0|POLYLINE|66|1|70|1|10|0|20|0", "0|VERTEX|10|0|20|0", "0|VERTEX|10|100|20|0",
+			"0|VERTEX|10|100|20|50", "0|VERTEX|10|0|20|50", "0|SEQEND"}, 5000, 1e-6},
+		{"arc and chord", "", []string{"0|ARC|10|0|20|0|40|100|50|0|51|180", "0|LINE|10|-100|20|0|11|100|21|0"},
+			math.Pi * 5000, 1e-6},
+		{"arc across zero", "", []string{"0|ARC|10|0|20|0|40|100|50|270|51|90", "0|LINE|10|0|20|100|11|0|21|-100"},
+			math.Pi * 5000, 1e-6},
+		{"ellipse", "", []string{"0|ELLIPSE|10|0|20|0|11|150|21|0|40|0.5|41|0|42|6.283185307179586"}, math.Pi * 150 * 75,
+			0.1},
+		{"half an ellipse", "", []string{"0|ELLIPSE|10|0|20|0|11|150|21|0|40|0.5|41|0|42|3.141592653589793",
+			"0|LINE|10|-150|20|0|11|150|21|0"}, math.Pi * 150 * 75 / 2, 0.1},
+		{"rational spline and two lines", "", []string{quarter, "0|LINE|10|0|20|100|11|0|21|0",
+			"0|LINE|10|0|20|0|11|100|21|0"}, math.Pi * 2500, 0.05},
+		{"the pane's layer alone", "", []string{"0|CIRCLE|8|FRAME|10|0|20|0|40|500", "0|CIRCLE|8|Pane|10|0|20|0|40|100"},
+			math.Pi * 10000, 1e-6},
+		{"a hole", "", []string{"0|CIRCLE|10|0|20|0|40|100", "0|CIRCLE|10|20|20|0|40|10", "0|TEXT|10|0|20|0|1|words"},
+			math.Pi * 9900, 1e-6},
 	} {
 		o, err := ReadDXF(dxfOf(c.header, c.in...))
 		if err != nil || !near(o.Area(), c.area, c.tol) {
@@ -133,7 +152,8 @@ func TestReadSVG(t *testing.T) {
 		{"arc too small grows", inMM, `<path d="M0 0A1 1 0 0 1 200 0Z"/>`, math.Pi * 5000, 1e-6},
 		{"turned elliptical arc", inMM, `<path d="M0 0A100 50 30 1 1 .001 0Z"/>`, math.Pi * 5000, 1},
 		// Four cubics with the usual 0.5523 stand for a circle within 0.03 %.
-		{"cubics", inMM, `<path d="M200 100C200 155.23 155.23 200 100 200S0 155.23 0 100 44.77 0 100 0 200 44.77 200 100z"/>`, math.Pi * 10000, 15},
+		{"cubics", inMM, `<path d="M200 100C200 155.23 155.23 200 100 200S0 155.23 0 100 44.77 0 100 0 200 44.77 200 100z"/>`,
+			math.Pi * 10000, 15},
 		// Under a parabola of base 200 and height 100: 2/3 of the rectangle.
 		{"quadratic", inMM, `<path d="M0 0Q100 200 200 0Z"/>`, 200 * 100 * 2 / 3.0, 0.1},
 		{"smooth quadratic", inMM, `<path d="M0 0Q50 100 100 0T200 0V-100H0Z"/>`, 20000, 0.1},
@@ -142,14 +162,16 @@ func TestReadSVG(t *testing.T) {
 		{"circle", inMM, `<circle cx="100" cy="100" r="100"/>`, math.Pi * 10000, 1e-6},
 		{"ellipse", inMM, `<ellipse cx="100" cy="100" rx="100" ry="50"/>`, math.Pi * 5000, 0.05},
 		{"polygon", inMM, `<polygon points="0,0 400,0 0,300"/>`, 60000, 1e-6},
-		{"lines chained", inMM, `<line x1="0" y1="0" x2="100" y2="0"/><line x1="100" y1="100" x2="100" y2="0"/><polyline points="100,100 0,100 0,0"/>`, 10000, 1e-6},
+		{"lines chained", inMM,
+			`<line x1="0" y1="0" x2="100" y2="0"/><line x1="100" y1="100" x2="100" y2="0"/><polyline points="100,100 0,100 0,0"/>`, 10000, 1e-6},
 		{"scaled group", inMM, `<g transform="translate(5 5) scale(2)"><rect width="100" height="50"/></g>`, 20000, 1e-6},
 		{"turned", inMM, `<g transform="rotate(30 50 50)"><circle cx="100" cy="100" r="100"/></g>`, math.Pi * 10000, 1e-6},
 		{"skewed circle", inMM, `<circle transform="skewX(30)" cx="100" cy="100" r="100"/>`, math.Pi * 10000, 0.5},
 		{"matrix", inMM, `<rect transform="matrix(0 1 -1 0 0 0)" width="300" height="200"/>`, 60000, 1e-6},
 		{"pixels", `width="96" height="96"`, `<rect width="96" height="96"/>`, 25.4 * 25.4, 1e-6},
 		{"inches", `width="10in" height="10in" viewBox="0 0 100 100"`, `<rect width="100" height="50"/>`, 254 * 127, 1e-6},
-		{"the pane alone", inMM, `<rect width="400" height="400"/><g id="pane"><rect width="100" height="100"/></g>`, 10000, 1e-6},
+		{"the pane alone", inMM, `<rect width="400" height="400"/><g id="pane"><rect width="100" height="100"/></g>`, 10000,
+			1e-6},
 		{"a hole", inMM, `<path d="M0 0H300V200H0ZM100 100h50v50h-50z"/>`, 57500, 1e-6},
 	} {
 		o, err := ReadSVG(svgOf(c.page, c.body))
@@ -171,8 +193,11 @@ func TestReadRefuses(t *testing.T) {
 	for name, read := range map[string]func() (outline.Outline, error){
 		"words as DXF":   func() (outline.Outline, error) { return ReadDXF([]byte("banana")) },
 		"nothing as DXF": func() (outline.Outline, error) { return ReadDXF(nil) },
-		"binary DXF":     func() (outline.Outline, error) { return ReadDXF([]byte("AutoCAD Binary DXF\r\n\x1a\x00\x00\x00")) },
-		"open outline":   func() (outline.Outline, error) { return ReadDXF(dxfOf("", "0|LINE|10|0|20|0|11|300|21|0")) },
+		"binary DXF": func() (outline.Outline,
+			error) {
+			return ReadDXF([]byte("AutoCAD Binary DXF\r\n\x1a\x00\x00\x00"))
+		},
+		"open outline": func() (outline.Outline, error) { return ReadDXF(dxfOf("", "0|LINE|10|0|20|0|11|300|21|0")) },
 		"two panes": func() (outline.Outline, error) {
 			return ReadDXF(dxfOf("", "0|CIRCLE|10|0|20|0|40|100", "0|CIRCLE|10|500|20|0|40|90"))
 		},
@@ -237,14 +262,17 @@ func BenchmarkReadDXF(b *testing.B) {
 // it was.
 func TestBulgesGoRound(t *testing.T) {
 	for _, make := range []func() (outline.Path, error){
-		func() (outline.Path, error) { return outline.RoundTop(400, 300, 120) }, func() (outline.Path, error) { return outline.RoundedRect(300, 200, 25) },
-		func() (outline.Path, error) { return outline.Circle(250) }, func() (outline.Path, error) { return outline.Pill(300, 90) },
+		func() (outline.Path, error) { return outline.RoundTop(400, 300, 120) },
+		func() (outline.Path, error) { return outline.RoundedRect(300, 200, 25) },
+		func() (outline.Path, error) { return outline.Circle(250) },
+		func() (outline.Path, error) { return outline.Pill(300, 90) },
 	} {
 		p, err := make()
 		if err != nil {
 			t.Fatal(err)
 		}
-		i := drawing.Item{ID: "pane", Kind: drawing.Polyline, Layer: drawing.LayerPane, Closed: true, Points: p.Corners(), Bulges: []float64{}}
+		i := drawing.Item{ID: "pane", Kind: drawing.Polyline, Layer: drawing.LayerPane, Closed: true, Points: p.Corners(),
+			Bulges: []float64{}}
 		for _, v := range p {
 			i.Bulges = append(i.Bulges, v.Bulge)
 		}
@@ -269,7 +297,8 @@ func TestBulgesGoRound(t *testing.T) {
 			if err != nil {
 				t.Fatalf("%s: %v", name, err)
 			}
-			if a, b := o.Outer.Box(), p.Box(); math.Abs(o.Area()-p.Area()) > 0.001*p.Perimeter() || math.Abs(a.Width()-b.Width()) > 0.001 || math.Abs(a.Height()-b.Height()) > 0.001 {
+			if a, b := o.Outer.Box(), p.Box(); math.Abs(o.Area()-p.Area()) > 0.001*p.Perimeter() ||
+				math.Abs(a.Width()-b.Width()) > 0.001 || math.Abs(a.Height()-b.Height()) > 0.001 {
 				t.Errorf("%s: area %v, was %v; box %v, was %v", name, o.Area(), p.Area(), a, b)
 			}
 		}

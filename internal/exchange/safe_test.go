@@ -15,11 +15,15 @@ import (
 // What stands in a drawing is text, wherever it came from: no script in an SVG,
 // no further entity in a DXF.
 func TestDrawingsHoldTheirText(t *testing.T) {
-	for _, evil := range []string{`"><script>alert(1)</script>`, "x\r\n  0\r\nCIRCLE\r\n  8\r\nPANE\r\n 10\r\n0\r\n", `' onload='x`, "]]>", "a\x00b", "🔥"} {
+	for _, evil := range []string{`"><script>alert(1)</script>`, "x\r\n  0\r\nCIRCLE\r\n  8\r\nPANE\r\n 10\r\n0\r\n",
+		`' onload='x`, "]]>", "a\x00b", "🔥"} {
 		p := func(x, y float64) outline.Point { return outline.Point{X: x, Y: y} }
 		d := drawing.Drawing{Name: evil, Seen: evil, Box: outline.Box{Min: p(0, 0), Max: p(100, 100)}}
-		for _, k := range []drawing.Kind{drawing.Line, drawing.Polyline, drawing.Circle, drawing.Arc, drawing.Text, drawing.Dim} {
-			d.Items = append(d.Items, drawing.Item{ID: evil, Kind: k, Layer: drawing.LayerPane, Text: evil, Label: evil, Anchor: evil, State: "read", Points: []outline.Point{p(1, 1), p(9, 9), p(1, 9)}, Radius: 3, End: 90, Size: 4, Closed: true})
+		for _, k := range []drawing.Kind{drawing.Line, drawing.Polyline, drawing.Circle, drawing.Arc, drawing.Text,
+			drawing.Dim} {
+			d.Items = append(d.Items, drawing.Item{ID: evil, Kind: k, Layer: drawing.LayerPane, Text: evil, Label: evil,
+				Anchor: evil, State: "read", Points: []outline.Point{p(1, 1), p(9, 9), p(1, 9)}, Radius: 3, End: 90, Size: 4,
+				Closed: true})
 		}
 		var b bytes.Buffer
 		if err := SVG(&b, d); err != nil {
@@ -65,7 +69,8 @@ func TestDrawingsHoldTheirText(t *testing.T) {
 // Every character comes out on paper, as itself or as a box.
 func TestPrintable(t *testing.T) {
 	for in, want := range map[string]string{
-		"Oda Marl": "Oda Marl", "Größe 9½″ ≤ Ω Жук": "Größe 9½″ ≤ Ω Жук", "🔥": "□", "a🔥b": "a□b", "👩🏽‍🔧 Mira": "□□ Mira", "☎️": "□",
+		"Oda Marl": "Oda Marl", "Größe 9½″ ≤ Ω Жук": "Größe 9½″ ≤ Ω Жук", "🔥": "□",
+		"a🔥b": "a□b", "👩🏽‍🔧 Mira": "□□ Mira", "☎️": "□",
 		"日本": "□□", "a\x00\x07b": "ab", "two\nlines": "two\nlines", "\U0010FFFF": "□",
 	} {
 		if got := printable(in); got != want {

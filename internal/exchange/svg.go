@@ -16,7 +16,9 @@ import (
 func SVG(w io.Writer, d drawing.Drawing) error {
 	b := &strings.Builder{}
 	wd, ht := d.Box.Width(), d.Box.Height()
-	fmt.Fprintf(b, `<?xml version="1.0" encoding="UTF-8"?>`+"\n"+`<svg xmlns="http://www.w3.org/2000/svg" width="%smm" height="%smm" viewBox="%s %s %s %s" font-family="sans-serif">`+"\n",
+	fmt.Fprintf(b, `<?xml version="1.0" encoding="UTF-8"?>`+"\n"+
+		`<svg xmlns="http://www.w3.org/2000/svg" width="%smm" height="%smm" viewBox="%s %s %s %s" font-family="sans-serif">`+
+		"\n",
 		n(wd), n(ht), n(d.Box.Min.X), n(-d.Box.Max.Y), n(wd), n(ht))
 	fmt.Fprintf(b, "<title>%s</title>\n<desc>%s</desc>\n", escape(d.Name), escape(d.Seen))
 	for _, l := range layers {
@@ -36,7 +38,8 @@ func svgPen(l drawing.Layer, wide float64) string {
 	k := wide / 180
 	s := fmt.Sprintf(`fill="none" stroke="#%02x%02x%02x" stroke-width="%s"`, p.r, p.g, p.b, n(p.width*k))
 	if p.fill != nil {
-		s = fmt.Sprintf(`fill="#%02x%02x%02x" stroke="#%02x%02x%02x" stroke-width="%s"`, p.fill[0], p.fill[1], p.fill[2], p.r, p.g, p.b, n(p.width*k))
+		s = fmt.Sprintf(`fill="#%02x%02x%02x" stroke="#%02x%02x%02x" stroke-width="%s"`, p.fill[0], p.fill[1], p.fill[2], p.r,
+			p.g, p.b, n(p.width*k))
 	}
 	if p.dash != nil {
 		s += fmt.Sprintf(` stroke-dasharray="%s %s"`, n(p.dash[0]*k), n(p.dash[1]*k))
@@ -68,17 +71,22 @@ func svgLayer(d drawing.Drawing, l drawing.Layer, wide float64) string {
 			for k, q := range i.Points {
 				pts[k] = n(q.X) + "," + n(-q.Y)
 			}
-			fmt.Fprintf(b, `<%s id="%s" points="%s"><title>%s</title></%s>`+"\n", tag, escape(i.ID), strings.Join(pts, " "), escape(i.Label), tag)
+			fmt.Fprintf(b, `<%s id="%s" points="%s"><title>%s</title></%s>`+"\n", tag, escape(i.ID), strings.Join(pts, " "),
+				escape(i.Label), tag)
 		case drawing.Circle:
-			fmt.Fprintf(b, `<circle id="%s" cx="%s" cy="%s" r="%s"/>`+"\n", escape(i.ID), n(i.Points[0].X), n(-i.Points[0].Y), n(i.Radius))
+			fmt.Fprintf(b, `<circle id="%s" cx="%s" cy="%s" r="%s"/>`+"\n", escape(i.ID), n(i.Points[0].X), n(-i.Points[0].Y),
+				n(i.Radius))
 		case drawing.Arc:
 			a, z := onArc(i, i.Start), onArc(i, i.End)
-			fmt.Fprintf(b, `<path id="%s" d="M%s %s A%s %s 0 %d 0 %s %s"/>`+"\n", escape(i.ID), fine(a.X), fine(-a.Y), fine(i.Radius), fine(i.Radius), large(i), fine(z.X), fine(-z.Y))
+			fmt.Fprintf(b, `<path id="%s" d="M%s %s A%s %s 0 %d 0 %s %s"/>`+"\n", escape(i.ID), fine(a.X), fine(-a.Y),
+				fine(i.Radius), fine(i.Radius), large(i), fine(z.X), fine(-z.Y))
 		case drawing.Text:
-			fmt.Fprintf(b, `<text id="%s" x="%s" y="%s" font-size="%s" text-anchor="%s" %s>%s</text>`+"\n", escape(i.ID), n(i.Points[0].X), n(-i.Points[0].Y), n(i.Size), escape(i.Anchor), ink, escape(i.Text))
+			fmt.Fprintf(b, `<text id="%s" x="%s" y="%s" font-size="%s" text-anchor="%s" %s>%s</text>`+"\n", escape(i.ID),
+				n(i.Points[0].X), n(-i.Points[0].Y), n(i.Size), escape(i.Anchor), ink, escape(i.Text))
 		case drawing.Dim:
 			size := wide / 36
-			fmt.Fprintf(b, `<line id="%s" %s><title>%s</title></line>`+"\n", escape(i.ID), svgEnds(i.Points[0], i.Points[1]), escape(i.Label))
+			fmt.Fprintf(b, `<line id="%s" %s><title>%s</title></line>`+"\n", escape(i.ID), svgEnds(i.Points[0], i.Points[1]),
+				escape(i.Label))
 			for _, t := range ticks(i, size/3) {
 				fmt.Fprintf(b, "<line %s/>\n", svgEnds(t[0], t[1]))
 			}

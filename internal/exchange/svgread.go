@@ -19,7 +19,8 @@ var identity = affine{a: 1, d: 1}
 
 // then applies n before m.
 func (m affine) then(n affine) affine {
-	return affine{m.a*n.a + m.c*n.b, m.b*n.a + m.d*n.b, m.a*n.c + m.c*n.d, m.b*n.c + m.d*n.d, m.a*n.e + m.c*n.f + m.e, m.b*n.e + m.d*n.f + m.f}
+	return affine{m.a*n.a + m.c*n.b, m.b*n.a + m.d*n.b, m.a*n.c + m.c*n.d, m.b*n.c + m.d*n.d, m.a*n.e + m.c*n.f + m.e,
+		m.b*n.e + m.d*n.f + m.f}
 }
 
 func (m affine) at(x, y float64) outline.Point {

@@ -40,7 +40,8 @@ func Template(w io.Writer, o outline.Outline, name string, paper Paper) error {
 	tw, th := paper.W-2*tileMargin, paper.H-2*tileMargin
 	cols, rows := int(math.Ceil(box.Width()/tw)), int(math.Ceil(box.Height()/th))
 	if cols*rows > mostTiles || cols < 1 || rows < 1 {
-		return fault.New("outline", fmt.Sprintf("a template of %.0f × %.0f mm takes more than %d sheets", box.Width(), box.Height(), mostTiles), "send the DXF to a plotter instead")
+		return fault.New("outline", fmt.Sprintf("a template of %.0f × %.0f mm takes more than %d sheets", box.Width(),
+			box.Height(), mostTiles), "send the DXF to a plotter instead")
 	}
 	p := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: fpdf.SizeType{Wd: paper.W, Ht: paper.H}})
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
@@ -53,7 +54,8 @@ func Template(w io.Writer, o outline.Outline, name string, paper Paper) error {
 			p.AddPage()
 			tile(p, o, box, paper, tw, th, c, r)
 			p.SetFont("go", "B", 9)
-			p.Text(tileMargin, 8, fmt.Sprintf("%s   sheet %s of %d × %d, seen as drawn, 1:1", name, sheetName(c, r), cols, rows))
+			p.Text(tileMargin, 8, fmt.Sprintf("%s   sheet %s of %d × %d, seen as drawn, 1:1", name, sheetName(c, r), cols,
+				rows))
 		}
 	}
 	return p.Output(w)

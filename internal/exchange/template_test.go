@@ -17,7 +17,8 @@ func TestTemplate(t *testing.T) {
 		paper Paper
 		pages int
 	}{
-		{ok(outline.Circle(150)), A4, 1}, {ok(outline.RoundedRect(268.4, 242, 0)), A4, 2}, {ok(outline.RoundedRect(300, 500, 20)), A4, 4}, {ok(outline.RoundedRect(300, 500, 20)), Letter, 4},
+		{ok(outline.Circle(150)), A4, 1}, {ok(outline.RoundedRect(268.4, 242, 0)), A4, 2},
+		{ok(outline.RoundedRect(300, 500, 20)), A4, 4}, {ok(outline.RoundedRect(300, 500, 20)), Letter, 4},
 		{ok(outline.RoundedRect(186, 273, 0)), A4, 1}, {ok(outline.RoundedRect(186.1, 273, 0)), A4, 2},
 	} {
 		var b bytes.Buffer
@@ -25,7 +26,8 @@ func TestTemplate(t *testing.T) {
 			t.Fatal(err)
 		}
 		s, pages := text(t, b.Bytes())
-		if pages != c.pages || strings.Count(s, "100 mm: check with a rule") != c.pages || !strings.Contains(s, "sheet A1 of") {
+		if pages != c.pages || strings.Count(s, "100 mm: check with a rule") != c.pages ||
+			!strings.Contains(s, "sheet A1 of") {
 			t.Errorf("%s: %d pages, want %d: %.200q", c.paper.Name, pages, c.pages, s)
 		}
 	}

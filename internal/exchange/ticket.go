@@ -111,7 +111,8 @@ func (t ticket) head() {
 	}
 	t.p.CellFormat(110, 8, t.short(title, 108), "", 0, "L", false, 0, "")
 	t.font("", 10)
-	t.p.CellFormat(pageW-2*margin-110, 8, t.short(strings.TrimSuffix(t.s.Name+", "+t.s.Town, ", "), 70), "", 1, "R", false, 0, "")
+	t.p.CellFormat(pageW-2*margin-110, 8, t.short(strings.TrimSuffix(t.s.Name+", "+t.s.Town, ", "), 70), "", 1, "R", false,
+		0, "")
 	t.font("B", 11)
 	t.p.SetX(margin)
 	object := j.Object.Name
@@ -137,7 +138,8 @@ func (t ticket) head() {
 		t.warn(fmt.Sprintf("%d beyond a limit: see the next page.", n))
 	}
 	if c := j.Carried; c != nil {
-		t.say(margin, pageW-2*margin, 8.5, "", fmt.Sprintf("Brought in from a document by %s, %s. %s", c.By, t.day(c.At), c.Says))
+		t.say(margin, pageW-2*margin, 8.5, "", fmt.Sprintf("Brought in from a document by %s, %s. %s", c.By, t.day(c.At),
+			c.Says))
 	}
 	t.p.SetLineWidth(0.4)
 	t.p.Line(margin, t.p.GetY()+1, pageW-margin, t.p.GetY()+1)
@@ -173,7 +175,8 @@ func (t ticket) answer(top float64) {
 		material += " (assumed, not settled)"
 	}
 	t.say(rightX, colW, 10.5, "B", working.Num(r.Thickness, 1)+" mm "+material)
-	t.say(rightX, colW, 8.5, "", fmt.Sprintf(map[bool]string{true: "Made to", false: "Cut to"}[r.Material.Cut == "order"]+" ±%s mm (%s).", working.Num(r.Fit.Band.Half, 1), r.Fit.Band.Name))
+	t.say(rightX, colW, 8.5, "", fmt.Sprintf(map[bool]string{true: "Made to", false: "Cut to"}[r.Material.Cut == "order"]+
+		" ±%s mm (%s).", working.Num(r.Fit.Band.Half, 1), r.Fit.Band.Name))
 	if c := t.v.Pane.Choice; c != nil && c.Reason != "" {
 		t.say(rightX, colW, 8.5, "", "Why: "+c.Reason+".")
 	}
@@ -188,7 +191,8 @@ func (t ticket) answer(top float64) {
 	}
 	t.p.Ln(1)
 	for _, f := range r.Figures {
-		if strings.HasPrefix(f.Key, "order_") || strings.HasPrefix(f.Key, "nominal_") || strings.HasSuffix(f.Key, "_drawn") || t.p.GetY() > top+76 {
+		if strings.HasPrefix(f.Key, "order_") || strings.HasPrefix(f.Key, "nominal_") || strings.HasSuffix(f.Key, "_drawn") ||
+			t.p.GetY() > top+76 {
 			continue
 		}
 		mark := ""
@@ -242,7 +246,8 @@ func (t ticket) proof(y float64) {
 	t.p.SetY(y)
 	t.say(rightX, colW, 9.5, "B", "Checks")
 	for _, c := range t.v.Checks {
-		said := map[prove.Outcome]string{prove.Open: "open", prove.Pass: "pass", prove.Fail: "FAIL", prove.Skip: "not applicable"}[c.Outcome]
+		said := map[prove.Outcome]string{prove.Open: "open", prove.Pass: "pass", prove.Fail: "FAIL",
+			prove.Skip: "not applicable"}[c.Outcome]
 		if c.Value != nil {
 			said += fmt.Sprintf(" %s %s", working.Num(*c.Value, 2), c.Unit)
 		}
@@ -255,7 +260,8 @@ func (t ticket) proof(y float64) {
 	t.say(rightX, colW, 9.5, "B", "Readings")
 	lines := make([]string, 0, len(t.v.Pane.Readings))
 	for _, r := range t.v.Pane.Readings {
-		lines = append(lines, fmt.Sprintf("%s %s (%s, %s)", t.placeName(r.Place), length.Metric(r.Reading.Value), r.Instrument, r.By))
+		lines = append(lines, fmt.Sprintf("%s %s (%s, %s)", t.placeName(r.Place), length.Metric(r.Reading.Value),
+			r.Instrument, r.By))
 	}
 	t.say(rightX, colW, 7.5, "", strings.Join(lines, " · "))
 }

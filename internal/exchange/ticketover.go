@@ -71,7 +71,8 @@ func (t ticket) over() {
 	page := func() {
 		t.p.AddPage()
 		t.p.SetXY(margin, 12)
-		t.say(margin, pageW-2*margin, 13, "B", fmt.Sprintf("Job %d, %s: not as the book has it", t.v.Job.ID, t.v.Job.Object.Name))
+		t.say(margin, pageW-2*margin, 13, "B", fmt.Sprintf("Job %d, %s: not as the book has it", t.v.Job.ID,
+			t.v.Job.Object.Name))
 		t.p.Ln(2)
 	}
 	page()

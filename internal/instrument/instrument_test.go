@@ -20,8 +20,10 @@ func TestParseLine(t *testing.T) {
 			t.Errorf("%q: %+v, %v", line, e, err)
 		}
 	}
-	for _, bad := range []string{"", "laser", "laser;1;2;mm", "laser;x;2;mm;ok", "laser;1;banana;mm;ok", "laser;1;2;in;ok", "laser;1;2;mm;asleep", "sonar;1;2;mm;ok",
-		"laser;1;;mm;ok", "laser;1;2;mm;out-of-range", "climate;1;19;C/%;ok", "climate;1;19/200;C/%;ok", "laser;1;NaN;mm;ok", "laser;-1;2;mm;ok", "laser;1;1e9;mm;ok"} {
+	for _, bad := range []string{"", "laser", "laser;1;2;mm", "laser;x;2;mm;ok", "laser;1;banana;mm;ok", "laser;1;2;in;ok",
+		"laser;1;2;mm;asleep", "sonar;1;2;mm;ok",
+		"laser;1;;mm;ok", "laser;1;2;mm;out-of-range", "climate;1;19;C/%;ok", "climate;1;19/200;C/%;ok", "laser;1;NaN;mm;ok",
+		"laser;-1;2;mm;ok", "laser;1;1e9;mm;ok"} {
 		if e, err := ParseLine(bad); err == nil {
 			t.Errorf("%q was read as %+v", bad, e)
 		}
@@ -63,7 +65,8 @@ func TestSimulateLimits(t *testing.T) {
 	if e, err := Simulate(Caliper, 1, 268, false, r); err != nil || e.State != OutOfRange || e.Has {
 		t.Errorf("a caliper at 268 mm: %+v, %v", e, err)
 	}
-	if e, err := Simulate(Climate, 1, 0, false, r); err != nil || e.Value < 15 || e.Value > 25 || e.Damp < 30 || e.Damp > 60 {
+	if e, err := Simulate(Climate, 1, 0, false, r); err != nil || e.Value < 15 || e.Value > 25 || e.Damp < 30 ||
+		e.Damp > 60 {
 		t.Errorf("%+v, %v", e, err)
 	}
 	for _, bad := range []struct {

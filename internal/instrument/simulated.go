@@ -45,12 +45,14 @@ func Simulate(n Name, number int, truth float64, low bool, r *rand.Rand) (Event,
 		e.State = LowBattery
 	}
 	if n == Climate {
-		e.Has, e.Value, e.Damp = true, round(usualBench.C+0.4*(r.Float64()-0.5), 0.1), round(usualBench.Damp+3*(r.Float64()-0.5), 1)
+		e.Has, e.Value, e.Damp = true, round(usualBench.C+0.4*(r.Float64()-0.5), 0.1),
+			round(usualBench.Damp+3*(r.Float64()-0.5), 1)
 		return e, nil
 	}
 	k, ok := natures[n]
 	if !ok {
-		return e, fault.New("name", fmt.Sprintf("no instrument is called %q", string(n)), "use laser, caliper, tape or climate")
+		return e, fault.New("name", fmt.Sprintf("no instrument is called %q", string(n)),
+			"use laser, caliper, tape or climate")
 	}
 	if !(truth > 0 && truth <= 100_000) {
 		return e, fault.New("truth", "a length up to 100 m is expected", "give it in mm")

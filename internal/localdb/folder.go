@@ -22,7 +22,8 @@ type InUse struct {
 }
 
 func (e *InUse) Error() string {
-	return fmt.Sprintf("another Fresh Shard (process %s) works on %s: end it, or choose another folder with --dir", e.PID, e.Dir)
+	return fmt.Sprintf("another Fresh Shard (process %s) works on %s: end it, or choose another folder with --dir", e.PID,
+		e.Dir)
 }
 
 // lockFolder claims a folder for as long as the file stays open; the kernel
@@ -141,7 +142,8 @@ func adopt(ctx context.Context, dir string) (*Server, error) {
 			}
 		}
 	}
-	return nil, fmt.Errorf("a database that cannot be reached works on %s and does not end (process %v): end it by hand", dir, processes(dir))
+	return nil, fmt.Errorf("a database that cannot be reached works on %s and does not end (process %v): end it by hand",
+		dir, processes(dir))
 }
 
 // Reach gives the server that runs on a folder for another program, without

@@ -130,7 +130,8 @@ func find(name, otherwise string) (string, error) {
 	if _, err := os.Stat(otherwise); err == nil {
 		return otherwise, nil
 	}
-	return "", fmt.Errorf("MariaDB is not installed (%s was not found): install Debian's package mariadb-server, or run make demo, which does", name)
+	return "", fmt.Errorf("MariaDB is not installed (%s was not found): install Debian's package mariadb-server, or run "+
+		"make demo, which does", name)
 }
 
 func dataDir(dir string) string { return filepath.Join(dir, "data") }
@@ -147,7 +148,8 @@ func install(ctx context.Context, dir string) error {
 	if err != nil {
 		return err
 	}
-	args := append([]string{"--no-defaults", "--datadir=" + dataDir(dir), "--skip-test-db", "--auth-root-authentication-method=socket", plainWrites}, asUser()...)
+	args := append([]string{"--no-defaults", "--datadir=" + dataDir(dir), "--skip-test-db",
+		"--auth-root-authentication-method=socket", plainWrites}, asUser()...)
 	var failed error
 	for range launchTries {
 		if err := os.RemoveAll(dataDir(dir)); err != nil {
@@ -196,7 +198,8 @@ func fresh(dir string) (*Server, error) {
 // can take over.
 func (s *Server) launch(ctx context.Context, daemon string) error {
 	grant := filepath.Join(s.dir, "grant.sql")
-	sqlText := fmt.Sprintf("CREATE OR REPLACE USER %[1]s@'127.0.0.1' IDENTIFIED BY '%[2]s';\nGRANT ALL ON *.* TO %[1]s@'127.0.0.1';\n", account, s.password)
+	sqlText := fmt.Sprintf("CREATE OR REPLACE USER %[1]s@'127.0.0.1' IDENTIFIED BY '%[2]s';\nGRANT ALL ON *.* TO "+
+		"%[1]s@'127.0.0.1';\n", account, s.password)
 	if err := os.WriteFile(grant, []byte(sqlText), 0o600); err != nil {
 		return err
 	}
@@ -213,8 +216,10 @@ func (s *Server) launch(ctx context.Context, daemon string) error {
 	// A unix socket's path may have 107 characters; a deep folder has more.
 	socket := filepath.Join(os.TempDir(), fmt.Sprintf("freshshard-%d.sock", s.port))
 	args := append([]string{
-		"--no-defaults", dataArg(s.dir), "--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", s.port), "--socket=" + socket, "--tmpdir=" + scratch,
-		"--pid-file=" + filepath.Join(s.dir, "server.pid"), "--log-error=" + logFile, "--init-file=" + grant, "--skip-name-resolve", "--skip-log-bin",
+		"--no-defaults", dataArg(s.dir), "--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", s.port), "--socket=" + socket,
+		"--tmpdir=" + scratch,
+		"--pid-file=" + filepath.Join(s.dir, "server.pid"), "--log-error=" + logFile, "--init-file=" + grant,
+		"--skip-name-resolve", "--skip-log-bin",
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_ci", "--innodb-flush-log-at-trx-commit=1",
 		plainWrites, "--innodb-buffer-pool-size=256M",
 	}, asUser()...)

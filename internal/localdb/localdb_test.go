@@ -175,7 +175,8 @@ func TestHalfMadeFolder(t *testing.T) {
 }
 
 func TestFindSaysWhatToDo(t *testing.T) {
-	if _, err := find("no-such-daemon", "/nowhere/no-such-daemon"); err == nil || !strings.Contains(err.Error(), "mariadb-server") {
+	if _, err := find("no-such-daemon", "/nowhere/no-such-daemon"); err == nil ||
+		!strings.Contains(err.Error(), "mariadb-server") {
 		t.Errorf("%v", err)
 	}
 }

@@ -69,7 +69,8 @@ var turned = map[token.Token][]string{
 // verdicts are words that stand for a judgement, each with another one.
 var verdicts = map[string]string{
 	"Stop": "Warn", "Warn": "Stop", "Good": "Warn", "Pass": "Fail", "Fail": "Pass", "Skip": "Fail",
-	"AtLeast": "AtMost", "AtMost": "AtLeast", "Least": "Most", "Most": "Least", "true": "false", "false": "true", "Min": "Max", "Max": "Min",
+	"AtLeast": "AtMost", "AtMost": "AtLeast", "Least": "Most", "Most": "Least", "true": "false", "false": "true",
+	"Min": "Max", "Max": "Min",
 	"Permanent": "Gust", "Gust": "Permanent",
 }
 
@@ -88,8 +89,10 @@ func inFile(pkg, file string) ([]change, error) {
 		p := set.Position(from)
 		was := string(source[p.Offset : p.Offset+length])
 		line, _, _ := strings.Cut(string(source[p.Offset-p.Column+1:]), "\n")
-		out = append(out, change{pkg: pkg, file: file, where: fmt.Sprintf("%s:%d", filepath.Join(strings.TrimPrefix(pkg, "freshshard/"), filepath.Base(file)), p.Line),
-			what: fmt.Sprintf("%s → %s in `%s`", was, with, strings.TrimSpace(line)), from: p.Offset, to: p.Offset + length, with: with, source: source})
+		out = append(out, change{pkg: pkg, file: file,
+			where: fmt.Sprintf("%s:%d", filepath.Join(strings.TrimPrefix(pkg, "freshshard/"), filepath.Base(file)), p.Line),
+			what:  fmt.Sprintf("%s → %s in `%s`", was, with, strings.TrimSpace(line)), from: p.Offset, to: p.Offset + length,
+			with: with, source: source})
 	}
 	ast.Inspect(tree, func(n ast.Node) bool {
 		switch n := n.(type) {

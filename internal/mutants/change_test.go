@@ -42,7 +42,8 @@ func f(x float64, n int) (string, bool) {
 			t.Errorf("%s changes nothing, or too much", w)
 		}
 	}
-	for _, want := range []string{"56.0 → 70", "> → >=", "> → <", "&& → ||", "! → ", "== → !=", "2 → 3", "Stop → Warn", "true → false", "Min → Max", "- → +", "1.5 → 1.875", "< → <=", "< → >", "0 → 1"} {
+	for _, want := range []string{"56.0 → 70", "> → >=", "> → <", "&& → ||", "! → ", "== → !=", "2 → 3",
+		"Stop → Warn", "true → false", "Min → Max", "- → +", "1.5 → 1.875", "< → <=", "< → >", "0 → 1"} {
 		if !got[want] {
 			t.Errorf("no %q among %v", want, got)
 		}

@@ -97,7 +97,8 @@ func try(ctx context.Context, dir string, c change) string {
 	}
 	ctx, cancel := context.WithTimeout(ctx, testTime)
 	defer cancel()
-	out, err := exec.CommandContext(ctx, "go", "test", "-overlay", overlay, "-count", "1", "-timeout", (testTime - 10*time.Second).String(), "-failfast", "-vet", "off", c.pkg).CombinedOutput()
+	out, err := exec.CommandContext(ctx, "go", "test", "-overlay", overlay, "-count", "1", "-timeout",
+		(testTime - 10*time.Second).String(), "-failfast", "-vet", "off", c.pkg).CombinedOutput()
 	switch {
 	case err == nil:
 		return survived
@@ -143,5 +144,6 @@ func report(all []change, outcomes []string) {
 	for _, n := range names {
 		fmt.Printf("%-36s %4d tried, %3d survived\n", n, by[n].tried, by[n].survived)
 	}
-	fmt.Printf("%-36s %4d tried, %3d survived, %.1f in a hundred\n", "all", total.tried, total.survived, 100*float64(total.survived)/float64(max(1, total.tried)))
+	fmt.Printf("%-36s %4d tried, %3d survived, %.1f in a hundred\n", "all", total.tried, total.survived,
+		100*float64(total.survived)/float64(max(1, total.tried)))
 }

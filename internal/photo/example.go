@@ -102,7 +102,8 @@ func MakeExample() (Example, error) {
 	for i, p := range []outline.Point{onSheet(0, 297), onSheet(210, 297), onSheet(210, 0), onSheet(0, 0)} {
 		e.Corners[i] = eye(p)
 	}
-	for _, p := range []outline.Point{at(0, 0), at(ExampleWidth, 0), at(ExampleWidth, ExampleSpring), at(ExampleWidth/2, ExampleSpring+ExampleRise), at(0, ExampleSpring)} {
+	for _, p := range []outline.Point{at(0, 0), at(ExampleWidth, 0), at(ExampleWidth, ExampleSpring),
+		at(ExampleWidth/2, ExampleSpring+ExampleRise), at(0, ExampleSpring)} {
 		e.Points = append(e.Points, eye(p))
 	}
 	b := &bytes.Buffer{}

@@ -56,16 +56,20 @@ func look(b []byte) (work int, kind string, err error) {
 		most = mostDeepPixels
 	}
 	if c.Width > most/c.Height {
-		return 0, kind, fault.New("photo", fmt.Sprintf("the picture has %d × %d points, which is too many", c.Width, c.Height), "take it at a lower setting")
+		return 0, kind, fault.New("photo", fmt.Sprintf("the picture has %d × %d points, which is too many", c.Width,
+			c.Height), "take it at a lower setting")
 	}
 	work = c.Width * c.Height
 	if kind == "jpeg" {
 		n := scans(b)
 		if n > 1 && work > mostProgressive {
-			return 0, kind, fault.New("photo", fmt.Sprintf("the picture is progressive and has %d × %d points, which is too many", c.Width, c.Height), "take it at a lower setting")
+			return 0, kind, fault.New("photo",
+				fmt.Sprintf("the picture is progressive and has %d × %d points, which is too many", c.Width, c.Height),
+				"take it at a lower setting")
 		}
 		if n > usualScans && work*n > mostScanned {
-			return 0, kind, fault.New("photo", fmt.Sprintf("the picture is drawn over %d times, which no camera does", n), "save it again, or take it anew")
+			return 0, kind, fault.New("photo", fmt.Sprintf("the picture is drawn over %d times, which no camera does", n),
+				"save it again, or take it anew")
 		}
 		work *= max(n, 1)
 	}

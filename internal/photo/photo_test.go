@@ -45,7 +45,8 @@ func withExif(t *testing.T, img image.Image, turn int) []byte {
 // Where the red quarter lies once the picture is upright: the stored upper left
 // is the upright … for each orientation. Exif, from memory.
 func TestUpright(t *testing.T) {
-	for turn, corner := range map[int][2]int{1: {0, 0}, 2: {1, 0}, 3: {1, 1}, 4: {0, 1}, 5: {0, 0}, 6: {1, 0}, 7: {1, 1}, 8: {0, 1}} {
+	for turn, corner := range map[int][2]int{1: {0, 0}, 2: {1, 0}, 3: {1, 1}, 4: {0, 1}, 5: {0, 0}, 6: {1, 0}, 7: {1, 1},
+		8: {0, 1}} {
 		p, err := Take(context.Background(), withExif(t, marked(80, 40), turn))
 		if err != nil {
 			t.Fatal(err)
@@ -65,7 +66,8 @@ func TestUpright(t *testing.T) {
 				}
 			}
 		}
-		if bytes.Contains(p.Full, []byte("GPS")) || bytes.Contains(p.Full, []byte("Exif")) || bytes.Contains(p.Thumb, []byte("GPS")) {
+		if bytes.Contains(p.Full, []byte("GPS")) || bytes.Contains(p.Full, []byte("Exif")) ||
+			bytes.Contains(p.Thumb, []byte("GPS")) {
 			t.Errorf("orientation %d: the place is still in it", turn)
 		}
 	}
@@ -103,8 +105,9 @@ func bomb(w, h uint32) []byte {
 
 func TestRefuses(t *testing.T) {
 	for name, b := range map[string][]byte{
-		"nothing": {}, "words": []byte("banana"), "cut off": withExif(t, marked(200, 200), 1)[:300], "too large": make([]byte, MostBytes+1),
-		"a bomb": bomb(60000, 60000), "a long one": bomb(1<<31-1, 1<<31-1),
+		"nothing": {}, "words": []byte("banana"), "cut off": withExif(t, marked(200, 200), 1)[:300],
+		"too large": make([]byte, MostBytes+1),
+		"a bomb":    bomb(60000, 60000), "a long one": bomb(1<<31-1, 1<<31-1),
 	} {
 		if _, err := Take(context.Background(), b); fault.Of(err) == nil {
 			t.Errorf("%s was taken: %v", name, err)

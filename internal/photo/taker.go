@@ -42,7 +42,9 @@ func (t *Taker) TakeAll(ctx context.Context, all [][]byte) (out []Photo, at int,
 			return nil, i, err
 		}
 		if work += w; work > mostWork {
-			return nil, i, fault.New("photo", fmt.Sprintf("from picture %d on the pictures have more points than one document may bring", i+1), "leave some out, or take them at a lower setting")
+			return nil, i, fault.New("photo",
+				fmt.Sprintf("from picture %d on the pictures have more points than one document may bring", i+1),
+				"leave some out, or take them at a lower setting")
 		}
 	}
 	for i, b := range all {

@@ -70,7 +70,8 @@ func TestGIFIsNone(t *testing.T) {
 	if err := gif.Encode(&b, image.NewPaletted(image.Rect(0, 0, 20, 20), palette.WebSafe), nil); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := Take(context.Background(), b.Bytes()); fault.Of(err) == nil || !strings.Contains(fault.Of(err).Cure, "JPEG, PNG or WebP") {
+	if _, err := Take(context.Background(), b.Bytes()); fault.Of(err) == nil ||
+		!strings.Contains(fault.Of(err).Cure, "JPEG, PNG or WebP") {
 		t.Errorf("%v", err)
 	}
 }
@@ -110,10 +111,12 @@ func TestOneDocumentsPictures(t *testing.T) {
 	for range mostWork/(8000*5000) + 1 {
 		all = append(all, large)
 	}
-	if _, at, err := taker.TakeAll(context.Background(), all); fault.Of(err) == nil || at != len(all)-1 || !strings.Contains(err.Error(), "more points than one document") {
+	if _, at, err := taker.TakeAll(context.Background(), all); fault.Of(err) == nil || at != len(all)-1 ||
+		!strings.Contains(err.Error(), "more points than one document") {
 		t.Errorf("%d, %v", at, err)
 	}
-	if _, at, err := taker.TakeAll(context.Background(), [][]byte{small(t), []byte("no picture")}); fault.Of(err) == nil || at != 1 {
+	if _, at, err := taker.TakeAll(context.Background(), [][]byte{small(t), []byte("no picture")}); fault.Of(err) == nil ||
+		at != 1 {
 		t.Errorf("%d, %v", at, err)
 	}
 }

@@ -24,7 +24,8 @@ func paneOf(j *record.Job, at Bench) (*record.Pane, error) {
 
 // paneChange runs a write on one pane of an open job under the job's lock, and
 // reckons the pane with it before it is kept.
-func (s *Shop) paneChange(ctx context.Context, by record.Account, at Bench, f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
+func (s *Shop) paneChange(ctx context.Context, by record.Account, at Bench,
+	f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
 	return s.reckoned(ctx, by, at.Job, at.Pane, func(t *store.Tx, j *record.Job) (store.Change, error) {
 		p, err := paneOf(j, at)
 		if err != nil {
@@ -35,7 +36,8 @@ func (s *Shop) paneChange(ctx context.Context, by record.Account, at Bench, f fu
 }
 
 // paneNote is paneChange for what nothing is reckoned from.
-func (s *Shop) paneNote(ctx context.Context, by record.Account, at Bench, f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
+func (s *Shop) paneNote(ctx context.Context, by record.Account, at Bench,
+	f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
 	return s.change(ctx, by, at.Job, func(t *store.Tx) (store.Change, error) {
 		j, err := t.Job(ctx, at.Job)
 		if err != nil {

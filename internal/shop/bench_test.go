@@ -49,7 +49,8 @@ func crowded(b *testing.B) (*Shop, record.Account, []int64) {
 				return err
 			}
 			for n := range 500 {
-				id, err := s.addJob(ctx, t, mira, c, record.Job{Place: "bench", Story: fmt.Sprint(start + n), CreatedAt: s.Now(), Object: o, Panes: []record.Pane{p}})
+				id, err := s.addJob(ctx, t, mira, c, record.Job{Place: "bench", Story: fmt.Sprint(start + n), CreatedAt: s.Now(),
+					Object: o, Panes: []record.Pane{p}})
 				if err != nil {
 					return err
 				}
@@ -102,7 +103,8 @@ func BenchmarkWriteReading(b *testing.B) {
 			version = j.Panes[0].Readings[0].Version
 		}
 		t := time.Now()
-		err = s.Read(ctx, mira, First(ids[n%stored]), fit.HeightMiddle, Said{Text: fmt.Sprint(240 + n%9), Instrument: length.Tape, Version: version})
+		err = s.Read(ctx, mira, First(ids[n%stored]), fit.HeightMiddle,
+			Said{Text: fmt.Sprint(240 + n%9), Instrument: length.Tape, Version: version})
 		times = append(times, time.Since(t))
 		if err != nil && ids[n%stored] != ids[stored/2] {
 			b.Fatal(err)

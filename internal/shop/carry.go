@@ -83,7 +83,8 @@ func (c Carried) says(ours bool) string {
 		who = "This shop wrote it, and it is unchanged."
 	}
 	if k := c.Job.Ticket; k != nil {
-		who += fmt.Sprintf(" It says that it was signed there as ticket %d by %s on %s.", k.Number, k.By, k.At.UTC().Format("2 January 2006"))
+		who += fmt.Sprintf(" It says that it was signed there as ticket %d by %s on %s.", k.Number, k.By,
+			k.At.UTC().Format("2 January 2006"))
 	}
 	return who
 }
@@ -94,17 +95,21 @@ func (c Carried) check() error {
 	}
 	switch {
 	case c.Version > CarryVersion:
-		return fault.New("version", fmt.Sprintf("version %d is newer than this program reads", c.Version), "bring the program up to date")
+		return fault.New("version", fmt.Sprintf("version %d is newer than this program reads", c.Version),
+			"bring the program up to date")
 	case c.Version < CarryVersion:
-		return fault.New("version", fmt.Sprintf("version %d is from before the first release", c.Version), "export the job again with a program of today")
+		return fault.New("version", fmt.Sprintf("version %d is from before the first release", c.Version),
+			"export the job again with a program of today")
 	}
 	j := c.Job
 	for _, f := range []struct {
 		field, text string
 		most        int
 		need        bool
-	}{{"job.customer.name", j.Customer.Name, 120, true}, {"job.customer.phone", j.Customer.Phone, 40, false}, {"job.customer.note", j.Customer.Note, 500, false},
-		{"job.object.name", j.Object.Name, 120, true}, {"job.object.stamp", j.Object.Stamp, 200, false}, {"job.story", j.Story, 1000, false},
+	}{{"job.customer.name", j.Customer.Name, 120, true}, {"job.customer.phone", j.Customer.Phone, 40, false},
+		{"job.customer.note", j.Customer.Note, 500, false},
+		{"job.object.name", j.Object.Name, 120, true}, {"job.object.stamp", j.Object.Stamp, 200, false},
+		{"job.story", j.Story, 1000, false},
 		{"job.created_by", j.CreatedBy, 80, true}} {
 		if _, err := clean(f.field, f.text, f.most, f.need); err != nil {
 			return err
@@ -131,12 +136,14 @@ func (c Carried) check() error {
 		return err
 	}
 	if len(j.Panes) == 0 || len(j.Panes) > drawing.MostPanes {
-		return fault.New("job.panes", fmt.Sprintf("%d panes", len(j.Panes)), fmt.Sprintf("a job has 1 to %d", drawing.MostPanes))
+		return fault.New("job.panes", fmt.Sprintf("%d panes", len(j.Panes)),
+			fmt.Sprintf("a job has 1 to %d", drawing.MostPanes))
 	}
 	for i := range j.Panes {
 		p := &j.Panes[i]
 		if p.Number != i+1 {
-			return fault.New(fmt.Sprintf("job.panes[%d].number", i), "panes are numbered from 1 in their order", "number them again")
+			return fault.New(fmt.Sprintf("job.panes[%d].number", i), "panes are numbered from 1 in their order",
+				"number them again")
 		}
 		if err := checkPane(&j, p, fmt.Sprintf("job.panes[%d]", i)); err != nil {
 			return err
@@ -221,14 +228,16 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 			return fault.New(fmt.Sprintf("%s.ticks[%d]", at, i), "this step is in the list twice", "leave it out once")
 		}
 		if !steps[t.Step] || (t.Outcome != "done" && t.Outcome != "left-out") || utf8.RuneCountInString(t.Reason) > 500 {
-			return fault.New(fmt.Sprintf("%s.ticks[%d]", at, i), "no such step, no such outcome, or too long a reason", "use the steps of the family")
+			return fault.New(fmt.Sprintf("%s.ticks[%d]", at, i), "no such step, no such outcome, or too long a reason",
+				"use the steps of the family")
 		}
 		steps[t.Step] = false
 	}
 	for i, a := range p.Answers {
 		c, ok := proofs[a.Check]
 		if !ok {
-			return fault.New(fmt.Sprintf("%s.answers[%d]", at, i), "no such check, or one that is in the list twice", "use the checks of the family")
+			return fault.New(fmt.Sprintf("%s.answers[%d]", at, i), "no such check, or one that is in the list twice",
+				"use the checks of the family")
 		}
 		delete(proofs, a.Check)
 		if _, err := c.Take(a.Answer); err != nil {
@@ -268,7 +277,8 @@ func (s *Shop) Bring(ctx context.Context, by record.Account, key string, c Carri
 		if err != nil {
 			return 0, err
 		}
-		if err := t.CarryJob(ctx, id, by.ID, c.says(c.Seal != "" && hmac.Equal([]byte(c.Seal), []byte(seal))), s.Now()); err != nil {
+		if err := t.CarryJob(ctx, id, by.ID, c.says(c.Seal != "" && hmac.Equal([]byte(c.Seal), []byte(seal))),
+			s.Now()); err != nil {
 			return 0, err
 		}
 		b := bringing{s, t, by.ID}
@@ -281,7 +291,8 @@ func (s *Shop) Bring(ctx context.Context, by record.Account, key string, c Carri
 				return 0, err
 			}
 		}
-		return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: j.Object.Name, Action: "brought in", Said: "brought in from a document"})
+		return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: j.Object.Name,
+			Action: "brought in", Said: "brought in from a document"})
 	})
 }
 
@@ -332,7 +343,8 @@ func (b bringing) pane(ctx context.Context, p record.Pane) error {
 	}
 	if p.Diagnosis != nil {
 		d := *p.Diagnosis
-		d.Evidence, d.OldPane, d.Version, d.Author, d.At = orEmpty(d.Evidence), orEmpty(d.OldPane), 1, carriedName(d.By), b.when(d.At)
+		d.Evidence, d.OldPane, d.Version, d.Author, d.At = orEmpty(d.Evidence), orEmpty(d.OldPane), 1, carriedName(d.By),
+			b.when(d.At)
 		if err := b.t.SetDiagnosis(ctx, p.ID, d, b.by); err != nil {
 			return err
 		}

@@ -63,18 +63,22 @@ func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
 	if err := s.Choose(ctx, mira, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, OldPane: diagnose.Evidence{"colour": "amber"}, Cause: "over-tight"}); err != nil {
+	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: diagnose.Evidence{"origin": "fixing"},
+		OldPane: diagnose.Evidence{"colour": "amber"}, Cause: "over-tight"}); err != nil {
 		t.Fatal(err)
 	}
-	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back, Held: striplog.Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}}
+	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back,
+		Held: striplog.Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}}
 	if err := s.AddStrip(ctx, tor, "", id, bracket); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "left-out", Reason: "the door came by itself"}); err != nil {
+	if err := s.Tick(ctx, tor, First(id), "cold",
+		Done{Outcome: "left-out", Reason: "the door came by itself"}); err != nil {
 		t.Fatal(err)
 	}
 	n := 0.7
-	if err := s.Answer(ctx, tor, First(id), "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass, Value: &n}}); err != nil {
+	if err := s.Answer(ctx, tor, First(id), "gap",
+		Checked{Answer: prove.Answer{Outcome: prove.Pass, Value: &n}}); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: "for the demonstration"}); err != nil {
@@ -136,7 +140,8 @@ func TestCarried(t *testing.T) {
 	if v.Job.Signed || v.Job.Ticket != nil {
 		t.Errorf("a document signed itself: %+v", v.Job.Ticket)
 	}
-	if c := v.Job.Carried; c == nil || c.By != "Tor" || !strings.Contains(c.Says, "signed there as ticket") || !strings.Contains(c.Says, "does not come from this shop") {
+	if c := v.Job.Carried; c == nil || c.By != "Tor" || !strings.Contains(c.Says, "signed there as ticket") ||
+		!strings.Contains(c.Says, "does not come from this shop") {
 		t.Errorf("%+v", c)
 	}
 	if r := v.Pane.Readings[0]; r.By != "Tor (carried in)" || r.ByID != other.ID {
@@ -193,7 +198,8 @@ func TestBringRefuses(t *testing.T) {
 		{"version", func(c *Carried) { c.Version = 99 }},
 		{"job.customer.name", func(c *Carried) { c.Job.Customer.Name = "" }},
 		{"job.panes[0].readings[0].place", func(c *Carried) { c.Job.Panes[0].Readings[0].Place = "girth" }},
-		{"job.panes[0].readings[0].reading", func(c *Carried) { c.Job.Panes[0].Readings[0].Reading = length.Reading{Value: 40000} }},
+		{"job.panes[0].readings[0].reading",
+			func(c *Carried) { c.Job.Panes[0].Readings[0].Reading = length.Reading{Value: 40000} }},
 		{"job.panes[0].readings[1]", func(c *Carried) { c.Job.Panes[0].Readings[1] = c.Job.Panes[0].Readings[0] }},
 		{"family", func(c *Carried) { c.Job.Panes[0].Family, c.Job.Panes[0].Readings = "magnets", nil }},
 		{"job.strip", func(c *Carried) { c.Job.Strip[0].Entry.Captures = []string{"e1"} }},

@@ -36,7 +36,8 @@ func snap(t *testing.T, left, right uint8) []byte {
 func TestPicturesAreCarried(t *testing.T) {
 	a, mira, tor := open(t)
 	id := takeIn(t, a, tor)
-	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back, Held: striplog.Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}}
+	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back,
+		Held: striplog.Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}}
 	if err := a.AddStrip(ctx, tor, "", id, bracket); err != nil {
 		t.Fatal(err)
 	}
@@ -64,7 +65,8 @@ func TestPicturesAreCarried(t *testing.T) {
 		t.Fatal(err)
 	}
 	got, err := b.Job(ctx, made)
-	if err != nil || len(got.Job.Photos) != 2 || got.Job.Photos[0].Entry != entry || !got.Job.Photos[0].At.Equal(first.Photos[0].At) {
+	if err != nil || len(got.Job.Photos) != 2 || got.Job.Photos[0].Entry != entry ||
+		!got.Job.Photos[0].At.Equal(first.Photos[0].At) {
 		t.Fatalf("%+v, %v", got.Job.Photos, err)
 	}
 	for i, dark := range []bool{true, false} {
@@ -85,8 +87,10 @@ func TestPicturesAreCarried(t *testing.T) {
 		t.Errorf("%d, %v", again, err)
 	}
 	for field, change := range map[string]func(*Carried){
-		"photos[0].jpeg": func(c *Carried) { c.Photos[0].JPEG = []byte("no picture") }, "photos[1].entry": func(c *Carried) { c.Photos[1].Entry = "gone" },
-		"photos[0].by": func(c *Carried) { c.Photos[0].By = " " }, "photos": func(c *Carried) { c.Photos = make([]CarriedPhoto, mostPhotos+1) },
+		"photos[0].jpeg":  func(c *Carried) { c.Photos[0].JPEG = []byte("no picture") },
+		"photos[1].entry": func(c *Carried) { c.Photos[1].Entry = "gone" },
+		"photos[0].by":    func(c *Carried) { c.Photos[0].By = " " },
+		"photos":          func(c *Carried) { c.Photos = make([]CarriedPhoto, mostPhotos+1) },
 	} {
 		bad := onPaper(t, first)
 		change(&bad)

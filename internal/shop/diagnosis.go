@@ -36,21 +36,26 @@ func (s *Shop) Diagnose(ctx context.Context, by record.Account, at Bench, in See
 		if p.Diagnosis != nil {
 			version = p.Diagnosis.Version
 		}
-		if d := p.Diagnosis; d != nil && d.Cause == in.Cause && reflect.DeepEqual(d.Evidence, orEmpty(in.Evidence)) && reflect.DeepEqual(d.OldPane, orEmpty(in.OldPane)) {
+		if d := p.Diagnosis; d != nil && d.Cause == in.Cause && reflect.DeepEqual(d.Evidence, orEmpty(in.Evidence)) &&
+			reflect.DeepEqual(d.OldPane, orEmpty(in.OldPane)) {
 			return store.Change{}, nil // a retry
 		}
 		if p.Diagnosis == nil && in.Version != 0 {
 			return store.Change{}, stale("what was seen of the break")
 		}
 		if version != in.Version {
-			return store.Change{}, &record.Conflict{Says: fmt.Sprintf("%s noted something about the break %s. It is shown now; tick yours again.", p.Diagnosis.By, s.ago(p.Diagnosis.At))}
+			return store.Change{},
+				&record.Conflict{Says: fmt.Sprintf("%s noted something about the break %s. It is shown now; tick yours again.",
+					p.Diagnosis.By, s.ago(p.Diagnosis.At))}
 		}
-		d := record.Diagnosis{Evidence: orEmpty(in.Evidence), OldPane: orEmpty(in.OldPane), Cause: in.Cause, At: s.Now(), Version: version + 1}
+		d := record.Diagnosis{Evidence: orEmpty(in.Evidence), OldPane: orEmpty(in.OldPane), Cause: in.Cause, At: s.Now(),
+			Version: version + 1}
 		said := "what was seen of the break was noted"
 		if in.Cause != "" && (p.Diagnosis == nil || p.Diagnosis.Cause != in.Cause) {
 			said = "settled why it broke: " + diagnose.NameOf(in.Cause)
 		}
-		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: p.Diagnosis, After: d}, t.SetDiagnosis(ctx, p.ID, d, by.ID)
+		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: p.Diagnosis, After: d},
+			t.SetDiagnosis(ctx, p.ID, d, by.ID)
 	})
 }
 

@@ -45,7 +45,8 @@ func TestCauseChangesThePlan(t *testing.T) {
 	if len(need) != 1 || need[0].Station != "set" {
 		t.Fatalf("%+v", need)
 	}
-	if err := s.Tick(ctx, tor, First(id), need[0].Key, Done{Outcome: "left-out", Reason: "no time"}); fault.Of(err) == nil {
+	if err := s.Tick(ctx, tor, First(id), need[0].Key,
+		Done{Outcome: "left-out", Reason: "no time"}); fault.Of(err) == nil {
 		t.Errorf("it was left out: %v", err)
 	}
 	open := func() bool {
@@ -67,7 +68,8 @@ func TestCauseChangesThePlan(t *testing.T) {
 func TestDiagnoseRefuses(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	for field, in := range map[string]Seen{"evidence.origin": {Evidence: diagnose.Evidence{"origin": "moon"}}, "evidence.colour": {OldPane: diagnose.Evidence{"colour": "pink"}}, "cause": {Cause: "curse"}} {
+	for field, in := range map[string]Seen{"evidence.origin": {Evidence: diagnose.Evidence{"origin": "moon"}},
+		"evidence.colour": {OldPane: diagnose.Evidence{"colour": "pink"}}, "cause": {Cause: "curse"}} {
 		if f := fault.Of(s.Diagnose(ctx, tor, First(id), in)); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}
@@ -78,7 +80,8 @@ func TestDiagnoseRefuses(t *testing.T) {
 func TestOldPaneTellsTheMaterial(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Diagnose(ctx, tor, First(id), Seen{OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}}); err != nil {
+	if err := s.Diagnose(ctx, tor, First(id),
+		Seen{OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}}); err != nil {
 		t.Fatal(err)
 	}
 	found := false

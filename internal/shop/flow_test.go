@@ -38,7 +38,8 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 		t.Errorf("%s: %s", st, n)
 	}
 	// Who measures has measured.
-	if f := fault.Of(s.Tick(ctx, tor, First(id), "measure", Done{Outcome: "done"})); f == nil || !strings.Contains(f.Why, "not read yet") {
+	if f := fault.Of(s.Tick(ctx, tor, First(id), "measure", Done{Outcome: "done"})); f == nil ||
+		!strings.Contains(f.Why, "not read yet") {
 		t.Errorf("measured with nothing read: %v", f)
 	}
 	for p, text := range sized {
@@ -71,7 +72,8 @@ func TestUndoingWork(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
 	for i, o := range []string{"done", "open", "left-out", "open"} {
-		if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: o, Reason: "the door came by itself", Seen: i % 2}); err != nil {
+		if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: o, Reason: "the door came by itself",
+			Seen: i % 2}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -101,7 +103,8 @@ func TestCheckConflict(t *testing.T) {
 	}
 	var c *record.Conflict
 	fail := Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "loose at the hinge"}}
-	if err := s.Answer(ctx, mira, First(id), "paper", fail); !errors.As(err, &c) || !strings.Contains(c.Says, "Tor answered") {
+	if err := s.Answer(ctx, mira, First(id), "paper", fail); !errors.As(err, &c) ||
+		!strings.Contains(c.Says, "Tor answered") {
 		t.Errorf("%v", err)
 	}
 	fail.Seen = 1
@@ -206,7 +209,8 @@ func TestAgo(t *testing.T) {
 	s, _, _ := open(t)
 	now := time.Date(2026, 3, 2, 9, 0, 0, 0, time.UTC)
 	s.Now = func() time.Time { return now }
-	for d, want := range map[time.Duration]string{10 * time.Second: "a moment ago", 5 * time.Minute: "5 min ago", 3 * time.Hour: "3 h ago", 50 * time.Hour: "2 days ago"} {
+	for d, want := range map[time.Duration]string{10 * time.Second: "a moment ago", 5 * time.Minute: "5 min ago",
+		3 * time.Hour: "3 h ago", 50 * time.Hour: "2 days ago"} {
 		if got := s.ago(now.Add(-d)); got != want {
 			t.Errorf("%v back is %q, want %q", d, got, want)
 		}

@@ -60,7 +60,8 @@ func (s *Shop) Load(ctx context.Context, in LoadIn) (LoadOut, error) {
 	if err != nil {
 		return out, err
 	}
-	l := pane.Load{W: w.Value, H: h.Value, Held: in.Held, Wind: in.Wind, Push: in.Push, Even: in.Even, Lying: in.Lying, Warp: in.Warp}
+	l := pane.Load{W: w.Value, H: h.Value, Held: in.Held, Wind: in.Wind, Push: in.Push, Even: in.Even, Lying: in.Lying,
+		Warp: in.Warp}
 	out.Figures = reckon.Present(m.LoadFigures(l, in.Thickness), shop.Unit)
 	out.Carriers = pane.Carriers(vs, l)
 	for _, c := range out.Carriers {

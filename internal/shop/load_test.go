@@ -45,7 +45,8 @@ func TestLoad(t *testing.T) {
 	if two := need(free, "annealed"); two < four || four == 0 {
 		t.Errorf("held above and below %v mm, all round %v", two, four)
 	}
-	if err := s.SetOwn(ctx, mira, own.Value{Kind: own.Material, ID: "annealed", Item: "strength", V: 20, Sheet: "old greenhouse panes"}); err != nil {
+	if err := s.SetOwn(ctx, mira, own.Value{Kind: own.Material, ID: "annealed", Item: "strength", V: 20,
+		Sheet: "old greenhouse panes"}); err != nil {
 		t.Fatal(err)
 	}
 	if weak := need(guarded(), "annealed"); weak <= four {
@@ -61,7 +62,8 @@ func TestLoad(t *testing.T) {
 func TestLoadRefuses(t *testing.T) {
 	s, _, _ := open(t)
 	for field, change := range map[string]func(*LoadIn){
-		"w": func(i *LoadIn) { i.W = "banana" }, "h": func(i *LoadIn) { i.H = "3 mm" }, "material": func(i *LoadIn) { i.Material = "ice" },
+		"w": func(i *LoadIn) { i.W = "banana" }, "h": func(i *LoadIn) { i.H = "3 mm" },
+		"material": func(i *LoadIn) { i.Material = "ice" },
 	} {
 		in := guarded()
 		change(&in)

@@ -31,18 +31,19 @@ func (s *Shop) SetOwn(ctx context.Context, by record.Account, v own.Value) error
 		return err
 	}
 	v.At = s.Now()
-	return s.ownChange(ctx, by, v, "set", fmt.Sprintf("%s of %s set to %s", v.Item, v.ID, working.Num(v.V, 3)), func(t *store.Tx) (bool, error) {
-		// Values hold each other's limits: what stands beside it is looked at
-		// under the lock.
-		vs, err := t.Own(ctx)
-		if err != nil {
-			return false, err
-		}
-		if err := book.Check(vs, v); err != nil {
-			return false, err
-		}
-		return t.SetOwn(ctx, v, by.ID)
-	})
+	return s.ownChange(ctx, by, v, "set", fmt.Sprintf("%s of %s set to %s", v.Item, v.ID, working.Num(v.V, 3)),
+		func(t *store.Tx) (bool, error) {
+			// Values hold each other's limits: what stands beside it is looked at
+			// under the lock.
+			vs, err := t.Own(ctx)
+			if err != nil {
+				return false, err
+			}
+			if err := book.Check(vs, v); err != nil {
+				return false, err
+			}
+			return t.SetOwn(ctx, v, by.ID)
+		})
 }
 
 // DropOwn lets the book's value hold again; only an owner may.
@@ -50,10 +51,12 @@ func (s *Shop) DropOwn(ctx context.Context, by record.Account, v own.Value) erro
 	if err := ownerOnly(by); err != nil {
 		return err
 	}
-	return s.ownChange(ctx, by, v, "dropped", fmt.Sprintf("%s of %s as in the book again", v.Item, v.ID), func(t *store.Tx) (bool, error) { return t.DropOwn(ctx, v) })
+	return s.ownChange(ctx, by, v, "dropped", fmt.Sprintf("%s of %s as in the book again", v.Item, v.ID),
+		func(t *store.Tx) (bool, error) { return t.DropOwn(ctx, v) })
 }
 
-func (s *Shop) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string, f func(*store.Tx) (bool, error)) error {
+func (s *Shop) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string,
+	f func(*store.Tx) (bool, error)) error {
 	return s.store.Write(ctx, func(t *store.Tx) error {
 		if err := t.LockShop(ctx); err != nil {
 			return err
@@ -68,7 +71,8 @@ func (s *Shop) ownChange(ctx context.Context, by record.Account, v own.Value, ac
 		if err := t.TouchOpenJobs(ctx); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value", Item: v.Kind + "/" + v.ID + "/" + v.Item, Action: action, Said: said, After: v})
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value", Item: v.Kind + "/" + v.ID + "/" +
+			v.Item, Action: action, Said: said, After: v})
 	})
 }
 

@@ -87,7 +87,8 @@ func (s *Shop) SetPack(ctx context.Context, by record.Account, job int64, in Pac
 			return store.Change{}, stale("the panes of the object")
 		}
 		if len(in.Stack.Panes) != len(j.Panes) {
-			return store.Change{}, fault.New("stack.panes", fmt.Sprintf("the object has %d panes, the pack %d", len(j.Panes), len(in.Stack.Panes)), "note each of them, or this one alone")
+			return store.Change{}, fault.New("stack.panes", fmt.Sprintf("the object has %d panes, the pack %d", len(j.Panes),
+				len(in.Stack.Panes)), "note each of them, or this one alone")
 		}
 		for i := range j.Panes {
 			p := &j.Panes[i]
@@ -100,6 +101,7 @@ func (s *Shop) SetPack(ctx context.Context, by record.Account, job int64, in Pac
 				return store.Change{}, err
 			}
 		}
-		return store.Change{Noun: "panes", Item: fmt.Sprint(len(j.Panes)), Action: "packed", Said: "the pack of all panes was noted", After: in.Stack}, nil
+		return store.Change{Noun: "panes", Item: fmt.Sprint(len(j.Panes)), Action: "packed",
+			Said: "the pack of all panes was noted", After: in.Stack}, nil
 	})
 }

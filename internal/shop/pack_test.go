@@ -14,7 +14,8 @@ import (
 
 func ovenPack() PackIn {
 	return PackIn{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: heat.Upright, Gaps: []float64{16, 20},
-		Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"}, {Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}
+		Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
+			{Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}
 }
 
 // The pack as built and as nobody should build it: a coat turned round is
@@ -25,7 +26,8 @@ func TestPack(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if len(built.Figures) != 5 || built.Figures[0].Text == "" || len(built.Orders) == 0 || !strings.Contains(built.Says, "hotter outside") {
+	if len(built.Figures) != 5 || built.Figures[0].Text == "" || len(built.Orders) == 0 ||
+		!strings.Contains(built.Says, "hotter outside") {
 		t.Errorf("%+v", built.Says)
 	}
 	none := ovenPack()
@@ -40,7 +42,8 @@ func TestPack(t *testing.T) {
 	}
 	bad := ovenPack()
 	bad.Panes[1].Material = "ice"
-	if f := fault.Of(func() error { _, err := s.Pack(ctx, bad); return err }()); f == nil || f.Field != "panes[1].material" {
+	if f := fault.Of(func() error { _, err := s.Pack(ctx, bad); return err }()); f == nil ||
+		f.Field != "panes[1].material" {
 		t.Errorf("%v", f)
 	}
 }
@@ -73,7 +76,8 @@ func TestSetPack(t *testing.T) {
 		change func(*PackAll)
 		field  string
 	}{
-		"two panes":     {func(p *PackAll) { p.Stack.Panes, p.Stack.Gaps = p.Stack.Panes[:2], p.Stack.Gaps[:1] }, "stack.panes"},
+		"two panes": {func(p *PackAll) { p.Stack.Panes, p.Stack.Gaps = p.Stack.Panes[:2], p.Stack.Gaps[:1] },
+			"stack.panes"},
 		"a gap too few": {func(p *PackAll) { p.Stack.Gaps = p.Stack.Gaps[:1] }, "stack.gaps"},
 	} {
 		bad := all

@@ -23,11 +23,13 @@ func laidOut(l drawing.Layout, panes []record.Pane) ([]record.Pane, error) {
 	n := l.Count()
 	switch {
 	case l.Across < 1 || !l.Behind && l.Down < 1 || n > drawing.MostPanes:
-		return nil, fault.New("layout.across", fmt.Sprintf("%d panes are no layout that can be walked", n), fmt.Sprintf("from 1 to %d", drawing.MostPanes))
+		return nil, fault.New("layout.across", fmt.Sprintf("%d panes are no layout that can be walked", n),
+			fmt.Sprintf("from 1 to %d", drawing.MostPanes))
 	case l.Behind && n > 10:
 		return nil, fault.New("layout.across", "no pack has more than ten panes", "lay them side by side")
 	case n < len(panes):
-		return nil, fault.New("layout.across", fmt.Sprintf("it has %d panes already", len(panes)), "take panes out first that nothing was done to")
+		return nil, fault.New("layout.across", fmt.Sprintf("it has %d panes already", len(panes)),
+			"take panes out first that nothing was done to")
 	}
 	for i, spot := range l.Spots() {
 		if i == len(panes) {
@@ -72,7 +74,8 @@ func (s *Shop) LayOut(ctx context.Context, by record.Account, job int64, in LayO
 				return store.Change{}, err
 			}
 		}
-		return store.Change{Noun: "panes", Item: fmt.Sprint(len(panes)), Action: "laid out", Said: fmt.Sprintf("the object has %d panes", len(panes)), Before: had, After: in.Layout}, nil
+		return store.Change{Noun: "panes", Item: fmt.Sprint(len(panes)), Action: "laid out",
+			Said: fmt.Sprintf("the object has %d panes", len(panes)), Before: had, After: in.Layout}, nil
 	})
 }
 
@@ -100,7 +103,8 @@ func (s *Shop) PlacePane(ctx context.Context, by record.Account, at Bench, in Pl
 			return store.Change{}, stale("this pane")
 		}
 		p.Spot = spot
-		return store.Change{Noun: "panes", Item: fmt.Sprint(p.Number), Action: "moved", Said: "put elsewhere on the object", Before: before, After: spot}, t.MovePane(ctx, *p)
+		return store.Change{Noun: "panes", Item: fmt.Sprint(p.Number), Action: "moved", Said: "put elsewhere on the object",
+			Before: before, After: spot}, t.MovePane(ctx, *p)
 	})
 }
 
@@ -111,7 +115,8 @@ func (s *Shop) DropPane(ctx context.Context, by record.Account, at Bench) error 
 		case len(j.Panes) == 1:
 			return store.Change{}, fault.New("pane", "an object has one pane at least", "keep it")
 		case len(p.Readings)+len(p.Ticks)+len(p.Answers) > 0 || p.Choice != nil || p.Diagnosis != nil:
-			return store.Change{}, fault.New("pane", "something was read, seen or done here", "take it back first, or keep the pane")
+			return store.Change{}, fault.New("pane", "something was read, seen or done here",
+				"take it back first, or keep the pane")
 		}
 		if err := t.DropPane(ctx, p.ID); err != nil {
 			return store.Change{}, err
@@ -124,7 +129,8 @@ func (s *Shop) DropPane(ctx context.Context, by record.Account, at Bench) error 
 				}
 			}
 		}
-		return store.Change{Noun: "panes", Item: fmt.Sprint(p.Number), Action: "dropped", Said: "taken out of the object"}, nil
+		return store.Change{Noun: "panes", Item: fmt.Sprint(p.Number), Action: "dropped", Said: "taken out of the object"},
+			nil
 	})
 }
 
@@ -184,7 +190,8 @@ func (s *Shop) LayDrawn(ctx context.Context, by record.Account, at Bench, in Dra
 		if err == nil && !found {
 			err = stale("how the pane is held")
 		}
-		return store.Change{Noun: "shape", Item: fit.Drawn, Action: "changed", Said: "an outline was laid on the table", Before: before, After: fit.Drawn}, err
+		return store.Change{Noun: "shape", Item: fit.Drawn, Action: "changed", Said: "an outline was laid on the table",
+			Before: before, After: fit.Drawn}, err
 	})
 }
 

@@ -17,7 +17,8 @@ import (
 func nine(t *testing.T, s *Shop, by record.Account) (int64, []int64) {
 	t.Helper()
 	in := stove()
-	in.Object, in.Family, in.Exposure, in.Layout = "Greenhouse, south sash", "putty-points", "weather", &drawing.Layout{Across: 3, Down: 3}
+	in.Object, in.Family, in.Exposure, in.Layout = "Greenhouse, south sash", "putty-points", "weather",
+		&drawing.Layout{Across: 3, Down: 3}
 	job, err := s.TakeIn(ctx, by, "", in)
 	if err != nil {
 		t.Fatal(err)
@@ -60,7 +61,8 @@ func TestPanesAreTheirOwn(t *testing.T) {
 	if v.Pane.Number != 7 || !v.Reckoning.Fit.Ready || len(v.Pane.Ticks) != 1 {
 		t.Errorf("pane %d, ready %v, %d ticks", v.Pane.Number, v.Reckoning.Fit.Ready, len(v.Pane.Ticks))
 	}
-	if v.Panes[1].State != "wait" || v.Panes[6].State != "now" || v.Panes[6].Untouched || !v.Panes[0].Untouched || v.Panes[6].Order == "" {
+	if v.Panes[1].State != "wait" || v.Panes[6].State != "now" || v.Panes[6].Untouched || !v.Panes[0].Untouched ||
+		v.Panes[6].Order == "" {
 		t.Errorf("%+v", v.Panes)
 	}
 	first, err := s.Job(ctx, job)
@@ -172,10 +174,12 @@ func TestPlacePane(t *testing.T) {
 	if err := s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5}, 1}); err != nil {
 		t.Fatal(err)
 	}
-	if v, err = s.Job(ctx, job); err != nil || v.Panes[1].Spot != (drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5, Depth: 1}) || v.Panes[0].Spot.X == 0.6 {
+	if v, err = s.Job(ctx, job); err != nil ||
+		v.Panes[1].Spot != (drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5, Depth: 1}) || v.Panes[0].Spot.X == 0.6 {
 		t.Errorf("%+v, %v", v.Panes, err)
 	}
-	if f := fault.Of(s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.9, Y: 0.1, W: 0.3, H: 0.5}, 1})); f == nil || f.Field != "w" {
+	if f := fault.Of(s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.9, Y: 0.1, W: 0.3, H: 0.5}, 1})); f == nil ||
+		f.Field != "w" {
 		t.Errorf("half off the object: %v", f)
 	}
 }
@@ -188,7 +192,8 @@ func TestTodayTakesThePaneThatDoesNotWait(t *testing.T) {
 		t.Fatal(err)
 	}
 	day, err := s.Today(ctx)
-	if err != nil || len(day.Turns) != 1 || day.Turns[0].Pane != ids[1] || day.Turns[0].Name != "pane 2" || day.Turns[0].Panes != 9 {
+	if err != nil || len(day.Turns) != 1 || day.Turns[0].Pane != ids[1] || day.Turns[0].Name != "pane 2" ||
+		day.Turns[0].Panes != 9 {
 		t.Fatalf("%+v, %v", day.Turns, err)
 	}
 	for _, id := range ids[1:] {

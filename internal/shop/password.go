@@ -99,9 +99,11 @@ const leastDifferent = 5
 func (s *Shop) checkPassword(p string, names ...string) error {
 	switch n := utf8.RuneCountInString(p); {
 	case n < passwordLeast:
-		return fault.New("password", fmt.Sprintf("a password has %d characters or more", passwordLeast), "three or four plain words do well")
+		return fault.New("password", fmt.Sprintf("a password has %d characters or more", passwordLeast),
+			"three or four plain words do well")
 	case n > passwordMost:
-		return fault.New("password", fmt.Sprintf("a password has up to %d characters", passwordMost), "three or four plain words do well")
+		return fault.New("password", fmt.Sprintf("a password has up to %d characters", passwordMost),
+			"three or four plain words do well")
 	}
 	bare := bareWord(p)
 	easy := commonest()[bare] || commonest()[strings.TrimRightFunc(bare, unicode.IsDigit)] || isRun(bare)
@@ -116,7 +118,8 @@ func (s *Shop) checkPassword(p string, names ...string) error {
 		}
 	}
 	if easy {
-		return fault.New("password", "this is among the first that anybody tries", "take three or four plain words that have nothing to do with each other")
+		return fault.New("password", "this is among the first that anybody tries",
+			"take three or four plain words that have nothing to do with each other")
 	}
 	return nil
 }
@@ -161,7 +164,8 @@ func key(p string, salt []byte, memory, passes uint32, lanes uint8) []byte {
 
 func encode(salt []byte, memory, passes uint32, lanes uint8, k []byte) string {
 	b := base64.RawStdEncoding
-	return fmt.Sprintf("$argon2id$v=%d$m=%d,t=%d,p=%d$%s$%s", argon2.Version, memory, passes, lanes, b.EncodeToString(salt), b.EncodeToString(k))
+	return fmt.Sprintf("$argon2id$v=%d$m=%d,t=%d,p=%d$%s$%s", argon2.Version, memory, passes, lanes,
+		b.EncodeToString(salt), b.EncodeToString(k))
 }
 
 // samePassword holds a password against its hash, with the costs that the hash
@@ -173,7 +177,8 @@ func samePassword(p, hash string) bool {
 	if len(parts) != 6 || parts[1] != "argon2id" {
 		return false
 	}
-	if _, err := fmt.Sscanf(parts[3], "m=%d,t=%d,p=%d", &memory, &passes, &lanes); err != nil || lanes == 0 || passes == 0 {
+	if _, err := fmt.Sscanf(parts[3], "m=%d,t=%d,p=%d", &memory, &passes, &lanes); err != nil || lanes == 0 ||
+		passes == 0 {
 		return false
 	}
 	salt, err1 := base64.RawStdEncoding.DecodeString(parts[4])

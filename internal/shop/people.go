@@ -33,7 +33,8 @@ func (s *Shop) checkPerson(p Person, names ...string) (Person, error) {
 		return p, err
 	}
 	if !loginShape.MatchString(p.Login) {
-		return p, fault.New("login", "a sign-in name has letters, digits, dots and hyphens", "leave out spaces and other signs")
+		return p, fault.New("login", "a sign-in name has letters, digits, dots and hyphens",
+			"leave out spaces and other signs")
 	}
 	if p.Role != record.Owner && p.Role != record.Technician {
 		return p, fault.New("role", "a person is an owner or a technician", "choose one of the two")
@@ -76,10 +77,12 @@ func (s *Shop) Setup(ctx context.Context, shop record.Shop, owner Person) (recor
 			}
 			return err
 		}
-		if id, err = t.AddAccount(ctx, record.Account{Name: owner.Name, Login: owner.Login, Role: record.Owner}, hash, s.Now()); err != nil {
+		if id, err = t.AddAccount(ctx, record.Account{Name: owner.Name, Login: owner.Login, Role: record.Owner}, hash,
+			s.Now()); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: id, At: s.Now(), Noun: "shop", Item: shop.Name, Action: "set up", Said: "shop set up"})
+		return t.Audit(ctx, store.Change{Account: id, At: s.Now(), Noun: "shop", Item: shop.Name, Action: "set up",
+			Said: "shop set up"})
 	})
 	if err != nil {
 		return record.Account{}, err
@@ -122,7 +125,8 @@ func (s *Shop) AddPerson(ctx context.Context, by record.Account, key string, p P
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: p.Login, Action: "added", Said: p.Name + " added"})
+		return id, t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: p.Login, Action: "added",
+			Said: p.Name + " added"})
 	})
 	if err != nil {
 		return record.Account{}, err
@@ -131,7 +135,8 @@ func (s *Shop) AddPerson(ctx context.Context, by record.Account, key string, p P
 }
 
 // SetPerson changes a role or lets somebody in or out. The last owner stays.
-func (s *Shop) SetPerson(ctx context.Context, by record.Account, id int64, role record.Role, active bool, version int) (record.Account, error) {
+func (s *Shop) SetPerson(ctx context.Context, by record.Account, id int64, role record.Role, active bool,
+	version int) (record.Account, error) {
 	if err := ownerOnly(by); err != nil {
 		return record.Account{}, err
 	}
@@ -206,7 +211,8 @@ func (s *Shop) SetOwnPassword(ctx context.Context, by record.Account, here int64
 		if err := s.passed(ctx, t, all, by, address); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: by.Login, Action: "changed", Said: "own password changed"})
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: by.Login, Action: "changed",
+			Said: "own password changed"})
 	})
 }
 
@@ -231,7 +237,8 @@ func (s *Shop) SetShop(ctx context.Context, by record.Account, v record.Shop) (r
 		if !found {
 			return &record.Conflict{Says: "The shop's settings were changed by somebody else a moment ago; look again."}
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "shop", Item: v.Name, Action: "changed", Said: "shop settings changed", Before: before, After: v})
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "shop", Item: v.Name, Action: "changed",
+			Said: "shop settings changed", Before: before, After: v})
 	})
 	if err != nil {
 		return v, err

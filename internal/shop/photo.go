@@ -45,7 +45,8 @@ func (s *Shop) AddPhoto(ctx context.Context, by record.Account, key string, job 
 		if err != nil {
 			return 0, err
 		}
-		if err := t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "photo", Item: fmt.Sprint(id), Action: "taken", Said: "picture taken"}); err != nil {
+		if err := t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "photo", Item: fmt.Sprint(id),
+			Action: "taken", Said: "picture taken"}); err != nil {
 			return 0, err
 		}
 		return id, t.TouchJob(ctx, job)

@@ -137,9 +137,12 @@ func (s *Shop) seen(live *record.Reading, version int, info fit.PlaceInfo) error
 	case live == nil && version == 0, live != nil && live.Version == version:
 		return nil
 	case live == nil:
-		return &record.Conflict{Field: string(info.Place), Says: fmt.Sprintf("The reading of the %s was taken back by somebody else. Yours is not kept yet.", info.Name)}
+		return &record.Conflict{Field: string(info.Place),
+			Says: fmt.Sprintf("The reading of the %s was taken back by somebody else. Yours is not kept yet.", info.Name)}
 	default:
-		return &record.Conflict{Field: string(info.Place), Says: fmt.Sprintf("%s read %s for the %s %s. Yours is not kept yet: look which is right.", live.By, live.Reading.Text, info.Name, s.ago(live.At))}
+		return &record.Conflict{Field: string(info.Place),
+			Says: fmt.Sprintf("%s read %s for the %s %s. Yours is not kept yet: look which is right.", live.By,
+				live.Reading.Text, info.Name, s.ago(live.At))}
 	}
 }
 
@@ -158,7 +161,8 @@ func (s *Shop) TakeBack(ctx context.Context, by record.Account, at Bench, place 
 		if err := s.seen(live, version, info); err != nil {
 			return store.Change{}, err
 		}
-		return store.Change{Noun: "reading", Item: string(place), Action: "taken back", Said: fmt.Sprintf("%s: %s taken back", info.Name, live.Reading.Text), Before: live},
+		return store.Change{Noun: "reading", Item: string(place), Action: "taken back",
+				Said: fmt.Sprintf("%s: %s taken back", info.Name, live.Reading.Text), Before: live},
 			t.RetireReading(ctx, p.ID, place)
 	})
 }

@@ -59,7 +59,8 @@ func TestWhatCannotBeReckonedIsNotStored(t *testing.T) {
 func TestOneBadJobHidesNoOther(t *testing.T) {
 	s, mira, tor := open(t)
 	bad, good := packed(t, s, tor), takeIn(t, s, tor)
-	if _, err := s.store.DB.Exec("UPDATE object o JOIN job j ON j.object_id = o.id SET o.exposure = JSON_SET(o.exposure, '$.room', 68) WHERE j.id = ?", bad); err != nil {
+	if _, err := s.store.DB.Exec("UPDATE object o JOIN job j ON j.object_id = o.id SET o.exposure = "+
+		"JSON_SET(o.exposure, '$.room', 68) WHERE j.id = ?", bad); err != nil {
 		t.Fatal(err)
 	}
 	s.stands = newStands() // as after a restart
@@ -121,7 +122,8 @@ func TestNothingIsOverwrittenUnseen(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
 	at := First(id)
-	pass, fail := Checked{Answer: prove.Answer{Outcome: prove.Pass}}, Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "loose at the hinge"}}
+	pass, fail := Checked{Answer: prove.Answer{Outcome: prove.Pass}},
+		Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "loose at the hinge"}}
 	for _, c := range []struct {
 		name          string
 		first, second func(by record.Account) error
@@ -172,7 +174,8 @@ func TestNothingIsOverwrittenUnseen(t *testing.T) {
 	// A version for what is not there is told, not a fault of the program.
 	other := takeIn(t, s, tor)
 	var k *record.Conflict
-	if err := s.Diagnose(ctx, tor, First(other), Seen{Evidence: map[string]string{"origin": "edge"}, Version: 4}); !errors.As(err, &k) {
+	if err := s.Diagnose(ctx, tor, First(other), Seen{Evidence: map[string]string{"origin": "edge"},
+		Version: 4}); !errors.As(err, &k) {
 		t.Errorf("%v", err)
 	}
 }
@@ -209,7 +212,8 @@ func TestSignedStaysSigned(t *testing.T) {
 		t.Fatal(err)
 	}
 	v := all[0]
-	if v.Job.Customer.Name != "Oda Marl" || paper.Name != "Lantern Yard" || v.Pane.Readings[0].Reading.Value == 999 || v.Job.Ticket.Changed {
+	if v.Job.Customer.Name != "Oda Marl" || paper.Name != "Lantern Yard" || v.Pane.Readings[0].Reading.Value == 999 ||
+		v.Job.Ticket.Changed {
 		t.Errorf("%q, %q, %+v, changed %v", v.Job.Customer.Name, paper.Name, v.Pane.Readings[0].Reading, v.Job.Ticket.Changed)
 	}
 	for name, q := range map[string]string{
@@ -250,7 +254,8 @@ func TestAnyCharacterIsKept(t *testing.T) {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
-	if v.Job.Customer.Name != in.Name || v.Job.Story != in.Story || v.Job.Ticket.Override != reason || v.Pane.Ticks[0].Reason != reason {
+	if v.Job.Customer.Name != in.Name || v.Job.Story != in.Story || v.Job.Ticket.Override != reason ||
+		v.Pane.Ticks[0].Reason != reason {
 		t.Error("a text came back changed")
 	}
 	long := stove()
@@ -271,7 +276,8 @@ func TestFindsByWords(t *testing.T) {
 		}
 		return id
 	}
-	kiln, tram := take("Ingrid Ås", "Potter's kiln", "peephole cracked"), take("Tram museum", "Carriage window", "a stone")
+	kiln, tram := take("Ingrid Ås", "Potter's kiln", "peephole cracked"),
+		take("Tram museum", "Carriage window", "a stone")
 	find := func(words string) []int64 {
 		t.Helper()
 		rows, err := s.Find(ctx, words, "", 0, 10)
@@ -284,7 +290,8 @@ func TestFindsByWords(t *testing.T) {
 		}
 		return ids
 	}
-	for words, want := range map[string][]int64{"kiln": {kiln}, "ingrid peephole": {kiln}, "ås": {kiln}, "KIL ing": {kiln}, "kiln tram": {}, "": {tram, kiln}, "%": {}, "+*()\"~<>@": {}, "stone": {tram}} {
+	for words, want := range map[string][]int64{"kiln": {kiln}, "ingrid peephole": {kiln}, "ås": {kiln},
+		"KIL ing": {kiln}, "kiln tram": {}, "": {tram, kiln}, "%": {}, "+*()\"~<>@": {}, "stone": {tram}} {
 		got := find(words)
 		if len(got) != len(want) || len(got) > 0 && got[0] != want[0] {
 			t.Errorf("%q finds %v, want %v", words, got, want)

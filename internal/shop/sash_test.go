@@ -13,17 +13,20 @@ import (
 func TestASashThatSaysStopIsNotLaid(t *testing.T) {
 	s, _, tor := open(t)
 	in := stove()
-	in.Family, in.Exposure, in.Object, in.Layout = "putty-points", "weather", "Greenhouse, north sash", &drawing.Layout{Across: 2, Down: 1}
+	in.Family, in.Exposure, in.Object, in.Layout = "putty-points", "weather", "Greenhouse, north sash",
+		&drawing.Layout{Across: 2, Down: 1}
 	id, err := s.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
 	way := func(light string) SashIn {
 		return SashIn{Instrument: length.Rule,
-			Across: SashWay{Lights: []string{"250; 250; " + light, "260"}, Bars: []string{"20"}, First: "50", Last: "50", Whole: "630"},
-			Down:   SashWay{Lights: []string{"400"}, First: "50", Last: "50", Whole: "500"}}
+			Across: SashWay{Lights: []string{"250; 250; " + light, "260"}, Bars: []string{"20"}, First: "50", Last: "50",
+				Whole: "630"},
+			Down: SashWay{Lights: []string{"400"}, First: "50", Last: "50", Whole: "500"}}
 	}
-	if _, err := s.LaySash(ctx, tor, id, way("205")); fault.Of(err) == nil || !strings.Contains(fault.Of(err).Why, "the sash says stop: column 1 reads 205.0") {
+	if _, err := s.LaySash(ctx, tor, id, way("205")); fault.Of(err) == nil ||
+		!strings.Contains(fault.Of(err).Why, "the sash says stop: column 1 reads 205.0") {
 		t.Fatalf("%v", err)
 	}
 	if n, err := s.LaySash(ctx, tor, id, way("250")); err != nil || n != 2 {

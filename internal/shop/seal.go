@@ -66,7 +66,8 @@ func signedOf(document string) (Signed, error) {
 func sealOf(key []byte, job int64, t record.Ticket) []byte {
 	m := hmac.New(sha256.New, key)
 	// Lengths before the texts: no two tickets give the same bytes.
-	for _, part := range []string{fmt.Sprint(job), fmt.Sprint(t.Number), t.By, t.At.UTC().Format("2006-01-02T15:04:05.000Z"), t.Override, t.Document} {
+	for _, part := range []string{fmt.Sprint(job), fmt.Sprint(t.Number), t.By,
+		t.At.UTC().Format("2006-01-02T15:04:05.000Z"), t.Override, t.Document} {
 		fmt.Fprintf(m, "%d:%s;", len(part), part)
 	}
 	return m.Sum(nil)

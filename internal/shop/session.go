@@ -70,7 +70,8 @@ func (s *Shop) Who(ctx context.Context, token string) (record.Account, record.Se
 	var missing *record.NotFound
 	now := s.Now()
 	switch {
-	case errors.As(err, &missing), err == nil && (!a.Active || now.Sub(v.Seen) > SessionIdle || now.Sub(v.Since) > SessionLife):
+	case errors.As(err, &missing), err == nil && (!a.Active || now.Sub(v.Seen) > SessionIdle ||
+		now.Sub(v.Since) > SessionLife):
 		return record.Account{}, v, errNoSession
 	case err != nil:
 		return a, v, err
@@ -100,6 +101,7 @@ func (s *Shop) Leave(ctx context.Context, by record.Account, id int64) error {
 		if err != nil || !found {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "session", Item: by.Login, Action: "ended", Said: by.Name + " signed out"})
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "session", Item: by.Login, Action: "ended",
+			Said: by.Name + " signed out"})
 	})
 }

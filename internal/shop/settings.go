@@ -14,7 +14,8 @@ import (
 
 // stale is what a person gets whose copy was old.
 func stale(what string) error {
-	return &record.Conflict{Says: "Somebody else changed " + what + " a moment ago. What they set is shown now; yours is still in the form."}
+	return &record.Conflict{Says: "Somebody else changed " + what +
+		" a moment ago. What they set is shown now; yours is still in the form."}
 }
 
 // SetPane changes how a pane is held. version is that which the person saw.
@@ -39,7 +40,8 @@ func (s *Shop) SetPane(ctx context.Context, by record.Account, at Bench, held re
 		if err == nil && !found {
 			err = stale("how the pane is held")
 		}
-		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "how the pane is held was changed", Before: before, After: held}, err
+		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "how the pane is held was changed",
+			Before: before, After: held}, err
 	})
 }
 
@@ -83,7 +85,8 @@ func (s *Shop) SetObject(ctx context.Context, by record.Account, job int64, o re
 		if err == nil {
 			err = t.IndexJob(ctx, job)
 		}
-		return store.Change{Noun: "object", Item: o.Name, Action: "changed", Said: "object changed", Before: before, After: o}, err
+		return store.Change{Noun: "object", Item: o.Name, Action: "changed", Said: "object changed", Before: before,
+			After: o}, err
 	})
 }
 
@@ -151,6 +154,7 @@ func (s *Shop) SetCustomer(ctx context.Context, by record.Account, job int64, c 
 				return store.Change{}, err
 			}
 		}
-		return store.Change{Noun: "customer", Item: c.Name, Action: "changed", Said: "customer changed", Before: before, After: c}, t.TouchJobsOf(ctx, c.ID)
+		return store.Change{Noun: "customer", Item: c.Name, Action: "changed", Said: "customer changed", Before: before,
+			After: c}, t.TouchJobsOf(ctx, c.ID)
 	})
 }

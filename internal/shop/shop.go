@@ -64,7 +64,8 @@ func (s *Shop) Tidy(ctx context.Context) error {
 
 // change runs a write on an open job under its lock, counts its pulse up and
 // keeps the trail. It is for what nothing is reckoned from; see reckoned.
-func (s *Shop) change(ctx context.Context, by record.Account, job int64, f func(*store.Tx) (store.Change, error)) error {
+func (s *Shop) change(ctx context.Context, by record.Account, job int64,
+	f func(*store.Tx) (store.Change, error)) error {
 	return s.store.Write(ctx, func(t *store.Tx) error {
 		signed, err := t.LockJob(ctx, job)
 		if err != nil {
@@ -87,7 +88,8 @@ func (s *Shop) change(ctx context.Context, by record.Account, job int64, f func(
 
 // create makes a record once for a key: a retry with the same key and the same
 // request gives the first one's id. Without a key it just makes it.
-func (s *Shop) create(ctx context.Context, by record.Account, key, call string, request any, f func(*store.Tx) (int64, error)) (int64, error) {
+func (s *Shop) create(ctx context.Context, by record.Account, key, call string, request any,
+	f func(*store.Tx) (int64, error)) (int64, error) {
 	b, err := json.Marshal(request)
 	if err != nil {
 		return 0, err

@@ -41,11 +41,13 @@ func open(t testing.TB) (*Shop, record.Account, record.Account) {
 	}
 	t.Cleanup(func() { _ = st.Close() })
 	s := New(st)
-	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM}, Person{Name: "Mira", Login: "Mira", Password: "three plain words"})
+	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
+		Person{Name: "Mira", Login: "Mira", Password: "three plain words"})
 	if err != nil {
 		t.Fatal(err)
 	}
-	tor, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "four plain words here", Role: record.Technician})
+	tor, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "four plain words here",
+		Role: record.Technician})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -53,7 +55,8 @@ func open(t testing.TB) (*Shop, record.Account, record.Account) {
 }
 
 func stove() TakeIn {
-	return TakeIn{Name: "Oda Marl", Phone: "0550 118", Object: "Sauna stove", Exposure: "fire", Family: "clip-heat", Story: "cracked from the lower left bracket", Place: "bench"}
+	return TakeIn{Name: "Oda Marl", Phone: "0550 118", Object: "Sauna stove", Exposure: "fire", Family: "clip-heat",
+		Story: "cracked from the lower left bracket", Place: "bench"}
 }
 
 func takeIn(t testing.TB, s *Shop, by record.Account) int64 {
@@ -73,7 +76,8 @@ func read(t testing.TB, s *Shop, by record.Account, job int64, place fit.Place, 
 }
 
 var sized = map[fit.Place]string{
-	fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: `9 17/32"`, fit.Ledge: "14", fit.Reach: "16",
+	fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: `9 17/32"`, fit.Ledge: "14",
+	fit.Reach: "16",
 }
 
 func view1(t testing.TB, s *Shop, id int64) View {
@@ -130,7 +134,8 @@ func TestRoad(t *testing.T) {
 	}
 	order := v.Reckoning.Order
 	var c *record.Conflict
-	if err := s.Read(ctx, tor, First(id), fit.WidthTop, Said{Text: "300", Instrument: length.Tape, Version: 1}); !errors.As(err, &c) {
+	if err := s.Read(ctx, tor, First(id), fit.WidthTop, Said{Text: "300", Instrument: length.Tape,
+		Version: 1}); !errors.As(err, &c) {
 		t.Errorf("a signed job took a reading: %v", err)
 	}
 	if v = view1(t, s, id); v.Reckoning.Order != order || v.Job.Ticket == nil || v.Job.Ticket.By != "Tor" {
@@ -202,7 +207,8 @@ func TestConflictShowsBoth(t *testing.T) {
 	if !errors.As(err, &c) || c.Field != "width_top" || !strings.Contains(c.Says, "Tor read 268") {
 		t.Fatalf("%v", err)
 	}
-	if err := s.Read(ctx, mira, First(id), fit.WidthTop, Said{Text: "270", Instrument: length.Tape, Version: 1}); err != nil {
+	if err := s.Read(ctx, mira, First(id), fit.WidthTop, Said{Text: "270", Instrument: length.Tape,
+		Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	if err := s.TakeBack(ctx, tor, First(id), fit.WidthTop, 1); !errors.As(err, &c) {
@@ -265,7 +271,10 @@ func TestRefusals(t *testing.T) {
 		{"height_left", func() error {
 			return s.Read(ctx, tor, First(id), "height_left", Said{Text: "40 m", Instrument: "tape"})
 		}},
-		{"instrument", func() error { return s.Read(ctx, tor, First(id), "width_top", Said{Text: "300", Instrument: "thumb"}) }},
+		{"instrument", func() error {
+			return s.Read(ctx, tor, First(id), "width_top",
+				Said{Text: "300", Instrument: "thumb"})
+		}},
 		{"place", func() error { return s.Read(ctx, tor, First(id), "girth", Said{Text: "300", Instrument: "tape"}) }},
 		{"thickness", func() error { return s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 7}) }},
 		{"material", func() error { return s.Choose(ctx, tor, First(id), Settle{Material: "ice", Thickness: 4}) }},
@@ -281,7 +290,8 @@ func TestRefusals(t *testing.T) {
 		{"name", func() error { return s.SetCustomer(ctx, tor, id, record.Customer{}) }},
 		{"place", func() error { return s.SetJob(ctx, tor, id, record.Job{Place: "moon"}) }},
 		{"login", func() error {
-			_, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "another long one", Role: "technician"})
+			_, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "another long one",
+				Role: "technician"})
 			return err
 		}},
 		{"password", func() error {
@@ -324,7 +334,8 @@ func TestRefusals(t *testing.T) {
 func TestClosedGateWantsAReason(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4, Reason: "only to see it"}); err != nil {
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4,
+		Reason: "only to see it"}); err != nil {
 		t.Fatal(err)
 	}
 	if v := view1(t, s, id); !strings.Contains(v.Pane.Choice.Reason, "above the 250 °C") {
@@ -334,7 +345,8 @@ func TestClosedGateWantsAReason(t *testing.T) {
 	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); !errors.As(err, &c) {
 		t.Errorf("an old copy settled: %v", err)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4, Seen: view1(t, s, id).Pane.Choice.ID}); err != nil {
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4,
+		Seen: view1(t, s, id).Pane.Choice.ID}); err != nil {
 		t.Error(err)
 	}
 }
@@ -398,7 +410,8 @@ func TestTodayOrder(t *testing.T) {
 	take("next week", at(150))
 	take("late", at(1))
 	waits := take("waits", at(30))
-	if err := s.SetWait(ctx, mira, First(waits), Wait{For: "pane from the cutter", Until: at(20), Version: 1}); err != nil {
+	if err := s.SetWait(ctx, mira, First(waits), Wait{For: "pane from the cutter", Until: at(20),
+		Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	day, err := s.Today(ctx)
@@ -421,7 +434,8 @@ func TestAtSteady(t *testing.T) {
 	if e := o.Exposure; e.Steady != 300 || e.Short < 350 || e.Sudden != 240 || e.FrameHot != 210 {
 		t.Errorf("%+v", e)
 	}
-	if _, _, _, err := (TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat", Steady: ptr(9000)}).records(nil); fault.Of(err) == nil {
+	if _, _, _, err := (TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat",
+		Steady: ptr(9000)}).records(nil); fault.Of(err) == nil {
 		t.Errorf("9000 °C: %v", err)
 	}
 }

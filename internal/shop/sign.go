@@ -91,6 +91,7 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		if err := t.TouchJob(ctx, job); err != nil {
 			return 0, err
 		}
-		return k.Number, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket", Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})
+		return k.Number, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket",
+			Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})
 	})
 }

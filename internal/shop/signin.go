@@ -141,7 +141,8 @@ const mostLogin = 60
 func (s *Shop) SignIn(ctx context.Context, login, password, address string) (record.Account, error) {
 	login = strings.ToLower(strings.TrimSpace(login))
 	address = plainText(address, 60)
-	wrong := fault.New("password", "this name and password do not belong together", "try again, or ask the owner for a word to set a new password with")
+	wrong := fault.New("password", "this name and password do not belong together",
+		"try again, or ask the owner for a word to set a new password with")
 	if utf8.RuneCountInString(login) > mostLogin || utf8.RuneCountInString(password) > passwordMost {
 		return record.Account{}, wrong
 	}
@@ -158,13 +159,15 @@ func (s *Shop) SignIn(ctx context.Context, login, password, address string) (rec
 		return record.Account{}, err
 	}
 	if !same || !a.Active {
-		return record.Account{}, errors.Join(s.trail(ctx, a.ID, "sign-in", login, "refused", "wrong password from "+address), wrong)
+		return record.Account{}, errors.Join(s.trail(ctx, a.ID, "sign-in", login, "refused", "wrong password from "+address),
+			wrong)
 	}
 	return a, s.store.Write(ctx, func(t *store.Tx) error {
 		if err := s.passed(ctx, t, all, a, address); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: a.ID, At: s.Now(), Noun: "sign-in", Item: login, Action: "signed in", Said: a.Name + " signed in from " + address})
+		return t.Audit(ctx, store.Change{Account: a.ID, At: s.Now(), Noun: "sign-in", Item: login, Action: "signed in",
+			Said: a.Name + " signed in from " + address})
 	})
 }
 

@@ -152,12 +152,16 @@ func TestHashingWaitsItsTurn(t *testing.T) {
 // What anybody tries first is no password.
 func TestEasyPasswords(t *testing.T) {
 	s := New(nil)
-	for _, p := range []string{"1234567890", "0987654321", "Password123", "P.a.s.s.w.o.r.d 1234", "qwertyuiop", "iloveyou 2024", "aaaaaaaaaaaa", "abababababab", "abcdefghijklm", "zyxwvutsrqpo", "torvanning1", "tor vanning", "lantern yard", "short", strings.Repeat("long words ", 20)} {
-		if f := fault.Of(s.checkPassword(p, "tor.vanning", "Tor Vanning", "Lantern Yard")); f == nil || f.Field != "password" || f.Cure == "" {
+	for _, p := range []string{"1234567890", "0987654321", "Password123", "P.a.s.s.w.o.r.d 1234", "qwertyuiop",
+		"iloveyou 2024", "aaaaaaaaaaaa", "abababababab", "abcdefghijklm", "zyxwvutsrqpo", "torvanning1", "tor vanning",
+		"lantern yard", "short", strings.Repeat("long words ", 20)} {
+		if f := fault.Of(s.checkPassword(p, "tor.vanning", "Tor Vanning", "Lantern Yard")); f == nil ||
+			f.Field != "password" || f.Cure == "" {
 			t.Errorf("%q was taken", p)
 		}
 	}
-	for _, p := range []string{"three plain words", "lantern yard glass", "four plain words here", "gJ3!kd92mx", "ten ferries to hollin"} {
+	for _, p := range []string{"three plain words", "lantern yard glass", "four plain words here", "gJ3!kd92mx",
+		"ten ferries to hollin"} {
 		if err := s.checkPassword(p, "tor.vanning", "Tor Vanning", "Lantern Yard"); err != nil {
 			t.Errorf("%q: %v", p, err)
 		}
@@ -169,7 +173,8 @@ func TestPasswordHash(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if !samePassword("three plain words", h) || samePassword("three plain word", h) || samePassword("x", "") || samePassword("x", "$argon2id$v=19$m=1,t=0,p=0$a$b") {
+	if !samePassword("three plain words", h) || samePassword("three plain word", h) || samePassword("x", "") ||
+		samePassword("x", "$argon2id$v=19$m=1,t=0,p=0$a$b") {
 		t.Error("a password and its hash do not go together as they should")
 	}
 }
@@ -193,7 +198,8 @@ func TestSessions(t *testing.T) {
 	later := clock(s)
 	bench, phone, owner := enter(t, s, tor, "bench"), enter(t, s, tor, "phone\x00\n"), enter(t, s, mira, "counter")
 	var kept string
-	if err := s.store.DB.QueryRow("SELECT GROUP_CONCAT(HEX(digest)) FROM session").Scan(&kept); err != nil || strings.Contains(kept, bench) || len(kept) != 3*65-1 {
+	if err := s.store.DB.QueryRow("SELECT GROUP_CONCAT(HEX(digest)) FROM session").Scan(&kept); err != nil ||
+		strings.Contains(kept, bench) || len(kept) != 3*65-1 {
 		t.Errorf("the table holds %q, %v", kept, err)
 	}
 	_, here, err := s.Who(ctx, bench)
@@ -214,7 +220,8 @@ func TestSessions(t *testing.T) {
 		}
 	}
 	// Whatever was on its way when it ended does not bring it back.
-	if err := s.store.Write(ctx, func(t *storeTx) error { return t.SeeSession(ctx, list[0].ID, s.Now()) }); err != nil || in(s, phone) {
+	if err := s.store.Write(ctx, func(t *storeTx) error { return t.SeeSession(ctx, list[0].ID, s.Now()) }); err != nil ||
+		in(s, phone) {
 		t.Errorf("a session came back: %v", err)
 	}
 	// Used now and then it lasts, but not for ever.
@@ -265,15 +272,18 @@ func TestOldPasswordsAreCounted(t *testing.T) {
 	s, _, tor := open(t)
 	clock(s)
 	for range pairLimit.free {
-		if err := s.SetOwnPassword(ctx, tor, 0, home, "not the password", "a ferry and a lantern"); fault.Of(err).Field != "old" {
+		if err := s.SetOwnPassword(ctx, tor, 0, home, "not the password",
+			"a ferry and a lantern"); fault.Of(err).Field != "old" {
 			t.Fatalf("%v", err)
 		}
 	}
 	var slow *record.Slow
-	if err := s.SetOwnPassword(ctx, tor, 0, home, "four plain words here", "a ferry and a lantern"); !errors.As(err, &slow) {
+	if err := s.SetOwnPassword(ctx, tor, 0, home, "four plain words here", "a ferry and a lantern"); !errors.As(err,
+		&slow) {
 		t.Errorf("%v", err)
 	}
-	if err := s.SetOwnPassword(ctx, tor, 0, home, "four plain words here", "1234567890"); fault.Of(err) == nil || fault.Of(err).Field != "new" {
+	if err := s.SetOwnPassword(ctx, tor, 0, home, "four plain words here", "1234567890"); fault.Of(err) == nil ||
+		fault.Of(err).Field != "new" {
 		t.Errorf("%v", err)
 	}
 }
@@ -294,7 +304,9 @@ func TestOneTimeWord(t *testing.T) {
 		_, err := s.ResetPassword(ctx, Reset{login, word, password}, home)
 		return err
 	}
-	for name, err := range map[string]error{"another's name": set("mira", word, "a ferry and a lantern"), "another word": set("tor", "aaaa-bbbb-cccc", "a ferry and a lantern"), "nobody": set("nobody", word, "a ferry and a lantern")} {
+	for name, err := range map[string]error{"another's name": set("mira", word, "a ferry and a lantern"),
+		"another word": set("tor", "aaaa-bbbb-cccc", "a ferry and a lantern"),
+		"nobody":       set("nobody", word, "a ferry and a lantern")} {
 		if f := fault.Of(err); f == nil || f.Field != "word" {
 			t.Errorf("%s: %v", name, err)
 		}
@@ -341,14 +353,16 @@ func TestPeople(t *testing.T) {
 	}
 	// A name is counted in characters, not in bytes.
 	long := strings.Repeat("ø", mostLogin)
-	if _, err := s.AddPerson(ctx, mira, "", Person{Name: "Øyvor", Login: long, Password: "a ferry and a lantern", Role: record.Technician}); err != nil {
+	if _, err := s.AddPerson(ctx, mira, "", Person{Name: "Øyvor", Login: long, Password: "a ferry and a lantern",
+		Role: record.Technician}); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.SignIn(ctx, long, "a ferry and a lantern", home); err != nil {
 		t.Error(err)
 	}
 	var c *record.Conflict
-	if _, err := s.Setup(ctx, record.Shop{Name: "Other", Unit: length.MM}, Person{Name: "X", Login: "x", Password: "a ferry and a lantern"}); !errors.As(err, &c) {
+	if _, err := s.Setup(ctx, record.Shop{Name: "Other", Unit: length.MM},
+		Person{Name: "X", Login: "x", Password: "a ferry and a lantern"}); !errors.As(err, &c) {
 		t.Errorf("a second first start: %v", err)
 	}
 }

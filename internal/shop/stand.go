@@ -64,9 +64,11 @@ func (p paneStand) sooner(than paneStand, now time.Time) bool {
 // standOf takes from a job that was worked out what a list shows of it.
 func standOf(v View) stand {
 	j := v.Job
-	s := stand{id: j.ID, object: j.Object.Name, customer: j.Customer.Name, place: j.Place, promised: j.PromisedAt, left: v.MinutesTo}
+	s := stand{id: j.ID, object: j.Object.Name, customer: j.Customer.Name, place: j.Place, promised: j.PromisedAt,
+		left: v.MinutesTo}
 	for _, b := range v.benches {
-		p := paneStand{id: b.pane.ID, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil, route: b.route, finished: b.finished()}
+		p := paneStand{id: b.pane.ID, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil,
+			route: b.route, finished: b.finished()}
 		for _, l := range b.route {
 			if l.State == route.Now {
 				p.station, p.wants = string(l.Station), v.unfinished(b, l)

@@ -38,7 +38,8 @@ func stripOf(j record.Job) Strip {
 const mostEntries = 200
 
 // stripChange runs a change of the strip log under the job's lock.
-func (s *Shop) stripChange(ctx context.Context, by record.Account, job int64, f func(*store.Tx, record.Job, striplog.Log) (store.Change, error)) error {
+func (s *Shop) stripChange(ctx context.Context, by record.Account, job int64,
+	f func(*store.Tx, record.Job, striplog.Log) (store.Change, error)) error {
 	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		j, err := t.Job(ctx, job)
 		if err != nil {
@@ -77,7 +78,8 @@ func (s *Shop) AddStrip(ctx context.Context, by record.Account, key string, job 
 }
 
 // note writes one entry behind the others.
-func (s *Shop) note(ctx context.Context, t *store.Tx, by record.Account, j record.Job, l striplog.Log, e striplog.Entry) (int, error) {
+func (s *Shop) note(ctx context.Context, t *store.Tx, by record.Account, j record.Job, l striplog.Log,
+	e striplog.Entry) (int, error) {
 	if len(l) >= mostEntries {
 		return 0, fault.New("entries", "a strip log holds 200 entries", "put like things into one entry")
 	}
@@ -102,7 +104,8 @@ func (s *Shop) note(ctx context.Context, t *store.Tx, by record.Account, j recor
 	if err := t.AddStrip(ctx, j.ID, v, by.ID); err != nil {
 		return 0, err
 	}
-	return position, t.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "strip", Item: e.ID, Action: "noted", Said: "came off: " + e.What, After: e})
+	return position, t.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "strip", Item: e.ID,
+		Action: "noted", Said: "came off: " + e.What, After: e})
 }
 
 func holds(e striplog.Entry, id string) bool {
@@ -146,7 +149,9 @@ func (s *Shop) seenStrip(j record.Job, id string, version int) (record.StripEntr
 			continue
 		}
 		if e.Version != version {
-			return e, &record.Conflict{Field: id, Says: fmt.Sprintf("%s changed “%s” %s. It is shown now; yours is not kept yet.", e.By, e.Entry.What, s.ago(e.At))}
+			return e, &record.Conflict{Field: id,
+				Says: fmt.Sprintf("%s changed “%s” %s. It is shown now; yours is not kept yet.", e.By, e.Entry.What,
+					s.ago(e.At))}
 		}
 		return e, nil
 	}
@@ -154,7 +159,8 @@ func (s *Shop) seenStrip(j record.Job, id string, version int) (record.StripEntr
 }
 
 // SetStrip changes an entry; how many are back is changed by PutBack alone.
-func (s *Shop) SetStrip(ctx context.Context, by record.Account, job int64, id string, e striplog.Entry, version int) error {
+func (s *Shop) SetStrip(ctx context.Context, by record.Account, job int64, id string, e striplog.Entry,
+	version int) error {
 	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
 		was, err := s.seenStrip(j, id, version)
 		if err != nil {
@@ -171,7 +177,8 @@ func (s *Shop) SetStrip(ctx context.Context, by record.Account, job int64, id st
 		}
 		now := was
 		now.Entry, now.At = e, s.Now()
-		return store.Change{Noun: "strip", Item: id, Action: "changed", Said: "strip log: " + e.What + " changed", Before: was.Entry, After: e}, t.SetStrip(ctx, job, now, by.ID)
+		return store.Change{Noun: "strip", Item: id, Action: "changed", Said: "strip log: " + e.What + " changed",
+			Before: was.Entry, After: e}, t.SetStrip(ctx, job, now, by.ID)
 	})
 }
 
@@ -187,7 +194,8 @@ func (s *Shop) DropStrip(ctx context.Context, by record.Account, job int64, id s
 				return store.Change{}, fault.New("captures", e.What+" is noted to hold it down", "change that one first")
 			}
 		}
-		return store.Change{Noun: "strip", Item: id, Action: "dropped", Said: "strip log: " + was.Entry.What + " taken out", Before: was.Entry}, t.DropStrip(ctx, job, id)
+		return store.Change{Noun: "strip", Item: id, Action: "dropped", Said: "strip log: " + was.Entry.What + " taken out",
+			Before: was.Entry}, t.DropStrip(ctx, job, id)
 	})
 }
 
@@ -204,7 +212,8 @@ func (s *Shop) PutBack(ctx context.Context, by record.Account, job int64, id str
 		}
 		now := was
 		now.Entry.In, now.At = in, s.Now()
-		return store.Change{Noun: "strip", Item: id, Action: "put back", Said: fmt.Sprintf("back in: %d of %s", in, was.Entry.What), Before: was.Entry.In, After: in}, t.SetStrip(ctx, job, now, by.ID)
+		return store.Change{Noun: "strip", Item: id, Action: "put back", Said: fmt.Sprintf("back in: %d of %s", in,
+			was.Entry.What), Before: was.Entry.In, After: in}, t.SetStrip(ctx, job, now, by.ID)
 	})
 }
 
@@ -231,10 +240,12 @@ func (s *Shop) CopyStrip(ctx context.Context, by record.Account, job, from int64
 			return store.Change{}, fault.New("from", "that job has no strip log", "choose one that has")
 		}
 		for i, e := range logOf(old).Copy() {
-			if err := t.AddStrip(ctx, job, record.StripEntry{Entry: e, Position: i + 1, Version: 1, At: s.Now()}, by.ID); err != nil {
+			if err := t.AddStrip(ctx, job, record.StripEntry{Entry: e, Position: i + 1, Version: 1, At: s.Now()},
+				by.ID); err != nil {
 				return store.Change{}, err
 			}
 		}
-		return store.Change{Noun: "strip", Item: fmt.Sprint(from), Action: "copied", Said: fmt.Sprintf("strip log started from job %d, %s", from, old.Object.Name)}, nil
+		return store.Change{Noun: "strip", Item: fmt.Sprint(from), Action: "copied",
+			Said: fmt.Sprintf("strip log started from job %d, %s", from, old.Object.Name)}, nil
 	})
 }

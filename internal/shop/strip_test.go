@@ -11,14 +11,16 @@ import (
 )
 
 func came(what string, n int, captures ...string) striplog.Entry {
-	return striplog.Entry{Kind: striplog.Fasteners, What: what, Count: n, Fate: striplog.Back, Captures: captures, Held: striplog.Held{How: "screw", Drive: "T20", Size: "M4"}}
+	return striplog.Entry{Kind: striplog.Fasteners, What: what, Count: n, Fate: striplog.Back, Captures: captures,
+		Held: striplog.Held{How: "screw", Drive: "T20", Size: "M4"}}
 }
 
 // Off in order, back in order, and no signature while something is out.
 func TestStripAndRebuild(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	for _, e := range []striplog.Entry{came("bracket screw", 4), {Kind: striplog.Part, What: "bracket", Count: 4, Fate: striplog.Back, Held: striplog.Held{How: "gravity"}}} {
+	for _, e := range []striplog.Entry{came("bracket screw", 4), {Kind: striplog.Part, What: "bracket", Count: 4,
+		Fate: striplog.Back, Held: striplog.Held{How: "gravity"}}} {
 		if err := s.AddStrip(ctx, tor, "", id, e); err != nil {
 			t.Fatal(err)
 		}
@@ -107,7 +109,8 @@ func TestStripCopy(t *testing.T) {
 func TestStripRefuses(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	for field, e := range map[string]striplog.Entry{"what": came(" ", 1), "count": came("x", 0), "captures": came("x", 1, "e9")} {
+	for field, e := range map[string]striplog.Entry{"what": came(" ", 1), "count": came("x", 0),
+		"captures": came("x", 1, "e9")} {
 		if f := fault.Of(s.AddStrip(ctx, tor, "", id, e)); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}

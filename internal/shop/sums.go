@@ -54,10 +54,12 @@ func (s *Shop) Sash(ctx context.Context, in SashIn) (across, down SashOut, err e
 	if err != nil {
 		return across, down, err
 	}
-	if across, err = in.Across.solve("across", shop.Unit, in.Instrument, "column", "upright bar", "left stile", "right stile", "the sash's width"); err != nil {
+	if across, err = in.Across.solve("across", shop.Unit, in.Instrument, "column", "upright bar", "left stile",
+		"right stile", "the sash's width"); err != nil {
 		return across, down, err
 	}
-	down, err = in.Down.solve("down", shop.Unit, in.Instrument, "row", "cross bar", "top rail", "bottom rail", "the sash's height")
+	down, err = in.Down.solve("down", shop.Unit, in.Instrument, "row", "cross bar", "top rail", "bottom rail",
+		"the sash's height")
 	return across, down, err
 }
 
@@ -121,7 +123,8 @@ func (w SashWay) solve(way string, unit length.Unit, with length.Instrument, nam
 // readText reads a length for a field and points at the character.
 func readText(field, text string, unit length.Unit, with length.Instrument) (length.Reading, error) {
 	if !with.Known() {
-		return length.Reading{}, fault.New("instrument", "no instrument of that name", "use tape, rule, caliper, laser or traced line")
+		return length.Reading{}, fault.New("instrument", "no instrument of that name",
+			"use tape, rule, caliper, laser or traced line")
 	}
 	r, err := length.Parse(text, unit, with)
 	var le *length.Error

@@ -49,7 +49,8 @@ const usualTape = 3.0
 // usualFixings are what is tightened where nobody has counted yet, by the kind of
 // fixing; a ring springs in, and has none. Common practice, no source.
 var usualFixings = map[string]setting.Sides{
-	"bracket": {Top: 2, Bottom: 2}, "bar": {Bottom: 3}, "nut": {Right: 2, Left: 2}, "bolt": {Bottom: 2}, "screw": {Top: 2, Right: 2, Bottom: 2, Left: 2},
+	"bracket": {Top: 2, Bottom: 2}, "bar": {Bottom: 3}, "nut": {Right: 2, Left: 2}, "bolt": {Bottom: 2},
+	"screw": {Top: 2, Right: 2, Bottom: 2, Left: 2},
 }
 
 // peakOver is how far a short peak lies above a steady heat that was typed in,
@@ -101,7 +102,8 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	}
 	o.Power, o.Gas, o.Old, o.Strike = in.Power, in.Gas, in.Old, in.Strike
 	o.Vehicle, o.Moves, o.Water = in.Vehicle, in.Moves, in.Water
-	p = record.Pane{Held: record.Held{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like, Stack: pane.Stack{Cavity: cavity}}}
+	p = record.Pane{Held: record.Held{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like,
+		Stack: pane.Stack{Cavity: cavity}}}
 	if f.Tightening != "" {
 		p.Sides = usualFixings[f.Fixing]
 	}
@@ -172,7 +174,8 @@ func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in Tak
 }
 
 // addJob writes object, job and panes and opens the trail.
-func (s *Shop) addJob(ctx context.Context, t *store.Tx, by record.Account, customer int64, j record.Job) (int64, error) {
+func (s *Shop) addJob(ctx context.Context, t *store.Tx, by record.Account, customer int64, j record.Job) (int64,
+	error) {
 	o := j.Object
 	object, err := t.AddObject(ctx, o, customer)
 	if err != nil {
@@ -191,5 +194,6 @@ func (s *Shop) addJob(ctx context.Context, t *store.Tx, by record.Account, custo
 	if err := t.IndexJob(ctx, id); err != nil {
 		return 0, err
 	}
-	return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: o.Name, Action: "taken in", Said: "taken in: " + o.Name, After: j})
+	return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: o.Name,
+		Action: "taken in", Said: "taken in: " + o.Name, After: j})
 }

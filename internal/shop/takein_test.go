@@ -12,7 +12,8 @@ import (
 func TestUsualFixings(t *testing.T) {
 	s, _, tor := open(t)
 	for family, want := range map[string]setting.Sides{
-		"clip-heat": {Top: 2, Bottom: 2}, "channel-front": {Bottom: 3}, "window-pack": {Right: 2, Left: 2}, "drop-glass": {Bottom: 2}, "clamp-ring": {Top: 2, Right: 2, Bottom: 2, Left: 2},
+		"clip-heat": {Top: 2, Bottom: 2}, "channel-front": {Bottom: 3}, "window-pack": {Right: 2, Left: 2},
+		"drop-glass": {Bottom: 2}, "clamp-ring": {Top: 2, Right: 2, Bottom: 2, Left: 2},
 		"ring-port": {}, "gauge-tube": {}, "bead-brads": {}, "locking-gasket": {}, "edge-bonded": {},
 	} {
 		in := stove()
@@ -31,7 +32,8 @@ func TestUsualFixings(t *testing.T) {
 // once it is noted, is held against all of it.
 func TestWhereItStands(t *testing.T) {
 	s, _, tor := open(t)
-	for stands, want := range map[exposure.Stands][2]float64{"": {240, 0}, exposure.Inner: {240, 0}, exposure.Middle: {174, 240}, exposure.Outer: {108, 240}} {
+	for stands, want := range map[exposure.Stands][2]float64{"": {240, 0}, exposure.Inner: {240, 0},
+		exposure.Middle: {174, 240}, exposure.Outer: {108, 240}} {
 		in := stove()
 		in.Family, in.Exposure, in.Object, in.Stands = "channel-front", "oven", "Deck oven, door", stands
 		id, err := s.TakeIn(ctx, tor, "", in)

@@ -43,29 +43,35 @@ func (s *Shop) TakeOn(ctx context.Context, by record.Account, at Bench, key stri
 		k := stops[i]
 		seen := prove.Taken{Key: key, Says: k.Says, Beyond: in.Beyond}
 		if !seen.Covers(k) {
-			return store.Change{}, &record.Conflict{Field: "stop", Says: fmt.Sprintf("This has become worse since: %s. Yours is not kept yet.", k.Says)}
+			return store.Change{},
+				&record.Conflict{Field: "stop", Says: fmt.Sprintf("This has become worse since: %s. Yours is not kept yet.",
+					k.Says)}
 		}
 		if k.Taken != nil && k.Taken.By == by.Name && k.Taken.Reason == reason {
 			return store.Change{}, nil // a retry
 		}
 		if len(p.Taken) >= mostTaken {
-			return store.Change{}, fault.New("stop", "more was taken on here than anybody can answer for", "put the readings and the choice right")
+			return store.Change{}, fault.New("stop", "more was taken on here than anybody can answer for",
+				"put the readings and the choice right")
 		}
 		taken := record.Taken{Key: key, Says: plainText(k.Says, 600), Beyond: k.Beyond, Reason: reason, At: s.Now()}
-		return store.Change{Noun: "stop", Item: key, Action: "taken on", Said: "took on: " + k.Says + ": " + reason, After: taken}, t.SetTaken(ctx, p.ID, taken, by.ID)
+		return store.Change{Noun: "stop", Item: key, Action: "taken on", Said: "took on: " + k.Says + ": " + reason,
+			After: taken}, t.SetTaken(ctx, p.ID, taken, by.ID)
 	})
 }
 
 // takeGates takes the gates on that are closed for a material which an owner
 // settles on with a reason.
-func (s *Shop) takeGates(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane, c record.Choice, reason string) error {
+func (s *Shop) takeGates(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
+	c record.Choice, reason string) error {
 	with := *p
 	with.Choice = &c
 	for _, k := range benchOf(j, &with, length.MM, nil, numbers).stops {
 		if !strings.HasPrefix(k.Key, "gate_") || k.Taken != nil {
 			continue
 		}
-		if err := t.SetTaken(ctx, p.ID, record.Taken{Key: k.Key, Says: k.Says, Beyond: k.Beyond, Reason: reason, At: s.Now()}, by.ID); err != nil {
+		if err := t.SetTaken(ctx, p.ID, record.Taken{Key: k.Key, Says: k.Says, Beyond: k.Beyond, Reason: reason, At: s.Now()},
+			by.ID); err != nil {
 			return err
 		}
 	}
@@ -86,6 +92,7 @@ func (s *Shop) LetGo(ctx context.Context, by record.Account, at Bench, key strin
 		if i < 0 {
 			return store.Change{}, nil
 		}
-		return store.Change{Noun: "stop", Item: key, Action: "open", Said: "no longer takes on: " + p.Taken[i].Says, Before: p.Taken[i]}, t.ClearTaken(ctx, p.ID, key)
+		return store.Change{Noun: "stop", Item: key, Action: "open", Said: "no longer takes on: " + p.Taken[i].Says,
+			Before: p.Taken[i]}, t.ClearTaken(ctx, p.ID, key)
 	})
 }

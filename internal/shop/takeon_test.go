@@ -75,7 +75,8 @@ func TestAStopStops(t *testing.T) {
 		t.Fatalf("%+v", v.Hindrances)
 	}
 	key := v.Hindrances[0].Key
-	if v.Stops[0].Place != string(fit.Reach) || !strings.Contains(v.Stops[0].Says, "under a bracket") || !strings.HasPrefix(v.Stops[0].Limit, "at least 4 mm") {
+	if v.Stops[0].Place != string(fit.Reach) || !strings.Contains(v.Stops[0].Says, "under a bracket") ||
+		!strings.HasPrefix(v.Stops[0].Limit, "at least 4 mm") {
 		t.Fatalf("%+v", v.Stops[0])
 	}
 	var refused *Open
@@ -87,17 +88,21 @@ func TestAStopStops(t *testing.T) {
 	}
 	beyond := v.Stops[0].Beyond
 	var denied *record.Denied
-	if err := s.TakeOn(ctx, tor, First(id), key, TakeOn{Reason: "it will hold, I think", Beyond: beyond}); !errors.As(err, &denied) {
+	if err := s.TakeOn(ctx, tor, First(id), key, TakeOn{Reason: "it will hold, I think", Beyond: beyond}); !errors.As(err,
+		&denied) {
 		t.Fatalf("a technician took it on: %v", err)
 	}
-	if f := fault.Of(s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "x", Beyond: beyond})); f == nil || f.Field != "reason" {
+	if f := fault.Of(s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "x", Beyond: beyond})); f == nil ||
+		f.Field != "reason" {
 		t.Fatalf("a letter is a reason: %v", f)
 	}
-	if f := fault.Of(s.TakeOn(ctx, mira, First(id), "rest", TakeOn{Reason: "it will hold, I think"})); f == nil || f.Field != "stop" {
+	if f := fault.Of(s.TakeOn(ctx, mira, First(id), "rest", TakeOn{Reason: "it will hold, I think"})); f == nil ||
+		f.Field != "stop" {
 		t.Fatalf("took on what is no stop: %v", f)
 	}
 	var conflict *record.Conflict
-	if err := s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "it will hold, I think", Beyond: beyond / 2}); !errors.As(err, &conflict) {
+	if err := s.TakeOn(ctx, mira, First(id), key,
+		TakeOn{Reason: "it will hold, I think", Beyond: beyond / 2}); !errors.As(err, &conflict) {
 		t.Fatalf("took on more than was seen: %v", err)
 	}
 	for range 2 { // a retry is as good as once
@@ -131,13 +136,15 @@ func TestAStopStops(t *testing.T) {
 	if v = view1(t, s, id); stopsOf(v) != key {
 		t.Fatalf("let go, and %q stops", stopsOf(v))
 	}
-	if err := s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "wider brackets come on Friday", Beyond: beyond}); err != nil {
+	if err := s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "wider brackets come on Friday",
+		Beyond: beyond}); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
 		t.Fatal(err)
 	}
-	if v = view1(t, s, id); v.Job.Ticket.Changed || len(v.Stops) != 1 || v.Stops[0].Taken.Reason != "wider brackets come on Friday" {
+	if v = view1(t, s, id); v.Job.Ticket.Changed || len(v.Stops) != 1 ||
+		v.Stops[0].Taken.Reason != "wider brackets come on Friday" {
 		t.Fatalf("%+v", v.Stops)
 	}
 	// The word of an owner here is none in another shop.
@@ -178,7 +185,8 @@ func TestAGateThatClosesStops(t *testing.T) {
 	settle := func(by record.Account, want string) {
 		t.Helper()
 		seen := view1(t, s, id).Pane.Choice.ID
-		if err := s.Choose(ctx, by, First(id), Settle{Material: "toughened", Thickness: 4, Reason: "nothing else is to be had", Seen: seen}); err != nil {
+		if err := s.Choose(ctx, by, First(id), Settle{Material: "toughened", Thickness: 4,
+			Reason: "nothing else is to be had", Seen: seen}); err != nil {
 			t.Fatal(err)
 		}
 		if v := view1(t, s, id); stopsOf(v) != want {
@@ -220,7 +228,8 @@ func TestLeavingEverythingOutGetsNoSignature(t *testing.T) {
 			}
 		}
 		for _, c := range v.Checks {
-			err := s.Answer(ctx, tor, First(id), c.Key, Checked{Answer: prove.Answer{Outcome: prove.Skip, Finding: "no time for it"}})
+			err := s.Answer(ctx, tor, First(id), c.Key,
+				Checked{Answer: prove.Answer{Outcome: prove.Skip, Finding: "no time for it"}})
 			if (err == nil) != (c.May != "") {
 				t.Errorf("%s: %s skipped: %v", f.ID, c.Key, err)
 			}
@@ -265,7 +274,8 @@ func TestACureWaits(t *testing.T) {
 		t.Fatalf("cured too soon: %v", f)
 	}
 	v := view1(t, s, id)
-	if len(v.Waits) == 0 || v.Waits[0].Step != "measure" || v.Waits[1].Step != "cure" || !v.Waits[1].Until.Equal(now.Add(time.Minute)) {
+	if len(v.Waits) == 0 || v.Waits[0].Step != "measure" || v.Waits[1].Step != "cure" ||
+		!v.Waits[1].Until.Equal(now.Add(time.Minute)) {
 		t.Fatalf("%+v", v.Waits)
 	}
 	for _, c := range v.Checks {
@@ -273,7 +283,8 @@ func TestACureWaits(t *testing.T) {
 			t.Errorf("%s waits %q", c.Key, c.Waits)
 		}
 	}
-	if f := fault.Of(s.Answer(ctx, tor, First(id), "press", Checked{Answer: prove.Answer{Outcome: prove.Pass}})); f == nil {
+	if f := fault.Of(s.Answer(ctx, tor, First(id), "press",
+		Checked{Answer: prove.Answer{Outcome: prove.Pass}})); f == nil {
 		t.Error("pressed before it had cured")
 	}
 	now = now.Add(time.Minute)
@@ -283,7 +294,8 @@ func TestACureWaits(t *testing.T) {
 	if err := s.Tick(ctx, tor, First(id), "cure", Done{Outcome: "open", Seen: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Tick(ctx, mira, First(id), "cure", Done{Outcome: "left-out", Reason: "glued with butyl, nothing cures"}); err != nil {
+	if err := s.Tick(ctx, mira, First(id), "cure",
+		Done{Outcome: "left-out", Reason: "glued with butyl, nothing cures"}); err != nil {
 		t.Fatal(err)
 	}
 }
@@ -294,7 +306,8 @@ func TestAFailureStaysOnTheRecord(t *testing.T) {
 	id := takeIn(t, s, tor)
 	answer := func(o prove.Outcome, finding string, seen int) {
 		t.Helper()
-		if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: o, Finding: finding}, Seen: seen}); err != nil {
+		if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: o, Finding: finding},
+			Seen: seen}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -308,7 +321,8 @@ func TestAFailureStaysOnTheRecord(t *testing.T) {
 		if c.Key != "paper" {
 			continue
 		}
-		if c.Outcome != prove.Pass || len(c.Trials) != 2 || c.Trials[0].Finding != "loose at the hinge" || c.Trials[1].Finding != "still loose" || c.Trials[0].By != "Tor" {
+		if c.Outcome != prove.Pass || len(c.Trials) != 2 || c.Trials[0].Finding != "loose at the hinge" ||
+			c.Trials[1].Finding != "still loose" || c.Trials[0].By != "Tor" {
 			t.Errorf("%+v", c)
 		}
 	}

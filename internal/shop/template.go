@@ -40,11 +40,14 @@ func (s *Shop) PhotoTemplate(ctx context.Context, in perspective.In) (PhotoOut, 
 		Sentence: fmt.Sprintf("is how far its least sure corner, point %d, may be off", t.Worst),
 		Working: working.Of("√Σ (shift of the corner by each mark moved {e} px)²", t.Doubt, "mm",
 			working.In("e", "marking error", in.Error, "px", origin.Custom())).
-			With("Each mark and the point itself is moved by the error, across and down, and the shifts are added as squares. Lay a larger sheet nearer to the outline, or mark a second sheet, and it falls.")}
+			With("Each mark and the point itself is moved by the error, across and down, and the shifts are added as squares. " +
+				"Lay a larger sheet nearer to the outline, or mark a second sheet, and it falls.")}
 	figures := []working.Figure{doubt}
 	if t.Rms > 0 {
-		figures = append(figures, working.Figure{Key: "photo_rms", Value: t.Rms, Unit: "px", Verdict: working.Note, Sentence: "is how far the marks disagree among themselves",
-			Working: working.Of("√(Σ d² / {n})", t.Rms, "px", working.In("n", "marks", float64(4+len(in.More)), "", origin.Read("")))})
+		figures = append(figures, working.Figure{Key: "photo_rms", Value: t.Rms, Unit: "px", Verdict: working.Note,
+			Sentence: "is how far the marks disagree among themselves",
+			Working: working.Of("√(Σ d² / {n})", t.Rms, "px", working.In("n", "marks", float64(4+len(in.More)), "",
+				origin.Read("")))})
 	}
 	out.Figures = append(reckon.Present(figures, shop.Unit), figuresOf(t.Outline, shop.Unit)...)
 	return out, nil
@@ -60,7 +63,8 @@ func (s *Shop) LaySash(ctx context.Context, by record.Account, job int64, in Sas
 	}
 	for _, way := range []SashOut{across, down} {
 		if way.Odd != nil {
-			return 0, fault.New("sash", "the sash says stop: "+way.Odd.Sentence, "put its readings right before you lay its lights on a job")
+			return 0, fault.New("sash", "the sash says stop: "+way.Odd.Sentence,
+				"put its readings right before you lay its lights on a job")
 		}
 	}
 	laid := 0
@@ -72,7 +76,8 @@ func (s *Shop) LaySash(ctx context.Context, by record.Account, job int64, in Sas
 		}
 		columns, rows := len(across.Lights), len(down.Lights)
 		if len(j.Panes) != columns*rows {
-			return store.Change{}, fault.New("job", fmt.Sprintf("the job has %d panes, the sash %d × %d lights", len(j.Panes), columns, rows), "lay out the panes of the job as the sash stands")
+			return store.Change{}, fault.New("job", fmt.Sprintf("the job has %d panes, the sash %d × %d lights", len(j.Panes),
+				columns, rows), "lay out the panes of the job as the sash stands")
 		}
 		for i, p := range j.Panes {
 			n, err := s.layLight(ctx, t, by, p, across.Lights[i%columns], down.Lights[i/columns])
@@ -84,13 +89,15 @@ func (s *Shop) LaySash(ctx context.Context, by record.Account, job int64, in Sas
 		if laid == 0 {
 			return store.Change{}, nil
 		}
-		return store.Change{Noun: "sash", Item: fmt.Sprint(laid), Action: "laid", Said: fmt.Sprintf("the sash gave %d lights their size", laid)}, nil
+		return store.Change{Noun: "sash", Item: fmt.Sprint(laid), Action: "laid",
+			Said: fmt.Sprintf("the sash gave %d lights their size", laid)}, nil
 	})
 	return laid, err
 }
 
 // layLight writes the four readings that a light's size stands for.
-func (s *Shop) layLight(ctx context.Context, t *store.Tx, by record.Account, p record.Pane, w, h SashPart) (int, error) {
+func (s *Shop) layLight(ctx context.Context, t *store.Tx, by record.Account, p record.Pane, w, h SashPart) (int,
+	error) {
 	if !w.Known || !h.Known || p.Shape.Kind != "" {
 		return 0, nil
 	}
@@ -106,7 +113,9 @@ func (s *Shop) layLight(ctx context.Context, t *store.Tx, by record.Account, p r
 		if _, err := placeOf(p.Held, x.place); err != nil || read[x.place] {
 			continue
 		}
-		r := length.Reading{Value: x.part.Value, Doubt: x.part.Doubt, Text: strings.ReplaceAll(fmt.Sprintf("%s ±%s mm", working.Num(x.part.Value, 1), working.Num(x.part.Doubt, 1)), "−", "-")}
+		r := length.Reading{Value: x.part.Value, Doubt: x.part.Doubt,
+			Text: strings.ReplaceAll(fmt.Sprintf("%s ±%s mm", working.Num(x.part.Value, 1), working.Num(x.part.Doubt, 1)),
+				"−", "-")}
 		if err := x.place.Check(r); err != nil {
 			return 0, err
 		}
@@ -114,7 +123,8 @@ func (s *Shop) layLight(ctx context.Context, t *store.Tx, by record.Account, p r
 		if err != nil {
 			return 0, err
 		}
-		if err := t.AddReading(ctx, p.ID, record.Reading{Place: x.place, Reading: r, Instrument: length.Tape, ByID: by.ID, At: s.Now(), Version: last + 1}); err != nil {
+		if err := t.AddReading(ctx, p.ID, record.Reading{Place: x.place, Reading: r, Instrument: length.Tape, ByID: by.ID,
+			At: s.Now(), Version: last + 1}); err != nil {
 			return 0, err
 		}
 		done = 1

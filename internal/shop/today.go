@@ -100,7 +100,8 @@ func (s *Shop) Today(ctx context.Context) (Today, error) {
 // with, or at the one whose wait ends first.
 func (j stand) turn(now time.Time) Turn {
 	p := j.next(now)
-	t := Turn{Job: j.id, Pane: p.id, Panes: len(j.panes), Object: j.object, Customer: j.customer, Place: j.place, PromisedAt: j.promised, Route: p.route, Left: j.left, People: 1, Problem: p.problem}
+	t := Turn{Job: j.id, Pane: p.id, Panes: len(j.panes), Object: j.object, Customer: j.customer, Place: j.place,
+		PromisedAt: j.promised, Route: p.route, Left: j.left, People: 1, Problem: p.problem}
 	if t.Panes > 1 {
 		t.Name = p.name
 	}

@@ -24,7 +24,8 @@ func (e *unreckonable) Unwrap() error { return e.err }
 // reckoned runs a write on an open job under its lock and reckons what was
 // written before it is kept: one pane, or all of them for 0. A pane that could
 // not be reckoned before does not stand in the way of mending it or another.
-func (s *Shop) reckoned(ctx context.Context, by record.Account, job, pane int64, f func(*store.Tx, *record.Job) (store.Change, error)) error {
+func (s *Shop) reckoned(ctx context.Context, by record.Account, job, pane int64,
+	f func(*store.Tx, *record.Job) (store.Change, error)) error {
 	broken := map[int64]bool{}
 	for {
 		err := s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {

@@ -163,7 +163,8 @@ func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 	o := j.Object
 	k := reckon.Known{
 		Family: p.Family, Exposure: o.Exposure, Frame: p.Frame, Readings: map[fit.Place]length.Reading{}, Cutter: p.Cutter,
-		Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle, Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike,
+		Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle,
+		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike,
 		Like: p.Like, Duty: p.Duty, Stack: p.Stack, Uses: p.Uses, Own: j.Own, Stamp: o.Stamp, Unit: unit,
 	}
 	for _, r := range p.Readings {
@@ -228,7 +229,8 @@ func (s *Shop) view(j record.Job, was *Signed, pane int64, unit length.Unit, dee
 // lay puts one pane of a job that is worked out on the table.
 func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) View {
 	b := benches[on]
-	v := View{Job: j, Pane: b.pane, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j), Reckoning: b.reck, Checks: b.checks, benches: benches}
+	v := View{Job: j, Pane: b.pane, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j), Reckoning: b.reck,
+		Checks: b.checks, benches: benches}
 	for i := range benches {
 		benches[i].route = route.Legs(benches[i].progress(len(v.Strip.Open), j.Signed))
 		v.MinutesTo += benches[i].left
@@ -321,8 +323,10 @@ func waits(p record.Pane, now time.Time) bool {
 
 func (s *Shop) stateOf(b benchView) PaneState {
 	p := b.pane
-	st := PaneState{ID: p.ID, Number: p.Number, Name: paneName(p), Family: b.reck.Family.Name, Spot: p.Spot, State: "done", Order: b.reck.Order, Version: p.Version,
-		Untouched: len(p.Readings)+len(p.Ticks)+len(p.Answers)+len(p.Trials)+len(p.Taken) == 0 && p.Choice == nil && p.Diagnosis == nil}
+	st := PaneState{ID: p.ID, Number: p.Number, Name: paneName(p), Family: b.reck.Family.Name, Spot: p.Spot, State: "done",
+		Order: b.reck.Order, Version: p.Version,
+		Untouched: len(p.Readings)+len(p.Ticks)+len(p.Answers)+len(p.Trials)+len(p.Taken) == 0 && p.Choice == nil &&
+			p.Diagnosis == nil}
 	for _, l := range b.route {
 		st.Open += l.Open
 		if l.State == route.Now && !b.finished() {
@@ -339,7 +343,8 @@ func (s *Shop) stateOf(b benchView) PaneState {
 func (v View) onObject() []drawing.ObjectPane {
 	out := make([]drawing.ObjectPane, 0, len(v.Panes))
 	for _, p := range v.Panes {
-		o := drawing.ObjectPane{ID: p.ID, Spot: p.Spot, State: p.State, Label: fmt.Sprintf("pane %d, %s: %s", p.Number, p.Name, p.say())}
+		o := drawing.ObjectPane{ID: p.ID, Spot: p.Spot, State: p.State, Label: fmt.Sprintf("pane %d, %s: %s", p.Number,
+			p.Name, p.say())}
 		if p.ID == v.Pane.ID {
 			o.State, o.Label = "here", o.Label+", on the table"
 		}
@@ -457,7 +462,8 @@ func (b benchView) state() prove.State {
 }
 
 func (b benchView) progress(out int, signed bool) route.Progress {
-	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(b.reck.Fit.Missing), Odd: len(b.reck.Fit.Odd), Chosen: b.pane.Choice != nil, Out: out, Signed: signed}
+	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(b.reck.Fit.Missing), Odd: len(b.reck.Fit.Odd),
+		Chosen: b.pane.Choice != nil, Out: out, Signed: signed}
 	if b.reck.Fault != nil {
 		p.Odd++
 	}

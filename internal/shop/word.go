@@ -108,7 +108,8 @@ func (s *Shop) ResetPassword(ctx context.Context, in Reset, address string) (rec
 			return err
 		}
 		if !used || !a.Active {
-			return fault.New("word", "this name and word do not belong together, or the word is over", "ask the owner for a new one")
+			return fault.New("word", "this name and word do not belong together, or the word is over",
+				"ask the owner for a new one")
 		}
 		if err := t.SetPassword(ctx, a.ID, hash); err != nil {
 			return err
@@ -119,6 +120,7 @@ func (s *Shop) ResetPassword(ctx context.Context, in Reset, address string) (rec
 		if err := s.passed(ctx, t, all, a, address); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: a.ID, At: s.Now(), Noun: "person", Item: login, Action: "changed", Said: "new password set with a word"})
+		return t.Audit(ctx, store.Change{Account: a.ID, At: s.Now(), Noun: "person", Item: login, Action: "changed",
+			Said: "new password set with a word"})
 	})
 }

@@ -38,14 +38,18 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 	}
 	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		if !slices.Contains(sold(j, p, m), in.Thickness) {
-			return store.Change{}, fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)), "choose one of its thicknesses")
+			return store.Change{},
+				fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)),
+					"choose one of its thicknesses")
 		}
 		if c := p.Choice; c != nil {
 			if c.Material == in.Material && c.Thickness == in.Thickness && in.Reason == "" {
 				return store.Change{}, nil
 			}
 			if c.ID != in.Seen {
-				return store.Change{}, &record.Conflict{Field: "material", Says: fmt.Sprintf("%s settled on %s mm %s %s. Yours is not kept yet.", c.By, working.Num(c.Thickness, 1), c.Material, s.ago(c.At))}
+				return store.Change{},
+					&record.Conflict{Field: "material", Says: fmt.Sprintf("%s settled on %s mm %s %s. Yours is not kept yet.", c.By,
+						working.Num(c.Thickness, 1), c.Material, s.ago(c.At))}
 			}
 		}
 		reason, err := whyChosen(j, p, in)
@@ -58,7 +62,8 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 				return store.Change{}, err
 			}
 		}
-		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c},
+		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s",
+				working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c},
 			t.AddChoice(ctx, p.ID, c, by.ID)
 	})
 }
@@ -173,7 +178,8 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		if in.Outcome == "open" {
 			return c, t.ClearTick(ctx, p.ID, step)
 		}
-		return c, t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1, At: s.Now()}, by.ID)
+		return c, t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
+			At: s.Now()}, by.ID)
 	})
 }
 
@@ -182,9 +188,11 @@ func (s *Shop) tickConflict(last record.Tick, step string) error {
 	case "open":
 		return &record.Conflict{Field: step, Says: "Somebody opened this step again. Yours is not kept yet."}
 	case "left-out":
-		return &record.Conflict{Field: step, Says: fmt.Sprintf("%s left this step out %s: %s. Yours is not kept yet.", last.By, s.ago(last.At), last.Reason)}
+		return &record.Conflict{Field: step, Says: fmt.Sprintf("%s left this step out %s: %s. Yours is not kept yet.",
+			last.By, s.ago(last.At), last.Reason)}
 	}
-	return &record.Conflict{Field: step, Says: fmt.Sprintf("%s ticked this step %s. Yours is not kept yet.", last.By, s.ago(last.At))}
+	return &record.Conflict{Field: step, Says: fmt.Sprintf("%s ticked this step %s. Yours is not kept yet.", last.By,
+		s.ago(last.At))}
 }
 
 // untilSaid is what to do about a wait.
@@ -233,7 +241,8 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		if err != nil {
 			return store.Change{}, err
 		}
-		a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Finding: taken.Finding}, Version: 1, At: s.Now()}
+		a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value,
+			Finding: taken.Finding}, Version: 1, At: s.Now()}
 		if last != nil {
 			if sameAnswer(last.Answer, a.Answer) {
 				return store.Change{}, nil // a retry, or two who saw the same
@@ -246,31 +255,36 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		if err := s.keepTrial(ctx, t, p, last, by); err != nil {
 			return store.Change{}, err
 		}
-		return store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome), Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}, t.SetAnswer(ctx, p.ID, a, by.ID)
+		return store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome),
+			Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}, t.SetAnswer(ctx, p.ID, a, by.ID)
 	})
 }
 
 // keepTrial puts an answer that failed on the record before another one takes
 // its place.
-func (s *Shop) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, last *record.Answer, by record.Account) error {
+func (s *Shop) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, last *record.Answer,
+	by record.Account) error {
 	if last == nil || last.Answer.Outcome != prove.Fail {
 		return nil
 	}
 	if len(p.Trials) >= mostOfPane {
 		return fault.New("outcome", "this was tried as often as anybody tries", "look for another cause")
 	}
-	return t.AddTrial(ctx, p.ID, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding, Author: last.By, At: last.At}, by.ID)
+	return t.AddTrial(ctx, p.ID, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
+		Author: last.By, At: last.At}, by.ID)
 }
 
 func sameAnswer(a, b prove.Answer) bool {
-	return a.Outcome == b.Outcome && a.Finding == b.Finding && (a.Value == nil) == (b.Value == nil) && (a.Value == nil || *a.Value == *b.Value)
+	return a.Outcome == b.Outcome && a.Finding == b.Finding && (a.Value == nil) == (b.Value == nil) &&
+		(a.Value == nil || *a.Value == *b.Value)
 }
 
 func (s *Shop) answerConflict(last *record.Answer, check string) error {
 	if last == nil {
 		return &record.Conflict{Field: check, Says: "Somebody took the answer here back. Yours is not kept yet."}
 	}
-	return &record.Conflict{Field: check, Says: fmt.Sprintf("%s answered %q here %s. Yours is not kept yet.", last.By, last.Answer.Outcome, s.ago(last.At))}
+	return &record.Conflict{Field: check, Says: fmt.Sprintf("%s answered %q here %s. Yours is not kept yet.", last.By,
+		last.Answer.Outcome, s.ago(last.At))}
 }
 
 // Reopen takes the answer of a check back. seen is the version that the person
@@ -287,7 +301,8 @@ func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check st
 		if err := s.keepTrial(ctx, t, p, last, by); err != nil {
 			return store.Change{}, err
 		}
-		return store.Change{Noun: "check", Item: check, Action: "open", Said: now.Text + ": open again", Before: last}, t.ClearAnswer(ctx, p.ID, check)
+		return store.Change{Noun: "check", Item: check, Action: "open", Said: now.Text + ": open again", Before: last},
+			t.ClearAnswer(ctx, p.ID, check)
 	})
 }
 

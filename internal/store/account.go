@@ -28,7 +28,8 @@ func (s queries) Account(ctx context.Context, id int64) (record.Account, error) 
 // Credentials finds a person by sign-in name with the password's hash.
 func (s queries) Credentials(ctx context.Context, login string) (record.Account, string, error) {
 	var hash string
-	a, err := scanAccount(s.db.QueryRowContext(ctx, "SELECT "+accountColumns+", password_hash FROM account WHERE login = ?", login), &hash)
+	a, err := scanAccount(s.db.QueryRowContext(ctx, "SELECT "+accountColumns+
+		", password_hash FROM account WHERE login = ?", login), &hash)
 	return a, hash, err
 }
 
@@ -47,14 +48,16 @@ func (s queries) HasOwner(ctx context.Context) (bool, error) {
 
 // AddAccount adds a person.
 func (t *Tx) AddAccount(ctx context.Context, a record.Account, hash string, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO account (name, login, role, password_hash, active, created_at) VALUES (?, ?, ?, ?, TRUE, ?)",
+	return t.insert(ctx,
+		"INSERT INTO account (name, login, role, password_hash, active, created_at) VALUES (?, ?, ?, ?, TRUE, ?)",
 		a.Name, a.Login, a.Role, hash, at)
 }
 
 // SetAccount changes role and whether the person may sign in, at the version
 // that the caller saw.
 func (t *Tx) SetAccount(ctx context.Context, id int64, role record.Role, active bool, version int) (bool, error) {
-	return t.changed(ctx, "UPDATE account SET role = ?, active = ?, version = version + 1 WHERE id = ? AND version = ?", role, active, id, version)
+	return t.changed(ctx, "UPDATE account SET role = ?, active = ?, version = version + 1 WHERE id = ? AND version = ?",
+		role, active, id, version)
 }
 
 // SetPassword changes a person's password hash.

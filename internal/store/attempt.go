@@ -10,7 +10,9 @@ import (
 // Attempt tells how often something has failed to sign in since it last
 // succeeded, locking the count until the transaction ends.
 func (t *Tx) Attempt(ctx context.Context, scope, subject string) (n int, last time.Time, err error) {
-	err = t.tx.QueryRowContext(ctx, "SELECT failures, last_at FROM sign_in_attempt WHERE scope = ? AND subject = ? FOR UPDATE", scope, subject).Scan(&n, &last)
+	err = t.tx.QueryRowContext(ctx,
+		"SELECT failures, last_at FROM sign_in_attempt WHERE scope = ? AND subject = ? FOR UPDATE", scope, subject).Scan(&n,
+		&last)
 	if errors.Is(err, sql.ErrNoRows) {
 		err = nil
 	}
@@ -20,18 +22,21 @@ func (t *Tx) Attempt(ctx context.Context, scope, subject string) (n int, last ti
 // HoldAttempt locks a count, making one at nothing where there is none: of many
 // at once each sees what the one before it counted.
 func (t *Tx) HoldAttempt(ctx context.Context, scope, subject string, at time.Time) error {
-	return t.run(ctx, "INSERT INTO sign_in_attempt (scope, subject, failures, last_at) VALUES (?, ?, 0, ?) ON DUPLICATE KEY UPDATE failures = failures", scope, subject, at)
+	return t.run(ctx, "INSERT INTO sign_in_attempt (scope, subject, failures, last_at) VALUES (?, ?, 0, ?) ON DUPLICATE "+
+		"KEY UPDATE failures = failures", scope, subject, at)
 }
 
 // CountAttempt counts one more. It stands before the password is looked at, so
 // that many at once cannot all be let through.
 func (t *Tx) CountAttempt(ctx context.Context, scope, subject string, at time.Time) error {
-	return t.run(ctx, "INSERT INTO sign_in_attempt (scope, subject, failures, last_at) VALUES (?, ?, 1, ?) ON DUPLICATE KEY UPDATE failures = failures + 1, last_at = VALUES(last_at)", scope, subject, at)
+	return t.run(ctx, "INSERT INTO sign_in_attempt (scope, subject, failures, last_at) VALUES (?, ?, 1, ?) ON DUPLICATE "+
+		"KEY UPDATE failures = failures + 1, last_at = VALUES(last_at)", scope, subject, at)
 }
 
 // ForgetAttempt takes one count back, of an attempt that succeeded.
 func (t *Tx) ForgetAttempt(ctx context.Context, scope, subject string) error {
-	return t.run(ctx, "UPDATE sign_in_attempt SET failures = GREATEST(failures - 1, 0) WHERE scope = ? AND subject = ?", scope, subject)
+	return t.run(ctx, "UPDATE sign_in_attempt SET failures = GREATEST(failures - 1, 0) WHERE scope = ? AND subject = ?",
+		scope, subject)
 }
 
 // ClearAttempts forgets all counts of a subject.
@@ -42,11 +47,13 @@ func (t *Tx) ClearAttempts(ctx context.Context, scope, subject string) error {
 // KnowsAddress says whether a person has signed in from an address before.
 func (s queries) KnowsAddress(ctx context.Context, account int64, address string) (bool, error) {
 	var n int
-	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM known_address WHERE account_id = ? AND address = ?", account, address).Scan(&n)
+	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM known_address WHERE account_id = ? AND address = ?", account,
+		address).Scan(&n)
 	return n > 0, err
 }
 
 // LearnAddress notes that a person has signed in from an address.
 func (t *Tx) LearnAddress(ctx context.Context, account int64, address string, at time.Time) error {
-	return t.run(ctx, "INSERT INTO known_address (account_id, address, at) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE at = VALUES(at)", account, address, at)
+	return t.run(ctx, "INSERT INTO known_address (account_id, address, at) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE at "+
+		"= VALUES(at)", account, address, at)
 }

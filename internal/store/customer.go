@@ -13,7 +13,8 @@ func (s queries) CustomersLike(ctx context.Context, words string, most int) ([]r
 	return list(ctx, s.db, func(r *sql.Rows) (record.Customer, error) {
 		var c record.Customer
 		return c, r.Scan(&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version)
-	}, "SELECT id, name, phone, note, version FROM customer WHERE name LIKE ? OR phone LIKE ? ORDER BY name, id LIMIT ?", like, like, most)
+	}, "SELECT id, name, phone, note, version FROM customer WHERE name LIKE ? OR phone LIKE ? ORDER BY name, id LIMIT ?",
+		like, like, most)
 }
 
 // AddCustomer writes a new customer.
@@ -30,5 +31,7 @@ func (t *Tx) HasCustomer(ctx context.Context, id int64) (bool, error) {
 
 // SetCustomer changes a customer at the version that the caller saw.
 func (t *Tx) SetCustomer(ctx context.Context, c record.Customer) (bool, error) {
-	return t.changed(ctx, "UPDATE customer SET name = ?, phone = ?, note = ?, version = version + 1 WHERE id = ? AND version = ?", c.Name, c.Phone, c.Note, c.ID, c.Version)
+	return t.changed(ctx,
+		"UPDATE customer SET name = ?, phone = ?, note = ?, version = version + 1 WHERE id = ? AND version = ?", c.Name,
+		c.Phone, c.Note, c.ID, c.Version)
 }

@@ -66,7 +66,9 @@ func TestExplain(t *testing.T) {
 	_, _, _ = q.Credentials(ctx, "mira")
 	_, _ = q.KnowsAddress(ctx, 1, "x")
 	_, _, _ = q.Memo(ctx, "x")
-	for _, f := range []Filter{{Most: 40}, {State: "open", Most: 40}, {State: "signed", Most: 40}, {Words: "kiln", Most: 40}, {Words: "stove", State: "signed", Most: 40}, {Words: "quill 5021", Most: 40}, {Words: "quill", Before: id, State: "open", Most: 40}} {
+	for _, f := range []Filter{{Most: 40}, {State: "open", Most: 40}, {State: "signed", Most: 40},
+		{Words: "kiln", Most: 40}, {Words: "stove", State: "signed", Most: 40}, {Words: "quill 5021", Most: 40},
+		{Words: "quill", Before: id, State: "open", Most: 40}} {
 		if _, err := q.JobsLike(ctx, f); err != nil {
 			t.Fatalf("%+v: %v", f, err)
 		}
@@ -100,7 +102,8 @@ func TestExplain(t *testing.T) {
 			}
 			n, _ := strconv.Atoi(at["rows"])
 			// Read in the order of a key, a list ends where its limit does.
-			limited := strings.Contains(text, "LIMIT") && at["key"] != "" && (at["type"] == "index" || at["type"] == "range") && !strings.Contains(at["Extra"], "filesort") && !strings.Contains(at["Extra"], "temporary")
+			limited := strings.Contains(text, "LIMIT") && at["key"] != "" && (at["type"] == "index" || at["type"] == "range") &&
+				!strings.Contains(at["Extra"], "filesort") && !strings.Contains(at["Extra"], "temporary")
 			if n > most && !limited || at["type"] == "ALL" && n > 100 {
 				t.Errorf("%s reads %d rows of %s by %s (%s, %s)", text, n, at["table"], at["type"], at["key"], at["Extra"])
 			}
@@ -136,7 +139,8 @@ func TestFindsFarBelow(t *testing.T) {
 	if got := find(Filter{Words: "4711", Most: 5}); len(got) != 1 || got[0] != 4711 {
 		t.Errorf("a number among the newest: %v", got)
 	}
-	if got := find(Filter{Words: "cracked 123", Most: 50}); !slices.Contains(got, 123) || !slices.IsSortedFunc(got, func(a, b int64) int { return int(b - a) }) {
+	if got := find(Filter{Words: "cracked 123", Most: 50}); !slices.Contains(got, 123) ||
+		!slices.IsSortedFunc(got, func(a, b int64) int { return int(b - a) }) {
 		t.Errorf("a number far below: %v", got)
 	}
 	seen := map[int64]bool{}
@@ -155,7 +159,8 @@ func TestFindsFarBelow(t *testing.T) {
 		before = page[len(page)-1]
 	}
 	var want int
-	if err := s.DB.QueryRow("SELECT COUNT(*) FROM job j JOIN job_words w ON w.job_id = j.id WHERE j.state = 'open' AND w.words LIKE '%Quill%'").Scan(&want); err != nil || len(seen) != want {
+	if err := s.DB.QueryRow("SELECT COUNT(*) FROM job j JOIN job_words w ON w.job_id = j.id WHERE j.state = 'open' AND " +
+		"w.words LIKE '%Quill%'").Scan(&want); err != nil || len(seen) != want {
 		t.Errorf("%d of %d by pages, %v", len(seen), want, err)
 	}
 }

@@ -16,7 +16,8 @@ type Signal struct {
 
 // AddSignal keeps a line.
 func (t *Tx) AddSignal(ctx context.Context, account int64, line string, breaks bool, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO instrument_event (account_id, line, breaks, at) VALUES (?, ?, ?, ?)", account, line, breaks, at)
+	return t.insert(ctx, "INSERT INTO instrument_event (account_id, line, breaks, at) VALUES (?, ?, ?, ?)", account, line,
+		breaks, at)
 }
 
 // DropSignals forgets what was sent before a time.
@@ -29,12 +30,14 @@ func (s queries) Signals(ctx context.Context, account, after int64) ([]Signal, e
 	return list(ctx, s.db, func(r *sql.Rows) (Signal, error) {
 		var v Signal
 		return v, r.Scan(&v.ID, &v.Line, &v.Breaks)
-	}, "SELECT id, line, breaks FROM instrument_event WHERE account_id = ? AND id > ? ORDER BY id LIMIT 50", account, after)
+	}, "SELECT id, line, breaks FROM instrument_event WHERE account_id = ? AND id > ? ORDER BY id LIMIT 50", account,
+		after)
 }
 
 // LastSignal is the highest id for a person, 0 for none.
 func (s queries) LastSignal(ctx context.Context, account int64) (int64, error) {
 	var id int64
-	err := s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(id), 0) FROM instrument_event WHERE account_id = ?", account).Scan(&id)
+	err := s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(id), 0) FROM instrument_event WHERE account_id = ?",
+		account).Scan(&id)
 	return id, err
 }

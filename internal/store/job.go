@@ -23,7 +23,8 @@ func scanJob(r *sql.Rows) (record.Job, error) {
 	var carried record.Carriage
 	var carriedAt *time.Time
 	c, o := &j.Customer, &j.Object
-	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt, &carried.By, &carriedAt, &carried.Says,
+	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
+		&carried.By, &carriedAt, &carried.Says,
 		&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version,
 		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Moves, &o.Water, &o.Old, &o.Strike, &o.Stamp, &o.Version)
 	if err != nil {
@@ -70,7 +71,8 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		found[i].Own = laid
 	}
-	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped, s.tickets} {
+	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped,
+		s.tickets} {
 		if err := fill(ctx, in, args, byID); err != nil {
 			return nil, err
 		}
@@ -151,7 +153,8 @@ func (t *Tx) TouchJob(ctx context.Context, id int64) error {
 
 // TouchJobsOf counts a change to every job of a customer.
 func (t *Tx) TouchJobsOf(ctx context.Context, customer int64) error {
-	return t.run(ctx, "UPDATE job j JOIN object o ON o.id = j.object_id SET j.pulse = j.pulse + 1 WHERE o.customer_id = ?", customer)
+	return t.run(ctx, "UPDATE job j JOIN object o ON o.id = j.object_id SET j.pulse = j.pulse + 1 WHERE o.customer_id = ?",
+		customer)
 }
 
 // TouchOpenJobs counts a change to every open job.
@@ -161,7 +164,8 @@ func (t *Tx) TouchOpenJobs(ctx context.Context) error {
 
 // AddJob writes a new job for an object.
 func (t *Tx) AddJob(ctx context.Context, j record.Job, by int64) (int64, error) {
-	return t.insert(ctx, "INSERT INTO job (object_id, story, place, promised_at, created_by, created_at) VALUES (?, ?, ?, ?, ?, ?)",
+	return t.insert(ctx,
+		"INSERT INTO job (object_id, story, place, promised_at, created_by, created_at) VALUES (?, ?, ?, ?, ?, ?)",
 		j.Object.ID, j.Story, j.Place, j.PromisedAt, by, j.CreatedAt)
 }
 
@@ -173,7 +177,8 @@ func (t *Tx) CarryJob(ctx context.Context, id, by int64, says string, at time.Ti
 // SetJob changes story, place and promise, at the version that
 // the caller saw.
 func (t *Tx) SetJob(ctx context.Context, j record.Job) (bool, error) {
-	return t.changed(ctx, "UPDATE job SET story = ?, place = ?, promised_at = ?, version = version + 1 WHERE id = ? AND version = ?",
+	return t.changed(ctx,
+		"UPDATE job SET story = ?, place = ?, promised_at = ?, version = version + 1 WHERE id = ? AND version = ?",
 		j.Story, j.Place, j.PromisedAt, j.ID, j.Version)
 }
 
@@ -183,7 +188,9 @@ func (t *Tx) AddObject(ctx context.Context, o record.Object, customer int64) (in
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO object (customer_id, name, exposure, power, gas, vehicle, moves, water, old, strike, stamp) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+	return t.insert(ctx,
+		"INSERT INTO object (customer_id, name, exposure, power, gas, vehicle, moves, water, old, strike, stamp) VALUES "+
+			"(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		customer, o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Moves, o.Water, o.Old, o.Strike, o.Stamp)
 }
 
@@ -193,6 +200,8 @@ func (t *Tx) SetObject(ctx context.Context, o record.Object) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE object SET name = ?, exposure = ?, power = ?, gas = ?, vehicle = ?, moves = ?, water = ?, old = ?, strike = ?, stamp = ?, version = version + 1 WHERE id = ? AND version = ?",
+	return t.changed(ctx,
+		"UPDATE object SET name = ?, exposure = ?, power = ?, gas = ?, vehicle = ?, moves = ?, water = ?, old = ?, strike "+
+			"= ?, stamp = ?, version = version + 1 WHERE id = ? AND version = ?",
 		o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Moves, o.Water, o.Old, o.Strike, o.Stamp, o.ID, o.Version)
 }

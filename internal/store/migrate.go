@@ -27,14 +27,16 @@ const migrateWait = 10 * time.Minute
 type Newer struct{ Has, Knows int64 }
 
 func (e *Newer) Error() string {
-	return fmt.Sprintf("this database was brought to schema %d by a newer version of Fresh Shard; this one knows %d: start the newer program, or restore a backup from before", e.Has, e.Knows)
+	return fmt.Sprintf("this database was brought to schema %d by a newer version of Fresh Shard; this one knows %d: "+
+		"start the newer program, or restore a backup from before", e.Has, e.Knows)
 }
 
 // Older is a database from before the first schema that can be taken over.
 type Older struct{ Has int64 }
 
 func (e *Older) Error() string {
-	return fmt.Sprintf("this database has schema %d, from before the first release; it cannot be taken over: start with an empty database or another folder (make demo-fresh starts the demo over)", e.Has)
+	return fmt.Sprintf("this database has schema %d, from before the first release; it cannot be taken over: start with "+
+		"an empty database or another folder (make demo-fresh starts the demo over)", e.Has)
 }
 
 func provider(db *sql.DB) (*goose.Provider, error) {
@@ -59,7 +61,8 @@ func Latest() (int64, error) {
 // Schema tells which schema a database has, 0 for an empty one.
 func Schema(ctx context.Context, db querier) (int64, error) {
 	var n int
-	err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = 'goose_db_version'").Scan(&n)
+	err := db.QueryRowContext(ctx,
+		"SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = 'goose_db_version'").Scan(&n)
 	if err != nil || n == 0 {
 		return 0, err
 	}
@@ -80,7 +83,8 @@ func migrate(ctx context.Context, db *sql.DB, to int64, before func(context.Cont
 	defer func() { _ = lock.Close() }()
 	var got sql.NullInt64
 	// The lock is the server's, so its name has the database's in it.
-	if err := lock.QueryRowContext(ctx, "SELECT GET_LOCK(CONCAT(LEFT(DATABASE(), 40), '.migrate'), ?)", int(migrateWait.Seconds())).Scan(&got); err != nil {
+	if err := lock.QueryRowContext(ctx, "SELECT GET_LOCK(CONCAT(LEFT(DATABASE(), 40), '.migrate'), ?)",
+		int(migrateWait.Seconds())).Scan(&got); err != nil {
 		return fmt.Errorf("the lock for bringing the database up to date could not be had: %w", err)
 	}
 	if got.Int64 != 1 {

@@ -150,7 +150,8 @@ func TestOtherVersions(t *testing.T) {
 	} {
 		db, dsn := raw(t)
 		for _, q := range []string{
-			"CREATE TABLE goose_db_version (id INT NOT NULL AUTO_INCREMENT PRIMARY KEY, version_id BIGINT NOT NULL, is_applied BOOLEAN NOT NULL, tstamp TIMESTAMP NULL DEFAULT NOW())",
+			"CREATE TABLE goose_db_version (id INT NOT NULL AUTO_INCREMENT PRIMARY KEY, version_id BIGINT NOT NULL, " +
+				"is_applied BOOLEAN NOT NULL, tstamp TIMESTAMP NULL DEFAULT NOW())",
 			"INSERT INTO goose_db_version (version_id, is_applied) VALUES (0, TRUE)",
 		} {
 			if _, err := db.Exec(q); err != nil {

@@ -22,26 +22,31 @@ FROM own_value v JOIN account a ON a.id = v.account_id ORDER BY v.kind, v.subjec
 // version that the caller saw. It reports false when that is not the one there.
 func (t *Tx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error) {
 	if v.Version == 0 {
-		err := t.run(ctx, "INSERT INTO own_value (kind, subject, item, value, sheet, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?)", v.Kind, v.ID, v.Item, v.V, v.Sheet, by, v.At)
+		err := t.run(ctx, "INSERT INTO own_value (kind, subject, item, value, sheet, account_id, at) VALUES (?, ?, ?, ?, "+
+			"?, ?, ?)", v.Kind, v.ID, v.Item, v.V, v.Sheet, by, v.At)
 		if IsDuplicate(err) {
 			return false, nil
 		}
 		return err == nil, err
 	}
-	return t.changed(ctx, "UPDATE own_value SET value = ?, sheet = ?, account_id = ?, at = ?, version = version + 1 WHERE kind = ? AND subject = ? AND item = ? AND version = ?",
+	return t.changed(ctx,
+		"UPDATE own_value SET value = ?, sheet = ?, account_id = ?, at = ?, version = version + 1 WHERE kind = ? AND "+
+			"subject = ? AND item = ? AND version = ?",
 		v.V, v.Sheet, by, v.At, v.Kind, v.ID, v.Item, v.Version)
 }
 
 // DropOwn takes a value off the book's again.
 func (t *Tx) DropOwn(ctx context.Context, v own.Value) (bool, error) {
-	return t.changed(ctx, "DELETE FROM own_value WHERE kind = ? AND subject = ? AND item = ? AND version = ?", v.Kind, v.ID, v.Item, v.Version)
+	return t.changed(ctx, "DELETE FROM own_value WHERE kind = ? AND subject = ? AND item = ? AND version = ?", v.Kind,
+		v.ID, v.Item, v.Version)
 }
 
 // BookRevision is a word that changes whenever one of the values does.
 func (s queries) BookRevision(ctx context.Context) (string, error) {
 	var n, versions int
 	var last sql.NullTime
-	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*), COALESCE(SUM(version), 0), MAX(at) FROM own_value").Scan(&n, &versions, &last)
+	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*), COALESCE(SUM(version), 0), MAX(at) FROM own_value").Scan(&n,
+		&versions, &last)
 	return fmt.Sprintf("%d-%d-%d", n, versions, last.Time.UnixMilli()), err
 }
 

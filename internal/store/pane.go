@@ -10,16 +10,21 @@ import (
 
 // panes reads the panes of jobs, each with all that belongs to it.
 func (s queries) panes(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	err := fill(ctx, s.db, `SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version
-FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs, func(scan func(...any) error) (func(*record.Job), error) {
-		p := record.Pane{Readings: []record.Reading{}, Ticks: []record.Tick{}, Answers: []record.Answer{}}
-		var shape, spot, uses, duty, stack []byte
-		err := scan(&p.ID, &p.Number, &p.Name, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top, &p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &shape, &p.Raked, &p.Like, &uses, &duty, &stack, &spot, &p.WaitsFor, &p.WaitsUntil, &p.Version)
-		if err == nil {
-			err = errors.Join(json.Unmarshal(shape, &p.Shape), json.Unmarshal(spot, &p.Spot), json.Unmarshal(uses, &p.Uses), json.Unmarshal(duty, &p.Duty), json.Unmarshal(stack, &p.Stack))
-		}
-		return func(j *record.Job) { j.Panes = append(j.Panes, p) }, err
-	})
+	err := fill(ctx, s.db,
+		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version
+FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
+		func(scan func(...any) error) (func(*record.Job), error) {
+			p := record.Pane{Readings: []record.Reading{}, Ticks: []record.Tick{}, Answers: []record.Answer{}}
+			var shape, spot, uses, duty, stack []byte
+			err := scan(&p.ID, &p.Number, &p.Name, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top,
+				&p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &shape, &p.Raked, &p.Like, &uses, &duty, &stack, &spot, &p.WaitsFor,
+				&p.WaitsUntil, &p.Version)
+			if err == nil {
+				err = errors.Join(json.Unmarshal(shape, &p.Shape), json.Unmarshal(spot, &p.Spot), json.Unmarshal(uses, &p.Uses),
+					json.Unmarshal(duty, &p.Duty), json.Unmarshal(stack, &p.Stack))
+			}
+			return func(j *record.Job) { j.Panes = append(j.Panes, p) }, err
+		})
 	if err != nil {
 		return err
 	}
@@ -33,7 +38,8 @@ FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs, func(sc
 		return nil
 	}
 	in, args = marks(ids)
-	for _, f := range []func(context.Context, string, []any, map[int64]*record.Pane) error{s.diagnoses, s.readings, s.choices, s.ticks, s.answers, s.trials, s.taken} {
+	for _, f := range []func(context.Context, string, []any, map[int64]*record.Pane) error{s.diagnoses, s.readings,
+		s.choices, s.ticks, s.answers, s.trials, s.taken} {
 		if err := f(ctx, in, args, panes); err != nil {
 			return err
 		}
@@ -47,8 +53,12 @@ func (t *Tx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, erro
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-		job, p.Number, p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil)
+	return t.insert(ctx,
+		"INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, "+
+			"side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until) VALUES "+
+			"(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+		job, p.Number, p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right,
+		p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil)
 }
 
 // paneText are the fields of a pane that are kept as JSON.
@@ -78,8 +88,12 @@ func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, uses = ?, duty = ?, packed = ?, spot = ?, waits_for = ?, waits_until = ?, version = version + 1 WHERE id = ? AND version = ?",
-		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil, p.ID, p.Version)
+	return t.changed(ctx,
+		"UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, "+
+			"side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, uses = ?, duty = ?, "+
+			"packed = ?, spot = ?, waits_for = ?, waits_until = ?, version = version + 1 WHERE id = ? AND version = ?",
+		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom,
+		p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil, p.ID, p.Version)
 }
 
 // MovePane puts a pane elsewhere on its object, under another number. It must
@@ -95,7 +109,9 @@ func (t *Tx) MovePane(ctx context.Context, p record.Pane) error {
 // DropPane takes a pane out that nothing was done to. Readings that were taken
 // back go with it.
 func (t *Tx) DropPane(ctx context.Context, pane int64) error {
-	for _, q := range []string{"DELETE FROM reading WHERE pane_id = ?", "DELETE FROM diagnosis WHERE pane_id = ?", "DELETE FROM failed_trial WHERE pane_id = ?", "DELETE FROM taken_on WHERE pane_id = ?", "DELETE FROM pane WHERE id = ?"} {
+	for _, q := range []string{"DELETE FROM reading WHERE pane_id = ?", "DELETE FROM diagnosis WHERE pane_id = ?",
+		"DELETE FROM failed_trial WHERE pane_id = ?", "DELETE FROM taken_on WHERE pane_id = ?",
+		"DELETE FROM pane WHERE id = ?"} {
 		if err := t.run(ctx, q, pane); err != nil {
 			return err
 		}

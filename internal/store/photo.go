@@ -11,7 +11,8 @@ import (
 )
 
 func (s queries) photos(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, s.db, `SELECT p.job_id, p.id, p.entry_id, p.width, p.height, COALESCE(NULLIF(p.author, ''), a.name), p.taken_at
+	return fill(ctx, s.db,
+		`SELECT p.job_id, p.id, p.entry_id, p.width, p.height, COALESCE(NULLIF(p.author, ''), a.name), p.taken_at
 FROM photo p JOIN account a ON a.id = p.taken_by WHERE p.job_id IN (`+in+`) ORDER BY p.id`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Photo
@@ -21,8 +22,11 @@ FROM photo p JOIN account a ON a.id = p.taken_by WHERE p.job_id IN (`+in+`) ORDE
 }
 
 // AddPhoto writes a picture to a job; entry may be empty.
-func (t *Tx) AddPhoto(ctx context.Context, job int64, entry string, p photo.Photo, by int64, author string, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO photo (job_id, entry_id, width, height, full_jpeg, thumb_jpeg, taken_by, author, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+func (t *Tx) AddPhoto(ctx context.Context, job int64, entry string, p photo.Photo, by int64, author string,
+	at time.Time) (int64, error) {
+	return t.insert(ctx,
+		"INSERT INTO photo (job_id, entry_id, width, height, full_jpeg, thumb_jpeg, taken_by, author, taken_at) VALUES (?, "+
+			"?, ?, ?, ?, ?, ?, ?, ?)",
 		job, entry, p.Width, p.Height, p.Full, p.Thumb, by, author, at)
 }
 

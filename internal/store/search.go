@@ -17,7 +17,8 @@ FROM job j JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.custo
 
 // JobsOf lists the jobs of a customer.
 func (s queries) JobsOf(ctx context.Context, customer int64) ([]int64, error) {
-	return list(ctx, s.db, scanID, "SELECT j.id FROM object o JOIN job j ON j.object_id = o.id WHERE o.customer_id = ? ORDER BY j.id", customer)
+	return list(ctx, s.db, scanID,
+		"SELECT j.id FROM object o JOIN job j ON j.object_id = o.id WHERE o.customer_id = ? ORDER BY j.id", customer)
 }
 
 func scanID(r *sql.Rows) (int64, error) {
@@ -94,7 +95,10 @@ func (s queries) nthBelow(ctx context.Context, before int64, n int) (int64, erro
 // splitWords takes a text apart at everything that is neither letter nor
 // digit, as the full text does.
 func splitWords(s string) []string {
-	words := strings.FieldsFunc(s, func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) && !unicode.IsMark(r) })
+	words := strings.FieldsFunc(s, func(r rune) bool {
+		return !unicode.IsLetter(r) && !unicode.IsDigit(r) &&
+			!unicode.IsMark(r)
+	})
 	return words[:min(len(words), 8)]
 }
 

@@ -11,12 +11,14 @@ import (
 
 // AddSession writes a session under the digest of its token.
 func (t *Tx) AddSession(ctx context.Context, digest []byte, account int64, device, address string, at time.Time) error {
-	return t.run(ctx, "INSERT INTO session (digest, account_id, device, address, created_at, seen_at) VALUES (?, ?, ?, ?, ?, ?)", digest, account, device, address, at, at)
+	return t.run(ctx, "INSERT INTO session (digest, account_id, device, address, created_at, seen_at) VALUES (?, ?, ?, "+
+		"?, ?, ?)", digest, account, device, address, at, at)
 }
 
 // Session finds a session by the digest of its token, with its person.
 func (s queries) Session(ctx context.Context, digest []byte) (v record.Session, a record.Account, err error) {
-	err = s.db.QueryRowContext(ctx, `SELECT s.id, s.device, s.address, s.created_at, s.seen_at, a.id, a.name, a.login, a.role, a.active, a.version
+	err = s.db.QueryRowContext(ctx,
+		`SELECT s.id, s.device, s.address, s.created_at, s.seen_at, a.id, a.name, a.login, a.role, a.active, a.version
 FROM session s JOIN account a ON a.id = s.account_id WHERE s.digest = ?`, digest).
 		Scan(&v.ID, &v.Device, &v.Address, &v.Since, &v.Seen, &a.ID, &a.Name, &a.Login, &a.Role, &a.Active, &a.Version)
 	if errors.Is(err, sql.ErrNoRows) {
@@ -36,7 +38,8 @@ func (s queries) Sessions(ctx context.Context, account int64) ([]record.Session,
 	return list(ctx, s.db, func(r *sql.Rows) (record.Session, error) {
 		var v record.Session
 		return v, r.Scan(&v.ID, &v.Device, &v.Address, &v.Since, &v.Seen)
-	}, "SELECT id, device, address, created_at, seen_at FROM session WHERE account_id = ? ORDER BY seen_at DESC, id DESC", account)
+	}, "SELECT id, device, address, created_at, seen_at FROM session WHERE account_id = ? ORDER BY seen_at DESC, id DESC",
+		account)
 }
 
 // EndSession ends one session of a person and says whether it was there.
@@ -57,7 +60,8 @@ func (t *Tx) SetResetWord(ctx context.Context, account int64, digest []byte, unt
 
 // UseResetWord takes a word away and says whether it was the right one.
 func (t *Tx) UseResetWord(ctx context.Context, account int64, digest []byte, now time.Time) (bool, error) {
-	return t.changed(ctx, "DELETE FROM reset_word WHERE account_id = ? AND digest = ? AND until_at > ?", account, digest, now)
+	return t.changed(ctx, "DELETE FROM reset_word WHERE account_id = ? AND digest = ? AND until_at > ?", account, digest,
+		now)
 }
 
 // Tidy forgets what has had its time: sessions not used since idle or older

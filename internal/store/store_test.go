@@ -44,7 +44,8 @@ func customers(t *testing.T, s *Store) int {
 
 func TestEveryTableHasAKey(t *testing.T) {
 	s := open(t)
-	rows, err := s.DB.Query(`SELECT t.table_name FROM information_schema.tables t LEFT JOIN information_schema.table_constraints c
+	rows, err := s.DB.Query(
+		`SELECT t.table_name FROM information_schema.tables t LEFT JOIN information_schema.table_constraints c
 		ON c.table_schema = t.table_schema AND c.table_name = t.table_name AND c.constraint_type = 'PRIMARY KEY'
 		WHERE t.table_schema = DATABASE() AND (c.constraint_name IS NULL OR t.engine <> 'InnoDB')`)
 	if err != nil {

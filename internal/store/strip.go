@@ -8,7 +8,8 @@ import (
 )
 
 func (s queries) stripped(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, s.db, `SELECT e.job_id, e.position, e.entry, e.version, COALESCE(NULLIF(e.author, ''), a.name), e.noted_at
+	return fill(ctx, s.db,
+		`SELECT e.job_id, e.position, e.entry, e.version, COALESCE(NULLIF(e.author, ''), a.name), e.noted_at
 FROM strip_entry e JOIN account a ON a.id = e.noted_by WHERE e.job_id IN (`+in+`) ORDER BY e.position`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.StripEntry
@@ -27,7 +28,8 @@ func (t *Tx) AddStrip(ctx context.Context, job int64, v record.StripEntry, by in
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "INSERT INTO strip_entry (job_id, entry_id, position, entry, version, noted_by, author, noted_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)", job, v.Entry.ID, v.Position, string(b), v.Version, by, v.Author, v.At)
+	return t.run(ctx, "INSERT INTO strip_entry (job_id, entry_id, position, entry, version, noted_by, author, noted_at) "+
+		"VALUES (?, ?, ?, ?, ?, ?, ?, ?)", job, v.Entry.ID, v.Position, string(b), v.Version, by, v.Author, v.At)
 }
 
 // SetStrip changes an entry. It must run under the job's lock.
@@ -36,7 +38,8 @@ func (t *Tx) SetStrip(ctx context.Context, job int64, v record.StripEntry, by in
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "UPDATE strip_entry SET entry = ?, version = version + 1, noted_by = ?, author = '', noted_at = ? WHERE job_id = ? AND entry_id = ?", string(b), by, v.At, job, v.Entry.ID)
+	return t.run(ctx, "UPDATE strip_entry SET entry = ?, version = version + 1, noted_by = ?, author = '', noted_at = ? "+
+		"WHERE job_id = ? AND entry_id = ?", string(b), by, v.At, job, v.Entry.ID)
 }
 
 // DropStrip takes an entry out; the trail keeps what it was.
@@ -50,4 +53,5 @@ func (s queries) Stripped(ctx context.Context, family string, but int64, most in
 	return list(ctx, s.db, scanRow, q, args...)
 }
 
-const strippedWhere = " AND EXISTS (SELECT 1 FROM pane p WHERE p.job_id = j.id AND p.family = ?) AND j.id <> ? AND EXISTS (SELECT 1 FROM strip_entry e WHERE e.job_id = j.id)"
+const strippedWhere = " AND EXISTS (SELECT 1 FROM pane p WHERE p.job_id = j.id AND p.family = ?) AND j.id <> ? AND " +
+	"EXISTS (SELECT 1 FROM strip_entry e WHERE e.job_id = j.id)"

@@ -33,7 +33,8 @@ func (t *Tx) Audit(ctx context.Context, c Change) error {
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "INSERT INTO audit (job_id, account_id, at, noun, item, action, said, before_value, after_value) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+	return t.run(ctx, "INSERT INTO audit (job_id, account_id, at, noun, item, action, said, before_value, after_value) "+
+		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		orNull(c.Job), orNull(c.Account), c.At, c.Noun, short(c.Item, 200), c.Action, short(c.Said, 1000), before, after)
 }
 
@@ -65,7 +66,8 @@ func (s queries) History(ctx context.Context, job int64, most int) ([]record.Eve
 	return list(ctx, s.db, func(r *sql.Rows) (record.Event, error) {
 		var e record.Event
 		return e, r.Scan(&e.At, &e.By, &e.Noun, &e.Item, &e.Action, &e.Said)
-	}, "SELECT x.at, COALESCE(a.name, ''), x.noun, x.item, x.action, x.said FROM audit x LEFT JOIN account a ON a.id = x.account_id WHERE x.job_id = ? ORDER BY x.id DESC LIMIT ?", job, most)
+	}, "SELECT x.at, COALESCE(a.name, ''), x.noun, x.item, x.action, x.said FROM audit x LEFT JOIN account a ON a.id = "+
+		"x.account_id WHERE x.job_id = ? ORDER BY x.id DESC LIMIT ?", job, most)
 }
 
 // Once claims an idempotency key for a call. done is true when the same call
@@ -73,7 +75,9 @@ func (s queries) History(ctx context.Context, job int64, most int) ([]record.Eve
 // transaction as the creation, so a retry can never make a second record.
 func (t *Tx) Once(ctx context.Context, account int64, key, call, hash string) (result int64, done bool, err error) {
 	var was, of string
-	err = t.tx.QueryRowContext(ctx, "SELECT result_id, request_hash, call_name FROM idempotency WHERE account_id = ? AND token = ? FOR UPDATE", account, key).Scan(&result, &was, &of)
+	err = t.tx.QueryRowContext(ctx,
+		"SELECT result_id, request_hash, call_name FROM idempotency WHERE account_id = ? AND token = ? FOR UPDATE", account,
+		key).Scan(&result, &was, &of)
 	if errors.Is(err, sql.ErrNoRows) {
 		return 0, false, nil
 	}
@@ -89,7 +93,8 @@ func (t *Tx) Once(ctx context.Context, account int64, key, call, hash string) (r
 // Made stores what a call made under its key. When another transaction got in
 // between, the whole write runs again and finds what that one made.
 func (t *Tx) Made(ctx context.Context, account int64, key, call, hash string, result int64, at time.Time) error {
-	err := t.run(ctx, "INSERT INTO idempotency (account_id, token, call_name, request_hash, result_id, at) VALUES (?, ?, ?, ?, ?, ?)", account, key, call, hash, result, at)
+	err := t.run(ctx, "INSERT INTO idempotency (account_id, token, call_name, request_hash, result_id, at) VALUES (?, "+
+		"?, ?, ?, ?, ?)", account, key, call, hash, result, at)
 	if IsDuplicate(err) {
 		return errRaced
 	}

@@ -13,7 +13,8 @@ import (
 
 // fill runs a query whose first column is an id and hands each row to the
 // record that it belongs to.
-func fill[T any](ctx context.Context, db querier, q string, args []any, records map[int64]*T, take func(scan func(...any) error) (func(*T), error)) error {
+func fill[T any](ctx context.Context, db querier, q string, args []any, records map[int64]*T,
+	take func(scan func(...any) error) (func(*T), error)) error {
 	rows, err := db.QueryContext(ctx, q, args...)
 	if err != nil {
 		return err
@@ -33,17 +34,21 @@ func fill[T any](ctx context.Context, db querier, q string, args []any, records 
 }
 
 func (s queries) readings(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id, r.taken_at, r.version
-FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_id IN (`+in+`) ORDER BY r.id`, args, panes,
+	return fill(ctx, s.db,
+		`SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id, r.taken_at, r.version
+FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_id IN (`+in+`) ORDER BY r.id`, args,
+		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Reading
-			err := scan(&v.Place, &v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By, &v.ByID, &v.At, &v.Version)
+			err := scan(&v.Place, &v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial,
+				&v.Instrument, &v.By, &v.ByID, &v.At, &v.Version)
 			return func(p *record.Pane) { p.Readings = append(p.Readings, v) }, err
 		})
 }
 
 func (s queries) diagnoses(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(NULLIF(d.author, ''), a.name), d.set_at, d.version
+	return fill(ctx, s.db,
+		`SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(NULLIF(d.author, ''), a.name), d.set_at, d.version
 FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Diagnosis
@@ -57,7 +62,8 @@ FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`,
 }
 
 func (s queries) choices(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT c.pane_id, c.id, c.material, c.thickness, c.reason, COALESCE(NULLIF(c.author, ''), a.name), c.chosen_at
+	return fill(ctx, s.db,
+		`SELECT c.pane_id, c.id, c.material, c.thickness, c.reason, COALESCE(NULLIF(c.author, ''), a.name), c.chosen_at
 FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) ORDER BY c.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Choice
@@ -68,8 +74,10 @@ FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) O
 }
 
 func (s queries) ticks(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT t.pane_id, t.step, t.outcome, t.reason, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
-FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.step`, args, panes,
+	return fill(ctx, s.db,
+		`SELECT t.pane_id, t.step, t.outcome, t.reason, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
+FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.step`, args,
+		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Tick
 			err := scan(&v.Step, &v.Outcome, &v.Reason, &v.Version, &v.By, &v.At)
@@ -78,8 +86,10 @@ FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) 
 }
 
 func (s queries) answers(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT t.pane_id, t.proof, t.outcome, t.value, t.finding, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
-FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args, panes,
+	return fill(ctx, s.db,
+		`SELECT t.pane_id, t.proof, t.outcome, t.value, t.finding, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
+FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
+		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Answer
 			err := scan(&v.Check, &v.Answer.Outcome, &v.Answer.Value, &v.Answer.Finding, &v.Version, &v.By, &v.At)
@@ -88,7 +98,8 @@ FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+
 }
 
 func (s queries) trials(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT t.pane_id, t.proof, t.value, t.finding, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
+	return fill(ctx, s.db,
+		`SELECT t.pane_id, t.proof, t.value, t.finding, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
 FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Trial
@@ -99,7 +110,8 @@ FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+
 
 func (s queries) taken(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
 	return fill(ctx, s.db, `SELECT t.pane_id, t.item, t.said, t.beyond, t.reason, a.name, t.taken_at
-FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at, t.item`, args, panes,
+FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at, t.item`, args,
+		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Taken
 			err := scan(&v.Key, &v.Says, &v.Beyond, &v.Reason, &v.By, &v.At)
@@ -121,9 +133,11 @@ FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, 
 // under the job's lock.
 func (t *Tx) LiveReading(ctx context.Context, pane int64, place fit.Place) (*record.Reading, error) {
 	v := record.Reading{Place: place}
-	err := t.tx.QueryRowContext(ctx, `SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id, r.taken_at, r.version
+	err := t.tx.QueryRowContext(ctx,
+		`SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id, r.taken_at, r.version
 FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.pane_id = ? AND r.place = ? AND r.live = 1`, pane, place).
-		Scan(&v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By, &v.ByID, &v.At, &v.Version)
+		Scan(&v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By,
+			&v.ByID, &v.At, &v.Version)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil, nil
 	}
@@ -133,7 +147,8 @@ FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.pane_id = ? AND r.pla
 // LastReadingVersion is the highest version that a place has had, 0 for none.
 func (t *Tx) LastReadingVersion(ctx context.Context, pane int64, place fit.Place) (int, error) {
 	var n int
-	err := t.tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(version), 0) FROM reading WHERE pane_id = ? AND place = ?", pane, place).Scan(&n)
+	err := t.tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(version), 0) FROM reading WHERE pane_id = ? AND place = ?", pane,
+		place).Scan(&n)
 	return n, err
 }
 
@@ -144,13 +159,16 @@ func (t *Tx) RetireReading(ctx context.Context, pane int64, place fit.Place) err
 
 // AddReading writes a reading as the one that counts.
 func (t *Tx) AddReading(ctx context.Context, pane int64, v record.Reading) error {
-	return t.run(ctx, "INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, author, taken_at, version, live) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)",
-		pane, v.Place, v.Reading.Text, v.Reading.Value, v.Reading.Doubt, v.Reading.Lean, v.Reading.Imperial, v.Instrument, v.ByID, v.Author, v.At, v.Version)
+	return t.run(ctx, "INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, "+
+		"author, taken_at, version, live) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)",
+		pane, v.Place, v.Reading.Text, v.Reading.Value, v.Reading.Doubt, v.Reading.Lean, v.Reading.Imperial, v.Instrument,
+		v.ByID, v.Author, v.At, v.Version)
 }
 
 // AddChoice writes a settled material.
 func (t *Tx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) error {
-	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, author, chosen_at) VALUES (?, ?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.Author, c.At)
+	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, author, chosen_at) VALUES "+
+		"(?, ?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.Author, c.At)
 }
 
 // SetDiagnosis writes what was seen and settled. It must run under the job's
@@ -164,13 +182,15 @@ func (t *Tx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, b
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, set_by, author, set_at, version) VALUES (?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, by, d.Author, d.At, d.Version)
+	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, set_by, author, set_at, version) "+
+		"VALUES (?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, by, d.Author, d.At, d.Version)
 }
 
 // SetTick writes how a step ended. It must run under the job's lock, which also
 // guards the version.
 func (t *Tx) SetTick(ctx context.Context, pane int64, v record.Tick, by int64) error {
-	return t.run(ctx, "REPLACE INTO step_tick (pane_id, step, outcome, reason, version, done_by, author, done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+	return t.run(ctx, "REPLACE INTO step_tick (pane_id, step, outcome, reason, version, done_by, author, done_at) "+
+		"VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
 		pane, v.Step, v.Outcome, v.Reason, v.Version, by, v.Author, v.At)
 }
 
@@ -182,7 +202,8 @@ func (t *Tx) ClearTick(ctx context.Context, pane int64, step string) error {
 // SetAnswer writes how a check ended. It must run under the job's lock, which
 // also guards the version.
 func (t *Tx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by int64) error {
-	return t.run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, finding, version, done_by, author, done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+	return t.run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, finding, version, done_by, author, "+
+		"done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		pane, v.Check, v.Answer.Outcome, v.Answer.Value, v.Answer.Finding, v.Version, by, v.Author, v.At)
 }
 
@@ -193,13 +214,15 @@ func (t *Tx) ClearAnswer(ctx context.Context, pane int64, check string) error {
 
 // AddTrial keeps a check that failed before it is tried again.
 func (t *Tx) AddTrial(ctx context.Context, pane int64, v record.Trial, by int64) error {
-	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, done_by, author, done_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
+	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, done_by, author, done_at) VALUES (?, "+
+		"?, ?, ?, ?, ?, ?)",
 		pane, v.Check, v.Value, v.Finding, by, v.Author, v.At)
 }
 
 // SetTaken writes that an owner took a stop on.
 func (t *Tx) SetTaken(ctx context.Context, pane int64, v record.Taken, by int64) error {
-	return t.run(ctx, "REPLACE INTO taken_on (pane_id, item, said, beyond, reason, taken_by, taken_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
+	return t.run(ctx, "REPLACE INTO taken_on (pane_id, item, said, beyond, reason, taken_by, taken_at) VALUES (?, ?, ?, "+
+		"?, ?, ?, ?)",
 		pane, v.Key, v.Says, v.Beyond, v.Reason, by, v.At)
 }
 
@@ -213,7 +236,9 @@ func (t *Tx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, o
 	if err := t.run(ctx, "UPDATE job SET state = 'signed' WHERE id = ?", job); err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO ticket (job_id, signed_by, signed_at, override_reason, document, seal) VALUES (?, ?, ?, ?, '', '')", job, by, at, override)
+	return t.insert(ctx,
+		"INSERT INTO ticket (job_id, signed_by, signed_at, override_reason, document, seal) VALUES (?, ?, ?, ?, '', '')", job,
+		by, at, override)
 }
 
 // SealTicket fixes what a ticket holds, under its seal.

@@ -34,14 +34,17 @@ type body = map[string]any
 func TestRoadByCalls(t *testing.T) {
 	c := serve(t).setUp()
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
-	for place, text := range map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242", "height_right": `9 17/32"`, "ledge": "14", "bracket_reach": "16"} {
+	for place, text := range map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242",
+		"height_right": `9 17/32"`, "ledge": "14", "bracket_reach": "16"} {
 		ok[shop.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "rule", "version": 0})
 	}
-	v := ok[shop.View](c, "PUT", job+"/diagnosis", body{"evidence": body{"origin": "fixing"}, "old_pane": body{"colour": "amber"}, "cause": "over-tight", "version": 0})
+	v := ok[shop.View](c, "PUT", job+"/diagnosis", body{"evidence": body{"origin": "fixing"},
+		"old_pane": body{"colour": "amber"}, "cause": "over-tight", "version": 0})
 	if v.Reckoning.Cause != "A fixing too tight" {
 		t.Errorf("cause %q", v.Reckoning.Cause)
 	}
-	entry := body{"id": "", "kind": "fasteners", "what": "bracket screw", "held": body{"how": "screw", "drive": "PH2"}, "count": 4, "fate": "back", "in": 0}
+	entry := body{"id": "", "kind": "fasteners", "what": "bracket screw", "held": body{"how": "screw", "drive": "PH2"},
+		"count": 4, "fate": "back", "in": 0}
 	v = ok[shop.View](c, "POST", job+"/strip", entry, "Idempotency-Key", "strip-one")
 	e := v.Job.Strip[0]
 	ok[shop.View](c, "PUT", job+"/strip/"+e.Entry.ID+"/back", body{"in": 4, "version": e.Version})
@@ -57,7 +60,8 @@ func TestRoadByCalls(t *testing.T) {
 	ok[shop.View](c, "PUT", job+"/customer", customer)
 	ok[shop.View](c, "PUT", job, body{"story": "cracked", "place": "site", "version": v.Job.Version})
 	v = ok[shop.View](c, "PUT", job+"/wait", body{"waits_for": "gasket", "version": pane.Version + 1})
-	if v.Job.Object.Stamp != "GC 4" || !v.Pane.Raked || v.Job.Customer.Note != "rings twice" || v.Pane.WaitsFor != "gasket" {
+	if v.Job.Object.Stamp != "GC 4" || !v.Pane.Raked || v.Job.Customer.Note != "rings twice" ||
+		v.Pane.WaitsFor != "gasket" {
 		t.Errorf("%+v", v.Job)
 	}
 	for _, s := range v.Reckoning.Plan.Steps {
@@ -80,7 +84,8 @@ func TestRoadByCalls(t *testing.T) {
 	if v.Job.Ticket == nil || !v.Job.Signed || len(v.Hindrances) != 0 {
 		t.Errorf("%+v", v.Job.Ticket)
 	}
-	if again := ok[shop.View](c, "POST", job+"/ticket", body{}, "Idempotency-Key", "sign-it-now"); again.Job.Ticket.Number != v.Job.Ticket.Number {
+	if again := ok[shop.View](c, "POST", job+"/ticket", body{}, "Idempotency-Key",
+		"sign-it-now"); again.Job.Ticket.Number != v.Job.Ticket.Number {
 		t.Error("a retry made another ticket")
 	}
 	if h := ok[[]record.Event](c, "GET", job+"/history", nil); len(h) < 30 {
@@ -88,7 +93,8 @@ func TestRoadByCalls(t *testing.T) {
 	}
 	doc := ok[json.RawMessage](c, "GET", job+"/carried", nil)
 	made := ok[Made](c, "POST", "/api/jobs/carried", string(doc), "Idempotency-Key", "bring-it-in")
-	if back := ok[shop.View](c, "GET", fmt.Sprintf("/api/jobs/%d", made.ID), nil); back.Reckoning.Order != v.Reckoning.Order || len(back.Job.Strip) != 1 {
+	if back := ok[shop.View](c, "GET", fmt.Sprintf("/api/jobs/%d", made.ID),
+		nil); back.Reckoning.Order != v.Reckoning.Order || len(back.Job.Strip) != 1 {
 		t.Errorf("brought in: %s", back.Reckoning.Order)
 	}
 }
@@ -112,14 +118,17 @@ func TestPulseMoves(t *testing.T) {
 func TestJobsAreFoundAndPaged(t *testing.T) {
 	c := serve(t).setUp()
 	for n := range 7 {
-		ok[Made](c, "POST", "/api/jobs", body{"name": fmt.Sprintf("Customer %d", n), "object": []string{"Alder", "Birch", "Cedar", "Damson", "Elder", "Fir", "Gean"}[n] + " stove", "exposure": "fire", "family": "clip-heat", "place": "bench", "story": "a ball"}, "Idempotency-Key", fmt.Sprintf("take-in-%d", n))
+		ok[Made](c, "POST", "/api/jobs", body{"name": fmt.Sprintf("Customer %d", n),
+			"object": []string{"Alder", "Birch", "Cedar", "Damson", "Elder", "Fir", "Gean"}[n] + " stove", "exposure": "fire",
+			"family": "clip-heat", "place": "bench", "story": "a ball"}, "Idempotency-Key", fmt.Sprintf("take-in-%d", n))
 	}
 	first := ok[[]record.Row](c, "GET", "/api/jobs?most=5", nil)
 	rest := ok[[]record.Row](c, "GET", fmt.Sprintf("/api/jobs?most=5&before=%d", first[4].ID), nil)
 	if len(first) != 5 || len(rest) != 2 || rest[0].ID >= first[4].ID {
 		t.Errorf("%d and %d", len(first), len(rest))
 	}
-	for words, want := range map[string]int{"stove+cedar": 1, "customer+ball": 7, "nobody": 0, "%25": 0, fmt.Sprint(first[0].ID): 1} {
+	for words, want := range map[string]int{"stove+cedar": 1, "customer+ball": 7, "nobody": 0, "%25": 0,
+		fmt.Sprint(first[0].ID): 1} {
 		if got := ok[[]record.Row](c, "GET", "/api/jobs?words="+words, nil); len(got) != want {
 			t.Errorf("%q finds %d, want %d", words, len(got), want)
 		}
@@ -136,8 +145,12 @@ func TestJobsAreFoundAndPaged(t *testing.T) {
 
 func TestPeopleByCalls(t *testing.T) {
 	c := serve(t).setUp()
-	tor := ok[record.Account](c, "POST", "/api/people", body{"name": "Tor", "login": "tor", "password": "four plain words here", "role": "technician"}, "Idempotency-Key", "add-tor-once")
-	if again := ok[record.Account](c, "POST", "/api/people", body{"name": "Tor", "login": "tor", "password": "four plain words here", "role": "technician"}, "Idempotency-Key", "add-tor-once"); again.ID != tor.ID {
+	tor := ok[record.Account](c, "POST", "/api/people",
+		body{"name": "Tor", "login": "tor", "password": "four plain words here", "role": "technician"}, "Idempotency-Key",
+		"add-tor-once")
+	if again := ok[record.Account](c, "POST", "/api/people",
+		body{"name": "Tor", "login": "tor", "password": "four plain words here", "role": "technician"}, "Idempotency-Key",
+		"add-tor-once"); again.ID != tor.ID {
 		t.Error("a retry added a second Tor")
 	}
 	path := fmt.Sprintf("/api/people/%d", tor.ID)
@@ -146,7 +159,8 @@ func TestPeopleByCalls(t *testing.T) {
 		t.Errorf("an old copy: %d", a.status)
 	}
 	ok[struct{}](c, "PUT", "/api/password", body{"old": "three plain words", "new": "a new long password"})
-	if a := c.call("PUT", "/api/password", body{"old": "three plain words", "new": "another long one"}); a.status != 422 || a.problem(t).Errors[0].Field != "old" {
+	if a := c.call("PUT", "/api/password", body{"old": "three plain words", "new": "another long one"}); a.status != 422 ||
+		a.problem(t).Errors[0].Field != "old" {
 		t.Errorf("%d %s", a.status, a.body)
 	}
 	sh := ok[Session](c, "GET", "/api/session", nil).Shop
@@ -156,19 +170,23 @@ func TestPeopleByCalls(t *testing.T) {
 	}
 	// A technician may do none of this.
 	d := &client{t: t, url: c.url}
-	ok[record.Account](c, "POST", "/api/people", body{"name": "Ann", "login": "ann", "password": "five plain words here", "role": "technician"}, "Idempotency-Key", "add-ann-once")
+	ok[record.Account](c, "POST", "/api/people", body{"name": "Ann", "login": "ann", "password": "five plain words here",
+		"role": "technician"}, "Idempotency-Key", "add-ann-once")
 	ok[record.Account](d, "POST", "/api/session", body{"login": "ann", "password": "five plain words here"})
 	for _, k := range []struct {
 		method, path string
 		b            any
-	}{{"PUT", path, body{"role": "owner", "active": true, "version": 1}}, {"PUT", "/api/shop", sh}, {"POST", "/api/people", body{"name": "X", "login": "xx", "password": "a long password", "role": "owner"}}} {
-		if a := d.call(k.method, k.path, k.b, "Idempotency-Key", "not-allowed"); a.status != http.StatusForbidden || a.problem(t).Type != "denied" {
+	}{{"PUT", path, body{"role": "owner", "active": true, "version": 1}}, {"PUT", "/api/shop", sh},
+		{"POST", "/api/people", body{"name": "X", "login": "xx", "password": "a long password", "role": "owner"}}} {
+		if a := d.call(k.method, k.path, k.b, "Idempotency-Key", "not-allowed"); a.status != http.StatusForbidden ||
+			a.problem(t).Type != "denied" {
 			t.Errorf("%s %s: %d", k.method, k.path, a.status)
 		}
 	}
 	// Shut out while signed in: the next call is the last.
 	ann := ok[Session](d, "GET", "/api/session", nil).Account
-	ok[record.Account](c, "PUT", fmt.Sprintf("/api/people/%d", ann.ID), body{"role": "technician", "active": false, "version": ann.Version})
+	ok[record.Account](c, "PUT", fmt.Sprintf("/api/people/%d", ann.ID), body{"role": "technician", "active": false,
+		"version": ann.Version})
 	if a := d.call("GET", "/api/today", nil); a.status != http.StatusUnauthorized {
 		t.Errorf("somebody shut out still gets in: %d", a.status)
 	}
@@ -189,27 +207,33 @@ func TestSignInSlowsDownByCalls(t *testing.T) {
 func TestSumsByCalls(t *testing.T) {
 	c := serve(t).setUp()
 	sash := ok[Sash](c, "POST", "/api/sums/sash", body{"instrument": "tape",
-		"across": body{"lights": []string{"250", "", "250"}, "bars": []string{"20", ""}, "first": "50", "last": "50", "whole": "890", "alike": true},
-		"down":   body{"lights": []string{"9 13/16"}, "bars": []string{}, "first": "", "last": "", "whole": "", "alike": false}})
+		"across": body{"lights": []string{"250", "", "250"}, "bars": []string{"20", ""}, "first": "50", "last": "50",
+			"whole": "890", "alike": true},
+		"down": body{"lights": []string{"9 13/16"}, "bars": []string{}, "first": "", "last": "", "whole": "",
+			"alike": false}})
 	if l := sash.Across.Lights[1]; !l.Known || l.Shown.Main != "250.0" {
 		t.Errorf("%+v", l)
 	}
-	in := body{"kind": "rounded", "measures": body{"width": "300", "height": "200", "radius": "20"}, "inset": "5", "thickness": 4, "instrument": "tape"}
+	in := body{"kind": "rounded", "measures": body{"width": "300", "height": "200", "radius": "20"}, "inset": "5",
+		"thickness": 4, "instrument": "tape"}
 	o := ok[shop.OutlineOut](c, "POST", "/api/sums/outline", in)
 	if b := o.Outline.Outer.Box(); b.Width() < 289.9 || b.Width() > 290.1 || !o.Cutting.Hand || len(o.Figures) != 4 {
 		t.Errorf("%+v, %+v", b, o.Cutting)
 	}
 	for format, begin := range map[string]string{"dxf": "  0\r\nSECTION", "svg": "<?xml", "a4": "%PDF", "letter": "%PDF"} {
-		if a := c.call("POST", "/api/sums/outline/file?format="+format, in); a.status != 200 || !bytes.HasPrefix(a.body, []byte(begin)) {
+		if a := c.call("POST", "/api/sums/outline/file?format="+format, in); a.status != 200 ||
+			!bytes.HasPrefix(a.body, []byte(begin)) {
 			t.Errorf("%s: %d %.60s", format, a.status, a.body)
 		}
 	}
 	svg := c.call("POST", "/api/sums/outline/file?format=svg", in)
-	read := c.call("POST", "/api/sums/outline/read?format=svg", string(svg.body), "Content-Type", "application/octet-stream")
+	read := c.call("POST", "/api/sums/outline/read?format=svg", string(svg.body), "Content-Type",
+		"application/octet-stream")
 	if read.status != 200 {
 		t.Fatalf("%d %s", read.status, read.body)
 	}
-	again := ok[shop.OutlineOut](c, "POST", "/api/sums/outline", body{"kind": "file", "file": json.RawMessage(read.body), "measures": body{}, "inset": "", "thickness": 4, "instrument": "tape"})
+	again := ok[shop.OutlineOut](c, "POST", "/api/sums/outline", body{"kind": "file", "file": json.RawMessage(read.body),
+		"measures": body{}, "inset": "", "thickness": 4, "instrument": "tape"})
 	if x, y := again.Outline.Outer.Area(), o.Outline.Outer.Area(); x-y > 0.5 || y-x > 0.5 {
 		t.Errorf("area %v came back as %v", y, x)
 	}
@@ -217,12 +241,19 @@ func TestSumsByCalls(t *testing.T) {
 		path, field string
 		b           any
 	}{
-		{"/api/sums/outline", "radius", body{"kind": "rounded", "measures": body{"width": "300", "height": "200", "radius": "200"}, "inset": "", "thickness": 4, "instrument": "tape"}},
-		{"/api/sums/outline", "width", body{"kind": "rectangle", "measures": body{"width": "x", "height": "2"}, "inset": "", "thickness": 4, "instrument": "tape"}},
-		{"/api/sums/outline", "kind", body{"kind": "star", "measures": body{}, "inset": "", "thickness": 4, "instrument": "tape"}},
-		{"/api/sums/outline", "inset", body{"kind": "circle", "measures": body{"diameter": "100"}, "inset": "60", "thickness": 4, "instrument": "tape"}},
-		{"/api/sums/outline", "file", body{"kind": "file", "measures": body{}, "inset": "", "thickness": 4, "instrument": "tape"}},
-		{"/api/sums/outline/file?format=a4", "outline", body{"kind": "circle", "measures": body{"diameter": "5 m"}, "inset": "", "thickness": 4, "instrument": "tape"}},
+		{"/api/sums/outline", "radius",
+			body{"kind": "rounded", "measures": body{"width": "300", "height": "200", "radius": "200"}, "inset": "",
+				"thickness": 4, "instrument": "tape"}},
+		{"/api/sums/outline", "width", body{"kind": "rectangle", "measures": body{"width": "x", "height": "2"}, "inset": "",
+			"thickness": 4, "instrument": "tape"}},
+		{"/api/sums/outline", "kind", body{"kind": "star", "measures": body{}, "inset": "", "thickness": 4,
+			"instrument": "tape"}},
+		{"/api/sums/outline", "inset", body{"kind": "circle", "measures": body{"diameter": "100"}, "inset": "60",
+			"thickness": 4, "instrument": "tape"}},
+		{"/api/sums/outline", "file", body{"kind": "file", "measures": body{}, "inset": "", "thickness": 4,
+			"instrument": "tape"}},
+		{"/api/sums/outline/file?format=a4", "outline", body{"kind": "circle", "measures": body{"diameter": "5 m"},
+			"inset": "", "thickness": 4, "instrument": "tape"}},
 		{"/api/sums/thickness", "text", body{"text": "5 1/0"}},
 		{"/api/lengths", "height_left", body{"text": "40 m", "instrument": "tape", "place": "height_left"}},
 	} {
@@ -230,7 +261,8 @@ func TestSumsByCalls(t *testing.T) {
 			t.Errorf("%s: want a fault at %s: %d %.200s", k.path, k.field, a.status, a.body)
 		}
 	}
-	if a := c.call("POST", "/api/sums/outline/read?format=dxf", "banana", "Content-Type", "application/octet-stream"); a.status != 422 || !strings.Contains(string(a.body), "DXF") {
+	if a := c.call("POST", "/api/sums/outline/read?format=dxf", "banana", "Content-Type",
+		"application/octet-stream"); a.status != 422 || !strings.Contains(string(a.body), "DXF") {
 		t.Errorf("%d %s", a.status, a.body)
 	}
 }

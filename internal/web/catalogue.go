@@ -53,11 +53,15 @@ func edges() map[string]drawing.Drawing {
 }
 
 func (v *Server) catalogueRoutes(api huma.API) {
-	register(v, api, op("catalogue", http.MethodGet, "/api/catalogue", "Families, exposures, materials, frames, instruments"), func(ctx context.Context, _ *struct{}) (*out[Catalogue], error) {
+	register(v, api, op("catalogue", http.MethodGet, "/api/catalogue",
+		"Families, exposures, materials, frames, instruments"), func(ctx context.Context, _ *struct{}) (*out[Catalogue],
+		error) {
 		vs, err := v.shop.Own(ctx)
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.Laid(vs), pane.Laid(vs), frame.Laid(vs), length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(), diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), vs, book.Fields()}}, nil
+		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.Laid(vs), pane.Laid(vs), frame.Laid(vs),
+			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),
+			diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), vs, book.Fields()}}, nil
 	})
 }

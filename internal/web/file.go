@@ -27,13 +27,14 @@ type maker func(ctx context.Context, w io.Writer, at shop.Bench) error
 // they give is no JSON.
 func (v *Server) fileRoutes(g *gin.Engine) {
 	files := g.Group("/api/jobs/:id", v.person)
-	files.GET("/ticket.pdf", v.file("ticket", "pdf", "application/pdf", func(ctx context.Context, w io.Writer, at shop.Bench) error {
-		all, s, err := v.shop.Benches(ctx, at.Job)
-		if err != nil {
-			return err
-		}
-		return exchange.Ticket(w, s, all, v.options.Zone)
-	}))
+	files.GET("/ticket.pdf", v.file("ticket", "pdf", "application/pdf",
+		func(ctx context.Context, w io.Writer, at shop.Bench) error {
+			all, s, err := v.shop.Benches(ctx, at.Job)
+			if err != nil {
+				return err
+			}
+			return exchange.Ticket(w, s, all, v.options.Zone)
+		}))
 	type pick = func(context.Context, shop.Bench) (drawing.Drawing, error)
 	draw := func(write func(io.Writer, drawing.Drawing) error, pick pick) maker {
 		return func(ctx context.Context, w io.Writer, at shop.Bench) error {
@@ -59,17 +60,18 @@ func (v *Server) fileRoutes(g *gin.Engine) {
 	}
 	files.GET("/object.svg", v.file("object", "svg", "image/svg+xml", draw(exchange.SVG, v.shop.Object)))
 	for name, paper := range map[string]exchange.Paper{"a4": exchange.A4, "letter": exchange.Letter} {
-		files.GET("/template-"+name+".pdf", v.file("template", "pdf", "application/pdf", func(ctx context.Context, w io.Writer, at shop.Bench) error {
-			r, j, err := v.shop.Sheet(ctx, at)
-			if err != nil {
-				return err
-			}
-			p, ok := r.Outline()
-			if !ok {
-				return fault.New("pane", "there is no size to print yet", "read the opening first")
-			}
-			return exchange.Template(w, outline.Outline{Outer: p, Holes: []outline.Path{}}, j.Object.Name, paper)
-		}))
+		files.GET("/template-"+name+".pdf", v.file("template", "pdf", "application/pdf",
+			func(ctx context.Context, w io.Writer, at shop.Bench) error {
+				r, j, err := v.shop.Sheet(ctx, at)
+				if err != nil {
+					return err
+				}
+				p, ok := r.Outline()
+				if !ok {
+					return fault.New("pane", "there is no size to print yet", "read the opening first")
+				}
+				return exchange.Template(w, outline.Outline{Outer: p, Holes: []outline.Path{}}, j.Object.Name, paper)
+			}))
 	}
 	files.GET("/photos/:photo", v.picture(false))
 	files.GET("/photos/:photo/thumb", v.picture(true))

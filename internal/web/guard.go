@@ -30,7 +30,8 @@ func (v *Server) guard(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		secure(w.Header())
 		if !own.has(r.Host) {
-			write(w, problem(http.StatusMisdirectedRequest, "host", "This shop is not reached under that name. Use its address, or start the program with --host and the name."))
+			write(w, problem(http.StatusMisdirectedRequest, "host",
+				"This shop is not reached under that name. Use its address, or start the program with --host and the name."))
 			return
 		}
 		ctx := context.WithValue(r.Context(), callKey{}, v.callerOf(r))
@@ -52,7 +53,9 @@ func (v *Server) guard(next http.Handler) http.Handler {
 // answers out of every store; static files say otherwise for themselves.
 func secure(h http.Header) {
 	// Radix places its layers with inline styles.
-	h.Set("Content-Security-Policy", "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'; object-src 'none'")
+	h.Set("Content-Security-Policy",
+		"default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; "+
+			"base-uri 'self'; form-action 'self'; object-src 'none'")
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("X-Frame-Options", "DENY")
 	h.Set("Referrer-Policy", "same-origin")

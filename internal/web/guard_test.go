@@ -78,7 +78,8 @@ func TestAnswersAreNotStored(t *testing.T) {
 			t.Errorf("%s: %v", path, a.header)
 		}
 	}
-	if a := c.call("GET", "/assets/", nil); strings.Contains(string(a.body), "<a href") || strings.Contains(a.header.Get("Cache-Control"), "immutable") {
+	if a := c.call("GET", "/assets/", nil); strings.Contains(string(a.body), "<a href") ||
+		strings.Contains(a.header.Get("Cache-Control"), "immutable") {
 		t.Errorf("a list of files: %.200s", a.body)
 	}
 }
@@ -201,12 +202,14 @@ func TestSessionsOverCalls(t *testing.T) {
 	if a := o.call("GET", "/api/today", nil); a.status != 401 {
 		t.Errorf("the other one goes on: %d", a.status)
 	}
-	if a := c.call("PUT", "/api/password", map[string]string{"old": "three plain words", "new": "a ferry and a lantern"}); a.status != 204 {
+	if a := c.call("PUT", "/api/password", map[string]string{"old": "three plain words",
+		"new": "a ferry and a lantern"}); a.status != 204 {
 		t.Errorf("%d %s", a.status, a.body)
 	}
 	word := ok[Word](c, "POST", "/api/people/1/word", nil)
 	fresh := &client{t: t, url: c.url}
-	if a := fresh.call("POST", "/api/reset", map[string]string{"login": "mira", "word": word.Word, "password": "a lantern and a ferry"}); a.status != 200 || fresh.cookie == "" {
+	if a := fresh.call("POST", "/api/reset", map[string]string{"login": "mira", "word": word.Word,
+		"password": "a lantern and a ferry"}); a.status != 200 || fresh.cookie == "" {
 		t.Errorf("%d %s", a.status, a.body)
 	}
 	if a := c.call("GET", "/api/today", nil); a.status != 401 {
@@ -218,7 +221,8 @@ func TestWaitsAreSaid(t *testing.T) {
 	c := serve(t).setUp()
 	var a answer
 	for range 7 {
-		a = (&client{t: t, url: c.url}).call("POST", "/api/session", map[string]string{"login": "mira", "password": "not the password"})
+		a = (&client{t: t, url: c.url}).call("POST", "/api/session",
+			map[string]string{"login": "mira", "password": "not the password"})
 	}
 	if p := a.problem(t); a.status != 429 || a.header.Get("Retry-After") == "" || p.RetryAfter < 1 {
 		t.Errorf("%d %v %s", a.status, a.header, a.body)
@@ -229,12 +233,14 @@ func TestWaitsAreSaid(t *testing.T) {
 func TestTrailOfRefusals(t *testing.T) {
 	c, st := stored(t)
 	c.setUp()
-	ok[record.Account](c, "POST", "/api/people", body{"name": "Tor", "login": "tor", "password": "four plain words here", "role": "technician"}, "Idempotency-Key", "add-tor-once")
+	ok[record.Account](c, "POST", "/api/people", body{"name": "Tor", "login": "tor", "password": "four plain words here",
+		"role": "technician"}, "Idempotency-Key", "add-tor-once")
 	tor := c.as("tor", "four plain words here")
 	if a := tor.call("POST", "/api/people/1/word", nil); a.status != 403 {
 		t.Errorf("%d", a.status)
 	}
-	(&client{t: t, url: c.url}).call("POST", "/api/session", map[string]string{"login": "tor", "password": "not the password"})
+	(&client{t: t, url: c.url}).call("POST", "/api/session",
+		map[string]string{"login": "tor", "password": "not the password"})
 	for what, q := range map[string]string{
 		"the denial":         "SELECT COUNT(*) FROM audit WHERE noun = 'denied' AND item = 'giveWord' AND account_id = 2",
 		"the wrong password": "SELECT COUNT(*) FROM audit WHERE noun = 'sign-in' AND action = 'refused' AND item = 'tor'",
@@ -274,7 +280,8 @@ func TestSlowSenders(t *testing.T) {
 	}
 	defer func() { _ = conn.Close() }()
 	text := `{"text":"270","instrument":"tape","version":0}`
-	fmt.Fprintf(conn, "PUT %s/readings/width_top HTTP/1.1\r\nHost: localhost\r\nCookie: %s\r\nContent-Type: application/json\r\nContent-Length: %d\r\n\r\n", job, c.cookie, len(text))
+	fmt.Fprintf(conn, "PUT %s/readings/width_top HTTP/1.1\r\nHost: localhost\r\nCookie: %s\r\nContent-Type: "+
+		"application/json\r\nContent-Length: %d\r\n\r\n", job, c.cookie, len(text))
 	for _, b := range []byte(text) {
 		time.Sleep(140 * time.Millisecond) // 6.4 s in all: longer than an end of five seconds
 		if _, err := conn.Write([]byte{b}); err != nil {
@@ -295,7 +302,8 @@ func TestBrokenChunk(t *testing.T) {
 		t.Fatal(err)
 	}
 	defer func() { _ = conn.Close() }()
-	fmt.Fprintf(conn, "POST /api/lengths HTTP/1.1\r\nHost: localhost\r\nCookie: %s\r\nContent-Type: application/json\r\nTransfer-Encoding: chunked\r\n\r\nzz\r\nnonsense\r\n\r\n", c.cookie)
+	fmt.Fprintf(conn, "POST /api/lengths HTTP/1.1\r\nHost: localhost\r\nCookie: %s\r\nContent-Type: "+
+		"application/json\r\nTransfer-Encoding: chunked\r\n\r\nzz\r\nnonsense\r\n\r\n", c.cookie)
 	res, err := http.ReadResponse(bufio.NewReader(conn), nil)
 	if err != nil || res.StatusCode != 400 {
 		t.Errorf("%v, %v", res, err)

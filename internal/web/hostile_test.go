@@ -14,7 +14,8 @@ import (
 // Values that somebody sends who means no good, or whose program is broken.
 var hostile = []any{
 	nil, true, 0, -1, 1, 5e-324, 1e-300, -1e-300, 1e-12, 1e300, -1e300, 9.9e9, 68, 2147483648, 9007199254740993.0,
-	"", " ", "x", "🔥", "\x00", "\u200d", "5 1/0", "1e-300", "NaN", "Infinity", strings.Repeat("9", 300), strings.Repeat("ü", 600), "<script>", "'; DROP TABLE job; --", "../../etc/passwd",
+	"", " ", "x", "🔥", "\x00", "\u200d", "5 1/0", "1e-300", "NaN", "Infinity", strings.Repeat("9", 300),
+	strings.Repeat("ü", 600), "<script>", "'; DROP TABLE job; --", "../../etc/passwd",
 	[]any{}, []any{nil}, map[string]any{}, map[string]any{"x": 1},
 }
 
@@ -81,7 +82,8 @@ func (s shaper) value(schema map[string]any, deep int) any {
 	case "boolean":
 		return s.r.IntN(2) == 0
 	}
-	return []any{"270", "4", "tape", "glass-ceramic", "toughened", "fire", "clip-heat", "upright", "done", "pass", "mm", "", "a word"}[s.r.IntN(13)]
+	return []any{"270", "4", "tape", "glass-ceramic", "toughened", "fire", "clip-heat", "upright", "done", "pass", "mm",
+		"", "a word"}[s.r.IntN(13)]
 }
 
 // place fills the parameters of a path, mostly with what is there.
@@ -95,7 +97,8 @@ func (s shaper) place(path string, ids []int64) string {
 		case name == "id":
 			v = fmt.Sprint(s.r.IntN(4))
 		default:
-			v = []string{"width_top", "height_left", "depth", "cold", "paper", "gap", "e1", "1", "laser", "material", "family", "%00", "🔥", "0"}[s.r.IntN(14)]
+			v = []string{"width_top", "height_left", "depth", "cold", "paper", "gap", "e1", "1", "laser", "material", "family",
+				"%00", "🔥", "0"}[s.r.IntN(14)]
 		}
 		path = path[:a] + v + path[b+1:]
 	}
@@ -132,7 +135,8 @@ func batter(t testing.TB, c *client, doc map[string]any, seed uint64, calls int)
 		k := all[s.r.IntN(len(all))]
 		path := s.place(k.path, ids)
 		if s.r.Float64() < 0.5 {
-			path += fmt.Sprintf("?version=%d&seen=%d&pane=0&most=%d&words=%%F0%%9F%%94%%A5", s.r.IntN(3), s.r.IntN(3), s.r.IntN(200))
+			path += fmt.Sprintf("?version=%d&seen=%d&pane=0&most=%d&words=%%F0%%9F%%94%%A5", s.r.IntN(3), s.r.IntN(3),
+				s.r.IntN(200))
 		}
 		var body any
 		if k.schema != nil {
@@ -147,7 +151,8 @@ func batter(t testing.TB, c *client, doc map[string]any, seed uint64, calls int)
 			t.Errorf("seed %d, call %d: %s %s: a broken answer: %.200s", seed, n, k.method, path, a.body)
 		}
 		var made Made
-		if k.method == "POST" && strings.HasPrefix(k.path, "/api/jobs") && a.status == 200 && json.Unmarshal(a.body, &made) == nil && made.ID > 0 && len(ids) < 40 {
+		if k.method == "POST" && strings.HasPrefix(k.path, "/api/jobs") && a.status == 200 &&
+			json.Unmarshal(a.body, &made) == nil && made.ID > 0 && len(ids) < 40 {
 			ids = append(ids, made.ID)
 		}
 	}

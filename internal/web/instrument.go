@@ -27,13 +27,14 @@ const (
 )
 
 func (v *Server) instrumentRoutes(api huma.API) {
-	register(v, api, op("press", http.MethodPost, "/api/instruments/{name}/press", "Let a simulated instrument measure"), func(ctx context.Context, in *struct {
-		Name instrument.Name `path:"name" enum:"laser,caliper,tape,climate"`
-		Body shop.Press
-	}) (*out[instrument.Event], error) {
-		e, err := v.shop.Press(ctx, who(ctx), in.Name, in.Body)
-		return &out[instrument.Event]{e}, said(ctx, err)
-	})
+	register(v, api, op("press", http.MethodPost, "/api/instruments/{name}/press", "Let a simulated instrument measure"),
+		func(ctx context.Context, in *struct {
+			Name instrument.Name `path:"name" enum:"laser,caliper,tape,climate"`
+			Body shop.Press
+		}) (*out[instrument.Event], error) {
+			e, err := v.shop.Press(ctx, who(ctx), in.Name, in.Body)
+			return &out[instrument.Event]{e}, said(ctx, err)
+		})
 }
 
 // stream sends what the person's instruments say as server-sent events. It

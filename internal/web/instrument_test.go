@@ -93,7 +93,8 @@ func TestPressRefuses(t *testing.T) {
 	if a := c.call("POST", "/api/instruments/sonar/press", map[string]any{"truth": 5}); a.status != 422 {
 		t.Errorf("%d", a.status)
 	}
-	if a := c.call("POST", "/api/instruments/laser/press", map[string]any{"truth": -5}); a.status != 422 || a.problem(t).Errors[0].Field != "truth" {
+	if a := c.call("POST", "/api/instruments/laser/press", map[string]any{"truth": -5}); a.status != 422 ||
+		a.problem(t).Errors[0].Field != "truth" {
 		t.Errorf("%d %s", a.status, a.body)
 	}
 	c.cookie = ""

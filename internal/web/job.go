@@ -62,69 +62,82 @@ func (v *Server) show(ctx context.Context, at BenchID, err error) (*out[shop.Vie
 }
 
 func (v *Server) jobRoutes(api huma.API) {
-	register(v, api, op("today", http.MethodGet, "/api/today", "What to do now"), func(ctx context.Context, _ *struct{}) (*out[shop.Today], error) {
-		t, err := v.shop.Today(ctx)
-		return &out[shop.Today]{t}, said(ctx, err)
-	})
-	register(v, api, op("customers", http.MethodGet, "/api/customers", "Customers like some words"), func(ctx context.Context, in *struct {
-		Words string `query:"words" maxLength:"120"`
-	}) (*out[[]record.Customer], error) {
-		list, err := v.shop.Customers(ctx, in.Words)
-		return &out[[]record.Customer]{list}, said(ctx, err)
-	})
-	register(v, api, op("jobs", http.MethodGet, "/api/jobs", "Jobs like some words, newest first"), func(ctx context.Context, in *struct {
-		Words  string `query:"words" maxLength:"120"`
-		State  string `query:"state" enum:"open,signed," doc:"Empty for all"`
-		Before int64  `query:"before" doc:"Go on below this id"`
-		Most   int    `query:"most" minimum:"1" maximum:"100" default:"40"`
-	}) (*out[[]record.Row], error) {
-		list, err := v.shop.Find(ctx, in.Words, in.State, in.Before, in.Most)
-		return &out[[]record.Row]{list}, said(ctx, err)
-	})
-	register(v, api, op("takeIn", http.MethodPost, "/api/jobs", "Take a broken pane in"), func(ctx context.Context, in *Keyed[shop.TakeIn]) (*out[Made], error) {
-		id, err := v.shop.TakeIn(ctx, who(ctx), in.Key, in.Body)
-		return &out[Made]{Made{id}}, said(ctx, err)
-	})
+	register(v, api, op("today", http.MethodGet, "/api/today", "What to do now"),
+		func(ctx context.Context, _ *struct{}) (*out[shop.Today], error) {
+			t, err := v.shop.Today(ctx)
+			return &out[shop.Today]{t}, said(ctx, err)
+		})
+	register(v, api, op("customers", http.MethodGet, "/api/customers", "Customers like some words"),
+		func(ctx context.Context, in *struct {
+			Words string `query:"words" maxLength:"120"`
+		}) (*out[[]record.Customer], error) {
+			list, err := v.shop.Customers(ctx, in.Words)
+			return &out[[]record.Customer]{list}, said(ctx, err)
+		})
+	register(v, api, op("jobs", http.MethodGet, "/api/jobs", "Jobs like some words, newest first"),
+		func(ctx context.Context, in *struct {
+			Words  string `query:"words" maxLength:"120"`
+			State  string `query:"state" enum:"open,signed," doc:"Empty for all"`
+			Before int64  `query:"before" doc:"Go on below this id"`
+			Most   int    `query:"most" minimum:"1" maximum:"100" default:"40"`
+		}) (*out[[]record.Row], error) {
+			list, err := v.shop.Find(ctx, in.Words, in.State, in.Before, in.Most)
+			return &out[[]record.Row]{list}, said(ctx, err)
+		})
+	register(v, api, op("takeIn", http.MethodPost, "/api/jobs", "Take a broken pane in"),
+		func(ctx context.Context, in *Keyed[shop.TakeIn]) (*out[Made], error) {
+			id, err := v.shop.TakeIn(ctx, who(ctx), in.Key, in.Body)
+			return &out[Made]{Made{id}}, said(ctx, err)
+		})
 	carry := op("bring", http.MethodPost, "/api/jobs/carried", "Take a carried job in")
 	carry.MaxBodyBytes = 64 << 20 // sixty pictures
 	register(v, api, carry, func(ctx context.Context, in *Keyed[shop.Carried]) (*out[Made], error) {
 		id, err := v.shop.Bring(ctx, who(ctx), in.Key, in.Body)
 		return &out[Made]{Made{id}}, said(ctx, err)
 	})
-	register(v, api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"), func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
-		return v.show(ctx, *in, nil)
-	})
-	register(v, api, op("pulse", http.MethodGet, "/api/jobs/{id}/pulse", "Whether a job has changed"), func(ctx context.Context, in *JobID) (*out[Pulse], error) {
-		n, err := v.shop.Pulse(ctx, in.ID)
-		return &out[Pulse]{Pulse{n}}, said(ctx, err)
-	})
-	register(v, api, op("history", http.MethodGet, "/api/jobs/{id}/history", "What happened to a job"), func(ctx context.Context, in *JobID) (*out[[]record.Event], error) {
-		list, err := v.shop.History(ctx, in.ID)
-		return &out[[]record.Event]{list}, said(ctx, err)
-	})
-	register(v, api, op("carry", http.MethodGet, "/api/jobs/{id}/carried", "A job as a document"), func(ctx context.Context, in *JobID) (*out[shop.Carried], error) {
-		c, err := v.shop.Carry(ctx, in.ID)
-		return &out[shop.Carried]{c}, said(ctx, err)
-	})
-	register(v, api, op("setJob", http.MethodPut, "/api/jobs/{id}", "Change promise, place and story"), func(ctx context.Context, in *struct {
-		BenchID
-		Body JobChange
-	}) (*out[shop.View], error) {
-		b := in.Body
-		return v.show(ctx, in.BenchID, v.shop.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt, Version: b.Version}))
-	})
-	register(v, api, op("setCustomer", http.MethodPut, "/api/jobs/{id}/customer", "Change name, phone and note of the customer"), func(ctx context.Context, in *struct {
+	register(v, api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"),
+		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
+			return v.show(ctx, *in, nil)
+		})
+	register(v, api, op("pulse", http.MethodGet, "/api/jobs/{id}/pulse", "Whether a job has changed"),
+		func(ctx context.Context, in *JobID) (*out[Pulse], error) {
+			n, err := v.shop.Pulse(ctx, in.ID)
+			return &out[Pulse]{Pulse{n}}, said(ctx, err)
+		})
+	register(v, api, op("history", http.MethodGet, "/api/jobs/{id}/history", "What happened to a job"),
+		func(ctx context.Context, in *JobID) (*out[[]record.Event], error) {
+			list, err := v.shop.History(ctx, in.ID)
+			return &out[[]record.Event]{list}, said(ctx, err)
+		})
+	register(v, api, op("carry", http.MethodGet, "/api/jobs/{id}/carried", "A job as a document"),
+		func(ctx context.Context, in *JobID) (*out[shop.Carried], error) {
+			c, err := v.shop.Carry(ctx, in.ID)
+			return &out[shop.Carried]{c}, said(ctx, err)
+		})
+	register(v, api, op("setJob", http.MethodPut, "/api/jobs/{id}", "Change promise, place and story"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body JobChange
+		}) (*out[shop.View], error) {
+			b := in.Body
+			return v.show(ctx, in.BenchID,
+				v.shop.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt,
+					Version: b.Version}))
+		})
+	register(v, api, op("setCustomer", http.MethodPut, "/api/jobs/{id}/customer",
+		"Change name, phone and note of the customer"), func(ctx context.Context, in *struct {
 		BenchID
 		Body record.Customer
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.SetCustomer(ctx, who(ctx), in.ID, in.Body))
 	})
-	register(v, api, op("setObject", http.MethodPut, "/api/jobs/{id}/object", "Change what the object is and sees"), func(ctx context.Context, in *struct {
-		BenchID
-		Body record.Object
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.SetObject(ctx, who(ctx), in.ID, in.Body))
-	})
+	register(v, api, op("setObject", http.MethodPut, "/api/jobs/{id}/object", "Change what the object is and sees"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body record.Object
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.SetObject(ctx, who(ctx), in.ID, in.Body))
+		})
 	held := op("setPane", http.MethodPut, "/api/jobs/{id}/pane", "Change how a pane is held")
 	held.MaxBodyBytes = 16 << 20 // with its outline
 	register(v, api, held, func(ctx context.Context, in *struct {

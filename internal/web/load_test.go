@@ -36,7 +36,8 @@ var kinds = map[string]func(*client, *rand.Rand) answer{
 	"jobs":   func(c *client, _ *rand.Rand) answer { return c.call("GET", "/api/jobs?state=open", nil) },
 	"signed": func(c *client, _ *rand.Rand) answer { return c.call("GET", "/api/jobs?state=signed", nil) },
 	"search": func(c *client, r *rand.Rand) answer {
-		words := []string{"stove", "quill", "wheelhouse", "customer77", fmt.Sprintf("%d", 1+r.IntN(largeJobs)), "cracked%20holt", "nothing-like-it", "tarn%20oven"}
+		words := []string{"stove", "quill", "wheelhouse", "customer77", fmt.Sprintf("%d", 1+r.IntN(largeJobs)),
+			"cracked%20holt", "nothing-like-it", "tarn%20oven"}
 		return c.call("GET", "/api/jobs?words="+words[r.IntN(len(words))], nil)
 	},
 	"job": func(c *client, r *rand.Rand) answer {
@@ -121,13 +122,16 @@ func BenchmarkLists(b *testing.B) {
 // ticket.
 func BenchmarkSixtyPanes(b *testing.B) {
 	c := serve(b).setUp()
-	made := ok[Made](c, "POST", "/api/jobs", body{"name": "Oda Marl", "object": "Greenhouse", "exposure": "weather", "family": "putty-points", "place": "site",
+	made := ok[Made](c, "POST", "/api/jobs", body{"name": "Oda Marl", "object": "Greenhouse", "exposure": "weather",
+		"family": "putty-points", "place": "site",
 		"layout": body{"across": 10, "down": 6, "behind": false}}, "Idempotency-Key", "sixty-panes")
 	job := fmt.Sprintf("/api/jobs/%d", made.ID)
 	v := ok[shop.View](c, "GET", job, nil)
 	for _, p := range v.Panes {
-		for place, text := range map[string]string{"width_top": "500", "width_bottom": "501", "height_left": "700", "height_right": "699.5"} {
-			ok[shop.View](c, "PUT", fmt.Sprintf("%s/readings/%s?pane=%d", job, place, p.ID), body{"text": text, "instrument": "tape", "version": 0})
+		for place, text := range map[string]string{"width_top": "500", "width_bottom": "501", "height_left": "700",
+			"height_right": "699.5"} {
+			ok[shop.View](c, "PUT", fmt.Sprintf("%s/readings/%s?pane=%d", job, place, p.ID),
+				body{"text": text, "instrument": "tape", "version": 0})
 		}
 	}
 	for _, k := range []struct{ name, path string }{{"view", ""}, {"drawing", "/drawing.svg"}, {"ticket", "/ticket.pdf"}} {

@@ -51,13 +51,15 @@ func (v *Server) logs(next http.Handler) http.Handler {
 		switch {
 		case c.status >= 500:
 			level = slog.LevelError
-		case r.Method != http.MethodGet && r.Method != http.MethodHead, c.status == http.StatusForbidden, c.status == http.StatusTooManyRequests:
+		case r.Method != http.MethodGet && r.Method != http.MethodHead, c.status == http.StatusForbidden,
+			c.status == http.StatusTooManyRequests:
 			level = slog.LevelInfo
 		}
 		if r.Context().Err() != nil && c.status != http.StatusOK {
 			level = slog.LevelDebug // whoever asked has gone
 		}
-		slog.Log(ctx, level, "call", "call", c.id, "person", c.person, "method", r.Method, "path", r.URL.Path, "from", v.addressOf(r), "status", c.status, "ms", time.Since(start).Milliseconds())
+		slog.Log(ctx, level, "call", "call", c.id, "person", c.person, "method", r.Method, "path", r.URL.Path, "from",
+			v.addressOf(r), "status", c.status, "ms", time.Since(start).Milliseconds())
 	})
 }
 

@@ -34,11 +34,13 @@ type Revision struct {
 }
 
 func (v *Server) ownRoutes(api huma.API) {
-	register(v, api, op("bookRevision", http.MethodGet, "/api/book/revision", "Whether a value of the shop's own has changed"), func(ctx context.Context, _ *struct{}) (*out[Revision], error) {
+	register(v, api, op("bookRevision", http.MethodGet, "/api/book/revision",
+		"Whether a value of the shop's own has changed"), func(ctx context.Context, _ *struct{}) (*out[Revision], error) {
 		r, err := v.shop.BookRevision(ctx)
 		return &out[Revision]{Revision{r}}, said(ctx, err)
 	})
-	register(v, api, op("setOwn", http.MethodPut, "/api/book/{kind}/{id}/{item}", "Lay a value of the shop's own over the book's"), func(ctx context.Context, in *struct {
+	register(v, api, op("setOwn", http.MethodPut, "/api/book/{kind}/{id}/{item}",
+		"Lay a value of the shop's own over the book's"), func(ctx context.Context, in *struct {
 		OwnAt
 		Body OwnIn
 	}) (*out[own.Values], error) {
@@ -46,12 +48,13 @@ func (v *Server) ownRoutes(api huma.API) {
 		o.V, o.Sheet = in.Body.V, in.Body.Sheet
 		return v.ownSaid(ctx, v.shop.SetOwn(ctx, who(ctx), o))
 	})
-	register(v, api, op("dropOwn", http.MethodDelete, "/api/book/{kind}/{id}/{item}", "Let the book's value hold again"), func(ctx context.Context, in *struct {
-		OwnAt
-		Version int `query:"version"`
-	}) (*out[own.Values], error) {
-		return v.ownSaid(ctx, v.shop.DropOwn(ctx, who(ctx), in.value(in.Version)))
-	})
+	register(v, api, op("dropOwn", http.MethodDelete, "/api/book/{kind}/{id}/{item}", "Let the book's value hold again"),
+		func(ctx context.Context, in *struct {
+			OwnAt
+			Version int `query:"version"`
+		}) (*out[own.Values], error) {
+			return v.ownSaid(ctx, v.shop.DropOwn(ctx, who(ctx), in.value(in.Version)))
+		})
 }
 
 // ownSaid answers with the shop's values as they stand after a change.

@@ -17,24 +17,28 @@ import (
 func TestOwnValuesByCalls(t *testing.T) {
 	c := serve(t).setUp()
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
-	for place, text := range map[string]string{"width_top": "270 ±0.3", "height_left": "242 ±0.3", "bracket_reach": "16"} {
+	for place, text := range map[string]string{"width_top": "270 ±0.3", "height_left": "242 ±0.3",
+		"bracket_reach": "16"} {
 		ok[shop.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "rule", "version": 0})
 	}
 	first := ok[shop.View](c, "GET", job, nil)
 	before, pulse := first.Reckoning, first.Job.Pulse
 	const path = "/api/book/family/clip-heat/clearance"
 	vs := ok[own.Values](c, "PUT", path, body{"v": 4, "sheet": "house rule after two cracked stoves", "version": 0})
-	if len(vs) != 1 || vs[0].By != "Mira" || vs[0].Version != 1 || vs[0].Was == nil || *vs[0].Was == 4 || vs[0].At.IsZero() {
+	if len(vs) != 1 || vs[0].By != "Mira" || vs[0].Version != 1 || vs[0].Was == nil || *vs[0].Was == 4 ||
+		vs[0].At.IsZero() {
 		t.Fatalf("%+v", vs)
 	}
 	now := ok[shop.View](c, "GET", job, nil)
 	if after := now.Reckoning; now.Job.Pulse == pulse || !(after.Fit.Order.W < before.Fit.Order.W) {
-		t.Errorf("with more clearance %v is ordered, before %v; pulse %d, before %d", after.Fit.Order, before.Fit.Order, now.Job.Pulse, pulse)
+		t.Errorf("with more clearance %v is ordered, before %v; pulse %d, before %d", after.Fit.Order, before.Fit.Order,
+			now.Job.Pulse, pulse)
 	}
 	after := now.Reckoning
 	told := false
 	for _, f := range after.Figures {
-		told = told || f.Limit != nil && strings.HasPrefix(f.Limit.Origin.String(), "set by the shop: house rule after two cracked stoves; Mira") || tells(f.Working)
+		told = told || f.Limit != nil && strings.HasPrefix(f.Limit.Origin.String(),
+			"set by the shop: house rule after two cracked stoves; Mira") || tells(f.Working)
 	}
 	if !told {
 		t.Error("no working says that the shop has set it")
@@ -54,11 +58,14 @@ func TestOwnValuesByCalls(t *testing.T) {
 		{"a clearance that nobody keeps", path, body{"v": 500, "sheet": "x", "version": 1}, 422, "v"},
 		{"no sheet", path, body{"v": 5, "sheet": " ", "version": 1}, 422, "sheet"},
 		{"an unknown value", "/api/book/family/clip-heat/colour", body{"v": 5, "sheet": "x", "version": 0}, 422, "item"},
-		{"an unknown material", "/api/book/material/moonstone/steady", body{"v": 500, "sheet": "x", "version": 0}, 422, "material"},
-		{"a peak below the steady heat", "/api/book/material/glass-ceramic/peak", body{"v": 300, "sheet": "x", "version": 0}, 422, "v"},
+		{"an unknown material", "/api/book/material/moonstone/steady", body{"v": 500, "sheet": "x", "version": 0}, 422,
+			"material"},
+		{"a peak below the steady heat", "/api/book/material/glass-ceramic/peak", body{"v": 300, "sheet": "x", "version": 0},
+			422, "v"},
 	} {
 		a := c.call("PUT", k.path, k.b)
-		if a.status != k.status || k.field != "" && (len(a.problem(t).Errors) == 0 || a.problem(t).Errors[0].Field != k.field) {
+		if a.status != k.status || k.field != "" &&
+			(len(a.problem(t).Errors) == 0 || a.problem(t).Errors[0].Field != k.field) {
 			t.Errorf("%s: %d %s", k.what, a.status, a.body)
 		}
 	}
@@ -66,14 +73,17 @@ func TestOwnValuesByCalls(t *testing.T) {
 		t.Errorf("an unknown kind: %d", a.status)
 	}
 	d := &client{t: t, url: c.url}
-	ok[record.Account](c, "POST", "/api/people", body{"name": "Ann", "login": "ann", "password": "five plain words here", "role": "technician"}, "Idempotency-Key", "add-ann-once")
+	ok[record.Account](c, "POST", "/api/people", body{"name": "Ann", "login": "ann", "password": "five plain words here",
+		"role": "technician"}, "Idempotency-Key", "add-ann-once")
 	ok[record.Account](d, "POST", "/api/session", body{"login": "ann", "password": "five plain words here"})
-	for _, a := range []answer{d.call("PUT", path, body{"v": 5, "sheet": "x", "version": 1}), d.call("DELETE", path+"?version=1", nil)} {
+	for _, a := range []answer{d.call("PUT", path, body{"v": 5, "sheet": "x", "version": 1}),
+		d.call("DELETE", path+"?version=1", nil)} {
 		if a.status != http.StatusForbidden {
 			t.Errorf("a technician: %d", a.status)
 		}
 	}
-	if vs = ok[own.Values](c, "PUT", path, body{"v": 3.5, "sheet": "house rule", "version": 1}); vs[0].V != 3.5 || vs[0].Version != 2 {
+	if vs = ok[own.Values](c, "PUT", path, body{"v": 3.5, "sheet": "house rule", "version": 1}); vs[0].V != 3.5 ||
+		vs[0].Version != 2 {
 		t.Errorf("%+v", vs)
 	}
 	if a := c.call("DELETE", path+"?version=1", nil); a.status != 409 {

@@ -15,42 +15,49 @@ type Laid struct {
 }
 
 func (v *Server) paneRoutes(api huma.API) {
-	register(v, api, op("layOut", http.MethodPut, "/api/jobs/{id}/layout", "Say how the panes of the object stand"), func(ctx context.Context, in *struct {
-		BenchID
-		Body shop.LayOut
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.LayOut(ctx, who(ctx), in.ID, in.Body))
-	})
-	register(v, api, op("dropPane", http.MethodDelete, "/api/jobs/{id}/pane", "Take a pane out that nothing was done to"), func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
-		err := v.shop.DropPane(ctx, who(ctx), in.bench())
-		return v.show(ctx, BenchID{JobID: in.JobID}, err)
-	})
-	register(v, api, op("placePane", http.MethodPut, "/api/jobs/{id}/spot", "Put a pane elsewhere on its object"), func(ctx context.Context, in *struct {
-		BenchID
-		Body shop.Placed
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.PlacePane(ctx, who(ctx), in.bench(), in.Body))
-	})
-	register(v, api, op("setPack", http.MethodPut, "/api/jobs/{id}/pack", "Note the pack that all panes of the object make up"), func(ctx context.Context, in *struct {
+	register(v, api, op("layOut", http.MethodPut, "/api/jobs/{id}/layout", "Say how the panes of the object stand"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body shop.LayOut
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.LayOut(ctx, who(ctx), in.ID, in.Body))
+		})
+	register(v, api, op("dropPane", http.MethodDelete, "/api/jobs/{id}/pane", "Take a pane out that nothing was done to"),
+		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
+			err := v.shop.DropPane(ctx, who(ctx), in.bench())
+			return v.show(ctx, BenchID{JobID: in.JobID}, err)
+		})
+	register(v, api, op("placePane", http.MethodPut, "/api/jobs/{id}/spot", "Put a pane elsewhere on its object"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body shop.Placed
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.PlacePane(ctx, who(ctx), in.bench(), in.Body))
+		})
+	register(v, api, op("setPack", http.MethodPut, "/api/jobs/{id}/pack",
+		"Note the pack that all panes of the object make up"), func(ctx context.Context, in *struct {
 		BenchID
 		Body shop.PackAll
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.SetPack(ctx, who(ctx), in.ID, in.Body))
 	})
-	register(v, api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"), func(ctx context.Context, in *struct {
-		BenchID
-		Body shop.Wait
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.SetWait(ctx, who(ctx), in.bench(), in.Body))
-	})
-	register(v, api, op("laySash", http.MethodPut, "/api/jobs/{id}/sash", "Lay the lights of a sash on the panes of a job"), func(ctx context.Context, in *struct {
+	register(v, api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body shop.Wait
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.SetWait(ctx, who(ctx), in.bench(), in.Body))
+		})
+	register(v, api, op("laySash", http.MethodPut, "/api/jobs/{id}/sash",
+		"Lay the lights of a sash on the panes of a job"), func(ctx context.Context, in *struct {
 		BenchID
 		Body shop.SashIn
 	}) (*out[Laid], error) {
 		n, err := v.shop.LaySash(ctx, who(ctx), in.ID, in.Body)
 		return &out[Laid]{Laid{n}}, said(ctx, err)
 	})
-	register(v, api, outlineCall("layDrawn", http.MethodPut, "/api/jobs/{id}/outline", "Lay an outline on the table as the opening of a pane"), func(ctx context.Context, in *struct {
+	register(v, api, outlineCall("layDrawn", http.MethodPut, "/api/jobs/{id}/outline",
+		"Lay an outline on the table as the opening of a pane"), func(ctx context.Context, in *struct {
 		BenchID
 		Body shop.Drawn
 	}) (*out[shop.View], error) {

@@ -37,7 +37,8 @@ func TestPanesByCalls(t *testing.T) {
 	if len(v.Panes) != 3 {
 		t.Errorf("%d panes after one was taken out", len(v.Panes))
 	}
-	for file, begins := range map[string]string{"ticket.pdf": "%PDF-", "template-a4.pdf": "%PDF-", "template-letter.pdf": "%PDF-", "object.svg": "<?xml", "drawing.dxf": "  0"} {
+	for file, begins := range map[string]string{"ticket.pdf": "%PDF-", "template-a4.pdf": "%PDF-",
+		"template-letter.pdf": "%PDF-", "object.svg": "<?xml", "drawing.dxf": "  0"} {
 		a := c.call("GET", job+"/"+file+third, nil)
 		if a.status != 200 || !bytes.HasPrefix(a.body, []byte(begins)) {
 			t.Errorf("%s: %d %.60s", file, a.status, a.body)
@@ -76,10 +77,12 @@ func TestPanesRefuse(t *testing.T) {
 		{"an old view", "PUT", job + "/layout", body{"across": 2, "down": 1, "behind": false, "had": 5}, 409, ""},
 		{"the only pane", "DELETE", job + "/pane", nil, 422, "pane"},
 		{"no shape", "PUT", job + "/pane", held(func(h *HeldChange) { h.Shape.Kind = "cloud" }), 422, "shape.kind"},
-		{"too few points", "PUT", job + "/pane", held(func(h *HeldChange) { h.Shape.Kind, h.Shape.Count = "points", 2 }), 422, "shape.count"},
+		{"too few points", "PUT", job + "/pane", held(func(h *HeldChange) { h.Shape.Kind, h.Shape.Count = "points", 2 }), 422,
+			"shape.count"},
 		{"nothing drawn", "PUT", job + "/pane", held(func(h *HeldChange) { h.Shape.Kind = "drawn" }), 422, "shape.drawn"},
 		{"no family", "PUT", job + "/pane", held(func(h *HeldChange) { h.Family = "magnets" }), 422, "family"},
-		{"abrasive on glass-ceramic", "PUT", job + "/pane", held(func(h *HeldChange) { h.Uses = []string{"abrasive"} }), 422, "uses"},
+		{"abrasive on glass-ceramic", "PUT", job + "/pane", held(func(h *HeldChange) { h.Uses = []string{"abrasive"} }), 422,
+			"uses"},
 		{"moonshine", "PUT", job + "/pane", held(func(h *HeldChange) { h.Uses = []string{"moonshine"} }), 422, "uses"},
 		{"a push that nobody has", "PUT", job + "/pane", held(func(h *HeldChange) { h.Duty.Push = -5 }), 422, "duty.push"},
 		{"a stack of ice", "PUT", job + "/pane", held(func(h *HeldChange) {
@@ -89,18 +92,29 @@ func TestPanesRefuse(t *testing.T) {
 			p := pane.Coated{Material: "toughened", Thickness: 4, Coat: "none"}
 			h.Stack = pane.Stack{Panes: []pane.Coated{p, p}}
 		}), 422, "stack.gaps"},
-		{"off the object", "PUT", job + "/spot", body{"x": 0.9, "y": 0, "w": 0.5, "h": 0.5, "depth": 0, "version": 1}, 422, "w"},
-		{"a load on ice", "POST", "/api/sums/load", body{"w": "900", "h": "600", "held": "", "material": "ice", "thickness": 4, "wind": 30, "push": 0, "even": 0, "lying": false, "warp": 0}, 422, "material"},
+		{"off the object", "PUT", job + "/spot", body{"x": 0.9, "y": 0, "w": 0.5, "h": 0.5, "depth": 0, "version": 1}, 422,
+			"w"},
+		{"a load on ice", "POST", "/api/sums/load", body{"w": "900", "h": "600", "held": "", "material": "ice",
+			"thickness": 4, "wind": 30, "push": 0, "even": 0, "lying": false, "warp": 0}, 422, "material"},
 		{"a mean cutter", "PUT", "/api/book/cutter/saw/half", body{"v": 90, "sheet": "x", "version": 0}, 422, "v"},
-		{"no outline", "PUT", job + "/outline", body{"outline": body{"outer": []body{}, "holes": []body{}}, "doubt": 1, "version": 1}, 422, "outline"},
-		{"a line", "PUT", job + "/outline", body{"outline": body{"outer": []body{{"x": 0, "y": 0}, {"x": 9, "y": 0}, {"x": 4, "y": 0}}, "holes": []body{}}, "doubt": 1, "version": 1}, 422, "outline"},
+		{"no outline", "PUT", job + "/outline", body{"outline": body{"outer": []body{}, "holes": []body{}}, "doubt": 1,
+			"version": 1}, 422, "outline"},
+		{"a line", "PUT", job + "/outline",
+			body{"outline": body{"outer": []body{{"x": 0, "y": 0}, {"x": 9, "y": 0}, {"x": 4, "y": 0}}, "holes": []body{}},
+				"doubt": 1, "version": 1}, 422, "outline"},
 		{"a weight of 11", "POST", job + "/weigh", body{"weights": body{"cost": 11}}, 422, "weights.cost"},
 		{"no judgement", "POST", job + "/weigh", body{"weights": body{"luck": 1}}, 422, "weights.luck"},
-		{"another sash", "PUT", job + "/sash", body{"across": body{"lights": []string{"250", "250"}, "bars": []string{"20"}, "first": "", "last": "", "whole": "", "alike": true}, "down": body{"lights": []string{"300"}, "bars": []string{}, "first": "", "last": "", "whole": "", "alike": true}, "instrument": "tape"}, 422, "job"},
+		{"another sash", "PUT", job + "/sash",
+			body{"across": body{"lights": []string{"250", "250"}, "bars": []string{"20"}, "first": "", "last": "", "whole": "",
+				"alike": true}, "down": body{"lights": []string{"300"}, "bars": []string{}, "first": "", "last": "", "whole": "",
+				"alike": true}, "instrument": "tape"}, 422, "job"},
 		{"no such shape", "GET", "/api/sums/shapes/cloud", nil, 422, "kind"},
 		{"no rise", "POST", "/api/sums/bend", body{"chord": "1000", "rise": "banana", "thickness": 4}, 422, "rise"},
-		{"a pack of ice", "POST", "/api/sums/pack", body{"cavity": 250, "room": 20, "inside": 20, "outside": 10, "slope": "upright", "panes": []body{{"material": "ice", "thickness": 4, "coat": "none"}}, "gaps": []int{}}, 422, "panes[0].material"},
-		{"a photo without marks", "POST", "/api/sums/photo", body{"sheet": body{"w": 210, "h": 297}, "corners": []body{}, "points": []body{}, "error": 2}, 422, "corners"},
+		{"a pack of ice", "POST", "/api/sums/pack", body{"cavity": 250, "room": 20, "inside": 20, "outside": 10,
+			"slope": "upright", "panes": []body{{"material": "ice", "thickness": 4, "coat": "none"}}, "gaps": []int{}}, 422,
+			"panes[0].material"},
+		{"a photo without marks", "POST", "/api/sums/photo", body{"sheet": body{"w": 210, "h": 297}, "corners": []body{},
+			"points": []body{}, "error": 2}, 422, "corners"},
 	} {
 		a := c.call(k.method, k.path, k.body)
 		if a.status != k.status {
@@ -121,10 +135,12 @@ func TestShapeAndUsesByCalls(t *testing.T) {
 	h := HeldChange{Held: v.Pane.Held, Version: v.Pane.Version}
 	h.Shape.Kind, h.Uses = "round-top", []string{"mild-soap"}
 	v = ok[shop.View](c, "PUT", job+"/pane", h)
-	for place, text := range map[string]string{"shape_width": "400", "shape_spring": "300", "shape_rise": "120", "bracket_reach": "18"} {
+	for place, text := range map[string]string{"shape_width": "400", "shape_spring": "300", "shape_rise": "120",
+		"bracket_reach": "18"} {
 		v = ok[shop.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "tape", "version": 0})
 	}
-	if v.Reckoning.Fit.Form != "round top" || len(v.Pane.Uses) != 1 || !strings.Contains(v.Reckoning.Order, "rise above it") {
+	if v.Reckoning.Fit.Form != "round top" || len(v.Pane.Uses) != 1 ||
+		!strings.Contains(v.Reckoning.Order, "rise above it") {
 		t.Errorf("%s, %v, %q", v.Reckoning.Fit.Form, v.Pane.Uses, v.Reckoning.Order)
 	}
 	usual := v.Reckoning.Choice.Open
@@ -157,8 +173,10 @@ func TestPhotoByCalls(t *testing.T) {
 	for i, p := range e.Points {
 		points = append(points, body{"px": p, "curve": i == 3})
 	}
-	out := ok[shop.PhotoOut](c, "POST", "/api/sums/photo", body{"sheet": body{"w": 210, "h": 297}, "corners": e.Corners, "points": points, "error": 3})
-	if b := out.Outline.Outer.Box(); math.Abs(b.Width()-photo.ExampleWidth) > 0.1 || out.Doubt <= 0 || len(out.Figures) < 5 || out.Figures[0].Text == "" {
+	out := ok[shop.PhotoOut](c, "POST", "/api/sums/photo", body{"sheet": body{"w": 210, "h": 297}, "corners": e.Corners,
+		"points": points, "error": 3})
+	if b := out.Outline.Outer.Box(); math.Abs(b.Width()-photo.ExampleWidth) > 0.1 || out.Doubt <= 0 ||
+		len(out.Figures) < 5 || out.Figures[0].Text == "" {
 		t.Errorf("%v, doubt %v, %d figures", b, out.Doubt, len(out.Figures))
 	}
 }

@@ -25,12 +25,13 @@ func (v *Server) photoRoutes(api huma.API) {
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.AddPhoto(ctx, who(ctx), in.Key, in.ID, in.Entry, in.RawBody))
 	})
-	register(v, api, op("dropPhoto", http.MethodDelete, "/api/jobs/{id}/photos/{photo}", "Take a picture away"), func(ctx context.Context, in *struct {
-		BenchID
-		Photo int64 `path:"photo"`
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
-	})
+	register(v, api, op("dropPhoto", http.MethodDelete, "/api/jobs/{id}/photos/{photo}", "Take a picture away"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Photo int64 `path:"photo"`
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
+		})
 }
 
 // picture hands out one picture; it never changes, so a browser may keep it.

@@ -99,7 +99,8 @@ func said(ctx context.Context, err error) error {
 	case err == nil:
 		return nil
 	case errors.As(err, &at):
-		return problem(http.StatusUnprocessableEntity, "field", at.Err.Why+"; "+at.Err.Cure, FieldError{at.Field, at.Err.Why, at.Err.Cure, &at.Position})
+		return problem(http.StatusUnprocessableEntity, "field", at.Err.Why+"; "+at.Err.Cure,
+			FieldError{at.Field, at.Err.Why, at.Err.Cure, &at.Position})
 	case errors.As(err, &missing):
 		return problem(http.StatusNotFound, "not-found", upper(missing.Error())+".")
 	case errors.As(err, &conflict):
@@ -127,7 +128,8 @@ func said(ctx context.Context, err error) error {
 		return problem(http.StatusUnprocessableEntity, "field", f.Why+"; "+f.Cure, FieldError{f.Field, f.Why, f.Cure, nil})
 	}
 	logged(ctx).ErrorContext(ctx, "a call failed", "error", err)
-	return problem(http.StatusServiceUnavailable, "failed", "The shop's records cannot be reached just now. Nothing was lost; try again in a moment.")
+	return problem(http.StatusServiceUnavailable, "failed",
+		"The shop's records cannot be reached just now. Nothing was lost; try again in a moment.")
 }
 
 func upper(s string) string {

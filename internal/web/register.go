@@ -16,7 +16,8 @@ const noTimeout = -1
 
 // register adds a call to the contract. Every call's input is held against the
 // bounds of all input, and what somebody may not do stays in the trail.
-func register[In, Out any](v *Server, api huma.API, o huma.Operation, handler func(context.Context, *In) (*Out, error)) {
+func register[In, Out any](v *Server, api huma.API, o huma.Operation, handler func(context.Context, *In) (*Out,
+	error)) {
 	o.BodyReadTimeout = noTimeout
 	huma.Register(api, o, func(ctx context.Context, in *In) (*Out, error) {
 		if err := bound.Check(in); err != nil {

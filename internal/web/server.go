@@ -92,7 +92,8 @@ func recovered(c *gin.Context) {
 			logged(ctx).ErrorContext(ctx, "a call broke", "error", err, "stack", string(debug.Stack()))
 		}
 		if !c.Writer.Written() {
-			write(c.Writer, problem(http.StatusInternalServerError, "failed", "The program made a mistake. Nothing was lost; try again."))
+			write(c.Writer, problem(http.StatusInternalServerError, "failed",
+				"The program made a mistake. Nothing was lost; try again."))
 		}
 		c.Abort()
 	}()
@@ -119,7 +120,8 @@ var whole = huma.Format{
 		if !ok || g.Written() {
 			return err
 		}
-		write(g, problem(http.StatusUnprocessableEntity, "field", "With these values the sums give no number; look for one that is far too small or far too large."))
+		write(g, problem(http.StatusUnprocessableEntity, "field",
+			"With these values the sums give no number; look for one that is far too small or far too large."))
 		return nil
 	},
 	Unmarshal: huma.DefaultJSONFormat.Unmarshal,
@@ -150,7 +152,8 @@ func (v *Server) api(g *gin.Engine) huma.API {
 		for t.Kind() == reflect.Pointer {
 			t = t.Elem()
 		}
-		if pkg := path.Base(t.PkgPath()); t.Name() != "" && strings.HasPrefix(t.PkgPath(), "freshshard/") && !strings.Contains(t.Name(), "[") {
+		if pkg := path.Base(t.PkgPath()); t.Name() != "" && strings.HasPrefix(t.PkgPath(), "freshshard/") &&
+			!strings.Contains(t.Name(), "[") {
 			return upper(pkg) + name
 		}
 		return name

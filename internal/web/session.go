@@ -80,7 +80,8 @@ func (v *Server) addressOf(r *http.Request) string {
 
 // setCookie hands a session's token to the browser; an empty one takes it back.
 func (v *Server) setCookie(token string) string {
-	c := http.Cookie{Name: v.cookieName(), Value: token, Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode, Secure: !v.options.PlainHTTP, MaxAge: int(shop.SessionLife.Seconds())}
+	c := http.Cookie{Name: v.cookieName(), Value: token, Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode,
+		Secure: !v.options.PlainHTTP, MaxAge: int(shop.SessionLife.Seconds())}
 	if token == "" {
 		c.MaxAge = -1
 	}

@@ -16,7 +16,8 @@ func TestStatic(t *testing.T) {
 	c := serve(t)
 	for _, p := range []string{"/", "/jobs/1/measure", "/no/such/place", "/static/../x"} {
 		a := c.call("GET", p, nil)
-		if a.status != 200 || !strings.Contains(string(a.body), `<div id="root">`) || a.header.Get("Cache-Control") != "no-cache" {
+		if a.status != 200 || !strings.Contains(string(a.body), `<div id="root">`) ||
+			a.header.Get("Cache-Control") != "no-cache" {
 			t.Errorf("%s: %d %s", p, a.status, a.header.Get("Cache-Control"))
 		}
 	}

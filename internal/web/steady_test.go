@@ -36,7 +36,8 @@ func TestReadersThatDoNotRead(t *testing.T) {
 	d := &deadlined{ResponseRecorder: httptest.NewRecorder(), most: 100}
 	w := &steadyWriter{d, http.NewResponseController(d)}
 	long := make([]byte, 3*mostChunk+5)
-	if n, err := w.Write(long); n != len(long) || err != nil || len(d.writes) != 4 || d.writes[3] != 5 || len(d.deadlines) != 4 {
+	if n, err := w.Write(long); n != len(long) || err != nil || len(d.writes) != 4 || d.writes[3] != 5 ||
+		len(d.deadlines) != 4 {
 		t.Fatalf("%d, %v, %v, %d deadlines", n, err, d.writes, len(d.deadlines))
 	}
 	for _, at := range d.deadlines {

@@ -35,35 +35,41 @@ type EntryID struct {
 }
 
 func (v *Server) stripRoutes(api huma.API) {
-	register(v, api, op("addStrip", http.MethodPost, "/api/jobs/{id}/strip", "Note what came off"), func(ctx context.Context, in *struct {
-		BenchID
-		Keyed[striplog.Entry]
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.AddStrip(ctx, who(ctx), in.Key, in.ID, in.Body))
-	})
-	register(v, api, op("setStrip", http.MethodPut, "/api/jobs/{id}/strip/{entry}", "Change what was noted"), func(ctx context.Context, in *struct {
-		EntryID
-		Body StripChange
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.SetStrip(ctx, who(ctx), in.ID, in.Entry, in.Body.Entry, in.Body.Version))
-	})
-	register(v, api, op("dropStrip", http.MethodDelete, "/api/jobs/{id}/strip/{entry}", "Take out what was noted by mistake"), func(ctx context.Context, in *struct {
+	register(v, api, op("addStrip", http.MethodPost, "/api/jobs/{id}/strip", "Note what came off"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Keyed[striplog.Entry]
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.AddStrip(ctx, who(ctx), in.Key, in.ID, in.Body))
+		})
+	register(v, api, op("setStrip", http.MethodPut, "/api/jobs/{id}/strip/{entry}", "Change what was noted"),
+		func(ctx context.Context, in *struct {
+			EntryID
+			Body StripChange
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.SetStrip(ctx, who(ctx), in.ID, in.Entry, in.Body.Entry, in.Body.Version))
+		})
+	register(v, api, op("dropStrip", http.MethodDelete, "/api/jobs/{id}/strip/{entry}",
+		"Take out what was noted by mistake"), func(ctx context.Context, in *struct {
 		EntryID
 		Version int `query:"version" required:"true"`
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.DropStrip(ctx, who(ctx), in.ID, in.Entry, in.Version))
 	})
-	register(v, api, op("putBack", http.MethodPut, "/api/jobs/{id}/strip/{entry}/back", "Say how many are back in"), func(ctx context.Context, in *struct {
-		EntryID
-		Body StripBack
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.PutBack(ctx, who(ctx), in.ID, in.Entry, in.Body.In, in.Body.Version))
-	})
-	register(v, api, op("earlier", http.MethodGet, "/api/jobs/{id}/earlier-strips", "Jobs whose strip log could be the start"), func(ctx context.Context, in *JobID) (*out[[]record.Row], error) {
+	register(v, api, op("putBack", http.MethodPut, "/api/jobs/{id}/strip/{entry}/back", "Say how many are back in"),
+		func(ctx context.Context, in *struct {
+			EntryID
+			Body StripBack
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.PutBack(ctx, who(ctx), in.ID, in.Entry, in.Body.In, in.Body.Version))
+		})
+	register(v, api, op("earlier", http.MethodGet, "/api/jobs/{id}/earlier-strips",
+		"Jobs whose strip log could be the start"), func(ctx context.Context, in *JobID) (*out[[]record.Row], error) {
 		list, err := v.shop.Earlier(ctx, in.ID)
 		return &out[[]record.Row]{list}, said(ctx, err)
 	})
-	register(v, api, op("copyStrip", http.MethodPut, "/api/jobs/{id}/strip-copy", "Start the strip log from an earlier one"), func(ctx context.Context, in *struct {
+	register(v, api, op("copyStrip", http.MethodPut, "/api/jobs/{id}/strip-copy",
+		"Start the strip log from an earlier one"), func(ctx context.Context, in *struct {
 		BenchID
 		Body StripFrom
 	}) (*out[shop.View], error) {

@@ -43,25 +43,31 @@ func outlineCall(id, method, path, summary string) huma.Operation {
 }
 
 func (v *Server) sumRoutes(api huma.API) {
-	register(v, api, op("sash", http.MethodPost, "/api/sums/sash", "The lights of a sash from what could be read"), func(ctx context.Context, in *struct{ Body shop.SashIn }) (*out[Sash], error) {
-		a, d, err := v.shop.Sash(ctx, in.Body)
-		return &out[Sash]{Sash{a, d}}, said(ctx, err)
-	})
-	register(v, api, op("shapes", http.MethodGet, "/api/sums/shapes", "The shapes that are made from a few measures"), func(context.Context, *struct{}) (*out[[]outline.Kind], error) {
-		return &out[[]outline.Kind]{outline.Kinds()}, nil
-	})
-	register(v, api, op("shape", http.MethodGet, "/api/sums/shapes/{kind}", "A shape with a count of its own"), func(ctx context.Context, in *struct {
-		Kind  string `path:"kind" maxLength:"20"`
-		Count int    `query:"count" minimum:"0" maximum:"24"`
-	}) (*out[outline.Kind], error) {
-		k, err := outline.KindOf(in.Kind, in.Count)
-		return &out[outline.Kind]{k}, said(ctx, err)
-	})
-	register(v, api, outlineCall("outline", http.MethodPost, "/api/sums/outline", "An outline with area, perimeter, inset and whether it can be cut"), func(ctx context.Context, in *struct{ Body shop.OutlineIn }) (*out[shop.OutlineOut], error) {
-		o, err := v.shop.Outline(ctx, in.Body)
-		return &out[shop.OutlineOut]{o}, said(ctx, err)
-	})
-	read := op("readOutline", http.MethodPost, "/api/sums/outline/read", "Read an outline from a DXF or SVG file up to 10 MB")
+	register(v, api, op("sash", http.MethodPost, "/api/sums/sash", "The lights of a sash from what could be read"),
+		func(ctx context.Context, in *struct{ Body shop.SashIn }) (*out[Sash], error) {
+			a, d, err := v.shop.Sash(ctx, in.Body)
+			return &out[Sash]{Sash{a, d}}, said(ctx, err)
+		})
+	register(v, api, op("shapes", http.MethodGet, "/api/sums/shapes", "The shapes that are made from a few measures"),
+		func(context.Context, *struct{}) (*out[[]outline.Kind], error) {
+			return &out[[]outline.Kind]{outline.Kinds()}, nil
+		})
+	register(v, api, op("shape", http.MethodGet, "/api/sums/shapes/{kind}", "A shape with a count of its own"),
+		func(ctx context.Context, in *struct {
+			Kind  string `path:"kind" maxLength:"20"`
+			Count int    `query:"count" minimum:"0" maximum:"24"`
+		}) (*out[outline.Kind], error) {
+			k, err := outline.KindOf(in.Kind, in.Count)
+			return &out[outline.Kind]{k}, said(ctx, err)
+		})
+	register(v, api, outlineCall("outline", http.MethodPost, "/api/sums/outline",
+		"An outline with area, perimeter, inset and whether it can be cut"),
+		func(ctx context.Context, in *struct{ Body shop.OutlineIn }) (*out[shop.OutlineOut], error) {
+			o, err := v.shop.Outline(ctx, in.Body)
+			return &out[shop.OutlineOut]{o}, said(ctx, err)
+		})
+	read := op("readOutline", http.MethodPost, "/api/sums/outline/read",
+		"Read an outline from a DXF or SVG file up to 10 MB")
 	read.MaxBodyBytes = exchange.MostImport + 1<<10
 	register(v, api, read, func(ctx context.Context, in *struct {
 		Format  string `query:"format" enum:"dxf,svg" required:"true"`
@@ -74,7 +80,8 @@ func (v *Server) sumRoutes(api huma.API) {
 		o, err := reader(in.RawBody)
 		return &out[outline.Outline]{o}, said(ctx, err)
 	})
-	register(v, api, outlineCall("outlineFile", http.MethodPost, "/api/sums/outline/file", "An outline as DXF, SVG or a 1:1 template"), func(ctx context.Context, in *struct {
+	register(v, api, outlineCall("outlineFile", http.MethodPost, "/api/sums/outline/file",
+		"An outline as DXF, SVG or a 1:1 template"), func(ctx context.Context, in *struct {
 		Format string `query:"format" enum:"dxf,svg,a4,letter" required:"true"`
 		Body   shop.OutlineIn
 	}) (*file, error) {
@@ -99,32 +106,41 @@ func (v *Server) sumRoutes(api huma.API) {
 		}
 		return &file{ContentType: kind, Body: b.Bytes()}, said(ctx, err)
 	})
-	register(v, api, op("photoTemplate", http.MethodPost, "/api/sums/photo", "The outline of a marked photo, its perspective taken out"), func(ctx context.Context, in *struct{ Body perspective.In }) (*out[shop.PhotoOut], error) {
-		o, err := v.shop.PhotoTemplate(ctx, in.Body)
-		return &out[shop.PhotoOut]{o}, said(ctx, err)
-	})
-	register(v, api, op("examplePhoto", http.MethodGet, "/api/sums/photo/example.jpg", "A made-up photo to try it on"), func(ctx context.Context, _ *struct{}) (*file, error) {
-		e, err := photo.MakeExample()
-		return &file{ContentType: "image/jpeg", Body: e.JPEG}, said(ctx, err)
-	})
-	register(v, api, op("pack", http.MethodPost, "/api/sums/pack", "How warm the panes of a pack get, in every order"), func(ctx context.Context, in *struct{ Body shop.PackIn }) (*out[shop.PackOut], error) {
-		p, err := v.shop.Pack(ctx, in.Body)
-		return &out[shop.PackOut]{p}, said(ctx, err)
-	})
-	register(v, api, op("bend", http.MethodPost, "/api/sums/bend", "Radius and girth of a bent pane from chord and rise"), func(ctx context.Context, in *struct{ Body shop.BendIn }) (*out[shop.BendOut], error) {
-		b, err := v.shop.Bend(ctx, in.Body)
-		return &out[shop.BendOut]{b}, said(ctx, err)
-	})
-	register(v, api, op("dew", http.MethodPost, "/api/sums/dew", "Whether a surface is dry enough to bond and paint"), func(ctx context.Context, in *struct{ Body setting.Damp }) (*out[[]working.Figure], error) {
-		f, err := v.shop.Dew(ctx, in.Body)
-		return &out[[]working.Figure]{f}, said(ctx, err)
-	})
-	register(v, api, op("load", http.MethodPost, "/api/sums/load", "A pane under loads, and what each material needs to carry them"), func(ctx context.Context, in *struct{ Body shop.LoadIn }) (*out[shop.LoadOut], error) {
-		b, err := v.shop.Load(ctx, in.Body)
-		return &out[shop.LoadOut]{b}, said(ctx, err)
-	})
-	register(v, api, op("thickness", http.MethodPost, "/api/sums/thickness", "Nominal thickness of a caliper reading"), func(ctx context.Context, in *struct{ Body ThicknessIn }) (*out[thickness.Answer], error) {
-		a, err := v.shop.Thickness(ctx, in.Body.Text)
-		return &out[thickness.Answer]{a}, said(ctx, err)
-	})
+	register(v, api, op("photoTemplate", http.MethodPost, "/api/sums/photo",
+		"The outline of a marked photo, its perspective taken out"),
+		func(ctx context.Context, in *struct{ Body perspective.In }) (*out[shop.PhotoOut], error) {
+			o, err := v.shop.PhotoTemplate(ctx, in.Body)
+			return &out[shop.PhotoOut]{o}, said(ctx, err)
+		})
+	register(v, api, op("examplePhoto", http.MethodGet, "/api/sums/photo/example.jpg", "A made-up photo to try it on"),
+		func(ctx context.Context, _ *struct{}) (*file, error) {
+			e, err := photo.MakeExample()
+			return &file{ContentType: "image/jpeg", Body: e.JPEG}, said(ctx, err)
+		})
+	register(v, api, op("pack", http.MethodPost, "/api/sums/pack", "How warm the panes of a pack get, in every order"),
+		func(ctx context.Context, in *struct{ Body shop.PackIn }) (*out[shop.PackOut], error) {
+			p, err := v.shop.Pack(ctx, in.Body)
+			return &out[shop.PackOut]{p}, said(ctx, err)
+		})
+	register(v, api, op("bend", http.MethodPost, "/api/sums/bend", "Radius and girth of a bent pane from chord and rise"),
+		func(ctx context.Context, in *struct{ Body shop.BendIn }) (*out[shop.BendOut], error) {
+			b, err := v.shop.Bend(ctx, in.Body)
+			return &out[shop.BendOut]{b}, said(ctx, err)
+		})
+	register(v, api, op("dew", http.MethodPost, "/api/sums/dew", "Whether a surface is dry enough to bond and paint"),
+		func(ctx context.Context, in *struct{ Body setting.Damp }) (*out[[]working.Figure], error) {
+			f, err := v.shop.Dew(ctx, in.Body)
+			return &out[[]working.Figure]{f}, said(ctx, err)
+		})
+	register(v, api, op("load", http.MethodPost, "/api/sums/load",
+		"A pane under loads, and what each material needs to carry them"),
+		func(ctx context.Context, in *struct{ Body shop.LoadIn }) (*out[shop.LoadOut], error) {
+			b, err := v.shop.Load(ctx, in.Body)
+			return &out[shop.LoadOut]{b}, said(ctx, err)
+		})
+	register(v, api, op("thickness", http.MethodPost, "/api/sums/thickness", "Nominal thickness of a caliper reading"),
+		func(ctx context.Context, in *struct{ Body ThicknessIn }) (*out[thickness.Answer], error) {
+			a, err := v.shop.Thickness(ctx, in.Body.Text)
+			return &out[thickness.Answer]{a}, said(ctx, err)
+		})
 }

@@ -66,7 +66,8 @@ type answer struct {
 func (a answer) problem(t *testing.T) Problem {
 	t.Helper()
 	var p Problem
-	if err := json.Unmarshal(a.body, &p); err != nil || !strings.HasPrefix(a.header.Get("Content-Type"), "application/problem+json") {
+	if err := json.Unmarshal(a.body, &p); err != nil || !strings.HasPrefix(a.header.Get("Content-Type"),
+		"application/problem+json") {
 		t.Fatalf("no problem but %s: %.200s", a.header.Get("Content-Type"), a.body)
 	}
 	return p
@@ -126,7 +127,8 @@ func (c *client) setUp() *client {
 
 func (c *client) takeIn() int64 {
 	c.t.Helper()
-	a := c.call("POST", "/api/jobs", map[string]any{"name": "Oda Marl", "object": "Sauna stove", "exposure": "fire", "family": "clip-heat", "place": "bench"}, "Idempotency-Key", fmt.Sprintf("key-%p-%d", c, len(c.cookie)))
+	a := c.call("POST", "/api/jobs", map[string]any{"name": "Oda Marl", "object": "Sauna stove", "exposure": "fire",
+		"family": "clip-heat", "place": "bench"}, "Idempotency-Key", fmt.Sprintf("key-%p-%d", c, len(c.cookie)))
 	var m Made
 	if err := json.Unmarshal(a.body, &m); err != nil || a.status != http.StatusOK {
 		c.t.Fatalf("take-in: %d %s", a.status, a.body)
@@ -138,7 +140,9 @@ func TestNobodyPastTheDoor(t *testing.T) {
 	c := serve(t).setUp()
 	id := c.takeIn()
 	c.cookie = ""
-	for _, path := range []string{"/api/today", "/api/jobs", "/api/people", "/api/catalogue", fmt.Sprintf("/api/jobs/%d", id), fmt.Sprintf("/api/jobs/%d/ticket.pdf", id), fmt.Sprintf("/api/jobs/%d/drawing.dxf", id), fmt.Sprintf("/api/jobs/%d/carried", id)} {
+	for _, path := range []string{"/api/today", "/api/jobs", "/api/people", "/api/catalogue",
+		fmt.Sprintf("/api/jobs/%d", id), fmt.Sprintf("/api/jobs/%d/ticket.pdf", id), fmt.Sprintf("/api/jobs/%d/drawing.dxf",
+			id), fmt.Sprintf("/api/jobs/%d/carried", id)} {
 		if a := c.call("GET", path, nil); a.status != http.StatusUnauthorized {
 			t.Errorf("%s: %d", path, a.status)
 		}
@@ -171,7 +175,8 @@ func TestSessionCookie(t *testing.T) {
 
 func TestOtherSitesAreRefused(t *testing.T) {
 	c := serve(t).setUp()
-	a := c.call("POST", "/api/jobs", map[string]any{}, "Origin", "https://elsewhere.example", "Sec-Fetch-Site", "cross-site")
+	a := c.call("POST", "/api/jobs", map[string]any{}, "Origin", "https://elsewhere.example", "Sec-Fetch-Site",
+		"cross-site")
 	if a.status != http.StatusForbidden || a.problem(t).Type != "origin" {
 		t.Errorf("%d %s", a.status, a.body)
 	}
@@ -200,8 +205,10 @@ func TestWrongInput(t *testing.T) {
 		{"10 MB", "PUT", job + "/readings/width_top", big, 413, ""},
 		{"no JSON", "PUT", job + "/readings/width_top", "{", 400, ""},
 		{"another type", "PUT", job + "/readings/width_top", `{"text":5,"instrument":"tape","version":0}`, 422, "text"},
-		{"a field too many", "PUT", job + "/readings/width_top", `{"text":"5","instrument":"tape","version":0,"x":1}`, 422, "x"},
-		{"stale version", "PUT", job + "/readings/width_top", map[string]any{"text": "300", "instrument": "tape", "version": 7}, 409, "width_top"},
+		{"a field too many", "PUT", job + "/readings/width_top", `{"text":"5","instrument":"tape","version":0,"x":1}`, 422,
+			"x"},
+		{"stale version", "PUT", job + "/readings/width_top", map[string]any{"text": "300", "instrument": "tape",
+			"version": 7}, 409, "width_top"},
 		{"changed id", "GET", "/api/jobs/999999", nil, 404, ""},
 		{"an id that is none", "GET", "/api/jobs/abc", nil, 422, "id"},
 		{"an id below one", "GET", "/api/jobs/-1", nil, 422, "id"},
@@ -249,7 +256,8 @@ func TestImpossibleDiagonals(t *testing.T) {
 	}
 	for _, text := range []string{"900", "90", "400"} {
 		a := read("diagonal_falling", text, 0)
-		if p := a.problem(t); a.status != 422 || p.Errors[0].Field != "diagonal_falling" || !strings.Contains(p.Errors[0].Cure, "500.0") {
+		if p := a.problem(t); a.status != 422 || p.Errors[0].Field != "diagonal_falling" ||
+			!strings.Contains(p.Errors[0].Cure, "500.0") {
 			t.Errorf("%s: %d %s", text, a.status, a.body)
 		}
 	}
@@ -257,7 +265,8 @@ func TestImpossibleDiagonals(t *testing.T) {
 		t.Fatalf("a side: %d %s", a.status, a.body)
 	}
 	var v shop.View
-	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || v.Reckoning.Fault == nil || v.Reckoning.Fault.Field != "diagonal_rising" || len(v.Pane.Readings) != 3 {
+	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || v.Reckoning.Fault == nil ||
+		v.Reckoning.Fault.Field != "diagonal_rising" || len(v.Pane.Readings) != 3 {
 		t.Errorf("%v %+v", err, v.Reckoning.Fault)
 	}
 }
@@ -266,7 +275,8 @@ func TestImpossibleDiagonals(t *testing.T) {
 func TestNoNullLists(t *testing.T) {
 	c := serve(t).setUp()
 	id := c.takeIn()
-	for _, path := range []string{"/api/today", "/api/jobs", "/api/catalogue", fmt.Sprintf("/api/jobs/%d", id), fmt.Sprintf("/api/jobs/%d/history", id)} {
+	for _, path := range []string{"/api/today", "/api/jobs", "/api/catalogue", fmt.Sprintf("/api/jobs/%d", id),
+		fmt.Sprintf("/api/jobs/%d/history", id)} {
 		a := c.call("GET", path, nil)
 		if a.status != 200 || bytes.Contains(a.body, []byte(":null")) {
 			i := bytes.Index(a.body, []byte(":null"))
@@ -278,9 +288,11 @@ func TestNoNullLists(t *testing.T) {
 func TestFiles(t *testing.T) {
 	c := serve(t).setUp()
 	id := c.takeIn()
-	for file, begin := range map[string]string{"ticket.pdf": "%PDF", "drawing.svg": "<?xml", "drawing.dxf": "  0\r\nSECTION", "section.svg": "<?xml", "section.dxf": "  0\r\nSECTION"} {
+	for file, begin := range map[string]string{"ticket.pdf": "%PDF", "drawing.svg": "<?xml",
+		"drawing.dxf": "  0\r\nSECTION", "section.svg": "<?xml", "section.dxf": "  0\r\nSECTION"} {
 		a := c.call("GET", fmt.Sprintf("/api/jobs/%d/%s", id, file), nil)
-		if a.status != 200 || !bytes.HasPrefix(a.body, []byte(begin)) || !strings.Contains(a.header.Get("Content-Disposition"), fmt.Sprintf("job-%d", id)) {
+		if a.status != 200 || !bytes.HasPrefix(a.body, []byte(begin)) ||
+			!strings.Contains(a.header.Get("Content-Disposition"), fmt.Sprintf("job-%d", id)) {
 			t.Errorf("%s: %d %.40s", file, a.status, a.body)
 		}
 	}
@@ -304,7 +316,8 @@ func TestPhotos(t *testing.T) {
 		}
 	}
 	var v shop.View
-	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || len(v.Job.Photos) != 1 || v.Job.Photos[0].Width != 500 {
+	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || len(v.Job.Photos) != 1 ||
+		v.Job.Photos[0].Width != 500 {
 		t.Fatalf("%v %+v", err, v.Job.Photos)
 	}
 	path := fmt.Sprintf("%s/photos/%d", job, v.Job.Photos[0].ID)
@@ -333,7 +346,8 @@ func TestPhotos(t *testing.T) {
 func TestPageAndHeaders(t *testing.T) {
 	c := serve(t)
 	a := c.call("GET", "/jobs/12", nil)
-	if csp := a.header.Get("Content-Security-Policy"); !strings.Contains(csp, "default-src 'self'") || a.header.Get("X-Content-Type-Options") != "nosniff" {
+	if csp := a.header.Get("Content-Security-Policy"); !strings.Contains(csp, "default-src 'self'") ||
+		a.header.Get("X-Content-Type-Options") != "nosniff" {
 		t.Errorf("headers %v", a.header)
 	}
 	if a := c.call("POST", "/jobs/12", map[string]any{}); a.status != http.StatusMethodNotAllowed {

@@ -18,78 +18,89 @@ type Weights struct {
 
 func (v *Server) workRoutes(api huma.API) {
 	register(v, api, op("understand", http.MethodPost, "/api/lengths", "How a length is understood"), v.understand)
-	register(v, api, op("read", http.MethodPut, "/api/jobs/{id}/readings/{place}", "Keep a reading"), func(ctx context.Context, in *struct {
-		BenchID
-		Place fit.Place `path:"place"`
-		Body  shop.Said
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Read(ctx, who(ctx), in.bench(), in.Place, in.Body))
-	})
-	register(v, api, op("takeBack", http.MethodDelete, "/api/jobs/{id}/readings/{place}", "Take a reading back"), func(ctx context.Context, in *struct {
-		BenchID
-		Place   fit.Place `path:"place"`
-		Version int       `query:"version" required:"true"`
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.TakeBack(ctx, who(ctx), in.bench(), in.Place, in.Version))
-	})
-	register(v, api, op("diagnose", http.MethodPut, "/api/jobs/{id}/diagnosis", "Note what was seen of the break, and why it broke"), func(ctx context.Context, in *struct {
+	register(v, api, op("read", http.MethodPut, "/api/jobs/{id}/readings/{place}", "Keep a reading"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Place fit.Place `path:"place"`
+			Body  shop.Said
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Read(ctx, who(ctx), in.bench(), in.Place, in.Body))
+		})
+	register(v, api, op("takeBack", http.MethodDelete, "/api/jobs/{id}/readings/{place}", "Take a reading back"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Place   fit.Place `path:"place"`
+			Version int       `query:"version" required:"true"`
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.TakeBack(ctx, who(ctx), in.bench(), in.Place, in.Version))
+		})
+	register(v, api, op("diagnose", http.MethodPut, "/api/jobs/{id}/diagnosis",
+		"Note what was seen of the break, and why it broke"), func(ctx context.Context, in *struct {
 		BenchID
 		Body shop.Seen
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.Diagnose(ctx, who(ctx), in.bench(), in.Body))
 	})
-	register(v, api, op("choose", http.MethodPut, "/api/jobs/{id}/choice", "Settle material and thickness"), func(ctx context.Context, in *struct {
-		BenchID
-		Body shop.Settle
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Choose(ctx, who(ctx), in.bench(), in.Body))
-	})
-	register(v, api, op("weigh", http.MethodPost, "/api/jobs/{id}/weigh", "The choice with other weights; nothing is kept"), func(ctx context.Context, in *struct {
+	register(v, api, op("choose", http.MethodPut, "/api/jobs/{id}/choice", "Settle material and thickness"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body shop.Settle
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Choose(ctx, who(ctx), in.bench(), in.Body))
+		})
+	register(v, api, op("weigh", http.MethodPost, "/api/jobs/{id}/weigh",
+		"The choice with other weights; nothing is kept"), func(ctx context.Context, in *struct {
 		BenchID
 		Body Weights
 	}) (*out[pane.Choice], error) {
 		c, err := v.shop.Weigh(ctx, in.bench(), in.Body.Weights)
 		return &out[pane.Choice]{c}, said(ctx, err)
 	})
-	register(v, api, op("tick", http.MethodPut, "/api/jobs/{id}/steps/{step}", "Say how a step ended"), func(ctx context.Context, in *struct {
-		BenchID
-		Step string `path:"step" maxLength:"40"`
-		Body shop.Done
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Tick(ctx, who(ctx), in.bench(), in.Step, in.Body))
-	})
-	register(v, api, op("answer", http.MethodPut, "/api/jobs/{id}/checks/{check}", "Answer a check"), func(ctx context.Context, in *struct {
-		BenchID
-		Check string `path:"check" maxLength:"40"`
-		Body  shop.Checked
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Answer(ctx, who(ctx), in.bench(), in.Check, in.Body))
-	})
-	register(v, api, op("reopen", http.MethodDelete, "/api/jobs/{id}/checks/{check}", "Take an answer back"), func(ctx context.Context, in *struct {
-		BenchID
-		Check string `path:"check" maxLength:"40"`
-		Seen  int    `query:"seen" required:"true" doc:"Version of the answer that was seen"`
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Reopen(ctx, who(ctx), in.bench(), in.Check, in.Seen))
-	})
-	register(v, api, op("take-on", http.MethodPut, "/api/jobs/{id}/stops/{stop}", "Take a stop on, as an owner"), func(ctx context.Context, in *struct {
-		BenchID
-		Stop string `path:"stop" maxLength:"120"`
-		Body shop.TakeOn
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.TakeOn(ctx, who(ctx), in.bench(), in.Stop, in.Body))
-	})
-	register(v, api, op("let-go", http.MethodDelete, "/api/jobs/{id}/stops/{stop}", "No longer take a stop on, as an owner"), func(ctx context.Context, in *struct {
+	register(v, api, op("tick", http.MethodPut, "/api/jobs/{id}/steps/{step}", "Say how a step ended"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Step string `path:"step" maxLength:"40"`
+			Body shop.Done
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Tick(ctx, who(ctx), in.bench(), in.Step, in.Body))
+		})
+	register(v, api, op("answer", http.MethodPut, "/api/jobs/{id}/checks/{check}", "Answer a check"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Check string `path:"check" maxLength:"40"`
+			Body  shop.Checked
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Answer(ctx, who(ctx), in.bench(), in.Check, in.Body))
+		})
+	register(v, api, op("reopen", http.MethodDelete, "/api/jobs/{id}/checks/{check}", "Take an answer back"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Check string `path:"check" maxLength:"40"`
+			Seen  int    `query:"seen" required:"true" doc:"Version of the answer that was seen"`
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Reopen(ctx, who(ctx), in.bench(), in.Check, in.Seen))
+		})
+	register(v, api, op("take-on", http.MethodPut, "/api/jobs/{id}/stops/{stop}", "Take a stop on, as an owner"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Stop string `path:"stop" maxLength:"120"`
+			Body shop.TakeOn
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.TakeOn(ctx, who(ctx), in.bench(), in.Stop, in.Body))
+		})
+	register(v, api, op("let-go", http.MethodDelete, "/api/jobs/{id}/stops/{stop}",
+		"No longer take a stop on, as an owner"), func(ctx context.Context, in *struct {
 		BenchID
 		Stop string `path:"stop" maxLength:"120"`
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.LetGo(ctx, who(ctx), in.bench(), in.Stop))
 	})
-	register(v, api, op("sign", http.MethodPost, "/api/jobs/{id}/ticket", "Sign a job off"), func(ctx context.Context, in *struct {
-		BenchID
-		Keyed[shop.Signature]
-	}) (*out[shop.View], error) {
-		_, err := v.shop.Sign(ctx, who(ctx), in.Key, in.ID, in.Body)
-		return v.show(ctx, in.BenchID, err)
-	})
+	register(v, api, op("sign", http.MethodPost, "/api/jobs/{id}/ticket", "Sign a job off"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Keyed[shop.Signature]
+		}) (*out[shop.View], error) {
+			_, err := v.shop.Sign(ctx, who(ctx), in.Key, in.ID, in.Body)
+			return v.show(ctx, in.BenchID, err)
+		})
 }
