@@ -54,7 +54,7 @@ func (s *Shop) TakeOn(ctx context.Context, by record.Account, at Bench, key stri
 			return store.Change{}, fault.New("stop", "more was taken on here than anybody can answer for",
 				"put the readings and the choice right")
 		}
-		taken := record.Taken{Key: key, Says: plainText(k.Says, 600), Beyond: k.Beyond, Reason: reason, At: s.Now()}
+		taken := s.takenOn(k, reason)
 		return store.Change{Noun: "stop", Item: key, Action: "taken on", Said: "took on: " + k.Says + ": " + reason,
 			After: taken}, t.SetTaken(ctx, p.ID, taken, by.ID)
 	})
@@ -70,12 +70,16 @@ func (s *Shop) takeGates(ctx context.Context, t *store.Tx, by record.Account, j 
 		if !strings.HasPrefix(k.Key, "gate_") || k.Taken != nil {
 			continue
 		}
-		if err := t.SetTaken(ctx, p.ID, record.Taken{Key: k.Key, Says: k.Says, Beyond: k.Beyond, Reason: reason, At: s.Now()},
-			by.ID); err != nil {
+		if err := t.SetTaken(ctx, p.ID, s.takenOn(k, reason), by.ID); err != nil {
 			return err
 		}
 	}
 	return nil
+}
+
+// takenOn is an owner's word for a stop, as it is kept.
+func (s *Shop) takenOn(k prove.Stop, reason string) record.Taken {
+	return record.Taken{Key: k.Key, Says: plainText(k.Says, 600), Beyond: k.Beyond, Reason: reason, At: s.Now()}
 }
 
 // mostTaken is more than a pane has stops.
