@@ -187,6 +187,12 @@ func whyItBroke(t *testing.T, p *program) {
 	g.accessible("why it broke")
 	g.pressAt(`[data-suspect=over-tight] > button`)
 	g.sees("So the plan must have:")
+	g.press("A warped or twisted seat")
+	g.sees("what does not lie flat is pulled flat")
+	g.sees("True the seat or bed it")
+	g.accessible("a chain of causes")
+	g.press("Take off")
+	g.until("the chain shortened", `!document.body.innerText.includes("what does not lie flat is pulled flat")`)
 	g.goTo("/jobs/10/set")
 	g.sees("must be done")
 	if left := ask[int](g,

@@ -11,6 +11,7 @@ import (
 // Result is the ranked causes, with the one question that would settle most.
 type Result struct {
 	Ranked   []Ranked `json:"ranked"`
+	Behind   []Root   `json:"behind" doc:"What probably stood behind the first, nearest first"`
 	Next     *Next    `json:"next,omitempty"`
 	Sentence string   `json:"sentence"`
 }
@@ -41,7 +42,7 @@ func possible(held family.Sizing) []entry {
 // WhyHeld is Why for a pane that was held in a certain way.
 func WhyHeld(e Evidence, held family.Sizing) (Result, error) {
 	causes := possible(held)
-	r := Result{Ranked: []Ranked{}}
+	r := Result{Ranked: []Ranked{}, Behind: []Root{}}
 	if err := check(questions, e); err != nil {
 		return r, err
 	}
@@ -57,6 +58,12 @@ func WhyHeld(e Evidence, held family.Sizing) (Result, error) {
 		r.Sentence = fmt.Sprintf("%s, perhaps (%d in 100), or %s (%d).", first.Name, percent(first.Share), lower(second.Name),
 			percent(second.Share))
 	}
+	if first.Share >= Likely { // of a mere perhaps, nobody asks what stood behind it
+		r.Behind = behind(first, r.Ranked)
+	}
+	if len(r.Behind) > 0 {
+		r.Sentence += fmt.Sprintf(" Behind it perhaps %s: %s.", lower(r.Behind[0].Name), r.Behind[0].Because)
+	}
 	return r, nil
 }
 
@@ -64,7 +71,7 @@ func percent(share float64) int { return int(share*100 + 0.5) }
 
 func lower(s string) string { return string(s[0]|0x20) + s[1:] }
 
-// Changes are what the plan must contain for a cause.
+// Changes are what the plan must contain for one cause alone.
 func Changes(cause string) ([]Change, error) {
 	if cause == "" {
 		return nil, nil
@@ -76,9 +83,21 @@ func Changes(cause string) ([]Change, error) {
 	return c.Changes, nil
 }
 
+// Tell is what a customer is told about a cause; empty where there is nothing
+// that a customer can do.
+func Tell(cause string) string { return find(causes, cause).Tell }
+
 // NameOf is a cause in words.
 func NameOf(cause string) string { return find(causes, cause).Name }
 
 // Beware is what a new pane has to be better at than the old one, so that the
-// cause does not break it again; empty when the pane's material plays no part.
-func Beware(cause string) string { return find(causes, cause).Beware }
+// causes do not break it again; empty when the pane's material plays no part.
+func Beware(chain []Link) []string {
+	var out []string
+	for _, l := range chain {
+		if b := find(causes, l.ID).Beware; b != "" && !slices.Contains(out, b) {
+			out = append(out, b)
+		}
+	}
+	return out
+}

@@ -17,8 +17,7 @@ func TestCausesByWayOfHolding(t *testing.T) {
 	}{
 		{"nothing seen of an oven", family.Channel, Evidence{}, "", []string{"worn-channel", "regulator-bind",
 			"bond-failed"}},
-		{"nothing seen of a sash", family.Rebate, Evidence{}, "", []string{"worn-channel", "regulator-bind", "bond-failed",
-			"over-tight"}},
+		{"nothing seen of a sash", family.Rebate, Evidence{}, "", []string{"worn-channel", "regulator-bind", "bond-failed"}},
 		{"hit, dice, at an edge", family.Run, Evidence{"doing": "knock", "look": "dice", "origin": "edge"}, "blow",
 			[]string{"bond-failed"}},
 		{"scratched along the travel, the felt hard", family.Run, Evidence{"surface": "scratched", "seal": "hard"},

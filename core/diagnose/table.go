@@ -76,6 +76,8 @@ type entry struct {
 	Name    string            `json:"name"`
 	Weights map[string]Weight `json:"weights"` // "question.answer"
 	Changes []Change          `json:"changes,omitempty"`
+	From    map[string]string `json:"from,omitempty"`    // causes that can stand behind it, each with how
+	Tell    string            `json:"tell,omitempty"`    // what the customer is told
 	Beware  string            `json:"beware,omitempty"`  // what a new pane has to be better at
 	Sizings []family.Sizing   `json:"sizings,omitempty"` // ways of holding in which it can be; none means all
 }

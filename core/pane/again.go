@@ -19,9 +19,19 @@ const suddenSpare = 1.5
 // again is the sentence that flags a choice which would meet the old cause
 // again; empty when it would not. Common practice, no source.
 func (m Material) again(n Need, t float64) string {
+	for _, by := range n.Beware {
+		if said := m.againBy(by, n, t); said != "" {
+			return said
+		}
+	}
+	return ""
+}
+
+// againBy is the sentence for one cause.
+func (m Material) againBy(cause string, n Need, t float64) string {
 	old, err := With(n.Own, n.Like)
 	known := err == nil
-	switch n.Beware {
+	switch cause {
 	case "blow":
 		if s := m.Scores["impact"]; known && s.Points <= old.Scores["impact"].Points || s.Points < 5 {
 			return "a blow broke the old one, and this " + s.Reason

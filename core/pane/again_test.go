@@ -44,7 +44,10 @@ func TestAgain(t *testing.T) {
 		{name: "a cause that no material helps", place: "room", like: "annealed", free: []string{"annealed", "toughened"}},
 	} {
 		n := need(t, c.place)
-		n.Like, n.Beware, n.Load.Warp = c.like, c.by, c.warp
+		n.Like, n.Load.Warp = c.like, c.warp
+		if c.by != "" {
+			n.Beware = []string{c.by}
+		}
 		if c.warp > 0 {
 			n.Load.W, n.Load.H = 400, 300
 		}
@@ -66,7 +69,7 @@ func TestAgain(t *testing.T) {
 // not; one like the old pane is always named beside it.
 func TestAdviceBesides(t *testing.T) {
 	n := need(t, "room")
-	n.Like, n.Beware = "annealed", "blow"
+	n.Like, n.Beware = "annealed", []string{"blow"}
 	if c := choose(t, n); c.Open[0].Again != "" {
 		t.Errorf("first is %s, which would break again", c.Open[0].Material)
 	}

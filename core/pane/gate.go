@@ -23,7 +23,7 @@ type Need struct {
 	Depth     float64            `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
 	Like      string             `json:"like,omitempty" doc:"Material of the old pane"`
 	Own       own.Values         `json:"-"` // the shop's own values
-	Beware    string             `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" doc:"What the settled cause of the break asks a new pane to be better at"`
+	Beware    []string           `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" maxItems:"6" doc:"What the settled causes of the break ask a new pane to be better at"`
 	Load      Load               `json:"load"`
 	Duty      Duty               `json:"duty"`
 	Vehicle   bool               `json:"vehicle,omitempty" doc:"Part of something that drives or is towed"`

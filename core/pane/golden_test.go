@@ -30,7 +30,7 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 	}{
 		{"sauna stove", Need{Exposure: at("fire"), Area: 62000, Thickness: 4, Like: "glass-ceramic"}},
 		{"sauna stove that had toughened", Need{Exposure: at("fire"), Area: 62000, Thickness: 4, Like: "toughened",
-			Beware: "material"}},
+			Beware: []string{"material"}}},
 		{"potter's kiln", Need{Exposure: at("kiln"), Area: 10000, Thickness: 5}},
 		{"deck oven, outer of two", Need{Exposure: at("oven"), Area: 200000, Thickness: 4, Stack: stack, Room: 22,
 			Like: "toughened"}},

@@ -47,7 +47,7 @@ func TestRankedAsTheTradeWould(t *testing.T) {
 		{"annealed on a boat", Need{Exposure: exposed(t, "weather"), Thickness: 6, Like: "annealed", Usual: "toughened",
 			Boat: true}, "toughened"},
 		{"the old one was the wrong glass", Need{Exposure: exposed(t, "room"), Thickness: 4, Like: "cast", Usual: "annealed",
-			Beware: "material"}, "annealed"},
+			Beware: []string{"material"}}, "annealed"},
 	} {
 		got := choose(t, c.n)
 		if len(got.Open) == 0 || got.Open[0].Material != c.want {

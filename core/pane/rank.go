@@ -113,7 +113,7 @@ func (n Need) weight(k string) float64 {
 		w += touchWeight
 	}
 	switch {
-	case k == "like" && n.Like != "" && n.Beware != "material":
+	case k == "like" && n.Like != "" && !slices.Contains(n.Beware, "material"):
 		w += likeWeight
 	case k == "usual" && n.Usual != "" && n.Like == "":
 		w += usualWeight

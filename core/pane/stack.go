@@ -28,23 +28,54 @@ type Stack struct {
 	Slope  heat.Slope `json:"slope,omitempty" enum:",upright,leaning,lying"`
 	Gas    heat.Gas   `json:"gas,omitempty" enum:",air,argon" doc:"In its gaps; nothing said is air"`
 	Here   int        `json:"here,omitempty" minimum:"0" maximum:"4"`
+	First  int        `json:"first,omitempty" minimum:"0" maximum:"4" doc:"First of the panes that stand in this frame, from 1; 0 is the first of all"`
+	Last   int        `json:"last,omitempty" minimum:"0" maximum:"4" doc:"Last of the panes that stand in this frame; 0 is the last of all"`
 	Cavity float64    `json:"cavity,omitempty" doc:"Behind its hot side, °C; 0 takes the hot side of what the object sees"`
 }
 
 // bareFace is the emissivity of glass without a coat. EN 673, from memory.
 const bareFace = 0.837
 
-// Depth is what the stack takes of its frame, panes and gaps, mm.
+// Frame is the frame's own list: those of the panes that stand in it together,
+// with the gaps between them. Heat goes through all of them; a frame that is a
+// part of a larger door holds only some. At is the first of them, from 0.
+func (st Stack) Frame() (panes []Coated, gaps []float64, at int) {
+	n := len(st.Panes)
+	if n == 0 {
+		return nil, nil, 0
+	}
+	at = max(st.First, 1) - 1
+	last := st.Last
+	if last == 0 {
+		last = n
+	}
+	return st.Panes[at:last], st.Gaps[at : last-1], at
+}
+
+// Depth is what the frame's own panes and gaps take of it, mm.
 func (st Stack) Depth() float64 {
 	var d float64
-	for _, p := range st.Panes {
+	panes, gaps, _ := st.Frame()
+	for _, p := range panes {
 		d += p.Thickness
 	}
-	for _, g := range st.Gaps {
+	for _, g := range gaps {
 		d += g
 	}
 	return d
 }
+
+// In is the stack as one of its panes sees it, from 1: a pane that the frame of
+// the others does not hold stands in one of its own.
+func (st Stack) In(here int) Stack {
+	st.Here = here
+	if st.outside(here) {
+		st.First, st.Last = here, here
+	}
+	return st
+}
+
+func (st Stack) outside(n int) bool { return n < st.First || st.Last > 0 && n > st.Last }
 
 // Pack is the stack as heat sees it, between a cavity and a room, °C, with the
 // usual heat transfer on both sides.
@@ -98,7 +129,14 @@ func (st Stack) Says(vs own.Values) string {
 		}
 		words = append(words, w)
 	}
-	return strings.Join(words, "; ")
+	s := strings.Join(words, "; ")
+	if panes, _, at := st.Frame(); len(panes) < len(st.Panes) {
+		s += fmt.Sprintf("; in this frame number %d", at+1)
+		if len(panes) > 1 {
+			s += fmt.Sprintf(" to %d", at+len(panes))
+		}
+	}
+	return s
 }
 
 // with is the stack with another material in the place of the pane on the
@@ -142,6 +180,14 @@ func (st Stack) Check() error {
 	if st.Here < 0 || st.Here > len(st.Panes) {
 		return fault.New("stack.here", fmt.Sprintf("the pack has %d panes", len(st.Panes)),
 			"say which of them is on the table")
+	}
+	if n := len(st.Panes); st.First < 0 || st.Last < 0 || st.First > n || st.Last > n || st.Last > 0 && st.First > st.Last {
+		return fault.New("stack.first", fmt.Sprintf("the pack has %d panes, from the heat outwards", n),
+			"say from which to which of them stand in this frame")
+	}
+	if st.Here > 0 && st.outside(st.Here) {
+		return fault.New("stack.first", fmt.Sprintf("pane %d is on the table, and is not among those of this frame", st.Here),
+			"take it in, or say that another pane is on the table")
 	}
 	if math.IsNaN(st.Cavity) || st.Cavity < 0 {
 		return fault.New("stack.cavity", "a temperature from 0 °C up is expected",

@@ -56,8 +56,8 @@ func (f Facts) Words(fam family.Family) caution.Facts {
 	w := caution.Facts{
 		"power": f.Power, "gas": f.Gas, "vehicle": f.Vehicle, "driven": f.Vehicle && f.Moves != pane.Trailer,
 		"plastic": f.Plastic, "water": f.Water, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
-		"outdoors": f.Exposure.Outdoors,
-		"heavy":    f.Weight > heavyKg || f.Longest > heavyMM,
+		"outdoors": f.Exposure.Outdoors, "cleaning": f.Exposure.Cleaning > 0,
+		"heavy": f.Weight > heavyKg || f.Longest > heavyMM,
 		// An exposure is also a fact: fire, kiln, oven.
 		f.Exposure.ID: true,
 	}

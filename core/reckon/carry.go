@@ -12,7 +12,7 @@ import (
 
 func (r *Reckoning) need(k Known, room float64) pane.Need {
 	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Read: r.Read,
-		Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(k.Cause), Load: r.load(k), Weights: k.Weights,
+		Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(r.Chain), Load: r.load(k), Weights: k.Weights,
 		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Moves: k.Moves, Usual: r.Family.Material,
 		Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved}
 	if n.Tube {

@@ -2,10 +2,12 @@ package reckon
 
 import (
 	"math"
+	"strings"
 
 	"freshshard/core/diagnose"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
+	"freshshard/core/handover"
 	"freshshard/core/plan"
 )
 
@@ -22,27 +24,36 @@ func (r *Reckoning) diagnose(k *Known) error {
 	if first := r.Was.Ranked[0]; k.Like == "" && first.Score > 0 && first.Share >= diagnose.Likely {
 		k.Like = first.ID
 	}
-	r.Cause = diagnose.NameOf(k.Cause)
+	if r.Chain, err = diagnose.Chain(k.Cause, k.Behind, k.Evidence, r.Family.Sizing); err != nil {
+		return err
+	}
+	r.Cause = diagnose.Told(r.Chain)
 	return nil
 }
 
 // facts are what the plan goes by; the object is as hot as it is, wherever the
 // pane stands in a pack.
-func (r *Reckoning) facts(k Known, object exposure.Exposure) (plan.Facts, error) {
-	changes, err := diagnose.Changes(k.Cause)
-	if err != nil {
-		return plan.Facts{}, err
-	}
+func (r *Reckoning) facts(k Known, object exposure.Exposure) plan.Facts {
+	changes := diagnose.ChangesOf(r.Chain)
 	need := make([]plan.Required, 0, len(changes))
 	for _, c := range changes {
-		need = append(need, plan.Required{Key: "fix-" + k.Cause + "-" + c.Key, Station: family.Station(c.Station),
-			Text: c.Text,
-			Why:  "Why it broke: " + r.Cause + "."})
+		need = append(need, plan.Required{Key: "fix-" + c.Key, Station: family.Station(c.Station), Text: c.Text,
+			Why: "Why it broke: " + r.Cause + "."})
 	}
 	return plan.Facts{Required: need,
 		Exposure: object, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Moves: k.Moves, Plastic: r.Material.Plastic,
 		Water: k.Water, Old: k.Old, Strike: k.Strike,
 		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
 		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
-	}, nil
+	}
+}
+
+// handover is what the customer is told; an object is used as hot as it is,
+// wherever the pane stands in it.
+func (r *Reckoning) handover(object exposure.Exposure) []handover.Line {
+	d := handover.Decided{Exposure: object, Carries: r.Carries, Touch: r.Touch, Chain: r.Chain, Standing: r.Plan.Customer}
+	if !r.Assumed {
+		d.Pane = strings.Replace(r.Pane, r.Material.Short, r.Material.Name, 1)
+	}
+	return handover.Lines(d)
 }

@@ -13,6 +13,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
+	"freshshard/core/handover"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/own"
@@ -49,6 +50,7 @@ type Known struct {
 	Evidence  diagnose.Evidence            `json:"evidence,omitempty" doc:"What was seen of the break"`
 	OldPane   diagnose.Evidence            `json:"old_pane,omitempty" doc:"What was seen of the old pane"`
 	Cause     string                       `json:"cause,omitempty" doc:"Cause that somebody settled on"`
+	Behind    []string                     `json:"behind,omitempty" doc:"What stood behind it, nearest first"`
 	Own       own.Values                   `json:"-"` // the shop's own values, laid over the book's
 	Stamp     string                       `json:"stamp,omitempty"`
 	Duty      pane.Duty                    `json:"duty" doc:"What it has to carry and to be used for"`
@@ -82,13 +84,15 @@ type Reckoning struct {
 	Touch     []compat.Finding  `json:"touch" doc:"How everything that may touch the pane and its frame gets on with them"`
 	Stops     []prove.Stop      `json:"stops" doc:"What keeps the job from being signed unless an owner takes it on"`
 	Plan      plan.Plan         `json:"plan"`
+	Handover  []handover.Line   `json:"handover" doc:"What the customer is told"`
 	Walk      []fit.PlaceInfo   `json:"walk"`
 	Table     drawing.Drawing   `json:"table"`
 	Section   drawing.Drawing   `json:"section"`
 	Lift      *drawing.Drawing  `json:"lift,omitempty" doc:"How a pane that is lifted goes in, in three positions"`
 	Slide     []drawing.Drawing `json:"slide" doc:"The section from the coldest to the hottest, as fit.slide"`
 	Why       diagnose.Result   `json:"why" doc:"Why it broke"`
-	Cause     string            `json:"cause" doc:"The settled cause in words; empty while open"`
+	Cause     string            `json:"cause" doc:"The settled cause in words, with what stood behind it; empty while open"`
+	Chain     []diagnose.Link   `json:"chain" doc:"The settled cause and what stood behind it"`
 	Was       diagnose.Result   `json:"was" doc:"What the old pane was"`
 	Carries   string            `json:"carries" doc:"What it has to carry, in words; empty for nothing more than wind and seat"`
 	Packing   string            `json:"packing" doc:"The pack that it stands in, in words; empty when it stands alone"`
@@ -175,16 +179,13 @@ func Pane(k Known) (Reckoning, error) {
 	if r.Stops, err = r.stops(k, p.Room(), all); err != nil {
 		return r, err
 	}
-	facts, err := r.facts(k, object)
-	if err != nil {
-		return r, err
-	}
-	if r.Plan, err = plan.Build(r.Family, facts); err != nil {
+	if r.Plan, err = plan.Build(r.Family, r.facts(k, object)); err != nil {
 		return r, err
 	}
 	if k.Stage != Work {
 		r.figures(k, all)
 	}
+	r.Handover = r.handover(object)
 	if r.withheld(); r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
 	}
@@ -220,7 +221,7 @@ func (r *Reckoning) figures(k Known, all []working.Figure) {
 // pictures are the drawings of it.
 func (r *Reckoning) pictures(k Known, p fit.Problem) {
 	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit,
-		Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: r.stack()}
+		Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: r.stack(k.Stack)}
 	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
 	r.Lift = drawing.Lifted(sc)
 	for _, st := range r.Fit.Slide {

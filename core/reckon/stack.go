@@ -77,14 +77,15 @@ func inStack(err error) error {
 	return err
 }
 
-// stack is the pack as the section draws it.
-func (r *Reckoning) stack() drawing.Stack {
+// stack is the frame's own part of the pack, as the section draws it.
+func (r *Reckoning) stack(st pane.Stack) drawing.Stack {
 	if r.Pack == nil {
 		return drawing.Stack{}
 	}
-	k := drawing.Stack{Gaps: r.Pack.Gaps, Here: r.Pack.Here}
-	for _, p := range r.Pack.Panes {
-		k.Panes = append(k.Panes, p.T)
+	panes, gaps, at := st.Frame()
+	k := drawing.Stack{Gaps: gaps, Here: max(0, r.Pack.Here-at)}
+	for i := range panes {
+		k.Panes = append(k.Panes, r.Pack.Panes[at+i].T)
 	}
 	return k
 }

@@ -115,11 +115,44 @@ func TestStackDepth(t *testing.T) {
 	}
 }
 
+// Heat goes through all three panes, the folded frame holds the two inner ones:
+// its room is against those, the temperatures are as they were.
+func TestFrameHoldsItsOwnPanes(t *testing.T) {
+	k := deck(t, 1)
+	whole, all := reckoned(t, k)
+	k.Stack.First, k.Stack.Last = 1, 2
+	r, f := reckoned(t, k)
+	out := k.Stack.Panes[2].Thickness + k.Stack.Gaps[1]
+	if got := f["stack"].Value; math.Abs(got-(all["stack"].Value+out)) > 1e-9 || f["pack_touch"].Value != all["pack_touch"].Value {
+		t.Errorf("room %v, %v with all; outside %v and %v °C", got, all["stack"].Value, f["pack_touch"].Value,
+			all["pack_touch"].Value)
+	}
+	if got, had := len(r.Section.Items), len(whole.Section.Items); got != had-2 { // without a pane and its pad
+		t.Errorf("the section has %d parts, %d with all", got, had)
+	}
+	if !strings.HasSuffix(r.Packing, "; in this frame number 1 to 2") || strings.Contains(whole.Packing, "frame") {
+		t.Errorf("%q, %q", r.Packing, whole.Packing)
+	}
+	k.Stack.Here, k.Stack.First, k.Stack.Last = 3, 3, 0
+	if r, f := reckoned(t, k); math.Abs(f["stack"].Value-(48.8-k.Stack.Panes[2].Thickness)) > 1e-9 ||
+		!strings.HasSuffix(r.Packing, "; in this frame number 3") {
+		t.Errorf("the outermost alone: %+v, %q", f["stack"], r.Packing)
+	}
+	// Noted for all panes at once, each has the frame that it stands in.
+	k.Stack.Here, k.Stack.First, k.Stack.Last = 0, 1, 2
+	for here, want := range map[int][2]int{1: {1, 2}, 2: {1, 2}, 3: {3, 3}} {
+		if got := k.Stack.In(here); got.Here != here || got.First != want[0] || got.Last != want[1] || got.Check() != nil {
+			t.Errorf("pane %d: %+v, %v", here, got, got.Check())
+		}
+	}
+}
+
 func TestStackRefuses(t *testing.T) {
 	for field, change := range map[string]func(*pane.Stack){
 		"stack.here":              func(s *pane.Stack) { s.Here = 4 },
 		"stack.panes[1].material": func(s *pane.Stack) { s.Panes[1].Material = "ice" },
 		"stack.gaps":              func(s *pane.Stack) { s.Gaps = s.Gaps[:1] },
+		"stack.first":             func(s *pane.Stack) { s.First = 2 },
 		"stack.cavity":            func(s *pane.Stack) { s.Cavity = -5 },
 	} {
 		k := deck(t, 1)

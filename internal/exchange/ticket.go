@@ -66,7 +66,14 @@ func (t ticket) page() {
 	if room := foot - right - 10; room > 30 {
 		t.draw(v.Reckoning.Section, rightX, right+3, colW, math.Min(room, 62))
 	}
-	t.foot(math.Max(foot, math.Max(left, right)+2))
+	t.signatures()
+	if below := math.Max(left, right) + 2; below <= foot {
+		t.told(foot)
+	} else { // a page that the customer can keep
+		p.AddPage()
+		t.head()
+		t.told(p.GetY() + 3)
+	}
 	t.over()
 }
 
@@ -278,12 +285,12 @@ func (t ticket) placeName(p fit.Place) string {
 
 // forCustomer is what the customer has to know.
 func (t ticket) forCustomer() []string {
-	plan := t.v.Reckoning.Plan
-	lines := make([]string, 0, len(plan.Customer)+2)
-	for _, c := range plan.Customer {
-		lines = append(lines, c.Title+": "+c.Text)
+	told := t.v.Reckoning.Handover
+	lines := make([]string, 0, len(told)+2)
+	for _, l := range told {
+		lines = append(lines, l.Title+": "+l.Text)
 	}
-	for _, c := range plan.Cautions {
+	for _, c := range t.v.Reckoning.Plan.Cautions {
 		if c.ID == "co" || c.ID == "safety-code" {
 			lines = append(lines, c.Title+": "+c.Text)
 		}
@@ -302,8 +309,8 @@ func (t ticket) footTop() float64 {
 	return signY - 8 - need
 }
 
-// foot is the customer's part and the signatures.
-func (t ticket) foot(y float64) {
+// told is the customer's part.
+func (t ticket) told(y float64) {
 	t.p.SetLineWidth(0.2)
 	t.p.Line(margin, y, pageW-margin, y)
 	t.p.SetY(y + 1)
@@ -311,6 +318,11 @@ func (t ticket) foot(y float64) {
 	for _, l := range t.forCustomer() {
 		t.say(margin, pageW-2*margin, 7.5, "", l)
 	}
+}
+
+// signatures are the shop's and the customer's, at the foot of the page.
+func (t ticket) signatures() {
+	t.p.SetLineWidth(0.2)
 	sign := signY
 	t.p.Line(margin, sign, margin+70, sign)
 	t.p.Line(rightX, sign, rightX+70, sign)

@@ -190,11 +190,13 @@ type Session struct {
 }
 
 // Diagnosis is what was seen of the break and of the old pane, and the cause
-// that somebody settled on; Cause is empty while it is open.
+// that somebody settled on; Cause is empty while it is open. Behind is what
+// stood behind it, nearest first.
 type Diagnosis struct {
 	Evidence diagnose.Evidence `json:"evidence"`
 	OldPane  diagnose.Evidence `json:"old_pane"`
 	Cause    string            `json:"cause"`
+	Behind   []string          `json:"behind,omitempty"`
 	By       string            `json:"by"`
 	Author   string            `json:"-"`
 	At       time.Time         `json:"at"`

@@ -64,7 +64,7 @@ func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
 		t.Fatal(err)
 	}
 	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: diagnose.Evidence{"origin": "fixing"},
-		OldPane: diagnose.Evidence{"colour": "amber"}, Cause: "over-tight"}); err != nil {
+		OldPane: diagnose.Evidence{"colour": "amber"}, Cause: "over-tight", Behind: []string{"warped-seat"}}); err != nil {
 		t.Fatal(err)
 	}
 	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back,

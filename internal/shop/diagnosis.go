@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"reflect"
+	"slices"
 
 	"freshshard/core/diagnose"
 	"freshshard/internal/record"
@@ -16,6 +17,7 @@ type Seen struct {
 	Evidence diagnose.Evidence `json:"evidence"`
 	OldPane  diagnose.Evidence `json:"old_pane"`
 	Cause    string            `json:"cause" doc:"The cause that is settled on; empty while open"`
+	Behind   []string          `json:"behind,omitempty" maxItems:"3" doc:"What stood behind it, nearest first"`
 	Version  int               `json:"version"`
 }
 
@@ -28,7 +30,8 @@ func (s *Shop) Diagnose(ctx context.Context, by record.Account, at Bench, in See
 	if _, err := diagnose.OldPane(in.OldPane); err != nil {
 		return err
 	}
-	if _, err := diagnose.Changes(in.Cause); err != nil {
+	chain, err := diagnose.Chain(in.Cause, in.Behind, in.Evidence, "")
+	if err != nil {
 		return err
 	}
 	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
@@ -36,7 +39,7 @@ func (s *Shop) Diagnose(ctx context.Context, by record.Account, at Bench, in See
 		if p.Diagnosis != nil {
 			version = p.Diagnosis.Version
 		}
-		if d := p.Diagnosis; d != nil && d.Cause == in.Cause && reflect.DeepEqual(d.Evidence, orEmpty(in.Evidence)) &&
+		if d := p.Diagnosis; d != nil && d.Cause == in.Cause && slices.Equal(d.Behind, in.Behind) && reflect.DeepEqual(d.Evidence, orEmpty(in.Evidence)) &&
 			reflect.DeepEqual(d.OldPane, orEmpty(in.OldPane)) {
 			return store.Change{}, nil // a retry
 		}
@@ -48,11 +51,12 @@ func (s *Shop) Diagnose(ctx context.Context, by record.Account, at Bench, in See
 				&record.Conflict{Says: fmt.Sprintf("%s noted something about the break %s. It is shown now; tick yours again.",
 					p.Diagnosis.By, s.ago(p.Diagnosis.At))}
 		}
-		d := record.Diagnosis{Evidence: orEmpty(in.Evidence), OldPane: orEmpty(in.OldPane), Cause: in.Cause, At: s.Now(),
-			Version: version + 1}
+		d := record.Diagnosis{Evidence: orEmpty(in.Evidence), OldPane: orEmpty(in.OldPane), Cause: in.Cause, Behind: in.Behind,
+			At: s.Now(), Version: version + 1}
 		said := "what was seen of the break was noted"
-		if in.Cause != "" && (p.Diagnosis == nil || p.Diagnosis.Cause != in.Cause) {
-			said = "settled why it broke: " + diagnose.NameOf(in.Cause)
+		if in.Cause != "" && (p.Diagnosis == nil || p.Diagnosis.Cause != in.Cause ||
+			!slices.Equal(p.Diagnosis.Behind, in.Behind)) {
+			said = "settled why it broke: " + diagnose.Told(chain)
 		}
 		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: p.Diagnosis, After: d},
 			t.SetDiagnosis(ctx, p.ID, d, by.ID)

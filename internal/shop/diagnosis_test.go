@@ -40,6 +40,22 @@ func TestCauseChangesThePlan(t *testing.T) {
 	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: e, Cause: "over-tight", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
+	// What stood behind it brings its own change, and can be taken off again.
+	chain := Seen{Evidence: e, Cause: "over-tight", Behind: []string{"seal-perished", "wrong-material"}, Version: 2}
+	if err := s.Diagnose(ctx, tor, First(id), chain); err != nil {
+		t.Fatal(err)
+	}
+	v = view1(t, s, id)
+	if got := v.Reckoning.Cause; len(required(v)) != 3 || len(v.Reckoning.Chain) != 3 ||
+		got != "A fixing too tight, because of a seal that shrank or perished, because of the wrong glass for the place" {
+		t.Errorf("%q, %d required steps", got, len(required(v)))
+	}
+	if err := s.Diagnose(ctx, tor, First(id), chain); err != nil {
+		t.Errorf("a retry: %v", err)
+	}
+	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: e, Cause: "over-tight", Version: 3}); err != nil {
+		t.Fatal(err)
+	}
 	v = view1(t, s, id)
 	need := required(v)
 	if len(need) != 1 || need[0].Station != "set" {
@@ -69,7 +85,8 @@ func TestDiagnoseRefuses(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
 	for field, in := range map[string]Seen{"evidence.origin": {Evidence: diagnose.Evidence{"origin": "moon"}},
-		"evidence.colour": {OldPane: diagnose.Evidence{"colour": "pink"}}, "cause": {Cause: "curse"}} {
+		"evidence.colour": {OldPane: diagnose.Evidence{"colour": "pink"}}, "cause": {Cause: "curse"},
+		"behind": {Cause: "blow", Behind: []string{"slam"}}} {
 		if f := fault.Of(s.Diagnose(ctx, tor, First(id), in)); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}

@@ -95,8 +95,7 @@ func (s *Shop) SetPack(ctx context.Context, by record.Account, job int64, in Pac
 			if i >= len(in.Seen) || in.Seen[i] != p.Version {
 				return store.Change{}, stale("the pack of this object")
 			}
-			p.Stack = in.Stack
-			p.Stack.Here = i + 1
+			p.Stack = in.Stack.In(i + 1)
 			if _, err := t.SetPane(ctx, *p); err != nil {
 				return store.Change{}, err
 			}

@@ -171,7 +171,7 @@ func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 		k.Readings[r.Place] = r.Reading
 	}
 	if d := p.Diagnosis; d != nil {
-		k.Evidence, k.OldPane, k.Cause = d.Evidence, d.OldPane, d.Cause
+		k.Evidence, k.OldPane, k.Cause, k.Behind = d.Evidence, d.OldPane, d.Cause, d.Behind
 	}
 	if p.Choice != nil {
 		k.Material, k.Thickness = p.Choice.Material, p.Choice.Thickness

@@ -48,14 +48,15 @@ FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_i
 
 func (s queries) diagnoses(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
 	return fill(ctx, s.db,
-		`SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(NULLIF(d.author, ''), a.name), d.set_at, d.version
+		`SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(d.behind, '[]'), COALESCE(NULLIF(d.author, ''), a.name), d.set_at, d.version
 FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Diagnosis
-			var evidence, old []byte
-			err := scan(&evidence, &old, &v.Cause, &v.By, &v.At, &v.Version)
+			var evidence, old, behind []byte
+			err := scan(&evidence, &old, &v.Cause, &behind, &v.By, &v.At, &v.Version)
 			if err == nil {
-				err = errors.Join(json.Unmarshal(evidence, &v.Evidence), json.Unmarshal(old, &v.OldPane))
+				err = errors.Join(json.Unmarshal(evidence, &v.Evidence), json.Unmarshal(old, &v.OldPane),
+					json.Unmarshal(behind, &v.Behind))
 			}
 			return func(p *record.Pane) { p.Diagnosis = &v }, err
 		})
@@ -182,8 +183,13 @@ func (t *Tx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, b
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, set_by, author, set_at, version) "+
-		"VALUES (?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, by, d.Author, d.At, d.Version)
+	behind, err := json.Marshal(append([]string{}, d.Behind...))
+	if err != nil {
+		return err
+	}
+	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, behind, set_by, author, set_at, version) "+
+		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, string(behind), by, d.Author, d.At,
+		d.Version)
 }
 
 // SetTick writes how a step ended. It must run under the job's lock, which also

@@ -39,8 +39,9 @@ func TestRoadByCalls(t *testing.T) {
 		ok[shop.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "rule", "version": 0})
 	}
 	v := ok[shop.View](c, "PUT", job+"/diagnosis", body{"evidence": body{"origin": "fixing"},
-		"old_pane": body{"colour": "amber"}, "cause": "over-tight", "version": 0})
-	if v.Reckoning.Cause != "A fixing too tight" {
+		"old_pane": body{"colour": "amber"}, "cause": "over-tight", "behind": []string{"seal-perished"},
+		"version": 0})
+	if v.Reckoning.Cause != "A fixing too tight, because of a seal that shrank or perished" {
 		t.Errorf("cause %q", v.Reckoning.Cause)
 	}
 	entry := body{"id": "", "kind": "fasteners", "what": "bracket screw", "held": body{"how": "screw", "drive": "PH2"},

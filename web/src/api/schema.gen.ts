@@ -1119,6 +1119,14 @@ export interface components {
             id: string;
             say: string;
         };
+        DiagnoseLink: {
+            /** @description How it led to the one before it; empty for the first */
+            because?: string;
+            id: string;
+            /** @description What can stand behind it with this way of holding and is not in the chain yet, most likely first */
+            may: components["schemas"]["DiagnoseRoot"][];
+            name: string;
+        };
         DiagnoseNext: {
             ask: string;
             /** @description The answers that would speak for the first */
@@ -1159,9 +1167,19 @@ export interface components {
             share: number;
         };
         DiagnoseResult: {
+            /** @description What probably stood behind the first, nearest first */
+            behind: components["schemas"]["DiagnoseRoot"][];
             next?: components["schemas"]["DiagnoseNext"];
             ranked: components["schemas"]["DiagnoseRanked"][];
             sentence: string;
+        };
+        DiagnoseRoot: {
+            /** @description How it leads to the one before it */
+            because: string;
+            id: string;
+            name: string;
+            /** @description Something that was noted speaks for it */
+            seen: boolean;
         };
         DrawingDrawing: {
             box: components["schemas"]["OutlineBox"];
@@ -1659,6 +1677,10 @@ export interface components {
             name: string;
             origin: string;
         };
+        HandoverLine: {
+            text: string;
+            title: string;
+        };
         HeatArrangement: {
             as_built: boolean;
             /**
@@ -2138,6 +2160,11 @@ export interface components {
              * @description Behind its hot side, °C; 0 takes the hot side of what the object sees
              */
             cavity?: number;
+            /**
+             * Format: int64
+             * @description First of the panes that stand in this frame, from 1; 0 is the first of all
+             */
+            first?: number;
             /** @description mm */
             gaps?: number[];
             /**
@@ -2147,6 +2174,11 @@ export interface components {
             gas?: "" | "air" | "argon";
             /** Format: int64 */
             here?: number;
+            /**
+             * Format: int64
+             * @description Last of the panes that stand in this frame; 0 is the last of all
+             */
+            last?: number;
             panes?: components["schemas"]["PaneCoated"][];
             /** @enum {string} */
             slope?: "" | "upright" | "leaning" | "lying";
@@ -2317,8 +2349,10 @@ export interface components {
             best_w?: components["schemas"]["LengthShown"];
             /** @description What it has to carry, in words; empty for nothing more than wind and seat */
             carries: string;
-            /** @description The settled cause in words; empty while open */
+            /** @description The settled cause in words, with what stood behind it; empty while open */
             cause: string;
+            /** @description The settled cause and what stood behind it */
+            chain: components["schemas"]["DiagnoseLink"][];
             choice: components["schemas"]["PaneChoice"];
             /** @description Whether the pane can be cut here */
             cutting: components["schemas"]["OutlineCutting"];
@@ -2328,6 +2362,8 @@ export interface components {
             /** @description All numbers, problems first */
             figures: components["schemas"]["WorkingFigure"][];
             fit: components["schemas"]["FitResult"];
+            /** @description What the customer is told */
+            handover: components["schemas"]["HandoverLine"][];
             /** @description Why another material than the usual one is reckoned with, while none is settled */
             instead?: string;
             /** @description How a pane that is lifted goes in, in three positions */
@@ -2423,6 +2459,7 @@ export interface components {
         RecordDiagnosis: {
             /** Format: date-time */
             at: string;
+            behind?: string[];
             by: string;
             cause: string;
             evidence: {
@@ -3092,6 +3129,8 @@ export interface components {
             whole: string;
         };
         ShopSeen: {
+            /** @description What stood behind it, nearest first */
+            behind?: string[];
             /** @description The cause that is settled on; empty while open */
             cause: string;
             evidence: {

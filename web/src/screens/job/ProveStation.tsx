@@ -27,8 +27,29 @@ export function ProveStation({ view }: { view: View }) {
 					<CheckLine key={c.key} check={c} view={view} />
 				))}
 			</ol>
+			<Handover lines={view.reckoning.handover} />
 			<SignOff view={view} />
 		</div>
+	);
+}
+
+/** What the ticket tells the customer, to read out at the counter. */
+function Handover({ lines }: { lines: View["reckoning"]["handover"] }) {
+	if (lines.length === 0) return null;
+	return (
+		<details className="mt-3">
+			<summary className="min-h-11 cursor-pointer content-center font-semibold">
+				Told to the customer, on the ticket
+			</summary>
+			<dl className="pl-3">
+				{lines.map((l) => (
+					<div key={l.title + l.text} className="pb-2">
+						<dt className="font-semibold">{l.title}</dt>
+						<dd className="text-[15px]">{l.text}</dd>
+					</div>
+				))}
+			</dl>
+		</details>
 	);
 }
 

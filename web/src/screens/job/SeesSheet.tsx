@@ -7,6 +7,7 @@ import { TextField } from "../../parts/Field";
 import { MovesField } from "../../parts/MovesField";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
+import { StrikeField } from "../../parts/StrikeField";
 import { Tick } from "../../parts/Tick";
 
 type Props = { view: View; open: boolean; onClose: () => void };
@@ -124,12 +125,10 @@ export function SeesSheet({ view, open, onClose }: Props) {
 					>
 						Outdoors
 					</Tick>
-					<Tick
-						checked={object.strike}
+					<StrikeField
+						strike={object.strike}
 						onChange={(strike) => setObject({ ...object, strike })}
-					>
-						Somebody may fall, lean or be thrown against it
-					</Tick>
+					/>
 					<Tick
 						checked={object.power}
 						onChange={(power) => setObject({ ...object, power })}

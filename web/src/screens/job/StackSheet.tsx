@@ -3,6 +3,7 @@ import { api, got } from "../../api/client";
 import { on, useCatalogue, useJobWrite } from "../../api/hooks";
 import type { Stack, View } from "../../api/types";
 import { Button } from "../../parts/Button";
+import { FieldSays } from "../../parts/Field";
 import { NumberField } from "../../parts/NumberField";
 import { PackFields } from "../../parts/PackFields";
 import { Pick } from "../../parts/Pick";
@@ -12,6 +13,21 @@ import { Tick } from "../../parts/Tick";
 import { heldOf } from "./held";
 
 type Props = { view: View; open: boolean; onClose: () => void };
+
+/** The runs of neighbours that one frame can hold, all of them first. */
+function frames(n: number) {
+	const all = { value: `1-${n}`, label: "all of them" };
+	const parts = [];
+	for (let size = n - 1; size > 0; size--)
+		for (let first = 1; first + size <= n + 1; first++) {
+			const last = first + size - 1;
+			parts.push({
+				value: `${first}-${last}`,
+				label: size === 1 ? `${first} alone` : `${first} to ${last}`,
+			});
+		}
+	return [all, ...parts];
+}
 
 /** The pack that the pane stands in, as its panes came out. */
 export function StackSheet({ view, open, onClose }: Props) {
@@ -64,6 +80,8 @@ export function StackSheet({ view, open, onClose }: Props) {
 							panes,
 							gaps,
 							here: Math.min(stack.here ?? 0, panes.length),
+							first: 0,
+							last: 0,
 						})
 					}
 					error={(f) => write.error?.field(`stack.${f}`)}
@@ -91,6 +109,29 @@ export function StackSheet({ view, open, onClose }: Props) {
 										})),
 									]}
 								/>
+							</section>
+						)}
+						{panes.length > 1 && (
+							<section>
+								<h3 className="mb-1.5 font-semibold">
+									In one frame together are
+								</h3>
+								<Pick
+									label="Which of them stand in one frame together"
+									value={`${stack.first || 1}-${stack.last || panes.length}`}
+									onChange={(v) => {
+										const [first, last] = v.split("-").map(Number);
+										setStack({ ...stack, first, last });
+									}}
+									options={frames(panes.length)}
+								/>
+								<p className="mt-1 text-[15px] text-ink-2">
+									The frame's depth is held against these; heat goes through all
+									of them.
+								</p>
+								{write.error?.field("stack.first") && (
+									<FieldSays error={write.error.field("stack.first")} />
+								)}
 							</section>
 						)}
 						<section>

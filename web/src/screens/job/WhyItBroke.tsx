@@ -3,6 +3,7 @@ import type { View } from "../../api/types";
 import { BrokenPane } from "../../bench/BrokenPane";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
+import { CauseChain } from "./CauseChain";
 import { Questions } from "./Questions";
 import { Suspects } from "./Suspects";
 import { useDiagnosis } from "./useDiagnosis";
@@ -14,7 +15,7 @@ const opening = ["look", "doing"];
 export function WhyItBroke({ view }: { view: View }) {
 	const catalogue = useCatalogue();
 	const diagnosis = useDiagnosis(view);
-	const { why, cause, plan } = view.reckoning;
+	const { why, chain, plan } = view.reckoning;
 	const all = catalogue.data?.evidence ?? [];
 	const origin = all.find((q) => q.on === "pane");
 	const rest = all.filter((q) => q !== origin);
@@ -65,11 +66,14 @@ export function WhyItBroke({ view }: { view: View }) {
 					)
 				}
 			/>
-			{cause && (
+			{chain.length > 0 && (
 				<div className="mt-3 border-l-4 border-now pl-3">
-					<p>
-						<strong>{cause}.</strong> So the plan must have:
-					</p>
+					<CauseChain
+						chain={chain}
+						disabled={diagnosis.closed || diagnosis.pending}
+						onBehind={diagnosis.settleBehind}
+					/>
+					<p className="mt-2">So the plan must have:</p>
 					<ul className="list-['–_'] pl-4">
 						{fixes.map((f) => (
 							<li key={f.key}>{f.do}</li>

@@ -6,6 +6,7 @@ type Seen = {
 	evidence: Evidence;
 	old_pane: Evidence;
 	cause: string;
+	behind: string[];
 	version: number;
 };
 
@@ -24,6 +25,7 @@ export function useDiagnosis(view: View) {
 		evidence: pane.diagnosis?.evidence ?? {},
 		old_pane: pane.diagnosis?.old_pane ?? {},
 		cause: pane.diagnosis?.cause ?? "",
+		behind: pane.diagnosis?.behind ?? [],
 		version: pane.diagnosis?.version ?? 0,
 	};
 	function answered(
@@ -39,7 +41,8 @@ export function useDiagnosis(view: View) {
 	return {
 		...now,
 		answered,
-		settle: (cause: string) => write.mutate({ ...now, cause }),
+		settle: (cause: string) => write.mutate({ ...now, cause, behind: [] }),
+		settleBehind: (behind: string[]) => write.mutate({ ...now, behind }),
 		error: write.error,
 		pending: write.isPending,
 		closed: view.job.signed,

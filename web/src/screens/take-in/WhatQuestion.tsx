@@ -3,6 +3,7 @@ import { TextField } from "../../parts/Field";
 import { LayoutFields } from "../../parts/LayoutFields";
 import { MovesField } from "../../parts/MovesField";
 import { Pick } from "../../parts/Pick";
+import { StrikeField } from "../../parts/StrikeField";
 import { Tick } from "../../parts/Tick";
 import { asksPlace, type QuestionProps } from "./form";
 
@@ -103,16 +104,27 @@ export function WhatQuestion({
 				<Tick checked={form.gas} onChange={(gas) => set({ gas })}>
 					Gas in it
 				</Tick>
-				<MovesField vehicle={form.vehicle} moves={form.moves} onChange={set} />
-				<Tick checked={form.water} onChange={(water) => set({ water })}>
+				<MovesField
+					vehicle={form.vehicle}
+					moves={form.moves}
+					// Whoever rides in it can be thrown; a tick that was taken away stays away.
+					onChange={(v) =>
+						set(v.vehicle && !form.vehicle ? { ...v, strike: true } : v)
+					}
+				/>
+				<Tick
+					checked={form.water}
+					onChange={(water) => set(water ? { water, strike: true } : { water })}
+				>
 					It floats
 				</Tick>
 				<Tick checked={form.old} onChange={(old) => set({ old })}>
 					Old: from before the 1980s, perhaps
 				</Tick>
-				<Tick checked={form.strike} onChange={(strike) => set({ strike })}>
-					Somebody may fall, lean or be thrown against it
-				</Tick>
+				<StrikeField
+					strike={form.strike}
+					onChange={(strike) => set({ strike })}
+				/>
 			</div>
 		</div>
 	);
