@@ -88,7 +88,7 @@ func measureStove(g *page) {
 	for _, r := range []struct{ place, text string }{
 		{"width, top", "270 ±0.3"}, {"width, bottom", "26.84cm ±0.03"}, {"height, left", "9 17/32 ±1/64"},
 		{"height, right", "242 heavy ±0.3"},
-		{"ledge of the rebate", "14"}, {"bracket reach", "16"},
+		{"ledge of the rebate", "14"}, {"bracket overhang", "16"},
 	} {
 		if at := g.tapeAt(); at != r.place {
 			g.t.Fatalf("the tape is at %q, should be at %q", at, r.place)

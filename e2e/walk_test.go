@@ -187,7 +187,7 @@ func whyItBroke(t *testing.T, p *program) {
 	g.accessible("why it broke")
 	g.pressAt(`[data-suspect=over-tight] > button`)
 	g.sees("So the plan must have:")
-	g.press("A warped or twisted seat")
+	g.press("A warped or twisted seat · seen here")
 	g.sees("what does not lie flat is pulled flat")
 	g.sees("True the seat or bed it")
 	g.accessible("a chain of causes")

@@ -24,7 +24,7 @@ func Clues() []Question { return clues }
 
 // OldPane ranks what the old pane was made of.
 func OldPane(e Evidence) (Result, error) {
-	r := Result{Ranked: []Ranked{}}
+	r := Result{Ranked: []Ranked{}, Behind: []Root{}}
 	if err := check(clues, e); err != nil {
 		return r, err
 	}

@@ -34,7 +34,7 @@ func (s Scene) covers(d *Drawing) {
 	for _, f := range s.Result.Figures {
 		if (f.Key == "covers_width" || f.Key == "covers_height") && f.Verdict != working.Good {
 			last := &d.Items[len(d.Items)-1]
-			last.State, last.Label = "odd", "outer flange of the new frame: it does not surely hide the old mark"
+			last.State, last.Label = "odd", "outer flange of the new frame: the old mark may show beside it"
 		}
 	}
 }

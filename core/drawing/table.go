@@ -73,7 +73,7 @@ func Table(s Scene) Drawing {
 	d.loop("frame", LayerFrame, "frame", rect(math.Min(q[0].X, q[3].X)-rim, math.Min(q[0].Y, q[1].Y)-rim,
 		math.Max(q[1].X, q[2].X)+rim, h+rim))
 	d.add(Item{ID: "opening", Kind: Polyline, Layer: LayerOpening, Closed: true, Points: q, State: state,
-		Label: "opening, rebate wall to rebate wall"})
+		Label: "opening, side to side of the rebate"})
 	if r, ok := s.Problem.Readings[fit.Ledge]; ok && 2*r.Value < math.Min(w, h) {
 		d.loop("sight", LayerSight, "edge of the daylight", inset(q, r.Value))
 	}

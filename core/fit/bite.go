@@ -74,12 +74,12 @@ func (s solver) covered(a axis, pane float64, reach length.Reading, must, wish V
 	asRead, v := s.cover(a, pane, reach.Value, g), s.surely(a, pane, reach, g)
 	formula := "{r} − ({T} − {P}) / 2 − {o} − {Δ} − {u}"
 	in := []working.Input{
-		working.In("u", "what the doubts take once in 20: every reading even in its doubt, the cutter's band triangular",
+		working.In("u", "what the doubts take once in 20: readings anywhere within their doubt, the cut mostly near its size",
 			asRead-v, "mm", origin.Sum()),
 		read("r", "what covers the edge", reach.Value, reach.Doubt),
 		read("T", "greatest "+a.name, a.widest, a.doubt),
 		working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
-		working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
+		working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
 		working.In("o", "pane off the middle", s.p.OffCentre, "mm", origin.Custom()),
 		working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())}
 	switch {

@@ -54,7 +54,7 @@ func (s solver) bodyFigure(a axis, r length.Reading, n note) working.Figure {
 	f := working.Figure{Key: "order_" + a.name, Value: r.Value, Unit: "mm", Verdict: working.Note, Place: string(a.least),
 		Sentence: a.name + " of the new frame through the wall, as it comes",
 		Working: working.Of("{B}", r.Value, "mm", read("B", "new frame, as read", r.Value,
-			r.Doubt)).With(fmt.Sprintf("The cutout would take up to %s mm with everything at its bad end.",
+			r.Doubt)).With(fmt.Sprintf("The cutout would take up to %s mm at the worst.",
 			length.Metric(n.largest)))}
 	return f
 }

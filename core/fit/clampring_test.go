@@ -47,7 +47,7 @@ func TestRingComesAsItIs(t *testing.T) {
 	if r.Order != (Size{594, 394}) || r.Band.Half != 0.5 || r.Gap != (Size{3, 3}) {
 		t.Fatalf("%+v, ±%v, gaps %+v", r.Order, r.Band.Half, r.Gap)
 	}
-	// (600 − 594)/2 = 3 as read, 2.5 with everything at its bad end.
+	// (600 − 594)/2 = 3 as read, 2.5 at the worst.
 	if v := f["clearance_cold"].Value; v < 2.5 || v > 2.8 || f["clearance_cold"].Verdict != working.Good {
 		t.Errorf("%+v", f["clearance_cold"])
 	}

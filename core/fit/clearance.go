@@ -37,12 +37,12 @@ func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float6
 		Unit:  "mm",
 		Limit: working.Least(must.V, "mm", must.Origin), Place: string(a.least),
 		Working: working.Of("({q} − {s} − {P}) / 2 − {g} + {Δ}", v, "mm",
-			working.In("q", "least "+a.name+" less what the cutter adds, as small as once in 20: every reading even in its "+
-				"doubt, the band triangular", least, "mm", origin.Sum()),
+			working.In("q", "least "+a.name+" less what the cutter adds, as small as once in 20: readings anywhere within "+
+				"their doubt, the cut mostly near its size", least, "mm", origin.Sum()),
 			read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt),
 			working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
 			working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
-			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
+			working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
 			s.p.seat(seat),
 			working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())),
 	}

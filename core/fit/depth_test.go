@@ -89,7 +89,7 @@ func TestPackInItsFoldedFrame(t *testing.T) {
 
 // A pane lies on its ledge whatever its brackets reach: half the bite of 6 mm
 // that is asked here. By hand for 270 ± 0.3, a band of 1.6, 2 mm of clearance:
-// with everything at its bad end the largest pane that goes in is 264.1, the
+// at the worst the largest pane that goes in is 264.1, the
 // smallest that a ledge L ± 0.5 bears 279.9 − 2L, so from 7.9 on there is one. 19
 // times in 20 they are 264.79 and 278.55 − 2L: from 6.9 on. As read, 266 in 270
 // leaves 2 mm of clearance and, half a millimetre off the middle, L − 2.5 of rest:

@@ -13,7 +13,7 @@ import (
 )
 
 // A sauna stove's window behind clips: seven readings give the size to order
-// and, when a bracket reaches too little, the sentence that stops it.
+// and, when a bracket overhanges too little, the sentence that stops it.
 func ExampleSolve() {
 	f, err := family.ByID("clip-heat")
 	if err != nil {

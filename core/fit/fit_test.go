@@ -104,7 +104,7 @@ func TestOrderKeepsWorstCase(t *testing.T) {
 			t.Errorf("%s: %s %v, margin %v", k, f.Verdict, f.Value, f.Margin)
 		}
 	}
-	// 2.95 as read, 2 with everything at its bad end.
+	// 2.95 as read, 2 at the worst.
 	if f := figure(t, r, "clearance_cold"); f.Value < 2 || f.Value > 2.6 || !strings.Contains(f.Sentence, "as read") {
 		t.Errorf("clearance %v: %s", f.Value, f.Sentence)
 	}

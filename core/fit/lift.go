@@ -29,7 +29,7 @@ type lift struct {
 	engage     float64 // e
 	nominal    float64 // middle of the band
 	low, high  float64 // the band of lengths that work, as read
-	sureLow    float64 // with everything at its bad end
+	sureLow    float64 // at the worst
 	sureHigh   float64
 	mustLow    float64 // 19 times in 20
 	mustHigh   float64
@@ -140,9 +140,9 @@ func (k *lift) orderFigure(v float64, n note) working.Figure {
 	f := working.Figure{Key: "order_height", Sentence: "order this height", Value: v, Unit: "mm", Verdict: working.Note,
 		Place: string(k.least),
 		Working: working.Of("middle of ({a} … {b}), rounded down", v, "mm",
-			working.In("a", "shortest that surely stays", k.sureLow, "mm", origin.Sum()),
-			working.In("b", "longest that surely goes in", k.sureHigh, "mm", origin.Sum())).
-			With("Every length between the two goes in and stays with all readings and the cutter's band at their bad ends.")}
+			working.In("a", "shortest that stays at the worst", k.sureLow, "mm", origin.Sum()),
+			working.In("b", "longest that goes in at the worst", k.sureHigh, "mm", origin.Sum())).
+			With("Every length between the two goes in and stays, however the readings and the cut turn out.")}
 	switch {
 	case n.fits:
 	case v >= k.mustLow && v <= k.mustHigh:

@@ -11,14 +11,14 @@ import (
 
 // note says how the ordered size came about.
 type note struct {
-	largest  float64 // that still has its clearance with everything at its bad end
+	largest  float64 // that still has its clearance at the worst
 	smallest float64 // that still has its bite and its rest; −Inf while they are unknown
 	fits     bool    // there is a size that has both
 	must     *note   // where there is none: the same for what a pane must have, 19 times in 20
 }
 
 // bounds are the largest pane that keeps its clearances and the smallest that
-// keeps its bite, each with everything at its bad end: the opening at its
+// keeps its bite, each at the worst: the opening at its
 // least or most, the pane at the end of the cutter's band, off the middle,
 // cold and hot.
 func (s solver) bounds(a axis) note {
@@ -48,7 +48,7 @@ func (s solver) bounds(a axis) note {
 }
 
 // order is the size to ask for: the largest that keeps the clearances that the
-// trade likes with everything at its bad end, as long as it keeps its bite too,
+// trade likes at the worst, as long as it keeps its bite too,
 // rounded down to what a cutter can set. Where no size keeps both it takes the
 // middle, within what goes in and stays.
 func (s solver) order(a axis) (float64, note) {

@@ -78,7 +78,7 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 		s.limitInputs(a, s.p.seated()+s.p.webDoubt())...)
 	in = append(in,
 		working.In("d", "doubt of that reading", a.nominal-a.low, "mm", origin.Custom()),
-		working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin))
+		working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin))
 	f := working.Figure{Key: "order_" + a.name, Sentence: "order this " + a.name, Value: v, Unit: "mm",
 		Verdict: working.Note, Place: string(a.least),
 		Working: working.Of("{"+a.letter+"} − {d} − 2 × ({c} + {g}) − {s} − {b}, rounded down", v, "mm", in...)}
@@ -90,7 +90,7 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 			formula = "min(({C} + {D}) / 2, {G}), rounded down"
 		}
 		f.Working = working.Of(formula, v, "mm",
-			working.In("A", "largest that keeps the clearance that the trade likes, with everything at its bad end", n.largest,
+			working.In("A", "largest that keeps the clearance that the trade likes, at the worst", n.largest,
 				"mm", origin.Sum()),
 			working.In("B", "smallest that keeps the bite that the trade likes, the same", n.smallest, "mm", origin.Sum()),
 			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()),
@@ -100,8 +100,8 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 		f.Working = f.Working.With("To have both as the trade likes them: read the tightest dimensions with a finer " +
 			"instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {
-		f.Working = f.Working.With("The largest that still has its clearance with the opening at its smallest and the pane " +
-			"at the top of the cutter's band, rounded down to what a cutter sets.")
+		f.Working = f.Working.With("The largest that still has its clearance when the opening is as small and the " +
+			"pane as large as they may be, rounded down to what a cutter sets.")
 	}
 	return f
 }

@@ -1,6 +1,6 @@
 // Package fit turns the readings of an opening into the size of a pane: the
 // nominal size by the family's rule, the size to order, and how much clearance
-// and bite are left with everything at its bad end, cold and hot. Lengths are
+// and bite are left at the worst, cold and hot. Lengths are
 // mm, temperatures °C, growth 1e-6 per kelvin.
 package fit
 

@@ -172,7 +172,7 @@ func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 		Working: working.Of("{c} + {g} + {e} + {b} / 2, rounded up until the "+a.name+" is one that a cutter sets", v, "mm",
 			working.In("c", "clearance, each side", c, "mm", s.p.Limits.Clearance.Origin), s.p.seat(s.p.seated()+s.p.webDoubt()),
 			working.In("e", "how far a side of the opening may be off", s.shaped.doubt, "mm", origin.Sum()),
-			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin))}
+			working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin))}
 	if n.fits {
 		return f
 	}

@@ -47,7 +47,7 @@ func (p Problem) draw(r *rand.Rand, order Size, band float64) world {
 
 // What the answer calls good is so 19 times in 20: of the truths that the doubts
 // allow, no more miss what a pane must have. And a size that keeps what the
-// trade likes with everything at its bad end misses it in none.
+// trade likes at the worst misses it in none.
 func TestGoodIsGoodNineteenTimesInTwenty(t *testing.T) {
 	r := rand.New(rand.NewPCG(31, 7))
 	sound, sure := 0, 0
@@ -169,11 +169,11 @@ func TestPlaces(t *testing.T) {
 		seen[i.Place] = true
 	}
 	if !seen[Reach] {
-		t.Error("a clip-held pane has no bracket reach")
+		t.Error("a clip-held pane has no bracket overhang")
 	}
 	for _, i := range Walk("rebate", Shape{}) {
 		if i.Place == Reach {
-			t.Error("a rebate has a bracket reach")
+			t.Error("a rebate has a bracket overhang")
 		}
 	}
 }

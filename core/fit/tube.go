@@ -44,8 +44,8 @@ func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 				origin.Custom()),
 			read("D", "depth of a stop", k.u.Value, k.u.Doubt), working.In("e", "doubt of that reading", k.u.Doubt, "mm",
 				origin.Custom()),
-			working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm", s.band.Origin)).
-			With("The longest that still goes in with everything at its bad end.")}
+			working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin)).
+			With("The longest that still goes in at the worst.")}
 	each := (r.Order.H - k.f) / 2
 	// As long as the faces are apart, and as short as it is cut, once in twenty.
 	apart := -overLess(spread{-k.f, k.doubt}, []spread{{}}, s.band.Half, 1)
@@ -55,9 +55,9 @@ func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 		Limit: working.Least(k.engage, "mm", k.limitFrom),
 		Working: working.Of("({L} − {q}) / 2", deep, "mm", working.In("L", "length as ordered", r.Order.H, "mm",
 			origin.Sum()),
-			working.In("q", "between the faces and what the cutter takes off, as much as once in 20: the reading even in its "+
-				"doubt, the band triangular", apart, "mm", origin.Sum()),
-			read("F", "between the faces", k.f, k.doubt), working.In("b", "the cutter's band, "+s.band.Name, s.band.Half, "mm",
+			working.In("q", "between the faces and what the cutter takes off, as much as once in 20: the reading anywhere "+
+				"within its doubt, the cut mostly near its size", apart, "mm", origin.Sum()),
+			read("F", "between the faces", k.f, k.doubt), working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm",
 				s.band.Origin))}
 	bad := working.Stop
 	if each >= k.engage {

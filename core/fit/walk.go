@@ -17,10 +17,10 @@ type rule struct {
 }
 
 var rules = map[family.Sizing]rule{
-	family.Clip: {"rebate wall to rebate wall", "ledge of the rebate",
-		"rebate wall to the edge of the daylight, the narrowest place", "face of the frame down to the ledge", ""},
-	family.Rebate: {"rebate wall to rebate wall", "ledge of the rebate",
-		"rebate wall to the edge of the daylight, the narrowest place", "face of the frame down to the ledge", ""},
+	family.Clip: {"side to side of the rebate", "ledge of the rebate",
+		"side of the rebate to the edge of the daylight, at the narrowest place", "face of the frame down to the ledge", ""},
+	family.Rebate: {"side to side of the rebate", "ledge of the rebate",
+		"side of the rebate to the edge of the daylight, at the narrowest place", "face of the frame down to the ledge", ""},
 	family.Channel: {"stop to stop; for the height from the bottom of the channel to the stop at the bar",
 		"cover of channel and bar", "stop to the lip of the channel or of the bar, the shorter",
 		"lip of the channel to its back", ""},

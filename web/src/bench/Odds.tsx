@@ -59,7 +59,7 @@ export function Odds({
 				<strong className="font-semibold">{chance.sentence}.</strong>{" "}
 				<span className="text-ink-2">
 					Drawn {chance.draws.toLocaleString("en")} times over the doubts, the
-					cutter's band and the heat.
+					cutting tolerance and the heat.
 				</span>
 			</p>
 			{better && best_w && best_h && (

@@ -14,13 +14,14 @@ import { heldOf } from "./held";
 
 type Props = { view: View; open: boolean; onClose: () => void };
 
-/** The runs of neighbours that one frame can hold, all of them first. */
-function frames(n: number) {
+/** The runs of neighbours that one frame can hold, all of them first; with the one on the table, where it is said. */
+function frames(n: number, here: number) {
 	const all = { value: `1-${n}`, label: "all of them" };
 	const parts = [];
 	for (let size = n - 1; size > 0; size--)
 		for (let first = 1; first + size <= n + 1; first++) {
 			const last = first + size - 1;
+			if (here > 0 && (here < first || here > last)) continue;
 			parts.push({
 				value: `${first}-${last}`,
 				label: size === 1 ? `${first} alone` : `${first} to ${last}`,
@@ -123,7 +124,10 @@ export function StackSheet({ view, open, onClose }: Props) {
 										const [first, last] = v.split("-").map(Number);
 										setStack({ ...stack, first, last });
 									}}
-									options={frames(panes.length)}
+									options={frames(
+										panes.length,
+										several && all ? 0 : (stack.here ?? 0),
+									)}
 								/>
 								<p className="mt-1 text-[15px] text-ink-2">
 									The frame's depth is held against these; heat goes through all

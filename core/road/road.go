@@ -1,0 +1,146 @@
+// Package road says what is to be done with a pane: made new to size, bought
+// as a part, kept and stuck again, only cleaned, or something other than glass
+// put in its place. Each road takes the work of a way of holding and leaves
+// out, adds and says otherwise what it needs. Common practice, no source.
+package road
+
+import (
+	_ "embed"
+	"fmt"
+	"slices"
+
+	"freshshard/core/catalogue"
+	"freshshard/core/family"
+	"freshshard/core/fault"
+)
+
+//go:embed roads.json
+var file []byte
+
+// Size is the road that every pane takes while nobody said otherwise.
+const Size = "size"
+
+// Road is one of the six.
+type Road struct {
+	ID    string `json:"id"`
+	Name  string `json:"name"`
+	Hint  string `json:"hint"`
+	Sized bool   `json:"sized,omitempty" doc:"A size is worked out from the opening"`
+	Glass bool   `json:"glass,omitempty" doc:"A material of the list is settled"`
+	Part  bool   `json:"part,omitempty" doc:"It is bought by a number or seen on its sheet"`
+	New   bool   `json:"new,omitempty" doc:"Something new goes in"`
+	Wall  bool   `json:"wall,omitempty" doc:"A frame with its window, that goes through a wall"`
+	Hows  []How  `json:"hows"`
+}
+
+// How is one way of going it; a road with one has an empty ID there.
+type How struct {
+	ID       string           `json:"id"`
+	Name     string           `json:"name,omitempty"`
+	Headline string           `json:"headline" doc:"What stands largest on the screen; empty for the order"`
+	Drop     []family.Station `json:"drop,omitempty" doc:"Stations whose work of the way of holding falls away"`
+	DropStep []string         `json:"drop_steps,omitempty"`
+	OwnOnly  bool             `json:"own_checks,omitempty" doc:"Only its own checks, none of the way of holding"`
+	Words    map[string]Words `json:"words,omitempty" doc:"What a step says here, by its key"`
+	Steps    []family.Step    `json:"steps,omitempty"`
+	Checks   []family.Check   `json:"checks,omitempty"`
+}
+
+// Words are a step's title and what to do.
+type Words struct {
+	Title string `json:"title"`
+	Do    string `json:"do"`
+}
+
+var all = catalogue.Must[[]Road](file, "roads.json")
+
+// All lists the roads in the order in which take-in offers them.
+func All() []Road { return all }
+
+// Of finds a road and the way of going it; an empty id is the pane made to
+// size, an empty how the first of the road's. It returns a *fault.Error for one
+// that there is not.
+func Of(id, how string) (Road, How, error) {
+	if id == "" {
+		id = Size
+	}
+	for _, r := range all {
+		if r.ID != id {
+			continue
+		}
+		for _, h := range r.Hows {
+			if h.ID == how || how == "" {
+				return r, h, nil
+			}
+		}
+		return r, How{}, fault.New("how", fmt.Sprintf("%q is no way of doing that", how), "choose one of the list")
+	}
+	return Road{}, How{}, fault.New("road", fmt.Sprintf("%q is none of the roads", id), "choose one of the six")
+}
+
+// Measured says whether the road sizes a pane by the opening with this way of
+// holding: a framed window has its own sums where a ring holds it.
+func (r Road) Measured(f family.Family) bool { return r.Sized || r.Wall && f.Sizing == family.Ring }
+
+// Settled says whether a material is settled on this road.
+func (r Road) Settled(f family.Family) bool { return r.Glass || r.ID == "other" || r.Wall && f.Sizing == family.Ring }
+
+// kept are the steps that no road leaves out: what makes the object safe to
+// work on, and safe to go back to.
+var kept = []string{"isolate", "cold", "guard"}
+
+// Came is how a pane arrived.
+type Came string
+
+// The ways of arriving; nothing said is broken.
+const (
+	Broken   Came = "broken"
+	Whole    Came = "whole"    // came off or fell out whole
+	Unbroken Came = "unbroken" // nothing happened to it: a worn seal, an upgrade
+)
+
+// lookedOver is what stands for "why it broke" where nothing broke.
+var lookedOver = Words{Title: "Look it over, and what is asked",
+	Do: "How it is held, what is worn, what may break while it is worked on. Edges and faces in raking light."}
+
+// Lay is a way of holding with the work of a road.
+func Lay(f family.Family, r Road, h How, came Came) family.Family {
+	drop := h.Drop
+	if r.Measured(f) && !r.Sized { // a ring's window keeps its own measuring
+		drop = nil
+	}
+	steps := make([]family.Step, 0, len(f.Steps)+len(h.Steps))
+	for _, s := range f.Steps {
+		if !slices.Contains(kept, s.Key) && (slices.Contains(drop, s.Station) || slices.Contains(h.DropStep, s.Key)) {
+			continue
+		}
+		if w, ok := h.Words[s.Key]; ok {
+			s.Title, s.Do = w.Title, w.Do
+		} else if came == Unbroken && s.Station == "assess" && s.Key != "cold" {
+			s.Title, s.Do = lookedOver.Title, lookedOver.Do
+		}
+		steps = append(steps, s)
+	}
+	for _, s := range h.Steps {
+		if drop == nil && s.Station == "source" && r.Wall {
+			continue // it orders its window by its own sums
+		}
+		steps = put(steps, s)
+	}
+	f.Steps = steps
+	if h.OwnOnly {
+		f.Checks = nil
+	}
+	f.Checks = append(slices.Clone(f.Checks), h.Checks...)
+	return f
+}
+
+// put adds a step behind the others of its station.
+func put(steps []family.Step, s family.Step) []family.Step {
+	at := slices.Index(family.Stations, s.Station)
+	i := slices.IndexFunc(steps, func(o family.Step) bool { return slices.Index(family.Stations, o.Station) > at })
+	if i < 0 {
+		i = len(steps)
+	}
+	return slices.Insert(steps, i, s)
+}
