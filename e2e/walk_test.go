@@ -43,6 +43,8 @@ func TestDemo(t *testing.T) {
 	t.Run("carries", func(t *testing.T) { carries(t, p) })
 	t.Run("load sum", func(t *testing.T) { loadSum(t, p) })
 	t.Run("clamp ring", func(t *testing.T) { clampRing(t, p) })
+	t.Run("part by number", func(t *testing.T) { partByNumber(t, p) })
+	t.Run("stuck again", func(t *testing.T) { stuckAgain(t, p) })
 	t.Run("own values", func(t *testing.T) { ownValues(t, p) })
 	t.Run("photo template", func(t *testing.T) { photoTemplate(t, p) })
 	t.Run("today", func(t *testing.T) { today(t, p) })

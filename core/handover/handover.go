@@ -23,6 +23,7 @@ type Line struct {
 
 // Decided is what it follows from.
 type Decided struct {
+	Done     string            // what was done, where no new pane was made to size
 	Pane     string            // "5 mm glass-ceramic"; empty while nothing is settled
 	Exposure exposure.Exposure // of the object, as the customer uses it
 	Carries  string            // what it was reckoned to carry, in words
@@ -41,6 +42,9 @@ const most = 4
 // Lines are what the customer is told, in the order of reading.
 func Lines(d Decided) []Line {
 	out := []Line{}
+	if d.Done != "" {
+		out = append(out, Line{"What was done", d.Done + "."})
+	}
 	if d.Pane != "" {
 		out = append(out, Line{"The new pane", d.pane()})
 	}
@@ -72,7 +76,8 @@ func (d Decided) pane() string {
 	s := d.Pane
 	e := d.Exposure
 	if e.Steady >= warm {
-		s += fmt.Sprintf(", reckoned for %s °C in use and %s °C for minutes", working.Num(e.Steady, 0), working.Num(e.Short, 0))
+		s += fmt.Sprintf(", reckoned for %s °C in use and %s °C for minutes", working.Num(e.Steady, 0),
+			working.Num(e.Short, 0))
 		if e.Cleaning > 0 {
 			s += fmt.Sprintf(", and for %s hours of cleaning at that heat in its life", working.Num(e.Cleaning, 0))
 		}

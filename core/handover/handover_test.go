@@ -23,7 +23,10 @@ func TestLines(t *testing.T) {
 		want []string
 	}{
 		{"nothing settled, nothing standing", Decided{Exposure: hot}, nil},
-		{"a room: no heat to speak of", Decided{Pane: "3 mm annealed glass", Exposure: exposure.Exposure{Steady: 20, Short: 30}},
+		{"a pane that stays", Decided{Done: "The pane stays: new seal", Exposure: hot},
+			[]string{"What was done: The pane stays: new seal."}},
+		{"a room: no heat to speak of",
+			Decided{Pane: "3 mm annealed glass", Exposure: exposure.Exposure{Steady: 20, Short: 30}},
 			[]string{"The new pane: 3 mm annealed glass."}},
 		{"just below where heat counts", Decided{Pane: "x", Exposure: exposure.Exposure{Steady: 59.9}},
 			[]string{"The new pane: x."}},
@@ -44,8 +47,9 @@ func TestLines(t *testing.T) {
 			[]string{"The new pane: x.", "Cleaning plastic: Soap."}},
 		{"glass that no cleaner spoils", Decided{Pane: "x", Touch: []compat.Finding{cleaner("mild soap", compat.Good)}},
 			[]string{"The new pane: x."}},
-		{"why the last one broke, the chain in one line", Decided{Chain: []diagnose.Link{{ID: "over-tight"}, {ID: "warped-seat"},
-			{ID: "slam"}}, Standing: []caution.Caution{{Title: "Look again", Text: "Each spring."}}},
+		{"why the last one broke, the chain in one line",
+			Decided{Chain: []diagnose.Link{{ID: "over-tight"}, {ID: "warped-seat"},
+				{ID: "slam"}}, Standing: []caution.Caution{{Title: "Look again", Text: "Each spring."}}},
 			[]string{"So that it does not break again: Its screws are only snug, on purpose: do not tighten them. " +
 				"Shut it by hand; a bang broke the last one.", "Look again: Each spring."}},
 	} {

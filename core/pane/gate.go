@@ -23,6 +23,7 @@ type Need struct {
 	Depth     float64            `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
 	Like      string             `json:"like,omitempty" doc:"Material of the old pane"`
 	Own       own.Values         `json:"-"` // the shop's own values
+	Other     bool               `json:"other,omitempty" doc:"Something other than glass is asked for"`
 	Beware    []string           `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" maxItems:"6" doc:"What the settled causes of the break ask a new pane to be better at"`
 	Load      Load               `json:"load"`
 	Duty      Duty               `json:"duty"`

@@ -67,7 +67,7 @@ const plasticGust = 0.5
 
 // allowable is what the material may carry, MPa, with where it is from.
 func (m Material) allowable(l strength.Lasting) (float64, origin.Origin) {
-	if m.Plastic {
+	if m.Design != nil {
 		if l == strength.Gust {
 			return m.Strength.V * plasticGust, origin.Custom()
 		}
@@ -94,7 +94,7 @@ func (l Load) actions(m Material, t float64) []action {
 		return nil
 	}
 	var out []action
-	if l.Wind > 0 {
+	if l.Wind > 0 && !m.Porous {
 		out = append(out, action{"gust", "in a gust of " + working.Num(l.Wind, 0) + " m/s", strength.Wind(l.Wind, 1), 0,
 			strength.Gust})
 	}

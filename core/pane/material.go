@@ -38,7 +38,9 @@ type Material struct {
 	Plies       int              `json:"plies,omitempty" doc:"Of laminated glass, or panes of a sealed unit"`
 	Ply         float64          `json:"ply,omitempty" doc:"How thick each is, whatever the whole measures, mm; 0 shares the whole"`
 	Only        bool             `json:"only,omitempty" doc:"Offered only where the old pane was one"`
-	Design      *catalogue.Value `json:"design,omitempty" doc:"What a plastic carries for good, MPa"`
+	Other       bool             `json:"other,omitempty" doc:"Something other than glass or plastic; offered only where that is asked for"`
+	Porous      bool             `json:"porous,omitempty" doc:"Wind goes through it"`
+	Design      *catalogue.Value `json:"design,omitempty" doc:"What a plastic, a board or a metal carries for good, MPa"`
 	Tube        bool             `json:"tube,omitempty" doc:"Can be had as a tube"`
 	Rated       bool             `json:"rated,omitempty" doc:"Can be had rated for plant under pressure"`
 	Flat        bool             `json:"flat,omitempty" doc:"Cannot be had bent"`

@@ -63,7 +63,7 @@ func (k near) before(o near, like string) bool {
 func (n Need) nearest() string {
 	var best *near
 	for _, m := range Laid(n.Own) {
-		if m.Only && n.Like != m.ID {
+		if !n.offers(m) {
 			continue
 		}
 		closed, err := m.Against(n)

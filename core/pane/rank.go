@@ -78,6 +78,9 @@ type Choice struct {
 	Schools []School `json:"schools" doc:"Where people disagree, both ways"`
 }
 
+// offers says whether a material is among those that are asked for.
+func (n Need) offers(m Material) bool { return m.Other == n.Other && (!m.Only || n.Like == m.ID) }
+
 // Choose ranks the materials. It returns a *fault.Error for a need that cannot
 // be; when every gate is closed the advice names the one that is nearest.
 func Choose(n Need) (Choice, error) {
@@ -87,7 +90,7 @@ func Choose(n Need) (Choice, error) {
 	}
 	n.Load.known = newPlates()
 	for _, m := range Laid(n.Own) {
-		if m.Only && n.Like != m.ID {
+		if !n.offers(m) {
 			continue
 		}
 		if shut := m.gate(n); shut != nil {

@@ -181,7 +181,8 @@ func (st Stack) Check() error {
 		return fault.New("stack.here", fmt.Sprintf("the pack has %d panes", len(st.Panes)),
 			"say which of them is on the table")
 	}
-	if n := len(st.Panes); st.First < 0 || st.Last < 0 || st.First > n || st.Last > n || st.Last > 0 && st.First > st.Last {
+	if n := len(st.Panes); st.First < 0 || st.Last < 0 || st.First > n || st.Last > n || st.Last > 0 &&
+		st.First > st.Last {
 		return fault.New("stack.first", fmt.Sprintf("the pack has %d panes, from the heat outwards", n),
 			"say from which to which of them stand in this frame")
 	}

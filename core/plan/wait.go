@@ -14,6 +14,7 @@ type Standing struct {
 	Done   map[string]time.Time // when each step was ticked, done or left out
 	Sized  bool                 // a size was worked out
 	Unread []string             // names of needed readings that nobody has taken
+	NoPart bool                 // what is bought is not noted yet
 }
 
 // Wait says why a step cannot be ticked yet.
@@ -63,6 +64,9 @@ func (p Plan) Wait(s Step, st Standing, now time.Time) *Wait {
 		case !st.Sized:
 			return &Wait{Step: s.Key, Why: "there is no size yet"}
 		}
+	}
+	if s.Key == "part-number" && st.NoPart {
+		return &Wait{Step: s.Key, Why: "no number noted, nor where the part was seen"}
 	}
 	return nil
 }

@@ -14,7 +14,8 @@ func (r *Reckoning) need(k Known, room float64) pane.Need {
 	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Read: r.Read,
 		Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(r.Chain), Load: r.load(k), Weights: k.Weights,
 		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Moves: k.Moves, Usual: r.Family.Material,
-		Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved}
+		Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved,
+		Other: r.Road.ID == "other"}
 	if n.Tube {
 		n.Outside = k.Readings[fit.TubeOutside].Value
 	}

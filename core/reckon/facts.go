@@ -50,9 +50,13 @@ func (r *Reckoning) facts(k Known, object exposure.Exposure) plan.Facts {
 
 // handover is what the customer is told; an object is used as hot as it is,
 // wherever the pane stands in it.
-func (r *Reckoning) handover(object exposure.Exposure) []handover.Line {
-	d := handover.Decided{Exposure: object, Carries: r.Carries, Touch: r.Touch, Chain: r.Chain, Standing: r.Plan.Customer}
-	if !r.Assumed {
+func (r *Reckoning) handover(k Known, object exposure.Exposure) []handover.Line {
+	d := handover.Decided{Exposure: object, Carries: r.Carries, Touch: r.Touch, Chain: r.Chain, Standing: r.Plan.Customer,
+		Done: r.Road.Headline}
+	switch {
+	case r.Road.Part && k.Road.Part.Noted():
+		d.Pane = "a part as it came, " + k.Road.Part.Says()
+	case r.Road.Settled && !r.Assumed:
 		d.Pane = strings.Replace(r.Pane, r.Material.Short, r.Material.Name, 1)
 	}
 	return handover.Lines(d)

@@ -20,6 +20,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/prove"
+	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
@@ -28,6 +29,7 @@ import (
 // family: its usual material, frame and limits.
 type Known struct {
 	Family    string                       `json:"family"`
+	Road      road.Chosen                  `json:"road" doc:"What is to be done"`
 	Exposure  exposure.Exposure            `json:"exposure"`
 	Frame     string                       `json:"frame,omitempty"`
 	Readings  map[fit.Place]length.Reading `json:"readings"`
@@ -63,7 +65,8 @@ type Known struct {
 
 // Reckoning is everything that follows from it.
 type Reckoning struct {
-	Family    family.Family     `json:"family"`
+	Family    family.Family     `json:"family" doc:"With the steps and checks of the road"`
+	Road      Going             `json:"road" doc:"What is to be done"`
 	Material  pane.Material     `json:"material" doc:"Settled, or assumed until it is"`
 	Thickness float64           `json:"thickness" doc:"mm"`
 	Assumed   bool              `json:"assumed" doc:"Material or thickness is not settled yet"`
@@ -131,6 +134,9 @@ func Pane(k Known) (Reckoning, error) {
 	if r.Family, err = family.With(k.Own, k.Family); err != nil {
 		return r, err
 	}
+	if err = r.take(&k); err != nil {
+		return r, err
+	}
 	if err = k.Exposure.Check(); err != nil {
 		return r, err
 	}
@@ -159,6 +165,7 @@ func Pane(k Known) (Reckoning, error) {
 	if err = r.size(k, &p); err != nil {
 		return r, err
 	}
+	r.unsized()
 	// A thickness that followed the loads stands in the pack, too.
 	if n := k.Stack.Here; n > 0 && k.Stack.Panes[n-1].Thickness != r.Thickness {
 		k.Exposure = object
@@ -185,11 +192,14 @@ func Pane(k Known) (Reckoning, error) {
 	if k.Stage != Work {
 		r.figures(k, all)
 	}
-	r.Handover = r.handover(object)
+	r.Handover = r.handover(k, object)
 	if r.withheld(); r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
 	}
-	if r.Fit.Ready && r.Withheld == "" {
+	switch {
+	case !r.Road.Sized:
+		r.Order, r.Withheld, r.Instead = r.Road.Headline, "", ""
+	case r.Fit.Ready && r.Withheld == "":
 		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.sized(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
 	}
 	if k.Stage == Whole {
@@ -200,6 +210,9 @@ func Pane(k Known) (Reckoning, error) {
 
 // all are the numbers of every part, as they are reckoned.
 func (r *Reckoning) all(k Known) []working.Figure {
+	if !r.Road.Sized { // numbers of a pane that nobody orders
+		return append([]working.Figure{}, r.packFigures...)
+	}
 	return append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, r.more(k)...)...)
 }
 

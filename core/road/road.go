@@ -38,8 +38,10 @@ type How struct {
 	ID       string           `json:"id"`
 	Name     string           `json:"name,omitempty"`
 	Headline string           `json:"headline" doc:"What stands largest on the screen; empty for the order"`
+	Needs    string           `json:"needs,omitempty" enum:",adhesive,tightened" doc:"What the way of holding must have"`
 	Drop     []family.Station `json:"drop,omitempty" doc:"Stations whose work of the way of holding falls away"`
 	DropStep []string         `json:"drop_steps,omitempty"`
+	Shut     bool             `json:"shut,omitempty" doc:"Nothing is opened or touched"`
 	OwnOnly  bool             `json:"own_checks,omitempty" doc:"Only its own checks, none of the way of holding"`
 	Words    map[string]Words `json:"words,omitempty" doc:"What a step says here, by its key"`
 	Steps    []family.Step    `json:"steps,omitempty"`
@@ -73,9 +75,9 @@ func Of(id, how string) (Road, How, error) {
 				return r, h, nil
 			}
 		}
-		return r, How{}, fault.New("how", fmt.Sprintf("%q is no way of doing that", how), "choose one of the list")
+		return r, How{}, fault.New("road.how", fmt.Sprintf("%q is no way of doing that", how), "choose one of the list")
 	}
-	return Road{}, How{}, fault.New("road", fmt.Sprintf("%q is none of the roads", id), "choose one of the six")
+	return Road{}, How{}, fault.New("road.id", fmt.Sprintf("%q is none of the roads", id), "choose one of the six")
 }
 
 // Measured says whether the road sizes a pane by the opening with this way of
@@ -83,10 +85,12 @@ func Of(id, how string) (Road, How, error) {
 func (r Road) Measured(f family.Family) bool { return r.Sized || r.Wall && f.Sizing == family.Ring }
 
 // Settled says whether a material is settled on this road.
-func (r Road) Settled(f family.Family) bool { return r.Glass || r.ID == "other" || r.Wall && f.Sizing == family.Ring }
+func (r Road) Settled(f family.Family) bool {
+	return r.Glass || r.ID == "other" || r.Wall && f.Sizing == family.Ring
+}
 
-// kept are the steps that no road leaves out: what makes the object safe to
-// work on, and safe to go back to.
+// kept are the steps that no road leaves out that opens anything: what makes the
+// object safe to work on, and safe to go back to.
 var kept = []string{"isolate", "cold", "guard"}
 
 // Came is how a pane arrived.
@@ -105,13 +109,13 @@ var lookedOver = Words{Title: "Look it over, and what is asked",
 
 // Lay is a way of holding with the work of a road.
 func Lay(f family.Family, r Road, h How, came Came) family.Family {
-	drop := h.Drop
-	if r.Measured(f) && !r.Sized { // a ring's window keeps its own measuring
-		drop = nil
+	if r.Measured(f) && !r.Sized { // a ring's window has its own measuring, ordering and proof
+		return f
 	}
 	steps := make([]family.Step, 0, len(f.Steps)+len(h.Steps))
 	for _, s := range f.Steps {
-		if !slices.Contains(kept, s.Key) && (slices.Contains(drop, s.Station) || slices.Contains(h.DropStep, s.Key)) {
+		if (h.Shut || !slices.Contains(kept, s.Key)) &&
+			(slices.Contains(h.Drop, s.Station) || slices.Contains(h.DropStep, s.Key)) {
 			continue
 		}
 		if w, ok := h.Words[s.Key]; ok {
@@ -122,9 +126,6 @@ func Lay(f family.Family, r Road, h How, came Came) family.Family {
 		steps = append(steps, s)
 	}
 	for _, s := range h.Steps {
-		if drop == nil && s.Station == "source" && r.Wall {
-			continue // it orders its window by its own sums
-		}
 		steps = put(steps, s)
 	}
 	f.Steps = steps

@@ -2,9 +2,11 @@ package demo
 
 import (
 	"freshshard/core/drawing"
+	"freshshard/core/exposure"
 	"freshshard/core/fit"
 	"freshshard/core/outline"
 	"freshshard/core/pane"
+	"freshshard/core/road"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -143,5 +145,23 @@ func objects() []job {
 			pane: shaped(outline.Ordinates, 6), steps: 2,
 			readings: append(at("base", "600", "o0", "210", "o1", "262", "o2", "291", "o3", "300", "o4", "290", "o5", "263",
 				"o6", "212"), said{fit.Ledge, "10", rule})},
+		{by: "tor", due: 31, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204",
+			Object: "Deck oven, lower door, outer pane", Exposure: "oven", Stands: exposure.Outer, Family: "channel-front",
+			Power: true, Story: "a tray corner; the maker sells it", Like: "toughened", Road: road.Chosen{ID: "part",
+				Part: road.Part{Number: "71-404", Seen: "plate", Box: []string{"seal", "tape"}, Asked: []road.Asked{
+					{Where: "the maker", Says: "96.00, nine days"}, {Where: "parts counter on the quay", Says: "71.50, Friday"}}}}},
+			steps: 7, waits: "part 71-404 from the counter on the quay", until: 21},
+		{by: "ebbe", due: 54, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
+			Object: "Orchard tractor's cab, rear quarter light", Exposure: "weather", Family: "edge-bonded", Vehicle: true,
+			Moves: pane.Machine, Strike: true, Story: "came off its hinges whole in the yard; the glass is sound",
+			Like: "toughened", Road: road.Chosen{ID: "stays", How: "stick", Came: road.Whole}},
+			seen: shop.Seen{Evidence: map[string]string{"look": "whole", "seal": "let-go", "rust": "rusty"},
+				Cause:  "bond-failed",
+				Behind: []string{"rust-jacking"}}, steps: 3},
+		{by: "mira", due: 12, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
+			Object: "Greenhouse, light 3 of the north side", Exposure: "weather", Family: "putty-points", Old: true,
+			Place: "site",
+			Story: "a board until the glass is bought in spring", Road: road.Chosen{ID: "other", How: "board"}},
+			steps: 4, settle: "board", thick: 6.5, readings: rect("508", "508.5", "610", "611", said{fit.Ledge, "12", rule})},
 	}
 }

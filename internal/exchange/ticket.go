@@ -162,7 +162,11 @@ func (t ticket) warn(s string) {
 func (t ticket) answer(top float64) {
 	r := t.v.Reckoning
 	t.p.SetY(top)
-	if r.Fit.Ready {
+	switch {
+	case !r.Road.Sized:
+		t.say(rightX, colW, 13, "B", r.Road.Headline)
+		t.bought()
+	case r.Fit.Ready:
 		mm := fmt.Sprintf("%s × %s mm", length.Metric(r.Fit.Order.W), length.Metric(r.Fit.Order.H))
 		t.say(rightX, colW, 17, "B", mm)
 		in := length.Show(r.Fit.Order.W, length.MM).Other + " × " + length.Show(r.Fit.Order.H, length.MM).Other
@@ -173,21 +177,14 @@ func (t ticket) answer(top float64) {
 			}
 		}
 		t.say(rightX, colW, 9, "", in)
-	} else {
+	default:
 		t.say(rightX, colW, 12, "B", "No size yet")
 	}
 	t.p.Ln(1)
-	material := r.Material.Name
-	if t.v.Pane.Choice == nil {
-		material += " (assumed, not settled)"
+	if r.Road.Settled {
+		t.settled()
 	}
-	t.say(rightX, colW, 10.5, "B", working.Num(r.Thickness, 1)+" mm "+material)
-	t.say(rightX, colW, 8.5, "", fmt.Sprintf(map[bool]string{true: "Made to", false: "Cut to"}[r.Material.Cut == "order"]+
-		" ±%s mm (%s).", working.Num(r.Fit.Band.Half, 1), r.Fit.Band.Name))
-	if c := t.v.Pane.Choice; c != nil && c.Reason != "" {
-		t.say(rightX, colW, 8.5, "", "Why: "+c.Reason+".")
-	}
-	if r.Carries != "" {
+	if r.Carries != "" && r.Road.Sized {
 		t.say(rightX, colW, 8.5, "", "Reckoned to carry "+r.Carries+".")
 	}
 	if r.Packing != "" {
@@ -207,6 +204,35 @@ func (t ticket) answer(top float64) {
 			mark = "! "
 		}
 		t.say(rightX, colW, 8, "", fmt.Sprintf("%s%s  %s", mark, f.Text, f.Sentence))
+	}
+}
+
+// settled is what the pane is made of, by whom it is cut, and why.
+func (t ticket) settled() {
+	r := t.v.Reckoning
+	material := r.Material.Name
+	if t.v.Pane.Choice == nil {
+		material += " (assumed, not settled)"
+	}
+	t.say(rightX, colW, 10.5, "B", working.Num(r.Thickness, 1)+" mm "+material)
+	t.say(rightX, colW, 8.5, "", fmt.Sprintf(map[bool]string{true: "Made to", false: "Cut to"}[r.Material.Cut == "order"]+
+		" ±%s mm (%s).", working.Num(r.Fit.Band.Half, 1), r.Fit.Band.Name))
+	if c := t.v.Pane.Choice; c != nil && c.Reason != "" {
+		t.say(rightX, colW, 8.5, "", "Why: "+c.Reason+".")
+	}
+}
+
+// bought is the part as it was noted, with what is in its box.
+func (t ticket) bought() {
+	p := t.v.Pane.Road.Part
+	if s := p.Says(); s != "" {
+		t.say(rightX, colW, 9, "", "Number: "+s+".")
+	}
+	if len(p.Box) > 0 {
+		t.say(rightX, colW, 8.5, "", "In its box: "+strings.Join(p.Box, ", ")+".")
+	}
+	for _, a := range p.Asked {
+		t.say(rightX, colW, 8.5, "", "Asked: "+a.Where+", "+a.Says+".")
 	}
 }
 

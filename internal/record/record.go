@@ -13,6 +13,7 @@ import (
 	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
+	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/core/striplog"
 )
@@ -73,6 +74,7 @@ type Object struct {
 type Held struct {
 	Name   string        `json:"name" maxLength:"80" doc:"Which pane of the object it is; empty when there is one"`
 	Family string        `json:"family"`
+	Road   road.Chosen   `json:"road" doc:"What is to be done with it"`
 	Frame  string        `json:"frame"`
 	Cutter fit.Cutter    `json:"cutter" enum:",hand,shop,toughened,saw"`
 	Gasket fit.Gasket    `json:"gasket"`

@@ -50,7 +50,7 @@ type Signed struct {
 func (d Signed) of(number int) reckon.Reckoning {
 	for _, f := range d.Fixed {
 		if f.Pane == number {
-			return f.Reckoning
+			return f.Reckoning.Whole()
 		}
 	}
 	return reckon.Bare("")

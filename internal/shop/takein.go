@@ -11,6 +11,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/own"
 	"freshshard/core/pane"
+	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -35,6 +36,7 @@ type TakeIn struct {
 	Strike     bool            `json:"strike,omitempty"`
 	Stamp      string          `json:"stamp,omitempty" maxLength:"200"`
 	Family     string          `json:"family"`
+	Road       road.Chosen     `json:"road,omitzero" doc:"What is to be done; nothing said is a new pane made to size"`
 	Story      string          `json:"story,omitempty" maxLength:"1000"`
 	Place      string          `json:"place" enum:"bench,site"`
 	Promised   *time.Time      `json:"promised_at,omitempty"`
@@ -102,7 +104,10 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	}
 	o.Power, o.Gas, o.Old, o.Strike = in.Power, in.Gas, in.Old, in.Strike
 	o.Vehicle, o.Moves, o.Water = in.Vehicle, in.Moves, in.Water
-	p = record.Pane{Held: record.Held{Family: f.ID, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like,
+	if err := in.Road.Check(f); err != nil {
+		return c, o, p, err
+	}
+	p = record.Pane{Held: record.Held{Family: f.ID, Road: in.Road, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like,
 		Stack: pane.Stack{Cavity: cavity}}}
 	if f.Tightening != "" {
 		p.Sides = usualFixings[f.Fixing]

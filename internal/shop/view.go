@@ -166,6 +166,7 @@ func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 		Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle,
 		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike,
 		Like: p.Like, Duty: p.Duty, Stack: p.Stack, Uses: p.Uses, Own: j.Own, Stamp: o.Stamp, Unit: unit,
+		Road: p.Road,
 	}
 	for _, r := range p.Readings {
 		k.Readings[r.Place] = r.Reading
@@ -366,7 +367,7 @@ func (p PaneState) say() string {
 
 // standingOf is what a pane's steps are held against.
 func standingOf(p *record.Pane, r reckon.Reckoning) plan.Standing {
-	st := plan.Standing{Done: map[string]time.Time{}, Sized: r.Fit.Ready}
+	st := plan.Standing{Done: map[string]time.Time{}, Sized: r.Fit.Ready, NoPart: !r.Road.Noted}
 	for _, t := range p.Ticks {
 		st.Done[t.Step] = t.At
 	}
@@ -441,8 +442,14 @@ func rankOf(h prove.Hindrance) int {
 	return 1
 }
 
+// chosen says whether a material is settled, or none is on this road. One that
+// was settled for another road is not.
+func (b benchView) chosen() bool {
+	return !b.reck.Road.Settled || b.pane.Choice != nil && b.reck.Material.ID == b.pane.Choice.Material
+}
+
 func (b benchView) state() prove.State {
-	s := prove.State{Sized: b.reck.Fit.Ready, Chosen: b.pane.Choice != nil}
+	s := prove.State{Sized: b.reck.Fit.Ready || !b.reck.Road.Sized, Chosen: b.chosen()}
 	for _, c := range b.checks {
 		s.Checks = append(s.Checks, c.Check)
 	}
@@ -463,7 +470,7 @@ func (b benchView) state() prove.State {
 
 func (b benchView) progress(out int, signed bool) route.Progress {
 	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(b.reck.Fit.Missing), Odd: len(b.reck.Fit.Odd),
-		Chosen: b.pane.Choice != nil, Out: out, Signed: signed}
+		Chosen: b.chosen(), Out: out, Signed: signed}
 	if b.reck.Fault != nil {
 		p.Odd++
 	}

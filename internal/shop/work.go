@@ -12,6 +12,7 @@ import (
 	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
+	"freshshard/core/road"
 	"freshshard/core/working"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -37,6 +38,10 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 		return err
 	}
 	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		if other := p.Road.ID == "other"; m.Other != other || other && p.Road.How != "" && m.ID != p.Road.How {
+			return store.Change{}, fault.New("material", m.Short+" is not what is to be put in here",
+				"choose one of the list, or change what is to be done")
+		}
 		if !slices.Contains(sold(j, p, m), in.Thickness) {
 			return store.Change{},
 				fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)),
@@ -306,9 +311,19 @@ func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check st
 	})
 }
 
-// checkNow finds a check of the pane's family and its last answer, if any.
-func checkNow(p *record.Pane, check string) (prove.Check, *record.Answer, error) {
+// laid is a pane's way of holding with the work of its road.
+func laid(p *record.Pane) (family.Family, error) {
 	f, err := family.ByID(p.Family)
+	if err != nil {
+		return f, err
+	}
+	r, h, err := road.Of(p.Road.ID, p.Road.How)
+	return road.Lay(f, r, h, p.Road.Came), err
+}
+
+// checkNow finds a check of the pane's family and its road and its last answer, if any.
+func checkNow(p *record.Pane, check string) (prove.Check, *record.Answer, error) {
+	f, err := laid(p)
 	if err != nil {
 		return prove.Check{}, nil, err
 	}

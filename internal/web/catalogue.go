@@ -19,6 +19,7 @@ import (
 	"freshshard/core/outline"
 	"freshshard/core/own"
 	"freshshard/core/pane"
+	"freshshard/core/road"
 )
 
 // Catalogue is what forms offer.
@@ -36,6 +37,7 @@ type Catalogue struct {
 	Evidence    []diagnose.Question        `json:"evidence" doc:"What to look at on a break"`
 	Clues       []diagnose.Question        `json:"clues" doc:"What to look at on the old pane"`
 	Cutters     []fit.CutterInfo           `json:"cutters" doc:"Who makes a pane to size, and what band they keep"`
+	Roads       []road.Road                `json:"roads" doc:"What may be to be done"`
 	Own         own.Values                 `json:"own" doc:"The shop's own values, laid over the book's above"`
 	Fields      map[string][]own.Field     `json:"fields" doc:"Values that a shop may lay over, by kind"`
 }
@@ -62,6 +64,6 @@ func (v *Server) catalogueRoutes(api huma.API) {
 		}
 		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.Laid(vs), pane.Laid(vs), frame.Laid(vs),
 			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),
-			diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), vs, book.Fields()}}, nil
+			diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), road.All(), vs, book.Fields()}}, nil
 	})
 }

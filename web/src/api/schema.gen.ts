@@ -2051,7 +2051,7 @@ export interface components {
             /** @description Whose tolerance to assume */
             cutter: string;
             density: components["schemas"]["CatalogueValue"];
-            /** @description What a plastic carries for good, MPa */
+            /** @description What a plastic, a board or a metal carries for good, MPa */
             design?: components["schemas"]["CatalogueValue"];
             e: components["schemas"]["CatalogueValue"];
             /**
@@ -2072,6 +2072,8 @@ export interface components {
             nu: components["schemas"]["CatalogueValue"];
             /** @description Offered only where the old pane was one */
             only?: boolean;
+            /** @description Something other than glass or plastic; offered only where that is asked for */
+            other?: boolean;
             peak?: components["schemas"]["CatalogueValue"];
             plastic?: boolean;
             /**
@@ -2084,6 +2086,8 @@ export interface components {
              * @description How thick each is, whatever the whole measures, mm; 0 shares the whole
              */
             ply?: number;
+            /** @description Wind goes through it */
+            porous?: boolean;
             /** @description Can be had rated for plant under pressure */
             rated?: boolean;
             /** @description Breaks safely or not at all; the mark has still to be checked */
@@ -2323,6 +2327,24 @@ export interface components {
             /** @description What was taken on, as it stood */
             says: string;
         };
+        ReckonGoing: {
+            /** @description What stands largest on the screen; empty where that is the order */
+            headline: string;
+            /** @description Which way of it; empty where there is one */
+            how: string;
+            /** @enum {string} */
+            id: "size" | "part" | "window" | "stays" | "kept" | "other";
+            /** @description What is to be done, in words */
+            name: string;
+            /** @description What is bought is noted; true where nothing is */
+            noted: boolean;
+            /** @description Something is bought as it comes */
+            part: boolean;
+            /** @description A material is settled */
+            settled: boolean;
+            /** @description A size is worked out from the opening */
+            sized: boolean;
+        };
         ReckonMade: {
             key: string;
             name: string;
@@ -2356,6 +2378,7 @@ export interface components {
             choice: components["schemas"]["PaneChoice"];
             /** @description Whether the pane can be cut here */
             cutting: components["schemas"]["OutlineCutting"];
+            /** @description With the steps and checks of the road */
             family: components["schemas"]["FamilyFamily"];
             /** @description Readings that cannot belong together, with the place */
             fault?: components["schemas"]["FaultError"];
@@ -2388,6 +2411,8 @@ export interface components {
              * @description Nominal thickness of the old pane, or wall of the old tube, as it was read, mm
              */
             read?: number;
+            /** @description What is to be done */
+            road: components["schemas"]["ReckonGoing"];
             section: components["schemas"]["DrawingDrawing"];
             /** @description The section from the coldest to the hottest, as fit.slide */
             slide: components["schemas"]["DrawingDrawing"][];
@@ -2561,6 +2586,8 @@ export interface components {
             number: number;
             raked: boolean;
             readings: components["schemas"]["RecordReading"][];
+            /** @description What is to be done with it */
+            road: components["schemas"]["RoadChosen"];
             shape: components["schemas"]["FitShape"];
             sides: components["schemas"]["SettingSides"];
             /** @description Where it is on the object */
@@ -2685,6 +2712,84 @@ export interface components {
             finding: string;
             /** Format: double */
             value?: number;
+        };
+        RoadAsked: {
+            /** @description Price, days, what else was said */
+            says: string;
+            where: string;
+        };
+        RoadChosen: {
+            /**
+             * @description How the pane arrived; nothing said is broken
+             * @enum {string}
+             */
+            came?: "" | "broken" | "whole" | "unbroken";
+            /**
+             * @description Which way of it, where there are several
+             * @enum {string}
+             */
+            how?: "" | "stick" | "seal" | "nip" | "upgrade" | "clean" | "watch" | "board" | "mesh" | "plate";
+            /**
+             * @description Nothing said is a pane made to size
+             * @enum {string}
+             */
+            id?: "" | "size" | "part" | "window" | "stays" | "kept" | "other";
+            /** @description What is bought */
+            part: components["schemas"]["RoadPart"];
+        };
+        RoadHow: {
+            checks?: components["schemas"]["FamilyCheck"][];
+            /** @description Stations whose work of the way of holding falls away */
+            drop?: string[];
+            drop_steps?: string[];
+            /** @description What stands largest on the screen; empty for the order */
+            headline: string;
+            id: string;
+            name?: string;
+            /**
+             * @description What the way of holding must have
+             * @enum {string}
+             */
+            needs?: "" | "adhesive" | "tightened";
+            /** @description Only its own checks, none of the way of holding */
+            own_checks?: boolean;
+            steps?: components["schemas"]["FamilyStep"][];
+            /** @description What a step says here, by its key */
+            words?: {
+                [key: string]: components["schemas"]["RoadWords"];
+            };
+        };
+        RoadPart: {
+            /** @description Where its price was asked */
+            asked?: components["schemas"]["RoadAsked"][];
+            /** @description What is in its box */
+            box?: ("seal" | "pads" | "mouldings" | "clips" | "frame" | "screws" | "tape" | "instructions")[];
+            number?: string;
+            /**
+             * @description Where the number, or the part itself, was seen
+             * @enum {string}
+             */
+            seen?: "" | "object" | "plate" | "list" | "old";
+        };
+        RoadRoad: {
+            /** @description A material of the list is settled */
+            glass?: boolean;
+            hint: string;
+            hows: components["schemas"]["RoadHow"][];
+            id: string;
+            name: string;
+            /** @description Something new goes in */
+            new?: boolean;
+            /** @description It is bought by a number or seen on its sheet */
+            part?: boolean;
+            /** @description A size is worked out from the opening */
+            sized?: boolean;
+            /** @description A frame with its window, that goes through a wall */
+            wall?: boolean;
+        };
+        RoadWords: {
+            do: string;
+            title: string;
         };
         RouteLeg: {
             name: string;
@@ -3189,6 +3294,8 @@ export interface components {
             power?: boolean;
             /** Format: date-time */
             promised_at?: string;
+            /** @description What is to be done; nothing said is a new pane made to size */
+            road?: components["schemas"]["RoadChosen"];
             stamp?: string;
             /**
              * @description Where the pane stands in a door that heat goes through
@@ -3472,6 +3579,8 @@ export interface components {
             own: components["schemas"]["OwnValue"][];
             /** @description Those that pick the family; the first one is asked first */
             questions: components["schemas"]["FamilyQuestion"][];
+            /** @description What may be to be done */
+            roads: components["schemas"]["RoadRoad"][];
             /** @description Forms that an opening can have beside the plain rectangle */
             shapes: components["schemas"]["OutlineKind"][];
         };
@@ -3498,6 +3607,8 @@ export interface components {
             /** @description Which pane of the object it is; empty when there is one */
             name: string;
             raked: boolean;
+            /** @description What is to be done with it */
+            road: components["schemas"]["RoadChosen"];
             shape: components["schemas"]["FitShape"];
             sides: components["schemas"]["SettingSides"];
             /** @description The pack that it stands in; empty when it stands alone */

@@ -6,6 +6,7 @@ export type View = S["ShopView"];
 export type Job = S["RecordJob"];
 export type Pane = S["RecordPane"];
 export type Held = Omit<S["WebHeldChange"], "$schema">;
+export type Road = Pane["road"];
 export type PaneState = S["ShopPaneState"];
 export type Layout = S["DrawingLayout"];
 export type ShapeKind = S["OutlineKind"];

@@ -156,7 +156,7 @@ function layOut(w: number, h: number): { pane: Frame; loupe: Frame } {
 }
 
 function Key({ view }: { view: View }) {
-	const { material, pane, assumed, family, table } = view.reckoning;
+	const { material, pane, assumed, family, table, road } = view.reckoning;
 	const flange = table.items.find((i) => i.id === "new-flange");
 	return (
 		<ul className="pointer-events-none text-[15px] text-ink">
@@ -168,8 +168,14 @@ function Key({ view }: { view: View }) {
 					className="w-7 border-t-4"
 					style={{ borderColor: `var(--edge-${material.edge})` }}
 				/>
-				{pane}
-				{assumed && ", not settled"}
+				{road.settled ? (
+					<>
+						{pane}
+						{assumed && ", not settled"}
+					</>
+				) : (
+					road.headline
+				)}
 			</li>
 			{family.tightening !== "" && (
 				<li className="flex items-center gap-3">

@@ -20,7 +20,7 @@ export function PackFields({
 	error: (field: string) => FieldError | undefined;
 }) {
 	// A mirror and a sealed unit are no panes of a pack.
-	const sheets = materials.filter((m) => !m.only);
+	const sheets = materials.filter((m) => !m.only && !m.other);
 	const change = (n: number, p: Partial<Coated>) =>
 		onChange(
 			panes.map((x, i) => (i === n ? { ...x, ...p } : x)),

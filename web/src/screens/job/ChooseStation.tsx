@@ -36,6 +36,16 @@ export function ChooseStation({ view }: { view: View }) {
 	const [open, setOpen] = useState<string | null>(
 		settled?.material ?? choice.open[0]?.material ?? null,
 	);
+	if (!view.reckoning.road.settled) {
+		return (
+			<div className="mt-3">
+				<p className="text-lg">
+					Nothing is chosen here: {view.reckoning.road.name.toLowerCase()}.
+				</p>
+				<ThePack view={view} numbers />
+			</div>
+		);
+	}
 	return (
 		<div className="mt-3">
 			<p className="text-lg">{choice.advice}</p>

@@ -9,6 +9,7 @@ import { RouteLine } from "../../bench/RouteLine";
 import { Sheet } from "../../parts/Sheet";
 import { WorkingView } from "../../parts/WorkingView";
 import { CustomerSheet } from "./CustomerSheet";
+import { NextLine } from "./NextLine";
 import { PanesSheet } from "./PanesSheet";
 import { Reckoning } from "./Reckoning";
 import { TableTools } from "./TableTools";
@@ -81,7 +82,11 @@ function Bench({ view, station }: { view: View; station?: string }) {
 			>
 				{opened && <WorkingView figure={opened} />}
 			</Sheet>
-			<TapeLine tape={tape} view={view} />
+			{view.reckoning.road.sized || tape.busy || view.job.signed ? (
+				<TapeLine tape={tape} view={view} />
+			) : (
+				<NextLine view={view} />
+			)}
 		</div>
 	);
 }

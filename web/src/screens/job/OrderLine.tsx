@@ -5,7 +5,27 @@ import { WorkingView } from "../../parts/WorkingView";
 
 /** The answer as a sentence; its two numbers open. */
 export function OrderLine({ view }: { view: View }) {
-	const { fit, pane, assumed, figures } = view.reckoning;
+	const { fit, pane, assumed, figures, road } = view.reckoning;
+	if (!road.sized) {
+		const { part } = view.pane.road;
+		return (
+			<div className="border-b border-rule pb-3">
+				<p className="text-ink-2">{road.name}</p>
+				<p
+					className="text-[26px] leading-8 font-semibold"
+					data-headline={road.id}
+				>
+					{road.headline}
+				</p>
+				{road.part && !road.noted && (
+					<p className="text-lg">No number yet: note it at Source.</p>
+				)}
+				{(part.box ?? []).length > 0 && (
+					<p className="text-ink-2">in its box: {part.box?.join(", ")}</p>
+				)}
+			</div>
+		);
+	}
 	if (!fit.ready) {
 		return (
 			<div className="border-b border-rule pb-3">

@@ -7,6 +7,7 @@ import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
+import { PartForm } from "./PartForm";
 
 type Head = {
 	story: string;
@@ -30,6 +31,7 @@ export function SourceStation({ view }: { view: View }) {
 	const wait = useJobWrite<Wait>(view, (body) =>
 		got(api.PUT("/api/jobs/{id}/wait", { params: on(view), body })),
 	);
+	const made = reckoning.road.sized && reckoning.order !== "";
 	const busy = write.isPending || wait.isPending;
 	function keepWait(waitsFor: string, waitsUntil: string) {
 		wait.mutate({
@@ -54,12 +56,13 @@ export function SourceStation({ view }: { view: View }) {
 	}
 	return (
 		<div className="mt-3 flex flex-col gap-4">
-			{reckoning.order && (
+			{reckoning.road.part && <PartForm view={view} />}
+			{made && (
 				<p className="border-l-4 border-computed pl-3 select-all">
 					{reckoning.order}, edges seamed
 				</p>
 			)}
-			{reckoning.order && (
+			{made && (
 				<p
 					className={`border-l-4 pl-3 ${reckoning.cutting.hand ? "border-now" : "border-warn"}`}
 				>

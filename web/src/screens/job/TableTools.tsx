@@ -3,10 +3,11 @@ import type { View } from "../../api/types";
 import { DutySheet } from "./DutySheet";
 import { HeldSheet } from "./HeldSheet";
 import { HistorySheet } from "./HistorySheet";
+import { RoadSheet } from "./RoadSheet";
 import { SeesSheet } from "./SeesSheet";
 import type { Tape } from "./useTape";
 
-type Open = "held" | "sees" | "duty" | "history" | null;
+type Open = "road" | "held" | "sees" | "duty" | "history" | null;
 
 /** Readings that have no line on the plan, and the facts, as words to tap. */
 export function TableTools({ view, tape }: { view: View; tape: Tape }) {
@@ -47,6 +48,9 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 				})}
 			</section>
 			<div className="flex gap-x-5 overflow-x-auto border-t border-rule text-[15px] text-ink-2">
+				<button type="button" className={way} onClick={() => setOpen("road")}>
+					{view.reckoning.road.name.toLowerCase()}
+				</button>
 				<button type="button" className={way} onClick={() => setOpen("held")}>
 					{heldWords(view)}
 				</button>
@@ -93,6 +97,11 @@ export function TableTools({ view, tape }: { view: View; tape: Tape }) {
 					</>
 				)}
 			</div>
+			<RoadSheet
+				view={view}
+				open={open === "road"}
+				onClose={() => setOpen(null)}
+			/>
 			<HeldSheet
 				view={view}
 				open={open === "held"}

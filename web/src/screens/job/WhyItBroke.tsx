@@ -22,6 +22,13 @@ export function WhyItBroke({ view }: { view: View }) {
 	const lead =
 		opening.find((q) => !diagnosis.evidence[q]) ?? why.next?.question;
 	const fixes = plan.steps.filter((s) => s.required);
+	if (view.pane.road.came === "unbroken" && chain.length === 0) {
+		return (
+			<p className="mt-3 text-ink-2">
+				Nothing broke it, so no cause is asked for.
+			</p>
+		);
+	}
 	return (
 		<section className="mt-3" aria-label="Why it broke">
 			<h2 className="font-semibold">Why did it break?</h2>

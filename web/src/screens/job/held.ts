@@ -8,6 +8,7 @@ export function heldOf(view: View): Held {
 	return {
 		name: p.name,
 		family: p.family,
+		road: p.road,
 		frame: p.frame,
 		cutter: p.cutter,
 		gasket: p.gasket,

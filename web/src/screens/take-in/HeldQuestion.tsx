@@ -37,11 +37,13 @@ export function HeldQuestion({ form, set, error, catalogue }: Props) {
 							onChange={(e) => set({ like: e.target.value })}
 						>
 							<option value="">nobody knows</option>
-							{catalogue?.materials.map((m) => (
-								<option key={m.id} value={m.id}>
-									{m.name}
-								</option>
-							))}
+							{catalogue?.materials
+								.filter((m) => !m.other)
+								.map((m) => (
+									<option key={m.id} value={m.id}>
+										{m.name}
+									</option>
+								))}
 						</select>
 					)}
 				</Field>

@@ -1,8 +1,15 @@
+import type { Catalogue } from "../../api/types";
 import { control, Field, TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
+import { RoadFields } from "../../parts/RoadFields";
 import type { QuestionProps } from "./form";
 
-export function StoryQuestion({ form, set, error }: QuestionProps) {
+export function StoryQuestion({
+	form,
+	set,
+	error,
+	catalogue,
+}: QuestionProps & { catalogue?: Catalogue }) {
 	return (
 		<div className="flex flex-col gap-5">
 			<Field
@@ -21,6 +28,13 @@ export function StoryQuestion({ form, set, error }: QuestionProps) {
 					/>
 				)}
 			</Field>
+			<RoadFields
+				road={form.road}
+				family={catalogue?.families.find((f) => f.id === form.family)}
+				catalogue={catalogue}
+				onChange={(road) => set({ road })}
+				error={error}
+			/>
 			<Pick
 				label="Where the work is"
 				value={form.place}

@@ -21,7 +21,17 @@ const questions = [
 		fields: ["object", "exposure", "steady", "short", "stamp", "layout.across"],
 	},
 	{ title: "What holds the pane?", fields: ["family", "like"] },
-	{ title: "What happened?", fields: ["story", "place", "promised_at"] },
+	{
+		title: "What happened, and what is to be done?",
+		fields: [
+			"story",
+			"place",
+			"promised_at",
+			"road.id",
+			"road.how",
+			"road.came",
+		],
+	},
 ];
 
 /** Four short questions, one at a time; every answer is kept as it is given. */
@@ -60,7 +70,7 @@ export function TakeInScreen() {
 	const props = { form, set, error };
 	const last = step === questions.length - 1;
 	return (
-		<Page title="Take in a broken pane">
+		<Page title="Take in a pane">
 			<ol className="mb-6 flex gap-1" aria-label="Questions">
 				{questions.map((q, n) => (
 					<li key={q.title} className="flex-1">
@@ -99,7 +109,7 @@ export function TakeInScreen() {
 					/>
 				)}
 				{step === 2 && <HeldQuestion {...props} catalogue={catalogue.data} />}
-				{step === 3 && <StoryQuestion {...props} />}
+				{step === 3 && <StoryQuestion {...props} catalogue={catalogue.data} />}
 				{!shown && <Refusal error={take.error} />}
 				<div className="mt-7 flex flex-wrap gap-3">
 					<Button
@@ -141,6 +151,7 @@ function bodyOf(f: Form) {
 		strike: f.strike,
 		stamp: f.stamp,
 		family: f.family,
+		road: f.road,
 		story: f.story,
 		place: f.place,
 		promised_at: fromField(f.promised),

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { newKey } from "../../api/client";
-import type { Customer, FieldError, Layout } from "../../api/types";
+import type { Customer, FieldError, Layout, Road } from "../../api/types";
 import { useDraft } from "../../app/draft";
 
 export type Form = {
@@ -23,6 +23,7 @@ export type Form = {
 	strike: boolean;
 	stamp: string;
 	family: string;
+	road: Road;
 	like: string;
 	story: string;
 	place: "bench" | "site";
@@ -49,6 +50,7 @@ function emptyForm(): Form {
 		strike: false,
 		stamp: "",
 		family: "",
+		road: { id: "size", how: "", came: "broken", part: {} },
 		like: "",
 		story: "",
 		place: "bench",

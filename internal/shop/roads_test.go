@@ -1,0 +1,242 @@
+package shop
+
+import (
+	"encoding/json"
+	"strings"
+	"testing"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/prove"
+	"freshshard/core/road"
+	"freshshard/internal/record"
+)
+
+// job is one made-up job of Lantern Yard as a technician does it: nothing is
+// read that its road does not ask for.
+type job struct {
+	name     string
+	family   string
+	exposure string
+	road     road.Chosen
+	part     road.Part
+	readings map[fit.Place]string
+	material string
+	thick    float64
+	headline string // what the order line says, or its beginning
+	budget   int    // calls from take-in to the signature
+}
+
+var jobs = []job{
+	{name: "deck oven, outer pane bought by its number", family: "channel-front", exposure: "oven",
+		road: road.Chosen{ID: "part"}, part: road.Part{Number: "71-404", Seen: "plate", Box: []string{"seal"}},
+		headline: "Part 71-404, as it comes", budget: 30},
+	{name: "tractor's cab, wound door glass as a part", family: "drop-glass", exposure: "weather",
+		road: road.Chosen{ID: "part"}, part: road.Part{Seen: "old"}, headline: "The part, as it comes", budget: 32},
+	{name: "horse trailer, a window as it comes through its wall", family: "clamp-ring", exposure: "weather",
+		road: road.Chosen{ID: "window"}, readings: map[fit.Place]string{fit.WidthTop: "600", fit.WidthBottom: "600",
+			fit.HeightLeft: "400", fit.HeightRight: "400", fit.Ledge: "20", fit.BodyWidth: "594", fit.BodyHeight: "394"},
+		material: "acrylic", thick: 3, headline: "window as it comes", budget: 40},
+	{name: "wheelhouse, a framed window in rubber", family: "locking-gasket", exposure: "weather",
+		road: road.Chosen{ID: "window"}, part: road.Part{Number: "W 12", Seen: "list"},
+		headline: "Part W 12, as it comes", budget: 30},
+	{name: "tractor's cab, flip window stuck again", family: "edge-bonded", exposure: "weather",
+		road: road.Chosen{ID: "stays", How: "stick", Came: road.Whole}, headline: "The pane stays: stuck again", budget: 30},
+	{name: "ferry's wheelhouse, bonded pane stuck again", family: "bonded-fixed", exposure: "weather",
+		road: road.Chosen{ID: "stays", How: "stick", Came: road.Whole}, headline: "The pane stays: stuck again", budget: 32},
+	{name: "sauna stove, gasket alone", family: "clip-heat", exposure: "fire",
+		road: road.Chosen{ID: "stays", How: "seal", Came: road.Unbroken}, headline: "The pane stays: new seal", budget: 30},
+	{name: "tram, light in its rubber sealed again", family: "locking-gasket", exposure: "weather",
+		road: road.Chosen{ID: "stays", How: "seal", Came: road.Unbroken}, headline: "The pane stays: new seal", budget: 30},
+	{name: "sauna stove, brackets nipped after the first fire", family: "clip-heat", exposure: "fire",
+		road: road.Chosen{ID: "stays", How: "nip", Came: road.Unbroken}, headline: "The pane stays: fixings nipped",
+		budget: 10},
+	{name: "café boiler, gauge nipped where it weeps", family: "gauge-tube", exposure: "room",
+		road: road.Chosen{ID: "stays", How: "nip", Came: road.Unbroken}, headline: "The pane stays: fixings nipped",
+		budget: 12},
+	{name: "museum case, a film on a sound pane", family: "bead-brads", exposure: "room",
+		road: road.Chosen{ID: "stays", How: "upgrade", Came: road.Unbroken}, headline: "The pane stays: something is added",
+		budget: 30},
+	{name: "deck oven, inner pane cleaned while it is out", family: "window-pack", exposure: "oven",
+		road: road.Chosen{ID: "kept", How: "clean", Came: road.Unbroken}, headline: "Sound: cleaned and put back",
+		budget: 25},
+	{name: "greenhouse, a starred light watched", family: "putty-points", exposure: "weather",
+		road: road.Chosen{ID: "kept", How: "watch", Came: road.Unbroken}, headline: "Sound: left in and watched", budget: 6},
+	{name: "greenhouse, a board for the winter", family: "putty-points", exposure: "weather",
+		road: road.Chosen{ID: "other", How: "board"}, readings: map[fit.Place]string{fit.WidthTop: "508",
+			fit.WidthBottom: "508",
+			fit.HeightLeft:  "610", fit.HeightRight: "610", fit.Ledge: "12"}, material: "board", thick: 6.5,
+		headline: "501.0 × 603.0 mm in 6.5 mm plywood", budget: 40},
+	{name: "incubator, a plate in place of the lamp's pane", family: "flat-panel", exposure: "room",
+		road: road.Chosen{ID: "other", How: "plate"}, readings: map[fit.Place]string{fit.WidthTop: "200",
+			fit.WidthBottom: "200",
+			fit.HeightLeft:  "150", fit.HeightRight: "150", fit.Ledge: "10"}, material: "plate", thick: 2,
+		headline: "", budget: 36},
+	{name: "apothecary cabinet, a new pane to size", family: "bead-brads", exposure: "room",
+		readings: map[fit.Place]string{fit.WidthTop: "378", fit.WidthBottom: "378", fit.HeightLeft: "567",
+			fit.HeightRight: "567",
+			fit.Ledge:       "9"}, material: "annealed", thick: 3, headline: "373", budget: 36},
+}
+
+// Every kind of work is signed by a technician with what its road asks and
+// nothing else: no invented reading, no step left out, no false stop.
+func TestEveryRoadIsSigned(t *testing.T) {
+	s, _, tor := open(t)
+	now := time.Now().UTC()
+	s.Now = func() time.Time { return now }
+	for _, j := range jobs {
+		calls := 0
+		did := func(what string, err error) {
+			t.Helper()
+			if calls++; err != nil {
+				t.Fatalf("%s: %s: %v", j.name, what, err)
+			}
+		}
+		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: j.name, Exposure: j.exposure, Family: j.family,
+			Road: j.road, Place: "bench"})
+		did("taken in", err)
+		v := view1(t, s, id)
+		if n := len(v.Reckoning.Fit.Missing); n > 0 && len(j.readings) == 0 {
+			t.Errorf("%s: %d readings are asked for", j.name, n)
+		}
+		if j.part.Noted() {
+			if err := s.Tick(ctx, tor, First(id), "part-number", Done{Outcome: "done"}); fault.Of(err) == nil {
+				t.Errorf("%s: the part was ticked before it was noted: %v", j.name, err)
+			}
+			held := v.Pane.Held
+			held.Road.Part = j.part
+			did("part noted", s.SetPane(ctx, tor, First(id), held, v.Pane.Version))
+		}
+		for p, text := range j.readings {
+			did("read", s.Read(ctx, tor, First(id), p, Said{Text: text, Instrument: "rule"}))
+		}
+		if j.material != "" {
+			did("settled", s.Choose(ctx, tor, First(id), Settle{Material: j.material, Thickness: j.thick}))
+		}
+		v = view1(t, s, id)
+		if b, err := json.Marshal(v); err != nil || strings.Contains(string(b), ":null") {
+			at := strings.Index(string(b), ":null")
+			t.Errorf("%s: a list that is none, %v near %s", j.name, err, b[max(0, at-60):at+5])
+		}
+		if !strings.Contains(v.Reckoning.Order, j.headline) {
+			t.Errorf("%s: %q", j.name, v.Reckoning.Order)
+		}
+		for _, st := range v.Reckoning.Plan.Steps {
+			did("step "+st.Key, s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}))
+			now = now.Add(13 * time.Hour)
+		}
+		for _, c := range view1(t, s, id).Checks {
+			did("check "+c.Key, s.Answer(ctx, tor, First(id), c.Key, Checked{Answer: good(c)}))
+		}
+		if h := view1(t, s, id).Hindrances; len(h) > 0 {
+			t.Errorf("%s: %+v", j.name, h)
+			continue
+		}
+		_, err = s.Sign(ctx, tor, "", id, Signature{})
+		did("signed", err)
+		v = view1(t, s, id)
+		if !v.Job.Signed || v.Reckoning.Road.Name == "" || len(v.Reckoning.Handover) == 0 {
+			t.Errorf("%s: signed %v, %+v", j.name, v.Job.Signed, v.Reckoning.Handover)
+		}
+		if calls > j.budget {
+			t.Errorf("%s: %d calls, %d are enough", j.name, calls, j.budget)
+		}
+	}
+}
+
+// good is an answer within the check's limit.
+func good(c CheckView) prove.Answer {
+	a := prove.Answer{Outcome: prove.Pass}
+	if c.Limit != nil {
+		v := c.Limit.Value
+		a.Value = &v
+	}
+	return a
+}
+
+// A road can be changed at any time, and what was read and done stays: back on
+// the road of a pane made to size the size is there again.
+func TestRoadCanBeChanged(t *testing.T) {
+	s, _, tor := open(t)
+	id := takeIn(t, s, tor)
+	for p, text := range sized {
+		read(t, s, tor, id, p, text)
+	}
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
+	order := view1(t, s, id).Reckoning.Order
+	to := func(c road.Chosen) View {
+		t.Helper()
+		v := view1(t, s, id)
+		held := v.Pane.Held
+		held.Road = c
+		if err := s.SetPane(ctx, tor, First(id), held, v.Pane.Version); err != nil {
+			t.Fatal(err)
+		}
+		return view1(t, s, id)
+	}
+	v := to(road.Chosen{ID: "part", Part: road.Part{Number: "4-4"}})
+	if v.Reckoning.Order != "Part 4-4, as it comes" || len(v.Stops) > 0 || len(v.Pane.Readings) != len(sized) {
+		t.Errorf("%q, %d readings, %+v", v.Reckoning.Order, len(v.Pane.Readings), v.Stops)
+	}
+	// Glass that was settled is no board.
+	v = to(road.Chosen{ID: "other", How: "plate"})
+	seen := v.Pane.Choice.ID
+	hinders := ""
+	for _, h := range v.Hindrances {
+		hinders += h.Kind + " "
+	}
+	if v.Reckoning.Material.ID != "plate" || !v.Reckoning.Assumed || !strings.Contains(hinders, "choice") {
+		t.Errorf("%s, assumed %v, %s", v.Reckoning.Pane, v.Reckoning.Assumed, hinders)
+	}
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4,
+		Seen: seen}); fault.Of(err) == nil {
+		t.Errorf("glass for a plate: %v", err)
+	}
+	if v = to(road.Chosen{}); v.Reckoning.Order != order || v.Reckoning.Material.ID != "glass-ceramic" {
+		t.Errorf("back: %q, was %q", v.Reckoning.Order, order)
+	}
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "plate", Thickness: 2, Seen: seen}); fault.Of(err) == nil {
+		t.Errorf("a plate for a pane: %v", err)
+	}
+}
+
+// A board where it is too hot is stopped like any pane; so is a broken pane
+// that is said to stay.
+func TestRoadsRefuse(t *testing.T) {
+	s, _, tor := open(t)
+	in := stove()
+	in.Road = road.Chosen{ID: "stays", How: "seal"}
+	if _, err := s.TakeIn(ctx, tor, "", in); fault.Of(err) == nil || fault.Of(err).Field != "road.came" {
+		t.Errorf("a broken pane stays: %v", err)
+	}
+	in.Road = road.Chosen{ID: "other", How: "board"}
+	id, err := s.TakeIn(ctx, tor, "", in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for p, text := range sized {
+		read(t, s, tor, id, p, text)
+	}
+	if v := view1(t, s, id); v.Reckoning.Order != "" || v.Reckoning.Withheld == "" {
+		t.Errorf("a board in a fire is ordered: %q", v.Reckoning.Order)
+	}
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "board", Thickness: 9}); fault.Of(err) == nil {
+		t.Errorf("a board in a fire was settled by a technician without a word: %v", err)
+	}
+}
+
+// What stood in a document of before is a pane made to size.
+func TestOlderReckoningIsWhole(t *testing.T) {
+	d := Signed{Fixed: []Fixed{{Pane: 1}}}
+	r := d.of(1)
+	if !r.Road.Sized || !r.Road.Settled || r.Chain == nil || r.Handover == nil || r.Why.Behind == nil {
+		t.Errorf("%+v", r.Road)
+	}
+	var p record.Pane
+	if p.Road.Part.Noted() {
+		t.Error("a part that nobody noted")
+	}
+}
