@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"encoding/json"
 	"fmt"
 	"testing"
 )
@@ -43,6 +44,43 @@ func partByNumber(t *testing.T, p *program) {
 	g.press("Sign as Tor")
 	g.sees("is signed.")
 	g.sees("Told to the customer")
+}
+
+// Nine lights are ticked together: one press for all that are ready, what is
+// alike is given to the others, and a check is passed on all.
+func nineTogether(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	var made struct {
+		ID int `json:"id"`
+	}
+	body := `{"name": "Oda Marl", "object": "Greenhouse, east sash", "exposure": "weather", "family": "putty-points",
+		"place": "bench", "layout": {"across": 3, "down": 3, "behind": false}}`
+	if err := json.Unmarshal([]byte(g.call("POST", "/api/jobs", body)), &made); err != nil {
+		t.Fatal(err)
+	}
+	job := fmt.Sprintf("/jobs/%d/", made.ID)
+	g.goTo(job + "strip")
+	g.until("steps", `document.querySelector("[data-step=putty-out]")`)
+	g.pressAt(`[data-step=putty-out] button:not([role])`)
+	g.until("the tick", `document.querySelector("[data-step=putty-out] button[role=checkbox]").dataset.state === "checked"`)
+	if n := ask[int](g, fmt.Sprintf(
+		`fetch("/api%s").then(r => r.json()).then(v => v.hindrances.filter(h => h.key === "putty-out").length)`,
+		job[:len(job)-1])); n != 0 {
+		t.Errorf("the step is open on %d lights", n)
+	}
+	g.goTo(job + "measure")
+	g.read("ledge", "12")
+	g.press("pane 1, 1 of 9")
+	g.sees("8 others are held like pane 1")
+	g.accessible("the others as this one")
+	g.press("Make them alike")
+	g.sees("Done.")
+	g.goTo(job + "prove")
+	g.pressAt(`[data-check=rattle] button:nth-of-type(3)`)
+	g.until("the answer", `document.querySelector("[data-check=rattle]").innerText.includes("✓ pass")`)
+	g.goTo(job + "refit")
+	g.sees("once for all")
 }
 
 // A pane that came off whole is only stuck again: said on an open job, a broken

@@ -91,6 +91,7 @@ type Step struct {
 	Do         string            `json:"do"`
 	Why        string            `json:"why"`
 	Minutes    int               `json:"minutes" doc:"Hands-on"`
+	Once       bool              `json:"once,omitempty" doc:"Done once for the object, whichever of its panes"`
 	Hold       bool              `json:"hold,omitempty" doc:"Stop here until it is right"`
 	May        []string          `json:"may,omitempty" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
 	After      []string          `json:"after,omitempty" doc:"Steps that it waits for"`
@@ -105,6 +106,7 @@ type Step struct {
 // says when it may be left out, and without it nobody but an owner can.
 type Check struct {
 	Key      string   `json:"key"`
+	Once     bool     `json:"once,omitempty" doc:"Proved once for the object"`
 	Text     string   `json:"text"`
 	Pass     string   `json:"pass,omitempty"`
 	Measure  *Measure `json:"measure,omitempty"`

@@ -76,6 +76,7 @@ type Step struct {
 	Do       string            `json:"do"`
 	Why      string            `json:"why"`
 	Minutes  int               `json:"minutes"`
+	Once     bool              `json:"once" doc:"Done once for the object"`
 	Hold     bool              `json:"hold" doc:"Stop here until it is right"`
 	May      []string          `json:"may" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
 	After    []string          `json:"after" doc:"Keys of the steps that it waits for"`
@@ -111,7 +112,7 @@ func Build(fam family.Family, f Facts) (Plan, error) {
 	}
 	for i, s := range fam.Steps {
 		step := Step{Key: s.Key, Number: i + 1, Station: s.Station, Title: s.Title, Do: s.Do, Why: s.Why, Minutes: s.Minutes,
-			Hold: s.Hold, May: append([]string{}, s.May...), After: append([]string{}, s.After...), People: max(1, s.People),
+			Once: s.Once, Hold: s.Hold, May: append([]string{}, s.May...), After: append([]string{}, s.After...), People: max(1, s.People),
 			Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
 		if s.Least != nil {
 			step.Least = int(s.Least.V)

@@ -33,6 +33,7 @@ type Answer struct {
 // Check is one proof with its answer.
 type Check struct {
 	Key     string         `json:"key"`
+	Once    bool           `json:"once" doc:"Proved once for the object"`
 	Text    string         `json:"text"`
 	Pass    string         `json:"pass,omitempty" doc:"What good looks like"`
 	Unit    string         `json:"unit,omitempty" doc:"Set when a number is wanted"`
@@ -48,7 +49,7 @@ type Check struct {
 func Checks(f family.Family) []Check {
 	out := make([]Check, 0, len(f.Checks))
 	for _, c := range f.Checks {
-		k := Check{Key: c.Key, Text: c.Text, Pass: c.Pass, May: c.Optional, After: append([]string{}, c.After...)}
+		k := Check{Key: c.Key, Once: c.Once, Text: c.Text, Pass: c.Pass, May: c.Optional, After: append([]string{}, c.After...)}
 		if m := c.Measure; m != nil {
 			o := m.Limit.Origin.Of("")
 			k.Unit = m.Unit

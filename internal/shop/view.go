@@ -232,7 +232,14 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 	b := benches[on]
 	v := View{Job: j, Pane: b.pane, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j), Reckoning: b.reck,
 		Checks: b.checks, benches: benches}
+	counted := map[string]bool{} // steps that are done once for the object
 	for i := range benches {
+		for _, st := range benches[i].reck.Plan.Steps {
+			if !benches[i].done[st.Key] && !counted[st.Key] {
+				benches[i].left += st.Minutes
+				counted[st.Key] = st.Once
+			}
+		}
 		benches[i].route = route.Legs(benches[i].progress(len(v.Strip.Open), j.Signed))
 		v.MinutesTo += benches[i].left
 		v.Panes = append(v.Panes, s.stateOf(benches[i]))
@@ -241,15 +248,36 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 	v.Route = benches[on].route
 	v.Hindrances, v.Stops, v.Waits = v.hindrances(), v.stops(), []plan.Wait{}
 	if !j.Signed {
-		v.Waits = b.reck.Plan.Waits(b.standing, s.Now())
+		v.Waits = s.waits(benches, on)
 	}
 	v.Object = drawing.Object(v.onObject())
 	v.Job.Panes = nil
 	return v
 }
 
+// waits are the steps of the pane on the table that cannot be ticked yet; those
+// that are done once for the object wait for all of its panes.
+func (s *Shop) waits(benches []benchView, on int) []plan.Wait {
+	b := benches[on]
+	out := b.reck.Plan.Waits(b.standing, s.Now())
+	for i, o := range benches {
+		if i == on {
+			continue
+		}
+		for _, w := range o.reck.Plan.Waits(o.standing, s.Now()) {
+			here, err := b.step(w.Step)
+			if err != nil || !here.Once || slices.ContainsFunc(out, func(k plan.Wait) bool { return k.Step == w.Step }) {
+				continue
+			}
+			w.Why = paneName(o.pane) + ", " + w.Why
+			out = append(out, w)
+		}
+	}
+	return out
+}
+
 func benchOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep depth) benchView {
-	b := benchView{pane: *p, done: map[string]bool{}}
+	b := benchView{pane: together(j, p), done: map[string]bool{}}
 	if was != nil {
 		b.reck = was.of(p.Number)
 	} else {
@@ -262,17 +290,12 @@ func benchOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep 
 		}
 		b.reck = reckonedOrWhy(k)
 	}
-	for _, t := range p.Ticks {
+	for _, t := range b.pane.Ticks {
 		b.done[t.Step] = true
 	}
-	b.standing = standingOf(p, b.reck)
+	b.standing = standingOf(&b.pane, b.reck)
 	b.stops = prove.With(b.reck.Stops, p.Taken)
-	b.checks = checks(b.reck, p, b.standing)
-	for _, st := range b.reck.Plan.Steps {
-		if !b.done[st.Key] {
-			b.left += st.Minutes
-		}
-	}
+	b.checks = checks(b.reck, &b.pane, b.standing)
 	return b
 }
 
@@ -422,16 +445,34 @@ func (v View) hindrances() []prove.Hindrance {
 		strip.Strip = append(strip.Strip, prove.Named{Key: c.ID, Title: c.What + ", " + c.Say})
 	}
 	out := prove.Hindrances(strip)
+	said := map[string]bool{} // what belongs to the object stands there once
 	for _, b := range v.benches {
+		once := b.once()
 		for _, h := range prove.Hindrances(b.state()) {
 			h.Pane = b.pane.ID
-			if len(v.benches) > 1 {
+			key := h.Kind + " " + h.Key
+			if once[key] && said[key] {
+				continue
+			}
+			if said[key] = true; len(v.benches) > 1 && !once[key] {
 				h.Text = paneName(b.pane) + ": " + h.Text
 			}
 			out = append(out, h)
 		}
 	}
 	slices.SortStableFunc(out, func(a, b prove.Hindrance) int { return rankOf(a) - rankOf(b) })
+	return out
+}
+
+// once are the kinds and keys of what is open and belongs to the object.
+func (b benchView) once() map[string]bool {
+	out := map[string]bool{}
+	for _, st := range b.reck.Plan.Steps {
+		out["step "+st.Key] = st.Once
+	}
+	for _, c := range b.checks {
+		out["check "+c.Key], out["failed "+c.Key] = c.Once, c.Once
+	}
 	return out
 }
 

@@ -151,6 +151,8 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		if err != nil {
 			return store.Change{}, err
 		}
+		steps, _ := onceOf(p)
+		p = holder(j, p, func(q *record.Pane) bool { return tickOf(q, step) != nil }, steps, step)
 		if in.Outcome == "left-out" {
 			if err := st.Leave(reason, by.Role == record.Owner); err != nil {
 				return store.Change{}, err
@@ -174,7 +176,7 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 			return store.Change{}, s.tickConflict(last, step)
 		}
 		if in.Outcome == "done" {
-			if w := b.reck.Plan.Wait(st, b.standing, s.Now()); w != nil {
+			if w := s.waitOf(j, b, st); w != nil {
 				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, untilSaid(w))
 			}
 		}
@@ -186,6 +188,25 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		return c, t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
 			At: s.Now()}, by.ID)
 	})
+}
+
+// waitOf is what a step waits for on its pane, and where it is done once for the
+// object, on any other pane that has it.
+func (s *Shop) waitOf(j *record.Job, b benchView, st plan.Step) *plan.Wait {
+	w := b.reck.Plan.Wait(st, b.standing, s.Now())
+	for i := range j.Panes {
+		q := &j.Panes[i]
+		if w != nil || !st.Once || q.ID == b.pane.ID {
+			continue
+		}
+		o := benchOf(j, q, length.MM, nil, numbers)
+		if other, err := o.step(st.Key); err == nil && other.Once {
+			if w = o.reck.Plan.Wait(other, o.standing, s.Now()); w != nil {
+				w.Why = paneName(*q) + ", " + w.Why
+			}
+		}
+	}
+	return w
 }
 
 func (s *Shop) tickConflict(last record.Tick, step string) error {
@@ -232,12 +253,14 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		return err
 	}
 	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		at := p
+		p = checkedOn(j, p, check)
 		now, last, err := checkNow(p, check)
 		if err != nil {
 			return store.Change{}, err
 		}
 		if in.Outcome != prove.Skip && len(now.After) > 0 {
-			b := benchOf(j, p, length.MM, nil, numbers)
+			b := benchOf(j, at, length.MM, nil, numbers)
 			if w := b.reck.Plan.After(now.After, b.standing); w != nil {
 				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, untilSaid(w))
 			}
@@ -295,7 +318,8 @@ func (s *Shop) answerConflict(last *record.Answer, check string) error {
 // Reopen takes the answer of a check back. seen is the version that the person
 // saw; a check that is open already is as wanted.
 func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check string, seen int) error {
-	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		p = checkedOn(j, p, check)
 		now, last, err := checkNow(p, check)
 		if err != nil || last == nil {
 			return store.Change{}, err
@@ -319,6 +343,13 @@ func laid(p *record.Pane) (family.Family, error) {
 	}
 	r, h, err := road.Of(p.Road.ID, p.Road.How)
 	return road.Lay(f, r, h, p.Road.Came), err
+}
+
+// checkedOn is the pane on which a check was answered, where it is proved once
+// for the object.
+func checkedOn(j *record.Job, p *record.Pane, check string) *record.Pane {
+	_, checks := onceOf(p)
+	return holder(j, p, func(q *record.Pane) bool { return answerOf(q, check) != nil }, checks, check)
 }
 
 // checkNow finds a check of the pane's family and its road and its last answer, if any.

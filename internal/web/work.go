@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/pane"
+	"freshshard/core/prove"
 	"freshshard/internal/shop"
 )
 
@@ -71,6 +72,30 @@ func (v *Server) workRoutes(api huma.API) {
 			Body  shop.Checked
 		}) (*out[shop.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.Answer(ctx, who(ctx), in.bench(), in.Check, in.Body))
+		})
+	register(v, api, op("tick-all", http.MethodPut, "/api/jobs/{id}/steps/{step}/all",
+		"Tick a step on every pane that is ready for it"), func(ctx context.Context, in *struct {
+		BenchID
+		Step string `path:"step" maxLength:"40"`
+	}) (*out[shop.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.TickAll(ctx, who(ctx), in.bench().Job, in.Step))
+	})
+	register(v, api, op("answer-all", http.MethodPut, "/api/jobs/{id}/checks/{check}/all",
+		"Pass a check on every pane that is ready for it; a number is the worst of them"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Check string `path:"check" maxLength:"40"`
+			Body  prove.Answer
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.AnswerAll(ctx, who(ctx), in.bench().Job, in.Check, in.Body))
+		})
+	register(v, api, op("like", http.MethodPut, "/api/jobs/{id}/like",
+		"Give all panes that are held and done alike what this one has and they lack"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body shop.LikeThis
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Like(ctx, who(ctx), in.bench(), in.Body))
 		})
 	register(v, api, op("reopen", http.MethodDelete, "/api/jobs/{id}/checks/{check}", "Take an answer back"),
 		func(ctx context.Context, in *struct {

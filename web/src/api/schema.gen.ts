@@ -196,6 +196,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/checks/{check}/all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Pass a check on every pane that is ready for it; a number is the worst of them */
+        put: operations["answer-all"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/choice": {
         parameters: {
             query?: never;
@@ -291,6 +308,23 @@ export interface paths {
         get?: never;
         /** Say how the panes of the object stand */
         put: operations["layOut"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/like": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give all panes that are held and done alike what this one has and they lack */
+        put: operations["like"];
         post?: never;
         delete?: never;
         options?: never;
@@ -480,6 +514,23 @@ export interface paths {
         get?: never;
         /** Say how a step ended */
         put: operations["tick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/steps/{step}/all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Tick a step on every pane that is ready for it */
+        put: operations["tick-all"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1296,6 +1347,8 @@ export interface components {
             after?: string[];
             key: string;
             measure?: components["schemas"]["FamilyMeasure"];
+            /** @description Proved once for the object */
+            once?: boolean;
             optional?: string;
             pass?: string;
             text: string;
@@ -1377,6 +1430,8 @@ export interface components {
              * @description Hands-on
              */
             minutes: number;
+            /** @description Done once for the object, whichever of its panes */
+            once?: boolean;
             /**
              * Format: int64
              * @description How many, when it is always more than one
@@ -2253,6 +2308,8 @@ export interface components {
             minutes: number;
             /** Format: int64 */
             number: number;
+            /** @description Done once for the object */
+            once: boolean;
             /** Format: int64 */
             people: number;
             /** @description Asked for by why it broke; cannot be left out */
@@ -2753,6 +2810,8 @@ export interface components {
             needs?: "" | "adhesive" | "tightened";
             /** @description Only its own checks, none of the way of holding */
             own_checks?: boolean;
+            /** @description Nothing is opened or touched */
+            shut?: boolean;
             steps?: components["schemas"]["FamilyStep"][];
             /** @description What a step says here, by its key */
             words?: {
@@ -2892,6 +2951,8 @@ export interface components {
             limit?: components["schemas"]["WorkingLimit"];
             /** @description The case in which it may be left out; without one only an owner signs over it */
             may?: string;
+            /** @description Proved once for the object */
+            once: boolean;
             /** @enum {string} */
             outcome: "" | "pass" | "fail" | "not-applicable";
             /** @description What good looks like */
@@ -2954,6 +3015,14 @@ export interface components {
             down: number;
             /** Format: int64 */
             had: number;
+        };
+        ShopLikeThis: {
+            /** @description The settled material and thickness */
+            choice?: boolean;
+            /** @description Frame, gasket, who cuts it and the fixings on each side */
+            fixing?: boolean;
+            /** @description Readings to give them */
+            places?: string[];
         };
         ShopLoadIn: {
             /**
@@ -4334,6 +4403,45 @@ export interface operations {
             };
         };
     };
+    "answer-all": {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                check: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProveAnswer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     choose: {
         parameters: {
             query?: {
@@ -4525,6 +4633,44 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShopLayOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    like: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopLikeThis"];
             };
         };
         responses: {
@@ -5011,6 +5157,41 @@ export interface operations {
                 "application/json": components["schemas"]["ShopDone"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    "tick-all": {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

@@ -9,6 +9,7 @@ import { Button } from "../../parts/Button";
 import { LayoutFields } from "../../parts/LayoutFields";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
+import { AlikeForm } from "./AlikeForm";
 import { PlacePane } from "./PlacePane";
 
 type Props = { view: View; open: boolean; onClose: () => void };
@@ -95,6 +96,7 @@ export function PanesSheet({ view, open, onClose }: Props) {
 				))}
 			</ol>
 			<Refusal error={drop.error} />
+			<AlikeForm view={view} />
 			{!view.job.signed && <More key={view.panes.length} view={view} />}
 		</Sheet>
 	);

@@ -81,6 +81,14 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 			}),
 		),
 	);
+	const all = useJobWrite<{ outcome: "pass"; value?: number }>(view, (body) =>
+		got(
+			api.PUT("/api/jobs/{id}/checks/{check}/all", {
+				params: on(view, { check: check.key }),
+				body,
+			}),
+		),
+	);
 	function answer(outcome: Outcome) {
 		const number =
 			value.trim() === "" ? undefined : Number(value.replace(",", "."));
@@ -98,7 +106,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 	const answered = check.outcome !== "";
 	const notNumber =
 		value.trim() !== "" && Number.isNaN(Number(value.replace(",", ".")));
-	const fault = write.error?.field("value");
+	const fault = write.error?.field("value") ?? all.error?.field("value");
 	return (
 		<li className="border-b border-rule py-2" data-check={check.key}>
 			<p className="font-semibold">{check.text}</p>
@@ -160,6 +168,21 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 								Fail
 							</Button>
 						)}
+						{view.panes.length > 1 && !check.once && (
+							<Button
+								disabled={notNumber || (!!check.limit && value.trim() === "")}
+								onClick={() =>
+									all.mutate({
+										outcome: "pass",
+										value: check.limit
+											? Number(value.replace(",", "."))
+											: undefined,
+									})
+								}
+							>
+								{check.limit ? "The worst of all" : "On all"}
+							</Button>
+						)}
 						<Skip check={check} onSkip={() => answer("not-applicable")} />
 					</div>
 				))
@@ -178,7 +201,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 				</div>
 			)}
 			{!fault && !write.error?.field("finding") && (
-				<Refusal error={write.error} />
+				<Refusal error={write.error ?? all.error} />
 			)}
 		</li>
 	);

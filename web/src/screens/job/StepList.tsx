@@ -30,11 +30,18 @@ export function StepList({ view, station }: { view: View; station: string }) {
 			}),
 		),
 	);
+	const all = useJobWrite<string>(view, (step) =>
+		got(
+			api.PUT("/api/jobs/{id}/steps/{step}/all", {
+				params: on(view, { step }),
+			}),
+		),
+	);
 	const steps = view.reckoning.plan.steps.filter((s) => s.station === station);
 	return (
 		<div className="mt-4">
 			<h2 className="font-semibold">Work here</h2>
-			<Refusal error={write.error} />
+			<Refusal error={write.error ?? all.error} />
 			<ol>
 				{steps.map((s) => (
 					<StepLine
@@ -42,6 +49,7 @@ export function StepList({ view, station }: { view: View; station: string }) {
 						step={s}
 						view={view}
 						onDone={(d) => write.mutate({ step: s.key, ...d })}
+						onAll={() => all.mutate(s.key)}
 					/>
 				))}
 			</ol>
@@ -53,11 +61,14 @@ function StepLine({
 	step,
 	view,
 	onDone,
+	onAll,
 }: {
 	step: Step;
 	view: View;
 	onDone: (d: Omit<Done, "step">) => void;
+	onAll: () => void;
 }) {
+	const several = view.panes.length > 1;
 	const wait = view.waits.find((w) => w.step === step.key);
 	const tick = view.pane.ticks.find((t) => t.step === step.key);
 	const figures = view.reckoning.figures.filter((f) =>
@@ -80,11 +91,19 @@ function StepLine({
 					<Badge tone="text-wax border-wax">must be done</Badge>
 				)}
 				{step.hold && <Badge tone="text-stop border-stop">hold</Badge>}
+				{several && step.once && (
+					<Badge tone="text-ink-2 border-ink-2">once for all</Badge>
+				)}
 				{step.people > 1 && (
 					<Badge tone="text-two border-two">two people</Badge>
 				)}
 			</Tick>
 			<div className="pl-11">
+				{several && !step.once && !tick && !wait && !view.job.signed && (
+					<Button className="mb-1" onClick={onAll}>
+						Done on all that are ready
+					</Button>
+				)}
 				{tick ? (
 					<p className="pb-1 text-[15px] text-ink-2">
 						{tick.outcome === "done" ? "Done" : `Left out: ${tick.reason},`} by{" "}

@@ -1,0 +1,290 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"slices"
+
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/prove"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// An object comes apart once, goes together once and is proved once, however
+// many panes it has: such a step is ticked on one of its panes and stands on all
+// that have it.
+
+// onceOf are the steps and checks of a pane that belong to its object.
+func onceOf(p *record.Pane) (steps, checks []string) {
+	f, err := laid(p)
+	if err != nil {
+		return nil, nil
+	}
+	for _, s := range f.Steps {
+		if s.Once {
+			steps = append(steps, s.Key)
+		}
+	}
+	for _, c := range f.Checks {
+		if c.Once {
+			checks = append(checks, c.Key)
+		}
+	}
+	return steps, checks
+}
+
+// bookOnce are the keys of such steps and checks by way of holding.
+var bookOnce = func() map[string][2][]string {
+	out := map[string][2][]string{}
+	for _, f := range family.All() {
+		steps, checks := onceOf(&record.Pane{Held: record.Held{Family: f.ID}})
+		out[f.ID] = [2][]string{steps, checks}
+	}
+	return out
+}()
+
+// together is a pane with what was done once for its object on another pane.
+func together(j *record.Job, p *record.Pane) record.Pane {
+	out := *p
+	if len(j.Panes) < 2 {
+		return out
+	}
+	steps, checks := onceOf(p)
+	for i := range j.Panes {
+		q := &j.Panes[i]
+		if q.ID == p.ID {
+			continue
+		}
+		book := bookOnce[q.Family]
+		for _, t := range q.Ticks {
+			if slices.Contains(steps, t.Step) && slices.Contains(book[0], t.Step) && tickOf(&out, t.Step) == nil {
+				out.Ticks = append(slices.Clip(out.Ticks), t)
+			}
+		}
+		for _, a := range q.Answers {
+			if slices.Contains(checks, a.Check) && slices.Contains(book[1], a.Check) && answerOf(&out, a.Check) == nil {
+				out.Answers = append(slices.Clip(out.Answers), a)
+			}
+		}
+	}
+	return out
+}
+
+func tickOf(p *record.Pane, step string) *record.Tick {
+	i := slices.IndexFunc(p.Ticks, func(t record.Tick) bool { return t.Step == step })
+	if i < 0 {
+		return nil
+	}
+	return &p.Ticks[i]
+}
+
+func answerOf(p *record.Pane, check string) *record.Answer {
+	i := slices.IndexFunc(p.Answers, func(a record.Answer) bool { return a.Check == check })
+	if i < 0 {
+		return nil
+	}
+	return &p.Answers[i]
+}
+
+// holder is the pane on which something that is done once was noted, the pane
+// itself where nobody has yet.
+func holder(j *record.Job, p *record.Pane, noted func(*record.Pane) bool, once []string, key string) *record.Pane {
+	if noted(p) || !slices.Contains(once, key) {
+		return p
+	}
+	for i := range j.Panes {
+		if noted(&j.Panes[i]) {
+			return &j.Panes[i]
+		}
+	}
+	return p
+}
+
+// alike are the panes that are held and done as one of them is, that one first.
+func alike(j *record.Job, p *record.Pane) []*record.Pane {
+	out := []*record.Pane{p}
+	for i := range j.Panes {
+		q := &j.Panes[i]
+		if q.ID != p.ID && q.Family == p.Family && q.Road.ID == p.Road.ID && q.Road.How == p.Road.How {
+			out = append(out, q)
+		}
+	}
+	return out
+}
+
+// noneReady is what somebody gets who ticks all where none can be.
+func noneReady(why string) error {
+	if why == "" {
+		return nil // done already on each: a retry
+	}
+	return fault.New("outcome", "on none of them yet: "+why, "do that first")
+}
+
+// TickAll ticks a step on every pane that has it, is open and waits for
+// nothing. Panes that are not ready stay as they are.
+func (s *Shop) TickAll(ctx context.Context, by record.Account, job int64, step string) error {
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		n, title, why := 0, "", ""
+		for i := range j.Panes {
+			p := &j.Panes[i]
+			b := benchOf(&j, p, length.MM, nil, numbers)
+			st, err := b.step(step)
+			if err != nil || b.done[step] {
+				continue
+			}
+			title = st.Title
+			if w := b.reck.Plan.Wait(st, b.standing, s.Now()); w != nil {
+				why = paneName(*p) + ", " + w.Why
+				continue
+			}
+			if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: "done", Version: 1, At: s.Now()}, by.ID); err != nil {
+				return store.Change{}, err
+			}
+			n++
+		}
+		if n == 0 {
+			return store.Change{}, noneReady(why)
+		}
+		return store.Change{Noun: "step", Item: step, Action: "done", Said: fmt.Sprintf("%s: done on %d panes", title, n),
+			After: n}, nil
+	})
+}
+
+// AnswerAll passes a check on every pane where it is open and waits for
+// nothing. A number is the worst of them.
+func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, check string, in prove.Answer) error {
+	if in.Outcome != prove.Pass {
+		return fault.New("outcome", "only what is good on each is said for all", "say a failure on the pane where it is")
+	}
+	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		n, text, why := 0, "", ""
+		for i := range j.Panes {
+			p := &j.Panes[i]
+			b := benchOf(&j, p, length.MM, nil, numbers)
+			at := slices.IndexFunc(b.checks, func(c CheckView) bool { return c.Key == check && c.Outcome == prove.Open })
+			if at < 0 {
+				continue
+			}
+			c := b.checks[at]
+			if c.Waits != "" {
+				why = paneName(*p) + ", " + c.Waits
+				continue
+			}
+			taken, err := c.Check.Take(in)
+			if err != nil {
+				return store.Change{}, err
+			}
+			if taken.Outcome != prove.Pass {
+				return store.Change{}, fault.New("value", taken.Finding, "say it on the pane where it is, and mend that")
+			}
+			text = c.Text
+			a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value}, Version: 1,
+				At: s.Now()}
+			if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
+				return store.Change{}, err
+			}
+			n++
+		}
+		if n == 0 {
+			return store.Change{}, noneReady(why)
+		}
+		return store.Change{Noun: "check", Item: check, Action: "pass", Said: fmt.Sprintf("%s: pass on %d panes", text, n),
+			After: in}, nil
+	})
+}
+
+// LikeThis gives all panes that are held and done as this one what it has and
+// they lack: a reading at a place, the settled material, the fixings. It says
+// nothing over what somebody said of another pane.
+type LikeThis struct {
+	Places []fit.Place `json:"places,omitempty" maxItems:"20" doc:"Readings to give them"`
+	Choice bool        `json:"choice,omitempty" doc:"The settled material and thickness"`
+	Fixing bool        `json:"fixing,omitempty" doc:"Frame, gasket, who cuts it and the fixings on each side"`
+}
+
+// Like does it. Each pane is reckoned before it is kept, and a gate that is
+// closed on one of them stops it for all.
+func (s *Shop) Like(ctx context.Context, by record.Account, at Bench, in LikeThis) error {
+	return s.reckoned(ctx, by, at.Job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
+		p, err := paneOf(j, at)
+		if err != nil {
+			return store.Change{}, err
+		}
+		n := 0
+		for _, q := range alike(j, p)[1:] {
+			did, err := s.makeAlike(ctx, t, by, j, p, q, in)
+			if err != nil {
+				return store.Change{}, err
+			}
+			if did {
+				n++
+			}
+		}
+		if n == 0 {
+			return store.Change{}, nil
+		}
+		return store.Change{Noun: "panes", Item: fmt.Sprint(n), Action: "made alike",
+			Said: fmt.Sprintf("%d panes as %s", n, paneName(*p)), After: in}, nil
+	})
+}
+
+func (s *Shop) makeAlike(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p, q *record.Pane,
+	in LikeThis) (did bool, err error) {
+	for _, r := range p.Readings {
+		has := func(o record.Reading) bool { return o.Place == r.Place }
+		if !slices.Contains(in.Places, r.Place) || slices.ContainsFunc(q.Readings, has) {
+			continue
+		}
+		if err := possible(j, q, r.Place, r.Reading); err != nil {
+			return did, err
+		}
+		last, err := t.LastReadingVersion(ctx, q.ID, r.Place)
+		if err != nil {
+			return did, err
+		}
+		r.ByID, r.At, r.Version, r.Author = by.ID, s.Now(), last+1, ""
+		if err := t.AddReading(ctx, q.ID, r); err != nil {
+			return did, err
+		}
+		did = true
+	}
+	if in.Choice && p.Choice != nil && q.Choice == nil {
+		reason, err := whyChosen(j, q, Settle{Material: p.Choice.Material, Thickness: p.Choice.Thickness})
+		if err != nil {
+			return did, onPane(*q, err)
+		}
+		c := record.Choice{Material: p.Choice.Material, Thickness: p.Choice.Thickness, Reason: reason, At: s.Now()}
+		if err := t.AddChoice(ctx, q.ID, c, by.ID); err != nil {
+			return did, err
+		}
+		did = true
+	}
+	if in.Fixing && (q.Sides != p.Sides || q.Gasket != p.Gasket || q.Frame != p.Frame || q.Cutter != p.Cutter) {
+		q.Sides, q.Gasket, q.Frame, q.Cutter = p.Sides, p.Gasket, p.Frame, p.Cutter
+		if _, err := t.SetPane(ctx, *q); err != nil {
+			return did, err
+		}
+		did = true
+	}
+	return did, nil
+}
+
+// onPane says on which pane something stood in the way.
+func onPane(p record.Pane, err error) error {
+	if f := fault.Of(err); f != nil {
+		return fault.New(f.Field, paneName(p)+": "+f.Why, f.Cure)
+	}
+	return err
+}

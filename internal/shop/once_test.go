@@ -1,0 +1,226 @@
+package shop
+
+import (
+	"testing"
+	"time"
+
+	"freshshard/core/drawing"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/prove"
+	"freshshard/core/road"
+)
+
+// Nine lights of one sash: what is alike is said once, and each light keeps its
+// own size. They took 198 ticks one by one; 45 calls are enough for all of it.
+func TestNineLightsTogether(t *testing.T) {
+	s, _, tor := open(t)
+	now := time.Now().UTC()
+	s.Now = func() time.Time { return now }
+	calls := 0
+	did := func(what string, err error) {
+		t.Helper()
+		if calls++; err != nil {
+			t.Fatalf("%s: %v", what, err)
+		}
+	}
+	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: "Greenhouse, north sash", Exposure: "weather",
+		Family: "putty-points", Place: "bench", Layout: &drawing.Layout{Across: 3, Down: 3}})
+	did("taken in", err)
+	first := First(id)
+	read(t, s, tor, id, fit.Ledge, "12")
+	did("settled", s.Choose(ctx, tor, first, Settle{Material: "annealed", Thickness: 4}))
+	like := LikeThis{Places: []fit.Place{fit.Ledge}, Choice: true, Fixing: true}
+	did("alike", s.Like(ctx, tor, first, like))
+	v := view1(t, s, id)
+	if n := len(v.Hindrances); n < 150 {
+		t.Fatalf("only %d things are open", n)
+	}
+	// The sizes come off the sash at once, as the sum lays them.
+	for _, p := range v.Panes {
+		for place, text := range map[fit.Place]string{fit.WidthTop: "250", fit.WidthBottom: "250", fit.HeightLeft: "180",
+			fit.HeightRight: "180"} {
+			if err := s.Read(ctx, tor, Bench{id, p.ID}, place, Said{Text: text, Instrument: "rule"}); err != nil {
+				t.Fatal(err)
+			}
+		}
+	}
+	calls++
+	for _, st := range v.Reckoning.Plan.Steps {
+		did("step "+st.Key, s.TickAll(ctx, tor, id, st.Key))
+		now = now.Add(13 * time.Hour)
+	}
+	for _, c := range view1(t, s, id).Checks {
+		did("check "+c.Key, s.AnswerAll(ctx, tor, id, c.Key, good(c)))
+	}
+	v = view1(t, s, id)
+	if len(v.Hindrances) > 0 {
+		t.Fatalf("%d still open, first %+v", len(v.Hindrances), v.Hindrances[0])
+	}
+	_, err = s.Sign(ctx, tor, "", id, Signature{})
+	did("signed", err)
+	if calls > 45 {
+		t.Errorf("%d calls", calls)
+	}
+}
+
+// Three panes of an oven's door, two of them sound: 81 things were open, under
+// 40 are enough; the object comes apart and goes together once.
+func TestThreePanesTwoSound(t *testing.T) {
+	s, _, tor := open(t)
+	now := time.Now().UTC()
+	s.Now = func() time.Time { return now }
+	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Brindle & Daughters", Object: "Deck oven, upper door", Exposure: "oven",
+		Family: "window-pack", Power: true, Place: "bench", Layout: &drawing.Layout{Across: 3, Behind: true}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, p := range view1(t, s, id).Panes[1:] {
+		at := Bench{id, p.ID}
+		v, err := s.Bench(ctx, at)
+		if err != nil {
+			t.Fatal(err)
+		}
+		held := v.Pane.Held
+		held.Road = road.Chosen{ID: "kept", How: "clean", Came: road.Unbroken}
+		if err := s.SetPane(ctx, tor, at, held, v.Pane.Version); err != nil {
+			t.Fatal(err)
+		}
+	}
+	for place, text := range map[fit.Place]string{fit.WidthTop: "400", fit.WidthBottom: "400", fit.HeightLeft: "300",
+		fit.HeightRight: "300", fit.Ledge: "14"} {
+		read(t, s, tor, id, place, text)
+	}
+	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
+	v := view1(t, s, id)
+	if n := len(v.Hindrances); n >= 40 || n < 25 {
+		t.Errorf("%d things are open", n)
+	}
+	seen := map[string]bool{}
+	for _, h := range v.Hindrances {
+		if h.Key == "isolate" && seen[h.Key] {
+			t.Error("power is asked for twice")
+		}
+		seen[h.Key] = true
+	}
+	// Ticked on the second, it stands on all; opened on the third, it is open on all.
+	second, third := Bench{id, v.Panes[1].ID}, Bench{id, v.Panes[2].ID}
+	if err := s.Tick(ctx, tor, second, "isolate", Done{Outcome: "done"}); err != nil {
+		t.Fatal(err)
+	}
+	for _, p := range v.Panes {
+		w, err := s.Bench(ctx, Bench{id, p.ID})
+		if err != nil || tickOf(&w.Pane, "isolate") == nil {
+			t.Errorf("pane %d: isolating stands not on it, %v", p.Number, err)
+		}
+	}
+	if err := s.Tick(ctx, tor, third, "isolate", Done{Outcome: "open", Seen: 1}); err != nil {
+		t.Fatal(err)
+	}
+	if w := view1(t, s, id); tickOf(&w.Pane, "isolate") != nil {
+		t.Error("opened on one, it stands on another")
+	}
+	// The pack goes on its studs and is heated once all of it is done on every pane.
+	err = s.Tick(ctx, tor, third, "first-heat", Done{Outcome: "done"})
+	if fault.Of(err) == nil {
+		t.Errorf("heated with the pack open: %v", err)
+	}
+	for _, p := range v.Panes {
+		at := Bench{id, p.ID}
+		w, err := s.Bench(ctx, at)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, st := range w.Reckoning.Plan.Steps {
+			if tickOf(&w.Pane, st.Key) == nil && st.Key != "first-heat" {
+				if err := s.Tick(ctx, tor, at, st.Key, Done{Outcome: "done"}); err != nil {
+					t.Fatalf("pane %d, %s: %v", p.Number, st.Key, err)
+				}
+			}
+		}
+	}
+	if err := s.Tick(ctx, tor, third, "first-heat", Done{Outcome: "done"}); err != nil {
+		t.Error(err)
+	}
+	for _, p := range v.Panes {
+		at := Bench{id, p.ID}
+		w, err := s.Bench(ctx, at)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, c := range w.Checks {
+			if c.Outcome == prove.Open {
+				if err := s.Answer(ctx, tor, at, c.Key, Checked{Answer: good(c)}); err != nil {
+					t.Fatalf("pane %d, %s: %v", p.Number, c.Key, err)
+				}
+			}
+		}
+	}
+	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
+		t.Errorf("%v, %+v", err, view1(t, s, id).Hindrances)
+	}
+}
+
+// What is said for all is said only where it may be: a step that waits on one
+// pane stays open there, a failure is never said for all, a value that somebody
+// read stays, and a closed gate of one pane stops the choice for all.
+func TestAllIsCareful(t *testing.T) {
+	s, _, tor := open(t)
+	in := stove()
+	in.Layout = &drawing.Layout{Across: 2, Down: 1}
+	id, err := s.TakeIn(ctx, tor, "", in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	v := view1(t, s, id)
+	second := Bench{id, v.Panes[1].ID}
+	if err := s.TickAll(ctx, tor, id, "measure"); fault.Of(err) == nil {
+		t.Errorf("measured with nothing read: %v", err)
+	}
+	for p, text := range sized {
+		read(t, s, tor, id, p, text)
+	}
+	if err := s.TickAll(ctx, tor, id, "measure"); err != nil {
+		t.Error(err)
+	}
+	w, err := s.Bench(ctx, second)
+	if err != nil || tickOf(&w.Pane, "measure") != nil {
+		t.Errorf("ticked on a pane that nobody measured, %v", err)
+	}
+	if err := s.AnswerAll(ctx, tor, id, "gap", prove.Answer{Outcome: prove.Fail, Finding: "tight"}); fault.Of(err) == nil {
+		t.Errorf("a failure for all: %v", err)
+	}
+	much := 5.0
+	if err := s.AnswerAll(ctx, tor, id, "gap", prove.Answer{Outcome: prove.Pass, Value: &much}); fault.Of(err) == nil {
+		t.Errorf("a number beyond its limit passed for all: %v", err)
+	}
+	if err := s.Read(ctx, tor, second, fit.Ledge, Said{Text: "11", Instrument: "rule"}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Like(ctx, tor, First(id), LikeThis{Places: []fit.Place{fit.Ledge, fit.Reach}}); err != nil {
+		t.Fatal(err)
+	}
+	w, err = s.Bench(ctx, second)
+	if err != nil {
+		t.Fatal(err)
+	}
+	got := map[fit.Place]string{}
+	for _, r := range w.Pane.Readings {
+		got[r.Place] = r.Reading.Text
+	}
+	if got[fit.Ledge] != "11" || got[fit.Reach] != sized[fit.Reach] {
+		t.Errorf("%v", got)
+	}
+	// Doing it again changes nothing.
+	pulse := v.Job.Version
+	before, _ := s.Bench(ctx, second)
+	if err := s.Like(ctx, tor, First(id), LikeThis{Places: []fit.Place{fit.Ledge, fit.Reach}, Fixing: true}); err != nil {
+		t.Fatal(err)
+	}
+	after, _ := s.Bench(ctx, second)
+	if len(after.Pane.Readings) != len(before.Pane.Readings) || after.Pane.Version != before.Pane.Version {
+		t.Errorf("made alike twice: %d readings, version %d, pulse %d", len(after.Pane.Readings), after.Pane.Version, pulse)
+	}
+}
