@@ -4,6 +4,8 @@ import (
 	"encoding/json"
 	"fmt"
 	"testing"
+
+	"github.com/chromedp/chromedp"
 )
 
 // A part from take-in to the signature: by its number, with no reading asked;
@@ -44,6 +46,36 @@ func partByNumber(t *testing.T, p *program) {
 	g.press("Sign as Tor")
 	g.sees("is signed.")
 	g.sees("Told to the customer")
+}
+
+// Who lies among those that say a size; why a bond let go; how far to turn.
+func roadSums(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/sums/witness")
+	g.press("One more")
+	for n, text := range []string{"270", "258", "266.4 ±1"} {
+		id := ask[string](g, fmt.Sprintf(
+			`[...document.querySelectorAll("label")].filter(l => l.innerText.trim() === "width")[%d].htmlFor`, n))
+		g.do(chromedp.SendKeys(chromedp.ID(id), text))
+	}
+	g.sees("is off by −8.2 mm from the others, who agree: left out")
+	g.accessible("who says the size")
+	g.goTo("/sums/bond")
+	g.press("○ clean metal")
+	for n := range 5 {
+		g.pressAt(fmt.Sprintf(`[data-spot="%d"]`, n))
+	}
+	g.sees("The glue left the metal")
+	g.sees("of pull at the plate's edge in a gust of 30 m/s")
+	g.accessible("a bond that let go")
+	g.goTo("/sums/turns")
+	g.sees("after the first touch seat it: 1 1/4")
+	g.press("○ M8")
+	g.sees("after the first touch seat it: 3/4")
+	g.refill("Gasket, free thickness", "60")
+	g.sees("a free thickness between 0 and 40 mm is expected")
+	g.accessible("how far to turn")
 }
 
 // Nine lights are ticked together: one press for all that are ready, what is

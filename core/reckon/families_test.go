@@ -32,7 +32,8 @@ func usual(t testing.TB, f family.Family) map[fit.Place]length.Reading {
 }
 
 // optional are numbers that hang on something that need not be read or noted.
-var optional = map[string]bool{"stack": true, "gasket_length": true, "pack_here": true, "pack_touch": true,
+var optional = map[string]bool{"stack": true, "turns": true, "gasket_length": true, "pack_here": true,
+	"pack_touch":   true,
 	"covers_width": true, "covers_height": true,
 	"wall_thin": true, "wall_thick": true, "corner_gap": true, "screw_need": true, "screw_loose": true,
 	"screw_crush": true}

@@ -19,6 +19,12 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	if old, ok := k.Readings[fit.OldThickness]; ok {
 		out = append(out, thickness.Of(old).Figure)
 	}
+	if k.Gasket.Kind == fit.Flat && k.Screw != "" {
+		// A thread that nobody lists says nothing.
+		if f, err := (setting.Turns{Free: k.Gasket.Free, Screw: k.Screw}).Figures(); err == nil {
+			out = append(out, f...)
+		}
+	}
 	if !r.Fit.Ready || r.unwalled {
 		return out
 	}

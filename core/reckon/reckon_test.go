@@ -26,7 +26,7 @@ func stove(t testing.TB) Known {
 		t.Fatal(err)
 	}
 	return Known{Family: "clip-heat", Exposure: e, Readings: r, Unit: length.MM,
-		Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}}
+		Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}, Screw: "M4"}
 }
 
 func TestStove(t *testing.T) {

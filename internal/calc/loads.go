@@ -3,12 +3,14 @@ package calc
 import (
 	"fmt"
 
+	"freshshard/core/bond"
 	"freshshard/core/compat"
 	"freshshard/core/fault"
 	"freshshard/core/heat"
 	"freshshard/core/pane"
 	"freshshard/core/setting"
 	"freshshard/core/strength"
+	"freshshard/core/witness"
 )
 
 // PlateIn is a pane under loads, each looked at when it is given: an even one
@@ -74,6 +76,12 @@ type TouchIn struct {
 	Seals     []string `json:"seals"`
 }
 
+// WitnessIn is what speaks for a size along one direction, mm.
+type WitnessIn struct {
+	Clearance float64         `json:"clearance"`
+	Heard     []witness.Heard `json:"heard"`
+}
+
 func loadTopics() []Topic {
 	coat := heat.Pane{Name: "coated", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.15, Limit: 300}
 	plain := heat.Pane{Name: "toughened", T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837, Limit: 250}
@@ -90,6 +98,15 @@ func loadTopics() []Topic {
 				Panes: []heat.Pane{coat, plain, plain}, Gaps: []float64{16, 20}, Slope: heat.Upright}, with(runPack)},
 		{"dew", "whether a surface is dry enough to bond and paint", setting.Damp{Air: degrees(19.2), Humidity: 46,
 			Surface: degrees(12)}, with(setting.Damp.Figures)},
+		{"turns", "how far a screw turns from its first touch to a seated gasket", setting.Turns{Free: 3, Screw: "M5",
+			Seated: 0.7}, with(setting.Turns.Figures)},
+		{"peel", "what let go in a bond, from its two faces", bond.Peel{Length: 120, Width: 30, Spots: []bond.Spot{bond.Metal,
+			bond.Metal, bond.Metal, bond.Torn}}, with(bond.Peel.Read)},
+		{"hang", "what a glued plate carries that a pane hangs on", bond.Hang{Weight: 2, Along: 488, Out: 402, Gust: 30,
+			Latched: true, Length: 100, Width: 30}, with(bond.Hang.Figures)},
+		{"witness", "the size that several readings of a pane stand for, and which of them lies", WitnessIn{2,
+			[]witness.Heard{{Kind: "opening", Value: 270}, {Kind: "old", Value: 258}, {Kind: "neighbour", Value: 266.4}}},
+			with(func(in WitnessIn) (witness.Joined, error) { return witness.Join(in.Heard, in.Clearance) })},
 		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"},
 			[]string{"rubber"}}, with(runTouch)},
 	}

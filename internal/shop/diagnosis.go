@@ -39,7 +39,8 @@ func (s *Shop) Diagnose(ctx context.Context, by record.Account, at Bench, in See
 		if p.Diagnosis != nil {
 			version = p.Diagnosis.Version
 		}
-		if d := p.Diagnosis; d != nil && d.Cause == in.Cause && slices.Equal(d.Behind, in.Behind) && reflect.DeepEqual(d.Evidence, orEmpty(in.Evidence)) &&
+		if d := p.Diagnosis; d != nil && d.Cause == in.Cause && slices.Equal(d.Behind, in.Behind) &&
+			reflect.DeepEqual(d.Evidence, orEmpty(in.Evidence)) &&
 			reflect.DeepEqual(d.OldPane, orEmpty(in.OldPane)) {
 			return store.Change{}, nil // a retry
 		}
@@ -51,8 +52,9 @@ func (s *Shop) Diagnose(ctx context.Context, by record.Account, at Bench, in See
 				&record.Conflict{Says: fmt.Sprintf("%s noted something about the break %s. It is shown now; tick yours again.",
 					p.Diagnosis.By, s.ago(p.Diagnosis.At))}
 		}
-		d := record.Diagnosis{Evidence: orEmpty(in.Evidence), OldPane: orEmpty(in.OldPane), Cause: in.Cause, Behind: in.Behind,
-			At: s.Now(), Version: version + 1}
+		d := record.Diagnosis{Evidence: orEmpty(in.Evidence), OldPane: orEmpty(in.OldPane), Cause: in.Cause,
+			Behind: in.Behind,
+			At:     s.Now(), Version: version + 1}
 		said := "what was seen of the break was noted"
 		if in.Cause != "" && (p.Diagnosis == nil || p.Diagnosis.Cause != in.Cause ||
 			!slices.Equal(p.Diagnosis.Behind, in.Behind)) {

@@ -145,7 +145,8 @@ func (s *Shop) TickAll(ctx context.Context, by record.Account, job int64, step s
 				why = paneName(*p) + ", " + w.Why
 				continue
 			}
-			if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: "done", Version: 1, At: s.Now()}, by.ID); err != nil {
+			if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: "done", Version: 1, At: s.Now()},
+				by.ID); err != nil {
 				return store.Change{}, err
 			}
 			n++

@@ -70,8 +70,9 @@ func TestThreePanesTwoSound(t *testing.T) {
 	s, _, tor := open(t)
 	now := time.Now().UTC()
 	s.Now = func() time.Time { return now }
-	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Brindle & Daughters", Object: "Deck oven, upper door", Exposure: "oven",
-		Family: "window-pack", Power: true, Place: "bench", Layout: &drawing.Layout{Across: 3, Behind: true}})
+	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Brindle & Daughters", Object: "Deck oven, upper door",
+		Exposure: "oven",
+		Family:   "window-pack", Power: true, Place: "bench", Layout: &drawing.Layout{Across: 3, Behind: true}})
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"strings"
 
+	"freshshard/core/bond"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/reckon"
@@ -150,12 +151,39 @@ func (s *Shop) Thickness(ctx context.Context, text string) (thickness.Answer, er
 	return thickness.Of(r), nil
 }
 
-// Dew says whether a surface is dry enough to bond and paint.
-func (s *Shop) Dew(ctx context.Context, in setting.Damp) ([]working.Figure, error) {
-	shop, err := s.store.Shop(ctx)
+// Turns is how far a screw turns from its first touch to a seated gasket.
+func (s *Shop) Turns(ctx context.Context, in setting.Turns) ([]working.Figure, error) {
+	f, err := in.Figures()
+	return s.presented(ctx, f, err)
+}
+
+// Hang is what a glued plate carries that a pane hangs on.
+func (s *Shop) Hang(ctx context.Context, in bond.Hang) ([]working.Figure, error) {
+	f, err := in.Figures()
+	return s.presented(ctx, f, err)
+}
+
+// Peel tells from the two faces of a bond what let go.
+func (s *Shop) Peel(ctx context.Context, in bond.Peel) (bond.Peeled, error) {
+	p, err := in.Read()
+	if err != nil {
+		return p, err
+	}
+	p.Figures, err = s.presented(ctx, p.Figures, nil)
+	return p, err
+}
+
+// presented are figures as the shop reads them.
+func (s *Shop) presented(ctx context.Context, f []working.Figure, err error) ([]working.Figure, error) {
 	if err != nil {
 		return nil, err
 	}
-	f, err := in.Figures()
+	shop, err := s.store.Shop(ctx)
 	return reckon.Present(f, shop.Unit), err
+}
+
+// Dew says whether a surface is dry enough to bond and paint.
+func (s *Shop) Dew(ctx context.Context, in setting.Damp) ([]working.Figure, error) {
+	f, err := in.Figures()
+	return s.presented(ctx, f, err)
 }

@@ -107,7 +107,8 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	if err := in.Road.Check(f); err != nil {
 		return c, o, p, err
 	}
-	p = record.Pane{Held: record.Held{Family: f.ID, Road: in.Road, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None}, Like: in.Like,
+	p = record.Pane{Held: record.Held{Family: f.ID, Road: in.Road, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None},
+		Like:  in.Like,
 		Stack: pane.Stack{Cavity: cavity}}}
 	if f.Tightening != "" {
 		p.Sides = usualFixings[f.Fixing]

@@ -16,6 +16,7 @@ import (
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
 	"freshshard/core/route"
+	"freshshard/core/setting"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -170,6 +171,11 @@ func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 	}
 	for _, r := range p.Readings {
 		k.Readings[r.Place] = r.Reading
+	}
+	for _, e := range j.Strip {
+		if _, err := setting.ScrewBy(e.Entry.Held.Size); err == nil && k.Screw == "" {
+			k.Screw = e.Entry.Held.Size
+		}
 	}
 	if d := p.Diagnosis; d != nil {
 		k.Evidence, k.OldPane, k.Cause, k.Behind = d.Evidence, d.OldPane, d.Cause, d.Behind

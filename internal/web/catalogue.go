@@ -20,6 +20,8 @@ import (
 	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/road"
+	"freshshard/core/setting"
+	"freshshard/core/witness"
 )
 
 // Catalogue is what forms offer.
@@ -38,6 +40,8 @@ type Catalogue struct {
 	Clues       []diagnose.Question        `json:"clues" doc:"What to look at on the old pane"`
 	Cutters     []fit.CutterInfo           `json:"cutters" doc:"Who makes a pane to size, and what band they keep"`
 	Roads       []road.Road                `json:"roads" doc:"What may be to be done"`
+	Witnesses   []witness.Kind             `json:"witnesses" doc:"What speaks for a size, and how it usually lies"`
+	Screws      []setting.Screw            `json:"screws" doc:"Threads that hold panes"`
 	Own         own.Values                 `json:"own" doc:"The shop's own values, laid over the book's above"`
 	Fields      map[string][]own.Field     `json:"fields" doc:"Values that a shop may lay over, by kind"`
 }
@@ -64,6 +68,7 @@ func (v *Server) catalogueRoutes(api huma.API) {
 		}
 		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.Laid(vs), pane.Laid(vs), frame.Laid(vs),
 			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),
-			diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), road.All(), vs, book.Fields()}}, nil
+			diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), road.All(), witness.Kinds(),
+			setting.Screws, vs, book.Fields()}}, nil
 	})
 }

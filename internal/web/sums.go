@@ -7,6 +7,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/core/bond"
 	"freshshard/core/drawing"
 	"freshshard/core/outline"
 	"freshshard/core/perspective"
@@ -131,6 +132,28 @@ func (v *Server) sumRoutes(api huma.API) {
 		func(ctx context.Context, in *struct{ Body setting.Damp }) (*out[[]working.Figure], error) {
 			f, err := v.shop.Dew(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
+		})
+	register(v, api, op("turns", http.MethodPost, "/api/sums/turns",
+		"How far a screw turns from its first touch to a seated gasket"),
+		func(ctx context.Context, in *struct{ Body setting.Turns }) (*out[[]working.Figure], error) {
+			f, err := v.shop.Turns(ctx, in.Body)
+			return &out[[]working.Figure]{f}, said(ctx, err)
+		})
+	register(v, api, op("peel", http.MethodPost, "/api/sums/peel", "What let go in a bond, from its two faces"),
+		func(ctx context.Context, in *struct{ Body bond.Peel }) (*out[bond.Peeled], error) {
+			p, err := v.shop.Peel(ctx, in.Body)
+			return &out[bond.Peeled]{p}, said(ctx, err)
+		})
+	register(v, api, op("hang", http.MethodPost, "/api/sums/hang", "What a glued plate carries that a pane hangs on"),
+		func(ctx context.Context, in *struct{ Body bond.Hang }) (*out[[]working.Figure], error) {
+			f, err := v.shop.Hang(ctx, in.Body)
+			return &out[[]working.Figure]{f}, said(ctx, err)
+		})
+	register(v, api, op("witness", http.MethodPost, "/api/sums/witness",
+		"The size that several readings of a pane stand for, and which of them lies"),
+		func(ctx context.Context, in *struct{ Body shop.WitnessIn }) (*out[shop.WitnessOut], error) {
+			w, err := v.shop.Witness(ctx, in.Body)
+			return &out[shop.WitnessOut]{w}, said(ctx, err)
 		})
 	register(v, api, op("load", http.MethodPost, "/api/sums/load",
 		"A pane under loads, and what each material needs to carry them"),

@@ -900,6 +900,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/hang": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a glued plate carries that a pane hangs on */
+        post: operations["hang"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/load": {
         parameters: {
             query?: never;
@@ -979,6 +996,23 @@ export interface paths {
         put?: never;
         /** How warm the panes of a pack get, in every order */
         post: operations["pack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/peel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What let go in a bond, from its two faces */
+        post: operations["peel"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1087,6 +1121,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/turns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How far a screw turns from its first touch to a seated gasket */
+        post: operations["turns"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/witness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The size that several readings of a pane stand for, and which of them lies */
+        post: operations["witness"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -1108,6 +1176,83 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        BondHang: {
+            /**
+             * Format: double
+             * @description Pane along the plate, mm
+             */
+            along: number;
+            /**
+             * Format: double
+             * @description Share that carried; 0 for all of it
+             */
+            carried?: number;
+            /**
+             * Format: double
+             * @description m/s; 0 indoors
+             */
+            gust: number;
+            /** @description The free edge is held when it blows */
+            latched?: boolean;
+            /**
+             * Format: double
+             * @description All plates together along the edge, mm
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Pane from the plate to its free edge, mm
+             */
+            out: number;
+            /**
+             * Format: double
+             * @description Strength by the adhesive's sheet, kPa; 0 takes silicone's
+             */
+            sheet?: number;
+            /**
+             * Format: double
+             * @description Pane with what is on it, kg
+             */
+            weight: number;
+            /**
+             * Format: double
+             * @description Bonded width across the edge, mm
+             */
+            width: number;
+        };
+        BondPeel: {
+            /**
+             * Format: double
+             * @description mm
+             */
+            length: number;
+            spots: ("glass" | "metal" | "torn" | "foreign" | "never")[];
+            /**
+             * Format: double
+             * @description mm
+             */
+            width: number;
+        };
+        BondPeeled: {
+            /**
+             * Format: double
+             * @description Of the whole bond, mm²
+             */
+            area: number;
+            /**
+             * Format: double
+             * @description Share of it that carried
+             */
+            carried: number;
+            /** @description What is done otherwise this time */
+            do: string;
+            figures: components["schemas"]["WorkingFigure"][];
+            /** @description What failed */
+            says: string;
+            shares: {
+                [key: string]: number;
+            };
+        };
         CatalogueValue: {
             o: string;
             /** Format: double */
@@ -2889,6 +3034,13 @@ export interface components {
              */
             surface: number | null;
         };
+        SettingScrew: {
+            /** Format: double */
+            diameter: number;
+            name: string;
+            /** Format: double */
+            pitch: number;
+        };
         SettingSides: {
             /** Format: int64 */
             bottom: number;
@@ -2898,6 +3050,24 @@ export interface components {
             right: number;
             /** Format: int64 */
             top: number;
+        };
+        SettingTurns: {
+            /**
+             * Format: double
+             * @description Gasket's free thickness, mm; 0 where metal meets glass
+             */
+            free: number;
+            screw: string;
+            /**
+             * Format: double
+             * @description Share of the free thickness when seated, 0 for the usual range
+             */
+            seated?: number;
+            /**
+             * Format: double
+             * @description N·m; 0 when nobody asks
+             */
+            torque?: number;
         };
         ShopBackup: {
             /** Format: date-time */
@@ -3005,6 +3175,22 @@ export interface components {
              * @description Of the pane, as the person saw it
              */
             version: number;
+        };
+        ShopHeard: {
+            /**
+             * Format: int64
+             * @description That the tape crossed, over pieces laid together
+             */
+            cracks?: number;
+            height?: string;
+            /** @enum {string} */
+            kind: "opening" | "old" | "traced" | "pieces" | "neighbour" | "sheet" | "stock" | "customer";
+            /**
+             * Format: double
+             * @description Width of the line round a traced pane, mm
+             */
+            pen?: number;
+            width?: string;
         };
         ShopLayOut: {
             /** Format: int64 */
@@ -3495,6 +3681,15 @@ export interface components {
             /** Format: date-time */
             waits_until?: string;
         };
+        ShopWitnessIn: {
+            /** Format: double */
+            clearance: number;
+            heard: components["schemas"]["ShopHeard"][];
+        };
+        ShopWitnessOut: {
+            height?: components["schemas"]["WitnessJoined"];
+            width?: components["schemas"]["WitnessJoined"];
+        };
         StriplogCount: {
             id: string;
             say: string;
@@ -3650,8 +3845,12 @@ export interface components {
             questions: components["schemas"]["FamilyQuestion"][];
             /** @description What may be to be done */
             roads: components["schemas"]["RoadRoad"][];
+            /** @description Threads that hold panes */
+            screws: components["schemas"]["SettingScrew"][];
             /** @description Forms that an opening can have beside the plain rectangle */
             shapes: components["schemas"]["OutlineKind"][];
+            /** @description What speaks for a size, and how it usually lies */
+            witnesses: components["schemas"]["WitnessKind"][];
         };
         WebFieldError: {
             /**
@@ -3802,6 +4001,53 @@ export interface components {
         };
         WebWord: {
             word: string;
+        };
+        WitnessJoined: {
+            /**
+             * Format: double
+             * @description Either way, 19 times in 20, mm
+             */
+            doubt: number;
+            figures: components["schemas"]["WorkingFigure"][];
+            says: components["schemas"]["WitnessSays"][];
+            /**
+             * Format: double
+             * @description Of the pane, mm
+             */
+            size: number;
+            /** @description What reading would tell most; empty where they agree */
+            tell: string;
+            /** @description What they agree on, who lies, what was not checked */
+            words: string;
+        };
+        WitnessKind: {
+            doubt: components["schemas"]["CatalogueValue"];
+            id: string;
+            lie: string;
+            name: string;
+            tell: string;
+        };
+        WitnessSays: {
+            /**
+             * Format: double
+             * @description Either way, mm
+             */
+            doubt: number;
+            /** @description How it stands for the pane */
+            formula: string;
+            kind: string;
+            liar: boolean;
+            name: string;
+            /**
+             * Format: double
+             * @description From what the others say, mm
+             */
+            off: number;
+            /**
+             * Format: double
+             * @description Of the pane, mm
+             */
+            size: number;
         };
         WorkingFigure: {
             key: string;
@@ -6108,6 +6354,39 @@ export interface operations {
             };
         };
     };
+    hang: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BondHang"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingFigure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     load: {
         parameters: {
             query?: never;
@@ -6265,6 +6544,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopPackOut"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    peel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BondPeel"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BondPeeled"];
                 };
             };
             /** @description Error */
@@ -6456,6 +6768,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ThicknessAnswer"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    turns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettingTurns"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingFigure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    witness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopWitnessIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopWitnessOut"];
                 };
             };
             /** @description Error */

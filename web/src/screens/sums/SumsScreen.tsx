@@ -3,6 +3,7 @@ import { useParams } from "react-router";
 import { Page } from "../../app/Page";
 import { Tabs } from "../../parts/Tabs";
 import { BendSum } from "./BendSum";
+import { BondSum } from "./BondSum";
 import { DewSum } from "./DewSum";
 import { LengthSum } from "./LengthSum";
 import { LoadSum } from "./LoadSum";
@@ -11,6 +12,8 @@ import { PackSum } from "./PackSum";
 import { PhotoSum } from "./PhotoSum";
 import { SashSum } from "./SashSum";
 import { ThicknessSum } from "./ThicknessSum";
+import { TurnsSum } from "./TurnsSum";
+import { WitnessSum } from "./WitnessSum";
 
 const sums: { key: string; name: string; Sum: ComponentType }[] = [
 	{ key: "sash", name: "Sash", Sum: SashSum },
@@ -18,6 +21,9 @@ const sums: { key: string; name: string; Sum: ComponentType }[] = [
 	{ key: "photo", name: "Photo", Sum: PhotoSum },
 	{ key: "pack", name: "Pack", Sum: PackSum },
 	{ key: "load", name: "Load", Sum: LoadSum },
+	{ key: "witness", name: "Who says", Sum: WitnessSum },
+	{ key: "bond", name: "Bond", Sum: BondSum },
+	{ key: "turns", name: "Turns", Sum: TurnsSum },
 	{ key: "bend", name: "Bent pane", Sum: BendSum },
 	{ key: "dew", name: "Dew point", Sum: DewSum },
 	{ key: "length", name: "Length", Sum: LengthSum },
