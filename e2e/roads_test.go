@@ -48,6 +48,30 @@ func partByNumber(t *testing.T, p *program) {
 	g.sees("Told to the customer")
 }
 
+// Pins through a sprung hinge would be shut in: the door does not go on before
+// they are out.
+func guestShutIn(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	id := g.taken("Deck oven, back door", "channel-front", "oven")
+	refit := fmt.Sprintf("/jobs/%d/refit", id)
+	g.goTo(fmt.Sprintf("/jobs/%d/strip", id))
+	g.press("Put something in")
+	g.accessible("what is put in for now")
+	g.press("pins through the hinges")
+	g.sees("out before: Door back on")
+	g.goTo(refit)
+	g.until("the step waits", `document.querySelector("[data-waits=door-on]")?.innerText.includes("pins through the hinges still in")`)
+	if !ask[bool](g, `document.querySelector("[data-step=door-on] button[role=checkbox]").disabled`) {
+		t.Error("the door goes on over its pins")
+	}
+	g.press("It is out")
+	g.until("the step is free", `!document.querySelector("[data-waits=door-on]")`)
+	g.pressAt(`[data-step=door-on] button[role=checkbox]`)
+	g.until("the door on", `document.querySelector("[data-step=door-on] button[role=checkbox]").dataset.state === "checked"`)
+	g.sees("Out again: pins through the hinges.")
+}
+
 // Who lies among those that say a size; why a bond let go; how far to turn.
 func roadSums(t *testing.T, p *program) {
 	g := open(t, p)

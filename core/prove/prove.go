@@ -128,7 +128,7 @@ const KindStop = "stop"
 
 // Hindrance is one thing that stands in the way of signing off.
 type Hindrance struct {
-	Kind string `json:"kind" enum:"stop,check,failed,step,size,choice,reading,strip"`
+	Kind string `json:"kind" enum:"stop,check,failed,step,size,choice,reading,strip,guest"`
 	Key  string `json:"key"`
 	Text string `json:"text"`
 	Pane int64  `json:"pane,omitempty" doc:"The pane that it belongs to"`
@@ -137,6 +137,7 @@ type Hindrance struct {
 // State is what sign-off looks at.
 type State struct {
 	Sized     bool    // a size was worked out
+	Guests    []Named // what was put in for now and is in
 	Strip     []Named // what came off and does not count out
 	Odd       []Named // readings that do not fit the rest
 	Chosen    bool    // a material was settled
@@ -162,6 +163,9 @@ func Hindrances(s State) []Hindrance {
 	}
 	for _, n := range s.Strip {
 		out = append(out, Hindrance{Kind: "strip", Key: n.Key, Text: "strip log: " + n.Title})
+	}
+	for _, n := range s.Guests {
+		out = append(out, Hindrance{Kind: "guest", Key: n.Key, Text: "still in: " + n.Title})
 	}
 	for _, n := range s.Odd {
 		out = append(out, Hindrance{Kind: "reading", Key: n.Key, Text: "reading does not fit the rest: " + n.Title})

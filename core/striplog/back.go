@@ -18,13 +18,18 @@ type Line struct {
 	In      int      `json:"in"`
 	Of      int      `json:"of"`
 	Done    bool     `json:"done"`
-	Ready   bool     `json:"ready" doc:"Everything that it holds down is back"`
+	Ready   bool     `json:"ready" doc:"Everything that has to be there first is back"`
+	Waits   string   `json:"waits,omitempty" doc:"What it waits for, in words"`
+	Stands  Stands   `json:"stands,omitempty" enum:",under,round,over"`
+	Suggest Stands   `json:"suggest,omitempty" enum:",under,round,over" doc:"How it usually stands to the pane, while nobody said"`
+	Before  []string `json:"before" doc:"Ids of all that has to be back before it"`
 	Warning []string `json:"warnings" doc:"What is easily mixed up here"`
 }
 
 // OrderBack is the order in which things go back: the reverse of how they came
-// off, except that nothing goes on before what it holds down. Where two are
-// free of each other the later removal goes back first.
+// off, except that nothing goes on before what has to be there first: what it
+// holds down, what somebody said, what stands under or round the pane. Where two
+// are free of each other the later removal goes back first.
 func (l Log) OrderBack() []Line {
 	warn := l.MixUps()
 	placed := map[string]bool{}
@@ -47,8 +52,8 @@ func (l Log) OrderBack() []Line {
 }
 
 func (l Log) free(e Entry, placed map[string]bool) bool {
-	for _, c := range e.Captures {
-		if !placed[c] {
+	for _, before := range l.before(e) {
+		if !placed[before] {
 			return false
 		}
 	}
@@ -61,10 +66,10 @@ func (l Log) line(e Entry, number int, warnings []string) Line {
 	if warnings == nil {
 		n.Warning = []string{}
 	}
-	for _, c := range e.Captures {
-		if under, ok := l.find(c); ok && !under.IsBack() {
-			n.Ready = false
-		}
+	n.Stands, n.Suggest = e.Stands, e.Suggest()
+	n.Before = append([]string{}, l.before(e)...)
+	if w := l.waits(e); w != nil {
+		n.Ready, n.Waits = false, w.Why
 	}
 	n.With = e.with()
 	switch {
@@ -125,11 +130,8 @@ func (l Log) PutBack(id string, in int) (Log, error) {
 		return l, fault.New("in", "a count from 0 up is expected", "count them again")
 	}
 	if in > e.In {
-		for _, c := range e.Captures {
-			if under, ok := l.find(c); ok && !under.IsBack() {
-				return l, fault.New("in", fmt.Sprintf("%s goes in before %s, which holds it down", under.What, e.What),
-					"put that back first")
-			}
+		if w := l.waits(e); w != nil {
+			return l, w
 		}
 	}
 	out := append(Log(nil), l...)

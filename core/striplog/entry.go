@@ -78,6 +78,8 @@ type Entry struct {
 	Count    int      `json:"count" minimum:"1" maximum:"200" doc:"How many came off"`
 	Loosen   bool     `json:"loosen,omitempty" doc:"Only loosened and slid aside, never taken out"`
 	Captures []string `json:"captures,omitempty" maxItems:"40" doc:"Ids of what it holds down or hides"`
+	Stands   Stands   `json:"stands,omitempty" enum:",under,round,over" doc:"How it stands to the pane when it goes back; nothing said is by how it came off"`
+	First    []string `json:"first,omitempty" maxItems:"40" doc:"Ids of what has to be back before it, beside what it holds down"`
 	Facing   string   `json:"facing,omitempty" maxLength:"200" doc:"Up, in, print reads from, open side, gap at"`
 	Fate     Fate     `json:"fate" enum:"back,renew,repair,lost,substitute"`
 	Renewed  int      `json:"renewed,omitempty" minimum:"0" maximum:"200" doc:"Of the count, replaced by new ones"`
@@ -149,26 +151,39 @@ func (l Log) Check() error {
 				return fault.New(at("captures"), "what it holds down is not in the log", "choose one that is")
 			}
 		}
+		for _, f := range e.First {
+			if f == e.ID {
+				return fault.New(at("first"), e.What+" cannot go back before itself", "choose what goes before it")
+			}
+			if _, ok := l.find(f); !ok {
+				return fault.New(at("first"), "what goes before it is not in the log", "choose one that is")
+			}
+		}
+		switch e.Stands {
+		case "", Under, Round, Over:
+		default:
+			return fault.New(at("stands"), fmt.Sprintf("%q is no way to stand to a pane", e.Stands), "under, round or over it")
+		}
 	}
 	return l.loop()
 }
 
-// loop finds parts that hold each other down in a ring.
+// loop finds parts that wait for each other in a ring.
 func (l Log) loop() error {
 	state := map[string]int{} // 1 on the way, 2 done
 	var walk func(e Entry, path []string) error
 	walk = func(e Entry, path []string) error {
 		path = append(path, e.What)
 		if state[e.ID] == 1 {
-			return fault.New("captures", "these hold each other down in a ring: "+strings.Join(path, ", "),
-				"one of them does not")
+			return fault.New("captures", "these wait for each other in a ring: "+strings.Join(path, ", "),
+				"one of them does not hold the next down, or goes back before it")
 		}
 		if state[e.ID] == 2 {
 			return nil
 		}
 		state[e.ID] = 1
-		for _, c := range e.Captures {
-			under, _ := l.find(c)
+		for _, before := range l.before(e) {
+			under, _ := l.find(before)
 			if err := walk(under, path); err != nil {
 				return err
 			}

@@ -10,6 +10,7 @@ import (
 	"golang.org/x/sync/errgroup"
 
 	"freshshard/core/fit"
+	"freshshard/core/guest"
 	"freshshard/core/length"
 	"freshshard/core/own"
 	"freshshard/core/prove"
@@ -130,6 +131,7 @@ type job struct {
 	object   func(*record.Object)
 	seen     shop.Seen
 	strip    []striplog.Entry
+	guests   []guest.Guest
 	readings []said
 	settle   string // material
 	thick    float64
@@ -176,6 +178,11 @@ func fill(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job,
 	}
 	for _, e := range j.strip {
 		if err := s.AddStrip(ctx, by, "", id, e); err != nil {
+			return err
+		}
+	}
+	for _, g := range j.guests {
+		if err := s.PutIn(ctx, by, "", shop.First(id), g); err != nil {
 			return err
 		}
 	}

@@ -3,6 +3,7 @@ package demo
 import (
 	"freshshard/core/diagnose"
 	"freshshard/core/fit"
+	"freshshard/core/guest"
 	"freshshard/core/length"
 	"freshshard/core/setting"
 	"freshshard/core/striplog"
@@ -72,7 +73,7 @@ func jobs() []job {
 			},
 			seen: shop.Seen{Evidence: diagnose.Evidence{"look": "dice", "doing": "wet", "glass": "right"},
 				OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}, Cause: "thermal-shock"},
-			strip: ovenDoor(),
+			strip: ovenDoor(), guests: []guest.Guest{{What: "a wedge under the door", Before: "door-on"}},
 			steps: 11, settle: "toughened", thick: 5,
 			readings: rect("412", "412", "188", "188.5", said{fit.Ledge, "16", rule}, said{fit.Reach, "19", rule},
 				said{fit.Rising, "453", tape}, said{fit.Falling, "452.5", tape}, said{fit.DepthTop, "14", cal},

@@ -2,6 +2,7 @@ package exchange
 
 import (
 	"fmt"
+	"strings"
 
 	"freshshard/core/prove"
 	"freshshard/internal/shop"
@@ -37,6 +38,15 @@ func (t ticket) overs() []overLine {
 			l.body += "Nobody has taken it on."
 		}
 		out = append(out, l)
+	}
+	for _, g := range t.v.Guests {
+		if g.Stays && g.Out == nil {
+			body := "Noted by " + g.By + "."
+			if g.Seen {
+				body = "It will be seen. " + body
+			}
+			out = append(out, overLine{"Stays in for good: " + strings.TrimSuffix(g.What+", "+g.Where, ", "), body})
+		}
 	}
 	titles := map[string]string{}
 	for _, s := range t.v.Reckoning.Plan.Steps {

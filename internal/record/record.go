@@ -9,6 +9,7 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/fit"
+	"freshshard/core/guest"
 	"freshshard/core/length"
 	"freshshard/core/own"
 	"freshshard/core/pane"
@@ -205,6 +206,16 @@ type Diagnosis struct {
 	Version  int               `json:"version"`
 }
 
+// Guest is one thing that was put in only for now. Out is nil while it is in.
+type Guest struct {
+	ID int64 `json:"id"`
+	guest.Guest
+	By    string     `json:"by"`
+	At    time.Time  `json:"at"`
+	OutBy string     `json:"out_by,omitempty"`
+	Out   *time.Time `json:"out,omitempty"`
+}
+
 // StripEntry is one thing that came off, with who noted it.
 type StripEntry struct {
 	Entry    striplog.Entry `json:"entry"`
@@ -240,6 +251,7 @@ type Job struct {
 	Object     Object       `json:"object"`
 	Panes      []Pane       `json:"panes,omitempty" doc:"In the order of their numbers"`
 	Strip      []StripEntry `json:"strip" doc:"What came off, in the order of removal"`
+	Guests     []Guest      `json:"guests" maxItems:"60" doc:"What was put in only for now, those that are out among them"`
 	Photos     []Photo      `json:"photos"`
 	Ticket     *Ticket      `json:"ticket,omitempty"`
 	Carried    *Carriage    `json:"carried,omitempty" doc:"It was brought in from a document"`

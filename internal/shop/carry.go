@@ -325,6 +325,18 @@ func (b bringing) work(ctx context.Context, id int64, j record.Job) error {
 			return err
 		}
 	}
+	for _, g := range j.Guests {
+		guest, err := b.t.AddGuest(ctx, id, g.Guest, b.by, b.when(g.At))
+		if err != nil {
+			return err
+		}
+		if g.Out != nil {
+			at := b.when(*g.Out)
+			if err := b.t.SetGuestOut(ctx, id, guest, &b.by, &at); err != nil {
+				return err
+			}
+		}
+	}
 	for _, p := range j.Panes {
 		if err := b.pane(ctx, p); err != nil {
 			return err

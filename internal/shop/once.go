@@ -141,7 +141,7 @@ func (s *Shop) TickAll(ctx context.Context, by record.Account, job int64, step s
 				continue
 			}
 			title = st.Title
-			if w := b.reck.Plan.Wait(st, b.standing, s.Now()); w != nil {
+			if w := s.waitOf(&j, b, st); w != nil {
 				why = paneName(*p) + ", " + w.Why
 				continue
 			}

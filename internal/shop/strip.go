@@ -3,6 +3,7 @@ package shop
 import (
 	"context"
 	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -192,6 +193,9 @@ func (s *Shop) DropStrip(ctx context.Context, by record.Account, job int64, id s
 		for _, e := range l {
 			if holds(e, id) {
 				return store.Change{}, fault.New("captures", e.What+" is noted to hold it down", "change that one first")
+			}
+			if slices.Contains(e.First, id) {
+				return store.Change{}, fault.New("first", "it was said to go in before "+e.What, "change that one first")
 			}
 		}
 		return store.Change{Noun: "strip", Item: id, Action: "dropped", Said: "strip log: " + was.Entry.What + " taken out",

@@ -10,6 +10,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
+	"freshshard/core/guest"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
@@ -32,6 +33,8 @@ type View struct {
 	Reckoning  reckon.Reckoning  `json:"reckoning"`
 	Route      []route.Leg       `json:"route"`
 	Strip      Strip             `json:"strip"`
+	Guests     []GuestView       `json:"guests" doc:"What was put in only for now"`
+	MayPutIn   []UsualView       `json:"may_put_in" doc:"What is often put in, each with the last step before which it can be reached"`
 	Checks     []CheckView       `json:"checks"`
 	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps the job from being signed off, all panes together"`
 	Stops      []PaneStop        `json:"stops" doc:"What is beyond its limit, of all panes, those that an owner took on among them"`
@@ -252,9 +255,10 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 	}
 	v.Late = !j.Signed && late(j.PromisedAt, v.MinutesTo, s.Now())
 	v.Route = benches[on].route
+	v.guests(benches[on])
 	v.Hindrances, v.Stops, v.Waits = v.hindrances(), v.stops(), []plan.Wait{}
 	if !j.Signed {
-		v.Waits = s.waits(benches, on)
+		v.Waits = s.waits(&j, benches, on)
 	}
 	v.Object = drawing.Object(v.onObject())
 	v.Job.Panes = nil
@@ -263,7 +267,7 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 
 // waits are the steps of the pane on the table that cannot be ticked yet; those
 // that are done once for the object wait for all of its panes.
-func (s *Shop) waits(benches []benchView, on int) []plan.Wait {
+func (s *Shop) waits(j *record.Job, benches []benchView, on int) []plan.Wait {
 	b := benches[on]
 	out := b.reck.Plan.Waits(b.standing, s.Now())
 	for i, o := range benches {
@@ -277,6 +281,12 @@ func (s *Shop) waits(benches []benchView, on int) []plan.Wait {
 			}
 			w.Why = paneName(o.pane) + ", " + w.Why
 			out = append(out, w)
+		}
+	}
+	for _, st := range b.reck.Plan.Steps {
+		why := guest.In(st.Key, inside(j))
+		if why != "" && !b.done[st.Key] && !slices.ContainsFunc(out, func(k plan.Wait) bool { return k.Step == st.Key }) {
+			out = append(out, plan.Wait{Step: st.Key, Why: why})
 		}
 	}
 	return out
@@ -446,7 +456,7 @@ func (v View) stops() []PaneStop {
 
 // hindrances are those of all panes, stops first, and of the strip log once.
 func (v View) hindrances() []prove.Hindrance {
-	strip := prove.State{Sized: true, Chosen: true}
+	strip := prove.State{Sized: true, Chosen: true, Guests: guestsIn(&v.Job)}
 	for _, c := range v.Strip.Open {
 		strip.Strip = append(strip.Strip, prove.Named{Key: c.ID, Title: c.What + ", " + c.Say})
 	}

@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/guest"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
@@ -194,6 +195,9 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 // object, on any other pane that has it.
 func (s *Shop) waitOf(j *record.Job, b benchView, st plan.Step) *plan.Wait {
 	w := b.reck.Plan.Wait(st, b.standing, s.Now())
+	if why := guest.In(st.Key, inside(j)); why != "" && w == nil {
+		w = &plan.Wait{Step: st.Key, Why: why}
+	}
 	for i := range j.Panes {
 		q := &j.Panes[i]
 		if w != nil || !st.Once || q.ID == b.pane.ID {

@@ -34,7 +34,7 @@ func scanJob(r *sql.Rows) (record.Job, error) {
 		carried.At = *carriedAt
 		j.Carried = &carried
 	}
-	j.Photos, j.Strip, j.Panes = []record.Photo{}, []record.StripEntry{}, []record.Pane{}
+	j.Photos, j.Strip, j.Panes, j.Guests = []record.Photo{}, []record.StripEntry{}, []record.Pane{}, []record.Guest{}
 	return j, json.Unmarshal(exposure, &o.Exposure)
 }
 
@@ -71,7 +71,7 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		found[i].Own = laid
 	}
-	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped,
+	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped, s.guests,
 		s.tickets} {
 		if err := fill(ctx, in, args, byID); err != nil {
 			return nil, err

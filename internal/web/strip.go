@@ -6,6 +6,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/core/guest"
 	"freshshard/core/striplog"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
@@ -26,6 +27,11 @@ type StripBack struct {
 // StripFrom is the job whose strip log is copied.
 type StripFrom struct {
 	From int64 `json:"from"`
+}
+
+// GuestOut says whether something is out.
+type GuestOut struct {
+	Out bool `json:"out"`
 }
 
 // EntryID is one entry of a job's strip log.
@@ -56,6 +62,21 @@ func (v *Server) stripRoutes(api huma.API) {
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.DropStrip(ctx, who(ctx), in.ID, in.Entry, in.Version))
 	})
+	register(v, api, op("put-in", http.MethodPost, "/api/jobs/{id}/guests", "Note what is put in only for now"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Keyed[guest.Guest]
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.PutIn(ctx, who(ctx), in.Key, in.bench(), in.Body))
+		})
+	register(v, api, op("take-out", http.MethodPut, "/api/jobs/{id}/guests/{guest}", "Say that it is out, or in again"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Guest int64 `path:"guest"`
+			Body  GuestOut
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.TakeOut(ctx, who(ctx), in.ID, in.Guest, in.Body.Out))
+		})
 	register(v, api, op("putBack", http.MethodPut, "/api/jobs/{id}/strip/{entry}/back", "Say how many are back in"),
 		func(ctx context.Context, in *struct {
 			EntryID

@@ -281,6 +281,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/guests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note what is put in only for now */
+        post: operations["put-in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/guests/{guest}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say that it is out, or in again */
+        put: operations["take-out"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/history": {
         parameters: {
             query?: never;
@@ -1877,6 +1911,15 @@ export interface components {
             name: string;
             origin: string;
         };
+        GuestGuest: {
+            /** @description Key of the step before which it must be out; empty for one that stays */
+            before?: string;
+            /** @description It stays and will be seen */
+            seen?: boolean;
+            stays?: boolean;
+            what: string;
+            where?: string;
+        };
         HandoverLine: {
             text: string;
             title: string;
@@ -2488,7 +2531,7 @@ export interface components {
         ProveHindrance: {
             key: string;
             /** @enum {string} */
-            kind: "stop" | "check" | "failed" | "step" | "size" | "choice" | "reading" | "strip";
+            kind: "stop" | "check" | "failed" | "step" | "size" | "choice" | "reading" | "strip" | "guest";
             /**
              * Format: int64
              * @description The pane that it belongs to
@@ -2707,6 +2750,23 @@ export interface components {
             noun: string;
             said: string;
         };
+        RecordGuest: {
+            /** Format: date-time */
+            at: string;
+            /** @description Key of the step before which it must be out; empty for one that stays */
+            before?: string;
+            by: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            out?: string;
+            out_by?: string;
+            /** @description It stays and will be seen */
+            seen?: boolean;
+            stays?: boolean;
+            what: string;
+            where?: string;
+        };
         RecordJob: {
             /** @description It was brought in from a document */
             carried?: components["schemas"]["RecordCarriage"];
@@ -2714,6 +2774,8 @@ export interface components {
             created_at: string;
             created_by: string;
             customer: components["schemas"]["RecordCustomer"];
+            /** @description What was put in only for now, those that are out among them */
+            guests: components["schemas"]["RecordGuest"][];
             /** Format: int64 */
             id: number;
             object: components["schemas"]["RecordObject"];
@@ -3175,6 +3237,25 @@ export interface components {
              * @description Of the pane, as the person saw it
              */
             version: number;
+        };
+        ShopGuestView: {
+            /** Format: date-time */
+            at: string;
+            /** @description Key of the step before which it must be out; empty for one that stays */
+            before?: string;
+            by: string;
+            /** Format: int64 */
+            id: number;
+            /** @description The last step before which it can be reached; empty for one that stays */
+            last: string;
+            /** Format: date-time */
+            out?: string;
+            out_by?: string;
+            /** @description It stays and will be seen */
+            seen?: boolean;
+            stays?: boolean;
+            what: string;
+            where?: string;
         };
         ShopHeard: {
             /**
@@ -3646,13 +3727,26 @@ export interface components {
             /** Format: date-time */
             waits_until?: string;
         };
+        ShopUsualView: {
+            before: string;
+            id: string;
+            last: string;
+            may_stay?: boolean;
+            shut: string[];
+            what: string;
+            why: string;
+        };
         ShopView: {
             checks: components["schemas"]["ShopCheckView"][];
+            /** @description What was put in only for now */
+            guests: components["schemas"]["ShopGuestView"][];
             /** @description What keeps the job from being signed off, all panes together */
             hindrances: components["schemas"]["ProveHindrance"][];
             job: components["schemas"]["RecordJob"];
             /** @description The promise has passed, or the work left no longer fits before it */
             late: boolean;
+            /** @description What is often put in, each with the last step before which it can be reached */
+            may_put_in: components["schemas"]["ShopUsualView"][];
             /**
              * Format: int64
              * @description Hands-on minutes that are left, all panes together
@@ -3708,6 +3802,8 @@ export interface components {
             facing?: string;
             /** @enum {string} */
             fate: "back" | "renew" | "repair" | "lost" | "substitute";
+            /** @description Ids of what has to be back before it, beside what it holds down */
+            first?: string[];
             held: components["schemas"]["StriplogHeld"];
             id: string;
             /**
@@ -3730,6 +3826,11 @@ export interface components {
              */
             renewed?: number;
             spot?: components["schemas"]["StriplogSpot"];
+            /**
+             * @description How it stands to the pane when it goes back; nothing said is by how it came off
+             * @enum {string}
+             */
+            stands?: "" | "under" | "round" | "over";
             what: string;
             where?: string;
         };
@@ -3771,6 +3872,8 @@ export interface components {
         };
         StriplogLine: {
             bag?: string;
+            /** @description Ids of all that has to be back before it */
+            before: string[];
             done: boolean;
             facing?: string;
             id: string;
@@ -3780,12 +3883,21 @@ export interface components {
             number: number;
             /** Format: int64 */
             of: number;
-            /** @description Everything that it holds down is back */
+            /** @description Everything that has to be there first is back */
             ready: boolean;
             /** @description What to do */
             say: string;
             /** @description Slid back and snugged; nothing goes in */
             slide?: boolean;
+            /** @enum {string} */
+            stands?: "" | "under" | "round" | "over";
+            /**
+             * @description How it usually stands to the pane, while nobody said
+             * @enum {string}
+             */
+            suggest?: "" | "under" | "round" | "over";
+            /** @description What it waits for, in words */
+            waits?: string;
             /** @description What is easily mixed up here */
             warnings: string[];
             /** @description The fastener to use */
@@ -3861,6 +3973,9 @@ export interface components {
             cure?: string;
             field: string;
             why: string;
+        };
+        WebGuestOut: {
+            out: boolean;
         };
         WebHeldChange: {
             /** @enum {string} */
@@ -4820,6 +4935,86 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordRow"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    "put-in": {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GuestGuest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    "take-out": {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                guest: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebGuestOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
                 };
             };
             /** @description Error */

@@ -2,6 +2,7 @@ import type { StripLine, View } from "../../api/types";
 import { PackStack } from "../../bench/PackStack";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
+import { GoesBack } from "./GoesBack";
 import { type StripTools, useStrip } from "./useStrip";
 
 /** The strip log backwards, line by line, counts ticked. */
@@ -68,6 +69,11 @@ function BackLine({
 			{!line.done && (
 				<>
 					{line.with && <p className="text-[15px] text-ink-2">{line.with}</p>}
+					{line.waits && (
+						<p className="text-[15px] text-ink-2" data-back-waits={line.id}>
+							Not yet: {line.waits}.
+						</p>
+					)}
 					{line.facing && <p className="text-[15px]">Faces: {line.facing}</p>}
 					{line.warnings.map((w) => (
 						<p
@@ -78,6 +84,9 @@ function BackLine({
 						</p>
 					))}
 				</>
+			)}
+			{!line.done && !view.job.signed && (
+				<GoesBack line={line} view={view} strip={strip} />
 			)}
 			<p className="flex flex-wrap items-center gap-3 pt-1">
 				<span className="font-figure text-xl font-semibold">

@@ -5,6 +5,7 @@ import { PlainDrawing } from "../../bench/PlainDrawing";
 import { CautionLine } from "../../parts/CautionLine";
 import { FigureLine } from "../../parts/FigureLine";
 import { ChooseStation } from "./ChooseStation";
+import { Guests } from "./Guests";
 import { OldPane } from "./OldPane";
 import { OrderLine } from "./OrderLine";
 import { ProveStation } from "./ProveStation";
@@ -22,6 +23,9 @@ type Props = {
 	station: string;
 	onPlace: (place: string) => void;
 };
+
+// Where things are put in only for now.
+const guested = ["strip", "prepare", "set", "hold", "refit"];
 
 // Where something touches the pane.
 const touching = ["prepare", "set", "refit"];
@@ -85,6 +89,7 @@ export const Reckoning = memo(function Reckoning({
 			{station === "source" && <SourceStation view={view} />}
 			{station === "prove" && <Stops view={view} stops={view.stops} />}
 			<StepList view={view} station={station} />
+			{guested.includes(station) && <Guests view={view} />}
 			{touching.includes(station) && <Touch view={view} />}
 			{station === "strip" && <StripLog view={view} />}
 			{station === "refit" && <Rebuild view={view} />}
