@@ -113,6 +113,12 @@ func TestRefuse(t *testing.T) {
 }
 
 func TestShow(t *testing.T) {
+	// Below 12 mm to the nearest 1/64, from there to 1/32.
+	for mm, want := range map[float64]string{11.9: "15/32 in", 12.3: "15/32 in +0.4 mm"} {
+		if got := Show(mm, MM).Other; got != want {
+			t.Errorf("%v mm: %q, want %q", mm, got, want)
+		}
+	}
 	for _, c := range []struct {
 		mm          float64
 		unit        Unit

@@ -27,6 +27,7 @@ func TestLegs(t *testing.T) {
 		{"readings missing though the steps are ticked", Progress{Steps: steps(6), Missing: 3, Checks: [2]int{0, 7}},
 			"measure", "3 to read"},
 		{"an odd reading holds it", Progress{Steps: steps(6), Odd: 1, Checks: [2]int{0, 7}}, "measure", "odd reading"},
+		{"nothing is missing, the step is open", Progress{Steps: steps(4), Checks: [2]int{0, 7}}, "measure", ""},
 		{"no material", Progress{Steps: steps(8), Checks: [2]int{0, 7}}, "choose", "open"},
 		{"something is still out", Progress{Steps: steps(20), Chosen: true, Out: 2, Checks: [2]int{7, 7}}, "refit",
 			"2 still out"},

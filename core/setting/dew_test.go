@@ -18,6 +18,12 @@ func TestDewPoint(t *testing.T) {
 			t.Errorf("%v °C, %v %%: %v, %v, want %v", c.air, c.damp, d, err, c.want)
 		}
 	}
+	// The air that there is, and no other.
+	for air, good := range map[float64]bool{-45: true, -45.1: false, 60: true, 60.1: false} {
+		if _, err := DewPoint(air, 50); (err == nil) != good {
+			t.Errorf("%v °C: %v", air, err)
+		}
+	}
 	// Damper or warmer air never dews later.
 	last := -100.0
 	for rh := 1.0; rh <= 100; rh++ {

@@ -41,6 +41,13 @@ func TestOf(t *testing.T) {
 }
 
 func TestNum(t *testing.T) {
+	// Small numbers keep their digits, large ones do not gain any.
+	for v, want := range map[float64]string{0: "x = 0 mm", 1.23456: "x = 1.23 mm", 0.123456: "x = 0.1235 mm",
+		0.01: "x = 0.01 mm", 0.0012345678: "x = 0.0012346 mm"} {
+		if got := Fill("x", nil, v, "mm"); got != want {
+			t.Errorf("%v: %q, want %q", v, got, want)
+		}
+	}
 	for _, c := range []struct {
 		v    float64
 		dec  int

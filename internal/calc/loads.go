@@ -10,6 +10,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/setting"
 	"freshshard/core/strength"
+	"freshshard/core/striplog"
 	"freshshard/core/witness"
 )
 
@@ -107,6 +108,11 @@ func loadTopics() []Topic {
 		{"witness", "the size that several readings of a pane stand for, and which of them lies", WitnessIn{2,
 			[]witness.Heard{{Kind: "opening", Value: 270}, {Kind: "old", Value: 258}, {Kind: "neighbour", Value: 266.4}}},
 			with(func(in WitnessIn) (witness.Joined, error) { return witness.Join(in.Heard, in.Clearance) })},
+		{"order", "what goes back in which order, from what came off and what goes before what", striplog.Log{
+			{ID: "bead", What: "bead", Kind: striplog.Trim, Count: 1, Fate: striplog.Back, Stands: striplog.Over},
+			{ID: "pane", What: "pane", Kind: striplog.Pane, Count: 1, Fate: striplog.Renew},
+			{ID: "block", What: "setting blocks", Kind: striplog.Part, Count: 2, Fate: striplog.Back, Stands: striplog.Under}},
+			with(func(l striplog.Log) ([]striplog.Line, error) { return l.OrderBack(), l.Check() })},
 		{"touch", "what may touch a pane, its frame and its seals", TouchIn{[]string{"polycarbonate", "bronze"},
 			[]string{"rubber"}}, with(runTouch)},
 	}

@@ -1,0 +1,134 @@
+package fit
+
+import (
+	"math"
+	"strings"
+	"testing"
+
+	"freshshard/core/fault"
+	"freshshard/core/length"
+	"freshshard/core/outline"
+	"freshshard/core/working"
+)
+
+// A doubt of a quarter of the reading is refused, but where a reading may be
+// nothing: a mark that is 2 mm off the middle may be doubtful by 1.
+func TestDoubtAgainstItsReading(t *testing.T) {
+	for _, c := range []struct {
+		place       Place
+		value, doub float64
+		refused     bool
+	}{{WidthTop, 100, 25, false}, {WidthTop, 100, 25.1, true}, {MarkShift, 2, 1, false}, {Ledge, 10, 2.6, true}} {
+		err := c.place.Check(length.Reading{Value: c.value, Doubt: c.doub})
+		if (fault.Of(err) != nil) != c.refused {
+			t.Errorf("%s %v ±%v: %v", c.place, c.value, c.doub, err)
+		}
+	}
+}
+
+// What the trade likes is a least, as is what must be had.
+func TestWishIsALeast(t *testing.T) {
+	seen := 0
+	r := solve(t, problem(t, "bead-brads", map[Place]string{WidthTop: "300", WidthBottom: "300", HeightLeft: "200",
+		HeightRight: "200", Ledge: "6"}))
+	for _, f := range r.Figures {
+		if f.Wish != nil {
+			seen++
+			if f.Wish.Sense != working.AtLeast || f.Limit.Sense != working.AtLeast || f.Wish.Value <= f.Limit.Value {
+				t.Errorf("%s: likes %+v, must have %+v", f.Key, f.Wish, f.Limit)
+			}
+		}
+	}
+	if seen == 0 {
+		t.Error("nothing is liked")
+	}
+}
+
+// A tube that stands in each socket exactly as deep as it must, as read, asks to
+// look again; a hair less and it stops.
+func TestTubeAtItsLimit(t *testing.T) {
+	for _, c := range []struct {
+		stop string
+		want working.Verdict
+	}{{"10.5 ±0", working.Warn}, {"9.9 ±0", working.Stop}, {"20 ±0", working.Good}} {
+		p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0", StopDepth: c.stop, TubeOutside: "12.7 ±0", TubeWall: "2.4 ±0"})
+		p.Limits.Bite.V, p.Limits.Stays.V = 5, 5
+		r := solve(t, p)
+		f := figure(t, r, "engage_ends")
+		each := (r.Order.H - 250) / 2
+		if f.Verdict != c.want {
+			t.Errorf("stop of %s: %s, order %v, %v in each", c.stop, f.Verdict, r.Order.H, each)
+		}
+	}
+	p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0", StopDepth: "14 ±0", TubeOutside: "12.7 ±0", TubeWall: "2.4 ±0"})
+	if r := solve(t, p); r.Nominal.H != 264 || figure(t, r, "nominal_length").Value != 264 {
+		t.Errorf("nominal %v", r.Nominal.H)
+	}
+}
+
+// A shape stands inside its opening by the larger of both offsets, and the number
+// lies at a measure of the shape: the one that is called as the direction, or the
+// first.
+func TestOffsetOfAShape(t *testing.T) {
+	for _, c := range []struct {
+		kind  string
+		m     outline.Values
+		place Place
+	}{{"circle", outline.Values{"diameter": 300}, ShapePlace("diameter")},
+		{"round-top", outline.Values{"width": 300, "spring": 400, "rise": 150}, ShapePlace("width")}} {
+		p := shaped(t, c.kind, 0, c.m)
+		r := solve(t, p)
+		f := figure(t, r, "order_offset")
+		w, h := r.Opening.Outer.Box().Width()-r.Order.W, r.Opening.Outer.Box().Height()-r.Order.H
+		if f.Place != string(c.place) || math.Abs(f.Value-math.Max(w, h)/2) > 1e-6 {
+			t.Errorf("%s: %v at %s; %v and %v off", c.kind, f.Value, f.Place, w, h)
+		}
+	}
+}
+
+// A drawn outline may be off by up to 50 mm a side, and by a traced line's doubt
+// where nobody said.
+func TestDrawnDoubt(t *testing.T) {
+	path, err := outline.Circle(400)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for d, good := range map[float64]bool{0: true, 50: true, 50.1: false, -0.1: false} {
+		s := Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: path, Holes: []outline.Path{}}, Doubt: d}
+		if err := s.Check("rebate"); (err == nil) != good {
+			t.Errorf("%v: %v", d, err)
+		}
+	}
+	if drawnDoubt != length.Traced.Doubt(false) {
+		t.Errorf("a drawn side is off by %v", drawnDoubt)
+	}
+}
+
+// Leaning to the left and to the right are told apart.
+func TestLeans(t *testing.T) {
+	for side, diagonals := range map[string][2]string{"right": {"506", "494"}, "left": {"494", "506"}} {
+		r := solve(t, problem(t, "putty-points", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300",
+			HeightRight: "300", Ledge: "12", Rising: diagonals[0], Falling: diagonals[1]}))
+		if f := figure(t, r, "skew"); !strings.Contains(f.Sentence, "leaning to the "+side) {
+			t.Errorf("%v: %s", diagonals, f.Sentence)
+		}
+	}
+}
+
+// At exactly the largest that goes in it fits, and at exactly the smallest that
+// holds: what is drawn is counted at its own bounds.
+func TestSharesAtTheirBounds(t *testing.T) {
+	q := thresholds{in: 300, hold: 298, free: 299.5}
+	for _, c := range []struct {
+		size float64
+		all  float64
+	}{{298, 1}, {297.9, 0}, {299.5, 1}, {299.6, 0}, {300, 0}} {
+		for way, t2 := range map[string][2][]thresholds{"across": {{q}, nil},
+			"both": {{{in: 1e9, hold: 0, free: 1e9}}, {q}}} {
+			size := Size{c.size, c.size}
+			if _, _, _, all := shares(t2, size); all != c.all {
+				t.Errorf("%s, %v: %v", way, c.size, all)
+			}
+		}
+	}
+}
