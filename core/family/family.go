@@ -107,6 +107,7 @@ type Step struct {
 type Check struct {
 	Key      string   `json:"key"`
 	Once     bool     `json:"once,omitempty" doc:"Proved once for the object"`
+	Try      []string `json:"try,omitempty" doc:"What to change, one at a time, when it fails"`
 	Text     string   `json:"text"`
 	Pass     string   `json:"pass,omitempty"`
 	Measure  *Measure `json:"measure,omitempty"`

@@ -34,6 +34,7 @@ type Answer struct {
 type Check struct {
 	Key     string         `json:"key"`
 	Once    bool           `json:"once" doc:"Proved once for the object"`
+	Try     []string       `json:"try" doc:"What to change, one at a time, when it fails"`
 	Text    string         `json:"text"`
 	Pass    string         `json:"pass,omitempty" doc:"What good looks like"`
 	Unit    string         `json:"unit,omitempty" doc:"Set when a number is wanted"`
@@ -49,7 +50,7 @@ type Check struct {
 func Checks(f family.Family) []Check {
 	out := make([]Check, 0, len(f.Checks))
 	for _, c := range f.Checks {
-		k := Check{Key: c.Key, Once: c.Once, Text: c.Text, Pass: c.Pass, May: c.Optional, After: append([]string{}, c.After...)}
+		k := Check{Key: c.Key, Once: c.Once, Try: append([]string{}, c.Try...), Text: c.Text, Pass: c.Pass, May: c.Optional, After: append([]string{}, c.After...)}
 		if m := c.Measure; m != nil {
 			o := m.Limit.Origin.Of("")
 			k.Unit = m.Unit

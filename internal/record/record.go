@@ -156,6 +156,7 @@ type Trial struct {
 	Check   string    `json:"check" maxLength:"40"`
 	Value   *float64  `json:"value,omitempty"`
 	Finding string    `json:"finding" maxLength:"500"`
+	Changed string    `json:"changed,omitempty" maxLength:"200" doc:"What was changed before it was tried again"`
 	By      string    `json:"by" maxLength:"80"`
 	Author  string    `json:"-"`
 	At      time.Time `json:"at"`

@@ -83,10 +83,10 @@ func TestUndoingWork(t *testing.T) {
 	if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Reopen(ctx, tor, First(id), "paper", 1); err != nil {
+	if err := s.Reopen(ctx, tor, First(id), "paper", 1, ""); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Reopen(ctx, tor, First(id), "paper", 1); err != nil {
+	if err := s.Reopen(ctx, tor, First(id), "paper", 1, ""); err != nil {
 		t.Errorf("opening an open check: %v", err)
 	}
 	if n := len(view1(t, s, id).Pane.Answers); n != 0 {
@@ -134,7 +134,7 @@ func TestTicketStaysAsItWas(t *testing.T) {
 		"object":    s.SetObject(ctx, tor, id, before.Job.Object),
 		"job":       s.SetJob(ctx, tor, id, before.Job),
 		"step":      s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "open"}),
-		"check":     s.Reopen(ctx, tor, First(id), "gap", 1),
+		"check":     s.Reopen(ctx, tor, First(id), "gap", 1, ""),
 		"diagnosis": s.Diagnose(ctx, tor, First(id), Seen{Evidence: diagnose.Evidence{}, Version: 1}),
 		"strip":     s.AddStrip(ctx, tor, "", id, came("x", 1)),
 		"put back":  s.PutBack(ctx, tor, id, "e1", 1, 1),

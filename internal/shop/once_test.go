@@ -117,6 +117,9 @@ func TestThreePanesTwoSound(t *testing.T) {
 			t.Errorf("pane %d: isolating stands not on it, %v", p.Number, err)
 		}
 	}
+	if w := view1(t, s, id); w.Panes[1].Untouched || !w.Panes[2].Untouched {
+		t.Error("what is done once counts as done to each")
+	}
 	if err := s.Tick(ctx, tor, third, "isolate", Done{Outcome: "open", Seen: 1}); err != nil {
 		t.Fatal(err)
 	}

@@ -138,7 +138,7 @@ func TestNothingIsOverwrittenUnseen(t *testing.T) {
 			}},
 		{"check", func(by record.Account) error { return s.Answer(ctx, by, at, "paper", pass) },
 			func(by record.Account) error { return s.Answer(ctx, by, at, "paper", fail) }},
-		{"reopened check", func(by record.Account) error { return s.Reopen(ctx, by, at, "paper", 1) },
+		{"reopened check", func(by record.Account) error { return s.Reopen(ctx, by, at, "paper", 1, "") },
 			func(by record.Account) error { f := fail; f.Seen = 1; return s.Answer(ctx, by, at, "paper", f) }},
 		{"material", func(by record.Account) error {
 			return s.Choose(ctx, by, at, Settle{Material: "glass-ceramic", Thickness: 4})

@@ -312,7 +312,7 @@ func TestAFailureStaysOnTheRecord(t *testing.T) {
 		}
 	}
 	answer(prove.Fail, "loose at the hinge", 0)
-	if err := s.Reopen(ctx, tor, First(id), "paper", 1); err != nil {
+	if err := s.Reopen(ctx, tor, First(id), "paper", 1, "the keeper a hair nearer"); err != nil {
 		t.Fatal(err)
 	}
 	answer(prove.Fail, "still loose", 0)
@@ -321,8 +321,11 @@ func TestAFailureStaysOnTheRecord(t *testing.T) {
 		if c.Key != "paper" {
 			continue
 		}
+		if len(c.Try) == 0 {
+			t.Error("nothing is said to try")
+		}
 		if c.Outcome != prove.Pass || len(c.Trials) != 2 || c.Trials[0].Finding != "loose at the hinge" ||
-			c.Trials[1].Finding != "still loose" || c.Trials[0].By != "Tor" {
+			c.Trials[0].Changed != "the keeper a hair nearer" || c.Trials[1].Finding != "still loose" || c.Trials[0].By != "Tor" {
 			t.Errorf("%+v", c)
 		}
 	}

@@ -198,8 +198,9 @@ type benchView struct {
 	done   map[string]bool
 	left   int
 
-	standing plan.Standing
-	stops    []prove.Stop
+	untouched bool // nothing was noted on the pane itself
+	standing  plan.Standing
+	stops     []prove.Stop
 }
 
 // Fixed is what the ticket keeps of one pane.
@@ -293,7 +294,7 @@ func (s *Shop) waits(j *record.Job, benches []benchView, on int) []plan.Wait {
 }
 
 func benchOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep depth) benchView {
-	b := benchView{pane: together(j, p), done: map[string]bool{}}
+	b := benchView{pane: together(j, p), done: map[string]bool{}, untouched: untouched(p)}
 	if was != nil {
 		b.reck = was.of(p.Number)
 	} else {
@@ -348,6 +349,13 @@ func sent(r reckon.Reckoning, stage reckon.Stage) any {
 	return r
 }
 
+// untouched says whether nothing was read, seen or done on a pane itself; what was
+// done once for the object on another one is not its own.
+func untouched(p *record.Pane) bool {
+	return len(p.Readings)+len(p.Ticks)+len(p.Answers)+len(p.Trials)+len(p.Taken) == 0 && p.Choice == nil &&
+		p.Diagnosis == nil
+}
+
 // paneName is what a pane is called, by its number when nobody named it.
 func paneName(p record.Pane) string {
 	if p.Name != "" {
@@ -365,8 +373,7 @@ func (s *Shop) stateOf(b benchView) PaneState {
 	p := b.pane
 	st := PaneState{ID: p.ID, Number: p.Number, Name: paneName(p), Family: b.reck.Family.Name, Spot: p.Spot, State: "done",
 		Order: b.reck.Order, Version: p.Version,
-		Untouched: len(p.Readings)+len(p.Ticks)+len(p.Answers)+len(p.Trials)+len(p.Taken) == 0 && p.Choice == nil &&
-			p.Diagnosis == nil}
+		Untouched: b.untouched}
 	for _, l := range b.route {
 		st.Open += l.Open
 		if l.State == route.Now && !b.finished() {

@@ -284,7 +284,7 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		if a.Version != in.Seen+1 {
 			return store.Change{}, s.answerConflict(last, check)
 		}
-		if err := s.keepTrial(ctx, t, p, last, by); err != nil {
+		if err := s.keepTrial(ctx, t, p, last, by, ""); err != nil {
 			return store.Change{}, err
 		}
 		return store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome),
@@ -295,7 +295,7 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 // keepTrial puts an answer that failed on the record before another one takes
 // its place.
 func (s *Shop) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, last *record.Answer,
-	by record.Account) error {
+	by record.Account, changed string) error {
 	if last == nil || last.Answer.Outcome != prove.Fail {
 		return nil
 	}
@@ -303,7 +303,7 @@ func (s *Shop) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, last 
 		return fault.New("outcome", "this was tried as often as anybody tries", "look for another cause")
 	}
 	return t.AddTrial(ctx, p.ID, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
-		Author: last.By, At: last.At}, by.ID)
+		Changed: changed, Author: last.By, At: last.At}, by.ID)
 }
 
 func sameAnswer(a, b prove.Answer) bool {
@@ -320,8 +320,13 @@ func (s *Shop) answerConflict(last *record.Answer, check string) error {
 }
 
 // Reopen takes the answer of a check back. seen is the version that the person
-// saw; a check that is open already is as wanted.
-func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check string, seen int) error {
+// saw; a check that is open already is as wanted. changed is what was changed
+// after it failed, before it is tried again.
+func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check string, seen int, changed string) error {
+	changed, err := clean("changed", changed, 200, false)
+	if err != nil {
+		return err
+	}
 	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		p = checkedOn(j, p, check)
 		now, last, err := checkNow(p, check)
@@ -331,10 +336,14 @@ func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check st
 		if last.Version != seen {
 			return store.Change{}, s.answerConflict(last, check)
 		}
-		if err := s.keepTrial(ctx, t, p, last, by); err != nil {
+		if err := s.keepTrial(ctx, t, p, last, by, changed); err != nil {
 			return store.Change{}, err
 		}
-		return store.Change{Noun: "check", Item: check, Action: "open", Said: now.Text + ": open again", Before: last},
+		said := now.Text + ": open again"
+		if changed != "" {
+			said += ", changed: " + changed
+		}
+		return store.Change{Noun: "check", Item: check, Action: "open", Said: said, Before: last},
 			t.ClearAnswer(ctx, p.ID, check)
 	})
 }

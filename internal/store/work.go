@@ -100,11 +100,11 @@ FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+
 
 func (s queries) trials(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
 	return fill(ctx, s.db,
-		`SELECT t.pane_id, t.proof, t.value, t.finding, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
+		`SELECT t.pane_id, t.proof, t.value, t.finding, t.changed, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
 FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Trial
-			err := scan(&v.Check, &v.Value, &v.Finding, &v.By, &v.At)
+			err := scan(&v.Check, &v.Value, &v.Finding, &v.Changed, &v.By, &v.At)
 			return func(p *record.Pane) { p.Trials = append(p.Trials, v) }, err
 		})
 }
@@ -220,9 +220,9 @@ func (t *Tx) ClearAnswer(ctx context.Context, pane int64, check string) error {
 
 // AddTrial keeps a check that failed before it is tried again.
 func (t *Tx) AddTrial(ctx context.Context, pane int64, v record.Trial, by int64) error {
-	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, done_by, author, done_at) VALUES (?, "+
+	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, changed, done_by, author, done_at) VALUES (?, ?, "+
 		"?, ?, ?, ?, ?, ?)",
-		pane, v.Check, v.Value, v.Finding, by, v.Author, v.At)
+		pane, v.Check, v.Value, v.Finding, v.Changed, by, v.Author, v.At)
 }
 
 // SetTaken writes that an owner took a stop on.

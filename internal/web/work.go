@@ -100,10 +100,11 @@ func (v *Server) workRoutes(api huma.API) {
 	register(v, api, op("reopen", http.MethodDelete, "/api/jobs/{id}/checks/{check}", "Take an answer back"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Check string `path:"check" maxLength:"40"`
-			Seen  int    `query:"seen" required:"true" doc:"Version of the answer that was seen"`
+			Check   string `path:"check" maxLength:"40"`
+			Seen    int    `query:"seen" required:"true" doc:"Version of the answer that was seen"`
+			Changed string `query:"changed" maxLength:"200" doc:"What was changed after it failed, before it is tried again"`
 		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Reopen(ctx, who(ctx), in.bench(), in.Check, in.Seen))
+			return v.show(ctx, in.BenchID, v.shop.Reopen(ctx, who(ctx), in.bench(), in.Check, in.Seen, in.Changed))
 		})
 	register(v, api, op("take-on", http.MethodPut, "/api/jobs/{id}/stops/{stop}", "Take a stop on, as an owner"),
 		func(ctx context.Context, in *struct {

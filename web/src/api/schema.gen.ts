@@ -1531,6 +1531,8 @@ export interface components {
             optional?: string;
             pass?: string;
             text: string;
+            /** @description What to change, one at a time, when it fails */
+            try?: string[];
         };
         FamilyFamily: {
             checks: components["schemas"]["FamilyCheck"][];
@@ -2972,6 +2974,8 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            /** @description What was changed before it was tried again */
+            changed?: string;
             check: string;
             finding: string;
             /** Format: double */
@@ -3192,6 +3196,8 @@ export interface components {
             text: string;
             /** @description When it failed before */
             trials: components["schemas"]["RecordTrial"][];
+            /** @description What to change, one at a time, when it fails */
+            try: string[];
             /** @description Set when a number is wanted */
             unit?: string;
             /** Format: double */
@@ -4734,6 +4740,8 @@ export interface operations {
                 pane?: number;
                 /** @description Version of the answer that was seen */
                 seen: number;
+                /** @description What was changed after it failed, before it is tried again */
+                changed?: string;
             };
             header?: never;
             path: {

@@ -6,6 +6,7 @@ import { Button } from "../../parts/Button";
 import { FieldSays, TextField } from "../../parts/Field";
 import { num } from "../../parts/num";
 import { Refusal } from "../../parts/Refusal";
+import { ChangeOne, Trials } from "./Adjust";
 import { SignOff } from "./SignOff";
 
 type Outcome = "pass" | "fail" | "not-applicable";
@@ -71,12 +72,16 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 			}),
 		),
 	);
-	const open = useJobWrite<string>(view, (c) =>
+	const open = useJobWrite<string>(view, (changed) =>
 		got(
 			api.DELETE("/api/jobs/{id}/checks/{check}", {
 				params: {
-					path: { id: view.job.id, check: c },
-					query: { pane: view.pane.id, seen: check.version },
+					path: { id: view.job.id, check: check.key },
+					query: {
+						pane: view.pane.id,
+						seen: check.version,
+						...(changed === "" ? {} : { changed }),
+					},
 				},
 			}),
 		),
@@ -116,11 +121,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 					{check.limit.unit}; {check.limit.source}
 				</p>
 			)}
-			{check.trials.map((t) => (
-				<p key={t.at} className="text-[15px] text-ink-2">
-					✗ failed before: {t.finding} · {t.by}
-				</p>
-			))}
+			<Trials check={check} />
 			{answered ? (
 				<p className={check.outcome === "fail" ? "text-stop" : "text-ink-2"}>
 					{said[check.outcome as Outcome]}
@@ -130,7 +131,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 						<button
 							type="button"
 							className="min-h-11 underline underline-offset-4"
-							onClick={() => open.mutate(check.key)}
+							onClick={() => open.mutate("")}
 						>
 							{check.outcome === "fail" ? "try again" : "again"}
 						</button>
@@ -187,6 +188,13 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 					</div>
 				))
 			)}
+			{check.outcome === "fail" && !view.job.signed && (
+				<ChangeOne
+					check={check}
+					pending={open.isPending}
+					onChange={(c) => open.mutate(c)}
+				/>
+			)}
 			{fault && <FieldSays error={fault} />}
 			{asking && !answered && (
 				<div className="mt-2 flex flex-col gap-2">
@@ -201,7 +209,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 				</div>
 			)}
 			{!fault && !write.error?.field("finding") && (
-				<Refusal error={write.error ?? all.error} />
+				<Refusal error={write.error ?? all.error ?? open.error} />
 			)}
 		</li>
 	);
