@@ -1,11 +1,10 @@
 import { useEffect, useState } from "react";
 import type { Duty, View } from "../../api/types";
-import { Button } from "../../parts/Button";
 import { NumberField } from "../../parts/NumberField";
-import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
 import { Tick } from "../../parts/Tick";
 import { heldOf, useHeldWrite } from "./held";
+import { Keep } from "./Keep";
 
 type Props = { view: View; open: boolean; onClose: () => void };
 
@@ -79,16 +78,12 @@ export function DutySheet({ view, open, onClose }: Props) {
 					These are elastic plate numbers, no approval: the rules for the
 					vehicle, the vessel, the plant and the building come first.
 				</p>
-				<Refusal error={write.error} />
-				<Button
-					kind="now"
-					disabled={write.isPending}
-					onClick={() =>
+				<Keep
+					write={write}
+					onKeep={() =>
 						write.mutate({ ...heldOf(view), duty }, { onSuccess: onClose })
 					}
-				>
-					Keep it
-				</Button>
+				/>
 			</div>
 		</Sheet>
 	);

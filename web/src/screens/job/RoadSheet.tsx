@@ -1,11 +1,10 @@
 import { useEffect, useState } from "react";
 import { useCatalogue } from "../../api/hooks";
 import type { Road, View } from "../../api/types";
-import { Button } from "../../parts/Button";
-import { Refusal } from "../../parts/Refusal";
 import { RoadFields } from "../../parts/RoadFields";
 import { Sheet } from "../../parts/Sheet";
 import { heldOf, useHeldWrite } from "./held";
+import { Keep } from "./Keep";
 
 /** What is to be done with the pane on the table; it can be changed at any time. */
 export function RoadSheet({
@@ -38,16 +37,12 @@ export function RoadSheet({
 				<p className="text-[15px] text-ink-2">
 					What was read and done stays on the record, whatever is chosen here.
 				</p>
-				<Refusal error={write.error} />
-				<Button
-					kind="now"
-					disabled={write.isPending}
-					onClick={() =>
+				<Keep
+					write={write}
+					onKeep={() =>
 						write.mutate({ ...heldOf(view), road }, { onSuccess: onClose })
 					}
-				>
-					Keep it
-				</Button>
+				/>
 			</div>
 		</Sheet>
 	);

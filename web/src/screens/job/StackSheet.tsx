@@ -2,15 +2,14 @@ import { useEffect, useState } from "react";
 import { api, got } from "../../api/client";
 import { on, useCatalogue, useJobWrite } from "../../api/hooks";
 import type { Stack, View } from "../../api/types";
-import { Button } from "../../parts/Button";
 import { FieldSays } from "../../parts/Field";
 import { NumberField } from "../../parts/NumberField";
 import { PackFields } from "../../parts/PackFields";
 import { Pick } from "../../parts/Pick";
-import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
 import { Tick } from "../../parts/Tick";
 import { heldOf } from "./held";
+import { Keep } from "./Keep";
 
 type Props = { view: View; open: boolean; onClose: () => void };
 
@@ -171,14 +170,10 @@ export function StackSheet({ view, open, onClose }: Props) {
 						/>
 					</>
 				)}
-				<Refusal error={write.error} />
-				<Button
-					kind="now"
-					disabled={write.isPending}
-					onClick={() => write.mutate(stack, { onSuccess: onClose })}
-				>
-					Keep it
-				</Button>
+				<Keep
+					write={write}
+					onKeep={() => write.mutate(stack, { onSuccess: onClose })}
+				/>
 			</div>
 		</Sheet>
 	);

@@ -4,7 +4,7 @@ import { api, got, type Refused } from "../../api/client";
 import type { Figure, Peeled, Spotted } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { FigureLine } from "../../parts/FigureLine";
-import { NumberField } from "../../parts/NumberField";
+import { NumberRow } from "../../parts/NumberRow";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Tick } from "../../parts/Tick";
@@ -77,6 +77,7 @@ export function BondSum() {
 		placeholderData: (before) => before,
 	});
 	const error = (f: string) => hang.error?.field(f) ?? peel.error?.field(f);
+	const number = (key: string, v: number) => set({ ...form, [key]: v });
 	return (
 		<section aria-label="A bond that let go">
 			<h2 className="text-2xl font-semibold">A bond that let go</h2>
@@ -85,17 +86,13 @@ export function BondSum() {
 				that shows it. Both faces in one map: clean glass has its glue on the
 				metal, and the other way round.
 			</p>
-			<div className="grid max-w-[32em] grid-cols-2 gap-3">
-				{sizes.map((f) => (
-					<NumberField
-						key={f.key}
-						label={f.label}
-						value={form[f.key]}
-						onChange={(v) => set({ ...form, [f.key]: v })}
-						error={error(f.key)}
-					/>
-				))}
-			</div>
+			<NumberRow
+				fields={sizes}
+				values={form}
+				onChange={number}
+				error={error}
+				className="max-w-[32em] grid-cols-2"
+			/>
 			<h3 className="mt-4 mb-1.5 font-semibold">The spot shows</h3>
 			<Pick
 				label="What the spot shows"
@@ -127,17 +124,13 @@ export function BondSum() {
 			<h3 className="mt-6 mb-1.5 text-xl font-semibold">
 				What it had to carry, and what plate would
 			</h3>
-			<div className="grid max-w-[60em] gap-3 sm:grid-cols-3">
-				{loads.map((f) => (
-					<NumberField
-						key={f.key}
-						label={f.label}
-						value={form[f.key]}
-						onChange={(v) => set({ ...form, [f.key]: v })}
-						error={error(f.key)}
-					/>
-				))}
-			</div>
+			<NumberRow
+				fields={loads}
+				values={form}
+				onChange={number}
+				error={error}
+				className="max-w-[60em] sm:grid-cols-3"
+			/>
 			<Tick
 				checked={form.latched}
 				onChange={(latched) => set({ ...form, latched })}

@@ -4,7 +4,7 @@ import { api, got, type Refused } from "../../api/client";
 import type { Figure } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { FigureLine } from "../../parts/FigureLine";
-import { NumberField } from "../../parts/NumberField";
+import { NumberRow } from "../../parts/NumberRow";
 import { Refusal } from "../../parts/Refusal";
 
 const empty = { air: 19, damp: 55, surface: 15 };
@@ -35,17 +35,13 @@ export function DewSum() {
 				before anybody sees it. Read the air, and lay the probe on the glass or
 				the flange.
 			</p>
-			<div className="grid max-w-[40em] grid-cols-3 gap-3">
-				{fields.map((f) => (
-					<NumberField
-						key={f.key}
-						label={f.label}
-						value={form[f.key]}
-						onChange={(v) => set({ ...form, [f.key]: v })}
-						error={error?.field(f.key)}
-					/>
-				))}
-			</div>
+			<NumberRow
+				fields={fields}
+				values={form}
+				onChange={(key, v) => set({ ...form, [key]: v })}
+				error={(f) => error?.field(f)}
+				className="max-w-[40em] grid-cols-3"
+			/>
 			<Refusal error={loose} />
 			{q.data && !error && (
 				<div className="mt-2" data-dew>
