@@ -15,7 +15,7 @@ var edges = map[string]func(cut, *Drawing, Scene){
 	"rubber":   cut.rubber,
 	"adhesive": cut.adhesive, "run": cut.run, "butyl": cut.butyl, "plate": cut.plate, "bedding": cut.bedding,
 	"washer": cut.washer,
-	"track":  cut.track, "panel": cut.panel,
+	"track":  cut.track, "panel": cut.panel, "glued-bead": cut.gluedBead, "retainer": cut.retainer, "lugs": cut.lugs,
 }
 
 func (c cut) top() float64 { return c.bed + c.t }
@@ -67,6 +67,36 @@ func (c cut) bead(d *Drawing, s Scene) {
 	d.loop("bed-cut", LayerGasket, "felt or tape", rect(c.gap, 0, c.ledge, c.bed))
 	d.loop("bead-cut", LayerFixing, "bead", rect(0.2, top, c.ledge, math.Max(c.depth, top+6)))
 	d.line("brad-cut", LayerFixing, outline.Point{X: c.ledge - 1, Y: top + 3}, outline.Point{X: -7, Y: top + 3})
+}
+
+// gluedBead is the same without a nail: glue between the bead and the frame, none
+// at the glass.
+func (c cut) gluedBead(d *Drawing, s Scene) {
+	c.frame(d, s)
+	top := c.top()
+	d.loop("bed-cut", LayerGasket, "felt or tape", rect(c.gap, 0, c.ledge, c.bed))
+	d.loop("bead-cut", LayerFixing, "bead", rect(0.8, top, c.ledge, math.Max(c.depth, top+6)))
+	d.loop("glue-cut", LayerGasket, "glue, on the frame alone", rect(0, top+2, 0.8, math.Max(c.depth, top+6)))
+}
+
+// retainer is a frame over a gasket whose tab stands beside the pane's edge.
+func (c cut) retainer(d *Drawing, s Scene) {
+	c.frame(d, s)
+	top := c.top()
+	d.loop("gasket-cut", LayerGasket, "gasket on the seat", rect(c.gap, 0, c.ledge, c.bed))
+	d.loop("upper-gasket", LayerGasket, "gasket under the retainer", rect(c.edge, top, c.ledge, top+1.2))
+	d.loop("retainer", LayerFixing, "retainer, screwed down over it", rect(-wallThick+3, top+1.2, c.ledge, top+3))
+	d.loop("tab", LayerFixing, "tab that centres the pane", rect(c.edge-c.gap/2-0.9, c.bed+0.5, c.edge-c.gap/2+0.3,
+		top+1.2))
+	d.line("screw-cut", LayerFixing, outline.Point{X: -6, Y: top + 3}, outline.Point{X: -6, Y: -4})
+}
+
+// lugs are what the lower edge is slid under, a rubber strip between.
+func (c cut) lugs(d *Drawing, _ Scene) {
+	c.u(d, "body", "frame with its lug, cut through", 0, c.ledge, 0, c.top()+2.2, 1.8)
+	d.loop("strip-cut", LayerGasket, "rubber strip under the lug", rect(c.edge+1, c.top(), c.ledge, c.top()+1.4))
+	d.loop("cap", LayerFixing, "cap over the upper edge, screwed", rect(-wallThick, c.top()+2.6, c.ledge, c.top()+4.4))
+	d.line("cap-screw", LayerFixing, outline.Point{X: -7, Y: c.top() + 4.4}, outline.Point{X: -7, Y: -3})
 }
 
 // channel is the top edge under its vent trim, with the foil tape tucked in.

@@ -141,12 +141,16 @@ func (s Scene) pane(d *Drawing, q []outline.Point) {
 			d.loop("gasket", LayerGasket, "gasket, joint at the lower hinge corner", rect(x0+m, y0+m, x0+w-m, y0+h-m))
 		}
 		s.brackets(d, x0, y0, w, h, gap)
-	case "putty", "bead":
+	case "putty", "bead", "glued-bead":
 		for i, b := range setting.Blocks(w, h, s.Problem.Thickness, gap) {
 			d.loop(fmt.Sprintf("block-%d", i+1), LayerBlock, "setting block",
 				rect(x0+b.At-b.Length/2, y0-b.Height, x0+b.At+b.Length/2, y0))
 		}
-		for i, p := range setting.Points(w, h) {
+		points := setting.Points(w, h)
+		if s.Family.Fixing == "none" { // glue leaves nothing to draw along the glass
+			points = nil
+		}
+		for i, p := range points {
 			d.add(Item{ID: fmt.Sprintf("point-%d", i+1), Kind: Circle, Layer: LayerFixing, Radius: math.Max(1.5, 0.006*w),
 				Points: []outline.Point{{X: x0 + p.X, Y: y0 + p.Y}}, Label: fmt.Sprintf("%s %d", s.Family.Fixing, i+1)})
 		}

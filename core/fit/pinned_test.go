@@ -51,7 +51,8 @@ func TestTubeAtItsLimit(t *testing.T) {
 		stop string
 		want working.Verdict
 	}{{"10.5 ±0", working.Warn}, {"9.9 ±0", working.Stop}, {"20 ±0", working.Good}} {
-		p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0", StopDepth: c.stop, TubeOutside: "12.7 ±0", TubeWall: "2.4 ±0"})
+		p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0", StopDepth: c.stop, TubeOutside: "12.7 ±0",
+			TubeWall: "2.4 ±0"})
 		p.Limits.Bite.V, p.Limits.Stays.V = 5, 5
 		r := solve(t, p)
 		f := figure(t, r, "engage_ends")
@@ -60,7 +61,8 @@ func TestTubeAtItsLimit(t *testing.T) {
 			t.Errorf("stop of %s: %s, order %v, %v in each", c.stop, f.Verdict, r.Order.H, each)
 		}
 	}
-	p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0", StopDepth: "14 ±0", TubeOutside: "12.7 ±0", TubeWall: "2.4 ±0"})
+	p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0", StopDepth: "14 ±0", TubeOutside: "12.7 ±0",
+		TubeWall: "2.4 ±0"})
 	if r := solve(t, p); r.Nominal.H != 264 || figure(t, r, "nominal_length").Value != 264 {
 		t.Errorf("nominal %v", r.Nominal.H)
 	}

@@ -21,8 +21,9 @@ var rules = map[family.Sizing]rule{
 		"side of the rebate to the edge of the daylight, at the narrowest place", "face of the frame down to the ledge", ""},
 	family.Rebate: {"side to side of the rebate", "ledge of the rebate",
 		"side of the rebate to the edge of the daylight, at the narrowest place", "face of the frame down to the ledge", ""},
-	family.Channel: {"stop to stop; for the height from the bottom of the channel to the stop at the bar",
-		"cover of channel and bar", "stop to the lip of the channel or of the bar, the shorter",
+	family.Channel: {"stop to stop; for the height from the end of the channel or the lugs to the stop at the bar or " +
+		"the cap",
+		"cover above and below", "stop to the lip of channel, bar, lug or cap, the shorter",
 		"lip of the channel to its back", ""},
 	family.Pack: {"inside the folded frame, leg to leg", "lip of the frame",
 		"inside of the frame to the edge of its lip", "room for all panes and spacers, lip to lip", "stack"},

@@ -20,7 +20,8 @@ func TestNothingIsAskedWithoutASize(t *testing.T) {
 	}
 	k.Road = road.Chosen{ID: "part", Part: road.Part{Number: "71-404"}}
 	r, err := Pane(k)
-	if err != nil || len(r.Fit.Missing)+len(r.Fit.Odd)+len(r.Stops)+len(r.Figures) != 0 || r.Fault != nil || r.Withheld != "" {
+	if err != nil || len(r.Fit.Missing)+len(r.Fit.Odd)+len(r.Stops)+len(r.Figures) != 0 || r.Fault != nil ||
+		r.Withheld != "" {
 		t.Errorf("%d missing, %d odd, %d stops, %d numbers, %v, %v", len(r.Fit.Missing), len(r.Fit.Odd), len(r.Stops),
 			len(r.Figures), r.Fault, err)
 	}

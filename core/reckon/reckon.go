@@ -245,4 +245,5 @@ func (r *Reckoning) pictures(k Known, p fit.Problem) {
 
 // sealsOf are the seals of a family as the matrix of what may touch what knows
 // them.
-var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "plate": {"rubber"}, "butyl": {"butyl"}}
+var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "plate": {"rubber"}, "butyl": {"butyl"},
+	"lugs": {"rubber"}}

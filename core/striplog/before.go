@@ -64,7 +64,8 @@ func (l Log) waits(e Entry) *fault.Error {
 		}
 		switch {
 		case slices.Contains(e.Captures, id):
-			return fault.New("in", fmt.Sprintf("%s goes in before %s, which holds it down", o.What, e.What), "put that back first")
+			return fault.New("in", fmt.Sprintf("%s goes in before %s, which holds it down", o.What, e.What),
+				"put that back first")
 		case slices.Contains(e.First, id):
 			return fault.New("in", fmt.Sprintf("%s was said to go in before %s", o.What, e.What), "put that back first")
 		}

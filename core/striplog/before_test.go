@@ -60,7 +60,8 @@ func TestByHowItStands(t *testing.T) {
 // Too early is refused in words, and what it waits for is named.
 func TestTooEarly(t *testing.T) {
 	l := Log{one("bed", "bed of tape", func(e *Entry) { e.Stands = Under }),
-		one("pane", "pane", func(e *Entry) { e.Kind = Pane }), one("screw", "screw", func(e *Entry) { e.First = []string{"pane"} })}
+		one("pane", "pane", func(e *Entry) { e.Kind = Pane }),
+		one("screw", "screw", func(e *Entry) { e.First = []string{"pane"} })}
 	for id, want := range map[string]string{"pane": "bed of tape goes in before pane, by how both stand to the pane",
 		"screw": "pane was said to go in before screw"} {
 		_, err := l.PutBack(id, 1)
@@ -96,7 +97,8 @@ func TestRelationsRefuse(t *testing.T) {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
-	l := Log{one("a", "bead", func(e *Entry) { e.First = []string{"b"} }), one("b", "clip", func(e *Entry) { e.First = []string{"c"} }),
+	l := Log{one("a", "bead", func(e *Entry) { e.First = []string{"b"} }),
+		one("b", "clip", func(e *Entry) { e.First = []string{"c"} }),
 		one("c", "felt", func(e *Entry) { e.First = []string{"a"} })}
 	if err := l.Check(); err == nil || !strings.Contains(err.Error(), "in a ring: bead, clip, felt, bead") {
 		t.Errorf("the ring is not named: %v", err)
@@ -178,8 +180,9 @@ func TestOrderAgainstFullSearch(t *testing.T) {
 }
 
 func TestSuggest(t *testing.T) {
-	for what, want := range map[string]Stands{"setting blocks": Under, "inner trim": Over, "glazing bead": Over, "rubber": Round,
-		"lamp": "", "lower channel": Under, "upper channel": Over} {
+	for what, want := range map[string]Stands{"setting blocks": Under, "inner trim": Over, "glazing bead": Over,
+		"rubber": Round,
+		"lamp":   "", "lower channel": Under, "upper channel": Over} {
 		if got := one("x", what, nil).Suggest(); got != want {
 			t.Errorf("%s: %q, want %q", what, got, want)
 		}

@@ -163,5 +163,17 @@ func objects() []job {
 			Place: "site",
 			Story: "a board until the glass is bought in spring", Road: road.Chosen{ID: "other", How: "board"}},
 			steps: 4, settle: "board", thick: 6.5, readings: rect("508", "508.5", "610", "611", said{fit.Ledge, "12", rule})},
+		{by: "ebbe", due: 148, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845",
+			Object: "Museum case, small light with glued beads", Exposure: "room", Family: "glued-beads",
+			Story: "glue ran onto the glass, it broke when the timber moved", Like: "annealed"},
+			steps: 4, readings: rect("301", "301", "402", "402.5", said{fit.Ledge, "8", rule})},
+		{by: "tor", due: 99, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705",
+			Object: "Incubator five, sight window", Exposure: "room", Family: "tabbed-retainer", Power: true,
+			Story: "a tab bore on its edge", Like: "toughened"},
+			steps: 5, settle: "toughened", thick: 4, readings: rect("180", "180.5", "120", "120", said{fit.Ledge, "9", rule})},
+		{by: "mira", due: 78, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
+			Object: "Orchard tractor's cab, roof light", Exposure: "weather", Family: "lugs-cap", Vehicle: true,
+			Moves: pane.Machine, Strike: true, Story: "a branch; the cap was screwed down dry", Like: "toughened"},
+			steps: 3, readings: rect("620", "621", "480", "480", said{fit.Ledge, "18", rule})},
 	}
 }

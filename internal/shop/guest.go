@@ -78,7 +78,8 @@ func (s *Shop) PutIn(ctx context.Context, by record.Account, key string, at Benc
 			return 0, err
 		}
 		if done[g.Before] {
-			return 0, fault.New("before", "that step is done already: it would be shut in", "choose a later one, or open it again")
+			return 0, fault.New("before", "that step is done already: it would be shut in",
+				"choose a later one, or open it again")
 		}
 		id, err := t.AddGuest(ctx, j.ID, g, by.ID, s.Now())
 		if err != nil {

@@ -1560,7 +1560,7 @@ export interface components {
              * @description What lies at the edge; the section is drawn by it
              * @enum {string}
              */
-            seal: "gasket" | "channel" | "pack" | "rubber" | "adhesive" | "run" | "butyl" | "plate" | "bedding" | "putty" | "bead" | "washer" | "track" | "panel";
+            seal: "gasket" | "channel" | "pack" | "rubber" | "adhesive" | "run" | "butyl" | "plate" | "bedding" | "putty" | "bead" | "washer" | "track" | "panel" | "glued-bead" | "retainer" | "lugs";
             /** @description What it is sealed with */
             seals: string[];
             /** @description The side that the drawing is seen from */

@@ -19,7 +19,9 @@ export function ThePack({
 	const { pack, family } = view.reckoning;
 	const { stack } = view.pane;
 	const panes = stack.panes ?? [];
-	const packs = family.sizing === "pack" || family.sizing === "channel";
+	const packs =
+		family.sizing === "pack" ||
+		(family.sizing === "channel" && family.facts.includes("heat"));
 	if (!packs && panes.length === 0) return null;
 	const exposure = view.job.object.exposure;
 	return (
