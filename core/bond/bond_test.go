@@ -131,9 +131,15 @@ func TestRefuses(t *testing.T) {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
+	for _, at := range []Hang{{Weight: 0.01, Along: 10, Out: 10, Gust: 0, Length: 1, Width: 1},
+		{Weight: 500, Along: 10000, Out: 10000, Gust: 100, Length: 20000, Width: 1000, Sheet: 1e5, Carried: 1}} {
+		if _, err := at.Figures(); err != nil {
+			t.Errorf("at its bounds: %v", err)
+		}
+	}
 	good := Hang{Weight: 2, Along: 488, Out: 402, Gust: 30, Length: 100, Width: 30}
 	for field, change := range map[string]func(*Hang){"weight": func(h *Hang) { h.Weight = 0 },
-		"along": func(h *Hang) { h.Along = 9 }, "out": func(h *Hang) { h.Out = 10001 }, "gust": func(h *Hang) { h.Gust = -1 },
+		"along": func(h *Hang) { h.Along = 9 }, "out": func(h *Hang) { h.Out = 9.9 }, "gust": func(h *Hang) { h.Gust = -1 },
 		"length": func(h *Hang) { h.Length = 0 }, "width": func(h *Hang) { h.Width = math.NaN() },
 		"sheet": func(h *Hang) { h.Sheet = -1 }, "carried": func(h *Hang) { h.Carried = 1.01 }} {
 		h := good

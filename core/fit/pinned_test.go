@@ -134,3 +134,57 @@ func TestSharesAtTheirBounds(t *testing.T) {
 		}
 	}
 }
+
+// A bonded pane lies below the face of its body or stands proud of it, by half a
+// millimetre as by ten: 5 mm of glass on 5 of bead.
+func TestBelowOrProud(t *testing.T) {
+	for depth, want := range map[string]string{"10.5": "lies below", "10": "lies below", "9.5": "stands proud"} {
+		p := problem(t, "bonded-fixed", map[Place]string{WidthTop: "600", WidthBottom: "600", HeightLeft: "400",
+			HeightRight: "400", Ledge: "20", DepthTop: depth})
+		p.Thickness = 5
+		if f := figure(t, solve(t, p), "depth"); !strings.Contains(f.Sentence, want) || f.Value > 0.5+1e-9 {
+			t.Errorf("depth %s: %v %s", depth, f.Value, f.Sentence)
+		}
+	}
+}
+
+// A flat gasket follows the middle of what the pane covers, a wrapped one its
+// edge: the first is the shorter.
+func TestGasketFollows(t *testing.T) {
+	length := func(kind GasketKind) float64 {
+		p := problem(t, "clip-heat", stove())
+		p.Gasket = Gasket{Kind: kind, Free: 3}
+		return figure(t, solve(t, p), "gasket_length").Value
+	}
+	r := solve(t, problem(t, "clip-heat", stove()))
+	edge := 2 * (r.Order.W + r.Order.H) * 1.02
+	if flat := length(Flat); flat > edge-20 || flat < edge-8*16 {
+		t.Errorf("flat %v, the edge %v", flat, edge)
+	}
+	if wrapped := length(Wrapped); wrapped < edge-40 {
+		t.Errorf("wrapped %v, the edge %v", wrapped, edge)
+	}
+}
+
+// One draw is a draw.
+func TestOneDraw(t *testing.T) {
+	p := problem(t, "clip-heat", stove())
+	p.Draws = 1
+	if r := solve(t, p); r.Chance == nil {
+		t.Error("no odds of one draw")
+	}
+	p.Draws = 0
+	if r := solve(t, p); r.Chance != nil {
+		t.Error("odds of none")
+	}
+}
+
+// A measure of a shape is at least a millimetre, but one that may be nothing.
+func TestLeastOfAMeasure(t *testing.T) {
+	for key, least := range map[string]float64{"diameter": 1, "notch_from": 0} {
+		i, err := ShapePlace(key).Info()
+		if err != nil || i.Least != least {
+			t.Errorf("%s: from %v, %v", key, i.Least, err)
+		}
+	}
+}

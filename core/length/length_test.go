@@ -73,6 +73,12 @@ func TestParse(t *testing.T) {
 }
 
 func TestRefuse(t *testing.T) {
+	for text, good := range map[string]bool{"12 3/4": true, "12 4/4": false, "12 5/4": false, "5/4": true,
+		"123456789012": false, "0.00000000001": true, "0.000000000001": false} {
+		if _, err := Parse(text, IN, Tape); (err == nil) != good {
+			t.Errorf("%q: %v", text, err)
+		}
+	}
 	for _, c := range []struct {
 		name, in string
 		at       int

@@ -56,6 +56,7 @@ func TestStackBounds(t *testing.T) {
 		{"", func(s *Stack) { s.Cavity = 0.5 }}, {"stack.cavity", func(s *Stack) { s.Cavity = -0.5 }},
 		{"", func(s *Stack) { s.First, s.Last = 1, 1 }}, {"stack.first", func(s *Stack) { s.First = 3 }},
 		{"stack.first", func(s *Stack) { s.Last = 3 }}, {"stack.first", func(s *Stack) { s.First, s.Last = 2, 1 }},
+		{"", func(s *Stack) { s.First, s.Last = 1, 2 }}, {"", func(s *Stack) { s.Here, s.First = 0, 2 }},
 		{"stack.first", func(s *Stack) { s.First = -1 }}, {"stack.first", func(s *Stack) { s.First, s.Last = 2, 2 }},
 	} {
 		s := st()
@@ -107,5 +108,29 @@ func TestOtherThanGlass(t *testing.T) {
 	}
 	if n.Other = true; !n.offers(Material{Other: true}) || n.offers(Material{}) {
 		t.Error("glass among the boards")
+	}
+}
+
+// A limit that is not on file is said to be unknown, one that is is not.
+func TestUnknownIsSaid(t *testing.T) {
+	n := need(t, "fire")
+	for _, c := range choose(t, n).Closed {
+		m, err := ByID(c.Material)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if c.Gate == "peak" && c.Unknown != (m.Peak == nil) {
+			t.Errorf("%s: unknown %v, on file %v", m.ID, c.Unknown, m.Peak)
+		}
+	}
+	for _, m := range Laid(nil) {
+		if m.Peak != nil {
+			continue
+		}
+		n.Exposure.Steady, n.Exposure.Short = m.Steady.V-5, m.Steady.V+5
+		if c := m.peak(n); c == nil || !c.Unknown {
+			t.Errorf("%s: %+v", m.ID, c)
+		}
+		return
 	}
 }

@@ -32,6 +32,8 @@ func TestLegs(t *testing.T) {
 		{"something is still out", Progress{Steps: steps(20), Chosen: true, Out: 2, Checks: [2]int{7, 7}}, "refit",
 			"2 still out"},
 		{"checks open", Progress{Steps: steps(20), Chosen: true, Checks: [2]int{3, 7}}, "prove", "3 of 7"},
+		{"one check", Progress{Steps: steps(20), Chosen: true, Checks: [2]int{1, 7}}, "prove", "1 of 7"},
+		{"no check", Progress{Steps: steps(20), Chosen: true, Checks: [2]int{0, 7}}, "prove", ""},
 		{"only the signature", Progress{Steps: steps(20), Chosen: true, Checks: [2]int{7, 7}}, "prove", "to sign"},
 		{"signed", Progress{Steps: steps(20), Chosen: true, Checks: [2]int{7, 7}, Signed: true}, "", ""},
 	} {
