@@ -48,6 +48,26 @@ func partByNumber(t *testing.T, p *program) {
 	g.sees("Told to the customer")
 }
 
+// An old pane that is brought alone is the pattern: its own two readings, and it
+// says that the opening was not read.
+func oldPaneAlone(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	id := g.taken("Museum case, an old pane brought alone", "bead-brads", "room")
+	g.goTo(fmt.Sprintf("/jobs/%d/measure", id))
+	g.press("a new pane made to size")
+	g.press("○ Copied from the old pane")
+	g.press("Keep it")
+	g.until("the old pane asked for", hasTape+`.innerText === "old pane, width"`)
+	g.tape("374.3")
+	g.until("then its height", hasTape+`.innerText === "old pane, height"`)
+	g.tape("563.8")
+	g.sees("Order 374.5 × 564.0 mm")
+	g.goTo(fmt.Sprintf("/jobs/%d/prove", id))
+	g.sees("Customer knows that it was not tried in its frame")
+	g.accessible("a pattern")
+}
+
 // Pins through a sprung hinge would be shut in: the door does not go on before
 // they are out.
 func guestShutIn(t *testing.T, p *program) {

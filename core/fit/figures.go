@@ -71,14 +71,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if s.p.Sizing == family.Ring {
 		out = append(out, s.clampRing(w, h, r)...)
 	}
-	for i, b := range r.Broken {
-		f := working.Figure{Key: fmt.Sprintf("hole_rule_%d", i+1), Sentence: b.Sentence, Value: b.Value, Unit: "mm",
-			Limit: working.Least(b.Limit, "mm", origin.Std("EN 12150-1")),
-			Working: working.Of("{d} against {k} × {t}", b.Value, "mm", working.In("d", "as drawn", b.Value, "mm",
-				origin.Sum()), working.In("k", "thicknesses that the rule asks", b.Limit/s.p.Thickness, "",
-				origin.Std("EN 12150-1")), working.In("t", "thickness", s.p.Thickness, "mm", origin.Sum()))}
-		out = append(out, f.Judge(working.Stop))
-	}
+	out = append(out, s.holeFigures(r)...)
 	if s.p.Sizing == family.Groove {
 		out = append(out, s.rubber(w, h, r)...)
 	}
@@ -96,6 +89,20 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		out = append(out, s.nominalFigure(h))
 	}
 	return append(out, s.drawn(w, h, r)...)
+}
+
+// holeFigures are the rules for holes that the pane would break.
+func (s solver) holeFigures(r Result) []working.Figure {
+	var out []working.Figure
+	for i, b := range r.Broken {
+		f := working.Figure{Key: fmt.Sprintf("hole_rule_%d", i+1), Sentence: b.Sentence, Value: b.Value, Unit: "mm",
+			Limit: working.Least(b.Limit, "mm", origin.Std("EN 12150-1")),
+			Working: working.Of("{d} against {k} × {t}", b.Value, "mm", working.In("d", "as drawn", b.Value, "mm",
+				origin.Sum()), working.In("k", "thicknesses that the rule asks", b.Limit/s.p.Thickness, "",
+				origin.Std("EN 12150-1")), working.In("t", "thickness", s.p.Thickness, "mm", origin.Sum()))}
+		out = append(out, f.Judge(working.Stop))
+	}
+	return out
 }
 
 // worse is the direction in which a number has less left, with the pane's size

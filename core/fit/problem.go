@@ -57,6 +57,7 @@ type Problem struct {
 	Own       own.Values               `json:"-"` // the shop's own bands
 	Raked     bool                     `json:"raked,omitempty" doc:"Cut to the skew of the opening"`
 	OffCentre float64                  `json:"off_centre" doc:"How far the pane may sit from the middle, mm"`
+	Pattern   bool                     `json:"pattern,omitempty" doc:"The pane is copied from the old one; its opening is not here"`
 	Draws     int                      `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"How many openings to draw for the odds; 0 for none"`
 	Unit      length.Unit              `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
 }

@@ -62,7 +62,7 @@ func Solve(p Problem) (Result, error) {
 	p.Limits = p.Limits.whole()
 	cutter, _ := p.Cutter.With(p.Own)
 	band := cutter.Band(p.Thickness)
-	walk := Walk(p.Sizing, p.Shape)
+	walk := p.Walk()
 	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk),
 		Missing: p.missing(walk), Odd: p.odd(),
 		Broken: []outline.Broken{}, Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}
@@ -77,6 +77,9 @@ func Solve(p Problem) (Result, error) {
 	s := solver{p: p, band: band, kept: kept{}}
 	if b, ok := s.bodyBand(); ok {
 		s.band, r.Band = b, b
+	}
+	if p.copies() {
+		return s.copied(r)
 	}
 	w, h, known, err := s.axes(&r)
 	if err != nil || !known {

@@ -39,7 +39,7 @@ func (r *Reckoning) take(k *Known) error {
 	case k.Road.Part.Number != "":
 		r.Road.Headline = "Part " + k.Road.Part.Number + ", as it comes"
 	}
-	if how.Name != "" {
+	if how.Name != "" && (rd.ID != road.Size || how.ID == road.Pattern) {
 		r.Road.Name = how.Name
 	}
 	r.Family = road.Lay(r.Family, rd, how, k.Road.Came)

@@ -162,7 +162,7 @@ func Pane(k Known) (Reckoning, error) {
 	if err != nil {
 		return r, err
 	}
-	r.Walk = fit.Walk(r.Family.Sizing, k.Shape)
+	r.Walk = p.Walk()
 	if err = r.size(k, &p); err != nil {
 		return r, err
 	}

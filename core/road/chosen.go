@@ -13,7 +13,7 @@ import (
 // is bought. The zero value is a broken pane that is made new to size.
 type Chosen struct {
 	ID   string `json:"id,omitempty" enum:",size,part,window,stays,kept,other" doc:"Nothing said is a pane made to size"`
-	How  string `json:"how,omitempty" enum:",stick,seal,nip,upgrade,clean,watch,board,mesh,plate" doc:"Which way of it, where there are several"`
+	How  string `json:"how,omitempty" enum:",opening,pattern,stick,seal,nip,upgrade,clean,watch,board,mesh,plate" doc:"Which way of it, where there are several"`
 	Came Came   `json:"came,omitempty" enum:",broken,whole,unbroken" doc:"How the pane arrived; nothing said is broken"`
 	Part Part   `json:"part" doc:"What is bought"`
 }
@@ -66,6 +66,9 @@ func (c Chosen) Check(f family.Family) error {
 		return fault.New("road.came", "a broken pane does not stay", "say that it came off whole, or that nothing broke it")
 	case f.Sizing == family.Tube && (r.ID == "stays" && h.ID != "nip" || h.ID == "clean"):
 		return fault.New("road.id", "a gauge tube that was out is renewed, never kept", "choose a new one, or nip its nuts")
+	case h.ID == Pattern && (f.Sizing == family.Tube || f.Sizing == family.Port || f.Sizing == family.Ring):
+		return fault.New("road.how", "such a pane is sized where it goes: an old one does not tell its seat",
+			"read it there, or buy it as a part")
 	case r.ID == "other" && f.Sizing == family.Tube:
 		return fault.New("road.id", "nothing but a tube goes between two sockets", "choose another road")
 	}

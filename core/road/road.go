@@ -17,6 +17,10 @@ import (
 //go:embed roads.json
 var file []byte
 
+// Pattern is the way of making a pane to size whose opening is not here: the old
+// pane, its pieces or its traced line is the pane.
+const Pattern = "pattern"
+
 // Size is the road that every pane takes while nobody said otherwise.
 const Size = "size"
 

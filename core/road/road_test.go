@@ -68,7 +68,8 @@ func TestRoadsHoldTogether(t *testing.T) {
 }
 
 // What makes an object safe to work on, and to go back to, stands on every
-// road; steps stay in the order of the stations; no key is there twice. A pane that is only watched is not opened.
+// road; steps stay in the order of the stations; no key is there twice. A pane that is only watched is not
+// opened, and of one that is copied the object is not here.
 func TestSafetyStaysOnEveryRoad(t *testing.T) {
 	for _, f := range family.All() {
 		before, _ := keys(f)
@@ -77,7 +78,7 @@ func TestSafetyStaysOnEveryRoad(t *testing.T) {
 				g := laid(t, f, r.ID, h.ID, Unbroken)
 				steps, checks := keys(g)
 				for _, k := range []string{"isolate", "cold", "guard"} {
-					if slices.Contains(before, k) && !slices.Contains(steps, k) && h.ID != "watch" {
+					if slices.Contains(before, k) && !slices.Contains(steps, k) && h.ID != "watch" && h.ID != Pattern {
 						t.Errorf("%s, %s/%s: %s is gone", f.ID, r.ID, h.ID, k)
 					}
 				}

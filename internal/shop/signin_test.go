@@ -142,8 +142,10 @@ func TestHashingWaitsItsTurn(t *testing.T) {
 		t.Errorf("one more than may wait: %v", err)
 	}
 	cancel()
-	if err := <-waiting; !errors.Is(err, context.Canceled) {
-		t.Errorf("whoever went away: %v", err)
+	for range hashesWaiting - hashesAtOnce { // all of them are gone before there is room
+		if err := <-waiting; !errors.Is(err, context.Canceled) {
+			t.Errorf("whoever went away: %v", err)
+		}
 	}
 	close(done)
 	wg.Wait()

@@ -2996,7 +2996,7 @@ export interface components {
              * @description Which way of it, where there are several
              * @enum {string}
              */
-            how?: "" | "stick" | "seal" | "nip" | "upgrade" | "clean" | "watch" | "board" | "mesh" | "plate";
+            how?: "" | "opening" | "pattern" | "stick" | "seal" | "nip" | "upgrade" | "clean" | "watch" | "board" | "mesh" | "plate";
             /**
              * @description Nothing said is a pane made to size
              * @enum {string}

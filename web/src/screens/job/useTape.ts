@@ -30,8 +30,8 @@ export function useTape(view: View) {
 	const client = useQueryClient();
 	// The place stays where it is until somebody moves it: a reading that
 	// arrives from another screen must not pull it from under a hand.
-	// Another shape or family has another walk, which begins anew.
-	const walk = `${view.pane.family} ${view.pane.shape.kind} ${view.pane.shape.count ?? 0}`;
+	// Another shape, family or road has another walk, which begins anew.
+	const walk = `${view.pane.family} ${view.pane.shape.kind} ${view.pane.shape.count ?? 0} ${view.reckoning.road.id} ${view.reckoning.road.how}`;
 	const [picked, setPicked] = useState(() => ({
 		walk,
 		place: firstPlace(view),

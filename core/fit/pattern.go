@@ -1,0 +1,110 @@
+package fit
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/outline"
+	"freshshard/core/working"
+)
+
+// copies says that the pane is copied from the old one: somebody said so, or its
+// shape was traced round it. A traced pane is the pane, never the opening.
+func (p Problem) copies() bool {
+	t := p.Shape.Trace
+	return p.Pattern || p.Shape.Kind == Drawn && t != nil && t.Along == outline.RoundPane
+}
+
+// patternWants are the readings that a pane wants which is copied from the old
+// one: the old pane's own. A traced or drawn one wants none.
+func (p Problem) patternWants(place Place) bool {
+	return p.Shape.square() && (place == OldWidth || place == OldHeight) ||
+		!p.Shape.square() && p.Shape.Kind != Drawn && place.Key() != "" && p.neededMeasure(place)
+}
+
+func (p Problem) neededMeasure(place Place) bool {
+	i, ok := in(Walk(p.Sizing, p.Shape), place)
+	return ok && i.Needed
+}
+
+// Walk lists the places that the problem wants, in the order in which a person
+// walks round: those of its rule and shape, of which a pattern needs the old
+// pane's alone.
+func (p Problem) Walk() []PlaceInfo {
+	walk := Walk(p.Sizing, p.Shape)
+	if !p.copies() {
+		return walk
+	}
+	for i := range walk {
+		walk[i].Needed = p.patternWants(walk[i].Place)
+	}
+	return walk
+}
+
+// copied is the size of a pane that is copied from the old one: what was read of
+// the pane is the pane, and no clearance comes off. The opening was not read, so
+// nothing is said of clearance and bite, and it says so. Common practice, no
+// source.
+func (s solver) copied(r Result) (Result, error) {
+	p := s.p
+	var size Size
+	var doubt float64
+	place := [2]Place{OldWidth, OldHeight}
+	if p.Shape.square() {
+		w, hasW := p.Readings[OldWidth]
+		h, hasH := p.Readings[OldHeight]
+		if !hasW || !hasH {
+			return r, nil
+		}
+		size, doubt = Size{w.Value, h.Value}, math.Max(w.Doubt, h.Doubt)
+		r.Form = "rectangle"
+		r.Makes = []outline.Dimension{{Key: "width", Name: "width", Value: s.nearest(size.W)},
+			{Key: "height", Name: "height", Value: s.nearest(size.H)}}
+	} else {
+		o, ok, err := p.opening()
+		if err != nil || !ok {
+			return r, err
+		}
+		b := o.outline.Outer.Box()
+		size, doubt = Size{b.Width(), b.Height()}, o.doubt
+		r.Pane, r.Opening, r.Lines = o.outline.Outer, &o.outline, o.lines
+		r.Form, r.Makes = o.kind.Name, o.kind.Dimensions(r.Pane)
+		if r.Form == "" {
+			r.Form = "as drawn"
+		}
+		if p.Cutter == Toughened {
+			r.Broken = append(r.Broken, o.outline.HoleRules(p.Thickness)...)
+		}
+		place = [2]Place{ShapePlace("width"), ShapePlace("height")}
+	}
+	r.Ready, r.Nominal = true, size
+	gap := p.Limits.Clearance.V // as it is drawn: nobody has read it
+	r.Gap, r.HotGap, r.Wrap = Size{gap, gap}, Size{gap, gap}, p.seated()
+	r.Order = size
+	if r.Pane == nil {
+		r.Order = Size{s.nearest(size.W), s.nearest(size.H)}
+		c := p.Limits.Clearance.V + p.seated()
+		r.Corners = []outline.Point{{X: 0, Y: 0}, {X: r.Order.W + 2*c, Y: 0}, {X: r.Order.W + 2*c, Y: r.Order.H + 2*c},
+			{X: 0, Y: r.Order.H + 2*c}}
+	}
+	for i, v := range []float64{r.Order.W, r.Order.H} {
+		name := []string{"width", "height"}[i]
+		read := []float64{size.W, size.H}[i]
+		r.Figures = append(r.Figures, working.Figure{Key: "order_" + name, Value: v, Unit: "mm", Verdict: working.Note,
+			Place: string(place[i]),
+			Sentence: fmt.Sprintf("copied from the old pane, ±%s as it was read; its opening was not: hold the two together "+
+				"before anything is cut", working.Num(doubt, 1)),
+			Working: working.Of("{P}, to what a cutter sets", v, "mm",
+				working.In("P", "the old pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})
+	}
+	r.Figures = append(r.Figures, s.holeFigures(r)...)
+	if p.Gasket.Kind != None && r.Pane == nil {
+		r.Figures = append(r.Figures, s.gasket(r))
+	}
+	return r, nil
+}
+
+// nearest is a size as a cutter sets it, up or down.
+func (s solver) nearest(v float64) float64 { return math.Round(v/s.step()) * s.step() }
