@@ -177,6 +177,17 @@ func stuckAgain(t *testing.T, p *program) {
 	g.sees("The pane stays: stuck again")
 	g.goTo("/jobs/21/strip")
 	g.sees("Look at both faces of the old bond")
+	g.refill("bond along", "400")
+	g.refill("across, mm", "30")
+	g.press("○ clean metal")
+	for n := range 3 {
+		g.pressAt(fmt.Sprintf(`[data-spot="%d"]`, n))
+	}
+	g.press("Keep the map")
+	g.sees("The glue left the metal")
+	g.accessible("both faces")
+	g.goTo("/jobs/21/prepare")
+	g.sees("Down to sound metal, degreased, primed and dry")
 	g.goTo("/jobs/21/choose")
 	g.sees("Nothing is chosen here: stick it again.")
 	g.goTo("/jobs/21/measure")

@@ -28,9 +28,9 @@ var Spots = []Spot{Glass, Metal, Torn, Foreign, Never}
 // Peel is a map of the faces of a bond, spots of equal size over its length and
 // width, mm.
 type Peel struct {
-	Length float64 `json:"length" doc:"mm"`
-	Width  float64 `json:"width" doc:"mm"`
-	Spots  []Spot  `json:"spots" maxItems:"400" enum:"glass,metal,torn,foreign,never"`
+	Length float64 `json:"length,omitempty" doc:"mm"`
+	Width  float64 `json:"width,omitempty" doc:"mm"`
+	Spots  []Spot  `json:"spots,omitempty" maxItems:"400" enum:"glass,metal,torn,foreign,never"`
 }
 
 // Peeled is what the map says.

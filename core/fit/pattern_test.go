@@ -49,7 +49,8 @@ func TestTracedPaneIsThePane(t *testing.T) {
 	p.Shape = Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}},
 		Trace: &outline.Trace{Along: outline.RoundPane, Pen: 1, Lean: 0.5}}
 	r := solve(t, p)
-	if !r.Ready || math.Abs(r.Order.W-300) > 1e-9 || math.Abs(r.Order.H-200) > 1e-9 || r.Form != "as drawn" || r.Pane == nil {
+	if !r.Ready || math.Abs(r.Order.W-300) > 1e-9 || math.Abs(r.Order.H-200) > 1e-9 || r.Form != "as drawn" ||
+		r.Pane == nil {
 		t.Errorf("%+v, %s", r.Order, r.Form)
 	}
 	p.Shape.Trace.Along = outline.InsideOpening

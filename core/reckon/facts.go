@@ -7,6 +7,7 @@ import (
 	"freshshard/core/diagnose"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
+	"freshshard/core/fault"
 	"freshshard/core/handover"
 	"freshshard/core/plan"
 )
@@ -40,6 +41,10 @@ func (r *Reckoning) facts(k Known, object exposure.Exposure) plan.Facts {
 		need = append(need, plan.Required{Key: "fix-" + c.Key, Station: family.Station(c.Station), Text: c.Text,
 			Why: "Why it broke: " + r.Cause + "."})
 	}
+	if p := r.Peeled; p != nil {
+		need = append(need, plan.Required{Key: "fix-peel", Station: "prepare", Text: p.Do, Why: "What the faces showed: " +
+			p.Says})
+	}
 	return plan.Facts{Required: need,
 		Exposure: object, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Moves: k.Moves, Plastic: r.Material.Plastic,
 		Water: k.Water, Old: k.Old, Strike: k.Strike,
@@ -60,4 +65,18 @@ func (r *Reckoning) handover(k Known, object exposure.Exposure) []handover.Line 
 		d.Pane = strings.Replace(r.Pane, r.Material.Short, r.Material.Name, 1)
 	}
 	return handover.Lines(d)
+}
+
+// peel reads the faces of a bond that let go, where somebody looked.
+func (r *Reckoning) peel(k Known) error {
+	if len(k.Peel.Spots) == 0 {
+		return nil
+	}
+	p, err := k.Peel.Read()
+	if f := fault.Of(err); f != nil {
+		return fault.New("peel."+f.Field, f.Why, f.Cure)
+	}
+	p.Figures = Present(p.Figures, k.Unit)
+	r.Peeled = &p
+	return err
 }

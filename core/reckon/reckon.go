@@ -6,6 +6,7 @@ package reckon
 import (
 	"fmt"
 
+	"freshshard/core/bond"
 	"freshshard/core/compat"
 	"freshshard/core/diagnose"
 	"freshshard/core/drawing"
@@ -52,6 +53,7 @@ type Known struct {
 	Weights   map[string]float64           `json:"weights,omitempty"`
 	Evidence  diagnose.Evidence            `json:"evidence,omitempty" doc:"What was seen of the break"`
 	OldPane   diagnose.Evidence            `json:"old_pane,omitempty" doc:"What was seen of the old pane"`
+	Peel      bond.Peel                    `json:"peel,omitzero" doc:"What the faces of a bond that let go showed"`
 	Cause     string                       `json:"cause,omitempty" doc:"Cause that somebody settled on"`
 	Behind    []string                     `json:"behind,omitempty" doc:"What stood behind it, nearest first"`
 	Own       own.Values                   `json:"-"` // the shop's own values, laid over the book's
@@ -97,6 +99,7 @@ type Reckoning struct {
 	Why       diagnose.Result   `json:"why" doc:"Why it broke"`
 	Cause     string            `json:"cause" doc:"The settled cause in words, with what stood behind it; empty while open"`
 	Chain     []diagnose.Link   `json:"chain" doc:"The settled cause and what stood behind it"`
+	Peeled    *bond.Peeled      `json:"peeled,omitempty" doc:"What the faces of the bond that let go say"`
 	Was       diagnose.Result   `json:"was" doc:"What the old pane was"`
 	Carries   string            `json:"carries" doc:"What it has to carry, in words; empty for nothing more than wind and seat"`
 	Packing   string            `json:"packing" doc:"The pack that it stands in, in words; empty when it stands alone"`
@@ -175,6 +178,9 @@ func Pane(k Known) (Reckoning, error) {
 		}
 	}
 	if err = r.diagnose(&k); err != nil {
+		return r, err
+	}
+	if err = r.peel(k); err != nil {
 		return r, err
 	}
 	if k.Stage != Work {

@@ -22,10 +22,6 @@ type Screw struct {
 var Screws = []Screw{{"M3", 3, 0.5}, {"M4", 4, 0.7}, {"M5", 5, 0.8}, {"M6", 6, 1}, {"M8", 8, 1.25},
 	{"#6-32", 3.51, 25.4 / 32}, {"#8-32", 4.17, 25.4 / 32}, {"#10-24", 4.83, 25.4 / 24}, {"1/4-20", 6.35, 25.4 / 20}}
 
-// alikeWithin is how far the screws of one pane may differ, turns. Common
-// practice, no source.
-const alikeWithin = 0.125
-
 // nutFactor is what part of a torque draws the screw: F = T / (0.2 × d). Common
 // engineering rule, no source.
 const nutFactor = 0.2

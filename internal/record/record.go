@@ -5,6 +5,7 @@ package record
 import (
 	"time"
 
+	"freshshard/core/bond"
 	"freshshard/core/diagnose"
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
@@ -85,6 +86,7 @@ type Held struct {
 	Like   string        `json:"like" doc:"Material of the old pane, as far as known"`
 	Duty   pane.Duty     `json:"duty" doc:"What it has to carry and to be used for"`
 	Stack  pane.Stack    `json:"stack" doc:"The pack that it stands in; empty when it stands alone"`
+	Peel   bond.Peel     `json:"peel" doc:"What the faces of a bond that let go showed; without a spot while nobody looked"`
 	Uses   []string      `json:"uses" maxItems:"40" unique:"true" doc:"Cleaners, lubricants, adhesives that touch it"`
 }
 

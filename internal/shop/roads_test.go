@@ -6,6 +6,7 @@ import (
 	"testing"
 	"time"
 
+	"freshshard/core/bond"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/prove"
@@ -103,6 +104,21 @@ func TestEveryRoadIsSigned(t *testing.T) {
 		v := view1(t, s, id)
 		if n := len(v.Reckoning.Fit.Missing); n > 0 && len(j.readings) == 0 {
 			t.Errorf("%s: %d readings are asked for", j.name, n)
+		}
+		if j.road.How == "stick" {
+			held := v.Pane.Held
+			held.Peel = bond.Peel{Length: 400, Width: 30, Spots: []bond.Spot{bond.Metal, bond.Metal, bond.Torn}}
+			did("both faces", s.SetPane(ctx, tor, First(id), held, v.Pane.Version))
+			v = view1(t, s, id)
+			if need := required(v); v.Reckoning.Peeled == nil || len(need) != 1 || need[0].Key != "fix-peel" ||
+				!strings.Contains(need[0].Do, "sound metal") {
+				t.Errorf("%s: the faces ask for %+v", j.name, need)
+			}
+			held.Peel.Length = 0
+			if err := s.SetPane(ctx, tor, First(id), held, v.Pane.Version); fault.Of(err) == nil ||
+				fault.Of(err).Field != "peel.length" {
+				t.Errorf("%s: a bond without a length: %v", j.name, err)
+			}
 		}
 		if j.part.Noted() {
 			if err := s.Tick(ctx, tor, First(id), "part-number", Done{Outcome: "done"}); fault.Of(err) == nil {

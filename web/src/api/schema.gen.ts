@@ -1259,13 +1259,13 @@ export interface components {
              * Format: double
              * @description mm
              */
-            length: number;
-            spots: ("glass" | "metal" | "torn" | "foreign" | "never")[];
+            length?: number;
+            spots?: ("glass" | "metal" | "torn" | "foreign" | "never")[];
             /**
              * Format: double
              * @description mm
              */
-            width: number;
+            width?: number;
         };
         BondPeeled: {
             /**
@@ -2652,6 +2652,8 @@ export interface components {
             packing: string;
             /** @description 4 mm glass-ceramic */
             pane: string;
+            /** @description What the faces of the bond that let go say */
+            peeled?: components["schemas"]["BondPeeled"];
             plan: components["schemas"]["PlanPlan"];
             /**
              * Format: double
@@ -2850,6 +2852,8 @@ export interface components {
              * @description As it stands on the drawing of the object
              */
             number: number;
+            /** @description What the faces of a bond that let go showed; without a spot while nobody looked */
+            peel: components["schemas"]["BondPeel"];
             raked: boolean;
             readings: components["schemas"]["RecordReading"][];
             /** @description What is to be done with it */
@@ -3995,6 +3999,8 @@ export interface components {
             like: string;
             /** @description Which pane of the object it is; empty when there is one */
             name: string;
+            /** @description What the faces of a bond that let go showed; without a spot while nobody looked */
+            peel: components["schemas"]["BondPeel"];
             raked: boolean;
             /** @description What is to be done with it */
             road: components["schemas"]["RoadChosen"];

@@ -4,6 +4,7 @@ import { Odds } from "../../bench/Odds";
 import { PlainDrawing } from "../../bench/PlainDrawing";
 import { CautionLine } from "../../parts/CautionLine";
 import { FigureLine } from "../../parts/FigureLine";
+import { BothFaces } from "./BothFaces";
 import { ChooseStation } from "./ChooseStation";
 import { Guests } from "./Guests";
 import { OldPane } from "./OldPane";
@@ -91,6 +92,9 @@ export const Reckoning = memo(function Reckoning({
 			<StepList view={view} station={station} />
 			{guested.includes(station) && <Guests view={view} />}
 			{touching.includes(station) && <Touch view={view} />}
+			{station === "strip" && view.reckoning.road.how === "stick" && (
+				<BothFaces key={view.pane.id} view={view} />
+			)}
 			{station === "strip" && <StripLog view={view} />}
 			{station === "refit" && <Rebuild view={view} />}
 			{measure && <OldPane view={view} />}

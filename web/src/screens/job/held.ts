@@ -19,6 +19,7 @@ export function heldOf(view: View): Held {
 		duty: p.duty,
 		stack: p.stack,
 		uses: p.uses,
+		peel: p.peel,
 		version: p.version,
 	};
 }

@@ -3,12 +3,12 @@ import { useDeferredValue } from "react";
 import { api, got, type Refused } from "../../api/client";
 import type { Figure, Peeled, Spotted } from "../../api/types";
 import { useDraft } from "../../app/draft";
+import { PeelMap, spots } from "../../bench/PeelMap";
 import { FigureLine } from "../../parts/FigureLine";
 import { NumberRow } from "../../parts/NumberRow";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Tick } from "../../parts/Tick";
-import { PeelMap, spots } from "./PeelMap";
 
 const across = 12;
 const down = 3;

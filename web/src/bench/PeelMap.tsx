@@ -1,4 +1,4 @@
-import type { Spotted } from "../../api/types";
+import type { Spotted } from "../api/types";
 
 /** What a spot can show: a sign and a tone of its own, never a colour alone. */
 export const spots: {
