@@ -274,12 +274,14 @@ func TestTrace(t *testing.T) {
 			t.Errorf("%+v at %v: %q, want %q", c.t, c.clearance, got, c.want)
 		}
 	}
-	for _, good := range []Trace{{Along: RoundPane, Pen: 0}, {Along: RoundPane, Pen: 20}, {Along: InsideOpening, Lean: 20}} {
+	for _, good := range []Trace{{Along: RoundPane, Pen: 0}, {Along: RoundPane, Pen: 20},
+		{Along: InsideOpening, Lean: 20}} {
 		if err := good.Check(); err != nil {
 			t.Errorf("%+v: %v", good, err)
 		}
 	}
-	for _, bad := range []Trace{{Along: "air"}, {Along: RoundPane, Pen: 20.1}, {Along: RoundPane, Lean: 20.1}, {Along: RoundPane, Pen: -1}, {Along: RoundPane, Lean: 30}} {
+	for _, bad := range []Trace{{Along: "air"}, {Along: RoundPane, Pen: 20.1}, {Along: RoundPane, Lean: 20.1},
+		{Along: RoundPane, Pen: -1}, {Along: RoundPane, Lean: 30}} {
 		if _, err := bad.True(p); err == nil {
 			t.Errorf("%+v was taken", bad)
 		}

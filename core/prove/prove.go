@@ -50,7 +50,8 @@ type Check struct {
 func Checks(f family.Family) []Check {
 	out := make([]Check, 0, len(f.Checks))
 	for _, c := range f.Checks {
-		k := Check{Key: c.Key, Once: c.Once, Try: append([]string{}, c.Try...), Text: c.Text, Pass: c.Pass, May: c.Optional, After: append([]string{}, c.After...)}
+		k := Check{Key: c.Key, Once: c.Once, Try: append([]string{}, c.Try...), Text: c.Text, Pass: c.Pass, May: c.Optional,
+			After: append([]string{}, c.After...)}
 		if m := c.Measure; m != nil {
 			o := m.Limit.Origin.Of("")
 			k.Unit = m.Unit

@@ -67,7 +67,7 @@ func (r *Reckoning) unsized() {
 // there were roads does not say: its pane was made to size.
 func (r Reckoning) Whole() Reckoning {
 	if r.Road.ID == "" {
-		r.Road = Going{ID: road.Size, Sized: true, Settled: true, Noted: true}
+		r.Road = Going{ID: road.Size, Name: road.All()[0].Name, Sized: true, Settled: true, Noted: true}
 	}
 	if r.Chain == nil {
 		r.Chain = []diagnose.Link{}
