@@ -48,6 +48,24 @@ func partByNumber(t *testing.T, p *program) {
 	g.sees("Told to the customer")
 }
 
+// Screws are counted an eighth a tap; the one that differs is named.
+func screwsCounted(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo(fmt.Sprintf("/jobs/%d/set", g.taken("Sauna stove, its screws counted", "clip-heat", "fire")))
+	for screw, taps := range []int{3, 3, 1} {
+		for n := range taps {
+			g.pressAt(fmt.Sprintf(`[data-screw="%d"] button[aria-label$=more]`, screw+1))
+			want := []string{"1/8", "1/4", "3/8"}[n]
+			g.until("screw at "+want, fmt.Sprintf(
+				`document.querySelector('[data-screw="%d"] span:nth-of-type(2)').textContent.replace("⁄", "/").includes(%q) && !document.querySelector('[data-screw="%d"] button[aria-label$=more]').disabled`,
+				screw+1, want, screw+1))
+		}
+	}
+	g.sees("less has screw 3 had than the others")
+	g.accessible("turns after the first touch")
+}
+
 // An old pane that is brought alone is the pattern: its own two readings, and it
 // says that the opening was not read.
 func oldPaneAlone(t *testing.T, p *program) {

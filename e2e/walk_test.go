@@ -49,6 +49,7 @@ func TestDemo(t *testing.T) {
 	t.Run("sums of the roads", func(t *testing.T) { roadSums(t, p) })
 	t.Run("guest shut in", func(t *testing.T) { guestShutIn(t, p) })
 	t.Run("old pane alone", func(t *testing.T) { oldPaneAlone(t, p) })
+	t.Run("screws counted", func(t *testing.T) { screwsCounted(t, p) })
 	t.Run("stuck again", func(t *testing.T) { stuckAgain(t, p) })
 	t.Run("own values", func(t *testing.T) { ownValues(t, p) })
 	t.Run("photo template", func(t *testing.T) { photoTemplate(t, p) })

@@ -25,6 +25,9 @@ func (r *Reckoning) more(k Known) []working.Figure {
 			out = append(out, f...)
 		}
 	}
+	if f, ok := k.Turned.Even(); ok {
+		out = append(out, f)
+	}
 	if !r.Fit.Ready || r.unwalled {
 		return out
 	}

@@ -49,6 +49,7 @@ type Known struct {
 	Old       bool                         `json:"old,omitempty"`
 	Strike    bool                         `json:"strike,omitempty"`
 	Screw     string                       `json:"screw,omitempty" doc:"Thread of what holds the pane, as the strip log has it"`
+	Turned    setting.Counted              `json:"turned,omitempty" doc:"Eighths of a turn that each screw has had after its first touch"`
 	Like      string                       `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
 	Weights   map[string]float64           `json:"weights,omitempty"`
 	Evidence  diagnose.Evidence            `json:"evidence,omitempty" doc:"What was seen of the break"`

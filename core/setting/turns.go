@@ -22,6 +22,10 @@ type Screw struct {
 var Screws = []Screw{{"M3", 3, 0.5}, {"M4", 4, 0.7}, {"M5", 5, 0.8}, {"M6", 6, 1}, {"M8", 8, 1.25},
 	{"#6-32", 3.51, 25.4 / 32}, {"#8-32", 4.17, 25.4 / 32}, {"#10-24", 4.83, 25.4 / 24}, {"1/4-20", 6.35, 25.4 / 20}}
 
+// alikeWithin is how far the screws of one pane may differ, turns. Common
+// practice, no source.
+const alikeWithin = 0.125
+
 // nutFactor is what part of a torque draws the screw: F = T / (0.2 × d). Common
 // engineering rule, no source.
 const nutFactor = 0.2
@@ -118,3 +122,59 @@ func (t Turns) turns(s Screw) working.Figure {
 		With("Once more an eighth after a day where it is butyl or foam, never twice.")
 	return f
 }
+
+// mostEighths is more than any screw turns after its first touch: ten turns.
+const mostEighths = 80
+
+// Counted are the eighths of a turn that each screw has had after its first
+// touch, in the order of tightening; 0 for one that nobody has turned yet.
+type Counted []int
+
+// Check refuses a count that no screw has.
+func (c Counted) Check() error {
+	for i, n := range c {
+		if n < 0 || n > mostEighths {
+			return fault.New(fmt.Sprintf("turns[%d]", i), "from 0 to 80 eighths of a turn are expected",
+				"count from the first touch")
+		}
+	}
+	return nil
+}
+
+// Even is how alike the screws are that were turned: the greatest difference
+// from the middle one, in turns, with the screw that differs most; ok is false
+// while fewer than two were turned. All alike within an eighth is right. Common
+// practice, no source.
+func (c Counted) Even() (f working.Figure, ok bool) {
+	var turned []int
+	for _, n := range c {
+		if n > 0 {
+			turned = append(turned, n)
+		}
+	}
+	if len(turned) < 2 {
+		return f, false
+	}
+	slices.Sort(turned)
+	middle := turned[(len(turned)-1)/2]
+	screw, off := 0, 0
+	for i, n := range c {
+		if d := n - middle; n > 0 && (screw == 0 || abs(d) > abs(off)) {
+			screw, off = i+1, d
+		}
+	}
+	f = working.Figure{Key: "turns_even", Value: float64(abs(off)) / 8, Unit: "turns",
+		Limit:    working.Most(alikeWithin, "turns", origin.Custom()),
+		Sentence: "between the screws that were turned: all alike",
+		Working: working.Of("|{n} − {m}|", float64(abs(off))/8, "turns",
+			working.In("n", fmt.Sprintf("screw %d", screw), float64(c[screw-1])/8, "turns", origin.Read("")),
+			working.In("m", "the middle one", float64(middle)/8, "turns", origin.Read("")))}
+	if off > 0 {
+		f.Sentence = fmt.Sprintf("more has screw %d had than the others: ease it", screw)
+	} else if off < 0 {
+		f.Sentence = fmt.Sprintf("less has screw %d had than the others", screw)
+	}
+	return f.Judge(working.Warn), true
+}
+
+func abs(n int) int { return max(n, -n) }

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
+	"freshshard/core/working"
 )
 
 func TestTurns(t *testing.T) {
@@ -54,6 +55,39 @@ func TestTurnsRefuses(t *testing.T) {
 	for _, ok := range []Turns{{Free: 40, Screw: "M8", Seated: 0.3, Torque: 50}, {Free: 0, Screw: "M3", Seated: 0.99}} {
 		if _, err := ok.Figures(); err != nil {
 			t.Errorf("%+v: %v", ok, err)
+		}
+	}
+}
+
+// Alike within an eighth is right; the one that differs is named.
+func TestEven(t *testing.T) {
+	for _, c := range []struct {
+		in   Counted
+		v    float64
+		good bool
+		says string
+	}{
+		{Counted{9, 9, 9, 9}, 0, true, "all alike"}, {Counted{9, 10, 9, 9}, 0.125, true, "screw 2"},
+		{Counted{9, 11, 9, 9}, 0.25, false, "more has screw 2 had than the others: ease it"},
+		{Counted{9, 9, 6, 9}, 0.375, false, "less has screw 3"}, {Counted{9, 0, 0, 9}, 0, true, "all alike"},
+		{Counted{8, 10}, 0.25, false, "screw 2"},
+	} {
+		f, ok := c.in.Even()
+		if !ok || math.Abs(f.Value-c.v) > 1e-9 || (f.Verdict == working.Good) != c.good || !strings.Contains(f.Sentence, c.says) {
+			t.Errorf("%v: %v %s, %s", c.in, f.Value, f.Verdict, f.Sentence)
+		}
+	}
+	for _, few := range []Counted{nil, {0, 0}, {9, 0, 0}} {
+		if f, ok := few.Even(); ok {
+			t.Errorf("%v: %+v", few, f)
+		}
+	}
+	for _, c := range []struct {
+		in   Counted
+		good bool
+	}{{Counted{0, 80}, true}, {Counted{-1}, false}, {Counted{0, 81}, false}} {
+		if err := c.in.Check(); (err == nil) != c.good {
+			t.Errorf("%v: %v", c.in, err)
 		}
 	}
 }

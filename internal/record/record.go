@@ -74,20 +74,21 @@ type Object struct {
 
 // Held is how a pane is held and what form its opening has.
 type Held struct {
-	Name   string        `json:"name" maxLength:"80" doc:"Which pane of the object it is; empty when there is one"`
-	Family string        `json:"family"`
-	Road   road.Chosen   `json:"road" doc:"What is to be done with it"`
-	Frame  string        `json:"frame"`
-	Cutter fit.Cutter    `json:"cutter" enum:",hand,shop,toughened,saw"`
-	Gasket fit.Gasket    `json:"gasket"`
-	Sides  setting.Sides `json:"sides"`
-	Shape  fit.Shape     `json:"shape"`
-	Raked  bool          `json:"raked"`
-	Like   string        `json:"like" doc:"Material of the old pane, as far as known"`
-	Duty   pane.Duty     `json:"duty" doc:"What it has to carry and to be used for"`
-	Stack  pane.Stack    `json:"stack" doc:"The pack that it stands in; empty when it stands alone"`
-	Peel   bond.Peel     `json:"peel" doc:"What the faces of a bond that let go showed; without a spot while nobody looked"`
-	Uses   []string      `json:"uses" maxItems:"40" unique:"true" doc:"Cleaners, lubricants, adhesives that touch it"`
+	Name   string          `json:"name" maxLength:"80" doc:"Which pane of the object it is; empty when there is one"`
+	Family string          `json:"family"`
+	Road   road.Chosen     `json:"road" doc:"What is to be done with it"`
+	Frame  string          `json:"frame"`
+	Cutter fit.Cutter      `json:"cutter" enum:",hand,shop,toughened,saw"`
+	Gasket fit.Gasket      `json:"gasket"`
+	Sides  setting.Sides   `json:"sides"`
+	Shape  fit.Shape       `json:"shape"`
+	Raked  bool            `json:"raked"`
+	Like   string          `json:"like" doc:"Material of the old pane, as far as known"`
+	Duty   pane.Duty       `json:"duty" doc:"What it has to carry and to be used for"`
+	Stack  pane.Stack      `json:"stack" doc:"The pack that it stands in; empty when it stands alone"`
+	Turns  setting.Counted `json:"turns,omitempty" maxItems:"160" doc:"Eighths of a turn that each screw has had after its first touch, in the order of tightening"`
+	Peel   bond.Peel       `json:"peel" doc:"What the faces of a bond that let go showed; without a spot while nobody looked"`
+	Uses   []string        `json:"uses" maxItems:"40" unique:"true" doc:"Cleaners, lubricants, adhesives that touch it"`
 }
 
 // Pane is one pane of a job's object, with its own state: what was read of it,

@@ -88,6 +88,9 @@ func sound(j *record.Job, p *record.Pane) error {
 	if p.Sides.Top < 0 || p.Sides.Right < 0 || p.Sides.Bottom < 0 || p.Sides.Left < 0 || p.Sides.Total() > 160 {
 		return fault.New("sides", "between 0 and 40 fixings a side are expected", "count them again")
 	}
+	if err := p.Turns.Check(); err != nil {
+		return err
+	}
 	k := known(j, p, length.MM)
 	k.Stage = reckon.Numbers
 	r, err := reckon.Pane(k)

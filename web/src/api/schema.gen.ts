@@ -2869,6 +2869,8 @@ export interface components {
             ticks: components["schemas"]["RecordTick"][];
             /** @description Checks that failed and were tried again, in their order */
             trials?: components["schemas"]["RecordTrial"][];
+            /** @description Eighths of a turn that each screw has had after its first touch, in the order of tightening */
+            turns?: number[];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];
             /** Format: int64 */
@@ -4008,6 +4010,8 @@ export interface components {
             sides: components["schemas"]["SettingSides"];
             /** @description The pack that it stands in; empty when it stands alone */
             stack: components["schemas"]["PaneStack"];
+            /** @description Eighths of a turn that each screw has had after its first touch, in the order of tightening */
+            turns?: number[];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];
             /** Format: int64 */

@@ -11,6 +11,7 @@ import { OldPane } from "./OldPane";
 import { OrderLine } from "./OrderLine";
 import { ProveStation } from "./ProveStation";
 import { Rebuild } from "./Rebuild";
+import { ScrewTurns } from "./ScrewTurns";
 import { SourceStation } from "./SourceStation";
 import { StepList } from "./StepList";
 import { Stops } from "./Stops";
@@ -90,6 +91,7 @@ export const Reckoning = memo(function Reckoning({
 			{station === "source" && <SourceStation view={view} />}
 			{station === "prove" && <Stops view={view} stops={view.stops} />}
 			<StepList view={view} station={station} />
+			{station === "set" && <ScrewTurns view={view} />}
 			{guested.includes(station) && <Guests view={view} />}
 			{touching.includes(station) && <Touch view={view} />}
 			{station === "strip" && view.reckoning.road.how === "stick" && (

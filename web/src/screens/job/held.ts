@@ -20,6 +20,7 @@ export function heldOf(view: View): Held {
 		stack: p.stack,
 		uses: p.uses,
 		peel: p.peel,
+		turns: p.turns,
 		version: p.version,
 	};
 }
