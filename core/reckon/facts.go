@@ -67,9 +67,10 @@ func (r *Reckoning) handover(k Known, object exposure.Exposure) []handover.Line 
 	return handover.Lines(d)
 }
 
-// peel reads the faces of a bond that let go, where somebody looked.
+// peel reads the faces of a bond that let go, where somebody looked and it is
+// stuck again.
 func (r *Reckoning) peel(k Known) error {
-	if len(k.Peel.Spots) == 0 {
+	if len(k.Peel.Spots) == 0 || r.Road.How != "stick" {
 		return nil
 	}
 	p, err := k.Peel.Read()

@@ -66,6 +66,9 @@ func (c Chosen) Check(f family.Family) error {
 		return fault.New("road.came", "a broken pane does not stay", "say that it came off whole, or that nothing broke it")
 	case f.Sizing == family.Tube && (r.ID == "stays" && h.ID != "nip" || h.ID == "clean"):
 		return fault.New("road.id", "a gauge tube that was out is renewed, never kept", "choose a new one, or nip its nuts")
+	case r.Part && f.Sizing == family.Tube:
+		return fault.New("road.id", "a tube holds by how deep it stands in its sockets, cut here or bought",
+			"make it to size: read faces and stops")
 	case h.ID == Pattern && (f.Sizing == family.Tube || f.Sizing == family.Port || f.Sizing == family.Ring):
 		return fault.New("road.how", "such a pane is sized where it goes: an old one does not tell its seat",
 			"read it there, or buy it as a part")

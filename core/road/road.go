@@ -140,6 +140,24 @@ func Lay(f family.Family, r Road, h How, came Came) family.Family {
 	return f
 }
 
+// Every are the steps and checks that a way of holding has on any road: what was
+// done before the road was changed stays on the record.
+func Every(f family.Family) (steps []string, checks []family.Check) {
+	for _, s := range f.Steps {
+		steps = append(steps, s.Key)
+	}
+	checks = slices.Clone(f.Checks)
+	for _, r := range all {
+		for _, h := range r.Hows {
+			for _, s := range h.Steps {
+				steps = append(steps, s.Key)
+			}
+			checks = append(checks, h.Checks...)
+		}
+	}
+	return steps, checks
+}
+
 // put adds a step behind the others of its station.
 func put(steps []family.Step, s family.Step) []family.Step {
 	at := slices.Index(family.Stations, s.Station)

@@ -224,7 +224,7 @@ func TestChosenRefuses(t *testing.T) {
 		{"gauge-tube", Chosen{ID: "stays", How: "seal", Came: Whole}, "road.id"},
 		{"gauge-tube", Chosen{ID: "kept", How: "clean", Came: Whole}, "road.id"},
 		{"gauge-tube", Chosen{ID: "stays", How: "nip", Came: Unbroken}, ""},
-		{"gauge-tube", Chosen{ID: "other", How: "board"}, "road.id"}, {"gauge-tube", Chosen{ID: "part"}, ""},
+		{"gauge-tube", Chosen{ID: "other", How: "board"}, "road.id"}, {"gauge-tube", Chosen{ID: "part"}, "road.id"},
 		{"drop-glass", Chosen{ID: "part", Part: Part{Number: "71-4", Asked: []Asked{{Says: "84.50"}}}},
 			"road.part.asked[0].where"},
 	} {

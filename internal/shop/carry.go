@@ -13,12 +13,14 @@ import (
 
 	"freshshard/core/compat"
 	"freshshard/core/drawing"
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
+	"freshshard/core/road"
 	"freshshard/internal/bound"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -217,10 +219,18 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 		return err
 	}
 	steps, proofs := map[string]bool{}, map[string]prove.Check{}
+	book, err := family.ByID(p.Family)
+	if err != nil {
+		return err
+	}
+	keys, all := road.Every(book)
+	for _, key := range keys {
+		steps[key] = true
+	}
 	for _, st := range r.Plan.Steps {
 		steps[st.Key] = true
 	}
-	for _, c := range prove.Checks(r.Family) {
+	for _, c := range prove.Checks(family.Family{Checks: append(all, r.Family.Checks...)}) {
 		proofs[c.Key] = c
 	}
 	for i, t := range p.Ticks {

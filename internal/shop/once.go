@@ -149,7 +149,9 @@ func (s *Shop) TickAll(ctx context.Context, by record.Account, job int64, step s
 				by.ID); err != nil {
 				return store.Change{}, err
 			}
-			n++
+			if n++; st.Once { // it stands on all
+				break
+			}
 		}
 		if n == 0 {
 			return store.Change{}, noneReady(why)
@@ -196,7 +198,9 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 			if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
 				return store.Change{}, err
 			}
-			n++
+			if n++; c.Once {
+				break
+			}
 		}
 		if n == 0 {
 			return store.Change{}, noneReady(why)

@@ -260,3 +260,43 @@ func TestOlderReckoningIsWhole(t *testing.T) {
 		t.Error("a part that nobody noted")
 	}
 }
+
+// A road is no way round a stop: a technician cannot change what is to be done so
+// that a bite below its limit is no longer asked about; an owner can. What was
+// done on the road before stays, and travels.
+func TestRoadIsNoWayRoundAStop(t *testing.T) {
+	s, mira, tor := open(t)
+	id := shallow(t, s, tor)
+	if stopsOf(view1(t, s, id)) == "" {
+		t.Fatal("nothing is stopped")
+	}
+	if err := s.Tick(ctx, tor, First(id), "order", Done{Outcome: "done"}); err != nil {
+		t.Fatal(err)
+	}
+	to := func(by record.Account, c road.Chosen) error {
+		v := view1(t, s, id)
+		held := v.Pane.Held
+		held.Road = c
+		return s.SetPane(ctx, by, First(id), held, v.Pane.Version)
+	}
+	for _, c := range []road.Chosen{{ID: "part"}, {ID: "window"}, {ID: "size", How: road.Pattern},
+		{ID: "kept", How: "watch", Came: road.Unbroken}, {ID: "stays", How: "nip", Came: road.Unbroken}} {
+		if f := fault.Of(to(tor, c)); f == nil || f.Field != "road.id" || !strings.Contains(f.Why, "this pane is stopped") {
+			t.Errorf("%+v: %v", c, f)
+		}
+	}
+	if err := to(mira, road.Chosen{ID: "part", Part: road.Part{Number: "71-404"}}); err != nil {
+		t.Errorf("an owner: %v", err)
+	}
+	c, err := s.Carry(ctx, id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	other, err := s.Bring(ctx, tor, "carry-a-changed-road", onPaper(t, c))
+	if err != nil {
+		t.Fatalf("a job whose road was changed does not travel: %v", err)
+	}
+	if v := view1(t, s, other); v.Reckoning.Order != "Part 71-404, as it comes" || tickOf(&v.Pane, "order") == nil {
+		t.Errorf("%q, %d ticks", v.Reckoning.Order, len(v.Pane.Ticks))
+	}
+}

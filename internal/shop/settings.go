@@ -7,6 +7,7 @@ import (
 	"freshshard/core/compat"
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/core/prove"
 	"freshshard/core/reckon"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -31,6 +32,9 @@ func (s *Shop) SetPane(ctx context.Context, by record.Account, at Bench, held re
 		if err := worse(j, &was, p); err != nil {
 			return store.Change{}, err
 		}
+		if err := aroundStop(by, j, &was, p); err != nil {
+			return store.Change{}, err
+		}
 		if !slices.Equal(before.Uses, held.Uses) {
 			if err := clash(j, p); err != nil {
 				return store.Change{}, err
@@ -43,6 +47,23 @@ func (s *Shop) SetPane(ctx context.Context, by record.Account, at Bench, held re
 		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "how the pane is held was changed",
 			Before: before, After: held}, err
 	})
+}
+
+// aroundStop refuses a technician's change of what is to be done that would take
+// a stop away which nobody has put right or taken on: a road is no way round it.
+func aroundStop(by record.Account, j *record.Job, was, now *record.Pane) error {
+	if by.Role == record.Owner || was.Road.ID == now.Road.ID && was.Road.How == now.Road.How {
+		return nil
+	}
+	after := benchOf(j, now, length.MM, nil, numbers).stops
+	for _, k := range benchOf(j, was, length.MM, nil, numbers).stops {
+		gone := !slices.ContainsFunc(after, func(o prove.Stop) bool { return o.Key == k.Key })
+		if k.Taken == nil && gone {
+			return fault.New("road.id", "this pane is stopped: "+k.Says,
+				"put that right first, or ask an owner, who can change what is to be done")
+		}
+	}
+	return nil
 }
 
 // mostUses is more than anybody takes to one pane.

@@ -175,8 +175,9 @@ func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 	for _, r := range p.Readings {
 		k.Readings[r.Place] = r.Reading
 	}
+	// What came off last holds the pane; the first screws are a trim's.
 	for _, e := range j.Strip {
-		if _, err := setting.ScrewBy(e.Entry.Held.Size); err == nil && k.Screw == "" {
+		if _, err := setting.ScrewBy(e.Entry.Held.Size); err == nil {
 			k.Screw = e.Entry.Held.Size
 		}
 	}
