@@ -12,6 +12,7 @@ import (
 	"freshshard/core/frame"
 	"freshshard/core/own"
 	"freshshard/core/pane"
+	"freshshard/core/stocksize"
 )
 
 // page is one kind of value: which there are, what the book says, and what a
@@ -37,6 +38,7 @@ var pages = map[string]page{
 	own.Exposure: {exposure.Fields, func(v own.Value) *float64 { e, _ := exposure.ByID(v.ID); return e.Own(v.Item) },
 		exposure.CheckOwn},
 	own.Cutter: {fit.Fields, func(v own.Value) *float64 { return fit.Cutter(v.ID).Own(v.Item) }, alone(fit.CheckOwn)},
+	own.Stock:  {stocksize.Fields, stocksize.Own, alone(stocksize.CheckOwn)},
 	own.Touch:  {compat.Fields, compat.Own, alone(compat.CheckOwn)},
 }
 

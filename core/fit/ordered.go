@@ -73,6 +73,9 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 	if b, ok := s.bodyOf(a); ok {
 		return s.bodyFigure(a, b, n)
 	}
+	if st, ok := s.stock(); ok {
+		return s.stockFigure(a, st)
+	}
 	i := s.p.info(a.least)
 	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)},
 		s.limitInputs(a, s.p.seated()+s.p.webDoubt())...)

@@ -10,6 +10,20 @@ import (
 	"freshshard/core/working"
 )
 
+// Spoken is what the witnesses of a pane's size stand for along one direction, mm.
+// Words say who they are.
+type Spoken struct {
+	Size  float64 `json:"size"`
+	Doubt float64 `json:"doubt"`
+	Words string  `json:"words"`
+}
+
+// Witnessed is that both ways; none where nobody spoke.
+type Witnessed struct {
+	Width  *Spoken `json:"width,omitempty"`
+	Height *Spoken `json:"height,omitempty"`
+}
+
 // copies says that the pane is copied from the old one: somebody said so, or its
 // shape was traced round it. A traced pane is the pane, never the opening.
 func (p Problem) copies() bool {
@@ -20,7 +34,7 @@ func (p Problem) copies() bool {
 // patternWants are the readings that a pane wants which is copied from the old
 // one: the old pane's own. A traced or drawn one wants none.
 func (p Problem) patternWants(place Place) bool {
-	return p.Shape.square() && (place == OldWidth || place == OldHeight) ||
+	return p.Shape.square() && (place == OldWidth && p.Said.Width == nil || place == OldHeight && p.Said.Height == nil) ||
 		!p.Shape.square() && p.Shape.Kind != Drawn && place.Key() != "" && p.neededMeasure(place)
 }
 
@@ -50,15 +64,26 @@ func (p Problem) Walk() []PlaceInfo {
 func (s solver) copied(r Result) (Result, error) {
 	p := s.p
 	var size Size
-	var doubt float64
+	var doubt [2]float64
+	who := [2]string{"copied from the old pane", "copied from the old pane"}
 	place := [2]Place{OldWidth, OldHeight}
 	if p.Shape.square() {
-		w, hasW := p.Readings[OldWidth]
-		h, hasH := p.Readings[OldHeight]
-		if !hasW || !hasH {
-			return r, nil
+		for i, said := range []*Spoken{p.Said.Width, p.Said.Height} {
+			old, ok := p.Readings[place[i]]
+			v := old.Value
+			doubt[i] = old.Doubt
+			if said != nil {
+				ok, v, doubt[i], who[i] = true, said.Size, said.Doubt, said.Words
+			}
+			if !ok {
+				return r, nil
+			}
+			if i == 0 {
+				size.W = v
+			} else {
+				size.H = v
+			}
 		}
-		size, doubt = Size{w.Value, h.Value}, math.Max(w.Doubt, h.Doubt)
 		r.Form = "rectangle"
 		r.Makes = []outline.Dimension{{Key: "width", Name: "width", Value: s.nearest(size.W)},
 			{Key: "height", Name: "height", Value: s.nearest(size.H)}}
@@ -68,7 +93,7 @@ func (s solver) copied(r Result) (Result, error) {
 			return r, err
 		}
 		b := o.outline.Outer.Box()
-		size, doubt = Size{b.Width(), b.Height()}, o.doubt
+		size, doubt = Size{b.Width(), b.Height()}, [2]float64{o.doubt, o.doubt}
 		r.Pane, r.Opening, r.Lines = o.outline.Outer, &o.outline, o.lines
 		r.Form, r.Makes = o.kind.Name, o.kind.Dimensions(r.Pane)
 		if r.Form == "" {
@@ -94,10 +119,10 @@ func (s solver) copied(r Result) (Result, error) {
 		read := []float64{size.W, size.H}[i]
 		r.Figures = append(r.Figures, working.Figure{Key: "order_" + name, Value: v, Unit: "mm", Verdict: working.Note,
 			Place: string(place[i]),
-			Sentence: fmt.Sprintf("copied from the old pane, ±%s as it was read; its opening was not: hold the two together "+
-				"before anything is cut", working.Num(doubt, 1)),
+			Sentence: fmt.Sprintf("%s, ±%s as it was read; its opening was not: hold the two together "+
+				"before anything is cut", who[i], working.Num(doubt[i], 1)),
 			Working: working.Of("{P}, to what a cutter sets", v, "mm",
-				working.In("P", "the old pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})
+				working.In("P", "the pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})
 	}
 	r.Figures = append(r.Figures, s.holeFigures(r)...)
 	if p.Gasket.Kind != None && r.Pane == nil {

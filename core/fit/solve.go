@@ -97,6 +97,9 @@ func Solve(p Problem) (Result, error) {
 	var wn, hn note
 	r.Order.W, wn = s.order(w)
 	r.Order.H, hn = s.order(h)
+	if st, ok := s.stock(); ok {
+		r.Order = st
+	}
 	if s.shaped != nil {
 		if err := s.cutShape(&r, w, h); err != nil {
 			return r, err

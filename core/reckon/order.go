@@ -46,6 +46,8 @@ func (r *Reckoning) cutting() outline.Cutting {
 	case r.Material.Cut == "order":
 		return outline.Cutting{Sentence: r.Material.Short +
 			" is ordered to its final size: it is never cut, drilled or ground"}
+	case r.stockTaken:
+		return outline.Cutting{Sentence: "a stock size comes as it is; nothing is cut"}
 	case r.Family.Sizing == family.Tube:
 		return outline.Cutting{Hand: true, Sentence: "cut square, ends ground and fire-polished or smoothed"}
 	case !ok:

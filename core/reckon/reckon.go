@@ -23,6 +23,7 @@ import (
 	"freshshard/core/prove"
 	"freshshard/core/road"
 	"freshshard/core/setting"
+	"freshshard/core/witness"
 	"freshshard/core/working"
 )
 
@@ -55,6 +56,8 @@ type Known struct {
 	Evidence  diagnose.Evidence            `json:"evidence,omitempty" doc:"What was seen of the break"`
 	OldPane   diagnose.Evidence            `json:"old_pane,omitempty" doc:"What was seen of the old pane"`
 	Peel      bond.Peel                    `json:"peel,omitzero" doc:"What the faces of a bond that let go showed"`
+	Heard     []witness.Said               `json:"heard,omitempty" doc:"What else speaks for the size"`
+	Stock     string                       `json:"stock,omitempty" doc:"A stock size that is taken, as the list names it"`
 	Cause     string                       `json:"cause,omitempty" doc:"Cause that somebody settled on"`
 	Behind    []string                     `json:"behind,omitempty" doc:"What stood behind it, nearest first"`
 	Own       own.Values                   `json:"-"` // the shop's own values, laid over the book's
@@ -101,6 +104,8 @@ type Reckoning struct {
 	Cause     string            `json:"cause" doc:"The settled cause in words, with what stood behind it; empty while open"`
 	Chain     []diagnose.Link   `json:"chain" doc:"The settled cause and what stood behind it"`
 	Peeled    *bond.Peeled      `json:"peeled,omitempty" doc:"What the faces of the bond that let go say"`
+	Heard     *witness.Pane     `json:"heard,omitempty" doc:"What all that speak for the size stand for"`
+	Stock     []Offered         `json:"stock" doc:"Stock sizes that fall inside the fit"`
 	Was       diagnose.Result   `json:"was" doc:"What the old pane was"`
 	Carries   string            `json:"carries" doc:"What it has to carry, in words; empty for nothing more than wind and seat"`
 	Packing   string            `json:"packing" doc:"The pack that it stands in, in words; empty when it stands alone"`
@@ -108,6 +113,7 @@ type Reckoning struct {
 	Fault     *fault.Error      `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
 
 	packFigures []working.Figure
+	stockTaken  bool
 	unwalled    bool // a tube whose wall nobody has read
 }
 
@@ -134,7 +140,8 @@ type Made struct {
 // error of the call: the answer then carries the Fault and what can still be
 // said without them.
 func Pane(k Known) (Reckoning, error) {
-	r := Reckoning{Makes: []Made{}, Slide: []drawing.Drawing{}, Figures: []working.Figure{}, Stops: []prove.Stop{}}
+	r := Reckoning{Makes: []Made{}, Slide: []drawing.Drawing{}, Figures: []working.Figure{}, Stops: []prove.Stop{},
+		Stock: []Offered{}}
 	var err error
 	if r.Family, err = family.With(k.Own, k.Family); err != nil {
 		return r, err
@@ -166,8 +173,17 @@ func Pane(k Known) (Reckoning, error) {
 	if err != nil {
 		return r, err
 	}
+	if err = r.copied(k, &p); err != nil {
+		return r, err
+	}
+	if err = r.stocked(k, &p); err != nil {
+		return r, err
+	}
 	r.Walk = p.Walk()
 	if err = r.size(k, &p); err != nil {
+		return r, err
+	}
+	if err = r.heard(k, p); err != nil {
 		return r, err
 	}
 	r.unsized()
@@ -199,6 +215,9 @@ func Pane(k Known) (Reckoning, error) {
 	}
 	if k.Stage != Work {
 		r.figures(k, all)
+		if err = r.offered(k, p); err != nil {
+			return r, err
+		}
 	}
 	r.Handover = r.handover(k, object)
 	if r.withheld(); r.Fit.Ready {
@@ -209,6 +228,12 @@ func Pane(k Known) (Reckoning, error) {
 		r.Order, r.Withheld, r.Instead = r.Road.Headline, "", ""
 	case r.Fit.Ready && r.Withheld == "":
 		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.sized(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
+		switch {
+		case p.Stock != nil:
+			r.Order = fmt.Sprintf("stock size %s in %s, as it comes", r.sized(k.Unit), r.Pane)
+		case p.Pattern:
+			r.Order += "; its opening was not read"
+		}
 	}
 	if k.Stage == Whole {
 		r.pictures(k, p)
@@ -221,7 +246,7 @@ func (r *Reckoning) all(k Known) []working.Figure {
 	if !r.Road.Sized { // numbers of a pane that nobody orders
 		return append([]working.Figure{}, r.packFigures...)
 	}
-	return append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, r.more(k)...)...)
+	return append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, append(r.more(k), r.heardFigures()...)...)...)
 }
 
 // figures are all numbers as they are shown, problems first, and the pane's

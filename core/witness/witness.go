@@ -26,9 +26,13 @@ type Kind struct {
 	ID    string          `json:"id"`
 	Name  string          `json:"name"`
 	Doubt catalogue.Value `json:"doubt"`
+	Share bool            `json:"share,omitempty" doc:"The doubt is in % of the length"`
 	Lie   string          `json:"lie"`
 	Tell  string          `json:"tell"`
 }
+
+// Groove is a joined gasket's groove, read by its length all round.
+const Groove = "groove"
 
 var kinds = catalogue.Must[[]Kind](file, "kinds.json")
 
@@ -111,8 +115,13 @@ func (h Heard) stand(clearance float64) (Says, error) {
 	s := Says{Kind: k.ID, Name: k.Name, Size: h.Value, Doubt: h.Doubt, Formula: "as read"}
 	if s.Doubt == 0 {
 		s.Doubt = k.Doubt.V
+		if k.Share {
+			s.Doubt = k.Doubt.V / 100 * h.Value
+		}
 	}
 	switch k.ID {
+	case Groove:
+		s.Formula = "the groove's length, shaped as the others say"
 	case "opening":
 		s.Size, s.Formula = h.Value-2*clearance, fmt.Sprintf("%s − 2 × %s", length.Metric(h.Value),
 			working.Num(clearance, 1))

@@ -18,6 +18,7 @@ import (
 	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/core/striplog"
+	"freshshard/core/witness"
 )
 
 // Role is what an account may do.
@@ -88,6 +89,7 @@ type Held struct {
 	Stack  pane.Stack      `json:"stack" doc:"The pack that it stands in; empty when it stands alone"`
 	Turns  setting.Counted `json:"turns,omitempty" maxItems:"160" doc:"Eighths of a turn that each screw has had after its first touch, in the order of tightening"`
 	Peel   bond.Peel       `json:"peel" doc:"What the faces of a bond that let go showed; without a spot while nobody looked"`
+	Stock  string          `json:"stock,omitempty" maxLength:"9" doc:"A stock size that is taken in place of one made to size, as the list names it"`
 	Uses   []string        `json:"uses" maxItems:"40" unique:"true" doc:"Cleaners, lubricants, adhesives that touch it"`
 }
 
@@ -97,17 +99,18 @@ type Pane struct {
 	ID     int64 `json:"id"`
 	Number int   `json:"number" doc:"As it stands on the drawing of the object"`
 	Held
-	Spot       drawing.Spot `json:"spot" doc:"Where it is on the object"`
-	WaitsFor   string       `json:"waits_for"`
-	WaitsUntil *time.Time   `json:"waits_until,omitempty"`
-	Version    int          `json:"version"`
-	Readings   []Reading    `json:"readings"`
-	Diagnosis  *Diagnosis   `json:"diagnosis,omitempty"`
-	Choice     *Choice      `json:"choice,omitempty"`
-	Ticks      []Tick       `json:"ticks"`
-	Answers    []Answer     `json:"answers"`
-	Trials     []Trial      `json:"trials,omitempty" maxItems:"200" doc:"Checks that failed and were tried again, in their order"`
-	Taken      []Taken      `json:"taken,omitempty" maxItems:"100" doc:"Stops that an owner took on"`
+	Spot       drawing.Spot   `json:"spot" doc:"Where it is on the object"`
+	Heard      []witness.Said `json:"heard,omitempty" maxItems:"20" doc:"What else speaks for its size: pieces, a neighbour, a sheet, a word"`
+	WaitsFor   string         `json:"waits_for"`
+	WaitsUntil *time.Time     `json:"waits_until,omitempty"`
+	Version    int            `json:"version"`
+	Readings   []Reading      `json:"readings"`
+	Diagnosis  *Diagnosis     `json:"diagnosis,omitempty"`
+	Choice     *Choice        `json:"choice,omitempty"`
+	Ticks      []Tick         `json:"ticks"`
+	Answers    []Answer       `json:"answers"`
+	Trials     []Trial        `json:"trials,omitempty" maxItems:"200" doc:"Checks that failed and were tried again, in their order"`
+	Taken      []Taken        `json:"taken,omitempty" maxItems:"100" doc:"Stops that an owner took on"`
 }
 
 // Reading is one dimension as a person read it.

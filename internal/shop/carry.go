@@ -184,6 +184,13 @@ func checkPane(j *record.Job, p *record.Pane, at string) error {
 	if len(p.Readings) > mostOfPane || len(p.Ticks) > mostOfPane || len(p.Answers) > mostOfPane {
 		return fault.New(at, "more was done to this pane than a pane has steps", "leave out what is in the lists twice")
 	}
+	for i, h := range p.Heard {
+		for _, text := range []string{h.Width.Text, h.Height.Text, h.Round.Text} {
+			if utf8.RuneCountInString(text) > 60 {
+				return fault.New(fmt.Sprintf("%s.heard[%d]", at, i), "a length that is too long", "correct it")
+			}
+		}
+	}
 	if err := p.Spot.Check(); err != nil {
 		return fault.New(at+".spot", err.Error(), "give a place on the object")
 	}

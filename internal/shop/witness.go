@@ -9,6 +9,8 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/reckon"
 	"freshshard/core/witness"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
 )
 
 // WitnessIn is what speaks for the size of a pane, as it was said. Clearance is
@@ -18,76 +20,95 @@ type WitnessIn struct {
 	Heard     []Heard `json:"heard" minItems:"1" maxItems:"20"`
 }
 
-// Heard is one of them, over the width, the height, or both.
+// Heard is one of them, over the width, the height, or both; of a joined
+// gasket's groove its length all round.
 type Heard struct {
-	Kind   string  `json:"kind" enum:"opening,old,traced,pieces,neighbour,sheet,stock,customer"`
+	Kind   string  `json:"kind" enum:"opening,old,traced,pieces,neighbour,groove,sheet,stock,customer"`
 	Width  string  `json:"width,omitempty" maxLength:"60"`
 	Height string  `json:"height,omitempty" maxLength:"60"`
+	Round  string  `json:"round,omitempty" maxLength:"60" doc:"Length of a joined gasket's groove"`
 	Cracks int     `json:"cracks,omitempty" minimum:"0" maximum:"40" doc:"That the tape crossed, over pieces laid together"`
 	Pen    float64 `json:"pen,omitempty" minimum:"0" maximum:"20" doc:"Width of the line round a traced pane, mm"`
 }
 
-// WitnessOut is what they stand for in each direction; none where nothing was
-// said.
-type WitnessOut struct {
-	Width  *witness.Joined `json:"width,omitempty"`
-	Height *witness.Joined `json:"height,omitempty"`
-}
-
 // Witness joins them. A doubt that was not typed is the kind's usual one.
-func (s *Shop) Witness(ctx context.Context, in WitnessIn) (WitnessOut, error) {
+func (s *Shop) Witness(ctx context.Context, in WitnessIn) (witness.Pane, error) {
 	shop, err := s.store.Shop(ctx)
 	if err != nil {
-		return WitnessOut{}, err
+		return witness.Pane{}, err
 	}
-	var out WitnessOut
-	if out.Width, err = joined(in, "width", shop.Unit, func(h Heard) string { return h.Width }); err != nil {
-		return out, err
+	said, err := readHeard(in.Heard, shop.Unit)
+	if err != nil {
+		return witness.Pane{}, err
 	}
-	if out.Height, err = joined(in, "height", shop.Unit, func(h Heard) string { return h.Height }); err != nil {
-		return out, err
+	out, err := witness.Of(said, in.Clearance)
+	if err == nil && out.Width == nil && out.Height == nil {
+		err = fault.New("heard", "nobody was heard yet", "type one length at least: of the opening, the old pane, a neighbour")
 	}
-	if out.Width == nil && out.Height == nil {
-		return out, fault.New("heard", "nobody was heard yet",
-			"type one length at least: of the opening, the old pane, a neighbour")
+	for _, j := range []*witness.Joined{out.Width, out.Height} {
+		if j != nil {
+			j.Figures = reckon.Present(j.Figures, shop.Unit)
+		}
+	}
+	return out, err
+}
+
+// readHeard reads the lengths as they were typed; errors name heard[n] and its
+// field.
+func readHeard(rows []Heard, unit length.Unit) ([]witness.Said, error) {
+	out := make([]witness.Said, 0, len(rows))
+	for i, h := range rows {
+		s := witness.Said{Kind: h.Kind, Cracks: h.Cracks, Pen: h.Pen}
+		for _, f := range []struct {
+			way, text string
+			to        *length.Reading
+		}{{"width", h.Width, &s.Width}, {"height", h.Height, &s.Height}, {"round", h.Round, &s.Round}} {
+			if strings.TrimSpace(f.text) == "" {
+				continue
+			}
+			r, err := readText(fmt.Sprintf("heard[%d].%s", i, f.way), f.text, unit, length.Tape)
+			if err != nil {
+				return nil, err
+			}
+			if !strings.Contains(f.text, "±") && !strings.Contains(f.text, "+/-") {
+				r.Doubt = 0
+			}
+			*f.to = r
+		}
+		out = append(out, s)
 	}
 	return out, nil
 }
 
-func joined(in WitnessIn, way string, unit length.Unit, of func(Heard) string) (*witness.Joined, error) {
-	var heard []witness.Heard
-	var rows []int
-	for i, h := range in.Heard {
-		text := of(h)
-		if strings.TrimSpace(text) == "" {
-			continue
-		}
-		r, err := readText(fmt.Sprintf("heard[%d].%s", i, way), text, unit, length.Tape)
-		if err != nil {
-			return nil, err
-		}
-		w := witness.Heard{Kind: h.Kind, Value: r.Value, Cracks: h.Cracks, Pen: h.Pen}
-		if strings.Contains(text, "±") || strings.Contains(text, "+/-") {
-			w.Doubt = r.Doubt
-		}
-		heard, rows = append(heard, w), append(rows, i)
+// SetHeard keeps what else speaks for the size of a pane. The opening and the old
+// pane have their own places on the table.
+func (s *Shop) SetHeard(ctx context.Context, by record.Account, at Bench, rows []Heard, version int) error {
+	shop, err := s.store.Shop(ctx)
+	if err != nil {
+		return err
 	}
-	if len(heard) == 0 {
-		return nil, nil
-	}
-	j, err := witness.Join(heard, in.Clearance)
-	if f := fault.Of(err); f != nil {
-		var n int
-		var field string
-		if k, _ := fmt.Sscanf(f.Field, "heard[%d].%s", &n, &field); k == 2 && n < len(rows) {
-			if field == "value" || field == "doubt" {
-				field = way
-			}
-			return nil, fault.New(fmt.Sprintf("heard[%d].%s", rows[n], field), f.Why, f.Cure)
+	for i, h := range rows {
+		if h.Kind == "opening" || h.Kind == "old" {
+			return fault.New(fmt.Sprintf("heard[%d].kind", i), "the opening and the old pane are read on the table",
+				"type their lengths in the line along the bottom")
 		}
 	}
-	if err == nil {
-		j.Figures = reckon.Present(j.Figures, unit)
+	said, err := readHeard(rows, shop.Unit)
+	if err != nil {
+		return err
 	}
-	return &j, err
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		before := p.Heard
+		was := *p
+		p.Heard, p.Version = said, version
+		if err := worse(j, &was, p); err != nil {
+			return store.Change{}, err
+		}
+		found, err := t.SetPane(ctx, *p)
+		if err == nil && !found {
+			err = stale("who says the size")
+		}
+		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "what else says the size was noted",
+			Before: before, After: said}, err
+	})
 }

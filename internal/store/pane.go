@@ -6,24 +6,25 @@ import (
 	"errors"
 
 	"freshshard/core/setting"
+	"freshshard/core/witness"
 	"freshshard/internal/record"
 )
 
 // panes reads the panes of jobs, each with all that belongs to it.
 func (s queries) panes(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
 	err := fill(ctx, s.db,
-		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version, road, how, came, COALESCE(part, '{}'), COALESCE(peel, '{}'), COALESCE(turns, '[]')
+		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version, road, how, came, COALESCE(part, '{}'), COALESCE(peel, '{}'), COALESCE(turns, '[]'), COALESCE(heard, '[]'), stock
 FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			p := record.Pane{Readings: []record.Reading{}, Ticks: []record.Tick{}, Answers: []record.Answer{}}
-			var shape, spot, uses, duty, stack, part, peel, turns []byte
+			var shape, spot, uses, duty, stack, part, peel, turns, heard []byte
 			err := scan(&p.ID, &p.Number, &p.Name, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top,
 				&p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &shape, &p.Raked, &p.Like, &uses, &duty, &stack, &spot, &p.WaitsFor,
-				&p.WaitsUntil, &p.Version, &p.Road.ID, &p.Road.How, &p.Road.Came, &part, &peel, &turns)
+				&p.WaitsUntil, &p.Version, &p.Road.ID, &p.Road.How, &p.Road.Came, &part, &peel, &turns, &heard, &p.Stock)
 			if err == nil {
 				err = errors.Join(json.Unmarshal(shape, &p.Shape), json.Unmarshal(spot, &p.Spot), json.Unmarshal(uses, &p.Uses),
 					json.Unmarshal(duty, &p.Duty), json.Unmarshal(stack, &p.Stack), json.Unmarshal(part, &p.Road.Part),
-					json.Unmarshal(peel, &p.Peel), json.Unmarshal(turns, &p.Turns))
+					json.Unmarshal(peel, &p.Peel), json.Unmarshal(turns, &p.Turns), json.Unmarshal(heard, &p.Heard))
 			}
 			return func(j *record.Job) { j.Panes = append(j.Panes, p) }, err
 		})
@@ -58,14 +59,14 @@ func (t *Tx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, erro
 	return t.insert(ctx,
 		"INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, "+
 			"side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, "+
-			"road, how, came, part, peel, turns) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+			"road, how, came, part, peel, turns, heard, stock) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		job, p.Number, p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right,
 		p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil,
-		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns)
+		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, x.heard, p.Stock)
 }
 
 // paneText are the fields of a pane that are kept as JSON.
-type paneText struct{ shape, spot, uses, duty, stack, part, peel, turns string }
+type paneText struct{ shape, spot, uses, duty, stack, part, peel, turns, heard string }
 
 func paneJSON(p record.Pane) (x paneText, err error) {
 	if p.Uses == nil {
@@ -76,7 +77,7 @@ func paneJSON(p record.Pane) (x paneText, err error) {
 		v  any
 	}{{&x.shape, p.Shape}, {&x.spot, p.Spot}, {&x.uses, p.Uses}, {&x.duty, p.Duty}, {&x.stack, p.Stack},
 		{&x.part, p.Road.Part}, {&x.peel, p.Peel},
-		{&x.turns, append(setting.Counted{}, p.Turns...)}} {
+		{&x.turns, append(setting.Counted{}, p.Turns...)}, {&x.heard, append([]witness.Said{}, p.Heard...)}} {
 		b, err := json.Marshal(f.v)
 		if err != nil {
 			return x, err
@@ -96,11 +97,11 @@ func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, "+
 			"side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, uses = ?, duty = ?, "+
-			"packed = ?, spot = ?, waits_for = ?, waits_until = ?, road = ?, how = ?, came = ?, part = ?, peel = ?, turns = ?, version = "+
+			"packed = ?, spot = ?, waits_for = ?, waits_until = ?, road = ?, how = ?, came = ?, part = ?, peel = ?, turns = ?, heard = ?, stock = ?, version = "+
 			"version + 1 WHERE id = ? AND version = ?",
 		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom,
 		p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil,
-		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, p.ID, p.Version)
+		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, x.heard, p.Stock, p.ID, p.Version)
 }
 
 // MovePane puts a pane elsewhere on its object, under another number. It must

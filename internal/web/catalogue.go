@@ -21,6 +21,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/road"
 	"freshshard/core/setting"
+	"freshshard/core/stocksize"
 	"freshshard/core/witness"
 )
 
@@ -41,6 +42,7 @@ type Catalogue struct {
 	Cutters     []fit.CutterInfo           `json:"cutters" doc:"Who makes a pane to size, and what band they keep"`
 	Roads       []road.Road                `json:"roads" doc:"What may be to be done"`
 	Witnesses   []witness.Kind             `json:"witnesses" doc:"What speaks for a size, and how it usually lies"`
+	Stock       []stocksize.Size           `json:"stock" doc:"Sizes in which panes are sold ready cut"`
 	Screws      []setting.Screw            `json:"screws" doc:"Threads that hold panes"`
 	Own         own.Values                 `json:"own" doc:"The shop's own values, laid over the book's above"`
 	Fields      map[string][]own.Field     `json:"fields" doc:"Values that a shop may lay over, by kind"`
@@ -69,6 +71,6 @@ func (v *Server) catalogueRoutes(api huma.API) {
 		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.Laid(vs), pane.Laid(vs), frame.Laid(vs),
 			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),
 			diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), road.All(), witness.Kinds(),
-			setting.Screws, vs, book.Fields()}}, nil
+			stocksize.Listed(vs), setting.Screws, vs, book.Fields()}}, nil
 	})
 }

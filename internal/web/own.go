@@ -11,7 +11,7 @@ import (
 
 // OwnAt names one value of the book.
 type OwnAt struct {
-	Kind string `path:"kind" enum:"material,family,frame,exposure,cutter,touch"`
+	Kind string `path:"kind" enum:"material,family,frame,exposure,cutter,stock,touch"`
 	ID   string `path:"id" maxLength:"60"`
 	Item string `path:"item" maxLength:"40"`
 }

@@ -41,6 +41,16 @@ func (v *Server) paneRoutes(api huma.API) {
 	}) (*out[shop.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.SetPack(ctx, who(ctx), in.ID, in.Body))
 	})
+	register(v, api, op("setHeard", http.MethodPut, "/api/jobs/{id}/heard", "Say what else speaks for the size of a pane"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body struct {
+				Heard   []shop.Heard `json:"heard" maxItems:"20"`
+				Version int          `json:"version"`
+			}
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.SetHeard(ctx, who(ctx), in.bench(), in.Body.Heard, in.Body.Version))
+		})
 	register(v, api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"),
 		func(ctx context.Context, in *struct {
 			BenchID

@@ -13,6 +13,7 @@ import (
 	"freshshard/core/perspective"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
+	"freshshard/core/witness"
 	"freshshard/core/working"
 	"freshshard/internal/exchange"
 	"freshshard/internal/photo"
@@ -151,9 +152,9 @@ func (v *Server) sumRoutes(api huma.API) {
 		})
 	register(v, api, op("witness", http.MethodPost, "/api/sums/witness",
 		"The size that several readings of a pane stand for, and which of them lies"),
-		func(ctx context.Context, in *struct{ Body shop.WitnessIn }) (*out[shop.WitnessOut], error) {
+		func(ctx context.Context, in *struct{ Body shop.WitnessIn }) (*out[witness.Pane], error) {
 			w, err := v.shop.Witness(ctx, in.Body)
-			return &out[shop.WitnessOut]{w}, said(ctx, err)
+			return &out[witness.Pane]{w}, said(ctx, err)
 		})
 	register(v, api, op("load", http.MethodPost, "/api/sums/load",
 		"A pane under loads, and what each material needs to carry them"),

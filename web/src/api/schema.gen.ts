@@ -315,6 +315,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/heard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what else speaks for the size of a pane */
+        put: operations["setHeard"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/history": {
         parameters: {
             query?: never;
@@ -2187,7 +2204,7 @@ export interface components {
             /** @description Which of its values */
             item: string;
             /** @enum {string} */
-            kind: "material" | "family" | "frame" | "exposure" | "cutter" | "touch";
+            kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch";
             /** @description The data sheet, or who says so */
             sheet: string;
             /** Format: double */
@@ -2597,6 +2614,13 @@ export interface components {
             name: string;
             shown: components["schemas"]["LengthShown"];
         };
+        ReckonOffered: {
+            id: string;
+            /** @description As it is asked for */
+            name: string;
+            /** @description How it would fit */
+            says: string;
+        };
         ReckonPacked: {
             gaps: number[];
             /**
@@ -2634,6 +2658,8 @@ export interface components {
             fit: components["schemas"]["FitResult"];
             /** @description What the customer is told */
             handover: components["schemas"]["HandoverLine"][];
+            /** @description What all that speak for the size stand for */
+            heard?: components["schemas"]["WitnessPane"];
             /** @description Why another material than the usual one is reckoned with, while none is settled */
             instead?: string;
             /** @description How a pane that is lifted goes in, in three positions */
@@ -2665,6 +2691,8 @@ export interface components {
             section: components["schemas"]["DrawingDrawing"];
             /** @description The section from the coldest to the hottest, as fit.slide */
             slide: components["schemas"]["DrawingDrawing"][];
+            /** @description Stock sizes that fall inside the fit */
+            stock: components["schemas"]["ReckonOffered"][];
             /** @description What keeps the job from being signed unless an owner takes it on */
             stops: components["schemas"]["ProveStop"][];
             table: components["schemas"]["DrawingDrawing"];
@@ -2841,6 +2869,8 @@ export interface components {
             family: string;
             frame: string;
             gasket: components["schemas"]["FitGasket"];
+            /** @description What else speaks for its size: pieces, a neighbour, a sheet, a word */
+            heard?: components["schemas"]["WitnessSaid"][];
             /** Format: int64 */
             id: number;
             /** @description Material of the old pane, as far as known */
@@ -2864,6 +2894,8 @@ export interface components {
             spot: components["schemas"]["DrawingSpot"];
             /** @description The pack that it stands in; empty when it stands alone */
             stack: components["schemas"]["PaneStack"];
+            /** @description A stock size that is taken in place of one made to size, as the list names it */
+            stock?: string;
             /** @description Stops that an owner took on */
             taken?: components["schemas"]["ProveTaken"][];
             ticks: components["schemas"]["RecordTick"][];
@@ -3089,6 +3121,11 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        SetHeardRequest: {
+            heard: components["schemas"]["ShopHeard"][];
+            /** Format: int64 */
+            version: number;
+        };
         SettingDamp: {
             /**
              * Format: double
@@ -3277,12 +3314,14 @@ export interface components {
             cracks?: number;
             height?: string;
             /** @enum {string} */
-            kind: "opening" | "old" | "traced" | "pieces" | "neighbour" | "sheet" | "stock" | "customer";
+            kind: "opening" | "old" | "traced" | "pieces" | "neighbour" | "groove" | "sheet" | "stock" | "customer";
             /**
              * Format: double
              * @description Width of the line round a traced pane, mm
              */
             pen?: number;
+            /** @description Length of a joined gasket's groove */
+            round?: string;
             width?: string;
         };
         ShopLayOut: {
@@ -3792,9 +3831,18 @@ export interface components {
             clearance: number;
             heard: components["schemas"]["ShopHeard"][];
         };
-        ShopWitnessOut: {
-            height?: components["schemas"]["WitnessJoined"];
-            width?: components["schemas"]["WitnessJoined"];
+        StocksizeSize: {
+            /** Format: double */
+            h: number;
+            /** @description 610x457 */
+            id: string;
+            material: string;
+            /** @description mm; 0 where it is sold no more */
+            thickness: components["schemas"]["CatalogueValue"];
+            /** @description What it is sold for, or who sells it */
+            use: string;
+            /** Format: double */
+            w: number;
         };
         StriplogCount: {
             id: string;
@@ -3973,6 +4021,8 @@ export interface components {
             screws: components["schemas"]["SettingScrew"][];
             /** @description Forms that an opening can have beside the plain rectangle */
             shapes: components["schemas"]["OutlineKind"][];
+            /** @description Sizes in which panes are sold ready cut */
+            stock: components["schemas"]["StocksizeSize"][];
             /** @description What speaks for a size, and how it usually lies */
             witnesses: components["schemas"]["WitnessKind"][];
         };
@@ -4010,6 +4060,8 @@ export interface components {
             sides: components["schemas"]["SettingSides"];
             /** @description The pack that it stands in; empty when it stands alone */
             stack: components["schemas"]["PaneStack"];
+            /** @description A stock size that is taken in place of one made to size, as the list names it */
+            stock?: string;
             /** @description Eighths of a turn that each screw has had after its first touch, in the order of tightening */
             turns?: number[];
             /** @description Cleaners, lubricants, adhesives that touch it */
@@ -4156,7 +4208,31 @@ export interface components {
             id: string;
             lie: string;
             name: string;
+            /** @description The doubt is in % of the length */
+            share?: boolean;
             tell: string;
+        };
+        WitnessPane: {
+            height?: components["schemas"]["WitnessJoined"];
+            width?: components["schemas"]["WitnessJoined"];
+        };
+        WitnessSaid: {
+            /**
+             * Format: int64
+             * @description That the tape crossed, over pieces laid together
+             */
+            cracks?: number;
+            height?: components["schemas"]["LengthReading"];
+            /** @enum {string} */
+            kind: "opening" | "old" | "traced" | "pieces" | "neighbour" | "groove" | "sheet" | "stock" | "customer";
+            /**
+             * Format: double
+             * @description Width of the line round a traced pane, mm
+             */
+            pen?: number;
+            /** @description Length of a joined gasket's groove */
+            round?: components["schemas"]["LengthReading"];
+            width?: components["schemas"]["LengthReading"];
         };
         WitnessSays: {
             /**
@@ -4331,7 +4407,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "touch";
+                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch";
                 id: string;
                 item: string;
             };
@@ -4370,7 +4446,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "touch";
+                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch";
                 id: string;
                 item: string;
             };
@@ -5023,6 +5099,44 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["WebGuestOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setHeard: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetHeardRequest"];
             };
         };
         responses: {
@@ -7046,7 +7160,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopWitnessOut"];
+                    "application/json": components["schemas"]["WitnessPane"];
                 };
             };
             /** @description Error */

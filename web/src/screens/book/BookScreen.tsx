@@ -8,6 +8,7 @@ import { CautionPage } from "./CautionPage";
 import { FamilyPage } from "./FamilyPage";
 import { HeatPage } from "./HeatPage";
 import { MaterialPage } from "./MaterialPage";
+import { StockPage } from "./StockPage";
 import { TouchPage } from "./TouchPage";
 
 const pages: {
@@ -19,6 +20,7 @@ const pages: {
 	{ key: "held", name: "Ways of holding", Show: FamilyPage },
 	{ key: "touch", name: "What touches what", Show: TouchPage },
 	{ key: "heat", name: "Heat, frames, cutters", Show: HeatPage },
+	{ key: "stock", name: "Stock sizes", Show: StockPage },
 	{ key: "cautions", name: "Cautions", Show: CautionPage },
 ];
 

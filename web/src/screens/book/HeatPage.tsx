@@ -1,5 +1,6 @@
-import type { Catalogue, Own } from "../../api/types";
-import { type Row, ValueTable } from "./ValueTable";
+import type { Catalogue } from "../../api/types";
+import { NamedValues } from "./NamedValues";
+import type { Row } from "./ValueTable";
 
 /** A value that carries no origin of its own: common practice. */
 function row(item: string, name: string, unit: string, v: number): Row {
@@ -22,7 +23,7 @@ export function HeatPage({ book }: { book: Catalogue }) {
 				</p>
 				<ul className="grid gap-x-12 gap-y-6 lg:grid-cols-2">
 					{book.exposures.map((e) => (
-						<Values
+						<NamedValues
 							key={e.id}
 							book={book}
 							kind="exposure"
@@ -44,7 +45,7 @@ export function HeatPage({ book }: { book: Catalogue }) {
 				<h2 className="text-xl font-semibold">How frames grow</h2>
 				<ul className="grid gap-x-12 gap-y-4 lg:grid-cols-2">
 					{book.frames.map((f) => (
-						<Values
+						<NamedValues
 							key={f.id}
 							book={book}
 							kind="frame"
@@ -70,7 +71,7 @@ export function HeatPage({ book }: { book: Catalogue }) {
 				</p>
 				<ul className="grid gap-x-12 gap-y-4 lg:grid-cols-2">
 					{book.cutters.map((c) => (
-						<Values
+						<NamedValues
 							key={c.id}
 							book={book}
 							kind="cutter"
@@ -99,33 +100,5 @@ export function HeatPage({ book }: { book: Catalogue }) {
 				</ul>
 			</section>
 		</div>
-	);
-}
-
-function Values({
-	book,
-	kind,
-	id,
-	name,
-	rows,
-}: {
-	book: Catalogue;
-	kind: Own["kind"];
-	id: string;
-	name: string;
-	rows: Row[];
-}) {
-	return (
-		<li>
-			<h3 className="font-semibold">{name}</h3>
-			<ValueTable
-				book={book}
-				kind={kind}
-				id={id}
-				of={name}
-				says={`Values of ${name}`}
-				rows={rows}
-			/>
-		</li>
 	);
 }

@@ -19,6 +19,7 @@ import { StripLog } from "./StripLog";
 import { ThePack } from "./ThePack";
 import { Touch } from "./Touch";
 import { WhyItBroke } from "./WhyItBroke";
+import { Witnesses } from "./Witnesses";
 
 type Props = {
 	view: View;
@@ -100,6 +101,9 @@ export const Reckoning = memo(function Reckoning({
 			{station === "strip" && <StripLog view={view} />}
 			{station === "refit" && <Rebuild view={view} />}
 			{measure && <OldPane view={view} />}
+			{measure && reckoning.road.sized && (
+				<Witnesses key={view.pane.id} view={view} />
+			)}
 			{station === "prove" && <ProveStation view={view} />}
 			{station === "assess" && <Cautions view={view} />}
 			{!measure && loud.length + calm.length > 0 && (

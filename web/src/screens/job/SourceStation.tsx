@@ -8,6 +8,7 @@ import { TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { PartForm } from "./PartForm";
+import { StockSizes } from "./StockSizes";
 
 type Head = {
 	story: string;
@@ -31,6 +32,7 @@ export function SourceStation({ view }: { view: View }) {
 	const wait = useJobWrite<Wait>(view, (body) =>
 		got(api.PUT("/api/jobs/{id}/wait", { params: on(view), body })),
 	);
+	const taken = (pane.stock ?? "") !== "";
 	const made = reckoning.road.sized && reckoning.order !== "";
 	const busy = write.isPending || wait.isPending;
 	function keepWait(waitsFor: string, waitsUntil: string) {
@@ -59,9 +61,11 @@ export function SourceStation({ view }: { view: View }) {
 			{reckoning.road.part && <PartForm view={view} />}
 			{made && (
 				<p className="border-l-4 border-computed pl-3 select-all">
-					{reckoning.order}, edges seamed
+					{reckoning.order}
+					{taken ? "" : ", edges seamed"}
 				</p>
 			)}
+			<StockSizes view={view} />
 			{made && (
 				<p
 					className={`border-l-4 pl-3 ${reckoning.cutting.hand ? "border-now" : "border-warn"}`}

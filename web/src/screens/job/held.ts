@@ -21,6 +21,7 @@ export function heldOf(view: View): Held {
 		uses: p.uses,
 		peel: p.peel,
 		turns: p.turns,
+		stock: p.stock,
 		version: p.version,
 	};
 }

@@ -1,0 +1,52 @@
+package fit
+
+import (
+	"math"
+	"slices"
+
+	"freshshard/core/family"
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// stock is the stock size that is taken, the way round that is nearer to the
+// opening; ok is false where the pane is made to size, and for what has no two
+// sides.
+func (s solver) stock() (st Size, ok bool) {
+	none := []family.Sizing{family.Tube, family.Port, family.Ring, family.Track}
+	if s.p.Stock == nil || s.shaped != nil || slices.Contains(none, s.p.Sizing) {
+		return Size{}, false
+	}
+	w, h := widthAxis(), heightAxis()
+	w.take(s.p.Readings)
+	h.take(s.p.Readings)
+	if w.read == 0 || h.read == 0 {
+		return Size{}, false
+	}
+	st = *s.p.Stock
+	if math.Hypot(st.H-w.nominal, st.W-h.nominal) < math.Hypot(st.W-w.nominal, st.H-h.nominal) {
+		st.W, st.H = st.H, st.W
+	}
+	return st, true
+}
+
+// stockFigure says the stock size of one direction; how it fits is said by
+// clearance and bite.
+func (s solver) stockFigure(a axis, st Size) working.Figure {
+	v := st.W
+	if a.name == "height" {
+		v = st.H
+	}
+	return working.Figure{Key: "order_" + a.name, Sentence: "stock size of this " + a.name + ", as it comes", Value: v,
+		Unit: "mm", Verdict: working.Note, Place: string(a.least),
+		Working: working.Of("{P}", v, "mm", working.In("P", "the stock size that is taken", v, "mm", origin.Custom())).
+			With("The rule would order " + length.Metric(s.made(a)) + " mm. How this one goes in and stays is said by " +
+				"clearance and bite.")}
+}
+
+// made is the size that would be ordered.
+func (s solver) made(a axis) float64 {
+	v, _ := s.order(a)
+	return v
+}

@@ -1,0 +1,99 @@
+package reckon
+
+import (
+	"fmt"
+	"strings"
+
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/road"
+	"freshshard/core/witness"
+	"freshshard/core/working"
+)
+
+// copied gives a pane that is copied from the old one what everybody says of its
+// size, the old pane among them.
+func (r *Reckoning) copied(k Known, p *fit.Problem) error {
+	if r.Road.How != road.Pattern || len(k.Heard) == 0 {
+		return nil
+	}
+	w, err := witness.Of(withOld(k), 0)
+	if err != nil {
+		return err
+	}
+	r.Heard = &w
+	p.Said = fit.Witnessed{Width: spoken(w.Width), Height: spoken(w.Height)}
+	return nil
+}
+
+func spoken(j *witness.Joined) *fit.Spoken {
+	if j == nil {
+		return nil
+	}
+	names := make([]string, 0, len(j.Says))
+	for _, s := range j.Says {
+		if !s.Liar {
+			names = append(names, s.Name)
+		}
+	}
+	return &fit.Spoken{Size: j.Size, Doubt: j.Doubt, Words: "as " + strings.Join(names, ", ") + " say"}
+}
+
+// withOld are the witnesses with the old pane, which has its own readings.
+func withOld(k Known) []witness.Said {
+	old := witness.Said{Kind: "old", Width: k.Readings[fit.OldWidth], Height: k.Readings[fit.OldHeight]}
+	return append([]witness.Said{old}, k.Heard...)
+}
+
+// heard holds the opening against what else speaks for the size. The order goes by
+// the opening, which the pane has to fit; where the others speak against it, it is
+// said.
+func (r *Reckoning) heard(k Known, p fit.Problem) error {
+	if r.Road.How == road.Pattern || !r.Road.Sized || len(k.Heard) == 0 {
+		return nil
+	}
+	said := withOld(k)
+	c := p.Limits.Clearance.V
+	if r.Fit.Ready {
+		at := func(size float64) length.Reading { return length.Reading{Value: size + 2*c} }
+		said = append([]witness.Said{{Kind: "opening", Width: at(r.Fit.Nominal.W), Height: at(r.Fit.Nominal.H)}}, said...)
+	}
+	w, err := witness.Of(said, c)
+	if err != nil {
+		return err
+	}
+	r.Heard = &w
+	return nil
+}
+
+// heardFigures are what the witnesses stand for, loud where the opening is the one
+// that the others speak against, or where none can be named.
+func (r *Reckoning) heardFigures() []working.Figure {
+	if r.Heard == nil {
+		return nil
+	}
+	var out []working.Figure
+	for _, w := range []struct {
+		name string
+		j    *witness.Joined
+	}{{"width", r.Heard.Width}, {"height", r.Heard.Height}} {
+		if w.j == nil {
+			continue
+		}
+		f := w.j.Figures[0]
+		f.Key = "witnessed_" + w.name
+		f.Sentence = fmt.Sprintf("is the pane's %s as %s say, ±%s", w.name, count(len(w.j.Says)), working.Num(w.j.Doubt, 1))
+		if _, liar, ok := w.j.OffOf("opening"); ok && (liar || !w.j.Agree() && !w.j.Named()) {
+			f.Verdict, f.Sentence = working.Warn, f.Sentence+". "+w.j.Words+" Before it is ordered: "+w.j.Tell
+		}
+		out = append(out, f)
+	}
+	return out
+}
+
+func count(n int) string {
+	if n == 1 {
+		return "one alone"
+	}
+	return fmt.Sprintf("%d together", n)
+}
