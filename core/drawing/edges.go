@@ -13,7 +13,7 @@ import (
 var edges = map[string]func(cut, *Drawing, Scene){
 	"gasket": cut.clip, "putty": cut.putty, "bead": cut.bead, "channel": cut.channel, "pack": cut.pack,
 	"rubber":   cut.rubber,
-	"adhesive": cut.adhesive, "run": cut.run, "butyl": cut.butyl, "plate": cut.plate, "bedding": cut.bedding,
+	"adhesive": cut.adhesive, "run": cut.run, "holes": cut.holes, "butyl": cut.butyl, "plate": cut.plate, "bedding": cut.bedding,
 	"washer": cut.washer,
 	"track":  cut.track, "panel": cut.panel, "glued-bead": cut.gluedBead, "retainer": cut.retainer, "lugs": cut.lugs,
 }
@@ -169,6 +169,17 @@ func (c cut) run(d *Drawing, _ Scene) {
 	d.loop("felt-low-cut", LayerGasket, "run channel", rect(0, c.bed-3.5, c.ledge, c.bed-0.6))
 	d.loop("felt-high-cut", LayerGasket, "run channel", rect(0, c.top()+0.6, c.ledge, c.top()+3.5))
 	d.loop("felt-end-cut", LayerGasket, "bottom of the run channel", rect(-2, c.bed-3.5, 0, c.top()+3.5))
+}
+
+// holes is the channel at the pane's edge and the bolt through its bush farther in.
+func (c cut) holes(d *Drawing, s Scene) {
+	c.run(d, s)
+	x := c.end + 9
+	d.loop("washer-low-cut", LayerGasket, "washer", rect(x-5, c.bed-1.5, x+5, c.bed))
+	d.loop("washer-high-cut", LayerGasket, "washer", rect(x-5, c.top(), x+5, c.top()+1.5))
+	d.loop("bush-cut", LayerGasket, "bush in the hole", rect(x-2.8, c.bed, x+2.8, c.top()))
+	d.loop("bolt", LayerFixing, "bolt through carrier and pane", rect(x-1.6, c.bed-4, x+1.6, c.top()+4))
+	d.loop("bolt-head", LayerFixing, "its head", rect(x-4, c.top()+1.5, x+4, c.top()+4))
 }
 
 // A screw of a clamp ring while it has not been read, mm.

@@ -130,7 +130,11 @@ func (s Scene) pane(d *Drawing, q []outline.Point) {
 	}
 	d.loop("pane", LayerPane, s.Pane+", "+length.Metric(w)+" × "+length.Metric(h)+" mm", rect(x0, y0, x0+w, y0+h))
 	gap := math.Max(s.Result.Gap.W, s.Result.Gap.H)
-	s.screws(d, setting.Spread(w, h, s.Sides), outline.Point{X: x0, Y: y0}, gap)
+	if s.Problem.Carried {
+		s.carried(d, x0, y0)
+	} else {
+		s.screws(d, setting.Spread(w, h, s.Sides), outline.Point{X: x0, Y: y0}, gap)
+	}
 	switch s.Family.Seal {
 	case "gasket":
 		if s.Problem.Gasket.Kind != fit.None {
@@ -236,6 +240,7 @@ func (s Scene) readings(d *Drawing, q []outline.Point) {
 		fit.HeightLeft: down(0.1), fit.HeightMiddle: down(0.5), fit.HeightRight: down(0.9),
 		fit.Rising: {q[0], q[2]}, fit.Falling: {q[3], q[1]},
 	}
+	s.holeEnds(ends, q)
 	odd := map[fit.Place]bool{}
 	for _, o := range s.Result.Odd {
 		odd[o.Place] = true
@@ -245,7 +250,7 @@ func (s Scene) readings(d *Drawing, q []outline.Point) {
 
 // dims puts the places of the walk that have ends on the drawing.
 func (s Scene) dims(d *Drawing, ends map[fit.Place][2]outline.Point, odd map[fit.Place]bool) {
-	for _, i := range fit.Walk(s.Problem.Sizing, s.Problem.Shape) {
+	for _, i := range s.Problem.Walk() {
 		e, ok := ends[i.Place]
 		if !ok {
 			continue

@@ -52,7 +52,8 @@ type Family struct {
 	Objects    []string `json:"objects"`
 	Seen       string   `json:"seen" doc:"The side that the drawing is seen from"`
 	Sizing     Sizing   `json:"sizing" enum:"clip,rebate,channel,pack,groove,bonded,run,ring,hinge,port,tube,track,panel"`
-	Seal       string   `json:"seal" enum:"gasket,channel,pack,rubber,adhesive,run,butyl,plate,bedding,putty,bead,washer,track,panel,glued-bead,retainer,lugs" doc:"What lies at the edge; the section is drawn by it"`
+	Carried    string   `json:"carried,omitempty" enum:",holes" doc:"What the pane hangs on where no edge holds it; its places are read with the size"`
+	Seal       string   `json:"seal" enum:"gasket,channel,pack,rubber,adhesive,run,butyl,plate,bedding,putty,bead,washer,track,panel,glued-bead,retainer,lugs,holes" doc:"What lies at the edge; the section is drawn by it"`
 	Seals      []string `json:"seals" doc:"What it is sealed with"`
 	Fixing     string   `json:"fixing" enum:"bracket,bar,nut,bolt,screw,hinge,ring,point,brad,none"`
 	Tightening string   `json:"tightening" doc:"The order of tightening, empty when nothing is tightened"`

@@ -71,7 +71,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if s.p.Sizing == family.Ring {
 		out = append(out, s.clampRing(w, h, r)...)
 	}
-	out = append(out, s.holeFigures(r)...)
+	out = append(append(out, s.holeFigures(r)...), s.bush()...)
 	if s.p.Sizing == family.Groove {
 		out = append(out, s.rubber(w, h, r)...)
 	}

@@ -3,6 +3,7 @@ package fit
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
@@ -48,13 +49,16 @@ func (p Problem) neededMeasure(place Place) bool {
 // pane's alone.
 func (p Problem) Walk() []PlaceInfo {
 	walk := Walk(p.Sizing, p.Shape)
-	if !p.copies() {
+	for i := range walk {
+		if p.copies() {
+			walk[i].Needed = p.patternWants(walk[i].Place)
+		}
+	}
+	if !p.Carried || !p.Shape.square() { // a drawn pane has its holes on it
 		return walk
 	}
-	for i := range walk {
-		walk[i].Needed = p.patternWants(walk[i].Place)
-	}
-	return walk
+	at := slices.IndexFunc(walk, func(i PlaceInfo) bool { return i.Place == OldWidth })
+	return slices.Insert(walk, at, carriedPlaces()...)
 }
 
 // copied is the size of a pane that is copied from the old one: what was read of
@@ -124,7 +128,10 @@ func (s solver) copied(r Result) (Result, error) {
 			Working: working.Of("{P}, to what a cutter sets", v, "mm",
 				working.In("P", "the pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})
 	}
-	r.Figures = append(r.Figures, s.holeFigures(r)...)
+	if err := s.carried(&r); err != nil {
+		return r, err
+	}
+	r.Figures = append(append(r.Figures, s.holeFigures(r)...), s.bush()...)
 	if p.Gasket.Kind != None && r.Pane == nil {
 		r.Figures = append(r.Figures, s.gasket(r))
 	}

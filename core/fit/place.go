@@ -59,6 +59,11 @@ const (
 	RingThick    Place = "ring_thickness"
 	ScrewStop    Place = "screw_stop"
 	ScrewLength  Place = "screw_length"
+	HoleAcross   Place = "hole_across"
+	HoleUp       Place = "hole_up"
+	HoleSide     Place = "hole_side"
+	HoleApart    Place = "hole_apart"
+	BushAcross   Place = "bush_across"
 	OldWidth     Place = "old_width"
 	OldHeight    Place = "old_height"
 	OldThickness Place = "old_thickness"
@@ -143,6 +148,12 @@ var places = []PlaceInfo{
 	{ScrewStop, "room for a screw's tip", "outer face of the wall in to the bottom of a screw hole, the frame set on it",
 		false, length.Caliper, 0, 100},
 	{ScrewLength, "screws, under the head", "head's seat to tip", false, length.Caliper, 2, 200},
+	{HoleAcross, "holes, across", "caliper in the hole, or off the sheet", false, length.Caliper, 3, 120},
+	{HoleUp, "holes, up from the lower edge", "lower edge of the pane to the middle of a hole", false, length.Rule, 2, 1000},
+	{HoleSide, "holes, in from the side", "left edge of the pane, seen from outside, to the middle of the left hole", false, length.Rule, 2,
+		openingMost},
+	{HoleApart, "holes, apart", "middle to middle: inner edge of one to outer edge of the other", false, length.Rule, 5, openingMost},
+	{BushAcross, "bush, across", "over the part that stands in the hole", false, length.Caliper, 2, 120},
 	{OldWidth, "old pane, width", "edge to edge, or over the pieces laid together", false, length.Tape, openingLeast,
 		openingMost},
 	{OldHeight, "old pane, height", "edge to edge, or over the pieces laid together", false, length.Tape, openingLeast,

@@ -60,6 +60,7 @@ type Problem struct {
 	Pattern   bool                     `json:"pattern,omitempty" doc:"The pane is copied from the old one; its opening is not here"`
 	Said      Witnessed                `json:"said,omitzero" doc:"What else speaks for the size of a pane that is copied"`
 	Stock     *Size                    `json:"stock,omitempty" doc:"A stock size that is taken as it comes, mm"`
+	Carried   bool                     `json:"carried,omitempty" doc:"The pane hangs on two holes, whose places are read with its size"`
 	Draws     int                      `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"How many openings to draw for the odds; 0 for none"`
 	Unit      length.Unit              `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
 }

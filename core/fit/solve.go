@@ -38,6 +38,7 @@ type Result struct {
 	HotBite float64                 `json:"hot_bite" doc:"Bite with everything hot, mm"`
 	Corners []outline.Point         `json:"corners" doc:"The opening as read, from the lower left, anticlockwise, mm; empty for a shape"`
 	Opening *outline.Outline        `json:"opening,omitempty" doc:"The opening of a shape as read"`
+	Holes   []outline.Path          `json:"holes,omitempty" doc:"Holes that carry the pane, from its lower left corner, mm"`
 	Pane    outline.Path            `json:"pane,omitempty" doc:"The pane of a shape as ordered, in the opening's place"`
 	Form    string                  `json:"form" doc:"What the pane is in words: rectangle, round, tube"`
 	Makes   []outline.Dimension     `json:"makes" doc:"The measures that make the pane as ordered"`
@@ -126,6 +127,9 @@ func Solve(p Problem) (Result, error) {
 		}
 	}
 	s.form(&r, w, h)
+	if err := s.carried(&r); err != nil {
+		return r, err
+	}
 	r.Figures = s.figures(w, h, r, wn, hn)
 	sortFigures(r.Figures)
 	return r, nil
@@ -290,10 +294,13 @@ func (s solver) reach() (length.Reading, bool) {
 // missing lists the needed places that have no reading yet.
 func (p Problem) missing(places []PlaceInfo) []Missing {
 	why := map[Place]string{
-		Ledge:    "without it nobody knows how much holds the pane",
-		Reach:    "without it nobody knows how much the brackets hold",
-		TubeWall: "a tube is ordered by its outside and its wall",
-		Web:      "without it nobody knows how far the pane stands from the flange",
+		Ledge:      "without it nobody knows how much holds the pane",
+		Reach:      "without it nobody knows how much the brackets hold",
+		TubeWall:   "a tube is ordered by its outside and its wall",
+		HoleAcross: "holes are made before toughening", HoleUp: "a hole that is off is scrap",
+		HoleSide: "a hole that is off is scrap", HoleApart: "a hole that is off is scrap",
+		BushAcross: "a bush that is pressed in splits the pane",
+		Web:        "without it nobody knows how far the pane stands from the flange",
 	}
 	out := []Missing{}
 	for _, i := range places {

@@ -3,6 +3,7 @@ package outline
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"freshshard/core/fault"
 )
@@ -185,6 +186,15 @@ func sideOf(a, b Point, bulge float64) side {
 	k := (1 - bulge*bulge) / (4 * bulge)
 	s.centre = Point{(a.X+b.X)/2 - k*(b.Y-a.Y), (a.Y+b.Y)/2 + k*(b.X-a.X)}
 	return s
+}
+
+// Moved is the path so far to the right and up, mm.
+func (p Path) Moved(right, up float64) Path {
+	out := slices.Clone(p)
+	for i := range out {
+		out[i].X, out[i].Y = out[i].X+right, out[i].Y+up
+	}
+	return out
 }
 
 func (p Path) side(i int) side { return sideOf(p[i].Point, p[(i+1)%len(p)].Point, p[i].Bulge) }

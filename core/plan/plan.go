@@ -26,6 +26,7 @@ type Facts struct {
 	Water    bool              `json:"water" doc:"Part of a boat"`
 	Old      bool              `json:"old" doc:"From before the 1980s, as far as anybody knows"`
 	Strike   bool              `json:"strike" doc:"People can fall or strike against the pane"`
+	Leaf     bool              `json:"leaf,omitempty" doc:"Its door or leaf comes off its hinges"`
 	Burst    bool              `json:"burst" doc:"Old or new pane is toughened"`
 	Weight   float64           `json:"weight" doc:"Of the new pane, kg; 0 while unknown"`
 	Longest  float64           `json:"longest" doc:"Longest side of the pane, mm; 0 while unknown"`
@@ -55,7 +56,7 @@ const (
 func (f Facts) Words(fam family.Family) caution.Facts {
 	w := caution.Facts{
 		"power": f.Power, "gas": f.Gas, "vehicle": f.Vehicle, "driven": f.Vehicle && f.Moves != pane.Trailer,
-		"plastic": f.Plastic, "water": f.Water, "old": f.Old, "strike": f.Strike, "toughened": f.Burst,
+		"plastic": f.Plastic, "water": f.Water, "old": f.Old, "strike": f.Strike, "leaf": f.Leaf, "toughened": f.Burst,
 		"outdoors": f.Exposure.Outdoors, "cleaning": f.Exposure.Cleaning > 0,
 		"heavy": f.Weight > heavyKg || f.Longest > heavyMM,
 		// An exposure is also a fact: fire, kiln, oven.

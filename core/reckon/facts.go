@@ -47,7 +47,7 @@ func (r *Reckoning) facts(k Known, object exposure.Exposure) plan.Facts {
 	}
 	return plan.Facts{Required: need,
 		Exposure: object, Power: k.Power, Gas: k.Gas, Vehicle: k.Vehicle, Moves: k.Moves, Plastic: r.Material.Plastic,
-		Water: k.Water, Old: k.Old, Strike: k.Strike,
+		Water: k.Water, Old: k.Old, Strike: k.Strike, Leaf: k.Leaf,
 		Burst:  r.Material.Cut == "order" || k.Like == "toughened" || k.Like == "toughened-coated",
 		Weight: r.Material.Weight(r.area(), r.Thickness), Longest: math.Max(r.Fit.Order.W, r.Fit.Order.H),
 	}

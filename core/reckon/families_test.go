@@ -17,9 +17,11 @@ func usual(t testing.TB, f family.Family) map[fit.Place]length.Reading {
 	texts := map[fit.Place]string{fit.WidthTop: "420 ±0.3", fit.WidthBottom: "420 ±0.3", fit.HeightLeft: "310 ±0.3",
 		fit.HeightRight: "310 ±0.3", fit.Ledge: "24", fit.Reach: "24", fit.Web: "5",
 		fit.Across0: "300", fit.Across45: "302", fit.Across90: "300", fit.Across135: "300", fit.Faces: "250 ±0.5",
-		fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4", fit.UpperPocket: "26", fit.LowerPocket: "9"}
+		fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4", fit.UpperPocket: "26", fit.LowerPocket: "9",
+		fit.HoleAcross: "14", fit.HoleUp: "45", fit.HoleSide: "60", fit.HoleApart: "293", fit.BushAcross: "12"}
 	mine := map[fit.Place]string{}
-	for _, i := range fit.Walk(f.Sizing, fit.Shape{}) {
+	p := fit.Problem{Sizing: f.Sizing, Carried: f.Carried != ""}
+	for _, i := range p.Walk() {
 		if s, ok := texts[i.Place]; ok {
 			mine[i.Place] = s
 		}

@@ -3,6 +3,7 @@ package reckon
 import (
 	"freshshard/core/diagnose"
 	"freshshard/core/handover"
+	"freshshard/core/leaf"
 	"freshshard/core/pane"
 	"freshshard/core/road"
 )
@@ -43,6 +44,9 @@ func (r *Reckoning) take(k *Known) error {
 		r.Road.Name = how.Name
 	}
 	r.Family = road.Lay(r.Family, rd, how, k.Road.Came)
+	if k.Leaf && !how.Shut {
+		r.Family = leaf.Lay(r.Family)
+	}
 	if rd.ID == "other" {
 		r.Family.Material = how.ID
 	}

@@ -34,6 +34,7 @@ var ordinaryPlaces = map[string][]fit.Place{
 	"d": {fit.Across0, fit.Across45, fit.Across90, fit.Across135}, "f": {fit.Faces}, "s": {fit.StopDepth},
 	"o": {fit.TubeOutside}, "t": {fit.TubeWall},
 	"u": {fit.UpperPocket}, "v": {fit.LowerPocket}, "warp": {fit.SeatWarp},
+	"hole": {fit.HoleAcross, fit.HoleUp, fit.HoleSide, fit.HoleApart, fit.BushAcross},
 }
 
 // ordinaryJobs reads the table.

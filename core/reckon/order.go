@@ -63,7 +63,7 @@ func (r *Reckoning) sized(unit length.Unit) string {
 	show := func(v float64) string { return length.Show(v, unit).Main }
 	switch r.Fit.Form {
 	case "rectangle":
-		return fmt.Sprintf("%s × %s %s", r.OrderW.Main, r.OrderH.Main, unit)
+		return fmt.Sprintf("%s × %s %s", r.OrderW.Main, r.OrderH.Main, unit) + r.holed(unit)
 	case "round", "circle":
 		return fmt.Sprintf("round, %s %s across", r.OrderW.Main, unit)
 	case "tube":
@@ -74,4 +74,17 @@ func (r *Reckoning) sized(unit length.Unit) string {
 		out += fmt.Sprintf(", %s %s", d.Name, show(d.Value))
 	}
 	return out
+}
+
+// holed says the holes that carry a pane; nothing for one without.
+func (r *Reckoning) holed(unit length.Unit) string {
+	if len(r.Fit.Holes) == 0 {
+		return ""
+	}
+	at := map[string]string{}
+	for _, d := range r.Fit.Makes {
+		at[d.Key] = length.Show(d.Value, unit).Main + " " + string(unit)
+	}
+	return fmt.Sprintf(", two holes %s across, %s up from the lower edge, the left one %s in from the left edge seen from outside, "+
+		"%s apart", at["hole"], at["hole_up"], at["hole_side"], at["hole_apart"])
 }

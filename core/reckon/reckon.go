@@ -49,6 +49,7 @@ type Known struct {
 	Water     bool                         `json:"water,omitempty"`
 	Old       bool                         `json:"old,omitempty"`
 	Strike    bool                         `json:"strike,omitempty"`
+	Leaf      bool                         `json:"leaf,omitempty" doc:"Its door or leaf comes off its hinges"`
 	Screw     string                       `json:"screw,omitempty" doc:"Thread of what holds the pane, as the strip log has it"`
 	Turned    setting.Counted              `json:"turned,omitempty" doc:"Eighths of a turn that each screw has had after its first touch"`
 	Like      string                       `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
@@ -277,5 +278,5 @@ func (r *Reckoning) pictures(k Known, p fit.Problem) {
 
 // sealsOf are the seals of a family as the matrix of what may touch what knows
 // them.
-var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "plate": {"rubber"}, "butyl": {"butyl"},
+var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "holes": {"rubber"}, "plate": {"rubber"}, "butyl": {"butyl"},
 	"lugs": {"rubber"}}

@@ -69,6 +69,7 @@ type Object struct {
 	Gas      bool              `json:"gas"`
 	Old      bool              `json:"old"`
 	Strike   bool              `json:"strike"`
+	Leaf     bool              `json:"leaf,omitempty" doc:"Its door or leaf comes off its hinges"`
 	Stamp    string            `json:"stamp" doc:"What the old pane's corner says"`
 	Version  int               `json:"version"`
 }

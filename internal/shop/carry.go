@@ -16,6 +16,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
+	"freshshard/core/leaf"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
@@ -231,7 +232,9 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 		return err
 	}
 	keys, all := road.Every(book)
-	for _, key := range keys {
+	leafKeys, leafChecks := leaf.Every()
+	all = append(all, leafChecks...)
+	for _, key := range append(keys, leafKeys...) {
 		steps[key] = true
 	}
 	for _, st := range r.Plan.Steps {

@@ -123,7 +123,8 @@ func placeOf(held record.Held, place fit.Place) (fit.PlaceInfo, error) {
 	if err != nil {
 		return info, err
 	}
-	for _, w := range fit.Walk(f.Sizing, held.Shape) {
+	p := fit.Problem{Sizing: f.Sizing, Shape: held.Shape, Carried: f.Carried != ""}
+	for _, w := range p.Walk() {
 		if w.Place == place {
 			return w, nil
 		}

@@ -34,6 +34,7 @@ type TakeIn struct {
 	Water      bool            `json:"water,omitempty"`
 	Old        bool            `json:"old,omitempty"`
 	Strike     bool            `json:"strike,omitempty"`
+	Leaf       bool            `json:"leaf,omitempty" doc:"Its door or leaf comes off its hinges"`
 	Stamp      string          `json:"stamp,omitempty" maxLength:"200"`
 	Family     string          `json:"family"`
 	Road       road.Chosen     `json:"road,omitzero" doc:"What is to be done; nothing said is a new pane made to size"`
@@ -102,7 +103,7 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 			return c, o, p, fault.New("like", "no material is called "+in.Like, "choose one of the list")
 		}
 	}
-	o.Power, o.Gas, o.Old, o.Strike = in.Power, in.Gas, in.Old, in.Strike
+	o.Power, o.Gas, o.Old, o.Strike, o.Leaf = in.Power, in.Gas, in.Old, in.Strike, in.Leaf
 	o.Vehicle, o.Moves, o.Water = in.Vehicle, in.Moves, in.Water
 	if err := in.Road.Check(f); err != nil {
 		return c, o, p, err

@@ -168,7 +168,7 @@ func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 	k := reckon.Known{
 		Family: p.Family, Exposure: o.Exposure, Frame: p.Frame, Readings: map[fit.Place]length.Reading{}, Cutter: p.Cutter,
 		Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle,
-		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike,
+		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf,
 		Like: p.Like, Duty: p.Duty, Stack: p.Stack, Uses: p.Uses, Own: j.Own, Stamp: o.Stamp, Unit: unit,
 		Road: p.Road, Peel: p.Peel, Turned: p.Turns, Heard: p.Heard, Stock: p.Stock,
 	}

@@ -13,7 +13,7 @@ import (
 
 const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signed', j.version, j.pulse, a.name, j.created_at, COALESCE(k.name, ''), j.carried_at, j.carried_says,
   c.id, c.name, c.phone, c.note, c.version,
-  o.id, o.name, o.exposure, o.power, o.gas, o.vehicle, o.moves, o.water, o.old, o.strike, o.stamp, o.version
+  o.id, o.name, o.exposure, o.power, o.gas, o.vehicle, o.moves, o.water, o.old, o.strike, o.leaf, o.stamp, o.version
 FROM job j JOIN account a ON a.id = j.created_by JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id
 LEFT JOIN account k ON k.id = j.carried_by WHERE j.id IN (`
 
@@ -26,7 +26,7 @@ func scanJob(r *sql.Rows) (record.Job, error) {
 	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
 		&carried.By, &carriedAt, &carried.Says,
 		&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version,
-		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Moves, &o.Water, &o.Old, &o.Strike, &o.Stamp, &o.Version)
+		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Moves, &o.Water, &o.Old, &o.Strike, &o.Leaf, &o.Stamp, &o.Version)
 	if err != nil {
 		return j, err
 	}
@@ -189,9 +189,9 @@ func (t *Tx) AddObject(ctx context.Context, o record.Object, customer int64) (in
 		return 0, err
 	}
 	return t.insert(ctx,
-		"INSERT INTO object (customer_id, name, exposure, power, gas, vehicle, moves, water, old, strike, stamp) VALUES "+
-			"(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-		customer, o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Moves, o.Water, o.Old, o.Strike, o.Stamp)
+		"INSERT INTO object (customer_id, name, exposure, power, gas, vehicle, moves, water, old, strike, leaf, stamp) VALUES "+
+			"(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+		customer, o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Moves, o.Water, o.Old, o.Strike, o.Leaf, o.Stamp)
 }
 
 // SetObject changes an object at the version that the caller saw.
@@ -202,6 +202,6 @@ func (t *Tx) SetObject(ctx context.Context, o record.Object) (bool, error) {
 	}
 	return t.changed(ctx,
 		"UPDATE object SET name = ?, exposure = ?, power = ?, gas = ?, vehicle = ?, moves = ?, water = ?, old = ?, strike "+
-			"= ?, stamp = ?, version = version + 1 WHERE id = ? AND version = ?",
-		o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Moves, o.Water, o.Old, o.Strike, o.Stamp, o.ID, o.Version)
+			"= ?, leaf = ?, stamp = ?, version = version + 1 WHERE id = ? AND version = ?",
+		o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Moves, o.Water, o.Old, o.Strike, o.Leaf, o.Stamp, o.ID, o.Version)
 }

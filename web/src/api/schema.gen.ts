@@ -1552,6 +1552,11 @@ export interface components {
             try?: string[];
         };
         FamilyFamily: {
+            /**
+             * @description What the pane hangs on where no edge holds it; its places are read with the size
+             * @enum {string}
+             */
+            carried?: "" | "holes";
             checks: components["schemas"]["FamilyCheck"][];
             /** @description What it usually sees */
             exposure: string;
@@ -1577,7 +1582,7 @@ export interface components {
              * @description What lies at the edge; the section is drawn by it
              * @enum {string}
              */
-            seal: "gasket" | "channel" | "pack" | "rubber" | "adhesive" | "run" | "butyl" | "plate" | "bedding" | "putty" | "bead" | "washer" | "track" | "panel" | "glued-bead" | "retainer" | "lugs";
+            seal: "gasket" | "channel" | "pack" | "rubber" | "adhesive" | "run" | "butyl" | "plate" | "bedding" | "putty" | "bead" | "washer" | "track" | "panel" | "glued-bead" | "retainer" | "lugs" | "holes";
             /** @description What it is sealed with */
             seals: string[];
             /** @description The side that the drawing is seen from */
@@ -1825,6 +1830,8 @@ export interface components {
             form: string;
             /** @description Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm */
             gap: components["schemas"]["FitSize"];
+            /** @description Holes that carry the pane, from its lower left corner, mm */
+            holes?: components["schemas"]["OutlineVertex"][][];
             /**
              * Format: double
              * @description Bite with everything hot, mm
@@ -2840,6 +2847,8 @@ export interface components {
             gas: boolean;
             /** Format: int64 */
             id: number;
+            /** @description Its door or leaf comes off its hinges */
+            leaf?: boolean;
             /**
              * @description Which of these it is; nothing said is a road vehicle
              * @enum {string}
@@ -3668,6 +3677,8 @@ export interface components {
             gas?: boolean;
             /** @description How its panes stand, when there are several */
             layout?: components["schemas"]["DrawingLayout"];
+            /** @description Its door or leaf comes off its hinges */
+            leaf?: boolean;
             /** @description Material of the old pane, as far as known */
             like?: string;
             /** @enum {string} */

@@ -7,6 +7,7 @@ import { FigureLine } from "../../parts/FigureLine";
 import { BothFaces } from "./BothFaces";
 import { ChooseStation } from "./ChooseStation";
 import { Guests } from "./Guests";
+import { LeafTick } from "./LeafTick";
 import { OldPane } from "./OldPane";
 import { OrderLine } from "./OrderLine";
 import { ProveStation } from "./ProveStation";
@@ -91,6 +92,7 @@ export const Reckoning = memo(function Reckoning({
 			{station === "choose" && <ChooseStation view={view} />}
 			{station === "source" && <SourceStation view={view} />}
 			{station === "prove" && <Stops view={view} stops={view.stops} />}
+			{station === "strip" && <LeafTick view={view} />}
 			<StepList view={view} station={station} />
 			{station === "set" && <ScrewTurns view={view} />}
 			{guested.includes(station) && <Guests view={view} />}

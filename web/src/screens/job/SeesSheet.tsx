@@ -130,6 +130,12 @@ export function SeesSheet({ view, open, onClose }: Props) {
 						onChange={(strike) => setObject({ ...object, strike })}
 					/>
 					<Tick
+						checked={object.leaf ?? false}
+						onChange={(leaf) => setObject({ ...object, leaf })}
+					>
+						Its door or leaf comes off its hinges
+					</Tick>
+					<Tick
 						checked={object.power}
 						onChange={(power) => setObject({ ...object, power })}
 					>
