@@ -3,7 +3,6 @@ package reckon
 import (
 	"freshshard/core/diagnose"
 	"freshshard/core/handover"
-	"freshshard/core/leaf"
 	"freshshard/core/pane"
 	"freshshard/core/road"
 )
@@ -43,10 +42,7 @@ func (r *Reckoning) take(k *Known) error {
 	if how.Name != "" && (rd.ID != road.Size || how.ID == road.Pattern) {
 		r.Road.Name = how.Name
 	}
-	r.Family = road.Lay(r.Family, rd, how, k.Road.Came)
-	if k.Leaf && !how.Shut {
-		r.Family = leaf.Lay(r.Family)
-	}
+	r.Family = road.Work(r.Family, rd, how, k.Road.Came, k.Leaf)
 	if rd.ID == "other" {
 		r.Family.Material = how.ID
 	}

@@ -12,6 +12,7 @@ import (
 	"freshshard/core/catalogue"
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/leaf"
 )
 
 //go:embed roads.json
@@ -140,13 +141,23 @@ func Lay(f family.Family, r Road, h How, came Came) family.Family {
 	return f
 }
 
+// Work is a way of holding with the work of a road, and with that of a leaf that
+// comes off its hinges where something is opened.
+func Work(f family.Family, r Road, h How, came Came, off bool) family.Family {
+	if f = Lay(f, r, h, came); off && !h.Shut {
+		f = leaf.Lay(f)
+	}
+	return f
+}
+
 // Every are the steps and checks that a way of holding has on any road: what was
 // done before the road was changed stays on the record.
 func Every(f family.Family) (steps []string, checks []family.Check) {
 	for _, s := range f.Steps {
 		steps = append(steps, s.Key)
 	}
-	checks = slices.Clone(f.Checks)
+	off, proved := leaf.Every()
+	steps, checks = append(steps, off...), append(slices.Clone(f.Checks), proved...)
 	for _, r := range all {
 		for _, h := range r.Hows {
 			for _, s := range h.Steps {

@@ -16,7 +16,6 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
-	"freshshard/core/leaf"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
@@ -232,9 +231,7 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 		return err
 	}
 	keys, all := road.Every(book)
-	leafKeys, leafChecks := leaf.Every()
-	all = append(all, leafChecks...)
-	for _, key := range append(keys, leafKeys...) {
+	for _, key := range keys {
 		steps[key] = true
 	}
 	for _, st := range r.Plan.Steps {

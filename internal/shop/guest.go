@@ -127,7 +127,7 @@ func stepsOf(j *record.Job, at Bench) ([]plan.Step, map[string]bool, error) {
 	if err != nil {
 		return nil, nil, err
 	}
-	f, err := laid(p)
+	f, err := laid(j, p)
 	if err != nil {
 		return nil, nil, err
 	}

@@ -10,6 +10,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/prove"
+	"freshshard/core/road"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -19,8 +20,8 @@ import (
 // that have it.
 
 // onceOf are the steps and checks of a pane that belong to its object.
-func onceOf(p *record.Pane) (steps, checks []string) {
-	f, err := laid(p)
+func onceOf(j *record.Job, p *record.Pane) (steps, checks []string) {
+	f, err := laid(j, p)
 	if err != nil {
 		return nil, nil
 	}
@@ -37,11 +38,12 @@ func onceOf(p *record.Pane) (steps, checks []string) {
 	return steps, checks
 }
 
-// bookOnce are the keys of such steps and checks by way of holding.
+// bookOnce are the keys of such steps and checks by way of holding, those of a leaf
+// that comes off among them.
 var bookOnce = func() map[string][2][]string {
 	out := map[string][2][]string{}
 	for _, f := range family.All() {
-		steps, checks := onceOf(&record.Pane{Held: record.Held{Family: f.ID}})
+		steps, checks := onceOf(&record.Job{Object: record.Object{Leaf: true}}, &record.Pane{Held: record.Held{Family: f.ID}})
 		out[f.ID] = [2][]string{steps, checks}
 	}
 	return out
@@ -53,7 +55,7 @@ func together(j *record.Job, p *record.Pane) record.Pane {
 	if len(j.Panes) < 2 {
 		return out
 	}
-	steps, checks := onceOf(p)
+	steps, checks := onceOf(j, p)
 	for i := range j.Panes {
 		q := &j.Panes[i]
 		if q.ID == p.ID {
@@ -215,6 +217,7 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 // nothing over what somebody said of another pane.
 type LikeThis struct {
 	Places []fit.Place `json:"places,omitempty" maxItems:"20" doc:"Readings to give them"`
+	Road   bool        `json:"road,omitempty" doc:"What is to be done; only where nobody said it of them"`
 	Choice bool        `json:"choice,omitempty" doc:"The settled material and thickness"`
 	Fixing bool        `json:"fixing,omitempty" doc:"Frame, gasket, who cuts it and the fixings on each side"`
 }
@@ -228,6 +231,11 @@ func (s *Shop) Like(ctx context.Context, by record.Account, at Bench, in LikeThi
 			return store.Change{}, err
 		}
 		n := 0
+		if in.Road {
+			if n, err = sameRoad(ctx, t, by, j, p); err != nil {
+				return store.Change{}, err
+			}
+		}
 		for _, q := range alike(j, p)[1:] {
 			did, err := s.makeAlike(ctx, t, by, j, p, q, in)
 			if err != nil {
@@ -243,6 +251,32 @@ func (s *Shop) Like(ctx context.Context, by record.Account, at Bench, in LikeThi
 		return store.Change{Noun: "panes", Item: fmt.Sprint(n), Action: "made alike",
 			Said: fmt.Sprintf("%d panes as %s", n, paneName(*p)), After: in}, nil
 	})
+}
+
+// sameRoad takes the panes that are held as this one and of which nobody said what
+// is to be done along its road. Who may not change one of them changes none.
+func sameRoad(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane) (n int, err error) {
+	for i := range j.Panes {
+		q := &j.Panes[i]
+		unsaid := (q.Road.ID == "" || q.Road.ID == road.Size) && q.Road.How == "" && q.Choice == nil && len(q.Ticks) == 0
+		if q.ID == p.ID || q.Family != p.Family || !unsaid || p.Road.ID == q.Road.ID && p.Road.How == q.Road.How {
+			continue
+		}
+		was := *q
+		q.Road = p.Road
+		if err := aroundStop(by, j, &was, q); err != nil {
+			return n, onPane(*q, err)
+		}
+		if err := worse(j, &was, q); err != nil {
+			return n, onPane(*q, err)
+		}
+		if _, err := t.SetPane(ctx, *q); err != nil {
+			return n, err
+		}
+		q.Version++
+		n++
+	}
+	return n, nil
 }
 
 func (s *Shop) makeAlike(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p, q *record.Pane,

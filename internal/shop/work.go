@@ -152,7 +152,7 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		if err != nil {
 			return store.Change{}, err
 		}
-		steps, _ := onceOf(p)
+		steps, _ := onceOf(j, p)
 		p = holder(j, p, func(q *record.Pane) bool { return tickOf(q, step) != nil }, steps, step)
 		if in.Outcome == "left-out" {
 			if err := st.Leave(reason, by.Role == record.Owner); err != nil {
@@ -259,7 +259,7 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		at := p
 		p = checkedOn(j, p, check)
-		now, last, err := checkNow(p, check)
+		now, last, err := checkNow(j, p, check)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -329,7 +329,7 @@ func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check st
 	}
 	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		p = checkedOn(j, p, check)
-		now, last, err := checkNow(p, check)
+		now, last, err := checkNow(j, p, check)
 		if err != nil || last == nil {
 			return store.Change{}, err
 		}
@@ -349,25 +349,25 @@ func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check st
 }
 
 // laid is a pane's way of holding with the work of its road.
-func laid(p *record.Pane) (family.Family, error) {
+func laid(j *record.Job, p *record.Pane) (family.Family, error) {
 	f, err := family.ByID(p.Family)
 	if err != nil {
 		return f, err
 	}
 	r, h, err := road.Of(p.Road.ID, p.Road.How)
-	return road.Lay(f, r, h, p.Road.Came), err
+	return road.Work(f, r, h, p.Road.Came, j.Object.Leaf), err
 }
 
 // checkedOn is the pane on which a check was answered, where it is proved once
 // for the object.
 func checkedOn(j *record.Job, p *record.Pane, check string) *record.Pane {
-	_, checks := onceOf(p)
+	_, checks := onceOf(j, p)
 	return holder(j, p, func(q *record.Pane) bool { return answerOf(q, check) != nil }, checks, check)
 }
 
 // checkNow finds a check of the pane's family and its road and its last answer, if any.
-func checkNow(p *record.Pane, check string) (prove.Check, *record.Answer, error) {
-	f, err := laid(p)
+func checkNow(j *record.Job, p *record.Pane, check string) (prove.Check, *record.Answer, error) {
+	f, err := laid(j, p)
 	if err != nil {
 		return prove.Check{}, nil, err
 	}

@@ -3350,6 +3350,8 @@ export interface components {
             fixing?: boolean;
             /** @description Readings to give them */
             places?: string[];
+            /** @description What is to be done; only where nobody said it of them */
+            road?: boolean;
         };
         ShopLoadIn: {
             /**

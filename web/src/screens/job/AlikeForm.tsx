@@ -23,11 +23,14 @@ export function AlikeForm({ view }: { view: View }) {
 	const [readings, setReadings] = useState(true);
 	const [choice, setChoice] = useState(true);
 	const [fixing, setFixing] = useState(true);
+	const said = reckoning.road.id !== "size" || reckoning.road.how !== "";
+	const [road, setRoad] = useState(false);
 	const write = useJobWrite<void>(view, () =>
 		got(
 			api.PUT("/api/jobs/{id}/like", {
 				params: on(view),
 				body: {
+					road: road && said,
 					places: readings ? shared.map((r) => r.place) : [],
 					choice: choice && pane.choice !== undefined,
 					fixing,
@@ -45,6 +48,12 @@ export function AlikeForm({ view }: { view: View }) {
 				Give them what it has and they lack; nothing that was said of them is
 				changed.
 			</p>
+			{said && (
+				<Tick checked={road} onChange={setRoad}>
+					what is to be done: {reckoning.road.name.toLowerCase()}, where nobody
+					said otherwise
+				</Tick>
+			)}
 			{shared.length > 0 && (
 				<Tick checked={readings} onChange={setReadings}>
 					{names.join(", ")}
