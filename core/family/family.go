@@ -93,6 +93,7 @@ type Step struct {
 	Why        string            `json:"why"`
 	Minutes    int               `json:"minutes" doc:"Hands-on"`
 	Once       bool              `json:"once,omitempty" doc:"Done once for the object, whichever of its panes"`
+	Screws     bool              `json:"screws,omitempty" doc:"The fixings are tightened here, one by one in their order"`
 	Hold       bool              `json:"hold,omitempty" doc:"Stop here until it is right"`
 	May        []string          `json:"may,omitempty" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
 	After      []string          `json:"after,omitempty" doc:"Steps that it waits for"`

@@ -175,5 +175,11 @@ func objects() []job {
 			Object: "Orchard tractor's cab, roof light", Exposure: "weather", Family: "lugs-cap", Vehicle: true,
 			Moves: pane.Machine, Strike: true, Story: "a branch; the cap was screwed down dry", Like: "toughened"},
 			steps: 3, readings: rect("620", "621", "480", "480", said{fit.Ledge, "18", rule})},
+		{by: "tor", due: 80, in: shop.TakeIn{Name: "Ferry company", Phone: "0550 100",
+			Object: "Ferry wheelhouse, drawn window on the galley side", Exposure: "weather", Family: "two-holes", Water: true,
+			Strike: true, Leaf: true, Story: "dropped when a bush wore through; a hole ran out to the edge", Like: "toughened"},
+			steps: 4, readings: rect("450", "450.5", "380", "380", said{fit.Ledge, "13", rule}, said{fit.HoleAcross, "13", cal},
+				said{fit.HoleUp, "40", rule}, said{fit.HoleSide, "90", rule}, said{fit.HoleApart, "266", rule},
+				said{fit.BushAcross, "11", cal})},
 	}
 }

@@ -102,6 +102,7 @@ type Pane struct {
 	Held
 	Spot       drawing.Spot   `json:"spot" doc:"Where it is on the object"`
 	Heard      []witness.Said `json:"heard,omitempty" maxItems:"20" doc:"What else speaks for its size: pieces, a neighbour, a sheet, a word"`
+	Counted    int            `json:"counted,omitempty" minimum:"0" maximum:"480" doc:"Screws that were counted off, over all passes"`
 	WaitsFor   string         `json:"waits_for"`
 	WaitsUntil *time.Time     `json:"waits_until,omitempty"`
 	Version    int            `json:"version"`

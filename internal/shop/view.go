@@ -6,6 +6,7 @@ import (
 	"slices"
 	"time"
 
+	"freshshard/core/ask"
 	"freshshard/core/drawing"
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -39,6 +40,7 @@ type View struct {
 	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps the job from being signed off, all panes together"`
 	Stops      []PaneStop        `json:"stops" doc:"What is beyond its limit, of all panes, those that an owner took on among them"`
 	Waits      []plan.Wait       `json:"waits" doc:"Steps of this pane that cannot be ticked yet"`
+	Asks       []ask.Ask         `json:"asks" doc:"The one thing that each station asks next"`
 	Late       bool              `json:"late" doc:"The promise has passed, or the work left no longer fits before it"`
 	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left, all panes together"`
 
@@ -262,6 +264,7 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 	if !j.Signed {
 		v.Waits = s.waits(&j, benches, on)
 	}
+	v.Asks = ask.All(v.asking(benches[on]))
 	v.Object = drawing.Object(v.onObject())
 	v.Job.Panes = nil
 	return v

@@ -13,14 +13,14 @@ import (
 // panes reads the panes of jobs, each with all that belongs to it.
 func (s queries) panes(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
 	err := fill(ctx, s.db,
-		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version, road, how, came, COALESCE(part, '{}'), COALESCE(peel, '{}'), COALESCE(turns, '[]'), COALESCE(heard, '[]'), stock
+		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version, road, how, came, COALESCE(part, '{}'), COALESCE(peel, '{}'), COALESCE(turns, '[]'), COALESCE(heard, '[]'), stock, counted
 FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			p := record.Pane{Readings: []record.Reading{}, Ticks: []record.Tick{}, Answers: []record.Answer{}}
 			var shape, spot, uses, duty, stack, part, peel, turns, heard []byte
 			err := scan(&p.ID, &p.Number, &p.Name, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top,
 				&p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &shape, &p.Raked, &p.Like, &uses, &duty, &stack, &spot, &p.WaitsFor,
-				&p.WaitsUntil, &p.Version, &p.Road.ID, &p.Road.How, &p.Road.Came, &part, &peel, &turns, &heard, &p.Stock)
+				&p.WaitsUntil, &p.Version, &p.Road.ID, &p.Road.How, &p.Road.Came, &part, &peel, &turns, &heard, &p.Stock, &p.Counted)
 			if err == nil {
 				err = errors.Join(json.Unmarshal(shape, &p.Shape), json.Unmarshal(spot, &p.Spot), json.Unmarshal(uses, &p.Uses),
 					json.Unmarshal(duty, &p.Duty), json.Unmarshal(stack, &p.Stack), json.Unmarshal(part, &p.Road.Part),
@@ -59,10 +59,10 @@ func (t *Tx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, erro
 	return t.insert(ctx,
 		"INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, "+
 			"side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, "+
-			"road, how, came, part, peel, turns, heard, stock) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+			"road, how, came, part, peel, turns, heard, stock, counted) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		job, p.Number, p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right,
 		p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil,
-		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, x.heard, p.Stock)
+		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, x.heard, p.Stock, p.Counted)
 }
 
 // paneText are the fields of a pane that are kept as JSON.
@@ -97,11 +97,11 @@ func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, "+
 			"side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, uses = ?, duty = ?, "+
-			"packed = ?, spot = ?, waits_for = ?, waits_until = ?, road = ?, how = ?, came = ?, part = ?, peel = ?, turns = ?, heard = ?, stock = ?, version = "+
+			"packed = ?, spot = ?, waits_for = ?, waits_until = ?, road = ?, how = ?, came = ?, part = ?, peel = ?, turns = ?, heard = ?, stock = ?, counted = ?, version = "+
 			"version + 1 WHERE id = ? AND version = ?",
 		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom,
 		p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil,
-		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, x.heard, p.Stock, p.ID, p.Version)
+		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, x.heard, p.Stock, p.Counted, p.ID, p.Version)
 }
 
 // MovePane puts a pane elsewhere on its object, under another number. It must

@@ -51,6 +51,16 @@ func (v *Server) paneRoutes(api huma.API) {
 		}) (*out[shop.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.SetHeard(ctx, who(ctx), in.bench(), in.Body.Heard, in.Body.Version))
 		})
+	register(v, api, op("countScrew", http.MethodPut, "/api/jobs/{id}/screws", "Count a pane's screws off, one by one"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body struct {
+				Counted int `json:"counted" minimum:"0" maximum:"480" doc:"Over all passes"`
+				Version int `json:"version"`
+			}
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.CountScrews(ctx, who(ctx), in.bench(), in.Body.Counted, in.Body.Version))
+		})
 	register(v, api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"),
 		func(ctx context.Context, in *struct {
 			BenchID

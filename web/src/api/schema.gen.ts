@@ -538,6 +538,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/screws": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Count a pane's screws off, one by one */
+        put: operations["countScrew"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/spot": {
         parameters: {
             query?: never;
@@ -1227,6 +1244,45 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AskAnswer: {
+            id: string;
+            say: string;
+        };
+        AskAsk: {
+            answers?: components["schemas"]["AskAnswer"][];
+            /**
+             * Format: int64
+             * @description Which screw is next, or how many pieces are in
+             */
+            at?: number;
+            key?: string;
+            /** @enum {string} */
+            kind: "reading" | "look" | "cause" | "step" | "screw" | "settle" | "arrived" | "back" | "check" | "wait" | "go" | "sign" | "nothing";
+            /**
+             * Format: double
+             * @description Thickness of the material to settle, mm
+             */
+            number?: number;
+            /**
+             * Format: int64
+             * @description Screws, or pieces of a line
+             */
+            of?: number;
+            /**
+             * Format: int64
+             * @description Which pass over the screws, from 1
+             */
+            pass?: number;
+            says: string;
+            station: string;
+            to?: string;
+            /** @description Of the number that a check wants */
+            unit?: string;
+            /** Format: date-time */
+            until?: string;
+            /** @description What is waited for, or what good looks like */
+            why?: string;
+        };
         BondHang: {
             /**
              * Format: double
@@ -1356,6 +1412,15 @@ export interface components {
             agents: components["schemas"]["CompatAgent"][];
             rules: components["schemas"]["CompatRule"][];
             subjects: components["schemas"]["CompatSubject"][];
+        };
+        CountScrewRequest: {
+            /**
+             * Format: int64
+             * @description Over all passes
+             */
+            counted: number;
+            /** Format: int64 */
+            version: number;
         };
         DiagnoseChange: {
             key: string;
@@ -1644,6 +1709,8 @@ export interface components {
             people_when?: {
                 [key: string]: string;
             };
+            /** @description The fixings are tightened here, one by one in their order */
+            screws?: boolean;
             station: string;
             title: string;
             why: string;
@@ -2528,6 +2595,8 @@ export interface components {
             people: number;
             /** @description Asked for by why it broke; cannot be left out */
             required: boolean;
+            /** @description The fixings are tightened here, one by one in their order */
+            screws: boolean;
             station: string;
             title: string;
             /** @description Why it takes two */
@@ -2870,6 +2939,11 @@ export interface components {
         RecordPane: {
             answers: components["schemas"]["RecordAnswer"][];
             choice?: components["schemas"]["RecordChoice"];
+            /**
+             * Format: int64
+             * @description Screws that were counted off, over all passes
+             */
+            counted?: number;
             /** @enum {string} */
             cutter: "" | "hand" | "shop" | "toughened" | "saw";
             diagnosis?: components["schemas"]["RecordDiagnosis"];
@@ -3801,6 +3875,8 @@ export interface components {
             why: string;
         };
         ShopView: {
+            /** @description The one thing that each station asks next */
+            asks: components["schemas"]["AskAsk"][];
             checks: components["schemas"]["ShopCheckView"][];
             /** @description What was put in only for now */
             guests: components["schemas"]["ShopGuestView"][];
@@ -5674,6 +5750,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WebLaid"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    countScrew: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CountScrewRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
                 };
             };
             /** @description Error */

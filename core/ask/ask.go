@@ -1,0 +1,302 @@
+// Package ask says, at each station, the one thing that is asked next: what the
+// line along the bottom of a job says, and what answers it. Common practice, no
+// source.
+package ask
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"time"
+
+	"freshshard/core/diagnose"
+	"freshshard/core/family"
+	"freshshard/core/fit"
+	"freshshard/core/pane"
+	"freshshard/core/plan"
+	"freshshard/core/prove"
+	"freshshard/core/setting"
+	"freshshard/core/striplog"
+	"freshshard/core/working"
+)
+
+// Kind is how a thing is answered.
+type Kind string
+
+// The kinds.
+const (
+	Reading Kind = "reading" // by a length
+	Look    Kind = "look"    // by one of some answers
+	Cause   Kind = "cause"   // this is why
+	Step    Kind = "step"    // done
+	Screw   Kind = "screw"   // counted off
+	Settle  Kind = "settle"  // a material, by taking the first
+	Arrived Kind = "arrived" // what it waited for has come
+	Back    Kind = "back"    // a line of the rebuild is in
+	Check   Kind = "check"   // passed, or a number
+	Wait    Kind = "wait"    // by nothing but time, or something that stands elsewhere
+	Go      Kind = "go"      // nothing is open here: on to the next station
+	Sign    Kind = "sign"    // the signature
+	Nothing Kind = "nothing" // it is signed
+)
+
+// Answer is one of some.
+type Answer struct {
+	ID  string `json:"id"`
+	Say string `json:"say"`
+}
+
+// Ask is the one thing. Key names the place, question, step, check, line or
+// material; To is the station that it leads to where it lies elsewhere.
+type Ask struct {
+	Station family.Station `json:"station"`
+	Kind    Kind           `json:"kind" enum:"reading,look,cause,step,screw,settle,arrived,back,check,wait,go,sign,nothing"`
+	Key     string         `json:"key,omitempty"`
+	Says    string         `json:"says"`
+	Why     string         `json:"why,omitempty" doc:"What is waited for, or what good looks like"`
+	Answers []Answer       `json:"answers,omitempty"`
+	Unit    string         `json:"unit,omitempty" doc:"Of the number that a check wants"`
+	Number  float64        `json:"number,omitempty" doc:"Thickness of the material to settle, mm"`
+	Until   *time.Time     `json:"until,omitempty"`
+	To      family.Station `json:"to,omitempty"`
+	Of      int            `json:"of,omitempty" doc:"Screws, or pieces of a line"`
+	At      int            `json:"at,omitempty" doc:"Which screw is next, or how many pieces are in"`
+	Pass    int            `json:"pass,omitempty" doc:"Which pass over the screws, from 1"`
+}
+
+// Facts are what it is worked out from.
+type Facts struct {
+	Signed     bool
+	Plan       plan.Plan
+	Done       map[string]bool
+	Waits      []plan.Wait
+	Missing    []fit.Missing
+	Odd        []fit.Odd
+	Evidence   diagnose.Evidence
+	Why        diagnose.Result
+	Looked     bool // a cause is settled, or nothing broke it
+	Settles    bool // a material is settled on this road
+	Settled    bool
+	First      *pane.Ranked // the best that stands it
+	WaitsFor   string
+	WaitsUntil *time.Time
+	Screws     int
+	Counted    int
+	Back       []striplog.Line
+	Checks     []prove.Check
+	CheckWaits map[string]string // what a check waits for
+	Hindrances []prove.Hindrance
+	Route      map[family.Station]int // things open
+}
+
+// opening are what a person is asked first about a break, before anything can be
+// told from the answers.
+var opening = []string{"look", "doing"}
+
+// All are the asks of the ten stations, in their order.
+func All(f Facts) []Ask {
+	out := make([]Ask, 0, len(family.Stations))
+	for _, s := range family.Stations {
+		out = append(out, At(s, f))
+	}
+	return out
+}
+
+// At is the one thing that is asked at a station.
+func At(s family.Station, f Facts) Ask {
+	a, ok := Ask{Kind: Nothing, Says: "Signed: it stays as it is"}, true
+	if !f.Signed {
+		for _, next := range asked[s] {
+			if a, ok = next(s, f); ok {
+				break
+			}
+		}
+		if !ok {
+			a = onward(s, f)
+		}
+	}
+	a.Station = s
+	return a
+}
+
+// asked are what each station asks for, in turn.
+var asked = map[family.Station][]func(family.Station, Facts) (Ask, bool){
+	"assess": {safe, look, step}, "strip": {step}, "measure": {reading, step}, "choose": {settle, step},
+	"source": {ordered, arrived, step}, "prepare": {step}, "set": {screw, step}, "hold": {step}, "refit": {back, screw, step},
+	"prove": {step, check, sign},
+}
+
+// open are the steps of a station that are not done, the first that can be done in
+// front.
+func (f Facts) open(s family.Station) (next *plan.Step, wait *plan.Wait) {
+	for i := range f.Plan.Steps {
+		st := &f.Plan.Steps[i]
+		if st.Station != s || f.Done[st.Key] {
+			continue
+		}
+		w := slices.IndexFunc(f.Waits, func(w plan.Wait) bool { return w.Step == st.Key })
+		if w < 0 {
+			return st, nil
+		}
+		if next == nil {
+			next, wait = st, &f.Waits[w]
+		}
+	}
+	return next, wait
+}
+
+func ofStep(st *plan.Step, w *plan.Wait) Ask {
+	if w != nil {
+		return Ask{Kind: Wait, Key: st.Key, Says: st.Title, Why: w.Why, Until: w.Until}
+	}
+	return Ask{Kind: Step, Key: st.Key, Says: st.Title}
+}
+
+func step(s family.Station, f Facts) (Ask, bool) {
+	st, w := f.open(s)
+	if st == nil {
+		return Ask{}, false
+	}
+	return ofStep(st, w), true
+}
+
+// safe are the steps that come before anything is looked at: isolated, cold.
+func safe(s family.Station, f Facts) (Ask, bool) {
+	st, w := f.open(s)
+	if st == nil || st.Key == "cause" {
+		return Ask{}, false
+	}
+	return ofStep(st, w), true
+}
+
+// look is the question that would tell most about the break, or the cause itself as
+// soon as one is likely; nothing more once somebody has looked.
+func look(s family.Station, f Facts) (Ask, bool) {
+	if st, _ := f.open(s); f.Looked || st == nil || st.Key != "cause" {
+		return Ask{}, false
+	}
+	id := ""
+	for _, q := range opening {
+		if id == "" && f.Evidence[q] == "" {
+			id = q
+		}
+	}
+	if r := f.Why.Ranked; id == "" && len(r) > 0 && r[0].Share >= diagnose.Likely {
+		return Ask{Kind: Cause, Key: r[0].ID, Says: r[0].Name, Why: f.Why.Sentence}, true
+	}
+	if id == "" && f.Why.Next != nil {
+		id = f.Why.Next.Question
+	}
+	for _, q := range diagnose.Questions() {
+		if q.ID != id {
+			continue
+		}
+		a := Ask{Kind: Look, Key: q.ID, Says: q.Ask}
+		for _, c := range q.Answers {
+			a.Answers = append(a.Answers, Answer{c.ID, c.Say})
+		}
+		return a, true
+	}
+	return Ask{}, false
+}
+
+func reading(_ family.Station, f Facts) (Ask, bool) {
+	if len(f.Odd) > 0 {
+		return Ask{Kind: Reading, Key: string(f.Odd[0].Place), Says: "Read it again", Why: f.Odd[0].Sentence}, true
+	}
+	if len(f.Missing) > 0 {
+		m := f.Missing[0]
+		return Ask{Kind: Reading, Key: string(m.Place), Says: m.Name, Why: m.Why}, true
+	}
+	return Ask{}, false
+}
+
+func settle(_ family.Station, f Facts) (Ask, bool) {
+	if f.Settled || !f.Settles {
+		return Ask{}, false
+	}
+	if f.First == nil {
+		return Ask{Kind: Wait, Key: "choice", Says: "Nothing on the list stands this place", Why: "look at what is ruled out, and by how much"}, true
+	}
+	return Ask{Kind: Settle, Key: f.First.Material, Number: f.First.Thickness,
+		Says: fmt.Sprintf("Take %s mm %s", working.Num(f.First.Thickness, 1), strings.ToLower(f.First.Name))}, true
+}
+
+// ordered are the steps up to the order: nothing arrives that nobody ordered.
+func ordered(s family.Station, f Facts) (Ask, bool) {
+	st, w := f.open(s)
+	if st == nil || f.WaitsFor != "" && anyDone(s, f) {
+		return Ask{}, false
+	}
+	return ofStep(st, w), true
+}
+
+func anyDone(s family.Station, f Facts) bool {
+	return slices.ContainsFunc(f.Plan.Steps, func(st plan.Step) bool { return st.Station == s && f.Done[st.Key] })
+}
+
+func arrived(_ family.Station, f Facts) (Ask, bool) {
+	if f.WaitsFor == "" {
+		return Ask{}, false
+	}
+	return Ask{Kind: Arrived, Key: "waits", Says: f.WaitsFor + ": has it come?", Until: f.WaitsUntil}, true
+}
+
+// screw counts the screws off, pass by pass, as soon as their step is the next.
+func screw(s family.Station, f Facts) (Ask, bool) {
+	st, w := f.open(s)
+	if st == nil || w != nil || !st.Screws {
+		return Ask{}, false
+	}
+	pass, n, done := setting.Pass(f.Counted, f.Screws)
+	if done {
+		return Ask{}, false
+	}
+	return Ask{Kind: Screw, Key: st.Key, Says: fmt.Sprintf("Screw %d %s", n, setting.Passes[pass-1]), At: n, Of: f.Screws, Pass: pass,
+		Why: st.Title}, true
+}
+
+// back is the next line of the rebuild.
+func back(_ family.Station, f Facts) (Ask, bool) {
+	for _, l := range f.Back {
+		if !l.Done && l.Ready {
+			return Ask{Kind: Back, Key: l.ID, Says: l.Say, Why: l.With, At: l.In, Of: l.Of}, true
+		}
+	}
+	return Ask{}, false
+}
+
+// check is the next proof that can be made; a failed one comes again after the
+// others.
+func check(_ family.Station, f Facts) (Ask, bool) {
+	for _, outcome := range []prove.Outcome{prove.Open, prove.Fail} {
+		for _, c := range f.Checks {
+			if c.Outcome == outcome && f.CheckWaits[c.Key] == "" {
+				return Ask{Kind: Check, Key: c.Key, Says: c.Text, Why: c.Pass, Unit: c.Unit}, true
+			}
+		}
+	}
+	return Ask{}, false
+}
+
+func sign(_ family.Station, f Facts) (Ask, bool) {
+	if len(f.Hindrances) > 0 {
+		return Ask{}, false
+	}
+	return Ask{Kind: Sign, Says: "Everything is proved: sign it"}, true
+}
+
+// onward leads to the first station that has something open, else to the last.
+func onward(s family.Station, f Facts) Ask {
+	for _, o := range family.Stations {
+		if o != s && f.Route[o] > 0 {
+			return Ask{Kind: Go, Says: "Nothing is open here", To: o}
+		}
+	}
+	if s == "prove" {
+		for _, h := range f.Hindrances { // of another pane, or what a station does not count
+			return Ask{Kind: Wait, Key: h.Key, Says: h.Text}
+		}
+	}
+	return Ask{Kind: Go, Says: "Nothing is open here", To: "prove"}
+}

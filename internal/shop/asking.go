@@ -1,0 +1,69 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+
+	"freshshard/core/ask"
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/road"
+	"freshshard/core/setting"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// asking are the facts from which the one next thing of each station is told.
+func (v *View) asking(b benchView) ask.Facts {
+	r := b.reck
+	f := ask.Facts{Signed: v.Job.Signed, Plan: r.Plan, Done: b.done, Waits: v.Waits, Missing: r.Fit.Missing, Odd: r.Fit.Odd,
+		Why: r.Why, Looked: len(r.Chain) > 0 || b.pane.Road.Came == road.Unbroken,
+		Settles: r.Road.Settled, Settled: b.pane.Choice != nil, WaitsFor: b.pane.WaitsFor, WaitsUntil: b.pane.WaitsUntil,
+		Screws: screwsOf(b.pane, r.Family), Counted: b.pane.Counted, Back: v.Strip.Back, Hindrances: v.Hindrances,
+		CheckWaits: map[string]string{}, Route: map[family.Station]int{}}
+	if b.pane.Diagnosis != nil {
+		f.Evidence = b.pane.Diagnosis.Evidence
+	}
+	if len(r.Choice.Open) > 0 {
+		f.First = &r.Choice.Open[0]
+	}
+	for _, c := range b.checks {
+		f.Checks = append(f.Checks, c.Check)
+		f.CheckWaits[c.Key] = c.Waits
+	}
+	for _, l := range b.route {
+		f.Route[l.Station] = l.Open
+	}
+	return f
+}
+
+// screwsOf is how many fixings of a pane are tightened in an order.
+func screwsOf(p record.Pane, f family.Family) int {
+	if f.Tightening == "" {
+		return 0
+	}
+	return p.Sides.Total()
+}
+
+// CountScrews notes how many screws of a pane were counted off, over all passes.
+func (s *Shop) CountScrews(ctx context.Context, by record.Account, at Bench, counted, version int) error {
+	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+		f, err := family.ByID(p.Family)
+		if err != nil {
+			return store.Change{}, err
+		}
+		n := screwsOf(*p, f)
+		if counted < 0 || counted > n*len(setting.Passes) {
+			return store.Change{}, fault.New("counted", fmt.Sprintf("%d screws are gone over %d times", n, len(setting.Passes)),
+				"count from the drawing again")
+		}
+		before := p.Counted
+		p.Counted, p.Version = counted, version
+		found, err := t.SetPane(ctx, *p)
+		if err == nil && !found {
+			err = stale("the count of the screws")
+		}
+		return store.Change{Noun: "screws", Item: p.Family, Action: "counted", Said: fmt.Sprintf("%d of %d over all passes",
+			counted, n*len(setting.Passes)), Before: before, After: counted}, err
+	})
+}
