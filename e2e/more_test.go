@@ -66,7 +66,7 @@ func override(t *testing.T, p *program) {
 	mira.accessible("signed over")
 	// The other screen learns of it by itself.
 	tor.sees("is signed.")
-	tor.until("the tape at rest", `document.querySelector("footer").innerText.includes("Signed off")`)
+	tor.until("the tape at rest", `document.querySelector("footer").innerText.includes("Signed: it stays as it is")`)
 }
 
 // Half an answer survives a reload; a wrong temperature is told at its field; a

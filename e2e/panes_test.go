@@ -100,6 +100,7 @@ func questionsFindTheFamily(t *testing.T, p *program) {
 	g.press("Next")
 	g.press("Lay it on the table")
 	g.until("its panes", `document.querySelectorAll("main [data-pane]").length === 2`)
+	g.press("the pane")
 	g.until("its places", `document.querySelector("[data-place=upper_pocket]")`)
 	g.sees("pane 1, 1 of 2")
 }

@@ -53,7 +53,7 @@ func TestRoad(t *testing.T) {
 	g.goTo("/jobs/1/prove")
 	g.sees("Ticket 1 is signed.")
 	papers(g)
-	if got := g.tapeAtSigned(); got != "Signed off: the readings stay as they are." {
+	if got := g.tapeAtSigned(); got != "Signed: it stays as it is" {
 		t.Errorf("the tape of a signed job says %q", got)
 	}
 }

@@ -133,6 +133,7 @@ func cureWaits(t *testing.T, p *program) {
 	// A hold with a case of its own: one tap.
 	g.goTo(fmt.Sprintf("/jobs/%d/source", id))
 	g.pressAt(`[data-step=check-new] button:not([role=checkbox])`)
+	g.pressAt(`[data-step=check-new] button:not([role=checkbox])`)
 	g.press("cut here and measured at the bench")
 	g.sees("Left out: cut here and measured at the bench, by Tor Vanning")
 }

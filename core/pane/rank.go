@@ -76,6 +76,7 @@ type Choice struct {
 	Closed  []Closed `json:"closed"`
 	Advice  string   `json:"advice"`
 	Schools []School `json:"schools" doc:"Where people disagree, both ways"`
+	Stands  []Aspect `json:"stands" doc:"What the place asks, and what each of them stands, thing by thing"`
 }
 
 // offers says whether a material is among those that are asked for.
@@ -84,7 +85,7 @@ func (n Need) offers(m Material) bool { return m.Other == n.Other && (!m.Only ||
 // Choose ranks the materials. It returns a *fault.Error for a need that cannot
 // be; when every gate is closed the advice names the one that is nearest.
 func Choose(n Need) (Choice, error) {
-	c := Choice{Open: []Ranked{}, Closed: []Closed{}, Schools: []School{}}
+	c := Choice{Open: []Ranked{}, Closed: []Closed{}, Schools: []School{}, Stands: []Aspect{}}
 	if err := n.Check(); err != nil {
 		return c, err
 	}
@@ -100,7 +101,7 @@ func Choose(n Need) (Choice, error) {
 		c.Open = append(c.Open, m.rank(n))
 	}
 	sort.SliceStable(c.Open, func(i, j int) bool { return c.Open[i].Score > c.Open[j].Score })
-	c.Advice, c.Schools = c.advice(n), c.schools(n)
+	c.Advice, c.Schools, c.Stands = c.advice(n), c.schools(n), c.stands(n)
 	return c, nil
 }
 

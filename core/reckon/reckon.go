@@ -99,6 +99,7 @@ type Reckoning struct {
 	Walk      []fit.PlaceInfo   `json:"walk"`
 	Table     drawing.Drawing   `json:"table"`
 	Section   drawing.Drawing   `json:"section"`
+	Ordered   *drawing.Drawing  `json:"ordered,omitempty" doc:"The pane alone, as a cutter wants it"`
 	Lift      *drawing.Drawing  `json:"lift,omitempty" doc:"How a pane that is lifted goes in, in three positions"`
 	Slide     []drawing.Drawing `json:"slide" doc:"The section from the coldest to the hottest, as fit.slide"`
 	Why       diagnose.Result   `json:"why" doc:"Why it broke"`
@@ -271,6 +272,9 @@ func (r *Reckoning) pictures(k Known, p fit.Problem) {
 		Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: r.stack(k.Stack)}
 	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
 	r.Lift = drawing.Lifted(sc)
+	if r.Road.Sized {
+		r.Ordered = drawing.Ordered(sc)
+	}
 	for _, st := range r.Fit.Slide {
 		r.Slide = append(r.Slide, drawing.SectionAt(sc, st))
 	}

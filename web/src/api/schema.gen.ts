@@ -2291,6 +2291,20 @@ export interface components {
              */
             was?: number;
         };
+        PaneAspect: {
+            /**
+             * Format: double
+             * @description What the place asks for
+             */
+            asks: number;
+            /** @enum {string} */
+            key: "steady" | "minutes" | "sudden" | "load" | "seat" | "safety" | "cost";
+            name: string;
+            /** @description The same in words */
+            says: string;
+            stand: components["schemas"]["PaneStand"][];
+            unit: string;
+        };
         PaneCarrier: {
             edge: string;
             figures: components["schemas"]["WorkingFigure"][];
@@ -2315,6 +2329,8 @@ export interface components {
             open: components["schemas"]["PaneRanked"][];
             /** @description Where people disagree, both ways */
             schools: components["schemas"]["PaneSchool"][];
+            /** @description What the place asks, and what each of them stands, thing by thing */
+            stands: components["schemas"]["PaneAspect"][];
         };
         PaneClosed: {
             figure: components["schemas"]["WorkingFigure"];
@@ -2522,6 +2538,24 @@ export interface components {
             panes?: components["schemas"]["PaneCoated"][];
             /** @enum {string} */
             slope?: "" | "upright" | "leaning" | "lying";
+        };
+        PaneStand: {
+            edge: string;
+            /** @description False where it is not on file */
+            known: boolean;
+            /**
+             * Format: double
+             * @description Over what is asked; negative where it is short
+             */
+            left: number;
+            /** @description Like the old pane */
+            like?: boolean;
+            material: string;
+            name: string;
+            /** @description Nothing rules it out, here or elsewhere */
+            open: boolean;
+            /** Format: double */
+            value: number;
         };
         PerspectiveIn: {
             /** @description Of the sheet in the photo: upper left, upper right, lower right, lower left */
@@ -2748,6 +2782,8 @@ export interface components {
             order: string;
             order_h: components["schemas"]["LengthShown"];
             order_w: components["schemas"]["LengthShown"];
+            /** @description The pane alone, as a cutter wants it */
+            ordered?: components["schemas"]["DrawingDrawing"];
             /** @description The pack that the pane stands in */
             pack?: components["schemas"]["ReckonPacked"];
             /** @description The pack that it stands in, in words; empty when it stands alone */

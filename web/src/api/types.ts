@@ -77,3 +77,5 @@ export type PhotoIn = Omit<S["PerspectiveIn"], "$schema">;
 export type PhotoOut = S["ShopPhotoOut"];
 export type OutlineShape = S["OutlineOutline"];
 export type Own = S["OwnValue"];
+export type Ask = S["AskAsk"];
+export type Aspect = S["PaneAspect"];

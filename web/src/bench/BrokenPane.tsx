@@ -3,6 +3,8 @@ type Props = {
 	names: Record<string, string>;
 	onPick: (origin: string) => void;
 	disabled: boolean;
+	/** Colour of the glass, by its edge. */
+	edge: string;
 };
 
 /** Cracks that run from each start, drawn in wax. */
@@ -27,21 +29,28 @@ const targets: { id: string; d: string }[] = [
 ];
 
 /** The broken pane: tap where the cracks start. */
-export function BrokenPane({ origin, names, onPick, disabled }: Props) {
+export function BrokenPane({ origin, names, onPick, disabled, edge }: Props) {
 	return (
 		// biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields
 		<svg
-			viewBox="0 0 300 212"
-			className="lit my-2 w-full max-w-[380px]"
+			viewBox="-14 -14 328 232"
+			className="absolute inset-0 size-full"
 			role="group"
 			aria-label="The broken pane"
 		>
+			<path
+				fillRule="evenodd"
+				d="M-10 -10H310V214H-10ZM12 6V194H288V6Z"
+				fill="var(--metal)"
+				stroke="var(--ink)"
+				strokeWidth={1.5}
+			/>
 			<rect
 				x={18}
 				y={12}
 				width={264}
 				height={176}
-				fill="var(--fill-amber)"
+				fill={`var(--fill-${edge})`}
 				stroke="var(--ink)"
 				strokeWidth={3}
 			/>

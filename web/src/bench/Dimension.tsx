@@ -78,7 +78,9 @@ export function DimensionMark({ item, eye, active, name }: Props) {
 			? "var(--stop)"
 			: empty
 				? "var(--ink-3)"
-				: "var(--wax)";
+				: item.layer === "clearance"
+					? "var(--computed)"
+					: "var(--wax)";
 	const len = Math.hypot(b.x - a.x, b.y - a.y) || 1;
 	// A name longer than its line would hide what it belongs to.
 	const long = (name ?? "").length * 9.4 + 16 > Math.max(len, 90);

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import type { Drawing, Item } from "../api/types";
+import { asButton } from "./asButton";
 import { eyeFor } from "./fit";
 
 const tones: Record<string, { fill: string; stroke: string; dash?: string }> = {
@@ -70,7 +71,7 @@ export function ObjectMap({
 						aria-label={p.label}
 						aria-current={p.state === "here" ? "true" : undefined}
 						data-pane={p.place}
-						{...(onPick ? asButton(() => onPick(Number(p.place))) : {})}
+						{...asButton(onPick && (() => onPick(Number(p.place))))}
 					>
 						<polygon
 							points={corners(p, eye.at)}
@@ -128,23 +129,6 @@ export function ObjectMap({
 			)}
 		</svg>
 	);
-}
-
-/** A part of a drawing cannot be an HTML button; it behaves as one. */
-function asButton(act: () => void): React.SVGProps<SVGGElement> {
-	return {
-		role: "button",
-		tabIndex: 0,
-		className:
-			"cursor-pointer outline-none [&:focus-visible>polygon]:stroke-[5px]",
-		onClick: act,
-		onKeyDown: (e) => {
-			if (e.key === "Enter" || e.key === " ") {
-				e.preventDefault();
-				act();
-			}
-		},
-	};
 }
 
 type Frame = { x: number; y: number; w: number; h: number };

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useJob } from "../../api/hooks";
-import type { View } from "../../api/types";
+import type { Ask, View } from "../../api/types";
 import { Page } from "../../app/Page";
 import { when } from "../../app/when";
 import { LightTable } from "../../bench/LightTable";
@@ -9,11 +9,16 @@ import { RouteLine } from "../../bench/RouteLine";
 import { Sheet } from "../../parts/Sheet";
 import { WorkingView } from "../../parts/WorkingView";
 import { CustomerSheet } from "./CustomerSheet";
-import { NextLine } from "./NextLine";
+import { AskLine } from "./line/AskLine";
+import { KeysSheet } from "./line/KeysSheet";
+import { useAsk } from "./line/useAsk";
+import { useKeys } from "./line/useKeys";
+import { OtherReadings } from "./OtherReadings";
 import { PanesSheet } from "./PanesSheet";
 import { Reckoning } from "./Reckoning";
 import { TableTools } from "./TableTools";
 import { TapeLine } from "./TapeLine";
+import { hasPicture, StationTable } from "./table/StationTable";
 import { useTape } from "./useTape";
 
 export function JobScreen() {
@@ -46,34 +51,89 @@ export function JobScreen() {
 	return <Bench key={job.data.pane.id} view={job.data} station={station} />;
 }
 
-/** The light table with its route, its reckoning and its tape line. */
+/** The table of the station with its route, its column and its line. */
 function Bench({ view, station }: { view: View; station?: string }) {
+	const now = view.route.find((l) => l.state === "now")?.station ?? "prove";
+	const here = view.route.find((l) => l.station === station)?.station ?? now;
+	return <Station key={here} view={view} here={here} />;
+}
+
+function Station({ view, here }: { view: View; here: string }) {
 	const tape = useTape(view);
 	const go = useNavigate();
 	const [figure, setFigure] = useState<string | null>(null);
+	const [flat, setFlat] = useState(false);
+	const [help, setHelp] = useState(false);
+	const ask = view.asks.find((a) => a.station === here) ?? nothing;
+	const tools = useAsk(view, ask);
 	const opened = view.reckoning.figures.find((f) => f.key === figure);
-	const now = view.route.find((l) => l.state === "now")?.station ?? "prove";
-	const here = view.route.find((l) => l.station === station)?.station ?? now;
+	const pictured = hasPicture(view, here);
+	const showPane = !pictured || flat || tape.busy;
+	const taped =
+		!view.job.signed &&
+		(tape.busy || (here === "measure" && view.reckoning.road.sized));
+	const to = (s: string) => wayTo(view, s);
+	const onPane = (p: number) => go(`/jobs/${view.job.id}/${here}?pane=${p}`);
+	function walk(by: number) {
+		const at = view.route.findIndex((l) => l.station === here);
+		const next = view.route[at + by];
+		if (next) go(to(next.station));
+	}
+	function done() {
+		if (ask.kind === "go" && ask.to) go(to(ask.to));
+		else if (ask.kind === "sign") sign();
+		else if (answerable(ask)) tools.answer();
+	}
+	useKeys({
+		next: () => walk(1),
+		before: () => walk(-1),
+		done,
+		undo: tools.takeBack,
+		pane: () => setFlat(!flat),
+		find: () => go("/jobs"),
+		help: () => setHelp(true),
+	});
 	return (
 		<div className="flex h-full flex-col">
 			<Head view={view} />
-			<RouteLine legs={view.route} to={(s) => wayTo(view, s)} here={here} />
-			<main className="flex min-h-0 flex-1 flex-col overflow-y-auto border-t border-rule lg:flex-row lg:overflow-hidden">
-				<div className="flex min-w-0 flex-none flex-col lg:min-h-0 lg:flex-1">
-					<LightTable
-						view={view}
-						place={
-							view.job.signed || (here !== "measure" && !tape.busy)
-								? null
-								: tape.place
-						}
-						onPick={tape.pick}
-						onOpen={setFigure}
-						onPane={(p) => go(`/jobs/${view.job.id}/${here}?pane=${p}`)}
-					/>
-					<TableTools view={view} tape={tape} />
+			<RouteLine legs={view.route} to={to} here={here} />
+			<main className="flex min-h-0 flex-1 flex-col overflow-y-auto border-t border-rule lg:grid lg:grid-cols-[1fr_432px] lg:grid-rows-[minmax(0,1fr)_auto] lg:overflow-hidden">
+				<div className="relative flex min-w-0 flex-none flex-col lg:min-h-0">
+					{showPane ? (
+						<LightTable
+							view={view}
+							place={
+								view.job.signed || (here !== "measure" && !tape.busy)
+									? null
+									: tape.place
+							}
+							onPick={tape.pick}
+							onOpen={setFigure}
+							onPane={onPane}
+						/>
+					) : (
+						<StationTable
+							station={here}
+							view={view}
+							ask={ask}
+							tools={tools}
+							onPane={onPane}
+						/>
+					)}
+					{pictured && (
+						<button
+							type="button"
+							aria-pressed={flat}
+							onClick={() => setFlat(!flat)}
+							className="absolute top-0 right-2 min-h-11 px-3 font-semibold underline underline-offset-4"
+						>
+							{flat ? "back to the work" : "the pane"}
+						</button>
+					)}
+					{showPane && <OtherReadings view={view} tape={tape} />}
 				</div>
-				<Reckoning view={view} station={here} onPlace={tape.pick} />
+				<Reckoning view={view} station={here} ask={ask} onPlace={tape.pick} />
+				<TableTools view={view} />
 			</main>
 			<Sheet
 				title={opened ? `${opened.text}, ${opened.sentence}` : ""}
@@ -82,12 +142,30 @@ function Bench({ view, station }: { view: View; station?: string }) {
 			>
 				{opened && <WorkingView figure={opened} />}
 			</Sheet>
-			{view.reckoning.road.sized || tape.busy || view.job.signed ? (
+			<KeysSheet open={help} onClose={() => setHelp(false)} />
+			{taped ? (
 				<TapeLine tape={tape} view={view} />
 			) : (
-				<NextLine view={view} />
+				<AskLine view={view} ask={ask} tools={tools} to={to} onSign={sign} />
 			)}
 		</div>
+	);
+}
+
+/** Where the signature stands. */
+function sign() {
+	document.getElementById("sign-off")?.scrollIntoView({ block: "center" });
+}
+
+const nothing: Ask = { station: "prove", kind: "nothing", says: "" };
+
+/** Whether Enter alone answers it. */
+function answerable(ask: Ask): boolean {
+	return (
+		["step", "screw", "settle", "cause", "arrived", "back"].includes(
+			ask.kind,
+		) ||
+		(ask.kind === "check" && !ask.unit)
 	);
 }
 
@@ -102,10 +180,10 @@ function Head({ view }: { view: View }) {
 	const [open, setOpen] = useState(false);
 	const { late } = view;
 	return (
-		<header className="flex flex-wrap items-baseline justify-between gap-x-6 px-4 pt-3 pb-1 sm:px-7">
-			<h1 className="min-w-0 text-[22px] leading-7 font-semibold">
-				{job.object.name}
-				<span className="ml-3 text-base font-normal text-ink-2">
+		<header className="flex flex-wrap items-baseline justify-between gap-x-6 px-4 pt-2 pb-0.5 sm:px-7 sm:pt-3 sm:pb-1">
+			<h1 className="min-w-0 flex-1 basis-56 text-[22px] leading-7 font-semibold">
+				<span className="max-sm:block">{job.object.name}</span>
+				<span className="text-base font-normal text-ink-2 max-sm:mr-3 sm:ml-3">
 					<button
 						type="button"
 						onClick={() => setOpen(true)}
@@ -158,7 +236,7 @@ function Panes({ view }: { view: View }) {
 	const done = panes.filter((p) => p.state === "done").length;
 	const several = panes.length > 1;
 	return (
-		<span className="ml-4 text-base font-normal">
+		<span className="text-base font-normal sm:ml-4">
 			<button
 				type="button"
 				onClick={() => setOpen(true)}

@@ -3,8 +3,14 @@ import type { View } from "../../api/types";
 import { Inches } from "../../parts/Inches";
 import { WorkingView } from "../../parts/WorkingView";
 
-/** The answer as a sentence; its two numbers open. */
-export function OrderLine({ view }: { view: View }) {
+/** The answer as a sentence; its two numbers open. Small where another is asked for. */
+export function OrderLine({
+	view,
+	small = false,
+}: {
+	view: View;
+	small?: boolean;
+}) {
 	const { fit, pane, assumed, figures, road } = view.reckoning;
 	if (!road.sized) {
 		const { part } = view.pane.road;
@@ -12,7 +18,9 @@ export function OrderLine({ view }: { view: View }) {
 			<div className="border-b border-rule pb-3">
 				<p className="text-ink-2">{road.name}</p>
 				<p
-					className="text-[26px] leading-8 font-semibold"
+					className={
+						small ? "font-semibold" : "text-[26px] leading-8 font-semibold"
+					}
 					data-headline={road.id}
 				>
 					{road.headline}
@@ -32,7 +40,12 @@ export function OrderLine({ view }: { view: View }) {
 				<p className="text-ink-2">
 					{fit.read} of {fit.asked} readings
 				</p>
-				<p className="text-2xl leading-8 font-semibold" data-order="none">
+				<p
+					className={
+						small ? "font-semibold" : "text-2xl leading-8 font-semibold"
+					}
+					data-order="none"
+				>
 					{view.pane.shape.kind === "" &&
 					fit.missing.some((m) => m.place === "width_top")
 						? "No size yet: a width and a height are needed."
@@ -48,7 +61,12 @@ export function OrderLine({ view }: { view: View }) {
 				<p className="text-ink-2">
 					With {fit.read} of {fit.asked} readings
 				</p>
-				<p className="text-2xl leading-8 font-semibold" data-order="none">
+				<p
+					className={
+						small ? "font-semibold" : "text-2xl leading-8 font-semibold"
+					}
+					data-order="none"
+				>
 					No order yet: {withheld}.
 				</p>
 			</div>
@@ -63,7 +81,7 @@ export function OrderLine({ view }: { view: View }) {
 			</p>
 			<Collapsible.Trigger className="group w-full pb-2 text-left">
 				<span
-					className="font-figure text-[29px] leading-9 font-semibold"
+					className={`font-figure font-semibold ${small ? "text-xl" : "text-[29px] leading-9"}`}
 					data-order={`${fit.order.w} ${fit.order.h}`}
 				>
 					Order <Size view={view} side="main" /> {view.unit}

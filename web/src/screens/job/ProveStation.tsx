@@ -24,9 +24,11 @@ export function ProveStation({ view }: { view: View }) {
 		<div className="mt-4">
 			<h2 className="font-semibold">Checks</h2>
 			<ol>
-				{view.checks.map((c) => (
-					<CheckLine key={c.key} check={c} view={view} />
-				))}
+				{[...view.checks]
+					.sort((a, b) => Number(a.outcome !== "") - Number(b.outcome !== ""))
+					.map((c) => (
+						<CheckLine key={c.key} check={c} view={view} />
+					))}
 			</ol>
 			<Handover lines={view.reckoning.handover} />
 			<SignOff view={view} />

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import type { Drawing, View } from "../../api/types";
+import type { Ask, Drawing, View } from "../../api/types";
 import { Odds } from "../../bench/Odds";
 import { PlainDrawing } from "../../bench/PlainDrawing";
 import { CautionLine } from "../../parts/CautionLine";
@@ -23,6 +23,7 @@ import { WhyItBroke } from "./WhyItBroke";
 import { Witnesses } from "./Witnesses";
 
 type Props = {
+	ask: Ask;
 	view: View;
 	station: string;
 	onPlace: (place: string) => void;
@@ -41,6 +42,7 @@ const hidden = ["order_width", "order_height", "clearance_drawn", "bite_drawn"];
 export const Reckoning = memo(function Reckoning({
 	view,
 	station,
+	ask,
 	onPlace,
 }: Props) {
 	const { reckoning } = view;
@@ -51,15 +53,16 @@ export const Reckoning = memo(function Reckoning({
 		(f) => !loud.includes(f) && !hidden.includes(f.key),
 	);
 	const measure = station === "measure";
+	const sized = measure || station === "source";
 	return (
 		<section
 			aria-label="Reckoning"
 			// biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls must be reached by the keyboard
 			tabIndex={0}
-			className="shrink-0 border-rule px-4 pt-3 pb-8 max-lg:border-t-2 sm:px-5 lg:w-[432px] lg:overflow-y-auto lg:border-l-2"
+			className="shrink-0 border-rule px-4 pt-3 pb-8 max-lg:border-t-2 sm:px-5 lg:row-span-2 lg:overflow-y-auto lg:border-l-2"
 		>
 			<Problems view={view} onPlace={onPlace} />
-			<OrderLine view={view} />
+			{sized && <OrderLine view={view} />}
 			{measure && reckoning.fit.chance && (
 				<Odds chance={reckoning.fit.chance} view={view} onPlace={onPlace} />
 			)}
@@ -93,7 +96,7 @@ export const Reckoning = memo(function Reckoning({
 			{station === "source" && <SourceStation view={view} />}
 			{station === "prove" && <Stops view={view} stops={view.stops} />}
 			{station === "strip" && <LeafTick view={view} />}
-			<StepList view={view} station={station} />
+			<StepList view={view} station={station} here={ask.key} />
 			{station === "set" && <ScrewTurns view={view} />}
 			{guested.includes(station) && <Guests view={view} />}
 			{touching.includes(station) && <Touch view={view} />}
@@ -108,10 +111,18 @@ export const Reckoning = memo(function Reckoning({
 			)}
 			{station === "prove" && <ProveStation view={view} />}
 			{station === "assess" && <Cautions view={view} />}
+			{!sized && (
+				<div className="mt-5">
+					<OrderLine view={view} small />
+				</div>
+			)}
 			{!measure && loud.length + calm.length > 0 && (
-				<details className="mt-5" open={loud.length > 0}>
+				<details className="mt-5">
 					<summary className="min-h-11 cursor-pointer content-center font-semibold">
-						All {loud.length + calm.length} numbers
+						{loud.length + calm.length} numbers of the pane
+						{loud.length > 0 && (
+							<span className="text-stop">, {loud.length} to look at</span>
+						)}
 					</summary>
 					{[...loud, ...calm].map((f) => (
 						<FigureLine key={f.key} figure={f} />

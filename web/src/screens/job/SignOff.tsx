@@ -54,7 +54,7 @@ export function SignOff({ view }: { view: View }) {
 	const open = view.hindrances.filter((h) => h.kind !== "stop");
 	const n = view.hindrances.length;
 	return (
-		<div className="mt-6">
+		<div className="mt-6" id="sign-off">
 			<h2 className="font-semibold">Sign off</h2>
 			{n > 0 ? (
 				<details open={open.length > 0 && open.length < 6}>

@@ -18,7 +18,16 @@ type Done = {
 };
 
 /** The work at a station, in order, with its holds, hands and cautions. */
-export function StepList({ view, station }: { view: View; station: string }) {
+export function StepList({
+	view,
+	station,
+	here,
+}: {
+	view: View;
+	station: string;
+	/** The step that the line asks for. */
+	here?: string;
+}) {
 	const write = useJobWrite<Done>(view, ({ step, ...body }) =>
 		got(
 			api.PUT("/api/jobs/{id}/steps/{step}", {
@@ -37,7 +46,10 @@ export function StepList({ view, station }: { view: View; station: string }) {
 			}),
 		),
 	);
-	const steps = view.reckoning.plan.steps.filter((s) => s.station === station);
+	// What is asked for stands first; the rest keeps its order.
+	const steps = view.reckoning.plan.steps
+		.filter((s) => s.station === station)
+		.sort((a, b) => Number(b.key === here) - Number(a.key === here));
 	return (
 		<div className="mt-4">
 			<h2 className="font-semibold">Work here</h2>
@@ -48,6 +60,10 @@ export function StepList({ view, station }: { view: View; station: string }) {
 						key={s.key}
 						step={s}
 						view={view}
+						now={s.key === here}
+						open={
+							s.required || s.key === here || !steps.some((o) => o.key === here)
+						}
 						onDone={(d) => write.mutate({ step: s.key, ...d })}
 						onAll={() => all.mutate(s.key)}
 					/>
@@ -60,15 +76,21 @@ export function StepList({ view, station }: { view: View; station: string }) {
 function StepLine({
 	step,
 	view,
+	now,
+	open,
 	onDone,
 	onAll,
 }: {
+	now: boolean;
 	step: Step;
+	/** Said whole: it is its turn, or none of these is asked for. */
+	open: boolean;
 	view: View;
 	onDone: (d: Omit<Done, "step">) => void;
 	onAll: () => void;
 }) {
 	const several = view.panes.length > 1;
+	const [wanted, setWanted] = useState(false);
 	const wait = view.waits.find((w) => w.step === step.key);
 	const tick = view.pane.ticks.find((t) => t.step === step.key);
 	const figures = view.reckoning.figures.filter((f) =>
@@ -81,7 +103,9 @@ function StepLine({
 				disabled={view.job.signed || (wait !== undefined && !tick)}
 				onChange={(v) => onDone({ outcome: v ? "done" : "open" })}
 			>
-				<span className="text-lg leading-6 font-semibold">
+				<span
+					className={`font-semibold ${now ? "text-2xl leading-7" : "text-lg leading-6"}`}
+				>
 					{step.number}. {step.title}
 				</span>
 				<span className="ml-2 text-[15px] whitespace-nowrap text-ink-2">
@@ -118,20 +142,32 @@ function StepLine({
 								{wait.why}.
 							</p>
 						)}
-						<p>{step.do}</p>
-						<p className="text-[15px] text-ink-2">{step.why}</p>
-						{step.two_why && (
-							<p className="text-[15px] text-two">Two: {step.two_why}.</p>
+						{!open && !wanted ? (
+							<button
+								type="button"
+								className="min-h-11 text-[15px] text-ink-2 underline underline-offset-4"
+								onClick={() => setWanted(true)}
+							>
+								how, and why
+							</button>
+						) : (
+							<>
+								<p>{step.do}</p>
+								<p className="text-[15px] text-ink-2">{step.why}</p>
+								{step.two_why && (
+									<p className="text-[15px] text-two">Two: {step.two_why}.</p>
+								)}
+								<ul className="text-[15px]">
+									{step.cautions.map((c) => (
+										<CautionLine key={c.id} caution={c} />
+									))}
+								</ul>
+								{figures.map((f) => (
+									<FigureLine key={f.key} figure={f} />
+								))}
+								{!view.job.signed && <LeaveOut step={step} onDone={onDone} />}
+							</>
 						)}
-						<ul className="text-[15px]">
-							{step.cautions.map((c) => (
-								<CautionLine key={c.id} caution={c} />
-							))}
-						</ul>
-						{figures.map((f) => (
-							<FigureLine key={f.key} figure={f} />
-						))}
-						{!view.job.signed && <LeaveOut step={step} onDone={onDone} />}
 					</>
 				)}
 			</div>

@@ -1,6 +1,5 @@
 import { useCatalogue } from "../../api/hooks";
 import type { View } from "../../api/types";
-import { BrokenPane } from "../../bench/BrokenPane";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
 import { CauseChain } from "./CauseChain";
@@ -30,25 +29,8 @@ export function WhyItBroke({ view }: { view: View }) {
 		);
 	}
 	return (
-		<section className="mt-3" aria-label="Why it broke">
+		<section className="mt-3" id="why-it-broke" aria-label="Why it broke">
 			<h2 className="font-semibold">Why did it break?</h2>
-			{origin && (
-				<>
-					<p>{origin.ask} Tap the pane.</p>
-					<BrokenPane
-						origin={diagnosis.evidence[origin.id] ?? ""}
-						names={Object.fromEntries(origin.answers.map((a) => [a.id, a.say]))}
-						disabled={diagnosis.closed}
-						onPick={(a) =>
-							diagnosis.answered(
-								"evidence",
-								origin.id,
-								diagnosis.evidence[origin.id] === a ? "" : a,
-							)
-						}
-					/>
-				</>
-			)}
 			<Questions
 				questions={rest}
 				evidence={diagnosis.evidence}

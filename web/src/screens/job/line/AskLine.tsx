@@ -1,0 +1,205 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Ask, View } from "../../../api/types";
+import { Band } from "../../../app/Band";
+import { when } from "../../../app/when";
+import type { AskTools } from "./useAsk";
+
+/** What the key that answers says. */
+const keys: Partial<Record<Ask["kind"], string>> = {
+	step: "Done",
+	screw: "Done",
+	settle: "Settle",
+	cause: "This is why",
+	arrived: "It has come",
+	back: "In",
+};
+
+const key =
+	"min-h-12 shrink-0 border-2 border-on-tape px-5 font-bold disabled:opacity-60";
+
+/** The line along the bottom: the one next thing, and what answers it. */
+export function AskLine({
+	view,
+	ask,
+	tools,
+	to,
+	onSign,
+}: {
+	view: View;
+	ask: Ask;
+	tools: AskTools;
+	to: (station: string) => string;
+	onSign: () => void;
+}) {
+	const quiet = ask.kind === "wait" || ask.kind === "nothing";
+	return (
+		<div>
+			<LineSays tools={tools} />
+			<Band>
+				<div
+					data-ask={ask.kind}
+					data-ask-key={ask.key}
+					className={`-mr-3 flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2 sm:-mr-6 sm:px-6 ${quiet ? "text-on-band" : "bg-tape text-on-tape"}`}
+				>
+					<p className="min-w-0 flex-1 basis-40 leading-5">
+						<strong className="text-lg">{ask.says}</strong>
+						<Aside ask={ask} />
+					</p>
+					<Answer
+						key={`${ask.kind} ${ask.key} ${ask.at} ${ask.pass}`}
+						view={view}
+						ask={ask}
+						tools={tools}
+						to={to}
+						onSign={onSign}
+					/>
+				</div>
+			</Band>
+		</div>
+	);
+}
+
+/** What stands beside it: what is waited for, what good looks like. */
+function Aside({ ask }: { ask: Ask }) {
+	const words = [
+		ask.kind === "wait" || ask.kind === "back" || ask.kind === "check"
+			? ask.why
+			: "",
+		ask.until ? `until ${when(ask.until)}` : "",
+		ask.kind === "screw" ? `pass ${ask.pass} of 3` : "",
+	].filter((w) => w);
+	if (words.length === 0) return null;
+	return <span className="block text-[15px]">{words.join(", ")}</span>;
+}
+
+function Answer({
+	view,
+	ask,
+	tools,
+	to,
+	onSign,
+}: {
+	view: View;
+	ask: Ask;
+	tools: AskTools;
+	to: (station: string) => string;
+	onSign: () => void;
+}) {
+	const [value, setValue] = useState("");
+	if (ask.kind === "look") {
+		return (
+			<>
+				<a
+					href="#why-it-broke"
+					className={`${key} grid place-items-center sm:hidden`}
+				>
+					Say
+				</a>
+				<fieldset className="flex flex-wrap gap-2 max-sm:hidden">
+					<legend className="sr-only">{ask.says}</legend>
+					{ask.answers?.map((a) => (
+						<button
+							key={a.id}
+							type="button"
+							disabled={tools.pending}
+							className="min-h-12 border-2 border-on-tape px-3 font-semibold"
+							onClick={() => tools.look(a.id)}
+						>
+							{a.say}
+						</button>
+					))}
+				</fieldset>
+			</>
+		);
+	}
+	if (ask.kind === "go" && ask.to) {
+		const name = view.route.find((l) => l.station === ask.to)?.name ?? ask.to;
+		return (
+			<Link className={`${key} grid place-items-center`} to={to(ask.to)}>
+				On to {name}
+			</Link>
+		);
+	}
+	if (ask.kind === "sign") {
+		return (
+			<button type="button" className={key} onClick={onSign}>
+				Sign
+			</button>
+		);
+	}
+	if (ask.kind === "check" && ask.unit) {
+		const number = Number(value.replace(",", "."));
+		const good = value.trim() !== "" && !Number.isNaN(number);
+		return (
+			<form
+				className="flex items-center gap-2"
+				onSubmit={(e) => {
+					e.preventDefault();
+					if (good) tools.answer(number);
+				}}
+			>
+				<label className="flex items-center gap-2">
+					<span className="sr-only">{ask.says}</span>
+					<input
+						value={value}
+						onChange={(e) => setValue(e.target.value)}
+						inputMode="decimal"
+						autoComplete="off"
+						className="font-figure min-h-12 w-24 border-b-2 border-on-tape bg-transparent px-2 text-2xl font-semibold outline-none"
+					/>
+					{ask.unit}
+				</label>
+				<button type="submit" className={key} disabled={!good || tools.pending}>
+					Keep
+				</button>
+			</form>
+		);
+	}
+	const says =
+		ask.kind === "check"
+			? "It is so"
+			: ask.kind === "back" && (ask.of ?? 1) > 1
+				? `All ${ask.of} in`
+				: keys[ask.kind];
+	if (!says) return null;
+	return (
+		<button
+			type="button"
+			className={`${key} sm:min-w-32`}
+			disabled={tools.pending}
+			onClick={() => tools.answer()}
+			data-answer
+		>
+			{says}
+		</button>
+	);
+}
+
+/** What was refused, or the way back from the last answer. */
+function LineSays({ tools }: { tools: AskTools }) {
+	const line =
+		"flex min-h-12 flex-wrap items-center gap-x-5 gap-y-1 px-4 py-1.5 sm:px-7";
+	if (tools.error) {
+		return (
+			<p role="alert" className={`${line} bg-stop-wash text-stop`}>
+				<span>
+					<strong>Not kept.</strong> {tools.error.message}
+				</span>
+			</p>
+		);
+	}
+	if (!tools.undo) return null;
+	return (
+		<p className={`${line} border-t border-rule text-ink-2`}>
+			<span className="min-w-0 truncate">{tools.undo.says}: noted.</span>
+			<button
+				type="button"
+				className="min-h-11 font-semibold underline underline-offset-4"
+				onClick={tools.takeBack}
+			>
+				Undo
+			</button>
+		</p>
+	);
+}

@@ -1,0 +1,162 @@
+import { useState } from "react";
+import { api, got, type Refused } from "../../../api/client";
+import { on, useJobWrite } from "../../../api/hooks";
+import type { Ask, View } from "../../../api/types";
+import { useDiagnosis } from "../useDiagnosis";
+
+type Call = (view: View) => Promise<View>;
+
+/** How the last answer is taken back: from the job as it was after it. */
+type Undo = { says: string; call: Call };
+
+const step =
+	(key: string, outcome: "done" | "open"): Call =>
+	(view) =>
+		got(
+			api.PUT("/api/jobs/{id}/steps/{step}", {
+				params: on(view, { step: key }),
+				body: {
+					outcome,
+					seen: view.pane.ticks.find((t) => t.step === key)?.version ?? 0,
+				},
+			}),
+		);
+
+const screws =
+	(by: number): Call =>
+	(view) =>
+		got(
+			api.PUT("/api/jobs/{id}/screws", {
+				params: on(view),
+				body: {
+					counted: (view.pane.counted ?? 0) + by,
+					version: view.pane.version,
+				},
+			}),
+		);
+
+const back =
+	(entry: string, pieces: number): Call =>
+	(view) =>
+		got(
+			api.PUT("/api/jobs/{id}/strip/{entry}/back", {
+				params: on(view, { entry }),
+				body: {
+					in: pieces,
+					version:
+						view.job.strip.find((r) => r.entry.id === entry)?.version ?? 0,
+				},
+			}),
+		);
+
+const passed =
+	(check: string, value?: number): Call =>
+	(view) =>
+		got(
+			api.PUT("/api/jobs/{id}/checks/{check}", {
+				params: on(view, { check }),
+				body: {
+					outcome: "pass",
+					value,
+					seen: view.checks.find((c) => c.key === check)?.version ?? 0,
+				},
+			}),
+		);
+
+const unchecked =
+	(check: string): Call =>
+	(view) =>
+		got(
+			api.DELETE("/api/jobs/{id}/checks/{check}", {
+				params: {
+					path: { id: view.job.id, check },
+					query: {
+						pane: view.pane.id,
+						seen: view.checks.find((c) => c.key === check)?.version ?? 0,
+					},
+				},
+			}),
+		);
+
+const waiting =
+	(waitsFor: string, until?: string): Call =>
+	(view) =>
+		got(
+			api.PUT("/api/jobs/{id}/wait", {
+				params: on(view),
+				body: {
+					waits_for: waitsFor,
+					waits_until: until,
+					version: view.pane.version,
+				},
+			}),
+		);
+
+const settled =
+	(material: string, thickness: number): Call =>
+	(view) =>
+		got(
+			api.PUT("/api/jobs/{id}/choice", {
+				params: on(view),
+				body: { material, thickness, seen: view.pane.choice?.id },
+			}),
+		);
+
+/** What answers the one next thing, and what takes the answer back. */
+function callsOf(ask: Ask, view: View, value?: number): [Call, Call | null] {
+	const key = ask.key ?? "";
+	switch (ask.kind) {
+		case "screw":
+			return [screws(1), screws(-1)];
+		case "back": {
+			const had = ask.at ?? 0;
+			return [back(key, ask.of ?? 1), back(key, had)];
+		}
+		case "check":
+			return [passed(key, value), unchecked(key)];
+		case "arrived":
+			return [
+				waiting(""),
+				waiting(view.pane.waits_for, view.pane.waits_until ?? undefined),
+			];
+		case "settle":
+			return [settled(key, ask.number ?? 0), null];
+		default:
+			return [step(key, "done"), step(key, "open")];
+	}
+}
+
+/** The one next thing of a station, how it is answered, and the way back. */
+export function useAsk(view: View, ask: Ask) {
+	const [undo, setUndo] = useState<Undo | null>(null);
+	const diagnosis = useDiagnosis(view);
+	const write = useJobWrite<Call>(view, (call) => call(view));
+	function answer(value?: number) {
+		if (write.isPending || view.job.signed) return;
+		if (ask.kind === "cause") {
+			diagnosis.settle(ask.key ?? "");
+			return;
+		}
+		const [call, away] = callsOf(ask, view, value);
+		write.mutate(call, {
+			onSuccess: () => setUndo(away && { says: ask.says, call: away }),
+		});
+	}
+	function look(id: string) {
+		diagnosis.answered("evidence", ask.key ?? "", id);
+	}
+	function takeBack() {
+		if (!undo || write.isPending) return;
+		write.mutate(undo.call, { onSuccess: () => setUndo(null) });
+	}
+	return {
+		answer,
+		look,
+		undo,
+		takeBack,
+		pending: write.isPending || diagnosis.pending,
+		error: (write.error ?? diagnosis.error) as Refused | null,
+	};
+}
+
+export type AskTools = ReturnType<typeof useAsk>;
