@@ -16,16 +16,13 @@ import (
 // facts are those of a job with one step a station and two at Assess, Source and
 // Set; each case changes one thing.
 func facts() Facts {
-	p := plan.Plan{}
-	for _, s := range []plan.Step{{Key: "cold", Station: "assess", Title: "Cold"}, {Key: "cause", Station: "assess", Title: "Look why"},
+	p := plan.Plan{Steps: []plan.Step{{Key: "cold", Station: "assess", Title: "Cold"}, {Key: "cause", Station: "assess", Title: "Look why"},
 		{Key: "off", Station: "strip", Title: "Brackets off"}, {Key: "measure", Station: "measure", Title: "Measure"},
 		{Key: "choose", Station: "choose", Title: "Settle"}, {Key: "order", Station: "source", Title: "Order"},
 		{Key: "check-new", Station: "source", Title: "Check the new pane"}, {Key: "clean", Station: "prepare", Title: "Clean"},
 		{Key: "pane-in", Station: "set", Title: "Pane in"}, {Key: "brackets", Station: "set", Title: "Brackets", Screws: true},
 		{Key: "cure", Station: "hold", Title: "Cure"}, {Key: "door", Station: "refit", Title: "Door on"},
-		{Key: "fire", Station: "prove", Title: "First fire"}} {
-		p.Steps = append(p.Steps, s)
-	}
+		{Key: "fire", Station: "prove", Title: "First fire"}}}
 	return Facts{Plan: p, Done: map[string]bool{}, Settles: true, First: &pane.Ranked{Material: "glass-ceramic",
 		Name: "Glass-ceramic", Thickness: 4}, Screws: 6, CheckWaits: map[string]string{},
 		Checks: []prove.Check{{Key: "gap", Text: "Gap even", Unit: "mm"}, {Key: "shuts", Text: "Shuts", Pass: "softly"}},

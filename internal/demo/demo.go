@@ -151,7 +151,7 @@ type said struct {
 
 func takeIn(ctx context.Context, s *shop.Shop, by record.Account, j job, now time.Time) (int64, error) {
 	if j.due != 0 {
-		at := roundUp(now.Add(time.Duration(j.due * float64(time.Hour))))
+		at := promised(now, j.due)
 		j.in.Promised = &at
 	}
 	if j.in.Place == "" {
@@ -277,7 +277,7 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 		}
 	}
 	if j.waits != "" {
-		until := roundUp(now.Add(time.Duration(j.until * float64(time.Hour))))
+		until := inHours(now.Add(time.Duration(j.until * float64(time.Hour))))
 		return s.SetWait(ctx, by, at, shop.Wait{For: j.waits, Until: &until, Version: v.Pane.Version})
 	}
 	return nil

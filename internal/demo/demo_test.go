@@ -77,7 +77,7 @@ func TestFill(t *testing.T) {
 			t.Errorf("%s: %v", v.Job.Object.Name, v.Reckoning.Fault)
 		}
 	}
-	if len(stations) < 5 || len(families) != 17 {
+	if len(stations) < 5 || len(families) != 18 {
 		t.Errorf("stations %v, families %v", stations, families)
 	}
 	people, err := s.People(ctx)
