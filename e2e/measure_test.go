@@ -52,7 +52,7 @@ func everyShape(t *testing.T, p *program) {
 			g.until("the tape at "+c.walk[i], fmt.Sprintf(`document.querySelector('label[for="tape-line"]').innerText === %q`,
 				c.walk[i]))
 			g.tape(c.walk[i+1])
-			g.until("the reading kept", `document.querySelector("#tape-line").value === ""`)
+			g.until("the reading kept", `!document.querySelector("#tape-line")?.value`)
 		}
 		if c.form != "" {
 			g.until(c.shape+" ordered", fmt.Sprintf(`%s === %q`, form, c.form))
@@ -77,7 +77,7 @@ func pointByPoint(t *testing.T, p *program) {
 		t.Helper()
 		for _, r := range readings {
 			g.tape(r)
-			g.until("the reading kept", `document.querySelector("#tape-line").value === ""`)
+			g.until("the reading kept", `!document.querySelector("#tape-line")?.value`)
 		}
 	}
 	g.held("timber · bead", func() {

@@ -145,7 +145,7 @@ func (g *page) read(place, text string) {
 	g.until("the tape at "+place,
 		fmt.Sprintf(`document.querySelector('[data-place=%q]').getAttribute("aria-pressed") === "true"`, place))
 	g.tape(text)
-	g.until("the reading "+text, `document.querySelector("#tape-line").value === ""`)
+	g.until("the reading "+text, `!document.querySelector("#tape-line")?.value`)
 }
 
 func (g *page) signIn(login string) {

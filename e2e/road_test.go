@@ -95,7 +95,7 @@ func measureStove(g *page) {
 		}
 		g.tape(r.text)
 		g.until("the tape to go on from "+r.place,
-			fmt.Sprintf(`document.querySelector('label[for="tape-line"]').innerText !== %q`, r.place))
+			fmt.Sprintf(`document.querySelector('label[for="tape-line"]')?.innerText !== %q`, r.place))
 	}
 	// By hand: width 268.4 − 0.3 − 2·2 − 1.6 = 262.5; height 9 17/32 in is
 	// 242.09, less 1/64 in, − 4 − 1.6 = 236.1, down to the half millimetre.

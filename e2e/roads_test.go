@@ -31,7 +31,7 @@ func partByNumber(t *testing.T, p *program) {
 	if ask[bool](g, `document.querySelector("#tape-line") !== null`) {
 		t.Error("the tape asks for a reading that nobody needs")
 	}
-	g.until("what is asked first", `document.querySelector("[data-ask=look]").innerText.includes("What does the break look like?")`)
+	g.until("what is asked first", `document.querySelector("[data-line=look]").innerText.includes("What does the break look like?")`)
 	g.goTo(fmt.Sprintf("/jobs/%d/source", job))
 	g.sees("no number noted, nor where the part was seen")
 	g.fill("Its number", "71-404")

@@ -37,7 +37,7 @@ const (
 	Wait    Kind = "wait"    // by nothing but time, or something that stands elsewhere
 	Go      Kind = "go"      // nothing is open here: on to the next station
 	Sign    Kind = "sign"    // the signature
-	Nothing Kind = "nothing" // it is signed
+	Nothing Kind = "nothing" // it is signed or withdrawn
 )
 
 // Answer is one of some.
@@ -67,6 +67,7 @@ type Ask struct {
 // Facts are what it is worked out from.
 type Facts struct {
 	Signed     bool
+	Withdrawn  bool
 	Plan       plan.Plan
 	Done       map[string]bool
 	Waits      []plan.Wait
@@ -105,7 +106,10 @@ func All(f Facts) []Ask {
 // At is the one thing that is asked at a station.
 func At(s family.Station, f Facts) Ask {
 	a, ok := Ask{Kind: Nothing, Says: "Signed: it stays as it is"}, true
-	if !f.Signed {
+	if f.Withdrawn {
+		a.Says = "Withdrawn: nothing is done at it"
+	}
+	if !f.Signed && !f.Withdrawn {
 		for _, next := range asked[s] {
 			if a, ok = next(s, f); ok {
 				break

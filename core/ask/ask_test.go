@@ -110,6 +110,7 @@ func TestAt(t *testing.T) {
 			"Gap even is open"},
 		{"the signature", "prove", func(f *Facts) { done(f, "fire"); f.Checks, f.Hindrances = nil, nil }, Sign, "",
 			"Everything is proved: sign it"},
+		{"withdrawn", "set", func(f *Facts) { f.Withdrawn = true }, Nothing, "", "Withdrawn: nothing is done at it"},
 		{"signed", "set", func(f *Facts) { f.Signed = true }, Nothing, "", "Signed: it stays as it is"},
 	} {
 		f := facts()

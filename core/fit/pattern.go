@@ -25,9 +25,9 @@ type Witnessed struct {
 	Height *Spoken `json:"height,omitempty"`
 }
 
-// copies says that the pane is copied from the old one: somebody said so, or its
+// Copies says that the pane is copied from the old one: somebody said so, or its
 // shape was traced round it. A traced pane is the pane, never the opening.
-func (p Problem) copies() bool {
+func (p Problem) Copies() bool {
 	t := p.Shape.Trace
 	return p.Pattern || p.Shape.Kind == Drawn && t != nil && t.Along == outline.RoundPane
 }
@@ -50,7 +50,7 @@ func (p Problem) neededMeasure(place Place) bool {
 func (p Problem) Walk() []PlaceInfo {
 	walk := Walk(p.Sizing, p.Shape)
 	for i := range walk {
-		if p.copies() {
+		if p.Copies() {
 			walk[i].Needed = p.patternWants(walk[i].Place)
 		}
 	}

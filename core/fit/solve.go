@@ -79,7 +79,7 @@ func Solve(p Problem) (Result, error) {
 	if b, ok := s.bodyBand(); ok {
 		s.band, r.Band = b, b
 	}
-	if p.copies() {
+	if p.Copies() {
 		return s.copied(r)
 	}
 	w, h, known, err := s.axes(&r)

@@ -120,7 +120,7 @@ func TestRefuse(t *testing.T) {
 
 func TestShow(t *testing.T) {
 	// Below 12 mm to the nearest 1/64, from there to 1/32.
-	for mm, want := range map[float64]string{11.9: "15/32 in", 12.3: "15/32 in +0.4 mm"} {
+	for mm, want := range map[float64]string{11.9: "15/32 in", 12.3: "15/32 in"} {
 		if got := Show(mm, MM).Other; got != want {
 			t.Errorf("%v mm: %q, want %q", mm, got, want)
 		}
@@ -130,13 +130,14 @@ func TestShow(t *testing.T) {
 		unit        Unit
 		main, other string
 	}{
-		{268.4, MM, "268.4", "10 9/16 in +0.1 mm"},
+		{268.4, MM, "268.4", "10 9/16 in"},
 		{292.1, MM, "292.1", "11 1/2 in"},
-		{606.1, IN, "23 7/8 −0.3 mm", "606.1 mm"},
-		{292.1, IN, "11 1/2", "292.1 mm"},
-		{-3, MM, "−3.0", "−1/8 in +0.2 mm"},
+		{606.1, IN, "23 7/8−", "606.1 mm"},
+		{292.1, IN, "11 1/2", "292.1 mm"}, {292.15, IN, "11 1/2", "292.2 mm"}, {292.22, IN, "11 1/2+", "292.2 mm"},
+		{291.98, IN, "11 1/2−", "292.0 mm"}, {-292.3, IN, "−11 1/2+", "−292.3 mm"}, {0.15, IN, "0", "0.2 mm"}, {0, IN, "0", "0.0 mm"},
+		{-3, MM, "−3.0", "−1/8 in"},
 		{2, MM, "2.0", "5/64 in"},
-		{0.1, MM, "0.1", "0 in +0.1 mm"},
+		{0.1, MM, "0.1", "under 1/64 in"},
 		{-0.02, MM, "0.0", "0 in"},
 	} {
 		s := Show(c.mm, c.unit)

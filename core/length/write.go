@@ -87,7 +87,23 @@ type Shown struct {
 // Below this length an inch is shown to the nearest 1/64, else to 1/32, mm.
 const fineBelow = 12.0
 
-// Show writes a length both ways, the inches with what they leave out.
+// Marked is the fraction with the trade's sign behind it where the length is a
+// little under or over it: 23 7/8− is a light 23 7/8. It can be read back.
+func (f Fraction) Marked(den int) string {
+	if f.Whole == 0 && f.Num == 0 && f.Left != 0 {
+		return "0"
+	}
+	switch {
+	case math.Abs(f.Left) < Inch/float64(den)/8:
+		return f.Inches()
+	case (f.Left < 0) != f.Minus:
+		return f.Inches() + "−"
+	}
+	return f.Inches() + "+"
+}
+
+// Show writes a length both ways, each in its own unit alone: the other unit stands
+// to the nearest mark of its own scale, the exact length in the working.
 func Show(mm float64, shop Unit) Shown {
 	den := 32
 	if math.Abs(mm) < fineBelow {
@@ -95,11 +111,11 @@ func Show(mm float64, shop Unit) Shown {
 	}
 	f := InFraction(mm, den)
 	if shop == IN {
-		return Shown{Main: f.String(), Unit: IN, Other: Metric(mm) + " mm"}
+		return Shown{Main: f.Marked(den), Unit: IN, Other: Metric(mm) + " mm"}
 	}
 	in := f.Inches() + " in"
-	if left := math.Round(f.Left*10) / 10; left != 0 {
-		in += " " + signed(left) + " mm"
+	if f.Whole == 0 && f.Num == 0 && Metric(mm) != "0.0" {
+		in = fmt.Sprintf("under 1/%d in", den)
 	}
 	return Shown{Main: Metric(mm), Unit: MM, Other: in}
 }

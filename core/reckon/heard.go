@@ -6,7 +6,6 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/length"
-	"freshshard/core/road"
 	"freshshard/core/witness"
 	"freshshard/core/working"
 )
@@ -14,14 +13,14 @@ import (
 // copied gives a pane that is copied from the old one what everybody says of its
 // size, the old pane among them.
 func (r *Reckoning) copied(k Known, p *fit.Problem) error {
-	if r.Road.How != road.Pattern || len(k.Heard) == 0 {
+	if !p.Copies() || len(k.Heard) == 0 {
 		return nil
 	}
-	w, err := witness.Of(withOld(k), 0)
+	w, err := witness.Of(withOld(k), 0, r.round(k))
 	if err != nil {
 		return err
 	}
-	r.Heard = &w
+	r.hear(w, k)
 	p.Said = fit.Witnessed{Width: spoken(w.Width), Height: spoken(w.Height)}
 	return nil
 }
@@ -49,7 +48,7 @@ func withOld(k Known) []witness.Said {
 // the opening, which the pane has to fit; where the others speak against it, it is
 // said.
 func (r *Reckoning) heard(k Known, p fit.Problem) error {
-	if r.Road.How == road.Pattern || !r.Road.Sized || len(k.Heard) == 0 {
+	if p.Copies() || !r.Road.Sized || len(k.Heard) == 0 {
 		return nil
 	}
 	said := withOld(k)
@@ -58,12 +57,41 @@ func (r *Reckoning) heard(k Known, p fit.Problem) error {
 		at := func(size float64) length.Reading { return length.Reading{Value: size + 2*c} }
 		said = append([]witness.Said{{Kind: "opening", Width: at(r.Fit.Nominal.W), Height: at(r.Fit.Nominal.H)}}, said...)
 	}
-	w, err := witness.Of(said, c)
-	if err != nil {
-		return err
+	w, err := witness.Of(said, c, r.round(k))
+	if err == nil {
+		r.hear(w, k)
+	}
+	return err
+}
+
+// hear keeps what they stand for, as it is shown. The opening speaks by the rule of
+// its way of holding.
+func (r *Reckoning) hear(w witness.Pane, k Known) {
+	for _, j := range []*witness.Joined{w.Width, w.Height} {
+		if j == nil {
+			continue
+		}
+		for i := range j.Says {
+			if j.Says[i].Kind == "opening" {
+				j.Says[i].Formula = "what its rule leaves of it"
+			}
+		}
+		j.Figures = Present(j.Figures, k.Unit)
 	}
 	r.Heard = &w
-	return nil
+}
+
+// round is how long the outline of a pane is that is so wide and high; nil while its
+// shape is not known.
+func (r *Reckoning) round(k Known) func(w, h float64) float64 {
+	if p := r.Fit.Pane; len(p) > 0 {
+		b := p.Box()
+		return func(w, h float64) float64 { return p.Perimeter() * (w + h) / (b.Width() + b.Height()) }
+	}
+	if k.Shape.Kind != "" {
+		return nil
+	}
+	return witness.Cornered(0)
 }
 
 // heardFigures are what the witnesses stand for, loud where the opening is the one

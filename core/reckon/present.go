@@ -2,7 +2,6 @@ package reckon
 
 import (
 	"math"
-	"strings"
 
 	"freshshard/core/family"
 	"freshshard/core/fit"
@@ -74,10 +73,6 @@ func Present(figures []working.Figure, unit length.Unit) []working.Figure {
 		if f.Unit == "mm" {
 			s := length.Show(f.Value, unit)
 			f.Text, f.Other = s.Main+" "+string(unit), s.Other
-			// What is left over of a fraction has its own unit.
-			if i := strings.LastIndexAny(s.Main, "+−"); unit == length.IN && i > 0 {
-				f.Text = strings.TrimSpace(s.Main[:i]) + " in " + s.Main[i:]
-			}
 			continue
 		}
 		f.Text = working.Num(f.Value, 1)

@@ -233,7 +233,7 @@ func Pane(k Known) (Reckoning, error) {
 		switch {
 		case p.Stock != nil:
 			r.Order = fmt.Sprintf("stock size %s in %s, as it comes", r.sized(k.Unit), r.Pane)
-		case p.Pattern:
+		case p.Copies():
 			r.Order += "; its opening was not read"
 		}
 	}

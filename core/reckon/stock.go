@@ -25,7 +25,7 @@ const nearStock = 20.0
 
 // stocked takes a stock size in place of a pane made to size.
 func (r *Reckoning) stocked(k Known, p *fit.Problem) error {
-	if k.Stock == "" || !r.Road.Sized || p.Pattern {
+	if k.Stock == "" || !r.Road.Sized || p.Copies() {
 		return nil
 	}
 	w, h, err := stocksize.Parse(k.Stock)
@@ -38,7 +38,7 @@ func (r *Reckoning) stocked(k Known, p *fit.Problem) error {
 // offered are the stock sizes of the material that fall inside the fit, the
 // nearest to the size to order first.
 func (r *Reckoning) offered(k Known, p fit.Problem) error {
-	if !r.Fit.Ready || r.Fit.Form != "rectangle" || r.Withheld != "" || p.Pattern || !r.Road.Sized || p.Stock != nil {
+	if !r.Fit.Ready || r.Fit.Form != "rectangle" || r.Withheld != "" || p.Copies() || !r.Road.Sized || p.Stock != nil {
 		return nil
 	}
 	type found struct {

@@ -2,6 +2,7 @@ package witness
 
 import (
 	"fmt"
+	"math"
 	"slices"
 
 	"freshshard/core/fault"
@@ -29,11 +30,19 @@ type Pane struct {
 // Most is more than anybody asks about one pane.
 const Most = 20
 
+// Cornered is how long the outline of a pane is whose corners have a radius, mm.
+func Cornered(radius float64) func(w, h float64) float64 {
+	return func(w, h float64) float64 {
+		return 2*(w+h) - (8-2*math.Pi)*math.Min(radius, math.Min(w, h)/2)
+	}
+}
+
 // Of joins what speaks for a pane, both ways. clearance is the way of holding's,
 // each side, mm. A groove's length has no shape of its own: it speaks as soon as
 // others say both ways, by how much longer or shorter it is than the outline that
-// they give. Errors name said[n] and its field.
-func Of(said []Said, clearance float64) (Pane, error) {
+// they give; round is how long that is, mm, nil where the shape is not known. Errors
+// name heard[n] and its field.
+func Of(said []Said, clearance float64, round func(w, h float64) float64) (Pane, error) {
 	if len(said) > Most {
 		return Pane{}, fault.New("heard", "that is more than anybody asks", "leave out what says the same")
 	}
@@ -48,8 +57,11 @@ func Of(said []Said, clearance float64) (Pane, error) {
 		return out, err
 	}
 	w, h := out.Width.Size, out.Height.Size
+	if round == nil || round(w, h) <= 0 {
+		return out, nil
+	}
 	groove := func(size float64) func(Said) float64 {
-		return func(s Said) float64 { return size * s.Round.Value / (2 * (w + h)) }
+		return func(s Said) float64 { return size * s.Round.Value / round(w, h) }
 	}
 	if out.Width, err = along(said, "width", width, groove(w), clearance); err == nil {
 		out.Height, err = along(said, "height", height, groove(h), clearance)

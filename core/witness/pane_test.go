@@ -21,7 +21,7 @@ func TestGroove(t *testing.T) {
 		liar  bool
 		off   float64
 	}{{1384, false, 0}, {1380, false, -1.1}, {1350, true, -9.7}} {
-		p, err := Of(append([]Said{{Kind: Groove, Round: mm(c.round)}}, base...), 2)
+		p, err := Of(append([]Said{{Kind: Groove, Round: mm(c.round)}}, base...), 2, Cornered(0))
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -36,12 +36,26 @@ func TestGroove(t *testing.T) {
 			t.Errorf("%v round: %s", c.round, p.Height.Words)
 		}
 	}
+	// Corners of 80 mm take 137.3 off the outline: 1246.7 agrees, 1384 does not, and
+	// without a shape it says nothing.
+	for round, liar := range map[float64]bool{1246.7: false, 1384: true} {
+		p, err := Of(append([]Said{{Kind: Groove, Round: mm(round)}}, base...), 2, Cornered(80))
+		if _, l, ok := p.Width.OffOf(Groove); err != nil || !ok || l != liar {
+			t.Errorf("%v round with corners: liar %v, %v, %v", round, l, ok, err)
+		}
+	}
+	if p, err := Of(append([]Said{{Kind: Groove, Round: mm(1384)}}, base...), 2, nil); err != nil || len(p.Width.Says) != 2 {
+		t.Errorf("no shape: %+v, %v", p.Width, err)
+	}
+	if got := Cornered(400)(300, 200); math.Abs(got-(1000-171.68)) > 0.01 {
+		t.Errorf("a radius larger than the pane: %v", got)
+	}
 	// Alone, or beside a width alone, it has no shape and says nothing.
-	p, err := Of([]Said{{Kind: Groove, Round: mm(1384)}, {Kind: "old", Width: mm(396)}}, 2)
+	p, err := Of([]Said{{Kind: Groove, Round: mm(1384)}, {Kind: "old", Width: mm(396)}}, 2, Cornered(0))
 	if err != nil || p.Height != nil || len(p.Width.Says) != 1 {
 		t.Errorf("%+v, %v", p, err)
 	}
-	if p, err := Of([]Said{{Kind: Groove, Round: mm(1384)}}, 2); err != nil || p.Width != nil || p.Height != nil {
+	if p, err := Of([]Said{{Kind: Groove, Round: mm(1384)}}, 2, Cornered(0)); err != nil || p.Width != nil || p.Height != nil {
 		t.Errorf("%+v, %v", p, err)
 	}
 	if _, _, ok := p.Width.OffOf("old"); ok {
@@ -64,11 +78,11 @@ func TestOfRefuses(t *testing.T) {
 		"heard[2].round": {{Kind: "old", Width: mm(20)}, {Kind: "old", Height: mm(20)},
 			{Kind: Groove, Round: mm(40001)}},
 	} {
-		if _, err := Of(said, 2); fault.Of(err) == nil || fault.Of(err).Field != field {
+		if _, err := Of(said, 2, Cornered(0)); fault.Of(err) == nil || fault.Of(err).Field != field {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
-	if p, err := Of(make([]Said, Most), 2); err != nil || p.Width != nil {
+	if p, err := Of(make([]Said, Most), 2, Cornered(0)); err != nil || p.Width != nil {
 		t.Errorf("nothing typed: %+v, %v", p, err)
 	}
 }

@@ -74,6 +74,13 @@ type Object struct {
 	Version  int               `json:"version"`
 }
 
+// Withdrawal is who closed a job that came to nothing, and why.
+type Withdrawal struct {
+	By  string    `json:"by"`
+	At  time.Time `json:"at"`
+	Why string    `json:"why"`
+}
+
 // Held is how a pane is held and what form its opening has.
 type Held struct {
 	Name   string          `json:"name" maxLength:"80" doc:"Which pane of the object it is; empty when there is one"`
@@ -263,6 +270,7 @@ type Job struct {
 	Guests     []Guest      `json:"guests" maxItems:"60" doc:"What was put in only for now, those that are out among them"`
 	Photos     []Photo      `json:"photos"`
 	Ticket     *Ticket      `json:"ticket,omitempty"`
+	Withdrawn  *Withdrawal  `json:"withdrawn,omitempty" doc:"It came to nothing; nothing is done at it any more"`
 	Carried    *Carriage    `json:"carried,omitempty" doc:"It was brought in from a document"`
 	Own        own.Values   `json:"-"` // the shop's own values as they stand
 }
@@ -297,4 +305,6 @@ type Row struct {
 	WaitsFor   string     `json:"waits_for"`
 	WaitsUntil *time.Time `json:"waits_until,omitempty"`
 	Signed     bool       `json:"signed"`
+	Withdrawn  bool       `json:"withdrawn"`
+	Pulse      int64      `json:"-"`
 }

@@ -54,7 +54,7 @@ func (s *Shop) Carry(ctx context.Context, id int64) (Carried, error) {
 	if err != nil {
 		return Carried{}, err
 	}
-	j.Photos, j.Carried = []record.Photo{}, nil
+	j.Photos, j.Carried, j.Withdrawn = []record.Photo{}, nil, nil
 	c := Carried{Format: CarryFormat, Version: CarryVersion, Job: j, Photos: photos}
 	return c, s.store.Write(ctx, func(t *store.Tx) error {
 		c.Seal, err = s.carriedSeal(ctx, t, c.Job)

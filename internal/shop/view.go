@@ -20,7 +20,6 @@ import (
 	"freshshard/core/route"
 	"freshshard/core/setting"
 	"freshshard/internal/record"
-	"freshshard/internal/store"
 )
 
 // View is a job with one of its panes on the table and everything that follows
@@ -577,11 +576,6 @@ func (s *Shop) History(ctx context.Context, id int64) ([]record.Event, error) {
 		return nil, err
 	}
 	return s.store.History(ctx, id, mostEvents)
-}
-
-// Find lists jobs; state is open, signed or empty for all.
-func (s *Shop) Find(ctx context.Context, words, state string, before int64, most int) ([]record.Row, error) {
-	return s.store.JobsLike(ctx, store.Filter{Words: words, State: state, Before: before, Most: most})
 }
 
 // Customers lists customers like the words.

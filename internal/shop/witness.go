@@ -17,6 +17,7 @@ import (
 // that of the way of holding, each side, mm.
 type WitnessIn struct {
 	Clearance float64 `json:"clearance" minimum:"0" maximum:"50"`
+	Radius    float64 `json:"radius,omitempty" minimum:"0" maximum:"3000" doc:"Of the pane's corners, mm, for a groove's length"`
 	Heard     []Heard `json:"heard" minItems:"1" maxItems:"20"`
 }
 
@@ -41,7 +42,7 @@ func (s *Shop) Witness(ctx context.Context, in WitnessIn) (witness.Pane, error) 
 	if err != nil {
 		return witness.Pane{}, err
 	}
-	out, err := witness.Of(said, in.Clearance)
+	out, err := witness.Of(said, in.Clearance, witness.Cornered(in.Radius))
 	if err == nil && out.Width == nil && out.Height == nil {
 		err = fault.New("heard", "nobody was heard yet", "type one length at least: of the opening, the old pane, a neighbour")
 	}

@@ -11,20 +11,21 @@ import (
 	"freshshard/internal/record"
 )
 
-const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signed', j.version, j.pulse, a.name, j.created_at, COALESCE(k.name, ''), j.carried_at, j.carried_says,
+const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signed', j.version, j.pulse, a.name, j.created_at, COALESCE(k.name, ''), j.carried_at, j.carried_says, COALESCE(x.name, ''), j.withdrawn_at, j.withdrawn_why,
   c.id, c.name, c.phone, c.note, c.version,
   o.id, o.name, o.exposure, o.power, o.gas, o.vehicle, o.moves, o.water, o.old, o.strike, o.leaf, o.stamp, o.version
 FROM job j JOIN account a ON a.id = j.created_by JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id
-LEFT JOIN account k ON k.id = j.carried_by WHERE j.id IN (`
+LEFT JOIN account k ON k.id = j.carried_by LEFT JOIN account x ON x.id = j.withdrawn_by WHERE j.id IN (`
 
 func scanJob(r *sql.Rows) (record.Job, error) {
 	var j record.Job
 	var exposure []byte
 	var carried record.Carriage
-	var carriedAt *time.Time
+	var carriedAt, withdrawnAt *time.Time
+	var withdrawn record.Withdrawal
 	c, o := &j.Customer, &j.Object
 	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
-		&carried.By, &carriedAt, &carried.Says,
+		&carried.By, &carriedAt, &carried.Says, &withdrawn.By, &withdrawnAt, &withdrawn.Why,
 		&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version,
 		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Moves, &o.Water, &o.Old, &o.Strike, &o.Leaf, &o.Stamp, &o.Version)
 	if err != nil {
@@ -33,6 +34,10 @@ func scanJob(r *sql.Rows) (record.Job, error) {
 	if carriedAt != nil {
 		carried.At = *carriedAt
 		j.Carried = &carried
+	}
+	if withdrawnAt != nil {
+		withdrawn.At = *withdrawnAt
+		j.Withdrawn = &withdrawn
 	}
 	j.Photos, j.Strip, j.Panes, j.Guests = []record.Photo{}, []record.StripEntry{}, []record.Pane{}, []record.Guest{}
 	return j, json.Unmarshal(exposure, &o.Exposure)
@@ -138,11 +143,32 @@ func (s queries) Pulse(ctx context.Context, id int64) (int64, error) {
 
 // LockJob locks a job against other writers and tells whether it is signed.
 func (t *Tx) LockJob(ctx context.Context, id int64) (signed bool, err error) {
-	err = t.tx.QueryRowContext(ctx, "SELECT state = 'signed' FROM job WHERE id = ? FOR UPDATE", id).Scan(&signed)
+	state, err := t.JobState(ctx, id)
+	if err == nil && state == "withdrawn" {
+		err = &record.Conflict{Says: "This job was withdrawn. Take it up again first."}
+	}
+	return state == "signed", err
+}
+
+// JobState locks a job and tells how it stands: open, signed or withdrawn.
+func (t *Tx) JobState(ctx context.Context, id int64) (state string, err error) {
+	err = t.tx.QueryRowContext(ctx, "SELECT state FROM job WHERE id = ? FOR UPDATE", id).Scan(&state)
 	if errors.Is(err, sql.ErrNoRows) {
 		err = &record.NotFound{What: "this job"}
 	}
-	return signed, err
+	return state, err
+}
+
+// Withdraw closes an open job that came to nothing.
+func (t *Tx) Withdraw(ctx context.Context, job, by int64, w record.Withdrawal) error {
+	return t.run(ctx, "UPDATE job SET state = 'withdrawn', withdrawn_by = ?, withdrawn_at = ?, withdrawn_why = ?, version = version + 1 "+
+		"WHERE id = ? AND state = 'open'", by, w.At, w.Why, job)
+}
+
+// TakeUp opens a job again that was withdrawn.
+func (t *Tx) TakeUp(ctx context.Context, job int64) error {
+	return t.run(ctx, "UPDATE job SET state = 'open', withdrawn_by = NULL, withdrawn_at = NULL, withdrawn_why = '', "+
+		"version = version + 1 WHERE id = ? AND state = 'withdrawn'", job)
 }
 
 // TouchJob counts the job's pulse up, so that other screens see that something

@@ -37,7 +37,7 @@ const wordLeast = 3
 // Filter is what a list of jobs is narrowed by.
 type Filter struct {
 	Words  string
-	State  string // open, signed, or empty for both
+	State  string // open, signed, withdrawn, or empty for all
 	Before int64  // ids below this one; 0 from the start
 	Most   int
 }
@@ -108,14 +108,14 @@ var likeEscape = strings.NewReplacer(`\`, `\\`, "%", `\%`, "_", `\_`)
 // as many as it shows, however many there are.
 const rowQuery = `SELECT j.id, o.name, c.name, j.story, j.promised_at,
   COALESCE((SELECT p.waits_for FROM pane p WHERE p.job_id = j.id AND p.waits_for <> '' ORDER BY p.number LIMIT 1), ''),
-  (SELECT p.waits_until FROM pane p WHERE p.job_id = j.id AND p.waits_for <> '' ORDER BY p.number LIMIT 1), j.state = 'signed'
+  (SELECT p.waits_until FROM pane p WHERE p.job_id = j.id AND p.waits_for <> '' ORDER BY p.number LIMIT 1), j.state = 'signed', j.state = 'withdrawn', j.pulse
 FROM `
 
 const rowJoins = ` STRAIGHT_JOIN object o ON o.id = j.object_id STRAIGHT_JOIN customer c ON c.id = o.customer_id `
 
 func scanRow(r *sql.Rows) (record.Row, error) {
 	var v record.Row
-	err := r.Scan(&v.ID, &v.Object, &v.Customer, &v.Story, &v.PromisedAt, &v.WaitsFor, &v.WaitsUntil, &v.Signed)
+	err := r.Scan(&v.ID, &v.Object, &v.Customer, &v.Story, &v.PromisedAt, &v.WaitsFor, &v.WaitsUntil, &v.Signed, &v.Withdrawn, &v.Pulse)
 	return v, err
 }
 

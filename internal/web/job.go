@@ -77,17 +77,40 @@ func (v *Server) jobRoutes(api huma.API) {
 	register(v, api, op("jobs", http.MethodGet, "/api/jobs", "Jobs like some words, newest first"),
 		func(ctx context.Context, in *struct {
 			Words  string `query:"words" maxLength:"120"`
-			State  string `query:"state" enum:"open,signed," doc:"Empty for all"`
+			State  string `query:"state" enum:"open,signed,withdrawn," doc:"Empty for all"`
 			Before int64  `query:"before" doc:"Go on below this id"`
 			Most   int    `query:"most" minimum:"1" maximum:"100" default:"40"`
-		}) (*out[[]record.Row], error) {
+		}) (*out[[]shop.Listed], error) {
 			list, err := v.shop.Find(ctx, in.Words, in.State, in.Before, in.Most)
-			return &out[[]record.Row]{list}, said(ctx, err)
+			return &out[[]shop.Listed]{list}, said(ctx, err)
 		})
 	register(v, api, op("takeIn", http.MethodPost, "/api/jobs", "Take a broken pane in"),
 		func(ctx context.Context, in *Keyed[shop.TakeIn]) (*out[Made], error) {
 			id, err := v.shop.TakeIn(ctx, who(ctx), in.Key, in.Body)
 			return &out[Made]{Made{id}}, said(ctx, err)
+		})
+	register(v, api, op("copyJob", http.MethodPost, "/api/jobs/{id}/copy", "Take the same in again, without what was read and done"),
+		func(ctx context.Context, in *struct {
+			JobID
+			Keyed[struct {
+				Promised *time.Time `json:"promised_at,omitempty"`
+			}]
+		}) (*out[Made], error) {
+			id, err := v.shop.Copy(ctx, who(ctx), in.Key, in.ID, in.Body.Promised)
+			return &out[Made]{Made{id}}, said(ctx, err)
+		})
+	register(v, api, op("withdraw", http.MethodPut, "/api/jobs/{id}/withdrawn", "Close a job that came to nothing"),
+		func(ctx context.Context, in *struct {
+			JobID
+			Body struct {
+				Why string `json:"why" maxLength:"200"`
+			}
+		}) (*out[shop.View], error) {
+			return v.show(ctx, BenchID{JobID: in.JobID}, v.shop.Withdraw(ctx, who(ctx), in.ID, in.Body.Why))
+		})
+	register(v, api, op("takeUp", http.MethodDelete, "/api/jobs/{id}/withdrawn", "Open a job again that was withdrawn"),
+		func(ctx context.Context, in *JobID) (*out[shop.View], error) {
+			return v.show(ctx, BenchID{JobID: *in}, v.shop.TakeUp(ctx, who(ctx), in.ID))
 		})
 	carry := op("bring", http.MethodPost, "/api/jobs/carried", "Take a carried job in")
 	carry.MaxBodyBytes = 64 << 20 // sixty pictures

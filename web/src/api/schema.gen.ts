@@ -230,6 +230,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the same in again, without what was read and done */
+        post: operations["copyJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/customer": {
         parameters: {
             query?: never;
@@ -739,6 +756,24 @@ export interface paths {
         /** The choice with other weights; nothing is kept */
         post: operations["weigh"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/withdrawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Close a job that came to nothing */
+        put: operations["withdraw"];
+        post?: never;
+        /** Open a job again that was withdrawn */
+        delete: operations["takeUp"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1412,6 +1447,10 @@ export interface components {
             agents: components["schemas"]["CompatAgent"][];
             rules: components["schemas"]["CompatRule"][];
             subjects: components["schemas"]["CompatSubject"][];
+        };
+        CopyJobRequest: {
+            /** Format: date-time */
+            promised_at?: string;
         };
         CountScrewRequest: {
             /**
@@ -2946,6 +2985,8 @@ export interface components {
              * @description Of story, place and promise
              */
             version: number;
+            /** @description It came to nothing; nothing is done at it any more */
+            withdrawn?: components["schemas"]["RecordWithdrawal"];
         };
         RecordObject: {
             exposure: components["schemas"]["ExposureExposure"];
@@ -3067,6 +3108,7 @@ export interface components {
             waits_for: string;
             /** Format: date-time */
             waits_until?: string;
+            withdrawn: boolean;
         };
         RecordSession: {
             address: string;
@@ -3137,6 +3179,12 @@ export interface components {
             finding: string;
             /** Format: double */
             value?: number;
+        };
+        RecordWithdrawal: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            why: string;
         };
         RoadAsked: {
             /** @description Price, days, what else was said */
@@ -3462,6 +3510,38 @@ export interface components {
             places?: string[];
             /** @description What is to be done; only where nobody said it of them */
             road?: boolean;
+        };
+        ShopListed: {
+            customer: string;
+            /** Format: int64 */
+            id: number;
+            /** @description The promise has passed, or the work left no longer fits before it */
+            late: boolean;
+            /**
+             * Format: int64
+             * @description Hands-on minutes left
+             */
+            left: number;
+            /** @description The next step's title, or what is missing */
+            next: string;
+            object: string;
+            /** Format: int64 */
+            panes: number;
+            /** @description Something that has to be put right first */
+            problem?: string;
+            /** Format: date-time */
+            promised_at?: string;
+            route: components["schemas"]["RouteLeg"][];
+            signed: boolean;
+            /** @description Where the next work is; empty for a closed job */
+            station: string;
+            story: string;
+            /** @description Nobody can go on before something has come */
+            waiting: boolean;
+            waits_for: string;
+            /** Format: date-time */
+            waits_until?: string;
+            withdrawn: boolean;
         };
         ShopLoadIn: {
             /**
@@ -3955,6 +4035,11 @@ export interface components {
             /** Format: double */
             clearance: number;
             heard: components["schemas"]["ShopHeard"][];
+            /**
+             * Format: double
+             * @description Of the pane's corners, mm, for a groove's length
+             */
+            radius?: number;
         };
         StocksizeSize: {
             /** Format: double */
@@ -4309,6 +4394,9 @@ export interface components {
         };
         WebWord: {
             word: string;
+        };
+        WithdrawRequest: {
+            why: string;
         };
         WitnessJoined: {
             /**
@@ -4699,7 +4787,7 @@ export interface operations {
             query?: {
                 words?: string;
                 /** @description Empty for all */
-                state?: "open" | "signed" | "";
+                state?: "open" | "signed" | "withdrawn" | "";
                 /** @description Go on below this id */
                 before?: number;
                 most?: number;
@@ -4716,7 +4804,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecordRow"][];
+                    "application/json": components["schemas"]["ShopListed"][];
                 };
             };
             /** @description Error */
@@ -5047,6 +5135,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    copyJob: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyJobRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebMade"];
                 };
             };
             /** @description Error */
@@ -6320,6 +6446,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PaneChoice"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    takeUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
                 };
             };
             /** @description Error */

@@ -17,6 +17,7 @@ export type Account = S["RecordAccount"];
 export type Shop = S["RecordShop"];
 export type Customer = S["RecordCustomer"];
 export type Row = S["RecordRow"];
+export type Listed = S["ShopListed"];
 export type Event = S["RecordEvent"];
 export type Today = S["ShopToday"];
 export type Backup = S["ShopBackup"];

@@ -1,3 +1,5 @@
+import { useState } from "react";
+
 const rows: { keys: string[]; cols: string }[] = [
 	{
 		keys: ["7", "8", "9", "4", "5", "6", "1", "2", "3", ".", "0", " "],
@@ -38,6 +40,8 @@ export function Pad({
 	onBack: () => void;
 	onClear: () => void;
 }) {
+	// On a phone either figures or fractions, so that the picture stays in sight.
+	const [fractions, setFractions] = useState(false);
 	const key =
 		"font-figure min-h-13 bg-[#2b3231] px-2 text-xl font-semibold text-[#f4f1e8] active:bg-tape active:text-on-tape";
 	return (
@@ -45,19 +49,24 @@ export function Pad({
 			aria-label="Pad"
 			className="on-band flex flex-wrap justify-center gap-3 bg-band p-3"
 		>
-			<div className={`grid ${rows[0]?.cols} min-w-56 flex-1 gap-1.5`}>
+			<div
+				className={`grid ${rows[0]?.cols} min-w-56 flex-1 gap-1.5 ${fractions ? "max-sm:hidden" : ""}`}
+			>
 				{rows[0]?.keys.map((k) => (
 					<button
 						key={k}
 						type="button"
 						className={key}
+						data-key={k}
 						onClick={() => onKey(k)}
 					>
 						{k === " " ? "space" : k}
 					</button>
 				))}
 			</div>
-			<div className={`grid ${rows[1]?.cols} min-w-64 flex-[1.4] gap-1.5`}>
+			<div
+				className={`grid ${rows[1]?.cols} min-w-64 flex-[1.4] gap-1.5 ${fractions ? "" : "max-sm:hidden"}`}
+			>
 				{rows[1]?.keys.map((k) => (
 					<button
 						key={k}
@@ -69,7 +78,7 @@ export function Pad({
 					</button>
 				))}
 			</div>
-			<div className="grid min-w-36 flex-[0.8] grid-cols-2 gap-1.5">
+			<div className="grid flex-[0.8] gap-1.5 max-sm:min-w-full max-sm:grid-cols-5 sm:min-w-36 sm:grid-cols-2">
 				<button type="button" className={key} onClick={() => onKey(" light")}>
 					light
 				</button>
@@ -84,7 +93,16 @@ export function Pad({
 				</button>
 				<button
 					type="button"
-					className="col-span-2 row-span-2 min-h-13 bg-tape text-xl font-bold text-on-tape"
+					className={`${key} sm:hidden`}
+					aria-pressed={fractions}
+					onClick={() => setFractions(!fractions)}
+				>
+					{fractions ? "123" : "½"}
+					<span className="sr-only">, fractions</span>
+				</button>
+				<button
+					type="button"
+					className="col-span-2 row-span-2 min-h-13 bg-tape text-xl font-bold text-on-tape max-sm:hidden"
 					onClick={onEnter}
 				>
 					Put it there

@@ -75,7 +75,6 @@ export function Pieces({
 						key={p.entry.id}
 						data-piece={p.entry.id}
 						data-piece-state={p.state}
-						aria-label={`${n + 1}, ${p.entry.what}${p.says ? `, ${p.says}` : ""}`}
 						{...asButton(
 							onTap && (() => onTap(p.entry.id)),
 							chosen === p.entry.id,

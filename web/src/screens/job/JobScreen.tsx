@@ -9,9 +9,10 @@ import { RouteLine } from "../../bench/RouteLine";
 import { Sheet } from "../../parts/Sheet";
 import { WorkingView } from "../../parts/WorkingView";
 import { CustomerSheet } from "./CustomerSheet";
+import { Withdrawn } from "./JobSheet";
 import { AskLine } from "./line/AskLine";
 import { KeysSheet } from "./line/KeysSheet";
-import { useAsk } from "./line/useAsk";
+import { type Undo, useAsk } from "./line/useAsk";
 import { useKeys } from "./line/useKeys";
 import { OtherReadings } from "./OtherReadings";
 import { PanesSheet } from "./PanesSheet";
@@ -55,24 +56,35 @@ export function JobScreen() {
 function Bench({ view, station }: { view: View; station?: string }) {
 	const now = view.route.find((l) => l.state === "now")?.station ?? "prove";
 	const here = view.route.find((l) => l.station === station)?.station ?? now;
-	return <Station key={here} view={view} here={here} />;
+	const undo = useState<Undo | null>(null);
+	return <Station key={here} view={view} here={here} undo={undo} />;
 }
 
-function Station({ view, here }: { view: View; here: string }) {
+function Station({
+	view,
+	here,
+	undo,
+}: {
+	view: View;
+	here: string;
+	/** The last answer outlives the station where it was given. */
+	undo: [Undo | null, (u: Undo | null) => void];
+}) {
 	const tape = useTape(view);
 	const go = useNavigate();
 	const [figure, setFigure] = useState<string | null>(null);
 	const [flat, setFlat] = useState(false);
 	const [help, setHelp] = useState(false);
 	const ask = view.asks.find((a) => a.station === here) ?? nothing;
-	const tools = useAsk(view, ask);
 	const opened = view.reckoning.figures.find((f) => f.key === figure);
 	const pictured = hasPicture(view, here);
 	const showPane = !pictured || flat || tape.busy;
 	const taped =
 		!view.job.signed &&
-		(tape.busy || (here === "measure" && view.reckoning.road.sized));
+		!view.job.withdrawn &&
+		(tape.busy || (here === "measure" && ask.kind === "reading"));
 	const to = (s: string) => wayTo(view, s);
+	const tools = useAsk(view, ask, undo, (s) => go(to(s)));
 	const onPane = (p: number) => go(`/jobs/${view.job.id}/${here}?pane=${p}`);
 	function walk(by: number) {
 		const at = view.route.findIndex((l) => l.station === here);
@@ -88,6 +100,10 @@ function Station({ view, here }: { view: View; here: string }) {
 		next: () => walk(1),
 		before: () => walk(-1),
 		done,
+		pick: (n) => {
+			const answer = ask.answers?.[n - 1];
+			if (answer) tools.look(answer.id);
+		},
 		undo: tools.takeBack,
 		pane: () => setFlat(!flat),
 		find: () => go("/jobs"),
@@ -97,16 +113,13 @@ function Station({ view, here }: { view: View; here: string }) {
 		<div className="flex h-full flex-col">
 			<Head view={view} />
 			<RouteLine legs={view.route} to={to} here={here} />
-			<main className="flex min-h-0 flex-1 flex-col overflow-y-auto border-t border-rule lg:grid lg:grid-cols-[1fr_432px] lg:grid-rows-[minmax(0,1fr)_auto] lg:overflow-hidden">
+			<Withdrawn view={view} />
+			<main className="relative flex min-h-0 flex-1 flex-col overflow-y-auto border-t border-rule lg:grid lg:grid-cols-[1fr_432px] lg:grid-rows-[minmax(0,1fr)_auto] lg:overflow-hidden">
 				<div className="relative flex min-w-0 flex-none flex-col lg:min-h-0">
 					{showPane ? (
 						<LightTable
 							view={view}
-							place={
-								view.job.signed || (here !== "measure" && !tape.busy)
-									? null
-									: tape.place
-							}
+							place={taped ? tape.place : null}
 							onPick={tape.pick}
 							onOpen={setFigure}
 							onPane={onPane}
@@ -146,7 +159,14 @@ function Station({ view, here }: { view: View; here: string }) {
 			{taped ? (
 				<TapeLine tape={tape} view={view} />
 			) : (
-				<AskLine view={view} ask={ask} tools={tools} to={to} onSign={sign} />
+				<AskLine
+					view={view}
+					ask={ask}
+					tools={tools}
+					to={to}
+					onSign={sign}
+					tape={tape}
+				/>
 			)}
 		</div>
 	);
@@ -154,7 +174,9 @@ function Station({ view, here }: { view: View; here: string }) {
 
 /** Where the signature stands. */
 function sign() {
-	document.getElementById("sign-off")?.scrollIntoView({ block: "center" });
+	const at = document.getElementById("sign-off");
+	at?.scrollIntoView({ block: "center" });
+	at?.querySelector<HTMLButtonElement>("[data-sign]")?.focus();
 }
 
 const nothing: Ask = { station: "prove", kind: "nothing", says: "" };

@@ -7,6 +7,8 @@ type Props = {
 	disabled: boolean;
 	/** The question to ask first, when something says which. */
 	lead: string | undefined;
+	/** The line along the bottom asks it too, where there is room. */
+	lined?: boolean;
 	onAnswer: (question: string, answer: string) => void;
 };
 
@@ -16,6 +18,7 @@ export function Questions({
 	evidence,
 	disabled,
 	lead,
+	lined = false,
 	onAnswer,
 }: Props) {
 	const open = questions.filter((q) => !evidence[q.id]);
@@ -44,7 +47,11 @@ export function Questions({
 						</li>
 					))}
 			</ul>
-			{!disabled && first && <Ask question={first} onAnswer={onAnswer} />}
+			{!disabled && first && (
+				<div className={lined ? "sm:hidden" : ""}>
+					<Ask question={first} onAnswer={onAnswer} />
+				</div>
+			)}
 			{!disabled && rest.length > 0 && (
 				<details>
 					<summary className="min-h-11 cursor-pointer content-center underline underline-offset-4">

@@ -59,7 +59,7 @@ export const Reckoning = memo(function Reckoning({
 			aria-label="Reckoning"
 			// biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls must be reached by the keyboard
 			tabIndex={0}
-			className="shrink-0 border-rule px-4 pt-3 pb-8 max-lg:border-t-2 sm:px-5 lg:row-span-2 lg:overflow-y-auto lg:border-l-2"
+			className="relative shrink-0 border-rule px-4 pt-3 pb-8 max-lg:border-t-2 sm:px-5 lg:row-span-2 lg:overflow-y-auto lg:border-l-2"
 		>
 			<Problems view={view} onPlace={onPlace} />
 			{sized && <OrderLine view={view} />}

@@ -83,6 +83,7 @@ export function SignOff({ view }: { view: View }) {
 			<Button
 				kind="now"
 				className="mt-3"
+				data-sign
 				disabled={
 					sign.isPending || stops > 0 || (n > 0 && override.trim() === "")
 				}

@@ -3,10 +3,11 @@ import type { View } from "../../api/types";
 import { DutySheet } from "./DutySheet";
 import { HeldSheet } from "./HeldSheet";
 import { HistorySheet } from "./HistorySheet";
+import { JobSheet } from "./JobSheet";
 import { RoadSheet } from "./RoadSheet";
 import { SeesSheet } from "./SeesSheet";
 
-type Open = "road" | "held" | "sees" | "duty" | "history" | null;
+type Open = "job" | "road" | "held" | "sees" | "duty" | "history" | null;
 
 /** The facts that everything follows from, as words to tap, and the files. */
 export function TableTools({ view }: { view: View }) {
@@ -36,6 +37,9 @@ export function TableTools({ view }: { view: View }) {
 					onClick={() => setOpen("history")}
 				>
 					what happened
+				</button>
+				<button type="button" className={way} onClick={() => setOpen("job")}>
+					copy or withdraw
 				</button>
 				<button
 					type="button"
@@ -78,6 +82,11 @@ export function TableTools({ view }: { view: View }) {
 					</>
 				)}
 			</div>
+			<JobSheet
+				view={view}
+				open={open === "job"}
+				onClose={() => setOpen(null)}
+			/>
 			<RoadSheet
 				view={view}
 				open={open === "road"}

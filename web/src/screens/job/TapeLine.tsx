@@ -1,6 +1,7 @@
 import { useRef, useState } from "react";
 import type { Instrument, View } from "../../api/types";
 import { Band } from "../../app/Band";
+import { fine } from "../../app/fine";
 import { Pad } from "../../bench/Pad";
 import { TapeBlade } from "../../bench/TapeBlade";
 import { Tray } from "./Tray";
@@ -69,6 +70,8 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 						<input
 							id="tape-line"
 							ref={field}
+							// biome-ignore lint/a11y/noAutofocus: the length is the one thing that is asked for
+							autoFocus={fine()}
 							value={tape.text}
 							onChange={(e) => tape.setText(e.target.value)}
 							onKeyDown={(e) => {

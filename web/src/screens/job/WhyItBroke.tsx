@@ -18,6 +18,7 @@ export function WhyItBroke({ view }: { view: View }) {
 	const all = catalogue.data?.evidence ?? [];
 	const origin = all.find((q) => q.on === "pane");
 	const rest = all.filter((q) => q !== origin);
+	const asked = view.asks.find((a) => a.station === "assess");
 	const lead =
 		opening.find((q) => !diagnosis.evidence[q]) ?? why.next?.question;
 	const fixes = plan.steps.filter((s) => s.required);
@@ -36,6 +37,7 @@ export function WhyItBroke({ view }: { view: View }) {
 				evidence={diagnosis.evidence}
 				disabled={diagnosis.closed}
 				lead={lead}
+				lined={asked?.kind === "look" && asked.key === lead}
 				onAnswer={(q, a) => diagnosis.answered("evidence", q, a)}
 			/>
 			<Refusal error={diagnosis.error} />

@@ -93,7 +93,13 @@ export function useTape(view: View) {
 			localStorage.removeItem(`draft:tape:${view.pane.id}:${r.place}`);
 			clearText();
 			setHand(null);
-			pick(nextPlace(next, r.place));
+			const on = nextPlace(next, r.place);
+			setPicked({ walk, place: on });
+			// What nobody needs is asked for only where somebody picks it.
+			setTouched(
+				next.reckoning.walk.some((p) => p.place === on && p.needed) &&
+					!readingAt(next, on),
+			);
 		},
 		onError: (e) => {
 			if (e.conflict) void client.invalidateQueries({ queryKey: ["job", id] });

@@ -1,21 +1,22 @@
-import { useInfiniteQuery, useQueryClient } from "@tanstack/react-query";
+import { useInfiniteQuery } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
-import { Link, useNavigate } from "react-router";
-import { api, got, newKey, Refused } from "../../api/client";
-import type { Row } from "../../api/types";
+import { api, got } from "../../api/client";
 import { Page } from "../../app/Page";
-import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
-import { Refusal } from "../../parts/Refusal";
+import { Bring } from "./Bring";
+import { JobLine } from "./JobLine";
+import { type Order, ordered, type Which } from "./order";
 
-const pageSize = 40;
-type State = "open" | "signed" | "all";
+const pageSize = 100;
+type State = "open" | "signed" | "withdrawn" | "all";
 
 export function JobsScreen() {
 	const [words, setWords] = useState("");
 	const [state, setState] = useState<State>("open");
+	const [order, setOrder] = useState<Order>("newest");
+	const [which, setWhich] = useState<Which>("any");
 	const asked = useDeferredValue(words);
 	const jobs = useInfiniteQuery({
 		queryKey: ["jobs", asked, state],
@@ -36,7 +37,9 @@ export function JobsScreen() {
 		getNextPageParam: (last) =>
 			last.length === pageSize ? last.at(-1)?.id : undefined,
 	});
-	const rows = jobs.data?.pages.flat() ?? [];
+	const open = state === "open";
+	const all = jobs.data?.pages.flat() ?? [];
+	const rows = open ? ordered([...all], order, which) : all;
 	return (
 		<Page title="Jobs">
 			<div className="mb-5 grid items-end gap-5 md:grid-cols-[1fr_auto]">
@@ -54,16 +57,46 @@ export function JobsScreen() {
 					options={[
 						{ value: "open", label: "open" },
 						{ value: "signed", label: "signed off" },
+						{ value: "withdrawn", label: "withdrawn" },
 						{ value: "all", label: "all" },
 					]}
 				/>
 			</div>
+			{open && (
+				<div className="mb-4 flex flex-wrap gap-x-8 gap-y-3">
+					<Pick
+						label="Of the open ones"
+						value={which}
+						onChange={setWhich}
+						options={[
+							{ value: "any", label: "every one" },
+							{ value: "now", label: "somebody can go on" },
+							{ value: "waiting", label: "waiting" },
+							{ value: "late", label: "late" },
+						]}
+					/>
+					<Pick
+						label="In the order of"
+						value={order}
+						onChange={setOrder}
+						options={[
+							{ value: "newest", label: "newest" },
+							{ value: "promise", label: "promise" },
+							{ value: "station", label: "nearly done" },
+						]}
+					/>
+				</div>
+			)}
 			{jobs.isError && <p role="alert">{jobs.error.message}</p>}
 			{jobs.isSuccess && rows.length === 0 && (
 				<p className="py-6 text-xl">
 					{words
 						? `No job has “${words}” in it.`
-						: "No jobs here yet. Take in a pane and it appears in this list."}
+						: all.length > 0
+							? "No open job is like that."
+							: state === "withdrawn"
+								? "No job was withdrawn."
+								: "No jobs here yet. Take in a pane and it appears in this list."}
 				</p>
 			)}
 			<ol className="border-t border-rule">
@@ -78,82 +111,5 @@ export function JobsScreen() {
 			)}
 			<Bring />
 		</Page>
-	);
-}
-
-function JobLine({ row }: { row: Row }) {
-	return (
-		<li className="border-b border-rule">
-			<Link
-				to={`/jobs/${row.id}`}
-				className="grid min-h-16 grid-cols-[2.5rem_1fr] items-baseline gap-x-4 py-2.5 hover:bg-now-wash sm:grid-cols-[2.5rem_1fr_9rem]"
-			>
-				<span className="font-figure text-ink-2">{row.id}</span>
-				<span className="min-w-0">
-					<strong className="font-semibold">{row.object}</strong>
-					<span className="text-ink-2"> · {row.customer}</span>
-					{row.story && (
-						<span className="block truncate text-ink-2">{row.story}</span>
-					)}
-				</span>
-				<span className="max-sm:col-start-2 sm:text-right">
-					{row.signed
-						? "signed off"
-						: row.promised_at
-							? when(row.promised_at)
-							: "no promise"}
-				</span>
-			</Link>
-		</li>
-	);
-}
-
-/** A job that another shop carried over, as its JSON document. */
-function Bring() {
-	const go = useNavigate();
-	const client = useQueryClient();
-	const [error, setError] = useState<Refused | null>(null);
-	async function take(file: File) {
-		setError(null);
-		try {
-			const body = JSON.parse(await file.text());
-			const made = await got(
-				api.POST("/api/jobs/carried", {
-					params: { header: { "Idempotency-Key": newKey() } },
-					body,
-				}),
-			);
-			await client.invalidateQueries({ queryKey: ["jobs"] });
-			go(`/jobs/${made.id}`);
-		} catch (e) {
-			setError(
-				e instanceof Refused
-					? e
-					: new Refused({
-							title: "No document",
-							status: 422,
-							detail:
-								"This file is not a job document; choose one that was saved as “Job, JSON”.",
-						}),
-			);
-		}
-	}
-	return (
-		<div className="mt-8 max-w-[40em]">
-			<label className="inline-flex min-h-12 cursor-pointer items-center underline underline-offset-4 focus-within:outline-3 focus-within:outline-now">
-				Bring in a job from a document
-				<input
-					type="file"
-					accept="application/json,.json"
-					className="sr-only"
-					onChange={(e) => {
-						const file = e.target.files?.[0];
-						e.target.value = "";
-						if (file) void take(file);
-					}}
-				/>
-			</label>
-			<Refusal error={error} />
-		</div>
 	);
 }

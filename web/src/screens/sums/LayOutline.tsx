@@ -12,10 +12,13 @@ export function LayOutline({
 	outline,
 	doubt,
 	disabled,
+	pane,
 }: {
 	outline: OutlineShape;
 	doubt: number;
 	disabled: boolean;
+	/** It is the pane itself that was drawn round, its line taken off already. */
+	pane: boolean;
 }) {
 	const [open, setOpen] = useState(false);
 	const client = useQueryClient();
@@ -25,7 +28,12 @@ export function LayOutline({
 			got(
 				api.PUT("/api/jobs/{id}/outline", {
 					params: on(view),
-					body: { outline, doubt, version: view.pane.version },
+					body: {
+						outline,
+						doubt,
+						version: view.pane.version,
+						...(pane ? { trace: { along: "pane", pen: 0, lean: 0 } } : {}),
+					},
 				}),
 			),
 		onSuccess: (view) => {

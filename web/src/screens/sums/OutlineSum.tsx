@@ -71,6 +71,7 @@ export function OutlineSum() {
 								outline={result.data.whole}
 								doubt={result.data.doubt}
 								disabled={refused !== null}
+								pane={form.kind === "file" && form.trace?.along === "pane"}
 							/>
 						)}
 					</p>

@@ -171,6 +171,7 @@ function Side({
 						<LayOutline
 							outline={data.outline}
 							doubt={data.doubt}
+							pane={false}
 							disabled={false}
 						/>
 						<Button onClick={() => onOutline(data.outline, data.doubt)}>

@@ -10,6 +10,7 @@ import { blankWitness, WitnessRows, witnessed } from "../../parts/WitnessRows";
 
 const empty = {
 	clearance: 2,
+	radius: 0,
 	rows: [blankWitness("opening"), blankWitness("old")],
 };
 
@@ -25,6 +26,7 @@ export function WitnessSum() {
 				api.POST("/api/sums/witness", {
 					body: {
 						clearance: asked.clearance,
+						radius: asked.radius,
 						heard: asked.rows.map((r) => ({
 							...r,
 							kind: r.kind as "opening",
@@ -51,6 +53,16 @@ export function WitnessSum() {
 				error={error}
 			/>
 			<div className="mt-3 flex flex-wrap items-end gap-4">
+				{form.rows.some((r) => r.kind === "groove") && (
+					<div className="w-56">
+						<NumberField
+							label="radius of its corners, mm"
+							value={form.radius}
+							onChange={(radius) => set({ ...form, radius })}
+							error={error("radius")}
+						/>
+					</div>
+				)}
 				<div className="w-56">
 					<NumberField
 						label="clearance each side, mm"

@@ -4,7 +4,7 @@ import type { Today, Turn } from "../../api/types";
 import { Page } from "../../app/Page";
 import { span, when } from "../../app/when";
 import { useWho } from "../../app/who";
-import { MiniRoute } from "./MiniRoute";
+import { MiniRoute } from "../../bench/MiniRoute";
 
 /** What do I do now? One sentence, then the rest of the day. */
 export function TodayScreen() {

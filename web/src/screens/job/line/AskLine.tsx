@@ -2,7 +2,9 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Ask, View } from "../../../api/types";
 import { Band } from "../../../app/Band";
+import { fine } from "../../../app/fine";
 import { when } from "../../../app/when";
+import type { Tape } from "../useTape";
 import type { AskTools } from "./useAsk";
 
 /** What the key that answers says. */
@@ -25,21 +27,23 @@ export function AskLine({
 	tools,
 	to,
 	onSign,
+	tape,
 }: {
 	view: View;
 	ask: Ask;
 	tools: AskTools;
 	to: (station: string) => string;
 	onSign: () => void;
+	tape: Tape;
 }) {
 	const quiet = ask.kind === "wait" || ask.kind === "nothing";
 	return (
 		<div>
-			<LineSays tools={tools} />
+			<LineSays tools={tools} tape={tape} />
 			<Band>
 				<div
-					data-ask={ask.kind}
-					data-ask-key={ask.key}
+					data-line={ask.kind}
+					data-line-key={ask.key}
 					className={`-mr-3 flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2 sm:-mr-6 sm:px-6 ${quiet ? "text-on-band" : "bg-tape text-on-tape"}`}
 				>
 					<p className="min-w-0 flex-1 basis-40 leading-5">
@@ -98,7 +102,7 @@ function Answer({
 				</a>
 				<fieldset className="flex flex-wrap gap-2 max-sm:hidden">
 					<legend className="sr-only">{ask.says}</legend>
-					{ask.answers?.map((a) => (
+					{ask.answers?.map((a, n) => (
 						<button
 							key={a.id}
 							type="button"
@@ -106,6 +110,9 @@ function Answer({
 							className="min-h-12 border-2 border-on-tape px-3 font-semibold"
 							onClick={() => tools.look(a.id)}
 						>
+							<span aria-hidden="true" className="mr-2 text-sm opacity-70">
+								{n + 1}
+							</span>
 							{a.say}
 						</button>
 					))}
@@ -146,6 +153,8 @@ function Answer({
 						onChange={(e) => setValue(e.target.value)}
 						inputMode="decimal"
 						autoComplete="off"
+						// biome-ignore lint/a11y/noAutofocus: the number is the one thing that is asked for
+						autoFocus={fine()}
 						className="font-figure min-h-12 w-24 border-b-2 border-on-tape bg-transparent px-2 text-2xl font-semibold outline-none"
 					/>
 					{ask.unit}
@@ -177,7 +186,7 @@ function Answer({
 }
 
 /** What was refused, or the way back from the last answer. */
-function LineSays({ tools }: { tools: AskTools }) {
+function LineSays({ tools, tape }: { tools: AskTools; tape: Tape }) {
 	const line =
 		"flex min-h-12 flex-wrap items-center gap-x-5 gap-y-1 px-4 py-1.5 sm:px-7";
 	if (tools.error) {
@@ -189,7 +198,20 @@ function LineSays({ tools }: { tools: AskTools }) {
 			</p>
 		);
 	}
-	if (!tools.undo) return null;
+	if (!tools.undo && !tape.undo) return null;
+	if (!tools.undo) {
+		return (
+			<p className={`${line} border-t border-rule text-ink-2`}>
+				<button
+					type="button"
+					className="min-h-11 font-semibold underline underline-offset-4"
+					onClick={tape.takeBack}
+				>
+					Undo the last reading
+				</button>
+			</p>
+		);
+	}
 	return (
 		<p className={`${line} border-t border-rule text-ink-2`}>
 			<span className="min-w-0 truncate">{tools.undo.says}: noted.</span>

@@ -1,4 +1,3 @@
-import { useState } from "react";
 import { api, got, type Refused } from "../../../api/client";
 import { on, useJobWrite } from "../../../api/hooks";
 import type { Ask, View } from "../../../api/types";
@@ -7,7 +6,7 @@ import { useDiagnosis } from "../useDiagnosis";
 type Call = (view: View) => Promise<View>;
 
 /** How the last answer is taken back: from the job as it was after it. */
-type Undo = { says: string; call: Call };
+export type Undo = { says: string; call: Call };
 
 const step =
 	(key: string, outcome: "done" | "open"): Call =>
@@ -126,9 +125,16 @@ function callsOf(ask: Ask, view: View, value?: number): [Call, Call | null] {
 	}
 }
 
-/** The one next thing of a station, how it is answered, and the way back. */
-export function useAsk(view: View, ask: Ask) {
-	const [undo, setUndo] = useState<Undo | null>(null);
+/**
+ * The one next thing of a station, how it is answered, and the way back. Where
+ * an answer leaves nothing open here, the screen goes on to where something is.
+ */
+export function useAsk(
+	view: View,
+	ask: Ask,
+	[undo, setUndo]: [Undo | null, (u: Undo | null) => void],
+	onward: (station: string) => void,
+) {
 	const diagnosis = useDiagnosis(view);
 	const write = useJobWrite<Call>(view, (call) => call(view));
 	function answer(value?: number) {
@@ -139,7 +145,11 @@ export function useAsk(view: View, ask: Ask) {
 		}
 		const [call, away] = callsOf(ask, view, value);
 		write.mutate(call, {
-			onSuccess: () => setUndo(away && { says: ask.says, call: away }),
+			onSuccess: (next) => {
+				setUndo(away && { says: ask.says, call: away });
+				const then = next.asks.find((a) => a.station === ask.station);
+				if (then?.kind === "go" && then.to) onward(then.to);
+			},
 		});
 	}
 	function look(id: string) {

@@ -4,6 +4,7 @@ export type Keys = {
 	next: () => void;
 	before: () => void;
 	done: () => void;
+	pick: (n: number) => void;
 	undo: () => void;
 	pane: () => void;
 	find: () => void;
@@ -13,6 +14,7 @@ export type Keys = {
 /** The keys of the bench, as the sheet of keys names them. */
 export const named: { key: string; says: string; does: keyof Keys }[] = [
 	{ key: "Enter", says: "answer the line", does: "done" },
+	{ key: "1–9", says: "the answer of that number", does: "pick" },
 	{ key: "u", says: "undo the last answer", does: "undo" },
 	{ key: "n", says: "next station", does: "next" },
 	{ key: "b", says: "station before", does: "before" },
@@ -34,10 +36,12 @@ export function useKeys(keys: Keys) {
 			// A button or a link that has the focus takes Enter for itself.
 			if (e.key === "Enter" && at.closest("button, a, summary, [role=button]"))
 				return;
+			const digit = /^[1-9]$/.test(e.key) ? Number(e.key) : 0;
 			const key = named.find((k) => k.key === e.key);
-			if (!key) return;
+			if (!key && !digit) return;
 			e.preventDefault();
-			latest.current[key.does]();
+			if (digit) latest.current.pick(digit);
+			else if (key && key.does !== "pick") latest.current[key.does]();
 		}
 		window.addEventListener("keydown", pressed);
 		return () => window.removeEventListener("keydown", pressed);

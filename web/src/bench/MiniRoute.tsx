@@ -1,4 +1,4 @@
-import type { Leg } from "../../api/types";
+import type { Leg } from "../api/types";
 
 /** The score line of a job in small: how far it has been snapped off. */
 export function MiniRoute({ legs }: { legs: Leg[] }) {

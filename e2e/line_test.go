@@ -1,0 +1,335 @@
+package e2e
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+)
+
+// stoveReadings are what a technician reads of a stove's door, by the place that
+// the line asks for.
+var stoveReadings = map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242", "height_right": "242",
+	"ledge": "14", "bracket_reach": "16"}
+
+// asked is what the line asks for now.
+type asked struct{ Kind, Key, Unit, Says, Place string }
+
+// line waits until the line asks for something else than before, and tells what.
+func (g *page) line(before asked) asked {
+	g.t.Helper()
+	const read = `(() => {
+  const tape = document.querySelector('label[for="tape-line"]');
+  const band = document.querySelector("[data-line]");
+  if (tape) return {Kind: "reading", Key: tape.innerText, Says: tape.innerText, Unit: "", Place: ""};
+  if (!band) return {Kind: "", Key: "", Says: "", Unit: "", Place: ""};
+  return {Kind: band.dataset.line, Key: band.dataset.lineKey ?? "", Says: band.innerText,
+    Unit: band.querySelector("input") ? "number" : "", Place: location.pathname};
+})()`
+	g.until("the line to ask for something", fmt.Sprintf(`(() => { const a = %s; return a.Kind !== "" && JSON.stringify(a) !== %q })()`,
+		read, fmt.Sprintf(`{"Kind":%q,"Key":%q,"Says":%s,"Unit":%q,"Place":%q}`, before.Kind, before.Key, quoted(before.Says),
+			before.Unit, before.Place)))
+	return ask[asked](g, read)
+}
+
+func quoted(s string) string {
+	return `"` + strings.NewReplacer(`\`, `\\`, `"`, `\"`, "\n", `\n`, "\t", `\t`).Replace(s) + `"`
+}
+
+// placeOf is the reading that belongs to the name in the line.
+func (g *page) placeOf(job int, name string) string {
+	return ask[string](g, fmt.Sprintf(
+		`fetch("/api/jobs/%d").then(r => r.json()).then(v => v.reckoning.walk.find(w => w.name === %q)?.place ?? "")`, job, name))
+}
+
+// limitOf is a number that passes a check.
+func (g *page) limitOf(job int, check string) string {
+	return ask[string](g, fmt.Sprintf(
+		`fetch("/api/jobs/%d").then(r => r.json()).then(v => String(v.checks.find(c => c.key === %q).limit.value))`, job, check))
+}
+
+// byKeys walks a job to its signature with keys alone and counts them; a length or
+// a number counts as one.
+func byKeys(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	job := g.taken("Sauna stove, by keys alone", "clip-heat", "fire")
+	g.goTo(fmt.Sprintf("/jobs/%d", job))
+	keys := 0
+	press := func(k string) {
+		g.do(chromedp.KeyEvent(k))
+		keys++
+	}
+	var a asked
+	for range 120 {
+		a = g.line(a)
+		switch a.Kind {
+		case "reading":
+			text := stoveReadings[g.placeOf(job, a.Key)]
+			if text == "" {
+				t.Fatalf("the line asks for %q, which nobody reads", a.Key)
+			}
+			g.until("the tape in hand", `document.activeElement?.id === "tape-line"`)
+			g.do(chromedp.KeyEvent(text))
+			keys++
+			press(kb.Enter)
+		case "look":
+			press("1")
+		case "check":
+			if a.Unit != "" {
+				g.until("the field in hand", `document.activeElement?.closest("[data-line]")`)
+				g.do(chromedp.KeyEvent(g.limitOf(job, a.Key)))
+				keys++
+			}
+			press(kb.Enter)
+		case "sign":
+			press(kb.Enter)
+			g.until("the signature in hand", `document.activeElement?.hasAttribute("data-sign")`)
+			press(kb.Enter)
+			g.sees("is signed.")
+			t.Logf("a stove's pane by keys alone: %d keys", keys)
+			if keys > 70 {
+				t.Errorf("%d keys", keys)
+			}
+			return
+		case "go": // the screen goes on by itself
+		case "wait", "nothing":
+			t.Fatalf("nothing answers %q", a.Says)
+		default:
+			press(kb.Enter)
+		}
+	}
+	t.Errorf("not signed after %d keys, at %+v", keys, a)
+}
+
+// byThumb walks a job to its signature at the width of a phone by thumb alone. At
+// every station picture, what is asked and what answers it lie on the first screen.
+func byThumb(t *testing.T, p *program) {
+	g := open(t, p)
+	g.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateTouch))
+	g.signIn("tor")
+	job := g.taken("Sauna stove, by thumb alone", "clip-heat", "fire")
+	g.goTo(fmt.Sprintf("/jobs/%d", job))
+	taps := 0
+	tap := func(selector string) {
+		g.pressAt(selector)
+		taps++
+	}
+	seen := map[string]bool{}
+	var a asked
+	for range 160 {
+		a = g.line(a)
+		if station := ask[string](g, `document.querySelector("[aria-current=step]")?.innerText.split("\n")[0] ?? ""`); station != "" && !seen[station] {
+			seen[station] = true
+			if bad := ask[string](g, inReach); bad != "" {
+				t.Errorf("%s: %s", station, bad)
+			}
+		}
+		switch a.Kind {
+		case "reading":
+			text := stoveReadings[g.placeOf(job, a.Key)]
+			if ask[bool](g, `!document.querySelector("section[aria-label=Pad]")`) {
+				g.press("½ pad")
+				taps++
+			}
+			for _, k := range text {
+				tap(fmt.Sprintf(`section[aria-label=Pad] button[data-key=%q]`, string(k)))
+			}
+			tap(`footer form button[type=submit]`)
+		case "look":
+			tap(`[data-line] a`)
+			tap(`#why-it-broke [role=radio]`)
+		case "check":
+			if a.Unit != "" {
+				g.do(chromedp.SendKeys("[data-line] input", g.limitOf(job, a.Key)))
+				tap(`[data-line] button[type=submit]`)
+				taps++
+				continue
+			}
+			tap(`[data-line] button`)
+		case "sign":
+			tap(`[data-line] button`)
+			tap(`[data-sign]`)
+			g.sees("is signed.")
+			t.Logf("a stove's pane by thumb alone: %d taps", taps)
+			if len(seen) < 8 {
+				t.Errorf("only %v were seen", seen)
+			}
+			return
+		case "go":
+		case "wait", "nothing":
+			t.Fatalf("nothing answers %q", a.Says)
+		default:
+			tap(`[data-line] [data-answer]`)
+		}
+	}
+	t.Errorf("not signed after %d taps, at %+v", taps, a)
+}
+
+// inReach says what of picture, line and its keys does not lie on the first screen,
+// or is too small for a thumb.
+const inReach = `(() => {
+  const out = [];
+  const lit = document.querySelector(".lit")?.getBoundingClientRect();
+  if (!lit || lit.top > 300 || lit.bottom > 800) out.push("the picture runs from " + lit?.top + " to " + lit?.bottom);
+  const band = document.querySelector("footer").getBoundingClientRect();
+  if (band.bottom > 845) out.push("the line ends at " + band.bottom);
+  for (const b of document.querySelectorAll("footer button, footer a")) {
+    const r = b.getBoundingClientRect();
+    if (r.width === 0) continue;
+    if (r.right > 391 || r.bottom > 845) out.push((b.innerText || b.ariaLabel) + " lies outside");
+    if (r.height < 44) out.push((b.innerText || b.ariaLabel) + " is " + r.height + " px high");
+  }
+  if (document.documentElement.scrollWidth > 390) out.push("it scrolls sideways");
+  return out.join("; ");
+})()`
+
+// What goes before what is said by tapping two pieces, seen as an arrow, and taken
+// away alike.
+func arrows(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/jobs/2/strip")
+	g.until("the pieces", `document.querySelectorAll("[data-piece]").length > 4`)
+	pair := ask[[]string](g, `[...document.querySelectorAll("[data-piece]")].map(p => p.dataset.piece).slice(0, 2)`)
+	at := func(id string) string { return fmt.Sprintf(`[data-piece=%q]`, id) }
+	arrow := fmt.Sprintf(`document.querySelector('[data-goes="%s %s"]')`, pair[0], pair[1])
+	both := func() {
+		g.pressAt(at(pair[0]))
+		g.until("the first in hand", fmt.Sprintf(`document.querySelector(%q).getAttribute("aria-pressed") === "true"`, at(pair[0])))
+		g.pressAt(at(pair[1]))
+	}
+	both()
+	g.until("the arrow", arrow)
+	g.accessible("the object in pieces")
+	both()
+	g.until("no arrow", "!"+arrow)
+	// A ring of waits is refused in words, and nothing is changed.
+	both()
+	g.until("the arrow again", arrow)
+	g.pressAt(at(pair[1]))
+	g.pressAt(at(pair[0]))
+	g.sees("wait for each other in a ring")
+	both()
+	g.until("none again", "!"+arrow)
+}
+
+// Who else says the size is heard beside the opening; a stock size that fits is
+// taken in one tap, and given back.
+func heardAndStock(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	job := g.taken("Greenhouse, a light with its neighbours", "putty-points", "weather")
+	for place, text := range map[string]string{"width_top": "616", "width_bottom": "616", "height_left": "463", "height_right": "463",
+		"ledge": "13"} {
+		g.call("PUT", fmt.Sprintf("/api/jobs/%d/readings/%s", job, place),
+			fmt.Sprintf(`{"text": %q, "instrument": "rule", "version": 0}`, text))
+	}
+	g.call("PUT", fmt.Sprintf("/api/jobs/%d/choice", job), `{"material": "annealed", "thickness": 3}`)
+	g.goTo(fmt.Sprintf("/jobs/%d/measure", job))
+	g.press("Somebody else says it")
+	g.fill("width", "twelve")
+	g.press("Keep who says it")
+	g.until("what is wrong, at the field", `document.querySelector("section[aria-label='Who else says the size'] [role=alert]")`)
+	g.refill("width", "617")
+	g.press("Keep who says it")
+	g.sees("one of them is wrong")
+	g.accessible("who else says the size")
+	g.goTo(fmt.Sprintf("/jobs/%d/source", job))
+	g.sees("A stock size fits: 610.0 × 457.0 mm, greenhouse, 24 × 18 in")
+	g.press("Take the stock size")
+	g.sees("stock size 610.0 × 457.0 mm in 3 mm annealed glass, as it comes")
+	g.accessible("a stock size")
+	g.press("Have one made to size instead")
+	g.sees("A stock size fits")
+	g.goTo("/book/stock")
+	g.sees("610 × 457 mm, greenhouse")
+	g.accessible("stock sizes")
+}
+
+// A pane traced round its edge is the pane: its size is that of the line less the
+// pen, and no clearance comes off it.
+func tracedPattern(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	job := g.taken("Tram, a rear light traced on card", "locking-gasket", "weather")
+	g.goTo("/sums/outline")
+	g.until("the file field", `document.querySelector("section[aria-label='An outline'] input[type=file]")`)
+	ask[any](g, fmt.Sprintf(
+		`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "card.svg")); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`,
+		`<svg width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M0 0H302V202H0Z"/></svg>`))
+	g.press("○ round the old pane")
+	g.until("the pen taken off", `document.querySelector("[data-outline]")?.innerText.includes("300.0 mm")`)
+	g.press("Lay it on a job's table")
+	g.fill("Which open job?", "a rear light traced on card")
+	g.pressAt(fmt.Sprintf(`[data-job="%d"]`, job))
+	g.press("Lay it on the table")
+	g.until("the job's table", fmt.Sprintf(`location.pathname === "/jobs/%d/measure"`, job))
+	g.until("the pane itself ordered", `document.querySelector("[data-order]")?.dataset.order === "300 200"`)
+	g.goTo(fmt.Sprintf("/jobs/%d/source", job))
+	g.sees("its opening was not read")
+}
+
+// A job that came to nothing leaves the open ones and can be taken up again; the
+// same is taken in again with a tap.
+func withdrawn(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	job := g.taken("Kiln, taken in by mistake", "clip-heat", "kiln")
+	g.goTo(fmt.Sprintf("/jobs/%d/assess", job))
+	g.press("copy or withdraw")
+	g.accessible("the job")
+	g.press("Withdraw: taken in twice")
+	g.sees("Withdrawn by Tor Vanning: taken in twice")
+	g.accessible("a withdrawn job")
+	g.goTo("/jobs")
+	g.until("the open ones", `document.querySelectorAll("[data-listed]").length > 10`)
+	listed := fmt.Sprintf(`document.querySelector('[data-listed="%d"]')`, job)
+	if ask[bool](g, listed+" !== null") {
+		t.Error("a withdrawn job stands among the open ones")
+	}
+	g.accessible("jobs")
+	g.press("○ waiting")
+	g.until("those that wait", `[...document.querySelectorAll("[data-listed]")].every(l => l.innerText.includes("waits for")) && document.querySelector("[data-listed]")`)
+	g.press("○ withdrawn")
+	g.until("the withdrawn one", listed)
+	g.pressAt(fmt.Sprintf(`[data-listed="%d"] a`, job))
+	g.press("Take it up again")
+	g.until("taken up", `!document.body.innerText.includes("Withdrawn by")`)
+	g.press("copy or withdraw")
+	g.press("Take it in again")
+	g.until("another job", fmt.Sprintf(`/^\/jobs\/\d+/.test(location.pathname) && !location.pathname.startsWith("/jobs/%d")`, job))
+	g.sees("Kiln, taken in by mistake")
+}
+
+// Screws are counted off one by one on the drawing, pass by pass; undo takes one
+// back, and another screen sees it.
+func countedOff(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	job := g.taken("Sauna stove, screws counted off", "clip-heat", "fire")
+	for place, text := range stoveReadings {
+		g.call("PUT", fmt.Sprintf("/api/jobs/%d/readings/%s", job, place), fmt.Sprintf(`{"text": %q, "instrument": "rule", "version": 0}`, text))
+	}
+	for _, s := range []string{"gasket-on", "pane-in"} {
+		g.call("PUT", fmt.Sprintf("/api/jobs/%d/steps/%s", job, s), `{"outcome": "done"}`)
+	}
+	g.goTo(fmt.Sprintf("/jobs/%d/set", job))
+	other := open(t, p)
+	other.signIn("mira")
+	other.goTo(fmt.Sprintf("/jobs/%d/set", job))
+	g.sees("Screw 1 touches")
+	for n := range 5 {
+		g.pressAt(`[data-screw-drawn][data-state=now]`)
+		g.until("the next screw", fmt.Sprintf(`!document.querySelector("[data-line]").innerText.includes("Screw %d %s")`, n%4+1,
+			[]string{"touches", "is snug"}[n/4]))
+	}
+	g.sees("Screw 2 is snug")
+	g.accessible("screws counted off")
+	other.sees("Screw 2 is snug")
+	g.press("Undo")
+	g.sees("Screw 1 is snug")
+	other.sees("Screw 1 is snug")
+}

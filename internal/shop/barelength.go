@@ -1,0 +1,38 @@
+package shop
+
+import (
+	"fmt"
+	"regexp"
+	"strings"
+
+	"freshshard/core/fault"
+	"freshshard/core/length"
+	"freshshard/internal/record"
+)
+
+// bare is a length without a unit.
+var bare = regexp.MustCompile(`^[0-9]+([.,][0-9]+)?$`)
+
+// pattern is how many readings make one: a single one in the other unit does not.
+const pattern = 2
+
+// ownUnit asks about a bare number where everything else of the pane was said in the
+// other unit: 5 after 62 1/2 may be either. A fraction says by itself that it is
+// inches.
+func ownUnit(p *record.Pane, r length.Reading, shop length.Unit) error {
+	text := strings.TrimSpace(r.Text)
+	if len(p.Readings) < pattern || !bare.MatchString(text) {
+		return nil
+	}
+	for _, o := range p.Readings {
+		if o.Reading.Imperial == (shop == length.IN) {
+			return nil
+		}
+	}
+	there, here := "inches", "mm"
+	if shop == length.IN {
+		there, here = "mm", "inches"
+	}
+	return fault.New("text", fmt.Sprintf("the other readings of this pane are in %s, and a bare %s would be taken as %s", there, text,
+		here), fmt.Sprintf("say which: %s mm or %s in", text, text))
+}

@@ -1,0 +1,55 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { api, got, newKey, Refused } from "../../api/client";
+import { Refusal } from "../../parts/Refusal";
+
+/** A job that another shop carried over, as its JSON document. */
+export function Bring() {
+	const go = useNavigate();
+	const client = useQueryClient();
+	const [error, setError] = useState<Refused | null>(null);
+	async function take(file: File) {
+		setError(null);
+		try {
+			const body = JSON.parse(await file.text());
+			const made = await got(
+				api.POST("/api/jobs/carried", {
+					params: { header: { "Idempotency-Key": newKey() } },
+					body,
+				}),
+			);
+			await client.invalidateQueries({ queryKey: ["jobs"] });
+			go(`/jobs/${made.id}`);
+		} catch (e) {
+			setError(
+				e instanceof Refused
+					? e
+					: new Refused({
+							title: "No document",
+							status: 422,
+							detail:
+								"This file is not a job document; choose one that was saved as “Job, JSON”.",
+						}),
+			);
+		}
+	}
+	return (
+		<div className="mt-8 max-w-[40em]">
+			<label className="inline-flex min-h-12 cursor-pointer items-center underline underline-offset-4 focus-within:outline-3 focus-within:outline-now">
+				Bring in a job from a document
+				<input
+					type="file"
+					accept="application/json,.json"
+					className="sr-only"
+					onChange={(e) => {
+						const file = e.target.files?.[0];
+						e.target.value = "";
+						if (file) void take(file);
+					}}
+				/>
+			</label>
+			<Refusal error={error} />
+		</div>
+	);
+}
