@@ -333,3 +333,48 @@ func countedOff(t *testing.T, p *program) {
 	g.sees("Screw 1 is snug")
 	other.sees("Screw 1 is snug")
 }
+
+// Eight pictures in a row become eight lines in their order; words come later, and a
+// screw that was named counts like any other.
+func eightPhotos(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	job := g.taken("Deck oven, stripped with gloves on", "channel-front", "oven")
+	g.goTo(fmt.Sprintf("/jobs/%d/strip", job))
+	g.until("the camera", `document.querySelector("input[type=file][multiple]")`)
+	ask[any](g, `(async () => {
+  const d = new DataTransfer();
+  for (let n = 0; n < 8; n++) {
+    const c = document.createElement("canvas");
+    c.width = 320; c.height = 240;
+    const x = c.getContext("2d");
+    x.fillStyle = "hsl(" + n * 40 + " 50% 60%)";
+    x.fillRect(0, 0, 320, 240);
+    const b = await new Promise(r => c.toBlob(r, "image/jpeg"));
+    d.items.add(new File([b], n + ".jpg", {type: "image/jpeg"}));
+  }
+  const i = document.querySelector("input[type=file][multiple]");
+  i.files = d.files;
+  i.dispatchEvent(new Event("change", {bubbles: true}));
+})()`)
+	g.until("eight lines, each with its picture",
+		`document.querySelectorAll("[data-strip]").length === 8 && [...document.querySelectorAll("[data-strip]")].every(l => l.querySelectorAll("[data-photo]").length === 1)`)
+	g.until("eight pieces on the table", `document.querySelectorAll("[data-piece]").length === 8`)
+	g.accessible("a strip log of pictures")
+	first := `document.querySelector("[data-strip]").innerText`
+	g.press("say what it is")
+	g.fill("What is it?", "shell screw")
+	g.press("○ fasteners")
+	g.refill("How many", "4")
+	g.fill("Drive", "square 2")
+	g.accessible("a line corrected")
+	g.press("Keep it so")
+	g.until("the words", first+`.includes("4 × shell screw")`)
+	g.sees("screw, square 2")
+	if n := ask[int](g, `document.querySelectorAll("[data-strip] button").length && [...document.querySelectorAll("[data-strip] button")].filter(b => b.innerText === "say what it is").length`); n != 7 {
+		t.Errorf("%d lines without words", n)
+	}
+	g.press("Note what came off")
+	g.press("Same as the last")
+	g.until("the last one's name", `[...document.querySelectorAll("[role=dialog] input")].some(i => i.value === "picture 8")`)
+}

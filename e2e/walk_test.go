@@ -56,6 +56,7 @@ func TestDemo(t *testing.T) {
 	t.Run("heard and stock", func(t *testing.T) { heardAndStock(t, p) })
 	t.Run("traced pattern", func(t *testing.T) { tracedPattern(t, p) })
 	t.Run("withdrawn", func(t *testing.T) { withdrawn(t, p) })
+	t.Run("eight photos", func(t *testing.T) { eightPhotos(t, p) })
 	t.Run("counted off", func(t *testing.T) { countedOff(t, p) })
 	t.Run("stuck again", func(t *testing.T) { stuckAgain(t, p) })
 	t.Run("own values", func(t *testing.T) { ownValues(t, p) })

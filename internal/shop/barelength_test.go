@@ -14,9 +14,12 @@ func TestOwnUnit(t *testing.T) {
 	pane := func(imperial ...bool) *record.Pane {
 		p := &record.Pane{}
 		for _, i := range imperial {
-			p.Readings = append(p.Readings, record.Reading{Reading: length.Reading{Value: 100, Imperial: i}})
+			p.Readings = append(p.Readings, record.Reading{Instrument: length.Tape, Reading: length.Reading{Value: 100, Imperial: i}})
 		}
 		return p
+	}
+	if err := ownUnit(pane(true, true), length.Reading{Text: "5"}, length.Caliper, length.MM); err != nil {
+		t.Errorf("another instrument: %v", err)
 	}
 	for _, c := range []struct {
 		name string
@@ -37,7 +40,7 @@ func TestOwnUnit(t *testing.T) {
 		{"a shop in inches, after inches", pane(true, true), "5", length.IN, false},
 		{"with its doubt", pane(true, true), "5 ±1", length.MM, false},
 	} {
-		err := ownUnit(c.pane, length.Reading{Text: c.text}, c.shop)
+		err := ownUnit(c.pane, length.Reading{Text: c.text}, length.Tape, c.shop)
 		if (err != nil) != c.asks || err != nil && fault.Of(err).Field != "text" {
 			t.Errorf("%s: %v", c.name, err)
 		}

@@ -68,7 +68,7 @@ func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.
 		if err != nil {
 			return store.Change{}, err
 		}
-		if err := ownUnit(p, r, shop.Unit); err != nil {
+		if err := ownUnit(p, r, in.Instrument, shop.Unit); err != nil {
 			return store.Change{}, err
 		}
 		if err := possible(j, p, place, r); err != nil {

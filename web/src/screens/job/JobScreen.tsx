@@ -93,7 +93,7 @@ function Station({
 	}
 	function done() {
 		if (ask.kind === "go" && ask.to) go(to(ask.to));
-		else if (ask.kind === "sign") sign();
+		else if (ask.kind === "sign") sign(true);
 		else if (answerable(ask)) tools.answer();
 	}
 	useKeys({
@@ -164,7 +164,7 @@ function Station({
 					ask={ask}
 					tools={tools}
 					to={to}
-					onSign={sign}
+					onSign={() => sign()}
 					tape={tape}
 				/>
 			)}
@@ -173,10 +173,14 @@ function Station({
 }
 
 /** Where the signature stands. */
-function sign() {
+function sign(byKey = false) {
 	const at = document.getElementById("sign-off");
 	at?.scrollIntoView({ block: "center" });
-	at?.querySelector<HTMLButtonElement>("[data-sign]")?.focus();
+	const take = () =>
+		at?.querySelector<HTMLButtonElement>("[data-sign]")?.focus();
+	// The key that asked for it must be let go before one can sign.
+	if (byKey) window.addEventListener("keyup", take, { once: true });
+	else take();
 }
 
 const nothing: Ask = { station: "prove", kind: "nothing", says: "" };

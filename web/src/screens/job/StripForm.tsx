@@ -52,8 +52,25 @@ const drives = [
 	"7 mm",
 	"8 mm",
 	"10 mm",
+	"square 2",
+	"hex 3/16 in",
+	"5/16 in head",
+	"T20 with pin",
+	"clutch",
 ];
-const sizes = ["M3", "M4", "M5", "M6", "3.5", "4.2", "4.8"];
+const sizes = [
+	"M3",
+	"M4",
+	"M5",
+	"M6",
+	"3.5",
+	"4.2",
+	"4.8",
+	"No. 6",
+	"No. 8",
+	"No. 10",
+	"1/4-20",
+];
 const threads: Option<"machine" | "self-tapping" | "wood">[] = [
 	{ value: "machine", label: "machine" },
 	{ value: "self-tapping", label: "self-tapping" },
@@ -86,6 +103,9 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 				{view.job.strip.length > 0 &&
 					`, the last: ${view.job.strip.at(-1)?.entry.what}`}
 			</p>
+			{view.job.strip.length > 0 && (
+				<Button onClick={() => set(likeLast(view))}>Same as the last</Button>
+			)}
 			<Pick
 				label="Kind"
 				value={draft.kind}
@@ -160,6 +180,22 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 	);
 }
 
+/** How the last one was held, for the next one that is like it. */
+function likeLast(view: View): Partial<StripDraft> {
+	const last = view.job.strip.at(-1)?.entry;
+	if (!last) return {};
+	return {
+		kind: last.kind,
+		what: last.what,
+		how: last.held.how,
+		drive: last.held.drive ?? "",
+		size: last.held.size ?? "",
+		thread: last.held.thread ?? "",
+		length: last.held.length ? String(last.held.length) : "",
+		fate: last.fate,
+	};
+}
+
 export function dotsOf(view: View) {
 	return view.job.strip.flatMap((r) =>
 		r.entry.spot
@@ -209,6 +245,12 @@ function ScrewFields({ draft, set }: Part) {
 					value={draft.drive}
 					options={options(drives)}
 					onChange={(drive) => set({ drive })}
+				/>
+				<TextField
+					label="Or in words"
+					value={draft.drive}
+					onChange={(drive) => set({ drive })}
+					maxLength={20}
 				/>
 			</Choice>
 			<Choice title="Size">

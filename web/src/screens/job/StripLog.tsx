@@ -7,8 +7,11 @@ import { PackStack } from "../../bench/PackStack";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
+import { CorrectEntry } from "./CorrectEntry";
+import { PhotoFirst } from "./PhotoFirst";
 import { Photos } from "./Photos";
 import { dotsOf, StripForm } from "./StripForm";
+import { unnamed } from "./usePhotoLines";
 import { type StripTools, useStrip } from "./useStrip";
 
 /** What came off, in the order in which it came off. */
@@ -21,9 +24,12 @@ export function StripLog({ view }: { view: View }) {
 			<h2 className="font-semibold">What came off</h2>
 			{!job.signed && (
 				<>
-					<Button kind="now" className="my-2" onClick={() => setNoting(true)}>
-						Note what came off
-					</Button>
+					<div className="flex flex-wrap items-center gap-x-3">
+						<Button kind="now" className="my-2" onClick={() => setNoting(true)}>
+							Note what came off
+						</Button>
+						<PhotoFirst view={view} />
+					</div>
 					<Sheet
 						title="What came off?"
 						open={noting}
@@ -60,6 +66,8 @@ function EntryLine({
 	strip: StripTools;
 }) {
 	const { entry, version } = record;
+	const [correcting, setCorrecting] = useState(false);
+	const nameless = unnamed.test(entry.what);
 	const line = view.strip.back.find((l) => l.id === entry.id);
 	const under = (entry.captures ?? []).map(
 		(c) => view.job.strip.find((r) => r.entry.id === c)?.entry.what ?? c,
@@ -104,8 +112,23 @@ function EntryLine({
 				</p>
 			))}
 			<Photos view={view} entry={entry.id} what={entry.what} />
-			{!view.job.signed && (
-				<p className="flex gap-4 text-[15px]">
+			{correcting && (
+				<CorrectEntry
+					entry={entry}
+					version={version}
+					strip={strip}
+					onDone={() => setCorrecting(false)}
+				/>
+			)}
+			{!view.job.signed && !correcting && (
+				<p className="flex flex-wrap gap-x-4 text-[15px]">
+					<button
+						type="button"
+						className={`${act} ${nameless ? "font-semibold" : ""}`}
+						onClick={() => setCorrecting(true)}
+					>
+						{nameless ? "say what it is" : "correct"}
+					</button>
 					{entry.count > 1 && (
 						<button
 							type="button"

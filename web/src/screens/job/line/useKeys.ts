@@ -29,7 +29,9 @@ export function useKeys(keys: Keys) {
 	latest.current = keys;
 	useEffect(() => {
 		function pressed(e: KeyboardEvent) {
-			if (e.ctrlKey || e.metaKey || e.altKey || e.defaultPrevented) return;
+			// A key that is held down answers once.
+			if (e.repeat || e.ctrlKey || e.metaKey || e.altKey || e.defaultPrevented)
+				return;
 			const at = e.target as HTMLElement;
 			if (at.closest("input, textarea, select, [role=dialog], [role=menu]"))
 				return;
