@@ -118,7 +118,7 @@ func TestTwoPeople(t *testing.T) {
 	}
 }
 
-// The questions lead to each of the seventeen families, in three taps at most,
+// The questions lead to each of the eighteen families, in three taps at most,
 // and to nothing else.
 func TestQuestionsLeadToEveryFamily(t *testing.T) {
 	byKey := map[string]Question{}

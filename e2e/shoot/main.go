@@ -36,30 +36,35 @@ const stoveDraft = `{"key":"a-key-for-a-picture","customer":null,"name":"Oda Mar
 // sashDraft is a sash whose second column is broken.
 const sashDraft = `{"across":{"lights":["250; 250.4","","25.1cm"],"bars":["20",""],"first":"50","last":"50","whole":"890","alike":true},"down":{"lights":["180","9 13/16","181"],"bars":["20",""],"first":"55","last":"","whole":"","alike":true},"instrument":"tape"}`
 
+// screwsCounted lays a pane in and counts two screws of the second pass off.
+const screwsCounted = `(async () => {
+  const put = (path, body) => fetch("/api/jobs/2/" + path, {method: "PUT", headers: {"Content-Type": "application/json"}, body: JSON.stringify(body)});
+  for (const s of ["gasket-on", "pane-in"]) await put("steps/" + s, {outcome: "done"});
+  const v = await (await fetch("/api/jobs/2")).json();
+  await put("screws", {counted: 8, version: v.pane.version});
+})()`
+
 var set = []shot{
-	{name: "sign-in", path: "door", w: 1280, h: 800},
 	{name: "today", path: "/", w: 1280, h: 800},
 	{name: "job-measure", path: "/jobs/1/measure", w: 1280, h: 800},
-	{name: "job-measure-dark", path: "/jobs/1/measure", theme: "dark", w: 1280, h: 800},
-	{name: "job-odd-reading", path: "/jobs/5/measure", w: 1280, h: 800},
-	{name: "job-choose", path: "/jobs/1/choose", w: 1280, h: 800},
-	{name: "job-set", path: "/jobs/2/set", w: 1280, h: 800},
+	{name: "job-choose", path: "/jobs/16/choose", w: 1280, h: 800},
+	{name: "job-set", path: "/jobs/2/set", do: screwsCounted, slow: true, w: 1280, h: 800},
 	{name: "job-prove", path: "/jobs/8/prove", w: 1280, h: 800},
 	{name: "take-in", path: "/take-in", draft: stoveDraft, do: `document.querySelectorAll("ol button")[2].click()`,
 		w: 1280, h: 800},
 	{name: "jobs", path: "/jobs", w: 1280, h: 800},
-	{name: "job-assess", path: "/jobs/1/assess",
-		do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 140)`, w: 1280, h: 800},
-	{name: "job-strip", path: "/jobs/2/strip",
-		do: `document.querySelector("section[aria-label=Reckoning]").scrollTo(0, 420)`, w: 1280, h: 800},
-	{name: "job-panes", path: "/jobs/14/measure",
-		do: `document.querySelector("[data-pane][aria-label^='pane 4,']").dispatchEvent(new MouseEvent("click", {bubbles: true}))`, slow: true, w: 1280, h: 800},
+	{name: "job-assess", path: "/jobs/1/assess", w: 1280, h: 800},
+	{name: "job-strip", path: "/jobs/2/strip", w: 1280, h: 800},
 	{name: "book", path: "/book/touch", do: `document.querySelector("[aria-label^='✕ petroleum']").click()`, w: 1280,
 		h: 800},
 	{name: "sums-photo", path: "/sums/photo", do: marked(), slow: true, w: 1280, h: 800},
 	{name: "sums", path: "/sums", sash: sashDraft, w: 1280, h: 800},
 	{name: "shop", path: "/shop", w: 1280, h: 800},
-	{name: "phone-job", path: "/jobs/1/measure", w: 390, h: 844},
+	{name: "phone-assess", path: "/jobs/9/assess", w: 390, h: 844},
+	{name: "phone-measure", path: "/jobs/1/measure", w: 390, h: 844},
+	{name: "phone-choose", path: "/jobs/16/choose", w: 390, h: 844},
+	{name: "phone-set", path: "/jobs/2/set", w: 390, h: 844},
+	{name: "phone-prove", path: "/jobs/8/prove", w: 390, h: 844},
 	{name: "phone-today", path: "/", w: 390, h: 844},
 }
 

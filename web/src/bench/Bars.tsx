@@ -1,4 +1,5 @@
 import type { Aspect } from "../api/types";
+import { barNumber, barWords } from "./barWords";
 
 const left = 56;
 const top = 30;
@@ -76,7 +77,7 @@ export function Bars({
 						key={s.material}
 						data-stands={s.material}
 						data-left={s.left}
-						aria-label={`${s.name}: ${words(aspect, s)}${s.open ? "" : ", ruled out"}`}
+						aria-label={`${s.name}: ${barWords(aspect, s)}${s.open ? "" : ", ruled out"}`}
 					>
 						<rect
 							x={x}
@@ -112,7 +113,7 @@ export function Bars({
 							strokeWidth={4}
 							paintOrder="stroke"
 						>
-							{number(aspect, s)}
+							{barNumber(aspect, s)}
 						</text>
 						<Name
 							x={x + bar / 2}
@@ -149,26 +150,6 @@ export function Bars({
 			)}
 		</svg>
 	);
-}
-
-type Stand = Aspect["stand"][number];
-
-function number(a: Aspect, s: Stand): string {
-	if (a.key === "safety") return s.value > 0 ? "yes" : a.asks > 0 ? "no" : "–";
-	if (a.key === "cost") return s.value.toFixed(0);
-	if (!s.known) return "?";
-	const places = a.unit === "×" ? 1 : 0;
-	const v = s.left.toFixed(places);
-	return s.left < 0 ? v.replace("-", "−") : `+${v}`;
-}
-
-function words(a: Aspect, s: Stand): string {
-	if (!s.known) return "not on file";
-	if (a.key === "safety")
-		return s.value > 0 ? "breaks safely" : "does not break safely";
-	if (a.key === "cost") return `${s.value} of 10`;
-	const far = Math.abs(s.left).toFixed(a.unit === "×" ? 1 : 0);
-	return s.left < 0 ? `${far} ${a.unit} short` : `${far} ${a.unit} left`;
 }
 
 /** Round numbers for the scale. */

@@ -1,10 +1,28 @@
-import type { Item } from "../api/types";
+import type { Item, Point } from "../api/types";
 import { asButton } from "./asButton";
 import type { Eye } from "./fit";
+
+/** The screw that a number belongs to: the one that is drawn nearest to it. */
+function nearest(number: Item, fixings: Item[]): Point {
+	const at = number.points[0] ?? { x: 0, y: 0 };
+	let best = at;
+	let far = Number.POSITIVE_INFINITY;
+	for (const f of fixings) {
+		const p = f.points[0];
+		if (!p) continue;
+		const d = Math.hypot(p.x - at.x, p.y - at.y);
+		if (d < far) {
+			far = d;
+			best = p;
+		}
+	}
+	return best;
+}
 
 /** The screws counted off on the drawing, in their order and pass. */
 export function Screws({
 	numbers,
+	fixings,
 	eye,
 	at,
 	all,
@@ -12,6 +30,8 @@ export function Screws({
 }: {
 	/** The numbers of the tightening order, as drawn. */
 	numbers: Item[];
+	/** What is drawn of the screws themselves. */
+	fixings: Item[];
 	eye: Eye;
 	/** Which one is next; 0 for none. */
 	at: number;
@@ -20,10 +40,7 @@ export function Screws({
 	onTap?: () => void;
 }) {
 	const spots = numbers
-		.map((i) => ({
-			n: Number(i.text),
-			...eye.at(i.points[0] ?? { x: 0, y: 0 }),
-		}))
+		.map((i) => ({ n: Number(i.text), ...eye.at(nearest(i, fixings)) }))
 		.sort((a, b) => a.n - b.n);
 	const r = spots.length > 12 ? 15 : 22;
 	return (

@@ -2,7 +2,7 @@ import type { Catalogue, Family } from "../../api/types";
 import { EdgePicture } from "../../bench/EdgePicture";
 import { ValueTable } from "./ValueTable";
 
-/** The seventeen ways of holding: edge, seals, limits, order of work, checks. */
+/** The eighteen ways of holding: edge, seals, limits, order of work, checks. */
 export function FamilyPage({ book }: { book: Catalogue }) {
 	return (
 		<ol>

@@ -1,8 +1,12 @@
 import { useState } from "react";
+import { BarRows } from "../../../bench/BarRows";
 import { Bars } from "../../../bench/Bars";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "./Ground";
 import type { TableProps } from "./StationTable";
+
+/** Below this width there is no room for a column each, px. */
+const narrow = 520;
 
 /** What the place asks against what each pane stands. */
 export default function AsksTable({ view }: TableProps) {
@@ -26,7 +30,7 @@ export default function AsksTable({ view }: TableProps) {
 								aria-pressed={a.key === aspect.key}
 								onClick={() => setKey(a.key)}
 								data-aspect={a.key}
-								className="min-h-12 border-b-4 border-transparent px-3 font-semibold text-ink-2 aria-pressed:border-ink aria-pressed:text-ink"
+								className="min-h-12 border-b-4 border-transparent px-2 font-semibold sm:px-3 text-ink-2 aria-pressed:border-ink aria-pressed:text-ink"
 							>
 								{a.name}
 								{short > 0 && a.key !== "cost" && (
@@ -41,12 +45,16 @@ export default function AsksTable({ view }: TableProps) {
 			}
 		>
 			<div ref={ref} className="absolute inset-x-3 inset-y-1">
-				<Bars
-					aspect={aspect}
-					width={size.w}
-					height={size.h}
-					here={view.pane.choice?.material ?? open[0]?.material}
-				/>
+				{size.w < narrow ? (
+					<BarRows aspect={aspect} width={size.w} height={size.h} />
+				) : (
+					<Bars
+						aspect={aspect}
+						width={size.w}
+						height={size.h}
+						here={view.pane.choice?.material ?? open[0]?.material}
+					/>
+				)}
 			</div>
 		</Ground>
 	);

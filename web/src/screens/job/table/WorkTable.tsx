@@ -89,6 +89,9 @@ export default function WorkTable({ view, ask, tools }: TableProps) {
 					{screws && (
 						<Screws
 							numbers={numbers}
+							fixings={plain.filter(
+								(i) => i.layer === "fixing" && i.kind === "circle",
+							)}
 							eye={eye}
 							at={ask.at ?? 0}
 							all={false}
