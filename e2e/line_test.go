@@ -11,8 +11,9 @@ import (
 
 // stoveReadings are what a technician reads of a stove's door, by the place that
 // the line asks for.
-var stoveReadings = map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242", "height_right": "242",
-	"ledge": "14", "bracket_reach": "16"}
+var stoveReadings = map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242",
+	"height_right": "242",
+	"ledge":        "14", "bracket_reach": "16"}
 
 // asked is what the line asks for now.
 type asked struct{ Kind, Key, Unit, Says, Place string }
@@ -28,9 +29,11 @@ func (g *page) line(before asked) asked {
   return {Kind: band.dataset.line, Key: band.dataset.lineKey ?? "", Says: band.innerText,
     Unit: band.querySelector("input") ? "number" : "", Place: location.pathname};
 })()`
-	g.until("the line to ask for something", fmt.Sprintf(`(() => { const a = %s; return a.Kind !== "" && JSON.stringify(a) !== %q })()`,
-		read, fmt.Sprintf(`{"Kind":%q,"Key":%q,"Says":%s,"Unit":%q,"Place":%q}`, before.Kind, before.Key, quoted(before.Says),
-			before.Unit, before.Place)))
+	g.until("the line to ask for something",
+		fmt.Sprintf(`(() => { const a = %s; return a.Kind !== "" && JSON.stringify(a) !== %q })()`,
+			read, fmt.Sprintf(`{"Kind":%q,"Key":%q,"Says":%s,"Unit":%q,"Place":%q}`, before.Kind, before.Key,
+				quoted(before.Says),
+				before.Unit, before.Place)))
 	return ask[asked](g, read)
 }
 
@@ -41,13 +44,15 @@ func quoted(s string) string {
 // placeOf is the reading that belongs to the name in the line.
 func (g *page) placeOf(job int, name string) string {
 	return ask[string](g, fmt.Sprintf(
-		`fetch("/api/jobs/%d").then(r => r.json()).then(v => v.reckoning.walk.find(w => w.name === %q)?.place ?? "")`, job, name))
+		`fetch("/api/jobs/%d").then(r => r.json()).then(v => v.reckoning.walk.find(w => w.name === %q)?.place ?? "")`, job,
+		name))
 }
 
 // limitOf is a number that passes a check.
 func (g *page) limitOf(job int, check string) string {
 	return ask[string](g, fmt.Sprintf(
-		`fetch("/api/jobs/%d").then(r => r.json()).then(v => String(v.checks.find(c => c.key === %q).limit.value))`, job, check))
+		`fetch("/api/jobs/%d").then(r => r.json()).then(v => String(v.checks.find(c => c.key === %q).limit.value))`, job,
+		check))
 }
 
 // byKeys walks a job to its signature with keys alone and counts them; a length or
@@ -121,7 +126,8 @@ func byThumb(t *testing.T, p *program) {
 	var a asked
 	for range 160 {
 		a = g.line(a)
-		if station := ask[string](g, `document.querySelector("[aria-current=step]")?.innerText.split("\n")[0] ?? ""`); station != "" && !seen[station] {
+		if station := ask[string](g,
+			`document.querySelector("[aria-current=step]")?.innerText.split("\n")[0] ?? ""`); station != "" && !seen[station] {
 			seen[station] = true
 			if bad := ask[string](g, inReach); bad != "" {
 				t.Errorf("%s: %s", station, bad)
@@ -198,7 +204,8 @@ func arrows(t *testing.T, p *program) {
 	arrow := fmt.Sprintf(`document.querySelector('[data-goes="%s %s"]')`, pair[0], pair[1])
 	both := func() {
 		g.pressAt(at(pair[0]))
-		g.until("the first in hand", fmt.Sprintf(`document.querySelector(%q).getAttribute("aria-pressed") === "true"`, at(pair[0])))
+		g.until("the first in hand", fmt.Sprintf(`document.querySelector(%q).getAttribute("aria-pressed") === "true"`,
+			at(pair[0])))
 		g.pressAt(at(pair[1]))
 	}
 	both()
@@ -222,8 +229,9 @@ func heardAndStock(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	job := g.taken("Greenhouse, a light with its neighbours", "putty-points", "weather")
-	for place, text := range map[string]string{"width_top": "616", "width_bottom": "616", "height_left": "463", "height_right": "463",
-		"ledge": "13"} {
+	for place, text := range map[string]string{"width_top": "616", "width_bottom": "616", "height_left": "463",
+		"height_right": "463",
+		"ledge":        "13"} {
 		g.call("PUT", fmt.Sprintf("/api/jobs/%d/readings/%s", job, place),
 			fmt.Sprintf(`{"text": %q, "instrument": "rule", "version": 0}`, text))
 	}
@@ -232,7 +240,8 @@ func heardAndStock(t *testing.T, p *program) {
 	g.press("Somebody else says it")
 	g.fill("width", "twelve")
 	g.press("Keep who says it")
-	g.until("what is wrong, at the field", `document.querySelector("section[aria-label='Who else says the size'] [role=alert]")`)
+	g.until("what is wrong, at the field",
+		`document.querySelector("section[aria-label='Who else says the size'] [role=alert]")`)
 	g.refill("width", "617")
 	g.press("Keep who says it")
 	g.sees("one of them is wrong")
@@ -292,7 +301,8 @@ func withdrawn(t *testing.T, p *program) {
 	}
 	g.accessible("jobs")
 	g.press("○ waiting")
-	g.until("those that wait", `[...document.querySelectorAll("[data-listed]")].every(l => l.innerText.includes("waits for")) && document.querySelector("[data-listed]")`)
+	g.until("those that wait",
+		`[...document.querySelectorAll("[data-listed]")].every(l => l.innerText.includes("waits for")) && document.querySelector("[data-listed]")`)
 	g.press("○ withdrawn")
 	g.until("the withdrawn one", listed)
 	g.pressAt(fmt.Sprintf(`[data-listed="%d"] a`, job))
@@ -300,7 +310,8 @@ func withdrawn(t *testing.T, p *program) {
 	g.until("taken up", `!document.body.innerText.includes("Withdrawn by")`)
 	g.press("copy or withdraw")
 	g.press("Take it in again")
-	g.until("another job", fmt.Sprintf(`/^\/jobs\/\d+/.test(location.pathname) && !location.pathname.startsWith("/jobs/%d")`, job))
+	g.until("another job",
+		fmt.Sprintf(`/^\/jobs\/\d+/.test(location.pathname) && !location.pathname.startsWith("/jobs/%d")`, job))
 	g.sees("Kiln, taken in by mistake")
 }
 
@@ -311,7 +322,8 @@ func countedOff(t *testing.T, p *program) {
 	g.signIn("tor")
 	job := g.taken("Sauna stove, screws counted off", "clip-heat", "fire")
 	for place, text := range stoveReadings {
-		g.call("PUT", fmt.Sprintf("/api/jobs/%d/readings/%s", job, place), fmt.Sprintf(`{"text": %q, "instrument": "rule", "version": 0}`, text))
+		g.call("PUT", fmt.Sprintf("/api/jobs/%d/readings/%s", job, place),
+			fmt.Sprintf(`{"text": %q, "instrument": "rule", "version": 0}`, text))
 	}
 	for _, s := range []string{"gasket-on", "pane-in"} {
 		g.call("PUT", fmt.Sprintf("/api/jobs/%d/steps/%s", job, s), `{"outcome": "done"}`)
@@ -323,7 +335,8 @@ func countedOff(t *testing.T, p *program) {
 	g.sees("Screw 1 touches")
 	for n := range 5 {
 		g.pressAt(`[data-screw-drawn][data-state=now]`)
-		g.until("the next screw", fmt.Sprintf(`!document.querySelector("[data-line]").innerText.includes("Screw %d %s")`, n%4+1,
+		g.until("the next screw", fmt.Sprintf(`!document.querySelector("[data-line]").innerText.includes("Screw %d %s")`,
+			n%4+1,
 			[]string{"touches", "is snug"}[n/4]))
 	}
 	g.sees("Screw 2 is snug")
@@ -374,7 +387,18 @@ func eightPhotos(t *testing.T, p *program) {
 	if n := ask[int](g, `document.querySelectorAll("[data-strip] button").length && [...document.querySelectorAll("[data-strip] button")].filter(b => b.innerText === "say what it is").length`); n != 7 {
 		t.Errorf("%d lines without words", n)
 	}
+	g.press("say what it is")
+	g.fill("What is it?", "kitchen foil")
+	g.press("○ foreign: stays off")
+	g.press("Keep it so")
+	g.press("say what it is")
+	g.fill("What is it?", "hinge rivet")
+	g.press("○ replaced by")
+	g.fill("Replaced by", "M5 × 20 bolt and bush")
+	g.press("Keep it so")
+	g.sees("M5 × 20 bolt and bush (in place of hinge rivet)")
 	g.press("Note what came off")
 	g.press("Same as the last")
-	g.until("the last one's name", `[...document.querySelectorAll("[role=dialog] input")].some(i => i.value === "picture 8")`)
+	g.until("the last one's name",
+		`[...document.querySelectorAll("[role=dialog] input")].some(i => i.value === "picture 8")`)
 }

@@ -58,7 +58,8 @@ func ninePanes(t *testing.T, p *program) {
 	g.refill("wide, %", "30")
 	g.press("Put it there")
 	g.until("the panes again", `document.querySelectorAll("[role=dialog] ol li").length === 9`)
-	if x := ask[float64](g, `fetch("/api/jobs/14").then(r => r.json()).then(v => v.panes[0].spot.x)`); math.Abs(x-0.1) > 0.01 {
+	if x := ask[float64](g, `fetch("/api/jobs/14").then(r => r.json()).then(v => v.panes[0].spot.x)`); math.Abs(
+		x-0.1) > 0.01 {
 		t.Errorf("pane 1 stands at %v", x)
 	}
 	g.press("Put away")
@@ -114,7 +115,8 @@ func blockedCleaner(t *testing.T, p *program) {
 	g.pressAt(`[data-agent=mild-soap]`)
 	g.until("soap ticked", `document.querySelector("[data-agent=mild-soap]").getAttribute("aria-pressed") === "true"`)
 	g.pressAt(`[data-agent=ammonia]`)
-	g.until("the refusal", `document.querySelector("[data-refused]")?.innerText.includes("ammonia crazes it from every edge and hole; take mild soap and water")`)
+	g.until("the refusal",
+		`document.querySelector("[data-refused]")?.innerText.includes("ammonia crazes it from every edge and hole; take mild soap and water")`)
 	if ask[bool](g, `document.querySelector("[data-agent=ammonia]").getAttribute("aria-pressed") === "true"`) {
 		t.Error("ammonia is taken")
 	}
@@ -141,7 +143,8 @@ func warpAndWeights(t *testing.T, p *program) {
 	before := ask[string](g, first)
 	ask[any](g, `void document.querySelector("details").setAttribute("open", "")`)
 	weigh := func(k string, v int) {
-		ask[any](g, fmt.Sprintf(`void (() => { const e = document.querySelector("[data-weight=%s]"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d"); e.dispatchEvent(new Event("input", {bubbles: true})) })()`, k, v))
+		ask[any](g, fmt.Sprintf(
+			`void (() => { const e = document.querySelector("[data-weight=%s]"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d"); e.dispatchEvent(new Event("input", {bubbles: true})) })()`, k, v))
 	}
 	weigh("warp", 0)
 	weigh("scratch", 10)

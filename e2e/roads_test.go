@@ -31,7 +31,8 @@ func partByNumber(t *testing.T, p *program) {
 	if ask[bool](g, `document.querySelector("#tape-line") !== null`) {
 		t.Error("the tape asks for a reading that nobody needs")
 	}
-	g.until("what is asked first", `document.querySelector("[data-line=look]").innerText.includes("What does the break look like?")`)
+	g.until("what is asked first",
+		`document.querySelector("[data-line=look]").innerText.includes("What does the break look like?")`)
 	g.goTo(fmt.Sprintf("/jobs/%d/source", job))
 	g.sees("no number noted, nor where the part was seen")
 	g.fill("Its number", "71-404")
@@ -99,14 +100,16 @@ func guestShutIn(t *testing.T, p *program) {
 	g.press("pins through the hinges")
 	g.sees("out before: Door back on")
 	g.goTo(refit)
-	g.until("the step waits", `document.querySelector("[data-waits=door-on]")?.innerText.includes("pins through the hinges still in")`)
+	g.until("the step waits",
+		`document.querySelector("[data-waits=door-on]")?.innerText.includes("pins through the hinges still in")`)
 	if !ask[bool](g, `document.querySelector("[data-step=door-on] button[role=checkbox]").disabled`) {
 		t.Error("the door goes on over its pins")
 	}
 	g.press("It is out")
 	g.until("the step is free", `!document.querySelector("[data-waits=door-on]")`)
 	g.pressAt(`[data-step=door-on] button[role=checkbox]`)
-	g.until("the door on", `document.querySelector("[data-step=door-on] button[role=checkbox]").dataset.state === "checked"`)
+	g.until("the door on",
+		`document.querySelector("[data-step=door-on] button[role=checkbox]").dataset.state === "checked"`)
 	g.sees("Out again: pins through the hinges.")
 }
 

@@ -126,7 +126,8 @@ func At(s family.Station, f Facts) Ask {
 // asked are what each station asks for, in turn.
 var asked = map[family.Station][]func(family.Station, Facts) (Ask, bool){
 	"assess": {safe, look, step}, "strip": {step}, "measure": {reading, step}, "choose": {settle, step},
-	"source": {ordered, arrived, step}, "prepare": {step}, "set": {screw, step}, "hold": {step}, "refit": {back, screw, step},
+	"source": {ordered, arrived, step}, "prepare": {step}, "set": {screw, step}, "hold": {step},
+	"refit": {back, screw, step},
 	"prove": {step, check, sign},
 }
 
@@ -220,7 +221,8 @@ func settle(_ family.Station, f Facts) (Ask, bool) {
 		return Ask{}, false
 	}
 	if f.First == nil {
-		return Ask{Kind: Wait, Key: "choice", Says: "Nothing on the list stands this place", Why: "look at what is ruled out, and by how much"}, true
+		return Ask{Kind: Wait, Key: "choice", Says: "Nothing on the list stands this place",
+			Why: "look at what is ruled out, and by how much"}, true
 	}
 	return Ask{Kind: Settle, Key: f.First.Material, Number: f.First.Thickness,
 		Says: fmt.Sprintf("Take %s mm %s", working.Num(f.First.Thickness, 1), strings.ToLower(f.First.Name))}, true
@@ -256,8 +258,9 @@ func screw(s family.Station, f Facts) (Ask, bool) {
 	if done {
 		return Ask{}, false
 	}
-	return Ask{Kind: Screw, Key: st.Key, Says: fmt.Sprintf("Screw %d %s", n, setting.Passes[pass-1]), At: n, Of: f.Screws, Pass: pass,
-		Why: st.Title}, true
+	return Ask{Kind: Screw, Key: st.Key, Says: fmt.Sprintf("Screw %d %s", n, setting.Passes[pass-1]), At: n, Of: f.Screws,
+		Pass: pass,
+		Why:  st.Title}, true
 }
 
 // back is the next line of the rebuild.

@@ -16,11 +16,14 @@ import (
 // facts are those of a job with one step a station and two at Assess, Source and
 // Set; each case changes one thing.
 func facts() Facts {
-	p := plan.Plan{Steps: []plan.Step{{Key: "cold", Station: "assess", Title: "Cold"}, {Key: "cause", Station: "assess", Title: "Look why"},
+	p := plan.Plan{Steps: []plan.Step{{Key: "cold", Station: "assess", Title: "Cold"},
+		{Key: "cause", Station: "assess", Title: "Look why"},
 		{Key: "off", Station: "strip", Title: "Brackets off"}, {Key: "measure", Station: "measure", Title: "Measure"},
 		{Key: "choose", Station: "choose", Title: "Settle"}, {Key: "order", Station: "source", Title: "Order"},
-		{Key: "check-new", Station: "source", Title: "Check the new pane"}, {Key: "clean", Station: "prepare", Title: "Clean"},
-		{Key: "pane-in", Station: "set", Title: "Pane in"}, {Key: "brackets", Station: "set", Title: "Brackets", Screws: true},
+		{Key: "check-new", Station: "source", Title: "Check the new pane"},
+		{Key: "clean", Station: "prepare", Title: "Clean"},
+		{Key: "pane-in", Station: "set", Title: "Pane in"}, {Key: "brackets", Station: "set", Title: "Brackets",
+			Screws: true},
 		{Key: "cure", Station: "hold", Title: "Cure"}, {Key: "door", Station: "refit", Title: "Door on"},
 		{Key: "fire", Station: "prove", Title: "First fire"}}}
 	return Facts{Plan: p, Done: map[string]bool{}, Settles: true, First: &pane.Ranked{Material: "glass-ceramic",
@@ -51,9 +54,11 @@ func TestAt(t *testing.T) {
 	}{
 		{"safe first", "assess", func(*Facts) {}, Step, "cold", "Cold"},
 		{"then what is seen", "assess", func(f *Facts) { done(f, "cold") }, Look, "look", ""},
-		{"then what was going on", "assess", func(f *Facts) { done(f, "cold"); f.Evidence = diagnose.Evidence{"look": "branches"} },
+		{"then what was going on", "assess",
+			func(f *Facts) { done(f, "cold"); f.Evidence = diagnose.Evidence{"look": "branches"} },
 			Look, "doing", ""},
-		{"then what tells most", "assess", func(f *Facts) { evidence(f); f.Why.Next = &diagnose.Next{Question: "origin"} }, Look,
+		{"then what tells most", "assess", func(f *Facts) { evidence(f); f.Why.Next = &diagnose.Next{Question: "origin"} },
+			Look,
 			"origin", ""},
 		{"a cause just short of likely", "assess", func(f *Facts) {
 			evidence(f)
@@ -70,43 +75,54 @@ func TestAt(t *testing.T) {
 			f.Odd = []fit.Odd{{Place: fit.WidthTop}}
 			f.Missing = []fit.Missing{{Place: fit.Ledge, Name: "ledge"}}
 		}, Reading, "width_top", "Read it again"},
-		{"a missing reading", "measure", func(f *Facts) { f.Missing = []fit.Missing{{Place: fit.Ledge, Name: "ledge"}} }, Reading,
+		{"a missing reading", "measure", func(f *Facts) { f.Missing = []fit.Missing{{Place: fit.Ledge, Name: "ledge"}} },
+			Reading,
 			"ledge", "ledge"},
 		{"all read", "measure", func(*Facts) {}, Step, "measure", "Measure"},
 		{"a material", "choose", func(*Facts) {}, Settle, "glass-ceramic", "Take 4 mm glass-ceramic"},
-		{"no material stands it", "choose", func(f *Facts) { f.First = nil }, Wait, "choice", "Nothing on the list stands this place"},
+		{"no material stands it", "choose", func(f *Facts) { f.First = nil }, Wait, "choice",
+			"Nothing on the list stands this place"},
 		{"a material is settled", "choose", func(f *Facts) { f.Settled = true }, Step, "choose", "Settle"},
 		{"no material on this road", "choose", func(f *Facts) { f.Settles = false }, Step, "choose", "Settle"},
 		{"ordered before it can come", "source", func(f *Facts) { f.WaitsFor = "the pane" }, Step, "order", "Order"},
-		{"it comes", "source", func(f *Facts) { f.WaitsFor = "the pane"; done(f, "order") }, Arrived, "waits", "the pane: has it come?"},
+		{"it comes", "source", func(f *Facts) { f.WaitsFor = "the pane"; done(f, "order") }, Arrived, "waits",
+			"the pane: has it come?"},
 		{"it has come", "source", func(f *Facts) { done(f, "order") }, Step, "check-new", "Check the new pane"},
 		{"the pane before its screws", "set", func(*Facts) {}, Step, "pane-in", "Pane in"},
 		{"a screw", "set", func(f *Facts) { done(f, "pane-in"); f.Counted = 8 }, Screw, "brackets", "Screw 3 is snug"},
-		{"the last screw", "set", func(f *Facts) { done(f, "pane-in"); f.Counted = 17 }, Screw, "brackets", "Screw 6 is checked"},
+		{"the last screw", "set", func(f *Facts) { done(f, "pane-in"); f.Counted = 17 }, Screw, "brackets",
+			"Screw 6 is checked"},
 		{"all screws", "set", func(f *Facts) { done(f, "pane-in"); f.Counted = 18 }, Step, "brackets", "Brackets"},
 		{"no screws", "set", func(f *Facts) { done(f, "pane-in"); f.Screws = 0 }, Step, "brackets", "Brackets"},
 		{"screws that wait", "set", func(f *Facts) {
 			done(f, "pane-in")
 			f.Waits = []plan.Wait{{Step: "brackets", Why: "the cement rests", Until: &at}}
 		}, Wait, "brackets", "Brackets"},
-		{"what can be done before what waits", "set", func(f *Facts) { f.Waits = []plan.Wait{{Step: "pane-in", Why: "dry fit"}} },
+		{"what can be done before what waits", "set",
+			func(f *Facts) { f.Waits = []plan.Wait{{Step: "pane-in", Why: "dry fit"}} },
 			Screw, "brackets", "Screw 1 touches"},
-		{"a cure", "hold", func(f *Facts) { f.Waits = []plan.Wait{{Step: "cure", Why: "it cures", Until: &at}} }, Wait, "cure", "Cure"},
+		{"a cure", "hold", func(f *Facts) { f.Waits = []plan.Wait{{Step: "cure", Why: "it cures", Until: &at}} }, Wait,
+			"cure", "Cure"},
 		{"back in, before the steps", "refit", func(f *Facts) {
-			f.Back = []striplog.Line{{ID: "a", Done: true, Ready: true}, {ID: "b"}, {ID: "c", Ready: true, Say: "Put back: trim", Of: 4, In: 1}}
+			f.Back = []striplog.Line{{ID: "a", Done: true, Ready: true}, {ID: "b"}, {ID: "c", Ready: true, Say: "Put back: trim",
+				Of: 4, In: 1}}
 		}, Back, "c", "Put back: trim"},
 		{"nothing can go back yet", "refit", func(f *Facts) { f.Back = []striplog.Line{{ID: "b"}} }, Step, "door", "Door on"},
 		{"proof by a step", "prove", func(*Facts) {}, Step, "fire", "First fire"},
 		{"a check", "prove", func(f *Facts) { done(f, "fire") }, Check, "gap", "Gap even"},
-		{"a check that waits", "prove", func(f *Facts) { done(f, "fire"); f.CheckWaits["gap"] = "the cure" }, Check, "shuts", "Shuts"},
-		{"a failed one comes again last", "prove", func(f *Facts) { done(f, "fire"); f.Checks[0].Outcome = prove.Fail }, Check, "shuts",
+		{"a check that waits", "prove", func(f *Facts) { done(f, "fire"); f.CheckWaits["gap"] = "the cure" }, Check, "shuts",
+			"Shuts"},
+		{"a failed one comes again last", "prove", func(f *Facts) { done(f, "fire"); f.Checks[0].Outcome = prove.Fail },
+			Check, "shuts",
 			"Shuts"},
 		{"a failed one comes again", "prove", func(f *Facts) {
 			done(f, "fire")
 			f.Checks[0].Outcome, f.Checks[1].Outcome = prove.Fail, prove.Pass
 		}, Check, "gap", "Gap even"},
-		{"something is open elsewhere", "prove", func(f *Facts) { done(f, "fire"); f.Checks = nil }, Go, "", "Nothing is open here"},
-		{"something that no station counts", "prove", func(f *Facts) { done(f, "fire"); f.Checks, f.Route = nil, nil }, Wait, "gap",
+		{"something is open elsewhere", "prove", func(f *Facts) { done(f, "fire"); f.Checks = nil }, Go, "",
+			"Nothing is open here"},
+		{"something that no station counts", "prove", func(f *Facts) { done(f, "fire"); f.Checks, f.Route = nil, nil }, Wait,
+			"gap",
 			"Gap even is open"},
 		{"the signature", "prove", func(f *Facts) { done(f, "fire"); f.Checks, f.Hindrances = nil, nil }, Sign, "",
 			"Everything is proved: sign it"},

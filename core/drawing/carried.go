@@ -15,7 +15,8 @@ func (s Scene) carried(d *Drawing, x0, y0 float64) {
 		d.path(fmt.Sprintf("hole-%d", i+1), LayerFrame, fmt.Sprintf("hole %d of 2, with its bush", i+1), hole.Moved(x0, y0))
 		b := hole.Box()
 		size := math.Max(8, 0.04*s.Result.Order.W)
-		d.text(fmt.Sprintf("screw-%d-order", i+1), LayerOrder, outline.Point{X: x0 + (b.Min.X+b.Max.X)/2, Y: y0 + b.Max.Y + size},
+		d.text(fmt.Sprintf("screw-%d-order", i+1), LayerOrder, outline.Point{X: x0 + (b.Min.X+b.Max.X)/2,
+			Y: y0 + b.Max.Y + size},
 			size, "middle", fmt.Sprint(i+1))
 	}
 	for i, b := range s.Result.Broken {

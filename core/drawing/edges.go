@@ -13,9 +13,10 @@ import (
 var edges = map[string]func(cut, *Drawing, Scene){
 	"gasket": cut.clip, "putty": cut.putty, "bead": cut.bead, "channel": cut.channel, "pack": cut.pack,
 	"rubber":   cut.rubber,
-	"adhesive": cut.adhesive, "run": cut.run, "holes": cut.holes, "butyl": cut.butyl, "plate": cut.plate, "bedding": cut.bedding,
-	"washer": cut.washer,
-	"track":  cut.track, "panel": cut.panel, "glued-bead": cut.gluedBead, "retainer": cut.retainer, "lugs": cut.lugs,
+	"adhesive": cut.adhesive, "run": cut.run, "holes": cut.holes, "butyl": cut.butyl, "plate": cut.plate,
+	"bedding": cut.bedding,
+	"washer":  cut.washer,
+	"track":   cut.track, "panel": cut.panel, "glued-bead": cut.gluedBead, "retainer": cut.retainer, "lugs": cut.lugs,
 }
 
 func (c cut) top() float64 { return c.bed + c.t }

@@ -68,7 +68,8 @@ func TestWorkIsSound(t *testing.T) {
 		}
 	}
 	for _, c := range checks {
-		if !c.Once || c.Text == "" || (c.Pass == "") == (c.Measure == nil) || len(c.Try) == 0 || !slices.Contains(keys, c.After[0]) {
+		if !c.Once || c.Text == "" || (c.Pass == "") == (c.Measure == nil) || len(c.Try) == 0 ||
+			!slices.Contains(keys, c.After[0]) {
 			t.Errorf("%+v", c)
 		}
 	}

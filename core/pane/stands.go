@@ -101,7 +101,8 @@ func (c Choice) stands(n Need) []Aspect {
 			}
 			v, known, ok := a.of(m)
 			matters = matters || ok
-			a.Stand = append(a.Stand, Stand{Material: m.ID, Name: m.Short, Edge: m.Edge, Value: v, Known: known, Left: v - a.Asks,
+			a.Stand = append(a.Stand, Stand{Material: m.ID, Name: m.Short, Edge: m.Edge, Value: v, Known: known,
+				Left: v - a.Asks,
 				Open: i < len(c.Open), Like: m.ID == n.Like})
 		}
 		if matters {

@@ -114,7 +114,8 @@ func Build(fam family.Family, f Facts) (Plan, error) {
 	}
 	for i, s := range fam.Steps {
 		step := Step{Key: s.Key, Number: i + 1, Station: s.Station, Title: s.Title, Do: s.Do, Why: s.Why, Minutes: s.Minutes,
-			Once: s.Once, Screws: s.Screws, Hold: s.Hold, May: append([]string{}, s.May...), After: append([]string{}, s.After...), People: max(1, s.People),
+			Once: s.Once, Screws: s.Screws, Hold: s.Hold, May: append([]string{}, s.May...),
+			After: append([]string{}, s.After...), People: max(1, s.People),
 			Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
 		if s.Least != nil {
 			step.Least = int(s.Least.V)

@@ -85,6 +85,7 @@ func (r *Reckoning) holed(unit length.Unit) string {
 	for _, d := range r.Fit.Makes {
 		at[d.Key] = length.Show(d.Value, unit).Main + " " + string(unit)
 	}
-	return fmt.Sprintf(", two holes %s across, %s up from the lower edge, the left one %s in from the left edge seen from outside, "+
+	return fmt.Sprintf(", two holes %s across, %s up from the lower edge, the left one %s in from the left edge seen "+
+		"from outside, "+
 		"%s apart", at["hole"], at["hole_up"], at["hole_side"], at["hole_apart"])
 }

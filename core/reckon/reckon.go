@@ -248,7 +248,8 @@ func (r *Reckoning) all(k Known) []working.Figure {
 	if !r.Road.Sized { // numbers of a pane that nobody orders
 		return append([]working.Figure{}, r.packFigures...)
 	}
-	return append(append([]working.Figure{}, r.Fit.Figures...), append(r.packFigures, append(r.more(k), r.heardFigures()...)...)...)
+	return append(append([]working.Figure{}, r.Fit.Figures...),
+		append(r.packFigures, append(r.more(k), r.heardFigures()...)...)...)
 }
 
 // figures are all numbers as they are shown, problems first, and the pane's
@@ -282,5 +283,6 @@ func (r *Reckoning) pictures(k Known, p fit.Problem) {
 
 // sealsOf are the seals of a family as the matrix of what may touch what knows
 // them.
-var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "holes": {"rubber"}, "plate": {"rubber"}, "butyl": {"butyl"},
-	"lugs": {"rubber"}}
+var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "holes": {"rubber"}, "plate": {"rubber"},
+	"butyl": {"butyl"},
+	"lugs":  {"rubber"}}

@@ -63,7 +63,10 @@ func (r *Reckoning) offered(k Known, p fit.Problem) error {
 		if err != nil {
 			return err
 		}
-		if slices.ContainsFunc(res.Figures, func(f working.Figure) bool { return f.Verdict == working.Stop || f.Verdict == working.Warn }) {
+		if slices.ContainsFunc(res.Figures, func(f working.Figure) bool {
+			return f.Verdict == working.Stop ||
+				f.Verdict == working.Warn
+		}) {
 			continue
 		}
 		show := func(v float64) string { return length.Show(v, k.Unit).Main }
@@ -71,7 +74,8 @@ func (r *Reckoning) offered(k Known, p fit.Problem) error {
 		if res.Bite > 0 {
 			says += fmt.Sprintf(", %s of bite", show(res.Bite))
 		}
-		all = append(all, found{Offered{s.ID, fmt.Sprintf("%s × %s %s, %s", show(s.W), show(s.H), k.Unit, s.Use), says}, off})
+		all = append(all, found{Offered{s.ID, fmt.Sprintf("%s × %s %s, %s", show(s.W), show(s.H), k.Unit, s.Use), says},
+			off})
 	}
 	slices.SortStableFunc(all, func(a, b found) int { return cmp.Compare(a.off, b.off) })
 	for _, f := range all {

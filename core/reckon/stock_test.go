@@ -93,13 +93,14 @@ func TestStockIsOfTheMaterial(t *testing.T) {
 		change func(*Known)
 		offers int
 	}{
-		"as it is":           {func(*Known) {}, 1},
-		"another thickness":  {func(k *Known) { k.Thickness = 4 }, 0},
-		"another material":   {func(k *Known) { k.Material = "laminated"; k.Thickness = 6 }, 0},
-		"copied":             {func(k *Known) { k.Road = road.Chosen{ID: "size", How: road.Pattern} }, 0},
-		"nothing read":       {func(k *Known) { k.Readings = nil }, 0},
-		"sold no more":       {func(k *Known) { k.Own = own.Values{{Kind: own.Stock, ID: "610x457", Item: "annealed"}} }, 0},
-		"another one nearer": {func(k *Known) { k.Own = own.Values{{Kind: own.Stock, ID: "611x458", Item: "annealed", V: 3}} }, 2},
+		"as it is":          {func(*Known) {}, 1},
+		"another thickness": {func(k *Known) { k.Thickness = 4 }, 0},
+		"another material":  {func(k *Known) { k.Material = "laminated"; k.Thickness = 6 }, 0},
+		"copied":            {func(k *Known) { k.Road = road.Chosen{ID: "size", How: road.Pattern} }, 0},
+		"nothing read":      {func(k *Known) { k.Readings = nil }, 0},
+		"sold no more":      {func(k *Known) { k.Own = own.Values{{Kind: own.Stock, ID: "610x457", Item: "annealed"}} }, 0},
+		"another one nearer": {
+			func(k *Known) { k.Own = own.Values{{Kind: own.Stock, ID: "611x458", Item: "annealed", V: 3}} }, 2},
 	} {
 		k := light(t, 616, 463)
 		c.change(&k)
@@ -127,8 +128,10 @@ func TestHeardAgainstTheOpening(t *testing.T) {
 		w     working.Verdict
 		says  string
 	}{
-		"they agree": {[]witness.Said{heardOf("neighbour", 610, 457), heardOf("pieces", 610.4, 457)}, working.Note, "3 together"},
-		"paint in the opening": {[]witness.Said{heardOf("neighbour", 617, 457), heardOf("pieces", 616.5, 457), heardOf("sheet", 616.8, 457)},
+		"they agree": {[]witness.Said{heardOf("neighbour", 610, 457), heardOf("pieces", 610.4, 457)}, working.Note,
+			"3 together"},
+		"paint in the opening": {[]witness.Said{heardOf("neighbour", 617, 457), heardOf("pieces", 616.5, 457),
+			heardOf("sheet", 616.8, 457)},
 			working.Warn, "The opening by tape is off by"},
 		"the customer measured what shows": {[]witness.Said{heardOf("neighbour", 610, 457), heardOf("customer", 584, 431)},
 			working.Note, "3 together"},
@@ -159,7 +162,8 @@ func TestPatternFromWitnesses(t *testing.T) {
 	}
 	k.Heard = []witness.Said{heardOf("pieces", 610, 457), heardOf("neighbour", 610.5, 456.5)}
 	r := reckonedLight(t, k)
-	if !r.Fit.Ready || len(r.Fit.Missing) != 0 || r.Fit.Order.W != 610 || !strings.HasSuffix(r.Order, "; its opening was not read") {
+	if !r.Fit.Ready || len(r.Fit.Missing) != 0 || r.Fit.Order.W != 610 ||
+		!strings.HasSuffix(r.Order, "; its opening was not read") {
 		t.Errorf("ready %v, %+v, %q", r.Fit.Ready, r.Fit.Missing, r.Order)
 	}
 	i := slices.IndexFunc(r.Figures, func(f working.Figure) bool { return f.Key == "order_width" })

@@ -42,7 +42,8 @@ func Parse(id string) (w, h float64, err error) {
 	a, _ := strconv.Atoi(m[1])
 	b, _ := strconv.Atoi(m[2])
 	if a < 20 || b < 20 || a > 6000 || b > 6000 {
-		return 0, 0, fault.New("stock", fmt.Sprintf("no pane of %d × %d mm is sold", a, b), "give both sides from 20 to 6000 mm")
+		return 0, 0, fault.New("stock", fmt.Sprintf("no pane of %d × %d mm is sold", a, b),
+			"give both sides from 20 to 6000 mm")
 	}
 	return float64(a), float64(b), nil
 }

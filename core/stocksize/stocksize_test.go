@@ -23,7 +23,8 @@ func TestBookIsSound(t *testing.T) {
 
 func TestParse(t *testing.T) {
 	for id, ok := range map[string]bool{"610x457": true, "20x20": true, "6000x6000": true, "19x20": false, "20x19": false,
-		"6001x20": false, "20x6001": false, "610": false, "610x457x3": false, "-10x20": false, "610 x 457": false, "": false} {
+		"6001x20": false, "20x6001": false, "610": false, "610x457x3": false, "-10x20": false, "610 x 457": false,
+		"": false} {
 		w, h, err := Parse(id)
 		if (err == nil) != ok || err != nil && fault.Of(err).Field != "stock" {
 			t.Errorf("%q: %v × %v, %v", id, w, h, err)
@@ -52,6 +53,23 @@ func TestOwnSizes(t *testing.T) {
 	}
 	if was := Own(vs[0]); was == nil || *was != 3 || Own(vs[1]) != nil {
 		t.Error("what the book says")
+	}
+	// The same size in another material is one more; what is no stock size is none.
+	vs = own.Values{{Kind: own.Stock, ID: "610x610", Item: "polycarbonate", V: 4},
+		{Kind: own.Stock, ID: "600x600", Item: "annealed", V: 3},
+		{Kind: own.Material, ID: "700x700", Item: "annealed", V: 3}}
+	all := All(vs)
+	if len(all) != len(book)+2 || Own(vs[0]) != nil || Own(own.Value{ID: "600x600", Item: "annealed"}) != nil {
+		t.Errorf("%d sizes: %+v", len(all), all[len(book):])
+	}
+	if last := all[len(all)-1]; last.ID != "600x600" || last.W != 600 || last.Thickness.V != 3 {
+		t.Errorf("%+v", last)
+	}
+	if err := CheckOwn(own.Value{ID: "610x610", Item: "annealed", V: 0.5}); err != nil {
+		t.Errorf("half a millimetre: %v", err)
+	}
+	if w, h, err := Parse("no size"); err == nil || w != 0 || h != 0 {
+		t.Errorf("%v × %v", w, h)
 	}
 	for field, v := range map[string]own.Value{"stock": {ID: "9x9", Item: "annealed", V: 3}, "v": {ID: "610x610",
 		Item: "annealed", V: 25.1}, "material": {ID: "610x610", Item: "ice", V: 3}} {

@@ -73,11 +73,15 @@ func (l Log) line(e Entry, number int, warnings []string) Line {
 	}
 	n.With = e.with()
 	switch {
-	case e.Loosen:
+	case e.Loosen && e.Fate != Off:
 		n.Slide, n.Of = true, 1
 		n.Say = "Slide back and snug: " + e.What
 	case e.Fate == Renew:
 		n.Say = "Put in new: " + e.name()
+	case e.Fate == Off:
+		n.Say = "Stays off: " + e.name()
+	case e.Fate == Substitute && e.By != "":
+		n.Say = fmt.Sprintf("Put in for %s: %s", e.name(), e.By)
 	case e.Fate == Lost, e.Fate == Substitute:
 		n.Say = "Put in a substitute: " + e.name()
 	default:

@@ -20,9 +20,9 @@ func (l Log) Open() []Count {
 	for _, e := range l {
 		left := e.wanted() - e.In
 		switch {
-		case e.Loosen && e.In == 0:
+		case e.Loosen && e.In == 0 && e.Fate != Off:
 			out = append(out, Count{e.ID, e.What, "not slid back yet"})
-		case e.Loosen:
+		case e.Loosen && e.Fate != Off:
 		case left > 0:
 			out = append(out, Count{e.ID, e.What, fmt.Sprintf("%d of %d still out", left, e.Count)})
 		case left < 0:
@@ -64,8 +64,13 @@ func (l Log) Needs() []Need {
 			add(what, e.Count, "renewed")
 		case Lost:
 			add(what, max(e.Missing, 1), "lost")
+		case Off:
 		case Substitute:
-			add(what, e.Count, "a substitute for it")
+			if e.By != "" {
+				add(e.By, e.Count, "in place of "+e.What)
+			} else {
+				add(what, e.Count, "a substitute for it")
+			}
 		default:
 			add(what, e.Renewed, "renewed")
 			add(what, e.Missing, "lost")

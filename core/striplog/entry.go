@@ -35,6 +35,7 @@ const (
 	Repair     Fate = "repair"
 	Lost       Fate = "lost"
 	Substitute Fate = "substitute"
+	Off        Fate = "off" // foreign: it stays off, and nothing waits for it
 )
 
 // Thread is the kind of thread of a fastener.
@@ -81,7 +82,8 @@ type Entry struct {
 	Stands   Stands   `json:"stands,omitempty" enum:",under,round,over" doc:"How it stands to the pane when it goes back; nothing said is by how it came off"`
 	First    []string `json:"first,omitempty" maxItems:"40" doc:"Ids of what has to be back before it, beside what it holds down"`
 	Facing   string   `json:"facing,omitempty" maxLength:"200" doc:"Up, in, print reads from, open side, gap at"`
-	Fate     Fate     `json:"fate" enum:"back,renew,repair,lost,substitute"`
+	Fate     Fate     `json:"fate" enum:"back,renew,repair,lost,substitute,off" doc:"off: it is foreign and stays off"`
+	By       string   `json:"by,omitempty" maxLength:"120" doc:"What a substitute is: a bolt with its size, bush and washers"`
 	Renewed  int      `json:"renewed,omitempty" minimum:"0" maximum:"200" doc:"Of the count, replaced by new ones"`
 	Missing  int      `json:"missing,omitempty" minimum:"0" maximum:"200" doc:"Of the count, recorded as lost"`
 	Bag      string   `json:"bag,omitempty" maxLength:"20"`
@@ -105,12 +107,19 @@ func (e Entry) fastener() bool {
 	return false
 }
 
-// wanted is how many have to be back in: those recorded as lost are not, the
-// renewed ones are.
-func (e Entry) wanted() int { return e.Count - e.Missing }
+// wanted is how many have to be back in: those recorded as lost are not, nor what
+// is foreign and stays off; the renewed ones are.
+func (e Entry) wanted() int {
+	if e.Fate == Off {
+		return 0
+	}
+	return e.Count - e.Missing
+}
 
-// IsBack says whether an entry is fully back, or was never out.
-func (e Entry) IsBack() bool { return e.Loosen && e.In > 0 || !e.Loosen && e.In >= e.wanted() }
+// IsBack says whether an entry is fully back, was never out, or stays off.
+func (e Entry) IsBack() bool {
+	return e.Fate == Off && e.In == 0 || e.Loosen && e.In > 0 || !e.Loosen && e.In >= e.wanted()
+}
 
 // Log is the entries in the order in which they came off.
 type Log []Entry

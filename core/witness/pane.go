@@ -53,7 +53,8 @@ func Of(said []Said, clearance float64, round func(w, h float64) float64) (Pane,
 	if out.Width, err = along(said, "width", width, nil, clearance); err != nil {
 		return out, err
 	}
-	if out.Height, err = along(said, "height", height, nil, clearance); err != nil || out.Width == nil || out.Height == nil {
+	if out.Height, err = along(said, "height", height, nil, clearance); err != nil || out.Width == nil ||
+		out.Height == nil {
 		return out, err
 	}
 	w, h := out.Width.Size, out.Height.Size
@@ -71,7 +72,8 @@ func Of(said []Said, clearance float64, round func(w, h float64) float64) (Pane,
 
 // along joins them one way; groove is what a groove's length stands for that way,
 // none while that is not known.
-func along(said []Said, way string, of func(Said) length.Reading, groove func(Said) float64, clearance float64) (*Joined, error) {
+func along(said []Said, way string, of func(Said) length.Reading, groove func(Said) float64,
+	clearance float64) (*Joined, error) {
 	var heard []Heard
 	var rows []int
 	for i, s := range said {

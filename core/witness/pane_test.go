@@ -44,7 +44,8 @@ func TestGroove(t *testing.T) {
 			t.Errorf("%v round with corners: liar %v, %v, %v", round, l, ok, err)
 		}
 	}
-	if p, err := Of(append([]Said{{Kind: Groove, Round: mm(1384)}}, base...), 2, nil); err != nil || len(p.Width.Says) != 2 {
+	if p, err := Of(append([]Said{{Kind: Groove, Round: mm(1384)}}, base...), 2, nil); err != nil ||
+		len(p.Width.Says) != 2 {
 		t.Errorf("no shape: %+v, %v", p.Width, err)
 	}
 	if got := Cornered(400)(300, 200); math.Abs(got-(1000-171.68)) > 0.01 {
@@ -55,7 +56,8 @@ func TestGroove(t *testing.T) {
 	if err != nil || p.Height != nil || len(p.Width.Says) != 1 {
 		t.Errorf("%+v, %v", p, err)
 	}
-	if p, err := Of([]Said{{Kind: Groove, Round: mm(1384)}}, 2, Cornered(0)); err != nil || p.Width != nil || p.Height != nil {
+	if p, err := Of([]Said{{Kind: Groove, Round: mm(1384)}}, 2, Cornered(0)); err != nil || p.Width != nil ||
+		p.Height != nil {
 		t.Errorf("%+v, %v", p, err)
 	}
 	if _, _, ok := p.Width.OffOf("old"); ok {

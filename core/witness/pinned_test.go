@@ -59,7 +59,8 @@ func TestBounds(t *testing.T) {
 			t.Errorf("%v round: %v", round, err)
 		}
 	}
-	if p, err := Of(slices.Repeat([]Said{{Kind: "old", Width: mm(300)}}, Most), 0, nil); err != nil || len(p.Width.Says) != 20 {
+	if p, err := Of(slices.Repeat([]Said{{Kind: "old", Width: mm(300)}}, Most), 0, nil); err != nil ||
+		len(p.Width.Says) != 20 {
 		t.Errorf("%d of them: %v", Most, err)
 	}
 }
@@ -78,7 +79,8 @@ func TestDoubts(t *testing.T) {
 		{"pieces", []Heard{{Kind: "pieces", Value: 301.5, Cracks: 3}}, 1.5},
 		{"a groove", []Heard{{Kind: Groove, Value: 300}}, 1.5},
 		{"two that differ", []Heard{{Kind: "sheet", Value: 300}, {Kind: "sheet", Value: 310}}, 5},
-		{"three, each elsewhere", []Heard{{Kind: "sheet", Value: 300}, {Kind: "sheet", Value: 320}, {Kind: "sheet", Value: 340}}, 20},
+		{"three, each elsewhere", []Heard{{Kind: "sheet", Value: 300}, {Kind: "sheet", Value: 320},
+			{Kind: "sheet", Value: 340}}, 20},
 		// σ = 0.5 / √3 / √2 = 0.204; × 1.96 = 0.4.
 		{"two that agree", []Heard{{Kind: "sheet", Value: 300}, {Kind: "sheet", Value: 300}}, 0.4},
 	} {
@@ -93,7 +95,8 @@ func TestDoubts(t *testing.T) {
 // the two others together 0.2041; 3 × √(0.2887² + 0.2041²) = 1.061.
 func TestNamed(t *testing.T) {
 	for off, named := range map[float64]bool{1.05: false, 1.07: true, -1.05: false, -1.07: true} {
-		j, err := Join([]Heard{{Kind: "sheet", Value: 300}, {Kind: "sheet", Value: 300}, {Kind: "sheet", Value: 300 + off}}, 0)
+		j, err := Join([]Heard{{Kind: "sheet", Value: 300}, {Kind: "sheet", Value: 300}, {Kind: "sheet", Value: 300 + off}},
+			0)
 		if err != nil || j.Named() != named || j.Says[0].Liar || j.Says[1].Liar {
 			t.Errorf("%v off: %+v, %v", off, j.Says, err)
 		}
@@ -117,8 +120,10 @@ func TestWordsWhole(t *testing.T) {
 			"A stock size is off by 12.3 mm from the others, who agree: left out. Usually: the next size may have been meant. " +
 				"The opening itself was not read: the pane may not go in.", "ask which sizes it comes in"},
 		{[]Heard{{Kind: "old", Value: 300}, {Kind: "neighbour", Value: 312.34}},
-			"The two differ by 12.3 mm and one of them is wrong. Of the old pane by tape: it may have been wrong, chipped or ground " +
-				"at an edge; a plastic one has shrunk. Of a neighbour light: the sash is sprung, or an earlier hand cut it anew.", "read the opening by tape"},
+			"The two differ by 12.3 mm and one of them is wrong. Of the old pane by tape: it may have been wrong, chipped or " +
+				"ground " +
+				"at an edge; a plastic one has shrunk. Of a neighbour light: the sash is sprung, or an earlier hand cut it anew.",
+			"read the opening by tape"},
 		{[]Heard{{Kind: "opening", Value: 300}, {Kind: "old", Value: 320}, {Kind: "neighbour", Value: 345}},
 			"They do not agree, and no one of them alone is wrong; farthest off is a neighbour light: the sash is sprung, or an " +
 				"earlier hand cut it anew.", "read another neighbour"},
@@ -150,8 +155,10 @@ func TestFormulas(t *testing.T) {
 	for _, c := range []struct {
 		h    Heard
 		want string
-	}{{Heard{Kind: "opening", Value: 300}, "300.0 − 2 × 2.2"}, {Heard{Kind: "pieces", Value: 300, Cracks: 2}, "300.0 − 2 × 0.5"},
-		{Heard{Kind: "traced", Value: 300, Pen: 1.25}, "300.0 − 1.2 of line"}, {Heard{Kind: "sheet", Value: 300}, "as read"}} {
+	}{{Heard{Kind: "opening", Value: 300}, "300.0 − 2 × 2.2"}, {Heard{Kind: "pieces", Value: 300, Cracks: 2},
+		"300.0 − 2 × 0.5"},
+		{Heard{Kind: "traced", Value: 300, Pen: 1.25}, "300.0 − 1.2 of line"},
+		{Heard{Kind: "sheet", Value: 300}, "as read"}} {
 		j, err := Join([]Heard{c.h}, 2.25)
 		if err != nil || j.Says[0].Formula != c.want {
 			t.Errorf("%s: %q, %v", c.h.Kind, j.Says[0].Formula, err)
@@ -178,7 +185,8 @@ func TestOffOf(t *testing.T) {
 		off  float64
 		liar bool
 		ok   bool
-	}{{nil, "old", 0, false, false}, {alone, "old", 0, false, false}, {two, "old", 3, true, true}, {two, "sheet", -3, false, true},
+	}{{nil, "old", 0, false, false}, {alone, "old", 0, false, false}, {two, "old", 3, true, true},
+		{two, "sheet", -3, false, true},
 		{two, "stock", 0, false, false}} {
 		if off, liar, ok := c.j.OffOf(c.kind); off != c.off || liar != c.liar || ok != c.ok {
 			t.Errorf("%s: %v, %v, %v", c.kind, off, liar, ok)
@@ -193,7 +201,8 @@ func TestWaysApart(t *testing.T) {
 	if err != nil || p.Width != nil || p.Height == nil || math.Abs(p.Height.Size-200) > 1e-9 {
 		t.Errorf("%+v, %v", p, err)
 	}
-	_, err = Of([]Said{{Kind: "old", Height: mm(200)}, {Kind: "sheet", Width: length.Reading{Value: 300, Doubt: 200}}}, 0, nil)
+	_, err = Of([]Said{{Kind: "old", Height: mm(200)}, {Kind: "sheet", Width: length.Reading{Value: 300, Doubt: 200}}}, 0,
+		nil)
 	if f := fault.Of(err); f == nil || f.Field != "heard[1].width" {
 		t.Errorf("%v", err)
 	}
@@ -201,7 +210,8 @@ func TestWaysApart(t *testing.T) {
 	if f := fault.Of(err); f == nil || f.Field != "heard[1].cracks" {
 		t.Errorf("%v", err)
 	}
-	if _, err := Of([]Said{{Kind: "old", Width: mm(200), Height: mm(100)}}, 60, nil); fault.Of(err) == nil || fault.Of(err).Field != "clearance" {
+	if _, err := Of([]Said{{Kind: "old", Width: mm(200), Height: mm(100)}}, 60, nil); fault.Of(err) == nil ||
+		fault.Of(err).Field != "clearance" {
 		t.Errorf("a clearance of 60: %v", err)
 	}
 }

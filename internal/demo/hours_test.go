@@ -9,7 +9,8 @@ import (
 func TestInHours(t *testing.T) {
 	at := func(day, hour, minute int) time.Time { return time.Date(2026, 11, day, hour, minute, 0, 0, time.Local) }
 	for _, c := range []struct{ in, want time.Time }{
-		{at(26, 9, 0), at(26, 9, 30)}, {at(26, 9, 10), at(26, 9, 30)}, {at(26, 16, 0), at(26, 16, 30)}, {at(26, 16, 30), at(27, 8, 30)},
+		{at(26, 9, 0), at(26, 9, 30)}, {at(26, 9, 10), at(26, 9, 30)}, {at(26, 16, 0), at(26, 16, 30)},
+		{at(26, 16, 30), at(27, 8, 30)},
 		{at(26, 16, 40), at(27, 8, 30)}, {at(26, 0, 30), at(26, 8, 30)}, {at(26, 7, 59), at(26, 8, 0)},
 		{at(28, 17, 0), at(30, 8, 30)}, {at(29, 10, 0), at(30, 8, 30)}, {at(30, 23, 59), at(31, 8, 30)},
 	} {

@@ -16,7 +16,8 @@ import (
 // asking are the facts from which the one next thing of each station is told.
 func (v *View) asking(b benchView) ask.Facts {
 	r := b.reck
-	f := ask.Facts{Signed: v.Job.Signed, Withdrawn: v.Job.Withdrawn != nil, Plan: r.Plan, Done: b.done, Waits: v.Waits, Missing: r.Fit.Missing, Odd: r.Fit.Odd,
+	f := ask.Facts{Signed: v.Job.Signed, Withdrawn: v.Job.Withdrawn != nil, Plan: r.Plan, Done: b.done, Waits: v.Waits,
+		Missing: r.Fit.Missing, Odd: r.Fit.Odd,
 		Why: r.Why, Looked: len(r.Chain) > 0 || b.pane.Road.Came == road.Unbroken,
 		Settles: r.Road.Settled, Settled: b.pane.Choice != nil, WaitsFor: b.pane.WaitsFor, WaitsUntil: b.pane.WaitsUntil,
 		Screws: screwsOf(b.pane, r.Family), Counted: b.pane.Counted, Back: v.Strip.Back, Hindrances: v.Hindrances,

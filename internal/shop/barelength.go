@@ -40,6 +40,7 @@ func ownUnit(p *record.Pane, r length.Reading, by length.Instrument, shop length
 	if shop == length.IN {
 		there, here = "mm", "inches"
 	}
-	return fault.New("text", fmt.Sprintf("what else the %s read of this pane is in %s, and a bare %s would be taken as %s", by, there, text,
+	return fault.New("text", fmt.Sprintf("what else the %s read of this pane is in %s, and a bare %s would be taken as %s",
+		by, there, text,
 		here), fmt.Sprintf("say which: %s mm or %s in", text, text))
 }

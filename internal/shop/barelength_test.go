@@ -14,7 +14,8 @@ func TestOwnUnit(t *testing.T) {
 	pane := func(imperial ...bool) *record.Pane {
 		p := &record.Pane{}
 		for _, i := range imperial {
-			p.Readings = append(p.Readings, record.Reading{Instrument: length.Tape, Reading: length.Reading{Value: 100, Imperial: i}})
+			p.Readings = append(p.Readings,
+				record.Reading{Instrument: length.Tape, Reading: length.Reading{Value: 100, Imperial: i}})
 		}
 		return p
 	}

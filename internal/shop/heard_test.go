@@ -30,7 +30,8 @@ func TestHeardOnTheJob(t *testing.T) {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
-	if h := v.Pane.Heard; len(h) != 3 || h[0].Width.Text != "617 ±0.5" || h[0].Width.Doubt != 0.5 || h[0].Height.Doubt != 0 ||
+	if h := v.Pane.Heard; len(h) != 3 || h[0].Width.Text != "617 ±0.5" || h[0].Width.Doubt != 0.5 ||
+		h[0].Height.Doubt != 0 ||
 		h[1].Cracks != 3 {
 		t.Errorf("%+v", h)
 	}
@@ -68,7 +69,8 @@ func TestHeardOnTheJob(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if w := view1(t, s, taken); len(w.Pane.Heard) != 3 || w.Pane.Stock != "610x457" || w.Reckoning.Order != view1(t, s, id).Reckoning.Order {
+	if w := view1(t, s, taken); len(w.Pane.Heard) != 3 || w.Pane.Stock != "610x457" ||
+		w.Reckoning.Order != view1(t, s, id).Reckoning.Order {
 		t.Errorf("carried: %+v, %q", w.Pane.Heard, w.Reckoning.Order)
 	}
 	if err := s.SetHeard(ctx, tor, First(id), nil, version()); err != nil || view1(t, s, id).Reckoning.Heard != nil {

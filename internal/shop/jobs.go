@@ -73,7 +73,8 @@ func (s *Shop) Withdraw(ctx context.Context, by record.Account, job int64, why s
 	}
 	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		w := record.Withdrawal{By: by.Name, At: s.Now(), Why: why}
-		return store.Change{Noun: "job", Action: "withdrawn", Said: "withdrawn: " + why, After: w}, t.Withdraw(ctx, job, by.ID, w)
+		return store.Change{Noun: "job", Action: "withdrawn", Said: "withdrawn: " + why, After: w},
+			t.Withdraw(ctx, job, by.ID, w)
 	})
 }
 

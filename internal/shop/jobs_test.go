@@ -28,7 +28,8 @@ func TestWithdraw(t *testing.T) {
 		}
 		return len(rows) == 1
 	}
-	if rows, err := s.Find(ctx, "", "", 0, 10); err != nil || len(rows) != 1 || rows[0].Station != "assess" || rows[0].Left == 0 ||
+	if rows, err := s.Find(ctx, "", "", 0, 10); err != nil || len(rows) != 1 || rows[0].Station != "assess" ||
+		rows[0].Left == 0 ||
 		len(rows[0].Route) != 10 || rows[0].Panes != 1 || rows[0].Next == "" {
 		t.Errorf("listed: %+v, %v", rows, err)
 	}
@@ -39,7 +40,8 @@ func TestWithdraw(t *testing.T) {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
-	if w := v.Job.Withdrawn; w == nil || w.By != tor.Name || w.Why != "taken in twice" || v.Asks[0].Kind != "nothing" || v.Job.Signed {
+	if w := v.Job.Withdrawn; w == nil || w.By != tor.Name || w.Why != "taken in twice" || v.Asks[0].Kind != "nothing" ||
+		v.Job.Signed {
 		t.Errorf("%+v, asks %+v", w, v.Asks[0])
 	}
 	if has("open") || !has("withdrawn") || !has("") {
@@ -91,7 +93,8 @@ func TestWithdraw(t *testing.T) {
 // retry makes no second one.
 func TestCopy(t *testing.T) {
 	s, _, tor := open(t)
-	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Brindle & Daughters", Object: "Deck oven, door", Exposure: "oven", Power: true,
+	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Brindle & Daughters", Object: "Deck oven, door", Exposure: "oven",
+		Power:  true,
 		Family: "window-pack", Place: "site", Story: "a tray", Road: road.Chosen{ID: "kept", How: "clean", Came: road.Whole},
 		Layout: &drawing.Layout{Across: 2, Down: 1}})
 	if err != nil {
@@ -110,7 +113,8 @@ func TestCopy(t *testing.T) {
 		t.Errorf("%d, then %d, %v", copied, again, err)
 	}
 	v := view1(t, s, copied)
-	if len(v.Panes) != 2 || len(v.Pane.Readings)+len(v.Pane.Ticks) != 0 || v.Pane.Road.ID != "kept" || v.Pane.Road.Came != road.Whole ||
+	if len(v.Panes) != 2 || len(v.Pane.Readings)+len(v.Pane.Ticks) != 0 || v.Pane.Road.ID != "kept" ||
+		v.Pane.Road.Came != road.Whole ||
 		!v.Job.Object.Power || v.Job.Customer.Name != "Brindle & Daughters" || v.Job.Place != "site" || v.Job.Story != "" {
 		t.Errorf("%+v", v.Job)
 	}

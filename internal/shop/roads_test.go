@@ -35,7 +35,8 @@ type job struct {
 
 // square are readings of an opening with its cover.
 func square(w, h, cover string) map[fit.Place]string {
-	return map[fit.Place]string{fit.WidthTop: w, fit.WidthBottom: w, fit.HeightLeft: h, fit.HeightRight: h, fit.Ledge: cover}
+	return map[fit.Place]string{fit.WidthTop: w, fit.WidthBottom: w, fit.HeightLeft: h, fit.HeightRight: h,
+		fit.Ledge: cover}
 }
 
 func with(m map[fit.Place]string, more map[fit.Place]string) map[fit.Place]string {
@@ -97,9 +98,11 @@ var jobs = []job{
 			fit.HeightRight: "567",
 			fit.Ledge:       "9"}, material: "annealed", thick: 3, headline: "373", budget: 36},
 	{name: "horse trailer, bonded folding door", family: "bonded-fixed", exposure: "weather", leaf: true,
-		readings: square("500", "350", "25"), material: "polycarbonate", thick: 5, headline: "5 mm polycarbonate", budget: 42},
-	{name: "wheelhouse, round port", family: "ring-port", exposure: "weather", readings: map[fit.Place]string{fit.Across0: "300",
-		fit.Across45: "300", fit.Across90: "300", fit.Across135: "300", fit.Ledge: "12"}, material: "toughened", thick: 8,
+		readings: square("500", "350", "25"), material: "polycarbonate", thick: 5, headline: "5 mm polycarbonate",
+		budget: 42},
+	{name: "wheelhouse, round port", family: "ring-port", exposure: "weather",
+		readings: map[fit.Place]string{fit.Across0: "300",
+			fit.Across45: "300", fit.Across90: "300", fit.Across135: "300", fit.Ledge: "12"}, material: "toughened", thick: 8,
 		headline: "round, 2", budget: 40},
 	{name: "incubator, channel front", family: "channel-front", exposure: "room", readings: square("500", "350", "11"),
 		material: "toughened", thick: 4, headline: "4 mm toughened", budget: 38},
@@ -111,23 +114,29 @@ var jobs = []job{
 		heard:    []Heard{{Kind: "groove", Round: "2512"}, {Kind: "neighbour", Width: "747", Height: "507"}},
 		material: "toughened", thick: 5, headline: "5 mm toughened", budget: 42},
 	{name: "sauna stove, door pane", family: "clip-heat", exposure: "fire",
-		readings: with(square("270", "242", "14"), map[fit.Place]string{fit.Reach: "16"}), material: "glass-ceramic", thick: 4,
+		readings: with(square("270", "242", "14"), map[fit.Place]string{fit.Reach: "16"}), material: "glass-ceramic",
+		thick:    4,
 		headline: "263.5", budget: 40},
 	{name: "bakery's deck oven, window pack", family: "window-pack", exposure: "oven", leaf: true,
-		readings: square("500", "300", "13"), material: "toughened-coated", thick: 4, headline: "4 mm coated toughened", budget: 44},
+		readings: square("500", "300", "13"), material: "toughened-coated", thick: 4, headline: "4 mm coated toughened",
+		budget: 44},
 	{name: "deck oven, inner pane as a part", family: "window-pack", exposure: "oven", road: road.Chosen{ID: "part"},
 		part: road.Part{Number: "B 7", Seen: "list"}, headline: "Part B 7, as it comes", budget: 32},
 	{name: "tractor's cab, drop glass by two holes", family: "two-holes", exposure: "weather",
 		readings: with(square("520", "480", "13"), map[fit.Place]string{fit.HoleAcross: "14", fit.HoleUp: "45",
 			fit.HoleSide: "110", fit.HoleApart: "296", fit.BushAcross: "12"}),
 		material: "toughened", thick: 5, headline: "two holes 14.0 mm across", budget: 46},
-	{name: "deck oven, lamp window under a tabbed retainer, stripped whole", family: "tabbed-retainer", exposure: "oven", leaf: true,
-		readings: square("180", "120", "10"), material: "glass-ceramic", thick: 4, headline: "4 mm glass-ceramic", budget: 42},
-	{name: "café boiler, gauge tube", family: "gauge-tube", exposure: "room", readings: map[fit.Place]string{fit.Faces: "250",
-		fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4"}, material: "borosilicate", thick: 2.4,
+	{name: "deck oven, lamp window under a tabbed retainer, stripped whole", family: "tabbed-retainer", exposure: "oven",
+		leaf:     true,
+		readings: square("180", "120", "10"), material: "glass-ceramic", thick: 4, headline: "4 mm glass-ceramic",
+		budget: 42},
+	{name: "café boiler, gauge tube", family: "gauge-tube", exposure: "room",
+		readings: map[fit.Place]string{fit.Faces: "250",
+			fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4"}, material: "borosilicate", thick: 2.4,
 		headline: "tube, 12.7 mm outside", budget: 36},
-	{name: "greenhouse, a light in a stock size", family: "putty-points", exposure: "weather", readings: square("616", "463", "13"),
-		stock: "610x457", material: "annealed", thick: 3, headline: "stock size 610.0 × 457.0 mm", budget: 36},
+	{name: "greenhouse, a light in a stock size", family: "putty-points", exposure: "weather",
+		readings: square("616", "463", "13"),
+		stock:    "610x457", material: "annealed", thick: 3, headline: "stock size 610.0 × 457.0 mm", budget: 36},
 }
 
 // Every kind of work is signed by a technician with what its road asks and

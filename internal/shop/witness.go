@@ -44,7 +44,8 @@ func (s *Shop) Witness(ctx context.Context, in WitnessIn) (witness.Pane, error) 
 	}
 	out, err := witness.Of(said, in.Clearance, witness.Cornered(in.Radius))
 	if err == nil && out.Width == nil && out.Height == nil {
-		err = fault.New("heard", "nobody was heard yet", "type one length at least: of the opening, the old pane, a neighbour")
+		err = fault.New("heard", "nobody was heard yet",
+			"type one length at least: of the opening, the old pane, a neighbour")
 	}
 	for _, j := range []*witness.Joined{out.Width, out.Height} {
 		if j != nil {

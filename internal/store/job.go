@@ -27,7 +27,8 @@ func scanJob(r *sql.Rows) (record.Job, error) {
 	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
 		&carried.By, &carriedAt, &carried.Says, &withdrawn.By, &withdrawnAt, &withdrawn.Why,
 		&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version,
-		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Moves, &o.Water, &o.Old, &o.Strike, &o.Leaf, &o.Stamp, &o.Version)
+		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Moves, &o.Water, &o.Old, &o.Strike, &o.Leaf, &o.Stamp,
+		&o.Version)
 	if err != nil {
 		return j, err
 	}
@@ -76,7 +77,8 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		found[i].Own = laid
 	}
-	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped, s.guests,
+	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped,
+		s.guests,
 		s.tickets} {
 		if err := fill(ctx, in, args, byID); err != nil {
 			return nil, err
@@ -161,7 +163,8 @@ func (t *Tx) JobState(ctx context.Context, id int64) (state string, err error) {
 
 // Withdraw closes an open job that came to nothing.
 func (t *Tx) Withdraw(ctx context.Context, job, by int64, w record.Withdrawal) error {
-	return t.run(ctx, "UPDATE job SET state = 'withdrawn', withdrawn_by = ?, withdrawn_at = ?, withdrawn_why = ?, version = version + 1 "+
+	return t.run(ctx, "UPDATE job SET state = 'withdrawn', withdrawn_by = ?, withdrawn_at = ?, withdrawn_why = ?, "+
+		"version = version + 1 "+
 		"WHERE id = ? AND state = 'open'", by, w.At, w.Why, job)
 }
 
@@ -215,7 +218,8 @@ func (t *Tx) AddObject(ctx context.Context, o record.Object, customer int64) (in
 		return 0, err
 	}
 	return t.insert(ctx,
-		"INSERT INTO object (customer_id, name, exposure, power, gas, vehicle, moves, water, old, strike, leaf, stamp) VALUES "+
+		"INSERT INTO object (customer_id, name, exposure, power, gas, vehicle, moves, water, old, strike, leaf, stamp) "+
+			"VALUES "+
 			"(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		customer, o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Moves, o.Water, o.Old, o.Strike, o.Leaf, o.Stamp)
 }

@@ -20,7 +20,8 @@ FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
 			var shape, spot, uses, duty, stack, part, peel, turns, heard []byte
 			err := scan(&p.ID, &p.Number, &p.Name, &p.Family, &p.Frame, &p.Cutter, &p.Gasket.Kind, &p.Gasket.Free, &p.Sides.Top,
 				&p.Sides.Right, &p.Sides.Bottom, &p.Sides.Left, &shape, &p.Raked, &p.Like, &uses, &duty, &stack, &spot, &p.WaitsFor,
-				&p.WaitsUntil, &p.Version, &p.Road.ID, &p.Road.How, &p.Road.Came, &part, &peel, &turns, &heard, &p.Stock, &p.Counted)
+				&p.WaitsUntil, &p.Version, &p.Road.ID, &p.Road.How, &p.Road.Came, &part, &peel, &turns, &heard, &p.Stock,
+				&p.Counted)
 			if err == nil {
 				err = errors.Join(json.Unmarshal(shape, &p.Shape), json.Unmarshal(spot, &p.Spot), json.Unmarshal(uses, &p.Uses),
 					json.Unmarshal(duty, &p.Duty), json.Unmarshal(stack, &p.Stack), json.Unmarshal(part, &p.Road.Part),
@@ -59,7 +60,8 @@ func (t *Tx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, erro
 	return t.insert(ctx,
 		"INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, "+
 			"side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, "+
-			"road, how, came, part, peel, turns, heard, stock, counted) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+			"road, how, came, part, peel, turns, heard, stock, counted) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, "+
+			"?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		job, p.Number, p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right,
 		p.Sides.Bottom, p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil,
 		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, x.heard, p.Stock, p.Counted)
@@ -97,7 +99,8 @@ func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, "+
 			"side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, uses = ?, duty = ?, "+
-			"packed = ?, spot = ?, waits_for = ?, waits_until = ?, road = ?, how = ?, came = ?, part = ?, peel = ?, turns = ?, heard = ?, stock = ?, counted = ?, version = "+
+			"packed = ?, spot = ?, waits_for = ?, waits_until = ?, road = ?, how = ?, came = ?, part = ?, peel = ?, turns = "+
+			"?, heard = ?, stock = ?, counted = ?, version = "+
 			"version + 1 WHERE id = ? AND version = ?",
 		p.Name, p.Family, p.Frame, p.Cutter, p.Gasket.Kind, p.Gasket.Free, p.Sides.Top, p.Sides.Right, p.Sides.Bottom,
 		p.Sides.Left, x.shape, p.Raked, p.Like, x.uses, x.duty, x.stack, x.spot, p.WaitsFor, p.WaitsUntil,

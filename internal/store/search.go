@@ -115,7 +115,8 @@ const rowJoins = ` STRAIGHT_JOIN object o ON o.id = j.object_id STRAIGHT_JOIN cu
 
 func scanRow(r *sql.Rows) (record.Row, error) {
 	var v record.Row
-	err := r.Scan(&v.ID, &v.Object, &v.Customer, &v.Story, &v.PromisedAt, &v.WaitsFor, &v.WaitsUntil, &v.Signed, &v.Withdrawn, &v.Pulse)
+	err := r.Scan(&v.ID, &v.Object, &v.Customer, &v.Story, &v.PromisedAt, &v.WaitsFor, &v.WaitsUntil, &v.Signed,
+		&v.Withdrawn, &v.Pulse)
 	return v, err
 }
 

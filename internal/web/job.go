@@ -89,7 +89,8 @@ func (v *Server) jobRoutes(api huma.API) {
 			id, err := v.shop.TakeIn(ctx, who(ctx), in.Key, in.Body)
 			return &out[Made]{Made{id}}, said(ctx, err)
 		})
-	register(v, api, op("copyJob", http.MethodPost, "/api/jobs/{id}/copy", "Take the same in again, without what was read and done"),
+	register(v, api, op("copyJob", http.MethodPost, "/api/jobs/{id}/copy",
+		"Take the same in again, without what was read and done"),
 		func(ctx context.Context, in *struct {
 			JobID
 			Keyed[struct {

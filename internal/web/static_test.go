@@ -1,8 +1,11 @@
 package web
 
 import (
+	"bytes"
+	"compress/gzip"
 	"io/fs"
 	"net/http"
+	"regexp"
 	"strings"
 	"testing"
 )
@@ -33,6 +36,37 @@ func TestStatic(t *testing.T) {
 	}
 	if a := c.call("GET", "/api/no/such/call", nil); a.status != http.StatusNotFound || a.problem(t).Type != "not-found" {
 		t.Errorf("%d %s", a.status, a.body)
+	}
+}
+
+// firstScript is how much script the first screen may load, compressed, bytes.
+const firstScript = 250 << 10
+
+// The first screen's script stays small; stations and screens come when they are
+// asked for.
+func TestFirstScriptIsSmall(t *testing.T) {
+	page, err := fs.ReadFile(files, "static/built/index.html")
+	if err != nil {
+		t.Skip("the front end has not been built; make test builds it first")
+	}
+	total := 0
+	for _, m := range regexp.MustCompile(`/assets/[^"]+\.js`).FindAllString(string(page), -1) {
+		b, err := fs.ReadFile(files, "static/built"+m)
+		if err != nil {
+			t.Fatal(err)
+		}
+		var out bytes.Buffer
+		z := gzip.NewWriter(&out)
+		if _, err := z.Write(b); err != nil {
+			t.Fatal(err)
+		}
+		if err := z.Close(); err != nil {
+			t.Fatal(err)
+		}
+		total += out.Len()
+	}
+	if total == 0 || total > firstScript {
+		t.Errorf("the first screen loads %d bytes of script", total)
 	}
 }
 

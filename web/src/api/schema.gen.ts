@@ -4061,6 +4061,8 @@ export interface components {
         };
         StriplogEntry: {
             bag?: string;
+            /** @description What a substitute is: a bolt with its size, bush and washers */
+            by?: string;
             /** @description Ids of what it holds down or hides */
             captures?: string[];
             /**
@@ -4070,8 +4072,11 @@ export interface components {
             count: number;
             /** @description Up, in, print reads from, open side, gap at */
             facing?: string;
-            /** @enum {string} */
-            fate: "back" | "renew" | "repair" | "lost" | "substitute";
+            /**
+             * @description off: it is foreign and stays off
+             * @enum {string}
+             */
+            fate: "back" | "renew" | "repair" | "lost" | "substitute" | "off";
             /** @description Ids of what has to be back before it, beside what it holds down */
             first?: string[];
             held: components["schemas"]["StriplogHeld"];

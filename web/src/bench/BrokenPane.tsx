@@ -68,15 +68,6 @@ export function BrokenPane({ origin, names, onPick, disabled, edge }: Props) {
 				stroke="var(--ink)"
 				strokeWidth={1.5}
 			/>
-			{origin && (
-				<path
-					d={cracks[origin]}
-					fill="none"
-					stroke="var(--wax)"
-					strokeWidth={2.5}
-					strokeLinejoin="round"
-				/>
-			)}
 			{targets.map((t, n) => (
 				// biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be an HTML button
 				<path
@@ -102,6 +93,16 @@ export function BrokenPane({ origin, names, onPick, disabled, edge }: Props) {
 					}}
 				/>
 			))}
+			{origin && (
+				<path
+					d={cracks[origin]}
+					fill="none"
+					stroke="var(--wax)"
+					strokeWidth={2.5}
+					strokeLinejoin="round"
+					className="pointer-events-none"
+				/>
+			)}
 		</svg>
 	);
 }

@@ -5,20 +5,9 @@ import { TextField } from "../../parts/Field";
 import { NumberField } from "../../parts/NumberField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
+import { fates, kinds } from "./stripWords";
 import { unnamed } from "./usePhotoLines";
 import type { StripTools } from "./useStrip";
-
-const kinds: StripEntry["kind"][] = [
-	"fasteners",
-	"part",
-	"trim",
-	"seal",
-	"wire",
-	"shield",
-	"pane",
-];
-
-const fates = ["back", "renew", "repair", "lost", "substitute"] as const;
 
 const driven = ["screw", "bolt", "nut"];
 
@@ -109,12 +98,18 @@ export function CorrectEntry({
 			<Pick
 				label="What becomes of it"
 				value={e.fate}
-				options={fates.map((f) => ({
-					value: f,
-					label: f === "back" ? "goes back" : f,
-				}))}
+				options={fates}
 				onChange={(fate) => set({ fate })}
 			/>
+			{e.fate === "substitute" && (
+				<TextField
+					label="Replaced by"
+					placeholder="M6 × 30 bolt, bush, two washers"
+					value={e.by ?? ""}
+					onChange={(by) => set({ by })}
+					maxLength={120}
+				/>
+			)}
 			<Refusal
 				error={strip.change.error?.field("what") ? null : strip.change.error}
 			/>

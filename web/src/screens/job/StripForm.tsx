@@ -6,21 +6,13 @@ import { type Option, Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Tick } from "../../parts/Tick";
 import { Choice } from "./HeldSheet";
+import { fates, kinds } from "./stripWords";
 import type { StripDraft, StripTools } from "./useStrip";
 
 function options<T extends string>(values: readonly T[]): Option<T>[] {
 	return values.map((v) => ({ value: v, label: v }));
 }
 
-const kinds: StripEntry["kind"][] = [
-	"fasteners",
-	"part",
-	"trim",
-	"seal",
-	"wire",
-	"shield",
-	"pane",
-];
 const driven: StripEntry["held"]["how"][] = [
 	"screw",
 	"bolt",
@@ -76,14 +68,6 @@ const threads: Option<"machine" | "self-tapping" | "wood">[] = [
 	{ value: "self-tapping", label: "self-tapping" },
 	{ value: "wood", label: "wood" },
 ];
-const fates: Option<StripEntry["fate"]>[] = [
-	{ value: "back", label: "goes back" },
-	{ value: "renew", label: "renew" },
-	{ value: "repair", label: "repair" },
-	{ value: "lost", label: "lost" },
-	{ value: "substitute", label: "substitute" },
-];
-
 /** What came off, noted in seconds: tap the kind, the drive, the count, the place. */
 export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 	const { draft, set, add } = strip;

@@ -16,7 +16,9 @@ export default function ProofTable({ view, ask }: TableProps) {
 	const wide = size.w > 620;
 	const width = Math.max(80, wide ? size.w * 0.6 : size.w);
 	return (
-		<Ground says="the gap all round as it should be, ten times as wide; each check beside it">
+		<Ground
+			says={`the gap all round as it should be, drawn wide${wide ? "; each check beside it" : ""}`}
+		>
 			<div ref={ref} className="absolute inset-0">
 				<svg
 					width={width}

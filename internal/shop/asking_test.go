@@ -1,0 +1,115 @@
+package shop
+
+import (
+	"testing"
+	"time"
+
+	"freshshard/core/ask"
+	"freshshard/core/bond"
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/prove"
+	"freshshard/internal/record"
+)
+
+// Whatever the work is, the line alone leads from take-in to the signature: each
+// thing that it asks for can be answered there and then, nothing is asked twice,
+// and what waits for the clock waits for nothing else.
+func TestTheLineLeadsToTheSignature(t *testing.T) {
+	s, _, tor := open(t)
+	now := time.Now().UTC()
+	s.Now = func() time.Time { return now }
+	for _, j := range jobs {
+		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: j.name, Exposure: j.exposure, Family: j.family,
+			Road: j.road, Place: "bench", Leaf: j.leaf})
+		if err != nil {
+			t.Fatal(err)
+		}
+		v := view1(t, s, id)
+		held := v.Pane.Held
+		held.Road.Part, held.Stock = j.part, j.stock
+		if j.road.How == "stick" {
+			held.Peel = bond.Peel{Length: 400, Width: 30, Spots: []bond.Spot{bond.Metal, bond.Torn}}
+		}
+		if err := s.SetPane(ctx, tor, First(id), held, v.Pane.Version); err != nil {
+			t.Fatal(err)
+		}
+		at, answers := family.Station("assess"), 0
+		for ; answers < 120; answers++ {
+			v = view1(t, s, id)
+			a := v.Asks[stationAt(at)]
+			if a.Kind == ask.Go {
+				at = a.To
+				continue
+			}
+			if a.Kind == ask.Sign {
+				break
+			}
+			if err := s.answer(t, tor, id, j, v, a, &now); err != nil {
+				t.Fatalf("%s: %s %q: %v", j.name, a.Kind, a.Key, err)
+			}
+		}
+		if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
+			t.Errorf("%s: after %d answers, at %s %+v: %v", j.name, answers, at, v.Asks[stationAt(at)], err)
+		}
+	}
+}
+
+func stationAt(s family.Station) int {
+	for i, o := range family.Stations {
+		if o == s {
+			return i
+		}
+	}
+	return 0
+}
+
+// answer does what the line asks for.
+func (s *Shop) answer(t *testing.T, tor record.Account, id int64, j job, v View, a ask.Ask, now *time.Time) error {
+	t.Helper()
+	version := 0
+	if v.Pane.Diagnosis != nil {
+		version = v.Pane.Diagnosis.Version
+	}
+	switch a.Kind {
+	case ask.Reading:
+		text, ok := j.readings[fit.Place(a.Key)]
+		if !ok {
+			t.Fatalf("%s: %s is asked for, and nobody reads it", j.name, a.Key)
+		}
+		return s.Read(ctx, tor, First(id), fit.Place(a.Key), Said{Text: text, Instrument: "rule"})
+	case ask.Look:
+		evidence := map[string]string{}
+		if d := v.Pane.Diagnosis; d != nil {
+			for k, e := range d.Evidence {
+				evidence[k] = e
+			}
+		}
+		evidence[a.Key] = a.Answers[len(a.Answers)-1].ID
+		return s.Diagnose(ctx, tor, First(id), Seen{Evidence: evidence, Version: version})
+	case ask.Cause:
+		return s.Diagnose(ctx, tor, First(id), Seen{Evidence: v.Pane.Diagnosis.Evidence, Cause: a.Key, Version: version})
+	case ask.Step:
+		return s.Tick(ctx, tor, First(id), a.Key, Done{Outcome: "done"})
+	case ask.Screw:
+		return s.CountScrews(ctx, tor, First(id), v.Pane.Counted+1, v.Pane.Version)
+	case ask.Settle:
+		if j.material == "" {
+			return s.Choose(ctx, tor, First(id), Settle{Material: a.Key, Thickness: a.Number})
+		}
+		return s.Choose(ctx, tor, First(id), Settle{Material: j.material, Thickness: j.thick})
+	case ask.Check:
+		for _, c := range v.Checks {
+			if c.Key == a.Key && c.Outcome == prove.Open {
+				return s.Answer(ctx, tor, First(id), a.Key, Checked{Answer: good(c)})
+			}
+		}
+	case ask.Wait:
+		if a.Until != nil {
+			*now = a.Until.Add(time.Minute)
+			return nil
+		}
+	}
+	return fault.New("line", "nothing answers "+a.Says+": "+a.Why, "look at "+string(a.Station))
+}
