@@ -391,6 +391,7 @@ func eightPhotos(t *testing.T, p *program) {
 	g.fill("What is it?", "kitchen foil")
 	g.press("○ foreign: stays off")
 	g.press("Keep it so")
+	g.until("it is kept", `!document.querySelector("[data-strip] form")`)
 	g.press("say what it is")
 	g.fill("What is it?", "hinge rivet")
 	g.press("○ replaced by")
