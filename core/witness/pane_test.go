@@ -29,6 +29,9 @@ func TestGroove(t *testing.T) {
 		if !ok || liar != c.liar || p.Width.Named() != c.liar || math.Abs(off-c.off) > 0.06 {
 			t.Errorf("%v round: off %v, liar %v, %v", c.round, off, liar, ok)
 		}
+		if _, up, ok := p.Height.OffOf(Groove); !ok || up != c.liar {
+			t.Errorf("%v round: it speaks for the height: %v, liar %v", c.round, ok, up)
+		}
 		if c.liar && !strings.Contains(p.Width.Words, "shrunk by 1 to 3 %") {
 			t.Error(p.Width.Words)
 		}

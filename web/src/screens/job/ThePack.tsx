@@ -1,9 +1,9 @@
 import { useState } from "react";
 import type { View } from "../../api/types";
-import { PackDrawing } from "../../bench/PackDrawing";
 import { PackOrders } from "../../bench/PackOrders";
 import { Button } from "../../parts/Button";
 import { FigureLine } from "../../parts/FigureLine";
+import { PackThrough } from "./PackThrough";
 import { StackSheet } from "./StackSheet";
 
 /** The pack that the pane stands in: how warm each gets, and what a swap does. */
@@ -17,30 +17,19 @@ export function ThePack({
 }) {
 	const [open, setOpen] = useState(false);
 	const { pack, family } = view.reckoning;
-	const { stack } = view.pane;
-	const panes = stack.panes ?? [];
+	const panes = view.pane.stack.panes ?? [];
 	const packs =
 		family.sizing === "pack" ||
 		(family.sizing === "channel" && family.facts.includes("heat"));
 	if (!packs && panes.length === 0) return null;
-	const exposure = view.job.object.exposure;
 	return (
 		<section aria-label="The pack" className="border-b border-rule py-3">
 			<h2 className="font-semibold">The pack</h2>
 			{pack ? (
 				<>
-					<PackDrawing
-						panes={panes.map((p, n) => ({
-							...p,
-							thickness: pack.panes[n]?.t ?? p.thickness,
-						}))}
-						gaps={stack.gaps ?? []}
-						cavity={stack.cavity || exposure.steady}
-						room={exposure.room}
-						result={pack.result}
-						here={pack.here}
-						narrow
-					/>
+					<div className={numbers ? "sm:hidden" : ""}>
+						<PackThrough view={view} narrow />
+					</div>
 					<p className="mt-2" data-touch={pack.result.touch}>
 						<strong>{Math.round(pack.result.touch)} °C outside.</strong>{" "}
 						{pack.says}

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { BarRows } from "../../../bench/BarRows";
 import { Bars } from "../../../bench/Bars";
 import { useSize } from "../../../bench/useSize";
+import { PackThrough } from "../PackThrough";
 import { Ground } from "./Ground";
 import type { TableProps } from "./StationTable";
 
@@ -14,38 +15,58 @@ export default function AsksTable({ view }: TableProps) {
 	const { stands, open } = view.reckoning.choice;
 	const [key, setKey] = useState<string>(worst(stands));
 	const aspect = stands.find((a) => a.key === key) ?? stands[0];
+	const through = key === "pack" && view.reckoning.pack !== undefined;
 	if (!aspect) return <Ground says="nothing is chosen here">{null}</Ground>;
 	return (
 		<Ground
-			says="what this place asks, and what each pane stands"
+			says={
+				through
+					? "how warm each face of the pack gets"
+					: "what this place asks, and what each pane stands"
+			}
 			foot={
 				<fieldset className="flex flex-wrap gap-x-1">
 					<legend className="sr-only">What is compared</legend>
+					{view.reckoning.pack && (
+						<span className="max-sm:hidden">
+							<Tab
+								on={through}
+								id="pack"
+								onPick={setKey}
+								says="Through the pack"
+							/>
+						</span>
+					)}
 					{stands.map((a) => {
 						const short = a.stand.filter((s) => s.known && s.left < 0).length;
 						return (
-							<button
+							<Tab
 								key={a.key}
-								type="button"
-								aria-pressed={a.key === aspect.key}
-								onClick={() => setKey(a.key)}
-								data-aspect={a.key}
-								className="min-h-12 border-b-4 border-transparent px-2 font-semibold sm:px-3 text-ink-2 aria-pressed:border-ink aria-pressed:text-ink"
-							>
-								{a.name}
-								{short > 0 && a.key !== "cost" && (
-									<span className="ml-1 text-[15px] font-normal text-stop">
-										{short} short
-									</span>
-								)}
-							</button>
+								on={!through && a.key === aspect.key}
+								id={a.key}
+								onPick={setKey}
+								says={a.name}
+								short={a.key === "cost" ? 0 : short}
+							/>
 						);
 					})}
 				</fieldset>
 			}
 		>
 			<div ref={ref} className="absolute inset-x-3 inset-y-1">
-				{size.w < narrow ? (
+				{through ? (
+					<div
+						className="mx-auto"
+						style={{
+							width: Math.min(
+								size.w,
+								size.h * (size.w < narrow ? 400 / 300 : 640 / 300),
+							),
+						}}
+					>
+						<PackThrough view={view} narrow={size.w < narrow} />
+					</div>
+				) : size.w < narrow ? (
 					<BarRows aspect={aspect} width={size.w} height={size.h} />
 				) : (
 					<Bars
@@ -57,6 +78,38 @@ export default function AsksTable({ view }: TableProps) {
 				)}
 			</div>
 		</Ground>
+	);
+}
+
+/** One thing that is compared, with how many are short of it. */
+function Tab({
+	id,
+	says,
+	on,
+	short = 0,
+	onPick,
+}: {
+	id: string;
+	says: string;
+	on: boolean;
+	short?: number;
+	onPick: (id: string) => void;
+}) {
+	return (
+		<button
+			type="button"
+			aria-pressed={on}
+			onClick={() => onPick(id)}
+			data-aspect={id}
+			className="min-h-12 border-b-4 border-transparent px-2 font-semibold text-ink-2 aria-pressed:border-ink aria-pressed:text-ink sm:px-3"
+		>
+			{says}
+			{short > 0 && (
+				<span className="ml-1 text-[15px] font-normal text-stop">
+					{short} short
+				</span>
+			)}
+		</button>
 	);
 }
 
