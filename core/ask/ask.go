@@ -11,6 +11,7 @@ import (
 
 	"freshshard/core/diagnose"
 	"freshshard/core/family"
+	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
@@ -35,6 +36,7 @@ const (
 	Back    Kind = "back"    // a line of the rebuild is in
 	Check   Kind = "check"   // passed, or a number
 	Wait    Kind = "wait"    // by nothing but time, or something that stands elsewhere
+	Stop    Kind = "stop"    // what is beyond its limit is put right, or an owner takes it on
 	Go      Kind = "go"      // nothing is open here: on to the next station
 	Sign    Kind = "sign"    // the signature
 	Nothing Kind = "nothing" // it is signed or withdrawn
@@ -50,7 +52,7 @@ type Answer struct {
 // material; To is the station that it leads to where it lies elsewhere.
 type Ask struct {
 	Station family.Station `json:"station"`
-	Kind    Kind           `json:"kind" enum:"reading,look,cause,step,screw,settle,arrived,back,check,wait,go,sign,nothing"`
+	Kind    Kind           `json:"kind" enum:"reading,look,cause,step,screw,settle,arrived,back,check,wait,stop,go,sign,nothing"`
 	Key     string         `json:"key,omitempty"`
 	Says    string         `json:"says"`
 	Why     string         `json:"why,omitempty" doc:"What is waited for, or what good looks like"`
@@ -73,6 +75,7 @@ type Facts struct {
 	Waits      []plan.Wait
 	Missing    []fit.Missing
 	Odd        []fit.Odd
+	Fault      *fault.Error // readings or a setting that cannot belong together
 	Evidence   diagnose.Evidence
 	Why        diagnose.Result
 	Looked     bool // a cause is settled, or nothing broke it
@@ -88,6 +91,7 @@ type Facts struct {
 	CheckWaits map[string]string // what a check waits for
 	Hindrances []prove.Hindrance
 	Route      map[family.Station]int // things open
+	Stops      []prove.Stop           // those that nobody took on, of the pane on the table
 }
 
 // opening are what a person is asked first about a break, before anything can be
@@ -114,6 +118,9 @@ func At(s family.Station, f Facts) Ask {
 			if a, ok = next(s, f); ok {
 				break
 			}
+		}
+		if !ok {
+			a, ok = stopped(s, f)
 		}
 		if !ok {
 			a = onward(s, f)
@@ -206,6 +213,13 @@ func look(s family.Station, f Facts) (Ask, bool) {
 }
 
 func reading(_ family.Station, f Facts) (Ask, bool) {
+	if f.Fault != nil {
+		a := Ask{Kind: Stop, Key: f.Fault.Field, Says: f.Fault.Why, Why: f.Fault.Cure}
+		if _, err := fit.Place(f.Fault.Field).Info(); err == nil {
+			a.Kind, a.Says, a.Why = Reading, "Read it again", f.Fault.Why
+		}
+		return a, true
+	}
 	if len(f.Odd) > 0 {
 		return Ask{Kind: Reading, Key: string(f.Odd[0].Place), Says: "Read it again", Why: f.Odd[0].Sentence}, true
 	}
@@ -291,6 +305,16 @@ func sign(_ family.Station, f Facts) (Ask, bool) {
 		return Ask{}, false
 	}
 	return Ask{Kind: Sign, Says: "Everything is proved: sign it"}, true
+}
+
+// stopped is what is beyond its limit and is put right here; at Prove, whatever is.
+func stopped(s family.Station, f Facts) (Ask, bool) {
+	for _, k := range f.Stops {
+		if k.Station == s || s == "prove" {
+			return Ask{Kind: Stop, Key: k.Key, Says: k.Says, Why: "put it right, or an owner takes it on by name"}, true
+		}
+	}
+	return Ask{}, false
 }
 
 // onward leads to the first station that has something open, else to the last.

@@ -18,7 +18,8 @@ func (v *View) asking(b benchView) ask.Facts {
 	r := b.reck
 	f := ask.Facts{Signed: v.Job.Signed, Withdrawn: v.Job.Withdrawn != nil, Plan: r.Plan, Done: b.done, Waits: v.Waits,
 		Missing: r.Fit.Missing, Odd: r.Fit.Odd,
-		Why: r.Why, Looked: len(r.Chain) > 0 || b.pane.Road.Came == road.Unbroken,
+		Fault: r.Fault,
+		Why:   r.Why, Looked: len(r.Chain) > 0 || b.pane.Road.Came == road.Unbroken,
 		Settles: r.Road.Settled, Settled: b.pane.Choice != nil, WaitsFor: b.pane.WaitsFor, WaitsUntil: b.pane.WaitsUntil,
 		Screws: screwsOf(b.pane, r.Family), Counted: b.pane.Counted, Back: v.Strip.Back, Hindrances: v.Hindrances,
 		CheckWaits: map[string]string{}, Route: map[family.Station]int{}}
@@ -31,6 +32,11 @@ func (v *View) asking(b benchView) ask.Facts {
 	for _, c := range b.checks {
 		f.Checks = append(f.Checks, c.Check)
 		f.CheckWaits[c.Key] = c.Waits
+	}
+	for _, k := range b.stops {
+		if k.Taken == nil {
+			f.Stops = append(f.Stops, k)
+		}
 	}
 	for _, l := range b.route {
 		f.Route[l.Station] = l.Open

@@ -1,6 +1,7 @@
 package shop
 
 import (
+	"strings"
 	"testing"
 	"time"
 
@@ -53,6 +54,41 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 		if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
 			t.Errorf("%s: after %d answers, at %s %+v: %v", j.name, answers, at, v.Asks[stationAt(at)], err)
 		}
+	}
+}
+
+// A pane that falls through its frame is stopped where that is put right and at the
+// end; the line leads round it in no circle, and an owner's word lets it go on.
+func TestTheLineStops(t *testing.T) {
+	s, mira, tor := open(t)
+	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: "Sauna stove, narrow ledge", Exposure: "fire",
+		Family: "clip-heat", Place: "bench"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	for place, text := range with(square("270", "242", "3"), map[fit.Place]string{fit.Reach: "4"}) {
+		read(t, s, tor, id, place, text)
+	}
+	v := view1(t, s, id)
+	for _, st := range v.Reckoning.Plan.Steps {
+		if st.Station == "measure" {
+			if err := s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+				t.Fatal(err)
+			}
+		}
+	}
+	v = view1(t, s, id)
+	at := func(st family.Station) ask.Ask { return view1(t, s, id).Asks[stationAt(st)] }
+	if a := at("measure"); a.Kind != ask.Stop || !strings.Contains(a.Says, "of bite under a bracket") {
+		t.Errorf("%+v", a)
+	}
+	for _, k := range v.Stops {
+		if err := s.TakeOn(ctx, mira, First(id), k.Key, TakeOn{Reason: "the frame is theirs; tried with the old pane", Beyond: k.Beyond}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	if a := at("measure"); a.Kind != ask.Go {
+		t.Errorf("taken on: %+v", a)
 	}
 }
 

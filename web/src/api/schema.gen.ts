@@ -1292,7 +1292,7 @@ export interface components {
             at?: number;
             key?: string;
             /** @enum {string} */
-            kind: "reading" | "look" | "cause" | "step" | "screw" | "settle" | "arrived" | "back" | "check" | "wait" | "go" | "sign" | "nothing";
+            kind: "reading" | "look" | "cause" | "step" | "screw" | "settle" | "arrived" | "back" | "check" | "wait" | "stop" | "go" | "sign" | "nothing";
             /**
              * Format: double
              * @description Thickness of the material to settle, mm

@@ -44,10 +44,13 @@ export function AskLine({
 				<div
 					data-line={ask.kind}
 					data-line-key={ask.key}
-					className={`-mr-3 flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2 sm:-mr-6 sm:px-6 ${quiet ? "text-on-band" : "bg-tape text-on-tape"}`}
+					className={`-mr-3 flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2 sm:-mr-6 sm:px-6 ${ask.kind === "stop" ? "bg-stop-wash text-stop" : quiet ? "text-on-band" : "bg-tape text-on-tape"}`}
 				>
 					<p className="min-w-0 flex-1 basis-40 leading-5">
-						<strong className="text-lg">{ask.says}</strong>
+						<strong className="text-lg">
+							{ask.kind === "stop" && "Stop: "}
+							{ask.says}
+						</strong>
 						<Aside ask={ask} />
 					</p>
 					<Answer
@@ -67,7 +70,10 @@ export function AskLine({
 /** What stands beside it: what is waited for, what good looks like. */
 function Aside({ ask }: { ask: Ask }) {
 	const words = [
-		ask.kind === "wait" || ask.kind === "back" || ask.kind === "check"
+		ask.kind === "wait" ||
+		ask.kind === "stop" ||
+		ask.kind === "back" ||
+		ask.kind === "check"
 			? ask.why
 			: "",
 		ask.until ? `until ${when(ask.until)}` : "",
@@ -125,6 +131,16 @@ function Answer({
 		return (
 			<Link className={`${key} grid place-items-center`} to={to(ask.to)}>
 				On to {name}
+			</Link>
+		);
+	}
+	if (ask.kind === "stop" && ask.station !== "prove") {
+		return (
+			<Link
+				className="grid min-h-12 place-items-center border-2 border-stop px-5 font-bold"
+				to={to("prove")}
+			>
+				See it
 			</Link>
 		);
 	}
