@@ -61,9 +61,17 @@ type Ask struct {
 	Number  float64        `json:"number,omitempty" doc:"Thickness of the material to settle, mm"`
 	Until   *time.Time     `json:"until,omitempty"`
 	To      family.Station `json:"to,omitempty"`
+	Pane    int64          `json:"pane,omitempty" doc:"Another pane of the object that it leads to"`
 	Of      int            `json:"of,omitempty" doc:"Screws, or pieces of a line"`
 	At      int            `json:"at,omitempty" doc:"Which screw is next, or how many pieces are in"`
 	Pass    int            `json:"pass,omitempty" doc:"Which pass over the screws, from 1"`
+}
+
+// Other is a pane of the same object that somebody can go on with.
+type Other struct {
+	Pane    int64
+	Name    string
+	Station family.Station
 }
 
 // Facts are what it is worked out from.
@@ -91,6 +99,7 @@ type Facts struct {
 	CheckWaits map[string]string // what a check waits for
 	Hindrances []prove.Hindrance
 	Route      map[family.Station]int // things open
+	Other      *Other                 // another pane that can be gone on with
 	Stops      []prove.Stop           // those that nobody took on, of the pane on the table
 }
 
@@ -317,12 +326,21 @@ func stopped(s family.Station, f Facts) (Ask, bool) {
 	return Ask{}, false
 }
 
-// onward leads to the first station that has something open, else to the last.
+func upper(s string) string {
+	r := []rune(s)
+	return strings.ToUpper(string(r[:1])) + string(r[1:])
+}
+
+// onward leads to the first station that has something open, else to another pane,
+// else to the last.
 func onward(s family.Station, f Facts) Ask {
 	for _, o := range family.Stations {
 		if o != s && f.Route[o] > 0 {
 			return Ask{Kind: Go, Says: "Nothing is open here", To: o}
 		}
+	}
+	if o := f.Other; o != nil {
+		return Ask{Kind: Go, Says: "This pane is done. " + upper(o.Name) + " is next", To: o.Station, Pane: o.Pane}
 	}
 	if s == "prove" {
 		for _, h := range f.Hindrances { // of another pane, or what a station does not count

@@ -171,6 +171,14 @@ func TestAt(t *testing.T) {
 	if all := All(f); len(all) != len(family.Stations) || all[9].Station != "prove" {
 		t.Errorf("%+v", all)
 	}
+	f.Other = &Other{Pane: 7, Name: "pane 3", Station: "set"}
+	if a := At("strip", f); a.Kind != Go || a.To != "set" || a.Pane != 7 || a.Says != "This pane is done. Pane 3 is next" {
+		t.Errorf("another pane: %+v", a)
+	}
+	f.Route = map[family.Station]int{"choose": 1}
+	if a := At("strip", f); a.To != "choose" || a.Pane != 0 {
+		t.Errorf("this pane first: %+v", a)
+	}
 	f.Waits = []plan.Wait{{Step: "cure", Why: "it cures", Until: &at}}
 	if a := At("hold", f); a.Until != &at || a.Why != "it cures" {
 		t.Errorf("%+v", a)

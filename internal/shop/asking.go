@@ -3,6 +3,7 @@ package shop
 import (
 	"context"
 	"fmt"
+	"slices"
 
 	"freshshard/core/ask"
 	"freshshard/core/family"
@@ -33,6 +34,9 @@ func (v *View) asking(b benchView) ask.Facts {
 		f.Checks = append(f.Checks, c.Check)
 		f.CheckWaits[c.Key] = c.Waits
 	}
+	if b.finished() {
+		f.Other = v.otherPane()
+	}
 	for _, k := range b.stops {
 		if k.Taken == nil {
 			f.Stops = append(f.Stops, k)
@@ -42,6 +46,19 @@ func (v *View) asking(b benchView) ask.Facts {
 		f.Route[l.Station] = l.Open
 	}
 	return f
+}
+
+// otherPane is the next pane of the object that somebody can go on with, behind the
+// one on the table and round; nil where there is none.
+func (v *View) otherPane() *ask.Other {
+	n := len(v.Panes)
+	on := slices.IndexFunc(v.Panes, func(p PaneState) bool { return p.ID == v.Pane.ID })
+	for i := 1; i < n; i++ {
+		if p := v.Panes[(on+i)%n]; p.State == "now" {
+			return &ask.Other{Pane: p.ID, Name: p.Name, Station: family.Station(p.Station)}
+		}
+	}
+	return nil
 }
 
 // screwsOf is how many fixings of a pane are tightened in an order.

@@ -7,10 +7,12 @@ import (
 
 	"freshshard/core/ask"
 	"freshshard/core/bond"
+	"freshshard/core/drawing"
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/prove"
+	"freshshard/core/road"
 	"freshshard/internal/record"
 )
 
@@ -47,7 +49,7 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 			if a.Kind == ask.Sign {
 				break
 			}
-			if err := s.answer(t, tor, id, j, v, a, &now); err != nil {
+			if err := s.answer(t, tor, First(id), j, v, a, &now); err != nil {
 				t.Fatalf("%s: %s %q: %v", j.name, a.Kind, a.Key, err)
 			}
 		}
@@ -92,6 +94,44 @@ func TestTheLineStops(t *testing.T) {
 	}
 }
 
+// Where a pane is done the line leads to the next one that somebody can go on with,
+// and behind the last to the signature of all.
+func TestTheLineGoesFromPaneToPane(t *testing.T) {
+	s, _, tor := open(t)
+	now := time.Now().UTC()
+	s.Now = func() time.Time { return now }
+	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Saltmarsh nursery", Object: "Greenhouse, three starred lights",
+		Exposure: "weather", Family: "putty-points", Place: "bench", Layout: &drawing.Layout{Across: 3, Down: 1},
+		Road: road.Chosen{ID: "kept", How: "watch", Came: road.Unbroken}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	at, on, seen := family.Station("assess"), First(id), map[int64]bool{}
+	for range 60 {
+		v, err := s.Bench(ctx, on)
+		if err != nil {
+			t.Fatal(err)
+		}
+		seen[v.Pane.ID] = true
+		a := v.Asks[stationAt(at)]
+		if a.Kind == ask.Sign {
+			break
+		}
+		if a.Kind == ask.Go {
+			if at = a.To; a.Pane != 0 {
+				on = Bench{id, a.Pane}
+			}
+			continue
+		}
+		if err := s.answer(t, tor, on, job{}, v, a, &now); err != nil {
+			t.Fatalf("%s %q: %v", a.Kind, a.Key, err)
+		}
+	}
+	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil || len(seen) != 3 {
+		t.Errorf("%d panes seen, %v", len(seen), err)
+	}
+}
+
 func stationAt(s family.Station) int {
 	for i, o := range family.Stations {
 		if o == s {
@@ -102,7 +142,7 @@ func stationAt(s family.Station) int {
 }
 
 // answer does what the line asks for.
-func (s *Shop) answer(t *testing.T, tor record.Account, id int64, j job, v View, a ask.Ask, now *time.Time) error {
+func (s *Shop) answer(t *testing.T, tor record.Account, on Bench, j job, v View, a ask.Ask, now *time.Time) error {
 	t.Helper()
 	version := 0
 	if v.Pane.Diagnosis != nil {
@@ -114,7 +154,7 @@ func (s *Shop) answer(t *testing.T, tor record.Account, id int64, j job, v View,
 		if !ok {
 			t.Fatalf("%s: %s is asked for, and nobody reads it", j.name, a.Key)
 		}
-		return s.Read(ctx, tor, First(id), fit.Place(a.Key), Said{Text: text, Instrument: "rule"})
+		return s.Read(ctx, tor, on, fit.Place(a.Key), Said{Text: text, Instrument: "rule"})
 	case ask.Look:
 		evidence := map[string]string{}
 		if d := v.Pane.Diagnosis; d != nil {
@@ -123,22 +163,22 @@ func (s *Shop) answer(t *testing.T, tor record.Account, id int64, j job, v View,
 			}
 		}
 		evidence[a.Key] = a.Answers[len(a.Answers)-1].ID
-		return s.Diagnose(ctx, tor, First(id), Seen{Evidence: evidence, Version: version})
+		return s.Diagnose(ctx, tor, on, Seen{Evidence: evidence, Version: version})
 	case ask.Cause:
-		return s.Diagnose(ctx, tor, First(id), Seen{Evidence: v.Pane.Diagnosis.Evidence, Cause: a.Key, Version: version})
+		return s.Diagnose(ctx, tor, on, Seen{Evidence: v.Pane.Diagnosis.Evidence, Cause: a.Key, Version: version})
 	case ask.Step:
-		return s.Tick(ctx, tor, First(id), a.Key, Done{Outcome: "done"})
+		return s.Tick(ctx, tor, on, a.Key, Done{Outcome: "done"})
 	case ask.Screw:
-		return s.CountScrews(ctx, tor, First(id), v.Pane.Counted+1, v.Pane.Version)
+		return s.CountScrews(ctx, tor, on, v.Pane.Counted+1, v.Pane.Version)
 	case ask.Settle:
 		if j.material == "" {
-			return s.Choose(ctx, tor, First(id), Settle{Material: a.Key, Thickness: a.Number})
+			return s.Choose(ctx, tor, on, Settle{Material: a.Key, Thickness: a.Number})
 		}
-		return s.Choose(ctx, tor, First(id), Settle{Material: j.material, Thickness: j.thick})
+		return s.Choose(ctx, tor, on, Settle{Material: j.material, Thickness: j.thick})
 	case ask.Check:
 		for _, c := range v.Checks {
 			if c.Key == a.Key && c.Outcome == prove.Open {
-				return s.Answer(ctx, tor, First(id), a.Key, Checked{Answer: good(c)})
+				return s.Answer(ctx, tor, on, a.Key, Checked{Answer: good(c)})
 			}
 		}
 	case ask.Wait:

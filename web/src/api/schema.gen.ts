@@ -1305,6 +1305,11 @@ export interface components {
             of?: number;
             /**
              * Format: int64
+             * @description Another pane of the object that it leads to
+             */
+            pane?: number;
+            /**
+             * Format: int64
              * @description Which pass over the screws, from 1
              */
             pass?: number;

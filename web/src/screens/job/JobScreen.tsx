@@ -83,8 +83,8 @@ function Station({
 		!view.job.signed &&
 		!view.job.withdrawn &&
 		(tape.busy || (here === "measure" && ask.kind === "reading"));
-	const to = (s: string) => wayTo(view, s);
-	const tools = useAsk(view, ask, undo, (s) => go(to(s)));
+	const to = (s: string, pane?: number) => wayTo(view, s, pane);
+	const tools = useAsk(view, ask, undo, (s, pane) => go(to(s, pane)));
 	const onPane = (p: number) => go(`/jobs/${view.job.id}/${here}?pane=${p}`);
 	function walk(by: number) {
 		const at = view.route.findIndex((l) => l.station === here);
@@ -92,7 +92,7 @@ function Station({
 		if (next) go(to(next.station));
 	}
 	function done() {
-		if (ask.kind === "go" && ask.to) go(to(ask.to));
+		if (ask.kind === "go" && ask.to) go(to(ask.to, ask.pane));
 		else if (ask.kind === "sign") sign(true);
 		else if (answerable(ask)) tools.answer();
 	}
@@ -196,8 +196,8 @@ function answerable(ask: Ask): boolean {
 }
 
 /** The address of a station of the pane on the table. */
-function wayTo(view: View, station: string): string {
-	const pane = view.panes.length > 1 ? `?pane=${view.pane.id}` : "";
+function wayTo(view: View, station: string, other?: number): string {
+	const pane = view.panes.length > 1 ? `?pane=${other || view.pane.id}` : "";
 	return `/jobs/${view.job.id}/${station}${pane}`;
 }
 

@@ -32,7 +32,7 @@ export function AskLine({
 	view: View;
 	ask: Ask;
 	tools: AskTools;
-	to: (station: string) => string;
+	to: (station: string, pane?: number) => string;
 	onSign: () => void;
 	tape: Tape;
 }) {
@@ -93,7 +93,7 @@ function Answer({
 	view: View;
 	ask: Ask;
 	tools: AskTools;
-	to: (station: string) => string;
+	to: (station: string, pane?: number) => string;
 	onSign: () => void;
 }) {
 	const [value, setValue] = useState("");
@@ -129,7 +129,10 @@ function Answer({
 	if (ask.kind === "go" && ask.to) {
 		const name = view.route.find((l) => l.station === ask.to)?.name ?? ask.to;
 		return (
-			<Link className={`${key} grid place-items-center`} to={to(ask.to)}>
+			<Link
+				className={`${key} grid place-items-center`}
+				to={to(ask.to, ask.pane)}
+			>
 				On to {name}
 			</Link>
 		);

@@ -133,7 +133,7 @@ export function useAsk(
 	view: View,
 	ask: Ask,
 	[undo, setUndo]: [Undo | null, (u: Undo | null) => void],
-	onward: (station: string) => void,
+	onward: (station: string, pane?: number) => void,
 ) {
 	const diagnosis = useDiagnosis(view);
 	const write = useJobWrite<Call>(view, (call) => call(view));
@@ -148,7 +148,7 @@ export function useAsk(
 			onSuccess: (next) => {
 				setUndo(away && { says: ask.says, call: away });
 				const then = next.asks.find((a) => a.station === ask.station);
-				if (then?.kind === "go" && then.to) onward(then.to);
+				if (then?.kind === "go" && then.to) onward(then.to, then.pane);
 			},
 		});
 	}
