@@ -30,10 +30,13 @@ const bushAir = 0.5
 // and holds them against the rules for toughened glass. Without their readings it
 // does nothing: they are among those that are missing.
 func (s solver) carried(r *Result) error {
+	if !s.p.Carried || !s.p.Shape.square() {
+		return nil
+	}
 	at := make([]float64, 4)
 	for i, p := range carriedBy[:4] {
 		v, ok := s.p.Readings[p]
-		if !ok || !s.p.Shape.square() {
+		if !ok {
 			return nil
 		}
 		at[i] = v.Value
@@ -74,7 +77,7 @@ func (s solver) carried(r *Result) error {
 func (s solver) bush() []working.Figure {
 	hole, ok := s.p.Readings[HoleAcross]
 	bush, has := s.p.Readings[BushAcross]
-	if !ok || !has {
+	if !s.p.Carried || !ok || !has {
 		return nil
 	}
 	air := (hole.Value - bush.Value) / 2

@@ -41,8 +41,13 @@ func (r *Reckoning) allowed(k Known) (changed bool, err error) {
 
 // withheld says why nothing is ordered yet although there is a size.
 func (r *Reckoning) withheld() {
-	if r.Family.Carried != "" && len(r.Fit.Holes) == 0 && r.Fit.Opening == nil {
-		r.Withheld = "the holes that carry it are not read yet"
+	if r.Family.Carried != "" && len(r.Fit.Holes) == 0 {
+		switch o := r.Fit.Opening; {
+		case o == nil:
+			r.Withheld = "the holes that carry it are not read yet"
+		case len(o.Holes) == 0:
+			r.Withheld = "the holes that carry it are not on its outline: trace it with its holes"
+		}
 	}
 	if r.unwalled && r.Family.Sizing == family.Tube {
 		r.Withheld = "the wall of the tube is not read yet"

@@ -60,8 +60,8 @@ func (r *Reckoning) offered(k Known, p fit.Problem) error {
 		}
 		p.Stock = &fit.Size{W: s.W, H: s.H}
 		res, err := fit.Solve(p)
-		if err != nil {
-			return err
+		if err != nil { // its holes would lie beside it
+			continue
 		}
 		if slices.ContainsFunc(res.Figures, func(f working.Figure) bool {
 			return f.Verdict == working.Stop ||

@@ -21,7 +21,7 @@ func (v *View) asking(b benchView) ask.Facts {
 		Missing: r.Fit.Missing, Odd: r.Fit.Odd,
 		Fault: r.Fault,
 		Why:   r.Why, Looked: len(r.Chain) > 0 || b.pane.Road.Came == road.Unbroken,
-		Settles: r.Road.Settled, Settled: b.pane.Choice != nil, WaitsFor: b.pane.WaitsFor, WaitsUntil: b.pane.WaitsUntil,
+		Settles: r.Road.Settled, Settled: b.chosen(), WaitsFor: b.pane.WaitsFor, WaitsUntil: b.pane.WaitsUntil,
 		Screws: screwsOf(b.pane, r.Family), Counted: b.pane.Counted, Back: v.Strip.Back, Hindrances: v.Hindrances,
 		CheckWaits: map[string]string{}, Route: map[family.Station]int{}}
 	if b.pane.Diagnosis != nil {

@@ -112,6 +112,7 @@ func (s *Shop) Copy(ctx context.Context, by record.Account, key string, job int6
 		return 0, err
 	}
 	j := record.Job{Place: was.Place, PromisedAt: promised, CreatedAt: s.Now(), Object: was.Object, Own: vs}
+	j.Object.Stamp = "" // it was read off the old pane
 	for _, p := range was.Panes {
 		held := p.Held
 		held.Uses, held.Turns, held.Stock = nil, nil, ""

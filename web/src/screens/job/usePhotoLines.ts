@@ -9,23 +9,26 @@ export const unnamed = /^picture \d+$/;
 
 type Progress = { done: number; of: number };
 
+/** A picture with its keys and its words: sent again it is the same line. */
+type Sent = { file: File; line: string; photo: string; what: string };
+
 /** Pictures first: each becomes a line of the strip log, named when hands are clean. */
 export function usePhotoLines(view: View) {
 	const client = useQueryClient();
 	const [progress, setProgress] = useState<Progress | null>(null);
 	const [error, setError] = useState<Refused | null>(null);
-	const [left, setLeft] = useState<File[]>([]);
-	async function take(files: File[]) {
+	const [left, setLeft] = useState<Sent[]>([]);
+	async function send(all: Sent[]) {
 		setError(null);
 		let now = view;
-		for (const [n, file] of files.entries()) {
-			setProgress({ done: n, of: files.length });
+		for (const [n, one] of all.entries()) {
+			setProgress({ done: n, of: all.length });
 			try {
-				now = await line(now, file);
+				now = await line(now, one);
 				keepView(client, now);
 			} catch (e) {
 				// What was kept stays; the rest can be sent again.
-				setLeft(files.slice(n));
+				setLeft(all.slice(n));
 				setProgress(null);
 				if (e instanceof Refused) setError(e);
 				return;
@@ -35,8 +38,16 @@ export function usePhotoLines(view: View) {
 		setProgress(null);
 	}
 	return {
-		take: (files: File[]) => void take(files),
-		again: () => void take(left),
+		take: (files: File[]) =>
+			void send(
+				files.map((file, n) => ({
+					file,
+					line: newKey(),
+					photo: newKey(),
+					what: `picture ${view.job.strip.length + n + 1}`,
+				})),
+			),
+		again: () => void send(left),
 		left: left.length,
 		progress,
 		error,
@@ -44,29 +55,28 @@ export function usePhotoLines(view: View) {
 }
 
 /** One line with its picture. */
-async function line(view: View, file: File): Promise<View> {
-	const number = view.job.strip.length + 1;
+async function line(view: View, { file, what, ...keys }: Sent): Promise<View> {
 	const noted = await got(
 		api.POST("/api/jobs/{id}/strip", {
-			params: { ...on(view), header: { "Idempotency-Key": newKey() } },
+			params: { ...on(view), header: { "Idempotency-Key": keys.line } },
 			body: {
 				id: "",
 				in: 0,
 				kind: "part",
-				what: `picture ${number}`,
+				what,
 				held: { how: "gravity" },
 				count: 1,
 				fate: "back",
 			},
 		}),
 	);
-	const entry = noted.job.strip.at(-1)?.entry.id ?? "";
+	const mine = noted.job.strip.filter((r) => r.entry.what === what);
 	return got(
 		api.POST("/api/jobs/{id}/photos", {
 			params: {
 				path: { id: view.job.id },
-				query: { entry },
-				header: { "Idempotency-Key": newKey() },
+				query: { entry: mine.at(-1)?.entry.id ?? "" },
+				header: { "Idempotency-Key": keys.photo },
 			},
 			body: file as unknown as string,
 			bodySerializer: (b) => b as unknown as Blob,
