@@ -249,7 +249,7 @@ func heardAndStock(t *testing.T, p *program) {
 	g.goTo(fmt.Sprintf("/jobs/%d/source", job))
 	g.sees("A stock size fits: 610.0 × 457.0 mm, greenhouse, 24 × 18 in")
 	g.press("Take the stock size")
-	g.sees("stock size 610.0 × 457.0 mm in 3 mm annealed glass, as it comes")
+	g.sees("stock size 610.0 × 457.0 mm, 3 mm annealed glass, as it comes")
 	g.accessible("a stock size")
 	g.press("Have one made to size instead")
 	g.sees("A stock size fits")

@@ -119,9 +119,10 @@ type Check struct {
 
 // Measure is the number that a check wants and its limit.
 type Measure struct {
-	Unit  string          `json:"unit"`
-	Sense string          `json:"sense" enum:"at-least,at-most"`
-	Limit catalogue.Value `json:"limit"`
+	Unit   string          `json:"unit"`
+	Sense  string          `json:"sense" enum:"at-least,at-most"`
+	Limit  catalogue.Value `json:"limit"`
+	Spread int             `json:"spread,omitempty" doc:"The number is the widest less the narrowest of so many places"`
 }
 
 var all = load()

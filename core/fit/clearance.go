@@ -33,7 +33,7 @@ func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float6
 	v := s.freeGap(a, pane, paneC, frameC)
 	i := s.p.info(a.least)
 	f := working.Figure{
-		Key: key, Sentence: fmt.Sprintf("%s, %s; %s as read", clearanceSaid[key], often, length.Metric(asRead)), Value: v,
+		Key: key, Sentence: fmt.Sprintf("%s, %s; %s mm as read", clearanceSaid[key], often, length.Metric(asRead)), Value: v,
 		Unit:  "mm",
 		Limit: working.Least(must.V, "mm", must.Origin), Place: string(a.least),
 		Working: working.Of("({q} − {s} − {P}) / 2 − {g} + {Δ}", v, "mm",

@@ -106,7 +106,7 @@ func judged(f working.Figure, asRead float64, wish Value) working.Figure {
 	f.Wish = working.Least(wish.V, f.Unit, wish.Origin)
 	if asRead < wish.V-1e-9 {
 		f.Verdict = working.Note
-		f.Sentence += fmt.Sprintf("; the trade likes %s, and this does", length.Metric(wish.V))
+		f.Sentence += fmt.Sprintf("; the trade likes %s mm, and this does", length.Metric(wish.V))
 	}
 	return f
 }

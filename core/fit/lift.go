@@ -130,7 +130,7 @@ func (k *lift) inputs() []working.Input {
 
 func (k *lift) nominalFigure() working.Figure {
 	return working.Figure{Key: "nominal_height",
-		Sentence: fmt.Sprintf("nominal height: the middle of the band from %s to %s", length.Metric(k.low),
+		Sentence: fmt.Sprintf("nominal height: the middle of the band from %s to %s mm", length.Metric(k.low),
 			length.Metric(k.high)),
 		Value: k.nominal, Unit: "mm", Verdict: working.Note, Place: string(k.least),
 		Working: working.Of("(({G} + {l} + {e} + {q}) + ({F} + {u} − {c} − {p})) / 2", k.nominal, "mm", k.inputs()...)}

@@ -123,7 +123,7 @@ func (s solver) copied(r Result) (Result, error) {
 		read := []float64{size.W, size.H}[i]
 		r.Figures = append(r.Figures, working.Figure{Key: "order_" + name, Value: v, Unit: "mm", Verdict: working.Note,
 			Place: string(place[i]),
-			Sentence: fmt.Sprintf("%s, ±%s as it was read; its opening was not: hold the two together "+
+			Sentence: fmt.Sprintf("%s, ±%s mm as it was read; its opening was not: hold the two together "+
 				"before anything is cut", who[i], working.Num(doubt[i], 1)),
 			Working: working.Of("{P}, to what a cutter sets", v, "mm",
 				working.In("P", "the pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})

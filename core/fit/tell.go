@@ -115,7 +115,7 @@ func (s solver) help(w, h axis, order Size) *Help {
 		return top
 	}
 	m.band = 0.5
-	offer("", "the cutting tolerance", fmt.Sprintf("Ask for ±%s mm instead of ±%s", length.Metric(s.band.Half/2),
+	offer("", "the cutting tolerance", fmt.Sprintf("Ask for ±%s mm instead of ±%s mm", length.Metric(s.band.Half/2),
 		length.Metric(s.band.Half)))
 	return top
 }

@@ -89,15 +89,16 @@ const (
 	Rule    Instrument = "rule"
 	Caliper Instrument = "caliper"
 	Laser   Instrument = "laser"
+	Feeler  Instrument = "feeler gauge"
 	Traced  Instrument = "traced line"
 )
 
 // Instruments lists them in the order that a screen offers them.
-func Instruments() []Instrument { return []Instrument{Tape, Rule, Caliper, Laser, Traced} }
+func Instruments() []Instrument { return []Instrument{Tape, Rule, Caliper, Laser, Feeler, Traced} }
 
 // Doubt is the half-width that a reading has when nobody says better, in mm.
 // Tape 1 mm (1/32 in when read in inches), steel rule 0.5, caliper 0.05, laser
-// 1.5, traced line 1. Common practice, no source.
+// 1.5, feeler gauge half a leaf of 0.05, traced line 1. Common practice, no source.
 func (i Instrument) Doubt(imperial bool) float64 {
 	switch i {
 	case Rule:
@@ -106,6 +107,8 @@ func (i Instrument) Doubt(imperial bool) float64 {
 		return 0.05
 	case Laser:
 		return 1.5
+	case Feeler:
+		return 0.025
 	case Traced:
 		return 1
 	default:

@@ -168,7 +168,7 @@ func TestUnderstood(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if got, want := r.Understood(), "= 242.1 mm, a little heavy, ±1.59"; got != want {
+	if got, want := r.Understood(), "= 242.1 mm, a little heavy, ±1.59 mm"; got != want {
 		t.Errorf("got %q, want %q", got, want)
 	}
 }

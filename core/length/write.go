@@ -120,7 +120,7 @@ func Show(mm float64, shop Unit) Shown {
 	return Shown{Main: Metric(mm), Unit: MM, Other: in}
 }
 
-// Understood is the sentence at the tape line: "= 242.1 mm, a little heavy, ±0.8".
+// Understood is the sentence at the tape line: "= 242.1 mm, a little heavy, ±0.8 mm".
 func (r Reading) Understood() string {
 	s := "= " + Metric(r.Value) + " mm"
 	if !r.Imperial {
@@ -132,5 +132,5 @@ func (r Reading) Understood() string {
 	case Heavy:
 		s += ", a little heavy"
 	}
-	return s + ", ±" + strconv.FormatFloat(math.Round(r.Doubt*100)/100, 'f', -1, 64)
+	return s + ", ±" + strconv.FormatFloat(math.Round(r.Doubt*100)/100, 'f', -1, 64) + " mm"
 }

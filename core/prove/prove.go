@@ -5,6 +5,8 @@ package prove
 import (
 	"cmp"
 	"fmt"
+	"math"
+	"slices"
 	"strings"
 
 	"freshshard/core/family"
@@ -27,7 +29,10 @@ const (
 type Answer struct {
 	Outcome Outcome  `json:"outcome" enum:"pass,fail,not-applicable"`
 	Value   *float64 `json:"value,omitempty" doc:"The number that was read, in the check's unit"`
-	Finding string   `json:"finding,omitempty" maxLength:"500" doc:"What is wrong, or why it does not apply"`
+	// Gaps are what was read round the pane, clockwise from the left end of the
+	// top, mm; the number is then their spread.
+	Gaps    []float64 `json:"gaps,omitempty" maxItems:"8" doc:"What was read round the pane, clockwise from the left end of the top, mm"`
+	Finding string    `json:"finding,omitempty" maxLength:"500" doc:"What is wrong, or why it does not apply"`
 }
 
 // Check is one proof with its answer.
@@ -39,10 +44,12 @@ type Check struct {
 	Pass    string         `json:"pass,omitempty" doc:"What good looks like"`
 	Unit    string         `json:"unit,omitempty" doc:"Set when a number is wanted"`
 	Limit   *working.Limit `json:"limit,omitempty"`
+	Spread  int            `json:"spread,omitempty" doc:"The number may be read as so many gaps round the pane"`
 	May     string         `json:"may,omitempty" doc:"The case in which it may be left out; without one only an owner signs over it"`
 	After   []string       `json:"after" doc:"Keys of the steps that it waits for"`
 	Outcome Outcome        `json:"outcome" enum:",pass,fail,not-applicable"`
 	Value   *float64       `json:"value,omitempty"`
+	Gaps    []float64      `json:"gaps,omitempty" doc:"Clockwise from the left end of the top, mm"`
 	Finding string         `json:"finding,omitempty"`
 }
 
@@ -54,7 +61,7 @@ func Checks(f family.Family) []Check {
 			After: append([]string{}, c.After...)}
 		if m := c.Measure; m != nil {
 			o := m.Limit.Origin.Of("")
-			k.Unit = m.Unit
+			k.Unit, k.Spread = m.Unit, m.Spread
 			k.Limit = &working.Limit{Value: m.Limit.V, Unit: m.Unit, Sense: working.Sense(m.Sense), Origin: o,
 				Source: o.String()}
 		}
@@ -83,6 +90,13 @@ func (c Check) Take(a Answer) (Check, error) {
 	case Pass, Fail, Skip:
 	default:
 		return c, fault.New("outcome", "a check passes, fails or does not apply", "choose one of the three")
+	}
+	if len(a.Gaps) > 0 {
+		v, err := c.spread(a.Gaps)
+		if err != nil {
+			return c, err
+		}
+		a.Value = &v
 	}
 	if a.Value != nil && c.Limit == nil {
 		return c, fault.New("value", "this check takes no number", "leave the number out")
@@ -113,8 +127,29 @@ func (c Check) Take(a Answer) (Check, error) {
 	if a.Outcome == Fail && a.Finding == "" {
 		return c, fault.New("finding", "say what was found", "a few words are enough")
 	}
-	c.Outcome, c.Value, c.Finding = a.Outcome, a.Value, a.Finding
+	c.Outcome, c.Value, c.Gaps, c.Finding = a.Outcome, a.Value, a.Gaps, a.Finding
 	return c, nil
+}
+
+// leastGaps is how few places say anything about evenness: one on each side.
+const leastGaps = 4
+
+// spread is the widest less the narrowest of the gaps round a pane, mm.
+func (c Check) spread(gaps []float64) (float64, error) {
+	if c.Spread == 0 {
+		return 0, fault.New("gaps", "this check takes one number", "type that alone")
+	}
+	if len(gaps) < leastGaps || len(gaps) > c.Spread {
+		return 0, fault.New("gaps", fmt.Sprintf("%d places say nothing of evenness", len(gaps)),
+			fmt.Sprintf("read from %d to %d places, as far apart as they can be", leastGaps, c.Spread))
+	}
+	for i, g := range gaps {
+		if !(g >= 0 && g <= mostMeasured) {
+			return 0, fault.New(fmt.Sprintf("gaps[%d]", i), "a gap from 0 up is expected", "type what was read")
+		}
+	}
+	// Readings are kept to a thousandth, so that a limit met exactly is met.
+	return math.Round((slices.Max(gaps)-slices.Min(gaps))*1e3) / 1e3, nil
 }
 
 func said(s working.Sense) string {

@@ -71,7 +71,7 @@ func (r *Reckoning) sized(unit length.Unit) string {
 	}
 	out := fmt.Sprintf("%s, %s × %s %s", r.Fit.Form, r.OrderW.Main, r.OrderH.Main, unit)
 	for _, d := range r.Fit.Makes[2:] {
-		out += fmt.Sprintf(", %s %s", d.Name, show(d.Value))
+		out += fmt.Sprintf(", %s %s %s", d.Name, show(d.Value), unit)
 	}
 	return out
 }

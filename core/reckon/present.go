@@ -66,10 +66,34 @@ func bore(outside length.Reading, wall float64) working.Figure {
 			working.In("t", "wall", wall, "mm", origin.Sum()))}.Judge(working.Stop)
 }
 
+// inWords writes the lengths of what is said in the person's unit.
+func (r *Reckoning) inWords(unit length.Unit) {
+	if unit != length.IN {
+		return
+	}
+	for i := range r.Plan.Steps {
+		st := &r.Plan.Steps[i]
+		st.Do, st.Why = length.Words(st.Do, unit), length.Words(st.Why, unit)
+	}
+	for i := range r.Choice.Closed {
+		c := &r.Choice.Closed[i]
+		c.Sentence, c.Figure.Sentence = length.Words(c.Sentence, unit), length.Words(c.Figure.Sentence, unit)
+	}
+	for i := range r.Handover {
+		r.Handover[i].Text = length.Words(r.Handover[i].Text, unit)
+	}
+	for i := range r.Stops {
+		r.Stops[i].Says = length.Words(r.Stops[i].Says, unit)
+	}
+	r.Choice.Advice = length.Words(r.Choice.Advice, unit)
+	r.Cutting.Sentence = length.Words(r.Cutting.Sentence, unit)
+}
+
 // Present writes each figure in the shop's unit, with the other one beside it.
 func Present(figures []working.Figure, unit length.Unit) []working.Figure {
 	for i := range figures {
 		f := &figures[i]
+		f.Sentence = length.Words(f.Sentence, unit)
 		if f.Unit == "mm" {
 			s := length.Show(f.Value, unit)
 			f.Text, f.Other = s.Main+" "+string(unit), s.Other

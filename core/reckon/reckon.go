@@ -69,6 +69,7 @@ type Known struct {
 	Draws     int                          `json:"draws,omitempty" doc:"How many openings to draw for the odds; 0 for none"`
 	Stage     Stage                        `json:"-"` // how far to go; everything for nothing
 	Unit      length.Unit                  `json:"unit" enum:"mm,in"`
+	Marks     length.Unit                  `json:"-"` // whose marks the size is ordered to, where that is not Unit
 }
 
 // Reckoning is everything that follows from it.
@@ -86,6 +87,8 @@ type Reckoning struct {
 	Order     string            `json:"order" doc:"The order line; empty while readings are missing"`
 	OrderW    length.Shown      `json:"order_w"`
 	OrderH    length.Shown      `json:"order_h"`
+	GapW      length.Shown      `json:"gap_w" doc:"Edge clearance at the sides, as ordered"`
+	GapH      length.Shown      `json:"gap_h" doc:"The same above and below"`
 	BestW     *length.Shown     `json:"best_w,omitempty" doc:"The best size by the odds, where they were asked"`
 	BestH     *length.Shown     `json:"best_h,omitempty"`
 	Makes     []Made            `json:"makes" doc:"The measures that make the pane as ordered"`
@@ -224,19 +227,21 @@ func Pane(k Known) (Reckoning, error) {
 	r.Handover = r.handover(k, object)
 	if r.withheld(); r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
+		r.GapW, r.GapH = length.Show(r.Fit.Gap.W, k.Unit), length.Show(r.Fit.Gap.H, k.Unit)
 	}
 	switch {
 	case !r.Road.Sized:
 		r.Order, r.Withheld, r.Instead = r.Road.Headline, "", ""
 	case r.Fit.Ready && r.Withheld == "":
-		r.Order = fmt.Sprintf("%s in %s, ±%s mm", r.sized(k.Unit), r.Pane, working.Num(r.Fit.Band.Half, 1))
+		r.Order = fmt.Sprintf("%s, %s, ±%s %s", r.sized(k.Unit), r.Pane, length.Show(r.Fit.Band.Half, k.Unit).Main, k.Unit)
 		switch {
 		case p.Stock != nil:
-			r.Order = fmt.Sprintf("stock size %s in %s, as it comes", r.sized(k.Unit), r.Pane)
+			r.Order = fmt.Sprintf("stock size %s, %s, as it comes", r.sized(k.Unit), r.Pane)
 		case p.Copies():
 			r.Order += "; its opening was not read"
 		}
 	}
+	r.inWords(k.Unit)
 	if k.Stage == Whole {
 		r.pictures(k, p)
 	}

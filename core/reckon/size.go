@@ -1,6 +1,7 @@
 package reckon
 
 import (
+	"cmp"
 	"math"
 
 	"freshshard/core/family"
@@ -142,6 +143,6 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 		Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(), Own: k.Own,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
 		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre,
-		Draws: k.Draws, Unit: k.Unit, Pattern: r.Road.How == road.Pattern, Carried: r.Family.Carried != "",
+		Draws: k.Draws, Unit: cmp.Or(k.Marks, k.Unit), Pattern: r.Road.How == road.Pattern, Carried: r.Family.Carried != "",
 	}, nil
 }

@@ -299,7 +299,7 @@ func odd(rows []row, s solved) (worst *Odd, out int) {
 		if off := math.Abs(o.value-predicted) / math.Hypot(o.sigma, sigma); off > most {
 			most, rival, out = off, max(rival, most), i
 			worst = &Odd{Name: o.name, Value: o.value, Predicted: predicted,
-				Sentence: fmt.Sprintf("%s reads %s; the others say %s ± %s. Read it again.", o.name, length.Metric(o.value),
+				Sentence: fmt.Sprintf("%s reads %s mm; the others say %s ± %s mm. Read it again.", o.name, length.Metric(o.value),
 					length.Metric(predicted), length.Metric(z95*sigma))}
 		} else {
 			rival = max(rival, off)

@@ -216,7 +216,7 @@ func BenchmarkSash100(b *testing.B) {
 // 1.96 σ/√2, by hand 250.2 ± 0.4 from 250.0 and 250.4, each ± 0.5.
 func TestOddReadingIsToldAgainstTheOthers(t *testing.T) {
 	r := solve(t, Direction{Lights: [][]length.Reading{{*at(250, 0.5), *at(250.4, 0.5), *at(260, 0.5)}}})
-	if r.Odd == nil || r.Odd.Sentence != "column 1 reads 260.0; the others say 250.2 ± 0.4. Read it again." {
+	if r.Odd == nil || r.Odd.Sentence != "column 1 reads 260.0 mm; the others say 250.2 ± 0.4 mm. Read it again." {
 		t.Fatalf("%+v", r.Odd)
 	}
 	// Four sigmas of the reading and the others together: √(σ² + σ²/2), σ = 0.5/√3.

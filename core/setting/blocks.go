@@ -77,7 +77,7 @@ func BlockFigure(w, h, thickness, clearance float64) working.Figure {
 	b := Blocks(w, h, thickness, clearance)[0]
 	return working.Figure{
 		Key: "block_length", Value: b.Length, Unit: "mm", Verdict: working.Note,
-		Sentence: fmt.Sprintf("long, two setting blocks at the quarter points, %s mm from each side; %s wide, %s high",
+		Sentence: fmt.Sprintf("long, two setting blocks at the quarter points, %s mm from each side; %s mm wide, %s mm high",
 			working.Num(b.At, 0), working.Num(b.Width, 1), working.Num(b.Height, 1)),
 		Working: working.Of("min(max({m}, {k} × {A}), {W} / 5)", b.Length, "mm",
 			working.In("m", "least length of a block", blockLeast, "mm", origin.Std("GANA Glazing Manual")),

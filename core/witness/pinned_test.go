@@ -170,7 +170,7 @@ func TestFormulas(t *testing.T) {
 	}
 	f := j.Figures[0]
 	if !strings.HasPrefix(f.Working.Formula, "(v1 / d1² + v2 / d2²)") || len(f.Working.Inputs) != 4 ||
-		f.Sentence != fmt.Sprintf("is what they stand for, ±%.1f", j.Doubt) {
+		f.Sentence != fmt.Sprintf("is what they stand for, ±%.1f mm", j.Doubt) {
 		t.Errorf("%q, %q, %d inputs", f.Working.Formula, f.Sentence, len(f.Working.Inputs))
 	}
 }

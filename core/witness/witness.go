@@ -298,7 +298,7 @@ func (j Joined) figure(counted []Says) working.Figure {
 		formula = append(formula, fmt.Sprintf("{%s} / {%s}²", v, d))
 	}
 	return working.Figure{Key: "witnessed", Value: j.Size, Unit: "mm", Verdict: working.Note,
-		Sentence: fmt.Sprintf("is what they stand for, ±%s", working.Num(j.Doubt, 1)),
+		Sentence: fmt.Sprintf("is what they stand for, ±%s mm", working.Num(j.Doubt, 1)),
 		Working: working.Of("("+strings.Join(formula, " + ")+") ÷ the sum of the weights", j.Size, "mm", in...).
 			With("Each counts by one over its doubt squared; a doubt is taken as even over its width.")}
 }

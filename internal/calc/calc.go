@@ -151,7 +151,7 @@ func runLength(in LengthIn) (LengthOut, error) {
 	}
 	if !in.Instrument.Known() {
 		return LengthOut{}, fault.New("instrument", "no instrument of that name",
-			"use tape, rule, caliper, laser or traced line")
+			"use tape, rule, caliper, laser, feeler gauge or traced line")
 	}
 	if in.Unit != length.MM && in.Unit != length.IN {
 		return LengthOut{}, fault.New("unit", "a bare number is mm or in", "use mm or in")

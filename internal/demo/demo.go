@@ -177,7 +177,7 @@ func fill(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job,
 		}
 	}
 	for _, e := range j.strip {
-		if err := s.AddStrip(ctx, by, "", id, e); err != nil {
+		if err := s.AddStrip(ctx, by, "", id, shop.Noted(e)); err != nil {
 			return err
 		}
 	}

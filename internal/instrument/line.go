@@ -1,6 +1,7 @@
 // Package instrument reads measuring instruments, one line of text a reading,
 // and has simulated stand-ins for a laser, a caliper, a tape with a send
-// button and a thermo-hygrometer.
+// button, a feeler gauge, a screw gauge (which gives a thread's outside) and a
+// thermo-hygrometer.
 //
 // A line is NAME;NUMBER;VALUE;UNIT;STATE, for example
 //
@@ -19,6 +20,8 @@ import (
 	"math"
 	"strconv"
 	"strings"
+
+	"freshshard/core/setting"
 )
 
 // State is how an instrument feels.
@@ -39,6 +42,8 @@ const (
 	Laser   Name = "laser"
 	Caliper Name = "caliper"
 	Tape    Name = "tape"
+	Feeler  Name = "feeler"
+	Screw   Name = "screw"
 	Climate Name = "climate"
 )
 
@@ -52,12 +57,13 @@ type Driver interface {
 
 // Event is one line, read.
 type Event struct {
-	Name   Name    `json:"name" enum:"laser,caliper,tape,climate"`
+	Name   Name    `json:"name" enum:"laser,caliper,tape,feeler,screw,climate"`
 	Number int     `json:"number"`
 	State  State   `json:"state" enum:"ok,low-battery,out-of-range"`
 	Value  float64 `json:"value" doc:"mm, or °C for the climate"`
 	Damp   float64 `json:"damp" doc:"% of relative humidity; the climate only"`
 	Has    bool    `json:"has" doc:"There is a value"`
+	Size   string  `json:"size,omitempty" doc:"Of a screw, by its outside; the screw gauge only"`
 }
 
 // mostLine is longer than any line that makes sense.
@@ -86,7 +92,7 @@ func ParseLine(line string) (Event, error) {
 	}
 	unit, value := "mm", f[2]
 	switch e.Name {
-	case Laser, Caliper, Tape:
+	case Laser, Caliper, Tape, Feeler, Screw:
 	case Climate:
 		unit = "C/%"
 		c, damp, found := strings.Cut(f[2], "/")
@@ -108,6 +114,9 @@ func ParseLine(line string) (Event, error) {
 	if e.Has = value != ""; e.Has {
 		if e.Value, err = number(value, -100, 200_000); err != nil {
 			return e, err
+		}
+		if e.Name == Screw {
+			e.Size = setting.Gauged(e.Value)
 		}
 	}
 	if e.Has == (e.State == OutOfRange) {

@@ -6,6 +6,7 @@ import (
 	"math/rand/v2"
 
 	"freshshard/core/fault"
+	"freshshard/core/setting"
 )
 
 // nature is how a simulated instrument measures, mm.
@@ -22,6 +23,8 @@ var natures = map[Name]nature{
 	Laser:   {0.4, 1.5, 0.1, 50, 40_000},
 	Caliper: {0.01, 0.05, 0.01, 0, 150},
 	Tape:    {-0.3, 1, 0.5, 0, 5_000},
+	Feeler:  {0, 0.025, 0.01, 0.03, 5},
+	Screw:   {0, 0.05, 0.1, 1, 20},
 }
 
 // On a low battery an instrument is this many times as doubtful.
@@ -52,7 +55,7 @@ func Simulate(n Name, number int, truth float64, low bool, r *rand.Rand) (Event,
 	k, ok := natures[n]
 	if !ok {
 		return e, fault.New("name", fmt.Sprintf("no instrument is called %q", string(n)),
-			"use laser, caliper, tape or climate")
+			"use laser, caliper, tape, feeler, screw or climate")
 	}
 	if !(truth > 0 && truth <= 100_000) {
 		return e, fault.New("truth", "a length up to 100 m is expected", "give it in mm")
@@ -66,6 +69,9 @@ func Simulate(n Name, number int, truth float64, low bool, r *rand.Rand) (Event,
 		doubt *= lowBatteryDoubt
 	}
 	e.Has, e.Value = true, math.Max(k.step, round(truth+k.bias+doubt*(2*r.Float64()-1), k.step))
+	if n == Screw {
+		e.Size = setting.Gauged(e.Value)
+	}
 	return e, nil
 }
 

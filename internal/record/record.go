@@ -170,6 +170,7 @@ type Answer struct {
 type Trial struct {
 	Check   string    `json:"check" maxLength:"40"`
 	Value   *float64  `json:"value,omitempty"`
+	Got     string    `json:"got,omitempty" maxLength:"40" doc:"The number in the unit of whoever looks; nothing that is kept"`
 	Finding string    `json:"finding" maxLength:"500"`
 	Changed string    `json:"changed,omitempty" maxLength:"200" doc:"What was changed before it was tried again"`
 	By      string    `json:"by" maxLength:"80"`
@@ -273,6 +274,7 @@ type Job struct {
 	Withdrawn  *Withdrawal  `json:"withdrawn,omitempty" doc:"It came to nothing; nothing is done at it any more"`
 	Carried    *Carriage    `json:"carried,omitempty" doc:"It was brought in from a document"`
 	Own        own.Values   `json:"-"` // the shop's own values as they stand
+	Marks      length.Unit  `json:"-"` // the shop's unit: the size is ordered to its marks, whoever looks
 }
 
 // Pane finds a pane of the job, its first one for 0; nil when it has none such.

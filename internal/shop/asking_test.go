@@ -119,7 +119,7 @@ func TestTheLineGoesFromPaneToPane(t *testing.T) {
 		}
 		if a.Kind == ask.Go {
 			if at = a.To; a.Pane != 0 {
-				on = Bench{id, a.Pane}
+				on = Bench{Job: id, Pane: a.Pane}
 			}
 			continue
 		}

@@ -9,7 +9,12 @@ import (
 
 // Bench is what lies on the light table: a job and one of its panes, the first
 // one for 0.
-type Bench struct{ Job, Pane int64 }
+type Bench struct {
+	Job, Pane int64
+	// By is who looks, so that lengths are in the unit they work in here; 0 for
+	// the shop's.
+	By int64
+}
 
 // First is the first pane of a job.
 func First(job int64) Bench { return Bench{Job: job} }

@@ -46,7 +46,7 @@ type Carried struct {
 
 // Carry gives a job as a document, sealed with the shop's key.
 func (s *Shop) Carry(ctx context.Context, id int64) (Carried, error) {
-	j, _, _, err := s.whole(ctx, id)
+	j, _, _, err := s.whole(ctx, First(id))
 	if err != nil {
 		return Carried{}, err
 	}

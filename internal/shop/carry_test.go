@@ -69,7 +69,7 @@ func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
 	}
 	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back,
 		Held: striplog.Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}}
-	if err := s.AddStrip(ctx, tor, "", id, bracket); err != nil {
+	if err := s.AddStrip(ctx, tor, "", id, Noted(bracket)); err != nil {
 		t.Fatal(err)
 	}
 	if err := s.Tick(ctx, tor, First(id), "cold",

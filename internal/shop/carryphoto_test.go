@@ -38,7 +38,7 @@ func TestPicturesAreCarried(t *testing.T) {
 	id := takeIn(t, a, tor)
 	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back,
 		Held: striplog.Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}}
-	if err := a.AddStrip(ctx, tor, "", id, bracket); err != nil {
+	if err := a.AddStrip(ctx, tor, "", id, Noted(bracket)); err != nil {
 		t.Fatal(err)
 	}
 	v, err := a.Job(ctx, id)

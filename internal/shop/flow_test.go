@@ -136,7 +136,7 @@ func TestTicketStaysAsItWas(t *testing.T) {
 		"step":      s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "open"}),
 		"check":     s.Reopen(ctx, tor, First(id), "gap", 1, ""),
 		"diagnosis": s.Diagnose(ctx, tor, First(id), Seen{Evidence: diagnose.Evidence{}, Version: 1}),
-		"strip":     s.AddStrip(ctx, tor, "", id, came("x", 1)),
+		"strip":     s.AddStrip(ctx, tor, "", id, Noted(came("x", 1))),
 		"put back":  s.PutBack(ctx, tor, id, "e1", 1, 1),
 		"choice":    s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 5}),
 	} {
@@ -162,7 +162,7 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
-	if v.Unit != "in" || !strings.Contains(v.Reckoning.Order, " in in ") {
+	if v.Unit != "in" || !strings.Contains(v.Reckoning.Order, " in, 4 mm") {
 		t.Errorf("%s: %s", v.Unit, v.Reckoning.Order)
 	}
 	// A bare number is inches from now on.

@@ -88,7 +88,7 @@ func TestRoadForAllAlike(t *testing.T) {
 		t.Fatal(err)
 	}
 	panes := view1(t, s, id).Panes
-	second, fourth := Bench{id, panes[1].ID}, Bench{id, panes[3].ID}
+	second, fourth := Bench{Job: id, Pane: panes[1].ID}, Bench{Job: id, Pane: panes[3].ID}
 	for place, text := range square("400", "300", "14") {
 		if err := s.Read(ctx, tor, fourth, place, Said{Text: text, Instrument: "rule"}); err != nil {
 			t.Fatal(err)
@@ -111,7 +111,7 @@ func TestRoadForAllAlike(t *testing.T) {
 		t.Fatal(err)
 	}
 	for i, want := range []string{"kept", "kept", "kept", "size"} {
-		w, err := s.Bench(ctx, Bench{id, panes[i].ID})
+		w, err := s.Bench(ctx, Bench{Job: id, Pane: panes[i].ID})
 		if err != nil || w.Reckoning.Road.ID != want {
 			t.Errorf("pane %d goes %q, %v", i+1, w.Reckoning.Road.ID, err)
 		}

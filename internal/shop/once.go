@@ -165,9 +165,13 @@ func (s *Shop) TickAll(ctx context.Context, by record.Account, job int64, step s
 
 // AnswerAll passes a check on every pane where it is open and waits for
 // nothing. A number is the worst of them.
-func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, check string, in prove.Answer) error {
+func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, check string, in Checked) error {
 	if in.Outcome != prove.Pass {
 		return fault.New("outcome", "only what is good on each is said for all", "say a failure on the pane where it is")
+	}
+	unit, err := s.store.UnitFor(ctx, job, by.ID)
+	if err != nil {
+		return err
 	}
 	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		j, err := t.Job(ctx, job)
@@ -187,7 +191,11 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 				why = paneName(*p) + ", " + c.Waits
 				continue
 			}
-			taken, err := c.Check.Take(in)
+			said, err := in.typed(c.Check, unit)
+			if err != nil {
+				return store.Change{}, err
+			}
+			taken, err := c.Check.Take(said)
 			if err != nil {
 				return store.Change{}, err
 			}
@@ -195,7 +203,7 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 				return store.Change{}, fault.New("value", taken.Finding, "say it on the pane where it is, and mend that")
 			}
 			text = c.Text
-			a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value}, Version: 1,
+			a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Gaps: taken.Gaps}, Version: 1,
 				At: s.Now()}
 			if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
 				return store.Change{}, err

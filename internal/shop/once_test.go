@@ -40,7 +40,7 @@ func TestNineLightsTogether(t *testing.T) {
 	for _, p := range v.Panes {
 		for place, text := range map[fit.Place]string{fit.WidthTop: "250", fit.WidthBottom: "250", fit.HeightLeft: "180",
 			fit.HeightRight: "180"} {
-			if err := s.Read(ctx, tor, Bench{id, p.ID}, place, Said{Text: text, Instrument: "rule"}); err != nil {
+			if err := s.Read(ctx, tor, Bench{Job: id, Pane: p.ID}, place, Said{Text: text, Instrument: "rule"}); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -51,7 +51,7 @@ func TestNineLightsTogether(t *testing.T) {
 		now = now.Add(13 * time.Hour)
 	}
 	for _, c := range view1(t, s, id).Checks {
-		did("check "+c.Key, s.AnswerAll(ctx, tor, id, c.Key, good(c)))
+		did("check "+c.Key, s.AnswerAll(ctx, tor, id, c.Key, Checked{Answer: good(c)}))
 	}
 	v = view1(t, s, id)
 	if len(v.Hindrances) > 0 {
@@ -77,7 +77,7 @@ func TestThreePanesTwoSound(t *testing.T) {
 		t.Fatal(err)
 	}
 	for _, p := range view1(t, s, id).Panes[1:] {
-		at := Bench{id, p.ID}
+		at := Bench{Job: id, Pane: p.ID}
 		v, err := s.Bench(ctx, at)
 		if err != nil {
 			t.Fatal(err)
@@ -107,12 +107,12 @@ func TestThreePanesTwoSound(t *testing.T) {
 		seen[h.Key] = true
 	}
 	// Ticked on the second, it stands on all; opened on the third, it is open on all.
-	second, third := Bench{id, v.Panes[1].ID}, Bench{id, v.Panes[2].ID}
+	second, third := Bench{Job: id, Pane: v.Panes[1].ID}, Bench{Job: id, Pane: v.Panes[2].ID}
 	if err := s.Tick(ctx, tor, second, "isolate", Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}
 	for _, p := range v.Panes {
-		w, err := s.Bench(ctx, Bench{id, p.ID})
+		w, err := s.Bench(ctx, Bench{Job: id, Pane: p.ID})
 		if err != nil || tickOf(&w.Pane, "isolate") == nil {
 			t.Errorf("pane %d: isolating stands not on it, %v", p.Number, err)
 		}
@@ -132,7 +132,7 @@ func TestThreePanesTwoSound(t *testing.T) {
 		t.Errorf("heated with the pack open: %v", err)
 	}
 	for _, p := range v.Panes {
-		at := Bench{id, p.ID}
+		at := Bench{Job: id, Pane: p.ID}
 		w, err := s.Bench(ctx, at)
 		if err != nil {
 			t.Fatal(err)
@@ -149,7 +149,7 @@ func TestThreePanesTwoSound(t *testing.T) {
 		t.Error(err)
 	}
 	for _, p := range v.Panes {
-		at := Bench{id, p.ID}
+		at := Bench{Job: id, Pane: p.ID}
 		w, err := s.Bench(ctx, at)
 		if err != nil {
 			t.Fatal(err)
@@ -179,7 +179,7 @@ func TestAllIsCareful(t *testing.T) {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
-	second := Bench{id, v.Panes[1].ID}
+	second := Bench{Job: id, Pane: v.Panes[1].ID}
 	if err := s.TickAll(ctx, tor, id, "measure"); fault.Of(err) == nil {
 		t.Errorf("measured with nothing read: %v", err)
 	}
@@ -193,11 +193,11 @@ func TestAllIsCareful(t *testing.T) {
 	if err != nil || tickOf(&w.Pane, "measure") != nil {
 		t.Errorf("ticked on a pane that nobody measured, %v", err)
 	}
-	if err := s.AnswerAll(ctx, tor, id, "gap", prove.Answer{Outcome: prove.Fail, Finding: "tight"}); fault.Of(err) == nil {
+	if err := s.AnswerAll(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "tight"}}); fault.Of(err) == nil {
 		t.Errorf("a failure for all: %v", err)
 	}
 	much := 5.0
-	if err := s.AnswerAll(ctx, tor, id, "gap", prove.Answer{Outcome: prove.Pass, Value: &much}); fault.Of(err) == nil {
+	if err := s.AnswerAll(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass, Value: &much}}); fault.Of(err) == nil {
 		t.Errorf("a number beyond its limit passed for all: %v", err)
 	}
 	if err := s.Read(ctx, tor, second, fit.Ledge, Said{Text: "11", Instrument: "rule"}); err != nil {

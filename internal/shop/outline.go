@@ -25,7 +25,7 @@ type OutlineIn struct {
 	Doubt      float64           `json:"doubt,omitempty" minimum:"0" maximum:"50" doc:"How far a side of a file or photo may be off, mm"`
 	Inset      string            `json:"inset" maxLength:"60" doc:"Move every side inwards by this; empty for none"`
 	Thickness  float64           `json:"thickness" minimum:"0.5" maximum:"60" doc:"mm, to say whether it can be cut by hand"`
-	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,traced line"`
+	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,feeler gauge,traced line"`
 }
 
 // OutlineOut is the outline with what follows from it.

@@ -42,7 +42,7 @@ func TestPanesAreTheirOwn(t *testing.T) {
 	if len(ids) != 9 {
 		t.Fatalf("%d panes", len(ids))
 	}
-	seven := Bench{job, ids[6]}
+	seven := Bench{Job: job, Pane: ids[6]}
 	for p, text := range map[fit.Place]string{"width_top": "508", "height_left": "610", "ledge": "12"} {
 		if err := s.Read(ctx, tor, seven, p, Said{Text: text, Instrument: length.Tape}); err != nil {
 			t.Fatal(err)
@@ -51,7 +51,7 @@ func TestPanesAreTheirOwn(t *testing.T) {
 	if err := s.Tick(ctx, mira, seven, "cause", Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetWait(ctx, tor, Bench{job, ids[1]}, Wait{For: "glass", Version: 1}); err != nil {
+	if err := s.SetWait(ctx, tor, Bench{Job: job, Pane: ids[1]}, Wait{For: "glass", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	v, err := s.Bench(ctx, seven)
@@ -78,7 +78,7 @@ func TestPanesAreTheirOwn(t *testing.T) {
 	if !(at["1"].X < at["2"].X && at["1"].Y == at["2"].Y && at["4"].Y < at["1"].Y && at["9"].X > at["7"].X) {
 		t.Errorf("numbers stand at %v", at)
 	}
-	if _, err := s.Bench(ctx, Bench{job, 999999}); err == nil {
+	if _, err := s.Bench(ctx, Bench{Job: job, Pane: 999999}); err == nil {
 		t.Error("a pane of nobody was found")
 	}
 	h, err := s.History(ctx, job)
@@ -102,7 +102,7 @@ func TestSignsAllPanesTogether(t *testing.T) {
 	if len(seen) != 9 || !strings.HasPrefix(open.Hindrances[0].Text, "pane 1: ") {
 		t.Errorf("%d panes stand in the way, first %q", len(seen), open.Hindrances[0].Text)
 	}
-	if err := s.Read(ctx, tor, Bench{job, ids[3]}, "width_top", Said{Text: "444", Instrument: length.Tape}); err != nil {
+	if err := s.Read(ctx, tor, Bench{Job: job, Pane: ids[3]}, "width_top", Said{Text: "444", Instrument: length.Tape}); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.Sign(ctx, mira, "", job, Signature{Override: "for the test"}); err != nil {
@@ -136,7 +136,7 @@ func TestLayOut(t *testing.T) {
 	if err != nil || len(v.Panes) != 3 || v.Panes[2].Spot.Depth != 2 {
 		t.Fatalf("%+v, %v", v.Panes, err)
 	}
-	if err := s.DropPane(ctx, tor, Bench{job, v.Panes[1].ID}); err != nil {
+	if err := s.DropPane(ctx, tor, Bench{Job: job, Pane: v.Panes[1].ID}); err != nil {
 		t.Fatal(err)
 	}
 	if v, err = s.Job(ctx, job); err != nil || len(v.Panes) != 2 || v.Panes[1].Number != 2 {
@@ -170,7 +170,7 @@ func TestPlacePane(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	at := Bench{job, v.Panes[1].ID}
+	at := Bench{Job: job, Pane: v.Panes[1].ID}
 	if err := s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5}, 1}); err != nil {
 		t.Fatal(err)
 	}
@@ -188,7 +188,7 @@ func TestPlacePane(t *testing.T) {
 func TestTodayTakesThePaneThatDoesNotWait(t *testing.T) {
 	s, _, tor := open(t)
 	job, ids := nine(t, s, tor)
-	if err := s.SetWait(ctx, tor, Bench{job, ids[0]}, Wait{For: "glass", Version: 1}); err != nil {
+	if err := s.SetWait(ctx, tor, Bench{Job: job, Pane: ids[0]}, Wait{For: "glass", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	day, err := s.Today(ctx)
@@ -197,7 +197,7 @@ func TestTodayTakesThePaneThatDoesNotWait(t *testing.T) {
 		t.Fatalf("%+v, %v", day.Turns, err)
 	}
 	for _, id := range ids[1:] {
-		if err := s.SetWait(ctx, tor, Bench{job, id}, Wait{For: "putty", Version: 1}); err != nil {
+		if err := s.SetWait(ctx, tor, Bench{Job: job, Pane: id}, Wait{For: "putty", Version: 1}); err != nil {
 			t.Fatal(err)
 		}
 	}

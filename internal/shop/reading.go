@@ -17,7 +17,7 @@ import (
 // person saw at the place, 0 for none.
 type Said struct {
 	Text       string            `json:"text" maxLength:"60"`
-	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,traced line"`
+	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,feeler gauge,traced line"`
 	Version    int               `json:"version"`
 }
 
@@ -54,11 +54,11 @@ func (e *At) Unwrap() error { return e.Err }
 // somebody else has read the place since, it is a Conflict that says what they
 // read; a retry of the same reading is taken for done.
 func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.Place, in Said) error {
-	shop, err := s.store.Shop(ctx)
+	unit, err := s.store.UnitFor(ctx, at.Job, by.ID)
 	if err != nil {
 		return err
 	}
-	r, err := Understand(in.Text, shop.Unit, in.Instrument, place)
+	r, err := Understand(in.Text, unit, in.Instrument, place)
 	if err != nil {
 		return err
 	}
@@ -68,7 +68,7 @@ func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.
 		if err != nil {
 			return store.Change{}, err
 		}
-		if err := ownUnit(p, r, in.Instrument, shop.Unit); err != nil {
+		if err := ownUnit(p, r, in.Instrument, unit); err != nil {
 			return store.Change{}, err
 		}
 		if err := possible(j, p, place, r); err != nil {

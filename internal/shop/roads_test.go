@@ -83,7 +83,7 @@ var jobs = []job{
 		road: road.Chosen{ID: "other", How: "board"}, readings: map[fit.Place]string{fit.WidthTop: "508",
 			fit.WidthBottom: "508",
 			fit.HeightLeft:  "610", fit.HeightRight: "610", fit.Ledge: "12"}, material: "board", thick: 6.5,
-		headline: "501.0 × 603.0 mm in 6.5 mm plywood", budget: 40},
+		headline: "501.0 × 603.0 mm, 6.5 mm plywood", budget: 40},
 	{name: "incubator, a plate in place of the lamp's pane", family: "flat-panel", exposure: "room",
 		road: road.Chosen{ID: "other", How: "plate"}, readings: map[fit.Place]string{fit.WidthTop: "200",
 			fit.WidthBottom: "200",

@@ -139,6 +139,25 @@ func (s *Shop) SetJob(ctx context.Context, by record.Account, job int64, j recor
 	})
 }
 
+// UnitFor is the unit in which a person works at a job.
+func (s *Shop) UnitFor(ctx context.Context, by record.Account, job int64) (length.Unit, error) {
+	return s.store.UnitFor(ctx, job, by.ID)
+}
+
+// SetUnit keeps the unit in which a person works at a job. It changes what they
+// see and how a bare number of theirs is taken, not the job.
+func (s *Shop) SetUnit(ctx context.Context, by record.Account, job int64, u length.Unit) error {
+	if u != length.MM && u != length.IN {
+		return fault.New("unit", "a length is in mm or in inches here", "choose mm or in")
+	}
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		if _, err := t.Job(ctx, job); err != nil {
+			return err
+		}
+		return t.SetUnitFor(ctx, job, by.ID, u)
+	})
+}
+
 // SetCustomer changes the customer of a job, for all open jobs of the same
 // customer; a signed one keeps who it was signed for.
 func (s *Shop) SetCustomer(ctx context.Context, by record.Account, job int64, c record.Customer) error {

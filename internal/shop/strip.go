@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"freshshard/core/fault"
+	"freshshard/core/length"
 	"freshshard/core/striplog"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -35,6 +36,66 @@ func stripOf(j record.Job) Strip {
 	return Strip{l.OrderBack(), l.Open(), l.Needs(), l.Stack()}
 }
 
+// inUnit writes the lengths of what is said in the unit of whoever looks.
+func (v Strip) inUnit(unit length.Unit) Strip {
+	for i := range v.Back {
+		b := &v.Back[i]
+		b.With = length.Words(b.With, unit)
+		for k := range b.Warning {
+			b.Warning[k] = length.Words(b.Warning[k], unit)
+		}
+	}
+	for i := range v.Needs {
+		v.Needs[i].What = length.Words(v.Needs[i].What, unit)
+	}
+	return v
+}
+
+// Entered is an entry as somebody typed it: a screw's length and its depth to the
+// glass may be said as lengths, in the unit of whoever says them.
+type Entered struct {
+	striplog.Entry
+	LengthSaid  string `json:"length_said,omitempty" maxLength:"60" doc:"Length under the head, as it was typed"`
+	ToGlassSaid string `json:"to_glass_said,omitempty" maxLength:"60" doc:"Depth to the glass, as it was typed"`
+}
+
+// Noted is an entry with nothing said beside it.
+func Noted(e striplog.Entry) Entered { return Entered{Entry: e} }
+
+// longestScrew is the bound of striplog.Held, mm.
+const longestScrew = 500
+
+// entry reads what was said; errors name length_said or to_glass_said.
+func (in Entered) entry(unit length.Unit) (striplog.Entry, error) {
+	e := in.Entry
+	for _, f := range []struct {
+		field, text string
+		to          *float64
+	}{{"length_said", in.LengthSaid, &e.Held.Length}, {"to_glass_said", in.ToGlassSaid, &e.Held.ToGlass}} {
+		if strings.TrimSpace(f.text) == "" {
+			continue
+		}
+		r, err := readText(f.field, f.text, unit, length.Rule)
+		if err != nil {
+			return e, err
+		}
+		if r.Value > longestScrew {
+			return e, fault.New(f.field, "that is longer than any screw that holds a pane", "check the unit")
+		}
+		*f.to = r.Value
+	}
+	return e, nil
+}
+
+// entered reads an entry in the unit in which its author works at the job.
+func (s *Shop) entered(ctx context.Context, by record.Account, job int64, in Entered) (striplog.Entry, error) {
+	unit, err := s.store.UnitFor(ctx, job, by.ID)
+	if err != nil {
+		return in.Entry, err
+	}
+	return in.entry(unit)
+}
+
 // mostEntries is more than any object on a bench comes apart into.
 const mostEntries = 200
 
@@ -52,12 +113,16 @@ func (s *Shop) stripChange(ctx context.Context, by record.Account, job int64,
 
 // AddStrip notes what came off. The entry gets its id and, when it is a bag of
 // fasteners, the next bag number. A retry with the same key notes it once.
-func (s *Shop) AddStrip(ctx context.Context, by record.Account, key string, job int64, e striplog.Entry) error {
+func (s *Shop) AddStrip(ctx context.Context, by record.Account, key string, job int64, in Entered) error {
+	e, err := s.entered(ctx, by, job, in)
+	if err != nil {
+		return err
+	}
 	request := struct {
 		Job   int64
 		Entry striplog.Entry
 	}{job, e}
-	_, err := s.create(ctx, by, key, "strip", request, func(t *store.Tx) (int64, error) {
+	_, err = s.create(ctx, by, key, "strip", request, func(t *store.Tx) (int64, error) {
 		signed, err := t.LockJob(ctx, job)
 		if err != nil {
 			return 0, err
@@ -160,8 +225,12 @@ func (s *Shop) seenStrip(j record.Job, id string, version int) (record.StripEntr
 }
 
 // SetStrip changes an entry; how many are back is changed by PutBack alone.
-func (s *Shop) SetStrip(ctx context.Context, by record.Account, job int64, id string, e striplog.Entry,
+func (s *Shop) SetStrip(ctx context.Context, by record.Account, job int64, id string, in Entered,
 	version int) error {
+	e, err := s.entered(ctx, by, job, in)
+	if err != nil {
+		return err
+	}
 	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
 		was, err := s.seenStrip(j, id, version)
 		if err != nil {
@@ -200,6 +269,41 @@ func (s *Shop) DropStrip(ctx context.Context, by record.Account, job int64, id s
 		}
 		return store.Change{Noun: "strip", Item: id, Action: "dropped", Said: "strip log: " + was.Entry.What + " taken out",
 			Before: was.Entry}, t.DropStrip(ctx, job, id)
+	})
+}
+
+// MoveStrip puts an entry at another place in the order of removal, counted from 1;
+// the others close up.
+func (s *Shop) MoveStrip(ctx context.Context, by record.Account, job int64, id string, to, version int) error {
+	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, _ striplog.Log) (store.Change, error) {
+		was, err := s.seenStrip(j, id, version)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if to < 1 || to > len(j.Strip) {
+			return store.Change{}, fault.New("to", fmt.Sprintf("there is no place %d", to),
+				fmt.Sprintf("choose one from 1 to %d", len(j.Strip)))
+		}
+		from := slices.IndexFunc(j.Strip, func(e record.StripEntry) bool { return e.Entry.ID == id })
+		if from == to-1 {
+			return store.Change{}, nil
+		}
+		places := make([]int, len(j.Strip))
+		for i, e := range j.Strip {
+			places[i] = e.Position
+		}
+		moved := slices.Insert(slices.Delete(slices.Clone(j.Strip), from, from+1), to-1, was)
+		order := make([]string, len(moved))
+		l := make(striplog.Log, len(moved))
+		for i, e := range moved {
+			order[i], l[i] = e.Entry.ID, e.Entry
+		}
+		if err := l.Check(); err != nil {
+			return store.Change{}, plain(err)
+		}
+		return store.Change{Noun: "strip", Item: id, Action: "moved",
+			Said:   fmt.Sprintf("strip log: %s came off as number %d", was.Entry.What, to),
+			Before: from + 1, After: to}, t.PlaceStrip(ctx, job, order, places)
 	})
 }
 

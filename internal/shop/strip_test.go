@@ -21,7 +21,7 @@ func TestStripAndRebuild(t *testing.T) {
 	id := takeIn(t, s, tor)
 	for _, e := range []striplog.Entry{came("bracket screw", 4), {Kind: striplog.Part, What: "bracket", Count: 4,
 		Fate: striplog.Back, Held: striplog.Held{How: "gravity"}}} {
-		if err := s.AddStrip(ctx, tor, "", id, e); err != nil {
+		if err := s.AddStrip(ctx, tor, "", id, Noted(e)); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -31,11 +31,11 @@ func TestStripAndRebuild(t *testing.T) {
 	}
 	screws := v.Job.Strip[0].Entry
 	screws.Captures = []string{"e2"}
-	if err := s.SetStrip(ctx, tor, id, "e1", screws, 1); err != nil {
+	if err := s.SetStrip(ctx, tor, id, "e1", Noted(screws), 1); err != nil {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
-	if err := s.SetStrip(ctx, mira, id, "e1", screws, 1); !errors.As(err, &c) || !strings.Contains(c.Says, "Tor changed") {
+	if err := s.SetStrip(ctx, mira, id, "e1", Noted(screws), 1); !errors.As(err, &c) || !strings.Contains(c.Says, "Tor changed") {
 		t.Errorf("an old copy: %v", err)
 	}
 	if err := s.PutBack(ctx, tor, id, "e1", 4, 2); fault.Of(err) == nil {
@@ -71,7 +71,7 @@ func TestStripAndRebuild(t *testing.T) {
 		t.Error(err)
 	}
 	// An id is never used twice, whatever was taken out.
-	if err := s.AddStrip(ctx, tor, "", id, came("another", 1)); err != nil {
+	if err := s.AddStrip(ctx, tor, "", id, Noted(came("another", 1))); err != nil {
 		t.Fatal(err)
 	}
 	if got := view1(t, s, id).Job.Strip[1].Entry.ID; got != "e3" {
@@ -83,7 +83,7 @@ func TestStripCopy(t *testing.T) {
 	s, _, tor := open(t)
 	first, second := takeIn(t, s, tor), takeIn(t, s, tor)
 	for _, e := range []striplog.Entry{came("one", 2), came("two", 3, "e1")} {
-		if err := s.AddStrip(ctx, tor, "", first, e); err != nil {
+		if err := s.AddStrip(ctx, tor, "", first, Noted(e)); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -111,12 +111,12 @@ func TestStripRefuses(t *testing.T) {
 	id := takeIn(t, s, tor)
 	for field, e := range map[string]striplog.Entry{"what": came(" ", 1), "count": came("x", 0),
 		"captures": came("x", 1, "e9")} {
-		if f := fault.Of(s.AddStrip(ctx, tor, "", id, e)); f == nil || f.Field != field {
+		if f := fault.Of(s.AddStrip(ctx, tor, "", id, Noted(e))); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}
 	}
 	for range 2 {
-		if err := s.AddStrip(ctx, tor, "one-key-twice", id, came("x", 1)); err != nil {
+		if err := s.AddStrip(ctx, tor, "one-key-twice", id, Noted(came("x", 1))); err != nil {
 			t.Fatal(err)
 		}
 	}

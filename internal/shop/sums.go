@@ -32,7 +32,7 @@ type SashWay struct {
 type SashIn struct {
 	Across     SashWay           `json:"across"`
 	Down       SashWay           `json:"down"`
-	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,traced line"`
+	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,feeler gauge,traced line"`
 }
 
 // SashPart is a solved part as it is shown.
@@ -125,7 +125,7 @@ func (w SashWay) solve(way string, unit length.Unit, with length.Instrument, nam
 func readText(field, text string, unit length.Unit, with length.Instrument) (length.Reading, error) {
 	if !with.Known() {
 		return length.Reading{}, fault.New("instrument", "no instrument of that name",
-			"use tape, rule, caliper, laser or traced line")
+			"use tape, rule, caliper, laser, feeler gauge or traced line")
 	}
 	r, err := length.Parse(text, unit, with)
 	var le *length.Error

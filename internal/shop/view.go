@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
 	"freshshard/core/ask"
@@ -19,6 +20,7 @@ import (
 	"freshshard/core/reckon"
 	"freshshard/core/route"
 	"freshshard/core/setting"
+	"freshshard/core/working"
 	"freshshard/internal/record"
 )
 
@@ -73,6 +75,10 @@ type PaneStop struct {
 // CheckView is a check with who answered it.
 type CheckView struct {
 	prove.Check
+	Wants   string         `json:"wants,omitempty" doc:"What good is, in the unit of whoever looks: at most 2.0 mm"`
+	Got     string         `json:"got,omitempty" doc:"What was read, in that unit"`
+	GapsGot []string       `json:"gaps_got,omitempty" doc:"The gaps in that unit"`
+	Asks    string         `json:"asks,omitempty" doc:"The unit in which the number is typed"`
 	Version int            `json:"version" doc:"Of the answer; 0 while it is open"`
 	By      string         `json:"by,omitempty"`
 	At      *time.Time     `json:"at,omitempty"`
@@ -85,7 +91,7 @@ func (s *Shop) Job(ctx context.Context, id int64) (View, error) { return s.Bench
 
 // Bench reads a job with one of its panes and works everything out.
 func (s *Shop) Bench(ctx context.Context, at Bench) (View, error) {
-	j, was, shop, err := s.whole(ctx, at.Job)
+	j, was, shop, err := s.whole(ctx, at)
 	if err != nil {
 		return View{}, err
 	}
@@ -95,7 +101,7 @@ func (s *Shop) Bench(ctx context.Context, at Bench) (View, error) {
 // Work is Bench without its drawings, odds and choice: what was done and what is
 // to be done.
 func (s *Shop) Work(ctx context.Context, at Bench) (View, error) {
-	j, was, shop, err := s.whole(ctx, at.Job)
+	j, was, shop, err := s.whole(ctx, at)
 	if err != nil {
 		return View{}, err
 	}
@@ -104,8 +110,8 @@ func (s *Shop) Work(ctx context.Context, at Bench) (View, error) {
 
 // whole reads a job, one that is signed as it was signed, with the shop that
 // goes with it.
-func (s *Shop) whole(ctx context.Context, id int64) (record.Job, *Signed, record.Shop, error) {
-	j, err := s.store.Job(ctx, id)
+func (s *Shop) whole(ctx context.Context, at Bench) (record.Job, *Signed, record.Shop, error) {
+	j, err := s.store.Job(ctx, at.Job)
 	if err != nil {
 		return j, nil, record.Shop{}, err
 	}
@@ -113,7 +119,14 @@ func (s *Shop) whole(ctx context.Context, id int64) (record.Job, *Signed, record
 	if err != nil {
 		return j, nil, shop, err
 	}
+	marks := shop.Unit
+	if at.By != 0 {
+		if shop.Unit, err = s.store.UnitFor(ctx, at.Job, at.By); err != nil {
+			return j, nil, shop, err
+		}
+	}
 	j, was, err := s.sealed(ctx, j)
+	j.Marks = marks
 	if was != nil {
 		unit := shop.Unit
 		shop = was.Shop
@@ -125,7 +138,7 @@ func (s *Shop) whole(ctx context.Context, id int64) (record.Job, *Signed, record
 // Benches reads a job with each of its panes for its papers, by number, with the
 // shop as they name it. Each pane is reckoned once.
 func (s *Shop) Benches(ctx context.Context, job int64) ([]View, record.Shop, error) {
-	j, was, shop, err := s.whole(ctx, job)
+	j, was, shop, err := s.whole(ctx, First(job))
 	if err != nil {
 		return nil, shop, err
 	}
@@ -142,7 +155,7 @@ func (s *Shop) Benches(ctx context.Context, job int64) ([]View, record.Shop, err
 
 // Sheet reads one pane of a job for a drawing, and nothing of the others.
 func (s *Shop) Sheet(ctx context.Context, at Bench) (reckon.Reckoning, record.Job, error) {
-	j, was, shop, err := s.whole(ctx, at.Job)
+	j, was, shop, err := s.whole(ctx, at)
 	if err != nil {
 		return reckon.Reckoning{}, j, err
 	}
@@ -155,7 +168,7 @@ func (s *Shop) Sheet(ctx context.Context, at Bench) (reckon.Reckoning, record.Jo
 
 // Object draws the object of a job with how its panes stand.
 func (s *Shop) Object(ctx context.Context, at Bench) (drawing.Drawing, error) {
-	j, was, shop, err := s.whole(ctx, at.Job)
+	j, was, shop, err := s.whole(ctx, at)
 	if err != nil {
 		return drawing.Drawing{}, err
 	}
@@ -170,7 +183,7 @@ func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 		Family: p.Family, Exposure: o.Exposure, Frame: p.Frame, Readings: map[fit.Place]length.Reading{}, Cutter: p.Cutter,
 		Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle,
 		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf,
-		Like: p.Like, Duty: p.Duty, Stack: p.Stack, Uses: p.Uses, Own: j.Own, Stamp: o.Stamp, Unit: unit,
+		Like: p.Like, Duty: p.Duty, Stack: p.Stack, Uses: p.Uses, Own: j.Own, Stamp: o.Stamp, Unit: unit, Marks: j.Marks,
 		Road: p.Road, Peel: p.Peel, Turned: p.Turns, Heard: p.Heard, Stock: p.Stock,
 	}
 	for _, r := range p.Readings {
@@ -242,7 +255,7 @@ func (s *Shop) view(j record.Job, was *Signed, pane int64, unit length.Unit, dee
 // lay puts one pane of a job that is worked out on the table.
 func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) View {
 	b := benches[on]
-	v := View{Job: j, Pane: b.pane, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j), Reckoning: b.reck,
+	v := View{Job: j, Pane: b.pane, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j).inUnit(unit), Reckoning: b.reck,
 		Checks: b.checks, benches: benches}
 	counted := map[string]bool{} // steps that are done once for the object
 	for i := range benches {
@@ -315,7 +328,7 @@ func benchOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep 
 	}
 	b.standing = standingOf(&b.pane, b.reck)
 	b.stops = prove.With(b.reck.Stops, p.Taken)
-	b.checks = checks(b.reck, &b.pane, b.standing)
+	b.checks = checks(b.reck, &b.pane, b.standing, unit)
 	return b
 }
 
@@ -426,7 +439,7 @@ func standingOf(p *record.Pane, r reckon.Reckoning) plan.Standing {
 	return st
 }
 
-func checks(r reckon.Reckoning, p *record.Pane, st plan.Standing) []CheckView {
+func checks(r reckon.Reckoning, p *record.Pane, st plan.Standing, unit length.Unit) []CheckView {
 	out := []CheckView{}
 	for _, c := range prove.Checks(r.Family) {
 		k := CheckView{Check: c, Trials: []record.Trial{}}
@@ -440,13 +453,44 @@ func checks(r reckon.Reckoning, p *record.Pane, st plan.Standing) []CheckView {
 		}
 		for _, a := range p.Answers {
 			if a.Check == c.Key {
-				k.Outcome, k.Value, k.Finding = a.Answer.Outcome, a.Answer.Value, a.Answer.Finding
+				k.Outcome, k.Value, k.Gaps = a.Answer.Outcome, a.Answer.Value, a.Answer.Gaps
+				k.Finding = length.Words(a.Answer.Finding, unit)
 				k.Version, k.By, k.At = a.Version, a.By, &a.At
 			}
 		}
+		k.inUnit(unit)
 		out = append(out, k)
 	}
 	return out
+}
+
+// inUnit says what is wanted and what was read in the unit of whoever looks.
+func (k *CheckView) inUnit(unit length.Unit) {
+	if k.Limit == nil {
+		return
+	}
+	show := func(v float64) string {
+		if k.Unit != "mm" {
+			return working.Num(v, 2) + " " + k.Unit
+		}
+		return length.Show(v, unit).Main + " " + string(unit)
+	}
+	if k.Asks = k.Unit; k.Unit == "mm" {
+		k.Asks = string(unit)
+	}
+	k.Wants = strings.ReplaceAll(string(k.Limit.Sense), "-", " ") + " " + show(k.Limit.Value)
+	if k.Value != nil {
+		k.Got = show(*k.Value)
+	}
+	for _, g := range k.Gaps {
+		k.GapsGot = append(k.GapsGot, length.Show(g, unit).Main)
+	}
+	for i, t := range k.Trials {
+		if t.Finding = length.Words(t.Finding, unit); t.Value != nil {
+			t.Got = show(*t.Value)
+		}
+		k.Trials[i] = t
+	}
 }
 
 // stops are those of all panes.

@@ -85,7 +85,7 @@ func readHeard(rows []Heard, unit length.Unit) ([]witness.Said, error) {
 // SetHeard keeps what else speaks for the size of a pane. The opening and the old
 // pane have their own places on the table.
 func (s *Shop) SetHeard(ctx context.Context, by record.Account, at Bench, rows []Heard, version int) error {
-	shop, err := s.store.Shop(ctx)
+	unit, err := s.store.UnitFor(ctx, at.Job, by.ID)
 	if err != nil {
 		return err
 	}
@@ -95,7 +95,7 @@ func (s *Shop) SetHeard(ctx context.Context, by record.Account, at Bench, rows [
 				"type their lengths in the line along the bottom")
 		}
 	}
-	said, err := readHeard(rows, shop.Unit)
+	said, err := readHeard(rows, unit)
 	if err != nil {
 		return err
 	}

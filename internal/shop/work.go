@@ -4,6 +4,8 @@ import (
 	"context"
 	"fmt"
 	"slices"
+	"strconv"
+	"strings"
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -247,13 +249,50 @@ func (b benchView) step(key string) (plan.Step, error) {
 // person saw, 0 for an open check.
 type Checked struct {
 	prove.Answer
-	Seen int `json:"seen,omitempty"`
+	Read []string `json:"read,omitempty" maxItems:"8" doc:"The number as it was typed, a length where the check wants one; several are gaps round the pane"`
+	Seen int      `json:"seen,omitempty"`
+}
+
+// typed takes what was typed for the number that a check wants, in the unit of
+// whoever typed it; errors name read[n].
+func (in Checked) typed(c prove.Check, unit length.Unit) (prove.Answer, error) {
+	a := in.Answer
+	if len(in.Read) == 0 || c.Limit == nil {
+		return a, nil
+	}
+	got := make([]float64, len(in.Read))
+	for i, text := range in.Read {
+		field := fmt.Sprintf("read[%d]", i)
+		if c.Unit == "mm" {
+			r, err := readText(field, text, unit, length.Rule)
+			if err != nil {
+				return a, err
+			}
+			got[i] = r.Value
+			continue
+		}
+		v, err := strconv.ParseFloat(strings.Replace(strings.TrimSpace(text), ",", ".", 1), 64)
+		if err != nil {
+			return a, fault.New(field, "a number is expected", "type what was read, in "+c.Unit)
+		}
+		got[i] = v
+	}
+	if len(got) == 1 {
+		a.Value = &got[0]
+	} else {
+		a.Gaps = got
+	}
+	return a, nil
 }
 
 // Answer keeps the answer to a check.
 func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check string, in Checked) error {
 	var err error
 	if in.Finding, err = clean("finding", in.Finding, 500, false); err != nil {
+		return err
+	}
+	unit, err := s.store.UnitFor(ctx, at.Job, by.ID)
+	if err != nil {
 		return err
 	}
 	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
@@ -269,12 +308,16 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, untilSaid(w))
 			}
 		}
-		taken, err := now.Take(in.Answer)
+		said, err := in.typed(now, unit)
+		if err != nil {
+			return store.Change{}, err
+		}
+		taken, err := now.Take(said)
 		if err != nil {
 			return store.Change{}, err
 		}
 		a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value,
-			Finding: taken.Finding}, Version: 1, At: s.Now()}
+			Gaps: taken.Gaps, Finding: taken.Finding}, Version: 1, At: s.Now()}
 		if last != nil {
 			if sameAnswer(last.Answer, a.Answer) {
 				return store.Change{}, nil // a retry, or two who saw the same
@@ -308,7 +351,8 @@ func (s *Shop) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, last 
 
 func sameAnswer(a, b prove.Answer) bool {
 	return a.Outcome == b.Outcome && a.Finding == b.Finding && (a.Value == nil) == (b.Value == nil) &&
-		(a.Value == nil || *a.Value == *b.Value)
+		(a.Value == nil || *a.Value == *b.Value) &&
+		slices.Equal(a.Gaps, b.Gaps)
 }
 
 func (s *Shop) answerConflict(last *record.Answer, check string) error {

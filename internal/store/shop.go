@@ -5,6 +5,7 @@ import (
 	"database/sql"
 	"errors"
 
+	"freshshard/core/length"
 	"freshshard/internal/record"
 )
 
@@ -30,4 +31,19 @@ func (t *Tx) SetShop(ctx context.Context, v record.Shop) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE shop SET name = ?, town = ?, unit = ?, version = version + 1 WHERE id = 1 AND version = ?", v.Name, v.Town,
 		v.Unit, v.Version)
+}
+
+// UnitFor is the unit in which a person works at a job: their own choice, or the
+// shop's. Nobody is 0.
+func (s queries) UnitFor(ctx context.Context, job, account int64) (length.Unit, error) {
+	var u length.Unit
+	err := s.db.QueryRowContext(ctx, `SELECT COALESCE((SELECT unit FROM job_unit WHERE job_id = ? AND account_id = ?),
+		(SELECT unit FROM shop WHERE id = 1), '')`, job, account).Scan(&u)
+	return u, err
+}
+
+// SetUnitFor keeps a person's unit for a job.
+func (t *Tx) SetUnitFor(ctx context.Context, job, account int64, u length.Unit) error {
+	return t.run(ctx, "INSERT INTO job_unit (job_id, account_id, unit) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE unit = ?",
+		job, account, u, u)
 }

@@ -42,6 +42,22 @@ func (t *Tx) SetStrip(ctx context.Context, job int64, v record.StripEntry, by in
 		"WHERE job_id = ? AND entry_id = ?", string(b), by, v.At, job, v.Entry.ID)
 }
 
+// PlaceStrip gives the entries of a job their places in the order of removal. It
+// must run under the job's lock.
+func (t *Tx) PlaceStrip(ctx context.Context, job int64, entries []string, places []int) error {
+	// Out of the way first: no two may have one place, not even for a moment.
+	if err := t.run(ctx, "UPDATE strip_entry SET position = position + 100000 WHERE job_id = ?", job); err != nil {
+		return err
+	}
+	for i, id := range entries {
+		if err := t.run(ctx, "UPDATE strip_entry SET position = ? WHERE job_id = ? AND entry_id = ?", places[i], job,
+			id); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
 // DropStrip takes an entry out; the trail keeps what it was.
 func (t *Tx) DropStrip(ctx context.Context, job int64, entry string) error {
 	return t.run(ctx, "DELETE FROM strip_entry WHERE job_id = ? AND entry_id = ?", job, entry)

@@ -88,12 +88,16 @@ FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) 
 
 func (s queries) answers(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
 	return fill(ctx, s.db,
-		`SELECT t.pane_id, t.proof, t.outcome, t.value, t.finding, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
-FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
+		`SELECT t.pane_id, t.proof, t.outcome, t.value, t.gaps, t.finding, t.version,
+COALESCE(NULLIF(t.author, ''), a.name), t.done_at FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Answer
-			err := scan(&v.Check, &v.Answer.Outcome, &v.Answer.Value, &v.Answer.Finding, &v.Version, &v.By, &v.At)
+			var gaps []byte
+			err := scan(&v.Check, &v.Answer.Outcome, &v.Answer.Value, &gaps, &v.Answer.Finding, &v.Version, &v.By, &v.At)
+			if err == nil && string(gaps) != "[]" {
+				err = json.Unmarshal(gaps, &v.Answer.Gaps)
+			}
 			return func(p *record.Pane) { p.Answers = append(p.Answers, v) }, err
 		})
 }
@@ -208,9 +212,16 @@ func (t *Tx) ClearTick(ctx context.Context, pane int64, step string) error {
 // SetAnswer writes how a check ended. It must run under the job's lock, which
 // also guards the version.
 func (t *Tx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by int64) error {
-	return t.run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, finding, version, done_by, author, "+
-		"done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
-		pane, v.Check, v.Answer.Outcome, v.Answer.Value, v.Answer.Finding, v.Version, by, v.Author, v.At)
+	gaps := []byte("[]")
+	if len(v.Answer.Gaps) > 0 {
+		var err error
+		if gaps, err = json.Marshal(v.Answer.Gaps); err != nil {
+			return err
+		}
+	}
+	return t.run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, gaps, finding, version, done_by, author, "+
+		"done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+		pane, v.Check, v.Answer.Outcome, v.Answer.Value, gaps, v.Answer.Finding, v.Version, by, v.Author, v.At)
 }
 
 // ClearAnswer opens a check again.

@@ -29,7 +29,7 @@ const (
 func (v *Server) instrumentRoutes(api huma.API) {
 	register(v, api, op("press", http.MethodPost, "/api/instruments/{name}/press", "Let a simulated instrument measure"),
 		func(ctx context.Context, in *struct {
-			Name instrument.Name `path:"name" enum:"laser,caliper,tape,climate"`
+			Name instrument.Name `path:"name" enum:"laser,caliper,tape,feeler,screw,climate"`
 			Body shop.Press
 		}) (*out[instrument.Event], error) {
 			e, err := v.shop.Press(ctx, who(ctx), in.Name, in.Body)

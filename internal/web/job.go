@@ -26,7 +26,9 @@ type BenchID struct {
 	Pane int64 `query:"pane" minimum:"0" doc:"The pane; 0 for the first one"`
 }
 
-func (b BenchID) bench() shop.Bench { return shop.Bench{Job: b.ID, Pane: b.Pane} }
+func (b BenchID) bench(ctx context.Context) shop.Bench {
+	return shop.Bench{Job: b.ID, Pane: b.Pane, By: who(ctx).ID}
+}
 
 // HeldChange is how a pane is held, with the version that the person saw.
 type HeldChange struct {
@@ -57,7 +59,7 @@ func (v *Server) show(ctx context.Context, at BenchID, err error) (*out[shop.Vie
 	if err != nil {
 		return nil, said(ctx, err)
 	}
-	job, err := v.shop.Bench(ctx, at.bench())
+	job, err := v.shop.Bench(ctx, at.bench(ctx))
 	return &out[shop.View]{job}, said(ctx, err)
 }
 
@@ -108,6 +110,15 @@ func (v *Server) jobRoutes(api huma.API) {
 			}
 		}) (*out[shop.View], error) {
 			return v.show(ctx, BenchID{JobID: in.JobID}, v.shop.Withdraw(ctx, who(ctx), in.ID, in.Body.Why))
+		})
+	register(v, api, op("setUnit", http.MethodPut, "/api/jobs/{id}/unit", "Work at a job in mm or in inches"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body struct {
+				Unit length.Unit `json:"unit" enum:"mm,in"`
+			}
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.SetUnit(ctx, who(ctx), in.ID, in.Body.Unit))
 		})
 	register(v, api, op("takeUp", http.MethodDelete, "/api/jobs/{id}/withdrawn", "Open a job again that was withdrawn"),
 		func(ctx context.Context, in *JobID) (*out[shop.View], error) {
@@ -168,7 +179,7 @@ func (v *Server) jobRoutes(api huma.API) {
 		BenchID
 		Body HeldChange
 	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.SetPane(ctx, who(ctx), in.bench(), in.Body.Held, in.Body.Version))
+		return v.show(ctx, in.BenchID, v.shop.SetPane(ctx, who(ctx), in.bench(ctx), in.Body.Held, in.Body.Version))
 	})
 	v.paneRoutes(api)
 }
@@ -182,16 +193,17 @@ type Understood struct {
 // Typed is a length as it stands in the field.
 type Typed struct {
 	Text       string            `json:"text" maxLength:"200"`
-	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,traced line"`
+	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,feeler gauge,traced line"`
 	Place      fit.Place         `json:"place,omitempty"`
+	Job        int64             `json:"job,omitempty" minimum:"0" doc:"Where it is typed, for the unit in which the person works there"`
 }
 
 func (v *Server) understand(ctx context.Context, in *struct{ Body Typed }) (*out[Understood], error) {
-	s, err := v.shop.Settings(ctx)
+	unit, err := v.shop.UnitFor(ctx, who(ctx), in.Body.Job)
 	if err != nil {
 		return nil, said(ctx, err)
 	}
-	r, err := shop.Understand(in.Body.Text, s.Unit, in.Body.Instrument, in.Body.Place)
+	r, err := shop.Understand(in.Body.Text, unit, in.Body.Instrument, in.Body.Place)
 	if err != nil {
 		return nil, said(ctx, err)
 	}

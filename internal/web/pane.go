@@ -24,7 +24,7 @@ func (v *Server) paneRoutes(api huma.API) {
 		})
 	register(v, api, op("dropPane", http.MethodDelete, "/api/jobs/{id}/pane", "Take a pane out that nothing was done to"),
 		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
-			err := v.shop.DropPane(ctx, who(ctx), in.bench())
+			err := v.shop.DropPane(ctx, who(ctx), in.bench(ctx))
 			return v.show(ctx, BenchID{JobID: in.JobID}, err)
 		})
 	register(v, api, op("placePane", http.MethodPut, "/api/jobs/{id}/spot", "Put a pane elsewhere on its object"),
@@ -32,7 +32,7 @@ func (v *Server) paneRoutes(api huma.API) {
 			BenchID
 			Body shop.Placed
 		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.PlacePane(ctx, who(ctx), in.bench(), in.Body))
+			return v.show(ctx, in.BenchID, v.shop.PlacePane(ctx, who(ctx), in.bench(ctx), in.Body))
 		})
 	register(v, api, op("setPack", http.MethodPut, "/api/jobs/{id}/pack",
 		"Note the pack that all panes of the object make up"), func(ctx context.Context, in *struct {
@@ -49,7 +49,7 @@ func (v *Server) paneRoutes(api huma.API) {
 				Version int          `json:"version"`
 			}
 		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.SetHeard(ctx, who(ctx), in.bench(), in.Body.Heard, in.Body.Version))
+			return v.show(ctx, in.BenchID, v.shop.SetHeard(ctx, who(ctx), in.bench(ctx), in.Body.Heard, in.Body.Version))
 		})
 	register(v, api, op("countScrew", http.MethodPut, "/api/jobs/{id}/screws", "Count a pane's screws off, one by one"),
 		func(ctx context.Context, in *struct {
@@ -59,14 +59,14 @@ func (v *Server) paneRoutes(api huma.API) {
 				Version int `json:"version"`
 			}
 		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.CountScrews(ctx, who(ctx), in.bench(), in.Body.Counted, in.Body.Version))
+			return v.show(ctx, in.BenchID, v.shop.CountScrews(ctx, who(ctx), in.bench(ctx), in.Body.Counted, in.Body.Version))
 		})
 	register(v, api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Body shop.Wait
 		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.SetWait(ctx, who(ctx), in.bench(), in.Body))
+			return v.show(ctx, in.BenchID, v.shop.SetWait(ctx, who(ctx), in.bench(ctx), in.Body))
 		})
 	register(v, api, op("laySash", http.MethodPut, "/api/jobs/{id}/sash",
 		"Lay the lights of a sash on the panes of a job"), func(ctx context.Context, in *struct {
@@ -81,6 +81,6 @@ func (v *Server) paneRoutes(api huma.API) {
 		BenchID
 		Body shop.Drawn
 	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.LayDrawn(ctx, who(ctx), in.bench(), in.Body))
+		return v.show(ctx, in.BenchID, v.shop.LayDrawn(ctx, who(ctx), in.bench(ctx), in.Body))
 	})
 }

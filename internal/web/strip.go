@@ -7,15 +7,14 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/guest"
-	"freshshard/core/striplog"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
 
 // StripChange is an entry as it should be, with the version that was seen.
 type StripChange struct {
-	Entry   striplog.Entry `json:"entry"`
-	Version int            `json:"version"`
+	Entry   shop.Entered `json:"entry"`
+	Version int          `json:"version"`
 }
 
 // StripBack is how many of an entry are back in.
@@ -44,7 +43,7 @@ func (v *Server) stripRoutes(api huma.API) {
 	register(v, api, op("addStrip", http.MethodPost, "/api/jobs/{id}/strip", "Note what came off"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Keyed[striplog.Entry]
+			Keyed[shop.Entered]
 		}) (*out[shop.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.AddStrip(ctx, who(ctx), in.Key, in.ID, in.Body))
 		})
@@ -54,6 +53,17 @@ func (v *Server) stripRoutes(api huma.API) {
 			Body StripChange
 		}) (*out[shop.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.SetStrip(ctx, who(ctx), in.ID, in.Entry, in.Body.Entry, in.Body.Version))
+		})
+	register(v, api, op("moveStrip", http.MethodPut, "/api/jobs/{id}/strip/{entry}/place",
+		"Say that something came off sooner or later"),
+		func(ctx context.Context, in *struct {
+			EntryID
+			Body struct {
+				To      int `json:"to" minimum:"1" doc:"Its place in the order of removal"`
+				Version int `json:"version"`
+			}
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.MoveStrip(ctx, who(ctx), in.ID, in.Entry, in.Body.To, in.Body.Version))
 		})
 	register(v, api, op("dropStrip", http.MethodDelete, "/api/jobs/{id}/strip/{entry}",
 		"Take out what was noted by mistake"), func(ctx context.Context, in *struct {
@@ -67,7 +77,7 @@ func (v *Server) stripRoutes(api huma.API) {
 			BenchID
 			Keyed[guest.Guest]
 		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.PutIn(ctx, who(ctx), in.Key, in.bench(), in.Body))
+			return v.show(ctx, in.BenchID, v.shop.PutIn(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
 		})
 	register(v, api, op("take-out", http.MethodPut, "/api/jobs/{id}/guests/{guest}", "Say that it is out, or in again"),
 		func(ctx context.Context, in *struct {

@@ -710,6 +710,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/strip/{entry}/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say that something came off sooner or later */
+        put: operations["moveStrip"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/ticket": {
         parameters: {
             query?: never;
@@ -721,6 +738,23 @@ export interface paths {
         put?: never;
         /** Sign a job off */
         post: operations["sign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/unit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Work at a job in mm or in inches */
+        put: operations["setUnit"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1716,6 +1750,11 @@ export interface components {
             limit: components["schemas"]["CatalogueValue"];
             /** @enum {string} */
             sense: "at-least" | "at-most";
+            /**
+             * Format: int64
+             * @description The number is the widest less the narrowest of so many places
+             */
+            spread?: number;
             unit: string;
         };
         FamilyQuestion: {
@@ -2162,9 +2201,11 @@ export interface components {
             /** @description There is a value */
             has: boolean;
             /** @enum {string} */
-            name: "laser" | "caliper" | "tape" | "climate";
+            name: "laser" | "caliper" | "tape" | "feeler" | "screw" | "climate";
             /** Format: int64 */
             number: number;
+            /** @description Of a screw, by its outside; the screw gauge only */
+            size?: string;
             /** @enum {string} */
             state: "ok" | "low-battery" | "out-of-range";
             /**
@@ -2196,6 +2237,15 @@ export interface components {
             other: string;
             /** @enum {string} */
             unit: "mm" | "in";
+        };
+        MoveStripRequest: {
+            /**
+             * Format: int64
+             * @description Its place in the order of removal
+             */
+            to: number;
+            /** Format: int64 */
+            version: number;
         };
         OriginOrigin: {
             /** @enum {string} */
@@ -2693,6 +2743,8 @@ export interface components {
         ProveAnswer: {
             /** @description What is wrong, or why it does not apply */
             finding?: string;
+            /** @description What was read round the pane, clockwise from the left end of the top, mm */
+            gaps?: number[];
             /** @enum {string} */
             outcome: "pass" | "fail" | "not-applicable";
             /**
@@ -2810,6 +2862,10 @@ export interface components {
             /** @description All numbers, problems first */
             figures: components["schemas"]["WorkingFigure"][];
             fit: components["schemas"]["FitResult"];
+            /** @description The same above and below */
+            gap_h: components["schemas"]["LengthShown"];
+            /** @description Edge clearance at the sides, as ordered */
+            gap_w: components["schemas"]["LengthShown"];
             /** @description What the customer is told */
             handover: components["schemas"]["HandoverLine"][];
             /** @description What all that speak for the size stand for */
@@ -3182,6 +3238,8 @@ export interface components {
             changed?: string;
             check: string;
             finding: string;
+            /** @description The number in the unit of whoever looks; nothing that is kept */
+            got?: string;
             /** Format: double */
             value?: number;
         };
@@ -3298,6 +3356,10 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        SetUnitRequest: {
+            /** @enum {string} */
+            unit: "mm" | "in";
+        };
         SettingDamp: {
             /**
              * Format: double
@@ -3394,10 +3456,18 @@ export interface components {
         ShopCheckView: {
             /** @description Keys of the steps that it waits for */
             after: string[];
+            /** @description The unit in which the number is typed */
+            asks?: string;
             /** Format: date-time */
             at?: string;
             by?: string;
             finding?: string;
+            /** @description Clockwise from the left end of the top, mm */
+            gaps?: number[];
+            /** @description The gaps in that unit */
+            gaps_got?: string[];
+            /** @description What was read, in that unit */
+            got?: string;
             key: string;
             limit?: components["schemas"]["WorkingLimit"];
             /** @description The case in which it may be left out; without one only an owner signs over it */
@@ -3408,6 +3478,11 @@ export interface components {
             outcome: "" | "pass" | "fail" | "not-applicable";
             /** @description What good looks like */
             pass?: string;
+            /**
+             * Format: int64
+             * @description The number may be read as so many gaps round the pane
+             */
+            spread?: number;
             text: string;
             /** @description When it failed before */
             trials: components["schemas"]["RecordTrial"][];
@@ -3424,12 +3499,18 @@ export interface components {
             version: number;
             /** @description What it waits for; empty when it can be answered */
             waits?: string;
+            /** @description What good is, in the unit of whoever looks: at most 2.0 mm */
+            wants?: string;
         };
         ShopChecked: {
             /** @description What is wrong, or why it does not apply */
             finding?: string;
+            /** @description What was read round the pane, clockwise from the left end of the top, mm */
+            gaps?: number[];
             /** @enum {string} */
             outcome: "pass" | "fail" | "not-applicable";
+            /** @description The number as it was typed, a length where the check wants one; several are gaps round the pane */
+            read?: string[];
             /** Format: int64 */
             seen?: number;
             /**
@@ -3458,6 +3539,60 @@ export interface components {
              * @description Of the pane, as the person saw it
              */
             version: number;
+        };
+        ShopEntered: {
+            bag?: string;
+            /** @description What a substitute is: a bolt with its size, bush and washers */
+            by?: string;
+            /** @description Ids of what it holds down or hides */
+            captures?: string[];
+            /**
+             * Format: int64
+             * @description How many came off
+             */
+            count: number;
+            /** @description Up, in, print reads from, open side, gap at */
+            facing?: string;
+            /**
+             * @description off: it is foreign and stays off
+             * @enum {string}
+             */
+            fate: "back" | "renew" | "repair" | "lost" | "substitute" | "off";
+            /** @description Ids of what has to be back before it, beside what it holds down */
+            first?: string[];
+            held: components["schemas"]["StriplogHeld"];
+            id: string;
+            /**
+             * Format: int64
+             * @description How many are back in
+             */
+            in: number;
+            /** @enum {string} */
+            kind: "part" | "trim" | "seal" | "fasteners" | "wire" | "shield" | "pane";
+            /** @description Length under the head, as it was typed */
+            length_said?: string;
+            /** @description Only loosened and slid aside, never taken out */
+            loosen?: boolean;
+            /**
+             * Format: int64
+             * @description Of the count, recorded as lost
+             */
+            missing?: number;
+            /**
+             * Format: int64
+             * @description Of the count, replaced by new ones
+             */
+            renewed?: number;
+            spot?: components["schemas"]["StriplogSpot"];
+            /**
+             * @description How it stands to the pane when it goes back; nothing said is by how it came off
+             * @enum {string}
+             */
+            stands?: "" | "under" | "round" | "over";
+            /** @description Depth to the glass, as it was typed */
+            to_glass_said?: string;
+            what: string;
+            where?: string;
         };
         ShopGuestView: {
             /** Format: date-time */
@@ -3602,7 +3737,7 @@ export interface components {
             /** @description Move every side inwards by this; empty for none */
             inset: string;
             /** @enum {string} */
-            instrument: "tape" | "rule" | "caliper" | "laser" | "traced line";
+            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
             /** @description One of the shapes, or file */
             kind: string;
             /** @description Its measures, and those of its checks that were read */
@@ -3783,7 +3918,7 @@ export interface components {
         };
         ShopSaid: {
             /** @enum {string} */
-            instrument: "tape" | "rule" | "caliper" | "laser" | "traced line";
+            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
             text: string;
             /** Format: int64 */
             version: number;
@@ -3792,7 +3927,7 @@ export interface components {
             across: components["schemas"]["ShopSashWay"];
             down: components["schemas"]["ShopSashWay"];
             /** @enum {string} */
-            instrument: "tape" | "rule" | "caliper" | "laser" | "traced line";
+            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
         };
         ShopSashOut: {
             lights: components["schemas"]["ShopSashPart"][];
@@ -4375,7 +4510,7 @@ export interface components {
             version: number;
         };
         WebStripChange: {
-            entry: components["schemas"]["StriplogEntry"];
+            entry: components["schemas"]["ShopEntered"];
             /** Format: int64 */
             version: number;
         };
@@ -4388,7 +4523,12 @@ export interface components {
         };
         WebTyped: {
             /** @enum {string} */
-            instrument: "tape" | "rule" | "caliper" | "laser" | "traced line";
+            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
+            /**
+             * Format: int64
+             * @description Where it is typed, for the unit in which the person works there
+             */
+            job?: number;
             place?: string;
             text: string;
         };
@@ -4762,7 +4902,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                name: "laser" | "caliper" | "tape" | "climate";
+                name: "laser" | "caliper" | "tape" | "feeler" | "screw" | "climate";
             };
             cookie?: never;
         };
@@ -5096,7 +5236,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ProveAnswer"];
+                "application/json": components["schemas"]["ShopChecked"];
             };
         };
         responses: {
@@ -6176,7 +6316,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StriplogEntry"];
+                "application/json": components["schemas"]["ShopEntered"];
             };
         };
         responses: {
@@ -6352,6 +6492,45 @@ export interface operations {
             };
         };
     };
+    moveStrip: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveStripRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     sign: {
         parameters: {
             query?: {
@@ -6370,6 +6549,44 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ShopSignature"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setUnit: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetUnitRequest"];
             };
         };
         responses: {

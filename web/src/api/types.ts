@@ -51,6 +51,7 @@ export type Suspect = S["DiagnoseRanked"];
 export type WhyResult = S["DiagnoseResult"];
 export type Evidence = Record<string, string>;
 export type StripEntry = S["StriplogEntry"];
+export type StripEntered = S["ShopEntered"];
 export type StripRecord = S["RecordStripEntry"];
 export type StripLine = S["StriplogLine"];
 export type Spot = S["StriplogSpot"];

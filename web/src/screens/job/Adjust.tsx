@@ -2,7 +2,6 @@ import { useState } from "react";
 import type { CheckView } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
-import { num } from "../../parts/num";
 
 /** What failed before and what was changed then; the best of them, to go back to. */
 export function Trials({ check }: { check: CheckView }) {
@@ -26,7 +25,7 @@ export function Trials({ check }: { check: CheckView }) {
 			))}
 			{best && read.length > 1 && (
 				<p className="text-ink" data-best={best.value}>
-					Best so far {num(best.value ?? 0)} {check.unit}
+					Best so far {best.got}
 					{before?.changed ? `, after: ${before.changed}` : ", as it was first"}
 					.
 				</p>

@@ -5,6 +5,7 @@ import { TextField } from "../../parts/Field";
 import { NumberField } from "../../parts/NumberField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
+import { Speak } from "../../parts/Speak";
 import { fates, kinds } from "./stripWords";
 import { unnamed } from "./usePhotoLines";
 import type { StripTools } from "./useStrip";
@@ -54,6 +55,7 @@ export function CorrectEntry({
 				maxLength={120}
 				autoFocus
 			/>
+			<Speak into="what it is" onSaid={(what) => set({ what })} />
 			<Pick
 				label="Kind"
 				value={e.kind}

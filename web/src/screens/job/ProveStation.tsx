@@ -1,10 +1,9 @@
 import { useState } from "react";
-import { api, got } from "../../api/client";
+import { api, got, type Refused } from "../../api/client";
 import { on, useJobWrite } from "../../api/hooks";
 import type { CheckView, View } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { FieldSays, TextField } from "../../parts/Field";
-import { num } from "../../parts/num";
 import { Refusal } from "../../parts/Refusal";
 import { ChangeOne, Trials } from "./Adjust";
 import { SignOff } from "./SignOff";
@@ -13,7 +12,7 @@ type Outcome = "pass" | "fail" | "not-applicable";
 type Answer = {
 	check: string;
 	outcome: Outcome;
-	value?: number;
+	read?: string[];
 	finding?: string;
 	seen: number;
 };
@@ -88,7 +87,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 			}),
 		),
 	);
-	const all = useJobWrite<{ outcome: "pass"; value?: number }>(view, (body) =>
+	const all = useJobWrite<{ outcome: "pass"; read?: string[] }>(view, (body) =>
 		got(
 			api.PUT("/api/jobs/{id}/checks/{check}/all", {
 				params: on(view, { check: check.key }),
@@ -97,13 +96,13 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 		),
 	);
 	function answer(outcome: Outcome) {
-		const number =
-			value.trim() === "" ? undefined : Number(value.replace(",", "."));
 		write.mutate(
 			{
 				check: check.key,
 				outcome,
-				value: outcome === "not-applicable" ? undefined : number,
+				...(outcome === "not-applicable" || value.trim() === ""
+					? {}
+					: { read: [value] }),
 				finding: outcome === "fail" ? finding : undefined,
 				seen: check.version,
 			},
@@ -111,23 +110,22 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 		);
 	}
 	const answered = check.outcome !== "";
-	const notNumber =
-		value.trim() !== "" && Number.isNaN(Number(value.replace(",", ".")));
-	const fault = write.error?.field("value") ?? all.error?.field("value");
+	const faultOf = (e: Refused | null) =>
+		e?.field("value") ?? e?.field("read[0]");
+	const fault = faultOf(write.error) ?? faultOf(all.error);
 	return (
 		<li className="border-b border-rule py-2" data-check={check.key}>
 			<p className="font-semibold">{check.text}</p>
 			{check.limit && (
 				<p className="text-[15px] text-ink-2">
-					{check.limit.sense.replace("-", " ")} {check.limit.value}{" "}
-					{check.limit.unit}; {check.limit.source}
+					{check.wants}; {check.limit.source}
 				</p>
 			)}
 			<Trials check={check} />
 			{answered ? (
 				<p className={check.outcome === "fail" ? "text-stop" : "text-ink-2"}>
 					{said[check.outcome as Outcome]}
-					{check.value !== undefined && ` ${num(check.value)} ${check.unit}`}
+					{check.got && ` ${check.got}`}
 					{check.finding && `: ${check.finding}`} · {check.by}{" "}
 					{!view.job.signed && (
 						<button
@@ -151,19 +149,15 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 						{check.limit && (
 							<div className="w-32">
 								<TextField
-									label={`Read, ${check.unit}`}
-									inputMode="decimal"
+									label={`Read, ${check.asks}`}
+									inputMode={check.asks === "in" ? "text" : "decimal"}
 									value={value}
 									onChange={setValue}
-									error={
-										notNumber
-											? { field: "value", why: "a number is expected" }
-											: undefined
-									}
+									maxLength={60}
 								/>
 							</div>
 						)}
-						<Button onClick={() => answer("pass")} disabled={notNumber}>
+						<Button onClick={() => answer("pass")}>
 							{check.limit ? "Keep" : (check.pass ?? "Pass")}
 						</Button>
 						{!check.limit && (
@@ -173,13 +167,11 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 						)}
 						{view.panes.length > 1 && !check.once && (
 							<Button
-								disabled={notNumber || (!!check.limit && value.trim() === "")}
+								disabled={!!check.limit && value.trim() === ""}
 								onClick={() =>
 									all.mutate({
 										outcome: "pass",
-										value: check.limit
-											? Number(value.replace(",", "."))
-											: undefined,
+										...(check.limit ? { read: [value] } : {}),
 									})
 								}
 							>

@@ -1,11 +1,14 @@
-import type { StripEntry, View } from "../../api/types";
+import type { FieldError, StripEntry, View } from "../../api/types";
 import { ObjectSketch } from "../../bench/ObjectSketch";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
+import { NumberField } from "../../parts/NumberField";
 import { type Option, Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
+import { Speak } from "../../parts/Speak";
 import { Tick } from "../../parts/Tick";
 import { Choice } from "./HeldSheet";
+import { ScrewGauge } from "./ScrewGauge";
 import { fates, kinds } from "./stripWords";
 import type { StripDraft, StripTools } from "./useStrip";
 
@@ -74,6 +77,7 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 	const fasteners = draft.kind === "fasteners";
 	const at = (f: string) => add.error?.field(f);
 	const screws = ["screw", "bolt", "nut"].includes(draft.how);
+	const fields = ["what", "captures", "length_said", "to_glass_said"];
 	return (
 		<form
 			className="flex flex-col gap-4"
@@ -106,6 +110,7 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 				error={at("what")}
 				maxLength={120}
 			/>
+			<Speak into="what it is" onSaid={(what) => set({ what })} />
 			<Counter draft={draft} set={set} />
 			<Choice title="Held by">
 				<Pick
@@ -115,7 +120,16 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 					onChange={(how) => set({ how })}
 				/>
 			</Choice>
-			{screws && <ScrewFields draft={draft} set={set} />}
+			{screws && (
+				<ScrewFields draft={draft} set={set} unit={view.unit} at={at} />
+			)}
+			{draft.how === "tab" && (
+				<NumberField
+					label="How often it has been bent, this time included"
+					value={draft.bends}
+					onChange={(bends) => set({ bends })}
+				/>
+			)}
 			<Choice title="Where? Tap it.">
 				<ObjectSketch
 					dots={dotsOf(view)}
@@ -150,9 +164,7 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 				Only loosened and slid aside
 			</Tick>
 			{at("captures") && <Refusal error={add.error} />}
-			{add.error && !at("what") && !at("captures") && (
-				<Refusal error={add.error} />
-			)}
+			{add.error && !fields.some(at) && <Refusal error={add.error} />}
 			<Button
 				kind="now"
 				type="submit"
@@ -175,7 +187,8 @@ function likeLast(view: View): Partial<StripDraft> {
 		drive: last.held.drive ?? "",
 		size: last.held.size ?? "",
 		thread: last.held.thread ?? "",
-		length: last.held.length ? String(last.held.length) : "",
+		length: last.held.length ? `${last.held.length} mm` : "",
+		washers: last.held.washers ?? false,
 		fate: last.fate,
 	};
 }
@@ -220,7 +233,12 @@ function Counter({ draft, set }: Part) {
 	);
 }
 
-function ScrewFields({ draft, set }: Part) {
+function ScrewFields({
+	draft,
+	set,
+	unit,
+	at,
+}: Part & { unit: string; at: (field: string) => FieldError | undefined }) {
 	return (
 		<>
 			<Choice title="Drive">
@@ -244,6 +262,7 @@ function ScrewFields({ draft, set }: Part) {
 					options={options(sizes)}
 					onChange={(size) => set({ size })}
 				/>
+				<ScrewGauge onSize={(size) => set({ size })} />
 			</Choice>
 			<Choice title="Thread">
 				<Pick
@@ -255,18 +274,23 @@ function ScrewFields({ draft, set }: Part) {
 			</Choice>
 			<div className="grid grid-cols-2 gap-3">
 				<TextField
-					label="Length, mm"
-					inputMode="decimal"
+					label={`Length, ${unit}`}
 					value={draft.length}
 					onChange={(length) => set({ length })}
+					error={at("length_said")}
+					maxLength={60}
 				/>
 				<TextField
-					label="Depth to the glass, mm"
-					inputMode="decimal"
+					label={`Depth to the glass, ${unit}`}
 					value={draft.toGlass}
 					onChange={(toGlass) => set({ toGlass })}
+					error={at("to_glass_said")}
+					maxLength={60}
 				/>
 			</div>
+			<Tick checked={draft.washers} onChange={(washers) => set({ washers })}>
+				Washers with it
+			</Tick>
 		</>
 	);
 }

@@ -49,7 +49,9 @@ export function StripLog({ view }: { view: View }) {
 					<EntryLine key={r.entry.id} record={r} view={view} strip={strip} />
 				))}
 			</ol>
-			<Refusal error={strip.drop.error ?? strip.change.error} />
+			<Refusal
+				error={strip.drop.error ?? strip.change.error ?? strip.move.error}
+			/>
 			<PackStack layers={view.strip.stack} />
 			<Needs view={view} />
 		</section>
@@ -144,6 +146,21 @@ function EntryLine({
 							}
 						>
 							one is lost{(entry.missing ?? 0) > 0 && ` (${entry.missing})`}
+						</button>
+					)}
+					{record !== view.job.strip[0] && (
+						<button
+							type="button"
+							className={act}
+							onClick={() =>
+								strip.move.mutate({
+									entry: entry.id,
+									to: view.job.strip.indexOf(record),
+									version,
+								})
+							}
+						>
+							came off sooner
 						</button>
 					)}
 					<button

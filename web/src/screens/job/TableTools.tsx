@@ -1,4 +1,6 @@
 import { useState } from "react";
+import { api, got } from "../../api/client";
+import { on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
 import { DutySheet } from "./DutySheet";
 import { HeldSheet } from "./HeldSheet";
@@ -14,6 +16,10 @@ export function TableTools({ view }: { view: View }) {
 	const [open, setOpen] = useState<Open>(null);
 	const [files, setFiles] = useState(false);
 	const { job } = view;
+	const other = view.unit === "mm" ? "in" : "mm";
+	const unit = useJobWrite<"mm" | "in">(view, (unit) =>
+		got(api.PUT("/api/jobs/{id}/unit", { params: on(view), body: { unit } })),
+	);
 	const way = "min-h-11 shrink-0 underline underline-offset-4 hover:text-ink";
 	return (
 		<div className="border-t border-rule px-4 sm:px-7">
@@ -30,6 +36,14 @@ export function TableTools({ view }: { view: View }) {
 				</button>
 				<button type="button" className={way} onClick={() => setOpen("duty")}>
 					carries {view.reckoning.carries || "no other load"}
+				</button>
+				<button
+					type="button"
+					className={way}
+					disabled={unit.isPending}
+					onClick={() => unit.mutate(other)}
+				>
+					work in {other === "in" ? "inches" : "mm"} here
 				</button>
 				<button
 					type="button"

@@ -1,5 +1,5 @@
 import { useRef, useState } from "react";
-import type { Instrument, View } from "../../api/types";
+import type { Instrument, InstrumentEvent, View } from "../../api/types";
 import { Band } from "../../app/Band";
 import { fine } from "../../app/fine";
 import { Pad } from "../../bench/Pad";
@@ -12,8 +12,17 @@ const instruments: Instrument[] = [
 	"rule",
 	"caliper",
 	"laser",
+	"feeler gauge",
 	"traced line",
 ];
+
+/** By which instrument a reading of the tray counts. */
+const reads: Partial<Record<InstrumentEvent["name"], Instrument>> = {
+	laser: "laser",
+	caliper: "caliper",
+	feeler: "feeler gauge",
+	screw: "caliper",
+};
 
 /** The field along the bottom where a reading goes. */
 export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
@@ -36,7 +45,7 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 				<Tray
 					onReading={(e) => {
 						tape.setText(`${e.value} mm`);
-						tape.setInstrument(e.name === "climate" ? "tape" : e.name);
+						tape.setInstrument(reads[e.name] ?? "tape");
 						field.current?.focus();
 					}}
 				/>

@@ -6,6 +6,7 @@ const names: InstrumentEvent["name"][] = [
 	"laser",
 	"caliper",
 	"tape",
+	"feeler",
 	"climate",
 ];
 const days: { value: Day; label: string }[] = [

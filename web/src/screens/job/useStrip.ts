@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, got, newKey, type Refused } from "../../api/client";
 import { keepView, on, useJobWrite } from "../../api/hooks";
-import type { Spot, StripEntry, View } from "../../api/types";
+import type { Spot, StripEntered, StripEntry, View } from "../../api/types";
 import { useDraft } from "../../app/draft";
 
 export type StripDraft = {
@@ -16,6 +16,8 @@ export type StripDraft = {
 	thread: "" | "machine" | "self-tapping" | "wood";
 	length: string;
 	toGlass: string;
+	washers: boolean;
+	bends: number;
 	count: number;
 	loosen: boolean;
 	captures: string[];
@@ -35,6 +37,8 @@ const empty: StripDraft = {
 	thread: "",
 	length: "",
 	toGlass: "",
+	washers: false,
+	bends: 0,
 	count: 1,
 	loosen: false,
 	captures: [],
@@ -42,12 +46,7 @@ const empty: StripDraft = {
 	fate: "back",
 };
 
-function number(text: string): number | undefined {
-	const v = Number(text.replace(",", "."));
-	return text.trim() === "" || Number.isNaN(v) ? undefined : v;
-}
-
-function entryOf(d: StripDraft): StripEntry {
+function entryOf(d: StripDraft): StripEntered {
 	const driven = d.how === "screw" || d.how === "bolt" || d.how === "nut";
 	return {
 		id: "",
@@ -67,10 +66,10 @@ function entryOf(d: StripDraft): StripEntry {
 					drive: d.drive,
 					size: d.size,
 					thread: d.thread,
-					length: number(d.length),
-					to_glass: number(d.toGlass),
+					washers: d.washers,
 				}
-			: { how: d.how },
+			: { how: d.how, ...(d.how === "tab" ? { bends: d.bends } : {}) },
+		...(driven ? { length_said: d.length, to_glass_said: d.toGlass } : {}),
 	};
 }
 
@@ -105,13 +104,23 @@ export function useStrip(view: View) {
 			}),
 		),
 	);
-	const change = useJobWrite<{ entry: StripEntry; version: number }>(
+	const change = useJobWrite<{ entry: StripEntered; version: number }>(
 		view,
 		(r) =>
 			got(
 				api.PUT("/api/jobs/{id}/strip/{entry}", {
 					params: on(view, { entry: r.entry.id }),
 					body: r,
+				}),
+			),
+	);
+	const move = useJobWrite<{ entry: string; to: number; version: number }>(
+		view,
+		({ entry, ...body }) =>
+			got(
+				api.PUT("/api/jobs/{id}/strip/{entry}/place", {
+					params: on(view, { entry }),
+					body,
 				}),
 			),
 	);
@@ -140,6 +149,7 @@ export function useStrip(view: View) {
 		add,
 		drop,
 		change,
+		move,
 		back,
 		copy,
 	};

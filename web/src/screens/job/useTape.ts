@@ -61,10 +61,12 @@ export function useTape(view: View) {
 
 	const asked = useDeferredValue(text.trim());
 	const understood = useQuery({
-		queryKey: ["length", asked, instrument, place],
+		queryKey: ["length", asked, instrument, place, view.unit],
 		queryFn: () =>
 			got(
-				api.POST("/api/lengths", { body: { text: asked, instrument, place } }),
+				api.POST("/api/lengths", {
+					body: { text: asked, instrument, place, job: view.job.id },
+				}),
 			),
 		enabled: asked !== "",
 		retry: false,

@@ -155,14 +155,14 @@ function Answer({
 		);
 	}
 	if (ask.kind === "check" && ask.unit) {
-		const number = Number(value.replace(",", "."));
-		const good = value.trim() !== "" && !Number.isNaN(number);
+		const asks = view.checks.find((c) => c.key === ask.key)?.asks ?? ask.unit;
+		const good = value.trim() !== "";
 		return (
 			<form
 				className="flex items-center gap-2"
 				onSubmit={(e) => {
 					e.preventDefault();
-					if (good) tools.answer(number);
+					if (good) tools.answer(value);
 				}}
 			>
 				<label className="flex items-center gap-2">
@@ -170,13 +170,14 @@ function Answer({
 					<input
 						value={value}
 						onChange={(e) => setValue(e.target.value)}
-						inputMode="decimal"
+						inputMode={asks === "in" ? "text" : "decimal"}
+						maxLength={60}
 						autoComplete="off"
 						// biome-ignore lint/a11y/noAutofocus: the number is the one thing that is asked for
 						autoFocus={fine()}
 						className="font-figure min-h-12 w-24 border-b-2 border-on-tape bg-transparent px-2 text-2xl font-semibold outline-none"
 					/>
-					{ask.unit}
+					{asks}
 				</label>
 				<button type="submit" className={key} disabled={!good || tools.pending}>
 					Keep

@@ -49,14 +49,14 @@ const back =
 		);
 
 const passed =
-	(check: string, value?: number): Call =>
+	(check: string, read?: string): Call =>
 	(view) =>
 		got(
 			api.PUT("/api/jobs/{id}/checks/{check}", {
 				params: on(view, { check }),
 				body: {
 					outcome: "pass",
-					value,
+					...(read ? { read: [read] } : {}),
 					seen: view.checks.find((c) => c.key === check)?.version ?? 0,
 				},
 			}),
@@ -102,7 +102,7 @@ const settled =
 		);
 
 /** What answers the one next thing, and what takes the answer back. */
-function callsOf(ask: Ask, view: View, value?: number): [Call, Call | null] {
+function callsOf(ask: Ask, view: View, value?: string): [Call, Call | null] {
 	const key = ask.key ?? "";
 	switch (ask.kind) {
 		case "screw":
@@ -137,7 +137,7 @@ export function useAsk(
 ) {
 	const diagnosis = useDiagnosis(view);
 	const write = useJobWrite<Call>(view, (call) => call(view));
-	function answer(value?: number) {
+	function answer(value?: string) {
 		if (write.isPending || view.job.signed) return;
 		if (ask.kind === "cause") {
 			diagnosis.settle(ask.key ?? "");

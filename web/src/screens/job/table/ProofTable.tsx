@@ -1,5 +1,7 @@
 import { Evenness } from "../../../bench/Evenness";
+import { gapPlaces } from "../../../bench/gaps";
 import { useSize } from "../../../bench/useSize";
+import { GapFields } from "./GapFields";
 import { Ground } from "./Ground";
 import type { TableProps } from "./StationTable";
 
@@ -15,19 +17,43 @@ export default function ProofTable({ view, ask }: TableProps) {
 	const { reckoning, checks } = view;
 	const wide = size.w > 620;
 	const width = Math.max(80, wide ? size.w * 0.6 : size.w);
+	const open = checks.find((c) => c.key === ask.key);
+	const asked =
+		open?.spread && open.outcome === "" && !view.job.signed ? open : undefined;
+	const read = asked
+		? undefined
+		: checks.find((c) => (c.gaps?.length ?? 0) === gapPlaces.length);
 	return (
 		<Ground
-			says={`the gap all round as it should be, drawn wide${wide ? "; each check beside it" : ""}`}
+			says={`${asked ? "read the gap at eight places, or the spread alone in the line" : read ? "the gap all round as it was read, drawn wide" : "the gap all round as it should be, drawn wide"}${wide ? "; each check beside it" : ""}`}
 		>
 			<div ref={ref} className="absolute inset-0">
 				<svg
 					width={width}
 					height={size.h}
 					role="img"
-					aria-label={`clearance ${reckoning.fit.gap.w.toFixed(1)} mm at the sides, ${reckoning.fit.gap.h.toFixed(1)} mm above and below`}
+					aria-label={
+						read
+							? `gaps as they were read, clockwise from the top left: ${read.gaps_got?.join(", ")} ${read.asks}`
+							: `clearance ${reckoning.gap_w.main} ${reckoning.gap_w.unit} at the sides, ${reckoning.gap_h.main} ${reckoning.gap_h.unit} above and below`
+					}
 				>
-					<Evenness reckoning={reckoning} width={width} height={size.h} />
+					<Evenness
+						reckoning={reckoning}
+						read={read}
+						width={width}
+						height={size.h}
+					/>
 				</svg>
+				{asked && (
+					<GapFields
+						key={asked.key}
+						view={view}
+						check={asked}
+						width={width}
+						height={size.h}
+					/>
+				)}
 				{wide && (
 					<ol className="absolute inset-y-0 right-0 w-[40%] overflow-y-auto px-4">
 						{checks.map((c) => (
@@ -43,12 +69,7 @@ export default function ProofTable({ view, ask }: TableProps) {
 								</span>
 								<span className={c.outcome === "" ? "" : "text-ink-2"}>
 									{c.text}
-									{c.value !== undefined && (
-										<span className="font-figure">
-											{" "}
-											{c.value} {c.unit}
-										</span>
-									)}
+									{c.got && <span className="font-figure"> {c.got}</span>}
 								</span>
 							</li>
 						))}
