@@ -207,6 +207,14 @@ func stuckAgain(t *testing.T, p *program) {
 	g.press("Keep the map")
 	g.sees("The glue left the metal")
 	g.accessible("both faces")
+	g.goTo("/jobs/21/assess")
+	for range 3 {
+		g.pressAt(`[data-face="frame 5"]`)
+	}
+	g.until("glue on both faces", `document.querySelector('[data-face="glass 5"]').ariaLabel.includes("torn in the glue, glue on it")`)
+	g.accessible("both faces on the table")
+	g.press("Keep both faces")
+	g.until("they are kept", `![...document.querySelectorAll("button")].some(b => b.innerText === "Keep both faces")`)
 	g.goTo("/jobs/21/prepare")
 	g.sees("Down to sound metal, degreased, primed and dry")
 	g.goTo("/jobs/21/choose")

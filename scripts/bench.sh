@@ -36,6 +36,7 @@ function row(name, v, unit, bound) {
 	else if (name == "Plate") row("a plate", ms, "ms", 1)
 	else if (name == "FreeEdge") row("a plate with a free edge", ms, "ms", 1)
 	else if (name == "ChooseKey") row("a weight, from key to screen", median, "ms", 100)
+	else if (name ~ /^LineKey/) row("the line, from key to what is next: " substr(name, 9), median, "ms", 100)
 	else if (name == "Orders") row("a pack of four, all orders", ms, "ms", 50)
 	else if (name == "Redraw500") row("table of 500 parts, script", median, "ms", 16)
 	else if (name == "Template") row("template from a photo", ms, "ms", "")

@@ -65,6 +65,7 @@ type Ask struct {
 	Of      int            `json:"of,omitempty" doc:"Screws, or pieces of a line"`
 	At      int            `json:"at,omitempty" doc:"Which screw is next, or how many pieces are in"`
 	Pass    int            `json:"pass,omitempty" doc:"Which pass over the screws, from 1"`
+	Run     []string       `json:"run,omitempty" doc:"Steps that one answer may take together, this one first"`
 }
 
 // Other is a pane of the same object that somebody can go on with.
@@ -136,6 +137,9 @@ func At(s family.Station, f Facts) Ask {
 		}
 	}
 	a.Station = s
+	if a.Kind == Step {
+		a.Run = f.run(s, a.Key)
+	}
 	return a
 }
 

@@ -20,6 +20,7 @@ const (
 	Torn    Spot = "torn"    // torn in the glue: it carried
 	Foreign Spot = "foreign" // glue of an earlier repair
 	Never   Spot = "never"   // never touched: no glue, or not pressed
+	Unseen  Spot = ""        // nobody looked at it; it keeps its place and counts for nothing
 )
 
 // Spots lists them in the order in which they are offered.
@@ -30,7 +31,7 @@ var Spots = []Spot{Glass, Metal, Torn, Foreign, Never}
 type Peel struct {
 	Length float64 `json:"length,omitempty" doc:"mm"`
 	Width  float64 `json:"width,omitempty" doc:"mm"`
-	Spots  []Spot  `json:"spots,omitempty" maxItems:"400" enum:"glass,metal,torn,foreign,never"`
+	Spots  []Spot  `json:"spots,omitempty" maxItems:"400" enum:",glass,metal,torn,foreign,never"`
 }
 
 // Peeled is what the map says.
@@ -61,24 +62,40 @@ var told = map[Spot][2]string{
 // much is the share from which a spot is what failed, rather than one of two.
 const much = 0.5
 
-// Read reads the map. It returns a *fault.Error for a map that cannot be.
+// seen counts the spots that somebody looked at.
+func (p Peel) seen() int {
+	n := 0
+	for _, s := range p.Spots {
+		if s != Unseen {
+			n++
+		}
+	}
+	return n
+}
+
+// Read reads the map. Without a size it says what failed, and no area. It returns a *fault.Error for a map that cannot be.
 func (p Peel) Read() (Peeled, error) {
 	out := Peeled{Shares: map[Spot]float64{}}
+	unsized := p.Length == 0 && p.Width == 0
 	switch {
+	case unsized && p.seen() > 0:
 	case !(p.Length > 0 && p.Length <= 20000):
 		return out, fault.New("length", "a length above 0 and up to 20 m is expected",
 			"measure the bond along the edge, in mm")
 	case !(p.Width > 0 && p.Width <= 1000):
 		return out, fault.New("width", "a width above 0 and up to 1000 mm is expected", "measure the bond across, in mm")
-	case len(p.Spots) == 0:
+	case p.seen() == 0:
 		return out, fault.New("spots", "nothing was looked at yet", "tap what each spot of the two faces shows")
 	}
 	for i, s := range p.Spots {
+		if s == Unseen {
+			continue
+		}
 		if _, ok := told[s]; !ok {
 			return out, fault.New(fmt.Sprintf("spots[%d]", i), fmt.Sprintf("%q is not what a spot shows", s),
 				"glass, metal, torn, foreign or never")
 		}
-		out.Shares[s] += 1 / float64(len(p.Spots))
+		out.Shares[s] += 1 / float64(p.seen())
 	}
 	out.Area, out.Carried = p.Length*p.Width, out.Shares[Torn]
 	first, second := Spot(""), Spot("")
@@ -95,6 +112,9 @@ func (p Peel) Read() (Peeled, error) {
 	if out.Shares[first] < much && second != "" {
 		out.Says += " And besides: " + told[second][0]
 		out.Do += " " + told[second][1]
+	}
+	if out.Figures = []working.Figure{}; unsized {
+		return out, nil
 	}
 	held := out.Area * out.Carried
 	out.Figures = []working.Figure{{Key: "carried", Value: held / 100, Unit: "cm²", Verdict: working.Note,

@@ -89,6 +89,7 @@ type Reckoning struct {
 	OrderH    length.Shown      `json:"order_h"`
 	GapW      length.Shown      `json:"gap_w" doc:"Edge clearance at the sides, as ordered"`
 	GapH      length.Shown      `json:"gap_h" doc:"The same above and below"`
+	Band      length.Shown      `json:"band" doc:"What the cutter keeps to, each side of the size"`
 	BestW     *length.Shown     `json:"best_w,omitempty" doc:"The best size by the odds, where they were asked"`
 	BestH     *length.Shown     `json:"best_h,omitempty"`
 	Makes     []Made            `json:"makes" doc:"The measures that make the pane as ordered"`
@@ -227,13 +228,14 @@ func Pane(k Known) (Reckoning, error) {
 	r.Handover = r.handover(k, object)
 	if r.withheld(); r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
+		r.Band = length.Show(r.Fit.Band.Half, k.Unit)
 		r.GapW, r.GapH = length.Show(r.Fit.Gap.W, k.Unit), length.Show(r.Fit.Gap.H, k.Unit)
 	}
 	switch {
 	case !r.Road.Sized:
 		r.Order, r.Withheld, r.Instead = r.Road.Headline, "", ""
 	case r.Fit.Ready && r.Withheld == "":
-		r.Order = fmt.Sprintf("%s, %s, ±%s %s", r.sized(k.Unit), r.Pane, length.Show(r.Fit.Band.Half, k.Unit).Main, k.Unit)
+		r.Order = fmt.Sprintf("%s, %s, ±%s %s", r.sized(k.Unit), r.Pane, r.Band.Main, k.Unit)
 		switch {
 		case p.Stock != nil:
 			r.Order = fmt.Sprintf("stock size %s, %s, as it comes", r.sized(k.Unit), r.Pane)

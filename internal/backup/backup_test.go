@@ -297,7 +297,7 @@ func TestKeeper(t *testing.T) {
 	if last, err := s.LastBackup(ctx); err != nil || !last.Old {
 		t.Errorf("%+v, %v", last, err)
 	}
-	if day, err := s.Today(ctx); err != nil || day.Backup == nil {
+	if day, err := s.Today(ctx, record.Account{}); err != nil || day.Backup == nil {
 		t.Errorf("Today says nothing of it, %v", err)
 	}
 	// A folder that cannot be written leaves no half of one.

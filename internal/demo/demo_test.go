@@ -9,6 +9,7 @@ import (
 
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
+	"freshshard/internal/record"
 	"freshshard/internal/shop"
 	"freshshard/internal/store"
 )
@@ -43,7 +44,7 @@ func TestFill(t *testing.T) {
 	if half() {
 		t.Error("an empty shop is half filled")
 	}
-	if err := fillAll(ctx, s); err != nil {
+	if err := fillAll(ctx, s, s.Now()); err != nil {
 		t.Fatal(err)
 	}
 	if !half() {
@@ -58,7 +59,7 @@ func TestFill(t *testing.T) {
 	if err := Fill(ctx, s); err != nil {
 		t.Errorf("filling a filled shop: %v", err)
 	}
-	day, err := s.Today(ctx)
+	day, err := s.Today(ctx, record.Account{})
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -178,6 +178,13 @@ type Trial struct {
 	At      time.Time `json:"at"`
 }
 
+// Hand is somebody who is at a job, with when they last did something there.
+type Hand struct {
+	ID   int64     `json:"id"`
+	Name string    `json:"name"`
+	At   time.Time `json:"at"`
+}
+
 // Taken is a stop that an owner took on.
 type Taken = prove.Taken
 

@@ -118,7 +118,7 @@ func BenchmarkToday(b *testing.B) {
 	var times []time.Duration
 	for b.Loop() {
 		t := time.Now()
-		if _, err := s.Today(ctx); err != nil {
+		if _, err := s.Today(ctx, record.Account{}); err != nil {
 			b.Fatal(err)
 		}
 		times = append(times, time.Since(t))

@@ -17,7 +17,7 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
 	next := func() (string, string) {
-		day, err := s.Today(ctx)
+		day, err := s.Today(ctx, record.Account{})
 		if err != nil {
 			t.Fatal(err)
 		}

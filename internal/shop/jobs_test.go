@@ -47,7 +47,7 @@ func TestWithdraw(t *testing.T) {
 	if has("open") || !has("withdrawn") || !has("") {
 		t.Error("in the wrong list")
 	}
-	if day, err := s.Today(ctx); err != nil || day.Open != 0 || len(day.Turns) != 0 {
+	if day, err := s.Today(ctx, record.Account{}); err != nil || day.Open != 0 || len(day.Turns) != 0 {
 		t.Errorf("today: %+v, %v", day, err)
 	}
 	var c *record.Conflict

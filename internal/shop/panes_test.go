@@ -191,7 +191,7 @@ func TestTodayTakesThePaneThatDoesNotWait(t *testing.T) {
 	if err := s.SetWait(ctx, tor, Bench{Job: job, Pane: ids[0]}, Wait{For: "glass", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	day, err := s.Today(ctx)
+	day, err := s.Today(ctx, record.Account{})
 	if err != nil || len(day.Turns) != 1 || day.Turns[0].Pane != ids[1] || day.Turns[0].Name != "pane 2" ||
 		day.Turns[0].Panes != 9 {
 		t.Fatalf("%+v, %v", day.Turns, err)
@@ -201,7 +201,7 @@ func TestTodayTakesThePaneThatDoesNotWait(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	if day, err = s.Today(ctx); err != nil || len(day.Waits) != 1 || len(day.Turns) != 0 {
+	if day, err = s.Today(ctx, record.Account{}); err != nil || len(day.Waits) != 1 || len(day.Turns) != 0 {
 		t.Errorf("%+v, %v", day, err)
 	}
 }

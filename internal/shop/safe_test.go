@@ -64,7 +64,7 @@ func TestOneBadJobHidesNoOther(t *testing.T) {
 		t.Fatal(err)
 	}
 	s.stands = newStands() // as after a restart
-	day, err := s.Today(ctx)
+	day, err := s.Today(ctx, record.Account{})
 	if err != nil || len(day.Turns) != 2 {
 		t.Fatalf("%d turns, %v", len(day.Turns), err)
 	}
@@ -314,7 +314,7 @@ func TestTodayKeepsWhatHasNotChanged(t *testing.T) {
 	id := takeIn(t, s, tor)
 	first := func() Turn {
 		t.Helper()
-		day, err := s.Today(ctx)
+		day, err := s.Today(ctx, record.Account{})
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -414,7 +414,7 @@ func TestTodayOrder(t *testing.T) {
 		Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	day, err := s.Today(ctx)
+	day, err := s.Today(ctx, record.Account{})
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/route"
+	"freshshard/internal/record"
 )
 
 // Turn is an open job and what comes next at it.
@@ -34,12 +35,21 @@ type Turn struct {
 	People     int         `json:"people"`
 	TwoWhy     string      `json:"two_why,omitempty"`
 	Problem    string      `json:"problem,omitempty" doc:"Something that has to be put right first"`
+	Later      bool        `json:"later" doc:"Promised for another day, or not at all: it comes after what is for now"`
+	// Hands are the people who are at it, other than whoever asks.
+	Hands []record.Hand `json:"hands" doc:"Who else is at it"`
 }
+
+// inHand is how long a job stays in the hands of whoever last did something there.
+const inHand = 20 * time.Minute
+
+// soon is how far ahead a promise is work for now, not for another day.
+const soon = 36 * time.Hour
 
 // Today answers what to do now. First is nil when nothing can be done.
 type Today struct {
 	First  *Turn  `json:"first,omitempty"`
-	Turns  []Turn `json:"turns" doc:"The jobs that somebody can go on with, in order"`
+	Turns  []Turn `json:"turns" doc:"The jobs that somebody can go on with, in order: those for now, then the later ones"`
 	Waits  []Turn `json:"waits" doc:"The jobs that wait"`
 	Open   int    `json:"open" doc:"Open jobs in all"`
 	Signed int    `json:"signed"`
@@ -54,8 +64,8 @@ const mostTurns = 40
 
 // Today looks at the open jobs and puts them in order: what is late first, then
 // by promise, then the oldest. A job that cannot be reckoned stands among them
-// with why.
-func (s *Shop) Today(ctx context.Context) (Today, error) {
+// with why. First is the first that nobody else has in hand.
+func (s *Shop) Today(ctx context.Context, by record.Account) (Today, error) {
 	t := Today{Turns: []Turn{}, Waits: []Turn{}}
 	shop, err := s.store.Shop(ctx)
 	if err != nil {
@@ -70,8 +80,17 @@ func (s *Shop) Today(ctx context.Context) (Today, error) {
 		return t, err
 	}
 	now := s.Now()
+	hands, err := s.store.Hands(ctx, now.Add(-inHand))
+	if err != nil {
+		return t, err
+	}
 	for _, st := range all {
 		turn := st.turn(now)
+		for _, h := range hands[turn.Job] {
+			if h.ID != by.ID {
+				turn.Hands = append(turn.Hands, h)
+			}
+		}
 		t.Left += turn.Left
 		if turn.Waits != "" {
 			t.Waits = append(t.Waits, turn)
@@ -80,9 +99,7 @@ func (s *Shop) Today(ctx context.Context) (Today, error) {
 		}
 	}
 	sort.SliceStable(t.Turns, func(i, k int) bool { return t.Turns[i].Late && !t.Turns[k].Late })
-	if len(t.Turns) > 0 {
-		t.First = &t.Turns[0]
-	}
+	t.First = firstFree(t.Turns)
 	if t.Open, err = s.store.CountOpen(ctx); err != nil {
 		return t, err
 	}
@@ -96,12 +113,25 @@ func (s *Shop) Today(ctx context.Context) (Today, error) {
 	return t, err
 }
 
+// firstFree is the first that nobody else has in hand; where all are, the first.
+func firstFree(turns []Turn) *Turn {
+	for i := range turns {
+		if len(turns[i].Hands) == 0 {
+			return &turns[i]
+		}
+	}
+	if len(turns) > 0 {
+		return &turns[0]
+	}
+	return nil
+}
+
 // turn is the next work at a job: at its first pane that somebody can go on
 // with, or at the one whose wait ends first.
 func (j stand) turn(now time.Time) Turn {
 	p := j.next(now)
 	t := Turn{Job: j.id, Pane: p.id, Panes: len(j.panes), Object: j.object, Customer: j.customer, Place: j.place,
-		PromisedAt: j.promised, Route: p.route, Left: j.left, People: 1, Problem: p.problem}
+		PromisedAt: j.promised, Route: p.route, Left: j.left, People: 1, Problem: p.problem, Hands: []record.Hand{}}
 	if t.Panes > 1 {
 		t.Name = p.name
 	}
@@ -114,6 +144,7 @@ func (j stand) turn(now time.Time) Turn {
 		t.Waits, t.WaitsUntil = p.waitsFor, p.waitsUntil
 	}
 	t.Late = late(j.promised, j.left, now)
+	t.Later = !t.Late && (j.promised == nil || j.promised.After(now.Add(soon)))
 	t.Station, t.Next = p.station, p.wants
 	if st := p.step; st != nil && string(st.Station) == t.Station {
 		t.Next, t.Do, t.Minutes, t.People, t.TwoWhy = st.Title, st.Do, st.Minutes, st.People, st.TwoWhy

@@ -128,9 +128,7 @@ func (s *Shop) whole(ctx context.Context, at Bench) (record.Job, *Signed, record
 	j, was, err := s.sealed(ctx, j)
 	j.Marks = marks
 	if was != nil {
-		unit := shop.Unit
-		shop = was.Shop
-		shop.Unit = unit
+		shop = was.Shop // its numbers are written in the unit of that day
 	}
 	return j, was, shop, err
 }

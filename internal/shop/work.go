@@ -2,6 +2,7 @@ package shop
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"slices"
 	"strconv"
@@ -72,8 +73,21 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 		}
 		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s",
 				working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c},
-			t.AddChoice(ctx, p.ID, c, by.ID)
+			errors.Join(t.AddChoice(ctx, p.ID, c, by.ID), s.tickChosen(ctx, t, by, j, p))
 	})
+}
+
+// chosenStep is the step that settling does; its tick asks nothing more.
+const chosenStep = "choose"
+
+// tickChosen ticks the step of choosing with the choice itself.
+func (s *Shop) tickChosen(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane) error {
+	b := benchOf(j, p, length.MM, nil, numbers)
+	st, err := b.step(chosenStep)
+	if err != nil || tickOf(p, chosenStep) != nil || s.waitOf(j, b, st) != nil {
+		return nil // this road has none, it is ticked, or it waits
+	}
+	return t.SetTick(ctx, p.ID, record.Tick{Step: chosenStep, Outcome: "done", Version: 1, At: s.Now()}, by.ID)
 }
 
 // whyChosen is the reason that stays on the record: the person's, or the one

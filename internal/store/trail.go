@@ -23,6 +23,27 @@ type Change struct {
 	After   any
 }
 
+// Hands tells who did something at which job since then, the last to do so first.
+func (s queries) Hands(ctx context.Context, since time.Time) (map[int64][]record.Hand, error) {
+	rows, err := s.db.QueryContext(ctx, `SELECT t.job_id, t.account_id, a.name, MAX(t.at) AS last FROM audit t
+JOIN account a ON a.id = t.account_id WHERE t.at >= ? AND t.job_id IS NOT NULL
+GROUP BY t.job_id, t.account_id, a.name ORDER BY last DESC, t.account_id`, since)
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = rows.Close() }()
+	out := map[int64][]record.Hand{}
+	for rows.Next() {
+		var job int64
+		var h record.Hand
+		if err := rows.Scan(&job, &h.ID, &h.Name, &h.At); err != nil {
+			return nil, err
+		}
+		out[job] = append(out[job], h)
+	}
+	return out, rows.Err()
+}
+
 // Audit writes an entry in the same transaction as what it tells of.
 func (t *Tx) Audit(ctx context.Context, c Change) error {
 	before, err := asJSON(c.Before)

@@ -66,7 +66,7 @@ func (v *Server) show(ctx context.Context, at BenchID, err error) (*out[shop.Vie
 func (v *Server) jobRoutes(api huma.API) {
 	register(v, api, op("today", http.MethodGet, "/api/today", "What to do now"),
 		func(ctx context.Context, _ *struct{}) (*out[shop.Today], error) {
-			t, err := v.shop.Today(ctx)
+			t, err := v.shop.Today(ctx, who(ctx))
 			return &out[shop.Today]{t}, said(ctx, err)
 		})
 	register(v, api, op("customers", http.MethodGet, "/api/customers", "Customers like some words"),

@@ -17,6 +17,7 @@ type Weights struct {
 }
 
 func (v *Server) workRoutes(api huma.API) {
+	v.momentRoutes(api)
 	register(v, api, op("understand", http.MethodPost, "/api/lengths", "How a length is understood"), v.understand)
 	register(v, api, op("read", http.MethodPut, "/api/jobs/{id}/readings/{place}", "Keep a reading"),
 		func(ctx context.Context, in *struct {

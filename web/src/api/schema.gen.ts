@@ -830,6 +830,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/moments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a time is understood */
+        post: operations["moment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/password": {
         parameters: {
             query?: never;
@@ -1347,6 +1364,8 @@ export interface components {
              * @description Which pass over the screws, from 1
              */
             pass?: number;
+            /** @description Steps that one answer may take together, this one first */
+            run?: string[];
             says: string;
             station: string;
             to?: string;
@@ -1407,7 +1426,7 @@ export interface components {
              * @description mm
              */
             length?: number;
-            spots?: ("glass" | "metal" | "torn" | "foreign" | "never")[];
+            spots?: ("" | "glass" | "metal" | "torn" | "foreign" | "never")[];
             /**
              * Format: double
              * @description mm
@@ -2843,6 +2862,8 @@ export interface components {
         ReckonReckoning: {
             /** @description Material or thickness is not settled yet */
             assumed: boolean;
+            /** @description What the cutter keeps to, each side of the size */
+            band: components["schemas"]["LengthShown"];
             best_h?: components["schemas"]["LengthShown"];
             /** @description The best size by the odds, where they were asked */
             best_w?: components["schemas"]["LengthShown"];
@@ -3010,6 +3031,13 @@ export interface components {
             stays?: boolean;
             what: string;
             where?: string;
+        };
+        RecordHand: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            id: number;
+            name: string;
         };
         RecordJob: {
             /** @description It was brought in from a document */
@@ -4065,7 +4093,7 @@ export interface components {
             open: number;
             /** Format: int64 */
             signed: number;
-            /** @description The jobs that somebody can go on with, in order */
+            /** @description The jobs that somebody can go on with, in order: those for now, then the later ones */
             turns: components["schemas"]["ShopTurn"][];
             /** @description The jobs that wait */
             waits: components["schemas"]["ShopTurn"][];
@@ -4078,10 +4106,14 @@ export interface components {
              * @description Panes of it that are done
              */
             finished: number;
+            /** @description Who else is at it */
+            hands: components["schemas"]["RecordHand"][];
             /** Format: int64 */
             job: number;
             /** @description The promise has passed, or the work left no longer fits before it */
             late: boolean;
+            /** @description Promised for another day, or not at all: it comes after what is for now */
+            later: boolean;
             /**
              * Format: int64
              * @description Hands-on minutes left in all
@@ -4441,6 +4473,12 @@ export interface components {
             /** Format: int64 */
             id: number;
         };
+        WebMoment: {
+            /** Format: date-time */
+            at: string;
+            /** @description How it was understood: Fri 16:00 */
+            said: string;
+        };
         WebOwnIn: {
             sheet: string;
             /** Format: double */
@@ -4531,6 +4569,13 @@ export interface components {
             job?: number;
             place?: string;
             text: string;
+        };
+        WebTypedMoment: {
+            /** @description What errors name */
+            field: string;
+            text: string;
+            /** @description IANA name; empty for UTC */
+            zone: string;
         };
         WebUnderstood: {
             reading: components["schemas"]["LengthReading"];
@@ -6772,6 +6817,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WebUnderstood"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    moment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebTypedMoment"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebMoment"];
                 };
             };
             /** @description Error */

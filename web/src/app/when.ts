@@ -33,17 +33,3 @@ export function span(minutes: number): string {
 	if (h === 0) return `${m} min`;
 	return m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, "0")}`;
 }
-
-/** For an input of type datetime-local, in the device's own zone. */
-export function toField(iso: string | undefined): string {
-	if (!iso) return "";
-	const at = new Date(iso);
-	const local = new Date(at.getTime() - at.getTimezoneOffset() * 60_000);
-	return local.toISOString().slice(0, 16);
-}
-
-export function fromField(text: string): string | undefined {
-	if (text === "") return undefined;
-	const at = new Date(text);
-	return Number.isNaN(at.getTime()) ? undefined : at.toISOString();
-}

@@ -14,7 +14,7 @@ export function HeatSlider({
 	if (!at) return null;
 	const broken = at.gap_low || at.bite_low;
 	return (
-		<label className="flex items-center gap-3 text-[15px]">
+		<label className="flex items-center gap-3 text-[0.9375rem]">
 			<span className="text-ink-2">cold</span>
 			<input
 				type="range"

@@ -108,7 +108,7 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 					onOpen={onOpen}
 				/>
 			</svg>
-			<p className="pointer-events-none absolute top-3 left-4 text-[15px] sm:max-w-[48%] text-ink-2 sm:left-7">
+			<p className="pointer-events-none absolute top-3 left-4 text-[0.9375rem] sm:max-w-[48%] text-ink-2 sm:left-7">
 				{table.seen}
 			</p>
 			{stops.length > 0 && (
@@ -159,7 +159,7 @@ function Key({ view }: { view: View }) {
 	const { material, pane, assumed, family, table, road } = view.reckoning;
 	const flange = table.items.find((i) => i.id === "new-flange");
 	return (
-		<ul className="pointer-events-none text-[15px] text-ink">
+		<ul className="pointer-events-none text-[0.9375rem] text-ink">
 			<li className="flex items-center gap-3">
 				<span className="w-7 border-t-2 border-wax" /> read here
 			</li>

@@ -1,23 +1,50 @@
+const metric = {
+	step: 5,
+	before: 26,
+	marks: 66,
+	tall: 2,
+	numbered: 10,
+	says: 5,
+};
+const inches = {
+	step: 25.4 / 8,
+	before: 41,
+	marks: 104,
+	tall: 4,
+	numbered: 8,
+	says: 1,
+};
+
 /**
  * The blade behind the tape line. Its marks stand still when nothing is typed
  * and run to the value when something is: the red stroke is the reading.
  */
-export function TapeBlade({ value }: { value: number | null }) {
+export function TapeBlade({
+	value,
+	unit,
+}: {
+	value: number | null;
+	unit: "mm" | "in";
+}) {
 	const px = 3.4; // one millimetre on the blade
 	const middle = value ?? 0;
 	const marks = [];
-	const first = Math.floor(middle / 5) * 5 - 130;
-	for (let mm = Math.max(0, first); mm <= first + 330; mm += 5) {
-		const x = 200 + (mm - middle) * px;
-		const tall = mm % 10 === 0;
+	// Half centimetres with a number at every fifth centimetre, or eighths of an
+	// inch with a number at every inch.
+	const blade = unit === "in" ? inches : metric;
+	const first = Math.floor(middle / blade.step) - blade.before;
+	for (let n = Math.max(0, first); n <= first + blade.marks; n++) {
+		const x = 200 + (n * blade.step - middle) * px;
+		const tall = n % blade.tall === 0;
+		const numbered = n % blade.numbered === 0;
 		marks.push(
-			<g key={mm}>
+			<g key={n}>
 				<path
-					d={`M${x} 0v${mm % 50 === 0 ? 17 : tall ? 12 : 7}`}
+					d={`M${x} 0v${numbered ? 17 : tall ? 12 : 7}`}
 					stroke="var(--on-tape)"
 					strokeWidth={tall ? 1.4 : 1}
 				/>
-				{mm % 50 === 0 && (
+				{numbered && (
 					<text
 						x={x + 4}
 						y={17}
@@ -25,7 +52,7 @@ export function TapeBlade({ value }: { value: number | null }) {
 						fontWeight={600}
 						fill="var(--on-tape)"
 					>
-						{mm / 10}
+						{(n / blade.numbered) * blade.says}
 					</text>
 				)}
 			</g>,

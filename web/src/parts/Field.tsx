@@ -50,7 +50,7 @@ export function FieldSays({
 	}
 	if (hint) {
 		return (
-			<p id={id} className="text-[15px] text-ink-2">
+			<p id={id} className="text-[0.9375rem] text-ink-2">
 				{hint}
 			</p>
 		);

@@ -26,7 +26,7 @@ export function FigureLine({ figure }: { figure: Figure }) {
 			data-figure={figure.key}
 		>
 			<Collapsible.Trigger className="group grid min-h-14 w-full grid-cols-[6.5rem_1fr_1.5rem] items-start gap-x-3 px-3 py-2 text-left">
-				<span className="font-figure text-[23px] leading-7 font-semibold whitespace-nowrap">
+				<span className="font-figure text-[1.4375rem] leading-7 font-semibold whitespace-nowrap">
 					<Inches>{figure.text}</Inches>
 					{figure.other && (
 						<span className="block text-sm leading-4 font-medium whitespace-normal text-ink-2">

@@ -23,7 +23,7 @@ export function JoinedSize({
 					What would tell: {joined.tell}.
 				</p>
 			)}
-			<ul className="mt-2 text-[15px]">
+			<ul className="mt-2 text-[0.9375rem]">
 				{joined.says.map((s, n) => (
 					<li
 						// biome-ignore lint/suspicious/noArrayIndexKey: one kind may speak twice

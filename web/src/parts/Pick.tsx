@@ -45,7 +45,9 @@ export function Pick<T extends string>({
 						{o.label}
 					</span>
 					{o.hint && (
-						<span className="text-[15px] font-normal text-ink-2">{o.hint}</span>
+						<span className="text-[0.9375rem] font-normal text-ink-2">
+							{o.hint}
+						</span>
 					)}
 				</RadioGroup.Item>
 			))}

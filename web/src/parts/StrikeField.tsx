@@ -11,7 +11,7 @@ export function StrikeField({
 	return (
 		<Tick checked={strike} onChange={onChange}>
 			Somebody may fall, lean or be thrown against it
-			<span className="block text-[15px] text-ink-2">
+			<span className="block text-[0.9375rem] text-ink-2">
 				a door that swings · a pane lower than the hip · beside a step or a wet
 				floor · where children play · in anything that drives, is towed or sails
 			</span>

@@ -5,7 +5,7 @@ import { num } from "./num";
 export function WorkingView({ figure }: { figure: Figure }) {
 	const w = figure.working;
 	return (
-		<div className="border-l-2 border-computed py-1 pl-4 text-[15px]">
+		<div className="border-l-2 border-computed py-1 pl-4 text-[0.9375rem]">
 			<p className="font-figure text-base font-semibold text-computed">
 				{w.formula}
 			</p>

@@ -99,7 +99,7 @@ export function TouchPage({ book }: { book: Catalogue }) {
 								<th
 									key={s.id}
 									scope="col"
-									className="h-40 align-bottom text-[15px] font-semibold"
+									className="h-40 align-bottom text-[0.9375rem] font-semibold"
 								>
 									<span className="[writing-mode:vertical-rl] rotate-180">
 										{s.name}

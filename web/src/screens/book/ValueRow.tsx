@@ -52,7 +52,7 @@ export function ValueRow({
 					{value ? `${value.v} ${unit}` : "–"}
 				</td>
 				<td
-					className={`text-[15px] ${laid ? "font-semibold text-now" : "text-ink-2"}`}
+					className={`text-[0.9375rem] ${laid ? "font-semibold text-now" : "text-ink-2"}`}
 				>
 					{!value
 						? "the book has none"
@@ -71,7 +71,7 @@ export function ValueRow({
 							type="button"
 							aria-expanded={open}
 							onClick={() => setOpen(!open)}
-							className="min-h-11 min-w-11 px-2 text-[15px] underline underline-offset-4"
+							className="min-h-11 min-w-11 px-2 text-[0.9375rem] underline underline-offset-4"
 						>
 							{open ? "leave it" : "change"}
 							<span className="sr-only">

@@ -16,7 +16,7 @@ export function Trials({ check }: { check: CheckView }) {
 	);
 	const before = best ? trials[trials.indexOf(best) - 1] : undefined;
 	return (
-		<div className="text-[15px] text-ink-2">
+		<div className="text-[0.9375rem] text-ink-2">
 			{trials.map((t, n) => (
 				<p key={t.at}>
 					✗ {n + 1}. {t.finding} · {t.by}

@@ -44,7 +44,7 @@ export function AlikeForm({ view }: { view: View }) {
 			<h3 className="font-semibold">
 				{others} others are held like {pane.name || `pane ${pane.number}`}
 			</h3>
-			<p className="text-[15px] text-ink-2">
+			<p className="text-[0.9375rem] text-ink-2">
 				Give them what it has and they lack; nothing that was said of them is
 				changed.
 			</p>

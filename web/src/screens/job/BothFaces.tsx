@@ -6,11 +6,7 @@ import { FigureLine } from "../../parts/FigureLine";
 import { NumberRow } from "../../parts/NumberRow";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
-import { heldOf, useHeldWrite } from "./held";
-
-/** Enough to tell a corner from a side, few enough to tap. */
-const across = 8;
-const down = 3;
+import { across, usePeel } from "./usePeel";
 
 const sizes = [
 	{ key: "length", label: "bond along, mm" },
@@ -19,18 +15,9 @@ const sizes = [
 
 /** Both faces of the bond that let go, spot by spot, before they are scraped. */
 export function BothFaces({ view }: { view: View }) {
-	const had = view.pane.peel;
-	const [size, setSize] = useState({
-		length: had.length ?? 0,
-		width: had.width ?? 0,
-	});
 	const [brush, setBrush] = useState<Spotted>("glass");
-	const [map, setMap] = useState<(Spotted | "")[]>(() =>
-		Array.from({ length: across * down }, (_, n) => had.spots?.[n] ?? ""),
-	);
-	const write = useHeldWrite(view);
+	const { size, setSize, map, spot, write, keep, seen } = usePeel(view);
 	const { peeled } = view.reckoning;
-	const seen = map.filter((s) => s !== "");
 	const { signed } = view.job;
 	return (
 		<section aria-label="Both faces of the bond" className="mt-5">
@@ -65,22 +52,13 @@ export function BothFaces({ view }: { view: View }) {
 					<PeelMap
 						across={across}
 						map={map}
-						onTap={(n) =>
-							setMap(
-								map.map((s, i) => (i === n ? (s === brush ? "" : brush) : s)),
-							)
-						}
+						onTap={(n) => spot(n, map[n] === brush ? "" : brush)}
 					/>
 					<Refusal error={write.error} />
 					<Button
 						className="mt-2"
-						disabled={write.isPending || seen.length === 0}
-						onClick={() =>
-							write.mutate({
-								...heldOf(view),
-								peel: { ...size, spots: seen as Spotted[] },
-							})
-						}
+						disabled={write.isPending || seen === 0}
+						onClick={keep}
 					>
 						Keep the map
 					</Button>

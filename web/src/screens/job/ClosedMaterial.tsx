@@ -61,7 +61,7 @@ export function ClosedMaterial({
 				) : (
 					<button
 						type="button"
-						className="min-h-11 pl-3 text-[15px] text-ink-2 underline underline-offset-4"
+						className="min-h-11 pl-3 text-[0.9375rem] text-ink-2 underline underline-offset-4"
 						onClick={() => setAsking(true)}
 					>
 						take it anyway

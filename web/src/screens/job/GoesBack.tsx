@@ -47,7 +47,7 @@ export function GoesBack({
 	].filter((w) => w !== "");
 	if (!open) {
 		return (
-			<p className="flex flex-wrap items-center gap-x-3 text-[15px] text-ink-2">
+			<p className="flex flex-wrap items-center gap-x-3 text-[0.9375rem] text-ink-2">
 				{words.join("; ")}
 				{line.suggest && !entry.stands && (
 					<button

@@ -42,7 +42,7 @@ export function Guests({ view }: { view: View }) {
 		<section aria-label="In only for now" className="mt-5">
 			<h2 className="font-semibold">In only for now</h2>
 			{inside.length === 0 && (
-				<p className="text-[15px] text-ink-2">
+				<p className="text-[0.9375rem] text-ink-2">
 					Nothing: no pin, no prop, no rag, no tape.
 				</p>
 			)}
@@ -56,7 +56,7 @@ export function Guests({ view }: { view: View }) {
 						<p className="min-w-0 flex-1">
 							<strong className="font-semibold">{g.what}</strong>
 							{g.where && `, ${g.where}`}
-							<span className="block text-[15px] text-ink-2">
+							<span className="block text-[0.9375rem] text-ink-2">
 								{g.stays
 									? `stays for good${g.seen ? ", and will be seen" : ""}`
 									: `out before: ${g.last || g.before}`}
@@ -74,7 +74,7 @@ export function Guests({ view }: { view: View }) {
 				))}
 			</ul>
 			{gone.length > 0 && (
-				<p className="mt-1 text-[15px] text-ink-2">
+				<p className="mt-1 text-[0.9375rem] text-ink-2">
 					Out again: {gone.map((g) => g.what).join(", ")}.
 				</p>
 			)}

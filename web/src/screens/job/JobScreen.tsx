@@ -100,6 +100,7 @@ function Station({
 		next: () => walk(1),
 		before: () => walk(-1),
 		done,
+		all: tools.answerAll,
 		pick: (n) => {
 			const answer = ask.answers?.[n - 1];
 			if (answer) tools.look(answer.id);
@@ -207,7 +208,7 @@ function Head({ view }: { view: View }) {
 	const { late } = view;
 	return (
 		<header className="flex flex-wrap items-baseline justify-between gap-x-6 px-4 pt-2 pb-0.5 sm:px-7 sm:pt-3 sm:pb-1">
-			<h1 className="min-w-0 flex-1 basis-56 text-[22px] leading-7 font-semibold">
+			<h1 className="min-w-0 flex-1 basis-56 text-[1.375rem] leading-7 font-semibold">
 				<span className="max-sm:block">{job.object.name}</span>
 				<span className="text-base font-normal text-ink-2 max-sm:mr-3 sm:ml-3">
 					<button
@@ -230,7 +231,7 @@ function Head({ view }: { view: View }) {
 			</h1>
 			<CustomerSheet view={view} open={open} onClose={() => setOpen(false)} />
 			{job.carried && (
-				<p className="order-last basis-full pb-1 text-[15px] text-ink-2">
+				<p className="order-last basis-full pb-1 text-[0.9375rem] text-ink-2">
 					Carried in by {job.carried.by}, {when(job.carried.at)}.{" "}
 					{job.carried.says}
 				</p>

@@ -19,7 +19,7 @@ export function OrderLine({
 				<p className="text-ink-2">{road.name}</p>
 				<p
 					className={
-						small ? "font-semibold" : "text-[26px] leading-8 font-semibold"
+						small ? "font-semibold" : "text-[1.625rem] leading-8 font-semibold"
 					}
 					data-headline={road.id}
 				>
@@ -81,7 +81,7 @@ export function OrderLine({
 			</p>
 			<Collapsible.Trigger className="group w-full pb-2 text-left">
 				<span
-					className={`font-figure font-semibold ${small ? "text-xl" : "text-[29px] leading-9"}`}
+					className={`font-figure font-semibold ${small ? "text-xl" : "text-[1.8125rem] leading-9"}`}
 					data-order={`${fit.order.w} ${fit.order.h}`}
 				>
 					Order <Size view={view} side="main" /> {view.unit}
@@ -89,7 +89,7 @@ export function OrderLine({
 				<Form view={view} />
 				<span className="block text-lg leading-6">
 					in {pane}
-					{assumed && " (not settled)"}, ±{fit.band.half} mm{" "}
+					{assumed && " (not settled)"}, ±{view.reckoning.band.main} {view.unit}{" "}
 					<span
 						aria-hidden="true"
 						className="moves inline-block text-ink-3 group-data-[state=open]:rotate-90"

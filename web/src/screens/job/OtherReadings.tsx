@@ -23,11 +23,11 @@ export function OtherReadings({ view, tape }: { view: View; tape: Tape }) {
 						disabled={job.signed}
 						onClick={() => tape.pick(p.place)}
 						data-place={p.place}
-						className={`min-h-11 shrink-0 border-b-4 px-2 text-left text-[15px] leading-4 ${active ? "border-now bg-now-wash" : "border-transparent"}`}
+						className={`min-h-11 shrink-0 border-b-4 px-2 text-left text-[0.9375rem] leading-4 ${active ? "border-now bg-now-wash" : "border-transparent"}`}
 					>
 						<span className="text-ink-2">{p.name}</span>
 						<span
-							className={`font-figure block text-[17px] font-semibold ${r ? "text-wax" : p.needed ? "text-ink" : "text-ink-3"}`}
+							className={`font-figure block text-[1.0625rem] font-semibold ${r ? "text-wax" : p.needed ? "text-ink" : "text-ink-3"}`}
 						>
 							{r ? r.reading.text : p.needed ? "to read" : "–"}
 						</span>

@@ -71,7 +71,7 @@ export function PanesSheet({ view, open, onClose }: Props) {
 									? p.name
 									: `${p.number} ${p.name}`}
 							</span>
-							<span className="block truncate text-[15px] text-ink-2">
+							<span className="block truncate text-[0.9375rem] text-ink-2">
 								{says(p)}
 								{p.order && ` · ${p.order}`}
 							</span>

@@ -64,7 +64,7 @@ export function Photos({
 					{!view.job.signed && (
 						<button
 							type="button"
-							className="min-h-11 text-[15px] underline underline-offset-4"
+							className="min-h-11 text-[0.9375rem] underline underline-offset-4"
 							onClick={() => drop.mutate(p.id)}
 						>
 							take away
@@ -73,7 +73,7 @@ export function Photos({
 				</figure>
 			))}
 			{!view.job.signed && (
-				<label className="inline-flex min-h-11 cursor-pointer items-center text-[15px] underline underline-offset-4 focus-within:outline-3 focus-within:outline-now">
+				<label className="inline-flex min-h-11 cursor-pointer items-center text-[0.9375rem] underline underline-offset-4 focus-within:outline-3 focus-within:outline-now">
 					{add.isPending ? "keeping it …" : "take a picture"}
 					<input
 						type="file"

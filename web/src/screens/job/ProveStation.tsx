@@ -47,7 +47,7 @@ function Handover({ lines }: { lines: View["reckoning"]["handover"] }) {
 				{lines.map((l) => (
 					<div key={l.title + l.text} className="pb-2">
 						<dt className="font-semibold">{l.title}</dt>
-						<dd className="text-[15px]">{l.text}</dd>
+						<dd className="text-[0.9375rem]">{l.text}</dd>
 					</div>
 				))}
 			</dl>
@@ -117,7 +117,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 		<li className="border-b border-rule py-2" data-check={check.key}>
 			<p className="font-semibold">{check.text}</p>
 			{check.limit && (
-				<p className="text-[15px] text-ink-2">
+				<p className="text-[0.9375rem] text-ink-2">
 					{check.wants}; {check.limit.source}
 				</p>
 			)}

@@ -68,17 +68,24 @@ function BackLine({
 			</p>
 			{!line.done && (
 				<>
-					{line.with && <p className="text-[15px] text-ink-2">{line.with}</p>}
+					{line.with && (
+						<p className="text-[0.9375rem] text-ink-2">{line.with}</p>
+					)}
 					{line.waits && (
-						<p className="text-[15px] text-ink-2" data-back-waits={line.id}>
+						<p
+							className="text-[0.9375rem] text-ink-2"
+							data-back-waits={line.id}
+						>
 							Not yet: {line.waits}.
 						</p>
 					)}
-					{line.facing && <p className="text-[15px]">Faces: {line.facing}</p>}
+					{line.facing && (
+						<p className="text-[0.9375rem]">Faces: {line.facing}</p>
+					)}
 					{line.warnings.map((w) => (
 						<p
 							key={w}
-							className="my-0.5 border-l-4 border-warn bg-warn-wash pl-2 text-[15px]"
+							className="my-0.5 border-l-4 border-warn bg-warn-wash pl-2 text-[0.9375rem]"
 						>
 							<strong className="text-warn">Mind:</strong> {w}
 						</p>
@@ -105,7 +112,7 @@ function BackLine({
 				{!view.job.signed && line.in > 0 && (
 					<button
 						type="button"
-						className="min-h-11 text-[15px] underline underline-offset-4"
+						className="min-h-11 text-[0.9375rem] underline underline-offset-4"
 						onClick={() => put(line.in - 1)}
 					>
 						one out again

@@ -34,7 +34,7 @@ export function RoadSheet({
 					onChange={setRoad}
 					error={error}
 				/>
-				<p className="text-[15px] text-ink-2">
+				<p className="text-[0.9375rem] text-ink-2">
 					What was read and done stays on the record, whatever is chosen here.
 				</p>
 				<Keep

@@ -26,7 +26,7 @@ export function ScrewGauge({ onSize }: { onSize: (size: string) => void }) {
 	const value = Number(truth.replace(",", "."));
 	return (
 		<div className="flex flex-wrap items-center gap-3">
-			<label className="flex items-center gap-2 text-[15px]">
+			<label className="flex items-center gap-2 text-[0.9375rem]">
 				simulated, true outside, mm
 				<input
 					value={truth}

@@ -2,35 +2,63 @@ import { useState } from "react";
 import { api, got } from "../../api/client";
 import { on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
-import { fromField, toField } from "../../app/when";
+import { useMoments } from "../../app/moment";
+import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
+import { WhenField } from "../../parts/WhenField";
 import { PartForm } from "./PartForm";
 import { StockSizes } from "./StockSizes";
 
 type Head = {
 	story: string;
 	place: "bench" | "site";
-	promised_at?: string;
+	promised: string;
 	version: number;
 };
 
-type Wait = { waits_for: string; waits_until?: string; version: number };
+type Wait = { waits_for: string; until: string; version: number };
 
 /** The order line to pass on, what the pane waits for, and what is promised. */
 export function SourceStation({ view }: { view: View }) {
 	const { job, pane, reckoning } = view;
 	const [waits, setWaits] = useState(pane.waits_for);
-	const [until, setUntil] = useState(toField(pane.waits_until));
-	const [promised, setPromised] = useState(toField(job.promised_at));
+	const shown = (iso?: string) => (iso ? when(iso) : "");
+	const stoodUntil = shown(pane.waits_until);
+	const stood = shown(job.promised_at);
+	const [until, setUntil] = useState(stoodUntil);
+	const [promised, setPromised] = useState(stood);
+	const moments = useMoments();
 	const [place, setPlace] = useState(job.place);
-	const write = useJobWrite<Head>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}", { params: on(view), body })),
+	const write = useJobWrite<Head>(view, async ({ promised, ...body }) =>
+		got(
+			api.PUT("/api/jobs/{id}", {
+				params: on(view),
+				body: {
+					...body,
+					promised_at:
+						promised.trim() === stood
+							? job.promised_at
+							: await moments.of("promised_at", promised),
+				},
+			}),
+		),
 	);
-	const wait = useJobWrite<Wait>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}/wait", { params: on(view), body })),
+	const wait = useJobWrite<Wait>(view, async ({ until, ...body }) =>
+		got(
+			api.PUT("/api/jobs/{id}/wait", {
+				params: on(view),
+				body: {
+					...body,
+					waits_until:
+						until.trim() === stoodUntil
+							? pane.waits_until
+							: await moments.of("waits_until", until),
+				},
+			}),
+		),
 	);
 	const taken = (pane.stock ?? "") !== "";
 	const made = reckoning.road.sized && reckoning.order !== "";
@@ -38,20 +66,17 @@ export function SourceStation({ view }: { view: View }) {
 	function keepWait(waitsFor: string, waitsUntil: string) {
 		wait.mutate({
 			waits_for: waitsFor,
-			waits_until: fromField(waitsUntil),
+			until: waitsUntil,
 			version: pane.version,
 		});
 	}
 	function keep() {
 		keepWait(waits, until);
-		if (
-			fromField(promised) !== fromField(toField(job.promised_at)) ||
-			place !== job.place
-		) {
+		if (promised.trim() !== stood || place !== job.place) {
 			write.mutate({
 				story: job.story,
 				place,
-				promised_at: fromField(promised),
+				promised,
 				version: job.version,
 			});
 		}
@@ -84,17 +109,19 @@ export function SourceStation({ view }: { view: View }) {
 				placeholder="glass-ceramic from the cutter"
 				error={wait.error?.field("waits_for")}
 			/>
-			<TextField
+			<WhenField
 				label="Until"
-				type="datetime-local"
 				value={until}
 				onChange={setUntil}
+				known={stoodUntil}
+				error={wait.error?.field("waits_until")}
 			/>
-			<TextField
+			<WhenField
 				label="Promised to the customer"
-				type="datetime-local"
 				value={promised}
 				onChange={setPromised}
+				known={stood}
+				error={write.error?.field("promised_at")}
 			/>
 			<Pick
 				label="Where the work is"

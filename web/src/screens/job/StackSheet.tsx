@@ -128,7 +128,7 @@ export function StackSheet({ view, open, onClose }: Props) {
 										several && all ? 0 : (stack.here ?? 0),
 									)}
 								/>
-								<p className="mt-1 text-[15px] text-ink-2">
+								<p className="mt-1 text-[0.9375rem] text-ink-2">
 									The frame's depth is held against these; heat goes through all
 									of them.
 								</p>

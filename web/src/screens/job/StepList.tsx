@@ -108,7 +108,7 @@ function StepLine({
 				>
 					{step.number}. {step.title}
 				</span>
-				<span className="ml-2 text-[15px] whitespace-nowrap text-ink-2">
+				<span className="ml-2 text-[0.9375rem] whitespace-nowrap text-ink-2">
 					{span(step.minutes)}
 				</span>
 				{step.required && (
@@ -129,7 +129,7 @@ function StepLine({
 					</Button>
 				)}
 				{tick ? (
-					<p className="pb-1 text-[15px] text-ink-2">
+					<p className="pb-1 text-[0.9375rem] text-ink-2">
 						{tick.outcome === "done" ? "Done" : `Left out: ${tick.reason},`} by{" "}
 						{tick.by}
 					</p>
@@ -145,7 +145,7 @@ function StepLine({
 						{!open && !wanted ? (
 							<button
 								type="button"
-								className="min-h-11 text-[15px] text-ink-2 underline underline-offset-4"
+								className="min-h-11 text-[0.9375rem] text-ink-2 underline underline-offset-4"
 								onClick={() => setWanted(true)}
 							>
 								how, and why
@@ -153,11 +153,13 @@ function StepLine({
 						) : (
 							<>
 								<p>{step.do}</p>
-								<p className="text-[15px] text-ink-2">{step.why}</p>
+								<p className="text-[0.9375rem] text-ink-2">{step.why}</p>
 								{step.two_why && (
-									<p className="text-[15px] text-two">Two: {step.two_why}.</p>
+									<p className="text-[0.9375rem] text-two">
+										Two: {step.two_why}.
+									</p>
 								)}
-								<ul className="text-[15px]">
+								<ul className="text-[0.9375rem]">
 									{step.cautions.map((c) => (
 										<CautionLine key={c.id} caution={c} />
 									))}
@@ -195,7 +197,7 @@ function LeaveOut({
 		return (
 			<button
 				type="button"
-				className="min-h-11 text-[15px] text-ink-2 underline underline-offset-4"
+				className="min-h-11 text-[0.9375rem] text-ink-2 underline underline-offset-4"
 				onClick={() => setLeaving(true)}
 			>
 				leave it out

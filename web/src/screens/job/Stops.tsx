@@ -63,12 +63,12 @@ function StopLine({ stop, view }: { stop: PaneStop; view: View }) {
 				<Inches>{stop.says}</Inches>
 			</p>
 			{stop.limit && (
-				<p className="text-[15px] text-ink-2">
+				<p className="text-[0.9375rem] text-ink-2">
 					Wanted: <Inches>{stop.limit}</Inches>
 				</p>
 			)}
 			{stop.taken ? (
-				<p className="text-[15px]">
+				<p className="text-[0.9375rem]">
 					By <strong>{stop.taken.by}</strong>, {when(stop.taken.at)}:{" "}
 					{stop.taken.reason}{" "}
 					{owner && (

@@ -95,7 +95,7 @@ function EntryLine({
 					<span className="text-wax">{entry.fate}</span>
 				)}
 			</p>
-			<p className="text-[15px] text-ink-2">
+			<p className="text-[0.9375rem] text-ink-2">
 				{[
 					entry.where,
 					line?.with?.split(";")[0],
@@ -108,7 +108,7 @@ function EntryLine({
 			{line?.warnings.map((w) => (
 				<p
 					key={w}
-					className="border-l-4 border-warn bg-warn-wash pl-2 text-[15px]"
+					className="border-l-4 border-warn bg-warn-wash pl-2 text-[0.9375rem]"
 				>
 					<strong className="text-warn">Bag apart:</strong> {w}
 				</p>
@@ -123,7 +123,7 @@ function EntryLine({
 				/>
 			)}
 			{!view.job.signed && !correcting && (
-				<p className="flex flex-wrap gap-x-4 text-[15px]">
+				<p className="flex flex-wrap gap-x-4 text-[0.9375rem]">
 					<button
 						type="button"
 						className={`${act} ${nameless ? "font-semibold" : ""}`}

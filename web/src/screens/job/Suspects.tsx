@@ -45,7 +45,7 @@ export function Suspects({
 									<span className="sr-only"> in 100</span>
 								</span>
 							</summary>
-							<ul className="pl-3 text-[15px]">
+							<ul className="pl-3 text-[0.9375rem]">
 								{r.for.map((p) => (
 									<li key={p.question}>
 										+{p.weight} {p.say}: {p.reason}

@@ -23,7 +23,7 @@ export function TableTools({ view }: { view: View }) {
 	const way = "min-h-11 shrink-0 underline underline-offset-4 hover:text-ink";
 	return (
 		<div className="border-t border-rule px-4 sm:px-7">
-			<div className="flex flex-wrap gap-x-5 text-[15px] text-ink-2">
+			<div className="flex flex-wrap gap-x-5 text-[0.9375rem] text-ink-2">
 				<button type="button" className={way} onClick={() => setOpen("road")}>
 					{view.reckoning.road.name.toLowerCase()}
 				</button>
@@ -37,14 +37,16 @@ export function TableTools({ view }: { view: View }) {
 				<button type="button" className={way} onClick={() => setOpen("duty")}>
 					carries {view.reckoning.carries || "no other load"}
 				</button>
-				<button
-					type="button"
-					className={way}
-					disabled={unit.isPending}
-					onClick={() => unit.mutate(other)}
-				>
-					work in {other === "in" ? "inches" : "mm"} here
-				</button>
+				{!job.signed && (
+					<button
+						type="button"
+						className={way}
+						disabled={unit.isPending}
+						onClick={() => unit.mutate(other)}
+					>
+						work in {other === "in" ? "inches" : "mm"} here
+					</button>
+				)}
 				<button
 					type="button"
 					className={way}

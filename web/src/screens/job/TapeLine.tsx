@@ -69,7 +69,10 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 				>
 					<span aria-hidden="true" className="my-1 w-4 bg-[#a7aca8]" />
 					<div className="relative flex min-w-0 flex-1 items-end gap-3 overflow-hidden bg-tape px-3 pb-1.5 text-on-tape sm:px-6">
-						<TapeBlade value={tape.understood?.reading.value ?? null} />
+						<TapeBlade
+							value={tape.understood?.reading.value ?? null}
+							unit={view.unit}
+						/>
 						<label
 							htmlFor="tape-line"
 							className="max-w-[38%] shrink-0 pb-1 leading-5 font-semibold max-sm:absolute max-sm:top-1.5 max-sm:left-3 max-sm:max-w-none max-sm:text-sm"

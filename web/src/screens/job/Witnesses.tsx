@@ -45,7 +45,7 @@ export function Witnesses({ view }: { view: View }) {
 			{heard?.height && <JoinedSize joined={heard.height} way="height" />}
 			{!view.job.signed && (
 				<>
-					<p className="mt-2 mb-1.5 text-[15px] text-ink-2">
+					<p className="mt-2 mb-1.5 text-[0.9375rem] text-ink-2">
 						Pieces laid together, a neighbour, a tracing, a gasket's groove, a
 						sheet, the customer: each checks what was read on the table.
 					</p>

@@ -31,7 +31,7 @@ export function JobLine({ row }: { row: Listed }) {
 								? `${row.late ? "late, " : ""}${when(row.promised_at)}`
 								: "no promise"}
 					{row.left > 0 && (
-						<span className="block text-[15px] font-normal text-ink-2">
+						<span className="block text-[0.9375rem] font-normal text-ink-2">
 							{span(row.left)} of work
 						</span>
 					)}
@@ -44,18 +44,20 @@ export function JobLine({ row }: { row: Listed }) {
 /** What is next at it, what it waits for, or what happened. */
 function Stands({ row }: { row: Listed }) {
 	if (row.problem) {
-		return <span className="block text-[15px] text-stop">{row.problem}</span>;
+		return (
+			<span className="block text-[0.9375rem] text-stop">{row.problem}</span>
+		);
 	}
 	if (row.waiting) {
 		return (
-			<span className="block text-[15px] text-ink-2">
+			<span className="block text-[0.9375rem] text-ink-2">
 				waits for {row.waits_for}
 				{row.waits_until && `, ${when(row.waits_until)}`}
 			</span>
 		);
 	}
 	return (
-		<span className="block truncate text-[15px] text-ink-2">
+		<span className="block truncate text-[0.9375rem] text-ink-2">
 			{row.next ? `next: ${row.next}` : row.story}
 		</span>
 	);

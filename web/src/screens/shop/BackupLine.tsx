@@ -31,7 +31,7 @@ export function BackupLine({ owner }: { owner: boolean }) {
 						<>
 							{b.old && <strong className="font-semibold">Old: </strong>}
 							The last good one is from {when(b.at)}, {megabytes(b.bytes)}.
-							<span className="block text-[15px] break-all text-ink-2">
+							<span className="block text-[0.9375rem] break-all text-ink-2">
 								{b.file}
 							</span>
 						</>
@@ -40,7 +40,7 @@ export function BackupLine({ owner }: { owner: boolean }) {
 					)}
 				</p>
 			)}
-			<p className="mt-1 text-[15px] text-ink-2">
+			<p className="mt-1 text-[0.9375rem] text-ink-2">
 				Each night everything goes into one file, is read back and kept. Carry a
 				copy out of the house now and then.
 			</p>

@@ -20,7 +20,7 @@ export function GiveWord({ person }: { person: Account }) {
 				<strong className="text-xl font-semibold tracking-wide">
 					{make.data.word}
 				</strong>
-				<span className="block text-[15px] text-ink-2">
+				<span className="block text-[0.9375rem] text-ink-2">
 					It sets a new password once, within a day, and is not shown again.
 				</span>
 			</p>
@@ -30,7 +30,7 @@ export function GiveWord({ person }: { person: Account }) {
 		<>
 			<button
 				type="button"
-				className="min-h-11 text-[15px] text-ink-2 underline underline-offset-4"
+				className="min-h-11 text-[0.9375rem] text-ink-2 underline underline-offset-4"
 				disabled={make.isPending}
 				onClick={() => make.mutate()}
 			>

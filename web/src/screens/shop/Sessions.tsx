@@ -29,7 +29,7 @@ export function Sessions() {
 						<p>
 							<strong className="font-semibold">{deviceName(s.device)}</strong>
 							{s.here && ", this one"}
-							<span className="block text-[15px] text-ink-2">
+							<span className="block text-[0.9375rem] text-ink-2">
 								from {s.address}, last used {when(s.seen)}
 							</span>
 						</p>

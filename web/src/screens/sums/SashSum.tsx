@@ -229,7 +229,7 @@ function HowItIsSolved() {
 			<summary className="min-h-11 cursor-pointer content-center underline underline-offset-4">
 				How these are worked out
 			</summary>
-			<div className="border-l-2 border-computed pl-4 text-[15px]">
+			<div className="border-l-2 border-computed pl-4 text-[0.9375rem]">
 				<p className="font-figure text-base font-semibold text-computed">
 					minimise Σ ((sum of parts − reading) / σ)², σ = half-width / √3
 				</p>

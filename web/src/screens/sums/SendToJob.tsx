@@ -77,7 +77,7 @@ function Chooser({
 							className="min-h-14 w-full py-1 text-left hover:bg-now-wash"
 						>
 							<span className="block font-semibold">{r.object}</span>
-							<span className="text-[15px] text-ink-2">
+							<span className="text-[0.9375rem] text-ink-2">
 								{r.customer} · job {r.id}
 							</span>
 						</button>

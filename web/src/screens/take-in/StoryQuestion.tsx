@@ -1,7 +1,8 @@
 import type { Catalogue } from "../../api/types";
-import { control, Field, TextField } from "../../parts/Field";
+import { control, Field } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
 import { RoadFields } from "../../parts/RoadFields";
+import { WhenField } from "../../parts/WhenField";
 import type { QuestionProps } from "./form";
 
 export function StoryQuestion({
@@ -45,9 +46,8 @@ export function StoryQuestion({
 				]}
 			/>
 			<div className="max-w-[20em]">
-				<TextField
+				<WhenField
 					label="Promised for"
-					type="datetime-local"
 					value={form.promised}
 					onChange={(promised) => set({ promised })}
 					error={error("promised_at")}

@@ -4,8 +4,8 @@ import { useNavigate } from "react-router";
 import { api, got, type Refused } from "../../api/client";
 import { useCatalogue } from "../../api/hooks";
 import type { FieldError } from "../../api/types";
+import { useMoments } from "../../app/moment";
 import { Page } from "../../app/Page";
-import { fromField } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
 import { asksPlace, type Form, useForm } from "./form";
@@ -41,12 +41,13 @@ export function TakeInScreen() {
 	const catalogue = useCatalogue();
 	const go = useNavigate();
 	const client = useQueryClient();
+	const moments = useMoments();
 	const take = useMutation<{ id: number }, Refused>({
-		mutationFn: () =>
+		mutationFn: async () =>
 			got(
 				api.POST("/api/jobs", {
 					params: { header: { "Idempotency-Key": form.key } },
-					body: bodyOf(form),
+					body: bodyOf(form, await moments.of("promised_at", form.promised)),
 				}),
 			),
 		onSuccess: async ({ id }) => {
@@ -80,7 +81,7 @@ export function TakeInScreen() {
 							aria-current={n === step ? "step" : undefined}
 							aria-label={`Question ${n + 1}: ${q.title}`}
 							onClick={() => setStep(n)}
-							className={`h-11 w-full border-t-4 text-left text-[15px] ${n === step ? "border-now font-semibold text-now" : n < step ? "border-ink" : "border-rule text-ink-2"}`}
+							className={`h-11 w-full border-t-4 text-left text-[0.9375rem] ${n === step ? "border-now font-semibold text-now" : n < step ? "border-ink" : "border-rule text-ink-2"}`}
 						>
 							<span className="max-sm:sr-only">{q.title}</span>
 							<span aria-hidden="true" className="sm:hidden">
@@ -98,7 +99,7 @@ export function TakeInScreen() {
 					else if (answered[step]) setStep(step + 1);
 				}}
 			>
-				<h2 className="mb-4 text-[30px] leading-tight font-semibold">
+				<h2 className="mb-4 text-[1.875rem] leading-tight font-semibold">
 					{questions[step]?.title}
 				</h2>
 				{step === 0 && <WhoseQuestion {...props} />}
@@ -130,7 +131,7 @@ export function TakeInScreen() {
 	);
 }
 
-function bodyOf(f: Form) {
+function bodyOf(f: Form, promised: string | undefined) {
 	const steady =
 		f.steady.trim() === "" ? undefined : Number(f.steady.replace(",", "."));
 	return {
@@ -154,7 +155,7 @@ function bodyOf(f: Form) {
 		road: f.road,
 		story: f.story,
 		place: f.place,
-		promised_at: fromField(f.promised),
+		promised_at: promised,
 		like: f.like,
 	};
 }

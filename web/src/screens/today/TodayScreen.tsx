@@ -25,7 +25,9 @@ export function TodayScreen() {
 
 function Day({ today }: { today: Today }) {
 	if (!today.first && today.waits.length === 0) return <Empty />;
-	const rest = today.turns.slice(1);
+	const rest = today.turns.filter((t) => t.job !== today.first?.job);
+	const now = rest.filter((t) => !t.later);
+	const later = rest.filter((t) => t.later);
 	return (
 		<div className="grid gap-x-12 gap-y-8 xl:grid-cols-[1fr_400px]">
 			<div>
@@ -36,26 +38,43 @@ function Day({ today }: { today: Today }) {
 						Nothing to do at the bench: every job waits for something.
 					</p>
 				)}
-				{rest.length > 0 && (
-					<section className="mt-8">
-						<h2 className="mb-1 font-semibold">After that</h2>
-						<ol className="border-t border-rule">
-							{rest.map((t) => (
-								<Line key={t.job} turn={t} />
-							))}
-						</ol>
-					</section>
-				)}
+				<Group title="Now" turns={now} />
+				<Group title="Later" turns={later} />
 			</div>
 			<Side today={today} />
 		</div>
 	);
 }
 
+function Group({ title, turns }: { title: string; turns: Turn[] }) {
+	if (turns.length === 0) return null;
+	return (
+		<section className="mt-8" aria-label={title}>
+			<h2 className="mb-1 font-semibold">{title}</h2>
+			<ol className="border-t border-rule">
+				{turns.map((t) => (
+					<Line key={t.job} turn={t} />
+				))}
+			</ol>
+		</section>
+	);
+}
+
+/** Who else is at it, and since when nothing was heard of them. */
+function Hands({ turn }: { turn: Turn }) {
+	if (turn.hands.length === 0) return null;
+	return (
+		<span className="ml-2 font-semibold text-now" data-hands>
+			{turn.hands.map((h) => h.name.split(" ")[0]).join(", ")}{" "}
+			{turn.hands.length > 1 ? "are" : "is"} at it
+		</span>
+	);
+}
+
 function First({ turn }: { turn: Turn }) {
 	return (
 		<section data-first={turn.job}>
-			<p className="max-w-[22em] text-[34px] leading-[1.15] font-semibold text-balance">
+			<p className="max-w-[22em] text-[2.125rem] leading-[1.15] font-semibold text-balance">
 				{turn.problem
 					? `Look again at the ${named(turn)}.`
 					: `${turn.next}: ${named(turn)}.`}
@@ -79,6 +98,7 @@ function First({ turn }: { turn: Turn }) {
 						two people: {turn.two_why}
 					</span>
 				)}
+				<Hands turn={turn} />
 			</p>
 		</section>
 	);
@@ -135,6 +155,7 @@ function Line({ turn }: { turn: Turn }) {
 						{turn.people > 1 && (
 							<span className="ml-2 font-semibold text-two">two people</span>
 						)}
+						<Hands turn={turn} />
 					</span>
 					<span className="block truncate text-ink-2">
 						{turn.object}
@@ -221,7 +242,7 @@ function Side({ today }: { today: Today }) {
 function Empty() {
 	return (
 		<div className="max-w-[40em]">
-			<p className="text-[34px] leading-tight font-semibold">
+			<p className="text-[2.125rem] leading-tight font-semibold">
 				The table is empty. Take in the first pane.
 			</p>
 			<p className="mt-3 text-lg text-ink-2">

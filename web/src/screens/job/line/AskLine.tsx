@@ -5,7 +5,7 @@ import { Band } from "../../../app/Band";
 import { fine } from "../../../app/fine";
 import { when } from "../../../app/when";
 import type { Tape } from "../useTape";
-import type { AskTools } from "./useAsk";
+import { type AskTools, together } from "./useAsk";
 
 /** What the key that answers says. */
 const keys: Partial<Record<Ask["kind"], string>> = {
@@ -51,7 +51,7 @@ export function AskLine({
 							{ask.kind === "stop" && "Stop: "}
 							{ask.says}
 						</strong>
-						<Aside ask={ask} />
+						<Aside ask={ask} view={view} />
 					</p>
 					<Answer
 						key={`${ask.kind} ${ask.key} ${ask.at} ${ask.pass}`}
@@ -68,7 +68,7 @@ export function AskLine({
 }
 
 /** What stands beside it: what is waited for, what good looks like. */
-function Aside({ ask }: { ask: Ask }) {
+function Aside({ ask, view }: { ask: Ask; view: View }) {
 	const words = [
 		ask.kind === "wait" ||
 		ask.kind === "stop" ||
@@ -78,9 +78,20 @@ function Aside({ ask }: { ask: Ask }) {
 			: "",
 		ask.until ? `until ${when(ask.until)}` : "",
 		ask.kind === "screw" ? `pass ${ask.pass} of 3` : "",
+		ask.run ? `then ${thenTitles(view, ask)}` : "",
 	].filter((w) => w);
 	if (words.length === 0) return null;
-	return <span className="block text-[15px]">{words.join(", ")}</span>;
+	return <span className="block text-[0.9375rem]">{words.join(", ")}</span>;
+}
+
+/** What follows in the run, by name. */
+function thenTitles(view: View, ask: Ask): string {
+	return (ask.run ?? [])
+		.slice(1)
+		.map((k) => view.reckoning.plan.steps.find((s) => s.key === k)?.title)
+		.filter((t) => t)
+		.join("; ")
+		.toLowerCase();
 }
 
 function Answer({
@@ -192,16 +203,30 @@ function Answer({
 				? `All ${ask.of} in`
 				: keys[ask.kind];
 	if (!says) return null;
+	const all = together(ask);
 	return (
-		<button
-			type="button"
-			className={`${key} sm:min-w-32`}
-			disabled={tools.pending}
-			onClick={() => tools.answer()}
-			data-answer
-		>
-			{says}
-		</button>
+		<>
+			{all > 1 && (
+				<button
+					type="button"
+					className="min-h-12 shrink-0 border-2 border-on-tape/50 px-3 font-semibold disabled:opacity-60"
+					disabled={tools.pending}
+					onClick={tools.answerAll}
+					data-answer-all
+				>
+					{ask.kind === "screw" ? "The whole pass" : `All ${all}`}
+				</button>
+			)}
+			<button
+				type="button"
+				className={`${key} sm:min-w-32`}
+				disabled={tools.pending}
+				onClick={() => tools.answer()}
+				data-answer
+			>
+				{says}
+			</button>
+		</>
 	);
 }
 

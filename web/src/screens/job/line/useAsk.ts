@@ -21,6 +21,15 @@ const step =
 			}),
 		);
 
+/** Several steps, one after another; undone from the last. */
+const steps =
+	(keys: string[], outcome: "done" | "open"): Call =>
+	async (view) => {
+		let now = view;
+		for (const key of keys) now = await step(key, outcome)(now);
+		return now;
+	};
+
 const screws =
 	(by: number): Call =>
 	(view) =>
@@ -101,6 +110,23 @@ const settled =
 			}),
 		);
 
+/** How many one answer may take together: a run of steps, or a pass of screws. */
+export function together(ask: Ask): number {
+	if (ask.kind === "step") return ask.run?.length ?? 0;
+	if (ask.kind === "screw") return (ask.of ?? 0) - (ask.at ?? 0) + 1;
+	return 0;
+}
+
+/** The same for all that may be taken together. */
+function allOf(ask: Ask): [Call, Call] {
+	if (ask.kind === "screw") {
+		const n = together(ask);
+		return [screws(n), screws(-n)];
+	}
+	const keys = ask.run ?? [];
+	return [steps(keys, "done"), steps([...keys].reverse(), "open")];
+}
+
 /** What answers the one next thing, and what takes the answer back. */
 function callsOf(ask: Ask, view: View, value?: string): [Call, Call | null] {
 	const key = ask.key ?? "";
@@ -137,13 +163,7 @@ export function useAsk(
 ) {
 	const diagnosis = useDiagnosis(view);
 	const write = useJobWrite<Call>(view, (call) => call(view));
-	function answer(value?: string) {
-		if (write.isPending || view.job.signed) return;
-		if (ask.kind === "cause") {
-			diagnosis.settle(ask.key ?? "");
-			return;
-		}
-		const [call, away] = callsOf(ask, view, value);
+	function keep([call, away]: [Call, Call | null]) {
 		write.mutate(call, {
 			onSuccess: (next) => {
 				setUndo(away && { says: ask.says, call: away });
@@ -151,6 +171,18 @@ export function useAsk(
 				if (then?.kind === "go" && then.to) onward(then.to, then.pane);
 			},
 		});
+	}
+	function answerAll() {
+		if (write.isPending || view.job.signed || together(ask) < 2) return;
+		keep(allOf(ask));
+	}
+	function answer(value?: string) {
+		if (write.isPending || view.job.signed) return;
+		if (ask.kind === "cause") {
+			diagnosis.settle(ask.key ?? "");
+			return;
+		}
+		keep(callsOf(ask, view, value));
 	}
 	function look(id: string) {
 		diagnosis.answered("evidence", ask.key ?? "", id);
@@ -161,6 +193,7 @@ export function useAsk(
 	}
 	return {
 		answer,
+		answerAll,
 		look,
 		undo,
 		takeBack,

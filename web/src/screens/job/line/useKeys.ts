@@ -4,6 +4,7 @@ export type Keys = {
 	next: () => void;
 	before: () => void;
 	done: () => void;
+	all: () => void;
 	pick: (n: number) => void;
 	undo: () => void;
 	pane: () => void;
@@ -15,6 +16,7 @@ export type Keys = {
 export const named: { key: string; says: string; does: keyof Keys }[] = [
 	{ key: "Enter", says: "answer the line", does: "done" },
 	{ key: "1–9", says: "the answer of that number", does: "pick" },
+	{ key: "a", says: "all that the line offers at once", does: "all" },
 	{ key: "u", says: "undo the last answer", does: "undo" },
 	{ key: "n", says: "next station", does: "next" },
 	{ key: "b", says: "station before", does: "before" },

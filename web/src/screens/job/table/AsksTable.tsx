@@ -105,7 +105,7 @@ function Tab({
 		>
 			{says}
 			{short > 0 && (
-				<span className="ml-1 text-[15px] font-normal text-stop">
+				<span className="ml-1 text-[0.9375rem] font-normal text-stop">
 					{short} short
 				</span>
 			)}

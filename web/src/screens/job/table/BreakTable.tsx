@@ -1,14 +1,25 @@
 import { useCatalogue } from "../../../api/hooks";
+import type { View } from "../../../api/types";
 import { BrokenPane } from "../../../bench/BrokenPane";
 import { useDiagnosis } from "../useDiagnosis";
+import { FacesTable } from "./FacesTable";
 import { Ground } from "./Ground";
 import type { TableProps } from "./StationTable";
 
 /** How many suspects stand beside the broken pane. */
 const suspects = 3;
 
-/** The pane as it broke, in its frame, to tap; suspects grow beside it. */
+/** What is looked at: a pane that broke, or the faces of a bond that let go. */
 export default function BreakTable({ view }: TableProps) {
+	return view.reckoning.road.how === "stick" ? (
+		<FacesTable key={view.pane.id} view={view} />
+	) : (
+		<Broken view={view} />
+	);
+}
+
+/** The pane as it broke, in its frame, to tap; suspects grow beside it. */
+function Broken({ view }: { view: View }) {
 	const catalogue = useCatalogue();
 	const diagnosis = useDiagnosis(view);
 	const { why, chain } = view.reckoning;

@@ -12,7 +12,7 @@ export function Ground({
 }) {
 	return (
 		<div className="lit relative flex min-h-[320px] flex-1 flex-col overflow-hidden lg:min-h-0">
-			<p className="px-4 pt-2.5 pr-32 text-[15px] text-ink-2 sm:px-7 sm:pr-36">
+			<p className="px-4 pt-2.5 pr-32 text-[0.9375rem] text-ink-2 sm:px-7 sm:pr-36">
 				{says}
 			</p>
 			<div className="relative min-h-0 flex-1">{children}</div>

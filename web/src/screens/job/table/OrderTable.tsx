@@ -61,7 +61,7 @@ function Alone({
 		reckoning.pane,
 		view.pane.stock
 			? "stock size, as it comes"
-			: `±${reckoning.fit.band.half} mm`,
+			: `±${reckoning.band.main} ${view.unit}`,
 		view.job.object.stamp ? `stamp: ${view.job.object.stamp}` : "",
 	].filter((n) => n);
 	return (

@@ -45,12 +45,12 @@ export default function WorkTable({ view, ask, tools }: TableProps) {
 			foot={
 				<>
 					{chain.length > 0 && (
-						<p className="text-[15px] text-stop">
+						<p className="text-[0.9375rem] text-stop">
 							<strong>This broke the last pane:</strong> {cause}
 						</p>
 					)}
 					{screws && (
-						<p className="text-[15px] text-ink-2">
+						<p className="text-[0.9375rem] text-ink-2">
 							every screw started by hand first ·{" "}
 							{view.reckoning.family.tightening === "crosswise"
 								? "crosswise: each next one as far as can be from the last"
