@@ -62,7 +62,7 @@ func everyShape(t *testing.T, p *program) {
 	g.sees("a pointed arch rises by more than half its width")
 	g.held(last, func() { g.press("○ round top") })
 	g.read("shape_overall", "492")
-	g.sees("misfit: overall height reads 492.0, the rest says 470.0")
+	g.sees("misfit: overall height reads 492.0 mm, the rest says 470.0 mm")
 	g.until("the check marked",
 		`document.querySelector('[data-place=shape_overall]').getAttribute("aria-label").includes("does not fit the rest")`)
 	g.accessible("a shape on the table")

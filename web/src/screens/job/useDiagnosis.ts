@@ -32,16 +32,26 @@ export function useDiagnosis(view: View) {
 		group: "evidence" | "old_pane",
 		question: string,
 		answer: string,
+		done?: () => void,
 	) {
 		const next = { ...now[group] };
 		if (answer === "") delete next[question];
 		else next[question] = answer;
-		write.mutate({ ...now, [group]: next });
+		write.mutate({ ...now, [group]: next }, { onSuccess: done });
 	}
 	return {
 		...now,
+		/** What was noted before, at the version that a view has now: the way back. */
+		before: (then: View) =>
+			got(
+				api.PUT("/api/jobs/{id}/diagnosis", {
+					params: on(then),
+					body: { ...now, version: then.pane.diagnosis?.version ?? 0 },
+				}),
+			),
 		answered,
-		settle: (cause: string) => write.mutate({ ...now, cause, behind: [] }),
+		settle: (cause: string, done?: () => void) =>
+			write.mutate({ ...now, cause, behind: [] }, { onSuccess: done }),
 		settleBehind: (behind: string[]) => write.mutate({ ...now, behind }),
 		error: write.error,
 		pending: write.isPending,

@@ -179,13 +179,17 @@ export function useAsk(
 	function answer(value?: string) {
 		if (write.isPending || view.job.signed) return;
 		if (ask.kind === "cause") {
-			diagnosis.settle(ask.key ?? "");
+			diagnosis.settle(ask.key ?? "", seen);
 			return;
 		}
 		keep(callsOf(ask, view, value));
 	}
+	/** What was seen is taken back to what was noted before it. */
+	function seen() {
+		setUndo({ says: ask.says, call: diagnosis.before });
+	}
 	function look(id: string) {
-		diagnosis.answered("evidence", ask.key ?? "", id);
+		diagnosis.answered("evidence", ask.key ?? "", id, seen);
 	}
 	function takeBack() {
 		if (!undo || write.isPending) return;
