@@ -1,0 +1,122 @@
+package cutting
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/fault"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// Tries is what is known of how often a cut comes out good: the usual chance, and how
+// it went here before.
+type Tries struct {
+	Usual float64 `json:"usual" minimum:"0" maximum:"1" doc:"Chance that a blank becomes a good pane, when nothing is known here"`
+	Good  int     `json:"good,omitempty" minimum:"0" maximum:"100000" doc:"How many came out good here"`
+	Bad   int     `json:"bad,omitempty" minimum:"0" maximum:"100000" doc:"How many broke"`
+}
+
+// weighs is how many tries of one's own the usual chance counts as. Common practice,
+// no source.
+const weighs = 8.0
+
+// Chance is the chance that the next one comes out good: the usual one, bettered by
+// what happened (Beta-binomial; the mean of the posterior).
+func (t Tries) Chance() float64 {
+	a, b := t.Usual*weighs+float64(t.Good), (1-t.Usual)*weighs+float64(t.Bad)
+	return a / (a + b)
+}
+
+// Rung is how surely so many blanks give enough good panes.
+type Rung struct {
+	Blanks int     `json:"blanks"`
+	Chance float64 `json:"chance" doc:"Of at least as many good ones as are wanted"`
+}
+
+// Spares are how many blanks to cut.
+type Spares struct {
+	Want   int            `json:"want"`
+	Each   float64        `json:"each" doc:"Chance that one comes out good"`
+	Sure   float64        `json:"sure" doc:"How surely there are enough"`
+	Blanks int            `json:"blanks" doc:"To cut, or to have glass for"`
+	Ladder []Rung         `json:"ladder"`
+	Figure working.Figure `json:"figure"`
+}
+
+// mostBlanks ends a ladder that would never be sure.
+const mostBlanks = 60
+
+// Ladder is how many blanks it takes to have at least want good ones with a chance of
+// sure. What happened here is drawn over the whole of what the chance may be: n blanks
+// give k good ones by the Beta-binomial distribution. It returns a *fault.Error for
+// numbers that cannot be.
+func Ladder(want int, sure float64, t Tries) (Spares, error) {
+	switch {
+	case want < 1 || want > 20:
+		return Spares{}, fault.New("want", "from 1 to 20 panes are expected", "take more in parts")
+	case !(sure > 0 && sure < 1):
+		return Spares{}, fault.New("sure", "a chance between 0 and 1 is expected", "0.95 is usual")
+	case !(t.Usual > 0 && t.Usual < 1):
+		return Spares{}, fault.New("tries.usual", "a chance between 0 and 1 is expected", "0.9 for a straight cut")
+	case t.Good < 0 || t.Bad < 0:
+		return Spares{}, fault.New("tries.good", "counts from 0 up are expected", "leave them out when nothing is known")
+	}
+	out := Spares{Want: want, Each: t.Chance(), Sure: sure}
+	known := t.Good+t.Bad > 0
+	for n := want; n <= mostBlanks; n++ {
+		c := binomial(n, want, t.Usual)
+		if known {
+			c = betaBinomial(n, want, t.Usual*weighs+float64(t.Good), (1-t.Usual)*weighs+float64(t.Bad))
+		}
+		out.Ladder = append(out.Ladder, Rung{n, c})
+		if c >= sure {
+			out.Blanks = n
+			break
+		}
+	}
+	if out.Blanks == 0 {
+		return out, fault.New("tries.usual", fmt.Sprintf("not even %d blanks are enough for that", mostBlanks),
+			"have it cut, or be content with less sure")
+	}
+	last := out.Ladder[len(out.Ladder)-1].Chance
+	formula, from := "Σ over k from {k} to {n} of the binomial with {s}", origin.Custom()
+	if known {
+		formula, from = "Σ over k from {k} to {n} of the Beta-binomial with mean {s}", origin.Sum()
+	}
+	out.Figure = working.Figure{Key: "spares", Value: last * 100, Unit: "in 100", Verdict: working.Note,
+		Sentence: fmt.Sprintf("sure of %d good with %d cut", want, out.Blanks),
+		Working: working.Of(formula, last*100, "in 100", working.In("k", "wanted", float64(want), "", origin.Sum()),
+			working.In("n", "blanks", float64(out.Blanks), "", origin.Sum()),
+			working.In("s", "chance that one comes out good", out.Each, "", from))}
+	return out, nil
+}
+
+// binomial is the chance of at least k good ones of n.
+func binomial(n, k int, s float64) float64 {
+	sum := 0.0
+	for i := k; i <= n; i++ {
+		sum += math.Exp(choose(n, i) + float64(i)*math.Log(s) + float64(n-i)*math.Log(1-s))
+	}
+	return sum
+}
+
+// betaBinomial is the same where the chance itself is spread as Beta(a, b).
+func betaBinomial(n, k int, a, b float64) float64 {
+	sum := 0.0
+	for i := k; i <= n; i++ {
+		sum += math.Exp(choose(n, i) + beta(float64(i)+a, float64(n-i)+b) - beta(a, b))
+	}
+	return sum
+}
+
+func choose(n, k int) float64 {
+	return lgamma(float64(n+1)) - lgamma(float64(k+1)) - lgamma(float64(n-k+1))
+}
+
+func beta(a, b float64) float64 { return lgamma(a) + lgamma(b) - lgamma(a+b) }
+
+func lgamma(v float64) float64 {
+	g, _ := math.Lgamma(v)
+	return g
+}
