@@ -55,10 +55,7 @@ type builder struct {
 func newBuilder(t Task) *builder {
 	r := t.Rules
 	b := &builder{task: t, units: unitsOf(t), kerf: tenths(r.Kerf), least: tenths(r.Least), keep: tenths(r.Keep),
-		saw: r.Saw, worth: r.Worth}
-	if b.worth == 0 {
-		b.worth = usualWorth
-	}
+		saw: r.Saw, worth: WorthOf(r)}
 	b.roots = make([]int32, len(b.units))
 	return b
 }

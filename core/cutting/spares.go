@@ -120,3 +120,20 @@ func lgamma(v float64) float64 {
 	g, _ := math.Lgamma(v)
 	return g
 }
+
+// UsualChance is how often a blank becomes a good pane when nothing is known: straight
+// cuts nearly always, a shape that is broken out less often. Common practice, no source.
+func UsualChance(shaped bool) float64 {
+	if shaped {
+		return 0.7
+	}
+	return 0.95
+}
+
+// WorthOf is what a kept offcut is worth of its price.
+func WorthOf(r Rules) float64 {
+	if r.Worth > 0 {
+		return r.Worth
+	}
+	return usualWorth
+}

@@ -118,7 +118,7 @@ func Topics() []Topic {
 			return sash.Solve(d, "light", "bar", "first edge", "last edge", "the whole")
 		})})
 	t = append(t, shapeTopics()...)
-	t = append(t, loadTopics()...)
+	t = append(t, append(loadTopics(), cutTopics()...)...)
 	sort.Slice(t, func(i, j int) bool { return t[i].Name < t[j].Name })
 	return t
 }

@@ -114,6 +114,9 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time) error {
 	if err := s.SetOwn(ctx, mira, sheet); err != nil {
 		return err
 	}
+	if err := fillStores(ctx, s, mira); err != nil {
+		return err
+	}
 	// They are taken in one after another, so that each has its number; what is
 	// then done to each waits for no other.
 	all := append(jobs(), objects()...)

@@ -66,7 +66,7 @@ func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 		final.Outer = inset
 	}
 	out.Whole, out.Doubt = o, doubt
-	out.Outline, out.Drawing, out.Cutting = final, drawing.OfOutline(o, inset), cutting(final, in.Thickness)
+	out.Outline, out.Drawing, out.Cutting = final, drawing.OfOutline(o, inset), canCut(final, in.Thickness)
 	if k, err := outline.KindOf(in.Kind, in.Count); err == nil {
 		in.measured(&out.Drawing, k, o.Outer, shop.Unit)
 	}
@@ -77,7 +77,7 @@ func (s *Shop) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 	return out, nil
 }
 
-func cutting(o outline.Outline, thickness float64) outline.Cutting {
+func canCut(o outline.Outline, thickness float64) outline.Cutting {
 	if len(o.Holes) > 0 {
 		return outline.Cutting{Sentence: "a hole is drilled with a diamond bit, wet, before the outline is cut; never in " +
 			"toughened glass"}

@@ -90,6 +90,13 @@ func (s *Shop) change(ctx context.Context, by record.Account, job int64,
 // request gives the first one's id. Without a key it just makes it.
 func (s *Shop) create(ctx context.Context, by record.Account, key, call string, request any,
 	f func(*store.Tx) (int64, error)) (int64, error) {
+	return s.createBehind(ctx, by, key, call, request, func(*store.Tx) error { return nil }, f)
+}
+
+// createBehind takes a lock before it looks for the key: writers of one thing wait for
+// each other in one line, not across their keys.
+func (s *Shop) createBehind(ctx context.Context, by record.Account, key, call string, request any,
+	lock func(*store.Tx) error, f func(*store.Tx) (int64, error)) (int64, error) {
 	b, err := json.Marshal(request)
 	if err != nil {
 		return 0, err
@@ -98,6 +105,9 @@ func (s *Shop) create(ctx context.Context, by record.Account, key, call string, 
 	hash := hex.EncodeToString(sum[:])
 	var id int64
 	err = s.store.Write(ctx, func(t *store.Tx) error {
+		if err := lock(t); err != nil {
+			return err
+		}
 		if key != "" {
 			made, done, err := t.Once(ctx, by.ID, key, call, hash)
 			if err != nil || done {

@@ -32,6 +32,7 @@ type paneStand struct {
 	station, wants string
 	step           *plan.Step // the first that is open
 	problem        string
+	cut            *ToCut // what there is to cut here
 }
 
 func (p paneStand) waits(now time.Time) bool {
@@ -68,7 +69,7 @@ func standOf(v View) stand {
 		left: v.MinutesTo}
 	for _, b := range v.benches {
 		p := paneStand{id: b.pane.ID, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil,
-			route: b.route, finished: b.finished()}
+			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit)}
 		for _, l := range b.route {
 			if l.State == route.Now {
 				p.station, p.wants = string(l.Station), v.unfinished(b, l)

@@ -171,6 +171,7 @@ func (v *Server) api(g *gin.Engine) huma.API {
 	v.sumRoutes(api)
 	v.catalogueRoutes(api)
 	v.ownRoutes(api)
+	v.storeRoutes(api)
 	v.backupRoutes(api)
 	return api
 }

@@ -91,6 +91,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut-room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What waits to be cut, and the open plans */
+        get: operations["cutRoom"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-room/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Plan what waits of one glass */
+        post: operations["planCuts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-room/plans/{id}/broke": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What was in hand broke */
+        put: operations["broke"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-room/plans/{id}/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The next cut is made */
+        put: operations["cut"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-room/plans/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take the last cut back */
+        put: operations["undoCut"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cut-room/spares": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many blanks to cut for one good pane */
+        get: operations["spares"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/{name}/press": {
         parameters: {
             query?: never;
@@ -259,6 +361,23 @@ export interface paths {
         put: operations["setCustomer"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Let a pane wait to be cut once more */
+        delete: operations["cutAgain"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1020,6 +1139,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is in the stores, what is low first */
+        get: operations["stores"];
+        put?: never;
+        /** Take something into the stores */
+        post: operations["addStock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stores/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change what is said of it */
+        put: operations["setStock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stores/{id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What came and went, newest first */
+        get: operations["stockMoves"];
+        put?: never;
+        /** Book what came or went */
+        post: operations["moveStock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/bend": {
         parameters: {
             query?: never;
@@ -1518,6 +1690,223 @@ export interface components {
             counted: number;
             /** Format: int64 */
             version: number;
+        };
+        CuttingBroken: {
+            /** Format: int64 */
+            sheet: number;
+            why: string;
+        };
+        CuttingLeft: {
+            /** Format: int64 */
+            count: number;
+            piece: string;
+            why: string;
+        };
+        CuttingMark: {
+            broke?: boolean;
+            /** @description Way to what was cut */
+            path: string;
+            /**
+             * Format: int64
+             * @description Its place in the plan
+             */
+            sheet: number;
+        };
+        CuttingNode: {
+            a?: components["schemas"]["CuttingNode"];
+            /**
+             * Format: double
+             * @description From the node's left or lower edge, mm
+             */
+            at?: number;
+            b?: components["schemas"]["CuttingNode"];
+            /** Format: double */
+            h: number;
+            /** @enum {string} */
+            kind: "cut" | "piece" | "offcut" | "waste";
+            piece?: string;
+            /** @description A damaged edge comes off, with the running pliers */
+            trim?: boolean;
+            /** @description The piece lies on its side */
+            turned?: boolean;
+            /** @description The cut runs upwards, at At from the left edge of the node; else along, at At from its lower edge */
+            up?: boolean;
+            /** Format: double */
+            w: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        CuttingPiece: {
+            /**
+             * Format: int64
+             * @description How many are wanted; 0 for one
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description mm
+             */
+            h: number;
+            id: string;
+            /**
+             * @description Pinned to lie this way
+             * @enum {string}
+             */
+            lie?: "" | "as-is" | "turned";
+            /** @description Pinned to this stock; empty for any */
+            on?: string;
+            /**
+             * Format: int64
+             * @description The lower, the sooner it is due
+             */
+            rank?: number;
+            /** @description It may lie either way; false where pattern, wire or streak fix it */
+            turn: boolean;
+            /**
+             * Format: double
+             * @description mm
+             */
+            w: number;
+        };
+        CuttingPlan: {
+            /**
+             * Format: double
+             * @description No plan of all pieces can cost less; 0 where nothing is known
+             */
+            bound: number;
+            /**
+             * Format: double
+             * @description Of the stock that is cut into, less what kept offcuts are worth
+             */
+            cost: number;
+            /** Format: int64 */
+            cuts: number;
+            /** @description Pieces that no stock is left for */
+            left: components["schemas"]["CuttingLeft"][];
+            /** @description No plan needs less stock */
+            proved: boolean;
+            sheets: components["schemas"]["CuttingSheet"][];
+            /**
+             * Format: double
+             * @description The same with offcuts that are kept
+             */
+            useful: number;
+            /**
+             * Format: double
+             * @description Area of the pieces of that of the stock that is cut into
+             */
+            yield: number;
+        };
+        CuttingRules: {
+            /**
+             * Format: double
+             * @description Both sides of an offcut that is worth its place, mm
+             */
+            keep?: number;
+            /**
+             * Format: double
+             * @description What the saw takes, mm
+             */
+            kerf?: number;
+            /**
+             * Format: double
+             * @description Narrowest strip that snaps off, mm; 0 for none
+             */
+            least?: number;
+            /** @description Sawn, with a kerf; else scored and snapped */
+            saw?: boolean;
+            /**
+             * Format: double
+             * @description What a kept offcut is worth of its price; 0 for the usual half
+             */
+            worth?: number;
+        };
+        CuttingRung: {
+            /** Format: int64 */
+            blanks: number;
+            /**
+             * Format: double
+             * @description Of at least as many good ones as are wanted
+             */
+            chance: number;
+        };
+        CuttingSheet: {
+            /**
+             * Format: int64
+             * @description Which of several alike, from 1
+             */
+            copy: number;
+            /** Format: double */
+            h: number;
+            root: components["schemas"]["CuttingNode"];
+            stock: string;
+            /** Format: double */
+            w: number;
+        };
+        CuttingSpares: {
+            /**
+             * Format: int64
+             * @description To cut, or to have glass for
+             */
+            blanks: number;
+            /**
+             * Format: double
+             * @description Chance that one comes out good
+             */
+            each: number;
+            figure: components["schemas"]["WorkingFigure"];
+            ladder: components["schemas"]["CuttingRung"][];
+            /**
+             * Format: double
+             * @description How surely there are enough
+             */
+            sure: number;
+            /** Format: int64 */
+            want: number;
+        };
+        CuttingStock: {
+            /**
+             * Format: double
+             * @description Of one; 0 for its area
+             */
+            cost?: number;
+            /**
+             * Format: int64
+             * @description How many there are; 0 for one
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description mm
+             */
+            h: number;
+            id: string;
+            /** @description It lies in the rack already */
+            offcut?: boolean;
+            /** @description Damaged edges that come off first */
+            trim?: components["schemas"]["CuttingTrim"];
+            /**
+             * Format: double
+             * @description Along the streak, where it has one, mm
+             */
+            w: number;
+        };
+        CuttingTask: {
+            pieces: components["schemas"]["CuttingPiece"][];
+            rules?: components["schemas"]["CuttingRules"];
+            stock: components["schemas"]["CuttingStock"][];
+        };
+        CuttingTrim: {
+            /** Format: double */
+            bottom?: number;
+            /** Format: double */
+            left?: number;
+            /** Format: double */
+            right?: number;
+            /** Format: double */
+            top?: number;
         };
         DiagnoseChange: {
             key: string;
@@ -3223,6 +3612,65 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        RecordStockItem: {
+            /**
+             * Format: int64
+             * @description Price of one piece or metre, in cents
+             */
+            cents?: number;
+            /** @description 2027-03-31; empty for never */
+            expires?: string;
+            /**
+             * Format: double
+             * @description Height of a sheet, length of a tube, mm
+             */
+            h?: number;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "sheet" | "offcut" | "tube" | "seal" | "adhesive" | "fastener" | "consumable";
+            /**
+             * Format: double
+             * @description Below this it is on the list to buy
+             */
+            least?: number;
+            lot?: string;
+            /** @description Of a sheet, an offcut or a tube, as the Book names it */
+            material?: string;
+            name: string;
+            place?: string;
+            /**
+             * Format: double
+             * @description Pieces or metres, to a thousandth
+             */
+            quantity: number;
+            /**
+             * Format: double
+             * @description Of a tube its wall, mm
+             */
+            thickness?: number;
+            /** @enum {string} */
+            unit: "pc" | "m";
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: double
+             * @description Width of a sheet, outside of a tube, mm
+             */
+            w?: number;
+        };
+        RecordStockMove: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: double */
+            delta: number;
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            job?: number;
+            why: string;
+        };
         RecordStripEntry: {
             /** Format: date-time */
             at: string;
@@ -3547,6 +3995,56 @@ export interface components {
              */
             value?: number;
         };
+        ShopCutAt: {
+            path: string;
+            /** Format: int64 */
+            sheet: number;
+            /** Format: int64 */
+            version: number;
+        };
+        ShopCutGroup: {
+            called: string;
+            /**
+             * Format: date-time
+             * @description The soonest promise among them
+             */
+            due?: string;
+            material: string;
+            /** @description What waits and is in no open plan */
+            panes: components["schemas"]["ShopToCut"][];
+            plan?: components["schemas"]["ShopCutView"];
+            saw: boolean;
+            /** @description Sheets and offcuts of it */
+            stock: components["schemas"]["ShopStored"][];
+            /** Format: double */
+            thickness: number;
+        };
+        ShopCutRoom: {
+            groups: components["schemas"]["ShopCutGroup"][];
+        };
+        ShopCutView: {
+            /** @description What the verifier says against it */
+            broken: components["schemas"]["CuttingBroken"][];
+            /** Format: int64 */
+            id: number;
+            made: components["schemas"]["CuttingMark"][];
+            /** @description The cut that comes next; nothing when all is cut */
+            next?: components["schemas"]["ShopNextCut"];
+            /** @description By their names in the plan */
+            panes: {
+                [key: string]: components["schemas"]["ShopToCut"];
+            };
+            plan: components["schemas"]["CuttingPlan"];
+            /** @enum {string} */
+            state: "open" | "done" | "broken" | "dropped";
+            /** @description What each sheet is called */
+            stocks: {
+                [key: string]: string;
+            };
+            task: components["schemas"]["CuttingTask"];
+            /** Format: int64 */
+            version: number;
+        };
         ShopDone: {
             /** @enum {string} */
             outcome: "done" | "left-out" | "open";
@@ -3749,6 +4247,38 @@ export interface components {
             carriers: components["schemas"]["PaneCarrier"][];
             figures: components["schemas"]["WorkingFigure"][];
         };
+        ShopMoved: {
+            /**
+             * Format: double
+             * @description What came; less than nothing for what went
+             */
+            delta: number;
+            /** Format: int64 */
+            job?: number;
+            why?: string;
+        };
+        ShopNextCut: {
+            /** @description The measure to set */
+            at: components["schemas"]["LengthShown"];
+            do: string;
+            /** @description Which edge it is measured from */
+            from: string;
+            /** @description What comes off, in words */
+            gives: string[];
+            /** Format: int64 */
+            number: number;
+            /** Format: int64 */
+            of: number;
+            path: string;
+            /**
+             * Format: int64
+             * @description Panes in what is left behind it
+             */
+            rest: number;
+            /** Format: int64 */
+            sheet: number;
+            trim: boolean;
+        };
         ShopOutlineIn: {
             /**
              * Format: int64
@@ -3914,6 +4444,13 @@ export interface components {
              */
             worst: number;
         };
+        ShopPin: {
+            /** @enum {string} */
+            lie?: "" | "as-is" | "turned";
+            /** @description The sheet's name in the plan; empty for any */
+            on?: string;
+            piece: string;
+        };
         ShopPlaced: {
             /** Format: int64 */
             depth: number;
@@ -4015,6 +4552,67 @@ export interface components {
         ShopSignature: {
             override?: string;
         };
+        ShopStored: {
+            /** @description What it is and its size, in words */
+            called: string;
+            /**
+             * Format: int64
+             * @description Price of one piece or metre, in cents
+             */
+            cents?: number;
+            /** @description 2027-03-31; empty for never */
+            expires?: string;
+            /**
+             * Format: double
+             * @description Height of a sheet, length of a tube, mm
+             */
+            h?: number;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "sheet" | "offcut" | "tube" | "seal" | "adhesive" | "fastener" | "consumable";
+            /**
+             * Format: double
+             * @description Below this it is on the list to buy
+             */
+            least?: number;
+            lot?: string;
+            /** @description Less is there than should be */
+            low: boolean;
+            /** @description Of a sheet, an offcut or a tube, as the Book names it */
+            material?: string;
+            name: string;
+            /** @description Its day is over */
+            past: boolean;
+            place?: string;
+            /**
+             * Format: double
+             * @description Pieces or metres, to a thousandth
+             */
+            quantity: number;
+            /**
+             * Format: double
+             * @description Of a tube its wall, mm
+             */
+            thickness?: number;
+            /** @enum {string} */
+            unit: "pc" | "m";
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: double
+             * @description Width of a sheet, outside of a tube, mm
+             */
+            w?: number;
+        };
+        ShopStores: {
+            items: components["schemas"]["ShopStored"][];
+            /**
+             * Format: int64
+             * @description How many are below what is to be there
+             */
+            low: number;
+        };
         ShopStrip: {
             /** @description The order in which things go back */
             back: components["schemas"]["StriplogLine"][];
@@ -4077,6 +4675,35 @@ export interface components {
              */
             beyond: number;
             reason: string;
+        };
+        ShopToCut: {
+            /** Format: double */
+            h: number;
+            /** Format: int64 */
+            job: number;
+            material: string;
+            /** @description What the pane is called, when there are several */
+            name?: string;
+            object: string;
+            /** Format: int64 */
+            pane: number;
+            /** @description Its name in a plan */
+            piece: string;
+            /** Format: date-time */
+            promised_at?: string;
+            /** @description Cut out of its blank with relief scores */
+            shaped?: boolean;
+            /** @description Of the pane as ordered */
+            size: string;
+            /** Format: double */
+            thickness: number;
+            /** @description It may lie either way on the sheet */
+            turn: boolean;
+            /**
+             * Format: double
+             * @description Of the blank, mm
+             */
+            w: number;
         };
         ShopToday: {
             backup?: components["schemas"]["ShopBackup"];
@@ -4375,6 +5002,10 @@ export interface components {
             nominal: number;
             sentence: string;
         };
+        UndoCutRequest: {
+            /** Format: int64 */
+            version: number;
+        };
         WebCatalogue: {
             cautions: components["schemas"]["CautionCaution"][];
             /** @description What to look at on the old pane */
@@ -4412,6 +5043,12 @@ export interface components {
             stock: components["schemas"]["StocksizeSize"][];
             /** @description What speaks for a size, and how it usually lies */
             witnesses: components["schemas"]["WitnessKind"][];
+        };
+        WebCutGlass: {
+            material: string;
+            pins?: components["schemas"]["ShopPin"][];
+            /** Format: double */
+            thickness: number;
         };
         WebFieldError: {
             /**
@@ -4942,6 +5579,206 @@ export interface operations {
             };
         };
     };
+    cutRoom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopCutRoom"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    planCuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebCutGlass"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopCutRoom"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    broke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopCutAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopCutRoom"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    cut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopCutAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopCutRoom"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    undoCut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoCutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopCutRoom"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    spares: {
+        parameters: {
+            query?: {
+                material?: string;
+                shaped?: boolean;
+                sure?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CuttingSpares"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     press: {
         parameters: {
             query?: never;
@@ -5398,6 +6235,40 @@ export interface operations {
                 "application/json": components["schemas"]["RecordCustomer"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    cutAgain: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -7262,6 +8133,175 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordShop"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    stores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopStores"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    addStock: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordStockItem"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopStores"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setStock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordStockItem"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopStores"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    stockMoves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordStockMove"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    moveStock: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopMoved"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopStores"];
                 };
             };
             /** @description Error */

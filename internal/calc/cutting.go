@@ -1,0 +1,41 @@
+package calc
+
+import (
+	"context"
+	"time"
+
+	"freshshard/core/cutting"
+)
+
+// SparesIn is how many good panes are wanted, how surely, and what is known of the
+// tries.
+type SparesIn struct {
+	Want  int           `json:"want"`
+	Sure  float64       `json:"sure"`
+	Tries cutting.Tries `json:"tries"`
+}
+
+// cutSteps are the plans that are tried at most: the same task has the same answer.
+const cutSteps = 4000
+
+func cutTopics() []Topic {
+	return []Topic{
+		{"cut", "how panes come out of sheets and offcuts, edge to edge", cutting.Task{
+			Stock: []cutting.Stock{{ID: "sheet", W: 2250, H: 1605, Count: 2, Trim: cutting.Trim{Left: 15, Bottom: 15}},
+				{ID: "offcut", W: 640, H: 480, Offcut: true}},
+			Pieces: []cutting.Piece{{ID: "greenhouse", W: 499, H: 394, Count: 3, Turn: true},
+				{ID: "cabinet", W: 612, H: 840, Count: 2, Turn: true}},
+			Rules: cutting.Rules{Least: cutting.LeastStrip(4), Keep: 200}},
+			with(func(t cutting.Task) (cutting.Plan, error) {
+				return cutting.Solve(context.Background(), t, cutting.Options{Steps: cutSteps, Budget: 20 * time.Second})
+			})},
+		{"bars", "how lengths come out of tubes, strips and profiles", cutting.BarTask{
+			Bars: []cutting.Bar{{ID: "tube", Length: 1200, Count: 2}}, Wants: []cutting.Stretch{{ID: "gauge", Length: 266.5, Count: 5}},
+			Dress: 4, Keep: 100},
+			with(func(t cutting.BarTask) (cutting.BarPlan, error) {
+				return cutting.SolveBars(context.Background(), t, cutting.Options{Budget: 20 * time.Second})
+			})},
+		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},
+			with(func(in SparesIn) (cutting.Spares, error) { return cutting.Ladder(in.Want, in.Sure, in.Tries) })},
+	}
+}

@@ -1,0 +1,109 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"math"
+	"slices"
+	"time"
+
+	"freshshard/core/cutting"
+	"freshshard/core/length"
+	"freshshard/core/pane"
+	"freshshard/core/plan"
+)
+
+// ToCut is a pane that waits to be cut here. Its blank is its box, with what a shape
+// needs beside it to break out.
+type ToCut struct {
+	Piece     string     `json:"piece" doc:"Its name in a plan"`
+	Job       int64      `json:"job"`
+	Pane      int64      `json:"pane"`
+	Object    string     `json:"object"`
+	Name      string     `json:"name,omitempty" doc:"What the pane is called, when there are several"`
+	Material  string     `json:"material"`
+	Thickness float64    `json:"thickness"`
+	W         float64    `json:"w" doc:"Of the blank, mm"`
+	H         float64    `json:"h"`
+	Size      string     `json:"size" doc:"Of the pane as ordered"`
+	Shaped    bool       `json:"shaped,omitempty" doc:"Cut out of its blank with relief scores"`
+	Turn      bool       `json:"turn" doc:"It may lie either way on the sheet"`
+	Promised  *time.Time `json:"promised_at,omitempty"`
+}
+
+// streaked are glasses whose pattern or wire fixes which way a pane lies. Common
+// practice, no source.
+var streaked = []string{"cast", "wired"}
+
+// toCut says what of a pane there is to cut here; nil where it is ordered, not settled
+// or not sized yet, or nothing of the source is open any more.
+func (b benchView) toCut(unit length.Unit) *ToCut {
+	r := &b.reck
+	if !r.Fit.Ready || r.Assumed || r.Withheld != "" || !r.Road.Sized || r.Material.Cut == "order" || b.pane.Stock != "" {
+		return nil
+	}
+	open := slices.ContainsFunc(r.Plan.Steps, func(st plan.Step) bool { return st.Station == "source" && !b.done[st.Key] })
+	p, ok := r.Outline()
+	if !open || !ok {
+		return nil
+	}
+	box := p.Box()
+	c := &ToCut{Pane: b.pane.ID, Material: r.Material.ID, Thickness: r.Thickness, W: up(box.Width()), H: up(box.Height()),
+		Shaped: r.Fit.Form != "rectangle", Turn: !slices.Contains(streaked, r.Material.ID)}
+	show := func(v float64) string { return length.Show(v, unit).Main }
+	c.Size = fmt.Sprintf("%s × %s %s", show(box.Width()), show(box.Height()), unit)
+	if c.Shaped && r.Material.Cut == "hand" {
+		margin := cutting.LeastStrip(r.Thickness)
+		c.W, c.H = c.W+2*margin, c.H+2*margin
+	}
+	return c
+}
+
+// up goes to the tenth of a millimetre above.
+func up(v float64) float64 { return math.Ceil(v*10-1e-6) / 10 }
+
+// waitingToCut lists the panes that wait to be cut, the sooner promised first.
+func (s *Shop) waitingToCut(ctx context.Context) ([]ToCut, error) {
+	shop, err := s.store.Shop(ctx)
+	if err != nil {
+		return nil, err
+	}
+	open, err := s.store.OpenJobs(ctx, mostCut)
+	if err != nil {
+		return nil, err
+	}
+	all, err := s.standing(ctx, open, shop.Unit)
+	if err != nil {
+		return nil, err
+	}
+	cut, err := s.store.CutPanes(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := []ToCut{}
+	for _, j := range all {
+		for _, p := range j.panes {
+			if p.cut == nil || cut[p.id] {
+				continue
+			}
+			c := *p.cut
+			c.Piece, c.Job, c.Object, c.Promised = fmt.Sprintf("pane %d", p.id), j.id, j.object, j.promised
+			if len(j.panes) > 1 {
+				c.Name = p.name
+			}
+			out = append(out, c)
+		}
+	}
+	return out, nil
+}
+
+// mostCut is how many open jobs the cut room looks at, the soonest promised first.
+const mostCut = 500
+
+// glassCalled is a material in a thickness, in words.
+func glassCalled(material string, thickness float64) string {
+	if m, err := pane.ByID(material); err == nil {
+		return fmt.Sprintf("%g mm %s", thickness, m.Short)
+	}
+	return material
+}
