@@ -62,6 +62,8 @@ func TestDemo(t *testing.T) {
 	t.Run("evenness", func(t *testing.T) { evenness(t, p) })
 	t.Run("dirty hands", func(t *testing.T) { dirtyHands(t, p) })
 	t.Run("large text", func(t *testing.T) { largeText(t, p) })
+	t.Run("cut room", func(t *testing.T) { cutRoom(t, p) })
+	t.Run("stores", func(t *testing.T) { stores(t, p) })
 	t.Run("stuck again", func(t *testing.T) { stuckAgain(t, p) })
 	t.Run("own values", func(t *testing.T) { ownValues(t, p) })
 	t.Run("photo template", func(t *testing.T) { photoTemplate(t, p) })
@@ -464,7 +466,7 @@ func narrowAndWide(t *testing.T, p *program) {
 	for _, w := range []int64{390, 768, 1280} {
 		g.do(chromedp.EmulateViewport(w, 800))
 		for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/photo", "/book",
-			"/book/touch", "/book/held", "/shop", "/jobs/1/measure", "/jobs/14/measure", "/jobs/23/measure", "/jobs/9/choose",
+			"/book/touch", "/book/held", "/shop", "/cut-room", "/stores", "/jobs/1/measure", "/jobs/14/measure", "/jobs/23/measure", "/jobs/9/choose",
 			"/jobs/8/prove"} {
 			g.goTo(path)
 			g.until("its content", `document.querySelector("main").innerText.length > 40`)

@@ -181,5 +181,20 @@ func objects() []job {
 			steps: 4, readings: rect("450", "450.5", "380", "380", said{fit.Ledge, "13", rule}, said{fit.HoleAcross, "13", cal},
 				said{fit.HoleUp, "40", rule}, said{fit.HoleSide, "90", rule}, said{fit.HoleApart, "266", rule},
 				said{fit.BushAcross, "11", cal})},
+		{by: "tor", due: 28, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
+			Object: "Greenhouse, boiler end, four lights", Exposure: "weather", Family: "putty-points", Old: true,
+			Story: "a ladder fell along the row", Like: "annealed", Layout: &drawing.Layout{Across: 4, Down: 1}},
+			steps: 6, settle: "annealed", thick: 3, readings: rect("506", "506", "402", "402", said{fit.Ledge, "13", rule}),
+			others: []job{inRow("506", "402"), inRow("506.5", "402"), inRow("506", "403")}},
+		{by: "ebbe", due: 54, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 233",
+			Object: "Apothecary cabinet, pair of lower doors", Exposure: "room", Family: "bead-brads",
+			Story: "both, when the cabinet was moved", Like: "annealed", Layout: &drawing.Layout{Across: 2, Down: 1}},
+			steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318", "622", "622.5", said{fit.Ledge, "9", rule}),
+			others: []job{{steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318.5", "622", "622", said{fit.Ledge, "9", rule})}}},
 	}
+}
+
+// inRow is one more light of a row that is read and settled.
+func inRow(w, h string) job {
+	return job{steps: 6, settle: "annealed", thick: 3, readings: rect(w, w, h, h, said{fit.Ledge, "13", rule})}
 }

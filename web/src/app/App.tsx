@@ -15,6 +15,16 @@ const BookScreen = lazy(() =>
 const JobsScreen = lazy(() =>
 	import("../screens/jobs/JobsScreen").then((m) => ({ default: m.JobsScreen })),
 );
+const CutRoomScreen = lazy(() =>
+	import("../screens/cut-room/CutRoomScreen").then((m) => ({
+		default: m.CutRoomScreen,
+	})),
+);
+const StoresScreen = lazy(() =>
+	import("../screens/stores/StoresScreen").then((m) => ({
+		default: m.StoresScreen,
+	})),
+);
 const ShopScreen = lazy(() =>
 	import("../screens/shop/ShopScreen").then((m) => ({ default: m.ShopScreen })),
 );
@@ -63,6 +73,9 @@ export function App() {
 						<Route path="/sums/:sum" element={<SumsScreen />} />
 						<Route path="/book" element={<BookScreen />} />
 						<Route path="/book/:page" element={<BookScreen />} />
+						<Route path="/cut-room" element={<CutRoomScreen />} />
+						<Route path="/cut-room/:group" element={<CutRoomScreen />} />
+						<Route path="/stores" element={<StoresScreen />} />
 						<Route path="/shop" element={<ShopScreen />} />
 						<Route path="*" element={<Navigate to="/" replace />} />
 					</Routes>

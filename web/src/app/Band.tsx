@@ -10,6 +10,8 @@ const places = [
 	{ to: "/", name: "Today" },
 	{ to: "/jobs", name: "Jobs" },
 	{ to: "/take-in", name: "Take in" },
+	{ to: "/cut-room", name: "Cut room" },
+	{ to: "/stores", name: "Stores" },
 	{ to: "/sums", name: "Sums" },
 	{ to: "/book", name: "Book" },
 	{ to: "/shop", name: "Shop" },

@@ -1,0 +1,95 @@
+package e2e
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+)
+
+// Six panes are planned, one is turned, the cuts are made one by one, one taken back,
+// one broken and the rest planned anew; what is left goes back to the rack, and the
+// panes are there.
+func cutRoom(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("tor")
+	g.goTo("/cut-room/annealed-3")
+	g.sees("6 of 3 mm annealed glass wait to be cut.")
+	g.accessible("a cut room without a plan")
+	g.press("Plan the cuts")
+	g.until("the sheet", `document.querySelector("[data-sheet] [data-leaf=piece]")`)
+	g.sees("6 of 6 panes from")
+	g.accessible("a cut plan")
+	// A pane that is tapped can be turned and pinned; the plan goes round it.
+	g.pressAt("[data-sheet] [data-leaf=piece]")
+	piece := ask[string](g, `document.querySelector("[data-sheet] [data-leaf=piece]").dataset.piece`)
+	g.press("Turn it")
+	g.until("a plan with it turned",
+		fmt.Sprintf(`fetch("/api/cut-room").then(r => r.json()).then(v => JSON.stringify(v).includes('"piece":%q,"turned":true'))`, piece))
+	g.until("the keys free again", `document.querySelector("[data-cut-done]") && !document.querySelector("[data-cut-done]").disabled && document.querySelector('[data-sheet] [data-leaf=piece]')`)
+	line := `document.querySelector("[data-cut-line]")?.dataset.cutLine`
+	cut := func() {
+		before := ask[string](g, line+` + document.querySelector("[data-measure]").innerText`)
+		g.pressAt("[data-cut-done]:not([disabled])")
+		g.until("the next cut", fmt.Sprintf(`!document.querySelector("[data-cut-line]") || %s + document.querySelector("[data-measure]").innerText !== %q`, line, before))
+	}
+	g.until("the first cut", line)
+	first := ask[string](g, `document.querySelector("[data-measure]").innerText`)
+	cut()
+	g.press("Undo the last cut")
+	g.until("the first again", fmt.Sprintf(`document.querySelector("[data-measure]").innerText === %q`, first))
+	cut()
+	cut()
+	// At 390 px measure, sheet and keys lie on the first screen.
+	g.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateTouch))
+	if bad := ask[string](g, inReach); bad != "" {
+		t.Errorf("the cut room in the hand: %s", bad)
+	}
+	g.do(chromedp.EmulateViewport(1280, 800))
+	g.pressAt("[data-broke]")
+	g.until("the rest planned anew", `document.querySelector("[data-plan-worth]") && !document.body.innerText.includes("Undo the last cut")`)
+	g.accessible("planned anew")
+	for range 60 {
+		if ask[bool](g, `!document.querySelector("[data-cut-line]")`) {
+			break
+		}
+		cut()
+	}
+	g.until("all of it cut", `![...document.querySelectorAll("nav[aria-label='Glass to cut'] a")].some(a => a.innerText.startsWith("3 mm annealed"))`)
+	g.goTo("/stores")
+	g.sees("offcut")
+	g.goTo("/jobs")
+	g.fill("Find", "pair of lower doors")
+	g.until("the job", `document.querySelectorAll("main li").length === 1`)
+}
+
+// Something is taken into the stores, taken from, never below nothing; what is wrong
+// is said at its field and nothing typed is lost.
+func stores(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	g.goTo("/stores")
+	g.sees("To buy")
+	g.accessible("stores")
+	g.press("Take something in")
+	g.fill("Width, mm", "banana")
+	g.sees("a number is expected")
+	g.accessible("taking in, refused")
+	g.press("○ seal")
+	g.fill("What is it?", "rope, a length with a very long name that somebody typed with gloves on")
+	g.press("○ metres")
+	g.refill("How many", "2.5")
+	g.fill("Price of one", "3.1")
+	g.press("Take it in")
+	g.until("it in the list", `[...document.querySelectorAll("[data-stock]")].some(l => l.innerText.includes("somebody typed") && l.innerText.includes("2.5 m") && l.innerText.includes("3.10 each"))`)
+	g.fill("Find", "somebody typed")
+	g.until("it alone", `document.querySelectorAll("[data-stock]").length === 1`)
+	g.pressAt("[data-stock] button")
+	g.refill("How much, m", "3")
+	g.press("Taken")
+	g.sees("only 2.5 m of it are there")
+	g.refill("How much, m", "2.5")
+	g.fill("What for", "the boiler house")
+	g.press("Taken")
+	g.until("nothing left", `document.querySelectorAll("[data-stock]").length === 0 || document.querySelector("[data-stock]").innerText.includes("the boiler house")`)
+}

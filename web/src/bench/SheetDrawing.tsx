@@ -1,0 +1,271 @@
+import type { CutNode, CutView } from "../api/types";
+import { asButton } from "./asButton";
+
+type Box = { w: number; h: number };
+
+/** Room round the sheet for its measure, px. */
+const room = 34;
+
+/**
+ * A sheet to scale with what comes out of it: what is cut free lies in full colour, the
+ * next cut is drawn thick with its measure, what is kept is hatched.
+ */
+export function SheetDrawing({
+	plan,
+	sheet,
+	size,
+	picked,
+	onPick,
+}: {
+	plan: CutView;
+	sheet: number;
+	size: Box;
+	picked?: string;
+	onPick?: (piece: string) => void;
+}) {
+	const s = plan.plan.sheets[sheet];
+	if (!s || size.w < 60) return null;
+	const scale = Math.min((size.w - 2 * room) / s.w, (size.h - 2 * room) / s.h);
+	const left = (size.w - s.w * scale) / 2;
+	const top = (size.h - s.h * scale) / 2;
+	const x = (v: number) => left + v * scale;
+	const y = (v: number) => top + (s.h - v) * scale;
+	const made = plan.made.filter((m) => m.sheet === sheet);
+	const isMade = (path: string) => made.some((m) => m.path === path);
+	const next = plan.next?.sheet === sheet ? plan.next.path : null;
+	const leaves: { node: CutNode; path: string; free: boolean }[] = [];
+	const cuts: { node: CutNode; path: string }[] = [];
+	const walk = (node: CutNode, path: string, free: boolean) => {
+		if (node.kind !== "cut") {
+			leaves.push({ node, path, free });
+			return;
+		}
+		cuts.push({ node, path });
+		const cut = isMade(path);
+		if (node.a) walk(node.a, `${path}a`, cut);
+		if (node.b) walk(node.b, `${path}b`, cut);
+	};
+	walk(s.root, "", s.root.kind === "piece");
+	const at = cuts.find((c) => c.path === next);
+	return (
+		// biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields
+		<svg
+			width={size.w}
+			height={size.h}
+			role="group"
+			aria-label={`${plan.stocks[s.stock] ?? "sheet"}, with ${leaves.filter((l) => l.node.kind === "piece").length} panes`}
+			data-sheet={sheet}
+		>
+			<defs>
+				<pattern
+					id="kept"
+					width="9"
+					height="9"
+					patternUnits="userSpaceOnUse"
+					patternTransform="rotate(45)"
+				>
+					<path d="M0 0V9" stroke="var(--edge-green)" strokeWidth="1.4" />
+				</pattern>
+			</defs>
+			{leaves.map((l) => (
+				<Leaf
+					key={l.path || "root"}
+					node={l.node}
+					free={l.free}
+					plan={plan}
+					box={{
+						x: x(l.node.x),
+						y: y(l.node.y + l.node.h),
+						w: l.node.w * scale,
+						h: l.node.h * scale,
+					}}
+					picked={picked !== undefined && picked === l.node.piece}
+					onPick={onPick}
+				/>
+			))}
+			{cuts.map((c) => {
+				const n = c.node;
+				const d = n.up
+					? `M${x(n.x + (n.at ?? 0))} ${y(n.y)}V${y(n.y + n.h)}`
+					: `M${x(n.x)} ${y(n.y + (n.at ?? 0))}H${x(n.x + n.w)}`;
+				const now = c.path === next;
+				return (
+					<path
+						key={c.path || "first"}
+						d={d}
+						stroke={now ? "var(--wax)" : "var(--ink)"}
+						strokeWidth={now ? 6 : isMade(c.path) ? 2.5 : 1}
+						strokeDasharray={now || isMade(c.path) ? undefined : "5 4"}
+						data-cut={c.path || "first"}
+					/>
+				);
+			})}
+			<rect
+				x={x(0)}
+				y={y(s.h)}
+				width={s.w * scale}
+				height={s.h * scale}
+				fill="none"
+				stroke="var(--edge-green)"
+				strokeWidth={3.5}
+			/>
+			{at && plan.next && (
+				<Measure
+					node={at.node}
+					says={`${plan.next.at.main} ${plan.next.at.unit}`}
+					x={x}
+					y={y}
+				/>
+			)}
+		</svg>
+	);
+}
+
+/** The measure to set, from the edge to the cut. */
+function Measure({
+	node,
+	says,
+	x,
+	y,
+}: {
+	node: CutNode;
+	says: string;
+	x: (v: number) => number;
+	y: (v: number) => number;
+}) {
+	const to = node.at ?? 0;
+	const text = {
+		fontSize: 17,
+		fontWeight: 800,
+		fill: "var(--wax)",
+		stroke: "var(--lit)",
+		strokeWidth: 5,
+		paintOrder: "stroke" as const,
+	};
+	if (node.up) {
+		const line = y(node.y + node.h) - 14;
+		const [a, b] = [x(node.x), x(node.x + to)];
+		return (
+			<g>
+				<path
+					d={`M${a} ${line - 7}v14M${a} ${line}H${b}M${b} ${line - 7}v14`}
+					stroke="var(--wax)"
+					strokeWidth={2.5}
+				/>
+				<text x={(a + b) / 2} y={line - 6} textAnchor="middle" {...text}>
+					{says}
+				</text>
+			</g>
+		);
+	}
+	const line = x(node.x) - 14;
+	const [a, b] = [y(node.y), y(node.y + to)];
+	return (
+		<g>
+			<path
+				d={`M${line - 7} ${a}h14M${line} ${a}V${b}M${line - 7} ${b}h14`}
+				stroke="var(--wax)"
+				strokeWidth={2.5}
+			/>
+			<text x={line + 8} y={(a + b) / 2} dy="0.36em" {...text}>
+				{says}
+			</text>
+		</g>
+	);
+}
+
+function Leaf({
+	node,
+	free,
+	plan,
+	box,
+	picked,
+	onPick,
+}: {
+	node: CutNode;
+	free: boolean;
+	plan: CutView;
+	box: { x: number; y: number; w: number; h: number };
+	picked: boolean;
+	onPick?: (piece: string) => void;
+}) {
+	const pane = node.piece ? plan.panes[node.piece] : undefined;
+	const fill =
+		node.kind === "piece"
+			? free
+				? "var(--now-wash)"
+				: "var(--lit)"
+			: node.kind === "offcut"
+				? "url(#kept)"
+				: "var(--unlit)";
+	const name = pane
+		? pane.name
+			? `${short(pane.object)}, ${pane.name}`
+			: short(pane.object)
+		: node.kind === "offcut"
+			? "offcut to keep"
+			: "";
+	const wide = box.w > 92 && box.h > 40;
+	const pick = node.piece && onPick ? () => onPick(node.piece ?? "") : null;
+	return (
+		<g
+			{...asButton(pick ?? undefined, picked)}
+			data-piece={node.piece}
+			data-leaf={node.kind}
+			// Where the words stand on it, they are its name.
+			aria-label={
+				pane && !wide
+					? `${pane.object}${pane.name ? `, ${pane.name}` : ""}, ${node.w} × ${node.h} mm${free ? ", cut free" : ""}`
+					: undefined
+			}
+		>
+			<rect
+				x={box.x}
+				y={box.y}
+				width={Math.max(0, box.w)}
+				height={Math.max(0, box.h)}
+				fill={fill}
+				stroke={picked ? "var(--now)" : "none"}
+				strokeWidth={picked ? 5 : 0}
+			/>
+			{wide && name && (
+				<text
+					x={box.x + box.w / 2}
+					y={box.y + box.h / 2}
+					textAnchor="middle"
+					fontSize={15}
+					fontWeight={700}
+					fill="var(--ink)"
+					stroke="var(--lit)"
+					strokeWidth={4}
+					paintOrder="stroke"
+				>
+					<tspan x={box.x + box.w / 2} dy="-0.2em">
+						{fit(name, box.w)}{" "}
+					</tspan>
+					<tspan
+						x={box.x + box.w / 2}
+						dy="1.3em"
+						fontWeight={500}
+						fontSize={14}
+					>
+						{pane ? pane.size : `${round(node.w)} × ${round(node.h)}`}
+					</tspan>
+				</text>
+			)}
+		</g>
+	);
+}
+
+function short(s: string): string {
+	return s.split(",")[0] ?? s;
+}
+
+function fit(s: string, w: number): string {
+	const most = Math.max(4, Math.floor(w / 8.4));
+	return s.length > most ? `${s.slice(0, most - 1)}…` : s;
+}
+
+function round(v: number): string {
+	return v.toFixed(0);
+}
