@@ -2,6 +2,7 @@ package e2e
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/chromedp/chromedp"
@@ -20,6 +21,12 @@ func cutRoom(t *testing.T, p *program) {
 	g.until("the sheet", `document.querySelector("[data-sheet] [data-leaf=piece]")`)
 	g.sees("6 of 6 panes from")
 	g.accessible("a cut plan")
+	id := ask[int](g, `fetch("/api/cut-room").then(r => r.json()).then(v => v.groups.find(g => g.plan).plan.id)`)
+	for ending, begins := range map[string]string{"csv": "sheet,stock,cut", "svg": "<svg", "dxf": "SECTION"} {
+		if f := string(g.fetch(fmt.Sprintf("/api/cut-room/plans/%d/plan.%s", id, ending))); !strings.Contains(f[:min(len(f), 200)], begins) {
+			t.Errorf("the plan as %s: %.80q", ending, f)
+		}
+	}
 	// A pane that is tapped can be turned and pinned; the plan goes round it.
 	g.pressAt("[data-sheet] [data-leaf=piece]")
 	piece := ask[string](g, `document.querySelector("[data-sheet] [data-leaf=piece]").dataset.piece`)
@@ -71,6 +78,18 @@ func stores(t *testing.T, p *program) {
 	g.goTo("/stores")
 	g.sees("To buy")
 	g.accessible("stores")
+	if csv := string(g.fetch("/api/stores/file.csv")); !strings.HasPrefix(csv, "kind,name,material") || !strings.Contains(csv, "52.30") {
+		t.Errorf("the stores as a file: %.80s", csv)
+	}
+	file := func(text string) {
+		ask[any](g, fmt.Sprintf(
+			`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "rack.csv")); const i = document.querySelector("input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`, text))
+	}
+	file("kind;quantity;name\nseal;many;rope\nseal;1;tape\n")
+	g.sees("row 2, quantity:")
+	g.accessible("a file with a wrong row")
+	file("kind;quantity;name\nseal;4;tape from a file\n")
+	g.sees("1 rows were taken in.")
 	g.press("Take something in")
 	g.fill("Width, mm", "banana")
 	g.sees("a number is expected")

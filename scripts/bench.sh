@@ -22,6 +22,9 @@ function row(name, v, unit, bound) {
 		if ($(i+1) == "median-ms") median = $i
 		if ($(i+1) == "p95-ms") p95 = $i
 		if ($(i+1) == "both-s") both = $i
+		if ($(i+1) == "worst-%") worst = $i
+		if ($(i+1) == "useful-%") useful = $i
+		if ($(i+1) == "bars-over") over = $i
 	}
 	if (name == "Solve") row("fit: size from readings", ms, "ms", 1)
 	else if (name == "Build") row("plan: steps and cautions", ms, "ms", 1)
@@ -37,6 +40,10 @@ function row(name, v, unit, bound) {
 	else if (name == "FreeEdge") row("a plate with a free edge", ms, "ms", 1)
 	else if (name == "ChooseKey") row("a weight, from key to screen", median, "ms", 100)
 	else if (name ~ /^LineKey/) row("the line, from key to what is next: " substr(name, 9), median, "ms", 100)
+	else if (name ~ /^Perfect/) row("a sheet put together again, worst of 20, " substr(name, 9) " pieces", worst, "%", "")
+	else if (name ~ /^Day/) row("used or kept of the glass, panes " substr(name, 5), useful, "%", "")
+	else if (name ~ /^Lay/) row("one cut plan laid out, panes " substr(name, 5), ms, "ms", "")
+	else if (name == "Bars") row("bars over the bound, 500 stretches", over, "", 1)
 	else if (name == "Orders") row("a pack of four, all orders", ms, "ms", 50)
 	else if (name == "Redraw500") row("table of 500 parts, script", median, "ms", 16)
 	else if (name == "Template") row("template from a photo", ms, "ms", "")

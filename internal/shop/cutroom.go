@@ -158,6 +158,19 @@ func cuttable(v record.StockItem, material string, thickness float64) bool {
 		v.Thickness == thickness && v.Quantity >= 1
 }
 
+// CutPlan reads one plan.
+func (s *Shop) CutPlan(ctx context.Context, id int64) (CutView, error) {
+	p, err := s.store.CutPlan(ctx, id)
+	if err != nil {
+		return CutView{}, err
+	}
+	unit, err := s.store.UnitFor(ctx, 0, 0)
+	if err != nil {
+		return CutView{}, err
+	}
+	return viewPlan(p, unit)
+}
+
 // viewPlan shows a plan as it is kept.
 func viewPlan(p record.CutPlan, unit length.Unit) (CutView, error) {
 	v := CutView{ID: p.ID, State: p.State, Version: p.Version}

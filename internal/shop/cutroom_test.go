@@ -275,3 +275,25 @@ func TestStoresRefuse(t *testing.T) {
 		t.Errorf("an old copy: %v", err)
 	}
 }
+
+// A file of things is taken in whole or not at all, and once.
+func TestAddStocks(t *testing.T) {
+	s, _, tor := open(t)
+	all := []record.StockItem{sheetOf(2), {Kind: record.SealStock, Name: "rope", Unit: "m", Quantity: 3}}
+	wrong := append([]record.StockItem{}, all...)
+	wrong[1].Unit = "yd"
+	if bad, err := s.AddStocks(ctx, tor, "f1", wrong); err != nil || bad == nil || bad.At != 1 || bad.Err.Field != "unit" {
+		t.Errorf("%+v, %v", bad, err)
+	}
+	for range 2 {
+		if bad, err := s.AddStocks(ctx, tor, "f2", all); err != nil || bad != nil {
+			t.Errorf("%+v, %v", bad, err)
+		}
+	}
+	if v, err := s.Stores(ctx); err != nil || len(v.Items) != 2 || v.Items[0].Quantity != 2 {
+		t.Errorf("%+v, %v", v, err)
+	}
+	if _, err := s.AddStocks(ctx, tor, "", nil); fault.Of(err) == nil {
+		t.Errorf("an empty file: %v", err)
+	}
+}

@@ -127,6 +127,38 @@ func (s *Shop) AddStock(ctx context.Context, by record.Account, key string, v re
 	return s.create(ctx, by, key, "stock", v, func(t *store.Tx) (int64, error) { return s.bringIn(ctx, t, by, v, "taken in") })
 }
 
+// WrongAt is what is wrong with one of several items, from 0.
+type WrongAt struct {
+	At  int
+	Err *fault.Error
+}
+
+// AddStocks takes several things in, or none where one of them is wrong; a retry with
+// the same key takes them once.
+func (s *Shop) AddStocks(ctx context.Context, by record.Account, key string, all []record.StockItem) (*WrongAt, error) {
+	if len(all) == 0 {
+		return nil, fault.New("file", "there is no row in it", "choose a file with one row an item")
+	}
+	for i := range all {
+		var err error
+		if all[i], err = checkStock(all[i]); err != nil {
+			if f := fault.Of(err); f != nil {
+				return &WrongAt{i, f}, nil
+			}
+			return nil, err
+		}
+	}
+	_, err := s.create(ctx, by, key, "stock file", all, func(t *store.Tx) (int64, error) {
+		for _, v := range all {
+			if _, err := s.bringIn(ctx, t, by, v, "from a file"); err != nil {
+				return 0, err
+			}
+		}
+		return int64(len(all)), nil
+	})
+	return nil, err
+}
+
 // bringIn writes an item with how much of it is there.
 func (s *Shop) bringIn(ctx context.Context, t *store.Tx, by record.Account, v record.StockItem, why string) (int64, error) {
 	id, err := t.AddStock(ctx, v)

@@ -79,30 +79,37 @@ func (v *Server) fileRoutes(g *gin.Engine) {
 
 func (v *Server) file(name, ending, kind string, make maker) gin.HandlerFunc {
 	return func(c *gin.Context) {
-		ctx := c.Request.Context()
-		fail := func(err error) {
-			var p *Problem
-			if errors.As(said(ctx, err), &p) {
-				write(c.Writer, p)
-			}
-		}
 		id, err := strconv.ParseInt(c.Param("id"), 10, 64)
 		if err != nil || id < 1 {
-			fail(&record.NotFound{What: "this job"})
+			failFile(c, &record.NotFound{What: "this job"})
 			return
 		}
 		pane, err := strconv.ParseInt(c.DefaultQuery("pane", "0"), 10, 64)
 		if err != nil {
-			fail(&record.NotFound{What: "this pane"})
+			failFile(c, &record.NotFound{What: "this pane"})
 			return
 		}
-		// Into a buffer first: a failure half way must not send half a file.
-		b := &bytes.Buffer{}
-		if err := make(ctx, b, shop.Bench{Job: id, Pane: pane}); err != nil {
-			fail(err)
-			return
-		}
-		c.Header("Content-Disposition", fmt.Sprintf(`attachment; filename="job-%d-%s.%s"`, id, name, ending))
-		c.Data(http.StatusOK, kind, b.Bytes())
+		handOut(c, fmt.Sprintf("job-%d-%s.%s", id, name, ending), kind, func(ctx context.Context, w io.Writer) error {
+			return make(ctx, w, shop.Bench{Job: id, Pane: pane})
+		})
 	}
+}
+
+// failFile answers with a problem where a file was asked for.
+func failFile(c *gin.Context, err error) {
+	var p *Problem
+	if errors.As(said(c.Request.Context(), err), &p) {
+		write(c.Writer, p)
+	}
+}
+
+// handOut makes a file in memory first: a failure half way must not send half a file.
+func handOut(c *gin.Context, name, kind string, make func(context.Context, io.Writer) error) {
+	b := &bytes.Buffer{}
+	if err := make(c.Request.Context(), b); err != nil {
+		failFile(c, err)
+		return
+	}
+	c.Header("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name))
+	c.Data(http.StatusOK, kind, b.Bytes())
 }

@@ -104,6 +104,7 @@ func (v *Server) routes(g *gin.Engine) {
 	api := v.api(g)
 	g.GET("/api/openapi.json", v.person, v.contract(api))
 	v.fileRoutes(g)
+	v.storeFileRoutes(g)
 	static(g)
 }
 

@@ -63,6 +63,7 @@ func (v *Server) storeRoutes(api huma.API) {
 			list, err := v.shop.StockMoves(ctx, in.ID)
 			return &out[[]record.StockMove]{list}, said(ctx, err)
 		})
+	v.bringRoutes(api)
 	v.cutRoutes(api)
 }
 

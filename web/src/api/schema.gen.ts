@@ -1157,6 +1157,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stores/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take in what a CSV file lists */
+        post: operations["bringStock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stores/{id}": {
         parameters: {
             query?: never;
@@ -2035,6 +2052,13 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        ExchangeRowError: {
+            cure: string;
+            field: string;
+            /** Format: int64 */
+            row: number;
+            why: string;
         };
         ExposureExposure: {
             /**
@@ -5006,6 +5030,11 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        WebBrought: {
+            /** Format: int64 */
+            added: number;
+            rows: components["schemas"]["ExchangeRowError"][];
+        };
         WebCatalogue: {
             cautions: components["schemas"]["CautionCaution"][];
             /** @description What to look at on the old pane */
@@ -5177,6 +5206,10 @@ export interface components {
         WebSignIn: {
             login: string;
             password: string;
+        };
+        WebStockFile: {
+            /** @description CSV: a header row, then one row an item */
+            file: string;
         };
         WebStripBack: {
             /** Format: int64 */
@@ -8198,6 +8231,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopStores"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    bringStock: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebStockFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebBrought"];
                 };
             };
             /** @description Error */

@@ -195,6 +195,17 @@ function Worth({ plan }: { plan: CutView }) {
 						? `Costs ${p.cost.toFixed(2)}; no plan can cost less than ${p.bound.toFixed(2)}.`
 						: ""}
 			</p>
+			<p className="flex gap-x-4 text-ink-2">
+				{["svg", "dxf", "csv"].map((k) => (
+					<a
+						key={k}
+						className="min-h-11 content-center underline underline-offset-4"
+						href={`/api/cut-room/plans/${plan.id}/plan.${k}`}
+					>
+						{k.toUpperCase()}
+					</a>
+				))}
+			</p>
 			{p.left.map((l) => (
 				<p
 					key={l.piece}

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Link } from "react-router";
 import { api, got } from "../../api/client";
 import { on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
@@ -100,6 +101,17 @@ export function SourceStation({ view }: { view: View }) {
 					</strong>{" "}
 					{reckoning.cutting.sentence}.{" "}
 					<span className="text-ink-2">Common practice, no source.</span>
+					{reckoning.cutting.hand && !reckoning.assumed && (
+						<>
+							{" "}
+							<Link
+								className="underline underline-offset-4"
+								to={`/cut-room/${reckoning.material.id}-${reckoning.thickness}`}
+							>
+								To the cut room
+							</Link>
+						</>
+					)}
 				</p>
 			)}
 			<TextField

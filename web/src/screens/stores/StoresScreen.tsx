@@ -9,6 +9,7 @@ import { TextField } from "../../parts/Field";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
 import { StockForm } from "./StockForm";
+import { StoresFile } from "./StoresFile";
 
 const names: Record<Stored["kind"], string> = {
 	sheet: "Sheets",
@@ -54,6 +55,7 @@ export function StoresScreen() {
 					/>
 				</div>
 				<Button onClick={() => setAdding(true)}>Take something in</Button>
+				<StoresFile />
 			</div>
 			<Sheet
 				title="Take something in"

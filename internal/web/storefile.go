@@ -1,0 +1,136 @@
+package web
+
+import (
+	"context"
+	"encoding/csv"
+	"io"
+	"net/http"
+	"strconv"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/gin-gonic/gin"
+
+	"freshshard/core/cutting"
+	"freshshard/core/drawing"
+	"freshshard/internal/exchange"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// StockFile is a stores file to take in.
+type StockFile struct {
+	File []byte `json:"file" maxLength:"2000000" doc:"CSV: a header row, then one row an item"`
+}
+
+// Brought is what came of a file: what was taken in, or what is wrong with which row.
+// Nothing is taken in of a file with a wrong row.
+type Brought struct {
+	Added int                 `json:"added"`
+	Rows  []exchange.RowError `json:"rows"`
+}
+
+// bringRoutes take a file in.
+func (v *Server) bringRoutes(api huma.API) {
+	register(v, api, op("bringStock", http.MethodPost, "/api/stores/file", "Take in what a CSV file lists"),
+		func(ctx context.Context, in *Keyed[StockFile]) (*out[Brought], error) {
+			items, wrong, err := exchange.ReadStock(in.Body.File)
+			if err != nil {
+				return nil, said(ctx, err)
+			}
+			got := Brought{Rows: wrong}
+			if len(wrong) == 0 {
+				bad, err := v.shop.AddStocks(ctx, who(ctx), in.Key, items)
+				if err != nil {
+					return nil, said(ctx, err)
+				}
+				if bad == nil {
+					got.Added = len(items)
+				} else {
+					got.Rows = append(got.Rows, exchange.RowError{Row: bad.At + 2, Field: bad.Err.Field, Why: bad.Err.Why, Cure: bad.Err.Cure})
+				}
+			}
+			return &out[Brought]{got}, nil
+		})
+}
+
+// storeFileRoutes hand out files of the stores and of plans.
+func (v *Server) storeFileRoutes(g *gin.Engine) {
+	files := g.Group("/api", v.person)
+	files.GET("/stores/file.csv", func(c *gin.Context) {
+		handOut(c, "stores.csv", "text/csv; charset=utf-8", func(ctx context.Context, w io.Writer) error {
+			all, err := v.shop.Stores(ctx)
+			if err != nil {
+				return err
+			}
+			items := make([]record.StockItem, 0, len(all.Items))
+			for _, i := range all.Items {
+				items = append(items, i.StockItem)
+			}
+			return exchange.WriteStock(w, items)
+		})
+	})
+	draw := func(write func(io.Writer, drawing.Drawing) error) func(io.Writer, shop.CutView) error {
+		return func(w io.Writer, p shop.CutView) error { return write(w, drawing.CutPlan(&p.Plan, paneNames(p))) }
+	}
+	plan := files.Group("/cut-room/plans/:id")
+	plan.GET("/plan.svg", v.planFile("cut-plan.svg", "image/svg+xml", draw(exchange.SVG)))
+	plan.GET("/plan.dxf", v.planFile("cut-plan.dxf", "image/vnd.dxf", draw(exchange.DXF)))
+	plan.GET("/plan.csv", v.planFile("cut-plan.csv", "text/csv; charset=utf-8", writeCuts))
+}
+
+// paneNames are what the pieces of a plan are called.
+func paneNames(p shop.CutView) map[string]string {
+	out := map[string]string{}
+	for id, c := range p.Panes {
+		if out[id] = c.Object; c.Name != "" {
+			out[id] += ", " + c.Name
+		}
+	}
+	return out
+}
+
+// writeCuts lists the cuts of a plan in the order in which they are made.
+func writeCuts(w io.Writer, p shop.CutView) error {
+	c := csv.NewWriter(w)
+	if err := c.Write([]string{"sheet", "stock", "cut", "from", "at_mm", "gives"}); err != nil {
+		return err
+	}
+	called := paneNames(p)
+	for i := range p.Plan.Sheets {
+		s := &p.Plan.Sheets[i]
+		for _, k := range s.Order() {
+			from := "lower edge"
+			if k.Node.Up {
+				from = "left edge"
+			}
+			gives := ""
+			if k.Node.A.Kind == cutting.IsPiece {
+				gives = called[k.Node.A.Piece]
+			}
+			if err := c.Write([]string{strconv.Itoa(i + 1), p.Stocks[s.Stock], strconv.Itoa(k.Number), from,
+				strconv.FormatFloat(k.Node.At, 'f', 1, 64), gives}); err != nil {
+				return err
+			}
+		}
+	}
+	c.Flush()
+	return c.Error()
+}
+
+// planFile hands out a file of a plan.
+func (v *Server) planFile(name, kind string, make func(io.Writer, shop.CutView) error) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		id, err := strconv.ParseInt(c.Param("id"), 10, 64)
+		if err != nil || id < 1 {
+			failFile(c, &record.NotFound{What: "this plan"})
+			return
+		}
+		handOut(c, name, kind, func(ctx context.Context, w io.Writer) error {
+			p, err := v.shop.CutPlan(ctx, id)
+			if err != nil {
+				return err
+			}
+			return make(w, p)
+		})
+	}
+}
