@@ -18,7 +18,6 @@ import (
 
 	"freshshard/e2e/browser"
 	"freshshard/internal/demo"
-	"freshshard/internal/photo"
 )
 
 // shot is one picture: where, how large, in which light, and what to do first.
@@ -44,6 +43,17 @@ const screwsCounted = `(async () => {
   await put("screws", {counted: 8, version: v.pane.version});
 })()`
 
+// cutTwice plans what waits of a glass and makes the first two cuts.
+const cutTwice = `(async () => {
+  const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) { clearInterval(t); done(e); } }, 50); });
+  (await wait(() => [...document.querySelectorAll("button")].find((b) => b.innerText === "Plan the cuts"))).click();
+  for (let n = 0; n < 2; n++) {
+    const was = await wait(() => document.querySelector("[data-cut-line]")?.dataset.cutLine);
+    (await wait(() => document.querySelector("[data-cut-done]:not([disabled])"))).click();
+    await wait(() => document.querySelector("[data-cut-line]")?.dataset.cutLine !== was);
+  }
+})()`
+
 var set = []shot{
 	{name: "today", path: "/", w: 1280, h: 800},
 	{name: "job-measure", path: "/jobs/1/measure", w: 1280, h: 800},
@@ -57,9 +67,9 @@ var set = []shot{
 	{name: "job-strip", path: "/jobs/2/strip", w: 1280, h: 800},
 	{name: "book", path: "/book/touch", do: `document.querySelector("[aria-label^='✕ petroleum']").click()`, w: 1280,
 		h: 800},
-	{name: "sums-photo", path: "/sums/photo", do: marked(), slow: true, w: 1280, h: 800},
+	{name: "cut-room", path: "/cut-room/annealed-3", do: cutTwice, slow: true, w: 1280, h: 800},
+	{name: "stores", path: "/stores", w: 1280, h: 800},
 	{name: "sums", path: "/sums", sash: sashDraft, w: 1280, h: 800},
-	{name: "shop", path: "/shop", w: 1280, h: 800},
 	{name: "phone-assess", path: "/jobs/9/assess", w: 390, h: 844},
 	{name: "phone-measure", path: "/jobs/1/measure", w: 390, h: 844},
 	{name: "phone-choose", path: "/jobs/16/choose", w: 390, h: 844},
@@ -96,30 +106,6 @@ func main() {
 		fmt.Fprintln(os.Stderr, "shoot:", err)
 		os.Exit(1)
 	}
-}
-
-// marked puts the made-up photo on the page and marks it as a person would.
-func marked() string {
-	e, err := photo.MakeExample()
-	if err != nil {
-		panic(err) // it ships with the program
-	}
-	taps := ""
-	for i, p := range append(e.Corners[:], e.Points...) {
-		if i == len(e.Corners)+3 {
-			taps += `await press("next one lies on a curve");`
-		}
-		taps += fmt.Sprintf("await tap(%.1f, %.1f);", p.X, p.Y)
-	}
-	return fmt.Sprintf(`(async () => {
-	const wait = (ms) => new Promise((done) => setTimeout(done, ms));
-	const press = async (words) => { [...document.querySelectorAll("button")].find((b) => b.innerText.startsWith(words)).click(); await wait(80) };
-	await press("Try it on a made-up one");
-	await wait(800);
-	const photo = document.querySelector("[data-photo-marks]");
-	const tap = async (x, y) => { const b = photo.getBoundingClientRect(); photo.dispatchEvent(new PointerEvent("pointerup", {bubbles: true, pointerId: 1, clientX: b.left + x / %d * b.width, clientY: b.top + y / %d * b.height})); await wait(60) };
-	%s
-})()`, e.W, e.H, taps)
 }
 
 // known is a picture of the set by its name.
