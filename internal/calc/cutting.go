@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"freshshard/core/cutting"
+	"freshshard/core/source"
 )
 
 // SparesIn is how many good panes are wanted, how surely, and what is known of the
@@ -13,6 +14,12 @@ type SparesIn struct {
 	Want  int           `json:"want"`
 	Sure  float64       `json:"sure"`
 	Tries cutting.Tries `json:"tries"`
+}
+
+// SourcesIn are offers, with what the job adds; money in cents.
+type SourcesIn struct {
+	Offers []source.Offer `json:"offers"`
+	Terms  source.Terms   `json:"terms"`
 }
 
 // cutSteps are the plans that are tried at most: the same task has the same answer.
@@ -35,6 +42,11 @@ func cutTopics() []Topic {
 			with(func(t cutting.BarTask) (cutting.BarPlan, error) {
 				return cutting.SolveBars(context.Background(), t, cutting.Options{Budget: 20 * time.Second})
 			})},
+		{"sources", "what each offer is expected to cost in the end, and what would change the order", SourcesIn{
+			Offers: []source.Offer{{Kind: source.Cutter, Who: "the cutter", Price: 6400, Days: 3, Misfit: 3},
+				{Kind: source.Post, Who: "by post", Price: 4100, Carriage: 1500, Lacks: "seal", Missing: 1900, Days: 6, Misfit: 12}},
+			Terms: source.Terms{Visit: 6000, Day: 500}},
+			with(func(in SourcesIn) (source.Ranking, error) { return source.Rank(in.Offers, in.Terms) })},
 		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},
 			with(func(in SparesIn) (cutting.Spares, error) { return cutting.Ladder(in.Want, in.Sure, in.Tries) })},
 	}

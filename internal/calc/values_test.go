@@ -64,6 +64,8 @@ func TestValues(t *testing.T) {
 			"left.0.count", 1.0, 1e-9, "10 mm beside it do not snap off"},
 		{"bars", `{"bars":[{"id":"t","length":1200}],"wants":[{"id":"g","length":266.5,"count":4}],"dress":4}`,
 			"bars.0.remnant", 118.0, 1e-9, "1200 − 4 · 270.5"},
+		{"sources", `{"offers":[{"kind":"parts","price":10000,"carriage":800,"missing":1500,"days":4,"misfit":8,"back":true}],
+			"terms":{"visit":6000,"day":500}}`, "offers.0.expected", 14844.0, 1e-9, "by hand: 12300 + 2000 + 8 in 100 of 6800"},
 		{"spares", `{"want":1,"sure":0.95,"tries":{"usual":0.7}}`, "ladder.2.chance", 0.973, 1e-9, "1 − 0.3³"},
 		{"peel", `{"length":120,"width":30,"spots":["metal","metal","metal","torn"]}`, "carried", 0.25, 1e-9, "one in four"},
 		{"hang", `{"weight":2,"along":488,"out":402,"gust":0,"length":100,"width":30}`, "0.value", 6.54, 1e-3,

@@ -15,6 +15,7 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/own"
 	"freshshard/core/prove"
+	"freshshard/core/source"
 	"freshshard/core/striplog"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
@@ -161,6 +162,7 @@ type job struct {
 	in       shop.TakeIn
 	due      float64 // hours from now; 0 is no promise
 	pane     func(*record.Pane)
+	offers   []source.Offer
 	object   func(*record.Object)
 	seen     shop.Seen
 	strip    []striplog.Entry
@@ -211,6 +213,11 @@ func fill(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job,
 	}
 	for _, e := range j.strip {
 		if err := s.AddStrip(ctx, by, "", id, shop.Noted(e)); err != nil {
+			return err
+		}
+	}
+	for _, o := range j.offers {
+		if err := s.AddOffer(ctx, by, "", shop.First(id), o); err != nil {
 			return err
 		}
 	}

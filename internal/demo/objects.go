@@ -7,6 +7,7 @@ import (
 	"freshshard/core/outline"
 	"freshshard/core/pane"
 	"freshshard/core/road"
+	"freshshard/core/source"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -170,7 +171,11 @@ func objects() []job {
 		{by: "tor", due: 99, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705",
 			Object: "Incubator five, sight window", Exposure: "room", Family: "tabbed-retainer", Power: true,
 			Story: "a tab bore on its edge", Like: "toughened"},
-			steps: 5, settle: "toughened", thick: 4, readings: rect("180", "180.5", "120", "120", said{fit.Ledge, "9", rule})},
+			steps: 5, settle: "toughened", thick: 4, readings: rect("180", "180.5", "120", "120", said{fit.Ledge, "9", rule}),
+			offers: []source.Offer{
+				{Kind: source.Cutter, Who: "Glass shop at the lock", Price: 5800, Days: 4, Misfit: 3},
+				{Kind: source.Post, Who: "Panes by post", Price: 3400, Carriage: 1450, Lacks: "gasket", Missing: 1800, Days: 6, Misfit: 12},
+				{Kind: source.Maker, Who: "Counter on the quay", Price: 9600, Carriage: 650, Days: 8, Misfit: 1, Back: true}}},
 		{by: "mira", due: 78, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
 			Object: "Orchard tractor's cab, roof light", Exposure: "weather", Family: "lugs-cap", Vehicle: true,
 			Moves: pane.Machine, Strike: true, Story: "a branch; the cap was screwed down dry", Like: "toughened"},

@@ -64,6 +64,7 @@ func (v *Server) storeRoutes(api huma.API) {
 			return &out[[]record.StockMove]{list}, said(ctx, err)
 		})
 	v.bringRoutes(api)
+	v.offerRoutes(api)
 	v.cutRoutes(api)
 }
 

@@ -536,6 +536,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was asked for a pane, by what it costs in the end */
+        get: operations["offers"];
+        put?: never;
+        /** Note what somebody asks for a pane */
+        post: operations["addOffer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/offers/{offer}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take an offer out */
+        delete: operations["dropOffer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/offers/{offer}/taken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Order it: the pane waits for it */
+        put: operations["takeOffer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/outline": {
         parameters: {
             query?: never;
@@ -839,6 +891,23 @@ export interface paths {
         get?: never;
         /** Say that something came off sooner or later */
         put: operations["moveStrip"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What a second visit and a day of waiting cost a job */
+        put: operations["setTerms"];
         post?: never;
         delete?: never;
         options?: never;
@@ -4303,6 +4372,20 @@ export interface components {
             sheet: number;
             trim: boolean;
         };
+        ShopOffers: {
+            /** @description What would put the second before the first */
+            changes: string[];
+            offers: components["schemas"]["SourceRanked"][];
+            says: string;
+            /**
+             * Format: int64
+             * @description The one that was ordered
+             */
+            taken?: number;
+            terms: components["schemas"]["SourceTerms"];
+            /** @description What is usual of each kind of source */
+            usuals: components["schemas"]["SourceUsual"][];
+        };
         ShopOutlineIn: {
             /**
              * Format: int64
@@ -4863,6 +4946,122 @@ export interface components {
              * @description Of the pane's corners, mm, for a groove's length
              */
             radius?: number;
+        };
+        SourceOffer: {
+            /** @description It can go back, for its price */
+            back: boolean;
+            /**
+             * Format: int64
+             * @description Cents
+             */
+            carriage?: number;
+            /** Format: int64 */
+            days: number;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
+            /** @description What is not in the box: seal, clips, pads */
+            lacks?: string;
+            /** @description Its mark is what this place asks for */
+            mark: boolean;
+            /**
+             * Format: int64
+             * @description In 100 that it does not fit
+             */
+            misfit: number;
+            /**
+             * Format: int64
+             * @description What that costs elsewhere, cents
+             */
+            missing?: number;
+            /**
+             * Format: int64
+             * @description Cents
+             */
+            price: number;
+            who: string;
+        };
+        SourceRanked: {
+            /** @description It can go back, for its price */
+            back: boolean;
+            /**
+             * Format: int64
+             * @description Cents
+             */
+            carriage?: number;
+            /** Format: int64 */
+            days: number;
+            /**
+             * Format: int64
+             * @description Cents
+             */
+            expected: number;
+            figure: components["schemas"]["WorkingFigure"];
+            /**
+             * Format: int64
+             * @description Where it does not, and the next one does, cents
+             */
+            high: number;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
+            /** @description What is not in the box: seal, clips, pads */
+            lacks?: string;
+            /**
+             * Format: int64
+             * @description Where it fits, cents
+             */
+            low: number;
+            /** @description Its mark is what this place asks for */
+            mark: boolean;
+            /**
+             * Format: int64
+             * @description In 100 that it does not fit
+             */
+            misfit: number;
+            /**
+             * Format: int64
+             * @description What that costs elsewhere, cents
+             */
+            missing?: number;
+            /** @description Why it is not taken, whatever it costs */
+            out?: string;
+            /**
+             * Format: int64
+             * @description Cents
+             */
+            price: number;
+            who: string;
+        };
+        SourceTerms: {
+            /**
+             * Format: int64
+             * @description What each day of waiting costs this job, cents
+             */
+            day: number;
+            /** @description A mark is asked for here */
+            mark: boolean;
+            /**
+             * Format: int64
+             * @description What a second visit or try costs, cents
+             */
+            visit: number;
+        };
+        SourceUsual: {
+            /** @description It can go back */
+            back: boolean;
+            /** Format: int64 */
+            days: number;
+            /** @enum {string} */
+            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
+            /**
+             * Format: int64
+             * @description In 100 that it does not fit
+             */
+            misfit: number;
+            name: string;
         };
         StocksizeSize: {
             /** Format: double */
@@ -6655,6 +6854,151 @@ export interface operations {
             };
         };
     };
+    offers: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOffers"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    addOffer: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SourceOffer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOffers"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropOffer: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                offer: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOffers"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    takeOffer: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                offer: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     layDrawn: {
         parameters: {
             query?: {
@@ -7467,6 +7811,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setTerms: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SourceTerms"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOffers"];
                 };
             };
             /** @description Error */

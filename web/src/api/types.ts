@@ -89,3 +89,6 @@ export type CutPin = S["ShopPin"];
 export type Stores = S["ShopStores"];
 export type Stored = S["ShopStored"];
 export type StockItem = S["RecordStockItem"];
+export type Offer = S["SourceOffer"];
+export type RankedOffer = S["SourceRanked"];
+export type Offers = S["ShopOffers"];

@@ -10,6 +10,7 @@ import { TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { WhenField } from "../../parts/WhenField";
+import { Offers } from "./Offers";
 import { PartForm } from "./PartForm";
 import { StockSizes } from "./StockSizes";
 
@@ -92,6 +93,9 @@ export function SourceStation({ view }: { view: View }) {
 				</p>
 			)}
 			<StockSizes view={view} />
+			{(made || reckoning.road.part) && (
+				<Offers key={view.pane.id} view={view} />
+			)}
 			{made && (
 				<p
 					className={`border-l-4 pl-3 ${reckoning.cutting.hand ? "border-now" : "border-warn"}`}

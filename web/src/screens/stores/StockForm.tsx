@@ -6,6 +6,7 @@ import type { StockItem, Stores } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { MaterialField } from "../../parts/MaterialField";
+import { cents } from "../../parts/money";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 
@@ -221,13 +222,4 @@ export function StockForm({ onDone }: { onDone: () => void }) {
 			</Button>
 		</form>
 	);
-}
-
-/** 12.5 as 1250, by its digits. */
-function cents(text: string): number {
-	const t = text.trim().replace(",", ".");
-	if (t === "") return 0;
-	const m = /^(\d{1,6})(?:\.(\d{1,2}))?$/.exec(t);
-	if (!m) return Number.NaN;
-	return Number(`${m[1]}${(m[2] ?? "").padEnd(2, "0")}`);
 }

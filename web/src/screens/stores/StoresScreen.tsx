@@ -6,6 +6,7 @@ import { Page } from "../../app/Page";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
+import { money } from "../../parts/money";
 import { Refusal } from "../../parts/Refusal";
 import { Sheet } from "../../parts/Sheet";
 import { StockForm } from "./StockForm";
@@ -123,7 +124,7 @@ function Line({ item }: { item: Stored }) {
 					</span>
 				</span>
 				<span className="text-ink-2 max-sm:hidden">
-					{item.cents ? `${(item.cents / 100).toFixed(2)} each` : ""}
+					{item.cents ? `${money(item.cents)} each` : ""}
 				</span>
 				<span
 					className={`font-figure text-right text-xl font-semibold ${item.low ? "text-stop" : ""}`}

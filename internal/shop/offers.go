@@ -1,0 +1,177 @@
+package shop
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/core/source"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Offers are what was asked for a pane, ranked by what each is expected to cost.
+type Offers struct {
+	source.Ranking
+	Terms  source.Terms   `json:"terms"`
+	Usuals []source.Usual `json:"usuals" doc:"What is usual of each kind of source"`
+	Taken  int64          `json:"taken,omitempty" doc:"The one that was ordered"`
+}
+
+// usualTerms are what a second visit and a day of waiting cost while nobody says, in
+// cents. Common practice, no source.
+var usualTerms = source.Terms{Visit: 6000, Day: 500}
+
+// mostOffers is more than anybody asks for one pane.
+const mostOffers = 30
+
+// Offers ranks what was asked for a pane.
+func (s *Shop) Offers(ctx context.Context, at Bench) (Offers, error) {
+	out := Offers{Usuals: source.Usuals}
+	j, err := s.store.Job(ctx, at.Job)
+	if err != nil {
+		return out, err
+	}
+	p, err := paneOf(&j, at)
+	if err != nil {
+		return out, err
+	}
+	all, taken, err := s.store.Offers(ctx, p.ID)
+	if err != nil {
+		return out, err
+	}
+	terms, ok, err := s.store.Terms(ctx, at.Job)
+	if err != nil {
+		return out, err
+	}
+	if !ok {
+		terms = usualTerms
+	}
+	// A mark is asked for where the old pane had one, and on a vehicle.
+	terms.Mark = j.Object.Stamp != "" || j.Object.Vehicle
+	out.Terms, out.Taken = terms, taken
+	out.Ranking, err = source.Rank(all, terms)
+	return out, err
+}
+
+// AddOffer notes what somebody asks for a pane; a retry with the same key notes it once.
+func (s *Shop) AddOffer(ctx context.Context, by record.Account, key string, at Bench, o source.Offer) error {
+	var err error
+	if o.Who, err = clean("who", o.Who, 80, false); err != nil {
+		return err
+	}
+	if o.Lacks, err = clean("lacks", o.Lacks, 120, false); err != nil {
+		return err
+	}
+	if err := o.Check(); err != nil {
+		return err
+	}
+	request := struct {
+		At    Bench
+		Offer source.Offer
+	}{Bench{Job: at.Job, Pane: at.Pane}, o}
+	_, err = s.create(ctx, by, key, "offer", request, func(t *store.Tx) (int64, error) {
+		p, err := s.lockedPane(ctx, t, at)
+		if err != nil {
+			return 0, err
+		}
+		had, _, err := t.Offers(ctx, p.ID)
+		if err != nil {
+			return 0, err
+		}
+		if len(had) >= mostOffers {
+			return 0, fault.New("offers", "that is more than anybody asks for one pane", "take one out first")
+		}
+		id, err := t.AddOffer(ctx, p.ID, o, by.ID, s.Now())
+		if err != nil {
+			return 0, err
+		}
+		return id, t.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "offer", Item: fmt.Sprint(id),
+			Action: "noted", Said: fmt.Sprintf("%s asks %s", cmp.Or(o.Who, string(o.Kind)), source.Money(o.Price)), After: o})
+	})
+	return err
+}
+
+// lockedPane is a pane of an open job, under the job's lock.
+func (s *Shop) lockedPane(ctx context.Context, t *store.Tx, at Bench) (*record.Pane, error) {
+	signed, err := t.LockJob(ctx, at.Job)
+	if err != nil {
+		return nil, err
+	}
+	if signed {
+		return nil, &record.Conflict{Says: "This job is signed off; its offers stay as they are."}
+	}
+	j, err := t.Job(ctx, at.Job)
+	if err != nil {
+		return nil, err
+	}
+	return paneOf(&j, at)
+}
+
+// DropOffer takes an offer out; one that is gone is as wanted.
+func (s *Shop) DropOffer(ctx context.Context, _ record.Account, at Bench, id int64) error {
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		p, err := s.lockedPane(ctx, t, at)
+		if err != nil {
+			return err
+		}
+		return t.DropOffer(ctx, p.ID, id)
+	})
+}
+
+// SetTerms keeps what a second visit and a day of waiting cost a job.
+func (s *Shop) SetTerms(ctx context.Context, _ record.Account, at Bench, v source.Terms) error {
+	if v.Visit < 0 || v.Visit > 1e8 {
+		return fault.New("visit", "a price from 0 up is expected", "type it as 60.00")
+	}
+	if v.Day < 0 || v.Day > 1e8 {
+		return fault.New("day", "a price from 0 up is expected", "type it as 5.00")
+	}
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		if _, err := s.lockedPane(ctx, t, at); err != nil {
+			return err
+		}
+		return t.SetTerms(ctx, at.Job, v)
+	})
+}
+
+// deliveryHour is when a delivery is looked for, in the shop's own zone.
+const deliveryHour = 12
+
+// TakeOffer orders one: the pane waits for it until it should be here.
+func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id int64, zone *time.Location) error {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		all, taken, err := t.Offers(ctx, p.ID)
+		if err != nil {
+			return store.Change{}, err
+		}
+		i := slices.IndexFunc(all, func(o source.Offer) bool { return o.ID == id })
+		if i < 0 {
+			return store.Change{}, &record.NotFound{What: "this offer"}
+		}
+		if taken == id {
+			return store.Change{}, nil // a retry
+		}
+		o := all[i]
+		if (j.Object.Stamp != "" || j.Object.Vehicle) && !o.Mark {
+			return store.Change{}, fault.New("mark", "its mark is not what this place asks for",
+				"ask for one with the mark, or say that it has it")
+		}
+		if _, err := t.TakeOffer(ctx, p.ID, id, s.Now()); err != nil {
+			return store.Change{}, err
+		}
+		y, m, d := s.Now().In(zone).Date()
+		until := time.Date(y, m, d+o.Days, deliveryHour, 0, 0, 0, zone).UTC()
+		who := cmp.Or(o.Who, string(o.Kind))
+		p.WaitsFor, p.WaitsUntil = "the pane from "+who, &until
+		found, err := t.SetPane(ctx, *p)
+		if err == nil && !found {
+			err = stale("what the pane waits for")
+		}
+		return store.Change{Noun: "offer", Item: fmt.Sprint(id), Action: "ordered",
+			Said: fmt.Sprintf("ordered from %s for %s", who, source.Money(o.Price)), After: o}, err
+	})
+}
