@@ -10,7 +10,7 @@ import (
 )
 
 const stockColumns = `SELECT id, kind, name, material, thickness, w, h, unit, quantity, least, CAST(cost * 100 AS SIGNED),
-place, lot, COALESCE(DATE_FORMAT(expires, '%Y-%m-%d'), ''), version FROM stock_item`
+place, lot, expires, version FROM stock_item`
 
 func scanStock(r *sql.Rows) (record.StockItem, error) {
 	var v record.StockItem
@@ -49,18 +49,11 @@ func (s queries) Moves(ctx context.Context, item int64, most int) ([]record.Stoc
 WHERE m.item_id = ? ORDER BY m.id DESC LIMIT ?`, item, most)
 }
 
-func orDay(s string) any {
-	if s == "" {
-		return nil
-	}
-	return s
-}
-
 // AddStock writes an item with nothing of it there yet.
 func (t *Tx) AddStock(ctx context.Context, v record.StockItem) (int64, error) {
 	return t.insert(ctx, "INSERT INTO stock_item (kind, name, material, thickness, w, h, unit, least, cost, place, lot, expires) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ? / 100, ?, ?, ?)", v.Kind, v.Name, v.Material, v.Thickness, v.W, v.H, v.Unit, v.Least,
-		v.Cents, v.Place, v.Lot, orDay(v.Expires))
+		v.Cents, v.Place, v.Lot, v.Expires)
 }
 
 // LockStock makes writers of an item wait for each other.
@@ -78,7 +71,7 @@ func (t *Tx) LockStock(ctx context.Context, item int64) error {
 func (t *Tx) SetStock(ctx context.Context, v record.StockItem) (bool, error) {
 	return t.changed(ctx, "UPDATE stock_item SET name = ?, material = ?, thickness = ?, w = ?, h = ?, least = ?, cost = ? / 100, "+
 		"place = ?, lot = ?, expires = ?, version = version + 1 WHERE id = ? AND version = ?", v.Name, v.Material, v.Thickness,
-		v.W, v.H, v.Least, v.Cents, v.Place, v.Lot, orDay(v.Expires), v.ID, v.Version)
+		v.W, v.H, v.Least, v.Cents, v.Place, v.Lot, v.Expires, v.ID, v.Version)
 }
 
 // Move takes from an item or adds to it and reports false where that would leave less

@@ -14,7 +14,7 @@ CREATE TABLE IF NOT EXISTS stock_item (
   cost DECIMAL(12,2) NOT NULL DEFAULT 0,
   place VARCHAR(60) NOT NULL DEFAULT '',
   lot VARCHAR(60) NOT NULL DEFAULT '',
-  expires DATE NULL,
+  expires VARCHAR(10) NOT NULL DEFAULT '',
   version INT NOT NULL DEFAULT 1,
   KEY stock_of (kind, material, thickness)
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci;
