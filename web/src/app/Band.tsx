@@ -1,9 +1,10 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { DropdownMenu } from "radix-ui";
 import type { ReactNode } from "react";
-import { NavLink, useNavigate } from "react-router";
+import { NavLink, useLocation, useNavigate } from "react-router";
 import { api, got } from "../api/client";
 import { setTheme, useTheme } from "./theme";
+import { useInSight } from "./useInSight";
 import { useWho } from "./who";
 
 const places = [
@@ -22,11 +23,13 @@ const places = [
  * carries the tape and folds the ways into a menu; elsewhere it shows them.
  */
 export function Band({ children }: { children?: ReactNode }) {
+	const row = useInSight<HTMLElement>(useLocation().pathname);
 	return (
 		<footer className="on-band flex min-h-[72px] shrink-0 items-stretch gap-3 bg-band px-3 text-on-band sm:px-6">
 			<ShopMenu folded={children !== undefined} />
 			{children ?? (
 				<nav
+					ref={row}
 					aria-label="Main"
 					className="flex flex-1 items-stretch gap-1 overflow-x-auto"
 				>

@@ -66,7 +66,7 @@ export function CutLine({
 					data-cut-line={next.path || "first"}
 					className="-mr-3 flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 bg-tape px-4 py-2 text-on-tape sm:-mr-6 sm:px-6"
 				>
-					<strong className="min-w-0 flex-1 basis-24 text-lg">
+					<strong className="min-w-0 flex-1 basis-24 text-lg max-sm:basis-full">
 						{next.trim ? "Edge off" : `Cut ${next.number}`} at {next.at.main}{" "}
 						{next.at.unit} <span className="max-sm:hidden">{next.from}</span>
 					</strong>
@@ -84,7 +84,7 @@ export function CutLine({
 					</button>
 					<button
 						type="button"
-						className={`${key} min-w-28`}
+						className={`${key} min-w-28 max-sm:flex-1`}
 						disabled={tools.pending}
 						onClick={() => {
 							onDone();

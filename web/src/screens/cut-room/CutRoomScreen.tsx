@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { CutGroup, CutPin } from "../../api/types";
 import { Band } from "../../app/Band";
+import { useInSight } from "../../app/useInSight";
 import { when } from "../../app/when";
 import { SheetDrawing } from "../../bench/SheetDrawing";
 import { useSize } from "../../bench/useSize";
@@ -19,6 +20,7 @@ export function CutRoomScreen() {
 	const { group } = useParams();
 	const groups = tools.room.data?.groups ?? [];
 	const here = groups.find((g) => keyOf(g) === group) ?? groups[0];
+	const row = useInSight<HTMLElement>(here ? keyOf(here) : "");
 	return (
 		<div className="flex h-full flex-col">
 			<header className="px-4 pt-3 sm:px-7">
@@ -31,7 +33,11 @@ export function CutRoomScreen() {
 						</p>
 					)}
 				</div>
-				<nav aria-label="Glass to cut" className="flex gap-x-1 overflow-x-auto">
+				<nav
+					ref={row}
+					aria-label="Glass to cut"
+					className="flex gap-x-1 overflow-x-auto"
+				>
 					{groups.map((g) => (
 						<Link
 							key={keyOf(g)}
