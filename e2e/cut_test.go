@@ -90,6 +90,12 @@ func stores(t *testing.T, p *program) {
 	g.accessible("a file with a wrong row")
 	file("kind;quantity;name\nseal;4;tape from a file\n")
 	g.sees("1 rows were taken in.")
+	item := ask[string](g, `document.querySelector("[data-stock]").dataset.stock`)
+	if pdf := string(g.fetch("/api/stores/" + item + "/label.pdf")); !strings.HasPrefix(pdf, "%PDF-") {
+		t.Errorf("a label begins %.20q", pdf)
+	}
+	g.goTo("/stores?item=" + item)
+	g.until("its own line open", `document.querySelector("[data-stock] button[aria-expanded=true]")`)
 	g.press("Take something in")
 	g.fill("Width, mm", "banana")
 	g.sees("a number is expected")

@@ -53,6 +53,12 @@ func (s *Shop) Stores(ctx context.Context) (Stores, error) {
 	return out, nil
 }
 
+// StockItem is one thing in the stores.
+func (s *Shop) StockItem(ctx context.Context, id int64) (Stored, error) {
+	v, err := s.store.StockItem(ctx, id)
+	return s.stored(v), err
+}
+
 func (s *Shop) stored(v record.StockItem) Stored {
 	k := Stored{StockItem: v, Low: v.Quantity < v.Least, Called: called(v)}
 	if d, err := time.Parse(time.DateOnly, v.Expires); err == nil {

@@ -3,6 +3,7 @@ package web
 import (
 	"context"
 	"encoding/csv"
+	"fmt"
 	"io"
 	"net/http"
 	"strconv"
@@ -67,6 +68,25 @@ func (v *Server) storeFileRoutes(g *gin.Engine) {
 				items = append(items, i.StockItem)
 			}
 			return exchange.WriteStock(w, items)
+		})
+	})
+	files.GET("/stores/:id/label.pdf", func(c *gin.Context) {
+		id, err := strconv.ParseInt(c.Param("id"), 10, 64)
+		if err != nil || id < 1 {
+			failFile(c, &record.NotFound{What: "this in the stores"})
+			return
+		}
+		handOut(c, fmt.Sprintf("label-%d.pdf", id), "application/pdf", func(ctx context.Context, w io.Writer) error {
+			i, err := v.shop.StockItem(ctx, id)
+			if err != nil {
+				return err
+			}
+			scheme := "http"
+			if c.Request.TLS != nil {
+				scheme = "https"
+			}
+			return exchange.Label(w, fmt.Sprintf("%s://%s/stores?item=%d", scheme, c.Request.Host, id), i.Called,
+				[]string{i.Place, i.Lot, i.Expires})
 		})
 	})
 	draw := func(write func(io.Writer, drawing.Drawing) error) func(io.Writer, shop.CutView) error {

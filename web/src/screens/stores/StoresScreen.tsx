@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import { useSearchParams } from "react-router";
 import { api, got, newKey, type Refused } from "../../api/client";
 import type { Stored, Stores } from "../../api/types";
 import { Page } from "../../app/Page";
@@ -99,9 +100,16 @@ function List({ title, items }: { title: string; items: Stored[] }) {
 }
 
 function Line({ item }: { item: Stored }) {
-	const [open, setOpen] = useState(false);
+	// A label's code opens its own line.
+	const [query] = useSearchParams();
+	const asked = query.get("item") === String(item.id);
+	const [open, setOpen] = useState(asked);
+	const line = useRef<HTMLLIElement>(null);
+	useEffect(() => {
+		if (asked) line.current?.scrollIntoView({ block: "center" });
+	}, [asked]);
 	return (
-		<li className="border-b border-rule" data-stock={item.id}>
+		<li ref={line} className="border-b border-rule" data-stock={item.id}>
 			<button
 				type="button"
 				aria-expanded={open}
@@ -215,6 +223,12 @@ function Moves({ item }: { item: Stored }) {
 						Came in
 					</Button>
 				</div>
+				<a
+					className="min-h-11 content-center self-start underline underline-offset-4"
+					href={`/api/stores/${item.id}/label.pdf`}
+				>
+					a label for it
+				</a>
 				<Refusal
 					error={move.error?.field("delta") ? null : (move.error ?? null)}
 				/>

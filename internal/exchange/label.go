@@ -1,0 +1,56 @@
+package exchange
+
+import (
+	"io"
+
+	"codeberg.org/go-pdf/fpdf"
+	"github.com/boombuler/barcode/qr"
+	"golang.org/x/image/font/gofont/gobold"
+	"golang.org/x/image/font/gofont/goregular"
+)
+
+// A label as the usual rolls have it, mm, and its code.
+const (
+	labelW, labelH = 70.0, 36.0
+	labelCode      = 28.0
+	labelMargin    = 4.0
+)
+
+// Label writes a label of one page with a QR code that leads to an address (ISO/IEC
+// 18004, by the library), what it is in large letters, and lines below.
+func Label(w io.Writer, address, what string, lines []string) error {
+	code, err := qr.Encode(address, qr.M, qr.Auto)
+	if err != nil {
+		return err
+	}
+	p := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: fpdf.SizeType{Wd: labelW, Ht: labelH}})
+	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
+	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
+	p.SetAutoPageBreak(false, 0)
+	p.SetMargins(0, 0, 0)
+	p.SetTitle(printable(what), true)
+	p.AddPage()
+	n := code.Bounds().Dx()
+	module := labelCode / float64(n)
+	p.SetFillColor(0, 0, 0)
+	for y := range n {
+		for x := range n {
+			if r, _, _, _ := code.At(x, y).RGBA(); r == 0 {
+				// A hair wider, so that no printer leaves a line between two.
+				p.Rect(labelMargin+float64(x)*module, labelMargin+float64(y)*module, module+0.01, module+0.01, "F")
+			}
+		}
+	}
+	left := 2*labelMargin + labelCode
+	p.SetFont("go", "B", 9)
+	p.SetXY(left, labelMargin)
+	p.MultiCell(labelW-left-2, 3.8, printable(what), "", "L", false)
+	p.SetFont("go", "", 8)
+	for _, l := range lines {
+		if l != "" && p.GetY() < labelH-labelMargin-3 {
+			p.SetX(left)
+			p.MultiCell(labelW-left-2, 3.6, printable(l), "", "L", false)
+		}
+	}
+	return p.Output(w)
+}
