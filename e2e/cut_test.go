@@ -23,7 +23,8 @@ func cutRoom(t *testing.T, p *program) {
 	g.accessible("a cut plan")
 	id := ask[int](g, `fetch("/api/cut-room").then(r => r.json()).then(v => v.groups.find(g => g.plan).plan.id)`)
 	for ending, begins := range map[string]string{"csv": "sheet,stock,cut", "svg": "<svg", "dxf": "SECTION"} {
-		if f := string(g.fetch(fmt.Sprintf("/api/cut-room/plans/%d/plan.%s", id, ending))); !strings.Contains(f[:min(len(f), 200)], begins) {
+		if f := string(g.fetch(fmt.Sprintf("/api/cut-room/plans/%d/plan.%s", id, ending))); !strings.Contains(f[:min(len(f),
+			200)], begins) {
 			t.Errorf("the plan as %s: %.80q", ending, f)
 		}
 	}
@@ -33,12 +34,14 @@ func cutRoom(t *testing.T, p *program) {
 	g.press("Turn it")
 	g.until("a plan with it turned",
 		fmt.Sprintf(`fetch("/api/cut-room").then(r => r.json()).then(v => JSON.stringify(v).includes('"piece":%q,"turned":true'))`, piece))
-	g.until("the keys free again", `document.querySelector("[data-cut-done]") && !document.querySelector("[data-cut-done]").disabled && document.querySelector('[data-sheet] [data-leaf=piece]')`)
+	g.until("the keys free again",
+		`document.querySelector("[data-cut-done]") && !document.querySelector("[data-cut-done]").disabled && document.querySelector('[data-sheet] [data-leaf=piece]')`)
 	line := `document.querySelector("[data-cut-line]")?.dataset.cutLine`
 	cut := func() {
 		before := ask[string](g, line+` + document.querySelector("[data-measure]").innerText`)
 		g.pressAt("[data-cut-done]:not([disabled])")
-		g.until("the next cut", fmt.Sprintf(`!document.querySelector("[data-cut-line]") || %s + document.querySelector("[data-measure]").innerText !== %q`, line, before))
+		g.until("the next cut",
+			fmt.Sprintf(`!document.querySelector("[data-cut-line]") || %s + document.querySelector("[data-measure]").innerText !== %q`, line, before))
 	}
 	g.until("the first cut", line)
 	first := ask[string](g, `document.querySelector("[data-measure]").innerText`)
@@ -54,7 +57,8 @@ func cutRoom(t *testing.T, p *program) {
 	}
 	g.do(chromedp.EmulateViewport(1280, 800))
 	g.pressAt("[data-broke]")
-	g.until("the rest planned anew", `document.querySelector("[data-plan-worth]") && !document.body.innerText.includes("Undo the last cut")`)
+	g.until("the rest planned anew",
+		`document.querySelector("[data-plan-worth]") && !document.body.innerText.includes("Undo the last cut")`)
 	g.accessible("planned anew")
 	for range 60 {
 		if ask[bool](g, `!document.querySelector("[data-cut-line]")`) {
@@ -62,7 +66,8 @@ func cutRoom(t *testing.T, p *program) {
 		}
 		cut()
 	}
-	g.until("all of it cut", `![...document.querySelectorAll("nav[aria-label='Glass to cut'] a")].some(a => a.innerText.startsWith("3 mm annealed"))`)
+	g.until("all of it cut",
+		`![...document.querySelectorAll("nav[aria-label='Glass to cut'] a")].some(a => a.innerText.startsWith("3 mm annealed"))`)
 	g.goTo("/stores")
 	g.sees("offcut")
 	g.goTo("/jobs")
@@ -78,7 +83,8 @@ func stores(t *testing.T, p *program) {
 	g.goTo("/stores")
 	g.sees("To buy")
 	g.accessible("stores")
-	if csv := string(g.fetch("/api/stores/file.csv")); !strings.HasPrefix(csv, "kind,name,material") || !strings.Contains(csv, "52.30") {
+	if csv := string(g.fetch("/api/stores/file.csv")); !strings.HasPrefix(csv, "kind,name,material") ||
+		!strings.Contains(csv, "52.30") {
 		t.Errorf("the stores as a file: %.80s", csv)
 	}
 	file := func(text string) {
@@ -106,7 +112,8 @@ func stores(t *testing.T, p *program) {
 	g.refill("How many", "2.5")
 	g.fill("Price of one", "3.1")
 	g.press("Take it in")
-	g.until("it in the list", `[...document.querySelectorAll("[data-stock]")].some(l => l.innerText.includes("somebody typed") && l.innerText.includes("2.5 m") && l.innerText.includes("3.10 each"))`)
+	g.until("it in the list",
+		`[...document.querySelectorAll("[data-stock]")].some(l => l.innerText.includes("somebody typed") && l.innerText.includes("2.5 m") && l.innerText.includes("3.10 each"))`)
 	g.fill("Find", "somebody typed")
 	g.until("it alone", `document.querySelectorAll("[data-stock]").length === 1`)
 	g.pressAt("[data-stock] button")
@@ -116,5 +123,6 @@ func stores(t *testing.T, p *program) {
 	g.refill("How much, m", "2.5")
 	g.fill("What for", "the boiler house")
 	g.press("Taken")
-	g.until("nothing left", `document.querySelectorAll("[data-stock]").length === 0 || document.querySelector("[data-stock]").innerText.includes("the boiler house")`)
+	g.until("nothing left",
+		`document.querySelectorAll("[data-stock]").length === 0 || document.querySelector("[data-stock]").innerText.includes("the boiler house")`)
 }

@@ -15,10 +15,7 @@ func evenness(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	job := g.taken("Sauna stove, gaps read", "clip-heat", "fire")
-	for place, text := range stoveReadings {
-		g.call("PUT", fmt.Sprintf("/api/jobs/%d/readings/%s", job, place),
-			fmt.Sprintf(`{"text": %q, "instrument": "rule", "version": 0}`, text))
-	}
+	g.readAll(job, stoveReadings)
 	g.call("PUT", fmt.Sprintf("/api/jobs/%d/choice", job), `{"material": "glass-ceramic", "thickness": 4}`)
 	g.finish(job)
 	g.call("DELETE", fmt.Sprintf("/api/jobs/%d/checks/gap?seen=1", job), "")
@@ -60,15 +57,18 @@ func dirtyHands(t *testing.T, p *program) {
 })`)
 	g.press("Note what came off")
 	g.press("say what it is")
-	g.until("what was said", `[...document.querySelectorAll("[role=dialog] input")].some(i => i.value === "lower rail screw")`)
+	g.until("what was said",
+		`[...document.querySelectorAll("[role=dialog] input")].some(i => i.value === "lower rail screw")`)
 	g.press("from the screw gauge")
-	g.until("the gauge linked", `[...document.querySelectorAll("[role=dialog] button")].some(b => b.innerText === "Press the gauge" && !b.disabled)`)
+	g.until("the gauge linked",
+		`[...document.querySelectorAll("[role=dialog] button")].some(b => b.innerText === "Press the gauge" && !b.disabled)`)
 	g.press("Press the gauge")
 	g.until("its size", `document.querySelector('[role=dialog] [role=radiogroup][aria-label=Size] [data-state=checked]')?.innerText.includes("4.2")`)
 	g.press("Washers with it")
 	g.fill("Length, mm", "long")
 	g.press("Note it")
-	g.until("what is wrong, at the field", `document.querySelector("[role=dialog] [role=alert]")?.closest("div").innerText.includes("Length")`)
+	g.until("what is wrong, at the field",
+		`document.querySelector("[role=dialog] [role=alert]")?.closest("div").innerText.includes("Length")`)
 	g.refill("Length, mm", "5/8 in")
 	g.accessible("a line noted")
 	g.press("Note it")
@@ -93,7 +93,9 @@ func whoIsAtIt(t *testing.T, p *program) {
 	job := ask[string](mira, first)
 	tor.goTo("/jobs/" + job + "/assess")
 	tor.call("PUT", "/api/jobs/"+job+"/unit", `{"unit": "mm"}`) // looks alone are no work
-	steps := ask[[]string](tor, `fetch("/api/jobs/`+job+`").then(r => r.json()).then(v => [v.checks.find(c => c.outcome === "")?.key ?? "", v.job.story ?? "", String(v.job.version), v.job.place])`)
+	steps := ask[[]string](tor,
+		`fetch("/api/jobs/`+job+
+			`").then(r => r.json()).then(v => [v.checks.find(c => c.outcome === "")?.key ?? "", v.job.story ?? "", String(v.job.version), v.job.place])`)
 	tor.call("PUT", "/api/jobs/"+job, fmt.Sprintf(`{"story": %q, "place": %q, "version": %s}`, steps[1]+" (asked again)",
 		steps[3], steps[2]))
 	mira.goTo("/")
@@ -104,7 +106,8 @@ func whoIsAtIt(t *testing.T, p *program) {
 	tor.goTo("/")
 	tor.until("his own first", first)
 	if ask[string](tor, `document.querySelector("main").innerText`); strings.Contains(ask[string](tor,
-		`[...document.querySelectorAll("main a")].filter(a => a.getAttribute("href").startsWith("/jobs/`+job+`/")).map(a => a.innerText).join()`), "Tor is at it") {
+		`[...document.querySelectorAll("main a")].filter(a => a.getAttribute("href").startsWith("/jobs/`+job+
+			`/")).map(a => a.innerText).join()`), "Tor is at it") {
 		t.Error("Tor is told of himself")
 	}
 }
@@ -116,7 +119,8 @@ func largeText(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("mira")
 	g.do(chromedp.EmulateViewport(640, 400, chromedp.EmulateScale(2)))
-	for _, path := range []string{"/", "/jobs", "/take-in", "/jobs/1/measure", "/jobs/2/set", "/jobs/3/source", "/jobs/8/prove",
+	for _, path := range []string{"/", "/jobs", "/take-in", "/jobs/1/measure", "/jobs/2/set", "/jobs/3/source",
+		"/jobs/8/prove",
 		"/jobs/4/choose"} {
 		g.goTo(path)
 		g.until("its content", `document.querySelector("main").innerText.length > 40`)

@@ -386,10 +386,7 @@ func countedOff(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	job := g.taken("Sauna stove, screws counted off", "clip-heat", "fire")
-	for place, text := range stoveReadings {
-		g.call("PUT", fmt.Sprintf("/api/jobs/%d/readings/%s", job, place),
-			fmt.Sprintf(`{"text": %q, "instrument": "rule", "version": 0}`, text))
-	}
+	g.readAll(job, stoveReadings)
 	for _, s := range []string{"gasket-on", "pane-in"} {
 		g.call("PUT", fmt.Sprintf("/api/jobs/%d/steps/%s", job, s), `{"outcome": "done"}`)
 	}

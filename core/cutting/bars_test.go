@@ -14,7 +14,8 @@ func barTask(seed uint64, n int, bar float64, kerf float64) BarTask {
 	r := rand.New(rand.NewPCG(seed, 3))
 	t := BarTask{Bars: []Bar{{ID: "bar", Length: bar, Count: n}}, Kerf: kerf, Keep: 150}
 	for i := range n {
-		t.Wants = append(t.Wants, Stretch{ID: fmt.Sprintf("w%d", i+1), Length: float64(100+r.IntN(int(bar/2))) + 0.5*float64(r.IntN(2))})
+		t.Wants = append(t.Wants, Stretch{ID: fmt.Sprintf("w%d", i+1), Length: float64(100+r.IntN(int(bar/2))) +
+			0.5*float64(r.IntN(2))})
 	}
 	return t
 }
@@ -76,7 +77,8 @@ func TestBarsByHand(t *testing.T) {
 	if b := VerifyBars(task, p); len(b) > 0 {
 		t.Fatal(b)
 	}
-	if len(p.Bars) != 2 || p.Bars[0].Bar != "rest" || p.Bars[0].Remnant != 9.5 || p.Bars[0].Keep || p.Bars[1].Remnant != 118 ||
+	if len(p.Bars) != 2 || p.Bars[0].Bar != "rest" || p.Bars[0].Remnant != 9.5 || p.Bars[0].Keep ||
+		p.Bars[1].Remnant != 118 ||
 		!p.Bars[1].Keep || p.Bars[1].At[3] != 1082 {
 		t.Errorf("%+v", p.Bars)
 	}

@@ -182,7 +182,8 @@ func (s *search) starts(blocks []*block) []*genome {
 	var out []*genome
 	for _, key := range keys {
 		for rule := range rules {
-			g := &genome{order: numbers(len(blocks)), units: numbers(len(s.b.units)), flip: make([]bool, len(blocks)), rule: rule,
+			g := &genome{order: numbers(len(blocks)), units: numbers(len(s.b.units)), flip: make([]bool, len(blocks)),
+				rule:   rule,
 				blocks: blocks}
 			slices.SortStableFunc(g.order, func(i, k int) int {
 				if d := blocks[i].rank - blocks[k].rank; d != 0 && s.scarce() {

@@ -84,7 +84,8 @@ func TestWhyLeft(t *testing.T) {
 		{"pinned", Stock{W: 1000, H: 800}, Piece{W: 700, H: 900, Turn: true, On: "s", Lie: AsIs}, 10, "pinned to"},
 	} {
 		c.stock.ID, c.piece.ID = "s", "p"
-		p := solve(t, Task{Stock: []Stock{c.stock}, Pieces: []Piece{c.piece}, Rules: Rules{Least: c.least}}, Options{Steps: 50})
+		p := solve(t, Task{Stock: []Stock{c.stock}, Pieces: []Piece{c.piece}, Rules: Rules{Least: c.least}},
+			Options{Steps: 50})
 		if len(p.Left) != 1 || !strings.Contains(p.Left[0].Why, c.why) || len(p.Sheets) != 0 {
 			t.Errorf("%s: %+v", c.name, p.Left)
 		}
@@ -93,7 +94,8 @@ func TestWhyLeft(t *testing.T) {
 
 // Offcuts go first where that costs less; a rest that is worth its place is kept whole.
 func TestOffcutsFirst(t *testing.T) {
-	task := Task{Stock: []Stock{{ID: "sheet", W: 2250, H: 1605, Count: 3, Cost: 60}, {ID: "rack", W: 600, H: 500, Cost: 2, Offcut: true}},
+	task := Task{Stock: []Stock{{ID: "sheet", W: 2250, H: 1605, Count: 3, Cost: 60},
+		{ID: "rack", W: 600, H: 500, Cost: 2, Offcut: true}},
 		Pieces: []Piece{{ID: "p", W: 560, H: 460, Turn: true}}, Rules: Rules{Least: 32, Keep: 200}}
 	if p := solve(t, task, Options{Steps: 400}); len(p.Sheets) != 1 || p.Sheets[0].Stock != "rack" || p.Cost != 2 {
 		t.Errorf("%+v", p.Sheets)
@@ -141,7 +143,8 @@ func TestAnyDay(t *testing.T) {
 		if len(long.Left) == 0 && long.Cost < long.Bound-1e-6 {
 			t.Errorf("seed %d: costs %v, bound %v", seed, long.Cost, long.Bound)
 		}
-		if count(long.Left) > count(short.Left) || len(short.Left) == 0 && len(long.Left) == 0 && long.Cost > short.Cost*1.001+1e-9 {
+		if count(long.Left) > count(short.Left) || len(short.Left) == 0 && len(long.Left) == 0 &&
+			long.Cost > short.Cost*1.001+1e-9 {
 			t.Errorf("seed %d: longer is worse: %v after %v", seed, long.Cost, short.Cost)
 		}
 	}

@@ -16,7 +16,8 @@ func TestLadder(t *testing.T) {
 		t.Errorf("%+v, %v", s, err)
 	}
 	// Two wanted of three: 3·0.9²·0.1 + 0.9³ = 0.972.
-	if s, err = Ladder(2, 0.972, Tries{Usual: 0.9}); err != nil || s.Blanks != 3 || math.Abs(s.Ladder[1].Chance-0.972) > 1e-9 {
+	if s, err = Ladder(2, 0.972, Tries{Usual: 0.9}); err != nil || s.Blanks != 3 ||
+		math.Abs(s.Ladder[1].Chance-0.972) > 1e-9 {
 		t.Errorf("%+v, %v", s, err)
 	}
 	// Just above what three give asks for a fourth.

@@ -63,7 +63,8 @@ func TestParse(t *testing.T) {
 			t.Errorf("%q: %s, %v; want %s", text, at.Format("2006-01-02 15:04"), err, want)
 		}
 	}
-	for _, text := range []string{"", "  ", "soon", "today 9", "3/12", "31 nov", "29 feb", "25:00", "4:7", "13 pm", "fri sat",
+	for _, text := range []string{"", "  ", "soon", "today 9", "3/12", "31 nov", "29 feb", "25:00", "4:7", "13 pm",
+		"fri sat",
 		"fri 4 5", "in 2 hours 4", "2026-11-25", "26 nov 2029", "in 0 days", "next", "in two days", "-4", "today today"} {
 		at, err := Parse("promised", text, now)
 		if f := fault.Of(err); f == nil || f.Field != "promised" || f.Cure == "" {

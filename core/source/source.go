@@ -180,7 +180,7 @@ func (r *Ranking) say(t Terms) {
 		return
 	}
 	first := good[0]
-	r.Says = fmt.Sprintf("%s is the cheapest in the end: %s expected.", first.called(), Money(first.Expected))
+	r.Says = fmt.Sprintf("%s is the cheapest in the end: %s expected.", first.Called(), Money(first.Expected))
 	if len(r.Offers) < askThree {
 		r.Says += " The same pane can cost twice as much elsewhere: ask three."
 	}
@@ -189,11 +189,12 @@ func (r *Ranking) say(t Terms) {
 	}
 	second := good[1]
 	gap := second.Expected - first.Expected
-	r.Says += fmt.Sprintf(" %s would cost %s more.", second.called(), Money(gap))
+	r.Says += fmt.Sprintf(" %s would cost %s more.", second.Called(), Money(gap))
 	r.Changes = changes(first.Offer, second.Offer, t, gap)
 }
 
-func (o Offer) called() string {
+// Called is who asks: by name, or by the kind of source.
+func (o Offer) Called() string {
 	if o.Who != "" {
 		return o.Who
 	}
@@ -205,7 +206,7 @@ func (o Offer) called() string {
 func changes(first, second Offer, t Terms, gap int64) []string {
 	out := []string{}
 	if gap < second.Price {
-		out = append(out, fmt.Sprintf("%s asks %s less", second.called(), Money(gap+1)))
+		out = append(out, fmt.Sprintf("%s asks %s less", second.Called(), Money(gap+1)))
 	}
 	if d := int64(first.Days - second.Days); d > 0 {
 		out = append(out, fmt.Sprintf("a day of waiting costs %s or more", Money(t.Day+gap/d+1)))
@@ -214,7 +215,7 @@ func changes(first, second Offer, t Terms, gap int64) []string {
 	}
 	if l := first.lost(t); l > 0 {
 		if q := first.Misfit + int(gap*100/l) + 1; q <= 100 {
-			out = append(out, fmt.Sprintf("%s does not fit %d times in 100", first.called(), q))
+			out = append(out, fmt.Sprintf("%s does not fit %d times in 100", first.Called(), q))
 		}
 	}
 	return out

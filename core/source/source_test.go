@@ -54,7 +54,8 @@ func TestRank(t *testing.T) {
 	}
 	with := terms
 	with.Mark = true
-	if r, _ = Rank(offers, with); r.Offers[0].ID != 2 || r.Offers[1].Out == "" || !strings.Contains(r.Says, "the maker is the cheapest") {
+	if r, _ = Rank(offers, with); r.Offers[0].ID != 2 || r.Offers[1].Out == "" ||
+		!strings.Contains(r.Says, "the maker is the cheapest") {
 		t.Errorf("%+v", r)
 	}
 	if r, _ = Rank(offers[:1], with); !strings.Contains(r.Says, "None of them can be taken: its mark") {
@@ -83,7 +84,8 @@ func TestChanges(t *testing.T) {
 		gap := ranked.Offers[1].Expected - ranked.Offers[0].Expected
 		if cheaper := second; gap < second.Price {
 			cheaper.Price -= gap + 1
-			if !cheaper.Back && cheaper.Expected(terms) >= first.Expected(terms) || cheaper.Back && cheaper.Expected(terms) >= first.Expected(terms) {
+			if !cheaper.Back && cheaper.Expected(terms) >= first.Expected(terms) || cheaper.Back &&
+				cheaper.Expected(terms) >= first.Expected(terms) {
 				t.Fatalf("%+v, %+v: asking %d less does not put it first", first, second, gap+1)
 			}
 		}
@@ -107,8 +109,9 @@ func TestChanges(t *testing.T) {
 }
 
 func TestOfferRefuses(t *testing.T) {
-	for field, o := range map[string]Offer{"kind": {Kind: "friend"}, "price": {Kind: Own, Price: -1}, "carriage": {Kind: Own, Carriage: 1e9},
-		"missing": {Kind: Own, Missing: -5}, "days": {Kind: Own, Days: 366}, "misfit": {Kind: Own, Misfit: 101}} {
+	for field, o := range map[string]Offer{"kind": {Kind: "friend"}, "price": {Kind: Own, Price: -1},
+		"carriage": {Kind: Own, Carriage: 1e9},
+		"missing":  {Kind: Own, Missing: -5}, "days": {Kind: Own, Days: 366}, "misfit": {Kind: Own, Misfit: 101}} {
 		_, err := Rank([]Offer{{Kind: Own}, o}, terms)
 		if f := fault.Of(err); f == nil || f.Field != "offers[1]."+field {
 			t.Errorf("want %s, got %v", field, err)
@@ -117,7 +120,8 @@ func TestOfferRefuses(t *testing.T) {
 }
 
 func TestMoney(t *testing.T) {
-	for cents, want := range map[int64]string{0: "0.00", 5: "0.05", 1250: "12.50", -1: "−0.01", 100000000: "1000000.00"} {
+	for cents, want := range map[int64]string{0: "0.00", 5: "0.05", 1250: "12.50", -1: "−0.01",
+		100000000: "1000000.00"} {
 		if got := Money(cents); got != want {
 			t.Errorf("%d: %q", cents, got)
 		}

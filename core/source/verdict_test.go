@@ -51,11 +51,13 @@ func TestWords(t *testing.T) {
 		t.Fatal(err)
 	}
 	a, b := r.Offers[0], r.Offers[1]
-	if a.Kind != Maker || a.Expected != 7160 || a.Low != 7100 || a.High != 7100+6000+500 || b.Expected != 7980 || b.Low != 7500 ||
+	if a.Kind != Maker || a.Expected != 7160 || a.Low != 7100 || a.High != 7100+6000+500 || b.Expected != 7980 ||
+		b.Low != 7500 ||
 		b.High != 7500+12000+1500 {
 		t.Errorf("%+v", r.Offers)
 	}
-	if r.Says != "maker's part is the cheapest in the end: 71.60 expected. The same pane can cost twice as much elsewhere: ask three."+
+	if r.Says != "maker's part is the cheapest in the end: 71.60 expected. The same pane can cost twice as much "+
+		"elsewhere: ask three."+
 		" the lock would cost 8.20 more." {
 		t.Errorf("%q", r.Says)
 	}
@@ -65,12 +67,14 @@ func TestWords(t *testing.T) {
 		r.Changes, "; ") != want {
 		t.Errorf("%q", r.Changes)
 	}
-	if f := a.Figure; f.Text != "71.60" || f.Value != 71.6 || len(f.Working.Inputs) != 7 || f.Working.Inputs[4].Value != 60 {
+	if f := a.Figure; f.Text != "71.60" || f.Value != 71.6 || len(f.Working.Inputs) != 7 ||
+		f.Working.Inputs[4].Value != 60 {
 		t.Errorf("%+v", f)
 	}
 	// Three offers: nobody is told to ask more. The slower first: a dearer day turns it.
 	slow := Offer{Kind: Post, Who: "by post", Price: 1000, Days: 6, Misfit: 0}
-	if r, _ = Rank([]Offer{cutter, maker, slow}, terms); strings.Contains(r.Says, "ask three") || r.Offers[0].Who != "by post" ||
+	if r, _ = Rank([]Offer{cutter, maker, slow}, terms); strings.Contains(r.Says, "ask three") ||
+		r.Offers[0].Who != "by post" ||
 		!strings.Contains(strings.Join(r.Changes, "; "), "a day of waiting costs 11.33 or more") {
 		t.Errorf("%q, %q", r.Says, r.Changes)
 	}
@@ -88,7 +92,8 @@ func TestWords(t *testing.T) {
 	if r, _ = Rank([]Offer{dear, free}, terms); strings.Contains(strings.Join(r.Changes, ";"), "asks") {
 		t.Errorf("%q", r.Changes)
 	}
-	if r, _ = Rank([]Offer{free, {Kind: Own, Who: "other", Price: 7000}}, terms); strings.Contains(strings.Join(r.Changes, ";"),
+	if r, _ = Rank([]Offer{free, {Kind: Own, Who: "other", Price: 7000}}, terms); strings.Contains(strings.Join(r.Changes,
+		";"),
 		"not fit") {
 		t.Errorf("%q", r.Changes)
 	}

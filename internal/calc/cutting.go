@@ -37,14 +37,16 @@ func cutTopics() []Topic {
 				return cutting.Solve(context.Background(), t, cutting.Options{Steps: cutSteps, Budget: 20 * time.Second})
 			})},
 		{"bars", "how lengths come out of tubes, strips and profiles", cutting.BarTask{
-			Bars: []cutting.Bar{{ID: "tube", Length: 1200, Count: 2}}, Wants: []cutting.Stretch{{ID: "gauge", Length: 266.5, Count: 5}},
+			Bars:  []cutting.Bar{{ID: "tube", Length: 1200, Count: 2}},
+			Wants: []cutting.Stretch{{ID: "gauge", Length: 266.5, Count: 5}},
 			Dress: 4, Keep: 100},
 			with(func(t cutting.BarTask) (cutting.BarPlan, error) {
 				return cutting.SolveBars(context.Background(), t, cutting.Options{Budget: 20 * time.Second})
 			})},
 		{"sources", "what each offer is expected to cost in the end, and what would change the order", SourcesIn{
 			Offers: []source.Offer{{Kind: source.Cutter, Who: "the cutter", Price: 6400, Days: 3, Misfit: 3},
-				{Kind: source.Post, Who: "by post", Price: 4100, Carriage: 1500, Lacks: "seal", Missing: 1900, Days: 6, Misfit: 12}},
+				{Kind: source.Post, Who: "by post", Price: 4100, Carriage: 1500, Lacks: "seal", Missing: 1900, Days: 6,
+					Misfit: 12}},
 			Terms: source.Terms{Visit: 6000, Day: 500}},
 			with(func(in SourcesIn) (source.Ranking, error) { return source.Rank(in.Offers, in.Terms) })},
 		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},

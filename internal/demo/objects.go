@@ -174,7 +174,8 @@ func objects() []job {
 			steps: 5, settle: "toughened", thick: 4, readings: rect("180", "180.5", "120", "120", said{fit.Ledge, "9", rule}),
 			offers: []source.Offer{
 				{Kind: source.Cutter, Who: "Glass shop at the lock", Price: 5800, Days: 4, Misfit: 3},
-				{Kind: source.Post, Who: "Panes by post", Price: 3400, Carriage: 1450, Lacks: "gasket", Missing: 1800, Days: 6, Misfit: 12},
+				{Kind: source.Post, Who: "Panes by post", Price: 3400, Carriage: 1450, Lacks: "gasket", Missing: 1800, Days: 6,
+					Misfit: 12},
 				{Kind: source.Maker, Who: "Counter on the quay", Price: 9600, Carriage: 650, Days: 8, Misfit: 1, Back: true}}},
 		{by: "mira", due: 78, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
 			Object: "Orchard tractor's cab, roof light", Exposure: "weather", Family: "lugs-cap", Vehicle: true,
@@ -195,7 +196,8 @@ func objects() []job {
 			Object: "Apothecary cabinet, pair of lower doors", Exposure: "room", Family: "bead-brads",
 			Story: "both, when the cabinet was moved", Like: "annealed", Layout: &drawing.Layout{Across: 2, Down: 1}},
 			steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318", "622", "622.5", said{fit.Ledge, "9", rule}),
-			others: []job{{steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318.5", "622", "622", said{fit.Ledge, "9", rule})}}},
+			others: []job{{steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318.5", "622", "622",
+				said{fit.Ledge, "9", rule})}}},
 	}
 }
 

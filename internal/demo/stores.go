@@ -11,7 +11,8 @@ import (
 // stock is what lies in Lantern Yard's rack and on its shelves. Made up.
 func stock() []record.StockItem {
 	sheet := func(material string, t, w, h, n, least float64, cents int64, place string) record.StockItem {
-		return record.StockItem{Kind: record.SheetStock, Material: material, Thickness: t, W: w, H: h, Quantity: n, Least: least,
+		return record.StockItem{Kind: record.SheetStock, Material: material, Thickness: t, W: w, H: h, Quantity: n,
+			Least: least,
 			Cents: cents, Place: place, Unit: "pc"}
 	}
 	offcut := func(material string, t, w, h float64, cents int64, place string) record.StockItem {
@@ -29,12 +30,14 @@ func stock() []record.StockItem {
 	return []record.StockItem{
 		sheet("annealed", 3, 1320, 1020, 3, 2, 2150, "rack 1"), sheet("annealed", 4, 2250, 1605, 2, 2, 5230, "rack 2"),
 		sheet("annealed", 2, 1200, 900, 1, 0, 1620, "rack 1"), sheet("glass-ceramic", 4, 900, 620, 1, 1, 16800, "rack 3"),
-		sheet("glass-ceramic", 5, 900, 620, 2, 1, 19900, "rack 3"), sheet("polycarbonate", 4, 2050, 1250, 1, 1, 7900, "rack 4"),
+		sheet("glass-ceramic", 5, 900, 620, 2, 1, 19900, "rack 3"), sheet("polycarbonate", 4, 2050, 1250, 1, 1, 7900,
+			"rack 4"),
 		sheet("board", 6.5, 2440, 1220, 1, 0, 3600, "yard wall"), sheet("cast", 4, 1500, 1200, 1, 0, 6100, "rack 2"),
 		offcut("annealed", 3, 640, 480, 380, "offcuts, left"), offcut("annealed", 3, 540, 300, 190, "offcuts, left"),
 		offcut("annealed", 4, 700, 410, 420, "offcuts, right"), offcut("glass-ceramic", 5, 320, 240, 2100, "offcuts, right"),
-		{Kind: record.TubeStock, Material: "borosilicate", Thickness: 2.4, W: 12.7, H: 1200, Quantity: 4, Least: 2, Cents: 1890,
-			Unit: "pc", Place: "tube rack"},
+		{Kind: record.TubeStock, Material: "borosilicate", Thickness: 2.4, W: 12.7, H: 1200, Quantity: 4, Least: 2,
+			Cents: 1890,
+			Unit:  "pc", Place: "tube rack"},
 		shelf(record.SealStock, "glass-fibre rope, 8 mm", "m", 14.5, 5, 310, "drawer 3"),
 		shelf(record.SealStock, "flat tape, 3 × 10 mm", "m", 3.2, 5, 260, "drawer 3"),
 		fast, silicone,

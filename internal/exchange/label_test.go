@@ -11,8 +11,9 @@ import (
 // A label has its words and a code of black squares; any characters can be on it.
 func TestLabel(t *testing.T) {
 	b := &bytes.Buffer{}
-	if err := Label(b, "http://127.0.0.1:8080/stores?item=17", "3 mm annealed glass, 640 × 480 mm ☂", []string{"offcuts, left", "",
-		"lot A 4"}); err != nil {
+	if err := Label(b, "http://127.0.0.1:8080/stores?item=17", "3 mm annealed glass, 640 × 480 mm ☂",
+		[]string{"offcuts, left", "",
+			"lot A 4"}); err != nil {
 		t.Fatal(err)
 	}
 	r, err := pdf.NewReader(bytes.NewReader(b.Bytes()), int64(b.Len()))

@@ -17,7 +17,8 @@ import (
 )
 
 // stockColumns are the columns of a stores file, in the order in which they are written.
-var stockColumns = []string{"kind", "name", "material", "thickness", "w", "h", "unit", "quantity", "least", "price", "place",
+var stockColumns = []string{"kind", "name", "material", "thickness", "w", "h", "unit", "quantity", "least", "price",
+	"place",
 	"lot", "expires"}
 
 // needed are the columns without which a row says nothing.
@@ -45,7 +46,8 @@ func WriteStock(w io.Writer, items []record.StockItem) error {
 			price = fmt.Sprintf("%d.%02d", i.Cents/100, i.Cents%100)
 		}
 		if err := c.Write([]string{string(i.Kind), guarded(i.Name), i.Material, num(i.Thickness), num(i.W), num(i.H), i.Unit,
-			strconv.FormatFloat(i.Quantity, 'f', -1, 64), num(i.Least), price, guarded(i.Place), guarded(i.Lot), i.Expires}); err != nil {
+			strconv.FormatFloat(i.Quantity, 'f', -1, 64), num(i.Least), price, guarded(i.Place), guarded(i.Lot),
+			i.Expires}); err != nil {
 			return err
 		}
 	}
@@ -136,13 +138,16 @@ func readRow(row int, cell func(string) string) (record.StockItem, []RowError) {
 		}
 		v, err := strconv.ParseFloat(t, 64)
 		if err != nil || !(v >= 0 && v <= 1e6) {
-			wrong = append(wrong, RowError{row, name, fmt.Sprintf("%q is no number from 0 up", cell(name)), "type it with a point"})
+			wrong = append(wrong, RowError{row, name, fmt.Sprintf("%q is no number from 0 up", cell(name)),
+				"type it with a point"})
 			return 0
 		}
 		return v
 	}
-	v := record.StockItem{Kind: record.StockKind(strings.ToLower(cell("kind"))), Name: cell("name"), Material: cell("material"),
-		Thickness: num("thickness"), W: num("w"), H: num("h"), Unit: cell("unit"), Quantity: num("quantity"), Least: num("least"),
+	v := record.StockItem{Kind: record.StockKind(strings.ToLower(cell("kind"))), Name: cell("name"),
+		Material:  cell("material"),
+		Thickness: num("thickness"), W: num("w"), H: num("h"), Unit: cell("unit"), Quantity: num("quantity"),
+		Least: num("least"),
 		Place: cell("place"), Lot: cell("lot"), Expires: cell("expires")}
 	if v.Unit == "" {
 		v.Unit = "pc"

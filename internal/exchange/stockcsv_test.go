@@ -12,9 +12,11 @@ import (
 )
 
 var someStock = []record.StockItem{
-	{Kind: record.SheetStock, Material: "annealed", Thickness: 4, W: 2250, H: 1605, Unit: "pc", Quantity: 2, Least: 1, Cents: 5230,
+	{Kind: record.SheetStock, Material: "annealed", Thickness: 4, W: 2250, H: 1605, Unit: "pc", Quantity: 2, Least: 1,
+		Cents: 5230,
 		Place: "rack 2"},
-	{Kind: record.SealStock, Name: `rope, 8 mm "soft"`, Unit: "m", Quantity: 12.5, Cents: 5, Lot: "ä 1", Expires: "2027-03-31"},
+	{Kind: record.SealStock, Name: `rope, 8 mm "soft"`, Unit: "m", Quantity: 12.5, Cents: 5, Lot: "ä 1",
+		Expires: "2027-03-31"},
 	{Kind: record.FastenerStock, Name: "=points", Unit: "pc", Quantity: 0},
 }
 
@@ -25,7 +27,8 @@ func TestStockOutAndIn(t *testing.T) {
 	if err := WriteStock(b, someStock); err != nil {
 		t.Fatal(err)
 	}
-	if !strings.Contains(b.String(), ",52.30,") || !strings.Contains(b.String(), ",0.05,") || !strings.Contains(b.String(), "'=points") {
+	if !strings.Contains(b.String(), ",52.30,") || !strings.Contains(b.String(), ",0.05,") ||
+		!strings.Contains(b.String(), "'=points") {
 		t.Errorf("%s", b)
 	}
 	wide := func(order binary.AppendByteOrder, mark uint16) []byte {
@@ -58,15 +61,17 @@ func TestStockOutAndIn(t *testing.T) {
 // A file that is none is refused whole; what is wrong with rows is told row by row.
 func TestStockRefuses(t *testing.T) {
 	for name, file := range map[string]string{
-		"nothing": "", "no column of quantity": "kind,name\nseal,rope\n", "another column": "kind,quantity,colour\nseal,1,red\n",
-		"not UTF-8": "kind,quantity\nseal,\xff\n", "a picture": "\x89PNG\x00\x00",
+		"nothing": "", "no column of quantity": "kind,name\nseal,rope\n",
+		"another column": "kind,quantity,colour\nseal,1,red\n",
+		"not UTF-8":      "kind,quantity\nseal,\xff\n", "a picture": "\x89PNG\x00\x00",
 	} {
 		_, _, err := ReadStock([]byte(file))
 		if f := fault.Of(err); f == nil || f.Field != "file" || f.Cure == "" {
 			t.Errorf("%s: %v", name, err)
 		}
 	}
-	items, wrong, err := ReadStock([]byte("kind,quantity,price,name\nseal,1,2.50,rope\nseal,many,2.505,tape\nseal,2,,\"open\n"))
+	items, wrong, err := ReadStock(
+		[]byte("kind,quantity,price,name\nseal,1,2.50,rope\nseal,many,2.505,tape\nseal,2,,\"open\n"))
 	if err != nil || len(items) != 1 || len(wrong) != 3 || wrong[0].Row != 3 || wrong[0].Field != "quantity" ||
 		wrong[1].Field != "price" || wrong[2].Row != 4 {
 		t.Errorf("%+v, %+v, %v", items, wrong, err)
@@ -75,7 +80,8 @@ func TestStockRefuses(t *testing.T) {
 
 // Prices are read by their digits.
 func TestCents(t *testing.T) {
-	for text, want := range map[string]int64{"": 0, "12": 1200, "12.5": 1250, "12,05": 1205, "0.07": 7, "1234567.89": 123456789} {
+	for text, want := range map[string]int64{"": 0, "12": 1200, "12.5": 1250, "12,05": 1205, "0.07": 7,
+		"1234567.89": 123456789} {
 		if got, ok := centsOf(text); !ok || got != want {
 			t.Errorf("%q: %d, %v", text, got, ok)
 		}

@@ -202,12 +202,14 @@ func (s *Shop) tickCut(ctx context.Context, t *store.Tx, by record.Account, c To
 	b := benchOf(&j, q, length.MM, nil, numbers)
 	st, err := b.step(cutStep)
 	if err == nil && tickOf(q, cutStep) == nil && s.waitOf(&j, b, st) == nil {
-		if err := t.SetTick(ctx, q.ID, record.Tick{Step: cutStep, Outcome: "done", Version: 1, At: s.Now()}, by.ID); err != nil {
+		if err := t.SetTick(ctx, q.ID, record.Tick{Step: cutStep, Outcome: "done", Version: 1, At: s.Now()},
+			by.ID); err != nil {
 			return err
 		}
 	}
-	if err := t.Audit(ctx, store.Change{Job: c.Job, Account: by.ID, At: s.Now(), Noun: "pane", Item: paneName(*q), Action: "cut",
-		Said: "cut here: " + c.Size}); err != nil {
+	if err := t.Audit(ctx, store.Change{Job: c.Job, Account: by.ID, At: s.Now(), Noun: "pane", Item: paneName(*q),
+		Action: "cut",
+		Said:   "cut here: " + c.Size}); err != nil {
 		return err
 	}
 	return t.TouchJob(ctx, c.Job)
@@ -237,7 +239,8 @@ func (s *Shop) CutAgain(ctx context.Context, _ record.Account, job, paneID int64
 
 // SparesFor is how many blanks to cut of a material for one good pane, by what came out
 // good in whose hands.
-func (s *Shop) SparesFor(ctx context.Context, by record.Account, material string, shaped bool, sure float64) (cutting.Spares,
+func (s *Shop) SparesFor(ctx context.Context, by record.Account, material string, shaped bool,
+	sure float64) (cutting.Spares,
 	error) {
 	good, bad, err := s.store.Tries(ctx, material, by.ID)
 	if err != nil {

@@ -279,7 +279,8 @@ func (s *Shop) PlanCuts(ctx context.Context, by record.Account, material string,
 	}
 	for _, c := range waiting {
 		if c.Material == material && c.Thickness == thickness {
-			doc.Task.Pieces = append(doc.Task.Pieces, cutting.Piece{ID: c.Piece, W: c.W, H: c.H, Turn: c.Turn, Rank: len(doc.Task.Pieces)})
+			doc.Task.Pieces = append(doc.Task.Pieces, cutting.Piece{ID: c.Piece, W: c.W, H: c.H, Turn: c.Turn,
+				Rank: len(doc.Task.Pieces)})
 			doc.Panes[c.Piece] = c
 		}
 	}
@@ -334,7 +335,8 @@ func (s *Shop) keepPlan(ctx context.Context, by record.Account, material string,
 				return err
 			}
 			if len(had.Made) > 0 {
-				return &record.Conflict{Says: "A plan of this glass is being cut. Finish it, or undo its cuts, before another is made."}
+				return &record.Conflict{Says: "A plan of this glass is being cut. Finish it, or undo its cuts, before another is " +
+					"made."}
 			}
 		}
 		_, err = t.AddPlan(ctx, record.CutPlan{Material: material, Thickness: thickness, Doc: b, At: s.Now()}, by.ID)

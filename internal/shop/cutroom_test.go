@@ -8,11 +8,13 @@ import (
 
 	"freshshard/core/cutting"
 	"freshshard/core/fault"
+	"freshshard/core/fit"
 	"freshshard/internal/record"
 )
 
 func sheetOf(q float64) record.StockItem {
-	return record.StockItem{Kind: record.SheetStock, Material: "annealed", Thickness: 3, W: 1300, H: 900, Quantity: q, Unit: "pc",
+	return record.StockItem{Kind: record.SheetStock, Material: "annealed", Thickness: 3, W: 1300, H: 900, Quantity: q,
+		Unit:  "pc",
 		Cents: 2340, Place: "rack 2"}
 }
 
@@ -77,7 +79,8 @@ func TestCutRoom(t *testing.T) {
 	plan()
 	plan() // put away and made again, as nobody began
 	v := room(t, s).Plan
-	if v == nil || len(v.Plan.Sheets) != 1 || len(v.Plan.Left) != 0 || len(v.Broken) != 0 || v.Next == nil || v.Next.Number != 1 {
+	if v == nil || len(v.Plan.Sheets) != 1 || len(v.Plan.Left) != 0 || len(v.Broken) != 0 || v.Next == nil ||
+		v.Next.Number != 1 {
 		t.Fatalf("%+v", v)
 	}
 	if g := room(t, s); len(g.Panes) != 0 {
@@ -173,6 +176,43 @@ func TestCutRoom(t *testing.T) {
 	}
 }
 
+// What is ordered from somebody else, or is somebody else's to cut, does not wait here.
+func TestNotToCut(t *testing.T) {
+	s, _, tor := open(t)
+	id := toCutLight(t, s, tor, "Greenhouse, light 7", "506", "402")
+	waits := func() int { return len(room(t, s).Panes) }
+	if waits() != 1 {
+		t.Fatal("it does not wait")
+	}
+	if err := s.SetWait(ctx, tor, First(id),
+		Wait{For: "the pane from the cutter", Version: view1(t, s, id).Pane.Version}); err != nil {
+		t.Fatal(err)
+	}
+	if waits() != 0 {
+		t.Error("ordered from a cutter, it waits to be cut here")
+	}
+	if err := s.SetWait(ctx, tor, First(id), Wait{Version: view1(t, s, id).Pane.Version}); err != nil {
+		t.Fatal(err)
+	}
+	v := view1(t, s, id)
+	for want, cutter := range []fit.Cutter{fit.ShopCut, fit.HandCut} { // none, then one
+		held := v.Pane.Held
+		held.Cutter = cutter
+		if err := s.SetPane(ctx, tor, First(id), held, view1(t, s, id).Pane.Version); err != nil {
+			t.Fatal(err)
+		}
+		if got := waits(); got != want {
+			t.Errorf("cut by %s: %d wait", cutter, got)
+		}
+	}
+	if err := s.Tick(ctx, tor, First(id), "order", Done{Outcome: "done"}); err != nil {
+		t.Fatal(err)
+	}
+	if waits() != 0 {
+		t.Error("its order is ticked, and it waits")
+	}
+}
+
 // A pane pinned to a sheet and a lie stays there; one that nobody waits for is refused.
 func TestCutPins(t *testing.T) {
 	s, _, tor := open(t)
@@ -187,7 +227,8 @@ func TestCutPins(t *testing.T) {
 	if n := room(t, s).Plan.Plan.Sheets[0].Root.Leaves(); !turnedPiece(n) {
 		t.Error("it does not lie as it is pinned")
 	}
-	if f := fault.Of(s.PlanCuts(ctx, tor, "annealed", 3, []Pin{{Piece: "pane 999"}})); f == nil || f.Field != "pins[0].piece" {
+	if f := fault.Of(s.PlanCuts(ctx, tor, "annealed", 3, []Pin{{Piece: "pane 999"}})); f == nil ||
+		f.Field != "pins[0].piece" {
 		t.Errorf("%v", f)
 	}
 	if f := fault.Of(s.PlanCuts(ctx, tor, "annealed", 3, []Pin{{Piece: g.Panes[0].Piece, On: "x"}})); f == nil ||
@@ -208,8 +249,9 @@ func turnedPiece(leaves []*cutting.Node) bool {
 // Fifty people book at once: nothing is lost, nothing is there less than not at all.
 func TestStoresNeverNegative(t *testing.T) {
 	s, mira, tor := open(t)
-	id, err := s.AddStock(ctx, mira, "", record.StockItem{Kind: record.AdhesiveStock, Name: "fast urethane", Unit: "pc", Quantity: 30,
-		Least: 6, Expires: "2027-03-31"})
+	id, err := s.AddStock(ctx, mira, "", record.StockItem{Kind: record.AdhesiveStock, Name: "fast urethane", Unit: "pc",
+		Quantity: 30,
+		Least:    6, Expires: "2027-03-31"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -231,7 +273,8 @@ func TestStoresNeverNegative(t *testing.T) {
 	}
 	wg.Wait()
 	stores, err := s.Stores(ctx)
-	if err != nil || took != 30 || len(stores.Items) != 1 || stores.Items[0].Quantity != 0 || !stores.Items[0].Low || stores.Low != 1 {
+	if err != nil || took != 30 || len(stores.Items) != 1 || stores.Items[0].Quantity != 0 || !stores.Items[0].Low ||
+		stores.Low != 1 {
 		t.Errorf("%d took one, %+v, %v", took, stores, err)
 	}
 	moves, err := s.StockMoves(ctx, id)
@@ -258,7 +301,8 @@ func TestStoresRefuse(t *testing.T) {
 			t.Errorf("want a fault at %s, got %v", field, err)
 		}
 	}
-	id, err := s.AddStock(ctx, tor, "", record.StockItem{Kind: record.SealStock, Name: "rope 8 mm", Unit: "m", Quantity: 12.5})
+	id, err := s.AddStock(ctx, tor, "", record.StockItem{Kind: record.SealStock, Name: "rope 8 mm", Unit: "m",
+		Quantity: 12.5})
 	if err != nil {
 		t.Fatal(err)
 	}

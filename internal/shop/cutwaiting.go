@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"freshshard/core/cutting"
+	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
@@ -35,16 +36,21 @@ type ToCut struct {
 // practice, no source.
 var streaked = []string{"cast", "wired"}
 
-// toCut says what of a pane there is to cut here; nil where it is ordered, not settled
-// or not sized yet, or nothing of the source is open any more.
+// elsewhere are cutters outside the house.
+var elsewhere = []fit.Cutter{fit.ShopCut, fit.Toughened}
+
+// toCut says what of a pane there is to cut here; nil where somebody else cuts it, it is
+// not settled or not sized yet, or it is ordered already.
 func (b benchView) toCut(unit length.Unit) *ToCut {
 	r := &b.reck
-	if !r.Fit.Ready || r.Assumed || r.Withheld != "" || !r.Road.Sized || r.Material.Cut == "order" || b.pane.Stock != "" {
+	if !r.Fit.Ready || r.Assumed || r.Withheld != "" || !r.Road.Sized || r.Material.Cut == "order" || b.pane.Stock != "" ||
+		slices.Contains(elsewhere, b.pane.Cutter) {
 		return nil
 	}
-	open := slices.ContainsFunc(r.Plan.Steps, func(st plan.Step) bool { return st.Station == "source" && !b.done[st.Key] })
+	// The first step of the source is the order: behind it the pane is on its way.
+	i := slices.IndexFunc(r.Plan.Steps, func(st plan.Step) bool { return st.Station == "source" })
 	p, ok := r.Outline()
-	if !open || !ok {
+	if i < 0 || b.done[r.Plan.Steps[i].Key] || !ok {
 		return nil
 	}
 	box := p.Box()
@@ -83,7 +89,7 @@ func (s *Shop) waitingToCut(ctx context.Context) ([]ToCut, error) {
 	out := []ToCut{}
 	for _, j := range all {
 		for _, p := range j.panes {
-			if p.cut == nil || cut[p.id] {
+			if p.cut == nil || cut[p.id] || p.waitsFor != "" { // ordered from somebody else
 				continue
 			}
 			c := *p.cut

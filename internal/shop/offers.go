@@ -1,7 +1,6 @@
 package shop
 
 import (
-	"cmp"
 	"context"
 	"fmt"
 	"slices"
@@ -90,7 +89,7 @@ func (s *Shop) AddOffer(ctx context.Context, by record.Account, key string, at B
 			return 0, err
 		}
 		return id, t.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "offer", Item: fmt.Sprint(id),
-			Action: "noted", Said: fmt.Sprintf("%s asks %s", cmp.Or(o.Who, string(o.Kind)), source.Money(o.Price)), After: o})
+			Action: "noted", Said: fmt.Sprintf("%s asks %s", o.Called(), source.Money(o.Price)), After: o})
 	})
 	return err
 }
@@ -165,7 +164,7 @@ func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id in
 		}
 		y, m, d := s.Now().In(zone).Date()
 		until := time.Date(y, m, d+o.Days, deliveryHour, 0, 0, 0, zone).UTC()
-		who := cmp.Or(o.Who, string(o.Kind))
+		who := o.Called()
 		p.WaitsFor, p.WaitsUntil = "the pane from "+who, &until
 		found, err := t.SetPane(ctx, *p)
 		if err == nil && !found {

@@ -29,7 +29,8 @@ func TestOffers(t *testing.T) {
 		t.Errorf("%v", f)
 	}
 	o, err := s.Offers(ctx, at)
-	if err != nil || len(o.Offers) != 2 || o.Offers[0].Who != "the cutter" || o.Terms.Visit != usualTerms.Visit || len(o.Usuals) != 6 {
+	if err != nil || len(o.Offers) != 2 || o.Offers[0].Who != "the cutter" || o.Terms.Visit != usualTerms.Visit ||
+		len(o.Usuals) != 6 {
 		t.Fatalf("%+v, %v", o, err)
 	}
 	if err := s.SetTerms(ctx, tor, at, source.Terms{Visit: 9000, Day: 0}); err != nil {
@@ -45,10 +46,12 @@ func TestOffers(t *testing.T) {
 		}
 	}
 	p := view1(t, s, id).Pane
-	if p.WaitsFor != "the pane from the cutter" || p.WaitsUntil == nil || p.Version != before+1 || p.WaitsUntil.Hour() != deliveryHour {
+	if p.WaitsFor != "the pane from the cutter" || p.WaitsUntil == nil || p.Version != before+1 ||
+		p.WaitsUntil.Hour() != deliveryHour {
 		t.Errorf("%q until %v", p.WaitsFor, p.WaitsUntil)
 	}
-	if o, err = s.Offers(ctx, at); err != nil || o.Taken != o.Offers[0].ID && o.Taken != o.Offers[1].ID || o.Terms.Visit != 9000 {
+	if o, err = s.Offers(ctx, at); err != nil || o.Taken != o.Offers[0].ID && o.Taken != o.Offers[1].ID ||
+		o.Terms.Visit != 9000 {
 		t.Errorf("%+v, %v", o, err)
 	}
 	obj := view1(t, s, id).Job.Object

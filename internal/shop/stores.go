@@ -130,7 +130,8 @@ func (s *Shop) AddStock(ctx context.Context, by record.Account, key string, v re
 	if err != nil {
 		return 0, err
 	}
-	return s.create(ctx, by, key, "stock", v, func(t *store.Tx) (int64, error) { return s.bringIn(ctx, t, by, v, "taken in") })
+	return s.create(ctx, by, key, "stock", v,
+		func(t *store.Tx) (int64, error) { return s.bringIn(ctx, t, by, v, "taken in") })
 }
 
 // WrongAt is what is wrong with one of several items, from 0.
@@ -166,7 +167,8 @@ func (s *Shop) AddStocks(ctx context.Context, by record.Account, key string, all
 }
 
 // bringIn writes an item with how much of it is there.
-func (s *Shop) bringIn(ctx context.Context, t *store.Tx, by record.Account, v record.StockItem, why string) (int64, error) {
+func (s *Shop) bringIn(ctx context.Context, t *store.Tx, by record.Account, v record.StockItem, why string) (int64,
+	error) {
 	id, err := t.AddStock(ctx, v)
 	if err != nil {
 		return 0, err
@@ -199,8 +201,9 @@ func (s *Shop) SetStock(ctx context.Context, by record.Account, v record.StockIt
 		if err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "stock", Item: fmt.Sprint(v.ID), Action: "changed",
-			Said: called(v) + ": changed", Before: was, After: v})
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "stock", Item: fmt.Sprint(v.ID),
+			Action: "changed",
+			Said:   called(v) + ": changed", Before: was, After: v})
 	})
 }
 
@@ -219,7 +222,8 @@ func (s *Shop) MoveStock(ctx context.Context, by record.Account, key string, ite
 		return err
 	}
 	if in.Delta == 0 || math.Abs(in.Delta) > 1e6 || in.Delta != math.Round(in.Delta*1000)/1000 {
-		return fault.New("delta", "a quantity other than 0, with three places at most, is expected", "type how much came or went")
+		return fault.New("delta", "a quantity other than 0, with three places at most, is expected",
+			"type how much came or went")
 	}
 	request := struct {
 		Item int64
@@ -238,7 +242,8 @@ func (s *Shop) MoveStock(ctx context.Context, by record.Account, key string, ite
 		}
 		found, err := t.Move(ctx, item, in.Delta, in.Why, in.Job, by.ID, s.Now())
 		if err == nil && !found {
-			err = fault.New("delta", fmt.Sprintf("only %g %s of it are there", v.Quantity, v.Unit), "count it again, or take less")
+			err = fault.New("delta", fmt.Sprintf("only %g %s of it are there", v.Quantity, v.Unit),
+				"count it again, or take less")
 		}
 		return item, err
 	})

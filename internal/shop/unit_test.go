@@ -71,7 +71,8 @@ func TestUnitForAPerson(t *testing.T) {
 			t.Errorf("%s wants %q, asks %q", c.Key, c.Wants, c.Asks)
 		}
 	}
-	if err := s.Read(ctx, tor, First(id), "width_middle", Said{Text: "270", Instrument: length.Rule}); fault.Of(err) == nil {
+	if err := s.Read(ctx, tor, First(id), "width_middle",
+		Said{Text: "270", Instrument: length.Rule}); fault.Of(err) == nil {
 		t.Errorf("270 in was taken: %v", err)
 	}
 }

@@ -15,7 +15,8 @@ func (s queries) Offers(ctx context.Context, pane int64) (all []source.Offer, ta
 	all, err = list(ctx, s.db, func(r *sql.Rows) (source.Offer, error) {
 		var v source.Offer
 		var at sql.NullTime
-		err := r.Scan(&v.ID, &v.Kind, &v.Who, &v.Price, &v.Carriage, &v.Lacks, &v.Missing, &v.Days, &v.Misfit, &v.Back, &v.Mark,
+		err := r.Scan(&v.ID, &v.Kind, &v.Who, &v.Price, &v.Carriage, &v.Lacks, &v.Missing, &v.Days, &v.Misfit, &v.Back,
+			&v.Mark,
 			&at)
 		if at.Valid {
 			taken = v.ID
@@ -28,8 +29,9 @@ days, misfit, back, mark, taken_at FROM offer WHERE pane_id = ? ORDER BY id`, pa
 
 // AddOffer writes an offer.
 func (t *Tx) AddOffer(ctx context.Context, pane int64, v source.Offer, by int64, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO offer (pane_id, kind, who, price, carriage, lacks, missing, days, misfit, back, mark, "+
-		"account_id, at) VALUES (?, ?, ?, ? / 100, ? / 100, ?, ? / 100, ?, ?, ?, ?, ?, ?)", pane, v.Kind, v.Who, v.Price,
+	return t.insert(ctx,
+		"INSERT INTO offer (pane_id, kind, who, price, carriage, lacks, missing, days, misfit, back, mark, "+
+			"account_id, at) VALUES (?, ?, ?, ? / 100, ? / 100, ?, ? / 100, ?, ?, ?, ?, ?, ?)", pane, v.Kind, v.Who, v.Price,
 		v.Carriage, v.Lacks, v.Missing, v.Days, v.Misfit, v.Back, v.Mark, by, at)
 }
 
@@ -48,7 +50,8 @@ func (t *Tx) TakeOffer(ctx context.Context, pane, id int64, at time.Time) (bool,
 
 // Terms are what waiting and a second try cost a job; ok is false where nobody said.
 func (s queries) Terms(ctx context.Context, job int64) (v source.Terms, ok bool, err error) {
-	err = s.db.QueryRowContext(ctx, "SELECT CAST(visit * 100 AS SIGNED), CAST(day * 100 AS SIGNED) FROM job_terms WHERE job_id = ?",
+	err = s.db.QueryRowContext(ctx,
+		"SELECT CAST(visit * 100 AS SIGNED), CAST(day * 100 AS SIGNED) FROM job_terms WHERE job_id = ?",
 		job).Scan(&v.Visit, &v.Day)
 	if errors.Is(err, sql.ErrNoRows) {
 		return v, false, nil

@@ -51,8 +51,10 @@ WHERE m.item_id = ? ORDER BY m.id DESC LIMIT ?`, item, most)
 
 // AddStock writes an item with nothing of it there yet.
 func (t *Tx) AddStock(ctx context.Context, v record.StockItem) (int64, error) {
-	return t.insert(ctx, "INSERT INTO stock_item (kind, name, material, thickness, w, h, unit, least, cost, place, lot, expires) "+
-		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ? / 100, ?, ?, ?)", v.Kind, v.Name, v.Material, v.Thickness, v.W, v.H, v.Unit, v.Least,
+	return t.insert(ctx,
+		"INSERT INTO stock_item (kind, name, material, thickness, w, h, unit, least, cost, place, lot, expires) "+
+			"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ? / 100, ?, ?, ?)", v.Kind, v.Name, v.Material, v.Thickness, v.W, v.H, v.Unit,
+		v.Least,
 		v.Cents, v.Place, v.Lot, v.Expires)
 }
 
@@ -69,20 +71,25 @@ func (t *Tx) LockStock(ctx context.Context, item int64) error {
 // SetStock changes what is said of an item at the version that the caller saw; how much
 // there is changes by Move alone.
 func (t *Tx) SetStock(ctx context.Context, v record.StockItem) (bool, error) {
-	return t.changed(ctx, "UPDATE stock_item SET name = ?, material = ?, thickness = ?, w = ?, h = ?, least = ?, cost = ? / 100, "+
-		"place = ?, lot = ?, expires = ?, version = version + 1 WHERE id = ? AND version = ?", v.Name, v.Material, v.Thickness,
+	return t.changed(ctx,
+		"UPDATE stock_item SET name = ?, material = ?, thickness = ?, w = ?, h = ?, least = ?, cost = ? / 100, "+
+			"place = ?, lot = ?, expires = ?, version = version + 1 WHERE id = ? AND version = ?", v.Name, v.Material,
+		v.Thickness,
 		v.W, v.H, v.Least, v.Cents, v.Place, v.Lot, v.Expires, v.ID, v.Version)
 }
 
 // Move takes from an item or adds to it and reports false where that would leave less
 // than nothing.
-func (t *Tx) Move(ctx context.Context, item int64, delta float64, why string, job, by int64, at time.Time) (bool, error) {
-	found, err := t.changed(ctx, "UPDATE stock_item SET quantity = quantity + ? WHERE id = ? AND quantity + ? >= 0", delta, item,
+func (t *Tx) Move(ctx context.Context, item int64, delta float64, why string, job, by int64, at time.Time) (bool,
+	error) {
+	found, err := t.changed(ctx, "UPDATE stock_item SET quantity = quantity + ? WHERE id = ? AND quantity + ? >= 0", delta,
+		item,
 		delta)
 	if err != nil || !found {
 		return found, err
 	}
-	return true, t.run(ctx, "INSERT INTO stock_move (item_id, delta, why, job_id, account_id, at) VALUES (?, ?, ?, ?, ?, ?)", item,
+	return true, t.run(ctx,
+		"INSERT INTO stock_move (item_id, delta, why, job_id, account_id, at) VALUES (?, ?, ?, ?, ?, ?)", item,
 		delta, short(why, 200), orNull(job), by, at)
 }
 
@@ -112,18 +119,21 @@ func (s queries) CutPlan(ctx context.Context, id int64) (record.CutPlan, error) 
 
 // AddPlan writes a plan and puts those of the same glass away that nobody began.
 func (t *Tx) AddPlan(ctx context.Context, v record.CutPlan, by int64) (int64, error) {
-	if err := t.run(ctx, "UPDATE cut_plan SET state = 'dropped', version = version + 1 WHERE state = 'open' AND material = ? AND "+
-		"thickness = ?", v.Material, v.Thickness); err != nil {
+	if err := t.run(ctx,
+		"UPDATE cut_plan SET state = 'dropped', version = version + 1 WHERE state = 'open' AND material = ? AND "+
+			"thickness = ?", v.Material, v.Thickness); err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO cut_plan (material, thickness, doc, account_id, at) VALUES (?, ?, ?, ?, ?)", v.Material,
+	return t.insert(ctx, "INSERT INTO cut_plan (material, thickness, doc, account_id, at) VALUES (?, ?, ?, ?, ?)",
+		v.Material,
 		v.Thickness, string(v.Doc), by, v.At)
 }
 
 // SetPlan keeps how far a plan is cut, at the version that the caller saw.
 func (t *Tx) SetPlan(ctx context.Context, v record.CutPlan) (bool, error) {
-	return t.changed(ctx, "UPDATE cut_plan SET state = ?, doc = ?, version = version + 1 WHERE id = ? AND version = ? AND state = "+
-		"'open'", v.State, string(v.Doc), v.ID, v.Version)
+	return t.changed(ctx,
+		"UPDATE cut_plan SET state = ?, doc = ?, version = version + 1 WHERE id = ? AND version = ? AND state = "+
+			"'open'", v.State, string(v.Doc), v.ID, v.Version)
 }
 
 // CutPanes are the panes that came out of a plan already.

@@ -24,7 +24,8 @@ func (v *Server) offerRoutes(api huma.API) {
 		all, err := v.shop.Offers(ctx, at.bench(ctx))
 		return &out[shop.Offers]{all}, said(ctx, err)
 	}
-	register(v, api, op("offers", http.MethodGet, "/api/jobs/{id}/offers", "What was asked for a pane, by what it costs in the end"),
+	register(v, api, op("offers", http.MethodGet, "/api/jobs/{id}/offers",
+		"What was asked for a pane, by what it costs in the end"),
 		func(ctx context.Context, in *BenchID) (*out[shop.Offers], error) { return offers(ctx, *in, nil) })
 	register(v, api, op("addOffer", http.MethodPost, "/api/jobs/{id}/offers", "Note what somebody asks for a pane"),
 		func(ctx context.Context, in *struct {
@@ -37,11 +38,13 @@ func (v *Server) offerRoutes(api huma.API) {
 		func(ctx context.Context, in *OfferID) (*out[shop.Offers], error) {
 			return offers(ctx, in.BenchID, v.shop.DropOffer(ctx, who(ctx), in.bench(ctx), in.Offer))
 		})
-	register(v, api, op("takeOffer", http.MethodPut, "/api/jobs/{id}/offers/{offer}/taken", "Order it: the pane waits for it"),
+	register(v, api, op("takeOffer", http.MethodPut, "/api/jobs/{id}/offers/{offer}/taken",
+		"Order it: the pane waits for it"),
 		func(ctx context.Context, in *OfferID) (*out[shop.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.TakeOffer(ctx, who(ctx), in.bench(ctx), in.Offer, v.options.Zone))
 		})
-	register(v, api, op("setTerms", http.MethodPut, "/api/jobs/{id}/terms", "What a second visit and a day of waiting cost a job"),
+	register(v, api, op("setTerms", http.MethodPut, "/api/jobs/{id}/terms",
+		"What a second visit and a day of waiting cost a job"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Body source.Terms

@@ -47,7 +47,8 @@ func (v *Server) bringRoutes(api huma.API) {
 				if bad == nil {
 					got.Added = len(items)
 				} else {
-					got.Rows = append(got.Rows, exchange.RowError{Row: bad.At + 2, Field: bad.Err.Field, Why: bad.Err.Why, Cure: bad.Err.Cure})
+					got.Rows = append(got.Rows, exchange.RowError{Row: bad.At + 2, Field: bad.Err.Field, Why: bad.Err.Why,
+						Cure: bad.Err.Cure})
 				}
 			}
 			return &out[Brought]{got}, nil

@@ -28,8 +28,9 @@ export function SourceStation({ view }: { view: View }) {
 	const { job, pane, reckoning } = view;
 	const [waits, setWaits] = useState(pane.waits_for);
 	const shown = (iso?: string) => (iso ? when(iso) : "");
-	const stoodUntil = shown(pane.waits_until);
-	const stood = shown(job.promised_at);
+	// As they stood when the form was filled: "tomorrow" is another day after midnight.
+	const [stoodUntil] = useState(() => shown(pane.waits_until));
+	const [stood] = useState(() => shown(job.promised_at));
 	const [until, setUntil] = useState(stoodUntil);
 	const [promised, setPromised] = useState(stood);
 	const moments = useMoments();
