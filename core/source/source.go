@@ -8,6 +8,7 @@ import (
 	"slices"
 
 	"freshshard/core/fault"
+	"freshshard/core/money"
 	"freshshard/core/origin"
 	"freshshard/core/working"
 )
@@ -145,7 +146,7 @@ func (o Offer) figure(t Terms, e int64) working.Figure {
 	in := func(symbol, name string, cents int64) working.Input {
 		return working.In(symbol, name, float64(cents)/100, "", origin.Read(""))
 	}
-	return working.Figure{Key: "expected_cost", Value: float64(e) / 100, Text: Money(e), Verdict: working.Note,
+	return working.Figure{Key: "expected_cost", Value: float64(e) / 100, Text: money.Text(e), Verdict: working.Note,
 		Sentence: "is what it is expected to cost in the end",
 		Working: working.Of("{p} + {c} + {m} + {q} / 100 × {l} + {d} × {t}", float64(e)/100, "", in("p", "price", o.Price),
 			in("c", "carriage", o.Carriage), in("m", "what is not in the box", o.Missing),
@@ -153,15 +154,6 @@ func (o Offer) figure(t Terms, e int64) working.Figure {
 			in("l", "what does not come back then, and a second visit", o.lost(t)),
 			working.In("d", "days until it is here", float64(o.Days), "", origin.Read("")),
 			in("t", "what a day of waiting costs this job", t.Day))}
-}
-
-// Money writes cents: 12.50.
-func Money(cents int64) string {
-	sign := ""
-	if cents < 0 {
-		sign, cents = "−", -cents
-	}
-	return fmt.Sprintf("%s%d.%02d", sign, cents/100, cents%100)
 }
 
 // askThree is from how many offers on nothing more is said. A spread of two to one for
@@ -180,7 +172,7 @@ func (r *Ranking) say(t Terms) {
 		return
 	}
 	first := good[0]
-	r.Says = fmt.Sprintf("%s is the cheapest in the end: %s expected.", first.Called(), Money(first.Expected))
+	r.Says = fmt.Sprintf("%s is the cheapest in the end: %s expected.", first.Called(), money.Text(first.Expected))
 	if len(r.Offers) < askThree {
 		r.Says += " The same pane can cost twice as much elsewhere: ask three."
 	}
@@ -189,7 +181,7 @@ func (r *Ranking) say(t Terms) {
 	}
 	second := good[1]
 	gap := second.Expected - first.Expected
-	r.Says += fmt.Sprintf(" %s would cost %s more.", second.Called(), Money(gap))
+	r.Says += fmt.Sprintf(" %s would cost %s more.", second.Called(), money.Text(gap))
 	r.Changes = changes(first.Offer, second.Offer, t, gap)
 }
 
@@ -206,12 +198,12 @@ func (o Offer) Called() string {
 func changes(first, second Offer, t Terms, gap int64) []string {
 	out := []string{}
 	if gap < second.Price {
-		out = append(out, fmt.Sprintf("%s asks %s less", second.Called(), Money(gap+1)))
+		out = append(out, fmt.Sprintf("%s asks %s less", second.Called(), money.Text(gap+1)))
 	}
 	if d := int64(first.Days - second.Days); d > 0 {
-		out = append(out, fmt.Sprintf("a day of waiting costs %s or more", Money(t.Day+gap/d+1)))
+		out = append(out, fmt.Sprintf("a day of waiting costs %s or more", money.Text(t.Day+gap/d+1)))
 	} else if d < 0 && t.Day+gap/d-1 >= 0 {
-		out = append(out, fmt.Sprintf("a day of waiting costs %s or less", Money(t.Day+gap/d-1)))
+		out = append(out, fmt.Sprintf("a day of waiting costs %s or less", money.Text(t.Day+gap/d-1)))
 	}
 	if l := first.lost(t); l > 0 {
 		if q := first.Misfit + int(gap*100/l) + 1; q <= 100 {

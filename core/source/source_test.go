@@ -118,12 +118,3 @@ func TestOfferRefuses(t *testing.T) {
 		}
 	}
 }
-
-func TestMoney(t *testing.T) {
-	for cents, want := range map[int64]string{0: "0.00", 5: "0.05", 1250: "12.50", -1: "−0.01",
-		100000000: "1000000.00"} {
-		if got := Money(cents); got != want {
-			t.Errorf("%d: %q", cents, got)
-		}
-	}
-}

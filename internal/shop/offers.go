@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/core/money"
 	"freshshard/core/source"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -89,7 +90,7 @@ func (s *Shop) AddOffer(ctx context.Context, by record.Account, key string, at B
 			return 0, err
 		}
 		return id, t.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "offer", Item: fmt.Sprint(id),
-			Action: "noted", Said: fmt.Sprintf("%s asks %s", o.Called(), source.Money(o.Price)), After: o})
+			Action: "noted", Said: fmt.Sprintf("%s asks %s", o.Called(), money.Text(o.Price)), After: o})
 	})
 	return err
 }
@@ -171,6 +172,6 @@ func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id in
 			err = stale("what the pane waits for")
 		}
 		return store.Change{Noun: "offer", Item: fmt.Sprint(id), Action: "ordered",
-			Said: fmt.Sprintf("ordered from %s for %s", who, source.Money(o.Price)), After: o}, err
+			Said: fmt.Sprintf("ordered from %s for %s", who, money.Text(o.Price)), After: o}, err
 	})
 }
