@@ -127,12 +127,21 @@ func (s settings) run(ctx context.Context) error {
 			return err
 		}
 	}
+	suppliers := filepath.Join(s.dir, "suppliers")
+	sh.SuppliersIn(suppliers)
 	keeper := &backup.Keeper{Dir: s.backupFolder(), DSN: dsn, Shop: sh}
 	// What runs beside the serving ends before the database does.
 	var beside sync.WaitGroup
 	defer beside.Wait()
 	ctx, end := context.WithCancel(ctx)
 	defer end()
+	if s.fill != nil {
+		done, err := demo.StandIns(ctx, sh, suppliers)
+		if err != nil {
+			return err
+		}
+		beside.Go(done)
+	}
 	beside.Go(func() { keeper.Run(ctx) })
 	beside.Go(func() { tidy(ctx, sh) })
 	h := web.New(sh, web.Options{PlainHTTP: s.plain, Hosts: s.hosts, BehindProxy: s.proxy, Closing: ctx.Done(),

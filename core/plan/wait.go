@@ -15,6 +15,7 @@ type Standing struct {
 	Sized  bool                 // a size was worked out
 	Unread []string             // names of needed readings that nobody has taken
 	NoPart bool                 // what is bought is not noted yet
+	Awaits string               // what the pane waits for; empty when it is here
 }
 
 // Wait says why a step cannot be ticked yet.
@@ -64,6 +65,10 @@ func (p Plan) Wait(s Step, st Standing, now time.Time) *Wait {
 		case !st.Sized:
 			return &Wait{Step: s.Key, Why: "there is no size yet"}
 		}
+	}
+	// What is not here is not looked over.
+	if s.Key == "check-new" && st.Awaits != "" {
+		return &Wait{Step: s.Key, Why: "it waits for " + st.Awaits + "; say first that it has come"}
 	}
 	if s.Key == "part-number" && st.NoPart {
 		return &Wait{Step: s.Key, Why: "no number noted, nor where the part was seen"}

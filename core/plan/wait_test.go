@@ -69,6 +69,10 @@ func TestWait(t *testing.T) {
 		{"fire", stove, "first-fire", done("cold", "brackets", "door-on"), 0, ""},
 		{"opened without its guard", tube, "open", done("hand-tight"), 0, "guard"},
 		{"what waits for nothing", stove, "screws", done(), 0, ""},
+		{"looked over before it came", stove, "check-new", Standing{Awaits: "the pane from the cutter"}, 0,
+			"waits for the pane from the cutter"},
+		{"looked over", stove, "check-new", Standing{}, 0, ""},
+		{"ordered while another is awaited", stove, "order", Standing{Awaits: "the pane"}, 0, ""},
 		{"another hold at the same station", port, "flat", Standing{Unread: []string{"diameter"}}, 0, ""},
 		{"another step at the same station", stove, "gasket-judge", Standing{Unread: []string{"width"}}, 0, ""},
 	} {

@@ -50,7 +50,7 @@ func TestQuantityInWords(t *testing.T) {
 		}
 	}
 	for want, basis := range map[string]int{"0 %": 0, "20 %": 2000, "12.5 %": 1250, "5.25 %": 525, "5.05 %": 505} {
-		if got := percent(basis); got != want {
+		if got := Percent(basis); got != want {
 			t.Errorf("%q, want %q", got, want)
 		}
 	}

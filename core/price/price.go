@@ -284,7 +284,7 @@ func (s *Sheet) sum(j Job, r Rates) {
 			s.Lines = append(s.Lines, l)
 		}
 	}
-	add("discount", Off, "Discount of "+percent(j.Adjust.Discount),
+	add("discount", Off, "Discount of "+Percent(j.Adjust.Discount),
 		func(net int64) int64 { return -money.Part(max(0, net), j.Adjust.Discount) })
 	if len(s.Lines) > 0 && r.Least > 0 {
 		add("least", LeastOf, "Up to the least charge", func(net int64) int64 { return max(0, r.Least-net) })
@@ -296,8 +296,8 @@ func (s *Sheet) sum(j Job, r Rates) {
 	s.Says = s.say(j)
 }
 
-// percent writes hundredths of a percent: 12.5 %.
-func percent(basis int) string {
+// Percent writes hundredths of a percent: 12.5 %.
+func Percent(basis int) string {
 	switch {
 	case basis%100 == 0:
 		return fmt.Sprintf("%d %%", basis/100)
@@ -315,7 +315,7 @@ func (s Sheet) say(j Job) string {
 		out = money.Text(s.Total.Cents)
 	}
 	if s.Basis > 0 {
-		out += ", " + percent(s.Basis) + " tax in it"
+		out += ", " + Percent(s.Basis) + " tax in it"
 	}
 	switch n := len(s.Open); {
 	case n == 1:

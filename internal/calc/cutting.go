@@ -5,7 +5,11 @@ import (
 	"time"
 
 	"freshshard/core/cutting"
+	"freshshard/core/length"
+	"freshshard/core/price"
 	"freshshard/core/source"
+	"freshshard/core/supply"
+	"freshshard/core/working"
 )
 
 // SparesIn is how many good panes are wanted, how surely, and what is known of the
@@ -20,6 +24,12 @@ type SparesIn struct {
 type SourcesIn struct {
 	Offers []source.Offer `json:"offers"`
 	Terms  source.Terms   `json:"terms"`
+}
+
+// PriceIn is a job with what the shop asks; money in cents.
+type PriceIn struct {
+	Job   price.Job   `json:"job"`
+	Rates price.Rates `json:"rates"`
 }
 
 // cutSteps are the plans that are tried at most: the same task has the same answer.
@@ -49,6 +59,14 @@ func cutTopics() []Topic {
 					Misfit: 12}},
 			Terms: source.Terms{Visit: 6000, Day: 500}},
 			with(func(in SourcesIn) (source.Ranking, error) { return source.Rank(in.Offers, in.Terms) })},
+		{"price", "what a job costs the customer, from its least to its most, to the cent", PriceIn{
+			Job: price.Job{Works: []price.Work{{Station: "measure", Minutes: 10, People: 1}, {Station: "set", Minutes: 20,
+				People: 2}}, Materials: []price.Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc", Low: 5000,
+				Each: 6000, High: 8000, Known: true}}, Panes: 1}, Rates: price.Usual},
+			with(func(in PriceIn) (price.Sheet, error) { return price.Reckon(in.Job, in.Rates) })},
+		{"arrival", "a pane as it was read against what was ordered", supply.Measured{W: 300, H: 200, Band: 1, ReadW: 303,
+			ReadH: 199.5},
+			with(func(in supply.Measured) ([]working.Figure, error) { return in.Judge(length.MM) })},
 		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},
 			with(func(in SparesIn) (cutting.Spares, error) { return cutting.Ladder(in.Want, in.Sure, in.Tries) })},
 	}

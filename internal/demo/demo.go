@@ -141,10 +141,16 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time) error {
 	if err := work.Wait(); err != nil {
 		return err
 	}
+	if err := s.SetRates(outer, mira, rates); err != nil {
+		return err
+	}
 	// Tickets have their numbers in the order of the jobs.
 	for i, j := range all {
 		if j.sign {
 			if err := sign(outer, s, people[j.by], ids[i]); err != nil {
+				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
+			}
+			if err := bill(outer, s, mira, ids[i]); err != nil {
 				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 			}
 		}
@@ -174,7 +180,8 @@ type job struct {
 	checks   int // checks passed from the start
 	waits    string
 	until    float64 // hours from now
-	others   []job   // what was done to the second pane and those after it
+	order    *order
+	others   []job // what was done to the second pane and those after it
 	sign     bool
 }
 
@@ -315,6 +322,9 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 		if err := s.Answer(ctx, by, at, c.Key, a); err != nil {
 			return err
 		}
+	}
+	if j.order != nil {
+		return j.order.place(ctx, s, by, at)
 	}
 	if j.waits != "" {
 		until := inHours(now.Add(time.Duration(j.until * float64(time.Hour))))

@@ -73,7 +73,8 @@ func objects() []job {
 		{by: "tor", due: 33, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204",
 			Object: "Deck oven, upper door, outer pane", Exposure: "oven", Family: "channel-front", Power: true,
 			Story: "shattered when the door was let fall", Like: "toughened"},
-			pane: deck(3), steps: 7, settle: "toughened", thick: 4, waits: "toughened 4 mm to size", until: 70,
+			pane: deck(3), steps: 7, settle: "toughened", thick: 4, order: &order{who: "Panes by post", kind: "post", each: 5200, days: 3,
+				wrong: "3 mm too wide"},
 			readings: rect("598", "598.5", "412", "412", said{fit.Ledge, "11", rule}, said{fit.OldThickness, "4.0", cal})},
 		{by: "mira", due: 34, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204",
 			Object: "Deck oven, upper door, window pack", Exposure: "oven", Family: "window-pack", Power: true,
@@ -151,7 +152,7 @@ func objects() []job {
 			Power: true, Story: "a tray corner; the maker sells it", Like: "toughened", Road: road.Chosen{ID: "part",
 				Part: road.Part{Number: "71-404", Seen: "plate", Box: []string{"seal", "tape"}, Asked: []road.Asked{
 					{Where: "the maker", Says: "96.00, nine days"}, {Where: "parts counter on the quay", Says: "71.50, Friday"}}}}},
-			steps: 7, waits: "part 71-404 from the counter on the quay", until: 21},
+			steps: 7, order: &order{who: "Counter on the quay", kind: "parts", each: 6850, days: 1}},
 		{by: "ebbe", due: 54, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
 			Object: "Orchard tractor's cab, rear quarter light", Exposure: "weather", Family: "edge-bonded", Vehicle: true,
 			Moves: pane.Machine, Strike: true, Story: "came off its hinges whole in the yard; the glass is sound",

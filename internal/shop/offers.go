@@ -7,8 +7,11 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/core/length"
 	"freshshard/core/money"
+	"freshshard/core/plan"
 	"freshshard/core/source"
+	"freshshard/core/supply"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -163,15 +166,67 @@ func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id in
 		if _, err := t.TakeOffer(ctx, p.ID, id, s.Now()); err != nil {
 			return store.Change{}, err
 		}
-		y, m, d := s.Now().In(zone).Date()
-		until := time.Date(y, m, d+o.Days, deliveryHour, 0, 0, 0, zone).UTC()
 		who := o.Called()
-		p.WaitsFor, p.WaitsUntil = "the pane from "+who, &until
-		found, err := t.SetPane(ctx, *p)
-		if err == nil && !found {
-			err = stale("what the pane waits for")
+		if err := s.orderOf(ctx, t, by, j, p, o, zone); err != nil {
+			return store.Change{}, err
 		}
 		return store.Change{Noun: "offer", Item: fmt.Sprint(id), Action: "ordered",
-			Said: fmt.Sprintf("ordered from %s for %s", who, money.Text(o.Price)), After: o}, err
+			Said: fmt.Sprintf("ordered from %s for %s", who, money.Text(o.Price)), After: o}, nil
 	})
+}
+
+// orderOf writes the order for an offer that is taken, in place of one for the same pane
+// that is not sent yet; what is not in its box is a line that somebody else may fill.
+func (s *Shop) orderOf(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane, o source.Offer,
+	zone *time.Location) error {
+	had, err := t.Orders(ctx, j.ID)
+	if err != nil {
+		return err
+	}
+	key := PaneKey(p.ID)
+	for _, h := range had {
+		if h.State != supply.ToSend && h.State != supply.Sent || len(h.Lines) != 1 || h.Lines[0].Key != key {
+			continue
+		}
+		if err := h.Move(supply.Dropped); err != nil {
+			return err
+		}
+		if err := s.keepOrder(ctx, t, j, h); err != nil {
+			return err
+		}
+	}
+	house, err := t.Shop(ctx)
+	if err != nil {
+		return err
+	}
+	b := benchOf(j, p, house.Unit, nil, numbers)
+	text := View{Job: *j, benches: make([]benchView, len(j.Panes))}.toOrder(b)
+	if text == "" {
+		text = "the pane: its size follows"
+	}
+	due := s.dayAfter(o.Days, zone)
+	n := supply.Order{Kind: o.Kind, Who: o.Called(), State: supply.Sent, Carriage: o.Carriage, Due: &due, Version: 1,
+		Lines: []supply.Line{{Key: key, Pane: p.ID, Text: shorten(text, 300), Milli: 1000, Unit: "pc", Each: o.Price}}}
+	if n.ID, err = s.writeOrder(ctx, t, by, j.ID, n); err != nil {
+		return err
+	}
+	if err := s.paneWaits(ctx, t, p, n, n.Lines[0]); err != nil {
+		return err
+	}
+	return s.tickOrder(ctx, t, by, j, p)
+}
+
+// tickOrder ticks the step of a pane at which it is ordered, where nothing stands against
+// that: who sends an order has ordered.
+func (s *Shop) tickOrder(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane) error {
+	b := benchOf(j, p, length.MM, nil, numbers)
+	i := slices.IndexFunc(b.reck.Plan.Steps, func(st plan.Step) bool { return st.Station == "source" })
+	if i < 0 || b.reck.Plan.Steps[i].Key == checkNew || b.reck.Plan.Steps[i].Once {
+		return nil
+	}
+	st := b.reck.Plan.Steps[i]
+	if tickOf(p, st.Key) != nil || s.waitOf(j, b, st) != nil {
+		return nil
+	}
+	return t.SetTick(ctx, p.ID, record.Tick{Step: st.Key, Outcome: "done", Version: 1, At: s.Now()}, by.ID)
 }

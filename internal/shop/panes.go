@@ -147,7 +147,7 @@ func (s *Shop) SetWait(ctx context.Context, by record.Account, at Bench, in Wait
 	if in.For, err = clean("waits_for", in.For, 200, false); err != nil {
 		return err
 	}
-	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		before := p.WaitsFor
 		p.WaitsFor, p.WaitsUntil, p.Version = in.For, in.Until, in.Version
 		if in.For == "" {
@@ -156,6 +156,9 @@ func (s *Shop) SetWait(ctx context.Context, by record.Account, at Bench, in Wait
 		found, err := t.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = stale("what the pane waits for")
+		}
+		if err == nil {
+			err = s.cameWith(ctx, t, j, p, before)
 		}
 		said := "waits for " + in.For
 		if in.For == "" {

@@ -25,6 +25,8 @@ type Shop struct {
 	hashing *hashing
 	photos  *photo.Taker
 	stands  *stands
+
+	suppliers string // folder of those who answer by files
 }
 
 // New makes a shop over a store, on the real clock. What it keeps beside the

@@ -427,7 +427,8 @@ func (p PaneState) say() string {
 
 // standingOf is what a pane's steps are held against.
 func standingOf(p *record.Pane, r reckon.Reckoning) plan.Standing {
-	st := plan.Standing{Done: map[string]time.Time{}, Sized: r.Fit.Ready, NoPart: !r.Road.Noted}
+	st := plan.Standing{Done: map[string]time.Time{}, Sized: r.Fit.Ready, NoPart: !r.Road.Noted,
+		Awaits: p.WaitsFor}
 	for _, t := range p.Ticks {
 		st.Done[t.Step] = t.At
 	}

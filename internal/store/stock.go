@@ -49,6 +49,16 @@ func (s queries) Moves(ctx context.Context, item int64, most int) ([]record.Stoc
 WHERE m.item_id = ? ORDER BY m.id DESC LIMIT ?`, item, most)
 }
 
+// Used lists what was taken out of the stores for a job, with how much of it in all.
+func (s queries) Used(ctx context.Context, job int64) ([]record.StockItem, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (record.StockItem, error) {
+		var v record.StockItem
+		return v, r.Scan(&v.ID, &v.Kind, &v.Name, &v.Material, &v.Thickness, &v.W, &v.H, &v.Unit, &v.Quantity, &v.Cents)
+	}, `SELECT i.id, i.kind, i.name, i.material, i.thickness, i.w, i.h, i.unit, -SUM(m.delta), CAST(i.cost * 100 AS SIGNED)
+FROM stock_move m JOIN stock_item i ON i.id = m.item_id WHERE m.job_id = ? GROUP BY i.id HAVING SUM(m.delta) < 0
+ORDER BY i.id`, job)
+}
+
 // AddStock writes an item with nothing of it there yet.
 func (t *Tx) AddStock(ctx context.Context, v record.StockItem) (int64, error) {
 	return t.insert(ctx,

@@ -105,6 +105,7 @@ func (v *Server) routes(g *gin.Engine) {
 	g.GET("/api/openapi.json", v.person, v.contract(api))
 	v.fileRoutes(g)
 	v.storeFileRoutes(g)
+	v.paperRoutes(g)
 	static(g)
 }
 

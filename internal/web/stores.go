@@ -65,6 +65,9 @@ func (v *Server) storeRoutes(api huma.API) {
 		})
 	v.bringRoutes(api)
 	v.offerRoutes(api)
+	v.orderRoutes(api)
+	v.supplierRoutes(api)
+	v.priceRoutes(api)
 	v.cutRoutes(api)
 }
 

@@ -263,6 +263,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/bills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write a quote, an invoice or a credit */
+        post: operations["writePaper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/carried": {
         parameters: {
             query?: never;
@@ -554,6 +571,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/offers/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask whoever answers by themselves */
+        post: operations["askSuppliers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/offers/{offer}": {
         parameters: {
             query?: never;
@@ -581,6 +615,58 @@ export interface paths {
         get?: never;
         /** Order it: the pane waits for it */
         put: operations["takeOffer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was ordered for a job, and what it lacks */
+        get: operations["orders"];
+        put?: never;
+        /** Write an order */
+        post: operations["addOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/orders/{order}/came": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What came, and what goes back */
+        put: operations["orderCame"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/orders/{order}/state": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** It is sent, confirmed or cancelled */
+        put: operations["moveOrder"];
         post?: never;
         delete?: never;
         options?: never;
@@ -669,6 +755,24 @@ export interface paths {
         post?: never;
         /** Take a picture away */
         delete: operations["dropPhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/price": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a job costs the customer */
+        get: operations["price"];
+        /** Change it by hand */
+        put: operations["setPrice"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1098,6 +1202,24 @@ export interface paths {
         put?: never;
         /** Make a one-time word for a new password */
         post: operations["giveWord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the shop asks */
+        get: operations["rates"];
+        /** Change it */
+        put: operations["setRates"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1567,6 +1689,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/suppliers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who answers by a call or a file */
+        get: operations["suppliers"];
+        /** Put one in, or change the one of that name */
+        put: operations["setSupplier"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/suppliers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take one out */
+        delete: operations["dropSupplier"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -1634,6 +1791,7 @@ export interface components {
             /** @description What is waited for, or what good looks like */
             why?: string;
         };
+        AskSuppliersRequest: Record<string, never>;
         BondHang: {
             /**
              * Format: double
@@ -3241,6 +3399,144 @@ export interface components {
             until?: string;
             why: string;
         };
+        PriceAdjust: {
+            /**
+             * Format: int64
+             * @description Hundredths of a percent off
+             */
+            discount?: number;
+            /** @description By station: what it took, all people together */
+            minutes?: {
+                [key: string]: number;
+            };
+            /** @description What the customer should read */
+            note?: string;
+            /** @description Keys of lines that are not asked for */
+            off?: string[];
+            own?: components["schemas"]["PriceOwn"][];
+            /** @description By key of a material: its cost each, cents */
+            prices?: {
+                [key: string]: number;
+            };
+            /** Format: int64 */
+            version: number;
+        };
+        PriceAmount: {
+            /** Format: int64 */
+            cents: number;
+            /** Format: int64 */
+            high: number;
+            /** Format: int64 */
+            low: number;
+        };
+        PriceBilled: {
+            /** Format: int64 */
+            cents: number;
+            /**
+             * Format: int64
+             * @description Cents
+             */
+            each: number;
+            kind: string;
+            quantity: string;
+            text: string;
+        };
+        PriceLine: {
+            /**
+             * Format: int64
+             * @description As is likely
+             */
+            cents: number;
+            /**
+             * Format: int64
+             * @description Of a material: cents each before the margin
+             */
+            cost?: number;
+            /**
+             * Format: int64
+             * @description Cents for one; of labour for an hour
+             */
+            each: number;
+            /** @description The likely amount with its sum */
+            figure: components["schemas"]["WorkingFigure"];
+            /** Format: int64 */
+            high: number;
+            key: string;
+            /** @enum {string} */
+            kind: "labour" | "material" | "call-out" | "disposal" | "own" | "least" | "discount";
+            /** Format: int64 */
+            low: number;
+            /**
+             * Format: int64
+             * @description Thousandths of the unit
+             */
+            milli: number;
+            /** @description It is not asked for */
+            off?: boolean;
+            /** @description Nobody knows its price yet */
+            open?: boolean;
+            text: string;
+            /** @enum {string} */
+            unit: "min" | "pc" | "m" | "";
+            why?: string;
+        };
+        PriceOwn: {
+            /**
+             * Format: int64
+             * @description Cents; less than nothing for what comes off
+             */
+            each: number;
+            /**
+             * Format: int64
+             * @description Thousandths
+             */
+            milli: number;
+            text: string;
+        };
+        PriceRates: {
+            /**
+             * Format: int64
+             * @description Percent by which the work can grow until the object is stripped
+             */
+            behind: number;
+            /**
+             * Format: int64
+             * @description For a job at the customer's, cents
+             */
+            call_out: number;
+            /**
+             * Format: int64
+             * @description How long a quote holds
+             */
+            days: number;
+            /**
+             * Format: int64
+             * @description For the broken glass of one pane, cents
+             */
+            disposal: number;
+            /**
+             * Format: int64
+             * @description An hour of one person, cents
+             */
+            hour: number;
+            /**
+             * Format: int64
+             * @description No job is done for less, cents before tax
+             */
+            least: number;
+            /**
+             * Format: int64
+             * @description On materials, hundredths of a percent
+             */
+            margin: number;
+            /**
+             * Format: int64
+             * @description Hundredths of a percent, as the law of the place has it
+             */
+            tax: number;
+            /** Format: int64 */
+            version: number;
+        };
         ProveAnswer: {
             /** @description What is wrong, or why it does not apply */
             finding?: string;
@@ -3445,6 +3741,55 @@ export interface components {
             check: string;
             /** Format: int64 */
             version: number;
+        };
+        RecordBill: {
+            /** @description What was agreed where it is more than was quoted */
+            agreed?: string;
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: int64
+             * @description The tax, hundredths of a percent
+             */
+            basis: number;
+            by: string;
+            covers: string[];
+            customer: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            job: number;
+            /** @enum {string} */
+            kind: "quote" | "invoice" | "credit";
+            lines: components["schemas"]["PriceBilled"][];
+            /** Format: int64 */
+            net: number;
+            /** @description What it does not cover */
+            not: string[];
+            note?: string;
+            /**
+             * Format: int64
+             * @description Counted by kind, without a gap
+             */
+            number: number;
+            object: string;
+            /**
+             * Format: int64
+             * @description The invoice that a credit takes back
+             */
+            of?: number;
+            /** Format: int64 */
+            of_number?: number;
+            phone?: string;
+            /** Format: int64 */
+            tax: number;
+            /** Format: int64 */
+            total: number;
+            /**
+             * Format: date-time
+             * @description How long a quote holds
+             */
+            until?: string;
         };
         RecordCarriage: {
             /** Format: date-time */
@@ -3777,6 +4122,17 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        RecordSupplier: {
+            /** @description http://127.0.0.1:PORT/PATH, or the name of a folder */
+            address: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "cutter" | "maker" | "parts" | "post" | "salvage";
+            name: string;
+            /** @enum {string} */
+            way: "http" | "file";
+        };
         RecordTick: {
             /** Format: date-time */
             at: string;
@@ -3981,6 +4337,27 @@ export interface components {
              */
             torque?: number;
         };
+        ShopAsked: {
+            /** @description What would put the second before the first */
+            changes: string[];
+            offers: components["schemas"]["SourceRanked"][];
+            said: components["schemas"]["ShopAskedOf"][];
+            says: string;
+            /**
+             * Format: int64
+             * @description The one that was ordered
+             */
+            taken?: number;
+            terms: components["schemas"]["SourceTerms"];
+            /** @description What is usual of each kind of source */
+            usuals: components["schemas"]["SourceUsual"][];
+        };
+        ShopAskedOf: {
+            name: string;
+            says: string;
+            /** @description Its offer is among the others now */
+            took: boolean;
+        };
         ShopBackup: {
             /** Format: date-time */
             at?: string;
@@ -4002,6 +4379,20 @@ export interface components {
         ShopBendOut: {
             bend: components["schemas"]["OutlineBend"];
             figures: components["schemas"]["WorkingFigure"][];
+        };
+        ShopCame: {
+            /**
+             * Format: date-time
+             * @description When what is still to come should be here
+             */
+            due?: string;
+            h?: string;
+            /** @description What is not good, or good with a word; what is not named is good */
+            lines: components["schemas"]["SupplySeen"][];
+            /** Format: int64 */
+            version: number;
+            /** @description Width of the pane on the table as it was read, in any unit */
+            w?: string;
         };
         ShopCarried: {
             /** @description fresh-shard-job */
@@ -4350,6 +4741,17 @@ export interface components {
             job?: number;
             why?: string;
         };
+        ShopNewOrder: {
+            /** Format: int64 */
+            carriage?: number;
+            /** Format: int64 */
+            days: number;
+            /** @enum {string} */
+            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
+            lines: components["schemas"]["SupplyLine"][];
+            note?: string;
+            who: string;
+        };
         ShopNextCut: {
             /** @description The measure to set */
             at: components["schemas"]["LengthShown"];
@@ -4385,6 +4787,54 @@ export interface components {
             terms: components["schemas"]["SourceTerms"];
             /** @description What is usual of each kind of source */
             usuals: components["schemas"]["SourceUsual"][];
+        };
+        ShopOrderStep: {
+            /**
+             * Format: date-time
+             * @description When it should be here; as it was for nothing
+             */
+            due?: string;
+            /** @enum {string} */
+            state: "sent" | "confirmed" | "dropped";
+            /** Format: int64 */
+            version: number;
+        };
+        ShopOrderView: {
+            /**
+             * Format: int64
+             * @description Cents
+             */
+            carriage?: number;
+            /**
+             * Format: int64
+             * @description What it comes to
+             */
+            cents: number;
+            /** Format: date-time */
+            due?: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
+            /** @description It should be here */
+            late: boolean;
+            lines: components["schemas"]["SupplyLine"][];
+            note?: string;
+            /** @description Something of it is still waited for */
+            out: boolean;
+            says: string;
+            /** @enum {string} */
+            state: "to-send" | "sent" | "confirmed" | "back" | "here" | "dropped";
+            /** Format: int64 */
+            version: number;
+            who: string;
+        };
+        ShopOrders: {
+            /** @description What the job needs and is on no order: the panes, seals, what the strip log renews */
+            lacks: components["schemas"]["SupplyLine"][];
+            /** @description What is looked at when the pane on the table comes */
+            looks: components["schemas"]["SupplyLook"][];
+            orders: components["schemas"]["ShopOrderView"][];
         };
         ShopOutlineIn: {
             /**
@@ -4523,6 +4973,17 @@ export interface components {
             /** @description The owner who took it on */
             taken?: components["schemas"]["ProveTaken"];
         };
+        ShopPaper: {
+            /** @description What was agreed, where an invoice is above its quote; why, for a credit */
+            agreed?: string;
+            /** @enum {string} */
+            kind: "quote" | "invoice" | "credit";
+            /**
+             * Format: int64
+             * @description As it stands on the screen, so that nothing else is written
+             */
+            total: number;
+        };
         ShopPerson: {
             /** @description Sign-in name: letters, digits, dot, hyphen */
             login: string;
@@ -4582,6 +5043,40 @@ export interface components {
              * @description mm; no part for the climate
              */
             truth: number;
+        };
+        ShopPriced: {
+            /**
+             * Format: int64
+             * @description How much the likely total is above it
+             */
+            above: number;
+            adjust: components["schemas"]["PriceAdjust"];
+            /**
+             * Format: int64
+             * @description The tax, hundredths of a percent
+             */
+            basis: number;
+            /** @description An invoice stands */
+            billed: boolean;
+            /** @description The likely total with its sum */
+            figure: components["schemas"]["WorkingFigure"];
+            lines: components["schemas"]["PriceLine"][];
+            /** @description Why no invoice can be written yet */
+            may_bill?: string;
+            net: components["schemas"]["PriceAmount"];
+            /** @description What has no price yet */
+            open: string[];
+            /** @description In the order in which they were written */
+            papers: components["schemas"]["RecordBill"][];
+            /**
+             * Format: int64
+             * @description The last quote's total, 0 for none
+             */
+            quoted: number;
+            rates: components["schemas"]["PriceRates"];
+            says: string;
+            tax: components["schemas"]["PriceAmount"];
+            total: components["schemas"]["PriceAmount"];
         };
         ShopReset: {
             login: string;
@@ -5211,6 +5706,44 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        SupplyLine: {
+            /**
+             * Format: int64
+             * @description Cents for one; 0 while nobody said
+             */
+            each: number;
+            /** @description What is wrong with it, or why it is taken all the same */
+            finding?: string;
+            /** @enum {string} */
+            found?: "" | "good" | "wrong" | "missing";
+            key: string;
+            /**
+             * Format: int64
+             * @description Thousandths of a piece or metre
+             */
+            milli: number;
+            /**
+             * Format: int64
+             * @description The pane that it is for, where it is the pane itself
+             */
+            pane?: number;
+            /** @description All that the source needs to know */
+            text: string;
+            /** @enum {string} */
+            unit: "pc" | "m";
+        };
+        SupplyLook: {
+            key: string;
+            says: string;
+            /** @description What is often wrong, in words that can go on the way-bill */
+            wrongs: string[];
+        };
+        SupplySeen: {
+            finding?: string;
+            /** @enum {string} */
+            found: "good" | "wrong" | "missing";
+            key: string;
         };
         ThicknessAnswer: {
             between: boolean;
@@ -6226,6 +6759,47 @@ export interface operations {
             };
         };
     };
+    writePaper: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopPaper"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPriced"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     carry: {
         parameters: {
             query?: never;
@@ -6929,6 +7503,47 @@ export interface operations {
             };
         };
     };
+    askSuppliers: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskSuppliersRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopAsked"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     dropOffer: {
         parameters: {
             query?: {
@@ -6986,6 +7601,159 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    orders: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOrders"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    addOrder: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopNewOrder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOrders"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    orderCame: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                order: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopCame"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOrders"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    moveOrder: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                order: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopOrderStep"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOrders"];
                 };
             };
             /** @description Error */
@@ -7211,6 +7979,78 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    price: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPriced"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setPrice: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PriceAdjust"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPriced"];
                 };
             };
             /** @description Error */
@@ -8311,6 +9151,68 @@ export interface operations {
             };
         };
     };
+    rates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceRates"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setRates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PriceRates"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceRates"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     resetPassword: {
         parameters: {
             query?: never;
@@ -9312,6 +10214,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WitnessPane"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    suppliers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordSupplier"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setSupplier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordSupplier"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordSupplier"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropSupplier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordSupplier"][];
                 };
             };
             /** @description Error */

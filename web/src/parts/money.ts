@@ -7,7 +7,14 @@ export function cents(text: string): number {
 	return Number(`${m[1]}${(m[2] ?? "").padEnd(2, "0")}`);
 }
 
+/** The same for what may be less than nothing. */
+export function signedCents(text: string): number {
+	const t = text.trim();
+	return /^[-−]/.test(t) ? -cents(t.slice(1)) : cents(t);
+}
+
 /** 1250 as 12.50. */
 export function money(c: number): string {
-	return `${Math.floor(c / 100)}.${String(c % 100).padStart(2, "0")}`;
+	const a = Math.abs(c);
+	return `${c < 0 ? "−" : ""}${Math.floor(a / 100)}.${String(a % 100).padStart(2, "0")}`;
 }

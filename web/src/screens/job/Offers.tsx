@@ -2,7 +2,13 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { api, got, newKey, type Refused } from "../../api/client";
 import { on, useJobWrite } from "../../api/hooks";
-import type { Offers as All, Offer, RankedOffer, View } from "../../api/types";
+import type {
+	Offers as All,
+	Asked,
+	Offer,
+	RankedOffer,
+	View,
+} from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
@@ -37,6 +43,23 @@ export function Offers({ view }: { view: View }) {
 			}),
 		),
 	);
+	const askKey = useRef(newKey());
+	const ask = useMutation<Asked, Refused>({
+		mutationFn: () =>
+			got(
+				api.POST("/api/jobs/{id}/offers/asked", {
+					params: {
+						...on(view),
+						header: { "Idempotency-Key": askKey.current },
+					},
+					body: {},
+				}),
+			),
+		onSuccess: (a) => {
+			askKey.current = newKey();
+			keep(a);
+		},
+	});
 	if (!all.data) return null;
 	const { offers, says, changes, taken } = all.data;
 	const most = Math.max(1, ...offers.map((o) => o.high));
@@ -110,10 +133,24 @@ export function Offers({ view }: { view: View }) {
 				</p>
 			)}
 			<Refusal error={drop.error ?? take.error} />
+			{ask.data && (
+				<ul data-asked className="mt-1 text-[0.9375rem]">
+					{ask.data.said.map((a) => (
+						<li key={a.name}>
+							{a.name}: {a.says}
+						</li>
+					))}
+					{ask.data.said.length === 0 && <li>All of them have answered.</li>}
+				</ul>
+			)}
+			<Refusal error={ask.error} />
 			{open && !asking && (
-				<Button className="mt-2" onClick={() => setAsking(true)}>
-					Somebody asks …
-				</Button>
+				<div className="mt-2 flex flex-wrap gap-2">
+					<Button disabled={ask.isPending} onClick={() => ask.mutate()}>
+						{ask.isPending ? "Asking …" : "Ask all who answer"}
+					</Button>
+					<Button onClick={() => setAsking(true)}>Somebody asks …</Button>
+				</div>
 			)}
 			{open && asking && (
 				<>

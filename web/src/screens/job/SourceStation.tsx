@@ -11,6 +11,7 @@ import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { WhenField } from "../../parts/WhenField";
 import { Offers } from "./Offers";
+import { OrdersList } from "./OrdersList";
 import { PartForm } from "./PartForm";
 import { StockSizes } from "./StockSizes";
 
@@ -97,6 +98,7 @@ export function SourceStation({ view }: { view: View }) {
 			{(made || reckoning.road.part) && (
 				<Offers key={view.pane.id} view={view} />
 			)}
+			<OrdersList view={view} />
 			{made && (
 				<p
 					className={`border-l-4 pl-3 ${reckoning.cutting.hand ? "border-now" : "border-warn"}`}

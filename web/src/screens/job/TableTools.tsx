@@ -6,10 +6,19 @@ import { DutySheet } from "./DutySheet";
 import { HeldSheet } from "./HeldSheet";
 import { HistorySheet } from "./HistorySheet";
 import { JobSheet } from "./JobSheet";
+import { PriceSheet } from "./PriceSheet";
 import { RoadSheet } from "./RoadSheet";
 import { SeesSheet } from "./SeesSheet";
 
-type Open = "job" | "road" | "held" | "sees" | "duty" | "history" | null;
+type Open =
+	| "job"
+	| "road"
+	| "held"
+	| "sees"
+	| "duty"
+	| "history"
+	| "price"
+	| null;
 
 /** The facts that everything follows from, as words to tap, and the files. */
 export function TableTools({ view }: { view: View }) {
@@ -36,6 +45,9 @@ export function TableTools({ view }: { view: View }) {
 				</button>
 				<button type="button" className={way} onClick={() => setOpen("duty")}>
 					carries {view.reckoning.carries || "no other load"}
+				</button>
+				<button type="button" className={way} onClick={() => setOpen("price")}>
+					what it costs
 				</button>
 				{!job.signed && (
 					<button
@@ -121,6 +133,11 @@ export function TableTools({ view }: { view: View }) {
 			<DutySheet
 				view={view}
 				open={open === "duty"}
+				onClose={() => setOpen(null)}
+			/>
+			<PriceSheet
+				view={view}
+				open={open === "price"}
 				onClose={() => setOpen(null)}
 			/>
 			<HistorySheet

@@ -1,0 +1,80 @@
+package demo
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"freshshard/core/price"
+	"freshshard/core/source"
+	"freshshard/core/supply"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// rates are what Lantern Yard asks. Made up, the tax among it.
+var rates = price.Rates{Hour: 4600, CallOut: 3200, Disposal: 500, Least: 4500, Margin: 2500, Tax: 2000, Behind: 40, Days: 30}
+
+// order is what was ordered for a pane, and what was wrong with it when it came.
+type order struct {
+	who   string
+	kind  source.Kind
+	each  int64
+	days  int
+	wrong string
+}
+
+// place writes the order for the pane on the table, sends it, and notes what came.
+func (o order) place(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench) error {
+	all, err := s.Orders(ctx, at)
+	if err != nil {
+		return err
+	}
+	line := supply.Line{Key: shop.PaneKey(at.Pane), Pane: at.Pane, Text: "the pane", Milli: 1000, Unit: "pc"}
+	if i := slices.IndexFunc(all.Lacks, func(l supply.Line) bool { return l.Key == line.Key }); i >= 0 {
+		line = all.Lacks[i]
+	}
+	line.Each = o.each
+	if err := s.AddOrder(ctx, by, "", at.Job, shop.NewOrder{Kind: o.kind, Who: o.who, Lines: []supply.Line{line}, Days: o.days},
+		time.UTC); err != nil {
+		return err
+	}
+	if all, err = s.Orders(ctx, at); err != nil {
+		return err
+	}
+	last := all.Orders[len(all.Orders)-1]
+	if err := s.MoveOrder(ctx, by, at, last.ID, shop.OrderStep{State: supply.Sent, Version: last.Version}); err != nil {
+		return err
+	}
+	if o.wrong == "" {
+		return nil
+	}
+	return s.OrderCame(ctx, by, at, last.ID, shop.Came{Version: last.Version + 1, Lines: []supply.Seen{{Key: line.Key,
+		Found: supply.Wrong, Finding: o.wrong}}})
+}
+
+// paneCost is what a pane without an order cost here, cents. Made up.
+const paneCost = 4200
+
+// bill prices what has no price yet, and writes the invoice of a signed job.
+func bill(ctx context.Context, s *shop.Shop, by record.Account, job int64) error {
+	p, err := s.Price(ctx, shop.First(job))
+	if err != nil {
+		return err
+	}
+	a := p.Adjust
+	a.Prices = map[string]int64{}
+	for _, l := range p.Lines {
+		if l.Open {
+			a.Prices[l.Key] = paneCost
+		}
+	}
+	if err := s.SetPrice(ctx, by, job, a); err != nil {
+		return err
+	}
+	if p, err = s.Price(ctx, shop.First(job)); err != nil {
+		return err
+	}
+	return s.Write(ctx, by, fmt.Sprintf("demo-bill-%d", job), job, shop.Paper{Kind: price.Invoice, Total: p.Total.Cents})
+}

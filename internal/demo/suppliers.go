@@ -1,0 +1,34 @@
+package demo
+
+import (
+	"context"
+	"net"
+	"net/http"
+	"time"
+
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+	"freshshard/internal/supplier"
+)
+
+// StandIns starts the made-up suppliers on loopback and puts them into the shop at the
+// address that they have this time. They answer until the context ends; done waits for
+// that. folder is where those by file have theirs.
+func StandIns(ctx context.Context, s *shop.Shop, folder string) (done func(), err error) {
+	l, err := (&net.ListenConfig{}).Listen(ctx, "tcp", "127.0.0.1:0")
+	if err != nil {
+		return nil, err
+	}
+	s.SuppliersIn(folder)
+	for _, v := range supplier.StandIns("http://" + l.Addr().String()) {
+		if err := s.SetSupplier(ctx, record.Account{Role: record.Owner}, v); err != nil {
+			_ = l.Close()
+			return nil, err
+		}
+	}
+	server := &http.Server{Handler: supplier.Handler(), ReadHeaderTimeout: time.Second}
+	ended := make(chan struct{}, 2)
+	go func() { _ = server.Serve(l); ended <- struct{}{} }()
+	go func() { _ = supplier.ServeFiles(ctx, folder); _ = server.Close(); ended <- struct{}{} }()
+	return func() { <-ended; <-ended }, nil
+}

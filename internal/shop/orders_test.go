@@ -1,0 +1,222 @@
+package shop
+
+import (
+	"strconv"
+	"strings"
+	"testing"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/core/source"
+	"freshshard/core/supply"
+	"freshshard/internal/record"
+)
+
+func orders(t *testing.T, s *Shop, at Bench) Orders {
+	t.Helper()
+	o, err := s.Orders(ctx, at)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return o
+}
+
+// A pane and its seal on one order: written once, sent, late, wrong, and right at last.
+// The pane waits for as long as that takes, and what was looked over is open again.
+func TestOrders(t *testing.T) {
+	s, _, tor := open(t)
+	id := toCutLight(t, s, tor, "Greenhouse, roof", "503", "398")
+	at := First(id)
+	o := orders(t, s, at)
+	pane := view1(t, s, id).Pane
+	if len(o.Lacks) == 0 || o.Lacks[0].Key != PaneKey(pane.ID) || !strings.Contains(o.Lacks[0].Text, "mm") || len(o.Looks) < 2 {
+		t.Fatalf("%+v", o)
+	}
+	in := NewOrder{Kind: source.Cutter, Who: "the lock", Days: 2, Carriage: 300, Lines: []supply.Line{o.Lacks[0],
+		{Text: "putty, a tub", Milli: 1000, Unit: "pc", Each: 1150}}}
+	in.Lines[0].Each = 6400
+	for range 2 { // a retry
+		if err := s.AddOrder(ctx, tor, "one-order", id, in, time.UTC); err != nil {
+			t.Fatal(err)
+		}
+	}
+	o = orders(t, s, at)
+	if len(o.Orders) != 1 || len(o.Lacks) != 0 || o.Orders[0].Cents != 6400+1150+300 || o.Orders[0].Out {
+		t.Fatalf("%+v", o)
+	}
+	one := o.Orders[0]
+	step := func(state supply.State, due *time.Time) error {
+		return s.MoveOrder(ctx, tor, at, one.ID, OrderStep{State: state, Due: due, Version: orders(t, s, at).Orders[0].Version})
+	}
+	if err := s.MoveOrder(ctx, tor, at, one.ID, OrderStep{State: supply.Sent, Version: one.Version + 7}); err == nil {
+		t.Error("an old copy was taken")
+	}
+	if f := fault.Of(step(supply.Confirmed, nil)); f == nil || f.Field != "state" {
+		t.Errorf("%v", f)
+	}
+	if err := step(supply.Sent, nil); err != nil {
+		t.Fatal(err)
+	}
+	p := view1(t, s, id).Pane
+	if p.WaitsFor != "the pane from the lock" || p.WaitsUntil == nil || !p.WaitsUntil.Equal(*one.Due) || tickOf(&p, "order") == nil {
+		t.Fatalf("%q, %v, %+v", p.WaitsFor, p.WaitsUntil, p.Ticks)
+	}
+	// Too late by a day, and they say when.
+	now := s.Now
+	s.Now = func() time.Time { return now().AddDate(0, 0, 3) }
+	if o = orders(t, s, at); !o.Orders[0].Late {
+		t.Errorf("%+v", o.Orders[0])
+	}
+	later := s.Now().AddDate(0, 0, 2).Truncate(time.Second)
+	if err := step(supply.Confirmed, &later); err != nil {
+		t.Fatal(err)
+	}
+	if o = orders(t, s, at); o.Orders[0].Late || !view1(t, s, id).Pane.WaitsUntil.Equal(later) {
+		t.Errorf("%+v", o.Orders[0])
+	}
+	// Here, by the one answer of the line; then something is found.
+	wait := func(text string) error {
+		return s.SetWait(ctx, tor, at, Wait{For: text, Version: view1(t, s, id).Pane.Version})
+	}
+	if err := wait(""); err != nil || orders(t, s, at).Orders[0].State != supply.Here {
+		t.Fatalf("%v, %+v", err, orders(t, s, at).Orders[0])
+	}
+	if err := wait("the pane from the lock"); err != nil || orders(t, s, at).Orders[0].State != supply.Sent {
+		t.Fatalf("taken back: %v, %+v", err, orders(t, s, at).Orders[0])
+	}
+	came := func(c Came) error {
+		c.Version = orders(t, s, at).Orders[0].Version
+		return s.OrderCame(ctx, tor, at, one.ID, c)
+	}
+	r := view1(t, s, id).Reckoning.Fit
+	read := func(v float64) string { return num(v) }
+	key := PaneKey(pane.ID)
+	if f := fault.Of(came(Came{W: read(r.Order.W + r.Band.Half + 0.5), Lines: []supply.Seen{{Key: key, Found: supply.Good}}})); f == nil ||
+		f.Field != "lines[0].finding" || !strings.Contains(f.Why, "wider than ordered") {
+		t.Fatalf("%v", f)
+	}
+	for _, bad := range []Came{{W: "wide"}, {H: "0"}, {Lines: []supply.Seen{{Key: key, Found: supply.Wrong}}}} {
+		if err := came(bad); err == nil {
+			t.Errorf("%+v was taken", bad)
+		}
+	}
+	if err := came(Came{W: read(r.Order.W + r.Band.Half + 0.5), Lines: []supply.Seen{{Key: "own-2", Found: supply.Missing}}}); err != nil {
+		t.Fatal(err)
+	}
+	o = orders(t, s, at)
+	p = view1(t, s, id).Pane
+	if l := o.Orders[0].Lines; o.Orders[0].State != supply.Back || l[0].Found != supply.Wrong ||
+		!strings.Contains(l[0].Finding, "wider") || l[1].Found != supply.Missing || !strings.Contains(p.WaitsFor, "which was wrong") {
+		t.Fatalf("%+v, %q", o.Orders[0], p.WaitsFor)
+	}
+	for _, st := range view1(t, s, id).Reckoning.Plan.Steps {
+		if st.Key == checkNew {
+			t.Error("this way of holding has that step now: try it here")
+		}
+	}
+	if err := came(Came{W: read(r.Order.W + r.Band.Half), H: read(r.Order.H - r.Band.Half)}); err != nil {
+		t.Fatal(err)
+	}
+	o = orders(t, s, at)
+	if p = view1(t, s, id).Pane; o.Orders[0].State != supply.Here || p.WaitsFor != "" || p.WaitsUntil != nil {
+		t.Errorf("%+v, %q", o.Orders[0], p.WaitsFor)
+	}
+	if err := step(supply.Dropped, nil); err == nil {
+		t.Error("what is here was cancelled")
+	}
+}
+
+func num(v float64) string { return strconv.FormatFloat(v, 'f', -1, 64) }
+
+// A pane that was looked over before it turned out wrong is looked over again.
+func TestOrderOpensTheLook(t *testing.T) {
+	s, mira, tor := open(t)
+	id := takeIn(t, s, tor)
+	at := First(id)
+	pane := view1(t, s, id).Pane
+	in := NewOrder{Kind: source.Cutter, Who: "the lock", Lines: []supply.Line{{Key: PaneKey(pane.ID), Pane: pane.ID,
+		Text: "a pane", Milli: 1000, Unit: "pc"}}}
+	if err := s.AddOrder(ctx, tor, "", id, in, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	o := orders(t, s, at).Orders[0]
+	if err := s.MoveOrder(ctx, tor, at, o.ID, OrderStep{State: supply.Sent, Version: o.Version}); err != nil {
+		t.Fatal(err)
+	}
+	if f := fault.Of(s.Tick(ctx, tor, at, checkNew, Done{Outcome: "done"})); f == nil ||
+		!strings.Contains(f.Why, "waits for the pane from the lock") {
+		t.Errorf("looked over before it came: %v", f)
+	}
+	if err := s.OrderCame(ctx, tor, at, o.ID, Came{Version: o.Version + 1}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Tick(ctx, tor, at, checkNew, Done{Outcome: "done"}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.OrderCame(ctx, tor, at, o.ID, Came{Version: o.Version + 2, Lines: []supply.Seen{{Key: PaneKey(pane.ID),
+		Found: supply.Wrong, Finding: "chipped edge"}}}); err != nil {
+		t.Fatal(err)
+	}
+	p := view1(t, s, id).Pane
+	if tickOf(&p, checkNew) != nil || p.WaitsFor != "the pane from the lock, which was wrong: chipped edge" {
+		t.Errorf("%+v, %q", p.Ticks, p.WaitsFor)
+	}
+	for field, bad := range map[string]NewOrder{"who": {Kind: source.Cutter, Lines: in.Lines}, "kind": {Kind: "friend", Who: "x",
+		Lines: in.Lines}, "lines": {Kind: source.Cutter, Who: "x"}, "lines[0].text": {Kind: source.Cutter, Who: "x",
+		Lines: []supply.Line{{Milli: 1000}}}} {
+		if f := fault.Of(s.AddOrder(ctx, tor, "", id, bad, time.UTC)); f == nil || f.Field != field {
+			t.Errorf("%s: %v", field, f)
+		}
+	}
+	other := in
+	other.Lines = []supply.Line{{Key: PaneKey(pane.ID + 99), Pane: pane.ID + 99, Text: "a pane", Milli: 1000}}
+	if err := s.AddOrder(ctx, tor, "", id, other, time.UTC); err == nil {
+		t.Error("a pane of another job was ordered")
+	}
+	_ = mira
+}
+
+// Those by file have none; one that is asked by call answers, and its offer is there
+// once, however often it is asked.
+func TestSuppliers(t *testing.T) {
+	s, mira, tor := open(t)
+	s.SuppliersIn(t.TempDir())
+	id := toCutLight(t, s, tor, "Greenhouse, roof", "503", "398")
+	at := First(id)
+	if f := fault.Of(second(s.AskSuppliers(ctx, tor, "k", at))); f == nil || f.Field != "suppliers" {
+		t.Errorf("%v", f)
+	}
+	marsh := record.Supplier{Name: "Marsh", Kind: "post", Way: "file", Address: "marsh"}
+	if err := s.SetSupplier(ctx, tor, marsh); err == nil {
+		t.Error("a technician changed who is asked")
+	}
+	for field, bad := range map[string]record.Supplier{"name": {Kind: "post", Way: "file", Address: "x"},
+		"kind": {Name: "x", Kind: "stock", Way: "file", Address: "x"}, "address": {Name: "x", Kind: "post", Way: "http",
+			Address: "http://192.0.2.7/"}} {
+		if f := fault.Of(s.SetSupplier(ctx, mira, bad)); f == nil || f.Field != field {
+			t.Errorf("%s: %v", field, f)
+		}
+	}
+	if err := s.SetSupplier(ctx, mira, marsh); err != nil {
+		t.Fatal(err)
+	}
+	a, err := s.AskSuppliers(ctx, tor, "ask-1", at)
+	if err != nil || len(a.Said) != 1 || a.Said[0].Took || !strings.Contains(a.Said[0].Says, "ask again") {
+		t.Fatalf("%+v, %v", a, err)
+	}
+	if f := fault.Of(second(s.AskSuppliers(ctx, tor, "ask-2", First(takeIn(t, s, tor))))); f == nil || f.Field != "pane" {
+		t.Errorf("asked for nothing: %v", f)
+	}
+	all, err := s.Suppliers(ctx)
+	if err != nil || len(all) != 1 {
+		t.Fatal(err)
+	}
+	if err := s.DropSupplier(ctx, tor, all[0].ID); err == nil {
+		t.Error("a technician took one out")
+	}
+	if err := s.DropSupplier(ctx, mira, all[0].ID); err != nil {
+		t.Fatal(err)
+	}
+}
+
+func second[T any](_ T, err error) error { return err }

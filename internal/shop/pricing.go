@@ -1,0 +1,413 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/core/money"
+	"freshshard/core/price"
+	"freshshard/core/source"
+	"freshshard/core/supply"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Priced is what a job costs the customer, with the papers that were written.
+type Priced struct {
+	price.Sheet
+	Rates   price.Rates   `json:"rates"`
+	Adjust  price.Adjust  `json:"adjust"`
+	Papers  []record.Bill `json:"papers" doc:"In the order in which they were written"`
+	Quoted  int64         `json:"quoted" doc:"The last quote's total, 0 for none"`
+	Above   int64         `json:"above" doc:"How much the likely total is above it"`
+	Billed  bool          `json:"billed" doc:"An invoice stands"`
+	MayBill string        `json:"may_bill,omitempty" doc:"Why no invoice can be written yet"`
+}
+
+// Rates are what the shop asks, the usual ones where nobody set them.
+func (s *Shop) Rates(ctx context.Context) (price.Rates, error) {
+	r, ok, err := s.store.Rates(ctx)
+	if err == nil && !ok {
+		r = price.Usual
+	}
+	return r, err
+}
+
+// SetRates keeps them; an owner does.
+func (s *Shop) SetRates(ctx context.Context, by record.Account, r price.Rates) error {
+	if by.Role != record.Owner {
+		return &record.Denied{Why: "Only an owner changes what the shop asks."}
+	}
+	if err := r.Check(); err != nil {
+		return err
+	}
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		found, err := t.SetRates(ctx, r)
+		if err == nil && !found {
+			err = stale("what the shop asks")
+		}
+		if err != nil {
+			return err
+		}
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "rates", Action: "changed",
+			Said: "what the shop asks was changed", After: r})
+	})
+}
+
+// Price reckons what a job costs.
+func (s *Shop) Price(ctx context.Context, at Bench) (Priced, error) {
+	p, _, _, err := s.priced(ctx, at.Job)
+	return p, err
+}
+
+func (s *Shop) priced(ctx context.Context, job int64) (Priced, price.Job, View, error) {
+	out := Priced{}
+	v, err := s.Work(ctx, First(job))
+	if err != nil {
+		return out, price.Job{}, v, err
+	}
+	if out.Rates, err = s.Rates(ctx); err != nil {
+		return out, price.Job{}, v, err
+	}
+	if out.Adjust, err = s.store.Priced(ctx, job); err != nil {
+		return out, price.Job{}, v, err
+	}
+	if out.Papers, err = s.store.Bills(ctx, job); err != nil {
+		return out, price.Job{}, v, err
+	}
+	j := v.toPrice()
+	j.Adjust = out.Adjust
+	if j.Materials, err = s.materials(ctx, v); err != nil {
+		return out, j, v, err
+	}
+	if out.Sheet, err = price.Reckon(j, out.Rates); err != nil {
+		return out, j, v, err
+	}
+	for _, b := range out.Papers {
+		switch b.Kind {
+		case price.Quote:
+			out.Quoted = b.Total
+		case price.Invoice:
+			out.Billed = true
+		case price.Credit:
+			out.Billed = false
+		}
+	}
+	if out.Quoted > 0 {
+		out.Above = max(0, out.Total.Cents-out.Quoted)
+	}
+	switch {
+	case !v.Job.Signed && v.Job.Withdrawn == nil:
+		out.MayBill = "the job is not signed off yet"
+	case out.Billed:
+		out.MayBill = "an invoice stands; take it back first"
+	}
+	return out, j, v, nil
+}
+
+// toPrice is the work of a job: its steps, once each for the object, those that were
+// left out marked.
+func (v View) toPrice() price.Job {
+	j := price.Job{Site: v.Job.Place == "site", Done: v.Job.Signed || v.Job.Withdrawn != nil, Stripped: true}
+	counted := map[string]bool{}
+	for _, b := range v.benches {
+		if b.reck.Road.ID != "stays" && b.reck.Road.ID != "kept" {
+			j.Panes++
+		}
+		left := map[string]string{}
+		for _, t := range b.pane.Ticks {
+			left[t.Step] = t.Outcome
+		}
+		for _, st := range b.reck.Plan.Steps {
+			if counted[st.Key] && st.Once {
+				continue
+			}
+			counted[st.Key] = true
+			j.Works = append(j.Works, price.Work{Station: string(st.Station), Minutes: st.Minutes, People: st.People,
+				// Of a job that came to nothing only what was done is asked for.
+				Left: left[st.Key] == "left-out" || v.Job.Withdrawn != nil && left[st.Key] != "done"})
+			if st.Station == "strip" && left[st.Key] == "" {
+				j.Stripped = false
+			}
+		}
+	}
+	return j
+}
+
+// materials are what goes into a job, at cost: what was ordered, what was taken out of
+// the stores for it, what others ask for its panes, and what nobody was asked for.
+func (s *Shop) materials(ctx context.Context, v View) ([]price.Material, error) {
+	orders, err := s.store.Orders(ctx, v.Job.ID)
+	if err != nil {
+		return nil, err
+	}
+	out, on := []price.Material{}, map[string]bool{}
+	for _, o := range orders {
+		if o.State == supply.Dropped {
+			continue
+		}
+		for _, l := range o.Lines {
+			on[l.Key] = true
+			out = append(out, price.Material{Key: fmt.Sprintf("order-%d-%s", o.ID, l.Key), Text: l.Text, Milli: l.Milli,
+				Unit: l.Unit, Low: l.Each, Each: l.Each, High: l.Each, Known: l.Each > 0 || o.Kind == source.Own,
+				Why: "ordered at " + o.Who})
+		}
+		if o.Carriage > 0 {
+			out = append(out, price.Material{Key: fmt.Sprintf("carriage-%d", o.ID), Text: "Carriage, " + o.Who, Milli: 1000,
+				Unit: "pc", Low: o.Carriage, Each: o.Carriage, High: o.Carriage, Known: true, Why: "ordered at " + o.Who})
+		}
+	}
+	used, err := s.store.Used(ctx, v.Job.ID)
+	if err != nil {
+		return nil, err
+	}
+	for _, u := range used {
+		out = append(out, price.Material{Key: fmt.Sprintf("stock-%d", u.ID), Text: called(u), Milli: milli(u.Quantity),
+			Unit: u.Unit, Low: u.Cents, Each: u.Cents, High: u.Cents, Known: u.Cents > 0, Why: "out of the stores"})
+	}
+	for _, b := range v.benches {
+		l := slices.IndexFunc(v.lacks(), func(l supply.Line) bool { return l.Key == PaneKey(b.pane.ID) })
+		if on[PaneKey(b.pane.ID)] || b.reck.Road.ID == "stays" || b.reck.Road.ID == "kept" {
+			continue
+		}
+		m := price.Material{Key: PaneKey(b.pane.ID), Text: "the pane", Milli: 1000, Unit: "pc", Why: "nobody was asked yet"}
+		if len(v.benches) > 1 {
+			m.Text = paneName(b.pane)
+		}
+		if l >= 0 {
+			m.Text = v.lacks()[l].Text
+		}
+		if err := s.paneCost(ctx, b, &m); err != nil {
+			return nil, err
+		}
+		out = append(out, m)
+	}
+	for _, l := range v.lacks() {
+		if !on[l.Key] && l.Pane == 0 {
+			out = append(out, price.Material{Key: l.Key, Text: l.Text, Milli: l.Milli, Unit: l.Unit,
+				Why: "on no order yet, and not taken out of the stores"})
+		}
+	}
+	return out, nil
+}
+
+// milli are thousandths of a quantity; it is kept to a thousandth.
+func milli(quantity float64) int64 { return int64(quantity*1000 + 0.5) }
+
+// paneCost is what a pane that is on no order costs: what others ask for it, or its share
+// of the sheet where it is cut here, with the blanks that it takes to have one good.
+func (s *Shop) paneCost(ctx context.Context, b benchView, m *price.Material) error {
+	offers, _, err := s.store.Offers(ctx, b.pane.ID)
+	if err != nil {
+		return err
+	}
+	if len(offers) > 0 {
+		m.Known, m.Low, m.Why = true, money.Most, fmt.Sprintf("by %d who were asked", len(offers))
+		first := offers[0]
+		for _, o := range offers {
+			c := o.Price + o.Carriage + o.Missing
+			m.Low, m.High = min(m.Low, c), max(m.High, c)
+			if o.Expected(usualTerms) < first.Expected(usualTerms) {
+				first = o
+			}
+		}
+		m.Each = first.Price + first.Carriage + first.Missing
+		return nil
+	}
+	r := &b.reck
+	cut, err := s.store.CutPanes(ctx)
+	if err != nil {
+		return err
+	}
+	if b.toCutEver() == nil && !cut[b.pane.ID] {
+		return nil
+	}
+	stock, err := s.store.Stock(ctx, true)
+	if err != nil {
+		return err
+	}
+	area := r.Fit.Order.W * r.Fit.Order.H
+	for _, k := range stock {
+		if k.Kind != record.SheetStock || k.Material != r.Material.ID || k.Thickness != r.Thickness || k.Cents == 0 {
+			continue
+		}
+		share := int64(float64(k.Cents)*area/(k.W*k.H) + 0.5)
+		t, err := s.SparesFor(ctx, record.Account{}, r.Material.ID, r.Fit.Form != "rectangle", spareSure)
+		blanks := int64(1)
+		if err == nil {
+			blanks = int64(t.Blanks)
+		}
+		m.Known, m.Low, m.Each, m.High = true, share, money.Over(share*(blanks+1), 2), share*blanks
+		m.Why = fmt.Sprintf("its share of a sheet at %s, 1 to %d blanks", money.Text(k.Cents), blanks)
+		return nil
+	}
+	return nil
+}
+
+// spareSure is how surely there is to be a good one among the blanks. Common practice,
+// no source.
+const spareSure = 0.95
+
+// toCutEver is toCut for a pane whose order is ticked already.
+func (b benchView) toCutEver() *ToCut {
+	b.done = map[string]bool{}
+	return b.toCut("mm")
+}
+
+// SetPrice keeps what a person changed on the price of a job, at the version on the
+// screen. A signed job's price may still change: its ticket says nothing of money.
+func (s *Shop) SetPrice(ctx context.Context, by record.Account, job int64, a price.Adjust) error {
+	var err error
+	if a.Note, err = clean("note", a.Note, 500, false); err != nil {
+		return err
+	}
+	for i := range a.Own {
+		if a.Own[i].Text, err = clean(fmt.Sprintf("own[%d].text", i), a.Own[i].Text, 120, true); err != nil {
+			return err
+		}
+	}
+	if err := a.Check(); err != nil {
+		return err
+	}
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		if _, err := t.JobState(ctx, job); err != nil {
+			return err
+		}
+		was, err := t.Priced(ctx, job)
+		if err != nil {
+			return err
+		}
+		found, err := t.SetPriced(ctx, job, a)
+		if err == nil && !found {
+			err = stale("the price")
+		}
+		if err != nil {
+			return err
+		}
+		return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "price", Action: "changed",
+			Said: "the price was changed", Before: was, After: a})
+	})
+}
+
+// Paper is what is to be written: a quote, an invoice, or a credit that takes one back.
+type Paper struct {
+	Kind   price.Kind `json:"kind" enum:"quote,invoice,credit"`
+	Total  int64      `json:"total" doc:"As it stands on the screen, so that nothing else is written"`
+	Agreed string     `json:"agreed,omitempty" maxLength:"300" doc:"What was agreed, where an invoice is above its quote; why, for a credit"`
+}
+
+// Write writes a paper under its number; a retry with the same key writes it once.
+func (s *Shop) Write(ctx context.Context, by record.Account, key string, job int64, in Paper) error {
+	var err error
+	if in.Agreed, err = clean("agreed", in.Agreed, 300, in.Kind == price.Credit); err != nil {
+		return err
+	}
+	request := struct {
+		Job int64
+		In  Paper
+	}{job, in}
+	// Reckoned before the lock: who holds it asks for no second connection.
+	p, j, v, err := s.priced(ctx, job)
+	if err != nil {
+		return err
+	}
+	lock := func(t *store.Tx) error { return t.LockNumbers(ctx) }
+	_, err = s.createBehind(ctx, by, key, "bill", request, lock, func(t *store.Tx) (int64, error) {
+		had, err := t.Bills(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		if len(had) != len(p.Papers) {
+			return 0, &record.Conflict{Says: "Somebody else wrote a paper for this job a moment ago. Look at it first."}
+		}
+		b := record.Bill{Job: job, Customer: v.Job.Customer.Name, Phone: v.Job.Customer.Phone, Object: v.Job.Object.Name,
+			Agreed: in.Agreed, At: s.Now()}
+		if err := s.fill(&b, p, j, v, in); err != nil {
+			return 0, err
+		}
+		if b.Kind != price.Credit && b.Total != in.Total {
+			return 0, &record.Conflict{Says: fmt.Sprintf("The price is %s now. What was on your screen is not written.",
+				money.Text(b.Total))}
+		}
+		id, err := t.AddBill(ctx, b, by.ID)
+		if err != nil {
+			return 0, err
+		}
+		return id, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: string(b.Kind), Item: fmt.Sprint(id),
+			Action: "written", Said: fmt.Sprintf("%s over %s", b.Kind, money.Text(b.Total)), After: b})
+	})
+	return err
+}
+
+// fill is what a paper says.
+func (s *Shop) fill(b *record.Bill, p Priced, j price.Job, v View, in Paper) error {
+	var err error
+	switch in.Kind {
+	case price.Quote:
+		until := s.Now().AddDate(0, 0, p.Rates.Days).Truncate(time.Minute)
+		b.Until = &until
+		b.Bill, err = p.Quote(j, v.priceFacts())
+	case price.Invoice:
+		if p.MayBill != "" {
+			return &record.Conflict{Says: "No invoice yet: " + p.MayBill + "."}
+		}
+		b.Bill, err = p.Bill(j)
+		if p.Quoted > 0 && b.Above(p.Quoted) > 0 && in.Agreed == "" {
+			return fault.New("agreed", fmt.Sprintf("it is %s above what was quoted", money.Text(b.Above(p.Quoted))),
+				"say what was agreed with the customer, or bring it down")
+		}
+	case price.Credit:
+		i := len(p.Papers) - 1
+		for i >= 0 && p.Papers[i].Kind != price.Invoice {
+			i--
+		}
+		if !p.Billed || i < 0 {
+			return &record.Conflict{Says: "There is no invoice to take back."}
+		}
+		b.Bill, b.Of = p.Papers[i].Back(), p.Papers[i].ID
+	default:
+		return fault.New("kind", "a quote, an invoice or a credit is expected", "choose one of the three")
+	}
+	return err
+}
+
+// priceFacts are what the limits of a quote depend on.
+func (v View) priceFacts() price.Facts {
+	o := v.Job.Object
+	f := price.Facts{Plant: o.Gas || o.Power, Driven: o.Vehicle && o.Moves != "trailer"}
+	for _, b := range v.benches {
+		f.Plant = f.Plant || b.pane.Duty.Pressure > 0
+		if t := v.toOrder(b); t != "" {
+			f.Made = append(f.Made, t)
+		} else {
+			f.Made = append(f.Made, paneName(b.pane))
+		}
+	}
+	for _, k := range v.Stops {
+		if k.Taken == nil {
+			f.Stopped = append(f.Stopped, k.Says)
+		}
+	}
+	return f
+}
+
+// Bill is one paper of a job, with the shop that wrote it.
+func (s *Shop) Bill(ctx context.Context, job, id int64) (record.Bill, record.Shop, error) {
+	b, err := s.store.Bill(ctx, job, id)
+	if err != nil {
+		return b, record.Shop{}, err
+	}
+	shop, err := s.store.Shop(ctx)
+	return b, shop, err
+}
+
+// Ledger lists invoices and credits of the days from one to another, both with.
+func (s *Shop) Ledger(ctx context.Context, from, to time.Time) ([]record.Bill, error) {
+	if to.Before(from) {
+		return nil, fault.New("to", "this is before the first day", "turn the two round")
+	}
+	return s.store.Ledger(ctx, from, to.AddDate(0, 0, 1))
+}

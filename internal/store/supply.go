@@ -1,0 +1,101 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"time"
+
+	"freshshard/core/supply"
+	"freshshard/internal/record"
+)
+
+const orderColumns = `SELECT id, kind, who, state, body, CAST(carriage * 100 AS SIGNED), due, note, version FROM supply_order`
+
+func scanOrder(r *sql.Rows) (supply.Order, error) {
+	var v supply.Order
+	var lines []byte
+	if err := r.Scan(&v.ID, &v.Kind, &v.Who, &v.State, &lines, &v.Carriage, &v.Due, &v.Note, &v.Version); err != nil {
+		return v, err
+	}
+	return v, json.Unmarshal(lines, &v.Lines)
+}
+
+// Orders lists what was ordered for a job, in the order in which it was.
+func (s queries) Orders(ctx context.Context, job int64) ([]supply.Order, error) {
+	return list(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? ORDER BY id", job)
+}
+
+// Order reads one of them.
+func (s queries) Order(ctx context.Context, job, id int64) (supply.Order, error) {
+	all, err := list(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? AND id = ?", job, id)
+	if err == nil && len(all) == 0 {
+		err = &record.NotFound{What: "this order"}
+	}
+	if err != nil {
+		return supply.Order{}, err
+	}
+	return all[0], nil
+}
+
+// Arrival is an order that is still to come.
+type Arrival struct {
+	Job    int64
+	Object string
+	supply.Order
+}
+
+// Arrivals lists what is to come for open jobs until then, the soonest first.
+func (s queries) Arrivals(ctx context.Context, until time.Time) ([]Arrival, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (Arrival, error) {
+		var v Arrival
+		var lines []byte
+		if err := r.Scan(&v.Job, &v.Object, &v.ID, &v.Who, &v.State, &lines, &v.Due); err != nil {
+			return v, err
+		}
+		return v, json.Unmarshal(lines, &v.Lines)
+	}, `SELECT o.job_id, b.name, o.id, o.who, o.state, o.body, o.due FROM supply_order o JOIN job j ON j.id = o.job_id
+JOIN object b ON b.id = j.object_id WHERE o.state IN ('sent','confirmed','back') AND o.due < ? AND j.state = 'open'
+ORDER BY o.due, o.id LIMIT 40`, until)
+}
+
+// AddOrder writes an order.
+func (t *Tx) AddOrder(ctx context.Context, job int64, v supply.Order, by int64, at time.Time) (int64, error) {
+	lines, err := json.Marshal(v.Lines)
+	if err != nil {
+		return 0, err
+	}
+	return t.insert(ctx, "INSERT INTO supply_order (job_id, kind, who, state, body, carriage, total, due, note, account_id, at) "+
+		"VALUES (?, ?, ?, ?, ?, ? / 100, ? / 100, ?, ?, ?, ?)", job, v.Kind, v.Who, v.State, lines, v.Carriage, v.Cents(),
+		v.Due, v.Note, by, at)
+}
+
+// SetOrder writes how it stands at the version that the caller saw.
+func (t *Tx) SetOrder(ctx context.Context, job int64, v supply.Order) (bool, error) {
+	lines, err := json.Marshal(v.Lines)
+	if err != nil {
+		return false, err
+	}
+	return t.changed(ctx, "UPDATE supply_order SET kind = ?, who = ?, state = ?, body = ?, carriage = ? / 100, "+
+		"total = ? / 100, due = ?, note = ?, version = version + 1 WHERE id = ? AND job_id = ? AND version = ?", v.Kind, v.Who,
+		v.State, lines, v.Carriage, v.Cents(), v.Due, v.Note, v.ID, job, v.Version)
+}
+
+// Suppliers lists who answers by themselves.
+func (s queries) Suppliers(ctx context.Context) ([]record.Supplier, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (record.Supplier, error) {
+		var v record.Supplier
+		return v, r.Scan(&v.ID, &v.Name, &v.Kind, &v.Way, &v.Address)
+	}, "SELECT id, name, kind, way, address FROM supplier ORDER BY name")
+}
+
+// SetSupplier writes one; another of its name is changed.
+func (t *Tx) SetSupplier(ctx context.Context, v record.Supplier) error {
+	return t.run(ctx, "INSERT INTO supplier (name, kind, way, address) VALUES (?, ?, ?, ?) "+
+		"ON DUPLICATE KEY UPDATE kind = ?, way = ?, address = ?", v.Name, v.Kind, v.Way, v.Address, v.Kind, v.Way, v.Address)
+}
+
+// DropSupplier takes one out.
+func (t *Tx) DropSupplier(ctx context.Context, id int64) error {
+	return t.run(ctx, "DELETE FROM supplier WHERE id = ?", id)
+}

@@ -1,0 +1,90 @@
+package web
+
+import (
+	"context"
+	"fmt"
+	"io"
+	"slices"
+	"strconv"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"freshshard/core/fault"
+	"freshshard/internal/exchange"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// paperRoutes hand out orders and bills as PDF and the ledger as CSV.
+func (v *Server) paperRoutes(g *gin.Engine) {
+	job := g.Group("/api/jobs/:id", v.person)
+	job.GET("/orders/:paper/order.pdf", v.paper("order", func(ctx context.Context, w io.Writer, at shop.Bench, id int64) error {
+		all, err := v.shop.Orders(ctx, at)
+		if err != nil {
+			return err
+		}
+		i := slices.IndexFunc(all.Orders, func(o shop.OrderView) bool { return o.ID == id })
+		if i < 0 {
+			return &record.NotFound{What: "this order"}
+		}
+		views, s, err := v.shop.Benches(ctx, at.Job)
+		if err != nil {
+			return err
+		}
+		return exchange.Order(w, s, all.Orders[i].Order, views, v.options.Zone)
+	}))
+	job.GET("/bills/:paper/bill.pdf", v.paper("bill", func(ctx context.Context, w io.Writer, at shop.Bench, id int64) error {
+		b, s, err := v.shop.Bill(ctx, at.Job, id)
+		if err != nil {
+			return err
+		}
+		return exchange.Bill(w, s, b, v.options.Zone)
+	}))
+	g.Group("/api", v.person).GET("/ledger.csv", func(c *gin.Context) {
+		handOut(c, "ledger.csv", "text/csv; charset=utf-8", func(ctx context.Context, w io.Writer) error {
+			from, err := v.day("from", c.Query("from"), -90)
+			if err != nil {
+				return err
+			}
+			to, err := v.day("to", c.Query("to"), 0)
+			if err != nil {
+				return err
+			}
+			bills, err := v.shop.Ledger(ctx, from, to)
+			if err != nil {
+				return err
+			}
+			return exchange.Ledger(w, bills, v.options.Zone)
+		})
+	})
+}
+
+// day is the first moment of a day in the shop's own zone; of today and so many days on
+// where none is named.
+func (v *Server) day(field, text string, usual int) (time.Time, error) {
+	if text == "" {
+		y, m, d := v.shop.Now().In(v.options.Zone).Date()
+		return time.Date(y, m, d+usual, 0, 0, 0, 0, v.options.Zone), nil
+	}
+	t, err := time.ParseInLocation(time.DateOnly, text, v.options.Zone)
+	if err != nil {
+		err = fault.New(field, fmt.Sprintf("%q is no day", text), "write it as 2027-03-31")
+	}
+	return t, err
+}
+
+// paper hands out one numbered paper of a job.
+func (v *Server) paper(name string, make func(context.Context, io.Writer, shop.Bench, int64) error) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		id, bad := strconv.ParseInt(c.Param("paper"), 10, 64)
+		job, wrong := strconv.ParseInt(c.Param("id"), 10, 64)
+		if bad != nil || wrong != nil || id < 1 || job < 1 {
+			failFile(c, &record.NotFound{What: "this paper"})
+			return
+		}
+		handOut(c, fmt.Sprintf("%s-%d.pdf", name, id), "application/pdf", func(ctx context.Context, w io.Writer) error {
+			return make(ctx, w, shop.First(job), id)
+		})
+	}
+}
