@@ -63,6 +63,8 @@ func TestDemo(t *testing.T) {
 	t.Run("dirty hands", func(t *testing.T) { dirtyHands(t, p) })
 	t.Run("large text", func(t *testing.T) { largeText(t, p) })
 	t.Run("three offers", func(t *testing.T) { threeOffers(t, p) })
+	t.Run("late and wrong", func(t *testing.T) { lateAndWrong(t, p) })
+	t.Run("quote to invoice", func(t *testing.T) { quoteToInvoice(t, p) })
 	t.Run("cut room", func(t *testing.T) { cutRoom(t, p) })
 	t.Run("stores", func(t *testing.T) { stores(t, p) })
 	t.Run("stuck again", func(t *testing.T) { stuckAgain(t, p) })

@@ -89,7 +89,7 @@ function OrderCard({
 	const loud = order.state === "back" || order.late;
 	return (
 		<li
-			data-order={order.id}
+			data-supply={order.id}
 			className={`mt-2 border-l-4 py-1 pl-3 ${loud ? "border-warn bg-warn-wash" : "border-rule"}`}
 		>
 			<p>
@@ -121,9 +121,9 @@ function OrderCard({
 					</li>
 				))}
 			</ul>
-			<div className="flex flex-wrap gap-x-4">
+			<div className="flex flex-wrap gap-y-1">
 				<a
-					className="min-h-11 content-center underline underline-offset-4"
+					className="min-h-12 content-center pr-4 font-semibold text-ink-2 underline underline-offset-4"
 					href={`/api/jobs/${view.job.id}/orders/${order.id}/order.pdf`}
 				>
 					on paper

@@ -1,0 +1,85 @@
+package exchange
+
+import (
+	"bytes"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/ledongthuc/pdf"
+
+	"freshshard/core/price"
+	"freshshard/core/supply"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+func textOf(t *testing.T, b []byte) string {
+	t.Helper()
+	r, err := pdf.NewReader(bytes.NewReader(b), int64(len(b)))
+	if err != nil {
+		t.Fatal(err)
+	}
+	out := ""
+	for i := range r.NumPage() {
+		text, err := r.Page(i + 1).GetPlainText(nil)
+		if err != nil {
+			t.Fatal(err)
+		}
+		out += text
+	}
+	return out
+}
+
+var bill = record.Bill{Job: 12, Number: 7, OfNumber: 3, Customer: "=Oda Marl ☂", Object: "Sauna stove", Agreed: "she rang",
+	At: time.Date(2027, 3, 31, 22, 30, 0, 0, time.UTC), Bill: price.Bill{Kind: price.Credit, Net: -11500, Basis: 1250,
+		Tax: -1438, Total: -12938, Lines: []price.Billed{{Text: strings.Repeat("a long line of words ", 9), Quantity: "1 h 25 min",
+			Each: 4600, Cents: -6517}}, Covers: []string{"The way to you."}, Not: []string{"Flue work."}, Note: "Thank you."}}
+
+func TestBill(t *testing.T) {
+	b := &bytes.Buffer{}
+	if err := Bill(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, bill, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	text := textOf(t, b.Bytes())
+	for _, want := range []string{"Credit 7", "Takes back invoice 3", "Agreed: she rang", "1 h 25 min", "65.17", "12.5 %",
+		"129.38", "The way to you.", "Flue work.", "Thank you."} {
+		if !strings.Contains(text, want) {
+			t.Errorf("%q is not on it: %q", want, text)
+		}
+	}
+}
+
+// The day is the shop's own: half past ten at night in Greenwich is the next day east of
+// it. A name that a spreadsheet would take for a formula is none.
+func TestLedger(t *testing.T) {
+	b := &bytes.Buffer{}
+	if err := Ledger(b, []record.Bill{bill}, time.FixedZone("east", 2*3600)); err != nil {
+		t.Fatal(err)
+	}
+	want := "kind,number,day,job,customer,net,tax_percent,tax,total,takes_back\n" +
+		"credit,7,2027-04-01,12,'=Oda Marl ☂,-115.00,12.5,-14.38,-129.38,3\n"
+	if b.String() != want {
+		t.Errorf("%s", b)
+	}
+}
+
+func TestOrderOnPaper(t *testing.T) {
+	v := shop.View{Pane: record.Pane{ID: 4}, Job: record.Job{ID: 12, Object: record.Object{Stamp: "a mark"}}}
+	v.Reckoning.Pane = "4 mm toughened"
+	due := time.Date(2027, 4, 2, 12, 0, 0, 0, time.UTC)
+	o := supply.Order{ID: 9, Who: "the lock", Due: &due, Note: "by the back door", Lines: []supply.Line{{Key: "pane-4", Pane: 4,
+		Text: "300 × 200 mm", Milli: 1000, Unit: "pc", Found: supply.Wrong, Finding: "too wide"}, {Key: "rope", Text: "rope",
+		Milli: 2500, Unit: "m", Found: supply.Missing}}}
+	b := &bytes.Buffer{}
+	if err := Order(b, record.Shop{Name: "Lantern Yard"}, o, []shop.View{v}, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	text := textOf(t, b.Bytes())
+	for _, want := range []string{"Order 9", "To the lock", "2 April 2027", "by the back door", "Goes back: too wide",
+		"Mark: a mark", "2.5 m", "Was not in the box"} {
+		if !strings.Contains(text, want) {
+			t.Errorf("%q is not on it: %q", want, text)
+		}
+	}
+}
