@@ -1,0 +1,73 @@
+// Package cure tells when a bond, a bed or a bead may be let go, used and left to
+// everything: from what it is, how wide it was pressed, and the air since. Hours are
+// those that its sheet gives at 23 °C and 50 %; what the weather does to them is
+// integrated. The safe time is never earlier than the sheet.
+package cure
+
+import (
+	_ "embed"
+	"encoding/json"
+	"fmt"
+	"slices"
+
+	"freshshard/core/fault"
+)
+
+// Kind is how something hardens.
+type Kind string
+
+// The kinds.
+const (
+	Moisture Kind = "moisture" // by the air's water, from its open edges
+	TwoPart  Kind = "two-part" // by itself once mixed
+	Putty    Kind = "putty"    // by the air, for weeks
+	Cement   Kind = "cement"   // dries, then a slow first fire
+	Butyl    Kind = "butyl"    // holds at once
+	Table    Kind = "table"    // by its sheet's own table of temperature and humidity
+)
+
+// Adhesive is one of the book's, as its sheet usually has it. Pairs are from the quickest
+// to the slowest that sheets say.
+type Adhesive struct {
+	ID       string     `json:"id"`
+	Name     string     `json:"name"`
+	Touch    string     `json:"touch" doc:"What it is to the list of what gets on with what"`
+	Kind     Kind       `json:"kind" enum:"moisture,two-part,putty,cement,butyl,table"`
+	Least    float64    `json:"least" doc:"Coldest at which it is used, °C"`
+	Most     float64    `json:"most" doc:"Hottest, °C"`
+	Skin     [2]float64 `json:"skin" doc:"Until it skins: the pane is in place before the first, min"`
+	Depth    [2]float64 `json:"depth" doc:"How deep it cures in the first 24 h at 23 °C and 50 %, the least first, mm"`
+	Handling [2]float64 `json:"handling" doc:"Until it may be let go, h"`
+	Ready    [2]float64 `json:"ready" doc:"Until it may be used, h"`
+	Full     [2]float64 `json:"full" doc:"Until all of it is done, h"`
+
+	Degrees    []float64   `json:"degrees,omitempty" doc:"Rows of its table, °C"`
+	Humidities []float64   `json:"humidities,omitempty" doc:"Columns of its table, %"`
+	Minutes    [][]float64 `json:"minutes,omitempty" doc:"Until it may be driven"`
+}
+
+// Sheet says where an adhesive's numbers come from.
+const Sheet = "what data sheets of its kind usually say, from memory; the tube's own sheet comes first"
+
+//go:embed adhesives.json
+var file []byte
+
+var adhesives = func() []Adhesive {
+	var out []Adhesive
+	if err := json.Unmarshal(file, &out); err != nil {
+		panic(err) // it ships with the program, and a test reads it
+	}
+	return out
+}()
+
+// Adhesives lists the book's.
+func Adhesives() []Adhesive { return slices.Clone(adhesives) }
+
+// ByID finds one; the error is a *fault.Error on adhesive.
+func ByID(id string) (Adhesive, error) {
+	i := slices.IndexFunc(adhesives, func(a Adhesive) bool { return a.ID == id })
+	if i < 0 {
+		return Adhesive{}, fault.New("adhesive", fmt.Sprintf("no adhesive is called %q", id), "choose one of the Book")
+	}
+	return adhesives[i], nil
+}
