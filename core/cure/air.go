@@ -58,10 +58,22 @@ func checkAir(all []Air) error {
 	return nil
 }
 
+// rest is what is reckoned with behind the last of the air: the coldest and driest of its
+// last day.
+func rest(all []Air) Air {
+	last := all[len(all)-1]
+	out := last
+	for _, b := range all {
+		if last.At.Sub(b.At) <= 24*time.Hour {
+			out.C, out.RH = min(out.C, b.C), min(out.RH, b.RH)
+		}
+	}
+	return out
+}
+
 // at is the air at a moment: in a straight line between two readings, as the first before
-// it, and behind the last one as the coldest and driest of its last day. sure is false
-// there.
-func at(all []Air, t time.Time) (a Air, sure bool) {
+// it, and as the rest behind the last one. sure is false there.
+func at(all []Air, rest Air, t time.Time) (a Air, sure bool) {
 	i, found := slices.BinarySearchFunc(all, t, func(a Air, t time.Time) int { return a.At.Compare(t) })
 	switch {
 	case found:
@@ -69,13 +81,7 @@ func at(all []Air, t time.Time) (a Air, sure bool) {
 	case i == 0:
 		return all[0], true
 	case i == len(all):
-		a = all[i-1]
-		for _, b := range all {
-			if all[i-1].At.Sub(b.At) <= 24*time.Hour {
-				a.C, a.RH = min(a.C, b.C), min(a.RH, b.RH)
-			}
-		}
-		return a, false
+		return rest, false
 	}
 	p, q := all[i-1], all[i]
 	k := float64(t.Sub(p.At)) / float64(q.At.Sub(p.At))

@@ -101,7 +101,7 @@ func TestAgainstAFineStep(t *testing.T) {
 		want := b.targets(a)[1].slow
 		sum, fine := 0.0, noon
 		for sum < want && fine.Sub(noon) < horizon {
-			here, _ := at(air, fine.Add(30*time.Second))
+			here, _ := at(air, rest(air), fine.Add(30*time.Second))
 			sum += a.rate(here, true) / 60
 			fine = fine.Add(time.Minute)
 		}

@@ -17,10 +17,10 @@ const mostPoints = 200
 func run(a Adhesive, since time.Time, air []Air, targets []target) way {
 	n := len(targets)
 	w := way{fast: make([]*time.Time, n), slow: make([]*time.Time, n), unsure: make([]bool, n)}
-	ready := targets[1]
+	ready, after := targets[1], rest(air)
 	var fast, slow, fastTable, slowTable float64
 	note := func(t time.Time) {
-		here, _ := at(air, t)
+		here, _ := at(air, after, t)
 		p := Point{At: t, C: here.C, RH: here.RH, Safe: slow, Fast: fast}
 		if ready.byTable {
 			p.Safe, p.Fast = slowTable, fastTable
@@ -29,13 +29,13 @@ func run(a Adhesive, since time.Time, air []Air, targets []target) way {
 		}
 		w.curve = append(w.curve, p)
 	}
-	cross := func(to []*time.Time, i int, before, after, want float64, t time.Time) bool {
-		if to[i] != nil || after < want {
+	cross := func(to []*time.Time, i int, before, now, want float64, t time.Time) bool {
+		if to[i] != nil || now < want {
 			return false
 		}
 		at := t
-		if after > before {
-			at = t.Add(time.Duration((want - before) / (after - before) * float64(step)))
+		if now > before {
+			at = t.Add(time.Duration((want - before) / (now - before) * float64(step)))
 		}
 		at = at.Round(time.Second)
 		to[i] = &at
@@ -43,7 +43,7 @@ func run(a Adhesive, since time.Time, air []Air, targets []target) way {
 	}
 	note(since)
 	for t := since; t.Sub(since) < horizon; t = t.Add(step) {
-		here, sure := at(air, t.Add(step/2))
+		here, sure := at(air, after, t.Add(step/2))
 		hours := step.Hours()
 		f, s := fast+hours*a.rate(here, false), slow+hours*a.rate(here, true)
 		ft, st := fastTable, slowTable

@@ -9,6 +9,12 @@ import (
 	"freshshard/core/fault"
 )
 
+// Clock is what has to harden. A Ready of nil does not come.
+type Clock struct {
+	What  string
+	Ready *time.Time
+}
+
 // Standing is what a step is held against before it counts as done.
 type Standing struct {
 	Done   map[string]time.Time // when each step was ticked, done or left out
@@ -16,6 +22,7 @@ type Standing struct {
 	Unread []string             // names of needed readings that nobody has taken
 	NoPart bool                 // what is bought is not noted yet
 	Awaits string               // what the pane waits for; empty when it is here
+	Clocks map[string]Clock     // by step: what has to harden before it is ticked
 }
 
 // Wait says why a step cannot be ticked yet.
@@ -43,6 +50,13 @@ func (p Plan) Waits(st Standing, now time.Time) []Wait {
 func (p Plan) Wait(s Step, st Standing, now time.Time) *Wait {
 	if w := p.After(s.After, st); w != nil {
 		w.Step = s.Key
+		return w
+	}
+	if c, ok := st.Clocks[s.Key]; ok && (c.Ready == nil || c.Ready.After(now)) {
+		w := &Wait{Step: s.Key, Until: c.Ready, Why: c.What + " has to harden: not before its clock is out"}
+		if c.Ready == nil {
+			w.Why = c.What + " does not harden in such air: bring it into the warm"
+		}
 		return w
 	}
 	if s.Least > 0 {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"freshshard/core/cure"
 	"freshshard/core/cutting"
 	"freshshard/core/length"
 	"freshshard/core/price"
@@ -31,6 +32,16 @@ type PriceIn struct {
 	Job   price.Job   `json:"job"`
 	Rates price.Rates `json:"rates"`
 }
+
+// CureIn is what was laid, the air since, and the moment to look at.
+type CureIn struct {
+	Bond cure.Bond  `json:"bond"`
+	Air  []cure.Air `json:"air"`
+	Now  time.Time  `json:"now"`
+}
+
+// someNoon is a moment for the examples.
+var someNoon = time.Date(2027, 3, 26, 12, 0, 0, 0, time.UTC)
 
 // cutSteps are the plans that are tried at most: the same task has the same answer.
 const cutSteps = 4000
@@ -67,6 +78,14 @@ func cutTopics() []Topic {
 		{"arrival", "a pane as it was read against what was ordered", supply.Measured{W: 300, H: 200, Band: 1, ReadW: 303,
 			ReadH: 199.5},
 			with(func(in supply.Measured) ([]working.Figure, error) { return in.Judge(length.MM) })},
+		{"cure", "when a bond may be let go, used, and left to everything, in its weather", CureIn{
+			Bond: cure.Bond{Adhesive: "urethane", Since: someNoon, Width: 8, Edges: 2},
+			Air: []cure.Air{{At: someNoon, C: 19, RH: 52}, {At: someNoon.Add(14 * time.Hour), C: 9, RH: 74},
+				{At: someNoon.Add(40 * time.Hour), C: 17, RH: 55}}, Now: someNoon.Add(8 * time.Hour)},
+			with(func(in CureIn) (cure.Curing, error) { return cure.Cure(in.Bond, in.Air, in.Now) })},
+		{"bench", "whether a tube may be opened: cold, heat, dew, its day and its session", cure.Opening{Adhesive: "urethane",
+			C: 12, RH: 70, Surface: 9, Expires: someNoon.AddDate(0, 2, 0), Now: someNoon},
+			with(cure.Gates)},
 		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},
 			with(func(in SparesIn) (cutting.Spares, error) { return cutting.Ladder(in.Want, in.Sure, in.Tries) })},
 	}

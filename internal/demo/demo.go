@@ -181,7 +181,9 @@ type job struct {
 	waits    string
 	until    float64 // hours from now
 	order    *order
-	others   []job // what was done to the second pane and those after it
+	laid     *shop.Laid
+	ago      float64 // hours since it was laid
+	others   []job   // what was done to the second pane and those after it
 	sign     bool
 }
 
@@ -320,6 +322,13 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 			a.Value = &good
 		}
 		if err := s.Answer(ctx, by, at, c.Key, a); err != nil {
+			return err
+		}
+	}
+	if j.laid != nil {
+		in, since := *j.laid, now.Add(-time.Duration(j.ago*float64(time.Hour)))
+		in.Since = &since
+		if err := startClock(ctx, s, by, at, in); err != nil {
 			return err
 		}
 	}

@@ -199,6 +199,11 @@ func objects() []job {
 			steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318", "622", "622.5", said{fit.Ledge, "9", rule}),
 			others: []job{{steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318.5", "622", "622",
 				said{fit.Ledge, "9", rule})}}},
+		{by: "ebbe", due: 30, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
+			Object: "Orchard tractor's cab, fixed side window", Exposure: "weather", Family: "bonded-fixed", Vehicle: true,
+			Moves: pane.Machine, Story: "a stone from the flail", Like: "toughened"},
+			steps: 13, settle: "toughened", thick: 6, readings: rect("702", "702.5", "498", "498", said{fit.Ledge, "24", rule}),
+			laid: &shop.Laid{Step: "cure", Adhesive: "urethane", Width: 8, Edges: 2, Place: record.AtBench}, ago: 16},
 	}
 }
 

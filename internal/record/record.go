@@ -112,6 +112,7 @@ type Pane struct {
 	Counted    int            `json:"counted,omitempty" minimum:"0" maximum:"480" doc:"Screws that were counted off, over all passes"`
 	WaitsFor   string         `json:"waits_for"`
 	WaitsUntil *time.Time     `json:"waits_until,omitempty"`
+	Cures      []Cure         `json:"cures,omitempty" maxItems:"20" doc:"What was laid and has to harden"`
 	Version    int            `json:"version"`
 	Readings   []Reading      `json:"readings"`
 	Diagnosis  *Diagnosis     `json:"diagnosis,omitempty"`

@@ -385,7 +385,10 @@ func (s *Shop) keepOrder(ctx context.Context, t *store.Tx, j *record.Job, o supp
 }
 
 // waitsFor is what a pane that is on an order waits for.
-func waitsFor(o supply.Order) string { return "the pane from " + o.Who }
+func waitsFor(o supply.Order) string { return fromOrder + o.Who }
+
+// fromOrder begins what a pane waits for that is on an order.
+const fromOrder = "the pane from "
 
 // checkNew is the step at which the new pane is looked over.
 const checkNew = "check-new"

@@ -79,6 +79,10 @@ func standOf(v View) stand {
 		if st := b.nextStep(); st != nil {
 			own := *st
 			p.step = &own
+			// What hardens is waited for; a list shows it until the clock is out.
+			if c, ok := b.standing.Clocks[st.Key]; ok && p.waitsFor == "" {
+				p.waitsFor, p.waitsUntil = c.What+" to harden", c.Ready
+			}
 		}
 		switch {
 		case b.reck.Fault != nil:

@@ -427,10 +427,18 @@ func (p PaneState) say() string {
 
 // standingOf is what a pane's steps are held against.
 func standingOf(p *record.Pane, r reckon.Reckoning) plan.Standing {
-	st := plan.Standing{Done: map[string]time.Time{}, Sized: r.Fit.Ready, NoPart: !r.Road.Noted,
-		Awaits: p.WaitsFor}
+	st := plan.Standing{Done: map[string]time.Time{}, Sized: r.Fit.Ready, NoPart: !r.Road.Noted}
+	if strings.HasPrefix(p.WaitsFor, fromOrder) { // what else is waited for keeps nobody from looking the pane over
+		st.Awaits = p.WaitsFor
+	}
 	for _, t := range p.Ticks {
 		st.Done[t.Step] = t.At
+	}
+	for _, c := range p.Cures {
+		if st.Clocks == nil {
+			st.Clocks = map[string]plan.Clock{}
+		}
+		st.Clocks[c.Step] = plan.Clock{What: adhesiveName(c.Adhesive), Ready: c.Ready}
 	}
 	for _, m := range r.Fit.Missing {
 		st.Unread = append(st.Unread, m.Name)

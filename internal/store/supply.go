@@ -38,27 +38,6 @@ func (s queries) Order(ctx context.Context, job, id int64) (supply.Order, error)
 	return all[0], nil
 }
 
-// Arrival is an order that is still to come.
-type Arrival struct {
-	Job    int64
-	Object string
-	supply.Order
-}
-
-// Arrivals lists what is to come for open jobs until then, the soonest first.
-func (s queries) Arrivals(ctx context.Context, until time.Time) ([]Arrival, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (Arrival, error) {
-		var v Arrival
-		var lines []byte
-		if err := r.Scan(&v.Job, &v.Object, &v.ID, &v.Who, &v.State, &lines, &v.Due); err != nil {
-			return v, err
-		}
-		return v, json.Unmarshal(lines, &v.Lines)
-	}, `SELECT o.job_id, b.name, o.id, o.who, o.state, o.body, o.due FROM supply_order o JOIN job j ON j.id = o.job_id
-JOIN object b ON b.id = j.object_id WHERE o.state IN ('sent','confirmed','back') AND o.due < ? AND j.state = 'open'
-ORDER BY o.due, o.id LIMIT 40`, until)
-}
-
 // AddOrder writes an order.
 func (t *Tx) AddOrder(ctx context.Context, job int64, v supply.Order, by int64, at time.Time) (int64, error) {
 	lines, err := json.Marshal(v.Lines)

@@ -66,6 +66,7 @@ func (v *Server) storeRoutes(api huma.API) {
 	v.bringRoutes(api)
 	v.offerRoutes(api)
 	v.orderRoutes(api)
+	v.holdRoutes(api)
 	v.supplierRoutes(api)
 	v.priceRoutes(api)
 	v.cutRoutes(api)

@@ -263,6 +263,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/air": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note the air, for all that hardens in it */
+        post: operations["noteAir"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/bills": {
         parameters: {
             query?: never;
@@ -360,6 +377,57 @@ export interface paths {
         put?: never;
         /** Take the same in again, without what was read and done */
         post: operations["copyJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/cures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Start the clock of what was laid */
+        post: operations["startCure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/cures/{cure}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a clock out */
+        delete: operations["dropCure"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/cures/{cure}/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** It stands somewhere else from now on, or is warmed */
+        put: operations["moveCure"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -494,6 +562,23 @@ export interface paths {
         };
         /** What happened to a job */
         get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What hardens, its clocks and its air */
+        get: operations["hold"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1935,6 +2020,91 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        CureAdhesive: {
+            /** @description Rows of its table, °C */
+            degrees?: number[];
+            /** @description How deep it cures in the first 24 h at 23 °C and 50 %, the least first, mm */
+            depth: number[];
+            /** @description Until all of it is done, h */
+            full: number[];
+            /** @description Until it may be let go, h */
+            handling: number[];
+            /** @description Columns of its table, % */
+            humidities?: number[];
+            id: string;
+            /** @enum {string} */
+            kind: "moisture" | "two-part" | "putty" | "cement" | "butyl" | "table";
+            /**
+             * Format: double
+             * @description Coldest at which it is used, °C
+             */
+            least: number;
+            /** @description Until it may be driven */
+            minutes?: number[][];
+            /**
+             * Format: double
+             * @description Hottest, °C
+             */
+            most: number;
+            name: string;
+            /** @description Until it may be used, h */
+            ready: number[];
+            /** @description Until it skins: the pane is in place before the first, min */
+            skin: number[];
+            /** @description What it is to the list of what gets on with what */
+            touch: string;
+        };
+        CureClock: {
+            /**
+             * Format: date-time
+             * @description By the quickest that sheets say
+             */
+            earliest?: string;
+            figure: components["schemas"]["WorkingFigure"];
+            /** @enum {string} */
+            key: "let-go" | "ready" | "full";
+            /**
+             * Format: int64
+             * @description Minutes to the safe time; 0 when it is over
+             */
+            left: number;
+            /** @description What may be done then */
+            may: string;
+            over: boolean;
+            /**
+             * Format: date-time
+             * @description Not before
+             */
+            safe?: string;
+            title: string;
+            /** @description It lies behind the last forecast: reckoned with the coldest and driest of its last day */
+            unsure: boolean;
+        };
+        CureCuring: {
+            adhesive: components["schemas"]["CureAdhesive"];
+            clocks: components["schemas"]["CureClock"][];
+            curve: components["schemas"]["CurePoint"][];
+            /**
+             * Format: double
+             * @description Where on the curve it may be let go
+             */
+            let_go_at: number;
+            /** @description How deep it has to be, in words */
+            need?: string;
+            says: string;
+        };
+        CurePoint: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            c: number;
+            /** Format: double */
+            fast: number;
+            /** Format: double */
+            rh: number;
+            /** Format: double */
+            safe: number;
+        };
         CuttingBroken: {
             /** Format: int64 */
             sheet: number;
@@ -2897,6 +3067,12 @@ export interface components {
             /** @enum {string} */
             unit: "mm" | "in";
         };
+        MoveCureRequest: {
+            /** Format: double */
+            heated?: number;
+            /** @enum {string} */
+            place: "bench" | "van" | "yard";
+        };
         MoveStripRequest: {
             /**
              * Format: int64
@@ -2905,6 +3081,14 @@ export interface components {
             to: number;
             /** Format: int64 */
             version: number;
+        };
+        NoteAirRequest: {
+            /** Format: double */
+            c: number;
+            /** @enum {string} */
+            place: "bench" | "van" | "yard";
+            /** Format: double */
+            rh: number;
         };
         OriginOrigin: {
             /** @enum {string} */
@@ -3733,6 +3917,17 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        RecordAirReading: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: double */
+            c: number;
+            /** @enum {string} */
+            place: "bench" | "van" | "yard";
+            /** Format: double */
+            rh: number;
+        };
         RecordAnswer: {
             answer: components["schemas"]["ProveAnswer"];
             /** Format: date-time */
@@ -3808,6 +4003,48 @@ export interface components {
             reason: string;
             /** Format: double */
             thickness: number;
+        };
+        RecordCure: {
+            adhesive: string;
+            by: string;
+            /**
+             * Format: double
+             * @description By the tube's own sheet, mm in 24 h
+             */
+            depth24?: number;
+            /**
+             * Format: int64
+             * @description Long edges that the air reaches
+             */
+            edges?: number;
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: int64
+             * @description The tube out of the stores
+             */
+            item?: number;
+            lot?: string;
+            /** Format: int64 */
+            pane: number;
+            /**
+             * Format: date-time
+             * @description Not before; nothing where it does not come within sixty days
+             */
+            ready?: string;
+            /** Format: date-time */
+            since: string;
+            /** @description Where it stood, the first since it was laid */
+            stays: components["schemas"]["RecordStay"][];
+            /** @description The step that waits for it */
+            step: string;
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: double
+             * @description Pressed width, mm
+             */
+            width?: number;
         };
         RecordCustomer: {
             /** Format: int64 */
@@ -3937,6 +4174,8 @@ export interface components {
              * @description Screws that were counted off, over all passes
              */
             counted?: number;
+            /** @description What was laid and has to harden */
+            cures?: components["schemas"]["RecordCure"][];
             /** @enum {string} */
             cutter: "" | "hand" | "shop" | "toughened" | "saw";
             diagnosis?: components["schemas"]["RecordDiagnosis"];
@@ -4049,6 +4288,17 @@ export interface components {
             unit: "mm" | "in";
             /** Format: int64 */
             version: number;
+        };
+        RecordStay: {
+            /** Format: date-time */
+            from: string;
+            /**
+             * Format: double
+             * @description Kept at this at least, °C; 0 for no heater
+             */
+            heated?: number;
+            /** @enum {string} */
+            place: "bench" | "van" | "yard";
         };
         RecordStockItem: {
             /**
@@ -4479,6 +4729,65 @@ export interface components {
              */
             value?: number;
         };
+        ShopCureView: {
+            adhesive: string;
+            by: string;
+            /**
+             * Format: int64
+             * @description Hours that the air costs against the sheet's day
+             */
+            costs?: number;
+            curing?: components["schemas"]["CureCuring"];
+            /**
+             * Format: double
+             * @description By the tube's own sheet, mm in 24 h
+             */
+            depth24?: number;
+            /**
+             * Format: int64
+             * @description Long edges that the air reaches
+             */
+            edges?: number;
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: int64
+             * @description The tube out of the stores
+             */
+            item?: number;
+            lot?: string;
+            /** Format: int64 */
+            pane: number;
+            /**
+             * Format: date-time
+             * @description Not before; nothing where it does not come within sixty days
+             */
+            ready?: string;
+            /**
+             * Format: int64
+             * @description Minutes by which the promise is too soon
+             */
+            short?: number;
+            /** Format: date-time */
+            since: string;
+            /** @description Where it stood, the first since it was laid */
+            stays: components["schemas"]["RecordStay"][];
+            /** @description The step that waits for it */
+            step: string;
+            /** @description Of the step that waits */
+            title: string;
+            /** Format: int64 */
+            version: number;
+            /** @description The air, some hours each */
+            weather: components["schemas"]["ShopWeatherHours"][];
+            /**
+             * Format: double
+             * @description Pressed width, mm
+             */
+            width?: number;
+            /** @description What else could be done about it */
+            would: components["schemas"]["ShopWould"][];
+        };
         ShopCutAt: {
             path: string;
             /** Format: int64 */
@@ -4641,6 +4950,47 @@ export interface components {
             round?: string;
             width?: string;
         };
+        ShopHold: {
+            adhesives: components["schemas"]["CureAdhesive"][];
+            /** @description At the bench now: as it was read, or as the station has it */
+            air: components["schemas"]["RecordAirReading"];
+            cures: components["schemas"]["ShopCureView"][];
+            /** @description Steps that wait for something to harden and have no clock yet */
+            may: components["schemas"]["ShopMayCure"][];
+            /** @description Somebody read it in the last hours */
+            read: boolean;
+            /** @description Adhesives in the stores */
+            tubes: components["schemas"]["ShopTube"][];
+        };
+        ShopLaid: {
+            adhesive: string;
+            /** Format: double */
+            depth24?: number;
+            /** Format: int64 */
+            edges?: number;
+            /** Format: double */
+            heated?: number;
+            /**
+             * Format: int64
+             * @description The tube out of the stores
+             */
+            item?: number;
+            /** @enum {string} */
+            place: "bench" | "van" | "yard";
+            /**
+             * Format: date-time
+             * @description When the pane was in place; now for nothing
+             */
+            since?: string;
+            step: string;
+            /**
+             * Format: double
+             * @description Glass and flange as they were read, °C
+             */
+            surface?: number;
+            /** Format: double */
+            width?: number;
+        };
         ShopLayOut: {
             /** Format: int64 */
             across: number;
@@ -4730,6 +5080,10 @@ export interface components {
         ShopLoadOut: {
             carriers: components["schemas"]["PaneCarrier"][];
             figures: components["schemas"]["WorkingFigure"][];
+        };
+        ShopMayCure: {
+            step: string;
+            title: string;
         };
         ShopMoved: {
             /**
@@ -5327,6 +5681,16 @@ export interface components {
             /** @description The jobs that wait */
             waits: components["schemas"]["ShopTurn"][];
         };
+        ShopTube: {
+            /** Format: int64 */
+            id: number;
+            lot?: string;
+            name: string;
+            /** Format: date-time */
+            opened?: string;
+            /** @description Why it is not used any more */
+            spent?: string;
+        };
         ShopTurn: {
             customer: string;
             do: string;
@@ -5432,6 +5796,17 @@ export interface components {
             /** Format: date-time */
             waits_until?: string;
         };
+        ShopWeatherHours: {
+            /** Format: double */
+            c: number;
+            /** Format: date-time */
+            from: string;
+            past: boolean;
+            /** Format: double */
+            rh: number;
+            /** Format: date-time */
+            to: string;
+        };
         ShopWitnessIn: {
             /** Format: double */
             clearance: number;
@@ -5441,6 +5816,15 @@ export interface components {
              * @description Of the pane's corners, mm, for a groove's length
              */
             radius?: number;
+        };
+        ShopWould: {
+            /** Format: double */
+            heated: number;
+            /** @enum {string} */
+            place: "bench" | "van" | "yard";
+            /** Format: date-time */
+            ready?: string;
+            says: string;
         };
         SourceOffer: {
             /** @description It can go back, for its price */
@@ -6759,6 +7143,44 @@ export interface operations {
             };
         };
     };
+    noteAir: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteAirRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopHold"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     writePaper: {
         parameters: {
             query?: {
@@ -7011,6 +7433,123 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WebMade"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    startCure: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopLaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopHold"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropCure: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+                version?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                cure: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopHold"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    moveCure: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+                version?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                cure: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveCureRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopHold"];
                 };
             };
             /** @description Error */
@@ -7301,6 +7840,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordEvent"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    hold: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopHold"];
                 };
             };
             /** @description Error */

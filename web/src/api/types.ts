@@ -102,3 +102,6 @@ export type Adjust = S["PriceAdjust"];
 export type Rates = S["PriceRates"];
 export type Supplier = S["RecordSupplier"];
 export type Asked = S["ShopAsked"];
+export type Hold = S["ShopHold"];
+export type CureView = S["ShopCureView"];
+export type CureClock = S["CureClock"];

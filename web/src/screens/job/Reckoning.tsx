@@ -7,6 +7,7 @@ import { FigureLine } from "../../parts/FigureLine";
 import { BothFaces } from "./BothFaces";
 import { ChooseStation } from "./ChooseStation";
 import { Guests } from "./Guests";
+import { HoldStation } from "./HoldStation";
 import { LeafTick } from "./LeafTick";
 import { OldPane } from "./OldPane";
 import { OrderLine } from "./OrderLine";
@@ -94,6 +95,7 @@ export const Reckoning = memo(function Reckoning({
 			{station === "assess" && <WhyItBroke view={view} />}
 			{station === "choose" && <ChooseStation view={view} />}
 			{station === "source" && <SourceStation view={view} />}
+			{station === "hold" && <HoldStation key={view.pane.id} view={view} />}
 			{station === "prove" && <Stops view={view} stops={view.stops} />}
 			{station === "strip" && <LeafTick view={view} />}
 			<StepList view={view} station={station} here={ask.key} />

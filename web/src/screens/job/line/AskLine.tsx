@@ -5,6 +5,7 @@ import { Band } from "../../../app/Band";
 import { fine } from "../../../app/fine";
 import { when } from "../../../app/when";
 import type { Tape } from "../useTape";
+import { AirAnswer, airPlace } from "./AirAnswer";
 import { type AskTools, together } from "./useAsk";
 
 /** What the key that answers says. */
@@ -36,7 +37,9 @@ export function AskLine({
 	onSign: () => void;
 	tape: Tape;
 }) {
-	const quiet = ask.kind === "wait" || ask.kind === "nothing";
+	// While it hardens, its air is the one thing that can be told.
+	const air = ask.kind === "wait" ? airPlace(view, ask.key) : null;
+	const quiet = (ask.kind === "wait" && !air) || ask.kind === "nothing";
 	return (
 		<div>
 			<LineSays tools={tools} tape={tape} />
@@ -49,10 +52,11 @@ export function AskLine({
 					<p className="min-w-0 flex-1 basis-40 leading-5">
 						<strong className="text-lg">
 							{ask.kind === "stop" && "Stop: "}
-							{ask.says}
+							{air ? airAsks[air] : ask.says}
 						</strong>
 						<Aside ask={ask} view={view} />
 					</p>
+					{air && <AirAnswer view={view} place={air} />}
 					<Answer
 						key={`${ask.kind} ${ask.key} ${ask.at} ${ask.pass}`}
 						view={view}
@@ -66,6 +70,12 @@ export function AskLine({
 		</div>
 	);
 }
+
+const airAsks = {
+	bench: "What does the bench say?",
+	van: "What does the van say?",
+	yard: "What does the yard say?",
+};
 
 /** What stands beside it: what is waited for, what good looks like. */
 function Aside({ ask, view }: { ask: Ask; view: View }) {

@@ -17,7 +17,7 @@ const pictures: Record<
 	source: lazy(() => import("./OrderTable")),
 	prepare: lazy(() => import("./WorkTable")),
 	set: lazy(() => import("./WorkTable")),
-	hold: lazy(() => import("./ClockTable")),
+	hold: lazy(() => import("./CureTable")),
 	refit: lazy(() => import("./PiecesTable")),
 	prove: lazy(() => import("./ProofTable")),
 };

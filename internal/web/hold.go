@@ -1,0 +1,66 @@
+package web
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// CureID is something that hardens in a job.
+type CureID struct {
+	BenchID
+	Cure    int64 `path:"cure" minimum:"1"`
+	Version int   `query:"version"`
+}
+
+func (v *Server) holdRoutes(api huma.API) {
+	hold := func(ctx context.Context, at BenchID, err error) (*out[shop.Hold], error) {
+		if err != nil {
+			return nil, said(ctx, err)
+		}
+		h, err := v.shop.Hold(ctx, at.bench(ctx), v.options.Zone)
+		return &out[shop.Hold]{h}, said(ctx, err)
+	}
+	register(v, api, op("hold", http.MethodGet, "/api/jobs/{id}/hold", "What hardens, its clocks and its air"),
+		func(ctx context.Context, in *BenchID) (*out[shop.Hold], error) { return hold(ctx, *in, nil) })
+	register(v, api, op("startCure", http.MethodPost, "/api/jobs/{id}/cures", "Start the clock of what was laid"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Keyed[shop.Laid]
+		}) (*out[shop.Hold], error) {
+			return hold(ctx, in.BenchID, v.shop.StartCure(ctx, who(ctx), in.Key, in.bench(ctx), in.Body, v.options.Zone))
+		})
+	register(v, api, op("moveCure", http.MethodPut, "/api/jobs/{id}/cures/{cure}/place",
+		"It stands somewhere else from now on, or is warmed"),
+		func(ctx context.Context, in *struct {
+			CureID
+			Body struct {
+				Place  record.Where `json:"place" enum:"bench,van,yard"`
+				Heated float64      `json:"heated,omitempty" minimum:"0" maximum:"40"`
+			}
+		}) (*out[shop.Hold], error) {
+			return hold(ctx, in.BenchID, v.shop.MoveCure(ctx, who(ctx), in.bench(ctx), in.Cure,
+				record.Stay{Place: in.Body.Place, Heated: in.Body.Heated}, in.Version, v.options.Zone))
+		})
+	register(v, api, op("dropCure", http.MethodDelete, "/api/jobs/{id}/cures/{cure}", "Take a clock out"),
+		func(ctx context.Context, in *CureID) (*out[shop.Hold], error) {
+			return hold(ctx, in.BenchID, v.shop.DropCure(ctx, who(ctx), in.bench(ctx), in.Cure, in.Version))
+		})
+	register(v, api, op("noteAir", http.MethodPost, "/api/jobs/{id}/air", "Note the air, for all that hardens in it"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body struct {
+				Place record.Where `json:"place" enum:"bench,van,yard"`
+				C     float64      `json:"c"`
+				RH    float64      `json:"rh"`
+			}
+		}) (*out[shop.Hold], error) {
+			b := in.Body
+			return hold(ctx, in.BenchID, v.shop.NoteAir(ctx, who(ctx), record.AirReading{Place: b.Place, C: b.C, RH: b.RH},
+				v.options.Zone))
+		})
+}
