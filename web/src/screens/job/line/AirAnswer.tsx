@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useId, useState } from "react";
 import { api, got } from "../../../api/client";
 import { on } from "../../../api/hooks";
 import type { View } from "../../../api/types";
@@ -15,6 +15,7 @@ export function airPlace(view: View, step: string | undefined): Where | null {
 
 /** Temperature and humidity in one line, in that order. */
 export function AirAnswer({ view, place }: { view: View; place: Where }) {
+	const id = useId();
 	const [text, setText] = useState("");
 	const parts = text.replace(/,/g, ".").match(/[-−]?\d+(\.\d+)?/g) ?? [];
 	const [c, rh] = parts.map((p) => Number(p.replace("−", "-")));
@@ -37,9 +38,10 @@ export function AirAnswer({ view, place }: { view: View; place: Where }) {
 			}}
 		>
 			<Refusal error={write.error} />
-			<label className="flex items-center gap-2">
+			<label htmlFor={id} className="flex items-center gap-2">
 				<span className="sr-only">The air, °C and %</span>
 				<input
+					id={id}
 					value={text}
 					onChange={(e) => setText(e.target.value)}
 					placeholder="18 50"
