@@ -53,7 +53,8 @@ func lateAndWrong(t *testing.T, p *program) {
 // href is where a link with these words leads.
 func (g *page) href(words string) string {
 	g.t.Helper()
-	find := fmt.Sprintf(`[...document.querySelectorAll("a")].find(a => a.innerText.trim() === %q)?.getAttribute("href")`, words)
+	find := fmt.Sprintf(`[...document.querySelectorAll("a")].find(a => a.innerText.trim() === %q)?.getAttribute("href")`,
+		words)
 	g.until("a link "+words, find)
 	return ask[string](g, find)
 }
@@ -99,7 +100,8 @@ func quoteToInvoice(t *testing.T, p *program) {
 	g.press("Write the invoice")
 	g.sees("Invoice ")
 	g.until("three papers and more", `document.querySelectorAll('section[aria-label="Papers"] li').length === 3`)
-	if !bytes.HasPrefix(g.fetch(ask[string](g, `document.querySelector('section[aria-label="Papers"] a').getAttribute("href")`)),
+	if !bytes.HasPrefix(g.fetch(ask[string](g,
+		`document.querySelector('section[aria-label="Papers"] a').getAttribute("href")`)),
 		[]byte("%PDF")) {
 		t.Error("an invoice that is no PDF")
 	}
@@ -111,5 +113,6 @@ func quoteToInvoice(t *testing.T, p *program) {
 	g.sees("a number such as 12.50 is expected")
 	g.refill("An hour of one person", "52")
 	g.press("Keep what it asks")
-	g.until("it is kept", `[...document.querySelectorAll("label")].some(l => l.innerText === "An hour of one person" && document.getElementById(l.htmlFor).value === "52.00")`)
+	g.until("it is kept",
+		`[...document.querySelectorAll("label")].some(l => l.innerText === "An hour of one person" && document.getElementById(l.htmlFor).value === "52.00")`)
 }

@@ -74,14 +74,13 @@ const (
 // target is how much has been done when a clock is out, h of the sheet's day, the quickest
 // and the slowest, and whether that counts by the table.
 type target struct {
-	key         Key
-	fast, slow  float64
-	title, may  string
-	byTable     bool
-	why         string
-	inputs      []working.Input
-	formula     string
-	depth, deep float64
+	key        Key
+	fast, slow float64
+	title, may string
+	byTable    bool
+	inputs     []working.Input
+	formula    string
+	depth      float64
 }
 
 // Check refuses a bond that cannot be; errors name the field.
@@ -109,12 +108,14 @@ func (b Bond) Check() error {
 
 // targets are what its clocks ask for.
 func (b Bond) targets(a Adhesive) []target {
-	names := map[Key][2]string{LetGo: {"Let go", "tapes and clamps may come off"}, Ready: {"Ready", "refit it, move it, use it gently"},
-		Full: {"Full", "wash under pressure, slam, load it fully"}}
+	names := map[Key][2]string{LetGo: {"Let go", "tapes and clamps may come off"},
+		Ready: {"Ready", "refit it, move it, use it gently"},
+		Full:  {"Full", "wash under pressure, slam, load it fully"}}
 	switch a.Kind {
 	case Putty:
-		names = map[Key][2]string{LetGo: {"Skin", "it may be moved with care"}, Ready: {"Paint", "paint, over onto the glass"},
-			Full: {"Full", "wash it"}}
+		names = map[Key][2]string{LetGo: {"Skin", "it may be moved with care"},
+			Ready: {"Paint", "paint, over onto the glass"},
+			Full:  {"Full", "wash it"}}
 	case Cement:
 		names = map[Key][2]string{LetGo: {"Let go", "the door may be hung"}, Ready: {"Dry", "a slow first fire"},
 			Full: {"Full", "fire as usual"}}
@@ -229,9 +230,11 @@ func figure(t target, since time.Time, c Clock) working.Figure {
 	f := working.Figure{Key: "cure_" + string(t.key), Unit: "h", Verdict: working.Note, Sentence: t.may}
 	asked := t.slow
 	if t.byTable {
-		f.Working.Note = "Each hour counts as 60 ÷ the minutes of the slowest corner of the cell of the table that the air lies in."
+		f.Working.Note = "Each hour counts as 60 ÷ the minutes of the slowest corner of the cell of the table that the " +
+			"air lies in."
 	} else {
-		f.Working.Note = "Each hour counts for less in air that is drier or colder than 23 °C and 50 %, for nothing below the " +
+		f.Working.Note = "Each hour counts for less in air that is drier or colder than 23 °C and 50 %, for nothing below " +
+			"the " +
 			"sheet's least temperature, and never for more."
 	}
 	note := f.Working.Note

@@ -94,9 +94,11 @@ func TestAgainstAFineStep(t *testing.T) {
 	for range 60 {
 		air := []Air{}
 		for h := 0; h <= 400; h += 3 {
-			air = append(air, Air{noon.Add(time.Duration(h) * time.Hour), 14 + 9*math.Sin(float64(h)/3.8) + r.Float64(), 35 + 40*r.Float64()})
+			air = append(air, Air{noon.Add(time.Duration(h) * time.Hour), 14 + 9*math.Sin(float64(h)/3.8) + r.Float64(),
+				35 + 40*r.Float64()})
 		}
-		b := Bond{Adhesive: []string{"urethane", "neutral-silicone"}[r.IntN(2)], Since: noon, Width: 5 + 4*r.Float64(), Edges: 2}
+		b := Bond{Adhesive: []string{"urethane", "neutral-silicone"}[r.IntN(2)], Since: noon, Width: 5 + 4*r.Float64(),
+			Edges: 2}
 		a, _ := ByID(b.Adhesive)
 		want := b.targets(a)[1].slow
 		sum, fine := 0.0, noon
@@ -117,10 +119,12 @@ func TestAgainstAFineStep(t *testing.T) {
 func TestTable(t *testing.T) {
 	a, _ := ByID("urethane-fast")
 	for _, c := range []struct{ c, rh, safe float64 }{
-		{5, 20, 480}, {5, 50, 360}, {23, 80, 60}, {35, 80, 60}, {15, 50, 180}, {15, 49.9, 240}, {15.1, 50, 180}, {14.9, 50, 360},
+		{5, 20, 480}, {5, 50, 360}, {23, 80, 60}, {35, 80, 60}, {15, 50, 180}, {15, 49.9, 240}, {15.1, 50, 180},
+		{14.9, 50, 360},
 		{23.1, 50, 60}, {40, 90, 60}, {35, 100, 60},
 	} {
-		if got := hours(cured(t, Bond{Adhesive: a.ID}, steady(c.c, c.rh, 900)).Clocks[1].Safe) * 60; math.Abs(got-c.safe) > 0.1 {
+		if got := hours(cured(t, Bond{Adhesive: a.ID}, steady(c.c, c.rh, 900)).Clocks[1].Safe) * 60; math.Abs(
+			got-c.safe) > 0.1 {
 			t.Errorf("%v °C, %v %%: %v min, want %v", c.c, c.rh, got, c.safe)
 		}
 	}
@@ -178,7 +182,8 @@ func TestSummerTime(t *testing.T) {
 		t.Skip("no zones on this machine")
 	}
 	since := time.Date(2027, 3, 27, 18, 0, 0, 0, zone)
-	c, err := Cure(Bond{Adhesive: "epoxy", Since: since}, []Air{{since, 23, 50}, {since.Add(100 * time.Hour), 23, 50}}, since)
+	c, err := Cure(Bond{Adhesive: "epoxy", Since: since}, []Air{{since, 23, 50}, {since.Add(100 * time.Hour), 23, 50}},
+		since)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -213,14 +218,18 @@ func TestClockInWords(t *testing.T) {
 		after time.Duration
 		says  string
 		over  bool
-	}{{0, "Ready in 24 h 00 min: not before.", false}, {23*time.Hour + 59*time.Minute, "Ready in 1 min: not before.", false},
-		{24 * time.Hour, "Ready: refit it, move it, use it gently.", true}, {25 * time.Hour, "Ready: refit it, move it, use it gently.", true}} {
+	}{{0, "Ready in 24 h 00 min: not before.", false}, {23*time.Hour + 59*time.Minute, "Ready in 1 min: not before.",
+		false},
+		{24 * time.Hour, "Ready: refit it, move it, use it gently.", true},
+		{25 * time.Hour, "Ready: refit it, move it, use it gently.", true}} {
 		got, err := Cure(b, steady(23, 50, 900), noon.Add(c.after))
-		if err != nil || got.Says != c.says || got.Clocks[1].Over != c.over || got.Need != "3.0 mm through" && got.Need != "3 mm through" {
+		if err != nil || got.Says != c.says || got.Clocks[1].Over != c.over || got.Need != "3.0 mm through" &&
+			got.Need != "3 mm through" {
 			t.Errorf("%v: %q, %q, %v", c.after, got.Says, got.Need, err)
 		}
 	}
-	for want, minutes := range map[string]int{"59 min": 59, "1 h 00 min": 60, "47 h 59 min": 2879, "2 days": 2880, "3 days": 2881} {
+	for want, minutes := range map[string]int{"59 min": 59, "1 h 00 min": 60, "47 h 59 min": 2879, "2 days": 2880,
+		"3 days": 2881} {
 		if got := span(minutes); got != want {
 			t.Errorf("%q, want %q", got, want)
 		}
@@ -244,7 +253,8 @@ func TestRefuses(t *testing.T) {
 		{"edges", func(b *Bond) { b.Edges = 3 }, nil}, {"width", func(b *Bond) { b.Width = 0.9 }, nil},
 		{"width", func(b *Bond) { b.Width = 60.1 }, nil}, {"depth24", func(b *Bond) { b.Depth24 = 10.1 }, nil},
 		{"", func(b *Bond) { b.Width, b.Depth24 = 1, 10 }, nil}, {"", func(b *Bond) { b.Width = 60 }, nil},
-		{"air", func(*Bond) {}, []Air{}}, {"air", func(*Bond) {}, []Air{{noon, 61, 50}}}, {"air", func(*Bond) {}, []Air{{noon, 20, 0.5}}},
+		{"air", func(*Bond) {}, []Air{}}, {"air", func(*Bond) {}, []Air{{noon, 61, 50}}},
+		{"air", func(*Bond) {}, []Air{{noon, 20, 0.5}}},
 		{"air", func(*Bond) {}, []Air{{noon, 20, 50}, {noon.Add(-time.Minute), 20, 50}}},
 	} {
 		b, air := good, c.air
@@ -268,10 +278,14 @@ func TestGates(t *testing.T) {
 		stops  string
 	}{
 		{"a mild bench", func(*Opening) {}, ""}, {"as cold as the sheet", func(o *Opening) { o.C, o.Surface = 5, 5 }, ""},
-		{"colder", func(o *Opening) { o.C, o.Surface = 4.9, 5 }, "cure_cold"}, {"a cold flange", func(o *Opening) { o.Surface, o.RH = 4.9, 20 }, "cure_cold"},
-		{"as hot as the sheet", func(o *Opening) { o.C, o.Surface = 35, 35 }, ""}, {"hotter", func(o *Opening) { o.Surface = 35.1 }, "cure_hot"},
-		{"damp", func(o *Opening) { o.Surface = 12.1 }, "dew_margin"}, {"dry enough", func(o *Opening) { o.Surface = 12.4 }, ""},
-		{"its last day", func(o *Opening) { o.Expires = noon }, ""}, {"past it", func(o *Opening) { o.Expires = noon.Add(-time.Minute) }, "cure_expires"},
+		{"colder", func(o *Opening) { o.C, o.Surface = 4.9, 5 }, "cure_cold"},
+		{"a cold flange", func(o *Opening) { o.Surface, o.RH = 4.9, 20 }, "cure_cold"},
+		{"as hot as the sheet", func(o *Opening) { o.C, o.Surface = 35, 35 }, ""},
+		{"hotter", func(o *Opening) { o.Surface = 35.1 }, "cure_hot"},
+		{"damp", func(o *Opening) { o.Surface = 12.1 }, "dew_margin"}, {"dry enough", func(o *Opening) { o.Surface = 12.4 },
+			""},
+		{"its last day", func(o *Opening) { o.Expires = noon }, ""},
+		{"past it", func(o *Opening) { o.Expires = noon.Add(-time.Minute) }, "cure_expires"},
 		{"opened yesterday", func(o *Opening) { o.Opened = noon.Add(-24 * time.Hour) }, ""},
 		{"and a minute", func(o *Opening) { o.Opened = noon.Add(-24*time.Hour - time.Minute) }, "cure_opened"},
 		{"an epoxy keeps", func(o *Opening) { o.Adhesive, o.Opened = "epoxy", noon.AddDate(0, 0, -9) }, ""},
@@ -305,7 +319,8 @@ func TestGates(t *testing.T) {
 // Every one of the book's can be reckoned, and its pairs are the right way round.
 func TestAdhesives(t *testing.T) {
 	for _, a := range Adhesives() {
-		if a.Name == "" || a.Least >= a.Most || a.Skin[0] > a.Skin[1] || a.Full[0] > a.Full[1] || a.Handling[0] > a.Handling[1] ||
+		if a.Name == "" || a.Least >= a.Most || a.Skin[0] > a.Skin[1] || a.Full[0] > a.Full[1] ||
+			a.Handling[0] > a.Handling[1] ||
 			a.Ready[0] > a.Ready[1] || a.Depth[0] > a.Depth[1] || (a.Kind == Moisture) != (a.Depth[0] > 0) ||
 			(a.Kind == Table) != (len(a.Minutes) > 0) || len(a.Minutes) != len(a.Degrees) {
 			t.Errorf("%+v", a)
@@ -317,7 +332,8 @@ func TestAdhesives(t *testing.T) {
 				}
 			}
 		}
-		if c := cured(t, Bond{Adhesive: a.ID, Width: 12, Edges: 2}, steady(20, 55, 1400)); len(c.Clocks) != 3 || c.Says == "" {
+		if c := cured(t, Bond{Adhesive: a.ID, Width: 12, Edges: 2}, steady(20, 55, 1400)); len(c.Clocks) != 3 ||
+			c.Says == "" {
 			t.Errorf("%s: %+v", a.ID, c)
 		}
 	}

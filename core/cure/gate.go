@@ -33,14 +33,17 @@ func Gates(o Opening) ([]working.Figure, error) {
 		return nil, err
 	}
 	if !(o.C >= -40 && o.C <= 60) || !(o.RH >= 1 && o.RH <= 100) {
-		return nil, fault.New("air", "an air from −40 to 60 °C with 1 to 100 % is expected", "read it again, out of the sun")
+		return nil, fault.New("air", "an air from −40 to 60 °C with 1 to 100 % is expected",
+			"read it again, out of the sun")
 	}
 	sheet := origin.Sheet(Sheet)
-	least := working.Figure{Key: "cure_cold", Value: min(o.C, o.Surface), Unit: "°C", Limit: working.Least(a.Least, "°C", sheet),
+	least := working.Figure{Key: "cure_cold", Value: min(o.C, o.Surface), Unit: "°C",
+		Limit:    working.Least(a.Least, "°C", sheet),
 		Sentence: fmt.Sprintf("is the coldest of air and surface, for %s", a.Name),
 		Working: working.Of("min({T}, {S})", min(o.C, o.Surface), "°C", working.In("T", "air", o.C, "°C", origin.Read("")),
 			working.In("S", "surface", o.Surface, "°C", origin.Read("")))}
-	most := working.Figure{Key: "cure_hot", Value: max(o.C, o.Surface), Unit: "°C", Limit: working.Most(a.Most, "°C", sheet),
+	most := working.Figure{Key: "cure_hot", Value: max(o.C, o.Surface), Unit: "°C",
+		Limit:    working.Most(a.Most, "°C", sheet),
 		Sentence: fmt.Sprintf("is the hottest of air and surface, for %s", a.Name),
 		Working: working.Of("max({T}, {S})", max(o.C, o.Surface), "°C", working.In("T", "air", o.C, "°C", origin.Read("")),
 			working.In("S", "surface", o.Surface, "°C", origin.Read("")))}
@@ -65,8 +68,9 @@ func Gates(o Opening) ([]working.Figure, error) {
 func (a Adhesive) tube(o Opening) []working.Figure {
 	out := []working.Figure{}
 	hours := func(key, says string, left time.Duration, why string) {
-		f := working.Figure{Key: key, Value: left.Hours(), Unit: "h", Sentence: says, Limit: working.Least(0, "h", origin.Custom()),
-			Text: span(int(max(0, left.Minutes()))), Working: working.Of("{e} − {n}", left.Hours(), "h",
+		f := working.Figure{Key: key, Value: left.Hours(), Unit: "h", Sentence: says,
+			Limit: working.Least(0, "h", origin.Custom()),
+			Text:  span(int(max(0, left.Minutes()))), Working: working.Of("{e} − {n}", left.Hours(), "h",
 				working.In("e", why, left.Hours(), "h", origin.Own("the tube")), working.In("n", "now", 0, "h", origin.Read("")))}
 		out = append(out, f.Judge(working.Stop))
 	}
@@ -74,7 +78,8 @@ func (a Adhesive) tube(o Opening) []working.Figure {
 		hours("cure_expires", "is what is left until the tube's own day", o.Expires.Sub(o.Now), "hours to the end of its day")
 	}
 	if !o.Opened.IsZero() && (a.Kind == Moisture || a.Kind == Table) {
-		hours("cure_opened", "is what is left of the tube's one session", session-o.Now.Sub(o.Opened), "a day from when it was opened")
+		hours("cure_opened", "is what is left of the tube's one session", session-o.Now.Sub(o.Opened),
+			"a day from when it was opened")
 	}
 	return out
 }

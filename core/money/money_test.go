@@ -36,10 +36,12 @@ func TestAgainstFractions(t *testing.T) {
 	}
 	for range 20000 {
 		each, milli, basis := r.Int64N(2*Most)-Most, r.Int64N(1_000_000_000), r.IntN(20_001)-10_000
-		if got, want := Times(each, milli), exact(new(big.Rat).Mul(big.NewRat(each, 1), big.NewRat(milli, 1000))); got != want {
+		if got, want := Times(each, milli),
+			exact(new(big.Rat).Mul(big.NewRat(each, 1), big.NewRat(milli, 1000))); got != want {
 			t.Fatalf("%d × %d/1000: %d, want %d", each, milli, got, want)
 		}
-		if got, want := Part(each, basis), exact(new(big.Rat).Mul(big.NewRat(each, 1), big.NewRat(int64(basis), 10_000))); got != want {
+		if got, want := Part(each, basis),
+			exact(new(big.Rat).Mul(big.NewRat(each, 1), big.NewRat(int64(basis), 10_000))); got != want {
 			t.Fatalf("%d of %d: %d, want %d", basis, each, got, want)
 		}
 	}

@@ -14,7 +14,8 @@ func TestQuoteSaysWhatItCovers(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	b, err := s.Quote(j, Facts{Made: []string{"a pane 268 × 198 mm"}, Plant: true, Driven: true, Stopped: []string{"it runs hot"}})
+	b, err := s.Quote(j, Facts{Made: []string{"a pane 268 × 198 mm"}, Plant: true, Driven: true,
+		Stopped: []string{"it runs hot"}})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -24,14 +25,16 @@ func TestQuoteSaysWhatItCovers(t *testing.T) {
 	}
 	if got := strings.Join(b.Not, "|"); !strings.HasPrefix(got, "What shows only when it is apart") ||
 		!strings.Contains(got, "|Gas, flue") || !strings.Contains(got, "|Calibration") ||
-		!strings.Contains(got, "|As it stands, it runs hot.") || !strings.HasSuffix(got, "|Another break for a cause that stays as it is.") {
+		!strings.Contains(got, "|As it stands, it runs hot.") ||
+		!strings.HasSuffix(got, "|Another break for a cause that stays as it is.") {
 		t.Errorf("%q", got)
 	}
 	j.Stripped, j.Adjust.Off = true, []string{"call-out"}
 	if s, err = Reckon(j, rates); err != nil {
 		t.Fatal(err)
 	}
-	if b, err = s.Quote(j, Facts{}); err != nil || len(b.Not) != 1 || strings.Join(b.Covers, "") != "The broken glass is taken away." {
+	if b, err = s.Quote(j, Facts{}); err != nil || len(b.Not) != 1 ||
+		strings.Join(b.Covers, "") != "The broken glass is taken away." {
 		t.Errorf("%v, %q, %q", err, b.Covers, b.Not)
 	}
 	if l := b.Lines[0]; l.Text != "Work: set" || l.Quantity != "1 h 25 min" || l.Each != 4800 || l.Cents != 6800 {
@@ -43,7 +46,8 @@ func TestQuoteSaysWhatItCovers(t *testing.T) {
 }
 
 func TestQuantityInWords(t *testing.T) {
-	for want, l := range map[string]Line{"59 min": {Unit: "min", Milli: 59_000}, "1 h 00 min": {Unit: "min", Milli: 60_000},
+	for want, l := range map[string]Line{"59 min": {Unit: "min", Milli: 59_000},
+		"1 h 00 min": {Unit: "min", Milli: 60_000},
 		"1 h 01 min": {Unit: "min", Milli: 61_000}, "3": {Unit: "pc", Milli: 3000}, "0.125 m": {Unit: "m", Milli: 125}} {
 		if got := l.quantity(); got != want {
 			t.Errorf("%q, want %q", got, want)

@@ -68,7 +68,8 @@ func TestReckon(t *testing.T) {
 			*j, r.Least = Job{Works: j.Works[:1], Done: true}, 800
 		}, "measure 800..800..800", Amount{960, 960, 960}, "9.60"},
 		{"no price yet", func(j *Job, r *Rates) {
-			*j, r.Tax = Job{Works: j.Works[:1], Done: true, Materials: []Material{{Key: "pane", Text: "the pane", Milli: 1000}}}, 0
+			*j, r.Tax = Job{Works: j.Works[:1], Done: true, Materials: []Material{{Key: "pane", Text: "the pane", Milli: 1000}}},
+				0
 		}, "measure 800..800..800; pane 0..0..0 open", Amount{800, 800, 800},
 			"8.00, without the pane: it has no price yet."},
 		{"two without a price", func(j *Job, _ *Rates) {
@@ -188,11 +189,14 @@ func TestRefuses(t *testing.T) {
 		{"hour", func(_ *Job, r *Rates) { r.Hour = -1 }, false}, {"hour", func(_ *Job, r *Rates) { r.Hour = 0 }, true},
 		{"call_out", func(_ *Job, r *Rates) { r.CallOut = 1e8 + 1 }, false},
 		{"call_out", func(_ *Job, r *Rates) { r.CallOut = 1e8 }, true},
-		{"disposal", func(_ *Job, r *Rates) { r.Disposal = -1 }, false}, {"least", func(_ *Job, r *Rates) { r.Least = -1 }, false},
-		{"margin", func(_ *Job, r *Rates) { r.Margin = 30_001 }, false}, {"margin", func(_ *Job, r *Rates) { r.Margin = 30_000 }, true},
+		{"disposal", func(_ *Job, r *Rates) { r.Disposal = -1 }, false}, {"least", func(_ *Job, r *Rates) { r.Least = -1 },
+			false},
+		{"margin", func(_ *Job, r *Rates) { r.Margin = 30_001 }, false},
+		{"margin", func(_ *Job, r *Rates) { r.Margin = 30_000 }, true},
 		{"tax", func(_ *Job, r *Rates) { r.Tax = 10_001 }, false}, {"tax", func(_ *Job, r *Rates) { r.Tax = 10_000 }, true},
 		{"tax", func(_ *Job, r *Rates) { r.Tax = -1 }, false},
-		{"behind", func(_ *Job, r *Rates) { r.Behind = 301 }, false}, {"behind", func(_ *Job, r *Rates) { r.Behind = 300 }, true},
+		{"behind", func(_ *Job, r *Rates) { r.Behind = 301 }, false}, {"behind", func(_ *Job, r *Rates) { r.Behind = 300 },
+			true},
 		{"behind", func(_ *Job, r *Rates) { r.Behind = -1 }, false},
 		{"days", func(_ *Job, r *Rates) { r.Days = 0 }, false}, {"days", func(_ *Job, r *Rates) { r.Days = 1 }, true},
 		{"days", func(_ *Job, r *Rates) { r.Days = 365 }, true}, {"days", func(_ *Job, r *Rates) { r.Days = 366 }, false},

@@ -8,8 +8,9 @@ import (
 )
 
 func two() Order {
-	return Order{State: Sent, Carriage: 500, Lines: []Line{{Key: "pane", Text: "a pane", Milli: 1000, Unit: "pc", Each: 6400},
-		{Key: "rope", Text: "rope", Milli: 2500, Unit: "m", Each: 399}}}
+	return Order{State: Sent, Carriage: 500,
+		Lines: []Line{{Key: "pane", Text: "a pane", Milli: 1000, Unit: "pc", Each: 6400},
+			{Key: "rope", Text: "rope", Milli: 2500, Unit: "m", Each: 399}}}
 }
 
 func TestMove(t *testing.T) {
@@ -29,7 +30,8 @@ func TestMove(t *testing.T) {
 			}
 		}
 	}
-	for s, out := range map[State]bool{ToSend: false, Sent: true, Confirmed: true, Back: true, Here: false, Dropped: false} {
+	for s, out := range map[State]bool{ToSend: false, Sent: true, Confirmed: true, Back: true, Here: false,
+		Dropped: false} {
 		if (Order{State: s}).Out() != out {
 			t.Errorf("%s", s)
 		}
@@ -57,7 +59,8 @@ func TestArrive(t *testing.T) {
 		{"not in the box", nil, []Seen{{"rope", Missing, ""}}, Back, "not all of it came", ""},
 		{"both", nil, []Seen{{"pane", Wrong, "chipped"}, {"rope", Missing, ""}}, Back,
 			"something goes back, and not all of it came", ""},
-		{"the second try is right", func(o *Order) { o.State, o.Lines[0].Found, o.Lines[0].Finding = Back, Wrong, "chipped" }, nil,
+		{"the second try is right", func(o *Order) { o.State, o.Lines[0].Found, o.Lines[0].Finding = Back, Wrong, "chipped" },
+			nil,
 			Here, "here", ""},
 		{"found later", func(o *Order) { o.State, o.Lines[0].Found, o.Lines[1].Found = Here, Good, Good },
 			[]Seen{{"pane", Wrong, "a chip under the label"}}, Back, "it goes back", ""},

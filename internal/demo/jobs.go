@@ -85,7 +85,8 @@ func jobs() []job {
 				p.Frame, p.Sides = "stainless", setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}
 			}, steps: 7, settle: "glass-ceramic", thick: 5,
 			readings: rect(`6 1/4`, `6 1/4-`, `6 3/16`, `6 3/16`, said{fit.Ledge, "12", rule}, said{fit.Reach, "15", rule},
-				said{fit.OldThickness, "5.02", cal}), order: &order{who: "Glass shop at the lock", kind: "cutter", each: 8600, days: 1}},
+				said{fit.OldThickness, "5.02", cal}), order: &order{who: "Glass shop at the lock", kind: "cutter", each: 8600,
+				days: 1}},
 		{by: "ebbe", due: 50, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402",
 			Object: "Apothecary cabinet, upper left door", Exposure: "room", Family: "bead-brads", Old: true,
 			Story: "a jar fell against it", Like: "annealed"},

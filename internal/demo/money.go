@@ -14,7 +14,8 @@ import (
 )
 
 // rates are what Lantern Yard asks. Made up, the tax among it.
-var rates = price.Rates{Hour: 4600, CallOut: 3200, Disposal: 500, Least: 4500, Margin: 2500, Tax: 2000, Behind: 40, Days: 30}
+var rates = price.Rates{Hour: 4600, CallOut: 3200, Disposal: 500, Least: 4500, Margin: 2500, Tax: 2000, Behind: 40,
+	Days: 30}
 
 // order is what was ordered for a pane, and what was wrong with it when it came.
 type order struct {
@@ -36,7 +37,8 @@ func (o order) place(ctx context.Context, s *shop.Shop, by record.Account, at sh
 		line = all.Lacks[i]
 	}
 	line.Each = o.each
-	if err := s.AddOrder(ctx, by, "", at.Job, shop.NewOrder{Kind: o.kind, Who: o.who, Lines: []supply.Line{line}, Days: o.days},
+	if err := s.AddOrder(ctx, by, "", at.Job, shop.NewOrder{Kind: o.kind, Who: o.who, Lines: []supply.Line{line},
+		Days: o.days},
 		time.UTC); err != nil {
 		return err
 	}

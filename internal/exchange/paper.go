@@ -34,7 +34,8 @@ func sheetOf(s record.Shop, title string, zone *time.Location) ticket {
 	t.font("B", 17)
 	p.CellFormat(110, 8, t.short(title, 108), "", 0, "L", false, 0, "")
 	t.font("", 10)
-	p.CellFormat(pageW-2*margin-110, 8, t.short(strings.TrimSuffix(s.Name+", "+s.Town, ", "), 70), "", 1, "R", false, 0, "")
+	p.CellFormat(pageW-2*margin-110, 8, t.short(strings.TrimSuffix(s.Name+", "+s.Town, ", "), 70), "", 1, "R", false, 0,
+		"")
 	return t
 }
 
@@ -69,7 +70,8 @@ func Order(w io.Writer, s record.Shop, o supply.Order, views []shop.View, zone *
 		t.p.Ln(2)
 	}
 	t.p.Ln(2)
-	t.line(9, "", "All sizes are final sizes in the unit that stands beside them, seen from the side that is written on the "+
+	t.line(9, "", "All sizes are final sizes in the unit that stands beside them, seen from the side that is written on "+
+		"the "+
 		"drawing. Do not scale the drawing. Something unclear: ask before you cut.")
 	return t.p.Output(w)
 }
@@ -172,7 +174,8 @@ func Ledger(w io.Writer, bills []record.Bill, zone *time.Location) error {
 		if b.OfNumber > 0 {
 			back = fmt.Sprint(b.OfNumber)
 		}
-		if err := c.Write([]string{string(b.Kind), fmt.Sprint(b.Number), b.At.In(zone).Format(time.DateOnly), fmt.Sprint(b.Job),
+		if err := c.Write([]string{string(b.Kind), fmt.Sprint(b.Number), b.At.In(zone).Format(time.DateOnly),
+			fmt.Sprint(b.Job),
 			guarded(b.Customer), plain(b.Net), strings.TrimSuffix(price.Percent(b.Basis), " %"), plain(b.Tax), plain(b.Total),
 			back}); err != nil {
 			return err

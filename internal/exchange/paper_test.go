@@ -31,9 +31,11 @@ func textOf(t *testing.T, b []byte) string {
 	return out
 }
 
-var bill = record.Bill{Job: 12, Number: 7, OfNumber: 3, Customer: "=Oda Marl ☂", Object: "Sauna stove", Agreed: "she rang",
-	At: time.Date(2027, 3, 31, 22, 30, 0, 0, time.UTC), Bill: price.Bill{Kind: price.Credit, Net: -11500, Basis: 1250,
-		Tax: -1438, Total: -12938, Lines: []price.Billed{{Text: strings.Repeat("a long line of words ", 9), Quantity: "1 h 25 min",
+var bill = record.Bill{Job: 12, Number: 7, OfNumber: 3, Customer: "=Oda Marl ☂", Object: "Sauna stove",
+	Agreed: "she rang",
+	At:     time.Date(2027, 3, 31, 22, 30, 0, 0, time.UTC), Bill: price.Bill{Kind: price.Credit, Net: -11500, Basis: 1250,
+		Tax: -1438, Total: -12938,
+		Lines: []price.Billed{{Text: strings.Repeat("a long line of words ", 9), Quantity: "1 h 25 min",
 			Each: 4600, Cents: -6517}}, Covers: []string{"The way to you."}, Not: []string{"Flue work."}, Note: "Thank you."}}
 
 func TestBill(t *testing.T) {
@@ -68,9 +70,11 @@ func TestOrderOnPaper(t *testing.T) {
 	v := shop.View{Pane: record.Pane{ID: 4}, Job: record.Job{ID: 12, Object: record.Object{Stamp: "a mark"}}}
 	v.Reckoning.Pane = "4 mm toughened"
 	due := time.Date(2027, 4, 2, 12, 0, 0, 0, time.UTC)
-	o := supply.Order{ID: 9, Who: "the lock", Due: &due, Note: "by the back door", Lines: []supply.Line{{Key: "pane-4", Pane: 4,
-		Text: "300 × 200 mm", Milli: 1000, Unit: "pc", Found: supply.Wrong, Finding: "too wide"}, {Key: "rope", Text: "rope",
-		Milli: 2500, Unit: "m", Found: supply.Missing}}}
+	o := supply.Order{ID: 9, Who: "the lock", Due: &due, Note: "by the back door",
+		Lines: []supply.Line{{Key: "pane-4", Pane: 4,
+			Text: "300 × 200 mm", Milli: 1000, Unit: "pc", Found: supply.Wrong, Finding: "too wide"},
+			{Key: "rope", Text: "rope",
+				Milli: 2500, Unit: "m", Found: supply.Missing}}}
 	b := &bytes.Buffer{}
 	if err := Order(b, record.Shop{Name: "Lantern Yard"}, o, []shop.View{v}, time.UTC); err != nil {
 		t.Fatal(err)

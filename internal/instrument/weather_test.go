@@ -34,7 +34,8 @@ func TestIndoors(t *testing.T) {
 			t.Errorf("%d h: %+v", hour, a)
 		}
 	}
-	if a := Indoors(cure.Air{At: time.Date(2027, 7, 12, 14, 0, 0, 0, time.UTC), C: 27, RH: 50}, time.UTC); a.C != 27 || a.RH != 56 {
+	if a := Indoors(cure.Air{At: time.Date(2027, 7, 12, 14, 0, 0, 0, time.UTC), C: 27, RH: 50}, time.UTC); a.C != 27 ||
+		a.RH != 56 {
 		t.Errorf("%+v", a)
 	}
 }

@@ -152,7 +152,8 @@ func stood(stays []record.Stay, air func(record.Where) []cure.Air) []cure.Air {
 }
 
 // airs reads the air of places, each once.
-func (s *Shop) airs(ctx context.Context, q reader, since time.Time, zone *time.Location) func(record.Where) ([]cure.Air, error) {
+func (s *Shop) airs(ctx context.Context, q reader, since time.Time, zone *time.Location) func(record.Where) ([]cure.Air,
+	error) {
 	kept := map[record.Where][]cure.Air{}
 	return func(w record.Where) ([]cure.Air, error) {
 		if a, ok := kept[w]; ok {
@@ -293,7 +294,8 @@ func (s *Shop) wouldBe(k *CureView, all []cure.Air, air func(record.Where) ([]cu
 		return nil
 	}
 	here := k.Here()
-	for _, w := range []Would{{Says: "Warm it to 20 °C", Place: here.Place, Heated: 20}, {Says: "Into the shop", Place: record.AtBench},
+	for _, w := range []Would{{Says: "Warm it to 20 °C", Place: here.Place, Heated: 20},
+		{Says: "Into the shop", Place: record.AtBench},
 		{Says: "A night in the van", Place: record.InVan}} {
 		if w.Place == here.Place && w.Heated <= here.Heated {
 			continue
@@ -368,7 +370,8 @@ const oldest = 60 * 24 * time.Hour
 
 // StartCure starts a clock; a retry with the same key starts it once. What stands against
 // opening the tube in this air is refused: cold, dew, a tube past its day or its session.
-func (s *Shop) StartCure(ctx context.Context, by record.Account, key string, at Bench, in Laid, zone *time.Location) error {
+func (s *Shop) StartCure(ctx context.Context, by record.Account, key string, at Bench, in Laid,
+	zone *time.Location) error {
 	request := struct {
 		At Bench
 		In Laid
@@ -390,8 +393,9 @@ func (s *Shop) StartCure(ctx context.Context, by record.Account, key string, at 
 		if err != nil {
 			return 0, err
 		}
-		c := record.Cure{Pane: p.ID, Step: in.Step, Adhesive: in.Adhesive, Width: in.Width, Edges: in.Edges, Depth24: in.Depth24,
-			Since: s.Now(), Item: in.Item}
+		c := record.Cure{Pane: p.ID, Step: in.Step, Adhesive: in.Adhesive, Width: in.Width, Edges: in.Edges,
+			Depth24: in.Depth24,
+			Since:   s.Now(), Item: in.Item}
 		if in.Since != nil && s.Now().Sub(*in.Since) > oldest {
 			return 0, fault.New("since", "that is longer ago than any clock runs", "tick the step: it is hard")
 		}

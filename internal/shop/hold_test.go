@@ -80,7 +80,8 @@ func TestClock(t *testing.T) {
 		t.Fatalf("%v, before %v; %+v", cold, first, h.Air)
 	}
 	c := h.Cures[0]
-	if err := s.MoveCure(ctx, tor, at, c.ID, record.Stay{Place: record.AtBench, Heated: 20}, c.Version, time.UTC); err != nil {
+	if err := s.MoveCure(ctx, tor, at, c.ID, record.Stay{Place: record.AtBench, Heated: 20}, c.Version,
+		time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	if err := s.MoveCure(ctx, tor, at, c.ID, record.Stay{Place: record.InVan}, c.Version, time.UTC); err == nil {
@@ -161,7 +162,8 @@ func TestTubes(t *testing.T) {
 	if err := s.SetStock(ctx, tor, v); err != nil {
 		t.Fatal(err)
 	}
-	if f := fault.Of(again(20 * time.Hour)); f == nil || f.Field != "item" || !strings.Contains(f.Why, "none of it is left") {
+	if f := fault.Of(again(20 * time.Hour)); f == nil || f.Field != "item" ||
+		!strings.Contains(f.Why, "none of it is left") {
 		t.Errorf("another session: %v", f)
 	}
 	if err := start("", nil); err != nil {
@@ -200,8 +202,9 @@ func TestClockRefuses(t *testing.T) {
 	if err := start("", func(l *Laid) { l.Step = "no-step" }); err == nil {
 		t.Error("a clock for no step")
 	}
-	for field, a := range map[string]record.AirReading{"c": {Place: record.AtBench, C: 61, RH: 50}, "rh": {Place: record.AtBench,
-		C: 20, RH: 0.5}, "place": {Place: "moon", C: 20, RH: 50}} {
+	for field, a := range map[string]record.AirReading{"c": {Place: record.AtBench, C: 61, RH: 50},
+		"rh": {Place: record.AtBench,
+			C: 20, RH: 0.5}, "place": {Place: "moon", C: 20, RH: 50}} {
 		if f := fault.Of(s.NoteAir(ctx, tor, a, time.UTC)); f == nil || f.Field != field {
 			t.Errorf("%s: %v", field, f)
 		}

@@ -177,7 +177,8 @@ func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id in
 
 // orderOf writes the order for an offer that is taken, in place of one for the same pane
 // that is not sent yet; what is not in its box is a line that somebody else may fill.
-func (s *Shop) orderOf(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane, o source.Offer,
+func (s *Shop) orderOf(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
+	o source.Offer,
 	zone *time.Location) error {
 	had, err := t.Orders(ctx, j.ID)
 	if err != nil {

@@ -68,7 +68,8 @@ func (s *Shop) Orders(ctx context.Context, at Bench) (Orders, error) {
 // looking is what decides what is looked at when a pane comes.
 func looking(j *record.Job, b benchView) supply.Facts {
 	r := &b.reck
-	return supply.Facts{Part: r.Road.Part && r.Road.ID != "window", Wall: r.Road.ID == "window", Mark: j.Object.Stamp != "" || j.Object.Vehicle,
+	return supply.Facts{Part: r.Road.Part && r.Road.ID != "window", Wall: r.Road.ID == "window",
+		Mark:  j.Object.Stamp != "" || j.Object.Vehicle,
 		Faced: slices.Contains(streaked, r.Material.ID) || strings.HasSuffix(r.Material.ID, "-coated"),
 		Holes: len(r.Fit.Holes) > 0, Curved: b.pane.Shape.Curved, Glass: !r.Material.Plastic && !r.Material.Other}
 }
@@ -131,8 +132,9 @@ type NewOrder struct {
 
 // order checks what is to be ordered for a job.
 func (in NewOrder) order(j *record.Job) (supply.Order, error) {
-	o := supply.Order{Kind: in.Kind, Who: in.Who, State: supply.ToSend, Lines: slices.Clone(in.Lines), Carriage: in.Carriage,
-		Note: in.Note}
+	o := supply.Order{Kind: in.Kind, Who: in.Who, State: supply.ToSend, Lines: slices.Clone(in.Lines),
+		Carriage: in.Carriage,
+		Note:     in.Note}
 	var err error
 	if o.Who, err = clean("who", o.Who, 80, true); err != nil {
 		return o, err
@@ -161,7 +163,8 @@ func (in NewOrder) order(j *record.Job) (supply.Order, error) {
 
 // AddOrder writes an order; a retry with the same key writes it once. Its panes wait for
 // it from when it is sent.
-func (s *Shop) AddOrder(ctx context.Context, by record.Account, key string, job int64, in NewOrder, zone *time.Location) error {
+func (s *Shop) AddOrder(ctx context.Context, by record.Account, key string, job int64, in NewOrder,
+	zone *time.Location) error {
 	request := struct {
 		Job int64
 		In  NewOrder
@@ -199,7 +202,8 @@ func (s *Shop) dayAfter(days int, zone *time.Location) time.Time {
 	return time.Date(y, m, d+days, deliveryHour, 0, 0, 0, zone).UTC()
 }
 
-func (s *Shop) writeOrder(ctx context.Context, t *store.Tx, by record.Account, job int64, o supply.Order) (int64, error) {
+func (s *Shop) writeOrder(ctx context.Context, t *store.Tx, by record.Account, job int64, o supply.Order) (int64,
+	error) {
 	id, err := t.AddOrder(ctx, job, o, by.ID, s.Now())
 	if err != nil {
 		return 0, err
@@ -248,7 +252,8 @@ func (s *Shop) OrderCame(ctx context.Context, by record.Account, at Bench, id in
 	return s.orderChange(ctx, by, at, id, in.Version, func(j *record.Job, o *supply.Order) (string, error) {
 		for i := range in.Lines {
 			var err error
-			if in.Lines[i].Finding, err = clean(fmt.Sprintf("lines[%d].finding", i), in.Lines[i].Finding, 300, false); err != nil {
+			if in.Lines[i].Finding, err = clean(fmt.Sprintf("lines[%d].finding", i), in.Lines[i].Finding, 300,
+				false); err != nil {
 				return "", err
 			}
 		}
@@ -315,7 +320,8 @@ func (s *Shop) sizedUp(ctx context.Context, j *record.Job, at Bench, o *supply.O
 	case i < 0 && slices.ContainsFunc(o.Lines, func(l supply.Line) bool { return l.Key == key }):
 		return append(slices.Clone(in.Lines), supply.Seen{Key: key, Found: supply.Wrong, Finding: finding}), nil
 	case i >= 0 && in.Lines[i].Found == supply.Good && in.Lines[i].Finding == "":
-		return nil, fault.New(fmt.Sprintf("lines[%d].finding", i), finding, "send it back, or say why it is taken all the same")
+		return nil, fault.New(fmt.Sprintf("lines[%d].finding", i), finding,
+			"send it back, or say why it is taken all the same")
 	case i >= 0 && !strings.Contains(in.Lines[i].Finding, finding):
 		seen := slices.Clone(in.Lines)
 		seen[i].Finding = strings.TrimPrefix(seen[i].Finding+"; "+finding, "; ")
@@ -355,8 +361,9 @@ func (s *Shop) orderChange(ctx context.Context, by record.Account, at Bench, id 
 				}
 			}
 		}
-		return store.Change{Noun: "order", Item: fmt.Sprint(id), Action: "changed", Said: fmt.Sprintf("order %d at %s: %s", id,
-			o.Who, said), Before: before, After: o}, nil
+		return store.Change{Noun: "order", Item: fmt.Sprint(id), Action: "changed",
+			Said: fmt.Sprintf("order %d at %s: %s", id,
+				o.Who, said), Before: before, After: o}, nil
 	})
 }
 
@@ -405,7 +412,8 @@ func (s *Shop) paneWaits(ctx context.Context, t *store.Tx, p *record.Pane, o sup
 	case strings.HasPrefix(p.WaitsFor, waitsFor(o)):
 		p.WaitsFor, p.WaitsUntil = "", nil
 	}
-	if p.WaitsFor = shorten(p.WaitsFor, mostWait); o.State == supply.Back && l.Found != supply.Good && tickOf(p, checkNew) != nil {
+	if p.WaitsFor = shorten(p.WaitsFor, mostWait); o.State == supply.Back && l.Found != supply.Good &&
+		tickOf(p, checkNew) != nil {
 		if err := t.ClearTick(ctx, p.ID, checkNew); err != nil {
 			return err
 		}

@@ -29,7 +29,8 @@ func TestOrders(t *testing.T) {
 	at := First(id)
 	o := orders(t, s, at)
 	pane := view1(t, s, id).Pane
-	if len(o.Lacks) == 0 || o.Lacks[0].Key != PaneKey(pane.ID) || !strings.Contains(o.Lacks[0].Text, "mm") || len(o.Looks) < 2 {
+	if len(o.Lacks) == 0 || o.Lacks[0].Key != PaneKey(pane.ID) || !strings.Contains(o.Lacks[0].Text, "mm") ||
+		len(o.Looks) < 2 {
 		t.Fatalf("%+v", o)
 	}
 	in := NewOrder{Kind: source.Cutter, Who: "the lock", Days: 2, Carriage: 300, Lines: []supply.Line{o.Lacks[0],
@@ -46,7 +47,8 @@ func TestOrders(t *testing.T) {
 	}
 	one := o.Orders[0]
 	step := func(state supply.State, due *time.Time) error {
-		return s.MoveOrder(ctx, tor, at, one.ID, OrderStep{State: state, Due: due, Version: orders(t, s, at).Orders[0].Version})
+		return s.MoveOrder(ctx, tor, at, one.ID,
+			OrderStep{State: state, Due: due, Version: orders(t, s, at).Orders[0].Version})
 	}
 	if err := s.MoveOrder(ctx, tor, at, one.ID, OrderStep{State: supply.Sent, Version: one.Version + 7}); err == nil {
 		t.Error("an old copy was taken")
@@ -58,7 +60,8 @@ func TestOrders(t *testing.T) {
 		t.Fatal(err)
 	}
 	p := view1(t, s, id).Pane
-	if p.WaitsFor != "the pane from the lock" || p.WaitsUntil == nil || !p.WaitsUntil.Equal(*one.Due) || tickOf(&p, "order") == nil {
+	if p.WaitsFor != "the pane from the lock" || p.WaitsUntil == nil || !p.WaitsUntil.Equal(*one.Due) ||
+		tickOf(&p, "order") == nil {
 		t.Fatalf("%q, %v, %+v", p.WaitsFor, p.WaitsUntil, p.Ticks)
 	}
 	// Too late by a day, and they say when.
@@ -91,7 +94,8 @@ func TestOrders(t *testing.T) {
 	r := view1(t, s, id).Reckoning.Fit
 	read := func(v float64) string { return num(v) }
 	key := PaneKey(pane.ID)
-	if f := fault.Of(came(Came{W: read(r.Order.W + r.Band.Half + 0.5), Lines: []supply.Seen{{Key: key, Found: supply.Good}}})); f == nil ||
+	if f := fault.Of(came(Came{W: read(r.Order.W + r.Band.Half + 0.5),
+		Lines: []supply.Seen{{Key: key, Found: supply.Good}}})); f == nil ||
 		f.Field != "lines[0].finding" || !strings.Contains(f.Why, "wider than ordered") {
 		t.Fatalf("%v", f)
 	}
@@ -100,13 +104,15 @@ func TestOrders(t *testing.T) {
 			t.Errorf("%+v was taken", bad)
 		}
 	}
-	if err := came(Came{W: read(r.Order.W + r.Band.Half + 0.5), Lines: []supply.Seen{{Key: "own-2", Found: supply.Missing}}}); err != nil {
+	if err := came(Came{W: read(r.Order.W + r.Band.Half + 0.5),
+		Lines: []supply.Seen{{Key: "own-2", Found: supply.Missing}}}); err != nil {
 		t.Fatal(err)
 	}
 	o = orders(t, s, at)
 	p = view1(t, s, id).Pane
 	if l := o.Orders[0].Lines; o.Orders[0].State != supply.Back || l[0].Found != supply.Wrong ||
-		!strings.Contains(l[0].Finding, "wider") || l[1].Found != supply.Missing || !strings.Contains(p.WaitsFor, "which was wrong") {
+		!strings.Contains(l[0].Finding, "wider") || l[1].Found != supply.Missing ||
+		!strings.Contains(p.WaitsFor, "which was wrong") {
 		t.Fatalf("%+v, %q", o.Orders[0], p.WaitsFor)
 	}
 	for _, st := range view1(t, s, id).Reckoning.Plan.Steps {
@@ -161,9 +167,10 @@ func TestOrderOpensTheLook(t *testing.T) {
 	if tickOf(&p, checkNew) != nil || p.WaitsFor != "the pane from the lock, which was wrong: chipped edge" {
 		t.Errorf("%+v, %q", p.Ticks, p.WaitsFor)
 	}
-	for field, bad := range map[string]NewOrder{"who": {Kind: source.Cutter, Lines: in.Lines}, "kind": {Kind: "friend", Who: "x",
-		Lines: in.Lines}, "lines": {Kind: source.Cutter, Who: "x"}, "lines[0].text": {Kind: source.Cutter, Who: "x",
-		Lines: []supply.Line{{Milli: 1000}}}} {
+	for field, bad := range map[string]NewOrder{"who": {Kind: source.Cutter, Lines: in.Lines},
+		"kind": {Kind: "friend", Who: "x",
+			Lines: in.Lines}, "lines": {Kind: source.Cutter, Who: "x"}, "lines[0].text": {Kind: source.Cutter, Who: "x",
+			Lines: []supply.Line{{Milli: 1000}}}} {
 		if f := fault.Of(s.AddOrder(ctx, tor, "", id, bad, time.UTC)); f == nil || f.Field != field {
 			t.Errorf("%s: %v", field, f)
 		}

@@ -36,7 +36,8 @@ func TestQuoteToInvoice(t *testing.T) {
 	if f := fault.Of(write(price.Quote, p.Total.Cents, "")); f == nil || f.Field != "open" {
 		t.Errorf("a quote without the pane: %v", f)
 	}
-	if err := s.AddOffer(ctx, tor, "", First(id), source.Offer{Kind: source.Cutter, Who: "the lock", Price: 6400, Days: 3}); err != nil {
+	if err := s.AddOffer(ctx, tor, "", First(id), source.Offer{Kind: source.Cutter, Who: "the lock", Price: 6400,
+		Days: 3}); err != nil {
 		t.Fatal(err)
 	}
 	p = priceOf(t, s, id)
@@ -98,7 +99,8 @@ func TestQuoteToInvoice(t *testing.T) {
 	if err := write(price.Invoice, p.Total.Cents, "she rang on Monday"); err != nil {
 		t.Fatal(err)
 	}
-	if err := write(price.Invoice, p.Total.Cents, "again"); err == nil || !strings.Contains(err.Error(), "take it back first") {
+	if err := write(price.Invoice, p.Total.Cents, "again"); err == nil ||
+		!strings.Contains(err.Error(), "take it back first") {
 		t.Errorf("a second invoice: %v", err)
 	}
 	if f := fault.Of(write(price.Credit, 0, " ")); f == nil || f.Field != "agreed" {

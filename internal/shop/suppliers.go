@@ -44,7 +44,10 @@ func (s *Shop) SetSupplier(ctx context.Context, by record.Account, v record.Supp
 	if v.Name, err = clean("name", v.Name, 80, true); err != nil {
 		return err
 	}
-	if !slices.ContainsFunc(source.Usuals, func(u source.Usual) bool { return string(u.Kind) == v.Kind && u.Kind != source.Own }) {
+	if !slices.ContainsFunc(source.Usuals, func(u source.Usual) bool {
+		return string(u.Kind) == v.Kind &&
+			u.Kind != source.Own
+	}) {
 		return fault.New("kind", "no such source is known", "choose one of the list")
 	}
 	if err := supplier.Check(v); err != nil {
@@ -130,7 +133,8 @@ func (s *Shop) asksFor(ctx context.Context, at Bench) (supplier.Request, error) 
 	}
 	r := &v.Reckoning
 	if r.Order == "" || r.Withheld != "" || r.Assumed && r.Road.Settled {
-		return supplier.Request{}, fault.New("pane", "there is nothing to ask for yet", "measure it and settle the material first")
+		return supplier.Request{}, fault.New("pane", "there is nothing to ask for yet",
+			"measure it and settle the material first")
 	}
 	return supplier.Request{Ref: fmt.Sprintf("%d-%d", v.Job.ID, v.Pane.ID), Text: r.Order, Material: r.Material.ID,
 		Thickness: r.Thickness, W: r.Fit.Order.W, H: r.Fit.Order.H,

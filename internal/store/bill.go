@@ -26,7 +26,8 @@ CAST(disposal * 100 AS SIGNED), CAST(least * 100 AS SIGNED), margin, tax, behind
 func (t *Tx) SetRates(ctx context.Context, v price.Rates) (bool, error) {
 	if v.Version == 0 {
 		return t.changed(ctx, "INSERT IGNORE INTO rates (id, hour, call_out, disposal, least, margin, tax, behind, days) "+
-			"VALUES (1, ? / 100, ? / 100, ? / 100, ? / 100, ?, ?, ?, ?)", v.Hour, v.CallOut, v.Disposal, v.Least, v.Margin, v.Tax,
+			"VALUES (1, ? / 100, ? / 100, ? / 100, ? / 100, ?, ?, ?, ?)", v.Hour, v.CallOut, v.Disposal, v.Least, v.Margin,
+			v.Tax,
 			v.Behind, v.Days)
 	}
 	return t.changed(ctx, "UPDATE rates SET hour = ? / 100, call_out = ? / 100, disposal = ? / 100, least = ? / 100, "+
@@ -59,7 +60,8 @@ func (t *Tx) SetPriced(ctx context.Context, job int64, v price.Adjust) (bool, er
 	if v.Version == 0 {
 		return t.changed(ctx, "INSERT IGNORE INTO job_price (job_id, body) VALUES (?, ?)", job, body)
 	}
-	return t.changed(ctx, "UPDATE job_price SET body = ?, version = version + 1 WHERE job_id = ? AND version = ?", body, job,
+	return t.changed(ctx, "UPDATE job_price SET body = ?, version = version + 1 WHERE job_id = ? AND version = ?", body,
+		job,
 		v.Version)
 }
 

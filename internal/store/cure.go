@@ -18,7 +18,8 @@ func (s queries) cures(ctx context.Context, in string, args []any, jobs map[int6
 	found, err := list(ctx, s.db, func(r *sql.Rows) (of, error) {
 		var v of
 		var stays []byte
-		if err := r.Scan(&v.job, &v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since, &v.Ready,
+		if err := r.Scan(&v.job, &v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since,
+			&v.Ready,
 			&v.Item, &v.Lot, &v.By, &v.Version); err != nil {
 			return v, err
 		}
@@ -66,8 +67,10 @@ func (t *Tx) AddCure(ctx context.Context, v record.Cure, by int64, at time.Time)
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO cure (pane_id, step, adhesive, width, edges, depth24, place, stays, since, ready_at, "+
-		"item_id, lot, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Step, v.Adhesive, v.Width,
+	return t.insert(ctx,
+		"INSERT INTO cure (pane_id, step, adhesive, width, edges, depth24, place, stays, since, ready_at, "+
+			"item_id, lot, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Step, v.Adhesive,
+		v.Width,
 		v.Edges, v.Depth24, v.Here().Place, stays, v.Since, v.Ready, orNull(v.Item), v.Lot, by, at)
 }
 
@@ -93,7 +96,8 @@ func (t *Tx) DropCure(ctx context.Context, pane, id int64) error {
 
 // AddAir writes a reading of the air.
 func (t *Tx) AddAir(ctx context.Context, v record.AirReading, by int64) error {
-	return t.run(ctx, "INSERT INTO air_reading (place, c, rh, account_id, at) VALUES (?, ?, ?, ?, ?)", v.Place, v.C, v.RH, by,
+	return t.run(ctx, "INSERT INTO air_reading (place, c, rh, account_id, at) VALUES (?, ?, ?, ?, ?)", v.Place, v.C, v.RH,
+		by,
 		v.At)
 }
 

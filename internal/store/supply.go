@@ -44,8 +44,9 @@ func (t *Tx) AddOrder(ctx context.Context, job int64, v supply.Order, by int64, 
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO supply_order (job_id, kind, who, state, body, carriage, total, due, note, account_id, at) "+
-		"VALUES (?, ?, ?, ?, ?, ? / 100, ? / 100, ?, ?, ?, ?)", job, v.Kind, v.Who, v.State, lines, v.Carriage, v.Cents(),
+	return t.insert(ctx,
+		"INSERT INTO supply_order (job_id, kind, who, state, body, carriage, total, due, note, account_id, at) "+
+			"VALUES (?, ?, ?, ?, ?, ? / 100, ? / 100, ?, ?, ?, ?)", job, v.Kind, v.Who, v.State, lines, v.Carriage, v.Cents(),
 		v.Due, v.Note, by, at)
 }
 
@@ -56,7 +57,8 @@ func (t *Tx) SetOrder(ctx context.Context, job int64, v supply.Order) (bool, err
 		return false, err
 	}
 	return t.changed(ctx, "UPDATE supply_order SET kind = ?, who = ?, state = ?, body = ?, carriage = ? / 100, "+
-		"total = ? / 100, due = ?, note = ?, version = version + 1 WHERE id = ? AND job_id = ? AND version = ?", v.Kind, v.Who,
+		"total = ? / 100, due = ?, note = ?, version = version + 1 WHERE id = ? AND job_id = ? AND version = ?", v.Kind,
+		v.Who,
 		v.State, lines, v.Carriage, v.Cents(), v.Due, v.Note, v.ID, job, v.Version)
 }
 

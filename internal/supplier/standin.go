@@ -65,7 +65,8 @@ func (m maker) oddness(r Request) Odd {
 
 // answer is what a made-up supplier says.
 func (m maker) answer(r Request, odd Odd) Answer {
-	a := Answer{Ref: r.Ref, Material: r.Material, Thickness: r.Thickness, Carriage: m.carriage, Days: m.days, Lacks: m.lacks,
+	a := Answer{Ref: r.Ref, Material: r.Material, Thickness: r.Thickness, Carriage: m.carriage, Days: m.days,
+		Lacks:   m.lacks,
 		Missing: m.missing, Back: m.back, Mark: m.mark}
 	tenths := int64(r.W*r.H/100_000) + 1
 	a.Price = m.flat + m.each*tenths*int64(r.Thickness+0.5)

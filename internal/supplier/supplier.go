@@ -86,7 +86,8 @@ func Check(v record.Supplier) error {
 	switch v.Way {
 	case "file":
 		if !folderName.MatchString(v.Address) {
-			return fault.New("address", "the name of a folder is expected", "small letters, figures and dashes, such as north-quay")
+			return fault.New("address", "the name of a folder is expected",
+				"small letters, figures and dashes, such as north-quay")
 		}
 		return nil
 	case "http":

@@ -53,7 +53,8 @@ func TestStandIns(t *testing.T) {
 			seen[fmt.Sprint(m.Name, odd)] = true
 			switch {
 			case odd == Wrong && (err == nil || !strings.Contains(err.Error(), "answered for 5 mm toughened, asked for 4 mm")),
-				odd != Wrong && err != nil, odd == Refused && a.Refused == "", odd == Partial && !strings.Contains(a.Lacks, "clips"),
+				odd != Wrong && err != nil, odd == Refused && a.Refused == "", odd == Partial &&
+					!strings.Contains(a.Lacks, "clips"),
 				odd == Late && a.Days != m.days+7, odd == Plain && (a.Price <= m.flat || a.Days != m.days):
 				t.Fatalf("%s, %d: %+v, %v", m.Name, odd, a, err)
 			}
@@ -76,9 +77,11 @@ func TestAskByCall(t *testing.T) {
 		t.Errorf("%+v, %v", a, err)
 	}
 	for name, h := range map[string]http.HandlerFunc{
-		"no JSON":      func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write([]byte("<p>")) },
-		"with 500":     func(w http.ResponseWriter, _ *http.Request) { w.WriteHeader(500) },
-		"with 302":     func(w http.ResponseWriter, q *http.Request) { http.Redirect(w, q, "http://192.0.2.1/", 302) },
+		"no JSON":  func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write([]byte("<p>")) },
+		"with 500": func(w http.ResponseWriter, _ *http.Request) { w.WriteHeader(500) },
+		"with 302": func(w http.ResponseWriter, q *http.Request) {
+			http.Redirect(w, q, "http://192.0.2.1/", http.StatusFound)
+		},
 		`answered for`: func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write([]byte(`{"ref":"other"}`)) },
 		"price cannot": func(w http.ResponseWriter, _ *http.Request) {
 			_, _ = w.Write([]byte(`{"ref":"job-1-pane-2","material":"toughened","thickness":4,"price":-1}`))
@@ -104,7 +107,8 @@ func TestAskByCall(t *testing.T) {
 	if _, err := Ask(ctx, record.Supplier{Way: "http", Address: late.URL}, "", ask); !errors.Is(err, ErrLate) {
 		t.Errorf("%v", err)
 	}
-	if _, err := Ask(context.Background(), record.Supplier{Way: "http", Address: "http://127.0.0.1:1/x"}, "", ask); err == nil ||
+	if _, err := Ask(context.Background(), record.Supplier{Way: "http", Address: "http://127.0.0.1:1/x"}, "",
+		ask); err == nil ||
 		!strings.Contains(err.Error(), "nobody answers") {
 		t.Errorf("%v", err)
 	}

@@ -25,7 +25,8 @@ func (v *Server) orderRoutes(api huma.API) {
 		all, err := v.shop.Orders(ctx, at.bench(ctx))
 		return &out[shop.Orders]{all}, said(ctx, err)
 	}
-	register(v, api, op("orders", http.MethodGet, "/api/jobs/{id}/orders", "What was ordered for a job, and what it lacks"),
+	register(v, api, op("orders", http.MethodGet, "/api/jobs/{id}/orders",
+		"What was ordered for a job, and what it lacks"),
 		func(ctx context.Context, in *BenchID) (*out[shop.Orders], error) { return orders(ctx, *in, nil) })
 	register(v, api, op("addOrder", http.MethodPost, "/api/jobs/{id}/orders", "Write an order"),
 		func(ctx context.Context, in *struct {

@@ -19,28 +19,30 @@ import (
 // paperRoutes hand out orders and bills as PDF and the ledger as CSV.
 func (v *Server) paperRoutes(g *gin.Engine) {
 	job := g.Group("/api/jobs/:id", v.person)
-	job.GET("/orders/:paper/order.pdf", v.paper("order", func(ctx context.Context, w io.Writer, at shop.Bench, id int64) error {
-		all, err := v.shop.Orders(ctx, at)
-		if err != nil {
-			return err
-		}
-		i := slices.IndexFunc(all.Orders, func(o shop.OrderView) bool { return o.ID == id })
-		if i < 0 {
-			return &record.NotFound{What: "this order"}
-		}
-		views, s, err := v.shop.Benches(ctx, at.Job)
-		if err != nil {
-			return err
-		}
-		return exchange.Order(w, s, all.Orders[i].Order, views, v.options.Zone)
-	}))
-	job.GET("/bills/:paper/bill.pdf", v.paper("bill", func(ctx context.Context, w io.Writer, at shop.Bench, id int64) error {
-		b, s, err := v.shop.Bill(ctx, at.Job, id)
-		if err != nil {
-			return err
-		}
-		return exchange.Bill(w, s, b, v.options.Zone)
-	}))
+	job.GET("/orders/:paper/order.pdf",
+		v.paper("order", func(ctx context.Context, w io.Writer, at shop.Bench, id int64) error {
+			all, err := v.shop.Orders(ctx, at)
+			if err != nil {
+				return err
+			}
+			i := slices.IndexFunc(all.Orders, func(o shop.OrderView) bool { return o.ID == id })
+			if i < 0 {
+				return &record.NotFound{What: "this order"}
+			}
+			views, s, err := v.shop.Benches(ctx, at.Job)
+			if err != nil {
+				return err
+			}
+			return exchange.Order(w, s, all.Orders[i].Order, views, v.options.Zone)
+		}))
+	job.GET("/bills/:paper/bill.pdf",
+		v.paper("bill", func(ctx context.Context, w io.Writer, at shop.Bench, id int64) error {
+			b, s, err := v.shop.Bill(ctx, at.Job, id)
+			if err != nil {
+				return err
+			}
+			return exchange.Bill(w, s, b, v.options.Zone)
+		}))
 	g.Group("/api", v.person).GET("/ledger.csv", func(c *gin.Context) {
 		handOut(c, "ledger.csv", "text/csv; charset=utf-8", func(ctx context.Context, w io.Writer) error {
 			from, err := v.day("from", c.Query("from"), -90)
