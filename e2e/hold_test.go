@@ -34,6 +34,7 @@ func bondHardens(t *testing.T, p *program) {
 	g.sees("vehicle urethane has to harden")
 	g.goTo("/")
 	g.sees("vehicle urethane to harden")
+	g.until("the next clock", `document.querySelector('section[aria-label="Clocks"]')?.innerText.includes("Orchard tractor")`)
 
 	// Another one, from the form: frost on the flange keeps its tube shut.
 	id := g.taken("Ferry wheelhouse, side window", "bonded-fixed", "weather")

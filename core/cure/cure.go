@@ -106,8 +106,14 @@ func (b Bond) Check() error {
 	return nil
 }
 
-// targets are what its clocks ask for.
-func (b Bond) targets(a Adhesive) []target {
+// Words are the titles of an adhesive's three clocks with what may be done then.
+func Words(id string) [3][2]string {
+	a, _ := ByID(id) // of one that is no more, the usual words
+	w := a.words()
+	return [3][2]string{w[LetGo], w[Ready], w[Full]}
+}
+
+func (a Adhesive) words() map[Key][2]string {
 	names := map[Key][2]string{LetGo: {"Let go", "tapes and clamps may come off"},
 		Ready: {"Ready", "refit it, move it, use it gently"},
 		Full:  {"Full", "wash under pressure, slam, load it fully"}}
@@ -124,6 +130,12 @@ func (b Bond) targets(a Adhesive) []target {
 	case Table:
 		names[Ready] = [2]string{"Ready", "drive it, by its table"}
 	}
+	return names
+}
+
+// targets are what its clocks ask for.
+func (b Bond) targets(a Adhesive) []target {
+	names := a.words()
 	hours := func(k Key, h [2]float64) target {
 		return target{key: k, fast: h[0], slow: h[1], title: names[k][0], may: names[k][1], formula: "{h}",
 			inputs: []working.Input{working.In("h", "hours at 23 °C and 50 %, at the slowest", h[1], "h", origin.Sheet(Sheet))}}

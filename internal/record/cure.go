@@ -23,7 +23,9 @@ type Cure struct {
 	Depth24  float64    `json:"depth24,omitempty" minimum:"0" maximum:"10" doc:"By the tube's own sheet, mm in 24 h"`
 	Stays    []Stay     `json:"stays" maxItems:"60" doc:"Where it stood, the first since it was laid"`
 	Since    time.Time  `json:"since"`
+	LetGo    *time.Time `json:"let_go,omitempty" doc:"Tapes and clamps not before"`
 	Ready    *time.Time `json:"ready,omitempty" doc:"Not before; nothing where it does not come within sixty days"`
+	Full     *time.Time `json:"full,omitempty"`
 	Item     int64      `json:"item,omitempty" doc:"The tube out of the stores"`
 	Lot      string     `json:"lot,omitempty" maxLength:"60"`
 	By       string     `json:"by"`

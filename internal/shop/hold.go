@@ -351,6 +351,11 @@ func (s *Shop) weather(curve []cure.Point, all []cure.Air) []WeatherHours {
 	return out
 }
 
+// out keeps the three safe times with what hardens.
+func out(c *record.Cure, k cure.Curing) {
+	c.LetGo, c.Ready, c.Full = k.Clocks[0].Safe, k.Clocks[1].Safe, k.Clocks[2].Safe
+}
+
 // Laid is what was laid, to start its clock.
 type Laid struct {
 	Step     string       `json:"step" maxLength:"40"`
@@ -411,7 +416,7 @@ func (s *Shop) StartCure(ctx context.Context, by record.Account, key string, at 
 		if err := s.mayOpen(ctx, t, by, at.Job, &c, in, all); err != nil {
 			return 0, err
 		}
-		c.Ready = got.Clocks[1].Safe
+		out(&c, got)
 		id, err := t.AddCure(ctx, c, by.ID, s.Now())
 		if err != nil {
 			return 0, err
@@ -503,7 +508,7 @@ func (s *Shop) MoveCure(ctx context.Context, by record.Account, at Bench, id int
 		if err != nil {
 			return "", err
 		}
-		c.Ready = got.Clocks[1].Safe
+		out(c, got)
 		found, err := t.SetCure(ctx, *c)
 		if err == nil && !found {
 			err = stale("this clock")
@@ -570,7 +575,8 @@ func (s *Shop) NoteAir(ctx context.Context, by record.Account, in record.AirRead
 			if err != nil {
 				return err
 			}
-			if err := t.SetReady(ctx, c.ID, got.Clocks[1].Safe); err != nil {
+			out(&c.Cure, got)
+			if err := t.SetReady(ctx, c.Cure); err != nil {
 				return err
 			}
 			if err := t.TouchJob(ctx, c.Job); err != nil {

@@ -48,12 +48,13 @@ const soon = 36 * time.Hour
 
 // Today answers what to do now. First is nil when nothing can be done.
 type Today struct {
-	First  *Turn  `json:"first,omitempty"`
-	Turns  []Turn `json:"turns" doc:"The jobs that somebody can go on with, in order: those for now, then the later ones"`
-	Waits  []Turn `json:"waits" doc:"The jobs that wait"`
-	Open   int    `json:"open" doc:"Open jobs in all"`
-	Signed int    `json:"signed"`
-	Left   int    `json:"left" doc:"Hands-on minutes in the jobs shown"`
+	First  *Turn   `json:"first,omitempty"`
+	Turns  []Turn  `json:"turns" doc:"The jobs that somebody can go on with, in order: those for now, then the later ones"`
+	Waits  []Turn  `json:"waits" doc:"The jobs that wait"`
+	Clocks []Chime `json:"clocks" doc:"What may be let go, used or left next, the soonest first"`
+	Open   int     `json:"open" doc:"Open jobs in all"`
+	Signed int     `json:"signed"`
+	Left   int     `json:"left" doc:"Hands-on minutes in the jobs shown"`
 	// Backup is the last one, when it is time to look why no newer one came.
 	Backup *Backup `json:"backup,omitempty"`
 }
@@ -97,6 +98,9 @@ func (s *Shop) Today(ctx context.Context, by record.Account) (Today, error) {
 		} else {
 			t.Turns = append(t.Turns, turn)
 		}
+	}
+	if t.Clocks, err = s.chimes(ctx, now); err != nil {
+		return t, err
 	}
 	sort.SliceStable(t.Turns, func(i, k int) bool { return t.Turns[i].Late && !t.Turns[k].Late })
 	t.First = firstFree(t.Turns)

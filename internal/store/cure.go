@@ -18,13 +18,12 @@ func (s queries) cures(ctx context.Context, in string, args []any, jobs map[int6
 	found, err := list(ctx, s.db, func(r *sql.Rows) (of, error) {
 		var v of
 		var stays []byte
-		if err := r.Scan(&v.job, &v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since,
-			&v.Ready,
+		if err := r.Scan(&v.job, &v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since, &v.LetGo, &v.Ready, &v.Full,
 			&v.Item, &v.Lot, &v.By, &v.Version); err != nil {
 			return v, err
 		}
 		return v, json.Unmarshal(stays, &v.Stays)
-	}, `SELECT p.job_id, c.id, c.pane_id, c.step, c.adhesive, c.width, c.edges, c.depth24, c.stays, c.since, c.ready_at,
+	}, `SELECT p.job_id, c.id, c.pane_id, c.step, c.adhesive, c.width, c.edges, c.depth24, c.stays, c.since, c.let_go_at, c.ready_at, c.full_at,
 COALESCE(c.item_id, 0), c.lot, a.name, c.version FROM cure c JOIN account a ON a.id = c.account_id
 JOIN pane p ON p.id = c.pane_id WHERE p.job_id IN (`+in+") ORDER BY c.id", args...)
 	if err != nil {
@@ -50,12 +49,12 @@ func (s queries) RunningCures(ctx context.Context, place record.Where) ([]Runnin
 	return list(ctx, s.db, func(r *sql.Rows) (Running, error) {
 		var v Running
 		var stays []byte
-		if err := r.Scan(&v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since, &v.Ready,
+		if err := r.Scan(&v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since, &v.LetGo, &v.Ready, &v.Full,
 			&v.Item, &v.Lot, &v.Version, &v.Job, &v.Object); err != nil {
 			return v, err
 		}
 		return v, json.Unmarshal(stays, &v.Stays)
-	}, `SELECT c.id, c.pane_id, c.step, c.adhesive, c.width, c.edges, c.depth24, c.stays, c.since, c.ready_at,
+	}, `SELECT c.id, c.pane_id, c.step, c.adhesive, c.width, c.edges, c.depth24, c.stays, c.since, c.let_go_at, c.ready_at, c.full_at,
 COALESCE(c.item_id, 0), c.lot, c.version, p.job_id, o.name FROM cure c JOIN pane p ON p.id = c.pane_id
 JOIN job j ON j.id = p.job_id JOIN object o ON o.id = j.object_id
 WHERE j.state = 'open' AND (? = '' OR c.place = ?) ORDER BY c.ready_at, c.id LIMIT 200`, place, place)
@@ -68,10 +67,10 @@ func (t *Tx) AddCure(ctx context.Context, v record.Cure, by int64, at time.Time)
 		return 0, err
 	}
 	return t.insert(ctx,
-		"INSERT INTO cure (pane_id, step, adhesive, width, edges, depth24, place, stays, since, ready_at, "+
-			"item_id, lot, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Step, v.Adhesive,
+		"INSERT INTO cure (pane_id, step, adhesive, width, edges, depth24, place, stays, since, let_go_at, ready_at, full_at, "+
+			"item_id, lot, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Step, v.Adhesive,
 		v.Width,
-		v.Edges, v.Depth24, v.Here().Place, stays, v.Since, v.Ready, orNull(v.Item), v.Lot, by, at)
+		v.Edges, v.Depth24, v.Here().Place, stays, v.Since, v.LetGo, v.Ready, v.Full, orNull(v.Item), v.Lot, by, at)
 }
 
 // SetCure writes where it stands, at the version that the caller saw.
@@ -80,13 +79,13 @@ func (t *Tx) SetCure(ctx context.Context, v record.Cure) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE cure SET place = ?, stays = ?, ready_at = ?, version = version + 1 "+
-		"WHERE id = ? AND version = ?", v.Here().Place, stays, v.Ready, v.ID, v.Version)
+	return t.changed(ctx, "UPDATE cure SET place = ?, stays = ?, let_go_at = ?, ready_at = ?, full_at = ?, version = version + 1 "+
+		"WHERE id = ? AND version = ?", v.Here().Place, stays, v.LetGo, v.Ready, v.Full, v.ID, v.Version)
 }
 
 // SetReady writes what the air makes of it now.
-func (t *Tx) SetReady(ctx context.Context, id int64, ready *time.Time) error {
-	return t.run(ctx, "UPDATE cure SET ready_at = ? WHERE id = ?", ready, id)
+func (t *Tx) SetReady(ctx context.Context, v record.Cure) error {
+	return t.run(ctx, "UPDATE cure SET let_go_at = ?, ready_at = ?, full_at = ? WHERE id = ?", v.LetGo, v.Ready, v.Full, v.ID)
 }
 
 // DropCure takes one out.

@@ -1,6 +1,6 @@
 -- +goose Up
--- What was laid and has to harden, one for each step that waits for it. ready_at is what
--- the air so far and the forecast make of it.
+-- What was laid and has to harden, one for each step that waits for it. Its three times
+-- are what the air so far and the forecast make of it.
 CREATE TABLE IF NOT EXISTS cure (
   id BIGINT NOT NULL AUTO_INCREMENT PRIMARY KEY,
   pane_id BIGINT NOT NULL,
@@ -12,7 +12,9 @@ CREATE TABLE IF NOT EXISTS cure (
   place ENUM('bench','van','yard') NOT NULL DEFAULT 'bench',
   stays JSON NOT NULL,
   since DATETIME(3) NOT NULL,
+  let_go_at DATETIME(3) NULL,
   ready_at DATETIME(3) NULL,
+  full_at DATETIME(3) NULL,
   item_id BIGINT NULL,
   lot VARCHAR(60) NOT NULL DEFAULT '',
   version INT NOT NULL DEFAULT 1,

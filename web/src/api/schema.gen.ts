@@ -4017,6 +4017,8 @@ export interface components {
              * @description Long edges that the air reaches
              */
             edges?: number;
+            /** Format: date-time */
+            full?: string;
             /** Format: int64 */
             id: number;
             /**
@@ -4024,6 +4026,11 @@ export interface components {
              * @description The tube out of the stores
              */
             item?: number;
+            /**
+             * Format: date-time
+             * @description Tapes and clamps not before
+             */
+            let_go?: string;
             lot?: string;
             /** Format: int64 */
             pane: number;
@@ -4729,6 +4736,19 @@ export interface components {
              */
             value?: number;
         };
+        ShopChime: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            job: number;
+            may: string;
+            object: string;
+            /** @description It is out: somebody can go on */
+            out: boolean;
+            /** Format: int64 */
+            pane: number;
+            title: string;
+        };
         ShopCureView: {
             adhesive: string;
             by: string;
@@ -4748,6 +4768,8 @@ export interface components {
              * @description Long edges that the air reaches
              */
             edges?: number;
+            /** Format: date-time */
+            full?: string;
             /** Format: int64 */
             id: number;
             /**
@@ -4755,6 +4777,11 @@ export interface components {
              * @description The tube out of the stores
              */
             item?: number;
+            /**
+             * Format: date-time
+             * @description Tapes and clamps not before
+             */
+            let_go?: string;
             lot?: string;
             /** Format: int64 */
             pane: number;
@@ -5663,6 +5690,8 @@ export interface components {
         };
         ShopToday: {
             backup?: components["schemas"]["ShopBackup"];
+            /** @description What may be let go, used or left next, the soonest first */
+            clocks: components["schemas"]["ShopChime"][];
             first?: components["schemas"]["ShopTurn"];
             /**
              * Format: int64

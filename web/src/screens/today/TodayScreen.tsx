@@ -175,6 +175,7 @@ function Side({ today }: { today: Today }) {
 	const two = today.turns.filter((t) => t.people > 1);
 	return (
 		<aside className="flex flex-col gap-7">
+			<Clocks today={today} />
 			<section>
 				<h2 className="mb-1 font-semibold">Waiting</h2>
 				{today.waits.length === 0 && (
@@ -184,7 +185,7 @@ function Side({ today }: { today: Today }) {
 					{today.waits.map((t) => (
 						<li key={t.job} className="border-b border-rule">
 							<Link
-								to={wayTo(t, "source")}
+								to={wayTo(t, t.station === "hold" ? "hold" : "source")}
 								className="block py-2.5 hover:bg-now-wash"
 							>
 								<span className="flex justify-between gap-4 text-lg font-semibold">
@@ -258,5 +259,38 @@ function Empty() {
 				Take in a pane
 			</Link>
 		</div>
+	);
+}
+
+/** What hardens: the next thing that each may be given to. */
+function Clocks({ today }: { today: Today }) {
+	if (today.clocks.length === 0) return null;
+	return (
+		<section aria-label="Clocks">
+			<h2 className="mb-1 font-semibold">Clocks</h2>
+			<ul className="border-t border-rule">
+				{today.clocks.map((c) => (
+					<li key={`${c.job} ${c.pane}`} className="border-b border-rule">
+						<Link
+							to={`/jobs/${c.job}/hold?pane=${c.pane}`}
+							className="block py-2.5 hover:bg-now-wash"
+						>
+							<span className="flex justify-between gap-4 text-lg font-semibold">
+								<span>{c.object}</span>
+								<span
+									className={`whitespace-nowrap ${c.out ? "text-now" : ""}`}
+								>
+									{c.out ? "✓ since " : ""}
+									{when(c.at)}
+								</span>
+							</span>
+							<span className="block text-ink-2">
+								{c.title}: {c.may}
+							</span>
+						</Link>
+					</li>
+				))}
+			</ul>
+		</section>
 	);
 }

@@ -1,0 +1,64 @@
+package shop
+
+import (
+	"context"
+	"slices"
+	"time"
+
+	"freshshard/core/cure"
+	"freshshard/internal/record"
+)
+
+// Chime is a clock that calls next: what may be done then, and where.
+type Chime struct {
+	Job    int64     `json:"job"`
+	Pane   int64     `json:"pane"`
+	Object string    `json:"object"`
+	At     time.Time `json:"at"`
+	Title  string    `json:"title"`
+	May    string    `json:"may"`
+	Out    bool      `json:"out" doc:"It is out: somebody can go on"`
+}
+
+// How far ahead a clock is shown, and how long after it is out.
+const (
+	chimeAhead = 72 * time.Hour
+	chimePast  = 12 * time.Hour
+)
+
+// chimes are the clocks of open jobs that call within three days, one each: the next one,
+// or that which has just gone out.
+func (s *Shop) chimes(ctx context.Context, now time.Time) ([]Chime, error) {
+	running, err := s.store.RunningCures(ctx, "")
+	if err != nil {
+		return nil, err
+	}
+	out := []Chime{}
+	for _, r := range running {
+		if c := chimeOf(r.Cure, now); c != nil {
+			c.Job, c.Pane, c.Object = r.Job, r.Pane, r.Object
+			out = append(out, *c)
+		}
+	}
+	slices.SortStableFunc(out, func(a, b Chime) int { return a.At.Compare(b.At) })
+	return out, nil
+}
+
+// chimeOf is the next clock of something that hardens; nil where none calls soon.
+func chimeOf(c record.Cure, now time.Time) *Chime {
+	words := cure.Words(c.Adhesive)
+	var last *Chime
+	for i, at := range []*time.Time{c.LetGo, c.Ready, c.Full} {
+		if at == nil || at.After(now.Add(chimeAhead)) {
+			break
+		}
+		last = &Chime{At: *at, Title: words[i][0], May: words[i][1], Out: !at.After(now)}
+		if !last.Out {
+			return last
+		}
+	}
+	if last != nil && last.At.Before(now.Add(-chimePast)) {
+		return nil
+	}
+	return last
+}
