@@ -107,4 +107,15 @@ func loadSum(t *testing.T, p *program) {
 	g.refill("humidity, %", "0")
 	g.sees("a humidity above 0 and up to 100 % is expected")
 	g.accessible("the dew point")
+
+	// A bead that skins before the pane is in: by two, or in parts.
+	g.goTo("/sums/bead")
+	g.sees("to open, of 310 ml each")
+	g.refill("skins in, min", "3")
+	g.sees("lay it in two parts, or have a second pair of hands")
+	g.refill("who lay it", "2")
+	g.until("it is laid in time", `!document.querySelector("[data-bead]").innerText.includes("Stop.")`)
+	g.refill("width, mm", "0")
+	g.sees("a width from 1 to 100 mm is expected")
+	g.accessible("the bead")
 }

@@ -73,6 +73,27 @@ func TestJudge(t *testing.T) {
 			t.Errorf("%v × %v: %d, %q", c.w, c.h, n, Finding(f))
 		}
 	}
+	// A twentieth of a millimetre is nothing that a rule reads; the edges of what is taken.
+	for _, c := range []struct {
+		m    Measured
+		says string
+	}{
+		{Measured{W: 300, ReadW: 300.04, Band: 1}, "width as ordered, of ±1.0 mm"},
+		{Measured{W: 300, ReadW: 300.0501, Band: 1}, "wider than ordered, of ±1.0 mm"},
+		{Measured{W: 300, ReadW: 299.94, Band: 1}, "narrower than ordered, of ±1.0 mm"},
+		{Measured{W: 0.4, ReadW: 0.4}, "width as ordered, of ±0.0 mm"},
+		{Measured{W: 9999, ReadW: 10_000, Band: 1}, "wider than ordered, of ±1.0 mm"},
+	} {
+		f, err := c.m.Judge(length.MM)
+		if err != nil || len(f) != 1 || f[0].Sentence != c.says {
+			t.Errorf("%+v: %v, %+v", c.m, err, f)
+		}
+	}
+	for _, m := range []Measured{{ReadW: 5}, {W: 1, ReadW: -1}, {W: 1, ReadW: 1, Band: -0.1}} {
+		if _, err := m.Judge(length.MM); fault.Of(err) == nil {
+			t.Errorf("%+v was taken", m)
+		}
+	}
 	for field, m := range map[string]Measured{"read_w": {W: 300, ReadW: 10_001}, "read_h": {W: 1, ReadH: 5}} {
 		if _, err := m.Judge(length.MM); fault.Of(err) == nil || fault.Of(err).Field != field {
 			t.Errorf("%s: %v", field, err)

@@ -106,6 +106,8 @@ func TestOrderRefuses(t *testing.T) {
 		{"lines[0].milli", func(o *Order) { o.Lines[0].Milli = 0 }}, {"", func(o *Order) { o.Lines[0].Milli = 1 }},
 		{"lines[0].milli", func(o *Order) { o.Lines[0].Milli = 1e9 + 1 }},
 		{"lines[0].each", func(o *Order) { o.Lines[0].Each = -1 }}, {"", func(o *Order) { o.Lines[0].Each = 0 }},
+		{"", func(o *Order) { o.Carriage = 0 }}, {"", func(o *Order) { o.Lines[0].Milli = 1e9 }},
+		{"", func(o *Order) { o.Lines[0].Each = 1e8 }}, {"lines[0].each", func(o *Order) { o.Lines[0].Each = 1e8 + 1 }},
 		{"lines[1].key", func(o *Order) { o.Lines[1].Key = "pane" }},
 	} {
 		o := two()

@@ -8,6 +8,7 @@ import (
 	"freshshard/core/cutting"
 	"freshshard/core/length"
 	"freshshard/core/price"
+	"freshshard/core/setting"
 	"freshshard/core/source"
 	"freshshard/core/supply"
 	"freshshard/core/working"
@@ -86,6 +87,8 @@ func cutTopics() []Topic {
 		{"bench", "whether a tube may be opened: cold, heat, dew, its day and its session", cure.Opening{Adhesive: "urethane",
 			C: 12, RH: 70, Surface: 9, Expires: someNoon.AddDate(0, 2, 0), Now: someNoon},
 			with(cure.Gates)},
+		{"bead", "what a bead takes, how many tubes, and whether it is laid before it skins", setting.Bead{Length: 2400,
+			Section: setting.Triangle, Width: 8, Height: 12, Skin: 10}, with(setting.Bead.Figures)},
 		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},
 			with(func(in SparesIn) (cutting.Spares, error) { return cutting.Ladder(in.Want, in.Sure, in.Tries) })},
 	}

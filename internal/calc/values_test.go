@@ -73,6 +73,8 @@ func TestValues(t *testing.T) {
 			"clocks.1.left", 1440, 1e-9, "the root law: 3 mm at 3 mm a day"},
 		{"bench", `{"adhesive":"urethane","c":20,"rh":50,"surface":20,"now":"2027-03-26T12:00:00Z"}`, "2.value", 10.7, 6e-3,
 			"Magnus: 20 °C less a dew point of 9.3"},
+		{"bead", `{"length":8600,"section":"joint","width":6,"height":6}`, "1.value", 2, 1e-9,
+			"310 ml make 8.6 m of 6 × 6 mm, and some is wasted; makers' tables, from memory"},
 		{"spares", `{"want":1,"sure":0.95,"tries":{"usual":0.7}}`, "ladder.2.chance", 0.973, 1e-9, "1 − 0.3³"},
 		{"peel", `{"length":120,"width":30,"spots":["metal","metal","metal","torn"]}`, "carried", 0.25, 1e-9, "one in four"},
 		{"hang", `{"weight":2,"along":488,"out":402,"gust":0,"length":100,"width":30}`, "0.value", 6.54, 1e-3,

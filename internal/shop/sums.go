@@ -187,3 +187,9 @@ func (s *Shop) Dew(ctx context.Context, in setting.Damp) ([]working.Figure, erro
 	f, err := in.Figures()
 	return s.presented(ctx, f, err)
 }
+
+// Bead says what a bead takes, and whether it is laid before it skins.
+func (s *Shop) Bead(ctx context.Context, in setting.Bead) ([]working.Figure, error) {
+	f, err := in.Figures()
+	return s.presented(ctx, f, err)
+}

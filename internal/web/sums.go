@@ -134,6 +134,12 @@ func (v *Server) sumRoutes(api huma.API) {
 			f, err := v.shop.Dew(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
+	register(v, api, op("bead", http.MethodPost, "/api/sums/bead",
+		"What a bead takes, how many tubes, and whether it is laid before it skins"),
+		func(ctx context.Context, in *struct{ Body setting.Bead }) (*out[[]working.Figure], error) {
+			f, err := v.shop.Bead(ctx, in.Body)
+			return &out[[]working.Figure]{f}, said(ctx, err)
+		})
 	register(v, api, op("turns", http.MethodPost, "/api/sums/turns",
 		"How far a screw turns from its first touch to a seated gasket"),
 		func(ctx context.Context, in *struct{ Body setting.Turns }) (*out[[]working.Figure], error) {

@@ -1485,6 +1485,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/bead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a bead takes, how many tubes, and whether it is laid before it skins */
+        post: operations["bead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/bend": {
         parameters: {
             query?: never;
@@ -4541,6 +4558,45 @@ export interface components {
         SetUnitRequest: {
             /** @enum {string} */
             unit: "mm" | "in";
+        };
+        SettingBead: {
+            /**
+             * Format: double
+             * @description Height, depth or second leg, mm
+             */
+            height?: number;
+            /**
+             * Format: double
+             * @description Of the whole path, mm
+             */
+            length: number;
+            /**
+             * Format: int64
+             * @description Who lays; 1 for nothing
+             */
+            people?: number;
+            /**
+             * Format: double
+             * @description For setting and pressing the pane, min; 2 for nothing
+             */
+            place?: number;
+            /** @enum {string} */
+            section: "triangle" | "round" | "fillet" | "joint";
+            /**
+             * Format: double
+             * @description Until it skins, min; not held against the laying for nothing
+             */
+            skin?: number;
+            /**
+             * Format: double
+             * @description What one holds, ml; 310 for nothing
+             */
+            tube?: number;
+            /**
+             * Format: double
+             * @description Base, diameter or first leg, mm
+             */
+            width: number;
         };
         SettingDamp: {
             /**
@@ -10257,6 +10313,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopStores"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    bead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettingBead"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingFigure"][];
                 };
             };
             /** @description Error */

@@ -105,3 +105,4 @@ export type Asked = S["ShopAsked"];
 export type Hold = S["ShopHold"];
 export type CureView = S["ShopCureView"];
 export type CureClock = S["CureClock"];
+export type Bead = S["SettingBead"];

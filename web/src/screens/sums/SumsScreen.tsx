@@ -2,6 +2,7 @@ import type { ComponentType } from "react";
 import { useParams } from "react-router";
 import { Page } from "../../app/Page";
 import { Tabs } from "../../parts/Tabs";
+import { BeadSum } from "./BeadSum";
 import { BendSum } from "./BendSum";
 import { BondSum } from "./BondSum";
 import { DewSum } from "./DewSum";
@@ -23,6 +24,7 @@ const sums: { key: string; name: string; Sum: ComponentType }[] = [
 	{ key: "load", name: "Load", Sum: LoadSum },
 	{ key: "witness", name: "Who says", Sum: WitnessSum },
 	{ key: "bond", name: "Bond", Sum: BondSum },
+	{ key: "bead", name: "Bead", Sum: BeadSum },
 	{ key: "turns", name: "Turns", Sum: TurnsSum },
 	{ key: "bend", name: "Bent pane", Sum: BendSum },
 	{ key: "dew", name: "Dew point", Sum: DewSum },

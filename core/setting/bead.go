@@ -1,0 +1,115 @@
+package setting
+
+import (
+	"fmt"
+	"math"
+
+	"freshshard/core/fault"
+	"freshshard/core/origin"
+	"freshshard/core/working"
+)
+
+// Section is the form of a bead as it is laid.
+type Section string
+
+// The forms.
+const (
+	Triangle Section = "triangle" // base and height; usual for vehicle glass
+	Round    Section = "round"    // width alone
+	Fillet   Section = "fillet"   // the two legs in a corner
+	Joint    Section = "joint"    // a filled joint, width and depth
+)
+
+// Bead is what is laid: how long, in which section, out of what.
+type Bead struct {
+	Length  float64 `json:"length" minimum:"1" maximum:"1000000" doc:"Of the whole path, mm"`
+	Section Section `json:"section" enum:"triangle,round,fillet,joint"`
+	Width   float64 `json:"width" minimum:"1" maximum:"100" doc:"Base, diameter or first leg, mm"`
+	Height  float64 `json:"height,omitempty" minimum:"0" maximum:"100" doc:"Height, depth or second leg, mm"`
+	Tube    float64 `json:"tube,omitempty" minimum:"0" maximum:"2000" doc:"What one holds, ml; 310 for nothing"`
+	Skin    float64 `json:"skin,omitempty" minimum:"0" maximum:"10000" doc:"Until it skins, min; not held against the laying for nothing"`
+	Place   float64 `json:"place,omitempty" minimum:"0" maximum:"240" doc:"For setting and pressing the pane, min; 2 for nothing"`
+	People  int     `json:"people,omitempty" minimum:"0" maximum:"4" doc:"Who lays; 1 for nothing"`
+}
+
+// Common practice, no source.
+const (
+	usualTube  = 310.0
+	usualPlace = 2.0
+	wasted     = 0.15 // of the bead: the nozzle, the start, what is left in the tube
+	layMMs     = 25.0 // by hand, the slower end of 25 to 40 mm/s
+)
+
+// area is that of the section, mm².
+func (b Bead) area() (float64, string, error) {
+	if b.Section != Round && !(b.Height > 0 && b.Height <= 100) {
+		return 0, "", fault.New("height", "a height from above 0 to 100 mm is expected", "8 × 12 mm is usual for vehicle glass")
+	}
+	switch b.Section {
+	case Triangle, Fillet:
+		return b.Width * b.Height / 2, "{w} × {h} / 2", nil
+	case Round:
+		return math.Pi / 4 * b.Width * b.Width, "π / 4 × {w}²", nil
+	case Joint:
+		return b.Width * b.Height, "{w} × {h}", nil
+	}
+	return 0, "", fault.New("section", fmt.Sprintf("no bead has the section %q", b.Section),
+		"use triangle, round, fillet or joint")
+}
+
+// Figures are the volume with what is wasted, the tubes or foils to open, and whether
+// laying and setting fit into the time until it skins: otherwise it is laid in parts, or
+// by two. It returns a *fault.Error for what cannot be.
+func (b Bead) Figures() ([]working.Figure, error) {
+	if !(b.Length >= 1 && b.Length <= 1e6) {
+		return nil, fault.New("length", "a path from 1 mm to 1000 m is expected", "measure it round the flange, in mm")
+	}
+	if !(b.Width >= 1 && b.Width <= 100) {
+		return nil, fault.New("width", "a width from 1 to 100 mm is expected", "8 × 12 mm is usual for vehicle glass")
+	}
+	if !(b.Tube >= 0 && b.Tube <= 2000 && b.Skin >= 0 && b.Place >= 0) || b.People < 0 || b.People > 4 {
+		return nil, fault.New("tube", "what a tube holds, times and people are from 0 up", "a tube holds 290 to 310 ml")
+	}
+	a, formula, err := b.area()
+	if err != nil {
+		return nil, err
+	}
+	tube, people := b.Tube, max(1, b.People)
+	if tube == 0 {
+		tube = usualTube
+	}
+	place := b.Place
+	if place == 0 {
+		place = usualPlace
+	}
+	trade := origin.Custom()
+	size := []working.Input{working.In("w", "width", b.Width, "mm", origin.Read("")),
+		working.In("h", "height", b.Height, "mm", origin.Read("")), working.In("l", "path", b.Length, "mm", origin.Read("")),
+		working.In("x", "wasted, share", wasted, "", trade)}
+	ml := a * b.Length * (1 + wasted) / 1000
+	volume := working.Figure{Key: "bead_volume", Value: ml, Unit: "ml", Verdict: working.Note, Text: working.Num(ml, 0) + " ml",
+		Sentence: "is what the bead takes, with what is wasted", Working: working.Of("("+formula+") × {l} × (1 + {x}) / 1000", ml,
+			"ml", size...)}
+	n := math.Ceil(ml/tube - 1e-9)
+	tubes := working.Figure{Key: "bead_tubes", Value: n, Unit: "pc", Verdict: working.Note, Text: working.Num(n, 0),
+		Sentence: fmt.Sprintf("to open, of %s ml each", working.Num(tube, 0)), Working: working.Of("up({v} / {t})", n, "pc",
+			working.In("v", "volume", ml, "ml", origin.Sum()), working.In("t", "what one holds", tube, "ml", trade))}
+	yield := tube / a
+	out := []working.Figure{volume, tubes, {Key: "bead_yield", Value: yield, Unit: "m", Verdict: working.Note,
+		Text: working.Num(yield, 1) + " m", Sentence: "is what one makes where nothing is wasted",
+		Working: working.Of("{t} / ("+formula+")", yield, "m", append([]working.Input{working.In("t", "what one holds", tube,
+			"ml", trade)}, size[:2]...)...)}}
+	if b.Skin > 0 {
+		took := b.Length/layMMs/60/float64(people) + place
+		f := working.Figure{Key: "bead_time", Value: took, Unit: "min", Limit: working.Most(b.Skin, "min",
+			origin.Sheet("the tube's own sheet")), Text: working.Num(took, 1) + " min",
+			Sentence: "for laying and setting, before it skins", Working: working.Of("{l} / {s} / 60 / {n} + {p}", took, "min",
+				working.In("l", "path", b.Length, "mm", origin.Read("")), working.In("s", "laid by hand, mm a second", layMMs, "", trade),
+				working.In("n", "people who lay", float64(people), "", origin.Read("")), working.In("p", "to set and press", place, "min", trade))}
+		if f = f.Judge(working.Stop); f.Verdict == working.Stop {
+			f.Sentence += "; lay it in two parts, or have a second pair of hands"
+		}
+		out = append(out, f)
+	}
+	return out, nil
+}
