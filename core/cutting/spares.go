@@ -85,6 +85,7 @@ func Ladder(want int, sure float64, t Tries) (Spares, error) {
 		formula, from = "Σ over k from {k} to {n} of the Beta-binomial with mean {s}", origin.Sum()
 	}
 	out.Figure = working.Figure{Key: "spares", Value: last * 100, Unit: "in 100", Verdict: working.Note,
+		Text:     working.Num(last*100, 1) + " in 100",
 		Sentence: fmt.Sprintf("sure of %d good with %d cut", want, out.Blanks),
 		Working: working.Of(formula, last*100, "in 100", working.In("k", "wanted", float64(want), "", origin.Sum()),
 			working.In("n", "blanks", float64(out.Blanks), "", origin.Sum()),

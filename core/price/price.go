@@ -16,14 +16,14 @@ import (
 
 // Rates are what the shop asks.
 type Rates struct {
-	Hour     int64 `json:"hour" minimum:"0" maximum:"100000000" doc:"An hour of one person, cents"`
-	CallOut  int64 `json:"call_out" minimum:"0" maximum:"100000000" doc:"For a job at the customer's, cents"`
-	Disposal int64 `json:"disposal" minimum:"0" maximum:"100000000" doc:"For the broken glass of one pane, cents"`
-	Least    int64 `json:"least" minimum:"0" maximum:"100000000" doc:"No job is done for less, cents before tax"`
-	Margin   int   `json:"margin" minimum:"0" maximum:"30000" doc:"On materials, hundredths of a percent"`
-	Tax      int   `json:"tax" minimum:"0" maximum:"10000" doc:"Hundredths of a percent, as the law of the place has it"`
-	Behind   int   `json:"behind" minimum:"0" maximum:"300" doc:"Percent by which the work can grow until the object is stripped"`
-	Days     int   `json:"days" minimum:"1" maximum:"365" doc:"How long a quote holds"`
+	Hour     int64 `json:"hour" doc:"An hour of one person, cents"`
+	CallOut  int64 `json:"call_out" doc:"For a job at the customer's, cents"`
+	Disposal int64 `json:"disposal" doc:"For the broken glass of one pane, cents"`
+	Least    int64 `json:"least" doc:"No job is done for less, cents before tax"`
+	Margin   int   `json:"margin" doc:"On materials, hundredths of a percent"`
+	Tax      int   `json:"tax" doc:"Hundredths of a percent, as the law of the place has it"`
+	Behind   int   `json:"behind" doc:"Percent by which the work can grow until the object is stripped"`
+	Days     int   `json:"days" doc:"How long a quote holds"`
 	Version  int   `json:"version"`
 }
 

@@ -22,14 +22,14 @@ const (
 
 // Bead is what is laid: how long, in which section, out of what.
 type Bead struct {
-	Length  float64 `json:"length" minimum:"1" maximum:"1000000" doc:"Of the whole path, mm"`
+	Length  float64 `json:"length" doc:"Of the whole path, mm"`
 	Section Section `json:"section" enum:"triangle,round,fillet,joint"`
-	Width   float64 `json:"width" minimum:"1" maximum:"100" doc:"Base, diameter or first leg, mm"`
-	Height  float64 `json:"height,omitempty" minimum:"0" maximum:"100" doc:"Height, depth or second leg, mm"`
-	Tube    float64 `json:"tube,omitempty" minimum:"0" maximum:"2000" doc:"What one holds, ml; 310 for nothing"`
-	Skin    float64 `json:"skin,omitempty" minimum:"0" maximum:"10000" doc:"Until it skins, min; not held against the laying for nothing"`
-	Place   float64 `json:"place,omitempty" minimum:"0" maximum:"240" doc:"For setting and pressing the pane, min; 2 for nothing"`
-	People  int     `json:"people,omitempty" minimum:"0" maximum:"4" doc:"Who lays; 1 for nothing"`
+	Width   float64 `json:"width" doc:"Base, diameter or first leg, mm"`
+	Height  float64 `json:"height,omitempty" doc:"Height, depth or second leg, mm"`
+	Tube    float64 `json:"tube,omitempty" doc:"What one holds, ml; 310 for nothing"`
+	Skin    float64 `json:"skin,omitempty" doc:"Until it skins, min; not held against the laying for nothing"`
+	Place   float64 `json:"place,omitempty" doc:"For setting and pressing the pane, min; 2 for nothing"`
+	People  int     `json:"people,omitempty" doc:"Who lays; 1 for nothing"`
 }
 
 // Common practice, no source.

@@ -12,6 +12,7 @@ import (
 	"golang.org/x/image/font/gofont/gobold"
 	"golang.org/x/image/font/gofont/goregular"
 
+	"freshshard/core/drawing"
 	"freshshard/core/money"
 	"freshshard/core/price"
 	"freshshard/core/supply"
@@ -95,6 +96,25 @@ func (t ticket) forCutter(v shop.View) {
 	for _, m := range r.Makes {
 		t.line(10, "", m.Name+": "+m.Shown.Main+" "+string(m.Shown.Unit))
 	}
+}
+
+// CutPlan writes a plan of the cut room: the sheets as they lie, and the cuts in the order
+// in which they are made, each a row of sheet, stock, number, edge, measure and what it
+// gives.
+func CutPlan(w io.Writer, title string, d drawing.Drawing, rows [][]string) error {
+	t := sheetOf(record.Shop{}, title, time.UTC)
+	const tall = 110.0
+	y := t.p.GetY() + 2
+	t.draw(d, margin, y, pageW-2*margin, tall)
+	t.p.SetY(y + tall + 4)
+	for _, r := range rows {
+		line := fmt.Sprintf("Sheet %s, cut %s: %s mm from the %s", r[0], r[2], r[4], r[3])
+		if r[5] != "" {
+			line += ", gives " + r[5]
+		}
+		t.line(10, "", line)
+	}
+	return t.p.Output(w)
 }
 
 var billTitles = map[price.Kind]string{price.Quote: "Quote", price.Invoice: "Invoice", price.Credit: "Credit"}

@@ -360,13 +360,13 @@ func out(c *record.Cure, k cure.Curing) {
 type Laid struct {
 	Step     string       `json:"step" maxLength:"40"`
 	Adhesive string       `json:"adhesive" maxLength:"40"`
-	Width    float64      `json:"width,omitempty" minimum:"0" maximum:"60"`
-	Edges    int          `json:"edges,omitempty" minimum:"0" maximum:"2"`
-	Depth24  float64      `json:"depth24,omitempty" minimum:"0" maximum:"10"`
+	Width    float64      `json:"width,omitempty"`
+	Edges    int          `json:"edges,omitempty"`
+	Depth24  float64      `json:"depth24,omitempty"`
 	Place    record.Where `json:"place" enum:"bench,van,yard"`
-	Heated   float64      `json:"heated,omitempty" minimum:"0" maximum:"40"`
+	Heated   float64      `json:"heated,omitempty"`
 	Since    *time.Time   `json:"since,omitempty" doc:"When the pane was in place; now for nothing"`
-	Item     int64        `json:"item,omitempty" minimum:"0" doc:"The tube out of the stores"`
+	Item     int64        `json:"item,omitempty" doc:"The tube out of the stores"`
 	Surface  *float64     `json:"surface,omitempty" doc:"Glass and flange as they were read, °C"`
 }
 

@@ -96,6 +96,9 @@ func (v *Server) storeFileRoutes(g *gin.Engine) {
 	plan := files.Group("/cut-room/plans/:id")
 	plan.GET("/plan.svg", v.planFile("cut-plan.svg", "image/svg+xml", draw(exchange.SVG)))
 	plan.GET("/plan.dxf", v.planFile("cut-plan.dxf", "image/vnd.dxf", draw(exchange.DXF)))
+	plan.GET("/plan.pdf", v.planFile("cut-plan.pdf", "application/pdf", func(w io.Writer, p shop.CutView) error {
+		return exchange.CutPlan(w, fmt.Sprintf("Cut plan %d", p.ID), drawing.CutPlan(&p.Plan, paneNames(p)), cutRows(p))
+	}))
 	plan.GET("/plan.csv", v.planFile("cut-plan.csv", "text/csv; charset=utf-8", writeCuts))
 }
 
@@ -110,12 +113,10 @@ func paneNames(p shop.CutView) map[string]string {
 	return out
 }
 
-// writeCuts lists the cuts of a plan in the order in which they are made.
-func writeCuts(w io.Writer, p shop.CutView) error {
-	c := csv.NewWriter(w)
-	if err := c.Write([]string{"sheet", "stock", "cut", "from", "at_mm", "gives"}); err != nil {
-		return err
-	}
+// cutRows are the cuts of a plan in the order in which they are made: sheet, stock, cut,
+// from which edge, at which measure, what it gives.
+func cutRows(p shop.CutView) [][]string {
+	out := [][]string{}
 	called := paneNames(p)
 	for i := range p.Plan.Sheets {
 		s := &p.Plan.Sheets[i]
@@ -128,14 +129,20 @@ func writeCuts(w io.Writer, p shop.CutView) error {
 			if k.Node.A.Kind == cutting.IsPiece {
 				gives = called[k.Node.A.Piece]
 			}
-			if err := c.Write([]string{strconv.Itoa(i + 1), p.Stocks[s.Stock], strconv.Itoa(k.Number), from,
-				strconv.FormatFloat(k.Node.At, 'f', 1, 64), gives}); err != nil {
-				return err
-			}
+			out = append(out, []string{strconv.Itoa(i + 1), p.Stocks[s.Stock], strconv.Itoa(k.Number), from,
+				strconv.FormatFloat(k.Node.At, 'f', 1, 64), gives})
 		}
 	}
-	c.Flush()
-	return c.Error()
+	return out
+}
+
+// writeCuts lists them as CSV.
+func writeCuts(w io.Writer, p shop.CutView) error {
+	c := csv.NewWriter(w)
+	if err := c.Write([]string{"sheet", "stock", "cut", "from", "at_mm", "gives"}); err != nil {
+		return err
+	}
+	return c.WriteAll(cutRows(p)) // it flushes
 }
 
 // planFile hands out a file of a plan.

@@ -1,7 +1,10 @@
+import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
+import { api, got } from "../../api/client";
 import type { CutGroup, CutPin, CutView } from "../../api/types";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
+import { FigureLine } from "../../parts/FigureLine";
 import { Inches } from "../../parts/Inches";
 import { Refusal } from "../../parts/Refusal";
 import type { CutTools } from "./useCutRoom";
@@ -25,6 +28,9 @@ export function CutColumn({
 	onUnpin: () => void;
 }) {
 	const { plan } = group;
+	const shaped = [...group.panes, ...Object.values(plan?.panes ?? {})].some(
+		(p) => p.shaped,
+	);
 	return (
 		<aside className="flex min-w-0 flex-col gap-4 border-rule px-4 py-4 lg:overflow-y-auto lg:border-l-2 lg:px-5">
 			{plan?.next && (
@@ -106,7 +112,44 @@ export function CutColumn({
 					))}
 				</ol>
 			)}
+			<Blanks
+				key={`${group.material} ${shaped}`}
+				group={group}
+				shaped={shaped}
+			/>
 		</aside>
+	);
+}
+
+/** How many blanks it takes to have a good one, by what came out good in these hands. */
+function Blanks({ group, shaped }: { group: CutGroup; shaped: boolean }) {
+	const spares = useQuery({
+		queryKey: ["spares", group.material, shaped, group.plan?.version],
+		queryFn: () =>
+			got(
+				api.GET("/api/cut-room/spares", {
+					params: { query: { material: group.material, shaped, sure: 0.95 } },
+				}),
+			),
+		placeholderData: (before) => before,
+	});
+	if (!spares.data) return null;
+	const { blanks, ladder, figure } = spares.data;
+	return (
+		<section aria-label="Blanks" data-blanks={blanks}>
+			<h2 className="font-semibold">
+				{blanks === 1
+					? "One blank for a good pane"
+					: `Glass for ${blanks} blanks for a good pane`}
+			</h2>
+			<p className="text-ink-2">
+				{(ladder ?? [])
+					.map((r) => `${r.blanks}: ${Math.floor(r.chance * 1000) / 10} in 100`)
+					.join(", ")}
+				, by what came out good in your hands
+			</p>
+			<FigureLine figure={figure} />
+		</section>
 	);
 }
 
@@ -196,7 +239,7 @@ function Worth({ plan }: { plan: CutView }) {
 						: ""}
 			</p>
 			<p className="flex gap-x-4 text-ink-2">
-				{["svg", "dxf", "csv"].map((k) => (
+				{["pdf", "svg", "dxf", "csv"].map((k) => (
 					<a
 						key={k}
 						className="min-h-11 content-center underline underline-offset-4"

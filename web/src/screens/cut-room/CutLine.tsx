@@ -22,7 +22,10 @@ export function CutLine({
 			<Band>
 				<div className="-mr-3 flex flex-1 items-center justify-between gap-4 bg-tape px-4 text-on-tape sm:-mr-6 sm:px-6">
 					<strong className="text-lg">
-						{group.panes.length} wait: plan the cuts
+						{group.panes.length === 1
+							? "1 waits"
+							: `${group.panes.length} wait`}
+						: plan the cuts
 					</strong>
 					<button
 						type="button"

@@ -142,12 +142,13 @@ function Glass({ group, tools }: { group: CutGroup; tools: CutTools }) {
 						) : (
 							<div className="p-6">
 								<p className="max-w-[24em] text-2xl font-semibold">
-									{group.panes.length} of {group.called} wait to be cut.
+									{group.panes.length} of {group.called}{" "}
+									{group.panes.length === 1 ? "waits" : "wait"} to be cut.
 								</p>
 								<p className="mt-2 max-w-[36em] text-ink-2">
 									{group.stock.length === 0
 										? "There is no sheet and no offcut of it in the stores: take one in, or order the panes."
-										: `From ${group.stock.length} kinds of sheet and offcut in the stores.`}
+										: `From ${group.stock.length === 1 ? "one kind" : `${group.stock.length} kinds`} of sheet and offcut in the stores.`}
 								</p>
 								<Refusal error={tools.error} />
 								{group.stock.length === 0 ? (
