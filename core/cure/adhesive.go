@@ -46,6 +46,15 @@ type Adhesive struct {
 	Minutes    [][]float64 `json:"minutes,omitempty" doc:"Until it may be driven"`
 }
 
+// Opens is the clock for which the step after it waits: putty is handled on its skin and
+// painted weeks later, everything else is ready first. Common practice, no source.
+func (a Adhesive) Opens() Key {
+	if a.Kind == Putty {
+		return LetGo
+	}
+	return Ready
+}
+
 // Sheet says where an adhesive's numbers come from.
 const Sheet = "what data sheets of its kind usually say, from memory; the tube's own sheet comes first"
 

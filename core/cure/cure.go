@@ -56,6 +56,7 @@ type Point struct {
 type Curing struct {
 	Adhesive Adhesive `json:"adhesive"`
 	Clocks   []Clock  `json:"clocks"`
+	Opens    Key      `json:"opens" enum:"let-go,ready,full" doc:"The clock for which its step waits"`
 	Curve    []Point  `json:"curve"`
 	LetGoAt  float64  `json:"let_go_at" doc:"Where on the curve it may be let go"`
 	Need     string   `json:"need,omitempty" doc:"How deep it has to be, in words"`
@@ -211,8 +212,19 @@ func Cure(b Bond, air []Air, now time.Time) (Curing, error) {
 		out.Need = fmt.Sprintf("%s through", length.Metric(ready.depth)+" mm")
 	}
 	out.Curve = way.curve
-	out.Says = says(out.Clocks[1])
+	out.Opens = a.Opens()
+	out.Says = says(out.Opened())
 	return out, nil
+}
+
+// Opened is the clock for which its step waits.
+func (c Curing) Opened() Clock {
+	for _, k := range c.Clocks {
+		if k.Key == c.Opens {
+			return k
+		}
+	}
+	return Clock{}
 }
 
 func says(c Clock) string {

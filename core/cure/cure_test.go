@@ -241,6 +241,20 @@ func TestClockInWords(t *testing.T) {
 	}
 }
 
+// Putty is handled on its skin: its step does not wait three weeks for paint.
+func TestOpens(t *testing.T) {
+	for id, want := range map[string]Key{"linseed-putty": LetGo, "urethane": Ready, "urethane-fast": Ready, "epoxy": Ready,
+		"cement": Ready, "butyl-tape": Ready} {
+		c := cured(t, Bond{Adhesive: id, Width: 8, Edges: 2}, steady(23, 50, 1400))
+		if c.Opens != want || c.Opened().Key != want {
+			t.Errorf("%s: %s", id, c.Opens)
+		}
+	}
+	if c := cured(t, Bond{Adhesive: "linseed-putty"}, steady(23, 50, 1400)); c.Says != "Skin in 24 h 00 min: not before." {
+		t.Errorf("%q", c.Says)
+	}
+}
+
 func TestRefuses(t *testing.T) {
 	good := Bond{Adhesive: "urethane", Since: noon, Width: 6, Edges: 2}
 	for _, c := range []struct {

@@ -222,7 +222,7 @@ func (s *Shop) Hold(ctx context.Context, at Bench, zone *time.Location) (Hold, e
 		if err := s.wouldBe(&k, all, air); err != nil {
 			return out, err
 		}
-		if r := got.Clocks[1].Safe; r != nil && v.Job.PromisedAt != nil && r.After(*v.Job.PromisedAt) {
+		if r := got.Opened().Safe; r != nil && v.Job.PromisedAt != nil && r.After(*v.Job.PromisedAt) {
 			k.Short = int(r.Sub(*v.Job.PromisedAt).Minutes() + 0.5)
 		}
 		out.Cures = append(out.Cures, k)
@@ -289,7 +289,7 @@ func (s *Shop) airNow(ctx context.Context, out *Hold, air func(record.Where) ([]
 // wouldBe adds what a heater or another place would make of it, what the air costs, and
 // the air itself.
 func (s *Shop) wouldBe(k *CureView, all []cure.Air, air func(record.Where) ([]cure.Air, error)) error {
-	ready := k.Curing.Clocks[1]
+	ready := k.Curing.Opened()
 	if ready.Over {
 		return nil
 	}
@@ -306,7 +306,7 @@ func (s *Shop) wouldBe(k *CureView, all []cure.Air, air func(record.Where) ([]cu
 		if err != nil {
 			return err
 		}
-		w.Ready = got.Clocks[1].Safe
+		w.Ready = got.Opened().Safe
 		k.Would = append(k.Would, w)
 	}
 	// On the sheet's own day.
@@ -316,7 +316,7 @@ func (s *Shop) wouldBe(k *CureView, all []cure.Air, air func(record.Where) ([]cu
 	if err != nil {
 		return err
 	}
-	if r := best.Clocks[1].Safe; r != nil && ready.Safe != nil {
+	if r := best.Opened().Safe; r != nil && ready.Safe != nil {
 		k.Costs = int(ready.Safe.Sub(*r).Hours() + 0.5)
 	}
 	k.Weather = s.weather(k.Curing.Curve, all)
@@ -349,6 +349,14 @@ func (s *Shop) weather(curve []cure.Point, all []cure.Air) []WeatherHours {
 		out = append(out, w)
 	}
 	return out
+}
+
+// opens is when the step may be ticked that waits for it.
+func opens(c record.Cure) *time.Time {
+	if a, err := cure.ByID(c.Adhesive); err == nil && a.Opens() == cure.LetGo {
+		return c.LetGo
+	}
+	return c.Ready
 }
 
 // out keeps the three safe times with what hardens.
@@ -568,14 +576,22 @@ func (s *Shop) NoteAir(ctx context.Context, by record.Account, in record.AirRead
 			return err
 		}
 		for _, c := range running {
-			if c.Ready != nil && c.Ready.Before(in.At) {
-				continue // what is out stays out
+			if c.Full != nil && c.Full.Before(in.At) {
+				continue
 			}
+			was := c.Cure
 			got, _, err := s.curing(c.Cure, s.airs(ctx, t, c.Since, zone))
 			if err != nil {
 				return err
 			}
 			out(&c.Cure, got)
+			// What is out stays out.
+			if was.LetGo != nil && was.LetGo.Before(in.At) {
+				c.LetGo = was.LetGo
+			}
+			if was.Ready != nil && was.Ready.Before(in.At) {
+				c.Ready = was.Ready
+			}
 			if err := t.SetReady(ctx, c.Cure); err != nil {
 				return err
 			}

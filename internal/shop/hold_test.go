@@ -213,3 +213,23 @@ func TestClockRefuses(t *testing.T) {
 		t.Error("what was refused runs")
 	}
 }
+
+// A putty's step waits for its skin, a day, not for its paint, three weeks.
+func TestPuttyWaitsForItsSkin(t *testing.T) {
+	s, _, at, start := bonded(t)
+	if err := start("", func(l *Laid) { l.Adhesive = "linseed-putty" }); err != nil {
+		t.Fatal(err)
+	}
+	c := held1(t, s, at).Cures[0]
+	for d, waits := range map[time.Duration]bool{-time.Minute: true, 0: false} {
+		again := *s
+		again.Now = func() time.Time { return c.LetGo.Add(d) }
+		got := false
+		for _, w := range view1(t, &again, at.Job).Waits {
+			got = got || w.Step == "cure" && w.Until != nil && w.Until.Equal(*c.LetGo)
+		}
+		if got != waits || !c.Ready.After(c.LetGo.AddDate(0, 0, 14)) {
+			t.Errorf("%v: %v, let go %v, paint %v", d, got, c.LetGo, c.Ready)
+		}
+	}
+}

@@ -438,7 +438,7 @@ func standingOf(p *record.Pane, r reckon.Reckoning) plan.Standing {
 		if st.Clocks == nil {
 			st.Clocks = map[string]plan.Clock{}
 		}
-		st.Clocks[c.Step] = plan.Clock{What: adhesiveName(c.Adhesive), Ready: c.Ready}
+		st.Clocks[c.Step] = plan.Clock{What: adhesiveName(c.Adhesive), Ready: opens(c)}
 	}
 	for _, m := range r.Fit.Missing {
 		st.Unread = append(st.Unread, m.Name)

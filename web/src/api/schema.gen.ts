@@ -2108,6 +2108,11 @@ export interface components {
             let_go_at: number;
             /** @description How deep it has to be, in words */
             need?: string;
+            /**
+             * @description The clock for which its step waits
+             * @enum {string}
+             */
+            opens: "let-go" | "ready" | "full";
             says: string;
         };
         CurePoint: {

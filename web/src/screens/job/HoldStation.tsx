@@ -69,7 +69,7 @@ function Clocks({
 		got(api.DELETE("/api/jobs/{id}/cures/{cure}", { params: params({}) })),
 	);
 	if (!curing) return null;
-	const ready = curing.clocks.find((c) => c.key === "ready");
+	const ready = curing.clocks.find((c) => c.key === curing.opens);
 	const running = !ready?.over;
 	return (
 		<div data-cure={cure.step} className="flex flex-col gap-2">
