@@ -4,6 +4,7 @@ import (
 	"testing"
 	"time"
 
+	"freshshard/core/plan"
 	"freshshard/internal/record"
 )
 
@@ -36,6 +37,30 @@ func TestChimeOf(t *testing.T) {
 	}
 }
 
+// What never hardens in such air keeps no promise.
+func TestHardBy(t *testing.T) {
+	noon := time.Date(2027, 1, 12, 12, 0, 0, 0, time.UTC)
+	b := func(step string, ready *time.Time, done bool) benchView {
+		return benchView{done: map[string]bool{step: done}, standing: plan.Standing{Clocks: map[string]plan.Clock{step: {Ready: ready}}}}
+	}
+	later := noon.Add(time.Hour)
+	for _, c := range []struct {
+		name    string
+		benches []benchView
+		want    *time.Time
+	}{{"nothing", nil, nil}, {"one", []benchView{b("cure", &noon, false)}, &noon}, {"ticked", []benchView{b("cure", &noon, true)}, nil},
+		{"the later", []benchView{b("cure", &later, false), b("skin", &noon, false)}, &later},
+		{"never", []benchView{b("cure", &later, false), b("skin", nil, false)}, &never}} {
+		got := hardBy(c.benches)
+		if (got == nil) != (c.want == nil) || got != nil && !got.Equal(*c.want) {
+			t.Errorf("%s: %v", c.name, got)
+		}
+	}
+	if slips(nil, &never) || slips(&noon, nil) || !slips(&noon, &never) || slips(&noon, &noon) {
+		t.Error("slips")
+	}
+}
+
 // Today names it, until the job is signed or withdrawn.
 func TestTodayCalls(t *testing.T) {
 	s, tor, at, start := bonded(t)
@@ -54,5 +79,27 @@ func TestTodayCalls(t *testing.T) {
 	}
 	if today, err = s.Today(ctx, tor); err != nil || len(today.Clocks) != 0 {
 		t.Errorf("%v, %+v", err, today.Clocks)
+	}
+}
+
+// A promise before the bond is ready is late, on the job and on Today; one at that very
+// moment is not.
+func TestPromiseAgainstTheClock(t *testing.T) {
+	s, tor, at, start := bonded(t)
+	if err := start("", nil); err != nil {
+		t.Fatal(err)
+	}
+	ready := *held1(t, s, at).Cures[0].Ready
+	for d, want := range map[time.Duration]bool{-time.Second: true, 0: false} {
+		j := view1(t, s, at.Job).Job
+		due := ready.Add(d)
+		j.PromisedAt = &due
+		if err := s.SetJob(ctx, tor, at.Job, j); err != nil {
+			t.Fatal(err)
+		}
+		today, err := s.Today(ctx, tor)
+		if err != nil || len(today.Turns) != 1 || today.Turns[0].Late != want || view1(t, s, at.Job).Late != want {
+			t.Errorf("%v: %v, %+v", d, err, today)
+		}
 	}
 }

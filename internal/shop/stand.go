@@ -19,6 +19,7 @@ type stand struct {
 	object, customer, place string
 	promised                *time.Time
 	left                    int
+	hard                    *time.Time // when what is waited for is hard
 	panes                   []paneStand
 }
 
@@ -66,7 +67,7 @@ func (p paneStand) sooner(than paneStand, now time.Time) bool {
 func standOf(v View) stand {
 	j := v.Job
 	s := stand{id: j.ID, object: j.Object.Name, customer: j.Customer.Name, place: j.Place, promised: j.PromisedAt,
-		left: v.MinutesTo}
+		left: v.MinutesTo, hard: hardBy(v.benches)}
 	for _, b := range v.benches {
 		p := paneStand{id: b.pane.ID, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil,
 			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit)}

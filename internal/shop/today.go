@@ -147,7 +147,7 @@ func (j stand) turn(now time.Time) Turn {
 	if p.waits(now) && !p.finished {
 		t.Waits, t.WaitsUntil = p.waitsFor, p.waitsUntil
 	}
-	t.Late = late(j.promised, j.left, now)
+	t.Late = late(j.promised, j.left, now) || slips(j.promised, j.hard)
 	t.Later = !t.Late && (j.promised == nil || j.promised.After(now.Add(soon)))
 	t.Station, t.Next = p.station, p.wants
 	if st := p.step; st != nil && string(st.Station) == t.Station {
@@ -160,6 +160,35 @@ func (j stand) turn(now time.Time) Turn {
 // no longer fit before it. There is one meaning of the word.
 func late(promised *time.Time, left int, now time.Time) bool {
 	return promised != nil && now.Add(time.Duration(left)*time.Minute).After(*promised)
+}
+
+// slips says whether what hardens is ready only after the promise.
+func slips(promised, hard *time.Time) bool {
+	return promised != nil && hard != nil && hard.After(*promised)
+}
+
+// never is later than any promise.
+var never = time.Date(9999, 1, 1, 0, 0, 0, 0, time.UTC)
+
+// hardBy is when the last thing is hard that a step of the job still waits for; nil where
+// nothing is waited for.
+func hardBy(benches []benchView) *time.Time {
+	var last *time.Time
+	for _, b := range benches {
+		for step, c := range b.standing.Clocks {
+			if b.done[step] {
+				continue
+			}
+			at := &never
+			if c.Ready != nil {
+				at = c.Ready
+			}
+			if last == nil || at.After(*last) {
+				last = at
+			}
+		}
+	}
+	return last
 }
 
 // finished says that nothing but the signature is open.

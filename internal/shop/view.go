@@ -42,7 +42,7 @@ type View struct {
 	Stops      []PaneStop        `json:"stops" doc:"What is beyond its limit, of all panes, those that an owner took on among them"`
 	Waits      []plan.Wait       `json:"waits" doc:"Steps of this pane that cannot be ticked yet"`
 	Asks       []ask.Ask         `json:"asks" doc:"The one thing that each station asks next"`
-	Late       bool              `json:"late" doc:"The promise has passed, or the work left no longer fits before it"`
+	Late       bool              `json:"late" doc:"The promise has passed, or the work left, or what hardens, no longer fits before it"`
 	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left, all panes together"`
 
 	benches []benchView
@@ -267,7 +267,7 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 		v.MinutesTo += benches[i].left
 		v.Panes = append(v.Panes, s.stateOf(benches[i]))
 	}
-	v.Late = !j.Signed && late(j.PromisedAt, v.MinutesTo, s.Now())
+	v.Late = !j.Signed && (late(j.PromisedAt, v.MinutesTo, s.Now()) || slips(j.PromisedAt, hardBy(benches)))
 	v.Route = benches[on].route
 	v.guests(benches[on])
 	v.Hindrances, v.Stops, v.Waits = v.hindrances(), v.stops(), []plan.Wait{}

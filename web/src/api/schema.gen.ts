@@ -5854,7 +5854,7 @@ export interface components {
             /** @description What keeps the job from being signed off, all panes together */
             hindrances: components["schemas"]["ProveHindrance"][];
             job: components["schemas"]["RecordJob"];
-            /** @description The promise has passed, or the work left no longer fits before it */
+            /** @description The promise has passed, or the work left, or what hardens, no longer fits before it */
             late: boolean;
             /** @description What is often put in, each with the last step before which it can be reached */
             may_put_in: components["schemas"]["ShopUsualView"][];

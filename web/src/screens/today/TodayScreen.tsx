@@ -195,6 +195,11 @@ function Side({ today }: { today: Today }) {
 									</span>
 								</span>
 								<span className="block text-ink-2">{t.waits}</span>
+								{t.late && t.promised_at && (
+									<strong className="block text-stop">
+										promised {when(t.promised_at)}
+									</strong>
+								)}
 							</Link>
 						</li>
 					))}
