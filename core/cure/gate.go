@@ -21,9 +21,9 @@ type Opening struct {
 	Now      time.Time `json:"now"`
 }
 
-// session is how long an opened tube of moisture cure is good: one tube, one session.
+// Session is how long an opened tube of moisture cure is good: one tube, one session.
 // Common practice, no source.
-const session = 24 * time.Hour
+const Session = 24 * time.Hour
 
 // Gates hold the bench against the sheet before the bead is opened: the air, the surface,
 // the dew, the tube. It returns a *fault.Error for what cannot be.
@@ -78,7 +78,7 @@ func (a Adhesive) tube(o Opening) []working.Figure {
 		hours("cure_expires", "is what is left until the tube's own day", o.Expires.Sub(o.Now), "hours to the end of its day")
 	}
 	if !o.Opened.IsZero() && (a.Kind == Moisture || a.Kind == Table) {
-		hours("cure_opened", "is what is left of the tube's one session", session-o.Now.Sub(o.Opened),
+		hours("cure_opened", "is what is left of the tube's one session", Session-o.Now.Sub(o.Opened),
 			"a day from when it was opened")
 	}
 	return out

@@ -255,16 +255,13 @@ func (s *Shop) tubes(ctx context.Context, out *Hold) error {
 	return nil
 }
 
-// session is how long an opened tube is good. Common practice, no source.
-const session = 24 * time.Hour
-
 // spent says why a tube is not used any more; empty where it is good. One that was opened
 // on another day is thrown away: the next one of its kind is opened.
 func (s *Shop) spent(i record.StockItem, opened *time.Time) string {
 	if s.stored(i).Past {
 		return "its day was " + i.Expires
 	}
-	if i.Quantity <= 0 && (opened == nil || s.Now().Sub(*opened) > session) {
+	if i.Quantity <= 0 && (opened == nil || s.Now().Sub(*opened) > cure.Session) {
 		return "none is left"
 	}
 	return ""
@@ -460,7 +457,7 @@ func (s *Shop) mayOpen(ctx context.Context, t *store.Tx, by record.Account, job 
 			return err
 		}
 		// One that was opened in this session is gone on with; otherwise the next is opened.
-		if opens = opened == nil || c.Since.Sub(*opened) > session; !opens {
+		if opens = opened == nil || c.Since.Sub(*opened) > cure.Session; !opens {
 			o.Opened = *opened
 		}
 		if d, err := time.Parse(time.DateOnly, i.Expires); err == nil {

@@ -201,7 +201,7 @@ func (s *Shop) orderOf(ctx context.Context, t *store.Tx, by record.Account, j *r
 		return err
 	}
 	b := benchOf(j, p, house.Unit, nil, numbers)
-	text := View{Job: *j, benches: make([]benchView, len(j.Panes))}.toOrder(b)
+	text := toOrder(j, b, len(j.Panes) > 1)
 	if text == "" {
 		text = "the pane: its size follows"
 	}

@@ -4,6 +4,8 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"hash/fnv"
+	"io"
 	"slices"
 	"strings"
 	"time"
@@ -12,6 +14,7 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/money"
 	"freshshard/core/source"
+	"freshshard/core/striplog"
 	"freshshard/core/supply"
 	"freshshard/core/working"
 	"freshshard/internal/record"
@@ -84,7 +87,7 @@ func (v View) lacks() []supply.Line {
 		if r.Road.ID == "stays" || r.Road.ID == "kept" {
 			continue // nothing new goes in
 		}
-		if text := v.toOrder(b); text != "" {
+		if text := toOrder(&v.Job, b, len(v.benches) > 1); text != "" {
 			out = append(out, supply.Line{Key: PaneKey(b.pane.ID), Pane: b.pane.ID, Text: text, Milli: 1000, Unit: "pc"})
 		}
 		for _, f := range r.Figures {
@@ -96,26 +99,33 @@ func (v View) lacks() []supply.Line {
 		}
 	}
 	for _, n := range v.Strip.Needs {
-		out = append(out, supply.Line{Key: "need-" + n.What, Text: n.What + " (" + n.Why + ")", Milli: int64(n.Count) * 1000,
+		out = append(out, supply.Line{Key: needKey(n), Text: shorten(n.What+" ("+n.Why+")", 300), Milli: int64(n.Count) * 1000,
 			Unit: "pc"})
 	}
 	return out
 }
 
+// needKey is short whatever a thing is called, and tells apart what is renewed and lost.
+func needKey(n striplog.Need) string {
+	h := fnv.New64a()
+	_, _ = io.WriteString(h, n.What+"\x00"+n.Why)
+	return fmt.Sprintf("need-%016x", h.Sum64())
+}
+
 // toOrder is a pane as it is ordered, with its mark and which side is out.
-func (v View) toOrder(b benchView) string {
+func toOrder(j *record.Job, b benchView, several bool) string {
 	text := b.reck.Order
 	if text == "" || b.reck.Withheld != "" {
 		return ""
 	}
-	if len(v.benches) > 1 {
+	if several {
 		text = paneName(b.pane) + ": " + text
 	}
 	if b.reck.Road.Sized && b.pane.Stock == "" {
 		text += ", edges seamed"
 	}
-	if v.Job.Object.Stamp != "" {
-		text += ", mark: " + v.Job.Object.Stamp
+	if j.Object.Stamp != "" {
+		text += ", mark: " + j.Object.Stamp
 	}
 	return text
 }
@@ -397,6 +407,12 @@ func waitsFor(o supply.Order) string { return fromOrder + o.Who }
 // fromOrder begins what a pane waits for that is on an order.
 const fromOrder = "the pane from "
 
+// waitsOn says whether a wait stands for an order: by its whole name, not by how that
+// begins.
+func waitsOn(wait string, o supply.Order) bool {
+	return wait == waitsFor(o) || strings.HasPrefix(wait, waitsFor(o)+", which was wrong")
+}
+
 // checkNew is the step at which the new pane is looked over.
 const checkNew = "check-new"
 
@@ -409,7 +425,7 @@ func (s *Shop) paneWaits(ctx context.Context, t *store.Tx, p *record.Pane, o sup
 		if o.State == supply.Back && l.Found == supply.Wrong {
 			p.WaitsFor += ", which was wrong: " + l.Finding
 		}
-	case strings.HasPrefix(p.WaitsFor, waitsFor(o)):
+	case waitsOn(p.WaitsFor, o):
 		p.WaitsFor, p.WaitsUntil = "", nil
 	}
 	if p.WaitsFor = shorten(p.WaitsFor, mostWait); o.State == supply.Back && l.Found != supply.Good &&
@@ -451,13 +467,12 @@ func (s *Shop) cameWith(ctx context.Context, t *store.Tx, j *record.Job, p *reco
 	}
 	for _, o := range all {
 		i := slices.IndexFunc(o.Lines, func(l supply.Line) bool { return l.Pane == p.ID })
-		text := shorten(waitsFor(o), mostWait)
 		switch {
 		case i < 0:
 			continue
-		case p.WaitsFor == "" && o.Out() && strings.HasPrefix(before, text):
+		case p.WaitsFor == "" && o.Out() && waitsOn(before, o):
 			err = o.Arrive(nil)
-		case before == "" && o.State == supply.Here && strings.HasPrefix(p.WaitsFor, text):
+		case before == "" && o.State == supply.Here && waitsOn(p.WaitsFor, o):
 			o.State, o.Lines = supply.Sent, slices.Clone(o.Lines)
 			for k := range o.Lines {
 				o.Lines[k].Found, o.Lines[k].Finding = supply.Unseen, ""

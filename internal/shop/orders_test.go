@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/source"
+	"freshshard/core/striplog"
 	"freshshard/core/supply"
 	"freshshard/internal/record"
 )
@@ -223,6 +224,25 @@ func TestSuppliers(t *testing.T) {
 	}
 	if err := s.DropSupplier(ctx, mira, all[0].ID); err != nil {
 		t.Fatal(err)
+	}
+}
+
+// A wait stands for an order by the whole name of who it is from; a need has a short key
+// of its own whatever it is called.
+func TestWaitsAndNeeds(t *testing.T) {
+	o := supply.Order{Who: "the lock"}
+	for wait, want := range map[string]bool{"the pane from the lock": true,
+		"the pane from the lock, which was wrong: chipped": true,
+		"the pane from the lock keeper":                    false, "the pane from": false, "": false} {
+		if waitsOn(wait, o) != want {
+			t.Errorf("%q", wait)
+		}
+	}
+	long := striplog.Need{What: strings.Repeat("a very long name of a trim ", 9), Count: 2, Why: "lost"}
+	other := long
+	other.Why = "renewed"
+	if a, b := needKey(long), needKey(other); a == b || len(a) > 60 || needKey(long) != a {
+		t.Errorf("%q, %q", a, b)
 	}
 }
 

@@ -168,8 +168,9 @@ func (s *Shop) materials(ctx context.Context, v View) ([]price.Material, error) 
 		out = append(out, price.Material{Key: fmt.Sprintf("stock-%d", u.ID), Text: called(u), Milli: milli(u.Quantity),
 			Unit: u.Unit, Low: u.Cents, Each: u.Cents, High: u.Cents, Known: u.Cents > 0, Why: "out of the stores"})
 	}
+	lacks := v.lacks()
 	for _, b := range v.benches {
-		l := slices.IndexFunc(v.lacks(), func(l supply.Line) bool { return l.Key == PaneKey(b.pane.ID) })
+		l := slices.IndexFunc(lacks, func(l supply.Line) bool { return l.Key == PaneKey(b.pane.ID) })
 		if on[PaneKey(b.pane.ID)] || b.reck.Road.ID == "stays" || b.reck.Road.ID == "kept" {
 			continue
 		}
@@ -178,14 +179,14 @@ func (s *Shop) materials(ctx context.Context, v View) ([]price.Material, error) 
 			m.Text = paneName(b.pane)
 		}
 		if l >= 0 {
-			m.Text = v.lacks()[l].Text
+			m.Text = lacks[l].Text
 		}
-		if err := s.paneCost(ctx, b, &m); err != nil {
+		if err := s.paneCost(ctx, v.Job.ID, b, &m); err != nil {
 			return nil, err
 		}
 		out = append(out, m)
 	}
-	for _, l := range v.lacks() {
+	for _, l := range lacks {
 		if !on[l.Key] && l.Pane == 0 {
 			out = append(out, price.Material{Key: l.Key, Text: l.Text, Milli: l.Milli, Unit: l.Unit,
 				Why: "on no order yet, and not taken out of the stores"})
@@ -199,22 +200,22 @@ func milli(quantity float64) int64 { return int64(quantity*1000 + 0.5) }
 
 // paneCost is what a pane that is on no order costs: what others ask for it, or its share
 // of the sheet where it is cut here, with the blanks that it takes to have one good.
-func (s *Shop) paneCost(ctx context.Context, b benchView, m *price.Material) error {
-	offers, _, err := s.store.Offers(ctx, b.pane.ID)
+func (s *Shop) paneCost(ctx context.Context, job int64, b benchView, m *price.Material) error {
+	asked, err := s.Offers(ctx, Bench{Job: job, Pane: b.pane.ID})
 	if err != nil {
 		return err
 	}
-	if len(offers) > 0 {
-		m.Known, m.Low, m.Why = true, money.Most, fmt.Sprintf("by %d who were asked", len(offers))
-		first := offers[0]
-		for _, o := range offers {
-			c := o.Price + o.Carriage + o.Missing
-			m.Low, m.High = min(m.Low, c), max(m.High, c)
-			if o.Expected(usualTerms) < first.Expected(usualTerms) {
-				first = o
-			}
+	// What is ruled out is nobody's price; the first of the rest is the likely one.
+	good := slices.DeleteFunc(asked.Offers, func(o source.Ranked) bool { return o.Out != "" })
+	for i, o := range good {
+		c := o.Price + o.Carriage + o.Missing
+		if i == 0 {
+			m.Low, m.Each, m.High = c, c, c
 		}
-		m.Each = first.Price + first.Carriage + first.Missing
+		m.Low, m.High = min(m.Low, c), max(m.High, c)
+	}
+	if len(good) > 0 {
+		m.Known, m.Why = true, fmt.Sprintf("by %d who were asked", len(good))
 		return nil
 	}
 	r := &b.reck
@@ -381,7 +382,7 @@ func (v View) priceFacts() price.Facts {
 	f := price.Facts{Plant: o.Gas || o.Power, Driven: o.Vehicle && o.Moves != "trailer"}
 	for _, b := range v.benches {
 		f.Plant = f.Plant || b.pane.Duty.Pressure > 0
-		if t := v.toOrder(b); t != "" {
+		if t := toOrder(&v.Job, b, len(v.benches) > 1); t != "" {
 			f.Made = append(f.Made, t)
 		} else {
 			f.Made = append(f.Made, paneName(b.pane))

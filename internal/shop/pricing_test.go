@@ -130,6 +130,42 @@ func TestQuoteToInvoice(t *testing.T) {
 	}
 }
 
+// An offer that cannot be taken, by its mark, is nobody's price.
+func TestPriceOfWhatCanBeTaken(t *testing.T) {
+	s, _, tor := open(t)
+	id := takeIn(t, s, tor)
+	obj := view1(t, s, id).Job.Object
+	obj.Stamp = "a mark"
+	if err := s.SetObject(ctx, tor, id, obj); err != nil {
+		t.Fatal(err)
+	}
+	add := func(who string, cents int64, mark bool) {
+		t.Helper()
+		if err := s.AddOffer(ctx, tor, "", First(id), source.Offer{Kind: source.Cutter, Who: who, Price: cents,
+			Mark: mark}); err != nil {
+			t.Fatal(err)
+		}
+	}
+	pane := func() price.Line {
+		for _, l := range priceOf(t, s, id).Lines {
+			if l.Key == PaneKey(view1(t, s, id).Pane.ID) {
+				return l
+			}
+		}
+		t.Fatal("no line for the pane")
+		return price.Line{}
+	}
+	add("cheap, without its mark", 1000, false)
+	if l := pane(); !l.Open {
+		t.Errorf("%+v", l)
+	}
+	add("the lock", 6000, true)
+	add("the quay", 9000, true)
+	if l := pane(); l.Open || l.Cost != 6000 || l.Low != 7200 || l.High != 10_800 {
+		t.Errorf("%+v", l)
+	}
+}
+
 // Thirty quotes at once have the numbers 1 to 30.
 func TestNumbersWithoutAGap(t *testing.T) {
 	s, _, tor := open(t)

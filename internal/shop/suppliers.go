@@ -114,7 +114,11 @@ func (s *Shop) AskSuppliers(ctx context.Context, by record.Account, key string, 
 		case answers[i].Refused != "":
 			said.Says = answers[i].Refused
 		default:
-			if err := s.AddOffer(ctx, by, fmt.Sprintf("%s-%d", key, v.ID), at, offerOf(v, answers[i])); err != nil {
+			own := key // without one nothing tells a retry from another pane
+			if own != "" {
+				own = fmt.Sprintf("%s-%d", key, v.ID)
+			}
+			if err := s.AddOffer(ctx, by, own, at, offerOf(v, answers[i])); err != nil {
 				return out, err
 			}
 			said.Says, said.Took = "answered", true
