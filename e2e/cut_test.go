@@ -71,9 +71,28 @@ func cutRoom(t *testing.T, p *program) {
 		`![...document.querySelectorAll("nav[aria-label='Glass to cut'] a")].some(a => a.innerText.startsWith("3 mm annealed"))`)
 	g.goTo("/stores")
 	g.sees("offcut")
+	cutTube(g)
 	g.goTo("/jobs")
 	g.fill("Find", "pair of lower doors")
 	g.until("the job", `document.querySelectorAll("main li").length === 1`)
+}
+
+// A gauge tube, of which nobody said who cuts it: sized for cutting here, one length off
+// the left end, the rest back in its rack.
+func cutTube(g *page) {
+	g.goTo("/cut-room/borosilicate-2.4-12.7")
+	g.sees("sized as cut by a glass shop")
+	g.press("Size for cutting here")
+	g.until("nobody asks who cuts it", `!document.querySelector("[data-unsaid]")`)
+	g.press("Plan the cuts")
+	g.until("the tube along its length", `document.querySelectorAll("[data-tube] [data-leaf=piece]").length === 1`)
+	g.until("what it is worth", `document.querySelector("[data-figure=useful]") && document.querySelector("[data-figure=cut_cost]")`)
+	g.accessible("a plan of tubes")
+	g.pressAt("[data-cut-done]:not([disabled])")
+	g.until("it cut",
+		`![...document.querySelectorAll("nav[aria-label='Glass to cut'] a")].some(a => a.innerText.includes("tube"))`)
+	g.goTo("/stores")
+	g.sees("12.7 mm outside, 93")
 }
 
 // Something is taken into the stores, taken from, never below nothing; what is wrong

@@ -54,6 +54,7 @@ type CutPlan struct {
 	ID        int64
 	Material  string
 	Thickness float64
+	Outside   float64 // of tubes, mm; 0 for sheets
 	State     string
 	Doc       []byte
 	Version   int

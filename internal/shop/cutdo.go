@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/cutting"
 	"freshshard/core/fault"
+	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -109,9 +110,14 @@ func (s *Shop) Broke(ctx context.Context, by record.Account, id int64, at CutAt)
 		if c == nil || sheet != at.Sheet || c.Path != at.Path {
 			return fault.New("path", "another cut comes first", "look at the one that is shown")
 		}
-		d.Made = append(d.Made, cutting.Mark{Sheet: sheet, Path: c.Path, Broke: true})
+		lost := held(c.Node)
+		if d.Tubes {
+			d.Made, lost = brokeTube(d.Made, sheet, c.Path), 1
+		} else {
+			d.Made = append(d.Made, cutting.Mark{Sheet: sheet, Path: c.Path, Broke: true})
+		}
 		p.State = "broken"
-		if err := t.NoteTries(ctx, p.Material, by.ID, 0, max(1, held(c.Node))); err != nil {
+		if err := t.NoteTries(ctx, p.Material, by.ID, 0, max(1, lost)); err != nil {
 			return err
 		}
 		return s.book(ctx, t, by, p, d)
@@ -178,6 +184,12 @@ func (s *Shop) rack(ctx context.Context, t *store.Tx, by record.Account, p *reco
 	worth := cutting.WorthOf(d.Task.Rules) * h.Node.W * h.Node.H / (sheet.W * sheet.H)
 	v := record.StockItem{Kind: record.OffcutStock, Material: p.Material, Thickness: p.Thickness, W: h.Node.W, H: h.Node.H,
 		Unit: "pc", Quantity: 1, Cents: int64(float64(from.Cents) * worth), Place: "rack", Lot: from.Lot}
+	if d.Tubes {
+		v.Kind, v.W, v.H, v.Place = record.TubeStock, from.W, h.Node.W, from.Place
+		if h.Node.W < keepTube {
+			return nil
+		}
+	}
 	_, err = s.bringIn(ctx, t, by, v, why)
 	return err
 }
@@ -247,4 +259,24 @@ func (s *Shop) SparesFor(ctx context.Context, by record.Account, material string
 		return cutting.Spares{}, err
 	}
 	return cutting.Ladder(1, sure, cutting.Tries{Usual: cutting.UsualChance(shaped), Good: good, Bad: bad})
+}
+
+// CutHere says that a pane is cut here by hand, and sizes it for that.
+func (s *Shop) CutHere(ctx context.Context, by record.Account, at Bench) error {
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		if p.Cutter == fit.HandCut {
+			return store.Change{}, nil
+		}
+		before, was := p.Cutter, *p
+		p.Cutter = fit.HandCut
+		if err := worse(j, &was, p); err != nil {
+			return store.Change{}, err
+		}
+		found, err := t.SetPane(ctx, *p)
+		if err == nil && !found {
+			err = stale("how the pane is held")
+		}
+		return store.Change{Noun: "pane", Item: paneName(*p), Action: "changed", Said: "it is cut here, by hand",
+			Before: before, After: p.Cutter}, err
+	})
 }

@@ -13,6 +13,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/pane"
+	"freshshard/core/working"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -26,7 +27,8 @@ type CutRoom struct {
 // being cut.
 type CutGroup struct {
 	Material  string     `json:"material"`
-	Thickness float64    `json:"thickness"`
+	Thickness float64    `json:"thickness" doc:"mm; of tubes their wall"`
+	Outside   float64    `json:"outside,omitempty" doc:"Of tubes, mm; nothing for panes from sheets"`
 	Called    string     `json:"called"`
 	Saw       bool       `json:"saw"`
 	Panes     []ToCut    `json:"panes" doc:"What waits and is in no open plan"`
@@ -37,6 +39,7 @@ type CutGroup struct {
 
 // CutDoc is a plan with what it was made from and how far it is cut.
 type CutDoc struct {
+	Tubes  bool              `json:"tubes,omitempty" doc:"Its sheets are tubes, cut across only"`
 	Task   cutting.Task      `json:"task"`
 	Plan   cutting.Plan      `json:"plan"`
 	Made   []cutting.Mark    `json:"made"`
@@ -52,6 +55,7 @@ type CutView struct {
 	Version int              `json:"version"`
 	Next    *NextCut         `json:"next,omitempty" doc:"The cut that comes next; nothing when all is cut"`
 	Broken  []cutting.Broken `json:"broken" doc:"What the verifier says against it"`
+	Figures []working.Figure `json:"figures" doc:"What it is worth, each with its sum"`
 }
 
 // NextCut is one cut, for gloved hands.
@@ -70,9 +74,11 @@ type NextCut struct {
 
 // What the shop's rules are. Common practice, no source.
 const (
-	keepSide = 200.0 // both sides of an offcut that is worth its place, mm
-	sawKerf  = 3.0   // of a circular blade for plastics, mm
-	edgeTrim = 15.0  // off the edges of a new sheet, mm
+	keepSide  = 200.0 // both sides of an offcut that is worth its place, mm
+	keepTube  = 150.0 // a length of tube that is worth its place, mm
+	tubeDress = 2.0   // what grinding or fire-polishing both ends of a tube takes, mm
+	sawKerf   = 3.0   // of a circular blade for plastics, mm
+	edgeTrim  = 15.0  // off the edges of a new sheet, mm
 )
 
 func rulesFor(m pane.Material, thickness float64) cutting.Rules {
@@ -101,16 +107,16 @@ func (s *Shop) CutRoom(ctx context.Context) (CutRoom, error) {
 	if err != nil {
 		return out, err
 	}
-	at := func(material string, thickness float64) *CutGroup {
-		i := slices.IndexFunc(out.Groups, func(g CutGroup) bool { return g.Material == material && g.Thickness == thickness })
+	at := func(glass Glass) *CutGroup {
+		i := slices.IndexFunc(out.Groups, func(g CutGroup) bool { return g.glass() == glass })
 		if i < 0 {
-			g := CutGroup{Material: material, Thickness: thickness, Called: glassCalled(material, thickness), Panes: []ToCut{},
-				Stock: []Stored{}}
-			if m, err := pane.ByID(material); err == nil {
+			g := CutGroup{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside, Called: glass.called(),
+				Panes: []ToCut{}, Stock: []Stored{}}
+			if m, err := pane.ByID(glass.Material); err == nil {
 				g.Saw = m.Cut == "saw"
 			}
 			for _, v := range stock {
-				if cuttable(v, material, thickness) {
+				if glass.cutFrom(v) {
 					g.Stock = append(g.Stock, s.stored(v))
 				}
 			}
@@ -125,13 +131,13 @@ func (s *Shop) CutRoom(ctx context.Context) (CutRoom, error) {
 		if err != nil {
 			return out, err
 		}
-		at(p.Material, p.Thickness).Plan = &v
+		at(Glass{p.Material, p.Thickness, p.Outside}).Plan = &v
 		for _, c := range v.Panes {
 			planned[c.Pane] = true
 		}
 	}
 	for _, c := range waiting {
-		g := at(c.Material, c.Thickness)
+		g := at(c.glass())
 		if !planned[c.Pane] {
 			g.Panes = append(g.Panes, c)
 		}
@@ -151,11 +157,6 @@ func (s *Shop) CutRoom(ctx context.Context) (CutRoom, error) {
 		return strings.Compare(a.Called, b.Called)
 	})
 	return out, nil
-}
-
-func cuttable(v record.StockItem, material string, thickness float64) bool {
-	return (v.Kind == record.SheetStock || v.Kind == record.OffcutStock) && v.Material == material &&
-		v.Thickness == thickness && v.Quantity >= 1
 }
 
 // CutPlan reads one plan.
@@ -180,6 +181,7 @@ func viewPlan(p record.CutPlan, unit length.Unit) (CutView, error) {
 	if v.Made == nil {
 		v.Made = []cutting.Mark{}
 	}
+	v.Figures = v.Plan.Figures(v.Task)
 	v.Broken = append([]cutting.Broken{}, cutting.Verify(v.Task, v.Plan)...)
 	if sheet, c := v.Plan.Next(v.Made); c != nil {
 		v.Next = v.next(sheet, c, unit)
@@ -190,6 +192,9 @@ func viewPlan(p record.CutPlan, unit length.Unit) (CutView, error) {
 // next writes a cut in words.
 func (d *CutDoc) next(sheet int, c *cutting.Cut, unit length.Unit) *NextCut {
 	n := c.Node
+	if d.Tubes {
+		return d.nextTube(sheet, c, unit)
+	}
 	out := &NextCut{Sheet: sheet, Path: c.Path, Number: c.Number, Of: len(d.Plan.Sheets[sheet].Order()),
 		At: length.Show(n.At, unit), Trim: n.Trim, Gives: d.gives(n.A), Rest: held(n.B)}
 	out.From, out.Do = "from the lower edge", "score along, snap over the edge of the bench"
@@ -251,8 +256,8 @@ const planBudget = 800 * time.Millisecond
 
 // PlanCuts plans what waits of one glass from what there is of it. A plan of it that
 // nobody began is put away.
-func (s *Shop) PlanCuts(ctx context.Context, by record.Account, material string, thickness float64, pins []Pin) error {
-	m, err := pane.ByID(material)
+func (s *Shop) PlanCuts(ctx context.Context, by record.Account, glass Glass, pins []Pin) error {
+	m, err := pane.ByID(glass.Material)
 	if err != nil {
 		return err
 	}
@@ -260,44 +265,62 @@ func (s *Shop) PlanCuts(ctx context.Context, by record.Account, material string,
 	if err != nil {
 		return err
 	}
+	waiting = slices.DeleteFunc(waiting, func(c ToCut) bool { return c.glass() != glass })
 	stock, err := s.store.Stock(ctx, false)
 	if err != nil {
 		return err
 	}
-	doc := CutDoc{Task: cutting.Task{Rules: rulesFor(m, thickness)}, Made: []cutting.Mark{}, Panes: map[string]ToCut{},
-		Stocks: map[string]string{}}
+	stock = slices.DeleteFunc(stock, func(v record.StockItem) bool { return !glass.cutFrom(v) })
+	doc := CutDoc{Made: []cutting.Mark{}, Panes: map[string]ToCut{}, Stocks: map[string]string{}, Tubes: glass.Outside > 0}
 	for _, v := range stock {
-		if !cuttable(v, material, thickness) {
-			continue
-		}
-		st := cutting.Stock{ID: strconv.FormatInt(v.ID, 10), W: v.W, H: v.H, Count: int(v.Quantity),
-			Cost: float64(v.Cents) / 100, Offcut: v.Kind == record.OffcutStock}
-		if !st.Offcut && !doc.Task.Rules.Saw {
-			st.Trim = cutting.Trim{Left: edgeTrim, Bottom: edgeTrim}
-		}
-		doc.Task.Stock, doc.Stocks[st.ID] = append(doc.Task.Stock, st), called(v)
+		doc.Stocks[strconv.FormatInt(v.ID, 10)] = called(v)
 	}
 	for _, c := range waiting {
-		if c.Material == material && c.Thickness == thickness {
-			doc.Task.Pieces = append(doc.Task.Pieces, cutting.Piece{ID: c.Piece, W: c.W, H: c.H, Turn: c.Turn,
-				Rank: len(doc.Task.Pieces)})
-			doc.Panes[c.Piece] = c
-		}
+		doc.Panes[c.Piece] = c
 	}
-	if err := doc.pin(pins); err != nil {
-		return err
-	}
-	if len(doc.Task.Stock) == 0 {
-		return fault.New("stock", "there is no sheet and no offcut of "+glassCalled(material, thickness),
+	switch {
+	case len(waiting) == 0:
+		return fault.New("material", "nothing of "+glass.called()+" waits to be cut", "look again at what waits")
+	case len(stock) == 0 && doc.Tubes:
+		return fault.New("stock", "there is no "+glass.called()+" in the stores", "take one in, or order the tube")
+	case len(stock) == 0:
+		return fault.New("stock", "there is no sheet and no offcut of "+glass.called(),
 			"take one into the stores, or order the pane")
+	case doc.Tubes:
+		err = doc.planTubes(ctx, m, glass, waiting, stock, pins)
+	default:
+		err = doc.planSheets(ctx, m, glass, waiting, stock, pins)
 	}
-	if doc.Plan, err = cutting.Solve(ctx, doc.Task, cutting.Options{Budget: planBudget}); err != nil {
+	if err != nil {
 		return err
 	}
 	if b := cutting.Verify(doc.Task, doc.Plan); len(b) > 0 {
 		return fmt.Errorf("the cut room made a plan that cannot be cut: %v", b)
 	}
-	return s.keepPlan(ctx, by, material, thickness, doc)
+	return s.keepPlan(ctx, by, glass, doc)
+}
+
+// planSheets fills the plan of panes from sheets and offcuts.
+func (d *CutDoc) planSheets(ctx context.Context, m pane.Material, glass Glass, waiting []ToCut,
+	stock []record.StockItem, pins []Pin) error {
+	d.Task.Rules = rulesFor(m, glass.Thickness)
+	for _, v := range stock {
+		st := cutting.Stock{ID: strconv.FormatInt(v.ID, 10), W: v.W, H: v.H, Count: int(v.Quantity),
+			Cost: float64(v.Cents) / 100, Offcut: v.Kind == record.OffcutStock}
+		if !st.Offcut && !d.Task.Rules.Saw {
+			st.Trim = cutting.Trim{Left: edgeTrim, Bottom: edgeTrim}
+		}
+		d.Task.Stock = append(d.Task.Stock, st)
+	}
+	for i, c := range waiting {
+		d.Task.Pieces = append(d.Task.Pieces, cutting.Piece{ID: c.Piece, W: c.W, H: c.H, Turn: c.Turn, Rank: i})
+	}
+	if err := d.pin(pins); err != nil {
+		return err
+	}
+	var err error
+	d.Plan, err = cutting.Solve(ctx, d.Task, cutting.Options{Budget: planBudget})
+	return err
 }
 
 // pin lays what a person wants over the pieces.
@@ -313,7 +336,7 @@ func (d *CutDoc) pin(pins []Pin) error {
 }
 
 // keepPlan keeps a plan, unless one of the same glass is being cut.
-func (s *Shop) keepPlan(ctx context.Context, by record.Account, material string, thickness float64, doc CutDoc) error {
+func (s *Shop) keepPlan(ctx context.Context, by record.Account, glass Glass, doc CutDoc) error {
 	b, err := json.Marshal(doc)
 	if err != nil {
 		return err
@@ -327,7 +350,7 @@ func (s *Shop) keepPlan(ctx context.Context, by record.Account, material string,
 			return err
 		}
 		for _, p := range open {
-			if p.Material != material || p.Thickness != thickness {
+			if glass != (Glass{p.Material, p.Thickness, p.Outside}) {
 				continue
 			}
 			var had CutDoc
@@ -339,7 +362,8 @@ func (s *Shop) keepPlan(ctx context.Context, by record.Account, material string,
 					"made."}
 			}
 		}
-		_, err = t.AddPlan(ctx, record.CutPlan{Material: material, Thickness: thickness, Doc: b, At: s.Now()}, by.ID)
+		_, err = t.AddPlan(ctx, record.CutPlan{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside, Doc: b,
+			At: s.Now()}, by.ID)
 		return err
 	})
 }

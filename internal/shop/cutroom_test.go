@@ -18,6 +18,9 @@ func sheetOf(q float64) record.StockItem {
 		Cents: 2340, Place: "rack 2"}
 }
 
+// annealed3 is what it is of.
+var annealed3 = Glass{Material: "annealed", Thickness: 3}
+
 // toCutLight is a job whose pane waits to be cut here.
 func toCutLight(t *testing.T, s *Shop, by record.Account, object, w, h string) int64 {
 	t.Helper()
@@ -60,7 +63,7 @@ func TestCutRoom(t *testing.T) {
 	if g := room(t, s); len(g.Panes) != 4 || g.Plan != nil || g.Called != "3 mm annealed glass" {
 		t.Fatalf("%+v", g)
 	}
-	if f := fault.Of(s.PlanCuts(ctx, tor, "annealed", 3, nil)); f == nil || f.Field != "stock" {
+	if f := fault.Of(s.PlanCuts(ctx, tor, annealed3, nil)); f == nil || f.Field != "stock" {
 		t.Errorf("planned from nothing: %v", f)
 	}
 	sheet, err := s.AddStock(ctx, tor, "two-sheets", sheetOf(2))
@@ -72,7 +75,7 @@ func TestCutRoom(t *testing.T) {
 	}
 	plan := func(pins ...Pin) {
 		t.Helper()
-		if err := s.PlanCuts(ctx, tor, "annealed", 3, pins); err != nil {
+		if err := s.PlanCuts(ctx, tor, annealed3, pins); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -98,7 +101,7 @@ func TestCutRoom(t *testing.T) {
 		t.Fatalf("%d cuts", len(v.Made))
 	}
 	var c *record.Conflict
-	if err := s.PlanCuts(ctx, tor, "annealed", 3, nil); !errors.As(err, &c) {
+	if err := s.PlanCuts(ctx, tor, annealed3, nil); !errors.As(err, &c) {
 		t.Errorf("planned over a plan that is being cut: %v", err)
 	}
 	if err := s.UndoCut(ctx, tor, v.ID, v.Version); err != nil {
@@ -221,17 +224,17 @@ func TestCutPins(t *testing.T) {
 		t.Fatal(err)
 	}
 	g := room(t, s)
-	if err := s.PlanCuts(ctx, tor, "annealed", 3, []Pin{{Piece: g.Panes[0].Piece, Lie: cutting.Turned}}); err != nil {
+	if err := s.PlanCuts(ctx, tor, annealed3, []Pin{{Piece: g.Panes[0].Piece, Lie: cutting.Turned}}); err != nil {
 		t.Fatal(err)
 	}
 	if n := room(t, s).Plan.Plan.Sheets[0].Root.Leaves(); !turnedPiece(n) {
 		t.Error("it does not lie as it is pinned")
 	}
-	if f := fault.Of(s.PlanCuts(ctx, tor, "annealed", 3, []Pin{{Piece: "pane 999"}})); f == nil ||
+	if f := fault.Of(s.PlanCuts(ctx, tor, annealed3, []Pin{{Piece: "pane 999"}})); f == nil ||
 		f.Field != "pins[0].piece" {
 		t.Errorf("%v", f)
 	}
-	if f := fault.Of(s.PlanCuts(ctx, tor, "annealed", 3, []Pin{{Piece: g.Panes[0].Piece, On: "x"}})); f == nil ||
+	if f := fault.Of(s.PlanCuts(ctx, tor, annealed3, []Pin{{Piece: g.Panes[0].Piece, On: "x"}})); f == nil ||
 		f.Field != "pieces[0].on" {
 		t.Errorf("%v", f)
 	}

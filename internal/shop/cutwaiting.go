@@ -8,9 +8,10 @@ import (
 	"time"
 
 	"freshshard/core/cutting"
+	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
-	"freshshard/core/pane"
+	"freshshard/core/outline"
 	"freshshard/core/plan"
 )
 
@@ -24,12 +25,22 @@ type ToCut struct {
 	Name      string     `json:"name,omitempty" doc:"What the pane is called, when there are several"`
 	Material  string     `json:"material"`
 	Thickness float64    `json:"thickness"`
-	W         float64    `json:"w" doc:"Of the blank, mm"`
+	Outside   float64    `json:"outside,omitempty" doc:"Of a tube, mm"`
+	W         float64    `json:"w" doc:"Of the blank, mm; of a tube its length"`
 	H         float64    `json:"h"`
 	Size      string     `json:"size" doc:"Of the pane as ordered"`
 	Shaped    bool       `json:"shaped,omitempty" doc:"Cut out of its blank with relief scores"`
+	Shape     *Blank     `json:"shape,omitempty" doc:"The pane within its blank"`
 	Turn      bool       `json:"turn" doc:"It may lie either way on the sheet"`
+	Keeps     string     `json:"keeps" doc:"The band that its size was made for: hand cut, ± 1 mm"`
+	Unsaid    bool       `json:"unsaid,omitempty" doc:"Nobody said that it is cut here: its size is one for a glass shop"`
 	Promised  *time.Time `json:"promised_at,omitempty"`
+}
+
+// Blank is a pane of a shape within its blank, from the blank's lower left corner, mm.
+type Blank struct {
+	Outline []outline.Point `json:"outline"`
+	Scores  []outline.Score `json:"scores" doc:"What is scored beside the outline"`
 }
 
 // streaked are glasses whose pattern or wire fixes which way a pane lies. Common
@@ -49,24 +60,45 @@ func (b benchView) toCut(unit length.Unit) *ToCut {
 	}
 	// The first step of the source is the order: behind it the pane is on its way.
 	i := slices.IndexFunc(r.Plan.Steps, func(st plan.Step) bool { return st.Station == "source" })
+	if i < 0 || b.done[r.Plan.Steps[i].Key] {
+		return nil
+	}
+	c := &ToCut{Pane: b.pane.ID, Material: r.Material.ID, Thickness: r.Thickness, Unsaid: b.pane.Cutter == "" &&
+		slices.Contains(elsewhere, r.Material.Cutter)}
+	if band := r.Fit.Band; band.Half > 0 {
+		c.Keeps = fmt.Sprintf("%s, ± %g mm", band.Name, band.Half)
+	}
+	show := func(v float64) string { return length.Show(v, unit).Main }
+	if r.Family.Sizing == family.Tube {
+		c.Outside, c.W = tenth(r.Fit.Order.W), up(r.Fit.Order.H)
+		c.Size = fmt.Sprintf("%s %s long", show(r.Fit.Order.H), unit)
+		return c
+	}
 	p, ok := r.Outline()
-	if i < 0 || b.done[r.Plan.Steps[i].Key] || !ok {
+	if !ok {
 		return nil
 	}
 	box := p.Box()
-	c := &ToCut{Pane: b.pane.ID, Material: r.Material.ID, Thickness: r.Thickness, W: up(box.Width()), H: up(box.Height()),
-		Shaped: r.Fit.Form != "rectangle", Turn: !slices.Contains(streaked, r.Material.ID)}
-	show := func(v float64) string { return length.Show(v, unit).Main }
+	c.W, c.H = up(box.Width()), up(box.Height())
+	c.Shaped, c.Turn = r.Fit.Form != "rectangle", !slices.Contains(streaked, r.Material.ID)
 	c.Size = fmt.Sprintf("%s × %s %s", show(box.Width()), show(box.Height()), unit)
 	if c.Shaped && r.Material.Cut == "hand" {
 		margin := cutting.LeastStrip(r.Thickness)
 		c.W, c.H = c.W+2*margin, c.H+2*margin
+		in := p.Moved(margin-box.Min.X, margin-box.Min.Y)
+		c.Shape = &Blank{in.Flatten(blankTol), in.Scores(margin)}
 	}
 	return c
 }
 
+// blankTol is how finely a curve is drawn in its blank, mm.
+const blankTol = 0.5
+
 // up goes to the tenth of a millimetre above.
 func up(v float64) float64 { return math.Ceil(v*10-1e-6) / 10 }
+
+// tenth goes to the nearest tenth of a millimetre.
+func tenth(v float64) float64 { return math.Round(v*10) / 10 }
 
 // waitingToCut lists the panes that wait to be cut, the sooner promised first.
 func (s *Shop) waitingToCut(ctx context.Context) ([]ToCut, error) {
@@ -105,11 +137,3 @@ func (s *Shop) waitingToCut(ctx context.Context) ([]ToCut, error) {
 
 // mostCut is how many open jobs the cut room looks at, the soonest promised first.
 const mostCut = 500
-
-// glassCalled is a material in a thickness, in words.
-func glassCalled(material string, thickness float64) string {
-	if m, err := pane.ByID(material); err == nil {
-		return fmt.Sprintf("%g mm %s", thickness, m.Short)
-	}
-	return material
-}

@@ -140,6 +140,31 @@ func TestTubes(t *testing.T) {
 	if err != nil || left.Quantity != 0 || h.Cures[0].Lot != "U 9" || len(h.Tubes) != 1 || h.Tubes[0].Opened == nil {
 		t.Fatalf("%v, %+v, %+v", err, left, h)
 	}
+	// The stores say that one is open, till when, and when it is over.
+	openOne := func() Stored {
+		t.Helper()
+		all, err := s.Stores(ctx)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, k := range all.Items {
+			if k.ID == item {
+				return k
+			}
+		}
+		return Stored{}
+	}
+	begin := *h.Tubes[0].Opened
+	for _, c := range []struct {
+		after time.Duration
+		spent bool
+	}{{0, false}, {24*time.Hour - time.Millisecond, false}, {24 * time.Hour, true}, {25 * time.Hour, true}} {
+		s.Now = func() time.Time { return begin.Add(c.after) }
+		if k := openOne(); k.Opened == nil || !k.OpenTo.Equal(begin.Add(24*time.Hour)) || k.Spent != c.spent {
+			t.Errorf("%v after: %v, till %v, spent %v", c.after, k.Opened, k.OpenTo, k.Spent)
+		}
+	}
+	s.Now = func() time.Time { return begin }
 	again := func(later time.Duration) error {
 		c := held1(t, s, at).Cures
 		for _, k := range c {

@@ -230,12 +230,21 @@ func (s *Shop) paneCost(ctx context.Context, job int64, b benchView, m *price.Ma
 	if err != nil {
 		return err
 	}
-	area := r.Fit.Order.W * r.Fit.Order.H
+	w, h := r.Fit.Order.W, r.Fit.Order.H
 	for _, k := range stock {
-		if k.Kind != record.SheetStock || k.Material != r.Material.ID || k.Thickness != r.Thickness || k.Cents == 0 {
+		k.Quantity = 1 // of what is out of stock the price still holds
+		outside := 0.0
+		if k.Kind == record.TubeStock {
+			outside = tenth(w)
+		}
+		if k.Kind == record.OffcutStock || k.Cents == 0 || !(Glass{r.Material.ID, r.Thickness, outside}).cutFrom(k) {
 			continue
 		}
-		share := int64(float64(k.Cents)*area/(k.W*k.H) + 0.5)
+		part := w * h / (k.W * k.H)
+		if k.Kind == record.TubeStock {
+			part = h / k.H
+		}
+		share := int64(float64(k.Cents)*part + 0.5)
 		t, err := s.SparesFor(ctx, record.Account{}, r.Material.ID, r.Fit.Form != "rectangle", spareSure)
 		blanks := int64(1)
 		if err == nil {

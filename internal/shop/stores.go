@@ -7,6 +7,7 @@ import (
 	"slices"
 	"time"
 
+	"freshshard/core/cure"
 	"freshshard/core/fault"
 	"freshshard/core/pane"
 	"freshshard/internal/record"
@@ -25,17 +26,33 @@ type Stored struct {
 	Low    bool   `json:"low" doc:"Less is there than should be"`
 	Past   bool   `json:"past" doc:"Its day is over"`
 	Called string `json:"called" doc:"What it is and its size, in words"`
+	// An opened tube is not counted among the quantity any more.
+	Opened *time.Time `json:"opened_since,omitempty" doc:"When the one that is open was opened; nothing when none is"`
+	OpenTo *time.Time `json:"open_until,omitempty" doc:"Until when it is used"`
+	Spent  bool       `json:"spent,omitempty" doc:"The open one is spent: it is thrown away"`
 }
 
 // Stores lists what is there, what is to be bought first.
 func (s *Shop) Stores(ctx context.Context) (Stores, error) {
 	out := Stores{Items: []Stored{}}
-	all, err := s.store.Stock(ctx, false)
+	all, err := s.store.Stock(ctx, true)
+	if err != nil {
+		return out, err
+	}
+	opened, err := s.store.TubesOpened(ctx)
 	if err != nil {
 		return out, err
 	}
 	for _, v := range all {
 		k := s.stored(v)
+		at, open := opened[v.ID]
+		if v.Quantity == 0 && v.Least == 0 && !(open && s.Now().Sub(at) < spentShown) {
+			continue
+		}
+		if open {
+			to := at.Add(cure.Session)
+			k.Opened, k.OpenTo, k.Spent = &at, &to, !s.Now().Before(to)
+		}
 		if k.Low {
 			out.Low++
 		}
@@ -52,6 +69,10 @@ func (s *Shop) Stores(ctx context.Context) (Stores, error) {
 	})
 	return out, nil
 }
+
+// spentShown is how long the last tube of its kind is shown after it was opened, so that
+// somebody throws it away.
+const spentShown = 7 * 24 * time.Hour
 
 // StockItem is one thing in the stores.
 func (s *Shop) StockItem(ctx context.Context, id int64) (Stored, error) {

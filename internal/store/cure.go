@@ -119,3 +119,18 @@ func (s queries) TubeOpened(ctx context.Context, item int64) (*time.Time, error)
 func (t *Tx) OpenTube(ctx context.Context, item int64, at time.Time) error {
 	return t.run(ctx, "UPDATE stock_item SET opened_at = ? WHERE id = ?", at, item)
 }
+
+// TubesOpened are the tubes that are open, with when.
+func (s queries) TubesOpened(ctx context.Context) (map[int64]time.Time, error) {
+	type open struct {
+		id int64
+		at time.Time
+	}
+	all, err := list(ctx, s.db, func(r *sql.Rows) (o open, err error) { return o, r.Scan(&o.id, &o.at) },
+		"SELECT id, opened_at FROM stock_item WHERE opened_at IS NOT NULL")
+	out := map[int64]time.Time{}
+	for _, o := range all {
+		out[o.id] = o.at
+	}
+	return out, err
+}

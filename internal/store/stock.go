@@ -103,11 +103,11 @@ func (t *Tx) Move(ctx context.Context, item int64, delta float64, why string, jo
 		delta, short(why, 200), orNull(job), by, at)
 }
 
-const planColumns = "SELECT id, material, thickness, state, doc, version, at FROM cut_plan"
+const planColumns = "SELECT id, material, thickness, outside, state, doc, version, at FROM cut_plan"
 
 func scanPlan(r *sql.Rows) (record.CutPlan, error) {
 	var v record.CutPlan
-	return v, r.Scan(&v.ID, &v.Material, &v.Thickness, &v.State, &v.Doc, &v.Version, &v.At)
+	return v, r.Scan(&v.ID, &v.Material, &v.Thickness, &v.Outside, &v.State, &v.Doc, &v.Version, &v.At)
 }
 
 // OpenPlans lists the plans that are not cut yet.
@@ -131,12 +131,11 @@ func (s queries) CutPlan(ctx context.Context, id int64) (record.CutPlan, error) 
 func (t *Tx) AddPlan(ctx context.Context, v record.CutPlan, by int64) (int64, error) {
 	if err := t.run(ctx,
 		"UPDATE cut_plan SET state = 'dropped', version = version + 1 WHERE state = 'open' AND material = ? AND "+
-			"thickness = ?", v.Material, v.Thickness); err != nil {
+			"thickness = ? AND outside = ?", v.Material, v.Thickness, v.Outside); err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO cut_plan (material, thickness, doc, account_id, at) VALUES (?, ?, ?, ?, ?)",
-		v.Material,
-		v.Thickness, string(v.Doc), by, v.At)
+	return t.insert(ctx, "INSERT INTO cut_plan (material, thickness, outside, doc, account_id, at) VALUES (?, ?, ?, ?, ?, ?)",
+		v.Material, v.Thickness, v.Outside, string(v.Doc), by, v.At)
 }
 
 // SetPlan keeps how far a plan is cut, at the version that the caller saw.

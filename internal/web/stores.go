@@ -23,9 +23,8 @@ type PlanID struct {
 
 // CutGlass is the glass that a plan is wanted of, with what is held where.
 type CutGlass struct {
-	Material  string     `json:"material" maxLength:"40"`
-	Thickness float64    `json:"thickness" minimum:"0" maximum:"100"`
-	Pins      []shop.Pin `json:"pins,omitempty" maxItems:"500"`
+	shop.Glass
+	Pins []shop.Pin `json:"pins,omitempty" maxItems:"500"`
 }
 
 func (v *Server) storeRoutes(api huma.API) {
@@ -84,8 +83,7 @@ func (v *Server) cutRoutes(api huma.API) {
 		func(ctx context.Context, _ *struct{}) (*out[shop.CutRoom], error) { return room(ctx, nil) })
 	register(v, api, op("planCuts", http.MethodPost, "/api/cut-room/plans", "Plan what waits of one glass"),
 		func(ctx context.Context, in *struct{ Body CutGlass }) (*out[shop.CutRoom], error) {
-			b := in.Body
-			return room(ctx, v.shop.PlanCuts(ctx, who(ctx), b.Material, b.Thickness, b.Pins))
+			return room(ctx, v.shop.PlanCuts(ctx, who(ctx), in.Body.Glass, in.Body.Pins))
 		})
 	type at struct {
 		PlanID
@@ -107,6 +105,10 @@ func (v *Server) cutRoutes(api huma.API) {
 			}
 		}) (*out[shop.CutRoom], error) {
 			return room(ctx, v.shop.UndoCut(ctx, who(ctx), in.ID, in.Body.Version))
+		})
+	register(v, api, op("cutHere", http.MethodPut, "/api/jobs/{id}/cut", "The pane is cut here by hand, and sized for that"),
+		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
+			return v.show(ctx, *in, v.shop.CutHere(ctx, who(ctx), in.bench(ctx)))
 		})
 	register(v, api, op("cutAgain", http.MethodDelete, "/api/jobs/{id}/cut", "Let a pane wait to be cut once more"),
 		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {

@@ -459,7 +459,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /** The pane is cut here by hand, and sized for that */
+        put: operations["cutHere"];
         post?: never;
         /** Let a pane wait to be cut once more */
         delete: operations["cutAgain"];
@@ -3201,6 +3202,15 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        OutlineScore: {
+            /**
+             * @description A straight side run out to the blank's edge; a cut that parts the waste along a curve; a flatter curve that is taken out first
+             * @enum {string}
+             */
+            kind: "run-out" | "relief" | "nest";
+            /** @description From the pane outwards, mm */
+            line: components["schemas"]["OutlinePoint"][];
+        };
         OutlineTrace: {
             /** @enum {string} */
             along: "pane" | "opening";
@@ -4698,6 +4708,11 @@ export interface components {
             bend: components["schemas"]["OutlineBend"];
             figures: components["schemas"]["WorkingFigure"][];
         };
+        ShopBlank: {
+            outline: components["schemas"]["OutlinePoint"][];
+            /** @description What is scored beside the outline */
+            scores: components["schemas"]["OutlineScore"][];
+        };
         ShopCame: {
             /**
              * Format: date-time
@@ -4891,13 +4906,21 @@ export interface components {
              */
             due?: string;
             material: string;
+            /**
+             * Format: double
+             * @description Of tubes, mm; nothing for panes from sheets
+             */
+            outside?: number;
             /** @description What waits and is in no open plan */
             panes: components["schemas"]["ShopToCut"][];
             plan?: components["schemas"]["ShopCutView"];
             saw: boolean;
             /** @description Sheets and offcuts of it */
             stock: components["schemas"]["ShopStored"][];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description mm; of tubes their wall
+             */
             thickness: number;
         };
         ShopCutRoom: {
@@ -4906,6 +4929,8 @@ export interface components {
         ShopCutView: {
             /** @description What the verifier says against it */
             broken: components["schemas"]["CuttingBroken"][];
+            /** @description What it is worth, each with its sum */
+            figures: components["schemas"]["WorkingFigure"][];
             /** Format: int64 */
             id: number;
             made: components["schemas"]["CuttingMark"][];
@@ -4923,6 +4948,8 @@ export interface components {
                 [key: string]: string;
             };
             task: components["schemas"]["CuttingTask"];
+            /** @description Its sheets are tubes, cut across only */
+            tubes?: boolean;
             /** Format: int64 */
             version: number;
         };
@@ -5626,6 +5653,16 @@ export interface components {
             /** @description Of a sheet, an offcut or a tube, as the Book names it */
             material?: string;
             name: string;
+            /**
+             * Format: date-time
+             * @description Until when it is used
+             */
+            open_until?: string;
+            /**
+             * Format: date-time
+             * @description When the one that is open was opened; nothing when none is
+             */
+            opened_since?: string;
             /** @description Its day is over */
             past: boolean;
             place?: string;
@@ -5634,6 +5671,8 @@ export interface components {
              * @description Pieces or metres, to a thousandth
              */
             quantity: number;
+            /** @description The open one is spent: it is thrown away */
+            spent?: boolean;
             /**
              * Format: double
              * @description Of a tube its wall, mm
@@ -5725,16 +5764,25 @@ export interface components {
             h: number;
             /** Format: int64 */
             job: number;
+            /** @description The band that its size was made for: hand cut, ± 1 mm */
+            keeps: string;
             material: string;
             /** @description What the pane is called, when there are several */
             name?: string;
             object: string;
+            /**
+             * Format: double
+             * @description Of a tube, mm
+             */
+            outside?: number;
             /** Format: int64 */
             pane: number;
             /** @description Its name in a plan */
             piece: string;
             /** Format: date-time */
             promised_at?: string;
+            /** @description The pane within its blank */
+            shape?: components["schemas"]["ShopBlank"];
             /** @description Cut out of its blank with relief scores */
             shaped?: boolean;
             /** @description Of the pane as ordered */
@@ -5743,9 +5791,11 @@ export interface components {
             thickness: number;
             /** @description It may lie either way on the sheet */
             turn: boolean;
+            /** @description Nobody said that it is cut here: its size is one for a glass shop */
+            unsaid?: boolean;
             /**
              * Format: double
-             * @description Of the blank, mm
+             * @description Of the blank, mm; of a tube its length
              */
             w: number;
         };
@@ -6281,6 +6331,8 @@ export interface components {
         };
         WebCutGlass: {
             material: string;
+            /** Format: double */
+            outside?: number;
             pins?: components["schemas"]["ShopPin"][];
             /** Format: double */
             thickness: number;
@@ -7670,6 +7722,40 @@ export interface operations {
                 "application/json": components["schemas"]["RecordCustomer"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    cutHere: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

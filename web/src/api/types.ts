@@ -83,6 +83,7 @@ export type Ask = S["AskAsk"];
 export type Aspect = S["PaneAspect"];
 export type CutRoom = S["ShopCutRoom"];
 export type CutGroup = S["ShopCutGroup"];
+export type ToCut = S["ShopToCut"];
 export type CutView = S["ShopCutView"];
 export type CutNode = S["CuttingNode"];
 export type CutPin = S["ShopPin"];

@@ -1,5 +1,6 @@
-import type { CutNode, CutView } from "../api/types";
+import type { CutNode, CutView, ToCut } from "../api/types";
 import { asButton } from "./asButton";
+import { cutNodes } from "./cutNodes";
 
 type Box = { w: number; h: number };
 
@@ -30,23 +31,7 @@ export function SheetDrawing({
 	const top = (size.h - s.h * scale) / 2;
 	const x = (v: number) => left + v * scale;
 	const y = (v: number) => top + (s.h - v) * scale;
-	const made = plan.made.filter((m) => m.sheet === sheet);
-	const isMade = (path: string) => made.some((m) => m.path === path);
-	const next = plan.next?.sheet === sheet ? plan.next.path : null;
-	const leaves: { node: CutNode; path: string; free: boolean }[] = [];
-	const cuts: { node: CutNode; path: string }[] = [];
-	const walk = (node: CutNode, path: string, free: boolean) => {
-		if (node.kind !== "cut") {
-			leaves.push({ node, path, free });
-			return;
-		}
-		cuts.push({ node, path });
-		const cut = isMade(path);
-		if (node.a) walk(node.a, `${path}a`, cut);
-		if (node.b) walk(node.b, `${path}b`, cut);
-	};
-	walk(s.root, "", s.root.kind === "piece");
-	const at = cuts.find((c) => c.path === next);
+	const { leaves, cuts, made, next, now: at } = cutNodes(plan, sheet);
 	return (
 		// biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields
 		<svg
@@ -94,8 +79,8 @@ export function SheetDrawing({
 						key={c.path || "first"}
 						d={d}
 						stroke={now ? "var(--wax)" : "var(--ink)"}
-						strokeWidth={now ? 6 : isMade(c.path) ? 2.5 : 1}
-						strokeDasharray={now || isMade(c.path) ? undefined : "5 4"}
+						strokeWidth={now ? 6 : made.has(c.path) ? 2.5 : 1}
+						strokeDasharray={now || made.has(c.path) ? undefined : "5 4"}
 						data-cut={c.path || "first"}
 					/>
 				);
@@ -228,6 +213,7 @@ function Leaf({
 				stroke={picked ? "var(--now)" : "none"}
 				strokeWidth={picked ? 5 : 0}
 			/>
+			{pane?.shape && <InBlank node={node} shape={pane.shape} box={box} />}
 			{wide && name && (
 				<text
 					x={box.x + box.w / 2}
@@ -253,6 +239,44 @@ function Leaf({
 					</tspan>
 				</text>
 			)}
+		</g>
+	);
+}
+
+/** A shape in its blank: the outline, and what is scored beside it. */
+function InBlank({
+	node,
+	shape,
+	box,
+}: {
+	node: CutNode;
+	shape: NonNullable<ToCut["shape"]>;
+	box: { x: number; y: number; w: number; h: number };
+}) {
+	const scale = box.w / node.w;
+	// A blank that lies on its side was turned a quarter to the left.
+	const at = (p: { x: number; y: number }) =>
+		node.turned
+			? `${box.x + box.w - p.y * scale} ${box.y + box.h - p.x * scale}`
+			: `${box.x + p.x * scale} ${box.y + box.h - p.y * scale}`;
+	const path = (line: { x: number; y: number }[]) =>
+		line.map((p, i) => `${i ? "L" : "M"}${at(p)}`).join("");
+	return (
+		<g fill="none" data-scores={shape.scores?.length ?? 0}>
+			{shape.scores?.map((s) => (
+				<path
+					key={`${s.kind} ${s.line?.map((p) => `${p.x},${p.y}`)}`}
+					d={path(s.line ?? [])}
+					stroke="var(--ink-2)"
+					strokeWidth={1.2}
+					strokeDasharray="3 3"
+				/>
+			))}
+			<path
+				d={`${path(shape.outline ?? [])}Z`}
+				stroke="var(--ink)"
+				strokeWidth={2}
+			/>
 		</g>
 	);
 }

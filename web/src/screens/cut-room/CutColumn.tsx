@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, got } from "../../api/client";
-import type { CutGroup, CutPin, CutView } from "../../api/types";
+import type { CutGroup, CutPin, CutView, ToCut } from "../../api/types";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { FigureLine } from "../../parts/FigureLine";
@@ -39,7 +39,7 @@ export function CutColumn({
 						{plan.next.trim
 							? "The damaged edge"
 							: `Cut ${plan.next.number} of ${plan.next.of}`}{" "}
-						on sheet {plan.next.sheet + 1}
+						on {plan.tubes ? "tube" : "sheet"} {plan.next.sheet + 1}
 					</p>
 					<p
 						className="font-figure text-[2.75rem] leading-12 font-semibold"
@@ -93,21 +93,13 @@ export function CutColumn({
 				</section>
 			)}
 			{!plan && (
+				<Unsaid panes={group.panes.filter((p) => p.unsaid)} tools={tools} />
+			)}
+			{!plan && (
 				<ol className="border-t border-rule">
 					{group.panes.map((p) => (
 						<li key={p.piece} className="border-b border-rule py-2">
-							<Link
-								to={`/jobs/${p.job}/source?pane=${p.pane}`}
-								className="block hover:bg-now-wash"
-							>
-								<strong>{p.object}</strong>
-								{p.name && `, ${p.name}`}
-								<span className="block text-ink-2">
-									{p.size}
-									{p.shaped && ", a shape: broken out of its blank"}
-									{p.promised_at && ` · ${when(p.promised_at)}`}
-								</span>
-							</Link>
+							<Waits pane={p} />
 						</li>
 					))}
 				</ol>
@@ -118,6 +110,45 @@ export function CutColumn({
 				shaped={shaped}
 			/>
 		</aside>
+	);
+}
+
+/** A pane that waits, with its size. */
+function Waits({ pane }: { pane: ToCut }) {
+	return (
+		<Link
+			to={`/jobs/${pane.job}/source?pane=${pane.pane}`}
+			className="block hover:bg-now-wash"
+		>
+			<strong>{pane.object}</strong>
+			{pane.name && `, ${pane.name}`}
+			<span className="block text-ink-2">
+				{pane.size}
+				{pane.shaped && ", a shape: broken out of its blank"}
+				{pane.promised_at && ` · ${when(pane.promised_at)}`}
+			</span>
+		</Link>
+	);
+}
+
+/** Panes of which nobody said that they are cut here: their size is one for a glass shop. */
+function Unsaid({ panes, tools }: { panes: ToCut[]; tools: CutTools }) {
+	const first = panes[0];
+	if (!first) return null;
+	return (
+		<section aria-label="Who cuts it" data-unsaid={panes.length}>
+			<p className="text-ink-2">
+				{panes.length === 1 ? "One is" : `${panes.length} are`} sized as{" "}
+				{first.keeps}: keep to that, or
+			</p>
+			<Button
+				className="mt-1"
+				disabled={tools.pending}
+				onClick={() => tools.here(panes)}
+			>
+				Size for cutting here
+			</Button>
+		</section>
 	);
 }
 
@@ -227,17 +258,16 @@ function Worth({ plan }: { plan: CutView }) {
 		<section aria-label="This plan" data-plan-worth={p.sheets.length}>
 			<h2 className="font-semibold">This plan</h2>
 			<p>
-				{placed} of {Object.keys(plan.panes).length} panes from{" "}
-				{p.sheets.length === 1 ? "one sheet" : `${p.sheets.length} sheets`},{" "}
-				{Math.round(p.useful * 100)} in 100 of the glass is used or kept
+				{placed} of {Object.keys(plan.panes).length}{" "}
+				{plan.tubes ? "lengths" : "panes"} from{" "}
+				{p.sheets.length === 1
+					? `one ${plan.tubes ? "tube" : "sheet"}`
+					: `${p.sheets.length} ${plan.tubes ? "tubes" : "sheets"}`}
+				{p.proved && "; proved: no plan needs less"}
 			</p>
-			<p className="text-ink-2">
-				{p.proved
-					? "Proved: no plan needs less."
-					: p.bound > 0 && p.left.length === 0
-						? `Costs ${p.cost.toFixed(2)}; no plan can cost less than ${p.bound.toFixed(2)}.`
-						: ""}
-			</p>
+			{plan.figures?.map((f) => (
+				<FigureLine key={f.key} figure={f} />
+			))}
 			<p className="flex gap-x-4 text-ink-2">
 				{["pdf", "svg", "dxf", "csv"].map((k) => (
 					<a

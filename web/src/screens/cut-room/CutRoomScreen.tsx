@@ -5,22 +5,21 @@ import { Band } from "../../app/Band";
 import { useInSight } from "../../app/useInSight";
 import { when } from "../../app/when";
 import { SheetDrawing } from "../../bench/SheetDrawing";
+import { TubeDrawing } from "../../bench/TubeDrawing";
 import { useSize } from "../../bench/useSize";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
 import { CutColumn } from "./CutColumn";
 import { CutLine } from "./CutLine";
-import { type CutTools, useCutRoom } from "./useCutRoom";
-
-const keyOf = (g: CutGroup) => `${g.material}-${g.thickness}`;
+import { type CutTools, glassKey, useCutRoom } from "./useCutRoom";
 
 /** What is cut here: glass by glass, sheet by sheet, cut by cut. */
 export function CutRoomScreen() {
 	const tools = useCutRoom();
 	const { group } = useParams();
 	const groups = tools.room.data?.groups ?? [];
-	const here = groups.find((g) => keyOf(g) === group) ?? groups[0];
-	const row = useInSight<HTMLElement>(here ? keyOf(here) : "");
+	const here = groups.find((g) => glassKey(g) === group) ?? groups[0];
+	const row = useInSight<HTMLElement>(here ? glassKey(here) : "");
 	return (
 		<div className="flex h-full flex-col">
 			<header className="px-4 pt-3 sm:px-7">
@@ -40,8 +39,8 @@ export function CutRoomScreen() {
 				>
 					{groups.map((g) => (
 						<Link
-							key={keyOf(g)}
-							to={`/cut-room/${keyOf(g)}`}
+							key={glassKey(g)}
+							to={`/cut-room/${glassKey(g)}`}
 							aria-current={g === here ? "page" : undefined}
 							className={`grid min-h-12 shrink-0 place-items-center border-b-4 px-3 ${g === here ? "border-now font-semibold text-now" : "border-transparent text-ink-2"}`}
 						>
@@ -61,7 +60,11 @@ export function CutRoomScreen() {
 				</p>
 			)}
 			{tools.room.data && !here && <Nothing />}
-			{here ? <Glass key={keyOf(here)} group={here} tools={tools} /> : <Band />}
+			{here ? (
+				<Glass key={glassKey(here)} group={here} tools={tools} />
+			) : (
+				<Band />
+			)}
 		</div>
 	);
 }
@@ -113,7 +116,8 @@ function Glass({ group, tools }: { group: CutGroup; tools: CutTools }) {
 									}}
 									className="min-h-12 border-b-4 border-transparent px-3 text-ink-2 aria-pressed:border-ink aria-pressed:font-semibold aria-pressed:text-ink"
 								>
-									sheet {n + 1} of {plan.plan.sheets.length}
+									{plan.tubes ? "tube" : "sheet"} {n + 1} of{" "}
+									{plan.plan.sheets.length}
 								</button>
 							))}
 						</div>
@@ -121,11 +125,15 @@ function Glass({ group, tools }: { group: CutGroup; tools: CutTools }) {
 					{plan && (
 						<p className="px-4 pt-2 text-[0.9375rem] text-ink-2 sm:px-7">
 							{plan.stocks[plan.plan.sheets[sheet]?.stock ?? ""]}, drawn from
-							its lower left corner
+							its {plan.tubes ? "left end" : "lower left corner"}
 						</p>
 					)}
 					<div ref={ref} className="relative min-h-[260px] flex-1">
-						{plan ? (
+						{plan?.tubes ? (
+							<div className="absolute inset-0">
+								<TubeDrawing plan={plan} sheet={sheet} size={size} />
+							</div>
+						) : plan ? (
 							<div className="absolute inset-0">
 								<SheetDrawing
 									plan={plan}
@@ -147,8 +155,8 @@ function Glass({ group, tools }: { group: CutGroup; tools: CutTools }) {
 								</p>
 								<p className="mt-2 max-w-[36em] text-ink-2">
 									{group.stock.length === 0
-										? "There is no sheet and no offcut of it in the stores: take one in, or order the panes."
-										: `From ${group.stock.length === 1 ? "one kind" : `${group.stock.length} kinds`} of sheet and offcut in the stores.`}
+										? `There is no ${group.outside ? "length" : "sheet and no offcut"} of it in the stores: take one in, or order ${group.outside ? "the tubes" : "the panes"}.`
+										: `From ${group.stock.length === 1 ? "one kind" : `${group.stock.length} kinds`} of ${group.outside ? "length" : "sheet and offcut"} in the stores.`}
 								</p>
 								<Refusal error={tools.error} />
 								{group.stock.length === 0 ? (

@@ -4,6 +4,19 @@ import type { CutGroup, CutPin, CutRoom, CutView } from "../../api/types";
 
 type Call = () => Promise<CutRoom>;
 
+const glassOf = ({ material, thickness, outside }: CutGroup) => ({
+	material,
+	thickness,
+	outside,
+});
+
+/** A glass in an address: annealed-4, borosilicate-2.4-12.7 for a tube. */
+export function glassKey(g: CutGroup): string {
+	return Object.values(glassOf(g))
+		.filter((v) => v !== undefined)
+		.join("-");
+}
+
 /** What waits to be cut, and what is done in the cut room. */
 export function useCutRoom() {
 	const client = useQueryClient();
@@ -32,7 +45,7 @@ export function useCutRoom() {
 	const planOf = (g: CutGroup, pins: CutPin[]) =>
 		got(
 			api.POST("/api/cut-room/plans", {
-				body: { material: g.material, thickness: g.thickness, pins },
+				body: { ...glassOf(g), pins },
 			}),
 		);
 	return {
@@ -59,12 +72,21 @@ export function useCutRoom() {
 						body: at(p),
 					}),
 				);
-				const left = after.groups.find(
-					(o) => o.material === g.material && o.thickness === g.thickness,
-				);
+				const left = after.groups.find((o) => glassKey(o) === glassKey(g));
 				return left && left.panes.length > 0 && left.stock.length > 0
 					? planOf(g, [])
 					: after;
+			}),
+		/** The panes are cut here by hand, and sized for that. */
+		here: (panes: { job: number; pane: number }[]) =>
+			write.mutate(async () => {
+				for (const p of panes)
+					await got(
+						api.PUT("/api/jobs/{id}/cut", {
+							params: { path: { id: p.job }, query: { pane: p.pane } },
+						}),
+					);
+				return got(api.GET("/api/cut-room"));
 			}),
 		undo: (p: CutView) =>
 			write.mutate(() =>

@@ -129,6 +129,7 @@ function Line({ item }: { item: Stored }) {
 						{item.past && (
 							<strong className="ml-2 text-stop">past its day</strong>
 						)}
+						{item.opened_since && <OpenOne item={item} />}
 					</span>
 				</span>
 				<span className="text-ink-2 max-sm:hidden">
@@ -147,6 +148,22 @@ function Line({ item }: { item: Stored }) {
 			</button>
 			{open && <Moves item={item} />}
 		</li>
+	);
+}
+
+/** One of them is open: until when it is used. */
+function OpenOne({ item }: { item: Stored }) {
+	return (
+		<span className="block" data-open-tube={item.spent ? "spent" : "good"}>
+			{item.spent ? (
+				<strong className="text-stop">
+					the open one is spent, opened {when(item.opened_since ?? "")}: throw
+					it away
+				</strong>
+			) : (
+				`one is open since ${when(item.opened_since ?? "")}, used until ${when(item.open_until ?? "")}`
+			)}
+		</span>
 	);
 }
 
