@@ -79,6 +79,7 @@ func TestDemo(t *testing.T) {
 	t.Run("keyboard", func(t *testing.T) { keyboard(t, p) })
 	t.Run("gates and reasons", func(t *testing.T) { gates(t, p) })
 	t.Run("stops", func(t *testing.T) { stops(t, p) })
+	t.Run("passport", func(t *testing.T) { passport(t, p) })
 	t.Run("cure waits", func(t *testing.T) { cureWaits(t, p) })
 	t.Run("override", func(t *testing.T) { override(t, p) })
 	t.Run("take-in draft", func(t *testing.T) { takeInDraft(t, p) })

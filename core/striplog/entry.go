@@ -86,6 +86,7 @@ type Entry struct {
 	By       string   `json:"by,omitempty" maxLength:"120" doc:"What a substitute is: a bolt with its size, bush and washers"`
 	Renewed  int      `json:"renewed,omitempty" minimum:"0" maximum:"200" doc:"Of the count, replaced by new ones"`
 	Missing  int      `json:"missing,omitempty" minimum:"0" maximum:"200" doc:"Of the count, recorded as lost"`
+	Seized   bool     `json:"seized,omitempty" doc:"It was seized: it came with force, oil or a drill"`
 	Bag      string   `json:"bag,omitempty" maxLength:"20"`
 	In       int      `json:"in" minimum:"0" maximum:"400" doc:"How many are back in"`
 }

@@ -4,7 +4,6 @@ import (
 	"io"
 
 	"codeberg.org/go-pdf/fpdf"
-	"github.com/boombuler/barcode/qr"
 	"golang.org/x/image/font/gofont/gobold"
 	"golang.org/x/image/font/gofont/goregular"
 )
@@ -16,13 +15,8 @@ const (
 	labelMargin    = 4.0
 )
 
-// Label writes a label of one page with a QR code that leads to an address (ISO/IEC
-// 18004, by the library), what it is in large letters, and lines below.
+// Label writes a label of one page with a QR code that leads to an address, what it is in large letters, and lines below.
 func Label(w io.Writer, address, what string, lines []string) error {
-	code, err := qr.Encode(address, qr.M, qr.Auto)
-	if err != nil {
-		return err
-	}
 	p := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: fpdf.SizeType{Wd: labelW, Ht: labelH}})
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
@@ -30,16 +24,8 @@ func Label(w io.Writer, address, what string, lines []string) error {
 	p.SetMargins(0, 0, 0)
 	p.SetTitle(printable(what), true)
 	p.AddPage()
-	n := code.Bounds().Dx()
-	module := labelCode / float64(n)
-	p.SetFillColor(0, 0, 0)
-	for y := range n {
-		for x := range n {
-			if r, _, _, _ := code.At(x, y).RGBA(); r == 0 {
-				// A hair wider, so that no printer leaves a line between two.
-				p.Rect(labelMargin+float64(x)*module, labelMargin+float64(y)*module, module+0.01, module+0.01, "F")
-			}
-		}
+	if err := code(p, address, labelMargin, labelMargin, labelCode); err != nil {
+		return err
 	}
 	left := 2*labelMargin + labelCode
 	p.SetFont("go", "B", 9)

@@ -36,6 +36,11 @@ const (
 // units, material with its reasons, steps, checks, cautions and the signature
 // line. An unsigned job says that it is a draft.
 func Ticket(w io.Writer, s record.Shop, views []shop.View, zone *time.Location) error {
+	return ticketOf(s, views, zone).p.Output(w)
+}
+
+// ticketOf draws the pages of a ticket.
+func ticketOf(s record.Shop, views []shop.View, zone *time.Location) ticket {
 	p := fpdf.New("P", "mm", "A4", "")
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
@@ -45,7 +50,7 @@ func Ticket(w io.Writer, s record.Shop, views []shop.View, zone *time.Location) 
 	for _, v := range views {
 		ticket{p: p, s: s, v: v, zone: zone}.page()
 	}
-	return p.Output(w)
+	return ticket{p: p, s: s, zone: zone}
 }
 
 // page is the record of one pane.

@@ -426,6 +426,9 @@ func (s *Shop) StartCure(ctx context.Context, by record.Account, key string, at 
 		if err != nil {
 			return 0, err
 		}
+		if err := t.IndexJob(ctx, at.Job); err != nil {
+			return 0, err
+		}
 		if err := t.TouchJob(ctx, at.Job); err != nil {
 			return 0, err
 		}

@@ -103,6 +103,12 @@ func (s *Shop) TakeUp(ctx context.Context, by record.Account, job int64) error {
 // held, and nothing that was read, seen or done. A retry with the same key gives
 // the same job.
 func (s *Shop) Copy(ctx context.Context, by record.Account, key string, job int64, promised *time.Time) (int64, error) {
+	return s.copied(ctx, by, key, job, promised, false)
+}
+
+// copied takes a job in again, the same object or another like it.
+func (s *Shop) copied(ctx context.Context, by record.Account, key string, job int64, promised *time.Time,
+	same bool) (int64, error) {
 	was, err := s.store.Job(ctx, job)
 	if err != nil {
 		return 0, err
@@ -130,10 +136,15 @@ func (s *Shop) Copy(ctx context.Context, by record.Account, key string, job int6
 		Job      int64
 		Promised *time.Time
 	}{job, promised}
-	return s.create(ctx, by, key, "copy", request, func(t *store.Tx) (int64, error) {
+	call := map[bool]string{true: "again", false: "copy"}[same]
+	return s.create(ctx, by, key, call, request, func(t *store.Tx) (int64, error) {
 		if err := tried(&j, 0, nil); err != nil {
 			return 0, err
 		}
-		return s.addJob(ctx, t, by, was.Customer.ID, j)
+		id, err := s.addJob(ctx, t, by, was.Customer.ID, j)
+		if err == nil && same {
+			err = s.sameObject(ctx, t, job, id)
+		}
+		return id, err
 	})
 }

@@ -218,6 +218,9 @@ func (s *Shop) writeOrder(ctx context.Context, t *store.Tx, by record.Account, j
 	if err != nil {
 		return 0, err
 	}
+	if err := t.IndexJob(ctx, job); err != nil {
+		return 0, err
+	}
 	if err := t.TouchJob(ctx, job); err != nil {
 		return 0, err
 	}

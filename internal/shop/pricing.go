@@ -346,6 +346,9 @@ func (s *Shop) Write(ctx context.Context, by record.Account, key string, job int
 		if err != nil {
 			return 0, err
 		}
+		if err := t.IndexJob(ctx, b.Job); err != nil {
+			return 0, err
+		}
 		return id, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: string(b.Kind),
 			Item:   fmt.Sprint(id),
 			Action: "written", Said: fmt.Sprintf("%s over %s", b.Kind, money.Text(b.Total)), After: b})

@@ -21,6 +21,7 @@ import (
 // Shop runs the use cases. Now is the clock; tests and the demo set it.
 type Shop struct {
 	Now     func() time.Time
+	Zone    *time.Location // the shop's own; UTC where nobody said
 	store   *store.Store
 	hashing *hashing
 	photos  *photo.Taker

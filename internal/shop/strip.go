@@ -170,6 +170,9 @@ func (s *Shop) note(ctx context.Context, t *store.Tx, by record.Account, j recor
 	if err := t.AddStrip(ctx, j.ID, v, by.ID); err != nil {
 		return 0, err
 	}
+	if err := t.IndexJob(ctx, j.ID); err != nil {
+		return 0, err
+	}
 	return position, t.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "strip", Item: e.ID,
 		Action: "noted", Said: "came off: " + e.What, After: e})
 }
@@ -247,8 +250,11 @@ func (s *Shop) SetStrip(ctx context.Context, by record.Account, job int64, id st
 		}
 		now := was
 		now.Entry, now.At = e, s.Now()
+		if err := t.SetStrip(ctx, job, now, by.ID); err != nil {
+			return store.Change{}, err
+		}
 		return store.Change{Noun: "strip", Item: id, Action: "changed", Said: "strip log: " + e.What + " changed",
-			Before: was.Entry, After: e}, t.SetStrip(ctx, job, now, by.ID)
+			Before: was.Entry, After: e}, t.IndexJob(ctx, job)
 	})
 }
 
@@ -354,6 +360,6 @@ func (s *Shop) CopyStrip(ctx context.Context, by record.Account, job, from int64
 			}
 		}
 		return store.Change{Noun: "strip", Item: fmt.Sprint(from), Action: "copied",
-			Said: fmt.Sprintf("strip log started from job %d, %s", from, old.Object.Name)}, nil
+			Said: fmt.Sprintf("strip log started from job %d, %s", from, old.Object.Name)}, t.IndexJob(ctx, job)
 	})
 }

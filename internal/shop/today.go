@@ -52,12 +52,20 @@ type Today struct {
 	Turns  []Turn  `json:"turns" doc:"The jobs that somebody can go on with, in order: those for now, then the later ones"`
 	Waits  []Turn  `json:"waits" doc:"The jobs that wait"`
 	Clocks []Chime `json:"clocks" doc:"What may be let go, used or left next, the soonest first"`
-	Open   int     `json:"open" doc:"Open jobs in all"`
-	Signed int     `json:"signed"`
-	Left   int     `json:"left" doc:"Hands-on minutes in the jobs shown"`
+	// Due is what is to be looked at again, within a week or past its day.
+	Due    []record.Reminder `json:"due" doc:"What is to be looked at again within a week, or should have been"`
+	Open   int               `json:"open" doc:"Open jobs in all"`
+	Signed int               `json:"signed"`
+	Left   int               `json:"left" doc:"Hands-on minutes in the jobs shown"`
 	// Backup is the last one, when it is time to look why no newer one came.
 	Backup *Backup `json:"backup,omitempty"`
 }
+
+// How far ahead Today tells of what is to be looked at again, and of how much.
+const (
+	dueSoon = 7 * 24 * time.Hour
+	mostDue = 8
+)
 
 // mostTurns is how many open jobs the page looks at, the soonest promised
 // first.
@@ -100,6 +108,9 @@ func (s *Shop) Today(ctx context.Context, by record.Account) (Today, error) {
 		}
 	}
 	if t.Clocks, err = s.chimes(ctx, now); err != nil {
+		return t, err
+	}
+	if t.Due, err = s.store.Reminders(ctx, now.Add(dueSoon), mostDue); err != nil {
 		return t, err
 	}
 	sort.SliceStable(t.Turns, func(i, k int) bool { return t.Turns[i].Late && !t.Turns[k].Late })

@@ -6,6 +6,7 @@ import (
 	"encoding/hex"
 	"log/slog"
 	"net/http"
+	"strings"
 	"time"
 
 	"freshshard/internal/record"
@@ -35,6 +36,19 @@ func logged(ctx context.Context) *slog.Logger {
 	return slog.Default()
 }
 
+// secretPaths begin the addresses that open something to whoever has them.
+var secretPaths = []string{"/api/passport/", "/feeds/", passportPath}
+
+// loggedPath is a path without what it must not tell.
+func loggedPath(p string) string {
+	for _, s := range secretPaths {
+		if strings.HasPrefix(p, s) {
+			return s + "…"
+		}
+	}
+	return p
+}
+
 // logs writes a line for each call: who, what, where from, how it ended and how
 // long it took. The id goes back to the caller, so that a complaint finds its
 // lines. Looking whether something changed is not worth a line.
@@ -58,7 +72,7 @@ func (v *Server) logs(next http.Handler) http.Handler {
 		if r.Context().Err() != nil && c.status != http.StatusOK {
 			level = slog.LevelDebug // whoever asked has gone
 		}
-		slog.Log(ctx, level, "call", "call", c.id, "person", c.person, "method", r.Method, "path", r.URL.Path, "from",
+		slog.Log(ctx, level, "call", "call", c.id, "person", c.person, "method", r.Method, "path", loggedPath(r.URL.Path), "from",
 			v.addressOf(r), "status", c.status, "ms", time.Since(start).Milliseconds())
 	})
 }

@@ -54,6 +54,7 @@ func New(s *shop.Shop, o Options) http.Handler {
 	if o.Zone == nil {
 		o.Zone = time.Local
 	}
+	s.Zone = o.Zone
 	v := &Server{shop: s, options: o, streams: streams{open: map[int64]int{}}}
 	gin.SetMode(gin.ReleaseMode)
 	g := gin.New()
@@ -106,6 +107,7 @@ func (v *Server) routes(g *gin.Engine) {
 	v.fileRoutes(g)
 	v.storeFileRoutes(g)
 	v.paperRoutes(g)
+	v.passportFiles(g)
 	static(g)
 }
 

@@ -82,11 +82,7 @@ func (v *Server) storeFileRoutes(g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			scheme := "http"
-			if c.Request.TLS != nil {
-				scheme = "https"
-			}
-			return exchange.Label(w, fmt.Sprintf("%s://%s/stores?item=%d", scheme, c.Request.Host, id), i.Called,
+			return exchange.Label(w, fmt.Sprintf("%s/stores?item=%d", addressOf(c), id), i.Called,
 				[]string{i.Place, i.Lot, i.Expires})
 		})
 	})

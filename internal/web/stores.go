@@ -68,6 +68,7 @@ func (v *Server) storeRoutes(api huma.API) {
 	v.holdRoutes(api)
 	v.supplierRoutes(api)
 	v.priceRoutes(api)
+	v.passportRoutes(api)
 	v.cutRoutes(api)
 }
 

@@ -263,6 +263,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same object is back: take it in again */
+        post: operations["again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/air": {
         parameters: {
             query?: never;
@@ -503,6 +520,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/experience": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How often what was fitted like this came back within a year */
+        get: operations["experience"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/guests": {
         parameters: {
             query?: never;
@@ -617,6 +651,24 @@ export interface paths {
         put: operations["like"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make the address that opens its passport */
+        post: operations["makeLink"];
+        /** Withdraw it: it opens nothing any more */
+        delete: operations["withdrawLink"];
         options?: never;
         head?: never;
         patch?: never;
@@ -812,6 +864,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/passport": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What goes out with a signed job */
+        get: operations["passport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -894,6 +963,23 @@ export interface paths {
         post?: never;
         /** Take a reading back */
         delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Remember to look at it again */
+        post: operations["remember"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1105,6 +1191,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/through": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The object through time */
+        get: operations["through"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/ticket": {
         parameters: {
             query?: never;
@@ -1225,6 +1328,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/passport/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What goes with an object, by its address */
+        get: operations["openPassport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/password": {
         parameters: {
             query?: never;
@@ -1312,6 +1432,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is to be looked at again, the soonest first */
+        get: operations["reminders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make the address of the calendar */
+        post: operations["makeCalendar"];
+        /** Withdraw it */
+        delete: operations["withdrawCalendar"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** It was done, is dropped, or put off */
+        put: operations["reminded"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reset": {
         parameters: {
             query?: never;
@@ -1323,6 +1495,23 @@ export interface paths {
         put?: never;
         /** Set a new password with a one-time word */
         post: operations["resetPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Look for words in everything that is kept */
+        get: operations["search"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1848,6 +2037,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AgainRequest: {
+            /** Format: date-time */
+            promised_at?: string;
+        };
         AskAnswer: {
             id: string;
             say: string;
@@ -2473,12 +2666,42 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        DueDue: {
+            key: string;
+            /**
+             * Format: date-time
+             * @description The day on which it is due
+             */
+            on: string;
+            /** @description Where the time is from */
+            origin: components["schemas"]["OriginOrigin"];
+            what: string;
+            why: string;
+        };
         ExchangeRowError: {
             cure: string;
             field: string;
             /** Format: int64 */
             row: number;
             why: string;
+        };
+        ExperienceLine: {
+            /**
+             * Format: int64
+             * @description Came back within a year
+             */
+            back: number;
+            /** Format: int64 */
+            fitted: number;
+            /** @enum {string} */
+            kind: "cause" | "material" | "seal" | "source" | "adhesive";
+            says: string;
+            what: string;
+            /**
+             * Format: int64
+             * @description Out for less than a year, and not back so far
+             */
+            young: number;
         };
         ExposureExposure: {
             /**
@@ -3089,6 +3312,22 @@ export interface components {
             other: string;
             /** @enum {string} */
             unit: "mm" | "in";
+        };
+        LetterLetter: {
+            /** @description What is not as it was */
+            differs: string[];
+            /** @description When it is due, and for what */
+            due: string[];
+            /** @description What looks alike and is not, what was seized, what is lost */
+            odd: string[];
+            /** @description The same on a label the size of a palm: what must not be missed */
+            palm: string[];
+            /** @description What stands in place of what */
+            places: string[];
+            /** @description Tabs with how often they were bent */
+            tabs: string[];
+            /** @description How to get in, in order */
+            way_in: string[];
         };
         MoveCureRequest: {
             /** Format: double */
@@ -4118,6 +4357,28 @@ export interface components {
             noun: string;
             said: string;
         };
+        RecordFitted: {
+            adhesive: string;
+            /** Format: date-time */
+            back_at?: string;
+            /** Format: int64 */
+            back_job?: number;
+            cause: string;
+            exposure: string;
+            family: string;
+            /** Format: int64 */
+            job: number;
+            material: string;
+            /** Format: date-time */
+            out_at: string;
+            /** Format: int64 */
+            pane: number;
+            seal: string;
+            size: string;
+            source: string;
+            /** Format: double */
+            thickness: number;
+        };
         RecordGuest: {
             /** Format: date-time */
             at: string;
@@ -4179,6 +4440,20 @@ export interface components {
             version: number;
             /** @description It came to nothing; nothing is done at it any more */
             withdrawn?: components["schemas"]["RecordWithdrawal"];
+        };
+        RecordLink: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            job?: number;
+            /** @enum {string} */
+            kind: "passport" | "calendar";
+            /** Format: date-time */
+            made_at: string;
+            made_by: string;
+            token: string;
+            /** Format: date-time */
+            withdrawn_at?: string;
         };
         RecordObject: {
             exposure: components["schemas"]["ExposureExposure"];
@@ -4289,6 +4564,26 @@ export interface components {
             reading: components["schemas"]["LengthReading"];
             /** Format: int64 */
             version: number;
+        };
+        RecordReminder: {
+            customer: string;
+            /** Format: date-time */
+            due_at: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            job: number;
+            note: string;
+            object: string;
+            phone: string;
+            /** @description What it follows from; own where somebody wrote it */
+            rule: string;
+            /** @enum {string} */
+            state: "open" | "done" | "dropped";
+            /** Format: int64 */
+            version: number;
+            what: string;
+            why: string;
         };
         RecordRow: {
             customer: string;
@@ -5017,6 +5312,8 @@ export interface components {
              * @description Of the count, replaced by new ones
              */
             renewed?: number;
+            /** @description It was seized: it came with force, oil or a drill */
+            seized?: boolean;
             spot?: components["schemas"]["StriplogSpot"];
             /**
              * @description How it stands to the pane when it goes back; nothing said is by how it came off
@@ -5027,6 +5324,14 @@ export interface components {
             to_glass_said?: string;
             what: string;
             where?: string;
+        };
+        ShopFound: {
+            customers: components["schemas"]["RecordCustomer"][];
+            /** @description Newest first: by whose it is, what came off, what was laid, ordered or fitted, the numbers of its papers */
+            jobs: components["schemas"]["RecordRow"][];
+            /** @description There are more jobs */
+            more: boolean;
+            stores: components["schemas"]["ShopStored"][];
         };
         ShopGuestView: {
             /** Format: date-time */
@@ -5046,6 +5351,12 @@ export interface components {
             stays?: boolean;
             what: string;
             where?: string;
+        };
+        ShopHardWhen: {
+            /** Format: date-time */
+            at: string;
+            may: string;
+            title: string;
         };
         ShopHeard: {
             /**
@@ -5453,6 +5764,54 @@ export interface components {
              */
             total: number;
         };
+        ShopPassport: {
+            by: string;
+            due: components["schemas"]["DueDue"][];
+            /** @description What hardens still, or did: until when what is left alone */
+            hard: components["schemas"]["ShopHardWhen"][];
+            /** @description To whoever opens it next */
+            letter: components["schemas"]["LetterLetter"];
+            /** @description The object was here again since: this is not the last word */
+            newer: boolean;
+            object: string;
+            /**
+             * Format: date-time
+             * @description When it was signed
+             */
+            out_at: string;
+            panes: components["schemas"]["ShopPassportPane"][];
+            shop: string;
+            /** @description The object with its panes numbered, where there are several */
+            sketch?: components["schemas"]["DrawingDrawing"];
+            /** Format: int64 */
+            ticket: number;
+            /** @description What the customer has to know */
+            told: components["schemas"]["HandoverLine"][];
+            town: string;
+        };
+        ShopPassportCheck: {
+            fail?: boolean;
+            got?: string;
+            /** @description Why it did not apply */
+            skip?: string;
+            text: string;
+        };
+        ShopPassportPane: {
+            checks: components["schemas"]["ShopPassportCheck"][];
+            /** @description The pane alone with its measures, where one was made */
+            drawing: components["schemas"]["DrawingDrawing"];
+            /** @description Adhesives with batch */
+            laid: string[];
+            name?: string;
+            /** @description The size in the other unit */
+            other?: string;
+            seal?: string;
+            size?: string;
+            /** @description How it is held */
+            way: string;
+            /** @description What is in, or what was done */
+            what: string;
+        };
         ShopPerson: {
             /** @description Sign-in name: letters, digits, dot, hyphen */
             login: string;
@@ -5546,6 +5905,23 @@ export interface components {
             says: string;
             tax: components["schemas"]["PriceAmount"];
             total: components["schemas"]["PriceAmount"];
+        };
+        ShopRemember: {
+            /** Format: date-time */
+            due_at: string;
+            what: string;
+        };
+        ShopReminded: {
+            /**
+             * Format: date-time
+             * @description Put off to this time
+             */
+            due_at?: string;
+            note?: string;
+            /** @enum {string} */
+            state: "open" | "done" | "dropped";
+            /** Format: int64 */
+            version: number;
         };
         ShopReset: {
             login: string;
@@ -5759,6 +6135,18 @@ export interface components {
             beyond: number;
             reason: string;
         };
+        ShopThrough: {
+            /** @description The one that was asked for */
+            here: boolean;
+            /** Format: date-time */
+            in_at: string;
+            /** Format: int64 */
+            job: number;
+            /** @description What went out */
+            panes: components["schemas"]["RecordFitted"][];
+            signed: boolean;
+            story: string;
+        };
         ShopToCut: {
             /** Format: double */
             h: number;
@@ -5803,6 +6191,8 @@ export interface components {
             backup?: components["schemas"]["ShopBackup"];
             /** @description What may be let go, used or left next, the soonest first */
             clocks: components["schemas"]["ShopChime"][];
+            /** @description What is to be looked at again within a week, or should have been */
+            due: components["schemas"]["RecordReminder"][];
             first?: components["schemas"]["ShopTurn"];
             /**
              * Format: int64
@@ -6141,6 +6531,8 @@ export interface components {
              * @description Of the count, replaced by new ones
              */
             renewed?: number;
+            /** @description It was seized: it came with force, oil or a drill */
+            seized?: boolean;
             spot?: components["schemas"]["StriplogSpot"];
             /**
              * @description How it stands to the pane when it goes back; nothing said is by how it came off
@@ -6337,6 +6729,11 @@ export interface components {
             /** Format: double */
             thickness: number;
         };
+        WebDue: {
+            /** @description Nothing while an owner made none */
+            calendar?: components["schemas"]["RecordLink"];
+            reminders: components["schemas"]["RecordReminder"][];
+        };
         WebFieldError: {
             /**
              * Format: int64
@@ -6402,6 +6799,11 @@ export interface components {
             at: string;
             /** @description How it was understood: Fri 16:00 */
             said: string;
+        };
+        WebOutgoing: {
+            /** @description Nothing where it was withdrawn */
+            link?: components["schemas"]["RecordLink"];
+            passport: components["schemas"]["ShopPassport"];
         };
         WebOwnIn: {
             sheet: string;
@@ -7285,6 +7687,44 @@ export interface operations {
             };
         };
     };
+    again: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebMade"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     noteAir: {
         parameters: {
             query?: {
@@ -7880,6 +8320,40 @@ export interface operations {
             };
         };
     };
+    experience: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExperienceLine"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     "put-in": {
         parameters: {
             query?: {
@@ -8126,6 +8600,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    makeLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebOutgoing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    withdrawLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebOutgoing"];
                 };
             };
             /** @description Error */
@@ -8664,6 +9200,37 @@ export interface operations {
             };
         };
     };
+    passport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebOutgoing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     addPhoto: {
         parameters: {
             query?: {
@@ -8906,6 +9473,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    remember: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopRemember"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebDue"];
                 };
             };
             /** @description Error */
@@ -9451,6 +10056,37 @@ export interface operations {
             };
         };
     };
+    through: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopThrough"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     sign: {
         parameters: {
             query?: {
@@ -9738,6 +10374,37 @@ export interface operations {
             };
         };
     };
+    openPassport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopPassport"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     setPassword: {
         parameters: {
             query?: never;
@@ -9962,6 +10629,128 @@ export interface operations {
             };
         };
     };
+    reminders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebDue"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    makeCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebDue"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    withdrawCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebDue"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    reminded: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopReminded"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebDue"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     resetPassword: {
         parameters: {
             query?: never;
@@ -9983,6 +10772,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordAccount"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    search: {
+        parameters: {
+            query?: {
+                words?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopFound"];
                 };
             };
             /** @description Error */

@@ -28,6 +28,16 @@ const StoresScreen = lazy(() =>
 const ShopScreen = lazy(() =>
 	import("../screens/shop/ShopScreen").then((m) => ({ default: m.ShopScreen })),
 );
+const RecordsScreen = lazy(() =>
+	import("../screens/records/RecordsScreen").then((m) => ({
+		default: m.RecordsScreen,
+	})),
+);
+const PassportPage = lazy(() =>
+	import("../screens/passport/PassportPage").then((m) => ({
+		default: m.PassportPage,
+	})),
+);
 const SumsScreen = lazy(() =>
 	import("../screens/sums/SumsScreen").then((m) => ({ default: m.SumsScreen })),
 );
@@ -37,7 +47,26 @@ const TakeInScreen = lazy(() =>
 	})),
 );
 
+/** A passport opens by its address alone; the rest of the shop wants a sign-in. */
 export function App() {
+	return (
+		<Routes>
+			<Route
+				path="/p/:token"
+				element={
+					<Suspense fallback={<Waiting>…</Waiting>}>
+						<Boundary what="This page">
+							<PassportPage />
+						</Boundary>
+					</Suspense>
+				}
+			/>
+			<Route path="*" element={<SignedIn />} />
+		</Routes>
+	);
+}
+
+function SignedIn() {
 	const session = useSession();
 	// Another page is another try; its stations are the same page.
 	const pathname = useLocation().pathname.split("/").slice(0, 3).join("/");
@@ -76,6 +105,7 @@ export function App() {
 						<Route path="/cut-room" element={<CutRoomScreen />} />
 						<Route path="/cut-room/:group" element={<CutRoomScreen />} />
 						<Route path="/stores" element={<StoresScreen />} />
+						<Route path="/records" element={<RecordsScreen />} />
 						<Route path="/shop" element={<ShopScreen />} />
 						<Route path="*" element={<Navigate to="/" replace />} />
 					</Routes>

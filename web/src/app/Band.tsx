@@ -13,6 +13,7 @@ const places = [
 	{ to: "/take-in", name: "Take in" },
 	{ to: "/cut-room", name: "Cut room" },
 	{ to: "/stores", name: "Stores" },
+	{ to: "/records", name: "Records" },
 	{ to: "/sums", name: "Sums" },
 	{ to: "/book", name: "Book" },
 	{ to: "/shop", name: "Shop" },

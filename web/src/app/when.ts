@@ -33,3 +33,12 @@ export function span(minutes: number): string {
 	if (h === 0) return `${m} min`;
 	return m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, "0")}`;
 }
+
+/** A day with its year: 3 Apr 2027. */
+export function dayOf(iso: string): string {
+	return new Date(iso).toLocaleDateString("en-GB", {
+		day: "numeric",
+		month: "short",
+		year: "numeric",
+	});
+}

@@ -10,10 +10,13 @@ export function PlainDrawing({
 	drawing,
 	label,
 	edge = "green",
+	tall = 360,
 }: {
 	drawing: Drawing;
 	label: string;
 	edge?: string;
+	/** Height on the screen, px. */
+	tall?: number;
 }) {
 	const [ref, size] = useSize<HTMLDivElement>();
 	const eye = useMemo(
@@ -21,7 +24,7 @@ export function PlainDrawing({
 		[drawing, size.w, size.h],
 	);
 	return (
-		<div ref={ref} className="lit relative h-[360px]">
+		<div ref={ref} className="lit relative" style={{ height: tall }}>
 			<svg
 				width={size.w}
 				height={size.h}

@@ -4,6 +4,7 @@ import { on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
 import { Refusal } from "../../parts/Refusal";
 import { ClosedMaterial } from "./ClosedMaterial";
+import { Experience } from "./Experience";
 import { OpenMaterial } from "./OpenMaterial";
 import { Schools } from "./Schools";
 import { Stops } from "./Stops";
@@ -108,6 +109,7 @@ export function ChooseStation({ view }: { view: View }) {
 				))}
 			</ul>
 			<Schools schools={choice.schools} />
+			<Experience view={view} kinds={["material", "seal"]} />
 		</div>
 	);
 }

@@ -6,6 +6,7 @@ import { NumberField } from "../../parts/NumberField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Speak } from "../../parts/Speak";
+import { Tick } from "../../parts/Tick";
 import { fates, kinds } from "./stripWords";
 import { unnamed } from "./usePhotoLines";
 import type { StripTools } from "./useStrip";
@@ -112,6 +113,9 @@ export function CorrectEntry({
 					maxLength={120}
 				/>
 			)}
+			<Tick checked={e.seized === true} onChange={(seized) => set({ seized })}>
+				It was seized
+			</Tick>
 			<Refusal
 				error={strip.change.error?.field("what") ? null : strip.change.error}
 			/>

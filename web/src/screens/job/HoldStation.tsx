@@ -10,6 +10,7 @@ import { FigureLine } from "../../parts/FigureLine";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { WhenField } from "../../parts/WhenField";
+import { Experience } from "./Experience";
 import { useHold, useHoldWrite } from "./useHold";
 
 /** The clocks of what hardens, what would change them, and the air. */
@@ -24,6 +25,7 @@ export function HoldStation({ view }: { view: View }) {
 			{hold.data.cures.map((c) => (
 				<Clocks key={c.id} view={view} cure={c} open={open} />
 			))}
+			<Experience view={view} kinds={["adhesive"]} />
 			{open && may.length > 0 && !laying && (
 				<Button className="self-start" onClick={() => setLaying(true)}>
 					Something was laid that hardens

@@ -38,17 +38,21 @@ function Again({ view, onClose }: { view: View; onClose: () => void }) {
 	const client = useQueryClient();
 	// One key, so that a retry never makes a second job.
 	const key = useRef(newKey());
-	const copy = useMutation<{ id: number }, Refused>({
-		mutationFn: () =>
-			got(
-				api.POST("/api/jobs/{id}/copy", {
-					params: {
-						path: { id: view.job.id },
-						header: { "Idempotency-Key": key.current },
-					},
-					body: {},
-				}),
-			),
+	const copy = useMutation<{ id: number }, Refused, "again" | "copy">({
+		mutationFn: (how) => {
+			const call = {
+				params: {
+					path: { id: view.job.id },
+					header: { "Idempotency-Key": key.current },
+				},
+				body: {},
+			};
+			return got(
+				how === "again"
+					? api.POST("/api/jobs/{id}/again", call)
+					: api.POST("/api/jobs/{id}/copy", call),
+			);
+		},
 		onSuccess: (made) => {
 			void client.invalidateQueries({ queryKey: ["jobs"] });
 			onClose();
@@ -62,9 +66,14 @@ function Again({ view, onClose }: { view: View; onClose: () => void }) {
 				A new job with this customer, this object and how its panes are held.
 				Nothing that was read, seen or done goes with it.
 			</p>
-			<Button disabled={copy.isPending} onClick={() => copy.mutate()}>
-				Take it in again
-			</Button>
+			<div className="flex flex-wrap gap-2">
+				<Button disabled={copy.isPending} onClick={() => copy.mutate("again")}>
+					It is back: the same object
+				</Button>
+				<Button disabled={copy.isPending} onClick={() => copy.mutate("copy")}>
+					Another one like it
+				</Button>
+			</div>
 			<Refusal error={copy.error} />
 		</section>
 	);

@@ -21,7 +21,8 @@ type Answer = {
 export function ProveStation({ view }: { view: View }) {
 	return (
 		<div className="mt-4">
-			<h2 className="font-semibold">Checks</h2>
+			{view.job.ticket && <SignOff view={view} />}
+			<h2 className="mt-4 font-semibold">Checks</h2>
 			<ol>
 				{[...view.checks]
 					.sort((a, b) => Number(a.outcome !== "") - Number(b.outcome !== ""))
@@ -30,7 +31,7 @@ export function ProveStation({ view }: { view: View }) {
 					))}
 			</ol>
 			<Handover lines={view.reckoning.handover} />
-			<SignOff view={view} />
+			{!view.job.ticket && <SignOff view={view} />}
 		</div>
 	);
 }

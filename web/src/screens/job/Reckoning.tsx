@@ -6,6 +6,7 @@ import { CautionLine } from "../../parts/CautionLine";
 import { FigureLine } from "../../parts/FigureLine";
 import { BothFaces } from "./BothFaces";
 import { ChooseStation } from "./ChooseStation";
+import { Experience } from "./Experience";
 import { Guests } from "./Guests";
 import { HoldStation } from "./HoldStation";
 import { LeafTick } from "./LeafTick";
@@ -19,6 +20,7 @@ import { StepList } from "./StepList";
 import { Stops } from "./Stops";
 import { StripLog } from "./StripLog";
 import { ThePack } from "./ThePack";
+import { ThroughTime } from "./ThroughTime";
 import { Touch } from "./Touch";
 import { WhyItBroke } from "./WhyItBroke";
 import { Witnesses } from "./Witnesses";
@@ -92,7 +94,13 @@ export const Reckoning = memo(function Reckoning({
 					<StillToRead view={view} onPlace={onPlace} />
 				</>
 			)}
-			{station === "assess" && <WhyItBroke view={view} />}
+			{station === "assess" && (
+				<>
+					<ThroughTime view={view} />
+					<WhyItBroke view={view} />
+					<Experience view={view} kinds={["cause"]} />
+				</>
+			)}
 			{station === "choose" && <ChooseStation view={view} />}
 			{station === "source" && <SourceStation view={view} />}
 			{station === "hold" && <HoldStation key={view.pane.id} view={view} />}

@@ -6,6 +6,7 @@ import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { Refusal } from "../../parts/Refusal";
+import { Outgoing } from "./Outgoing";
 
 /** Refused while anything is open; an owner may sign over it with a reason. */
 export function SignOff({ view }: { view: View }) {
@@ -46,7 +47,7 @@ export function SignOff({ view }: { view: View }) {
 						Signed over what was open: {view.job.ticket.override}
 					</p>
 				)}
-				<Papers id={id} />
+				<Outgoing view={view} />
 			</div>
 		);
 	}
@@ -91,7 +92,7 @@ export function SignOff({ view }: { view: View }) {
 			>
 				Sign as {account.name}
 			</Button>
-			<Papers id={id} draft />
+			<Papers id={id} />
 		</div>
 	);
 }
@@ -104,12 +105,13 @@ function standsInTheWay(stops: number, open: number): string {
 	return `${say.join(", ")}.`;
 }
 
-function Papers({ id, draft = false }: { id: number; draft?: boolean }) {
+/** What can be printed before anything is signed. */
+function Papers({ id }: { id: number }) {
 	const way = "min-h-11 content-center underline underline-offset-4";
 	return (
 		<p className="mt-3 flex flex-wrap gap-x-5">
 			<a className={way} href={`/api/jobs/${id}/ticket.pdf`}>
-				{draft ? "Draft of the ticket" : "Ticket"}, PDF
+				Draft of the ticket, PDF
 			</a>
 			<a
 				className={way}

@@ -10,6 +10,7 @@ import { TextField } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { WhenField } from "../../parts/WhenField";
+import { Experience } from "./Experience";
 import { Offers } from "./Offers";
 import { OrdersList } from "./OrdersList";
 import { PartForm } from "./PartForm";
@@ -99,6 +100,7 @@ export function SourceStation({ view }: { view: View }) {
 				<Offers key={view.pane.id} view={view} />
 			)}
 			<OrdersList view={view} />
+			<Experience view={view} kinds={["source"]} />
 			{made && (
 				<p
 					className={`border-l-4 pl-3 ${reckoning.cutting.hand ? "border-now" : "border-warn"}`}

@@ -163,6 +163,9 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 			<Tick checked={draft.loosen} onChange={(loosen) => set({ loosen })}>
 				Only loosened and slid aside
 			</Tick>
+			<Tick checked={draft.seized} onChange={(seized) => set({ seized })}>
+				It was seized
+			</Tick>
 			{at("captures") && <Refusal error={add.error} />}
 			{add.error && !fields.some(at) && <Refusal error={add.error} />}
 			<Button

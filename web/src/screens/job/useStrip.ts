@@ -20,6 +20,7 @@ export type StripDraft = {
 	bends: number;
 	count: number;
 	loosen: boolean;
+	seized: boolean;
 	captures: string[];
 	facing: string;
 	fate: StripEntry["fate"];
@@ -41,6 +42,7 @@ const empty: StripDraft = {
 	bends: 0,
 	count: 1,
 	loosen: false,
+	seized: false,
 	captures: [],
 	facing: "",
 	fate: "back",
@@ -57,6 +59,7 @@ function entryOf(d: StripDraft): StripEntered {
 		spot: d.spot ?? undefined,
 		count: d.count,
 		loosen: d.loosen,
+		seized: d.seized,
 		captures: d.captures,
 		facing: d.facing,
 		fate: d.fate,

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { useToday } from "../../api/hooks";
 import type { Today, Turn } from "../../api/types";
 import { Page } from "../../app/Page";
-import { span, when } from "../../app/when";
+import { dayOf, span, when } from "../../app/when";
 import { useWho } from "../../app/who";
 import { MiniRoute } from "../../bench/MiniRoute";
 
@@ -205,6 +205,7 @@ function Side({ today }: { today: Today }) {
 					))}
 				</ul>
 			</section>
+			<DueSoon today={today} />
 			{today.backup && (
 				<p className="border-l-4 border-stop pl-3">
 					<strong className="font-semibold text-stop">
@@ -264,6 +265,29 @@ function Empty() {
 				Take in a pane
 			</Link>
 		</div>
+	);
+}
+
+/** What is to be looked at again this week. */
+function DueSoon({ today }: { today: Today }) {
+	if (today.due.length === 0) return null;
+	return (
+		<section aria-label="To be looked at again">
+			<h2 className="mb-1 font-semibold">To be looked at again</h2>
+			<ul className="border-t border-rule">
+				{today.due.map((d) => (
+					<li key={d.id} className="border-b border-rule">
+						<Link to="/records" className="block py-2 hover:bg-now-wash">
+							<span className="flex justify-between gap-4 font-semibold">
+								<span>{d.object}</span>
+								<span className="whitespace-nowrap">{dayOf(d.due_at)}</span>
+							</span>
+							<span className="block text-ink-2">{d.what}</span>
+						</Link>
+					</li>
+				))}
+			</ul>
+		</section>
 	);
 }
 

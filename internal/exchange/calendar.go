@@ -1,0 +1,38 @@
+package exchange
+
+import (
+	"fmt"
+	"io"
+	"time"
+
+	ics "github.com/arran4/golang-ical"
+
+	"freshshard/internal/record"
+)
+
+// Calendar writes reminders as an iCalendar (RFC 5545, by the library): an hour each, with
+// an address of the job. A reminder keeps its identity, so that a calendar that reads it
+// again moves it rather than doubling it.
+func Calendar(w io.Writer, all []record.Reminder, address string, now time.Time) error {
+	c := ics.NewCalendarFor("Fresh Shard")
+	c.SetMethod(ics.MethodPublish)
+	c.SetName("To be looked at again")
+	for _, r := range all {
+		e := c.AddEvent(fmt.Sprintf("reminder-%d@fresh-shard", r.ID))
+		e.SetDtStampTime(now)
+		e.SetStartAt(r.Due)
+		e.SetEndAt(r.Due.Add(time.Hour))
+		e.SetSummary(r.What + ": " + r.Object)
+		e.SetSequence(r.Version)
+		said := r.Customer
+		if r.Phone != "" {
+			said += ", " + r.Phone
+		}
+		if r.Why != "" {
+			said += "\n" + r.Why
+		}
+		e.SetDescription(said)
+		e.SetURL(fmt.Sprintf("%s/jobs/%d", address, r.Job))
+	}
+	return c.SerializeTo(w)
+}

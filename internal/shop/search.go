@@ -1,0 +1,55 @@
+package shop
+
+import (
+	"context"
+	"slices"
+	"strings"
+	"unicode/utf8"
+
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Found is what a search found, of each kind the nearest.
+type Found struct {
+	Jobs      []record.Row      `json:"jobs" doc:"Newest first: by whose it is, what came off, what was laid, ordered or fitted, the numbers of its papers"`
+	Customers []record.Customer `json:"customers"`
+	Stores    []Stored          `json:"stores"`
+	More      bool              `json:"more" doc:"There are more jobs"`
+}
+
+// How much a search shows.
+const (
+	foundJobs   = 30
+	foundOthers = 8
+)
+
+// Search looks for words in everything that is kept. Fewer than two letters find nothing.
+func (s *Shop) Search(ctx context.Context, words string) (Found, error) {
+	out := Found{Jobs: []record.Row{}, Customers: []record.Customer{}, Stores: []Stored{}}
+	words = strings.TrimSpace(words)
+	if utf8.RuneCountInString(words) < 2 {
+		return out, nil
+	}
+	jobs, err := s.store.JobsLike(ctx, store.Filter{Words: words, Most: foundJobs + 1})
+	if err != nil {
+		return out, err
+	}
+	out.Jobs, out.More = jobs[:min(len(jobs), foundJobs)], len(jobs) > foundJobs
+	if out.Customers, err = s.store.CustomersLike(ctx, words, foundOthers); err != nil {
+		return out, err
+	}
+	stock, err := s.store.Stock(ctx, true)
+	if err != nil {
+		return out, err
+	}
+	all := strings.Fields(strings.ToLower(words))
+	for _, v := range stock {
+		text := strings.ToLower(strings.Join([]string{called(v), v.Place, v.Lot, string(v.Kind)}, " "))
+		has := func(w string) bool { return strings.Contains(text, w) }
+		if len(out.Stores) < foundOthers && !slices.ContainsFunc(all, func(w string) bool { return !has(w) }) {
+			out.Stores = append(out.Stores, s.stored(v))
+		}
+	}
+	return out, nil
+}

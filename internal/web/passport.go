@@ -1,0 +1,226 @@
+package web
+
+import (
+	"context"
+	"fmt"
+	"io"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/gin-gonic/gin"
+
+	"freshshard/core/experience"
+	"freshshard/internal/exchange"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// Token opens one thing without signing in.
+type Token struct {
+	Token string `path:"token" minLength:"26" maxLength:"26" pattern:"^[a-z0-9]+$"`
+}
+
+// Outgoing is what goes with a signed job, and the address that opens it.
+type Outgoing struct {
+	Passport shop.Passport `json:"passport"`
+	Link     *record.Link  `json:"link,omitempty" doc:"Nothing where it was withdrawn"`
+}
+
+// passportPath is the page that a passport's code opens.
+const passportPath = "/p/"
+
+func (v *Server) passportRoutes(api huma.API) {
+	register(v, api, open(op("openPassport", http.MethodGet, "/api/passport/{token}",
+		"What goes with an object, by its address")),
+		func(ctx context.Context, in *Token) (*out[shop.Passport], error) {
+			l, err := v.shop.Opened(ctx, record.PassportLink, in.Token)
+			if err != nil {
+				return nil, said(ctx, err)
+			}
+			p, err := v.shop.Passport(ctx, l.Job)
+			return &out[shop.Passport]{p}, said(ctx, err)
+		})
+	outgoing := func(ctx context.Context, job int64, err error) (*out[Outgoing], error) {
+		if err != nil {
+			return nil, said(ctx, err)
+		}
+		var o Outgoing
+		if o.Passport, err = v.shop.Passport(ctx, job); err != nil {
+			return nil, said(ctx, err)
+		}
+		o.Link, err = v.shop.LinkOf(ctx, record.PassportLink, job)
+		return &out[Outgoing]{o}, said(ctx, err)
+	}
+	register(v, api, op("passport", http.MethodGet, "/api/jobs/{id}/passport", "What goes out with a signed job"),
+		func(ctx context.Context, in *JobID) (*out[Outgoing], error) { return outgoing(ctx, in.ID, nil) })
+	register(v, api, op("makeLink", http.MethodPost, "/api/jobs/{id}/link", "Make the address that opens its passport"),
+		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
+			return outgoing(ctx, in.ID, v.shop.MakeLink(ctx, who(ctx), record.PassportLink, in.ID))
+		})
+	register(v, api, op("withdrawLink", http.MethodDelete, "/api/jobs/{id}/link", "Withdraw it: it opens nothing any more"),
+		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
+			return outgoing(ctx, in.ID, v.shop.WithdrawLink(ctx, who(ctx), record.PassportLink, in.ID))
+		})
+	register(v, api, op("through", http.MethodGet, "/api/jobs/{id}/through", "The object through time"),
+		func(ctx context.Context, in *JobID) (*out[[]shop.Through], error) {
+			all, err := v.shop.Through(ctx, in.ID)
+			return &out[[]shop.Through]{all}, said(ctx, err)
+		})
+	register(v, api, op("experience", http.MethodGet, "/api/jobs/{id}/experience",
+		"How often what was fitted like this came back within a year"),
+		func(ctx context.Context, in *BenchID) (*out[[]experience.Line], error) {
+			all, err := v.shop.Experience(ctx, in.bench(ctx))
+			return &out[[]experience.Line]{all}, said(ctx, err)
+		})
+	register(v, api, op("again", http.MethodPost, "/api/jobs/{id}/again", "The same object is back: take it in again"),
+		func(ctx context.Context, in *struct {
+			JobID
+			Keyed[struct {
+				Promised *time.Time `json:"promised_at,omitempty"`
+			}]
+		}) (*out[Made], error) {
+			id, err := v.shop.Again(ctx, who(ctx), in.Key, in.ID, in.Body.Promised)
+			return &out[Made]{Made{id}}, said(ctx, err)
+		})
+	register(v, api, op("search", http.MethodGet, "/api/search", "Look for words in everything that is kept"),
+		func(ctx context.Context, in *struct {
+			Words string `query:"words" maxLength:"80"`
+		}) (*out[shop.Found], error) {
+			f, err := v.shop.Search(ctx, in.Words)
+			return &out[shop.Found]{f}, said(ctx, err)
+		})
+	v.reminderRoutes(api)
+}
+
+// Due is what is to be looked at, and the address of its calendar.
+type Due struct {
+	Reminders []record.Reminder `json:"reminders"`
+	Calendar  *record.Link      `json:"calendar,omitempty" doc:"Nothing while an owner made none"`
+}
+
+func (v *Server) reminderRoutes(api huma.API) {
+	due := func(ctx context.Context, err error) (*out[Due], error) {
+		if err != nil {
+			return nil, said(ctx, err)
+		}
+		d := Due{}
+		if d.Reminders, err = v.shop.Reminders(ctx); err != nil {
+			return nil, said(ctx, err)
+		}
+		d.Calendar, err = v.shop.LinkOf(ctx, record.CalendarLink, 0)
+		return &out[Due]{d}, said(ctx, err)
+	}
+	register(v, api, op("reminders", http.MethodGet, "/api/reminders", "What is to be looked at again, the soonest first"),
+		func(ctx context.Context, _ *struct{}) (*out[Due], error) { return due(ctx, nil) })
+	register(v, api, op("reminded", http.MethodPut, "/api/reminders/{id}", "It was done, is dropped, or put off"),
+		func(ctx context.Context, in *struct {
+			ID   int64 `path:"id" minimum:"1"`
+			Body shop.Reminded
+		}) (*out[Due], error) {
+			return due(ctx, v.shop.Reminded(ctx, who(ctx), in.ID, in.Body))
+		})
+	register(v, api, op("remember", http.MethodPost, "/api/jobs/{id}/reminders", "Remember to look at it again"),
+		func(ctx context.Context, in *struct {
+			JobID
+			Keyed[shop.Remember]
+		}) (*out[Due], error) {
+			_, err := v.shop.Remember(ctx, who(ctx), in.Key, in.ID, in.Body)
+			return due(ctx, err)
+		})
+	register(v, api, op("makeCalendar", http.MethodPost, "/api/reminders/link", "Make the address of the calendar"),
+		func(ctx context.Context, _ *struct{}) (*out[Due], error) {
+			return due(ctx, v.shop.MakeLink(ctx, who(ctx), record.CalendarLink, 0))
+		})
+	register(v, api, op("withdrawCalendar", http.MethodDelete, "/api/reminders/link", "Withdraw it"),
+		func(ctx context.Context, _ *struct{}) (*out[Due], error) {
+			return due(ctx, v.shop.WithdrawLink(ctx, who(ctx), record.CalendarLink, 0))
+		})
+}
+
+// passportFiles are the papers of a signed job, and what its address gives.
+func (v *Server) passportFiles(g *gin.Engine) {
+	job := g.Group("/api/jobs/:id", v.person)
+	paper := func(make func(io.Writer, shop.Passport, string, *time.Location) error) func(*gin.Context) maker {
+		return func(c *gin.Context) maker {
+			return func(ctx context.Context, w io.Writer, at shop.Bench) error {
+				p, err := v.shop.Passport(ctx, at.Job)
+				if err != nil {
+					return err
+				}
+				l, err := v.shop.LinkOf(ctx, record.PassportLink, at.Job)
+				if err != nil {
+					return err
+				}
+				address := ""
+				if l != nil {
+					address = addressOf(c) + passportPath + l.Token
+				}
+				return make(w, p, address, v.options.Zone)
+			}
+		}
+	}
+	for name, make := range map[string]func(*gin.Context) maker{
+		"passport": paper(exchange.Passport), "customer": paper(exchange.CustomerPage), "letter": paper(exchange.LetterPage),
+		"label": paper(exchange.PalmLabel),
+	} {
+		job.GET("/"+name+".pdf", func(c *gin.Context) { v.file(name, "pdf", "application/pdf", make(c))(c) })
+	}
+	job.GET("/record.pdf", v.file("record", "pdf", "application/pdf",
+		func(ctx context.Context, w io.Writer, at shop.Bench) error {
+			all, s, err := v.shop.Benches(ctx, at.Job)
+			if err != nil {
+				return err
+			}
+			return exchange.Record(w, s, all, v.options.Zone)
+		}))
+	g.GET("/api/passport/:token/passport.pdf", func(c *gin.Context) {
+		private(c)
+		l, err := v.shop.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
+		if err != nil {
+			failFile(c, err)
+			return
+		}
+		handOut(c, fmt.Sprintf("passport-%d.pdf", l.Job), "application/pdf", func(ctx context.Context, w io.Writer) error {
+			p, err := v.shop.Passport(ctx, l.Job)
+			if err != nil {
+				return err
+			}
+			return exchange.Passport(w, p, addressOf(c)+passportPath+l.Token, v.options.Zone)
+		})
+	})
+	calendar := func(c *gin.Context) {
+		handOut(c, "reminders.ics", "text/calendar; charset=utf-8", func(ctx context.Context, w io.Writer) error {
+			all, err := v.shop.Reminders(ctx)
+			if err != nil {
+				return err
+			}
+			return exchange.Calendar(w, all, addressOf(c), time.Now())
+		})
+	}
+	g.GET("/api/reminders.ics", v.person, calendar)
+	g.GET("/feeds/:token/reminders.ics", func(c *gin.Context) {
+		private(c)
+		if _, err := v.shop.Opened(c.Request.Context(), record.CalendarLink, c.Param("token")); err != nil {
+			failFile(c, err)
+			return
+		}
+		calendar(c)
+	})
+}
+
+// private keeps an address that opens something to whoever has it.
+func private(c *gin.Context) {
+	c.Header("Referrer-Policy", "no-referrer")
+	c.Header("X-Robots-Tag", "noindex, nofollow")
+	c.Header("Cache-Control", "private, no-store")
+}
+
+// addressOf is the address under which the caller reaches the shop.
+func addressOf(c *gin.Context) string {
+	scheme := "http"
+	if c.Request.TLS != nil {
+		scheme = "https"
+	}
+	return scheme + "://" + c.Request.Host
+}
