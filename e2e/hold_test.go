@@ -38,7 +38,9 @@ func bondHardens(t *testing.T, p *program) {
 
 	// Another one, from the form: frost on the flange keeps its tube shut.
 	id := g.taken("Ferry wheelhouse, side window", "bonded-fixed", "weather")
-	g.call("PUT", fmt.Sprintf("/api/jobs/%d/steps/pane-in", id), `{"outcome": "done"}`)
+	for _, step := range []string{"dry-fit", "bead", "pane-in"} {
+		g.call("PUT", fmt.Sprintf("/api/jobs/%d/steps/%s", id, step), `{"outcome": "done"}`)
+	}
 	g.goTo(fmt.Sprintf("/jobs/%d/hold", id))
 	g.press("Something was laid that hardens")
 	g.fill("Glass and flange, °C", "1")
@@ -46,7 +48,7 @@ func bondHardens(t *testing.T, p *program) {
 	g.sees("Not yet:")
 	g.accessible("what was laid, refused")
 	g.refill("Glass and flange, °C", "18")
-	ask[any](g, `void (() => { const s = document.querySelector('form[aria-label="What was laid"] select'); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "urethane"); s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
+	ask[any](g, `void (() => { const s = [...document.querySelectorAll('form[aria-label="What was laid"] select')].find(s => [...s.options].some(o => o.value === "urethane")); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "urethane"); s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
 	g.press("○ one edge open")
 	g.refill("Pressed width, mm", "5")
 	g.press("Start its clock")

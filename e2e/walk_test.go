@@ -66,6 +66,7 @@ func TestDemo(t *testing.T) {
 	t.Run("late and wrong", func(t *testing.T) { lateAndWrong(t, p) })
 	t.Run("quote to invoice", func(t *testing.T) { quoteToInvoice(t, p) })
 	t.Run("bond hardens", func(t *testing.T) { bondHardens(t, p) })
+	t.Run("timers", func(t *testing.T) { timers(t, p) })
 	t.Run("cut room", func(t *testing.T) { cutRoom(t, p) })
 	t.Run("stores", func(t *testing.T) { stores(t, p) })
 	t.Run("stuck again", func(t *testing.T) { stuckAgain(t, p) })

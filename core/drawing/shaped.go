@@ -129,6 +129,7 @@ func (s Scene) shapedPane(d *Drawing, open outline.Path) {
 	}
 	d.path("pane", LayerPane, fmt.Sprintf("%s, %s, %s × %s mm", s.Pane, s.Result.Form, length.Metric(s.Result.Order.W),
 		length.Metric(s.Result.Order.H)), pane)
+	s.bead(d, pane)
 	gap := math.Max(s.Result.Gap.W, s.Result.Gap.H)
 	size := math.Max(1.5, 0.006*pane.Box().Width())
 	switch {

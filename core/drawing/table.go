@@ -129,6 +129,9 @@ func (s Scene) pane(d *Drawing, q []outline.Point) {
 		y0 = q[0].Y - r.Value // dropped: its foot rests in the lower pocket
 	}
 	d.loop("pane", LayerPane, s.Pane+", "+length.Metric(w)+" × "+length.Metric(h)+" mm", rect(x0, y0, x0+w, y0+h))
+	if box, err := outline.RoundedRect(w, h, 0); err == nil {
+		s.bead(d, box.Moved(x0, y0))
+	}
 	gap := math.Max(s.Result.Gap.W, s.Result.Gap.H)
 	if s.Problem.Carried {
 		s.carried(d, x0, y0)

@@ -9,10 +9,53 @@ import (
 	"freshshard/core/fault"
 )
 
-// Clock is what has to harden. A Ready of nil does not come.
+// Clock is what has to harden, to dry, to cool or to run. A Ready of nil does not come.
 type Clock struct {
 	What  string
 	Ready *time.Time
+	Says  string // why it is waited for; nothing for what hardens
+	Shut  bool   // a part of it has not begun: no time opens it
+}
+
+// out says whether it is waited for no more.
+func (c Clock) out(now time.Time) bool { return !c.Shut && c.Ready != nil && !c.Ready.After(now) }
+
+// Waiting is what is waited for, in words for a list.
+func (c Clock) Waiting() string {
+	if c.Says != "" {
+		return c.What
+	}
+	return c.What + " to harden"
+}
+
+// Later is the one of two that is waited for longer.
+func (c Clock) Later(o Clock) Clock {
+	switch {
+	case c.Ready == nil || o.Ready == nil:
+		if c.Ready == nil {
+			return c
+		}
+		return o
+	case c.Shut != o.Shut:
+		if c.Shut {
+			return c
+		}
+		return o
+	case o.Ready.After(*c.Ready):
+		return o
+	}
+	return c
+}
+
+// why says it at the step or check that waits.
+func (c Clock) why() string {
+	switch {
+	case c.Says != "":
+		return c.Says
+	case c.Ready == nil:
+		return c.What + " does not harden in such air: bring it into the warm"
+	}
+	return c.What + " has to harden: not before its clock is out"
 }
 
 // Standing is what a step is held against before it counts as done.
@@ -22,7 +65,17 @@ type Standing struct {
 	Unread []string             // names of needed readings that nobody has taken
 	NoPart bool                 // what is bought is not noted yet
 	Awaits string               // what the pane waits for; empty when it is here
-	Clocks map[string]Clock     // by step: what has to harden before it is ticked
+	Clocks map[string]Clock     // by step: what has to be out before it is ticked
+	Checks map[string]Clock     // by check: what has to be out before it passes
+}
+
+// CheckWait says which clock a check waits for, nil when none runs. What fails is said at
+// once.
+func (st Standing) CheckWait(check string, now time.Time) *Wait {
+	if c, ok := st.Checks[check]; ok && !c.out(now) {
+		return &Wait{Why: c.why(), Until: c.Ready}
+	}
+	return nil
 }
 
 // Wait says why a step cannot be ticked yet.
@@ -52,12 +105,8 @@ func (p Plan) Wait(s Step, st Standing, now time.Time) *Wait {
 		w.Step = s.Key
 		return w
 	}
-	if c, ok := st.Clocks[s.Key]; ok && (c.Ready == nil || c.Ready.After(now)) {
-		w := &Wait{Step: s.Key, Until: c.Ready, Why: c.What + " has to harden: not before its clock is out"}
-		if c.Ready == nil {
-			w.Why = c.What + " does not harden in such air: bring it into the warm"
-		}
-		return w
+	if c, ok := st.Clocks[s.Key]; ok && !c.out(now) {
+		return &Wait{Step: s.Key, Until: c.Ready, Why: c.why()}
 	}
 	if s.Least > 0 {
 		var last time.Time

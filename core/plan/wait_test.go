@@ -37,9 +37,10 @@ func (p Plan) step(t *testing.T, key string) Step {
 	return Step{}
 }
 
+var noon = time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
+
 // What a step waits for, just before, at and after.
 func TestWait(t *testing.T) {
-	noon := time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
 	bonded, tube, stove, port := planOf(t, "bonded-fixed"), planOf(t, "gauge-tube"), planOf(t, "clip-heat"),
 		planOf(t, "ring-port")
 	done := func(keys ...string) Standing {
@@ -84,9 +85,73 @@ func TestWait(t *testing.T) {
 			t.Errorf("%s: until %v", c.name, w.Until)
 		}
 	}
-	if w := bonded.Waits(done("pane-in"), noon); len(w) != 2 || w[1].Step != "water" || w[1].Until != nil ||
-		w[0].Step != "cure" || !w[0].Until.Equal(noon.Add(time.Hour)) {
+	if w := bonded.Waits(done("dry-fit", "bead", "pane-in"), noon); len(w) != 3 || w[1].Step != "trim-back" ||
+		w[2].Step != "water" || w[2].Until != nil || w[0].Step != "cure" || !w[0].Until.Equal(noon.Add(time.Hour)) {
 		t.Errorf("%+v", w)
+	}
+}
+
+// Clocks of all kinds: just before, at, after; what has a part to go is opened by no hour;
+// of two the later counts, and a leak is said at once.
+func TestClocks(t *testing.T) {
+	at := func(d time.Duration) *time.Time { t := noon.Add(d); return &t }
+	hard := Clock{What: "urethane", Ready: at(time.Hour)}
+	runs := Clock{What: "Paint dries", Ready: at(2 * time.Hour), Says: "its clock runs: paint dries"}
+	part := Clock{What: "Half a fire", Ready: at(time.Minute), Says: "its clock runs: half a fire", Shut: true}
+	never := Clock{What: "urethane"}
+	for _, c := range []struct {
+		name string
+		c    Clock
+		at   time.Duration
+		why  string
+	}{
+		{"hardens", hard, time.Hour - 1, "urethane has to harden"}, {"hard", hard, time.Hour, ""},
+		{"runs", runs, 2*time.Hour - 1, "its clock runs: paint dries"}, {"out", runs, 2 * time.Hour, ""},
+		{"a part to go", part, 48 * time.Hour, "its clock runs: half a fire"},
+		{"does not come", never, 1000 * time.Hour, "does not harden in such air"},
+		{"the later of two", hard.Later(runs), 90 * time.Minute, "paint dries"},
+		{"the same, said the other way", runs.Later(hard), 90 * time.Minute, "paint dries"},
+		{"a part to go beside one that is later", part.Later(runs), 48 * time.Hour, "half a fire"},
+		{"one that does not come beside one that does", hard.Later(never), 48 * time.Hour, "does not harden"},
+	} {
+		st := Standing{Clocks: map[string]Clock{"trim": c.c}, Checks: map[string]Clock{"water": c.c}}
+		w := Plan{}.Wait(Step{Key: "trim"}, st, noon.Add(c.at))
+		k := st.CheckWait("water", noon.Add(c.at))
+		if (w == nil) != (c.why == "") || w != nil && !strings.Contains(w.Why, c.why) || (k == nil) != (w == nil) {
+			t.Errorf("%s: %+v, %+v", c.name, w, k)
+		}
+	}
+	if (Standing{}).CheckWait("water", noon) != nil {
+		t.Error("a check without a clock waits")
+	}
+	if hard.Waiting() != "urethane to harden" || runs.Waiting() != "Paint dries" {
+		t.Errorf("%q, %q", hard.Waiting(), runs.Waiting())
+	}
+}
+
+// Nothing sticky before the dry fit, no pane before its bead, no refit before the hold of
+// what hardens.
+func TestSequence(t *testing.T) {
+	for _, c := range []struct{ family, step, after string }{
+		{"bonded-fixed", "bead", "dry-fit"}, {"bonded-fixed", "pane-in", "bead"}, {"bonded-fixed", "trim-back", "cure"},
+		{"edge-bonded", "bond", "dry-run"}, {"edge-bonded", "refit", "cure"}, {"ring-port", "bed", "dry-fit"},
+		{"ring-port", "ring-in", "cure"}, {"putty-points", "back-putty", "dry-fit"},
+		{"putty-points", "front-putty", "points-in"}, {"glued-beads", "hang", "glue-sets"}, {"clamp-ring", "ring-on", "butyl"},
+	} {
+		p := planOf(t, c.family)
+		st := Standing{Done: map[string]time.Time{}, Sized: true}
+		for _, s := range p.Steps {
+			if s.Key != c.after && s.Key != c.step {
+				st.Done[s.Key] = noon.Add(-48 * time.Hour)
+			}
+		}
+		if w := p.Wait(p.step(t, c.step), st, noon); w == nil || !strings.Contains(w.Why, "first step") {
+			t.Errorf("%s: %s before %s: %+v", c.family, c.step, c.after, w)
+		}
+		st.Done[c.after] = noon.Add(-24 * time.Hour)
+		if w := p.Wait(p.step(t, c.step), st, noon); w != nil {
+			t.Errorf("%s: %s after %s: %+v", c.family, c.step, c.after, w)
+		}
 	}
 }
 

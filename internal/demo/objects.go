@@ -205,6 +205,15 @@ func objects() []job {
 			Moves: pane.Machine, Story: "a stone from the flail", Like: "toughened"},
 			steps: 13, settle: "toughened", thick: 6, readings: rect("702", "702.5", "498", "498", said{fit.Ledge, "24", rule}),
 			laid: &shop.Laid{Step: "cure", Adhesive: "urethane", Width: 8, Edges: 2, Place: record.AtBench}, ago: 16},
+		// Two that are ready for their bead and could share a tube.
+		{by: "tor", due: 78, in: shop.TakeIn{Name: "Hollin Ferry line", Phone: "0550 300",
+			Object: "Ferry wheelhouse, starboard side light", Exposure: "weather", Family: "bonded-fixed", Water: true,
+			Story: "a fender's hook came through", Like: "toughened"},
+			steps: 11, settle: "toughened", thick: 6, readings: rect("412", "412.5", "318", "318", said{fit.Ledge, "22", rule})},
+		{by: "ebbe", due: 102, in: shop.TakeIn{Name: "Quay stables", Phone: "0550 912",
+			Object: "Horse trailer, fixed light beside the ramp", Exposure: "weather", Family: "bonded-fixed", Vehicle: true,
+			Moves: pane.Trailer, Story: "kicked out, the bead peeled clean off the paint", Like: "acrylic"},
+			steps: 11, settle: "polycarbonate", thick: 4, readings: rect("360", "360", "240", "240.5", said{fit.Ledge, "20", rule})},
 	}
 }
 

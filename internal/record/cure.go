@@ -1,6 +1,10 @@
 package record
 
-import "time"
+import (
+	"time"
+
+	"freshshard/core/timer"
+)
 
 // Where is a place in which something hardens.
 type Where string
@@ -30,6 +34,15 @@ type Cure struct {
 	Lot      string     `json:"lot,omitempty" maxLength:"60"`
 	By       string     `json:"by"`
 	Version  int        `json:"version"`
+}
+
+// Timer is a clock that is no chemistry.
+type Timer struct {
+	ID   int64 `json:"id"`
+	Pane int64 `json:"pane"`
+	timer.Run
+	By      string `json:"by"`
+	Version int    `json:"version"`
 }
 
 // Stay is where something hardens from a moment on.

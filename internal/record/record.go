@@ -113,6 +113,7 @@ type Pane struct {
 	WaitsFor   string         `json:"waits_for"`
 	WaitsUntil *time.Time     `json:"waits_until,omitempty"`
 	Cures      []Cure         `json:"cures,omitempty" maxItems:"20" doc:"What was laid and has to harden"`
+	Timers     []Timer        `json:"timers,omitempty" maxItems:"40" doc:"Clocks that are no chemistry"`
 	Version    int            `json:"version"`
 	Readings   []Reading      `json:"readings"`
 	Diagnosis  *Diagnosis     `json:"diagnosis,omitempty"`

@@ -18,6 +18,7 @@ type Chime struct {
 	Title  string    `json:"title"`
 	May    string    `json:"may"`
 	Out    bool      `json:"out" doc:"It is out: somebody can go on"`
+	Kind   string    `json:"kind" enum:"hardens,runs,comes" doc:"What hardens, a clock that runs, what is delivered"`
 }
 
 // How far ahead a clock is shown, and how long after it is out.
@@ -40,6 +41,28 @@ func (s *Shop) chimes(ctx context.Context, now time.Time) ([]Chime, error) {
 			out = append(out, *c)
 		}
 	}
+	timers, err := s.store.RunningTimers(ctx, now.Add(-chimePast))
+	if err != nil {
+		return nil, err
+	}
+	for _, r := range timers {
+		if r.Until.After(now.Add(chimeAhead)) {
+			continue
+		}
+		c := Chime{Kind: "runs", Job: r.Job, Pane: r.Pane, Object: r.Object, At: r.Until, Title: r.What, May: "go on", Out: r.Out(now)}
+		if n := r.Run.Next(); n != nil {
+			c.May = "next: " + lowerFirst(n.What)
+		}
+		out = append(out, c)
+	}
+	comes, err := s.store.ArrivingOrders(ctx, now.Add(chimeAhead))
+	if err != nil {
+		return nil, err
+	}
+	for _, r := range comes {
+		out = append(out, Chime{Kind: "comes", Job: r.Job, Object: r.Object, At: r.Due, Title: "From " + r.Who, May: "look it over when it comes",
+			Out: !r.Due.After(now)})
+	}
 	slices.SortStableFunc(out, func(a, b Chime) int { return a.At.Compare(b.At) })
 	return out, nil
 }
@@ -52,7 +75,7 @@ func chimeOf(c record.Cure, now time.Time) *Chime {
 		if at == nil || at.After(now.Add(chimeAhead)) {
 			break
 		}
-		last = &Chime{At: *at, Title: words[i][0], May: words[i][1], Out: !at.After(now)}
+		last = &Chime{Kind: "hardens", At: *at, Title: words[i][0], May: words[i][1], Out: !at.After(now)}
 		if !last.Out {
 			return last
 		}

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"freshshard/core/cure"
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/working"
 	"freshshard/internal/instrument"
@@ -17,7 +18,7 @@ import (
 // Hold is what hardens on a pane, with the air that it hardens in.
 type Hold struct {
 	Cures     []CureView        `json:"cures"`
-	May       []MayCure         `json:"may" doc:"Steps that wait for something to harden and have no clock yet"`
+	May       []MayCure         `json:"may" doc:"Open steps that may wait for something to harden, the usual one first"`
 	Adhesives []cure.Adhesive   `json:"adhesives"`
 	Tubes     []Tube            `json:"tubes" doc:"Adhesives in the stores"`
 	Air       record.AirReading `json:"air" doc:"At the bench now: as it was read, or as the station has it"`
@@ -28,6 +29,17 @@ type Hold struct {
 type MayCure struct {
 	Step  string `json:"step"`
 	Title string `json:"title"`
+	Usual bool   `json:"usual" doc:"The hold that waits for it and has no clock yet; a second bead or a bed may keep any other shut"`
+}
+
+func boolFirst(a, b bool) int {
+	switch {
+	case a && !b:
+		return -1
+	case b && !a:
+		return 1
+	}
+	return 0
 }
 
 // Tube is an adhesive in the stores, and whether it can be used.
@@ -207,11 +219,12 @@ func (s *Shop) Hold(ctx context.Context, at Bench, zone *time.Location) (Hold, e
 	for _, st := range v.Reckoning.Plan.Steps {
 		title[st.Key] = st.Title
 		has := slices.ContainsFunc(v.Pane.Cures, func(c record.Cure) bool { return c.Step == st.Key })
-		done := tickOf(&v.Pane, st.Key) != nil
-		if st.Station == "hold" && !has && !done {
-			out.May = append(out.May, MayCure{st.Key, st.Title})
+		late := slices.Contains([]family.Station{"set", "hold", "refit", "prove"}, st.Station)
+		if late && tickOf(&v.Pane, st.Key) == nil {
+			out.May = append(out.May, MayCure{Step: st.Key, Title: st.Title, Usual: st.Station == "hold" && !has})
 		}
 	}
+	slices.SortStableFunc(out.May, func(a, b MayCure) int { return boolFirst(a.Usual, b.Usual) })
 	for _, c := range v.Pane.Cures {
 		k := CureView{Cure: c, Title: title[c.Step], Would: []Would{}, Weather: []WeatherHours{}}
 		got, all, err := s.curing(c, air)
@@ -395,8 +408,8 @@ func (s *Shop) StartCure(ctx context.Context, by record.Account, key string, at 
 		if err != nil {
 			return 0, err
 		}
-		if slices.ContainsFunc(p.Cures, func(c record.Cure) bool { return c.Step == in.Step }) {
-			return 0, &record.Conflict{Says: "A clock runs for this step already. Take it out first."}
+		if slices.ContainsFunc(p.Cures, func(c record.Cure) bool { return c.Step == in.Step && c.Adhesive == in.Adhesive }) {
+			return 0, &record.Conflict{Says: "A clock of the same runs for this step already. Take it out first."}
 		}
 		b := benchOf(&j, p, "mm", nil, numbers)
 		st, err := b.step(in.Step)

@@ -12,6 +12,9 @@ import (
 )
 
 // bonded is a cab window whose pane is in, at a winter's noon; how its clock is started.
+// setIn are the steps of a bonded pane until it is in.
+var setIn = []string{"dry-fit", "bead", "pane-in"}
+
 func bonded(t *testing.T) (s *Shop, tor record.Account, at Bench, start func(key string, change func(*Laid)) error) {
 	t.Helper()
 	s, _, tor = open(t)
@@ -23,8 +26,10 @@ func bonded(t *testing.T) (s *Shop, tor record.Account, at Bench, start func(key
 		t.Fatal(err)
 	}
 	at = First(id)
-	if err := s.Tick(ctx, tor, at, "pane-in", Done{Outcome: "done"}); err != nil {
-		t.Fatal(err)
+	for _, step := range setIn {
+		if err := s.Tick(ctx, tor, at, step, Done{Outcome: "done"}); err != nil {
+			t.Fatal(err)
+		}
 	}
 	return s, tor, at, func(key string, change func(*Laid)) error {
 		l := Laid{Step: "cure", Adhesive: "urethane", Width: 8, Edges: 2, Place: record.AtBench}

@@ -187,6 +187,9 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 				continue
 			}
 			c := b.checks[at]
+			if w := b.standing.CheckWait(c.Key, s.Now()); w != nil && c.Waits == "" {
+				c.Waits = w.Why
+			}
 			if c.Waits != "" {
 				why = paneName(*p) + ", " + c.Waits
 				continue

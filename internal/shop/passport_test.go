@@ -75,11 +75,12 @@ func TestLinks(t *testing.T) {
 			t.Errorf("a second address: %v", err)
 		}
 	}
+	// The last letter carries three bits: b is none of them.
 	opens := func(token string) bool {
 		l, err := s.Opened(ctx, record.PassportLink, token)
 		return err == nil && l.Job == id
 	}
-	if !opens(first.Token) || opens("") || opens(strings.ToUpper(first.Token)) || opens(first.Token[:25]+"x") {
+	if !opens(first.Token) || opens("") || opens(strings.ToUpper(first.Token)) || opens(first.Token[:25]+"b") {
 		t.Error("an address opens what it should not, or not what it should")
 	}
 	if _, err := s.Opened(ctx, record.CalendarLink, first.Token); err == nil {

@@ -5,6 +5,7 @@ import (
 	"sync"
 	"time"
 
+	"freshshard/core/cure"
 	"freshshard/core/length"
 	"freshshard/core/plan"
 	"freshshard/core/route"
@@ -33,7 +34,8 @@ type paneStand struct {
 	station, wants string
 	step           *plan.Step // the first that is open
 	problem        string
-	cut            *ToCut // what there is to cut here
+	cut            *ToCut       // what there is to cut here
+	lay            *cure.Laying // a bead that could be laid at it
 }
 
 func (p paneStand) waits(now time.Time) bool {
@@ -70,7 +72,7 @@ func standOf(v View) stand {
 		left: v.MinutesTo, hard: hardBy(v.benches)}
 	for _, b := range v.benches {
 		p := paneStand{id: b.pane.ID, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil,
-			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit)}
+			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit), lay: b.laying()}
 		for _, l := range b.route {
 			if l.State == route.Now {
 				p.station, p.wants = string(l.Station), v.unfinished(b, l)
@@ -82,7 +84,7 @@ func standOf(v View) stand {
 			p.step = &own
 			// What hardens is waited for; a list shows it until the clock is out.
 			if c, ok := b.standing.Clocks[st.Key]; ok && p.waitsFor == "" {
-				p.waitsFor, p.waitsUntil = c.What+" to harden", c.Ready
+				p.waitsFor, p.waitsUntil = c.Waiting(), c.Ready
 			}
 		}
 		switch {

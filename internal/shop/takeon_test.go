@@ -266,8 +266,10 @@ func TestACureWaits(t *testing.T) {
 	if f := fault.Of(cure()); f == nil || !strings.Contains(f.Why, "pane in within the open time") {
 		t.Fatalf("cured before it was bonded: %v", f)
 	}
-	if err := s.Tick(ctx, tor, First(id), "pane-in", Done{Outcome: "done"}); err != nil {
-		t.Fatal(err)
+	for _, step := range setIn {
+		if err := s.Tick(ctx, tor, First(id), step, Done{Outcome: "done"}); err != nil {
+			t.Fatal(err)
+		}
 	}
 	now = now.Add(59 * time.Minute)
 	if f := fault.Of(cure()); f == nil || f.Field != "outcome" {

@@ -20,6 +20,7 @@ import (
 	"freshshard/core/reckon"
 	"freshshard/core/route"
 	"freshshard/core/setting"
+	"freshshard/core/timer"
 	"freshshard/core/working"
 	"freshshard/internal/record"
 )
@@ -41,6 +42,8 @@ type View struct {
 	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps the job from being signed off, all panes together"`
 	Stops      []PaneStop        `json:"stops" doc:"What is beyond its limit, of all panes, those that an owner took on among them"`
 	Waits      []plan.Wait       `json:"waits" doc:"Steps of this pane that cannot be ticked yet"`
+	Timers     []TimerView       `json:"timers" doc:"Clocks that are no chemistry, the next one out first"`
+	MayTime    []timer.Offer     `json:"may_time" doc:"Clocks that fit what is open here"`
 	Asks       []ask.Ask         `json:"asks" doc:"The one thing that each station asks next"`
 	Late       bool              `json:"late" doc:"The promise has passed, or the work left, or what hardens, no longer fits before it"`
 	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left, all panes together"`
@@ -270,6 +273,12 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 	v.Late = !j.Signed && (late(j.PromisedAt, v.MinutesTo, s.Now()) || slips(j.PromisedAt, hardBy(benches)))
 	v.Route = benches[on].route
 	v.guests(benches[on])
+	for i := range v.Checks {
+		if w := benches[on].standing.CheckWait(v.Checks[i].Key, s.Now()); w != nil && v.Checks[i].Waits == "" {
+			v.Checks[i].Waits = w.Why
+		}
+	}
+	s.timersOf(&benches[on], &v)
 	v.Hindrances, v.Stops, v.Waits = v.hindrances(), v.stops(), []plan.Wait{}
 	if !j.Signed {
 		v.Waits = s.waits(&j, benches, on)
@@ -435,11 +444,9 @@ func standingOf(p *record.Pane, r reckon.Reckoning) plan.Standing {
 		st.Done[t.Step] = t.At
 	}
 	for _, c := range p.Cures {
-		if st.Clocks == nil {
-			st.Clocks = map[string]plan.Clock{}
-		}
-		st.Clocks[c.Step] = plan.Clock{What: adhesiveName(c.Adhesive), Ready: opens(c)}
+		st.Clocks = addClock(st.Clocks, c.Step, plan.Clock{What: adhesiveName(c.Adhesive), Ready: opens(c)})
 	}
+	timed(&st, p.Timers)
 	for _, m := range r.Fit.Missing {
 		st.Unread = append(st.Unread, m.Name)
 	}

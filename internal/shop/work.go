@@ -316,9 +316,13 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		if err != nil {
 			return store.Change{}, err
 		}
-		if in.Outcome != prove.Skip && len(now.After) > 0 {
+		if in.Outcome != prove.Skip && (len(now.After) > 0 || len(at.Timers) > 0) {
 			b := benchOf(j, at, length.MM, nil, numbers)
-			if w := b.reck.Plan.After(now.After, b.standing); w != nil {
+			w := b.reck.Plan.After(now.After, b.standing)
+			if w == nil && in.Outcome == prove.Pass { // what fails is said at once
+				w = b.standing.CheckWait(check, s.Now())
+			}
+			if w != nil {
 				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, untilSaid(w))
 			}
 		}

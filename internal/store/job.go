@@ -78,7 +78,7 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 		found[i].Own = laid
 	}
 	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped,
-		s.guests, s.cures,
+		s.guests, s.cures, s.timers,
 		s.tickets} {
 		if err := fill(ctx, in, args, byID); err != nil {
 			return nil, err

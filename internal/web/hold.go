@@ -50,6 +50,12 @@ func (v *Server) holdRoutes(api huma.API) {
 		func(ctx context.Context, in *CureID) (*out[shop.Hold], error) {
 			return hold(ctx, in.BenchID, v.shop.DropCure(ctx, who(ctx), in.bench(ctx), in.Cure, in.Version))
 		})
+	v.timerRoutes(api)
+	register(v, api, op("adhesiveDay", http.MethodGet, "/api/adhesive-day", "What is opened, set, peeled and ready, for the wall"),
+		func(ctx context.Context, _ *struct{}) (*out[shop.AdhesiveDay], error) {
+			d, err := v.shop.AdhesiveDay(ctx)
+			return &out[shop.AdhesiveDay]{d}, said(ctx, err)
+		})
 	register(v, api, op("noteAir", http.MethodPost, "/api/jobs/{id}/air", "Note the air, for all that hardens in it"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -62,5 +68,30 @@ func (v *Server) holdRoutes(api huma.API) {
 			b := in.Body
 			return hold(ctx, in.BenchID, v.shop.NoteAir(ctx, who(ctx), record.AirReading{Place: b.Place, C: b.C, RH: b.RH},
 				v.options.Zone))
+		})
+}
+
+// TimerID is a clock of a pane.
+type TimerID struct {
+	BenchID
+	Timer   int64 `path:"timer" minimum:"1"`
+	Version int   `query:"version"`
+}
+
+func (v *Server) timerRoutes(api huma.API) {
+	register(v, api, op("startTimer", http.MethodPost, "/api/jobs/{id}/timers", "Start a clock: water, first heat, paint, cooling"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Keyed[shop.StartedTimer]
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.StartTimer(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
+		})
+	register(v, api, op("nextTimer", http.MethodPut, "/api/jobs/{id}/timers/{timer}/next", "Its next part begins"),
+		func(ctx context.Context, in *TimerID) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.NextTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
+		})
+	register(v, api, op("dropTimer", http.MethodDelete, "/api/jobs/{id}/timers/{timer}", "Take a clock out"),
+		func(ctx context.Context, in *TimerID) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.DropTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
 		})
 }

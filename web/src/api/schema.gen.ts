@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/adhesive-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is opened, set, peeled and ready, for the wall */
+        get: operations["adhesiveDay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/backup": {
         parameters: {
             query?: never;
@@ -1225,6 +1242,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/timers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Start a clock: water, first heat, paint, cooling */
+        post: operations["startTimer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/timers/{timer}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a clock out */
+        delete: operations["dropTimer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/timers/{timer}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Its next part begins */
+        put: operations["nextTimer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/unit": {
         parameters: {
             query?: never;
@@ -2265,6 +2333,20 @@ export interface components {
             /** @description What it is to the list of what gets on with what */
             touch: string;
         };
+        CureAir: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description °C
+             */
+            c: number;
+            /**
+             * Format: double
+             * @description Relative humidity, %
+             */
+            rh: number;
+        };
         CureClock: {
             /**
              * Format: date-time
@@ -2307,6 +2389,18 @@ export interface components {
              * @enum {string}
              */
             opens: "let-go" | "ready" | "full";
+            says: string;
+        };
+        CureLine: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            job?: number;
+            /** @enum {string} */
+            kind: "not" | "open" | "set-by" | "let-go" | "ready" | "full" | "runs" | "comes";
+            name?: string;
+            /** Format: int64 */
+            pane?: number;
             says: string;
         };
         CurePoint: {
@@ -4528,6 +4622,8 @@ export interface components {
             /** @description Stops that an owner took on */
             taken?: components["schemas"]["ProveTaken"][];
             ticks: components["schemas"]["RecordTick"][];
+            /** @description Clocks that are no chemistry */
+            timers?: components["schemas"]["RecordTimer"][];
             /** @description Checks that failed and were tried again, in their order */
             trials?: components["schemas"]["RecordTrial"][];
             /** @description Eighths of a turn that each screw has had after its first touch, in the order of tightening */
@@ -4738,6 +4834,33 @@ export interface components {
             number: number;
             /** @description Why an owner signed over what was open */
             override: string;
+        };
+        RecordTimer: {
+            by: string;
+            check?: boolean;
+            /** @description Key of the step or check that it keeps shut; empty for none */
+            gates?: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            pane: number;
+            /** Format: date-time */
+            since: string;
+            /**
+             * Format: int64
+             * @description Which part of it runs, from 0
+             */
+            stage: number;
+            /**
+             * Format: date-time
+             * @description When this part is out
+             */
+            until: string;
+            /** @description The usual one that it is; empty for one's own */
+            usual?: string;
+            /** Format: int64 */
+            version: number;
+            what: string;
         };
         RecordTrial: {
             /** Format: date-time */
@@ -4960,6 +5083,18 @@ export interface components {
              */
             torque?: number;
         };
+        ShopAdhesiveDay: {
+            /** @description At the bench now */
+            air: components["schemas"]["CureAir"];
+            /** Format: date-time */
+            from: string;
+            /**
+             * Format: int64
+             * @description Panes that could be glued
+             */
+            lay: number;
+            lines: components["schemas"]["CureLine"][];
+        };
         ShopAsked: {
             /** @description What would put the second before the first */
             changes: string[];
@@ -5112,6 +5247,11 @@ export interface components {
             at: string;
             /** Format: int64 */
             job: number;
+            /**
+             * @description What hardens, a clock that runs, what is delivered
+             * @enum {string}
+             */
+            kind: "hardens" | "runs" | "comes";
             may: string;
             object: string;
             /** @description It is out: somebody can go on */
@@ -5381,7 +5521,7 @@ export interface components {
             /** @description At the bench now: as it was read, or as the station has it */
             air: components["schemas"]["RecordAirReading"];
             cures: components["schemas"]["ShopCureView"][];
-            /** @description Steps that wait for something to harden and have no clock yet */
+            /** @description Open steps that may wait for something to harden, the usual one first */
             may: components["schemas"]["ShopMayCure"][];
             /** @description Somebody read it in the last hours */
             read: boolean;
@@ -5510,6 +5650,8 @@ export interface components {
         ShopMayCure: {
             step: string;
             title: string;
+            /** @description The hold that waits for it and has no clock yet; a second bead or a bed may keep any other shut */
+            usual: boolean;
         };
         ShopMoved: {
             /**
@@ -5999,6 +6141,24 @@ export interface components {
         ShopSignature: {
             override?: string;
         };
+        ShopStartedTimer: {
+            check?: boolean;
+            /** @description Key of the step or check that it keeps shut; empty for none */
+            gates?: string;
+            /**
+             * Format: int64
+             * @description 0 for the usual
+             */
+            minutes?: number;
+            /**
+             * Format: date-time
+             * @description When it began; now for nothing
+             */
+            since?: string;
+            /** @description One of the list; empty for one's own */
+            usual?: string;
+            what?: string;
+        };
         ShopStored: {
             /** @description What it is and its size, in words */
             called: string;
@@ -6146,6 +6306,40 @@ export interface components {
             panes: components["schemas"]["RecordFitted"][];
             signed: boolean;
             story: string;
+        };
+        ShopTimerView: {
+            by: string;
+            check?: boolean;
+            /** @description Key of the step or check that it keeps shut; empty for none */
+            gates?: string;
+            /** Format: int64 */
+            id: number;
+            /** @description What to do meanwhile */
+            may?: string;
+            /** @description What follows when it is out; empty after its last part */
+            next?: string;
+            out: boolean;
+            /** Format: int64 */
+            pane: number;
+            /** Format: date-time */
+            since: string;
+            /**
+             * Format: int64
+             * @description Which part of it runs, from 0
+             */
+            stage: number;
+            /** @description Of the step or check that it keeps shut */
+            title?: string;
+            /**
+             * Format: date-time
+             * @description When this part is out
+             */
+            until: string;
+            /** @description The usual one that it is; empty for one's own */
+            usual?: string;
+            /** Format: int64 */
+            version: number;
+            what: string;
         };
         ShopToCut: {
             /** Format: double */
@@ -6298,6 +6492,8 @@ export interface components {
             late: boolean;
             /** @description What is often put in, each with the last step before which it can be reached */
             may_put_in: components["schemas"]["ShopUsualView"][];
+            /** @description Clocks that fit what is open here */
+            may_time: components["schemas"]["TimerOffer"][];
             /**
              * Format: int64
              * @description Hands-on minutes that are left, all panes together
@@ -6314,6 +6510,8 @@ export interface components {
             /** @description What is beyond its limit, of all panes, those that an owner took on among them */
             stops: components["schemas"]["ShopPaneStop"][];
             strip: components["schemas"]["ShopStrip"];
+            /** @description Clocks that are no chemistry, the next one out first */
+            timers: components["schemas"]["ShopTimerView"][];
             /** @enum {string} */
             unit: "mm" | "in";
             /** @description Steps of this pane that cannot be ticked yet */
@@ -6673,6 +6871,25 @@ export interface components {
              */
             nominal: number;
             sentence: string;
+        };
+        TimerOffer: {
+            /** @description That is a check */
+            check?: boolean;
+            checks?: string[];
+            exposures?: string[];
+            /** @description Key of what it keeps shut */
+            gates: string;
+            id: string;
+            /** @description What to do meanwhile, and what it does not say */
+            may: string;
+            stages: components["schemas"]["TimerStage"][];
+            station: string;
+            steps?: string[];
+            what: string;
+        };
+        TimerStage: {
+            minutes: components["schemas"]["CatalogueValue"];
+            what: string;
         };
         UndoCutRequest: {
             /** Format: int64 */
@@ -7053,6 +7270,35 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    adhesiveDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopAdhesiveDay"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     backup: {
         parameters: {
             query?: never;
@@ -10107,6 +10353,119 @@ export interface operations {
                 "application/json": components["schemas"]["ShopSignature"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    startTimer: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopStartedTimer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropTimer: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+                version?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                timer: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    nextTimer: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+                version?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                timer: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

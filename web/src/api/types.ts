@@ -115,3 +115,7 @@ export type Reminder = S["RecordReminder"];
 export type Found = S["ShopFound"];
 export type Through = S["ShopThrough"];
 export type ExperienceLine = S["ExperienceLine"];
+export type TimerView = S["ShopTimerView"];
+export type TimerOffer = S["TimerOffer"];
+export type AdhesiveDay = S["ShopAdhesiveDay"];
+export type DayLine = S["CureLine"];

@@ -33,6 +33,11 @@ const RecordsScreen = lazy(() =>
 		default: m.RecordsScreen,
 	})),
 );
+const AdhesiveWall = lazy(() =>
+	import("../screens/wall/AdhesiveWall").then((m) => ({
+		default: m.AdhesiveWall,
+	})),
+);
 const PassportPage = lazy(() =>
 	import("../screens/passport/PassportPage").then((m) => ({
 		default: m.PassportPage,
@@ -105,6 +110,7 @@ function SignedIn() {
 						<Route path="/cut-room" element={<CutRoomScreen />} />
 						<Route path="/cut-room/:group" element={<CutRoomScreen />} />
 						<Route path="/stores" element={<StoresScreen />} />
+						<Route path="/wall" element={<AdhesiveWall />} />
 						<Route path="/records" element={<RecordsScreen />} />
 						<Route path="/shop" element={<ShopScreen />} />
 						<Route path="*" element={<Navigate to="/" replace />} />

@@ -231,6 +231,22 @@ function LaidForm({
 				if (!bad) write.mutate(undefined, { onSuccess: onDone });
 			}}
 		>
+			{hold.may.length > 1 && (
+				<label className="flex flex-col gap-1 font-semibold">
+					What waits for it
+					<select
+						className="min-h-12 border-b-2 border-ink bg-lit px-3 font-normal"
+						value={f.step}
+						onChange={(e) => set({ step: e.target.value })}
+					>
+						{hold.may.map((m) => (
+							<option key={m.step} value={m.step}>
+								{m.title}
+							</option>
+						))}
+					</select>
+				</label>
+			)}
 			<label className="flex flex-col gap-1 font-semibold">
 				What
 				<select

@@ -7,6 +7,7 @@ import { FieldSays, TextField } from "../../parts/Field";
 import { Refusal } from "../../parts/Refusal";
 import { ChangeOne, Trials } from "./Adjust";
 import { SignOff } from "./SignOff";
+import { TakeUpAgain } from "./TakeUpAgain";
 
 type Outcome = "pass" | "fail" | "not-applicable";
 type Answer = {
@@ -122,6 +123,7 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 					{check.wants}; {check.limit.source}
 				</p>
 			)}
+			<TakeUpAgain check={check} view={view} />
 			<Trials check={check} />
 			{answered ? (
 				<p className={check.outcome === "fail" ? "text-stop" : "text-ink-2"}>

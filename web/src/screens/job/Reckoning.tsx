@@ -21,6 +21,7 @@ import { Stops } from "./Stops";
 import { StripLog } from "./StripLog";
 import { ThePack } from "./ThePack";
 import { ThroughTime } from "./ThroughTime";
+import { Timers } from "./Timers";
 import { Touch } from "./Touch";
 import { WhyItBroke } from "./WhyItBroke";
 import { Witnesses } from "./Witnesses";
@@ -106,6 +107,7 @@ export const Reckoning = memo(function Reckoning({
 			{station === "hold" && <HoldStation key={view.pane.id} view={view} />}
 			{station === "prove" && <Stops view={view} stops={view.stops} />}
 			{station === "strip" && <LeafTick view={view} />}
+			<Timers key={`clocks ${view.pane.id}`} view={view} station={station} />
 			<StepList view={view} station={station} here={ask.key} />
 			{station === "set" && <ScrewTurns view={view} />}
 			{guested.includes(station) && <Guests view={view} />}

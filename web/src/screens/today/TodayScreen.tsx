@@ -291,19 +291,39 @@ function DueSoon({ today }: { today: Today }) {
 	);
 }
 
+/** Where a clock is looked at. */
+function wayOf(c: Today["clocks"][number]): string {
+	if (c.kind === "comes") return `/jobs/${c.job}/source`;
+	return c.kind === "hardens"
+		? `/jobs/${c.job}/hold?pane=${c.pane}`
+		: `/jobs/${c.job}?pane=${c.pane}`;
+}
+
 /** What hardens: the next thing that each may be given to. */
 function Clocks({ today }: { today: Today }) {
-	if (today.clocks.length === 0) return null;
+	// What is delivered stands under Waiting.
+	const clocks = today.clocks.filter((c) => c.kind !== "comes");
 	return (
 		<section aria-label="Clocks">
-			<h2 className="mb-1 font-semibold">Clocks</h2>
+			<h2 className="mb-1 flex flex-wrap justify-between gap-x-4 font-semibold">
+				Clocks
+				<Link
+					to="/wall"
+					className="font-normal text-ink-2 underline underline-offset-4"
+				>
+					the adhesive day, for the wall
+				</Link>
+			</h2>
+			{clocks.length === 0 && (
+				<p className="text-ink-2">Nothing hardens, nothing runs.</p>
+			)}
 			<ul className="border-t border-rule">
-				{today.clocks.map((c) => (
-					<li key={`${c.job} ${c.pane}`} className="border-b border-rule">
-						<Link
-							to={`/jobs/${c.job}/hold?pane=${c.pane}`}
-							className="block py-2.5 hover:bg-now-wash"
-						>
+				{clocks.map((c) => (
+					<li
+						key={`${c.kind} ${c.job} ${c.pane} ${c.title}`}
+						className="border-b border-rule"
+					>
+						<Link to={wayOf(c)} className="block py-2.5 hover:bg-now-wash">
 							<span className="flex justify-between gap-4 text-lg font-semibold">
 								<span>{c.object}</span>
 								<span
