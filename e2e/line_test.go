@@ -374,7 +374,7 @@ func withdrawn(t *testing.T, p *program) {
 	g.press("Take it up again")
 	g.until("taken up", `!document.body.innerText.includes("Withdrawn by")`)
 	g.press("copy or withdraw")
-	g.press("Take it in again")
+	g.press("Another one like it")
 	g.until("another job",
 		fmt.Sprintf(`/^\/jobs\/\d+/.test(location.pathname) && !location.pathname.startsWith("/jobs/%d")`, job))
 	g.sees("Kiln, taken in by mistake")

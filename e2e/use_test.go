@@ -114,7 +114,7 @@ func loadSum(t *testing.T, p *program) {
 	g.refill("skins in, min", "3")
 	g.sees("lay it in two parts, or have a second pair of hands")
 	g.refill("who lay it", "2")
-	g.until("it is laid in time", `!document.querySelector("[data-bead]").innerText.includes("Stop.")`)
+	g.until("it is laid in time", `!document.querySelector("[data-sum=bead]").innerText.includes("Stop.")`)
 	g.refill("width, mm", "0")
 	g.sees("a width from 1 to 100 mm is expected")
 	g.accessible("the bead")

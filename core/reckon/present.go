@@ -99,6 +99,9 @@ func Present(figures []working.Figure, unit length.Unit) []working.Figure {
 			f.Text, f.Other = s.Main+" "+string(unit), s.Other
 			continue
 		}
+		if f.Text != "" { // it says itself how it is read: a count, a range, a verdict in words
+			continue
+		}
 		f.Text = working.Num(f.Value, 1)
 		if f.Unit != "" {
 			f.Text += " " + f.Unit

@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/cure"
 	"freshshard/core/cutting"
+	"freshshard/core/due"
 	"freshshard/core/length"
 	"freshshard/core/price"
 	"freshshard/core/setting"
@@ -32,6 +33,23 @@ type SourcesIn struct {
 type PriceIn struct {
 	Job   price.Job   `json:"job"`
 	Rates price.Rates `json:"rates"`
+}
+
+// DayIn is what could be laid, in which air, from when on.
+type DayIn struct {
+	Lay  []cure.Laying `json:"lay" maxItems:"200"`
+	Air  []cure.Air    `json:"air" maxItems:"2000"`
+	From time.Time     `json:"from"`
+}
+
+// DueIn is what went out, and when.
+type DueIn struct {
+	Family   string    `json:"family"`
+	Exposure string    `json:"exposure"`
+	Material string    `json:"material,omitempty"`
+	Road     string    `json:"road"`
+	How      string    `json:"how,omitempty"`
+	Out      time.Time `json:"out"`
 }
 
 // CureIn is what was laid, the air since, and the moment to look at.
@@ -89,6 +107,23 @@ func cutTopics() []Topic {
 			with(cure.Gates)},
 		{"bead", "what a bead takes, how many tubes, and whether it is laid before it skins", setting.Bead{Length: 2400,
 			Section: setting.Triangle, Width: 8, Height: 12, Skin: 10}, with(setting.Bead.Figures)},
+		{"brad", "the pilot hole of a brad, and how near it comes to the glass", setting.Brad{Diameter: 1.2, ToGlass: 4},
+			with(setting.Brad.Figures)},
+		{"rivet", "a bolt in a bush in place of a rivet: drill, clearance in the glass, length", setting.Rivet{Size: "3/16",
+			Hole: 9, Bolt: 5, Bush: 1, Stack: 9, Nut: 4}, with(setting.Rivet.Figures)},
+		{"reuse", "whether an old gasket may go in again", setting.Reuse{Kind: "rope", Free: 10, Sprung: 8, Path: 1240,
+			Length: 1250}, with(setting.Reuse.Figures)},
+		{"putty", "how much putty a light takes", setting.Puttied{Length: 1800, Face: 10, Rebate: 10},
+			with(setting.Puttied.Figures)},
+		{"day", "which tubes are opened and shared, by when each pane is in place, when each clock is out", DayIn{
+			Lay: []cure.Laying{{Job: 1, Name: "wheelhouse", Adhesive: "urethane", Ml: 140, Minutes: 4, Width: 12, Edges: 2},
+				{Job: 2, Name: "trailer", Adhesive: "urethane", Ml: 150, Minutes: 4, Width: 12, Edges: 2}},
+			Air: []cure.Air{{At: someNoon, C: 19, RH: 52}, {At: someNoon.Add(40 * time.Hour), C: 17, RH: 55}}, From: someNoon},
+			with(func(in DayIn) ([]cure.Line, error) { return cure.Day(in.Lay, in.Air, in.From) })},
+		{"due", "when a pane is to be looked at again", DueIn{Family: "clip-heat", Exposure: "fire", Material: "glass-ceramic",
+			Road: "size", Out: someNoon}, with(func(in DueIn) ([]due.Due, error) {
+			return due.For(due.Of{Family: in.Family, Exposure: in.Exposure, Material: in.Material, Road: in.Road, How: in.How}, in.Out), nil
+		})},
 		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},
 			with(func(in SparesIn) (cutting.Spares, error) { return cutting.Ladder(in.Want, in.Sure, in.Tries) })},
 	}

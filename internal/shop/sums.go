@@ -193,3 +193,11 @@ func (s *Shop) Bead(ctx context.Context, in setting.Bead) ([]working.Figure, err
 	f, err := in.Figures()
 	return s.presented(ctx, f, err)
 }
+
+// Presented are the figures of a sum in the shop's unit.
+func (s *Shop) Presented(ctx context.Context, in interface {
+	Figures() ([]working.Figure, error)
+}) ([]working.Figure, error) {
+	f, err := in.Figures()
+	return s.presented(ctx, f, err)
+}

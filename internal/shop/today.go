@@ -255,3 +255,6 @@ func (b benchView) nextStep() *plan.Step {
 	}
 	return nil
 }
+
+// LastChange is the number of the last change in the shop.
+func (s *Shop) LastChange(ctx context.Context) (int64, error) { return s.store.LastChange(ctx) }

@@ -121,3 +121,9 @@ func (t *Tx) Made(ctx context.Context, account int64, key, call, hash string, re
 	}
 	return err
 }
+
+// LastChange is the number of the last entry of the trail; 0 for none.
+func (s queries) LastChange(ctx context.Context) (int64, error) {
+	var id int64
+	return id, s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(id), 0) FROM audit").Scan(&id)
+}

@@ -36,7 +36,7 @@ func (v *Server) guard(next http.Handler) http.Handler {
 		}
 		ctx := context.WithValue(r.Context(), callKey{}, v.callerOf(r))
 		c := http.NewResponseController(w)
-		if r.URL.Path != streamPath {
+		if !isStream(r.URL.Path) {
 			var cancel context.CancelFunc
 			ctx, cancel = context.WithTimeout(ctx, callTime)
 			defer cancel()

@@ -48,6 +48,58 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 		write(w, p)
 		return
 	}
+	first, err := strconv.ParseInt(r.Header.Get("Last-Event-ID"), 10, 64)
+	resumed := err == nil
+	if !resumed {
+		if first, err = v.shop.LastSignal(ctx, a); err != nil {
+			write(w, said(ctx, err).(*Problem))
+			return
+		}
+	}
+	at := first
+	v.listen(w, r, func(send func(string) bool) bool {
+		// The id of the greeting is where a browser will resume.
+		return send(fmt.Sprintf("retry: 400\nid: %d\nevent: hello\ndata: {}\n\n", first))
+	}, streamLook, func(_ int64, send func(string) bool) (int64, bool) {
+		signals, err := v.shop.Signals(ctx, a, at)
+		if err != nil {
+			if ctx.Err() == nil {
+				logged(ctx).WarnContext(ctx, "a stream ended", "error", err)
+			}
+			return at, false
+		}
+		for _, s := range signals {
+			if s.Breaks && !resumed {
+				return at, false // the simulated connection drops; the browser comes back
+			}
+			at = s.ID
+			e, err := instrument.ParseLine(s.Line)
+			if err != nil {
+				logged(ctx).WarnContext(ctx, "a line was dropped", "error", err)
+				continue
+			}
+			b, err := json.Marshal(e)
+			if err != nil || !send(fmt.Sprintf("id: %d\nevent: reading\ndata: %s\n\n", s.ID, b)) {
+				return at, false
+			}
+			resumed = false
+		}
+		return at, true
+	})
+}
+
+// listen keeps a stream open for a person: it greets, looks every so often, says that it
+// is still there, and ends when the person is shut out, goes away, or the program stops.
+func (v *Server) listen(w http.ResponseWriter, r *http.Request, greet func(send func(string) bool) bool,
+	every time.Duration, look func(last int64, send func(string) bool) (int64, bool)) {
+	ctx := r.Context()
+	a, _, err := v.current(ctx)
+	if err != nil {
+		var p *Problem
+		errors.As(err, &p)
+		write(w, p)
+		return
+	}
 	note(ctx, a)
 	if !v.streams.take(a.ID) {
 		p := problem(http.StatusTooManyRequests, "slow", "This person has as many streams open as one may.")
@@ -56,16 +108,7 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 		return
 	}
 	defer v.streams.give(a.ID)
-	last, err := strconv.ParseInt(r.Header.Get("Last-Event-ID"), 10, 64)
-	resumed := err == nil
-	if !resumed {
-		if last, err = v.shop.LastSignal(ctx, a); err != nil {
-			write(w, said(ctx, err).(*Problem))
-			return
-		}
-	}
-	h := w.Header()
-	h.Set("Content-Type", "text/event-stream")
+	w.Header().Set("Content-Type", "text/event-stream")
 	c := http.NewResponseController(w)
 	send := func(s string) bool {
 		if _, err := fmt.Fprint(w, s); err != nil {
@@ -73,14 +116,14 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 		}
 		return c.Flush() == nil
 	}
-	// The id of the greeting is where a browser will resume.
-	if !send(fmt.Sprintf("retry: 400\nid: %d\nevent: hello\ndata: {}\n\n", last)) {
+	if !greet(send) {
 		return
 	}
-	look, alive, still := time.NewTicker(streamLook), time.NewTicker(streamAlive), time.NewTicker(streamStill)
-	defer look.Stop()
+	looks, alive, still := time.NewTicker(every), time.NewTicker(streamAlive), time.NewTicker(streamStill)
+	defer looks.Stop()
 	defer alive.Stop()
 	defer still.Stop()
+	last, ok := int64(-1), true
 	for {
 		select {
 		case <-ctx.Done():
@@ -96,29 +139,9 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 			if !send(": still here\n\n") {
 				return
 			}
-		case <-look.C:
-			signals, err := v.shop.Signals(ctx, a, last)
-			if err != nil {
-				if ctx.Err() == nil {
-					logged(ctx).WarnContext(ctx, "a stream ended", "error", err)
-				}
+		case <-looks.C:
+			if last, ok = look(last, send); !ok {
 				return
-			}
-			for _, s := range signals {
-				if s.Breaks && !resumed {
-					return // the simulated connection drops; the browser comes back
-				}
-				last = s.ID
-				e, err := instrument.ParseLine(s.Line)
-				if err != nil {
-					logged(ctx).WarnContext(ctx, "a line was dropped", "error", err)
-					continue
-				}
-				b, err := json.Marshal(e)
-				if err != nil || !send(fmt.Sprintf("id: %d\nevent: reading\ndata: %s\n\n", s.ID, b)) {
-					return
-				}
-				resumed = false
 			}
 		}
 	}
@@ -131,7 +154,7 @@ type streams struct {
 }
 
 // mostStreams is how many a person has open: a few tablets with a few pages.
-const mostStreams = 12
+const mostStreams = 24
 
 // streamRetry is when to come back after too many, in seconds.
 const streamRetry = 5

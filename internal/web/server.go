@@ -72,6 +72,8 @@ func New(s *shop.Shop, o Options) http.Handler {
 		case r.URL.Path == streamPath && r.Method == http.MethodGet:
 			// A stream goes out line by line, past what packs answers.
 			v.stream(w, r)
+		case r.URL.Path == pulsePath && r.Method == http.MethodGet:
+			v.pulse(w, r)
 		default:
 			packed.ServeHTTP(w, r)
 		}

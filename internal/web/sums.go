@@ -140,6 +140,10 @@ func (v *Server) sumRoutes(api huma.API) {
 			f, err := v.shop.Bead(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
+	figuresOf[setting.Brad](v, api, "brad", "The pilot hole of a brad, and how near it comes to the glass")
+	figuresOf[setting.Rivet](v, api, "rivet", "A bolt in a bush in place of a rivet")
+	figuresOf[setting.Reuse](v, api, "reuse", "Whether an old gasket may go in again")
+	figuresOf[setting.Puttied](v, api, "putty", "How much putty a light takes")
 	register(v, api, op("turns", http.MethodPost, "/api/sums/turns",
 		"How far a screw turns from its first touch to a seated gasket"),
 		func(ctx context.Context, in *struct{ Body setting.Turns }) (*out[[]working.Figure], error) {
@@ -172,5 +176,16 @@ func (v *Server) sumRoutes(api huma.API) {
 		func(ctx context.Context, in *struct{ Body ThicknessIn }) (*out[thickness.Answer], error) {
 			a, err := v.shop.Thickness(ctx, in.Body.Text)
 			return &out[thickness.Answer]{a}, said(ctx, err)
+		})
+}
+
+// figuresOf is a sum whose input gives its own figures.
+func figuresOf[T interface {
+	Figures() ([]working.Figure, error)
+}](v *Server, api huma.API, name, summary string) {
+	register(v, api, op(name+"Sum", http.MethodPost, "/api/sums/"+name, summary),
+		func(ctx context.Context, in *struct{ Body T }) (*out[[]working.Figure], error) {
+			f, err := v.shop.Presented(ctx, in.Body)
+			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 }

@@ -1777,6 +1777,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sums/brad": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The pilot hole of a brad, and how near it comes to the glass */
+        post: operations["bradSum"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sums/dew": {
         parameters: {
             query?: never;
@@ -1941,6 +1958,57 @@ export interface paths {
         get: operations["examplePhoto"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/putty": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How much putty a light takes */
+        post: operations["puttySum"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/reuse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether an old gasket may go in again */
+        post: operations["reuseSum"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sums/rivet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A bolt in a bush in place of a rivet */
+        post: operations["rivetSum"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5031,6 +5099,18 @@ export interface components {
              */
             width: number;
         };
+        SettingBrad: {
+            /**
+             * Format: double
+             * @description Of the brad, mm
+             */
+            diameter: number;
+            /**
+             * Format: double
+             * @description From its side to the glass, mm
+             */
+            to_glass: number;
+        };
         SettingDamp: {
             /**
              * Format: double
@@ -5047,6 +5127,89 @@ export interface components {
              * @description °C
              */
             surface: number | null;
+        };
+        SettingPuttied: {
+            /**
+             * Format: double
+             * @description Thickness of the bed behind the glass, mm; 2 for nothing
+             */
+            back?: number;
+            /**
+             * Format: double
+             * @description Depth of the rebate before the glass, mm
+             */
+            face: number;
+            /**
+             * Format: double
+             * @description Round the light, mm
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Width of the rebate, mm
+             */
+            rebate: number;
+        };
+        SettingReuse: {
+            /**
+             * Format: double
+             * @description Thickness of a new one, mm; of a rope
+             */
+            free?: number;
+            /**
+             * @description Rope or tape of a hot door; a rubber section or its cord
+             * @enum {string}
+             */
+            kind: "rope" | "rubber";
+            /**
+             * Format: double
+             * @description Of the old one, laid straight, mm
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description Round which it goes, mm
+             */
+            path: number;
+            /** @description What was seen of it */
+            seen?: ("hard-band" | "fray" | "leak-mark" | "no-nail-mark")[];
+            /**
+             * Format: double
+             * @description What it springs back to, mm; of a rope
+             */
+            sprung?: number;
+        };
+        SettingRivet: {
+            /**
+             * Format: double
+             * @description Diameter of the bolt, mm
+             */
+            bolt: number;
+            /**
+             * Format: double
+             * @description Wall of the bush round it, mm; 0 for none
+             */
+            bush: number;
+            /**
+             * Format: double
+             * @description In the glass, mm
+             */
+            hole: number;
+            /**
+             * Format: double
+             * @description Height of the nut with its washers, mm
+             */
+            nut: number;
+            /**
+             * @description Of the rivet's shank, in
+             * @enum {string}
+             */
+            size: "1/8" | "5/32" | "3/16" | "1/4";
+            /**
+             * Format: double
+             * @description Everything between the two heads, mm
+             */
+            stack: number;
         };
         SettingScrew: {
             /** Format: double */
@@ -11662,6 +11825,39 @@ export interface operations {
             };
         };
     };
+    bradSum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettingBrad"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingFigure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     dew: {
         parameters: {
             query?: never;
@@ -11981,6 +12177,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    puttySum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettingPuttied"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingFigure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    reuseSum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettingReuse"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingFigure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    rivetSum: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettingRivet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingFigure"][];
                 };
             };
             /** @description Error */

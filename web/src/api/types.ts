@@ -1,6 +1,6 @@
 import type { components } from "./schema.gen";
 
-type S = components["schemas"];
+export type S = components["schemas"];
 
 export type View = S["ShopView"];
 export type Job = S["RecordJob"];

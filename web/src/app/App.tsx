@@ -6,6 +6,7 @@ import { FirstStart } from "../screens/door/FirstStart";
 import { SignIn } from "../screens/door/SignIn";
 import { JobScreen } from "../screens/job/JobScreen";
 import { TodayScreen } from "../screens/today/TodayScreen";
+import { Calls } from "./Calls";
 import { WhoContext } from "./who";
 
 // Today and the job are what a bench tablet opens; the rest comes when asked.
@@ -95,6 +96,7 @@ function SignedIn() {
 	if (!account || !shop) return <SignIn shop={shop} />;
 	return (
 		<WhoContext value={{ account, shop }}>
+			<Calls />
 			<Suspense fallback={<Waiting>…</Waiting>}>
 				<Boundary key={pathname} what="This page">
 					<Routes>
@@ -105,6 +107,7 @@ function SignedIn() {
 						<Route path="/jobs/:id/:station" element={<JobScreen />} />
 						<Route path="/sums" element={<SumsScreen />} />
 						<Route path="/sums/:sum" element={<SumsScreen />} />
+						<Route path="/sums/:sum/:part" element={<SumsScreen />} />
 						<Route path="/book" element={<BookScreen />} />
 						<Route path="/book/:page" element={<BookScreen />} />
 						<Route path="/cut-room" element={<CutRoomScreen />} />

@@ -1,12 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
-import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { Bead, Figure } from "../../api/types";
+import { api, got } from "../../api/client";
+import type { Bead } from "../../api/types";
 import { useDraft } from "../../app/draft";
-import { FigureLine } from "../../parts/FigureLine";
 import { NumberRow } from "../../parts/NumberRow";
 import { Pick } from "../../parts/Pick";
-import { Refusal } from "../../parts/Refusal";
+import { FigureList } from "./FigureList";
 
 const empty = {
 	section: "triangle" as Bead["section"],
@@ -30,15 +27,6 @@ const fields = [
 /** How much a bead takes, how many tubes, and whether it is laid before it skins. */
 export function BeadSum() {
 	const [form, set] = useDraft("bead", empty);
-	const asked = useDeferredValue(form);
-	const q = useQuery<Figure[] | null, Refused>({
-		queryKey: ["bead", asked],
-		queryFn: () => got(api.POST("/api/sums/bead", { body: asked })),
-		retry: false,
-		placeholderData: (before) => before,
-	});
-	const error = q.error ?? null;
-	const loose = error && !fields.some((f) => error.field(f.key)) ? error : null;
 	return (
 		<section aria-label="How many tubes?">
 			<h2 className="text-2xl font-semibold">How many tubes?</h2>
@@ -46,32 +34,35 @@ export function BeadSum() {
 				The path of the bead round the flange, and how it is laid. An opened
 				tube is one session; the pane is in place before the bead skins.
 			</p>
-			<Pick
-				label="Section"
-				value={form.section}
-				onChange={(section) => set({ ...form, section })}
-				options={[
-					{ value: "triangle", label: "triangle" },
-					{ value: "round", label: "round" },
-					{ value: "fillet", label: "fillet in a corner" },
-					{ value: "joint", label: "filled joint" },
-				]}
-			/>
-			<NumberRow
-				fields={fields}
-				values={form}
-				onChange={(key, v) => set({ ...form, [key]: v })}
-				error={(f) => error?.field(f)}
-				className="mt-3 max-w-[40em] grid-cols-2 sm:grid-cols-3"
-			/>
-			<Refusal error={loose} />
-			{q.data && !error && (
-				<div className="mt-2" data-bead>
-					{q.data.map((f) => (
-						<FigureLine key={f.key} figure={f} />
-					))}
-				</div>
-			)}
+			<FigureList
+				name="bead"
+				asked={form}
+				call={(body) => got(api.POST("/api/sums/bead", { body }))}
+				fields={fields.map((f) => f.key)}
+			>
+				{(error) => (
+					<>
+						<Pick
+							label="Section"
+							value={form.section}
+							onChange={(section) => set({ ...form, section })}
+							options={[
+								{ value: "triangle", label: "triangle" },
+								{ value: "round", label: "round" },
+								{ value: "fillet", label: "fillet in a corner" },
+								{ value: "joint", label: "filled joint" },
+							]}
+						/>
+						<NumberRow
+							fields={fields}
+							values={form}
+							onChange={(key, v) => set({ ...form, [key]: v })}
+							error={(f) => error?.field(f)}
+							className="mt-3 max-w-[40em] grid-cols-2 sm:grid-cols-3"
+						/>
+					</>
+				)}
+			</FigureList>
 		</section>
 	);
 }

@@ -6,6 +6,7 @@ import { BeadSum } from "./BeadSum";
 import { BendSum } from "./BendSum";
 import { BondSum } from "./BondSum";
 import { DewSum } from "./DewSum";
+import { FixingSum } from "./FixingSum";
 import { LengthSum } from "./LengthSum";
 import { LoadSum } from "./LoadSum";
 import { OutlineSum } from "./OutlineSum";
@@ -25,6 +26,7 @@ const sums: { key: string; name: string; Sum: ComponentType }[] = [
 	{ key: "witness", name: "Who says", Sum: WitnessSum },
 	{ key: "bond", name: "Bond", Sum: BondSum },
 	{ key: "bead", name: "Bead", Sum: BeadSum },
+	{ key: "fixings", name: "Fixings", Sum: FixingSum },
 	{ key: "turns", name: "Turns", Sum: TurnsSum },
 	{ key: "bend", name: "Bent pane", Sum: BendSum },
 	{ key: "dew", name: "Dew point", Sum: DewSum },

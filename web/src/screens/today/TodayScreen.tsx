@@ -5,6 +5,7 @@ import { Page } from "../../app/Page";
 import { dayOf, span, when } from "../../app/when";
 import { useWho } from "../../app/who";
 import { MiniRoute } from "../../bench/MiniRoute";
+import { CallMe } from "./CallMe";
 
 /** What do I do now? One sentence, then the rest of the day. */
 export function TodayScreen() {
@@ -340,6 +341,7 @@ function Clocks({ today }: { today: Today }) {
 					</li>
 				))}
 			</ul>
+			{clocks.length > 0 && <CallMe />}
 		</section>
 	);
 }

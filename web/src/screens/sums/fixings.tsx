@@ -1,0 +1,200 @@
+import type { ReactNode } from "react";
+import { api, got } from "../../api/client";
+import type { Figure, S } from "../../api/types";
+import { useDraft } from "../../app/draft";
+import { NumberRow } from "../../parts/NumberRow";
+import { Pick } from "../../parts/Pick";
+import { Tick } from "../../parts/Tick";
+import { FigureList } from "./FigureList";
+
+type Body<K extends keyof S> = Omit<S[K], "$schema">;
+type Fields<K extends string> = readonly { key: K; label: string }[];
+
+/** A row of numbers over the figures that they give. */
+function Numbers<K extends string, T extends Record<K, number>>({
+	name,
+	fields,
+	form,
+	set,
+	call,
+	children,
+}: {
+	name: string;
+	fields: Fields<K>;
+	form: T;
+	set: (form: T) => void;
+	call: (form: T) => Promise<Figure[] | null>;
+	children?: ReactNode;
+}) {
+	return (
+		<FigureList
+			name={name}
+			asked={form}
+			call={call}
+			fields={fields.map((f) => f.key)}
+		>
+			{(error) => (
+				<>
+					{children}
+					<NumberRow
+						fields={fields}
+						values={form}
+						onChange={(key, v) => set({ ...form, [key]: v })}
+						error={(f) => error?.field(f)}
+						className="mt-3 max-w-[40em] grid-cols-2 sm:grid-cols-3"
+					/>
+				</>
+			)}
+		</FigureList>
+	);
+}
+
+/** A bolt in a bush in place of a rivet. */
+export function RivetSum() {
+	const [form, set] = useDraft<Body<"SettingRivet">>("rivet", {
+		size: "3/16",
+		hole: 9,
+		bolt: 5,
+		bush: 1,
+		stack: 9,
+		nut: 4,
+	});
+	return (
+		<Numbers
+			name="rivet"
+			form={form}
+			set={set}
+			call={(body) => got(api.POST("/api/sums/rivet", { body }))}
+			fields={[
+				{ key: "hole", label: "hole in the glass, mm" },
+				{ key: "bolt", label: "bolt, mm" },
+				{ key: "bush", label: "wall of its bush, mm" },
+				{ key: "stack", label: "between the heads, mm" },
+				{ key: "nut", label: "nut with washers, mm" },
+			]}
+		>
+			<Pick
+				label="The rivet's shank, in"
+				value={form.size}
+				onChange={(size) => set({ ...form, size })}
+				options={(["1/8", "5/32", "3/16", "1/4"] as const).map((v) => ({
+					value: v,
+					label: v,
+				}))}
+			/>
+		</Numbers>
+	);
+}
+
+/** How near a brad comes to the glass, and its pilot hole. */
+export function BradSum() {
+	const [form, set] = useDraft("brad", { diameter: 1.2, to_glass: 4 });
+	return (
+		<Numbers
+			name="brad"
+			form={form}
+			set={set}
+			call={(body) => got(api.POST("/api/sums/brad", { body }))}
+			fields={[
+				{ key: "diameter", label: "brad, mm" },
+				{ key: "to_glass", label: "to the glass, mm" },
+			]}
+		/>
+	);
+}
+
+/** How much putty a light takes. */
+export function PuttySum() {
+	const [form, set] = useDraft("putty", {
+		length: 1800,
+		face: 10,
+		rebate: 10,
+		back: 2,
+	});
+	return (
+		<Numbers
+			name="putty"
+			form={form}
+			set={set}
+			call={(body) => got(api.POST("/api/sums/putty", { body }))}
+			fields={[
+				{ key: "length", label: "round the light, mm" },
+				{ key: "face", label: "before the glass, mm" },
+				{ key: "rebate", label: "rebate, mm" },
+				{ key: "back", label: "bed behind it, mm" },
+			]}
+		/>
+	);
+}
+
+const seen = [
+	{ key: "hard-band", says: "a hard or shiny band" },
+	{ key: "fray", says: "frayed" },
+	{ key: "leak-mark", says: "an old leak mark" },
+	{ key: "no-nail-mark", says: "a nail leaves no mark" },
+] as const;
+
+/** Whether an old gasket may go in again. */
+export function ReuseSum() {
+	const [form, set] = useDraft("reuse", {
+		kind: "rope" as "rope" | "rubber",
+		free: 10,
+		sprung: 8,
+		path: 1240,
+		length: 1250,
+		seen: [] as ("hard-band" | "fray" | "leak-mark" | "no-nail-mark")[],
+	});
+	const rope = form.kind === "rope";
+	return (
+		<Numbers
+			name="reuse"
+			form={form}
+			set={set}
+			call={(f) =>
+				got(
+					api.POST("/api/sums/reuse", {
+						body: rope ? f : { ...f, free: undefined, sprung: undefined },
+					}),
+				)
+			}
+			fields={[
+				...(rope
+					? ([
+							{ key: "free", label: "a new one, mm" },
+							{ key: "sprung", label: "springs back to, mm" },
+						] as const)
+					: []),
+				{ key: "path", label: "its path, mm" },
+				{ key: "length", label: "laid straight, mm" },
+			]}
+		>
+			<Pick
+				label="What is it?"
+				value={form.kind}
+				onChange={(kind) => set({ ...form, kind })}
+				options={[
+					{ value: "rope", label: "rope or tape" },
+					{ value: "rubber", label: "rubber" },
+				]}
+			/>
+			<div className="mt-2 flex flex-wrap gap-x-6">
+				{seen.map((s) => (
+					<Tick
+						key={s.key}
+						checked={form.seen.includes(s.key)}
+						onChange={(on) =>
+							set({
+								...form,
+								seen: on
+									? [...form.seen, s.key]
+									: form.seen.filter((k) => k !== s.key),
+							})
+						}
+					>
+						{s.says}
+					</Tick>
+				))}
+			</div>
+		</Numbers>
+	);
+}
