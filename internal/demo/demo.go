@@ -144,6 +144,9 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time) error {
 	if err := s.SetRates(outer, mira, rates); err != nil {
 		return err
 	}
+	if err := fillYear(outer, s, people, now); err != nil {
+		return err
+	}
 	// Tickets have their numbers in the order of the jobs.
 	for i, j := range all {
 		if j.sign {

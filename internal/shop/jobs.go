@@ -143,7 +143,7 @@ func (s *Shop) copied(ctx context.Context, by record.Account, key string, job in
 		}
 		id, err := s.addJob(ctx, t, by, was.Customer.ID, j)
 		if err == nil && same {
-			err = s.sameObject(ctx, t, job, id)
+			err = s.sameObject(ctx, t, by, job, id)
 		}
 		return id, err
 	})

@@ -187,6 +187,9 @@ func TestCameBack(t *testing.T) {
 					t.Fatal(err)
 				}
 			}
+			if due, err := s.Reminders(ctx); err != nil || len(due) != 0 {
+				t.Errorf("it is here, and is to be looked at: %+v, %v", due, err)
+			}
 			if other, err := s.Copy(ctx, tor, "", id, nil); err != nil || other == second {
 				t.Fatal(err)
 			}

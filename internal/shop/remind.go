@@ -131,8 +131,9 @@ func (s *Shop) Again(ctx context.Context, by record.Account, key string, job int
 // cameBackWithin is how soon something comes back that was not right. Judgement, no source.
 const cameBackWithin = 365 * 24 * time.Hour
 
-// sameObject ties the object of a new job to the one that was here before.
-func (s *Shop) sameObject(ctx context.Context, t *store.Tx, was, id int64) error {
+// sameObject ties the object of a new job to the one that was here before. What was to be
+// looked at of it is looked at now.
+func (s *Shop) sameObject(ctx context.Context, t *store.Tx, by record.Account, was, id int64) error {
 	j, err := t.Job(ctx, id)
 	if err != nil {
 		return err
@@ -146,6 +147,9 @@ func (s *Shop) sameObject(ctx context.Context, t *store.Tx, was, id int64) error
 		return err
 	}
 	if err := t.SetSameObject(ctx, j.Object.ID, first); err != nil {
+		return err
+	}
+	if err := t.DropReminders(ctx, first, id, by.ID, s.Now()); err != nil {
 		return err
 	}
 	return t.CameBack(ctx, first, id, s.Now().Add(-cameBackWithin), s.Now())

@@ -34,7 +34,8 @@ type paneStand struct {
 	station, wants string
 	step           *plan.Step // the first that is open
 	problem        string
-	cut            *ToCut       // what there is to cut here
+	cut            *ToCut // what there is to cut here
+	two            *TwoAhead
 	lay            *cure.Laying // a bead that could be laid at it
 }
 
@@ -72,7 +73,7 @@ func standOf(v View) stand {
 		left: v.MinutesTo, hard: hardBy(v.benches)}
 	for _, b := range v.benches {
 		p := paneStand{id: b.pane.ID, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil,
-			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit), lay: b.laying()}
+			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit), lay: b.laying(), two: b.twoAhead()}
 		for _, l := range b.route {
 			if l.State == route.Now {
 				p.station, p.wants = string(l.Station), v.unfinished(b, l)

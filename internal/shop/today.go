@@ -34,10 +34,40 @@ type Turn struct {
 	Left       int         `json:"left" doc:"Hands-on minutes left in all"`
 	People     int         `json:"people"`
 	TwoWhy     string      `json:"two_why,omitempty"`
+	Two        *TwoAhead   `json:"two,omitempty" doc:"The next step that takes two people, within two hours of work"`
 	Problem    string      `json:"problem,omitempty" doc:"Something that has to be put right first"`
 	Later      bool        `json:"later" doc:"Promised for another day, or not at all: it comes after what is for now"`
 	// Hands are the people who are at it, other than whoever asks.
 	Hands []record.Hand `json:"hands" doc:"Who else is at it"`
+}
+
+// TwoAhead is a step that takes two people, and how much work comes before it.
+type TwoAhead struct {
+	In    int    `json:"in" doc:"Hands-on minutes before it; 0 when it is the next"`
+	Title string `json:"title"`
+	Why   string `json:"why"`
+}
+
+// twoSoon is how far ahead a second pair of hands is asked for, min of work.
+const twoSoon = 120
+
+// twoAhead is the next step that takes two people; nil where none comes soon, or a wait
+// lies before it.
+func (b benchView) twoAhead() *TwoAhead {
+	in := 0
+	for _, st := range b.reck.Plan.Steps {
+		if b.done[st.Key] {
+			continue
+		}
+		if _, waits := b.standing.Clocks[st.Key]; waits || in > twoSoon || st.Station == "source" && in > 0 {
+			return nil
+		}
+		if st.People > 1 {
+			return &TwoAhead{In: in, Title: st.Title, Why: st.TwoWhy}
+		}
+		in += st.Minutes
+	}
+	return nil
 }
 
 // inHand is how long a job stays in the hands of whoever last did something there.
@@ -160,6 +190,9 @@ func (j stand) turn(now time.Time) Turn {
 	}
 	t.Late = late(j.promised, j.left, now) || slips(j.promised, j.hard)
 	t.Later = !t.Late && (j.promised == nil || j.promised.After(now.Add(soon)))
+	if t.Waits == "" {
+		t.Two = p.two
+	}
 	t.Station, t.Next = p.station, p.wants
 	if st := p.step; st != nil && string(st.Station) == t.Station {
 		t.Next, t.Do, t.Minutes, t.People, t.TwoWhy = st.Title, st.Do, st.Minutes, st.People, st.TwoWhy

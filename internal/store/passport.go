@@ -143,3 +143,10 @@ func (t *Tx) CameBack(ctx context.Context, first, job int64, since, at time.Time
 		"UPDATE fitted SET back_at = ?, back_job = ? WHERE object_id = ? AND out_at >= ? AND back_at IS NULL", at, job, first,
 		since)
 }
+
+// DropReminders ends what was to be looked at of an object's earlier jobs: it is here.
+func (t *Tx) DropReminders(ctx context.Context, first, but int64, by int64, at time.Time) error {
+	return t.run(ctx, "UPDATE reminder r JOIN job j ON j.id = r.job_id JOIN object o ON o.id = j.object_id "+
+		"SET r.state = 'dropped', r.note = 'it was here again', r.version = r.version + 1, r.account_id = ?, r.at = ? "+
+		"WHERE r.state = 'open' AND (o.id = ? OR o.same_as = ?) AND j.id <> ?", by, at, first, first, but)
+}

@@ -51,6 +51,11 @@ func (v *Server) holdRoutes(api huma.API) {
 			return hold(ctx, in.BenchID, v.shop.DropCure(ctx, who(ctx), in.bench(ctx), in.Cure, in.Version))
 		})
 	v.timerRoutes(api)
+	register(v, api, op("vanLoad", http.MethodGet, "/api/jobs/{id}/van", "What to take along for what is left of a job"),
+		func(ctx context.Context, in *JobID) (*out[shop.VanLoad], error) {
+			l, err := v.shop.VanLoad(ctx, in.ID)
+			return &out[shop.VanLoad]{l}, said(ctx, err)
+		})
 	register(v, api, op("adhesiveDay", http.MethodGet, "/api/adhesive-day", "What is opened, set, peeled and ready, for the wall"),
 		func(ctx context.Context, _ *struct{}) (*out[shop.AdhesiveDay], error) {
 			d, err := v.shop.AdhesiveDay(ctx)

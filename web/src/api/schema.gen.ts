@@ -1310,6 +1310,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/van": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What to take along for what is left of a job */
+        get: operations["vanLoad"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/wait": {
         parameters: {
             query?: never;
@@ -3450,6 +3467,10 @@ export interface components {
              * @description mm, or °C for the climate
              */
             value: number;
+        };
+        KitItem: {
+            what: string;
+            why: string;
         };
         LengthReading: {
             /**
@@ -6627,11 +6648,22 @@ export interface components {
             route: components["schemas"]["RouteLeg"][];
             /** @description Where the next work is */
             station: string;
+            /** @description The next step that takes two people, within two hours of work */
+            two?: components["schemas"]["ShopTwoAhead"];
             two_why?: string;
             /** @description What it waits for; empty when somebody can go on */
             waits?: string;
             /** Format: date-time */
             waits_until?: string;
+        };
+        ShopTwoAhead: {
+            /**
+             * Format: int64
+             * @description Hands-on minutes before it; 0 when it is the next
+             */
+            in: number;
+            title: string;
+            why: string;
         };
         ShopUsualView: {
             before: string;
@@ -6641,6 +6673,15 @@ export interface components {
             shut: string[];
             what: string;
             why: string;
+        };
+        ShopVanLoad: {
+            /** @description Cautions that apply there */
+            mind: string[];
+            /** @description Panes, seals and what the strip log renews */
+            parts: components["schemas"]["SupplyLine"][];
+            tools: components["schemas"]["KitItem"][];
+            /** @description What takes two people there, and why */
+            two: string[];
         };
         ShopView: {
             /** @description The one thing that each station asks next */
@@ -10675,6 +10716,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    vanLoad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopVanLoad"];
                 };
             };
             /** @description Error */

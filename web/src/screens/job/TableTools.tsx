@@ -9,6 +9,7 @@ import { JobSheet } from "./JobSheet";
 import { PriceSheet } from "./PriceSheet";
 import { RoadSheet } from "./RoadSheet";
 import { SeesSheet } from "./SeesSheet";
+import { VanSheet } from "./VanSheet";
 
 type Open =
 	| "job"
@@ -18,6 +19,7 @@ type Open =
 	| "duty"
 	| "history"
 	| "price"
+	| "van"
 	| null;
 
 /** The facts that everything follows from, as words to tap, and the files. */
@@ -49,6 +51,11 @@ export function TableTools({ view }: { view: View }) {
 				<button type="button" className={way} onClick={() => setOpen("price")}>
 					what it costs
 				</button>
+				{!job.signed && (
+					<button type="button" className={way} onClick={() => setOpen("van")}>
+						what to take along
+					</button>
+				)}
 				{!job.signed && (
 					<button
 						type="button"
@@ -133,6 +140,11 @@ export function TableTools({ view }: { view: View }) {
 			<DutySheet
 				view={view}
 				open={open === "duty"}
+				onClose={() => setOpen(null)}
+			/>
+			<VanSheet
+				view={view}
+				open={open === "van"}
 				onClose={() => setOpen(null)}
 			/>
 			<PriceSheet

@@ -173,7 +173,9 @@ function Line({ turn }: { turn: Turn }) {
 }
 
 function Side({ today }: { today: Today }) {
-	const two = today.turns.filter((t) => t.people > 1);
+	const two = today.turns
+		.filter((t) => t.two)
+		.sort((a, b) => (a.two?.in ?? 0) - (b.two?.in ?? 0));
 	return (
 		<aside className="flex flex-col gap-7">
 			<Clocks today={today} />
@@ -222,7 +224,9 @@ function Side({ today }: { today: Today }) {
 			<section>
 				<h2 className="mb-1 font-semibold">Two pairs of hands</h2>
 				{two.length === 0 ? (
-					<p className="text-ink-2">No next step wants a second person.</p>
+					<p className="text-ink-2">
+						Nothing in the next two hours wants a second person.
+					</p>
 				) : (
 					<ul>
 						{two.map((t) => (
@@ -231,7 +235,8 @@ function Side({ today }: { today: Today }) {
 									to={wayTo(t)}
 									className="block min-h-11 content-center text-two underline underline-offset-4"
 								>
-									{t.next}, {lower(t.object)}
+									{t.two?.in ? `in ${span(t.two.in)} of work: ` : "now: "}
+									{t.two?.title}, {lower(t.object)}
 								</Link>
 							</li>
 						))}

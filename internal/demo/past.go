@@ -1,0 +1,112 @@
+package demo
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"golang.org/x/sync/errgroup"
+
+	"freshshard/core/diagnose"
+	"freshshard/core/fit"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// gone is a job of the year that is behind the shop: signed so many days ago. One that is
+// back was fitted in an earlier one and came back.
+type gone struct {
+	days int
+	job
+	back int // days after which it was here again; 0 for never
+}
+
+// stoveOf is a sauna stove's pane of a size that was renewed.
+func stoveOf(customer, object, story, w, h, cause string) job {
+	return job{by: "tor", in: shop.TakeIn{Name: customer, Object: object, Exposure: "fire", Family: "clip-heat", Story: story,
+		Like: "glass-ceramic"}, pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
+		seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, Cause: cause},
+		readings: rect(w, w, h, h, said{fit.Ledge, "14", rule}, said{fit.Reach, "16.5", rule}, said{fit.DepthTop, "9", cal})}
+}
+
+// lightOf is a greenhouse light that was puttied in.
+func lightOf(object, story, w, h string) job {
+	return job{by: "ebbe", in: shop.TakeIn{Name: "Saltmarsh nursery", Object: object, Exposure: "weather",
+		Family: "putty-points", Story: story}, settle: "annealed", thick: 3, steps: all, checks: all,
+		readings: rect(w, w, h, h, said{fit.Ledge, "13", rule})}
+}
+
+// year is what is behind the shop.
+func year() []gone {
+	return []gone{
+		{days: 340, back: 95, job: stoveOf("Tolliver bath house", "Sauna stove, family cabin", "cracked from a bracket", "272",
+			"244", "over-tight")},
+		{days: 290, job: stoveOf("Reed hall", "Sauna stove by the pond", "a log fell against it", "268", "240", "over-tight")},
+		{days: 260, job: lightOf("Greenhouse, light 1 of the south side", "hail", "504", "402")},
+		{days: 205, job: lightOf("Greenhouse, light 4 of the south side", "a ladder", "504", "402")},
+		{days: 120, job: lightOf("Cold frame, long light", "frost got behind the putty", "604", "396")},
+	}
+}
+
+// fillYear takes them in, does and signs them, each on its own day.
+func fillYear(ctx context.Context, s *shop.Shop, people map[string]record.Account, now time.Time) error {
+	outer := ctx
+	work, ctx := errgroup.WithContext(ctx)
+	work.SetLimit(hands)
+	for _, g := range year() {
+		work.Go(func() error {
+			if err := g.fill(ctx, s, people, now); err != nil {
+				return fmt.Errorf("demo, %d days ago, %s: %w", g.days, g.in.Object, err)
+			}
+			return nil
+		})
+	}
+	if err := work.Wait(); err != nil {
+		return err
+	}
+	return remembered(outer, s, people["mira"], now)
+}
+
+// remembered notes what was looked at again in the year, all but the last days.
+func remembered(ctx context.Context, s *shop.Shop, by record.Account, now time.Time) error {
+	due, err := s.Reminders(ctx)
+	if err != nil {
+		return err
+	}
+	for _, r := range due {
+		if r.Due.Before(now.AddDate(0, 0, -10)) {
+			if err := s.Reminded(ctx, by, r.ID, shop.Reminded{State: "done", Note: "looked at", Version: r.Version}); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}
+
+// fill does one, and does it again where it came back.
+func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, now time.Time) error {
+	then := *s
+	day := now.AddDate(0, 0, -g.days)
+	then.Now = func() time.Time { return day }
+	by := people[g.by]
+	id, err := takeIn(ctx, &then, by, g.job, day)
+	if err != nil {
+		return err
+	}
+	if err := g.signed(ctx, &then, by, id, day); err != nil || g.back == 0 {
+		return err
+	}
+	day = day.AddDate(0, 0, g.back)
+	if id, err = then.Again(ctx, by, "", id, nil); err != nil {
+		return err
+	}
+	g.pane = nil // it is held as it was
+	return g.signed(ctx, &then, by, id, day)
+}
+
+func (g gone) signed(ctx context.Context, s *shop.Shop, by record.Account, id int64, day time.Time) error {
+	if err := fill(ctx, s, by, id, g.job, day); err != nil {
+		return err
+	}
+	return sign(ctx, s, by, id)
+}
