@@ -119,6 +119,7 @@ func Topics() []Topic {
 		})})
 	t = append(t, shapeTopics()...)
 	t = append(t, append(loadTopics(), cutTopics()...)...)
+	t = append(t, daysTopics()...)
 	sort.Slice(t, func(i, j int) bool { return t[i].Name < t[j].Name })
 	return t
 }

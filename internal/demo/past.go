@@ -25,7 +25,7 @@ type gone struct {
 func stoveOf(customer, object, story, w, h, cause string) job {
 	return job{by: "tor", in: shop.TakeIn{Name: customer, Object: object, Exposure: "fire", Family: "clip-heat", Story: story,
 		Like: "glass-ceramic"}, pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
-		seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, Cause: cause},
+		seen:     shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, Cause: cause},
 		readings: rect(w, w, h, h, said{fit.Ledge, "14", rule}, said{fit.Reach, "16.5", rule}, said{fit.DepthTop, "9", cal})}
 }
 

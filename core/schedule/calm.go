@@ -1,0 +1,117 @@
+package schedule
+
+import (
+	"context"
+	"slices"
+)
+
+// Moved is a step that is elsewhere than before.
+type Moved struct {
+	Step string `json:"step"`
+	From int    `json:"from" doc:"-1 where it was not planned"`
+	To   int    `json:"to" doc:"-1 where it has no time any more"`
+	By   bool   `json:"by,omitempty" doc:"Somebody else does it"`
+}
+
+// worthIt is how much a plan must be better before what need not move is moved for it, as
+// a share of its cost. Judgement, no source.
+const worthIt = 0.05
+
+// Replan plans anew after a change and keeps calm: every step stays where it was and with
+// whom it was, if it can; what cannot goes to the first minute that is free, and what
+// waits for it after it. Only where all of it planned anew is better by a twentieth, or
+// saves a promise that is a whole hour late, is that taken. What moved is said.
+func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Moved, error) {
+	if err := p.Check(); err != nil {
+		return Plan{}, nil, err
+	}
+	b := newBuilder(p)
+	if err := b.quarrel(); err != nil {
+		return Plan{}, nil, err
+	}
+	bound := b.bound()
+	b.clear()
+	b.keep(before)
+	calm := b.plan()
+	calm.Bound = min(bound, calm.Cost)
+	calm.Proved = calm.Cost <= bound+1e-9
+	if !calm.Proved && o.Budget > 0 {
+		fresh, err := Solve(ctx, p, o)
+		if err != nil {
+			return Plan{}, nil, err
+		}
+		if fresh.Cost < calm.Cost*(1-worthIt)-1 || fresh.Cost < calm.Cost && len(fresh.Left) < len(calm.Left) {
+			calm = fresh
+		}
+	}
+	return calm, moved(before, calm), nil
+}
+
+// keep lays the steps in the order in which they were to be done, each where it was.
+func (b *builder) keep(before Plan) {
+	order := make([]int, 0, len(b.steps))
+	was := make([]*Done, len(b.steps))
+	number := map[string]int{}
+	for i, s := range b.steps {
+		number[s.ID] = i
+	}
+	for k := range before.Steps {
+		if i, ok := number[before.Steps[k].Step]; ok && was[i] == nil {
+			was[i] = &before.Steps[k]
+			order = append(order, i)
+		}
+	}
+	for _, j := range b.starts()[0] { // what is new comes behind, the soonest promised first
+		for _, i := range b.order[j] {
+			if was[i] == nil {
+				order = append(order, i)
+			}
+		}
+	}
+	for _, i := range b.fixed {
+		if s := &b.steps[i]; len(s.Pin.People) > 0 && b.against(s, b.numbers(s.Pin.People), s.Pin.At) == "" {
+			b.put(i, s.Pin.At, b.numbers(s.Pin.People))
+			b.why[i] = "pinned"
+		}
+	}
+	// What stays is laid first: a step stays where all that it waits for does.
+	for _, i := range order {
+		d, s := was[i], &b.steps[i]
+		if d == nil || b.at[i] >= 0 || s.Pin != nil || d.To-d.At != s.Minutes {
+			continue
+		}
+		by := b.numbers(d.People)
+		if slices.Contains(by, -1) {
+			continue
+		}
+		e, _ := b.early(i)
+		if e > d.At || b.against(s, by, d.At) != "" {
+			continue
+		}
+		b.put(i, d.At, by)
+		b.why[i] = d.Why
+	}
+	for _, i := range order {
+		b.one(i)
+	}
+}
+
+// moved are the steps of a plan that are elsewhere than before.
+func moved(before, now Plan) []Moved {
+	out := []Moved{}
+	for _, d := range now.Steps {
+		o := before.Of(d.Step)
+		switch {
+		case o == nil:
+			out = append(out, Moved{Step: d.Step, From: -1, To: d.At})
+		case o.At != d.At || !slices.Equal(o.People, d.People):
+			out = append(out, Moved{Step: d.Step, From: o.At, To: d.At, By: !slices.Equal(o.People, d.People)})
+		}
+	}
+	for _, l := range now.Left {
+		if o := before.Of(l.Step); o != nil {
+			out = append(out, Moved{Step: l.Step, From: o.At, To: -1})
+		}
+	}
+	return out
+}

@@ -1,0 +1,281 @@
+package schedule
+
+import (
+	"cmp"
+	"context"
+	"math"
+	"math/rand/v2"
+	"slices"
+	"time"
+)
+
+// Options are how long it is searched, and from where.
+type Options struct {
+	Budget time.Duration // a second for nothing
+	Seed   uint64
+	Tries  int // ends the search after so many orders; 0 for no end but the time
+}
+
+const usualBudget = time.Second
+
+// exactly is up to how many steps every order and every choice of hands is looked through.
+const exactly = 9
+
+// Solve plans until its time is over or nothing can be better. It returns a *fault.Error
+// for what cannot be planned, or where pins quarrel.
+func Solve(ctx context.Context, p Problem, o Options) (Plan, error) {
+	if err := p.Check(); err != nil {
+		return Plan{}, err
+	}
+	if o.Budget == 0 {
+		o.Budget = usualBudget
+	}
+	b := newBuilder(p)
+	if err := b.quarrel(); err != nil {
+		return Plan{}, err
+	}
+	s := &search{b: b, ctx: ctx, end: time.Now().Add(o.Budget), tries: o.Tries, rng: rand.New(rand.NewPCG(o.Seed, 11))}
+	bound := b.bound()
+	if len(b.steps) <= exactly {
+		if plan, done := s.exact(); done {
+			plan.Bound, plan.Proved = plan.Cost, true
+			return plan, nil
+		}
+	}
+	plan := s.orders(bound)
+	plan.Bound = math.Min(bound, plan.Cost)
+	plan.Proved = plan.Cost <= plan.Bound+1e-9
+	return plan, nil
+}
+
+type search struct {
+	b     *builder
+	ctx   context.Context
+	end   time.Time
+	tries int
+	count int
+	rng   *rand.Rand
+}
+
+func (s *search) over() bool {
+	s.count++
+	return s.tries > 0 && s.count > s.tries || s.ctx.Err() != nil || time.Now().After(s.end)
+}
+
+// starts are the orders that a person would try: the soonest promised, the least slack,
+// the shortest, the weightiest for its work.
+func (b *builder) starts() [][]int {
+	n := len(b.p.Jobs)
+	due, slack, work, ratio := make([]float64, n), make([]float64, n), make([]float64, n), make([]float64, n)
+	for j, job := range b.p.Jobs {
+		due[j] = never
+		if job.Promise != nil {
+			due[j] = float64(*job.Promise)
+		}
+		path := 0
+		for _, i := range b.order[j] {
+			work[j] += float64(b.steps[i].Minutes * b.steps[i].need)
+			path = max(path, b.steps[i].tail)
+		}
+		slack[j] = due[j] - float64(path)
+		ratio[j] = work[j] / cmp.Or(job.Weight, 1)
+	}
+	by := func(keys ...[]float64) []int {
+		out := make([]int, n)
+		for i := range out {
+			out[i] = i
+		}
+		slices.SortStableFunc(out, func(x, y int) int {
+			for _, k := range keys {
+				if c := cmp.Compare(k[x], k[y]); c != 0 {
+					return c
+				}
+			}
+			return 0
+		})
+		return out
+	}
+	return [][]int{by(due, work), by(slack, work), by(work), by(ratio, due)}
+}
+
+// orders searches over the order in which jobs are laid: the best of the plain rules, then
+// some jobs taken out and put in elsewhere, again and again; a worse order is kept now and
+// then, ever more seldom.
+func (s *search) orders(bound float64) Plan {
+	b := s.b
+	var best []int
+	bestCost := math.Inf(1)
+	for _, o := range b.starts() {
+		if c := b.all(o); c < bestCost {
+			best, bestCost = slices.Clone(o), c
+		}
+	}
+	now, nowCost := slices.Clone(best), bestCost
+	b.all(now)
+	heat := 0.02 * bestCost / math.Max(1, float64(len(now)))
+	for len(now) > 1 && bestCost > bound+1e-9 && !s.over() {
+		next := s.shaken(now)
+		k := 0
+		for k < len(now) && now[k] == next[k] {
+			k++
+		}
+		if k == len(now) {
+			continue
+		}
+		c := b.again(now, next, k)
+		if c < nowCost || s.rng.Float64() < math.Exp((nowCost-c)/math.Max(heat, 1e-9)) {
+			now, nowCost = next, c
+			if c < bestCost-1e-9 {
+				best, bestCost = slices.Clone(next), c
+			}
+		} else {
+			b.again(next, now, k)
+		}
+		heat *= 0.999
+	}
+	b.all(best)
+	return b.plan()
+}
+
+// again lays a new order that is the old one up to a place.
+func (b *builder) again(old, next []int, same int) float64 {
+	if len(b.fixed) > 0 || b.across() {
+		return b.all(next)
+	}
+	for _, j := range old[same:] {
+		for _, i := range b.order[j] {
+			b.lift(i)
+			b.to[i] = 0
+		}
+	}
+	for _, j := range next[same:] {
+		for _, i := range b.order[j] {
+			b.one(i)
+		}
+	}
+	return b.cost()
+}
+
+// across says whether a step waits for one of another job.
+func (b *builder) across() bool {
+	for _, s := range b.steps {
+		for _, a := range s.after {
+			if b.steps[a.step].job != s.job {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// shaken is an order with one to four jobs elsewhere: late ones rather forwards.
+func (s *search) shaken(order []int) []int {
+	next := slices.Clone(order)
+	for range 1 + s.rng.IntN(min(4, len(next))) {
+		from := s.rng.IntN(len(next))
+		j := next[from]
+		to := s.rng.IntN(len(next))
+		if p := s.b.p.Jobs[j].Promise; p != nil && s.b.ready(j) > *p && s.rng.IntN(3) > 0 {
+			to = s.rng.IntN(from + 1)
+		}
+		next = slices.Delete(next, from, from+1)
+		next = slices.Insert(next, min(to, len(next)), j)
+	}
+	return next
+}
+
+// exact looks through every order and every choice of hands of a few steps, leaving what
+// cannot be better than the best so far; false where its time is over.
+func (s *search) exact() (Plan, bool) {
+	b := s.b
+	b.clear()
+	best, left := math.Inf(1), false
+	var plan Plan
+	for _, o := range b.starts() {
+		if c := b.all(o); c < best {
+			best, plan = c, b.plan()
+		}
+	}
+	b.clear()
+	var walk func(done int)
+	walk = func(done int) {
+		if left || b.atLeast() >= best-1e-9 {
+			return
+		}
+		if done == len(b.steps) {
+			best, plan = b.cost(), b.plan()
+			return
+		}
+		if done%3 == 0 && (s.ctx.Err() != nil || time.Now().After(s.end)) {
+			left = true
+			return
+		}
+		for i := range b.steps {
+			if b.at[i] >= 0 || b.to[i] == never || !b.open(i) {
+				continue
+			}
+			for who := range combos(b.steps[i].may, b.steps[i].need) {
+				if b.lay(i, who) {
+					walk(done + 1)
+					b.lift(i)
+				}
+				b.to[i], b.why[i] = 0, ""
+			}
+		}
+	}
+	walk(0)
+	return plan, !left
+}
+
+// open says whether all that a step waits for is laid.
+func (b *builder) open(i int) bool {
+	for _, a := range b.steps[i].after {
+		if b.at[a.step] < 0 {
+			return false
+		}
+	}
+	return true
+}
+
+// atLeast is what a half-laid plan costs at least: each job ready no sooner than what
+// stands behind the steps that are laid.
+func (b *builder) atLeast() float64 {
+	sum := 0.0
+	for j := range b.p.Jobs {
+		ready := 0
+		for _, i := range b.order[j] {
+			if b.at[i] >= 0 {
+				ready = max(ready, b.at[i]+b.steps[i].tail)
+			} else {
+				e := b.steps[i].Not
+				for _, a := range b.steps[i].after {
+					if b.at[a.step] >= 0 {
+						e = max(e, b.to[a.step]+a.wait)
+					}
+				}
+				ready = max(ready, e+b.steps[i].tail)
+			}
+		}
+		sum += b.p.Jobs[j].cost(ready)
+	}
+	return sum
+}
+
+// combos are the ways to take so many out of some.
+func combos(of []int, n int) func(func([]int) bool) {
+	return func(yield func([]int) bool) {
+		var walk func(from int, got []int) bool
+		walk = func(from int, got []int) bool {
+			if len(got) == n {
+				return yield(slices.Clone(got))
+			}
+			for i := from; i < len(of); i++ {
+				if !walk(i+1, append(got, of[i])) {
+					return false
+				}
+			}
+			return true
+		}
+		walk(0, nil)
+	}
+}
