@@ -149,13 +149,6 @@ func TestNineSteps(t *testing.T) {
 	}
 }
 
-// hand is how a person plans: the soonest promised first, each job whole.
-func hand(p Problem) Plan {
-	b := newBuilder(p)
-	b.all(b.starts()[0])
-	return b.plan()
-}
-
 // Made-up shops of 10, 50 and 200 jobs: never later than the soonest promised first, every
 // plan passes the verifier; at 10 jobs within a twentieth of the bound in most shops, and
 // never further than a sixth.
@@ -171,7 +164,7 @@ func TestMadeUpShops(t *testing.T) {
 			if b := Verify(p, plan); len(b) > 0 {
 				t.Fatalf("%d jobs, seed %d: %v", c.jobs, seed, b[:min(3, len(b))])
 			}
-			h := hand(p)
+			h := ByHand(p)
 			if plan.Late > h.Late+1e-9 && plan.Cost > h.Cost-1e-9 || plan.Cost > h.Cost+1e-9 {
 				t.Errorf("%d jobs, seed %d: %.1f h late, by hand %.1f", c.jobs, seed, plan.Late, h.Late)
 			}
@@ -404,7 +397,7 @@ func BenchmarkDays(b *testing.B) {
 					}
 					b.ReportMetric(plan.Cost, "cost")
 					b.ReportMetric(plan.Bound, "bound")
-					b.ReportMetric(hand(p).Cost, "by-hand")
+					b.ReportMetric(ByHand(p).Cost, "by-hand")
 				}
 			})
 		}

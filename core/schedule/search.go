@@ -279,3 +279,10 @@ func combos(of []int, n int) func(func([]int) bool) {
 		walk(0, nil)
 	}
 }
+
+// ByHand is how a person would plan: the soonest promised first, each job whole.
+func ByHand(p Problem) Plan {
+	b := newBuilder(p)
+	b.all(b.starts()[0])
+	return b.plan()
+}

@@ -54,6 +54,21 @@ const cutTwice = `(async () => {
   }
 })()`
 
+// daysLaid waits for the days and opens one piece of work.
+const daysLaid = `(async () => {
+  const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) { clearInterval(t); done(e); } }, 50); });
+  (await wait(() => document.querySelectorAll("[data-step]")[40])).click();
+})()`
+
+// opened goes to the page behind the code of a signed job.
+const opened = `(async () => {
+  const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) { clearInterval(t); done(e); } }, 50); });
+  const a = await wait(() => document.querySelector("[data-link] a"));
+  a.target = "";
+  a.click();
+  await wait(() => document.querySelector("[data-passport] h1"));
+})()`
+
 var set = []shot{
 	{name: "today", path: "/", w: 1280, h: 800},
 	{name: "job-measure", path: "/jobs/1/measure", w: 1280, h: 800},
@@ -71,10 +86,10 @@ var set = []shot{
 	{name: "cut-room", path: "/cut-room/annealed-3", do: cutTwice, slow: true, w: 1280, h: 800},
 	{name: "stores", path: "/stores", w: 1280, h: 800},
 	{name: "sums", path: "/sums", sash: sashDraft, w: 1280, h: 800},
-	{name: "phone-assess", path: "/jobs/9/assess", w: 390, h: 844},
-	{name: "phone-measure", path: "/jobs/1/measure", w: 390, h: 844},
+	{name: "days", path: "/days", do: daysLaid, slow: true, w: 1280, h: 800},
+	{name: "records", path: "/records", w: 1280, h: 800},
+	{name: "passport", path: "/jobs/12/prove", do: opened, slow: true, w: 1280, h: 800},
 	{name: "phone-set", path: "/jobs/2/set", w: 390, h: 844},
-	{name: "phone-prove", path: "/jobs/8/prove", w: 390, h: 844},
 	{name: "phone-today", path: "/", w: 390, h: 844},
 }
 

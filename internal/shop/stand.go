@@ -36,6 +36,7 @@ type paneStand struct {
 	problem        string
 	cut            *ToCut // what there is to cut here
 	two            *TwoAhead
+	open           []openStep   // what is left of it, in order
 	lay            *cure.Laying // a bead that could be laid at it
 }
 
@@ -73,7 +74,7 @@ func standOf(v View) stand {
 		left: v.MinutesTo, hard: hardBy(v.benches)}
 	for _, b := range v.benches {
 		p := paneStand{id: b.pane.ID, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil,
-			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit), lay: b.laying(), two: b.twoAhead()}
+			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit), lay: b.laying(), two: b.twoAhead(), open: b.openWork(j)}
 		for _, l := range b.route {
 			if l.State == route.Now {
 				p.station, p.wants = string(l.Station), v.unfinished(b, l)

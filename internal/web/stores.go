@@ -69,6 +69,7 @@ func (v *Server) storeRoutes(api huma.API) {
 	v.supplierRoutes(api)
 	v.priceRoutes(api)
 	v.passportRoutes(api)
+	v.dayRoutes(api)
 	v.cutRoutes(api)
 }
 

@@ -210,6 +210,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who does what when, of everything that is open */
+        get: operations["days"];
+        put?: never;
+        /** Plan the days anew, and take that */
+        post: operations["takeDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/{name}/press": {
         parameters: {
             query?: never;
@@ -2179,6 +2197,40 @@ export interface paths {
         /** What to do now */
         get: operations["today"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When people work, and what they may do */
+        get: operations["weeks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weeks/{account}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change when a person works */
+        put: operations["setWeek"];
         post?: never;
         delete?: never;
         options?: never;
@@ -4964,6 +5016,24 @@ export interface components {
             /** Format: double */
             value?: number;
         };
+        RecordWeek: {
+            /** Format: int64 */
+            account: number;
+            /** @description 1 is Monday, 7 Sunday */
+            days: number[];
+            /** @description 08:00 */
+            from: string;
+            /** @description What only those do who may */
+            may: ("pressure" | "gas" | "height")[];
+            /** @description Nothing for no break */
+            noon_from?: string;
+            noon_to?: string;
+            /** @description Days off: 2026-12-24 */
+            off: string[];
+            to: string;
+            /** Format: int64 */
+            version: number;
+        };
         RecordWithdrawal: {
             /** Format: date-time */
             at: string;
@@ -5572,6 +5642,102 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        ShopDayLane: {
+            hours: components["schemas"]["ShopHour"][];
+            /** Format: int64 */
+            id: number;
+            name: string;
+            steps: components["schemas"]["ShopDayStep"][];
+        };
+        ShopDayLeft: {
+            /** Format: int64 */
+            job: number;
+            object: string;
+            why: string;
+        };
+        ShopDayReady: {
+            /** Format: int64 */
+            job: number;
+            /**
+             * Format: double
+             * @description Chance that the promise is kept
+             */
+            kept: number;
+            /**
+             * Format: int64
+             * @description min
+             */
+            late?: number;
+            /**
+             * Format: date-time
+             * @description Ready by then nine times in ten
+             */
+            nine?: string;
+            object: string;
+            /** Format: date-time */
+            promised_at?: string;
+            /** Format: date-time */
+            ready_at?: string;
+            /**
+             * Format: date-time
+             * @description Ready by then ninety-nine times in a hundred
+             */
+            sure?: string;
+            why: string;
+        };
+        ShopDayStep: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            job: number;
+            key: string;
+            object: string;
+            /** Format: int64 */
+            pane: number;
+            station: string;
+            title: string;
+            /** Format: date-time */
+            to: string;
+            /** @description Why not sooner */
+            why: string;
+            /** @description Who else is at it */
+            with: string[];
+        };
+        ShopDays: {
+            /**
+             * Format: double
+             * @description Hours late when the soonest promised is done first
+             */
+            by_hand: number;
+            /** Format: date-time */
+            from: string;
+            /**
+             * Format: double
+             * @description How much better a plan could be at most, share
+             */
+            gap: number;
+            /** @description When anybody works, in order */
+            hours: components["schemas"]["ShopHour"][];
+            /** @description The soonest promised first */
+            jobs: components["schemas"]["ShopDayReady"][];
+            /**
+             * Format: double
+             * @description Hours late in all
+             */
+            late: number;
+            /** @description What has no time, or cannot be planned, with why */
+            left: components["schemas"]["ShopDayLeft"][];
+            /**
+             * Format: int64
+             * @description Steps that are elsewhere than in the plan that was last taken
+             */
+            moved: number;
+            people: components["schemas"]["ShopDayLane"][];
+            /** @description No plan is better */
+            proved: boolean;
+            /** @description Outdoors, three hours each */
+            weather: components["schemas"]["ShopDryHour"][];
+        };
         ShopDone: {
             /** @enum {string} */
             outcome: "done" | "left-out" | "open";
@@ -5592,6 +5758,16 @@ export interface components {
              * @description Of the pane, as the person saw it
              */
             version: number;
+        };
+        ShopDryHour: {
+            /** Format: double */
+            c: number;
+            /** @description Fit for bonding and puttying outdoors */
+            fit: boolean;
+            /** Format: date-time */
+            from: string;
+            /** Format: double */
+            rh: number;
         };
         ShopEntered: {
             bag?: string;
@@ -5711,6 +5887,12 @@ export interface components {
             read: boolean;
             /** @description Adhesives in the stores */
             tubes: components["schemas"]["ShopTube"][];
+        };
+        ShopHour: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
         };
         ShopLaid: {
             adhesive: string;
@@ -7909,6 +8091,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CuttingSpares"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    days: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopDays"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    takeDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopDays"];
                 };
             };
             /** @description Error */
@@ -12664,6 +12904,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopToday"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    weeks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordWeek"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordWeek"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordWeek"][];
                 };
             };
             /** @description Error */

@@ -5,6 +5,7 @@ import { useEffect } from "react";
 const shown = [
 	["today"],
 	["adhesive day"],
+	["days"],
 	["reminders"],
 	["cut room"],
 	["stores"],

@@ -34,6 +34,9 @@ const RecordsScreen = lazy(() =>
 		default: m.RecordsScreen,
 	})),
 );
+const DaysScreen = lazy(() =>
+	import("../screens/days/DaysScreen").then((m) => ({ default: m.DaysScreen })),
+);
 const AdhesiveWall = lazy(() =>
 	import("../screens/wall/AdhesiveWall").then((m) => ({
 		default: m.AdhesiveWall,
@@ -113,6 +116,7 @@ function SignedIn() {
 						<Route path="/cut-room" element={<CutRoomScreen />} />
 						<Route path="/cut-room/:group" element={<CutRoomScreen />} />
 						<Route path="/stores" element={<StoresScreen />} />
+						<Route path="/days" element={<DaysScreen />} />
 						<Route path="/wall" element={<AdhesiveWall />} />
 						<Route path="/records" element={<RecordsScreen />} />
 						<Route path="/shop" element={<ShopScreen />} />

@@ -9,6 +9,7 @@ import { useWho } from "./who";
 
 const places = [
 	{ to: "/", name: "Today" },
+	{ to: "/days", name: "Days" },
 	{ to: "/jobs", name: "Jobs" },
 	{ to: "/take-in", name: "Take in" },
 	{ to: "/cut-room", name: "Cut room" },

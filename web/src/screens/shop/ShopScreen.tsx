@@ -7,6 +7,7 @@ import { RatesForm } from "./RatesForm";
 import { Sessions } from "./Sessions";
 import { ShopForm } from "./ShopForm";
 import { Suppliers } from "./Suppliers";
+import { Weeks } from "./Weeks";
 
 export function ShopScreen() {
 	const { account } = useWho();
@@ -15,6 +16,7 @@ export function ShopScreen() {
 			<div className="grid max-w-[72em] gap-x-14 gap-y-10 lg:grid-cols-2">
 				<div className="flex flex-col gap-10">
 					<People />
+					<Weeks />
 					{account.role === "owner" && <Suppliers />}
 				</div>
 				<div className="flex flex-col gap-10">

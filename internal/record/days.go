@@ -1,0 +1,14 @@
+package record
+
+// Week is when a person works and what they may do. Hours are those of the shop's zone.
+type Week struct {
+	Account  int64    `json:"account"`
+	Days     []int    `json:"days" maxItems:"7" unique:"true" doc:"1 is Monday, 7 Sunday"`
+	From     string   `json:"from" maxLength:"5" doc:"08:00"`
+	To       string   `json:"to" maxLength:"5"`
+	NoonFrom string   `json:"noon_from,omitempty" maxLength:"5" doc:"Nothing for no break"`
+	NoonTo   string   `json:"noon_to,omitempty" maxLength:"5"`
+	Off      []string `json:"off" maxItems:"100" doc:"Days off: 2026-12-24"`
+	May      []string `json:"may" maxItems:"3" unique:"true" enum:"pressure,gas,height" doc:"What only those do who may"`
+	Version  int      `json:"version"`
+}

@@ -1,0 +1,186 @@
+package shop
+
+import (
+	"errors"
+	"strings"
+	"testing"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/internal/record"
+)
+
+// monday is a Monday morning before anybody works.
+var monday = time.Date(2026, 6, 1, 5, 0, 0, 0, time.UTC)
+
+func dayOf(t *testing.T, s *Shop) Days {
+	t.Helper()
+	d, err := s.Days(ctx)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return d
+}
+
+// Everything that is open lies in somebody's hours, putty rests a day before the light is
+// cleaned, and what was taken stays where it was when nothing has changed.
+func TestDays(t *testing.T) {
+	s, mira, tor := open(t)
+	s.Now = func() time.Time { return monday }
+	ids := []int64{toCutLight(t, s, tor, "Greenhouse, light 1", "506", "402"), toCutLight(t, s, tor, "Greenhouse, light 2", "506", "402")}
+	d := dayOf(t, s)
+	if len(d.People) != 2 || len(d.Jobs) != 2 || len(d.Left) != 0 || len(d.Weather) == 0 {
+		t.Fatalf("%+v", d)
+	}
+	steps := 0
+	for _, p := range d.People {
+		for i, st := range p.Steps {
+			steps++
+			h, m := st.From.Hour(), st.To.Hour()*60+st.To.Minute()
+			if h < 8 || m > 17*60 || st.From.Hour()*60+st.From.Minute() < 12*60+30 && m > 12*60 || st.Why == "" {
+				t.Errorf("%s, %v to %v: %s", st.Title, st.From, st.To, st.Why)
+			}
+			if i > 0 && st.From.Before(p.Steps[i-1].To) {
+				t.Errorf("%s is at two things at %v", p.Name, st.From)
+			}
+		}
+	}
+	for _, j := range d.Jobs {
+		if j.Ready == nil || j.Ready.Sub(monday) < 24*time.Hour || j.Nine.Before(*j.Ready) && j.Nine.Before(monday) || j.Why == "" {
+			t.Errorf("%+v: putty rests a day", j)
+		}
+	}
+	taken, err := s.TakeDays(ctx, mira)
+	if err != nil {
+		t.Fatal(err)
+	}
+	again := dayOf(t, s)
+	if again.Moved != 0 || again.Late != taken.Late {
+		t.Errorf("nothing changed, and %d moved", again.Moved)
+	}
+	// Tor is off from Tuesday on: what lay with him lies with Mira, and that is said.
+	w := usualWeek
+	w.Account, w.Days = tor.ID, []int{1}
+	if err := s.SetWeek(ctx, tor, w); err != nil {
+		t.Fatal(err)
+	}
+	ill := dayOf(t, s)
+	for _, p := range ill.People {
+		for _, st := range p.Steps {
+			if p.ID == tor.ID && st.From.Weekday() != time.Monday {
+				t.Errorf("Tor is off, and does %s on %v", st.Title, st.From)
+			}
+		}
+	}
+	if len(ill.Left) != 0 {
+		t.Errorf("%+v", ill.Left)
+	}
+	_ = ids
+	if steps == 0 {
+		t.Error("nobody does anything")
+	}
+}
+
+// Hours are the shop's own, over the change of the clock too; days off and what cannot be
+// are refused at their field.
+func TestWeeks(t *testing.T) {
+	s, mira, tor := open(t)
+	zone, err := time.LoadLocation("Europe/Berlin")
+	if err != nil {
+		t.Fatal(err)
+	}
+	w := dayWork{now: time.Date(2026, 3, 27, 6, 0, 0, 0, zone).UTC(), zone: zone} // a Friday; the clocks go on on Sunday
+	k := usualWeek
+	k.Off = []string{"2026-03-30"}
+	hours, err := w.hours(k)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for i, want := range []string{"2026-03-27 08:00 CET", "2026-03-27 12:30 CET", "2026-03-31 08:00 CEST"} {
+		if got := w.at(hours[i].From).In(zone).Format("2006-01-02 15:04 MST"); got != want {
+			t.Errorf("%d: %s, want %s", i, got, want)
+		}
+	}
+	base := usualWeek
+	base.Account = tor.ID
+	for field, change := range map[string]func(*record.Week){
+		"from": func(w *record.Week) { w.From = "early" }, "to": func(w *record.Week) { w.To = "07:00" },
+		"noon_to": func(w *record.Week) { w.NoonTo = "99:00" }, "days[0]": func(w *record.Week) { w.Days = []int{0} },
+		"off[0]": func(w *record.Week) { w.Off = []string{"Christmas"} },
+	} {
+		in := base
+		change(&in)
+		if f := fault.Of(s.SetWeek(ctx, tor, in)); f == nil || f.Field != field {
+			t.Errorf("%s: %v", field, f)
+		}
+	}
+	other := base
+	other.Account = mira.ID
+	if err := s.SetWeek(ctx, tor, other); err == nil {
+		t.Error("a technician changed somebody else's hours")
+	}
+	if err := s.SetWeek(ctx, mira, base); err != nil {
+		t.Fatal(err)
+	}
+	var c *record.Conflict
+	if err := s.SetWeek(ctx, mira, base); !errors.As(err, &c) {
+		t.Errorf("an old version was taken: %v", err)
+	}
+	all, err := s.Weeks(ctx)
+	if err != nil || len(all) != 2 {
+		t.Errorf("%+v, %v", all, err)
+	}
+}
+
+// A step that nobody may do leaves its job out of the days, and says who is missing.
+func TestNobodyMay(t *testing.T) {
+	s, mira, tor := open(t)
+	s.Now = func() time.Time { return monday }
+	toCutTube(t, s, tor, "Café boiler, gauge", "250 ±0.5", "12.7")
+	for i, a := range []record.Account{mira, tor} {
+		w := usualWeek
+		w.Account, w.May = a.ID, []string{}
+		if err := s.SetWeek(ctx, mira, w); err != nil {
+			t.Fatalf("%d: %v", i, err)
+		}
+	}
+	d := dayOf(t, s)
+	if len(d.Jobs) != 0 || len(d.Left) != 1 || !strings.Contains(d.Left[0].Why, "nobody here may do") ||
+		!strings.Contains(d.Left[0].Why, "pressure") {
+		t.Errorf("%+v, %+v", d.Jobs, d.Left)
+	}
+}
+
+// What one goes on with is one piece of work: at ninety minutes still, a minute more not;
+// not over a wait, an order, or other hands.
+func TestInOneGo(t *testing.T) {
+	step := func(key string, minutes int) openStep {
+		return openStep{key: key, title: key, minutes: minutes, people: 1, station: "strip"}
+	}
+	until := monday
+	for _, c := range []struct {
+		name string
+		a, b openStep
+		n    int
+	}{
+		{"up to ninety", step("a", 60), step("b", 30), 1},
+		{"a minute more", step("a", 60), step("b", 31), 2},
+		{"over a wait", openStep{key: "a", minutes: 5, people: 1, wait: 60}, step("b", 5), 2},
+		{"over what hardens", openStep{key: "a", minutes: 5, people: 1, lays: "urethane"}, step("b", 5), 2},
+		{"before a clock is out", step("a", 5), openStep{key: "b", minutes: 5, people: 1, until: &until}, 2},
+		{"two pairs of hands", step("a", 5), openStep{key: "b", minutes: 5, people: 2}, 2},
+		{"an order", step("a", 5), openStep{key: "b", minutes: 5, people: 1, station: "source"}, 2},
+		{"what only some may", step("a", 5), openStep{key: "b", minutes: 5, people: 1, needs: "gas"}, 2},
+	} {
+		got := inOneGo([]openStep{c.a, c.b}, map[string]bool{})
+		if len(got) != c.n || c.n == 1 && got[0].minutes != c.a.minutes+c.b.minutes {
+			t.Errorf("%s: %+v", c.name, got)
+		}
+	}
+	once := map[string]bool{}
+	a := step("a", 5)
+	a.once = true
+	if len(inOneGo([]openStep{a}, once)) != 1 || len(inOneGo([]openStep{a}, once)) != 0 {
+		t.Error("what is done once is done once")
+	}
+}

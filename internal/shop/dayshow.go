@@ -1,0 +1,98 @@
+package shop
+
+import (
+	"slices"
+	"strconv"
+	"time"
+
+	"freshshard/core/schedule"
+	"freshshard/internal/instrument"
+)
+
+// show puts a plan into days.
+func (w *dayWork) show(plan schedule.Plan, odds []schedule.Odds, out *Days) {
+	out.Late, out.Proved = plan.Late, plan.Proved
+	if plan.Cost > 0 {
+		out.Gap = max(0, 1-plan.Bound/plan.Cost)
+	}
+	name := map[string]string{}
+	for _, a := range w.names {
+		name[strconv.FormatInt(a.ID, 10)] = a.Name
+	}
+	end := 0
+	for _, d := range plan.Steps {
+		end = max(end, d.To)
+	}
+	end = max(end, 2*24*60)
+	for i, p := range w.p.People {
+		lane := DayLane{ID: w.names[i].ID, Name: w.names[i].Name, Hours: w.shown(p.Hours, end), Steps: []DayStep{}}
+		for _, d := range plan.Day(p.ID) {
+			of := w.steps[d.Step]
+			st := DayStep{Key: d.Step, Job: of.job, Pane: of.pane, Object: of.object, Title: of.title, Station: of.station, From: w.at(d.At),
+				To: w.at(d.To), With: []string{}, Why: d.Why}
+			for _, o := range d.People {
+				if o != p.ID {
+					st.With = append(st.With, name[o])
+				}
+			}
+			lane.Steps = append(lane.Steps, st)
+		}
+		out.People = append(out.People, lane)
+	}
+	var all []schedule.Window
+	for _, p := range w.p.People {
+		all = append(all, p.Hours...)
+	}
+	slices.SortFunc(all, func(a, b schedule.Window) int { return a.From - b.From })
+	var joined []schedule.Window
+	for _, h := range all {
+		if n := len(joined); n > 0 && h.From <= joined[n-1].To {
+			joined[n-1].To = max(joined[n-1].To, h.To)
+		} else {
+			joined = append(joined, h)
+		}
+	}
+	out.Hours = w.shown(joined, end)
+	for i, r := range plan.Ready {
+		j := w.jobs[i]
+		k := DayReady{Job: j.id, Object: j.object, Promised: j.promised, Late: r.Late, Why: r.Why, Kept: odds[i].Kept}
+		if r.At >= 0 {
+			k.Ready = w.time(r.At)
+			k.Nine, k.Sure = w.time(odds[i].Nine), w.time(odds[i].Sure)
+		}
+		out.Jobs = append(out.Jobs, k)
+	}
+	for _, l := range plan.Left {
+		of := w.steps[l.Step]
+		out.Left = append(out.Left, DayLeft{of.job, of.object, of.title + ": " + l.Why})
+	}
+}
+
+// time is a minute on the clock; nothing for one that does not come.
+func (w *dayWork) time(minute int) *time.Time {
+	if minute >= daysAhead*24*60 {
+		return nil
+	}
+	t := w.at(minute)
+	return &t
+}
+
+// shown are hours up to a minute.
+func (w *dayWork) shown(hours []schedule.Window, end int) []Hour {
+	out := []Hour{}
+	for _, h := range hours {
+		if h.From < end {
+			out = append(out, Hour{w.at(h.From), w.at(h.To)})
+		}
+	}
+	return out
+}
+
+// weather is what it is outdoors, three hours each, as far as anybody plans by it.
+func (w *dayWork) weather(out *Days) {
+	for i, a := range instrument.Forecast(w.now, 7*24) {
+		if i%3 == 0 {
+			out.Weather = append(out.Weather, DryHour{a.At, a.C, a.RH, fitAir(a)})
+		}
+	}
+}

@@ -1,0 +1,75 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Weeks are when people work; who never said works as usual.
+func (s *Shop) Weeks(ctx context.Context) ([]record.Week, error) {
+	people, err := s.store.Accounts(ctx)
+	if err != nil {
+		return nil, err
+	}
+	said, err := s.store.Weeks(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := []record.Week{}
+	for _, a := range people {
+		if !a.Active {
+			continue
+		}
+		w, ok := said[a.ID]
+		if !ok {
+			w = usualWeek
+			w.Account = a.ID
+		}
+		out = append(out, w)
+	}
+	return out, nil
+}
+
+// SetWeek keeps when a person works: their own, or anybody's by an owner.
+func (s *Shop) SetWeek(ctx context.Context, by record.Account, in record.Week) error {
+	if by.ID != in.Account {
+		if err := ownerOnly(by); err != nil {
+			return err
+		}
+	}
+	if len(in.Days) == 0 && len(in.Off) > 0 {
+		in.Off = []string{}
+	}
+	for i, d := range in.Days {
+		if d < 1 || d > 7 {
+			return fault.New(fmt.Sprintf("days[%d]", i), "a week has seven days", "1 is Monday, 7 Sunday")
+		}
+	}
+	for i, d := range in.Off {
+		if _, err := time.Parse(time.DateOnly, d); err != nil {
+			return fault.New(fmt.Sprintf("off[%d]", i), fmt.Sprintf("%q is no day", d), "write 2026-12-24")
+		}
+	}
+	w := dayWork{now: s.Now(), zone: s.zone()}
+	probe := in
+	probe.Days, probe.Off = []int{1, 2, 3, 4, 5, 6, 7}, nil
+	if _, err := w.hours(probe); err != nil {
+		return err
+	}
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		found, err := t.SetWeek(ctx, in)
+		if err == nil && !found {
+			err = stale("these hours")
+		}
+		if err != nil {
+			return err
+		}
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "week", Item: fmt.Sprint(in.Account), Action: "changed",
+			Said: "when they work was changed", After: in})
+	})
+}

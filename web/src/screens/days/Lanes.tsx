@@ -1,0 +1,190 @@
+import type { DayStep, Days } from "../../api/types";
+import { placeOf, type Stretch, stretches, whole, width } from "./scale";
+
+const tall = 76;
+
+/** A lane for each person along time; nights are narrow, work is solid. */
+export function Lanes({
+	days,
+	picked,
+	onPick,
+}: {
+	days: Days;
+	picked?: DayStep;
+	onPick: (step: DayStep) => void;
+}) {
+	const all = stretches(days.hours);
+	const wide = whole(all);
+	const first = all.filter((s, i) => all[i - 1]?.day !== s.day);
+	return (
+		<div className="lit flex" data-lanes={days.people.length}>
+			<ul className="shrink-0 border-r border-rule pt-[68px]">
+				{days.people.map((p) => (
+					<li
+						key={p.id}
+						className="content-center px-4 font-semibold sm:pl-7"
+						style={{ height: tall }}
+					>
+						{p.name.split(" ")[0]}
+					</li>
+				))}
+			</ul>
+			<section
+				aria-label="Days along time"
+				className="min-w-0 flex-1 overflow-x-auto"
+				// biome-ignore lint/a11y/noNoninteractiveTabindex: a part that scrolls must be reached by the keyboard
+				tabIndex={0}
+			>
+				<div className="relative" style={{ width: wide + 40 }}>
+					<div className="relative h-[68px]">
+						{first.map((s) => (
+							<p
+								key={s.from}
+								className="absolute top-1 font-semibold whitespace-nowrap"
+								style={{ left: s.x + 4 }}
+							>
+								{dayName(s.from)}
+							</p>
+						))}
+						{days.weather.map((w) => {
+							const at = Date.parse(w.from);
+							return inside(all, at) ? (
+								<span
+									key={w.from}
+									className={`absolute top-[30px] text-sm whitespace-nowrap ${w.fit ? "text-ink-2" : "font-semibold text-stop"}`}
+									style={{ left: placeOf(all, at) + 4 }}
+									title={`outdoors ${Math.round(w.c)} °C, ${Math.round(w.rh)} %${w.fit ? "" : ": no bond outdoors"}`}
+								>
+									{w.fit ? "" : "✗ "}
+									{Math.round(w.c)}° {Math.round(w.rh)}%
+								</span>
+							) : null;
+						})}
+						{hoursOf(all).map((h) => (
+							<span
+								key={h.at}
+								className="absolute bottom-0 text-sm text-ink-2"
+								style={{ left: h.x + 2 }}
+							>
+								{h.says}
+							</span>
+						))}
+					</div>
+					{all.map((s) => (
+						<div
+							key={s.from}
+							aria-hidden="true"
+							className="absolute top-[68px] bottom-0 border-l border-rule bg-ground/60"
+							style={{ left: s.x, width: width(s.from, s.to) }}
+						/>
+					))}
+					{days.people.map((p) => (
+						<ul
+							key={p.id}
+							aria-label={p.name}
+							className="relative border-t border-rule"
+							style={{ height: tall }}
+						>
+							{p.steps.map((s) => (
+								<Block
+									key={s.key}
+									step={s}
+									all={all}
+									picked={picked?.key === s.key}
+									onPick={() => onPick(s)}
+								/>
+							))}
+						</ul>
+					))}
+				</div>
+			</section>
+		</div>
+	);
+}
+
+function Block({
+	step,
+	all,
+	picked,
+	onPick,
+}: {
+	step: DayStep;
+	all: Stretch[];
+	picked: boolean;
+	onPick: () => void;
+}) {
+	const from = Date.parse(step.from);
+	const to = Date.parse(step.to);
+	const two = step.with.length > 0;
+	const w = Math.max(6, width(from, to) - 2);
+	return (
+		<li
+			className="absolute top-1.5"
+			style={{ left: placeOf(all, from), width: w }}
+		>
+			<button
+				type="button"
+				aria-pressed={picked}
+				onClick={onPick}
+				data-step={step.key}
+				// Where the words stand on it, they are its name.
+				aria-label={
+					w > 34
+						? undefined
+						: `${clock(from)}, ${step.title}, ${step.object}${two ? `, with ${step.with.join(" and ")}` : ""}`
+				}
+				className={`block h-[62px] w-full overflow-hidden border-l-4 px-1 text-left text-[0.8125rem] leading-[1.15] ${
+					two ? "border-two" : "border-now"
+				} ${picked ? "bg-now text-on-now" : "bg-now-wash text-ink"}`}
+			>
+				{w > 34 && (
+					<>
+						<strong className="block font-semibold">{step.title}</strong>{" "}
+						{step.object}
+						<span className="sr-only">
+							, {clock(from)}
+							{two && `, with ${step.with.join(" and ")}`}
+						</span>
+					</>
+				)}
+			</button>
+		</li>
+	);
+}
+
+function inside(all: Stretch[], at: number): boolean {
+	return all.some((s) => s.from <= at && at < s.to);
+}
+
+/** Every second full hour that is worked. */
+function hoursOf(all: Stretch[]) {
+	const out: { at: number; x: number; says: string }[] = [];
+	for (const s of all) {
+		const at = new Date(s.from);
+		at.setMinutes(0, 0, 0);
+		for (let t = at.getTime(); t < s.to; t += 3_600_000) {
+			if (t < s.from) continue;
+			out.push({
+				at: t,
+				x: placeOf(all, t),
+				says: `${new Date(t).getHours()}`,
+			});
+		}
+	}
+	return out;
+}
+
+export function clock(at: number | string): string {
+	return new Date(at).toLocaleTimeString("en-GB", {
+		hour: "2-digit",
+		minute: "2-digit",
+	});
+}
+
+export function dayName(at: number | string): string {
+	return new Date(at).toLocaleDateString("en-GB", {
+		weekday: "short",
+		day: "numeric",
+		month: "short",
+	});
+}

@@ -1,0 +1,83 @@
+import { Link } from "react-router";
+import type { DayReady, Days } from "../../api/types";
+import { span, when } from "../../app/when";
+import { PromiseIt } from "./PromiseIt";
+
+/** Each job with when it is ready, how surely that keeps its promise, and what holds it up. */
+export function Promises({ days }: { days: Days }) {
+	return (
+		<section aria-label="Promises" className="px-4 pt-4 pb-8 sm:px-7">
+			<h2 className="font-semibold">Promises</h2>
+			<ul className="max-w-[72em] border-t border-rule">
+				{days.jobs.map((j) => (
+					<Line key={j.job} j={j} />
+				))}
+			</ul>
+			{days.left.length > 0 && (
+				<>
+					<h2 className="mt-5 font-semibold text-stop">No time for these</h2>
+					<ul className="max-w-[72em] border-t border-rule">
+						{days.left.map((l) => (
+							<li
+								key={`${l.job} ${l.why}`}
+								className="border-b border-rule py-2"
+							>
+								<Link
+									className="font-semibold underline-offset-4 hover:underline"
+									to={`/jobs/${l.job}`}
+								>
+									{l.object}
+								</Link>
+								<span className="block text-ink-2">{l.why}</span>
+							</li>
+						))}
+					</ul>
+				</>
+			)}
+		</section>
+	);
+}
+
+function Line({ j }: { j: DayReady }) {
+	const safe = !j.promised_at || j.kept >= 0.9;
+	return (
+		<li className="border-b border-rule" data-promise={j.job}>
+			<Link
+				to={`/jobs/${j.job}`}
+				className="grid min-h-14 gap-x-5 py-2 hover:bg-now-wash sm:grid-cols-[1fr_11rem_16rem]"
+			>
+				<span className="min-w-0">
+					<strong className="font-semibold">{j.object}</strong>
+					<span className="block text-[0.9375rem] text-ink-2">{j.why}</span>
+				</span>
+				<span>
+					{j.promised_at ? `promised ${when(j.promised_at)}` : "no promise"}
+					<span
+						className={`block ${safe ? "text-ink-2" : "font-semibold text-stop"}`}
+					>
+						{j.promised_at && odds(j.kept)}
+					</span>
+				</span>
+				<span>
+					{j.ready_at ? `ready ${when(j.ready_at)}` : "no time is left for it"}
+					{j.late ? (
+						<strong className="text-stop">, {span(j.late)} late</strong>
+					) : null}
+					{j.nine && (
+						<span className="block text-ink-2">
+							9 times in 10 by {when(j.nine)}
+						</span>
+					)}
+				</span>
+			</Link>
+			<PromiseIt j={j} />
+		</li>
+	);
+}
+
+/** A chance as people say it. */
+function odds(kept: number): string {
+	if (kept >= 0.985) return "kept, as good as surely";
+	if (kept <= 0.015) return "not kept";
+	return `kept ${Math.floor(kept * 10)} times in 10`;
+}
