@@ -43,9 +43,11 @@ const screwsCounted = `(async () => {
   await put("screws", {counted: 8, version: v.pane.version});
 })()`
 
+// waits is a helper of the scripts: what is looked for, as soon as it is there.
+const waits = `const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) { clearInterval(t); done(e); } }, 50); });`
+
 // cutTwice plans what waits of a glass and makes the first two cuts.
 const cutTwice = `(async () => {
-  const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) { clearInterval(t); done(e); } }, 50); });
   (await wait(() => [...document.querySelectorAll("button")].find((b) => b.innerText === "Plan the cuts"))).click();
   for (let n = 0; n < 2; n++) {
     const was = await wait(() => document.querySelector("[data-cut-line]")?.dataset.cutLine);
@@ -56,13 +58,11 @@ const cutTwice = `(async () => {
 
 // daysLaid waits for the days and opens one piece of work.
 const daysLaid = `(async () => {
-  const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) { clearInterval(t); done(e); } }, 50); });
   (await wait(() => document.querySelectorAll("[data-step]")[40])).click();
 })()`
 
 // opened goes to the page behind the code of a signed job.
 const opened = `(async () => {
-  const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) { clearInterval(t); done(e); } }, 50); });
   const a = await wait(() => document.querySelector("[data-link] a"));
   a.target = "";
   a.click();
@@ -76,13 +76,13 @@ var set = []shot{
 	{name: "job-hold", path: "/jobs/36/hold", slow: true, w: 1280, h: 800},
 	{name: "job-set", path: "/jobs/2/set", do: screwsCounted, slow: true, w: 1280, h: 800},
 	{name: "job-prove", path: "/jobs/8/prove", w: 1280, h: 800},
-	{name: "take-in", path: "/take-in", draft: stoveDraft, do: `document.querySelectorAll("ol button")[2].click()`,
-		w: 1280, h: 800},
+	{name: "take-in", path: "/take-in", draft: stoveDraft, do: `wait(() => document.querySelectorAll("ol button")[2]).then((b) => b.click())`,
+		slow: true, w: 1280, h: 800},
 	{name: "jobs", path: "/jobs", w: 1280, h: 800},
 	{name: "job-assess", path: "/jobs/1/assess", w: 1280, h: 800},
 	{name: "job-strip", path: "/jobs/2/strip", w: 1280, h: 800},
-	{name: "book", path: "/book/touch", do: `document.querySelector("[aria-label^='✕ petroleum']").click()`, w: 1280,
-		h: 800},
+	{name: "book", path: "/book/touch", do: `wait(() => document.querySelector("[aria-label^='✕ petroleum']")).then((b) => b.click())`,
+		slow: true, w: 1280, h: 800},
 	{name: "cut-room", path: "/cut-room/annealed-3", do: cutTwice, slow: true, w: 1280, h: 800},
 	{name: "stores", path: "/stores", w: 1280, h: 800},
 	{name: "sums", path: "/sums", sash: sashDraft, w: 1280, h: 800},
@@ -216,7 +216,7 @@ func take(b context.Context, url, out string, s shot) error {
 // script runs JavaScript for what it does.
 func script(js string) chromedp.Action[chromedp.Void] {
 	return chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
-		_, err := chromedp.Evaluate[any]("void (() => {"+js+"})()")(ctx, t)
+		_, err := chromedp.Evaluate[any]("void (() => {"+waits+js+"})()")(ctx, t)
 		return err
 	})
 }

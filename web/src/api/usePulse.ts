@@ -12,19 +12,42 @@ const shown = [
 	["jobs"],
 ];
 
-/** Asks again for what shows the whole shop as soon as somebody has changed something. */
+/**
+ * Asks again for what shows the whole shop as soon as somebody has changed something. A
+ * browser keeps few connections to one address: a page that nobody looks at listens to
+ * nothing, and asks when it is looked at again.
+ */
 export function usePulse(): void {
 	const client = useQueryClient();
 	useEffect(() => {
-		const source = new EventSource("/api/pulse");
-		let first = true;
-		source.addEventListener("changed", () => {
-			// The first one tells where the shop stands, not that something is new.
-			if (!first)
-				for (const queryKey of shown)
-					void client.invalidateQueries({ queryKey });
-			first = false;
-		});
-		return () => source.close();
+		let source: EventSource | null = null;
+		const ask = () => {
+			for (const queryKey of shown) void client.invalidateQueries({ queryKey });
+		};
+		const listen = () => {
+			if (document.hidden) {
+				source?.close();
+				source = null;
+				return;
+			}
+			if (source) return;
+			let first = true;
+			source = new EventSource("/api/pulse");
+			source.addEventListener("changed", () => {
+				// The first one tells where the shop stands, not that something is new.
+				if (!first) ask();
+				first = false;
+			});
+		};
+		const looked = () => {
+			if (!document.hidden && !source) ask();
+			listen();
+		};
+		listen();
+		document.addEventListener("visibilitychange", looked);
+		return () => {
+			document.removeEventListener("visibilitychange", looked);
+			source?.close();
+		};
 	}, [client]);
 }

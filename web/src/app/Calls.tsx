@@ -1,10 +1,8 @@
 import { useEffect, useRef } from "react";
 import { useToday } from "../api/hooks";
-import { usePulse } from "../api/usePulse";
 
-/** Keeps screens true to the shop, and calls when a clock is out, where the browser is allowed to. */
+/** Calls when a clock is out, where the browser is allowed to. */
 export function Calls() {
-	usePulse();
 	const clocks = useToday().data?.clocks;
 	const called = useRef(new Set<string>());
 	useEffect(() => {

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, got, type Refused } from "../../api/client";
 import type { DayStep, Days } from "../../api/types";
+import { usePulse } from "../../api/usePulse";
 import { Band } from "../../app/Band";
 import { Refusal } from "../../parts/Refusal";
 import { Lanes } from "./Lanes";
@@ -13,6 +14,7 @@ const key = ["days"];
 
 /** Who does what, when and where, and which promises that keeps. */
 export function DaysScreen() {
+	usePulse();
 	const client = useQueryClient();
 	const [picked, setPicked] = useState<DayStep>();
 	const days = useQuery<Days, Refused>({

@@ -3,12 +3,14 @@ import { useDeferredValue, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { api, got, type Refused } from "../../api/client";
 import type { Found } from "../../api/types";
+import { usePulse } from "../../api/usePulse";
 import { Page } from "../../app/Page";
 import { TextField } from "../../parts/Field";
 import { DueList } from "./DueList";
 
 /** Everything that is kept, by any word of it; below it what is to be looked at again. */
 export function RecordsScreen() {
+	usePulse();
 	const [query, setQuery] = useSearchParams();
 	// The field is its own: an address that is still being written must not eat a letter.
 	const [words, setWords] = useState(query.get("words") ?? "");

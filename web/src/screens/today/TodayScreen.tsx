@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { useToday } from "../../api/hooks";
 import type { Today, Turn } from "../../api/types";
+import { usePulse } from "../../api/usePulse";
 import { Page } from "../../app/Page";
 import { dayOf, span, when } from "../../app/when";
 import { useWho } from "../../app/who";
@@ -9,6 +10,7 @@ import { CallMe } from "./CallMe";
 
 /** What do I do now? One sentence, then the rest of the day. */
 export function TodayScreen() {
+	usePulse();
 	const today = useToday();
 	const { account, shop } = useWho();
 	const day = new Date().toLocaleDateString("en-GB", {

@@ -2,11 +2,13 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, got, type Refused } from "../../api/client";
 import type { AdhesiveDay, DayLine } from "../../api/types";
+import { usePulse } from "../../api/usePulse";
 
 const every = 60_000;
 
 /** What is opened, set, peeled, unclamped and ready: one line an hour, to be read across the shop. */
 export function AdhesiveWall() {
+	usePulse();
 	const day = useQuery<AdhesiveDay, Refused>({
 		queryKey: ["adhesive day"],
 		queryFn: () => got(api.GET("/api/adhesive-day")),
