@@ -55,7 +55,7 @@ func passport(t *testing.T, p *program) {
 	mira.refill("Find anything", "no such thing anywhere")
 	mira.sees("Nothing kept has")
 	mira.goTo("/records")
-	line := fmt.Sprintf(`[...document.querySelectorAll("[data-reminder]")].filter(l => l.innerText.includes("boathouse"))`)
+	line := `[...document.querySelectorAll("[data-reminder]")].filter(l => l.innerText.includes("boathouse"))`
 	mira.until("its reminders", line+".length === 3")
 	mira.accessible("what is due")
 	first := ask[string](mira, line+"[0].dataset.reminder")

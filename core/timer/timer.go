@@ -99,13 +99,12 @@ func Start(r Run, minutes int, now time.Time) (Run, error) {
 	if r.Since.IsZero() {
 		r.Since = now
 	}
-	stages := []Stage{}
 	if r.Usual != "" {
 		i := slices.IndexFunc(usual, func(u Usual) bool { return u.ID == r.Usual })
 		if i < 0 {
 			return r, fault.New("usual", fmt.Sprintf("no clock is called %q", r.Usual), "choose one of the list, or type what it is for")
 		}
-		stages = usual[i].Stages
+		stages := usual[i].Stages
 		if r.Stage < 0 || r.Stage >= len(stages) {
 			return r, fault.New("stage", fmt.Sprintf("it has %d parts", len(stages)), "start with the first")
 		}

@@ -37,13 +37,15 @@ export function Lanes({
 			>
 				<div className="relative" style={{ width: wide + 40 }}>
 					<div className="relative h-[68px]">
-						{first.map((s) => (
+						{first.map((s, i) => (
 							<p
 								key={s.from}
 								className="absolute top-1 font-semibold whitespace-nowrap"
 								style={{ left: s.x + 4 }}
 							>
-								{dayName(s.from)}
+								{(first[i + 1]?.x ?? Number.POSITIVE_INFINITY) - s.x < 100
+									? dayName(s.from).split(" ")[0]
+									: dayName(s.from)}
 							</p>
 						))}
 						{days.weather.map((w) => {
