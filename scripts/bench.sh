@@ -25,6 +25,8 @@ function row(name, v, unit, bound) {
 		if ($(i+1) == "worst-%") worst = $i
 		if ($(i+1) == "useful-%") useful = $i
 		if ($(i+1) == "bars-over") over = $i
+		if ($(i+1) == "gap-%") gap = $i
+		if ($(i+1) == "saved-%") saved = $i
 	}
 	if (name == "Solve") row("fit: size from readings", ms, "ms", 1)
 	else if (name == "Build") row("plan: steps and cautions", ms, "ms", 1)
@@ -41,6 +43,11 @@ function row(name, v, unit, bound) {
 	else if (name == "ChooseKey") row("a weight, from key to screen", median, "ms", 100)
 	else if (name ~ /^LineKey/) row("the line, from key to what is next: " substr(name, 9), median, "ms", 100)
 	else if (name ~ /^Perfect/) row("a sheet put together again, worst of 20, " substr(name, 9) " pieces", worst, "%", "")
+	else if (name ~ /^Schedule/) {
+		row("days, above the bound, jobs " substr(name, 10), gap, "%", name ~ /\/10_/ ? 5 : "")
+		row("days, saved of a plan by hand, jobs " substr(name, 10), saved, "%", "")
+	}
+	else if (name == "Replan") row("200 jobs after a change", ms, "ms", 300)
 	else if (name ~ /^Day/) row("used or kept of the glass, panes " substr(name, 5), useful, "%", "")
 	else if (name ~ /^Lay/) row("one cut plan laid out, panes " substr(name, 5), ms, "ms", "")
 	else if (name == "Bars") row("bars over the bound, 500 stretches", over, "", 1)

@@ -549,16 +549,26 @@ func (s *Shop) DropCure(ctx context.Context, by record.Account, at Bench, id int
 	})
 }
 
+// seenClock finds a clock of a pane and holds its version against what a person saw.
+func seenClock[T any](all []T, of func(T) (int64, int), id int64, version int) (c T, err error) {
+	for _, c = range all {
+		switch is, now := of(c); {
+		case is != id:
+		case now != version:
+			return c, stale("this clock")
+		default:
+			return c, nil
+		}
+	}
+	return c, &record.NotFound{What: "this clock"}
+}
+
 func (s *Shop) cureChange(ctx context.Context, by record.Account, at Bench, id int64, version int,
 	f func(*store.Tx, *record.Cure) (string, error)) error {
 	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
-		i := slices.IndexFunc(p.Cures, func(c record.Cure) bool { return c.ID == id })
-		if i < 0 {
-			return store.Change{}, &record.NotFound{What: "this clock"}
-		}
-		c := p.Cures[i]
-		if c.Version != version {
-			return store.Change{}, stale("this clock")
+		c, err := seenClock(p.Cures, func(c record.Cure) (int64, int) { return c.ID, c.Version }, id, version)
+		if err != nil {
+			return store.Change{}, err
 		}
 		before := c
 		said, err := f(t, &c)

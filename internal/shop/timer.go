@@ -222,13 +222,9 @@ func (s *Shop) DropTimer(ctx context.Context, by record.Account, at Bench, id in
 func (s *Shop) timerChange(ctx context.Context, by record.Account, at Bench, id int64, version int,
 	f func(*store.Tx, *record.Timer) (string, error)) error {
 	return s.paneNote(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
-		i := slices.IndexFunc(p.Timers, func(v record.Timer) bool { return v.ID == id })
-		if i < 0 {
-			return store.Change{}, &record.NotFound{What: "this clock"}
-		}
-		v := p.Timers[i]
-		if v.Version != version {
-			return store.Change{}, stale("this clock")
+		v, err := seenClock(p.Timers, func(v record.Timer) (int64, int) { return v.ID, v.Version }, id, version)
+		if err != nil {
+			return store.Change{}, err
 		}
 		before := v
 		said, err := f(t, &v)

@@ -1,9 +1,8 @@
 import { api, got } from "../../api/client";
 import type { Bead } from "../../api/types";
 import { useDraft } from "../../app/draft";
-import { NumberRow } from "../../parts/NumberRow";
 import { Pick } from "../../parts/Pick";
-import { FigureList } from "./FigureList";
+import { Numbers } from "./Numbers";
 
 const empty = {
 	section: "triangle" as Bead["section"],
@@ -34,35 +33,25 @@ export function BeadSum() {
 				The path of the bead round the flange, and how it is laid. An opened
 				tube is one session; the pane is in place before the bead skins.
 			</p>
-			<FigureList
+			<Numbers
 				name="bead"
-				asked={form}
+				fields={fields}
+				form={form}
+				set={set}
 				call={(body) => got(api.POST("/api/sums/bead", { body }))}
-				fields={fields.map((f) => f.key)}
 			>
-				{(error) => (
-					<>
-						<Pick
-							label="Section"
-							value={form.section}
-							onChange={(section) => set({ ...form, section })}
-							options={[
-								{ value: "triangle", label: "triangle" },
-								{ value: "round", label: "round" },
-								{ value: "fillet", label: "fillet in a corner" },
-								{ value: "joint", label: "filled joint" },
-							]}
-						/>
-						<NumberRow
-							fields={fields}
-							values={form}
-							onChange={(key, v) => set({ ...form, [key]: v })}
-							error={(f) => error?.field(f)}
-							className="mt-3 max-w-[40em] grid-cols-2 sm:grid-cols-3"
-						/>
-					</>
-				)}
-			</FigureList>
+				<Pick
+					label="Section"
+					value={form.section}
+					onChange={(section) => set({ ...form, section })}
+					options={[
+						{ value: "triangle", label: "triangle" },
+						{ value: "round", label: "round" },
+						{ value: "fillet", label: "fillet in a corner" },
+						{ value: "joint", label: "filled joint" },
+					]}
+				/>
+			</Numbers>
 		</section>
 	);
 }

@@ -1,54 +1,11 @@
-import type { ReactNode } from "react";
 import { api, got } from "../../api/client";
-import type { Figure, S } from "../../api/types";
+import type { S } from "../../api/types";
 import { useDraft } from "../../app/draft";
-import { NumberRow } from "../../parts/NumberRow";
 import { Pick } from "../../parts/Pick";
 import { Tick } from "../../parts/Tick";
-import { FigureList } from "./FigureList";
+import { Numbers } from "./Numbers";
 
 type Body<K extends keyof S> = Omit<S[K], "$schema">;
-type Fields<K extends string> = readonly { key: K; label: string }[];
-
-/** A row of numbers over the figures that they give. */
-function Numbers<K extends string, T extends Record<K, number>>({
-	name,
-	fields,
-	form,
-	set,
-	call,
-	children,
-}: {
-	name: string;
-	fields: Fields<K>;
-	form: T;
-	set: (form: T) => void;
-	call: (form: T) => Promise<Figure[] | null>;
-	children?: ReactNode;
-}) {
-	return (
-		<FigureList
-			name={name}
-			asked={form}
-			call={call}
-			fields={fields.map((f) => f.key)}
-		>
-			{(error) => (
-				<>
-					{children}
-					<NumberRow
-						fields={fields}
-						values={form}
-						onChange={(key, v) => set({ ...form, [key]: v })}
-						error={(f) => error?.field(f)}
-						className="mt-3 max-w-[40em] grid-cols-2 sm:grid-cols-3"
-					/>
-				</>
-			)}
-		</FigureList>
-	);
-}
-
 /** A bolt in a bush in place of a rivet. */
 export function RivetSum() {
 	const [form, set] = useDraft<Body<"SettingRivet">>("rivet", {
