@@ -29,6 +29,16 @@ func days(t *testing.T, p *program) {
 	g.pressAt("[data-take]")
 	g.until("the plan taken", `document.body.innerText.includes("The days as they stand")`)
 
+	// Her own days in her calendar, by an address that ends when she says so.
+	g.press("Make an address for a calendar")
+	g.until("the calendar", `document.querySelector("[data-calendar]")?.innerText.includes("/feeds/")`)
+	feed := `fetch(new URL(document.querySelector("[data-calendar]").innerText).pathname)`
+	if n := ask[int](g, feed+`.then(r => r.text()).then(t => t.split("BEGIN:VEVENT").length - 1)`); n == 0 {
+		t.Error("nothing is in the calendar")
+	}
+	g.press("withdraw it")
+	g.until("withdrawn", `!document.querySelector("[data-calendar]")`)
+
 	// Ebbe is off for good: the days go round it.
 	ebbe := ask[int](g, `fetch("/api/people").then(r => r.json()).then(a => a.find(p => p.login === "ebbe").id)`)
 	g.goTo("/shop")

@@ -89,7 +89,12 @@ func quoteToInvoice(t *testing.T, p *program) {
 	if err := json.Unmarshal(g.fetch("/api/jobs?state=signed&words=Tolliver"), &found); err != nil || len(found) == 0 {
 		t.Fatalf("%v, %+v", err, found)
 	}
-	g.goTo(fmt.Sprintf("/jobs/%d/prove", found[0].ID))
+	// The stove was here a year ago too: its bill is on the ticket that came first.
+	first := found[0].ID
+	for _, f := range found {
+		first = min(first, f.ID)
+	}
+	g.goTo(fmt.Sprintf("/jobs/%d/prove", first))
 	g.press("what it costs")
 	g.sees("Invoice 1,")
 	g.press("Take the invoice back")

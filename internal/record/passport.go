@@ -9,15 +9,17 @@ type LinkKind string
 const (
 	PassportLink LinkKind = "passport"
 	CalendarLink LinkKind = "calendar"
+	DaysLink     LinkKind = "days" // of the account that made it
 )
 
 // Link is an address that opens one thing without signing in.
 type Link struct {
 	ID        int64      `json:"id"`
-	Kind      LinkKind   `json:"kind" enum:"passport,calendar"`
+	Kind      LinkKind   `json:"kind" enum:"passport,calendar,days"`
 	Token     string     `json:"token"`
 	Job       int64      `json:"job,omitempty"`
 	MadeBy    string     `json:"made_by"`
+	Account   int64      `json:"-"`
 	MadeAt    time.Time  `json:"made_at"`
 	Withdrawn *time.Time `json:"withdrawn_at,omitempty"`
 }

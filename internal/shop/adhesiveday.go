@@ -41,11 +41,12 @@ func (b benchView) laying() *cure.Laying {
 	if err != nil {
 		return nil
 	}
-	l := &cure.Laying{Pane: b.pane.ID, Adhesive: a.ID, Width: layWidth, Edges: 2}
+	width := b.pressed()
+	l := &cure.Laying{Pane: b.pane.ID, Adhesive: a.ID, Width: width, Edges: 2}
 	if p, ok := r.Outline(); ok && r.Family.Sizing != family.Hinge {
 		path := p
 		if land, ok := b.land(); ok {
-			if in, err := setting.BeadPath(p, land, math.Min(layWidth, land-setting.BeadClear)); err == nil {
+			if in, err := setting.BeadPath(p, land, width); err == nil {
 				path = in
 			}
 		}
@@ -65,8 +66,24 @@ func (b benchView) laying() *cure.Laying {
 	return l
 }
 
-// layWidth is how wide a bead of 8 × 12 mm is pressed, mm. Common practice, no source.
-const layWidth = 12.0
+// How wide a bead of 8 × 12 mm is pressed, and one that only keeps a light from moving,
+// mm. Common practice, no source.
+const (
+	layWidth  = 12.0
+	thinWidth = 6.0
+)
+
+// pressed is how wide the bead of a pane is pressed, mm: no wider than its flange allows.
+func (b benchView) pressed() float64 {
+	width := layWidth
+	if b.pane.Family == "glued-beads" || b.pane.Family == "ring-port" {
+		width = thinWidth
+	}
+	if land, ok := b.land(); ok && land > setting.BeadClear {
+		width = math.Min(width, land-setting.BeadClear)
+	}
+	return width
+}
 
 // land is how far the pane lies on its flange, mm.
 func (b benchView) land() (float64, bool) {

@@ -316,7 +316,10 @@ func (s *Shop) dayJobs(ctx context.Context, w *dayWork, out *Days) error {
 	}
 	dry := w.fitOutdoors()
 	for _, j := range all {
-		job, why := w.job(j, hardens, dry)
+		job, why, err := w.job(j, hardens, dry)
+		if err != nil {
+			return err
+		}
 		if why != "" {
 			out.Left = append(out.Left, DayLeft{j.id, j.object, why})
 		}
@@ -327,28 +330,40 @@ func (s *Shop) dayJobs(ctx context.Context, w *dayWork, out *Days) error {
 	return nil
 }
 
-// hardens is how long each adhesive usually takes at the bench from now on, min.
-func (s *Shop) hardens(ctx context.Context) (map[string]int, error) {
+// hardens is how long a bead of an adhesive takes at the bench from now on, min; its width
+// in mm. What never hardens in such air takes longer than anybody plans.
+type hardens func(adhesive string, width float64) (int, error)
+
+func (s *Shop) hardens(ctx context.Context) (hardens, error) {
 	now := s.Now()
 	air, err := s.airs(ctx, s.store, now, s.zone())(record.AtBench)
 	if err != nil {
 		return nil, err
 	}
-	out := map[string]int{}
-	for _, a := range cure.Adhesives() {
-		got, err := cure.Cure(cure.Bond{Adhesive: a.ID, Since: now, Width: layWidth, Edges: 2}, air, now)
-		if err != nil {
-			return nil, err
-		}
-		if r := got.Opened().Safe; r != nil {
-			out[a.ID] = int(r.Sub(now).Minutes()) + 1
-		}
+	type bead struct {
+		adhesive string
+		width    float64
 	}
-	return out, nil
+	known := map[bead]int{}
+	return func(adhesive string, width float64) (int, error) {
+		k := bead{adhesive, width}
+		if m, ok := known[k]; ok {
+			return m, nil
+		}
+		got, err := cure.Cure(cure.Bond{Adhesive: adhesive, Since: now, Width: width, Edges: 2}, air, now)
+		if err != nil {
+			return 0, err
+		}
+		known[k] = daysAhead * 24 * 60
+		if r := got.Opened().Safe; r != nil {
+			known[k] = int(r.Sub(now).Minutes()) + 1
+		}
+		return known[k], nil
+	}, nil
 }
 
 // job is what is left of one, with why it cannot be planned.
-func (w *dayWork) job(j stand, hardens map[string]int, dry []schedule.Window) (schedule.Job, string) {
+func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule.Job, string, error) {
 	job := schedule.Job{ID: fmt.Sprint(j.id), Name: j.object}
 	if j.promised != nil {
 		at := w.minute(*j.promised)
@@ -377,10 +392,10 @@ func (w *dayWork) job(j stand, hardens map[string]int, dry []schedule.Window) (s
 				st.Fit = dry
 			}
 			if o.needs != "" && !slices.ContainsFunc(w.p.People, func(q schedule.Person) bool { return slices.Contains(q.May, o.needs) }) {
-				return job, fmt.Sprintf("nobody here may do “%s”: %s", o.title, o.needs)
+				return job, fmt.Sprintf("nobody here may do “%s”: %s", o.title, o.needs), nil
 			}
 			if o.people > len(w.p.People) {
-				return job, fmt.Sprintf("“%s” takes %d, and %d work here", o.title, o.people, len(w.p.People))
+				return job, fmt.Sprintf("“%s” takes %d, and %d work here", o.title, o.people, len(w.p.People)), nil
 			}
 			if o.key == "check-new" {
 				w.slips = append(w.slips, schedule.Slip{Step: id, Chance: deliveries, Minutes: 24 * 60})
@@ -388,12 +403,16 @@ func (w *dayWork) job(j stand, hardens map[string]int, dry []schedule.Window) (s
 			w.steps[id] = dayStepOf{j.id, p.id, j.object, string(o.station), o.title}
 			last, wait = id, o.wait
 			if o.lays != "" {
-				wait = hardens[o.lays]
+				m, err := hardens(o.lays, o.width)
+				if err != nil {
+					return job, "", err
+				}
+				wait = m
 			}
 			job.Steps = append(job.Steps, st)
 		}
 	}
-	return job, ""
+	return job, "", nil
 }
 
 // lastPlan is the plan that was last taken, in the minutes of this one.

@@ -184,3 +184,27 @@ func TestInOneGo(t *testing.T) {
 		t.Error("what is done once is done once")
 	}
 }
+
+// A thin bead is dry before a wide one; an adhesive that nobody knows is said to be one.
+func TestHardens(t *testing.T) {
+	s, _, _ := open(t)
+	s.Now = func() time.Time { return monday }
+	h, err := s.hardens(ctx)
+	if err != nil {
+		t.Fatal(err)
+	}
+	took := map[float64]int{}
+	for _, width := range []float64{thinWidth, layWidth, thinWidth} {
+		m, err := h("neutral-silicone", width)
+		if err != nil || m <= 0 || took[width] > 0 && took[width] != m {
+			t.Fatalf("%g mm: %d min, %v", width, m, err)
+		}
+		took[width] = m
+	}
+	if took[thinWidth] >= took[layWidth] {
+		t.Errorf("%v: a wide bead dries sooner", took)
+	}
+	if _, err := h("jam", layWidth); err == nil {
+		t.Error("jam was taken for an adhesive")
+	}
+}

@@ -22,8 +22,9 @@ type openStep struct {
 	after      []string
 	until      *time.Time // what it waits for is over then
 	needs      string
-	lays       string // the adhesive that hardens behind it
-	wait       int    // min behind it that need nobody
+	lays       string  // the adhesive that hardens behind it
+	width      float64 // of its bead, pressed, mm
+	wait       int     // min behind it that need nobody
 	stations   []family.Station
 }
 
@@ -55,7 +56,7 @@ func (b benchView) openWork(j record.Job) []openStep {
 		}
 		// What hardens does so behind the last step before its hold.
 		if i == hold-1 && len(b.pane.Cures) == 0 && slices.Contains(hardening, b.pane.Family) {
-			o.lays = cure.UsualFor(b.pane.Family)
+			o.lays, o.width = cure.UsualFor(b.pane.Family), b.pressed()
 		}
 		if st.Station == "source" && st.Key != "check-new" && b.pane.WaitsFor == "" && b.toCutEver() == nil {
 			o.wait = usualDays(b.reck.Road.Part) * 24 * 60
@@ -97,7 +98,7 @@ func inOneGo(open []openStep, once map[string]bool) []openStep {
 				last.station == "source" || o.station == "source" || last.minutes+o.minutes > goes
 			if !apart {
 				last.minutes += o.minutes
-				last.wait, last.lays = o.wait, o.lays
+				last.wait, last.lays, last.width = o.wait, o.lays, o.width
 				last.stations = appendStation(last.stations, o.station)
 				last.title = stationsSaid(last.stations)
 				continue

@@ -283,9 +283,17 @@ func newToken() (string, error) {
 	return tokenText.EncodeToString(b), nil
 }
 
+// linkOf is what an address of a kind opens: a person's own days, a job, or the shop's for 0.
+func linkOf(by record.Account, kind record.LinkKind, job int64) int64 {
+	if kind == record.DaysLink {
+		return by.ID
+	}
+	return job
+}
+
 // addLink writes an address, unless there is one: a retry never makes a second.
 func (s *Shop) addLink(ctx context.Context, t *store.Tx, by record.Account, kind record.LinkKind, job int64) error {
-	had, err := t.LinkOf(ctx, kind, job)
+	had, err := t.LinkOf(ctx, kind, linkOf(by, kind, job))
 	if err != nil || had != nil {
 		return err
 	}
@@ -300,7 +308,8 @@ func (s *Shop) addLink(ctx context.Context, t *store.Tx, by record.Account, kind
 		Said: "an address was made that opens the " + string(kind)})
 }
 
-// MakeLink makes the address of a signed job's passport, or of the shop's calendar.
+// MakeLink makes the address of a signed job's passport, of the shop's calendar, or of the
+// days of whoever asks.
 func (s *Shop) MakeLink(ctx context.Context, by record.Account, kind record.LinkKind, job int64) error {
 	if kind == record.CalendarLink {
 		if err := ownerOnly(by); err != nil {
@@ -325,10 +334,13 @@ func (s *Shop) MakeLink(ctx context.Context, by record.Account, kind record.Link
 	})
 }
 
-// WithdrawLink ends an address: what it opened is not there any more. An owner's.
+// WithdrawLink ends an address: what it opened is not there any more. An owner's, but for
+// one's own days.
 func (s *Shop) WithdrawLink(ctx context.Context, by record.Account, kind record.LinkKind, job int64) error {
-	if err := ownerOnly(by); err != nil {
-		return err
+	if kind != record.DaysLink {
+		if err := ownerOnly(by); err != nil {
+			return err
+		}
 	}
 	return s.store.Write(ctx, func(t *store.Tx) error {
 		if job != 0 {
@@ -336,11 +348,12 @@ func (s *Shop) WithdrawLink(ctx context.Context, by record.Account, kind record.
 				return err
 			}
 		}
-		had, err := t.LinkOf(ctx, kind, job)
+		of := linkOf(by, kind, job)
+		had, err := t.LinkOf(ctx, kind, of)
 		if err != nil || had == nil {
 			return err
 		}
-		if err := t.WithdrawLinks(ctx, kind, job, s.Now()); err != nil {
+		if err := t.WithdrawLinks(ctx, kind, of, s.Now()); err != nil {
 			return err
 		}
 		return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind),
@@ -348,10 +361,10 @@ func (s *Shop) WithdrawLink(ctx context.Context, by record.Account, kind record.
 	})
 }
 
-// LinkOf is the address of a job's passport, or of the shop's calendar; nil where there is
-// none.
-func (s *Shop) LinkOf(ctx context.Context, kind record.LinkKind, job int64) (*record.Link, error) {
-	return s.store.LinkOf(ctx, kind, job)
+// LinkOf is the address of a job's passport, of the shop's calendar, or of somebody's days;
+// nil where there is none.
+func (s *Shop) LinkOf(ctx context.Context, kind record.LinkKind, of int64) (*record.Link, error) {
+	return s.store.LinkOf(ctx, kind, of)
 }
 
 // Opened finds what an address opens. One that was withdrawn opens as little as one that

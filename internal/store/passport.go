@@ -8,23 +8,28 @@ import (
 	"freshshard/internal/record"
 )
 
-const linkQuery = "SELECT l.id, l.kind, l.token, COALESCE(l.job_id, 0), a.name, l.made_at, l.withdrawn_at FROM link l " +
+const linkQuery = "SELECT l.id, l.kind, l.token, COALESCE(l.job_id, 0), a.name, a.id, l.made_at, l.withdrawn_at FROM link l " +
 	"JOIN account a ON a.id = l.account_id WHERE "
 
 func scanLink(r *sql.Rows) (record.Link, error) {
 	var v record.Link
-	return v, r.Scan(&v.ID, &v.Kind, &v.Token, &v.Job, &v.MadeBy, &v.MadeAt, &v.Withdrawn)
+	return v, r.Scan(&v.ID, &v.Kind, &v.Token, &v.Job, &v.MadeBy, &v.Account, &v.MadeAt, &v.Withdrawn)
 }
 
-// LinkBy finds what a token opens, nil where it opens nothing or was withdrawn.
+// linkOf is what an address opens: a person's days, a job, or the shop's for 0.
+const linkOf = "kind = ? AND IF(kind = 'days', account_id, COALESCE(job_id, 0)) = ? AND withdrawn_at IS NULL"
+
+// LinkBy finds what a token opens, nil where it opens nothing, was withdrawn, or shows the
+// days of somebody who does not work here any more.
 func (s queries) LinkBy(ctx context.Context, kind record.LinkKind, token string) (*record.Link, error) {
-	return firstOf(list(ctx, s.db, scanLink, linkQuery+"l.token = ? AND l.kind = ? AND l.withdrawn_at IS NULL", token, kind))
+	return firstOf(list(ctx, s.db, scanLink,
+		linkQuery+"l.token = ? AND l.kind = ? AND l.withdrawn_at IS NULL AND (l.kind <> 'days' OR a.active)", token, kind))
 }
 
-// LinkOf is the address that opens a job, or the shop's for 0; nil where there is none.
-func (s queries) LinkOf(ctx context.Context, kind record.LinkKind, job int64) (*record.Link, error) {
-	return firstOf(list(ctx, s.db, scanLink,
-		linkQuery+"l.kind = ? AND COALESCE(l.job_id, 0) = ? AND l.withdrawn_at IS NULL ORDER BY l.id DESC LIMIT 1", kind, job))
+// LinkOf is the address that opens a job, somebody's days, or the shop's for 0; nil where
+// there is none.
+func (s queries) LinkOf(ctx context.Context, kind record.LinkKind, of int64) (*record.Link, error) {
+	return firstOf(list(ctx, s.db, scanLink, linkQuery+linkOf+" ORDER BY l.id DESC LIMIT 1", kind, of))
 }
 
 func firstOf[T any](all []T, err error) (*T, error) {
@@ -40,10 +45,9 @@ func (t *Tx) AddLink(ctx context.Context, l record.Link, by int64) error {
 		l.Token, l.Job, by, l.MadeAt)
 }
 
-// WithdrawLinks ends the addresses that open a job, or the shop's for 0.
-func (t *Tx) WithdrawLinks(ctx context.Context, kind record.LinkKind, job int64, at time.Time) error {
-	return t.run(ctx,
-		"UPDATE link SET withdrawn_at = ? WHERE kind = ? AND COALESCE(job_id, 0) = ? AND withdrawn_at IS NULL", at, kind, job)
+// WithdrawLinks ends the addresses that open a job, somebody's days, or the shop's for 0.
+func (t *Tx) WithdrawLinks(ctx context.Context, kind record.LinkKind, of int64, at time.Time) error {
+	return t.run(ctx, "UPDATE link SET withdrawn_at = ? WHERE "+linkOf, at, kind, of)
 }
 
 const reminderQuery = "SELECT r.id, r.job_id, o.name, c.name, c.phone, r.rule, r.what, r.why, r.due_at, r.state, r.note, " +

@@ -110,6 +110,7 @@ func (v *Server) routes(g *gin.Engine) {
 	v.storeFileRoutes(g)
 	v.paperRoutes(g)
 	v.passportFiles(g)
+	v.dayFiles(g)
 	static(g)
 }
 

@@ -228,6 +228,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/days/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The address of my days */
+        get: operations["daysLink"];
+        put?: never;
+        /** Make the address of my days */
+        post: operations["makeDaysLink"];
+        /** Withdraw it */
+        delete: operations["withdrawDaysLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/{name}/press": {
         parameters: {
             query?: never;
@@ -4682,7 +4701,7 @@ export interface components {
             /** Format: int64 */
             job?: number;
             /** @enum {string} */
-            kind: "passport" | "calendar";
+            kind: "passport" | "calendar" | "days";
             /** Format: date-time */
             made_at: string;
             made_by: string;
@@ -7332,6 +7351,10 @@ export interface components {
             /** Format: double */
             thickness: number;
         };
+        WebDaysLink: {
+            /** @description Nothing while it was not made */
+            link?: components["schemas"]["RecordLink"];
+        };
         WebDue: {
             /** @description Nothing while an owner made none */
             calendar?: components["schemas"]["RecordLink"];
@@ -8149,6 +8172,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopDays"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    daysLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebDaysLink"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    makeDaysLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebDaysLink"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    withdrawDaysLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebDaysLink"];
                 };
             };
             /** @description Error */

@@ -120,6 +120,7 @@ export type TimerOffer = S["TimerOffer"];
 export type AdhesiveDay = S["ShopAdhesiveDay"];
 export type DayLine = S["CureLine"];
 export type Days = S["ShopDays"];
+export type DaysLink = S["WebDaysLink"];
 export type DayLane = S["ShopDayLane"];
 export type DayStep = S["ShopDayStep"];
 export type DayReady = S["ShopDayReady"];

@@ -9,6 +9,7 @@ import { Lanes } from "./Lanes";
 import { MyDay } from "./MyDay";
 import { Promises } from "./Promises";
 import { StepWhy } from "./StepWhy";
+import { TakeAway } from "./TakeAway";
 
 const key = ["days"];
 
@@ -62,6 +63,7 @@ export function DaysScreen() {
 						<StepWhy step={picked} onLeave={() => setPicked(undefined)} />
 					)}
 					<Promises days={d} />
+					<TakeAway />
 				</main>
 			)}
 			<Band>

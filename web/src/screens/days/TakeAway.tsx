@@ -1,0 +1,60 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, got, type Refused } from "../../api/client";
+import type { DaysLink } from "../../api/types";
+import { FeedLink } from "../../parts/FeedLink";
+import { Refusal } from "../../parts/Refusal";
+
+const key = ["days", "link"];
+
+/** The days on paper, as a table, and in one's own calendar. */
+export function TakeAway() {
+	const client = useQueryClient();
+	const link = useQuery<DaysLink, Refused>({
+		queryKey: key,
+		queryFn: () => got(api.GET("/api/days/link")),
+	});
+	const write = useMutation<DaysLink, Refused, "make" | "withdraw">({
+		mutationFn: (what) =>
+			got(
+				what === "make"
+					? api.POST("/api/days/link")
+					: api.DELETE("/api/days/link"),
+			),
+		onSuccess: (next) => client.setQueryData(key, next),
+	});
+	const token = link.data?.link?.token;
+	const as =
+		"inline-block min-h-11 content-center underline underline-offset-4";
+	return (
+		<section
+			aria-label="On paper and in a calendar"
+			className="px-4 py-4 sm:px-7"
+		>
+			<h2 className="font-semibold">On paper and in a calendar</h2>
+			<p className="flex flex-wrap gap-x-8">
+				<a className={as} href="/api/days.pdf">
+					A sheet for each person, PDF
+				</a>
+				<a className={as} href="/api/days.csv">
+					Who does what when, CSV
+				</a>
+			</p>
+			{link.data && (
+				<>
+					<p className="text-ink-2">
+						Your own days can lie in your calendar too. Whoever has the address
+						reads them.
+					</p>
+					<FeedLink
+						path={token && `/feeds/${token}/days.ics`}
+						mayChange
+						busy={write.isPending}
+						onMake={() => write.mutate("make")}
+						onWithdraw={() => write.mutate("withdraw")}
+					/>
+				</>
+			)}
+			<Refusal error={link.error ?? write.error} />
+		</section>
+	);
+}
