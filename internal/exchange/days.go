@@ -119,7 +119,7 @@ func (t ticket) daysOf(p shop.DayLane) {
 		x := margin + tickBox + 3 + timeWide
 		t.p.SetY(y)
 		t.say(x, pageW-margin-x, 10.5, "B", s.Title)
-		said := fmt.Sprintf("%s, ticket %d", s.Object, s.Job)
+		said := fmt.Sprintf("%s, job %d", s.Object, s.Job)
 		if len(s.With) > 0 {
 			said += ", with " + strings.Join(s.With, " and ")
 		}

@@ -100,7 +100,7 @@ func TestDaySheets(t *testing.T) {
 		days         shop.Days
 		has, hasNone []string
 	}{
-		"two":  {twoPeople(), []string{"Mira", "Tor", "Wednesday, 4 March", "09:00 to 09:25", "Horse trailer, =window, ticket 3, with Tor", "Clean the frame"}, []string{"Refit the trim", "Ebbe"}},
+		"two":  {twoPeople(), []string{"Mira", "Tor", "Wednesday, 4 March", "09:00 to 09:25", "Horse trailer, =window, job 3, with Tor", "Clean the frame"}, []string{"Refit the trim", "Ebbe"}},
 		"idle": {idle, []string{"Nobody has anything to do."}, []string{"Ebbe"}},
 		"long": {long, []string{"Step 0 of many", "Step 59 of many"}, nil},
 	} {
