@@ -113,46 +113,75 @@ func (b *builder) handsBy(work int) int {
 	return never
 }
 
-// quarrel says which two pins cannot both be: the same hands, or the last of a place, at
-// one time; or one before what it waits for.
-func (b *builder) quarrel() error {
+// Quarrel names two pinned steps that cannot both be where they are, and why; an error that
+// cannot be planned for another reason, and nothing where all pins can be.
+func Quarrel(p Problem) (first, second string, err error) {
+	if err := p.Check(); err != nil {
+		return "", "", err
+	}
+	b := newBuilder(p)
+	i, k, why := b.quarrel()
+	if why == "" {
+		return "", "", nil
+	}
+	return b.steps[k].ID, b.steps[i].ID, b.quarrels(i, k, why)
+}
+
+// quarrel finds two pins that cannot both be: the same hands, or the last of a place, at
+// one time; or one before what it waits for. No reason is none.
+func (b *builder) quarrel() (later, sooner int, why string) {
 	for x, i := range b.fixed {
-		s := &b.steps[i]
 		for _, k := range b.fixed[:x] {
-			o := &b.steps[k]
-			if o.Pin.At+o.Minutes <= s.Pin.At {
-				for _, a := range o.after { // the earlier one waits for the later
-					if a.step == i {
-						return b.quarrels(i, k, fmt.Sprintf("%s waits for %s", b.name(k), b.name(i)))
-					}
-				}
-				for _, a := range s.after {
-					if a.step == k && o.Pin.At+o.Minutes+a.wait > s.Pin.At {
-						return b.quarrels(i, k, fmt.Sprintf("%s wants %s behind it", b.name(k), span(a.wait)))
-					}
-				}
-				continue
-			}
-			for _, w := range s.Pin.People {
-				if slices.Contains(o.Pin.People, w) {
-					return b.quarrels(i, k, w+" cannot be at both")
-				}
-			}
-			for _, u := range s.uses {
-				if slices.Contains(o.uses, u) && b.places[u].count == 1 {
-					return b.quarrels(i, k, b.p.Places[u].ID+" is there once")
-				}
-			}
-			for _, a := range append(slices.Clone(s.after), o.after...) {
-				if a.step == i || a.step == k {
-					return b.quarrels(i, k, "one waits for the other")
-				}
+			if why := b.apart(i, k); why != "" {
+				return i, k, why
 			}
 		}
 	}
-	return nil
+	return 0, 0, ""
+}
+
+// apart says why two pinned steps cannot both be, the sooner one second.
+func (b *builder) apart(i, k int) string {
+	s, o := &b.steps[i], &b.steps[k]
+	if o.Pin.At+o.Minutes <= s.Pin.At {
+		for _, a := range o.after { // the earlier one waits for the later
+			if a.step == i {
+				return fmt.Sprintf("%s waits for %s", b.name(k), b.name(i))
+			}
+		}
+		for _, a := range s.after {
+			if a.step == k && o.Pin.At+o.Minutes+a.wait > s.Pin.At {
+				return fmt.Sprintf("%s wants %s behind it", b.name(k), span(a.wait))
+			}
+		}
+		return ""
+	}
+	for _, w := range s.Pin.People {
+		if slices.Contains(o.Pin.People, w) {
+			return b.who(w) + " cannot be at both"
+		}
+	}
+	for _, u := range s.uses {
+		if slices.Contains(o.uses, u) && b.places[u].count == 1 {
+			return b.p.Places[u].ID + " is there once"
+		}
+	}
+	for _, a := range append(slices.Clone(s.after), o.after...) {
+		if a.step == i || a.step == k {
+			return "one waits for the other"
+		}
+	}
+	return ""
 }
 
 func (b *builder) quarrels(i, k int, why string) error {
 	return fault.New("pin", fmt.Sprintf("two pins quarrel, %s and %s: %s", b.name(k), b.name(i), why), "move one of them")
+}
+
+// pinned says where pins quarrel; nil where they do not.
+func (b *builder) pinned() error {
+	if i, k, why := b.quarrel(); why != "" {
+		return b.quarrels(i, k, why)
+	}
+	return nil
 }

@@ -146,6 +146,16 @@ func (b *builder) early(i int) (int, string) {
 
 func (b *builder) name(i int) string { return cmp.Or(b.steps[i].Title, b.steps[i].ID) }
 
+// who is what people call somebody.
+func (b *builder) who(id string) string {
+	for _, w := range b.p.People {
+		if w.ID == id {
+			return cmp.Or(w.Name, id)
+		}
+	}
+	return id
+}
+
 func span(minutes int) string {
 	if minutes < 90 {
 		return fmt.Sprintf("%d min", minutes)
@@ -296,10 +306,10 @@ func (b *builder) against(s *step, by []int, t int) string {
 	}
 	for _, w := range by {
 		if !slices.Contains(s.may, w) {
-			return b.p.People[w].ID + " may not: " + s.Needs
+			return b.who(b.p.People[w].ID) + " may not: " + s.Needs
 		}
 		if b.people[w].free(t, s.Minutes) != t {
-			return b.p.People[w].ID + " is not free"
+			return b.who(b.p.People[w].ID) + " is not free"
 		}
 	}
 	for _, u := range s.uses {
@@ -316,18 +326,27 @@ func (b *builder) against(s *step, by []int, t int) string {
 // all lays every job in an order, pins first.
 func (b *builder) all(order []int) float64 {
 	b.clear()
-	for _, i := range b.fixed { // what is pinned has its hands and places before anybody
-		if s := &b.steps[i]; len(s.Pin.People) > 0 && b.against(s, b.numbers(s.Pin.People), s.Pin.At) == "" {
-			b.put(i, s.Pin.At, b.numbers(s.Pin.People))
-			b.why[i] = "pinned"
-		}
-	}
+	b.pins()
 	for _, j := range order {
 		for _, i := range b.order[j] {
 			b.one(i)
 		}
 	}
 	return b.cost()
+}
+
+// pins lays what is pinned to somebody: it has its hands and places before anybody.
+func (b *builder) pins() {
+	for _, i := range b.fixed {
+		s := &b.steps[i]
+		if len(s.Pin.People) == 0 || b.at[i] >= 0 {
+			continue
+		}
+		if by := b.numbers(s.Pin.People); b.against(s, by, s.Pin.At) == "" {
+			b.put(i, s.Pin.At, by)
+			b.why[i] = "pinned"
+		}
+	}
 }
 
 // one lays a step in its turn; what is pinned already is held against what it waits for.

@@ -26,13 +26,13 @@ func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Mov
 		return Plan{}, nil, err
 	}
 	b := newBuilder(p)
-	if err := b.quarrel(); err != nil {
+	if err := b.pinned(); err != nil {
 		return Plan{}, nil, err
 	}
 	bound := b.bound()
 	b.clear()
 	b.keep(before)
-	calm := b.plan()
+	calm := b.mend(ctx, before, b.plan())
 	calm.Bound = min(bound, calm.Cost)
 	calm.Proved = calm.Cost <= bound+1e-9
 	if !calm.Proved && o.Budget > 0 {
@@ -68,31 +68,34 @@ func (b *builder) keep(before Plan) {
 			}
 		}
 	}
-	for _, i := range b.fixed {
-		if s := &b.steps[i]; len(s.Pin.People) > 0 && b.against(s, b.numbers(s.Pin.People), s.Pin.At) == "" {
-			b.put(i, s.Pin.At, b.numbers(s.Pin.People))
-			b.why[i] = "pinned"
-		}
-	}
-	// What stays is laid first: a step stays where all that it waits for does.
+	b.pins()
+	b.where(before)
 	for _, i := range order {
-		d, s := was[i], &b.steps[i]
-		if d == nil || b.at[i] >= 0 || s.Pin != nil || d.To-d.At != s.Minutes {
+		b.one(i)
+	}
+}
+
+// where lays each step of a plan where it was and with whom, if it can be there: where all
+// that it waits for stays too.
+func (b *builder) where(before Plan) {
+	number := map[string]int{}
+	for i, s := range b.steps {
+		number[s.ID] = i
+	}
+	for _, d := range before.Steps {
+		i, ok := number[d.Step]
+		if !ok || b.at[i] >= 0 || b.steps[i].Pin != nil || d.To-d.At != b.steps[i].Minutes {
 			continue
 		}
 		by := b.numbers(d.People)
 		if slices.Contains(by, -1) {
 			continue
 		}
-		e, _ := b.early(i)
-		if e > d.At || b.against(s, by, d.At) != "" {
+		if e, _ := b.early(i); e > d.At || b.against(&b.steps[i], by, d.At) != "" {
 			continue
 		}
 		b.put(i, d.At, by)
 		b.why[i] = d.Why
-	}
-	for _, i := range order {
-		b.one(i)
 	}
 }
 

@@ -25,6 +25,7 @@ type Window struct {
 // Person is somebody who works.
 type Person struct {
 	ID    string   `json:"id" maxLength:"40"`
+	Name  string   `json:"name,omitempty" maxLength:"120"`
 	Hours []Window `json:"hours" maxItems:"400" doc:"When they work, in order"`
 	May   []string `json:"may,omitempty" maxItems:"20" doc:"What only those do who may: pressure, gas, height"`
 }

@@ -31,7 +31,7 @@ func Solve(ctx context.Context, p Problem, o Options) (Plan, error) {
 		o.Budget = usualBudget
 	}
 	b := newBuilder(p)
-	if err := b.quarrel(); err != nil {
+	if err := b.pinned(); err != nil {
 		return Plan{}, err
 	}
 	s := &search{b: b, ctx: ctx, end: time.Now().Add(o.Budget), tries: o.Tries, rng: rand.New(rand.NewPCG(o.Seed, 11))}

@@ -68,6 +68,13 @@ func Fill(ctx context.Context, s *shop.Shop) error {
 	if err := inHand(ctx, s); err != nil {
 		return err
 	}
+	people, err := s.People(ctx)
+	if err != nil {
+		return err
+	}
+	if err := promiseWell(ctx, s, people[0]); err != nil {
+		return err
+	}
 	return s.NoteFilled(ctx)
 }
 

@@ -1,5 +1,7 @@
 package record
 
+import "time"
+
 // Week is when a person works and what they may do. Hours are those of the shop's zone.
 type Week struct {
 	Account  int64    `json:"account"`
@@ -11,4 +13,12 @@ type Week struct {
 	Off      []string `json:"off" maxItems:"100" doc:"Days off: 2026-12-24"`
 	May      []string `json:"may" maxItems:"3" unique:"true" enum:"pressure,gas,height" doc:"What only those do who may"`
 	Version  int      `json:"version"`
+}
+
+// DayPin is a step that somebody put where it is.
+type DayPin struct {
+	Step   string    `json:"step" minLength:"1" maxLength:"160" doc:"As the days name it"`
+	Job    int64     `json:"job"`
+	At     time.Time `json:"at"`
+	People []int64   `json:"people" minItems:"1" maxItems:"4" doc:"Who does it"`
 }

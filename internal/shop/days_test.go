@@ -13,9 +13,9 @@ import (
 // monday is a Monday morning before anybody works.
 var monday = time.Date(2026, 6, 1, 5, 0, 0, 0, time.UTC)
 
-func dayOf(t *testing.T, s *Shop) Days {
+func dayOf(t *testing.T, s *Shop, by record.Account) Days {
 	t.Helper()
-	d, err := s.Days(ctx)
+	d, err := s.Days(ctx, by)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -28,7 +28,7 @@ func TestDays(t *testing.T) {
 	s, mira, tor := open(t)
 	s.Now = func() time.Time { return monday }
 	ids := []int64{toCutLight(t, s, tor, "Greenhouse, light 1", "506", "402"), toCutLight(t, s, tor, "Greenhouse, light 2", "506", "402")}
-	d := dayOf(t, s)
+	d := dayOf(t, s, mira)
 	if len(d.People) != 2 || len(d.Jobs) != 2 || len(d.Left) != 0 || len(d.Weather) == 0 {
 		t.Fatalf("%+v", d)
 	}
@@ -54,7 +54,7 @@ func TestDays(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	again := dayOf(t, s)
+	again := dayOf(t, s, mira)
 	if again.Moved != 0 || again.Late != taken.Late {
 		t.Errorf("nothing changed, and %d moved", again.Moved)
 	}
@@ -64,7 +64,7 @@ func TestDays(t *testing.T) {
 	if err := s.SetWeek(ctx, tor, w); err != nil {
 		t.Fatal(err)
 	}
-	ill := dayOf(t, s)
+	ill := dayOf(t, s, mira)
 	for _, p := range ill.People {
 		for _, st := range p.Steps {
 			if p.ID == tor.ID && st.From.Weekday() != time.Monday {
@@ -144,7 +144,7 @@ func TestNobodyMay(t *testing.T) {
 			t.Fatalf("%d: %v", i, err)
 		}
 	}
-	d := dayOf(t, s)
+	d := dayOf(t, s, mira)
 	if len(d.Jobs) != 0 || len(d.Left) != 1 || !strings.Contains(d.Left[0].Why, "nobody here may do") ||
 		!strings.Contains(d.Left[0].Why, "pressure") {
 		t.Errorf("%+v, %+v", d.Jobs, d.Left)
@@ -169,6 +169,7 @@ func TestInOneGo(t *testing.T) {
 		{"over what hardens", openStep{key: "a", minutes: 5, people: 1, lays: "urethane"}, step("b", 5), 2},
 		{"before a clock is out", step("a", 5), openStep{key: "b", minutes: 5, people: 1, until: &until}, 2},
 		{"two pairs of hands", step("a", 5), openStep{key: "b", minutes: 5, people: 2}, 2},
+		{"before the pane is here", step("a", 5), openStep{key: "b", minutes: 5, people: 1, comes: true}, 2},
 		{"an order", step("a", 5), openStep{key: "b", minutes: 5, people: 1, station: "source"}, 2},
 		{"what only some may", step("a", 5), openStep{key: "b", minutes: 5, people: 1, needs: "gas"}, 2},
 	} {
@@ -176,6 +177,11 @@ func TestInOneGo(t *testing.T) {
 		if len(got) != c.n || c.n == 1 && got[0].minutes != c.a.minutes+c.b.minutes {
 			t.Errorf("%s: %+v", c.name, got)
 		}
+	}
+	// A piece keeps its place and its name while the work goes on.
+	half := inOneGo([]openStep{{key: "a", minutes: 60, people: 1, done: true}, step("b", 30), step("c", 30)}, map[string]bool{})
+	if len(half) != 2 || half[0].key != "b" || half[0].minutes != 30 || half[1].key != "c" {
+		t.Errorf("half done: %+v", half)
 	}
 	once := map[string]bool{}
 	a := step("a", 5)
@@ -189,7 +195,7 @@ func TestInOneGo(t *testing.T) {
 func TestHardens(t *testing.T) {
 	s, _, _ := open(t)
 	s.Now = func() time.Time { return monday }
-	h, err := s.hardens(ctx)
+	h, err := s.hardens(ctx, WhatIf{})
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -6,12 +6,25 @@ import (
 	"time"
 
 	"freshshard/core/schedule"
-	"freshshard/internal/instrument"
 )
 
-// show puts a plan into days.
-func (w *dayWork) show(plan schedule.Plan, odds []schedule.Odds, out *Days) {
-	out.Late, out.Proved = plan.Late, plan.Proved
+// days shows the plan.
+func (l *laidDays) days() Days {
+	w, plan, odds := l.w, l.plan, l.odds
+	out := &Days{From: w.now, Hours: []Hour{}, People: []DayLane{}, Jobs: []DayReady{}, Left: l.left, Loose: l.loose, Weather: []DryHour{},
+		Late: plan.Late, Proved: plan.Proved, Version: l.version}
+	w.weather(out)
+	if len(w.p.Jobs) == 0 {
+		return *out
+	}
+	moved := map[string]bool{}
+	for _, m := range l.moves {
+		if m.From >= 0 {
+			out.Moved++
+			moved[m.Step] = true
+		}
+	}
+	out.ByHand = schedule.ByHand(w.p).Late
 	if plan.Cost > 0 {
 		out.Gap = max(0, 1-plan.Bound/plan.Cost)
 	}
@@ -29,7 +42,7 @@ func (w *dayWork) show(plan schedule.Plan, odds []schedule.Odds, out *Days) {
 		for _, d := range plan.Day(p.ID) {
 			of := w.steps[d.Step]
 			st := DayStep{Key: d.Step, Job: of.job, Pane: of.pane, Object: of.object, Title: of.title, Station: of.station, From: w.at(d.At),
-				To: w.at(d.To), With: []string{}, Why: d.Why}
+				To: w.at(d.To), With: []string{}, Why: d.Why, Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
 			for _, o := range d.People {
 				if o != p.ID {
 					st.With = append(st.With, name[o])
@@ -55,7 +68,8 @@ func (w *dayWork) show(plan schedule.Plan, odds []schedule.Odds, out *Days) {
 	out.Hours = w.shown(joined, end)
 	for i, r := range plan.Ready {
 		j := w.jobs[i]
-		k := DayReady{Job: j.id, Object: j.object, Promised: j.promised, Late: r.Late, Why: r.Why, Kept: odds[i].Kept}
+		k := DayReady{Job: j.id, Object: j.object, Promised: j.promised, Late: r.Late, Why: r.Why, Kept: odds[i].Kept,
+			Glass: slices.ContainsFunc(j.panes, func(p paneStand) bool { return p.glass })}
 		if r.At >= 0 {
 			k.Ready = w.time(r.At)
 			k.Nine, k.Sure = w.time(odds[i].Nine), w.time(odds[i].Sure)
@@ -66,6 +80,7 @@ func (w *dayWork) show(plan schedule.Plan, odds []schedule.Odds, out *Days) {
 		of := w.steps[l.Step]
 		out.Left = append(out.Left, DayLeft{of.job, of.object, of.title + ": " + l.Why})
 	}
+	return *out
 }
 
 // time is a minute on the clock; nothing for one that does not come.
@@ -90,8 +105,8 @@ func (w *dayWork) shown(hours []schedule.Window, end int) []Hour {
 
 // weather is what it is outdoors, three hours each, as far as anybody plans by it.
 func (w *dayWork) weather(out *Days) {
-	for i, a := range instrument.Forecast(w.now, 7*24) {
-		if i%3 == 0 {
+	for i, a := range w.air {
+		if i%3 == 0 && i < 7*24 {
 			out.Weather = append(out.Weather, DryHour{a.At, a.C, a.RH, fitAir(a)})
 		}
 	}

@@ -31,6 +31,7 @@ type paneStand struct {
 	waitsUntil     *time.Time
 	route          []route.Leg
 	finished       bool
+	glass          bool // it comes on a day that somebody said
 	station, wants string
 	step           *plan.Step // the first that is open
 	problem        string
@@ -74,7 +75,7 @@ func standOf(v View) stand {
 		left: v.MinutesTo, hard: hardBy(v.benches)}
 	for _, b := range v.benches {
 		p := paneStand{id: b.pane.ID, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil,
-			route: b.route, finished: b.finished(), cut: b.toCut(v.Unit), lay: b.laying(), two: b.twoAhead(), open: b.openWork(j)}
+			route: b.route, finished: b.finished(), glass: b.pane.WaitsFor != "" && b.pane.WaitsUntil != nil, cut: b.toCut(v.Unit), lay: b.laying(), two: b.twoAhead(), open: b.openWork(j)}
 		for _, l := range b.route {
 			if l.State == route.Now {
 				p.station, p.wants = string(l.Station), v.unfinished(b, l)

@@ -160,7 +160,7 @@ func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in Tak
 	} else {
 		panes[0].Number, panes[0].Spot = 1, whole
 	}
-	return s.create(ctx, by, key, "job", in, func(t *store.Tx) (int64, error) {
+	id, err := s.create(ctx, by, key, "job", in, func(t *store.Tx) (int64, error) {
 		customer := in.CustomerID
 		if customer == 0 {
 			if customer, err = t.AddCustomer(ctx, c); err != nil {
@@ -178,6 +178,10 @@ func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in Tak
 		}
 		return s.addJob(ctx, t, by, customer, j)
 	})
+	if err == nil && in.Promised != nil {
+		err = s.holdPlace(ctx, by)
+	}
+	return id, err
 }
 
 // addJob writes object, job and panes and opens the trail.

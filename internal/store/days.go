@@ -4,6 +4,7 @@ import (
 	"context"
 	"database/sql"
 	"encoding/json"
+	"errors"
 	"time"
 
 	"freshshard/internal/record"
@@ -43,22 +44,58 @@ func (t *Tx) SetWeek(ctx context.Context, w record.Week) (bool, error) {
 		w.Account, w.Version)
 }
 
-// DayPlan reads the plan of days as it was last taken; nil for none.
-func (s queries) DayPlan(ctx context.Context) ([]byte, error) {
-	return firstBytes(list(ctx, s.db, func(r *sql.Rows) ([]byte, error) {
-		var doc []byte
-		return doc, r.Scan(&doc)
-	}, "SELECT doc FROM day_plan WHERE id = 1"))
-}
-
-func firstBytes(all [][]byte, err error) ([]byte, error) {
-	if err != nil || len(all) == 0 {
-		return nil, err
+// DayPlan reads the plan of days as it was last taken, with its version; nil for none.
+func (s queries) DayPlan(ctx context.Context) (doc []byte, version int, err error) {
+	err = s.db.QueryRowContext(ctx, "SELECT doc, version FROM day_plan WHERE id = 1").Scan(&doc, &version)
+	if errors.Is(err, sql.ErrNoRows) {
+		return nil, 0, nil
 	}
-	return all[0], nil
+	return doc, version, err
 }
 
-// SetDayPlan keeps a plan of days.
-func (t *Tx) SetDayPlan(ctx context.Context, doc []byte, by int64, at time.Time) error {
-	return t.run(ctx, "REPLACE INTO day_plan (id, doc, account_id, at) VALUES (1, ?, ?, ?)", string(doc), by, at)
+// FirstDayPlan keeps a plan of days where there is none; false where there is one.
+func (t *Tx) FirstDayPlan(ctx context.Context, doc []byte, by int64, at time.Time) (bool, error) {
+	return t.changed(ctx, "INSERT IGNORE INTO day_plan (id, doc, account_id, at) VALUES (1, ?, ?, ?)", string(doc), by, at)
+}
+
+// SetDayPlan keeps a plan of days in place of the one that the caller saw.
+func (t *Tx) SetDayPlan(ctx context.Context, doc []byte, by int64, at time.Time, version int) (bool, error) {
+	return t.changed(ctx, "UPDATE day_plan SET doc = ?, account_id = ?, at = ?, version = version + 1 WHERE id = 1 AND version = ?",
+		string(doc), by, at, version)
+}
+
+// DayPins are the steps that somebody put where they are, the younger pins behind.
+func (s queries) DayPins(ctx context.Context) ([]record.DayPin, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (record.DayPin, error) {
+		var p record.DayPin
+		var people []byte
+		if err := r.Scan(&p.Step, &p.Job, &p.At, &people); err != nil {
+			return p, err
+		}
+		return p, json.Unmarshal(people, &p.People)
+	}, "SELECT d.step, d.job_id, d.at, d.people FROM day_pin d JOIN job j ON j.id = d.job_id WHERE j.state = 'open' ORDER BY d.set_at")
+}
+
+// SetDayPin puts a step where somebody wants it.
+func (t *Tx) SetDayPin(ctx context.Context, p record.DayPin, by int64, at time.Time) error {
+	people, err := json.Marshal(p.People)
+	if err != nil {
+		return err
+	}
+	return t.run(ctx, "REPLACE INTO day_pin (step, job_id, at, people, account_id, set_at) VALUES (?, ?, ?, ?, ?, ?)", p.Step, p.Job,
+		p.At, string(people), by, at)
+}
+
+// DropDayPin lets a step go where it fits best.
+func (t *Tx) DropDayPin(ctx context.Context, step string) (bool, error) {
+	return t.changed(ctx, "DELETE FROM day_pin WHERE step = ?", step)
+}
+
+// Postpone says that what the panes of a job wait for comes some days later.
+func (t *Tx) Postpone(ctx context.Context, job int64, days int) error {
+	if err := t.run(ctx, "UPDATE pane SET waits_until = waits_until + INTERVAL ? DAY, version = version + 1 WHERE job_id = ? AND waits_until IS NOT NULL AND waits_for <> ''",
+		days, job); err != nil {
+		return err
+	}
+	return t.TouchJob(ctx, job)
 }

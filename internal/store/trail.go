@@ -26,7 +26,7 @@ type Change struct {
 // Hands tells who did something at which job since then, the last to do so first.
 func (s queries) Hands(ctx context.Context, since time.Time) (map[int64][]record.Hand, error) {
 	rows, err := s.db.QueryContext(ctx, `SELECT t.job_id, t.account_id, a.name, MAX(t.at) AS last FROM audit t
-JOIN account a ON a.id = t.account_id WHERE t.at >= ? AND t.job_id IS NOT NULL
+JOIN account a ON a.id = t.account_id WHERE t.at >= ? AND t.job_id IS NOT NULL AND t.action <> 'promised'
 GROUP BY t.job_id, t.account_id, a.name ORDER BY last DESC, t.account_id`, since)
 	if err != nil {
 		return nil, err

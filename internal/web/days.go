@@ -39,8 +39,57 @@ func (v *Server) dayRoutes(api huma.API) {
 		})
 	register(v, api, op("days", http.MethodGet, "/api/days", "Who does what when, of everything that is open"),
 		func(ctx context.Context, _ *struct{}) (*out[shop.Days], error) {
-			d, err := v.shop.Days(ctx)
+			d, err := v.shop.Days(ctx, who(ctx))
 			return &out[shop.Days]{d}, said(ctx, err)
+		})
+	register(v, api, op("promise", http.MethodPut, "/api/days/promises/{job}", "Promise a job, and keep the plan that it was read from"),
+		func(ctx context.Context, in *struct {
+			Job  int64 `path:"job" minimum:"1"`
+			Body struct {
+				At time.Time `json:"at"`
+			}
+		}) (*out[shop.Days], error) {
+			d, err := v.shop.Promise(ctx, who(ctx), in.Job, in.Body.At)
+			return &out[shop.Days]{d}, said(ctx, err)
+		})
+	register(v, api, op("tryDays", http.MethodPost, "/api/days/try", "The days as they would be; nothing is changed"),
+		func(ctx context.Context, in *struct{ Body shop.WhatIf }) (*out[shop.Tried], error) {
+			t, err := v.shop.Try(ctx, in.Body)
+			return &out[shop.Tried]{t}, said(ctx, err)
+		})
+	register(v, api, op("makeSo", http.MethodPost, "/api/days/so", "Glass is late, somebody is away, a step is pinned"),
+		func(ctx context.Context, in *struct {
+			Body struct {
+				What shop.WhatIf `json:"what"`
+				Seen int         `json:"seen" doc:"The version of the days that was tried against"`
+			}
+		}) (*out[shop.Days], error) {
+			d, err := v.shop.MakeSo(ctx, who(ctx), in.Body.What, in.Body.Seen)
+			return &out[shop.Days]{d}, said(ctx, err)
+		})
+	register(v, api, op("unpin", http.MethodDelete, "/api/days/pins", "Let a step go where it fits best"),
+		func(ctx context.Context, in *struct {
+			Step string `query:"step" minLength:"1" maxLength:"160"`
+		}) (*out[shop.Days], error) {
+			d, err := v.shop.Unpin(ctx, who(ctx), in.Step)
+			return &out[shop.Days]{d}, said(ctx, err)
+		})
+	register(v, api, op("ways", http.MethodGet, "/api/days/jobs/{job}/ways", "What would save a promise, and whom to call"),
+		func(ctx context.Context, in *struct {
+			Job int64 `path:"job" minimum:"1"`
+		}) (*out[shop.DayWays], error) {
+			w, err := v.shop.Ways(ctx, in.Job)
+			return &out[shop.DayWays]{w}, said(ctx, err)
+		})
+	register(v, api, op("slipping", http.MethodGet, "/api/days/slipping", "Promises that are not safe any more"),
+		func(ctx context.Context, _ *struct{}) (*out[[]shop.Slip], error) {
+			all, err := v.shop.Slipping(ctx)
+			return &out[[]shop.Slip]{all}, said(ctx, err)
+		})
+	register(v, api, op("dayOffer", http.MethodPost, "/api/days/offer", "When a job could be promised that is not taken in yet"),
+		func(ctx context.Context, in *struct{ Body shop.TakeIn }) (*out[shop.DayOffer], error) {
+			o, err := v.shop.Offer(ctx, in.Body)
+			return &out[shop.DayOffer]{o}, said(ctx, err)
 		})
 	register(v, api, op("takeDays", http.MethodPost, "/api/days", "Plan the days anew, and take that"),
 		func(ctx context.Context, _ *struct{}) (*out[shop.Days], error) {
@@ -68,10 +117,11 @@ func (v *Server) dayRoutes(api huma.API) {
 
 // dayFiles hand out the days: as a table, a sheet for each person, and a calendar.
 func (v *Server) dayFiles(g *gin.Engine) {
-	file := func(name, kind string, make func(io.Writer, shop.Days, record.Shop) error) gin.HandlerFunc {
+	file := func(name, kind string, by func(context.Context) record.Account,
+		make func(io.Writer, shop.Days, record.Shop) error) gin.HandlerFunc {
 		return func(c *gin.Context) {
 			handOut(c, name, kind, func(ctx context.Context, w io.Writer) error {
-				d, err := v.shop.Days(ctx)
+				d, err := v.shop.Days(ctx, by(ctx))
 				if err != nil {
 					return err
 				}
@@ -84,10 +134,10 @@ func (v *Server) dayFiles(g *gin.Engine) {
 		}
 	}
 	in := g.Group("/api", v.person)
-	in.GET("/days.csv", file("days.csv", "text/csv; charset=utf-8", func(w io.Writer, d shop.Days, _ record.Shop) error {
+	in.GET("/days.csv", file("days.csv", "text/csv; charset=utf-8", who, func(w io.Writer, d shop.Days, _ record.Shop) error {
 		return exchange.DaysTable(w, d, v.options.Zone)
 	}))
-	in.GET("/days.pdf", file("days.pdf", "application/pdf", func(w io.Writer, d shop.Days, s record.Shop) error {
+	in.GET("/days.pdf", file("days.pdf", "application/pdf", who, func(w io.Writer, d shop.Days, s record.Shop) error {
 		return exchange.DaySheets(w, d, s, v.options.Zone)
 	}))
 	g.GET("/feeds/:token/days.ics", func(c *gin.Context) {
@@ -97,7 +147,8 @@ func (v *Server) dayFiles(g *gin.Engine) {
 			failFile(c, err)
 			return
 		}
-		file("days.ics", "text/calendar; charset=utf-8", func(w io.Writer, d shop.Days, _ record.Shop) error {
+		theirs := func(context.Context) record.Account { return record.Account{ID: l.Account} }
+		file("days.ics", "text/calendar; charset=utf-8", theirs, func(w io.Writer, d shop.Days, _ record.Shop) error {
 			return exchange.DaysCalendar(w, d, l.Account, addressOf(c), time.Now())
 		})(c)
 	})

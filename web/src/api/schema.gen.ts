@@ -228,6 +228,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/days/jobs/{job}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What would save a promise, and whom to call */
+        get: operations["ways"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/days/link": {
         parameters: {
             query?: never;
@@ -242,6 +259,108 @@ export interface paths {
         post: operations["makeDaysLink"];
         /** Withdraw it */
         delete: operations["withdrawDaysLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/offer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When a job could be promised that is not taken in yet */
+        post: operations["dayOffer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/pins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Let a step go where it fits best */
+        delete: operations["unpin"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/promises/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Promise a job, and keep the plan that it was read from */
+        put: operations["promise"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/slipping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Promises that are not safe any more */
+        get: operations["slipping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/so": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Glass is late, somebody is away, a step is pinned */
+        post: operations["makeSo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/days/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The days as they would be; nothing is changed */
+        post: operations["tryDays"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3583,6 +3702,14 @@ export interface components {
             /** @description How to get in, in order */
             way_in: string[];
         };
+        MakeSoRequest: {
+            /**
+             * Format: int64
+             * @description The version of the days that was tried against
+             */
+            seen: number;
+            what: components["schemas"]["ShopWhatIf"];
+        };
         MoveCureRequest: {
             /** Format: double */
             heated?: number;
@@ -4245,6 +4372,10 @@ export interface components {
             tax: number;
             /** Format: int64 */
             version: number;
+        };
+        PromiseRequest: {
+            /** Format: date-time */
+            at: string;
         };
         ProveAnswer: {
             /** @description What is wrong, or why it does not apply */
@@ -5533,6 +5664,14 @@ export interface components {
             pane: number;
             title: string;
         };
+        ShopColdOne: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            hours: number;
+            /** Format: double */
+            k: number;
+        };
         ShopCureView: {
             adhesive: string;
             by: string;
@@ -5661,6 +5800,21 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        ShopDayChange: {
+            /** Format: int64 */
+            job: number;
+            /** Format: double */
+            kept: number;
+            /** Format: double */
+            kept_then: number;
+            /** Format: date-time */
+            now?: string;
+            object: string;
+            /** Format: date-time */
+            promised_at?: string;
+            /** Format: date-time */
+            then?: string;
+        };
         ShopDayLane: {
             hours: components["schemas"]["ShopHour"][];
             /** Format: int64 */
@@ -5672,6 +5826,33 @@ export interface components {
             /** Format: int64 */
             job: number;
             object: string;
+            why: string;
+        };
+        ShopDayOffer: {
+            /**
+             * Format: int64
+             * @description Hands-on work in it
+             */
+            minutes: number;
+            /**
+             * Format: date-time
+             * @description Kept nine times in ten
+             */
+            nine?: string;
+            /** Format: date-time */
+            ready?: string;
+            /**
+             * Format: date-time
+             * @description The evening before, by which the ways would have it ready
+             */
+            sooner?: string;
+            /**
+             * Format: date-time
+             * @description Kept ninety-nine times in a hundred
+             */
+            sure?: string;
+            /** @description What would make it sooner */
+            ways: components["schemas"]["ShopDayWay"][];
             why: string;
         };
         ShopDayReady: {
@@ -5702,6 +5883,8 @@ export interface components {
              * @description Ready by then ninety-nine times in a hundred
              */
             sure?: string;
+            /** @description Somebody said when its glass comes */
+            waits_for_glass?: boolean;
             why: string;
         };
         ShopDayStep: {
@@ -5710,9 +5893,13 @@ export interface components {
             /** Format: int64 */
             job: number;
             key: string;
+            /** @description It is elsewhere than in the plan that was last taken */
+            moved?: boolean;
             object: string;
             /** Format: int64 */
             pane: number;
+            /** @description Somebody put it there */
+            pinned?: boolean;
             station: string;
             title: string;
             /** Format: date-time */
@@ -5721,6 +5908,28 @@ export interface components {
             why: string;
             /** @description Who else is at it */
             with: string[];
+        };
+        ShopDayWay: {
+            /** @enum {string} */
+            kind: "hand" | "longer" | "sooner" | "first";
+            /**
+             * Format: date-time
+             * @description Ready by then nine times in ten
+             */
+            nine: string;
+            says: string;
+        };
+        ShopDayWays: {
+            /**
+             * Format: date-time
+             * @description The time that they would save
+             */
+            by?: string;
+            customer?: string;
+            object: string;
+            phone?: string;
+            /** @description The cheapest first; nothing where nothing would */
+            ways: components["schemas"]["ShopDayWay"][];
         };
         ShopDays: {
             /**
@@ -5746,6 +5955,8 @@ export interface components {
             late: number;
             /** @description What has no time, or cannot be planned, with why */
             left: components["schemas"]["ShopDayLeft"][];
+            /** @description Steps that were pinned and cannot be there any more, with why */
+            loose: components["schemas"]["ShopDayLeft"][];
             /**
              * Format: int64
              * @description Steps that are elsewhere than in the plan that was last taken
@@ -5754,8 +5965,30 @@ export interface components {
             people: components["schemas"]["ShopDayLane"][];
             /** @description No plan is better */
             proved: boolean;
+            /**
+             * Format: int64
+             * @description Whoever changes the days says which ones they saw
+             */
+            version: number;
             /** @description Outdoors, three hours each */
             weather: components["schemas"]["ShopDryHour"][];
+        };
+        ShopDaysSum: {
+            /**
+             * Format: double
+             * @description Hours late in all
+             */
+            late: number;
+            /**
+             * Format: int64
+             * @description Steps without a time
+             */
+            left: number;
+            /**
+             * Format: int64
+             * @description Promises that are kept less than nine times in ten
+             */
+            unsafe: number;
         };
         ShopDone: {
             /** @enum {string} */
@@ -5942,6 +6175,12 @@ export interface components {
             /** Format: double */
             width?: number;
         };
+        ShopLateOne: {
+            /** Format: int64 */
+            days: number;
+            /** Format: int64 */
+            job: number;
+        };
         ShopLayOut: {
             /** Format: int64 */
             across: number;
@@ -6038,6 +6277,13 @@ export interface components {
             /** @description The hold that waits for it and has no clock yet; a second bead or a bed may keep any other shut */
             usual: boolean;
         };
+        ShopMoveOne: {
+            /** Format: date-time */
+            at: string;
+            /** @description Who does it */
+            people: number[];
+            step: string;
+        };
         ShopMoved: {
             /**
              * Format: double
@@ -6080,6 +6326,14 @@ export interface components {
             /** Format: int64 */
             sheet: number;
             trim: boolean;
+        };
+        ShopOffOne: {
+            /** Format: int64 */
+            account: number;
+            /** @description First day: 2026-12-24 */
+            from: string;
+            /** @description Last day */
+            to: string;
         };
         ShopOffers: {
             /** @description What would put the second before the first */
@@ -6526,6 +6780,21 @@ export interface components {
         ShopSignature: {
             override?: string;
         };
+        ShopSlip: {
+            /** Format: int64 */
+            job: number;
+            /** Format: double */
+            kept: number;
+            /**
+             * Format: date-time
+             * @description Ready by then nine times in ten
+             */
+            nine?: string;
+            object: string;
+            /** Format: date-time */
+            promised_at: string;
+            why: string;
+        };
         ShopStartedTimer: {
             check?: boolean;
             /** @description Key of the step or check that it keeps shut; empty for none */
@@ -6790,6 +7059,16 @@ export interface components {
             /** @description The jobs that wait */
             waits: components["schemas"]["ShopTurn"][];
         };
+        ShopTried: {
+            /** @description Jobs that are ready at another time, or whose promise is kept otherwise */
+            changes: components["schemas"]["ShopDayChange"][];
+            /** @description As they would be */
+            days: components["schemas"]["ShopDays"];
+            now: components["schemas"]["ShopDaysSum"];
+            /** @description It can be said that it is so */
+            so: boolean;
+            then: components["schemas"]["ShopDaysSum"];
+        };
         ShopTube: {
             /** Format: int64 */
             id: number;
@@ -6866,6 +7145,19 @@ export interface components {
             title: string;
             why: string;
         };
+        ShopUrgentOne: {
+            /** Format: int64 */
+            minutes: number;
+            /**
+             * Format: date-time
+             * @description When its glass is here
+             */
+            not_before?: string;
+            /** Format: int64 */
+            people: number;
+            /** Format: date-time */
+            promised_at: string;
+        };
         ShopUsualView: {
             before: string;
             id: string;
@@ -6939,6 +7231,15 @@ export interface components {
             rh: number;
             /** Format: date-time */
             to: string;
+        };
+        ShopWhatIf: {
+            cold?: components["schemas"]["ShopColdOne"];
+            /** @description When one more pair of hands is here */
+            hand?: components["schemas"]["ShopHour"][];
+            late?: components["schemas"]["ShopLateOne"][];
+            move?: components["schemas"]["ShopMoveOne"][];
+            off?: components["schemas"]["ShopOffOne"][];
+            urgent?: components["schemas"]["ShopUrgentOne"][];
         };
         ShopWitnessIn: {
             /** Format: double */
@@ -8185,6 +8486,37 @@ export interface operations {
             };
         };
     };
+    ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopDayWays"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     daysLink: {
         parameters: {
             query?: never;
@@ -8259,6 +8591,200 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WebDaysLink"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dayOffer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopTakeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopDayOffer"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    unpin: {
+        parameters: {
+            query?: {
+                step?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopDays"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    promise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PromiseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopDays"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    slipping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopSlip"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    makeSo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeSoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopDays"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    tryDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopWhatIf"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopTried"];
                 };
             };
             /** @description Error */

@@ -42,3 +42,10 @@ export function dayOf(iso: string): string {
 		year: "numeric",
 	});
 }
+
+const half = 30 * 60_000;
+
+/** The next half hour: a promise is one that people can say. */
+export function sayable(iso: string): string {
+	return new Date(Math.ceil(Date.parse(iso) / half) * half).toISOString();
+}

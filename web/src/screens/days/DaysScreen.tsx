@@ -1,42 +1,60 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { DayStep, Days } from "../../api/types";
+import type { DayStep, WhatIf } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Band } from "../../app/Band";
 import { Refusal } from "../../parts/Refusal";
-import { Lanes } from "./Lanes";
+import { Changes } from "./Changes";
+import { type Dragged, Lanes } from "./Lanes";
 import { MyDay } from "./MyDay";
 import { Promises } from "./Promises";
 import { StepWhy } from "./StepWhy";
 import { TakeAway } from "./TakeAway";
-
-const key = ["days"];
+import { TriedBand } from "./TriedBand";
+import { useDays } from "./useDays";
+import { WhatIfForm } from "./WhatIfForm";
 
 /** Who does what, when and where, and which promises that keeps. */
 export function DaysScreen() {
 	usePulse();
-	const client = useQueryClient();
+	const { days, take, unpin, tried, so } = useDays();
 	const [picked, setPicked] = useState<DayStep>();
-	const days = useQuery<Days, Refused>({
-		queryKey: key,
-		queryFn: () => got(api.GET("/api/days")),
-		refetchInterval: 60_000,
-	});
-	const take = useMutation<Days, Refused>({
-		mutationFn: () => got(api.POST("/api/days")),
-		onSuccess: (d) => {
-			client.setQueryData(key, d);
-			setPicked(undefined);
-		},
-	});
+	const [what, setWhat] = useState<WhatIf>();
 	const d = days.data;
+	const then = what && tried.data;
+	const shown = then?.days ?? d;
 	const risky = (d?.jobs ?? []).filter((j) => j.promised_at && j.kept < 0.9);
+	const leave = () => {
+		setWhat(undefined);
+		tried.reset();
+		so.reset();
+	};
+	const pick = (s?: DayStep) => {
+		leave();
+		setPicked(s);
+	};
+	const attempt = (w: WhatIf) => {
+		so.reset();
+		tried.mutate(w, { onSuccess: () => setWhat(w) });
+	};
+	const dragged = ({ step, at, lane }: Dragged) => {
+		const to = d?.people[lane];
+		if (!d || !to) return;
+		// What two do stays theirs; what one does is whose lane it lies in.
+		const mine = d.people
+			.filter((p) => p.steps.some((s) => s.key === step.key))
+			.map((p) => p.id);
+		setPicked(step);
+		attempt({
+			move: [{ step: step.key, at, people: mine.length > 1 ? mine : [to.id] }],
+		});
+	};
 	return (
 		<div className="flex h-full flex-col">
 			<header className="flex flex-wrap items-baseline justify-between gap-x-8 px-4 pt-3 pb-2 sm:px-7">
-				<h1 className="text-[1.375rem] font-semibold">Days</h1>
-				{d && (
+				<h1 className="text-[1.375rem] font-semibold">
+					{then ? "Days, as they would be" : "Days"}
+				</h1>
+				{d && !then && (
 					<p className="text-ink-2">
 						{risky.length === 0
 							? "every promise is kept, nine times in ten or better"
@@ -50,39 +68,101 @@ export function DaysScreen() {
 				</p>
 			)}
 			<div className="px-4 sm:px-7">
-				<Refusal error={days.error ?? take.error} />
+				<Refusal error={days.error ?? take.error ?? unpin.error ?? so.error} />
 			</div>
 			{d && d.jobs.length + d.left.length === 0 && <Nothing />}
-			{d && d.jobs.length + d.left.length > 0 && (
+			{d && shown && d.jobs.length + d.left.length > 0 && (
 				<main className="min-h-0 flex-1 overflow-y-auto border-t border-rule">
 					<div className="max-sm:hidden">
-						<Lanes days={d} picked={picked} onPick={setPicked} />
+						<Lanes
+							days={shown}
+							picked={picked}
+							onPick={pick}
+							onDrag={then ? undefined : dragged}
+						/>
 					</div>
-					<MyDay days={d} />
-					{picked && (
-						<StepWhy step={picked} onLeave={() => setPicked(undefined)} />
+					<MyDay days={shown} />
+					{then ? (
+						<Changes tried={then} />
+					) : (
+						<>
+							{picked && (
+								<StepWhy
+									key={picked.key}
+									days={d}
+									step={picked}
+									onLeave={() => pick(undefined)}
+									onTry={attempt}
+									onUnpin={() =>
+										unpin.mutate(picked.key, {
+											onSuccess: () => setPicked(undefined),
+										})
+									}
+									error={tried.error}
+								/>
+							)}
+							{d.loose.map((l) => (
+								<p
+									key={l.why}
+									className="mx-4 my-2 border-l-4 border-warn bg-warn-wash px-3 py-2 sm:mx-7"
+									data-loose
+								>
+									A pin holds no more, {l.object}, {l.why}
+								</p>
+							))}
+							<WhatIfForm
+								days={d}
+								onTry={(w) => {
+									setPicked(undefined);
+									attempt(w);
+								}}
+								busy={tried.isPending}
+								error={picked ? null : tried.error}
+							/>
+							<Promises days={d} />
+							<TakeAway />
+						</>
 					)}
-					<Promises days={d} />
-					<TakeAway />
 				</main>
 			)}
 			<Band>
-				<div className="-mr-3 flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:-mr-6 sm:px-6">
-					<strong className="text-lg">
-						{d && d.moved > 0
-							? `${d.moved} steps lie elsewhere than in the plan that was taken`
-							: "The days as they stand"}
-					</strong>
-					<button
-						type="button"
-						className="min-h-12 shrink-0 border-2 border-on-tape px-5 font-bold disabled:opacity-60"
-						disabled={take.isPending || !d}
-						onClick={() => take.mutate()}
-						data-take
-					>
-						Plan anew
-					</button>
-				</div>
+				{then && what ? (
+					<TriedBand
+						tried={then}
+						busy={so.isPending}
+						onLeave={leave}
+						onSo={() =>
+							so.mutate(
+								{ what, seen: then.days.version },
+								{
+									onSuccess: () => setPicked(undefined),
+									onError: () => setWhat(undefined),
+								},
+							)
+						}
+					/>
+				) : (
+					<div className="-mr-3 flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:-mr-6 sm:px-6">
+						<strong className="text-lg">
+							{d && d.moved > 0
+								? `${d.moved} ${d.moved === 1 ? "step lies" : "steps lie"} elsewhere than in the plan that was taken`
+								: "The days as they stand"}
+						</strong>
+						<button
+							type="button"
+							className="min-h-12 shrink-0 border-2 border-on-tape px-5 font-bold disabled:opacity-60"
+							disabled={take.isPending || !d}
+							onClick={() =>
+								take.mutate(undefined, {
+									onSuccess: () => setPicked(undefined),
+								})
+							}
+							data-take
+						>
+							Plan anew
+						</button>
+					</div>
+				)}
 			</Band>
 		</div>
 	);

@@ -1,17 +1,30 @@
+import { useRef, useState } from "react";
 import type { DayStep, Days } from "../../api/types";
-import { placeOf, type Stretch, stretches, whole, width } from "./scale";
+import {
+	momentAt,
+	placeOf,
+	type Stretch,
+	stretches,
+	whole,
+	width,
+} from "./scale";
 
 const tall = 76;
+
+/** A step that was dragged: to when, and so many lanes down. */
+export type Dragged = { step: DayStep; at: string; lane: number };
 
 /** A lane for each person along time; nights are narrow, work is solid. */
 export function Lanes({
 	days,
 	picked,
 	onPick,
+	onDrag,
 }: {
 	days: Days;
 	picked?: DayStep;
 	onPick: (step: DayStep) => void;
+	onDrag?: (d: Dragged) => void;
 }) {
 	const all = stretches(days.hours);
 	const wide = whole(all);
@@ -80,7 +93,7 @@ export function Lanes({
 							style={{ left: s.x, width: width(s.from, s.to) }}
 						/>
 					))}
-					{days.people.map((p) => (
+					{days.people.map((p, lane) => (
 						<ul
 							key={p.id}
 							aria-label={p.name}
@@ -94,6 +107,18 @@ export function Lanes({
 									all={all}
 									picked={picked?.key === s.key}
 									onPick={() => onPick(s)}
+									onDrop={
+										onDrag &&
+										((x, down) =>
+											onDrag({
+												step: s,
+												at: momentAt(all, placeOf(all, Date.parse(s.from)) + x),
+												lane: Math.min(
+													days.people.length - 1,
+													Math.max(0, lane + Math.round(down / tall)),
+												),
+											}))
+									}
 								/>
 							))}
 						</ul>
@@ -109,35 +134,71 @@ function Block({
 	all,
 	picked,
 	onPick,
+	onDrop,
 }: {
 	step: DayStep;
 	all: Stretch[];
 	picked: boolean;
 	onPick: () => void;
+	onDrop?: (x: number, down: number) => void;
 }) {
+	const [drag, setDrag] = useState<{ x: number; y: number }>();
+	const start = useRef<{ x: number; y: number }>(undefined);
+	const dropped = useRef(false);
 	const from = Date.parse(step.from);
 	const to = Date.parse(step.to);
 	const two = step.with.length > 0;
 	const w = Math.max(6, width(from, to) - 2);
 	return (
 		<li
-			className="absolute top-1.5"
-			style={{ left: placeOf(all, from), width: w }}
+			className={`absolute top-1.5 ${drag ? "z-10 opacity-80" : ""}`}
+			style={{
+				left: placeOf(all, from) + (drag?.x ?? 0),
+				marginTop: drag?.y,
+				width: w,
+			}}
 		>
 			<button
 				type="button"
 				aria-pressed={picked}
-				onClick={onPick}
+				onClick={() => {
+					if (!dropped.current) onPick();
+					dropped.current = false;
+				}}
+				onPointerDown={(e) => {
+					if (!onDrop || e.pointerType !== "mouse") return;
+					start.current = { x: e.clientX, y: e.clientY };
+					e.currentTarget.setPointerCapture(e.pointerId);
+				}}
+				onPointerMove={(e) => {
+					if (!start.current) return;
+					const x = e.clientX - start.current.x;
+					const y = e.clientY - start.current.y;
+					if (drag || Math.hypot(x, y) > 8) setDrag({ x, y });
+				}}
+				onPointerUp={() => {
+					start.current = undefined;
+					if (!drag) return;
+					dropped.current = true;
+					setDrag(undefined);
+					onDrop?.(drag.x, drag.y);
+				}}
+				onPointerCancel={() => {
+					start.current = undefined;
+					setDrag(undefined);
+				}}
 				data-step={step.key}
 				// Where the words stand on it, they are its name.
 				aria-label={
 					w > 34
 						? undefined
-						: `${clock(from)}, ${step.title}, ${step.object}${two ? `, with ${step.with.join(" and ")}` : ""}`
+						: `${clock(from)}, ${step.title}, ${step.object}${two ? `, with ${step.with.join(" and ")}` : ""}${step.pinned ? ", pinned" : ""}`
 				}
 				className={`block h-[62px] w-full overflow-hidden border-l-4 px-1 text-left text-[0.8125rem] leading-[1.15] ${
 					two ? "border-two" : "border-now"
-				} ${picked ? "bg-now text-on-now" : "bg-now-wash text-ink"}`}
+				} ${picked ? "bg-now text-on-now" : "bg-now-wash text-ink"} ${step.pinned ? "border-t-4 border-t-ink" : ""} ${step.moved ? "outline-2 -outline-offset-2 outline-dashed outline-ink" : ""}`}
+				data-pinned={step.pinned}
+				data-moved={step.moved}
 			>
 				{w > 34 && (
 					<>
@@ -145,6 +206,7 @@ function Block({
 						{step.object}
 						<span className="sr-only">
 							, {clock(from)}
+							{step.pinned && ", pinned"}
 							{two && `, with ${step.with.join(" and ")}`}
 						</span>
 					</>

@@ -1,40 +1,24 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, got, type Refused } from "../../api/client";
-import type { DayReady } from "../../api/types";
-import { when } from "../../app/when";
+import type { DayReady, Days } from "../../api/types";
+import { sayable, when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
-
-const half = 30 * 60_000;
-
-/** The next half hour: a promise is one that people can say. */
-function sayable(iso: string): string {
-	return new Date(Math.ceil(Date.parse(iso) / half) * half).toISOString();
-}
 
 /** A job that nobody has promised yet: by when it can be, and how surely, with a tap. */
 export function PromiseIt({ j }: { j: DayReady }) {
 	const client = useQueryClient();
-	const write = useMutation<unknown, Refused, string>({
-		mutationFn: async (at) => {
-			const path = { id: j.job };
-			const { job } = await got(
-				api.GET("/api/jobs/{id}", { params: { path } }),
-			);
-			return got(
-				api.PUT("/api/jobs/{id}", {
-					params: { path },
-					body: {
-						story: job.story,
-						place: job.place,
-						promised_at: at,
-						version: job.version,
-					},
+	const write = useMutation<Days, Refused, string>({
+		mutationFn: (at) =>
+			got(
+				api.PUT("/api/days/promises/{job}", {
+					params: { path: { job: j.job } },
+					body: { at },
 				}),
-			);
-		},
-		onSuccess: () => {
-			for (const key of ["days", "today", "jobs", "job"])
+			),
+		onSuccess: (d) => {
+			client.setQueryData(["days"], d);
+			for (const key of ["today", "jobs", "job", "slipping"])
 				void client.invalidateQueries({ queryKey: [key] });
 		},
 	});

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { DayReady, Days } from "../../api/types";
 import { span, when } from "../../app/when";
+import { odds } from "./odds";
 import { PromiseIt } from "./PromiseIt";
 
 /** Each job with when it is ready, how surely that keeps its promise, and what holds it up. */
@@ -73,12 +74,4 @@ function Line({ j }: { j: DayReady }) {
 			<PromiseIt j={j} />
 		</li>
 	);
-}
-
-/** A chance as people say it. */
-function odds(kept: number): string {
-	if (kept >= 0.985) return "kept, as good as surely";
-	if (kept <= 0.015) return "not kept";
-	if (kept < 0.1) return "hardly ever kept";
-	return `kept ${Math.floor(kept * 10)} times in 10`;
 }

@@ -1,16 +1,29 @@
+import { useState } from "react";
 import { Link } from "react-router";
-import type { DayStep } from "../../api/types";
+import type { Refused } from "../../api/client";
+import type { DayStep, Days, WhatIf } from "../../api/types";
 import { Button } from "../../parts/Button";
+import { Refusal } from "../../parts/Refusal";
 import { clock, dayName } from "./Lanes";
+import { MoveIt } from "./MoveIt";
 
-/** Why a step lies where it lies. */
+/** Why a step lies where it lies, and where else it could. */
 export function StepWhy({
+	days,
 	step,
 	onLeave,
+	onTry,
+	onUnpin,
+	error,
 }: {
+	days: Days;
 	step: DayStep;
 	onLeave: () => void;
+	onTry: (what: WhatIf) => void;
+	onUnpin: () => void;
+	error: Refused | null;
 }) {
+	const [moving, setMoving] = useState(false);
 	return (
 		<section
 			aria-label="Why then?"
@@ -28,18 +41,30 @@ export function StepWhy({
 					</strong>
 				)}
 			</p>
-			<p className="text-ink-2">Why then? {step.why}.</p>
-			<p className="mt-1 flex gap-3">
-				<Link
-					to={`/jobs/${step.job}/${step.station}?pane=${step.pane}`}
-					className="inline-flex min-h-12 items-center bg-now px-5 font-semibold text-on-now"
-				>
-					Go there
-				</Link>
+			<p className="text-ink-2">
+				Why then? {step.pinned ? "Somebody put it there" : step.why}.
+			</p>
+			<p className="mt-1 flex flex-wrap gap-3">
+				{step.job > 0 && (
+					<Link
+						to={`/jobs/${step.job}/${step.station}?pane=${step.pane}`}
+						className="inline-flex min-h-12 items-center bg-now px-5 font-semibold text-on-now"
+					>
+						Go there
+					</Link>
+				)}
+				{step.job > 0 && !moving && (
+					<Button onClick={() => setMoving(true)}>Move it</Button>
+				)}
+				{step.pinned && (
+					<Button onClick={onUnpin}>Let it go where it fits</Button>
+				)}
 				<Button kind="quiet" onClick={onLeave}>
 					put away
 				</Button>
 			</p>
+			{moving && <MoveIt days={days} step={step} onTry={onTry} />}
+			<Refusal error={error} />
 		</section>
 	);
 }

@@ -41,3 +41,17 @@ export function whole(all: Stretch[]): number {
 	const last = all.at(-1);
 	return last ? last.x + width(last.from, last.to) : 0;
 }
+
+const quarter = 15 * 60_000;
+
+/** The moment at a place, to the quarter hour; in a pause the hours behind it begin. */
+export function momentAt(all: Stretch[], x: number): string {
+	let at = all[0]?.from ?? Date.now();
+	for (const s of all) {
+		if (x < s.x) break;
+		at = Math.min(s.to, s.from + ((x - s.x) / perMinute) * 60_000);
+	}
+	return new Date(
+		Math.max(Date.now(), Math.round(at / quarter) * quarter),
+	).toISOString();
+}

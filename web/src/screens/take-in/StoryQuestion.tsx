@@ -4,6 +4,7 @@ import { Pick } from "../../parts/Pick";
 import { RoadFields } from "../../parts/RoadFields";
 import { WhenField } from "../../parts/WhenField";
 import type { QuestionProps } from "./form";
+import { PromiseOffer } from "./PromiseOffer";
 
 export function StoryQuestion({
 	form,
@@ -45,6 +46,7 @@ export function StoryQuestion({
 					{ value: "site", label: "at the customer's" },
 				]}
 			/>
+			<PromiseOffer form={form} onPromise={(promised) => set({ promised })} />
 			<div className="max-w-[20em]">
 				<WhenField
 					label="Promised for"

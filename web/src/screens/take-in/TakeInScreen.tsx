@@ -8,7 +8,7 @@ import { useMoments } from "../../app/moment";
 import { Page } from "../../app/Page";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
-import { asksPlace, type Form, useForm } from "./form";
+import { bodyOf, useForm } from "./form";
 import { HeldQuestion } from "./HeldQuestion";
 import { StoryQuestion } from "./StoryQuestion";
 import { WhatQuestion } from "./WhatQuestion";
@@ -129,33 +129,4 @@ export function TakeInScreen() {
 			</form>
 		</Page>
 	);
-}
-
-function bodyOf(f: Form, promised: string | undefined) {
-	const steady =
-		f.steady.trim() === "" ? undefined : Number(f.steady.replace(",", "."));
-	return {
-		customer_id: f.customer?.id,
-		name: f.customer ? undefined : f.name,
-		phone: f.customer ? undefined : f.phone,
-		object: f.object,
-		exposure: f.exposure,
-		stands: asksPlace(f) ? f.stands : "",
-		steady: steady === undefined || Number.isNaN(steady) ? undefined : steady,
-		power: f.power,
-		gas: f.gas,
-		vehicle: f.vehicle,
-		moves: f.moves,
-		water: f.water,
-		layout: f.layout,
-		old: f.old,
-		strike: f.strike,
-		stamp: f.stamp,
-		family: f.family,
-		road: f.road,
-		story: f.story,
-		place: f.place,
-		promised_at: promised,
-		like: f.like,
-	};
 }

@@ -7,6 +7,7 @@ import { dayOf, span, when } from "../../app/when";
 import { useWho } from "../../app/who";
 import { MiniRoute } from "../../bench/MiniRoute";
 import { CallMe } from "./CallMe";
+import { Slipping } from "./Slipping";
 
 /** What do I do now? One sentence, then the rest of the day. */
 export function TodayScreen() {
@@ -181,6 +182,7 @@ function Side({ today }: { today: Today }) {
 	return (
 		<aside className="flex flex-col gap-7">
 			<Clocks today={today} />
+			<Slipping />
 			<section>
 				<h2 className="mb-1 font-semibold">Waiting</h2>
 				{today.waits.length === 0 && (

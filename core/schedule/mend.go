@@ -1,0 +1,94 @@
+package schedule
+
+import (
+	"context"
+	"math/rand/v2"
+	"slices"
+	"time"
+)
+
+// What a small search for a calm plan may take, and what each step counts that moves for
+// it, hours late. Judgement, no source.
+const (
+	mendTries  = 60
+	mendBudget = 150 * time.Millisecond
+	moveCosts  = 0.05
+)
+
+// mend lets jobs that a change has made late have their turn before some that can wait:
+// one late job and a few others are taken out and laid again in another order, all others
+// stay where they are. It is better by more than what its moves count, or it is left.
+func (b *builder) mend(ctx context.Context, before, calm Plan) Plan {
+	late := b.lateIn(calm, before)
+	if len(late) == 0 {
+		return calm
+	}
+	rng := rand.New(rand.NewPCG(1, 13))
+	end := time.Now().Add(mendBudget)
+	best, score := calm, calm.Cost+moveCosts*float64(len(moved(before, calm)))
+	for n := 0; n < mendTries && ctx.Err() == nil && time.Now().Before(end); n++ {
+		first := late[n%len(late)]
+		out := []int{first}
+		for range rng.IntN(4) {
+			if j := rng.IntN(len(b.p.Jobs)); !slices.Contains(out, j) {
+				out = append(out, j)
+			}
+		}
+		kept := Plan{}
+		for _, d := range best.Steps {
+			if !slices.ContainsFunc(out, func(j int) bool { return b.p.Jobs[j].ID == d.Job }) {
+				kept.Steps = append(kept.Steps, d)
+			}
+		}
+		b.clear()
+		b.pins()
+		if n%2 == 0 { // the late one even before those that stay
+			b.stay(kept, first)
+		}
+		for _, j := range out {
+			for _, i := range b.order[j] {
+				b.one(i)
+			}
+		}
+		b.keep(kept)
+		if p := b.plan(); p.Cost < best.Cost {
+			if s := p.Cost + moveCosts*float64(len(moved(before, p))); s < score-1e-9 {
+				best, score = p, s
+			}
+		}
+	}
+	return best
+}
+
+// stay lays what begins before a job could.
+func (b *builder) stay(kept Plan, job int) {
+	early := never
+	for _, i := range b.order[job] {
+		if e, _ := b.early(i); e < early {
+			early = e
+		}
+	}
+	soon := Plan{}
+	for _, d := range kept.Steps {
+		if d.At <= early {
+			soon.Steps = append(soon.Steps, d)
+		}
+	}
+	b.where(soon)
+}
+
+// lateIn are the jobs that are later beyond their promise than before, the worst first.
+func (b *builder) lateIn(now, before Plan) []int {
+	was := map[string]int{}
+	for _, d := range before.Steps {
+		was[d.Job] = max(was[d.Job], d.To)
+	}
+	var out []int
+	for j, r := range now.Ready {
+		if r.Late > 0 && r.At > was[r.Job] {
+			out = append(out, j)
+		}
+	}
+	slices.SortStableFunc(out, func(x, y int) int { return now.Ready[y].Late - now.Ready[x].Late })
+	return out
+}

@@ -1,0 +1,43 @@
+package demo
+
+import (
+	"context"
+	"time"
+
+	"freshshard/core/schedule"
+	"freshshard/internal/record"
+	"freshshard/internal/shop"
+)
+
+// tooTight is how many promises the shop gave that it will hardly keep: there is something
+// to save on Today, as there is in any shop.
+const tooTight = 2
+
+// promiseWell promises what the shop can keep: what was said without looking, and cannot
+// be, is said again by the days. Promises that have passed stay, and the last ones that are
+// too tight.
+func promiseWell(ctx context.Context, s *shop.Shop, by record.Account) error {
+	tight := 0
+	for {
+		d, err := s.Days(ctx, by)
+		if err != nil {
+			return err
+		}
+		var again *shop.DayReady
+		tight = 0
+		for i, j := range d.Jobs {
+			if j.Promised != nil && j.Promised.After(d.From) && j.Kept < schedule.Safe && j.Nine != nil {
+				tight++
+				if again == nil {
+					again = &d.Jobs[i]
+				}
+			}
+		}
+		if tight <= tooTight {
+			return nil
+		}
+		if _, err := s.Promise(ctx, by, again.Job, inHours(again.Nine.Add(time.Hour))); err != nil {
+			return err
+		}
+	}
+}

@@ -1,0 +1,308 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"freshshard/core/cure"
+	"freshshard/core/fault"
+	"freshshard/core/schedule"
+	"freshshard/internal/instrument"
+	"freshshard/internal/record"
+)
+
+// dayWork gathers the problem with what its names mean.
+type dayWork struct {
+	now   time.Time
+	zone  *time.Location
+	what  WhatIf
+	p     schedule.Problem
+	names []record.Account
+	jobs  []stand
+	steps map[string]dayStepOf
+	slips []schedule.Slip
+	pins  map[string]setPin
+	air   []cure.Air // outdoors, hour by hour
+}
+
+// setPin is a pin, the younger ones with higher numbers.
+type setPin struct {
+	record.DayPin
+	set int
+}
+
+type dayStepOf struct {
+	job, pane       int64
+	object, station string
+	title           string
+}
+
+func (w *dayWork) minute(t time.Time) int  { return int(t.Sub(w.now).Round(time.Minute).Minutes()) }
+func (w *dayWork) at(minute int) time.Time { return w.now.Add(time.Duration(minute) * time.Minute) }
+
+// gathered is the problem of the days, with what cannot be planned.
+func (s *Shop) gathered(ctx context.Context, what WhatIf, now time.Time) (*dayWork, []DayLeft, error) {
+	w := &dayWork{now: now, zone: s.zone(), what: what, steps: map[string]dayStepOf{}}
+	w.air = what.colder(instrument.Forecast(now, daysAhead*24), 1)
+	if err := s.dayPeople(ctx, w); err != nil {
+		return w, nil, err
+	}
+	pins, err := s.store.DayPins(ctx)
+	if err != nil {
+		return w, nil, err
+	}
+	w.pins = what.moved(pins)
+	left, err := s.dayJobs(ctx, w)
+	return w, left, err
+}
+
+// hours are a week laid over the days to come, in the shop's own zone.
+func (w *dayWork) hours(k record.Week) ([]schedule.Window, error) {
+	out := []schedule.Window{}
+	clock := func(field, text string, day time.Time) (time.Time, error) {
+		t, err := time.Parse("15:04", text)
+		if err != nil {
+			return t, fault.New(field, fmt.Sprintf("%q is no time of the day", text), "write 08:00")
+		}
+		return time.Date(day.Year(), day.Month(), day.Day(), t.Hour(), t.Minute(), 0, 0, w.zone), nil
+	}
+	first := w.now.In(w.zone)
+	for d := range daysAhead {
+		day := time.Date(first.Year(), first.Month(), first.Day()+d, 12, 0, 0, 0, w.zone)
+		weekday := (int(day.Weekday())+6)%7 + 1
+		if !slices.Contains(k.Days, weekday) || slices.Contains(k.Off, day.Format(time.DateOnly)) {
+			continue
+		}
+		from, err := clock("from", k.From, day)
+		if err != nil {
+			return nil, err
+		}
+		to, err := clock("to", k.To, day)
+		if err != nil {
+			return nil, err
+		}
+		parts := [][2]time.Time{{from, to}}
+		if k.NoonFrom != "" || k.NoonTo != "" {
+			a, err := clock("noon_from", k.NoonFrom, day)
+			if err != nil {
+				return nil, err
+			}
+			b, err := clock("noon_to", k.NoonTo, day)
+			if err != nil {
+				return nil, err
+			}
+			parts = [][2]time.Time{{from, a}, {b, to}}
+		}
+		for _, p := range parts {
+			if !p[1].After(p[0]) {
+				return nil, fault.New("to", "the day ends before it begins", "give the hours in order")
+			}
+			if at := (schedule.Window{From: max(0, w.minute(p[0])), To: w.minute(p[1])}); at.To > at.From {
+				out = append(out, at)
+			}
+		}
+	}
+	return out, nil
+}
+
+// dayPeople are those who work.
+func (s *Shop) dayPeople(ctx context.Context, w *dayWork) error {
+	people, err := s.store.Accounts(ctx)
+	if err != nil {
+		return err
+	}
+	weeks, err := s.store.Weeks(ctx)
+	if err != nil {
+		return err
+	}
+	for _, a := range people {
+		if !a.Active {
+			continue
+		}
+		k, ok := weeks[a.ID]
+		if !ok {
+			k = usualWeek
+		}
+		k.Off = append(slices.Clone(k.Off), w.what.off(a.ID)...)
+		h, err := w.hours(k)
+		if err != nil {
+			return err
+		}
+		w.names = append(w.names, a)
+		w.p.People = append(w.p.People, schedule.Person{ID: fmt.Sprint(a.ID), Name: a.Name, Hours: h, May: k.May})
+	}
+	w.moreHands()
+	w.p.Places = []schedule.Place{{ID: "bench", Count: benches}, {ID: "van", Count: 1}}
+	return nil
+}
+
+// fitOutdoors are the hours whose weather lets a bond or putty be laid outdoors.
+func (w *dayWork) fitOutdoors() []schedule.Window {
+	out := []schedule.Window{}
+	for _, a := range w.air {
+		at := schedule.Window{From: max(0, w.minute(a.At)), To: w.minute(a.At) + 60}
+		if at.To <= at.From || !fitAir(a) {
+			continue
+		}
+		if n := len(out); n > 0 && out[n-1].To >= at.From {
+			out[n-1].To = at.To
+		} else {
+			out = append(out, at)
+		}
+	}
+	return out
+}
+
+// fitAir says whether the air lets a bond be laid: not under 5 °C, not nearly wet.
+// Common practice, no source.
+func fitAir(a cure.Air) bool { return a.C >= 5 && a.RH <= 85 }
+
+// dayJobs puts what is left of each open job into the problem.
+func (s *Shop) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
+	left := []DayLeft{}
+	shop, err := s.store.Shop(ctx)
+	if err != nil {
+		return nil, err
+	}
+	open, err := s.store.OpenJobs(ctx, mostCut)
+	if err != nil {
+		return nil, err
+	}
+	all, err := s.standing(ctx, open, shop.Unit)
+	if err != nil {
+		return nil, err
+	}
+	hardens, err := s.hardens(ctx, w.what)
+	if err != nil {
+		return nil, err
+	}
+	dry := w.fitOutdoors()
+	for _, j := range append(all, w.what.more...) {
+		if at, ok := w.what.promise[j.id]; ok {
+			j.promised = &at
+		}
+		job, why, err := w.job(j, hardens, dry)
+		if err != nil {
+			return nil, err
+		}
+		if why != "" {
+			left = append(left, DayLeft{j.id, j.object, why})
+		}
+		if len(job.Steps) > 0 && why == "" {
+			w.p.Jobs, w.jobs = append(w.p.Jobs, job), append(w.jobs, j)
+		}
+	}
+	w.urgent()
+	return left, nil
+}
+
+// hardens is how long a bead of an adhesive takes at the bench from now on, min; its width
+// in mm. What never hardens in such air takes longer than anybody plans.
+type hardens func(adhesive string, width float64) (int, error)
+
+func (s *Shop) hardens(ctx context.Context, what WhatIf) (hardens, error) {
+	now := s.Now()
+	air, err := s.airs(ctx, s.store, now, s.zone())(record.AtBench)
+	if err != nil {
+		return nil, err
+	}
+	air = what.colder(air, indoorsShare)
+	type bead struct {
+		adhesive string
+		width    float64
+	}
+	known := map[bead]int{}
+	return func(adhesive string, width float64) (int, error) {
+		k := bead{adhesive, width}
+		if m, ok := known[k]; ok {
+			return m, nil
+		}
+		got, err := cure.Cure(cure.Bond{Adhesive: adhesive, Since: now, Width: width, Edges: 2}, air, now)
+		if err != nil {
+			return 0, err
+		}
+		known[k] = daysAhead * 24 * 60
+		if r := got.Opened().Safe; r != nil {
+			known[k] = int(r.Sub(now).Minutes()) + 1
+		}
+		return known[k], nil
+	}, nil
+}
+
+// job is what is left of one, with why it cannot be planned.
+func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule.Job, string, error) {
+	job := schedule.Job{ID: fmt.Sprint(j.id), Name: j.object}
+	if j.promised != nil {
+		at := w.minute(*j.promised)
+		job.Promise = &at
+	}
+	place := "bench"
+	if j.place == "site" {
+		place = "van"
+	}
+	once := map[string]bool{}
+	for _, p := range j.panes {
+		last, wait, ordered := "", 0, false
+		if p.waitsFor != "" && p.waitsUntil == nil && !p.finished {
+			return job, "it waits for " + p.waitsFor + ", and nobody said until when", nil
+		}
+		for _, o := range inOneGo(p.open, once) {
+			id := fmt.Sprintf("%d/%d/%s", j.id, p.id, o.key)
+			st := schedule.Step{ID: id, Title: o.title, Minutes: o.minutes, People: o.people, Needs: o.needs, Uses: []string{place}}
+			if o.station == "source" {
+				st.Uses = nil
+			}
+			if o.until != nil {
+				st.Not = max(0, w.minute(*o.until))
+			}
+			if o.comes {
+				st.Not = w.what.later(j.id, st.Not, o.until != nil)
+			}
+			st.Pin = w.pin(id)
+			if last != "" {
+				st.After = append(st.After, schedule.After{Step: last, Wait: wait})
+			}
+			if place == "van" && o.lays != "" {
+				st.Fit = dry
+			}
+			if o.needs != "" && !slices.ContainsFunc(w.p.People, func(q schedule.Person) bool { return slices.Contains(q.May, o.needs) }) {
+				return job, fmt.Sprintf("nobody here may do “%s”: %s", o.title, o.needs), nil
+			}
+			if o.people > len(w.p.People) {
+				return job, fmt.Sprintf("“%s” takes %d, and %d work here", o.title, o.people, len(w.p.People)), nil
+			}
+			if o.comes && (o.said || ordered) {
+				w.slips = append(w.slips, schedule.Slip{Step: id, Chance: deliveries, Minutes: 24 * 60})
+			}
+			if o.station == "source" && o.wait > 0 {
+				o.wait += w.what.days(j.id) * 24 * 60
+			}
+			w.steps[id] = dayStepOf{j.id, p.id, j.object, string(o.station), o.title}
+			last, wait, ordered = id, o.wait, ordered || o.station == "source" && o.wait > 0
+			if o.lays != "" {
+				m, err := hardens(o.lays, o.width)
+				if err != nil {
+					return job, "", err
+				}
+				wait = m
+			}
+			job.Steps = append(job.Steps, st)
+		}
+	}
+	return job, "", nil
+}
+
+// pin is where somebody put a step, while that is still to come.
+func (w *dayWork) pin(step string) *schedule.Pin {
+	p, ok := w.pins[step]
+	if !ok || p.At.Before(w.now) {
+		return nil
+	}
+	out := &schedule.Pin{At: w.minute(p.At)}
+	for _, id := range p.People {
+		out.People = append(out.People, fmt.Sprint(id))
+	}
+	return out
+}

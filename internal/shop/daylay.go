@@ -1,0 +1,162 @@
+package shop
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"slices"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/core/schedule"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Bounds of the plan of days. The budget is what a person waits for a page.
+const (
+	daysAhead  = 60
+	dayTries   = 150
+	dayBudget  = 700 * time.Millisecond
+	dayRuns    = 200
+	benches    = 2 // while the shop has not said how many
+	deliveries = 0.15
+)
+
+// keptPlan is a plan of days as it is kept: by the moments of the clock.
+type keptPlan struct {
+	From time.Time     `json:"from"`
+	Plan schedule.Plan `json:"plan"`
+}
+
+// laidDays is a plan with all that it was made from.
+type laidDays struct {
+	w       *dayWork
+	plan    schedule.Plan
+	odds    []schedule.Odds
+	moves   []schedule.Moved
+	left    []DayLeft
+	loose   []DayLeft
+	version int // of the plan that it was held against; 0 for none
+}
+
+// laid gathers what is open and lays it out: calmly beside the plan that was taken, with
+// what would be otherwise.
+func (s *Shop) laid(ctx context.Context, what WhatIf) (*laidDays, error) {
+	w, left, err := s.gathered(ctx, what, s.Now().Truncate(time.Minute))
+	l := &laidDays{w: w, left: left, loose: []DayLeft{}, plan: schedule.Plan{Steps: []schedule.Done{}}}
+	if err != nil {
+		return l, err
+	}
+	before := schedule.Plan{}
+	if before, l.version, err = s.lastPlan(ctx, w); err != nil {
+		return l, err
+	}
+	if what.anew {
+		before = schedule.Plan{}
+	}
+	return l, l.lay(ctx, before, what.options())
+}
+
+// lay plans; pins that cannot hold are loosened, the youngest first, and said.
+func (l *laidDays) lay(ctx context.Context, before schedule.Plan, o schedule.Options) error {
+	w := l.w
+	if len(w.p.Jobs) == 0 {
+		return nil
+	}
+	for {
+		if one, other, err := schedule.Quarrel(w.p); one != "" {
+			if w.pins[one].set > w.pins[other].set {
+				other = one
+			}
+			l.loosen(other, fault.Of(err).Why)
+			continue
+		} else if err != nil {
+			return err
+		}
+		var err error
+		l.moves = nil
+		if len(before.Steps) == 0 && o.Budget > 0 {
+			l.plan, err = schedule.Solve(ctx, w.p, o)
+		} else {
+			l.plan, l.moves, err = schedule.Replan(ctx, w.p, before, o)
+		}
+		if err != nil {
+			return err
+		}
+		i := slices.IndexFunc(l.plan.Left, func(k schedule.Left) bool { return w.pinOf(k.Step) != nil })
+		if i < 0 {
+			break
+		}
+		l.loosen(l.plan.Left[i].Step, l.plan.Left[i].Why)
+	}
+	if b := schedule.Verify(w.p, l.plan); len(b) > 0 {
+		return fmt.Errorf("the days made a plan that cannot be worked: %v", b)
+	}
+	var err error
+	l.odds, err = schedule.Play(ctx, w.p, l.plan, w.slips, dayRuns, 1)
+	return err
+}
+
+func (l *laidDays) loosen(step, why string) {
+	of := l.w.steps[step]
+	l.loose = append(l.loose, DayLeft{of.job, of.object, of.title + ": " + why})
+	*l.w.pinOf(step) = nil
+}
+
+// pinOf is where a step's pin is; nil for one that has none.
+func (w *dayWork) pinOf(step string) **schedule.Pin {
+	for i := range w.p.Jobs {
+		for k := range w.p.Jobs[i].Steps {
+			if s := &w.p.Jobs[i].Steps[k]; s.ID == step && s.Pin != nil {
+				return &s.Pin
+			}
+		}
+	}
+	return nil
+}
+
+// kept is the plan as it is kept.
+func (l *laidDays) kept() ([]byte, error) {
+	return json.Marshal(keptPlan{From: l.w.now, Plan: schedule.Plan{Steps: l.plan.Steps}})
+}
+
+// keep writes the plan; it conflicts where somebody wrote another since this one was held
+// against it.
+func (l *laidDays) keep(ctx context.Context, t *store.Tx, by record.Account, at time.Time) error {
+	doc, err := l.kept()
+	if err != nil {
+		return err
+	}
+	found := false
+	if l.version == 0 {
+		found, err = t.FirstDayPlan(ctx, doc, by.ID, at)
+	} else {
+		found, err = t.SetDayPlan(ctx, doc, by.ID, at, l.version)
+	}
+	if err == nil && !found {
+		err = stale("the days")
+	}
+	return err
+}
+
+// lastPlan is the plan that was last taken, in the minutes of this one, and its version.
+func (s *Shop) lastPlan(ctx context.Context, w *dayWork) (schedule.Plan, int, error) {
+	doc, version, err := s.store.DayPlan(ctx)
+	if err != nil || doc == nil {
+		return schedule.Plan{}, 0, err
+	}
+	var k keptPlan
+	if err := json.Unmarshal(doc, &k); err != nil {
+		return schedule.Plan{}, 0, err
+	}
+	shift := w.minute(k.From)
+	out := schedule.Plan{}
+	for _, d := range k.Plan.Steps {
+		d.At, d.To = d.At+shift, d.To+shift
+		if _, open := w.steps[d.Step]; open && d.At >= 0 {
+			out.Steps = append(out.Steps, d)
+		}
+	}
+	return out, version, nil
+}

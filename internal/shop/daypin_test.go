@@ -1,0 +1,277 @@
+package shop
+
+import (
+	"errors"
+	"strings"
+	"testing"
+	"time"
+
+	"freshshard/core/fault"
+	"freshshard/internal/record"
+)
+
+// busy is a shop with some lights to be done.
+func busy(t *testing.T, n int) (*Shop, record.Account, record.Account, []int64) {
+	t.Helper()
+	s, mira, tor := open(t)
+	s.Now = func() time.Time { return monday }
+	var ids []int64
+	for i := range n {
+		ids = append(ids, toCutLight(t, s, tor, "Greenhouse, light "+string(rune('1'+i)), "506", "402"))
+	}
+	return s, mira, tor, ids
+}
+
+// of finds a job in the days.
+func (d Days) of(t *testing.T, job int64) DayReady {
+	t.Helper()
+	for _, j := range d.Jobs {
+		if j.Job == job {
+			return j
+		}
+	}
+	t.Fatalf("job %d is not among the days", job)
+	return DayReady{}
+}
+
+// stepsOf are the steps of a job with whose they are.
+func (d Days) stepsOf(job int64) (steps []DayStep, by []int64) {
+	for _, p := range d.People {
+		for _, st := range p.Steps {
+			if st.Job == job {
+				steps, by = append(steps, st), append(by, p.ID)
+			}
+		}
+	}
+	return steps, by
+}
+
+// A promise holds the plan that it was read from, though nobody ever took one: what others
+// bring in afterwards goes round it.
+func TestPromiseHoldsItsPlan(t *testing.T) {
+	s, mira, tor, ids := busy(t, 3)
+	d := dayOf(t, s, mira)
+	if d.Version != 1 || dayOf(t, s, tor).Version != 1 {
+		t.Fatalf("the first plan that is seen is kept once: %d", d.Version)
+	}
+	at := *d.of(t, ids[2]).Nine
+	got, err := s.Promise(ctx, mira, ids[2], at)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if j := got.of(t, ids[2]); j.Promised == nil || !j.Promised.Equal(at) || j.Kept < 0.85 {
+		t.Fatalf("promised nine times in ten: %+v", j)
+	}
+	was, _ := got.stepsOf(ids[2])
+	for i := range 3 {
+		toCutLight(t, s, tor, "Greenhouse, roof light "+string(rune('1'+i)), "606", "402")
+		now := dayOf(t, s, mira)
+		if j := now.of(t, ids[2]); j.Kept < 0.85 {
+			t.Errorf("%d more jobs, and it is kept %.2f", i+1, j.Kept)
+		}
+		for k, st := range firstOf(now.stepsOf(ids[2])) {
+			if !st.From.Equal(was[k].From) {
+				t.Errorf("%s moved from %v to %v", st.Title, was[k].From, st.From)
+			}
+		}
+	}
+	if _, err := s.Promise(ctx, mira, ids[2], monday); fault.Of(err) == nil || fault.Of(err).Field != "at" {
+		t.Errorf("promised for now: %v", err)
+	}
+	var no *record.NotFound
+	if _, err := s.Promise(ctx, mira, 999, at); !errors.As(err, &no) {
+		t.Errorf("a job that is not there: %v", err)
+	}
+}
+
+func firstOf(steps []DayStep, _ []int64) []DayStep { return steps }
+
+// What is tried changes nothing; what is said to be so does, once, and not over the head of
+// somebody who changed the days in between.
+func TestTryAndMakeSo(t *testing.T) {
+	s, mira, tor, ids := busy(t, 3)
+	d := dayOf(t, s, mira)
+	steps, _ := d.stepsOf(ids[1])
+	tuesday := time.Date(2026, 6, 2, 10, 0, 0, 0, time.UTC)
+	move := WhatIf{Move: []MoveOne{{Step: steps[0].Key, At: tuesday, People: []int64{tor.ID}}}}
+	got, err := s.Try(ctx, move)
+	if err != nil || !got.So {
+		t.Fatal(err)
+	}
+	if len(got.Changes) == 0 || got.Changes[0].Now == nil || !got.Changes[0].Then.After(*got.Changes[0].Now) {
+		t.Errorf("a day later, and no job is: %+v", got.Changes)
+	}
+	if now, _ := dayOf(t, s, mira).stepsOf(ids[1]); !now[0].From.Equal(steps[0].From) || now[0].Pinned {
+		t.Error("trying moved a step")
+	}
+	so, err := s.MakeSo(ctx, mira, move, d.Version)
+	if err != nil {
+		t.Fatal(err)
+	}
+	pinned, by := so.stepsOf(ids[1])
+	if !pinned[0].From.Equal(tuesday) || by[0] != tor.ID || !pinned[0].Pinned {
+		t.Errorf("pinned to Tuesday at ten: %+v by %d", pinned[0], by[0])
+	}
+	// Tor moves something too, and has not seen that.
+	var c *record.Conflict
+	if _, err := s.MakeSo(ctx, tor, move, d.Version); !errors.As(err, &c) {
+		t.Errorf("over somebody's head: %v", err)
+	}
+	// The same hands at the same time: the two that quarrel are named.
+	other, _ := so.stepsOf(ids[0])
+	move.Move[0].Step = other[0].Key
+	_, err = s.MakeSo(ctx, mira, move, so.Version)
+	if f := fault.Of(err); f == nil || f.Field != "move[0].at" || !strings.Contains(f.Why, "two pins quarrel") ||
+		!strings.Contains(f.Why, tor.Name+" cannot be at both") {
+		t.Errorf("two pins on one pair of hands: %v", err)
+	}
+	// Planned anew, a pin stays; taken out, the step goes where it fits.
+	anew, err := s.TakeDays(ctx, mira)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if p, _ := anew.stepsOf(ids[1]); !p[0].From.Equal(tuesday) {
+		t.Errorf("planned anew, and the pin is lost: %v", p[0].From)
+	}
+	if free, err := s.Unpin(ctx, mira, steps[0].Key); err != nil {
+		t.Error(err)
+	} else if p, _ := free.stepsOf(ids[1]); p[0].Pinned {
+		t.Error("it is pinned still")
+	}
+}
+
+// Somebody ill, glass late, a front, a hand more, a call: each with what it does to the jobs.
+func TestWhatIf(t *testing.T) {
+	s, mira, tor, ids := busy(t, 3)
+	d := dayOf(t, s, mira)
+	ill := WhatIf{Off: []OffOne{{tor.ID, "2026-06-01", "2026-06-03"}}}
+	got, err := s.Try(ctx, ill)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, p := range got.Days.People {
+		for _, st := range p.Steps {
+			if p.ID == tor.ID && st.From.Before(time.Date(2026, 6, 4, 0, 0, 0, 0, time.UTC)) {
+				t.Errorf("Tor is ill, and does %s on %v", st.Title, st.From)
+			}
+		}
+	}
+	// An owner says that it is so; a technician says it of nobody else.
+	if _, err := s.MakeSo(ctx, tor, WhatIf{Off: []OffOne{{mira.ID, "2026-06-01", "2026-06-03"}}}, d.Version); err == nil {
+		t.Error("a technician sent the owner home")
+	}
+	if d, err = s.MakeSo(ctx, mira, ill, d.Version); err != nil {
+		t.Fatal(err)
+	}
+	weeks, err := s.Weeks(ctx)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, w := range weeks {
+		if w.Account == tor.ID && len(w.Off) != 3 {
+			t.Errorf("three days: %v", w.Off)
+		}
+	}
+	if got, err = s.Try(ctx, WhatIf{Hand: []Hour{{monday.Add(3 * time.Hour), monday.Add(11 * time.Hour)}}}); err != nil || got.So {
+		t.Fatalf("a hand for a day: %v", err)
+	}
+	if n := len(got.Days.People); n != 3 || got.Days.People[2].Name != "One more" {
+		t.Errorf("%d lanes", n)
+	}
+	urgent := WhatIf{Urgent: []UrgentOne{{Minutes: 200, People: 1, Promise: monday.Add(8 * time.Hour)}}}
+	if got, err = s.Try(ctx, urgent); err != nil || len(got.Days.Jobs) != 4 {
+		t.Errorf("%d jobs, %v", len(got.Days.Jobs), err)
+	}
+	if _, err := s.MakeSo(ctx, mira, urgent, d.Version); fault.Of(err) == nil {
+		t.Errorf("a call was made a job: %v", err)
+	}
+	until := monday.AddDate(0, 0, 2)
+	v, err := s.Work(ctx, First(ids[0]))
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetWait(ctx, mira, First(ids[0]), Wait{For: "the pane", Until: &until, Version: v.Pane.Version}); err != nil {
+		t.Fatal(err)
+	}
+	d = dayOf(t, s, mira)
+	late := WhatIf{Late: []LateOne{{ids[0], 3}}}
+	if got, err = s.Try(ctx, late); err != nil {
+		t.Fatal(err)
+	}
+	if was, now := d.of(t, ids[0]).Ready, got.Days.of(t, ids[0]).Ready; now.Sub(*was) < 48*time.Hour {
+		t.Errorf("three days late, and ready %v, not %v", now, was)
+	}
+	if d, err = s.MakeSo(ctx, mira, late, d.Version); err != nil {
+		t.Fatal(err)
+	}
+	if v, err = s.Work(ctx, First(ids[0])); err != nil || !v.Pane.WaitsUntil.Equal(until.AddDate(0, 0, 3)) {
+		t.Errorf("it comes %v, %v", v.Pane.WaitsUntil, err)
+	}
+	for field, bad := range map[string]WhatIf{
+		"": {}, "off[0].from": {Off: []OffOne{{tor.ID, "soon", "2026-06-03"}}}, "off[0].to": {Off: []OffOne{{tor.ID, "2026-06-03", "2026-06-02"}}},
+		"off[0].account": {Off: []OffOne{{99, "2026-06-01", "2026-06-02"}}}, "late[0].job": {Late: []LateOne{{999, 1}}},
+		"hand[0].to":   {Hand: []Hour{{monday.Add(time.Hour), monday.Add(time.Hour)}}},
+		"move[0].step": {Move: []MoveOne{{"1/2/3", monday.Add(time.Hour), []int64{tor.ID}}}},
+	} {
+		if _, err := s.Try(ctx, bad); fault.Of(err) == nil || fault.Of(err).Field != field {
+			t.Errorf("%s: %v", field, err)
+		}
+	}
+}
+
+// A job at the door has a time that it could be promised for, and what would make it
+// sooner; one whose promise slips says what would save it, and whom to call.
+func TestOfferAndWays(t *testing.T) {
+	s, mira, tor, ids := busy(t, 6)
+	dayOf(t, s, mira)
+	in := TakeIn{Name: "Oda Marl", Object: "Greenhouse, vent", Exposure: "weather", Family: "putty-points", Place: "bench"}
+	o, err := s.Offer(ctx, in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if o.Ready == nil || o.Nine == nil || o.Sure == nil || o.Nine.After(*o.Sure) || o.Why == "" || o.Minutes == 0 {
+		t.Fatalf("%+v", o)
+	}
+	for _, w := range o.Ways {
+		if w.Nine.After(*o.Sooner) || w.Says == "" {
+			t.Errorf("%+v is not by %v", w, o.Sooner)
+		}
+	}
+	in.Promised = o.Nine
+	id, err := s.TakeIn(ctx, tor, "", in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if j := dayOf(t, s, mira).of(t, id); j.Kept < 0.85 {
+		t.Errorf("promised as it was offered, and kept %.2f", j.Kept)
+	}
+	if n, err := s.Slipping(ctx); err != nil || len(n) != 0 {
+		t.Errorf("nothing slips: %+v, %v", n, err)
+	}
+	// Promised for tomorrow noon, which its putty does not let.
+	v, err := s.Work(ctx, First(ids[5]))
+	if err != nil {
+		t.Fatal(err)
+	}
+	soon := monday.Add(30 * time.Hour)
+	if err := s.SetJob(ctx, mira, ids[5], record.Job{Place: "bench", PromisedAt: &soon, Version: v.Job.Version}); err != nil {
+		t.Fatal(err)
+	}
+	slips, err := s.Slipping(ctx)
+	if err != nil || len(slips) != 1 || slips[0].Job != ids[5] || slips[0].Kept >= 0.9 {
+		t.Fatalf("%+v, %v", slips, err)
+	}
+	w, err := s.Ways(ctx, ids[5])
+	if err != nil || w.Customer == "" || w.By == nil {
+		t.Errorf("%+v, %v", w, err)
+	}
+	for _, k := range w.Ways {
+		if k.Nine.After(soon) {
+			t.Errorf("%s would not save it", k.Says)
+		}
+	}
+	var no *record.NotFound
+	if _, err := s.Ways(ctx, 999); !errors.As(err, &no) {
+		t.Error(err)
+	}
+}

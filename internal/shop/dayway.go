@@ -1,0 +1,182 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+	"time"
+
+	"freshshard/core/schedule"
+	"freshshard/internal/record"
+)
+
+// ways are what would have a job ready by a time, nine times in ten, in words.
+func (l *laidDays) ways(ctx context.Context, i int, by time.Time) ([]DayWay, error) {
+	w := l.w
+	all, err := schedule.Ways(ctx, w.p, l.plan, w.slips, w.p.Jobs[i].ID, w.minute(by))
+	out := []DayWay{}
+	for _, k := range all {
+		out = append(out, DayWay{Kind: k.Kind, Nine: w.at(k.Nine), Says: l.waySaid(k)})
+	}
+	return out, err
+}
+
+func (l *laidDays) waySaid(k schedule.Way) string {
+	w := l.w
+	clock := func(m int, layout string) string { return w.at(m).In(w.zone).Format(layout) }
+	says := ""
+	switch k.Kind {
+	case "hand":
+		says = fmt.Sprintf("one more pair of hands, %s to %s", clock(k.From, "Mon 15:04"), clock(k.To, "15:04"))
+	case "longer":
+		says = fmt.Sprintf("staying until %s on %s", clock(k.To, "15:04"), clock(k.From, "Mon"))
+	case "sooner":
+		says = "the glass a day sooner"
+	case "first":
+		says = "doing it before all others"
+	}
+	if len(k.Costs) > 0 {
+		names := []string{}
+		for _, id := range k.Costs {
+			names = append(names, l.nameOf(id))
+		}
+		says += "; not safe any more then: " + strings.Join(names[:min(3, len(names))], ", ")
+		if n := len(names) - 3; n > 0 {
+			says += fmt.Sprintf(" and %d more", n)
+		}
+	}
+	return says
+}
+
+func (l *laidDays) nameOf(job string) string {
+	for _, j := range l.w.p.Jobs {
+		if j.ID == job {
+			return j.Name
+		}
+	}
+	return job
+}
+
+// DayOffer is when a job that is about to be taken in could be ready.
+type DayOffer struct {
+	Ready   *time.Time `json:"ready,omitempty"`
+	Nine    *time.Time `json:"nine,omitempty" doc:"Kept nine times in ten"`
+	Sure    *time.Time `json:"sure,omitempty" doc:"Kept ninety-nine times in a hundred"`
+	Why     string     `json:"why"`
+	Sooner  *time.Time `json:"sooner,omitempty" doc:"The evening before, by which the ways would have it ready"`
+	Ways    []DayWay   `json:"ways" doc:"What would make it sooner"`
+	Minutes int        `json:"minutes" doc:"Hands-on work in it"`
+}
+
+// Offer tells when a job could be promised that is not taken in yet.
+func (s *Shop) Offer(ctx context.Context, in TakeIn) (DayOffer, error) {
+	out := DayOffer{Ways: []DayWay{}}
+	vs, err := s.store.Own(ctx)
+	if err != nil {
+		return out, err
+	}
+	if strings.TrimSpace(in.Name) == "" {
+		in.Name = "somebody"
+	}
+	_, o, p, err := in.records(vs)
+	if err != nil {
+		return out, err
+	}
+	j := record.Job{Place: in.Place, CreatedAt: s.Now(), Object: o, Own: vs, Panes: []record.Pane{p}}
+	if in.Layout != nil {
+		if j.Panes, err = laidOut(*in.Layout, j.Panes); err != nil {
+			return out, err
+		}
+	}
+	for i := range j.Panes {
+		j.Panes[i].ID = int64(i + 1)
+	}
+	if err := tried(&j, 0, nil); err != nil {
+		return out, err
+	}
+	shop, err := s.store.Shop(ctx)
+	if err != nil {
+		return out, err
+	}
+	v, err := s.view(j, nil, 0, shop.Unit, numbers)
+	if err != nil {
+		return out, err
+	}
+	l, err := s.laid(ctx, WhatIf{more: []stand{standOf(v)}})
+	if err != nil {
+		return out, err
+	}
+	i := slices.IndexFunc(l.w.jobs, func(j stand) bool { return j.id == 0 })
+	if i < 0 {
+		out.Why = "nothing is left to do at it"
+		for _, k := range l.left {
+			if k.Job == 0 {
+				out.Why = k.Why
+			}
+		}
+		return out, nil
+	}
+	for _, st := range l.w.p.Jobs[i].Steps {
+		out.Minutes += st.Minutes * max(1, st.People)
+	}
+	out.Why = l.plan.Ready[i].Why
+	if out.Ready = l.w.ready(l.plan, i); out.Ready == nil {
+		return out, nil
+	}
+	out.Nine, out.Sure = l.w.time(l.odds[i].Nine), l.w.time(l.odds[i].Sure)
+	if out.Nine == nil {
+		return out, nil
+	}
+	if before := l.w.eveningBefore(l.odds[i].Nine); before > 0 {
+		out.Sooner = l.w.time(before)
+		out.Ways, err = l.ways(ctx, i, *out.Sooner)
+	}
+	return out, err
+}
+
+// eveningBefore is the end of the last working day before the day of a minute; 0 for none.
+func (w *dayWork) eveningBefore(minute int) int {
+	day := w.at(minute).In(w.zone).Format(time.DateOnly)
+	last := 0
+	for _, p := range w.p.People {
+		for _, h := range p.Hours {
+			if w.at(h.To).In(w.zone).Format(time.DateOnly) < day {
+				last = max(last, h.To)
+			}
+		}
+	}
+	return last
+}
+
+// Slip is a promise that is not safe any more.
+type Slip struct {
+	Job      int64      `json:"job"`
+	Object   string     `json:"object"`
+	Promised time.Time  `json:"promised_at"`
+	Nine     *time.Time `json:"nine,omitempty" doc:"Ready by then nine times in ten"`
+	Kept     float64    `json:"kept"`
+	Why      string     `json:"why"`
+}
+
+// Slipping are the promises that are not safe, the soonest first; of those that have
+// passed nobody needs to be told.
+func (s *Shop) Slipping(ctx context.Context) ([]Slip, error) {
+	l, err := s.laid(ctx, WhatIf{calm: true})
+	if err != nil {
+		return nil, err
+	}
+	out := []Slip{}
+	for i, j := range l.w.jobs {
+		if j.promised == nil || l.odds[i].Kept >= schedule.Safe || j.promised.Before(l.w.now) {
+			continue
+		}
+		k := Slip{Job: j.id, Object: j.object, Promised: *j.promised, Kept: l.odds[i].Kept, Why: l.plan.Ready[i].Why}
+		if l.plan.Ready[i].At >= 0 {
+			k.Nine = l.w.time(l.odds[i].Nine)
+		}
+		out = append(out, k)
+	}
+	slices.SortStableFunc(out, func(a, b Slip) int { return a.Promised.Compare(b.Promised) })
+	return out, nil
+}
