@@ -8,12 +8,38 @@ import (
 )
 
 // What a small search for a calm plan may take, and what each step counts that moves for
-// it, hours late. Judgement, no source.
+// it, and each promise that is broken or comes within so many minutes of it, in hours late:
+// one promise a day late is better than four an hour, and nobody's is broken for somebody
+// else's glass. Judgement, no source.
 const (
-	mendTries  = 60
-	mendBudget = 150 * time.Millisecond
-	moveCosts  = 0.05
+	mendTries   = 60
+	mendBudget  = 150 * time.Millisecond
+	moveCosts   = 0.05
+	brokenCosts = 12.0
+	othersCosts = 48.0
+	closeTo     = 60
 )
+
+// upset is what a plan costs with what it does to people: moves and promises.
+func (b *builder) upset(before, calm, p Plan) float64 {
+	sum := p.Cost + moveCosts*float64(len(moved(before, p)))
+	for j := range p.Ready {
+		if !b.near(j, p) {
+			continue
+		}
+		sum += brokenCosts
+		if !b.near(j, calm) {
+			sum += othersCosts
+		}
+	}
+	return sum
+}
+
+// near says that a promise is broken, or nearly.
+func (b *builder) near(j int, p Plan) bool {
+	k := b.p.Jobs[j].Promise
+	return k != nil && (p.Ready[j].At < 0 || p.Ready[j].At > *k-closeTo)
+}
 
 // mend lets jobs that a change has made late have their turn before some that can wait:
 // one late job and a few others are taken out and laid again in another order, all others
@@ -25,7 +51,7 @@ func (b *builder) mend(ctx context.Context, before, calm Plan) Plan {
 	}
 	rng := rand.New(rand.NewPCG(1, 13))
 	end := time.Now().Add(mendBudget)
-	best, score := calm, calm.Cost+moveCosts*float64(len(moved(before, calm)))
+	best, score := calm, b.upset(before, calm, calm)
 	for n := 0; n < mendTries && ctx.Err() == nil && time.Now().Before(end); n++ {
 		first := late[n%len(late)]
 		out := []int{first}
@@ -52,7 +78,7 @@ func (b *builder) mend(ctx context.Context, before, calm Plan) Plan {
 		}
 		b.keep(kept)
 		if p := b.plan(); p.Cost < best.Cost {
-			if s := p.Cost + moveCosts*float64(len(moved(before, p))); s < score-1e-9 {
+			if s := b.upset(before, calm, p); s < score-1e-9 {
 				best, score = p, s
 			}
 		}

@@ -80,6 +80,7 @@ type DayReady struct {
 	Late     int        `json:"late,omitempty" doc:"min"`
 	Why      string     `json:"why"`
 	Kept     float64    `json:"kept" doc:"Chance that the promise is kept"`
+	Safe     bool       `json:"safe" doc:"It is kept nine times in ten, as far as it was played out, or there is none"`
 	Nine     *time.Time `json:"nine,omitempty" doc:"Ready by then nine times in ten"`
 	Sure     *time.Time `json:"sure,omitempty" doc:"Ready by then ninety-nine times in a hundred"`
 	Glass    bool       `json:"waits_for_glass,omitempty" doc:"Somebody said when its glass comes"`

@@ -69,6 +69,7 @@ func (l *laidDays) days() Days {
 	for i, r := range plan.Ready {
 		j := w.jobs[i]
 		k := DayReady{Job: j.id, Object: j.object, Promised: j.promised, Late: r.Late, Why: r.Why, Kept: odds[i].Kept,
+			Safe: safe(j.promised, odds[i]),
 			Glass: slices.ContainsFunc(j.panes, func(p paneStand) bool { return p.glass })}
 		if r.At >= 0 {
 			k.Ready = w.time(r.At)
@@ -110,4 +111,9 @@ func (w *dayWork) weather(out *Days) {
 			out.Weather = append(out.Weather, DryHour{a.At, a.C, a.RH, fitAir(a)})
 		}
 	}
+}
+
+// safe says that a promise is kept, or was not given.
+func safe(promised *time.Time, o schedule.Odds) bool {
+	return promised == nil || o.Kept >= schedule.Safe
 }

@@ -168,7 +168,7 @@ func (s *Shop) Slipping(ctx context.Context) ([]Slip, error) {
 	}
 	out := []Slip{}
 	for i, j := range l.w.jobs {
-		if j.promised == nil || l.odds[i].Kept >= schedule.Safe || j.promised.Before(l.w.now) {
+		if safe(j.promised, l.odds[i]) || j.promised.Before(l.w.now) {
 			continue
 		}
 		k := Slip{Job: j.id, Object: j.object, Promised: *j.promised, Kept: l.odds[i].Kept, Why: l.plan.Ready[i].Why}

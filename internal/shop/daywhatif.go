@@ -259,12 +259,14 @@ type DayChange struct {
 	Then     *time.Time `json:"then,omitempty"`
 	Kept     float64    `json:"kept"`
 	KeptThen float64    `json:"kept_then"`
+	Safe     bool       `json:"safe"`
+	SafeThen bool       `json:"safe_then"`
 }
 
 func (l *laidDays) sum() DaysSum {
 	out := DaysSum{Late: l.plan.Late, Left: len(l.plan.Left) + len(l.left)}
 	for i, j := range l.w.p.Jobs {
-		if j.Promise != nil && l.odds[i].Kept < schedule.Safe {
+		if j.Promise != nil && !safe(&l.w.now, l.odds[i]) {
 			out.Unsafe++
 		}
 	}
@@ -286,9 +288,9 @@ func (s *Shop) Try(ctx context.Context, what WhatIf) (Tried, error) {
 	for i, j := range then.w.p.Jobs {
 		k, ok := was[j.ID]
 		c := DayChange{Job: then.w.jobs[i].id, Object: j.Name, Promised: then.w.jobs[i].promised, KeptThen: then.odds[i].Kept,
-			Then: then.w.ready(then.plan, i)}
+			SafeThen: safe(then.w.jobs[i].promised, then.odds[i]), Then: then.w.ready(then.plan, i)}
 		if ok {
-			c.Now, c.Kept = now.w.ready(now.plan, k), now.odds[k].Kept
+			c.Now, c.Kept, c.Safe = now.w.ready(now.plan, k), now.odds[k].Kept, safe(now.w.jobs[k].promised, now.odds[k])
 			if now.plan.Ready[k].At == then.plan.Ready[i].At && abs(c.Kept-c.KeptThen) < 0.05 {
 				continue
 			}

@@ -5812,6 +5812,8 @@ export interface components {
             object: string;
             /** Format: date-time */
             promised_at?: string;
+            safe: boolean;
+            safe_then: boolean;
             /** Format: date-time */
             then?: string;
         };
@@ -5878,6 +5880,8 @@ export interface components {
             promised_at?: string;
             /** Format: date-time */
             ready_at?: string;
+            /** @description It is kept nine times in ten, as far as it was played out, or there is none */
+            safe: boolean;
             /**
              * Format: date-time
              * @description Ready by then ninety-nine times in a hundred

@@ -36,12 +36,14 @@ export function Changes({ tried }: { tried: Tried }) {
 							at={c.now}
 							promised={c.promised_at}
 							kept={c.kept}
+							safe={c.safe}
 						/>
 						<Side
 							label="then"
 							at={c.then}
 							promised={c.promised_at}
 							kept={c.kept_then}
+							safe={c.safe_then}
 						/>
 					</li>
 				))}
@@ -55,11 +57,13 @@ function Side({
 	at,
 	promised,
 	kept,
+	safe,
 }: {
 	label: "now" | "then";
 	at: DayChange["now"];
 	promised: DayChange["promised_at"];
 	kept: number;
+	safe: boolean;
 }) {
 	if (!at) {
 		return <span className="text-ink-2">{label}: no time for it</span>;
@@ -69,7 +73,7 @@ function Side({
 			<span className="text-ink-2">{label}</span> {when(at)}
 			{promised && (
 				<span
-					className={`block ${kept < 0.9 ? "font-semibold text-stop" : "text-ink-2"}`}
+					className={`block ${!safe ? "font-semibold text-stop" : "text-ink-2"}`}
 				>
 					{odds(kept)}
 				</span>

@@ -22,7 +22,7 @@ export function DaysScreen() {
 	const d = days.data;
 	const then = what && tried.data;
 	const shown = then?.days ?? d;
-	const risky = (d?.jobs ?? []).filter((j) => j.promised_at && j.kept < 0.9);
+	const risky = (d?.jobs ?? []).filter((j) => !j.safe);
 	const leave = () => {
 		setWhat(undefined);
 		tried.reset();

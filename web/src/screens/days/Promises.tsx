@@ -40,7 +40,6 @@ export function Promises({ days }: { days: Days }) {
 }
 
 function Line({ j }: { j: DayReady }) {
-	const safe = !j.promised_at || j.kept >= 0.9;
 	return (
 		<li className="border-b border-rule" data-promise={j.job}>
 			<Link
@@ -54,7 +53,7 @@ function Line({ j }: { j: DayReady }) {
 				<span>
 					{j.promised_at ? `promised ${when(j.promised_at)}` : "no promise"}
 					<span
-						className={`block ${safe ? "text-ink-2" : "font-semibold text-stop"}`}
+						className={`block ${j.safe ? "text-ink-2" : "font-semibold text-stop"}`}
 					>
 						{j.promised_at && odds(j.kept)}
 					</span>
