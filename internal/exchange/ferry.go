@@ -1,0 +1,143 @@
+package exchange
+
+import (
+	"fmt"
+	"io"
+	"slices"
+	"strings"
+	"time"
+
+	ics "github.com/arran4/golang-ical"
+	"github.com/teambition/rrule-go"
+
+	"freshshard/core/fault"
+)
+
+// Sailing is a ferry on a day.
+type Sailing struct {
+	Ferry  string    `json:"ferry"`
+	From   string    `json:"from"`
+	To     string    `json:"to"`
+	Leaves time.Time `json:"leaves"`
+	Lands  time.Time `json:"lands"`
+}
+
+// Bounds of a timetable.
+const (
+	mostSailings = 5000
+	longestCross = 24 * time.Hour
+)
+
+// Sailings reads a timetable, an iCalendar file (RFC 5545): each event is a sailing, its
+// summary says from where to where ("Hollin Ferry to Sandholm", or with →), DTSTART and
+// DTEND when it leaves and lands, RRULE and EXDATE on which days; one that is cancelled
+// does not sail. Those between two moments are returned in order. Errors name the event.
+func Sailings(r io.Reader, from, to time.Time) ([]Sailing, error) {
+	wrong := func(n int, why, cure string) error { return fault.New(fmt.Sprintf("event[%d]", n), why, cure) }
+	c, err := ics.ParseCalendar(r)
+	if err != nil {
+		return nil, fault.New("timetable", "this is no iCalendar file: "+err.Error(), "export the timetable as iCalendar (.ics)")
+	}
+	name := "ferry"
+	for _, p := range c.CalendarProperties {
+		if p.IANAToken == "X-WR-CALNAME" && p.Value != "" {
+			name = p.Value
+		}
+	}
+	out := []Sailing{}
+	for i, e := range c.Events() {
+		n := i + 1
+		if s := e.GetProperty(ics.ComponentPropertyStatus); s != nil && s.Value == "CANCELLED" {
+			continue
+		}
+		sum := e.GetProperty(ics.ComponentPropertySummary)
+		if sum == nil {
+			return nil, wrong(n, "it does not say from where to where", "write SUMMARY:Hollin Ferry to Sandholm")
+		}
+		a, b, ok := fromTo(sum.Value)
+		if !ok {
+			return nil, wrong(n, fmt.Sprintf("%q does not say from where to where", sum.Value), "write SUMMARY:Hollin Ferry to Sandholm")
+		}
+		leaves, err := e.GetStartAt()
+		if err != nil {
+			return nil, wrong(n, "it does not say when it leaves", "write DTSTART with a time")
+		}
+		lands, err := e.GetEndAt()
+		if err != nil || !lands.After(leaves) || lands.Sub(leaves) > longestCross {
+			return nil, wrong(n, "it does not land after it leaves, within a day", "write DTEND, later than DTSTART")
+		}
+		days := []time.Time{leaves}
+		if k := e.GetProperty(ics.ComponentPropertyRrule); k != nil {
+			if days, err = repeats(k.Value, leaves, from, to); err != nil {
+				return nil, wrong(n, "its rule cannot be read: "+err.Error(), "write RRULE:FREQ=DAILY or WEEKLY")
+			}
+		}
+		not := exceptions(e)
+		for _, d := range days {
+			if d.Before(from) || d.After(to) || slices.ContainsFunc(not, d.Equal) {
+				continue
+			}
+			out = append(out, Sailing{Ferry: name, From: a, To: b, Leaves: d, Lands: d.Add(lands.Sub(leaves))})
+			if len(out) > mostSailings {
+				return nil, fault.New("timetable", fmt.Sprintf("it has more than %d sailings in that time", mostSailings), "leave out ferries that nobody takes")
+			}
+		}
+	}
+	slices.SortStableFunc(out, func(a, b Sailing) int { return a.Leaves.Compare(b.Leaves) })
+	return out, nil
+}
+
+// fromTo parts "Hollin Ferry to Sandholm" into its two places.
+func fromTo(text string) (a, b string, ok bool) {
+	for _, sep := range []string{" → ", " -> ", " to ", " – ", " - "} {
+		if a, b, ok := strings.Cut(text, sep); ok {
+			a, b = strings.TrimSpace(a), strings.TrimSpace(b)
+			return a, b, a != "" && b != "" && a != b && len(a) <= 80 && len(b) <= 80
+		}
+	}
+	return "", "", false
+}
+
+// often refuses rules that repeat within a day: no ferry needs them, and they are endless.
+var often = []rrule.Frequency{rrule.HOURLY, rrule.MINUTELY, rrule.SECONDLY}
+
+func repeats(rule string, first, from, to time.Time) ([]time.Time, error) {
+	o, err := rrule.StrToROption(rule)
+	if err != nil {
+		return nil, err
+	}
+	if slices.Contains(often, o.Freq) || len(o.Byhour)+len(o.Byminute)+len(o.Bysecond) > 0 {
+		return nil, fmt.Errorf("it repeats within a day")
+	}
+	o.Dtstart = first
+	r, err := rrule.NewRRule(*o)
+	if err != nil {
+		return nil, err
+	}
+	return r.Between(from, to, true), nil
+}
+
+// exceptions are the days on which a repeated sailing does not sail.
+func exceptions(e *ics.VEvent) []time.Time {
+	var out []time.Time
+	for _, p := range e.Properties {
+		if p.IANAToken != string(ics.ComponentPropertyExdate) {
+			continue
+		}
+		zone := time.UTC
+		if id := p.ICalParameters["TZID"]; len(id) == 1 {
+			if z, err := time.LoadLocation(id[0]); err == nil {
+				zone = z
+			}
+		}
+		for v := range strings.SplitSeq(p.Value, ",") {
+			for _, layout := range []string{"20060102T150405Z", "20060102T150405"} {
+				if t, err := time.ParseInLocation(layout, v, zone); err == nil {
+					out = append(out, t)
+					break
+				}
+			}
+		}
+	}
+	return out
+}
