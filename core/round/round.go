@@ -256,6 +256,9 @@ func (p Problem) whyNot(v Visit, r Round) string {
 	if err != nil {
 		return fault.Of(err).Why
 	}
+	if f := p.missed(way); f != "" {
+		return f
+	}
 	at := p.begins(v, lands(way, p.Day.From))
 	switch {
 	case v.Not >= p.Day.To:
@@ -271,10 +274,23 @@ func (p Problem) whyNot(v Visit, r Round) string {
 	if err != nil {
 		return fault.Of(err).Why
 	}
+	if f := p.missed(home); f != "" {
+		return f
+	}
 	if lands(home, at+v.Minutes) > p.Day.To {
 		return "the van would not be back in time"
 	}
 	return "with the others the day is too short for it"
+}
+
+// missed says which ferry of a way sails only when the day is over; nothing where none.
+func (p Problem) missed(way []Hop) string {
+	for _, h := range way {
+		if h.Ferry != "" && h.Leaves >= p.Day.To {
+			return fmt.Sprintf("the %s does not sail from %s in time on that day", h.Ferry, h.From)
+		}
+	}
+	return ""
 }
 
 // count adds up what a round takes on the road.

@@ -76,6 +76,9 @@ func TestLeft(t *testing.T) {
 		{"no ferry back", func(p *Problem) {
 			p.Roads.Sailings = []Sailing{{"Hollin ferry", "Quay", "Landing", 30, 45}, {"Hollin ferry", "Landing", "Quay", 60, 75}}
 		}, "no ferry sails any more that goes from Museum to Yard"},
+		{"the ferry of another day", func(p *Problem) {
+			p.Roads.Sailings = []Sailing{{"Hollin ferry", "Quay", "Landing", 540, 555}}
+		}, "the Hollin ferry does not sail from Quay in time on that day"},
 		{"nobody in", func(p *Problem) { p.Visits[2].In = []Window{{0, 84}} }, "nobody is in"},
 		{"somebody in, just", func(p *Problem) { p.Visits[2].In = []Window{{0, 85}} }, ""},
 		{"rain", func(p *Problem) { p.Visits[2].Fit = []Window{{541, 700}} }, "the weather does not let it"},

@@ -72,7 +72,11 @@ func Fill(ctx context.Context, s *shop.Shop) error {
 	if err != nil {
 		return err
 	}
-	if err := promiseWell(ctx, s, people[0]); err != nil {
+	mira := people[slices.IndexFunc(people, func(a record.Account) bool { return a.Login == Owner })]
+	if err := fillRoads(ctx, &before, mira); err != nil {
+		return err
+	}
+	if err := promiseWell(ctx, s, mira); err != nil {
 		return err
 	}
 	return s.NoteFilled(ctx)

@@ -16,7 +16,6 @@ import (
 	"freshshard/core/money"
 	"freshshard/core/price"
 	"freshshard/core/supply"
-	"freshshard/core/working"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -57,8 +56,7 @@ func Order(w io.Writer, s record.Shop, o supply.Order, views []shop.View, zone *
 	}
 	t.p.Ln(3)
 	for i, l := range o.Lines {
-		amount := working.Num(float64(l.Milli)/1000, 3) + " " + strings.Replace(l.Unit, "pc", "×", 1)
-		t.line(11, "B", fmt.Sprintf("%d.  %s  %s", i+1, amount, l.Text))
+		t.line(11, "B", fmt.Sprintf("%d.  %s  %s", i+1, amountOf(l), l.Text))
 		if l.Found == supply.Wrong {
 			t.line(10, "", "Goes back: "+l.Finding)
 		}

@@ -9,7 +9,6 @@ import (
 	"freshshard/core/cure"
 	"freshshard/core/fault"
 	"freshshard/core/schedule"
-	"freshshard/internal/instrument"
 	"freshshard/internal/record"
 )
 
@@ -24,7 +23,20 @@ type dayWork struct {
 	steps map[string]dayStepOf
 	slips []schedule.Slip
 	pins  map[string]setPin
-	air   []cure.Air // outdoors, hour by hour
+	weather
+	all    []stand // every open job
+	roads  dayRoads
+	sites  map[int64]record.Site
+	rounds []record.Round
+	drives map[string]int // min on the road that a step was given
+	gone   []goneJob      // what is all done in rounds
+	warn   []DayLeft      // what stands against a round that was taken
+}
+
+// goneJob is a job whose last work is done in a round.
+type goneJob struct {
+	stand
+	ready time.Time
 }
 
 // setPin is a pin, the younger ones with higher numbers.
@@ -44,8 +56,12 @@ func (w *dayWork) at(minute int) time.Time { return w.now.Add(time.Duration(minu
 
 // gathered is the problem of the days, with what cannot be planned.
 func (s *Shop) gathered(ctx context.Context, what WhatIf, now time.Time) (*dayWork, []DayLeft, error) {
-	w := &dayWork{now: now, zone: s.zone(), what: what, steps: map[string]dayStepOf{}}
-	w.air = what.colder(instrument.Forecast(now, daysAhead*24), 1)
+	w := &dayWork{now: now, zone: s.zone(), what: what, steps: map[string]dayStepOf{}, drives: map[string]int{}}
+	var err error
+	if w.weather, err = outdoors(ctx, s.store, now, daysAhead*24); err != nil {
+		return w, nil, err
+	}
+	w.air = what.colder(w.air, 1)
 	if err := s.dayPeople(ctx, w); err != nil {
 		return w, nil, err
 	}
@@ -54,6 +70,9 @@ func (s *Shop) gathered(ctx context.Context, what WhatIf, now time.Time) (*dayWo
 		return w, nil, err
 	}
 	w.pins = what.moved(pins)
+	if err := s.dayRounds(ctx, w); err != nil {
+		return w, nil, err
+	}
 	left, err := s.dayJobs(ctx, w)
 	return w, left, err
 }
@@ -143,7 +162,7 @@ func (w *dayWork) fitOutdoors() []schedule.Window {
 	out := []schedule.Window{}
 	for _, a := range w.air {
 		at := schedule.Window{From: max(0, w.minute(a.At)), To: w.minute(a.At) + 60}
-		if at.To <= at.From || !fitAir(a) {
+		if at.To <= at.From || !w.fit(a) {
 			continue
 		}
 		if n := len(out); n > 0 && out[n-1].To >= at.From {
@@ -154,10 +173,6 @@ func (w *dayWork) fitOutdoors() []schedule.Window {
 	}
 	return out
 }
-
-// fitAir says whether the air lets a bond be laid: not under 5 °C, not nearly wet.
-// Common practice, no source.
-func fitAir(a cure.Air) bool { return a.C >= 5 && a.RH <= 85 }
 
 // dayJobs puts what is left of each open job into the problem.
 func (s *Shop) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
@@ -179,6 +194,7 @@ func (s *Shop) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
 		return nil, err
 	}
 	dry := w.fitOutdoors()
+	w.all = all
 	for _, j := range append(all, w.what.more...) {
 		if at, ok := w.what.promise[j.id]; ok {
 			j.promised = &at
@@ -189,6 +205,9 @@ func (s *Shop) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
 		}
 		if why != "" {
 			left = append(left, DayLeft{j.id, j.object, why})
+		}
+		if why == "" && !w.what.apart {
+			w.inRound(&job, j)
 		}
 		if len(job.Steps) > 0 && why == "" {
 			w.p.Jobs, w.jobs = append(w.p.Jobs, job), append(w.jobs, j)
@@ -238,9 +257,13 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 		at := w.minute(*j.promised)
 		job.Promise = &at
 	}
-	place := "bench"
+	place, away, drive := "bench", true, 0
 	if j.place == "site" {
 		place = "van"
+		if site, ok := w.sites[j.id]; ok && !w.what.apart {
+			one, _ := w.roads.Usual(w.roads.home, site.Place)
+			drive = 2 * one
+		}
 	}
 	once := map[string]bool{}
 	for _, p := range j.panes {
@@ -251,9 +274,13 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 		for _, o := range inOneGo(p.open, once) {
 			id := fmt.Sprintf("%d/%d/%s", j.id, p.id, o.key)
 			st := schedule.Step{ID: id, Title: o.title, Minutes: o.minutes, People: o.people, Needs: o.needs, Uses: []string{place}}
-			if o.station == "source" {
+			if !o.there() {
 				st.Uses = nil
+			} else if away && drive > 0 { // there and back, with the first thing that is done there
+				st.Minutes += drive
+				w.drives[id] = drive
 			}
+			away = !o.there() || o.wait > 0 || o.lays != ""
 			if o.until != nil {
 				st.Not = max(0, w.minute(*o.until))
 			}
@@ -269,6 +296,9 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 			}
 			if o.needs != "" && !slices.ContainsFunc(w.p.People, func(q schedule.Person) bool { return slices.Contains(q.May, o.needs) }) {
 				return job, fmt.Sprintf("nobody here may do “%s”: %s", o.title, o.needs), nil
+			}
+			if longest := w.longest(); st.Minutes > longest {
+				return job, fmt.Sprintf("“%s” takes %d min in one go, and no shift is longer than %d", o.title, st.Minutes, longest), nil
 			}
 			if o.people > len(w.p.People) {
 				return job, fmt.Sprintf("“%s” takes %d, and %d work here", o.title, o.people, len(w.p.People)), nil
@@ -306,3 +336,17 @@ func (w *dayWork) pin(step string) *schedule.Pin {
 	}
 	return out
 }
+
+// longest is the longest that anybody works in one go, min.
+func (w *dayWork) longest() int {
+	most := 0
+	for _, p := range w.p.People {
+		for _, h := range p.Hours {
+			most = max(most, h.To-h.From)
+		}
+	}
+	return most
+}
+
+// net is how long a step takes without the drive.
+func (w *dayWork) net(s schedule.Step) int { return s.Minutes - w.drives[s.ID] }

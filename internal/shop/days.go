@@ -68,6 +68,7 @@ type DayStep struct {
 	With    []string  `json:"with" doc:"Who else is at it"`
 	Why     string    `json:"why" doc:"Why not sooner"`
 	Pinned  bool      `json:"pinned,omitempty" doc:"Somebody put it there"`
+	Round   int64     `json:"round,omitempty" doc:"The round of the van that it belongs to"`
 	Moved   bool      `json:"moved,omitempty" doc:"It is elsewhere than in the plan that was last taken"`
 }
 

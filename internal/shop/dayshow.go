@@ -11,10 +11,10 @@ import (
 // days shows the plan.
 func (l *laidDays) days() Days {
 	w, plan, odds := l.w, l.plan, l.odds
-	out := &Days{From: w.now, Hours: []Hour{}, People: []DayLane{}, Jobs: []DayReady{}, Left: l.left, Loose: l.loose, Weather: []DryHour{},
+	out := &Days{From: w.now, Hours: []Hour{}, People: []DayLane{}, Jobs: []DayReady{}, Left: l.left, Loose: append(l.loose, w.warn...), Weather: []DryHour{},
 		Late: plan.Late, Proved: plan.Proved, Version: l.version}
-	w.weather(out)
-	if len(w.p.Jobs) == 0 {
+	w.dry(out)
+	if len(w.p.Jobs)+len(w.rounds) == 0 {
 		return *out
 	}
 	moved := map[string]bool{}
@@ -50,6 +50,8 @@ func (l *laidDays) days() Days {
 			}
 			lane.Steps = append(lane.Steps, st)
 		}
+		lane.Steps = append(lane.Steps, w.van(w.names[i].ID)...)
+		slices.SortFunc(lane.Steps, func(a, b DayStep) int { return a.From.Compare(b.From) })
 		out.People = append(out.People, lane)
 	}
 	var all []schedule.Window
@@ -69,13 +71,16 @@ func (l *laidDays) days() Days {
 	for i, r := range plan.Ready {
 		j := w.jobs[i]
 		k := DayReady{Job: j.id, Object: j.object, Promised: j.promised, Late: r.Late, Why: r.Why, Kept: odds[i].Kept,
-			Safe: safe(j.promised, odds[i]),
+			Safe:  safe(j.promised, odds[i]),
 			Glass: slices.ContainsFunc(j.panes, func(p paneStand) bool { return p.glass })}
 		if r.At >= 0 {
 			k.Ready = w.time(r.At)
 			k.Nine, k.Sure = w.time(odds[i].Nine), w.time(odds[i].Sure)
 		}
 		out.Jobs = append(out.Jobs, k)
+	}
+	for _, g := range w.gone {
+		out.Jobs = append(out.Jobs, g.dayReady())
 	}
 	for _, l := range plan.Left {
 		of := w.steps[l.Step]
@@ -104,11 +109,11 @@ func (w *dayWork) shown(hours []schedule.Window, end int) []Hour {
 	return out
 }
 
-// weather is what it is outdoors, three hours each, as far as anybody plans by it.
-func (w *dayWork) weather(out *Days) {
+// dry is what it is outdoors, three hours each, as far as anybody plans by it.
+func (w *dayWork) dry(out *Days) {
 	for i, a := range w.air {
 		if i%3 == 0 && i < 7*24 {
-			out.Weather = append(out.Weather, DryHour{a.At, a.C, a.RH, fitAir(a)})
+			out.Weather = append(out.Weather, DryHour{a.At, a.C, a.RH, w.fit(a)})
 		}
 	}
 }

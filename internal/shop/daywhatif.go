@@ -26,6 +26,7 @@ type WhatIf struct {
 	promise map[int64]time.Time
 	anew    bool // without looking at the plan that was taken
 	calm    bool // without searching for a better one
+	apart   bool // as if no round were taken, and nobody drove
 }
 
 // LateOne is glass that comes later than it was said.

@@ -129,6 +129,12 @@ func inOneGo(work []openStep, once map[string]bool) []openStep {
 	return out
 }
 
+// there says that a piece of work is done where the object is: ordering and settling are
+// not.
+func (o openStep) there() bool {
+	return slices.ContainsFunc(o.stations, func(st family.Station) bool { return st != "source" && st != "choose" })
+}
+
 // parts says that a step is no going on with what stands before it.
 func (o openStep) parts(last openStep) bool {
 	return last.wait > 0 || last.lays != "" || (o.until != nil || o.comes) && !o.done || last.people != o.people || last.needs != o.needs ||

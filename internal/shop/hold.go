@@ -94,11 +94,9 @@ const (
 	airFades  = 48 * time.Hour // a reading says less and less of the days behind it
 )
 
-// airOf is the air of a place hour by hour: as the simulated station has it, and as it was
-// read where somebody did. Where the last reading was colder or drier than the station, the
+// airOf is the air of a place hour by hour: as the forecast has it, and as it was read where somebody did. Where the last reading was colder or drier than the station, the
 // forecast is so too, less and less over two days.
-func airOf(place record.Where, read []record.AirReading, from, now time.Time, zone *time.Location) []cure.Air {
-	hours := int(now.Sub(from).Hours()) + airAhead
+func airOf(place record.Where, read []record.AirReading, all []cure.Air, now time.Time, zone *time.Location) []cure.Air {
 	out := []cure.Air{}
 	station := func(a cure.Air) cure.Air {
 		if place == record.AtBench {
@@ -106,7 +104,6 @@ func airOf(place record.Where, read []record.AirReading, from, now time.Time, zo
 		}
 		return a
 	}
-	all := instrument.Forecast(from, hours)
 	var last *record.AirReading
 	next := 0
 	for _, a := range all {
@@ -175,7 +172,12 @@ func (s *Shop) airs(ctx context.Context, q reader, since time.Time, zone *time.L
 		if err != nil {
 			return nil, err
 		}
-		kept[w] = airOf(w, read, since.Add(-time.Hour), s.Now(), zone)
+		from, now := since.Add(-time.Hour), s.Now()
+		out, err := outdoors(ctx, q, from, int(now.Sub(from).Hours())+airAhead)
+		if err != nil {
+			return nil, err
+		}
+		kept[w] = airOf(w, read, out.air, now, zone)
 		return kept[w], nil
 	}
 }
@@ -183,6 +185,7 @@ func (s *Shop) airs(ctx context.Context, q reader, since time.Time, zone *time.L
 // reader is whoever reads the air: the store, or a write under way.
 type reader interface {
 	Airs(context.Context, record.Where, time.Time) ([]record.AirReading, error)
+	Weather(context.Context, time.Time) ([]record.WeatherHour, error)
 }
 
 // curing reckons something that hardens.
@@ -594,34 +597,41 @@ func (s *Shop) NoteAir(ctx context.Context, by record.Account, in record.AirRead
 		if err := t.AddAir(ctx, in, by.ID); err != nil {
 			return err
 		}
-		running, err := t.RunningCures(ctx, in.Place)
+		return s.reckonedAgain(ctx, t, in.Place, zone)
+	})
+}
+
+// reckonedAgain is what another air makes of everything that hardens at one place, or
+// everywhere.
+func (s *Shop) reckonedAgain(ctx context.Context, t *store.Tx, place record.Where, zone *time.Location) error {
+	now := s.Now()
+	running, err := t.RunningCures(ctx, place)
+	if err != nil {
+		return err
+	}
+	for _, c := range running {
+		if c.Full != nil && c.Full.Before(now) {
+			continue
+		}
+		was := c.Cure
+		got, _, err := s.curing(c.Cure, s.airs(ctx, t, c.Since, zone))
 		if err != nil {
 			return err
 		}
-		for _, c := range running {
-			if c.Full != nil && c.Full.Before(in.At) {
-				continue
-			}
-			was := c.Cure
-			got, _, err := s.curing(c.Cure, s.airs(ctx, t, c.Since, zone))
-			if err != nil {
-				return err
-			}
-			out(&c.Cure, got)
-			// What is out stays out.
-			if was.LetGo != nil && was.LetGo.Before(in.At) {
-				c.LetGo = was.LetGo
-			}
-			if was.Ready != nil && was.Ready.Before(in.At) {
-				c.Ready = was.Ready
-			}
-			if err := t.SetReady(ctx, c.Cure); err != nil {
-				return err
-			}
-			if err := t.TouchJob(ctx, c.Job); err != nil {
-				return err
-			}
+		out(&c.Cure, got)
+		// What is out stays out.
+		if was.LetGo != nil && was.LetGo.Before(now) {
+			c.LetGo = was.LetGo
 		}
-		return nil
-	})
+		if was.Ready != nil && was.Ready.Before(now) {
+			c.Ready = was.Ready
+		}
+		if err := t.SetReady(ctx, c.Cure); err != nil {
+			return err
+		}
+		if err := t.TouchJob(ctx, c.Job); err != nil {
+			return err
+		}
+	}
+	return nil
 }

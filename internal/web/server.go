@@ -111,6 +111,7 @@ func (v *Server) routes(g *gin.Engine) {
 	v.paperRoutes(g)
 	v.passportFiles(g)
 	v.dayFiles(g)
+	v.roundFile(g)
 	static(g)
 }
 

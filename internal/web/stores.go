@@ -70,6 +70,7 @@ func (v *Server) storeRoutes(api huma.API) {
 	v.priceRoutes(api)
 	v.passportRoutes(api)
 	v.dayRoutes(api)
+	v.roundRoutes(api)
 	v.cutRoutes(api)
 }
 

@@ -366,6 +366,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Until when a forecast says the weather */
+        get: operations["forecast"];
+        /** Take a forecast in */
+        put: operations["setForecast"];
+        post?: never;
+        /** Let the simulated station speak again */
+        delete: operations["dropForecast"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/{name}/press": {
         parameters: {
             query?: never;
@@ -1192,6 +1211,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Where a job at the customer's is */
+        put: operations["setSite"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/spot": {
         parameters: {
             query?: never;
@@ -1736,6 +1772,93 @@ export interface paths {
         put?: never;
         /** Set a new password with a one-time word */
         post: operations["resetPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/roads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the van can go by */
+        get: operations["roadMap"];
+        /** Change what the van can go by */
+        put: operations["setRoadMap"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Rounds of the van, and what could be visited */
+        get: operations["rounds"];
+        put?: never;
+        /** Take a round; the days go round it */
+        post: operations["takeRound"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rounds/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lay a round out; nothing is kept */
+        post: operations["planRound"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rounds/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Give a round up */
+        delete: operations["dropRound"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rounds/{id}/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What goes into the van for a round */
+        get: operations["roundLoad"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4972,6 +5095,35 @@ export interface components {
             what: string;
             why: string;
         };
+        RecordRoadMap: {
+            ferries: components["schemas"]["RecordTimetable"][];
+            /** @description Where the van stands at night */
+            home: string;
+            legs: components["schemas"]["RoundLeg"][];
+            /** Format: int64 */
+            version: number;
+        };
+        RecordRoundHop: {
+            ferry?: string;
+            from: string;
+            /** Format: date-time */
+            lands_at: string;
+            /** Format: date-time */
+            leaves_at: string;
+            to: string;
+        };
+        RecordRoundStop: {
+            /** Format: date-time */
+            begins_at: string;
+            /** Format: date-time */
+            done_at: string;
+            /** Format: int64 */
+            job: number;
+            place: string;
+            /** @description What is done there, as the days name it */
+            steps: string[];
+            way: components["schemas"]["RecordRoundHop"][];
+        };
         RecordRow: {
             customer: string;
             /** Format: int64 */
@@ -5007,6 +5159,17 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "in";
+            /** Format: int64 */
+            version: number;
+        };
+        RecordSite: {
+            /** @description Somebody is in from then on: 09:00; nothing for all day */
+            in_from?: string;
+            in_to?: string;
+            /** Format: int64 */
+            job: number;
+            /** @description As the road map calls it */
+            place: string;
             /** Format: int64 */
             version: number;
         };
@@ -5153,6 +5316,11 @@ export interface components {
             version: number;
             what: string;
         };
+        RecordTimetable: {
+            name: string;
+            /** @description iCalendar */
+            text: string;
+        };
         RecordTrial: {
             /** Format: date-time */
             at: string;
@@ -5269,6 +5437,12 @@ export interface components {
         RoadWords: {
             do: string;
             title: string;
+        };
+        RoundLeg: {
+            a: string;
+            b: string;
+            /** Format: int64 */
+            minutes: number;
         };
         RouteLeg: {
             name: string;
@@ -5904,6 +6078,11 @@ export interface components {
             pane: number;
             /** @description Somebody put it there */
             pinned?: boolean;
+            /**
+             * Format: int64
+             * @description The round of the van that it belongs to
+             */
+            round?: number;
             station: string;
             title: string;
             /** Format: date-time */
@@ -6080,6 +6259,15 @@ export interface components {
             to_glass_said?: string;
             what: string;
             where?: string;
+        };
+        ShopForecastKept: {
+            /** Format: int64 */
+            hours: number;
+            /**
+             * Format: date-time
+             * @description Nothing where the simulated station alone speaks
+             */
+            until?: string;
         };
         ShopFound: {
             customers: components["schemas"]["RecordCustomer"][];
@@ -6713,6 +6901,64 @@ export interface components {
             password: string;
             word: string;
         };
+        ShopRoundLoad: {
+            /** @description Parts by stop, so that what is for whom lies together */
+            each: components["schemas"]["ShopStopParts"][];
+            /** @description All tools once; parts, two-person work and cautions of every stop */
+            load: components["schemas"]["ShopVanLoad"];
+            sheet: components["schemas"]["ShopRoundSheet"];
+        };
+        ShopRoundSheet: {
+            /** Format: date-time */
+            back_at: string;
+            home: components["schemas"]["RecordRoundHop"][];
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            leaves_at: string;
+            /** @description Who goes */
+            names: string[];
+            people: number[];
+            stops: components["schemas"]["RecordRoundStop"][];
+            /** @description In the order of the stops */
+            visits: components["schemas"]["ShopVisit"][];
+        };
+        ShopRoundTried: {
+            /**
+             * Format: int64
+             * @description min on the road if each were a trip of its own
+             */
+            apart: number;
+            /**
+             * Format: int64
+             * @description min on the road and on the water
+             */
+            driving: number;
+            left: components["schemas"]["ShopDayLeft"][];
+            sheet: components["schemas"]["ShopRoundSheet"];
+            /**
+             * Format: int64
+             * @description min for a ferry, or for somebody to be in
+             */
+            waiting: number;
+        };
+        ShopRoundWanted: {
+            /** @description 2026-12-24 */
+            day: string;
+            jobs: number[];
+            /** @description Who goes */
+            people: number[];
+        };
+        ShopRounds: {
+            /** @description The next days on which anybody works */
+            days: string[];
+            home: string;
+            /** @description Jobs at customers' with what could be done there in one go */
+            open: components["schemas"]["ShopToVisit"][];
+            /** @description As the road map calls them */
+            places: string[];
+            taken: components["schemas"]["ShopRoundSheet"][];
+        };
         ShopSaid: {
             /** @enum {string} */
             instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
@@ -6816,6 +7062,10 @@ export interface components {
             /** @description One of the list; empty for one's own */
             usual?: string;
             what?: string;
+        };
+        ShopStopParts: {
+            object: string;
+            parts: components["schemas"]["SupplyLine"][];
         };
         ShopStored: {
             /** @description What it is and its size, in words */
@@ -7039,6 +7289,29 @@ export interface components {
              */
             w: number;
         };
+        ShopToVisit: {
+            /**
+             * Format: date-time
+             * @description What it needs is here then
+             */
+            from?: string;
+            /** Format: int64 */
+            job: number;
+            /** Format: int64 */
+            minutes: number;
+            object: string;
+            /** Format: int64 */
+            people: number;
+            /**
+             * Format: int64
+             * @description It is in this round already
+             */
+            round?: number;
+            site: components["schemas"]["RecordSite"];
+            what: string;
+            /** @description Why nobody can go there yet */
+            why?: string;
+        };
         ShopToday: {
             backup?: components["schemas"]["ShopBackup"];
             /** @description What may be let go, used or left next, the soonest first */
@@ -7217,6 +7490,13 @@ export interface components {
             unit: "mm" | "in";
             /** @description Steps of this pane that cannot be ticked yet */
             waits: components["schemas"]["PlanWait"][];
+        };
+        ShopVisit: {
+            customer: string;
+            /** Format: int64 */
+            minutes: number;
+            object: string;
+            what: string;
         };
         ShopWait: {
             /** Format: int64 */
@@ -7674,6 +7954,10 @@ export interface components {
             cure?: string;
             field: string;
             why: string;
+        };
+        WebForecastText: {
+            /** @description CSV or JSON, hour by hour */
+            text: string;
         };
         WebGuestOut: {
             out: boolean;
@@ -8789,6 +9073,97 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopTried"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    forecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopForecastKept"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setForecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebForecastText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopForecastKept"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropForecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopForecastKept"];
                 };
             };
             /** @description Error */
@@ -10930,6 +11305,41 @@ export interface operations {
             };
         };
     };
+    setSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordSite"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopRounds"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
     placePane: {
         parameters: {
             query?: {
@@ -12246,6 +12656,228 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordAccount"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    roadMap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordRoadMap"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setRoadMap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordRoadMap"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordRoadMap"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    rounds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopRounds"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    takeRound: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description Made by the caller; the same for a retry */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopRoundWanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopRounds"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    planRound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopRoundWanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopRoundTried"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dropRound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopRounds"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    roundLoad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopRoundLoad"];
                 };
             };
             /** @description Error */

@@ -37,6 +37,14 @@ const RecordsScreen = lazy(() =>
 const DaysScreen = lazy(() =>
 	import("../screens/days/DaysScreen").then((m) => ({ default: m.DaysScreen })),
 );
+const RoundsScreen = lazy(() =>
+	import("../screens/rounds/RoundsScreen").then((m) => ({
+		default: m.RoundsScreen,
+	})),
+);
+const DaysWall = lazy(() =>
+	import("../screens/wall/DaysWall").then((m) => ({ default: m.DaysWall })),
+);
 const AdhesiveWall = lazy(() =>
 	import("../screens/wall/AdhesiveWall").then((m) => ({
 		default: m.AdhesiveWall,
@@ -118,6 +126,8 @@ function SignedIn() {
 						<Route path="/stores" element={<StoresScreen />} />
 						<Route path="/days" element={<DaysScreen />} />
 						<Route path="/wall" element={<AdhesiveWall />} />
+						<Route path="/wall/days" element={<DaysWall />} />
+						<Route path="/rounds" element={<RoundsScreen />} />
 						<Route path="/records" element={<RecordsScreen />} />
 						<Route path="/shop" element={<ShopScreen />} />
 						<Route path="*" element={<Navigate to="/" replace />} />

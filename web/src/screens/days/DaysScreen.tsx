@@ -1,9 +1,11 @@
 import { useState } from "react";
+import { Link } from "react-router";
 import type { DayStep, WhatIf } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Band } from "../../app/Band";
 import { Refusal } from "../../parts/Refusal";
 import { Changes } from "./Changes";
+import { ForecastForm } from "./ForecastForm";
 import { type Dragged, Lanes } from "./Lanes";
 import { MyDay } from "./MyDay";
 import { Promises } from "./Promises";
@@ -12,6 +14,8 @@ import { TakeAway } from "./TakeAway";
 import { TriedBand } from "./TriedBand";
 import { useDays } from "./useDays";
 import { WhatIfForm } from "./WhatIfForm";
+
+const way = "min-h-11 content-center underline underline-offset-4";
 
 /** Who does what, when and where, and which promises that keeps. */
 export function DaysScreen() {
@@ -54,6 +58,16 @@ export function DaysScreen() {
 				<h1 className="text-[1.375rem] font-semibold">
 					{then ? "Days, as they would be" : "Days"}
 				</h1>
+				{!then && (
+					<p className="flex gap-x-6">
+						<Link to="/rounds" className={way}>
+							rounds of the van
+						</Link>
+						<Link to="/wall/days" className={`${way} max-sm:hidden`}>
+							for the wall
+						</Link>
+					</p>
+				)}
 				{d && !then && (
 					<p className="text-ink-2">
 						{risky.length === 0
@@ -120,6 +134,7 @@ export function DaysScreen() {
 								error={picked ? null : tried.error}
 							/>
 							<Promises days={d} />
+							<ForecastForm />
 							<TakeAway />
 						</>
 					)}

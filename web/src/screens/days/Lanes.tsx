@@ -108,16 +108,20 @@ export function Lanes({
 									picked={picked?.key === s.key}
 									onPick={() => onPick(s)}
 									onDrop={
-										onDrag &&
-										((x, down) =>
-											onDrag({
-												step: s,
-												at: momentAt(all, placeOf(all, Date.parse(s.from)) + x),
-												lane: Math.min(
-													days.people.length - 1,
-													Math.max(0, lane + Math.round(down / tall)),
-												),
-											}))
+										onDrag && !s.round
+											? (x, down) =>
+													onDrag({
+														step: s,
+														at: momentAt(
+															all,
+															placeOf(all, Date.parse(s.from)) + x,
+														),
+														lane: Math.min(
+															days.people.length - 1,
+															Math.max(0, lane + Math.round(down / tall)),
+														),
+													})
+											: undefined
 									}
 								/>
 							))}

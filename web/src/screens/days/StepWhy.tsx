@@ -31,7 +31,7 @@ export function StepWhy({
 			data-why
 		>
 			<p className="text-xl font-semibold">
-				{step.title}: {step.object}
+				{step.object ? `${step.title}: ${step.object}` : step.title}
 			</p>
 			<p>
 				{dayName(step.from)}, {clock(step.from)} to {clock(step.to)}
@@ -42,7 +42,8 @@ export function StepWhy({
 				)}
 			</p>
 			<p className="text-ink-2">
-				Why then? {step.pinned ? "Somebody put it there" : step.why}.
+				Why then?{" "}
+				{step.pinned && !step.round ? "Somebody put it there" : step.why}.
 			</p>
 			<p className="mt-1 flex flex-wrap gap-3">
 				{step.job > 0 && (
@@ -53,10 +54,18 @@ export function StepWhy({
 						Go there
 					</Link>
 				)}
-				{step.job > 0 && !moving && (
+				{step.job > 0 && !step.round && !moving && (
 					<Button onClick={() => setMoving(true)}>Move it</Button>
 				)}
-				{step.pinned && (
+				{step.round && (
+					<Link
+						to="/rounds"
+						className="inline-flex min-h-12 items-center border-2 border-ink px-5 font-semibold"
+					>
+						To the round
+					</Link>
+				)}
+				{step.pinned && !step.round && (
 					<Button onClick={onUnpin}>Let it go where it fits</Button>
 				)}
 				<Button kind="quiet" onClick={onLeave}>

@@ -1,4 +1,4 @@
-package exchange
+package timetable
 
 import (
 	"strings"
@@ -27,7 +27,7 @@ func TestSailings(t *testing.T) {
 		"SUMMARY:Sandholm → Hollin Ferry|DTSTART:20260324T150000Z|DTEND:20260324T151500Z",
 		"SUMMARY:Sandholm → Hollin Ferry|DTSTART:20260324T170000Z|DTEND:20260324T171500Z|STATUS:CANCELLED")
 	from := time.Date(2026, 3, 23, 0, 0, 0, 0, zone)
-	got, err := Sailings(strings.NewReader(text), from, from.AddDate(0, 0, 8))
+	got, err := Sailings(strings.NewReader(text), from, from.AddDate(0, 0, 8), zone)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -45,6 +45,19 @@ func TestSailings(t *testing.T) {
 	}
 }
 
+// Without a zone it leaves on the shop's clock.
+func TestSailingsOfTheShop(t *testing.T) {
+	zone, err := time.LoadLocation("Europe/Berlin")
+	if err != nil {
+		t.Fatal(err)
+	}
+	at := time.Date(2026, 7, 1, 0, 0, 0, 0, zone)
+	got, err := Sailings(strings.NewReader(timetable("SUMMARY:Quay to Isle|DTSTART:20260701T150000|DTEND:20260701T151500")), at, at.AddDate(0, 0, 1), zone)
+	if err != nil || len(got) != 1 || !got[0].Leaves.Equal(time.Date(2026, 7, 1, 13, 0, 0, 0, time.UTC)) {
+		t.Errorf("%+v, %v", got, err)
+	}
+}
+
 func TestSailingsRefused(t *testing.T) {
 	at := time.Date(2026, 3, 23, 0, 0, 0, 0, time.UTC)
 	good := "DTSTART:20260324T150000Z|DTEND:20260324T151500Z"
@@ -59,7 +72,7 @@ func TestSailingsRefused(t *testing.T) {
 		"no rule":          {timetable("SUMMARY:Quay to Isle|" + good + "|RRULE:WHEN=EVER"), "event[1]", "rule"},
 		"the second of it": {timetable("SUMMARY:Quay to Isle|"+good, "SUMMARY:Isle|"+good), "event[2]", "from where"},
 	} {
-		_, err := Sailings(strings.NewReader(c.text), at, at.AddDate(0, 0, 8))
+		_, err := Sailings(strings.NewReader(c.text), at, at.AddDate(0, 0, 8), time.UTC)
 		if f := fault.Of(err); f == nil || f.Field != c.field || !strings.Contains(f.Why, c.says) {
 			t.Errorf("%s: %v", name, err)
 		}
@@ -70,7 +83,7 @@ func FuzzSailings(f *testing.F) {
 	f.Add(timetable("SUMMARY:Quay to Isle|DTSTART:20260324T150000Z|DTEND:20260324T151500Z|RRULE:FREQ=DAILY;COUNT=3"))
 	at := time.Date(2026, 3, 23, 0, 0, 0, 0, time.UTC)
 	f.Fuzz(func(t *testing.T, text string) {
-		got, err := Sailings(strings.NewReader(text), at, at.AddDate(0, 0, 30))
+		got, err := Sailings(strings.NewReader(text), at, at.AddDate(0, 0, 30), time.UTC)
 		if err != nil {
 			return
 		}

@@ -1,4 +1,5 @@
-package exchange
+// Package timetable reads the timetables of ferries.
+package timetable
 
 import (
 	"fmt"
@@ -31,8 +32,9 @@ const (
 // Sailings reads a timetable, an iCalendar file (RFC 5545): each event is a sailing, its
 // summary says from where to where ("Hollin Ferry to Sandholm", or with →), DTSTART and
 // DTEND when it leaves and lands, RRULE and EXDATE on which days; one that is cancelled
-// does not sail. Those between two moments are returned in order. Errors name the event.
-func Sailings(r io.Reader, from, to time.Time) ([]Sailing, error) {
+// does not sail. Times without a zone are those of the shop. Those between two moments are
+// returned in order. Errors name the event.
+func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, error) {
 	wrong := func(n int, why, cure string) error { return fault.New(fmt.Sprintf("event[%d]", n), why, cure) }
 	c, err := ics.ParseCalendar(r)
 	if err != nil {
@@ -58,11 +60,11 @@ func Sailings(r io.Reader, from, to time.Time) ([]Sailing, error) {
 		if !ok {
 			return nil, wrong(n, fmt.Sprintf("%q does not say from where to where", sum.Value), "write SUMMARY:Hollin Ferry to Sandholm")
 		}
-		leaves, err := e.GetStartAt()
+		leaves, err := stamp(e, ics.ComponentPropertyDtStart, zone)
 		if err != nil {
 			return nil, wrong(n, "it does not say when it leaves", "write DTSTART with a time")
 		}
-		lands, err := e.GetEndAt()
+		lands, err := stamp(e, ics.ComponentPropertyDtEnd, zone)
 		if err != nil || !lands.After(leaves) || lands.Sub(leaves) > longestCross {
 			return nil, wrong(n, "it does not land after it leaves, within a day", "write DTEND, later than DTSTART")
 		}
@@ -72,7 +74,7 @@ func Sailings(r io.Reader, from, to time.Time) ([]Sailing, error) {
 				return nil, wrong(n, "its rule cannot be read: "+err.Error(), "write RRULE:FREQ=DAILY or WEEKLY")
 			}
 		}
-		not := exceptions(e)
+		not := exceptions(e, zone)
 		for _, d := range days {
 			if d.Before(from) || d.After(to) || slices.ContainsFunc(not, d.Equal) {
 				continue
@@ -117,26 +119,50 @@ func repeats(rule string, first, from, to time.Time) ([]time.Time, error) {
 	return r.Between(from, to, true), nil
 }
 
-// exceptions are the days on which a repeated sailing does not sail.
-func exceptions(e *ics.VEvent) []time.Time {
+// stamp is the first time of a property of an event.
+func stamp(e *ics.VEvent, name ics.ComponentProperty, zone *time.Location) (time.Time, error) {
+	p := e.GetProperty(name)
+	if p == nil {
+		return time.Time{}, fmt.Errorf("no %s", name)
+	}
+	all, err := times(p.BaseProperty, zone)
+	if err != nil || len(all) == 0 {
+		return time.Time{}, fmt.Errorf("%s: %w", name, err)
+	}
+	return all[0], nil
+}
+
+// times are those of a property: in UTC, in the zone that it names, or on the shop's clock.
+func times(p ics.BaseProperty, zone *time.Location) ([]time.Time, error) {
+	if id := p.ICalParameters["TZID"]; len(id) == 1 {
+		z, err := time.LoadLocation(id[0])
+		if err != nil {
+			return nil, err
+		}
+		zone = z
+	}
+	var out []time.Time
+	for v := range strings.SplitSeq(p.Value, ",") {
+		layout, in := "20060102T150405", zone
+		if strings.HasSuffix(v, "Z") {
+			layout, in = "20060102T150405Z", time.UTC
+		}
+		t, err := time.ParseInLocation(layout, v, in)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, t)
+	}
+	return out, nil
+}
+
+// exceptions are the times at which a repeated sailing does not sail.
+func exceptions(e *ics.VEvent, zone *time.Location) []time.Time {
 	var out []time.Time
 	for _, p := range e.Properties {
-		if p.IANAToken != string(ics.ComponentPropertyExdate) {
-			continue
-		}
-		zone := time.UTC
-		if id := p.ICalParameters["TZID"]; len(id) == 1 {
-			if z, err := time.LoadLocation(id[0]); err == nil {
-				zone = z
-			}
-		}
-		for v := range strings.SplitSeq(p.Value, ",") {
-			for _, layout := range []string{"20060102T150405Z", "20060102T150405"} {
-				if t, err := time.ParseInLocation(layout, v, zone); err == nil {
-					out = append(out, t)
-					break
-				}
-			}
+		if p.IANAToken == string(ics.ComponentPropertyExdate) {
+			all, _ := times(p.BaseProperty, zone)
+			out = append(out, all...)
 		}
 	}
 	return out

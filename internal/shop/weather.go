@@ -1,0 +1,84 @@
+package shop
+
+import (
+	"context"
+	"fmt"
+	"io"
+	"time"
+
+	"freshshard/core/cure"
+	"freshshard/internal/forecast"
+	"freshshard/internal/instrument"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// weather is the air outdoors hour by hour, and in which hours it is wet.
+type weather struct {
+	air []cure.Air
+	wet map[int64]bool // by the hour's Unix time
+}
+
+// outdoors is the weather from a moment on: as the kept forecast says, and where that says
+// nothing, as the simulated station does.
+func outdoors(ctx context.Context, q reader, from time.Time, hours int) (weather, error) {
+	w := weather{air: instrument.Forecast(from, hours), wet: map[int64]bool{}}
+	said, err := q.Weather(ctx, w.air[0].At)
+	byHour := map[int64]record.WeatherHour{}
+	for _, v := range said {
+		byHour[v.At.Unix()] = v
+	}
+	for i := range w.air {
+		if v, ok := byHour[w.air[i].At.Unix()]; ok {
+			w.air[i].C, w.air[i].RH, w.wet[v.At.Unix()] = v.C, v.RH, v.Wet
+		}
+	}
+	return w, err
+}
+
+// fit says whether the air of an hour lets a bond be laid outdoors: not under 5 °C, not
+// nearly wet. Common practice, no source.
+func (w weather) fit(a cure.Air) bool { return a.C >= 5 && a.RH <= 85 && !w.wet[a.At.Unix()] }
+
+// ForecastKept is until when a forecast that was brought in says the weather.
+type ForecastKept struct {
+	Until *time.Time `json:"until,omitempty" doc:"Nothing where the simulated station alone speaks"`
+	Hours int        `json:"hours"`
+}
+
+// Forecast tells what is kept of forecasts.
+func (s *Shop) Forecast(ctx context.Context) (ForecastKept, error) {
+	all, err := s.store.Weather(ctx, s.Now().Truncate(time.Hour))
+	if err != nil || len(all) == 0 {
+		return ForecastKept{}, err
+	}
+	return ForecastKept{Until: &all[len(all)-1].At, Hours: len(all)}, nil
+}
+
+// SetForecast takes a forecast in, CSV or JSON; what hardens and what is planned goes by
+// it.
+func (s *Shop) SetForecast(ctx context.Context, by record.Account, r io.Reader) error {
+	all, err := forecast.Read(r)
+	if err != nil {
+		return err
+	}
+	return s.weatherWrite(ctx, by, fmt.Sprintf("forecast of %d hours taken in", len(all)),
+		func(t *store.Tx) error { return t.SetWeather(ctx, all) })
+}
+
+// DropForecast lets the simulated station speak again.
+func (s *Shop) DropForecast(ctx context.Context, by record.Account) error {
+	return s.weatherWrite(ctx, by, "forecast given up", func(t *store.Tx) error { return t.DropWeather(ctx) })
+}
+
+func (s *Shop) weatherWrite(ctx context.Context, by record.Account, said string, write func(*store.Tx) error) error {
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		if err := write(t); err != nil {
+			return err
+		}
+		if err := s.reckonedAgain(ctx, t, "", s.zone()); err != nil {
+			return err
+		}
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "weather", Action: "changed", Said: said})
+	})
+}

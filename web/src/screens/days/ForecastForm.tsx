@@ -1,0 +1,60 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, got, type Refused } from "../../api/client";
+import type { ForecastKept } from "../../api/types";
+import { when } from "../../app/when";
+import { Button } from "../../parts/Button";
+import { FilePick } from "../../parts/FilePick";
+import { Refusal } from "../../parts/Refusal";
+
+const key = ["forecast"];
+
+/** Whose word the weather is: a forecast that was taken in, or the simulated station. */
+export function ForecastForm() {
+	const client = useQueryClient();
+	const kept = useQuery<ForecastKept, Refused>({
+		queryKey: key,
+		queryFn: () => got(api.GET("/api/forecast")),
+	});
+	const write = useMutation<ForecastKept, Refused, string | null>({
+		mutationFn: (text) =>
+			got(
+				text === null
+					? api.DELETE("/api/forecast")
+					: api.PUT("/api/forecast", { body: { text } }),
+			),
+		onSuccess: (f) => {
+			client.setQueryData(key, f);
+			void client.invalidateQueries({ queryKey: ["days"] });
+		},
+	});
+	const until = kept.data?.until;
+	return (
+		<section
+			aria-label="The weather"
+			className="px-4 pt-2 sm:px-7"
+			data-forecast={kept.data?.hours}
+		>
+			<h2 className="font-semibold">The weather</h2>
+			<p className="text-ink-2">
+				{until
+					? `As the forecast says it until ${when(until)}, then as the simulated station does.`
+					: "As the simulated station says it."}{" "}
+				Nothing is bonded or puttied outdoors under 5 °C, over 85 % or in the
+				wet.
+			</p>
+			<p className="flex flex-wrap gap-x-6">
+				<FilePick
+					label="take in a forecast, CSV or JSON"
+					accept=".csv,.json,text/csv,application/json"
+					onText={(text) => write.mutate(text)}
+				/>
+				{until && (
+					<Button kind="quiet" onClick={() => write.mutate(null)}>
+						give it up
+					</Button>
+				)}
+			</p>
+			<Refusal error={write.error} />
+		</section>
+	);
+}
