@@ -69,6 +69,7 @@ func TestDemo(t *testing.T) {
 	t.Run("timers", func(t *testing.T) { timers(t, p) })
 	t.Run("days", func(t *testing.T) { days(t, p) })
 	t.Run("promised at the door", func(t *testing.T) { promisedAtTheDoor(t, p) })
+	t.Run("round of three", func(t *testing.T) { roundOfThree(t, p) })
 	t.Run("cut room", func(t *testing.T) { cutRoom(t, p) })
 	t.Run("stores", func(t *testing.T) { stores(t, p) })
 	t.Run("stuck again", func(t *testing.T) { stuckAgain(t, p) })

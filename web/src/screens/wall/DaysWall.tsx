@@ -90,10 +90,13 @@ function Soon({ days }: { days: Days }) {
 						key={j.job}
 						className={`flex flex-wrap justify-between gap-x-6 border-b border-rule py-1.5 ${j.safe ? "" : "font-semibold text-stop"}`}
 					>
-						<span>
+						<Link
+							to={`/jobs/${j.job}`}
+							className="min-h-11 content-center underline-offset-4 hover:underline"
+						>
 							{!j.safe && <span aria-hidden="true">! </span>}
 							{j.object}
-						</span>
+						</Link>
 						<span className="font-figure">
 							{j.promised_at &&
 								`${dayName(j.promised_at)}, ${clock(j.promised_at)}`}
