@@ -76,7 +76,7 @@ func (b *builder) keep(before Plan) {
 }
 
 // where lays each step of a plan where it was and with whom, if it can be there: where all
-// that it waits for stays too.
+// that it waits for stays too. One that takes longer or shorter now begins when it did.
 func (b *builder) where(before Plan) {
 	number := map[string]int{}
 	for i, s := range b.steps {
@@ -84,7 +84,7 @@ func (b *builder) where(before Plan) {
 	}
 	for _, d := range before.Steps {
 		i, ok := number[d.Step]
-		if !ok || b.at[i] >= 0 || b.steps[i].Pin != nil || d.To-d.At != b.steps[i].Minutes {
+		if !ok || b.at[i] >= 0 || b.steps[i].Pin != nil {
 			continue
 		}
 		by := b.numbers(d.People)

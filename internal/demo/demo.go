@@ -196,8 +196,9 @@ type job struct {
 	until    float64 // hours from now
 	order    *order
 	laid     *shop.Laid
-	ago      float64 // hours since it was laid
-	others   []job   // what was done to the second pane and those after it
+	ago      float64           // hours since it was laid
+	took     func(minutes int) // lets time pass while a step is done
+	others   []job             // what was done to the second pane and those after it
 	sign     bool
 }
 
@@ -318,6 +319,9 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 	}
 	for i, st := range v.Reckoning.Plan.Steps {
 		if i < j.steps {
+			if j.took != nil {
+				j.took(st.Minutes)
+			}
 			if err := s.Tick(ctx, by, at, st.Key, shop.Done{Outcome: "done"}); err != nil {
 				return err
 			}

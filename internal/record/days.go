@@ -22,3 +22,10 @@ type DayPin struct {
 	At     time.Time `json:"at"`
 	People []int64   `json:"people" minItems:"1" maxItems:"4" doc:"Who does it"`
 }
+
+// TickSeen is a step that was ticked, with where it belongs.
+type TickSeen struct {
+	Who, Job            int64
+	Family, Place, Step string
+	At                  time.Time
+}

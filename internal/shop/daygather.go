@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/cure"
 	"freshshard/core/fault"
+	"freshshard/core/pace"
 	"freshshard/core/schedule"
 	"freshshard/internal/record"
 )
@@ -25,6 +26,7 @@ type dayWork struct {
 	pins  map[string]setPin
 	weather
 	all    []stand // every open job
+	pace   pace.Pace
 	roads  dayRoads
 	sites  map[int64]record.Site
 	rounds []record.Round
@@ -48,7 +50,7 @@ type setPin struct {
 type dayStepOf struct {
 	job, pane       int64
 	object, station string
-	title           string
+	title, takes    string
 }
 
 func (w *dayWork) minute(t time.Time) int  { return int(t.Sub(w.now).Round(time.Minute).Minutes()) }
@@ -62,6 +64,9 @@ func (s *Shop) gathered(ctx context.Context, what WhatIf, now time.Time) (*dayWo
 		return w, nil, err
 	}
 	w.air = what.colder(w.air, 1)
+	if w.pace, err = s.learnt(ctx); err != nil {
+		return w, nil, err
+	}
 	if err := s.dayPeople(ctx, w); err != nil {
 		return w, nil, err
 	}
@@ -273,7 +278,8 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 		}
 		for _, o := range inOneGo(p.open, once) {
 			id := fmt.Sprintf("%d/%d/%s", j.id, p.id, o.key)
-			st := schedule.Step{ID: id, Title: o.title, Minutes: o.minutes, People: o.people, Needs: o.needs, Uses: []string{place}}
+			minutes, takes := w.takes(o.minutes, p.family, j.place)
+			st := schedule.Step{ID: id, Title: o.title, Minutes: minutes, Spread: w.pace.Spread(), People: o.people, Needs: o.needs, Uses: []string{place}}
 			if !o.there() {
 				st.Uses = nil
 			} else if away && drive > 0 { // there and back, with the first thing that is done there
@@ -309,7 +315,10 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 			if o.station == "source" && o.wait > 0 {
 				o.wait += w.what.days(j.id) * 24 * 60
 			}
-			w.steps[id] = dayStepOf{j.id, p.id, j.object, string(o.station), o.title}
+			if d := w.drives[id]; d > 0 {
+				takes += fmt.Sprintf(", and %d min there and back", d)
+			}
+			w.steps[id] = dayStepOf{j.id, p.id, j.object, string(o.station), o.title, takes}
 			last, wait, ordered = id, o.wait, ordered || o.station == "source" && o.wait > 0
 			if o.lays != "" {
 				m, err := hardens(o.lays, o.width)

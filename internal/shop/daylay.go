@@ -153,8 +153,9 @@ func (s *Shop) lastPlan(ctx context.Context, w *dayWork) (schedule.Plan, int, er
 	shift := w.minute(k.From)
 	out := schedule.Plan{}
 	for _, d := range k.Plan.Steps {
-		d.At, d.To = d.At+shift, d.To+shift
-		if _, open := w.steps[d.Step]; open && d.At >= 0 {
+		// What should have begun goes on now, in the same hands.
+		d.At, d.To = max(0, d.At+shift), max(0, d.To+shift)
+		if _, open := w.steps[d.Step]; open {
 			out.Steps = append(out.Steps, d)
 		}
 	}

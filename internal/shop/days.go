@@ -67,6 +67,7 @@ type DayStep struct {
 	To      time.Time `json:"to"`
 	With    []string  `json:"with" doc:"Who else is at it"`
 	Why     string    `json:"why" doc:"Why not sooner"`
+	Takes   string    `json:"takes,omitempty" doc:"How long it takes, and how that is known"`
 	Pinned  bool      `json:"pinned,omitempty" doc:"Somebody put it there"`
 	Round   int64     `json:"round,omitempty" doc:"The round of the van that it belongs to"`
 	Moved   bool      `json:"moved,omitempty" doc:"It is elsewhere than in the plan that was last taken"`

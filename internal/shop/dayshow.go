@@ -42,7 +42,7 @@ func (l *laidDays) days() Days {
 		for _, d := range plan.Day(p.ID) {
 			of := w.steps[d.Step]
 			st := DayStep{Key: d.Step, Job: of.job, Pane: of.pane, Object: of.object, Title: of.title, Station: of.station, From: w.at(d.At),
-				To: w.at(d.To), With: []string{}, Why: d.Why, Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
+				To: w.at(d.To), With: []string{}, Why: d.Why, Takes: of.takes, Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
 			for _, o := range d.People {
 				if o != p.ID {
 					st.With = append(st.With, name[o])

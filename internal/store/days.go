@@ -99,3 +99,13 @@ func (t *Tx) Postpone(ctx context.Context, job int64, days int) error {
 	}
 	return t.TouchJob(ctx, job)
 }
+
+// Ticks are the steps that people here ticked since a moment, the last ones first: who, at
+// which job, how the pane is held, where, which step.
+func (s queries) Ticks(ctx context.Context, since time.Time, most int) ([]record.TickSeen, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (record.TickSeen, error) {
+		var v record.TickSeen
+		return v, r.Scan(&v.Who, &v.Job, &v.Family, &v.Place, &v.Step, &v.At)
+	}, `SELECT t.done_by, p.job_id, p.family, j.place, t.step, t.done_at FROM step_tick t JOIN pane p ON p.id = t.pane_id
+JOIN job j ON j.id = p.job_id WHERE t.done_at >= ? AND t.outcome = 'done' AND t.author = '' ORDER BY t.done_at DESC LIMIT ?`, since, most)
+}

@@ -45,6 +45,11 @@ export function StepWhy({
 				Why then?{" "}
 				{step.pinned && !step.round ? "Somebody put it there" : step.why}.
 			</p>
+			{step.takes && (
+				<p className="text-ink-2" data-takes>
+					How long? {step.takes}.
+				</p>
+			)}
 			<p className="mt-1 flex flex-wrap gap-3">
 				{step.job > 0 && (
 					<Link
