@@ -14,7 +14,9 @@ func at(min float64) time.Time { return nine.Add(time.Duration(min * float64(tim
 
 // What is a run: at each limit still, beyond it not.
 func TestRuns(t *testing.T) {
-	tick := func(who, job int64, book int, min float64) Tick { return Tick{who, job, "putty-points", "bench", book, at(min)} }
+	tick := func(who, job int64, book int, min float64) Tick {
+		return Tick{who, job, "putty-points", "bench", book, at(min)}
+	}
 	for _, c := range []struct {
 		name       string
 		ticks      []Tick

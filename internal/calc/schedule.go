@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/core/round"
 	"freshshard/core/schedule"
 )
 
@@ -39,7 +40,17 @@ func daysTopics() []Topic {
 			})},
 		{"promise", "when a job is ready, as likely as not, nine times in ten, ninety-nine in a hundred", PromiseIn{Problem: example,
 			Job: "cab"}, with(promise)},
+		{"round", "a round of the van: in which order, when it leaves and is back, what does not go in", roundExample(),
+			with(func(in round.Problem) (round.Round, error) { return round.Plan(context.Background(), in) })},
 	}
+}
+
+func roundExample() round.Problem {
+	return round.Problem{Home: "yard", Day: round.Window{From: 0, To: 540}, Roads: round.Roads{Legs: []round.Leg{
+		{A: "yard", B: "quay", Minutes: 6}, {A: "yard", B: "orchard", Minutes: 25}, {A: "landing", B: "museum", Minutes: 10}},
+		Sailings: []round.Sailing{{Ferry: "ferry", From: "quay", To: "landing", Leaves: 30, Lands: 45},
+			{Ferry: "ferry", From: "landing", To: "quay", Leaves: 180, Lands: 195}}},
+		Visits: []round.Visit{{ID: "case", Place: "museum", Minutes: 60}, {ID: "cab", Place: "orchard", Minutes: 40}}}
 }
 
 func promise(in PromiseIn) (schedule.Odds, error) {

@@ -87,6 +87,8 @@ func TestValues(t *testing.T) {
 			"steps.2.at", 90.0, 1e-9, "one pair of hands: the other job into the wait, 30 + 60"},
 		{"promise", `{"job":"a","people":[{"id":"m","hours":[{"from":0,"to":480}]}],"jobs":[{"id":"a","promise":480,"steps":[{"id":"1","minutes":30}]}]}`,
 			"kept", 1.0, 1e-9, "half an hour of work in eight hours"},
+		{"round", `{"home":"yard","day":{"from":0,"to":480},"roads":{"legs":[{"a":"yard","b":"orchard","minutes":25}]},"visits":[{"id":"cab","place":"orchard","minutes":60}]}`,
+			"back", 110.0, 1e-9, "25 there, 60 of work, 25 back"},
 		{"spares", `{"want":1,"sure":0.95,"tries":{"usual":0.7}}`, "ladder.2.chance", 0.973, 1e-9, "1 − 0.3³"},
 		{"peel", `{"length":120,"width":30,"spots":["metal","metal","metal","torn"]}`, "carried", 0.25, 1e-9, "one in four"},
 		{"hang", `{"weight":2,"along":488,"out":402,"gust":0,"length":100,"width":30}`, "0.value", 6.54, 1e-3,

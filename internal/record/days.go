@@ -29,3 +29,9 @@ type TickSeen struct {
 	Family, Place, Step string
 	At                  time.Time
 }
+
+// DayPlace is where work is done, and how many of it there are.
+type DayPlace struct {
+	Name  string `json:"name" enum:"bench,van,table" doc:"Benches, vans, tables to cut on"`
+	Count int    `json:"count" minimum:"1" maximum:"20"`
+}

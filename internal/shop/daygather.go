@@ -158,8 +158,11 @@ func (s *Shop) dayPeople(ctx context.Context, w *dayWork) error {
 		w.p.People = append(w.p.People, schedule.Person{ID: fmt.Sprint(a.ID), Name: a.Name, Hours: h, May: k.May})
 	}
 	w.moreHands()
-	w.p.Places = []schedule.Place{{ID: "bench", Count: benches}, {ID: "van", Count: 1}}
-	return nil
+	places, err := s.DayPlaces(ctx)
+	for _, p := range places {
+		w.p.Places = append(w.p.Places, schedule.Place{ID: p.Name, Count: p.Count})
+	}
+	return err
 }
 
 // fitOutdoors are the hours whose weather lets a bond or putty be laid outdoors.
@@ -282,6 +285,9 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 			st := schedule.Step{ID: id, Title: o.title, Minutes: minutes, Spread: w.pace.Spread(), People: o.people, Needs: o.needs, Uses: []string{place}}
 			if !o.there() {
 				st.Uses = nil
+				if o.cuts {
+					st.Uses = []string{"table"}
+				}
 			} else if away && drive > 0 { // there and back, with the first thing that is done there
 				st.Minutes += drive
 				w.drives[id] = drive

@@ -19,7 +19,6 @@ const (
 	dayTries   = 150
 	dayBudget  = 700 * time.Millisecond
 	dayRuns    = 200
-	benches    = 2 // while the shop has not said how many
 	deliveries = 0.15
 )
 

@@ -98,17 +98,18 @@ type DayLeft struct {
 // Days lays out what is open, calmly beside the plan that was last taken. The first that
 // anybody sees is taken: what is said by it holds.
 func (s *Shop) Days(ctx context.Context, by record.Account) (Days, error) {
-	for {
-		l, err := s.laid(ctx, WhatIf{})
-		if err != nil || l.version > 0 || len(l.w.p.Jobs) == 0 {
-			return l.days(), err
-		}
-		kept, err := s.keepFirst(ctx, l, by)
-		if err != nil || kept {
-			l.version = 1
-			return l.days(), err
-		}
+	l, err := s.laid(ctx, WhatIf{})
+	if err != nil || l.version > 0 || len(l.w.p.Jobs) == 0 {
+		return l.days(), err
 	}
+	kept, err := s.keepFirst(ctx, l, by)
+	if err != nil {
+		return Days{}, err
+	}
+	if l.version = 1; !kept { // somebody else looked first, and theirs holds
+		l, err = s.laid(ctx, WhatIf{})
+	}
+	return l.days(), err
 }
 
 // keepFirst keeps a plan where there is none; false where somebody else was quicker.

@@ -214,3 +214,83 @@ func TestHardens(t *testing.T) {
 		t.Error("jam was taken for an adhesive")
 	}
 }
+
+// What was ticked one after another says how long it takes: the days go by it, and say so.
+func TestDaysLearn(t *testing.T) {
+	s, mira, tor, ids := busy(t, 4)
+	at := monday.AddDate(0, 0, -30)
+	s.Now = func() time.Time { return at }
+	before := 0
+	for _, id := range ids[:3] {
+		v, err := s.Work(ctx, First(id))
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, st := range v.Reckoning.Plan.Steps[:8] {
+			at = at.Add(2 * time.Duration(st.Minutes) * time.Minute) // twice as long as the book says
+			if err := s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+				t.Fatal(err)
+			}
+		}
+		at = at.AddDate(0, 0, 1)
+	}
+	s.Now = func() time.Time { return monday }
+	p, err := s.learnt(ctx)
+	if err != nil || p.Seen() != 3 {
+		t.Fatalf("%d pieces of work were timed, %v", p.Seen(), err)
+	}
+	if f, n := p.Takes("putty-points", "bench"); n != 3 || f < 1.3 || f > 2 {
+		t.Errorf("twice as long, three times: × %.2f after %d", f, n)
+	}
+	d := dayOf(t, s, mira)
+	steps, _ := d.stepsOf(ids[3])
+	for _, st := range steps {
+		took := int(st.To.Sub(st.From).Minutes())
+		if !strings.Contains(st.Takes, "3 times timed") || !strings.Contains(st.Takes, "by the book") {
+			t.Errorf("%s: %q", st.Title, st.Takes)
+		}
+		before += took
+	}
+	if before == 0 {
+		t.Error("nothing is left to do")
+	}
+}
+
+// One bench fewer, and what stood on it waits; who is no owner does not say how many.
+func TestDayPlaces(t *testing.T) {
+	s, mira, tor, _ := busy(t, 4)
+	two, err := s.Try(ctx, WhatIf{Hand: []Hour{{monday.Add(3 * time.Hour), monday.Add(4 * time.Hour)}}})
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetDayPlace(ctx, mira, record.DayPlace{Name: "bench", Count: 1}); err != nil {
+		t.Fatal(err)
+	}
+	d := dayOf(t, s, mira)
+	at := map[time.Time]int{}
+	for _, p := range d.People {
+		for _, st := range p.Steps {
+			if st.Station != "source" && st.Station != "choose" {
+				for m := st.From; m.Before(st.To); m = m.Add(time.Minute) {
+					at[m]++
+				}
+			}
+		}
+	}
+	for m, n := range at {
+		if n > 1 {
+			t.Fatalf("%d at one bench at %v", n, m)
+		}
+	}
+	if len(two.Days.Jobs) != len(d.Jobs) {
+		t.Errorf("%d jobs, then %d", len(two.Days.Jobs), len(d.Jobs))
+	}
+	for field, in := range map[string]record.DayPlace{"name": {Name: "moon", Count: 1}, "count": {Name: "bench", Count: 21}} {
+		if err := s.SetDayPlace(ctx, mira, in); fault.Of(err) == nil || fault.Of(err).Field != field {
+			t.Errorf("%s: %v", field, err)
+		}
+	}
+	if err := s.SetDayPlace(ctx, tor, record.DayPlace{Name: "bench", Count: 3}); err == nil {
+		t.Error("a technician bought a bench")
+	}
+}

@@ -21,6 +21,7 @@ type openStep struct {
 	once       bool
 	done       bool
 	comes      bool // the new pane is wanted here
+	cuts       bool // the pane is cut here
 	said       bool // and somebody said that it comes
 	after      []string
 	until      *time.Time // what it waits for is over then
@@ -59,6 +60,7 @@ func (b benchView) openWork(j record.Job) []openStep {
 		if i == hold-1 && len(b.pane.Cures) == 0 && slices.Contains(hardening, b.pane.Family) {
 			o.lays, o.width = cure.UsualFor(b.pane.Family), b.pressed()
 		}
+		o.cuts = st.Station == "source" && st.Key != checkNew && b.toCutEver() != nil
 		if st.Station == "source" && st.Key != checkNew && b.pane.WaitsFor == "" && b.toCutEver() == nil {
 			o.wait = usualDays(b.reck.Road.Part) * 24 * 60
 		}
@@ -144,6 +146,7 @@ func (o openStep) parts(last openStep) bool {
 // add puts a step behind what is in the piece.
 func (o *openStep) add(next openStep) {
 	o.key, o.wait, o.lays, o.width = next.key, next.wait, next.lays, next.width
+	o.cuts = o.cuts || next.cuts
 	o.comes, o.said = o.comes || next.comes, o.said || next.said
 	o.people, o.needs = next.people, next.needs
 	if next.done {

@@ -3,6 +3,7 @@ package shop
 import (
 	"context"
 	"fmt"
+	"slices"
 	"time"
 
 	"freshshard/core/fault"
@@ -71,5 +72,42 @@ func (s *Shop) SetWeek(ctx context.Context, by record.Account, in record.Week) e
 		}
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "week", Item: fmt.Sprint(in.Account), Action: "changed",
 			Said: "when they work was changed", After: in})
+	})
+}
+
+// usualPlaces are those of a small shop, while it has not said how many there are.
+var usualPlaces = []record.DayPlace{{Name: "bench", Count: 2}, {Name: "van", Count: 1}, {Name: "table", Count: 1}}
+
+// DayPlaces are how many places there are to work at.
+func (s *Shop) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
+	said, err := s.store.DayPlaces(ctx)
+	out := slices.Clone(usualPlaces)
+	for i := range out {
+		for _, v := range said {
+			if v.Name == out[i].Name {
+				out[i].Count = v.Count
+			}
+		}
+	}
+	return out, err
+}
+
+// SetDayPlace says how many of a place there are; an owner's to say.
+func (s *Shop) SetDayPlace(ctx context.Context, by record.Account, in record.DayPlace) error {
+	if err := ownerOnly(by); err != nil {
+		return err
+	}
+	if !slices.ContainsFunc(usualPlaces, func(p record.DayPlace) bool { return p.Name == in.Name }) {
+		return fault.New("name", fmt.Sprintf("%q is no place", in.Name), "choose bench, van or table")
+	}
+	if in.Count < 1 || in.Count > 20 {
+		return fault.New("count", "from 1 to 20 are expected", "count them again")
+	}
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		if err := t.SetDayPlace(ctx, in); err != nil {
+			return err
+		}
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "place", Item: in.Name, Action: "changed",
+			Said: fmt.Sprintf("%s: %d", in.Name, in.Count), After: in})
 	})
 }

@@ -109,3 +109,16 @@ func (s queries) Ticks(ctx context.Context, since time.Time, most int) ([]record
 	}, `SELECT t.done_by, p.job_id, p.family, j.place, t.step, t.done_at FROM step_tick t JOIN pane p ON p.id = t.pane_id
 JOIN job j ON j.id = p.job_id WHERE t.done_at >= ? AND t.outcome = 'done' AND t.author = '' ORDER BY t.done_at DESC LIMIT ?`, since, most)
 }
+
+// DayPlaces are how many of each place there are, as far as the shop said.
+func (s queries) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (record.DayPlace, error) {
+		var v record.DayPlace
+		return v, r.Scan(&v.Name, &v.Count)
+	}, "SELECT name, count FROM day_place")
+}
+
+// SetDayPlace says how many of a place there are.
+func (t *Tx) SetDayPlace(ctx context.Context, v record.DayPlace) error {
+	return t.run(ctx, "REPLACE INTO day_place (name, count) VALUES (?, ?)", v.Name, v.Count)
+}

@@ -96,6 +96,19 @@ func (v *Server) dayRoutes(api huma.API) {
 			d, err := v.shop.TakeDays(ctx, who(ctx))
 			return &out[shop.Days]{d}, said(ctx, err)
 		})
+	places := func(ctx context.Context, err error) (*out[[]record.DayPlace], error) {
+		if err != nil {
+			return nil, said(ctx, err)
+		}
+		p, err := v.shop.DayPlaces(ctx)
+		return &out[[]record.DayPlace]{p}, said(ctx, err)
+	}
+	register(v, api, op("dayPlaces", http.MethodGet, "/api/days/places", "How many benches, vans and tables there are"),
+		func(ctx context.Context, _ *struct{}) (*out[[]record.DayPlace], error) { return places(ctx, nil) })
+	register(v, api, op("setDayPlace", http.MethodPut, "/api/days/places", "Say how many there are"),
+		func(ctx context.Context, in *struct{ Body record.DayPlace }) (*out[[]record.DayPlace], error) {
+			return places(ctx, v.shop.SetDayPlace(ctx, who(ctx), in.Body))
+		})
 	register(v, api, op("weeks", http.MethodGet, "/api/weeks", "When people work, and what they may do"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Week], error) {
 			w, err := v.shop.Weeks(ctx)

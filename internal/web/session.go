@@ -131,4 +131,5 @@ func (v *Server) person(c *gin.Context) {
 		return
 	}
 	note(c.Request.Context(), a)
+	c.Request = c.Request.WithContext(context.WithValue(c.Request.Context(), accountKey{}, a))
 }

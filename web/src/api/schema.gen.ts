@@ -298,6 +298,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/days/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many benches, vans and tables there are */
+        get: operations["dayPlaces"];
+        /** Say how many there are */
+        put: operations["setDayPlace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/days/promises/{job}": {
         parameters: {
             query?: never;
@@ -4841,6 +4859,15 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        RecordDayPlace: {
+            /** Format: int64 */
+            count: number;
+            /**
+             * @description Benches, vans, tables to cut on
+             * @enum {string}
+             */
+            name: "bench" | "van" | "table";
+        };
         RecordDiagnosis: {
             /** Format: date-time */
             at: string;
@@ -6084,6 +6111,8 @@ export interface components {
              */
             round?: number;
             station: string;
+            /** @description How long it takes, and how that is known */
+            takes?: string;
             title: string;
             /** Format: date-time */
             to: string;
@@ -8943,6 +8972,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopDays"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    dayPlaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordDayPlace"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    setDayPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordDayPlace"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordDayPlace"][];
                 };
             };
             /** @description Error */

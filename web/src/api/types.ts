@@ -141,3 +141,4 @@ export type RoundLoad = S["ShopRoundLoad"];
 export type Site = S["RecordSite"];
 export type RoadMap = S["RecordRoadMap"];
 export type ForecastKept = S["ShopForecastKept"];
+export type DayPlace = S["RecordDayPlace"];

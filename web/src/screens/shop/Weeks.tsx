@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, got, type Refused } from "../../api/client";
-import type { Week } from "../../api/types";
+import type { DayPlace, Week } from "../../api/types";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { Refusal } from "../../parts/Refusal";
+import { Stepper } from "../../parts/Stepper";
 import { Tick } from "../../parts/Tick";
 
 const days = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
@@ -43,7 +44,47 @@ export function Weeks() {
 					mine={account.role === "owner" || account.id === w.account}
 				/>
 			))}
+			{account.role === "owner" && <Places />}
 		</section>
+	);
+}
+
+const placeNames = {
+	bench: "Benches",
+	van: "Vans",
+	table: "Tables to cut on",
+} as const;
+
+/** How many of each place there are: as many jobs stand there at once. */
+function Places() {
+	const client = useQueryClient();
+	const key = ["places"];
+	const places = useQuery<DayPlace[], Refused>({
+		queryKey: key,
+		queryFn: async () => (await got(api.GET("/api/days/places"))) ?? [],
+	});
+	const write = useMutation<DayPlace[], Refused, DayPlace>({
+		mutationFn: async (body) =>
+			(await got(api.PUT("/api/days/places", { body }))) ?? [],
+		onSuccess: (all) => {
+			client.setQueryData(key, all);
+			void client.invalidateQueries({ queryKey: ["days"] });
+		},
+	});
+	return (
+		<div className="mt-4 flex flex-wrap gap-x-8 gap-y-3" data-places>
+			{places.data?.map((p) => (
+				<Stepper
+					key={p.name}
+					name={placeNames[p.name]}
+					value={p.count}
+					least={1}
+					most={20}
+					onChange={(count) => write.mutate({ ...p, count })}
+				/>
+			))}
+			<Refusal error={places.error ?? write.error} />
+		</div>
 	);
 }
 
