@@ -450,7 +450,7 @@ func (b *builder) plan() Plan {
 		}
 		p.Ready = append(p.Ready, r)
 	}
-	p.Cost = b.cost()
+	p.Cost, p.Tidy = b.cost(), b.tidy()
 	for i, w := range b.p.People {
 		open, busy := 0, 0
 		for _, h := range w.Hours {

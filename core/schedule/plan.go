@@ -32,6 +32,7 @@ type Plan struct {
 	Late   float64 `json:"late" doc:"Hours late in all, by weight"`
 	Bound  float64 `json:"bound" doc:"No plan can cost less"`
 	Proved bool    `json:"proved" doc:"No plan costs less"`
+	Tidy   Tidy    `json:"tidy"`
 	Idle   float64 `json:"idle" doc:"Hours in which people stand idle until the last step ends"`
 }
 

@@ -1,7 +1,8 @@
 // Package schedule plans who does what, when and where: steps take hands, waits take
 // none, cures run at night, glass comes when it comes. Wanted in this order: safe (no
 // step before its wait, nobody doing what they may not, no bond in the wet), promises
-// kept, work done soon. A plan is searched for as long as it is let, best so far at any
+// kept, work done soon; and of plans alike in that, the one with few two-person stretches,
+// few changes of place, few tubes opened, and long waits over the night. A plan is searched for as long as it is let, best so far at any
 // time, beside a bound below which no plan can come; an independent verifier checks it.
 //
 // Times are whole minutes from the moment of planning. Hours, holidays and the change of
@@ -59,6 +60,7 @@ type Step struct {
 	People  int      `json:"people,omitempty" minimum:"0" maximum:"4" doc:"0 for one"`
 	Needs   string   `json:"needs,omitempty" maxLength:"40" doc:"What each of them must be allowed"`
 	Uses    []string `json:"uses,omitempty" maxItems:"8" doc:"Places and shared things"`
+	Shares  string   `json:"shares,omitempty" maxLength:"60" doc:"What is opened for it, and can be shared for a while: an adhesive"`
 	Fit     []Window `json:"fit,omitempty" maxItems:"400" doc:"Hours whose weather lets it; nothing for any"`
 	After   []After  `json:"after,omitempty" maxItems:"40"`
 	Not     int      `json:"not_before,omitempty" doc:"What it waits for comes then: a delivery"`

@@ -106,7 +106,7 @@ func (s *search) orders(bound float64) Plan {
 	var best []int
 	bestCost := math.Inf(1)
 	for _, o := range b.starts() {
-		if c := b.all(o); c < bestCost {
+		if c := b.score(b.all(o)); c < bestCost {
 			best, bestCost = slices.Clone(o), c
 		}
 	}
@@ -122,7 +122,7 @@ func (s *search) orders(bound float64) Plan {
 		if k == len(now) {
 			continue
 		}
-		c := b.again(now, next, k)
+		c := b.score(b.again(now, next, k))
 		if c < nowCost || s.rng.Float64() < math.Exp((nowCost-c)/math.Max(heat, 1e-9)) {
 			now, nowCost = next, c
 			if c < bestCost-1e-9 {

@@ -327,6 +327,7 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 			w.steps[id] = dayStepOf{j.id, p.id, j.object, string(o.station), o.title, takes}
 			last, wait, ordered = id, o.wait, ordered || o.station == "source" && o.wait > 0
 			if o.lays != "" {
+				st.Shares = o.lays
 				m, err := hardens(o.lays, o.width)
 				if err != nil {
 					return job, "", err
