@@ -17,6 +17,9 @@ const tooTight = 2
 // be, is said again by the days. Promises that have passed stay, and the last ones that are
 // too tight.
 func promiseWell(ctx context.Context, s *shop.Shop, by record.Account) error {
+	if _, err := s.TakeDays(ctx, by); err != nil {
+		return err
+	}
 	tight := 0
 	for {
 		d, err := s.Days(ctx, by)

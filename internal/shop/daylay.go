@@ -54,11 +54,11 @@ func (s *Shop) laid(ctx context.Context, what WhatIf) (*laidDays, error) {
 	if what.anew {
 		before = schedule.Plan{}
 	}
-	return l, l.lay(ctx, before, what.options())
+	return l, l.lay(ctx, before)
 }
 
-// lay plans; pins that cannot hold are loosened, the youngest first, and said.
-func (l *laidDays) lay(ctx context.Context, before schedule.Plan, o schedule.Options) error {
+// lay plans: calmly beside a plan, or for as long as it may where there is none. Pins that cannot hold are loosened, the youngest first, and said.
+func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
 	w := l.w
 	if len(w.p.Jobs) == 0 {
 		return nil
@@ -75,10 +75,10 @@ func (l *laidDays) lay(ctx context.Context, before schedule.Plan, o schedule.Opt
 		}
 		var err error
 		l.moves = nil
-		if len(before.Steps) == 0 && o.Budget > 0 {
-			l.plan, err = schedule.Solve(ctx, w.p, o)
+		if len(before.Steps) == 0 {
+			l.plan, err = schedule.Solve(ctx, w.p, schedule.Options{Budget: dayBudget, Tries: dayTries})
 		} else {
-			l.plan, l.moves, err = schedule.Replan(ctx, w.p, before, o)
+			l.plan, l.moves, err = schedule.Replan(ctx, w.p, before, schedule.Options{})
 		}
 		if err != nil {
 			return err

@@ -138,7 +138,7 @@ type DayWay struct {
 
 // Ways tells what would save the promise of a job, and whom to call.
 func (s *Shop) Ways(ctx context.Context, job int64) (DayWays, error) {
-	l, err := s.laid(ctx, WhatIf{calm: true})
+	l, err := s.laid(ctx, WhatIf{})
 	if err != nil {
 		return DayWays{}, err
 	}

@@ -118,7 +118,7 @@ func (w *dayWork) van(account int64) []DayStep {
 		add := func(k DayStep) {
 			n++
 			k.Key = fmt.Sprintf("round/%d/%d", r.ID, n)
-			k.With, k.Pinned, k.Round = with, true, r.ID
+			k.With, k.Pinned, k.Round, k.Place = with, true, r.ID, "van"
 			out = append(out, k)
 		}
 		hops := func(way []record.RoundHop) {

@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/core/schedule"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -27,10 +28,17 @@ type Days struct {
 	Late    float64    `json:"late" doc:"Hours late in all"`
 	ByHand  float64    `json:"by_hand" doc:"Hours late when the soonest promised is done first"`
 	Proved  bool       `json:"proved" doc:"No plan is better"`
+	Tidy    Tidied     `json:"tidy"`
 	Gap     float64    `json:"gap" doc:"How much better a plan could be at most, share"`
 	Weather []DryHour  `json:"weather" doc:"Outdoors, three hours each"`
 	Loose   []DayLeft  `json:"loose" doc:"Steps that were pinned and cannot be there any more, with why"`
 	Version int        `json:"version" doc:"Whoever changes the days says which ones they saw"`
+}
+
+// Tidied is what people notice of the days beside what is promised.
+type Tidied struct {
+	schedule.Tidy
+	Idle float64 `json:"idle" doc:"Hours in which people have nothing to do in the next two days"`
 }
 
 // Hour is a stretch of working time.
@@ -63,6 +71,7 @@ type DayStep struct {
 	Object  string    `json:"object"`
 	Title   string    `json:"title"`
 	Station string    `json:"station"`
+	Place   string    `json:"place,omitempty" doc:"bench, van or table"`
 	From    time.Time `json:"from"`
 	To      time.Time `json:"to"`
 	With    []string  `json:"with" doc:"Who else is at it"`
@@ -95,8 +104,9 @@ type DayLeft struct {
 	Why    string `json:"why"`
 }
 
-// Days lays out what is open, calmly beside the plan that was last taken. The first that
-// anybody sees is taken: what is said by it holds.
+// Days lays out what is open, calmly beside the plan that was last taken: nothing is moved
+// that need not be, however much better another plan were. The first that anybody sees is
+// taken: what is said by it holds.
 func (s *Shop) Days(ctx context.Context, by record.Account) (Days, error) {
 	l, err := s.laid(ctx, WhatIf{})
 	if err != nil || l.version > 0 || len(l.w.p.Jobs) == 0 {
@@ -128,7 +138,7 @@ func (s *Shop) keepFirst(ctx context.Context, l *laidDays, by record.Account) (b
 
 // TakeDays plans all anew, what is pinned where it is, and takes that.
 func (s *Shop) TakeDays(ctx context.Context, by record.Account) (Days, error) {
-	l, err := s.laid(ctx, WhatIf{anew: true})
+	l, _, err := s.anew(ctx)
 	if err != nil {
 		return Days{}, err
 	}
@@ -141,6 +151,40 @@ func (s *Shop) TakeDays(ctx context.Context, by record.Account) (Days, error) {
 	})
 	l.moves = nil
 	return l.days(), err
+}
+
+// anew searches for better days than those that stand, and gives those where there are
+// none.
+func (s *Shop) anew(ctx context.Context) (better, stands *laidDays, err error) {
+	if stands, err = s.laid(ctx, WhatIf{}); err != nil {
+		return nil, nil, err
+	}
+	if better, err = s.laid(ctx, WhatIf{anew: true}); err != nil {
+		return nil, nil, err
+	}
+	better.version = stands.version
+	if a, b := better.sum(), stands.sum(); stands.version > 0 && (a.Unsafe > b.Unsafe || a.Unsafe == b.Unsafe && better.plan.Cost > stands.plan.Cost) {
+		better = stands
+	}
+	return better, stands, nil
+}
+
+// Better is what planning anew would bring.
+type Better struct {
+	Now  DaysSum `json:"now"`
+	Then DaysSum `json:"then"`
+	Is   bool    `json:"is" doc:"An hour less late at least, or a promise more that is safe"`
+}
+
+// Better tells what planning anew would bring; nothing is changed.
+func (s *Shop) Better(ctx context.Context) (Better, error) {
+	b, stands, err := s.anew(ctx)
+	if err != nil {
+		return Better{}, err
+	}
+	out := Better{Now: stands.sum(), Then: b.sum()}
+	out.Is = out.Then.Late <= out.Now.Late-1 || out.Then.Unsafe < out.Now.Unsafe
+	return out, nil
 }
 
 // Promise says when a job is ready, and keeps the plan that it was read from in the same
@@ -181,7 +225,7 @@ func (s *Shop) holdPlace(ctx context.Context, by record.Account) error {
 	if _, version, err := s.store.DayPlan(ctx); err != nil || version == 0 {
 		return err
 	}
-	l, err := s.laid(ctx, WhatIf{calm: true})
+	l, err := s.laid(ctx, WhatIf{})
 	if err != nil {
 		return err
 	}

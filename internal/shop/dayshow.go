@@ -24,7 +24,7 @@ func (l *laidDays) days() Days {
 			moved[m.Step] = true
 		}
 	}
-	out.ByHand = schedule.ByHand(w.p).Late
+	out.ByHand, out.Tidy = schedule.ByHand(w.p).Late, Tidied{plan.Tidy, w.idle(plan)}
 	if plan.Cost > 0 {
 		out.Gap = max(0, 1-plan.Bound/plan.Cost)
 	}
@@ -42,7 +42,7 @@ func (l *laidDays) days() Days {
 		for _, d := range plan.Day(p.ID) {
 			of := w.steps[d.Step]
 			st := DayStep{Key: d.Step, Job: of.job, Pane: of.pane, Object: of.object, Title: of.title, Station: of.station, From: w.at(d.At),
-				To: w.at(d.To), With: []string{}, Why: d.Why, Takes: of.takes, Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
+				To: w.at(d.To), With: []string{}, Why: d.Why, Takes: of.takes, Place: w.placeOf(d.Step), Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
 			for _, o := range d.People {
 				if o != p.ID {
 					st.With = append(st.With, name[o])
@@ -121,4 +121,33 @@ func (w *dayWork) dry(out *Days) {
 // safe says that a promise is kept, or was not given.
 func safe(promised *time.Time, o schedule.Odds) bool {
 	return promised == nil || o.Kept >= schedule.Safe
+}
+
+// placeOf is where a step is done; nothing where that does not matter.
+func (w *dayWork) placeOf(step string) string {
+	for _, j := range w.p.Jobs {
+		for _, s := range j.Steps {
+			if s.ID == step && len(s.Uses) > 0 {
+				return s.Uses[0]
+			}
+		}
+	}
+	return ""
+}
+
+// soonIdle is how far ahead it is said that people have nothing to do, min.
+const soonIdle = 2 * 24 * 60
+
+// idle is how many hours people have nothing to do soon.
+func (w *dayWork) idle(plan schedule.Plan) float64 {
+	left := 0
+	for _, p := range w.p.People {
+		for _, h := range p.Hours {
+			left += max(0, min(h.To, soonIdle)-h.From)
+		}
+	}
+	for _, d := range plan.Steps {
+		left -= max(0, min(d.To, soonIdle)-d.At) * len(d.People)
+	}
+	return float64(left) / 60
 }

@@ -162,7 +162,7 @@ type Slip struct {
 // Slipping are the promises that are not safe, the soonest first; of those that have
 // passed nobody needs to be told.
 func (s *Shop) Slipping(ctx context.Context) ([]Slip, error) {
-	l, err := s.laid(ctx, WhatIf{calm: true})
+	l, err := s.laid(ctx, WhatIf{})
 	if err != nil {
 		return nil, err
 	}

@@ -25,7 +25,6 @@ type WhatIf struct {
 	more    []stand // jobs that are not taken in yet
 	promise map[int64]time.Time
 	anew    bool // without looking at the plan that was taken
-	calm    bool // without searching for a better one
 	apart   bool // as if no round were taken, and nobody drove
 }
 
@@ -67,13 +66,6 @@ type MoveOne struct {
 
 // indoorsShare is how much of a front's cold is felt at the bench. Judgement, no source.
 const indoorsShare = 0.4
-
-func (k WhatIf) options() schedule.Options {
-	if k.anew || k.plain() && !k.calm {
-		return schedule.Options{Budget: dayBudget, Tries: dayTries}
-	}
-	return schedule.Options{} // others stay where they are
-}
 
 // plain says that nothing is otherwise.
 func (k WhatIf) plain() bool {
@@ -324,7 +316,7 @@ func (s *Shop) tryDays(ctx context.Context, what WhatIf) (now, then *laidDays, e
 		return nil, nil, err
 	}
 	then = &laidDays{w: w, left: left, loose: []DayLeft{}, version: now.version}
-	if err := then.lay(ctx, now.plan, schedule.Options{}); err != nil {
+	if err := then.lay(ctx, now.plan); err != nil {
 		return nil, nil, err
 	}
 	if len(what.Move) > 0 && len(then.loose) > len(now.loose) {

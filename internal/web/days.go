@@ -74,6 +74,11 @@ func (v *Server) dayRoutes(api huma.API) {
 			d, err := v.shop.Unpin(ctx, who(ctx), in.Step)
 			return &out[shop.Days]{d}, said(ctx, err)
 		})
+	register(v, api, op("betterDays", http.MethodGet, "/api/days/better", "What planning anew would bring"),
+		func(ctx context.Context, _ *struct{}) (*out[shop.Better], error) {
+			b, err := v.shop.Better(ctx)
+			return &out[shop.Better]{b}, said(ctx, err)
+		})
 	register(v, api, op("ways", http.MethodGet, "/api/days/jobs/{job}/ways", "What would save a promise, and whom to call"),
 		func(ctx context.Context, in *struct {
 			Job int64 `path:"job" minimum:"1"`

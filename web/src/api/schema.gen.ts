@@ -228,6 +228,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/days/better": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What planning anew would bring */
+        get: operations["betterDays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/days/jobs/{job}/ways": {
         parameters: {
             query?: never;
@@ -5743,6 +5760,12 @@ export interface components {
             bend: components["schemas"]["OutlineBend"];
             figures: components["schemas"]["WorkingFigure"][];
         };
+        ShopBetter: {
+            /** @description An hour less late at least, or a promise more that is safe */
+            is: boolean;
+            now: components["schemas"]["ShopDaysSum"];
+            then: components["schemas"]["ShopDaysSum"];
+        };
         ShopBlank: {
             outline: components["schemas"]["OutlinePoint"][];
             /** @description What is scored beside the outline */
@@ -6105,6 +6128,8 @@ export interface components {
             pane: number;
             /** @description Somebody put it there */
             pinned?: boolean;
+            /** @description bench, van or table */
+            place?: string;
             /**
              * Format: int64
              * @description The round of the van that it belongs to
@@ -6177,6 +6202,7 @@ export interface components {
             people: components["schemas"]["ShopDayLane"][];
             /** @description No plan is better */
             proved: boolean;
+            tidy: components["schemas"]["ShopTidied"];
             /**
              * Format: int64
              * @description Whoever changes the days says which ones they saw
@@ -7243,6 +7269,33 @@ export interface components {
             panes: components["schemas"]["RecordFitted"][];
             signed: boolean;
             story: string;
+        };
+        ShopTidied: {
+            /**
+             * Format: int64
+             * @description Long waits that lie in the day, not over a night
+             */
+            by_day: number;
+            /**
+             * Format: int64
+             * @description Times that somebody goes to another place
+             */
+            changes: number;
+            /**
+             * Format: double
+             * @description Hours in which people have nothing to do in the next two days
+             */
+            idle: number;
+            /**
+             * Format: int64
+             * @description Tubes and the like that are opened
+             */
+            opened: number;
+            /**
+             * Format: int64
+             * @description Stretches in which two or more are wanted at one thing
+             */
+            pairs: number;
         };
         ShopTimerView: {
             by: string;
@@ -8790,6 +8843,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopDays"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    betterDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopBetter"];
                 };
             };
             /** @description Error */

@@ -142,3 +142,4 @@ export type Site = S["RecordSite"];
 export type RoadMap = S["RecordRoadMap"];
 export type ForecastKept = S["ShopForecastKept"];
 export type DayPlace = S["RecordDayPlace"];
+export type Better = S["ShopBetter"];

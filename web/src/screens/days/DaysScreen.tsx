@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import type { DayStep, WhatIf } from "../../api/types";
+import type { Better, DayStep, Days, WhatIf } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Band } from "../../app/Band";
 import { Refusal } from "../../parts/Refusal";
@@ -11,7 +11,7 @@ import { MyDay } from "./MyDay";
 import { Promises } from "./Promises";
 import { StepWhy } from "./StepWhy";
 import { TakeAway } from "./TakeAway";
-import { TriedBand } from "./TriedBand";
+import { gain, TriedBand } from "./TriedBand";
 import { useDays } from "./useDays";
 import { WhatIfForm } from "./WhatIfForm";
 
@@ -20,7 +20,7 @@ const way = "min-h-11 content-center underline underline-offset-4";
 /** Who does what, when and where, and which promises that keeps. */
 export function DaysScreen() {
 	usePulse();
-	const { days, take, unpin, tried, so } = useDays();
+	const { better, days, take, unpin, tried, so } = useDays();
 	const [picked, setPicked] = useState<DayStep>();
 	const [what, setWhat] = useState<WhatIf>();
 	const d = days.data;
@@ -91,11 +91,15 @@ export function DaysScreen() {
 						<Lanes
 							days={shown}
 							picked={picked}
+							moved={then !== undefined}
 							onPick={pick}
 							onDrag={then ? undefined : dragged}
 						/>
 					</div>
 					<MyDay days={shown} />
+					<p className="px-4 pt-2 text-ink-2 max-sm:hidden sm:px-7" data-tidy>
+						{tidied(shown)}
+					</p>
 					{then ? (
 						<Changes tried={then} />
 					) : (
@@ -158,11 +162,7 @@ export function DaysScreen() {
 					/>
 				) : (
 					<div className="-mr-3 flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:-mr-6 sm:px-6">
-						<strong className="text-lg">
-							{d && d.moved > 0
-								? `${d.moved} ${d.moved === 1 ? "step lies" : "steps lie"} elsewhere than in the plan that was taken`
-								: "The days as they stand"}
-						</strong>
+						<strong className="text-lg">{stand(d, better)}</strong>
 						<button
 							type="button"
 							className="min-h-12 shrink-0 border-2 border-on-tape px-5 font-bold disabled:opacity-60"
@@ -181,6 +181,28 @@ export function DaysScreen() {
 			</Band>
 		</div>
 	);
+}
+
+/** How far the days are from what was taken, and what planning anew would bring. */
+function stand(d?: Days, better?: Better): string {
+	const moved =
+		d && d.moved > 0
+			? `${d.moved} ${d.moved === 1 ? "step lies" : "steps lie"} elsewhere than in the plan that was taken`
+			: "The days as they stand";
+	if (!better?.is) return moved;
+	return `${moved}; planned anew: ${gain(better.now, better.then)}`;
+}
+
+/** How the days lie, in a line. */
+function tidied({ tidy: t }: Days): string {
+	const n = (many: number, one: string, more: string) =>
+		`${many} ${many === 1 ? one : more}`;
+	return [
+		n(t.pairs, "stretch for two", "stretches for two"),
+		n(t.changes, "change of place", "changes of place"),
+		n(t.opened, "tube to open", "tubes to open"),
+		`${Math.round(t.idle)} h idle in the next two days`,
+	].join(" · ");
 }
 
 function Nothing() {

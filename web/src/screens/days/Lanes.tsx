@@ -8,6 +8,15 @@ import {
 	whole,
 	width,
 } from "./scale";
+import {
+	Flags,
+	flagTall,
+	PlaceLane,
+	placesOf,
+	placeTall,
+	Waits,
+	waitTall,
+} from "./Under";
 
 const tall = 76;
 
@@ -18,16 +27,21 @@ export type Dragged = { step: DayStep; at: string; lane: number };
 export function Lanes({
 	days,
 	picked,
+	moved,
 	onPick,
 	onDrag,
 }: {
 	days: Days;
 	picked?: DayStep;
+	/** What lies elsewhere than in the plan that was taken stands out. */
+	moved?: boolean;
 	onPick: (step: DayStep) => void;
 	onDrag?: (d: Dragged) => void;
 }) {
 	const all = stretches(days.hours);
 	const wide = whole(all);
+	const places = placesOf(days);
+	const mine = picked?.job ? stepsOf(days, picked.job) : [];
 	const first = all.filter((s, i) => all[i - 1]?.day !== s.day);
 	return (
 		<div className="lit flex" data-lanes={days.people.length}>
@@ -41,6 +55,29 @@ export function Lanes({
 						{p.name.split(" ")[0]}
 					</li>
 				))}
+				{places.map((p) => (
+					<li
+						key={p.key}
+						className="content-center border-t border-rule px-4 text-ink-2 sm:pl-7"
+						style={{ height: placeTall }}
+					>
+						{p.name}
+					</li>
+				))}
+				{mine.length > 0 && (
+					<li
+						className="content-center border-t border-rule px-4 text-now sm:pl-7"
+						style={{ height: waitTall }}
+					>
+						Waits
+					</li>
+				)}
+				<li
+					className="content-center border-t border-rule px-4 text-ink-2 sm:pl-7"
+					style={{ height: flagTall + 20 }}
+				>
+					Promises
+				</li>
 			</ul>
 			<section
 				aria-label="Days along time"
@@ -93,6 +130,19 @@ export function Lanes({
 							style={{ left: s.x, width: width(s.from, s.to) }}
 						/>
 					))}
+					{joins(days).map((j) => (
+						<span
+							key={j.key}
+							aria-hidden="true"
+							className="absolute w-1 bg-two"
+							style={{
+								left: placeOf(all, j.at),
+								top: 68 + j.from * tall + 40,
+								height: (j.to - j.from) * tall,
+							}}
+							data-join={j.key}
+						/>
+					))}
 					{days.people.map((p, lane) => (
 						<ul
 							key={p.id}
@@ -106,6 +156,7 @@ export function Lanes({
 									step={s}
 									all={all}
 									picked={picked?.key === s.key}
+									moved={moved && s.moved}
 									onPick={() => onPick(s)}
 									onDrop={
 										onDrag && !s.round
@@ -127,9 +178,61 @@ export function Lanes({
 							))}
 						</ul>
 					))}
+					{places.map((p) => (
+						<PlaceLane key={p.key} days={days} place={p.key} all={all} />
+					))}
+					{mine.length > 0 && (
+						<Waits
+							steps={mine}
+							ready={days.jobs.find((j) => j.job === picked?.job)}
+							all={all}
+						/>
+					)}
+					<Flags
+						days={days}
+						all={all}
+						onJob={(job) => {
+							const s = stepsOf(days, job)[0];
+							if (s) onPick(s);
+						}}
+					/>
 				</div>
 			</section>
 		</div>
+	);
+}
+
+/** The pieces of a job in the order of time, each once. */
+function stepsOf(days: Days, job: number): DayStep[] {
+	const seen = new Set<string>();
+	return days.people
+		.flatMap((p) => p.steps)
+		.filter((s) => s.job === job && !seen.has(s.key) && seen.add(s.key))
+		.sort((a, b) => a.from.localeCompare(b.from));
+}
+
+/** What two do at once is joined across their lanes. */
+function joins(days: Days) {
+	const lanes = new Map<string, { at: number; lanes: number[] }>();
+	days.people.forEach((p, lane) => {
+		for (const s of p.steps) {
+			if (s.with.length === 0 || s.round) continue;
+			const k = lanes.get(s.key) ?? { at: Date.parse(s.from), lanes: [] };
+			k.lanes.push(lane);
+			lanes.set(s.key, k);
+		}
+	});
+	return [...lanes].flatMap(([key, k]) =>
+		k.lanes.length < 2
+			? []
+			: [
+					{
+						key,
+						at: k.at,
+						from: Math.min(...k.lanes),
+						to: Math.max(...k.lanes),
+					},
+				],
 	);
 }
 
@@ -137,12 +240,14 @@ function Block({
 	step,
 	all,
 	picked,
+	moved,
 	onPick,
 	onDrop,
 }: {
 	step: DayStep;
 	all: Stretch[];
 	picked: boolean;
+	moved?: boolean;
 	onPick: () => void;
 	onDrop?: (x: number, down: number) => void;
 }) {
@@ -200,9 +305,9 @@ function Block({
 				}
 				className={`block h-[62px] w-full overflow-hidden border-l-4 px-1 text-left text-[0.8125rem] leading-[1.15] ${
 					two ? "border-two" : "border-now"
-				} ${picked ? "bg-now text-on-now" : "bg-now-wash text-ink"} ${step.pinned ? "border-t-4 border-t-ink" : ""} ${step.moved ? "outline-2 -outline-offset-2 outline-dashed outline-ink" : ""}`}
+				} ${picked ? "bg-now text-on-now" : "bg-now-wash text-ink"} ${step.pinned ? "border-t-4 border-t-ink" : ""} ${moved ? "outline-2 -outline-offset-2 outline-dashed outline-ink" : ""}`}
 				data-pinned={step.pinned}
-				data-moved={step.moved}
+				data-moved={moved}
 			>
 				{w > 34 && (
 					<>

@@ -41,6 +41,12 @@ export function TriedBand({
 
 /** What it costs, in a sentence. */
 function costs(now: DaysSum, then: DaysSum): string {
+	const said = gain(now, then);
+	return said === "" ? "It costs no promise" : `Then: ${said}`;
+}
+
+/** The difference between two plans; empty where there is none. */
+export function gain(now: DaysSum, then: DaysSum): string {
 	const parts: string[] = [];
 	const late = then.late - now.late;
 	if (Math.abs(late) >= 0.05)
@@ -54,9 +60,7 @@ function costs(now: DaysSum, then: DaysSum): string {
 		);
 	if (then.left > now.left)
 		parts.push(`no time for ${then.left - now.left} more steps`);
-	return parts.length === 0
-		? "It costs no promise"
-		: `Then: ${parts.join(", ")}`;
+	return parts.join(", ");
 }
 
 /** Hours as one says them of all jobs together. */

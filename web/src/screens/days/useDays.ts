@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, got, type Refused } from "../../api/client";
-import type { Days, Tried, WhatIf } from "../../api/types";
+import type { Better, Days, Tried, WhatIf } from "../../api/types";
 
 const key = ["days"];
 
@@ -34,5 +34,12 @@ export function useDays() {
 		onSuccess: put,
 		onError: () => void client.invalidateQueries({ queryKey: key }),
 	});
-	return { days, take, unpin, tried, so };
+	// What planning anew would bring is searched for now and then, not at each look.
+	const better = useQuery<Better, Refused>({
+		queryKey: ["better days", days.data?.version],
+		queryFn: () => got(api.GET("/api/days/better")),
+		enabled: days.data !== undefined && days.data.jobs.length > 0,
+		staleTime: 5 * 60_000,
+	});
+	return { better: better.data, days, take, unpin, tried, so };
 }

@@ -1,0 +1,162 @@
+import type { DayReady, DayStep, Days } from "../../api/types";
+import { when } from "../../app/when";
+import { odds } from "./odds";
+import { placeOf, type Stretch, width } from "./scale";
+
+export const placeTall = 34;
+const names = { bench: "Benches", van: "Van", table: "Table" } as const;
+type Place = keyof typeof names;
+
+/** The places that somebody works at in these days, in their order. */
+export function placesOf(days: Days): { key: Place; name: string }[] {
+	const used = new Set(days.people.flatMap((p) => p.steps.map((s) => s.place)));
+	return (Object.keys(names) as Place[])
+		.filter((k) => used.has(k))
+		.map((key) => ({ key, name: names[key] }));
+}
+
+/** A place along time: a line for each piece of work at it, as many side by side as there are. */
+export function PlaceLane({
+	days,
+	place,
+	all,
+}: {
+	days: Days;
+	place: Place;
+	all: Stretch[];
+}) {
+	const seen = new Set<string>();
+	const steps = days.people
+		.flatMap((p) => p.steps)
+		.filter((s) => s.place === place && !seen.has(s.key) && seen.add(s.key))
+		.sort((a, b) => a.from.localeCompare(b.from));
+	const rows: number[] = [];
+	return (
+		<div
+			aria-hidden="true"
+			className="relative border-t border-rule"
+			style={{ height: placeTall }}
+			data-place={place}
+		>
+			{steps.map((s) => {
+				const from = Date.parse(s.from);
+				const to = Date.parse(s.to);
+				let row = rows.findIndex((end) => end <= from);
+				if (row < 0) row = rows.length;
+				rows[row] = to;
+				return (
+					<span
+						key={s.key}
+						className="absolute h-1.5 bg-ink-2"
+						style={{
+							left: placeOf(all, from),
+							width: Math.max(3, width(from, to) - 2),
+							top: 6 + (row % 4) * 8,
+						}}
+					/>
+				);
+			})}
+		</div>
+	);
+}
+
+export const waitTall = 40;
+
+/** The waits of one job, thin lines that need nobody, and its promise as a flag. */
+export function Waits({
+	steps,
+	ready,
+	all,
+}: {
+	steps: DayStep[];
+	ready?: DayReady;
+	all: Stretch[];
+}) {
+	const last = steps.at(-1);
+	return (
+		<div
+			className="relative border-t border-rule"
+			style={{ height: waitTall }}
+			data-waits={steps.length}
+		>
+			{steps.map((s, i) => {
+				const next = steps[i + 1];
+				if (!next) return null;
+				const x = placeOf(all, Date.parse(s.to));
+				const w = placeOf(all, Date.parse(next.from)) - x;
+				return w < 2 ? null : (
+					<span
+						key={s.key}
+						title={next.why}
+						className="absolute top-[19px] h-0.5 bg-now"
+						style={{ left: x, width: w }}
+					/>
+				);
+			})}
+			{steps.map((s) => (
+				<span
+					key={s.key}
+					className="absolute top-[13px] h-3.5 bg-now"
+					style={{
+						left: placeOf(all, Date.parse(s.from)),
+						width: Math.max(3, width(Date.parse(s.from), Date.parse(s.to)) - 2),
+					}}
+				/>
+			))}
+			{ready?.promised_at && last && (
+				<span
+					className={`absolute top-0 text-sm whitespace-nowrap ${ready.safe ? "text-ink" : "font-semibold text-stop"}`}
+					style={{ left: placeOf(all, Date.parse(ready.promised_at)) + 2 }}
+				>
+					<span aria-hidden="true">⚑ </span>
+					{when(ready.promised_at)}, {odds(ready.kept)}
+				</span>
+			)}
+		</div>
+	);
+}
+
+export const flagTall = 28;
+
+/** Every promise along time; one that is not safe stands out by its mark and its colour. */
+export function Flags({
+	days,
+	all,
+	onJob,
+}: {
+	days: Days;
+	all: Stretch[];
+	onJob: (job: number) => void;
+}) {
+	let last = Number.NEGATIVE_INFINITY;
+	const flags = days.jobs
+		.filter((j) => j.promised_at)
+		.map((j) => ({ j, x: placeOf(all, Date.parse(j.promised_at ?? "")) }))
+		.sort((a, b) => a.x - b.x)
+		.map((f) => {
+			last = Math.max(f.x, last + 24);
+			return { ...f, x: last };
+		});
+	return (
+		<ul
+			aria-label="Promises along time"
+			className="relative border-t border-rule"
+			style={{ height: flagTall + 20 }}
+		>
+			{flags.map(({ j, x }) => (
+				<li key={j.job} className="absolute top-0" style={{ left: x - 2 }}>
+					<button
+						type="button"
+						className={`h-12 w-6 text-center text-lg leading-none ${j.safe ? "text-ink-2" : "font-bold text-stop"}`}
+						title={`${j.object}: promised ${when(j.promised_at ?? "")}, ${odds(j.kept)}`}
+						aria-label={`${j.object}: promised ${when(j.promised_at ?? "")}, ${odds(j.kept)}`}
+						onClick={() => onJob(j.job)}
+						data-flag={j.job}
+					>
+						{j.safe ? "⚑" : "⚑!"}
+					</button>
+				</li>
+			))}
+		</ul>
+	);
+}
