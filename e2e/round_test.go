@@ -40,6 +40,7 @@ func roundOfThree(t *testing.T, p *program) {
 	g.until("the round in Tor's day", `[...document.querySelectorAll("[data-lanes] ul[aria-label]")].find(u => u.getAttribute("aria-label").startsWith("Tor"))?.querySelector("[data-step^='round/']")`)
 
 	// A forecast with a gap is refused with its row; a whole one is taken, and given up.
+	g.until("the weather", `document.querySelector("[data-forecast] input[type=file]")`)
 	put := func(text, want string) {
 		ask[any](g, fmt.Sprintf(`void (() => { const i = document.querySelector("[data-forecast] input[type=file]"); const d = new DataTransfer(); d.items.add(new File([%q], "forecast.csv", {type: "text/csv"})); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`, text))
 		g.until(want, fmt.Sprintf(`document.querySelector("[data-forecast]")?.innerText.includes(%q)`, want))
