@@ -23,7 +23,8 @@ func cutRoom(t *testing.T, p *program) {
 	g.until("all of them placed", `/(\d+) of \1 panes from/.test(document.querySelector("[data-plan-worth]").innerText)`)
 	g.accessible("a cut plan")
 	id := ask[int](g, `fetch("/api/cut-room").then(r => r.json()).then(v => v.groups.find(g => g.plan).plan.id)`)
-	for ending, begins := range map[string]string{"pdf": "%PDF", "csv": "sheet,stock,cut", "svg": "<svg", "dxf": "SECTION"} {
+	for ending, begins := range map[string]string{"pdf": "%PDF", "csv": "sheet,stock,cut", "svg": "<svg",
+		"dxf": "SECTION"} {
 		if f := string(g.fetch(fmt.Sprintf("/api/cut-room/plans/%d/plan.%s", id, ending))); !strings.Contains(f[:min(len(f),
 			200)], begins) {
 			t.Errorf("the plan as %s: %.80q", ending, f)

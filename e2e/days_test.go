@@ -22,14 +22,16 @@ func days(t *testing.T, p *program) {
 	g.until("the new job", line+`?.innerText.includes("no promise")`)
 	g.pressAt(fmt.Sprintf("[data-promise='%d'] [data-promise-it] button", id))
 	g.until("it promised", line+`?.innerText.includes("promised") && !`+line+`.innerText.includes("no promise")`)
-	kept := ask[float64](g, fmt.Sprintf(`fetch("/api/days").then(r => r.json()).then(d => d.jobs.find(j => j.job === %d).kept)`, id))
+	kept := ask[float64](g,
+		fmt.Sprintf(`fetch("/api/days").then(r => r.json()).then(d => d.jobs.find(j => j.job === %d).kept)`, id))
 	if kept < 0.8 {
 		t.Errorf("promised nine times in ten, and kept %.2f", kept)
 	}
 
 	g.pressAt("[data-take]")
 	g.until("the plan taken", `document.body.innerText.includes("The days as they stand")`)
-	again := ask[float64](g, fmt.Sprintf(`fetch("/api/days").then(r => r.json()).then(d => d.jobs.find(j => j.job === %d).kept)`, id))
+	again := ask[float64](g,
+		fmt.Sprintf(`fetch("/api/days").then(r => r.json()).then(d => d.jobs.find(j => j.job === %d).kept)`, id))
 	if again < 0.8 {
 		t.Errorf("planned anew, and the promise is kept %.2f", again)
 	}
@@ -65,7 +67,8 @@ func days(t *testing.T, p *program) {
 	g.pressAt(week + " button[type=submit]")
 	g.until("kept", fmt.Sprintf(`fetch("/api/weeks").then(r => r.json()).then(a => a.find(w => w.account === %d).days.length === 0)`, ebbe))
 	g.goTo("/days")
-	g.until("his lane empty", `[...document.querySelectorAll("[data-lanes] ul[aria-label]")].find(u => u.getAttribute("aria-label").startsWith("Ebbe"))?.children.length === 0`)
+	g.until("his lane empty",
+		`[...document.querySelectorAll("[data-lanes] ul[aria-label]")].find(u => u.getAttribute("aria-label").startsWith("Ebbe"))?.children.length === 0`)
 	g.until("what moved is said", `document.body.innerText.includes("steps lie elsewhere")`)
 	g.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateTouch))
 	g.until("my day", `document.querySelector("[data-my-day] ol li")`)
@@ -74,7 +77,8 @@ func days(t *testing.T, p *program) {
 	}
 	g.accessible("my day")
 	g.do(chromedp.EmulateViewport(1280, 800))
-	g.call("PUT", fmt.Sprintf("/api/weeks/%d", ebbe), fmt.Sprintf(`{"account": %d, "days": [1,2,3,4,5], "from": "08:00", "to": "17:00", "noon_from": "12:00", "noon_to": "12:30", "off": [], "may": ["pressure","gas","height"], "version": 1}`, ebbe))
+	g.call("PUT", fmt.Sprintf("/api/weeks/%d", ebbe),
+		fmt.Sprintf(`{"account": %d, "days": [1,2,3,4,5], "from": "08:00", "to": "17:00", "noon_from": "12:00", "noon_to": "12:30", "off": [], "may": ["pressure","gas","height"], "version": 1}`, ebbe))
 }
 
 // A step is moved by tap and by drag: tried, with what it costs, left, and then made so.
@@ -88,7 +92,8 @@ func moved(g *page) {
 	g.until("as it was", `!document.querySelector("[data-tried]") && !document.querySelector("[data-pinned=true]")`)
 	// Dragged half a day on: the last step of the first lane.
 	at := func(edge string) float64 {
-		return ask[float64](g, `(() => { const b = document.querySelectorAll("[data-lanes] ul[aria-label]")[1].querySelector("[data-step]"); b.scrollIntoView({block: "center"}); return b.getBoundingClientRect().`+edge+`; })()`)
+		return ask[float64](g,
+			`(() => { const b = document.querySelectorAll("[data-lanes] ul[aria-label]")[1].querySelector("[data-step]"); b.scrollIntoView({block: "center"}); return b.getBoundingClientRect().`+edge+`; })()`)
 	}
 	x, y := at("left")+2, at("top")+20
 	g.do(chromedp.DragAndDropXY(x, y, x+400, y, 4))
@@ -109,7 +114,8 @@ func whatIf(g *page) {
 		g.until(kind, `document.querySelector("[data-tried]") && document.querySelector("[data-changes]")`)
 	}
 	try("glass comes late")
-	g.until("what it moves", `+document.querySelector("[data-changes]").dataset.changes > 0 && document.querySelector("[data-changes]").innerText.includes("then")`)
+	g.until("what it moves",
+		`+document.querySelector("[data-changes]").dataset.changes > 0 && document.querySelector("[data-changes]").innerText.includes("then")`)
 	g.press("Leave it as it was")
 	g.until("the days", `document.querySelector("[data-what-if]")`)
 	try("one more pair of hands")
@@ -143,11 +149,13 @@ func promisedAtTheDoor(t *testing.T, p *program) {
 	g.press("Lay it on the table")
 	g.until("the job", `location.pathname.startsWith("/jobs/")`)
 	id := ask[int](g, `+location.pathname.split("/")[2]`)
-	got := ask[string](g, fmt.Sprintf(`fetch("/api/jobs/%d").then(r => r.json()).then(v => new Date(v.job.promised_at).toISOString())`, id))
+	got := ask[string](g,
+		fmt.Sprintf(`fetch("/api/jobs/%d").then(r => r.json()).then(v => new Date(v.job.promised_at).toISOString())`, id))
 	if got != said {
 		t.Errorf("promised %s, offered %s", got, said)
 	}
-	kept := ask[float64](g, fmt.Sprintf(`fetch("/api/days").then(r => r.json()).then(d => d.jobs.find(j => j.job === %d).kept)`, id))
+	kept := ask[float64](g,
+		fmt.Sprintf(`fetch("/api/days").then(r => r.json()).then(d => d.jobs.find(j => j.job === %d).kept)`, id))
 	if kept < 0.8 {
 		t.Errorf("promised as it was offered, and kept %.2f", kept)
 	}

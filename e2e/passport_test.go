@@ -19,7 +19,8 @@ func passport(t *testing.T, p *program) {
 	mira.readAll(id, map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242",
 		"height_right": "242", "ledge": "14", "bracket_reach": "16"})
 	mira.call("PUT", job+"/choice", `{"material": "glass-ceramic", "thickness": 4}`)
-	mira.call("POST", job+"/strip", `{"id": "", "in": 0, "kind": "fasteners", "what": "hearth rail screw", "where": "low edge", "count": 2, "fate": "back", "seized": true, "held": {"how": "screw", "drive": "T20", "size": "M5", "length": 16}}`)
+	mira.call("POST", job+"/strip",
+		`{"id": "", "in": 0, "kind": "fasteners", "what": "hearth rail screw", "where": "low edge", "count": 2, "fate": "back", "seized": true, "held": {"how": "screw", "drive": "T20", "size": "M5", "length": 16}}`)
 	entry := ask[string](mira, fmt.Sprintf(`fetch(%q).then(r => r.json()).then(v => v.job.strip[0].entry.id)`, job))
 	mira.finish(id)
 	mira.call("PUT", job+"/strip/"+entry+"/back", `{"in": 2, "version": 1}`)
@@ -71,7 +72,8 @@ func passport(t *testing.T, p *program) {
 	mira.press("Make an address for a calendar")
 	mira.until("the address", `document.querySelector("[data-calendar]")`)
 	feed := ask[string](mira, `new URL(document.querySelector("[data-calendar]").innerText).pathname`)
-	if ics := string(stranger.fetch(feed)); !strings.Contains(ics, "BEGIN:VCALENDAR") || !strings.Contains(ics, "boathouse") {
+	if ics := string(stranger.fetch(feed)); !strings.Contains(ics, "BEGIN:VCALENDAR") ||
+		!strings.Contains(ics, "boathouse") {
 		t.Errorf("the calendar: %.80q", ics)
 	}
 
@@ -79,7 +81,8 @@ func passport(t *testing.T, p *program) {
 	mira.goTo(fmt.Sprintf("/jobs/%d/prove", id))
 	mira.press("copy or withdraw")
 	mira.press("It is back: the same object")
-	mira.until("the new job", fmt.Sprintf(`/^\/jobs\/\d+/.test(location.pathname) && !location.pathname.startsWith("/jobs/%d/") && location.pathname !== "/jobs/%d"`, id, id))
+	mira.until("the new job",
+		fmt.Sprintf(`/^\/jobs\/\d+/.test(location.pathname) && !location.pathname.startsWith("/jobs/%d/") && location.pathname !== "/jobs/%d"`, id, id))
 	again := ask[string](mira, `location.pathname.split("/")[2]`)
 	mira.goTo("/jobs/" + again + "/assess")
 	mira.until("it was here before", `document.querySelector("[data-through='1']")`)

@@ -28,7 +28,8 @@ func roundOfThree(t *testing.T, p *program) {
 	g.press("what goes into the van")
 	g.until("the load list", `document.querySelector("[data-load]")?.innerText.includes("Tools")`)
 	g.accessible("a round with its load list")
-	if ok := ask[bool](g, `fetch(document.querySelector("[data-taken] a[href$='sheet.pdf']").href).then(r => r.ok && r.headers.get("Content-Type") === "application/pdf")`); !ok {
+	if ok := ask[bool](g,
+		`fetch(document.querySelector("[data-taken] a[href$='sheet.pdf']").href).then(r => r.ok && r.headers.get("Content-Type") === "application/pdf")`); !ok {
 		t.Error("the round has no paper")
 	}
 	g.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateTouch))
@@ -37,7 +38,8 @@ func roundOfThree(t *testing.T, p *program) {
 	}
 	g.do(chromedp.EmulateViewport(1280, 800))
 	g.goTo("/days")
-	g.until("the round in Tor's day", `[...document.querySelectorAll("[data-lanes] ul[aria-label]")].find(u => u.getAttribute("aria-label").startsWith("Tor"))?.querySelector("[data-step^='round/']")`)
+	g.until("the round in Tor's day",
+		`[...document.querySelectorAll("[data-lanes] ul[aria-label]")].find(u => u.getAttribute("aria-label").startsWith("Tor"))?.querySelector("[data-step^='round/']")`)
 
 	// A forecast with a gap is refused with its row; a whole one is taken, and given up.
 	g.until("the weather", `document.querySelector("[data-forecast] input[type=file]")`)

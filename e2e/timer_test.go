@@ -42,7 +42,8 @@ func timers(t *testing.T, p *program) {
 	g.until("Today to call it", `document.querySelector("section[aria-label=Clocks]")?.innerText.includes("felt glue")`)
 	g.press("the adhesive day, for the wall")
 	g.until("hours", `document.querySelectorAll("[data-hour]").length > 0`)
-	g.until("a shared tube", `[...document.querySelectorAll("[data-line=open]")].some(l => l.innerText.includes("one by one it would be 2"))`)
+	g.until("a shared tube",
+		`[...document.querySelectorAll("[data-line=open]")].some(l => l.innerText.includes("one by one it would be 2"))`)
 	g.until("the last minute to set", `document.querySelector("[data-line=set-by]")`)
 	g.accessible("the adhesive day")
 	g.goTo(fmt.Sprintf("/jobs/%d/set", id))

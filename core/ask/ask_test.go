@@ -127,15 +127,25 @@ func TestAt(t *testing.T) {
 			"Gap even is open"},
 		{"the signature", "prove", func(f *Facts) { done(f, "fire"); f.Checks, f.Hindrances = nil, nil }, Sign, "",
 			"Everything is proved: sign it"},
-		{"readings that cannot be", "measure", func(f *Facts) { f.Fault = &fault.Error{Field: "width_top", Why: "too little", Cure: "x"} },
+		{"readings that cannot be", "measure", func(f *Facts) {
+			f.Fault = &fault.Error{Field: "width_top", Why: "too little",
+				Cure: "x"}
+		},
 			Reading, "width_top", "Read it again"},
-		{"what cannot be reckoned", "measure", func(f *Facts) { f.Fault = &fault.Error{Field: "room", Why: "a room of 90", Cure: "x"} },
+		{"what cannot be reckoned", "measure", func(f *Facts) {
+			f.Fault = &fault.Error{Field: "room", Why: "a room of 90",
+				Cure: "x"}
+		},
 			Stop, "room", "a room of 90"},
-		{"stopped here, after the rest", "measure", func(f *Facts) { f.Stops = []prove.Stop{{Key: "bite_hot", Station: "measure", Says: "no bite"}} },
+		{"stopped here, after the rest", "measure", func(f *Facts) {
+			f.Stops = []prove.Stop{{Key: "bite_hot",
+				Station: "measure", Says: "no bite"}}
+		},
 			Step, "measure", "Measure"},
 		{"stopped here", "measure", func(f *Facts) {
 			done(f, "measure")
-			f.Stops = []prove.Stop{{Key: "gate", Station: "choose", Says: "too hot"}, {Key: "bite_hot", Station: "measure", Says: "no bite"}}
+			f.Stops = []prove.Stop{{Key: "gate", Station: "choose", Says: "too hot"},
+				{Key: "bite_hot", Station: "measure", Says: "no bite"}}
 		}, Stop, "bite_hot", "no bite"},
 		{"stopped elsewhere", "set", func(f *Facts) {
 			done(f, "pane-in", "brackets")

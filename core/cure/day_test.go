@@ -64,8 +64,9 @@ func TestDayLimits(t *testing.T) {
 // A cold morning: it waits for the first half hour that is warm enough, and says why; in a
 // week of frost it says that no hour comes.
 func TestDayWaitsForTheWarm(t *testing.T) {
-	warms := []Air{{At: morning.Add(-time.Hour), C: 2, RH: 60}, {At: morning, C: 2, RH: 60}, {At: morning.Add(3 * time.Hour), C: 8,
-		RH: 60}, {At: morning.Add(900 * time.Hour), C: 8, RH: 60}}
+	warms := []Air{{At: morning.Add(-time.Hour), C: 2, RH: 60}, {At: morning, C: 2, RH: 60},
+		{At: morning.Add(3 * time.Hour), C: 8,
+			RH: 60}, {At: morning.Add(900 * time.Hour), C: 8, RH: 60}}
 	got, err := Day([]Laying{cab("cab", 140, 4)}, warms, morning)
 	if err != nil {
 		t.Fatal(err)

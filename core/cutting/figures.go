@@ -33,8 +33,9 @@ func (p Plan) Figures(t Task) []working.Figure {
 		}
 	}
 	const m2 = 1e6
-	useful := working.Figure{Key: "useful", Sentence: "of the stock is used or goes back to the rack", Value: 100 * (panes +
-		kept) / whole, Unit: "in 100", Verdict: working.Note,
+	useful := working.Figure{Key: "useful", Sentence: "of the stock is used or goes back to the rack",
+		Value: 100 * (panes +
+			kept) / whole, Unit: "in 100", Verdict: working.Note,
 		Text: working.Num(100*(panes+kept)/whole, 0) + " in 100",
 		Working: working.Of("100 × ({P} + {K}) / {S}", 100*(panes+kept)/whole, "in 100",
 			working.In("P", "panes, with what they are broken out of", panes/m2, "m²", origin.Sum()),

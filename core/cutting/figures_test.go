@@ -15,7 +15,8 @@ func TestFigures(t *testing.T) {
 	low := &Node{Kind: IsCut, W: 1000, H: 500, Up: true, At: 400, A: leaf(IsPiece, "a", 0, 0, 400, 500),
 		B: &Node{Kind: IsCut, X: 400, W: 600, H: 500, Up: true, At: 400, A: leaf(IsPiece, "b", 400, 0, 400, 500),
 			B: leaf(IsWaste, "", 800, 0, 200, 500)}}
-	p := Plan{Sheets: []Sheet{{Stock: "s", Copy: 1, W: 1000, H: 1000, Root: Node{Kind: IsCut, W: 1000, H: 1000, At: 500, A: low,
+	p := Plan{Sheets: []Sheet{{Stock: "s", Copy: 1, W: 1000, H: 1000, Root: Node{Kind: IsCut, W: 1000, H: 1000, At: 500,
+		A: low,
 		B: leaf(IsOffcut, "", 0, 500, 1000, 500)}}}}
 	f := p.Figures(task)
 	if len(f) != 2 || math.Abs(f[0].Value-90) > 1e-9 || math.Abs(f[1].Value-22.5) > 1e-9 {

@@ -87,7 +87,8 @@ func count(all []Fitted, kind Kind, of func(Fitted) string, now time.Time) []Lin
 		out = append(out, *l)
 	}
 	slices.SortFunc(out, func(a, b Line) int {
-		return cmp.Or(cmp.Compare(b.Back*a.Fitted, a.Back*b.Fitted), cmp.Compare(b.Fitted, a.Fitted), cmp.Compare(a.What, b.What))
+		return cmp.Or(cmp.Compare(b.Back*a.Fitted, a.Back*b.Fitted), cmp.Compare(b.Fitted, a.Fitted),
+			cmp.Compare(a.What, b.What))
 	})
 	return out
 }

@@ -216,8 +216,9 @@ func MisfitFigure(c outline.Measure, r length.Reading, want, off float64) workin
 	v := math.Abs(r.Value - want)
 	f := working.Figure{
 		Key: "misfit_" + c.Key, Value: v, Unit: "mm", Place: string(ShapePlace(c.Key)),
-		Sentence: fmt.Sprintf("misfit: %s reads %s mm, the rest says %s mm", c.Name, length.Metric(r.Value), length.Metric(want)),
-		Limit:    working.Most(off+r.Doubt, "mm", origin.Sum()),
+		Sentence: fmt.Sprintf("misfit: %s reads %s mm, the rest says %s mm", c.Name, length.Metric(r.Value),
+			length.Metric(want)),
+		Limit: working.Most(off+r.Doubt, "mm", origin.Sum()),
 		Working: working.Of("|{r} − {p}|", v, "mm", read("r", c.Name, r.Value, r.Doubt),
 			read("p", "predicted by the other measures", want, off)).
 			With("The limit is what the doubts of all readings together can explain. More than that, and one of them is wrong."),

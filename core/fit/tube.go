@@ -57,7 +57,8 @@ func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 			origin.Sum()),
 			working.In("q", "between the faces and what the cutter takes off, as much as once in 20: the reading anywhere "+
 				"within its doubt, the cut mostly near its size", apart, "mm", origin.Sum()),
-			read("F", "between the faces", k.f, k.doubt), working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm",
+			read("F", "between the faces", k.f, k.doubt), working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half,
+				"mm",
 				s.band.Origin))}
 	bad := working.Stop
 	if each >= k.engage {

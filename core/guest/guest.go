@@ -54,7 +54,8 @@ func (g Guest) Check(steps []plan.Step) error {
 	case g.Stays:
 		return nil
 	case g.Before == "":
-		return fault.New("before", "nobody knows when it has to be out", "choose the step before which it goes out, or that it stays")
+		return fault.New("before", "nobody knows when it has to be out",
+			"choose the step before which it goes out, or that it stays")
 	case !slices.ContainsFunc(steps, func(s plan.Step) bool { return s.Key == g.Before }):
 		return fault.New("before", fmt.Sprintf("the plan has no step %q", g.Before), "choose one of its steps")
 	}

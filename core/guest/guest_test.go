@@ -49,7 +49,8 @@ func TestLast(t *testing.T) {
 		done          []string
 		want          string
 	}{
-		{"channel-front", "pins", nil, "door-on"}, {"window-pack", "pins", nil, "rebuild"}, {"bead-brads", "props", nil, "hang"},
+		{"channel-front", "pins", nil, "door-on"}, {"window-pack", "pins", nil, "rebuild"},
+		{"bead-brads", "props", nil, "hang"},
 		{"window-pack", "rags", nil, "stack"}, {"window-pack", "rags", []string{"stack"}, "tab-shut"},
 		{"bonded-fixed", "tacking", nil, "trim-back"}, {"clip-heat", "jumper", []string{"door-on"}, "first-fire"},
 		{"gauge-tube", "pins", nil, "guard"}, // nothing shuts it in: before refitting
@@ -87,7 +88,8 @@ func TestCheckAndIn(t *testing.T) {
 	}
 	in := []Guest{{What: "pins through the hinges", Before: "door-on"}, {What: "a rag", Where: "left", Before: "door-on"},
 		{What: "tape", Stays: true}}
-	if got := In("door-on", in); got != "pins through the hinges, a rag, left still in: out first, nobody reaches it afterwards" {
+	if got := In("door-on",
+		in); got != "pins through the hinges, a rag, left still in: out first, nobody reaches it afterwards" {
 		t.Error(got)
 	}
 	if got := In("bar-on", in) + In("", in[2:]); got != "" {

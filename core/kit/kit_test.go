@@ -18,7 +18,8 @@ func whats(items []Item) string {
 
 // What is taken along for what is left, and no more. Common practice, no source.
 func TestTools(t *testing.T) {
-	log := striplog.Log{{ID: "1", What: "rail screw", Count: 4, Fate: striplog.Back, Held: striplog.Held{How: "screw", Drive: "T20"}},
+	log := striplog.Log{{ID: "1", What: "rail screw", Count: 4, Fate: striplog.Back,
+		Held: striplog.Held{How: "screw", Drive: "T20"}},
 		{ID: "2", What: "bead screw", Count: 2, Fate: striplog.Back, Held: striplog.Held{How: "screw", Drive: "PH2"}},
 		{ID: "3", What: "clip", Count: 9, Fate: striplog.Back, Held: striplog.Held{How: "clip"}},
 		{ID: "4", What: "cover screw", Count: 3, Fate: striplog.Back, In: 3, Held: striplog.Held{How: "screw", Drive: "T20"}}}
@@ -28,13 +29,17 @@ func TestTools(t *testing.T) {
 		has  []string
 		not  []string
 	}{
-		{"drives of what is not back, counted", Work{Strip: log}, []string{"drivers: PH2 for 2, T20 for 4"}, []string{"clip"}},
+		{"drives of what is not back, counted", Work{Strip: log}, []string{"drivers: PH2 for 2, T20 for 4"},
+			[]string{"clip"}},
 		{"nothing is left", Work{}, nil, []string{"drivers", "vacuum"}},
-		{"a bead to lay", Work{Steps: []string{"bead", "pane-in"}}, []string{"cartridge gun", "suction cups", "thermo-hygrometer"},
+		{"a bead to lay", Work{Steps: []string{"bead", "pane-in"}}, []string{"cartridge gun", "suction cups",
+			"thermo-hygrometer"},
 			[]string{"putty", "vacuum"}},
-		{"putty", Work{Steps: []string{"back-putty", "points-in"}}, []string{"putty, putty knife", "points and driver"}, []string{"cartridge"}},
+		{"putty", Work{Steps: []string{"back-putty", "points-in"}}, []string{"putty, putty knife", "points and driver"},
+			[]string{"cartridge"}},
 		{"only the proof is left", Work{Checks: []string{"water"}}, []string{"water: hose"}, []string{"gloves"}},
-		{"to strip", Work{Stations: []family.Station{"strip"}}, []string{"hard container", "cut-resistant"}, []string{"rule"}},
+		{"to strip", Work{Stations: []family.Station{"strip"}}, []string{"hard container", "cut-resistant"},
+			[]string{"rule"}},
 	} {
 		got := whats(Tools(c.w))
 		for _, h := range c.has {

@@ -22,11 +22,14 @@ func screws(id, where string, long float64) striplog.Entry {
 // tab on its second bend, a wire that was foreign.
 func stove() Facts {
 	log := striplog.Log{screws("1", "top edge", 12), screws("2", "low edge", 20),
-		{ID: "3", Kind: striplog.Part, What: "hinge plate", Count: 1, Fate: striplog.Substitute, By: "M5 × 16 bolt in a bush",
+		{ID: "3", Kind: striplog.Part, What: "hinge plate", Count: 1, Fate: striplog.Substitute,
+			By:   "M5 × 16 bolt in a bush",
 			Held: striplog.Held{How: "rivet"}},
-		{ID: "4", Kind: striplog.Shield, What: "baffle", Where: "left", Count: 1, Fate: striplog.Back, Held: striplog.Held{How: "tab",
-			Bends: 1}},
-		{ID: "5", Kind: striplog.Wire, What: "loop of wire", Count: 1, Fate: striplog.Off, Held: striplog.Held{How: "friction"}},
+		{ID: "4", Kind: striplog.Shield, What: "baffle", Where: "left", Count: 1, Fate: striplog.Back,
+			Held: striplog.Held{How: "tab",
+				Bends: 1}},
+		{ID: "5", Kind: striplog.Wire, What: "loop of wire", Count: 1, Fate: striplog.Off,
+			Held: striplog.Held{How: "friction"}},
 		{ID: "6", Kind: striplog.Seal, What: "rope", Count: 1, Fate: striplog.Renew, Held: striplog.Held{How: "adhesive"}},
 		{ID: "7", Kind: striplog.Pane, What: "pane", Count: 1, Fate: striplog.Renew, Held: striplog.Held{How: "clip"}},
 		{ID: "8", Kind: striplog.Part, What: "air slide", Count: 1, Fate: striplog.Back, Held: striplog.Held{How: "lip"}}}
@@ -59,7 +62,8 @@ func TestLetter(t *testing.T) {
 			t.Errorf("%s:\n%s\nwant\n%s", part, strings.Join(want.got, "\n"), strings.Join(want.want, "\n"))
 		}
 	}
-	if len(l.Palm) != palmLines || !strings.HasPrefix(l.Palm[0], "5 mm glass-ceramic") || !strings.Contains(l.Palm[1], "12 mm") {
+	if len(l.Palm) != palmLines || !strings.HasPrefix(l.Palm[0], "5 mm glass-ceramic") ||
+		!strings.Contains(l.Palm[1], "12 mm") {
 		t.Errorf("palm: %q", l.Palm)
 	}
 	for _, s := range l.Palm {
@@ -107,7 +111,10 @@ func TestPalmKeepsRoom(t *testing.T) {
 		f.Panes = append(f.Panes, Pane{Name: fmt.Sprintf("light %d", i+2), Is: "3 mm annealed glass"})
 	}
 	l := Of(f)
-	if len(l.Palm) > palmLines || !slices.ContainsFunc(l.Palm, func(s string) bool { return strings.Contains(s, "12 mm") }) {
+	if len(l.Palm) > palmLines || !slices.ContainsFunc(l.Palm, func(s string) bool {
+		return strings.Contains(s,
+			"12 mm")
+	}) {
 		t.Errorf("%q", l.Palm)
 	}
 }

@@ -32,7 +32,8 @@ type Pace struct {
 // place and person together (a linear model with normal priors, solved exactly), so that
 // one slow afternoon moves little and thirty move much.
 func Learn(runs []Run) Pace {
-	p := Pace{family: map[string]float64{}, place: map[string]float64{}, who: map[int64]float64{}, seen: map[string]int{}, n: len(runs)}
+	p := Pace{family: map[string]float64{}, place: map[string]float64{}, who: map[int64]float64{}, seen: map[string]int{},
+		n: len(runs)}
 	v0 := math.Log(1 + bookSpread*bookSpread)
 	p.variance = v0
 	if len(runs) == 0 {

@@ -47,7 +47,8 @@ func Runs(ticks []Tick) []Run {
 	for i := 0; i < len(all); {
 		first, k := all[i], i+1
 		book := 0.0
-		for k < len(all) && all[k].Who == first.Who && all[k].Job == first.Job && all[k].At.Sub(all[k-1].At) <= pause(all[k].Book) {
+		for k < len(all) && all[k].Who == first.Who && all[k].Job == first.Job &&
+			all[k].At.Sub(all[k-1].At) <= pause(all[k].Book) {
 			book += float64(all[k].Book)
 			k++
 		}

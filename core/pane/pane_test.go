@@ -39,7 +39,8 @@ func open(c Choice) []string {
 
 func TestMaterialsAreSound(t *testing.T) {
 	for _, m := range Laid(nil) {
-		if !m.Other && (m.Density.V < 1000 || m.Density.V > 3000) || m.E.V < 1 || m.Nu.V <= 0 || m.Nu.V >= 0.5 || m.Strength.V <= 0 ||
+		if !m.Other && (m.Density.V < 1000 || m.Density.V > 3000) || m.E.V < 1 || m.Nu.V <= 0 || m.Nu.V >= 0.5 ||
+			m.Strength.V <= 0 ||
 			len(m.Thicknesses) == 0 {
 			t.Errorf("%s: a value is off: %+v", m.ID, m)
 		}

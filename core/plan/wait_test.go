@@ -136,7 +136,8 @@ func TestSequence(t *testing.T) {
 		{"bonded-fixed", "bead", "dry-fit"}, {"bonded-fixed", "pane-in", "bead"}, {"bonded-fixed", "trim-back", "cure"},
 		{"edge-bonded", "bond", "dry-run"}, {"edge-bonded", "refit", "cure"}, {"ring-port", "bed", "dry-fit"},
 		{"ring-port", "ring-in", "cure"}, {"putty-points", "back-putty", "dry-fit"},
-		{"putty-points", "front-putty", "points-in"}, {"glued-beads", "hang", "glue-sets"}, {"clamp-ring", "ring-on", "butyl"},
+		{"putty-points", "front-putty", "points-in"}, {"glued-beads", "hang", "glue-sets"},
+		{"clamp-ring", "ring-on", "butyl"},
 	} {
 		p := planOf(t, c.family)
 		st := Standing{Done: map[string]time.Time{}, Sized: true}

@@ -10,15 +10,17 @@ import (
 
 // The usual rates stand as they were judged. Common practice, no source.
 func TestUsual(t *testing.T) {
-	if got := fmt.Sprintf("%+v", Usual); got != "{Hour:4800 CallOut:3500 Disposal:600 Least:4500 Margin:2000 Tax:0 Behind:40 Days:30 Version:0}" {
+	if got := fmt.Sprintf("%+v",
+		Usual); got != "{Hour:4800 CallOut:3500 Disposal:600 Least:4500 Margin:2000 Tax:0 Behind:40 Days:30 Version:0}" {
 		t.Error(got)
 	}
 }
 
 // Every line opens with the numbers that a person can check on a calculator.
 func TestWorkings(t *testing.T) {
-	j := Job{Works: []Work{{"set", 45, 1, false}}, Materials: []Material{{Key: "rope", Text: "rope", Milli: 2500, Unit: "m",
-		Low: 333, Each: 333, High: 333, Known: true}}, Panes: 1, Done: true, Adjust: Adjust{Own: []Own{{"ferry", 2000, 450}},
+	j := Job{Works: []Work{{"set", 45, 1, false}}, Materials: []Material{{Key: "rope", Text: "rope", Milli: 2500,
+		Unit: "m",
+		Low:  333, Each: 333, High: 333, Known: true}}, Panes: 1, Done: true, Adjust: Adjust{Own: []Own{{"ferry", 2000, 450}},
 		Discount: 1000}}
 	r := rates
 	r.Least = 9000
@@ -26,7 +28,8 @@ func TestWorkings(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	want := []string{"45 / 60 × 48 = 36", "2.5 × (3.33 + 3.33 × 20 / 100) = 10", "1 × 6 = 6", "2 × 4.5 = 9", "−6.1 = −6.1",
+	want := []string{"45 / 60 × 48 = 36", "2.5 × (3.33 + 3.33 × 20 / 100) = 10", "1 × 6 = 6", "2 × 4.5 = 9",
+		"−6.1 = −6.1",
 		"35.1 = 35.1"}
 	for i, l := range s.Lines {
 		if i >= len(want) || strings.TrimSpace(l.Figure.Working.Values) != want[i] || l.Milli == 0 {
@@ -52,12 +55,14 @@ func TestSays(t *testing.T) {
 		j    Job
 		want string
 	}{
-		{Sheet{Total: Amount{100, 200, 300}}, Job{}, "From 1.00 to 3.00, 2.00 is likely. It narrows when the object is stripped."},
+		{Sheet{Total: Amount{100, 200, 300}}, Job{},
+			"From 1.00 to 3.00, 2.00 is likely. It narrows when the object is stripped."},
 		{Sheet{Total: Amount{100, 200, 300}}, Job{Stripped: true}, "From 1.00 to 3.00, 2.00 is likely."},
 		{Sheet{Total: Amount{100, 200, 300}}, Job{Done: true}, "From 1.00 to 3.00, 2.00 is likely."},
 		{Sheet{Total: Amount{100, 100, 100}, Basis: 1}, Job{}, "1.00, 0.01 % tax in it."},
 		{Sheet{Total: Amount{100, 100, 100}, Open: []string{"rope"}}, Job{}, "1.00, without rope: it has no price yet."},
-		{Sheet{Total: Amount{100, 100, 100}, Open: []string{"rope", "pane"}}, Job{}, "1.00, without 2 things that have no price yet."},
+		{Sheet{Total: Amount{100, 100, 100}, Open: []string{"rope", "pane"}}, Job{},
+			"1.00, without 2 things that have no price yet."},
 	} {
 		if got := c.s.say(c.j); got != c.want {
 			t.Errorf("%q, want %q", got, c.want)
@@ -106,7 +111,8 @@ func TestOnTheBound(t *testing.T) {
 		t.Errorf("%v, %+v", err, s.Lines)
 	}
 	// Steps of one station are one line, wherever they stand.
-	if s, err := Reckon(Job{Works: []Work{{"set", 10, 1, false}, {"hold", 5, 1, false}, {"set", 20, 1, false}}}, rates); err != nil ||
+	if s, err := Reckon(Job{Works: []Work{{"set", 10, 1, false}, {"hold", 5, 1, false}, {"set", 20, 1, false}}},
+		rates); err != nil ||
 		len(s.Lines) != 2 || s.Lines[0].Milli != 30_000 {
 		t.Errorf("%v, %+v", err, s.Lines)
 	}

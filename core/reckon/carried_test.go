@@ -43,7 +43,8 @@ func TestHolesAreOrderedWhereTheyCarry(t *testing.T) {
 	rounded.Readings = map[fit.Place]length.Reading{fit.ShapePlace("width"): {Value: 420, Doubt: 0.5},
 		fit.ShapePlace("height"): {Value: 310, Doubt: 0.5}, fit.ShapePlace("radius"): {Value: 40, Doubt: 0.5},
 		fit.Ledge: {Value: 13, Doubt: 0.5}}
-	if r := reckonedLight(t, rounded); !r.Fit.Ready || r.Order != "" || !strings.Contains(r.Withheld, "trace it with its holes") {
+	if r := reckonedLight(t, rounded); !r.Fit.Ready || r.Order != "" || !strings.Contains(r.Withheld,
+		"trace it with its holes") {
 		t.Errorf("rounded: ready %v, %q, %q", r.Fit.Ready, r.Order, r.Withheld)
 	}
 	outer, err := outline.RoundedRect(420, 310, 40)

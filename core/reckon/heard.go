@@ -110,7 +110,8 @@ func (r *Reckoning) heardFigures() []working.Figure {
 		}
 		f := w.j.Figures[0]
 		f.Key = "witnessed_" + w.name
-		f.Sentence = fmt.Sprintf("is the pane's %s as %s say, ±%s mm", w.name, count(len(w.j.Says)), working.Num(w.j.Doubt, 1))
+		f.Sentence = fmt.Sprintf("is the pane's %s as %s say, ±%s mm", w.name, count(len(w.j.Says)),
+			working.Num(w.j.Doubt, 1))
 		if _, liar, ok := w.j.OffOf("opening"); ok && (liar || !w.j.Agree() && !w.j.Named()) {
 			f.Verdict, f.Sentence = working.Warn, f.Sentence+". "+w.j.Words+" Before it is ordered: "+w.j.Tell
 		}

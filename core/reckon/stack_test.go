@@ -123,7 +123,8 @@ func TestFrameHoldsItsOwnPanes(t *testing.T) {
 	k.Stack.First, k.Stack.Last = 1, 2
 	r, f := reckoned(t, k)
 	out := k.Stack.Panes[2].Thickness + k.Stack.Gaps[1]
-	if got := f["stack"].Value; math.Abs(got-(all["stack"].Value+out)) > 1e-9 || f["pack_touch"].Value != all["pack_touch"].Value {
+	if got := f["stack"].Value; math.Abs(got-(all["stack"].Value+out)) > 1e-9 ||
+		f["pack_touch"].Value != all["pack_touch"].Value {
 		t.Errorf("room %v, %v with all; outside %v and %v °C", got, all["stack"].Value, f["pack_touch"].Value,
 			all["pack_touch"].Value)
 	}

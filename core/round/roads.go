@@ -66,7 +66,8 @@ func (r Roads) Check() error {
 	}
 	for i, s := range r.Sailings {
 		if s.Lands <= s.Leaves || s.From == s.To || s.From == "" || s.To == "" {
-			return fault.New(fmt.Sprintf("sailings[%d]", i), "a sailing leaves one place and lands at another, later", "look at the timetable")
+			return fault.New(fmt.Sprintf("sailings[%d]", i), "a sailing leaves one place and lands at another, later",
+				"look at the timetable")
 		}
 	}
 	return nil
@@ -154,9 +155,11 @@ func (r Roads) noWay(from, to string) error {
 		}
 	}
 	if seen[to] {
-		return fault.New("place", fmt.Sprintf("no ferry sails any more that goes from %s to %s", from, to), "go sooner, or on another day")
+		return fault.New("place", fmt.Sprintf("no ferry sails any more that goes from %s to %s", from, to),
+			"go sooner, or on another day")
 	}
-	return fault.New("place", fmt.Sprintf("no road is known from %s to %s", from, to), "say how many minutes it is from a place that is known")
+	return fault.New("place", fmt.Sprintf("no road is known from %s to %s", from, to),
+		"say how many minutes it is from a place that is known")
 }
 
 // Usual is how long a way takes about, min: roads, and a ferry with half an hour of waiting

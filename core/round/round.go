@@ -76,7 +76,8 @@ func (p Problem) Check() error {
 		return fault.New("visits", "nobody is visited", "choose one job at least")
 	}
 	if len(p.Visits) > mostVisits {
-		return fault.New("visits", fmt.Sprintf("%d visits are more than one day takes", len(p.Visits)), fmt.Sprintf("%d at most", mostVisits))
+		return fault.New("visits", fmt.Sprintf("%d visits are more than one day takes", len(p.Visits)),
+			fmt.Sprintf("%d at most", mostVisits))
 	}
 	for i, v := range p.Visits {
 		at := fmt.Sprintf("visits[%d]", i)

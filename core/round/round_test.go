@@ -15,7 +15,8 @@ var ctx = context.Background()
 
 // town has a ferry to the island each hour, and three places on this side.
 func town() Roads {
-	r := Roads{Legs: []Leg{{"Yard", "Quay", 5}, {"Yard", "Orchard", 25}, {"Orchard", "Hatchery", 15}, {"Quay", "Hatchery", 35},
+	r := Roads{Legs: []Leg{{"Yard", "Quay", 5}, {"Yard", "Orchard", 25}, {"Orchard", "Hatchery", 15},
+		{"Quay", "Hatchery", 35},
 		{"Landing", "Museum", 10}}}
 	for h := range 9 {
 		r.Sailings = append(r.Sailings, Sailing{"Hollin ferry", "Quay", "Landing", h*60 + 30, h*60 + 45},
@@ -26,7 +27,8 @@ func town() Roads {
 
 func base() Problem {
 	return Problem{Home: "Yard", Day: Window{0, 540}, Roads: town(), Visits: []Visit{
-		{ID: "cab", Place: "Orchard", Minutes: 60}, {ID: "port", Place: "Hatchery", Minutes: 40}, {ID: "case", Place: "Museum", Minutes: 30}}}
+		{ID: "cab", Place: "Orchard", Minutes: 60}, {ID: "port", Place: "Hatchery", Minutes: 40},
+		{ID: "case", Place: "Museum", Minutes: 30}}}
 }
 
 // Three visits, worked out by hand: the ferry of 0:30 is reached from the yard with five
@@ -69,12 +71,14 @@ func TestLeft(t *testing.T) {
 		change func(*Problem)
 		says   string
 	}{
-		{"the ferry has gone", func(p *Problem) { p.Roads.Sailings = p.Roads.Sailings[:0] }, "no road is known from Yard to Museum"},
+		{"the ferry has gone", func(p *Problem) { p.Roads.Sailings = p.Roads.Sailings[:0] },
+			"no road is known from Yard to Museum"},
 		{"no ferry any more", func(p *Problem) {
 			p.Roads.Sailings = []Sailing{{"Hollin ferry", "Quay", "Landing", -30, -15}}
 		}, "no ferry sails any more that goes from Yard to Museum"},
 		{"no ferry back", func(p *Problem) {
-			p.Roads.Sailings = []Sailing{{"Hollin ferry", "Quay", "Landing", 30, 45}, {"Hollin ferry", "Landing", "Quay", 60, 75}}
+			p.Roads.Sailings = []Sailing{{"Hollin ferry", "Quay", "Landing", 30, 45},
+				{"Hollin ferry", "Landing", "Quay", 60, 75}}
 		}, "no ferry sails any more that goes from Museum to Yard"},
 		{"the ferry of another day", func(p *Problem) {
 			p.Roads.Sailings = []Sailing{{"Hollin ferry", "Quay", "Landing", 540, 555}}
@@ -84,7 +88,8 @@ func TestLeft(t *testing.T) {
 		{"rain", func(p *Problem) { p.Visits[2].Fit = []Window{{541, 700}} }, "the weather does not let it"},
 		{"its glass", func(p *Problem) { p.Visits[2].Not = 540 }, "is not here on that day"},
 		{"too long", func(p *Problem) { p.Visits[2].Minutes = 540 }, "the day is too short for it"},
-		{"with the others", func(p *Problem) { p.Visits[1].Minutes = 300; p.Visits[2].Minutes = 200 }, "with the others the day is too short"},
+		{"with the others", func(p *Problem) { p.Visits[1].Minutes = 300; p.Visits[2].Minutes = 200 },
+			"with the others the day is too short"},
 		{"back in time, just", func(p *Problem) { p.Day.To = 310 }, ""},
 		{"not back in time", func(p *Problem) { p.Day.To = 309 }, "with the others the day is too short"},
 	} {
@@ -201,7 +206,8 @@ func orders(n int, do func([]int)) {
 // What cannot be planned names its field, and a round that cannot be driven is seen.
 func TestRefuses(t *testing.T) {
 	for field, change := range map[string]func(*Problem){
-		"home": func(p *Problem) { p.Home = "" }, "day": func(p *Problem) { p.Day.To = 0 }, "visits": func(p *Problem) { p.Visits = nil },
+		"home": func(p *Problem) { p.Home = "" }, "day": func(p *Problem) { p.Day.To = 0 },
+		"visits":            func(p *Problem) { p.Visits = nil },
 		"visits[1].id":      func(p *Problem) { p.Visits[1].ID = "cab" },
 		"visits[0].minutes": func(p *Problem) { p.Visits[0].Minutes = 0 },
 		"visits[0].in[0]":   func(p *Problem) { p.Visits[0].In = []Window{{9, 9}} },
@@ -253,7 +259,8 @@ func BenchmarkRound(b *testing.B) {
 	for _, n := range []int{3, 5, mostVisits} {
 		p := base()
 		for i := len(p.Visits); i < n; i++ {
-			p.Visits = append(p.Visits, Visit{ID: fmt.Sprint(i), Place: []string{"Orchard", "Hatchery", "Quay"}[i%3], Minutes: 10})
+			p.Visits = append(p.Visits, Visit{ID: fmt.Sprint(i), Place: []string{"Orchard", "Hatchery", "Quay"}[i%3],
+				Minutes: 10})
 		}
 		b.Run(fmt.Sprintf("%d visits", n), func(b *testing.B) {
 			for b.Loop() {

@@ -166,7 +166,8 @@ func (p Problem) checkStep(at string, s Step, places, people map[string]bool) er
 	}
 	for i, u := range s.Uses {
 		if !places[u] {
-			return fault.New(fmt.Sprintf("%s.uses[%d]", at, i), fmt.Sprintf("no place is called %q", u), "choose one of the shop")
+			return fault.New(fmt.Sprintf("%s.uses[%d]", at, i), fmt.Sprintf("no place is called %q", u),
+				"choose one of the shop")
 		}
 	}
 	if err := inOrder(at+".fit", s.Fit); err != nil {
@@ -189,13 +190,15 @@ func (p Problem) checkStep(at string, s Step, places, people map[string]bool) er
 	case may < max(1, s.People):
 		return fault.New(at+".people", fmt.Sprintf("it takes %d, and %d work here", max(1, s.People), may), "ask for a hand")
 	case longest < s.Minutes:
-		return fault.New(at+".minutes", fmt.Sprintf("it takes %d min in one go, and no shift is longer than %d", s.Minutes, longest),
+		return fault.New(at+".minutes", fmt.Sprintf("it takes %d min in one go, and no shift is longer than %d", s.Minutes,
+			longest),
 			"part it")
 	}
 	if s.Pin != nil {
 		for i, id := range s.Pin.People {
 			if !people[id] {
-				return fault.New(fmt.Sprintf("%s.pin.people[%d]", at, i), fmt.Sprintf("nobody is called %q", id), "choose one of the shop")
+				return fault.New(fmt.Sprintf("%s.pin.people[%d]", at, i), fmt.Sprintf("nobody is called %q", id),
+					"choose one of the shop")
 			}
 		}
 	}

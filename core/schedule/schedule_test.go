@@ -172,7 +172,8 @@ func TestMadeUpShops(t *testing.T) {
 			if plan.Bound > plan.Cost+1e-9 {
 				t.Errorf("%d jobs, seed %d: the bound %g is above %g", c.jobs, seed, plan.Bound, plan.Cost)
 			}
-			t.Logf("%d jobs, seed %d: cost %.2f, bound %.2f, %.1f h late, by hand %.1f", c.jobs, seed, plan.Cost, plan.Bound, plan.Late, h.Late)
+			t.Logf("%d jobs, seed %d: cost %.2f, bound %.2f, %.1f h late, by hand %.1f", c.jobs, seed, plan.Cost, plan.Bound,
+				plan.Late, h.Late)
 			if c.jobs == 10 {
 				if gap := plan.Cost/plan.Bound - 1; gap > 0.05 {
 					gaps++
@@ -232,10 +233,12 @@ func TestCalm(t *testing.T) {
 // A step that takes a little longer than it was planned begins when it did; only what it
 // runs into moves.
 func TestCalmWhenLonger(t *testing.T) {
-	p := Problem{People: []Person{{ID: "mira", Hours: hours(3)}}, Jobs: []Job{{ID: "a", Steps: []Step{{ID: "1", Minutes: 30}}},
+	p := Problem{People: []Person{{ID: "mira", Hours: hours(3)}}, Jobs: []Job{{ID: "a",
+		Steps: []Step{{ID: "1", Minutes: 30}}},
 		{ID: "b", Steps: []Step{{ID: "2", Minutes: 30}}}, {ID: "c", Steps: []Step{{ID: "3", Minutes: 30}}}}}
 	before := Plan{Steps: []Done{{Step: "1", Job: "a", At: 0, To: 30, People: []string{"mira"}},
-		{Step: "2", Job: "b", At: 30, To: 60, People: []string{"mira"}}, {Step: "3", Job: "c", At: 120, To: 150, People: []string{"mira"}}}}
+		{Step: "2", Job: "b", At: 30, To: 60, People: []string{"mira"}}, {Step: "3", Job: "c", At: 120, To: 150,
+			People: []string{"mira"}}}}
 	p.Jobs[0].Steps[0].Minutes = 35
 	after, moves, err := Replan(ctx, p, before, Options{})
 	if err != nil || len(moves) != 1 || moves[0].Step != "2" || after.Of("2").At != 35 || after.Of("3").At != 120 {
@@ -287,28 +290,35 @@ func TestOddsAreTrue(t *testing.T) {
 // Every kind of plan that cannot be worked is seen.
 func TestVerifySees(t *testing.T) {
 	due := 200
-	p := Problem{People: []Person{{ID: "mira", Hours: []Window{{0, 240}}, May: []string{"gas"}}, {ID: "tor", Hours: []Window{{0, 240}}}},
-		Places: []Place{{ID: "bench", Hours: []Window{{0, 230}}}}, Jobs: []Job{{ID: "a", Promise: &due, Tail: 10, Steps: []Step{
-			{ID: "1", Minutes: 30, Uses: []string{"bench"}}, {ID: "2", Minutes: 30, People: 2, After: []After{{"1", 20}}, Not: 60},
-			{ID: "3", Minutes: 20, Needs: "gas", Fit: []Window{{0, 150}}, Uses: []string{"bench"}}}}}}
+	p := Problem{People: []Person{{ID: "mira", Hours: []Window{{0, 240}}, May: []string{"gas"}},
+		{ID: "tor", Hours: []Window{{0, 240}}}},
+		Places: []Place{{ID: "bench", Hours: []Window{{0, 230}}}}, Jobs: []Job{{ID: "a", Promise: &due, Tail: 10,
+			Steps: []Step{
+				{ID: "1", Minutes: 30, Uses: []string{"bench"}}, {ID: "2", Minutes: 30, People: 2, After: []After{{"1", 20}},
+					Not: 60},
+				{ID: "3", Minutes: 20, Needs: "gas", Fit: []Window{{0, 150}}, Uses: []string{"bench"}}}}}}
 	good, err := Solve(ctx, p, Options{})
 	if err != nil || len(Verify(p, good)) > 0 {
 		t.Fatalf("%v, %v", err, Verify(p, good))
 	}
 	for name, change := range map[string]func(*Plan){
-		"a step too short":           func(q *Plan) { q.Of("1").To-- },
-		"before its wait":            func(q *Plan) { d := q.Of("2"); d.At, d.To = 49, 79 },
-		"before its delivery":        func(q *Plan) { d := q.Of("2"); d.At, d.To = 59, 89 },
-		"in the wet":                 func(q *Plan) { d := q.Of("3"); d.At, d.To = 140, 160 },
-		"by who may not":             func(q *Plan) { q.Of("3").People = []string{"tor"} },
-		"by one where it takes two":  func(q *Plan) { q.Of("2").People = []string{"tor"} },
-		"by the same one twice":      func(q *Plan) { q.Of("2").People = []string{"tor", "tor"} },
-		"by nobody that there is":    func(q *Plan) { q.Of("1").People = []string{"ghost"} },
-		"out of hours":               func(q *Plan) { d := q.Of("1"); d.At, d.To = 220, 250 },
-		"a place when it is shut":    func(q *Plan) { d := q.Of("1"); d.At, d.To = 205, 235 },
-		"before the beginning":       func(q *Plan) { d := q.Of("1"); d.At, d.To = -10, 20 },
-		"two at one bench":           func(q *Plan) { a, b := q.Of("1"), q.Of("3"); b.At, b.To = a.At, a.At+20 },
-		"one at two things":          func(q *Plan) { a, b := q.Of("2"), q.Of("3"); b.At, b.To, b.People = a.At, a.At+20, []string{"mira"} },
+		"a step too short":          func(q *Plan) { q.Of("1").To-- },
+		"before its wait":           func(q *Plan) { d := q.Of("2"); d.At, d.To = 49, 79 },
+		"before its delivery":       func(q *Plan) { d := q.Of("2"); d.At, d.To = 59, 89 },
+		"in the wet":                func(q *Plan) { d := q.Of("3"); d.At, d.To = 140, 160 },
+		"by who may not":            func(q *Plan) { q.Of("3").People = []string{"tor"} },
+		"by one where it takes two": func(q *Plan) { q.Of("2").People = []string{"tor"} },
+		"by the same one twice":     func(q *Plan) { q.Of("2").People = []string{"tor", "tor"} },
+		"by nobody that there is":   func(q *Plan) { q.Of("1").People = []string{"ghost"} },
+		"out of hours":              func(q *Plan) { d := q.Of("1"); d.At, d.To = 220, 250 },
+		"a place when it is shut":   func(q *Plan) { d := q.Of("1"); d.At, d.To = 205, 235 },
+		"before the beginning":      func(q *Plan) { d := q.Of("1"); d.At, d.To = -10, 20 },
+		"two at one bench":          func(q *Plan) { a, b := q.Of("1"), q.Of("3"); b.At, b.To = a.At, a.At+20 },
+		"one at two things": func(q *Plan) {
+			a, b := q.Of("2"), q.Of("3")
+			b.At, b.To, b.People = a.At, a.At+20,
+				[]string{"mira"}
+		},
 		"a step twice":               func(q *Plan) { q.Steps = append(q.Steps, q.Steps[0]) },
 		"a step that is not there":   func(q *Plan) { q.Steps = q.Steps[1:] },
 		"one that nobody wanted":     func(q *Plan) { q.Steps = append(q.Steps, Done{Step: "9"}) },
@@ -332,25 +342,35 @@ func TestVerifySees(t *testing.T) {
 // What cannot be planned says which field and why.
 func TestRefuses(t *testing.T) {
 	base := func() Problem {
-		return Problem{People: []Person{{ID: "mira", Hours: hours(2)}}, Jobs: []Job{{ID: "a", Steps: []Step{{ID: "1", Minutes: 30},
-			{ID: "2", Minutes: 30, After: []After{{"1", 0}}}}}}}
+		return Problem{People: []Person{{ID: "mira", Hours: hours(2)}}, Jobs: []Job{{ID: "a",
+			Steps: []Step{{ID: "1", Minutes: 30},
+				{ID: "2", Minutes: 30, After: []After{{"1", 0}}}}}}}
 	}
 	for name, c := range map[string]struct {
 		change func(*Problem)
 		field  string
 		says   string
 	}{
-		"nobody":                      {func(p *Problem) { p.People = nil }, "people", "nobody works"},
-		"nobody may":                  {func(p *Problem) { p.Jobs[0].Steps[1].Needs = "gas" }, "jobs[0].steps[1].needs", "0 may do it"},
-		"two where one works":         {func(p *Problem) { p.Jobs[0].Steps[0].People = 2 }, "jobs[0].steps[0].people", "it takes 2"},
-		"longer than a shift":         {func(p *Problem) { p.Jobs[0].Steps[0].Minutes = 241 }, "jobs[0].steps[0].minutes", "in one go"},
-		"for nothing":                 {func(p *Problem) { p.Jobs[0].Steps[0].Minutes = 0 }, "jobs[0].steps[0].minutes", "a minute"},
-		"a place that there is not":   {func(p *Problem) { p.Jobs[0].Steps[0].Uses = []string{"moon"} }, "jobs[0].steps[0].uses[0]", "moon"},
-		"waits for what is not there": {func(p *Problem) { p.Jobs[0].Steps[1].After[0].Step = "9" }, "jobs[0].steps[1].after[0].step", "\"9\""},
-		"a ring":                      {func(p *Problem) { p.Jobs[0].Steps[0].After = []After{{"2", 0}} }, "jobs", "in a ring: 1, 2, 1"},
-		"hours that run backwards":    {func(p *Problem) { p.People[0].Hours[1].To = 200 }, "people[0].hours[1]", "backwards"},
-		"two of one name":             {func(p *Problem) { p.Jobs[0].Steps[1].ID = "1" }, "jobs[0].steps[1].id", "name"},
-		"pinned to nobody": {func(p *Problem) { p.Jobs[0].Steps[0].Pin = &Pin{0, []string{"ghost"}} }, "jobs[0].steps[0].pin.people[0]",
+		"nobody": {func(p *Problem) { p.People = nil }, "people", "nobody works"},
+		"nobody may": {func(p *Problem) { p.Jobs[0].Steps[1].Needs = "gas" }, "jobs[0].steps[1].needs",
+			"0 may do it"},
+		"two where one works": {func(p *Problem) { p.Jobs[0].Steps[0].People = 2 }, "jobs[0].steps[0].people",
+			"it takes 2"},
+		"longer than a shift": {func(p *Problem) { p.Jobs[0].Steps[0].Minutes = 241 }, "jobs[0].steps[0].minutes",
+			"in one go"},
+		"for nothing": {func(p *Problem) { p.Jobs[0].Steps[0].Minutes = 0 }, "jobs[0].steps[0].minutes",
+			"a minute"},
+		"a place that there is not": {func(p *Problem) { p.Jobs[0].Steps[0].Uses = []string{"moon"} },
+			"jobs[0].steps[0].uses[0]", "moon"},
+		"waits for what is not there": {func(p *Problem) { p.Jobs[0].Steps[1].After[0].Step = "9" },
+			"jobs[0].steps[1].after[0].step", "\"9\""},
+		"a ring": {func(p *Problem) { p.Jobs[0].Steps[0].After = []After{{"2", 0}} }, "jobs",
+			"in a ring: 1, 2, 1"},
+		"hours that run backwards": {func(p *Problem) { p.People[0].Hours[1].To = 200 }, "people[0].hours[1]",
+			"backwards"},
+		"two of one name": {func(p *Problem) { p.Jobs[0].Steps[1].ID = "1" }, "jobs[0].steps[1].id", "name"},
+		"pinned to nobody": {func(p *Problem) { p.Jobs[0].Steps[0].Pin = &Pin{0, []string{"ghost"}} },
+			"jobs[0].steps[0].pin.people[0]",
 			"ghost"},
 		"two pins on one pair of hands": {func(p *Problem) {
 			p.Jobs[0].Steps[0].Pin, p.Jobs[0].Steps[1].Pin = &Pin{0, []string{"mira"}}, &Pin{10, []string{"mira"}}
@@ -379,8 +399,9 @@ func TestRefuses(t *testing.T) {
 // job up is said in words.
 func TestLeftAndWhy(t *testing.T) {
 	due := 100
-	p := Problem{People: []Person{{ID: "mira", Hours: []Window{{0, 120}}}}, Jobs: []Job{{ID: "a", Promise: &due, Steps: []Step{
-		{ID: "1", Title: "Bond", Minutes: 30}, {ID: "2", Title: "Refit", Minutes: 30, After: []After{{"1", 60}}}}}}}
+	p := Problem{People: []Person{{ID: "mira", Hours: []Window{{0, 120}}}}, Jobs: []Job{{ID: "a", Promise: &due,
+		Steps: []Step{
+			{ID: "1", Title: "Bond", Minutes: 30}, {ID: "2", Title: "Refit", Minutes: 30, After: []After{{"1", 60}}}}}}}
 	plan, err := Solve(ctx, p, Options{})
 	if err != nil || len(Verify(p, plan)) > 0 {
 		t.Fatal(err)
@@ -390,12 +411,14 @@ func TestLeftAndWhy(t *testing.T) {
 	}
 	p.Jobs[0].Steps[1].After[0].Wait = 61
 	plan, err = Solve(ctx, p, Options{})
-	if err != nil || len(plan.Left) != 1 || plan.Left[0].Step != "2" || plan.Ready[0].At != -1 || len(Verify(p, plan)) > 0 {
+	if err != nil || len(plan.Left) != 1 || plan.Left[0].Step != "2" || plan.Ready[0].At != -1 ||
+		len(Verify(p, plan)) > 0 {
 		t.Errorf("%+v, %v, %v", plan, err, Verify(p, plan))
 	}
 	p.Jobs[0].Steps[1].After[0].Wait = 0
 	p.Jobs[0].Steps[0].Pin = &Pin{At: 40, People: []string{"mira"}}
-	if plan, err = Solve(ctx, p, Options{}); err != nil || plan.Of("1").At != 40 || plan.Of("2").At != 70 || plan.Of("1").Why != "pinned" {
+	if plan, err = Solve(ctx, p, Options{}); err != nil || plan.Of("1").At != 40 || plan.Of("2").At != 70 ||
+		plan.Of("1").Why != "pinned" {
 		t.Errorf("%+v, %v", plan, err)
 	}
 }

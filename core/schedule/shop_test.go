@@ -57,7 +57,8 @@ func small(seed uint64, steps int) Problem {
 func shop(seed uint64, jobs int) Problem {
 	r := rand.New(rand.NewPCG(seed, 9))
 	days := 6 + jobs/4
-	p := Problem{People: []Person{{ID: "mira", Hours: hours(days), May: []string{"pressure"}}, {ID: "tor", Hours: hours(days)},
+	p := Problem{People: []Person{{ID: "mira", Hours: hours(days), May: []string{"pressure"}},
+		{ID: "tor", Hours: hours(days)},
 		{ID: "ebbe", Hours: hours(days)}}, Places: []Place{{ID: "bench", Count: 2}, {ID: "van"}, {ID: "clamps", Count: 2}}}
 	var dry []Window
 	for d := range days {
@@ -79,7 +80,8 @@ func shop(seed uint64, jobs int) Problem {
 		// Promised a day or more after the glass, and on the whole sooner than all hands get there.
 		due := glass + 1440*(1+r.IntN(2+jobs/10)) + 480
 		job.Promise = &due
-		set := Step{ID: name("set"), Minutes: 20 + r.IntN(40), Uses: []string{at}, Not: glass, After: []After{{name("measure"), 0}}}
+		set := Step{ID: name("set"), Minutes: 20 + r.IntN(40), Uses: []string{at}, Not: glass,
+			After: []After{{name("measure"), 0}}}
 		if r.IntN(3) == 0 {
 			set.People = 2
 		}

@@ -6,7 +6,8 @@ import "testing"
 // each limit still, beyond it not.
 func TestTidy(t *testing.T) {
 	pin := func(id string, at, minutes, people int, place, shares string, after ...After) Step {
-		s := Step{ID: id, Minutes: minutes, People: people, Shares: shares, After: after, Pin: &Pin{At: at, People: []string{"mira", "tor"}[:max(1, people)]}}
+		s := Step{ID: id, Minutes: minutes, People: people, Shares: shares, After: after,
+			Pin: &Pin{At: at, People: []string{"mira", "tor"}[:max(1, people)]}}
 		if place != "" {
 			s.Uses = []string{place}
 		}
@@ -18,19 +19,27 @@ func TestTidy(t *testing.T) {
 		want  Tidy
 	}{
 		{"nothing to notice", []Step{pin("1", 0, 30, 1, "bench", ""), pin("2", 30, 30, 1, "bench", "")}, Tidy{}},
-		{"two stretches a quarter apart are one", []Step{pin("1", 0, 30, 2, "", ""), pin("2", 45, 30, 2, "", "")}, Tidy{Pairs: 1}},
+		{"two stretches a quarter apart are one", []Step{pin("1", 0, 30, 2, "", ""), pin("2", 45, 30, 2, "", "")},
+			Tidy{Pairs: 1}},
 		{"a minute more, and they are two", []Step{pin("1", 0, 30, 2, "", ""), pin("2", 46, 30, 2, "", "")}, Tidy{Pairs: 2}},
-		{"bench, van, bench", []Step{pin("1", 0, 30, 1, "bench", ""), pin("2", 30, 30, 1, "van", ""), pin("3", 60, 30, 1, "bench", "")},
+		{"bench, van, bench", []Step{pin("1", 0, 30, 1, "bench", ""), pin("2", 30, 30, 1, "van", ""),
+			pin("3", 60, 30, 1, "bench", "")},
 			Tidy{Changes: 2}},
 		{"the next morning is no change", []Step{pin("1", 0, 30, 1, "bench", ""), pin("2", 1440, 30, 1, "van", "")}, Tidy{}},
-		{"a tube for two within eight hours", []Step{pin("1", 0, 30, 1, "", "urethane"), pin("2", 479, 30, 1, "", "urethane")}, Tidy{Opened: 1}},
-		{"at eight hours it is another", []Step{pin("1", 0, 30, 1, "", "urethane"), pin("2", 480, 30, 1, "", "urethane")}, Tidy{Opened: 2}},
-		{"two kinds are two tubes", []Step{pin("1", 0, 30, 1, "", "urethane"), pin("2", 40, 30, 1, "", "silicone")}, Tidy{Opened: 2}},
-		{"four hours of the day", []Step{pin("1", 0, 30, 1, "", ""), pin("2", 270, 30, 1, "", "", After{"1", 240})}, Tidy{ByDay: 1}},
-		{"a minute less is no long wait", []Step{pin("1", 0, 30, 1, "", ""), pin("2", 270, 30, 1, "", "", After{"1", 239})}, Tidy{}},
+		{"a tube for two within eight hours", []Step{pin("1", 0, 30, 1, "", "urethane"),
+			pin("2", 479, 30, 1, "", "urethane")}, Tidy{Opened: 1}},
+		{"at eight hours it is another", []Step{pin("1", 0, 30, 1, "", "urethane"), pin("2", 480, 30, 1, "", "urethane")},
+			Tidy{Opened: 2}},
+		{"two kinds are two tubes", []Step{pin("1", 0, 30, 1, "", "urethane"), pin("2", 40, 30, 1, "", "silicone")},
+			Tidy{Opened: 2}},
+		{"four hours of the day", []Step{pin("1", 0, 30, 1, "", ""), pin("2", 270, 30, 1, "", "", After{"1", 240})},
+			Tidy{ByDay: 1}},
+		{"a minute less is no long wait", []Step{pin("1", 0, 30, 1, "", ""), pin("2", 270, 30, 1, "", "", After{"1", 239})},
+			Tidy{}},
 		{"over the night", []Step{pin("1", 400, 30, 1, "", ""), pin("2", 1440, 30, 1, "", "", After{"1", 240})}, Tidy{}},
 	} {
-		p := Problem{People: []Person{{ID: "mira", Hours: []Window{{0, 600}, {1440, 2000}}}, {ID: "tor", Hours: []Window{{0, 600}, {1440, 2000}}}},
+		p := Problem{People: []Person{{ID: "mira", Hours: []Window{{0, 600}, {1440, 2000}}},
+			{ID: "tor", Hours: []Window{{0, 600}, {1440, 2000}}}},
 			Places: []Place{{ID: "bench"}, {ID: "van"}}, Jobs: []Job{{ID: "a", Steps: c.steps}}}
 		plan, err := Solve(ctx, p, Options{})
 		if err != nil || len(plan.Left) > 0 {
@@ -47,8 +56,10 @@ func TestTidy(t *testing.T) {
 func TestTidied(t *testing.T) {
 	p := Problem{People: []Person{{ID: "mira", Hours: hours(4)}}, Places: []Place{{ID: "bench"}, {ID: "van"}}}
 	far := 4 * 1440
-	for i, place := range []string{"bench", "van", "bench", "van", "bench", "van", "bench", "van", "bench", "van", "bench", "van"} {
-		p.Jobs = append(p.Jobs, Job{ID: string(rune('a' + i)), Promise: &far, Steps: []Step{{ID: string(rune('a' + i)), Minutes: 30, Uses: []string{place}}}})
+	for i, place := range []string{"bench", "van", "bench", "van", "bench", "van", "bench", "van", "bench", "van", "bench",
+		"van"} {
+		p.Jobs = append(p.Jobs, Job{ID: string(rune('a' + i)), Promise: &far, Steps: []Step{{ID: string(rune('a' + i)),
+			Minutes: 30, Uses: []string{place}}}})
 	}
 	plan, err := Solve(ctx, p, Options{Tries: 4000})
 	if err != nil {

@@ -43,7 +43,8 @@ const (
 // area is that of the section, mm².
 func (b Bead) area() (float64, string, error) {
 	if b.Section != Round && !(b.Height > 0 && b.Height <= 100) {
-		return 0, "", fault.New("height", "a height from above 0 to 100 mm is expected", "8 × 12 mm is usual for vehicle glass")
+		return 0, "", fault.New("height", "a height from above 0 to 100 mm is expected",
+			"8 × 12 mm is usual for vehicle glass")
 	}
 	switch b.Section {
 	case Triangle, Fillet:
@@ -87,8 +88,10 @@ func (b Bead) Figures() ([]working.Figure, error) {
 		working.In("h", "height", b.Height, "mm", origin.Read("")), working.In("l", "path", b.Length, "mm", origin.Read("")),
 		working.In("x", "wasted, share", wasted, "", trade)}
 	ml := a * b.Length * (1 + wasted) / 1000
-	volume := working.Figure{Key: "bead_volume", Value: ml, Unit: "ml", Verdict: working.Note, Text: working.Num(ml, 0) + " ml",
-		Sentence: "is what the bead takes, with what is wasted", Working: working.Of("("+formula+") × {l} × (1 + {x}) / 1000", ml,
+	volume := working.Figure{Key: "bead_volume", Value: ml, Unit: "ml", Verdict: working.Note, Text: working.Num(ml, 0) +
+		" ml",
+		Sentence: "is what the bead takes, with what is wasted",
+		Working: working.Of("("+formula+") × {l} × (1 + {x}) / 1000", ml,
 			"ml", size...)}
 	n := math.Ceil(ml/tube - 1e-9)
 	tubes := working.Figure{Key: "bead_tubes", Value: n, Unit: "pc", Verdict: working.Note, Text: working.Num(n, 0),
@@ -104,8 +107,10 @@ func (b Bead) Figures() ([]working.Figure, error) {
 		f := working.Figure{Key: "bead_time", Value: took, Unit: "min", Limit: working.Most(b.Skin, "min",
 			origin.Sheet("the tube's own sheet")), Text: working.Num(took, 1) + " min",
 			Sentence: "for laying and setting, before it skins", Working: working.Of("{l} / {s} / 60 / {n} + {p}", took, "min",
-				working.In("l", "path", b.Length, "mm", origin.Read("")), working.In("s", "laid by hand, mm a second", layMMs, "", trade),
-				working.In("n", "people who lay", float64(people), "", origin.Read("")), working.In("p", "to set and press", place, "min", trade))}
+				working.In("l", "path", b.Length, "mm", origin.Read("")), working.In("s", "laid by hand, mm a second", layMMs, "",
+					trade),
+				working.In("n", "people who lay", float64(people), "", origin.Read("")),
+				working.In("p", "to set and press", place, "min", trade))}
 		if f = f.Judge(working.Stop); f.Verdict == working.Stop {
 			f.Sentence += "; lay it in two parts, or have a second pair of hands"
 		}

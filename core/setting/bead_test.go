@@ -80,13 +80,16 @@ func TestBeadRefuses(t *testing.T) {
 		field  string
 		change func(*Bead)
 	}{
-		{"length", func(b *Bead) { b.Length = 0.9 }}, {"", func(b *Bead) { b.Length = 1 }}, {"", func(b *Bead) { b.Length = 1e6 }},
+		{"length", func(b *Bead) { b.Length = 0.9 }}, {"", func(b *Bead) { b.Length = 1 }},
+		{"", func(b *Bead) { b.Length = 1e6 }},
 		{"length", func(b *Bead) { b.Length = 1e6 + 1 }}, {"width", func(b *Bead) { b.Width = 0.9 }},
 		{"width", func(b *Bead) { b.Width = 100.1 }}, {"", func(b *Bead) { b.Width, b.Height = 100, 100 }},
 		{"height", func(b *Bead) { b.Height = 0 }}, {"height", func(b *Bead) { b.Height = 100.1 }},
 		{"", func(b *Bead) { b.Section, b.Height = Round, 0 }}, {"section", func(b *Bead) { b.Section = "star" }},
-		{"tube", func(b *Bead) { b.Tube = 2001 }}, {"", func(b *Bead) { b.Tube = 2000 }}, {"tube", func(b *Bead) { b.Tube = -1 }},
-		{"tube", func(b *Bead) { b.People = 5 }}, {"", func(b *Bead) { b.People = 4 }}, {"tube", func(b *Bead) { b.Skin = -1 }},
+		{"tube", func(b *Bead) { b.Tube = 2001 }}, {"", func(b *Bead) { b.Tube = 2000 }},
+		{"tube", func(b *Bead) { b.Tube = -1 }},
+		{"tube", func(b *Bead) { b.People = 5 }}, {"", func(b *Bead) { b.People = 4 }},
+		{"tube", func(b *Bead) { b.Skin = -1 }},
 		{"tube", func(b *Bead) { b.Place = -1 }},
 	} {
 		b := good

@@ -29,7 +29,8 @@ func (b Brad) Figures() ([]working.Figure, error) {
 	case !(b.Diameter >= 0.5 && b.Diameter <= 6):
 		return nil, fault.New("diameter", "a brad from 0.5 to 6 mm is expected", "measure its shank, in mm")
 	case !(b.ToGlass >= 0 && b.ToGlass <= 100):
-		return nil, fault.New("to_glass", "a distance from 0 to 100 mm is expected", "measure from the brad's side to the glass")
+		return nil, fault.New("to_glass", "a distance from 0 to 100 mm is expected",
+			"measure from the brad's side to the glass")
 	}
 	trade := origin.Custom()
 	lo, hi := pilotLeast*b.Diameter, pilotMost*b.Diameter
@@ -38,7 +39,8 @@ func (b Brad) Figures() ([]working.Figure, error) {
 		Sentence: "from the brad to the glass", Limit: working.Least(bradClear, "mm", trade),
 		Working: working.Of("{g}", b.ToGlass, "mm", working.In("g", "as measured", b.ToGlass, "mm", origin.Read("")))}
 	return []working.Figure{
-		{Key: "pilot", Value: hi, Verdict: working.Note, Text: fmt.Sprintf("%s to %s mm", working.Num(lo, 2), working.Num(hi, 2)),
+		{Key: "pilot", Value: hi, Verdict: working.Note, Text: fmt.Sprintf("%s to %s mm", working.Num(lo, 2),
+			working.Num(hi, 2)),
 			Sentence: "is the drill for its pilot hole", Working: working.Of("{l} × {d} to {m} × {d}", hi, "mm", d,
 				working.In("l", "at least", pilotLeast, "", trade), working.In("m", "at most", pilotMost, "", trade))},
 		near.Judge(working.Stop)}, nil
@@ -89,13 +91,16 @@ func (r Rivet) Figures() ([]working.Figure, error) {
 	side := (r.Hole - r.Bolt - 2*r.Bush) / 2
 	clear := working.Figure{Key: "bolt_clear", Value: side, Unit: "mm", Text: working.Num(side, 2) + " mm",
 		Sentence: "round bolt and bush in the hole of the glass", Limit: working.Least(boltClear, "mm", trade),
-		Working: working.Of("({H} − {d} − 2 × {b}) / 2", side, "mm", working.In("H", "hole", r.Hole, "mm", origin.Read("")),
-			working.In("d", "bolt", r.Bolt, "mm", origin.Read("")), working.In("b", "wall of the bush", r.Bush, "mm", origin.Read("")))}
+		Working: working.Of("({H} − {d} − 2 × {b}) / 2", side, "mm", working.In("H", "hole", r.Hole, "mm",
+			origin.Read("")),
+			working.In("d", "bolt", r.Bolt, "mm", origin.Read("")), working.In("b", "wall of the bush", r.Bush, "mm",
+				origin.Read("")))}
 	grip := r.Stack + r.Nut
 	return []working.Figure{
 		{Key: "rivet_drill", Value: drill.in * 25.4, Verdict: working.Note,
-			Text: drill.name + ", " + working.Num(drill.in*25.4, 2) + " mm", Sentence: "takes the head off, no deeper: no more than the head",
-			Working: working.Of("{i} × 25.4", drill.in*25.4, "mm", working.In("i", drill.name, drill.in, "in", trade))},
+			Text:     drill.name + ", " + working.Num(drill.in*25.4, 2) + " mm",
+			Sentence: "takes the head off, no deeper: no more than the head",
+			Working:  working.Of("{i} × 25.4", drill.in*25.4, "mm", working.In("i", drill.name, drill.in, "in", trade))},
 		clear.Judge(working.Stop),
 		{Key: "bolt_grip", Value: grip, Unit: "mm", Verdict: working.Note, Text: working.Num(grip, 1) + " mm",
 			Sentence: "is the least length of the bolt under its head, washers under both",
@@ -119,7 +124,8 @@ const (
 	shrunkMost = 2.0  // of its path, in 100
 )
 
-var reuseSeen = map[string]string{"hard-band": "a hard or shiny band", "fray": "frayed", "leak-mark": "an old leak mark",
+var reuseSeen = map[string]string{"hard-band": "a hard or shiny band", "fray": "frayed",
+	"leak-mark":    "an old leak mark",
 	"no-nail-mark": "a nail leaves no mark: it is hard"}
 
 // Figures judge whether an old gasket may go in again: a rope that springs back to 70 in
@@ -134,13 +140,16 @@ func (g Reuse) Figures() ([]working.Figure, error) {
 	case !(g.Length >= 1 && g.Length <= 60_000):
 		return nil, fault.New("length", "a length from 1 mm to 60 m is expected", "lay it straight, without pulling")
 	case g.Kind == "rope" && !(g.Free >= 1 && g.Free <= 60):
-		return nil, fault.New("free", "a new one from 1 to 60 mm is expected", "by the packet, or a piece that was never pressed")
+		return nil, fault.New("free", "a new one from 1 to 60 mm is expected",
+			"by the packet, or a piece that was never pressed")
 	case g.Kind == "rope" && !(g.Sprung >= 0 && g.Sprung <= g.Free*1.5):
-		return nil, fault.New("sprung", "it cannot be thicker than a new one by half", "measure where it was pressed, after a minute")
+		return nil, fault.New("sprung", "it cannot be thicker than a new one by half",
+			"measure where it was pressed, after a minute")
 	}
 	for i, s := range g.Seen {
 		if reuseSeen[s] == "" {
-			return nil, fault.New(fmt.Sprintf("seen[%d]", i), fmt.Sprintf("nobody looks for %q", s), "choose what is in the list")
+			return nil, fault.New(fmt.Sprintf("seen[%d]", i), fmt.Sprintf("nobody looks for %q", s),
+				"choose what is in the list")
 		}
 	}
 	trade := origin.Custom()
@@ -149,7 +158,8 @@ func (g Reuse) Figures() ([]working.Figure, error) {
 		back := 100 * g.Sprung / g.Free
 		f := working.Figure{Key: "spring_back", Value: back, Unit: "in 100", Text: working.Num(back, 0) + " in 100",
 			Sentence: "is what it springs back to, of a new one", Limit: working.Least(springBack, "in 100", trade),
-			Working: working.Of("100 × {s} / {f}", back, "in 100", working.In("s", "sprung back", g.Sprung, "mm", origin.Read("")),
+			Working: working.Of("100 × {s} / {f}", back, "in 100", working.In("s", "sprung back", g.Sprung, "mm",
+				origin.Read("")),
 				working.In("f", "new", g.Free, "mm", origin.Read("")))}
 		out = append(out, f.Judge(working.Stop))
 	}
@@ -160,7 +170,8 @@ func (g Reuse) Figures() ([]working.Figure, error) {
 	}
 	f := working.Figure{Key: "shrunk", Value: short, Unit: "in 100", Text: working.Num(short, 1) + " in 100",
 		Sentence: "is how much it is shorter than its path", Limit: working.Most(most, "in 100", trade),
-		Working: working.Of("100 × ({p} − {l}) / {p}", short, "in 100", working.In("p", "path", g.Path, "mm", origin.Read("")),
+		Working: working.Of("100 × ({p} − {l}) / {p}", short, "in 100", working.In("p", "path", g.Path, "mm",
+			origin.Read("")),
 			working.In("l", "old one", g.Length, "mm", origin.Read("")))}
 	// At 2 in 100 a rubber is renewed already.
 	if f = f.Judge(working.Stop); g.Kind == "rubber" && short >= shrunkMost-1e-9 {
@@ -168,12 +179,14 @@ func (g Reuse) Figures() ([]working.Figure, error) {
 	}
 	out = append(out, f)
 	for _, s := range slices.Sorted(slices.Values(g.Seen)) {
-		out = append(out, working.Figure{Key: "seen_" + s, Value: 1, Verdict: working.Stop, Text: "seen", Sentence: reuseSeen[s],
-			Working: working.Of("seen", 1, "")})
+		out = append(out, working.Figure{Key: "seen_" + s, Value: 1, Verdict: working.Stop, Text: "seen",
+			Sentence: reuseSeen[s],
+			Working:  working.Of("seen", 1, "")})
 	}
 	ok := !slices.ContainsFunc(out, func(f working.Figure) bool { return f.Verdict == working.Stop })
-	end := working.Figure{Key: "reuse", Value: 1, Verdict: working.Good, Text: "goes in again", Sentence: "nothing stands against it",
-		Working: working.Of("all of the above", 1, "")}
+	end := working.Figure{Key: "reuse", Value: 1, Verdict: working.Good, Text: "goes in again",
+		Sentence: "nothing stands against it",
+		Working:  working.Of("all of the above", 1, "")}
 	if !ok {
 		end.Value, end.Verdict, end.Text, end.Sentence = 0, working.Stop, "renew it", "something above stands against it"
 	}
@@ -217,13 +230,17 @@ func (p Puttied) Figures() ([]working.Figure, error) {
 	area := p.Face*p.Rebate/2 + back*p.Rebate
 	in := []working.Input{working.In("f", "before the glass", p.Face, "mm", origin.Read("")),
 		working.In("r", "rebate", p.Rebate, "mm", origin.Read("")), working.In("b", "bed", back, "mm", trade),
-		working.In("ρ", "density, from memory", puttyDensity, "kg/l", trade), working.In("x", "cut off and lost, share", puttySpare, "", trade)}
+		working.In("ρ", "density, from memory", puttyDensity, "kg/l", trade), working.In("x", "cut off and lost, share",
+			puttySpare, "", trade)}
 	metre := area * (1 + puttySpare) * puttyDensity / 1000
 	kg := metre * p.Length / 1000
 	return []working.Figure{
-		{Key: "putty", Value: kg, Unit: "kg", Verdict: working.Note, Text: working.Num(kg, 2) + " kg", Sentence: "of putty for this light",
+		{Key: "putty", Value: kg, Unit: "kg", Verdict: working.Note, Text: working.Num(kg, 2) + " kg",
+			Sentence: "of putty for this light",
 			Working: working.Of("({f} × {r} / 2 + {b} × {r}) × (1 + {x}) × {ρ} × {l} / 1000000", kg, "kg",
 				append(in, working.In("l", "round it", p.Length, "mm", origin.Read("")))...)},
-		{Key: "putty_metre", Value: metre, Unit: "kg/m", Verdict: working.Note, Text: working.Num(metre*1000, 0) + " g a metre",
-			Sentence: "of sight line", Working: working.Of("({f} × {r} / 2 + {b} × {r}) × (1 + {x}) × {ρ} / 1000", metre, "kg/m", in...)}}, nil
+		{Key: "putty_metre", Value: metre, Unit: "kg/m", Verdict: working.Note, Text: working.Num(metre*1000, 0) +
+			" g a metre",
+			Sentence: "of sight line", Working: working.Of("({f} × {r} / 2 + {b} × {r}) × (1 + {x}) × {ρ} / 1000", metre,
+				"kg/m", in...)}}, nil
 }

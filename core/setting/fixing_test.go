@@ -121,13 +121,16 @@ func TestFixingsRefuse(t *testing.T) {
 		Figures() ([]working.Figure, error)
 	}
 	for field, c := range map[string]figures{
-		"diameter": Brad{0.4, 3}, "to_glass": Brad{1, -1}, "size": Rivet{"7/8", 10, 5, 1, 9, 4}, "hole": Rivet{"1/8", 1, 5, 1, 9, 4},
+		"diameter": Brad{0.4, 3}, "to_glass": Brad{1, -1}, "size": Rivet{"7/8", 10, 5, 1, 9, 4},
+		"hole": Rivet{"1/8", 1, 5, 1, 9, 4},
 		"bolt": Rivet{"1/8", 10, 1, 1, 9, 4}, "bush": Rivet{"1/8", 10, 5, 0, 9, 4}, "stack": Rivet{"1/8", 10, 5, 1, 0, 4},
 		"nut": Rivet{"1/8", 10, 5, 1, 9, -1}, "kind": Reuse{Kind: "string", Path: 100, Length: 100},
 		"path": Reuse{Kind: "rubber", Length: 100}, "length": Reuse{Kind: "rubber", Path: 100},
-		"free": Reuse{Kind: "rope", Path: 100, Length: 100}, "sprung": Reuse{Kind: "rope", Path: 100, Length: 100, Free: 10, Sprung: 16},
-		"seen[0]": Reuse{Kind: "rubber", Path: 100, Length: 100, Seen: []string{"ghost"}}, "face": Puttied{Length: 10, Rebate: 5},
-		"rebate": Puttied{Length: 10, Face: 5}, "back": Puttied{Length: 10, Face: 5, Rebate: 5, Back: 11},
+		"free": Reuse{Kind: "rope", Path: 100, Length: 100}, "sprung": Reuse{Kind: "rope", Path: 100, Length: 100, Free: 10,
+			Sprung: 16},
+		"seen[0]": Reuse{Kind: "rubber", Path: 100, Length: 100, Seen: []string{"ghost"}},
+		"face":    Puttied{Length: 10, Rebate: 5},
+		"rebate":  Puttied{Length: 10, Face: 5}, "back": Puttied{Length: 10, Face: 5, Rebate: 5, Back: 11},
 	} {
 		if _, err := c.Figures(); fault.Of(err) == nil || fault.Of(err).Field != field {
 			t.Errorf("%+v: %v, want %s", c, err, field)

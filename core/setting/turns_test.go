@@ -73,7 +73,8 @@ func TestEven(t *testing.T) {
 		{Counted{8, 10}, 0.25, false, "screw 2"},
 	} {
 		f, ok := c.in.Even()
-		if !ok || math.Abs(f.Value-c.v) > 1e-9 || (f.Verdict == working.Good) != c.good || !strings.Contains(f.Sentence, c.says) {
+		if !ok || math.Abs(f.Value-c.v) > 1e-9 || (f.Verdict == working.Good) != c.good ||
+			!strings.Contains(f.Sentence, c.says) {
 			t.Errorf("%v: %v %s, %s", c.in, f.Value, f.Verdict, f.Sentence)
 		}
 	}

@@ -102,7 +102,8 @@ func Start(r Run, minutes int, now time.Time) (Run, error) {
 	if r.Usual != "" {
 		i := slices.IndexFunc(usual, func(u Usual) bool { return u.ID == r.Usual })
 		if i < 0 {
-			return r, fault.New("usual", fmt.Sprintf("no clock is called %q", r.Usual), "choose one of the list, or type what it is for")
+			return r, fault.New("usual", fmt.Sprintf("no clock is called %q", r.Usual),
+				"choose one of the list, or type what it is for")
 		}
 		stages := usual[i].Stages
 		if r.Stage < 0 || r.Stage >= len(stages) {

@@ -27,7 +27,8 @@ func TestJoinByHand(t *testing.T) {
 	if err != nil || math.Abs(j.Size-265.36) > 0.005 || !strings.HasPrefix(j.Words, "2 agree.") {
 		t.Errorf("%+v, %v", j, err)
 	}
-	if one, err := Join([]Heard{{Kind: "opening", Value: 270}}, 0.5); err != nil || one.Says[0].Off != 0 || one.Size != 269 {
+	if one, err := Join([]Heard{{Kind: "opening", Value: 270}}, 0.5); err != nil || one.Says[0].Off != 0 ||
+		one.Size != 269 {
 		t.Errorf("one alone: %+v, %v", one, err)
 	}
 	// σ = 1 / √(3 + 5.333) = 0.3464; × 1.96 = 0.679.

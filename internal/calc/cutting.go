@@ -120,9 +120,11 @@ func cutTopics() []Topic {
 				{Job: 2, Name: "trailer", Adhesive: "urethane", Ml: 150, Minutes: 4, Width: 12, Edges: 2}},
 			Air: []cure.Air{{At: someNoon, C: 19, RH: 52}, {At: someNoon.Add(40 * time.Hour), C: 17, RH: 55}}, From: someNoon},
 			with(func(in DayIn) ([]cure.Line, error) { return cure.Day(in.Lay, in.Air, in.From) })},
-		{"due", "when a pane is to be looked at again", DueIn{Family: "clip-heat", Exposure: "fire", Material: "glass-ceramic",
-			Road: "size", Out: someNoon}, with(func(in DueIn) ([]due.Due, error) {
-			return due.For(due.Of{Family: in.Family, Exposure: in.Exposure, Material: in.Material, Road: in.Road, How: in.How}, in.Out), nil
+		{"due", "when a pane is to be looked at again", DueIn{Family: "clip-heat", Exposure: "fire",
+			Material: "glass-ceramic",
+			Road:     "size", Out: someNoon}, with(func(in DueIn) ([]due.Due, error) {
+			return due.For(due.Of{Family: in.Family, Exposure: in.Exposure, Material: in.Material, Road: in.Road, How: in.How},
+				in.Out), nil
 		})},
 		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},
 			with(func(in SparesIn) (cutting.Spares, error) { return cutting.Ladder(in.Want, in.Sure, in.Tries) })},

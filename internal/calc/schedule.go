@@ -31,15 +31,19 @@ func daysTopics() []Topic {
 	due := 480
 	example := schedule.Problem{People: []schedule.Person{{ID: "mira", Hours: shift}, {ID: "tor", Hours: shift}},
 		Places: []schedule.Place{{ID: "bench"}}, Jobs: []schedule.Job{{ID: "cab", Promise: &due, Steps: []schedule.Step{
-			{ID: "bead", Minutes: 20, People: 2, Uses: []string{"bench"}}, {ID: "trim", Minutes: 15, After: []schedule.After{{Step: "bead",
-				Wait: 240}}}}}, {ID: "light", Steps: []schedule.Step{{ID: "putty", Minutes: 60, Uses: []string{"bench"}}}}}}
+			{ID: "bead", Minutes: 20, People: 2, Uses: []string{"bench"}}, {ID: "trim", Minutes: 15,
+				After: []schedule.After{{Step: "bead",
+					Wait: 240}}}}}, {ID: "light", Steps: []schedule.Step{{ID: "putty", Minutes: 60, Uses: []string{"bench"}}}}}}
 	return []Topic{
-		{"schedule", "who does what when, how late each job is, beside what no plan can do better than", PlanDaysIn{Problem: example},
+		{"schedule", "who does what when, how late each job is, beside what no plan can do better than",
+			PlanDaysIn{Problem: example},
 			with(func(in PlanDaysIn) (schedule.Plan, error) {
-				return schedule.Solve(context.Background(), in.Problem, schedule.Options{Budget: time.Duration(in.Millis) * time.Millisecond})
+				return schedule.Solve(context.Background(), in.Problem,
+					schedule.Options{Budget: time.Duration(in.Millis) * time.Millisecond})
 			})},
-		{"promise", "when a job is ready, as likely as not, nine times in ten, ninety-nine in a hundred", PromiseIn{Problem: example,
-			Job: "cab"}, with(promise)},
+		{"promise", "when a job is ready, as likely as not, nine times in ten, ninety-nine in a hundred",
+			PromiseIn{Problem: example,
+				Job: "cab"}, with(promise)},
 		{"round", "a round of the van: in which order, when it leaves and is back, what does not go in", roundExample(),
 			with(func(in round.Problem) (round.Round, error) { return round.Plan(context.Background(), in) })},
 	}

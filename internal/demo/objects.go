@@ -213,7 +213,8 @@ func objects() []job {
 		{by: "ebbe", due: 102, in: shop.TakeIn{Name: "Quay stables", Phone: "0550 912",
 			Object: "Horse trailer, fixed light beside the ramp", Exposure: "weather", Family: "bonded-fixed", Vehicle: true,
 			Moves: pane.Trailer, Story: "kicked out, the bead peeled clean off the paint", Like: "acrylic"},
-			steps: 11, settle: "polycarbonate", thick: 4, readings: rect("360", "360", "240", "240.5", said{fit.Ledge, "20", rule})},
+			steps: 11, settle: "polycarbonate", thick: 4, readings: rect("360", "360", "240", "240.5",
+				said{fit.Ledge, "20", rule})},
 	}
 }
 

@@ -23,8 +23,9 @@ type gone struct {
 
 // stoveOf is a sauna stove's pane of a size that was renewed.
 func stoveOf(customer, object, story, w, h, cause string) job {
-	return job{by: "tor", in: shop.TakeIn{Name: customer, Object: object, Exposure: "fire", Family: "clip-heat", Story: story,
-		Like: "glass-ceramic"}, pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
+	return job{by: "tor", in: shop.TakeIn{Name: customer, Object: object, Exposure: "fire", Family: "clip-heat",
+		Story: story,
+		Like:  "glass-ceramic"}, pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
 		seen:     shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, Cause: cause},
 		readings: rect(w, w, h, h, said{fit.Ledge, "14", rule}, said{fit.Reach, "16.5", rule}, said{fit.DepthTop, "9", cal})}
 }
@@ -39,9 +40,11 @@ func lightOf(object, story, w, h string) job {
 // year is what is behind the shop.
 func year() []gone {
 	return []gone{
-		{days: 340, back: 95, job: stoveOf("Tolliver bath house", "Sauna stove, family cabin", "cracked from a bracket", "272",
+		{days: 340, back: 95, job: stoveOf("Tolliver bath house", "Sauna stove, family cabin", "cracked from a bracket",
+			"272",
 			"244", "over-tight")},
-		{days: 290, job: stoveOf("Reed hall", "Sauna stove by the pond", "a log fell against it", "268", "240", "over-tight")},
+		{days: 290, job: stoveOf("Reed hall", "Sauna stove by the pond", "a log fell against it", "268", "240",
+			"over-tight")},
 		{days: 260, job: lightOf("Greenhouse, light 1 of the south side", "hail", "504", "402")},
 		{days: 205, job: lightOf("Greenhouse, light 4 of the south side", "a ladder", "504", "402")},
 		{days: 120, job: lightOf("Cold frame, long light", "frost got behind the putty", "604", "396")},
@@ -75,7 +78,8 @@ func remembered(ctx context.Context, s *shop.Shop, by record.Account, now time.T
 	}
 	for _, r := range due {
 		if r.Due.Before(now.AddDate(0, 0, -10)) {
-			if err := s.Reminded(ctx, by, r.ID, shop.Reminded{State: "done", Note: "looked at", Version: r.Version}); err != nil {
+			if err := s.Reminded(ctx, by, r.ID, shop.Reminded{State: "done", Note: "looked at",
+				Version: r.Version}); err != nil {
 				return err
 			}
 		}

@@ -23,7 +23,8 @@ var roads = record.RoadMap{Home: "Lantern Yard", Legs: []round.Leg{
 // sites is where customers have their things, and when somebody is in.
 var sites = map[string]record.Site{
 	"Brindle & Daughters, bakery": {Place: "Bakery row", InFrom: "10:00"}, "Saltmarsh nursery": {Place: "Saltmarsh"},
-	"Pell's smokehouse": {Place: "Smokehouse point", InFrom: "08:00", InTo: "15:00"}, "Ferry company": {Place: "Ferry quay"},
+	"Pell's smokehouse": {Place: "Smokehouse point", InFrom: "08:00", InTo: "15:00"},
+	"Ferry company":     {Place: "Ferry quay"},
 	"Ferry town museum": {Place: "Ferry quay", InFrom: "09:00", InTo: "16:00"},
 }
 

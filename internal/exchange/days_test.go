@@ -25,7 +25,8 @@ func twoPeople() shop.Days {
 			To: at.Add(time.Duration(minutes) * time.Minute), With: with, Why: "The bead is open then."}
 	}
 	return shop.Days{From: from, People: []shop.DayLane{
-		{ID: 1, Name: "Mira", Steps: []shop.DayStep{step("3/5/bed", "Bed the pane", 0, 25, "Tor"), step("3/5/clean", "Clean the frame", 1, 10),
+		{ID: 1, Name: "Mira", Steps: []shop.DayStep{step("3/5/bed", "Bed the pane", 0, 25, "Tor"),
+			step("3/5/clean", "Clean the frame", 1, 10),
 			step("3/5/refit", "Refit the trim", 2, 15)}},
 		{ID: 2, Name: "Tor", Steps: []shop.DayStep{step("3/5/bed", "Bed the pane", 0, 25, "Mira")}},
 		{ID: 9, Name: "Ebbe", Steps: []shop.DayStep{}}}}
@@ -57,7 +58,8 @@ func TestDaysTable(t *testing.T) {
 
 // A calendar holds one person's days, at their moments, each with its own identity.
 func TestDaysCalendar(t *testing.T) {
-	for account, want := range map[int64][]string{1: {"Bed the pane", "Clean the frame", "Refit the trim"}, 2: {"Bed the pane"},
+	for account, want := range map[int64][]string{1: {"Bed the pane", "Clean the frame", "Refit the trim"},
+		2: {"Bed the pane"},
 		9: nil, 77: nil} {
 		b := &bytes.Buffer{}
 		if err := DaysCalendar(b, twoPeople(), account, "http://127.0.0.1:8080", time.Now()); err != nil {
@@ -100,7 +102,8 @@ func TestDaySheets(t *testing.T) {
 		days         shop.Days
 		has, hasNone []string
 	}{
-		"two":  {twoPeople(), []string{"Mira", "Tor", "Wednesday, 4 March", "09:00 to 09:25", "Horse trailer, =window, job 3, with Tor", "Clean the frame"}, []string{"Refit the trim", "Ebbe"}},
+		"two": {twoPeople(), []string{"Mira", "Tor", "Wednesday, 4 March", "09:00 to 09:25",
+			"Horse trailer, =window, job 3, with Tor", "Clean the frame"}, []string{"Refit the trim", "Ebbe"}},
 		"idle": {idle, []string{"Nobody has anything to do."}, []string{"Ebbe"}},
 		"long": {long, []string{"Step 0 of many", "Step 59 of many"}, nil},
 	} {

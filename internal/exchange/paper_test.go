@@ -93,12 +93,14 @@ func TestOrderOnPaper(t *testing.T) {
 func TestCutPlanOnPaper(t *testing.T) {
 	b := &bytes.Buffer{}
 	d := drawing.Drawing{Box: outline.Box{Max: outline.Point{X: 2250, Y: 1605}}}
-	if err := CutPlan(b, "Cut plan 4", d, [][]string{{"1", "rack 2", "1", "left edge", "614.0", ""}, {"1", "rack 2", "2", "lower edge",
-		"398.5", "Greenhouse, light 7"}}); err != nil {
+	if err := CutPlan(b, "Cut plan 4", d, [][]string{{"1", "rack 2", "1", "left edge", "614.0", ""},
+		{"1", "rack 2", "2", "lower edge",
+			"398.5", "Greenhouse, light 7"}}); err != nil {
 		t.Fatal(err)
 	}
 	text := textOf(t, b.Bytes())
-	for _, want := range []string{"Cut plan 4", "Sheet 1, cut 1: 614.0 mm from the left edge", "398.5 mm from the lower edge, gives Greenhouse"} {
+	for _, want := range []string{"Cut plan 4", "Sheet 1, cut 1: 614.0 mm from the left edge",
+		"398.5 mm from the lower edge, gives Greenhouse"} {
 		if !strings.Contains(text, want) {
 			t.Errorf("%q is not on it: %q", want, text)
 		}

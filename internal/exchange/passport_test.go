@@ -18,13 +18,15 @@ import (
 
 func passport() shop.Passport {
 	out := time.Date(2026, 3, 4, 15, 0, 0, 0, time.UTC)
-	return shop.Passport{Object: "Sauna stove ☂", Shop: "Lantern Yard", Town: "Hollin Ferry", Ticket: 3, By: "Mira", Out: out,
+	return shop.Passport{Object: "Sauna stove ☂", Shop: "Lantern Yard", Town: "Hollin Ferry", Ticket: 3, By: "Mira",
+		Out: out,
 		Panes: []shop.PassportPane{{What: "5 mm glass-ceramic", Size: "418 × 302 mm", Other: "16 15/32 × 11 7/8 in",
 			Laid: []string{"vehicle urethane, batch U 9"}}},
-		Told:   []handover.Line{{Title: "First fire", Text: "A small one."}},
-		Hard:   []shop.HardWhen{{Title: "vehicle urethane, ready", May: "it may be driven", At: out.Add(6 * time.Hour)}},
-		Due:    []due.Due{{Key: "nip", What: "Nip the fixings again", Why: "rope settles", On: out.AddDate(0, 0, 14)}},
-		Letter: letter.Letter{Differs: []string{"Changed: bracket bent away"}, Odd: []string{"screws, low edge: was seized"}, WayIn: []string{"Off: 4 × screws"}, Palm: []string{"screws, low edge: was seized"}}}
+		Told: []handover.Line{{Title: "First fire", Text: "A small one."}},
+		Hard: []shop.HardWhen{{Title: "vehicle urethane, ready", May: "it may be driven", At: out.Add(6 * time.Hour)}},
+		Due:  []due.Due{{Key: "nip", What: "Nip the fixings again", Why: "rope settles", On: out.AddDate(0, 0, 14)}},
+		Letter: letter.Letter{Differs: []string{"Changed: bracket bent away"}, Odd: []string{"screws, low edge: was seized"},
+			WayIn: []string{"Off: 4 × screws"}, Palm: []string{"screws, low edge: was seized"}}}
 }
 
 // Each paper says what it is for, and no more.
@@ -35,10 +37,12 @@ func TestPassportPapers(t *testing.T) {
 		hasNone []string
 	}{
 		"customer": {func(b *bytes.Buffer, p shop.Passport, a string) error { return CustomerPage(b, p, a, time.UTC) },
-			[]string{"418 × 302 mm", "batch U 9", "it may be driven: not before 4 March 2026, 21:00", "First fire: A small one.",
+			[]string{"418 × 302 mm", "batch U 9", "it may be driven: not before 4 March 2026, 21:00",
+				"First fire: A small one.",
 				"18 March 2026: Nip the fixings again. Rope settles."}, []string{"seized", "Off: 4"}},
 		"letter": {func(b *bytes.Buffer, p shop.Passport, a string) error { return LetterPage(b, p, a, time.UTC) },
-			[]string{"To whoever opens it next", "bracket bent away", "was seized", "1. Off: 4 × screws"}, []string{"First fire"}},
+			[]string{"To whoever opens it next", "bracket bent away", "was seized", "1. Off: 4 × screws"},
+			[]string{"First fire"}},
 		"passport": {func(b *bytes.Buffer, p shop.Passport, a string) error { return Passport(b, p, a, time.UTC) },
 			[]string{"First fire", "was seized"}, nil},
 		"label": {func(b *bytes.Buffer, p shop.Passport, a string) error { return PalmLabel(b, p, a, time.UTC) },
@@ -100,7 +104,8 @@ func TestRecord(t *testing.T) {
 	}
 	text := textOf(t, b.Bytes())
 	for _, f := range v.Reckoning.Figures {
-		if !strings.Contains(strings.Join(strings.Fields(text), ""), strings.Join(strings.Fields(printable(f.Sentence)), "")) {
+		if !strings.Contains(strings.Join(strings.Fields(text), ""), strings.Join(strings.Fields(printable(f.Sentence)),
+			"")) {
 			t.Errorf("%s is not in the record", f.Key)
 		}
 	}

@@ -54,7 +54,8 @@ func fromJSON(r io.Reader) ([]record.WeatherHour, error) {
 		Wet  bool     `json:"wet"`
 	}
 	if err := json.NewDecoder(r).Decode(&in); err != nil {
-		return nil, fault.New("file", "this is no list of hours: "+err.Error(), `write [{"time": "2026-12-01T08:00:00Z", "c": 4.5, "rh": 80}]`)
+		return nil, fault.New("file", "this is no list of hours: "+err.Error(),
+			`write [{"time": "2026-12-01T08:00:00Z", "c": 4.5, "rh": 80}]`)
 	}
 	out := []record.WeatherHour{}
 	for i, v := range in {
@@ -81,7 +82,8 @@ func fromCSV(r io.Reader) ([]record.WeatherHour, error) {
 	}
 	ti, ci, hi, wi := at("time"), at("c"), at("rh"), at("wet")
 	if ti < 0 || ci < 0 || hi < 0 {
-		return nil, fault.New("file", fmt.Sprintf("the header row is %q", strings.Join(header, ",")), "time, c and rh are expected in it")
+		return nil, fault.New("file", fmt.Sprintf("the header row is %q", strings.Join(header, ",")),
+			"time, c and rh are expected in it")
 	}
 	out := []record.WeatherHour{}
 	for n := 1; ; n++ {
@@ -132,7 +134,8 @@ func checked(all []record.WeatherHour) ([]record.WeatherHour, error) {
 		case i > 0 && !v.At.After(all[i-1].At):
 			return nil, wrong(n, v.At.Format(time.RFC3339)+" stands behind a later hour, or twice", "put the hours in order")
 		case i > 0 && v.At.Sub(all[i-1].At) > time.Hour:
-			return nil, wrong(n, fmt.Sprintf("between %s and %s an hour is missing", all[i-1].At.Format(time.RFC3339), v.At.Format(time.RFC3339)),
+			return nil, wrong(n, fmt.Sprintf("between %s and %s an hour is missing", all[i-1].At.Format(time.RFC3339),
+				v.At.Format(time.RFC3339)),
 				"a forecast without gaps, so that no bond is laid in an hour that nobody foresaw")
 		}
 	}

@@ -13,12 +13,14 @@ const good = "time,c,rh,wet\n2026-12-01T08:00:00Z,4.5,80,\n2026-12-01T10:00:00+0
 
 func TestRead(t *testing.T) {
 	json := `[{"time": "2026-12-01T08:00:00Z", "c": 4.5, "rh": 80}, {"time": "2026-12-01T09:00:00Z", "c": 5, "rh": 82, "wet": true}]`
-	for name, text := range map[string]string{"csv": good, "json": json, "with a mark": "\ufeff" + good, "other order": "rh,time,c\n80,2026-12-01T08:00:00Z,4.5\n82,2026-12-01T09:00:00Z,5\n"} {
+	for name, text := range map[string]string{"csv": good, "json": json, "with a mark": "\ufeff" + good,
+		"other order": "rh,time,c\n80,2026-12-01T08:00:00Z,4.5\n82,2026-12-01T09:00:00Z,5\n"} {
 		got, err := Read(strings.NewReader(text))
 		if err != nil || len(got) != 2 {
 			t.Fatalf("%s: %v, %v", name, got, err)
 		}
-		if got[0].C != 4.5 || got[0].RH != 80 || got[0].Wet || !got[1].At.Equal(time.Date(2026, 12, 1, 9, 0, 0, 0, time.UTC)) ||
+		if got[0].C != 4.5 || got[0].RH != 80 || got[0].Wet || !got[1].At.Equal(time.Date(2026, 12, 1, 9, 0, 0, 0,
+			time.UTC)) ||
 			got[1].Wet != (name != "other order") {
 			t.Errorf("%s: %+v", name, got)
 		}

@@ -17,7 +17,8 @@ const (
 )
 
 // StockKinds lists them in the order in which a screen offers them.
-var StockKinds = []StockKind{SheetStock, OffcutStock, TubeStock, SealStock, AdhesiveStock, FastenerStock, ConsumableStock}
+var StockKinds = []StockKind{SheetStock, OffcutStock, TubeStock, SealStock, AdhesiveStock, FastenerStock,
+	ConsumableStock}
 
 // StockItem is one thing in the stores, all of one sort, in one place. Money is in
 // cents; the quantity is in pieces or metres.

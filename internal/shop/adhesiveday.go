@@ -50,7 +50,8 @@ func (b benchView) laying() *cure.Laying {
 				path = in
 			}
 		}
-		figures, err := setting.Bead{Length: path.Perimeter(), Section: setting.Triangle, Width: 8, Height: 12, Skin: a.Skin[0]}.Figures()
+		figures, err := setting.Bead{Length: path.Perimeter(), Section: setting.Triangle, Width: 8, Height: 12,
+			Skin: a.Skin[0]}.Figures()
 		if err != nil {
 			return nil
 		}

@@ -24,7 +24,8 @@ func TestTwoAhead(t *testing.T) {
 		{"after two hours", []plan.Step{step("a", "strip", 120, 1), step("in", "set", 8, 2)}, "", 120},
 		{"a minute more", []plan.Step{step("a", "strip", 121, 1), step("in", "set", 8, 2)}, "", -1},
 		{"behind a clock", []plan.Step{step("cure", "hold", 0, 1), step("in", "set", 8, 2)}, "cure", -1},
-		{"behind an order", []plan.Step{step("a", "measure", 5, 1), step("order", "source", 5, 1), step("in", "set", 8, 2)}, "", -1},
+		{"behind an order", []plan.Step{step("a", "measure", 5, 1), step("order", "source", 5, 1), step("in", "set", 8, 2)},
+			"", -1},
 		{"the order is the next thing", []plan.Step{step("order", "source", 5, 1), step("in", "set", 8, 2)}, "", 5},
 		{"what is done is behind", []plan.Step{step("done", "set", 8, 2), step("a", "set", 10, 1)}, "", -1},
 		{"nothing takes two", []plan.Step{step("a", "set", 10, 1)}, "", -1},
@@ -59,7 +60,8 @@ func TestVanLoad(t *testing.T) {
 		}
 		return false
 	}
-	if !has("putty, putty knife, whiting") || !has("points and driver") || has("cartridge gun, spare nozzles, rag, gloves") {
+	if !has("putty, putty knife, whiting") || !has("points and driver") ||
+		has("cartridge gun, spare nozzles, rag, gloves") {
 		t.Error("the tools of a puttied light")
 	}
 	l, _ := s.VanLoad(ctx, id)

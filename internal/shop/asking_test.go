@@ -90,7 +90,8 @@ func TestTheLineStops(t *testing.T) {
 		t.Errorf("%+v", a)
 	}
 	for _, k := range v.Stops {
-		if err := s.TakeOn(ctx, mira, First(id), k.Key, TakeOn{Reason: "the frame is theirs; tried with the old pane", Beyond: k.Beyond}); err != nil {
+		if err := s.TakeOn(ctx, mira, First(id), k.Key, TakeOn{Reason: "the frame is theirs; tried with the old pane",
+			Beyond: k.Beyond}); err != nil {
 			t.Fatal(err)
 		}
 	}

@@ -49,7 +49,8 @@ func (s *Shop) chimes(ctx context.Context, now time.Time) ([]Chime, error) {
 		if r.Until.After(now.Add(chimeAhead)) {
 			continue
 		}
-		c := Chime{Kind: "runs", Job: r.Job, Pane: r.Pane, Object: r.Object, At: r.Until, Title: r.What, May: "go on", Out: r.Out(now)}
+		c := Chime{Kind: "runs", Job: r.Job, Pane: r.Pane, Object: r.Object, At: r.Until, Title: r.What, May: "go on",
+			Out: r.Out(now)}
 		if n := r.Run.Next(); n != nil {
 			c.May = "next: " + lowerFirst(n.What)
 		}
@@ -60,7 +61,8 @@ func (s *Shop) chimes(ctx context.Context, now time.Time) ([]Chime, error) {
 		return nil, err
 	}
 	for _, r := range comes {
-		out = append(out, Chime{Kind: "comes", Job: r.Job, Object: r.Object, At: r.Due, Title: "From " + r.Who, May: "look it over when it comes",
+		out = append(out, Chime{Kind: "comes", Job: r.Job, Object: r.Object, At: r.Due, Title: "From " + r.Who,
+			May: "look it over when it comes",
 			Out: !r.Due.After(now)})
 	}
 	slices.SortStableFunc(out, func(a, b Chime) int { return a.At.Compare(b.At) })

@@ -41,14 +41,16 @@ func TestChimeOf(t *testing.T) {
 func TestHardBy(t *testing.T) {
 	noon := time.Date(2027, 1, 12, 12, 0, 0, 0, time.UTC)
 	b := func(step string, ready *time.Time, done bool) benchView {
-		return benchView{done: map[string]bool{step: done}, standing: plan.Standing{Clocks: map[string]plan.Clock{step: {Ready: ready}}}}
+		return benchView{done: map[string]bool{step: done},
+			standing: plan.Standing{Clocks: map[string]plan.Clock{step: {Ready: ready}}}}
 	}
 	later := noon.Add(time.Hour)
 	for _, c := range []struct {
 		name    string
 		benches []benchView
 		want    *time.Time
-	}{{"nothing", nil, nil}, {"one", []benchView{b("cure", &noon, false)}, &noon}, {"ticked", []benchView{b("cure", &noon, true)}, nil},
+	}{{"nothing", nil, nil}, {"one", []benchView{b("cure", &noon, false)}, &noon},
+		{"ticked", []benchView{b("cure", &noon, true)}, nil},
 		{"the later", []benchView{b("cure", &later, false), b("skin", &noon, false)}, &later},
 		{"never", []benchView{b("cure", &later, false), b("skin", nil, false)}, &never}} {
 		got := hardBy(c.benches)

@@ -362,8 +362,9 @@ func (s *Shop) keepPlan(ctx context.Context, by record.Account, glass Glass, doc
 					"made."}
 			}
 		}
-		_, err = t.AddPlan(ctx, record.CutPlan{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside, Doc: b,
-			At: s.Now()}, by.ID)
+		_, err = t.AddPlan(ctx, record.CutPlan{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside,
+			Doc: b,
+			At:  s.Now()}, by.ID)
 		return err
 	})
 }

@@ -55,8 +55,9 @@ func TestCutTubes(t *testing.T) {
 		t.Errorf("planned from nothing: %v", f)
 	}
 	for _, v := range []struct{ outside, long, n float64 }{{12.8, 1200, 2}, {15.9, 1200, 1}, {12.4, 1200, 5}} {
-		if _, err := s.AddStock(ctx, tor, "", record.StockItem{Kind: record.TubeStock, Material: "borosilicate", Thickness: 2.4,
-			W: v.outside, H: v.long, Quantity: v.n, Unit: "pc", Cents: 1890, Place: "tube rack"}); err != nil {
+		if _, err := s.AddStock(ctx, tor, "", record.StockItem{Kind: record.TubeStock, Material: "borosilicate",
+			Thickness: 2.4,
+			W:         v.outside, H: v.long, Quantity: v.n, Unit: "pc", Cents: 1890, Place: "tube rack"}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -73,7 +74,8 @@ func TestCutTubes(t *testing.T) {
 	}
 	v := tubeRoom(t, s, half).Plan
 	// The longest that goes in, and 2 mm of dressing: three of them from one of 1200.
-	if v == nil || !v.Tubes || len(v.Plan.Sheets) != 1 || !v.Plan.Proved || v.Next.At.Main != fmt.Sprintf("%.1f", g.Panes[0].W+2) ||
+	if v == nil || !v.Tubes || len(v.Plan.Sheets) != 1 || !v.Plan.Proved || v.Next.At.Main != fmt.Sprintf("%.1f",
+		g.Panes[0].W+2) ||
 		v.Next.From != "from the left end" || !strings.Contains(v.Next.Do, "nick") {
 		t.Fatalf("%+v, %+v", v.Next, v.Plan)
 	}

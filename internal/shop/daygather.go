@@ -282,7 +282,8 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 		for _, o := range inOneGo(p.open, once) {
 			id := fmt.Sprintf("%d/%d/%s", j.id, p.id, o.key)
 			minutes, takes := w.takes(o.minutes, p.family, j.place)
-			st := schedule.Step{ID: id, Title: o.title, Minutes: minutes, Spread: w.pace.Spread(), People: o.people, Needs: o.needs, Uses: []string{place}}
+			st := schedule.Step{ID: id, Title: o.title, Minutes: minutes, Spread: w.pace.Spread(), People: o.people,
+				Needs: o.needs, Uses: []string{place}}
 			if !o.there() {
 				st.Uses = nil
 				if o.cuts {
@@ -306,11 +307,15 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 			if place == "van" && o.lays != "" {
 				st.Fit = dry
 			}
-			if o.needs != "" && !slices.ContainsFunc(w.p.People, func(q schedule.Person) bool { return slices.Contains(q.May, o.needs) }) {
+			if o.needs != "" && !slices.ContainsFunc(w.p.People, func(q schedule.Person) bool {
+				return slices.Contains(q.May,
+					o.needs)
+			}) {
 				return job, fmt.Sprintf("nobody here may do “%s”: %s", o.title, o.needs), nil
 			}
 			if longest := w.longest(); st.Minutes > longest {
-				return job, fmt.Sprintf("“%s” takes %d min in one go, and no shift is longer than %d", o.title, st.Minutes, longest), nil
+				return job, fmt.Sprintf("“%s” takes %d min in one go, and no shift is longer than %d", o.title, st.Minutes,
+					longest), nil
 			}
 			if o.people > len(w.p.People) {
 				return job, fmt.Sprintf("“%s” takes %d, and %d work here", o.title, o.people, len(w.p.People)), nil

@@ -103,7 +103,8 @@ func (s *Shop) Unpin(ctx context.Context, by record.Account, step string) (Days,
 		if err != nil || !found {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Item: step, Action: "changed", Said: "pin taken out"})
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Item: step, Action: "changed",
+			Said: "pin taken out"})
 	})
 	if err != nil {
 		return Days{}, err
@@ -150,7 +151,8 @@ func (s *Shop) Ways(ctx context.Context, job int64) (DayWays, error) {
 	if err != nil {
 		return DayWays{}, err
 	}
-	out := DayWays{Object: j.Object.Name, Customer: j.Customer.Name, Phone: j.Customer.Phone, By: j.PromisedAt, Ways: []DayWay{}}
+	out := DayWays{Object: j.Object.Name, Customer: j.Customer.Name, Phone: j.Customer.Phone, By: j.PromisedAt,
+		Ways: []DayWay{}}
 	if j.PromisedAt != nil {
 		out.Ways, err = l.ways(ctx, i, *j.PromisedAt)
 	}

@@ -172,7 +172,8 @@ func TestWhatIf(t *testing.T) {
 			t.Errorf("three days: %v", w.Off)
 		}
 	}
-	if got, err = s.Try(ctx, WhatIf{Hand: []Hour{{monday.Add(3 * time.Hour), monday.Add(11 * time.Hour)}}}); err != nil || got.So {
+	if got, err = s.Try(ctx, WhatIf{Hand: []Hour{{monday.Add(3 * time.Hour), monday.Add(11 * time.Hour)}}}); err != nil ||
+		got.So {
 		t.Fatalf("a hand for a day: %v", err)
 	}
 	if n := len(got.Days.People); n != 3 || got.Days.People[2].Name != "One more" {
@@ -190,7 +191,8 @@ func TestWhatIf(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetWait(ctx, mira, First(ids[0]), Wait{For: "the pane", Until: &until, Version: v.Pane.Version}); err != nil {
+	if err := s.SetWait(ctx, mira, First(ids[0]), Wait{For: "the pane", Until: &until,
+		Version: v.Pane.Version}); err != nil {
 		t.Fatal(err)
 	}
 	d = dayOf(t, s, mira)
@@ -208,7 +210,8 @@ func TestWhatIf(t *testing.T) {
 		t.Errorf("it comes %v, %v", v.Pane.WaitsUntil, err)
 	}
 	for field, bad := range map[string]WhatIf{
-		"": {}, "off[0].from": {Off: []OffOne{{tor.ID, "soon", "2026-06-03"}}}, "off[0].to": {Off: []OffOne{{tor.ID, "2026-06-03", "2026-06-02"}}},
+		"": {}, "off[0].from": {Off: []OffOne{{tor.ID, "soon", "2026-06-03"}}}, "off[0].to": {Off: []OffOne{{tor.ID,
+			"2026-06-03", "2026-06-02"}}},
 		"off[0].account": {Off: []OffOne{{99, "2026-06-01", "2026-06-02"}}}, "late[0].job": {Late: []LateOne{{999, 1}}},
 		"hand[0].to":   {Hand: []Hour{{monday.Add(time.Hour), monday.Add(time.Hour)}}},
 		"move[0].step": {Move: []MoveOne{{"1/2/3", monday.Add(time.Hour), []int64{tor.ID}}}},
@@ -254,7 +257,8 @@ func TestOfferAndWays(t *testing.T) {
 		t.Fatal(err)
 	}
 	soon := monday.Add(30 * time.Hour)
-	if err := s.SetJob(ctx, mira, ids[5], record.Job{Place: "bench", PromisedAt: &soon, Version: v.Job.Version}); err != nil {
+	if err := s.SetJob(ctx, mira, ids[5], record.Job{Place: "bench", PromisedAt: &soon,
+		Version: v.Job.Version}); err != nil {
 		t.Fatal(err)
 	}
 	slips, err := s.Slipping(ctx)

@@ -34,7 +34,8 @@ func (s *Shop) dayRounds(ctx context.Context, w *dayWork) error {
 		for i := range w.p.People {
 			if p := &w.p.People[i]; slices.Contains(r.People, w.names[i].ID) {
 				if !slices.ContainsFunc(p.Hours, func(h schedule.Window) bool { return h.From < to && from < h.To }) {
-					w.warn = append(w.warn, DayLeft{0, "Round on " + r.Leaves.In(w.zone).Format("Mon 2 Jan"), p.Name + " does not work then"})
+					w.warn = append(w.warn, DayLeft{0, "Round on " + r.Leaves.In(w.zone).Format("Mon 2 Jan"), p.Name +
+						" does not work then"})
 				}
 				p.Hours = without(p.Hours, from, to)
 			}
@@ -132,8 +133,9 @@ func (w *dayWork) van(account int64) []DayStep {
 		}
 		for i, st := range r.Stops {
 			hops(st.Way)
-			add(DayStep{Job: st.Job, Object: sheet.Visits[i].Object, Title: "At " + st.Place + ": " + sheet.Visits[i].What, Station: "strip",
-				From: st.Begins, To: st.Done, Why: "the round is there then"})
+			add(DayStep{Job: st.Job, Object: sheet.Visits[i].Object, Title: "At " + st.Place + ": " + sheet.Visits[i].What,
+				Station: "strip",
+				From:    st.Begins, To: st.Done, Why: "the round is there then"})
 		}
 		hops(r.Home)
 	}
@@ -142,7 +144,8 @@ func (w *dayWork) van(account int64) []DayStep {
 
 // goneReady is a job whose last work is done in a round.
 func (g goneJob) dayReady() DayReady {
-	out := DayReady{Job: g.id, Object: g.object, Promised: g.promised, Ready: &g.ready, Nine: &g.ready, Sure: &g.ready, Kept: 1, Safe: true,
+	out := DayReady{Job: g.id, Object: g.object, Promised: g.promised, Ready: &g.ready, Nine: &g.ready, Sure: &g.ready,
+		Kept: 1, Safe: true,
 		Why: "done in a round"}
 	if g.promised != nil && g.ready.After(*g.promised) {
 		out.Late, out.Kept, out.Safe = int(g.ready.Sub(*g.promised)/time.Minute), 0, false

@@ -163,7 +163,8 @@ func (s *Shop) anew(ctx context.Context) (better, stands *laidDays, err error) {
 		return nil, nil, err
 	}
 	better.version = stands.version
-	if a, b := better.sum(), stands.sum(); stands.version > 0 && (a.Unsafe > b.Unsafe || a.Unsafe == b.Unsafe && better.plan.Cost > stands.plan.Cost) {
+	if a, b := better.sum(), stands.sum(); stands.version > 0 && (a.Unsafe > b.Unsafe || a.Unsafe == b.Unsafe &&
+		better.plan.Cost > stands.plan.Cost) {
 		better = stands
 	}
 	return better, stands, nil

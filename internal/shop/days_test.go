@@ -27,7 +27,8 @@ func dayOf(t *testing.T, s *Shop, by record.Account) Days {
 func TestDays(t *testing.T) {
 	s, mira, tor := open(t)
 	s.Now = func() time.Time { return monday }
-	ids := []int64{toCutLight(t, s, tor, "Greenhouse, light 1", "506", "402"), toCutLight(t, s, tor, "Greenhouse, light 2", "506", "402")}
+	ids := []int64{toCutLight(t, s, tor, "Greenhouse, light 1", "506", "402"),
+		toCutLight(t, s, tor, "Greenhouse, light 2", "506", "402")}
 	d := dayOf(t, s, mira)
 	if len(d.People) != 2 || len(d.Jobs) != 2 || len(d.Left) != 0 || len(d.Weather) == 0 {
 		t.Fatalf("%+v", d)
@@ -46,7 +47,8 @@ func TestDays(t *testing.T) {
 		}
 	}
 	for _, j := range d.Jobs {
-		if j.Ready == nil || j.Ready.Sub(monday) < 24*time.Hour || j.Nine.Before(*j.Ready) && j.Nine.Before(monday) || j.Why == "" {
+		if j.Ready == nil || j.Ready.Sub(monday) < 24*time.Hour || j.Nine.Before(*j.Ready) && j.Nine.Before(monday) ||
+			j.Why == "" {
 			t.Errorf("%+v: putty rests a day", j)
 		}
 	}
@@ -179,7 +181,8 @@ func TestInOneGo(t *testing.T) {
 		}
 	}
 	// A piece keeps its place and its name while the work goes on.
-	half := inOneGo([]openStep{{key: "a", minutes: 60, people: 1, done: true}, step("b", 30), step("c", 30)}, map[string]bool{})
+	half := inOneGo([]openStep{{key: "a", minutes: 60, people: 1, done: true}, step("b", 30), step("c", 30)},
+		map[string]bool{})
 	if len(half) != 2 || half[0].key != "b" || half[0].minutes != 30 || half[1].key != "c" {
 		t.Errorf("half done: %+v", half)
 	}
@@ -285,7 +288,8 @@ func TestDayPlaces(t *testing.T) {
 	if len(two.Days.Jobs) != len(d.Jobs) {
 		t.Errorf("%d jobs, then %d", len(two.Days.Jobs), len(d.Jobs))
 	}
-	for field, in := range map[string]record.DayPlace{"name": {Name: "moon", Count: 1}, "count": {Name: "bench", Count: 21}} {
+	for field, in := range map[string]record.DayPlace{"name": {Name: "moon", Count: 1},
+		"count": {Name: "bench", Count: 21}} {
 		if err := s.SetDayPlace(ctx, mira, in); fault.Of(err) == nil || fault.Of(err).Field != field {
 			t.Errorf("%s: %v", field, err)
 		}

@@ -11,7 +11,8 @@ import (
 // days shows the plan.
 func (l *laidDays) days() Days {
 	w, plan, odds := l.w, l.plan, l.odds
-	out := &Days{From: w.now, Hours: []Hour{}, People: []DayLane{}, Jobs: []DayReady{}, Left: l.left, Loose: append(l.loose, w.warn...), Weather: []DryHour{},
+	out := &Days{From: w.now, Hours: []Hour{}, People: []DayLane{}, Jobs: []DayReady{}, Left: l.left,
+		Loose: append(l.loose, w.warn...), Weather: []DryHour{},
 		Late: plan.Late, Proved: plan.Proved, Version: l.version}
 	w.dry(out)
 	if len(w.p.Jobs)+len(w.rounds) == 0 {
@@ -41,8 +42,10 @@ func (l *laidDays) days() Days {
 		lane := DayLane{ID: w.names[i].ID, Name: w.names[i].Name, Hours: w.shown(p.Hours, end), Steps: []DayStep{}}
 		for _, d := range plan.Day(p.ID) {
 			of := w.steps[d.Step]
-			st := DayStep{Key: d.Step, Job: of.job, Pane: of.pane, Object: of.object, Title: of.title, Station: of.station, From: w.at(d.At),
-				To: w.at(d.To), With: []string{}, Why: d.Why, Takes: of.takes, Place: w.placeOf(d.Step), Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
+			st := DayStep{Key: d.Step, Job: of.job, Pane: of.pane, Object: of.object, Title: of.title, Station: of.station,
+				From: w.at(d.At),
+				To:   w.at(d.To), With: []string{}, Why: d.Why, Takes: of.takes, Place: w.placeOf(d.Step),
+				Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
 			for _, o := range d.People {
 				if o != p.ID {
 					st.With = append(st.With, name[o])

@@ -84,7 +84,8 @@ func (k WhatIf) check(w *dayWork) error {
 		}
 		to, err := time.Parse(time.DateOnly, o.To)
 		if err != nil || to.Before(from) || to.Sub(from) > daysAhead*24*time.Hour {
-			return fault.New(fmt.Sprintf("off[%d].to", i), fmt.Sprintf("%q is no day behind the first", o.To), "write 2026-12-27")
+			return fault.New(fmt.Sprintf("off[%d].to", i), fmt.Sprintf("%q is no day behind the first", o.To),
+				"write 2026-12-27")
 		}
 		if !slices.ContainsFunc(w.names, func(a record.Account) bool { return a.ID == o.Account }) {
 			return fault.New(fmt.Sprintf("off[%d].account", i), "nobody here is this one", "choose one of the shop")
@@ -97,7 +98,8 @@ func (k WhatIf) check(w *dayWork) error {
 	}
 	for i, h := range k.Hand {
 		if !h.To.After(h.From) || !h.To.After(w.now) {
-			return fault.New(fmt.Sprintf("hand[%d].to", i), "the hand goes before it comes", "give the hours in order, and to come")
+			return fault.New(fmt.Sprintf("hand[%d].to", i), "the hand goes before it comes",
+				"give the hours in order, and to come")
 		}
 	}
 	for i, m := range k.Move {
@@ -130,7 +132,8 @@ func (k WhatIf) off(account int64) []string {
 	for _, o := range k.Off {
 		from, err := time.Parse(time.DateOnly, o.From)
 		to, err2 := time.Parse(time.DateOnly, o.To)
-		for d := from; err == nil && err2 == nil && o.Account == account && !d.After(to) && len(out) < daysAhead; d = d.AddDate(0, 0, 1) {
+		for d := from; err == nil && err2 == nil && o.Account == account && !d.After(to) &&
+			len(out) < daysAhead; d = d.AddDate(0, 0, 1) {
 			out = append(out, d.Format(time.DateOnly))
 		}
 	}

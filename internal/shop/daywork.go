@@ -42,7 +42,8 @@ func (b benchView) openWork(j record.Job) []openStep {
 	hold := slices.IndexFunc(steps, func(st plan.Step) bool { return st.Station == "hold" })
 	comes := b.wanted()
 	for i, st := range steps {
-		o := openStep{key: st.Key, title: st.Title, minutes: max(1, st.Minutes), people: st.People, station: st.Station, once: st.Once,
+		o := openStep{key: st.Key, title: st.Title, minutes: max(1, st.Minutes), people: st.People, station: st.Station,
+			once:  st.Once,
 			after: st.After, done: b.done[st.Key]}
 		if c, ok := b.standing.Clocks[st.Key]; ok {
 			o.until = c.Ready
@@ -139,7 +140,8 @@ func (o openStep) there() bool {
 
 // parts says that a step is no going on with what stands before it.
 func (o openStep) parts(last openStep) bool {
-	return last.wait > 0 || last.lays != "" || (o.until != nil || o.comes) && !o.done || last.people != o.people || last.needs != o.needs ||
+	return last.wait > 0 || last.lays != "" || (o.until != nil || o.comes) && !o.done || last.people != o.people ||
+		last.needs != o.needs ||
 		last.station == "source" || o.station == "source"
 }
 

@@ -57,7 +57,8 @@ func (s *Shop) goneOut(ctx context.Context, t *store.Tx, by record.Account, j re
 
 // fittedOf is a line of the shop's experience.
 func fittedOf(j record.Job, b benchView, v View) record.Fitted {
-	f := record.Fitted{Pane: b.pane.ID, Job: j.ID, Family: b.pane.Family, Exposure: j.Object.Exposure.ID, Seal: v.sealWords()}
+	f := record.Fitted{Pane: b.pane.ID, Job: j.ID, Family: b.pane.Family, Exposure: j.Object.Exposure.ID,
+		Seal: v.sealWords()}
 	if of := v.dueOf(); of.Material != "" {
 		f.Material, f.Thickness = of.Material, b.reck.Thickness
 	}
@@ -160,7 +161,8 @@ func (s *Shop) Through(ctx context.Context, job int64) ([]Through, error) {
 	}
 	out := []Through{}
 	for _, k := range jobs {
-		t := Through{Job: k.ID, Signed: k.Signed, Story: k.Story, In: k.CreatedAt, Panes: []record.Fitted{}, Here: k.ID == job}
+		t := Through{Job: k.ID, Signed: k.Signed, Story: k.Story, In: k.CreatedAt, Panes: []record.Fitted{},
+			Here: k.ID == job}
 		for _, f := range fitted {
 			if f.Job == k.ID {
 				f.Material, f.Cause = materialShort(f.Material), diagnose.NameOf(f.Cause)

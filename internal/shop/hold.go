@@ -96,7 +96,8 @@ const (
 
 // airOf is the air of a place hour by hour: as the forecast has it, and as it was read where somebody did. Where the last reading was colder or drier than the station, the
 // forecast is so too, less and less over two days.
-func airOf(place record.Where, read []record.AirReading, all []cure.Air, now time.Time, zone *time.Location) []cure.Air {
+func airOf(place record.Where, read []record.AirReading, all []cure.Air, now time.Time,
+	zone *time.Location) []cure.Air {
 	out := []cure.Air{}
 	station := func(a cure.Air) cure.Air {
 		if place == record.AtBench {

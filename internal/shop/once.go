@@ -206,8 +206,9 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 				return store.Change{}, fault.New("value", taken.Finding, "say it on the pane where it is, and mend that")
 			}
 			text = c.Text
-			a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Gaps: taken.Gaps}, Version: 1,
-				At: s.Now()}
+			a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Gaps: taken.Gaps},
+				Version: 1,
+				At:      s.Now()}
 			if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
 				return store.Change{}, err
 			}

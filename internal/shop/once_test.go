@@ -193,11 +193,13 @@ func TestAllIsCareful(t *testing.T) {
 	if err != nil || tickOf(&w.Pane, "measure") != nil {
 		t.Errorf("ticked on a pane that nobody measured, %v", err)
 	}
-	if err := s.AnswerAll(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "tight"}}); fault.Of(err) == nil {
+	if err := s.AnswerAll(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Fail,
+		Finding: "tight"}}); fault.Of(err) == nil {
 		t.Errorf("a failure for all: %v", err)
 	}
 	much := 5.0
-	if err := s.AnswerAll(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass, Value: &much}}); fault.Of(err) == nil {
+	if err := s.AnswerAll(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass,
+		Value: &much}}); fault.Of(err) == nil {
 		t.Errorf("a number beyond its limit passed for all: %v", err)
 	}
 	if err := s.Read(ctx, tor, second, fit.Ledge, Said{Text: "11", Instrument: "rule"}); err != nil {

@@ -99,8 +99,9 @@ func (v View) lacks() []supply.Line {
 		}
 	}
 	for _, n := range v.Strip.Needs {
-		out = append(out, supply.Line{Key: needKey(n), Text: shorten(n.What+" ("+n.Why+")", 300), Milli: int64(n.Count) * 1000,
-			Unit: "pc"})
+		out = append(out, supply.Line{Key: needKey(n), Text: shorten(n.What+" ("+n.Why+")", 300),
+			Milli: int64(n.Count) * 1000,
+			Unit:  "pc"})
 	}
 	return out
 }

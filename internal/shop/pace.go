@@ -39,7 +39,8 @@ func bookOf(seen []record.TickSeen) []pace.Tick {
 				}
 			}
 		}
-		out = append(out, pace.Tick{Who: v.Who, Job: v.Job, Family: v.Family, Place: v.Place, Book: book[v.Family][v.Step], At: v.At})
+		out = append(out, pace.Tick{Who: v.Who, Job: v.Job, Family: v.Family, Place: v.Place, Book: book[v.Family][v.Step],
+			At: v.At})
 	}
 	return out
 }
@@ -53,7 +54,9 @@ func (w *dayWork) takes(book int, family, place string) (int, string) {
 	case w.pace.Seen() == 0:
 		return took, fmt.Sprintf("%d min by the book; nothing was timed here yet", book)
 	case seen == 0:
-		return took, fmt.Sprintf("%d min by the book, × %.2f as the shop works; this way of holding was not timed here yet", book, factor)
+		return took, fmt.Sprintf("%d min by the book, × %.2f as the shop works; this way of holding was not timed here yet",
+			book, factor)
 	}
-	return took, fmt.Sprintf("%d min by the book, × %.2f as this way of holding took here, %d times timed", book, factor, seen)
+	return took, fmt.Sprintf("%d min by the book, × %.2f as this way of holding took here, %d times timed", book, factor,
+		seen)
 }

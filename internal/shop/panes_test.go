@@ -102,7 +102,8 @@ func TestSignsAllPanesTogether(t *testing.T) {
 	if len(seen) != 9 || !strings.HasPrefix(open.Hindrances[0].Text, "pane 1: ") {
 		t.Errorf("%d panes stand in the way, first %q", len(seen), open.Hindrances[0].Text)
 	}
-	if err := s.Read(ctx, tor, Bench{Job: job, Pane: ids[3]}, "width_top", Said{Text: "444", Instrument: length.Tape}); err != nil {
+	if err := s.Read(ctx, tor, Bench{Job: job, Pane: ids[3]}, "width_top", Said{Text: "444",
+		Instrument: length.Tape}); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.Sign(ctx, mira, "", job, Signature{Override: "for the test"}); err != nil {

@@ -304,8 +304,9 @@ func (s *Shop) addLink(ctx context.Context, t *store.Tx, by record.Account, kind
 	if err := t.AddLink(ctx, record.Link{Kind: kind, Token: token, Job: job, MadeAt: s.Now()}, by.ID); err != nil {
 		return err
 	}
-	return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind), Action: "made",
-		Said: "an address was made that opens the " + string(kind)})
+	return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind),
+		Action: "made",
+		Said:   "an address was made that opens the " + string(kind)})
 }
 
 // MakeLink makes the address of a signed job's passport, of the shop's calendar, or of the

@@ -97,7 +97,8 @@ func TestLinks(t *testing.T) {
 	if link() != nil || opens(first.Token) {
 		t.Error("it still opens")
 	}
-	if err := s.MakeLink(ctx, tor, record.PassportLink, id); err != nil || link().Token == first.Token || !opens(link().Token) {
+	if err := s.MakeLink(ctx, tor, record.PassportLink, id); err != nil || link().Token == first.Token ||
+		!opens(link().Token) {
 		t.Errorf("the new address: %v", err)
 	}
 	if err := s.MakeLink(ctx, tor, record.CalendarLink, 0); err == nil {
@@ -118,7 +119,8 @@ func TestReminders(t *testing.T) {
 	id := finished(t, s, mira, tor)
 	now := s.Now()
 	for range 2 { // a retry
-		if _, err := s.Remember(ctx, tor, "remember-1", id, Remember{What: "ask whether it drew", Due: now.Add(time.Hour)}); err != nil {
+		if _, err := s.Remember(ctx, tor, "remember-1", id, Remember{What: "ask whether it drew",
+			Due: now.Add(time.Hour)}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -133,7 +135,8 @@ func TestReminders(t *testing.T) {
 	if all := list(); len(all) != 4 || all[0].What != "ask whether it drew" || all[0].Rule != ownRule {
 		t.Fatalf("%+v", all)
 	}
-	for name, due := range map[string]time.Time{"now": now, "over": now.Add(-time.Second), "far": now.Add(horizon + time.Second)} {
+	for name, due := range map[string]time.Time{"now": now, "over": now.Add(-time.Second),
+		"far": now.Add(horizon + time.Second)} {
 		if _, err := s.Remember(ctx, tor, "", id, Remember{What: "x y", Due: due}); err == nil {
 			t.Errorf("%s: taken", name)
 		}
@@ -224,7 +227,8 @@ func TestSearch(t *testing.T) {
 		t.Fatal(err)
 	}
 	for words, want := range map[string][3]bool{
-		"bracket screw": {true}, "oda": {true, true}, "glass-ceramic": {true}, "ticket 1": {true}, "annealed rack": {false, false, true},
+		"bracket screw": {true}, "oda": {true, true}, "glass-ceramic": {true}, "ticket 1": {true},
+		"annealed rack":   {false, false, true},
 		"nothing like it": {}, "o": {}, "": {}, "%": {}, "over-tight": {true},
 	} {
 		f, err := s.Search(ctx, words)

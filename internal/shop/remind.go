@@ -36,7 +36,8 @@ func (s *Shop) Reminders(ctx context.Context) ([]record.Reminder, error) {
 // remind writes what is due of a job that is being signed.
 func (s *Shop) remind(ctx context.Context, t *store.Tx, by record.Account, job int64, list []due.Due) error {
 	for _, d := range list {
-		if _, err := t.AddReminder(ctx, record.Reminder{Job: job, Rule: d.Key, What: d.What, Why: d.Why, Due: d.On.UTC()}, by.ID,
+		if _, err := t.AddReminder(ctx, record.Reminder{Job: job, Rule: d.Key, What: d.What, Why: d.Why, Due: d.On.UTC()},
+			by.ID,
 			s.Now()); err != nil {
 			return err
 		}
@@ -124,7 +125,8 @@ func (s *Shop) Reminded(ctx context.Context, by record.Account, id int64, in Rem
 
 // Again takes an object in that was here before: as Copy, and its panes through time stay
 // together. What was fitted within a year counts as come back.
-func (s *Shop) Again(ctx context.Context, by record.Account, key string, job int64, promised *time.Time) (int64, error) {
+func (s *Shop) Again(ctx context.Context, by record.Account, key string, job int64, promised *time.Time) (int64,
+	error) {
 	return s.copied(ctx, by, key, job, promised, true)
 }
 

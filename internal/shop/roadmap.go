@@ -29,8 +29,9 @@ func (w *dayWork) roadsOf(m record.RoadMap) error {
 			return fault.New(fmt.Sprintf("ferries[%d]", i), fault.Of(err).Why, fault.Of(err).Cure)
 		}
 		for _, s := range all {
-			w.roads.Sailings = append(w.roads.Sailings, round.Sailing{Ferry: f.Name, From: s.From, To: s.To, Leaves: w.minute(s.Leaves),
-				Lands: w.minute(s.Lands)})
+			w.roads.Sailings = append(w.roads.Sailings, round.Sailing{Ferry: f.Name, From: s.From, To: s.To,
+				Leaves: w.minute(s.Leaves),
+				Lands:  w.minute(s.Lands)})
 		}
 	}
 	return nil

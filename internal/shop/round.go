@@ -136,7 +136,8 @@ func (s *Shop) Rounds(ctx context.Context) (Rounds, error) {
 	if err != nil {
 		return Rounds{}, err
 	}
-	out := Rounds{Home: w.roads.home, Places: w.roads.Places(), Taken: []RoundSheet{}, Open: []ToVisit{}, Days: w.workDays(daysShown)}
+	out := Rounds{Home: w.roads.home, Places: w.roads.Places(), Taken: []RoundSheet{}, Open: []ToVisit{},
+		Days: w.workDays(daysShown)}
 	for _, r := range w.rounds {
 		out.Taken = append(out.Taken, w.sheet(r))
 	}
@@ -145,7 +146,8 @@ func (s *Shop) Rounds(ctx context.Context) (Rounds, error) {
 			continue
 		}
 		v := w.visitOf(w.p.Jobs[i])
-		k := ToVisit{Job: j.id, Object: j.object, Site: w.sites[j.id], Minutes: v.minutes, People: v.people, What: v.what(w), Why: v.why}
+		k := ToVisit{Job: j.id, Object: j.object, Site: w.sites[j.id], Minutes: v.minutes, People: v.people, What: v.what(w),
+			Why: v.why}
 		k.Site.Job = j.id
 		if v.not > 0 {
 			k.From = w.time(v.not)
@@ -207,8 +209,9 @@ func (w *dayWork) planRound(ctx context.Context, in RoundWanted) (RoundTried, er
 		site := w.sites[id]
 		key := fmt.Sprint(id)
 		visits[key] = v
-		p.Visits = append(p.Visits, round.Visit{ID: key, Name: w.jobs[at].object, Place: site.Place, Minutes: v.minutes, Not: v.not,
-			In: w.inHours(site, in.Day), Fit: windows(v.fit)})
+		p.Visits = append(p.Visits, round.Visit{ID: key, Name: w.jobs[at].object, Place: site.Place, Minutes: v.minutes,
+			Not: v.not,
+			In:  w.inHours(site, in.Day), Fit: windows(v.fit)})
 	}
 	r, err := round.Plan(ctx, p)
 	if err != nil {
@@ -217,11 +220,13 @@ func (w *dayWork) planRound(ctx context.Context, in RoundWanted) (RoundTried, er
 	if b := round.Verify(p, r); len(b) > 0 {
 		return RoundTried{}, fmt.Errorf("the round cannot be driven: %v", b)
 	}
-	out := record.Round{People: in.People, Leaves: w.at(r.Leaves), Back: w.at(r.Back), Home: w.hops(r.Home), Stops: []record.RoundStop{}}
+	out := record.Round{People: in.People, Leaves: w.at(r.Leaves), Back: w.at(r.Back), Home: w.hops(r.Home),
+		Stops: []record.RoundStop{}}
 	for _, st := range r.Stops {
 		v := visits[st.Visit]
 		k := slices.IndexFunc(p.Visits, func(o round.Visit) bool { return o.ID == st.Visit })
-		stop := record.RoundStop{Job: in.Jobs[k], Place: p.Visits[k].Place, Way: w.hops(st.Way), Begins: w.at(st.Begins), Done: w.at(st.Done)}
+		stop := record.RoundStop{Job: in.Jobs[k], Place: p.Visits[k].Place, Way: w.hops(st.Way), Begins: w.at(st.Begins),
+			Done: w.at(st.Done)}
 		for _, s := range v.steps {
 			stop.Steps = append(stop.Steps, s.ID)
 		}
@@ -243,7 +248,8 @@ func (w *dayWork) roundDay(in RoundWanted) (day round.Window, names, may []strin
 		return day, nil, nil, fault.New("day", fmt.Sprintf("%q is no day", in.Day), "write 2026-12-24")
 	}
 	if w.roads.home == "" {
-		return day, nil, nil, fault.New("home", "nobody said where the van stands and how far it is to anywhere", "fill in the road map")
+		return day, nil, nil, fault.New("home", "nobody said where the van stands and how far it is to anywhere",
+			"fill in the road map")
 	}
 	day = round.Window{From: 0, To: 1 << 30}
 	for i, id := range in.People {
@@ -261,7 +267,8 @@ func (w *dayWork) roundDay(in RoundWanted) (day round.Window, names, may []strin
 			}
 		}
 		if from < 0 {
-			return day, nil, nil, fault.New(fmt.Sprintf("people[%d]", i), w.names[k].Name+" does not work on that day", "choose another day, or somebody else")
+			return day, nil, nil, fault.New(fmt.Sprintf("people[%d]", i), w.names[k].Name+" does not work on that day",
+				"choose another day, or somebody else")
 		}
 		day.From, day.To = max(day.From, from), min(day.To, to)
 		names, may = append(names, w.names[k].Name), append(may, w.p.People[k].May...)
@@ -330,7 +337,8 @@ func windows(in []schedule.Window) []round.Window {
 func (w *dayWork) hops(way []round.Hop) []record.RoundHop {
 	out := []record.RoundHop{}
 	for _, h := range way {
-		out = append(out, record.RoundHop{From: h.From, To: h.To, Leaves: w.at(h.Leaves), Lands: w.at(h.Lands), Ferry: h.Ferry})
+		out = append(out, record.RoundHop{From: h.From, To: h.To, Leaves: w.at(h.Leaves), Lands: w.at(h.Lands),
+			Ferry: h.Ferry})
 	}
 	return out
 }
@@ -376,8 +384,9 @@ func (s *Shop) TakeRound(ctx context.Context, by record.Account, key string, in 
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "round", Item: fmt.Sprint(id), Action: "taken",
-			Said: fmt.Sprintf("round of %d visits on %s", len(tried.Sheet.Stops), in.Day), After: tried.Sheet.Round})
+		return id, t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "round", Item: fmt.Sprint(id),
+			Action: "taken",
+			Said:   fmt.Sprintf("round of %d visits on %s", len(tried.Sheet.Stops), in.Day), After: tried.Sheet.Round})
 	})
 	if err == nil {
 		err = s.holdPlace(ctx, by)

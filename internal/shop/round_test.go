@@ -14,10 +14,12 @@ import (
 // crossing sails each hour of each day from Quay to Landing and back.
 func crossing() string {
 	out := "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//test//EN\r\n"
-	for _, e := range []string{"Quay to Landing|T083000|T085000", "Quay to Landing|T103000|T105000", "Landing to Quay|T100000|T102000",
+	for _, e := range []string{"Quay to Landing|T083000|T085000", "Quay to Landing|T103000|T105000",
+		"Landing to Quay|T100000|T102000",
 		"Landing to Quay|T150000|T152000"} {
 		f := strings.Split(e, "|")
-		out += "BEGIN:VEVENT\r\nUID:" + f[0] + f[1] + "\r\nDTSTAMP:20260101T000000Z\r\nSUMMARY:" + f[0] + "\r\nDTSTART:20260105" + f[1] +
+		out += "BEGIN:VEVENT\r\nUID:" + f[0] + f[1] + "\r\nDTSTAMP:20260101T000000Z\r\nSUMMARY:" + f[0] +
+			"\r\nDTSTART:20260105" + f[1] +
 			"\r\nDTEND:20260105" + f[2] + "\r\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR\r\nEND:VEVENT\r\n"
 	}
 	return out + "END:VCALENDAR\r\n"
@@ -28,14 +30,16 @@ func onTheRoad(t *testing.T) (*Shop, record.Account, record.Account, []int64) {
 	t.Helper()
 	s, mira, tor := open(t)
 	s.Now = func() time.Time { return monday }
-	m := record.RoadMap{Home: "Yard", Legs: []round.Leg{{A: "Yard", B: "Quay", Minutes: 6}, {A: "Yard", B: "Orchard", Minutes: 30},
+	m := record.RoadMap{Home: "Yard", Legs: []round.Leg{{A: "Yard", B: "Quay", Minutes: 6},
+		{A: "Yard", B: "Orchard", Minutes: 30},
 		{A: "Landing", B: "Saltmarsh", Minutes: 11}}, Ferries: []record.Timetable{{Name: "Sandholm ferry", Text: crossing()}}}
 	if err := s.SetRoadMap(ctx, mira, m); err != nil {
 		t.Fatal(err)
 	}
 	var ids []int64
 	for i, place := range []string{"Saltmarsh", "Saltmarsh", "Orchard"} {
-		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Customer " + string(rune('A'+i)), Object: "Greenhouse, light " + string(rune('1'+i)),
+		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Customer " + string(rune('A'+i)), Object: "Greenhouse, light " +
+			string(rune('1'+i)),
 			Exposure: "weather", Family: "putty-points", Place: "site"})
 		if err != nil {
 			t.Fatal(err)
@@ -66,7 +70,8 @@ func TestRound(t *testing.T) {
 	}
 	// The ferry of half past eight, ten minutes before it on the quay, six to drive.
 	first := tried.Sheet.Stops[0]
-	if first.Place == "Saltmarsh" && (tried.Sheet.Leaves.Format("15:04") != "08:10" || first.Way[1].Ferry != "Sandholm ferry") {
+	if first.Place == "Saltmarsh" && (tried.Sheet.Leaves.Format("15:04") != "08:10" ||
+		first.Way[1].Ferry != "Sandholm ferry") {
 		t.Errorf("it leaves at %v, %+v", tried.Sheet.Leaves, first.Way)
 	}
 	id, err := s.TakeRound(ctx, mira, "a-round-once", want)
@@ -113,7 +118,8 @@ func TestRound(t *testing.T) {
 		}
 	}
 	// A job that is in a round goes into no other.
-	if _, err := s.PlanRound(ctx, RoundWanted{Day: "2026-06-02", People: []int64{tor.ID}, Jobs: ids[:1]}); fault.Of(err) == nil ||
+	if _, err := s.PlanRound(ctx, RoundWanted{Day: "2026-06-02", People: []int64{tor.ID},
+		Jobs: ids[:1]}); fault.Of(err) == nil ||
 		!strings.Contains(fault.Of(err).Why, "in a round already") {
 		t.Errorf("%v", err)
 	}
@@ -146,10 +152,11 @@ func TestRoundRefused(t *testing.T) {
 		in          RoundWanted
 		field, says string
 	}{
-		"no day":          {RoundWanted{"soon", []int64{tor.ID}, ids}, "day", "no day"},
-		"a Sunday":        {RoundWanted{"2026-06-07", []int64{tor.ID}, ids}, "people[0]", "does not work on that day"},
-		"nobody that is":  {RoundWanted{"2026-06-01", []int64{99}, ids}, "people[0]", "nobody here"},
-		"one at the shop": {RoundWanted{"2026-06-01", []int64{tor.ID}, []int64{ids[0], bench}}, "jobs[1]", "not one at a customer's"},
+		"no day":         {RoundWanted{"soon", []int64{tor.ID}, ids}, "day", "no day"},
+		"a Sunday":       {RoundWanted{"2026-06-07", []int64{tor.ID}, ids}, "people[0]", "does not work on that day"},
+		"nobody that is": {RoundWanted{"2026-06-01", []int64{99}, ids}, "people[0]", "nobody here"},
+		"one at the shop": {RoundWanted{"2026-06-01", []int64{tor.ID}, []int64{ids[0], bench}}, "jobs[1]",
+			"not one at a customer's"},
 	} {
 		_, err := s.PlanRound(ctx, c.in)
 		if f := fault.Of(err); f == nil || f.Field != c.field || !strings.Contains(f.Why, c.says) {
@@ -166,11 +173,13 @@ func TestRoundRefused(t *testing.T) {
 	if err != nil || len(tried.Left) != 2 || !strings.Contains(tried.Left[0].Why, "ferry") {
 		t.Errorf("%+v, %v", tried.Left, err)
 	}
-	if _, err := s.TakeRound(ctx, mira, "", RoundWanted{"2026-06-06", []int64{tor.ID}, ids}); fault.Of(err) == nil || fault.Of(err).Field != "jobs" {
+	if _, err := s.TakeRound(ctx, mira, "", RoundWanted{"2026-06-06", []int64{tor.ID}, ids}); fault.Of(err) == nil ||
+		fault.Of(err).Field != "jobs" {
 		t.Errorf("a round was taken that leaves somebody out: %v", err)
 	}
 	for field, in := range map[string]record.Site{
-		"place": {Job: ids[0], Place: "Moon", Version: 1}, "in_from": {Job: ids[0], Place: "Orchard", InFrom: "nine", Version: 1},
+		"place": {Job: ids[0], Place: "Moon", Version: 1}, "in_from": {Job: ids[0], Place: "Orchard", InFrom: "nine",
+			Version: 1},
 		"in_to": {Job: ids[0], Place: "Orchard", InFrom: "10:00", InTo: "09:00", Version: 1},
 	} {
 		if err := s.SetSite(ctx, tor, in); fault.Of(err) == nil || fault.Of(err).Field != field {
@@ -184,7 +193,8 @@ func TestRoundRefused(t *testing.T) {
 	if err := s.SetRoadMap(ctx, tor, record.RoadMap{}); err == nil {
 		t.Error("a technician changed the roads")
 	}
-	bad := record.RoadMap{Home: "Yard", Version: 1, Legs: []round.Leg{{A: "Yard", B: "Quay", Minutes: 6}}, Ferries: []record.Timetable{{Name: "f", Text: "no"}}}
+	bad := record.RoadMap{Home: "Yard", Version: 1, Legs: []round.Leg{{A: "Yard", B: "Quay", Minutes: 6}},
+		Ferries: []record.Timetable{{Name: "f", Text: "no"}}}
 	if err := s.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "ferries[0]" {
 		t.Errorf("%v", err)
 	}

@@ -75,8 +75,10 @@ func standOf(v View) stand {
 	s := stand{id: j.ID, object: j.Object.Name, customer: j.Customer.Name, place: j.Place, promised: j.PromisedAt,
 		left: v.MinutesTo, hard: hardBy(v.benches)}
 	for _, b := range v.benches {
-		p := paneStand{id: b.pane.ID, family: b.pane.Family, name: paneName(b.pane), waitsFor: b.pane.WaitsFor, waitsUntil: b.pane.WaitsUntil,
-			route: b.route, finished: b.finished(), glass: b.pane.WaitsFor != "" && b.pane.WaitsUntil != nil, cut: b.toCut(v.Unit), lay: b.laying(), two: b.twoAhead(), open: b.openWork(j)}
+		p := paneStand{id: b.pane.ID, family: b.pane.Family, name: paneName(b.pane), waitsFor: b.pane.WaitsFor,
+			waitsUntil: b.pane.WaitsUntil,
+			route:      b.route, finished: b.finished(), glass: b.pane.WaitsFor != "" && b.pane.WaitsUntil != nil,
+			cut: b.toCut(v.Unit), lay: b.laying(), two: b.twoAhead(), open: b.openWork(j)}
 		for _, l := range b.route {
 			if l.State == route.Now {
 				p.station, p.wants = string(l.Station), v.unfinished(b, l)

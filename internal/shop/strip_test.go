@@ -35,7 +35,8 @@ func TestStripAndRebuild(t *testing.T) {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
-	if err := s.SetStrip(ctx, mira, id, "e1", Noted(screws), 1); !errors.As(err, &c) || !strings.Contains(c.Says, "Tor changed") {
+	if err := s.SetStrip(ctx, mira, id, "e1", Noted(screws), 1); !errors.As(err, &c) ||
+		!strings.Contains(c.Says, "Tor changed") {
 		t.Errorf("an old copy: %v", err)
 	}
 	if err := s.PutBack(ctx, tor, id, "e1", 4, 2); fault.Of(err) == nil {

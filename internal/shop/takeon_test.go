@@ -327,7 +327,8 @@ func TestAFailureStaysOnTheRecord(t *testing.T) {
 			t.Error("nothing is said to try")
 		}
 		if c.Outcome != prove.Pass || len(c.Trials) != 2 || c.Trials[0].Finding != "loose at the hinge" ||
-			c.Trials[0].Changed != "the keeper a hair nearer" || c.Trials[1].Finding != "still loose" || c.Trials[0].By != "Tor" {
+			c.Trials[0].Changed != "the keeper a hair nearer" || c.Trials[1].Finding != "still loose" ||
+			c.Trials[0].By != "Tor" {
 			t.Errorf("%+v", c)
 		}
 	}

@@ -15,8 +15,9 @@ import (
 // ringWindow is a ring window whose work is done but for its proof.
 func ringWindow(t *testing.T, s *Shop, by record.Account) Bench {
 	t.Helper()
-	id, err := s.TakeIn(ctx, by, "", TakeIn{Name: "Quay stables", Object: "Horse trailer, ring window", Exposure: "weather",
-		Family: "clamp-ring", Place: "bench", Like: "acrylic"})
+	id, err := s.TakeIn(ctx, by, "", TakeIn{Name: "Quay stables", Object: "Horse trailer, ring window",
+		Exposure: "weather",
+		Family:   "clamp-ring", Place: "bench", Like: "acrylic"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -53,7 +54,8 @@ func TestWaterRuns(t *testing.T) {
 		t.Fatalf("%+v", v.MayTime)
 	}
 	for range 2 {
-		if err := s.StartTimer(ctx, tor, "water-water", at, StartedTimer{Usual: "water", Gates: "water", Check: true}); err != nil {
+		if err := s.StartTimer(ctx, tor, "water-water", at, StartedTimer{Usual: "water", Gates: "water",
+			Check: true}); err != nil {
 			t.Fatal(err)
 		}
 	}

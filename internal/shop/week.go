@@ -70,8 +70,9 @@ func (s *Shop) SetWeek(ctx context.Context, by record.Account, in record.Week) e
 		if err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "week", Item: fmt.Sprint(in.Account), Action: "changed",
-			Said: "when they work was changed", After: in})
+		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "week", Item: fmt.Sprint(in.Account),
+			Action: "changed",
+			Said:   "when they work was changed", After: in})
 	})
 }
 

@@ -18,7 +18,8 @@ func (s queries) cures(ctx context.Context, in string, args []any, jobs map[int6
 	found, err := list(ctx, s.db, func(r *sql.Rows) (of, error) {
 		var v of
 		var stays []byte
-		if err := r.Scan(&v.job, &v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since, &v.LetGo, &v.Ready, &v.Full,
+		if err := r.Scan(&v.job, &v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since,
+			&v.LetGo, &v.Ready, &v.Full,
 			&v.Item, &v.Lot, &v.By, &v.Version); err != nil {
 			return v, err
 		}
@@ -49,7 +50,8 @@ func (s queries) RunningCures(ctx context.Context, place record.Where) ([]Runnin
 	return list(ctx, s.db, func(r *sql.Rows) (Running, error) {
 		var v Running
 		var stays []byte
-		if err := r.Scan(&v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since, &v.LetGo, &v.Ready, &v.Full,
+		if err := r.Scan(&v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since, &v.LetGo,
+			&v.Ready, &v.Full,
 			&v.Item, &v.Lot, &v.Version, &v.Job, &v.Object); err != nil {
 			return v, err
 		}
@@ -79,13 +81,15 @@ func (t *Tx) SetCure(ctx context.Context, v record.Cure) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE cure SET place = ?, stays = ?, let_go_at = ?, ready_at = ?, full_at = ?, version = version + 1 "+
-		"WHERE id = ? AND version = ?", v.Here().Place, stays, v.LetGo, v.Ready, v.Full, v.ID, v.Version)
+	return t.changed(ctx,
+		"UPDATE cure SET place = ?, stays = ?, let_go_at = ?, ready_at = ?, full_at = ?, version = version + 1 "+
+			"WHERE id = ? AND version = ?", v.Here().Place, stays, v.LetGo, v.Ready, v.Full, v.ID, v.Version)
 }
 
 // SetReady writes what the air makes of it now.
 func (t *Tx) SetReady(ctx context.Context, v record.Cure) error {
-	return t.run(ctx, "UPDATE cure SET let_go_at = ?, ready_at = ?, full_at = ? WHERE id = ?", v.LetGo, v.Ready, v.Full, v.ID)
+	return t.run(ctx, "UPDATE cure SET let_go_at = ?, ready_at = ?, full_at = ? WHERE id = ?", v.LetGo, v.Ready, v.Full,
+		v.ID)
 }
 
 // DropCure takes one out.

@@ -40,7 +40,8 @@ func (t *Tx) SetWeek(ctx context.Context, w record.Week) (bool, error) {
 	if w.Version == 0 {
 		return t.changed(ctx, "INSERT IGNORE INTO work_week (account_id, doc) VALUES (?, ?)", w.Account, string(doc))
 	}
-	return t.changed(ctx, "UPDATE work_week SET doc = ?, version = version + 1 WHERE account_id = ? AND version = ?", string(doc),
+	return t.changed(ctx, "UPDATE work_week SET doc = ?, version = version + 1 WHERE account_id = ? AND version = ?",
+		string(doc),
 		w.Account, w.Version)
 }
 
@@ -60,7 +61,8 @@ func (t *Tx) FirstDayPlan(ctx context.Context, doc []byte, by int64, at time.Tim
 
 // SetDayPlan keeps a plan of days in place of the one that the caller saw.
 func (t *Tx) SetDayPlan(ctx context.Context, doc []byte, by int64, at time.Time, version int) (bool, error) {
-	return t.changed(ctx, "UPDATE day_plan SET doc = ?, account_id = ?, at = ?, version = version + 1 WHERE id = 1 AND version = ?",
+	return t.changed(ctx,
+		"UPDATE day_plan SET doc = ?, account_id = ?, at = ?, version = version + 1 WHERE id = 1 AND version = ?",
 		string(doc), by, at, version)
 }
 
@@ -82,7 +84,8 @@ func (t *Tx) SetDayPin(ctx context.Context, p record.DayPin, by int64, at time.T
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "REPLACE INTO day_pin (step, job_id, at, people, account_id, set_at) VALUES (?, ?, ?, ?, ?, ?)", p.Step, p.Job,
+	return t.run(ctx, "REPLACE INTO day_pin (step, job_id, at, people, account_id, set_at) VALUES (?, ?, ?, ?, ?, ?)",
+		p.Step, p.Job,
 		p.At, string(people), by, at)
 }
 

@@ -41,7 +41,8 @@ func firstOf[T any](all []T, err error) (*T, error) {
 
 // AddLink writes an address.
 func (t *Tx) AddLink(ctx context.Context, l record.Link, by int64) error {
-	return t.run(ctx, "INSERT INTO link (kind, token, job_id, account_id, made_at) VALUES (?, ?, NULLIF(?, 0), ?, ?)", l.Kind,
+	return t.run(ctx, "INSERT INTO link (kind, token, job_id, account_id, made_at) VALUES (?, ?, NULLIF(?, 0), ?, ?)",
+		l.Kind,
 		l.Token, l.Job, by, l.MadeAt)
 }
 
@@ -91,8 +92,9 @@ func (t *Tx) AddReminder(ctx context.Context, v record.Reminder, by int64, at ti
 
 // SetReminder changes one at the version that the caller saw.
 func (t *Tx) SetReminder(ctx context.Context, v record.Reminder, by int64, at time.Time) (bool, error) {
-	return t.changed(ctx, "UPDATE reminder SET due_at = ?, state = ?, note = ?, version = version + 1, account_id = ?, at = ? "+
-		"WHERE id = ? AND version = ?", v.Due, v.State, v.Note, by, at, v.ID, v.Version)
+	return t.changed(ctx,
+		"UPDATE reminder SET due_at = ?, state = ?, note = ?, version = version + 1, account_id = ?, at = ? "+
+			"WHERE id = ? AND version = ?", v.Due, v.State, v.Note, by, at, v.ID, v.Version)
 }
 
 // SameObject is the first row of an object that came back, itself where it never did.
@@ -109,7 +111,8 @@ func (t *Tx) SetSameObject(ctx context.Context, object, first int64) error {
 // JobsOfObject lists the jobs of an object through time, the newest first.
 func (s queries) JobsOfObject(ctx context.Context, first int64) ([]int64, error) {
 	return list(ctx, s.db, scanID,
-		"SELECT j.id FROM job j JOIN object o ON o.id = j.object_id WHERE o.id = ? OR o.same_as = ? ORDER BY j.id DESC", first,
+		"SELECT j.id FROM job j JOIN object o ON o.id = j.object_id WHERE o.id = ? OR o.same_as = ? ORDER BY j.id DESC",
+		first,
 		first)
 }
 

@@ -36,7 +36,8 @@ func (t *Tx) SetRoadMap(ctx context.Context, m record.RoadMap) (bool, error) {
 	if m.Version == 0 {
 		return t.changed(ctx, "INSERT IGNORE INTO road_map (id, doc) VALUES (1, ?)", string(doc))
 	}
-	return t.changed(ctx, "UPDATE road_map SET doc = ?, version = version + 1 WHERE id = 1 AND version = ?", string(doc), m.Version)
+	return t.changed(ctx, "UPDATE road_map SET doc = ?, version = version + 1 WHERE id = 1 AND version = ?", string(doc),
+		m.Version)
 }
 
 // Sites are where the open jobs at customers' are: as it was said of each, or of the last
@@ -59,9 +60,11 @@ WHERE j.state = 'open' AND j.place = 'site'`)
 // SetSite writes where a job is, at the version that the caller saw; 0 for the first.
 func (t *Tx) SetSite(ctx context.Context, v record.Site) (bool, error) {
 	if v.Version == 0 {
-		return t.changed(ctx, "INSERT IGNORE INTO job_site (job_id, place, in_from, in_to) VALUES (?, ?, ?, ?)", v.Job, v.Place, v.InFrom, v.InTo)
+		return t.changed(ctx, "INSERT IGNORE INTO job_site (job_id, place, in_from, in_to) VALUES (?, ?, ?, ?)", v.Job,
+			v.Place, v.InFrom, v.InTo)
 	}
-	return t.changed(ctx, "UPDATE job_site SET place = ?, in_from = ?, in_to = ?, version = version + 1 WHERE job_id = ? AND version = ?",
+	return t.changed(ctx,
+		"UPDATE job_site SET place = ?, in_from = ?, in_to = ?, version = version + 1 WHERE job_id = ? AND version = ?",
 		v.Place, v.InFrom, v.InTo, v.Job, v.Version)
 }
 
@@ -86,7 +89,8 @@ func (t *Tx) AddRound(ctx context.Context, v record.Round, by int64, at time.Tim
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO van_round (leaves_at, back_at, doc, account_id, at) VALUES (?, ?, ?, ?, ?)", v.Leaves, v.Back,
+	return t.insert(ctx, "INSERT INTO van_round (leaves_at, back_at, doc, account_id, at) VALUES (?, ?, ?, ?, ?)",
+		v.Leaves, v.Back,
 		string(doc), by, at)
 }
 
@@ -110,7 +114,8 @@ func (t *Tx) SetWeather(ctx context.Context, all []record.WeatherHour) error {
 		return err
 	}
 	for _, v := range all {
-		if err := t.run(ctx, "REPLACE INTO weather_hour (at, c, rh, wet) VALUES (?, ?, ?, ?)", v.At, v.C, v.RH, v.Wet); err != nil {
+		if err := t.run(ctx, "REPLACE INTO weather_hour (at, c, rh, wet) VALUES (?, ?, ?, ?)", v.At, v.C, v.RH,
+			v.Wet); err != nil {
 			return err
 		}
 	}

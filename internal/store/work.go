@@ -192,7 +192,8 @@ func (t *Tx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, b
 		return err
 	}
 	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, behind, set_by, author, set_at, version) "+
-		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, string(behind), by, d.Author, d.At,
+		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, string(behind), by, d.Author,
+		d.At,
 		d.Version)
 }
 

@@ -38,7 +38,8 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 	wrong := func(n int, why, cure string) error { return fault.New(fmt.Sprintf("event[%d]", n), why, cure) }
 	c, err := ics.ParseCalendar(r)
 	if err != nil {
-		return nil, fault.New("timetable", "this is no iCalendar file: "+err.Error(), "export the timetable as iCalendar (.ics)")
+		return nil, fault.New("timetable", "this is no iCalendar file: "+err.Error(),
+			"export the timetable as iCalendar (.ics)")
 	}
 	name := "ferry"
 	for _, p := range c.CalendarProperties {
@@ -58,7 +59,8 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 		}
 		a, b, ok := fromTo(sum.Value)
 		if !ok {
-			return nil, wrong(n, fmt.Sprintf("%q does not say from where to where", sum.Value), "write SUMMARY:Hollin Ferry to Sandholm")
+			return nil, wrong(n, fmt.Sprintf("%q does not say from where to where", sum.Value),
+				"write SUMMARY:Hollin Ferry to Sandholm")
 		}
 		leaves, err := stamp(e, ics.ComponentPropertyDtStart, zone)
 		if err != nil {
@@ -81,7 +83,8 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 			}
 			out = append(out, Sailing{Ferry: name, From: a, To: b, Leaves: d, Lands: d.Add(lands.Sub(leaves))})
 			if len(out) > mostSailings {
-				return nil, fault.New("timetable", fmt.Sprintf("it has more than %d sailings in that time", mostSailings), "leave out ferries that nobody takes")
+				return nil, fault.New("timetable", fmt.Sprintf("it has more than %d sailings in that time", mostSailings),
+					"leave out ferries that nobody takes")
 			}
 		}
 	}

@@ -11,7 +11,8 @@ import (
 func timetable(events ...string) string {
 	out := "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//test//EN\r\nX-WR-CALNAME:Sandholm ferry\r\n"
 	for _, e := range events {
-		out += "BEGIN:VEVENT\r\nUID:" + e[:4] + "\r\nDTSTAMP:20260101T000000Z\r\n" + strings.ReplaceAll(e, "|", "\r\n") + "\r\nEND:VEVENT\r\n"
+		out += "BEGIN:VEVENT\r\nUID:" + e[:4] + "\r\nDTSTAMP:20260101T000000Z\r\n" + strings.ReplaceAll(e, "|", "\r\n") +
+			"\r\nEND:VEVENT\r\n"
 	}
 	return out + "END:VCALENDAR\r\n"
 }
@@ -62,11 +63,12 @@ func TestSailingsRefused(t *testing.T) {
 	at := time.Date(2026, 3, 23, 0, 0, 0, 0, time.UTC)
 	good := "DTSTART:20260324T150000Z|DTEND:20260324T151500Z"
 	for name, c := range map[string]struct{ text, field, says string }{
-		"no calendar":      {"ferry at nine", "timetable", "no iCalendar"},
-		"no places":        {timetable("SUMMARY:Ferry|" + good), "event[1]", "from where to where"},
-		"no summary":       {timetable(good), "event[1]", "from where to where"},
-		"to itself":        {timetable("SUMMARY:Quay to Quay|" + good), "event[1]", "from where to where"},
-		"lands before":     {timetable("SUMMARY:Quay to Isle|DTSTART:20260324T150000Z|DTEND:20260324T145900Z"), "event[1]", "does not land"},
+		"no calendar": {"ferry at nine", "timetable", "no iCalendar"},
+		"no places":   {timetable("SUMMARY:Ferry|" + good), "event[1]", "from where to where"},
+		"no summary":  {timetable(good), "event[1]", "from where to where"},
+		"to itself":   {timetable("SUMMARY:Quay to Quay|" + good), "event[1]", "from where to where"},
+		"lands before": {timetable("SUMMARY:Quay to Isle|DTSTART:20260324T150000Z|DTEND:20260324T145900Z"), "event[1]",
+			"does not land"},
 		"no time":          {timetable("SUMMARY:Quay to Isle|DTEND:20260324T145900Z"), "event[1]", "when it leaves"},
 		"each second":      {timetable("SUMMARY:Quay to Isle|" + good + "|RRULE:FREQ=SECONDLY"), "event[1]", "within a day"},
 		"no rule":          {timetable("SUMMARY:Quay to Isle|" + good + "|RRULE:WHEN=EVER"), "event[1]", "rule"},

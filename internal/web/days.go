@@ -42,7 +42,8 @@ func (v *Server) dayRoutes(api huma.API) {
 			d, err := v.shop.Days(ctx, who(ctx))
 			return &out[shop.Days]{d}, said(ctx, err)
 		})
-	register(v, api, op("promise", http.MethodPut, "/api/days/promises/{job}", "Promise a job, and keep the plan that it was read from"),
+	register(v, api, op("promise", http.MethodPut, "/api/days/promises/{job}",
+		"Promise a job, and keep the plan that it was read from"),
 		func(ctx context.Context, in *struct {
 			Job  int64 `path:"job" minimum:"1"`
 			Body struct {
@@ -79,7 +80,8 @@ func (v *Server) dayRoutes(api huma.API) {
 			b, err := v.shop.Better(ctx)
 			return &out[shop.Better]{b}, said(ctx, err)
 		})
-	register(v, api, op("ways", http.MethodGet, "/api/days/jobs/{job}/ways", "What would save a promise, and whom to call"),
+	register(v, api, op("ways", http.MethodGet, "/api/days/jobs/{job}/ways",
+		"What would save a promise, and whom to call"),
 		func(ctx context.Context, in *struct {
 			Job int64 `path:"job" minimum:"1"`
 		}) (*out[shop.DayWays], error) {
@@ -91,7 +93,8 @@ func (v *Server) dayRoutes(api huma.API) {
 			all, err := v.shop.Slipping(ctx)
 			return &out[[]shop.Slip]{all}, said(ctx, err)
 		})
-	register(v, api, op("dayOffer", http.MethodPost, "/api/days/offer", "When a job could be promised that is not taken in yet"),
+	register(v, api, op("dayOffer", http.MethodPost, "/api/days/offer",
+		"When a job could be promised that is not taken in yet"),
 		func(ctx context.Context, in *struct{ Body shop.TakeIn }) (*out[shop.DayOffer], error) {
 			o, err := v.shop.Offer(ctx, in.Body)
 			return &out[shop.DayOffer]{o}, said(ctx, err)
@@ -152,7 +155,8 @@ func (v *Server) dayFiles(g *gin.Engine) {
 		}
 	}
 	in := g.Group("/api", v.person)
-	in.GET("/days.csv", file("days.csv", "text/csv; charset=utf-8", who, func(w io.Writer, d shop.Days, _ record.Shop) error {
+	in.GET("/days.csv", file("days.csv", "text/csv; charset=utf-8", who, func(w io.Writer, d shop.Days,
+		_ record.Shop) error {
 		return exchange.DaysTable(w, d, v.options.Zone)
 	}))
 	in.GET("/days.pdf", file("days.pdf", "application/pdf", who, func(w io.Writer, d shop.Days, s record.Shop) error {

@@ -37,7 +37,8 @@ func TestDaysGoOut(t *testing.T) {
 	}
 	feed := "/feeds/" + token + "/days.ics"
 	stranger := &client{t: t, url: c.url}
-	for path, starts := range map[string]string{"/api/days.csv": "person,from", "/api/days.pdf": "%PDF-", feed: "BEGIN:VCALENDAR"} {
+	for path, starts := range map[string]string{"/api/days.csv": "person,from", "/api/days.pdf": "%PDF-",
+		feed: "BEGIN:VCALENDAR"} {
 		if a := c.call("GET", path, nil); a.status != http.StatusOK || !bytes.HasPrefix(a.body, []byte(starts)) {
 			t.Errorf("%s: %d %.60s", path, a.status, a.body)
 		}

@@ -56,7 +56,8 @@ func (v *Server) holdRoutes(api huma.API) {
 			l, err := v.shop.VanLoad(ctx, in.ID)
 			return &out[shop.VanLoad]{l}, said(ctx, err)
 		})
-	register(v, api, op("adhesiveDay", http.MethodGet, "/api/adhesive-day", "What is opened, set, peeled and ready, for the wall"),
+	register(v, api, op("adhesiveDay", http.MethodGet, "/api/adhesive-day",
+		"What is opened, set, peeled and ready, for the wall"),
 		func(ctx context.Context, _ *struct{}) (*out[shop.AdhesiveDay], error) {
 			d, err := v.shop.AdhesiveDay(ctx)
 			return &out[shop.AdhesiveDay]{d}, said(ctx, err)
@@ -84,7 +85,8 @@ type TimerID struct {
 }
 
 func (v *Server) timerRoutes(api huma.API) {
-	register(v, api, op("startTimer", http.MethodPost, "/api/jobs/{id}/timers", "Start a clock: water, first heat, paint, cooling"),
+	register(v, api, op("startTimer", http.MethodPost, "/api/jobs/{id}/timers",
+		"Start a clock: water, first heat, paint, cooling"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Keyed[shop.StartedTimer]

@@ -72,7 +72,8 @@ func (v *Server) logs(next http.Handler) http.Handler {
 		if r.Context().Err() != nil && c.status != http.StatusOK {
 			level = slog.LevelDebug // whoever asked has gone
 		}
-		slog.Log(ctx, level, "call", "call", c.id, "person", c.person, "method", r.Method, "path", loggedPath(r.URL.Path), "from",
+		slog.Log(ctx, level, "call", "call", c.id, "person", c.person, "method", r.Method, "path", loggedPath(r.URL.Path),
+			"from",
 			v.addressOf(r), "status", c.status, "ms", time.Since(start).Milliseconds())
 	})
 }

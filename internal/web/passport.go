@@ -58,7 +58,8 @@ func (v *Server) passportRoutes(api huma.API) {
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
 			return outgoing(ctx, in.ID, v.shop.MakeLink(ctx, who(ctx), record.PassportLink, in.ID))
 		})
-	register(v, api, op("withdrawLink", http.MethodDelete, "/api/jobs/{id}/link", "Withdraw it: it opens nothing any more"),
+	register(v, api, op("withdrawLink", http.MethodDelete, "/api/jobs/{id}/link",
+		"Withdraw it: it opens nothing any more"),
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
 			return outgoing(ctx, in.ID, v.shop.WithdrawLink(ctx, who(ctx), record.PassportLink, in.ID))
 		})

@@ -34,7 +34,8 @@ func TestPassportWithoutSignIn(t *testing.T) {
 		t.Fatalf("%v: %s", err, a.body)
 	}
 	for _, paper := range []string{"customer", "letter", "label", "passport", "record"} {
-		if a := c.call("GET", job+"/"+paper+".pdf", nil); a.status != http.StatusOK || !bytes.HasPrefix(a.body, []byte("%PDF-")) {
+		if a := c.call("GET", job+"/"+paper+".pdf", nil); a.status != http.StatusOK ||
+			!bytes.HasPrefix(a.body, []byte("%PDF-")) {
 			t.Errorf("%s: %d", paper, a.status)
 		}
 	}
@@ -55,12 +56,14 @@ func TestPassportWithoutSignIn(t *testing.T) {
 	for path, kind := range map[string]string{"/api/passport/" + token: "application/json",
 		"/api/passport/" + token + "/passport.pdf": "application/pdf", feed: "text/calendar; charset=utf-8"} {
 		a := stranger.call("GET", path, nil)
-		if a.status != http.StatusOK || a.header.Get("Content-Type") != kind || strings.Contains(string(a.body), "Oda Marl") !=
+		if a.status != http.StatusOK || a.header.Get("Content-Type") != kind || strings.Contains(string(a.body),
+			"Oda Marl") !=
 			(path == feed) {
 			t.Errorf("%s: %d %s", path, a.status, a.header.Get("Content-Type"))
 		}
 	}
-	for _, path := range []string{job + "/passport", job + "/customer.pdf", "/api/reminders", "/api/reminders.ics", "/api/search?words=stove"} {
+	for _, path := range []string{job + "/passport", job + "/customer.pdf", "/api/reminders", "/api/reminders.ics",
+		"/api/search?words=stove"} {
 		if a := stranger.call("GET", path, nil); a.status != http.StatusUnauthorized {
 			t.Errorf("a stranger, %s: %d", path, a.status)
 		}
@@ -70,7 +73,8 @@ func TestPassportWithoutSignIn(t *testing.T) {
 			t.Errorf("%s opens something: %d", bad, a.status)
 		}
 	}
-	for path, want := range map[string]int{"/api/passport/x": 422, "/feeds/" + token + "/reminders.ics": 404, "/feeds/x/reminders.ics": 404,
+	for path, want := range map[string]int{"/api/passport/x": 422, "/feeds/" + token + "/reminders.ics": 404,
+		"/feeds/x/reminders.ics":         404,
 		"/api/passport/%27/passport.pdf": 404} {
 		if a := stranger.call("GET", path, nil); a.status != want {
 			t.Errorf("%s: %d, want %d", path, a.status, want)

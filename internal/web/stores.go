@@ -109,7 +109,8 @@ func (v *Server) cutRoutes(api huma.API) {
 		}) (*out[shop.CutRoom], error) {
 			return room(ctx, v.shop.UndoCut(ctx, who(ctx), in.ID, in.Body.Version))
 		})
-	register(v, api, op("cutHere", http.MethodPut, "/api/jobs/{id}/cut", "The pane is cut here by hand, and sized for that"),
+	register(v, api, op("cutHere", http.MethodPut, "/api/jobs/{id}/cut",
+		"The pane is cut here by hand, and sized for that"),
 		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
 			return v.show(ctx, *in, v.shop.CutHere(ctx, who(ctx), in.bench(ctx)))
 		})
