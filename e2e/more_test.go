@@ -211,3 +211,21 @@ func ownValues(t *testing.T, p *program) {
 		t.Errorf("a technician may change %d values", n)
 	}
 }
+
+// An old seal is judged where it stands in the log, and what becomes of it is said with a
+// tap.
+func sealAgain(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	id := g.taken("Sauna stove, door of the long cabin", "clip-heat", "fire")
+	g.call("POST", fmt.Sprintf("/api/jobs/%d/strip", id),
+		`{"id": "", "in": 0, "kind": "seal", "what": "rope of the door", "count": 1, "fate": "back", "held": {"how": "friction"}}`)
+	g.goTo(fmt.Sprintf("/jobs/%d/strip", id))
+	g.press("may it go in again?")
+	g.until("it may", `document.querySelector("[data-seal-again] [data-figure='reuse']")?.innerText.includes("goes in again")`)
+	g.accessible("an old seal again")
+	ask[any](g, `void [...document.querySelectorAll("[data-seal-again] label")].find(l => l.innerText === "frayed").click()`)
+	g.until("it may not", `document.querySelector("[data-seal-again] [data-figure='reuse']")?.innerText.includes("renew it")`)
+	g.press("Renew it")
+	g.until("it is renewed", `document.querySelector("[data-strip]")?.innerText.includes("renew") && !document.querySelector("[data-seal-again]")`)
+}

@@ -61,6 +61,7 @@ func TestDemo(t *testing.T) {
 	t.Run("counted off", func(t *testing.T) { countedOff(t, p) })
 	t.Run("evenness", func(t *testing.T) { evenness(t, p) })
 	t.Run("dirty hands", func(t *testing.T) { dirtyHands(t, p) })
+	t.Run("seal again", func(t *testing.T) { sealAgain(t, p) })
 	t.Run("large text", func(t *testing.T) { largeText(t, p) })
 	t.Run("three offers", func(t *testing.T) { threeOffers(t, p) })
 	t.Run("late and wrong", func(t *testing.T) { lateAndWrong(t, p) })

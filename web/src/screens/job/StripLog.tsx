@@ -10,6 +10,7 @@ import { Sheet } from "../../parts/Sheet";
 import { CorrectEntry } from "./CorrectEntry";
 import { PhotoFirst } from "./PhotoFirst";
 import { Photos } from "./Photos";
+import { SealAgain } from "./SealAgain";
 import { dotsOf, StripForm } from "./StripForm";
 import { unnamed } from "./usePhotoLines";
 import { type StripTools, useStrip } from "./useStrip";
@@ -69,6 +70,7 @@ function EntryLine({
 }) {
 	const { entry, version } = record;
 	const [correcting, setCorrecting] = useState(false);
+	const [judging, setJudging] = useState(false);
 	const nameless = unnamed.test(entry.what);
 	const line = view.strip.back.find((l) => l.id === entry.id);
 	const under = (entry.captures ?? []).map(
@@ -122,7 +124,16 @@ function EntryLine({
 					onDone={() => setCorrecting(false)}
 				/>
 			)}
-			{!view.job.signed && !correcting && (
+			{judging && (
+				<SealAgain
+					view={view}
+					entry={entry}
+					version={version}
+					strip={strip}
+					onDone={() => setJudging(false)}
+				/>
+			)}
+			{!view.job.signed && !correcting && !judging && (
 				<p className="flex flex-wrap gap-x-4 text-[0.9375rem]">
 					<button
 						type="button"
@@ -131,6 +142,15 @@ function EntryLine({
 					>
 						{nameless ? "say what it is" : "correct"}
 					</button>
+					{entry.kind === "seal" && (
+						<button
+							type="button"
+							className={act}
+							onClick={() => setJudging(true)}
+						>
+							may it go in again?
+						</button>
+					)}
 					{entry.count > 1 && (
 						<button
 							type="button"

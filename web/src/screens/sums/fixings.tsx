@@ -2,8 +2,8 @@ import { api, got } from "../../api/client";
 import type { S } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { Pick } from "../../parts/Pick";
-import { Tick } from "../../parts/Tick";
 import { Numbers } from "./Numbers";
+import { type SealKind, SealLook, type SealSeen } from "./SealLook";
 
 type Body<K extends keyof S> = Omit<S[K], "$schema">;
 /** A bolt in a bush in place of a rivet. */
@@ -84,22 +84,15 @@ export function PuttySum() {
 	);
 }
 
-const seen = [
-	{ key: "hard-band", says: "a hard or shiny band" },
-	{ key: "fray", says: "frayed" },
-	{ key: "leak-mark", says: "an old leak mark" },
-	{ key: "no-nail-mark", says: "a nail leaves no mark" },
-] as const;
-
 /** Whether an old gasket may go in again. */
 export function ReuseSum() {
 	const [form, set] = useDraft("reuse", {
-		kind: "rope" as "rope" | "rubber",
+		kind: "rope" as SealKind,
 		free: 10,
 		sprung: 8,
 		path: 1240,
 		length: 1250,
-		seen: [] as ("hard-band" | "fray" | "leak-mark" | "no-nail-mark")[],
+		seen: [] as SealSeen[],
 	});
 	const rope = form.kind === "rope";
 	return (
@@ -125,33 +118,11 @@ export function ReuseSum() {
 				{ key: "length", label: "laid straight, mm" },
 			]}
 		>
-			<Pick
-				label="What is it?"
-				value={form.kind}
-				onChange={(kind) => set({ ...form, kind })}
-				options={[
-					{ value: "rope", label: "rope or tape" },
-					{ value: "rubber", label: "rubber" },
-				]}
+			<SealLook
+				kind={form.kind}
+				seen={form.seen}
+				onChange={(c) => set({ ...form, ...c })}
 			/>
-			<div className="mt-2 flex flex-wrap gap-x-6">
-				{seen.map((s) => (
-					<Tick
-						key={s.key}
-						checked={form.seen.includes(s.key)}
-						onChange={(on) =>
-							set({
-								...form,
-								seen: on
-									? [...form.seen, s.key]
-									: form.seen.filter((k) => k !== s.key),
-							})
-						}
-					>
-						{s.says}
-					</Tick>
-				))}
-			</div>
 		</Numbers>
 	);
 }
