@@ -47,6 +47,15 @@ func year() []gone {
 			"over-tight")},
 		{days: 260, job: lightOf("Greenhouse, light 1 of the south side", "hail", "504", "402")},
 		{days: 205, job: lightOf("Greenhouse, light 4 of the south side", "a ladder", "504", "402")},
+		{days: 188, job: stoveOf("Pell's smokehouse", "Smokehouse stove, inspection pane", "cracked while it was cleaned hot",
+			"262", "236", "over-tight")},
+		{days: 171, job: lightOf("Greenhouse, light 2 of the south side", "a starling", "504", "402")},
+		{days: 152, job: lightOf("Greenhouse, light 9 of the south side", "slipped out of its sash", "504", "402")},
+		{days: 133, job: stoveOf("Quay stables", "Tack room stove", "somebody leaned a shovel on it", "276", "248", "over-tight")},
+		{days: 96, job: stoveOf("Reed hall", "Sauna stove by the pond", "the second one in a year", "268", "240",
+			"over-tight")},
+		{days: 61, job: lightOf("Greenhouse, light 6 of the north side", "hail", "506", "404")},
+		{days: 33, job: stoveOf("Kiln Lane pottery", "Workshop stove", "old pane, pitted", "258", "232", "over-tight")},
 		{days: 120, job: lightOf("Cold frame, long light", "frost got behind the putty", "604", "396")},
 	}
 }

@@ -27,6 +27,7 @@ type dayWork struct {
 	weather
 	all    []stand // every open job
 	pace   pace.Pace
+	comes  pace.Arrivals
 	roads  dayRoads
 	sites  map[int64]record.Site
 	rounds []record.Round
@@ -65,6 +66,9 @@ func (s *Shop) gathered(ctx context.Context, what WhatIf, now time.Time) (*dayWo
 	}
 	w.air = what.colder(w.air, 1)
 	if w.pace, err = s.learnt(ctx); err != nil {
+		return w, nil, err
+	}
+	if w.comes, err = s.arrivals(ctx); err != nil {
 		return w, nil, err
 	}
 	if err := s.dayPeople(ctx, w); err != nil {
@@ -321,7 +325,8 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 				return job, fmt.Sprintf("“%s” takes %d, and %d work here", o.title, o.people, len(w.p.People)), nil
 			}
 			if o.comes && (o.said || ordered) {
-				w.slips = append(w.slips, schedule.Slip{Step: id, Chance: deliveries, Minutes: 24 * 60})
+				chance, by, _ := w.comes.Late(comesFrom(p.waitsFor))
+				w.slips = append(w.slips, schedule.Slip{Step: id, Chance: chance, Minutes: int(by.Minutes())})
 			}
 			if o.station == "source" && o.wait > 0 {
 				o.wait += w.what.days(j.id) * 24 * 60

@@ -15,11 +15,10 @@ import (
 
 // Bounds of the plan of days. The budget is what a person waits for a page.
 const (
-	daysAhead  = 60
-	dayTries   = 150
-	dayBudget  = 700 * time.Millisecond
-	dayRuns    = 200
-	deliveries = 0.15
+	daysAhead = 60
+	dayTries  = 150
+	dayBudget = 700 * time.Millisecond
+	dayRuns   = 200
 )
 
 // keptPlan is a plan of days as it is kept: by the moments of the clock.

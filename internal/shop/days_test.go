@@ -298,3 +298,13 @@ func TestDayPlaces(t *testing.T) {
 		t.Error("a technician bought a bench")
 	}
 }
+
+// Who brings glass late is known for it: the odds of what waits for them are worse.
+func TestComesFrom(t *testing.T) {
+	for in, want := range map[string]string{"the pane from Quay glass": "Quay glass", "the customer's word": "",
+		"the pane from Quay glass, which was wrong": "Quay glass"} {
+		if got := comesFrom(in); got != want {
+			t.Errorf("%s: %q", in, got)
+		}
+	}
+}

@@ -383,7 +383,7 @@ func (s *Shop) orderChange(ctx context.Context, by record.Account, at Bench, id 
 
 // keepOrder writes an order as it stands, and how its panes wait.
 func (s *Shop) keepOrder(ctx context.Context, t *store.Tx, j *record.Job, o supply.Order) error {
-	found, err := t.SetOrder(ctx, j.ID, o)
+	found, err := t.SetOrder(ctx, j.ID, o, s.Now())
 	if err != nil {
 		return err
 	}
@@ -487,7 +487,7 @@ func (s *Shop) cameWith(ctx context.Context, t *store.Tx, j *record.Job, p *reco
 		if err != nil {
 			return err
 		}
-		found, err := t.SetOrder(ctx, j.ID, o)
+		found, err := t.SetOrder(ctx, j.ID, o, s.Now())
 		if err == nil && !found {
 			err = errors.New("an order changed under its job's lock")
 		}

@@ -85,6 +85,11 @@ func TestOrders(t *testing.T) {
 	if err := wait(""); err != nil || orders(t, s, at).Orders[0].State != supply.Here {
 		t.Fatalf("%v, %+v", err, orders(t, s, at).Orders[0])
 	}
+	if a, err := s.arrivals(ctx); err != nil {
+		t.Error(err)
+	} else if _, _, seen := a.Late("the lock"); seen != 1 {
+		t.Errorf("%d deliveries of the lock are known", seen)
+	}
 	if err := wait("the pane from the lock"); err != nil || orders(t, s, at).Orders[0].State != supply.Sent {
 		t.Fatalf("taken back: %v, %+v", err, orders(t, s, at).Orders[0])
 	}

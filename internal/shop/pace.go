@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"strings"
 	"time"
 
 	"freshshard/core/family"
@@ -59,4 +60,23 @@ func (w *dayWork) takes(book int, family, place string) (int, string) {
 	}
 	return took, fmt.Sprintf("%d min by the book, × %.2f as this way of holding took here, %d times timed", book, factor,
 		seen)
+}
+
+// mostCame is how many deliveries are looked at.
+const mostCame = 1000
+
+// arrivals is how surely things come when it was said.
+func (s *Shop) arrivals(ctx context.Context) (pace.Arrivals, error) {
+	came, err := s.store.Came(ctx, s.Now().Add(-paceBack), mostCame)
+	return pace.Arrive(came), err
+}
+
+// comesFrom is whom a pane waits for, as the order names it; nothing where it is no order.
+func comesFrom(waits string) string {
+	who, ok := strings.CutPrefix(waits, fromOrder)
+	if !ok {
+		return ""
+	}
+	who, _, _ = strings.Cut(who, ", which was wrong")
+	return who
 }

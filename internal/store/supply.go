@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"time"
 
+	"freshshard/core/pace"
 	"freshshard/core/supply"
 	"freshshard/internal/record"
 )
@@ -51,15 +52,24 @@ func (t *Tx) AddOrder(ctx context.Context, job int64, v supply.Order, by int64, 
 }
 
 // SetOrder writes how it stands at the version that the caller saw.
-func (t *Tx) SetOrder(ctx context.Context, job int64, v supply.Order) (bool, error) {
+func (t *Tx) SetOrder(ctx context.Context, job int64, v supply.Order, at time.Time) (bool, error) {
 	lines, err := json.Marshal(v.Lines)
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE supply_order SET kind = ?, who = ?, state = ?, body = ?, carriage = ? / 100, "+
-		"total = ? / 100, due = ?, note = ?, version = version + 1 WHERE id = ? AND job_id = ? AND version = ?", v.Kind,
-		v.Who,
-		v.State, lines, v.Carriage, v.Cents(), v.Due, v.Note, v.ID, job, v.Version)
+	return t.changed(ctx, "UPDATE supply_order SET here_at = IF(? = 'here', COALESCE(here_at, ?), NULL), kind = ?, "+
+		"who = ?, state = ?, body = ?, carriage = ? / 100, total = ? / 100, due = ?, note = ?, version = version + 1 "+
+		"WHERE id = ? AND job_id = ? AND version = ?", v.State, at, v.Kind, v.Who, v.State, lines, v.Carriage, v.Cents(), v.Due, v.Note, v.ID, job, v.Version)
+}
+
+// Came are orders that came since a moment, for when each was said and when it was here,
+// the last ones first.
+func (s queries) Came(ctx context.Context, since time.Time, most int) ([]pace.Came, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (pace.Came, error) {
+		var v pace.Came
+		return v, r.Scan(&v.Who, &v.Due, &v.Here)
+	}, "SELECT who, due, here_at FROM supply_order WHERE here_at >= ? AND due IS NOT NULL ORDER BY here_at DESC LIMIT ?",
+		since, most)
 }
 
 // Suppliers lists who answers by themselves.

@@ -9,7 +9,7 @@ export function FilePick({
 	onText: (text: string, name: string) => void;
 }) {
 	return (
-		<label className="inline-block min-h-12 cursor-pointer content-center underline underline-offset-4">
+		<label className="relative inline-block min-h-12 cursor-pointer content-center underline underline-offset-4">
 			{label}
 			<input
 				type="file"

@@ -33,7 +33,7 @@ export function StoresFile() {
 				>
 					all of it as CSV
 				</a>
-				<label className="min-h-12 cursor-pointer content-center underline underline-offset-4">
+				<label className="relative min-h-12 cursor-pointer content-center underline underline-offset-4">
 					take in a CSV file
 					<input
 						ref={input}
