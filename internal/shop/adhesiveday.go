@@ -113,15 +113,7 @@ const dayShown = 36 * time.Hour
 func (s *Shop) AdhesiveDay(ctx context.Context) (AdhesiveDay, error) {
 	now := s.Now()
 	out := AdhesiveDay{From: now, Lines: []cure.Line{}}
-	shop, err := s.store.Shop(ctx)
-	if err != nil {
-		return out, err
-	}
-	open, err := s.store.OpenJobs(ctx, mostCut)
-	if err != nil {
-		return out, err
-	}
-	all, err := s.standing(ctx, open, shop.Unit)
+	all, err := s.openStands(ctx, mostCut)
 	if err != nil {
 		return out, err
 	}

@@ -102,15 +102,7 @@ func tenth(v float64) float64 { return math.Round(v*10) / 10 }
 
 // waitingToCut lists the panes that wait to be cut, the sooner promised first.
 func (s *Shop) waitingToCut(ctx context.Context) ([]ToCut, error) {
-	shop, err := s.store.Shop(ctx)
-	if err != nil {
-		return nil, err
-	}
-	open, err := s.store.OpenJobs(ctx, mostCut)
-	if err != nil {
-		return nil, err
-	}
-	all, err := s.standing(ctx, open, shop.Unit)
+	all, err := s.openStands(ctx, mostCut)
 	if err != nil {
 		return nil, err
 	}

@@ -189,15 +189,7 @@ func (w *dayWork) fitOutdoors() []schedule.Window {
 // dayJobs puts what is left of each open job into the problem.
 func (s *Shop) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
 	left := []DayLeft{}
-	shop, err := s.store.Shop(ctx)
-	if err != nil {
-		return nil, err
-	}
-	open, err := s.store.OpenJobs(ctx, mostCut)
-	if err != nil {
-		return nil, err
-	}
-	all, err := s.standing(ctx, open, shop.Unit)
+	all, err := s.openStands(ctx, mostCut)
 	if err != nil {
 		return nil, err
 	}

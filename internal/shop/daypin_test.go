@@ -78,6 +78,15 @@ func TestPromiseHoldsItsPlan(t *testing.T) {
 	if _, err := s.Promise(ctx, mira, ids[2], monday); fault.Of(err) == nil || fault.Of(err).Field != "at" {
 		t.Errorf("promised for now: %v", err)
 	}
+	// Before its putty has a skin it is promised to nobody.
+	soon := got.of(t, ids[1]).Ready.Add(-time.Minute)
+	if _, err := s.Promise(ctx, mira, ids[1], soon); fault.Of(err) == nil || fault.Of(err).Field != "at" ||
+		!strings.Contains(fault.Of(err).Why, "at the soonest") {
+		t.Errorf("promised before it can be ready: %v", err)
+	}
+	if _, err := s.Promise(ctx, mira, ids[1], soon.Add(time.Minute)); err != nil {
+		t.Errorf("promised for the minute at which it is ready: %v", err)
+	}
 	var no *record.NotFound
 	if _, err := s.Promise(ctx, mira, 999, at); !errors.As(err, &no) {
 		t.Errorf("a job that is not there: %v", err)

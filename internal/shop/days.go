@@ -198,8 +198,12 @@ func (s *Shop) Promise(ctx context.Context, by record.Account, job int64, at tim
 	if err != nil {
 		return Days{}, err
 	}
-	if !slices.ContainsFunc(l.w.jobs, func(j stand) bool { return j.id == job }) {
+	i := slices.IndexFunc(l.w.jobs, func(j stand) bool { return j.id == job })
+	if i < 0 {
 		return Days{}, &record.NotFound{What: "this job among the days"}
+	}
+	if r := l.plan.Ready[i]; r.At < 0 || r.Late > 0 {
+		return Days{}, l.tooSoon(i)
 	}
 	err = s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		before, err := t.Job(ctx, job)
@@ -218,6 +222,17 @@ func (s *Shop) Promise(ctx context.Context, by record.Account, job int64, at tim
 		return Days{}, err
 	}
 	return s.Days(ctx, by)
+}
+
+// tooSoon refuses a promise before a job can be ready, with what holds it up.
+func (l *laidDays) tooSoon(i int) error {
+	r := l.plan.Ready[i]
+	if r.At < 0 {
+		return fault.New("at", "there is no time for it: "+r.Why, "look at the days first")
+	}
+	at := l.w.at(r.At).In(l.w.zone).Format("Mon 2 Jan 15:04")
+	return fault.New("at", fmt.Sprintf("it is ready on %s at the soonest, as the days lie: %s", at, r.Why),
+		"promise a later hour, or make room first")
 }
 
 // holdPlace keeps the days with a promise in them that was given otherwise, so that what

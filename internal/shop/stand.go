@@ -181,6 +181,19 @@ func (s *Shop) standing(ctx context.Context, open []store.Turned, unit length.Un
 	return out, nil
 }
 
+// openStands tells how the open jobs stand, the soonest promised first, up to so many.
+func (s *Shop) openStands(ctx context.Context, most int) ([]stand, error) {
+	shop, err := s.store.Shop(ctx)
+	if err != nil {
+		return nil, err
+	}
+	open, err := s.store.OpenJobs(ctx, most)
+	if err != nil {
+		return nil, err
+	}
+	return s.standing(ctx, open, shop.Unit)
+}
+
 // countSigned counts the signed jobs; it counts again when one was added.
 func (s *Shop) countSigned(ctx context.Context) (int, error) {
 	last, err := s.store.LastTicket(ctx)

@@ -106,15 +106,7 @@ const mostTurns = 40
 // with why. First is the first that nobody else has in hand.
 func (s *Shop) Today(ctx context.Context, by record.Account) (Today, error) {
 	t := Today{Turns: []Turn{}, Waits: []Turn{}}
-	shop, err := s.store.Shop(ctx)
-	if err != nil {
-		return t, err
-	}
-	open, err := s.store.OpenJobs(ctx, mostTurns)
-	if err != nil {
-		return t, err
-	}
-	all, err := s.standing(ctx, open, shop.Unit)
+	all, err := s.openStands(ctx, mostTurns)
 	if err != nil {
 		return t, err
 	}

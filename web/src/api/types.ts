@@ -143,3 +143,4 @@ export type RoadMap = S["RecordRoadMap"];
 export type ForecastKept = S["ShopForecastKept"];
 export type DayPlace = S["RecordDayPlace"];
 export type Better = S["ShopBetter"];
+export type VanLoad = S["ShopVanLoad"];

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, got } from "../../api/client";
 import type { View } from "../../api/types";
+import { PartLines } from "../../parts/PartLines";
 import { Sheet } from "../../parts/Sheet";
 
 /** What goes into the van for what is left of the job. */
@@ -29,16 +30,7 @@ export function VanSheet({
 					{l.parts.length > 0 && (
 						<section aria-label="Panes and parts">
 							<h3 className="font-semibold">Panes and parts</h3>
-							<ul>
-								{l.parts.map((p) => (
-									<li key={p.key} className="border-b border-rule py-1.5">
-										<span className="font-figure font-semibold">
-											{p.milli / 1000} {p.unit === "pc" ? "×" : p.unit}
-										</span>{" "}
-										{p.text}
-									</li>
-								))}
-							</ul>
+							<PartLines parts={l.parts} />
 						</section>
 					)}
 					<section aria-label="Tools">

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, got, type Refused } from "../../api/client";
 import type { RoundLoad } from "../../api/types";
+import { PartLines } from "../../parts/PartLines";
 
 /** What goes into the van: parts by stop, tools once, what takes two, what to mind. */
 export function LoadList({ id }: { id: number }) {
@@ -19,16 +20,7 @@ export function LoadList({ id }: { id: number }) {
 				.map((e) => (
 					<section key={e.object} aria-label={`For ${e.object}`}>
 						<h4 className="mt-2 font-semibold">For {e.object}</h4>
-						<ul>
-							{e.parts.map((p) => (
-								<li key={p.key} className="border-b border-rule py-1">
-									<span className="font-figure font-semibold">
-										{p.milli / 1000} {p.unit === "pc" ? "×" : p.unit}
-									</span>{" "}
-									{p.text}
-								</li>
-							))}
-						</ul>
+						<PartLines parts={e.parts} />
 					</section>
 				))}
 			<h4 className="mt-2 font-semibold">Tools</h4>
