@@ -67,6 +67,7 @@ func (p *program) enter() string {
 // one is told, a dead one comes back, and stopping ends streams at once and
 // leaves nothing running.
 func TestLife(t *testing.T) {
+	t.Parallel()
 	p := start(t, "demo")
 	cookie := p.enter()
 	if out, err := exec.Command(binary, "demo", "--addr", "127.0.0.1:0", "--dir", p.dir).CombinedOutput(); err == nil ||
@@ -145,6 +146,7 @@ func (p *program) well(most time.Duration) {
 // The way back from an archive on a fresh machine, word for word as the page on
 // backups says it.
 func TestBackupPage(t *testing.T) {
+	t.Parallel()
 	page, err := os.ReadFile("../docs/backup/README.md")
 	if err != nil {
 		t.Fatal(err)

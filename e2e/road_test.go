@@ -17,6 +17,7 @@ import (
 // size and working, choice, steps, checks, signature, papers; and all of it
 // there again after a restart.
 func TestRoad(t *testing.T) {
+	t.Parallel()
 	p := start(t, "serve")
 	g := open(t, p)
 	g.goTo("/")

@@ -17,82 +17,118 @@ func typeInto(selector, text string) chromedp.Action[chromedp.Void] {
 	return chromedp.SendKeys(chromedp.CSS(selector), text)
 }
 
+// walk is a way through the running program.
+type walk struct {
+	name string
+	do   func(*testing.T, *program)
+}
+
+// Walks that change what all others see go before and behind them; the rest go side by side
+// in two browsers, each in its order: those that look, count and work at jobs of their own
+// beside those that change the demo's.
+var before = []walk{
+	{"settings", settings},
+}
+
+var oneSide = []walk{
+	{"wrong readings", wrongReadings},
+	{"two browsers", twoBrowsers},
+	{"undo and pad", undoAndPad},
+	{"why it broke", whyItBroke},
+	{"strip and rebuild", stripAndRebuild},
+	{"instruments", instruments},
+	{"blocked cleaner", blockedCleaner},
+	{"warp and weights", warpAndWeights},
+	{"may break again", mayBreakAgain},
+	{"nine panes", ninePanes},
+	{"sash on panes", sashOnPanes},
+	{"lift and drop", liftAndDrop},
+	{"pack in a job", packInAJob},
+	{"clamp ring", clampRing},
+	{"part by number", partByNumber},
+	{"nine together", nineTogether},
+	{"guest shut in", guestShutIn},
+	{"old pane alone", oldPaneAlone},
+	{"screws counted", screwsCounted},
+	{"arrows", arrows},
+	{"heard and stock", heardAndStock},
+	{"withdrawn", withdrawn},
+	{"three offers", threeOffers},
+	{"late and wrong", lateAndWrong},
+	{"quote to invoice", quoteToInvoice},
+	{"bond hardens", bondHardens},
+	{"timers", timers},
+	{"days", days},
+	{"promised at the door", promisedAtTheDoor},
+	{"round of three", roundOfThree},
+	{"cut room", cutRoom},
+	{"stores", stores},
+	{"stuck again", stuckAgain},
+	{"today", today},
+	{"who is at it", whoIsAtIt},
+	{"carried", carried},
+	{"gates and reasons", gates},
+	{"stops", stops},
+	{"passport", passport},
+	{"cure waits", cureWaits},
+	{"override", override},
+	{"lamp and leaving", lampAndLeaving},
+}
+
+var otherSide = []walk{
+	{"sums", sums},
+	{"outline", outlines},
+	{"heat and odds", heatAndOdds},
+	{"every shape", everyShape},
+	{"point by point", pointByPoint},
+	{"own places", ownPlaces},
+	{"traced card", tracedCard},
+	{"carries", carries},
+	{"load sum", loadSum},
+	{"sums of the roads", roadSums},
+	{"by keys", byKeys},
+	{"in inches", inInches},
+	{"by thumb", byThumb},
+	{"traced pattern", tracedPattern},
+	{"eight photos", eightPhotos},
+	{"counted off", countedOff},
+	{"evenness", evenness},
+	{"dirty hands", dirtyHands},
+	{"seal again", sealAgain},
+	{"large text", largeText},
+	{"photo template", photoTemplate},
+	{"every screen is accessible", everyScreen},
+	{"narrow and wide", narrowAndWide},
+	{"keyboard", keyboard},
+	{"take-in draft", takeInDraft},
+	{"questions find the family", questionsFindTheFamily},
+	{"old drafts", oldDrafts},
+}
+
+var behind = []walk{
+	{"own values", ownValues},
+	{"people", people},
+	{"a lost password", lostPassword},
+}
+
 // One demo serves all walks that do not stop it.
 func TestDemo(t *testing.T) {
 	p := start(t, "demo")
-	t.Run("wrong readings", func(t *testing.T) { wrongReadings(t, p) })
-	t.Run("two browsers", func(t *testing.T) { twoBrowsers(t, p) })
-	t.Run("undo and pad", func(t *testing.T) { undoAndPad(t, p) })
-	t.Run("settings", func(t *testing.T) { settings(t, p) })
-	t.Run("why it broke", func(t *testing.T) { whyItBroke(t, p) })
-	t.Run("strip and rebuild", func(t *testing.T) { stripAndRebuild(t, p) })
-	t.Run("instruments", func(t *testing.T) { instruments(t, p) })
-	t.Run("sums", func(t *testing.T) { sums(t, p) })
-	t.Run("outline", func(t *testing.T) { outlines(t, p) })
-	t.Run("blocked cleaner", func(t *testing.T) { blockedCleaner(t, p) })
-	t.Run("warp and weights", func(t *testing.T) { warpAndWeights(t, p) })
-	t.Run("heat and odds", func(t *testing.T) { heatAndOdds(t, p) })
-	t.Run("may break again", func(t *testing.T) { mayBreakAgain(t, p) })
-	t.Run("every shape", func(t *testing.T) { everyShape(t, p) })
-	t.Run("point by point", func(t *testing.T) { pointByPoint(t, p) })
-	t.Run("own places", func(t *testing.T) { ownPlaces(t, p) })
-	t.Run("traced card", func(t *testing.T) { tracedCard(t, p) })
-	t.Run("nine panes", func(t *testing.T) { ninePanes(t, p) })
-	t.Run("sash on panes", func(t *testing.T) { sashOnPanes(t, p) })
-	t.Run("lift and drop", func(t *testing.T) { liftAndDrop(t, p) })
-	t.Run("pack in a job", func(t *testing.T) { packInAJob(t, p) })
-	t.Run("carries", func(t *testing.T) { carries(t, p) })
-	t.Run("load sum", func(t *testing.T) { loadSum(t, p) })
-	t.Run("clamp ring", func(t *testing.T) { clampRing(t, p) })
-	t.Run("part by number", func(t *testing.T) { partByNumber(t, p) })
-	t.Run("nine together", func(t *testing.T) { nineTogether(t, p) })
-	t.Run("sums of the roads", func(t *testing.T) { roadSums(t, p) })
-	t.Run("guest shut in", func(t *testing.T) { guestShutIn(t, p) })
-	t.Run("old pane alone", func(t *testing.T) { oldPaneAlone(t, p) })
-	t.Run("screws counted", func(t *testing.T) { screwsCounted(t, p) })
-	t.Run("by keys", func(t *testing.T) { byKeys(t, p) })
-	t.Run("in inches", func(t *testing.T) { inInches(t, p) })
-	t.Run("by thumb", func(t *testing.T) { byThumb(t, p) })
-	t.Run("arrows", func(t *testing.T) { arrows(t, p) })
-	t.Run("heard and stock", func(t *testing.T) { heardAndStock(t, p) })
-	t.Run("traced pattern", func(t *testing.T) { tracedPattern(t, p) })
-	t.Run("withdrawn", func(t *testing.T) { withdrawn(t, p) })
-	t.Run("eight photos", func(t *testing.T) { eightPhotos(t, p) })
-	t.Run("counted off", func(t *testing.T) { countedOff(t, p) })
-	t.Run("evenness", func(t *testing.T) { evenness(t, p) })
-	t.Run("dirty hands", func(t *testing.T) { dirtyHands(t, p) })
-	t.Run("seal again", func(t *testing.T) { sealAgain(t, p) })
-	t.Run("large text", func(t *testing.T) { largeText(t, p) })
-	t.Run("three offers", func(t *testing.T) { threeOffers(t, p) })
-	t.Run("late and wrong", func(t *testing.T) { lateAndWrong(t, p) })
-	t.Run("quote to invoice", func(t *testing.T) { quoteToInvoice(t, p) })
-	t.Run("bond hardens", func(t *testing.T) { bondHardens(t, p) })
-	t.Run("timers", func(t *testing.T) { timers(t, p) })
-	t.Run("days", func(t *testing.T) { days(t, p) })
-	t.Run("promised at the door", func(t *testing.T) { promisedAtTheDoor(t, p) })
-	t.Run("round of three", func(t *testing.T) { roundOfThree(t, p) })
-	t.Run("cut room", func(t *testing.T) { cutRoom(t, p) })
-	t.Run("stores", func(t *testing.T) { stores(t, p) })
-	t.Run("stuck again", func(t *testing.T) { stuckAgain(t, p) })
-	t.Run("own values", func(t *testing.T) { ownValues(t, p) })
-	t.Run("photo template", func(t *testing.T) { photoTemplate(t, p) })
-	t.Run("today", func(t *testing.T) { today(t, p) })
-	t.Run("who is at it", func(t *testing.T) { whoIsAtIt(t, p) })
-	t.Run("carried", func(t *testing.T) { carried(t, p) })
-	t.Run("every screen is accessible", func(t *testing.T) { everyScreen(t, p) })
-	t.Run("narrow and wide", func(t *testing.T) { narrowAndWide(t, p) })
-	t.Run("keyboard", func(t *testing.T) { keyboard(t, p) })
-	t.Run("gates and reasons", func(t *testing.T) { gates(t, p) })
-	t.Run("stops", func(t *testing.T) { stops(t, p) })
-	t.Run("passport", func(t *testing.T) { passport(t, p) })
-	t.Run("cure waits", func(t *testing.T) { cureWaits(t, p) })
-	t.Run("override", func(t *testing.T) { override(t, p) })
-	t.Run("take-in draft", func(t *testing.T) { takeInDraft(t, p) })
-	t.Run("lamp and leaving", func(t *testing.T) { lampAndLeaving(t, p) })
-	t.Run("questions find the family", func(t *testing.T) { questionsFindTheFamily(t, p) })
-	t.Run("people", func(t *testing.T) { people(t, p) })
-	t.Run("old drafts", func(t *testing.T) { oldDrafts(t, p) })
-	t.Run("a lost password", func(t *testing.T) { lostPassword(t, p) })
+	run := func(t *testing.T, all []walk) {
+		for _, w := range all {
+			t.Run(w.name, func(t *testing.T) { w.do(t, p) })
+		}
+	}
+	run(t, before)
+	t.Run("side by side", func(t *testing.T) {
+		for name, all := range map[string][]walk{"one": oneSide, "other": otherSide} {
+			t.Run(name, func(t *testing.T) {
+				t.Parallel()
+				run(t, all)
+			})
+		}
+	})
+	run(t, behind)
 }
 
 // A wrong reading is shown at its place and what was typed stays.
@@ -574,6 +610,7 @@ func lostPassword(t *testing.T, p *program) {
 // Whatever was acknowledged is there after the program or the database is
 // killed in the middle of typing.
 func TestKill(t *testing.T) {
+	t.Parallel()
 	p := start(t, "demo")
 	g := open(t, p)
 	g.signIn("mira")

@@ -37,6 +37,7 @@ type Passport struct {
 	Hard   []HardWhen       `json:"hard" doc:"What hardens still, or did: until when what is left alone"`
 	Letter letter.Letter    `json:"letter" doc:"To whoever opens it next"`
 	Due    []due.Due        `json:"due"`
+	Photos []PassportPhoto  `json:"photos" doc:"Pictures that were put on this page"`
 	Sketch *drawing.Drawing `json:"sketch,omitempty" doc:"The object with its panes numbered, where there are several"`
 }
 
@@ -51,6 +52,12 @@ type PassportPane struct {
 	Laid    []string        `json:"laid" doc:"Adhesives with batch"`
 	Checks  []PassportCheck `json:"checks"`
 	Drawing drawing.Drawing `json:"drawing" doc:"The pane alone with its measures, where one was made"`
+}
+
+// PassportPhoto is a picture on the page.
+type PassportPhoto struct {
+	ID   int64  `json:"id"`
+	What string `json:"what" doc:"What it shows, as the strip log names it"`
 }
 
 // PassportCheck is one proof as it was passed.
@@ -88,6 +95,9 @@ func (s *Shop) Passport(ctx context.Context, job int64) (Passport, error) {
 	if err != nil {
 		return p, err
 	}
+	if p.Photos, err = s.passportPhotos(ctx, j); err != nil {
+		return p, err
+	}
 	first, err := s.store.SameObject(ctx, j.Object.ID)
 	if err != nil {
 		return p, err
@@ -97,10 +107,28 @@ func (s *Shop) Passport(ctx context.Context, job int64) (Passport, error) {
 	return p, err
 }
 
+// passportPhotos are the pictures of a job that stand on its page.
+func (s *Shop) passportPhotos(ctx context.Context, j record.Job) ([]PassportPhoto, error) {
+	shown, err := s.store.ShownPhotos(ctx, j.ID)
+	out := []PassportPhoto{}
+	for _, p := range j.Photos {
+		if !slices.Contains(shown, p.ID) {
+			continue
+		}
+		k := PassportPhoto{ID: p.ID, What: j.Object.Name}
+		if e, ok := logEntry(j, p.Entry); ok {
+			k.What = e.Entry.What
+		}
+		out = append(out, k)
+	}
+	return out, err
+}
+
 func passportOf(views []View, shop record.Shop, zone *time.Location) Passport {
 	j := views[0].Job
 	p := Passport{Object: j.Object.Name, Shop: shop.Name, Town: shop.Town, Ticket: j.Ticket.Number, By: j.Ticket.By,
-		Out: j.Ticket.At.In(zone), Panes: []PassportPane{}, Told: []handover.Line{}, Hard: []HardWhen{}, Due: []due.Due{}}
+		Out: j.Ticket.At.In(zone), Panes: []PassportPane{}, Told: []handover.Line{}, Hard: []HardWhen{}, Due: []due.Due{},
+		Photos: []PassportPhoto{}}
 	f := letter.Facts{Out: p.Out}
 	for _, e := range j.Strip {
 		f.Strip = append(f.Strip, e.Entry)

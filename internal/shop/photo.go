@@ -5,6 +5,7 @@ import (
 	"crypto/sha256"
 	"encoding/hex"
 	"fmt"
+	"slices"
 
 	"freshshard/core/fault"
 	"freshshard/internal/record"
@@ -77,4 +78,36 @@ func (s *Shop) DropPhoto(ctx context.Context, by record.Account, job, id int64) 
 // Picture reads one picture of a job as JPEG, small or full.
 func (s *Shop) Picture(ctx context.Context, job, id int64, small bool) ([]byte, error) {
 	return s.store.Picture(ctx, job, id, small)
+}
+
+// ShowPhoto puts a picture on the page behind the job's code, or takes it off. None stands
+// there by itself: a picture may show more than whoever took it thought of.
+func (s *Shop) ShowPhoto(ctx context.Context, by record.Account, job, id int64, shown bool) error {
+	return s.store.Write(ctx, func(t *store.Tx) error {
+		found, err := t.ShowPhoto(ctx, job, id, shown)
+		if err == nil && !found {
+			err = &record.NotFound{What: "this picture"}
+		}
+		if err != nil {
+			return err
+		}
+		said := "picture put on its page"
+		if !shown {
+			said = "picture taken off its page"
+		}
+		return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "photo", Item: fmt.Sprint(id),
+			Action: "changed", Said: said})
+	})
+}
+
+// ShownPicture reads a picture that stands on the page behind a job's code.
+func (s *Shop) ShownPicture(ctx context.Context, job, id int64) ([]byte, error) {
+	all, err := s.store.ShownPhotos(ctx, job)
+	if err != nil {
+		return nil, err
+	}
+	if !slices.Contains(all, id) {
+		return nil, &record.NotFound{What: "this picture"}
+	}
+	return s.store.Picture(ctx, job, id, false)
 }

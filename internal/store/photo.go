@@ -48,3 +48,25 @@ func (s queries) Picture(ctx context.Context, job, id int64, small bool) ([]byte
 	}
 	return b, err
 }
+
+// ShownPhotos are the pictures of a job that stand on its page, in their order.
+func (s queries) ShownPhotos(ctx context.Context, job int64) ([]int64, error) {
+	return list(ctx, s.db, func(r *sql.Rows) (int64, error) {
+		var id int64
+		return id, r.Scan(&id)
+	}, "SELECT p.id FROM photo p JOIN photo_shown w ON w.photo_id = p.id WHERE p.job_id = ? ORDER BY p.id", job)
+}
+
+// ShowPhoto puts a picture of a job on its page, or takes it off; false where the job has
+// no such picture.
+func (t *Tx) ShowPhoto(ctx context.Context, job, id int64, shown bool) (bool, error) {
+	var n int
+	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM photo WHERE id = ? AND job_id = ?", id, job).Scan(&n)
+	switch {
+	case err != nil || n == 0:
+		return false, err
+	case shown:
+		return true, t.run(ctx, "INSERT IGNORE INTO photo_shown (photo_id) VALUES (?)", id)
+	}
+	return true, t.run(ctx, "DELETE FROM photo_shown WHERE photo_id = ?", id)
+}

@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"io"
 	"net/http"
+	"strconv"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -54,6 +55,17 @@ func (v *Server) passportRoutes(api huma.API) {
 	}
 	register(v, api, op("passport", http.MethodGet, "/api/jobs/{id}/passport", "What goes out with a signed job"),
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) { return outgoing(ctx, in.ID, nil) })
+	register(v, api, op("showPhoto", http.MethodPut, "/api/jobs/{id}/photos/{photo}/shown",
+		"Put a picture on the page behind the job's code, or take it off"),
+		func(ctx context.Context, in *struct {
+			JobID
+			Photo int64 `path:"photo" minimum:"1"`
+			Body  struct {
+				Shown bool `json:"shown"`
+			}
+		}) (*out[Outgoing], error) {
+			return outgoing(ctx, in.ID, v.shop.ShowPhoto(ctx, who(ctx), in.ID, in.Photo, in.Body.Shown))
+		})
 	register(v, api, op("makeLink", http.MethodPost, "/api/jobs/{id}/link", "Make the address that opens its passport"),
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
 			return outgoing(ctx, in.ID, v.shop.MakeLink(ctx, who(ctx), record.PassportLink, in.ID))
@@ -175,6 +187,22 @@ func (v *Server) passportFiles(g *gin.Engine) {
 			}
 			return exchange.Record(w, s, all, v.options.Zone)
 		}))
+	g.GET("/api/passport/:token/photos/:photo", func(c *gin.Context) {
+		private(c)
+		l, err := v.shop.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
+		var b []byte
+		if err == nil {
+			id, bad := strconv.ParseInt(c.Param("photo"), 10, 64)
+			if err = error(&record.NotFound{What: "this picture"}); bad == nil {
+				b, err = v.shop.ShownPicture(c.Request.Context(), l.Job, id)
+			}
+		}
+		if err != nil {
+			failFile(c, err)
+			return
+		}
+		c.Data(http.StatusOK, "image/jpeg", b)
+	})
 	g.GET("/api/passport/:token/passport.pdf", func(c *gin.Context) {
 		private(c)
 		l, err := v.shop.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))

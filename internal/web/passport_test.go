@@ -97,3 +97,59 @@ func TestPassportWithoutSignIn(t *testing.T) {
 		}
 	}
 }
+
+// A picture stands on the page only when somebody put it there, and no longer than that.
+func TestPicturesOnThePage(t *testing.T) {
+	c := serve(t).setUp()
+	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
+	var v struct {
+		Job struct {
+			Photos []struct {
+				ID int64 `json:"id"`
+			} `json:"photos"`
+		} `json:"job"`
+	}
+	for i := range 2 {
+		a := c.call("POST", job+"/photos", aPicture(t), "Idempotency-Key", fmt.Sprintf("a-picture-%d", i), "Content-Type",
+			"application/octet-stream")
+		if err := json.Unmarshal(a.body, &v); err != nil || len(v.Job.Photos) != i+1 {
+			t.Fatalf("%v: %s", err, a.body)
+		}
+	}
+	c.call("POST", job+"/ticket", map[string]any{"override": "taken back by its owner"}, "Idempotency-Key", "sign-it-over")
+	o := ok[Outgoing](c, "GET", job+"/passport", nil)
+	if len(o.Passport.Photos) != 0 {
+		t.Fatalf("nobody put them there: %+v", o.Passport.Photos)
+	}
+	page := "/api/passport/" + o.Link.Token + "/photos/"
+	stranger := &client{t: t, url: c.url}
+	first, second := v.Job.Photos[0].ID, v.Job.Photos[1].ID
+	opens := func(id int64) bool {
+		a := stranger.call("GET", fmt.Sprint(page, id), nil)
+		if a.status != http.StatusOK && a.status != http.StatusNotFound {
+			t.Errorf("%d: %s", a.status, a.body)
+		}
+		return a.status == http.StatusOK && a.header.Get("Content-Type") == "image/jpeg"
+	}
+	shown := func(id int64) string { return fmt.Sprintf("%s/photos/%d/shown", job, id) }
+	o = ok[Outgoing](c, "PUT", shown(first), body{"shown": true})
+	if len(o.Passport.Photos) != 1 || !opens(first) || opens(second) || opens(999) {
+		t.Errorf("one is shown: %+v", o.Passport.Photos)
+	}
+	ok[Outgoing](c, "PUT", shown(first), body{"shown": true}) // a retry
+	if a := c.call("PUT", shown(999), body{"shown": true}); a.status != http.StatusNotFound {
+		t.Errorf("a picture that is not there: %d", a.status)
+	}
+	if a := stranger.call("PUT", shown(second), body{"shown": true}); a.status != http.StatusUnauthorized {
+		t.Errorf("a stranger put it there: %d", a.status)
+	}
+	o = ok[Outgoing](c, "PUT", shown(first), body{"shown": false})
+	if len(o.Passport.Photos) != 0 || opens(first) {
+		t.Error("taken off, and it opens")
+	}
+	ok[Outgoing](c, "PUT", shown(first), body{"shown": true})
+	ok[Outgoing](c, "DELETE", job+"/link", nil)
+	if opens(first) {
+		t.Error("the page was withdrawn, and its picture opens")
+	}
+}

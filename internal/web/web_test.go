@@ -298,20 +298,26 @@ func TestFiles(t *testing.T) {
 	}
 }
 
+// aPicture is a grey PNG of 500 × 250.
+func aPicture(t *testing.T) string {
+	t.Helper()
+	var b bytes.Buffer
+	if err := png.Encode(&b, image.NewGray(image.Rect(0, 0, 500, 250))); err != nil {
+		t.Fatal(err)
+	}
+	return b.String()
+}
+
 // A picture goes in as it is and comes out upright JPEG; what is none is refused
 // at its field.
 func TestPhotos(t *testing.T) {
 	c := serve(t).setUp()
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
-	var b bytes.Buffer
-	if err := png.Encode(&b, image.NewGray(image.Rect(0, 0, 500, 250))); err != nil {
-		t.Fatal(err)
-	}
 	send := func(body, key string) answer {
 		return c.call("POST", job+"/photos", body, "Idempotency-Key", key, "Content-Type", "application/octet-stream")
 	}
 	for range 2 {
-		if a := send(b.String(), "one-picture"); a.status != 200 {
+		if a := send(aPicture(t), "one-picture"); a.status != 200 {
 			t.Fatalf("%d %s", a.status, a.body)
 		}
 	}

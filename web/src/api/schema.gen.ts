@@ -1142,6 +1142,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/photos/{photo}/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a picture on the page behind the job's code, or take it off */
+        put: operations["showPhoto"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/price": {
         parameters: {
             query?: never;
@@ -6808,6 +6825,8 @@ export interface components {
              */
             out_at: string;
             panes: components["schemas"]["ShopPassportPane"][];
+            /** @description Pictures that were put on this page */
+            photos: components["schemas"]["ShopPassportPhoto"][];
             shop: string;
             /** @description The object with its panes numbered, where there are several */
             sketch?: components["schemas"]["DrawingDrawing"];
@@ -6838,6 +6857,12 @@ export interface components {
             /** @description How it is held */
             way: string;
             /** @description What is in, or what was done */
+            what: string;
+        };
+        ShopPassportPhoto: {
+            /** Format: int64 */
+            id: number;
+            /** @description What it shows, as the strip log names it */
             what: string;
         };
         ShopPerson: {
@@ -7625,6 +7650,9 @@ export interface components {
             /** Format: date-time */
             ready?: string;
             says: string;
+        };
+        ShowPhotoRequest: {
+            shown: boolean;
         };
         SourceOffer: {
             /** @description It can go back, for its price */
@@ -11173,6 +11201,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["WebProblem"];
+                };
+            };
+        };
+    };
+    showPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                photo: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowPhotoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WebOutgoing"];
                 };
             };
             /** @description Error */

@@ -167,11 +167,10 @@ export function DaysScreen() {
 							type="button"
 							className="min-h-12 shrink-0 border-2 border-on-tape px-5 font-bold disabled:opacity-60"
 							disabled={take.isPending || !d}
-							onClick={() =>
-								take.mutate(undefined, {
-									onSuccess: () => setPicked(undefined),
-								})
-							}
+							onClick={() => {
+								setPicked(undefined);
+								take.mutate();
+							}}
 							data-take
 						>
 							Plan anew

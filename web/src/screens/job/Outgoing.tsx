@@ -7,6 +7,7 @@ import { dayOf } from "../../app/when";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
+import { Tick } from "../../parts/Tick";
 
 const papers = [
 	{ file: "customer", name: "Customer's page" },
@@ -42,6 +43,17 @@ export function Outgoing({ view }: { view: View }) {
 			setSure(false);
 		},
 	});
+	const show = useMutation<Goes, Refused, { photo: number; shown: boolean }>({
+		mutationFn: ({ photo, shown }) =>
+			got(
+				api.PUT("/api/jobs/{id}/photos/{photo}/shown", {
+					params: { path: { id, photo } },
+					body: { shown },
+				}),
+			),
+		onSuccess: (next) => client.setQueryData(key, next),
+	});
+	const onPage = new Set(goes.data?.passport.photos.map((p) => p.id));
 	const link = goes.data?.link;
 	const due = goes.data?.passport.due ?? [];
 	return (
@@ -69,6 +81,31 @@ export function Outgoing({ view }: { view: View }) {
 				</li>
 			</ul>
 			{goes.isError && <Refusal error={goes.error} />}
+			{goes.data && view.job.photos.length > 0 && (
+				<fieldset className="mt-3" data-show-photos={onPage.size}>
+					<legend className="font-semibold">Pictures on its page</legend>
+					<div className="flex flex-wrap gap-4">
+						{view.job.photos.map((p, n) => (
+							<div key={p.id}>
+								<img
+									src={`/api/jobs/${id}/photos/${p.id}/thumb`}
+									alt={`${n + 1}, by ${p.by}`}
+									width={96}
+									className="h-auto border border-ink"
+								/>
+								<Tick
+									checked={onPage.has(p.id)}
+									disabled={show.isPending}
+									onChange={(shown) => show.mutate({ photo: p.id, shown })}
+								>
+									picture {n + 1}
+								</Tick>
+							</div>
+						))}
+					</div>
+					<Refusal error={show.error} />
+				</fieldset>
+			)}
 			{link && (
 				<div className="mt-3" data-link={link.token}>
 					<p>

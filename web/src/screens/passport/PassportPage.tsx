@@ -89,6 +89,20 @@ function Opened({ p, token }: { p: Passport; token: string }) {
 					<OnePane key={`${q.name} ${q.what} ${q.size}`} pane={q} />
 				))}
 			</section>
+			{p.photos.length > 0 && (
+				<section aria-label="Pictures" className="mt-5 flex flex-wrap gap-4">
+					{p.photos.map((q) => (
+						<figure key={q.id} className="max-w-full">
+							<img
+								src={`/api/passport/${token}/photos/${q.id}`}
+								alt={q.what}
+								className="h-auto max-h-[28em] max-w-full border border-ink"
+							/>
+							<figcaption className="text-ink-2">{q.what}</figcaption>
+						</figure>
+					))}
+				</section>
+			)}
 			{p.told.length > 0 && (
 				<section aria-label="To do and not to do" className="mt-6">
 					<h2 className="text-xl font-semibold">To do and not to do</h2>
