@@ -61,6 +61,16 @@ const daysLaid = `(async () => {
   (await wait(() => document.querySelectorAll("[data-step]")[40])).click();
 })()`
 
+// roundLaidOut lays out a round of three with Tor.
+const roundLaidOut = `(async () => {
+  const free = "[data-visit] [role=checkbox]:not([disabled])";
+  await wait(() => document.querySelectorAll(free).length > 3);
+  for (const n of [0, 1, 2]) document.querySelectorAll(free)[n].click();
+  (await wait(() => [...document.querySelectorAll("fieldset label")].find((l) => l.innerText === "Tor"))).click();
+  (await wait(() => document.querySelector("[data-lay-out]:not([disabled])"))).click();
+  await wait(() => document.querySelector("[data-laid-out]"));
+})()`
+
 // opened goes to the page behind the code of a signed job.
 const opened = `(async () => {
   const a = await wait(() => document.querySelector("[data-link] a"));
@@ -92,7 +102,7 @@ var set = []shot{
 	{name: "records", path: "/records", w: 1280, h: 800},
 	{name: "passport", path: "/jobs/12/prove", do: opened, slow: true, w: 1280, h: 800},
 	{name: "phone-set", path: "/jobs/2/set", w: 390, h: 844},
-	{name: "phone-today", path: "/", w: 390, h: 844},
+	{name: "rounds", path: "/rounds", do: roundLaidOut, slow: true, w: 1280, h: 800},
 }
 
 func main() {
