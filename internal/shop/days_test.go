@@ -308,3 +308,40 @@ func TestComesFrom(t *testing.T) {
 		}
 	}
 }
+
+// Over the night, a holiday and the change of the clock everything lies in the hours of the
+// shop's own clock, and putty that was laid on Friday has had its day on Monday.
+func TestDaysOverTheChangeOfTheClock(t *testing.T) {
+	s, mira, tor := open(t)
+	zone, err := time.LoadLocation("Europe/Berlin")
+	if err != nil {
+		t.Fatal(err)
+	}
+	s.Zone = zone
+	s.Now = func() time.Time { return time.Date(2026, 3, 27, 14, 0, 0, 0, zone).UTC() } // the clocks go on on Sunday
+	for i := range 4 {
+		toCutLight(t, s, tor, "Greenhouse, light "+string(rune('1'+i)), "506", "402")
+	}
+	w := usualWeek
+	w.Account, w.Off = tor.ID, []string{"2026-03-30"}
+	if err := s.SetWeek(ctx, tor, w); err != nil {
+		t.Fatal(err)
+	}
+	days := map[string]int{}
+	for _, p := range dayOf(t, s, mira).People {
+		for _, st := range p.Steps {
+			a, b := st.From.In(zone), st.To.In(zone)
+			from, to := a.Hour()*60+a.Minute(), b.Hour()*60+b.Minute()
+			if a.YearDay() != b.YearDay() || from < 8*60 || to > 17*60 || from < 12*60+30 && to > 12*60 {
+				t.Errorf("%s, %v to %v", st.Title, a, b)
+			}
+			if a.Weekday() == time.Saturday || a.Weekday() == time.Sunday || p.ID == tor.ID && a.Day() == 30 {
+				t.Errorf("%s works on %v", p.Name, a)
+			}
+			days[a.Format("Mon 2 MST")]++
+		}
+	}
+	if days["Fri 27 CET"] == 0 || days["Mon 30 CEST"] == 0 {
+		t.Errorf("%v", days)
+	}
+}
