@@ -126,6 +126,23 @@ func BenchmarkToday(b *testing.B) {
 	median(b, times)
 }
 
+// The days of a shop with many open jobs, as a screen asks for them.
+func BenchmarkDays(b *testing.B) {
+	s, mira, _ := crowded(b)
+	if _, err := s.Days(ctx, mira); err != nil {
+		b.Fatal(err)
+	}
+	var times []time.Duration
+	for b.Loop() {
+		t := time.Now()
+		if _, err := s.Days(ctx, mira); err != nil {
+			b.Fatal(err)
+		}
+		times = append(times, time.Since(t))
+	}
+	median(b, times)
+}
+
 // What the Choose station asks with each move of a weight.
 func BenchmarkWeigh(b *testing.B) {
 	s, _, ids := crowded(b)

@@ -6,6 +6,7 @@ const shown = [
 	["today"],
 	["adhesive day"],
 	["days"],
+	["rounds"],
 	["reminders"],
 	["cut room"],
 	["stores"],
