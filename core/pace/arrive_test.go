@@ -41,4 +41,9 @@ func TestArrive(t *testing.T) {
 	if want := (4*48 + 2*allBy) / 6; math.Abs(sBy.Hours()-want) > 1e-6 || sn != 8 || qn != 8 || on != 0 {
 		t.Errorf("late by %v, want %g h", sBy, want)
 	}
+	// One that was two days late: (48 + 2 · 24) / 3 of all, and of theirs (48 + 2 · that) / 3.
+	_, one, _ := Arrive(came("x", 48)).Late("x")
+	if want := (48 + 2*(48+2*24.0)/3) / 3; math.Abs(one.Hours()-want) > 1e-6 {
+		t.Errorf("once late by two days: %v, want %g h", one, want)
+	}
 }

@@ -135,3 +135,68 @@ func BenchmarkLearn(b *testing.B) {
 		})
 	}
 }
+
+// The same by another way: what is believed of a run, given two others, is the covariance
+// with them times the inverse of theirs, two by two. Numbers stand here as they are meant.
+func TestTwoRuns(t *testing.T) {
+	v0 := math.Log(1 + 0.3*0.3)
+	cov := func(a, b Run) float64 {
+		k := 0.25 * 0.25
+		if a.Family == b.Family {
+			k += 0.3 * 0.3
+		}
+		if a.Place == b.Place {
+			k += 0.15 * 0.15
+		}
+		if a.Who == b.Who {
+			k += 0.2 * 0.2
+		}
+		return k
+	}
+	r := []Run{{1, "f", "bench", 60, 120}, {2, "g", "site", 60, 45}}
+	y := []float64{math.Log(2) + v0/2, math.Log(0.75) + v0/2}
+	a, b, d := cov(r[0], r[0])+v0, cov(r[0], r[1]), cov(r[1], r[1])+v0
+	det := a*d - b*b
+	w := []float64{(d*y[0] - b*y[1]) / det, (a*y[1] - b*y[0]) / det}
+	p := Learn(r)
+	sum := 6 * v0
+	for i, x := range r {
+		m := cov(x, r[0])*w[0] + cov(x, r[1])*w[1]
+		sum += (y[i] - m) * (y[i] - m)
+	}
+	for _, x := range []Run{{1, "f", "bench", 0, 0}, {2, "g", "site", 0, 0}, {1, "g", "bench", 0, 0}, {2, "f", "site", 0, 0},
+		{1, "f", "site", 0, 0}, {3, "h", "yard", 0, 0}} {
+		want := math.Exp(cov(x, r[0])*w[0] + cov(x, r[1])*w[1])
+		if got := p.By(x.Who, x.Family, x.Place); math.Abs(got-want) > 1e-9 {
+			t.Errorf("%+v: %.6f, want %.6f", x, got, want)
+		}
+	}
+	if want := math.Sqrt(math.Exp(sum/8) - 1); !(math.Abs(p.Spread()-want) < 1e-9) {
+		t.Errorf("spread %.6f, want %.6f", p.Spread(), want)
+	}
+	if s := Learn(nil).Spread(); !(math.Abs(s-0.3) < 1e-12) {
+		t.Errorf("the book's spread is %g", s)
+	}
+}
+
+// A pause of an hour and a half is still work, of a minute more something else; a long step
+// may take four times its minutes.
+func TestPause(t *testing.T) {
+	tick := func(book int, min float64) Tick { return Tick{1, 1, "f", "bench", book, at(min)} }
+	for _, c := range []struct {
+		name  string
+		ticks []Tick
+		book  float64
+	}{
+		{"ninety minutes", []Tick{tick(5, 0), tick(20, 10), tick(20, 100)}, 40},
+		{"a minute more", []Tick{tick(5, 0), tick(20, 10), tick(20, 101)}, 20},
+		{"four times an hour", []Tick{tick(5, 0), tick(60, 240)}, 60},
+	} {
+		if got := Runs(c.ticks); len(got) != 1 || got[0].Book != c.book {
+			t.Errorf("%s: %+v", c.name, got)
+		}
+	}
+	if got := Runs([]Tick{tick(5, 0), tick(60, 240.1)}); len(got) != 0 {
+		t.Errorf("more than four times an hour: %+v", got)
+	}
+}
