@@ -260,11 +260,12 @@ func (p Problem) whyNot(v Visit, r Round) string {
 	if f := p.missed(way); f != "" {
 		return f
 	}
-	at := p.begins(v, lands(way, p.Day.From))
+	there := max(v.Not, lands(way, p.Day.From))
+	at := p.begins(v, there)
 	switch {
 	case v.Not >= p.Day.To:
 		return "what it needs is not here on that day"
-	case at+v.Minutes > p.Day.To && within(v.Fit, 0, v.Minutes) > p.Day.To:
+	case within(v.Fit, there, v.Minutes) > p.Day.To:
 		return "the weather does not let it on that day"
 	case at+v.Minutes > p.Day.To && v.In != nil:
 		return "nobody is in while the van could be there"

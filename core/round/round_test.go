@@ -271,3 +271,101 @@ func BenchmarkRound(b *testing.B) {
 		})
 	}
 }
+
+// At each limit still, beyond it not.
+func TestEdges(t *testing.T) {
+	one := func(place string, minutes, to int) Problem {
+		return Problem{Home: "Yard", Day: Window{0, to}, Roads: town(), Visits: []Visit{{ID: "v", Place: place, Minutes: minutes}}}
+	}
+	for _, c := range []struct {
+		name   string
+		p      Problem
+		change func(*Problem)
+		left   string // empty where it goes in
+	}{
+		{"at home until the day ends", one("Yard", 60, 60), nil, ""},
+		{"at home a minute longer", one("Yard", 61, 60), nil, "the day is too short for it"},
+		{"there and back until the day ends", one("Orchard", 60, 110), nil, ""},
+		{"there and back a minute longer", one("Orchard", 61, 110), nil, "the van would not be back in time"},
+		{"the work itself until the day ends", one("Orchard", 85, 110), nil, "the van would not be back in time"},
+		{"the work itself a minute longer", one("Orchard", 86, 110), nil, "the day is too short for it"},
+		{"in until the work ends", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].In = []Window{{0, 85}} }, ""},
+		{"in a minute less", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].In = []Window{{0, 84}} }, "nobody is in"},
+		{"dry until the work ends", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].Fit = []Window{{0, 85}} }, ""},
+		{"dry a minute less", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].Fit = []Window{{0, 84}} },
+			"the weather does not let it"},
+		{"dry when somebody is in", one("Orchard", 60, 540), func(p *Problem) {
+			p.Visits[0].In, p.Visits[0].Fit = []Window{{0, 200}, {300, 400}}, []Window{{150, 205}, {310, 370}}
+		}, ""},
+		{"its glass comes in time", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].Not = 455 }, ""},
+		{"its glass comes a minute later", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].Not = 456 },
+			"the van would not be back in time"},
+	} {
+		if c.change != nil {
+			c.change(&c.p)
+		}
+		r, err := Plan(ctx, c.p)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if b := Verify(c.p, r); len(b) > 0 {
+			t.Errorf("%s: %v", c.name, b)
+		}
+		switch {
+		case c.left == "" && len(r.Left) != 0:
+			t.Errorf("%s: %+v", c.name, r.Left)
+		case c.left != "" && (len(r.Left) != 1 || !strings.Contains(r.Left[0].Why, c.left)):
+			t.Errorf("%s: %+v", c.name, r.Left)
+		}
+	}
+	for minutes, good := range map[int]bool{0: false, 1: true, 1440: true, 1441: false} {
+		if _, err := Plan(ctx, one("Yard", minutes, 2000)); (err == nil) != good {
+			t.Errorf("a visit of %d min: %v", minutes, err)
+		}
+	}
+	for minutes, good := range map[int]bool{0: false, 1: true, 600: true, 601: false} {
+		if err := (Roads{Legs: []Leg{{"a", "b", minutes}}}).Check(); (err == nil) != good {
+			t.Errorf("a road of %d min: %v", minutes, err)
+		}
+	}
+	dry, err := Plan(ctx, Problem{Home: "Yard", Day: Window{0, 540}, Roads: town(), Visits: []Visit{{ID: "v", Place: "Orchard", Minutes: 60,
+		In: []Window{{0, 200}, {300, 400}}, Fit: []Window{{150, 205}, {310, 370}}}}})
+	if err != nil || dry.Stops[0].Begins != 310 {
+		t.Errorf("dry and in at 310: %+v, %v", dry.Stops, err)
+	}
+	// It waits at the customer's no longer than it must: it leaves at 285 to be there at 310.
+	if dry.Leaves != 285 || dry.Waiting != 0 {
+		t.Errorf("it leaves at %d and waits %d min", dry.Leaves, dry.Waiting)
+	}
+}
+
+// A way that no van could drive is seen: by whose road, from where, how fast, onto which
+// ferry.
+func TestVerifySeesWays(t *testing.T) {
+	p := Problem{Home: "Yard", Day: Window{0, 540}, Roads: town(), Visits: []Visit{{ID: "case", Place: "Museum", Minutes: 30}}}
+	good, err := Plan(ctx, p)
+	if err != nil || len(Verify(p, good)) > 0 {
+		t.Fatal(err, Verify(p, good))
+	}
+	for name, change := range map[string]func([]Hop){
+		"another road":       func(w []Hop) { w[0].From = "Orchard" },
+		"faster than it is":  func(w []Hop) { w[0].Lands-- },
+		"a road of nobody's": func(w []Hop) { w[2].To = "Orchard" },
+		"a minute too soon":  func(w []Hop) { w[2].Leaves--; w[2].Lands-- },
+		"onto a ferry late":  func(w []Hop) { w[0].Leaves++; w[0].Lands++ },
+		"a ferry by night":   func(w []Hop) { w[1].Ferry = "night ferry" },
+	} {
+		r := good
+		r.Stops = slices.Clone(good.Stops)
+		r.Stops[0].Way = slices.Clone(good.Stops[0].Way)
+		change(r.Stops[0].Way)
+		if len(Verify(p, r)) == 0 {
+			t.Errorf("%s is not seen", name)
+		}
+	}
+	early := good
+	early.Leaves = 0
+	if b := Verify(p, early); len(b) > 0 {
+		t.Errorf("at the beginning of the day it may leave: %v", b)
+	}
+}
