@@ -193,7 +193,11 @@ export function Lanes({
 						all={all}
 						onJob={(job) => {
 							const s = stepsOf(days, job)[0];
-							if (s) onPick(s);
+							if (!s) return;
+							onPick(s);
+							document
+								.querySelector(`[data-step="${s.key}"]`)
+								?.scrollIntoView({ inline: "center", block: "nearest" });
 						}}
 					/>
 				</div>
