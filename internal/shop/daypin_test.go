@@ -235,7 +235,28 @@ func TestWhatIf(t *testing.T) {
 // sooner; one whose promise slips says what would save it, and whom to call.
 func TestOfferAndWays(t *testing.T) {
 	s, mira, tor, ids := busy(t, 6)
+	past := monday.Add(time.Hour)
+	w0, err := s.Work(ctx, First(ids[0]))
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetJob(ctx, mira, ids[0], record.Job{Place: "bench", PromisedAt: &past, Version: w0.Job.Version}); err != nil {
+		t.Fatal(err)
+	}
+	if n, err := s.Slipping(ctx); err != nil || len(n) != 0 {
+		t.Errorf("nobody looked at the days, and is told of %d: %v", len(n), err)
+	}
 	dayOf(t, s, mira)
+	if n, err := s.Slipping(ctx); err != nil || len(n) != 1 || n[0].Job != ids[0] {
+		t.Errorf("promised in an hour, and nobody is told: %+v, %v", n, err)
+	}
+	w0, err = s.Work(ctx, First(ids[0]))
+	if err != nil {
+		t.Fatal(err)
+	}
+	if err := s.SetJob(ctx, mira, ids[0], record.Job{Place: "bench", Version: w0.Job.Version}); err != nil {
+		t.Fatal(err)
+	}
 	in := TakeIn{Name: "Oda Marl", Object: "Greenhouse, vent", Exposure: "weather", Family: "putty-points", Place: "bench"}
 	o, err := s.Offer(ctx, in)
 	if err != nil {

@@ -160,8 +160,11 @@ type Slip struct {
 }
 
 // Slipping are the promises that are not safe, the soonest first; of those that have
-// passed nobody needs to be told.
+// passed nobody needs to be told, and nobody at all who never looked at the days.
 func (s *Shop) Slipping(ctx context.Context) ([]Slip, error) {
+	if _, version, err := s.store.DayPlan(ctx); err != nil || version == 0 {
+		return []Slip{}, err
+	}
 	l, err := s.laid(ctx, WhatIf{})
 	if err != nil {
 		return nil, err

@@ -21,6 +21,8 @@ export function PromiseIt({ j }: { j: DayReady }) {
 			for (const key of ["today", "jobs", "job", "slipping"])
 				void client.invalidateQueries({ queryKey: [key] });
 		},
+		// Somebody changed the days, or they are fuller now: they are shown as they are.
+		onError: () => void client.invalidateQueries({ queryKey: ["days"] }),
 	});
 	if (j.promised_at || !j.nine) return null;
 	const nine = sayable(j.nine);
