@@ -303,18 +303,8 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 			if place == "van" && o.lays != "" {
 				st.Fit = dry
 			}
-			if o.needs != "" && !slices.ContainsFunc(w.p.People, func(q schedule.Person) bool {
-				return slices.Contains(q.May,
-					o.needs)
-			}) {
-				return job, fmt.Sprintf("nobody here may do “%s”: %s", o.title, o.needs), nil
-			}
-			if longest := w.longest(); st.Minutes > longest {
-				return job, fmt.Sprintf("“%s” takes %d min in one go, and no shift is longer than %d", o.title, st.Minutes,
-					longest), nil
-			}
-			if o.people > len(w.p.People) {
-				return job, fmt.Sprintf("“%s” takes %d, and %d work here", o.title, o.people, len(w.p.People)), nil
+			if why := w.cannot(st); why != "" {
+				return job, why, nil
 			}
 			if o.comes && (o.said || ordered) {
 				chance, by, _ := w.comes.Late(comesFrom(p.waitsFor))
@@ -342,7 +332,7 @@ func (w *dayWork) job(j stand, hardens hardens, dry []schedule.Window) (schedule
 	return job, "", nil
 }
 
-// pin is where somebody put a step, while that is still to come.
+// pin is where somebody put a step, while that is still to come and they still work here.
 func (w *dayWork) pin(step string) *schedule.Pin {
 	p, ok := w.pins[step]
 	if !ok || p.At.Before(w.now) {
@@ -350,20 +340,39 @@ func (w *dayWork) pin(step string) *schedule.Pin {
 	}
 	out := &schedule.Pin{At: w.minute(p.At)}
 	for _, id := range p.People {
+		if !slices.ContainsFunc(w.names, func(a record.Account) bool { return a.ID == id }) {
+			return nil
+		}
 		out.People = append(out.People, fmt.Sprint(id))
 	}
 	return out
 }
 
-// longest is the longest that anybody works in one go, min.
-func (w *dayWork) longest() int {
-	most := 0
+// cannot says why nobody here could ever do a step; nothing where somebody can. What the
+// search would refuse stays out of it: one job never takes the days away from all others.
+func (w *dayWork) cannot(st schedule.Step) string {
+	may, longest := 0, 0
 	for _, p := range w.p.People {
+		if st.Needs != "" && !slices.Contains(p.May, st.Needs) {
+			continue
+		}
+		may++
 		for _, h := range p.Hours {
-			most = max(most, h.To-h.From)
+			longest = max(longest, h.To-h.From)
 		}
 	}
-	return most
+	need := max(1, st.People)
+	switch {
+	case may == 0 && st.Needs != "":
+		return fmt.Sprintf("nobody here may do “%s”: %s", st.Title, st.Needs)
+	case may < need && st.Needs != "":
+		return fmt.Sprintf("“%s” takes %d who may, and %d may: %s", st.Title, need, may, st.Needs)
+	case may < need:
+		return fmt.Sprintf("“%s” takes %d, and %d work here", st.Title, need, may)
+	case st.Minutes > longest:
+		return fmt.Sprintf("“%s” takes %d min in one go, and no shift is longer than %d", st.Title, st.Minutes, longest)
+	}
+	return ""
 }
 
 // net is how long a step takes without the drive.

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/core/schedule"
 	"freshshard/internal/record"
 )
 
@@ -307,5 +308,46 @@ func TestOfferAndWays(t *testing.T) {
 	var no *record.NotFound
 	if _, err := s.Ways(ctx, 999); !errors.As(err, &no) {
 		t.Error(err)
+	}
+}
+
+// Whoever had a pin and works here no more, and a step for two of whom one may, take the
+// days away from nobody: at each limit the words that a person reads.
+func TestOneJobNeverHidesOthers(t *testing.T) {
+	s, mira, tor, ids := busy(t, 2)
+	d := dayOf(t, s, mira)
+	steps, _ := d.stepsOf(ids[0])
+	move := WhatIf{Move: []MoveOne{{steps[0].Key, time.Date(2026, 6, 2, 10, 0, 0, 0, time.UTC), []int64{tor.ID}}}}
+	if _, err := s.MakeSo(ctx, mira, move, d.Version); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := s.SetPerson(ctx, mira, tor.ID, record.Technician, false, tor.Version); err != nil {
+		t.Fatal(err)
+	}
+	if d = dayOf(t, s, mira); len(d.Jobs) != 2 || len(d.People) != 1 {
+		t.Errorf("Tor is gone, and %d jobs are left with %d people", len(d.Jobs), len(d.People))
+	}
+	w := dayWork{}
+	for i, p := range []struct {
+		may []string
+		to  int
+	}{{[]string{"gas"}, 60}, {nil, 240}} {
+		w.p.People = append(w.p.People, schedule.Person{ID: string(rune('a' + i)), May: p.may,
+			Hours: []schedule.Window{{From: 0, To: p.to}}})
+	}
+	for _, c := range []struct {
+		st   schedule.Step
+		says string
+	}{
+		{schedule.Step{Minutes: 240, People: 1}, ""}, {schedule.Step{Minutes: 241, People: 1}, "no shift is longer than 240"},
+		{schedule.Step{Minutes: 60, Needs: "gas"}, ""}, {schedule.Step{Minutes: 61, Needs: "gas"}, "no shift is longer than 60"},
+		{schedule.Step{Minutes: 5, People: 2}, ""}, {schedule.Step{Minutes: 5, People: 3}, "takes 3, and 2 work here"},
+		{schedule.Step{Minutes: 5, People: 2, Needs: "gas"}, "takes 2 who may, and 1 may: gas"},
+		{schedule.Step{Minutes: 5, Needs: "height"}, "nobody here may do"},
+	} {
+		got := w.cannot(c.st)
+		if (got == "") != (c.says == "") || !strings.Contains(got, c.says) {
+			t.Errorf("%+v: %q", c.st, got)
+		}
 	}
 }

@@ -109,17 +109,22 @@ type DayLeft struct {
 // taken: what is said by it holds.
 func (s *Shop) Days(ctx context.Context, by record.Account) (Days, error) {
 	l, err := s.laid(ctx, WhatIf{})
-	if err != nil || l.version > 0 || len(l.w.p.Jobs) == 0 {
-		return l.days(), err
+	if err != nil {
+		return Days{}, err
+	}
+	if l.version > 0 || len(l.w.p.Jobs) == 0 {
+		return l.days(), nil
 	}
 	kept, err := s.keepFirst(ctx, l, by)
 	if err != nil {
 		return Days{}, err
 	}
 	if l.version = 1; !kept { // somebody else looked first, and theirs holds
-		l, err = s.laid(ctx, WhatIf{})
+		if l, err = s.laid(ctx, WhatIf{}); err != nil {
+			return Days{}, err
+		}
 	}
-	return l.days(), err
+	return l.days(), nil
 }
 
 // keepFirst keeps a plan where there is none; false where somebody else was quicker.
@@ -149,8 +154,11 @@ func (s *Shop) TakeDays(ctx context.Context, by record.Account) (Days, error) {
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Action: "planned",
 			Said: fmt.Sprintf("planned the days: %.1f h late in all", l.plan.Late)})
 	})
+	if err != nil {
+		return Days{}, err
+	}
 	l.moves = nil
-	return l.days(), err
+	return l.days(), nil
 }
 
 // anew searches for better days than those that stand, and gives those where there are
