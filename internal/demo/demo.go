@@ -10,10 +10,12 @@ import (
 
 	"golang.org/x/sync/errgroup"
 
+	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/guest"
 	"freshshard/core/length"
 	"freshshard/core/own"
+	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/source"
 	"freshshard/core/striplog"
@@ -190,15 +192,16 @@ type job struct {
 	readings []said
 	settle   string // material
 	thick    float64
-	steps    int // steps done from the start
-	checks   int // checks passed from the start
+	steps    int            // steps done from the start
+	to       family.Station // all steps are done that stand before this station
+	checks   int            // checks passed from the start
 	waits    string
 	until    float64 // hours from now
 	order    *order
 	laid     *shop.Laid
-	ago      float64           // hours since it was laid
-	took     func(minutes int) // lets time pass while a step is done
-	others   []job             // what was done to the second pane and those after it
+	ago      float64         // hours since it was laid
+	took     func(plan.Step) // lets time pass until a step is done
+	others   []job           // what was done to the second pane and those after it
 	sign     bool
 }
 
@@ -317,10 +320,14 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 	if err != nil {
 		return err
 	}
-	for i, st := range v.Reckoning.Plan.Steps {
+	steps := v.Reckoning.Plan.Steps
+	if i := slices.IndexFunc(steps, func(st plan.Step) bool { return st.Station == j.to }); i >= 0 {
+		j.steps = i
+	}
+	for i, st := range steps {
 		if i < j.steps {
 			if j.took != nil {
-				j.took(st.Minutes)
+				j.took(st)
 			}
 			if err := s.Tick(ctx, by, at, st.Key, shop.Done{Outcome: "done"}); err != nil {
 				return err

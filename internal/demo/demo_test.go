@@ -3,10 +3,13 @@ package demo
 import (
 	"context"
 	"os"
+	"slices"
 	"testing"
 
 	"github.com/go-sql-driver/mysql"
 
+	"freshshard/core/family"
+	"freshshard/core/route"
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
 	"freshshard/internal/record"
@@ -80,6 +83,27 @@ func TestFill(t *testing.T) {
 	}
 	if len(stations) < 5 || len(families) != 18 {
 		t.Errorf("stations %v, families %v", stations, families)
+	}
+	// Each way of holding has a job somewhere between Set and its signature.
+	late := map[string]bool{}
+	all, err := s.Find(ctx, "", "", 0, 200)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, l := range all {
+		v, err := s.Job(ctx, l.ID)
+		if err != nil {
+			t.Fatal(err)
+		}
+		now := slices.IndexFunc(v.Route, func(l route.Leg) bool { return l.State == "now" })
+		if v.Job.Signed || now >= 0 && slices.Contains([]family.Station{"set", "hold", "refit", "prove"}, v.Route[now].Station) {
+			late[v.Pane.Family] = true
+		}
+	}
+	for _, f := range family.All() {
+		if !late[f.ID] {
+			t.Errorf("%s: no job from Set on", f.ID)
+		}
 	}
 	people, err := s.People(ctx)
 	if err != nil || len(people) != 3 {

@@ -13,19 +13,22 @@ const (
 // falls into an evening is the next morning's.
 func inHours(at time.Time) time.Time {
 	at = roundUp(at).Local()
-	morning := func(days int) time.Time {
-		return time.Date(at.Year(), at.Month(), at.Day()+days, opens, 30, 0, 0, at.Location())
-	}
 	if at.Hour() < opens {
-		at = morning(0)
+		at = morning(at, 0)
 	}
 	if at.Hour() >= shuts {
-		at = morning(1)
+		at = morning(at, 1)
 	}
 	if at.Weekday() == time.Sunday {
-		at = morning(1)
+		at = morning(at, 1)
 	}
 	return at.UTC()
+}
+
+// morning is half an hour after the shop opens, so many days from a time.
+func morning(at time.Time, days int) time.Time {
+	at = at.Local()
+	return time.Date(at.Year(), at.Month(), at.Day()+days, opens, 30, 0, 0, at.Location())
 }
 
 // promised is a promise so many hours from now, in the shop's hours; one that has

@@ -8,6 +8,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/road"
 	"freshshard/core/source"
+	"freshshard/core/striplog"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -88,7 +89,7 @@ func objects() []job {
 		{by: "ebbe", due: 75, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
 			Object: "Orchard tractor's cab, rear window", Exposure: "weather", Family: "locking-gasket", Vehicle: true,
 			Moves: pane.Machine, Story: "a branch through it while pruning", Like: "toughened"},
-			pane: func(p *record.Pane) { p.Shape = fit.Shape{Kind: "rounded"} }, steps: 4,
+			pane: func(p *record.Pane) { p.Shape = fit.Shape{Kind: "rounded"} }, to: "set", settle: "toughened", thick: 5,
 			readings: append(at("width", "822", "height", "514", "radius", "80"), said{fit.Ledge, "9", cal},
 				said{fit.Web, "5.2", cal}, said{fit.DepthTop, "1.6", cal})},
 		{by: "mira", due: 98, in: shop.TakeIn{Name: "Ferry company", Phone: "0550 100",
@@ -140,7 +141,7 @@ func objects() []job {
 		{by: "mira", due: 124, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705",
 			Object: "Incubator three, door panel", Exposure: "room", Family: "flat-panel", Power: true,
 			Story: "crazed from the cleaner", Like: "acrylic"},
-			steps: 5, settle: "polycarbonate", thick: 4, readings: rect("640", "640", "420", "420.5",
+			to: "prove", checks: 1, settle: "polycarbonate", thick: 5, readings: rect("640", "640", "420", "420.5",
 				said{fit.Ledge, "22", rule}, said{fit.DepthTop, "9", cal})},
 		{by: "ebbe", due: 170, in: shop.TakeIn{Name: "Chapel trust", Phone: "0550 388",
 			Object: "Museum case, arched back light", Exposure: "room", Family: "bead-brads", Old: true,
@@ -169,7 +170,8 @@ func objects() []job {
 		{by: "ebbe", due: 148, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845",
 			Object: "Museum case, small light with glued beads", Exposure: "room", Family: "glued-beads",
 			Story: "glue ran onto the glass, it broke when the timber moved", Like: "annealed"},
-			steps: 4, readings: rect("301", "301", "402", "402.5", said{fit.Ledge, "8", rule})},
+			to: "set", settle: "annealed", thick: 3, readings: rect("301", "301", "402", "402.5",
+				said{fit.Ledge, "8", rule})},
 		{by: "tor", due: 99, in: shop.TakeIn{Name: "Fenland hatchery", Phone: "0550 705",
 			Object: "Incubator five, sight window", Exposure: "room", Family: "tabbed-retainer", Power: true,
 			Story: "a tab bore on its edge", Like: "toughened"},
@@ -182,7 +184,13 @@ func objects() []job {
 		{by: "mira", due: 78, in: shop.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
 			Object: "Orchard tractor's cab, roof light", Exposure: "weather", Family: "lugs-cap", Vehicle: true,
 			Moves: pane.Machine, Strike: true, Story: "a branch; the cap was screwed down dry", Like: "toughened"},
-			steps: 3, readings: rect("620", "621", "480", "480", said{fit.Ledge, "18", rule})},
+			strip: []striplog.Entry{screws("cap screw", "along the cap", 6, 20, 9),
+				{Kind: striplog.Part, What: "cap", Where: "upper edge", Count: 1, Fate: striplog.Back,
+					Held: striplog.Held{How: "screw"}, Facing: "lip down"},
+				{Kind: striplog.Seal, What: "rubber strip", Where: "in the lugs", Count: 2, Fate: striplog.Renew,
+					Held: striplog.Held{How: "friction"}}},
+			to: "refit", settle: "toughened", thick: 5, readings: rect("620", "621", "480", "480",
+				said{fit.Ledge, "18", rule})},
 		{by: "tor", due: 80, in: shop.TakeIn{Name: "Ferry company", Phone: "0550 100",
 			Object: "Ferry wheelhouse, drawn window on the galley side", Exposure: "weather", Family: "two-holes", Water: true,
 			Strike: true, Leaf: true, Story: "dropped when a bush wore through; a hole ran out to the edge", Like: "toughened"},

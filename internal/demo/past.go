@@ -9,6 +9,7 @@ import (
 
 	"freshshard/core/diagnose"
 	"freshshard/core/fit"
+	"freshshard/core/plan"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -65,7 +66,7 @@ func fillYear(ctx context.Context, s *shop.Shop, people map[string]record.Accoun
 	outer := ctx
 	work, ctx := errgroup.WithContext(ctx)
 	work.SetLimit(hands)
-	for _, g := range year() {
+	for _, g := range append(year(), ways()...) {
 		work.Go(func() error {
 			if err := g.fill(ctx, s, people, now); err != nil {
 				return fmt.Errorf("demo, %d days ago, %s: %w", g.days, g.in.Object, err)
@@ -99,13 +100,19 @@ func remembered(ctx context.Context, s *shop.Shop, by record.Account, now time.T
 // fill does one, and does it again where it came back.
 func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, now time.Time) error {
 	then := *s
-	day := now.AddDate(0, 0, -g.days)
+	day := inHours(morning(now, -g.days).Add(-time.Minute))
 	then.Now = func() time.Time { return day }
 	// What was ticked then was ticked as it was done, a little slower than the book says.
 	n := g.days
-	g.took = func(minutes int) {
+	g.took = func(st plan.Step) {
 		n++
-		day = day.Add(time.Duration(float64(minutes)*(1.05+0.1*float64(n%5))) * time.Minute)
+		day = day.Add(time.Duration(float64(st.Minutes)*(1.05+0.1*float64(n%5))) * time.Minute)
+		if st.Least > 0 {
+			day = day.Add(time.Duration(st.Least) * time.Minute * 3 / 2)
+		}
+		if h := day.Local().Hour(); h < opens || h >= shuts {
+			day = inHours(day)
+		}
 	}
 	by := people[g.by]
 	id, err := takeIn(ctx, &then, by, g.job, day)
@@ -115,7 +122,7 @@ func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.A
 	if err := g.signed(ctx, &then, by, id, day); err != nil || g.back == 0 {
 		return err
 	}
-	day = day.AddDate(0, 0, g.back)
+	day = inHours(morning(day, g.back).Add(-time.Minute))
 	if id, err = then.Again(ctx, by, "", id, nil); err != nil {
 		return err
 	}

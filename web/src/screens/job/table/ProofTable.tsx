@@ -1,3 +1,4 @@
+import { Engaged, isEngaged } from "../../../bench/Engaged";
 import { Evenness } from "../../../bench/Evenness";
 import { gapPlaces } from "../../../bench/gaps";
 import { useSize } from "../../../bench/useSize";
@@ -23,10 +24,17 @@ export default function ProofTable({ view, ask }: TableProps) {
 	const read = asked
 		? undefined
 		: checks.find((c) => (c.gaps?.length ?? 0) === gapPlaces.length);
+	const engaged = isEngaged(reckoning);
+	const says = asked
+		? "read the gap at eight places, or the spread alone in the line"
+		: engaged
+			? "how much of it stands in each end"
+			: read
+				? "the gap all round as it was read, drawn wide"
+				: "the gap all round as it should be, drawn wide";
+	const Picture = engaged && !asked ? Engaged : Evenness;
 	return (
-		<Ground
-			says={`${asked ? "read the gap at eight places, or the spread alone in the line" : read ? "the gap all round as it was read, drawn wide" : "the gap all round as it should be, drawn wide"}${wide ? "; each check beside it" : ""}`}
-		>
+		<Ground says={says + (wide ? "; each check beside it" : "")}>
 			<div ref={ref} className="absolute inset-0">
 				<svg
 					width={width}
@@ -35,10 +43,12 @@ export default function ProofTable({ view, ask }: TableProps) {
 					aria-label={
 						read
 							? `gaps as they were read, clockwise from the top left: ${read.gaps_got?.join(", ")} ${read.asks}`
-							: `clearance ${reckoning.gap_w.main} ${reckoning.gap_w.unit} at the sides, ${reckoning.gap_h.main} ${reckoning.gap_h.unit} above and below`
+							: engaged
+								? says
+								: `clearance ${reckoning.gap_w.main} ${reckoning.gap_w.unit} at the sides, ${reckoning.gap_h.main} ${reckoning.gap_h.unit} above and below`
 					}
 				>
-					<Evenness
+					<Picture
 						reckoning={reckoning}
 						read={read}
 						width={width}
