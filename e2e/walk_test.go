@@ -58,6 +58,7 @@ var oneSide = []walk{
 	{"quote to invoice", quoteToInvoice},
 	{"bond hardens", bondHardens},
 	{"timers", timers},
+	{"ring and kiln", ringAndKiln},
 	{"days", days},
 	{"promised at the door", promisedAtTheDoor},
 	{"round of three", roundOfThree},
