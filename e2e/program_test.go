@@ -80,6 +80,14 @@ func (l *tail) String() string {
 // start runs the program until the test ends.
 func start(t testing.TB, kind string) *program {
 	t.Helper()
+	p := folder(t, kind)
+	p.begin()
+	return p
+}
+
+// folder is a program that was not started yet, and is stopped when the test ends.
+func folder(t testing.TB, kind string) *program {
+	t.Helper()
 	dir, err := os.MkdirTemp("", "fsrun")
 	if err != nil {
 		t.Fatal(err)
@@ -89,13 +97,33 @@ func start(t testing.TB, kind string) *program {
 		p.stop()
 		_ = os.RemoveAll(dir)
 	})
-	p.begin()
 	return p
 }
 
 var address = regexp.MustCompile(`Fresh Shard is at (http://(\S+))`)
 
+// begin starts it and waits until it is filled.
 func (p *program) begin() {
+	p.t.Helper()
+	p.serves()
+	p.full()
+}
+
+// full waits until nothing is left to be filled.
+func (p *program) full() {
+	p.t.Helper()
+	for end := time.Now().Add(90 * time.Second); ; time.Sleep(50 * time.Millisecond) {
+		if res, body, _ := p.get("GET", "/healthz", "", ""); res.StatusCode == 200 && strings.Contains(body, "well") {
+			return
+		}
+		if time.Now().After(end) {
+			p.t.Fatalf("the shop was not filled:\n%s", p.log)
+		}
+	}
+}
+
+// serves starts it and waits until it serves.
+func (p *program) serves() {
 	p.t.Helper()
 	p.log = &tail{}
 	p.cmd = exec.Command(binary, p.kind, "--addr", p.addr, "--dir", p.dir)

@@ -638,6 +638,35 @@ func TestKill(t *testing.T) {
 	}
 }
 
+// While the made-up shop is filled the program serves and says how far it is; what is killed
+// on the way begins again, and opens by itself when it is filled.
+func TestFilling(t *testing.T) {
+	t.Parallel()
+	p := folder(t, "demo")
+	p.serves()
+	g := open(t, p)
+	g.goTo("/jobs/3")
+	g.sees("The made-up shop is being filled")
+	g.accessible("a shop that is being filled")
+	if res, body, _ := p.get("GET", "/api/today", "", ""); res.StatusCode != 503 || !strings.Contains(body, "filling") ||
+		res.Header.Get("Retry-After") != "1" {
+		t.Errorf("a call into a shop that is being filled: %d %s", res.StatusCode, body)
+	}
+	if res, body, _ := p.get("GET", "/healthz", "", ""); res.StatusCode != 200 || !strings.Contains(body, "being filled") {
+		t.Errorf("its health: %d %s", res.StatusCode, body)
+	}
+	g.until("some jobs to be in", `Number(document.querySelector("[role=progressbar]")?.ariaValueNow) > 2`)
+	p.kill(false)
+	p.serves()
+	g.goTo("/jobs/3")
+	g.sees("jobs are in")
+	p.full()
+	g.until("the door", `document.body.innerText.includes("Your sign-in name")`)
+	g.signIn("mira")
+	g.goTo("/jobs/3")
+	g.sees("Potter's kiln, observation pane")
+}
+
 // A second start is quick, keeps the data, and says so when the port is taken.
 func TestStarts(t *testing.T) {
 	p := start(t, "demo")
@@ -651,7 +680,7 @@ func TestStarts(t *testing.T) {
 		t.Errorf("Ctrl-C says nothing:\n%s", p.log)
 	}
 	p.begin()
-	if strings.Contains(p.log.String(), "Filling") {
+	if strings.Contains(p.log.String(), "is being filled") {
 		t.Error("the second start filled the shop again")
 	}
 	res, err := (&http.Client{Timeout: 5 * time.Second}).Get(p.url + "/api/session")

@@ -36,9 +36,9 @@ type settings struct {
 	hosts                   texts
 	plain, proxy, fresh     bool
 	quiet                   bool // of calls only what went wrong is logged
-	// fill puts a made-up shop into an empty database; nil leaves it empty.
-	fill  func(context.Context, *shop.Shop) error
-	ready func(url string)
+	// fill says that a made-up shop is put into an empty database.
+	fill  bool
+	ready func(url string, filled bool)
 }
 
 // texts is a flag that may be given several times.
@@ -56,19 +56,21 @@ func demoCommand(ctx context.Context, args []string) error {
 	if err := f.Parse(args); err != nil {
 		return err
 	}
-	s.quiet = true
-	s.fill = func(ctx context.Context, sh *shop.Shop) error {
-		if needs, err := sh.NeedsSetup(ctx); err != nil || !needs {
-			return err
-		}
-		fmt.Println("Filling the made-up shop Lantern Yard …")
-		return demo.Fill(ctx, sh)
-	}
-	s.ready = func(url string) {
+	s.quiet, s.fill = true, true
+	s.ready = func(url string, filled bool) {
 		fmt.Printf("\n  Fresh Shard is at %s\n  Sign in as %s (owner) or tor (technician), password: %s\n  Ctrl-C stops "+
 			"it; the data stays.\n\n", url, demo.Owner, demo.Password)
+		if !filled {
+			fmt.Println("  The made-up shop Lantern Yard is being filled; the page says how far it is.")
+		}
 	}
-	return s.run(ctx)
+	for n := 1; ; n++ {
+		err := s.run(ctx)
+		if !errors.Is(err, errNotFilled) || n == tries || ctx.Err() != nil {
+			return err
+		}
+		fmt.Fprintf(os.Stderr, "freshshard: %v; it is begun anew\n", err)
+	}
 }
 
 func serveCommand(ctx context.Context, args []string) error {
@@ -84,7 +86,7 @@ func serveCommand(ctx context.Context, args []string) error {
 	if err := f.Parse(args); err != nil {
 		return err
 	}
-	s.ready = func(url string) {
+	s.ready = func(url string, _ bool) {
 		fmt.Printf("\n  Fresh Shard is at %s\n  Ctrl-C stops it.\n\n", url)
 	}
 	return s.run(ctx)
@@ -99,7 +101,7 @@ func (s *settings) where(f *flag.FlagSet) {
 
 // run brings everything up, serves until the context ends, and takes it down
 // in order. The port is taken first: the usual mistake costs no waiting.
-func (s settings) run(ctx context.Context) error {
+func (s *settings) run(ctx context.Context) error {
 	level := slog.LevelInfo
 	if s.quiet {
 		level = slog.LevelWarn
@@ -111,6 +113,7 @@ func (s settings) run(ctx context.Context) error {
 			s.addr, err)
 	}
 	defer func() { _ = l.Close() }()
+	s.addr = l.Addr().String() // once more is at the same address
 	dsn, stop, err := s.database(ctx)
 	if err != nil {
 		return err
@@ -122,10 +125,9 @@ func (s settings) run(ctx context.Context) error {
 	}
 	defer func() { _ = st.Close() }()
 	sh := shop.New(st)
-	if s.fill != nil {
-		if err := s.fill(ctx, sh); err != nil {
-			return err
-		}
+	fill, err := s.filling(ctx, sh)
+	if err != nil {
+		return err
 	}
 	suppliers := filepath.Join(s.dir, "suppliers")
 	sh.SuppliersIn(suppliers)
@@ -135,18 +137,36 @@ func (s settings) run(ctx context.Context) error {
 	defer beside.Wait()
 	ctx, end := context.WithCancel(ctx)
 	defer end()
-	if s.fill != nil {
-		done, err := demo.StandIns(ctx, sh, suppliers)
-		if err != nil {
-			return err
+	broke := make(chan error, 1)
+	beside.Go(func() {
+		if err := fill.run(ctx, sh); err != nil {
+			broke <- err
+			end()
+			return
 		}
-		beside.Go(done)
-	}
-	beside.Go(func() { keeper.Run(ctx) })
+		if s.fill {
+			done, err := demo.StandIns(ctx, sh, suppliers)
+			if err != nil {
+				broke <- err
+				end()
+				return
+			}
+			beside.Go(done)
+		}
+		keeper.Run(ctx)
+	})
 	beside.Go(func() { tidy(ctx, sh) })
 	h := web.New(sh, web.Options{PlainHTTP: s.plain, Hosts: s.hosts, BehindProxy: s.proxy, Closing: ctx.Done(),
-		Backup: keeper.Once})
-	return serve(ctx, l, h, s.ready)
+		Backup: keeper.Once, Filled: fill.far})
+	if err := serve(ctx, l, h, func(url string) { s.ready(url, fill.far().Over()) }); err != nil {
+		return err
+	}
+	select {
+	case err := <-broke:
+		return err
+	default:
+		return nil
+	}
 }
 
 // database gives the address of the database and what takes it down again. One
@@ -165,7 +185,7 @@ func (s settings) database(ctx context.Context) (dsn string, stop func(), err er
 			fmt.Fprintln(os.Stderr, "freshshard:", err)
 		}
 	}
-	if s.fill != nil {
+	if s.fill {
 		half, err := demo.HalfFilled(ctx, db.DSN(""), databaseName)
 		if err != nil {
 			stop()

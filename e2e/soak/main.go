@@ -31,8 +31,8 @@ import (
 // What is killed.
 var targets = []string{"program", "database", "both"}
 
-// A next start is good within this when nothing is left to be filled, and the
-// records answer.
+// A next start is good within this: the program serves, the records answer, and
+// where something is left to be filled it says how far it is.
 const goodStart = 5 * time.Second
 
 // firstShare is how many of the kills fall into a first start.
@@ -50,8 +50,8 @@ func main() {
 // count is what came of the kills of one kind.
 type count struct {
 	kills, acknowledged, lost, late int
-	starts                          []time.Duration // of shops that are filled
-	first                           []time.Duration // after a first start was cut off
+	starts                          []time.Duration // until it serves
+	filling                         []time.Duration // until it is filled, after a first start was cut off
 }
 
 func soak(kills int) error {
@@ -94,9 +94,9 @@ func (c count) line(target string) string {
 		}
 		return fmt.Sprintf("%.1f s", slices.Max(d).Seconds())
 	}
-	return fmt.Sprintf("%-8s  %d kills, %d writes acknowledged, %d lost; longest next start %s, after a first start "+
-		"that was cut off %s (with its filling); %d starts late",
-		target, c.kills, c.acknowledged, c.lost, longest(c.starts), longest(c.first), c.late)
+	return fmt.Sprintf("%-8s  %d kills, %d writes acknowledged, %d lost; longest next start %s; filled after a first "+
+		"start that was cut off in %s; %d starts late",
+		target, c.kills, c.acknowledged, c.lost, longest(c.starts), longest(c.filling), c.late)
 }
 
 // shopLife is one shop from its first start through n kills, the first of them
@@ -109,7 +109,7 @@ func shopLife(c *count, binary, home, target string, n int, r *rand.Rand) error 
 	}
 	defer func() { p.kill("both") }()
 	time.Sleep(time.Duration(r.Int64N(int64(9 * time.Second))))
-	filled := p.isUp()
+	filled := p.isFull()
 	p.kill(target)
 	c.kills++
 	for {
@@ -133,13 +133,15 @@ func shopLife(c *count, binary, home, target string, n int, r *rand.Rand) error 
 			return err
 		}
 		took := time.Since(start)
-		if filled {
-			c.starts = append(c.starts, took)
-			if took > goodStart {
-				c.late++
-			}
-		} else {
-			c.first = append(c.first, took)
+		c.starts = append(c.starts, took)
+		if took > goodStart {
+			c.late++
+		}
+		if err := p.full(); err != nil {
+			return err
+		}
+		if !filled {
+			c.filling = append(c.filling, time.Since(start))
 		}
 		filled = true
 		lost, err := p.missing(known)
@@ -188,7 +190,10 @@ func begin(binary, home string) (*program, error) {
 		s := bufio.NewScanner(out)
 		for s.Scan() {
 			if m := address.FindStringSubmatch(s.Text()); m != nil {
-				p.url <- m[1]
+				select {
+				case p.url <- m[1]:
+				default: // it began anew, at the same address
+				}
 			}
 		}
 		_ = p.cmd.Wait()
@@ -197,16 +202,18 @@ func begin(binary, home string) (*program, error) {
 	return p, nil
 }
 
-func (p *program) isUp() bool {
+// isFull says whether the program serves and has nothing left to fill.
+func (p *program) isFull() bool {
 	select {
 	case p.at = <-p.url:
-		return true
 	default:
 		return false
 	}
+	_, b, err := p.call("GET", "/healthz", "", "")
+	return err == nil && bytes.Contains(b, []byte("well"))
 }
 
-// up waits until the program answers and signs in.
+// up waits until the program answers.
 func (p *program) up() error {
 	end := time.Now().Add(2 * time.Minute)
 	for p.at == "" {
@@ -227,6 +234,20 @@ func (p *program) up() error {
 			return fmt.Errorf("it is not well: %d %s %w", status, b, err)
 		}
 		time.Sleep(20 * time.Millisecond)
+	}
+	return nil
+}
+
+// full waits until nothing is left to be filled, and signs in.
+func (p *program) full() error {
+	for end := time.Now().Add(2 * time.Minute); ; time.Sleep(50 * time.Millisecond) {
+		status, b, err := p.call("GET", "/healthz", "", "")
+		if err == nil && bytes.Contains(b, []byte("well")) {
+			break
+		}
+		if time.Now().After(end) || p.gone() {
+			return fmt.Errorf("it was not filled: %d %s %w\n%s", status, b, err, p.log)
+		}
 	}
 	status, b, err := p.call("POST", "/api/session", `{"login":"mira","password":"lantern yard glass"}`, "")
 	if err != nil || status != http.StatusOK {

@@ -54,9 +54,12 @@ func HalfFilled(ctx context.Context, dsn, database string) (bool, error) {
 	return people > 0 && done == 0, err
 }
 
+// Jobs is how many jobs the made-up shop has.
+func Jobs() int { return len(present()) + len(past()) }
+
 // Fill makes people, customers and jobs, with dates around now. A shop that was
-// filled before stays as it is.
-func Fill(ctx context.Context, s *shop.Shop) error {
+// filled before stays as it is. It tells of each job that is in.
+func Fill(ctx context.Context, s *shop.Shop, in func()) error {
 	needs, err := s.NeedsSetup(ctx)
 	if err != nil || !needs {
 		return err
@@ -64,7 +67,7 @@ func Fill(ctx context.Context, s *shop.Shop) error {
 	// What was done was done a while ago: nobody has all jobs in hand at once.
 	before := *s
 	before.Now = func() time.Time { return s.Now().Add(-2 * time.Hour) }
-	if err := fillAll(ctx, &before, s.Now()); err != nil {
+	if err := fillAll(ctx, &before, s.Now(), in); err != nil {
 		return err
 	}
 	if err := inHand(ctx, s); err != nil {
@@ -108,7 +111,13 @@ func inHand(ctx context.Context, s *shop.Shop) error {
 	return nil
 }
 
-func fillAll(ctx context.Context, s *shop.Shop, now time.Time) error {
+// present are the jobs that are in hand or were signed of late.
+func present() []job { return append(jobs(), objects()...) }
+
+// past are those of the year that is behind the shop.
+func past() []gone { return append(year(), ways()...) }
+
+func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error {
 	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
 		shop.Person{Name: "Mira Quill", Login: Owner, Password: Password})
 	if err != nil {
@@ -133,7 +142,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time) error {
 	}
 	// They are taken in one after another, so that each has its number; what is
 	// then done to each waits for no other.
-	all := append(jobs(), objects()...)
+	all := present()
 	ids := make([]int64, len(all))
 	for i, j := range all {
 		if ids[i], err = takeIn(ctx, s, people[j.by], j, now); err != nil {
@@ -148,6 +157,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time) error {
 			if err := fill(ctx, s, people[j.by], ids[i], j, now); err != nil {
 				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 			}
+			in()
 			return nil
 		})
 	}
@@ -157,7 +167,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time) error {
 	if err := s.SetRates(outer, mira, rates); err != nil {
 		return err
 	}
-	if err := fillYear(outer, s, people, now); err != nil {
+	if err := fillYear(outer, s, people, now, in); err != nil {
 		return err
 	}
 	// Tickets have their numbers in the order of the jobs.

@@ -4,6 +4,7 @@ import (
 	"context"
 	"os"
 	"slices"
+	"sync/atomic"
 	"testing"
 
 	"github.com/go-sql-driver/mysql"
@@ -44,10 +45,11 @@ func TestFill(t *testing.T) {
 		}
 		return is
 	}
+	var in atomic.Int32
 	if half() {
 		t.Error("an empty shop is half filled")
 	}
-	if err := fillAll(ctx, s, s.Now()); err != nil {
+	if err := fillAll(ctx, s, s.Now(), func() { in.Add(1) }); err != nil {
 		t.Fatal(err)
 	}
 	if !half() {
@@ -59,8 +61,11 @@ func TestFill(t *testing.T) {
 	if half() {
 		t.Error("a filled shop is half filled")
 	}
-	if err := Fill(ctx, s); err != nil {
+	if err := Fill(ctx, s, func() { in.Add(1) }); err != nil {
 		t.Errorf("filling a filled shop: %v", err)
+	}
+	if int(in.Load()) != Jobs() {
+		t.Errorf("%d jobs are said to be in, %d are made", in.Load(), Jobs())
 	}
 	day, err := s.Today(ctx, record.Account{})
 	if err != nil {

@@ -62,15 +62,17 @@ func year() []gone {
 }
 
 // fillYear takes them in, does and signs them, each on its own day.
-func fillYear(ctx context.Context, s *shop.Shop, people map[string]record.Account, now time.Time) error {
+func fillYear(ctx context.Context, s *shop.Shop, people map[string]record.Account, now time.Time,
+	in func()) error {
 	outer := ctx
 	work, ctx := errgroup.WithContext(ctx)
 	work.SetLimit(hands)
-	for _, g := range append(year(), ways()...) {
+	for _, g := range past() {
 		work.Go(func() error {
 			if err := g.fill(ctx, s, people, now); err != nil {
 				return fmt.Errorf("demo, %d days ago, %s: %w", g.days, g.in.Object, err)
 			}
+			in()
 			return nil
 		})
 	}

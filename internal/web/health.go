@@ -14,11 +14,15 @@ const healthPath = "/healthz"
 const healthWait = 2 * time.Second
 
 // health says whether the shop can work: 200 when its records answer, 503 when
-// they do not. It tells nothing else and asks nobody to sign in.
+// they do not, and whether a made-up one is still being filled. It tells nothing
+// else and asks nobody to sign in.
 func (v *Server) health(w http.ResponseWriter, r *http.Request) {
 	ctx, cancel := context.WithTimeout(r.Context(), healthWait)
 	defer cancel()
 	status, said := http.StatusOK, "well"
+	if !v.filled().Over() {
+		said = "being filled"
+	}
 	if err := v.shop.Ping(ctx); err != nil {
 		status, said = http.StatusServiceUnavailable, "the records do not answer"
 	}

@@ -63,6 +63,7 @@ func (v *Server) logs(next http.Handler) http.Handler {
 		next.ServeHTTP(&statusWriter{w, c}, r.WithContext(ctx))
 		level := slog.LevelDebug
 		switch {
+		case !v.filled().Over(): // whoever waits asks every second
 		case c.status >= 500:
 			level = slog.LevelError
 		case r.Method != http.MethodGet && r.Method != http.MethodHead, c.status == http.StatusForbidden,

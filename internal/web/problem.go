@@ -25,6 +25,7 @@ type Problem struct {
 	Errors     []FieldError      `json:"errors,omitempty"`
 	Hindrances []prove.Hindrance `json:"hindrances,omitempty" doc:"What keeps a job from being signed off"`
 	RetryAfter int               `json:"retry_after,omitempty" doc:"Seconds"`
+	Filled     *Filled           `json:"filled,omitempty" doc:"How far a made-up shop is filled"`
 }
 
 // FieldError says what is wrong with one field and what would be right.

@@ -37,6 +37,8 @@ type Options struct {
 	BehindProxy bool
 	// Backup makes a backup now; nil where none is kept.
 	Backup func(context.Context) error
+	// Filled says how far a made-up shop is filled; nil where there is nothing to fill.
+	Filled func() Filled
 	// Closing ends the streams when it is closed; nil never does.
 	Closing <-chan struct{}
 }
@@ -65,7 +67,7 @@ func New(s *shop.Shop, o Options) http.Handler {
 		write(w, problem(http.StatusForbidden, "origin", "This call came from another site and was not carried out."))
 	}))
 	packed := gzhttp.GzipHandler(origin.Handler(g))
-	return v.logs(v.guard(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+	return v.logs(v.guard(v.untilFilled(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		switch {
 		case r.URL.Path == healthPath:
 			v.health(w, r)
@@ -77,7 +79,7 @@ func New(s *shop.Shop, o Options) http.Handler {
 		default:
 			packed.ServeHTTP(w, r)
 		}
-	})))
+	}))))
 }
 
 // recovered answers for a call that broke and keeps where it did.

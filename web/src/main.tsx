@@ -18,8 +18,8 @@ const client = new QueryClient({
 				count < 3 &&
 				!(
 					error instanceof Refused &&
-					error.problem.status >= 400 &&
-					error.problem.status < 500
+					(error.problem.filled !== undefined ||
+						(error.problem.status >= 400 && error.problem.status < 500))
 				),
 		},
 	},

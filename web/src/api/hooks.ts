@@ -6,7 +6,7 @@ import {
 	useQueryClient,
 } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
-import { api, got, type Refused } from "./client";
+import { api, got, Refused } from "./client";
 import type { View } from "./types";
 
 /** How often a screen asks whether somebody else changed the job, ms. */
@@ -16,7 +16,19 @@ export function useSession() {
 	return useQuery({
 		queryKey: ["session"],
 		queryFn: () => got(api.GET("/api/session")),
+		refetchInterval: ({ state: { error } }) =>
+			isFilling(error) || isAway(error) ? 1000 : false,
 	});
+}
+
+/** A program that does not answer: it may be starting. */
+function isAway(error: unknown) {
+	return error instanceof Refused && error.problem.status === 0;
+}
+
+/** A made-up shop that is still being filled. */
+export function isFilling(error: unknown): error is Refused {
+	return error instanceof Refused && error.problem.filled !== undefined;
 }
 
 /** How often a screen asks whether the shop's own values have changed, ms. */

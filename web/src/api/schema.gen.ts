@@ -8065,6 +8065,12 @@ export interface components {
             field: string;
             why: string;
         };
+        WebFilled: {
+            /** Format: int64 */
+            done: number;
+            /** Format: int64 */
+            of: number;
+        };
         WebForecastText: {
             /** @description CSV or JSON, hour by hour */
             text: string;
@@ -8151,6 +8157,8 @@ export interface components {
         WebProblem: {
             detail: string;
             errors?: components["schemas"]["WebFieldError"][];
+            /** @description How far a made-up shop is filled */
+            filled?: components["schemas"]["WebFilled"];
             /** @description What keeps a job from being signed off */
             hindrances?: components["schemas"]["ProveHindrance"][];
             /**

@@ -1,7 +1,8 @@
 import { lazy, type ReactNode, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation } from "react-router";
-import { useSession } from "../api/hooks";
+import { isFilling, useSession } from "../api/hooks";
 import { Boundary } from "../parts/Boundary";
+import { Filling } from "../screens/door/Filling";
 import { FirstStart } from "../screens/door/FirstStart";
 import { SignIn } from "../screens/door/SignIn";
 import { JobScreen } from "../screens/job/JobScreen";
@@ -88,6 +89,7 @@ function SignedIn() {
 	// Another page is another try; its stations are the same page.
 	const pathname = useLocation().pathname.split("/").slice(0, 3).join("/");
 	if (session.isPending) return <Waiting>Opening the shop …</Waiting>;
+	if (isFilling(session.error)) return <Filling error={session.error} />;
 	if (session.isError) {
 		return (
 			<Waiting>

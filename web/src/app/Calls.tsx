@@ -19,10 +19,7 @@ export function Calls() {
 			.map((c) => {
 				const key = `${c.kind} ${c.job} ${c.pane} ${c.title} ${c.at}`;
 				return setTimeout(() => {
-					if (
-						Notification.permission !== "granted" ||
-						called.current.has(key)
-					)
+					if (Notification.permission !== "granted" || called.current.has(key))
 						return;
 					called.current.add(key);
 					new Notification(c.object, {
