@@ -156,7 +156,7 @@ func (g *page) keysToSignature(job int, readings map[string]string, number func(
 			press(kb.Enter)
 			g.sees("is signed.")
 			t.Logf("a stove's pane by keys alone: %d keys", keys)
-			if keys > 50 {
+			if keys > 39 { // 52 before the line took with an answer what it answers too
 				t.Errorf("%d keys", keys)
 			}
 			return

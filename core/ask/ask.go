@@ -148,7 +148,7 @@ var asked = map[family.Station][]func(family.Station, Facts) (Ask, bool){
 	"assess": {safe, look, step}, "strip": {step}, "measure": {reading, step}, "choose": {settle, step},
 	"source": {ordered, arrived, step}, "prepare": {step}, "set": {screw, step}, "hold": {step},
 	"refit": {back, screw, step},
-	"prove": {step, check, sign},
+	"prove": {unproved, check, step, sign},
 }
 
 // open are the steps of a station that are not done, the first that can be done in
@@ -183,6 +183,17 @@ func step(s family.Station, f Facts) (Ask, bool) {
 		return Ask{}, false
 	}
 	return ofStep(st, w), true
+}
+
+// unproved is the next step that no check does: the others are asked for by their proof.
+func unproved(s family.Station, f Facts) (Ask, bool) {
+	rest := f
+	rest.Plan.Steps = slices.DeleteFunc(slices.Clone(f.Plan.Steps), func(st plan.Step) bool {
+		return slices.ContainsFunc(f.Checks, func(c prove.Check) bool {
+			return c.Does == st.Key && (c.Outcome == prove.Open || c.Outcome == prove.Fail)
+		})
+	})
+	return step(s, rest)
 }
 
 // safe are the steps that come before anything is looked at: isolated, cold.

@@ -53,6 +53,21 @@ func TestAt(t *testing.T) {
 		key     string
 		says    string
 	}{
+		{"what its proof does is asked for there", "prove", func(f *Facts) { f.Checks[1].Does = "fire" }, Check, "gap",
+			"Gap even"},
+		{"and last", "prove", func(f *Facts) {
+			f.Checks[0].Outcome, f.Checks[1].Does = prove.Pass, "fire"
+		}, Check, "shuts", "Shuts"},
+		{"failed, it is asked for again", "prove", func(f *Facts) {
+			f.Checks[0].Outcome, f.Checks[1].Outcome, f.Checks[1].Does = prove.Pass, prove.Fail, "fire"
+		}, Check, "shuts", "Shuts"},
+		{"passed, and the step taken up again", "prove", func(f *Facts) {
+			f.Checks[0].Outcome, f.Checks[1].Outcome, f.Checks[1].Does = prove.Pass, prove.Pass, "fire"
+		}, Step, "fire", "First fire"},
+		{"the proof waits, so does the step", "prove", func(f *Facts) {
+			f.Checks[0].Outcome, f.Checks[1].Does, f.CheckWaits["shuts"] = prove.Pass, "fire", "its clock runs"
+			f.Waits = []plan.Wait{{Step: "fire", Why: "its clock runs", Until: &at}}
+		}, Wait, "fire", "First fire"},
 		{"safe first", "assess", func(*Facts) {}, Step, "cold", "Cold"},
 		{"then what is seen", "assess", func(f *Facts) { done(f, "cold") }, Look, "look", ""},
 		{"then what was going on", "assess",

@@ -95,6 +95,7 @@ type Step struct {
 	Once       bool              `json:"once,omitempty" doc:"Done once for the object, whichever of its panes"`
 	Screws     bool              `json:"screws,omitempty" doc:"The fixings are tightened here, one by one in their order"`
 	Hold       bool              `json:"hold,omitempty" doc:"Stop here until it is right"`
+	Itself     bool              `json:"itself,omitempty" doc:"Nothing is done here: it is done as soon as all before it are"`
 	May        []string          `json:"may,omitempty" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
 	After      []string          `json:"after,omitempty" doc:"Steps that it waits for"`
 	Least      *catalogue.Value  `json:"least,omitempty" doc:"Least time after the steps that it waits for, min; the sheet's time comes first"`
@@ -115,6 +116,8 @@ type Check struct {
 	Measure  *Measure `json:"measure,omitempty"`
 	Optional string   `json:"optional,omitempty"`
 	After    []string `json:"after,omitempty" doc:"Steps that it waits for"`
+	Does     string   `json:"does,omitempty" doc:"The step that is done when this passes: it is the proof of it"`
+	ShownBy  string   `json:"shown_by,omitempty" doc:"The step that, done, passes this: nobody looks twice"`
 }
 
 // Measure is the number that a check wants and its limit.

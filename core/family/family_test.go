@@ -59,6 +59,14 @@ func TestFamiliesHoldTogether(t *testing.T) {
 				t.Errorf("%s: check %q is twice or says too little", f.ID, c.Key)
 			}
 			checks[c.Key] = true
+			for _, step := range []string{c.Does, c.ShownBy} {
+				if step != "" && !keys[step] {
+					t.Errorf("%s: check %q names no step %q", f.ID, c.Key, step)
+				}
+			}
+			if slices.Contains(c.After, c.Does) && c.Does != "" {
+				t.Errorf("%s: check %q waits for what it does", f.ID, c.Key)
+			}
 		}
 		if !slices.Contains(Sizings, f.Sizing) || len(f.Seals) == 0 || len(f.Objects) == 0 || f.Held == "" ||
 			f.Question == "" || f.Seen == "" {

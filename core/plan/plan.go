@@ -80,6 +80,7 @@ type Step struct {
 	Once     bool              `json:"once" doc:"Done once for the object"`
 	Screws   bool              `json:"screws" doc:"The fixings are tightened here, one by one in their order"`
 	Hold     bool              `json:"hold" doc:"Stop here until it is right"`
+	Itself   bool              `json:"itself" doc:"Nothing is done here: it is done as soon as all before it are"`
 	May      []string          `json:"may" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
 	After    []string          `json:"after" doc:"Keys of the steps that it waits for"`
 	Least    int               `json:"least,omitempty" doc:"Least time after those, min"`
@@ -114,7 +115,7 @@ func Build(fam family.Family, f Facts) (Plan, error) {
 	}
 	for i, s := range fam.Steps {
 		step := Step{Key: s.Key, Number: i + 1, Station: s.Station, Title: s.Title, Do: s.Do, Why: s.Why, Minutes: s.Minutes,
-			Once: s.Once, Screws: s.Screws, Hold: s.Hold, May: append([]string{}, s.May...),
+			Once: s.Once, Screws: s.Screws, Hold: s.Hold, Itself: s.Itself, May: append([]string{}, s.May...),
 			After: append([]string{}, s.After...), People: max(1, s.People),
 			Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
 		if s.Least != nil {

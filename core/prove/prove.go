@@ -47,6 +47,8 @@ type Check struct {
 	Spread  int            `json:"spread,omitempty" doc:"The number may be read as so many gaps round the pane"`
 	May     string         `json:"may,omitempty" doc:"The case in which it may be left out; without one only an owner signs over it"`
 	After   []string       `json:"after" doc:"Keys of the steps that it waits for"`
+	Does    string         `json:"does,omitempty" doc:"The step that is done when this passes"`
+	ShownBy string         `json:"shown_by,omitempty" doc:"The step that, done, passes this"`
 	Outcome Outcome        `json:"outcome" enum:",pass,fail,not-applicable"`
 	Value   *float64       `json:"value,omitempty"`
 	Gaps    []float64      `json:"gaps,omitempty" doc:"Clockwise from the left end of the top, mm"`
@@ -58,7 +60,7 @@ func Checks(f family.Family) []Check {
 	out := make([]Check, 0, len(f.Checks))
 	for _, c := range f.Checks {
 		k := Check{Key: c.Key, Once: c.Once, Try: append([]string{}, c.Try...), Text: c.Text, Pass: c.Pass, May: c.Optional,
-			After: append([]string{}, c.After...)}
+			After: append([]string{}, c.After...), Does: c.Does, ShownBy: c.ShownBy}
 		if m := c.Measure; m != nil {
 			o := m.Limit.Origin.Of("")
 			k.Unit, k.Spread = m.Unit, m.Spread

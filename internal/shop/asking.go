@@ -71,7 +71,7 @@ func screwsOf(p record.Pane, f family.Family) int {
 
 // CountScrews notes how many screws of a pane were counted off, over all passes.
 func (s *Shop) CountScrews(ctx context.Context, by record.Account, at Bench, counted, version int) error {
-	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		f, err := family.ByID(p.Family)
 		if err != nil {
 			return store.Change{}, err
@@ -83,11 +83,22 @@ func (s *Shop) CountScrews(ctx context.Context, by record.Account, at Bench, cou
 		}
 		before := p.Counted
 		p.Counted, p.Version = counted, version
+		c := store.Change{Noun: "screws", Item: p.Family, Action: "counted", Said: fmt.Sprintf("%d of %d over all passes",
+			counted, n*len(setting.Passes)), Before: before, After: counted}
 		found, err := t.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = stale("the count of the screws")
 		}
-		return store.Change{Noun: "screws", Item: p.Family, Action: "counted", Said: fmt.Sprintf("%d of %d over all passes",
-			counted, n*len(setting.Passes)), Before: before, After: counted}, err
+		if err != nil {
+			return c, err
+		}
+		follow, err := s.follower(ctx, t, by, j.ID, p.ID)
+		if err != nil {
+			return c, err
+		}
+		if err := follow.afterScrews(ctx); err != nil {
+			return c, err
+		}
+		return follow.with(c, follow.nothing(ctx))
 	})
 }

@@ -53,9 +53,14 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 			if err := s.answerAll(t, tor, First(id), j, v, a, &now); err != nil {
 				t.Fatalf("%s: %s %q: %v", j.name, a.Kind, a.Key, err)
 			}
+			taps.with(a, said(v), said(view1(t, s, id)))
 		}
 		t.Logf("%-46s %2d taps by the line, %2d in the column", j.name, taps.line, taps.column)
-		if taps.line*100 > taps.column*88 {
+		most := 83
+		if quarterFewer[j.name] {
+			most = 75
+		}
+		if taps.line*100 > taps.column*most {
 			t.Errorf("%s: %d taps by the line are not clearly fewer than %d", j.name, taps.line, taps.column)
 		}
 		if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
@@ -136,6 +141,34 @@ func TestTheLineGoesFromPaneToPane(t *testing.T) {
 	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil || len(seen) != 3 {
 		t.Errorf("%d panes seen, %v", len(seen), err)
 	}
+}
+
+// quarterFewer are the jobs that take a quarter fewer taps at least; a stove's pane is counted by
+// its keys, in the browser.
+var quarterFewer = map[string]bool{"café boiler, gauge tube": true, "deck oven, outer pane bought by its number": true,
+	"deck oven, inner pane as a part": true}
+
+// said is how many steps and checks of a pane were answered.
+func said(v View) int {
+	n := len(v.Pane.Ticks)
+	for _, c := range v.Checks {
+		if c.Outcome != prove.Open {
+			n++
+		}
+	}
+	return n
+}
+
+// with counts what an answer took with it: a tap of its own in the column.
+func (n *tally) with(a ask.Ask, before, after int) {
+	own := 0
+	switch a.Kind {
+	case ask.Step:
+		own = max(1, len(a.Run))
+	case ask.Check:
+		own = 1
+	}
+	n.column += max(0, after-before-own)
 }
 
 // tally counts the taps of a job: by the line, and where each thing is found and

@@ -210,7 +210,7 @@ func TestBringRefuses(t *testing.T) {
 		{"job.panes[0].name", func(c *Carried) { c.Job.Panes[0].Name = strings.Repeat("n", 81) }},
 		{"job.ticket", func(c *Carried) { c.Job.Ticket = nil }},
 		{"version", func(c *Carried) { c.Version = 3 }},
-		{"job.panes[0].ticks[2]", func(c *Carried) { p := &c.Job.Panes[0]; p.Ticks = append(p.Ticks, p.Ticks[0]) }},
+		{"job.panes[0].ticks[3]", func(c *Carried) { p := &c.Job.Panes[0]; p.Ticks = append(p.Ticks, p.Ticks[0]) }},
 		{"job.panes[0].answers[1]", func(c *Carried) { p := &c.Job.Panes[0]; p.Answers = append(p.Answers, p.Answers[0]) }},
 		{"job.panes[0].uses[1]", func(c *Carried) { c.Job.Panes[0].Uses = []string{"soap", "soap"} }},
 		{"job.panes[0].gasket.free", func(c *Carried) { c.Job.Panes[0].Gasket.Free = 5e-324 }},

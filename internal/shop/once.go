@@ -2,6 +2,7 @@ package shop
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"slices"
 
@@ -151,6 +152,9 @@ func (s *Shop) TickAll(ctx context.Context, by record.Account, job int64, step s
 				by.ID); err != nil {
 				return store.Change{}, err
 			}
+			if err := s.followed(ctx, t, by, &j, p, func(f *follower) error { return f.afterStep(ctx, step, true) }); err != nil {
+				return store.Change{}, err
+			}
 			if n++; st.Once { // it stands on all
 				break
 			}
@@ -190,6 +194,9 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 			if w := b.standing.CheckWait(c.Key, s.Now()); w != nil && c.Waits == "" {
 				c.Waits = w.Why
 			}
+			if w := s.doesWait(&j, b, c.Check); w != nil && c.Waits == "" {
+				c.Waits = w.Why
+			}
 			if c.Waits != "" {
 				why = paneName(*p) + ", " + c.Waits
 				continue
@@ -210,6 +217,11 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 				Version: 1,
 				At:      s.Now()}
 			if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
+				return store.Change{}, err
+			}
+			if err := s.followed(ctx, t, by, &j, p, func(f *follower) error {
+				return f.afterCheck(ctx, check, taken.Outcome)
+			}); err != nil {
 				return store.Change{}, err
 			}
 			if n++; c.Once {
@@ -255,6 +267,11 @@ func (s *Shop) Like(ctx context.Context, by record.Account, at Bench, in LikeThi
 			}
 			if did {
 				n++
+				if err := s.followed(ctx, t, by, j, q, func(f *follower) error {
+					return errors.Join(f.afterReading(ctx), f.afterChoice(ctx))
+				}); err != nil {
+					return store.Change{}, err
+				}
 			}
 		}
 		if n == 0 {

@@ -186,6 +186,9 @@ func TestAllIsCareful(t *testing.T) {
 	for p, text := range sized {
 		read(t, s, tor, id, p, text)
 	}
+	if err := s.Tick(ctx, tor, First(id), "measure", Done{Outcome: "open", Seen: 1}); err != nil {
+		t.Fatal(err)
+	}
 	if err := s.TickAll(ctx, tor, id, "measure"); err != nil {
 		t.Error(err)
 	}

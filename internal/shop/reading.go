@@ -95,8 +95,13 @@ func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.
 		if err := t.AddReading(ctx, pane, v); err != nil {
 			return store.Change{}, err
 		}
-		return store.Change{Noun: "reading", Item: string(place), Action: "read", Before: live, After: v,
-			Said: fmt.Sprintf("%s: %s", info.Name, r.Text)}, nil
+		c := store.Change{Noun: "reading", Item: string(place), Action: "read", Before: live, After: v,
+			Said: fmt.Sprintf("%s: %s", info.Name, r.Text)}
+		f, err := s.follower(ctx, t, by, j.ID, pane)
+		if err != nil {
+			return c, err
+		}
+		return f.with(c, f.afterReading(ctx))
 	})
 }
 

@@ -279,10 +279,16 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 		}
 	}
 	s.timersOf(&benches[on], &v)
-	v.Hindrances, v.Stops, v.Waits = v.hindrances(), v.stops(), []plan.Wait{}
-	if !j.Signed {
+	if v.Waits = []plan.Wait{}; !j.Signed {
 		v.Waits = s.waits(&j, benches, on)
 	}
+	for i, c := range v.Checks {
+		at := slices.IndexFunc(v.Waits, func(w plan.Wait) bool { return w.Step == c.Does })
+		if c.Does != "" && c.Waits == "" && at >= 0 {
+			v.Checks[i].Waits = v.Waits[at].Why
+		}
+	}
+	v.Hindrances, v.Stops = v.hindrances(), v.stops()
 	v.Asks = ask.All(v.asking(benches[on]))
 	v.Object = drawing.Object(v.onObject())
 	v.Job.Panes = nil

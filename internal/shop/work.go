@@ -2,7 +2,6 @@ package shop
 
 import (
 	"context"
-	"errors"
 	"fmt"
 	"slices"
 	"strconv"
@@ -71,24 +70,21 @@ func (s *Shop) Choose(ctx context.Context, by record.Account, at Bench, in Settl
 				return store.Change{}, err
 			}
 		}
-		return store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s",
-				working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c},
-			errors.Join(t.AddChoice(ctx, p.ID, c, by.ID), s.tickChosen(ctx, t, by, j, p))
+		done := store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s",
+			working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c}
+		if err := t.AddChoice(ctx, p.ID, c, by.ID); err != nil {
+			return done, err
+		}
+		f, err := s.follower(ctx, t, by, j.ID, p.ID)
+		if err != nil {
+			return done, err
+		}
+		return f.with(done, f.afterChoice(ctx))
 	})
 }
 
 // chosenStep is the step that settling does; its tick asks nothing more.
 const chosenStep = "choose"
-
-// tickChosen ticks the step of choosing with the choice itself.
-func (s *Shop) tickChosen(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane) error {
-	b := benchOf(j, p, length.MM, nil, numbers)
-	st, err := b.step(chosenStep)
-	if err != nil || tickOf(p, chosenStep) != nil || s.waitOf(j, b, st) != nil {
-		return nil // this road has none, it is ticked, or it waits
-	}
-	return t.SetTick(ctx, p.ID, record.Tick{Step: chosenStep, Outcome: "done", Version: 1, At: s.Now()}, by.ID)
-}
 
 // whyChosen is the reason that stays on the record: the person's, or the one
 // that speaks for the material. It is judged under the job's lock: a gate may
@@ -202,8 +198,15 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		if in.Outcome == "open" {
 			return c, t.ClearTick(ctx, p.ID, step)
 		}
-		return c, t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
-			At: s.Now()}, by.ID)
+		if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
+			At: s.Now()}, by.ID); err != nil {
+			return c, err
+		}
+		f, err := s.follower(ctx, t, by, j.ID, b.pane.ID)
+		if err != nil {
+			return c, err
+		}
+		return f.with(c, f.afterStep(ctx, step, in.Outcome == "done"))
 	})
 }
 
@@ -316,11 +319,13 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		if err != nil {
 			return store.Change{}, err
 		}
-		if in.Outcome != prove.Skip && (len(now.After) > 0 || len(at.Timers) > 0) {
+		if in.Outcome != prove.Skip && (len(now.After) > 0 || len(at.Timers) > 0 || now.Does != "") {
 			b := benchOf(j, at, length.MM, nil, numbers)
 			w := b.reck.Plan.After(now.After, b.standing)
 			if w == nil && in.Outcome == prove.Pass { // what fails is said at once
-				w = b.standing.CheckWait(check, s.Now())
+				if w = b.standing.CheckWait(check, s.Now()); w == nil {
+					w = s.doesWait(j, b, now)
+				}
 			}
 			if w != nil {
 				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, untilSaid(w))
@@ -348,8 +353,16 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		if err := s.keepTrial(ctx, t, p, last, by, ""); err != nil {
 			return store.Change{}, err
 		}
-		return store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome),
-			Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}, t.SetAnswer(ctx, p.ID, a, by.ID)
+		c := store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome),
+			Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}
+		if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
+			return c, err
+		}
+		f, err := s.follower(ctx, t, by, j.ID, at.ID)
+		if err != nil {
+			return c, err
+		}
+		return f.with(c, f.afterCheck(ctx, check, a.Answer.Outcome))
 	})
 }
 

@@ -3303,12 +3303,16 @@ export interface components {
         FamilyCheck: {
             /** @description Steps that it waits for */
             after?: string[];
+            /** @description The step that is done when this passes: it is the proof of it */
+            does?: string;
             key: string;
             measure?: components["schemas"]["FamilyMeasure"];
             /** @description Proved once for the object */
             once?: boolean;
             optional?: string;
             pass?: string;
+            /** @description The step that, done, passes this: nobody looks twice */
+            shown_by?: string;
             text: string;
             /** @description What to change, one at a time, when it fails */
             try?: string[];
@@ -3390,6 +3394,8 @@ export interface components {
             figures?: string[];
             /** @description Stop here until it is right */
             hold?: boolean;
+            /** @description Nothing is done here: it is done as soon as all before it are */
+            itself?: boolean;
             key: string;
             /** @description Least time after the steps that it waits for, min; the sheet's time comes first */
             least?: components["schemas"]["CatalogueValue"];
@@ -4375,6 +4381,8 @@ export interface components {
             figures: string[];
             /** @description Stop here until it is right */
             hold: boolean;
+            /** @description Nothing is done here: it is done as soon as all before it are */
+            itself: boolean;
             key: string;
             /**
              * Format: int64
@@ -5829,6 +5837,8 @@ export interface components {
             /** Format: date-time */
             at?: string;
             by?: string;
+            /** @description The step that is done when this passes */
+            does?: string;
             finding?: string;
             /** @description Clockwise from the left end of the top, mm */
             gaps?: number[];
@@ -5846,6 +5856,8 @@ export interface components {
             outcome: "" | "pass" | "fail" | "not-applicable";
             /** @description What good looks like */
             pass?: string;
+            /** @description The step that, done, passes this */
+            shown_by?: string;
             /**
              * Format: int64
              * @description The number may be read as so many gaps round the pane

@@ -1,0 +1,184 @@
+package shop
+
+import (
+	"context"
+	"slices"
+
+	"freshshard/core/length"
+	"freshshard/core/plan"
+	"freshshard/core/prove"
+	"freshshard/core/setting"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// Nobody says twice what was done once: what was just said answers some steps and checks
+// with it, under the same name and in the same write.
+
+// follower is the pane on which something was just said, read again.
+type follower struct {
+	s  *Shop
+	t  *store.Tx
+	by record.Account
+	j  record.Job
+	p  *record.Pane
+	b  benchView
+	// said are the titles of what went with it.
+	said []string
+}
+
+func (s *Shop) follower(ctx context.Context, t *store.Tx, by record.Account, job, pane int64) (*follower, error) {
+	f := &follower{s: s, t: t, by: by}
+	return f, f.look(ctx, job, pane)
+}
+
+func (f *follower) look(ctx context.Context, job, pane int64) error {
+	var err error
+	if f.j, err = f.t.Job(ctx, job); err != nil {
+		return err
+	}
+	if f.p, err = paneOf(&f.j, Bench{Job: job, Pane: pane}); err != nil {
+		return err
+	}
+	f.b = benchOf(&f.j, f.p, length.MM, nil, numbers)
+	return nil
+}
+
+// followed lets on one of several panes follow what was said of all.
+func (s *Shop) followed(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
+	f func(*follower) error) error {
+	on, err := s.follower(ctx, t, by, j.ID, p.ID)
+	if err != nil {
+		return err
+	}
+	return f(on)
+}
+
+// tick does a step, unless it is done, waits, or the plan has none.
+func (f *follower) tick(ctx context.Context, step string) error {
+	st, err := f.b.step(step)
+	if step == "" || err != nil || f.b.done[step] || f.s.waitOf(&f.j, f.b, st) != nil {
+		return nil
+	}
+	return f.set(ctx, st, record.Tick{Step: step, Outcome: "done", Version: 1, At: f.s.Now()})
+}
+
+func (f *follower) set(ctx context.Context, st plan.Step, k record.Tick) error {
+	if err := f.t.SetTick(ctx, f.p.ID, k, f.by.ID); err != nil {
+		return err
+	}
+	f.said = append(f.said, st.Title)
+	return f.look(ctx, f.j.ID, f.p.ID)
+}
+
+// afterReading does the step of measuring as soon as all is read that is asked for, nothing
+// is odd, and nothing stops there.
+func (f *follower) afterReading(ctx context.Context) error {
+	open := slices.ContainsFunc(f.b.stops, func(k prove.Stop) bool { return k.Taken == nil && k.Station == "measure" })
+	if open || len(f.b.reck.Fit.Odd) > 0 {
+		return nil
+	}
+	st, err := f.b.step(measureStep)
+	if err != nil || !st.Hold {
+		return nil
+	}
+	return f.tick(ctx, st.Key)
+}
+
+// afterChoice does the step of choosing as soon as something is settled.
+func (f *follower) afterChoice(ctx context.Context) error {
+	if f.p.Choice == nil {
+		return nil
+	}
+	return f.tick(ctx, chosenStep)
+}
+
+// measureStep is the step that the last reading does.
+const measureStep = "measure"
+
+// afterScrews does the step of tightening as soon as every screw had its last pass.
+func (f *follower) afterScrews(ctx context.Context) error {
+	n := screwsOf(*f.p, f.b.reck.Family) * len(setting.Passes)
+	if n == 0 || f.p.Counted < n {
+		return nil
+	}
+	for _, st := range f.b.reck.Plan.Steps {
+		if st.Screws && !f.b.done[st.Key] {
+			return f.tick(ctx, st.Key)
+		}
+	}
+	return nil
+}
+
+// afterStep passes the checks that a step answers, and does the steps that ask for nothing.
+func (f *follower) afterStep(ctx context.Context, step string, done bool) error {
+	for _, c := range f.b.checks {
+		if !done || c.ShownBy != step || c.Outcome != prove.Open || c.Unit != "" || c.Waits != "" {
+			continue
+		}
+		a := record.Answer{Check: c.Key, Answer: prove.Answer{Outcome: prove.Pass}, Version: c.Version + 1, At: f.s.Now()}
+		if err := f.t.SetAnswer(ctx, f.p.ID, a, f.by.ID); err != nil {
+			return err
+		}
+		f.said = append(f.said, c.Text)
+	}
+	return f.nothing(ctx)
+}
+
+// afterCheck does the step that a check proves, or leaves it out in the case in which both
+// may be.
+func (f *follower) afterCheck(ctx context.Context, check string, outcome prove.Outcome) error {
+	i := slices.IndexFunc(f.b.checks, func(c CheckView) bool { return c.Key == check })
+	if i < 0 {
+		return nil
+	}
+	c := f.b.checks[i]
+	st, err := f.b.step(c.Does)
+	switch {
+	case c.Does == "" || err != nil:
+		return nil
+	case outcome == prove.Pass:
+		if err := f.tick(ctx, c.Does); err != nil {
+			return err
+		}
+	case outcome == prove.Skip && c.May != "" && !f.b.done[c.Does] && st.Leave(c.May, false) == nil:
+		k := record.Tick{Step: c.Does, Outcome: "left-out", Reason: c.May, Version: 1, At: f.s.Now()}
+		if err := f.set(ctx, st, k); err != nil {
+			return err
+		}
+	}
+	return f.nothing(ctx)
+}
+
+// nothing does the steps that ask for nothing, as soon as all before them are done.
+func (f *follower) nothing(ctx context.Context) error {
+	for _, st := range f.b.reck.Plan.Steps {
+		if f.b.done[st.Key] {
+			continue
+		}
+		if !st.Itself {
+			return nil
+		}
+		if err := f.tick(ctx, st.Key); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// doesWait is what the step waits for that a check does.
+func (s *Shop) doesWait(j *record.Job, b benchView, c prove.Check) *plan.Wait {
+	st, err := b.step(c.Does)
+	if c.Does == "" || err != nil || b.done[c.Does] {
+		return nil
+	}
+	return s.waitOf(j, b, st)
+}
+
+// with adds to what is said of a change what went with it.
+func (f *follower) with(c store.Change, err error) (store.Change, error) {
+	for _, title := range f.said {
+		c.Said += "; " + title + ": done"
+	}
+	return c, err
+}

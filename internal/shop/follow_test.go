@@ -1,0 +1,192 @@
+package shop
+
+import (
+	"slices"
+	"testing"
+	"time"
+
+	"freshshard/core/family"
+	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/length"
+	"freshshard/core/prove"
+	"freshshard/core/road"
+	"freshshard/core/setting"
+	"freshshard/internal/record"
+)
+
+func isDone(v View, step string) bool { return tickOf(&v.Pane, step) != nil }
+
+func checkIn(v View, key string) CheckView {
+	return v.Checks[slices.IndexFunc(v.Checks, func(c CheckView) bool { return c.Key == key })]
+}
+
+// The last reading does the step of measuring, unless one is odd, or what they say stops
+// there; what somebody opened again stays open until something is read.
+func TestReadingMeasures(t *testing.T) {
+	s, _, tor := open(t)
+	for _, c := range []struct {
+		name  string
+		last  map[fit.Place]string
+		done  bool
+		again string
+	}{
+		{"all read", map[fit.Place]string{fit.Ledge: "14", fit.Reach: "16"}, true, "14.2"},
+		{"one open", map[fit.Place]string{fit.Ledge: "14"}, false, "14.2"},
+		{"a ledge that stops", map[fit.Place]string{fit.Ledge: "3", fit.Reach: "4"}, false, "3.2"},
+		{"an odd one", map[fit.Place]string{fit.Ledge: "14", fit.Reach: "16", fit.WidthMiddle: "281"}, false, ""},
+	} {
+		id := takeIn(t, s, tor)
+		for _, p := range []fit.Place{fit.WidthTop, fit.WidthBottom, fit.HeightLeft, fit.HeightRight} {
+			read(t, s, tor, id, p, sized[p])
+		}
+		places := []fit.Place{fit.WidthMiddle, fit.Ledge, fit.Reach}
+		for _, p := range places {
+			if text := c.last[p]; text != "" {
+				read(t, s, tor, id, p, text)
+			}
+		}
+		if v := view1(t, s, id); isDone(v, measureStep) != c.done {
+			t.Errorf("%s: done %v, odd %+v, stops %+v", c.name, isDone(v, measureStep), v.Reckoning.Fit.Odd, v.Stops)
+		}
+		if !c.done {
+			continue
+		}
+		v := view1(t, s, id)
+		if k := tickOf(&v.Pane, measureStep); k.By != "Tor" {
+			t.Errorf("%s: ticked by %q", c.name, k.By)
+		}
+		if err := s.Tick(ctx, tor, First(id), measureStep, Done{Outcome: "open", Seen: 1}); err != nil {
+			t.Fatal(err)
+		}
+		if isDone(view1(t, s, id), measureStep) {
+			t.Errorf("%s: opened, it is done again", c.name)
+		}
+		i := slices.IndexFunc(v.Pane.Readings, func(r record.Reading) bool { return r.Place == fit.Ledge })
+		if err := s.Read(ctx, tor, First(id), fit.Ledge, Said{Text: c.again, Instrument: length.Rule,
+			Version: v.Pane.Readings[i].Version}); err != nil {
+			t.Fatal(err)
+		}
+		if !isDone(view1(t, s, id), measureStep) {
+			t.Errorf("%s: read again, it stays open", c.name)
+		}
+	}
+}
+
+// The last pass over the last screw does the step of tightening, and the hold that asks for
+// nothing goes with it where all before it is done.
+func TestScrewsTighten(t *testing.T) {
+	s, _, tor := open(t)
+	for _, first := range []bool{true, false} {
+		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: "Deck oven, front", Exposure: "oven",
+			Family: "channel-front", Place: "bench"})
+		if err != nil {
+			t.Fatal(err)
+		}
+		for p, text := range square("500", "350", "11") {
+			read(t, s, tor, id, p, text)
+		}
+		if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4}); err != nil {
+			t.Fatal(err)
+		}
+		v := view1(t, s, id)
+		all := screwsOf(v.Pane, v.Reckoning.Family) * len(setting.Passes)
+		for _, st := range v.Reckoning.Plan.Steps {
+			if first && slices.Index(family.Stations, st.Station) <= slices.Index(family.Stations, "set") && !st.Screws {
+				if err := s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+					t.Fatal(err)
+				}
+			}
+		}
+		if !first { // only what tightening waits for
+			if err := s.Tick(ctx, tor, First(id), "pane-up", Done{Outcome: "done"}); err != nil {
+				t.Fatal(err)
+			}
+		}
+		for _, c := range []struct {
+			counted int
+			done    bool
+		}{{all - 1, false}, {all, true}} {
+			v := view1(t, s, id)
+			if err := s.CountScrews(ctx, tor, First(id), c.counted, v.Pane.Version); err != nil {
+				t.Fatal(err)
+			}
+			v = view1(t, s, id)
+			if isDone(v, "bar-on") != c.done || isDone(v, "settle") != (c.done && first) {
+				t.Errorf("%d of %d counted: tightened %v, nothing to wait for %v", c.counted, all, isDone(v, "bar-on"),
+					isDone(v, "settle"))
+			}
+		}
+	}
+}
+
+// A proof that passes does the step that it is the proof of; one that fails does not, and
+// one that may be left out leaves it out. It waits for what the step waits for.
+func TestProofDoesItsStep(t *testing.T) {
+	s, _, tor := open(t)
+	now := time.Now().UTC()
+	s.Now = func() time.Time { return now }
+	for _, c := range []struct {
+		name    string
+		outcome prove.Outcome
+		ready   bool
+		tick    string
+		refused bool
+	}{
+		{"passed", prove.Pass, true, "done", false}, {"failed", prove.Fail, true, "", false},
+		{"left to the customer", prove.Skip, true, "left-out", false}, {"too soon", prove.Pass, false, "", true},
+	} {
+		id := takeIn(t, s, tor)
+		for _, step := range []string{"cold", "brackets", "door-on"} {
+			if !c.ready && step == "door-on" {
+				continue
+			}
+			if err := s.Tick(ctx, tor, First(id), step, Done{Outcome: "done"}); err != nil {
+				t.Fatal(err)
+			}
+		}
+		if k := checkIn(view1(t, s, id), "fire"); (k.Waits == "") != c.ready {
+			t.Errorf("%s: it waits for %q", c.name, k.Waits)
+		}
+		finding := ""
+		if c.outcome != prove.Pass {
+			finding = "smoke at the upper edge"
+		}
+		err := s.Answer(ctx, tor, First(id), "fire", Checked{Answer: prove.Answer{Outcome: c.outcome, Finding: finding}})
+		if (fault.Of(err) != nil) != c.refused {
+			t.Errorf("%s: %v", c.name, err)
+		}
+		v := view1(t, s, id)
+		got := ""
+		if k := tickOf(&v.Pane, "first-fire"); k != nil {
+			got = k.Outcome
+		}
+		if got != c.tick {
+			t.Errorf("%s: the step is %q", c.name, got)
+		}
+	}
+}
+
+// A step that shows what a check asks passes it, and left out it does not.
+func TestStepShowsItsChecks(t *testing.T) {
+	s, mira, _ := open(t)
+	for _, c := range []struct {
+		outcome, reason string
+		want            prove.Outcome
+	}{{"done", "", prove.Pass}, {"left-out", "the old one is in pieces, and its drawing is at hand", prove.Open}} {
+		id, err := s.TakeIn(ctx, mira, "", TakeIn{Name: "Oda Marl", Object: "Deck oven, outer pane", Exposure: "oven",
+			Family: "channel-front", Road: road.Chosen{ID: "part"}, Place: "bench"})
+		if err != nil {
+			t.Fatal(err)
+		}
+		if err := s.Tick(ctx, mira, First(id), "part-here", Done{Outcome: c.outcome, Reason: c.reason}); err != nil {
+			t.Fatal(err)
+		}
+		v := view1(t, s, id)
+		for _, key := range []string{"old-on-new", "print-side"} {
+			if k := checkIn(v, key); k.Outcome != c.want {
+				t.Errorf("%s: %s is %q", c.outcome, key, k.Outcome)
+			}
+		}
+	}
+}
