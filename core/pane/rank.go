@@ -77,6 +77,8 @@ type Choice struct {
 	Advice  string   `json:"advice"`
 	Schools []School `json:"schools" doc:"Where people disagree, both ways"`
 	Stands  []Aspect `json:"stands" doc:"What the place asks, and what each of them stands, thing by thing"`
+
+	need Need
 }
 
 // offers says whether a material is among those that are asked for.
@@ -85,7 +87,7 @@ func (n Need) offers(m Material) bool { return m.Other == n.Other && (!m.Only ||
 // Choose ranks the materials. It returns a *fault.Error for a need that cannot
 // be; when every gate is closed the advice names the one that is nearest.
 func Choose(n Need) (Choice, error) {
-	c := Choice{Open: []Ranked{}, Closed: []Closed{}, Schools: []School{}, Stands: []Aspect{}}
+	c := Choice{need: n, Open: []Ranked{}, Closed: []Closed{}, Schools: []School{}, Stands: []Aspect{}}
 	if err := n.Check(); err != nil {
 		return c, err
 	}

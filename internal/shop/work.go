@@ -135,6 +135,31 @@ func (s *Shop) Weigh(ctx context.Context, at Bench, weights map[string]float64) 
 	return r.Choice, err
 }
 
+// Why are the numbers behind one bar of Choose: what a material stands of one thing that the
+// place asks, in the unit of whoever looks.
+func (s *Shop) Why(ctx context.Context, at Bench, aspect, material string) ([]working.Figure, error) {
+	j, err := s.store.Job(ctx, at.Job)
+	if err != nil {
+		return nil, err
+	}
+	p, err := paneOf(&j, at)
+	if err != nil {
+		return nil, err
+	}
+	unit, err := s.store.UnitFor(ctx, at.Job, at.By)
+	if err != nil {
+		return nil, err
+	}
+	k := known(&j, p, unit)
+	k.Stage = reckon.Numbers
+	r, err := reckon.Pane(k)
+	if err != nil {
+		return nil, err
+	}
+	figures, err := r.Choice.Why(aspect, material)
+	return reckon.Present(figures, unit), err
+}
+
 // sold are the thicknesses in which a material may be ordered for a pane.
 func sold(j *record.Job, p *record.Pane, m pane.Material) []float64 {
 	b := benchOf(j, p, length.MM, nil, numbers)

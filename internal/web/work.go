@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/pane"
+	"freshshard/core/working"
 	"freshshard/internal/shop"
 )
 
@@ -56,6 +57,15 @@ func (v *Server) workRoutes(api huma.API) {
 	}) (*out[pane.Choice], error) {
 		c, err := v.shop.Weigh(ctx, in.bench(ctx), in.Body.Weights)
 		return &out[pane.Choice]{c}, said(ctx, err)
+	})
+	register(v, api, op("whyStands", http.MethodGet, "/api/jobs/{id}/stands/{aspect}/{material}",
+		"The numbers behind what a material stands of one thing that the place asks"), func(ctx context.Context, in *struct {
+		BenchID
+		Aspect   string `path:"aspect" maxLength:"20"`
+		Material string `path:"material" maxLength:"40"`
+	}) (*out[[]working.Figure], error) {
+		f, err := v.shop.Why(ctx, in.bench(ctx), in.Aspect, in.Material)
+		return &out[[]working.Figure]{f}, said(ctx, err)
 	})
 	register(v, api, op("tick", http.MethodPut, "/api/jobs/{id}/steps/{step}", "Say how a step ended"),
 		func(ctx context.Context, in *struct {

@@ -1,4 +1,5 @@
 import type { Aspect } from "../api/types";
+import { asButton } from "./asButton";
 import { barNumber, barWords } from "./barWords";
 
 const row = 27;
@@ -10,10 +11,13 @@ export function BarRows({
 	aspect,
 	width,
 	height,
+	onWhy,
 }: {
 	aspect: Aspect;
 	width: number;
 	height: number;
+	/** Opens the numbers behind a bar. */
+	onWhy?: (material: string) => void;
 }) {
 	const { asks } = aspect;
 	const fit = Math.max(3, Math.floor((height - 26) / row));
@@ -41,8 +45,10 @@ export function BarRows({
 					<g
 						key={s.material}
 						data-stands={s.material}
+						{...asButton(onWhy && (() => onWhy(s.material)))}
 						aria-label={`${s.name}: ${barWords(aspect, s)}${s.open ? "" : ", ruled out"}`}
 					>
+						<rect y={y - 4} width={width} height={row} fill="transparent" />
 						<text
 							x={name - 6}
 							y={y + row / 2 - 3}

@@ -1,4 +1,5 @@
 import type { Aspect } from "../api/types";
+import { asButton } from "./asButton";
 import { barNumber, barWords } from "./barWords";
 
 const left = 56;
@@ -11,12 +12,15 @@ export function Bars({
 	width,
 	height,
 	here,
+	onWhy,
 }: {
 	aspect: Aspect;
 	width: number;
 	height: number;
 	/** The material that is settled or first. */
 	here?: string;
+	/** Opens the numbers behind a bar. */
+	onWhy?: (material: string) => void;
 }) {
 	const { stand, asks, unit } = aspect;
 	const most = Math.max(asks, ...stand.map((s) => s.value)) * 1.08 || 1;
@@ -77,6 +81,7 @@ export function Bars({
 						key={s.material}
 						data-stands={s.material}
 						data-left={s.left}
+						{...asButton(onWhy && (() => onWhy(s.material)))}
 						aria-label={`${s.name}: ${barWords(aspect, s)}${s.open ? "" : ", ruled out"}`}
 					>
 						<rect

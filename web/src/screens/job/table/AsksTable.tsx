@@ -5,6 +5,7 @@ import { useSize } from "../../../bench/useSize";
 import { PackThrough } from "../PackThrough";
 import { Ground } from "./Ground";
 import type { TableProps } from "./StationTable";
+import { WhyStands } from "./WhyStands";
 
 /** Below this width there is no room for a column each, px. */
 const narrow = 520;
@@ -15,6 +16,7 @@ export default function AsksTable({ view }: TableProps) {
 	const { stands, open } = view.reckoning.choice;
 	const [key, setKey] = useState<string>(worst(stands));
 	const aspect = stands.find((a) => a.key === key) ?? stands[0];
+	const [why, setWhy] = useState<string>();
 	const through = key === "pack" && view.reckoning.pack !== undefined;
 	if (!aspect) return <Ground says="nothing is chosen here">{null}</Ground>;
 	return (
@@ -67,15 +69,27 @@ export default function AsksTable({ view }: TableProps) {
 						<PackThrough view={view} narrow={size.w < narrow} />
 					</div>
 				) : size.w < narrow ? (
-					<BarRows aspect={aspect} width={size.w} height={size.h} />
+					<BarRows
+						aspect={aspect}
+						width={size.w}
+						height={size.h}
+						onWhy={setWhy}
+					/>
 				) : (
 					<Bars
 						aspect={aspect}
 						width={size.w}
 						height={size.h}
 						here={view.pane.choice?.material ?? open[0]?.material}
+						onWhy={setWhy}
 					/>
 				)}
+				<WhyStands
+					view={view}
+					aspect={aspect}
+					material={why}
+					onClose={() => setWhy(undefined)}
+				/>
 			</div>
 		</Ground>
 	);
