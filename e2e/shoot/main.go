@@ -27,6 +27,7 @@ type shot struct {
 	slow                  bool   // its script takes a while
 	sash                  string // half-read sash to start from
 	w, h                  int
+	beside                []string // further paths of the same size, in the one picture
 }
 
 // stoveDraft is a take-in with its first questions answered.
@@ -101,7 +102,8 @@ var set = []shot{
 	{name: "days", path: "/days", do: daysLaid, slow: true, w: 1280, h: 800},
 	{name: "records", path: "/records", w: 1280, h: 800},
 	{name: "passport", path: "/jobs/12/prove", do: opened, slow: true, w: 1280, h: 800},
-	{name: "phone-set", path: "/jobs/2/set", w: 390, h: 844},
+	{name: "phone", path: "/jobs/1/assess", w: 390, h: 844,
+		beside: []string{"/jobs/1/measure", "/jobs/17/choose", "/jobs/2/set", "/jobs/25/prove"}},
 	{name: "rounds", path: "/rounds", do: roundLaidOut, slow: true, w: 1280, h: 800},
 }
 
@@ -220,6 +222,9 @@ func take(b context.Context, url, out string, s shot) error {
 	}
 	png, err := chromedp.Run(b, chromedp.CaptureScreenshot())
 	if err != nil {
+		return err
+	}
+	if png, err = s.withBeside(b, url, png); err != nil {
 		return err
 	}
 	return os.WriteFile(filepath.Join(out, s.name+".png"), png, 0o644)
