@@ -3,8 +3,8 @@ package drawing
 import (
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/fit"
+	"freshshard/core/holding"
 	"freshshard/core/outline"
 	"freshshard/core/setting"
 )
@@ -17,7 +17,7 @@ const beadPressed = 12.0
 // begins; nothing where the land is not read, or too narrow for it.
 func (s Scene) bead(d *Drawing, pane outline.Path) {
 	ledge, ok := s.Problem.Readings[fit.Ledge]
-	if s.Problem.Sizing != family.Bonded || !ok {
+	if s.rule().Behind != holding.Bead || !ok {
 		return
 	}
 	land := ledge.Value - math.Max(s.Result.Gap.W, s.Result.Gap.H)

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
@@ -29,7 +28,7 @@ func Lifted(s Scene) *Drawing {
 	}
 	d := &Drawing{Name: "lift", Seen: "from the side, cut through"}
 	p := lifted{Lift: *l, t: s.Problem.Thickness, pocket: "pocket", s: s}
-	if s.Family.Sizing == family.Tube {
+	if s.rule().Tube() {
 		p.t, p.pocket = s.Result.Order.W, "socket"
 	}
 	p.shown = math.Min(l.Between, 1.2*(l.Upper+l.Lower)+16)

@@ -3,7 +3,6 @@ package drawing
 import (
 	"fmt"
 
-	"freshshard/core/family"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 )
@@ -12,7 +11,7 @@ import (
 // wide and how high it is; nil while it has no size, and for a tube.
 func Ordered(s Scene) *Drawing {
 	r := s.Result
-	if !r.Ready || s.Family.Sizing == family.Tube {
+	if !r.Ready || s.rule().Tube() {
 		return nil
 	}
 	d := &Drawing{Name: "ordered", Seen: s.Family.Seen}
@@ -28,7 +27,7 @@ func Ordered(s Scene) *Drawing {
 		}
 	} else {
 		b = outline.Box{Max: outline.Point{X: r.Order.W, Y: r.Order.H}}
-		if p, err := outline.Circle(r.Order.W); s.Family.Sizing == family.Port && err == nil {
+		if p, err := outline.Circle(r.Order.W); s.rule().Circle() && err == nil {
 			b = p.Box()
 			d.path("pane", LayerPane, label, p)
 		} else {
@@ -43,7 +42,7 @@ func Ordered(s Scene) *Drawing {
 		d.add(Item{ID: id, Kind: Dim, Layer: LayerClearance, Points: []outline.Point{from, to}, State: "read",
 			Text: length.Show(v, s.Unit).Main, Label: id + ", " + length.Show(v, s.Unit).Main + " " + string(s.Unit)})
 	}
-	if s.Family.Sizing != family.Port {
+	if !s.rule().Circle() {
 		dim("height", b.Height(), outline.Point{X: b.Min.X - off, Y: b.Min.Y}, outline.Point{X: b.Min.X - off, Y: b.Max.Y})
 	}
 	dim("width", b.Width(), outline.Point{X: b.Min.X, Y: b.Min.Y - off}, outline.Point{X: b.Max.X, Y: b.Min.Y - off})

@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fit"
+	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/setting"
@@ -100,8 +101,8 @@ func (s Scene) cut() cut {
 		c.depth = value(p, c.depth)
 	}
 	c.end = c.ledge
-	switch s.Family.Sizing {
-	case family.Clip:
+	switch r := s.rule(); {
+	case r.Brackets:
 		c.bed = 0
 		if s.Problem.Gasket.Kind != fit.None {
 			lo, hi := setting.Seated(s.Problem.Gasket.Free)
@@ -109,20 +110,20 @@ func (s Scene) cut() cut {
 		}
 		c.reach = value(fit.Reach, c.ledge)
 		c.end = c.reach
-	case family.Groove:
+	case r.Rubber:
 		if !s.Result.Ready {
 			c.edge = c.gap + value(fit.Web, assumedWeb)
 		}
 		c.end = c.edge - c.gap + c.ledge
 		c.bed = 0
-	case family.Pack:
+	case r.Depth.Front == holding.Stacked:
 		c.bed = bedThickness + s.Stack.below()
-	case family.Bonded:
+	case r.Behind == holding.Bead:
 		c.bed = beadSeated
-	case family.Track:
+	case r.Lifts():
 		c.ledge = value(fit.LowerPocket, assumedLedge)
 		c.gap, c.edge, c.end = 0, 0, c.ledge
-	case family.Tube:
+	case r.Tube():
 		c.ledge = value(fit.StopDepth, assumedStop)
 		c.edge = c.ledge / 2
 		if s.Result.Ready {
@@ -140,31 +141,32 @@ const wallThick = 14.0
 // dims are clearance and bite under the section.
 func (c cut) dims(d *Drawing, s Scene) {
 	low, lower := -4.0, -9.0
-	switch s.Family.Sizing {
-	case family.Tube: // below the nut
+	r := s.rule()
+	switch {
+	case r.Tube(): // below the nut
 		low = -11
-	case family.Ring: // above the frame, clear of its screw
+	case r.Comes: // above the frame, clear of its screw
 		low, lower = c.top()+8, c.top()+13
 	}
 	dim := func(id string, x0, x1, y float64, what, place string) {
 		d.add(Item{ID: id, Kind: Dim, Layer: LayerClearance, Points: []outline.Point{{X: x0, Y: y}, {X: x1, Y: y}},
 			Text: length.Show(x1-x0, c.unit).Main, Label: what + ", " + length.Metric(x1-x0) + " mm", Place: place})
 	}
-	switch s.Family.Sizing {
-	case family.Tube:
+	switch {
+	case r.Tube():
 		dim("engaged", c.edge, c.end, low, "engagement in a socket, as ordered", "engage_ends")
 		return
-	case family.Track:
+	case r.Lifts():
 		dim("engaged", c.edge, c.end, low, "engagement of the foot", "engage_foot")
 		return
 	}
 	// Outside a wrapped gasket, but inside the web of a locking one.
 	from := 0.0
-	if s.Family.Sizing == family.Groove {
+	if r.Rubber {
 		from = c.edge - c.gap
 	}
 	dim("clearance", from, from+c.gap, low, "edge clearance, each side", "clearance_drawn")
-	if s.Family.Sizing == family.Ring { // its flange covers the wall, outwards
+	if r.Comes { // its flange covers the wall, outwards
 		dim("bite", c.edge-c.ledge, 0, lower, "cover of the flange", "bite_drawn")
 		return
 	}

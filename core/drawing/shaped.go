@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
@@ -55,7 +54,7 @@ func (s Scene) shaped(d *Drawing) {
 // opening is the shape as read, or as it is assumed until it is, with where
 // its measures lie.
 func (s Scene) opening() (outline.Path, map[fit.Place][2]outline.Point, bool) {
-	if s.Family.Sizing == family.Port {
+	if s.rule().Circle() {
 		return s.port()
 	}
 	lines := map[fit.Place][2]outline.Point{}

@@ -6,10 +6,14 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fit"
+	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/setting"
 )
+
+// rule is the way in which the pane is held.
+func (s Scene) rule() *holding.Rule { return holding.Of(s.Family.Sizing) }
 
 // Scene is what the light table shows.
 type Scene struct {
@@ -53,10 +57,10 @@ const (
 func Table(s Scene) Drawing {
 	d := Drawing{Name: "table", Seen: s.Family.Seen}
 	switch {
-	case s.Family.Sizing == family.Tube:
+	case s.rule().Tube():
 		s.tube(&d)
 		return d
-	case s.Family.Sizing == family.Port, s.Problem.Shape.Kind != "":
+	case s.rule().Circle(), s.Problem.Shape.Kind != "":
 		s.shaped(&d)
 		s.covers(&d)
 		return d

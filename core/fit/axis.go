@@ -3,7 +3,6 @@ package fit
 import (
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/setting"
@@ -70,7 +69,7 @@ func (p Problem) growth(l, paneC, frameC float64) float64 {
 // beside the clearance, in mm: a wrapped gasket at its thickest, or the web of
 // a locking gasket.
 func (p Problem) seated() float64 {
-	if p.Sizing == family.Groove {
+	if p.rule().Rubber {
 		return p.Readings[Web].Value
 	}
 	if p.Gasket.Kind != Wrapped {
@@ -82,7 +81,7 @@ func (p Problem) seated() float64 {
 
 // seat is what seated measures, as an input of v mm.
 func (p Problem) seat(v float64) working.Input {
-	if p.Sizing == family.Groove {
+	if p.rule().Rubber {
 		return read("g", "web of the gasket, each side", v, p.Readings[Web].Doubt)
 	}
 	return working.In("g", "wrapped gasket when seated, each side", v, "mm", origin.Custom())
@@ -90,7 +89,7 @@ func (p Problem) seat(v float64) working.Input {
 
 // webDoubt is how far the web may be thicker than it was read, mm.
 func (p Problem) webDoubt() float64 {
-	if p.Sizing == family.Groove {
+	if p.rule().Rubber {
 		return p.Readings[Web].Doubt
 	}
 	return 0

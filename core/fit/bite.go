@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"strings"
 
-	"freshshard/core/family"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/working"
@@ -14,11 +13,12 @@ var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "when hot"
 	"rest_cold": "when set", "rest_hot": "when hot"}
 
 func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
-	place, what := Ledge, "of bite on the ledge"
-	if s.p.Sizing != family.Rebate && s.p.Sizing != family.Clip {
-		what = "of bite, " + rules[s.p.Sizing].cover
+	rule := s.p.rule()
+	place, what := Ledge, rule.Cover.Bite
+	if what == "" {
+		what = "of bite, " + rule.Cover.Name
 	}
-	if _, ok := s.p.Readings[Reach]; ok && s.p.Sizing == family.Clip {
+	if _, ok := s.p.Readings[Reach]; ok && rule.Brackets {
 		place, what = Reach, "of bite under a bracket"
 	}
 	if s.p.Limits.Slides {
@@ -35,7 +35,7 @@ func (s solver) bears() (ledge length.Reading, least Value, ok bool) {
 	_, bracket := s.p.Readings[Reach]
 	ledge, ok = s.p.Readings[Ledge]
 	least = Value{V: s.p.Limits.Stays.V / 2, Origin: origin.Custom()}
-	return ledge, least, ok && bracket && s.p.Sizing == family.Clip
+	return ledge, least, ok && bracket && s.p.rule().Brackets
 }
 
 // rest is what a pane under brackets lies on. Brackets hold it from above; a
@@ -83,7 +83,7 @@ func (s solver) covered(a axis, pane float64, reach length.Reading, must, wish V
 		working.In("o", "pane off the middle", s.p.OffCentre, "mm", origin.Custom()),
 		working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())}
 	switch {
-	case s.p.Sizing == family.Hinge:
+	case s.p.rule().Plate:
 		formula = "{r} − {u}"
 	case s.p.Limits.Slides:
 		formula = "{r} − ({T} − {P}) − 2 × {Δ} − {u}"

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/working"
@@ -20,7 +19,7 @@ const (
 // bodyOf is the new frame's own size along an axis, which no cutter changes: a
 // clamp-ring window comes as it is.
 func (s solver) bodyOf(a axis) (length.Reading, bool) {
-	if s.p.Sizing != family.Ring {
+	if !s.p.rule().Comes {
 		return length.Reading{}, false
 	}
 	place := BodyHeight
@@ -36,7 +35,7 @@ func (s solver) bodyOf(a axis) (length.Reading, bool) {
 func (s solver) bodyBand() (Band, bool) {
 	w, ok := s.p.Readings[BodyWidth]
 	h, has := s.p.Readings[BodyHeight]
-	if s.p.Sizing != family.Ring || !ok || !has {
+	if !s.p.rule().Comes || !ok || !has {
 		return Band{}, false
 	}
 	return Band{Half: math.Max(w.Doubt, h.Doubt), Name: "the new frame as it was read", Origin: origin.Read("")}, true

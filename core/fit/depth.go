@@ -3,21 +3,18 @@ package fit
 import (
 	"math"
 
-	"freshshard/core/family"
+	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
 
-// What a bead or putty needs in front of the pane, what a bed takes behind it,
-// what a bead of adhesive is pressed to, and what a pane that slides needs
-// beside it in its track, mm. Common practice, no source.
+// What a bed takes behind a pane, and what a bead of adhesive is pressed to, mm. Common
+// practice, no source.
 const (
-	frontNeeds = 6.0
-	bedTakes   = 1.5
-	beadTakes  = 5.0
-	trackPlay  = 0.5
+	bedTakes  = 1.5
+	beadTakes = 5.0
 )
 
 // Shallowest is where the least depth was read; ok is false when none was.
@@ -32,16 +29,16 @@ func (p Problem) Shallowest() (place Place, ok bool) {
 
 // behind is what lies behind the pane when set, mm.
 func (p Problem) behind() float64 {
-	switch p.Sizing {
-	case family.Clip:
+	switch p.rule().Behind {
+	case holding.Gasket:
 		if p.Gasket.Kind == None {
 			return 0
 		}
 		lo, hi := setting.Seated(p.Gasket.Free)
 		return (lo + hi) / 2
-	case family.Rebate, family.Port:
+	case holding.Bed:
 		return bedTakes
-	case family.Bonded:
+	case holding.Bead:
 		return beadTakes
 	}
 	return 0
@@ -55,11 +52,10 @@ func (p Problem) Room() float64 {
 	if !ok {
 		return 0
 	}
-	switch p.Sizing {
-	case family.Clip, family.Rebate, family.Channel, family.Run, family.Track, family.Port:
-		return math.Max(0, p.Readings[place].Value-p.behind())
+	if !p.rule().Depth.Room {
+		return 0
 	}
-	return 0
+	return math.Max(0, p.Readings[place].Value-p.behind())
 }
 
 // depth holds the depth of the frame against what must lie in it.
@@ -68,30 +64,22 @@ func (s solver) depth() []working.Figure {
 	if !ok {
 		return nil
 	}
-	var need float64
-	var said string
-	bad := working.Stop
-	switch s.p.Sizing {
-	case family.Pack:
+	d := s.p.rule().Depth
+	switch d.Front {
+	case holding.Stacked:
 		return s.stack(place)
-	case family.Bonded, family.Panel:
+	case holding.Flush:
 		return s.flush(place)
-	case family.Rebate:
-		need, said, bad = frontNeeds, "left in front of the pane for bead or putty", working.Warn
-	case family.Clip:
-		said, bad = "left between the pane and the face of the frame, at the shallowest place", working.Warn
-	case family.Channel, family.Run:
-		said = "left beside the pane across its channel, at the narrowest place"
-	case family.Track:
-		need, said = trackPlay, "left beside the pane across its track, at the narrowest place: less and it binds"
-	case family.Port:
-		said = "left between the pane and the ring, for the second bead"
-	default:
+	case holding.Unheld:
 		return nil
 	}
+	bad := working.Stop
+	if d.Warns {
+		bad = working.Warn
+	}
 	r, v := s.p.Readings[place], s.inDepth(place)
-	f := working.Figure{Key: "depth", Sentence: said, Value: v, Unit: "mm", Place: string(place),
-		Limit:   working.Least(need, "mm", origin.Custom()),
+	f := working.Figure{Key: "depth", Sentence: d.Says, Value: v, Unit: "mm", Place: string(place),
+		Limit:   working.Least(d.Need, "mm", origin.Custom()),
 		Working: working.Of("{D} − {t} − {k}", v, "mm", s.depthInputs(place, r)...)}
 	return []working.Figure{f.Judge(bad)}
 }

@@ -5,7 +5,6 @@ import (
 	"math"
 	"sort"
 
-	"freshshard/core/family"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/setting"
@@ -17,11 +16,11 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	out := []working.Figure{
 		s.orderFigure(w, r.Order.W, wn), s.orderFigure(h, r.Order.H, hn),
 	}
-	if s.p.Sizing == family.Tube {
+	if s.p.rule().Tube() {
 		return s.tubeFigures(h, r)
 	}
 	switch {
-	case s.p.Sizing == family.Port:
+	case s.p.rule().Circle():
 		out = out[:1]
 	case s.asItComes():
 	case s.shaped != nil:
@@ -53,7 +52,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		}
 		out = append(out, s.rest(w, h, r)...)
 	}
-	if s.p.Sizing != family.Port { // says it by its roundness
+	if !s.p.rule().Circle() { // says it by its roundness
 		out = append(out, s.shape(w, h)...)
 	}
 	if s.shaped != nil {
@@ -62,22 +61,22 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if h.lifted != nil {
 		out = append(out, h.lifted.figures()...)
 	}
-	if s.p.Sizing == family.Port {
+	if s.p.rule().Circle() {
 		out = append(out, s.round(w))
 		if f, ok := s.dress(r); ok {
 			out = append(out, f)
 		}
 	}
-	if s.p.Sizing == family.Ring {
+	if s.p.rule().Comes {
 		out = append(out, s.clampRing(w, h, r)...)
 	}
 	out = append(append(out, s.holeFigures(r)...), s.bush()...)
-	if s.p.Sizing == family.Groove {
+	if s.p.rule().Rubber {
 		out = append(out, s.rubber(w, h, r)...)
 	}
 	out = append(out, s.bends()...)
 	out = append(out, s.depth()...)
-	if s.p.Sizing == family.Panel && s.p.Plastic {
+	if s.p.rule().Drilled && s.p.Plastic {
 		out = append(out, s.holes(r))
 	}
 	out = append(out, s.oldPane(w, h, r)...)
@@ -85,7 +84,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		out = append(out, s.gasket(r))
 	}
 	out = append(out, s.nominalFigure(w))
-	if s.p.Sizing != family.Port {
+	if !s.p.rule().Circle() {
 		out = append(out, s.nominalFigure(h))
 	}
 	return append(out, s.drawn(w, h, r)...)

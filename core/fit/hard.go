@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/length"
 	"freshshard/core/working"
 )
@@ -23,7 +22,7 @@ const often = "19 times in 20"
 func (s solver) cover(a axis, pane, reach, opens float64) float64 {
 	slack := a.widest - pane
 	switch {
-	case s.p.Sizing == family.Hinge:
+	case s.p.rule().Plate:
 		return reach
 	case s.p.Limits.Slides:
 		return reach - slack - 2*opens
@@ -35,7 +34,7 @@ func (s solver) cover(a axis, pane, reach, opens float64) float64 {
 func (s solver) surely(a axis, pane float64, reach length.Reading, opens float64) float64 {
 	share := 0.5
 	switch {
-	case s.p.Sizing == family.Hinge:
+	case s.p.rule().Plate:
 		return reach.Value - reach.Doubt*(1-2*rarely)
 	case s.p.Limits.Slides:
 		share = 1
@@ -57,8 +56,8 @@ func (s solver) must(a axis) note {
 		// with the pane, by all of it where it slides, else by half.
 		left := s.surely(a, a.widest, reach, opens) - least
 		switch {
-		case s.p.Sizing == family.Hinge && left >= 0:
-		case s.p.Sizing == family.Hinge:
+		case s.p.rule().Plate && left >= 0:
+		case s.p.rule().Plate:
 			n.smallest = math.Inf(1)
 		case l.Slides:
 			n.smallest = math.Max(n.smallest, a.widest-left)

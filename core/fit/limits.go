@@ -3,6 +3,7 @@ package fit
 import (
 	"freshshard/core/catalogue"
 	"freshshard/core/family"
+	"freshshard/core/holding"
 	"freshshard/core/origin"
 )
 
@@ -96,19 +97,14 @@ type Asks struct {
 	Bite         *catalogue.Value `json:"bite,omitempty" doc:"Bite when it has shrunk, mm"`
 }
 
-// rigid are the ways of holding in which a pane stands in a rebate, a channel or
-// a track that does not give, so that what its material asks for counts. In
-// rubber, in a bed, on a bead and in a frame that comes as it is it does not.
-var rigid = map[family.Sizing]bool{family.Clip: true, family.Rebate: true, family.Channel: true, family.Pack: true,
-	family.Run: true, family.Track: true, family.Panel: true}
-
 // With are the limits with what a material asks for, where it asks for more.
 // What a shop has set stays as it is.
 func (l Limits) With(a Asks, s family.Sizing) Limits {
-	if !rigid[s] {
+	r := holding.Of(s)
+	if !r.Rigid {
 		return l
 	}
-	if s == family.Track { // its feet stand in pockets, which have their own rule
+	if r.Lifts() { // its feet stand in pockets, which have their own rule
 		a.Bite = nil
 	}
 	for _, c := range []struct {

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/origin"
 	"freshshard/core/working"
 )
@@ -70,7 +69,7 @@ func (s solver) right(a axis) (least, largest float64) {
 		}
 		least = math.Max(least, a.widest-left)
 	}
-	if reach, ok := s.reach(); ok && s.p.Sizing != family.Hinge {
+	if reach, ok := s.reach(); ok && !s.p.rule().Plate {
 		over(reach.Value, s.p.Limits.Stays.V)
 	}
 	if ledge, must, ok := s.bears(); ok {

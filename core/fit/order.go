@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 )
@@ -37,7 +36,7 @@ func (s solver) bounds(a axis) note {
 		gap := r.Value - r.Doubt - least - p.OffCentre - opens
 		n.smallest = math.Max(n.smallest, a.high-2*gap+s.band.Half)
 	}
-	if reach, ok := s.reach(); ok && p.Sizing != family.Hinge {
+	if reach, ok := s.reach(); ok && !p.rule().Plate {
 		covers(reach, p.Limits.Bite.V)
 	}
 	if ledge, least, ok := s.bears(); ok {

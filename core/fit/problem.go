@@ -10,6 +10,7 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/own"
@@ -64,6 +65,9 @@ type Problem struct {
 	Draws     int                      `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"How many openings to draw for the odds; 0 for none"`
 	Unit      length.Unit              `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
 }
+
+// rule is the way in which the pane is held.
+func (p Problem) rule() *holding.Rule { return holding.Of(p.Sizing) }
 
 // DefaultOffCentre is how far a pane that was centred by eye sits from the
 // middle, in mm. Common practice, no source.

@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/working"
 )
@@ -21,8 +22,13 @@ func TestEveryRuleHasAWalk(t *testing.T) {
 			}
 			seen[i.Place] = true
 		}
-		if s != family.Tube && rules[s].between == "" {
-			t.Errorf("%s: nothing says from where to where it is read", s)
+		r := holding.Of(s)
+		for _, keys := range [][]string{r.Instead, r.Beside, r.Covers, r.Window} {
+			for _, k := range keys {
+				if _, err := Place(k).Info(); err != nil || !seen[Place(k)] {
+					t.Errorf("%s: nobody reads %q, %v", s, k, err)
+				}
+			}
 		}
 	}
 }

@@ -4,7 +4,6 @@ import (
 	"math"
 	"math/rand/v2"
 
-	"freshshard/core/family"
 	"freshshard/core/setting"
 )
 
@@ -30,7 +29,7 @@ type sampler struct {
 
 func (s solver) sampler(w, h axis, n, batch int) *sampler {
 	m := &sampler{s: s, axes: []axis{w, h}, n: n, cols: map[Place][]float64{}, less: map[Place]float64{}, band: 1}
-	if s.p.Sizing == family.Port {
+	if s.p.rule().Circle() {
 		m.axes = m.axes[:1]
 	}
 	r := rand.New(rand.NewPCG(seed, uint64(batch)))
@@ -153,7 +152,7 @@ func (m *sampler) row(k int) []thresholds {
 	}
 	seat := term{value: p.seated()}
 	switch {
-	case p.Sizing == family.Groove:
+	case p.rule().Rubber:
 		seat = m.term(Web)
 	case p.Gasket.Kind == Wrapped:
 		lo, hi := setting.Seated(p.Gasket.Free)
@@ -164,7 +163,7 @@ func (m *sampler) row(k int) []thresholds {
 	gap, free := 2*p.Limits.GoesIn.V, 2*(p.Limits.Binds.V-math.Min(hot, cold))
 	opens := math.Max(0, math.Max(hot, cold))
 	_, rests, bears := m.s.bears()
-	ledge := m.term(Ledge)
+	ledge, plate := m.term(Ledge), p.rule().Plate
 	for i := range out {
 		least, most := span(walls, i)
 		c := cut * pane[i]
@@ -182,7 +181,7 @@ func (m *sampler) row(k int) []thresholds {
 			reach += t.at(i)
 		}
 		switch {
-		case p.Sizing == family.Hinge: // a plate that is glued on holds whatever the size
+		case plate: // a plate that is glued on holds whatever the size
 			if reach < 0 {
 				out[i].hold = math.Inf(1)
 			}
@@ -205,7 +204,7 @@ func (m *sampler) cover() ([]term, bool) {
 	switch {
 	case !ok:
 		return nil, false
-	case m.s.p.Sizing == family.Groove:
+	case m.s.p.rule().Rubber:
 		return []term{m.term(Web), m.term(Ledge)}, true
 	case m.cols[Reach] != nil:
 		return []term{m.term(Reach)}, true
@@ -217,7 +216,7 @@ func (m *sampler) cover() ([]term, bool) {
 // before the cutter's band.
 func (m *sampler) lifted(a axis) func(int) thresholds {
 	k := a.lifted
-	if m.s.p.Sizing == family.Tube {
+	if m.s.p.rule().Tube() {
 		if !k.longest { // the outside of the tube is not cut
 			return func(int) thresholds { return thresholds{math.Inf(1), math.Inf(1), math.Inf(-1)} }
 		}

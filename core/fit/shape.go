@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
@@ -35,15 +36,12 @@ func (s Shape) kind() (outline.Kind, error) { return outline.KindOf(s.Kind, s.Co
 
 // Check refuses a shape that cannot be.
 func (s Shape) Check(rule family.Sizing) error {
+	no := holding.Of(rule).NoShape
 	switch {
 	case s.Kind == "":
 		return nil
-	case rule == family.Tube:
-		return fault.New("shape.kind", "a tube has no other shape", "leave the shape as it is")
-	case rule == family.Port:
-		return fault.New("shape.kind", "a port is round and is read at four angles", "leave the shape as it is")
-	case rule == family.Track:
-		return fault.New("shape.kind", "a pane that is lifted and dropped is a rectangle", "leave the shape as it is")
+	case no[0] != "":
+		return fault.New("shape.kind", no[0], no[1])
 	case s.Kind == Drawn:
 		if s.Drawn == nil || len(s.Drawn.Outer) == 0 {
 			return fault.New("shape.drawn", "there is no outline yet", "bring one in from Sums: a file, or a photo")

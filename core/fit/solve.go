@@ -3,7 +3,6 @@ package fit
 import (
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/outline"
@@ -86,7 +85,7 @@ func Solve(p Problem) (Result, error) {
 	if err != nil || !known {
 		return r, err
 	}
-	if rigid[p.Sizing] && p.Sizing != family.Track {
+	if r := p.rule(); r.Rigid && !r.Lifts() {
 		p.Limits = p.Limits.of(w.nominal * h.nominal)
 		s.p.Limits = p.Limits
 	}
@@ -140,9 +139,9 @@ func Solve(p Problem) (Result, error) {
 func (s *solver) axes(r *Result) (w, h axis, known bool, err error) {
 	p := s.p
 	switch {
-	case p.Sizing == family.Tube:
+	case p.rule().Tube():
 		return s.tubeAxes()
-	case p.Sizing == family.Port:
+	case p.rule().Circle():
 		w = axis{name: "diameter", letter: "D", places: []Place{Across0, Across45, Across90, Across135}}
 		w.take(p.Readings)
 		return w, w, w.read > 0, nil
@@ -164,7 +163,7 @@ func (s *solver) axes(r *Result) (w, h axis, known bool, err error) {
 	if s.skew, s.leaning, err = p.skew(w, h); err != nil {
 		return w, h, false, err
 	}
-	if p.Sizing == family.Track {
+	if p.rule().Lifts() {
 		known, err = s.liftAxis(&h)
 		return w, h, known, err
 	}
@@ -193,11 +192,11 @@ func (s solver) cutShape(r *Result, w, h axis) error {
 // form says what the pane is and which measures make it.
 func (s solver) form(r *Result, w, h axis) {
 	switch {
-	case s.p.Sizing == family.Tube:
-		r.Form, r.Makes = "tube", []outline.Dimension{{Key: "length", Name: "length", Value: r.Order.H},
+	case s.p.rule().Tube():
+		r.Form, r.Makes = s.p.rule().Form, []outline.Dimension{{Key: "length", Name: "length", Value: r.Order.H},
 			{Key: "outside", Name: "outside", Value: r.Order.W}}
-	case s.p.Sizing == family.Port:
-		r.Form, r.Makes = "round", []outline.Dimension{{Key: "diameter", Name: "diameter", Value: r.Order.W}}
+	case s.p.rule().Circle():
+		r.Form, r.Makes = s.p.rule().Form, []outline.Dimension{{Key: "diameter", Name: "diameter", Value: r.Order.W}}
 	case s.asItComes():
 		r.Form, r.Makes = "window as it comes", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W},
 			{Key: "height", Name: "height", Value: r.Order.H}}
@@ -279,7 +278,7 @@ func (s solver) gap(a axis, pane float64) float64 {
 // reach is what covers the pane's edge, from the wall of the opening: the
 // bracket under clips, web and groove of a locking gasket, else the ledge.
 func (s solver) reach() (length.Reading, bool) {
-	if s.p.Sizing == family.Groove {
+	if s.p.rule().Rubber {
 		web, ok := s.p.Readings[Web]
 		groove, has := s.p.Readings[Ledge]
 		return length.Reading{Value: web.Value + groove.Value, Doubt: web.Doubt + groove.Doubt}, ok && has

@@ -2,9 +2,7 @@ package fit
 
 import (
 	"math"
-	"slices"
 
-	"freshshard/core/family"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/working"
@@ -14,8 +12,7 @@ import (
 // opening; ok is false where the pane is made to size, and for what has no two
 // sides.
 func (s solver) stock() (st Size, ok bool) {
-	none := []family.Sizing{family.Tube, family.Port, family.Ring, family.Track}
-	if s.p.Stock == nil || s.shaped != nil || slices.Contains(none, s.p.Sizing) {
+	if s.p.Stock == nil || s.shaped != nil || !s.p.rule().Stock {
 		return Size{}, false
 	}
 	w, h := widthAxis(), heightAxis()

@@ -5,7 +5,6 @@ import (
 	"math"
 	"strings"
 
-	"freshshard/core/family"
 	"freshshard/core/length"
 )
 
@@ -54,7 +53,7 @@ func (s solver) tell(c *Chance, m *sampler, t [2][]thresholds, order Size) {
 		if x := where[k.kind]; x[1] > x[0] {
 			across = "over the height"
 		}
-		if len(m.axes) == 1 || s.p.Sizing == family.Tube {
+		if len(m.axes) == 1 || s.p.rule().Tube() {
 			across = ""
 		}
 		says = append(says, strings.TrimSpace(fmt.Sprintf("%s %s %s", hundred(n), k.says, across)))

@@ -3,7 +3,6 @@ package reckon
 import (
 	"fmt"
 
-	"freshshard/core/family"
 	"freshshard/core/pane"
 )
 
@@ -49,7 +48,7 @@ func (r *Reckoning) withheld() {
 			r.Withheld = "the holes that carry it are not on its outline: trace it with its holes"
 		}
 	}
-	if r.unwalled && r.Family.Sizing == family.Tube {
+	if r.unwalled && r.way().Tube() {
 		r.Withheld = "the wall of the tube is not read yet"
 	}
 }

@@ -4,8 +4,8 @@ import (
 	"math"
 
 	"freshshard/core/diagnose"
-	"freshshard/core/family"
 	"freshshard/core/fit"
+	"freshshard/core/holding"
 	"freshshard/core/outline"
 	"freshshard/core/pane"
 )
@@ -14,7 +14,7 @@ func (r *Reckoning) need(k Known, room float64) pane.Need {
 	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Read: r.Read,
 		Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(r.Chain), Load: r.load(k), Weights: k.Weights,
 		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Moves: k.Moves, Usual: r.Family.Material,
-		Boat: k.Water, Maker: r.Family.Maker, Tube: r.Family.Sizing == family.Tube, Bent: k.Shape.Curved,
+		Boat: k.Water, Maker: r.Family.Maker, Tube: r.way().Tube(), Bent: k.Shape.Curved,
 		Other: r.Road.ID == "other"}
 	if n.Tube {
 		n.Outside = k.Readings[fit.TubeOutside].Value
@@ -29,17 +29,15 @@ func (r *Reckoning) need(k Known, room float64) pane.Need {
 // practice, no source; local wind rules come first.
 const gustSpeed = 30.0
 
-// heldOf says which sides of a pane are held, where it is not all of them. A
-// pane that slides down has nothing over it once it is on its way.
-var heldOf = map[family.Sizing]pane.Held{family.Channel: pane.Two, family.Track: pane.Two, family.Run: pane.Three,
-	family.Port: pane.Round}
+// way is the way in which the pane is held.
+func (r *Reckoning) way() *holding.Rule { return holding.Of(r.Family.Sizing) }
 
 // load is what bends the pane.
 func (r *Reckoning) load(k Known) pane.Load {
-	if r.Family.Sizing == family.Tube || !r.Fit.Ready {
+	if r.way().Tube() || !r.Fit.Ready {
 		return pane.Load{}
 	}
-	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[fit.SeatWarp].Value, Held: heldOf[r.Family.Sizing],
+	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[fit.SeatWarp].Value, Held: r.way().Held,
 		Push: k.Duty.Push, Even: k.Duty.Standing(), Lying: k.Duty.Lying}
 	if r.Fit.Form == "circle" {
 		l.Held = pane.Round

@@ -3,7 +3,6 @@ package reckon
 import (
 	"math"
 
-	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/origin"
@@ -34,23 +33,23 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	out = append(out, r.Material.MassFigure(r.area(), r.Thickness))
 	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
 	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok &&
-		r.Family.Sizing == family.Tube {
+		r.way().Tube() {
 		out = append(out, f)
 	}
-	if r.Family.Sizing == family.Tube {
+	if r.way().Tube() {
 		out = append(out, bore(k.Readings[fit.TubeOutside], r.Thickness))
 	}
 	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
 		out = append(out, f)
 	}
-	if r.Family.Sizing != family.Rebate && r.Family.Sizing != family.Bonded || r.Fit.Form != "rectangle" {
+	if !r.way().Blocks || r.Fit.Form != "rectangle" {
 		return out
 	}
-	if r.Family.Sizing == family.Bonded {
-		return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
+	out = append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
+	if r.way().Points {
+		out = append(out, setting.PointFigure(w, h, r.Family.Fixing))
 	}
-	return append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)),
-		setting.PointFigure(w, h, r.Family.Fixing))
+	return out
 }
 
 // leastBore is what a tube must have inside to show a level, mm. Common practice,

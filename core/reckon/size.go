@@ -29,7 +29,7 @@ func (r *Reckoning) size(k Known, p *fit.Problem) error {
 		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
 		return nil
 	}
-	if k.Thickness != 0 || !r.Fit.Ready || r.Family.Sizing == family.Tube {
+	if k.Thickness != 0 || !r.Fit.Ready || r.way().Tube() {
 		return nil
 	}
 	t := r.Material.Carrying(r.load(k), r.Thickness, p.Room())
@@ -48,7 +48,7 @@ func (r *Reckoning) thick(t float64) {
 	switch {
 	case r.unwalled:
 		r.Pane = r.Material.Short + ", wall not read yet"
-	case r.Family.Sizing == family.Tube:
+	case r.way().Tube():
 		r.Pane = r.Material.Short + ", wall " + working.Num(t, 1) + " mm"
 	default:
 		r.Pane = working.Num(t, 1) + " mm " + r.Material.Short
@@ -78,7 +78,7 @@ func (r *Reckoning) thicknessOf(k Known) float64 {
 		return k.Thickness
 	}
 	r.Assumed = true
-	if r.Family.Sizing == family.Tube {
+	if r.way().Tube() {
 		if wall := wallOf(k); wall > 0 {
 			return wall
 		}
@@ -105,7 +105,7 @@ func wallOf(k Known) float64 { return math.Round(k.Readings[fit.TubeWall].Value*
 // readOf is the nominal thickness of the old pane, or the wall of the old tube;
 // 0 while nobody has read it.
 func (r *Reckoning) readOf(k Known) float64 {
-	if r.Family.Sizing == family.Tube {
+	if r.way().Tube() {
 		return wallOf(k)
 	}
 	if old, ok := k.Readings[fit.OldThickness]; ok {

@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/holding"
 )
 
 // Chosen is the road of one pane as somebody said it, with its part where one
@@ -55,6 +56,7 @@ func (c Chosen) Check(f family.Family) error {
 	if err != nil {
 		return err
 	}
+	way := holding.Of(f.Sizing)
 	switch {
 	case h.Needs == "adhesive" && !slices.Contains(f.Facts, "adhesive"):
 		return fault.New("road.how", "nothing is glued where a pane is held by "+lower(f.Name),
@@ -64,15 +66,15 @@ func (c Chosen) Check(f family.Family) error {
 			"choose another way, or another way of holding")
 	case (r.ID == "stays" || r.ID == "kept") && (c.Came == "" || c.Came == Broken):
 		return fault.New("road.came", "a broken pane does not stay", "say that it came off whole, or that nothing broke it")
-	case f.Sizing == family.Tube && (r.ID == "stays" && h.ID != "nip" || h.ID == "clean"):
+	case way.Tube() && (r.ID == "stays" && h.ID != "nip" || h.ID == "clean"):
 		return fault.New("road.id", "a gauge tube that was out is renewed, never kept", "choose a new one, or nip its nuts")
-	case r.Part && f.Sizing == family.Tube:
+	case r.Part && way.Tube():
 		return fault.New("road.id", "a tube holds by how deep it stands in its sockets, cut here or bought",
 			"make it to size: read faces and stops")
-	case h.ID == Pattern && (f.Sizing == family.Tube || f.Sizing == family.Port || f.Sizing == family.Ring):
+	case h.ID == Pattern && !way.Copied:
 		return fault.New("road.how", "such a pane is sized where it goes: an old one does not tell its seat",
 			"read it there, or buy it as a part")
-	case r.ID == "other" && f.Sizing == family.Tube:
+	case r.ID == "other" && way.Tube():
 		return fault.New("road.id", "nothing but a tube goes between two sockets", "choose another road")
 	}
 	for i, a := range c.Part.Asked {

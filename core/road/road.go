@@ -12,6 +12,7 @@ import (
 	"freshshard/core/catalogue"
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/holding"
 	"freshshard/core/leaf"
 )
 
@@ -87,11 +88,11 @@ func Of(id, how string) (Road, How, error) {
 
 // Measured says whether the road sizes a pane by the opening with this way of
 // holding: a framed window has its own sums where a ring holds it.
-func (r Road) Measured(f family.Family) bool { return r.Sized || r.Wall && f.Sizing == family.Ring }
+func (r Road) Measured(f family.Family) bool { return r.Sized || r.Wall && holding.Of(f.Sizing).Comes }
 
 // Settled says whether a material is settled on this road.
 func (r Road) Settled(f family.Family) bool {
-	return r.Glass || r.ID == "other" || r.Wall && f.Sizing == family.Ring
+	return r.Glass || r.ID == "other" || r.Wall && holding.Of(f.Sizing).Comes
 }
 
 // kept are the steps that no road leaves out that opens anything: what makes the

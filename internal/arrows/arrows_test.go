@@ -4,9 +4,16 @@
 package arrows
 
 import (
+	"go/ast"
+	"go/parser"
+	"go/token"
+	"io/fs"
 	"os/exec"
+	"path/filepath"
 	"strings"
 	"testing"
+
+	"freshshard/core/family"
 )
 
 // imports lists what each package of a pattern imports, tests left out.
@@ -39,6 +46,46 @@ func TestCoreUsesOnlyItself(t *testing.T) {
 				t.Errorf("%s knows the web or a database: %s", pkg, u)
 			}
 		}
+	}
+}
+
+// A way of holding is known by its facts: nothing but its rule asks for it by name.
+func TestWaysAreAskedForTheirFacts(t *testing.T) {
+	ways := map[string]bool{}
+	for _, s := range family.Sizings {
+		ways[strings.ToUpper(string(s[:1]))+string(s[1:])] = true
+	}
+	seen := 0
+	err := filepath.WalkDir("../..", func(path string, d fs.DirEntry, err error) error {
+		if err != nil {
+			return err
+		}
+		if d.IsDir() && (d.Name() == "node_modules" || d.Name() == ".git") {
+			return filepath.SkipDir
+		}
+		if !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
+			return nil
+		}
+		file, err := parser.ParseFile(token.NewFileSet(), path, nil, 0)
+		if err != nil {
+			return err
+		}
+		ast.Inspect(file, func(n ast.Node) bool {
+			s, ok := n.(*ast.SelectorExpr)
+			if !ok || !ways[s.Sel.Name] {
+				return true
+			}
+			if x, ok := s.X.(*ast.Ident); ok && x.Name == "family" {
+				if seen++; filepath.Base(filepath.Dir(path)) != "holding" {
+					t.Errorf("%s asks for %s by name", path, s.Sel.Name)
+				}
+			}
+			return true
+		})
+		return nil
+	})
+	if err != nil || seen != len(ways) {
+		t.Errorf("%d of %d ways seen, %v", seen, len(ways), err)
 	}
 }
 

@@ -7,8 +7,8 @@ import (
 	"time"
 
 	"freshshard/core/cure"
-	"freshshard/core/family"
 	"freshshard/core/fit"
+	"freshshard/core/holding"
 	"freshshard/core/plan"
 	"freshshard/core/setting"
 	"freshshard/internal/record"
@@ -43,7 +43,7 @@ func (b benchView) laying() *cure.Laying {
 	}
 	width := b.pressed()
 	l := &cure.Laying{Pane: b.pane.ID, Adhesive: a.ID, Width: width, Edges: 2}
-	if p, ok := r.Outline(); ok && r.Family.Sizing != family.Hinge {
+	if p, ok := r.Outline(); ok && !holding.Of(r.Family.Sizing).Plate {
 		path := p
 		if land, ok := b.land(); ok {
 			if in, err := setting.BeadPath(p, land, width); err == nil {

@@ -8,8 +8,8 @@ import (
 	"time"
 
 	"freshshard/core/cutting"
-	"freshshard/core/family"
 	"freshshard/core/fit"
+	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/plan"
@@ -69,7 +69,7 @@ func (b benchView) toCut(unit length.Unit) *ToCut {
 		c.Keeps = fmt.Sprintf("%s, ± %g mm", band.Name, band.Half)
 	}
 	show := func(v float64) string { return length.Show(v, unit).Main }
-	if r.Family.Sizing == family.Tube {
+	if holding.Of(r.Family.Sizing).Tube() {
 		c.Outside, c.W = tenth(r.Fit.Order.W), up(r.Fit.Order.H)
 		c.Size = fmt.Sprintf("%s %s long", show(r.Fit.Order.H), unit)
 		return c

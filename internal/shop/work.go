@@ -10,6 +10,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/guest"
+	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
@@ -163,7 +164,7 @@ func (s *Shop) Why(ctx context.Context, at Bench, aspect, material string) ([]wo
 // sold are the thicknesses in which a material may be ordered for a pane.
 func sold(j *record.Job, p *record.Pane, m pane.Material) []float64 {
 	b := benchOf(j, p, length.MM, nil, numbers)
-	return m.Sold(b.reck.Family.Sizing == family.Tube, b.reck.Read)
+	return m.Sold(holding.Of(b.reck.Family.Sizing).Tube(), b.reck.Read)
 }
 
 // Done is how a step ended: done, left out with a reason, or open again. Seen
