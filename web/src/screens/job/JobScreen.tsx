@@ -8,19 +8,19 @@ import { LightTable } from "../../bench/LightTable";
 import { RouteLine } from "../../bench/RouteLine";
 import { Sheet } from "../../parts/Sheet";
 import { WorkingView } from "../../parts/WorkingView";
-import { CustomerSheet } from "./CustomerSheet";
-import { Withdrawn } from "./JobSheet";
 import { AskLine } from "./line/AskLine";
 import { KeysSheet } from "./line/KeysSheet";
 import { type Undo, useAsk } from "./line/useAsk";
 import { useKeys } from "./line/useKeys";
-import { OtherReadings } from "./OtherReadings";
-import { PanesSheet } from "./PanesSheet";
+import { OtherReadings } from "./measure/OtherReadings";
+import { TapeLine } from "./measure/TapeLine";
+import { useTape } from "./measure/useTape";
 import { Reckoning } from "./Reckoning";
+import { CustomerSheet } from "./sheets/CustomerSheet";
+import { Withdrawn } from "./sheets/JobSheet";
+import { PanesSheet } from "./sheets/PanesSheet";
 import { TableTools } from "./TableTools";
-import { TapeLine } from "./TapeLine";
 import { hasPicture, StationTable } from "./table/StationTable";
-import { useTape } from "./useTape";
 
 export function JobScreen() {
 	const { id = "", station } = useParams();

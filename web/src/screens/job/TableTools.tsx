@@ -2,14 +2,14 @@ import { useState } from "react";
 import { api, got } from "../../api/client";
 import { on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
-import { DutySheet } from "./DutySheet";
-import { HeldSheet } from "./HeldSheet";
-import { HistorySheet } from "./HistorySheet";
-import { JobSheet } from "./JobSheet";
-import { PriceSheet } from "./PriceSheet";
-import { RoadSheet } from "./RoadSheet";
-import { SeesSheet } from "./SeesSheet";
-import { VanSheet } from "./VanSheet";
+import { DutySheet } from "./sheets/DutySheet";
+import { HeldSheet } from "./sheets/HeldSheet";
+import { HistorySheet } from "./sheets/HistorySheet";
+import { JobSheet } from "./sheets/JobSheet";
+import { PriceSheet } from "./sheets/PriceSheet";
+import { RoadSheet } from "./sheets/RoadSheet";
+import { SeesSheet } from "./sheets/SeesSheet";
+import { VanSheet } from "./sheets/VanSheet";
 
 type Open =
 	| "job"

@@ -3,7 +3,7 @@ import { api, got } from "../../../api/client";
 import { on } from "../../../api/hooks";
 import type { View } from "../../../api/types";
 import { Refusal } from "../../../parts/Refusal";
-import { useHoldWrite } from "../useHold";
+import { useHoldWrite } from "../hold/useHold";
 
 type Where = "bench" | "van" | "yard";
 

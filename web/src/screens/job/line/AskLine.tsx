@@ -4,7 +4,7 @@ import type { Ask, View } from "../../../api/types";
 import { Band } from "../../../app/Band";
 import { fine } from "../../../app/fine";
 import { when } from "../../../app/when";
-import type { Tape } from "../useTape";
+import type { Tape } from "../measure/useTape";
 import { AirAnswer, airPlace } from "./AirAnswer";
 import { type AskTools, together } from "./useAsk";
 

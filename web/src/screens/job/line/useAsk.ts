@@ -1,7 +1,7 @@
 import { api, got, type Refused } from "../../../api/client";
 import { on, useJobWrite } from "../../../api/hooks";
 import type { Ask, View } from "../../../api/types";
-import { useDiagnosis } from "../useDiagnosis";
+import { useDiagnosis } from "../assess/useDiagnosis";
 
 type Call = (view: View) => Promise<View>;
 

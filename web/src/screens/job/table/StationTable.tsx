@@ -11,15 +11,15 @@ const pictures: Record<
 	string,
 	React.LazyExoticComponent<React.ComponentType<TableProps>>
 > = {
-	assess: lazy(() => import("./BreakTable")),
-	strip: lazy(() => import("./PiecesTable")),
-	choose: lazy(() => import("./AsksTable")),
-	source: lazy(() => import("./OrderTable")),
-	prepare: lazy(() => import("./WorkTable")),
-	set: lazy(() => import("./WorkTable")),
-	hold: lazy(() => import("./CureTable")),
-	refit: lazy(() => import("./PiecesTable")),
-	prove: lazy(() => import("./ProofTable")),
+	assess: lazy(() => import("../assess/BreakTable")),
+	strip: lazy(() => import("../strip/PiecesTable")),
+	choose: lazy(() => import("../choose/AsksTable")),
+	source: lazy(() => import("../source/OrderTable")),
+	prepare: lazy(() => import("../set/WorkTable")),
+	set: lazy(() => import("../set/WorkTable")),
+	hold: lazy(() => import("../hold/CureTable")),
+	refit: lazy(() => import("../strip/PiecesTable")),
+	prove: lazy(() => import("../prove/ProofTable")),
 };
 
 /** Whether a station has a picture of its own here, beside the pane itself. */

@@ -1,0 +1,181 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback, useDeferredValue, useEffect, useState } from "react";
+import { api, got, type Refused } from "../../../api/client";
+import { keepView, on } from "../../../api/hooks";
+import type { Instrument, PlaceInfo, Reading, View } from "../../../api/types";
+import { useDraft } from "../../../app/draft";
+
+type Undo = { place: string; before: Reading | undefined; version: number };
+
+function readingAt(view: View, place: string): Reading | undefined {
+	return view.pane.readings.find((r) => r.place === place);
+}
+
+/** The next place of the walk without a reading, needed ones first. */
+function nextPlace(view: View, from: string): string {
+	const { walk } = view.reckoning;
+	const start = walk.findIndex((p) => p.place === from);
+	const round = [...walk.slice(start + 1), ...walk.slice(0, start + 1)];
+	const open = round.filter((p) => !readingAt(view, p.place));
+	return (open.find((p) => p.needed) ?? open[0] ?? round[0])?.place ?? from;
+}
+
+function firstPlace(view: View): string {
+	return nextPlace(view, view.reckoning.walk.at(-1)?.place ?? "");
+}
+
+/** The behaviour of the tape line: what is typed, where it goes, what came of it. */
+export function useTape(view: View) {
+	const id = view.job.id;
+	const client = useQueryClient();
+	// The place stays where it is until somebody moves it: a reading that
+	// arrives from another screen must not pull it from under a hand.
+	// Another shape, family or road has another walk, which begins anew.
+	const walk = `${view.pane.family} ${view.pane.shape.kind} ${view.pane.shape.count ?? 0} ${view.reckoning.road.id} ${view.reckoning.road.how}`;
+	const [picked, setPicked] = useState(() => ({
+		walk,
+		place: firstPlace(view),
+	}));
+	const known = view.reckoning.walk.some((p) => p.place === picked.place);
+	const place = picked.walk === walk && known ? picked.place : firstPlace(view);
+	const [touched, setTouched] = useState(false);
+	// It stays the same function, so that what it is handed to is not drawn anew.
+	const pick = useCallback(
+		(p: string) => {
+			setPicked({ walk, place: p });
+			setTouched(true);
+		},
+		[walk],
+	);
+	const info: PlaceInfo | undefined = view.reckoning.walk.find(
+		(p) => p.place === place,
+	);
+	const [text, setText, clearText] = useDraft(
+		`tape:${view.pane.id}:${place}`,
+		"",
+	);
+	const [hand, setHand] = useState<Instrument | null>(null);
+	const instrument = (hand ?? info?.instrument ?? "tape") as Instrument;
+	const [undo, setUndo] = useState<Undo | null>(null);
+	const live = readingAt(view, place);
+
+	const asked = useDeferredValue(text.trim());
+	const understood = useQuery({
+		queryKey: ["length", asked, instrument, place, view.unit],
+		queryFn: () =>
+			got(
+				api.POST("/api/lengths", {
+					body: { text: asked, instrument, place, job: view.job.id },
+				}),
+			),
+		enabled: asked !== "",
+		retry: false,
+		staleTime: Number.POSITIVE_INFINITY,
+	});
+
+	const keep = useMutation<
+		View,
+		Refused,
+		{ text: string; version: number; place: string; instrument: Instrument }
+	>({
+		mutationFn: (r) =>
+			got(
+				api.PUT("/api/jobs/{id}/readings/{place}", {
+					params: on(view, { place: r.place }),
+					body: { text: r.text, instrument: r.instrument, version: r.version },
+				}),
+			),
+		onSuccess: (next, r) => {
+			setUndo({
+				place: r.place,
+				before: readingAt(view, r.place),
+				version: readingAt(next, r.place)?.version ?? 0,
+			});
+			keepView(client, next);
+			localStorage.removeItem(`draft:tape:${view.pane.id}:${r.place}`);
+			clearText();
+			setHand(null);
+			const on = nextPlace(next, r.place);
+			setPicked({ walk, place: on });
+			// What nobody needs is asked for only where somebody picks it.
+			setTouched(
+				next.reckoning.walk.some((p) => p.place === on && p.needed) &&
+					!readingAt(next, on),
+			);
+		},
+		onError: (e) => {
+			if (e.conflict) void client.invalidateQueries({ queryKey: ["job", id] });
+		},
+	});
+
+	const back = useMutation<View, Refused, Undo>({
+		mutationFn: (u) =>
+			u.before
+				? got(
+						api.PUT("/api/jobs/{id}/readings/{place}", {
+							params: on(view, { place: u.place }),
+							body: {
+								text: u.before.reading.text,
+								instrument: u.before.instrument as Instrument,
+								version: u.version,
+							},
+						}),
+					)
+				: got(
+						api.DELETE("/api/jobs/{id}/readings/{place}", {
+							params: {
+								path: { id, place: u.place },
+								query: { version: u.version, pane: view.pane.id },
+							},
+						}),
+					),
+		onSuccess: (next, u) => {
+			keepView(client, next);
+			setUndo(null);
+			pick(u.place);
+		},
+		onError: () => {
+			setUndo(null);
+			void client.invalidateQueries({ queryKey: ["job", id] });
+		},
+	});
+
+	// A refusal belongs to the text that was refused, not to the next one.
+	const { reset } = keep;
+	// biome-ignore lint/correctness/useExhaustiveDependencies: what was typed and where is what clears it
+	useEffect(() => reset(), [text, place, instrument, reset]);
+
+	return {
+		place,
+		/** Somebody picked a dimension or is typing: it is lit at any station. */
+		busy: touched || text !== "",
+		info,
+		text,
+		setText,
+		instrument,
+		setInstrument: setHand,
+		live,
+		understood: asked === text.trim() ? understood.data : undefined,
+		wrong: (asked === text.trim() && text.trim() !== ""
+			? understood.error
+			: null) as Refused | null,
+		refused: keep.error,
+		pending: keep.isPending || back.isPending,
+		pick,
+		send: () => {
+			if (text.trim() !== "") {
+				keep.mutate({ text, version: live?.version ?? 0, place, instrument });
+			}
+		},
+		leaveTheirs: () => {
+			clearText();
+			keep.reset();
+		},
+		undo,
+		takeBack: () => undo && back.mutate(undo),
+		removeLive: () =>
+			live && back.mutate({ place, before: undefined, version: live.version }),
+	};
+}
+
+export type Tape = ReturnType<typeof useTape>;

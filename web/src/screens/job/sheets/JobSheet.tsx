@@ -1,0 +1,172 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { useNavigate } from "react-router";
+import { api, got, newKey, type Refused } from "../../../api/client";
+import { useJobWrite } from "../../../api/hooks";
+import type { View } from "../../../api/types";
+import { Button } from "../../../parts/Button";
+import { ReasonForm } from "../../../parts/ReasonForm";
+import { Refusal } from "../../../parts/Refusal";
+import { Sheet } from "../../../parts/Sheet";
+
+const usual = ["the customer said no", "taken in twice", "not worth it"];
+
+/** What can be done with a job as a whole: the same again, or given up. */
+export function JobSheet({
+	view,
+	open,
+	onClose,
+}: {
+	view: View;
+	open: boolean;
+	onClose: () => void;
+}) {
+	return (
+		<Sheet title="The job" open={open} onClose={onClose}>
+			<div className="flex flex-col gap-8">
+				<Again view={view} onClose={onClose} />
+				{!view.job.signed && !view.job.withdrawn && (
+					<GiveUp view={view} onClose={onClose} />
+				)}
+			</div>
+		</Sheet>
+	);
+}
+
+function Again({ view, onClose }: { view: View; onClose: () => void }) {
+	const go = useNavigate();
+	const client = useQueryClient();
+	// One key, so that a retry never makes a second job.
+	const key = useRef(newKey());
+	const copy = useMutation<{ id: number }, Refused, "again" | "copy">({
+		mutationFn: (how) => {
+			const call = {
+				params: {
+					path: { id: view.job.id },
+					header: { "Idempotency-Key": key.current },
+				},
+				body: {},
+			};
+			return got(
+				how === "again"
+					? api.POST("/api/jobs/{id}/again", call)
+					: api.POST("/api/jobs/{id}/copy", call),
+			);
+		},
+		onSuccess: (made) => {
+			void client.invalidateQueries({ queryKey: ["jobs"] });
+			onClose();
+			go(`/jobs/${made.id}`);
+		},
+	});
+	return (
+		<section aria-label="The same again">
+			<h2 className="font-semibold">The same again</h2>
+			<p className="mb-2 text-ink-2">
+				A new job with this customer, this object and how its panes are held.
+				Nothing that was read, seen or done goes with it.
+			</p>
+			<div className="flex flex-wrap gap-2">
+				<Button disabled={copy.isPending} onClick={() => copy.mutate("again")}>
+					It is back: the same object
+				</Button>
+				<Button disabled={copy.isPending} onClick={() => copy.mutate("copy")}>
+					Another one like it
+				</Button>
+			</div>
+			<Refusal error={copy.error} />
+		</section>
+	);
+}
+
+function GiveUp({ view, onClose }: { view: View; onClose: () => void }) {
+	const [words, setWords] = useState(false);
+	const client = useQueryClient();
+	const write = useJobWrite<string>(view, (why) =>
+		got(
+			api.PUT("/api/jobs/{id}/withdrawn", {
+				params: { path: { id: view.job.id } },
+				body: { why },
+			}),
+		),
+	);
+	const withdraw = (why: string) =>
+		write.mutate(why, {
+			onSuccess: () => {
+				void client.invalidateQueries({ queryKey: ["jobs"] });
+				onClose();
+			},
+		});
+	return (
+		<section aria-label="Withdraw it">
+			<h2 className="font-semibold">It comes to nothing</h2>
+			<p className="mb-2 text-ink-2">
+				It leaves Today and stays on the record; it can be taken up again.
+			</p>
+			<div className="flex flex-col items-start gap-2">
+				{usual.map((u) => (
+					<Button
+						key={u}
+						disabled={write.isPending}
+						onClick={() => withdraw(u)}
+					>
+						Withdraw: {u}
+					</Button>
+				))}
+				{words ? (
+					<ReasonForm
+						ask="Why is it withdrawn?"
+						act="Withdraw it"
+						kind="stop"
+						error={write.error?.field("why")}
+						onAct={withdraw}
+						onLeave={() => setWords(false)}
+					/>
+				) : (
+					<Button kind="quiet" onClick={() => setWords(true)}>
+						because of something else
+					</Button>
+				)}
+			</div>
+			<Refusal error={write.error?.field("why") ? null : write.error} />
+		</section>
+	);
+}
+
+/** A job that came to nothing says so, and how it is taken up again. */
+export function Withdrawn({ view }: { view: View }) {
+	const { withdrawn } = view.job;
+	const client = useQueryClient();
+	const write = useJobWrite<void>(view, () =>
+		got(
+			api.DELETE("/api/jobs/{id}/withdrawn", {
+				params: { path: { id: view.job.id } },
+			}),
+		),
+	);
+	if (!withdrawn) return null;
+	return (
+		<div
+			role="status"
+			className="flex flex-wrap items-center gap-x-5 border-y border-rule bg-warn-wash px-4 py-1 sm:px-7"
+		>
+			<p>
+				<strong>Withdrawn</strong> by {withdrawn.by}: {withdrawn.why}
+			</p>
+			<button
+				type="button"
+				className="min-h-12 font-semibold underline underline-offset-4"
+				disabled={write.isPending}
+				onClick={() =>
+					write.mutate(undefined, {
+						onSuccess: () =>
+							void client.invalidateQueries({ queryKey: ["jobs"] }),
+					})
+				}
+			>
+				Take it up again
+			</button>
+			<Refusal error={write.error} />
+		</div>
+	);
+}

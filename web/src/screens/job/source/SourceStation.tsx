@@ -1,0 +1,179 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { api, got } from "../../../api/client";
+import { on, useJobWrite } from "../../../api/hooks";
+import type { View } from "../../../api/types";
+import { useMoments } from "../../../app/moment";
+import { when } from "../../../app/when";
+import { Button } from "../../../parts/Button";
+import { TextField } from "../../../parts/Field";
+import { Pick } from "../../../parts/Pick";
+import { Refusal } from "../../../parts/Refusal";
+import { WhenField } from "../../../parts/WhenField";
+import { Experience } from "../Experience";
+import { Offers } from "./Offers";
+import { OrdersList } from "./OrdersList";
+import { PartForm } from "./PartForm";
+import { StockSizes } from "./StockSizes";
+
+type Head = {
+	story: string;
+	place: "bench" | "site";
+	promised: string;
+	version: number;
+};
+
+type Wait = { waits_for: string; until: string; version: number };
+
+/** The order line to pass on, what the pane waits for, and what is promised. */
+export function SourceStation({ view }: { view: View }) {
+	const { job, pane, reckoning } = view;
+	const [waits, setWaits] = useState(pane.waits_for);
+	const shown = (iso?: string) => (iso ? when(iso) : "");
+	// As they stood when the form was filled: "tomorrow" is another day after midnight.
+	const [stoodUntil] = useState(() => shown(pane.waits_until));
+	const [stood] = useState(() => shown(job.promised_at));
+	const [until, setUntil] = useState(stoodUntil);
+	const [promised, setPromised] = useState(stood);
+	const moments = useMoments();
+	const [place, setPlace] = useState(job.place);
+	const write = useJobWrite<Head>(view, async ({ promised, ...body }) =>
+		got(
+			api.PUT("/api/jobs/{id}", {
+				params: on(view),
+				body: {
+					...body,
+					promised_at:
+						promised.trim() === stood
+							? job.promised_at
+							: await moments.of("promised_at", promised),
+				},
+			}),
+		),
+	);
+	const wait = useJobWrite<Wait>(view, async ({ until, ...body }) =>
+		got(
+			api.PUT("/api/jobs/{id}/wait", {
+				params: on(view),
+				body: {
+					...body,
+					waits_until:
+						until.trim() === stoodUntil
+							? pane.waits_until
+							: await moments.of("waits_until", until),
+				},
+			}),
+		),
+	);
+	const taken = (pane.stock ?? "") !== "";
+	const made = reckoning.road.sized && reckoning.order !== "";
+	const busy = write.isPending || wait.isPending;
+	function keepWait(waitsFor: string, waitsUntil: string) {
+		wait.mutate({
+			waits_for: waitsFor,
+			until: waitsUntil,
+			version: pane.version,
+		});
+	}
+	function keep() {
+		keepWait(waits, until);
+		if (promised.trim() !== stood || place !== job.place) {
+			write.mutate({
+				story: job.story,
+				place,
+				promised,
+				version: job.version,
+			});
+		}
+	}
+	return (
+		<div className="mt-3 flex flex-col gap-4">
+			{reckoning.road.part && <PartForm view={view} />}
+			{made && (
+				<p className="border-l-4 border-computed pl-3 select-all">
+					{reckoning.order}
+					{taken ? "" : ", edges seamed"}
+				</p>
+			)}
+			<StockSizes view={view} />
+			{(made || reckoning.road.part) && (
+				<Offers key={view.pane.id} view={view} />
+			)}
+			<OrdersList view={view} />
+			<Experience view={view} kinds={["source"]} />
+			{made && (
+				<p
+					className={`border-l-4 pl-3 ${reckoning.cutting.hand ? "border-now" : "border-warn"}`}
+				>
+					<strong>
+						{reckoning.cutting.hand ? "Can be cut here" : "Not cut here"}:
+					</strong>{" "}
+					{reckoning.cutting.sentence}.{" "}
+					<span className="text-ink-2">Common practice, no source.</span>
+					{reckoning.cutting.hand && !reckoning.assumed && (
+						<>
+							{" "}
+							<Link
+								className="underline underline-offset-4"
+								to={`/cut-room/${reckoning.material.id}-${reckoning.thickness}`}
+							>
+								To the cut room
+							</Link>
+						</>
+					)}
+				</p>
+			)}
+			<TextField
+				label={view.panes.length > 1 ? "This pane waits for" : "Waits for"}
+				value={waits}
+				onChange={setWaits}
+				placeholder="glass-ceramic from the cutter"
+				error={wait.error?.field("waits_for")}
+			/>
+			<WhenField
+				label="Until"
+				value={until}
+				onChange={setUntil}
+				known={stoodUntil}
+				error={wait.error?.field("waits_until")}
+			/>
+			<WhenField
+				label="Promised to the customer"
+				value={promised}
+				onChange={setPromised}
+				known={stood}
+				error={write.error?.field("promised_at")}
+			/>
+			<Pick
+				label="Where the work is"
+				value={place}
+				onChange={setPlace}
+				options={[
+					{ value: "bench", label: "at the bench" },
+					{ value: "site", label: "at the customer's" },
+				]}
+			/>
+			<Refusal error={write.error ?? wait.error} />
+			{!job.signed && (
+				<div className="flex flex-wrap gap-2">
+					<Button disabled={busy} onClick={keep}>
+						Keep dates and wait
+					</Button>
+					{pane.waits_for && (
+						<Button
+							kind="now"
+							disabled={busy}
+							onClick={() => {
+								setWaits("");
+								setUntil("");
+								keepWait("", "");
+							}}
+						>
+							It has arrived
+						</Button>
+					)}
+				</div>
+			)}
+		</div>
+	);
+}

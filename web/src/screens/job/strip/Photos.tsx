@@ -1,0 +1,94 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef } from "react";
+import { api, got, newKey, type Refused } from "../../../api/client";
+import { keepView, on, useJobWrite } from "../../../api/hooks";
+import type { View } from "../../../api/types";
+import { Refusal } from "../../../parts/Refusal";
+
+/** Pictures of one entry of the strip log, and the camera to take one. */
+export function Photos({
+	view,
+	entry,
+	what,
+}: {
+	view: View;
+	entry: string;
+	what: string;
+}) {
+	const id = view.job.id;
+	const client = useQueryClient();
+	const key = useRef(newKey());
+	const add = useMutation<View, Refused, File>({
+		mutationFn: (file) =>
+			got(
+				api.POST("/api/jobs/{id}/photos", {
+					params: {
+						path: { id },
+						query: { entry },
+						header: { "Idempotency-Key": key.current },
+					},
+					body: file as unknown as string,
+					bodySerializer: (b) => b as unknown as Blob,
+					headers: { "Content-Type": "application/octet-stream" },
+				}),
+			),
+		onSuccess: (next) => keepView(client, next),
+		onSettled: () => {
+			key.current = newKey();
+		},
+	});
+	const drop = useJobWrite<number>(view, (photo) =>
+		got(
+			api.DELETE("/api/jobs/{id}/photos/{photo}", {
+				params: on(view, { photo }),
+			}),
+		),
+	);
+	const mine = view.job.photos.filter((p) => p.entry === entry);
+	return (
+		<div className="flex flex-wrap items-end gap-3">
+			{mine.map((p, n) => (
+				<figure key={p.id} data-photo={p.id}>
+					<a
+						href={`/api/jobs/${id}/photos/${p.id}`}
+						target="_blank"
+						rel="noreferrer"
+					>
+						<img
+							src={`/api/jobs/${id}/photos/${p.id}/thumb`}
+							alt={`${what}, ${n + 1}, by ${p.by}`}
+							width={96}
+							className="h-auto border border-ink"
+						/>
+					</a>
+					{!view.job.signed && (
+						<button
+							type="button"
+							className="min-h-11 text-[0.9375rem] underline underline-offset-4"
+							onClick={() => drop.mutate(p.id)}
+						>
+							take away
+						</button>
+					)}
+				</figure>
+			))}
+			{!view.job.signed && (
+				<label className="inline-flex min-h-11 cursor-pointer items-center text-[0.9375rem] underline underline-offset-4 focus-within:outline-3 focus-within:outline-now">
+					{add.isPending ? "keeping it …" : "take a picture"}
+					<input
+						type="file"
+						accept="image/jpeg,image/png,image/webp"
+						capture="environment"
+						className="sr-only"
+						onChange={(e) => {
+							const file = e.target.files?.[0];
+							e.target.value = "";
+							if (file) add.mutate(file);
+						}}
+					/>
+				</label>
+			)}
+			<Refusal error={add.error ?? drop.error} />
+		</div>
+	);
+}
