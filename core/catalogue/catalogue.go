@@ -22,6 +22,15 @@ const ownWord = "own:"
 // Data files do not use it.
 func Own(says string) From { return From(ownWord + says) }
 
+// Says is what a shop says of a value that it has set; empty for every other origin.
+func (f From) Says() string {
+	says, ok := strings.CutPrefix(string(f), ownWord)
+	if !ok {
+		return ""
+	}
+	return says
+}
+
 // Of is the origin that the word stands for; of names the product when the
 // value is from its data sheet.
 func (f From) Of(of string) origin.Origin {
@@ -31,7 +40,7 @@ func (f From) Of(of string) origin.Origin {
 	case strings.HasPrefix(string(f), "std:"):
 		return origin.Std(strings.TrimPrefix(string(f), "std:"))
 	case strings.HasPrefix(string(f), ownWord):
-		return origin.Own(strings.TrimPrefix(string(f), ownWord))
+		return origin.Own(f.Says())
 	default:
 		return origin.Custom()
 	}

@@ -2,9 +2,7 @@ package compat
 
 import (
 	"slices"
-	"strings"
 
-	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 	"freshshard/core/own"
 )
@@ -47,8 +45,8 @@ func Laid(vs own.Values) Table {
 			continue
 		}
 		says, _ := vs.Laid(own.Touch, v.ID, v.Item)
-		r := Rule{Subject: v.Item, Agent: v.ID, Verdict: said[n], Reason: "set by the shop: " +
-			strings.TrimPrefix(string(says.Origin), string(catalogue.Own(""))), Own: true}
+		r := Rule{Subject: v.Item, Agent: v.ID, Verdict: said[n], Reason: "set by the shop: " + says.Origin.Says(),
+			Own: true}
 		at := slices.IndexFunc(t.Rules, func(o Rule) bool { return o.Agent == v.ID && o.Subject == v.Item })
 		if at < 0 {
 			t.Rules = append(t.Rules, r)

@@ -1,6 +1,10 @@
 package exposure
 
-import "math"
+import (
+	"math"
+
+	"freshshard/core/origin"
+)
 
 // Behind is what a pane sees that stands in a pack where its hot side gets to
 // steady °C, less than the heat that the pack is held against: the peak and the
@@ -14,7 +18,10 @@ func (e Exposure) Behind(steady float64) Exposure {
 	e.Short = math.Max(steady, e.Room+(e.Short-e.Room)*share)
 	e.Sudden *= math.Max(0, math.Min(1, share))
 	e.Steady = steady
-	e.FrameHot = math.Min(e.FrameHot, steady)
+	e.sources.steady, e.sources.short, e.sources.sudden = origin.Sum(), origin.Sum(), origin.Sum()
+	if e.FrameHot > steady {
+		e.FrameHot, e.sources.frameHot = steady, origin.Sum()
+	}
 	return e
 }
 

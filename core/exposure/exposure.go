@@ -28,6 +28,8 @@ type Exposure struct {
 	Hours    float64 `json:"hours" doc:"Hours at the hot temperature that the pane should last"`
 	Cleaning float64 `json:"cleaning,omitempty" doc:"Hours at the short peak that it should last beside those, as in high-heat cleaning"`
 	Outdoors bool    `json:"outdoors"`
+
+	sources Sources
 }
 
 var all = catalogue.Must[[]Exposure](file, "exposures.json")

@@ -21,9 +21,11 @@ func (s solver) holes(r Result) working.Figure {
 	p, e := s.p, s.p.Exposure
 	far := math.Hypot(r.Order.W, r.Order.H) / 2
 	pane, frame, when := e.Steady, e.FrameHot, "hot"
+	paneBy, frameBy := e.From("steady"), e.From("frame_hot")
 	move := math.Abs(p.growth(2*far, pane, frame))
 	if cold := math.Abs(p.growth(2*far, e.Coldest, e.Coldest)); cold > move {
 		pane, frame, when, move = e.Coldest, e.Coldest, "in the coldest", cold
+		paneBy, frameBy = e.From("coldest"), e.From("coldest")
 	}
 	over := math.Max(holeOver, 2*move)
 	return working.Figure{Key: "hole_over", Value: over, Unit: "mm", Verdict: working.Note,
@@ -33,8 +35,8 @@ func (s solver) holes(r Result) working.Figure {
 			working.In("m", "least over the screw", holeOver, "mm", origin.Custom()),
 			working.In("α", "growth of "+p.Pane.Name, p.Pane.Alpha, "10⁻⁶/K", p.Pane.Origin),
 			working.In("f", "growth of "+p.Frame.Name, p.Frame.Alpha, "10⁻⁶/K", p.Frame.Origin),
-			working.In("T", "pane "+when, pane, "°C", origin.Custom()), working.In("F", "frame "+when, frame, "°C",
-				origin.Custom()), working.In("R", "where it is cut", e.Room, "°C", origin.Custom()),
+			working.In("T", "pane "+when, pane, "°C", paneBy), working.In("F", "frame "+when, frame, "°C", frameBy),
+			working.In("R", "where it is cut", e.Room, "°C", e.From("room")),
 			working.In("d", "from the middle to a corner", far, "mm", origin.Sum())).
 			With("The middle is the fixed point. Drill smooth and clear of the edge; screws snug, washers wide.")}
 }

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"freshshard/core/golden"
+	"freshshard/core/origin"
 	"freshshard/core/working"
 )
 
@@ -29,7 +30,7 @@ func TestPacksAreAsLookedAt(t *testing.T) {
 	} {
 		r, err := Solve(p)
 		fmt.Fprintf(b, "= %v: %s %v\n", p.Slope, golden.Lines(t, r), err)
-		for _, f := range p.Figures(r) {
+		for _, f := range p.Figures(r, origin.Read(""), origin.Read("")) {
 			fmt.Fprintf(b, "  %s %s %s %s: %s | %s | %s\n", f.Verdict, f.Key, working.Num(f.Value, 2), f.Unit, f.Sentence,
 				f.Working.Values, f.Working.Note)
 		}

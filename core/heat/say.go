@@ -45,13 +45,14 @@ func Says(all []Arrangement) string {
 }
 
 // Figures are the numbers of a solved pack: where a hand touches it, the hotter
-// face of each pane against what it stands, and what flows through.
-func (p Pack) Figures(r Result) []working.Figure {
+// face of each pane against what it stands, and what flows through; cavity and room say where
+// those two temperatures come from.
+func (p Pack) Figures(r Result, cavity, room origin.Origin) []working.Figure {
 	flow := working.In("q", "heat flow through all of it", r.Flow, "W/m²", origin.Std("EN 673"))
 	touch := working.Figure{Key: "pack_touch", Value: r.Touch, Unit: "°C",
 		Limit:    working.Most(ShortTouch, "°C", origin.Std("ISO 13732-1")),
 		Sentence: "outside, where a hand touches it",
-		Working: working.Of("{r} + {q} / {h}", r.Touch, "°C", working.In("r", "room", p.Room, "°C", origin.Read("")), flow,
+		Working: working.Of("{r} + {q} / {h}", r.Touch, "°C", working.In("r", "room", p.Room, "°C", room), flow,
 			working.In("h", "heat transfer to the room", p.Outside, "W/m²K", origin.Custom())).
 			With(fmt.Sprintf("A long touch of glass burns from about %.0f °C, a short one from %.0f. Gaps by radiation and "+
 				"by Nu = A·(Gr·Pr)ⁿ, the air at each gap's own temperature, until nothing moves.", LongTouch, ShortTouch))}
@@ -63,17 +64,17 @@ func (p Pack) Figures(r Result) []working.Figure {
 		f := working.Figure{Key: fmt.Sprintf("pack_pane_%d", i+1), Value: hot, Unit: "°C",
 			Limit:    working.Most(q.Limit, "°C", origin.Sheet(q.Name)),
 			Sentence: fmt.Sprintf("on the hotter face of pane %d, %s", i+1, q.Name),
-			Working: working.Of("{c} − {q} × {R}", hot, "°C", working.In("c", "cavity", p.Cavity, "°C", origin.Read("")),
+			Working: working.Of("{c} − {q} × {R}", hot, "°C", working.In("c", "cavity", p.Cavity, "°C", cavity),
 				flow,
 				working.In("R", "resistance from the cavity to this face, m²K/W", (p.Cavity-hot)/r.Flow, "", origin.Sum()))}
 		if r.Flow == 0 {
-			f.Working = working.Of("{c}", hot, "°C", working.In("c", "cavity", p.Cavity, "°C", origin.Read("")))
+			f.Working = working.Of("{c}", hot, "°C", working.In("c", "cavity", p.Cavity, "°C", cavity))
 		}
 		out = append(out, f.Judge(working.Stop))
 	}
 	return append(out, working.Figure{Key: "pack_flow", Value: r.Flow, Unit: "W/m²", Verdict: working.Note,
 		Sentence: "flow through it",
-		Working: working.Of("({c} − {r}) × {U}", r.Flow, "W/m²", working.In("c", "cavity", p.Cavity, "°C",
-			origin.Read("")), working.In("r", "room", p.Room, "°C", origin.Read("")), working.In("U", "from air to air", r.U,
-			"W/m²K", origin.Std("EN 673")))})
+		Working: working.Of("({c} − {r}) × {U}", r.Flow, "W/m²", working.In("c", "cavity", p.Cavity, "°C", cavity),
+			working.In("r", "room", p.Room, "°C", room), working.In("U", "from air to air", r.U,
+				"W/m²K", origin.Std("EN 673")))})
 }

@@ -4,6 +4,7 @@ import (
 	"strings"
 	"testing"
 
+	"freshshard/core/origin"
 	"freshshard/core/working"
 )
 
@@ -24,7 +25,7 @@ func TestVerdictsOfAPack(t *testing.T) {
 	} {
 		found := false
 		for _, f := range p.Figures(Result{Flow: 500, U: 2, Touch: c.touch,
-			Faces: []Face{{Hot: c.face, Cold: c.face - 20}}}) {
+			Faces: []Face{{Hot: c.face, Cold: c.face - 20}}}, origin.Read(""), origin.Read("")) {
 			if f.Key != c.key {
 				continue
 			}
@@ -38,7 +39,7 @@ func TestVerdictsOfAPack(t *testing.T) {
 		}
 	}
 	// The hotter face counts, whichever it is.
-	for _, f := range p.Figures(Result{Flow: -500, U: 2, Faces: []Face{{Hot: 10, Cold: 260}}}) {
+	for _, f := range p.Figures(Result{Flow: -500, U: 2, Faces: []Face{{Hot: 10, Cold: 260}}}, origin.Read(""), origin.Read("")) {
 		if f.Key == "pack_pane_1" && (f.Value != 260 || f.Verdict != working.Stop) {
 			t.Errorf("%v %s", f.Value, f.Verdict)
 		}

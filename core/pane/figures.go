@@ -164,8 +164,8 @@ func (m Material) EdgeFigure(e exposure.Exposure) (f working.Figure, ok bool) {
 		Working: working.Of("{E}·1000 × {α} × 10⁻⁶ × ({T} − {F})", v, "MPa",
 			working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)),
 			working.In("α", "growth of "+m.Short, m.Alpha.V, "10⁻⁶/K", m.Alpha.Origin.Of(m.Short)),
-			working.In("T", "hot middle", e.Steady, "°C", origin.Custom()), working.In("F", "frame when the pane is hot",
-				e.FrameHot, "°C", origin.Custom())).
+			working.In("T", "hot middle", e.Steady, "°C", e.From("steady")), working.In("F", "frame when the pane is hot",
+				e.FrameHot, "°C", e.From("frame_hot"))).
 			With("As if the hot middle held the edge back in full, and the limit for the warm hours of a day. A smooth edge " +
 				"without chips, and a frame that warms with the pane, are what help.")}
 	return f.Judge(working.Warn), true

@@ -123,8 +123,9 @@ func (m Material) Against(n Need) ([]Closed, error) {
 	return out, nil
 }
 
-// closed builds a gate from a value that must not pass a limit.
-func closed(gate, sentence, unit, symbol, name string, value float64, limit *working.Limit) *Closed {
+// closed builds a gate from a value, with where it comes from, that must not pass a limit.
+func closed(gate, sentence, unit string, in working.Input, limit *working.Limit) *Closed {
+	symbol, value := in.Symbol, in.Value
 	sign, against := "≤", ">"
 	if limit.Sense == working.AtLeast {
 		sign, against = "≥", "<"
@@ -133,7 +134,7 @@ func closed(gate, sentence, unit, symbol, name string, value float64, limit *wor
 		Formula: symbol + " " + sign + " limit",
 		Values: strings.TrimSpace(fmt.Sprintf("%s %s %s %s", working.Num(value, 1), against, working.Num(limit.Value, 1),
 			unit)),
-		Inputs: []working.Input{working.In(symbol, name, value, unit, origin.Read(""))},
+		Inputs: []working.Input{in},
 	}
 	f := working.Figure{Key: "gate_" + gate, Value: value, Unit: unit, Limit: limit, Working: w}.Judge(working.Stop)
 	if f.Margin >= 0 {
@@ -145,7 +146,7 @@ func closed(gate, sentence, unit, symbol, name string, value float64, limit *wor
 func (m Material) steady(n Need) *Closed {
 	return closed("steady", fmt.Sprintf("hot side %s °C is above the %s °C that it stands in steady use",
 		working.Num(n.Exposure.Steady, 0), working.Num(m.Steady.V, 0)),
-		"°C", "T", "hot side in steady use", n.Exposure.Steady, working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
+		"°C", working.In("T", "hot side in steady use", n.Exposure.Steady, "°C", n.Exposure.From("steady")), working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
 }
 
 func (m Material) peak(n Need) *Closed {
@@ -154,7 +155,7 @@ func (m Material) peak(n Need) *Closed {
 		// beyond the heat that it is known to stand for good.
 		c := closed("peak", fmt.Sprintf("for minutes it sees %s °C, and what it stands then is not on file: look it up on "+
 			"its sheet, and put it into the Book", working.Num(n.Exposure.Short, 0)),
-			"°C", "T", "hottest for minutes, against the steady limit", n.Exposure.Short,
+			"°C", working.In("T", "hottest for minutes, against the steady limit", n.Exposure.Short, "°C", n.Exposure.From("short")),
 			working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
 		if c != nil {
 			c.Unknown = true
@@ -163,7 +164,7 @@ func (m Material) peak(n Need) *Closed {
 	}
 	return closed("peak", fmt.Sprintf("a peak of %s °C is above the %s °C that it stands for minutes",
 		working.Num(n.Exposure.Short, 0), working.Num(m.Peak.V, 0)),
-		"°C", "T", "hottest for minutes", n.Exposure.Short, working.Most(m.Peak.V, "°C", m.Peak.Origin.Of(m.Short)))
+		"°C", working.In("T", "hottest for minutes", n.Exposure.Short, "°C", n.Exposure.From("short")), working.Most(m.Peak.V, "°C", m.Peak.Origin.Of(m.Short)))
 }
 
 // lasts is the row of the life table that is at or above a heat. Nothing is read
@@ -195,15 +196,15 @@ func (m Material) life(n Need) *Closed {
 			used += e.Hours / row.Hours
 			said = fmt.Sprintf("%s h at %s °C and %s", working.Num(e.Hours, 0), working.Num(e.Steady, 0), said)
 		}
-		return closed("life", fmt.Sprintf("%s use up %s of its life", said, working.Num(used, 2)), "of its life", "n",
-			"shares of its life at each heat, summed", used, working.Most(1, "of its life", m.From(peak)))
+		return closed("life", fmt.Sprintf("%s use up %s of its life", said, working.Num(used, 2)), "of its life",
+			working.In("n", "shares of its life at each heat, summed", used, "of its life", origin.Sum()), working.Most(1, "of its life", m.From(peak)))
 	}
 	if !hot {
 		return nil
 	}
 	return closed("life", fmt.Sprintf("%s h at %s °C is more than the %s h that it lasts at %s °C",
 		working.Num(e.Hours, 0), working.Num(e.Steady, 0), working.Num(row.Hours, 0), working.Num(row.C, 0)),
-		"h", "t", "hours at the hot temperature", e.Hours, working.Most(row.Hours, "h", m.From(row)))
+		"h", working.In("t", "hours at the hot temperature", e.Hours, "h", e.From("hours")), working.Most(row.Hours, "h", m.From(row)))
 }
 
 func (m Material) sudden(n Need) *Closed {
@@ -212,7 +213,7 @@ func (m Material) sudden(n Need) *Closed {
 	}
 	return closed("sudden", fmt.Sprintf("a sudden change of %s K is above the %s K that it stands",
 		working.Num(n.Exposure.Sudden, 0), working.Num(m.Sudden.V, 0)),
-		"K", "ΔT", "sudden change", n.Exposure.Sudden, working.Most(m.Sudden.V, "K", m.Sudden.Origin.Of(m.Short)))
+		"K", working.In("ΔT", "sudden change", n.Exposure.Sudden, "K", n.Exposure.From("sudden")), working.Most(m.Sudden.V, "K", m.Sudden.Origin.Of(m.Short)))
 }
 
 func (m Material) safetyGate(n Need) *Closed {
@@ -226,7 +227,7 @@ func (m Material) safetyGate(n Need) *Closed {
 
 // never closes for want of something that a material has or has not.
 func never(gate, sentence, wants string) *Closed {
-	return closed(gate, sentence, "", "s", wants+", 1 is yes", 0, working.Least(1, "", origin.Custom()))
+	return closed(gate, sentence, "", working.In("s", wants+", 1 is yes", 0, "", origin.Custom()), working.Least(1, "", origin.Custom()))
 }
 
 func (m Material) depth(n Need) *Closed {
@@ -236,5 +237,5 @@ func (m Material) depth(n Need) *Closed {
 	thin := m.Thicknesses[0]
 	return closed("depth", fmt.Sprintf("its thinnest pane is %s mm and the rebate has room for %s", working.Num(thin, 1),
 		length.Metric(n.Depth)),
-		"mm", "t", "thinnest pane", thin, working.Most(n.Depth, "mm", origin.Read("")))
+		"mm", working.In("t", "thinnest pane", thin, "mm", origin.Custom()), working.Most(n.Depth, "mm", origin.Read("")))
 }

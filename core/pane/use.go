@@ -79,7 +79,7 @@ func (m Material) pressureGate(n Need) *Closed {
 	may, from := m.allowable(strength.Permanent)
 	return closed("pressure", fmt.Sprintf("at %s bar a wall of %s mm takes %s MPa round and holds %s for good",
 		working.Num(p, 1), working.Num(n.Thickness, 1), working.Num(v, 1), working.Num(may, 1)),
-		"MPa", "σ", "hoop stress", v, working.Most(may, "MPa", from))
+		"MPa", working.In("σ", "hoop stress", v, "MPa", origin.Sum()), working.Most(may, "MPa", from))
 }
 
 // mirror is the material that stands where one was, and nothing else does.
@@ -107,8 +107,8 @@ func (m Material) holeGate(n Need) *Closed {
 	}
 	t := m.thickness(n)
 	for _, b := range n.Outline.HoleRules(t) {
-		return closed("hole", fmt.Sprintf("%s of %s mm before it is toughened", b.Sentence, working.Num(t, 1)), "mm", "d",
-			"as drawn", b.Value, working.Least(b.Limit, "mm", origin.Std("EN 12150-1")))
+		return closed("hole", fmt.Sprintf("%s of %s mm before it is toughened", b.Sentence, working.Num(t, 1)), "mm",
+			working.In("d", "as drawn", b.Value, "mm", origin.Read("")), working.Least(b.Limit, "mm", origin.Std("EN 12150-1")))
 	}
 	return nil
 }

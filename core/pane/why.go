@@ -24,20 +24,20 @@ func (c Choice) Why(aspect, material string) ([]working.Figure, error) {
 	from := func(o catalogue.From) origin.Origin { return o.Of(m.Short) }
 	switch aspect {
 	case "steady":
-		return stood("steady", "in steady use", m.Steady.V, from(m.Steady.Origin), e.Steady, "°C"), nil
+		return stood("steady", "in steady use", m.Steady.V, from(m.Steady.Origin), e.Steady, e.From("steady"), "°C"), nil
 	case "minutes":
 		if m.Peak == nil {
-			f := stood("minutes", "in steady use; for minutes is not on file", m.Steady.V, from(m.Steady.Origin), e.Short, "°C")
+			f := stood("minutes", "in steady use; for minutes is not on file", m.Steady.V, from(m.Steady.Origin), e.Short, e.From("short"), "°C")
 			return f, nil
 		}
-		return stood("minutes", "for minutes", m.Peak.V, from(m.Peak.Origin), e.Short, "°C"), nil
+		return stood("minutes", "for minutes", m.Peak.V, from(m.Peak.Origin), e.Short, e.From("short"), "°C"), nil
 	case "sudden":
 		if m.Sudden == nil {
 			return []working.Figure{{Key: "stands_sudden", Text: "not on file", Verdict: working.Warn,
 				Sentence: "what sudden change it stands; look it up on its sheet, and put it into the Book",
 				Working:  working.Of("nothing to reckon with", 0, "")}}, nil
 		}
-		return stood("sudden", "of a sudden change", m.Sudden.V, from(m.Sudden.Origin), e.Sudden, "K"), nil
+		return stood("sudden", "of a sudden change", m.Sudden.V, from(m.Sudden.Origin), e.Sudden, e.From("sudden"), "K"), nil
 	case "load":
 		return append([]working.Figure{m.timesFigure(n)}, m.LoadFigures(n.Load, t)...), nil
 	case "seat":
@@ -69,13 +69,14 @@ func (c Choice) Why(aspect, material string) ([]working.Figure, error) {
 }
 
 // stood is a heat or a change that a material may see, against what the place asks.
-func stood(key, when string, may float64, from origin.Origin, asks float64, unit string) []working.Figure {
+func stood(key, when string, may float64, from origin.Origin, asks float64, by origin.Origin,
+	unit string) []working.Figure {
 	left := may - asks
 	f := working.Figure{Key: "stands_" + key, Value: may, Unit: unit, Text: working.Num(may, 0) + " " + unit,
 		Sentence: fmt.Sprintf("it stands %s; that leaves %s %s", when, strings.Replace(working.Num(left, 0), "-", "−", 1), unit),
-		Limit:    working.Least(asks, unit, origin.Read("")),
+		Limit:    working.Least(asks, unit, by),
 		Working: working.Of("{m} − {a}", left, unit, working.In("m", "may see "+when, may, unit, from),
-			working.In("a", "what this place asks", asks, unit, origin.Read("")))}
+			working.In("a", "what this place asks", asks, unit, by))}
 	return []working.Figure{f.Judge(working.Stop)}
 }
 

@@ -158,6 +158,7 @@ func Pane(k Known) (Reckoning, error) {
 	if err = k.Exposure.Check(); err != nil {
 		return r, err
 	}
+	k.Exposure = k.Exposure.Sourced(k.Own)
 	if err = r.material(k); err != nil {
 		return r, err
 	}

@@ -28,9 +28,9 @@ func (r *Reckoning) pack(k *Known) error {
 	if err := st.Check(); err != nil || len(st.Panes) == 0 {
 		return err
 	}
-	cavity := st.Cavity
+	cavity, from := st.Cavity, origin.Read("")
 	if cavity == 0 {
-		cavity = k.Exposure.Steady
+		cavity, from = k.Exposure.Steady, k.Exposure.From("steady")
 	}
 	st.Panes = append([]pane.Coated(nil), st.Panes...)
 	if st.Here > 0 {
@@ -51,22 +51,22 @@ func (r *Reckoning) pack(k *Known) error {
 		return inStack(err)
 	}
 	out.Orders, out.Says = heat.Few(all), heat.Says(all)
-	r.Pack, r.packFigures = &out, p.Figures(out.Result)
+	r.Pack, r.packFigures = &out, p.Figures(out.Result, from, k.Exposure.From("room"))
 	if st.Here > 0 {
 		hot := max(out.Result.Faces[st.Here-1].Hot, out.Result.Faces[st.Here-1].Cold)
-		r.packFigures = append(r.packFigures, here(st.Here, hot, cavity))
+		r.packFigures = append(r.packFigures, here(st.Here, hot, cavity, from))
 		k.Exposure = k.Exposure.Behind(hot)
 	}
 	return nil
 }
 
 // here says what heat the pane on the table is chosen for.
-func here(n int, hot, cavity float64) working.Figure {
+func here(n int, hot, cavity float64, from origin.Origin) working.Figure {
 	return working.Figure{Key: "pack_here", Value: hot, Unit: "°C", Verdict: working.Note,
 		Sentence: fmt.Sprintf("is what pane %d of the pack gets: it is chosen and sized for that", n),
 		Working: working.Of("{T}", hot, "°C",
 			working.In("T", fmt.Sprintf("hotter face of pane %d, by the pack's own sum", n), hot, "°C", origin.Sum()),
-			working.In("c", "behind the pack", cavity, "°C", origin.Read(""))).
+			working.In("c", "behind the pack", cavity, "°C", from)).
 			With("Peak and sudden change come through in the same share as the steady heat.")}
 }
 

@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/heat"
+	"freshshard/core/origin"
 	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/reckon"
@@ -67,7 +68,7 @@ func (s *Shop) Pack(ctx context.Context, in PackIn) (PackOut, error) {
 		return out, err
 	}
 	out.Orders, out.Says = heat.Few(all), heat.Says(all)
-	out.Figures = reckon.Present(p.Figures(out.Result), shop.Unit)
+	out.Figures = reckon.Present(p.Figures(out.Result, origin.Read(""), origin.Read("")), shop.Unit)
 	return out, nil
 }
 

@@ -1,0 +1,63 @@
+package exposure
+
+import (
+	"testing"
+	"time"
+
+	"freshshard/core/origin"
+	"freshshard/core/own"
+)
+
+// Each value says where it comes from: the book, the shop over it, a sum behind another pane,
+// or somebody who said it of the object in hand; and what is worked on keeps that.
+func TestValuesKnowWhereTheyComeFrom(t *testing.T) {
+	fire, err := ByID("fire")
+	if err != nil {
+		t.Fatal(err)
+	}
+	shops := own.Values{{Kind: own.Exposure, ID: "fire", Item: "steady", V: 510, Sheet: "thermocouple, last winter",
+		By: "Mira", At: time.Date(2026, 1, 5, 0, 0, 0, 0, time.UTC)}}
+	laid, err := With(shops, "fire")
+	if err != nil {
+		t.Fatal(err)
+	}
+	hotter := fire
+	hotter.Steady, hotter.Short = fire.Steady+20, max(fire.Short, fire.Steady+20)
+	middle := fire.At(Middle)
+	middle.sources = Sources{} // as it comes out of the records
+	for _, c := range []struct {
+		name string
+		e    Exposure
+		vs   own.Values
+		item string
+		want origin.Kind
+	}{
+		{"the book's", fire, nil, "steady", origin.Trade}, {"the book's room", fire, nil, "room", origin.Trade},
+		{"said of this stove", hotter, nil, "steady", origin.Reading},
+		{"what was left as it is", hotter, nil, "coldest", origin.Trade},
+		{"the shop's", laid, shops, "steady", origin.Shop},
+		{"the book's, where the shop has its own", fire, shops, "steady", origin.Reading},
+		{"behind another pane", middle, nil, "steady", origin.Computed},
+		{"its room", middle, nil, "room", origin.Trade},
+		{"of no list", Exposure{Steady: 40, Short: 40}, nil, "steady", origin.Reading},
+		{"no such thing", fire, nil, "luck", origin.Reading},
+	} {
+		e := c.e.Sourced(c.vs)
+		if got := e.From(c.item); got.Kind != c.want {
+			t.Errorf("%s: %s", c.name, got)
+		}
+		if again := e.Sourced(nil); again != e {
+			t.Errorf("%s: known twice is another", c.name)
+		}
+	}
+	behind := fire.Sourced(nil).Behind(fire.Room + 100)
+	for item, want := range map[string]origin.Kind{"steady": origin.Computed, "short": origin.Computed,
+		"room": origin.Trade, "frame_hot": origin.Computed} {
+		if got := behind.From(item); got.Kind != want {
+			t.Errorf("behind a pane, %s: %s", item, got)
+		}
+	}
+	if o := laid.Sourced(shops).From("steady"); o.Name != "thermocouple, last winter; Mira, 5 Jan 2026" {
+		t.Errorf("the shop's own says %q", o.Name)
+	}
+}
