@@ -41,7 +41,7 @@ func carries(t *testing.T, p *program) {
 	g.signIn("tor")
 	g.goTo("/jobs/24/choose")
 	g.pressAt(`[data-aspect=load]`)
-	g.pressAt(`[data-stands=annealed]`)
+	g.pressAt(`[data-stands=annealed] [data-bar-button]`)
 	g.until("the numbers behind a bar", `document.querySelector("[data-why-stands=annealed] [data-figure=stands_load]")`)
 	g.pressAt(`[data-figure=stands_load] button`)
 	g.sees("The scale ends at 5")

@@ -73,7 +73,8 @@ func (p Peel) seen() int {
 	return n
 }
 
-// Read reads the map. Without a size it says what failed, and no area. It returns a *fault.Error for a map that cannot be.
+// Read reads the map. Without a size it says what failed, and no area. It returns a *fault.Error for a map that
+// cannot be.
 func (p Peel) Read() (Peeled, error) {
 	out := Peeled{Shares: map[Spot]float64{}}
 	unsized := p.Length == 0 && p.Width == 0

@@ -164,7 +164,8 @@ func (a Adhesive) laid(l Laying, air []Air, start time.Time) (out []Line, end ti
 		by := start.Add(time.Duration(skin * float64(time.Minute)))
 		says := "in place, pressed, tapes peeled: it skins after that"
 		if l.Minutes > skin {
-			says = fmt.Sprintf("in place: %.0f min of laying and setting do not fit into %.0f: in two parts, or with a second pair of hands",
+			says = fmt.Sprintf("in place: %.0f min of laying and setting do not fit into %.0f: in two parts, or with a "+
+				"second pair of hands",
 				l.Minutes, skin)
 		}
 		line(by, "set-by", says)

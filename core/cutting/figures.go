@@ -50,7 +50,8 @@ func (p Plan) Figures(t Task) []working.Figure {
 	case p.Proved:
 		cost.Working = cost.Working.With("Proved: no plan needs less stock.")
 	case p.Bound > 0 && len(p.Left) == 0:
-		cost.Working = cost.Working.With(fmt.Sprintf("No plan of all panes can cost less than %.2f: the rest of the way is not "+
+		cost.Working = cost.Working.With(fmt.Sprintf("No plan of all panes can cost less than %.2f: the rest of the way "+
+			"is not "+
 			"known to be possible.", p.Bound))
 	}
 	return []working.Figure{useful, cost}

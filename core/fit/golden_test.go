@@ -15,7 +15,9 @@ import (
 func told(t *testing.T, r Result) string {
 	b := &strings.Builder{}
 	n := func(v float64) string { return working.Num(v, 2) }
-	fmt.Fprintf(b, "ready %v, nominal %s × %s, order %s × %s, gap %s × %s, hot %s × %s, wrap %s, bite %s, hot %s, %s\n", r.Ready, n(r.Nominal.W), n(r.Nominal.H), n(r.Order.W), n(r.Order.H), n(r.Gap.W), n(r.Gap.H), n(r.HotGap.W), n(r.HotGap.H), n(r.Wrap), n(r.Bite), n(r.HotBite), r.Form)
+	fmt.Fprintf(b, "ready %v, nominal %s × %s, order %s × %s, gap %s × %s, hot %s × %s, wrap %s, bite %s, hot "+
+		"%s, %s\n", r.Ready, n(r.Nominal.W), n(r.Nominal.H), n(r.Order.W), n(r.Order.H), n(r.Gap.W), n(r.Gap.H),
+		n(r.HotGap.W), n(r.HotGap.H), n(r.Wrap), n(r.Bite), n(r.HotBite), r.Form)
 	for _, f := range r.Figures {
 		limit := ""
 		if f.Limit != nil {

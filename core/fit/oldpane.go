@@ -31,7 +31,8 @@ func (s solver) oldPane(w, h axis, r Result) []working.Figure {
 		case d > 0:
 			most = math.Max(oldAgrees, largest-c.order+old.Doubt)
 			if d > most {
-				said = fmt.Sprintf("more in the old pane's %s than in the order: it was cut too big to go in freely; do not copy it", c.axis.name)
+				said = fmt.Sprintf("more in the old pane's %s than in the order: it was cut too big to go in freely; do not "+
+					"copy it", c.axis.name)
 			}
 		default:
 			if !math.IsInf(least, 0) {

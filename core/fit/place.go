@@ -121,7 +121,8 @@ var places = []PlaceInfo{
 	{DepthBottom, "depth, bottom", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
 	{DepthLeft, "depth, left", "face of the frame down to the ledge", false, length.Caliper, 1, 200},
 	{SeatWarp, "seat out of flat",
-		"with feelers on a flat plate, or two straight edges: how far one corner stands off; of a round seat the greatest gap", false, length.Caliper, 0.05, 100},
+		"with feelers on a flat plate, or two straight edges: how far one corner stands off; of a round seat the " +
+			"greatest gap", false, length.Caliper, 0.05, 100},
 	{ChordAcross, "bend across, chord", "straight edge laid across the curve, end to end", false, length.Tape,
 		openingLeast, openingMost},
 	{RiseAcross, "bend across, rise", "straight edge to the glass, in the middle", false, length.Rule, 0.5,

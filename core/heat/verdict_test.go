@@ -39,7 +39,8 @@ func TestVerdictsOfAPack(t *testing.T) {
 		}
 	}
 	// The hotter face counts, whichever it is.
-	for _, f := range p.Figures(Result{Flow: -500, U: 2, Faces: []Face{{Hot: 10, Cold: 260}}}, origin.Read(""), origin.Read("")) {
+	for _, f := range p.Figures(Result{Flow: -500, U: 2, Faces: []Face{{Hot: 10, Cold: 260}}}, origin.Read(""),
+		origin.Read("")) {
 		if f.Key == "pack_pane_1" && (f.Value != 260 || f.Verdict != working.Stop) {
 			t.Errorf("%v %s", f.Value, f.Verdict)
 		}

@@ -164,7 +164,8 @@ func TestTwoRuns(t *testing.T) {
 		m := cov(x, r[0])*w[0] + cov(x, r[1])*w[1]
 		sum += (y[i] - m) * (y[i] - m)
 	}
-	for _, x := range []Run{{1, "f", "bench", 0, 0}, {2, "g", "site", 0, 0}, {1, "g", "bench", 0, 0}, {2, "f", "site", 0, 0},
+	for _, x := range []Run{{1, "f", "bench", 0, 0}, {2, "g", "site", 0, 0}, {1, "g", "bench", 0, 0},
+		{2, "f", "site", 0, 0},
 		{1, "f", "site", 0, 0}, {3, "h", "yard", 0, 0}} {
 		want := math.Exp(cov(x, r[0])*w[0] + cov(x, r[1])*w[1])
 		if got := p.By(x.Who, x.Family, x.Place); math.Abs(got-want) > 1e-9 {

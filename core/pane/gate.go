@@ -146,7 +146,8 @@ func closed(gate, sentence, unit string, in working.Input, limit *working.Limit)
 func (m Material) steady(n Need) *Closed {
 	return closed("steady", fmt.Sprintf("hot side %s °C is above the %s °C that it stands in steady use",
 		working.Num(n.Exposure.Steady, 0), working.Num(m.Steady.V, 0)),
-		"°C", working.In("T", "hot side in steady use", n.Exposure.Steady, "°C", n.Exposure.From("steady")), working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
+		"°C", working.In("T", "hot side in steady use", n.Exposure.Steady, "°C", n.Exposure.From("steady")),
+		working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
 }
 
 func (m Material) peak(n Need) *Closed {
@@ -155,7 +156,8 @@ func (m Material) peak(n Need) *Closed {
 		// beyond the heat that it is known to stand for good.
 		c := closed("peak", fmt.Sprintf("for minutes it sees %s °C, and what it stands then is not on file: look it up on "+
 			"its sheet, and put it into the Book", working.Num(n.Exposure.Short, 0)),
-			"°C", working.In("T", "hottest for minutes, against the steady limit", n.Exposure.Short, "°C", n.Exposure.From("short")),
+			"°C", working.In("T", "hottest for minutes, against the steady limit", n.Exposure.Short, "°C",
+				n.Exposure.From("short")),
 			working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
 		if c != nil {
 			c.Unknown = true
@@ -164,7 +166,8 @@ func (m Material) peak(n Need) *Closed {
 	}
 	return closed("peak", fmt.Sprintf("a peak of %s °C is above the %s °C that it stands for minutes",
 		working.Num(n.Exposure.Short, 0), working.Num(m.Peak.V, 0)),
-		"°C", working.In("T", "hottest for minutes", n.Exposure.Short, "°C", n.Exposure.From("short")), working.Most(m.Peak.V, "°C", m.Peak.Origin.Of(m.Short)))
+		"°C", working.In("T", "hottest for minutes", n.Exposure.Short, "°C", n.Exposure.From("short")),
+		working.Most(m.Peak.V, "°C", m.Peak.Origin.Of(m.Short)))
 }
 
 // lasts is the row of the life table that is at or above a heat. Nothing is read
@@ -197,14 +200,16 @@ func (m Material) life(n Need) *Closed {
 			said = fmt.Sprintf("%s h at %s °C and %s", working.Num(e.Hours, 0), working.Num(e.Steady, 0), said)
 		}
 		return closed("life", fmt.Sprintf("%s use up %s of its life", said, working.Num(used, 2)), "of its life",
-			working.In("n", "shares of its life at each heat, summed", used, "of its life", origin.Sum()), working.Most(1, "of its life", m.From(peak)))
+			working.In("n", "shares of its life at each heat, summed", used, "of its life", origin.Sum()),
+			working.Most(1, "of its life", m.From(peak)))
 	}
 	if !hot {
 		return nil
 	}
 	return closed("life", fmt.Sprintf("%s h at %s °C is more than the %s h that it lasts at %s °C",
 		working.Num(e.Hours, 0), working.Num(e.Steady, 0), working.Num(row.Hours, 0), working.Num(row.C, 0)),
-		"h", working.In("t", "hours at the hot temperature", e.Hours, "h", e.From("hours")), working.Most(row.Hours, "h", m.From(row)))
+		"h", working.In("t", "hours at the hot temperature", e.Hours, "h", e.From("hours")),
+		working.Most(row.Hours, "h", m.From(row)))
 }
 
 func (m Material) sudden(n Need) *Closed {
@@ -213,7 +218,8 @@ func (m Material) sudden(n Need) *Closed {
 	}
 	return closed("sudden", fmt.Sprintf("a sudden change of %s K is above the %s K that it stands",
 		working.Num(n.Exposure.Sudden, 0), working.Num(m.Sudden.V, 0)),
-		"K", working.In("ΔT", "sudden change", n.Exposure.Sudden, "K", n.Exposure.From("sudden")), working.Most(m.Sudden.V, "K", m.Sudden.Origin.Of(m.Short)))
+		"K", working.In("ΔT", "sudden change", n.Exposure.Sudden, "K", n.Exposure.From("sudden")),
+		working.Most(m.Sudden.V, "K", m.Sudden.Origin.Of(m.Short)))
 }
 
 func (m Material) safetyGate(n Need) *Closed {
@@ -227,7 +233,8 @@ func (m Material) safetyGate(n Need) *Closed {
 
 // never closes for want of something that a material has or has not.
 func never(gate, sentence, wants string) *Closed {
-	return closed(gate, sentence, "", working.In("s", wants+", 1 is yes", 0, "", origin.Custom()), working.Least(1, "", origin.Custom()))
+	return closed(gate, sentence, "", working.In("s", wants+", 1 is yes", 0, "", origin.Custom()),
+		working.Least(1, "", origin.Custom()))
 }
 
 func (m Material) depth(n Need) *Closed {

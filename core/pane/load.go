@@ -249,7 +249,8 @@ func (m Material) loadGate(n Need) *Closed {
 		}
 		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s%s; %s", a.said, working.Num(t, 1),
 			working.Num(b.Stress, 1), working.Num(left.stress, 1), beside, m.wouldDo(n.Load, t)),
-			"MPa", working.In("σ", "stress "+a.said, b.Stress, "MPa", origin.Sum()), working.Most(left.stress, "MPa", left.from))
+			"MPa", working.In("σ", "stress "+a.said, b.Stress, "MPa", origin.Sum()),
+			working.Most(left.stress, "MPa", left.from))
 	}
 	limit := left.deflection
 	far := "more than " + m.spanShare() + " of its span"
@@ -258,7 +259,8 @@ func (m Material) loadGate(n Need) *Closed {
 	}
 	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1),
 		length.Metric(b.Deflection), far, m.wouldDo(n.Load, t)),
-		"mm", working.In("w", "deflection "+a.said, b.Deflection, "mm", origin.Sum()), working.Most(limit, "mm", origin.Custom()))
+		"mm", working.In("w", "deflection "+a.said, b.Deflection, "mm", origin.Sum()),
+		working.Most(limit, "mm", origin.Custom()))
 }
 
 // why is an error in words, without its field.

@@ -27,7 +27,8 @@ func (c Choice) Why(aspect, material string) ([]working.Figure, error) {
 		return stood("steady", "in steady use", m.Steady.V, from(m.Steady.Origin), e.Steady, e.From("steady"), "°C"), nil
 	case "minutes":
 		if m.Peak == nil {
-			f := stood("minutes", "in steady use; for minutes is not on file", m.Steady.V, from(m.Steady.Origin), e.Short, e.From("short"), "°C")
+			f := stood("minutes", "in steady use; for minutes is not on file", m.Steady.V, from(m.Steady.Origin), e.Short,
+				e.From("short"), "°C")
 			return f, nil
 		}
 		return stood("minutes", "for minutes", m.Peak.V, from(m.Peak.Origin), e.Short, e.From("short"), "°C"), nil
@@ -73,8 +74,9 @@ func stood(key, when string, may float64, from origin.Origin, asks float64, by o
 	unit string) []working.Figure {
 	left := may - asks
 	f := working.Figure{Key: "stands_" + key, Value: may, Unit: unit, Text: working.Num(may, 0) + " " + unit,
-		Sentence: fmt.Sprintf("it stands %s; that leaves %s %s", when, strings.Replace(working.Num(left, 0), "-", "−", 1), unit),
-		Limit:    working.Least(asks, unit, by),
+		Sentence: fmt.Sprintf("it stands %s; that leaves %s %s", when, strings.Replace(working.Num(left, 0), "-", "−", 1),
+			unit),
+		Limit: working.Least(asks, unit, by),
 		Working: working.Of("{m} − {a}", left, unit, working.In("m", "may see "+when, may, unit, from),
 			working.In("a", "what this place asks", asks, unit, by))}
 	return []working.Figure{f.Judge(working.Stop)}
@@ -110,7 +112,8 @@ func (m Material) timesFigure(n Need) working.Figure {
 		k := len(terms) + 1
 		a, b := fmt.Sprintf("m%d", k), fmt.Sprintf("s%d", k)
 		terms = append(terms, fmt.Sprintf("{%s} / {%s}", a, b))
-		in = append(in, working.In(a, "may be, "+what, may, unit, from), working.In(b, "is, "+what, takes, unit, origin.Sum()))
+		in = append(in, working.In(a, "may be, "+what, may, unit, from),
+			working.In(b, "is, "+what, takes, unit, origin.Sum()))
 	}
 	for _, a := range n.Load.actions(m, t) {
 		b, err := m.bend(n.Load, a, t)

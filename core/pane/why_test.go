@@ -82,7 +82,8 @@ func TestWhyAtTheLimit(t *testing.T) {
 		over    float64
 		verdict working.Verdict
 		says    string
-	}{{-1, working.Good, "that leaves 1 °C"}, {0, working.Good, "that leaves 0 °C"}, {1, working.Stop, "that leaves −1 °C"}} {
+	}{{-1, working.Good, "that leaves 1 °C"}, {0, working.Good, "that leaves 0 °C"},
+		{1, working.Stop, "that leaves −1 °C"}} {
 		e.Steady = m.Steady.V + c.over
 		e.Short = max(e.Short, e.Steady)
 		choice, err := Choose(Need{Exposure: e, Thickness: 4})

@@ -52,7 +52,8 @@ func TestReckon(t *testing.T) {
 		{"what it took, and a price by hand", func(j *Job, _ *Rates) {
 			j.Done, j.Adjust = true, Adjust{Minutes: map[string]int{"set": 61, "hold": 0, "refit": 7},
 				Prices: map[string]int64{"pane": 6600}}
-		}, "measure 800..800..800; set 4880..4880..4880; refit 560..560..560; pane 7920..7920..7920; rope 1000..1000..1000; " +
+		}, "measure 800..800..800; set 4880..4880..4880; refit 560..560..560; pane 7920..7920..7920; rope " +
+			"1000..1000..1000; " +
 			"call-out 3500..3500..3500; disposal 1200..1200..1200", Amount{23832, 23832, 23832}, "238.32, 20 % tax in it."},
 		{"left out, put in, a discount", func(j *Job, _ *Rates) {
 			j.Done, j.Site = true, false

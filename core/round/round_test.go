@@ -275,7 +275,8 @@ func BenchmarkRound(b *testing.B) {
 // At each limit still, beyond it not.
 func TestEdges(t *testing.T) {
 	one := func(place string, minutes, to int) Problem {
-		return Problem{Home: "Yard", Day: Window{0, to}, Roads: town(), Visits: []Visit{{ID: "v", Place: place, Minutes: minutes}}}
+		return Problem{Home: "Yard", Day: Window{0, to}, Roads: town(),
+			Visits: []Visit{{ID: "v", Place: place, Minutes: minutes}}}
 	}
 	for _, c := range []struct {
 		name   string
@@ -290,7 +291,8 @@ func TestEdges(t *testing.T) {
 		{"the work itself until the day ends", one("Orchard", 85, 110), nil, "the van would not be back in time"},
 		{"the work itself a minute longer", one("Orchard", 86, 110), nil, "the day is too short for it"},
 		{"in until the work ends", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].In = []Window{{0, 85}} }, ""},
-		{"in a minute less", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].In = []Window{{0, 84}} }, "nobody is in"},
+		{"in a minute less", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].In = []Window{{0, 84}} },
+			"nobody is in"},
 		{"dry until the work ends", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].Fit = []Window{{0, 85}} }, ""},
 		{"dry a minute less", one("Orchard", 60, 540), func(p *Problem) { p.Visits[0].Fit = []Window{{0, 84}} },
 			"the weather does not let it"},
@@ -328,8 +330,9 @@ func TestEdges(t *testing.T) {
 			t.Errorf("a road of %d min: %v", minutes, err)
 		}
 	}
-	dry, err := Plan(ctx, Problem{Home: "Yard", Day: Window{0, 540}, Roads: town(), Visits: []Visit{{ID: "v", Place: "Orchard", Minutes: 60,
-		In: []Window{{0, 200}, {300, 400}}, Fit: []Window{{150, 205}, {310, 370}}}}})
+	dry, err := Plan(ctx, Problem{Home: "Yard", Day: Window{0, 540}, Roads: town(),
+		Visits: []Visit{{ID: "v", Place: "Orchard", Minutes: 60,
+			In: []Window{{0, 200}, {300, 400}}, Fit: []Window{{150, 205}, {310, 370}}}}})
 	if err != nil || dry.Stops[0].Begins != 310 {
 		t.Errorf("dry and in at 310: %+v, %v", dry.Stops, err)
 	}
@@ -342,7 +345,8 @@ func TestEdges(t *testing.T) {
 // A way that no van could drive is seen: by whose road, from where, how fast, onto which
 // ferry.
 func TestVerifySeesWays(t *testing.T) {
-	p := Problem{Home: "Yard", Day: Window{0, 540}, Roads: town(), Visits: []Visit{{ID: "case", Place: "Museum", Minutes: 30}}}
+	p := Problem{Home: "Yard", Day: Window{0, 540}, Roads: town(),
+		Visits: []Visit{{ID: "case", Place: "Museum", Minutes: 30}}}
 	good, err := Plan(ctx, p)
 	if err != nil || len(Verify(p, good)) > 0 {
 		t.Fatal(err, Verify(p, good))

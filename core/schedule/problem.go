@@ -2,7 +2,8 @@
 // none, cures run at night, glass comes when it comes. Wanted in this order: safe (no
 // step before its wait, nobody doing what they may not, no bond in the wet), promises
 // kept, work done soon; and of plans alike in that, the one with few two-person stretches,
-// few changes of place, few tubes opened, and long waits over the night. A plan is searched for as long as it is let, best so far at any
+// few changes of place, few tubes opened, and long waits over the night. A plan is searched for as long as it is
+// let, best so far at any
 // time, beside a bound below which no plan can come; an independent verifier checks it.
 //
 // Times are whole minutes from the moment of planning. Hours, holidays and the change of

@@ -63,7 +63,8 @@ func TestWords(t *testing.T) {
 	}
 	// 8.20 less and a cent; two days fewer for 8.20: a day worth 4.10 less; 14 more in 100
 	// of 60.00 make 8.40.
-	if want := "the lock asks 8.21 less; a day of waiting costs 0.89 or less; maker's part does not fit 15 times in 100"; strings.Join(
+	if want := "the lock asks 8.21 less; a day of waiting costs 0.89 or less; maker's part does not fit 15 times " +
+		"in 100"; strings.Join(
 		r.Changes, "; ") != want {
 		t.Errorf("%q", r.Changes)
 	}

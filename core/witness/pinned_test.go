@@ -125,7 +125,8 @@ func TestWordsWhole(t *testing.T) {
 				"at an edge; a plastic one has shrunk. Of a neighbour light: the sash is sprung, or an earlier hand cut it anew.",
 			"read the opening by tape"},
 		{[]Heard{{Kind: "opening", Value: 300}, {Kind: "old", Value: 320}, {Kind: "neighbour", Value: 345}},
-			"They do not agree, and no one of them alone is wrong; farthest off is a neighbour light: the sash is sprung, or an " +
+			"They do not agree, and no one of them alone is wrong; farthest off is a neighbour light: the sash is sprung, " +
+				"or an " +
 				"earlier hand cut it anew.", "read another neighbour"},
 	} {
 		j, err := Join(c.heard, 0)

@@ -101,7 +101,8 @@ func TestFill(t *testing.T) {
 			t.Fatal(err)
 		}
 		now := slices.IndexFunc(v.Route, func(l route.Leg) bool { return l.State == "now" })
-		if v.Job.Signed || now >= 0 && slices.Contains([]family.Station{"set", "hold", "refit", "prove"}, v.Route[now].Station) {
+		if v.Job.Signed || now >= 0 && slices.Contains([]family.Station{"set", "hold", "refit", "prove"},
+			v.Route[now].Station) {
 			late[v.Pane.Family] = true
 		}
 	}

@@ -15,7 +15,8 @@ const (
 	labelMargin    = 4.0
 )
 
-// Label writes a label of one page with a QR code that leads to an address, what it is in large letters, and lines below.
+// Label writes a label of one page with a QR code that leads to an address, what it is in large letters, and lines
+// below.
 func Label(w io.Writer, address, what string, lines []string) error {
 	p := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: fpdf.SizeType{Wd: labelW, Ht: labelH}})
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)

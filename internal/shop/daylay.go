@@ -56,7 +56,8 @@ func (s *Shop) laid(ctx context.Context, what WhatIf) (*laidDays, error) {
 	return l, l.lay(ctx, before)
 }
 
-// lay plans: calmly beside a plan, or for as long as it may where there is none. Pins that cannot hold are loosened, the youngest first, and said.
+// lay plans: calmly beside a plan, or for as long as it may where there is none. Pins that cannot hold are
+// loosened, the youngest first, and said.
 func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
 	w := l.w
 	if len(w.p.Jobs) == 0 {

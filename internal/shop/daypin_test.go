@@ -241,7 +241,8 @@ func TestOfferAndWays(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetJob(ctx, mira, ids[0], record.Job{Place: "bench", PromisedAt: &past, Version: w0.Job.Version}); err != nil {
+	if err := s.SetJob(ctx, mira, ids[0],
+		record.Job{Place: "bench", PromisedAt: &past, Version: w0.Job.Version}); err != nil {
 		t.Fatal(err)
 	}
 	if n, err := s.Slipping(ctx); err != nil || len(n) != 0 {
@@ -340,7 +341,8 @@ func TestOneJobNeverHidesOthers(t *testing.T) {
 		says string
 	}{
 		{schedule.Step{Minutes: 240, People: 1}, ""}, {schedule.Step{Minutes: 241, People: 1}, "no shift is longer than 240"},
-		{schedule.Step{Minutes: 60, Needs: "gas"}, ""}, {schedule.Step{Minutes: 61, Needs: "gas"}, "no shift is longer than 60"},
+		{schedule.Step{Minutes: 60, Needs: "gas"}, ""},
+		{schedule.Step{Minutes: 61, Needs: "gas"}, "no shift is longer than 60"},
 		{schedule.Step{Minutes: 5, People: 2}, ""}, {schedule.Step{Minutes: 5, People: 3}, "takes 3, and 2 work here"},
 		{schedule.Step{Minutes: 5, People: 2, Needs: "gas"}, "takes 2 who may, and 1 may: gas"},
 		{schedule.Step{Minutes: 5, Needs: "height"}, "nobody here may do"},

@@ -94,7 +94,8 @@ const (
 	airFades  = 48 * time.Hour // a reading says less and less of the days behind it
 )
 
-// airOf is the air of a place hour by hour: as the forecast has it, and as it was read where somebody did. Where the last reading was colder or drier than the station, the
+// airOf is the air of a place hour by hour: as the forecast has it, and as it was read where somebody did. Where
+// the last reading was colder or drier than the station, the
 // forecast is so too, less and less over two days.
 func airOf(place record.Where, read []record.AirReading, all []cure.Air, now time.Time,
 	zone *time.Location) []cure.Air {

@@ -152,7 +152,8 @@ func (s *Shop) TickAll(ctx context.Context, by record.Account, job int64, step s
 				by.ID); err != nil {
 				return store.Change{}, err
 			}
-			if err := s.followed(ctx, t, by, &j, p, func(f *follower) error { return f.afterStep(ctx, step, true) }); err != nil {
+			if err := s.followed(ctx, t, by, &j, p,
+				func(f *follower) error { return f.afterStep(ctx, step, true) }); err != nil {
 				return store.Change{}, err
 			}
 			if n++; st.Once { // it stands on all

@@ -69,7 +69,8 @@ func (t *Tx) AddCure(ctx context.Context, v record.Cure, by int64, at time.Time)
 		return 0, err
 	}
 	return t.insert(ctx,
-		"INSERT INTO cure (pane_id, step, adhesive, width, edges, depth24, place, stays, since, let_go_at, ready_at, full_at, "+
+		"INSERT INTO cure (pane_id, step, adhesive, width, edges, depth24, place, stays, since, let_go_at, ready_at, "+
+			"full_at, "+
 			"item_id, lot, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Step, v.Adhesive,
 		v.Width,
 		v.Edges, v.Depth24, v.Here().Place, stays, v.Since, v.LetGo, v.Ready, v.Full, orNull(v.Item), v.Lot, by, at)

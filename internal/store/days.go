@@ -75,7 +75,8 @@ func (s queries) DayPins(ctx context.Context) ([]record.DayPin, error) {
 			return p, err
 		}
 		return p, json.Unmarshal(people, &p.People)
-	}, "SELECT d.step, d.job_id, d.at, d.people FROM day_pin d JOIN job j ON j.id = d.job_id WHERE j.state = 'open' ORDER BY d.set_at")
+	}, "SELECT d.step, d.job_id, d.at, d.people FROM day_pin d JOIN job j ON j.id = d.job_id WHERE j.state = 'open' "+
+		"ORDER BY d.set_at")
 }
 
 // SetDayPin puts a step where somebody wants it.
@@ -96,7 +97,8 @@ func (t *Tx) DropDayPin(ctx context.Context, step string) (bool, error) {
 
 // Postpone says that what the panes of a job wait for comes some days later.
 func (t *Tx) Postpone(ctx context.Context, job int64, days int) error {
-	if err := t.run(ctx, "UPDATE pane SET waits_until = waits_until + INTERVAL ? DAY, version = version + 1 WHERE job_id = ? AND waits_until IS NOT NULL AND waits_for <> ''",
+	if err := t.run(ctx, "UPDATE pane SET waits_until = waits_until + INTERVAL ? DAY, version = version + 1 WHERE "+
+		"job_id = ? AND waits_until IS NOT NULL AND waits_for <> ''",
 		days, job); err != nil {
 		return err
 	}

@@ -62,7 +62,8 @@ func Latest() (int64, error) {
 func Schema(ctx context.Context, db querier) (int64, error) {
 	var n int
 	err := db.QueryRowContext(ctx,
-		"SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = 'goose_db_version'").Scan(&n)
+		"SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = "+
+			"'goose_db_version'").Scan(&n)
 	if err != nil || n == 0 {
 		return 0, err
 	}

@@ -8,7 +8,8 @@ import (
 	"freshshard/internal/record"
 )
 
-const linkQuery = "SELECT l.id, l.kind, l.token, COALESCE(l.job_id, 0), a.name, a.id, l.made_at, l.withdrawn_at FROM link l " +
+const linkQuery = "SELECT l.id, l.kind, l.token, COALESCE(l.job_id, 0), a.name, a.id, l.made_at, l.withdrawn_at " +
+	"FROM link l " +
 	"JOIN account a ON a.id = l.account_id WHERE "
 
 func scanLink(r *sql.Rows) (record.Link, error) {
@@ -51,7 +52,8 @@ func (t *Tx) WithdrawLinks(ctx context.Context, kind record.LinkKind, of int64, 
 	return t.run(ctx, "UPDATE link SET withdrawn_at = ? WHERE "+linkOf, at, kind, of)
 }
 
-const reminderQuery = "SELECT r.id, r.job_id, o.name, c.name, c.phone, r.rule, r.what, r.why, r.due_at, r.state, r.note, " +
+const reminderQuery = "SELECT r.id, r.job_id, o.name, c.name, c.phone, r.rule, r.what, r.why, r.due_at, r.state, " +
+	"r.note, " +
 	"r.version FROM reminder r JOIN job j ON j.id = r.job_id JOIN object o ON o.id = j.object_id " +
 	"JOIN customer c ON c.id = o.customer_id WHERE "
 
@@ -86,7 +88,8 @@ func (s queries) Reminder(ctx context.Context, id int64) (record.Reminder, error
 
 // AddReminder writes one.
 func (t *Tx) AddReminder(ctx context.Context, v record.Reminder, by int64, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO reminder (job_id, rule, what, why, due_at, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?)",
+	return t.insert(ctx, "INSERT INTO reminder (job_id, rule, what, why, due_at, account_id, at) VALUES (?, ?, ?, ?, "+
+		"?, ?, ?)",
 		v.Job, v.Rule, v.What, v.Why, v.Due, by, at)
 }
 
@@ -116,7 +119,8 @@ func (s queries) JobsOfObject(ctx context.Context, first int64) ([]int64, error)
 		first)
 }
 
-const fittedQuery = "SELECT pane_id, job_id, object_id, family, exposure, material, thickness, seal, adhesive, cause, " +
+const fittedQuery = "SELECT pane_id, job_id, object_id, family, exposure, material, thickness, seal, adhesive, " +
+	"cause, " +
 	"source, size, out_at, back_at, COALESCE(back_job, 0) FROM fitted WHERE "
 
 func scanFitted(r *sql.Rows) (record.Fitted, error) {
@@ -139,7 +143,8 @@ func (s queries) FittedIn(ctx context.Context, first int64) ([]record.Fitted, er
 
 // AddFitted writes what went out in a pane.
 func (t *Tx) AddFitted(ctx context.Context, v record.Fitted) error {
-	return t.run(ctx, "REPLACE INTO fitted (pane_id, job_id, object_id, family, exposure, material, thickness, seal, adhesive, "+
+	return t.run(ctx, "REPLACE INTO fitted (pane_id, job_id, object_id, family, exposure, material, thickness, seal, "+
+		"adhesive, "+
 		"cause, source, size, out_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Job, v.Object, v.Family,
 		v.Exposure, v.Material, v.Thickness, v.Seal, v.Adhesive, v.Cause, v.Source, v.Size, v.Out)
 }

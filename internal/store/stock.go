@@ -134,7 +134,8 @@ func (t *Tx) AddPlan(ctx context.Context, v record.CutPlan, by int64) (int64, er
 			"thickness = ? AND outside = ?", v.Material, v.Thickness, v.Outside); err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO cut_plan (material, thickness, outside, doc, account_id, at) VALUES (?, ?, ?, ?, ?, ?)",
+	return t.insert(ctx, "INSERT INTO cut_plan (material, thickness, outside, doc, account_id, at) VALUES (?, ?, ?, ?, "+
+		"?, ?)",
 		v.Material, v.Thickness, v.Outside, string(v.Doc), by, v.At)
 }
 

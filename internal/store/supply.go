@@ -59,7 +59,8 @@ func (t *Tx) SetOrder(ctx context.Context, job int64, v supply.Order, at time.Ti
 	}
 	return t.changed(ctx, "UPDATE supply_order SET here_at = IF(? = 'here', COALESCE(here_at, ?), NULL), kind = ?, "+
 		"who = ?, state = ?, body = ?, carriage = ? / 100, total = ? / 100, due = ?, note = ?, version = version + 1 "+
-		"WHERE id = ? AND job_id = ? AND version = ?", v.State, at, v.Kind, v.Who, v.State, lines, v.Carriage, v.Cents(), v.Due, v.Note, v.ID, job, v.Version)
+		"WHERE id = ? AND job_id = ? AND version = ?", v.State, at, v.Kind, v.Who, v.State, lines, v.Carriage, v.Cents(),
+		v.Due, v.Note, v.ID, job, v.Version)
 }
 
 // Came are orders that came since a moment, for when each was said and when it was here,

@@ -8,7 +8,8 @@ import (
 	"freshshard/internal/record"
 )
 
-const timerColumns = "t.id, t.pane_id, t.usual, t.what, t.stage, t.gates, t.of_check, t.since, t.until_at, a.name, t.version"
+const timerColumns = "t.id, t.pane_id, t.usual, t.what, t.stage, t.gates, t.of_check, t.since, t.until_at, a.name, " +
+	"t.version"
 
 func timerInto(v *record.Timer) []any {
 	return []any{&v.ID, &v.Pane, &v.Usual, &v.What, &v.Stage, &v.Gates, &v.Check, &v.Since, &v.Until, &v.By, &v.Version}
@@ -51,7 +52,8 @@ WHERE j.state = 'open' AND t.until_at > ? AND k.pane_id IS NULL AND c.pane_id IS
 
 // AddTimer writes a clock.
 func (t *Tx) AddTimer(ctx context.Context, v record.Timer, by int64, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO timer (pane_id, usual, what, stage, gates, of_check, since, until_at, account_id, at) "+
+	return t.insert(ctx, "INSERT INTO timer (pane_id, usual, what, stage, gates, of_check, since, until_at, "+
+		"account_id, at) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Usual, v.What, v.Stage, v.Gates, v.Check, v.Since, v.Until, by, at)
 }
 

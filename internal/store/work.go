@@ -191,7 +191,8 @@ func (t *Tx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, b
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, behind, set_by, author, set_at, version) "+
+	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, behind, set_by, author, set_at, "+
+		"version) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, string(behind), by, d.Author,
 		d.At,
 		d.Version)
@@ -220,7 +221,8 @@ func (t *Tx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by int6
 			return err
 		}
 	}
-	return t.run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, gaps, finding, version, done_by, author, "+
+	return t.run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, gaps, finding, version, done_by, "+
+		"author, "+
 		"done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		pane, v.Check, v.Answer.Outcome, v.Answer.Value, gaps, v.Answer.Finding, v.Version, by, v.Author, v.At)
 }
@@ -232,7 +234,8 @@ func (t *Tx) ClearAnswer(ctx context.Context, pane int64, check string) error {
 
 // AddTrial keeps a check that failed before it is tried again.
 func (t *Tx) AddTrial(ctx context.Context, pane int64, v record.Trial, by int64) error {
-	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, changed, done_by, author, done_at) VALUES (?, ?, "+
+	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, changed, done_by, author, done_at) "+
+		"VALUES (?, ?, "+
 		"?, ?, ?, ?, ?, ?)",
 		pane, v.Check, v.Value, v.Finding, v.Changed, by, v.Author, v.At)
 }

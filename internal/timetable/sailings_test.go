@@ -24,7 +24,8 @@ func TestSailings(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	text := timetable("SUMMARY:Hollin Ferry to Sandholm|DTSTART;TZID=Europe/Berlin:20260323T083000|DTEND;TZID=Europe/Berlin:20260323T084500|RRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR|EXDATE;TZID=Europe/Berlin:20260325T083000",
+	text := timetable("SUMMARY:Hollin Ferry to "+
+		"Sandholm|DTSTART;TZID=Europe/Berlin:20260323T083000|DTEND;TZID=Europe/Berlin:20260323T084500|RRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR|EXDATE;TZID=Europe/Berlin:20260325T083000",
 		"SUMMARY:Sandholm → Hollin Ferry|DTSTART:20260324T150000Z|DTEND:20260324T151500Z",
 		"SUMMARY:Sandholm → Hollin Ferry|DTSTART:20260324T170000Z|DTEND:20260324T171500Z|STATUS:CANCELLED")
 	from := time.Date(2026, 3, 23, 0, 0, 0, 0, zone)
@@ -39,7 +40,8 @@ func TestSailings(t *testing.T) {
 			t.Errorf("%+v", s)
 		}
 	}
-	want := "Hollin Ferry>Sandholm Mon 08:30-08:45; Hollin Ferry>Sandholm Tue 08:30-08:45; Sandholm>Hollin Ferry Tue 16:00-16:15; " +
+	want := "Hollin Ferry>Sandholm Mon 08:30-08:45; Hollin Ferry>Sandholm Tue 08:30-08:45; Sandholm>Hollin Ferry Tue " +
+		"16:00-16:15; " +
 		"Hollin Ferry>Sandholm Thu 08:30-08:45; Hollin Ferry>Sandholm Fri 08:30-08:45; Hollin Ferry>Sandholm Mon 08:30-08:45"
 	if strings.Join(said, "; ") != want {
 		t.Errorf("%s\nwant %s", strings.Join(said, "; "), want)
@@ -53,7 +55,8 @@ func TestSailingsOfTheShop(t *testing.T) {
 		t.Fatal(err)
 	}
 	at := time.Date(2026, 7, 1, 0, 0, 0, 0, zone)
-	got, err := Sailings(strings.NewReader(timetable("SUMMARY:Quay to Isle|DTSTART:20260701T150000|DTEND:20260701T151500")), at, at.AddDate(0, 0, 1), zone)
+	got, err := Sailings(strings.NewReader(timetable("SUMMARY:Quay to "+
+		"Isle|DTSTART:20260701T150000|DTEND:20260701T151500")), at, at.AddDate(0, 0, 1), zone)
 	if err != nil || len(got) != 1 || !got[0].Leaves.Equal(time.Date(2026, 7, 1, 13, 0, 0, 0, time.UTC)) {
 		t.Errorf("%+v, %v", got, err)
 	}

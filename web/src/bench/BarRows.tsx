@@ -1,5 +1,5 @@
 import type { Aspect } from "../api/types";
-import { asButton } from "./asButton";
+import { BarButton } from "./BarButton";
 import { barNumber, barWords } from "./barWords";
 
 const row = 27;
@@ -45,10 +45,8 @@ export function BarRows({
 					<g
 						key={s.material}
 						data-stands={s.material}
-						{...asButton(onWhy && (() => onWhy(s.material)))}
 						aria-label={`${s.name}: ${barWords(aspect, s)}${s.open ? "" : ", ruled out"}`}
 					>
-						<rect y={y - 4} width={width} height={row} fill="transparent" />
 						<text
 							x={name - 6}
 							y={y + row / 2 - 3}
@@ -80,6 +78,14 @@ export function BarRows({
 						>
 							{barNumber(aspect, s)}
 						</text>
+						<BarButton
+							label={`${s.name}: ${barWords(aspect, s)}`}
+							x={0}
+							y={y - 4}
+							width={width}
+							height={row}
+							act={onWhy && (() => onWhy(s.material))}
+						/>
 					</g>
 				);
 			})}

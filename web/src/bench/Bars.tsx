@@ -1,5 +1,5 @@
 import type { Aspect } from "../api/types";
-import { asButton } from "./asButton";
+import { BarButton } from "./BarButton";
 import { barNumber, barWords } from "./barWords";
 
 const left = 56;
@@ -81,7 +81,6 @@ export function Bars({
 						key={s.material}
 						data-stands={s.material}
 						data-left={s.left}
-						{...asButton(onWhy && (() => onWhy(s.material)))}
 						aria-label={`${s.name}: ${barWords(aspect, s)}${s.open ? "" : ", ruled out"}`}
 					>
 						<rect
@@ -127,6 +126,14 @@ export function Bars({
 							small={small}
 							bold={s.material === here}
 							under={s.like ? "like the old" : s.open ? "" : "ruled out"}
+						/>
+						<BarButton
+							label={`${s.name}: ${barWords(aspect, s)}`}
+							x={x - (room - bar) / 2 + 2}
+							y={top - 8}
+							width={room - 4}
+							height={height - top}
+							act={onWhy && (() => onWhy(s.material))}
 						/>
 					</g>
 				);
