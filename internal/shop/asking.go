@@ -89,7 +89,7 @@ func (s *Shop) CountScrews(ctx context.Context, by record.Account, at Bench, cou
 		if err == nil && !found {
 			err = stale("the count of the screws")
 		}
-		if err != nil {
+		if err != nil || counted < n*len(setting.Passes) {
 			return c, err
 		}
 		follow, err := s.follower(ctx, t, by, j.ID, p.ID)

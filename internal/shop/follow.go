@@ -44,6 +44,12 @@ func (f *follower) look(ctx context.Context, job, pane int64) error {
 	return nil
 }
 
+// leads says whether anything can follow from a step.
+func (b benchView) leads(step string) bool {
+	return slices.ContainsFunc(b.checks, func(c CheckView) bool { return c.ShownBy == step }) ||
+		slices.ContainsFunc(b.reck.Plan.Steps, func(st plan.Step) bool { return st.Itself && !b.done[st.Key] })
+}
+
 // followed lets on one of several panes follow what was said of all.
 func (s *Shop) followed(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
 	f func(*follower) error) error {

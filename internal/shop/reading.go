@@ -97,6 +97,9 @@ func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.
 		}
 		c := store.Change{Noun: "reading", Item: string(place), Action: "read", Before: live, After: v,
 			Said: fmt.Sprintf("%s: %s", info.Name, r.Text)}
+		if tickOf(p, measureStep) != nil {
+			return c, nil
+		}
 		f, err := s.follower(ctx, t, by, j.ID, pane)
 		if err != nil {
 			return c, err

@@ -225,7 +225,7 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 			return c, t.ClearTick(ctx, p.ID, step)
 		}
 		if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
-			At: s.Now()}, by.ID); err != nil {
+			At: s.Now()}, by.ID); err != nil || !b.leads(step) {
 			return c, err
 		}
 		f, err := s.follower(ctx, t, by, j.ID, b.pane.ID)
@@ -381,7 +381,7 @@ func (s *Shop) Answer(ctx context.Context, by record.Account, at Bench, check st
 		}
 		c := store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome),
 			Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}
-		if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
+		if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil || now.Does == "" {
 			return c, err
 		}
 		f, err := s.follower(ctx, t, by, j.ID, at.ID)
