@@ -9,23 +9,6 @@ import (
 	"freshshard/core/working"
 )
 
-// axis is one direction across the opening, width or height.
-type axis struct {
-	name    string
-	letter  string
-	places  []Place
-	least   Place // the place of the least reading
-	nominal float64
-	doubt   float64 // of the least reading
-	low     float64 // the least that the opening can be
-	high    float64 // the most that the opening can be
-	widest  float64 // the greatest reading
-	skew    float64 // taken off for an opening that leans
-	spread  float64
-	read    int
-	lifted  *lift // the height of a pane that is lifted and dropped
-}
-
 func widthAxis() axis {
 	return axis{name: "width", letter: "W", places: []Place{WidthTop, WidthMiddle, WidthBottom}}
 }

@@ -27,17 +27,6 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 	return s.covered(a, pane, reach, s.p.Limits.Stays, s.p.Limits.Bite, place, what, key, paneC, frameC)
 }
 
-// bears is the ledge that a pane lies on under its brackets, and the least that
-// its edge must lie on it: half the bite that is asked of the brackets. It
-// bears, it need not hold. Common practice, no source. ok is false where no
-// brackets were read: there the ledge is the bite.
-func (s solver) bears() (ledge length.Reading, least Value, ok bool) {
-	_, bracket := s.p.Readings[Reach]
-	ledge, ok = s.p.Readings[Ledge]
-	least = Value{V: s.p.Limits.Stays.V / 2, Origin: origin.Custom()}
-	return ledge, least, ok && bracket && s.p.rule().Brackets
-}
-
 // rest is what a pane under brackets lies on. Brackets hold it from above; a
 // ledge that its edge barely reaches lets it fall through. Told only where it
 // is too little.

@@ -104,20 +104,6 @@ func (s solver) holeFigures(r Result) []working.Figure {
 	return out
 }
 
-// worse is the direction in which a number has less left, with the pane's size
-// along it.
-func (s solver) worse(w, h axis, r Result, of func(axis, float64) float64) (axis, float64) {
-	if h.lifted == nil && of(h, r.Order.H) < of(w, r.Order.W)-1e-9 {
-		return h, r.Order.H
-	}
-	return w, r.Order.W
-}
-
-// read is an input that was read, with the instrument's doubt in its name.
-func read(symbol, name string, mm, doubt float64) working.Input {
-	return working.In(symbol, fmt.Sprintf("%s, ±%s", name, working.Num(doubt, 2)), mm, "mm", origin.Read(""))
-}
-
 func (s solver) gasket(r Result) working.Figure {
 	pane, _ := outline.NewRectangle(r.Order.W, r.Order.H)
 	if s.p.Gasket.Kind == Wrapped {

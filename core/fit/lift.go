@@ -14,31 +14,6 @@ import (
 // clears the lower face, mm. Common practice, no source.
 const liftAir = 1.0
 
-// lift is the height of a pane that is lifted into a deep pocket and dropped
-// into a shallow one. All mm.
-//
-//	to go in: L ≤ F + u − c
-//	to stay:  the foot rests at l below the lower face, the head stands
-//	          L − F − l above the upper one; both at least e
-type lift struct {
-	s          solver
-	least      Place
-	f, fHigh   float64 // between the faces, least and greatest, as read
-	u, l       length.Reading
-	doubt      float64 // of the readings between the faces
-	engage     float64 // e
-	nominal    float64 // middle of the band
-	low, high  float64 // the band of lengths that work, as read
-	sureLow    float64 // at the worst
-	sureHigh   float64
-	mustLow    float64 // 19 times in 20
-	mustHigh   float64
-	limitFrom  origin.Origin
-	lowGrowth  float64
-	highGrowth float64
-	longest    bool // a tube is cut as long as goes in
-}
-
 // liftAxis works the height out. It is a fault when no length goes in and
 // stays.
 func (s *solver) liftAxis(h *axis) (bool, error) {
@@ -82,18 +57,6 @@ func (s *solver) liftAxis(h *axis) (bool, error) {
 	return true, nil
 }
 
-// Lift is how a pane goes in that is put up first and let down then, as
-// ordered and as read. All mm.
-type Lift struct {
-	Between float64 `json:"between" doc:"Between the faces, the least"`
-	Upper   float64 `json:"upper" doc:"Depth of the upper pocket"`
-	Lower   float64 `json:"lower" doc:"Depth of the lower pocket"`
-	Length  float64 `json:"length" doc:"Of the pane"`
-	Clear   float64 `json:"clear" doc:"Between its foot and the lower face when it is all the way up"`
-	Head    float64 `json:"head" doc:"Stands in the upper pocket when it is let down"`
-	Foot    float64 `json:"foot" doc:"Stands in the lower pocket when it is let down"`
-}
-
 // positions are where a pane of a length stands. A tube is held in the middle
 // by its washers; a pane rests on its foot.
 func (k *lift) positions(long float64) *Lift {
@@ -104,16 +67,6 @@ func (k *lift) positions(long float64) *Lift {
 	}
 	p.Head = long - k.fHigh - p.Foot
 	return &p
-}
-
-// note gives the band to the ordering rule. The middle of it is ordered: it is
-// as far from dropping out as from not going in.
-func (k *lift) note() note {
-	n := note{largest: (k.sureLow + k.sureHigh) / 2, smallest: k.sureLow, fits: k.sureLow <= k.sureHigh}
-	if k.longest {
-		n.largest = k.sureHigh
-	}
-	return n
 }
 
 func (k *lift) inputs() []working.Input {

@@ -9,16 +9,6 @@ import (
 	"freshshard/core/length"
 )
 
-// Odd is a reading that does not fit the rest, with the value that the others
-// predict, in mm.
-type Odd struct {
-	Place     Place   `json:"place"`
-	Name      string  `json:"name"`
-	Value     float64 `json:"value"`
-	Predicted float64 `json:"predicted"`
-	Sentence  string  `json:"sentence"`
-}
-
 // A real opening tapers; a reading is odd when it is off by more than a
 // fiftieth of the length and by more than 6 mm. Common practice, no source.
 const (

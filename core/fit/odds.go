@@ -1,8 +1,6 @@
 package fit
 
-import (
-	"math"
-)
+import "math"
 
 // shares counts the draws that a size serves.
 func shares(t [2][]thresholds, size Size) (in, hold, free, all float64) {
@@ -71,4 +69,10 @@ func best(t [2][]thresholds, from Size, step float64) (Size, float64) {
 		}
 	}
 	return at, top
+}
+
+// start is where the search begins: the order, on the cutter's step.
+func (s solver) start(_, _ axis, order Size) Size {
+	step := s.step()
+	return Size{math.Round(order.W/step) * step, math.Round(order.H/step) * step}
 }

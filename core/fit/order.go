@@ -8,14 +8,6 @@ import (
 	"freshshard/core/length"
 )
 
-// note says how the ordered size came about.
-type note struct {
-	largest  float64 // that still has its clearance at the worst
-	smallest float64 // that still has its bite and its rest; −Inf while they are unknown
-	fits     bool    // there is a size that has both
-	must     *note   // where there is none: the same for what a pane must have, 19 times in 20
-}
-
 // bounds are the largest pane that keeps its clearances and the smallest that
 // keeps its bite, each at the worst: the opening at its
 // least or most, the pane at the end of the cutter's band, off the middle,
@@ -126,4 +118,14 @@ func tooSmall(p Problem, w, h axis) error {
 		fmt.Sprintf("an opening %s mm across leaves no pane between clearances of %s mm a side", length.Metric(a.nominal),
 			length.Metric(c+p.seated())),
 		fmt.Sprintf("it would need more than %s mm; check the reading, or a thinner gasket", length.Metric(2*(c+p.seated()))))
+}
+
+// note gives the band to the ordering rule. The middle of it is ordered: it is
+// as far from dropping out as from not going in.
+func (k *lift) note() note {
+	n := note{largest: (k.sureLow + k.sureHigh) / 2, smallest: k.sureLow, fits: k.sureLow <= k.sureHigh}
+	if k.longest {
+		n.largest = k.sureHigh
+	}
+	return n
 }

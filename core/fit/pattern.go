@@ -3,63 +3,12 @@ package fit
 import (
 	"fmt"
 	"math"
-	"slices"
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/working"
 )
-
-// Spoken is what the witnesses of a pane's size stand for along one direction, mm.
-// Words say who they are.
-type Spoken struct {
-	Size  float64 `json:"size"`
-	Doubt float64 `json:"doubt"`
-	Words string  `json:"words"`
-}
-
-// Witnessed is that both ways; none where nobody spoke.
-type Witnessed struct {
-	Width  *Spoken `json:"width,omitempty"`
-	Height *Spoken `json:"height,omitempty"`
-}
-
-// Copies says that the pane is copied from the old one: somebody said so, or its
-// shape was traced round it. A traced pane is the pane, never the opening.
-func (p Problem) Copies() bool {
-	t := p.Shape.Trace
-	return p.Pattern || p.Shape.Kind == Drawn && t != nil && t.Along == outline.RoundPane
-}
-
-// patternWants are the readings that a pane wants which is copied from the old
-// one: the old pane's own. A traced or drawn one wants none.
-func (p Problem) patternWants(place Place) bool {
-	return p.Shape.square() && (place == OldWidth && p.Said.Width == nil || place == OldHeight && p.Said.Height == nil) ||
-		!p.Shape.square() && p.Shape.Kind != Drawn && place.Key() != "" && p.neededMeasure(place)
-}
-
-func (p Problem) neededMeasure(place Place) bool {
-	i, ok := in(Walk(p.Sizing, p.Shape), place)
-	return ok && i.Needed
-}
-
-// Walk lists the places that the problem wants, in the order in which a person
-// walks round: those of its rule and shape, of which a pattern needs the old
-// pane's alone.
-func (p Problem) Walk() []PlaceInfo {
-	walk := Walk(p.Sizing, p.Shape)
-	for i := range walk {
-		if p.Copies() {
-			walk[i].Needed = p.patternWants(walk[i].Place)
-		}
-	}
-	if !p.Carried || !p.Shape.square() { // a drawn pane has its holes on it
-		return walk
-	}
-	at := slices.IndexFunc(walk, func(i PlaceInfo) bool { return i.Place == OldWidth })
-	return slices.Insert(walk, at, carriedPlaces()...)
-}
 
 // copied is the size of a pane that is copied from the old one: what was read of
 // the pane is the pane, and no clearance comes off. The opening was not read, so

@@ -117,3 +117,17 @@ func (p Problem) Check() error {
 	}
 	return p.Exposure.Check()
 }
+
+// Spoken is what the witnesses of a pane's size stand for along one direction, mm.
+// Words say who they are.
+type Spoken struct {
+	Size  float64 `json:"size"`
+	Doubt float64 `json:"doubt"`
+	Words string  `json:"words"`
+}
+
+// Witnessed is that both ways; none where nobody spoke.
+type Witnessed struct {
+	Width  *Spoken `json:"width,omitempty"`
+	Height *Spoken `json:"height,omitempty"`
+}

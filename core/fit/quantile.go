@@ -15,10 +15,6 @@ const (
 // halvings of an interval give its place to a millionth.
 const halvings = 22
 
-// spread is a value with the half-width of its doubt, mm: every value within is
-// as likely as any other.
-type spread struct{ value, half float64 }
-
 // below is how likely it is that the truth lies under x.
 func (q spread) below(x float64) float64 {
 	switch off := x - q.value; {
@@ -29,16 +25,6 @@ func (q spread) below(x float64) float64 {
 	default:
 		return (off + q.half) / (2 * q.half)
 	}
-}
-
-// kept remembers what was worked out of an axis: the numbers when set, hot and in
-// the coldest hang on the same doubts. A nil one keeps nothing.
-type kept map[keptOf]float64
-
-type keptOf struct {
-	axis  string
-	over  spread
-	share float64
 }
 
 func (k kept) or(of keptOf, work func() float64) float64 {

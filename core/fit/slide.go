@@ -2,19 +2,6 @@ package fit
 
 import "math"
 
-// Stop is one place on the way from the coldest to the hottest: what clearance
-// and bite are there, as expected from the readings, with the pane in the
-// middle. All mm and °C.
-type Stop struct {
-	Pane    float64 `json:"pane" doc:"Temperature of the pane, °C"`
-	Frame   float64 `json:"frame" doc:"Temperature of the frame, °C"`
-	Gap     float64 `json:"gap" doc:"Edge clearance each side, mm"`
-	Shift   float64 `json:"shift" doc:"How far the pane's edge stands from where it was set, mm"`
-	Bite    float64 `json:"bite" doc:"mm; 0 while unknown"`
-	GapLow  bool    `json:"gap_low" doc:"The clearance is below its limit"`
-	BiteLow bool    `json:"bite_low" doc:"The bite is below its limit"`
-}
-
 // slideStops is how many stops lie on each side of where the pane is set.
 const slideStops = 4
 

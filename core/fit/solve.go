@@ -9,50 +9,6 @@ import (
 	"freshshard/core/working"
 )
 
-// Size is width × height in mm.
-type Size struct {
-	W float64 `json:"w"`
-	H float64 `json:"h"`
-}
-
-// Missing is a reading that the answer still wants.
-type Missing struct {
-	Place Place  `json:"place"`
-	Name  string `json:"name"`
-	Why   string `json:"why"`
-}
-
-// Result is the answer. Ready is false while a width or a height is missing;
-// then Nominal and Order are nothing. Figures hold the numbers with limits and
-// workings, problems first.
-type Result struct {
-	Ready   bool                    `json:"ready"`
-	Nominal Size                    `json:"nominal" doc:"By the family's rule, mm"`
-	Order   Size                    `json:"order" doc:"To order or cut, mm"`
-	Band    Band                    `json:"band" doc:"The tolerance that the cutter keeps"`
-	Gap     Size                    `json:"gap" doc:"Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm"`
-	Wrap    float64                 `json:"wrap" doc:"A wrapped gasket's thickness when seated, each side, mm"`
-	HotGap  Size                    `json:"hot_gap" doc:"The same with everything hot, mm"`
-	Bite    float64                 `json:"bite" doc:"Bite as ordered, mm; 0 while unknown"`
-	HotBite float64                 `json:"hot_bite" doc:"Bite with everything hot, mm"`
-	Corners []outline.Point         `json:"corners" doc:"The opening as read, from the lower left, anticlockwise, mm; empty for a shape"`
-	Opening *outline.Outline        `json:"opening,omitempty" doc:"The opening of a shape as read"`
-	Holes   []outline.Path          `json:"holes,omitempty" doc:"Holes that carry the pane, from its lower left corner, mm"`
-	Pane    outline.Path            `json:"pane,omitempty" doc:"The pane of a shape as ordered, in the opening's place"`
-	Form    string                  `json:"form" doc:"What the pane is in words: rectangle, round, tube"`
-	Makes   []outline.Dimension     `json:"makes" doc:"The measures that make the pane as ordered"`
-	Lines   map[string]outline.Line `json:"lines" doc:"Where each measure of a shape lies on it"`
-	Chance  *Chance                 `json:"chance,omitempty" doc:"The odds of the ordered size, where they were asked"`
-	Slide   []Stop                  `json:"slide,omitempty" doc:"From the coldest to the hottest, where the odds were asked"`
-	Lift    *Lift                   `json:"lift,omitempty" doc:"Of a pane that is put up and let down"`
-	Broken  []outline.Broken        `json:"broken" doc:"Rules for holes that the pane would break when it is toughened, where they are broken"`
-	Figures []working.Figure        `json:"figures"`
-	Missing []Missing               `json:"missing"`
-	Odd     []Odd                   `json:"odd"`
-	Read    int                     `json:"read" doc:"Readings taken"`
-	Asked   int                     `json:"asked" doc:"Places of the walk"`
-}
-
 // Solve works out the size. It returns a *fault.Error for input that cannot
 // be; too few readings are not an error but a Result that says what is missing.
 func Solve(p Problem) (Result, error) {
@@ -233,16 +189,6 @@ func without(readings map[Place]length.Reading, odd []Odd) map[Place]length.Read
 	return out
 }
 
-// solver carries what the sums share.
-type solver struct {
-	p       Problem
-	band    Band
-	skew    outline.Skew
-	leaning bool
-	shaped  *opening
-	kept    kept
-}
-
 // skew tells the lean of the opening when both diagonals were read.
 func (p Problem) skew(w, h axis) (outline.Skew, bool, error) {
 	up, ok1 := p.Readings[Rising]
@@ -257,63 +203,4 @@ func (p Problem) skew(w, h axis) (outline.Skew, bool, error) {
 	}
 	s, err := outline.SkewOf(w.mean(), h.mean(), up.Value, down.Value)
 	return s, err == nil, err
-}
-
-// nominal is the family's rule: least tight size − 2 × (clearance + wrapped
-// gasket) − skew, in mm.
-func (s solver) nominal(a axis) float64 {
-	if a.lifted != nil {
-		return a.lifted.nominal
-	}
-	c, _, _ := s.p.allowance(a.nominal)
-	return a.nominal - 2*(c+s.p.seated()) - a.skew
-}
-
-// gap is the clearance on one side of a pane of the given size, at the least
-// reading, with the pane in the middle, in mm.
-func (s solver) gap(a axis, pane float64) float64 {
-	return (a.nominal-a.skew-pane)/2 - s.p.seated()
-}
-
-// reach is what covers the pane's edge, from the wall of the opening: the
-// bracket under clips, web and groove of a locking gasket, else the ledge.
-func (s solver) reach() (length.Reading, bool) {
-	if s.p.rule().Rubber {
-		web, ok := s.p.Readings[Web]
-		groove, has := s.p.Readings[Ledge]
-		return length.Reading{Value: web.Value + groove.Value, Doubt: web.Doubt + groove.Doubt}, ok && has
-	}
-	if r, ok := s.p.Readings[Reach]; ok {
-		return r, true
-	}
-	r, ok := s.p.Readings[Ledge]
-	return r, ok
-}
-
-// missing lists the needed places that have no reading yet.
-func (p Problem) missing(places []PlaceInfo) []Missing {
-	why := map[Place]string{
-		Ledge:      "without it nobody knows how much holds the pane",
-		Reach:      "without it nobody knows how much the brackets hold",
-		TubeWall:   "a tube is ordered by its outside and its wall",
-		HoleAcross: "holes are made before toughening", HoleUp: "a hole that is off is scrap",
-		HoleSide: "a hole that is off is scrap", HoleApart: "a hole that is off is scrap",
-		BushAcross: "a bush that is pressed in splits the pane",
-		Web:        "without it nobody knows how far the pane stands from the flange",
-	}
-	out := []Missing{}
-	for _, i := range places {
-		if _, ok := p.Readings[i.Place]; ok || !i.Needed {
-			continue
-		}
-		m := Missing{Place: i.Place, Name: i.Name, Why: why[i.Place]}
-		if m.Why == "" && i.Place.Key() != "" {
-			m.Why = "the shape is not known without it"
-		}
-		if m.Why == "" {
-			m.Why = "one reading does not show a taper"
-		}
-		out = append(out, m)
-	}
-	return out
 }

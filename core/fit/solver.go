@@ -1,0 +1,81 @@
+package fit
+
+import (
+	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/outline"
+)
+
+// axis is one direction across the opening, width or height.
+type axis struct {
+	name    string
+	letter  string
+	places  []Place
+	least   Place // the place of the least reading
+	nominal float64
+	doubt   float64 // of the least reading
+	low     float64 // the least that the opening can be
+	high    float64 // the most that the opening can be
+	widest  float64 // the greatest reading
+	skew    float64 // taken off for an opening that leans
+	spread  float64
+	read    int
+	lifted  *lift // the height of a pane that is lifted and dropped
+}
+
+// lift is the height of a pane that is lifted into a deep pocket and dropped
+// into a shallow one. All mm.
+//
+//	to go in: L ≤ F + u − c
+//	to stay:  the foot rests at l below the lower face, the head stands
+//	          L − F − l above the upper one; both at least e
+type lift struct {
+	s          solver
+	least      Place
+	f, fHigh   float64 // between the faces, least and greatest, as read
+	u, l       length.Reading
+	doubt      float64 // of the readings between the faces
+	engage     float64 // e
+	nominal    float64 // middle of the band
+	low, high  float64 // the band of lengths that work, as read
+	sureLow    float64 // at the worst
+	sureHigh   float64
+	mustLow    float64 // 19 times in 20
+	mustHigh   float64
+	limitFrom  origin.Origin
+	lowGrowth  float64
+	highGrowth float64
+	longest    bool // a tube is cut as long as goes in
+}
+
+// note says how the ordered size came about.
+type note struct {
+	largest  float64 // that still has its clearance at the worst
+	smallest float64 // that still has its bite and its rest; −Inf while they are unknown
+	fits     bool    // there is a size that has both
+	must     *note   // where there is none: the same for what a pane must have, 19 times in 20
+}
+
+// spread is a value with the half-width of its doubt, mm: every value within is
+// as likely as any other.
+type spread struct{ value, half float64 }
+
+// kept remembers what was worked out of an axis: the numbers when set, hot and in
+// the coldest hang on the same doubts. A nil one keeps nothing.
+type kept map[keptOf]float64
+
+type keptOf struct {
+	axis  string
+	over  spread
+	share float64
+}
+
+// solver carries what the sums share.
+type solver struct {
+	p       Problem
+	band    Band
+	skew    outline.Skew
+	leaning bool
+	shaped  *opening
+	kept    kept
+}
