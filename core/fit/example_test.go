@@ -61,6 +61,5 @@ func ExampleSolve() {
 	}
 	// Output:
 	// order 263.5 × 236.0 mm; nothing to say
-	// order 267.0 × 239.5 mm; no width is sure to go in and to stay: over 266.3 it may not go in, under 269.8 it may
-	// fall out
+	// order 267.0 × 239.5 mm; no width is sure to go in and to stay: over 266.3 it may not go in, under 269.8 it may fall out
 }
