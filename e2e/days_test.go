@@ -90,13 +90,13 @@ func moved(g *page) {
 	g.accessible("days as they would be")
 	g.press("Leave it as it was")
 	g.until("as it was", `!document.querySelector("[data-tried]") && !document.querySelector("[data-pinned=true]")`)
-	// Dragged half a day on: the last step of the first lane.
+	// Dragged half a day on: the first step of the second lane that is wide enough to be held.
 	at := func(edge string) float64 {
 		return ask[float64](g,
-			`(() => { const b = document.querySelectorAll("[data-lanes] ul[aria-label]")[1].querySelector("[data-step]"); b.scrollIntoView({block: "center"}); return b.getBoundingClientRect().`+edge+`; })()`)
+			`(() => { const l = document.querySelectorAll("[data-lanes] ul[aria-label]")[1]; const b = [...l.querySelectorAll("[data-step]")].find(s => s.getBoundingClientRect().width > 40); b.scrollIntoView({block: "center", inline: "center"}); return b.getBoundingClientRect().`+edge+`; })()`)
 	}
 	x, y := at("left")+2, at("top")+20
-	g.do(chromedp.DragAndDropXY(x, y, x+400, y, 4))
+	g.do(chromedp.DragAndDropXY(x, y, x+300, y, 4))
 	g.until("what the drag costs", `document.querySelector("[data-tried]")`)
 	g.pressAt("[data-so]")
 	g.until("pinned", `document.querySelector("[data-pinned=true]")`)
