@@ -90,13 +90,19 @@ func moved(g *page) {
 	g.accessible("days as they would be")
 	g.press("Leave it as it was")
 	g.until("as it was", `!document.querySelector("[data-tried]") && !document.querySelector("[data-pinned=true]")`)
-	// Dragged half a day on: the first step of the second lane that is wide enough to be held.
-	at := func(edge string) float64 {
-		return ask[float64](g,
-			`(() => { const l = document.querySelectorAll("[data-lanes] ul[aria-label]")[1]; const b = [...l.querySelectorAll("[data-step]")].find(s => s.getBoundingClientRect().width > 40); b.scrollIntoView({block: "center", inline: "center"}); return b.getBoundingClientRect().`+edge+`; })()`)
+	// Dragged some hours on, one of the second lane that is wide enough to be held: not each may
+	// lie there.
+	for n := 0; n < 8 && !g.soon(`document.querySelector("[data-tried]")`); n++ {
+		at := ask[[]float64](g, fmt.Sprintf(`(() => {
+			const wide = [...document.querySelectorAll("[data-lanes] ul[aria-label]")[1].querySelectorAll("[data-step]")]
+				.filter(s => s.getBoundingClientRect().width > 40)
+			const b = wide[%d %% wide.length]
+			b.scrollIntoView({block: "center", inline: "center"})
+			const r = b.getBoundingClientRect()
+			return [r.left + 2, r.top + 20]
+		})()`, n))
+		g.do(chromedp.DragAndDropXY(at[0], at[1], at[0]+300, at[1], 4))
 	}
-	x, y := at("left")+2, at("top")+20
-	g.do(chromedp.DragAndDropXY(x, y, x+300, y, 4))
 	g.until("what the drag costs", `document.querySelector("[data-tried]")`)
 	g.pressAt("[data-so]")
 	g.until("pinned", `document.querySelector("[data-pinned=true]")`)

@@ -74,6 +74,17 @@ func (g *page) until(what, js string) {
 	g.fail(fmt.Errorf("waited in vain for %s", what))
 }
 
+// soon says whether JavaScript is true within a few seconds.
+func (g *page) soon(js string) bool {
+	g.t.Helper()
+	for end := time.Now().Add(patience / 4); time.Now().Before(end); time.Sleep(30 * time.Millisecond) {
+		if ask[bool](g, "!!("+js+")") {
+			return true
+		}
+	}
+	return false
+}
+
 func (g *page) sees(text string) {
 	g.t.Helper()
 	g.until("the words "+text, fmt.Sprintf(`document.body.innerText.includes(%q)`, text))
