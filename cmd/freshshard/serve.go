@@ -153,9 +153,10 @@ func (s *settings) run(ctx context.Context) error {
 			}
 			beside.Go(done)
 		}
+		// Nothing else is at the tables while they are filled.
+		beside.Go(func() { tidy(ctx, sh) })
 		keeper.Run(ctx)
 	})
-	beside.Go(func() { tidy(ctx, sh) })
 	h := web.New(sh, web.Options{PlainHTTP: s.plain, Hosts: s.hosts, BehindProxy: s.proxy, Closing: ctx.Done(),
 		Backup: keeper.Once, Filled: fill.far})
 	if err := serve(ctx, l, h, func(url string) { s.ready(url, fill.far().Over()) }); err != nil {
