@@ -81,20 +81,23 @@ func (s *Shop) CountScrews(ctx context.Context, by record.Account, at Bench, cou
 			return store.Change{}, fault.New("counted", fmt.Sprintf("%d screws are gone over %d times", n, len(setting.Passes)),
 				"count from the drawing again")
 		}
-		before := p.Counted
+		before, full := p.Counted, n*len(setting.Passes)
 		p.Counted, p.Version = counted, version
 		c := store.Change{Noun: "screws", Item: p.Family, Action: "counted", Said: fmt.Sprintf("%d of %d over all passes",
-			counted, n*len(setting.Passes)), Before: before, After: counted}
+			counted, full), Before: before, After: counted}
 		found, err := t.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = stale("the count of the screws")
 		}
-		if err != nil || counted < n*len(setting.Passes) {
+		if err != nil || counted < full && before < full {
 			return c, err
 		}
 		follow, err := s.follower(ctx, t, by, j.ID, p.ID)
 		if err != nil {
 			return c, err
+		}
+		if counted < full {
+			return follow.with(c, follow.afterUncounted(ctx))
 		}
 		if err := follow.afterScrews(ctx); err != nil {
 			return c, err

@@ -3,6 +3,7 @@ package shop
 import (
 	"context"
 	"slices"
+	"time"
 
 	"freshshard/core/length"
 	"freshshard/core/plan"
@@ -23,7 +24,7 @@ type follower struct {
 	j  record.Job
 	p  *record.Pane
 	b  benchView
-	// said are the titles of what went with it.
+	// said is what went with it.
 	said []string
 }
 
@@ -50,6 +51,12 @@ func (b benchView) leads(step string) bool {
 		slices.ContainsFunc(b.reck.Plan.Steps, func(st plan.Step) bool { return st.Itself && !b.done[st.Key] })
 }
 
+// leadsBack says whether anything that a step took with it is taken back with it.
+func (b benchView) leadsBack(step string) bool {
+	return slices.ContainsFunc(b.checks, func(c CheckView) bool { return c.ShownBy == step && c.Outcome == prove.Pass }) ||
+		slices.ContainsFunc(b.reck.Plan.Steps, func(st plan.Step) bool { return st.Itself && b.done[st.Key] })
+}
+
 // followed lets on one of several panes follow what was said of all.
 func (s *Shop) followed(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
 	f func(*follower) error) error {
@@ -73,8 +80,83 @@ func (f *follower) set(ctx context.Context, st plan.Step, k record.Tick) error {
 	if err := f.t.SetTick(ctx, f.p.ID, k, f.by.ID); err != nil {
 		return err
 	}
-	f.said = append(f.said, st.Title)
+	f.said = append(f.said, st.Title+": "+k.Outcome)
 	return f.look(ctx, f.j.ID, f.p.ID)
+}
+
+// open takes a tick back.
+func (f *follower) open(ctx context.Context, st plan.Step) error {
+	steps, _ := onceOf(&f.j, f.p)
+	on := holder(&f.j, f.p, func(q *record.Pane) bool { return tickOf(q, st.Key) != nil }, steps, st.Key)
+	if err := f.t.ClearTick(ctx, on.ID, st.Key); err != nil {
+		return err
+	}
+	f.said = append(f.said, st.Title+": open again")
+	return f.look(ctx, f.j.ID, f.p.ID)
+}
+
+// afterTakenBack opens the step of measuring again where what it needs is not read any more.
+func (f *follower) afterTakenBack(ctx context.Context) error {
+	st, err := f.b.step(measureStep)
+	if k := tickOf(&f.b.pane, measureStep); err != nil || k == nil || k.Outcome != "done" ||
+		f.b.reck.Plan.Wait(st, f.b.standing, f.s.Now()) == nil {
+		return nil
+	}
+	return f.open(ctx, st)
+}
+
+// afterUncounted opens the step of tightening again: a screw of it is not counted any more.
+func (f *follower) afterUncounted(ctx context.Context) error {
+	for i := len(f.b.reck.Plan.Steps) - 1; i >= 0; i-- {
+		st := f.b.reck.Plan.Steps[i]
+		if k := tickOf(&f.b.pane, st.Key); st.Screws && k != nil && k.Outcome == "done" {
+			if err := f.open(ctx, st); err != nil {
+				return err
+			}
+			return f.notYet(ctx)
+		}
+	}
+	return nil
+}
+
+// afterOpened opens the checks again that a step passed, and the steps that ask for nothing.
+// What somebody answered before the step was done stays.
+func (f *follower) afterOpened(ctx context.Context, step string, done time.Time) error {
+	for _, c := range f.b.checks {
+		if c.ShownBy != step || c.Outcome != prove.Pass || c.At == nil || c.At.Before(done) {
+			continue
+		}
+		on := checkedOn(&f.j, f.p, c.Key)
+		if err := f.t.ClearAnswer(ctx, on.ID, c.Key); err != nil {
+			return err
+		}
+		f.said = append(f.said, c.Text+": open again")
+	}
+	return f.notYet(ctx)
+}
+
+// afterUnproved opens the step again that a proof did. One that was ticked before stays.
+func (f *follower) afterUnproved(ctx context.Context, does string, proved time.Time) error {
+	st, err := f.b.step(does)
+	if k := tickOf(&f.b.pane, does); err != nil || k == nil || k.At.Before(proved) {
+		return nil
+	}
+	return f.open(ctx, st)
+}
+
+// notYet opens the steps again that ask for nothing, where something before them is open.
+func (f *follower) notYet(ctx context.Context) error {
+	open := false
+	for _, st := range f.b.reck.Plan.Steps {
+		if k := tickOf(&f.b.pane, st.Key); k == nil {
+			open = true
+		} else if open && st.Itself && k.Outcome == "done" {
+			if err := f.open(ctx, st); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
 }
 
 // afterReading does the step of measuring as soon as all is read that is asked for, nothing
@@ -126,7 +208,7 @@ func (f *follower) afterStep(ctx context.Context, step string, done bool) error 
 		if err := f.t.SetAnswer(ctx, f.p.ID, a, f.by.ID); err != nil {
 			return err
 		}
-		f.said = append(f.said, c.Text)
+		f.said = append(f.said, c.Text+": "+string(prove.Pass))
 	}
 	return f.nothing(ctx)
 }
@@ -183,8 +265,8 @@ func (s *Shop) doesWait(j *record.Job, b benchView, c prove.Check) *plan.Wait {
 
 // with adds to what is said of a change what went with it.
 func (f *follower) with(c store.Change, err error) (store.Change, error) {
-	for _, title := range f.said {
-		c.Said += "; " + title + ": done"
+	for _, said := range f.said {
+		c.Said += "; " + said
 	}
 	return c, err
 }

@@ -190,3 +190,91 @@ func TestStepShowsItsChecks(t *testing.T) {
 		}
 	}
 }
+
+// What is taken back takes back what it took with it, and nothing that somebody said before it.
+func TestTakenBackTakesBack(t *testing.T) {
+	s, mira, tor := open(t)
+	now := time.Now().UTC().Truncate(time.Second)
+	s.Now = func() time.Time { return now }
+	must := func(err error) {
+		t.Helper()
+		if err != nil {
+			t.Fatal(err)
+		}
+	}
+	state := func(id int64, name string, steps map[string]bool, checks map[string]prove.Outcome) {
+		t.Helper()
+		v := view1(t, s, id)
+		for k, want := range steps {
+			if isDone(v, k) != want {
+				t.Errorf("%s: step %s is done: %v", name, k, isDone(v, k))
+			}
+		}
+		for k, want := range checks {
+			if got := checkIn(v, k).Outcome; got != want {
+				t.Errorf("%s: check %s is %q", name, k, got)
+			}
+		}
+	}
+
+	// A reading that the size needs; one that it does not need.
+	id := takeIn(t, s, tor)
+	for p, text := range sized {
+		read(t, s, tor, id, p, text)
+	}
+	read(t, s, tor, id, fit.OldThickness, "4.0")
+	state(id, "read", map[string]bool{measureStep: true}, nil)
+	must(s.TakeBack(ctx, tor, First(id), fit.OldThickness, 1))
+	state(id, "one too many taken back", map[string]bool{measureStep: true}, nil)
+	must(s.TakeBack(ctx, tor, First(id), fit.Reach, 1))
+	state(id, "one that is needed taken back", map[string]bool{measureStep: false}, nil)
+
+	// The last screw, and the hold that went with it.
+	front, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: "Deck oven, front", Exposure: "oven",
+		Family: "channel-front", Place: "bench"})
+	must(err)
+	for p, text := range square("500", "350", "11") {
+		read(t, s, tor, front, p, text)
+	}
+	must(s.Choose(ctx, tor, First(front), Settle{Material: "toughened", Thickness: 4}))
+	v := view1(t, s, front)
+	for _, st := range v.Reckoning.Plan.Steps {
+		if slices.Index(family.Stations, st.Station) <= slices.Index(family.Stations, "set") && !st.Screws {
+			must(s.Tick(ctx, tor, First(front), st.Key, Done{Outcome: "done"}))
+		}
+	}
+	full := screwsOf(v.Pane, v.Reckoning.Family) * len(setting.Passes)
+	must(s.CountScrews(ctx, tor, First(front), full, view1(t, s, front).Pane.Version))
+	state(front, "all counted", map[string]bool{"bar-on": true, "settle": true}, nil)
+	must(s.CountScrews(ctx, tor, First(front), full-1, view1(t, s, front).Pane.Version))
+	state(front, "one taken back", map[string]bool{"bar-on": false, "settle": false, "pane-up": true}, nil)
+	must(s.CountScrews(ctx, tor, First(front), full, view1(t, s, front).Pane.Version))
+	must(s.Tick(ctx, tor, First(front), "pane-up", Done{Outcome: "open", Seen: 1}))
+	state(front, "a step before it opened", map[string]bool{"pane-up": false, "settle": false, "bar-on": true}, nil)
+
+	// A proof: its step goes with it, unless it was ticked before.
+	for _, first := range []bool{false, true} {
+		stove := takeIn(t, s, tor)
+		for _, step := range []string{"cold", "brackets", "door-on"} {
+			must(s.Tick(ctx, tor, First(stove), step, Done{Outcome: "done"}))
+		}
+		if first {
+			must(s.Tick(ctx, tor, First(stove), "first-fire", Done{Outcome: "done"}))
+			now = now.Add(time.Minute)
+		}
+		must(s.Answer(ctx, tor, First(stove), "fire", Checked{Answer: prove.Answer{Outcome: prove.Pass}}))
+		must(s.Reopen(ctx, tor, First(stove), "fire", 1, ""))
+		state(stove, "a proof taken back", map[string]bool{"first-fire": first}, map[string]prove.Outcome{"fire": prove.Open})
+	}
+
+	// A step that showed two checks: what somebody looked at before stays looked at.
+	part, err := s.TakeIn(ctx, mira, "", TakeIn{Name: "Oda Marl", Object: "Deck oven, outer pane", Exposure: "oven",
+		Family: "channel-front", Road: road.Chosen{ID: "part"}, Place: "bench"})
+	must(err)
+	must(s.Answer(ctx, mira, First(part), "print-side", Checked{Answer: prove.Answer{Outcome: prove.Pass}}))
+	now = now.Add(time.Minute)
+	must(s.Tick(ctx, mira, First(part), "part-here", Done{Outcome: "done"}))
+	must(s.Tick(ctx, mira, First(part), "part-here", Done{Outcome: "open", Seen: 1}))
+	state(part, "opened", map[string]bool{"part-here": false}, map[string]prove.Outcome{"old-on-new": prove.Open,
+		"print-side": prove.Pass})
+}

@@ -152,9 +152,11 @@ func (s *Shop) TickAll(ctx context.Context, by record.Account, job int64, step s
 				by.ID); err != nil {
 				return store.Change{}, err
 			}
-			if err := s.followed(ctx, t, by, &j, p,
-				func(f *follower) error { return f.afterStep(ctx, step, true) }); err != nil {
-				return store.Change{}, err
+			if b.leads(step) {
+				if err := s.followed(ctx, t, by, &j, p,
+					func(f *follower) error { return f.afterStep(ctx, step, true) }); err != nil {
+					return store.Change{}, err
+				}
 			}
 			if n++; st.Once { // it stands on all
 				break
@@ -220,10 +222,12 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 			if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
 				return store.Change{}, err
 			}
-			if err := s.followed(ctx, t, by, &j, p, func(f *follower) error {
-				return f.afterCheck(ctx, check, taken.Outcome)
-			}); err != nil {
-				return store.Change{}, err
+			if c.Does != "" {
+				if err := s.followed(ctx, t, by, &j, p, func(f *follower) error {
+					return f.afterCheck(ctx, check, taken.Outcome)
+				}); err != nil {
+					return store.Change{}, err
+				}
 			}
 			if n++; c.Once {
 				break

@@ -165,7 +165,7 @@ func (s *Shop) TakeBack(ctx context.Context, by record.Account, at Bench, place 
 	if err != nil {
 		return err
 	}
-	return s.paneChange(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		live, err := t.LiveReading(ctx, p.ID, place)
 		if err != nil || live == nil {
 			return store.Change{}, err
@@ -173,8 +173,15 @@ func (s *Shop) TakeBack(ctx context.Context, by record.Account, at Bench, place 
 		if err := s.seen(live, version, info); err != nil {
 			return store.Change{}, err
 		}
-		return store.Change{Noun: "reading", Item: string(place), Action: "taken back",
-				Said: fmt.Sprintf("%s: %s taken back", info.Name, live.Reading.Text), Before: live},
-			t.RetireReading(ctx, p.ID, place)
+		c := store.Change{Noun: "reading", Item: string(place), Action: "taken back",
+			Said: fmt.Sprintf("%s: %s taken back", info.Name, live.Reading.Text), Before: live}
+		if err := t.RetireReading(ctx, p.ID, place); err != nil || tickOf(p, measureStep) == nil {
+			return c, err
+		}
+		f, err := s.follower(ctx, t, by, j.ID, p.ID)
+		if err != nil {
+			return c, err
+		}
+		return f.with(c, f.afterTakenBack(ctx))
 	})
 }

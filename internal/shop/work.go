@@ -222,7 +222,14 @@ func (s *Shop) Tick(ctx context.Context, by record.Account, at Bench, step strin
 		title := st.Title
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
-			return c, t.ClearTick(ctx, p.ID, step)
+			if err := t.ClearTick(ctx, p.ID, step); err != nil || !b.leadsBack(step) {
+				return c, err
+			}
+			f, err := s.follower(ctx, t, by, j.ID, b.pane.ID)
+			if err != nil {
+				return c, err
+			}
+			return f.with(c, f.afterOpened(ctx, step, last.At))
 		}
 		if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
 			At: s.Now()}, by.ID); err != nil || !b.leads(step) {
@@ -429,6 +436,7 @@ func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check st
 		return err
 	}
 	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		at := p.ID
 		p = checkedOn(j, p, check)
 		now, last, err := checkNow(j, p, check)
 		if err != nil || last == nil {
@@ -444,8 +452,15 @@ func (s *Shop) Reopen(ctx context.Context, by record.Account, at Bench, check st
 		if changed != "" {
 			said += ", changed: " + changed
 		}
-		return store.Change{Noun: "check", Item: check, Action: "open", Said: said, Before: last},
-			t.ClearAnswer(ctx, p.ID, check)
+		c := store.Change{Noun: "check", Item: check, Action: "open", Said: said, Before: last}
+		if err := t.ClearAnswer(ctx, p.ID, check); err != nil || now.Does == "" || last.Answer.Outcome == prove.Fail {
+			return c, err
+		}
+		f, err := s.follower(ctx, t, by, j.ID, at)
+		if err != nil {
+			return c, err
+		}
+		return f.with(c, f.afterUnproved(ctx, now.Does, last.At))
 	})
 }
 
