@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"freshshard/core/fault"
 	"freshshard/core/schedule"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
@@ -39,7 +40,13 @@ func promiseWell(ctx context.Context, s *shop.Shop, by record.Account) error {
 		if tight <= tooTight {
 			return nil
 		}
-		if _, err := s.Promise(ctx, by, again.Job, inHours(again.Nine.Add(time.Hour))); err != nil {
+		// The days are laid anew for it, and on a busy machine with less time to search.
+		for _, later := range []time.Duration{time.Hour, 24 * time.Hour, 7 * 24 * time.Hour} {
+			if _, err = s.Promise(ctx, by, again.Job, inHours(again.Nine.Add(later))); fault.Of(err) == nil {
+				break
+			}
+		}
+		if err != nil {
 			return err
 		}
 	}
