@@ -23,6 +23,7 @@ type change struct {
 	where, what string
 	from, to    int // bytes of the file
 	with        string
+	way         int // which of the changes of this place
 	source      []byte
 }
 
@@ -85,37 +86,37 @@ func inFile(pkg, file string) ([]change, error) {
 		return nil, err
 	}
 	var out []change
-	add := func(from token.Pos, length int, with string) {
+	add := func(from token.Pos, length int, with string, way int) {
 		p := set.Position(from)
 		was := string(source[p.Offset : p.Offset+length])
 		line, _, _ := strings.Cut(string(source[p.Offset-p.Column+1:]), "\n")
 		out = append(out, change{pkg: pkg, file: file,
 			where: fmt.Sprintf("%s:%d", filepath.Join(strings.TrimPrefix(pkg, "freshshard/"), filepath.Base(file)), p.Line),
 			what:  fmt.Sprintf("%s → %s in `%s`", was, with, strings.TrimSpace(line)), from: p.Offset, to: p.Offset + length,
-			with: with, source: source})
+			with: with, way: way, source: source})
 	}
 	ast.Inspect(tree, func(n ast.Node) bool {
 		switch n := n.(type) {
 		case *ast.ImportSpec, *ast.Field, *ast.ArrayType:
 			return false // paths, tags, sizes
 		case *ast.BinaryExpr:
-			for _, with := range turned[n.Op] {
-				add(n.OpPos, len(n.Op.String()), with)
+			for way, with := range turned[n.Op] {
+				add(n.OpPos, len(n.Op.String()), with, way)
 			}
 		case *ast.UnaryExpr:
 			if n.Op == token.NOT {
-				add(n.OpPos, 1, "")
+				add(n.OpPos, 1, "", 0)
 			}
 			if n.Op == token.SUB {
-				add(n.OpPos, 1, "+")
+				add(n.OpPos, 1, "+", 0)
 			}
 		case *ast.BasicLit:
 			if with, ok := other(n); ok {
-				add(n.Pos(), len(n.Value), with)
+				add(n.Pos(), len(n.Value), with, 0)
 			}
 		case *ast.Ident:
 			if with, ok := verdicts[n.Name]; ok {
-				add(n.Pos(), len(n.Name), with)
+				add(n.Pos(), len(n.Name), with, 0)
 			}
 		}
 		return true
@@ -138,3 +139,6 @@ func other(l *ast.BasicLit) (string, bool) {
 	}
 	return "", false
 }
+
+// isTest says that a file is one of tests.
+func isTest(path string) bool { return strings.HasSuffix(path, "_test.go") }

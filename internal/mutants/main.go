@@ -9,16 +9,16 @@ package main
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"flag"
 	"fmt"
+	"maps"
 	"math/rand/v2"
 	"os"
 	"os/exec"
 	"path/filepath"
+	"slices"
 	"sort"
 	"strings"
-	"sync"
 	"time"
 )
 
@@ -56,49 +56,49 @@ func run(pattern string, sample int, seed uint64, jobs int) error {
 		return err
 	}
 	defer func() { _ = os.RemoveAll(dir) }()
-	work := make(chan int)
-	outcomes := make([]string, len(all))
-	var wg sync.WaitGroup
-	for n := range jobs {
-		wg.Go(func() {
-			for i := range work {
-				outcomes[i] = try(ctx, filepath.Join(dir, fmt.Sprint(n)), all[i])
-			}
-		})
+	byPackage := map[string][]int{}
+	for i, c := range all {
+		byPackage[c.pkg] = append(byPackage[c.pkg], i)
 	}
-	for i := range all {
-		work <- i
-		if i%50 == 49 {
-			fmt.Fprintf(os.Stderr, "%d of %d\n", i+1, len(all))
+	outcomes := make([]string, len(all))
+	types := newTypes()
+	for n, pkg := range slices.Sorted(maps.Keys(byPackage)) {
+		mine := byPackage[pkg]
+		changes := make([]change, len(mine))
+		for k, i := range mine {
+			changes[k] = all[i]
+		}
+		fmt.Fprintf(os.Stderr, "%s: %d changes\n", pkg, len(mine))
+		s := switched(ctx, filepath.Join(dir, fmt.Sprint(n)), types, changes)
+		for k, o := range s.tryAll(ctx, changes, jobs) {
+			outcomes[mine[k]] = o
 		}
 	}
-	close(work)
-	wg.Wait()
 	report(all, outcomes)
 	return nil
 }
 
-// testTime is after how long a test is taken to hang in a loop that the change
-// has made endless: it was noticed.
-const testTime = 90 * time.Second
+// hung is after how long a test is taken to hang in a loop that a change has made
+// endless: it was noticed.
+const hung = 90 * time.Second
 
-// try runs the tests of a package with one change laid over its source.
-func try(ctx context.Context, dir string, c change) string {
+// oneByOne builds and runs the tests of a package with one change laid over its source.
+func oneByOne(ctx context.Context, dir string, c change) string {
 	if err := os.MkdirAll(dir, 0o700); err != nil {
 		return err.Error()
 	}
-	changed, overlay := filepath.Join(dir, "changed.go"), filepath.Join(dir, "overlay.json")
-	b, err := json.Marshal(map[string]any{"Replace": map[string]string{c.file: changed}})
+	changed := filepath.Join(dir, "changed.go")
+	if err := os.WriteFile(changed, c.apply(), 0o600); err != nil {
+		return err.Error()
+	}
+	over, err := overlay(dir, map[string]string{c.file: changed})
 	if err != nil {
 		return err.Error()
 	}
-	if err := errors.Join(os.WriteFile(changed, c.apply(), 0o600), os.WriteFile(overlay, b, 0o600)); err != nil {
-		return err.Error()
-	}
-	ctx, cancel := context.WithTimeout(ctx, testTime)
+	ctx, cancel := context.WithTimeout(ctx, hung)
 	defer cancel()
-	out, err := exec.CommandContext(ctx, "go", "test", "-overlay", overlay, "-count", "1", "-timeout",
-		(testTime - 10*time.Second).String(), "-failfast", "-vet", "off", c.pkg).CombinedOutput()
+	out, err := exec.CommandContext(ctx, "go", "test", "-overlay", over, "-count", "1", "-timeout",
+		(hung - 10*time.Second).String(), "-failfast", "-vet", "off", c.pkg).CombinedOutput()
 	switch {
 	case err == nil:
 		return survived
@@ -106,6 +106,16 @@ func try(ctx context.Context, dir string, c change) string {
 		return unbuilt
 	}
 	return noticed
+}
+
+// overlay writes what the compiler takes in place of files.
+func overlay(dir string, files map[string]string) (string, error) {
+	b, err := json.Marshal(map[string]any{"Replace": files})
+	if err != nil {
+		return "", err
+	}
+	name := filepath.Join(dir, "overlay.json")
+	return name, os.WriteFile(name, b, 0o600)
 }
 
 // report prints the survivors and the share of each package.
