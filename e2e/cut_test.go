@@ -35,15 +35,18 @@ func cutRoom(t *testing.T, p *program) {
 	piece := ask[string](g, `document.querySelector("[data-sheet] [data-leaf=piece]").dataset.piece`)
 	g.press("Turn it")
 	g.until("a plan with it turned",
-		fmt.Sprintf(`fetch("/api/cut-room").then(r => r.json()).then(v => JSON.stringify(v).includes('"piece":%q,"turned":true'))`, piece))
+		fmt.Sprintf(`fetch("/api/cut-room").then(r => r.json()).then(v => JSON.stringify(v)
+			.includes('"piece":%q,"turned":true'))`, piece))
 	g.until("the keys free again",
-		`document.querySelector("[data-cut-done]") && !document.querySelector("[data-cut-done]").disabled && document.querySelector('[data-sheet] [data-leaf=piece]')`)
+		`document.querySelector("[data-cut-done]") && !document.querySelector("[data-cut-done]").disabled &&
+			document.querySelector('[data-sheet] [data-leaf=piece]')`)
 	line := `document.querySelector("[data-cut-line]")?.dataset.cutLine`
 	cut := func() {
 		before := ask[string](g, line+` + document.querySelector("[data-measure]").innerText`)
 		g.pressAt("[data-cut-done]:not([disabled])")
 		g.until("the next cut",
-			fmt.Sprintf(`!document.querySelector("[data-cut-line]") || %s + document.querySelector("[data-measure]").innerText !== %q`, line, before))
+			fmt.Sprintf(`!document.querySelector("[data-cut-line]") ||
+				%s + document.querySelector("[data-measure]").innerText !== %q`, line, before))
 	}
 	g.until("the first cut", line)
 	first := ask[string](g, `document.querySelector("[data-measure]").innerText`)
@@ -69,7 +72,8 @@ func cutRoom(t *testing.T, p *program) {
 		cut()
 	}
 	g.until("all of it cut",
-		`![...document.querySelectorAll("nav[aria-label='Glass to cut'] a")].some(a => a.innerText.startsWith("3 mm annealed"))`)
+		`![...document.querySelectorAll("nav[aria-label='Glass to cut'] a")]
+			.some(a => a.innerText.startsWith("3 mm annealed"))`)
 	g.goTo("/stores")
 	g.sees("offcut")
 	cutTube(g)
@@ -87,7 +91,8 @@ func cutTube(g *page) {
 	g.until("nobody asks who cuts it", `!document.querySelector("[data-unsaid]")`)
 	g.press("Plan the cuts")
 	g.until("the tube along its length", `document.querySelectorAll("[data-tube] [data-leaf=piece]").length === 1`)
-	g.until("what it is worth", `document.querySelector("[data-figure=useful]") && document.querySelector("[data-figure=cut_cost]")`)
+	g.until("what it is worth", `document.querySelector("[data-figure=useful]") &&
+		document.querySelector("[data-figure=cut_cost]")`)
 	g.accessible("a plan of tubes")
 	g.pressAt("[data-cut-done]:not([disabled])")
 	g.until("it cut",
@@ -110,7 +115,9 @@ func stores(t *testing.T, p *program) {
 	}
 	file := func(text string) {
 		ask[any](g, fmt.Sprintf(
-			`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "rack.csv")); const i = document.querySelector("input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`, text))
+			`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "rack.csv"));
+				const i = document.querySelector("input[type=file]"); i.files = d.files;
+				i.dispatchEvent(new Event("change", {bubbles: true})) })()`, text))
 	}
 	file("kind;quantity;name\nseal;many;rope\nseal;1;tape\n")
 	g.sees("row 2, quantity:")
@@ -134,7 +141,8 @@ func stores(t *testing.T, p *program) {
 	g.fill("Price of one", "3.1")
 	g.press("Take it in")
 	g.until("it in the list",
-		`[...document.querySelectorAll("[data-stock]")].some(l => l.innerText.includes("somebody typed") && l.innerText.includes("2.5 m") && l.innerText.includes("3.10 each"))`)
+		`[...document.querySelectorAll("[data-stock]")].some(l => l.innerText.includes("somebody typed") && l.innerText
+			.includes("2.5 m") && l.innerText.includes("3.10 each"))`)
 	g.fill("Find", "somebody typed")
 	g.until("it alone", `document.querySelectorAll("[data-stock]").length === 1`)
 	g.pressAt("[data-stock] button")
@@ -145,5 +153,6 @@ func stores(t *testing.T, p *program) {
 	g.fill("What for", "the boiler house")
 	g.press("Taken")
 	g.until("nothing left",
-		`document.querySelectorAll("[data-stock]").length === 0 || document.querySelector("[data-stock]").innerText.includes("the boiler house")`)
+		`document.querySelectorAll("[data-stock]").length === 0 || document.querySelector("[data-stock]").innerText
+			.includes("the boiler house")`)
 }

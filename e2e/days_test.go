@@ -55,20 +55,26 @@ func days(t *testing.T, p *program) {
 	g.until("his week", fmt.Sprintf(`document.querySelector(%q)`, week))
 	g.accessible("when people work")
 	set := func(label, text string) {
-		ask[any](g, fmt.Sprintf(`void (() => { const i = [...document.querySelectorAll(%q)].find(l => l.innerText.startsWith(%q)).control; Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(i, %q); i.dispatchEvent(new Event("input", {bubbles: true})) })()`, week+" label", label, text))
+		ask[any](g, fmt.Sprintf(`void (() => { const i = [...document.querySelectorAll(%q)]
+			.find(l => l.innerText.startsWith(%q)).control; Object.getOwnPropertyDescriptor(HTMLInputElement.prototype,
+			"value").set.call(i, %q); i.dispatchEvent(new Event("input", {bubbles: true})) })()`, week+" label", label, text))
 	}
 	set("From", "early")
 	g.pressAt(week + " button[type=submit]")
 	g.until("no time of the day", fmt.Sprintf(`document.querySelector(%q).innerText.includes("no time of the day")`, week))
 	set("From", "08:00")
 	for range 5 {
-		ask[any](g, fmt.Sprintf(`void [...document.querySelectorAll(%q)].find(b => b.getAttribute("aria-checked") === "true" || b.checked)?.click()`, week+` > div:first-of-type [role=checkbox], `+week+` > div:first-of-type input[type=checkbox]`))
+		boxes := week + ` > div:first-of-type [role=checkbox], ` + week + ` > div:first-of-type input[type=checkbox]`
+		ask[any](g, fmt.Sprintf(`void [...document.querySelectorAll(%q)]
+			.find(b => b.getAttribute("aria-checked") === "true" || b.checked)?.click()`, boxes))
 	}
 	g.pressAt(week + " button[type=submit]")
-	g.until("kept", fmt.Sprintf(`fetch("/api/weeks").then(r => r.json()).then(a => a.find(w => w.account === %d).days.length === 0)`, ebbe))
+	g.until("kept", fmt.Sprintf(`fetch("/api/weeks").then(r => r.json()).then(a => a
+		.find(w => w.account === %d).days.length === 0)`, ebbe))
 	g.goTo("/days")
 	g.until("his lane empty",
-		`[...document.querySelectorAll("[data-lanes] ul[aria-label]")].find(u => u.getAttribute("aria-label").startsWith("Ebbe"))?.children.length === 0`)
+		`[...document.querySelectorAll("[data-lanes] ul[aria-label]")]
+			.find(u => u.getAttribute("aria-label").startsWith("Ebbe"))?.children.length === 0`)
 	g.until("what moved is said", `document.body.innerText.includes("steps lie elsewhere")`)
 	g.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateTouch))
 	g.until("my day", `document.querySelector("[data-my-day] ol li")`)
@@ -78,7 +84,8 @@ func days(t *testing.T, p *program) {
 	g.accessible("my day")
 	g.do(chromedp.EmulateViewport(1280, 800))
 	g.call("PUT", fmt.Sprintf("/api/weeks/%d", ebbe),
-		fmt.Sprintf(`{"account": %d, "days": [1,2,3,4,5], "from": "08:00", "to": "17:00", "noon_from": "12:00", "noon_to": "12:30", "off": [], "may": ["pressure","gas","height"], "version": 1}`, ebbe))
+		fmt.Sprintf(`{"account": %d, "days": [1,2,3,4,5], "from": "08:00", "to": "17:00", "noon_from": "12:00",
+			"noon_to": "12:30", "off": [], "may": ["pressure","gas","height"], "version": 1}`, ebbe))
 }
 
 // A step is moved by tap and by drag: tried, with what it costs, left, and then made so.
@@ -115,13 +122,15 @@ func moved(g *page) {
 // somebody ill leaves an empty lane. Tried, nothing is changed.
 func whatIf(g *page) {
 	try := func(kind string) {
-		ask[any](g, fmt.Sprintf(`void [...document.querySelectorAll("[data-what-if] [role=radio]")].find(b => b.innerText.includes(%q)).click()`, kind))
+		ask[any](g, fmt.Sprintf(`void [...document.querySelectorAll("[data-what-if] [role=radio]")].find(b => b.innerText
+			.includes(%q)).click()`, kind))
 		g.pressAt("[data-try]")
 		g.until(kind, `document.querySelector("[data-tried]") && document.querySelector("[data-changes]")`)
 	}
 	try("glass comes late")
 	g.until("what it moves",
-		`+document.querySelector("[data-changes]").dataset.changes > 0 && document.querySelector("[data-changes]").innerText.includes("then")`)
+		`+document.querySelector("[data-changes]").dataset.changes > 0 && document.querySelector("[data-changes]").innerText
+			.includes("then")`)
 	g.press("Leave it as it was")
 	g.until("the days", `document.querySelector("[data-what-if]")`)
 	try("one more pair of hands")
@@ -142,7 +151,11 @@ func promisedAtTheDoor(t *testing.T, p *program) {
 	g.signIn("mira")
 	g.goTo("/days")
 	g.until("the days", `document.querySelector("[data-step]")`)
-	ask[any](g, `void localStorage.setItem("draft:take-in", JSON.stringify({key: "a-key-for-the-door", customer: null, name: "Oda Marl", phone: "", object: "Greenhouse, vent by the door", exposure: "weather", stands: "", steady: "", power: false, gas: false, vehicle: false, moves: "", water: false, layout: {across: 1, down: 1, behind: false}, old: false, strike: false, stamp: "", family: "putty-points", road: {id: "size", how: "", came: "broken", part: {}}, like: "", story: "", place: "bench", promised: ""}))`)
+	ask[any](g, `void localStorage.setItem("draft:take-in", JSON.stringify({key: "a-key-for-the-door", customer: null,
+		name: "Oda Marl", phone: "", object: "Greenhouse, vent by the door", exposure: "weather", stands: "", steady: "",
+		power: false, gas: false, vehicle: false, moves: "", water: false, layout: {across: 1, down: 1, behind: false},
+		old: false, strike: false, stamp: "", family: "putty-points", road: {id: "size", how: "", came: "broken", part: {}},
+		like: "", story: "", place: "bench", promised: ""}))`)
 	g.goTo("/take-in")
 	for _, q := range []string{"What is it", "What holds", "What happened"} {
 		g.press("Next")

@@ -26,7 +26,8 @@ func oldDrafts(t *testing.T, p *program) {
 			ask[any](g, fmt.Sprintf(`void localStorage.setItem("draft:%s", %q)`, page.draft, kept))
 			g.goTo(page.path)
 			g.until("a page for the draft "+kept,
-				`document.querySelector("main") && document.querySelector("main").innerText.length > 60 && !document.querySelector("main [role=alert]")?.innerText.includes("could not be shown")`)
+				`document.querySelector("main") && document.querySelector("main").innerText.length > 60 &&
+			!document.querySelector("main [role=alert]")?.innerText.includes("could not be shown")`)
 			if kept == page.fits {
 				g.until("what still fits", page.there)
 			}

@@ -63,7 +63,8 @@ func dirtyHands(t *testing.T, p *program) {
 	g.until("the gauge linked",
 		`[...document.querySelectorAll("[role=dialog] button")].some(b => b.innerText === "Press the gauge" && !b.disabled)`)
 	g.press("Press the gauge")
-	g.until("its size", `document.querySelector('[role=dialog] [role=radiogroup][aria-label=Size] [data-state=checked]')?.innerText.includes("4.2")`)
+	g.until("its size", `document.querySelector('[role=dialog] [role=radiogroup][aria-label=Size] [data-state=checked]')
+		?.innerText.includes("4.2")`)
 	g.press("Washers with it")
 	g.fill("Length, mm", "long")
 	g.press("Note it")
@@ -95,13 +96,15 @@ func whoIsAtIt(t *testing.T, p *program) {
 	tor.call("PUT", "/api/jobs/"+job+"/unit", `{"unit": "mm"}`) // looks alone are no work
 	steps := ask[[]string](tor,
 		`fetch("/api/jobs/`+job+
-			`").then(r => r.json()).then(v => [v.checks.find(c => c.outcome === "")?.key ?? "", v.job.story ?? "", String(v.job.version), v.job.place])`)
+			`").then(r => r.json()).then(v => [v.checks.find(c => c.outcome === "")?.key ?? "", v.job.story ?? "",
+				String(v.job.version), v.job.place])`)
 	tor.call("PUT", "/api/jobs/"+job, fmt.Sprintf(`{"story": %q, "place": %q, "version": %s}`, steps[1]+" (asked again)",
 		steps[3], steps[2]))
 	mira.goTo("/")
 	mira.until("another one first", first+` && `+first+` !== "`+job+`"`)
 	mira.until("and who is at it", fmt.Sprintf(
-		`[...document.querySelectorAll("main a")].some(a => a.getAttribute("href").startsWith("/jobs/%s/") && a.innerText.includes("Tor is at it"))`, job))
+		`[...document.querySelectorAll("main a")].some(a => a.getAttribute("href").startsWith("/jobs/%s/") && a.innerText
+			.includes("Tor is at it"))`, job))
 	mira.accessible("who is at it")
 	tor.goTo("/")
 	tor.until("his own first", first)
@@ -138,16 +141,20 @@ func largeText(t *testing.T, p *program) {
 
 // ownSize are words whose letters keep their size when the browser's own grows.
 const ownSize = `(() => {
-  const all = [...document.querySelectorAll("main :is(p, button, a, h1, h2, label, span), header p, footer p")].filter(e => e.offsetParent && e.innerText.trim() && !e.closest("svg"));
+  const all = [...document.querySelectorAll("main :is(p, button, a, h1, h2, label, span), header p, footer p")]
+  .filter(e => e.offsetParent && e.innerText.trim() && !e.closest("svg"));
   const before = all.map(e => parseFloat(getComputedStyle(e).fontSize));
   document.documentElement.style.fontSize = "200%";
-  const out = all.filter((e, n) => parseFloat(getComputedStyle(e).fontSize) < before[n] * 1.9).map(e => e.innerText.slice(0, 30));
+  const out = all.filter((e, n) => parseFloat(getComputedStyle(e).fontSize) < before[n] * 1.9)
+  .map(e => e.innerText.slice(0, 30));
   document.documentElement.style.fontSize = "";
   return out.slice(0, 5);
 })()`
 
 // outOfSight are words in the page that are cut off without a way to reach them.
-const outOfSight = `[...document.querySelectorAll("main :is(p, button, a, h1, h2, label), header :is(h1, p, button), footer :is(p, button, a)")]
+const outOfSight = `[...document.querySelectorAll(
+    "main :is(p, button, a, h1, h2, label), header :is(h1, p, button), footer :is(p, button, a)")]
   .filter(e => e.offsetParent && !e.closest("svg, .sr-only, [aria-hidden=true], fieldset") && e.innerText.trim())
-  .filter(e => { const r = e.getBoundingClientRect(); return r.right > window.innerWidth + 2 && ![...function* () { for (let p = e; p; p = p.parentElement) yield p }()].some(p => /auto|scroll/.test(getComputedStyle(p).overflowX)) })
+  .filter(e => { const r = e.getBoundingClientRect(); return r.right > window.innerWidth + 2 && ![...function* () {
+  for (let p = e; p; p = p.parentElement) yield p }()].some(p => /auto|scroll/.test(getComputedStyle(p).overflowX)) })
   .map(e => e.innerText.slice(0, 30)).slice(0, 5).join("; ")`

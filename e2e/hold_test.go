@@ -34,7 +34,8 @@ func bondHardens(t *testing.T, p *program) {
 	g.sees("vehicle urethane has to harden")
 	g.goTo("/")
 	g.sees("vehicle urethane to harden")
-	g.until("the next clock", `document.querySelector('section[aria-label="Clocks"]')?.innerText.includes("Orchard tractor")`)
+	g.until("the next clock", `document.querySelector('section[aria-label="Clocks"]')?.innerText
+		.includes("Orchard tractor")`)
 
 	// Another one, from the form: frost on the flange keeps its tube shut.
 	id := g.taken("Ferry wheelhouse, side window", "bonded-fixed", "weather")
@@ -48,7 +49,10 @@ func bondHardens(t *testing.T, p *program) {
 	g.sees("Not yet:")
 	g.accessible("what was laid, refused")
 	g.refill("Glass and flange, °C", "18")
-	ask[any](g, `void (() => { const s = [...document.querySelectorAll('form[aria-label="What was laid"] select')].find(s => [...s.options].some(o => o.value === "urethane")); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "urethane"); s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
+	ask[any](g, `void (() => { const s = [...document.querySelectorAll('form[aria-label="What was laid"] select')]
+		.find(s => [...s.options].some(o => o.value === "urethane"));
+		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "urethane");
+		s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
 	g.press("○ one edge open")
 	g.refill("Pressed width, mm", "5")
 	g.press("Start its clock")

@@ -114,8 +114,10 @@ func inInches(t *testing.T, p *program) {
 // nominal thickness, which is its name.
 const inMM = `[...document.querySelectorAll("main :is(p, li, h2, dd, strong, text)")]
   .filter(e => e.offsetParent !== null || e instanceof SVGElement)
-  .filter(e => ![...e.children].some(c => /mm/.test(c.textContent)) && !e.closest("details:not([open]), .sr-only, [role=dialog]"))
-  .map(e => e.textContent.replace(/\d+(\.\d+)? mm (?=\S*\s?(toughened|annealed|laminated|glass|polycarbonate|acrylic|borosilicate|would|coated|clear))/g, ""))
+  .filter(e => ![...e.children].some(c => /mm/.test(c.textContent)) &&
+  !e.closest("details:not([open]), .sr-only, [role=dialog]"))
+  .map(e => e.textContent.replace(/\d+(\.\d+)? mm (?=\S*\s?` +
+	`(toughened|annealed|laminated|glass|polycarbonate|acrylic|borosilicate|would|coated|clear))/g, ""))
   .filter(s => /\d ?mm\b/.test(s) && !/gasket/.test(s)).slice(0, 8)`
 
 // keysToSignature answers the line with keys alone until the job is signed. A run of
@@ -332,7 +334,9 @@ func tracedPattern(t *testing.T, p *program) {
 	g.goTo("/sums/outline")
 	g.until("the file field", `document.querySelector("section[aria-label='An outline'] input[type=file]")`)
 	ask[any](g, fmt.Sprintf(
-		`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "card.svg")); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`,
+		`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "card.svg"));
+			const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files;
+			i.dispatchEvent(new Event("change", {bubbles: true})) })()`,
 		`<svg width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M0 0H302V202H0Z"/></svg>`))
 	g.press("○ round the old pane")
 	g.until("the pen taken off", `document.querySelector("[data-outline]")?.innerText.includes("300.0 mm")`)
@@ -367,7 +371,8 @@ func withdrawn(t *testing.T, p *program) {
 	g.accessible("jobs")
 	g.press("○ waiting")
 	g.until("those that wait",
-		`[...document.querySelectorAll("[data-listed]")].every(l => l.innerText.includes("waits for")) && document.querySelector("[data-listed]")`)
+		`[...document.querySelectorAll("[data-listed]")].every(l => l.innerText.includes("waits for")) &&
+			document.querySelector("[data-listed]")`)
 	g.press("○ withdrawn")
 	g.until("the withdrawn one", listed)
 	g.pressAt(fmt.Sprintf(`[data-listed="%d"] a`, job))
@@ -433,7 +438,8 @@ func eightPhotos(t *testing.T, p *program) {
   i.dispatchEvent(new Event("change", {bubbles: true}));
 })()`)
 	g.until("eight lines, each with its picture",
-		`document.querySelectorAll("[data-strip]").length === 8 && [...document.querySelectorAll("[data-strip]")].every(l => l.querySelectorAll("[data-photo]").length === 1)`)
+		`document.querySelectorAll("[data-strip]").length === 8 && [...document.querySelectorAll("[data-strip]")].every(l => l
+			.querySelectorAll("[data-photo]").length === 1)`)
 	g.until("eight pieces on the table", `document.querySelectorAll("[data-piece]").length === 8`)
 	g.accessible("a strip log of pictures")
 	first := `document.querySelector("[data-strip]").innerText`
@@ -446,7 +452,8 @@ func eightPhotos(t *testing.T, p *program) {
 	g.press("Keep it so")
 	g.until("the words", first+`.includes("4 × shell screw")`)
 	g.sees("screw, square 2")
-	if n := ask[int](g, `document.querySelectorAll("[data-strip] button").length && [...document.querySelectorAll("[data-strip] button")].filter(b => b.innerText === "say what it is").length`); n != 7 {
+	if n := ask[int](g, `document.querySelectorAll("[data-strip] button").length &&
+		[...document.querySelectorAll("[data-strip] button")].filter(b => b.innerText === "say what it is").length`); n != 7 {
 		t.Errorf("%d lines without words", n)
 	}
 	g.press("say what it is")

@@ -147,7 +147,9 @@ func tracedCard(t *testing.T, p *program) {
 	g.goTo("/sums/outline")
 	g.until("the file field", `document.querySelector("section[aria-label='An outline'] input[type=file]")`)
 	ask[any](g, fmt.Sprintf(
-		`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "card.svg")); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`,
+		`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], "card.svg"));
+			const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files;
+			i.dispatchEvent(new Event("change", {bubbles: true})) })()`,
 		`<svg width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M0 0H300V200H0Z"/></svg>`))
 	g.press("○ inside the opening")
 	g.until("the line taken off", `document.querySelector("[data-outline]")?.innerText.includes("302.0 mm")`)
@@ -209,7 +211,9 @@ func photoTemplate(t *testing.T, p *program) {
 		t.Helper()
 		before := ask[int](g, `document.querySelectorAll("[data-photo-marks] [role=button]").length`)
 		ask[any](g, fmt.Sprintf(
-			`void (() => { const s = document.querySelector("[data-photo-marks]"), b = s.getBoundingClientRect(); s.dispatchEvent(new PointerEvent("pointerup", {bubbles: true, pointerId: 1, clientX: b.left + %v / %d * b.width, clientY: b.top + %v / %d * b.height})) })()`, x, e.W, y, e.H))
+			`void (() => { const s = document.querySelector("[data-photo-marks]"), b = s.getBoundingClientRect();
+				s.dispatchEvent(new PointerEvent("pointerup", {bubbles: true, pointerId: 1, clientX: b.left + %v / %d * b.width,
+				clientY: b.top + %v / %d * b.height})) })()`, x, e.W, y, e.H))
 		g.until("the mark", fmt.Sprintf(`document.querySelectorAll("[data-photo-marks] [role=button]").length === %d`,
 			before+1))
 	}
@@ -263,7 +267,9 @@ func heatAndOdds(t *testing.T, p *program) {
 	cold := ask[string](g, clearance)
 	slide := func(n int) {
 		ask[any](g, fmt.Sprintf(
-			`void (() => { const e = document.querySelector("[data-heat]"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d"); e.dispatchEvent(new Event("input", {bubbles: true})) })()`, n))
+			`void (() => { const e = document.querySelector("[data-heat]");
+				Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d");
+				e.dispatchEvent(new Event("input", {bubbles: true})) })()`, n))
 	}
 	slide(8)
 	g.until("the edge moved",

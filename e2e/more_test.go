@@ -21,12 +21,14 @@ func gates(t *testing.T, p *program) {
 	g.pressAt(`[data-material=toughened] > button`)
 	g.accessible("against the number")
 	g.until("no way on without a reason",
-		`[...document.querySelectorAll("[data-material=toughened] button")].find(b => b.innerText === "Settle on it against the number").disabled`)
+		`[...document.querySelectorAll("[data-material=toughened] button")]
+			.find(b => b.innerText === "Settle on it against the number").disabled`)
 	g.fill("Why toughened, against the number?", "only for the photograph")
 	g.press("Settle on it against the number")
 	g.sees("Settled: 4 mm toughened, by Tor Vanning.")
 	g.until("the size follows its band",
-		`document.querySelector("[data-order]").innerText.includes("±2.5 mm") || document.body.innerText.includes("±2.5 mm")`)
+		`document.querySelector("[data-order]").innerText.includes("±2.5 mm") || document.body.innerText
+			.includes("±2.5 mm")`)
 	g.press("Settle on 4 mm glass-ceramic")
 	g.sees("Settled: 4 mm glass-ceramic, by Tor Vanning.")
 	g.press("what happened")
@@ -84,7 +86,9 @@ func takeInDraft(t *testing.T, p *program) {
 	g.press("○ Oven heat")
 	g.fill("Known better? Hot side, °C", "banana")
 	g.sees("a number is expected")
-	ask[any](g, `void (() => { const i = [...document.querySelectorAll("input")].find(i => i.value === "banana"); i.focus(); i.select() })()`)
+	ask[any](g, `void (() => { const i = [...document.querySelectorAll("input")].find(i => i.value === "banana");
+		i.focus();
+		i.select() })()`)
 	g.fill("Known better? Hot side, °C", "9000")
 	g.press("Next")
 	g.press("○ Putty or beads")
@@ -93,11 +97,13 @@ func takeInDraft(t *testing.T, p *program) {
 	g.press("Lay it on the table")
 	g.sees("a temperature between −60 and 1200 °C is expected")
 	g.until("back at its question", `document.querySelector("h2").innerText === "What is it, and what does it see?"`)
-	ask[any](g, `void (() => { const i = [...document.querySelectorAll("input")].find(i => i.value.endsWith("9000")); i.focus(); i.select() })()`)
+	ask[any](g, `void (() => { const i = [...document.querySelectorAll("input")].find(i => i.value.endsWith("9000"));
+		i.focus(); i.select() })()`)
 	g.fill("Known better? Hot side, °C", "200")
 	g.press("Next")
 	g.press("Next")
-	ask[any](g, `void (() => { const b = [...document.querySelectorAll("button")].find(b => b.innerText === "Lay it on the table"); b.click(); b.click() })()`)
+	ask[any](g, `void (() => { const b = [...document.querySelectorAll("button")]
+		.find(b => b.innerText === "Lay it on the table"); b.click(); b.click() })()`)
 	g.sees("No size yet")
 	g.sees("sees 200 °C")
 	for _, w := range []int64{390, 1280} {
@@ -182,12 +188,14 @@ func ownValues(t *testing.T, p *program) {
 	g.refill("The shop's value, mm", "0.3")
 	g.fill("Where it says so", "Its own test cuts")
 	g.press("Lay it over the book's")
-	g.until("the band", `document.querySelector('[data-value="saw/half"]')?.innerText.includes("0.3 mm") && document.querySelector('[data-value="saw/half"]').innerText.includes("the book says 0.5 mm")`)
+	g.until("the band", `document.querySelector('[data-value="saw/half"]')?.innerText.includes("0.3 mm") &&
+		document.querySelector('[data-value="saw/half"]').innerText.includes("the book says 0.5 mm")`)
 	g.pressAt(`[data-value="oven/steady"] button`)
 	g.refill("The shop's value, °C", "245")
 	g.fill("Where it says so", "Probe, two ovens")
 	g.press("Lay it over the book's")
-	g.until("the heat", `document.querySelector('[data-value="oven/steady"]')?.innerText.includes("set by the shop: Probe, two ovens; Mira Quill")`)
+	g.until("the heat", `document.querySelector('[data-value="oven/steady"]')?.innerText
+		.includes("set by the shop: Probe, two ovens; Mira Quill")`)
 	g.goTo("/book/touch")
 	pair := `[data-pair="ammonia/polycarbonate"]`
 	g.pressAt(pair)
@@ -219,13 +227,18 @@ func sealAgain(t *testing.T, p *program) {
 	g.signIn("mira")
 	id := g.taken("Sauna stove, door of the long cabin", "clip-heat", "fire")
 	g.call("POST", fmt.Sprintf("/api/jobs/%d/strip", id),
-		`{"id": "", "in": 0, "kind": "seal", "what": "rope of the door", "count": 1, "fate": "back", "held": {"how": "friction"}}`)
+		`{"id": "", "in": 0, "kind": "seal", "what": "rope of the door", "count": 1, "fate": "back",
+			"held": {"how": "friction"}}`)
 	g.goTo(fmt.Sprintf("/jobs/%d/strip", id))
 	g.press("may it go in again?")
-	g.until("it may", `document.querySelector("[data-seal-again] [data-figure='reuse']")?.innerText.includes("goes in again")`)
+	g.until("it may", `document.querySelector("[data-seal-again] [data-figure='reuse']")?.innerText
+		.includes("goes in again")`)
 	g.accessible("an old seal again")
-	ask[any](g, `void [...document.querySelectorAll("[data-seal-again] label")].find(l => l.innerText === "frayed").click()`)
-	g.until("it may not", `document.querySelector("[data-seal-again] [data-figure='reuse']")?.innerText.includes("renew it")`)
+	ask[any](g, `void [...document.querySelectorAll("[data-seal-again] label")]
+		.find(l => l.innerText === "frayed").click()`)
+	g.until("it may not", `document.querySelector("[data-seal-again] [data-figure='reuse']")?.innerText
+		.includes("renew it")`)
 	g.press("Renew it")
-	g.until("it is renewed", `document.querySelector("[data-strip]")?.innerText.includes("renew") && !document.querySelector("[data-seal-again]")`)
+	g.until("it is renewed", `document.querySelector("[data-strip]")?.innerText.includes("renew") &&
+		!document.querySelector("[data-seal-again]")`)
 }

@@ -119,5 +119,6 @@ func quoteToInvoice(t *testing.T, p *program) {
 	g.refill("An hour of one person", "52")
 	g.press("Keep what it asks")
 	g.until("it is kept",
-		`[...document.querySelectorAll("label")].some(l => l.innerText === "An hour of one person" && document.getElementById(l.htmlFor).value === "52.00")`)
+		`[...document.querySelectorAll("label")].some(l => l.innerText === "An hour of one person" &&
+			document.getElementById(l.htmlFor).value === "52.00")`)
 }

@@ -63,11 +63,14 @@ func ask[T any](g *page, js string) T {
 	return v
 }
 
+// isTrue is whether JavaScript, or what it promises, is true.
+func isTrue(js string) string { return "Promise.resolve(" + js + ").then(v => !!v)" }
+
 // until waits for JavaScript to be true.
 func (g *page) until(what, js string) {
 	g.t.Helper()
 	for end := time.Now().Add(patience); time.Now().Before(end); time.Sleep(30 * time.Millisecond) {
-		if v, err := chromedp.Run(g.ctx, chromedp.Evaluate[bool]("!!("+js+")")); err == nil && v {
+		if v, err := chromedp.Run(g.ctx, chromedp.Evaluate[bool](isTrue(js), chromedp.EvalAwaitPromise)); err == nil && v {
 			return
 		}
 	}
@@ -78,7 +81,7 @@ func (g *page) until(what, js string) {
 func (g *page) soon(js string) bool {
 	g.t.Helper()
 	for end := time.Now().Add(patience / 4); time.Now().Before(end); time.Sleep(30 * time.Millisecond) {
-		if ask[bool](g, "!!("+js+")") {
+		if ask[bool](g, isTrue(js)) {
 			return true
 		}
 	}
@@ -99,7 +102,8 @@ func (g *page) goTo(path string) {
 func (g *page) press(words string) {
 	g.t.Helper()
 	find := fmt.Sprintf(
-		`[...document.querySelectorAll("button, a, label, summary")].find(e => e.offsetParent !== null && !e.disabled && e.innerText.replace(/\s+/g, " ").trim().startsWith(%q))`, words)
+		`[...document.querySelectorAll("button, a, label, summary")].find(e => e.offsetParent !== null && !e.disabled &&
+			e.innerText.replace(/\s+/g, " ").trim().startsWith(%q))`, words)
 	g.until("a button "+words, find)
 	ask[any](g, "void "+find+".click()")
 }
@@ -126,7 +130,8 @@ func (g *page) fill(label, text string) {
 func (g *page) refill(label, text string) {
 	g.t.Helper()
 	field := fmt.Sprintf(
-		`document.getElementById([...document.querySelectorAll("label")].find(l => l.innerText.trim().startsWith(%q))?.htmlFor)`, label)
+		`document.getElementById([...document.querySelectorAll("label")]
+			.find(l => l.innerText.trim().startsWith(%q))?.htmlFor)`, label)
 	g.until("a field "+label, field)
 	ask[any](g, "void "+field+".select()")
 	g.fill(label, text)
@@ -172,7 +177,8 @@ func (g *page) signIn(login string) {
 func (g *page) fetch(path string) []byte {
 	g.t.Helper()
 	s := ask[string](g, fmt.Sprintf(
-		`fetch(%q).then(async r => { if (!r.ok) throw new Error(r.status); const b = new Uint8Array(await r.arrayBuffer()); let s = ""; for (const x of b) s += String.fromCharCode(x); return btoa(s) })`, path))
+		`fetch(%q).then(async r => { if (!r.ok) throw new Error(r.status); const b = new Uint8Array(await r.arrayBuffer());
+			let s = ""; for (const x of b) s += String.fromCharCode(x); return btoa(s) })`, path))
 	b, err := base64.StdEncoding.DecodeString(s)
 	if err != nil {
 		g.t.Fatal(err)
@@ -194,7 +200,9 @@ func (g *page) accessible(name string) {
 	}
 	ask[any](g, source+"; void 0")
 	out := ask[string](g,
-		`axe.run(document, {resultTypes: ["violations"]}).then(r => JSON.stringify(r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")).join(" | "))))`)
+		`axe.run(document, {resultTypes: ["violations"]}).then(r => JSON.stringify(r.violations
+			.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes
+			.map(n => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")).join(" | "))))`)
 	var found []string
 	if err := json.Unmarshal([]byte(out), &found); err != nil {
 		g.t.Fatal(err)

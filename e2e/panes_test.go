@@ -9,7 +9,8 @@ import (
 
 // pane finds a pane on the drawing of the object.
 func pane(n int) string {
-	return fmt.Sprintf(`[...document.querySelectorAll("main [data-pane]")].find(e => e.getAttribute("aria-label").startsWith("pane %d,"))`, n)
+	return fmt.Sprintf(`[...document.querySelectorAll("main [data-pane]")]
+		.find(e => e.getAttribute("aria-label").startsWith("pane %d,"))`, n)
 }
 
 // Nine panes of one object: each with its own state on the drawing, some wait
@@ -44,13 +45,16 @@ func ninePanes(t *testing.T, p *program) {
 	g.press("Put pane 1 elsewhere on it")
 	tap := func(x, y float64) {
 		ask[any](g, fmt.Sprintf(
-			`void (() => { const e = document.querySelector("[data-face]"), b = e.getBoundingClientRect(); e.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + %v * b.width, clientY: b.top + %v * b.height})) })()`, x, y))
+			`void (() => { const e = document.querySelector("[data-face]"), b = e.getBoundingClientRect();
+				e.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + %v * b.width,
+				clientY: b.top + %v * b.height})) })()`, x, y))
 	}
 	tap(0.4, 0.5)
 	g.sees("Now tap the corner across.")
 	tap(0.1, 0.2)
 	g.until("the figures",
-		`[...document.querySelectorAll("[role=dialog] input")].map(i => Math.round(Number(i.value))).join() === "10,20,30,30"`)
+		`[...document.querySelectorAll("[role=dialog] input")].map(i => Math.round(Number(i.value)))
+			.join() === "10,20,30,30"`)
 	g.accessible("a pane put elsewhere")
 	g.refill("wide, %", "95")
 	g.press("Put it there")
@@ -116,7 +120,8 @@ func blockedCleaner(t *testing.T, p *program) {
 	g.until("soap ticked", `document.querySelector("[data-agent=mild-soap]").getAttribute("aria-pressed") === "true"`)
 	g.pressAt(`[data-agent=ammonia]`)
 	g.until("the refusal",
-		`document.querySelector("[data-refused]")?.innerText.includes("ammonia crazes it from every edge and hole; take mild soap and water")`)
+		`document.querySelector("[data-refused]")?.innerText
+			.includes("ammonia crazes it from every edge and hole; take mild soap and water")`)
 	if ask[bool](g, `document.querySelector("[data-agent=ammonia]").getAttribute("aria-pressed") === "true"`) {
 		t.Error("ammonia is taken")
 	}
@@ -144,7 +149,9 @@ func warpAndWeights(t *testing.T, p *program) {
 	ask[any](g, `void document.querySelector("details").setAttribute("open", "")`)
 	weigh := func(k string, v int) {
 		ask[any](g, fmt.Sprintf(
-			`void (() => { const e = document.querySelector("[data-weight=%s]"); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d"); e.dispatchEvent(new Event("input", {bubbles: true})) })()`, k, v))
+			`void (() => { const e = document.querySelector("[data-weight=%s]");
+				Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set.call(e, "%d");
+				e.dispatchEvent(new Event("input", {bubbles: true})) })()`, k, v))
 	}
 	weigh("warp", 0)
 	weigh("scratch", 10)

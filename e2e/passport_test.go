@@ -20,13 +20,15 @@ func passport(t *testing.T, p *program) {
 		"height_right": "242", "ledge": "14", "bracket_reach": "16"})
 	mira.call("PUT", job+"/choice", `{"material": "glass-ceramic", "thickness": 4}`)
 	mira.call("POST", job+"/strip",
-		`{"id": "", "in": 0, "kind": "fasteners", "what": "hearth rail screw", "where": "low edge", "count": 2, "fate": "back", "seized": true, "held": {"how": "screw", "drive": "T20", "size": "M5", "length": 16}}`)
+		`{"id": "", "in": 0, "kind": "fasteners", "what": "hearth rail screw", "where": "low edge", "count": 2,
+			"fate": "back", "seized": true, "held": {"how": "screw", "drive": "T20", "size": "M5", "length": 16}}`)
 	entry := ask[string](mira, fmt.Sprintf(`fetch(%q).then(r => r.json()).then(v => v.job.strip[0].entry.id)`, job))
 	mira.finish(id)
 	mira.call("PUT", job+"/strip/"+entry+"/back", `{"in": 2, "version": 1}`)
 	mira.goTo(fmt.Sprintf("/jobs/%d/prove", id))
 	mira.press("Sign as Mira Quill")
-	mira.until("what goes out", `document.querySelector("[data-outgoing] [href$='customer.pdf']") && document.querySelector("[data-link]")`)
+	mira.until("what goes out", `document.querySelector("[data-outgoing] [href$='customer.pdf']") &&
+		document.querySelector("[data-link]")`)
 	mira.accessible("what goes out")
 	for _, paper := range []string{"customer", "label", "letter", "passport", "record", "ticket"} {
 		if f := string(mira.fetch(job + "/" + paper + ".pdf")); !strings.HasPrefix(f, "%PDF-") {
@@ -45,7 +47,8 @@ func passport(t *testing.T, p *program) {
 		t.Error("the passport tells whose it is, or leads into the shop")
 	}
 	stranger.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateTouch))
-	if ask[bool](stranger, `document.documentElement.scrollWidth > 390 || document.querySelector("main").scrollWidth > 390`) {
+	if ask[bool](stranger, `document.documentElement.scrollWidth > 390 ||
+		document.querySelector("main").scrollWidth > 390`) {
 		t.Error("the passport is wider than a phone")
 	}
 
@@ -82,12 +85,14 @@ func passport(t *testing.T, p *program) {
 	mira.press("copy or withdraw")
 	mira.press("It is back: the same object")
 	mira.until("the new job",
-		fmt.Sprintf(`/^\/jobs\/\d+/.test(location.pathname) && !location.pathname.startsWith("/jobs/%d/") && location.pathname !== "/jobs/%d"`, id, id))
+		fmt.Sprintf(`/^\/jobs\/\d+/.test(location.pathname) && !location.pathname.startsWith("/jobs/%d/") &&
+			location.pathname !== "/jobs/%d"`, id, id))
 	again := ask[string](mira, `location.pathname.split("/")[2]`)
 	mira.goTo("/jobs/" + again + "/assess")
 	mira.until("it was here before", `document.querySelector("[data-through='1']")`)
 	mira.goTo("/jobs/" + again + "/choose")
-	mira.until("how the like went", `document.querySelector("[data-experience]")?.innerText.includes("came back within a year")`)
+	mira.until("how the like went", `document.querySelector("[data-experience]")?.innerText
+		.includes("came back within a year")`)
 	mira.accessible("experience")
 	stranger.goTo("/p/" + token)
 	stranger.sees("It was here again since.")

@@ -107,17 +107,20 @@ func measureStove(g *page) {
 // openEveryNumber taps each figure and looks for formula, values and sources.
 func openEveryNumber(g *page) {
 	g.t.Helper()
-	n := ask[int](g, `(() => { const l = [...document.querySelectorAll("[data-figure] > button")]; for (const b of l) b.click(); document.querySelector("[data-order]").closest("button").click(); return l.length })()`)
+	n := ask[int](g, `(() => { const l = [...document.querySelectorAll("[data-figure] > button")];
+		for (const b of l) b.click(); document.querySelector("[data-order]").closest("button").click(); return l.length })()`)
 	if n < 7 {
 		g.t.Errorf("only %d numbers", n)
 	}
 	g.until("all workings", fmt.Sprintf(`document.querySelectorAll("table caption").length === %d`, n+2))
 	g.pressAt(`[data-dim=clearance]`)
 	g.until("the section's working",
-		`document.querySelector("[role=dialog]")?.innerText.includes("(W − s − P) / 2 − g") || document.querySelector("[role=dialog]")?.innerText.includes("(H − s − P) / 2 − g")`)
+		`document.querySelector("[role=dialog]")?.innerText.includes("(W − s − P) / 2 − g") ||
+			document.querySelector("[role=dialog]")?.innerText.includes("(H − s − P) / 2 − g")`)
 	g.accessible("working of the section")
 	g.press("Put away")
-	bad := ask[int](g, `[...document.querySelectorAll("[data-figure]")].filter(f => !/ = /.test(f.innerText) || !/(common practice, no source|read here|worked out here|from memory)/.test(f.innerText)).length`)
+	bad := ask[int](g, `[...document.querySelectorAll("[data-figure]")].filter(f => !/ = /.test(f.innerText) ||
+		!/(common practice, no source|read here|worked out here|from memory)/.test(f.innerText)).length`)
 	if bad != 0 {
 		g.t.Errorf("%d numbers open without a sum or a source", bad)
 	}

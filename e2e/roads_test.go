@@ -59,7 +59,8 @@ func screwsCounted(t *testing.T, p *program) {
 			g.pressAt(fmt.Sprintf(`[data-screw="%d"] button[aria-label$=more]`, screw+1))
 			want := []string{"1/8", "1/4", "3/8"}[n]
 			g.until("screw at "+want, fmt.Sprintf(
-				`document.querySelector('[data-screw="%d"] span:nth-of-type(2)').textContent.replace("⁄", "/").includes(%q) && !document.querySelector('[data-screw="%d"] button[aria-label$=more]').disabled`,
+				`document.querySelector('[data-screw="%d"] span:nth-of-type(2)').textContent.replace("⁄", "/").includes(%q) &&
+				!document.querySelector('[data-screw="%d"] button[aria-label$=more]').disabled`,
 				screw+1, want, screw+1))
 		}
 	}
@@ -160,7 +161,8 @@ func nineTogether(t *testing.T, p *program) {
 	g.goTo(job + "strip")
 	g.until("steps", `document.querySelector("[data-step=putty-out]")`)
 	g.pressAt(`[data-step=putty-out] button:not([role])`)
-	g.until("the tick", `document.querySelector("[data-step=putty-out] button[role=checkbox]").dataset.state === "checked"`)
+	g.until("the tick",
+		`document.querySelector("[data-step=putty-out] button[role=checkbox]").dataset.state === "checked"`)
 	if n := ask[int](g, fmt.Sprintf(
 		`fetch("/api%s").then(r => r.json()).then(v => v.hindrances.filter(h => h.key === "putty-out").length)`,
 		job[:len(job)-1])); n != 0 {
@@ -211,7 +213,8 @@ func stuckAgain(t *testing.T, p *program) {
 	for range 3 {
 		g.pressAt(`[data-face="frame 5"]`)
 	}
-	g.until("glue on both faces", `document.querySelector('[data-face="glass 5"]').ariaLabel.includes("torn in the glue, glue on it")`)
+	g.until("glue on both faces",
+		`document.querySelector('[data-face="glass 5"]').ariaLabel.includes("torn in the glue, glue on it")`)
 	g.accessible("both faces on the table")
 	g.press("Keep both faces")
 	g.until("they are kept", `![...document.querySelectorAll("button")].some(b => b.innerText === "Keep both faces")`)

@@ -29,7 +29,8 @@ func roundOfThree(t *testing.T, p *program) {
 	g.until("the load list", `document.querySelector("[data-load]")?.innerText.includes("Tools")`)
 	g.accessible("a round with its load list")
 	if ok := ask[bool](g,
-		`fetch(document.querySelector("[data-taken] a[href$='sheet.pdf']").href).then(r => r.ok && r.headers.get("Content-Type") === "application/pdf")`); !ok {
+		`fetch(document.querySelector("[data-taken] a[href$='sheet.pdf']").href).then(r => r.ok &&
+			r.headers.get("Content-Type") === "application/pdf")`); !ok {
 		t.Error("the round has no paper")
 	}
 	g.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateTouch))
@@ -39,12 +40,15 @@ func roundOfThree(t *testing.T, p *program) {
 	g.do(chromedp.EmulateViewport(1280, 800))
 	g.goTo("/days")
 	g.until("the round in Tor's day",
-		`[...document.querySelectorAll("[data-lanes] ul[aria-label]")].find(u => u.getAttribute("aria-label").startsWith("Tor"))?.querySelector("[data-step^='round/']")`)
+		`[...document.querySelectorAll("[data-lanes] ul[aria-label]")]
+			.find(u => u.getAttribute("aria-label").startsWith("Tor"))?.querySelector("[data-step^='round/']")`)
 
 	// A forecast with a gap is refused with its row; a whole one is taken, and given up.
 	g.until("the weather", `document.querySelector("[data-forecast] input[type=file]")`)
 	put := func(text, want string) {
-		ask[any](g, fmt.Sprintf(`void (() => { const i = document.querySelector("[data-forecast] input[type=file]"); const d = new DataTransfer(); d.items.add(new File([%q], "forecast.csv", {type: "text/csv"})); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`, text))
+		ask[any](g, fmt.Sprintf(`void (() => { const i = document.querySelector("[data-forecast] input[type=file]");
+			const d = new DataTransfer(); d.items.add(new File([%q], "forecast.csv", {type: "text/csv"})); i.files = d.files;
+			i.dispatchEvent(new Event("change", {bubbles: true})) })()`, text))
 		g.until(want, fmt.Sprintf(`document.querySelector("[data-forecast]")?.innerText.includes(%q)`, want))
 	}
 	put("time,c,rh\n2031-01-01T08:00:00Z,5,80\n2031-01-01T10:00:00Z,5,80\n", "an hour is missing")

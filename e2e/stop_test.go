@@ -12,7 +12,9 @@ import (
 func (g *page) call(method, path, body string) string {
 	g.t.Helper()
 	answer := ask[string](g,
-		fmt.Sprintf(`fetch(%q, {method: %q, headers: {"Content-Type": "application/json", "Idempotency-Key": "past-the-screen-" + Math.random()}, body: %q}).then(async r => r.status + " " + await r.text())`, path, method, body))
+		fmt.Sprintf(`fetch(%q, {method: %q, headers: {"Content-Type": "application/json",
+			"Idempotency-Key": "past-the-screen-" + Math.random()}, body: %q})
+			.then(async r => r.status + " " + await r.text())`, path, method, body))
 	if !strings.HasPrefix(answer, "2") {
 		g.t.Fatalf("%s %s: %.300s", method, path, answer)
 	}
@@ -90,7 +92,9 @@ func stops(t *testing.T, p *program) {
 	tor.sees("2 stops above")
 	tor.sees("or an owner takes it on by name")
 	tor.accessible("stops")
-	if ask[bool](tor, `[...document.querySelectorAll("button")].some(b => b.innerText === "Take it on") || !document.querySelector("button.mt-3") || ![...document.querySelectorAll("button")].find(b => b.innerText.startsWith("Sign as")).disabled`) {
+	if ask[bool](tor, `[...document.querySelectorAll("button")].some(b => b.innerText === "Take it on") ||
+		!document.querySelector("button.mt-3") || ![...document.querySelectorAll("button")]
+		.find(b => b.innerText.startsWith("Sign as")).disabled`) {
 		t.Error("a technician may take a stop on, or sign over it")
 	}
 	// Under the bracket: the owner's.
@@ -129,8 +133,10 @@ func cureWaits(t *testing.T, p *program) {
 	hold := fmt.Sprintf("/jobs/%d/hold", id)
 	g.goTo(hold)
 	g.until("the cure waits for the bond",
-		`document.querySelector("[data-waits=cure]")?.innerText.includes("pane in within the open time") && document.querySelector("[data-step=cure] button[role=checkbox]").disabled`)
-	if ask[bool](g, `[...document.querySelectorAll("[data-step=cure] button")].some(b => b.innerText === "leave it out")`) {
+		`document.querySelector("[data-waits=cure]")?.innerText.includes("pane in within the open time") &&
+			document.querySelector("[data-step=cure] button[role=checkbox]").disabled`)
+	if ask[bool](g, `[...document.querySelectorAll("[data-step=cure] button")]
+		.some(b => b.innerText === "leave it out")`) {
 		t.Error("a technician is offered to leave the cure out")
 	}
 	for _, step := range []string{"dry-fit", "bead", "pane-in"} {

@@ -34,7 +34,8 @@ func timers(t *testing.T, p *program) {
 	g.fill("What is waited for?", "felt glue")
 	g.refill("Minutes", "0")
 	g.press("Start it")
-	g.until("no clock of no time", `document.querySelector("form[aria-label='Another clock']").innerText.includes("from a minute to a fortnight")`)
+	g.until("no clock of no time", `document.querySelector("form[aria-label='Another clock']").innerText
+		.includes("from a minute to a fortnight")`)
 	g.refill("Minutes", "45")
 	// The browser may call; its clock is put forward, so that it does so within seconds.
 	ask[bool](g, `(() => { window.Notification = class {

@@ -58,7 +58,8 @@ func carries(t *testing.T, p *program) {
 	g.until("the words in the row", `document.body.textContent.includes("carries a push of 6000 N, over food")`)
 	g.sees("under a push of 6000 N at the worst place")
 	g.until("annealed ruled out",
-		`document.querySelector("[data-material=annealed]").textContent.includes("safety glazing") || document.querySelector("[data-material=annealed]").textContent.includes("splinters")`)
+		`document.querySelector("[data-material=annealed]").textContent.includes("safety glazing") ||
+			document.querySelector("[data-material=annealed]").textContent.includes("splinters")`)
 	g.press("carries a push of 6000 N")
 	g.refill("A push at the worst place, N", "400")
 	g.press("It stands over open food")

@@ -176,7 +176,9 @@ func twoBrowsers(t *testing.T, p *program) {
 	tor.goTo("/jobs/10/measure")
 	// Tor types before he can have seen Mira's reading arrive.
 	tor.do(typeInto("#tape-line", "305"))
-	ask[any](tor, `void (window.fetch = (f => (u, o) => String(u.url ?? u).endsWith("/pulse") ? new Promise(() => {}) : f(u, o))(window.fetch))`)
+	ask[any](tor, `void (window.fetch = (f => (u,
+		o) => String(u.url ?? u).endsWith("/pulse") ? new Promise(() => {}) : f(u,
+		o))(window.fetch))`)
 	mira.read("width_top", "300")
 	tor.do(typeInto("#tape-line", "\r"))
 	tor.sees("Mira Quill read 300 for the width, top")
@@ -266,7 +268,8 @@ func whyItBroke(t *testing.T, p *program) {
 	g.goTo("/jobs/10/set")
 	g.sees("must be done")
 	if left := ask[int](g,
-		`[...document.querySelectorAll("[data-step^=fix-] button")].filter(b => b.innerText === "leave it out").length`); left != 0 {
+		`[...document.querySelectorAll("[data-step^=fix-] button")]
+			.filter(b => b.innerText === "leave it out").length`); left != 0 {
 		t.Error("what broke the last pane can be left out")
 	}
 	g.pressAt(`[data-step^=fix-] button[role=checkbox]`)
@@ -302,13 +305,18 @@ func stripAndRebuild(t *testing.T, p *program) {
 		g.press("○ T25")
 		g.press("○ M5")
 		g.fill("Length, mm", "20")
-		ask[any](g, `void (() => { const s = [...document.querySelectorAll("[data-sketch]")].at(-1), b = s.getBoundingClientRect(); s.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + b.width * 0.2, clientY: b.top + b.height * 0.8})) })()`)
+		ask[any](g, `void (() => { const s = [...document.querySelectorAll("[data-sketch]")].at(-1),
+			b = s.getBoundingClientRect(); s.dispatchEvent(new MouseEvent("click", {bubbles: true,
+			clientX: b.left + b.width * 0.2, clientY: b.top + b.height * 0.8})) })()`)
 		g.press("4. outer shell")
 	})
 	g.press("Put away")
 	g.sees("2 × hinge screw")
 	kept := ask[string](g,
-		`(async () => { const c = new OffscreenCanvas(900, 600); c.getContext("2d").fillRect(0, 0, 900, 600); const b = await c.convertToBlob({type: "image/webp"}); const f = new File([b], "x.webp"), d = new DataTransfer(); d.items.add(f); const i = document.querySelector("[data-strip=e7] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})); return b.type })()`)
+		`(async () => { const c = new OffscreenCanvas(900, 600); c.getContext("2d").fillRect(0, 0, 900, 600);
+			const b = await c.convertToBlob({type: "image/webp"}); const f = new File([b], "x.webp"), d = new DataTransfer();
+			d.items.add(f); const i = document.querySelector("[data-strip=e7] input[type=file]"); i.files = d.files;
+			i.dispatchEvent(new Event("change", {bubbles: true})); return b.type })()`)
 	if kept != "image/webp" {
 		t.Fatalf("the browser made %s", kept)
 	}
@@ -321,7 +329,8 @@ func stripAndRebuild(t *testing.T, p *program) {
 	for n := range 7 {
 		id := ask[string](g, `document.querySelector("[data-back].bg-now-wash").dataset.back`)
 		g.press(ask[string](g,
-			`[...document.querySelectorAll("[data-back].bg-now-wash button")].map(b => b.innerText).find(t => t.startsWith("all") || t === "in" || t === "snug")`))
+			`[...document.querySelectorAll("[data-back].bg-now-wash button")].map(b => b.innerText)
+				.find(t => t.startsWith("all") || t === "in" || t === "snug")`))
 		g.until(fmt.Sprintf("line %d done", n+1),
 			fmt.Sprintf(`document.querySelector("[data-back].bg-now-wash")?.dataset.back !== %q`, id))
 	}
@@ -353,10 +362,13 @@ func instruments(t *testing.T, p *program) {
 		`document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("mm")`)
 	g.pressAt(`[data-instrument=caliper]`)
 	g.sees("out of range")
-	ask[any](g, `void (() => { const s = document.querySelector("section[aria-label='Instrument tray'] select"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "drop"); s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
+	ask[any](g, `void (() => { const s = document.querySelector("section[aria-label='Instrument tray'] select");
+		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "drop");
+		s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
 	g.pressAt(`[data-instrument=tape]`)
 	g.until("the tape's reading after the drop",
-		`document.querySelector("#tape-line").value.endsWith("mm") && document.querySelector("[data-instrument=tape]").innerText.includes("mm")`)
+		`document.querySelector("#tape-line").value.endsWith("mm") &&
+			document.querySelector("[data-instrument=tape]").innerText.includes("mm")`)
 }
 
 // A nine-light sash with two broken lights, in mixed units; then a reading that
@@ -416,23 +428,31 @@ func outlines(t *testing.T, p *program) {
 		t.Helper()
 		g.until("the file field", `document.querySelector("section[aria-label='An outline'] input[type=file]")`)
 		ask[any](g, fmt.Sprintf(
-			`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], %q)); const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files; i.dispatchEvent(new Event("change", {bubbles: true})) })()`, body, name))
+			`void (() => { const d = new DataTransfer(); d.items.add(new File([%q], %q));
+				const i = document.querySelector("section[aria-label='An outline'] input[type=file]"); i.files = d.files;
+				i.dispatchEvent(new Event("change", {bubbles: true})) })()`, body, name))
 	}
 	send("x.svg", "banana")
 	g.sees("this is not an SVG file")
 	g.goTo("/sums/outline")
-	send("pane.svg", `<svg width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M0 0H300V200H0ZM100 100h50v50h-50z"/></svg>`)
+	send("pane.svg", `<svg width="400mm" height="400mm" viewBox="0 0 400 400">
+		<path d="M0 0H300V200H0ZM100 100h50v50h-50z"/></svg>`)
 	g.until("the file's outline",
-		`[...document.querySelectorAll("[role=radio]")].some(r => r.innerText.includes("from the file") && r.dataset.state === "checked")`)
-	ask[any](g, `void [...document.querySelectorAll("label")].find(l => l.innerText.startsWith("move every side")).htmlFor`)
+		`[...document.querySelectorAll("[role=radio]")].some(r => r.innerText.includes("from the file") &&
+			r.dataset.state === "checked")`)
+	ask[any](g, `void [...document.querySelectorAll("label")]
+		.find(l => l.innerText.startsWith("move every side")).htmlFor`)
 	g.accessible("outline")
 	out := ask[string](g,
-		`fetch("/api/sums/outline/file?format=dxf", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text())`)
+		`fetch("/api/sums/outline/file?format=dxf", {method: "POST", headers: {"Content-Type": "application/json"},
+			body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text())`)
 	if strings.Count(out, "LINE") < 8 || !strings.Contains(out, "PANE") {
 		t.Errorf("the DXF: %.200s", out)
 	}
 	pdf := ask[string](g,
-		`fetch("/api/sums/outline/file?format=a4", {method: "POST", headers: {"Content-Type": "application/json"}, body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text()).then(t => t.slice(0, 5))`)
+		`fetch("/api/sums/outline/file?format=a4", {method: "POST", headers: {"Content-Type": "application/json"},
+			body: JSON.stringify({...JSON.parse(localStorage.getItem("draft:outline")), inset: ""})}).then(r => r.text())
+			.then(t => t.slice(0, 5))`)
 	if pdf != "%PDF-" {
 		t.Errorf("the template begins %q", pdf)
 	}
@@ -459,7 +479,8 @@ func carried(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("mira")
 	made := ask[string](g,
-		`fetch("/api/jobs/12/carried").then(r => r.text()).then(t => fetch("/api/jobs/carried", {method: "POST", headers: {"Content-Type": "application/json", "Idempotency-Key": "carry-it-over"}, body: t})).then(r => r.text())`)
+		`fetch("/api/jobs/12/carried").then(r => r.text()).then(t => fetch("/api/jobs/carried", {method: "POST",
+			headers: {"Content-Type": "application/json", "Idempotency-Key": "carry-it-over"}, body: t})).then(r => r.text())`)
 	var in struct {
 		ID int `json:"id"`
 	}
@@ -555,7 +576,8 @@ func people(t *testing.T, p *program) {
 	g.fill("Sign-in name", "2")
 	g.press("Add")
 	g.until("the new person",
-		`[...document.querySelectorAll("main li")].some(l => l.innerText.includes("Ann Pell") && l.innerText.includes("tor2"))`)
+		`[...document.querySelectorAll("main li")].some(l => l.innerText.includes("Ann Pell") && l.innerText
+			.includes("tor2"))`)
 	h := open(t, p)
 	h.signIn("tor")
 	h.goTo("/shop")
@@ -573,7 +595,8 @@ func lostPassword(t *testing.T, p *program) {
 	g.signIn("mira")
 	g.goTo("/shop")
 	g.sees("Ebbe Sand")
-	ask[any](g, `void [...[...document.querySelectorAll("main li")].find(l => l.innerText.includes("Ebbe Sand")).querySelectorAll("button")].at(-1).click()`)
+	ask[any](g, `void [...[...document.querySelectorAll("main li")].find(l => l.innerText.includes("Ebbe Sand"))
+		.querySelectorAll("button")].at(-1).click()`)
 	g.sees("Tell Ebbe Sand this word")
 	word := ask[string](g,
 		`[...document.querySelectorAll("main li strong")].map(s => s.innerText).find(s => /^\w{4}-\w{4}-\w{4}$/.test(s))`)

@@ -28,7 +28,8 @@ import (
 const usage = `Fresh Shard
 
   freshshard demo  [--addr 127.0.0.1:8080] [--dir var/demo] [--fresh]
-  freshshard serve [--addr 127.0.0.1:8080] [--dir var/shop | --dsn ADDRESS] [--host NAME] [--backups DIR] [--plain-http] [--behind-proxy]
+  freshshard serve [--addr 127.0.0.1:8080] [--dir var/shop | --dsn ADDRESS] [--host NAME]
+                   [--backups DIR] [--plain-http] [--behind-proxy]
   freshshard calc  TOPIC < in.json   |  --list  |  TOPIC --example
   freshshard migrate  [--dir var/shop | --dsn ADDRESS]
   freshshard backup   [--dir var/shop | --dsn ADDRESS] [--to DIR]

@@ -49,7 +49,7 @@ type Item struct {
 	Layer  Layer           `json:"layer"`
 	Points []outline.Point `json:"points"`
 	Closed bool            `json:"closed,omitempty"`
-	Bulges []float64       `json:"bulges,omitempty" doc:"Of a polyline with arcs: for the side behind each point the tangent of a quarter of its angle, 0 for a straight one"`
+	Bulges []float64       `json:"bulges,omitempty" doc:"Tangent of a quarter of the side's angle, behind each point; 0 for straight"`
 	Radius float64         `json:"radius,omitempty"`
 	Start  float64         `json:"start,omitempty"`
 	End    float64         `json:"end,omitempty"`
@@ -58,7 +58,7 @@ type Item struct {
 	Anchor string          `json:"anchor,omitempty" enum:"start,middle,end"`
 	Label  string          `json:"label,omitempty" doc:"What a screen reader says"`
 	Place  string          `json:"place,omitempty" doc:"The reading that it belongs to"`
-	State  string          `json:"state,omitempty" enum:"read,empty,odd,assumed,done,now,wait,here" doc:"How the reading stands, or the pane on its object"`
+	State  string          `json:"state,omitempty" enum:"read,empty,odd,assumed,done,now,wait,here" doc:"How it stands"`
 }
 
 // Drawing is a set of items with the box that holds them.

@@ -33,7 +33,8 @@ func TestOutlineHasRoomRound(t *testing.T) {
 			b := c.in.Box()
 			in.Min = outline.Point{X: math.Min(in.Min.X, b.Min.X), Y: math.Min(in.Min.Y, b.Min.Y)}
 		}
-		got := [4]float64{in.Min.X - d.Box.Min.X, in.Min.Y - d.Box.Min.Y, d.Box.Max.X - d.Box.Min.X, d.Box.Max.Y - d.Box.Min.Y}
+		got := [4]float64{in.Min.X - d.Box.Min.X, in.Min.Y - d.Box.Min.Y,
+			d.Box.Max.X - d.Box.Min.X, d.Box.Max.Y - d.Box.Min.Y}
 		want := [4]float64{c.room, c.room, c.w + 2*c.room, c.h + 2*c.room}
 		for i := range got {
 			if math.Abs(got[i]-want[i]) > 1e-9 {
@@ -53,7 +54,8 @@ func TestSpotAtTheEdge(t *testing.T) {
 	}{
 		{Spot{X: 0.5, Y: 0.5, W: 0.5, H: 0.5}, true}, {Spot{X: 0.5, Y: 0.5, W: 0.501, H: 0.5}, false},
 		{Spot{X: 0.5, Y: 0.5, W: 0.5, H: 0.501}, false}, {Spot{X: 0, Y: 0, W: spotLeast, H: spotLeast}, true},
-		{Spot{X: 0, Y: 0, W: spotLeast - 0.001, H: spotLeast}, false}, {Spot{X: 1 - spotLeast, Y: 0, W: spotLeast, H: 1}, true},
+		{Spot{X: 0, Y: 0, W: spotLeast - 0.001, H: spotLeast}, false},
+		{Spot{X: 1 - spotLeast, Y: 0, W: spotLeast, H: 1}, true},
 		{Spot{X: 1 - spotLeast + 0.001, Y: 0, W: spotLeast, H: 1}, false},
 	} {
 		if err := c.s.Check(); (err == nil) != c.good {

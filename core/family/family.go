@@ -45,15 +45,16 @@ var Stations = []Station{"assess", "strip", "measure", "choose", "source", "prep
 
 // Family is one way in which a pane is held.
 type Family struct {
-	ID         string   `json:"id"`
-	Name       string   `json:"name"`
-	Question   string   `json:"question" doc:"How take-in asks for it"`
-	Held       string   `json:"held"`
-	Objects    []string `json:"objects"`
-	Seen       string   `json:"seen" doc:"The side that the drawing is seen from"`
-	Sizing     Sizing   `json:"sizing" enum:"clip,rebate,channel,pack,groove,bonded,run,ring,hinge,port,tube,track,panel"`
-	Carried    string   `json:"carried,omitempty" enum:",holes" doc:"What the pane hangs on where no edge holds it; its places are read with the size"`
-	Seal       string   `json:"seal" enum:"gasket,channel,pack,rubber,adhesive,run,butyl,plate,bedding,putty,bead,washer,track,panel,glued-bead,retainer,lugs,holes" doc:"What lies at the edge; the section is drawn by it"`
+	ID       string   `json:"id"`
+	Name     string   `json:"name"`
+	Question string   `json:"question" doc:"How take-in asks for it"`
+	Held     string   `json:"held"`
+	Objects  []string `json:"objects"`
+	Seen     string   `json:"seen" doc:"The side that the drawing is seen from"`
+	Sizing   Sizing   `json:"sizing" enum:"clip,rebate,channel,pack,groove,bonded,run,ring,hinge,port,tube,track,panel"`
+	Carried  string   `json:"carried,omitempty" enum:",holes" doc:"What the pane hangs on where no edge holds it; read with the size"`
+	// Seal is what lies at the edge; the section is drawn by it.
+	Seal       string   `json:"seal" enum:"gasket,channel,pack,rubber,adhesive,run,butyl,plate,bedding,putty,bead,washer,track,panel,glued-bead,retainer,lugs,holes"`
 	Seals      []string `json:"seals" doc:"What it is sealed with"`
 	Fixing     string   `json:"fixing" enum:"bracket,bar,nut,bolt,screw,hinge,ring,point,brad,none"`
 	Tightening string   `json:"tightening" doc:"The order of tightening, empty when nothing is tightened"`
@@ -96,7 +97,7 @@ type Step struct {
 	Screws     bool              `json:"screws,omitempty" doc:"The fixings are tightened here, one by one in their order"`
 	Hold       bool              `json:"hold,omitempty" doc:"Stop here until it is right"`
 	Itself     bool              `json:"itself,omitempty" doc:"Nothing is done here: it is done as soon as all before it are"`
-	May        []string          `json:"may,omitempty" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
+	May        []string          `json:"may,omitempty" doc:"When a hold may be left out; without a case only an owner leaves it out"`
 	After      []string          `json:"after,omitempty" doc:"Steps that it waits for"`
 	Least      *catalogue.Value  `json:"least,omitempty" doc:"Least time after the steps that it waits for, min; the sheet's time comes first"`
 	People     int               `json:"people,omitempty" doc:"How many, when it is always more than one"`

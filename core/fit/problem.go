@@ -48,7 +48,7 @@ type Problem struct {
 	Limits    Limits                   `json:"limits"`
 	Pane      Body                     `json:"pane"`
 	Thickness float64                  `json:"thickness" doc:"Nominal thickness of the pane, mm"`
-	ColdBend  *Value                   `json:"cold_bend,omitempty" doc:"Least radius of a cold bend, times the thickness; only sheets that bend"`
+	ColdBend  *Value                   `json:"cold_bend,omitempty" doc:"Least radius of a cold bend over the thickness; of sheets that bend"`
 	Stack     float64                  `json:"stack,omitempty" doc:"Panes and gaps of the pack that it stands in, mm; 0 while unknown"`
 	Plastic   bool                     `json:"plastic,omitempty" doc:"Grows so much that its screw holes are drilled over size"`
 	Frame     Body                     `json:"frame"`
@@ -62,7 +62,7 @@ type Problem struct {
 	Said      Witnessed                `json:"said,omitzero" doc:"What else speaks for the size of a pane that is copied"`
 	Stock     *Size                    `json:"stock,omitempty" doc:"A stock size that is taken as it comes, mm"`
 	Carried   bool                     `json:"carried,omitempty" doc:"The pane hangs on two holes, whose places are read with its size"`
-	Draws     int                      `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"How many openings to draw for the odds; 0 for none"`
+	Draws     int                      `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"Openings to draw for the odds; 0 for none"`
 	Unit      length.Unit              `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
 }
 

@@ -12,7 +12,8 @@ var said = regexp.MustCompile(`(?:(\d+(?:\.\d+)?) (to|×|or|±) )?(\d+(?:\.\d+)?
 
 // nominal is what follows the thickness by which a pane is sold, which is its name
 // and not a length: "6 mm toughened", "even 10 mm would take".
-var nominal = regexp.MustCompile(`^ (?:would|thick|(?:(?:coated|clear|tinted|soda-lime|annealed|low-iron|hard|wired|plain) )*` +
+var nominal = regexp.MustCompile(`^ (?:would|thick|` +
+	`(?:(?:coated|clear|tinted|soda-lime|annealed|low-iron|hard|wired|plain) )*` +
 	`(?:toughened|annealed|laminated|glass|glass-ceramic|polycarbonate|acrylic|borosilicate|mica|plywood|board|plate|` +
 	`mesh|aluminium|steel|pane)\b)`)
 

@@ -4,7 +4,7 @@ import "math"
 
 // Score is a line on a blank beside the pane's own outline.
 type Score struct {
-	Kind string  `json:"kind" enum:"run-out,relief,nest" doc:"A straight side run out to the blank's edge; a cut that parts the waste along a curve; a flatter curve that is taken out first"`
+	Kind string  `json:"kind" enum:"run-out,relief,nest" doc:"To the blank's edge; parts the waste; a flatter curve first"`
 	Line []Point `json:"line" doc:"From the pane outwards, mm"`
 }
 

@@ -15,30 +15,31 @@ import (
 
 // Need is what the pane has to stand and to be.
 type Need struct {
-	Exposure  exposure.Exposure  `json:"exposure"`
-	Strike    bool               `json:"strike" doc:"People can fall or strike against it"`
-	Area      float64            `json:"area" doc:"Area of the pane, mm²; 0 while unknown"`
-	Thickness float64            `json:"thickness" doc:"Thickness that is wanted, mm"`
-	Read      float64            `json:"read,omitempty" doc:"Nominal thickness of the old pane, or wall of the old tube, as it was read, mm; 0 while unread"`
-	Depth     float64            `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
-	Like      string             `json:"like,omitempty" doc:"Material of the old pane"`
-	Own       own.Values         `json:"-"` // the shop's own values
-	Other     bool               `json:"other,omitempty" doc:"Something other than glass is asked for"`
-	Beware    []string           `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" maxItems:"6" doc:"What the settled causes of the break ask a new pane to be better at"`
-	Load      Load               `json:"load"`
-	Duty      Duty               `json:"duty"`
-	Vehicle   bool               `json:"vehicle,omitempty" doc:"Part of something that drives or is towed"`
-	Moves     Moves              `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Which of these it is; nothing said is a road vehicle"`
-	Usual     string             `json:"usual,omitempty" doc:"What such a pane usually is"`
-	Boat      bool               `json:"boat,omitempty" doc:"Part of a boat"`
-	Maker     bool               `json:"maker,omitempty" doc:"A maker's part may be had"`
-	Tube      bool               `json:"tube,omitempty" doc:"A tube, not a sheet"`
-	Outside   float64            `json:"outside,omitempty" doc:"Of a tube, mm"`
-	Bent      bool               `json:"bent,omitempty" doc:"Bent to a curve"`
-	Outline   *outline.Outline   `json:"outline,omitempty" doc:"The pane in its true shape with its holes; nil while unknown"`
-	Stack     Stack              `json:"stack" doc:"The pack that it stands in"`
-	Room      float64            `json:"room,omitempty" doc:"Before the pack, °C"`
-	Weights   map[string]float64 `json:"weights,omitempty" doc:"How much each judgement counts, 0 to 10"`
+	Exposure  exposure.Exposure `json:"exposure"`
+	Strike    bool              `json:"strike" doc:"People can fall or strike against it"`
+	Area      float64           `json:"area" doc:"Area of the pane, mm²; 0 while unknown"`
+	Thickness float64           `json:"thickness" doc:"Thickness that is wanted, mm"`
+	Read      float64           `json:"read,omitempty" doc:"Nominal thickness of the old pane or wall of its tube, mm; 0 while unread"`
+	Depth     float64           `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
+	Like      string            `json:"like,omitempty" doc:"Material of the old pane"`
+	Own       own.Values        `json:"-"` // the shop's own values
+	Other     bool              `json:"other,omitempty" doc:"Something other than glass is asked for"`
+	// Beware is what a new pane must be better at, by what broke the last one.
+	Beware  []string           `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" maxItems:"6"`
+	Load    Load               `json:"load"`
+	Duty    Duty               `json:"duty"`
+	Vehicle bool               `json:"vehicle,omitempty" doc:"Part of something that drives or is towed"`
+	Moves   Moves              `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Nothing said is a road vehicle"`
+	Usual   string             `json:"usual,omitempty" doc:"What such a pane usually is"`
+	Boat    bool               `json:"boat,omitempty" doc:"Part of a boat"`
+	Maker   bool               `json:"maker,omitempty" doc:"A maker's part may be had"`
+	Tube    bool               `json:"tube,omitempty" doc:"A tube, not a sheet"`
+	Outside float64            `json:"outside,omitempty" doc:"Of a tube, mm"`
+	Bent    bool               `json:"bent,omitempty" doc:"Bent to a curve"`
+	Outline *outline.Outline   `json:"outline,omitempty" doc:"The pane in its true shape with its holes; nil while unknown"`
+	Stack   Stack              `json:"stack" doc:"The pack that it stands in"`
+	Room    float64            `json:"room,omitempty" doc:"Before the pack, °C"`
+	Weights map[string]float64 `json:"weights,omitempty" doc:"How much each judgement counts, 0 to 10"`
 }
 
 // Check refuses a need that cannot be.

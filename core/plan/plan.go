@@ -21,7 +21,7 @@ type Facts struct {
 	Power    bool              `json:"power" doc:"The object has mains power"`
 	Gas      bool              `json:"gas"`
 	Vehicle  bool              `json:"vehicle" doc:"Part of something that drives or is towed"`
-	Moves    pane.Moves        `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Which of these it is; nothing said is a road vehicle"`
+	Moves    pane.Moves        `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Nothing said is a road vehicle"`
 	Plastic  bool              `json:"plastic,omitempty" doc:"The new pane is of plastic"`
 	Water    bool              `json:"water" doc:"Part of a boat"`
 	Old      bool              `json:"old" doc:"From before the 1980s, as far as anybody knows"`

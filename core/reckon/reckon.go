@@ -82,7 +82,7 @@ type Reckoning struct {
 	Pane      string            `json:"pane" doc:"4 mm glass-ceramic"`
 	Read      float64           `json:"read,omitempty" doc:"Nominal thickness of the old pane, or wall of the old tube, as it was read, mm"`
 	Fit       fit.Result        `json:"fit"`
-	Instead   string            `json:"instead,omitempty" doc:"Why another material than the usual one is reckoned with, while none is settled"`
+	Instead   string            `json:"instead,omitempty" doc:"Why not the usual material is reckoned with, while none is settled"`
 	Withheld  string            `json:"withheld,omitempty" doc:"Why nothing is ordered yet although there is a size"`
 	Order     string            `json:"order" doc:"The order line; empty while readings are missing"`
 	OrderW    length.Shown      `json:"order_w"`

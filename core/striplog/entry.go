@@ -51,7 +51,7 @@ const (
 
 // Held is how it was held.
 type Held struct {
-	How     string  `json:"how" enum:"screw,bolt,nut,tab,clip,rivet,brad,adhesive,friction,gravity,lip" doc:"lip: held by the lip of another part"`
+	How     string  `json:"how" enum:"screw,bolt,nut,tab,clip,rivet,brad,adhesive,friction,gravity,lip" doc:"lip: of another part"`
 	Drive   string  `json:"drive,omitempty" maxLength:"20" doc:"PH2, T20, slot, hex 5"`
 	Size    string  `json:"size,omitempty" maxLength:"20" doc:"M4, 4.2, No. 8"`
 	Thread  Thread  `json:"thread,omitempty" enum:",machine,self-tapping,wood"`
@@ -79,7 +79,7 @@ type Entry struct {
 	Count    int      `json:"count" minimum:"1" maximum:"200" doc:"How many came off"`
 	Loosen   bool     `json:"loosen,omitempty" doc:"Only loosened and slid aside, never taken out"`
 	Captures []string `json:"captures,omitempty" maxItems:"40" doc:"Ids of what it holds down or hides"`
-	Stands   Stands   `json:"stands,omitempty" enum:",under,round,over" doc:"How it stands to the pane when it goes back; nothing said is by how it came off"`
+	Stands   Stands   `json:"stands,omitempty" enum:",under,round,over" doc:"How it stands to the pane; else by how it came off"`
 	First    []string `json:"first,omitempty" maxItems:"40" doc:"Ids of what has to be back before it, beside what it holds down"`
 	Facing   string   `json:"facing,omitempty" maxLength:"200" doc:"Up, in, print reads from, open side, gap at"`
 	Fate     Fate     `json:"fate" enum:"back,renew,repair,lost,substitute,off" doc:"off: it is foreign and stays off"`

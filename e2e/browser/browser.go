@@ -12,7 +12,7 @@ import (
 )
 
 // names under which the browser may be installed.
-var names = []string{"chromium", "chromium-browser", "google-chrome"}
+var names = []string{"chromium-headless-shell", "chromium", "chromium-browser", "google-chrome"}
 
 // Find looks the browser up.
 func Find() (string, error) {

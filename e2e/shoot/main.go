@@ -31,21 +31,29 @@ type shot struct {
 }
 
 // stoveDraft is a take-in with its first questions answered.
-const stoveDraft = `{"key":"a-key-for-a-picture","customer":null,"name":"Oda Marl","phone":"","object":"Sauna stove, door pane","exposure":"fire","steady":"","power":false,"gas":false,"vehicle":false,"water":false,"layout":{"across":1,"down":1,"behind":false},"old":true,"strike":false,"stamp":"","family":"","like":"glass-ceramic","story":"","place":"bench","promised":""}`
+const stoveDraft = `{"key":"a-key-for-a-picture","customer":null,"name":"Oda Marl","phone":"",
+	"object":"Sauna stove, door pane","exposure":"fire","steady":"","power":false,"gas":false,"vehicle":false,
+	"water":false,"layout":{"across":1,"down":1,"behind":false},"old":true,"strike":false,"stamp":"","family":"",
+	"like":"glass-ceramic","story":"","place":"bench","promised":""}`
 
 // sashDraft is a sash whose second column is broken.
-const sashDraft = `{"across":{"lights":["250; 250.4","","25.1cm"],"bars":["20",""],"first":"50","last":"50","whole":"890","alike":true},"down":{"lights":["180","9 13/16","181"],"bars":["20",""],"first":"55","last":"","whole":"","alike":true},"instrument":"tape"}`
+const sashDraft = `{"across":{"lights":["250; 250.4","","25.1cm"],"bars":["20",""],"first":"50","last":"50",
+	"whole":"890","alike":true},"down":{"lights":["180","9 13/16","181"],"bars":["20",""],"first":"55","last":"",
+	"whole":"","alike":true},"instrument":"tape"}`
 
 // screwsCounted lays a pane in and counts two screws of the second pass off.
 const screwsCounted = `(async () => {
-  const put = (path, body) => fetch("/api/jobs/2/" + path, {method: "PUT", headers: {"Content-Type": "application/json"}, body: JSON.stringify(body)});
+  const put = (path, body) => fetch("/api/jobs/2/" + path, {method: "PUT",
+  headers: {"Content-Type": "application/json"},
+  body: JSON.stringify(body)});
   for (const s of ["gasket-on", "pane-in"]) await put("steps/" + s, {outcome: "done"});
   const v = await (await fetch("/api/jobs/2")).json();
   await put("screws", {counted: 8, version: v.pane.version});
 })()`
 
 // waits is a helper of the scripts: what is looked for, as soon as it is there.
-const waits = `const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) { clearInterval(t); done(e); } }, 50); });`
+const waits = `const wait = (f) => new Promise((done) => { const t = setInterval(() => { const e = f(); if (e) {
+	clearInterval(t); done(e); } }, 50); });`
 
 // cutTwice plans what waits of a glass and makes the first two cuts.
 const cutTwice = `(async () => {

@@ -117,7 +117,8 @@ type column struct{ name, kind string }
 func tablesOf(ctx context.Context, conn *sql.Conn) ([]table, error) {
 	rows, err := conn.QueryContext(ctx,
 		`SELECT c.table_name, c.column_name, c.data_type, c.column_key FROM information_schema.columns c
-JOIN information_schema.tables t ON t.table_schema = c.table_schema AND t.table_name = c.table_name AND t.table_type = 'BASE TABLE'
+JOIN information_schema.tables t ON t.table_schema = c.table_schema AND t.table_name = c.table_name
+AND t.table_type = 'BASE TABLE'
 WHERE c.table_schema = DATABASE() AND c.is_generated = 'NEVER' ORDER BY c.table_name, c.ordinal_position`)
 	if err != nil {
 		return nil, err

@@ -132,7 +132,8 @@ func TestCalendar(t *testing.T) {
 	if err1 != nil || err2 != nil || !start.Equal(at) || !end.Equal(at.Add(time.Hour)) {
 		t.Errorf("from %v to %v", start, end)
 	}
-	for p, want := range map[ics.ComponentProperty]string{ics.ComponentPropertySummary: "Nip it: Sauna stove; second, cabin",
+	for p, want := range map[ics.ComponentProperty]string{ics.ComponentPropertySummary: "Nip it: Sauna stove; " +
+		"second, cabin",
 		ics.ComponentPropertyUniqueId: "reminder-4@fresh-shard", ics.ComponentPropertySequence: "3"} {
 		if got := e.GetProperty(p); got == nil || ics.FromText(got.Value) != want {
 			t.Errorf("%s: %+v, want %q", p, got, want)

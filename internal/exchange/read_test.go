@@ -163,7 +163,8 @@ func TestReadSVG(t *testing.T) {
 		{"ellipse", inMM, `<ellipse cx="100" cy="100" rx="100" ry="50"/>`, math.Pi * 5000, 0.05},
 		{"polygon", inMM, `<polygon points="0,0 400,0 0,300"/>`, 60000, 1e-6},
 		{"lines chained", inMM,
-			`<line x1="0" y1="0" x2="100" y2="0"/><line x1="100" y1="100" x2="100" y2="0"/><polyline points="100,100 0,100 0,0"/>`, 10000, 1e-6},
+			`<line x1="0" y1="0" x2="100" y2="0"/><line x1="100" y1="100" x2="100" y2="0"/>
+			<polyline points="100,100 0,100 0,0"/>`, 10000, 1e-6},
 		{"scaled group", inMM, `<g transform="translate(5 5) scale(2)"><rect width="100" height="50"/></g>`, 20000, 1e-6},
 		{"turned", inMM, `<g transform="rotate(30 50 50)"><circle cx="100" cy="100" r="100"/></g>`, math.Pi * 10000, 1e-6},
 		{"skewed circle", inMM, `<circle transform="skewX(30)" cx="100" cy="100" r="100"/>`, math.Pi * 10000, 0.5},

@@ -91,7 +91,9 @@ func svgLayer(d drawing.Drawing, l drawing.Layer, wide float64) string {
 				fmt.Fprintf(b, "<line %s/>\n", svgEnds(t[0], t[1]))
 			}
 			at, angle := dimText(i, size/4)
-			fmt.Fprintf(b, `<text x="%[1]s" y="%[2]s" font-size="%[3]s" text-anchor="middle" transform="rotate(%[4]s %[1]s %[2]s)" %[5]s>%[6]s</text>`+"\n", n(at.X), n(-at.Y), n(size), n(-angle), ink, escape(i.Text))
+			fmt.Fprintf(b, `<text x="%[1]s" y="%[2]s" font-size="%[3]s" text-anchor="middle" `+
+				`transform="rotate(%[4]s %[1]s %[2]s)" %[5]s>%[6]s</text>`+"\n",
+				n(at.X), n(-at.Y), n(size), n(-angle), ink, escape(i.Text))
 		}
 	}
 	return b.String()

@@ -12,7 +12,8 @@ import (
 const good = "time,c,rh,wet\n2026-12-01T08:00:00Z,4.5,80,\n2026-12-01T10:00:00+01:00,5,82,yes\n"
 
 func TestRead(t *testing.T) {
-	json := `[{"time": "2026-12-01T08:00:00Z", "c": 4.5, "rh": 80}, {"time": "2026-12-01T09:00:00Z", "c": 5, "rh": 82, "wet": true}]`
+	json := `[{"time": "2026-12-01T08:00:00Z", "c": 4.5, "rh": 80}, {"time": "2026-12-01T09:00:00Z", "c": 5, "rh": 82,
+		"wet": true}]`
 	for name, text := range map[string]string{"csv": good, "json": json, "with a mark": "\ufeff" + good,
 		"other order": "rh,time,c\n80,2026-12-01T08:00:00Z,4.5\n82,2026-12-01T09:00:00Z,5\n"} {
 		got, err := Read(strings.NewReader(text))

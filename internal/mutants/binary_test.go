@@ -18,8 +18,10 @@ func TestSwitchesSayTheSame(t *testing.T) {
 		t.Fatal(s.why)
 	}
 	want := map[string]string{
-		"56.0 → 70": unbuilt, "> → >=": survived, "> → <": noticed, "8 → 9": survived, "|| → &&": noticed, "Stop → Warn": noticed,
-		"Max → Min": noticed, "/ → *": noticed, "* → /": noticed, "! → ": noticed, "== → !=": noticed, "- → +": noticed,
+		"56.0 → 70": unbuilt, "> → >=": survived, "> → <": noticed, "8 → 9": survived, "|| → &&": noticed,
+		"Stop → Warn": noticed,
+		"Max → Min":   noticed, "/ → *": noticed, "* → /": noticed, "! → ": noticed,
+		"== → !=": noticed, "- → +": noticed,
 		"1.5 → 1.875": noticed, "2 → 3": noticed, "+ → -": noticed, "1 → 2": noticed, "< → >": noticed,
 	}
 	seen := map[string]int{}

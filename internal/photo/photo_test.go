@@ -35,7 +35,8 @@ func withExif(t *testing.T, img image.Image, turn int) []byte {
 	if err := jpeg.Encode(&b, img, nil); err != nil {
 		t.Fatal(err)
 	}
-	exif := []byte("Exif\x00\x00MM\x00\x2a\x00\x00\x00\x08\x00\x01\x01\x12\x00\x03\x00\x00\x00\x01\x00\x00\x00\x00\x00\x00\x00\x00GPSLatitude 54.321")
+	exif := []byte("Exif\x00\x00MM\x00\x2a\x00\x00\x00\x08\x00\x01\x01\x12" +
+		"\x00\x03\x00\x00\x00\x01\x00\x00\x00\x00\x00\x00\x00\x00GPSLatitude 54.321")
 	exif[25] = byte(turn)
 	head := []byte{0xFF, 0xD8, 0xFF, 0xE1, 0, 0}
 	binary.BigEndian.PutUint16(head[4:], uint16(len(exif)+2))

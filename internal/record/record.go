@@ -64,7 +64,7 @@ type Object struct {
 	Exposure exposure.Exposure `json:"exposure"`
 	Power    bool              `json:"power"`
 	Vehicle  bool              `json:"vehicle" doc:"Part of something that drives or is towed"`
-	Moves    pane.Moves        `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Which of these it is; nothing said is a road vehicle"`
+	Moves    pane.Moves        `json:"moves,omitempty" enum:",road,trailer,machine" doc:"Nothing said is a road vehicle"`
 	Water    bool              `json:"water" doc:"Part of a boat"`
 	Gas      bool              `json:"gas"`
 	Old      bool              `json:"old"`
@@ -95,9 +95,9 @@ type Held struct {
 	Like   string          `json:"like" doc:"Material of the old pane, as far as known"`
 	Duty   pane.Duty       `json:"duty" doc:"What it has to carry and to be used for"`
 	Stack  pane.Stack      `json:"stack" doc:"The pack that it stands in; empty when it stands alone"`
-	Turns  setting.Counted `json:"turns,omitempty" maxItems:"160" doc:"Eighths of a turn that each screw has had after its first touch, in the order of tightening"`
+	Turns  setting.Counted `json:"turns,omitempty" maxItems:"160" doc:"Eighths of a turn of each screw after its first touch, as tightened"`
 	Peel   bond.Peel       `json:"peel" doc:"What the faces of a bond that let go showed; without a spot while nobody looked"`
-	Stock  string          `json:"stock,omitempty" maxLength:"9" doc:"A stock size that is taken in place of one made to size, as the list names it"`
+	Stock  string          `json:"stock,omitempty" maxLength:"9" doc:"A stock size that is taken, as the list names it"`
 	Uses   []string        `json:"uses" maxItems:"40" unique:"true" doc:"Cleaners, lubricants, adhesives that touch it"`
 }
 

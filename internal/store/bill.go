@@ -14,7 +14,8 @@ import (
 // Rates are what the shop asks; ok is false where nobody set them.
 func (s queries) Rates(ctx context.Context) (v price.Rates, ok bool, err error) {
 	err = s.db.QueryRowContext(ctx, `SELECT CAST(hour * 100 AS SIGNED), CAST(call_out * 100 AS SIGNED),
-CAST(disposal * 100 AS SIGNED), CAST(least * 100 AS SIGNED), margin, tax, behind, days, version FROM rates WHERE id = 1`).
+CAST(disposal * 100 AS SIGNED), CAST(least * 100 AS SIGNED), margin, tax, behind, days, version FROM rates
+WHERE id = 1`).
 		Scan(&v.Hour, &v.CallOut, &v.Disposal, &v.Least, &v.Margin, &v.Tax, &v.Behind, &v.Days, &v.Version)
 	if errors.Is(err, sql.ErrNoRows) {
 		return v, false, nil

@@ -24,7 +24,8 @@ func (s queries) cures(ctx context.Context, in string, args []any, jobs map[int6
 			return v, err
 		}
 		return v, json.Unmarshal(stays, &v.Stays)
-	}, `SELECT p.job_id, c.id, c.pane_id, c.step, c.adhesive, c.width, c.edges, c.depth24, c.stays, c.since, c.let_go_at, c.ready_at, c.full_at,
+	}, `SELECT p.job_id, c.id, c.pane_id, c.step, c.adhesive, c.width, c.edges, c.depth24, c.stays, c.since, c.let_go_at,
+		c.ready_at, c.full_at,
 COALESCE(c.item_id, 0), c.lot, a.name, c.version FROM cure c JOIN account a ON a.id = c.account_id
 JOIN pane p ON p.id = c.pane_id WHERE p.job_id IN (`+in+") ORDER BY c.id", args...)
 	if err != nil {
@@ -56,7 +57,8 @@ func (s queries) RunningCures(ctx context.Context, place record.Where) ([]Runnin
 			return v, err
 		}
 		return v, json.Unmarshal(stays, &v.Stays)
-	}, `SELECT c.id, c.pane_id, c.step, c.adhesive, c.width, c.edges, c.depth24, c.stays, c.since, c.let_go_at, c.ready_at, c.full_at,
+	}, `SELECT c.id, c.pane_id, c.step, c.adhesive, c.width, c.edges, c.depth24, c.stays, c.since, c.let_go_at, c.ready_at,
+		c.full_at,
 COALESCE(c.item_id, 0), c.lot, c.version, p.job_id, o.name FROM cure c JOIN pane p ON p.id = c.pane_id
 JOIN job j ON j.id = p.job_id JOIN object o ON o.id = j.object_id
 WHERE j.state = 'open' AND (? = '' OR c.place = ?) ORDER BY c.ready_at, c.id LIMIT 200`, place, place)

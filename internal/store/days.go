@@ -112,7 +112,8 @@ func (s queries) Ticks(ctx context.Context, since time.Time, most int) ([]record
 		var v record.TickSeen
 		return v, r.Scan(&v.Who, &v.Job, &v.Family, &v.Place, &v.Step, &v.At)
 	}, `SELECT t.done_by, p.job_id, p.family, j.place, t.step, t.done_at FROM step_tick t JOIN pane p ON p.id = t.pane_id
-JOIN job j ON j.id = p.job_id WHERE t.done_at >= ? AND t.outcome = 'done' AND t.author = '' ORDER BY t.done_at DESC LIMIT ?`, since, most)
+JOIN job j ON j.id = p.job_id WHERE t.done_at >= ? AND t.outcome = 'done' AND t.author = '' ORDER BY t.done_at DESC
+LIMIT ?`, since, most)
 }
 
 // DayPlaces are how many of each place there are, as far as the shop said.

@@ -11,7 +11,8 @@ import (
 // guests reads what was put in only for now, in the order of putting in.
 func (s queries) guests(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
 	return fill(ctx, s.db,
-		`SELECT g.job_id, g.id, g.what, g.place, g.before_step, g.stays, g.seen, a.name, g.put_at, COALESCE(o.name, ''), g.out_at
+		`SELECT g.job_id, g.id, g.what, g.place, g.before_step, g.stays, g.seen, a.name, g.put_at, COALESCE(o.name, ''),
+			g.out_at
 FROM guest g JOIN account a ON a.id = g.put_by LEFT JOIN account o ON o.id = g.out_by
 WHERE g.job_id IN (`+in+`) ORDER BY g.id`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {

@@ -11,10 +11,13 @@ import (
 	"freshshard/internal/record"
 )
 
-const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signed', j.version, j.pulse, a.name, j.created_at, COALESCE(k.name, ''), j.carried_at, j.carried_says, COALESCE(x.name, ''), j.withdrawn_at, j.withdrawn_why,
+const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signed', j.version, j.pulse, a.name,
+	j.created_at, COALESCE(k.name, ''), j.carried_at, j.carried_says, COALESCE(x.name, ''), j.withdrawn_at,
+	j.withdrawn_why,
   c.id, c.name, c.phone, c.note, c.version,
   o.id, o.name, o.exposure, o.power, o.gas, o.vehicle, o.moves, o.water, o.old, o.strike, o.leaf, o.stamp, o.version
-FROM job j JOIN account a ON a.id = j.created_by JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id
+FROM job j JOIN account a ON a.id = j.created_by JOIN object o ON o.id = j.object_id JOIN customer c
+ON c.id = o.customer_id
 LEFT JOIN account k ON k.id = j.carried_by LEFT JOIN account x ON x.id = j.withdrawn_by WHERE j.id IN (`
 
 func scanJob(r *sql.Rows) (record.Job, error) {

@@ -22,7 +22,8 @@ func (s queries) Offers(ctx context.Context, pane int64) (all []source.Offer, ta
 			taken = v.ID
 		}
 		return v, err
-	}, `SELECT id, kind, who, CAST(price * 100 AS SIGNED), CAST(carriage * 100 AS SIGNED), lacks, CAST(missing * 100 AS SIGNED),
+	}, `SELECT id, kind, who, CAST(price * 100 AS SIGNED), CAST(carriage * 100 AS SIGNED), lacks,
+		CAST(missing * 100 AS SIGNED),
 days, misfit, back, mark, taken_at FROM offer WHERE pane_id = ? ORDER BY id`, pane)
 	return all, taken, err
 }

@@ -13,7 +13,9 @@ import (
 // panes reads the panes of jobs, each with all that belongs to it.
 func (s queries) panes(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
 	err := fill(ctx, s.db,
-		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version, road, how, came, COALESCE(part, '{}'), COALESCE(peel, '{}'), COALESCE(turns, '[]'), COALESCE(heard, '[]'), stock, counted
+		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom,
+			side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version, road, how, came,
+			COALESCE(part, '{}'), COALESCE(peel, '{}'), COALESCE(turns, '[]'), COALESCE(heard, '[]'), stock, counted
 FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			p := record.Pane{Readings: []record.Reading{}, Ticks: []record.Tick{}, Answers: []record.Answer{}}

@@ -46,9 +46,11 @@ func (s queries) Sites(ctx context.Context) (map[int64]record.Site, error) {
 	all, err := list(ctx, s.db, func(r *sql.Rows) (record.Site, error) {
 		var v record.Site
 		return v, r.Scan(&v.Job, &v.Place, &v.InFrom, &v.InTo, &v.Version)
-	}, `SELECT j.id, t.place, t.in_from, t.in_to, IF(t.job_id = j.id, t.version, 0) FROM job j JOIN object o ON o.id = j.object_id
+	}, `SELECT j.id, t.place, t.in_from, t.in_to, IF(t.job_id = j.id, t.version, 0) FROM job j JOIN object o
+		ON o.id = j.object_id
 JOIN job_site t ON t.job_id = COALESCE((SELECT own.job_id FROM job_site own WHERE own.job_id = j.id),
-  (SELECT MAX(k.id) FROM job k JOIN object p ON p.id = k.object_id JOIN job_site x ON x.job_id = k.id WHERE p.customer_id = o.customer_id))
+  (SELECT MAX(k.id) FROM job k JOIN object p ON p.id = k.object_id JOIN job_site x ON x.job_id = k.id
+  WHERE p.customer_id = o.customer_id))
 WHERE j.state = 'open' AND j.place = 'site'`)
 	out := map[int64]record.Site{}
 	for _, v := range all {

@@ -12,14 +12,20 @@ import (
 // indexJob gathers the words of a job: whose it is and what happened, its panes, what came
 // off, what was laid with its batch, what was ordered and from whom, what was fitted, the
 // numbers of its papers. JSON is taken as it is: a word is found in it like in any text.
-const indexJob = `REPLACE INTO job_words (job_id, words) SELECT j.id, LEFT(CONCAT_WS(' ', j.id, o.name, c.name, j.story, c.phone, o.stamp,
-  (SELECT GROUP_CONCAT(CONCAT_WS(' ', p.name, JSON_VALUE(p.part, '$.number')) SEPARATOR ' ') FROM pane p WHERE p.job_id = j.id),
-  (SELECT GROUP_CONCAT(CONCAT_WS(' ', JSON_VALUE(e.entry, '$.what'), JSON_VALUE(e.entry, '$.where'), JSON_VALUE(e.entry, '$.by'),
+const indexJob = `REPLACE INTO job_words (job_id, words) SELECT j.id, LEFT(CONCAT_WS(' ', j.id, o.name, c.name, j.story,
+	c.phone, o.stamp,
+  (SELECT GROUP_CONCAT(CONCAT_WS(' ', p.name, JSON_VALUE(p.part, '$.number')) SEPARATOR ' ') FROM pane p
+  WHERE p.job_id = j.id),
+  (SELECT GROUP_CONCAT(CONCAT_WS(' ', JSON_VALUE(e.entry, '$.what'), JSON_VALUE(e.entry, '$.where'), JSON_VALUE(e.entry,
+  '$.by'),
     JSON_VALUE(e.entry, '$.bag')) SEPARATOR ' ') FROM strip_entry e WHERE e.job_id = j.id),
-  (SELECT GROUP_CONCAT(CONCAT_WS(' ', k.adhesive, k.lot) SEPARATOR ' ') FROM cure k JOIN pane p ON p.id = k.pane_id WHERE p.job_id = j.id),
-  (SELECT GROUP_CONCAT(CONCAT_WS(' ', CONCAT('order ', q.id), q.who, JSON_QUERY(q.body, '$.lines')) SEPARATOR ' ') FROM supply_order q WHERE q.job_id = j.id),
+  (SELECT GROUP_CONCAT(CONCAT_WS(' ', k.adhesive, k.lot) SEPARATOR ' ') FROM cure k JOIN pane p ON p.id = k.pane_id
+  WHERE p.job_id = j.id),
+  (SELECT GROUP_CONCAT(CONCAT_WS(' ', CONCAT('order ', q.id), q.who, JSON_QUERY(q.body, '$.lines')) SEPARATOR ' ')
+  FROM supply_order q WHERE q.job_id = j.id),
   (SELECT GROUP_CONCAT(CONCAT(b.kind, ' ', b.number) SEPARATOR ' ') FROM bill b WHERE b.job_id = j.id),
-  (SELECT GROUP_CONCAT(CONCAT_WS(' ', f.material, f.seal, f.size, f.adhesive, f.cause) SEPARATOR ' ') FROM fitted f WHERE f.job_id = j.id),
+  (SELECT GROUP_CONCAT(CONCAT_WS(' ', f.material, f.seal, f.size, f.adhesive, f.cause) SEPARATOR ' ') FROM fitted f
+  WHERE f.job_id = j.id),
   (SELECT CONCAT('ticket ', k.id) FROM ticket k WHERE k.job_id = j.id)), 15000)
 FROM job j JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id WHERE j.id = ?`
 
@@ -119,7 +125,8 @@ var likeEscape = strings.NewReplacer(`\`, `\\`, "%", `\%`, "_", `\_`)
 // as many as it shows, however many there are.
 const rowQuery = `SELECT j.id, o.name, c.name, j.story, j.promised_at,
   COALESCE((SELECT p.waits_for FROM pane p WHERE p.job_id = j.id AND p.waits_for <> '' ORDER BY p.number LIMIT 1), ''),
-  (SELECT p.waits_until FROM pane p WHERE p.job_id = j.id AND p.waits_for <> '' ORDER BY p.number LIMIT 1), j.state = 'signed', j.state = 'withdrawn', j.pulse
+  (SELECT p.waits_until FROM pane p WHERE p.job_id = j.id AND p.waits_for <> '' ORDER BY p.number
+  LIMIT 1), j.state = 'signed', j.state = 'withdrawn', j.pulse
 FROM `
 
 const rowJoins = ` STRAIGHT_JOIN object o ON o.id = j.object_id STRAIGHT_JOIN customer c ON c.id = o.customer_id `

@@ -9,7 +9,8 @@ import (
 	"freshshard/internal/record"
 )
 
-const stockColumns = `SELECT id, kind, name, material, thickness, w, h, unit, quantity, least, CAST(cost * 100 AS SIGNED),
+const stockColumns = `SELECT id, kind, name, material, thickness, w, h, unit, quantity, least,
+	CAST(cost * 100 AS SIGNED),
 place, lot, expires, version FROM stock_item`
 
 func scanStock(r *sql.Rows) (record.StockItem, error) {
@@ -45,7 +46,8 @@ func (s queries) Moves(ctx context.Context, item int64, most int) ([]record.Stoc
 	return list(ctx, s.db, func(r *sql.Rows) (record.StockMove, error) {
 		var v record.StockMove
 		return v, r.Scan(&v.ID, &v.Delta, &v.Why, &v.Job, &v.By, &v.At)
-	}, `SELECT m.id, m.delta, m.why, COALESCE(m.job_id, 0), a.name, m.at FROM stock_move m JOIN account a ON a.id = m.account_id
+	}, `SELECT m.id, m.delta, m.why, COALESCE(m.job_id, 0), a.name, m.at FROM stock_move m JOIN account a
+		ON a.id = m.account_id
 WHERE m.item_id = ? ORDER BY m.id DESC LIMIT ?`, item, most)
 }
 

@@ -11,7 +11,8 @@ import (
 	"freshshard/internal/record"
 )
 
-const orderColumns = `SELECT id, kind, who, state, body, CAST(carriage * 100 AS SIGNED), due, note, version FROM supply_order`
+const orderColumns = `SELECT id, kind, who, state, body, CAST(carriage * 100 AS SIGNED), due, note, version
+	FROM supply_order`
 
 func scanOrder(r *sql.Rows) (supply.Order, error) {
 	var v supply.Order

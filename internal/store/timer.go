@@ -43,11 +43,13 @@ func (s queries) RunningTimers(ctx context.Context, after time.Time) ([]RunningT
 	return list(ctx, s.db, func(r *sql.Rows) (RunningTimer, error) {
 		var v RunningTimer
 		return v, r.Scan(append(timerInto(&v.Timer), &v.Job, &v.Object)...)
-	}, "SELECT "+timerColumns+`, p.job_id, o.name FROM timer t JOIN account a ON a.id = t.account_id JOIN pane p ON p.id = t.pane_id
+	}, "SELECT "+timerColumns+`, p.job_id, o.name FROM timer t JOIN account a ON a.id = t.account_id JOIN pane p
+		ON p.id = t.pane_id
 JOIN job j ON j.id = p.job_id JOIN object o ON o.id = j.object_id
 LEFT JOIN step_tick k ON k.pane_id = t.pane_id AND k.step = t.gates AND NOT t.of_check
 LEFT JOIN check_answer c ON c.pane_id = t.pane_id AND c.proof = t.gates AND t.of_check
-WHERE j.state = 'open' AND t.until_at > ? AND k.pane_id IS NULL AND c.pane_id IS NULL ORDER BY t.until_at, t.id LIMIT 200`, after)
+WHERE j.state = 'open' AND t.until_at > ? AND k.pane_id IS NULL AND c.pane_id IS NULL ORDER BY t.until_at, t.id
+LIMIT 200`, after)
 }
 
 // AddTimer writes a clock.
@@ -81,6 +83,8 @@ func (s queries) ArrivingOrders(ctx context.Context, before time.Time) ([]Arrivi
 	return list(ctx, s.db, func(r *sql.Rows) (Arriving, error) {
 		var v Arriving
 		return v, r.Scan(&v.Job, &v.Object, &v.Who, &v.Due)
-	}, `SELECT q.job_id, o.name, q.who, q.due FROM supply_order q JOIN job j ON j.id = q.job_id JOIN object o ON o.id = j.object_id
-WHERE j.state = 'open' AND q.state IN ('sent', 'confirmed') AND q.due IS NOT NULL AND q.due < ? ORDER BY q.due, q.id LIMIT 100`, before)
+	}, `SELECT q.job_id, o.name, q.who, q.due FROM supply_order q JOIN job j ON j.id = q.job_id JOIN object o
+		ON o.id = j.object_id
+WHERE j.state = 'open' AND q.state IN ('sent', 'confirmed') AND q.due IS NOT NULL AND q.due < ? ORDER BY q.due, q.id
+LIMIT 100`, before)
 }

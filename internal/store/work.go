@@ -35,7 +35,8 @@ func fill[T any](ctx context.Context, db querier, q string, args []any, records 
 
 func (s queries) readings(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
 	return fill(ctx, s.db,
-		`SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id, r.taken_at, r.version
+		`SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''),
+			a.name), a.id, r.taken_at, r.version
 FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_id IN (`+in+`) ORDER BY r.id`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
@@ -48,7 +49,8 @@ FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_i
 
 func (s queries) diagnoses(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
 	return fill(ctx, s.db,
-		`SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(d.behind, '[]'), COALESCE(NULLIF(d.author, ''), a.name), d.set_at, d.version
+		`SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(d.behind, '[]'), COALESCE(NULLIF(d.author, ''), a.name),
+			d.set_at, d.version
 FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Diagnosis
@@ -89,7 +91,8 @@ FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) 
 func (s queries) answers(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
 	return fill(ctx, s.db,
 		`SELECT t.pane_id, t.proof, t.outcome, t.value, t.gaps, t.finding, t.version,
-COALESCE(NULLIF(t.author, ''), a.name), t.done_at FROM check_answer t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
+COALESCE(NULLIF(t.author, ''), a.name), t.done_at FROM check_answer t JOIN account a ON a.id = t.done_by
+WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Answer
@@ -139,7 +142,8 @@ FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, 
 func (t *Tx) LiveReading(ctx context.Context, pane int64, place fit.Place) (*record.Reading, error) {
 	v := record.Reading{Place: place}
 	err := t.tx.QueryRowContext(ctx,
-		`SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id, r.taken_at, r.version
+		`SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id,
+			r.taken_at, r.version
 FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.pane_id = ? AND r.place = ? AND r.live = 1`, pane, place).
 		Scan(&v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By,
 			&v.ByID, &v.At, &v.Version)

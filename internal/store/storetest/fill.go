@@ -15,7 +15,8 @@ func Fill(t testing.TB, db *sql.DB, jobs, open int) {
 	t.Helper()
 	every := max(1, jobs/max(1, open))
 	customers := max(1, jobs/3)
-	const exposure = `{"id":"fire","name":"","hint":"","steady":480,"short":560,"room":20,"coldest":5,"frame_hot":250,"sudden":300,"hours":2000,"outdoors":false}`
+	const exposure = `{"id":"fire","name":"","hint":"","steady":480,"short":560,
+  "room":20,"coldest":5,"frame_hot":250,"sudden":300,"hours":2000,"outdoors":false}`
 	for _, q := range []string{
 		"INSERT IGNORE INTO account (id, name, login, role, password_hash, created_at) VALUES (1, 'Mira', 'mira', 'owner', " +
 			"'x', NOW())",
@@ -30,8 +31,10 @@ func Fill(t testing.TB, db *sql.DB, jobs, open int) {
 			"'signed'), 1, NOW() FROM seq_1_to_%d", every, jobs),
 		"INSERT INTO job_words (job_id, words) SELECT j.id, CONCAT_WS(' ', j.id, o.name, c.name, j.story) FROM job j JOIN " +
 			"object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id",
-		`INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for)
-SELECT id, 1, '', 'clip-heat', 'steel', '', 'flat', 3, 2, 0, 2, 0, '{"kind":""}', 0, '', '[]', '{}', '{}', '{"x":0,"y":0,"w":1,"h":1,"depth":0}', IF(id % 9 = 0, 'glass', '') FROM job`,
+		`INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right,
+			side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for)
+SELECT id, 1, '', 'clip-heat', 'steel', '', 'flat', 3, 2, 0, 2, 0, '{"kind":""}', 0, '', '[]', '{}', '{}',
+'{"x":0,"y":0,"w":1,"h":1,"depth":0}', IF(id % 9 = 0, 'glass', '') FROM job`,
 		"INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, taken_at, version, " +
 			"live) SELECT p.id, x.place, '270', 270, 1, '', 0, 'tape', 1, NOW(), 1, 1 FROM pane p JOIN (SELECT 'width_top' " +
 			"place UNION SELECT 'height_left') x",
