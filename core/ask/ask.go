@@ -12,10 +12,10 @@ import (
 	"freshshard/core/diagnose"
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/striplog"
 	"freshshard/core/working"
@@ -82,8 +82,8 @@ type Facts struct {
 	Plan       plan.Plan
 	Done       map[string]bool
 	Waits      []plan.Wait
-	Missing    []fit.Missing
-	Odd        []fit.Odd
+	Missing    []reading.Missing
+	Odd        []reading.Odd
 	Fault      *fault.Error // readings or a setting that cannot belong together
 	Evidence   diagnose.Evidence
 	Why        diagnose.Result
@@ -145,7 +145,7 @@ func At(s family.Station, f Facts) Ask {
 
 // asked are what each station asks for, in turn.
 var asked = map[family.Station][]func(family.Station, Facts) (Ask, bool){
-	"assess": {safe, look, step}, "strip": {step}, "measure": {reading, step}, "choose": {settle, step},
+	"assess": {safe, look, step}, "strip": {step}, "measure": {measure, step}, "choose": {settle, step},
 	"source": {ordered, arrived, step}, "prepare": {step}, "set": {screw, step}, "hold": {step},
 	"refit": {back, screw, step},
 	"prove": {unproved, check, step, sign},
@@ -236,10 +236,10 @@ func look(s family.Station, f Facts) (Ask, bool) {
 	return Ask{}, false
 }
 
-func reading(_ family.Station, f Facts) (Ask, bool) {
+func measure(_ family.Station, f Facts) (Ask, bool) {
 	if f.Fault != nil {
 		a := Ask{Kind: Stop, Key: f.Fault.Field, Says: f.Fault.Why, Why: f.Fault.Cure}
-		if _, err := fit.Place(f.Fault.Field).Info(); err == nil {
+		if _, err := reading.Place(f.Fault.Field).Info(); err == nil {
 			a.Kind, a.Says, a.Why = Reading, "Read it again", f.Fault.Why
 		}
 		return a, true

@@ -7,10 +7,10 @@ import (
 	"freshshard/core/diagnose"
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/striplog"
 )
 
@@ -88,10 +88,13 @@ func TestAt(t *testing.T) {
 		{"a cause is settled", "assess", func(f *Facts) { done(f, "cold"); f.Looked = true }, Step, "cause", "Look why"},
 		{"looked, whatever was seen", "assess", func(f *Facts) { done(f, "cold", "cause") }, Go, "", "Nothing is open here"},
 		{"an odd reading before a missing one", "measure", func(f *Facts) {
-			f.Odd = []fit.Odd{{Place: fit.WidthTop}}
-			f.Missing = []fit.Missing{{Place: fit.Ledge, Name: "ledge"}}
+			f.Odd = []reading.Odd{{Place: reading.WidthTop}}
+			f.Missing = []reading.Missing{{Place: reading.Ledge, Name: "ledge"}}
 		}, Reading, "width_top", "Read it again"},
-		{"a missing reading", "measure", func(f *Facts) { f.Missing = []fit.Missing{{Place: fit.Ledge, Name: "ledge"}} },
+		{"a missing reading", "measure", func(f *Facts) {
+			f.Missing = []reading.Missing{{Place: reading.Ledge,
+				Name: "ledge"}}
+		},
 			Reading,
 			"ledge", "ledge"},
 		{"all read", "measure", func(*Facts) {}, Step, "measure", "Measure"},

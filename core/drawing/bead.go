@@ -3,9 +3,9 @@ package drawing
 import (
 	"math"
 
-	"freshshard/core/fit"
 	"freshshard/core/holding"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
@@ -16,7 +16,7 @@ const beadPressed = 12.0
 // bead draws the line along which a bead is laid round a bonded pane, with where it
 // begins; nothing where the land is not read, or too narrow for it.
 func (s Scene) bead(d *Drawing, pane outline.Path) {
-	ledge, ok := s.Problem.Readings[fit.Ledge]
+	ledge, ok := s.Problem.Readings[reading.Ledge]
 	if s.rule().Behind != holding.Bead || !ok {
 		return
 	}

@@ -4,8 +4,8 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/fit"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 )
 
 // carried draws the holes that carry a pane, whose lower left corner lies at x0 and
@@ -27,12 +27,12 @@ func (s Scene) carried(d *Drawing, x0, y0 float64) {
 
 // holeEnds are where the readings of the holes lie, as read or about where they
 // will be.
-func (s Scene) holeEnds(ends map[fit.Place][2]outline.Point, q []outline.Point) {
+func (s Scene) holeEnds(ends map[reading.Place][2]outline.Point, q []outline.Point) {
 	if !s.Problem.Carried {
 		return
 	}
 	w, h := q[1].X-q[0].X, q[3].Y-q[0].Y
-	value := func(p fit.Place, otherwise float64) float64 {
+	value := func(p reading.Place, otherwise float64) float64 {
 		if r, ok := s.Problem.Readings[p]; ok {
 			return r.Value
 		}
@@ -42,12 +42,12 @@ func (s Scene) holeEnds(ends map[fit.Place][2]outline.Point, q []outline.Point) 
 	if s.Result.Ready {
 		x0, y0 = x0+(w-s.Result.Order.W)/2, y0+(h-s.Result.Order.H)/2
 	}
-	x := x0 + value(fit.HoleSide, 0.22*w)
-	far := x + value(fit.HoleApart, 0.56*w)
-	y := y0 + value(fit.HoleUp, 0.12*h)
-	half := value(fit.HoleAcross, 0.06*w) / 2
-	ends[fit.HoleSide] = [2]outline.Point{{X: x0, Y: y}, {X: x, Y: y}}
-	ends[fit.HoleApart] = [2]outline.Point{{X: x, Y: y}, {X: far, Y: y}}
-	ends[fit.HoleUp] = [2]outline.Point{{X: far, Y: y0}, {X: far, Y: y}}
-	ends[fit.HoleAcross] = [2]outline.Point{{X: x - half, Y: y + 3*half}, {X: x + half, Y: y + 3*half}}
+	x := x0 + value(reading.HoleSide, 0.22*w)
+	far := x + value(reading.HoleApart, 0.56*w)
+	y := y0 + value(reading.HoleUp, 0.12*h)
+	half := value(reading.HoleAcross, 0.06*w) / 2
+	ends[reading.HoleSide] = [2]outline.Point{{X: x0, Y: y}, {X: x, Y: y}}
+	ends[reading.HoleApart] = [2]outline.Point{{X: x, Y: y}, {X: far, Y: y}}
+	ends[reading.HoleUp] = [2]outline.Point{{X: far, Y: y0}, {X: far, Y: y}}
+	ends[reading.HoleAcross] = [2]outline.Point{{X: x - half, Y: y + 3*half}, {X: x + half, Y: y + 3*half}}
 }

@@ -3,8 +3,8 @@ package drawing
 import (
 	"slices"
 
-	"freshshard/core/fit"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -18,7 +18,7 @@ func (s Scene) covers(d *Drawing) {
 	}
 	b := boxOf(d.Items[at].Points)
 	cx, cy := (b.Min.X+b.Max.X)/2, (b.Min.Y+b.Max.Y)/2
-	box := func(id, label string, l Layer, w, h fit.Place) bool {
+	box := func(id, label string, l Layer, w, h reading.Place) bool {
 		x, ok := s.Problem.Readings[w]
 		y, has := s.Problem.Readings[h]
 		if !ok || !has {
@@ -27,8 +27,8 @@ func (s Scene) covers(d *Drawing) {
 		d.loop(id, l, label, rect(cx-x.Value/2, cy-y.Value/2, cx+x.Value/2, cy+y.Value/2))
 		return true
 	}
-	box("old-mark", "mark that the old frame has left", LayerSight, fit.MarkWidth, fit.MarkHeight)
-	if !box("new-flange", "outer flange of the new frame", LayerClearance, fit.FlangeWidth, fit.FlangeHeight) {
+	box("old-mark", "mark that the old frame has left", LayerSight, reading.MarkWidth, reading.MarkHeight)
+	if !box("new-flange", "outer flange of the new frame", LayerClearance, reading.FlangeWidth, reading.FlangeHeight) {
 		return
 	}
 	for _, f := range s.Result.Figures {

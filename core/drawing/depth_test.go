@@ -5,18 +5,19 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 )
 
 // The section is as deep as the sum takes the frame to be: at its shallowest,
 // wherever that was read.
 func TestSectionTakesTheShallowestDepth(t *testing.T) {
-	for _, shallow := range []fit.Place{fit.DepthTop, fit.DepthRight, fit.DepthBottom, fit.DepthLeft} {
-		r := map[fit.Place]length.Reading{}
-		for i, p := range []fit.Place{fit.DepthTop, fit.DepthRight, fit.DepthBottom, fit.DepthLeft} {
+	for _, shallow := range []reading.Place{reading.DepthTop, reading.DepthRight, reading.DepthBottom, reading.DepthLeft} {
+		r := map[reading.Place]length.Reading{}
+		for i, p := range []reading.Place{reading.DepthTop, reading.DepthRight, reading.DepthBottom, reading.DepthLeft} {
 			r[p] = length.Reading{Value: 15 + float64(i)}
 		}
 		r[shallow] = length.Reading{Value: 9}
-		if got := (Scene{Problem: fit.Problem{Readings: r}}).cut().depth; got != 9 {
+		if got := (Scene{Problem: fit.Problem{Asked: reading.Asked{Readings: r}}}).cut().depth; got != 9 {
 			t.Errorf("shallowest at %s: drawn %v deep", shallow, got)
 		}
 	}

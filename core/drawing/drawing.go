@@ -3,9 +3,7 @@
 // layer is a meaning (pane, reading, fixing …), never a colour.
 package drawing
 
-import (
-	"freshshard/core/outline"
-)
+import "freshshard/core/outline"
 
 // Layer is what an item means.
 type Layer string

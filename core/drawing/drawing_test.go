@@ -10,21 +10,23 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
-func scene(t testing.TB, id string, texts map[fit.Place]string) Scene {
+func scene(t testing.TB, id string, texts map[reading.Place]string) Scene {
 	t.Helper()
 	f, err := family.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
 	e, _ := exposure.ByID(f.Exposure)
-	r, err := fit.ReadingsOf(texts, length.MM)
+	r, err := reading.FromTexts(texts, length.MM)
 	if err != nil {
 		t.Fatal(err)
 	}
-	p := fit.Problem{Sizing: f.Sizing, Readings: r, Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e,
+	p := fit.Problem{Asked: reading.Asked{Sizing: f.Sizing, Readings: r}, Limits: fit.LimitsOf(f, e.Outdoors),
+		Thickness: 4, Exposure: e,
 		Cutter: fit.ShopCut, Unit: length.MM,
 		Frame: fit.Body{Name: "steel", Alpha: 12}, Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}}
 	res, err := fit.Solve(p)
@@ -46,9 +48,10 @@ func item(t *testing.T, d Drawing, id string) Item {
 	return Item{}
 }
 
-var full = map[fit.Place]string{
-	fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14",
-	fit.Reach: "16",
+var full = map[reading.Place]string{
+	reading.WidthTop: "270", reading.WidthBottom: "268.4", reading.HeightLeft: "242", reading.HeightRight: "242.4",
+	reading.Ledge: "14",
+	reading.Reach: "16",
 }
 
 // The drawn pane is the ordered pane, to scale, inside its opening.
@@ -78,8 +81,8 @@ func TestReadingsStandOnTheirDimensions(t *testing.T) {
 	if i := item(t, d, "reading-width_middle"); i.State != "empty" || !strings.Contains(i.Label, "not read yet") {
 		t.Errorf("%+v", i)
 	}
-	texts := map[fit.Place]string{fit.WidthTop: "270", fit.WidthMiddle: "296", fit.WidthBottom: "269",
-		fit.HeightLeft: "242"}
+	texts := map[reading.Place]string{reading.WidthTop: "270", reading.WidthMiddle: "296", reading.WidthBottom: "269",
+		reading.HeightLeft: "242"}
 	if i := item(t, Table(scene(t, "clip-heat", texts)), "reading-width_middle"); i.State != "odd" {
 		t.Errorf("%+v", i)
 	}
@@ -115,9 +118,9 @@ func TestBracketsAreNumbered(t *testing.T) {
 // Gap and bite of the section are the computed ones, as real distances.
 func TestSectionGaps(t *testing.T) {
 	for _, id := range []string{"clip-heat", "putty-points", "bead-brads"} {
-		texts := map[fit.Place]string{}
+		texts := map[reading.Place]string{}
 		for k, v := range full {
-			if k != fit.Reach || id == "clip-heat" {
+			if k != reading.Reach || id == "clip-heat" {
 				texts[k] = v
 			}
 		}
@@ -153,7 +156,7 @@ func TestSectionOfWrappedGasket(t *testing.T) {
 
 func TestBoxHoldsEverything(t *testing.T) {
 	for _, d := range []Drawing{Table(scene(t, "clip-heat", full)),
-		Section(scene(t, "putty-points", map[fit.Place]string{fit.WidthTop: "400", fit.HeightLeft: "300"}))} {
+		Section(scene(t, "putty-points", map[reading.Place]string{reading.WidthTop: "400", reading.HeightLeft: "300"}))} {
 		for _, i := range d.Items {
 			for _, p := range i.Points {
 				if p.X-i.Radius < d.Box.Min.X || p.X+i.Radius > d.Box.Max.X || p.Y-i.Radius < d.Box.Min.Y ||
@@ -175,7 +178,8 @@ func TestInset(t *testing.T) {
 // A pack is drawn with all its panes and gaps, to scale, the pane on the table
 // in its place and the hot side up.
 func TestPackSection(t *testing.T) {
-	s := scene(t, "window-pack", map[fit.Place]string{fit.WidthTop: "400", fit.HeightLeft: "300", fit.Ledge: "12"})
+	s := scene(t, "window-pack", map[reading.Place]string{reading.WidthTop: "400", reading.HeightLeft: "300",
+		reading.Ledge: "12"})
 	s.Stack = Stack{Panes: []float64{4, 4, 5}, Gaps: []float64{9, 12}, Here: 2}
 	d := Section(s)
 	top := func(id string) (low, high float64) {
@@ -207,9 +211,10 @@ func TestPackSection(t *testing.T) {
 // The new flange is drawn over the mark of the old one, to scale, and marked
 // where it does not hide it.
 func TestCoversAreDrawn(t *testing.T) {
-	texts := map[fit.Place]string{fit.WidthTop: "600 ±0", fit.WidthBottom: "600 ±0", fit.HeightLeft: "400 ±0",
-		fit.HeightRight: "400 ±0", fit.Ledge: "18", fit.FlangeWidth: "630 ±0", fit.FlangeHeight: "430 ±0",
-		fit.MarkWidth: "620 ±0", fit.MarkHeight: "424 ±0"}
+	texts := map[reading.Place]string{reading.WidthTop: "600 ±0", reading.WidthBottom: "600 ±0",
+		reading.HeightLeft:  "400 ±0",
+		reading.HeightRight: "400 ±0", reading.Ledge: "18", reading.FlangeWidth: "630 ±0", reading.FlangeHeight: "430 ±0",
+		reading.MarkWidth: "620 ±0", reading.MarkHeight: "424 ±0"}
 	d := Table(scene(t, "clamp-ring", texts))
 	o, m, f := boxOf(item(t, d, "opening").Points), boxOf(item(t, d, "old-mark").Points),
 		boxOf(item(t, d, "new-flange").Points)
@@ -220,13 +225,13 @@ func TestCoversAreDrawn(t *testing.T) {
 	if item(t, d, "new-flange").State != "" {
 		t.Error("marked, and it hides the mark")
 	}
-	texts[fit.MarkHeight] = "430 ±0"
+	texts[reading.MarkHeight] = "430 ±0"
 	if i := item(t, Table(scene(t, "clamp-ring", texts)), "new-flange"); i.State != "odd" ||
 		!strings.Contains(i.Label, "may show") {
 		t.Errorf("%+v", i)
 	}
-	delete(texts, fit.MarkWidth)
-	delete(texts, fit.FlangeWidth)
+	delete(texts, reading.MarkWidth)
+	delete(texts, reading.FlangeWidth)
 	for _, i := range Table(scene(t, "clamp-ring", texts)).Items {
 		if i.ID == "old-mark" || i.ID == "new-flange" {
 			t.Errorf("%s, which nobody read", i.ID)

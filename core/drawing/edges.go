@@ -7,6 +7,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 )
 
 // edges draw what holds the pane's edge, by the family's seal.
@@ -193,7 +194,7 @@ const (
 // through the ring into the boss of the frame and ends at its bottom when it is
 // as long as it should be.
 func (c cut) butyl(d *Drawing, s Scene) {
-	wall, ring, stop := c.depth, s.value(fit.RingThick, assumedRing), s.value(fit.ScrewStop, assumedRingStop)
+	wall, ring, stop := c.depth, s.value(reading.RingThick, assumedRing), s.value(reading.ScrewStop, assumedRingStop)
 	d.loop("body", LayerHatch, "wall, cut through", rect(-2*wallThick, -wall, 0, 0))
 	d.loop("butyl-cut", LayerGasket, "butyl under the outer frame", rect(c.edge-c.ledge, 0, 0, 1.5))
 	boss := math.Min(wall, stop+8)
@@ -201,12 +202,12 @@ func (c cut) butyl(d *Drawing, s Scene) {
 		{X: c.edge, Y: 1.5}, {X: c.edge, Y: -boss}, {X: c.edge + 5, Y: -boss}, {X: c.edge + 5, Y: c.bed},
 		{X: c.edge + 1, Y: c.top() + 3}, {X: c.edge + 1, Y: 4}, {X: c.edge - c.ledge, Y: 4}})
 	d.loop("ring-cut", LayerFixing, "inner ring", rect(c.edge-c.ledge, -wall-ring, c.edge+7, -wall))
-	long := s.value(fit.ScrewLength, wall+ring-stop)
+	long := s.value(reading.ScrewLength, wall+ring-stop)
 	head, x := -wall-ring, c.edge+2.5
 	d.loop("screw-head", LayerFixing, "head of a screw", rect(x-3, head-1.8, x+3, head))
 	d.loop("screw-cut", LayerFixing, fmt.Sprintf("screw, %s mm under its head", length.Metric(long)),
 		rect(x-1.2, head, x+1.2, head+long))
-	if _, ok := s.Problem.Readings[fit.ScrewStop]; ok {
+	if _, ok := s.Problem.Readings[reading.ScrewStop]; ok {
 		d.line("screw-stop", LayerClearance, outline.Point{X: x - 3.5, Y: -stop}, outline.Point{X: x + 3.5, Y: -stop})
 	}
 }

@@ -12,6 +12,7 @@ import (
 	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
@@ -37,7 +38,8 @@ func lines(d Drawing) string {
 }
 
 // whole is the scene of a family with everything read, or with nothing.
-func wholeScene(t *testing.T, f family.Family, read bool, shape fit.Shape, shapeValues map[fit.Place]string) Scene {
+func wholeScene(t *testing.T, f family.Family, read bool, shape reading.Shape,
+	shapeValues map[reading.Place]string) Scene {
 	t.Helper()
 	e, err := exposure.ByID(f.Exposure)
 	if err != nil {
@@ -47,9 +49,9 @@ func wholeScene(t *testing.T, f family.Family, read bool, shape fit.Shape, shape
 	if err != nil {
 		t.Fatal(err)
 	}
-	texts := map[fit.Place]string{}
+	texts := map[reading.Place]string{}
 	if read {
-		for _, w := range fit.Walk(f.Sizing, shape) {
+		for _, w := range reading.Walk(f.Sizing, shape) {
 			if s, ok := shapeValues[w.Place]; ok {
 				texts[w.Place] = s
 			} else if s, ok := golden.Readings[string(w.Place)]; ok {
@@ -57,11 +59,12 @@ func wholeScene(t *testing.T, f family.Family, read bool, shape fit.Shape, shape
 			}
 		}
 	}
-	r, err := fit.ReadingsOf(texts, length.MM)
+	r, err := reading.FromTexts(texts, length.MM)
 	if err != nil {
 		t.Fatal(err)
 	}
-	p := fit.Problem{Sizing: f.Sizing, Shape: shape, Readings: r, Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4,
+	p := fit.Problem{Asked: reading.Asked{Sizing: f.Sizing, Shape: shape, Readings: r},
+		Limits: fit.LimitsOf(f, e.Outdoors), Thickness: 4,
 		Exposure: e, Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
 		Pane: fit.Body{Name: "glass", Alpha: 9}, Frame: fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
 		Gasket: fit.Gasket{Kind: fit.None}, Draws: 200}
@@ -85,7 +88,7 @@ func TestDrawingsAreAsLookedAt(t *testing.T) {
 	for _, f := range family.All() {
 		b := &strings.Builder{}
 		for _, read := range []bool{false, true} {
-			s := wholeScene(t, f, read, fit.Shape{}, nil)
+			s := wholeScene(t, f, read, reading.Shape{}, nil)
 			b.WriteString(lines(Table(s)))
 			b.WriteString(lines(Section(s)))
 			for i, st := range s.Result.Slide {
@@ -111,11 +114,11 @@ func TestShapesAreAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
 	for _, k := range outline.Kinds() {
 		values, _ := k.Assume(nil)
-		texts := map[fit.Place]string{}
+		texts := map[reading.Place]string{}
 		for key, v := range values {
-			texts[fit.Place(key)] = fmt.Sprintf("%.1f", v)
+			texts[reading.Place(key)] = fmt.Sprintf("%.1f", v)
 		}
-		shape := fit.Shape{Kind: k.ID}
+		shape := reading.Shape{Kind: k.ID}
 		if k.Counted != "" {
 			shape.Count = 4
 			counted, err := outline.KindOf(k.ID, 4)
@@ -124,11 +127,11 @@ func TestShapesAreAsLookedAt(t *testing.T) {
 			}
 			values, _ = counted.Assume(nil)
 			for key, v := range values {
-				texts[fit.Place(key)] = fmt.Sprintf("%.1f", v)
+				texts[reading.Place(key)] = fmt.Sprintf("%.1f", v)
 			}
 		}
-		walk := fit.Walk(f.Sizing, shape)
-		mine := map[fit.Place]string{}
+		walk := reading.Walk(f.Sizing, shape)
+		mine := map[reading.Place]string{}
 		for _, w := range walk {
 			for key, s := range texts {
 				if w.Place == key || strings.HasSuffix(string(w.Place), "."+string(key)) ||

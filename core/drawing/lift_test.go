@@ -5,8 +5,8 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/fit"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 )
 
 // spans gives the least and the greatest height of an item.
@@ -20,10 +20,11 @@ func spans(i Item) (low, high float64) {
 
 // The pane stands in each position where the figures say, and never in a wall.
 func TestLiftInThreePositions(t *testing.T) {
-	for id, read := range map[string]map[fit.Place]string{
-		"lift-drop": {fit.WidthTop: "300", fit.WidthBottom: "300", fit.HeightLeft: "400", fit.HeightRight: "400",
-			fit.UpperPocket: "22 ±0.1", fit.LowerPocket: "8 ±0.1"},
-		"gauge-tube": {fit.Faces: "250 ±0.5", fit.StopDepth: "14 ±0.05", fit.TubeOutside: "12.7 ±0.05"},
+	for id, read := range map[string]map[reading.Place]string{
+		"lift-drop": {reading.WidthTop: "300", reading.WidthBottom: "300", reading.HeightLeft: "400",
+			reading.HeightRight: "400",
+			reading.UpperPocket: "22 ±0.1", reading.LowerPocket: "8 ±0.1"},
+		"gauge-tube": {reading.Faces: "250 ±0.5", reading.StopDepth: "14 ±0.05", reading.TubeOutside: "12.7 ±0.05"},
 	} {
 		s := scene(t, id, read)
 		l, d := s.Result.Lift, Lifted(s)

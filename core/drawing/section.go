@@ -9,6 +9,7 @@ import (
 	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
@@ -62,8 +63,8 @@ func (s Scene) section(seen string, st fit.Stop) Drawing {
 // Edge is the section of a family's usual case, for a small picture: nothing of
 // it has been read.
 func Edge(f family.Family, thickness float64) Drawing {
-	s := Scene{Family: f, Pane: f.Material, Problem: fit.Problem{Sizing: f.Sizing, Limits: fit.LimitsOf(f, false),
-		Thickness: thickness}}
+	s := Scene{Family: f, Pane: f.Material, Problem: fit.Problem{Asked: reading.Asked{Sizing: f.Sizing},
+		Limits: fit.LimitsOf(f, false), Thickness: thickness}}
 	if f.Seal == "gasket" {
 		s.Problem.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
 	}
@@ -80,7 +81,7 @@ type cut struct {
 }
 
 // value is a reading, or what is assumed while there is none, mm.
-func (s Scene) value(p fit.Place, otherwise float64) float64 {
+func (s Scene) value(p reading.Place, otherwise float64) float64 {
 	if r, ok := s.Problem.Readings[p]; ok {
 		return r.Value
 	}
@@ -90,7 +91,7 @@ func (s Scene) value(p fit.Place, otherwise float64) float64 {
 // cut takes the measures from the readings, or assumes them.
 func (s Scene) cut() cut {
 	value := s.value
-	c := cut{ledge: value(fit.Ledge, assumedLedge), t: s.Problem.Thickness, gap: s.Problem.Limits.Clearance.V,
+	c := cut{ledge: value(reading.Ledge, assumedLedge), t: s.Problem.Thickness, gap: s.Problem.Limits.Clearance.V,
 		unit: s.Unit, depth: assumedDepth, bed: bedThickness}
 	if s.Result.Ready {
 		c.gap = math.Min(s.Result.Gap.W, s.Result.Gap.H)
@@ -108,11 +109,11 @@ func (s Scene) cut() cut {
 			lo, hi := setting.Seated(s.Problem.Gasket.Free)
 			c.bed = (lo + hi) / 2
 		}
-		c.reach = value(fit.Reach, c.ledge)
+		c.reach = value(reading.Reach, c.ledge)
 		c.end = c.reach
 	case r.Rubber:
 		if !s.Result.Ready {
-			c.edge = c.gap + value(fit.Web, assumedWeb)
+			c.edge = c.gap + value(reading.Web, assumedWeb)
 		}
 		c.end = c.edge - c.gap + c.ledge
 		c.bed = 0
@@ -121,13 +122,13 @@ func (s Scene) cut() cut {
 	case r.Behind == holding.Bead:
 		c.bed = beadSeated
 	case r.Lifts():
-		c.ledge = value(fit.LowerPocket, assumedLedge)
+		c.ledge = value(reading.LowerPocket, assumedLedge)
 		c.gap, c.edge, c.end = 0, 0, c.ledge
 	case r.Tube():
-		c.ledge = value(fit.StopDepth, assumedStop)
+		c.ledge = value(reading.StopDepth, assumedStop)
 		c.edge = c.ledge / 2
 		if s.Result.Ready {
-			c.edge = c.ledge - (s.Result.Order.H-value(fit.Faces, 0))/2
+			c.edge = c.ledge - (s.Result.Order.H-value(reading.Faces, 0))/2
 		}
 		c.gap, c.end, c.bed = c.edge, c.ledge, 1
 	}

@@ -4,9 +4,9 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
@@ -33,7 +33,7 @@ func (s Scene) shaped(d *Drawing) {
 			d.path(fmt.Sprintf("hole-%d", i+1), LayerFrame, fmt.Sprintf("hole %d", i+1), h)
 		}
 	}
-	if r, ok := s.Problem.Readings[fit.Ledge]; ok && !assumed && 2*r.Value < least {
+	if r, ok := s.Problem.Readings[reading.Ledge]; ok && !assumed && 2*r.Value < least {
 		if sight, err := open.Offset(r.Value); err == nil {
 			d.path("sight", LayerSight, "edge of the daylight", sight)
 		}
@@ -53,14 +53,14 @@ func (s Scene) shaped(d *Drawing) {
 
 // opening is the shape as read, or as it is assumed until it is, with where
 // its measures lie.
-func (s Scene) opening() (outline.Path, map[fit.Place][2]outline.Point, bool) {
+func (s Scene) opening() (outline.Path, map[reading.Place][2]outline.Point, bool) {
 	if s.rule().Circle() {
 		return s.port()
 	}
-	lines := map[fit.Place][2]outline.Point{}
+	lines := map[reading.Place][2]outline.Point{}
 	put := func(all map[string]outline.Line) {
 		for key, l := range all {
-			lines[fit.ShapePlace(key)] = l
+			lines[reading.ShapePlace(key)] = l
 		}
 	}
 	if o := s.Result.Opening; o != nil {
@@ -74,7 +74,7 @@ func (s Scene) opening() (outline.Path, map[fit.Place][2]outline.Point, bool) {
 	}
 	known := outline.Values{}
 	for _, m := range kind.Measures {
-		if r, ok := s.Problem.Readings[fit.ShapePlace(m.Key)]; ok {
+		if r, ok := s.Problem.Readings[reading.ShapePlace(m.Key)]; ok {
 			known[m.Key] = r.Value
 		}
 	}
@@ -84,9 +84,10 @@ func (s Scene) opening() (outline.Path, map[fit.Place][2]outline.Point, bool) {
 }
 
 // port is a round seat with its four diameters.
-func (s Scene) port() (outline.Path, map[fit.Place][2]outline.Point, bool) {
+func (s Scene) port() (outline.Path, map[reading.Place][2]outline.Point, bool) {
 	least := math.Inf(1)
-	turns := map[fit.Place]float64{fit.Across0: 0, fit.Across45: 45, fit.Across90: 90, fit.Across135: 135}
+	turns := map[reading.Place]float64{reading.Across0: 0, reading.Across45: 45, reading.Across90: 90,
+		reading.Across135: 135}
 	for place := range turns {
 		if r, ok := s.Problem.Readings[place]; ok {
 			least = math.Min(least, r.Value)
@@ -97,7 +98,7 @@ func (s Scene) port() (outline.Path, map[fit.Place][2]outline.Point, bool) {
 		least = assumedWidth
 	}
 	p, _ := outline.Circle(least)
-	lines := map[fit.Place][2]outline.Point{}
+	lines := map[reading.Place][2]outline.Point{}
 	for place, turn := range turns {
 		sin, cos := math.Sincos(turn * math.Pi / 180)
 		r := least / 2
@@ -107,11 +108,11 @@ func (s Scene) port() (outline.Path, map[fit.Place][2]outline.Point, bool) {
 }
 
 // misfits are the checks that the rest speaks against.
-func (s Scene) misfits() map[fit.Place]bool {
-	out := map[fit.Place]bool{}
+func (s Scene) misfits() map[reading.Place]bool {
+	out := map[reading.Place]bool{}
 	for _, f := range s.Result.Figures {
 		if f.Verdict == working.Warn && len(f.Key) > 7 && f.Key[:7] == "misfit_" {
-			out[fit.Place(f.Place)] = true
+			out[reading.Place(f.Place)] = true
 		}
 	}
 	return out
@@ -172,15 +173,15 @@ func (s Scene) screws(d *Drawing, at []outline.Point, from outline.Point, gap fl
 
 // tube draws a gauge tube between its sockets, upright.
 func (s Scene) tube(d *Drawing) {
-	value := func(p fit.Place, otherwise float64) (float64, bool) {
+	value := func(p reading.Place, otherwise float64) (float64, bool) {
 		if r, ok := s.Problem.Readings[p]; ok {
 			return r.Value, true
 		}
 		return otherwise, false
 	}
-	f, read := value(fit.Faces, 240)
-	stop, _ := value(fit.StopDepth, 14)
-	wide, _ := value(fit.TubeOutside, 12)
+	f, read := value(reading.Faces, 240)
+	stop, _ := value(reading.StopDepth, 14)
+	wide, _ := value(reading.TubeOutside, 12)
 	half, wall := wide/2, math.Max(8, 0.9*wide)
 	state := ""
 	if !read {
@@ -206,11 +207,11 @@ func (s Scene) tube(d *Drawing) {
 		}
 	}
 	x := half + 1.6*wall
-	thick, _ := value(fit.TubeWall, wide/5)
-	s.dims(d, map[fit.Place][2]outline.Point{
-		fit.Faces: {{X: -x, Y: 0}, {X: -x, Y: f}}, fit.StopDepth: {{X: x, Y: -stop}, {X: x, Y: 0}},
-		fit.TubeOutside: {{X: -half, Y: f * 0.42}, {X: half, Y: f * 0.42}},
-		fit.TubeWall:    {{X: half - thick, Y: f * 0.62}, {X: half, Y: f * 0.62}},
+	thick, _ := value(reading.TubeWall, wide/5)
+	s.dims(d, map[reading.Place][2]outline.Point{
+		reading.Faces: {{X: -x, Y: 0}, {X: -x, Y: f}}, reading.StopDepth: {{X: x, Y: -stop}, {X: x, Y: 0}},
+		reading.TubeOutside: {{X: -half, Y: f * 0.42}, {X: half, Y: f * 0.42}},
+		reading.TubeWall:    {{X: half - thick, Y: f * 0.62}, {X: half, Y: f * 0.62}},
 	}, nil)
 	d.text("up", LayerNote, outline.Point{X: 0, Y: f + stop + wall + 0.03*f}, 0.03*f, "middle", "this end up ↑")
 	d.fit(0.05 * f)

@@ -10,6 +10,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 )
 
 // Every family has its own edge: a pane, a body that is cut through or a
@@ -41,10 +42,10 @@ func TestEveryFamilyHasItsEdge(t *testing.T) {
 // shapedScene is a bead-held opening of a kind.
 func shapedScene(t testing.TB, kind string, m outline.Values) Scene {
 	t.Helper()
-	s := scene(t, "bead-brads", map[fit.Place]string{fit.Ledge: "12"})
-	s.Problem.Shape = fit.Shape{Kind: kind}
+	s := scene(t, "bead-brads", map[reading.Place]string{reading.Ledge: "12"})
+	s.Problem.Shape = reading.Shape{Kind: kind}
 	for k, v := range m {
-		s.Problem.Readings[fit.ShapePlace(k)] = length.Reading{Value: v, Doubt: 0.5}
+		s.Problem.Readings[reading.ShapePlace(k)] = length.Reading{Value: v, Doubt: 0.5}
 	}
 	var err error
 	if s.Result, err = fit.Solve(s.Problem); err != nil {
@@ -93,16 +94,18 @@ func TestEveryKindCanBePointedAt(t *testing.T) {
 }
 
 func TestPortAndTube(t *testing.T) {
-	p := Table(scene(t, "ring-port", map[fit.Place]string{fit.Across0: "300", fit.Across45: "300", fit.Across90: "300",
-		fit.Across135: "301", fit.Ledge: "14"}))
+	p := Table(scene(t, "ring-port", map[reading.Place]string{reading.Across0: "300", reading.Across45: "300",
+		reading.Across90:  "300",
+		reading.Across135: "301", reading.Ledge: "14"}))
 	if i := item(t, p, "reading-diameter_135"); i.Text != "301.0" || math.Abs(i.Points[0].To(i.Points[1])-300) > 1e-9 {
 		t.Errorf("%+v", i)
 	}
 	if len(item(t, p, "pane").Bulges) == 0 {
 		t.Error("the pane of a port is not round")
 	}
-	s := scene(t, "gauge-tube", map[fit.Place]string{fit.Faces: "250", fit.StopDepth: "14", fit.TubeOutside: "12",
-		fit.TubeWall: "2.5"})
+	s := scene(t, "gauge-tube", map[reading.Place]string{reading.Faces: "250", reading.StopDepth: "14",
+		reading.TubeOutside: "12",
+		reading.TubeWall:    "2.5"})
 	q := item(t, Table(s), "pane").Points
 	if l := q[2].Y - q[1].Y; math.Abs(l-s.Result.Order.H) > 1e-9 || math.Abs(q[0].Y+q[2].Y-250) > 1e-9 {
 		t.Errorf("the tube is drawn %v long at %v", l, q)
@@ -115,7 +118,7 @@ func TestPortAndTube(t *testing.T) {
 // The screws of a ring are numbered round or crosswise, each once.
 func TestScrewsAreNumbered(t *testing.T) {
 	for _, id := range []string{"clamp-ring", "flat-panel", "window-pack"} {
-		s := scene(t, id, map[fit.Place]string{fit.WidthTop: "400", fit.HeightLeft: "300", fit.Ledge: "14"})
+		s := scene(t, id, map[reading.Place]string{reading.WidthTop: "400", reading.HeightLeft: "300", reading.Ledge: "14"})
 		s.Sides.Right, s.Sides.Left = 2, 2
 		seen := map[string]bool{}
 		for _, i := range Table(s).Items {
@@ -131,8 +134,9 @@ func TestScrewsAreNumbered(t *testing.T) {
 
 // A table with 500 drawn parts, as a screen gets it.
 func BenchmarkTable500(b *testing.B) {
-	s := scene(b, "flat-panel", map[fit.Place]string{fit.WidthTop: "2400", fit.WidthBottom: "2400", fit.HeightLeft: "1800",
-		fit.HeightRight: "1800", fit.Ledge: "20"})
+	s := scene(b, "flat-panel", map[reading.Place]string{reading.WidthTop: "2400", reading.WidthBottom: "2400",
+		reading.HeightLeft:  "1800",
+		reading.HeightRight: "1800", reading.Ledge: "20"})
 	s.Sides.Top, s.Sides.Right, s.Sides.Bottom, s.Sides.Left = 60, 60, 60, 60
 	if n := len(Table(s).Items); n < 480 {
 		b.Fatalf("%d parts", n)

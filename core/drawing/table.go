@@ -9,6 +9,7 @@ import (
 	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
@@ -78,7 +79,7 @@ func Table(s Scene) Drawing {
 		math.Max(q[1].X, q[2].X)+rim, h+rim))
 	d.add(Item{ID: "opening", Kind: Polyline, Layer: LayerOpening, Closed: true, Points: q, State: state,
 		Label: "opening, side to side of the rebate"})
-	if r, ok := s.Problem.Readings[fit.Ledge]; ok && 2*r.Value < math.Min(w, h) {
+	if r, ok := s.Problem.Readings[reading.Ledge]; ok && 2*r.Value < math.Min(w, h) {
 		d.loop("sight", LayerSight, "edge of the daylight", inset(q, r.Value))
 	}
 	if s.Result.Ready {
@@ -99,10 +100,10 @@ func (s Scene) corners() ([]outline.Point, bool) {
 		return s.Result.Corners, false
 	}
 	w, h := 0.0, 0.0
-	for _, p := range []fit.Place{fit.WidthTop, fit.WidthMiddle, fit.WidthBottom} {
+	for _, p := range []reading.Place{reading.WidthTop, reading.WidthMiddle, reading.WidthBottom} {
 		w = math.Max(w, s.Problem.Readings[p].Value)
 	}
-	for _, p := range []fit.Place{fit.HeightLeft, fit.HeightMiddle, fit.HeightRight} {
+	for _, p := range []reading.Place{reading.HeightLeft, reading.HeightMiddle, reading.HeightRight} {
 		h = math.Max(h, s.Problem.Readings[p].Value)
 	}
 	switch {
@@ -129,7 +130,7 @@ func (s Scene) pane(d *Drawing, q []outline.Point) {
 	w, h := s.Result.Order.W, s.Result.Order.H
 	cx, cy := (q[0].X+q[1].X+q[2].X+q[3].X)/4, (q[0].Y+q[1].Y+q[2].Y+q[3].Y)/4
 	x0, y0 := cx-w/2, cy-h/2
-	if r, ok := s.Problem.Readings[fit.LowerPocket]; ok {
+	if r, ok := s.Problem.Readings[reading.LowerPocket]; ok {
 		y0 = q[0].Y - r.Value // dropped: its foot rests in the lower pocket
 	}
 	d.loop("pane", LayerPane, s.Pane+", "+length.Metric(w)+" × "+length.Metric(h)+" mm", rect(x0, y0, x0+w, y0+h))
@@ -146,7 +147,7 @@ func (s Scene) pane(d *Drawing, q []outline.Point) {
 	case "gasket":
 		if s.Problem.Gasket.Kind != fit.None {
 			m := 0.0
-			if r, ok := s.Problem.Readings[fit.Ledge]; ok && s.Problem.Gasket.Kind == fit.Flat {
+			if r, ok := s.Problem.Readings[reading.Ledge]; ok && s.Problem.Gasket.Kind == fit.Flat {
 				m = math.Max(0, (r.Value-gap)/2)
 			}
 			d.loop("gasket", LayerGasket, "gasket, joint at the lower hinge corner", rect(x0+m, y0+m, x0+w-m, y0+h-m))
@@ -178,7 +179,7 @@ func (s Scene) brackets(d *Drawing, x0, y0, w, h, gap float64) {
 	}
 	half := math.Max(8, 0.045*math.Min(w, h))
 	reach := half
-	if r, ok := s.Problem.Readings[fit.Reach]; ok {
+	if r, ok := s.Problem.Readings[reading.Reach]; ok {
 		reach = r.Value - gap
 	}
 	for i, p := range at {
@@ -242,13 +243,13 @@ func (s Scene) readings(d *Drawing, q []outline.Point) {
 	down := func(t float64) [2]outline.Point {
 		return [2]outline.Point{between(q[0], q[1], t), between(q[3], q[2], t)}
 	}
-	ends := map[fit.Place][2]outline.Point{
-		fit.WidthTop: across(0.12), fit.WidthMiddle: across(0.5), fit.WidthBottom: across(0.88),
-		fit.HeightLeft: down(0.1), fit.HeightMiddle: down(0.5), fit.HeightRight: down(0.9),
-		fit.Rising: {q[0], q[2]}, fit.Falling: {q[3], q[1]},
+	ends := map[reading.Place][2]outline.Point{
+		reading.WidthTop: across(0.12), reading.WidthMiddle: across(0.5), reading.WidthBottom: across(0.88),
+		reading.HeightLeft: down(0.1), reading.HeightMiddle: down(0.5), reading.HeightRight: down(0.9),
+		reading.Rising: {q[0], q[2]}, reading.Falling: {q[3], q[1]},
 	}
 	s.holeEnds(ends, q)
-	odd := map[fit.Place]bool{}
+	odd := map[reading.Place]bool{}
 	for _, o := range s.Result.Odd {
 		odd[o.Place] = true
 	}
@@ -256,7 +257,7 @@ func (s Scene) readings(d *Drawing, q []outline.Point) {
 }
 
 // dims puts the places of the walk that have ends on the drawing.
-func (s Scene) dims(d *Drawing, ends map[fit.Place][2]outline.Point, odd map[fit.Place]bool) {
+func (s Scene) dims(d *Drawing, ends map[reading.Place][2]outline.Point, odd map[reading.Place]bool) {
 	for _, i := range s.Problem.Walk() {
 		e, ok := ends[i.Place]
 		if !ok {

@@ -3,43 +3,19 @@ package fit
 import (
 	"math"
 
-	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
 
 func widthAxis() axis {
-	return axis{name: "width", letter: "W", places: []Place{WidthTop, WidthMiddle, WidthBottom}}
+	return axis{Across: reading.Widths(), name: "width", letter: "W"}
 }
 
 func heightAxis() axis {
-	return axis{name: "height", letter: "H", places: []Place{HeightLeft, HeightMiddle, HeightRight}}
+	return axis{Across: reading.Heights(), name: "height", letter: "H"}
 }
-
-// take fills the axis from the readings; read stays 0 when there are none.
-func (a *axis) take(readings map[Place]length.Reading) {
-	least, most := math.Inf(1), math.Inf(-1)
-	a.low, a.high = math.Inf(1), math.Inf(-1)
-	for _, p := range a.places {
-		r, ok := readings[p]
-		if !ok {
-			continue
-		}
-		a.read++
-		if r.Value < least {
-			least, a.least, a.doubt = r.Value, p, r.Doubt
-		}
-		most = math.Max(most, r.Value)
-		a.low = math.Min(a.low, r.Value-r.Doubt)
-		a.high = math.Max(a.high, r.Value+r.Doubt)
-	}
-	a.nominal, a.widest = least, most
-	a.spread = most - least
-}
-
-// mean is the middle of the axis' readings, in mm.
-func (a axis) mean() float64 { return (a.nominal + a.widest) / 2 }
 
 // growth is how much the gap on one side widens between the cutting
 // temperature and the given ones: (α_frame·ΔT_frame − α_pane·ΔT_pane)·L/2.
@@ -52,8 +28,8 @@ func (p Problem) growth(l, paneC, frameC float64) float64 {
 // beside the clearance, in mm: a wrapped gasket at its thickest, or the web of
 // a locking gasket.
 func (p Problem) seated() float64 {
-	if p.rule().Rubber {
-		return p.Readings[Web].Value
+	if p.Rule().Rubber {
+		return p.Readings[reading.Web].Value
 	}
 	if p.Gasket.Kind != Wrapped {
 		return 0
@@ -64,16 +40,16 @@ func (p Problem) seated() float64 {
 
 // seat is what seated measures, as an input of v mm.
 func (p Problem) seat(v float64) working.Input {
-	if p.rule().Rubber {
-		return read("g", "web of the gasket, each side", v, p.Readings[Web].Doubt)
+	if p.Rule().Rubber {
+		return read("g", "web of the gasket, each side", v, p.Readings[reading.Web].Doubt)
 	}
 	return working.In("g", "wrapped gasket when seated, each side", v, "mm", origin.Custom())
 }
 
 // webDoubt is how far the web may be thicker than it was read, mm.
 func (p Problem) webDoubt() float64 {
-	if p.rule().Rubber {
-		return p.Readings[Web].Doubt
+	if p.Rule().Rubber {
+		return p.Readings[reading.Web].Doubt
 	}
 	return 0
 }

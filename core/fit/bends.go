@@ -5,6 +5,7 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -13,8 +14,8 @@ func (s solver) bends() []working.Figure {
 	var out []working.Figure
 	for _, d := range []struct {
 		name        string
-		chord, rise Place
-	}{{"across", ChordAcross, RiseAcross}, {"down", ChordDown, RiseDown}} {
+		chord, rise reading.Place
+	}{{"across", reading.ChordAcross, reading.RiseAcross}, {"down", reading.ChordDown, reading.RiseDown}} {
 		c, ok := s.p.Readings[d.chord]
 		h, has := s.p.Readings[d.rise]
 		if !ok || !has {
@@ -30,7 +31,7 @@ func (s solver) bends() []working.Figure {
 }
 
 // bend is one curve, held against what a flat sheet of the pane takes.
-func (s solver) bend(way string, place Place, c, h length.Reading, b outline.Bend) working.Figure {
+func (s solver) bend(way string, place reading.Place, c, h length.Reading, b outline.Bend) working.Figure {
 	f := working.Figure{Key: "bend_" + way, Value: b.Radius, Unit: "mm", Place: string(place), Verdict: working.Warn,
 		Sentence: fmt.Sprintf("radius of the bend %s, %s mm along the curve; glass is ordered bent to it", way,
 			length.Metric(b.Girth)),

@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -13,13 +14,13 @@ var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "when hot"
 	"rest_cold": "when set", "rest_hot": "when hot"}
 
 func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
-	rule := s.p.rule()
-	place, what := Ledge, rule.Cover.Bite
+	rule := s.p.Rule()
+	place, what := reading.Ledge, rule.Cover.Bite
 	if what == "" {
 		what = "of bite, " + rule.Cover.Name
 	}
-	if _, ok := s.p.Readings[Reach]; ok && rule.Brackets {
-		place, what = Reach, "of bite under a bracket"
+	if _, ok := s.p.Readings[reading.Reach]; ok && rule.Brackets {
+		place, what = reading.Reach, "of bite under a bracket"
 	}
 	if s.p.Limits.Slides {
 		what += ", pushed to the other side"
@@ -42,9 +43,9 @@ func (s solver) rest(w, h axis, r Result) []working.Figure {
 		pane, frame float64
 	}{{"rest_cold", e.Room, e.Room}, {"rest_hot", e.Steady, e.FrameHot}} {
 		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
-			return s.surely(a, pane, ledge, s.p.growth(a.widest, at.pane, at.frame))
+			return s.surely(a, pane, ledge, s.p.growth(a.Widest, at.pane, at.frame))
 		})
-		f := s.covered(a, pane, ledge, least, least, Ledge, what, at.key, at.pane, at.frame)
+		f := s.covered(a, pane, ledge, least, least, reading.Ledge, what, at.key, at.pane, at.frame)
 		if f.Verdict != working.Good {
 			f.Working = f.Working.With(
 				strings.TrimSpace(fmt.Sprintf("%s The limit is half the bite that is asked of the brackets, %s mm (%s): the "+
@@ -57,22 +58,23 @@ func (s solver) rest(w, h axis, r Result) []working.Figure {
 
 // covered is how far the pane's edge lies under or on what was read, 19 times
 // in 20, against what it must have and what the trade likes.
-func (s solver) covered(a axis, pane float64, reach length.Reading, must, wish Value, place Place, what, key string,
+func (s solver) covered(a axis, pane float64, reach length.Reading, must, wish Value, place reading.Place, what,
+	key string,
 	paneC, frameC float64) working.Figure {
-	g := s.p.growth(a.widest, paneC, frameC)
+	g := s.p.growth(a.Widest, paneC, frameC)
 	asRead, v := s.cover(a, pane, reach.Value, g), s.surely(a, pane, reach, g)
 	formula := "{r} − ({T} − {P}) / 2 − {o} − {Δ} − {u}"
 	in := []working.Input{
 		working.In("u", "what the doubts take once in 20: readings anywhere within their doubt, the cut mostly near its size",
 			asRead-v, "mm", origin.Sum()),
 		read("r", "what covers the edge", reach.Value, reach.Doubt),
-		read("T", "greatest "+a.name, a.widest, a.doubt),
+		read("T", "greatest "+a.name, a.Widest, a.Doubt),
 		working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
 		working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
 		working.In("o", "pane off the middle", s.p.OffCentre, "mm", origin.Custom()),
 		working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())}
 	switch {
-	case s.p.rule().Plate:
+	case s.p.Rule().Plate:
 		formula = "{r} − {u}"
 	case s.p.Limits.Slides:
 		formula = "{r} − ({T} − {P}) − 2 × {Δ} − {u}"

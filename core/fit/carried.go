@@ -6,21 +6,9 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
-
-// carriedBy are the readings of two holes that carry a pane, and of the bush that
-// stands in them.
-var carriedBy = []Place{HoleAcross, HoleUp, HoleSide, HoleApart, BushAcross}
-
-func carriedPlaces() []PlaceInfo {
-	var w walker
-	w.add(carriedBy...)
-	for i := range w.out {
-		w.out[i].Needed = true
-	}
-	return w.out
-}
 
 // bushAir is what a bush has to spare in its hole on each side, mm. Common
 // practice, no source.
@@ -30,11 +18,11 @@ const bushAir = 0.5
 // and holds them against the rules for toughened glass. Without their readings it
 // does nothing: they are among those that are missing.
 func (s solver) carried(r *Result) error {
-	if !s.p.Carried || !s.p.Shape.square() {
+	if !s.p.Carried || !s.p.Shape.Square() {
 		return nil
 	}
 	at := make([]float64, 4)
-	for i, p := range carriedBy[:4] {
+	for i, p := range reading.Carriers[:4] {
 		v, ok := s.p.Readings[p]
 		if !ok {
 			return nil
@@ -43,11 +31,11 @@ func (s solver) carried(r *Result) error {
 	}
 	d, up, side, apart := at[0], at[1], at[2], at[3]
 	if side+apart+d/2 >= r.Order.W {
-		return fault.New(string(HoleApart), fmt.Sprintf("the right hole would lie outside of a pane %s mm wide",
+		return fault.New(string(reading.HoleApart), fmt.Sprintf("the right hole would lie outside of a pane %s mm wide",
 			working.Num(r.Order.W, 1)), "read both again, from the left edge seen from outside")
 	}
 	if up+d/2 >= r.Order.H {
-		return fault.New(string(HoleUp), fmt.Sprintf("the holes would lie outside of a pane %s mm high",
+		return fault.New(string(reading.HoleUp), fmt.Sprintf("the holes would lie outside of a pane %s mm high",
 			working.Num(r.Order.H, 1)), "read it from the lower edge")
 	}
 	outer, err := outline.RoundedRect(r.Order.W, r.Order.H, 0)
@@ -75,13 +63,13 @@ func (s solver) carried(r *Result) error {
 // bush is the air that the bush has in its hole. One that does not go in by itself
 // is stopped: pressed in it splits the pane.
 func (s solver) bush() []working.Figure {
-	hole, ok := s.p.Readings[HoleAcross]
-	bush, has := s.p.Readings[BushAcross]
+	hole, ok := s.p.Readings[reading.HoleAcross]
+	bush, has := s.p.Readings[reading.BushAcross]
 	if !s.p.Carried || !ok || !has {
 		return nil
 	}
 	air := (hole.Value - bush.Value) / 2
-	f := working.Figure{Key: "hole_bush", Value: air, Unit: "mm", Place: string(BushAcross),
+	f := working.Figure{Key: "hole_bush", Value: air, Unit: "mm", Place: string(reading.BushAcross),
 		Sentence: "round the bush in its hole, each side; metal never touches glass",
 		Limit:    working.Least(bushAir, "mm", origin.Custom()),
 		Working: working.Of("({H} − {B}) / 2", air, "mm", read("H", "hole, across", hole.Value, hole.Doubt),

@@ -9,14 +9,16 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 )
 
 // square is a bead-held opening read once each way, both with a doubt, and a
 // ledge so wide that it always holds.
 func square(t testing.TB, doubt float64) Problem {
 	p := problem(t, "bead-brads", nil)
-	p.Readings = map[Place]length.Reading{WidthTop: {Value: 300, Doubt: doubt}, HeightLeft: {Value: 200, Doubt: doubt},
-		Ledge: {Value: 60, Doubt: 0.5}}
+	p.Readings = map[reading.Place]length.Reading{reading.WidthTop: {Value: 300, Doubt: doubt},
+		reading.HeightLeft: {Value: 200, Doubt: doubt},
+		reading.Ledge:      {Value: 60, Doubt: 0.5}}
 	p.Frame.Alpha, p.Pane.Alpha, p.Cutter, p.Draws = 0, 0, Saw, 20000
 	return strict(p)
 }
@@ -78,10 +80,10 @@ func TestBestIsNeverWorseThanAGrid(t *testing.T) {
 	for range 25 {
 		p := problem(t, "clip-heat", nil)
 		d := 0.3 + 1.2*r.Float64()
-		p.Readings = map[Place]length.Reading{WidthTop: {Value: 260 + 20*r.Float64(), Doubt: d},
-			WidthBottom: {Value: 262 + 15*r.Float64(), Doubt: d}, HeightLeft: {Value: 240, Doubt: d},
-			HeightRight: {Value: 241, Doubt: d},
-			Reach:       {Value: 10 + 7*r.Float64(), Doubt: 0.5}}
+		p.Readings = map[reading.Place]length.Reading{reading.WidthTop: {Value: 260 + 20*r.Float64(), Doubt: d},
+			reading.WidthBottom: {Value: 262 + 15*r.Float64(), Doubt: d}, reading.HeightLeft: {Value: 240, Doubt: d},
+			reading.HeightRight: {Value: 241, Doubt: d},
+			reading.Reach:       {Value: 10 + 7*r.Float64(), Doubt: 0.5}}
 		p.Draws = 1500
 		p.Cutter = []Cutter{HandCut, ShopCut, Toughened}[r.IntN(3)]
 		res := solve(t, p)
@@ -124,7 +126,7 @@ func TestOddsRepeat(t *testing.T) {
 func TestGoodAtWorstIsSureByOdds(t *testing.T) {
 	p := problem(t, "clip-heat", stove())
 	p.Draws = ScreenDraws
-	p.Readings[Reach] = length.Reading{Value: 20, Doubt: 0.5}
+	p.Readings[reading.Reach] = length.Reading{Value: 20, Doubt: 0.5}
 	r := solve(t, p)
 	for _, k := range []string{"clearance_cold", "clearance_hot", "bite_cold", "bite_hot"} {
 		if figure(t, r, k).Margin < 0 {
@@ -168,14 +170,14 @@ func TestOddsAreMonotone(t *testing.T) {
 func TestHelpNamesTheReading(t *testing.T) {
 	p := problem(t, "clip-heat", stove())
 	p.Draws = ScreenDraws
-	p.Readings[WidthBottom] = length.Reading{Value: 268.4, Doubt: 4}
-	p.Readings[Reach] = length.Reading{Value: 9, Doubt: 0.2}
+	p.Readings[reading.WidthBottom] = length.Reading{Value: 268.4, Doubt: 4}
+	p.Readings[reading.Reach] = length.Reading{Value: 9, Doubt: 0.2}
 	c := solve(t, p).Chance
-	if c.Help == nil || c.Help.Place != WidthBottom || c.Help.Least <= c.Most {
+	if c.Help == nil || c.Help.Place != reading.WidthBottom || c.Help.Least <= c.Most {
 		t.Errorf("%+v", c.Help)
 	}
 	p = square(t, 0.1)
-	p.Readings[Ledge] = length.Reading{Value: 6.6, Doubt: 0.05}
+	p.Readings[reading.Ledge] = length.Reading{Value: 6.6, Doubt: 0.05}
 	p.Cutter = Toughened
 	if c = solve(t, p).Chance; c.Help == nil || c.Help.Place != "" {
 		t.Errorf("the cutter's band of 2.5 is not what helps: %+v", c.Help)
@@ -186,13 +188,17 @@ func TestHelpNamesTheReading(t *testing.T) {
 func TestEveryRuleHasOdds(t *testing.T) {
 	for _, c := range []struct {
 		family string
-		texts  map[Place]string
+		texts  map[reading.Place]string
 	}{
-		{"gauge-tube", map[Place]string{Faces: "250 ±0.5", StopDepth: "14", TubeOutside: "12.7"}},
-		{"lift-drop", map[Place]string{WidthTop: "300", HeightLeft: "400 ±0.3", UpperPocket: "22", LowerPocket: "8"}},
-		{"ring-port", map[Place]string{Across0: "300", Across45: "300", Across90: "299.5", Across135: "300", Ledge: "14"}},
-		{"locking-gasket", map[Place]string{WidthTop: "800", HeightLeft: "500", Web: "5", Ledge: "9"}},
-		{"flat-panel", map[Place]string{WidthTop: "800", HeightLeft: "500", Ledge: "22"}},
+		{"gauge-tube", map[reading.Place]string{reading.Faces: "250 ±0.5", reading.StopDepth: "14",
+			reading.TubeOutside: "12.7"}},
+		{"lift-drop", map[reading.Place]string{reading.WidthTop: "300", reading.HeightLeft: "400 ±0.3",
+			reading.UpperPocket: "22", reading.LowerPocket: "8"}},
+		{"ring-port", map[reading.Place]string{reading.Across0: "300", reading.Across45: "300", reading.Across90: "299.5",
+			reading.Across135: "300", reading.Ledge: "14"}},
+		{"locking-gasket", map[reading.Place]string{reading.WidthTop: "800", reading.HeightLeft: "500", reading.Web: "5",
+			reading.Ledge: "9"}},
+		{"flat-panel", map[reading.Place]string{reading.WidthTop: "800", reading.HeightLeft: "500", reading.Ledge: "22"}},
 	} {
 		p := problem(t, c.family, c.texts)
 		p.Draws = 2000
@@ -265,10 +271,11 @@ func TestSlideWithItsGasket(t *testing.T) {
 	for _, higher := range []bool{false, true} {
 		texts := stove()
 		if higher {
-			texts[HeightLeft], texts[HeightRight] = "470 ±0.3", "470.4 ±0.3"
+			texts[reading.HeightLeft], texts[reading.HeightRight] = "470 ±0.3", "470.4 ±0.3"
 		}
 		p := problem(t, "clip-heat", texts)
-		texts[WidthTop], texts[WidthMiddle], texts[HeightRight] = texts[WidthBottom], texts[WidthBottom], texts[HeightLeft]
+		texts[reading.WidthTop], texts[reading.WidthMiddle], texts[reading.HeightRight] = texts[reading.WidthBottom],
+			texts[reading.WidthBottom], texts[reading.HeightLeft]
 		p = problem(t, "clip-heat", texts)
 		p.Draws, p.Gasket, p.OffCentre = 100, Gasket{Kind: Wrapped, Free: 3}, 0
 		r := solve(t, p)

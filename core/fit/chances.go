@@ -12,7 +12,7 @@ func (s solver) chance(w, h axis, order Size, draws int) *Chance {
 		c.Best, c.Most = order, least(t, order)
 	case len(m.axes) == 1:
 		c.Best.H = c.Best.W
-	case s.p.rule().Tube(): // its outside is given, only the length is cut
+	case s.p.Rule().Tube(): // its outside is given, only the length is cut
 		c.Best.W = order.W
 	}
 	s.tell(c, m, t, order)

@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -19,12 +20,12 @@ const (
 // bodyOf is the new frame's own size along an axis, which no cutter changes: a
 // clamp-ring window comes as it is.
 func (s solver) bodyOf(a axis) (length.Reading, bool) {
-	if !s.p.rule().Comes {
+	if !s.p.Rule().Comes {
 		return length.Reading{}, false
 	}
-	place := BodyHeight
+	place := reading.BodyHeight
 	if a.name == "width" {
-		place = BodyWidth
+		place = reading.BodyWidth
 	}
 	r, ok := s.p.Readings[place]
 	return r, ok
@@ -33,9 +34,9 @@ func (s solver) bodyOf(a axis) (length.Reading, bool) {
 // bodyBand stands for the cutter's band where the frame comes as it is: the
 // doubt of what was read of it.
 func (s solver) bodyBand() (Band, bool) {
-	w, ok := s.p.Readings[BodyWidth]
-	h, has := s.p.Readings[BodyHeight]
-	if !s.p.rule().Comes || !ok || !has {
+	w, ok := s.p.Readings[reading.BodyWidth]
+	h, has := s.p.Readings[reading.BodyHeight]
+	if !s.p.Rule().Comes || !ok || !has {
 		return Band{}, false
 	}
 	return Band{Half: math.Max(w.Doubt, h.Doubt), Name: "the new frame as it was read", Origin: origin.Read("")}, true
@@ -50,7 +51,7 @@ func (s solver) asItComes() bool {
 
 // bodyFigure is the order of a frame that comes as it is.
 func (s solver) bodyFigure(a axis, r length.Reading, n note) working.Figure {
-	f := working.Figure{Key: "order_" + a.name, Value: r.Value, Unit: "mm", Verdict: working.Note, Place: string(a.least),
+	f := working.Figure{Key: "order_" + a.name, Value: r.Value, Unit: "mm", Verdict: working.Note, Place: string(a.Least),
 		Sentence: a.name + " of the new frame through the wall, as it comes",
 		Working: working.Of("{B}", r.Value, "mm", read("B", "new frame, as read", r.Value,
 			r.Doubt)).With(fmt.Sprintf("The cutout would take up to %s mm at the worst.",
@@ -65,22 +66,22 @@ func (s solver) clampRing(w, h axis, r Result) []working.Figure {
 	if f, ok := s.corner(w, h, r); ok {
 		out = append(out, f)
 	}
-	out = append(out, s.covers(w, FlangeWidth, MarkWidth)...)
-	out = append(out, s.covers(h, FlangeHeight, MarkHeight)...)
+	out = append(out, s.covers(w, reading.FlangeWidth, reading.MarkWidth)...)
+	out = append(out, s.covers(h, reading.FlangeHeight, reading.MarkHeight)...)
 	return append(out, s.screws()...)
 }
 
 // corner is the gap between a rounded corner of the frame and one of the
 // cutout, along the diagonal: √2·c + (√2 − 1)·(r − R).
 func (s solver) corner(w, h axis, r Result) (working.Figure, bool) {
-	cut, ok := s.p.Readings[CutCorner]
-	body, has := s.p.Readings[BodyCorner]
+	cut, ok := s.p.Readings[reading.CutCorner]
+	body, has := s.p.Readings[reading.BodyCorner]
 	if !ok || !has {
 		return working.Figure{}, false
 	}
 	c := math.Min(s.worstGap(w, r.Order.W), s.worstGap(h, r.Order.H))
 	gap := math.Sqrt2*c + (math.Sqrt2-1)*(body.Value-body.Doubt-cut.Value-cut.Doubt)
-	f := working.Figure{Key: "corner_gap", Value: gap, Unit: "mm", Place: string(CutCorner),
+	f := working.Figure{Key: "corner_gap", Value: gap, Unit: "mm", Place: string(reading.CutCorner),
 		Limit:    working.Least(s.p.Limits.GoesIn.V, "mm", s.p.Limits.GoesIn.Origin),
 		Sentence: "between the frame's corner and the cutout's, at worst",
 		Working: working.Of("√2 × {c} + (√2 − 1) × ({r} − {R} − {d})", gap, "mm",
@@ -98,13 +99,13 @@ func (s solver) corner(w, h axis, r Result) (working.Figure, bool) {
 
 // covers says whether the new flange hides the mark of the old one along an
 // axis, on its worse side: (new − old)/2 − shift.
-func (s solver) covers(a axis, flange, mark Place) []working.Figure {
+func (s solver) covers(a axis, flange, mark reading.Place) []working.Figure {
 	n, ok := s.p.Readings[flange]
 	m, has := s.p.Readings[mark]
 	if !ok || !has {
 		return nil
 	}
-	shift := s.p.Readings[MarkShift]
+	shift := s.p.Readings[reading.MarkShift]
 	middle := (n.Value - m.Value) / 2
 	v := middle - shift.Value - shift.Doubt - (n.Doubt+m.Doubt)/2
 	f := working.Figure{Key: "covers_" + a.name, Value: v, Unit: "mm", Place: string(mark),
@@ -129,8 +130,8 @@ func (s solver) covers(a axis, flange, mark Place) []working.Figure {
 // screws are the wall against what the frame takes, and the length at which a
 // screw bottoms out just when the ring is home: wall + ring − the room for its tip.
 func (s solver) screws() []working.Figure {
-	thin, thick := Place(""), Place("")
-	for _, p := range []Place{DepthTop, DepthRight, DepthBottom, DepthLeft} {
+	thin, thick := reading.Place(""), reading.Place("")
+	for _, p := range []reading.Place{reading.DepthTop, reading.DepthRight, reading.DepthBottom, reading.DepthLeft} {
 		r, ok := s.p.Readings[p]
 		if !ok {
 			continue
@@ -147,24 +148,25 @@ func (s solver) screws() []working.Figure {
 	}
 	lo, hi := s.p.Readings[thin], s.p.Readings[thick]
 	var out []working.Figure
-	if r, ok := s.p.Readings[WallLeast]; ok {
+	if r, ok := s.p.Readings[reading.WallLeast]; ok {
 		out = append(out, s.wall("wall_thin", "the wall at its thinnest, against the thinnest that the frame takes", lo, thin,
 			working.Least(r.Value, "mm", origin.Read("")), lo.Value-lo.Doubt, "{t} − {d}"))
 	}
-	if r, ok := s.p.Readings[WallMost]; ok {
+	if r, ok := s.p.Readings[reading.WallMost]; ok {
 		out = append(out, s.wall("wall_thick", "the wall at its thickest, against the thickest that the frame takes", hi,
 			thick, working.Most(r.Value, "mm", origin.Read("")), hi.Value+hi.Doubt, "{t} + {d}"))
 	}
-	ring, ok := s.p.Readings[RingThick]
-	gap, has := s.p.Readings[ScrewStop]
+	ring, ok := s.p.Readings[reading.RingThick]
+	gap, has := s.p.Readings[reading.ScrewStop]
 	if !ok || !has {
 		return out
 	}
 	need := lo.Value + ring.Value - gap.Value
-	in := []working.Input{read("t", "wall at its thinnest, "+s.p.info(thin).Name, lo.Value, lo.Doubt),
+	in := []working.Input{read("t", "wall at its thinnest, "+s.p.Info(thin).Name, lo.Value, lo.Doubt),
 		read("r", "inner ring under a screw's head", ring.Value, ring.Doubt), read("g", "room for a screw's tip", gap.Value,
 			gap.Doubt)}
-	f := working.Figure{Key: "screw_need", Value: need, Unit: "mm", Verdict: working.Note, Place: string(ScrewStop),
+	f := working.Figure{Key: "screw_need", Value: need, Unit: "mm", Verdict: working.Note,
+		Place:    string(reading.ScrewStop),
 		Sentence: "is the longest screw that pulls the ring home at the thinnest place: it bottoms out before it crushes",
 		Working: working.Of("{t} + {r} − {g}", need, "mm",
 			in...).With("A longer one stops in its hole while the ring is still loose; a much shorter one never stops and " +
@@ -179,16 +181,16 @@ func (s solver) screws() []working.Figure {
 				read("t", "thinnest", lo.Value, lo.Doubt)).With("Pack the thin places behind the ring.")}
 		out = append(out, f.Judge(working.Warn))
 	}
-	if r, ok := s.p.Readings[ScrewLength]; ok {
+	if r, ok := s.p.Readings[reading.ScrewLength]; ok {
 		out = append(out, s.screw(r, need, hi.Value-lo.Value, in)...)
 	}
 	return out
 }
 
-func (s solver) wall(key, said string, r length.Reading, p Place, limit *working.Limit, v float64,
+func (s solver) wall(key, said string, r length.Reading, p reading.Place, limit *working.Limit, v float64,
 	formula string) working.Figure {
 	f := working.Figure{Key: key, Sentence: said, Value: v, Unit: "mm", Place: string(p), Limit: limit,
-		Working: working.Of(formula, v, "mm", read("t", s.p.info(p).Name, r.Value, r.Doubt),
+		Working: working.Of(formula, v, "mm", read("t", s.p.Info(p).Name, r.Value, r.Doubt),
 			working.In("d", "doubt of that reading", r.Doubt, "mm", origin.Custom()))}
 	return f.Judge(working.Stop)
 }
@@ -199,7 +201,7 @@ func (s solver) wall(key, said string, r length.Reading, p Place, limit *working
 func (s solver) screw(r length.Reading, need, spread float64, in []working.Input) []working.Figure {
 	in = append([]working.Input{read("L", "screws under the head", r.Value, r.Doubt)}, in...)
 	loose := r.Value - need
-	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose), Unit: "mm", Place: string(ScrewLength),
+	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose), Unit: "mm", Place: string(reading.ScrewLength),
 		Limit:    working.Most(looseMost, "mm", origin.Custom()),
 		Sentence: "loose would the ring stay at the thinnest place: its screws bottom out first",
 		Working:  working.Of("max(0, {L} − ({t} + {r} − {g}))", math.Max(0, loose), "mm", in...)}
@@ -207,7 +209,7 @@ func (s solver) screw(r length.Reading, need, spread float64, in []working.Input
 		f.Sentence = "loose: at the thinnest place the ring is home before its screws bottom out"
 	}
 	crush := spread - loose
-	g := working.Figure{Key: "screw_crush", Value: math.Max(0, crush), Unit: "mm", Place: string(ScrewLength),
+	g := working.Figure{Key: "screw_crush", Value: math.Max(0, crush), Unit: "mm", Place: string(reading.ScrewLength),
 		Limit:    working.Most(crushMost, "mm", origin.Custom()),
 		Sentence: "could the screws press the ring into the wall at its thickest place before they bottom out",
 		Working: working.Of("max(0, {s} − ({L} − ({t} + {r} − {g})))", math.Max(0, crush), "mm",

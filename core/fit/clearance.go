@@ -11,7 +11,7 @@ import (
 // worstGap is the clearance on one side with the opening at its least and the
 // pane at the top of its band.
 func (s solver) worstGap(a axis, pane float64) float64 {
-	return (a.low-a.skew-pane-s.band.Half)/2 - s.p.seated() - s.p.webDoubt()
+	return (a.Low-a.skew-pane-s.band.Half)/2 - s.p.seated() - s.p.webDoubt()
 }
 
 var clearanceSaid = map[string]string{
@@ -22,24 +22,24 @@ var clearanceSaid = map[string]string{
 
 // freeGap is the gap on one side that there is 19 times in 20, mm.
 func (s solver) freeGap(a axis, pane, paneC, frameC float64) float64 {
-	return (s.leastLess(a)-a.skew-pane)/2 - s.p.seated() - s.p.webDoubt() + s.p.growth(a.nominal, paneC, frameC)
+	return (s.leastLess(a)-a.skew-pane)/2 - s.p.seated() - s.p.webDoubt() + s.p.growth(a.Nominal, paneC, frameC)
 }
 
 // clearance is the gap on one side that there is 19 times in 20, against what
 // the pane must have and what the trade likes.
 func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float64, must, wish Value) working.Figure {
-	g := s.p.growth(a.nominal, paneC, frameC)
+	g := s.p.growth(a.Nominal, paneC, frameC)
 	asRead, seat, least := s.gap(a, pane)+g, s.p.seated()+s.p.webDoubt(), s.leastLess(a)
 	v := s.freeGap(a, pane, paneC, frameC)
-	i := s.p.info(a.least)
+	i := s.p.Info(a.Least)
 	f := working.Figure{
 		Key: key, Sentence: fmt.Sprintf("%s, %s; %s mm as read", clearanceSaid[key], often, length.Metric(asRead)), Value: v,
 		Unit:  "mm",
-		Limit: working.Least(must.V, "mm", must.Origin), Place: string(a.least),
+		Limit: working.Least(must.V, "mm", must.Origin), Place: string(a.Least),
 		Working: working.Of("({q} − {s} − {P}) / 2 − {g} + {Δ}", v, "mm",
 			working.In("q", "least "+a.name+" less what the cutter adds, as small as once in 20: readings anywhere within "+
 				"their doubt, the cut mostly near its size", least, "mm", origin.Sum()),
-			read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt),
+			read(a.letter, "least "+a.name+", "+i.Name, a.Nominal, a.Doubt),
 			working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
 			working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
 			working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
@@ -60,6 +60,6 @@ func (s solver) growthFormula(a axis, paneC, frameC float64) string {
 		"10⁻⁶ × %s / 2 = %s mm. α: %s %s (%s), %s %s (%s), per million and kelvin.",
 		working.Num(p.Frame.Alpha, 2), working.Num(frameC-p.Exposure.Room, 0), working.Num(p.Pane.Alpha, 2),
 		working.Num(paneC-p.Exposure.Room, 0),
-		working.Num(a.nominal, 1), working.Num(p.growth(a.nominal, paneC, frameC), 2),
+		working.Num(a.Nominal, 1), working.Num(p.growth(a.Nominal, paneC, frameC), 2),
 		p.Frame.Name, working.Num(p.Frame.Alpha, 2), p.Frame.Origin, p.Pane.Name, working.Num(p.Pane.Alpha, 2), p.Pane.Origin)
 }

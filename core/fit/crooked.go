@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -27,16 +28,16 @@ func crooked(mm float64) working.Verdict {
 func (s solver) shape(w, h axis) []working.Figure {
 	var out []working.Figure
 	for _, a := range []axis{w, h} {
-		if a.read < 2 || a.spread <= shapeWorth {
+		if a.Read < 2 || a.Spread <= shapeWorth {
 			continue
 		}
-		i := s.p.info(a.least)
+		i := s.p.Info(a.Least)
 		out = append(out, working.Figure{
-			Key: "taper_" + a.name, Value: a.spread, Unit: "mm", Verdict: crooked(a.spread), Place: string(a.least),
+			Key: "taper_" + a.name, Value: a.Spread, Unit: "mm", Verdict: crooked(a.Spread), Place: string(a.Least),
 			Sentence: fmt.Sprintf("between the %s readings; the order is for the least, %s", a.name, i.Name),
-			Working: working.Of("{max} − {min}", a.spread, "mm",
-				working.In("max", "greatest "+a.name, a.widest, "mm", origin.Read("")),
-				working.In("min", "least "+a.name+", "+i.Name, a.nominal, "mm", origin.Read(""))),
+			Working: working.Of("{max} − {min}", a.Spread, "mm",
+				working.In("max", "greatest "+a.name, a.Widest, "mm", origin.Read("")),
+				working.In("min", "least "+a.name+", "+i.Name, a.Nominal, "mm", origin.Read(""))),
 		})
 	}
 	if s.leaning && math.Abs(s.skew.Over) > shapeWorth {
@@ -44,16 +45,16 @@ func (s solver) shape(w, h axis) []working.Figure {
 		if s.skew.Over < 0 {
 			side = "left"
 		}
-		up, down := s.p.Readings[Rising], s.p.Readings[Falling]
+		up, down := s.p.Readings[reading.Rising], s.p.Readings[reading.Falling]
 		out = append(out, working.Figure{
 			Key: "skew", Value: math.Abs(s.skew.Over), Unit: "mm", Verdict: crooked(math.Abs(s.skew.Over)),
-			Place: string(Rising),
+			Place: string(reading.Rising),
 			Sentence: "out of square over the height, leaning to the " + side +
 				"; taken off the width, unless the pane is cut raked",
 			Working: working.Of("{H} × tan(asin(({p}² − {q}²) / (4 × {W} × {H})))", math.Abs(s.skew.Over), "mm",
 				working.In("p", "diagonal, rising", up.Value, "mm", origin.Read("")),
 				working.In("q", "diagonal, falling", down.Value, "mm", origin.Read("")),
-				working.In("W", "width", w.mean(), "mm", origin.Read("")), working.In("H", "height", h.mean(), "mm",
+				working.In("W", "width", w.Mean(), "mm", origin.Read("")), working.In("H", "height", h.Mean(), "mm",
 					origin.Read(""))).
 				With("Law of cosines on an opening with parallel sides."),
 		})

@@ -6,6 +6,7 @@ import (
 	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
@@ -18,8 +19,8 @@ const (
 )
 
 // Shallowest is where the least depth was read; ok is false when none was.
-func (p Problem) Shallowest() (place Place, ok bool) {
-	for _, d := range []Place{DepthTop, DepthRight, DepthBottom, DepthLeft} {
+func (p Problem) Shallowest() (place reading.Place, ok bool) {
+	for _, d := range []reading.Place{reading.DepthTop, reading.DepthRight, reading.DepthBottom, reading.DepthLeft} {
 		if r, has := p.Readings[d]; has && (!ok || r.Value < p.Readings[place].Value) {
 			place, ok = d, true
 		}
@@ -29,7 +30,7 @@ func (p Problem) Shallowest() (place Place, ok bool) {
 
 // behind is what lies behind the pane when set, mm.
 func (p Problem) behind() float64 {
-	switch p.rule().Behind {
+	switch p.Rule().Behind {
 	case holding.Gasket:
 		if p.Gasket.Kind == None {
 			return 0
@@ -52,7 +53,7 @@ func (p Problem) Room() float64 {
 	if !ok {
 		return 0
 	}
-	if !p.rule().Depth.Room {
+	if !p.Rule().Depth.Room {
 		return 0
 	}
 	return math.Max(0, p.Readings[place].Value-p.behind())
@@ -64,7 +65,7 @@ func (s solver) depth() []working.Figure {
 	if !ok {
 		return nil
 	}
-	d := s.p.rule().Depth
+	d := s.p.Rule().Depth
 	switch d.Front {
 	case holding.Stacked:
 		return s.stack(place)
@@ -85,18 +86,18 @@ func (s solver) depth() []working.Figure {
 }
 
 // inDepth is what is left of the depth at a place, mm.
-func (s solver) inDepth(place Place) float64 {
+func (s solver) inDepth(place reading.Place) float64 {
 	return s.p.Readings[place].Value - s.p.Thickness - s.p.behind()
 }
 
-func (s solver) depthInputs(place Place, r length.Reading) []working.Input {
-	return []working.Input{read("D", "least depth, "+s.p.info(place).Name, r.Value, r.Doubt),
+func (s solver) depthInputs(place reading.Place, r length.Reading) []working.Input {
+	return []working.Input{read("D", "least depth, "+s.p.Info(place).Name, r.Value, r.Doubt),
 		working.In("t", "thickness of the pane", s.p.Thickness, "mm", origin.Sum()),
 		working.In("k", "what lies behind it when set", s.p.behind(), "mm", origin.Custom())}
 }
 
 // flush says how a pane that nothing covers stands to the face of its frame.
-func (s solver) flush(place Place) []working.Figure {
+func (s solver) flush(place reading.Place) []working.Figure {
 	v, said := s.inDepth(place), "the pane lies below the face, at the shallowest place"
 	formula := "{D} − {t} − {k}"
 	if v < 0 {
@@ -112,7 +113,7 @@ func (s solver) flush(place Place) []working.Figure {
 const stackTurns = 2.0
 
 // stack holds a pack of panes and spacers against the room in its folded frame.
-func (s solver) stack(place Place) []working.Figure {
+func (s solver) stack(place reading.Place) []working.Figure {
 	if s.p.Stack == 0 {
 		return nil
 	}
@@ -121,7 +122,7 @@ func (s solver) stack(place Place) []working.Figure {
 	f := working.Figure{Key: "stack", Value: v, Unit: "mm", Place: string(place),
 		Limit:    working.Least(0, "mm", origin.Custom()),
 		Sentence: "left in the folded frame over panes and spacers, at the narrowest place",
-		Working: working.Of("{D} − {d} − {S}", v, "mm", read("D", "room for all panes and spacers, "+s.p.info(place).Name,
+		Working: working.Of("{D} − {d} − {S}", v, "mm", read("D", "room for all panes and spacers, "+s.p.Info(place).Name,
 			room.Value, room.Doubt),
 			working.In("d", "doubt of that reading", room.Doubt, "mm", origin.Custom()),
 			working.In("S", "panes and gaps of the pack", s.p.Stack, "mm", origin.Sum()))}

@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -13,9 +14,12 @@ import (
 // room in a rebate or a channel, nothing at a flange or a wall. Common practice,
 // no source.
 func TestDepthIsTheFamilys(t *testing.T) {
-	base := map[Place]string{WidthTop: "400 ±0.3", WidthBottom: "400 ±0.3", HeightLeft: "300 ±0.3",
-		HeightRight: "300 ±0.3", Ledge: "24", Reach: "24", Web: "5", UpperPocket: "26", LowerPocket: "9",
-		Across0: "300", Across45: "300", Across90: "300", Across135: "300", DepthTop: "9 ±0.1", DepthLeft: "8 ±0.1"}
+	base := map[reading.Place]string{reading.WidthTop: "400 ±0.3", reading.WidthBottom: "400 ±0.3",
+		reading.HeightLeft:  "300 ±0.3",
+		reading.HeightRight: "300 ±0.3", reading.Ledge: "24", reading.Reach: "24", reading.Web: "5",
+		reading.UpperPocket: "26", reading.LowerPocket: "9",
+		reading.Across0: "300", reading.Across45: "300", reading.Across90: "300", reading.Across135: "300",
+		reading.DepthTop: "9 ±0.1", reading.DepthLeft: "8 ±0.1"}
 	for _, c := range []struct {
 		id, says string
 		value    float64
@@ -33,8 +37,8 @@ func TestDepthIsTheFamilys(t *testing.T) {
 		{"locking-gasket", "", 0, "", 0}, {"clamp-ring", "", 0, "", 0}, {"edge-bonded", "", 0, "", 0},
 		{"window-pack", "", 0, "", 0},
 	} {
-		mine := map[Place]string{}
-		for _, i := range Walk(problem(t, c.id, nil).Sizing, Shape{}) {
+		mine := map[reading.Place]string{}
+		for _, i := range reading.Walk(problem(t, c.id, nil).Sizing, reading.Shape{}) {
 			if s, ok := base[i.Place]; ok {
 				mine[i.Place] = s
 			}
@@ -50,8 +54,9 @@ func TestDepthIsTheFamilys(t *testing.T) {
 			t.Errorf("%s: room for %v, want %v", c.id, p.Room(), c.room)
 		}
 	}
-	p := problem(t, "lift-drop", map[Place]string{WidthTop: "400", HeightLeft: "300", UpperPocket: "26", LowerPocket: "9",
-		DepthTop: "4.2"})
+	p := problem(t, "lift-drop", map[reading.Place]string{reading.WidthTop: "400", reading.HeightLeft: "300",
+		reading.UpperPocket: "26", reading.LowerPocket: "9",
+		reading.DepthTop: "4.2"})
 	if _, f := solved(t, p); f["depth"].Verdict != working.Stop {
 		t.Errorf("0.2 mm beside a pane that slides: %+v", f["depth"])
 	}
@@ -71,8 +76,9 @@ func TestPackInItsFoldedFrame(t *testing.T) {
 		{18, working.Good, "at the narrowest place"},
 		{17.9, working.Stop, "they rattle, look for a missing pad"},
 	} {
-		p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300",
-			HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
+		p := problem(t, "window-pack", map[reading.Place]string{reading.WidthTop: "400", reading.WidthBottom: "400",
+			reading.HeightLeft:  "300",
+			reading.HeightRight: "300", reading.Ledge: "12", reading.DepthTop: "20.2 ±0.2"})
 		p.Stack = c.stack
 		_, f := solved(t, p)
 		g, ok := f["stack"]
@@ -80,8 +86,9 @@ func TestPackInItsFoldedFrame(t *testing.T) {
 			t.Errorf("a pack of %v in 20: %+v", c.stack, g)
 		}
 	}
-	p := problem(t, "window-pack", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300",
-		HeightRight: "300", Ledge: "12", DepthTop: "20.2 ±0.2"})
+	p := problem(t, "window-pack", map[reading.Place]string{reading.WidthTop: "400", reading.WidthBottom: "400",
+		reading.HeightLeft:  "300",
+		reading.HeightRight: "300", reading.Ledge: "12", reading.DepthTop: "20.2 ±0.2"})
 	if _, f := solved(t, p); f["stack"].Key != "" {
 		t.Errorf("a pack that nobody knows: %+v", f["stack"])
 	}
@@ -103,12 +110,13 @@ func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 		{14, "", 264}, {8, "", 264}, {7.9, "", 264.1}, {7.89, "", 264}, {6.9, "", 264.789}, {6.87, working.Warn, 264.5},
 		{5.5, working.Warn, 266}, {5.49, working.Stop, 266}, {3, working.Stop, 266},
 	} {
-		p := problem(t, "clip-heat", map[Place]string{WidthTop: "270 ±0.3", WidthBottom: "270 ±0.3",
-			HeightLeft: "242 ±0.3", HeightRight: "242 ±0.3", Ledge: "14 ±0.5", Reach: "16 ±0.5"})
+		p := problem(t, "clip-heat", map[reading.Place]string{reading.WidthTop: "270 ±0.3", reading.WidthBottom: "270 ±0.3",
+			reading.HeightLeft: "242 ±0.3", reading.HeightRight: "242 ±0.3", reading.Ledge: "14 ±0.5",
+			reading.Reach: "16 ±0.5"})
 		p.Exposure.Steady, p.Exposure.FrameHot, p.Exposure.Coldest = 20, 20, 20
 		p.Limits.Bite = Value{6, origin.Own("sheet 7")} // 3 is not what that sheet says
 		p = strict(p)
-		p.Readings[Ledge] = length.Reading{Value: c.ledge, Doubt: 0.5}
+		p.Readings[reading.Ledge] = length.Reading{Value: c.ledge, Doubt: 0.5}
 		p.Draws = 2000
 		r, f := solved(t, p)
 		g := f["rest_cold"]
@@ -130,10 +138,10 @@ func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 		// What the ledge covers 19 times in 20, half a millimetre off the middle.
 		if v := overLess(spread{c.ledge, 0.5}, []spread{{270, 0.3}, {270, 0.3}}, 1.6, 0.5) + c.width/2 - 0.5; c.want != "" &&
 			(!strings.HasPrefix(g.Sentence, "of rest on the ledge below the brackets when set, 19 times in 20; ") ||
-				g.Place != string(Ledge) || !near(g.Value, v, 1e-4)) {
+				g.Place != string(reading.Ledge) || !near(g.Value, v, 1e-4)) {
 			t.Errorf("a ledge of %v: %v by hand, %+v", c.ledge, v, g)
 		}
-		if f["bite_cold"].Verdict != working.Good || f["bite_cold"].Place != string(Reach) {
+		if f["bite_cold"].Verdict != working.Good || f["bite_cold"].Place != string(reading.Reach) {
 			t.Errorf("the brackets hold: %+v", f["bite_cold"])
 		}
 		if holds := r.Chance.Holds; (holds > 0.95) != (c.ledge >= 6.9) || c.ledge <= 3 && holds > 0.01 {

@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -18,7 +19,8 @@ func (s solver) dress(r Result) (f working.Figure, ok bool) {
 	}
 	over := cutter.Dress.V
 	v := r.Order.W + over
-	return working.Figure{Key: "rough_diameter", Value: v, Unit: "mm", Verdict: working.Note, Place: string(Across0),
+	return working.Figure{Key: "rough_diameter", Value: v, Unit: "mm", Verdict: working.Note,
+		Place: string(reading.Across0),
 		Sentence: fmt.Sprintf("is what it is cut to first; then dress it down to size at the seat, %s mm on each side",
 			working.Num(over/2, 1)),
 		Working: working.Of("{P} + {a}", v, "mm", working.In("P", "diameter as ordered", r.Order.W, "mm", origin.Sum()),

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/frame"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -31,17 +32,18 @@ func ExampleSolve() {
 		return
 	}
 	for _, reach := range []string{"16 ±0.5", "6 ±0.5"} {
-		readings, err := fit.ReadingsOf(map[fit.Place]string{
-			fit.WidthTop: "270 ±0.3", fit.WidthMiddle: "269.5 ±0.3", fit.WidthBottom: "269.8 ±0.3",
-			fit.HeightLeft: "242 ±0.3", fit.HeightRight: "242.2 ±0.3", fit.Ledge: "14 ±0.5", fit.Reach: reach,
+		readings, err := reading.FromTexts(map[reading.Place]string{
+			reading.WidthTop: "270 ±0.3", reading.WidthMiddle: "269.5 ±0.3", reading.WidthBottom: "269.8 ±0.3",
+			reading.HeightLeft: "242 ±0.3", reading.HeightRight: "242.2 ±0.3", reading.Ledge: "14 ±0.5", reading.Reach: reach,
 		}, length.MM)
 		if err != nil {
 			fmt.Println(err)
 			return
 		}
 		r, err := fit.Solve(fit.Problem{
-			Sizing: f.Sizing, Readings: readings, Limits: fit.LimitsOf(f, at.Outdoors), Thickness: 4, Exposure: at,
-			Cutter: fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
+			Asked: reading.Asked{Sizing: f.Sizing, Readings: readings}, Limits: fit.LimitsOf(f, at.Outdoors), Thickness: 4,
+			Exposure: at,
+			Cutter:   fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
 			Pane:   fit.Body{Name: "glass-ceramic", Origin: origin.Sheet("glass-ceramic")},
 			Frame:  fit.Body{Name: of.Name, Alpha: of.Alpha, Origin: of.Source()},
 			Gasket: fit.Gasket{Kind: fit.None},

@@ -8,6 +8,3 @@ import (
 
 // What a shop may set here, and between which numbers.
 func TestFieldsAreAsLookedAt(t *testing.T) { golden.Check(t, "fields", golden.Each(Fields)) }
-
-// Every place that can be read, its instrument and its bounds.
-func TestPlacesAreAsLookedAt(t *testing.T) { golden.Check(t, "places", golden.Each(places)) }

@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
@@ -16,11 +17,11 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	out := []working.Figure{
 		s.orderFigure(w, r.Order.W, wn), s.orderFigure(h, r.Order.H, hn),
 	}
-	if s.p.rule().Tube() {
+	if s.p.Rule().Tube() {
 		return s.tubeFigures(h, r)
 	}
 	switch {
-	case s.p.rule().Circle():
+	case s.p.Rule().Circle():
 		out = out[:1]
 	case s.asItComes():
 	case s.shaped != nil:
@@ -39,20 +40,20 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if reach, ok := s.reach(); ok {
 		over := func(key string, paneC, frameC float64) {
 			a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
-				return s.surely(a, pane, reach, s.p.growth(a.widest, paneC, frameC))
+				return s.surely(a, pane, reach, s.p.growth(a.Widest, paneC, frameC))
 			})
 			out = append(out, s.bite(a, pane, reach, key, paneC, frameC))
 		}
 		over("bite_cold", e.Room, e.Room)
 		over("bite_hot", e.Steady, e.FrameHot)
 		// What shrinks more than its frame draws back in the cold.
-		if e.Coldest < e.Room && s.p.growth(w.widest, e.Coldest, e.Coldest) > math.Max(0,
-			s.p.growth(w.widest, e.Steady, e.FrameHot)) {
+		if e.Coldest < e.Room && s.p.growth(w.Widest, e.Coldest, e.Coldest) > math.Max(0,
+			s.p.growth(w.Widest, e.Steady, e.FrameHot)) {
 			over("bite_coldest", e.Coldest, e.Coldest)
 		}
 		out = append(out, s.rest(w, h, r)...)
 	}
-	if !s.p.rule().Circle() { // says it by its roundness
+	if !s.p.Rule().Circle() { // says it by its roundness
 		out = append(out, s.shape(w, h)...)
 	}
 	if s.shaped != nil {
@@ -61,22 +62,22 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if h.lifted != nil {
 		out = append(out, h.lifted.figures()...)
 	}
-	if s.p.rule().Circle() {
+	if s.p.Rule().Circle() {
 		out = append(out, s.round(w))
 		if f, ok := s.dress(r); ok {
 			out = append(out, f)
 		}
 	}
-	if s.p.rule().Comes {
+	if s.p.Rule().Comes {
 		out = append(out, s.clampRing(w, h, r)...)
 	}
 	out = append(append(out, s.holeFigures(r)...), s.bush()...)
-	if s.p.rule().Rubber {
+	if s.p.Rule().Rubber {
 		out = append(out, s.rubber(w, h, r)...)
 	}
 	out = append(out, s.bends()...)
 	out = append(out, s.depth()...)
-	if s.p.rule().Drilled && s.p.Plastic {
+	if s.p.Rule().Drilled && s.p.Plastic {
 		out = append(out, s.holes(r))
 	}
 	out = append(out, s.oldPane(w, h, r)...)
@@ -84,7 +85,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 		out = append(out, s.gasket(r))
 	}
 	out = append(out, s.nominalFigure(w))
-	if !s.p.rule().Circle() {
+	if !s.p.Rule().Circle() {
 		out = append(out, s.nominalFigure(h))
 	}
 	return append(out, s.drawn(w, h, r)...)
@@ -109,7 +110,7 @@ func (s solver) gasket(r Result) working.Figure {
 	if s.p.Gasket.Kind == Wrapped {
 		return setting.GasketFigure(pane.Perimeter(), "the pane's edge")
 	}
-	if reach, ok := s.p.Readings[Ledge]; ok {
+	if reach, ok := s.p.Readings[reading.Ledge]; ok {
 		// A flat gasket lies on the middle of the part of the ledge that the
 		// pane covers.
 		if mid, err := pane.Inset(math.Max(0, (reach.Value-math.Max(r.Gap.W, r.Gap.H))/2)); err == nil {

@@ -8,6 +8,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/golden"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -64,28 +65,28 @@ func TestSizesAreAsLookedAt(t *testing.T) {
 			{"wrapped, raked", func(p *Problem) { p.Gasket, p.Raked = Gasket{Kind: Wrapped, Free: 4}, true }},
 			{"toughened, thick", func(p *Problem) { p.Cutter, p.Thickness = Toughened, 8 }},
 			{"a narrow ledge", func(p *Problem) {
-				for _, l := range []Place{Ledge, Reach} {
+				for _, l := range []reading.Place{reading.Ledge, reading.Reach} {
 					if _, ok := p.Readings[l]; ok {
 						p.Readings[l] = length.Reading{Value: 7, Doubt: 0.5}
 					}
 				}
 			}},
 			{"an odd reading", func(p *Problem) {
-				if r, ok := p.Readings[WidthMiddle]; ok {
+				if r, ok := p.Readings[reading.WidthMiddle]; ok {
 					r.Value = 480
-					p.Readings[WidthMiddle] = r
+					p.Readings[reading.WidthMiddle] = r
 				}
 			}},
 			{"little read", func(p *Problem) {
 				for k := range p.Readings {
-					if k != WidthTop && k != Faces && k != Across0 {
+					if k != reading.WidthTop && k != reading.Faces && k != reading.Across0 {
 						delete(p.Readings, k)
 					}
 				}
 			}},
 		} {
-			texts := map[Place]string{}
-			for _, w := range Walk(f.Sizing, Shape{}) {
+			texts := map[reading.Place]string{}
+			for _, w := range reading.Walk(f.Sizing, reading.Shape{}) {
 				if s, ok := golden.Readings[string(w.Place)]; ok {
 					texts[w.Place] = s
 				}

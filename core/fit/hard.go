@@ -20,9 +20,9 @@ const often = "19 times in 20"
 // to the other side; one that is fixed may stand a little off its middle. A
 // plate that is glued to the pane covers what it covers.
 func (s solver) cover(a axis, pane, reach, opens float64) float64 {
-	slack := a.widest - pane
+	slack := a.Widest - pane
 	switch {
-	case s.p.rule().Plate:
+	case s.p.Rule().Plate:
 		return reach
 	case s.p.Limits.Slides:
 		return reach - slack - 2*opens
@@ -34,35 +34,35 @@ func (s solver) cover(a axis, pane, reach, opens float64) float64 {
 func (s solver) surely(a axis, pane float64, reach length.Reading, opens float64) float64 {
 	share := 0.5
 	switch {
-	case s.p.rule().Plate:
+	case s.p.Rule().Plate:
 		return reach.Value - reach.Doubt*(1-2*rarely)
 	case s.p.Limits.Slides:
 		share = 1
 	}
 	q := s.overLess(a, spread{reach.Value, reach.Doubt}, share) + share*pane
-	return q - (reach.Value - share*(a.widest-pane)) + s.cover(a, pane, reach.Value, opens)
+	return q - (reach.Value - share*(a.Widest-pane)) + s.cover(a, pane, reach.Value, opens)
 }
 
 // must are the largest pane that goes in and stays free, and the smallest that
 // stays, each 19 times in 20.
 func (s solver) must(a axis) note {
 	l := s.p.Limits
-	_, hot, cold := s.p.allowance(a.nominal)
+	_, hot, cold := s.p.allowance(a.Nominal)
 	need := math.Max(l.GoesIn.V, l.Binds.V-math.Min(hot, cold))
 	n := note{largest: s.leastLess(a) - a.skew - 2*(need+s.p.seated()+s.p.webDoubt()), smallest: math.Inf(-1)}
 	opens := math.Max(0, math.Max(hot, cold))
 	over := func(reach length.Reading, least float64) {
 		// The smallest pane is the one whose cover is just enough: cover grows
 		// with the pane, by all of it where it slides, else by half.
-		left := s.surely(a, a.widest, reach, opens) - least
+		left := s.surely(a, a.Widest, reach, opens) - least
 		switch {
-		case s.p.rule().Plate && left >= 0:
-		case s.p.rule().Plate:
+		case s.p.Rule().Plate && left >= 0:
+		case s.p.Rule().Plate:
 			n.smallest = math.Inf(1)
 		case l.Slides:
-			n.smallest = math.Max(n.smallest, a.widest-left)
+			n.smallest = math.Max(n.smallest, a.Widest-left)
 		default:
-			n.smallest = math.Max(n.smallest, a.widest-2*left)
+			n.smallest = math.Max(n.smallest, a.Widest-2*left)
 		}
 	}
 	if reach, ok := s.reach(); ok {
@@ -78,7 +78,7 @@ func (s solver) must(a axis) note {
 // expected says whether the pane goes in, stays free and stays at the readings
 // as they are.
 func (s solver) expected(a axis, pane float64) bool {
-	_, hot, cold := s.p.allowance(a.nominal)
+	_, hot, cold := s.p.allowance(a.Nominal)
 	l, gap := s.p.Limits, s.gap(a, pane)
 	ok := gap >= l.GoesIn.V && gap+math.Min(hot, cold) >= l.Binds.V
 	opens := math.Max(0, math.Max(hot, cold))

@@ -3,11 +3,14 @@ package fit
 import (
 	"math"
 	"testing"
+
+	"freshshard/core/reading"
 )
 
 func panel(t testing.TB, width string, hot float64) Problem {
-	p := problem(t, "flat-panel", map[Place]string{WidthTop: width, WidthBottom: width, HeightLeft: "60 ±0.01",
-		HeightRight: "60 ±0.01", Ledge: "20"})
+	p := problem(t, "flat-panel", map[reading.Place]string{reading.WidthTop: width, reading.WidthBottom: width,
+		reading.HeightLeft:  "60 ±0.01",
+		reading.HeightRight: "60 ±0.01", reading.Ledge: "20"})
 	p.Plastic, p.Pane.Alpha, p.Frame.Alpha = true, 68, 0
 	p.Exposure.Steady, p.Exposure.FrameHot, p.Exposure.Coldest = p.Exposure.Room+hot, p.Exposure.Room+hot, p.Exposure.Room
 	p.Exposure.Short = p.Exposure.Steady + 5

@@ -7,6 +7,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -17,28 +18,28 @@ const liftAir = 1.0
 // liftAxis works the height out. It is a fault when no length goes in and
 // stays.
 func (s *solver) liftAxis(h *axis) (bool, error) {
-	u, ok := s.p.Readings[UpperPocket]
-	l, has := s.p.Readings[LowerPocket]
+	u, ok := s.p.Readings[reading.UpperPocket]
+	l, has := s.p.Readings[reading.LowerPocket]
 	if !ok || !has {
 		return false, nil
 	}
-	k := &lift{s: *s, least: h.least, f: h.nominal, fHigh: h.widest, u: u, l: l,
-		doubt: math.Max(h.nominal-h.low, h.high-h.widest), engage: s.p.Limits.Bite.V, limitFrom: s.p.Limits.Bite.Origin}
-	hot, cold := s.p.growth(h.nominal, s.p.Exposure.Steady, s.p.Exposure.FrameHot),
-		s.p.growth(h.nominal, s.p.Exposure.Coldest, s.p.Exposure.Coldest)
+	k := &lift{s: *s, least: h.Least, f: h.Nominal, fHigh: h.Widest, u: u, l: l,
+		doubt: math.Max(h.Nominal-h.Low, h.High-h.Widest), engage: s.p.Limits.Bite.V, limitFrom: s.p.Limits.Bite.Origin}
+	hot, cold := s.p.growth(h.Nominal, s.p.Exposure.Steady, s.p.Exposure.FrameHot),
+		s.p.growth(h.Nominal, s.p.Exposure.Coldest, s.p.Exposure.Coldest)
 	// The frame may outgrow the pane, and the pane the frame.
 	k.lowGrowth, k.highGrowth = 2*math.Max(0, math.Max(hot, cold)), 2*math.Max(0, -math.Min(hot, cold))
 	k.low = k.fHigh + l.Value + k.engage + k.lowGrowth
 	k.high = k.f + u.Value - liftAir - k.highGrowth
 	if l.Value < k.engage {
-		return false, fault.New(string(LowerPocket),
+		return false, fault.New(string(reading.LowerPocket),
 			fmt.Sprintf("a lower pocket of %s mm holds less than the %s mm that a pane needs", length.Metric(l.Value),
 				length.Metric(k.engage)),
 			"deepen the track, or set the pane in a deeper one")
 	}
 	if k.low > k.high {
 		need := k.low - k.f + liftAir + k.highGrowth
-		return false, fault.New(string(UpperPocket),
+		return false, fault.New(string(reading.UpperPocket),
 			fmt.Sprintf("no length goes in and stays: lifted it may be %s mm at most, dropped it needs %s",
 				length.Metric(k.high), length.Metric(k.low)),
 			fmt.Sprintf("the upper pocket would have to be %s mm deep; read it again, or fit a deeper track",
@@ -110,20 +111,20 @@ func (k *lift) orderFigure(v float64, n note) working.Figure {
 
 // figures are the lift and the drop of the ordered pane.
 func (k *lift) figures() []working.Figure {
-	order, _ := k.s.order(axis{lifted: k, nominal: k.nominal})
+	order, _ := k.s.order(axis{Across: reading.Across{Nominal: k.nominal}, lifted: k})
 	head := order - k.fHigh - k.l.Value
 	air := k.f + k.u.Value - order
 	foot := working.Figure{Key: "engage_foot", Sentence: "of the pane stand in the lower pocket", Value: k.l.Value,
-		Unit: "mm", Place: string(LowerPocket),
+		Unit: "mm", Place: string(reading.LowerPocket),
 		Limit: working.Least(k.engage, "mm", k.limitFrom), Working: working.Of("{l}", k.l.Value, "mm",
 			read("l", "lower pocket, where it rests", k.l.Value, k.l.Doubt))}
 	top := working.Figure{Key: "engage_head", Sentence: "of the pane stand in the upper pocket when it is dropped",
-		Value: head, Unit: "mm", Place: string(UpperPocket),
+		Value: head, Unit: "mm", Place: string(reading.UpperPocket),
 		Limit: working.Least(k.engage, "mm", k.limitFrom),
 		Working: working.Of("{L} − {G} − {l}", head, "mm",
 			append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
 	room := working.Figure{Key: "lift_air", Sentence: "of air above it when it is lifted in", Value: air, Unit: "mm",
-		Place: string(UpperPocket),
+		Place: string(reading.UpperPocket),
 		Limit: working.Least(liftAir, "mm", origin.Custom()),
 		Working: working.Of("{F} + {u} − {L}", air, "mm",
 			append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -51,8 +52,9 @@ func TestWhatAMaterialAsks(t *testing.T) {
 // 1000 mm of polycarbonate set at 15 °C draws back by 68·30·1000/2 = 1.02 mm on
 // each side at −15 °C: its bite falls, and the cold has a number of its own.
 func TestPlasticShrinksOutOfItsBite(t *testing.T) {
-	p := problem(t, "putty-points", map[Place]string{WidthTop: "1000 ±0.3", WidthBottom: "1000 ±0.3",
-		HeightLeft: "600 ±0.3", HeightRight: "600 ±0.3", Ledge: "16 ±0.3"})
+	p := problem(t, "putty-points", map[reading.Place]string{reading.WidthTop: "1000 ±0.3",
+		reading.WidthBottom: "1000 ±0.3",
+		reading.HeightLeft:  "600 ±0.3", reading.HeightRight: "600 ±0.3", reading.Ledge: "16 ±0.3"})
 	p.Pane.Alpha, p.Frame.Alpha = 68, 0
 	_, f := solved(t, p)
 	cold, ok := f["bite_coldest"]

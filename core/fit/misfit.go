@@ -8,6 +8,7 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -15,14 +16,14 @@ import (
 // one number that its size hangs on.
 func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 	a, n, pane := w, wn, r.Order.W
-	if h.nominal-r.Order.H > w.nominal-r.Order.W+1e-9 {
+	if h.Nominal-r.Order.H > w.Nominal-r.Order.W+1e-9 {
 		a, n, pane = h, hn, r.Order.H
 	}
-	c, _, _ := s.p.allowance(a.nominal)
-	v := (a.nominal - pane) / 2
+	c, _, _ := s.p.allowance(a.Nominal)
+	v := (a.Nominal - pane) / 2
 	f := working.Figure{Key: "order_offset",
 		Sentence: "move every side of the opening in by this; arcs keep their middles", Value: v, Unit: "mm",
-		Verdict: working.Note, Place: string(a.least),
+		Verdict: working.Note, Place: string(a.Least),
 		Working: working.Of("{c} + {g} + {e} + {b} / 2, rounded up until the "+a.name+" is one that a cutter sets", v, "mm",
 			working.In("c", "clearance, each side", c, "mm", s.p.Limits.Clearance.Origin), s.p.seat(s.p.seated()+s.p.webDoubt()),
 			working.In("e", "how far a side of the opening may be off", s.shaped.doubt, "mm", origin.Sum()),
@@ -32,7 +33,7 @@ func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 	}
 	f.Verdict, f.Sentence = s.between(a, pane, n)
 	f.Sentence = strings.Replace(f.Sentence, "order this "+a.name, "inside the opening all round", 1)
-	most, least := (a.nominal-n.smallest)/2, (a.nominal-n.largest)/2
+	most, least := (a.Nominal-n.smallest)/2, (a.Nominal-n.largest)/2
 	f.Working = working.Of("({A} + {B}) / 2, within what goes in and stays, rounded", v, "mm",
 		working.In("A", "offset from which it keeps the clearance that the trade likes", least, "mm", origin.Sum()),
 		working.In("B", "offset up to which it keeps the bite that the trade likes", most, "mm", origin.Sum())).
@@ -44,16 +45,16 @@ func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 func (o opening) misfits(p Problem) []working.Figure {
 	var out []working.Figure
 	checks := o.kind.Checks
-	if p.Shape.Kind == Drawn {
+	if p.Shape.Kind == reading.Drawn {
 		checks = []outline.Measure{outline.MeasureOf("width"), outline.MeasureOf("height")}
 	}
 	for _, c := range checks {
-		r, ok := p.Readings[ShapePlace(c.Key)]
+		r, ok := p.Readings[reading.ShapePlace(c.Key)]
 		if !ok {
 			continue
 		}
 		want, off := o.lines[c.Key].Length(), 2*o.doubt
-		if p.Shape.Kind != Drawn {
+		if p.Shape.Kind != reading.Drawn {
 			var err error
 			if want, off, err = o.kind.Predict(c.Key, o.values, o.doubts); err != nil {
 				continue
@@ -69,7 +70,7 @@ func (o opening) misfits(p Problem) []working.Figure {
 func MisfitFigure(c outline.Measure, r length.Reading, want, off float64) working.Figure {
 	v := math.Abs(r.Value - want)
 	f := working.Figure{
-		Key: "misfit_" + c.Key, Value: v, Unit: "mm", Place: string(ShapePlace(c.Key)),
+		Key: "misfit_" + c.Key, Value: v, Unit: "mm", Place: string(reading.ShapePlace(c.Key)),
 		Sentence: fmt.Sprintf("misfit: %s reads %s mm, the rest says %s mm", c.Name, length.Metric(r.Value),
 			length.Metric(want)),
 		Limit: working.Most(off+r.Doubt, "mm", origin.Sum()),

@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -16,10 +17,10 @@ const oldAgrees = 3.0
 func (s solver) oldPane(w, h axis, r Result) []working.Figure {
 	var out []working.Figure
 	for _, c := range []struct {
-		place Place
+		place reading.Place
 		axis  axis
 		order float64
-	}{{OldWidth, w, r.Order.W}, {OldHeight, h, r.Order.H}} {
+	}{{reading.OldWidth, w, r.Order.W}, {reading.OldHeight, h, r.Order.H}} {
 		old, ok := s.p.Readings[c.place]
 		if !ok {
 			continue
@@ -61,16 +62,16 @@ func (s solver) right(a axis) (least, largest float64) {
 	if a.lifted != nil {
 		return least, largest
 	}
-	_, hot, cold := s.p.allowance(a.nominal)
+	_, hot, cold := s.p.allowance(a.Nominal)
 	opens := math.Max(0, math.Max(hot, cold))
 	over := func(reach, must float64) {
-		left := s.cover(a, a.widest, reach, opens) - must
+		left := s.cover(a, a.Widest, reach, opens) - must
 		if !s.p.Limits.Slides {
 			left *= 2
 		}
-		least = math.Max(least, a.widest-left)
+		least = math.Max(least, a.Widest-left)
 	}
-	if reach, ok := s.reach(); ok && !s.p.rule().Plate {
+	if reach, ok := s.reach(); ok && !s.p.Rule().Plate {
 		over(reach.Value, s.p.Limits.Stays.V)
 	}
 	if ledge, must, ok := s.bears(); ok {

@@ -2,20 +2,22 @@ package fit
 
 import (
 	"freshshard/core/fault"
+	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 )
 
 func (p Problem) opening() (opening, bool, error) {
-	if p.Shape.Kind == Drawn {
+	if p.Shape.Kind == reading.Drawn {
 		return p.drawn()
 	}
 	o := opening{values: outline.Values{}, doubts: outline.Values{}}
 	var err error
-	if o.kind, err = p.Shape.kind(); err != nil {
+	if o.kind, err = p.Shape.Form(); err != nil {
 		return o, false, err
 	}
 	for _, m := range o.kind.Measures {
-		r, ok := p.Readings[ShapePlace(m.Key)]
+		r, ok := p.Readings[reading.ShapePlace(m.Key)]
 		if !ok {
 			return o, false, nil
 		}
@@ -35,13 +37,13 @@ func (p Problem) opening() (opening, bool, error) {
 
 // place is the measure that a fault of the shape belongs to; a fault of no
 // measure stands at the first.
-func (o opening) place(field string) Place {
+func (o opening) place(field string) reading.Place {
 	for _, m := range o.kind.Measures {
 		if m.Key == field {
-			return ShapePlace(field)
+			return reading.ShapePlace(field)
 		}
 	}
-	return ShapePlace(o.kind.Measures[0].Key)
+	return reading.ShapePlace(o.kind.Measures[0].Key)
 }
 
 // drawn is the outline that was brought in, its traced line taken off.
@@ -68,14 +70,14 @@ func (p Problem) drawn() (opening, bool, error) {
 func (o opening) axes() (w, h axis) {
 	b := o.outline.Outer.Box()
 	at := func(a axis, v float64) axis {
-		a.nominal, a.widest, a.doubt, a.read = v, v, 2*o.doubt, 1
-		a.low, a.high = v-2*o.doubt, v+2*o.doubt
-		a.least = ShapePlace(a.name)
+		a.Nominal, a.Widest, a.Doubt, a.Read = v, v, 2*o.doubt, 1
+		a.Low, a.High = v-2*o.doubt, v+2*o.doubt
+		a.Least = reading.ShapePlace(a.name)
 		if len(o.kind.Measures) > 0 {
-			a.least = ShapePlace(o.kind.Measures[0].Key)
+			a.Least = reading.ShapePlace(o.kind.Measures[0].Key)
 			for _, m := range o.kind.Measures {
 				if m.Key == a.name {
-					a.least = ShapePlace(m.Key)
+					a.Least = reading.ShapePlace(m.Key)
 				}
 			}
 		}
@@ -83,3 +85,7 @@ func (o opening) axes() (w, h axis) {
 	}
 	return at(widthAxis(), b.Width()), at(heightAxis(), b.Height())
 }
+
+// drawnDoubt is what a drawn outline without a word on its doubt is taken for:
+// that of a traced line, mm.
+var drawnDoubt = length.Traced.Doubt(false)

@@ -17,18 +17,18 @@ func (s solver) bounds(a axis) note {
 	if a.lifted != nil {
 		return a.lifted.note()
 	}
-	_, hot, cold := p.allowance(a.nominal)
+	_, hot, cold := p.allowance(a.Nominal)
 	need := math.Max(p.Limits.Clearance.V, p.Limits.HotClearance.V-math.Min(hot, cold))
 	n := note{
-		largest:  a.low - a.skew - 2*(need+p.seated()+p.webDoubt()) - s.band.Half,
+		largest:  a.Low - a.skew - 2*(need+p.seated()+p.webDoubt()) - s.band.Half,
 		smallest: math.Inf(-1),
 	}
 	covers := func(r length.Reading, least float64) {
 		opens := math.Max(0, math.Max(hot, cold))
 		gap := r.Value - r.Doubt - least - p.OffCentre - opens
-		n.smallest = math.Max(n.smallest, a.high-2*gap+s.band.Half)
+		n.smallest = math.Max(n.smallest, a.High-2*gap+s.band.Half)
 	}
-	if reach, ok := s.reach(); ok && !p.rule().Plate {
+	if reach, ok := s.reach(); ok && !p.Rule().Plate {
 		covers(reach, p.Limits.Bite.V)
 	}
 	if ledge, least, ok := s.bears(); ok {
@@ -83,8 +83,8 @@ func (n note) set(size, step float64) float64 {
 // goesIn is the largest pane that goes in and stays free at the readings as they
 // are.
 func (s solver) goesIn(a axis) float64 {
-	_, hot, cold := s.p.allowance(a.nominal)
-	return a.nominal - a.skew - 2*(math.Max(s.p.Limits.GoesIn.V, s.p.Limits.Binds.V-math.Min(hot, cold))+s.p.seated())
+	_, hot, cold := s.p.allowance(a.Nominal)
+	return a.Nominal - a.skew - 2*(math.Max(s.p.Limits.GoesIn.V, s.p.Limits.Binds.V-math.Min(hot, cold))+s.p.seated())
 }
 
 // within brings a size to what goes in and stays, or to their middle where
@@ -110,12 +110,12 @@ func (s solver) step() float64 {
 // tooSmall says what opening the clearances would need.
 func tooSmall(p Problem, w, h axis) error {
 	a := w
-	if h.nominal < w.nominal {
+	if h.Nominal < w.Nominal {
 		a = h
 	}
-	c, _, _ := p.allowance(a.nominal)
-	return fault.New(string(a.least),
-		fmt.Sprintf("an opening %s mm across leaves no pane between clearances of %s mm a side", length.Metric(a.nominal),
+	c, _, _ := p.allowance(a.Nominal)
+	return fault.New(string(a.Least),
+		fmt.Sprintf("an opening %s mm across leaves no pane between clearances of %s mm a side", length.Metric(a.Nominal),
 			length.Metric(c+p.seated())),
 		fmt.Sprintf("it would need more than %s mm; check the reading, or a thinner gasket", length.Metric(2*(c+p.seated()))))
 }

@@ -10,7 +10,7 @@ import (
 )
 
 func (s solver) limitInputs(a axis, seat float64) []working.Input {
-	c, _, _ := s.p.allowance(a.nominal)
+	c, _, _ := s.p.allowance(a.Nominal)
 	o := s.p.Limits.Clearance.Origin
 	name := "least edge clearance, each side"
 	if c > s.p.Limits.Clearance.V {
@@ -25,15 +25,15 @@ func (s solver) limitInputs(a axis, seat float64) []working.Input {
 
 func (s solver) nominalFigure(a axis) working.Figure {
 	v := s.nominal(a)
-	i := s.p.info(a.least)
+	i := s.p.Info(a.Least)
 	if a.lifted != nil {
 		return a.lifted.nominalFigure()
 	}
-	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)},
+	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.Nominal, a.Doubt)},
 		s.limitInputs(a, s.p.seated())...)
 	return working.Figure{
 		Key: "nominal_" + a.name, Sentence: "nominal " + a.name + " by the rule of the family", Value: v, Unit: "mm",
-		Verdict: working.Note, Place: string(a.least),
+		Verdict: working.Note, Place: string(a.Least),
 		Working: working.Of("{"+a.letter+"} − 2 × ({c} + {g}) − {s}", v, "mm",
 			in...).With("The rule alone, without the doubt of the readings and of the cutter."),
 	}
@@ -51,7 +51,7 @@ func (s solver) drawn(w, h axis, r Result) []working.Figure {
 		Key: "clearance_drawn", Sentence: "edge clearance each side, as ordered", Value: gap, Unit: "mm",
 		Verdict: working.Note,
 		Working: working.Of("({"+a.letter+"} − {s} − {P}) / 2 − {g}", gap, "mm",
-			read(a.letter, "least "+a.name, a.nominal, a.doubt), working.In("s", "skew over the pane", a.skew, "mm",
+			read(a.letter, "least "+a.name, a.Nominal, a.Doubt), working.In("s", "skew over the pane", a.skew, "mm",
 				origin.Sum()),
 			working.In("P", "pane as ordered", pane, "mm", origin.Sum()), s.p.seat(s.p.seated())),
 	}}
@@ -76,14 +76,14 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 	if st, ok := s.stock(); ok {
 		return s.stockFigure(a, st)
 	}
-	i := s.p.info(a.least)
-	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.nominal, a.doubt)},
+	i := s.p.Info(a.Least)
+	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.Nominal, a.Doubt)},
 		s.limitInputs(a, s.p.seated()+s.p.webDoubt())...)
 	in = append(in,
-		working.In("d", "doubt of that reading", a.nominal-a.low, "mm", origin.Custom()),
+		working.In("d", "doubt of that reading", a.Nominal-a.Low, "mm", origin.Custom()),
 		working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin))
 	f := working.Figure{Key: "order_" + a.name, Sentence: "order this " + a.name, Value: v, Unit: "mm",
-		Verdict: working.Note, Place: string(a.least),
+		Verdict: working.Note, Place: string(a.Least),
 		Working: working.Of("{"+a.letter+"} − {d} − 2 × ({c} + {g}) − {s} − {b}, rounded down", v, "mm", in...)}
 	if !n.fits {
 		f.Verdict, f.Sentence = s.between(a, v, n)

@@ -7,6 +7,7 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -19,9 +20,9 @@ func (s solver) copied(r Result) (Result, error) {
 	var size Size
 	var doubt [2]float64
 	who := [2]string{"copied from the old pane", "copied from the old pane"}
-	place := [2]Place{OldWidth, OldHeight}
-	if p.Shape.square() {
-		for i, said := range []*Spoken{p.Said.Width, p.Said.Height} {
+	place := [2]reading.Place{reading.OldWidth, reading.OldHeight}
+	if p.Shape.Square() {
+		for i, said := range []*reading.Spoken{p.Said.Width, p.Said.Height} {
 			old, ok := p.Readings[place[i]]
 			v := old.Value
 			doubt[i] = old.Doubt
@@ -55,7 +56,7 @@ func (s solver) copied(r Result) (Result, error) {
 		if p.Cutter == Toughened {
 			r.Broken = append(r.Broken, o.outline.HoleRules(p.Thickness)...)
 		}
-		place = [2]Place{ShapePlace("width"), ShapePlace("height")}
+		place = [2]reading.Place{reading.ShapePlace("width"), reading.ShapePlace("height")}
 	}
 	r.Ready, r.Nominal = true, size
 	gap := p.Limits.Clearance.V // as it is drawn: nobody has read it

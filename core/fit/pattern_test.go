@@ -6,12 +6,13 @@ import (
 	"testing"
 
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 )
 
 // Copied from the old pane it is as large as that, to what a cutter sets; nothing
 // comes off, nothing is said of a clearance that nobody read, and it says so.
 func TestCopiedFromTheOldPane(t *testing.T) {
-	p := problem(t, "bead-brads", map[Place]string{OldWidth: "374.3", OldHeight: "563.8"})
+	p := problem(t, "bead-brads", map[reading.Place]string{reading.OldWidth: "374.3", reading.OldHeight: "563.8"})
 	p.Pattern = true
 	r := solve(t, p)
 	if !r.Ready || r.Order.W != 374.5 || r.Order.H != 564 || r.Form != "rectangle" || len(r.Missing) != 0 {
@@ -25,13 +26,13 @@ func TestCopiedFromTheOldPane(t *testing.T) {
 			t.Errorf("%s: %s", f.Key, f.Sentence)
 		}
 	}
-	delete(p.Readings, OldHeight)
+	delete(p.Readings, reading.OldHeight)
 	r = solve(t, p)
-	if r.Ready || len(r.Missing) != 1 || r.Missing[0].Place != OldHeight {
+	if r.Ready || len(r.Missing) != 1 || r.Missing[0].Place != reading.OldHeight {
 		t.Errorf("half of it: ready %v, missing %v", r.Ready, r.Missing)
 	}
 	for _, i := range p.Walk() {
-		if i.Needed != (i.Place == OldWidth || i.Place == OldHeight) {
+		if i.Needed != (i.Place == reading.OldWidth || i.Place == reading.OldHeight) {
 			t.Errorf("%s needed: %v", i.Place, i.Needed)
 		}
 	}
@@ -46,7 +47,7 @@ func TestCopiedFromTheOldPane(t *testing.T) {
 func TestTracedPaneIsThePane(t *testing.T) {
 	line, _ := outline.RoundedRect(302, 202, 10)
 	p := problem(t, "bead-brads", nil)
-	p.Shape = Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}},
+	p.Shape = reading.Shape{Kind: reading.Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}},
 		Trace: &outline.Trace{Along: outline.RoundPane, Pen: 1, Lean: 0.5}}
 	r := solve(t, p)
 	if !r.Ready || math.Abs(r.Order.W-300) > 1e-9 || math.Abs(r.Order.H-200) > 1e-9 || r.Form != "as drawn" ||

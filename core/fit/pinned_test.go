@@ -5,32 +5,18 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
-
-// A doubt of a quarter of the reading is refused, but where a reading may be
-// nothing: a mark that is 2 mm off the middle may be doubtful by 1.
-func TestDoubtAgainstItsReading(t *testing.T) {
-	for _, c := range []struct {
-		place       Place
-		value, doub float64
-		refused     bool
-	}{{WidthTop, 100, 25, false}, {WidthTop, 100, 25.1, true}, {MarkShift, 2, 1, false}, {Ledge, 10, 2.6, true}} {
-		err := c.place.Check(length.Reading{Value: c.value, Doubt: c.doub})
-		if (fault.Of(err) != nil) != c.refused {
-			t.Errorf("%s %v ±%v: %v", c.place, c.value, c.doub, err)
-		}
-	}
-}
 
 // What the trade likes is a least, as is what must be had.
 func TestWishIsALeast(t *testing.T) {
 	seen := 0
-	r := solve(t, problem(t, "bead-brads", map[Place]string{WidthTop: "300", WidthBottom: "300", HeightLeft: "200",
-		HeightRight: "200", Ledge: "6"}))
+	r := solve(t, problem(t, "bead-brads", map[reading.Place]string{reading.WidthTop: "300", reading.WidthBottom: "300",
+		reading.HeightLeft:  "200",
+		reading.HeightRight: "200", reading.Ledge: "6"}))
 	for _, f := range r.Figures {
 		if f.Wish != nil {
 			seen++
@@ -51,8 +37,9 @@ func TestTubeAtItsLimit(t *testing.T) {
 		stop string
 		want working.Verdict
 	}{{"10.5 ±0", working.Warn}, {"9.9 ±0", working.Stop}, {"20 ±0", working.Good}} {
-		p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0", StopDepth: c.stop, TubeOutside: "12.7 ±0",
-			TubeWall: "2.4 ±0"})
+		p := problem(t, "gauge-tube", map[reading.Place]string{reading.Faces: "250 ±0", reading.StopDepth: c.stop,
+			reading.TubeOutside: "12.7 ±0",
+			reading.TubeWall:    "2.4 ±0"})
 		p.Limits.Bite.V, p.Limits.Stays.V = 5, 5
 		r := solve(t, p)
 		f := figure(t, r, "engage_ends")
@@ -61,8 +48,9 @@ func TestTubeAtItsLimit(t *testing.T) {
 			t.Errorf("stop of %s: %s, order %v, %v in each", c.stop, f.Verdict, r.Order.H, each)
 		}
 	}
-	p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0", StopDepth: "14 ±0", TubeOutside: "12.7 ±0",
-		TubeWall: "2.4 ±0"})
+	p := problem(t, "gauge-tube", map[reading.Place]string{reading.Faces: "250 ±0", reading.StopDepth: "14 ±0",
+		reading.TubeOutside: "12.7 ±0",
+		reading.TubeWall:    "2.4 ±0"})
 	if r := solve(t, p); r.Nominal.H != 264 || figure(t, r, "nominal_length").Value != 264 {
 		t.Errorf("nominal %v", r.Nominal.H)
 	}
@@ -75,9 +63,9 @@ func TestOffsetOfAShape(t *testing.T) {
 	for _, c := range []struct {
 		kind  string
 		m     outline.Values
-		place Place
-	}{{"circle", outline.Values{"diameter": 300}, ShapePlace("diameter")},
-		{"round-top", outline.Values{"width": 300, "spring": 400, "rise": 150}, ShapePlace("width")}} {
+		place reading.Place
+	}{{"circle", outline.Values{"diameter": 300}, reading.ShapePlace("diameter")},
+		{"round-top", outline.Values{"width": 300, "spring": 400, "rise": 150}, reading.ShapePlace("width")}} {
 		p := shaped(t, c.kind, 0, c.m)
 		r := solve(t, p)
 		f := figure(t, r, "order_offset")
@@ -96,7 +84,7 @@ func TestDrawnDoubt(t *testing.T) {
 		t.Fatal(err)
 	}
 	for d, good := range map[float64]bool{0: true, 50: true, 50.1: false, -0.1: false} {
-		s := Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: path, Holes: []outline.Path{}}, Doubt: d}
+		s := reading.Shape{Kind: reading.Drawn, Drawn: &outline.Outline{Outer: path, Holes: []outline.Path{}}, Doubt: d}
 		if err := s.Check("rebate"); (err == nil) != good {
 			t.Errorf("%v: %v", d, err)
 		}
@@ -109,8 +97,9 @@ func TestDrawnDoubt(t *testing.T) {
 // Leaning to the left and to the right are told apart.
 func TestLeans(t *testing.T) {
 	for side, diagonals := range map[string][2]string{"right": {"506", "494"}, "left": {"494", "506"}} {
-		r := solve(t, problem(t, "putty-points", map[Place]string{WidthTop: "400", WidthBottom: "400", HeightLeft: "300",
-			HeightRight: "300", Ledge: "12", Rising: diagonals[0], Falling: diagonals[1]}))
+		r := solve(t, problem(t, "putty-points", map[reading.Place]string{reading.WidthTop: "400",
+			reading.WidthBottom: "400", reading.HeightLeft: "300",
+			reading.HeightRight: "300", reading.Ledge: "12", reading.Rising: diagonals[0], reading.Falling: diagonals[1]}))
 		if f := figure(t, r, "skew"); !strings.Contains(f.Sentence, "leaning to the "+side) {
 			t.Errorf("%v: %s", diagonals, f.Sentence)
 		}
@@ -139,8 +128,9 @@ func TestSharesAtTheirBounds(t *testing.T) {
 // millimetre as by ten: 5 mm of glass on 5 of bead.
 func TestBelowOrProud(t *testing.T) {
 	for depth, want := range map[string]string{"10.5": "lies below", "10": "lies below", "9.5": "stands proud"} {
-		p := problem(t, "bonded-fixed", map[Place]string{WidthTop: "600", WidthBottom: "600", HeightLeft: "400",
-			HeightRight: "400", Ledge: "20", DepthTop: depth})
+		p := problem(t, "bonded-fixed", map[reading.Place]string{reading.WidthTop: "600", reading.WidthBottom: "600",
+			reading.HeightLeft:  "400",
+			reading.HeightRight: "400", reading.Ledge: "20", reading.DepthTop: depth})
 		p.Thickness = 5
 		if f := figure(t, solve(t, p), "depth"); !strings.Contains(f.Sentence, want) || f.Value > 0.5+1e-9 {
 			t.Errorf("depth %s: %v %s", depth, f.Value, f.Sentence)
@@ -176,15 +166,5 @@ func TestOneDraw(t *testing.T) {
 	p.Draws = 0
 	if r := solve(t, p); r.Chance != nil {
 		t.Error("odds of none")
-	}
-}
-
-// A measure of a shape is at least a millimetre, but one that may be nothing.
-func TestLeastOfAMeasure(t *testing.T) {
-	for key, least := range map[string]float64{"diameter": 1, "notch_from": 0} {
-		i, err := ShapePlace(key).Info()
-		if err != nil || i.Least != least {
-			t.Errorf("%s: from %v, %v", key, i.Least, err)
-		}
 	}
 }

@@ -10,10 +10,10 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/own"
+	"freshshard/core/reading"
 )
 
 // Body is something that grows: the pane or its frame.
@@ -42,32 +42,24 @@ type Gasket struct {
 
 // Problem is all that a size depends on.
 type Problem struct {
-	Sizing    family.Sizing            `json:"sizing" enum:"clip,rebate,channel,pack,groove,bonded,run,ring,hinge,port,tube,track,panel"`
-	Shape     Shape                    `json:"shape"`
-	Readings  map[Place]length.Reading `json:"readings"`
-	Limits    Limits                   `json:"limits"`
-	Pane      Body                     `json:"pane"`
-	Thickness float64                  `json:"thickness" doc:"Nominal thickness of the pane, mm"`
-	ColdBend  *Value                   `json:"cold_bend,omitempty" doc:"Least radius of a cold bend over the thickness; of sheets that bend"`
-	Stack     float64                  `json:"stack,omitempty" doc:"Panes and gaps of the pack that it stands in, mm; 0 while unknown"`
-	Plastic   bool                     `json:"plastic,omitempty" doc:"Grows so much that its screw holes are drilled over size"`
-	Frame     Body                     `json:"frame"`
-	Exposure  exposure.Exposure        `json:"exposure"`
-	Cutter    Cutter                   `json:"cutter" enum:"hand,shop,toughened,saw"`
-	Gasket    Gasket                   `json:"gasket"`
-	Own       own.Values               `json:"-"` // the shop's own bands
-	Raked     bool                     `json:"raked,omitempty" doc:"Cut to the skew of the opening"`
-	OffCentre float64                  `json:"off_centre" doc:"How far the pane may sit from the middle, mm"`
-	Pattern   bool                     `json:"pattern,omitempty" doc:"The pane is copied from the old one; its opening is not here"`
-	Said      Witnessed                `json:"said,omitzero" doc:"What else speaks for the size of a pane that is copied"`
-	Stock     *Size                    `json:"stock,omitempty" doc:"A stock size that is taken as it comes, mm"`
-	Carried   bool                     `json:"carried,omitempty" doc:"The pane hangs on two holes, whose places are read with its size"`
-	Draws     int                      `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"Openings to draw for the odds; 0 for none"`
-	Unit      length.Unit              `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
+	reading.Asked
+	Limits    Limits            `json:"limits"`
+	Pane      Body              `json:"pane"`
+	Thickness float64           `json:"thickness" doc:"Nominal thickness of the pane, mm"`
+	ColdBend  *Value            `json:"cold_bend,omitempty" doc:"Least radius of a cold bend over the thickness; of sheets that bend"`
+	Stack     float64           `json:"stack,omitempty" doc:"Panes and gaps of the pack that it stands in, mm; 0 while unknown"`
+	Plastic   bool              `json:"plastic,omitempty" doc:"Grows so much that its screw holes are drilled over size"`
+	Frame     Body              `json:"frame"`
+	Exposure  exposure.Exposure `json:"exposure"`
+	Cutter    Cutter            `json:"cutter" enum:"hand,shop,toughened,saw"`
+	Gasket    Gasket            `json:"gasket"`
+	Own       own.Values        `json:"-"` // the shop's own bands
+	Raked     bool              `json:"raked,omitempty" doc:"Cut to the skew of the opening"`
+	OffCentre float64           `json:"off_centre" doc:"How far the pane may sit from the middle, mm"`
+	Stock     *Size             `json:"stock,omitempty" doc:"A stock size that is taken as it comes, mm"`
+	Draws     int               `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"Openings to draw for the odds; 0 for none"`
+	Unit      length.Unit       `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
 }
-
-// rule is the way in which the pane is held.
-func (p Problem) rule() *holding.Rule { return holding.Of(p.Sizing) }
 
 // DefaultOffCentre is how far a pane that was centred by eye sits from the
 // middle, in mm. Common practice, no source.
@@ -116,18 +108,4 @@ func (p Problem) Check() error {
 		}
 	}
 	return p.Exposure.Check()
-}
-
-// Spoken is what the witnesses of a pane's size stand for along one direction, mm.
-// Words say who they are.
-type Spoken struct {
-	Size  float64 `json:"size"`
-	Doubt float64 `json:"doubt"`
-	Words string  `json:"words"`
-}
-
-// Witnessed is that both ways; none where nobody spoke.
-type Witnessed struct {
-	Width  *Spoken `json:"width,omitempty"`
-	Height *Spoken `json:"height,omitempty"`
 }

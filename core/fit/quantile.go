@@ -51,16 +51,16 @@ func (s solver) overLess(a axis, over spread, share float64) float64 {
 // walls are the readings of an axis with their doubts.
 func (s solver) walls(a axis) []spread {
 	if s.shaped != nil {
-		return []spread{{a.nominal, a.nominal - a.low}}
+		return []spread{{a.Nominal, a.Nominal - a.Low}}
 	}
-	out := make([]spread, 0, len(a.places))
-	for _, p := range a.places {
+	out := make([]spread, 0, len(a.Places))
+	for _, p := range a.Places {
 		if r, ok := s.p.Readings[p]; ok {
 			out = append(out, spread{r.Value, r.Doubt})
 		}
 	}
 	if len(out) == 0 { // a tube, whose length is no reading
-		return []spread{{a.nominal, a.nominal - a.low}}
+		return []spread{{a.Nominal, a.Nominal - a.Low}}
 	}
 	return out
 }

@@ -2,6 +2,7 @@ package fit
 
 import (
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -25,10 +26,10 @@ type Chance struct {
 // Help is what to do better and what it is worth. Place is empty for the
 // cutter's band.
 type Help struct {
-	Place    Place   `json:"place,omitempty"`
-	Name     string  `json:"name"`
-	Least    float64 `json:"least" doc:"The least of the three with it"`
-	Sentence string  `json:"sentence"`
+	Place    reading.Place `json:"place,omitempty"`
+	Name     string        `json:"name"`
+	Least    float64       `json:"least" doc:"The least of the three with it"`
+	Sentence string        `json:"sentence"`
 }
 
 // Lift is how a pane goes in that is put up first and let down then, as
@@ -43,16 +44,6 @@ type Lift struct {
 	Foot    float64 `json:"foot" doc:"Stands in the lower pocket when it is let down"`
 }
 
-// Odd is a reading that does not fit the rest, with the value that the others
-// predict, in mm.
-type Odd struct {
-	Place     Place   `json:"place"`
-	Name      string  `json:"name"`
-	Value     float64 `json:"value"`
-	Predicted float64 `json:"predicted"`
-	Sentence  string  `json:"sentence"`
-}
-
 // Stop is one place on the way from the coldest to the hottest: what clearance
 // and bite are there, as expected from the readings, with the pane in the
 // middle. All mm and °C.
@@ -64,13 +55,6 @@ type Stop struct {
 	Bite    float64 `json:"bite" doc:"mm; 0 while unknown"`
 	GapLow  bool    `json:"gap_low" doc:"The clearance is below its limit"`
 	BiteLow bool    `json:"bite_low" doc:"The bite is below its limit"`
-}
-
-// Missing is a reading that the answer still wants.
-type Missing struct {
-	Place Place  `json:"place"`
-	Name  string `json:"name"`
-	Why   string `json:"why"`
 }
 
 // Result is the answer. Ready is false while a width or a height is missing;
@@ -98,8 +82,8 @@ type Result struct {
 	Lift    *Lift                   `json:"lift,omitempty" doc:"Of a pane that is put up and let down"`
 	Broken  []outline.Broken        `json:"broken" doc:"Rules for holes that the pane would break when it is toughened, where they are broken"`
 	Figures []working.Figure        `json:"figures"`
-	Missing []Missing               `json:"missing"`
-	Odd     []Odd                   `json:"odd"`
+	Missing []reading.Missing       `json:"missing"`
+	Odd     []reading.Odd           `json:"odd"`
 	Read    int                     `json:"read" doc:"Readings taken"`
 	Asked   int                     `json:"asked" doc:"Places of the walk"`
 }

@@ -12,10 +12,10 @@ const roundLeast = 1.0
 // round says how far four diameters differ.
 func (s solver) round(a axis) working.Figure {
 	f := working.Figure{Key: "out_of_round", Sentence: "out of round: the greatest diameter less the least",
-		Value: a.spread, Unit: "mm", Place: string(a.least),
+		Value: a.Spread, Unit: "mm", Place: string(a.Least),
 		Limit: working.Most(roundLeast, "mm", origin.Custom()),
-		Working: working.Of("{a} − {b}", a.spread, "mm", working.In("a", "greatest diameter", a.widest, "mm",
-			origin.Read("")), working.In("b", "least diameter", a.nominal, "mm", origin.Read(""))).
+		Working: working.Of("{a} − {b}", a.Spread, "mm", working.In("a", "greatest diameter", a.Widest, "mm",
+			origin.Read("")), working.In("b", "least diameter", a.Nominal, "mm", origin.Read(""))).
 			With("The pane is cut to the least diameter. A seat that is far out of round is often out of flat as well: rock " +
 				"it on a plate.")}
 	return f.Judge(working.Warn)

@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -21,7 +22,7 @@ const (
 
 // rubber are the lengths of gasket and cord, and whether a joined gasket fits.
 func (s solver) rubber(w, h axis, r Result) []working.Figure {
-	flange, pane := 2*(w.nominal+h.nominal), 2*(r.Order.W+r.Order.H)
+	flange, pane := 2*(w.Nominal+h.Nominal), 2*(r.Order.W+r.Order.H)
 	if s.shaped != nil {
 		flange, pane = s.shaped.outline.Outer.Perimeter(), r.Pane.Perimeter()
 	}
@@ -37,12 +38,12 @@ func (s solver) rubber(w, h axis, r Result) []working.Figure {
 			Sentence: fmt.Sprintf("of gasket where it is cut to length: from %.0f, pushed, never stretched", flange*cutLeast),
 			Working:  working.Of("{P} × {k}", cut, "mm", in, working.In("k", "1.01 to 1.02", cutMost, "", origin.Custom()))},
 	}
-	g, ok := s.p.Readings[JoinedGasket]
+	g, ok := s.p.Readings[reading.JoinedGasket]
 	if !ok {
 		return out
 	}
 	off := (pane - g.Value) / g.Value
-	f := working.Figure{Key: "joined_gasket", Value: math.Abs(off) * 100, Unit: "%", Place: string(JoinedGasket),
+	f := working.Figure{Key: "joined_gasket", Value: math.Abs(off) * 100, Unit: "%", Place: string(reading.JoinedGasket),
 		Limit:    working.Most(joinedMore*100, "%", origin.Custom()),
 		Sentence: "the pane is larger round than the joined gasket's glass groove",
 		Working: working.Of("|{p} − {g}| / {g} × 100", math.Abs(off)*100, "%", working.In("p", "round the pane", pane,

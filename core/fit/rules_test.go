@@ -5,38 +5,17 @@ import (
 	"math/rand/v2"
 	"testing"
 
-	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/holding"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
-// Every sizing rule has words for how it reads, and no place twice.
-func TestEveryRuleHasAWalk(t *testing.T) {
-	for _, s := range family.Sizings {
-		seen := map[Place]bool{}
-		for _, i := range Walk(s, Shape{Curved: true}) {
-			if seen[i.Place] || i.Name == "" || i.How == "" {
-				t.Errorf("%s: %+v", s, i)
-			}
-			seen[i.Place] = true
-		}
-		r := holding.Of(s)
-		for _, keys := range [][]string{r.Instead, r.Beside, r.Covers, r.Window} {
-			for _, k := range keys {
-				if _, err := Place(k).Info(); err != nil || !seen[Place(k)] {
-					t.Errorf("%s: nobody reads %q, %v", s, k, err)
-				}
-			}
-		}
-	}
-}
-
 // Pane = flange opening − 2 × web. Common practice, no source.
 func TestLockingGasket(t *testing.T) {
-	p := problem(t, "locking-gasket", map[Place]string{WidthTop: "800 ±0.2", WidthBottom: "800 ±0.2",
-		HeightLeft: "500 ±0.2", HeightRight: "500 ±0.2", Web: "5 ±0.1", Ledge: "9 ±0.1"})
+	p := problem(t, "locking-gasket", map[reading.Place]string{reading.WidthTop: "800 ±0.2",
+		reading.WidthBottom: "800 ±0.2",
+		reading.HeightLeft:  "500 ±0.2", reading.HeightRight: "500 ±0.2", reading.Web: "5 ±0.1", reading.Ledge: "9 ±0.1"})
 	p.Cutter, p.Frame.Alpha = Saw, 0
 	r := solve(t, p)
 	if r.Nominal != (Size{790, 490}) {
@@ -57,7 +36,8 @@ func TestLockingGasket(t *testing.T) {
 
 // F 250 and stops of 14 give 264, 7 mm in each end. Common practice, no source.
 func TestGaugeTube(t *testing.T) {
-	p := problem(t, "gauge-tube", map[Place]string{Faces: "250 ±0.5", StopDepth: "14 ±0.05", TubeOutside: "12.7 ±0.05"})
+	p := problem(t, "gauge-tube", map[reading.Place]string{reading.Faces: "250 ±0.5", reading.StopDepth: "14 ±0.05",
+		reading.TubeOutside: "12.7 ±0.05"})
 	p.Cutter = HandCut
 	r := solve(t, p)
 	if r.Nominal.H != 264 || r.Form != "tube" {
@@ -83,8 +63,9 @@ func TestGaugeTube(t *testing.T) {
 // Lift and drop by hand: F 400, u 22, l 8, engagement 5, air 1: from 413 to
 // 421, so 417.
 func TestLiftAndDrop(t *testing.T) {
-	p := problem(t, "lift-drop", map[Place]string{WidthTop: "300", WidthBottom: "300", HeightLeft: "400 ±0.3",
-		HeightRight: "400 ±0.3", UpperPocket: "22 ±0.1", LowerPocket: "8 ±0.1"})
+	p := problem(t, "lift-drop", map[reading.Place]string{reading.WidthTop: "300", reading.WidthBottom: "300",
+		reading.HeightLeft:  "400 ±0.3",
+		reading.HeightRight: "400 ±0.3", reading.UpperPocket: "22 ±0.1", reading.LowerPocket: "8 ±0.1"})
 	p.Frame.Alpha, p.Pane.Alpha, p.Limits.Bite.V = 0, 0, 5
 	r := solve(t, p)
 	if math.Abs(r.Nominal.H-417) > 1e-9 {
@@ -98,14 +79,14 @@ func TestLiftAndDrop(t *testing.T) {
 	if l := r.Lift; l == nil || l.Clear != air.Value || l.Head != head.Value || l.Foot != 8 || l.Length != r.Order.H {
 		t.Errorf("positions: %+v", l)
 	}
-	p.Readings[UpperPocket] = length.Reading{Value: 12, Doubt: 0.1}
+	p.Readings[reading.UpperPocket] = length.Reading{Value: 12, Doubt: 0.1}
 	_, err := Solve(p)
-	if f := fault.Of(err); f == nil || f.Field != string(UpperPocket) {
+	if f := fault.Of(err); f == nil || f.Field != string(reading.UpperPocket) {
 		t.Errorf("a shallow upper pocket: %v", err)
 	}
-	p.Readings[LowerPocket] = length.Reading{Value: 3, Doubt: 0.1}
+	p.Readings[reading.LowerPocket] = length.Reading{Value: 3, Doubt: 0.1}
 	_, err = Solve(p)
-	if f := fault.Of(err); f == nil || f.Field != string(LowerPocket) {
+	if f := fault.Of(err); f == nil || f.Field != string(reading.LowerPocket) {
 		t.Errorf("a shallow lower pocket: %v", err)
 	}
 }
@@ -121,8 +102,9 @@ func TestLiftedGoesInAndStays(t *testing.T) {
 		p := problem(t, "lift-drop", nil)
 		p.Frame.Alpha, p.Pane.Alpha = 0, 0
 		f, u, l := 200+600*r.Float64(), 12+15*r.Float64(), 5+5*r.Float64()
-		p.Readings = map[Place]length.Reading{WidthTop: {Value: 300, Doubt: 1}, HeightLeft: {Value: f, Doubt: 0.5},
-			UpperPocket: {Value: u, Doubt: 0.2}, LowerPocket: {Value: l, Doubt: 0.2}}
+		p.Readings = map[reading.Place]length.Reading{reading.WidthTop: {Value: 300, Doubt: 1},
+			reading.HeightLeft:  {Value: f, Doubt: 0.5},
+			reading.UpperPocket: {Value: u, Doubt: 0.2}, reading.LowerPocket: {Value: l, Doubt: 0.2}}
 		res, err := Solve(p)
 		if err != nil || figure(t, res, "order_height").Verdict != working.Note {
 			continue
@@ -154,8 +136,9 @@ func TestLiftedGoesInAndStays(t *testing.T) {
 
 // A port is cut to the least of four diameters and says when it is out of round.
 func TestPort(t *testing.T) {
-	p := problem(t, "ring-port", map[Place]string{Across0: "302 ±0.1", Across45: "301 ±0.1", Across90: "300 ±0.1",
-		Across135: "301.5 ±0.1", Ledge: "14 ±0.3"})
+	p := problem(t, "ring-port", map[reading.Place]string{reading.Across0: "302 ±0.1", reading.Across45: "301 ±0.1",
+		reading.Across90:  "300 ±0.1",
+		reading.Across135: "301.5 ±0.1", reading.Ledge: "14 ±0.3"})
 	p.Cutter = Saw
 	r := solve(t, p)
 	if r.Order.W != r.Order.H || r.Order.W >= 298 || r.Order.W < 295 || r.Form != "round" {
@@ -170,8 +153,9 @@ func TestPort(t *testing.T) {
 // to length 1.01 to 1.02 of it; a joined one within −1 % to +0.5 % of the pane.
 // Common practice, no source.
 func TestRubberAndCord(t *testing.T) {
-	p := problem(t, "locking-gasket", map[Place]string{WidthTop: "800", WidthBottom: "800", HeightLeft: "500",
-		HeightRight: "500", Web: "5", Ledge: "9", JoinedGasket: "2560"})
+	p := problem(t, "locking-gasket", map[reading.Place]string{reading.WidthTop: "800", reading.WidthBottom: "800",
+		reading.HeightLeft:  "500",
+		reading.HeightRight: "500", reading.Web: "5", reading.Ledge: "9", reading.JoinedGasket: "2560"})
 	r := solve(t, p)
 	if f := figure(t, r, "cord_length"); f.Value != 3100 {
 		t.Errorf("%+v", f)
@@ -185,7 +169,7 @@ func TestRubberAndCord(t *testing.T) {
 		want   working.Verdict
 	}{{pane, working.Good}, {pane / 1.004, working.Good}, {pane / 1.007, working.Stop}, {pane / 0.992, working.Good},
 		{pane / 0.985, working.Stop}} {
-		p.Readings[JoinedGasket] = length.Reading{Value: c.groove, Doubt: 1}
+		p.Readings[reading.JoinedGasket] = length.Reading{Value: c.groove, Doubt: 1}
 		if f := figure(t, solve(t, p), "joined_gasket"); f.Verdict != c.want {
 			t.Errorf("pane %v in a groove of %v: %s", pane, c.groove, f.Verdict)
 		}
@@ -199,8 +183,9 @@ func TestLiftVerdicts(t *testing.T) {
 	for upper := 6.0; upper <= 30; upper += 0.5 {
 		for lower := 0.5; lower <= 14; lower += 0.25 {
 			p := problem(t, "lift-drop", nil)
-			for place, v := range map[Place]float64{WidthTop: 300, WidthBottom: 300, HeightLeft: 400, HeightRight: 400,
-				UpperPocket: upper, LowerPocket: lower} {
+			for place, v := range map[reading.Place]float64{reading.WidthTop: 300, reading.WidthBottom: 300,
+				reading.HeightLeft: 400, reading.HeightRight: 400,
+				reading.UpperPocket: upper, reading.LowerPocket: lower} {
 				p.Readings[place] = length.Reading{Value: v, Doubt: 0.1}
 			}
 			r, err := Solve(p)

@@ -4,6 +4,7 @@ import (
 	"math"
 	"math/rand/v2"
 
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
@@ -18,18 +19,19 @@ type sampler struct {
 	s     solver
 	axes  []axis
 	n     int
-	names []Place
-	cols  map[Place][]float64
+	names []reading.Place
+	cols  map[reading.Place][]float64
 	pane  [2][]float64 // triangular, the cutter
 	seat  []float64    // 0 … 1, how far a wrapped gasket is pressed
 	off   []float64
-	less  map[Place]float64 // doubts scaled down, 1 for none
-	band  float64           // the cutter's band, scaled
+	less  map[reading.Place]float64 // doubts scaled down, 1 for none
+	band  float64                   // the cutter's band, scaled
 }
 
 func (s solver) sampler(w, h axis, n, batch int) *sampler {
-	m := &sampler{s: s, axes: []axis{w, h}, n: n, cols: map[Place][]float64{}, less: map[Place]float64{}, band: 1}
-	if s.p.rule().Circle() {
+	m := &sampler{s: s, axes: []axis{w, h}, n: n, cols: map[reading.Place][]float64{}, less: map[reading.Place]float64{},
+		band: 1}
+	if s.p.Rule().Circle() {
 		m.axes = m.axes[:1]
 	}
 	r := rand.New(rand.NewPCG(seed, uint64(batch)))
@@ -56,25 +58,26 @@ func (s solver) sampler(w, h axis, n, batch int) *sampler {
 }
 
 // uncertain lists the readings that the size hangs on.
-func (s solver) uncertain(w, h axis) []Place {
-	out := []Place{}
-	add := func(p Place) {
+func (s solver) uncertain(w, h axis) []reading.Place {
+	out := []reading.Place{}
+	add := func(p reading.Place) {
 		if _, ok := s.p.Readings[p]; ok {
 			out = append(out, p)
 		}
 	}
 	for _, a := range []axis{w, h} {
-		for _, p := range a.places {
+		for _, p := range a.Places {
 			add(p)
 		}
 	}
 	if s.shaped != nil {
-		out = append(out, ShapePlace("width"), ShapePlace("height")) // the shape's doubt, each way
+		out = append(out, reading.ShapePlace("width"), reading.ShapePlace("height")) // the shape's doubt, each way
 	}
-	for _, p := range []Place{Ledge, Reach, Web, UpperPocket, LowerPocket, Faces, StopDepth} {
+	for _, p := range []reading.Place{reading.Ledge, reading.Reach, reading.Web, reading.UpperPocket, reading.LowerPocket,
+		reading.Faces, reading.StopDepth} {
 		add(p)
 	}
-	seen := map[Place]bool{}
+	seen := map[reading.Place]bool{}
 	once := out[:0]
 	for _, p := range out {
 		if !seen[p] {
@@ -99,12 +102,12 @@ func (t term) at(i int) float64 {
 }
 
 // term is a reading with its doubt, scaled where it is taken better.
-func (m *sampler) term(p Place) term {
+func (m *sampler) term(p reading.Place) term {
 	r := m.s.p.Readings[p]
 	return m.scaled(p, r.Value, r.Doubt)
 }
 
-func (m *sampler) scaled(p Place, value, half float64) term {
+func (m *sampler) scaled(p reading.Place, value, half float64) term {
 	if k, ok := m.less[p]; ok {
 		half *= k
 	}
@@ -112,7 +115,7 @@ func (m *sampler) scaled(p Place, value, half float64) term {
 }
 
 // terms are the readings of a list of places.
-func (m *sampler) terms(places []Place) []term {
+func (m *sampler) terms(places []reading.Place) []term {
 	out := []term{}
 	for _, p := range places {
 		if _, ok := m.s.p.Readings[p]; ok {
@@ -146,24 +149,24 @@ func (m *sampler) row(k int) []thresholds {
 		}
 		return out
 	}
-	walls := m.terms(a.places)
+	walls := m.terms(a.Places)
 	if m.s.shaped != nil {
-		walls = []term{m.scaled(ShapePlace([]string{"width", "height"}[k]), a.nominal, 2*m.s.shaped.doubt)}
+		walls = []term{m.scaled(reading.ShapePlace([]string{"width", "height"}[k]), a.Nominal, 2*m.s.shaped.doubt)}
 	}
 	seat := term{value: p.seated()}
 	switch {
-	case p.rule().Rubber:
-		seat = m.term(Web)
+	case p.Rule().Rubber:
+		seat = m.term(reading.Web)
 	case p.Gasket.Kind == Wrapped:
 		lo, hi := setting.Seated(p.Gasket.Free)
 		seat = term{(lo + hi) / 2, (hi - lo) / 2, m.seat}
 	}
 	cover, covered := m.cover()
-	_, hot, cold := p.allowance(a.nominal)
+	_, hot, cold := p.allowance(a.Nominal)
 	gap, free := 2*p.Limits.GoesIn.V, 2*(p.Limits.Binds.V-math.Min(hot, cold))
 	opens := math.Max(0, math.Max(hot, cold))
 	_, rests, bears := m.s.bears()
-	ledge, plate := m.term(Ledge), p.rule().Plate
+	ledge, plate := m.term(reading.Ledge), p.Rule().Plate
 	for i := range out {
 		least, most := span(walls, i)
 		c := cut * pane[i]
@@ -204,29 +207,29 @@ func (m *sampler) cover() ([]term, bool) {
 	switch {
 	case !ok:
 		return nil, false
-	case m.s.p.rule().Rubber:
-		return []term{m.term(Web), m.term(Ledge)}, true
-	case m.cols[Reach] != nil:
-		return []term{m.term(Reach)}, true
+	case m.s.p.Rule().Rubber:
+		return []term{m.term(reading.Web), m.term(reading.Ledge)}, true
+	case m.cols[reading.Reach] != nil:
+		return []term{m.term(reading.Reach)}, true
 	}
-	return []term{m.term(Ledge)}, true
+	return []term{m.term(reading.Ledge)}, true
 }
 
 // lifted are the thresholds of a pane that is lifted and dropped, or of a tube,
 // before the cutter's band.
 func (m *sampler) lifted(a axis) func(int) thresholds {
 	k := a.lifted
-	if m.s.p.rule().Tube() {
+	if m.s.p.Rule().Tube() {
 		if !k.longest { // the outside of the tube is not cut
 			return func(int) thresholds { return thresholds{math.Inf(1), math.Inf(1), math.Inf(-1)} }
 		}
-		faces, stop := m.term(Faces), m.term(StopDepth)
+		faces, stop := m.term(reading.Faces), m.term(reading.StopDepth)
 		return func(i int) thresholds {
 			f := faces.at(i)
 			return thresholds{f + stop.at(i), f + stop.at(i), f + 2*k.engage}
 		}
 	}
-	walls, u, l := m.terms(a.places), m.term(UpperPocket), m.term(LowerPocket)
+	walls, u, l := m.terms(a.Places), m.term(reading.UpperPocket), m.term(reading.LowerPocket)
 	return func(i int) thresholds {
 		least, most := span(walls, i)
 		in := least + u.at(i) - liftAir

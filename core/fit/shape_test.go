@@ -10,17 +10,18 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
 // shaped is a bead-held opening of a shape, every measure ±0.5.
 func shaped(t testing.TB, kind string, count int, m outline.Values) Problem {
 	t.Helper()
-	p := problem(t, "bead-brads", map[Place]string{Ledge: "12 ±0.3"})
-	p.Shape = Shape{Kind: kind, Count: count}
+	p := problem(t, "bead-brads", map[reading.Place]string{reading.Ledge: "12 ±0.3"})
+	p.Shape = reading.Shape{Kind: kind, Count: count}
 	p.Cutter = HandCut
 	for k, v := range m {
-		p.Readings[ShapePlace(k)] = length.Reading{Value: v, Doubt: 0.5}
+		p.Readings[reading.ShapePlace(k)] = length.Reading{Value: v, Doubt: 0.5}
 	}
 	return p
 }
@@ -56,8 +57,8 @@ func TestShapeIsOffset(t *testing.T) {
 // A check that reads 8 mm off names itself; one within the doubts agrees.
 func TestMisfitIsNamed(t *testing.T) {
 	p := shaped(t, "round-top", 0, outline.Values{"width": 400, "spring": 500, "rise": 120})
-	p.Readings[ShapePlace("overall")] = length.Reading{Value: 628, Doubt: 0.5}
-	p.Readings[ShapePlace("crown")] = length.Reading{Value: math.Hypot(200, 620) + 0.4, Doubt: 0.5}
+	p.Readings[reading.ShapePlace("overall")] = length.Reading{Value: 628, Doubt: 0.5}
+	p.Readings[reading.ShapePlace("crown")] = length.Reading{Value: math.Hypot(200, 620) + 0.4, Doubt: 0.5}
 	r := solve(t, p)
 	f := figure(t, r, "misfit_overall")
 	// Limit: 0.5 for the spring, 0.5 for the rise, 0.5 for the check itself.
@@ -117,7 +118,7 @@ func TestEveryKindIsSized(t *testing.T) {
 				t.Errorf("%s: %v of the pane lies outside", k.ID, q)
 			}
 		}
-		if r.Asked != len(Walk(family.Rebate, Shape{Kind: k.ID})) {
+		if r.Asked != len(reading.Walk(family.Rebate, reading.Shape{Kind: k.ID})) {
 			t.Errorf("%s: asked %d", k.ID, r.Asked)
 		}
 	}
@@ -126,8 +127,8 @@ func TestEveryKindIsSized(t *testing.T) {
 // A traced opening: the line lies inside it by half the pen and the lean.
 func TestTracedOutline(t *testing.T) {
 	line, _ := outline.RoundedRect(298, 198, 9)
-	p := problem(t, "bead-brads", map[Place]string{Ledge: "12 ±0.3", ShapePlace("width"): "305"})
-	p.Shape = Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}},
+	p := problem(t, "bead-brads", map[reading.Place]string{reading.Ledge: "12 ±0.3", reading.ShapePlace("width"): "305"})
+	p.Shape = reading.Shape{Kind: reading.Drawn, Drawn: &outline.Outline{Outer: line, Holes: []outline.Path{}},
 		Trace: &outline.Trace{Along: outline.InsideOpening, Pen: 1, Lean: 0.5}}
 	r := solve(t, p)
 	if b := r.Opening.Outer.Box(); math.Abs(b.Width()-300) > 1e-9 || r.Form != "as drawn" {
@@ -141,13 +142,14 @@ func TestTracedOutline(t *testing.T) {
 func TestShapesRefused(t *testing.T) {
 	for _, c := range []struct {
 		family string
-		shape  Shape
+		shape  reading.Shape
 		field  string
 	}{
-		{"bead-brads", Shape{Kind: "cloud"}, "shape.kind"}, {"bead-brads", Shape{Kind: "points", Count: 2}, "shape.count"},
-		{"bead-brads", Shape{Kind: Drawn}, "shape.drawn"},
-		{"gauge-tube", Shape{Kind: "circle"}, "shape.kind"}, {"ring-port", Shape{Kind: "pill"}, "shape.kind"},
-		{"lift-drop", Shape{Kind: "triangle"}, "shape.kind"},
+		{"bead-brads", reading.Shape{Kind: "cloud"}, "shape.kind"}, {"bead-brads", reading.Shape{Kind: "points", Count: 2},
+			"shape.count"},
+		{"bead-brads", reading.Shape{Kind: reading.Drawn}, "shape.drawn"},
+		{"gauge-tube", reading.Shape{Kind: "circle"}, "shape.kind"}, {"ring-port", reading.Shape{Kind: "pill"}, "shape.kind"},
+		{"lift-drop", reading.Shape{Kind: "triangle"}, "shape.kind"},
 	} {
 		p := problem(t, c.family, nil)
 		p.Shape = c.shape
@@ -160,8 +162,9 @@ func TestShapesRefused(t *testing.T) {
 
 // Bent plastic: chord 1000, rise 50 gives R 2525, enough for 150 × 6 mm.
 func TestBentPane(t *testing.T) {
-	p := problem(t, "bead-brads", map[Place]string{WidthTop: "1000", WidthBottom: "1000", HeightLeft: "400",
-		HeightRight: "400", Ledge: "20", ChordAcross: "1000", RiseAcross: "50"})
+	p := problem(t, "bead-brads", map[reading.Place]string{reading.WidthTop: "1000", reading.WidthBottom: "1000",
+		reading.HeightLeft:  "400",
+		reading.HeightRight: "400", reading.Ledge: "20", reading.ChordAcross: "1000", reading.RiseAcross: "50"})
 	p.Shape.Curved, p.Thickness = true, 6
 	f := figure(t, solve(t, p), "bend_across")
 	if math.Abs(f.Value-2525) > 1e-9 || f.Limit != nil || f.Verdict != working.Warn {
@@ -171,7 +174,7 @@ func TestBentPane(t *testing.T) {
 	if f = figure(t, solve(t, p), "bend_across"); f.Verdict != working.Good || f.Limit.Value != 900 {
 		t.Errorf("plastic: %+v", f)
 	}
-	p.Readings[RiseAcross] = length.Reading{Value: 300, Doubt: 1}
+	p.Readings[reading.RiseAcross] = length.Reading{Value: 300, Doubt: 1}
 	if f = figure(t, solve(t, p), "bend_across"); f.Verdict != working.Stop {
 		t.Errorf("tight: %+v", f)
 	}
@@ -184,8 +187,9 @@ func TestBrokenHoleRules(t *testing.T) {
 	for i := range hole {
 		hole[i].X, hole[i].Y = hole[i].X+200, hole[i].Y+8
 	}
-	p := problem(t, "bead-brads", map[Place]string{Ledge: "12"})
-	p.Shape = Shape{Kind: Drawn, Drawn: &outline.Outline{Outer: edge, Holes: []outline.Path{hole}}, Doubt: 0.5}
+	p := problem(t, "bead-brads", map[reading.Place]string{reading.Ledge: "12"})
+	p.Shape = reading.Shape{Kind: reading.Drawn, Drawn: &outline.Outline{Outer: edge, Holes: []outline.Path{hole}},
+		Doubt: 0.5}
 	if r := solve(t, p); len(r.Broken) != 0 {
 		t.Errorf("cut glass is held to the furnace's rules: %+v", r.Broken)
 	}

@@ -16,7 +16,7 @@ func (s solver) slide(w, h axis, r Result) []Stop {
 			toPane, toFrame = p.Exposure.Coldest, p.Exposure.Coldest
 		}
 		st := Stop{Pane: p.Exposure.Room + t*(toPane-p.Exposure.Room), Frame: p.Exposure.Room + t*(toFrame-p.Exposure.Room)}
-		gw, gh := p.growth(w.nominal, st.Pane, st.Frame), p.growth(h.nominal, st.Pane, st.Frame)
+		gw, gh := p.growth(w.Nominal, st.Pane, st.Frame), p.growth(h.Nominal, st.Pane, st.Frame)
 		st.Gap, st.Shift = r.Gap.W+gw, gw
 		if r.Gap.H+gh < st.Gap {
 			st.Gap, st.Shift = r.Gap.H+gh, gh

@@ -6,6 +6,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -20,7 +21,7 @@ func Solve(p Problem) (Result, error) {
 	band := cutter.Band(p.Thickness)
 	walk := p.Walk()
 	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk),
-		Missing: p.missing(walk), Odd: p.odd(),
+		Missing: p.Missing(walk), Odd: p.Odd(),
 		Broken: []outline.Broken{}, Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}
 	for _, i := range walk {
 		if _, ok := p.Readings[i.Place]; ok {
@@ -41,8 +42,8 @@ func Solve(p Problem) (Result, error) {
 	if err != nil || !known {
 		return r, err
 	}
-	if r := p.rule(); r.Rigid && !r.Lifts() {
-		p.Limits = p.Limits.of(w.nominal * h.nominal)
+	if r := p.Rule(); r.Rigid && !r.Lifts() {
+		p.Limits = p.Limits.of(w.Nominal * h.Nominal)
 		s.p.Limits = p.Limits
 	}
 	r.Nominal = Size{s.nominal(w), s.nominal(h)}
@@ -63,8 +64,8 @@ func Solve(p Problem) (Result, error) {
 	}
 	r.Wrap = p.seated()
 	r.Gap = Size{s.gap(w, r.Order.W), s.gap(h, r.Order.H)}
-	_, wHot, _ := p.allowance(w.nominal)
-	_, hHot, _ := p.allowance(h.nominal)
+	_, wHot, _ := p.allowance(w.Nominal)
+	_, hHot, _ := p.allowance(h.Nominal)
 	r.HotGap = Size{r.Gap.W + wHot, r.Gap.H + hHot}
 	if h.lifted != nil {
 		r.Gap.H, r.HotGap.H = r.Gap.W, r.HotGap.W
@@ -95,13 +96,14 @@ func Solve(p Problem) (Result, error) {
 func (s *solver) axes(r *Result) (w, h axis, known bool, err error) {
 	p := s.p
 	switch {
-	case p.rule().Tube():
+	case p.Rule().Tube():
 		return s.tubeAxes()
-	case p.rule().Circle():
-		w = axis{name: "diameter", letter: "D", places: []Place{Across0, Across45, Across90, Across135}}
-		w.take(p.Readings)
-		return w, w, w.read > 0, nil
-	case !p.Shape.square():
+	case p.Rule().Circle():
+		w = axis{Across: reading.Across{Places: []reading.Place{reading.Across0, reading.Across45, reading.Across90,
+			reading.Across135}}, name: "diameter", letter: "D"}
+		w.Take(p.Readings)
+		return w, w, w.Read > 0, nil
+	case !p.Shape.Square():
 		o, ok, err := p.opening()
 		if err != nil || !ok {
 			return w, h, false, err
@@ -111,31 +113,31 @@ func (s *solver) axes(r *Result) (w, h axis, known bool, err error) {
 		return w, h, true, nil
 	}
 	w, h = widthAxis(), heightAxis()
-	w.take(p.Readings)
-	h.take(p.Readings)
-	if w.read == 0 || h.read == 0 {
+	w.Take(p.Readings)
+	h.Take(p.Readings)
+	if w.Read == 0 || h.Read == 0 {
 		return w, h, false, nil
 	}
 	if s.skew, s.leaning, err = p.skew(w, h); err != nil {
 		return w, h, false, err
 	}
-	if p.rule().Lifts() {
+	if p.Rule().Lifts() {
 		known, err = s.liftAxis(&h)
 		return w, h, known, err
 	}
 	if s.leaning && !p.Raked {
-		w.skew = math.Abs(s.skew.Over) * s.nominal(h) / h.mean()
+		w.skew = math.Abs(s.skew.Over) * s.nominal(h) / h.Mean()
 	}
 	return w, h, true, nil
 }
 
 // cutShape offsets the opening to the pane, with the same clearance all round.
 func (s solver) cutShape(r *Result, w, h axis) error {
-	off := math.Max(w.nominal-r.Order.W, h.nominal-r.Order.H) / 2
+	off := math.Max(w.Nominal-r.Order.W, h.Nominal-r.Order.H) / 2
 	var err error
 	if r.Pane, err = s.shaped.outline.Outer.Offset(off); err != nil {
 		f := fault.Of(err)
-		return fault.New(string(w.least), f.Why, "check the reading; the clearance leaves no pane")
+		return fault.New(string(w.Least), f.Why, "check the reading; the clearance leaves no pane")
 	}
 	b := r.Pane.Box()
 	r.Order = Size{b.Width(), b.Height()}
@@ -148,15 +150,15 @@ func (s solver) cutShape(r *Result, w, h axis) error {
 // form says what the pane is and which measures make it.
 func (s solver) form(r *Result, w, h axis) {
 	switch {
-	case s.p.rule().Tube():
-		r.Form, r.Makes = s.p.rule().Form, []outline.Dimension{{Key: "length", Name: "length", Value: r.Order.H},
+	case s.p.Rule().Tube():
+		r.Form, r.Makes = s.p.Rule().Form, []outline.Dimension{{Key: "length", Name: "length", Value: r.Order.H},
 			{Key: "outside", Name: "outside", Value: r.Order.W}}
-	case s.p.rule().Circle():
-		r.Form, r.Makes = s.p.rule().Form, []outline.Dimension{{Key: "diameter", Name: "diameter", Value: r.Order.W}}
+	case s.p.Rule().Circle():
+		r.Form, r.Makes = s.p.Rule().Form, []outline.Dimension{{Key: "diameter", Name: "diameter", Value: r.Order.W}}
 	case s.asItComes():
 		r.Form, r.Makes = "window as it comes", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W},
 			{Key: "height", Name: "height", Value: r.Order.H}}
-		if c, ok := s.p.Readings[BodyCorner]; ok {
+		if c, ok := s.p.Readings[reading.BodyCorner]; ok {
 			r.Makes = append(r.Makes, outline.Dimension{Key: "radius", Name: "corner radius", Value: c.Value})
 		}
 		if s.shaped == nil {
@@ -175,11 +177,11 @@ func (s solver) form(r *Result, w, h axis) {
 }
 
 // without is the readings less the odd ones.
-func without(readings map[Place]length.Reading, odd []Odd) map[Place]length.Reading {
+func without(readings map[reading.Place]length.Reading, odd []reading.Odd) map[reading.Place]length.Reading {
 	if len(odd) == 0 {
 		return readings
 	}
-	out := make(map[Place]length.Reading, len(readings))
+	out := make(map[reading.Place]length.Reading, len(readings))
 	for p, r := range readings {
 		out[p] = r
 	}
@@ -191,16 +193,16 @@ func without(readings map[Place]length.Reading, odd []Odd) map[Place]length.Read
 
 // skew tells the lean of the opening when both diagonals were read.
 func (p Problem) skew(w, h axis) (outline.Skew, bool, error) {
-	up, ok1 := p.Readings[Rising]
-	down, ok2 := p.Readings[Falling]
+	up, ok1 := p.Readings[reading.Rising]
+	down, ok2 := p.Readings[reading.Falling]
 	switch {
 	case ok1 && !ok2:
-		return outline.Skew{}, false, outline.CheckDiagonal(string(Rising), w.mean(), h.mean(), up.Value)
+		return outline.Skew{}, false, outline.CheckDiagonal(string(reading.Rising), w.Mean(), h.Mean(), up.Value)
 	case ok2 && !ok1:
-		return outline.Skew{}, false, outline.CheckDiagonal(string(Falling), w.mean(), h.mean(), down.Value)
+		return outline.Skew{}, false, outline.CheckDiagonal(string(reading.Falling), w.Mean(), h.Mean(), down.Value)
 	case !ok1:
 		return outline.Skew{}, false, nil
 	}
-	s, err := outline.SkewOf(w.mean(), h.mean(), up.Value, down.Value)
+	s, err := outline.SkewOf(w.Mean(), h.Mean(), up.Value, down.Value)
 	return s, err == nil, err
 }

@@ -4,23 +4,16 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 )
 
 // axis is one direction across the opening, width or height.
 type axis struct {
-	name    string
-	letter  string
-	places  []Place
-	least   Place // the place of the least reading
-	nominal float64
-	doubt   float64 // of the least reading
-	low     float64 // the least that the opening can be
-	high    float64 // the most that the opening can be
-	widest  float64 // the greatest reading
-	skew    float64 // taken off for an opening that leans
-	spread  float64
-	read    int
-	lifted  *lift // the height of a pane that is lifted and dropped
+	reading.Across
+	name   string
+	letter string
+	skew   float64 // taken off for an opening that leans
+	lifted *lift   // the height of a pane that is lifted and dropped
 }
 
 // lift is the height of a pane that is lifted into a deep pocket and dropped
@@ -31,7 +24,7 @@ type axis struct {
 //	          L − F − l above the upper one; both at least e
 type lift struct {
 	s          solver
-	least      Place
+	least      reading.Place
 	f, fHigh   float64 // between the faces, least and greatest, as read
 	u, l       length.Reading
 	doubt      float64 // of the readings between the faces
@@ -78,4 +71,15 @@ type solver struct {
 	leaning bool
 	shaped  *opening
 	kept    kept
+}
+
+// opening is the shape as it was read: its outline, how far a side may be off,
+// and where each measure lies on it. ok is false while a measure is missing.
+type opening struct {
+	outline outline.Outline
+	doubt   float64
+	lines   map[string]outline.Line
+	kind    outline.Kind
+	values  outline.Values
+	doubts  outline.Values
 }

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/own"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -29,7 +30,7 @@ func (p Problem) draw(r *rand.Rand, order Size, band float64) world {
 	cut := func(v float64) float64 { return v + band*(r.Float64()+r.Float64()-1) }
 	span := func(a axis) (least, most float64) {
 		least, most = math.Inf(1), math.Inf(-1)
-		for _, q := range a.places {
+		for _, q := range a.Places {
 			if k, ok := p.Readings[q]; ok {
 				v := within(k.Value, k.Doubt)
 				least, most = math.Min(least, v), math.Max(most, v)
@@ -40,7 +41,7 @@ func (p Problem) draw(r *rand.Rand, order Size, band float64) world {
 	var v world
 	v.w, v.wide = span(widthAxis())
 	v.h, v.high = span(heightAxis())
-	v.reach = within(p.Readings[Reach].Value, p.Readings[Reach].Doubt)
+	v.reach = within(p.Readings[reading.Reach].Value, p.Readings[reading.Reach].Doubt)
 	v.paneW, v.paneH, v.off = cut(order.W), cut(order.H), within(0, p.OffCentre)
 	return v
 }
@@ -53,18 +54,18 @@ func TestGoodIsGoodNineteenTimesInTwenty(t *testing.T) {
 	sound, sure := 0, 0
 	for range 120 {
 		p := problem(t, "clip-heat", nil)
-		p.Readings = map[Place]length.Reading{}
+		p.Readings = map[reading.Place]length.Reading{}
 		w, h := 150+500*r.Float64(), 150+500*r.Float64()
 		doubt := 0.1 + 0.9*r.Float64()
 		for _, a := range []struct {
-			places []Place
+			places []reading.Place
 			v      float64
-		}{{widthAxis().places, w}, {heightAxis().places, h}} {
+		}{{widthAxis().Places, w}, {heightAxis().Places, h}} {
 			for _, q := range a.places {
 				p.Readings[q] = length.Reading{Value: a.v + r.Float64(), Doubt: doubt}
 			}
 		}
-		p.Readings[Reach] = length.Reading{Value: 8 + 8*r.Float64(), Doubt: 0.5}
+		p.Readings[reading.Reach] = length.Reading{Value: 8 + 8*r.Float64(), Doubt: 0.5}
 		p.Cutter = []Cutter{HandCut, ShopCut, Toughened, Saw}[r.IntN(4)]
 		res := solve(t, p)
 		held := true
@@ -112,10 +113,12 @@ func TestGoodIsGoodNineteenTimesInTwenty(t *testing.T) {
 
 // Turning the opening by a quarter turn turns the answer.
 func TestAnswerTurnsWithTheOpening(t *testing.T) {
-	up := map[Place]string{WidthTop: "270", WidthBottom: "268.4", HeightLeft: "242", HeightRight: "242.4", Ledge: "14",
-		Reach: "16"}
-	turned := map[Place]string{HeightLeft: "270", HeightRight: "268.4", WidthTop: "242", WidthBottom: "242.4", Ledge: "14",
-		Reach: "16"}
+	up := map[reading.Place]string{reading.WidthTop: "270", reading.WidthBottom: "268.4", reading.HeightLeft: "242",
+		reading.HeightRight: "242.4", reading.Ledge: "14",
+		reading.Reach: "16"}
+	turned := map[reading.Place]string{reading.HeightLeft: "270", reading.HeightRight: "268.4", reading.WidthTop: "242",
+		reading.WidthBottom: "242.4", reading.Ledge: "14",
+		reading.Reach: "16"}
 	a, b := solve(t, problem(t, "clip-heat", up)), solve(t, problem(t, "clip-heat", turned))
 	if a.Order.W != b.Order.H || a.Order.H != b.Order.W || a.Nominal.W != b.Nominal.H {
 		t.Errorf("%v and, turned, %v", a.Order, b.Order)
@@ -127,8 +130,8 @@ func TestOrderIsOnTheStep(t *testing.T) {
 	r := rand.New(rand.NewPCG(6, 6))
 	for range 200 {
 		p := problem(t, "bead-brads", nil)
-		p.Readings = map[Place]length.Reading{WidthTop: {Value: 200 + 300*r.Float64(), Doubt: 0.5},
-			HeightLeft: {Value: 200 + 300*r.Float64(), Doubt: 0.5}, Ledge: {Value: 15, Doubt: 0.5}}
+		p.Readings = map[reading.Place]length.Reading{reading.WidthTop: {Value: 200 + 300*r.Float64(), Doubt: 0.5},
+			reading.HeightLeft: {Value: 200 + 300*r.Float64(), Doubt: 0.5}, reading.Ledge: {Value: 15, Doubt: 0.5}}
 		for _, unit := range []length.Unit{length.MM, length.IN} {
 			p.Unit = unit
 			step := 0.5
@@ -157,24 +160,6 @@ func TestHotterFrameOpens(t *testing.T) {
 			t.Fatalf("at %v °C the gap opens by %v", c, now.HotGap.W-now.Gap.W)
 		}
 		last = now
-	}
-}
-
-func TestPlaces(t *testing.T) {
-	seen := map[Place]bool{}
-	for _, i := range Walk("clip", Shape{}) {
-		if seen[i.Place] || i.Name == "" || i.How == "" || i.Least >= i.Most || !i.Instrument.Known() {
-			t.Errorf("%+v", i)
-		}
-		seen[i.Place] = true
-	}
-	if !seen[Reach] {
-		t.Error("a clip-held pane has no bracket overhang")
-	}
-	for _, i := range Walk("rebate", Shape{}) {
-		if i.Place == Reach {
-			t.Error("a rebate has a bracket overhang")
-		}
 	}
 }
 

@@ -12,17 +12,17 @@ import (
 // opening; ok is false where the pane is made to size, and for what has no two
 // sides.
 func (s solver) stock() (st Size, ok bool) {
-	if s.p.Stock == nil || s.shaped != nil || !s.p.rule().Stock {
+	if s.p.Stock == nil || s.shaped != nil || !s.p.Rule().Stock {
 		return Size{}, false
 	}
 	w, h := widthAxis(), heightAxis()
-	w.take(s.p.Readings)
-	h.take(s.p.Readings)
-	if w.read == 0 || h.read == 0 {
+	w.Take(s.p.Readings)
+	h.Take(s.p.Readings)
+	if w.Read == 0 || h.Read == 0 {
 		return Size{}, false
 	}
 	st = *s.p.Stock
-	if math.Hypot(st.H-w.nominal, st.W-h.nominal) < math.Hypot(st.W-w.nominal, st.H-h.nominal) {
+	if math.Hypot(st.H-w.Nominal, st.W-h.Nominal) < math.Hypot(st.W-w.Nominal, st.H-h.Nominal) {
 		st.W, st.H = st.H, st.W
 	}
 	return st, true
@@ -36,7 +36,7 @@ func (s solver) stockFigure(a axis, st Size) working.Figure {
 		v = st.H
 	}
 	return working.Figure{Key: "order_" + a.name, Sentence: "stock size of this " + a.name + ", as it comes", Value: v,
-		Unit: "mm", Verdict: working.Note, Place: string(a.least),
+		Unit: "mm", Verdict: working.Note, Place: string(a.Least),
 		Working: working.Of("{P}", v, "mm", working.In("P", "the stock size that is taken", v, "mm", origin.Custom())).
 			With("The rule would order " + length.Metric(s.made(a)) + " mm. How this one goes in and stays is said by " +
 				"clearance and bite.")}

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"freshshard/core/length"
+	"freshshard/core/reading"
 )
 
 // tell fills the strokes and the sentence: what goes wrong, and where.
@@ -53,7 +54,7 @@ func (s solver) tell(c *Chance, m *sampler, t [2][]thresholds, order Size) {
 		if x := where[k.kind]; x[1] > x[0] {
 			across = "over the height"
 		}
-		if len(m.axes) == 1 || s.p.rule().Tube() {
+		if len(m.axes) == 1 || s.p.Rule().Tube() {
 			across = ""
 		}
 		says = append(says, strings.TrimSpace(fmt.Sprintf("%s %s %s", hundred(n), k.says, across)))
@@ -90,7 +91,7 @@ func (s solver) help(w, h axis, order Size) *Help {
 	m := s.sampler(w, h, helpDraws, 0)
 	_, before := best(m.drawn(), s.start(w, h, order), s.step())
 	var top *Help
-	offer := func(place Place, name, how string) {
+	offer := func(place reading.Place, name, how string) {
 		_, v := best(m.drawn(), s.start(w, h, order), s.step())
 		if v < before+helpWorth || top != nil && v <= top.Least {
 			return
@@ -101,7 +102,7 @@ func (s solver) help(w, h axis, order Size) *Help {
 	}
 	for _, p := range m.names {
 		m.less[p] = finer
-		i := s.p.info(p)
+		i := s.p.Info(p)
 		if s.shaped != nil && p.Key() != "" {
 			i.Name = "the shape's measures"
 		}
@@ -110,7 +111,7 @@ func (s solver) help(w, h axis, order Size) *Help {
 	}
 	if s.asItComes() {
 		m.band = finer
-		offer(BodyWidth, "the new frame", "Read the new frame with a finer instrument")
+		offer(reading.BodyWidth, "the new frame", "Read the new frame with a finer instrument")
 		return top
 	}
 	m.band = 0.5

@@ -5,6 +5,7 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -13,18 +14,17 @@ import (
 // end when it is centred: F 250, d 14 gives 264, 7 in each end. Common
 // practice, no source.
 func (s *solver) tubeAxes() (w, h axis, known bool, err error) {
-	faces, ok := s.p.Readings[Faces]
-	stop, has := s.p.Readings[StopDepth]
-	out, is := s.p.Readings[TubeOutside]
+	faces, ok := s.p.Readings[reading.Faces]
+	stop, has := s.p.Readings[reading.StopDepth]
+	out, is := s.p.Readings[reading.TubeOutside]
 	if !ok || !has || !is {
 		return w, h, false, nil
 	}
-	w = axis{name: "outside", letter: "O", least: TubeOutside, nominal: out.Value, widest: out.Value, doubt: out.Doubt,
-		low: out.Value - out.Doubt, high: out.Value + out.Doubt, read: 1}
-	h = axis{name: "length", letter: "F", least: Faces, nominal: faces.Value, widest: faces.Value, doubt: faces.Doubt,
-		low: faces.Value - faces.Doubt, high: faces.Value + faces.Doubt, read: 1}
+	w = axis{Across: reading.Single(reading.TubeOutside, out), name: "outside", letter: "O"}
+	h = axis{Across: reading.Single(reading.Faces, faces), name: "length", letter: "F"}
 	e := s.p.Limits.Bite
-	h.lifted = &lift{s: *s, least: Faces, f: faces.Value, fHigh: faces.Value, u: stop, doubt: faces.Doubt, engage: e.V,
+	h.lifted = &lift{s: *s, least: reading.Faces, f: faces.Value, fHigh: faces.Value, u: stop, doubt: faces.Doubt,
+		engage:    e.V,
 		limitFrom: e.Origin,
 		nominal:   faces.Value + stop.Value, low: faces.Value + 2*e.V, high: faces.Value + stop.Value,
 		sureLow: faces.Value + faces.Doubt + 2*e.V + s.band.Half, sureHigh: faces.Value - faces.Doubt +
@@ -38,7 +38,7 @@ func (s *solver) tubeAxes() (w, h axis, known bool, err error) {
 func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 	k := h.lifted
 	order := working.Figure{Key: "order_length", Sentence: "order this length; ends square and smooth", Value: r.Order.H,
-		Unit: "mm", Verdict: working.Note, Place: string(Faces),
+		Unit: "mm", Verdict: working.Note, Place: string(reading.Faces),
 		Working: working.Of("({F} − {d}) + ({D} − {e}) − {b}, rounded down", r.Order.H, "mm",
 			read("F", "between the faces", k.f, k.doubt), working.In("d", "doubt of that reading", k.doubt, "mm",
 				origin.Custom()),
@@ -51,7 +51,7 @@ func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 	apart := -overLess(spread{-k.f, k.doubt}, []spread{{}}, s.band.Half, 1)
 	deep := (r.Order.H - apart) / 2
 	f := working.Figure{Key: "engage_ends", Sentence: fmt.Sprintf("in each socket when it is centred, %s; %s as read",
-		often, length.Metric(each)), Value: deep, Unit: "mm", Place: string(StopDepth),
+		often, length.Metric(each)), Value: deep, Unit: "mm", Place: string(reading.StopDepth),
 		Limit: working.Least(k.engage, "mm", k.limitFrom),
 		Working: working.Of("({L} − {q}) / 2", deep, "mm", working.In("L", "length as ordered", r.Order.H, "mm",
 			origin.Sum()),
@@ -66,7 +66,7 @@ func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 	}
 	nominal := working.Figure{Key: "nominal_length",
 		Sentence: "nominal length by the rule: between the faces and one stop", Value: k.nominal, Unit: "mm",
-		Verdict: working.Note, Place: string(Faces),
+		Verdict: working.Note, Place: string(reading.Faces),
 		Working: working.Of("{F} + {d}", k.nominal, "mm", read("F", "between the faces", k.f, k.doubt),
 			read("d", "depth of a stop", k.u.Value, k.u.Doubt)).
 			With("It goes up into the upper socket to its stop, down into the lower one, and the difference is split.")}

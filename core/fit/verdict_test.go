@@ -2,61 +2,18 @@ package fit
 
 import (
 	"math"
-	"strings"
 	"testing"
 
 	"freshshard/core/length"
+	"freshshard/core/reading"
 )
-
-// Of three readings side by side one is odd when it is off by more than 6 mm
-// and more than a fiftieth, and the other two agree to half of that.
-func TestOddToItsLimit(t *testing.T) {
-	for _, c := range []struct {
-		name        string
-		top, mid, b float64
-		odd         Place
-	}{
-		{"six off", 206, 200, 200, ""}, {"a little more", 206.1, 200, 200, WidthTop},
-		{"six under", 194, 200, 200, ""}, {"a little more under", 193.9, 200, 200, WidthTop},
-		{"a fiftieth of a long one", 1020, 1000, 1000, ""}, {"more than a fiftieth", 1020.5, 1000, 1000, WidthTop},
-		{"the others agree to half", 220, 200, 203, WidthTop}, {"they do not", 220, 200, 203.2, ""},
-		{"the middle one", 200, 220, 200, WidthMiddle}, {"the last one", 200, 200, 220, WidthBottom},
-	} {
-		p := problem(t, "bead-brads", nil)
-		p.Readings = map[Place]length.Reading{WidthTop: {Value: c.top}, WidthMiddle: {Value: c.mid},
-			WidthBottom: {Value: c.b}}
-		got := Place("")
-		if o := p.odd(); len(o) > 0 {
-			got = o[0].Place
-		}
-		if got != c.odd {
-			t.Errorf("%s: %q is odd, want %q", c.name, got, c.odd)
-		}
-	}
-}
-
-// What a slip looks like is said, and nothing where it looks like none.
-func TestSlips(t *testing.T) {
-	for _, c := range []struct {
-		value, predicted float64
-		says             string
-	}{
-		{580, 508, "Two digits swapped, perhaps: 508.0?"}, {508, 580, "Two digits swapped, perhaps: 580.0?"},
-		{20, 508, "Inches taken"}, {508, 20, "Inches taken"}, {50.8, 508, "Centimetres taken"},
-		{5080, 508, "Centimetres taken"},
-		{555, 508, ""},
-	} {
-		if got := slipOf(c.value, c.predicted); !strings.HasPrefix(got, c.says) || c.says == "" && got != "" {
-			t.Errorf("%v for %v: %q, want %q", c.value, c.predicted, got, c.says)
-		}
-	}
-}
 
 // bounded is an opening of a bead-held pane with every doubt and growth known.
 func bounded(t *testing.T, change func(*Problem)) note {
 	t.Helper()
 	p := problem(t, "bead-brads", nil)
-	p.Readings = map[Place]length.Reading{WidthTop: {Value: 300}, HeightLeft: {Value: 200}, Ledge: {Value: 10}}
+	p.Readings = map[reading.Place]length.Reading{reading.WidthTop: {Value: 300}, reading.HeightLeft: {Value: 200},
+		reading.Ledge: {Value: 10}}
 	p.Frame.Alpha, p.Pane.Alpha, p.Cutter, p.OffCentre = 0, 0, Saw, 0
 	change(&p)
 	s := solver{p: p}
@@ -87,12 +44,14 @@ func TestBoundsOfTheOrder(t *testing.T) {
 		change            func(*Problem)
 		largest, smallest float64 // how they move
 	}{
-		{"a wider ledge", func(p *Problem) { p.Readings[Ledge] = length.Reading{Value: 11} }, 0, -2},
-		{"a doubt of the ledge", func(p *Problem) { p.Readings[Ledge] = length.Reading{Value: 10, Doubt: 0.5} }, 0, 1},
+		{"a wider ledge", func(p *Problem) { p.Readings[reading.Ledge] = length.Reading{Value: 11} }, 0, -2},
+		{"a doubt of the ledge", func(p *Problem) { p.Readings[reading.Ledge] = length.Reading{Value: 10, Doubt: 0.5} }, 0,
+			1},
 		{"off the middle", func(p *Problem) { p.OffCentre = 0.5 }, 0, 1},
 		{"more bite wanted", func(p *Problem) { p.Limits.Bite.V++ }, 0, 2},
 		{"more clearance wanted", func(p *Problem) { p.Limits.Clearance.V++ }, -2, 0},
-		{"a doubt of the width", func(p *Problem) { p.Readings[WidthTop] = length.Reading{Value: 300, Doubt: 1} }, -1, 1},
+		{"a doubt of the width", func(p *Problem) { p.Readings[reading.WidthTop] = length.Reading{Value: 300, Doubt: 1} },
+			-1, 1},
 	} {
 		n := bounded(t, c.change)
 		if math.Abs(n.largest-plain.largest-c.largest) > 1e-9 || math.Abs(n.smallest-plain.smallest-c.smallest) > 1e-9 {
@@ -100,7 +59,7 @@ func TestBoundsOfTheOrder(t *testing.T) {
 				c.largest, c.smallest)
 		}
 	}
-	if n := bounded(t, func(p *Problem) { p.Readings[Ledge] = length.Reading{Value: 4} }); n.fits {
+	if n := bounded(t, func(p *Problem) { p.Readings[reading.Ledge] = length.Reading{Value: 4} }); n.fits {
 		t.Error("a ledge narrower than the bite fits")
 	}
 }
@@ -109,7 +68,7 @@ func TestBoundsOfTheOrder(t *testing.T) {
 func TestOffTheMiddleNeverHelps(t *testing.T) {
 	hold := func(off float64) float64 {
 		p := square(t, 1)
-		p.Readings[Ledge] = length.Reading{Value: 8, Doubt: 0.5}
+		p.Readings[reading.Ledge] = length.Reading{Value: 8, Doubt: 0.5}
 		p.OffCentre = off
 		_, h, _, _ := odds(t, p, Size{294.5, 194.5}, 50000)
 		return h

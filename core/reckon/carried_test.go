@@ -5,9 +5,9 @@ import (
 	"testing"
 
 	"freshshard/core/family"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 )
 
 // Nothing is ordered of a pane that hangs on holes while nobody knows where they are,
@@ -34,15 +34,15 @@ func TestHolesAreOrderedWhereTheyCarry(t *testing.T) {
 	if len(r.Fit.Holes) != 0 || strings.Contains(r.Order, "hole") {
 		t.Errorf("held otherwise: %q", r.Order)
 	}
-	delete(k.Readings, fit.HoleUp)
+	delete(k.Readings, reading.HoleUp)
 	if r := reckonedLight(t, k); r.Order != "" || !strings.Contains(r.Withheld, "not read yet") {
 		t.Errorf("one is not read: %q, %q", r.Order, r.Withheld)
 	}
 	rounded := k
-	rounded.Shape = fit.Shape{Kind: "rounded"}
-	rounded.Readings = map[fit.Place]length.Reading{fit.ShapePlace("width"): {Value: 420, Doubt: 0.5},
-		fit.ShapePlace("height"): {Value: 310, Doubt: 0.5}, fit.ShapePlace("radius"): {Value: 40, Doubt: 0.5},
-		fit.Ledge: {Value: 13, Doubt: 0.5}}
+	rounded.Shape = reading.Shape{Kind: "rounded"}
+	rounded.Readings = map[reading.Place]length.Reading{reading.ShapePlace("width"): {Value: 420, Doubt: 0.5},
+		reading.ShapePlace("height"): {Value: 310, Doubt: 0.5}, reading.ShapePlace("radius"): {Value: 40, Doubt: 0.5},
+		reading.Ledge: {Value: 13, Doubt: 0.5}}
 	if r := reckonedLight(t, rounded); !r.Fit.Ready || r.Order != "" || !strings.Contains(r.Withheld,
 		"trace it with its holes") {
 		t.Errorf("rounded: ready %v, %q, %q", r.Fit.Ready, r.Order, r.Withheld)
@@ -56,7 +56,7 @@ func TestHolesAreOrderedWhereTheyCarry(t *testing.T) {
 		t.Fatal(err)
 	}
 	drawn := outline.Outline{Outer: outer, Holes: []outline.Path{hole.Moved(100, 60)}}
-	rounded.Shape = fit.Shape{Kind: fit.Drawn, Drawn: &drawn, Trace: &outline.Trace{Along: outline.RoundPane}}
+	rounded.Shape = reading.Shape{Kind: reading.Drawn, Drawn: &drawn, Trace: &outline.Trace{Along: outline.RoundPane}}
 	if r := reckonedLight(t, rounded); r.Order == "" || r.Withheld != "" {
 		t.Errorf("traced with its holes: %q, %q", r.Order, r.Withheld)
 	}

@@ -8,6 +8,7 @@ import (
 	"freshshard/core/holding"
 	"freshshard/core/outline"
 	"freshshard/core/pane"
+	"freshshard/core/reading"
 )
 
 func (r *Reckoning) need(k Known, room float64) pane.Need {
@@ -17,7 +18,7 @@ func (r *Reckoning) need(k Known, room float64) pane.Need {
 		Boat: k.Water, Maker: r.Family.Maker, Tube: r.way().Tube(), Bent: k.Shape.Curved,
 		Other: r.Road.ID == "other"}
 	if n.Tube {
-		n.Outside = k.Readings[fit.TubeOutside].Value
+		n.Outside = k.Readings[reading.TubeOutside].Value
 	}
 	if o := r.Fit.Opening; o != nil && len(r.Fit.Pane) > 0 {
 		n.Outline = &outline.Outline{Outer: r.Fit.Pane, Holes: o.Holes}
@@ -37,7 +38,7 @@ func (r *Reckoning) load(k Known) pane.Load {
 	if r.way().Tube() || !r.Fit.Ready {
 		return pane.Load{}
 	}
-	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[fit.SeatWarp].Value, Held: r.way().Held,
+	l := pane.Load{W: r.Fit.Order.W, H: r.Fit.Order.H, Warp: k.Readings[reading.SeatWarp].Value, Held: r.way().Held,
 		Push: k.Duty.Push, Even: k.Duty.Standing(), Lying: k.Duty.Lying}
 	if r.Fit.Form == "circle" {
 		l.Held = pane.Round

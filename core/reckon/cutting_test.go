@@ -4,8 +4,8 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 )
 
 // What can be cut here and what is ordered. Common practice, no source.
@@ -22,10 +22,10 @@ func TestCutting(t *testing.T) {
 	} {
 		k := stove(t)
 		k.Material, k.Thickness = c.material, 4
-		k.Shape = fit.Shape{Kind: c.shape}
+		k.Shape = reading.Shape{Kind: c.shape}
 		for key, v := range map[string]float64{"width": 300, "height": 240, "spring": 200, "rise": 80, "notch_from": 100,
 			"notch_width": 60, "notch_depth": 40} {
-			k.Readings[fit.ShapePlace(key)] = length.Reading{Value: v, Doubt: 0.5}
+			k.Readings[reading.ShapePlace(key)] = length.Reading{Value: v, Doubt: 0.5}
 		}
 		r, err := Pane(k)
 		if err != nil {

@@ -8,25 +8,30 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
 // usual are readings that make sense in every family, at its own places.
-func usual(t testing.TB, f family.Family) map[fit.Place]length.Reading {
+func usual(t testing.TB, f family.Family) map[reading.Place]length.Reading {
 	t.Helper()
-	texts := map[fit.Place]string{fit.WidthTop: "420 ±0.3", fit.WidthBottom: "420 ±0.3", fit.HeightLeft: "310 ±0.3",
-		fit.HeightRight: "310 ±0.3", fit.Ledge: "24", fit.Reach: "24", fit.Web: "5",
-		fit.Across0: "300", fit.Across45: "302", fit.Across90: "300", fit.Across135: "300", fit.Faces: "250 ±0.5",
-		fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4", fit.UpperPocket: "26", fit.LowerPocket: "9",
-		fit.HoleAcross: "14", fit.HoleUp: "45", fit.HoleSide: "60", fit.HoleApart: "293", fit.BushAcross: "12"}
-	mine := map[fit.Place]string{}
-	p := fit.Problem{Sizing: f.Sizing, Carried: f.Carried != ""}
+	texts := map[reading.Place]string{reading.WidthTop: "420 ±0.3", reading.WidthBottom: "420 ±0.3",
+		reading.HeightLeft:  "310 ±0.3",
+		reading.HeightRight: "310 ±0.3", reading.Ledge: "24", reading.Reach: "24", reading.Web: "5",
+		reading.Across0: "300", reading.Across45: "302", reading.Across90: "300", reading.Across135: "300",
+		reading.Faces:     "250 ±0.5",
+		reading.StopDepth: "18", reading.TubeOutside: "12.7", reading.TubeWall: "2.4", reading.UpperPocket: "26",
+		reading.LowerPocket: "9",
+		reading.HoleAcross:  "14", reading.HoleUp: "45", reading.HoleSide: "60", reading.HoleApart: "293",
+		reading.BushAcross: "12"}
+	mine := map[reading.Place]string{}
+	p := reading.Asked{Sizing: f.Sizing, Carried: f.Carried != ""}
 	for _, i := range p.Walk() {
 		if s, ok := texts[i.Place]; ok {
 			mine[i.Place] = s
 		}
 	}
-	r, err := fit.ReadingsOf(mine, length.MM)
+	r, err := reading.FromTexts(mine, length.MM)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -122,10 +127,11 @@ func TestOptionalNumbersAreReckoned(t *testing.T) {
 	}
 	e, _ := exposure.ByID(f.Exposure)
 	k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}}
-	for place, v := range map[fit.Place]float64{fit.DepthTop: 26, fit.BodyWidth: 414, fit.BodyHeight: 304,
-		fit.BodyCorner: 40, fit.CutCorner: 40, fit.FlangeWidth: 450, fit.FlangeHeight: 340,
-		fit.MarkWidth: 440, fit.MarkHeight: 330, fit.WallLeast: 20, fit.WallMost: 32, fit.RingThick: 3, fit.ScrewStop: 8,
-		fit.ScrewLength: 21} {
+	for place, v := range map[reading.Place]float64{reading.DepthTop: 26, reading.BodyWidth: 414, reading.BodyHeight: 304,
+		reading.BodyCorner: 40, reading.CutCorner: 40, reading.FlangeWidth: 450, reading.FlangeHeight: 340,
+		reading.MarkWidth: 440, reading.MarkHeight: 330, reading.WallLeast: 20, reading.WallMost: 32, reading.RingThick: 3,
+		reading.ScrewStop:   8,
+		reading.ScrewLength: 21} {
 		k.Readings[place] = length.Reading{Value: v, Doubt: 0.1}
 	}
 	keys := map[string]bool{"order": true}

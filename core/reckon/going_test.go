@@ -5,6 +5,7 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 )
 
@@ -12,8 +13,8 @@ import (
 // pane that nobody orders is told, and no place of the walk is needed.
 func TestNothingIsAskedWithoutASize(t *testing.T) {
 	k := stove(t)
-	k.Readings = map[fit.Place]length.Reading{fit.WidthTop: {Value: 270}, fit.WidthMiddle: {Value: 200},
-		fit.WidthBottom: {Value: 270}, fit.Ledge: {Value: 3}, fit.Reach: {Value: 4}}
+	k.Readings = map[reading.Place]length.Reading{reading.WidthTop: {Value: 270}, reading.WidthMiddle: {Value: 200},
+		reading.WidthBottom: {Value: 270}, reading.Ledge: {Value: 3}, reading.Reach: {Value: 4}}
 	whole, err := Pane(k)
 	if err != nil || len(whole.Fit.Missing) == 0 || len(whole.Fit.Odd) == 0 {
 		t.Fatalf("made to size: %d missing, %d odd, %v", len(whole.Fit.Missing), len(whole.Fit.Odd), err)
@@ -69,7 +70,7 @@ func TestOtherThanGlass(t *testing.T) {
 func TestUnreadWallIsDrawn(t *testing.T) {
 	k := stove(t)
 	k.Family, k.Gasket = "gauge-tube", fit.Gasket{Kind: fit.None}
-	k.Readings = map[fit.Place]length.Reading{fit.TubeOutside: {Value: 15}}
+	k.Readings = map[reading.Place]length.Reading{reading.TubeOutside: {Value: 15}}
 	if r, err := Pane(k); err != nil || r.Thickness != 3 || r.Order != "" {
 		t.Errorf("%v mm, %q, %v", r.Thickness, r.Order, err)
 	}

@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/witness"
 	"freshshard/core/working"
 )
@@ -21,11 +22,11 @@ func (r *Reckoning) copied(k Known, p *fit.Problem) error {
 		return err
 	}
 	r.hear(w, k)
-	p.Said = fit.Witnessed{Width: spoken(w.Width), Height: spoken(w.Height)}
+	p.Said = reading.Witnessed{Width: spoken(w.Width), Height: spoken(w.Height)}
 	return nil
 }
 
-func spoken(j *witness.Joined) *fit.Spoken {
+func spoken(j *witness.Joined) *reading.Spoken {
 	if j == nil {
 		return nil
 	}
@@ -35,12 +36,12 @@ func spoken(j *witness.Joined) *fit.Spoken {
 			names = append(names, s.Name)
 		}
 	}
-	return &fit.Spoken{Size: j.Size, Doubt: j.Doubt, Words: "as " + strings.Join(names, ", ") + " say"}
+	return &reading.Spoken{Size: j.Size, Doubt: j.Doubt, Words: "as " + strings.Join(names, ", ") + " say"}
 }
 
 // withOld are the witnesses with the old pane, which has its own readings.
 func withOld(k Known) []witness.Said {
-	old := witness.Said{Kind: "old", Width: k.Readings[fit.OldWidth], Height: k.Readings[fit.OldHeight]}
+	old := witness.Said{Kind: "old", Width: k.Readings[reading.OldWidth], Height: k.Readings[reading.OldHeight]}
 	return append([]witness.Said{old}, k.Heard...)
 }
 

@@ -13,6 +13,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/pane"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/working"
 )
@@ -28,13 +29,15 @@ type ordinary struct {
 	best  string
 }
 
-var ordinaryPlaces = map[string][]fit.Place{
-	"w": {fit.WidthTop, fit.WidthBottom}, "h": {fit.HeightLeft, fit.HeightRight}, "l": {fit.Ledge}, "r": {fit.Reach},
-	"p": {fit.DepthTop}, "web": {fit.Web},
-	"d": {fit.Across0, fit.Across45, fit.Across90, fit.Across135}, "f": {fit.Faces}, "s": {fit.StopDepth},
-	"o": {fit.TubeOutside}, "t": {fit.TubeWall},
-	"u": {fit.UpperPocket}, "v": {fit.LowerPocket}, "warp": {fit.SeatWarp},
-	"hole": {fit.HoleAcross, fit.HoleUp, fit.HoleSide, fit.HoleApart, fit.BushAcross},
+var ordinaryPlaces = map[string][]reading.Place{
+	"w": {reading.WidthTop, reading.WidthBottom}, "h": {reading.HeightLeft, reading.HeightRight}, "l": {reading.Ledge},
+	"r": {reading.Reach},
+	"p": {reading.DepthTop}, "web": {reading.Web},
+	"d": {reading.Across0, reading.Across45, reading.Across90, reading.Across135}, "f": {reading.Faces},
+	"s": {reading.StopDepth},
+	"o": {reading.TubeOutside}, "t": {reading.TubeWall},
+	"u": {reading.UpperPocket}, "v": {reading.LowerPocket}, "warp": {reading.SeatWarp},
+	"hole": {reading.HoleAcross, reading.HoleUp, reading.HoleSide, reading.HoleApart, reading.BushAcross},
 }
 
 // ordinaryJobs reads the table.
@@ -71,12 +74,12 @@ func ordinaryJobs(t *testing.T) []ordinary {
 		}
 		o.k = Known{Family: f.ID, Exposure: e, Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
 			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}, Draws: 2000}
-		texts := map[fit.Place]string{}
+		texts := map[reading.Place]string{}
 		for _, w := range words[1:] {
 			o.fact(t, w, texts)
 		}
 		o.readings(t, col[3], texts)
-		if o.k.Readings, err = fit.ReadingsOf(texts, length.MM); err != nil {
+		if o.k.Readings, err = reading.FromTexts(texts, length.MM); err != nil {
 			t.Fatalf("line %d: %v", n+1, err)
 		}
 		settled := strings.Fields(col[4])
@@ -93,7 +96,7 @@ func ordinaryJobs(t *testing.T) []ordinary {
 }
 
 // fact takes one word of what is known of a job.
-func (o *ordinary) fact(t *testing.T, word string, texts map[fit.Place]string) {
+func (o *ordinary) fact(t *testing.T, word string, texts map[reading.Place]string) {
 	t.Helper()
 	key, value, _ := strings.Cut(word, "=")
 	number := func() float64 {
@@ -132,7 +135,7 @@ func (o *ordinary) fact(t *testing.T, word string, texts map[fit.Place]string) {
 	case "use":
 		k.Uses = append(k.Uses, value)
 	case "warp":
-		texts[fit.SeatWarp] = value
+		texts[reading.SeatWarp] = value
 	default:
 		t.Fatalf("line %d: what is %q?", o.line, word)
 	}
@@ -141,7 +144,7 @@ func (o *ordinary) fact(t *testing.T, word string, texts map[fit.Place]string) {
 
 // readings takes the readings apart: an equal sign ends a name, a comma parts the
 // places of one name.
-func (o *ordinary) readings(t *testing.T, text string, texts map[fit.Place]string) {
+func (o *ordinary) readings(t *testing.T, text string, texts map[reading.Place]string) {
 	t.Helper()
 	words := strings.Split(text, "=")
 	for i := 0; i+1 < len(words); i++ {

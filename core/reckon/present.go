@@ -6,6 +6,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
 	"freshshard/core/working"
@@ -14,7 +15,7 @@ import (
 // more are the numbers that belong to setting and carrying the pane.
 func (r *Reckoning) more(k Known) []working.Figure {
 	var out []working.Figure
-	if old, ok := k.Readings[fit.OldThickness]; ok {
+	if old, ok := k.Readings[reading.OldThickness]; ok {
 		out = append(out, thickness.Of(old).Figure)
 	}
 	if k.Gasket.Kind == fit.Flat && k.Screw != "" {
@@ -32,12 +33,12 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	w, h := r.Fit.Order.W, r.Fit.Order.H
 	out = append(out, r.Material.MassFigure(r.area(), r.Thickness))
 	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
-	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[fit.TubeOutside].Value, r.Thickness); ok &&
+	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[reading.TubeOutside].Value, r.Thickness); ok &&
 		r.way().Tube() {
 		out = append(out, f)
 	}
 	if r.way().Tube() {
-		out = append(out, bore(k.Readings[fit.TubeOutside], r.Thickness))
+		out = append(out, bore(k.Readings[reading.TubeOutside], r.Thickness))
 	}
 	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
 		out = append(out, f)
@@ -60,7 +61,7 @@ const leastBore = 2.0
 func bore(outside length.Reading, wall float64) working.Figure {
 	v := outside.Value - 2*wall
 	return working.Figure{Key: "bore", Value: v, Unit: "mm", Limit: working.Least(leastBore, "mm", origin.Custom()),
-		Place: string(fit.TubeWall), Sentence: "of bore inside the tube",
+		Place: string(reading.TubeWall), Sentence: "of bore inside the tube",
 		Working: working.Of("{d} − 2 × {t}", v, "mm", working.In("d", "outside", outside.Value, "mm", origin.Read("")),
 			working.In("t", "wall", wall, "mm", origin.Sum()))}.Judge(working.Stop)
 }

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
@@ -18,9 +19,10 @@ func stove(t testing.TB) Known {
 	if err != nil {
 		t.Fatal(err)
 	}
-	r, err := fit.ReadingsOf(map[fit.Place]string{
-		fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: "242.4", fit.Ledge: "14",
-		fit.Reach: "16",
+	r, err := reading.FromTexts(map[reading.Place]string{
+		reading.WidthTop: "270", reading.WidthBottom: "268.4", reading.HeightLeft: "242", reading.HeightRight: "242.4",
+		reading.Ledge: "14",
+		reading.Reach: "16",
 	}, length.MM)
 	if err != nil {
 		t.Fatal(err)
@@ -61,7 +63,7 @@ func TestStove(t *testing.T) {
 
 func TestOldThicknessIsFollowed(t *testing.T) {
 	k := stove(t)
-	k.Readings[fit.OldThickness] = length.Reading{Value: 5.1, Doubt: 0.05}
+	k.Readings[reading.OldThickness] = length.Reading{Value: 5.1, Doubt: 0.05}
 	r, err := Pane(k)
 	if err != nil {
 		t.Fatal(err)
@@ -73,8 +75,8 @@ func TestOldThicknessIsFollowed(t *testing.T) {
 
 func TestFaultKeepsTheRest(t *testing.T) {
 	k := stove(t)
-	k.Readings[fit.Rising] = length.Reading{Value: 700, Doubt: 1}
-	k.Readings[fit.Falling] = length.Reading{Value: 360, Doubt: 1}
+	k.Readings[reading.Rising] = length.Reading{Value: 700, Doubt: 1}
+	k.Readings[reading.Falling] = length.Reading{Value: 360, Doubt: 1}
 	r, err := Pane(k)
 	if err != nil {
 		t.Fatal(err)

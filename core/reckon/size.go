@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/frame"
 	"freshshard/core/pane"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/core/thickness"
 	"freshshard/core/working"
@@ -23,7 +24,7 @@ const defaultThickness = 4.0
 func (r *Reckoning) size(k Known, p *fit.Problem) error {
 	var err error
 	if r.Fit, err = fit.Solve(*p); err != nil {
-		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[fit.Place(r.Fault.Field)].Value == 0 {
+		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[reading.Place(r.Fault.Field)].Value == 0 {
 			return err
 		}
 		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
@@ -83,13 +84,13 @@ func (r *Reckoning) thicknessOf(k Known) float64 {
 			return wall
 		}
 		r.unwalled = true
-		if out := k.Readings[fit.TubeOutside].Value; out > 0 {
+		if out := k.Readings[reading.TubeOutside].Value; out > 0 {
 			return out / 5
 		}
 		return tubeDrawn
 	}
 	want := defaultThickness
-	if old, ok := k.Readings[fit.OldThickness]; ok {
+	if old, ok := k.Readings[reading.OldThickness]; ok {
 		want = old.Value
 	}
 	return r.Material.Nearest(want)
@@ -100,7 +101,7 @@ const tubeDrawn = 2.0
 
 // wallOf is the wall of the old tube as a caliper tells it, to a tenth, mm; 0
 // while nobody has read it.
-func wallOf(k Known) float64 { return math.Round(k.Readings[fit.TubeWall].Value*10) / 10 }
+func wallOf(k Known) float64 { return math.Round(k.Readings[reading.TubeWall].Value*10) / 10 }
 
 // readOf is the nominal thickness of the old pane, or the wall of the old tube;
 // 0 while nobody has read it.
@@ -108,7 +109,7 @@ func (r *Reckoning) readOf(k Known) float64 {
 	if r.way().Tube() {
 		return wallOf(k)
 	}
-	if old, ok := k.Readings[fit.OldThickness]; ok {
+	if old, ok := k.Readings[reading.OldThickness]; ok {
 		if a := thickness.Of(old); !a.Between {
 			return a.Nominal
 		}
@@ -138,11 +139,12 @@ func (r *Reckoning) problem(k Known) (fit.Problem, error) {
 		coldBend = &fit.Value{V: b.V, Origin: b.Origin.Of(r.Material.Short)}
 	}
 	return fit.Problem{
-		Sizing: r.Family.Sizing, Shape: k.Shape, ColdBend: coldBend, Readings: k.Readings,
+		Asked: reading.Asked{Sizing: r.Family.Sizing, Shape: k.Shape, Readings: k.Readings,
+			Pattern: r.Road.How == road.Pattern, Carried: r.Family.Carried != ""}, ColdBend: coldBend,
 		Limits: fit.LimitsOf(r.Family, k.Exposure.Outdoors).With(r.Material.Limits, r.Family.Sizing), Pane: r.Material.Body(),
 		Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(), Own: k.Own,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},
 		Exposure: k.Exposure, Cutter: cutter, Gasket: k.Gasket, Raked: k.Raked, OffCentre: fit.DefaultOffCentre,
-		Draws: k.Draws, Unit: cmp.Or(k.Marks, k.Unit), Pattern: r.Road.How == road.Pattern, Carried: r.Family.Carried != "",
+		Draws: k.Draws, Unit: cmp.Or(k.Marks, k.Unit),
 	}, nil
 }

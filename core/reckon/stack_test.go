@@ -11,6 +11,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/pane"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -21,8 +22,9 @@ func deck(t testing.TB, here int) Known {
 	if err != nil {
 		t.Fatal(err)
 	}
-	r, err := fit.ReadingsOf(map[fit.Place]string{fit.WidthTop: "420", fit.WidthBottom: "420", fit.HeightLeft: "260",
-		fit.HeightRight: "260", fit.Ledge: "12", fit.DepthTop: "49 ±0.2"}, length.MM)
+	r, err := reading.FromTexts(map[reading.Place]string{reading.WidthTop: "420", reading.WidthBottom: "420",
+		reading.HeightLeft:  "260",
+		reading.HeightRight: "260", reading.Ledge: "12", reading.DepthTop: "49 ±0.2"}, length.MM)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -262,9 +264,9 @@ func TestTubeUnderPressure(t *testing.T) {
 func BenchmarkLoadedPane(b *testing.B) {
 	k := deck(b, 3)
 	k.Family, k.Draws = "lift-drop", fit.ScreenDraws
-	k.Readings[fit.UpperPocket], k.Readings[fit.LowerPocket] = length.Reading{Value: 26, Doubt: 0.1},
+	k.Readings[reading.UpperPocket], k.Readings[reading.LowerPocket] = length.Reading{Value: 26, Doubt: 0.1},
 		length.Reading{Value: 9, Doubt: 0.1}
-	delete(k.Readings, fit.Ledge)
+	delete(k.Readings, reading.Ledge)
 	k.Duty = pane.Duty{Push: 500, Even: 0.2}
 	for b.Loop() {
 		if _, err := Pane(k); err != nil {

@@ -6,9 +6,9 @@ import (
 	"testing"
 
 	"freshshard/core/exposure"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/own"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/core/witness"
 	"freshshard/core/working"
@@ -23,11 +23,11 @@ func light(t testing.TB, w, h float64) Known {
 		t.Fatal(err)
 	}
 	k := Known{Family: "putty-points", Exposure: e, Material: "annealed", Thickness: 3, Unit: length.MM,
-		Readings: map[fit.Place]length.Reading{fit.Ledge: {Value: 13, Doubt: 0.5}}}
-	for _, p := range []fit.Place{fit.WidthTop, fit.WidthMiddle, fit.WidthBottom} {
+		Readings: map[reading.Place]length.Reading{reading.Ledge: {Value: 13, Doubt: 0.5}}}
+	for _, p := range []reading.Place{reading.WidthTop, reading.WidthMiddle, reading.WidthBottom} {
 		k.Readings[p] = length.Reading{Value: w, Doubt: 0.5}
 	}
-	for _, p := range []fit.Place{fit.HeightLeft, fit.HeightMiddle, fit.HeightRight} {
+	for _, p := range []reading.Place{reading.HeightLeft, reading.HeightMiddle, reading.HeightRight} {
 		k.Readings[p] = length.Reading{Value: h, Doubt: 0.5}
 	}
 	return k
@@ -155,7 +155,7 @@ func TestHeardAgainstTheOpening(t *testing.T) {
 // pane's own readings are one of them and no longer needed.
 func TestPatternFromWitnesses(t *testing.T) {
 	k := light(t, 0, 0)
-	k.Readings = map[fit.Place]length.Reading{}
+	k.Readings = map[reading.Place]length.Reading{}
 	k.Road = road.Chosen{ID: "size", How: road.Pattern}
 	if r := reckonedLight(t, k); r.Fit.Ready || len(r.Fit.Missing) != 2 || r.Heard != nil {
 		t.Errorf("nothing said: %+v", r.Fit.Missing)
@@ -171,15 +171,15 @@ func TestPatternFromWitnesses(t *testing.T) {
 		t.Errorf("%+v", r.Figures)
 	}
 	// An old pane that was ground at an edge is named and left out.
-	k.Readings[fit.OldWidth] = length.Reading{Value: 602, Doubt: 0.5}
+	k.Readings[reading.OldWidth] = length.Reading{Value: 602, Doubt: 0.5}
 	r = reckonedLight(t, k)
 	if _, liar, ok := r.Heard.Width.OffOf("old"); !ok || !liar || r.Fit.Order.W != 610 {
 		t.Errorf("%+v, ordered %v", r.Heard.Width, r.Fit.Order.W)
 	}
 	// The height alone is not enough.
-	k.Readings = map[fit.Place]length.Reading{}
+	k.Readings = map[reading.Place]length.Reading{}
 	k.Heard = []witness.Said{{Kind: "customer", Height: length.Reading{Value: 457}}}
-	if r = reckonedLight(t, k); r.Fit.Ready || len(r.Fit.Missing) != 1 || r.Fit.Missing[0].Place != fit.OldWidth {
+	if r = reckonedLight(t, k); r.Fit.Ready || len(r.Fit.Missing) != 1 || r.Fit.Missing[0].Place != reading.OldWidth {
 		t.Errorf("ready %v, %+v", r.Fit.Ready, r.Fit.Missing)
 	}
 }

@@ -8,6 +8,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
@@ -31,12 +32,12 @@ func TestTubeHasItsWall(t *testing.T) {
 		{"settled too thick", "8", "", 4, "borosilicate, wall 4 mm", working.Stop},
 	} {
 		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}}
-		delete(k.Readings, fit.TubeWall)
-		for p, text := range map[fit.Place]string{fit.TubeOutside: c.outside, fit.TubeWall: c.wall} {
+		delete(k.Readings, reading.TubeWall)
+		for p, text := range map[reading.Place]string{reading.TubeOutside: c.outside, reading.TubeWall: c.wall} {
 			if text == "" {
 				continue
 			}
-			got, err := fit.ReadingsOf(map[fit.Place]string{p: text}, length.MM)
+			got, err := reading.FromTexts(map[reading.Place]string{p: text}, length.MM)
 			if err != nil {
 				t.Fatal(err)
 			}
@@ -49,7 +50,7 @@ func TestTubeHasItsWall(t *testing.T) {
 		if !strings.Contains(r.Order, c.order) || (r.Order == "") != (c.order == "") || got["bore"].Verdict != c.bore {
 			t.Errorf("%s: order %q, bore %+v", c.name, r.Order, got["bore"])
 		}
-		if c.order == "" && (len(r.Fit.Missing) != 1 || r.Fit.Missing[0].Place != fit.TubeWall ||
+		if c.order == "" && (len(r.Fit.Missing) != 1 || r.Fit.Missing[0].Place != reading.TubeWall ||
 			!strings.Contains(r.Pane, "wall not read")) {
 			t.Errorf("%s: %s, missing %+v", c.name, r.Pane, r.Fit.Missing)
 		}

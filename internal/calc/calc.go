@@ -18,6 +18,7 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
+	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/core/sash"
 	"freshshard/core/setting"
@@ -58,14 +59,14 @@ type LengthOut struct {
 
 // PaneIn is a pane with its readings as texts.
 type PaneIn struct {
-	Family    string               `json:"family"`
-	Exposure  string               `json:"exposure"`
-	Readings  map[fit.Place]string `json:"readings"`
-	Material  string               `json:"material,omitempty"`
-	Thickness float64              `json:"thickness,omitempty"`
-	Gasket    fit.Gasket           `json:"gasket"`
-	Sides     setting.Sides        `json:"sides"`
-	Unit      length.Unit          `json:"unit"`
+	Family    string                   `json:"family"`
+	Exposure  string                   `json:"exposure"`
+	Readings  map[reading.Place]string `json:"readings"`
+	Material  string                   `json:"material,omitempty"`
+	Thickness float64                  `json:"thickness,omitempty"`
+	Gasket    fit.Gasket               `json:"gasket"`
+	Sides     setting.Sides            `json:"sides"`
+	Unit      length.Unit              `json:"unit"`
 }
 
 // PlanIn is a family and its facts, the exposure by name.
@@ -97,8 +98,8 @@ func Topics() []Topic {
 		{"fit", "pane size, tolerance, clearance and bite from readings", PaneIn{
 			Family: "clip-heat", Exposure: "fire", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3},
 			Sides: setting.Sides{Top: 2, Bottom: 2}, Unit: length.MM,
-			Readings: map[fit.Place]string{fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242",
-				fit.HeightRight: "9 17/32", fit.Ledge: "14", fit.Reach: "16"},
+			Readings: map[reading.Place]string{reading.WidthTop: "270", reading.WidthBottom: "268.4", reading.HeightLeft: "242",
+				reading.HeightRight: "9 17/32", reading.Ledge: "14", reading.Reach: "16"},
 		}, with(runFit)},
 		{"choose", "which material stands it, and why", ChooseIn{Exposure: "fire", Area: 62000, Thickness: 4,
 			Like: "toughened"}, with(runChoose)},
@@ -178,7 +179,7 @@ func runFit(in PaneIn) (FitOut, error) {
 	if in.Unit == "" {
 		in.Unit = length.MM
 	}
-	r, err := fit.ReadingsOf(in.Readings, in.Unit)
+	r, err := reading.FromTexts(in.Readings, in.Unit)
 	if err != nil {
 		return FitOut{}, err
 	}

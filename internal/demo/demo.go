@@ -11,12 +11,12 @@ import (
 	"golang.org/x/sync/errgroup"
 
 	"freshshard/core/family"
-	"freshshard/core/fit"
 	"freshshard/core/guest"
 	"freshshard/core/length"
 	"freshshard/core/own"
 	"freshshard/core/plan"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/source"
 	"freshshard/core/striplog"
 	"freshshard/internal/record"
@@ -216,7 +216,7 @@ type job struct {
 }
 
 type said struct {
-	place fit.Place
+	place reading.Place
 	text  string
 	with  length.Instrument
 }

@@ -5,6 +5,7 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/guest"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/striplog"
 	"freshshard/internal/record"
@@ -20,8 +21,8 @@ const (
 
 // rect are the usual readings of an opening.
 func rect(wt, wb, hl, hr string, more ...said) []said {
-	return append([]said{{fit.WidthTop, wt, tape}, {fit.WidthBottom, wb, tape}, {fit.HeightLeft, hl, tape},
-		{fit.HeightRight, hr, tape}}, more...)
+	return append([]said{{reading.WidthTop, wt, tape}, {reading.WidthBottom, wb, tape}, {reading.HeightLeft, hl, tape},
+		{reading.HeightRight, hr, tape}}, more...)
 }
 
 // screws are what most doors are held together with.
@@ -63,8 +64,9 @@ func jobs() []job {
 			seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing", "doing": "heating", "fixings": "tight",
 				"seal": "hard"},
 				OldPane: diagnose.Evidence{"colour": "amber", "edge": "seamed", "corner": "lower-right", "reads": "inside"}},
-			pane: clip, steps: 4, readings: []said{{fit.WidthTop, "270 ±0.3", rule}, {fit.WidthMiddle, "269.5 ±0.3", rule},
-				{fit.WidthBottom, "268.4 ±0.3", rule}, {fit.HeightLeft, "242", tape}, {fit.Reach, "16", rule}}},
+			pane: clip, steps: 4, readings: []said{{reading.WidthTop, "270 ±0.3", rule}, {reading.WidthMiddle, "269.5 ±0.3",
+				rule},
+				{reading.WidthBottom, "268.4 ±0.3", rule}, {reading.HeightLeft, "242", tape}, {reading.Reach, "16", rule}}},
 		{by: "tor", due: 2.5, in: shop.TakeIn{Name: "Brindle & Daughters, bakery", Phone: "0550 204",
 			Object: "Deck oven, peephole door", Exposure: "oven", Family: "clip-heat", Power: true,
 			Story: "burst into dice after the lower deck was washed down hot", Place: "site", Like: "toughened"},
@@ -75,17 +77,18 @@ func jobs() []job {
 				OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}, Cause: "thermal-shock"},
 			strip: ovenDoor(), guests: []guest.Guest{{What: "a wedge under the door", Before: "door-on"}},
 			steps: 11, settle: "toughened", thick: 5,
-			readings: rect("412", "412", "188", "188.5", said{fit.Ledge, "16", rule}, said{fit.Reach, "19", rule},
-				said{fit.Rising, "453", tape}, said{fit.Falling, "452.5", tape}, said{fit.DepthTop, "14", cal},
-				said{fit.OldThickness, "4.9", cal})},
+			readings: rect("412", "412", "188", "188.5", said{reading.Ledge, "16", rule}, said{reading.Reach, "19", rule},
+				said{reading.Rising, "453", tape}, said{reading.Falling, "452.5", tape}, said{reading.DepthTop, "14", cal},
+				said{reading.OldThickness, "4.9", cal})},
 		{by: "mira", due: 27, in: shop.TakeIn{Name: "Kiln Lane pottery", Phone: "0550 377",
 			Object: "Potter's kiln, observation pane", Exposure: "kiln", Family: "clip-heat", Power: true,
 			Story: "crack runs from a hole in the corner, pane was borosilicate", Like: "borosilicate"},
 			pane: func(p *record.Pane) {
 				p.Frame, p.Sides = "stainless", setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}
 			}, steps: 7, settle: "glass-ceramic", thick: 5,
-			readings: rect(`6 1/4`, `6 1/4-`, `6 3/16`, `6 3/16`, said{fit.Ledge, "12", rule}, said{fit.Reach, "15", rule},
-				said{fit.OldThickness, "5.02", cal}), order: &order{who: "Glass shop at the lock", kind: "cutter", each: 8600,
+			readings: rect(`6 1/4`, `6 1/4-`, `6 3/16`, `6 3/16`, said{reading.Ledge, "12", rule}, said{reading.Reach, "15",
+				rule},
+				said{reading.OldThickness, "5.02", cal}), order: &order{who: "Glass shop at the lock", kind: "cutter", each: 8600,
 				days: 1}},
 		{by: "ebbe", due: 50, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402",
 			Object: "Apothecary cabinet, upper left door", Exposure: "room", Family: "bead-brads", Old: true,
@@ -93,13 +96,13 @@ func jobs() []job {
 			seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "middle", "look": "star", "mark": "bull", "doing": "knock"},
 				Cause: "blow"},
 			steps: 9, settle: "annealed", thick: 3, readings: rect("14 7/8", "14 7/8+", "22 5/16", "22 5/16",
-				said{fit.Ledge, "9", rule}, said{fit.DepthTop, "11.5", cal}, said{fit.OldWidth, "14 3/4", tape},
-				said{fit.OldHeight, "22 3/16", tape}, said{fit.OldThickness, "3.02", cal})},
+				said{reading.Ledge, "9", rule}, said{reading.DepthTop, "11.5", cal}, said{reading.OldWidth, "14 3/4", tape},
+				said{reading.OldHeight, "22 3/16", tape}, said{reading.OldThickness, "3.02", cal})},
 		{by: "tor", due: 74, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
 			Object: "Greenhouse, light 7 of the south side", Exposure: "weather", Family: "putty-points", Old: true,
 			Strike: true, Story: "hail; two neighbours are starred as well", Place: "site", Like: "annealed"},
-			steps: 5, readings: rect("508", "509", "610", "611", said{fit.WidthMiddle, "580", tape},
-				said{fit.HeightMiddle, "610", tape}, said{fit.Ledge, "12", rule})},
+			steps: 5, readings: rect("508", "509", "610", "611", said{reading.WidthMiddle, "580", tape},
+				said{reading.HeightMiddle, "610", tape}, said{reading.Ledge, "12", rule})},
 		{by: "tor", due: 76, in: shop.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
 			Object: "Greenhouse, light 8 of the south side", Exposure: "weather", Family: "putty-points", Old: true,
 			Strike: true, Story: "hail", Place: "site", Like: "annealed"},
@@ -107,8 +110,9 @@ func jobs() []job {
 		{by: "mira", due: 30, in: shop.TakeIn{Name: "Tram museum, shed two", Phone: "0550 633",
 			Object: "Carriage window, bay 4", Exposure: "weather", Family: "putty-points", Old: true, Strike: true,
 			Story: "a branch in the last gale; passengers lean on it", Like: "annealed"},
-			steps: 11, settle: "laminated", thick: 6, readings: rect("742", "741", "655.5", "656", said{fit.Ledge, "15", rule},
-				said{fit.DepthBottom, "22", cal}, said{fit.Rising, "990", tape}, said{fit.Falling, "989", tape})},
+			steps: 11, settle: "laminated", thick: 6, readings: rect("742", "741", "655.5", "656", said{reading.Ledge, "15",
+				rule},
+				said{reading.DepthBottom, "22", cal}, said{reading.Rising, "990", tape}, said{reading.Falling, "989", tape})},
 		{by: "ebbe", due: -3, in: shop.TakeIn{Name: "Oda Marl", Phone: "0550 781", Object: "Hatchery incubator, door pane",
 			Exposure: "room", Family: "bead-brads", Power: true, Story: "cracked across when the bead was screwed down",
 			Like: "acrylic"},
@@ -116,7 +120,7 @@ func jobs() []job {
 			seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing", "fixings": "tight", "doing": "fitted"},
 				OldPane: diagnose.Evidence{"tap": "warm", "broke": "split"}, Cause: "over-tight"},
 			steps: 15, settle: "acrylic", thick: 4, checks: 4, readings: rect("360", "360.5", "290", "290",
-				said{fit.Ledge, "14", rule}, said{fit.DepthLeft, "13", cal})},
+				said{reading.Ledge, "14", rule}, said{reading.DepthLeft, "13", cal})},
 		{by: "mira", due: 100, in: shop.TakeIn{Name: "Ferry town museum", Phone: "0550 845",
 			Object: "Museum case, top light with the bell of the first ferry that ever crossed here", Exposure: "room",
 			Family: "bead-brads", Strike: true,
@@ -132,14 +136,14 @@ func jobs() []job {
 			Object: "Sauna stove, second cabin", Exposure: "fire", Family: "clip-heat",
 			Story: "renewed with its sister: pitted after two winters", Like: "glass-ceramic"},
 			pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
-			readings: rect("270", "270", "241.8", "242", said{fit.Ledge, "14", rule}, said{fit.Reach, "16.5", rule},
-				said{fit.DepthTop, "9", cal}, said{fit.OldWidth, "263", tape}, said{fit.OldHeight, "235.5", tape},
-				said{fit.OldThickness, "4.05", cal})},
+			readings: rect("270", "270", "241.8", "242", said{reading.Ledge, "14", rule}, said{reading.Reach, "16.5", rule},
+				said{reading.DepthTop, "9", cal}, said{reading.OldWidth, "263", tape}, said{reading.OldHeight, "235.5", tape},
+				said{reading.OldThickness, "4.05", cal})},
 		{by: "tor", due: -46, sign: true, in: shop.TakeIn{Name: "Hollin Ferry apothecary", Phone: "0550 402",
 			Object: "Apothecary cabinet, drawer front", Exposure: "room", Family: "bead-brads", Old: true,
 			Story: "cracked by a split bead", Like: "annealed"},
 			strip:  []striplog.Entry{screws("bead screw", "four beads", 8, 12, 0)},
 			settle: "annealed", thick: 3, steps: all, checks: all, readings: rect("240", "240", "118", "118",
-				said{fit.Ledge, "9", rule}, said{fit.OldThickness, "3.0", cal})},
+				said{reading.Ledge, "9", rule}, said{reading.OldThickness, "3.0", cal})},
 	}
 }

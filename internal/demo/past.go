@@ -8,8 +8,8 @@ import (
 	"golang.org/x/sync/errgroup"
 
 	"freshshard/core/diagnose"
-	"freshshard/core/fit"
 	"freshshard/core/plan"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -27,15 +27,16 @@ func stoveOf(customer, object, story, w, h, cause string) job {
 	return job{by: "tor", in: shop.TakeIn{Name: customer, Object: object, Exposure: "fire", Family: "clip-heat",
 		Story: story,
 		Like:  "glass-ceramic"}, pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
-		seen:     shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, Cause: cause},
-		readings: rect(w, w, h, h, said{fit.Ledge, "14", rule}, said{fit.Reach, "16.5", rule}, said{fit.DepthTop, "9", cal})}
+		seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, Cause: cause},
+		readings: rect(w, w, h, h, said{reading.Ledge, "14", rule}, said{reading.Reach, "16.5", rule}, said{reading.DepthTop,
+			"9", cal})}
 }
 
 // lightOf is a greenhouse light that was puttied in.
 func lightOf(object, story, w, h string) job {
 	return job{by: "ebbe", in: shop.TakeIn{Name: "Saltmarsh nursery", Object: object, Exposure: "weather",
 		Family: "putty-points", Story: story}, settle: "annealed", thick: 3, steps: all, checks: all,
-		readings: rect(w, w, h, h, said{fit.Ledge, "13", rule})}
+		readings: rect(w, w, h, h, said{reading.Ledge, "13", rule})}
 }
 
 // year is what is behind the shop.

@@ -1,8 +1,8 @@
 package demo
 
 import (
-	"freshshard/core/fit"
 	"freshshard/core/pane"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -22,7 +22,7 @@ func (j job) of(set func(*record.Pane)) job {
 // so that each has its passport, its letter and its experience to look at.
 func ways() []gone {
 	covered := func(w, h, cover string, more ...said) []said {
-		return rect(w, w, h, h, append([]said{{fit.Ledge, cover, rule}}, more...)...)
+		return rect(w, w, h, h, append([]said{{reading.Ledge, cover, rule}}, more...)...)
 	}
 	return []gone{
 		{days: 318, job: done("tor", shop.TakeIn{Name: "Brindle & Daughters, bakery", Object: "Proving cabinet, front pane",
@@ -35,7 +35,7 @@ func ways() []gone {
 		{days: 282, job: done("ebbe", shop.TakeIn{Name: "Tram museum, shed two", Object: "Carriage end screen, roped in",
 			Exposure: "weather", Family: "locking-gasket", Vehicle: true, Moves: pane.Road,
 			Story: "starred by a stone on its way to the show", Like: "laminated"}, "laminated", 6,
-			covered("500", "700", "10", said{fit.Web, "5", cal}))},
+			covered("500", "700", "10", said{reading.Web, "5", cal}))},
 		{days: 247, job: done("mira", shop.TakeIn{Name: "Tram museum, shed two", Object: "Carriage droplight, bay 2",
 			Exposure: "weather", Family: "drop-glass", Vehicle: true, Moves: pane.Road, Story: "it fell past its stop",
 			Like: "toughened"}, "toughened", 5, covered("560", "620", "12"))},
@@ -47,16 +47,17 @@ func ways() []gone {
 			Like: "toughened"}, "toughened", 5, covered("450", "350", "30"))},
 		{days: 194, job: done("mira", shop.TakeIn{Name: "Ferry company", Object: "Ferry wheelhouse, round window aft",
 			Exposure: "weather", Family: "ring-port", Water: true, Story: "cracked from one dog", Like: "toughened"},
-			"toughened", 8, []said{{fit.Across0, "300", cal}, {fit.Across45, "300", cal}, {fit.Across90, "300", cal},
-				{fit.Across135, "300", cal}, {fit.Ledge, "12", rule}})},
+			"toughened", 8, []said{{reading.Across0, "300", cal}, {reading.Across45, "300", cal}, {reading.Across90, "300", cal},
+				{reading.Across135, "300", cal}, {reading.Ledge, "12", rule}})},
 		{days: 181, job: done("tor", shop.TakeIn{Name: "Quay café", Object: "Café boiler, gauge tube of the small boiler",
 			Exposure: "boiler", Family: "gauge-tube", Power: true, Story: "weeps at the foot", Like: "borosilicate"},
-			"borosilicate", 2.4, []said{{fit.Faces, "250", rule}, {fit.StopDepth, "18", cal}, {fit.TubeOutside, "12.7", cal},
-				{fit.TubeWall, "2.4", cal}}).of(carries(pane.Duty{Pressure: 1.2}))},
+			"borosilicate", 2.4, []said{{reading.Faces, "250", rule}, {reading.StopDepth, "18", cal}, {reading.TubeOutside,
+				"12.7", cal},
+				{reading.TubeWall, "2.4", cal}}).of(carries(pane.Duty{Pressure: 1.2}))},
 		{days: 143, job: done("ebbe", shop.TakeIn{Name: "Ferry town museum",
 			Object:   "Museum case, sliding panel of the rope room",
 			Exposure: "room", Family: "lift-drop", Story: "chipped in cleaning", Like: "toughened"}, "toughened", 6,
-			rect("600", "600", "400", "400", said{fit.UpperPocket, "26", cal}, said{fit.LowerPocket, "9", cal}))},
+			rect("600", "600", "400", "400", said{reading.UpperPocket, "26", cal}, said{reading.LowerPocket, "9", cal}))},
 		{days: 109, job: done("mira", shop.TakeIn{Name: "Fenland hatchery", Object: "Incubator one, door panel",
 			Exposure: "room", Family: "flat-panel", Power: true, Story: "crazed from the cleaner", Like: "acrylic"},
 			"polycarbonate", 5, covered("400", "300", "14"))},
@@ -72,7 +73,7 @@ func ways() []gone {
 		{days: 41, job: done("tor", shop.TakeIn{Name: "Ferry company",
 			Object:   "Ferry wheelhouse, drawn window of the bridge wing",
 			Exposure: "weather", Family: "two-holes", Water: true, Leaf: true, Story: "a bush wore through", Like: "toughened"},
-			"toughened", 5, covered("520", "480", "13", said{fit.HoleAcross, "14", cal}, said{fit.HoleUp, "45", rule},
-				said{fit.HoleSide, "110", rule}, said{fit.HoleApart, "296", rule}, said{fit.BushAcross, "12", cal}))},
+			"toughened", 5, covered("520", "480", "13", said{reading.HoleAcross, "14", cal}, said{reading.HoleUp, "45", rule},
+				said{reading.HoleSide, "110", rule}, said{reading.HoleApart, "296", rule}, said{reading.BushAcross, "12", cal}))},
 	}
 }

@@ -20,6 +20,7 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/core/setting"
 	"freshshard/internal/record"
@@ -32,9 +33,9 @@ func stove(t *testing.T) shop.View {
 	if err != nil {
 		t.Fatal(err)
 	}
-	texts := map[fit.Place]string{fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242",
-		fit.HeightRight: "242.4", fit.Ledge: "14", fit.Reach: "16"}
-	readings, err := fit.ReadingsOf(texts, length.MM)
+	texts := map[reading.Place]string{reading.WidthTop: "270", reading.WidthBottom: "268.4", reading.HeightLeft: "242",
+		reading.HeightRight: "242.4", reading.Ledge: "14", reading.Reach: "16"}
+	readings, err := reading.FromTexts(texts, length.MM)
 	if err != nil {
 		t.Fatal(err)
 	}

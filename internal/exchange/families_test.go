@@ -10,6 +10,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/core/setting"
 	"freshshard/internal/record"
@@ -25,18 +26,20 @@ func TestEveryFamilyGoesOnPaper(t *testing.T) {
 			if err != nil {
 				t.Fatal(err)
 			}
-			usual := map[fit.Place]string{fit.WidthTop: "20 1/8", fit.WidthBottom: "20 1/8", fit.HeightLeft: "24",
-				fit.HeightRight: "24 light", fit.Ledge: "15 mm", fit.Reach: "18 mm", fit.Web: "4 mm",
-				fit.Across0: "12", fit.Across45: "12", fit.Across90: "12", fit.Across135: "12", fit.Faces: "10",
-				fit.StopDepth: "14 mm", fit.TubeOutside: "12.7 mm", fit.TubeWall: "2.4 mm", fit.UpperPocket: "24 mm",
-				fit.LowerPocket: "8 mm", fit.DepthTop: "20 mm", fit.OldThickness: "4.02 mm"}
-			texts := map[fit.Place]string{}
-			for _, i := range fit.Walk(f.Sizing, fit.Shape{}) {
+			usual := map[reading.Place]string{reading.WidthTop: "20 1/8", reading.WidthBottom: "20 1/8",
+				reading.HeightLeft:  "24",
+				reading.HeightRight: "24 light", reading.Ledge: "15 mm", reading.Reach: "18 mm", reading.Web: "4 mm",
+				reading.Across0: "12", reading.Across45: "12", reading.Across90: "12", reading.Across135: "12", reading.Faces: "10",
+				reading.StopDepth: "14 mm", reading.TubeOutside: "12.7 mm", reading.TubeWall: "2.4 mm",
+				reading.UpperPocket: "24 mm",
+				reading.LowerPocket: "8 mm", reading.DepthTop: "20 mm", reading.OldThickness: "4.02 mm"}
+			texts := map[reading.Place]string{}
+			for _, i := range reading.Walk(f.Sizing, reading.Shape{}) {
 				if s, ok := usual[i.Place]; ok {
 					texts[i.Place] = s
 				}
 			}
-			readings, err := fit.ReadingsOf(texts, length.IN)
+			readings, err := reading.FromTexts(texts, length.IN)
 			if err != nil {
 				t.Fatal(err)
 			}

@@ -12,10 +12,10 @@ import (
 	"golang.org/x/image/font/gofont/goregular"
 
 	"freshshard/core/drawing"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
@@ -305,7 +305,7 @@ func (t ticket) proof(y float64) {
 }
 
 // placeName is a reading's place in the words of its walk.
-func (t ticket) placeName(p fit.Place) string {
+func (t ticket) placeName(p reading.Place) string {
 	for _, i := range t.v.Reckoning.Walk {
 		if i.Place == p {
 			return i.Name

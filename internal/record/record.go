@@ -15,6 +15,7 @@ import (
 	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/core/striplog"
@@ -90,7 +91,7 @@ type Held struct {
 	Cutter fit.Cutter      `json:"cutter" enum:",hand,shop,toughened,saw"`
 	Gasket fit.Gasket      `json:"gasket"`
 	Sides  setting.Sides   `json:"sides"`
-	Shape  fit.Shape       `json:"shape"`
+	Shape  reading.Shape   `json:"shape"`
 	Raked  bool            `json:"raked"`
 	Like   string          `json:"like" doc:"Material of the old pane, as far as known"`
 	Duty   pane.Duty       `json:"duty" doc:"What it has to carry and to be used for"`
@@ -126,7 +127,7 @@ type Pane struct {
 
 // Reading is one dimension as a person read it.
 type Reading struct {
-	Place      fit.Place         `json:"place"`
+	Place      reading.Place     `json:"place"`
 	Reading    length.Reading    `json:"reading"`
 	Instrument length.Instrument `json:"instrument"`
 	By         string            `json:"by"`

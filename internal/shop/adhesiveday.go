@@ -7,9 +7,9 @@ import (
 	"time"
 
 	"freshshard/core/cure"
-	"freshshard/core/fit"
 	"freshshard/core/holding"
 	"freshshard/core/plan"
+	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/internal/record"
 )
@@ -89,7 +89,7 @@ func (b benchView) pressed() float64 {
 // land is how far the pane lies on its flange, mm.
 func (b benchView) land() (float64, bool) {
 	for _, r := range b.pane.Readings {
-		if r.Place == fit.Ledge {
+		if r.Place == reading.Ledge {
 			return r.Reading.Value - math.Max(b.reck.Fit.Gap.W, b.reck.Fit.Gap.H), true
 		}
 	}

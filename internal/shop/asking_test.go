@@ -10,8 +10,8 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/internal/record"
 )
@@ -78,7 +78,7 @@ func TestTheLineStops(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	for place, text := range with(square("270", "242", "3"), map[fit.Place]string{fit.Reach: "4"}) {
+	for place, text := range with(square("270", "242", "3"), map[reading.Place]string{reading.Reach: "4"}) {
 		read(t, s, tor, id, place, text)
 	}
 	v := view1(t, s, id)
@@ -233,11 +233,11 @@ func (s *Shop) answer(t *testing.T, tor record.Account, on Bench, j job, v View,
 	}
 	switch a.Kind {
 	case ask.Reading:
-		text, ok := j.readings[fit.Place(a.Key)]
+		text, ok := j.readings[reading.Place(a.Key)]
 		if !ok {
 			t.Fatalf("%s: %s is asked for, and nobody reads it", j.name, a.Key)
 		}
-		return s.Read(ctx, tor, on, fit.Place(a.Key), Said{Text: text, Instrument: "rule"})
+		return s.Read(ctx, tor, on, reading.Place(a.Key), Said{Text: text, Instrument: "rule"})
 	case ask.Look:
 		evidence := map[string]string{}
 		if d := v.Pane.Diagnosis; d != nil {

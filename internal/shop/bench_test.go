@@ -7,8 +7,8 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -103,7 +103,7 @@ func BenchmarkWriteReading(b *testing.B) {
 			version = j.Panes[0].Readings[0].Version
 		}
 		t := time.Now()
-		err = s.Read(ctx, mira, First(ids[n%stored]), fit.HeightMiddle,
+		err = s.Read(ctx, mira, First(ids[n%stored]), reading.HeightMiddle,
 			Said{Text: fmt.Sprint(240 + n%9), Instrument: length.Tape, Version: version})
 		times = append(times, time.Since(t))
 		if err != nil && ids[n%stored] != ids[stored/2] {

@@ -15,10 +15,10 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/core/road"
 	"freshshard/internal/bound"
@@ -194,7 +194,7 @@ func checkPane(j *record.Job, p *record.Pane, at string) error {
 	if err := p.Spot.Check(); err != nil {
 		return fault.New(at+".spot", err.Error(), "give a place on the object")
 	}
-	seen := map[fit.Place]bool{}
+	seen := map[reading.Place]bool{}
 	for i, r := range p.Readings {
 		at := fmt.Sprintf("%s.readings[%d]", at, i)
 		if _, err := placeOf(p.Held, r.Place); err != nil {

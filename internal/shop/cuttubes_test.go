@@ -6,8 +6,8 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 )
 
@@ -19,8 +19,9 @@ func toCutTube(t *testing.T, s *Shop, by record.Account, object, faces, outside 
 	if err != nil {
 		t.Fatal(err)
 	}
-	for place, text := range map[fit.Place]string{fit.Faces: faces, fit.StopDepth: "14", fit.TubeOutside: outside,
-		fit.TubeWall: "2.4"} {
+	for place, text := range map[reading.Place]string{reading.Faces: faces, reading.StopDepth: "14",
+		reading.TubeOutside: outside,
+		reading.TubeWall:    "2.4"} {
 		read(t, s, by, id, place, text)
 	}
 	if err := s.Choose(ctx, by, First(id), Settle{Material: "borosilicate", Thickness: 2.4}); err != nil {
@@ -155,8 +156,9 @@ func TestBlankOfAShape(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	for place, text := range map[fit.Place]string{fit.Across0: "251.2 ±0.1", fit.Across45: "250.6 ±0.1",
-		fit.Across90: "249.4 ±0.1", fit.Across135: "250.8 ±0.1", fit.Ledge: "10", fit.SeatWarp: "0.4 ±0.05"} {
+	for place, text := range map[reading.Place]string{reading.Across0: "251.2 ±0.1", reading.Across45: "250.6 ±0.1",
+		reading.Across90: "249.4 ±0.1", reading.Across135: "250.8 ±0.1", reading.Ledge: "10",
+		reading.SeatWarp: "0.4 ±0.05"} {
 		read(t, s, tor, id, place, text)
 	}
 	if err := s.Choose(ctx, tor, First(id), Settle{Material: "annealed", Thickness: 6}); err != nil {

@@ -7,9 +7,9 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/internal/record"
@@ -27,20 +27,21 @@ func TestReadingMeasures(t *testing.T) {
 	s, _, tor := open(t)
 	for _, c := range []struct {
 		name  string
-		last  map[fit.Place]string
+		last  map[reading.Place]string
 		done  bool
 		again string
 	}{
-		{"all read", map[fit.Place]string{fit.Ledge: "14", fit.Reach: "16"}, true, "14.2"},
-		{"one open", map[fit.Place]string{fit.Ledge: "14"}, false, "14.2"},
-		{"a ledge that stops", map[fit.Place]string{fit.Ledge: "3", fit.Reach: "4"}, false, "3.2"},
-		{"an odd one", map[fit.Place]string{fit.Ledge: "14", fit.Reach: "16", fit.WidthMiddle: "281"}, false, ""},
+		{"all read", map[reading.Place]string{reading.Ledge: "14", reading.Reach: "16"}, true, "14.2"},
+		{"one open", map[reading.Place]string{reading.Ledge: "14"}, false, "14.2"},
+		{"a ledge that stops", map[reading.Place]string{reading.Ledge: "3", reading.Reach: "4"}, false, "3.2"},
+		{"an odd one", map[reading.Place]string{reading.Ledge: "14", reading.Reach: "16", reading.WidthMiddle: "281"}, false,
+			""},
 	} {
 		id := takeIn(t, s, tor)
-		for _, p := range []fit.Place{fit.WidthTop, fit.WidthBottom, fit.HeightLeft, fit.HeightRight} {
+		for _, p := range []reading.Place{reading.WidthTop, reading.WidthBottom, reading.HeightLeft, reading.HeightRight} {
 			read(t, s, tor, id, p, sized[p])
 		}
-		places := []fit.Place{fit.WidthMiddle, fit.Ledge, fit.Reach}
+		places := []reading.Place{reading.WidthMiddle, reading.Ledge, reading.Reach}
 		for _, p := range places {
 			if text := c.last[p]; text != "" {
 				read(t, s, tor, id, p, text)
@@ -62,8 +63,8 @@ func TestReadingMeasures(t *testing.T) {
 		if isDone(view1(t, s, id), measureStep) {
 			t.Errorf("%s: opened, it is done again", c.name)
 		}
-		i := slices.IndexFunc(v.Pane.Readings, func(r record.Reading) bool { return r.Place == fit.Ledge })
-		if err := s.Read(ctx, tor, First(id), fit.Ledge, Said{Text: c.again, Instrument: length.Rule,
+		i := slices.IndexFunc(v.Pane.Readings, func(r record.Reading) bool { return r.Place == reading.Ledge })
+		if err := s.Read(ctx, tor, First(id), reading.Ledge, Said{Text: c.again, Instrument: length.Rule,
 			Version: v.Pane.Readings[i].Version}); err != nil {
 			t.Fatal(err)
 		}
@@ -222,11 +223,11 @@ func TestTakenBackTakesBack(t *testing.T) {
 	for p, text := range sized {
 		read(t, s, tor, id, p, text)
 	}
-	read(t, s, tor, id, fit.OldThickness, "4.0")
+	read(t, s, tor, id, reading.OldThickness, "4.0")
 	state(id, "read", map[string]bool{measureStep: true}, nil)
-	must(s.TakeBack(ctx, tor, First(id), fit.OldThickness, 1))
+	must(s.TakeBack(ctx, tor, First(id), reading.OldThickness, 1))
 	state(id, "one too many taken back", map[string]bool{measureStep: true}, nil)
-	must(s.TakeBack(ctx, tor, First(id), fit.Reach, 1))
+	must(s.TakeBack(ctx, tor, First(id), reading.Reach, 1))
 	state(id, "one that is needed taken back", map[string]bool{measureStep: false}, nil)
 
 	// The last screw, and the hold that went with it.

@@ -6,7 +6,7 @@ import (
 
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/internal/record"
 )
@@ -107,7 +107,8 @@ func TestRoadForAllAlike(t *testing.T) {
 		t.Fatal(err)
 	}
 	// With fixings in the same call: both are kept.
-	if err := s.Like(ctx, tor, second, LikeThis{Road: true, Fixing: true, Places: []fit.Place{fit.Ledge}}); err != nil {
+	if err := s.Like(ctx, tor, second, LikeThis{Road: true, Fixing: true,
+		Places: []reading.Place{reading.Ledge}}); err != nil {
 		t.Fatal(err)
 	}
 	for i, want := range []string{"kept", "kept", "kept", "size"} {

@@ -5,8 +5,8 @@ import (
 	"time"
 
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/pane"
+	"freshshard/core/reading"
 	"freshshard/core/route"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -123,8 +123,8 @@ func (s *Shop) copied(ctx context.Context, by record.Account, key string, job in
 		held := p.Held
 		held.Uses, held.Turns, held.Stock = nil, nil, ""
 		held.Peel.Spots = nil
-		if held.Shape.Kind == fit.Drawn { // it was drawn for that pane
-			held.Shape = fit.Shape{}
+		if held.Shape.Kind == reading.Drawn { // it was drawn for that pane
+			held.Shape = reading.Shape{}
 		}
 		held.Stack = pane.Stack{Cavity: held.Stack.Cavity}
 		j.Panes = append(j.Panes, record.Pane{Number: p.Number, Held: held, Spot: p.Spot})

@@ -6,7 +6,7 @@ import (
 
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/internal/record"
 )
@@ -52,7 +52,7 @@ func TestWithdraw(t *testing.T) {
 	}
 	var c *record.Conflict
 	for what, err := range map[string]error{
-		"read":      s.Read(ctx, tor, First(id), fit.WidthTop, Said{Text: "300", Instrument: "rule"}),
+		"read":      s.Read(ctx, tor, First(id), reading.WidthTop, Said{Text: "300", Instrument: "rule"}),
 		"ticked":    s.Tick(ctx, tor, First(id), "cause", Done{Outcome: "done"}),
 		"settled":   s.Choose(ctx, tor, First(id), Settle{Material: "annealed", Thickness: 3}),
 		"withdrawn": s.Withdraw(ctx, tor, id, "once more"),
@@ -100,7 +100,7 @@ func TestCopy(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	read(t, s, tor, id, fit.WidthTop, "400")
+	read(t, s, tor, id, reading.WidthTop, "400")
 	if err := s.Tick(ctx, tor, First(id), "isolate", Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}

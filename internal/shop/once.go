@@ -8,9 +8,9 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -245,10 +245,10 @@ func (s *Shop) AnswerAll(ctx context.Context, by record.Account, job int64, chec
 // they lack: a reading at a place, the settled material, the fixings. It says
 // nothing over what somebody said of another pane.
 type LikeThis struct {
-	Places []fit.Place `json:"places,omitempty" maxItems:"20" doc:"Readings to give them"`
-	Road   bool        `json:"road,omitempty" doc:"What is to be done; only where nobody said it of them"`
-	Choice bool        `json:"choice,omitempty" doc:"The settled material and thickness"`
-	Fixing bool        `json:"fixing,omitempty" doc:"Frame, gasket, who cuts it and the fixings on each side"`
+	Places []reading.Place `json:"places,omitempty" maxItems:"20" doc:"Readings to give them"`
+	Road   bool            `json:"road,omitempty" doc:"What is to be done; only where nobody said it of them"`
+	Choice bool            `json:"choice,omitempty" doc:"The settled material and thickness"`
+	Fixing bool            `json:"fixing,omitempty" doc:"Frame, gasket, who cuts it and the fixings on each side"`
 }
 
 // Like does it. Each pane is reckoned before it is kept, and a gate that is

@@ -6,8 +6,8 @@ import (
 
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 )
 
@@ -28,9 +28,9 @@ func TestNineLightsTogether(t *testing.T) {
 		Family: "putty-points", Place: "bench", Layout: &drawing.Layout{Across: 3, Down: 3}})
 	did("taken in", err)
 	first := First(id)
-	read(t, s, tor, id, fit.Ledge, "12")
+	read(t, s, tor, id, reading.Ledge, "12")
 	did("settled", s.Choose(ctx, tor, first, Settle{Material: "annealed", Thickness: 4}))
-	like := LikeThis{Places: []fit.Place{fit.Ledge}, Choice: true, Fixing: true}
+	like := LikeThis{Places: []reading.Place{reading.Ledge}, Choice: true, Fixing: true}
 	did("alike", s.Like(ctx, tor, first, like))
 	v := view1(t, s, id)
 	if n := len(v.Hindrances); n < 150 {
@@ -38,8 +38,9 @@ func TestNineLightsTogether(t *testing.T) {
 	}
 	// The sizes come off the sash at once, as the sum lays them.
 	for _, p := range v.Panes {
-		for place, text := range map[fit.Place]string{fit.WidthTop: "250", fit.WidthBottom: "250", fit.HeightLeft: "180",
-			fit.HeightRight: "180"} {
+		for place, text := range map[reading.Place]string{reading.WidthTop: "250", reading.WidthBottom: "250",
+			reading.HeightLeft:  "180",
+			reading.HeightRight: "180"} {
 			if err := s.Read(ctx, tor, Bench{Job: id, Pane: p.ID}, place, Said{Text: text, Instrument: "rule"}); err != nil {
 				t.Fatal(err)
 			}
@@ -88,8 +89,9 @@ func TestThreePanesTwoSound(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	for place, text := range map[fit.Place]string{fit.WidthTop: "400", fit.WidthBottom: "400", fit.HeightLeft: "300",
-		fit.HeightRight: "300", fit.Ledge: "14"} {
+	for place, text := range map[reading.Place]string{reading.WidthTop: "400", reading.WidthBottom: "400",
+		reading.HeightLeft:  "300",
+		reading.HeightRight: "300", reading.Ledge: "14"} {
 		read(t, s, tor, id, place, text)
 	}
 	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4}); err != nil {
@@ -205,27 +207,28 @@ func TestAllIsCareful(t *testing.T) {
 		Value: &much}}); fault.Of(err) == nil {
 		t.Errorf("a number beyond its limit passed for all: %v", err)
 	}
-	if err := s.Read(ctx, tor, second, fit.Ledge, Said{Text: "11", Instrument: "rule"}); err != nil {
+	if err := s.Read(ctx, tor, second, reading.Ledge, Said{Text: "11", Instrument: "rule"}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Like(ctx, tor, First(id), LikeThis{Places: []fit.Place{fit.Ledge, fit.Reach}}); err != nil {
+	if err := s.Like(ctx, tor, First(id), LikeThis{Places: []reading.Place{reading.Ledge, reading.Reach}}); err != nil {
 		t.Fatal(err)
 	}
 	w, err = s.Bench(ctx, second)
 	if err != nil {
 		t.Fatal(err)
 	}
-	got := map[fit.Place]string{}
+	got := map[reading.Place]string{}
 	for _, r := range w.Pane.Readings {
 		got[r.Place] = r.Reading.Text
 	}
-	if got[fit.Ledge] != "11" || got[fit.Reach] != sized[fit.Reach] {
+	if got[reading.Ledge] != "11" || got[reading.Reach] != sized[reading.Reach] {
 		t.Errorf("%v", got)
 	}
 	// Doing it again changes nothing.
 	pulse := v.Job.Version
 	before, _ := s.Bench(ctx, second)
-	if err := s.Like(ctx, tor, First(id), LikeThis{Places: []fit.Place{fit.Ledge, fit.Reach}, Fixing: true}); err != nil {
+	if err := s.Like(ctx, tor, First(id), LikeThis{Places: []reading.Place{reading.Ledge, reading.Reach},
+		Fixing: true}); err != nil {
 		t.Fatal(err)
 	}
 	after, _ := s.Bench(ctx, second)

@@ -7,9 +7,9 @@ import (
 
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -36,8 +36,8 @@ func laidOut(l drawing.Layout, panes []record.Pane) ([]record.Pane, error) {
 			p := record.Pane{Held: panes[0].Held}
 			p.Name, p.Uses = "", nil
 			p.Shape.Drawn = nil
-			if p.Shape.Kind == fit.Drawn {
-				p.Shape = fit.Shape{}
+			if p.Shape.Kind == reading.Drawn {
+				p.Shape = reading.Shape{}
 			}
 			panes = append(panes, p)
 		}
@@ -184,7 +184,7 @@ func (s *Shop) LayDrawn(ctx context.Context, by record.Account, at Bench, in Dra
 	}
 	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		before, was := p.Shape.Kind, *p
-		p.Shape = fit.Shape{Kind: fit.Drawn, Drawn: &o, Doubt: in.Doubt, Trace: in.Trace, Curved: p.Shape.Curved}
+		p.Shape = reading.Shape{Kind: reading.Drawn, Drawn: &o, Doubt: in.Doubt, Trace: in.Trace, Curved: p.Shape.Curved}
 		p.Version = in.Version
 		if err := worse(j, &was, p); err != nil {
 			return store.Change{}, err
@@ -193,8 +193,8 @@ func (s *Shop) LayDrawn(ctx context.Context, by record.Account, at Bench, in Dra
 		if err == nil && !found {
 			err = stale("how the pane is held")
 		}
-		return store.Change{Noun: "shape", Item: fit.Drawn, Action: "changed", Said: "an outline was laid on the table",
-			Before: before, After: fit.Drawn}, err
+		return store.Change{Noun: "shape", Item: reading.Drawn, Action: "changed", Said: "an outline was laid on the table",
+			Before: before, After: reading.Drawn}, err
 	})
 }
 

@@ -7,9 +7,9 @@ import (
 
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 )
 
@@ -43,7 +43,7 @@ func TestPanesAreTheirOwn(t *testing.T) {
 		t.Fatalf("%d panes", len(ids))
 	}
 	seven := Bench{Job: job, Pane: ids[6]}
-	for p, text := range map[fit.Place]string{"width_top": "508", "height_left": "610", "ledge": "12"} {
+	for p, text := range map[reading.Place]string{"width_top": "508", "height_left": "610", "ledge": "12"} {
 		if err := s.Read(ctx, tor, seven, p, Said{Text: text, Instrument: length.Tape}); err != nil {
 			t.Fatal(err)
 		}

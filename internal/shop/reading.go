@@ -6,8 +6,8 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -23,7 +23,7 @@ type Said struct {
 
 // Understand reads a length as it would be taken at a place, without keeping
 // it. place may be empty.
-func Understand(text string, unit length.Unit, with length.Instrument, place fit.Place) (length.Reading, error) {
+func Understand(text string, unit length.Unit, with length.Instrument, place reading.Place) (length.Reading, error) {
 	field := "text"
 	if place != "" {
 		field = string(place)
@@ -53,7 +53,7 @@ func (e *At) Unwrap() error { return e.Err }
 // Read keeps a reading at a place. The earlier one stays in the record. When
 // somebody else has read the place since, it is a Conflict that says what they
 // read; a retry of the same reading is taken for done.
-func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.Place, in Said) error {
+func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place reading.Place, in Said) error {
 	unit, err := s.store.UnitFor(ctx, at.Job, by.ID)
 	if err != nil {
 		return err
@@ -111,7 +111,7 @@ func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place fit.
 // possible refuses a reading that cannot be true beside the others, such as a
 // diagonal longer than both sides. It refuses only at the place itself: a side
 // that makes an earlier diagonal impossible may be the right one of the two.
-func possible(j *record.Job, p *record.Pane, place fit.Place, r length.Reading) error {
+func possible(j *record.Job, p *record.Pane, place reading.Place, r length.Reading) error {
 	k := known(j, p, length.MM)
 	k.Readings[place], k.Stage = r, reckon.Work
 	out, err := reckon.Pane(k)
@@ -125,7 +125,7 @@ func possible(j *record.Job, p *record.Pane, place fit.Place, r length.Reading) 
 }
 
 // placeOf finds a place that the family's walk has.
-func placeOf(held record.Held, place fit.Place) (fit.PlaceInfo, error) {
+func placeOf(held record.Held, place reading.Place) (reading.PlaceInfo, error) {
 	info, err := place.Info()
 	if err != nil {
 		return info, err
@@ -134,7 +134,7 @@ func placeOf(held record.Held, place fit.Place) (fit.PlaceInfo, error) {
 	if err != nil {
 		return info, err
 	}
-	p := fit.Problem{Sizing: f.Sizing, Shape: held.Shape, Carried: f.Carried != ""}
+	p := reading.Asked{Sizing: f.Sizing, Shape: held.Shape, Carried: f.Carried != ""}
 	for _, w := range p.Walk() {
 		if w.Place == place {
 			return w, nil
@@ -144,7 +144,7 @@ func placeOf(held record.Held, place fit.Place) (fit.PlaceInfo, error) {
 }
 
 // seen holds the live reading against the version that the person saw.
-func (s *Shop) seen(live *record.Reading, version int, info fit.PlaceInfo) error {
+func (s *Shop) seen(live *record.Reading, version int, info reading.PlaceInfo) error {
 	switch {
 	case live == nil && version == 0, live != nil && live.Version == version:
 		return nil
@@ -160,7 +160,7 @@ func (s *Shop) seen(live *record.Reading, version int, info fit.PlaceInfo) error
 
 // TakeBack takes the reading of a place out of the count; it stays in the
 // record. A place without a reading is as wanted.
-func (s *Shop) TakeBack(ctx context.Context, by record.Account, at Bench, place fit.Place, version int) error {
+func (s *Shop) TakeBack(ctx context.Context, by record.Account, at Bench, place reading.Place, version int) error {
 	info, err := place.Info()
 	if err != nil {
 		return err

@@ -9,8 +9,8 @@ import (
 
 	"freshshard/core/bond"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/internal/record"
 )
@@ -23,7 +23,7 @@ type job struct {
 	exposure string
 	road     road.Chosen
 	part     road.Part
-	readings map[fit.Place]string
+	readings map[reading.Place]string
 	material string
 	thick    float64
 	headline string // what the order line says, or its beginning
@@ -34,12 +34,13 @@ type job struct {
 }
 
 // square are readings of an opening with its cover.
-func square(w, h, cover string) map[fit.Place]string {
-	return map[fit.Place]string{fit.WidthTop: w, fit.WidthBottom: w, fit.HeightLeft: h, fit.HeightRight: h,
-		fit.Ledge: cover}
+func square(w, h, cover string) map[reading.Place]string {
+	return map[reading.Place]string{reading.WidthTop: w, reading.WidthBottom: w, reading.HeightLeft: h,
+		reading.HeightRight: h,
+		reading.Ledge:       cover}
 }
 
-func with(m map[fit.Place]string, more map[fit.Place]string) map[fit.Place]string {
+func with(m map[reading.Place]string, more map[reading.Place]string) map[reading.Place]string {
 	maps.Copy(m, more)
 	return m
 }
@@ -51,8 +52,10 @@ var jobs = []job{
 	{name: "tractor's cab, wound door glass as a part", family: "drop-glass", exposure: "weather",
 		road: road.Chosen{ID: "part"}, part: road.Part{Seen: "old"}, headline: "The part, as it comes", budget: 32},
 	{name: "horse trailer, a window as it comes through its wall", family: "clamp-ring", exposure: "weather",
-		road: road.Chosen{ID: "window"}, readings: map[fit.Place]string{fit.WidthTop: "600", fit.WidthBottom: "600",
-			fit.HeightLeft: "400", fit.HeightRight: "400", fit.Ledge: "20", fit.BodyWidth: "594", fit.BodyHeight: "394"},
+		road: road.Chosen{ID: "window"}, readings: map[reading.Place]string{reading.WidthTop: "600",
+			reading.WidthBottom: "600",
+			reading.HeightLeft:  "400", reading.HeightRight: "400", reading.Ledge: "20", reading.BodyWidth: "594",
+			reading.BodyHeight: "394"},
 		material: "acrylic", thick: 3, headline: "window as it comes", budget: 40},
 	{name: "wheelhouse, a framed window in rubber", family: "locking-gasket", exposure: "weather",
 		road: road.Chosen{ID: "window"}, part: road.Part{Number: "W 12", Seen: "list"},
@@ -80,41 +83,44 @@ var jobs = []job{
 	{name: "greenhouse, a starred light watched", family: "putty-points", exposure: "weather",
 		road: road.Chosen{ID: "kept", How: "watch", Came: road.Unbroken}, headline: "Sound: left in and watched", budget: 6},
 	{name: "greenhouse, a board for the winter", family: "putty-points", exposure: "weather",
-		road: road.Chosen{ID: "other", How: "board"}, readings: map[fit.Place]string{fit.WidthTop: "508",
-			fit.WidthBottom: "508",
-			fit.HeightLeft:  "610", fit.HeightRight: "610", fit.Ledge: "12"}, material: "board", thick: 6.5,
+		road: road.Chosen{ID: "other", How: "board"}, readings: map[reading.Place]string{reading.WidthTop: "508",
+			reading.WidthBottom: "508",
+			reading.HeightLeft:  "610", reading.HeightRight: "610", reading.Ledge: "12"}, material: "board", thick: 6.5,
 		headline: "501.0 × 603.0 mm, 6.5 mm plywood", budget: 40},
 	{name: "incubator, a plate in place of the lamp's pane", family: "flat-panel", exposure: "room",
-		road: road.Chosen{ID: "other", How: "plate"}, readings: map[fit.Place]string{fit.WidthTop: "200",
-			fit.WidthBottom: "200",
-			fit.HeightLeft:  "150", fit.HeightRight: "150", fit.Ledge: "10"}, material: "plate", thick: 2,
+		road: road.Chosen{ID: "other", How: "plate"}, readings: map[reading.Place]string{reading.WidthTop: "200",
+			reading.WidthBottom: "200",
+			reading.HeightLeft:  "150", reading.HeightRight: "150", reading.Ledge: "10"}, material: "plate", thick: 2,
 		headline: "", budget: 36},
 	{name: "museum case, an old pane brought alone as a pattern", family: "bead-brads", exposure: "room",
-		road:     road.Chosen{ID: "size", How: road.Pattern},
-		readings: map[fit.Place]string{fit.OldWidth: "374.3", fit.OldHeight: "563.8", fit.OldThickness: "3.02"},
+		road: road.Chosen{ID: "size", How: road.Pattern},
+		readings: map[reading.Place]string{reading.OldWidth: "374.3", reading.OldHeight: "563.8",
+			reading.OldThickness: "3.02"},
 		material: "annealed", thick: 3, headline: "374.5 × 564.0", budget: 16},
 	{name: "apothecary cabinet, a new pane to size", family: "bead-brads", exposure: "room",
-		readings: map[fit.Place]string{fit.WidthTop: "378", fit.WidthBottom: "378", fit.HeightLeft: "567",
-			fit.HeightRight: "567",
-			fit.Ledge:       "9"}, material: "annealed", thick: 3, headline: "373", budget: 36},
+		readings: map[reading.Place]string{reading.WidthTop: "378", reading.WidthBottom: "378", reading.HeightLeft: "567",
+			reading.HeightRight: "567",
+			reading.Ledge:       "9"}, material: "annealed", thick: 3, headline: "373", budget: 36},
 	{name: "horse trailer, bonded folding door", family: "bonded-fixed", exposure: "weather", leaf: true,
 		readings: square("500", "350", "25"), material: "polycarbonate", thick: 5, headline: "5 mm polycarbonate",
 		budget: 42},
 	{name: "wheelhouse, round port", family: "ring-port", exposure: "weather",
-		readings: map[fit.Place]string{fit.Across0: "300",
-			fit.Across45: "300", fit.Across90: "300", fit.Across135: "300", fit.Ledge: "12"}, material: "toughened", thick: 8,
+		readings: map[reading.Place]string{reading.Across0: "300",
+			reading.Across45: "300", reading.Across90: "300", reading.Across135: "300", reading.Ledge: "12"},
+		material: "toughened", thick: 8,
 		headline: "round, 2", budget: 40},
 	{name: "incubator, channel front", family: "channel-front", exposure: "room", readings: square("500", "350", "11"),
 		material: "toughened", thick: 4, headline: "4 mm toughened", budget: 38},
 	{name: "tram, roped-in screen", family: "locking-gasket", exposure: "weather",
-		readings: with(square("500", "700", "10"), map[fit.Place]string{fit.Web: "5"}), material: "laminated", thick: 6,
+		readings: with(square("500", "700", "10"), map[reading.Place]string{reading.Web: "5"}), material: "laminated",
+		thick:    6,
 		headline: "6 mm laminated", budget: 40},
 	{name: "tractor's cab, rear window in its joined gasket", family: "locking-gasket", exposure: "weather",
-		readings: with(square("760", "520", "10"), map[fit.Place]string{fit.Web: "5", fit.JoinedGasket: "2510"}),
+		readings: with(square("760", "520", "10"), map[reading.Place]string{reading.Web: "5", reading.JoinedGasket: "2510"}),
 		heard:    []Heard{{Kind: "groove", Round: "2512"}, {Kind: "neighbour", Width: "747", Height: "507"}},
 		material: "toughened", thick: 5, headline: "5 mm toughened", budget: 42},
 	{name: "sauna stove, door pane", family: "clip-heat", exposure: "fire",
-		readings: with(square("270", "242", "14"), map[fit.Place]string{fit.Reach: "16"}), material: "glass-ceramic",
+		readings: with(square("270", "242", "14"), map[reading.Place]string{reading.Reach: "16"}), material: "glass-ceramic",
 		thick:    4,
 		headline: "263.5", budget: 40},
 	{name: "bakery's deck oven, window pack", family: "window-pack", exposure: "oven", leaf: true,
@@ -123,16 +129,16 @@ var jobs = []job{
 	{name: "deck oven, inner pane as a part", family: "window-pack", exposure: "oven", road: road.Chosen{ID: "part"},
 		part: road.Part{Number: "B 7", Seen: "list"}, headline: "Part B 7, as it comes", budget: 32},
 	{name: "tractor's cab, drop glass by two holes", family: "two-holes", exposure: "weather",
-		readings: with(square("520", "480", "13"), map[fit.Place]string{fit.HoleAcross: "14", fit.HoleUp: "45",
-			fit.HoleSide: "110", fit.HoleApart: "296", fit.BushAcross: "12"}),
+		readings: with(square("520", "480", "13"), map[reading.Place]string{reading.HoleAcross: "14", reading.HoleUp: "45",
+			reading.HoleSide: "110", reading.HoleApart: "296", reading.BushAcross: "12"}),
 		material: "toughened", thick: 5, headline: "two holes 14.0 mm across", budget: 46},
 	{name: "deck oven, lamp window under a tabbed retainer, stripped whole", family: "tabbed-retainer", exposure: "oven",
 		leaf:     true,
 		readings: square("180", "120", "10"), material: "glass-ceramic", thick: 4, headline: "4 mm glass-ceramic",
 		budget: 42},
 	{name: "café boiler, gauge tube", family: "gauge-tube", exposure: "room",
-		readings: map[fit.Place]string{fit.Faces: "250",
-			fit.StopDepth: "18", fit.TubeOutside: "12.7", fit.TubeWall: "2.4"}, material: "borosilicate", thick: 2.4,
+		readings: map[reading.Place]string{reading.Faces: "250",
+			reading.StopDepth: "18", reading.TubeOutside: "12.7", reading.TubeWall: "2.4"}, material: "borosilicate", thick: 2.4,
 		headline: "tube, 12.7 mm outside", budget: 36},
 	{name: "greenhouse, a light in a stock size", family: "putty-points", exposure: "weather",
 		readings: square("616", "463", "13"),

@@ -11,9 +11,9 @@ import (
 	"time"
 
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
 	"freshshard/internal/record"
@@ -68,16 +68,17 @@ func takeIn(t testing.TB, s *Shop, by record.Account) int64 {
 	return id
 }
 
-func read(t testing.TB, s *Shop, by record.Account, job int64, place fit.Place, text string) {
+func read(t testing.TB, s *Shop, by record.Account, job int64, place reading.Place, text string) {
 	t.Helper()
 	if err := s.Read(ctx, by, First(job), place, Said{Text: text, Instrument: length.Rule}); err != nil {
 		t.Fatal(err)
 	}
 }
 
-var sized = map[fit.Place]string{
-	fit.WidthTop: "270", fit.WidthBottom: "268.4", fit.HeightLeft: "242", fit.HeightRight: `9 17/32"`, fit.Ledge: "14",
-	fit.Reach: "16",
+var sized = map[reading.Place]string{
+	reading.WidthTop: "270", reading.WidthBottom: "268.4", reading.HeightLeft: "242", reading.HeightRight: `9 17/32"`,
+	reading.Ledge: "14",
+	reading.Reach: "16",
 }
 
 func view1(t testing.TB, s *Shop, id int64) View {
@@ -134,7 +135,7 @@ func TestRoad(t *testing.T) {
 	}
 	order := v.Reckoning.Order
 	var c *record.Conflict
-	if err := s.Read(ctx, tor, First(id), fit.WidthTop, Said{Text: "300", Instrument: length.Tape,
+	if err := s.Read(ctx, tor, First(id), reading.WidthTop, Said{Text: "300", Instrument: length.Tape,
 		Version: 1}); !errors.As(err, &c) {
 		t.Errorf("a signed job took a reading: %v", err)
 	}
@@ -201,27 +202,27 @@ func TestRetryNeverDoubles(t *testing.T) {
 func TestConflictShowsBoth(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	read(t, s, tor, id, fit.WidthTop, "268")
+	read(t, s, tor, id, reading.WidthTop, "268")
 	var c *record.Conflict
-	err := s.Read(ctx, mira, First(id), fit.WidthTop, Said{Text: "270", Instrument: length.Tape})
+	err := s.Read(ctx, mira, First(id), reading.WidthTop, Said{Text: "270", Instrument: length.Tape})
 	if !errors.As(err, &c) || c.Field != "width_top" || !strings.Contains(c.Says, "Tor read 268") {
 		t.Fatalf("%v", err)
 	}
-	if err := s.Read(ctx, mira, First(id), fit.WidthTop, Said{Text: "270", Instrument: length.Tape,
+	if err := s.Read(ctx, mira, First(id), reading.WidthTop, Said{Text: "270", Instrument: length.Tape,
 		Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.TakeBack(ctx, tor, First(id), fit.WidthTop, 1); !errors.As(err, &c) {
+	if err := s.TakeBack(ctx, tor, First(id), reading.WidthTop, 1); !errors.As(err, &c) {
 		t.Errorf("took back what somebody else had read since: %v", err)
 	}
-	if err := s.TakeBack(ctx, tor, First(id), fit.WidthTop, 2); err != nil {
+	if err := s.TakeBack(ctx, tor, First(id), reading.WidthTop, 2); err != nil {
 		t.Error(err)
 	}
 	if v := view1(t, s, id); len(v.Pane.Readings) != 0 {
 		t.Errorf("%+v", v.Pane.Readings)
 	}
 	// A place that was taken back counts on, so that an old copy never fits.
-	read(t, s, tor, id, fit.WidthTop, "269")
+	read(t, s, tor, id, reading.WidthTop, "269")
 	if v := view1(t, s, id); v.Pane.Readings[0].Version != 3 {
 		t.Errorf("version %d", v.Pane.Readings[0].Version)
 	}
@@ -230,10 +231,10 @@ func TestConflictShowsBoth(t *testing.T) {
 func TestManyWritersLoseNothing(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	places := []fit.Place{}
-	for _, w := range fit.Walk("clip", fit.Shape{}) {
+	places := []reading.Place{}
+	for _, w := range reading.Walk("clip", reading.Shape{}) {
 		// Readings of one round size that belong together, so without diagonals.
-		if w.Least > 10 && w.Place != fit.Rising && w.Place != fit.Falling {
+		if w.Least > 10 && w.Place != reading.Rising && w.Place != reading.Falling {
 			places = append(places, w.Place)
 		}
 	}

@@ -8,8 +8,8 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 )
 
@@ -40,9 +40,9 @@ func shallow(t *testing.T, s *Shop, by record.Account) int64 {
 	id := takeIn(t, s, by)
 	for p, text := range sized {
 		switch p {
-		case fit.Reach:
+		case reading.Reach:
 			text = "5"
-		case fit.Ledge:
+		case reading.Ledge:
 			text = "8"
 		}
 		read(t, s, by, id, p, text)
@@ -75,7 +75,7 @@ func TestAStopStops(t *testing.T) {
 		t.Fatalf("%+v", v.Hindrances)
 	}
 	key := v.Hindrances[0].Key
-	if v.Stops[0].Place != string(fit.Reach) || !strings.Contains(v.Stops[0].Says, "under a bracket") ||
+	if v.Stops[0].Place != string(reading.Reach) || !strings.Contains(v.Stops[0].Says, "under a bracket") ||
 		!strings.HasPrefix(v.Stops[0].Limit, "at least 4 mm") {
 		t.Fatalf("%+v", v.Stops[0])
 	}
@@ -114,20 +114,20 @@ func TestAStopStops(t *testing.T) {
 		t.Fatalf("%+v, %+v", v.Hindrances, v.Stops)
 	}
 	// It does not reach farther than what was taken on.
-	if err := s.Read(ctx, tor, First(id), fit.Reach, Said{Text: "4", Instrument: "rule", Version: 1}); err != nil {
+	if err := s.Read(ctx, tor, First(id), reading.Reach, Said{Text: "4", Instrument: "rule", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	if v = view1(t, s, id); stopsOf(v) == "" {
 		t.Fatal("a word stands for something worse")
 	}
 	// A stop that a new reading lifts needs nobody.
-	if err := s.Read(ctx, tor, First(id), fit.Reach, Said{Text: "16", Instrument: "rule", Version: 2}); err != nil {
+	if err := s.Read(ctx, tor, First(id), reading.Reach, Said{Text: "16", Instrument: "rule", Version: 2}); err != nil {
 		t.Fatal(err)
 	}
 	if v = view1(t, s, id); len(v.Stops) != 0 {
 		t.Fatalf("%+v", v.Stops)
 	}
-	if err := s.Read(ctx, tor, First(id), fit.Reach, Said{Text: "5", Instrument: "rule", Version: 3}); err != nil {
+	if err := s.Read(ctx, tor, First(id), reading.Reach, Said{Text: "5", Instrument: "rule", Version: 3}); err != nil {
 		t.Fatal(err)
 	}
 	if err := s.LetGo(ctx, mira, First(id), key); err != nil {

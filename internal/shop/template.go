@@ -7,10 +7,10 @@ import (
 
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/perspective"
+	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/core/working"
 	"freshshard/internal/record"
@@ -101,15 +101,15 @@ func (s *Shop) layLight(ctx context.Context, t *store.Tx, by record.Account, p r
 	if !w.Known || !h.Known || p.Shape.Kind != "" {
 		return 0, nil
 	}
-	read := map[fit.Place]bool{}
+	read := map[reading.Place]bool{}
 	for _, r := range p.Readings {
 		read[r.Place] = true
 	}
 	done := 0
 	for _, x := range []struct {
-		place fit.Place
+		place reading.Place
 		part  SashPart
-	}{{fit.WidthTop, w}, {fit.WidthBottom, w}, {fit.HeightLeft, h}, {fit.HeightRight, h}} {
+	}{{reading.WidthTop, w}, {reading.WidthBottom, w}, {reading.HeightLeft, h}, {reading.HeightRight, h}} {
 		if _, err := placeOf(p.Held, x.place); err != nil || read[x.place] {
 			continue
 		}

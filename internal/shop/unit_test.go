@@ -6,9 +6,9 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 )
 
 // A person works at a job in inches while everybody else stays in mm: what they see
@@ -31,7 +31,7 @@ func TestUnitForAPerson(t *testing.T) {
 	}
 	for place, text := range map[string]string{"width_top": "10 5/8", "width_bottom": "10 9/16", "height_left": "9 1/2",
 		"height_right": "9 1/2", "ledge": "9/16", "bracket_reach": "5/8"} {
-		read(t, s, tor, id, fit.Place(place), text)
+		read(t, s, tor, id, reading.Place(place), text)
 	}
 	his, err := s.Bench(ctx, Bench{Job: id, By: tor.ID})
 	if err != nil {

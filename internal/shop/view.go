@@ -17,6 +17,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/prove"
+	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/core/route"
 	"freshshard/core/setting"
@@ -181,7 +182,8 @@ func (s *Shop) Object(ctx context.Context, at Bench) (drawing.Drawing, error) {
 func known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 	o := j.Object
 	k := reckon.Known{
-		Family: p.Family, Exposure: o.Exposure, Frame: p.Frame, Readings: map[fit.Place]length.Reading{}, Cutter: p.Cutter,
+		Family: p.Family, Exposure: o.Exposure, Frame: p.Frame, Readings: map[reading.Place]length.Reading{},
+		Cutter: p.Cutter,
 		Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle,
 		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf,
 		Like: p.Like, Duty: p.Duty, Stack: p.Stack, Uses: p.Uses, Own: j.Own, Stamp: o.Stamp, Unit: unit, Marks: j.Marks,

@@ -5,8 +5,8 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 	"freshshard/internal/store/storetest"
 )
@@ -33,13 +33,14 @@ func TestNeighboursDoNotWait(t *testing.T) {
 		}
 	}
 	first := func(t *Tx, ctx context.Context, pane int64) error {
-		if err := t.RetireReading(ctx, pane, fit.SeatWarp); err != nil {
+		if err := t.RetireReading(ctx, pane, reading.SeatWarp); err != nil {
 			return err
 		}
 		if err := t.ClearTick(ctx, pane, "refit"); err != nil {
 			return err
 		}
-		if err := t.AddReading(ctx, pane, record.Reading{Place: fit.SeatWarp, Reading: length.Reading{Text: "1", Value: 1},
+		if err := t.AddReading(ctx, pane, record.Reading{Place: reading.SeatWarp, Reading: length.Reading{Text: "1",
+			Value: 1},
 			Instrument: length.Rule, ByID: 1, At: time.Now(), Version: 1}); err != nil {
 			return err
 		}

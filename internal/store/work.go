@@ -7,7 +7,7 @@ import (
 	"errors"
 	"time"
 
-	"freshshard/core/fit"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 )
 
@@ -139,7 +139,7 @@ FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, 
 
 // LiveReading finds the reading that counts at a place, or nil. It must run
 // under the job's lock.
-func (t *Tx) LiveReading(ctx context.Context, pane int64, place fit.Place) (*record.Reading, error) {
+func (t *Tx) LiveReading(ctx context.Context, pane int64, place reading.Place) (*record.Reading, error) {
 	v := record.Reading{Place: place}
 	err := t.tx.QueryRowContext(ctx,
 		`SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id,
@@ -154,7 +154,7 @@ FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.pane_id = ? AND r.pla
 }
 
 // LastReadingVersion is the highest version that a place has had, 0 for none.
-func (t *Tx) LastReadingVersion(ctx context.Context, pane int64, place fit.Place) (int, error) {
+func (t *Tx) LastReadingVersion(ctx context.Context, pane int64, place reading.Place) (int, error) {
 	var n int
 	err := t.tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(version), 0) FROM reading WHERE pane_id = ? AND place = ?", pane,
 		place).Scan(&n)
@@ -162,7 +162,7 @@ func (t *Tx) LastReadingVersion(ctx context.Context, pane int64, place fit.Place
 }
 
 // RetireReading takes the live reading of a place out of the count.
-func (t *Tx) RetireReading(ctx context.Context, pane int64, place fit.Place) error {
+func (t *Tx) RetireReading(ctx context.Context, pane int64, place reading.Place) error {
 	return t.run(ctx, "UPDATE reading SET live = NULL WHERE pane_id = ? AND place = ? AND live = 1", pane, place)
 }
 

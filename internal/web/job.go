@@ -7,8 +7,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/reading"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -194,7 +194,7 @@ type Understood struct {
 type Typed struct {
 	Text       string            `json:"text" maxLength:"200"`
 	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,feeler gauge,traced line"`
-	Place      fit.Place         `json:"place,omitempty"`
+	Place      reading.Place     `json:"place,omitempty"`
 	Job        int64             `json:"job,omitempty" minimum:"0" doc:"Where it is typed, for the unit in which the person works there"`
 }
 

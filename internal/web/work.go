@@ -6,8 +6,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"freshshard/core/fit"
 	"freshshard/core/pane"
+	"freshshard/core/reading"
 	"freshshard/core/working"
 	"freshshard/internal/shop"
 )
@@ -23,7 +23,7 @@ func (v *Server) workRoutes(api huma.API) {
 	register(v, api, op("read", http.MethodPut, "/api/jobs/{id}/readings/{place}", "Keep a reading"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Place fit.Place `path:"place"`
+			Place reading.Place `path:"place"`
 			Body  shop.Said
 		}) (*out[shop.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.Read(ctx, who(ctx), in.bench(ctx), in.Place, in.Body))
@@ -31,8 +31,8 @@ func (v *Server) workRoutes(api huma.API) {
 	register(v, api, op("takeBack", http.MethodDelete, "/api/jobs/{id}/readings/{place}", "Take a reading back"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Place   fit.Place `path:"place"`
-			Version int       `query:"version" required:"true"`
+			Place   reading.Place `path:"place"`
+			Version int           `query:"version" required:"true"`
 		}) (*out[shop.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.TakeBack(ctx, who(ctx), in.bench(ctx), in.Place, in.Version))
 		})

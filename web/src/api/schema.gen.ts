@@ -2920,7 +2920,7 @@ export interface components {
             trim?: boolean;
             /** @description The piece lies on its side */
             turned?: boolean;
-            /** @description The cut runs upwards, at At from the left edge of the node; else along, at At from its lower edge */
+            /** @description Runs upwards, At from the left edge of the node; else along, At from its lower edge */
             up?: boolean;
             /** Format: double */
             w: number;
@@ -3180,7 +3180,7 @@ export interface components {
         DrawingItem: {
             /** @enum {string} */
             anchor?: "start" | "middle" | "end";
-            /** @description Of a polyline with arcs: for the side behind each point the tangent of a quarter of its angle, 0 for a straight one */
+            /** @description Tangent of a quarter of the side's angle, behind each point; 0 for straight */
             bulges?: number[];
             closed?: boolean;
             /** Format: double */
@@ -3201,7 +3201,7 @@ export interface components {
             /** Format: double */
             start?: number;
             /**
-             * @description How the reading stands, or the pane on its object
+             * @description How it stands
              * @enum {string}
              */
             state?: "read" | "empty" | "odd" | "assumed" | "done" | "now" | "wait" | "here";
@@ -3336,7 +3336,7 @@ export interface components {
         };
         FamilyFamily: {
             /**
-             * @description What the pane hangs on where no edge holds it; its places are read with the size
+             * @description What the pane hangs on where no edge holds it; read with the size
              * @enum {string}
              */
             carried?: "" | "holes";
@@ -3361,10 +3361,7 @@ export interface components {
             /** @description How take-in asks for it */
             question: string;
             regrets: string[];
-            /**
-             * @description What lies at the edge; the section is drawn by it
-             * @enum {string}
-             */
+            /** @enum {string} */
             seal: "gasket" | "channel" | "pack" | "rubber" | "adhesive" | "run" | "butyl" | "plate" | "bedding" | "putty" | "bead" | "washer" | "track" | "panel" | "glued-bead" | "retainer" | "lugs" | "holes";
             /** @description What it is sealed with */
             seals: string[];
@@ -3416,7 +3413,7 @@ export interface components {
             key: string;
             /** @description Least time after the steps that it waits for, min; the sheet's time comes first */
             least?: components["schemas"]["CatalogueValue"];
-            /** @description The cases in which a hold may be left out; without one only an owner leaves it out */
+            /** @description When a hold may be left out; without a case only an owner leaves it out */
             may?: string[];
             /**
              * Format: int64
@@ -3511,7 +3508,7 @@ export interface components {
         };
         FitCutterInfo: {
             bands: components["schemas"]["FitCutterBand"][];
-            /** @description What a round pane is cut over its size to be dressed, on the diameter, mm; nil where it comes finished */
+            /** @description Cut over size to be dressed, of a round pane, mm across; nil where it comes finished */
             dress?: components["schemas"]["CatalogueValue"];
             id: string;
             name: string;
@@ -3572,32 +3569,6 @@ export interface components {
              */
             upper: number;
         };
-        FitMissing: {
-            name: string;
-            place: string;
-            why: string;
-        };
-        FitOdd: {
-            name: string;
-            place: string;
-            /** Format: double */
-            predicted: number;
-            sentence: string;
-            /** Format: double */
-            value: number;
-        };
-        FitPlaceInfo: {
-            /** @description Where the tape goes */
-            how: string;
-            instrument: string;
-            /** Format: double */
-            least: number;
-            /** Format: double */
-            most: number;
-            name: string;
-            needed: boolean;
-            place: string;
-        };
         FitResult: {
             /**
              * Format: int64
@@ -3639,10 +3610,10 @@ export interface components {
             };
             /** @description The measures that make the pane as ordered */
             makes: components["schemas"]["OutlineDimension"][];
-            missing: components["schemas"]["FitMissing"][];
+            missing: components["schemas"]["ReadingMissing"][];
             /** @description By the family's rule, mm */
             nominal: components["schemas"]["FitSize"];
-            odd: components["schemas"]["FitOdd"][];
+            odd: components["schemas"]["ReadingOdd"][];
             /** @description The opening of a shape as read */
             opening?: components["schemas"]["OutlineOutline"];
             /** @description To order or cut, mm */
@@ -3662,25 +3633,6 @@ export interface components {
              * @description A wrapped gasket's thickness when seated, each side, mm
              */
             wrap: number;
-        };
-        FitShape: {
-            /**
-             * Format: int64
-             * @description Stations or points, where the kind counts them
-             */
-            count?: number;
-            /** @description The pane is bent: chord and rise are asked */
-            curved?: boolean;
-            /**
-             * Format: double
-             * @description Of a drawn outline, mm
-             */
-            doubt?: number;
-            drawn?: components["schemas"]["OutlineOutline"];
-            /** @description Empty for a rectangle read all round; drawn for a file, a traced line or a photo */
-            kind: string;
-            /** @description How a drawn outline was traced */
-            trace?: components["schemas"]["OutlineTrace"];
         };
         FitSize: {
             /** Format: double */
@@ -4022,7 +3974,7 @@ export interface components {
         };
         OutlineScore: {
             /**
-             * @description A straight side run out to the blank's edge; a cut that parts the waste along a curve; a flatter curve that is taken out first
+             * @description To the blank's edge; parts the waste; a flatter curve first
              * @enum {string}
              */
             kind: "run-out" | "relief" | "nest";
@@ -4305,7 +4257,7 @@ export interface components {
             cavity?: number;
             /**
              * Format: int64
-             * @description First of the panes that stand in this frame, from 1; 0 is the first of all
+             * @description First pane that stands in this frame; 0 is the first of all
              */
             first?: number;
             /** @description mm */
@@ -4634,6 +4586,51 @@ export interface components {
             /** @description What was taken on, as it stood */
             says: string;
         };
+        ReadingMissing: {
+            name: string;
+            place: string;
+            why: string;
+        };
+        ReadingOdd: {
+            name: string;
+            place: string;
+            /** Format: double */
+            predicted: number;
+            sentence: string;
+            /** Format: double */
+            value: number;
+        };
+        ReadingPlaceInfo: {
+            /** @description Where the tape goes */
+            how: string;
+            instrument: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            name: string;
+            needed: boolean;
+            place: string;
+        };
+        ReadingShape: {
+            /**
+             * Format: int64
+             * @description Stations or points, where the kind counts them
+             */
+            count?: number;
+            /** @description The pane is bent: chord and rise are asked */
+            curved?: boolean;
+            /**
+             * Format: double
+             * @description Of a drawn outline, mm
+             */
+            doubt?: number;
+            drawn?: components["schemas"]["OutlineOutline"];
+            /** @description Empty for a rectangle read all round; drawn for a file, a traced line or a photo */
+            kind: string;
+            /** @description How a drawn outline was traced */
+            trace?: components["schemas"]["OutlineTrace"];
+        };
         ReckonGoing: {
             /** @description What stands largest on the screen; empty where that is the order */
             headline: string;
@@ -4709,7 +4706,7 @@ export interface components {
             handover: components["schemas"]["HandoverLine"][];
             /** @description What all that speak for the size stand for */
             heard?: components["schemas"]["WitnessPane"];
-            /** @description Why another material than the usual one is reckoned with, while none is settled */
+            /** @description Why not the usual material is reckoned with, while none is settled */
             instead?: string;
             /** @description How a pane that is lifted goes in, in three positions */
             lift?: components["schemas"]["DrawingDrawing"];
@@ -4754,7 +4751,7 @@ export interface components {
             thickness: number;
             /** @description How everything that may touch the pane and its frame gets on with them */
             touch: components["schemas"]["CompatFinding"][];
-            walk: components["schemas"]["FitPlaceInfo"][];
+            walk: components["schemas"]["ReadingPlaceInfo"][];
             /** @description What the old pane was */
             was: components["schemas"]["DiagnoseResult"];
             /** @description Why it broke */
@@ -5057,7 +5054,7 @@ export interface components {
             /** @description Its door or leaf comes off its hinges */
             leaf?: boolean;
             /**
-             * @description Which of these it is; nothing said is a road vehicle
+             * @description Nothing said is a road vehicle
              * @enum {string}
              */
             moves?: "" | "road" | "trailer" | "machine";
@@ -5111,13 +5108,13 @@ export interface components {
             readings: components["schemas"]["RecordReading"][];
             /** @description What is to be done with it */
             road: components["schemas"]["RoadChosen"];
-            shape: components["schemas"]["FitShape"];
+            shape: components["schemas"]["ReadingShape"];
             sides: components["schemas"]["SettingSides"];
             /** @description Where it is on the object */
             spot: components["schemas"]["DrawingSpot"];
             /** @description The pack that it stands in; empty when it stands alone */
             stack: components["schemas"]["PaneStack"];
-            /** @description A stock size that is taken in place of one made to size, as the list names it */
+            /** @description A stock size that is taken, as the list names it */
             stock?: string;
             /** @description Stops that an owner took on */
             taken?: components["schemas"]["ProveTaken"][];
@@ -5126,7 +5123,7 @@ export interface components {
             timers?: components["schemas"]["RecordTimer"][];
             /** @description Checks that failed and were tried again, in their order */
             trials?: components["schemas"]["RecordTrial"][];
-            /** @description Eighths of a turn that each screw has had after its first touch, in the order of tightening */
+            /** @description Eighths of a turn of each screw after its first touch, as tightened */
             turns?: number[];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];
@@ -5456,7 +5453,7 @@ export interface components {
              */
             came?: "" | "broken" | "whole" | "unbroken";
             /**
-             * @description Which way of it, where there are several
+             * @description Which way of it
              * @enum {string}
              */
             how?: "" | "opening" | "pattern" | "stick" | "seal" | "nip" | "upgrade" | "clean" | "watch" | "board" | "mesh" | "plate";
@@ -5495,7 +5492,6 @@ export interface components {
         RoadPart: {
             /** @description Where its price was asked */
             asked?: components["schemas"]["RoadAsked"][];
-            /** @description What is in its box */
             box?: ("seal" | "pads" | "mouldings" | "clips" | "frame" | "screws" | "tape" | "instructions")[];
             number?: string;
             /**
@@ -5906,7 +5902,7 @@ export interface components {
             gaps?: number[];
             /** @enum {string} */
             outcome: "pass" | "fail" | "not-applicable";
-            /** @description The number as it was typed, a length where the check wants one; several are gaps round the pane */
+            /** @description As typed, a length where the check wants one; several are gaps round the pane */
             read?: string[];
             /** Format: int64 */
             seen?: number;
@@ -6352,7 +6348,7 @@ export interface components {
             seized?: boolean;
             spot?: components["schemas"]["StriplogSpot"];
             /**
-             * @description How it stands to the pane when it goes back; nothing said is by how it came off
+             * @description How it stands to the pane; else by how it came off
              * @enum {string}
              */
             stands?: "" | "under" | "round" | "over";
@@ -6372,7 +6368,7 @@ export interface components {
         };
         ShopFound: {
             customers: components["schemas"]["RecordCustomer"][];
-            /** @description Newest first: by whose it is, what came off, what was laid, ordered or fitted, the numbers of its papers */
+            /** @description Newest first: by whose it is, what came off, was laid, ordered or fitted, its papers */
             jobs: components["schemas"]["RecordRow"][];
             /** @description There are more jobs */
             more: boolean;
@@ -7290,7 +7286,7 @@ export interface components {
             road?: components["schemas"]["RoadChosen"];
             stamp?: string;
             /**
-             * @description Where the pane stands in a door that heat goes through
+             * @description Of a pane in a door that heat goes through
              * @enum {string}
              */
             stands?: "" | "inner" | "middle" | "outer";
@@ -7862,7 +7858,7 @@ export interface components {
             seized?: boolean;
             spot?: components["schemas"]["StriplogSpot"];
             /**
-             * @description How it stands to the pane when it goes back; nothing said is by how it came off
+             * @description How it stands to the pane; else by how it came off
              * @enum {string}
              */
             stands?: "" | "under" | "round" | "over";
@@ -7879,7 +7875,7 @@ export interface components {
             drive?: string;
             head?: string;
             /**
-             * @description lip: held by the lip of another part
+             * @description lip: of another part
              * @enum {string}
              */
             how: "screw" | "bolt" | "nut" | "tab" | "clip" | "rivet" | "brad" | "adhesive" | "friction" | "gravity" | "lip";
@@ -8124,13 +8120,13 @@ export interface components {
             raked: boolean;
             /** @description What is to be done with it */
             road: components["schemas"]["RoadChosen"];
-            shape: components["schemas"]["FitShape"];
+            shape: components["schemas"]["ReadingShape"];
             sides: components["schemas"]["SettingSides"];
             /** @description The pack that it stands in; empty when it stands alone */
             stack: components["schemas"]["PaneStack"];
-            /** @description A stock size that is taken in place of one made to size, as the list names it */
+            /** @description A stock size that is taken, as the list names it */
             stock?: string;
-            /** @description Eighths of a turn that each screw has had after its first touch, in the order of tightening */
+            /** @description Eighths of a turn of each screw after its first touch, as tightened */
             turns?: number[];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];

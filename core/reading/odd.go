@@ -1,4 +1,4 @@
-package fit
+package reading
 
 import (
 	"fmt"
@@ -16,10 +16,20 @@ const (
 	oddLeast = 6.0
 )
 
-// odd names the readings that the others speak against.
-func (p Problem) odd() []Odd {
+// Odd is a reading that does not fit the rest, with the value that the others
+// predict, in mm.
+type Odd struct {
+	Place     Place   `json:"place"`
+	Name      string  `json:"name"`
+	Value     float64 `json:"value"`
+	Predicted float64 `json:"predicted"`
+	Sentence  string  `json:"sentence"`
+}
+
+// Odd names the readings that the others speak against.
+func (p Asked) Odd() []Odd {
 	out := []Odd{}
-	for _, a := range []axis{widthAxis(), heightAxis()} {
+	for _, a := range []Across{Widths(), Heights()} {
 		out = append(out, p.oddOfThree(a)...)
 	}
 	if len(out) == 0 {
@@ -29,11 +39,11 @@ func (p Problem) odd() []Odd {
 }
 
 // oddOfThree finds the one of three parallel readings that two others outvote.
-func (p Problem) oddOfThree(a axis) []Odd {
-	for i, place := range a.places {
+func (p Asked) oddOfThree(a Across) []Odd {
+	for i, place := range a.Places {
 		r, ok := p.Readings[place]
-		b, ok1 := p.Readings[a.places[(i+1)%3]]
-		c, ok2 := p.Readings[a.places[(i+2)%3]]
+		b, ok1 := p.Readings[a.Places[(i+1)%3]]
+		c, ok2 := p.Readings[a.Places[(i+2)%3]]
 		if !ok || !ok1 || !ok2 {
 			return nil
 		}
@@ -48,25 +58,25 @@ func (p Problem) oddOfThree(a axis) []Odd {
 
 // oddPair lets two diagonals settle which of two parallel readings is wrong:
 // with both diagonals the mean square of the sides is known.
-func (p Problem) oddPair() []Odd {
+func (p Asked) oddPair() []Odd {
 	up, ok1 := p.Readings[Rising]
 	down, ok2 := p.Readings[Falling]
-	w, h := widthAxis(), heightAxis()
-	w.take(p.Readings)
-	h.take(p.Readings)
-	if !ok1 || !ok2 || w.read == 0 || h.read == 0 {
+	w, h := Widths(), Heights()
+	w.Take(p.Readings)
+	h.Take(p.Readings)
+	if !ok1 || !ok2 || w.Read == 0 || h.Read == 0 {
 		return nil
 	}
 	square := (up.Value*up.Value + down.Value*down.Value) / 2
-	for _, pair := range [][2]axis{{w, h}, {h, w}} {
+	for _, pair := range [][2]Across{{w, h}, {h, w}} {
 		a, other := pair[0], pair[1]
-		if a.spread <= math.Max(oddLeast, oddShare*a.widest) || other.spread > oddLeast ||
-			square <= other.mean()*other.mean() {
+		if a.Spread <= math.Max(oddLeast, oddShare*a.Widest) || other.Spread > oddLeast ||
+			square <= other.Mean()*other.Mean() {
 			continue
 		}
-		predicted := math.Sqrt(square - other.mean()*other.mean())
+		predicted := math.Sqrt(square - other.Mean()*other.Mean())
 		worst, place := 0.0, Place("")
-		for _, q := range a.places {
+		for _, q := range a.Places {
 			if r, ok := p.Readings[q]; ok && math.Abs(r.Value-predicted) > worst {
 				worst, place = math.Abs(r.Value-predicted), q
 			}
@@ -76,8 +86,8 @@ func (p Problem) oddPair() []Odd {
 	return nil
 }
 
-func (p Problem) oddAt(place Place, value, predicted float64, by string) Odd {
-	i := p.info(place)
+func (p Asked) oddAt(place Place, value, predicted float64, by string) Odd {
+	i := p.Info(place)
 	s := fmt.Sprintf("%s reads %s; %s say about %s.", i.Name, length.Metric(value), by, length.Metric(predicted))
 	if slip := slipOf(value, predicted); slip != "" {
 		s += " " + slip

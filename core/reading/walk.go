@@ -1,4 +1,4 @@
-package fit
+package reading
 
 import (
 	"strings"
@@ -19,7 +19,7 @@ func Walk(s family.Sizing, shape Shape) []PlaceInfo {
 			w.named(OldHeight, r.Old[0], r.Old[1])
 			return w.out
 		}
-	case shape.square():
+	case shape.Square():
 		for _, p := range []Place{WidthTop, WidthMiddle, WidthBottom, HeightLeft, HeightMiddle, HeightRight} {
 			i, _ := p.Info()
 			i.How = r.Between + ", " + i.How
@@ -86,7 +86,7 @@ func (w *walker) shape(s Shape) {
 		}
 		return
 	}
-	k, err := s.kind()
+	k, err := s.Form()
 	if err != nil {
 		return
 	}
@@ -110,13 +110,4 @@ func in(walk []PlaceInfo, p Place) (PlaceInfo, bool) {
 		}
 	}
 	return PlaceInfo{}, false
-}
-
-// info is a place in the words of the problem's own rule.
-func (p Problem) info(place Place) PlaceInfo {
-	if i, ok := in(Walk(p.Sizing, p.Shape), place); ok {
-		return i
-	}
-	i, _ := place.Info()
-	return i
 }

@@ -1,4 +1,4 @@
-package fit
+package reading
 
 import (
 	"fmt"
@@ -217,4 +217,21 @@ func (p Place) Check(r length.Reading) error {
 		return fault.New(string(p), "the doubt is a quarter of the reading or more", "measure it with a finer instrument")
 	}
 	return nil
+}
+
+// FromTexts are readings as they were typed, by their places.
+func FromTexts(texts map[Place]string, unit length.Unit) (map[Place]length.Reading, error) {
+	out := map[Place]length.Reading{}
+	for p, t := range texts {
+		i, err := p.Info()
+		if err != nil {
+			return nil, err
+		}
+		r, err := length.Parse(t, unit, i.Instrument)
+		if err != nil {
+			return nil, err
+		}
+		out[p] = r
+	}
+	return out, nil
 }

@@ -1,10 +1,9 @@
-package fit
+package reading
 
 import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/holding"
-	"freshshard/core/length"
 	"freshshard/core/outline"
 )
 
@@ -23,10 +22,11 @@ type Shape struct {
 	Curved bool             `json:"curved,omitempty" doc:"The pane is bent: chord and rise are asked"`
 }
 
-// square says that the opening is read all round as a rectangle.
-func (s Shape) square() bool { return s.Kind == "" }
+// Square says that the opening is read all round as a rectangle.
+func (s Shape) Square() bool { return s.Kind == "" }
 
-func (s Shape) kind() (outline.Kind, error) { return outline.KindOf(s.Kind, s.Count) }
+// Form is the kind of outline that it has.
+func (s Shape) Form() (outline.Kind, error) { return outline.KindOf(s.Kind, s.Count) }
 
 // Check refuses a shape that cannot be.
 func (s Shape) Check(rule family.Sizing) error {
@@ -48,24 +48,9 @@ func (s Shape) Check(rule family.Sizing) error {
 		}
 		return nil
 	}
-	_, err := s.kind()
+	_, err := s.Form()
 	if f := fault.Of(err); f != nil {
 		return fault.New("shape."+f.Field, f.Why, f.Cure)
 	}
 	return err
 }
-
-// opening is the shape as it was read: its outline, how far a side may be off,
-// and where each measure lies on it. ok is false while a measure is missing.
-type opening struct {
-	outline outline.Outline
-	doubt   float64
-	lines   map[string]outline.Line
-	kind    outline.Kind
-	values  outline.Values
-	doubts  outline.Values
-}
-
-// drawnDoubt is what a drawn outline without a word on its doubt is taken for:
-// that of a traced line, mm.
-var drawnDoubt = length.Traced.Doubt(false)
