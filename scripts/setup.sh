@@ -9,7 +9,7 @@ need() { command -v "$1" >/dev/null 2>&1 || [ -x "/usr/sbin/$1" ] || [ -x "/usr/
 packages() {
 	missing=""
 	need mariadbd || missing="$missing mariadb-server"
-	[ "${1:-}" != browser ] || need chromium || missing="$missing chromium"
+	[ "${1:-}" != browser ] || need chromium-headless-shell || need chromium || missing="$missing chromium-headless-shell"
 	[ -n "$missing" ] || return 0
 	sudo=""
 	if [ "$(id -u)" != 0 ]; then

@@ -1,8 +1,6 @@
 package cutting
 
-import (
-	"slices"
-)
+import "slices"
 
 // alike packs stretches into as few bars of one room as it can: first greedily, each
 // bar as full as it can be with the longest that is left, then exactly, as long as the

@@ -24,11 +24,11 @@ func TestOrdered(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	ready := fit.Result{Ready: true, Order: fit.Size{W: 300, H: 200}}
+	ready := fit.Result{Ready: true, Order: outline.Size{W: 300, H: 200}}
 	holed, shaped := ready, ready
 	holed.Holes = []outline.Path{hole.Moved(60, 40), hole.Moved(240, 40)}
-	shaped.Pane, shaped.Order = arch, fit.Size{W: 300, H: 280}
-	round := fit.Result{Ready: true, Order: fit.Size{W: 250, H: 250}}
+	shaped.Pane, shaped.Order = arch, outline.Size{W: 300, H: 280}
+	round := fit.Result{Ready: true, Order: outline.Size{W: 250, H: 250}}
 	for _, c := range []struct {
 		name, family string
 		r            fit.Result

@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/length"
+	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/working"
 )
@@ -47,7 +48,7 @@ func solved(t testing.TB, p Problem) (Result, map[string]working.Figure) {
 // taken from, and no cutter's band is.
 func TestRingComesAsItIs(t *testing.T) {
 	r, f := solved(t, trailer(t, nil))
-	if r.Order != (Size{594, 394}) || r.Band.Half != 0.5 || r.Gap != (Size{3, 3}) {
+	if r.Order != (outline.Size{W: 594, H: 394}) || r.Band.Half != 0.5 || r.Gap != (outline.Size{W: 3, H: 3}) {
 		t.Fatalf("%+v, ±%v, gaps %+v", r.Order, r.Band.Half, r.Gap)
 	}
 	// (600 − 594)/2 = 3 as read, 2.5 at the worst.

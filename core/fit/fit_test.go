@@ -12,6 +12,7 @@ import (
 	"freshshard/core/frame"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/working"
 )
@@ -99,7 +100,7 @@ func TestNominal(t *testing.T) {
 // cutter's 1.6, is 262.5; the height 241.7 − 4 − 1.6 = 236.1, down to 236.0.
 func TestOrderKeepsWorstCase(t *testing.T) {
 	r := solve(t, problem(t, "clip-heat", stove()))
-	if r.Order != (Size{262.5, 236}) {
+	if r.Order != (outline.Size{W: 262.5, H: 236}) {
 		t.Errorf("order %v", r.Order)
 	}
 	for _, k := range []string{"clearance_cold", "clearance_hot", "bite_cold", "bite_hot"} {

@@ -17,7 +17,7 @@ import (
 // source.
 func (s solver) copied(r Result) (Result, error) {
 	p := s.p
-	var size Size
+	var size outline.Size
 	var doubt [2]float64
 	who := [2]string{"copied from the old pane", "copied from the old pane"}
 	place := [2]reading.Place{reading.OldWidth, reading.OldHeight}
@@ -47,7 +47,7 @@ func (s solver) copied(r Result) (Result, error) {
 			return r, err
 		}
 		b := o.outline.Outer.Box()
-		size, doubt = Size{b.Width(), b.Height()}, [2]float64{o.doubt, o.doubt}
+		size, doubt = outline.Size{W: b.Width(), H: b.Height()}, [2]float64{o.doubt, o.doubt}
 		r.Pane, r.Opening, r.Lines = o.outline.Outer, &o.outline, o.lines
 		r.Form, r.Makes = o.kind.Name, o.kind.Dimensions(r.Pane)
 		if r.Form == "" {
@@ -60,10 +60,10 @@ func (s solver) copied(r Result) (Result, error) {
 	}
 	r.Ready, r.Nominal = true, size
 	gap := p.Limits.Clearance.V // as it is drawn: nobody has read it
-	r.Gap, r.HotGap, r.Wrap = Size{gap, gap}, Size{gap, gap}, p.seated()
+	r.Gap, r.HotGap, r.Wrap = outline.Size{W: gap, H: gap}, outline.Size{W: gap, H: gap}, p.seated()
 	r.Order = size
 	if r.Pane == nil {
-		r.Order = Size{s.nearest(size.W), s.nearest(size.H)}
+		r.Order = outline.Size{W: s.nearest(size.W), H: s.nearest(size.H)}
 		c := p.Limits.Clearance.V + p.seated()
 		r.Corners = []outline.Point{{X: 0, Y: 0}, {X: r.Order.W + 2*c, Y: 0}, {X: r.Order.W + 2*c, Y: r.Order.H + 2*c},
 			{X: 0, Y: r.Order.H + 2*c}}

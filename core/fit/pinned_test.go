@@ -106,24 +106,6 @@ func TestLeans(t *testing.T) {
 	}
 }
 
-// At exactly the largest that goes in it fits, and at exactly the smallest that
-// holds: what is drawn is counted at its own bounds.
-func TestSharesAtTheirBounds(t *testing.T) {
-	q := thresholds{in: 300, hold: 298, free: 299.5}
-	for _, c := range []struct {
-		size float64
-		all  float64
-	}{{298, 1}, {297.9, 0}, {299.5, 1}, {299.6, 0}, {300, 0}} {
-		for way, t2 := range map[string][2][]thresholds{"across": {{q}, nil},
-			"both": {{{in: 1e9, hold: 0, free: 1e9}}, {q}}} {
-			size := Size{c.size, c.size}
-			if _, _, _, all := shares(t2, size); all != c.all {
-				t.Errorf("%s, %v: %v", way, c.size, all)
-			}
-		}
-	}
-}
-
 // A bonded pane lies below the face of its body or stands proud of it, by half a
 // millimetre as by ten: 5 mm of glass on 5 of bead.
 func TestBelowOrProud(t *testing.T) {

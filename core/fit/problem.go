@@ -12,6 +12,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/outline"
 	"freshshard/core/own"
 	"freshshard/core/reading"
 )
@@ -56,7 +57,7 @@ type Problem struct {
 	Own       own.Values        `json:"-"` // the shop's own bands
 	Raked     bool              `json:"raked,omitempty" doc:"Cut to the skew of the opening"`
 	OffCentre float64           `json:"off_centre" doc:"How far the pane may sit from the middle, mm"`
-	Stock     *Size             `json:"stock,omitempty" doc:"A stock size that is taken as it comes, mm"`
+	Stock     *outline.Size     `json:"stock,omitempty" doc:"A stock size that is taken as it comes, mm"`
 	Draws     int               `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"Openings to draw for the odds; 0 for none"`
 	Unit      length.Unit       `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
 }

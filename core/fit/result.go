@@ -1,36 +1,11 @@
 package fit
 
 import (
+	"freshshard/core/odds"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/working"
 )
-
-// Chance is what the doubts of the readings, the cutter's band and growth make
-// of a size: of how many openings that could be behind these readings the pane
-// goes in with its clearance, holds with its bite, and stays free when the heat
-// comes and goes. Drawn with a fixed seed, so that it is the same every time.
-type Chance struct {
-	Draws    int      `json:"draws"`
-	GoesIn   float64  `json:"goes_in" doc:"Share that goes in with its clearance"`
-	Holds    float64  `json:"holds" doc:"Share that keeps its bite; 1 while nothing was read for it"`
-	Free     float64  `json:"free" doc:"Share that keeps its clearance hot and cold"`
-	All      float64  `json:"all" doc:"Share that does all three"`
-	Best     Size     `json:"best" doc:"The size that makes the least of the three as large as it can be, mm"`
-	Most     float64  `json:"most" doc:"The least of the three at that size"`
-	Strokes  []string `json:"strokes" doc:"Fifty outcomes: fits, tight, binds or loose"`
-	Sentence string   `json:"sentence"`
-	Help     *Help    `json:"help,omitempty" doc:"What would help most"`
-}
-
-// Help is what to do better and what it is worth. Place is empty for the
-// cutter's band.
-type Help struct {
-	Place    reading.Place `json:"place,omitempty"`
-	Name     string        `json:"name"`
-	Least    float64       `json:"least" doc:"The least of the three with it"`
-	Sentence string        `json:"sentence"`
-}
 
 // Lift is how a pane goes in that is put up first and let down then, as
 // ordered and as read. All mm.
@@ -62,12 +37,12 @@ type Stop struct {
 // workings, problems first.
 type Result struct {
 	Ready   bool                    `json:"ready"`
-	Nominal Size                    `json:"nominal" doc:"By the family's rule, mm"`
-	Order   Size                    `json:"order" doc:"To order or cut, mm"`
+	Nominal outline.Size            `json:"nominal" doc:"By the family's rule, mm"`
+	Order   outline.Size            `json:"order" doc:"To order or cut, mm"`
 	Band    Band                    `json:"band" doc:"The tolerance that the cutter keeps"`
-	Gap     Size                    `json:"gap" doc:"Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm"`
+	Gap     outline.Size            `json:"gap" doc:"Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm"`
 	Wrap    float64                 `json:"wrap" doc:"A wrapped gasket's thickness when seated, each side, mm"`
-	HotGap  Size                    `json:"hot_gap" doc:"The same with everything hot, mm"`
+	HotGap  outline.Size            `json:"hot_gap" doc:"The same with everything hot, mm"`
 	Bite    float64                 `json:"bite" doc:"Bite as ordered, mm; 0 while unknown"`
 	HotBite float64                 `json:"hot_bite" doc:"Bite with everything hot, mm"`
 	Corners []outline.Point         `json:"corners" doc:"The opening as read, from the lower left, anticlockwise, mm; empty for a shape"`
@@ -77,7 +52,7 @@ type Result struct {
 	Form    string                  `json:"form" doc:"What the pane is in words: rectangle, round, tube"`
 	Makes   []outline.Dimension     `json:"makes" doc:"The measures that make the pane as ordered"`
 	Lines   map[string]outline.Line `json:"lines" doc:"Where each measure of a shape lies on it"`
-	Chance  *Chance                 `json:"chance,omitempty" doc:"The odds of the ordered size, where they were asked"`
+	Chance  *odds.Chance            `json:"chance,omitempty" doc:"The odds of the ordered size, where they were asked"`
 	Slide   []Stop                  `json:"slide,omitempty" doc:"From the coldest to the hottest, where the odds were asked"`
 	Lift    *Lift                   `json:"lift,omitempty" doc:"Of a pane that is put up and let down"`
 	Broken  []outline.Broken        `json:"broken" doc:"Rules for holes that the pane would break when it is toughened, where they are broken"`

@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/working"
 )
@@ -18,11 +19,11 @@ func TestLockingGasket(t *testing.T) {
 		reading.HeightLeft:  "500 ±0.2", reading.HeightRight: "500 ±0.2", reading.Web: "5 ±0.1", reading.Ledge: "9 ±0.1"})
 	p.Cutter, p.Frame.Alpha = Saw, 0
 	r := solve(t, p)
-	if r.Nominal != (Size{790, 490}) {
+	if r.Nominal != (outline.Size{W: 790, H: 490}) {
 		t.Errorf("nominal %v", r.Nominal)
 	}
 	// 800 − 0.2 − 2 × (5 + 0.1) − 0.5 = 789.1 → 789.
-	if r.Order != (Size{789, 489}) {
+	if r.Order != (outline.Size{W: 789, H: 489}) {
 		t.Errorf("order %v", r.Order)
 	}
 	// Bite: the groove less what the pane stands short of its bottom.

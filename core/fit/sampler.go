@@ -4,13 +4,30 @@ import (
 	"math"
 	"math/rand/v2"
 
+	"freshshard/core/odds"
+	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
 )
 
-// thresholds are, for one draw and one direction, the largest size that goes
-// in, the largest that stays free, and the smallest that holds.
-type thresholds struct{ in, free, hold float64 }
+// seed is any number; the same one gives the same answer.
+const seed = 0x6c617373
+
+// chance works out the odds of the ordered size.
+func (s solver) chance(w, h axis, order outline.Size, draws int) *odds.Chance {
+	q := odds.Question{Order: order, Count: draws, Step: s.step(), Band: s.band.Half, Length: s.p.Rule().Tube(),
+		Draws: func(n, batch int) odds.Draws { return s.sampler(w, h, n, batch) },
+		Name: func(p reading.Place) string {
+			if s.shaped != nil && p.Key() != "" {
+				return "the shape's measures"
+			}
+			return s.p.Info(p).Name
+		}}
+	if s.asItComes() {
+		q.Whole = reading.BodyWidth
+	}
+	return odds.Of(q)
+}
 
 // sampler draws the thresholds of both directions. Each uncertain thing has
 // its own column of draws between −1 and 1, so that making one less uncertain
@@ -130,22 +147,27 @@ func span(terms []term, i int) (least, most float64) {
 	least, most = math.Inf(1), math.Inf(-1)
 	for _, t := range terms {
 		v := t.at(i)
-		least, most = math.Min(least, v), math.Max(most, v)
+		if v < least {
+			least = v
+		}
+		if v > most {
+			most = v
+		}
 	}
 	return least, most
 }
 
 // row draws the thresholds of direction k.
-func (m *sampler) row(k int) []thresholds {
+func (m *sampler) row(k int) []odds.Thresholds {
 	a, p := m.axes[k], m.s.p
-	out := make([]thresholds, m.n)
+	out := make([]odds.Thresholds, m.n)
 	cut, pane := m.band*m.s.band.Half, m.pane[k]
 	if a.lifted != nil {
 		at := m.lifted(a)
 		for i := range out {
 			out[i] = at(i)
 			c := cut * pane[i]
-			out[i].in, out[i].free, out[i].hold = out[i].in-c, out[i].free-c, out[i].hold-c
+			out[i].In, out[i].Free, out[i].Hold = out[i].In-c, out[i].Free-c, out[i].Hold-c
 		}
 		return out
 	}
@@ -171,7 +193,7 @@ func (m *sampler) row(k int) []thresholds {
 		least, most := span(walls, i)
 		c := cut * pane[i]
 		room := least - a.skew - 2*seat.at(i) - c
-		out[i] = thresholds{in: room - gap, free: room - free, hold: math.Inf(-1)}
+		out[i] = odds.Thresholds{In: room - gap, Free: room - free, Hold: math.Inf(-1)}
 		if !covered {
 			continue
 		}
@@ -186,7 +208,7 @@ func (m *sampler) row(k int) []thresholds {
 		switch {
 		case plate: // a plate that is glued on holds whatever the size
 			if reach < 0 {
-				out[i].hold = math.Inf(1)
+				out[i].Hold = math.Inf(1)
 			}
 			continue
 		case bears:
@@ -196,7 +218,7 @@ func (m *sampler) row(k int) []thresholds {
 		if !p.Limits.Slides {
 			reach *= 2
 		}
-		out[i].hold = most - reach - c
+		out[i].Hold = most - reach - c
 	}
 	return out
 }
@@ -217,31 +239,42 @@ func (m *sampler) cover() ([]term, bool) {
 
 // lifted are the thresholds of a pane that is lifted and dropped, or of a tube,
 // before the cutter's band.
-func (m *sampler) lifted(a axis) func(int) thresholds {
+func (m *sampler) lifted(a axis) func(int) odds.Thresholds {
 	k := a.lifted
 	if m.s.p.Rule().Tube() {
 		if !k.longest { // the outside of the tube is not cut
-			return func(int) thresholds { return thresholds{math.Inf(1), math.Inf(1), math.Inf(-1)} }
+			return func(int) odds.Thresholds {
+				return odds.Thresholds{In: math.Inf(1), Free: math.Inf(1), Hold: math.Inf(-1)}
+			}
 		}
 		faces, stop := m.term(reading.Faces), m.term(reading.StopDepth)
-		return func(i int) thresholds {
+		return func(i int) odds.Thresholds {
 			f := faces.at(i)
-			return thresholds{f + stop.at(i), f + stop.at(i), f + 2*k.engage}
+			return odds.Thresholds{In: f + stop.at(i), Free: f + stop.at(i), Hold: f + 2*k.engage}
 		}
 	}
 	walls, u, l := m.terms(a.Places), m.term(reading.UpperPocket), m.term(reading.LowerPocket)
-	return func(i int) thresholds {
+	return func(i int) odds.Thresholds {
 		least, most := span(walls, i)
 		in := least + u.at(i) - liftAir
-		return thresholds{in, in - k.highGrowth, most + l.at(i) + k.engage + k.lowGrowth}
+		return odds.Thresholds{In: in, Free: in - k.highGrowth, Hold: most + l.at(i) + k.engage + k.lowGrowth}
 	}
 }
 
-// drawn are all thresholds, one row a direction.
-func (m *sampler) drawn() [2][]thresholds {
-	var out [2][]thresholds
+// Draw draws all thresholds, a row each direction.
+func (m *sampler) Draw() odds.Drawn {
+	var out odds.Drawn
 	for k := range m.axes {
 		out[k] = m.row(k)
 	}
 	return out
 }
+
+// Readings are the doubtful ones.
+func (m *sampler) Readings() []reading.Place { return m.names }
+
+// Finer leaves a share of a reading's doubt.
+func (m *sampler) Finer(place reading.Place, share float64) { m.less[place] = share }
+
+// Band leaves a share of the cutter's band.
+func (m *sampler) Band(share float64) { m.band = share }

@@ -46,7 +46,7 @@ func Solve(p Problem) (Result, error) {
 		p.Limits = p.Limits.of(w.Nominal * h.Nominal)
 		s.p.Limits = p.Limits
 	}
-	r.Nominal = Size{s.nominal(w), s.nominal(h)}
+	r.Nominal = outline.Size{W: s.nominal(w), H: s.nominal(h)}
 	if r.Nominal.W <= 0 || r.Nominal.H <= 0 {
 		return r, tooSmall(p, w, h)
 	}
@@ -63,10 +63,10 @@ func Solve(p Problem) (Result, error) {
 		}
 	}
 	r.Wrap = p.seated()
-	r.Gap = Size{s.gap(w, r.Order.W), s.gap(h, r.Order.H)}
+	r.Gap = outline.Size{W: s.gap(w, r.Order.W), H: s.gap(h, r.Order.H)}
 	_, wHot, _ := p.allowance(w.Nominal)
 	_, hHot, _ := p.allowance(h.Nominal)
-	r.HotGap = Size{r.Gap.W + wHot, r.Gap.H + hHot}
+	r.HotGap = outline.Size{W: r.Gap.W + wHot, H: r.Gap.H + hHot}
 	if h.lifted != nil {
 		r.Gap.H, r.HotGap.H = r.Gap.W, r.HotGap.W
 		r.Lift = h.lifted.positions(r.Order.H)
@@ -140,7 +140,7 @@ func (s solver) cutShape(r *Result, w, h axis) error {
 		return fault.New(string(w.Least), f.Why, "check the reading; the clearance leaves no pane")
 	}
 	b := r.Pane.Box()
-	r.Order = Size{b.Width(), b.Height()}
+	r.Order = outline.Size{W: b.Width(), H: b.Height()}
 	if s.p.Cutter == Toughened {
 		r.Broken = append(r.Broken, outline.Outline{Outer: r.Pane, Holes: s.shaped.outline.Holes}.HoleRules(s.p.Thickness)...)
 	}

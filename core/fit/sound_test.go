@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/core/outline"
 	"freshshard/core/own"
 	"freshshard/core/reading"
 	"freshshard/core/working"
@@ -25,7 +26,7 @@ type world struct {
 
 // draw takes a truth that the readings, their doubts and the cutter's band
 // allow.
-func (p Problem) draw(r *rand.Rand, order Size, band float64) world {
+func (p Problem) draw(r *rand.Rand, order outline.Size, band float64) world {
 	within := func(v, half float64) float64 { return v + half*(2*r.Float64()-1) }
 	cut := func(v float64) float64 { return v + band*(r.Float64()+r.Float64()-1) }
 	span := func(a axis) (least, most float64) {

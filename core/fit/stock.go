@@ -5,21 +5,22 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
+	"freshshard/core/outline"
 	"freshshard/core/working"
 )
 
 // stock is the stock size that is taken, the way round that is nearer to the
 // opening; ok is false where the pane is made to size, and for what has no two
 // sides.
-func (s solver) stock() (st Size, ok bool) {
+func (s solver) stock() (st outline.Size, ok bool) {
 	if s.p.Stock == nil || s.shaped != nil || !s.p.Rule().Stock {
-		return Size{}, false
+		return outline.Size{}, false
 	}
 	w, h := widthAxis(), heightAxis()
 	w.Take(s.p.Readings)
 	h.Take(s.p.Readings)
 	if w.Read == 0 || h.Read == 0 {
-		return Size{}, false
+		return outline.Size{}, false
 	}
 	st = *s.p.Stock
 	if math.Hypot(st.H-w.Nominal, st.W-h.Nominal) < math.Hypot(st.W-w.Nominal, st.H-h.Nominal) {
@@ -30,7 +31,7 @@ func (s solver) stock() (st Size, ok bool) {
 
 // stockFigure says the stock size of one direction; how it fits is said by
 // clearance and bite.
-func (s solver) stockFigure(a axis, st Size) working.Figure {
+func (s solver) stockFigure(a axis, st outline.Size) working.Figure {
 	v := st.W
 	if a.name == "height" {
 		v = st.H

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"freshshard/core/length"
+	"freshshard/core/outline"
 	"freshshard/core/reading"
 )
 
@@ -70,7 +71,7 @@ func TestOffTheMiddleNeverHelps(t *testing.T) {
 		p := square(t, 1)
 		p.Readings[reading.Ledge] = length.Reading{Value: 8, Doubt: 0.5}
 		p.OffCentre = off
-		_, h, _, _ := odds(t, p, Size{294.5, 194.5}, 50000)
+		_, h, _, _ := sharesOf(t, p, outline.Size{W: 294.5, H: 194.5}, 50000)
 		return h
 	}
 	last := hold(0)

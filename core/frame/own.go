@@ -1,8 +1,6 @@
 package frame
 
-import (
-	"freshshard/core/own"
-)
+import "freshshard/core/own"
 
 // Fields are the values of a frame that a shop may lay over. Common practice,
 // no source.

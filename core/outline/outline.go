@@ -2,9 +2,7 @@
 // x to the right and y up. What a shape can do is in the file named for it.
 package outline
 
-import (
-	"math"
-)
+import "math"
 
 // Point is a place in the plane of the glass, in mm.
 type Point struct {

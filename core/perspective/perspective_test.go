@@ -5,10 +5,10 @@ import (
 	"math/rand/v2"
 	"testing"
 
+	"gonum.org/v1/gonum/mat"
+
 	"freshshard/core/fault"
 	"freshshard/core/outline"
-
-	"gonum.org/v1/gonum/mat"
 )
 
 // camera is a pinhole: it stands at a distance and looks at the plane from a

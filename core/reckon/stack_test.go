@@ -10,6 +10,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/odds"
 	"freshshard/core/pane"
 	"freshshard/core/reading"
 	"freshshard/core/working"
@@ -263,7 +264,7 @@ func TestTubeUnderPressure(t *testing.T) {
 // screen asks for.
 func BenchmarkLoadedPane(b *testing.B) {
 	k := deck(b, 3)
-	k.Family, k.Draws = "lift-drop", fit.ScreenDraws
+	k.Family, k.Draws = "lift-drop", odds.OnScreen
 	k.Readings[reading.UpperPocket], k.Readings[reading.LowerPocket] = length.Reading{Value: 26, Doubt: 0.1},
 		length.Reading{Value: 9, Doubt: 0.1}
 	delete(k.Readings, reading.Ledge)

@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/outline"
 	"freshshard/core/stocksize"
 	"freshshard/core/working"
 )
@@ -30,7 +31,7 @@ func (r *Reckoning) stocked(k Known, p *fit.Problem) error {
 	}
 	w, h, err := stocksize.Parse(k.Stock)
 	if err == nil {
-		p.Stock, r.stockTaken = &fit.Size{W: w, H: h}, true
+		p.Stock, r.stockTaken = &outline.Size{W: w, H: h}, true
 	}
 	return err
 }
@@ -58,7 +59,7 @@ func (r *Reckoning) offered(k Known, p fit.Problem) error {
 		if off > nearStock {
 			continue
 		}
-		p.Stock = &fit.Size{W: s.W, H: s.H}
+		p.Stock = &outline.Size{W: s.W, H: s.H}
 		res, err := fit.Solve(p)
 		if err != nil { // its holes would lie beside it
 			continue

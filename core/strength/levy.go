@@ -3,8 +3,9 @@ package strength
 import (
 	"math"
 
-	"freshshard/core/fault"
 	"gonum.org/v1/gonum/mat"
+
+	"freshshard/core/fault"
 )
 
 // levy is a rectangle whose sides at x = 0 and x = a are held, its sides at

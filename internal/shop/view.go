@@ -11,9 +11,9 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/fit"
 	"freshshard/core/guest"
 	"freshshard/core/length"
+	"freshshard/core/odds"
 	"freshshard/core/pane"
 	"freshshard/core/plan"
 	"freshshard/core/prove"
@@ -334,7 +334,7 @@ func benchOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep 
 			k.Stage = reckon.Work
 		}
 		if deep == drawn {
-			k.Draws = fit.ScreenDraws
+			k.Draws = odds.OnScreen
 		}
 		b.reck = reckonedOrWhy(k)
 	}

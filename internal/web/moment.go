@@ -4,7 +4,7 @@ import (
 	"context"
 	"net/http"
 	"time"
-	_ "time/tzdata" // zones, wherever the program runs
+	_ "time/tzdata"
 
 	"github.com/danielgtaylor/huma/v2"
 

@@ -3459,42 +3459,6 @@ export interface components {
             name: string;
             origin: components["schemas"]["OriginOrigin"];
         };
-        FitChance: {
-            /**
-             * Format: double
-             * @description Share that does all three
-             */
-            all: number;
-            /** @description The size that makes the least of the three as large as it can be, mm */
-            best: components["schemas"]["FitSize"];
-            /** Format: int64 */
-            draws: number;
-            /**
-             * Format: double
-             * @description Share that keeps its clearance hot and cold
-             */
-            free: number;
-            /**
-             * Format: double
-             * @description Share that goes in with its clearance
-             */
-            goes_in: number;
-            /** @description What would help most */
-            help?: components["schemas"]["FitHelp"];
-            /**
-             * Format: double
-             * @description Share that keeps its bite; 1 while nothing was read for it
-             */
-            holds: number;
-            /**
-             * Format: double
-             * @description The least of the three at that size
-             */
-            most: number;
-            sentence: string;
-            /** @description Fifty outcomes: fits, tight, binds or loose */
-            strokes: string[];
-        };
         FitCutterBand: {
             /** @description ± mm */
             half: components["schemas"]["CatalogueValue"];
@@ -3521,16 +3485,6 @@ export interface components {
             free: number;
             /** @enum {string} */
             kind: "none" | "flat" | "wrapped";
-        };
-        FitHelp: {
-            /**
-             * Format: double
-             * @description The least of the three with it
-             */
-            least: number;
-            name: string;
-            place?: string;
-            sentence: string;
         };
         FitLift: {
             /**
@@ -3585,14 +3539,14 @@ export interface components {
             /** @description Rules for holes that the pane would break when it is toughened, where they are broken */
             broken: components["schemas"]["OutlineBroken"][];
             /** @description The odds of the ordered size, where they were asked */
-            chance?: components["schemas"]["FitChance"];
+            chance?: components["schemas"]["OddsChance"];
             /** @description The opening as read, from the lower left, anticlockwise, mm; empty for a shape */
             corners: components["schemas"]["OutlinePoint"][];
             figures: components["schemas"]["WorkingFigure"][];
             /** @description What the pane is in words: rectangle, round, tube */
             form: string;
             /** @description Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm */
-            gap: components["schemas"]["FitSize"];
+            gap: components["schemas"]["OutlineSize"];
             /** @description Holes that carry the pane, from its lower left corner, mm */
             holes?: components["schemas"]["OutlineVertex"][][];
             /**
@@ -3601,7 +3555,7 @@ export interface components {
              */
             hot_bite: number;
             /** @description The same with everything hot, mm */
-            hot_gap: components["schemas"]["FitSize"];
+            hot_gap: components["schemas"]["OutlineSize"];
             /** @description Of a pane that is put up and let down */
             lift?: components["schemas"]["FitLift"];
             /** @description Where each measure of a shape lies on it */
@@ -3612,12 +3566,12 @@ export interface components {
             makes: components["schemas"]["OutlineDimension"][];
             missing: components["schemas"]["ReadingMissing"][];
             /** @description By the family's rule, mm */
-            nominal: components["schemas"]["FitSize"];
+            nominal: components["schemas"]["OutlineSize"];
             odd: components["schemas"]["ReadingOdd"][];
             /** @description The opening of a shape as read */
             opening?: components["schemas"]["OutlineOutline"];
             /** @description To order or cut, mm */
-            order: components["schemas"]["FitSize"];
+            order: components["schemas"]["OutlineSize"];
             /** @description The pane of a shape as ordered, in the opening's place */
             pane?: components["schemas"]["OutlineVertex"][];
             /**
@@ -3633,12 +3587,6 @@ export interface components {
              * @description A wrapped gasket's thickness when seated, each side, mm
              */
             wrap: number;
-        };
-        FitSize: {
-            /** Format: double */
-            h: number;
-            /** Format: double */
-            w: number;
         };
         FitStop: {
             /**
@@ -3883,6 +3831,52 @@ export interface components {
             /** Format: double */
             rh: number;
         };
+        OddsChance: {
+            /**
+             * Format: double
+             * @description Share that does all three
+             */
+            all: number;
+            /** @description The size that makes the least of the three as large as it can be, mm */
+            best: components["schemas"]["OutlineSize"];
+            /** Format: int64 */
+            draws: number;
+            /**
+             * Format: double
+             * @description Share that keeps its clearance hot and cold
+             */
+            free: number;
+            /**
+             * Format: double
+             * @description Share that goes in with its clearance
+             */
+            goes_in: number;
+            /** @description What would help most */
+            help?: components["schemas"]["OddsHelp"];
+            /**
+             * Format: double
+             * @description Share that keeps its bite; 1 while nothing was read for it
+             */
+            holds: number;
+            /**
+             * Format: double
+             * @description The least of the three at that size
+             */
+            most: number;
+            sentence: string;
+            /** @description Fifty outcomes: fits, tight, binds or loose */
+            strokes: string[];
+        };
+        OddsHelp: {
+            /**
+             * Format: double
+             * @description The least of the three with it
+             */
+            least: number;
+            name: string;
+            place?: string;
+            sentence: string;
+        };
         OriginOrigin: {
             /** @enum {string} */
             kind: "standard" | "trade" | "data-sheet" | "shop" | "reading" | "computed";
@@ -3980,6 +3974,12 @@ export interface components {
             kind: "run-out" | "relief" | "nest";
             /** @description From the pane outwards, mm */
             line: components["schemas"]["OutlinePoint"][];
+        };
+        OutlineSize: {
+            /** Format: double */
+            h: number;
+            /** Format: double */
+            w: number;
         };
         OutlineTrace: {
             /** @enum {string} */

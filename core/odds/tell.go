@@ -1,4 +1,4 @@
-package fit
+package odds
 
 import (
 	"fmt"
@@ -10,23 +10,23 @@ import (
 )
 
 // tell fills the strokes and the sentence: what goes wrong, and where.
-func (s solver) tell(c *Chance, m *sampler, t [2][]thresholds, order Size) {
+func (q Question) tell(c *Chance, d Drawn) {
 	kinds := map[string]float64{}
 	where := map[string][2]float64{}
-	for i := range m.n {
+	for i := range d[0] {
 		kind, at := Fits, 0
-		for k, v := range [2]float64{order.W, order.H} {
-			if t[k] == nil {
+		for k, v := range [2]float64{q.Order.W, q.Order.H} {
+			if d[k] == nil {
 				continue
 			}
-			q := t[k][i]
+			t := d[k][i]
 			now := Fits
 			switch {
-			case v > q.in+1e-9:
+			case v > t.In+rounding:
 				now = Tight
-			case v > q.free+1e-9:
+			case v > t.Free+rounding:
 				now = Binds
-			case v < q.hold-1e-9:
+			case v < t.Hold-rounding:
 				now = Loose
 			}
 			if now != Fits && kind == Fits {
@@ -43,7 +43,7 @@ func (s solver) tell(c *Chance, m *sampler, t [2][]thresholds, order Size) {
 	says := []string{}
 	for _, k := range []struct{ kind, says string }{{Tight, "short of clearance when set"},
 		{Binds, "bind in heat or frost"}, {Loose, "hold too little"}} {
-		n := kinds[k.kind] / float64(m.n)
+		n := kinds[k.kind] / float64(len(d[0]))
 		if n == 0 {
 			continue
 		}
@@ -54,7 +54,7 @@ func (s solver) tell(c *Chance, m *sampler, t [2][]thresholds, order Size) {
 		if x := where[k.kind]; x[1] > x[0] {
 			across = "over the height"
 		}
-		if len(m.axes) == 1 || s.p.Rule().Tube() {
+		if d[1] == nil || q.Length {
 			across = ""
 		}
 		says = append(says, strings.TrimSpace(fmt.Sprintf("%s %s %s", hundred(n), k.says, across)))
@@ -87,12 +87,12 @@ func hundred(v float64) string {
 
 // help finds the reading that would help most if it were taken better, or the
 // cutter's band.
-func (s solver) help(w, h axis, order Size) *Help {
-	m := s.sampler(w, h, helpDraws, 0)
-	_, before := best(m.drawn(), s.start(w, h, order), s.step())
+func (q Question) help() *Help {
+	draws := q.Draws(helpDraws, 0)
+	_, before := best(draws.Draw(), q.start(), q.Step)
 	var top *Help
 	offer := func(place reading.Place, name, how string) {
-		_, v := best(m.drawn(), s.start(w, h, order), s.step())
+		_, v := best(draws.Draw(), q.start(), q.Step)
 		if v < before+helpWorth || top != nil && v <= top.Least {
 			return
 		}
@@ -100,23 +100,19 @@ func (s solver) help(w, h axis, order Size) *Help {
 			Sentence: fmt.Sprintf("%s: the best size then does all of it in %s of 100, now in %s.", how, hundred(v),
 				hundred(before))}
 	}
-	for _, p := range m.names {
-		m.less[p] = finer
-		i := s.p.Info(p)
-		if s.shaped != nil && p.Key() != "" {
-			i.Name = "the shape's measures"
-		}
-		offer(p, i.Name, "Read "+i.Name+" with a finer instrument")
-		delete(m.less, p)
+	for _, p := range draws.Readings() {
+		draws.Finer(p, finer)
+		offer(p, q.Name(p), "Read "+q.Name(p)+" with a finer instrument")
+		draws.Finer(p, 1)
 	}
-	if s.asItComes() {
-		m.band = finer
-		offer(reading.BodyWidth, "the new frame", "Read the new frame with a finer instrument")
+	if q.Whole != "" {
+		draws.Band(finer)
+		offer(q.Whole, "the new frame", "Read the new frame with a finer instrument")
 		return top
 	}
-	m.band = 0.5
-	offer("", "the cutting tolerance", fmt.Sprintf("Ask for ±%s mm instead of ±%s mm", length.Metric(s.band.Half/2),
-		length.Metric(s.band.Half)))
+	draws.Band(0.5)
+	offer("", "the cutting tolerance", fmt.Sprintf("Ask for ±%s mm instead of ±%s mm", length.Metric(q.Band/2),
+		length.Metric(q.Band)))
 	return top
 }
 

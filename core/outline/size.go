@@ -1,4 +1,4 @@
-package fit
+package outline
 
 // Size is width × height in mm.
 type Size struct {
