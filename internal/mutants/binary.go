@@ -11,7 +11,9 @@ import (
 	"os"
 	"os/exec"
 	"path/filepath"
+	"regexp"
 	"strconv"
+	"strings"
 	"sync"
 	"time"
 )
@@ -33,6 +35,7 @@ type tests struct {
 	dir, binary, folder string
 	number              map[*change]int
 	usual               time.Duration // that the tests take with nothing changed
+	slow                string        // pattern of those that take long: they are asked last
 	why                 error         // that there is no binary
 }
 
@@ -48,11 +51,21 @@ func switched(ctx context.Context, dir string, t typesOf, changes []change) test
 		return out
 	}
 	began := time.Now()
-	if o := out.run(ctx, 0, hung); o != survived {
+	said, ok := out.run(ctx, 0, hung, "-test.v")
+	if !ok {
 		out.why = fmt.Errorf("its tests fail with switches that are all off")
 		fmt.Fprintf(os.Stderr, "%s is built anew for each change: %v\n", changes[0].pkg, out.why)
 	}
 	out.usual = time.Since(began)
+	var slow []string
+	for _, m := range passed.FindAllStringSubmatch(said, -1) {
+		if s, err := strconv.ParseFloat(m[2], 64); err == nil && s > long.Seconds() {
+			slow = append(slow, m[1])
+		}
+	}
+	if len(slow) > 0 {
+		out.slow = "^(" + strings.Join(slow, "|") + ")$"
+	}
 	return out
 }
 
@@ -113,17 +126,34 @@ func (t *tests) build(ctx context.Context, read typesOf, changes []change) error
 	return nil
 }
 
-// run runs the tests with one change on, or with none.
-func (t *tests) run(ctx context.Context, number int, limit time.Duration) string {
+// long is what a test takes that is asked only when no other has noticed a change.
+const long = 500 * time.Millisecond
+
+var passed = regexp.MustCompile(`(?m)^--- PASS: (\w+) \(([\d.]+)s\)`)
+
+// run runs tests with one change on, or with none, and says whether they pass.
+func (t *tests) run(ctx context.Context, number int, limit time.Duration, flags ...string) (string, bool) {
 	ctx, cancel := context.WithTimeout(ctx, limit)
 	defer cancel()
-	c := exec.CommandContext(ctx, t.binary, "-test.failfast")
+	c := exec.CommandContext(ctx, t.binary, append(flags, "-test.failfast")...)
 	c.Dir = t.folder
 	c.Env = append(os.Environ(), "MUTANT="+strconv.Itoa(number))
-	if c.Run() == nil {
-		return survived
+	out, err := c.Output()
+	return string(out), err == nil
+}
+
+// notices says whether a test notices the change of that number.
+func (t *tests) notices(ctx context.Context, number int) bool {
+	limit := min(hung, 10*t.usual+5*time.Second)
+	if t.slow == "" {
+		_, passes := t.run(ctx, number, limit)
+		return !passes
 	}
-	return noticed
+	if _, passes := t.run(ctx, number, limit, "-test.skip", t.slow); !passes {
+		return true
+	}
+	_, passes := t.run(ctx, number, limit, "-test.run", t.slow)
+	return !passes
 }
 
 // tryAll tries each change, several at once.
@@ -135,7 +165,10 @@ func (t *tests) tryAll(ctx context.Context, changes []change, jobs int) []string
 		wg.Go(func() {
 			for i := range work {
 				if number := t.number[&changes[i]]; number > 0 && t.why == nil {
-					out[i] = t.run(ctx, number, min(hung, 10*t.usual+5*time.Second))
+					out[i] = survived
+					if t.notices(ctx, number) {
+						out[i] = noticed
+					}
 					continue
 				}
 				out[i] = oneByOne(ctx, filepath.Join(t.dir, fmt.Sprint("one", n)), changes[i])
