@@ -113,7 +113,7 @@ func TestOutAndBack(t *testing.T) {
 	if !bytes.Equal(x, y) {
 		t.Errorf("out:\n%s\nback:\n%s", x, y)
 	}
-	v, err := s.Job(ctx, 1)
+	v, err := s.Bench(ctx, shop.First(1))
 	if err != nil || v.Job.Ticket == nil || v.Job.Ticket.Changed || v.Pane.Readings[0].Reading.Value != 270.123456789 ||
 		!strings.Contains(v.Job.Story, "🔥") {
 		t.Errorf("%+v, %v", v.Job.Ticket, err)

@@ -2,6 +2,7 @@ package calc
 
 import (
 	"context"
+	"fmt"
 	"time"
 
 	"freshshard/core/cure"
@@ -74,14 +75,16 @@ func cutTopics() []Topic {
 				{ID: "cabinet", W: 612, H: 840, Count: 2, Turn: true}},
 			Rules: cutting.Rules{Least: cutting.LeastStrip(4), Keep: 200}},
 			with(func(t cutting.Task) (cutting.Plan, error) {
-				return cutting.Solve(context.Background(), t, cutting.Options{Steps: cutSteps, Budget: 20 * time.Second})
+				p, err := cutting.Solve(context.Background(), t, cutting.Options{Steps: cutSteps, Budget: 20 * time.Second})
+				return sound(p, err, cutting.Verify(t, p))
 			})},
 		{"bars", "how lengths come out of tubes, strips and profiles", cutting.BarTask{
 			Bars:  []cutting.Bar{{ID: "tube", Length: 1200, Count: 2}},
 			Wants: []cutting.Stretch{{ID: "gauge", Length: 266.5, Count: 5}},
 			Dress: 4, Keep: 100},
 			with(func(t cutting.BarTask) (cutting.BarPlan, error) {
-				return cutting.SolveBars(context.Background(), t, cutting.Options{Budget: 20 * time.Second})
+				p, err := cutting.SolveBars(context.Background(), t, cutting.Options{Budget: 20 * time.Second})
+				return sound(p, err, cutting.VerifyBars(t, p))
 			})},
 		{"sources", "what each offer is expected to cost in the end, and what would change the order", SourcesIn{
 			Offers: []source.Offer{{Kind: source.Cutter, Who: "the cutter", Price: 6400, Days: 3, Misfit: 3},
@@ -129,4 +132,12 @@ func cutTopics() []Topic {
 		{"spares", "how many blanks to cut so that there are enough good ones", SparesIn{1, 0.95, cutting.Tries{Usual: 0.7}},
 			with(func(in SparesIn) (cutting.Spares, error) { return cutting.Ladder(in.Want, in.Sure, in.Tries) })},
 	}
+}
+
+// sound is a plan that the verifier lets through.
+func sound[P any](p P, err error, broken []cutting.Broken) (P, error) {
+	if err == nil && len(broken) > 0 {
+		err = fmt.Errorf("the plan cannot be cut: %v", broken)
+	}
+	return p, err
 }

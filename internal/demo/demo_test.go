@@ -77,7 +77,7 @@ func TestFill(t *testing.T) {
 	stations, families := map[string]bool{}, map[string]bool{}
 	for _, turn := range append(day.Turns, day.Waits...) {
 		stations[turn.Station] = true
-		v, err := s.Job(ctx, turn.Job)
+		v, err := s.Bench(ctx, shop.First(turn.Job))
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -96,7 +96,7 @@ func TestFill(t *testing.T) {
 		t.Fatal(err)
 	}
 	for _, l := range all {
-		v, err := s.Job(ctx, l.ID)
+		v, err := s.Bench(ctx, shop.First(l.ID))
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -80,7 +80,7 @@ func BenchmarkReadJob(b *testing.B) {
 	var times []time.Duration
 	for b.Loop() {
 		t := time.Now()
-		if _, err := s.Job(context.Background(), ids[stored/2]); err != nil {
+		if _, err := s.Bench(context.Background(), First(ids[stored/2])); err != nil {
 			b.Fatal(err)
 		}
 		times = append(times, time.Since(t))

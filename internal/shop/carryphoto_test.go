@@ -41,7 +41,7 @@ func TestPicturesAreCarried(t *testing.T) {
 	if err := a.AddStrip(ctx, tor, "", id, Noted(bracket)); err != nil {
 		t.Fatal(err)
 	}
-	v, err := a.Job(ctx, id)
+	v, err := a.Bench(ctx, First(id))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -64,7 +64,7 @@ func TestPicturesAreCarried(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	got, err := b.Job(ctx, made)
+	got, err := b.Bench(ctx, First(made))
 	if err != nil || len(got.Job.Photos) != 2 || got.Job.Photos[0].Entry != entry ||
 		!got.Job.Photos[0].At.Equal(first.Photos[0].At) {
 		t.Fatalf("%+v, %v", got.Job.Photos, err)

@@ -2,6 +2,7 @@ package shop
 
 import (
 	"context"
+	"fmt"
 	"strconv"
 
 	"freshshard/core/cutting"
@@ -31,6 +32,9 @@ func (d *CutDoc) planTubes(ctx context.Context, m pane.Material, glass Glass, wa
 	p, err := cutting.SolveBars(ctx, task, cutting.Options{Budget: planBudget})
 	if err != nil {
 		return err
+	}
+	if b := cutting.VerifyBars(task, p); len(b) > 0 {
+		return fmt.Errorf("the cut room made a plan of tubes that cannot be cut: %v", b)
 	}
 	d.Task, d.Plan = task.AsSheets(p, glass.Outside)
 	return nil

@@ -23,7 +23,7 @@ func nine(t *testing.T, s *Shop, by record.Account) (int64, []int64) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	v, err := s.Job(ctx, job)
+	v, err := s.Bench(ctx, First(job))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -65,7 +65,7 @@ func TestPanesAreTheirOwn(t *testing.T) {
 		v.Panes[6].Order == "" {
 		t.Errorf("%+v", v.Panes)
 	}
-	first, err := s.Job(ctx, job)
+	first, err := s.Bench(ctx, First(job))
 	if err != nil || first.Reckoning.Fit.Ready || len(first.Pane.Readings) != 0 {
 		t.Errorf("the first pane took the seventh's readings: %v", err)
 	}
@@ -133,14 +133,14 @@ func TestLayOut(t *testing.T) {
 	if err := s.LayOut(ctx, mira, job, LayOut{drawing.Layout{Across: 3, Behind: true}, 1}); !errors.As(err, &c) {
 		t.Errorf("%v", err)
 	}
-	v, err := s.Job(ctx, job)
+	v, err := s.Bench(ctx, First(job))
 	if err != nil || len(v.Panes) != 3 || v.Panes[2].Spot.Depth != 2 {
 		t.Fatalf("%+v, %v", v.Panes, err)
 	}
 	if err := s.DropPane(ctx, tor, Bench{Job: job, Pane: v.Panes[1].ID}); err != nil {
 		t.Fatal(err)
 	}
-	if v, err = s.Job(ctx, job); err != nil || len(v.Panes) != 2 || v.Panes[1].Number != 2 {
+	if v, err = s.Bench(ctx, First(job)); err != nil || len(v.Panes) != 2 || v.Panes[1].Number != 2 {
 		t.Errorf("%+v, %v", v.Panes, err)
 	}
 	read(t, s, tor, job, "width_top", "300")
@@ -167,7 +167,7 @@ func TestPlacePane(t *testing.T) {
 	if err := s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 2, Behind: true}, 1}); err != nil {
 		t.Fatal(err)
 	}
-	v, err := s.Job(ctx, job)
+	v, err := s.Bench(ctx, First(job))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -175,7 +175,7 @@ func TestPlacePane(t *testing.T) {
 	if err := s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5}, 1}); err != nil {
 		t.Fatal(err)
 	}
-	if v, err = s.Job(ctx, job); err != nil ||
+	if v, err = s.Bench(ctx, First(job)); err != nil ||
 		v.Panes[1].Spot != (drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5, Depth: 1}) || v.Panes[0].Spot.X == 0.6 {
 		t.Errorf("%+v, %v", v.Panes, err)
 	}
@@ -220,7 +220,7 @@ func TestLayDrawn(t *testing.T) {
 		t.Fatal(err)
 	}
 	read(t, s, mira, job, "shape_width", "200.5")
-	v, err := s.Job(ctx, job)
+	v, err := s.Bench(ctx, First(job))
 	if err != nil || !v.Reckoning.Fit.Ready || v.Reckoning.Fit.Form != "as drawn" || v.Reckoning.Order == "" {
 		t.Fatalf("%+v, %v", v.Reckoning.Fit, err)
 	}

@@ -83,7 +83,7 @@ var sized = map[reading.Place]string{
 
 func view1(t testing.TB, s *Shop, id int64) View {
 	t.Helper()
-	v, err := s.Job(ctx, id)
+	v, err := s.Bench(ctx, First(id))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -324,7 +324,7 @@ func TestRefusals(t *testing.T) {
 		}
 	}
 	var nf *record.NotFound
-	if _, err := s.Job(ctx, 4711); !errors.As(err, &nf) {
+	if _, err := s.Bench(ctx, First(4711)); !errors.As(err, &nf) {
 		t.Errorf("a job that is not there: %v", err)
 	}
 	if err := s.Tick(ctx, tor, First(id), "no-such-step", Done{Outcome: "done"}); !errors.As(err, &nf) {

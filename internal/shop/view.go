@@ -90,9 +90,6 @@ type CheckView struct {
 	Waits   string         `json:"waits,omitempty" doc:"What it waits for; empty when it can be answered"`
 }
 
-// Job reads a job with its first pane and works everything out.
-func (s *Shop) Job(ctx context.Context, id int64) (View, error) { return s.Bench(ctx, First(id)) }
-
 // Bench reads a job with one of its panes and works everything out.
 func (s *Shop) Bench(ctx context.Context, at Bench) (View, error) {
 	j, was, shop, err := s.whole(ctx, at)
