@@ -22,9 +22,9 @@ func oldDrafts(t *testing.T, p *program) {
 		{"/sums/load", "load", `{"w":4,"held":[]}`, `document.querySelector("main h2")`},
 	} {
 		for _, kept := range []string{page.fits, `{}`, `[]`, `"x"`, `null`, `5`, `{`} {
-			g.goTo("/jobs")
+			g.moveTo("/jobs")
 			ask[any](g, fmt.Sprintf(`void localStorage.setItem("draft:%s", %q)`, page.draft, kept))
-			g.goTo(page.path)
+			g.moveTo(page.path)
 			g.until("a page for the draft "+kept,
 				`document.querySelector("main") && document.querySelector("main").innerText.length > 60 &&
 			!document.querySelector("main [role=alert]")?.innerText.includes("could not be shown")`)

@@ -98,6 +98,14 @@ func (g *page) goTo(path string) {
 	g.do(chromedp.Navigate(g.url+path), chromedp.WaitVisible(chromedp.CSS("main")))
 }
 
+// moveTo goes to another screen without loading the page anew, as a link does.
+func (g *page) moveTo(path string) {
+	g.t.Helper()
+	ask[any](g, fmt.Sprintf(`void (() => { for (const e of document.querySelector("main").children) e.dataset.left = "";
+		history.pushState({}, "", %q); dispatchEvent(new PopStateEvent("popstate", {state: {}})) })()`, path))
+	g.until("the screen "+path, `document.querySelector("main > *") && !document.querySelector("main > [data-left]")`)
+}
+
 // press clicks the first visible button, link or label with these words.
 func (g *page) press(words string) {
 	g.t.Helper()
@@ -200,7 +208,7 @@ func (g *page) accessible(name string) {
 	}
 	ask[any](g, source+"; void 0")
 	out := ask[string](g,
-		`axe.run(document, {resultTypes: ["violations"]}).then(r => JSON.stringify(r.violations
+		`axe.run(document, {resultTypes: ["violations"], preload: false}).then(r => JSON.stringify(r.violations
 			.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes
 			.map(n => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")).join(" | "))))`)
 	var found []string
