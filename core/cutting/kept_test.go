@@ -1,0 +1,115 @@
+package cutting
+
+import (
+	"context"
+	"fmt"
+	"maps"
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"freshshard/core/golden"
+)
+
+// nodes writes the rectangles of a sheet, each cut with its halves.
+func nodes(b *strings.Builder, n *Node, deep int) {
+	if n == nil {
+		return
+	}
+	fmt.Fprintf(b, "   %s%s %.1f,%.1f %.1f × %.1f", strings.Repeat(" ", deep), n.Kind, n.X, n.Y, n.W, n.H)
+	if n.Kind == IsCut {
+		fmt.Fprintf(b, " up %v at %.1f trim %v", n.Up, n.At, n.Trim)
+	}
+	fmt.Fprintf(b, " %s %v\n", n.Piece, n.Turned)
+	nodes(b, n.A, deep+1)
+	nodes(b, n.B, deep+1)
+}
+
+// keptTasks are days of a shop with every rule of cutting.
+func keptTasks() map[string]Task {
+	out := map[string]Task{}
+	for seed := range uint64(5) {
+		out[fmt.Sprintf("perfect %d", seed)] = perfect(seed, 5+2*int(seed), 1200, 800, 60)
+		snapped := shopLike(seed, 6+3*int(seed))
+		snapped.Rules.Least = 24
+		for i := range snapped.Stock {
+			snapped.Stock[i].Trim = Trim{Left: 10, Bottom: 12, Right: float64(5 * (i % 2)), Top: float64(4 * (i % 3))}
+		}
+		out[fmt.Sprintf("snapped %d", seed)] = snapped
+		sawn := shopLike(seed+20, 5+3*int(seed))
+		sawn.Rules = Rules{Saw: true, Kerf: 3.2, Keep: 150, Worth: 0.3}
+		for i := range sawn.Pieces {
+			sawn.Pieces[i].Rank = i % 3
+		}
+		out[fmt.Sprintf("sawn %d", seed)] = sawn
+		tight := shopLike(seed+40, 14)
+		tight.Stock = tight.Stock[:4] // not all fit
+		tight.Pieces[0].On, tight.Pieces[1].Lie = tight.Stock[1].ID, AsIs
+		for i := range tight.Pieces {
+			tight.Pieces[i].Rank = i % 4
+		}
+		out[fmt.Sprintf("tight %d", seed)] = tight
+	}
+	return out
+}
+
+// Plans that are searched by a count of steps and not by the clock, so that they are the
+// same each time, what is said of them, and what is left when work stops half way.
+func TestSearchedPlansAreAsLookedAt(t *testing.T) {
+	b := &strings.Builder{}
+	all := keptTasks()
+	for _, name := range slices.Sorted(maps.Keys(all)) {
+		task := all[name]
+		p, err := Solve(context.Background(), task, Options{Steps: 250, Budget: time.Minute, Seed: 11})
+		if err != nil {
+			fmt.Fprintf(b, "= %s: %v\n", name, err)
+			continue
+		}
+		fmt.Fprintf(b, "= %s: cost %.4f of %.4f, yield %.4f, useful %.4f, %d cuts, proved %v\n", name, p.Cost, p.Bound, p.Yield,
+			p.Useful, p.Cuts, p.Proved)
+		for _, l := range p.Left {
+			fmt.Fprintf(b, "  left %+v\n", l)
+		}
+		for _, f := range p.Figures(task) {
+			fmt.Fprintf(b, "  %s %.3f %s %s\n", f.Key, f.Value, f.Verdict, f.Sentence)
+		}
+		for _, s := range p.Sheets {
+			fmt.Fprintf(b, "  %s/%d %.0f × %.0f, %d cuts\n", s.Stock, s.Copy, s.W, s.H, len(s.Order()))
+			nodes(b, &s.Root, 0)
+		}
+		var made []Mark
+		for range 3 {
+			sheet, c := p.Next(made)
+			if c == nil {
+				break
+			}
+			made = append(made, Mark{Sheet: sheet, Path: c.Path})
+		}
+		rest := p.Rest(task, made)
+		fmt.Fprintf(b, "  after three cuts good %v, in hand %d, rest %+v of %+v\n", p.Good(made), len(p.InHand(made)),
+			rest.Pieces, rest.Stock)
+	}
+	for seed := range uint64(10) {
+		task := barTask(seed, 6+3*int(seed), 900+100*float64(seed%4), 3*float64(seed%2))
+		task.Ends, task.Dress = 5*float64(seed%3), 4*float64(seed%2)
+		task.Bars = append(task.Bars, Bar{ID: "rest", Length: 640, Count: 2, Cost: 300})
+		if seed%3 == 0 {
+			task.Bars[0].Count = 2 // not all fit
+		}
+		p, err := SolveBars(context.Background(), task, Options{Budget: time.Minute, Steps: 400})
+		if err != nil {
+			fmt.Fprintf(b, "= bars %d: %v\n", seed, err)
+			continue
+		}
+		fmt.Fprintf(b, "= bars %d: cost %.3f, yield %.4f, at least %d, proved %v\n", seed, p.Cost, p.Yield, p.Bound, p.Proved)
+		for _, l := range p.Left {
+			fmt.Fprintf(b, "  left %+v\n", l)
+		}
+		for _, c := range p.Bars {
+			fmt.Fprintf(b, "  %s/%d %v at %.1f, %.1f over, kept %v, finished %v\n", c.Bar, c.Copy, c.Cuts, c.At, c.Remnant, c.Keep,
+				c.Finished)
+		}
+	}
+	golden.Check(t, "searched", b.String())
+}

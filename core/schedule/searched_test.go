@@ -1,0 +1,84 @@
+package schedule
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"freshshard/core/golden"
+)
+
+// Plans that are searched, by a count of tries and not by the clock, so that they are the
+// same each time: of small shops looked through whole and of larger ones; after somebody is
+// ill, a pane is late, a step is pinned; played out; and what would have a job ready sooner.
+func TestSearchedPlansAreAsLookedAt(t *testing.T) {
+	b := &strings.Builder{}
+	whole := Options{Budget: time.Minute, Tries: 40, Seed: 3}
+	solved := func(name string, p Problem) Plan {
+		plan, err := Solve(context.Background(), p, whole)
+		if err != nil {
+			fmt.Fprintf(b, "= %s: %v\n", name, err)
+			return plan
+		}
+		told(b, name, p, plan)
+		fmt.Fprintf(b, "  cost %.3f of %.3f, proved %v, idle %.2f, tidy %+v\n", plan.Cost, plan.Bound, plan.Proved,
+			plan.Idle, plan.Tidy)
+		for _, d := range plan.Steps {
+			fmt.Fprintf(b, "  %s: %s\n", d.Step, d.Why)
+		}
+		return plan
+	}
+	for seed := range uint64(10) {
+		solved(fmt.Sprintf("small %d", seed), small(seed, 2+int(seed%4)))
+	}
+	for seed := range uint64(8) {
+		p := shop(seed, 3+int(seed))
+		plan := solved(fmt.Sprintf("shop %d", seed), p)
+		again := func(name string, q Problem, o Options) {
+			after, moves, err := Replan(context.Background(), q, plan, o)
+			if err != nil {
+				fmt.Fprintf(b, "= %s: %v\n", name, err)
+				return
+			}
+			told(b, name, q, after)
+			for _, m := range moves {
+				fmt.Fprintf(b, "  moved %+v\n", m)
+			}
+			fmt.Fprintf(b, "  cost %.3f of %.3f, proved %v\n", after.Cost, after.Bound, after.Proved)
+		}
+		late := p
+		late.Jobs = slices.Clone(p.Jobs)
+		late.Jobs[1].Steps = slices.Clone(p.Jobs[1].Steps)
+		late.Jobs[1].Steps[2].Not += 700
+		again("a pane is late", late, Options{})
+		again("a pane is late, all planned anew", late, whole)
+		ill := p
+		ill.People = slices.Clone(p.People)
+		ill.People[1].Hours = ill.People[1].Hours[2:]
+		again("Tor is ill", ill, whole)
+		held := p
+		held.Jobs = pinned(p, p.Jobs[0].Steps[1].ID, Pin{At: 1500, People: []string{"ebbe"}})
+		again("a step is pinned", held, Options{})
+		slips := []Slip{{p.Jobs[1].Steps[2].ID, 0.4, 1440}}
+		odds, err := Play(context.Background(), p, plan, slips, 60, 5)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, o := range odds {
+			fmt.Fprintf(b, "  odds of %s: %.3f %d %d %d, %.3f\n", o.Job, o.Kept, o.Half, o.Nine, o.Sure, o.KeptBy(o.Half-30))
+		}
+		for _, want := range []int{plan.Ready[1].At - 200, plan.Ready[1].At + 300} {
+			ways, err := Ways(context.Background(), p, plan, slips, p.Jobs[1].ID, max(60, want))
+			if err != nil {
+				t.Fatal(err)
+			}
+			for _, w := range ways {
+				fmt.Fprintf(b, "  way to %d: %+v\n", want, w)
+			}
+		}
+	}
+	golden.Check(t, "searched", b.String())
+}
