@@ -11,47 +11,36 @@ import (
 	"freshshard/core/origin"
 )
 
-// From is an origin as a data file writes it: "trade", "sheet" or
-// "std:EN 572-1".
-type From string
+// From is where a value of a catalogue is from. A data file writes it as a word: "trade",
+// "sheet" or "std:EN 572-1".
+type From struct{ origin.Origin }
 
-// ownWord begins the origin of a value that a shop has set.
-const ownWord = "own:"
-
-// Own is the origin of a value that a shop has set, with what it says of it.
-// Data files do not use it.
-func Own(says string) From { return From(ownWord + says) }
-
-// Says is what a shop says of a value that it has set; empty for every other origin.
-func (f From) Says() string {
-	says, ok := strings.CutPrefix(string(f), ownWord)
-	if !ok {
-		return ""
+// Of is the origin with the product's name where the value is from its data sheet.
+func (f From) Of(product string) origin.Origin {
+	if f.Kind == origin.Data {
+		return origin.Sheet(product)
 	}
-	return says
+	return f.Origin
 }
 
-// Of is the origin that the word stands for; of names the product when the
-// value is from its data sheet.
-func (f From) Of(of string) origin.Origin {
+// UnmarshalJSON reads one of the three words, and what MarshalJSON writes.
+func (f *From) UnmarshalJSON(b []byte) error {
+	var word string
+	if err := json.Unmarshal(b, &word); err != nil {
+		return json.Unmarshal(b, &f.Origin)
+	}
+	standard, isStandard := strings.CutPrefix(word, "std:")
 	switch {
-	case f == "sheet":
-		return origin.Sheet(of)
-	case strings.HasPrefix(string(f), "std:"):
-		return origin.Std(strings.TrimPrefix(string(f), "std:"))
-	case strings.HasPrefix(string(f), ownWord):
-		return origin.Own(f.Says())
+	case word == "trade":
+		f.Origin = origin.Custom()
+	case word == "sheet":
+		f.Origin = origin.Sheet("")
+	case isStandard && standard != "":
+		f.Origin = origin.Std(standard)
 	default:
-		return origin.Custom()
+		return fmt.Errorf("origin %q: write trade, sheet or std:NAME", word)
 	}
-}
-
-// Check wants one of the three words.
-func (f From) Check() error {
-	if f == "trade" || f == "sheet" || strings.HasPrefix(string(f), "std:") && len(f) > len("std:") {
-		return nil
-	}
-	return fmt.Errorf("origin %q: write trade, sheet or std:NAME", string(f))
+	return nil
 }
 
 // Value is a number with its origin.

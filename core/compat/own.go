@@ -45,7 +45,7 @@ func Laid(vs own.Values) Table {
 			continue
 		}
 		says, _ := vs.Laid(own.Touch, v.ID, v.Item)
-		r := Rule{Subject: v.Item, Agent: v.ID, Verdict: said[n], Reason: "set by the shop: " + says.Origin.Says(),
+		r := Rule{Subject: v.Item, Agent: v.ID, Verdict: said[n], Reason: says.Origin.String(),
 			Own: true}
 		at := slices.IndexFunc(t.Rules, func(o Rule) bool { return o.Agent == v.ID && o.Subject == v.Item })
 		if at < 0 {

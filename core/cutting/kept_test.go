@@ -66,7 +66,8 @@ func TestSearchedPlansAreAsLookedAt(t *testing.T) {
 			fmt.Fprintf(b, "= %s: %v\n", name, err)
 			continue
 		}
-		fmt.Fprintf(b, "= %s: cost %.4f of %.4f, yield %.4f, useful %.4f, %d cuts, proved %v\n", name, p.Cost, p.Bound, p.Yield,
+		fmt.Fprintf(b, "= %s: cost %.4f of %.4f, yield %.4f, useful %.4f, %d cuts, proved %v\n", name, p.Cost, p.Bound,
+			p.Yield,
 			p.Useful, p.Cuts, p.Proved)
 		for _, l := range p.Left {
 			fmt.Fprintf(b, "  left %+v\n", l)
@@ -107,7 +108,8 @@ func TestSearchedPlansAreAsLookedAt(t *testing.T) {
 			fmt.Fprintf(b, "  left %+v\n", l)
 		}
 		for _, c := range p.Bars {
-			fmt.Fprintf(b, "  %s/%d %v at %.1f, %.1f over, kept %v, finished %v\n", c.Bar, c.Copy, c.Cuts, c.At, c.Remnant, c.Keep,
+			fmt.Fprintf(b, "  %s/%d %v at %.1f, %.1f over, kept %v, finished %v\n", c.Bar, c.Copy, c.Cuts, c.At, c.Remnant,
+				c.Keep,
 				c.Finished)
 		}
 	}

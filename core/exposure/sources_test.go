@@ -1,6 +1,7 @@
 package exposure
 
 import (
+	"strings"
 	"testing"
 	"time"
 
@@ -57,7 +58,8 @@ func TestValuesKnowWhereTheyComeFrom(t *testing.T) {
 			t.Errorf("behind a pane, %s: %s", item, got)
 		}
 	}
-	if o := laid.Sourced(shops).From("steady"); o.Name != "thermocouple, last winter; Mira, 5 Jan 2026" {
-		t.Errorf("the shop's own says %q", o.Name)
+	if o := laid.Sourced(shops).From("steady"); o.Name != "thermocouple, last winter" || o.By != "Mira" ||
+		!strings.HasSuffix(o.String(), "; Mira, 5 Jan 2026") {
+		t.Errorf("the shop's own says %q", o)
 	}
 }

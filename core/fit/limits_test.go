@@ -13,7 +13,9 @@ import (
 	"freshshard/core/working"
 )
 
-func asked(v float64) *catalogue.Value { return &catalogue.Value{V: v, Origin: "trade"} }
+func asked(v float64) *catalogue.Value {
+	return &catalogue.Value{V: v, Origin: catalogue.From{Origin: origin.Custom()}}
+}
 
 // What a material asks for counts where the frame does not give, and where it is
 // more; what the shop has set stays. Common practice, no source: plastic keeps

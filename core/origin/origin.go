@@ -3,7 +3,10 @@
 // the shop's own setting, a reading that a person took, or a sum done here.
 package origin
 
-import "fmt"
+import (
+	"fmt"
+	"time"
+)
 
 // Kind is the sort of source.
 type Kind string
@@ -24,6 +27,9 @@ type Origin struct {
 	Kind   Kind   `json:"kind" enum:"standard,trade,data-sheet,shop,reading,computed"`
 	Name   string `json:"name,omitempty" doc:"The standard, sheet or instrument"`
 	Memory bool   `json:"memory,omitempty" doc:"Quoted from memory, not yet checked against the text"`
+	// By and At are who set a value of the shop's own, and when.
+	By string    `json:"by,omitempty"`
+	At time.Time `json:"at,omitzero"`
 }
 
 // Std is a value from a published standard, quoted from memory.
@@ -37,6 +43,9 @@ func Sheet(name string) Origin { return Origin{Kind: Data, Name: name, Memory: t
 
 // Own is a value that the shop has set itself, with what it says of it.
 func Own(says string) Origin { return Origin{Kind: Shop, Name: says} }
+
+// Set is a value that somebody of the shop has set, by a sheet or whoever says so.
+func Set(sheet, by string, at time.Time) Origin { return Origin{Kind: Shop, Name: sheet, By: by, At: at} }
 
 // Read is a value read off the object with the named instrument.
 func Read(instrument string) Origin { return Origin{Kind: Reading, Name: instrument} }
@@ -61,6 +70,9 @@ func (o Origin) String() string {
 		s = "set by the shop"
 		if o.Name != "" {
 			s += ": " + o.Name
+		}
+		if o.By != "" {
+			s += "; " + o.By + ", " + o.At.Format("2 Jan 2006")
 		}
 	case Reading:
 		s = "read here"

@@ -87,7 +87,8 @@ func told(b *strings.Builder, p Path) {
 	}
 	fmt.Fprintf(b, "  %+v %+v\n", p.Cuttable(4), p.Cuttable(30))
 	holes := []Path{}
-	for i, h := range []struct{ x, y, d float64 }{{0.3, 0.35, 20}, {0.35, 0.42, 3}, {0.7, 0.6, 16}, {0.5, 0.05, 8}, {0.97, 0.5, 12}} {
+	for i, h := range []struct{ x, y, d float64 }{{0.3, 0.35, 20}, {0.35, 0.42, 3}, {0.7, 0.6, 16}, {0.5, 0.05, 8}, {0.97,
+		0.5, 12}} {
 		c, err := Circle(h.d)
 		if err != nil {
 			panic(err)
@@ -100,7 +101,8 @@ func told(b *strings.Builder, p Path) {
 		holes = append(holes, c.Moved(box.Min.X+h.x*box.Width(), box.Min.Y+h.y*box.Height()))
 	}
 	for _, r := range (Outline{Outer: p, Holes: holes}).HoleRules(6) {
-		fmt.Fprintf(b, "  %s %d at %.2f,%.2f: %.3f of %.1f, %s\n", r.Rule, r.Hole, r.At.X, r.At.Y, r.Value, r.Limit, r.Sentence)
+		fmt.Fprintf(b, "  %s %d at %.2f,%.2f: %.3f of %.1f, %s\n", r.Rule, r.Hole, r.At.X, r.At.Y, r.Value, r.Limit,
+			r.Sentence)
 	}
 	sorted, err := Sort(append(append([]Path{}, holes[:3]...), p))
 	fmt.Fprintf(b, "  sorted: %v, %d holes, %.1f\n", err, len(sorted.Holes), sorted.Area())

@@ -10,6 +10,7 @@ import (
 
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
+	"freshshard/core/origin"
 	"freshshard/core/working"
 )
 
@@ -45,8 +46,7 @@ type Values []Value
 func (vs Values) Laid(kind, id, item string) (v catalogue.Value, ok bool) {
 	for _, o := range vs {
 		if o.Kind == kind && o.ID == id && o.Item == item {
-			return catalogue.Value{V: o.V,
-				Origin: catalogue.Own(fmt.Sprintf("%s; %s, %s", o.Sheet, o.By, o.At.Format("2 Jan 2006")))}, true
+			return catalogue.Value{V: o.V, Origin: catalogue.From{Origin: origin.Set(o.Sheet, o.By, o.At)}}, true
 		}
 	}
 	return catalogue.Value{}, false

@@ -58,12 +58,12 @@ type Material struct {
 type Life struct {
 	C      float64        `json:"c"`
 	Hours  float64        `json:"hours"`
-	Origin catalogue.From `json:"o,omitempty" doc:"Empty as the steady heat's"`
+	Origin catalogue.From `json:"o,omitzero" doc:"Empty as the steady heat's"`
 }
 
 // From is where the hours come from.
 func (m Material) From(l Life) origin.Origin {
-	if l.Origin == "" {
+	if l.Origin.Kind == "" {
 		return m.Steady.Origin.Of(m.Short)
 	}
 	return l.Origin.Of(m.Short)

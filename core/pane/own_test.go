@@ -91,7 +91,8 @@ func TestOwnClosesAGate(t *testing.T) {
 	n.Own = own.Values{laid("glass-ceramic", "steady", n.Exposure.Steady-1)}
 	for _, c := range choose(t, n).Closed {
 		if c.Material == "glass-ceramic" {
-			if c.Gate != "steady" || c.Figure.Limit.Origin.Name != "sheet 7; Mira Quill, 1 Jan 0001" {
+			if c.Gate != "steady" || c.Figure.Limit.Origin.Name != "sheet 7" ||
+				c.Figure.Limit.Origin.By != "Mira Quill" {
 				t.Errorf("%s: %+v", c.Gate, c.Figure.Limit)
 			}
 			return

@@ -2700,8 +2700,19 @@ export interface components {
                 [key: string]: number;
             };
         };
+        CatalogueFrom: {
+            /** Format: date-time */
+            at?: string;
+            by?: string;
+            /** @enum {string} */
+            kind: "standard" | "trade" | "data-sheet" | "shop" | "reading" | "computed";
+            /** @description Quoted from memory, not yet checked against the text */
+            memory?: boolean;
+            /** @description The standard, sheet or instrument */
+            name?: string;
+        };
         CatalogueValue: {
-            o: string;
+            o: components["schemas"]["CatalogueFrom"];
             /** Format: double */
             v: number;
         };
@@ -3627,7 +3638,7 @@ export interface components {
             alpha: number;
             id: string;
             name: string;
-            origin: string;
+            origin: components["schemas"]["CatalogueFrom"];
         };
         GuestGuest: {
             /** @description Key of the step before which it must be out; empty for one that stays */
@@ -3878,6 +3889,9 @@ export interface components {
             sentence: string;
         };
         OriginOrigin: {
+            /** Format: date-time */
+            at?: string;
+            by?: string;
             /** @enum {string} */
             kind: "standard" | "trade" | "data-sheet" | "shop" | "reading" | "computed";
             /** @description Quoted from memory, not yet checked against the text */
@@ -4128,7 +4142,7 @@ export interface components {
             /** Format: double */
             hours: number;
             /** @description Empty as the steady heat's */
-            o?: string;
+            o?: components["schemas"]["CatalogueFrom"];
         };
         PaneMaterial: {
             alpha: components["schemas"]["CatalogueValue"];

@@ -78,6 +78,8 @@ export type Packed = S["ReckonPacked"];
 export type PhotoIn = Omit<S["PerspectiveIn"], "$schema">;
 export type PhotoOut = S["ShopPhotoOut"];
 export type OutlineShape = S["OutlineOutline"];
+/** A number of a catalogue with where it is from. */
+export type Value = S["CatalogueValue"];
 export type Own = S["OwnValue"];
 export type Ask = S["AskAsk"];
 export type Aspect = S["PaneAspect"];

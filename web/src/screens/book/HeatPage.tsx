@@ -4,7 +4,7 @@ import type { Row } from "./ValueTable";
 
 /** A value that carries no origin of its own: common practice. */
 function row(item: string, name: string, unit: string, v: number): Row {
-	return { item, name, unit, value: { v, o: "trade" } };
+	return { item, name, unit, value: { v, o: { kind: "trade" } } };
 }
 
 function degrees(item: string, name: string, v: number): Row {

@@ -1,7 +1,5 @@
-import type { Catalogue, Material } from "../../api/types";
+import type { Catalogue, Material, Value } from "../../api/types";
 import { type Row, ValueTable } from "./ValueTable";
-
-type Value = { v: number; o: string };
 
 const rows: {
 	item: string;

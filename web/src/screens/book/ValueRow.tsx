@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Catalogue, Own } from "../../api/types";
+import type { Catalogue, Own, Value } from "../../api/types";
 import { useWho } from "../../app/who";
 import { OwnForm } from "./OwnForm";
 import { originOf } from "./origin";
@@ -11,7 +11,7 @@ type Props = {
 	item: string;
 	name: string;
 	unit: string;
-	value?: { v: number; o: string };
+	value?: Value;
 	/** Of what, for the button's name. */
 	of: string;
 };
@@ -56,8 +56,13 @@ export function ValueRow({
 				>
 					{!value
 						? "the book has none"
-						: laid && !value.o.startsWith("own:")
-							? `set by the shop: ${laid.sheet}; ${laid.by}`
+						: laid && value.o.kind !== "shop"
+							? originOf({
+									kind: "shop",
+									name: laid.sheet,
+									by: laid.by,
+									at: laid.at,
+								})
 							: originOf(value.o)}
 					{laid && laid.was !== undefined && (
 						<span className="block font-normal text-ink-2">

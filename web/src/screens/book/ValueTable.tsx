@@ -1,11 +1,11 @@
-import type { Catalogue, Own } from "../../api/types";
+import type { Catalogue, Own, Value } from "../../api/types";
 import { ValueRow } from "./ValueRow";
 
 export type Row = {
 	item: string;
 	name: string;
 	unit: string;
-	value?: { v: number; o: string };
+	value?: Value;
 };
 
 /** The values of one entry of the book. */

@@ -1,7 +1,23 @@
+import type { Value } from "../../api/types";
+import { dayOf } from "../../app/when";
+
+type Origin = Value["o"];
+
 /** Where a value of the catalogue comes from, in words. */
-export function originOf(o: string): string {
-	if (o === "sheet") return "typical data sheet, from memory";
-	if (o.startsWith("std:")) return `${o.slice(4)}, from memory`;
-	if (o.startsWith("own:")) return `set by the shop: ${o.slice(4)}`;
-	return "common practice, no source";
+export function originOf(o: Origin): string {
+	switch (o.kind) {
+		case "data-sheet":
+			return "typical data sheet, from memory";
+		case "standard":
+			return `${o.name}, from memory`;
+		case "shop":
+			return [
+				`set by the shop: ${o.name}`,
+				o.by && `${o.by}, ${dayOf(o.at ?? "")}`,
+			]
+				.filter(Boolean)
+				.join("; ");
+		default:
+			return "common practice, no source";
+	}
 }
