@@ -45,7 +45,9 @@ func Sheet(name string) Origin { return Origin{Kind: Data, Name: name, Memory: t
 func Own(says string) Origin { return Origin{Kind: Shop, Name: says} }
 
 // Set is a value that somebody of the shop has set, by a sheet or whoever says so.
-func Set(sheet, by string, at time.Time) Origin { return Origin{Kind: Shop, Name: sheet, By: by, At: at} }
+func Set(sheet, by string, at time.Time) Origin {
+	return Origin{Kind: Shop, Name: sheet, By: by, At: at}
+}
 
 // Read is a value read off the object with the named instrument.
 func Read(instrument string) Origin { return Origin{Kind: Reading, Name: instrument} }
