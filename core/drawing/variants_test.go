@@ -1,0 +1,174 @@
+package drawing
+
+import (
+	"context"
+	"fmt"
+	"strings"
+	"testing"
+
+	"freshshard/core/cutting"
+	"freshshard/core/family"
+	"freshshard/core/fit"
+	"freshshard/core/golden"
+	"freshshard/core/length"
+	"freshshard/core/outline"
+	"freshshard/core/reading"
+	"freshshard/core/setting"
+)
+
+// variant is a scene of a family with what was read, changed before it is solved.
+func variant(t *testing.T, id string, texts map[reading.Place]string, change func(*fit.Problem, *Scene)) Scene {
+	t.Helper()
+	f, err := family.ByID(id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	s := wholeScene(t, f, false, reading.Shape{}, nil)
+	if s.Problem.Readings, err = reading.FromTexts(texts, length.MM); err != nil {
+		t.Fatal(err)
+	}
+	s.Stamp, s.Corner = "", ""
+	if change != nil {
+		change(&s.Problem, &s)
+	}
+	if s.Result, err = fit.Solve(s.Problem); err != nil {
+		t.Fatalf("%s: %v", id, err)
+	}
+	return s
+}
+
+func stoveRead() map[reading.Place]string {
+	return map[reading.Place]string{reading.WidthTop: "270", reading.WidthBottom: "268.4", reading.HeightLeft: "242",
+		reading.HeightRight: "243", reading.Ledge: "14", reading.Reach: "16"}
+}
+
+func drop(texts map[reading.Place]string, places ...reading.Place) map[reading.Place]string {
+	for _, p := range places {
+		delete(texts, p)
+	}
+	return texts
+}
+
+// What a picture shows that the usual one does not: holes that carry, a stamp in each corner,
+// an opening that leans, one way read alone, panes behind the one on the table, holes that
+// break a rule, a wide ledge, a bed.
+func TestVariantsAreAsLookedAt(t *testing.T) {
+	held := map[reading.Place]string{reading.HoleAcross: "13", reading.HoleUp: "42", reading.HoleSide: "65",
+		reading.HoleApart: "290", reading.BushAcross: "11"}
+	with := func(texts map[reading.Place]string, more map[reading.Place]string) map[reading.Place]string {
+		for k, v := range more {
+			texts[k] = v
+		}
+		return texts
+	}
+	open := map[reading.Place]string{reading.WidthTop: "420", reading.HeightLeft: "310", reading.OldWidth: "415",
+		reading.OldHeight: "305"}
+	leans := map[reading.Place]string{reading.Rising: "370", reading.Falling: "356"}
+	holed := outline.Outline{}
+	path, err := outline.RoundTop(360, 240, 110)
+	if err != nil {
+		t.Fatal(err)
+	}
+	hole, err := outline.Circle(14)
+	if err != nil {
+		t.Fatal(err)
+	}
+	holed.Outer, holed.Holes = path, []outline.Path{hole.Moved(90, 60), hole.Moved(9, 180)}
+	b := &strings.Builder{}
+	say := func(name string, s Scene) {
+		fmt.Fprintf(b, "# %s\n%s%s", name, lines(Table(s)), lines(Section(s)))
+		if o := Ordered(s); o != nil {
+			b.WriteString(lines(*o))
+		}
+		if l := Lifted(s); l != nil {
+			b.WriteString(lines(*l))
+		}
+	}
+	say("two holes, read", variant(t, "two-holes", with(open, held), func(p *fit.Problem, _ *Scene) { p.Carried = true }))
+	say("two holes, toughened and too near the edge", variant(t, "two-holes", with(with(map[reading.Place]string{}, open),
+		map[reading.Place]string{reading.HoleUp: "14"}), func(p *fit.Problem, _ *Scene) {
+		p.Carried, p.Cutter, p.Thickness = true, fit.Toughened, 10
+	}))
+	say("two holes, nothing read", variant(t, "two-holes", nil, func(p *fit.Problem, _ *Scene) { p.Carried = true }))
+	say("two holes, their size alone", variant(t, "two-holes", drop(with(map[reading.Place]string{}, open), reading.HoleUp,
+		reading.HoleSide, reading.HoleApart), func(p *fit.Problem, _ *Scene) { p.Carried = true }))
+	for _, corner := range []string{"upper-left", "upper-right", "lower-left", "lower-right", "nowhere"} {
+		say("stamp "+corner, variant(t, "clip-heat", stoveRead(), func(_ *fit.Problem, s *Scene) {
+			s.Stamp, s.Corner = "GC 4", corner
+		}))
+	}
+	for _, raked := range []bool{false, true} {
+		say(fmt.Sprintf("leans, raked %v", raked), variant(t, "putty-points", with(stoveRead(), leans),
+			func(p *fit.Problem, _ *Scene) { p.Raked = raked }))
+	}
+	say("a width alone", variant(t, "bead-brads", map[reading.Place]string{reading.WidthTop: "500"}, nil))
+	say("a height alone", variant(t, "bead-brads", map[reading.Place]string{reading.HeightLeft: "500"}, nil))
+	say("a wide ledge", variant(t, "bead-brads", with(stoveRead(), map[reading.Place]string{reading.Ledge: "119"}), nil))
+	say("a small one, narrow and high", variant(t, "bead-brads", map[reading.Place]string{reading.WidthTop: "60",
+		reading.WidthBottom: "61", reading.HeightLeft: "180", reading.HeightRight: "181", reading.Ledge: "6"}, nil))
+	for here := range 4 {
+		say(fmt.Sprintf("pane %d of a pack", here), variant(t, "window-pack", stoveRead(), func(_ *fit.Problem, s *Scene) {
+			s.Stack = Stack{Panes: []float64{4, 3, 5}, Gaps: []float64{6, 9}, Here: here}
+		}))
+	}
+	say("a flat gasket, deep", variant(t, "clip-heat", with(stoveRead(), map[reading.Place]string{reading.DepthTop: "22",
+		reading.DepthRight: "20", reading.DepthBottom: "21", reading.DepthLeft: "23"}), func(p *fit.Problem, s *Scene) {
+		p.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
+		s.Sides = setting.Sides{Top: 1, Right: 4, Bottom: 2, Left: 3}
+	}))
+	say("no sides", variant(t, "putty-points", stoveRead(), func(_ *fit.Problem, s *Scene) { s.Sides = setting.Sides{} }))
+	for _, doubt := range []float64{0, 4} {
+		say(fmt.Sprintf("drawn, with holes, ±%v", doubt), variant(t, "putty-points", map[reading.Place]string{
+			reading.Ledge: "12", reading.ShapePlace("width"): "362", reading.ShapePlace("height"): "356"},
+			func(p *fit.Problem, _ *Scene) {
+				p.Shape = reading.Shape{Kind: reading.Drawn, Drawn: &holed, Doubt: doubt}
+				p.Cutter = fit.Toughened
+			}))
+	}
+	golden.Check(t, "variants", b.String())
+}
+
+// Sheets with their cuts and names, an outline with its inset and holes, an object with its
+// panes.
+func TestPlansAndOutlinesAreAsLookedAt(t *testing.T) {
+	b := &strings.Builder{}
+	p, err := cutting.Solve(context.Background(), cutting.Task{
+		Stock: []cutting.Stock{{ID: "s", W: 1605, H: 1125, Count: 2, Trim: cutting.Trim{Left: 12, Bottom: 15}},
+			{ID: "rest", W: 640, H: 300, Offcut: true}},
+		Pieces: []cutting.Piece{{ID: "a", W: 412, H: 333, Count: 7, Turn: true}, {ID: "b", W: 620, H: 190, Count: 3},
+			{ID: "c", W: 75, H: 60, Count: 4, Turn: true}}, Rules: cutting.Rules{Least: 32, Keep: 180}},
+		cutting.Options{Steps: 60, Seed: 2})
+	if err != nil {
+		t.Fatal(err)
+	}
+	b.WriteString(lines(CutPlan(&p, map[string]string{"a": "Greenhouse", "b": "Cabinet"})))
+	hole, err := outline.Circle(30)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, k := range outline.Kinds() {
+		if k.Counted != "" {
+			continue
+		}
+		_, path := k.Assume(nil)
+		inset, err := path.Offset(9)
+		if err != nil {
+			inset = nil
+		}
+		at := path.Box()
+		o := outline.Outline{Outer: path,
+			Holes: []outline.Path{hole.Moved((at.Min.X+at.Max.X)/2, (at.Min.Y+2*at.Max.Y)/3)}}
+		b.WriteString(lines(OfOutline(o, inset)))
+		b.WriteString(lines(OfOutline(o, nil)))
+	}
+	for _, l := range []Layout{{Across: 1, Down: 1}, {Across: 3, Down: 2}, {Across: 4, Behind: true}, {Across: 1,
+		Behind: true}} {
+		var panes []ObjectPane
+		for i, s := range l.Spots() {
+			panes = append(panes, ObjectPane{ID: int64(i + 7), Spot: s, Label: fmt.Sprintf("pane %d", i+1),
+				State: []string{"here", "wait", "done"}[i%3]})
+		}
+		b.WriteString(lines(Object(panes)))
+	}
+	golden.Check(t, "plans", b.String())
+}
