@@ -2,8 +2,8 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
+import { App } from "./App";
 import { Refused } from "./api/client";
-import { App } from "./app/App";
 import { startTheme } from "./app/theme";
 import "./styles.css";
 

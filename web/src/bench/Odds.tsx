@@ -1,5 +1,5 @@
 import type { View } from "../api/types";
-import { Inches } from "../parts/Inches";
+import { Inches } from "../app/Inches";
 
 type Chance = NonNullable<View["reckoning"]["fit"]["chance"]>;
 

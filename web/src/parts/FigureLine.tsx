@@ -1,6 +1,6 @@
 import { Collapsible } from "radix-ui";
 import type { Figure } from "../api/types";
-import { Inches } from "./Inches";
+import { Inches } from "../app/Inches";
 import { Scale } from "./Scale";
 import { WorkingView } from "./WorkingView";
 

@@ -2,10 +2,10 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, got } from "../../api/client";
 import type { CutGroup, CutPin, CutView, ToCut } from "../../api/types";
+import { Inches } from "../../app/Inches";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { FigureLine } from "../../parts/FigureLine";
-import { Inches } from "../../parts/Inches";
 import { Refusal } from "../../parts/Refusal";
 import type { CutTools } from "./useCutRoom";
 

@@ -3,10 +3,10 @@ import { Link } from "react-router";
 import { api, got } from "../../api/client";
 import { useJobWrite } from "../../api/hooks";
 import type { PaneStop, View } from "../../api/types";
+import { Inches } from "../../app/Inches";
 import { when } from "../../app/when";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
-import { Inches } from "../../parts/Inches";
 import { ReasonForm } from "../../parts/ReasonForm";
 import { Refusal } from "../../parts/Refusal";
 

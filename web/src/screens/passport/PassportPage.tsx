@@ -2,9 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
 import { api, got, type Refused } from "../../api/client";
 import type { Passport, PassportPane } from "../../api/types";
+import { Inches } from "../../app/Inches";
 import { dayOf, when } from "../../app/when";
 import { PlainDrawing } from "../../bench/PlainDrawing";
-import { Inches } from "../../parts/Inches";
 import { Lines } from "./Lines";
 
 /** What goes with an object, opened by its code, without signing in. */

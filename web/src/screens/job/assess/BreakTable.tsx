@@ -2,7 +2,7 @@ import { useCatalogue } from "../../../api/hooks";
 import type { View } from "../../../api/types";
 import { BrokenPane } from "../../../bench/BrokenPane";
 import { Ground } from "../table/Ground";
-import type { TableProps } from "../table/StationTable";
+import type { TableProps } from "../table/props";
 import { FacesTable } from "./FacesTable";
 import { useDiagnosis } from "./useDiagnosis";
 

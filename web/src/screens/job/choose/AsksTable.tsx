@@ -3,7 +3,7 @@ import { BarRows } from "../../../bench/BarRows";
 import { Bars } from "../../../bench/Bars";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
-import type { TableProps } from "../table/StationTable";
+import type { TableProps } from "../table/props";
 import { PackThrough } from "./PackThrough";
 import { WhyStands } from "./WhyStands";
 

@@ -1,7 +1,7 @@
 import { span, when } from "../../../app/when";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
-import type { TableProps } from "../table/StationTable";
+import type { TableProps } from "../table/props";
 
 const minute = 60_000;
 const row = 64;

@@ -1,7 +1,7 @@
 import { CureCurve } from "../../../bench/CureCurve";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
-import type { TableProps } from "../table/StationTable";
+import type { TableProps } from "../table/props";
 import ClockTable from "./ClockTable";
 import { useHold } from "./useHold";
 

@@ -4,7 +4,14 @@ import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
 import { Refusal } from "../../../parts/Refusal";
-import type { Started } from "./Timers";
+
+export type Started = {
+	usual?: string;
+	what?: string;
+	minutes?: number;
+	gates?: string;
+	check?: boolean;
+};
 
 const fields = ["what", "minutes"];
 

@@ -5,16 +5,8 @@ import type { TimerView, View } from "../../../api/types";
 import { span, when } from "../../../app/when";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";
-import { OwnTimer } from "./OwnTimer";
+import { OwnTimer, type Started } from "./OwnTimer";
 import { useTick } from "./useTick";
-
-export type Started = {
-	usual?: string;
-	what?: string;
-	minutes?: number;
-	gates?: string;
-	check?: boolean;
-};
 
 /** Clocks that are no chemistry: water, first heat, paint, cooling. Each keeps its step or check shut. */
 export function Timers({ view, station }: { view: View; station: string }) {

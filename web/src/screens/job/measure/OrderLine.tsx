@@ -1,6 +1,6 @@
 import { Collapsible } from "radix-ui";
 import type { View } from "../../../api/types";
-import { Inches } from "../../../parts/Inches";
+import { Inches } from "../../../app/Inches";
 import { WorkingView } from "../../../parts/WorkingView";
 
 /** The answer as a sentence; its two numbers open. Small where another is asked for. */

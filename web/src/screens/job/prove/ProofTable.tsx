@@ -3,7 +3,7 @@ import { Evenness } from "../../../bench/Evenness";
 import { gapPlaces } from "../../../bench/gaps";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
-import type { TableProps } from "../table/StationTable";
+import type { TableProps } from "../table/props";
 import { GapFields } from "./GapFields";
 
 const signs: Record<string, string> = {

@@ -1,7 +1,7 @@
 import type { View } from "../../../api/types";
+import { Inches } from "../../../app/Inches";
 import { Button } from "../../../parts/Button";
 import { FigureLine } from "../../../parts/FigureLine";
-import { Inches } from "../../../parts/Inches";
 import { Refusal } from "../../../parts/Refusal";
 import { heldOf, useHeldWrite } from "../sheets/held";
 

@@ -4,7 +4,7 @@ import { Screws } from "../../../bench/Screws";
 import { Shapes } from "../../../bench/Shapes";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
-import type { TableProps } from "../table/StationTable";
+import type { TableProps } from "../table/props";
 
 const passes = ["touch", "snug", "check"];
 

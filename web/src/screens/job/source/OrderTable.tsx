@@ -4,7 +4,7 @@ import { eyeFor } from "../../../bench/fit";
 import { Shapes } from "../../../bench/Shapes";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
-import type { TableProps } from "../table/StationTable";
+import type { TableProps } from "../table/props";
 
 /** The pane as drawn for the cutter, or the part that is bought as it comes. */
 export default function OrderTable({ view }: TableProps) {

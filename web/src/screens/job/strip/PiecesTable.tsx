@@ -5,7 +5,7 @@ import { type Link, type Piece, Pieces } from "../../../bench/Pieces";
 import { useSize } from "../../../bench/useSize";
 import { Refusal } from "../../../parts/Refusal";
 import { Ground } from "../table/Ground";
-import type { TableProps } from "../table/StationTable";
+import type { TableProps } from "../table/props";
 import { useStrip } from "./useStrip";
 
 /** The object in pieces; at Refit forward again, what is in and what is next. */

@@ -1,10 +1,8 @@
 import { lazy, Suspense } from "react";
-import type { Ask, View } from "../../../api/types";
+import type { View } from "../../../api/types";
 import { ObjectMap } from "../../../bench/ObjectMap";
 import { Boundary } from "../../../parts/Boundary";
-import type { AskTools } from "../line/useAsk";
-
-export type TableProps = { view: View; ask: Ask; tools: AskTools };
+import type { TableProps } from "./props";
 
 // Each station's picture comes when somebody stands there.
 const pictures: Record<

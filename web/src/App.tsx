@@ -1,66 +1,66 @@
 import { lazy, type ReactNode, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation } from "react-router";
-import { isFilling, useSession } from "../api/hooks";
-import { Boundary } from "../parts/Boundary";
-import { Filling } from "../screens/door/Filling";
-import { FirstStart } from "../screens/door/FirstStart";
-import { SignIn } from "../screens/door/SignIn";
-import { JobScreen } from "../screens/job/JobScreen";
-import { TodayScreen } from "../screens/today/TodayScreen";
-import { Calls } from "./Calls";
-import { WhoContext } from "./who";
+import { isFilling, useSession } from "./api/hooks";
+import { Calls } from "./app/Calls";
+import { WhoContext } from "./app/who";
+import { Boundary } from "./parts/Boundary";
+import { Filling } from "./screens/door/Filling";
+import { FirstStart } from "./screens/door/FirstStart";
+import { SignIn } from "./screens/door/SignIn";
+import { JobScreen } from "./screens/job/JobScreen";
+import { TodayScreen } from "./screens/today/TodayScreen";
 
 // Today and the job are what a bench tablet opens; the rest comes when asked.
 const BookScreen = lazy(() =>
-	import("../screens/book/BookScreen").then((m) => ({ default: m.BookScreen })),
+	import("./screens/book/BookScreen").then((m) => ({ default: m.BookScreen })),
 );
 const JobsScreen = lazy(() =>
-	import("../screens/jobs/JobsScreen").then((m) => ({ default: m.JobsScreen })),
+	import("./screens/jobs/JobsScreen").then((m) => ({ default: m.JobsScreen })),
 );
 const CutRoomScreen = lazy(() =>
-	import("../screens/cut-room/CutRoomScreen").then((m) => ({
+	import("./screens/cut-room/CutRoomScreen").then((m) => ({
 		default: m.CutRoomScreen,
 	})),
 );
 const StoresScreen = lazy(() =>
-	import("../screens/stores/StoresScreen").then((m) => ({
+	import("./screens/stores/StoresScreen").then((m) => ({
 		default: m.StoresScreen,
 	})),
 );
 const ShopScreen = lazy(() =>
-	import("../screens/shop/ShopScreen").then((m) => ({ default: m.ShopScreen })),
+	import("./screens/shop/ShopScreen").then((m) => ({ default: m.ShopScreen })),
 );
 const RecordsScreen = lazy(() =>
-	import("../screens/records/RecordsScreen").then((m) => ({
+	import("./screens/records/RecordsScreen").then((m) => ({
 		default: m.RecordsScreen,
 	})),
 );
 const DaysScreen = lazy(() =>
-	import("../screens/days/DaysScreen").then((m) => ({ default: m.DaysScreen })),
+	import("./screens/days/DaysScreen").then((m) => ({ default: m.DaysScreen })),
 );
 const RoundsScreen = lazy(() =>
-	import("../screens/rounds/RoundsScreen").then((m) => ({
+	import("./screens/rounds/RoundsScreen").then((m) => ({
 		default: m.RoundsScreen,
 	})),
 );
 const DaysWall = lazy(() =>
-	import("../screens/wall/DaysWall").then((m) => ({ default: m.DaysWall })),
+	import("./screens/wall/DaysWall").then((m) => ({ default: m.DaysWall })),
 );
 const AdhesiveWall = lazy(() =>
-	import("../screens/wall/AdhesiveWall").then((m) => ({
+	import("./screens/wall/AdhesiveWall").then((m) => ({
 		default: m.AdhesiveWall,
 	})),
 );
 const PassportPage = lazy(() =>
-	import("../screens/passport/PassportPage").then((m) => ({
+	import("./screens/passport/PassportPage").then((m) => ({
 		default: m.PassportPage,
 	})),
 );
 const SumsScreen = lazy(() =>
-	import("../screens/sums/SumsScreen").then((m) => ({ default: m.SumsScreen })),
+	import("./screens/sums/SumsScreen").then((m) => ({ default: m.SumsScreen })),
 );
 const TakeInScreen = lazy(() =>
-	import("../screens/take-in/TakeInScreen").then((m) => ({
+	import("./screens/take-in/TakeInScreen").then((m) => ({
 		default: m.TakeInScreen,
 	})),
 );
