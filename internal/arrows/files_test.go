@@ -6,11 +6,31 @@ import (
 	"go/parser"
 	"go/token"
 	"go/types"
+	"io"
+	"os"
+	"os/exec"
 	"path/filepath"
 	"slices"
 	"strings"
 	"testing"
 )
+
+// compiled finds what the compiler has written of each package that the core imports.
+func compiled(t *testing.T) importer.Lookup {
+	t.Helper()
+	out, err := exec.Command("go", "list", "-export", "-deps", "-f", "{{.ImportPath}} {{.Export}}",
+		"freshshard/core/...").Output()
+	if err != nil {
+		t.Fatal(err)
+	}
+	files := map[string]string{}
+	for line := range strings.Lines(string(out)) {
+		if w := strings.Fields(line); len(w) == 2 {
+			files[w[0]] = w[1]
+		}
+	}
+	return func(path string) (io.ReadCloser, error) { return os.Open(files[path]) }
+}
 
 // uses are the files of a package that each of its files uses something of, tests left out.
 func uses(t *testing.T, dir string) map[string][]string {
@@ -32,7 +52,7 @@ func uses(t *testing.T, dir string) map[string][]string {
 		files = append(files, f)
 	}
 	info := &types.Info{Uses: map[*ast.Ident]types.Object{}}
-	check := types.Config{Importer: importer.ForCompiler(set, "source", nil)}
+	check := types.Config{Importer: importer.ForCompiler(set, "gc", compiled(t))}
 	pkg, err := check.Check(dir, set, files, info)
 	if err != nil {
 		t.Fatal(err)
