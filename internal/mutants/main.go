@@ -70,9 +70,11 @@ func run(pattern string, sample int, seed uint64, jobs int) error {
 		}
 		fmt.Fprintf(os.Stderr, "%s: %d changes\n", pkg, len(mine))
 		s := switched(ctx, filepath.Join(dir, fmt.Sprint(n)), types, changes)
-		for k, o := range s.tryAll(ctx, changes, jobs) {
+		tried := s.tryAll(ctx, changes, jobs)
+		for k, o := range tried {
 			outcomes[mine[k]] = o
 		}
+		tell(changes, tried)
 	}
 	report(all, outcomes)
 	return nil
@@ -118,11 +120,24 @@ func overlay(dir string, files map[string]string) (string, error) {
 	return name, os.WriteFile(name, b, 0o600)
 }
 
-// report prints the survivors and the share of each package.
+// tell prints the survivors of a package.
+func tell(changes []change, outcomes []string) {
+	var lines []string
+	for i, c := range changes {
+		if outcomes[i] != noticed && outcomes[i] != unbuilt {
+			lines = append(lines, fmt.Sprintf("%s: %s", c.where, c.what))
+		}
+	}
+	sort.Strings(lines)
+	for _, l := range lines {
+		fmt.Println(l)
+	}
+}
+
+// report prints the share of each package.
 func report(all []change, outcomes []string) {
 	type count struct{ tried, survived int }
 	by := map[string]*count{}
-	var lines []string
 	total := count{}
 	for i, c := range all {
 		if outcomes[i] == unbuilt {
@@ -138,20 +153,10 @@ func report(all []change, outcomes []string) {
 		if outcomes[i] != noticed {
 			n.survived++
 			total.survived++
-			lines = append(lines, fmt.Sprintf("%s: %s", c.where, c.what))
 		}
 	}
-	sort.Strings(lines)
-	for _, l := range lines {
-		fmt.Println(l)
-	}
-	names := make([]string, 0, len(by))
-	for n := range by {
-		names = append(names, n)
-	}
-	sort.Strings(names)
 	fmt.Println()
-	for _, n := range names {
+	for _, n := range slices.Sorted(maps.Keys(by)) {
 		fmt.Printf("%-36s %4d tried, %3d survived\n", n, by[n].tried, by[n].survived)
 	}
 	fmt.Printf("%-36s %4d tried, %3d survived, %.1f in a hundred\n", "all", total.tried, total.survived,
