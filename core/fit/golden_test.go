@@ -2,18 +2,22 @@ package fit
 
 import (
 	"fmt"
+	"maps"
+	"slices"
 	"strings"
 	"testing"
 
 	"freshshard/core/family"
 	"freshshard/core/golden"
 	"freshshard/core/length"
+	"freshshard/core/origin"
+	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/working"
 )
 
 // told is a result as a person reads it, a number a line.
-func told(t *testing.T, r Result) string {
+func told(t *testing.T, r Result, inputs bool) string {
 	b := &strings.Builder{}
 	n := func(v float64) string { return working.Num(v, 2) }
 	fmt.Fprintf(b, "ready %v, nominal %s × %s, order %s × %s, gap %s × %s, hot %s × %s, wrap %s, bite %s, hot "+
@@ -26,6 +30,28 @@ func told(t *testing.T, r Result) string {
 		}
 		fmt.Fprintf(b, "  %-5s %s %s %s%s: %s | %s | %s\n", f.Verdict, f.Key, n(f.Value), f.Unit, limit, f.Sentence, f.Place,
 			f.Working.Values)
+		if !inputs {
+			continue
+		}
+		for _, i := range f.Working.Inputs {
+			fmt.Fprintf(b, "      %s = %s %s, %s: %s\n", i.Symbol, working.Num(i.Value, 4), i.Unit, i.Name, i.Source)
+		}
+		if f.Working.Note+f.Text+f.Other != "" {
+			fmt.Fprintf(b, "      %s | %s | %s\n", f.Working.Note, f.Text, f.Other)
+		}
+	}
+	for _, c := range append(r.Corners, r.Pane.Corners()...) {
+		fmt.Fprintf(b, "  at %s, %s\n", n(c.X), n(c.Y))
+	}
+	for _, h := range r.Holes {
+		fmt.Fprintf(b, "  hole %s, %s, %s across\n", n(h.Box().Min.X), n(h.Box().Min.Y), n(h.Box().Width()))
+	}
+	for _, key := range slices.Sorted(maps.Keys(r.Lines)) {
+		fmt.Fprintf(b, "  %s: %s, %s to %s, %s\n", key, n(r.Lines[key][0].X), n(r.Lines[key][0].Y), n(r.Lines[key][1].X),
+			n(r.Lines[key][1].Y))
+	}
+	if l := r.Lift; l != nil {
+		fmt.Fprintf(b, "  lift %+v\n", *l)
 	}
 	for _, d := range r.Makes {
 		fmt.Fprintf(b, "  makes %s %s\n", d.Name, n(d.Value))
@@ -77,6 +103,44 @@ func TestSizesAreAsLookedAt(t *testing.T) {
 					p.Readings[reading.WidthMiddle] = r
 				}
 			}},
+			{"leans", func(p *Problem) {
+				p.Readings[reading.Rising], p.Readings[reading.Falling] = length.Reading{Value: 530, Doubt: 0.5},
+					length.Reading{Value: 516, Doubt: 0.5}
+			}},
+			{"off the middle, cold", func(p *Problem) { p.OffCentre, p.Exposure.Coldest, p.Exposure.FrameHot = 3, -30, 90 }},
+			{"of a stock size", func(p *Problem) { p.Stock = &outline.Size{W: 400, H: 300} }},
+			{"copied", func(p *Problem) { p.Pattern = true }},
+			{"copied, with witnesses", func(p *Problem) {
+				p.Pattern, p.Said.Width = true, &reading.Spoken{Size: 411.2, Doubt: 0.6, Words: "two of three"}
+			}},
+			{"carried by holes", func(p *Problem) {
+				p.Carried = true
+				for place, v := range map[reading.Place]float64{reading.HoleAcross: 13, reading.HoleUp: 40, reading.HoleSide: 60,
+					reading.HoleApart: 280, reading.BushAcross: 12.4} {
+					p.Readings[place] = length.Reading{Value: v, Doubt: 0.2}
+				}
+			}},
+			{"bent", func(p *Problem) {
+				p.Shape.Curved, p.ColdBend = true, &Value{120, origin.Sheet("acrylic")}
+				for place, v := range map[reading.Place]float64{reading.ChordAcross: 400, reading.RiseAcross: 30,
+					reading.ChordDown: 300, reading.RiseDown: 2} {
+					p.Readings[place] = length.Reading{Value: v, Doubt: 0.5}
+				}
+			}},
+			{"an arch", func(p *Problem) {
+				p.Shape = reading.Shape{Kind: "round-top"}
+				for key, v := range map[string]float64{"width": 420, "spring": 200, "rise": 110, "height": 312} {
+					p.Readings[reading.ShapePlace(key)] = length.Reading{Value: v, Doubt: 0.6}
+				}
+			}},
+			{"drawn", func(p *Problem) {
+				o, err := outline.NotchedRect(420, 310, 150, 90, 40)
+				if err != nil {
+					t.Fatal(err)
+				}
+				p.Shape = reading.Shape{Kind: reading.Drawn, Drawn: &outline.Outline{Outer: o}, Doubt: 0.8}
+				p.Readings[reading.ShapePlace("width")] = length.Reading{Value: 424, Doubt: 0.5}
+			}},
 			{"little read", func(p *Problem) {
 				for k := range p.Readings {
 					if k != reading.WidthTop && k != reading.Faces && k != reading.Across0 {
@@ -99,7 +163,8 @@ func TestSizesAreAsLookedAt(t *testing.T) {
 				fmt.Fprintf(b, "= %s: %v\n", c.name, err)
 				continue
 			}
-			fmt.Fprintf(b, "= %s\n%s", c.name, told(t, r))
+			fmt.Fprintf(b, "= %s\n%s", c.name, told(t, r, c.name == "as read" || c.name == "plastic" ||
+				c.name == "carried by holes" || c.name == "bent"))
 		}
 		golden.Check(t, "family-"+f.ID, b.String())
 	}

@@ -4,6 +4,7 @@ import (
 	"testing"
 
 	"freshshard/core/family"
+	"freshshard/core/golden"
 )
 
 // Every way that a family asks for is a rule that says enough of itself, and no rule stands
@@ -43,4 +44,13 @@ func TestEveryWayHasItsRule(t *testing.T) {
 	if r := Of("magnets"); r.Rigid || r.Stock || r.Across != Sides || r.Between != "" {
 		t.Errorf("a way that nobody knows: %+v", r)
 	}
+}
+
+// What follows from each way of holding.
+func TestRulesAreAsLookedAt(t *testing.T) {
+	var rules []Rule
+	for _, s := range family.Sizings {
+		rules = append(rules, *Of(s))
+	}
+	golden.Check(t, "rules", golden.Each(rules))
 }

@@ -88,6 +88,9 @@ func (p Asked) Walk() []PlaceInfo {
 		return walk
 	}
 	at := slices.IndexFunc(walk, func(i PlaceInfo) bool { return i.Place == OldWidth })
+	if at < 0 { // a tube has no holes
+		return walk
+	}
 	return slices.Insert(walk, at, CarrierPlaces()...)
 }
 
