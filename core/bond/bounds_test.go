@@ -1,0 +1,14 @@
+package bond
+
+import (
+	"testing"
+
+	"freshshard/core/golden"
+)
+
+// From where to where each number of what is typed may be.
+func TestBoundsAreAsLookedAt(t *testing.T) {
+	golden.Check(t, "bounds", golden.Bounds(Hang{Weight: 2, Along: 488, Out: 402, Gust: 30, Latched: true, Length: 100,
+		Width: 30},
+		func(h Hang) error { _, err := h.Figures(); return err }))
+}

@@ -1,0 +1,17 @@
+package perspective
+
+import (
+	"testing"
+
+	"freshshard/core/golden"
+	"freshshard/core/outline"
+)
+
+// From where to where each number of a template may be.
+func TestBoundsAreAsLookedAt(t *testing.T) {
+	p := func(x, y float64) outline.Point { return outline.Point{X: x, Y: y} }
+	golden.Check(t, "bounds", golden.Bounds(In{Sheet: Sheet{W: 210, H: 297},
+		Corners: []outline.Point{p(400, 300), p(820, 300), p(820, 894), p(400, 894)}, Points: []Point{{Px: p(200, 1000)},
+			{Px: p(1000, 1000)}, {Px: p(1000, 200)}, {Px: p(200, 200)}}, Error: 2},
+		func(in In) error { _, err := Template(in); return err }))
+}
