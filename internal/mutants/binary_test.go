@@ -18,7 +18,7 @@ func TestSwitchesSayTheSame(t *testing.T) {
 		t.Fatal(s.why)
 	}
 	want := map[string]string{
-		"56.0 → 70": unbuilt, "> → >=": survived, "> → <": noticed, "8 → 9": survived, "|| → &&": noticed,
+		"56.0 → 70": unbuilt, "> → >=": survived, "> → <": noticed, "|| → &&": noticed,
 		"Stop → Warn": noticed,
 		"Max → Min":   noticed, "/ → *": noticed, "* → /": noticed, "! → ": noticed,
 		"== → !=": noticed, "- → +": noticed,
@@ -31,6 +31,9 @@ func TestSwitchesSayTheSame(t *testing.T) {
 			continue // the name of a constant
 		}
 		seen[what]++
+		if what == "8 → 9" || what == "1e-9 → 1.25e-09" || strings.HasPrefix(line, "`return math.Inf") {
+			t.Errorf("%s cannot matter, and is tried", changes[i].what)
+		}
 		if switched := s.number[&changes[i]] > 0; switched == (what == "56.0 → 70") {
 			t.Errorf("%s: has a switch %v", changes[i].what, switched)
 		}

@@ -13,6 +13,7 @@ import (
 	"os"
 	"os/exec"
 	"path/filepath"
+	"slices"
 	"strconv"
 	"strings"
 )
@@ -95,12 +96,18 @@ func inFile(pkg, file string) ([]change, error) {
 			what:  fmt.Sprintf("%s → %s in `%s`", was, with, strings.TrimSpace(line)), from: p.Offset, to: p.Offset + length,
 			with: with, way: way, source: source})
 	}
-	ast.Inspect(tree, func(n ast.Node) bool {
+	var walk func(n ast.Node) bool
+	walk = func(n ast.Node) bool {
 		switch n := n.(type) {
 		case *ast.ImportSpec, *ast.Field, *ast.ArrayType:
 			return false // paths, tags, sizes
+		case *ast.CallExpr:
+			return !cannotMatter(n, walk)
 		case *ast.BinaryExpr:
 			for way, with := range turned[n.Op] {
+				if len(with)+len(n.Op.String()) == 3 && (tolerant(n.X) || tolerant(n.Y)) {
+					continue // two sums that are equal but for their rounding
+				}
 				add(n.OpPos, len(n.Op.String()), with, way)
 			}
 		case *ast.UnaryExpr:
@@ -111,7 +118,7 @@ func inFile(pkg, file string) ([]change, error) {
 				add(n.OpPos, 1, "+", 0)
 			}
 		case *ast.BasicLit:
-			if with, ok := other(n); ok {
+			if with, ok := other(n); ok && !isTiny(n) {
 				add(n.Pos(), len(n.Value), with, 0)
 			}
 		case *ast.Ident:
@@ -120,8 +127,60 @@ func inFile(pkg, file string) ([]change, error) {
 			}
 		}
 		return true
-	})
+	}
+	ast.Inspect(tree, walk)
 	return out, nil
+}
+
+// tiny is up to where a constant is a tolerance against rounding: a quarter more of it
+// changes nothing that anybody sees.
+const tiny = 1e-6
+
+func isTiny(l *ast.BasicLit) bool {
+	v, err := strconv.ParseFloat(l.Value, 64)
+	return l.Kind == token.FLOAT && err == nil && v != 0 && v <= tiny
+}
+
+// tolerances are constants and names of that size.
+var tolerances = []string{"rounding", "near", "same", "half", "onLine", "crossTol"}
+
+// tolerant says that such a tolerance is added to an operand, or taken off.
+func tolerant(e ast.Expr) bool {
+	found := false
+	ast.Inspect(e, func(n ast.Node) bool {
+		switch n := n.(type) {
+		case *ast.BasicLit:
+			found = found || isTiny(n)
+		case *ast.Ident:
+			found = found || slices.Contains(tolerances, n.Name)
+		}
+		return !found
+	})
+	return found
+}
+
+// cannotMatter walks a call of which some arguments cannot matter, and says that it was one:
+// of math.Inf the sign alone does, and how much room a slice is made with does not.
+func cannotMatter(c *ast.CallExpr, walk func(ast.Node) bool) bool {
+	switch f := c.Fun.(type) {
+	case *ast.SelectorExpr:
+		x, ok := f.X.(*ast.Ident)
+		if !ok || x.Name != "math" || f.Sel.Name != "Inf" {
+			return false
+		}
+		ast.Inspect(c.Args[0], func(n ast.Node) bool {
+			_, number := n.(*ast.BasicLit)
+			return !number && walk(n)
+		})
+		return true
+	case *ast.Ident:
+		if f.Name != "make" || len(c.Args) != 3 {
+			return false
+		}
+		ast.Inspect(c.Args[1], walk)
+		return true
+	}
+	return false
 }
 
 // other is a constant that differs enough to matter.

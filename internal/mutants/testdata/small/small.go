@@ -36,3 +36,9 @@ func Places(n int) []int {
 	}
 	return out
 }
+
+// Fits says whether a pane goes in, but for rounding.
+func Fits(pane, opening float64) bool { return pane <= opening+1e-9 }
+
+// Never is farther than anything.
+func Never() float64 { return math.Inf(1) }

@@ -15,4 +15,7 @@ func TestSmall(t *testing.T) {
 	if Area(11.5, 5.5) != 20 || Area(0, 9) != 0 || Below(4) != -3 || len(Places(3)) != 3 {
 		t.Error("a sum is wrong")
 	}
+	if !Fits(300, 300) || Fits(301, 300) || Never() < 1e300 {
+		t.Error("it does not fit")
+	}
 }
