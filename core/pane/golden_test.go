@@ -23,6 +23,8 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 	}
 	stack := Stack{Panes: []Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
 		{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2, Cavity: 250}
+	hot := at("oven")
+	hot.Sudden, hot.Hours, hot.Coldest, hot.Cleaning = 120, 4000, -10, 30
 	b := &strings.Builder{}
 	for _, c := range []struct {
 		name string
@@ -48,6 +50,13 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 			Duty: Duty{Pressure: 6}}},
 		{"museum case that lies", Need{Exposure: at("room"), Area: 500000, Thickness: 6,
 			Load: Load{W: 1000, H: 500, Lying: true, Push: 500}}},
+		{"channel, two sides held", Need{Exposure: at("weather"), Area: 300000, Thickness: 6, Load: Load{W: 700, H: 450,
+			Held: "two", Wind: 28, Push: 200}, Like: "annealed"}},
+		{"droplight, three sides held", Need{Exposure: at("weather"), Area: 300000, Thickness: 5, Load: Load{W: 650, H: 480,
+			Held: "three", Wind: 30, Warp: 2}, Vehicle: true, Moves: "machine"}},
+		{"port, round", Need{Exposure: at("weather"), Area: 70000, Thickness: 8, Load: Load{W: 300, H: 300, Held: "round",
+			Even: 20, Push: 400, Warp: 0.4, Spare: 3}, Boat: true, Duty: Duty{Water: 1}}},
+		{"hot, with frost", Need{Exposure: hot, Area: 90000, Thickness: 5, Load: Load{W: 300, H: 300}, Depth: 5}},
 		{"mirror", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Like: "mirror"}},
 		{"food counter, bent", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Bent: true, Duty: Duty{Food: true}}},
 		{"weights moved", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Weights: map[string]float64{"cost": 10,
@@ -72,6 +81,26 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 		for _, s := range got.Schools {
 			fmt.Fprintf(b, "  school %+v\n", s)
 		}
+		for _, a := range got.Stands {
+			fmt.Fprintf(b, "  stands %s, %s, asks %s: %s\n", a.Key, a.Unit, working.Num(a.Asks, 2), a.Says)
+			for i, s := range a.Stand {
+				fmt.Fprintf(b, "    %s %s, left %s, known %v, open %v, like %v", s.Material, working.Num(s.Value, 2),
+					working.Num(s.Left, 3), s.Known, s.Open, s.Like)
+				figures, err := got.Why(a.Key, s.Material)
+				for _, f := range figures[:min(len(figures), max(0, 12-4*i))] { // of the first few in full
+					fmt.Fprintf(b, " | %s %s %s %s, %s: %s", f.Key, f.Verdict, f.Text, working.Num(f.Value, 2), f.Sentence,
+						f.Working.Values)
+				}
+				fmt.Fprintf(b, " %v\n", err)
+			}
+		}
+		for _, k := range Carriers(nil, c.n.Load) {
+			fmt.Fprintf(b, "  carries %s %s mm, %s kg, %s, %d figures\n", k.Name, working.Num(k.Thickness, 1),
+				working.Num(k.Mass, 2),
+				k.Says, len(k.Figures))
+		}
+		fmt.Fprintf(b, "  says %q, %q; stands for good %s kPa\n", c.n.Duty.Says(), c.n.Stack.Says(nil),
+			working.Num(c.n.Duty.Standing(), 2))
 		for _, m := range Laid(nil) {
 			for _, f := range m.LoadFigures(c.n.Load, m.Nearest(c.n.Thickness)) {
 				fmt.Fprintf(b, "  %s %s %s %s %s: %s | %s | %s\n", m.ID, f.Verdict, f.Key, working.Num(f.Value, 2), f.Unit,

@@ -45,6 +45,9 @@ func TestSlips(t *testing.T) {
 		{20, 508, "Inches taken"}, {508, 20, "Inches taken"}, {50.8, 508, "Centimetres taken"},
 		{5080, 508, "Centimetres taken"},
 		{555, 508, ""},
+		{508, 574.3, "Two digits swapped"}, {508, 574.2, ""}, {12, 24, "Two digits swapped, perhaps: 21.0?"}, {12, 24.1, ""},
+		{12, 18, "Two digits swapped"}, {12, 17.9, ""}, {508.5, 580.5, "Two digits swapped, perhaps: 580.5?"},
+		{85, 58, "Two digits swapped, perhaps: 58.0?"}, {88, 80, ""},
 	} {
 		if got := slipOf(c.value, c.predicted); !strings.HasPrefix(got, c.says) || c.says == "" && got != "" {
 			t.Errorf("%v for %v: %q, want %q", c.value, c.predicted, got, c.says)

@@ -1,6 +1,7 @@
 package reading
 
 import (
+	"strings"
 	"testing"
 
 	"freshshard/core/fault"
@@ -32,6 +33,31 @@ func TestLeastOfAMeasure(t *testing.T) {
 		i, err := ShapePlace(key).Info()
 		if err != nil || i.Least != least {
 			t.Errorf("%s: from %v, %v", key, i.Least, err)
+		}
+	}
+}
+
+// Each place takes what makes sense there, its bounds with it, and says from where to where.
+func TestPlaceBounds(t *testing.T) {
+	for _, c := range []struct {
+		place Place
+		v     float64
+		says  string
+	}{
+		{Ledge, 1, ""}, {Ledge, 0.9, "0.9 mm is too little for the ledge of the rebate; from 1.0 mm up is taken"},
+		{Ledge, 120, ""}, {Ledge, 120.1, "120.1 mm is too much for the ledge of the rebate; up to 120.0 mm is taken"},
+		{WidthTop, 15, ""}, {WidthTop, 14.9, "too little"}, {WidthTop, 6000, ""}, {WidthTop, 6000.1, "too much"},
+		{Rising, 9000, ""}, {Rising, 9000.1, "too much"}, {ShapePlace("width"), 9000, ""}, {ShapePlace("width"), 9000.1,
+			"too much"},
+		{ShapePlace("notch_from"), 0, ""}, {"luck", 5, "no dimension is called"},
+	} {
+		err := c.place.Check(length.Reading{Value: c.v})
+		says := ""
+		if f := fault.Of(err); f != nil {
+			says = f.Why + "; " + f.Cure
+		}
+		if c.says == "" && says != "" || !strings.Contains(says, c.says) {
+			t.Errorf("%s %v: %q, want %q", c.place, c.v, says, c.says)
 		}
 	}
 }
