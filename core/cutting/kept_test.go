@@ -115,3 +115,56 @@ func TestSearchedPlansAreAsLookedAt(t *testing.T) {
 	}
 	golden.Check(t, "searched", b.String())
 }
+
+// Plans of which one thing is otherwise: how many faults the verifier finds for each, to a
+// hair beside what it lets through.
+func TestNudgedPlansAreAsLookedAt(t *testing.T) {
+	b := &strings.Builder{}
+	by := []float64{-0.051, -0.049, 0.049, 0.051, 1, -1, 30}
+	all := keptTasks()
+	for _, name := range []string{"snapped 0", "sawn 0", "tight 1"} {
+		task := all[name]
+		if name == "tight 1" {
+			task.Pieces = task.Pieces[:6]
+			task.Pieces[2].Turn = false
+		}
+		p, err := Solve(context.Background(), task, Options{Steps: 60, Budget: time.Minute, Seed: 11})
+		if err != nil {
+			t.Fatal(err)
+		}
+		nudged(t, b, name, p, by, func(p Plan) []Broken { return Verify(task, p) })
+	}
+	for seed := range uint64(2) {
+		task := barTask(seed, 5, 900, 3*float64(seed%2))
+		task.Ends, task.Dress = 5*float64(seed), 4
+		p, err := SolveBars(context.Background(), task, Options{Budget: time.Minute, Steps: 400})
+		if err != nil {
+			t.Fatal(err)
+		}
+		nudged(t, b, fmt.Sprintf("bars %d", seed), p, by, func(p BarPlan) []Broken { return VerifyBars(task, p) })
+	}
+	golden.Check(t, "nudged", b.String())
+}
+
+// nudged writes how many faults there are, a digit for each way in which a place is moved,
+// and each kind of fault once.
+func nudged[T any](t *testing.T, b *strings.Builder, name string, p T, by []float64, faults func(T) []Broken) {
+	t.Helper()
+	fmt.Fprintf(b, "= %s, %d as it is\n", name, len(faults(p)))
+	last, seen := "", map[string]bool{}
+	golden.Nudge(t, p, by, func(path string, way int, changed T) {
+		if path != last {
+			fmt.Fprintf(b, "\n%s ", path)
+			last = path
+		}
+		found := faults(changed)
+		fmt.Fprintf(b, "%d", len(found))
+		for _, f := range found {
+			if kind := strings.Fields(f.Why); !seen[kind[0]+kind[len(kind)-1]] {
+				seen[kind[0]+kind[len(kind)-1]] = true
+				fmt.Fprintf(b, " (%d: %s)", f.Sheet, f.Why)
+			}
+		}
+	})
+	b.WriteString("\n")
+}

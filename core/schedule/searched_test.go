@@ -82,3 +82,41 @@ func TestSearchedPlansAreAsLookedAt(t *testing.T) {
 	}
 	golden.Check(t, "searched", b.String())
 }
+
+// Plans of which one thing is otherwise, by a minute, by hours: how many faults the verifier
+// finds for each.
+func TestNudgedPlansAreAsLookedAt(t *testing.T) {
+	b := &strings.Builder{}
+	for seed := range uint64(3) {
+		p := shop(seed+2, 3)
+		p.Jobs[0].Steps[0].Pin = &Pin{At: 60, People: []string{"mira"}}
+		plan, err := Solve(context.Background(), p, Options{Budget: time.Minute, Tries: 30, Seed: 3})
+		if err != nil {
+			t.Fatal(err)
+		}
+		fmt.Fprintf(b, "= shop %d, %d as it is\n", seed, len(Verify(p, plan)))
+		last := ""
+		golden.Nudge(t, plan, []float64{-1, 1, -60, 60, 700, -700}, func(path string, way int, changed Plan) {
+			if strings.HasPrefix(path, ".tidy") || strings.HasSuffix(path, ".why") {
+				return
+			}
+			if path != last {
+				fmt.Fprintf(b, "\n%s ", path)
+				last = path
+			}
+			fmt.Fprintf(b, "%d ", len(Verify(p, changed)))
+		})
+		q := plan
+		q.Steps = append(slices.Clone(plan.Steps), plan.Steps[0])
+		fmt.Fprintf(b, "\nonce more %d, ", len(Verify(p, q)))
+		q.Steps = plan.Steps[1:]
+		fmt.Fprintf(b, "one less %d, ", len(Verify(p, q)))
+		q.Left = []Left{{Step: plan.Steps[0].Step, Why: "no time"}}
+		fmt.Fprintf(b, "left with why %d, ", len(Verify(p, q)))
+		q.Left[0].Why = ""
+		fmt.Fprintf(b, "without %d, ", len(Verify(p, q)))
+		q.Left = []Left{{Step: plan.Steps[0].Step, Why: "no time"}, {Step: plan.Steps[0].Step, Why: "no time"}}
+		fmt.Fprintf(b, "twice %d\n", len(Verify(p, q)))
+	}
+	golden.Check(t, "nudged", b.String())
+}
