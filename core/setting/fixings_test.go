@@ -1,0 +1,69 @@
+package setting
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"freshshard/core/golden"
+	"freshshard/core/working"
+)
+
+// Every sum of what holds and seals, as a person reads it, with all that went into it.
+func TestFixingsAreAsLookedAt(t *testing.T) {
+	b := &strings.Builder{}
+	say := func(of interface {
+		Figures() ([]working.Figure, error)
+	}) {
+		figures, err := of.Figures()
+		fmt.Fprintf(b, "= %+v: %v\n", of, err)
+		for _, f := range figures {
+			limit := ""
+			if f.Limit != nil {
+				limit = fmt.Sprintf(", %s %g (%s)", f.Limit.Sense, f.Limit.Value, f.Limit.Source)
+			}
+			fmt.Fprintf(b, "  %s %s %.4f %s %q, %s%s: %s | %s\n", f.Verdict, f.Key, f.Value, f.Unit, f.Text, f.Sentence, limit,
+				f.Working.Values, f.Working.Note)
+			for _, i := range f.Working.Inputs {
+				fmt.Fprintf(b, "    %s = %.4g %s, %s: %s\n", i.Symbol, i.Value, i.Unit, i.Name, i.Source)
+			}
+		}
+	}
+	for _, d := range []float64{0.5, 1.2, 2} {
+		for _, to := range []float64{0, 1.1, 1.2, 4, 20} {
+			say(Brad{Diameter: d, ToGlass: to})
+		}
+	}
+	for _, size := range RivetSizes {
+		say(Rivet{Size: size, Hole: 9, Bolt: 5, Bush: 1, Stack: 9.5, Nut: 4})
+	}
+	for _, hole := range []float64{7.9, 8, 8.1} {
+		say(Rivet{Size: "3/16", Hole: hole, Bolt: 5, Bush: 1, Stack: 9})
+	}
+	for _, g := range []Reuse{{Kind: "rope", Free: 10, Sprung: 6.9, Path: 1240, Length: 1240}, {Kind: "rope", Free: 10,
+		Sprung: 7, Path: 1240,
+		Length: 1240}, {Kind: "rope", Free: 10, Sprung: 9, Path: 1240, Length: 1239}, {Kind: "rope", Free: 10, Sprung: 9,
+		Path:   1240,
+		Length: 1260, Seen: []string{"fray", "hard-band"}}, {Kind: "rubber", Path: 1000, Length: 980.1}, {Kind: "rubber",
+		Path:   1000,
+		Length: 980}, {Kind: "rubber", Path: 1000, Length: 1004, Seen: []string{"leak-mark", "no-nail-mark"}}, {Kind: "felt",
+		Path:   1000,
+		Length: 980}, {Kind: "rubber", Path: 1000, Length: 990, Seen: []string{"luck"}}} {
+		say(g)
+	}
+	for _, p := range []Puttied{{Length: 1800, Face: 10, Rebate: 10}, {Length: 2400, Face: 12, Rebate: 8, Back: 3}} {
+		say(p)
+	}
+	for _, section := range []Section{"triangle", "round", "fillet", "joint", "none"} {
+		for _, h := range []float64{0, 6, 12} {
+			say(Bead{Length: 2400, Section: section, Width: 8, Height: h, Skin: 10})
+		}
+		say(Bead{Length: 9000, Section: section, Width: 10, Height: 12, Tube: 600, Skin: 8, Place: 5, People: 2})
+	}
+	for _, s := range Screws {
+		say(Turns{Free: 3, Screw: s.Name, Seated: 0.7})
+	}
+	say(Turns{Screw: "M5"})
+	say(Turns{Free: 5, Screw: "M6", Torque: 4})
+	golden.Check(t, "fixings", b.String())
+}
