@@ -235,7 +235,8 @@ func (s *said) takeHour(w []string) int {
 	if split {
 		minute, wrong = strconv.Atoi(m)
 	}
-	if err != nil || wrong != nil || hour < 0 || hour > 24 || minute < 0 || minute > 59 || split && len(m) != 2 ||
+	if err != nil || wrong != nil || hour < 0 || hour > 24 || hour == 24 && minute > 0 ||
+		minute < 0 || minute > 59 || split && len(m) != 2 ||
 		half != "" && (hour < 1 || hour > 12) {
 		return 0
 	}
