@@ -167,6 +167,9 @@ func (b Bond) targets(a Adhesive) []target {
 			return t
 		}
 		ready := deep(Ready, need)
+		if ready.slow > full.slow { // a wide bead is not through when the sheet calls it full
+			full.formula, full.inputs = "the greater of {h} and 24 × ({d} / {q})²", append(full.inputs, ready.inputs...)
+		}
 		full.fast, full.slow = max(full.fast, ready.fast), max(full.slow, ready.slow)
 		return []target{deep(LetGo, handlingShare*need), ready, full}
 	}
@@ -262,7 +265,11 @@ func figure(t target, since time.Time, c Clock) working.Figure {
 			"sheet's least temperature, and never for more."
 	}
 	note := f.Working.Note
-	f.Working = working.Of(t.formula, asked, "h", t.inputs...)
+	unit := "h"
+	if t.byTable {
+		unit = "" // a share of its way
+	}
+	f.Working = working.Of(t.formula, asked, unit, t.inputs...)
 	f.Working.Note = note
 	if c.Safe != nil {
 		f.Value = c.Safe.Sub(since).Hours()
