@@ -73,3 +73,51 @@ func TestFewCleaners(t *testing.T) {
 		t.Error(got)
 	}
 }
+
+// A customer is told for what heat a pane was reckoned from 60 °C on, what it carries, how
+// long it was reckoned to be cleaned hot, four cleaners at most.
+func TestWhatIsToldOfAPane(t *testing.T) {
+	agent := func(name, kind string, v compat.Verdict) compat.Finding {
+		return compat.Finding{Agent: compat.Agent{Name: name, Kind: kind}, Verdict: v}
+	}
+	many := []compat.Finding{agent("soap", "cleaner", compat.Good), agent("water", "cleaner", compat.Good),
+		agent("steam", "cleaner", compat.Good), agent("ammonia", "cleaner", compat.Never), agent("acetone", "cleaner",
+			compat.Never),
+		agent("scouring powder", "cleaner", compat.Never), agent("lye", "cleaner", compat.Never), agent("thinner", "cleaner",
+			compat.Never),
+		agent("silicone", "seal", compat.Never)}
+	for _, c := range []struct {
+		name string
+		d    Decided
+		want string
+	}{
+		{"nothing", Decided{}, ""},
+		{"what was done", Decided{Done: "stuck again"}, "What was done: stuck again."},
+		{"cool", Decided{Pane: "4 mm annealed", Exposure: exposure.Exposure{Steady: 59.9, Short: 80}},
+			"The new pane: 4 mm annealed."},
+		{"warm", Decided{Pane: "4 mm toughened", Exposure: exposure.Exposure{Steady: 60, Short: 80.4}},
+			"The new pane: 4 mm toughened, reckoned for 60 °C in use and 80 °C for minutes. Ask before it is used for more."},
+		{"cleaned hot", Decided{Pane: "4 mm glass-ceramic", Exposure: exposure.Exposure{Steady: 250, Short: 480,
+			Cleaning: 12}},
+			"The new pane: 4 mm glass-ceramic, reckoned for 250 °C in use and 480 °C for minutes, and for 12 hours of cleaning at that " +
+				"heat in its life. Ask before it is used for more."},
+		{"carries", Decided{Pane: "8 mm toughened", Carries: "a push of 500 N"},
+			"The new pane: 8 mm toughened, reckoned to carry a push of 500 N. Ask before it is used for more."},
+		{"cleaners", Decided{Pane: "8 mm acrylic", Touch: many},
+			"The new pane: 8 mm acrylic.|Cleaning it: With soap or water. Never ammonia, acetone, scouring powder or lye."},
+		{"one cleaner", Decided{Pane: "8 mm acrylic", Touch: many[3:4]},
+			"The new pane: 8 mm acrylic.|Cleaning it: Never ammonia."},
+		{"nothing that spoils it", Decided{Pane: "8 mm toughened", Touch: many[:3]}, "The new pane: 8 mm toughened."},
+		{"told already", Decided{Pane: "8 mm acrylic", Touch: many, Standing: []caution.Caution{{ID: "plastic-clean",
+			Title: "Cleaning",
+			Text:  "mild soap"}}}, "The new pane: 8 mm acrylic.|Cleaning: mild soap"},
+	} {
+		var got []string
+		for _, l := range Lines(c.d) {
+			got = append(got, l.Title+": "+l.Text)
+		}
+		if s := strings.Join(got, "|"); s != c.want {
+			t.Errorf("%s:\n%s\n%s", c.name, s, c.want)
+		}
+	}
+}

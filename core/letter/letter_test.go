@@ -129,3 +129,34 @@ func TestShort(t *testing.T) {
 		}
 	}
 }
+
+// A palm has six lines of sixty letters: two of what differs at most, two of what is odd, a
+// tab, a place, and two of what is due.
+func TestPalm(t *testing.T) {
+	l := Letter{Odd: []string{"odd one", "odd two", "odd three"}, Tabs: []string{"tab one", "tab two"},
+		Places: []string{"place one",
+			"place two"}, Due: []string{"due one", "due two", "due three"}}
+	panes := []Pane{{Name: "a", Was: "annealed", Is: "4 mm toughened"}, {Name: "b", Was: "annealed", Is: "4 mm toughened"},
+		{Name: "c", Was: "annealed", Is: "4 mm toughened"}}
+	for n := range 4 {
+		got := l.palm(Facts{Panes: panes[:n], Due: []due.Due{{}}})
+		if len(got) != palmLines || got[min(n, 2)] != "odd one" {
+			t.Errorf("%d panes: %q", n, got)
+		}
+	}
+	if got := strings.Join(l.palm(Facts{Due: []due.Due{{}}}),
+		"|"); got != "odd one|odd two|tab one|place one|due one|due two" {
+		t.Error(got)
+	}
+	if got := strings.Join(l.palm(Facts{}), "|"); got != "odd one|odd two|tab one|place one" {
+		t.Error(got)
+	}
+	long := strings.Repeat("word ", 13)
+	if got := short(long, 60); got != strings.TrimSpace(strings.Repeat("word ", 11))+"…" || short(long[:60],
+		60) != long[:60] {
+		t.Errorf("%q", got)
+	}
+	if got := short(strings.Repeat("x", 70), 60); len([]rune(got)) != 60 {
+		t.Errorf("%q has %d letters", got, len([]rune(got)))
+	}
+}
