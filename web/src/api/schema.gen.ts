@@ -5596,7 +5596,7 @@ export interface components {
             section: "triangle" | "round" | "fillet" | "joint";
             /**
              * Format: double
-             * @description Until it skins, min; not held against the laying for nothing
+             * @description Until it skins, min; 0: not held against the laying
              */
             skin?: number;
             /**
