@@ -122,7 +122,8 @@ func (in In) turned() bool {
 
 func (in In) marks() ([]Mark, error) {
 	if !(in.Sheet.W >= 20 && in.Sheet.H >= 20 && in.Sheet.W <= 5000 && in.Sheet.H <= 5000) {
-		return nil, fault.New("sheet", "the sheet has a width and a height from 20 mm to 5 m", "measure it, or take A4 or Letter")
+		return nil, fault.New("sheet", "the sheet has a width and a height from 20 mm to 5 m",
+			"measure it, or take A4 or Letter")
 	}
 	if len(in.Corners) != 4 {
 		return nil, fault.New("corners", fmt.Sprintf("%d of 4 corners of the sheet are marked", len(in.Corners)),
