@@ -47,11 +47,10 @@ func TestClocksAreAsLookedAt(t *testing.T) {
 				}
 				c, err := Cure(bond, airs[air], since.Add(7*time.Hour))
 				fmt.Fprintf(b, "= %s, %s, %g wide: %v, opens %s, let go at %.4f, %q, %q, %d points\n", a.ID, air, bond.Width, err,
-					c.Opens,
-					c.LetGoAt, c.Need, c.Says, len(c.Curve))
+					c.Opens, c.LetGoAt, c.Need, c.Says, len(c.Curve))
 				for _, k := range c.Clocks {
-					fmt.Fprintf(b, "  %s %q %q, unsure %v, over %v, left %d: earliest %s, safe %s\n", k.Key, k.Title, k.May, k.Unsure, k.Over,
-						k.Left, at(k.Earliest), at(k.Safe))
+					fmt.Fprintf(b, "  %s %q %q, unsure %v, over %v, left %d: earliest %s, safe %s\n", k.Key, k.Title,
+						k.May, k.Unsure, k.Over, k.Left, at(k.Earliest), at(k.Safe))
 					if air == "turns" {
 						figure(k.Figure)
 					}

@@ -99,8 +99,8 @@ func TestWhatIsToldOfAPane(t *testing.T) {
 			"The new pane: 4 mm toughened, reckoned for 60 °C in use and 80 °C for minutes. Ask before it is used for more."},
 		{"cleaned hot", Decided{Pane: "4 mm glass-ceramic", Exposure: exposure.Exposure{Steady: 250, Short: 480,
 			Cleaning: 12}},
-			"The new pane: 4 mm glass-ceramic, reckoned for 250 °C in use and 480 °C for minutes, and for 12 hours of cleaning at that " +
-				"heat in its life. Ask before it is used for more."},
+			"The new pane: 4 mm glass-ceramic, reckoned for 250 °C in use and 480 °C for minutes, and " +
+				"for 12 hours of cleaning at that heat in its life. Ask before it is used for more."},
 		{"carries", Decided{Pane: "8 mm toughened", Carries: "a push of 500 N"},
 			"The new pane: 8 mm toughened, reckoned to carry a push of 500 N. Ask before it is used for more."},
 		{"cleaners", Decided{Pane: "8 mm acrylic", Touch: many},

@@ -13,7 +13,8 @@ export function originOf(o: Origin): string {
 		case "shop":
 			return [
 				`set by the shop: ${o.name}`,
-				o.by && `${o.by}, ${dayOf(o.at ?? "")}`,
+				// A date stays on one line.
+				o.by && `${o.by}, ${dayOf(o.at ?? "").replaceAll(" ", "\u00a0")}`,
 			]
 				.filter(Boolean)
 				.join("; ");
