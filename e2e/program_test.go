@@ -78,12 +78,38 @@ func (l *tail) String() string {
 	return l.b.String()
 }
 
-// start runs the program until the test ends.
+// start runs the program until the test ends: a made-up shop that was filled already.
 func start(t testing.TB, kind string) *program {
 	t.Helper()
 	p := folder(t, kind)
+	if kind == "demo" {
+		madeUp.once.Do(func() { madeUp.fill(t) })
+		if out, err := exec.Command("cp", "-a", madeUp.dir+"/.", p.dir).CombinedOutput(); err != nil {
+			t.Fatalf("%v\n%s", err, out)
+		}
+	}
 	p.begin()
 	return p
+}
+
+// madeUp is the made-up shop, filled once; each test that wants one of its own has a copy.
+var madeUp filled
+
+type filled struct {
+	once sync.Once
+	dir  string
+}
+
+// fill fills the shop in a folder that lasts as long as the tests, and stops it.
+func (f *filled) fill(t testing.TB) {
+	t.Helper()
+	f.dir = filepath.Join(filepath.Dir(binary), "shop")
+	if err := os.Mkdir(f.dir, 0o700); err != nil {
+		t.Fatal(err)
+	}
+	p := &program{t: t, kind: "demo", dir: f.dir, addr: "127.0.0.1:0"}
+	defer p.stop()
+	p.begin()
 }
 
 // folder is a program that was not started yet, and is stopped when the test ends.
