@@ -103,6 +103,11 @@ func inFile(pkg, file string) ([]change, error) {
 			return false // paths, tags, sizes
 		case *ast.CallExpr:
 			return !cannotMatter(n, walk)
+		case *ast.ReturnStmt:
+			if givesError(n) { // nobody looks at what stands beside an error
+				ast.Inspect(n.Results[len(n.Results)-1], walk)
+				return false
+			}
 		case *ast.BinaryExpr:
 			for way, with := range turned[n.Op] {
 				if len(with)+len(n.Op.String()) == 3 && (tolerant(n.X) || tolerant(n.Y)) {
@@ -157,6 +162,25 @@ func tolerant(e ast.Expr) bool {
 		return !found
 	})
 	return found
+}
+
+// givesError says that a return gives values with an error that is one: err, or one made there.
+func givesError(r *ast.ReturnStmt) bool {
+	if len(r.Results) < 2 {
+		return false
+	}
+	switch last := r.Results[len(r.Results)-1].(type) {
+	case *ast.Ident:
+		return last.Name == "err"
+	case *ast.CallExpr:
+		f, ok := last.Fun.(*ast.SelectorExpr)
+		if !ok {
+			return false
+		}
+		x, ok := f.X.(*ast.Ident)
+		return ok && (x.Name == "fault" && f.Sel.Name == "New" || x.Name == "fmt" && f.Sel.Name == "Errorf")
+	}
+	return false
 }
 
 // cannotMatter walks a call of which some arguments cannot matter, and says that it was one:

@@ -1,7 +1,10 @@
 // Package small has one change of each kind that the tests notice, and one that they do not.
 package small
 
-import "math"
+import (
+	"fmt"
+	"math"
+)
 
 // Verdict is a judgement.
 type Verdict string
@@ -42,3 +45,11 @@ func Fits(pane, opening float64) bool { return pane <= opening+1e-9 }
 
 // Never is farther than anything.
 func Never() float64 { return math.Inf(1) }
+
+// Side refuses a side of nothing.
+func Side(mm float64) (float64, error) {
+	if mm <= 0 {
+		return 77, fmt.Errorf("a side of %g mm", mm)
+	}
+	return mm, nil
+}
