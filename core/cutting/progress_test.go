@@ -109,3 +109,58 @@ func TestTrimLeft(t *testing.T) {
 		}
 	}
 }
+
+// The cut that is shown is the one that is made: another of its sheet, the same place of
+// another sheet, and one when all are made, are refused; one that is made already counts
+// once.
+func TestAnotherCutComesFirst(t *testing.T) {
+	node := func(k string) *Node { return &Node{Kind: k, W: 10, H: 10} }
+	sheet := Sheet{Root: Node{Kind: IsCut, A: &Node{Kind: IsCut, A: node(IsPiece), B: node(IsWaste)}, B: node(IsWaste)}}
+	p := &Plan{Sheets: []Sheet{sheet, sheet}}
+	made := []Mark{}
+	for _, bad := range []Mark{{0, "a", false}, {1, "", false}, {1, "a", false}, {2, "", false}, {0, "b", false}} {
+		if _, ok, err := p.Do(made, bad); ok || err == nil {
+			t.Errorf("%+v was made before its time", bad)
+		}
+	}
+	for _, next := range []Mark{{0, "", false}, {0, "a", false}, {1, "", false}, {1, "a", false}} {
+		again, ok, err := p.Do(made, next)
+		if !ok || err != nil {
+			t.Fatalf("%+v: %v, %v", next, ok, err)
+		}
+		if twice, ok, err := p.Do(again, next); ok || err != nil || len(twice) != len(again) {
+			t.Errorf("%+v counts twice", next)
+		}
+		made = again
+	}
+	if _, ok, err := p.Do(made, Mark{0, "b", false}); ok || err == nil {
+		t.Error("all is cut, and one more was made")
+	}
+}
+
+// An offcut as large as is worth its place goes back to the rack, a smaller one does not.
+func TestKeptToItsLimit(t *testing.T) {
+	for _, c := range []struct {
+		keep float64
+		kept bool
+	}{{200, true}, {200.1, false}, {0, false}} {
+		p := solve(t, Task{Stock: []Stock{{ID: "s", W: 1000, H: 200}}, Pieces: []Piece{{ID: "p", W: 800, H: 200}},
+			Rules: Rules{Keep: c.keep}}, Options{Steps: 20})
+		got := false
+		for _, l := range p.Sheets[0].Root.Leaves() {
+			got = got || l.Kind == IsOffcut
+		}
+		if got != c.kept {
+			t.Errorf("keep %v: kept %v", c.keep, got)
+		}
+	}
+	for _, c := range []struct {
+		r  Rules
+		ok bool
+	}{{Rules{Kerf: 0.5}, false}, {Rules{Kerf: 0.5, Saw: true}, true}, {Rules{}, true}, {Rules{Saw: true}, true}} {
+		task := Task{Stock: []Stock{{ID: "s", W: 1000, H: 200}}, Pieces: []Piece{{ID: "p", W: 800, H: 200}}, Rules: c.r}
+		if err := task.Check(); (err == nil) != c.ok {
+			t.Errorf("%+v: %v", c.r, err)
+		}
+	}
+}

@@ -1,6 +1,7 @@
 package odds
 
 import (
+	"strings"
 	"testing"
 
 	"freshshard/core/outline"
@@ -30,6 +31,57 @@ func TestHundred(t *testing.T) {
 		0.004: "fewer than 1", 0: "0"} {
 		if got := hundred(v); got != want {
 			t.Errorf("%v is %q, want %q", v, got, want)
+		}
+	}
+}
+
+// What is told of draws: one that is met exactly fits, one of a thousand that does not has a
+// stroke of its own, and of two ways that go wrong alike the first is named.
+func TestTold(t *testing.T) {
+	many := func(n int, of, but Thresholds, odd int) []Thresholds {
+		out := make([]Thresholds, n)
+		for i := range out {
+			if out[i] = of; i < odd {
+				out[i] = but
+			}
+		}
+		return out
+	}
+	exact, wide := Thresholds{In: 300, Free: 300, Hold: 300}, Thresholds{In: 1e6, Free: 1e6}
+	for _, c := range []struct {
+		name    string
+		d       Drawn
+		says    string
+		tight   int
+		binds   int
+		loose   int
+		fitting int
+	}{
+		{"met exactly", Drawn{many(1000, exact, exact, 0), many(1000, wide, wide, 0)}, "", 0, 0, 0, 50},
+		{"one of a thousand", Drawn{many(1000, exact, Thresholds{In: 299, Free: 300, Hold: 300}, 1), many(1000, wide, wide,
+			0)},
+			"fewer than 1 short of clearance when set over the width", 1, 0, 0, 49},
+		{"a tenth binds", Drawn{many(1000, exact, Thresholds{In: 300, Free: 299, Hold: 300}, 100), many(1000, wide, wide, 0)},
+			"10 bind in heat or frost over the width", 0, 5, 0, 45},
+		{"a fifth is loose", Drawn{many(1000, wide, wide, 0), many(1000, wide, Thresholds{In: 1e6, Free: 1e6, Hold: 201},
+			200)},
+			"20 hold too little over the height", 0, 0, 10, 40},
+		{"alike both ways", Drawn{many(4, wide, Thresholds{In: 1, Free: 1e6}, 1), append(many(1, wide, wide, 0),
+			many(3, wide, Thresholds{In: 1, Free: 1e6}, 1)...)}, "50 short of clearance when set over the width", 25, 0, 0, 25},
+		{"round", Drawn{many(10, wide, Thresholds{In: 1, Free: 1e6}, 5)}, "50 short of clearance when set", 25, 0, 0, 25},
+		{"none fits", Drawn{many(10, Thresholds{In: 1, Free: 1}, wide, 0), nil}, "100 short of clearance when set", 50, 0, 0,
+			0},
+	} {
+		q := Question{Order: outline.Size{W: 300, H: 200}}
+		got := &Chance{}
+		q.tell(got, c.d)
+		n := map[string]int{}
+		for _, s := range got.Strokes {
+			n[s]++
+		}
+		if n[Tight] != c.tight || n[Binds] != c.binds || n[Loose] != c.loose || n[Fits] != c.fitting ||
+			!strings.HasSuffix(got.Sentence, c.says) {
+			t.Errorf("%s: %v, %q", c.name, n, got.Sentence)
 		}
 	}
 }

@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/exposure"
 	"freshshard/core/golden"
+	"freshshard/core/own"
 	"freshshard/core/working"
 )
 
@@ -24,7 +25,10 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 	stack := Stack{Panes: []Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
 		{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2, Cavity: 250}
 	hot := at("oven")
-	hot.Sudden, hot.Hours, hot.Coldest, hot.Cleaning = 120, 4000, -10, 30
+	hot.Steady, hot.Short, hot.Sudden, hot.Hours, hot.Coldest, hot.Cleaning = 251.6, 301.4, 120.6, 4000.6, -10.4, 30.6
+	lesser := own.Values{laid("toughened", "steady", 251.2), laid("toughened", "peak", 300.7), laid("glass-ceramic",
+		"sudden", 120.2),
+		laid("borosilicate", "steady", 250.3), laid("borosilicate", "peak", 290.8)}
 	b := &strings.Builder{}
 	for _, c := range []struct {
 		name string
@@ -57,6 +61,9 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 		{"port, round", Need{Exposure: at("weather"), Area: 70000, Thickness: 8, Load: Load{W: 300, H: 300, Held: "round",
 			Even: 20, Push: 400, Warp: 0.4, Spare: 3}, Boat: true, Duty: Duty{Water: 1}}},
 		{"hot, with frost", Need{Exposure: hot, Area: 90000, Thickness: 5, Load: Load{W: 300, H: 300}, Depth: 5}},
+		{"hot, by the shop's own sheets", Need{Exposure: hot, Area: 90000, Thickness: 5, Load: Load{W: 300, H: 300},
+			Own:  lesser,
+			Like: "toughened", Beware: []string{"sudden"}}},
 		{"mirror", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Like: "mirror"}},
 		{"food counter, bent", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Bent: true, Duty: Duty{Food: true}}},
 		{"weights moved", Need{Exposure: at("room"), Area: 90000, Thickness: 4, Weights: map[string]float64{"cost": 10,

@@ -31,7 +31,8 @@ func TestSwitchesSayTheSame(t *testing.T) {
 			continue // the name of a constant
 		}
 		seen[what]++
-		if what == "8 → 9" || what == "1e-9 → 1.25e-09" || what == "77 → 78" || strings.HasPrefix(line, "`return math.Inf") {
+		if what == "8 → 9" ||
+			what == "1e-9 → 1.25e-09" || what == "77 → 78" || strings.HasPrefix(line, "`return math.Inf") {
 			t.Errorf("%s cannot matter, and is tried", changes[i].what)
 		}
 		if switched := s.number[&changes[i]] > 0; switched == (what == "56.0 → 70") {
