@@ -7,7 +7,6 @@ import (
 	"time"
 
 	"freshshard/core/golden"
-	"freshshard/core/working"
 )
 
 // Every adhesive in warm and moist, cold, dry and changing air, its bead narrow and wide, by
@@ -15,17 +14,6 @@ import (
 func TestClocksAreAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
 	since := time.Date(2027, 3, 26, 12, 0, 0, 0, time.UTC)
-	figure := func(f working.Figure) {
-		limit := ""
-		if f.Limit != nil {
-			limit = fmt.Sprintf(", %s %.2f %s", f.Limit.Sense, f.Limit.Value, f.Limit.Source)
-		}
-		fmt.Fprintf(b, "    %s %s %.3f %s %q, %s%s: %s | %s\n", f.Verdict, f.Key, f.Value, f.Unit, f.Text, f.Sentence, limit,
-			f.Working.Values, f.Working.Note)
-		for _, i := range f.Working.Inputs {
-			fmt.Fprintf(b, "      %s = %.4g %s, %s: %s\n", i.Symbol, i.Value, i.Unit, i.Name, i.Source)
-		}
-	}
 	at := func(p *time.Time) string {
 		if p == nil {
 			return "never"
@@ -52,7 +40,7 @@ func TestClocksAreAsLookedAt(t *testing.T) {
 					fmt.Fprintf(b, "  %s %q %q, unsure %v, over %v, left %d: earliest %s, safe %s\n", k.Key, k.Title,
 						k.May, k.Unsure, k.Over, k.Left, at(k.Earliest), at(k.Safe))
 					if air == "turns" {
-						figure(k.Figure)
+						b.WriteString(golden.Figure(k.Figure))
 					}
 				}
 			}
@@ -67,7 +55,7 @@ func TestClocksAreAsLookedAt(t *testing.T) {
 			figures, err := Gates(o)
 			fmt.Fprintf(b, "= bench %s %g %g %g: %v\n", id, o.C, o.RH, o.Surface, err)
 			for _, f := range figures {
-				figure(f)
+				b.WriteString(golden.Figure(f))
 			}
 		}
 	}

@@ -13,15 +13,7 @@ import (
 // usually are.
 func TestMeasuresMayBe(t *testing.T) {
 	b := &strings.Builder{}
-	for _, k := range Kinds() {
-		count := 0
-		if k.Counted != "" {
-			count = 4
-		}
-		k, err := KindOf(k.ID, count)
-		if err != nil {
-			t.Fatal(err)
-		}
+	for _, k := range counted(t) {
 		usual, _ := k.Assume(nil)
 		keys := slices.Sorted(maps.Keys(usual))
 		for _, key := range keys {

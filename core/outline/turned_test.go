@@ -25,6 +25,24 @@ func turned(t testing.TB, p Path, degrees, right, up float64) Path {
 	return out
 }
 
+// counted are all kinds, those that count with four.
+func counted(t testing.TB) []Kind {
+	t.Helper()
+	var out []Kind
+	for _, k := range Kinds() {
+		count := 0
+		if k.Counted != "" {
+			count = 4
+		}
+		k, err := KindOf(k.ID, count)
+		if err != nil {
+			t.Fatal(err)
+		}
+		out = append(out, k)
+	}
+	return out
+}
+
 // crooked are outlines that nobody would draw: a star of so many corners, at distances and
 // with bends that are drawn, always the same. Some are none.
 func crooked(n int) []Vertex {
@@ -117,15 +135,7 @@ func rounded(a Arc) Arc {
 // Shapes that lie along nothing: turned, and drawn by chance.
 func TestTurnedShapesAreAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
-	for i, k := range Kinds() {
-		count := 0
-		if k.Counted != "" {
-			count = 4
-		}
-		k, err := KindOf(k.ID, count)
-		if err != nil {
-			t.Fatal(err)
-		}
+	for i, k := range counted(t) {
 		_, p := k.Assume(nil)
 		fmt.Fprintf(b, "= %s, turned\n", k.ID)
 		told(b, turned(t, p, 17+float64(i)*29, 37, -120))

@@ -18,15 +18,7 @@ func TestFixingsAreAsLookedAt(t *testing.T) {
 		figures, err := of.Figures()
 		fmt.Fprintf(b, "= %+v: %v\n", of, err)
 		for _, f := range figures {
-			limit := ""
-			if f.Limit != nil {
-				limit = fmt.Sprintf(", %s %g (%s)", f.Limit.Sense, f.Limit.Value, f.Limit.Source)
-			}
-			fmt.Fprintf(b, "  %s %s %.4f %s %q, %s%s: %s | %s\n", f.Verdict, f.Key, f.Value, f.Unit, f.Text, f.Sentence, limit,
-				f.Working.Values, f.Working.Note)
-			for _, i := range f.Working.Inputs {
-				fmt.Fprintf(b, "    %s = %.4g %s, %s: %s\n", i.Symbol, i.Value, i.Unit, i.Name, i.Source)
-			}
+			b.WriteString(golden.Figure(f))
 		}
 	}
 	for _, d := range []float64{0.5, 1.2, 2} {
