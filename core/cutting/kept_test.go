@@ -168,3 +168,75 @@ func nudged[T any](t *testing.T, b *strings.Builder, name string, p T, by []floa
 	})
 	b.WriteString("\n")
 }
+
+// A great many plans, a line each: that each comes out as it did.
+func TestManyPlansAreAsTheyWere(t *testing.T) {
+	b := &strings.Builder{}
+	text := func(v any) string { return golden.Digest(golden.Lines(t, v)) }
+	for seed := range uint64(48) {
+		task := shopLike(seed+100, 3+int(seed)%17)
+		if seed%6 == 0 {
+			task = perfect(seed, 4+int(seed)%9, 1200, 800, 60)
+		}
+		switch seed % 4 {
+		case 0:
+			task.Rules = Rules{Least: 24, Keep: 150 + 10*float64(seed%7)}
+		case 1:
+			task.Rules = Rules{Saw: true, Kerf: 3.2, Keep: 120, Worth: 0.1 * float64(seed%9)}
+		case 2:
+			task.Rules = Rules{}
+		}
+		for i := range task.Stock {
+			if (i+int(seed))%3 == 0 {
+				task.Stock[i].Trim = Trim{Left: float64(seed % 13), Right: float64(i % 9), Top: 8}
+			}
+			task.Stock[i].Count += int(seed % 2)
+		}
+		for i := range task.Pieces {
+			q := &task.Pieces[i]
+			q.Rank, q.Count = i%3, 1+i%4/3*int(seed%4)
+			if i%7 == 3 {
+				q.On = task.Stock[len(task.Stock)-1].ID
+			}
+			if i%9 == 5 {
+				q.Lie = AsIs
+			}
+		}
+		if seed%5 == 4 {
+			task.Stock = task.Stock[:min(2, len(task.Stock))]
+			for i := range task.Pieces {
+				task.Pieces[i].On = ""
+			}
+		}
+		p, err := Solve(context.Background(), task, Options{Steps: 90, Budget: time.Minute, Seed: seed})
+		fmt.Fprintf(b, "%d: %v, cost %.3f of %.3f, %d cuts, %d left, proved %v, %s\n", seed, err, p.Cost, p.Bound, p.Cuts,
+			len(p.Left),
+			p.Proved, text(p))
+		if b := Verify(task, p); err == nil && len(b) > 0 {
+			t.Errorf("%d: %v", seed, b)
+		}
+	}
+	for seed := range uint64(60) {
+		task := barTask(seed+50, 3+int(seed)%11, 700+60*float64(seed%8), 3*float64(seed%2))
+		task.Ends, task.Dress, task.Keep = float64(seed%4), 2*float64(seed%3), 90*float64(seed%4)
+		for i := range task.Wants {
+			task.Wants[i].Count = 1 + i%5/4*2
+		}
+		task.Bars = append(task.Bars, Bar{ID: "rest", Length: 420 + 10*float64(seed%9), Count: int(seed % 4),
+			Cost: 100 * float64(seed%3)})
+		task.Bars[0].Count = 1 + int(seed)%9
+		p, err := SolveBars(context.Background(), task, Options{Budget: time.Minute, Steps: 300})
+		fmt.Fprintf(b, "bars %d: %v, cost %.3f, %d of %d bars, %d left, proved %v, %s\n", seed, err, p.Cost, len(p.Bars),
+			p.Bound,
+			len(p.Left), p.Proved, text(p))
+		if b := VerifyBars(task, p); err == nil && len(b) > 0 {
+			t.Errorf("bars %d: %v", seed, b)
+			continue
+		}
+		if err == nil {
+			sheets, plan := task.AsSheets(p, 12.7)
+			fmt.Fprintf(b, "  as sheets %s %s, %.4f %.4f\n", text(sheets), text(plan), plan.Yield, plan.Useful)
+		}
+	}
+	golden.Check(t, "many", b.String())
+}

@@ -120,3 +120,57 @@ func TestNudgedPlansAreAsLookedAt(t *testing.T) {
 	}
 	golden.Check(t, "nudged", b.String())
 }
+
+// A great many plans, a line each: that each comes out as it did.
+func TestManyPlansAreAsTheyWere(t *testing.T) {
+	b := &strings.Builder{}
+	ctx := context.Background()
+	text := func(v any) string { return golden.Digest(golden.Lines(t, v)) }
+	for seed := range uint64(36) {
+		p := shop(seed+40, 2+int(seed)%8)
+		if seed%4 == 3 {
+			p = small(seed+9, 2+int(seed)%4)
+		}
+		o := Options{Budget: time.Minute, Tries: 25, Seed: seed}
+		plan, err := Solve(ctx, p, o)
+		fmt.Fprintf(b, "%d: %v, cost %.3f of %.3f, %d left, proved %v, %s\n", seed, err, plan.Cost, plan.Bound,
+			len(plan.Left),
+			plan.Proved, text(plan))
+		if b := Verify(p, plan); err == nil && len(b) > 0 {
+			t.Errorf("%d: %v", seed, b)
+		}
+		if err != nil || len(plan.Steps) == 0 {
+			continue
+		}
+		later := p
+		later.Jobs = slices.Clone(p.Jobs)
+		k := int(seed) % len(p.Jobs)
+		later.Jobs[k].Steps = slices.Clone(p.Jobs[k].Steps)
+		for i := range later.Jobs[k].Steps {
+			later.Jobs[k].Steps[i].Minutes += 5 * (i % 3)
+		}
+		later.Jobs[k].Steps[0].Not += 240 * (int(seed) % 5)
+		less := p
+		less.People = slices.Clone(p.People)
+		less.People[0].Hours = less.People[0].Hours[min(len(less.People[0].Hours)-1, int(seed)%3):]
+		for n, q := range []Problem{later, less} {
+			for _, opt := range []Options{{}, o} {
+				after, moves, err := Replan(ctx, q, plan, opt)
+				fmt.Fprintf(b, "  %s: %v, cost %.3f, %d moved, proved %v, %s\n", []string{"later", "fewer hours"}[n], err,
+					after.Cost,
+					len(moves), after.Proved, text(after)+text(moves))
+				if b := Verify(q, after); err == nil && len(b) > 0 {
+					t.Errorf("%d, %d: %v", seed, n, b)
+				}
+			}
+		}
+		odds, err := Play(ctx, p, plan, []Slip{{plan.Steps[0].Step, 0.3, 300}}, 40, seed)
+		fmt.Fprintf(b, "  odds %v %s", err, text(odds))
+		for _, j := range p.Jobs[:min(2, len(p.Jobs))] {
+			ways, err := Ways(ctx, p, plan, nil, j.ID, 300+int(seed)*60)
+			fmt.Fprintf(b, "; %d ways, %v, %s", len(ways), err, text(ways))
+		}
+		b.WriteString("\n")
+	}
+	golden.Check(t, "many", b.String())
+}
