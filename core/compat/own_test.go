@@ -50,3 +50,13 @@ func TestOwnWord(t *testing.T) {
 		}
 	}
 }
+
+// A shop says good, with care or never: the first, the second and the third, and nothing else.
+func TestWordsOfAShop(t *testing.T) {
+	for v, ok := range map[float64]bool{0: false, 1: true, 2: true, 3: true, 4: false, 1.5: false} {
+		value := own.Value{Kind: own.Touch, ID: table.Agents[0].ID, Item: table.Subjects[0].ID, V: v}
+		if err := CheckOwn(value); (err == nil) != ok {
+			t.Errorf("%v: %v", v, err)
+		}
+	}
+}

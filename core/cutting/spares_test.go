@@ -63,3 +63,22 @@ func TestLadderRefuses(t *testing.T) {
 		}
 	}
 }
+
+// One pane that was cut is something known already, and what is usual is 95 in 100 for a
+// straight cut, 70 for a shape; a kept offcut is worth half where nobody says otherwise.
+func TestWhatIsUsual(t *testing.T) {
+	if UsualChance(true) != 0.7 || UsualChance(false) != 0.95 || WorthOf(Rules{}) != 0.5 ||
+		WorthOf(Rules{Worth: 0.2}) != 0.2 {
+		t.Errorf("%v %v %v", UsualChance(true), UsualChance(false), WorthOf(Rules{}))
+	}
+	none, err := Ladder(2, 0.95, Tries{Usual: 0.7})
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, one := range []Tries{{Usual: 0.7, Good: 1}, {Usual: 0.7, Bad: 1}} {
+		got, err := Ladder(2, 0.95, one)
+		if err != nil || got.Ladder[0].Chance == none.Ladder[0].Chance {
+			t.Errorf("%+v says nothing: %v, %v", one, got.Ladder[0], err)
+		}
+	}
+}
