@@ -3,7 +3,7 @@ package moment
 import (
 	"testing"
 	"time"
-	_ "time/tzdata"
+	_ "time/tzdata" // the zone of the test is the same everywhere
 
 	"freshshard/core/fault"
 )

@@ -14,6 +14,10 @@ import (
 // names under which the browser may be installed.
 var names = []string{"chromium-headless-shell", "chromium", "chromium-browser", "google-chrome"}
 
+// Shown looks for the usual build first: the headless one leaves out frames in which a
+// drawing learns its size, and a picture of it is bare.
+func Shown() { names = append([]string{"chromium"}, names...) }
+
 // Find looks the browser up.
 func Find() (string, error) {
 	for _, n := range names {

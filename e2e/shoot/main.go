@@ -160,6 +160,7 @@ func known(name string) shot {
 func run(url, out string, shots []shot) error {
 	ctx, cancel := context.WithTimeout(context.Background(), 3*time.Minute)
 	defer cancel()
+	browser.Shown()
 	b, end, err := browser.Start(ctx, 1280, 800)
 	if err != nil {
 		return err

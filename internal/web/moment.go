@@ -4,7 +4,7 @@ import (
 	"context"
 	"net/http"
 	"time"
-	_ "time/tzdata"
+	_ "time/tzdata" // zones, wherever the program runs
 
 	"github.com/danielgtaylor/huma/v2"
 
