@@ -22,6 +22,13 @@ func TestFigures(t *testing.T) {
 	if len(f) != 2 || math.Abs(f[0].Value-90) > 1e-9 || math.Abs(f[1].Value-22.5) > 1e-9 {
 		t.Errorf("%+v", f)
 	}
+	for i, want := range []map[string]float64{{"P": 0.4, "K": 0.5, "S": 1}, {"C": 30, "B": 7.5}} {
+		for _, in := range f[i].Working.Inputs {
+			if math.Abs(in.Value-want[in.Symbol]) > 1e-9 {
+				t.Errorf("%s: %s is %v", f[i].Key, in.Symbol, in.Value)
+			}
+		}
+	}
 	if f := (Plan{}).Figures(task); f != nil {
 		t.Errorf("a plan of nothing is worth %v", f)
 	}

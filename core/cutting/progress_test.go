@@ -40,8 +40,8 @@ func TestStepThrough(t *testing.T) {
 		t.Errorf("a cut before its turn: %v", err)
 	}
 	made = cutTo(t, &p, p.Cuts+5)
-	if _, c := p.Next(made); c != nil || len(made) != p.Cuts {
-		t.Errorf("%d of %d cuts made, then %v", len(made), p.Cuts, c)
+	if sheet, c := p.Next(made); c != nil || sheet != -1 || len(made) != p.Cuts {
+		t.Errorf("%d of %d cuts made, then %v on %d", len(made), p.Cuts, c, sheet)
 	}
 	good := p.Good(made)
 	for _, q := range task.Pieces {

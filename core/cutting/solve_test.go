@@ -80,6 +80,9 @@ func TestWhyLeft(t *testing.T) {
 	}{
 		{"too large", Stock{W: 1000, H: 800}, Piece{W: 1001, H: 700, Turn: true}, 10, "it is larger than every sheet"},
 		{"by its pattern", Stock{W: 1000, H: 800}, Piece{W: 700, H: 900}, 10, "does not let it"},
+		{"too wide either way", Stock{W: 1000, H: 800}, Piece{W: 1200, H: 500}, 10, "it is larger than every sheet"},
+		{"too high either way", Stock{W: 1000, H: 800}, Piece{W: 500, H: 1200}, 10, "it is larger than every sheet"},
+		{"just fits turned", Stock{W: 1000, H: 800}, Piece{W: 800, H: 1000}, 10, "does not let it"},
 		{"by a strip", Stock{W: 1000, H: 800}, Piece{W: 991, H: 800}, 10, "narrower than 10 mm"},
 		{"pinned", Stock{W: 1000, H: 800}, Piece{W: 700, H: 900, Turn: true, On: "s", Lie: AsIs}, 10, "pinned to"},
 	} {
@@ -225,12 +228,26 @@ func TestTaskRefuses(t *testing.T) {
 		"rules.least":     func(t *Task) { t.Rules.Least = -1 },
 		"rules.keep":      func(t *Task) { t.Rules.Keep = 5001 },
 		"rules.worth":     func(t *Task) { t.Rules.Worth = 2 },
+		"pieces[2].id":    func(t *Task) { t.Pieces = append(t.Pieces, Piece{ID: "q", W: 10, H: 10}, t.Pieces[0]) },
 	} {
 		task := Task{Stock: []Stock{{ID: "s", W: 1000, H: 800}}, Pieces: []Piece{{ID: "p", W: 500, H: 400}}}
 		spoil(&task)
 		_, err := Solve(context.Background(), task, Options{Steps: 1})
 		if f := fault.Of(err); f == nil || f.Field != field || f.Cure == "" {
 			t.Errorf("want a fault at %s, got %v", field, err)
+		}
+	}
+}
+
+// So many pieces are planned at once and not one more, however they are counted.
+func TestMostPieces(t *testing.T) {
+	for n, ok := range map[int]bool{mostPieces - 1: true, mostPieces: true, mostPieces + 1: false} {
+		task := Task{Stock: []Stock{{ID: "s", W: 1000, H: 800}}}
+		for i := range n {
+			task.Pieces = append(task.Pieces, Piece{ID: fmt.Sprint(i), W: 10, H: 10, Count: i % 2})
+		}
+		if f := fault.Of(task.Check()); (f == nil) != ok || f != nil && f.Field != "pieces" {
+			t.Errorf("%d pieces: %v", n, f)
 		}
 	}
 }

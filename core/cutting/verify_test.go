@@ -2,6 +2,7 @@ package cutting
 
 import (
 	"encoding/json"
+	"math"
 	"testing"
 )
 
@@ -77,6 +78,20 @@ func TestVerifySees(t *testing.T) {
 		spoil(&p, &own)
 		if b := Verify(own, p); (len(b) == 0) != (name == "") {
 			t.Errorf("%q: %v", name, b)
+		}
+	}
+}
+
+// A rectangle is nothing when one of its sides is; what lies in it is not looked at then.
+func TestVerifySaysWhatCannotBe(t *testing.T) {
+	for _, c := range []struct {
+		w, h float64
+		says string
+	}{{-1, 400, "a piece of -1 × 400 mm cannot be"}, {400, -1, "a piece of 400 × -1 mm cannot be"},
+		{-1, -1, "a piece of -1 × -1 mm cannot be"}, {math.NaN(), 400, "a piece of NaN × 400 mm cannot be"}} {
+		v := &verifier{task: Task{Rules: Rules{Keep: 500}}}
+		if v.node(&Node{Kind: IsOffcut, W: c.w, H: c.h}); len(v.broken) != 1 || v.broken[0].Why != c.says {
+			t.Errorf("%+v: %v", c, v.broken)
 		}
 	}
 }

@@ -89,6 +89,19 @@ func TestVariantsAreAsLookedAt(t *testing.T) {
 		map[reading.Place]string{reading.HoleUp: "14"}), func(p *fit.Problem, _ *Scene) {
 		p.Carried, p.Cutter, p.Thickness = true, fit.Toughened, 10
 	}))
+	small := map[reading.Place]string{reading.WidthTop: "120", reading.HeightLeft: "90", reading.OldWidth: "116",
+		reading.OldHeight: "86", reading.HoleAcross: "8", reading.HoleUp: "9", reading.HoleSide: "12", reading.HoleApart: "80",
+		reading.BushAcross: "6"}
+	say("two holes in a small pane, too near the edge", variant(t, "two-holes", small, func(p *fit.Problem, _ *Scene) {
+		p.Carried, p.Cutter, p.Thickness = true, fit.Toughened, 6
+	}))
+	marks := map[reading.Place]string{reading.WidthTop: "500", reading.HeightLeft: "300", reading.MarkWidth: "560",
+		reading.MarkHeight: "350", reading.FlangeWidth: "570"}
+	say("a mark, and half a flange", variant(t, "clamp-ring", marks, nil))
+	for _, high := range []string{"340", "352", "364"} {
+		say("a flange "+high+" high over a mark of 350", variant(t, "clamp-ring", with(marks,
+			map[reading.Place]string{reading.FlangeHeight: high}), nil))
+	}
 	say("two holes, nothing read", variant(t, "two-holes", nil, func(p *fit.Problem, _ *Scene) { p.Carried = true }))
 	say("two holes, their size alone", variant(t, "two-holes", drop(with(map[reading.Place]string{}, open), reading.HoleUp,
 		reading.HoleSide, reading.HoleApart), func(p *fit.Problem, _ *Scene) { p.Carried = true }))
@@ -117,6 +130,9 @@ func TestVariantsAreAsLookedAt(t *testing.T) {
 		s.Sides = setting.Sides{Top: 1, Right: 4, Bottom: 2, Left: 3}
 	}))
 	say("no sides", variant(t, "putty-points", stoveRead(), func(_ *fit.Problem, s *Scene) { s.Sides = setting.Sides{} }))
+	undrawn := variant(t, "putty-points", map[reading.Place]string{reading.Ledge: "12"}, nil)
+	undrawn.Problem.Shape, undrawn.Result = reading.Shape{Kind: reading.Drawn}, fit.Result{}
+	say("to be drawn", undrawn)
 	for _, doubt := range []float64{0, 4} {
 		say(fmt.Sprintf("drawn, with holes, ±%v", doubt), variant(t, "putty-points", map[reading.Place]string{
 			reading.Ledge: "12", reading.ShapePlace("width"): "362", reading.ShapePlace("height"): "356"},
@@ -142,11 +158,28 @@ func TestPlansAndOutlinesAreAsLookedAt(t *testing.T) {
 		t.Fatal(err)
 	}
 	b.WriteString(lines(CutPlan(&p, map[string]string{"a": "Greenhouse", "b": "Cabinet"})))
+	p, err = cutting.Solve(context.Background(), cutting.Task{Stock: []cutting.Stock{{ID: "small", W: 420, H: 300},
+		{ID: "high", W: 400, H: 560}}, Pieces: []cutting.Piece{{ID: "a", W: 300, H: 200}, {ID: "b", W: 90, H: 555}},
+		Rules: cutting.Rules{Keep: 80}}, cutting.Options{Steps: 40, Seed: 3})
+	if err != nil {
+		t.Fatal(err)
+	}
+	b.WriteString(lines(CutPlan(&p, map[string]string{"a": "Wheelhouse"})))
+	for _, f := range family.All() {
+		for _, thick := range []float64{3, 10} {
+			b.WriteString(lines(Edge(f, thick)))
+		}
+	}
 	hole, err := outline.Circle(30)
 	if err != nil {
 		t.Fatal(err)
 	}
 	for _, k := range outline.Kinds() {
+		usual, made := k.Assume(nil)
+		var d Drawing
+		all := append(append([]outline.Measure{}, k.Measures...), k.Checks...)
+		d.Measured(k.Lines(usual, made), all, map[string]string{all[0].Key: "300"})
+		b.WriteString(lines(d))
 		if k.Counted != "" {
 			continue
 		}
@@ -171,4 +204,28 @@ func TestPlansAndOutlinesAreAsLookedAt(t *testing.T) {
 		b.WriteString(lines(Object(panes)))
 	}
 	golden.Check(t, "plans", b.String())
+}
+
+// The box of a drawing holds circles whole, wherever they lie, and the margin.
+func TestBoxHoldsCircles(t *testing.T) {
+	ring := func(x, y, r float64) Item {
+		return Item{Kind: Circle, Points: []outline.Point{{X: x, Y: y}}, Radius: r}
+	}
+	for _, c := range []struct {
+		items          []Item
+		x0, y0, x1, y1 float64
+	}{
+		{[]Item{ring(10, 20, 5)}, 3, 13, 17, 27},
+		{[]Item{ring(10, 20, 5), ring(-40, 20, 6)}, -48, 12, 17, 28},
+		{[]Item{ring(10, 20, 5), ring(10, 90, 7)}, 1, 13, 19, 99},
+		{[]Item{ring(10, 20, 5), ring(60, -30, 1)}, 3, -33, 63, 27},
+		{[]Item{{Kind: Polyline, Points: rect(0, 0, 100, 50)}, ring(100, 50, 4)}, -2, -2, 106, 56},
+		{[]Item{{Kind: Polyline, Points: rect(0, 0, 100, 50)}, ring(0, 0, 4)}, -6, -6, 102, 52},
+	} {
+		d := Drawing{Items: c.items}
+		d.fit(2)
+		if got := d.Box; got.Min != (outline.Point{X: c.x0, Y: c.y0}) || got.Max != (outline.Point{X: c.x1, Y: c.y1}) {
+			t.Errorf("%+v: %+v", c, got)
+		}
+	}
 }

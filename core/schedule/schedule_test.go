@@ -368,6 +368,16 @@ func TestRefuses(t *testing.T) {
 			"in a ring: 1, 2, 1"},
 		"hours that run backwards": {func(p *Problem) { p.People[0].Hours[1].To = 200 }, "people[0].hours[1]",
 			"backwards"},
+		"nobody's name":          {func(p *Problem) { p.People[0].ID = "" }, "people[0].id", "name"},
+		"two people of one name": {func(p *Problem) { p.People = append(p.People, p.People[0]) }, "people[1].id", "name"},
+		"a place without a name": {func(p *Problem) { p.Places = []Place{{}} }, "places[0].id", "name"},
+		"two places of one name": {func(p *Problem) { p.Places = []Place{{ID: "bench"}, {ID: "bench"}} }, "places[1].id",
+			"name"},
+		"a step without a name": {func(p *Problem) { p.Jobs[0].Steps[0].ID = "" }, "jobs[0].steps[0].id", "name"},
+		"hours of no length": {func(p *Problem) { p.People[0].Hours = []Window{{60, 60}} }, "people[0].hours[0]",
+			"backwards"},
+		"hours in one another": {func(p *Problem) { p.People[0].Hours = []Window{{0, 60}, {59, 120}} },
+			"people[0].hours[1]", "into one another"},
 		"two of one name": {func(p *Problem) { p.Jobs[0].Steps[1].ID = "1" }, "jobs[0].steps[1].id", "name"},
 		"pinned to nobody": {func(p *Problem) { p.Jobs[0].Steps[0].Pin = &Pin{0, []string{"ghost"}} },
 			"jobs[0].steps[0].pin.people[0]",
@@ -392,6 +402,50 @@ func TestRefuses(t *testing.T) {
 	}
 	if _, err := Solve(ctx, base(), Options{}); err != nil {
 		t.Error(err)
+	}
+}
+
+// Hours that touch are in order. A day's step and as many steps as may be are planned, a
+// minute or a step more is not.
+func TestJustPlanned(t *testing.T) {
+	for _, c := range []struct {
+		hours          []Window
+		steps, minutes int
+		field          string
+	}{{[]Window{{0, 60}, {60, 120}}, 1, 60, ""}, {[]Window{{0, 9000}}, 1, 1440, ""},
+		{[]Window{{0, 9000}}, 1, 1441, "jobs[0].steps[0].minutes"}, {[]Window{{0, 9000}}, 1, 1, ""},
+		{[]Window{{0, 9000}}, mostSteps, 1, ""}, {[]Window{{0, 9000}}, mostSteps + 1, 1, "jobs"}} {
+		p := Problem{People: []Person{{ID: "mira", Hours: c.hours}}, Jobs: []Job{{ID: "a"}}}
+		for i := range c.steps {
+			p.Jobs[0].Steps = append(p.Jobs[0].Steps, Step{ID: fmt.Sprint(i), Minutes: c.minutes})
+		}
+		if f := fault.Of(p.Check()); (f == nil) != (c.field == "") || f != nil && f.Field != c.field {
+			t.Errorf("%d steps of %d min in %v: %v", c.steps, c.minutes, c.hours, f)
+		}
+	}
+}
+
+// What a wait is said to be, to a minute; lateness counts by the weight of a job, once where
+// it has none.
+func TestWordsOfAWait(t *testing.T) {
+	for wait, want := range map[int]string{0: "it follows 1", 1: "1 wants 1 min behind it", 89: "1 wants 89 min behind it",
+		90: "1 wants 1 h 30 behind it"} {
+		p := Problem{People: []Person{{ID: "mira", Hours: []Window{{0, 900}}}}, Jobs: []Job{{ID: "a", Steps: []Step{
+			{ID: "1", Minutes: 30}, {ID: "2", Minutes: 30, After: []After{{"1", wait}}}}}}}
+		plan, err := Solve(ctx, p, Options{})
+		if err != nil || plan.Steps[1].Why != want || plan.Steps[1].At != 30+wait {
+			t.Errorf("%d: %+v, %v", wait, plan.Steps, err)
+		}
+	}
+	due := 60
+	for weight, want := range map[float64]float64{0: 1, 0.5: 0.5, 1: 1, 3: 3} {
+		j := Job{Promise: &due, Weight: weight}
+		if got := j.cost(120) - 2*finishes; math.Abs(got-want) > 1e-12 {
+			t.Errorf("an hour late at weight %v costs %v", weight, got)
+		}
+		if j.cost(60) != finishes || j.cost(61) <= finishes*61/60 || j.cost(never) != lost {
+			t.Errorf("weight %v: %v %v %v", weight, j.cost(60), j.cost(61), j.cost(never))
+		}
 	}
 }
 
