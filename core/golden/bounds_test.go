@@ -11,6 +11,8 @@ type box struct {
 	N     int
 	Sides []struct{ D float64 }
 	Free  float64
+	None  []float64
+	Not   *float64
 	name  string
 }
 

@@ -26,6 +26,9 @@ func TestPacksAreAsLookedAt(t *testing.T) {
 		{Cavity: 200, Room: 20, Inside: 20, Outside: 10, Slope: Leaning, Panes: []Pane{coat, thick, plain, plain},
 			Gaps: []float64{6, 40, 150}},
 		{Cavity: -20, Room: 22, Inside: 10, Outside: 8, Slope: Upright, Panes: []Pane{plain, plain}, Gaps: []float64{12}},
+		{Cavity: 180, Room: 22, Inside: 20, Outside: 10, Slope: Upright, Panes: []Pane{{T: 4, Lambda: 1, Hot: 0.837,
+			Cold: 0.15, Limit: 300}, {T: 6, Lambda: 1, Hot: 0.837, Cold: 0.837}, {T: 3, Lambda: 1, Hot: 0.7, Cold: 0.837}},
+			Gaps: []float64{12, 8}},
 		{Cavity: 22, Room: 22, Inside: 10, Outside: 8, Slope: Upright, Panes: []Pane{plain, plain}, Gaps: []float64{12}},
 	} {
 		r, err := Solve(p)

@@ -62,11 +62,18 @@ func (p Pack) Figures(r Result, cavity, room origin.Origin) []working.Figure {
 	for i, q := range p.Panes {
 		hot := max(r.Faces[i].Hot, r.Faces[i].Cold)
 		f := working.Figure{Key: fmt.Sprintf("pack_pane_%d", i+1), Value: hot, Unit: "°C",
-			Limit:    working.Most(q.Limit, "°C", origin.Sheet(q.Name)),
-			Sentence: fmt.Sprintf("on the hotter face of pane %d, %s", i+1, q.Name),
+			Sentence: fmt.Sprintf("on the hotter face of pane %d", i+1),
 			Working: working.Of("{c} − {q} × {R}", hot, "°C", working.In("c", "cavity", p.Cavity, "°C", cavity),
 				flow,
 				working.In("R", "resistance from the cavity to this face, m²K/W", (p.Cavity-hot)/r.Flow, "", origin.Sum()))}
+		if q.Name != "" {
+			f.Sentence += ", " + q.Name
+		}
+		if q.Limit > 0 {
+			f.Limit = working.Most(q.Limit, "°C", origin.Sheet(q.Name))
+		} else {
+			f.Sentence += "; what it stands is not known"
+		}
 		if r.Flow == 0 {
 			f.Working = working.Of("{c}", hot, "°C", working.In("c", "cavity", p.Cavity, "°C", cavity))
 		}

@@ -47,6 +47,33 @@ func TestVerdictsOfAPack(t *testing.T) {
 	}
 }
 
+// A pane whose limit nobody knows is told its heat, and neither passes nor stops; one with a
+// limit stops above it.
+func TestUnknownLimit(t *testing.T) {
+	pane := Pane{T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837}
+	p := Pack{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: Upright, Panes: []Pane{pane, pane}, Gaps: []float64{12}}
+	r, err := Solve(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, c := range []struct {
+		name  string
+		limit float64
+		want  working.Verdict
+		says  string
+	}{{"", 0, working.Note, "on the hotter face of pane 1; what it stands is not known"},
+		{"coated", 0, working.Note, "on the hotter face of pane 1, coated; what it stands is not known"},
+		{"", r.Faces[0].Hot - 0.1, working.Stop, "on the hotter face of pane 1"},
+		{"", r.Faces[0].Hot, working.Good, "on the hotter face of pane 1"},
+		{"coated", r.Faces[0].Hot + 0.1, working.Good, "on the hotter face of pane 1, coated"}} {
+		p.Panes[0].Name, p.Panes[0].Limit = c.name, c.limit
+		f := p.Figures(r, origin.Read(""), origin.Read(""))[1]
+		if f.Verdict != c.want || f.Sentence != c.says || (f.Limit == nil) != (c.limit == 0) {
+			t.Errorf("%+v: %s %q %+v", c, f.Verdict, f.Sentence, f.Limit)
+		}
+	}
+}
+
 // What another order would do is said from half a kelvin on.
 func TestSaysOfOrders(t *testing.T) {
 	as := func(touch float64, built bool, words string) Arrangement {

@@ -73,6 +73,37 @@ func TestParse(t *testing.T) {
 }
 
 func TestRefuse(t *testing.T) {
+	why := func(text string, u Unit) string {
+		var e *Error
+		_, err := Parse(text, u, Tape)
+		errors.As(err, &e)
+		if e == nil {
+			return ""
+		}
+		return e.Why
+	}
+	for text, many := range map[string]bool{"1000/64": false, "9999/64": false, "10000/64": true, "1/9999": false,
+		"1/10000": true} {
+		if w := why(text, IN); (w == "this fraction has too many digits") != many {
+			t.Errorf("%q: %q", text, w)
+		}
+	}
+	for text, far := range map[string]bool{"268 ±100000": false, "268 ±100000.1": true} {
+		if w := why(text, MM); (w == "a doubt of more than 100 m") != far {
+			t.Errorf("%q: %q", text, w)
+		}
+	}
+	for text, want := range map[string]float64{"1234,567": 1234.567, "12345,678": 12345.678, "0,567": 0.567, "123,56": 123.56,
+		"123,5678": 123.5678} {
+		if r, err := Parse(text, MM, Caliper); err != nil || math.Abs(r.Value-want) > 1e-9 {
+			t.Errorf("%q: %v, %v", text, r.Value, err)
+		}
+	}
+	for _, text := range []string{"1,234", "12,345", "123,456"} {
+		if _, err := Parse(text, MM, Caliper); err == nil {
+			t.Errorf("%q is a thousand or a decimal, and it was taken", text)
+		}
+	}
 	for text, good := range map[string]bool{"12 3/4": true, "12 4/4": false, "12 5/4": false, "5/4": true,
 		"123456789012": false, "0.00000000001": true, "0.000000000001": false} {
 		if _, err := Parse(text, IN, Tape); (err == nil) != good {

@@ -90,7 +90,8 @@ func TestLetterOfOrdinaryWork(t *testing.T) {
 		{"stuck again", Pane{Done: "stuck again", Laid: []Laid{{What: "vehicle urethane", Lot: "U 2214",
 			Full: out}}}, []string{"The pane stayed: stuck again",
 			"Vehicle urethane, batch U 2214, full 20 March 2026, 16:00"}},
-		{"nothing was done", Pane{}, nil},
+		{"nothing was done", Pane{}, nil}, {"the old one is all that is known", Pane{Was: "annealed glass"}, nil},
+		{"a size of nothing", Pane{Was: "annealed glass", Size: "498 × 394 mm"}, nil},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			l := Of(Facts{Panes: []Pane{c.p}, Out: out})

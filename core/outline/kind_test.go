@@ -268,6 +268,11 @@ func TestTrace(t *testing.T) {
 		{in, 1.5, "cut along the inner edge of the line: leave the line on the waste"},
 		{in, 0.5, "cut along the outer edge of the line: leave the line on the pane"},
 		{in, 0, "cut 1.0 mm outside the middle of the line"},
+		{in, 1.29, "cut on the line"}, {in, 0.71, "cut on the line"},
+		{in, 1.31, "cut along the inner edge of the line: leave the line on the waste"},
+		{in, 0.69, "cut along the outer edge of the line: leave the line on the pane"},
+		{in, 1.79, "cut along the inner edge of the line: leave the line on the waste"},
+		{in, 1.81, "cut 0.8 mm inside the middle of the line"},
 		{Trace{Along: RoundPane, Pen: 0.5}, 0, "cut on the line"}, {round, 2, "cut 3.0 mm inside the middle of the line"},
 	} {
 		if got := c.t.Say(c.clearance); got != c.want {

@@ -77,6 +77,9 @@ func TestHoopGate(t *testing.T) {
 		math.Abs(g.Figure.Limit.Value-7.25) > 1e-9 {
 		t.Fatalf("%+v", g)
 	}
+	if want := "at 60 bar a wall of 2.5 mm takes 13 MPa round and holds 7.2 for good"; g.Sentence != want {
+		t.Errorf("%q, want %q", g.Sentence, want)
+	}
 	n.Duty.Pressure = 10
 	if g := gateOf(t, choose(t, n), "borosilicate"); g != nil {
 		t.Errorf("10 bar: %s", g.Sentence)
@@ -350,9 +353,11 @@ func TestEdgeFigure(t *testing.T) {
 	if f, _ := m.EdgeFigure(e); f.Verdict != "warn" {
 		t.Errorf("%+v", f)
 	}
-	e.FrameHot = 80
-	if _, ok := m.EdgeFigure(e); ok {
-		t.Error("an edge as warm as the pane")
+	for hot, want := range map[float64]bool{79.5: true, 79: true, 80: false, 80.5: false} {
+		e.FrameHot = hot
+		if f, ok := m.EdgeFigure(e); ok != want || ok && math.Abs(f.Value-0.63*(80-hot)) > 1e-9 {
+			t.Errorf("pane at 80, frame at %v: %v, %v", hot, ok, f.Value)
+		}
 	}
 	plastic, _ := ByID("acrylic")
 	if _, ok := plastic.EdgeFigure(exposure.Exposure{Steady: 60, FrameHot: 20}); ok {

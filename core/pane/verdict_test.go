@@ -1,6 +1,7 @@
 package pane
 
 import (
+	"fmt"
 	"math"
 	"strings"
 	"testing"
@@ -197,6 +198,40 @@ func TestSentence(t *testing.T) {
 	} {
 		if got := (Ranked{Reasons: c.reasons}).sentence(false); got != c.want {
 			t.Errorf("%s: %q, want %q", c.name, got, c.want)
+		}
+	}
+}
+
+// Heat comes first from 100 °C on: just below, at, just above; and degrees are said whole.
+func TestHeatComesFirst(t *testing.T) {
+	m, err := ByID("glass-ceramic")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for at, first := range map[float64]bool{99.9: false, 100: true, 100.4: true} {
+		n := roomNeed(t, Load{})
+		n.Exposure.Steady, n.Exposure.Short, n.Usual = at, at, "glass-ceramic"
+		n.Weights = map[string]float64{"heat": 0.1, "usual": 9}
+		r := m.rank(n)
+		want := fmt.Sprintf("%.0f °C left to its steady limit of %.0f °C", m.Steady.V-at, m.Steady.V)
+		if got := strings.HasPrefix(r.Sentence, want); got != first {
+			t.Errorf("at %v °C: %q", at, r.Sentence)
+		}
+	}
+}
+
+// A seat that nobody read, or a pane without a size, takes no stress of it.
+func TestSeatWithoutASize(t *testing.T) {
+	m, err := ByID("annealed")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, c := range []struct {
+		w, h, warp float64
+		some       bool
+	}{{300, 200, 1, true}, {0, 200, 1, false}, {300, 0, 1, false}, {300, 200, 0, false}, {0, 0, 0, false}} {
+		if got := m.SeatStress(Load{W: c.w, H: c.h, Warp: c.warp}, 4); (got > 0) != c.some || got > 1000 {
+			t.Errorf("%+v: %v", c, got)
 		}
 	}
 }

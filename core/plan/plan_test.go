@@ -68,6 +68,20 @@ func TestEveryFamilyHasHoldPoints(t *testing.T) {
 	}
 }
 
+// A place that cleans itself by heat is one from the first minute on.
+func TestCleaningIsAFact(t *testing.T) {
+	f, err := family.ByID("clip-heat")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for hot, want := range map[float64]bool{0: false, 0.5: true, 480: true} {
+		e := exposure.Exposure{ID: "oven", Cleaning: hot}
+		if got := (Facts{Exposure: e}).Words(f)["cleaning"]; got != want {
+			t.Errorf("cleaning at %v °C: %v", hot, got)
+		}
+	}
+}
+
 func TestTwoPeopleWhenHeavy(t *testing.T) {
 	for _, c := range []struct {
 		name   string

@@ -2,6 +2,7 @@ package price
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -75,6 +76,32 @@ func TestSays(t *testing.T) {
 	}
 	if got := (Line{Unit: "m", Milli: 1, Kind: Stuff}).quantity(); got != "0.001 m" {
 		t.Error(got)
+	}
+}
+
+// The least charge fills up what is less than it, at the low end, in the middle, at the high end,
+// each by itself.
+func TestUpToTheLeast(t *testing.T) {
+	r := rates
+	r.Tax, r.Margin, r.Disposal = 0, 0, 0
+	r.Least = 10_000
+	for _, c := range []struct {
+		low, each, high int64
+		want            Amount
+		line            bool
+	}{{4000, 6000, 8000, Amount{6000, 4000, 2000}, true}, {4000, 6000, 12000, Amount{6000, 4000, 0}, true},
+		{4000, 10000, 12000, Amount{6000, 0, 0}, true}, {4000, 12000, 12000, Amount{6000, 0, 0}, true},
+		{9999, 10000, 10000, Amount{1, 0, 0}, true}, {10000, 10000, 10000, Amount{}, false},
+		{10001, 12000, 13000, Amount{}, false}} {
+		s, err := Reckon(Job{Panes: 1, Materials: []Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc", Low: c.low,
+			Each: c.each, High: c.high, Known: true}}}, r)
+		if err != nil {
+			t.Fatal(err)
+		}
+		i := slices.IndexFunc(s.Lines, func(l Line) bool { return l.Key == "least" })
+		if (i >= 0) != c.line || i >= 0 && (Amount{s.Lines[i].Low, s.Lines[i].Cents, s.Lines[i].High}) != c.want {
+			t.Errorf("%+v: %+v", c, s.Lines)
+		}
 	}
 }
 

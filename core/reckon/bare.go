@@ -7,12 +7,18 @@ import (
 )
 
 // Bare is what can be said of a pane of which nothing but its family is known:
-// for a pane whose own values cannot be reckoned. It never fails.
+// for a pane whose own values cannot be reckoned: it stands where such panes usually do. It
+// never fails.
 func Bare(id string) Reckoning {
-	if _, err := family.ByID(id); err != nil {
-		id = family.All()[0].ID
+	f, err := family.ByID(id)
+	if err != nil {
+		f = family.All()[0]
 	}
-	r, err := Pane(Known{Family: id, Exposure: exposure.All()[0], Unit: length.MM})
+	e, err := exposure.ByID(f.Exposure)
+	if err != nil {
+		e = exposure.All()[0]
+	}
+	r, err := Pane(Known{Family: f.ID, Exposure: e, Unit: length.MM})
 	if err != nil {
 		panic("the book's own family cannot be reckoned: " + err.Error()) // a test holds it for all
 	}

@@ -34,6 +34,9 @@ func toldGoing(b *strings.Builder, name string, k Known) {
 	}
 	for _, s := range r.Plan.Steps {
 		fmt.Fprintf(b, " %s", s.Key)
+		if s.Station == "assess" {
+			fmt.Fprintf(b, " (%s)", s.Title)
+		}
 	}
 	for _, c := range r.Family.Checks {
 		fmt.Fprintf(b, " ?%s", c.Key)
@@ -166,5 +169,42 @@ func TestRoundOfAPane(t *testing.T) {
 	}
 	if f := r.round(Known{}); f == nil || !near(f(300, 200), witness.Cornered(0)(300, 200)) || !near(f(300, 200), 1000) {
 		t.Error("four corners are not as long round as their sides")
+	}
+}
+
+// What can be said where nothing is known but how a pane is held: it stands where such panes
+// usually do.
+func TestBareIsAsUsual(t *testing.T) {
+	b := &strings.Builder{}
+	for _, f := range family.All() {
+		r := Bare(f.ID)
+		fmt.Fprintf(b, "%s: %s, %d steps, %d cautions, %d to read; %s\n", f.ID, r.Pane, len(r.Plan.Steps),
+			len(r.Plan.Cautions), len(r.Fit.Missing), r.Choice.Advice)
+	}
+	golden.Check(t, "bare", b.String())
+}
+
+// Turns are told of a flat gasket under a screw that is known, and of nothing else.
+func TestTurnsOfAGasket(t *testing.T) {
+	for _, c := range []struct {
+		gasket fit.Gasket
+		screw  string
+		told   bool
+	}{{fit.Gasket{Kind: fit.Flat, Free: 3}, "M4", true}, {fit.Gasket{Kind: fit.Flat, Free: 3}, "", false},
+		{fit.Gasket{Kind: fit.None, Free: 3}, "M4", false}, {fit.Gasket{Kind: fit.Wrapped, Free: 3}, "M4", false},
+		{fit.Gasket{Kind: fit.Flat, Free: 3}, "M99", false}} {
+		k := stove(t)
+		k.Gasket, k.Screw = c.gasket, c.screw
+		r, err := Pane(k)
+		if err != nil {
+			t.Fatal(err)
+		}
+		told := false
+		for _, f := range r.Figures {
+			told = told || f.Key == "turns"
+		}
+		if told != c.told {
+			t.Errorf("%+v: told %v", c, told)
+		}
 	}
 }

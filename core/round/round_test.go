@@ -134,6 +134,65 @@ func TestReach(t *testing.T) {
 	}
 }
 
+// Made-up road maps: the way that is found lands as soon as the soonest of all, by joining ways
+// until nothing is sooner (Floyd and Warshall), and takes roads that there are.
+func TestShortestWay(t *testing.T) {
+	for seed := range uint64(80) {
+		r := rand.New(rand.NewPCG(seed, 77))
+		n := 3 + r.IntN(7)
+		name := func(i int) string { return fmt.Sprintf("p%d", i) }
+		apart := make([][]int, n)
+		for i := range apart {
+			apart[i] = make([]int, n)
+			for k := range apart[i] {
+				if apart[i][k] = 1 << 20; i == k {
+					apart[i][k] = 0
+				}
+			}
+		}
+		var roads Roads
+		for i := range n {
+			for k := range i {
+				if r.IntN(3) > 0 {
+					continue
+				}
+				roads.Legs = append(roads.Legs, Leg{name(i), name(k), 1 + r.IntN(90)})
+				apart[i][k], apart[k][i] = roads.Legs[len(roads.Legs)-1].Minutes, roads.Legs[len(roads.Legs)-1].Minutes
+			}
+		}
+		for via := range n {
+			for i := range n {
+				for k := range n {
+					apart[i][k] = min(apart[i][k], apart[i][via]+apart[via][k])
+				}
+			}
+		}
+		for i := range n {
+			for k := range n {
+				way, err := roads.Reach(name(i), name(k), 100)
+				if none := apart[i][k] >= 1<<20; none != (err != nil) {
+					t.Fatalf("%d: from %d to %d: %v, %v", seed, i, k, way, err)
+				}
+				m, ok := roads.Usual(name(i), name(k))
+				if err != nil {
+					if m != 0 || ok {
+						t.Fatalf("%d: about %d min to where no road goes, %v", seed, m, ok)
+					}
+					continue
+				}
+				if got := lands(way, 100) - 100; got != apart[i][k] || m != got || !ok {
+					t.Fatalf("%d: from %d to %d in %d min, about %d, want %d", seed, i, k, got, m, apart[i][k])
+				}
+				for h, hop := range way {
+					if h > 0 && way[h-1].To != hop.From {
+						t.Fatalf("%d: %+v is no way", seed, way)
+					}
+				}
+			}
+		}
+	}
+}
+
 // Made-up towns: no other order of the visits serves more or is back sooner, and every
 // round passes the verifier.
 func TestEveryOrder(t *testing.T) {

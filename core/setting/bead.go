@@ -88,8 +88,12 @@ func (b Bead) Figures() ([]working.Figure, error) {
 		working.In("h", "height", b.Height, "mm", origin.Read("")), working.In("l", "path", b.Length, "mm", origin.Read("")),
 		working.In("x", "wasted, share", wasted, "", trade)}
 	ml := a * b.Length * (1 + wasted) / 1000
-	volume := working.Figure{Key: "bead_volume", Value: ml, Unit: "ml", Verdict: working.Note, Text: working.Num(ml, 0) +
-		" ml",
+	places := 0
+	if ml < 10 { // a spot is not nothing
+		places = 1
+	}
+	volume := working.Figure{Key: "bead_volume", Value: ml, Unit: "ml", Verdict: working.Note,
+		Text:     working.Num(ml, places) + " ml",
 		Sentence: "is what the bead takes, with what is wasted",
 		Working: working.Of("("+formula+") × {l} × (1 + {x}) / 1000", ml,
 			"ml", size...)}

@@ -26,6 +26,15 @@ func TestFixingsAreAsLookedAt(t *testing.T) {
 			say(Brad{Diameter: d, ToGlass: to})
 		}
 	}
+	for _, d := range []float64{0.77, 1.33} {
+		say(Brad{Diameter: d, ToGlass: 3.33})
+	}
+	for _, b := range []Bead{{Length: 1333, Section: Triangle, Width: 8.3, Height: 9.7, Tube: 310, Skin: 12.5},
+		{Length: 2777, Section: Round, Width: 7.7, Height: 5, Tube: 292.5, Skin: 0.95}, {Length: 90, Section: Fillet,
+			Width: 3, Height: 2.5, Tube: 600}, {Length: 4000, Section: Joint, Width: 12, Height: 5, Tube: 310}} {
+		say(b)
+	}
+	say(Rivet{Size: "3/16", Hole: 12.33, Bolt: 5.5, Bush: 1.25, Stack: 9.75, Nut: 0})
 	for _, size := range RivetSizes {
 		say(Rivet{Size: size, Hole: 9, Bolt: 5, Bush: 1, Stack: 9.5, Nut: 4})
 	}

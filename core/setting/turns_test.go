@@ -70,7 +70,11 @@ func TestEven(t *testing.T) {
 		{Counted{9, 9, 9, 9}, 0, true, "all alike"}, {Counted{9, 10, 9, 9}, 0.125, true, "screw 2"},
 		{Counted{9, 11, 9, 9}, 0.25, false, "more has screw 2 had than the others: ease it"},
 		{Counted{9, 9, 6, 9}, 0.375, false, "less has screw 3"}, {Counted{9, 0, 0, 9}, 0, true, "all alike"},
-		{Counted{8, 10}, 0.25, false, "screw 2"},
+		{Counted{8, 10}, 0.25, false, "screw 2"}, {Counted{10, 8}, 0.25, false, "more has screw 1"},
+		{Counted{5, 9, 9}, 0.5, false, "less has screw 1 had than the others"},
+		{Counted{9, 5, 5}, 0.5, false, "more has screw 1 had than the others: ease it"},
+		{Counted{4, 9, 9, 9, 9, 9}, 0.625, false, "less has screw 1"},
+		{Counted{9, 11, 7}, 0.25, false, "more has screw 2"}, {Counted{9, 7, 11}, 0.25, false, "less has screw 2"},
 	} {
 		f, ok := c.in.Even()
 		if !ok || math.Abs(f.Value-c.v) > 1e-9 || (f.Verdict == working.Good) != c.good ||
@@ -89,6 +93,19 @@ func TestEven(t *testing.T) {
 	}{{Counted{0, 80}, true}, {Counted{-1}, false}, {Counted{0, 81}, false}} {
 		if err := c.in.Check(); (err == nil) != c.good {
 			t.Errorf("%v: %v", c.in, err)
+		}
+	}
+}
+
+// The limit is an eighth and not a hair more.
+func TestAlikeIsAnEighth(t *testing.T) {
+	f, ok := Counted{9, 10, 9}.Even()
+	if !ok || f.Limit == nil || f.Limit.Value != 0.125 || f.Verdict != working.Good {
+		t.Errorf("%+v", f)
+	}
+	for _, i := range f.Working.Inputs {
+		if want := map[string]float64{"n": 10.0 / 8, "m": 9.0 / 8}[i.Symbol]; i.Value != want {
+			t.Errorf("%s: %v", i.Symbol, i.Value)
 		}
 	}
 }

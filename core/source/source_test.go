@@ -99,6 +99,9 @@ func TestChanges(t *testing.T) {
 		if l := first.lost(terms); l > 0 {
 			if q := first.Misfit + int(gap*100/l) + 1; q <= 100 {
 				often := first
+				if often.Misfit = q - 1; often.Expected(terms) > second.Expected(terms) {
+					t.Fatalf("%+v, %+v: not fitting %d in 100 puts it behind already", first, second, q-1)
+				}
 				often.Misfit = q
 				if often.Expected(terms) < second.Expected(terms) {
 					t.Fatalf("%+v, %+v: not fitting %d in 100 does not put it behind", first, second, q)
@@ -115,6 +118,23 @@ func TestOfferRefuses(t *testing.T) {
 		_, err := Rank([]Offer{{Kind: Own}, o}, terms)
 		if f := fault.Of(err); f == nil || f.Field != "offers[1]."+field {
 			t.Errorf("want %s, got %v", field, err)
+		}
+	}
+}
+
+// A part that costs nothing, comes back and needs no second visit loses nothing where it does not
+// fit: then nothing is said of fitting, and nothing is divided by it.
+func TestNothingIsLost(t *testing.T) {
+	for _, visit := range []int64{0, 1} {
+		r, err := Rank([]Offer{{Kind: Usuals[0].Kind, Who: "first", Back: true}, {Kind: Usuals[0].Kind, Who: "second",
+			Price: 500, Back: true}}, Terms{Visit: visit})
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, c := range r.Changes {
+			if strings.Contains(c, "does not fit") {
+				t.Errorf("a visit of %d: %q", visit, c)
+			}
 		}
 	}
 }

@@ -22,6 +22,9 @@ func tellLog(t *testing.T, name string, l Log, b *strings.Builder) {
 	}
 	fmt.Fprintf(b, "%s\n%s\n%s\n%s\n%s\n", golden.Lines(t, l.OrderBack()), golden.Lines(t, l.Open()),
 		golden.Lines(t, l.Needs()), golden.Lines(t, l.Stack()), golden.Lines(t, l.Copy()))
+	for i, words := range [][]string{l.WayIn(), l.Odd(), l.Replaced(), l.Bent()} {
+		fmt.Fprintf(b, "  %s: %q\n", []string{"way in", "odd", "replaced", "bent"}[i], words)
+	}
 }
 
 // A log with one of everything, and each state that is refused.
@@ -48,6 +51,22 @@ func TestLogsAreAsLookedAt(t *testing.T) {
 	half := append(Log(nil), full...)
 	half[0].In, half[7].In, half[6].In = 4, 1, 1
 	tellLog(t, "half back", half, b)
+	tab := func(id string, bends int, fate Fate) Entry {
+		return Entry{ID: id, Kind: Part, What: "tab " + id, Where: "left", Count: 1, Fate: fate,
+			Held: Held{How: "tab", Bends: bends}}
+	}
+	for n := range 4 {
+		l := Log{tab("t0", 0, Back), tab("t1", 1, Back), tab("t2", 2, Back), tab("renewed", 1, Renew),
+			tab("gone", 1, Lost), tab("by", 1, Substitute), tab("off", 1, Off), {ID: "r", Kind: Fasteners, What: "rivet",
+				Where: "hinge", Count: 3, Fate: Substitute, By: "M5 bolt", Held: Held{How: "rivet"}},
+			{ID: "s", Kind: Seal, What: "rope", Count: 2, Fate: Back, Missing: n, Renewed: 1, Seized: n == 1,
+				Held: Held{How: "adhesive"}}}
+		if n == 3 {
+			l[8].Count, l[8].Renewed = 3, 0
+			l[7].By = ""
+		}
+		tellLog(t, fmt.Sprintf("tabs, rivets, %d lost", n), l, b)
+	}
 	with := func(change func(*Entry)) Log {
 		l := append(Log(nil), full...)
 		change(&l[0])

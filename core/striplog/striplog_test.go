@@ -191,6 +191,9 @@ func TestCountsAndPuttingBack(t *testing.T) {
 	if _, err := l.PutBack("pack", 0); fault.Of(err) == nil {
 		t.Error("the pack came off from under the shell")
 	}
+	if same, err := l.PutBack("pack", 1); err != nil || len(same.Open()) != 0 {
+		t.Errorf("as many as are in, put back again: %v", err)
+	}
 	five, err := l.PutBack("s1", 5)
 	if err != nil || len(five.Open()) != 1 || !strings.Contains(five.Open()[0].Say, "1 of 6 still out") {
 		t.Errorf("%v, %v", five.Open(), err)

@@ -83,6 +83,21 @@ func TestStages(t *testing.T) {
 	}
 }
 
+// What comes next is the next part, and nothing after the last; one's own clock has one.
+func TestNextPart(t *testing.T) {
+	for _, u := range usual {
+		for i := range u.Stages {
+			next := Run{Usual: u.ID, Stage: i}.Next()
+			if last := i == len(u.Stages)-1; last != (next == nil) || !last && next.What != u.Stages[i+1].What {
+				t.Errorf("%s, part %d: %+v", u.ID, i, next)
+			}
+		}
+	}
+	if n := (Run{What: "glue"}).Next(); n != nil {
+		t.Errorf("%+v", n)
+	}
+}
+
 // Minutes are minutes: across midnight and the change of the clock.
 func TestAcrossTheChange(t *testing.T) {
 	zone, err := time.LoadLocation("Europe/Berlin")

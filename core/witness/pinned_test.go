@@ -22,6 +22,7 @@ func TestBounds(t *testing.T) {
 		{"a hair", heard(Heard{Kind: "old", Value: 0.01}), ""},
 		{"half a millimetre", heard(Heard{Kind: "old", Value: 0.5}), ""},
 		{"nothing", heard(Heard{Kind: "old", Value: 0}), "heard[0].value"},
+		{"a hair more than nothing", heard(Heard{Kind: "old", Value: 1e-9}), ""},
 		{"20 m", heard(Heard{Kind: "old", Value: 20000}), ""},
 		{"over 20 m", heard(Heard{Kind: "old", Value: 20000.1}), "heard[0].value"},
 		{"no number", heard(Heard{Kind: "old", Value: math.NaN()}), "heard[0].value"},
@@ -62,6 +63,15 @@ func TestBounds(t *testing.T) {
 	if p, err := Of(slices.Repeat([]Said{{Kind: "old", Width: mm(300)}}, Most), 0, nil); err != nil ||
 		len(p.Width.Says) != 20 {
 		t.Errorf("%d of them: %v", Most, err)
+	}
+}
+
+// Nothing is no length, and neither is what is longer than twenty metres.
+func TestNothingStandsForNothing(t *testing.T) {
+	for v, ok := range map[float64]bool{-1: false, 0: false, 1e-6: true, 20000: true, 20000.1: false} {
+		if _, err := (Heard{Kind: "old", Value: v}).stand(2); (err == nil) != ok {
+			t.Errorf("%v mm: %v", v, err)
+		}
 	}
 }
 

@@ -1,0 +1,140 @@
+package perspective
+
+import (
+	"math"
+	"math/rand/v2"
+	"testing"
+
+	"gonum.org/v1/gonum/mat"
+
+	"freshshard/core/fault"
+	"freshshard/core/outline"
+)
+
+// marked are n marks of a plane that a camera saw, each off by up to e.
+func marked(r *rand.Rand, n int, e float64) []Mark {
+	c := anyCamera(r)
+	out := make([]Mark, 0, n)
+	for _, p := range A4.corners() {
+		out = append(out, Mark{c.sees(p), p})
+	}
+	for len(out) < n {
+		p := outline.Point{X: 400*r.Float64() - 100, Y: 500*r.Float64() - 100}
+		out = append(out, Mark{c.sees(p), p})
+	}
+	for i := range out {
+		out[i].Px.X += e * (2*r.Float64() - 1)
+		out[i].Px.Y += e * (2*r.Float64() - 1)
+	}
+	return out
+}
+
+// off is how far marks are from where a view sees them, px², and the root of its mean.
+func off(h mat.Matrix, marks []Mark) (sum, rms float64) {
+	for _, m := range marks {
+		w := h.At(2, 0)*m.MM.X + h.At(2, 1)*m.MM.Y + h.At(2, 2)
+		x := (h.At(0, 0)*m.MM.X+h.At(0, 1)*m.MM.Y+h.At(0, 2))/w - m.Px.X
+		y := (h.At(1, 0)*m.MM.X+h.At(1, 1)*m.MM.Y+h.At(1, 2))/w - m.Px.Y
+		sum += x*x + y*y
+	}
+	return sum, math.Sqrt(sum / float64(len(marks)))
+}
+
+// More than four marks that disagree are met as nearly as can be: no view beside the one found,
+// whichever of its eight numbers is moved, has less of an error. And what is said of the error
+// is what it is.
+func TestViewIsTheLeastSquares(t *testing.T) {
+	r := rand.New(rand.NewPCG(5, 3))
+	for n := range 40 {
+		marks := marked(r, 5+n%9, 4)
+		v, err := Fit(marks)
+		if err != nil {
+			t.Fatal(err)
+		}
+		least, rms := off(v.toPx, marks)
+		if math.Abs(rms-v.Rms) > 1e-9*(1+rms) || rms == 0 {
+			t.Errorf("%d marks: off by %v px, and it says %v", len(marks), rms, v.Rms)
+		}
+		h := mat.DenseCopyOf(v.toPx)
+		h.Scale(1/h.At(2, 2), h)
+		for i := range 8 {
+			was := h.At(i/3, i%3)
+			// A step that moves the marks by about a tenth of a pixel.
+			step := []float64{5e-4, 5e-4, 0.1, 5e-4, 5e-4, 0.1, 2e-7, 2e-7}[i]
+			for _, by := range []float64{-step, step} {
+				h.Set(i/3, i%3, was+by)
+				if moved, _ := off(h, marks); moved < least*(1-1e-9) {
+					t.Errorf("%d marks: number %d moved by %v is nearer, %v for %v px²", len(marks), i, by, moved, least)
+				}
+			}
+			h.Set(i/3, i%3, was)
+		}
+	}
+}
+
+// Marks that disagree by more than somebody said speak for a greater error: with n of them, 2n
+// numbers of which eight are spent on the view, a mark is off by e² = Σ off² / n × 2n / (2n − 8), in
+// both directions together, and that is taken for each of them, on the safe side.
+func TestDisagreementIsTheError(t *testing.T) {
+	r := rand.New(rand.NewPCG(6, 3))
+	c := anyCamera(r)
+	in := photo(c, 0)
+	for i, n := range []int{4, 5, 8, 12} {
+		marks := marked(rand.New(rand.NewPCG(uint64(i), 3)), n, 5)
+		v, err := Fit(marks)
+		if err != nil {
+			t.Fatal(err)
+		}
+		at := make([]outline.Point, len(in.Points))
+		for k, p := range in.Points {
+			if at[k], err = v.Place(p.Px); err != nil {
+				t.Fatal(err)
+			}
+		}
+		told := in
+		sum, _ := off(v.toPx, marks)
+		want := 0.0
+		if n > 4 {
+			want = math.Sqrt(2 * sum / float64(2*n-8))
+		}
+		told.Error = 0
+		got, _ := told.doubt(marks, at, v.Rms)
+		if n == 4 && got != 0 {
+			t.Errorf("four marks that nobody doubts: %v", got)
+		}
+		told.Error = want
+		exact, _ := told.doubt(marks, at, 0)
+		if math.Abs(got-exact) > 1e-9*(1+got) {
+			t.Errorf("%d marks: %v mm, as if each were off by %v px it is %v", n, got, want, exact)
+		}
+		if told.Error = want + 1; n > 4 {
+			if more, _ := told.doubt(marks, at, v.Rms); more <= got {
+				t.Errorf("%d marks: a greater error that somebody said counts for nothing", n)
+			}
+		}
+	}
+}
+
+// A mark is a place in a photo: from where to where, and a number.
+func TestWhatAMarkMayBe(t *testing.T) {
+	for _, c := range []struct {
+		change func(*Mark)
+		ok     bool
+	}{
+		{func(*Mark) {}, true},
+		{func(m *Mark) { m.Px.X = -1e6 }, true}, {func(m *Mark) { m.Px.X = -1e6 - 1 }, false},
+		{func(m *Mark) { m.Px.Y = 1e6 }, true}, {func(m *Mark) { m.Px.Y = 1e6 + 1 }, false},
+		{func(m *Mark) { m.Px.X = math.NaN() }, false}, {func(m *Mark) { m.Px.Y = math.NaN() }, false},
+		{func(m *Mark) { m.MM.X = math.NaN() }, false}, {func(m *Mark) { m.MM.Y = math.NaN() }, false},
+		{func(m *Mark) { m.MM.X = math.Inf(-1) }, false}, {func(m *Mark) { m.MM.Y = math.Inf(1) }, false},
+	} {
+		marks := []Mark{{outline.Point{X: 0, Y: 900}, outline.Point{}}, {outline.Point{X: 900, Y: 900}, outline.Point{X: 100}},
+			{outline.Point{X: 900}, outline.Point{X: 100, Y: 100}}, {outline.Point{}, outline.Point{Y: 100}}}
+		c.change(&marks[3])
+		_, err := Fit(marks)
+		f := fault.Of(err)
+		if no := f != nil && f.Why == "a mark is no place in a photo"; no == c.ok {
+			t.Errorf("%+v: %v", marks[3], err)
+		}
+	}
+}
