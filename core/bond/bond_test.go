@@ -1,11 +1,13 @@
 package bond
 
 import (
+	"fmt"
 	"math"
 	"strings"
 	"testing"
 
 	"freshshard/core/fault"
+	"freshshard/core/golden"
 	"freshshard/core/working"
 )
 
@@ -148,4 +150,29 @@ func TestRefuses(t *testing.T) {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
+}
+
+// All that is said of a plate and of a peeled face, with all that went into it: at and beside what
+// each sum hangs on.
+func TestBondsAreAsLookedAt(t *testing.T) {
+	b := &strings.Builder{}
+	for _, h := range []Hang{{Weight: 2.35, Along: 488, Out: 402, Gust: 30.4, Latched: true, Length: 100, Width: 30.5},
+		{Weight: 2.35, Along: 488, Out: 402, Gust: 30.4, Length: 100, Width: 30.5, Sheet: 0.5},
+		{Weight: 2.35, Along: 488, Out: 402, Gust: 0.5, Length: 100, Width: 30, Sheet: 900, Carried: 0.4},
+		{Weight: 90, Along: 488, Out: 402, Length: 10, Width: 10}, {Weight: 2, Along: 488, Out: 402, Length: 280, Width: 30}} {
+		all, err := h.Figures()
+		fmt.Fprintf(b, "= %+v: %v\n", h, err)
+		for _, f := range all {
+			b.WriteString(golden.Figure(f))
+		}
+	}
+	for _, p := range []Peel{{Length: 333, Width: 17.5, Spots: []Spot{Torn, Torn, Glass}},
+		{Length: 20, Width: 9, Spots: []Spot{Torn}}, {Spots: []Spot{Never, Torn}}} {
+		out, err := p.Read()
+		fmt.Fprintf(b, "= %+v: %v, %.1f mm², %.3f carried\n", p, err, out.Area, out.Carried)
+		for _, f := range out.Figures {
+			b.WriteString(golden.Figure(f))
+		}
+	}
+	golden.Check(t, "bonds", b.String())
 }

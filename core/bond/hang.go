@@ -37,7 +37,7 @@ type Hang struct {
 // allowed are what the glue may take in a gust and for good, kPa.
 func (h Hang) allowed() (gust, lasts float64, of origin.Origin) {
 	if h.Sheet > 0 {
-		return h.Sheet / sheetShare, h.Sheet / lastsOfSheet, origin.Read("off the adhesive's sheet")
+		return h.Sheet / sheetShare, h.Sheet / lastsOfSheet, origin.Read("") // off the adhesive's own sheet
 	}
 	return siliconeGust, siliconeLasts, origin.Std("ASTM C1401")
 }

@@ -1,6 +1,8 @@
 package bond
 
 import (
+	"fmt"
+	"slices"
 	"testing"
 
 	"freshshard/core/fault"
@@ -30,6 +32,47 @@ func TestFacesWithoutASize(t *testing.T) {
 		_, err := Peel{Length: c.length, Width: c.width, Spots: c.spots}.Read()
 		if f := fault.Of(err); (f == nil) != (c.field == "") || f != nil && f.Field != c.field {
 			t.Errorf("%+v: %v", c, err)
+		}
+	}
+}
+
+// Which spot speaks, and which besides, for every map of seven spots: the one most seen, of those
+// alike the first on the list; a second only where the first is under half.
+func TestWhoSpeaks(t *testing.T) {
+	var maps [][]Spot
+	var fill func(at int, have []Spot)
+	fill = func(at int, have []Spot) {
+		if at == len(Spots)-1 {
+			all := slices.Clone(have)
+			for len(all) < 7 {
+				all = append(all, Spots[at])
+			}
+			maps = append(maps, all)
+			return
+		}
+		for n := range 8 - len(have) {
+			fill(at+1, append(slices.Clone(have), slices.Repeat([]Spot{Spots[at]}, n)...))
+		}
+	}
+	fill(0, nil)
+	for _, m := range maps {
+		counts := map[Spot]int{}
+		for _, s := range m {
+			counts[s]++
+		}
+		ranked := slices.DeleteFunc(slices.Clone(Spots), func(s Spot) bool { return counts[s] == 0 })
+		slices.SortStableFunc(ranked, func(a, b Spot) int { return counts[b] - counts[a] })
+		want, do := told[ranked[0]][0], told[ranked[0]][1]
+		if len(ranked) > 1 && 2*counts[ranked[0]] < len(m) {
+			want, do = want+" And besides: "+told[ranked[1]][0], do+" "+told[ranked[1]][1]
+		}
+		p, err := Peel{Length: 200, Width: 30, Spots: m}.Read()
+		if err != nil || p.Says != want || p.Do != do {
+			t.Fatalf("%v: %q, want %q, %v", counts, p.Says, want, err)
+		}
+		f := p.Figures[0]
+		if says := fmt.Sprintf("really carried, %.0f in 100 of the whole", float64(counts[Torn])*100/7); f.Sentence != says {
+			t.Fatalf("%v: %q, want %q", counts, f.Sentence, says)
 		}
 	}
 }

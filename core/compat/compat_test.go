@@ -101,3 +101,23 @@ func TestCheck(t *testing.T) {
 		t.Error("moonshine was taken")
 	}
 }
+
+// The matrix knows what it lists by its name, and the materials that stand for it; nothing else.
+func TestKnows(t *testing.T) {
+	for _, s := range table.Subjects {
+		if !table.Knows(s.ID) {
+			t.Errorf("%s is on its own list", s.ID)
+		}
+		for _, m := range s.Materials {
+			if !table.Knows(m) {
+				t.Errorf("%s stands for %s", m, s.ID)
+			}
+		}
+	}
+	only := Table{Subjects: []Subject{{ID: "butyl"}}}
+	for name, want := range map[string]bool{"butyl": true, "cheese": false, "": false} {
+		if only.Knows(name) != want {
+			t.Errorf("%q: %v", name, !want)
+		}
+	}
+}

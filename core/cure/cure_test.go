@@ -364,3 +364,30 @@ func BenchmarkCure(b *testing.B) {
 		}
 	}
 }
+
+// The air at a moment: before the first reading it is as the first, between two it runs straight
+// from one to the other, behind the last nobody knows. Air that is warmed dries; air that is not
+// warmed stays as it is.
+func TestAirAtAMoment(t *testing.T) {
+	from := time.Date(2026, 3, 2, 8, 0, 0, 0, time.UTC)
+	all := []Air{{from, 10, 80}, {from.Add(4 * time.Hour), 18, 60}}
+	rest := Air{C: 5, RH: 90}
+	for h, want := range map[float64]struct {
+		c, rh float64
+		sure  bool
+	}{-1: {10, 80, true}, 0: {10, 80, true}, 1: {12, 75, true}, 3: {16, 65, true}, 4: {18, 60, true}, 4.1: {5, 90, false}} {
+		a, sure := at(all, rest, from.Add(time.Duration(h*float64(time.Hour))))
+		if math.Abs(a.C-want.c) > 1e-9 || math.Abs(a.RH-want.rh) > 1e-9 || sure != want.sure {
+			t.Errorf("after %v h: %+v, %v", h, a, sure)
+		}
+	}
+	a := Air{C: 10, RH: 80}
+	for _, c := range []float64{-5, 9.9, 10} {
+		if got := a.Warmed(c); got != a {
+			t.Errorf("warmed to %v °C: %+v", c, got)
+		}
+	}
+	if got := a.Warmed(20); got.C != 20 || got.RH >= 45 || got.RH <= 40 { // 9.4 of 17.3 g/m³ at 80 %
+		t.Errorf("%+v", got)
+	}
+}

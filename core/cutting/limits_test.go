@@ -194,3 +194,67 @@ func TestWhatIsSaidOfAPrice(t *testing.T) {
 		}
 	}
 }
+
+// Blocks are laid side by side along their alike sides, the one turned that may be; what is pinned
+// to lie, to a sheet or to a day stays with its own.
+func TestJoin(t *testing.T) {
+	lying := func(w, h int, turn bool, must Lie) *block {
+		return &block{w: w, h: h, piece: 0, on: -1, turn: turn, must: must, count: 1}
+	}
+	for _, c := range []struct {
+		name         string
+		a, b         *block
+		aHigh, bHigh bool
+		w, h         int // 0 where they do not join
+	}{
+		{"both high", lying(300, 200, false, Either), lying(100, 200, false, Either), true, true, 403, 200},
+		{"both wide", lying(300, 200, false, Either), lying(300, 50, false, Either), false, false, 300, 253},
+		{"the second turned", lying(300, 200, false, Either), lying(200, 100, true, Either), true, false, 403, 200},
+		{"the first turned", lying(200, 300, true, Either), lying(100, 200, false, Either), false, true, 403, 200},
+		{"neither may", lying(300, 200, false, Either), lying(200, 100, false, Either), true, false, 0, 0},
+		{"the second is pinned as it is", lying(300, 200, false, AsIs), lying(200, 100, true, AsIs), true, false, 0, 0},
+		{"the first is pinned as it is", lying(200, 300, true, AsIs), lying(100, 200, false, AsIs), false, true, 0, 0},
+		{"pinned as they are, no turn", lying(300, 200, true, AsIs), lying(100, 200, true, AsIs), true, true, 403, 200},
+		{"pinned turned", lying(300, 200, true, Turned), lying(100, 200, true, Turned), true, true, 0, 0},
+		{"pinned otherwise", lying(300, 200, true, AsIs), lying(100, 200, true, Either), true, true, 0, 0},
+	} {
+		j := join(c.a, c.b, c.aHigh, c.bHigh, 3)
+		if (j == nil) != (c.w == 0) || j != nil && (j.w != c.w || j.h != c.h || j.count != 2 || j.up != (c.name != "both wide")) {
+			t.Errorf("%s: %+v", c.name, j)
+		}
+		if j != nil && j.turn != (c.a.turn && c.b.turn && c.a.must == Either) {
+			t.Errorf("%s: may be turned %v", c.name, j.turn)
+		}
+	}
+	one, two := lying(300, 200, false, Either), lying(100, 200, false, Either)
+	two.on = 1
+	if join(one, two, true, true, 3) != nil {
+		t.Error("two of different sheets are joined")
+	}
+	two.on, two.rank = -1, 2
+	if join(one, two, true, true, 3) != nil {
+		t.Error("two of different days are joined")
+	}
+}
+
+// The least number of bars, by hand: 900, 900 and 200 of 1000 want three although they are two
+// bars long, because none of them goes with another.
+func TestLowestBars(t *testing.T) {
+	for _, c := range []struct {
+		sizes []float64
+		want  int
+	}{{[]float64{90, 90, 20}, 3}, {[]float64{90, 90, 10}, 2}, {[]float64{90, 90, 10.1}, 3}, {[]float64{60, 60, 40, 40}, 2},
+		{[]float64{70, 60, 35, 35}, 3}, {[]float64{50, 50}, 1}, {[]float64{50.1, 50}, 2}, {[]float64{100}, 1}, {nil, 0},
+		{[]float64{34, 34, 34}, 2}, {[]float64{33, 33, 33}, 1}, {[]float64{55, 55, 55, 45, 45, 45}, 3},
+		{[]float64{55, 55, 55, 45, 45, 45.1}, 4}} {
+		s := barSearch{t: BarTask{}}
+		var left []int
+		for i, v := range c.sizes {
+			s.t.Wants = append(s.t.Wants, Stretch{ID: fmt.Sprint(i), Length: v})
+			left = append(left, i)
+		}
+		if got := s.low(left, tenths(100)); got != c.want {
+			t.Errorf("%v: at least %d, want %d", c.sizes, got, c.want)
+		}
+	}
+}

@@ -95,6 +95,11 @@ func TestVariantsAreAsLookedAt(t *testing.T) {
 	say("two holes in a small pane, too near the edge", variant(t, "two-holes", small, func(p *fit.Problem, _ *Scene) {
 		p.Carried, p.Cutter, p.Thickness = true, fit.Toughened, 6
 	}))
+	for _, at := range [][3]string{{"upper", "12", "78"}, {"right", "26", "40"}} {
+		small[reading.HoleSide], small[reading.HoleUp] = at[1], at[2]
+		say("two holes in a small pane, too near the "+at[0]+" edge", variant(t, "two-holes", small,
+			func(p *fit.Problem, _ *Scene) { p.Carried, p.Cutter, p.Thickness = true, fit.Toughened, 6 }))
+	}
 	marks := map[reading.Place]string{reading.WidthTop: "500", reading.HeightLeft: "300", reading.MarkWidth: "560",
 		reading.MarkHeight: "350", reading.FlangeWidth: "570"}
 	say("a mark, and half a flange", variant(t, "clamp-ring", marks, nil))
@@ -130,6 +135,10 @@ func TestVariantsAreAsLookedAt(t *testing.T) {
 		s.Sides = setting.Sides{Top: 1, Right: 4, Bottom: 2, Left: 3}
 	}))
 	say("no sides", variant(t, "putty-points", stoveRead(), func(_ *fit.Problem, s *Scene) { s.Sides = setting.Sides{} }))
+	for _, ledge := range []string{"2.6", "3.4", "4"} {
+		say("a ledge of "+ledge, variant(t, "bead-brads", with(map[reading.Place]string{reading.WidthTop: "300",
+			reading.HeightLeft: "200"}, map[reading.Place]string{reading.Ledge: ledge}), nil))
+	}
 	undrawn := variant(t, "putty-points", map[reading.Place]string{reading.Ledge: "12"}, nil)
 	undrawn.Problem.Shape, undrawn.Result = reading.Shape{Kind: reading.Drawn}, fit.Result{}
 	say("to be drawn", undrawn)

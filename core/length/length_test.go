@@ -2,7 +2,9 @@ package length
 
 import (
 	"errors"
+	"fmt"
 	"math"
+	"strings"
 	"testing"
 )
 
@@ -234,5 +236,74 @@ func BenchmarkParse(b *testing.B) {
 		if _, err := Parse(`4' 2 3/8" light`, MM, Tape); err != nil {
 			b.Fatal(err)
 		}
+	}
+}
+
+// A fraction of one sign is what it is in figures, alone and behind a whole number, and its lean
+// is by its own division: ¾ names quarters, ⅜ eighths.
+func TestSignsOfFractions(t *testing.T) {
+	for sign, figures := range map[string]string{"⅛": "1/8", "¼": "1/4", "⅜": "3/8", "½": "1/2", "⅝": "5/8", "¾": "3/4",
+		"⅞": "7/8"} {
+		for _, at := range []string{"%s", "%s+", "%s-", "2%s", "2%s+", "2%s light", "4' 2%s\"", "4' - %s\"", "%s in heavy"} {
+			spaced := strings.NewReplacer("2%s", "2 %s").Replace(at)
+			for _, with := range []Instrument{Tape, Caliper} {
+				a, err := Parse(fmt.Sprintf(at, sign), IN, with)
+				b, err2 := Parse(fmt.Sprintf(spaced, figures), IN, with)
+				if err != nil || err2 != nil || math.Abs(a.Value-b.Value) > 1e-9 || math.Abs(a.Doubt-b.Doubt) > 1e-9 ||
+					a.Lean != b.Lean {
+					t.Errorf(at+": %+v and %+v, %v, %v", sign, a, b, err, err2)
+				}
+			}
+		}
+	}
+}
+
+// What is wrong is said where it is, and in these words.
+func TestWhere(t *testing.T) {
+	for text, want := range map[string]string{
+		"268,": "3 this is not part of a length", "268.": "3 this is not part of a length",
+		`4' 12"`: "3 12 inches or more after feet", `4' 11.99"`: "", `11 1/2" "`: "8 a second unit that disagrees with the first",
+		"268 +/": "4 this is not part of a length", "268 +/-": "7 a number was expected here", "268- ±0.4": "", "268- ": "",
+		"268- 4": "3 a minus sign inside a length", "26 8": "3 a second number", "1/2/3": "3 a second stroke",
+		"268 MM": "", "26.8 CM": "", "11 INCH": "", "1.2 M": "", "4 FEET": "", "11 zz": "3 this is not part of a length",
+		"1/": "2 a number was expected under the stroke", "1/0": "2 a fraction cannot have 0 under the stroke",
+		"1 1/2 mm": "2 a fraction is always inches", "1 1/2 ft": "2 a fraction of a foot", "4 ft 3 mm": "7 two units that disagree",
+		"1.5 1/2": "4 a fraction behind a decimal number", "-5": "0 a length cannot be negative", " ": "0 nothing was typed",
+		"0": "0 a length is more than nothing", "100000": "", "100000.1": "0 that is more than 100 m", "⅛-": "", "999999999/9": "0 this fraction has too many digits",
+	} {
+		unit := MM
+		var e *Error
+		_, err := Parse(text, unit, Tape)
+		errors.As(err, &e)
+		got := ""
+		if e != nil {
+			got = fmt.Sprintf("%d %s", e.At, e.Why)
+		}
+		if got != want {
+			t.Errorf("%q: %q, want %q", text, got, want)
+		}
+	}
+}
+
+// From 12 mm on an inch is shown to its thirty-second, below to its sixty-fourth; nothing is
+// neither above nor below it.
+func TestFineMarks(t *testing.T) {
+	for mm, want := range map[float64]string{11.9: "15/32 in", 11.99: "15/32 in", 11.51: "29/64 in", 12: "15/32 in",
+		12.3: "15/32 in", -11.51: "−29/64 in", 0: "0 in", 0.05: "under 1/64 in", 0.02: "0 in", 25.4: "1 in", 50.8: "2 in"} {
+		if got := Show(mm, MM).Other; got != want {
+			t.Errorf("%v mm: %q, want %q", mm, got, want)
+		}
+	}
+	for mm, want := range map[float64]string{0: "0", 25.4: "1", 25.6: "1+", 25.2: "1−", -25.4: "−1", -25.6: "−1+", -25.2: "−1−",
+		12.7: "1/2", 0.05: "0"} {
+		if got := Show(mm, IN).Main; got != want {
+			t.Errorf("%v mm: %q, want %q", mm, got, want)
+		}
+	}
+	if f := InFraction(0, 32); f.Minus || f.Den != 1 || f.String() != "0" {
+		t.Errorf("%+v", f)
+	}
+	if f := InFraction(50.8, 32); f.Den != 1 || f.Whole != 2 {
+		t.Errorf("%+v", f)
 	}
 }

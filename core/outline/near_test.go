@@ -119,3 +119,36 @@ func TestMostHoles(t *testing.T) {
 		t.Errorf("%v", err)
 	}
 }
+
+// A measure that may be nothing: the start of a notch, an ordinate of those that there are.
+func TestMayBeNothing(t *testing.T) {
+	for key, want := range map[string]bool{"notch_from": true, "o0": true, "o1": true, "o": false, "ox": false, "o01": false,
+		"o-1": false, "o+1": false, "width": false, "overall": false, "o1.5": false,
+		fmt.Sprint("o", countMost): true, fmt.Sprint("o", countMost+1): false} {
+		if got := (Measure{Key: key}).MayBeNothing(); got != want {
+			t.Errorf("%s: %v", key, got)
+		}
+	}
+}
+
+// Two tapes nearly in line meet a little beside it: h² = 50.0025² − 50² = 0.25, by hand.
+func TestTapesNearlyInLine(t *testing.T) {
+	q, err := Trilaterate(Point{}, Point{X: 100}, math.Sqrt(2500.25), math.Sqrt(2500.25))
+	if err != nil || math.Abs(q.X-50) > 1e-9 || math.Abs(q.Y-0.5) > 1e-9 {
+		t.Errorf("%v, %v", q, err)
+	}
+	if q, err = Trilaterate(Point{}, Point{X: 100}, 40, 60); err != nil || math.Abs(q.X-40) > 1e-9 || math.Abs(q.Y) > 1e-6 {
+		t.Errorf("%v, %v", q, err)
+	}
+}
+
+// A notch that reaches beyond its side says how far.
+func TestNotchBeyondItsSide(t *testing.T) {
+	_, err := NotchedRect(300, 200, 250, 60, 30)
+	if f := fault.Of(err); f == nil || f.Cure != "from the left it ends at 310.0 of 300.0 mm" {
+		t.Errorf("%v", err)
+	}
+	if _, err = NotchedRect(300, 200, 240, 60, 30); err != nil {
+		t.Errorf("a notch at the corner: %v", err)
+	}
+}

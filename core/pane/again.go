@@ -34,7 +34,7 @@ func (m Material) againBy(cause string, n Need, t float64) string {
 	switch cause {
 	case "blow":
 		if s := m.Scores["impact"]; known && s.Points <= old.Scores["impact"].Points || s.Points < 5 {
-			return "a blow broke the old one, and this " + s.Reason
+			return "a blow broke the old one; this one: " + s.Reason
 		}
 	case "sudden":
 		if m.Sudden == nil {

@@ -108,7 +108,8 @@ func TestCheckOwn(t *testing.T) {
 	}{
 		{laid("cast", "density", 2480), ""},
 		{laid("cast", "density", 24), "v"},
-		{laid("glass-ceramic", "peak", 300), "v"},
+		{laid("glass-ceramic", "peak", 300), "v"}, {laid("glass-ceramic", "peak", 710), ""},
+		{laid("glass-ceramic", "peak", 709), "v"}, {laid("glass-ceramic", "steady", 760), ""},
 		{laid("glass-ceramic", "steady", 1400), "v"},
 		{laid("cast", "colour", 1), "item"},
 		{laid("cast", "design", 20), "item"},

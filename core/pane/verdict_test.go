@@ -3,6 +3,7 @@ package pane
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 	"testing"
 
@@ -380,5 +381,63 @@ func TestWhatItCarriesForGood(t *testing.T) {
 		if i.Symbol == "A" && math.Abs(i.Value-0.2) > 1e-12 {
 			t.Errorf("an area of 0.2 m² is written %v", i.Value)
 		}
+	}
+}
+
+// Which panes of a stack stand in another frame: before the first, behind the last; 0 stands for
+// all of them.
+func TestOutsideItsFrame(t *testing.T) {
+	for _, c := range []struct {
+		first, last int
+		outside     []int
+	}{{0, 0, nil}, {2, 0, []int{1}}, {0, 2, []int{3, 4}}, {2, 3, []int{1, 4}}, {1, 4, nil}, {4, 4, []int{1, 2, 3}}} {
+		var got []int
+		for n := 1; n <= 4; n++ {
+			st := Stack{First: c.first, Last: c.last}
+			if st.outside(n) {
+				got = append(got, n)
+			}
+			if in := st.In(n); st.outside(n) && (in.First != n || in.Last != n) || !st.outside(n) && (in.First != c.first ||
+				in.Last != c.last) || in.Here != n {
+				t.Errorf("pane %d of %+v: %+v", n, st, in)
+			}
+		}
+		if !slices.Equal(got, c.outside) {
+			t.Errorf("%+v: %v", c, got)
+		}
+	}
+}
+
+// A sudden change broke the old one: of an old pane that has no such limit, or that nobody
+// knows, only the place is asked.
+func TestSuddenOfAnUnknownPane(t *testing.T) {
+	m, err := ByID("annealed")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, like := range []string{"", "acrylic", "polycarbonate", "board", "annealed", "glass-ceramic"} {
+		n := roomNeed(t, Load{})
+		n.Like, n.Exposure.Sudden = like, 0
+		old, err := ByID(like)
+		want := err == nil && old.Sudden != nil && m.Sudden.V <= old.Sudden.V
+		if got := m.againBy("sudden", n, 4); (got != "") != want {
+			t.Errorf("after %q: %q", like, got)
+		}
+	}
+}
+
+// Numbers in sentences are said as a person would: pressure to a tenth, degrees and hours whole.
+func TestNumbersInSentences(t *testing.T) {
+	m, err := ByID("borosilicate")
+	if err != nil {
+		t.Fatal(err)
+	}
+	f, ok := m.HoopFigure(Duty{Pressure: 7.26}, 12.7, 2.5)
+	if !ok || !strings.HasPrefix(f.Sentence, "round the tube at 7.3 bar;") {
+		t.Errorf("%q", f.Sentence)
+	}
+	e, ok := m.EdgeFigure(exposure.Exposure{Steady: 80.4, FrameHot: 40})
+	if !ok || !strings.Contains(e.Sentence, "keeps 40 K cooler") {
+		t.Errorf("%q", e.Sentence)
 	}
 }

@@ -51,7 +51,7 @@ func TestWalksAreAsLookedAt(t *testing.T) {
 			{"copied", Asked{Pattern: true}},
 			{"copied, a witness for its width", Asked{Pattern: true, Said: Witnessed{Width: &Spoken{Size: 300}}}},
 			{"copied, a witness for its height", Asked{Pattern: true, Said: Witnessed{Height: &Spoken{Size: 300}}}},
-			{"carried", Asked{Carried: true}},
+			{"carried", Asked{Carried: true}}, {"copied and carried", Asked{Pattern: true, Carried: true}},
 			{"round top", Asked{Shape: Shape{Kind: "round-top"}}},
 			{"round top, copied and carried", Asked{Shape: Shape{Kind: "round-top"}, Pattern: true, Carried: true}},
 			{"ordinates", Asked{Shape: Shape{Kind: "ordinates", Count: 4}}},

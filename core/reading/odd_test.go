@@ -107,3 +107,33 @@ func stove(t *testing.T, texts map[Place]string) Asked {
 	}
 	return Asked{Sizing: "clip", Readings: r}
 }
+
+// Two diagonals tell which of two heights is wrong even where the width was read once: 400 by 300
+// has diagonals of 500.
+func TestDiagonalsSettleAPair(t *testing.T) {
+	for _, c := range []struct {
+		name     string
+		readings map[Place]float64
+		odd      Place
+	}{
+		{"one width", map[Place]float64{WidthTop: 400, HeightLeft: 300, HeightRight: 330, Rising: 500, Falling: 500},
+			HeightRight},
+		{"one height", map[Place]float64{WidthTop: 430, WidthBottom: 400, HeightLeft: 300, Rising: 500, Falling: 500}, WidthTop},
+		{"no width", map[Place]float64{HeightLeft: 300, HeightRight: 330, Rising: 500, Falling: 500}, ""},
+		{"one diagonal", map[Place]float64{WidthTop: 400, HeightLeft: 300, HeightRight: 330, Rising: 500}, ""},
+		{"the other diagonal", map[Place]float64{WidthTop: 400, HeightLeft: 300, HeightRight: 330, Falling: 500}, ""},
+	} {
+		p := Asked{Sizing: "rebate"}
+		p.Readings = map[Place]length.Reading{}
+		for place, v := range c.readings {
+			p.Readings[place] = length.Reading{Value: v}
+		}
+		got := Place("")
+		if o := p.oddPair(); len(o) > 0 {
+			got = o[0].Place
+		}
+		if got != c.odd {
+			t.Errorf("%s: %q is odd, want %q", c.name, got, c.odd)
+		}
+	}
+}

@@ -432,3 +432,27 @@ func TestVerifySeesWays(t *testing.T) {
 		t.Errorf("at the beginning of the day it may leave: %v", b)
 	}
 }
+
+// A stop that nobody asked for, and one made twice, are seen and said.
+func TestVerifySeesStops(t *testing.T) {
+	p := base()
+	good, err := Plan(ctx, p)
+	if err != nil || len(Verify(p, good)) > 0 {
+		t.Fatal(err)
+	}
+	for name, change := range map[string]func(*Round){
+		"nobody's": func(r *Round) { r.Stops[1].Visit = "moon" },
+		"twice":    func(r *Round) { r.Stops[1].Visit = r.Stops[0].Visit },
+	} {
+		r := good
+		r.Stops = slices.Clone(good.Stops)
+		change(&r)
+		said := false
+		for _, b := range Verify(p, r) {
+			said = said || strings.HasSuffix(b, "is visited twice, or was never wanted")
+		}
+		if !said {
+			t.Errorf("%s: %v", name, Verify(p, r))
+		}
+	}
+}

@@ -69,6 +69,19 @@ func TestSashesAreAsLookedAt(t *testing.T) {
 			Bars: []*length.Reading{at(20, 0.5), nil, nil}, First: at(50, 1), Last: at(50, 1), Whole: at(1160, 1)}},
 		{"nothing but the whole and a light", Direction{Lights: [][]length.Reading{l(250), nil}, Bars: []*length.Reading{nil},
 			Whole: at(600, 1)}},
+		{"the first light is wrong", Direction{Lights: [][]length.Reading{l(270), l(250, 250), l(250, 250.5)},
+			Bars: []*length.Reading{at(20, 0.5), at(20, 0.5)}, First: at(50, 0.5), Last: at(50, 0.5), Whole: at(890, 0.5)}},
+		{"the rest leaves less than nothing", Direction{Lights: [][]length.Reading{l(250), nil},
+			Bars: []*length.Reading{at(20, 0.5)}, First: at(50, 1), Last: at(50, 1), Whole: at(365, 1)}},
+		{"the rest leaves half a millimetre", Direction{Lights: [][]length.Reading{l(250), nil},
+			Bars: []*length.Reading{at(20, 0.5)}, First: at(50, 1), Last: at(50, 1), Whole: at(370.5, 1)}},
+		{"the rest leaves nothing", Direction{Lights: [][]length.Reading{{{Value: 250}}, nil},
+			Bars: []*length.Reading{at(20, 0)}, First: at(50, 0), Last: at(50, 0), Whole: at(370, 0)}},
+		{"a light of nothing", Direction{Lights: [][]length.Reading{{{Value: 0}}}}},
+		{"a hair of a light", Direction{Lights: [][]length.Reading{{{Value: 0.5}}}, First: at(50, 1), Last: at(50, 1)}},
+		{"the longest light", Direction{Lights: [][]length.Reading{{{Value: length.Most}}}, First: at(50, 1), Last: at(50, 1)}},
+		{"a longer light", Direction{Lights: [][]length.Reading{{{Value: length.Most + 1}}}}},
+		{"a doubt below nothing", Direction{Lights: [][]length.Reading{{{Value: 250, Doubt: -0.1}}}}},
 		{"no light", Direction{}},
 		{"too many", Direction{Lights: make([][]length.Reading, 41), Bars: make([]*length.Reading, 40)}},
 		{"as many as may be", Direction{Lights: make([][]length.Reading, 40), Bars: make([]*length.Reading, 39)}},
@@ -76,7 +89,7 @@ func TestSashesAreAsLookedAt(t *testing.T) {
 		r, err := Solve(c.d, "column", "bar", "left stile", "right stile", "width of the sash")
 		fmt.Fprintf(b, "= %s: %v, settle %q\n", c.name, err, r.Settle)
 		for _, p := range append(append([]Size{}, r.Parts...), r.Lights...) {
-			fmt.Fprintf(b, "  %s %.3f ±%.3f %v\n", p.Name, p.Value, p.Doubt, p.Known)
+			fmt.Fprintf(b, "  %s %.3f ±%.3f %v %v\n", p.Name, p.Value, p.Doubt, p.Known, p.Direct)
 		}
 		if r.Odd != nil {
 			fmt.Fprintf(b, "  odd %s\n", strings.ReplaceAll(golden.Lines(t, r.Odd), "\n", ""))

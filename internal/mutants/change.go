@@ -121,6 +121,9 @@ func inFile(pkg, file string) ([]change, error) {
 			}
 			if n.Op == token.SUB {
 				add(n.OpPos, 1, "+", 0)
+				if l, ok := n.X.(*ast.BasicLit); ok && l.Value == "1" {
+					return false // −1 is no place, and −2 is as little one
+				}
 			}
 		case *ast.BasicLit:
 			if with, ok := other(n); ok && !isTiny(n) {
@@ -178,17 +181,25 @@ func givesError(r *ast.ReturnStmt) bool {
 			return false
 		}
 		x, ok := f.X.(*ast.Ident)
-		return ok && (x.Name == "fault" && f.Sel.Name == "New" || x.Name == "fmt" && f.Sel.Name == "Errorf")
+		return ok && (x.Name == "fault" && f.Sel.Name == "New" || x.Name == "fmt" && f.Sel.Name == "Errorf" ||
+			f.Sel.Name == "fail")
 	}
 	return false
 }
 
 // cannotMatter walks a call of which some arguments cannot matter, and says that it was one:
-// of math.Inf the sign alone does, and how much room a slice is made with does not.
+// of math.Inf the sign alone does; how much room a slice is made with does not, nor in how many
+// bits a number is read or written.
 func cannotMatter(c *ast.CallExpr, walk func(ast.Node) bool) bool {
 	switch f := c.Fun.(type) {
 	case *ast.SelectorExpr:
 		x, ok := f.X.(*ast.Ident)
+		if ok && x.Name == "strconv" && len(c.Args) > 1 {
+			for _, a := range c.Args[:len(c.Args)-1] {
+				ast.Inspect(a, walk)
+			}
+			return true
+		}
 		if !ok || x.Name != "math" || f.Sel.Name != "Inf" {
 			return false
 		}

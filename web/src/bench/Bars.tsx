@@ -204,8 +204,13 @@ function Name({
 			fill="var(--ink)"
 		>
 			{parts.slice(0, 2).map((p, n) => (
-				<tspan key={p} x={x} dy={n === 0 ? 0 : "1.1em"}>
-					{small && p.length > 12 ? `${p.slice(0, 11)}…` : p}
+				<tspan
+					key={p}
+					x={x}
+					dy={n === 0 ? 0 : "1.1em"}
+					fontSize={small && p.length > 12 ? 10.5 : undefined}
+				>
+					{small && p.length > 14 ? `${p.slice(0, 13)}…` : p}
 				</tspan>
 			))}
 			{under && !small && (

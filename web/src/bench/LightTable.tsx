@@ -19,6 +19,9 @@ type Props = {
 /** Below this width the loupe stands under the pane instead of beside it, px. */
 const narrow = 620;
 
+/** What the key takes above the loupe; on a lower table there is no room for it, px. */
+const keyed = 84;
+
 /** The pane and its frame to scale on the lit ground, with all that is known. */
 export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 	const [ref, size] = useSize<HTMLDivElement>();
@@ -34,6 +37,7 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 	const info = walk.find((p) => p.place === place);
 	const corner = eye.at(cornerOf(view));
 	const lens = frames.loupe;
+	const low = lens.y < keyed;
 	const stops = view.reckoning.fit.slide ?? [];
 	const middle = Math.floor(stops.length / 2);
 	const [heat, setHeat] = useState<number | null>(null);
@@ -116,11 +120,14 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 					<HeatSlider stops={stops} stop={stop} onChange={setHeat} />
 				</div>
 			)}
-			<div className="absolute top-3 right-5 hidden items-start gap-6 sm:flex">
+			<div
+				className="absolute top-3 right-5 hidden items-start gap-6 sm:flex"
+				style={low ? { right: size.w - lens.x + 8 } : undefined}
+			>
 				{view.panes.length > 1 && (
 					<ObjectMap drawing={view.object} width={132} onPick={onPane} />
 				)}
-				<Key view={view} />
+				{!low && <Key view={view} />}
 			</div>
 		</div>
 	);
