@@ -1,6 +1,7 @@
 package moment
 
 import (
+	"strings"
 	"testing"
 	"time"
 	_ "time/tzdata" // the zone of the test is the same everywhere
@@ -122,4 +123,27 @@ func FuzzParse(f *testing.F) {
 			t.Errorf("%q: %v", s, err)
 		}
 	})
+}
+
+// A year has four digits, of this century or the next: 2200 is an hour. Two years of 366 days ahead
+// is the farthest.
+func TestYears(t *testing.T) {
+	now := time.Date(2026, 11, 26, 10, 20, 0, 0, zone(t))
+	for text, ok := range map[string]bool{"3 dec 2026": true, "3 dec 1999": false, "3 dec 2000": false, "3 dec 2199": false,
+		"3 dec 2200": true, "27 nov 2028 10:20": true, "27 nov 2028 10:21": false, "26 nov 2028": true, "28 nov 2028": false,
+		"3 dec 02026": false, "3 dec 26": false} {
+		_, err := Parse("promised", text, now)
+		if (err == nil) != ok {
+			t.Errorf("%q: %v", text, err)
+		}
+	}
+	for text, why := range map[string]string{"3 dec 2000": "has passed", "3 dec 2199": "more than two years", "3 dec 1999": "",
+		"3 dec 2200": ""} {
+		_, err := Parse("promised", text, now)
+		f := fault.Of(err)
+		said := f != nil && (strings.Contains(f.Why, "has passed") || strings.Contains(f.Why, "two years"))
+		if said != (why != "") || why != "" && !strings.Contains(f.Why, why) {
+			t.Errorf("%q: %v", text, err)
+		}
+	}
 }

@@ -2,6 +2,7 @@ package source
 
 import (
 	"math/rand/v2"
+	"slices"
 	"strings"
 	"testing"
 
@@ -136,5 +137,43 @@ func TestNothingIsLost(t *testing.T) {
 				t.Errorf("a visit of %d: %q", visit, c)
 			}
 		}
+	}
+}
+
+// What a day of waiting may cost at most for the second to come first: worked out by hand. First is
+// here in 1 day for 10.00, second in 5 for 6.00; at 0.50 a day that is 10.50 and 8.50, so the one
+// that comes later is first, and four days' difference makes 2.00 up for 0.50 a day more.
+func TestADayOfWaiting(t *testing.T) {
+	soon := Offer{Kind: Usuals[0].Kind, Who: "soon", Price: 1000, Days: 1, Back: true}
+	late := Offer{Kind: Usuals[0].Kind, Who: "late", Price: 600, Days: 5, Back: true}
+	r, err := Rank([]Offer{soon, late}, Terms{Day: 50})
+	if err != nil || r.Offers[0].Who != "late" {
+		t.Fatalf("%+v, %v", r, err)
+	}
+	if !slices.Contains(r.Changes, "a day of waiting costs 1.01 or more") {
+		t.Errorf("%q", r.Changes)
+	}
+	// At 2.00 a day soon is 12.00 and late 16.00: a day may cost 0.99 at most to turn that.
+	if r, err = Rank([]Offer{soon, late}, Terms{Day: 200}); err != nil || r.Offers[0].Who != "soon" ||
+		!slices.Contains(r.Changes, "a day of waiting costs 0.99 or less") {
+		t.Errorf("%q, %v", r.Changes, err)
+	}
+	// Where even a day that costs nothing does not turn it, nothing is said of days.
+	late.Price = 1100
+	if r, err = Rank([]Offer{soon, late}, Terms{Day: 200}); err != nil || r.Offers[0].Who != "soon" {
+		t.Fatalf("%+v, %v", r, err)
+	}
+	for _, c := range r.Changes {
+		if strings.Contains(c, "a day of waiting") {
+			t.Errorf("%q", r.Changes)
+		}
+	}
+	for _, i := range r.Offers[0].Figure.Working.Inputs {
+		if want, ok := map[string]float64{"p": 10, "c": 0, "m": 0, "q": 0, "d": 1, "t": 2}[i.Symbol]; ok && i.Value != want {
+			t.Errorf("%s is %v", i.Symbol, i.Value)
+		}
+	}
+	if v := r.Offers[0].Figure.Value; v != 12 || !strings.HasSuffix(r.Offers[0].Figure.Working.Values, "= 12 ") {
+		t.Errorf("%v, %q", v, r.Offers[0].Figure.Working.Values)
 	}
 }

@@ -325,3 +325,19 @@ func TestNoLengthIsNoLength(t *testing.T) {
 		t.Errorf("%q", s)
 	}
 }
+
+// So many go back in at most, and so long may a thing be called: at the limit, and one more.
+func TestMostOfAnEntry(t *testing.T) {
+	l := Log{screw("s", "screws", "", 6, 12, Machine)}
+	for in, ok := range map[int]bool{-1: false, 0: true, 6: true, 400: true, 401: false} {
+		if _, err := l.PutBack("s", in); (err == nil) != ok {
+			t.Errorf("%d put back: %v", in, err)
+		}
+	}
+	for n, ok := range map[int]bool{1: true, 120: true, 121: false} {
+		e := screw("s", strings.Repeat("å", n), "", 6, 12, Machine)
+		if err := (Log{e}).Check(); (err == nil) != ok {
+			t.Errorf("a name of %d letters: %v", n, err)
+		}
+	}
+}
