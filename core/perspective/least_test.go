@@ -61,13 +61,15 @@ func TestViewIsTheLeastSquares(t *testing.T) {
 			was := h.At(i/3, i%3)
 			// A step that moves the marks by about a tenth of a pixel.
 			step := []float64{5e-4, 5e-4, 0.1, 5e-4, 5e-4, 0.1, 2e-7, 2e-7}[i]
-			for _, by := range []float64{-step, step} {
-				h.Set(i/3, i%3, was+by)
-				if moved, _ := off(h, marks); moved < least*(1-1e-9) {
-					t.Errorf("%d marks: number %d moved by %v is nearer, %v for %v px²", len(marks), i, by, moved, least)
-				}
-			}
+			h.Set(i/3, i%3, was-step)
+			less, _ := off(h, marks)
+			h.Set(i/3, i%3, was+step)
+			more, _ := off(h, marks)
 			h.Set(i/3, i%3, was)
+			// The bottom of the parabola through the three, in steps: a hundredth of one at most away.
+			if bottom := (less - more) / (less + more - 2*least) / 2; math.Abs(bottom) > 0.01 || less < least || more < least {
+				t.Errorf("%d marks: number %d is least %v steps away, %v %v %v px²", len(marks), i, bottom, less, least, more)
+			}
 		}
 	}
 }
@@ -99,8 +101,8 @@ func TestDisagreementIsTheError(t *testing.T) {
 		}
 		told.Error = 0
 		got, _ := told.doubt(marks, at, v.Rms)
-		if n == 4 && got != 0 {
-			t.Errorf("four marks that nobody doubts: %v", got)
+		if (got > 0) != (n > 4) {
+			t.Errorf("%d marks that nobody doubts: %v", n, got)
 		}
 		told.Error = want
 		exact, _ := told.doubt(marks, at, 0)
@@ -136,5 +138,42 @@ func TestWhatAMarkMayBe(t *testing.T) {
 		if no := f != nil && f.Why == "a mark is no place in a photo"; no == c.ok {
 			t.Errorf("%+v: %v", marks[3], err)
 		}
+	}
+}
+
+// As many marks as there may be, and one more; the sheets that there are; and where a point at the
+// horizon, or two curves beside one another, stand in the list.
+func TestWhereInTheList(t *testing.T) {
+	r := rand.New(rand.NewPCG(9, 9))
+	if _, err := Fit(marked(r, 60, 0)); err != nil {
+		t.Error(err)
+	}
+	if _, err := Fit(marked(r, 61, 0)); fault.Of(err) == nil || fault.Of(err).Why != "that is more than sixty marks" {
+		t.Error(err)
+	}
+	if A4 != (Sheet{210, 297}) || Letter != (Sheet{215.9, 279.4}) { // ISO 216; ANSI A, 8½ × 11 in
+		t.Errorf("%v %v", A4, Letter)
+	}
+	in := photo(camera{f: 1500, far: 1000, pitch: 0.6}, 1)
+	far := in
+	far.Points = append([]Point{}, in.Points...)
+	far.Points[1].Px = outline.Point{X: 2000, Y: 1500 - 1500/math.Tan(0.6)}
+	_, err := Template(far)
+	if f := fault.Of(err); f == nil || f.Why != "point 2 lies at the horizon of the sheet's plane" {
+		t.Errorf("%v", err)
+	}
+	two := in
+	two.Points = append([]Point{}, in.Points...)
+	two.Points[2].Curve = true
+	if f := fault.Of(func() error { _, err := Template(two); return err }()); f == nil ||
+		f.Why != "point 3 and its neighbour both lie on a curve" {
+		t.Errorf("%v", f)
+	}
+	last := in
+	last.Points = append([]Point{}, in.Points...)
+	last.Points[3].Curve, last.Points[4].Curve, last.Points[0].Curve = false, true, true
+	if f := fault.Of(func() error { _, err := Template(last); return err }()); f == nil ||
+		f.Why != "point 1 and its neighbour both lie on a curve" {
+		t.Errorf("%v", f)
 	}
 }
