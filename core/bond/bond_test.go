@@ -159,7 +159,8 @@ func TestBondsAreAsLookedAt(t *testing.T) {
 	for _, h := range []Hang{{Weight: 2.35, Along: 488, Out: 402, Gust: 30.4, Latched: true, Length: 100, Width: 30.5},
 		{Weight: 2.35, Along: 488, Out: 402, Gust: 30.4, Length: 100, Width: 30.5, Sheet: 0.5},
 		{Weight: 2.35, Along: 488, Out: 402, Gust: 0.5, Length: 100, Width: 30, Sheet: 900, Carried: 0.4},
-		{Weight: 90, Along: 488, Out: 402, Length: 10, Width: 10}, {Weight: 2, Along: 488, Out: 402, Length: 280, Width: 30}} {
+		{Weight: 90, Along: 488, Out: 402, Length: 10, Width: 10}, {Weight: 2, Along: 488, Out: 402, Length: 280,
+			Width: 30}} {
 		all, err := h.Figures()
 		fmt.Fprintf(b, "= %+v: %v\n", h, err)
 		for _, f := range all {

@@ -375,7 +375,8 @@ func TestAirAtAMoment(t *testing.T) {
 	for h, want := range map[float64]struct {
 		c, rh float64
 		sure  bool
-	}{-1: {10, 80, true}, 0: {10, 80, true}, 1: {12, 75, true}, 3: {16, 65, true}, 4: {18, 60, true}, 4.1: {5, 90, false}} {
+	}{-1: {10, 80, true}, 0: {10, 80, true}, 1: {12, 75, true}, 3: {16, 65, true}, 4: {18, 60, true}, 4.1: {5, 90,
+		false}} {
 		a, sure := at(all, rest, from.Add(time.Duration(h*float64(time.Hour))))
 		if math.Abs(a.C-want.c) > 1e-9 || math.Abs(a.RH-want.rh) > 1e-9 || sure != want.sure {
 			t.Errorf("after %v h: %+v, %v", h, a, sure)

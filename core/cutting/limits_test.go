@@ -219,7 +219,8 @@ func TestJoin(t *testing.T) {
 		{"pinned otherwise", lying(300, 200, true, AsIs), lying(100, 200, true, Either), true, true, 0, 0},
 	} {
 		j := join(c.a, c.b, c.aHigh, c.bHigh, 3)
-		if (j == nil) != (c.w == 0) || j != nil && (j.w != c.w || j.h != c.h || j.count != 2 || j.up != (c.name != "both wide")) {
+		if (j == nil) != (c.w == 0) || j != nil && (j.w != c.w || j.h != c.h || j.count != 2 ||
+			j.up != (c.name != "both wide")) {
 			t.Errorf("%s: %+v", c.name, j)
 		}
 		if j != nil && j.turn != (c.a.turn && c.b.turn && c.a.must == Either) {

@@ -222,7 +222,7 @@ func (s Scene) stamp(d *Drawing, q []outline.Point) {
 	}
 	w, h := q[1].X-q[0].X, q[3].Y-q[0].Y
 	p, anchor := q[at], "start"
-	p.X, p.Y = p.X+0.14*w, p.Y+0.14*h
+	p.X, p.Y = p.X+0.14*w, p.Y+0.2*h // clear of the lower width
 	if at == 1 || at == 2 {
 		p.X, anchor = q[at].X-0.14*w, "end"
 	}

@@ -90,7 +90,8 @@ func TestVariantsAreAsLookedAt(t *testing.T) {
 		p.Carried, p.Cutter, p.Thickness = true, fit.Toughened, 10
 	}))
 	small := map[reading.Place]string{reading.WidthTop: "120", reading.HeightLeft: "90", reading.OldWidth: "116",
-		reading.OldHeight: "86", reading.HoleAcross: "8", reading.HoleUp: "9", reading.HoleSide: "12", reading.HoleApart: "80",
+		reading.OldHeight: "86", reading.HoleAcross: "8", reading.HoleUp: "9", reading.HoleSide: "12",
+		reading.HoleApart:  "80",
 		reading.BushAcross: "6"}
 	say("two holes in a small pane, too near the edge", variant(t, "two-holes", small, func(p *fit.Problem, _ *Scene) {
 		p.Carried, p.Cutter, p.Thickness = true, fit.Toughened, 6

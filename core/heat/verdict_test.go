@@ -51,7 +51,8 @@ func TestVerdictsOfAPack(t *testing.T) {
 // limit stops above it.
 func TestUnknownLimit(t *testing.T) {
 	pane := Pane{T: 4, Lambda: 1, Hot: 0.837, Cold: 0.837}
-	p := Pack{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: Upright, Panes: []Pane{pane, pane}, Gaps: []float64{12}}
+	p := Pack{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: Upright, Panes: []Pane{pane, pane},
+		Gaps: []float64{12}}
 	r, err := Solve(p)
 	if err != nil {
 		t.Fatal(err)

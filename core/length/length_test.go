@@ -95,7 +95,8 @@ func TestRefuse(t *testing.T) {
 			t.Errorf("%q: %q", text, w)
 		}
 	}
-	for text, want := range map[string]float64{"1234,567": 1234.567, "12345,678": 12345.678, "0,567": 0.567, "123,56": 123.56,
+	for text, want := range map[string]float64{"1234,567": 1234.567, "12345,678": 12345.678, "0,567": 0.567,
+		"123,56":   123.56,
 		"123,5678": 123.5678} {
 		if r, err := Parse(text, MM, Caliper); err != nil || math.Abs(r.Value-want) > 1e-9 {
 			t.Errorf("%q: %v, %v", text, r.Value, err)
@@ -242,8 +243,8 @@ func BenchmarkParse(b *testing.B) {
 // A fraction of one sign is what it is in figures, alone and behind a whole number, and its lean
 // is by its own division: ¾ names quarters, ⅜ eighths.
 func TestSignsOfFractions(t *testing.T) {
-	for sign, figures := range map[string]string{"⅛": "1/8", "¼": "1/4", "⅜": "3/8", "½": "1/2", "⅝": "5/8", "¾": "3/4",
-		"⅞": "7/8"} {
+	for sign, figures := range map[string]string{"⅛": "1/8", "¼": "1/4", "⅜": "3/8", "½": "1/2", "⅝": "5/8",
+		"¾": "3/4", "⅞": "7/8"} {
 		for _, at := range []string{"%s", "%s+", "%s-", "2%s", "2%s+", "2%s light", "4' 2%s\"", "4' - %s\"", "%s in heavy"} {
 			spaced := strings.NewReplacer("2%s", "2 %s").Replace(at)
 			for _, with := range []Instrument{Tape, Caliper} {
@@ -262,14 +263,19 @@ func TestSignsOfFractions(t *testing.T) {
 func TestWhere(t *testing.T) {
 	for text, want := range map[string]string{
 		"268,": "3 this is not part of a length", "268.": "3 this is not part of a length",
-		`4' 12"`: "3 12 inches or more after feet", `4' 11.99"`: "", `11 1/2" "`: "8 a second unit that disagrees with the first",
-		"268 +/": "4 this is not part of a length", "268 +/-": "7 a number was expected here", "268- ±0.4": "", "268- ": "",
+		`4' 12"`: "3 12 inches or more after feet", `4' 11.99"`: "",
+		`11 1/2" "`: "8 a second unit that disagrees with the first",
+		"268 +/":    "4 this is not part of a length", "268 +/-": "7 a number was expected here", "268- ±0.4": "",
+		"268- ":  "",
 		"268- 4": "3 a minus sign inside a length", "26 8": "3 a second number", "1/2/3": "3 a second stroke",
 		"268 MM": "", "26.8 CM": "", "11 INCH": "", "1.2 M": "", "4 FEET": "", "11 zz": "3 this is not part of a length",
 		"1/": "2 a number was expected under the stroke", "1/0": "2 a fraction cannot have 0 under the stroke",
-		"1 1/2 mm": "2 a fraction is always inches", "1 1/2 ft": "2 a fraction of a foot", "4 ft 3 mm": "7 two units that disagree",
-		"1.5 1/2": "4 a fraction behind a decimal number", "-5": "0 a length cannot be negative", " ": "0 nothing was typed",
-		"0": "0 a length is more than nothing", "100000": "", "100000.1": "0 that is more than 100 m", "⅛-": "", "999999999/9": "0 this fraction has too many digits",
+		"1 1/2 mm": "2 a fraction is always inches", "1 1/2 ft": "2 a fraction of a foot",
+		"4 ft 3 mm": "7 two units that disagree",
+		"1.5 1/2":   "4 a fraction behind a decimal number", "-5": "0 a length cannot be negative",
+		" ": "0 nothing was typed",
+		"0": "0 a length is more than nothing", "100000": "", "100000.1": "0 that is more than 100 m", "⅛-": "",
+		"999999999/9": "0 this fraction has too many digits",
 	} {
 		unit := MM
 		var e *Error
@@ -294,8 +300,9 @@ func TestFineMarks(t *testing.T) {
 			t.Errorf("%v mm: %q, want %q", mm, got, want)
 		}
 	}
-	for mm, want := range map[float64]string{0: "0", 25.4: "1", 25.6: "1+", 25.2: "1−", -25.4: "−1", -25.6: "−1+", -25.2: "−1−",
-		12.7: "1/2", 0.05: "0"} {
+	for mm, want := range map[float64]string{0: "0", 25.4: "1", 25.6: "1+", 25.2: "1−", -25.4: "−1", -25.6: "−1+",
+		-25.2: "−1−",
+		12.7:  "1/2", 0.05: "0"} {
 		if got := Show(mm, IN).Main; got != want {
 			t.Errorf("%v mm: %q, want %q", mm, got, want)
 		}

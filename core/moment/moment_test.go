@@ -129,7 +129,8 @@ func FuzzParse(f *testing.F) {
 // is the farthest.
 func TestYears(t *testing.T) {
 	now := time.Date(2026, 11, 26, 10, 20, 0, 0, zone(t))
-	for text, ok := range map[string]bool{"3 dec 2026": true, "3 dec 1999": false, "3 dec 2000": false, "3 dec 2199": false,
+	for text, ok := range map[string]bool{"3 dec 2026": true, "3 dec 1999": false, "3 dec 2000": false,
+		"3 dec 2199": false,
 		"3 dec 2200": true, "27 nov 2028 10:20": true, "27 nov 2028 10:21": false, "26 nov 2028": true, "28 nov 2028": false,
 		"3 dec 02026": false, "3 dec 26": false} {
 		_, err := Parse("promised", text, now)
@@ -137,7 +138,8 @@ func TestYears(t *testing.T) {
 			t.Errorf("%q: %v", text, err)
 		}
 	}
-	for text, why := range map[string]string{"3 dec 2000": "has passed", "3 dec 2199": "more than two years", "3 dec 1999": "",
+	for text, why := range map[string]string{"3 dec 2000": "has passed", "3 dec 2199": "more than two years",
+		"3 dec 1999": "",
 		"3 dec 2200": ""} {
 		_, err := Parse("promised", text, now)
 		f := fault.Of(err)

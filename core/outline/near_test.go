@@ -122,7 +122,8 @@ func TestMostHoles(t *testing.T) {
 
 // A measure that may be nothing: the start of a notch, an ordinate of those that there are.
 func TestMayBeNothing(t *testing.T) {
-	for key, want := range map[string]bool{"notch_from": true, "o0": true, "o1": true, "o": false, "ox": false, "o01": false,
+	for key, want := range map[string]bool{"notch_from": true, "o0": true, "o1": true, "o": false, "ox": false,
+		"o01": false,
 		"o-1": false, "o+1": false, "width": false, "overall": false, "o1.5": false,
 		fmt.Sprint("o", countMost): true, fmt.Sprint("o", countMost+1): false} {
 		if got := (Measure{Key: key}).MayBeNothing(); got != want {
@@ -137,7 +138,8 @@ func TestTapesNearlyInLine(t *testing.T) {
 	if err != nil || math.Abs(q.X-50) > 1e-9 || math.Abs(q.Y-0.5) > 1e-9 {
 		t.Errorf("%v, %v", q, err)
 	}
-	if q, err = Trilaterate(Point{}, Point{X: 100}, 40, 60); err != nil || math.Abs(q.X-40) > 1e-9 || math.Abs(q.Y) > 1e-6 {
+	if q, err = Trilaterate(Point{}, Point{X: 100}, 40, 60); err != nil || math.Abs(q.X-40) > 1e-9 ||
+		math.Abs(q.Y) > 1e-6 {
 		t.Errorf("%v, %v", q, err)
 	}
 }

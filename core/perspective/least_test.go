@@ -130,7 +130,8 @@ func TestWhatAMarkMayBe(t *testing.T) {
 		{func(m *Mark) { m.MM.X = math.NaN() }, false}, {func(m *Mark) { m.MM.Y = math.NaN() }, false},
 		{func(m *Mark) { m.MM.X = math.Inf(-1) }, false}, {func(m *Mark) { m.MM.Y = math.Inf(1) }, false},
 	} {
-		marks := []Mark{{outline.Point{X: 0, Y: 900}, outline.Point{}}, {outline.Point{X: 900, Y: 900}, outline.Point{X: 100}},
+		marks := []Mark{{outline.Point{X: 0, Y: 900}, outline.Point{}}, {outline.Point{X: 900, Y: 900},
+			outline.Point{X: 100}},
 			{outline.Point{X: 900}, outline.Point{X: 100, Y: 100}}, {outline.Point{}, outline.Point{Y: 100}}}
 		c.change(&marks[3])
 		_, err := Fit(marks)

@@ -93,7 +93,8 @@ func TestUpToTheLeast(t *testing.T) {
 		{4000, 10000, 12000, Amount{6000, 0, 0}, true}, {4000, 12000, 12000, Amount{6000, 0, 0}, true},
 		{9999, 10000, 10000, Amount{1, 0, 0}, true}, {10000, 10000, 10000, Amount{}, false},
 		{10001, 12000, 13000, Amount{}, false}} {
-		s, err := Reckon(Job{Panes: 1, Materials: []Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc", Low: c.low,
+		s, err := Reckon(Job{Panes: 1, Materials: []Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc",
+			Low:  c.low,
 			Each: c.each, High: c.high, Known: true}}}, r)
 		if err != nil {
 			t.Fatal(err)

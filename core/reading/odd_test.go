@@ -118,7 +118,8 @@ func TestDiagonalsSettleAPair(t *testing.T) {
 	}{
 		{"one width", map[Place]float64{WidthTop: 400, HeightLeft: 300, HeightRight: 330, Rising: 500, Falling: 500},
 			HeightRight},
-		{"one height", map[Place]float64{WidthTop: 430, WidthBottom: 400, HeightLeft: 300, Rising: 500, Falling: 500}, WidthTop},
+		{"one height", map[Place]float64{WidthTop: 430, WidthBottom: 400, HeightLeft: 300, Rising: 500, Falling: 500},
+			WidthTop},
 		{"no width", map[Place]float64{HeightLeft: 300, HeightRight: 330, Rising: 500, Falling: 500}, ""},
 		{"one diagonal", map[Place]float64{WidthTop: 400, HeightLeft: 300, HeightRight: 330, Rising: 500}, ""},
 		{"the other diagonal", map[Place]float64{WidthTop: 400, HeightLeft: 300, HeightRight: 330, Falling: 500}, ""},

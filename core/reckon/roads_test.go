@@ -160,7 +160,8 @@ func TestRoundOfAPane(t *testing.T) {
 		t.Fatal(err)
 	}
 	r := Reckoning{Fit: fit.Result{Pane: circle}}
-	if f := r.round(Known{}); f == nil || !near(f(300, 300), circle.Perimeter()) || !near(f(600, 600), 2*circle.Perimeter()) {
+	if f := r.round(Known{}); f == nil || !near(f(300, 300), circle.Perimeter()) || !near(f(600, 600),
+		2*circle.Perimeter()) {
 		t.Error("a circle is not as long round as it is")
 	}
 	r.Fit.Pane = nil

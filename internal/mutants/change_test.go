@@ -85,7 +85,8 @@ func f(s string, p parser) (int, error) {
 	for _, c := range all {
 		tried[strings.SplitN(c.what, " in ", 2)[0]]++
 	}
-	for _, not := range []string{"44 → 45", "64 → 65", "55 → 56", "66 → 67", "1e-9 → 1.25e-09", "5 → 6", "1 → 2", "> → >="} {
+	for _, not := range []string{"44 → 45", "64 → 65", "55 → 56", "66 → 67", "1e-9 → 1.25e-09", "5 → 6",
+		"1 → 2", "> → >="} {
 		if tried[not] > 0 {
 			t.Errorf("%s is tried", not)
 		}
