@@ -16,17 +16,24 @@ type Props = {
 	onPane: (pane: number) => void;
 };
 
-/** Below this width the loupe stands under the pane instead of beside it, px. */
+/** Below this width the loupe stands under the pane, where there is height for it, px. */
 const narrow = 620;
 
-/** What the key takes above the loupe; on a lower table there is no room for it, px. */
-const keyed = 84;
+/** On a lower table there is no room for the key above the loupe, px. */
+const keyed = 390;
+
+/** What the other panes of the object take above the loupe, px. */
+const mapped = 96;
 
 /** The pane and its frame to scale on the lit ground, with all that is known. */
 export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 	const [ref, size] = useSize<HTMLDivElement>();
 	const { table, section, material, walk } = view.reckoning;
-	const frames = useMemo(() => layOut(size.w, size.h), [size.w, size.h]);
+	const several = view.panes.length > 1;
+	const frames = useMemo(
+		() => layOut(size.w, size.h, several),
+		[size.w, size.h, several],
+	);
 	const eye = useMemo(() => eyeFor(table, frames.pane), [table, frames.pane]);
 	const shapes = useMemo(
 		() => table.items.filter((i) => i.kind !== "dim"),
@@ -37,7 +44,7 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 	const info = walk.find((p) => p.place === place);
 	const corner = eye.at(cornerOf(view));
 	const lens = frames.loupe;
-	const low = lens.y < keyed;
+	const low = size.h < keyed;
 	const stops = view.reckoning.fit.slide ?? [];
 	const middle = Math.floor(stops.length / 2);
 	const [heat, setHeat] = useState<number | null>(null);
@@ -120,11 +127,8 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 					<HeatSlider stops={stops} stop={stop} onChange={setHeat} />
 				</div>
 			)}
-			<div
-				className="absolute top-3 right-5 hidden items-start gap-6 sm:flex"
-				style={low ? { right: size.w - lens.x + 8 } : undefined}
-			>
-				{view.panes.length > 1 && (
+			<div className="absolute top-3 right-5 hidden items-start gap-6 sm:flex">
+				{several && (
 					<ObjectMap drawing={view.object} width={132} onPick={onPane} />
 				)}
 				{!low && <Key view={view} />}
@@ -146,18 +150,24 @@ function cornerOf(view: View) {
 	);
 }
 
-function layOut(w: number, h: number): { pane: Frame; loupe: Frame } {
-	if (w < narrow) {
+function layOut(
+	w: number,
+	h: number,
+	several: boolean,
+): { pane: Frame; loupe: Frame } {
+	if (w < narrow && h > 0.75 * w) {
 		const r = Math.min(w * 0.5, h * 0.36, 240);
 		return {
 			pane: { x: 12, y: 52, w: w - 24, h: Math.max(60, h - r - 104) },
 			loupe: { x: w - r - 8, y: h - r - 46, w: r, h: r },
 		};
 	}
-	const r = Math.min(w * 0.4, h * 0.66, 330);
 	const slider = 34;
+	const low = h < keyed;
+	const above = several && low ? mapped : 0;
+	const r = Math.min(w * 0.4, h * 0.66, 330, h - above - slider - 10);
 	return {
-		pane: { x: 24, y: 40, w: w - r - 24 - 30, h: h - 60 },
+		pane: { x: 24, y: 40, w: w - r - 24 - 30, h: h - (low ? 78 : 60) },
 		loupe: { x: w - r - 16, y: h - r - 10 - slider, w: r, h: r },
 	};
 }

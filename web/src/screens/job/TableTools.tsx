@@ -33,7 +33,7 @@ export function TableTools({ view }: { view: View }) {
 	);
 	const way = "min-h-11 shrink-0 underline underline-offset-4 hover:text-ink";
 	return (
-		<div className="border-t border-rule px-4 sm:px-7">
+		<div className="min-w-0 border-t border-rule px-4 sm:px-7">
 			<div className="flex flex-wrap gap-x-5 text-[0.9375rem] text-ink-2 lg:[@media(max-height:720px)]:flex-nowrap lg:[@media(max-height:720px)]:overflow-x-auto">
 				<button type="button" className={way} onClick={() => setOpen("road")}>
 					{view.reckoning.road.name.toLowerCase()}
