@@ -99,7 +99,7 @@ var otherSide = []walk{
 	{"large text", largeText},
 	{"photo template", photoTemplate},
 	{"every screen is accessible", everyScreen},
-	{"narrow and wide", narrowAndWide},
+	{"narrow and wide", narrowAndWide}, {"low screens", lowScreens},
 	{"keyboard", keyboard},
 	{"take-in draft", takeInDraft},
 	{"questions find the family", questionsFindTheFamily},
@@ -543,6 +543,39 @@ func narrowAndWide(t *testing.T, p *program) {
 			g.do(chromedp.EmulateViewport(w, 800))
 			if !g.soon(over + " <= 0") {
 				t.Errorf("%s at %d px is %d px too wide", path, w, ask[int](g, over))
+			}
+		}
+	}
+}
+
+// overlaps says what lies over something else on the table, or beyond the screen.
+const overlaps = `(() => {
+  const out = [], box = (at) => document.querySelector(at)?.getBoundingClientRect();
+  const beside = [...document.querySelectorAll("[data-beside] > *")].map((e) => e.getBoundingClientRect());
+  const loupe = box("[data-loupe] > circle"), table = box(".lit");
+  for (const b of beside) if (b.width > 0 && b.bottom > loupe.top + 1 && b.right > loupe.left) {
+    out.push("what stands beside ends at " + b.bottom + ", the loupe begins at " + loupe.top);
+  }
+  if (loupe.bottom > table.bottom || loupe.top < table.top) out.push("the loupe does not lie on the table");
+  for (const e of document.querySelectorAll("main > *")) {
+    const r = e.getBoundingClientRect().right;
+    if (r > window.innerWidth + 1) out.push("a column ends at " + r);
+  }
+  return out.join("; ");
+})()`
+
+// On a low screen, as of a tablet whose browser takes a part of it, nothing lies over the loupe
+// and nothing beyond the edge.
+func lowScreens(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	for _, path := range []string{"/jobs/1/measure", "/jobs/16/measure", "/jobs/23/measure"} {
+		for _, size := range [][2]int64{{1280, 800}, {1280, 660}, {1024, 768}, {1024, 640}} {
+			g.do(chromedp.EmulateViewport(size[0], size[1]))
+			g.goTo(path)
+			g.until("the loupe", `document.querySelector("[data-loupe]")`)
+			if !g.soon(overlaps + ` === ""`) {
+				t.Errorf("%s at %v: %s", path, size, ask[string](g, overlaps))
 			}
 		}
 	}

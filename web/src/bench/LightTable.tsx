@@ -127,7 +127,10 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 					<HeatSlider stops={stops} stop={stop} onChange={setHeat} />
 				</div>
 			)}
-			<div className="absolute top-3 right-5 hidden items-start gap-6 sm:flex">
+			<div
+				data-beside
+				className="absolute top-3 right-5 hidden items-start gap-6 sm:flex"
+			>
 				{several && (
 					<ObjectMap drawing={view.object} width={132} onPick={onPane} />
 				)}

@@ -28,7 +28,7 @@ export const Loupe = memo(function Loupe({
 		(i) => i.kind !== "dim" && i.kind !== "text",
 	);
 	return (
-		<g>
+		<g data-loupe>
 			<clipPath id={clip}>
 				<circle cx={cx} cy={cy} r={r} />
 			</clipPath>
