@@ -60,3 +60,25 @@ func TestWordsOfAShop(t *testing.T) {
 		}
 	}
 }
+
+// A word that is none of the three, or of something else, is not laid over the book.
+func TestNoWords(t *testing.T) {
+	agent, subject := table.Agents[0].ID, table.Subjects[0].ID
+	words := func(kind string, v float64) int {
+		n := 0
+		for _, r := range Laid(own.Values{{Kind: kind, ID: agent, Item: subject, V: v}}).Rules {
+			if r.Own {
+				n++
+			}
+		}
+		return n
+	}
+	for v, want := range map[float64]int{-1: 0, 0: 0, 1: 1, 2: 1, 3: 1, 4: 0, 5: 0} {
+		if got := words(own.Touch, v); got != want {
+			t.Errorf("%v: %d words of the shop", v, got)
+		}
+	}
+	if got := words(own.Material, 2); got != 0 {
+		t.Errorf("a material's value is %d words", got)
+	}
+}

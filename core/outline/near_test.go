@@ -154,3 +154,35 @@ func TestNotchBeyondItsSide(t *testing.T) {
 		t.Errorf("a notch at the corner: %v", err)
 	}
 }
+
+// Three sides that lie on a line make no triangle, nor do they when one is longer; a hair shorter,
+// and they do.
+func TestJustATriangle(t *testing.T) {
+	for _, c := range []struct {
+		bottom, right, left float64
+		ok                  bool
+	}{{100, 60, 40, false}, {60, 100, 40, false}, {60, 40, 100, false}, {99.9, 60, 40, true}, {60, 99.9, 40, true},
+		{60, 40, 99.9, true}, {100.1, 60, 40, false}, {60, 100.1, 40, false}, {60, 40, 100.1, false}} {
+		_, err := Triangle(c.bottom, c.right, c.left)
+		f := fault.Of(err)
+		if (f == nil) != c.ok || f != nil && f.Why != "three such sides do not meet" {
+			t.Errorf("%+v: %v", c, err)
+		}
+	}
+}
+
+// What a measure is called goes by its key; a key that is none is its own name.
+func TestNamesOfMeasures(t *testing.T) {
+	for key, want := range map[string]string{"o3": "ordinate 3", "p4_a": "point 4 from A", "p4_b": "point 4 from B",
+		"p4_p5": "point 4 to point 5", "p4_c": "", "p4_5": "", "p_a": "", "x4_a": "", "4_a": "", "p4": "", "px_a": "",
+		"p4_px": "",
+		"p04_a": "", "nothing": ""} {
+		if m := MeasureOf(key); m.Name != want || m.Key != key {
+			t.Errorf("%s is called %q, want %q", key, m.Name, want)
+		}
+	}
+	// An arc through a corner that is both its ends is none.
+	if b := BulgeThrough(Point{1, 2}, Point{5, 5}, Point{1, 2}); b != 0 {
+		t.Errorf("%v", b)
+	}
+}

@@ -57,6 +57,8 @@ func TestStackBounds(t *testing.T) {
 		{"", func(s *Stack) { s.First, s.Last = 1, 1 }}, {"stack.first", func(s *Stack) { s.First = 3 }},
 		{"stack.first", func(s *Stack) { s.Last = 3 }}, {"stack.first", func(s *Stack) { s.First, s.Last = 2, 1 }},
 		{"", func(s *Stack) { s.First, s.Last = 1, 2 }}, {"", func(s *Stack) { s.Here, s.First = 0, 2 }},
+		{"", func(s *Stack) { s.Here, s.First = 2, 2 }}, {"", func(s *Stack) { s.Here, s.Last = 1, 2 }},
+		{"stack.first", func(s *Stack) { s.Here, s.Last = 0, -1 }}, {"", func(s *Stack) { s.Here, s.Last = 0, 1 }},
 		{"stack.first", func(s *Stack) { s.First = -1 }}, {"stack.first", func(s *Stack) { s.First, s.Last = 2, 2 }},
 	} {
 		s := st()

@@ -129,17 +129,21 @@ func sameAs(a, b string) (same, both bool) {
 	return a == b, a != "" && b != ""
 }
 
-// plain is a word without case, spaces and marks: PH 2 is ph2, 4,2 is 4.2.
+// plain is a word without case, spaces and marks: PH 2 is ph2, 4,2 is 4.2, and No. 6 is no6: a
+// point is one before a digit and not behind a letter.
 func plain(s string) string {
-	return strings.Map(func(r rune) rune {
+	var out strings.Builder
+	all := []rune(s)
+	for i, r := range all {
 		switch {
-		case r == ',' || r == '.':
-			return '.'
+		case (r == ',' || r == '.') && i+1 < len(all) && unicode.IsDigit(all[i+1]) &&
+			(i == 0 || !unicode.IsLetter(all[i-1])):
+			out.WriteRune('.')
 		case unicode.IsLetter(r) || unicode.IsDigit(r):
-			return unicode.ToLower(r)
+			out.WriteRune(unicode.ToLower(r))
 		}
-		return -1
-	}, s)
+	}
+	return out.String()
 }
 
 func threadOf(e Entry) string {

@@ -341,3 +341,19 @@ func TestMostOfAnEntry(t *testing.T) {
 		}
 	}
 }
+
+// Words are the same however they are spelt: case, spaces and marks say nothing, a comma is a point.
+func TestSameWords(t *testing.T) {
+	for _, c := range []struct {
+		a, b       string
+		same, both bool
+	}{{"PH 2", "ph2", true, true}, {"4,2", "4.2", true, true}, {"4.2", "42", false, true}, {"4,2", "42", false, true},
+		{"No. 6", "no 6", true, true}, {"No.6", "no 6", true, true}, {"4.", "4", true, true}, {".5", "5", false, true},
+		{"0.5", ",5", false, true}, {".5", ",5", true, true}, {"", "M4", false, false}, {"-", "M4", false, false}, {"M4",
+			"M5", false, true},
+		{"", "", true, false}, {"Ä/x", "äX", true, true}} {
+		if same, both := sameAs(c.a, c.b); same != c.same || both != c.both {
+			t.Errorf("%q and %q: same %v, both there %v", c.a, c.b, same, both)
+		}
+	}
+}
