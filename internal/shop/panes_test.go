@@ -102,6 +102,19 @@ func TestSignsAllPanesTogether(t *testing.T) {
 	if len(seen) != 9 || !strings.HasPrefix(open.Hindrances[0].Text, "pane 1: ") {
 		t.Errorf("%d panes stand in the way, first %q", len(seen), open.Hindrances[0].Text)
 	}
+	// Whichever pane is on the table, the object is the same: what is left of it, and what stands in
+	// the way.
+	laid, _, err := s.Benches(ctx, job)
+	if err != nil || len(laid) != 9 {
+		t.Fatalf("%d benches, %v", len(laid), err)
+	}
+	for _, v := range laid {
+		if v.MinutesTo == 0 || v.MinutesTo != laid[0].MinutesTo || len(v.Hindrances) != len(open.Hindrances) ||
+			len(v.Panes) != 9 || v.Job.Panes != nil {
+			t.Errorf("pane %d: %d of %d min left, %d of %d stand in the way, %d panes", v.Pane.Number, v.MinutesTo,
+				laid[0].MinutesTo, len(v.Hindrances), len(open.Hindrances), len(v.Panes))
+		}
+	}
 	if err := s.Read(ctx, tor, Bench{Job: job, Pane: ids[3]}, "width_top", Said{Text: "444",
 		Instrument: length.Tape}); err != nil {
 		t.Fatal(err)

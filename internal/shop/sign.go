@@ -84,13 +84,9 @@ func (s *Shop) Sign(ctx context.Context, by record.Account, key string, job int6
 		if err := s.seal(ctx, t, job, k); err != nil {
 			return 0, err
 		}
-		views := make([]View, 0, len(v.benches))
 		signedJob := j
 		signedJob.Ticket = &k
-		for i := range v.benches {
-			views = append(views, s.lay(signedJob, v.benches, i, shop.Unit))
-		}
-		if err := s.goneOut(ctx, t, by, j, v.benches, views); err != nil {
+		if err := s.goneOut(ctx, t, by, j, v.benches, s.layAll(signedJob, v.benches, shop.Unit)); err != nil {
 			return 0, err
 		}
 		said := "signed off"

@@ -145,11 +145,7 @@ func (s *Shop) Benches(ctx context.Context, job int64) ([]View, record.Shop, err
 	for i := range j.Panes {
 		benches = append(benches, benchOf(&j, &j.Panes[i], shop.Unit, was, sheet))
 	}
-	all := make([]View, 0, len(benches))
-	for i := range benches {
-		all = append(all, s.lay(j, benches, i, shop.Unit))
-	}
-	return all, shop, nil
+	return s.layAll(j, benches, shop.Unit), shop, nil
 }
 
 // Sheet reads one pane of a job for a drawing, and nothing of the others.
@@ -249,16 +245,25 @@ func (s *Shop) view(j record.Job, was *Signed, pane int64, unit length.Unit, dee
 		}
 		benches = append(benches, benchOf(&j, p, unit, was, d))
 	}
-	return s.lay(j, benches, on, unit), nil
+	return s.lay(s.object(j, benches, unit), on), nil
 }
 
-// lay puts one pane of a job that is worked out on the table.
-func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) View {
-	b := benches[on]
-	v := View{Job: j, Pane: b.pane, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j).inUnit(unit), Reckoning: b.reck,
-		Checks: b.checks, benches: benches}
+// layAll puts each pane of a job that is worked out on the table.
+func (s *Shop) layAll(j record.Job, benches []benchView, unit length.Unit) []View {
+	o := s.object(j, benches, unit)
+	all := make([]View, 0, len(benches))
+	for i := range benches {
+		all = append(all, s.lay(o, i))
+	}
+	return all
+}
+
+// object is what the view of each pane of a job that is worked out has in common.
+func (s *Shop) object(j record.Job, benches []benchView, unit length.Unit) View {
+	v := View{Job: j, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j).inUnit(unit), benches: benches}
 	counted := map[string]bool{} // steps that are done once for the object
 	for i := range benches {
+		benches[i].left = 0
 		for _, st := range benches[i].reck.Plan.Steps {
 			if !benches[i].done[st.Key] && !counted[st.Key] {
 				benches[i].left += st.Minutes
@@ -270,8 +275,16 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 		v.Panes = append(v.Panes, s.stateOf(benches[i]))
 	}
 	v.Late = !j.Signed && (late(j.PromisedAt, v.MinutesTo, s.Now()) || slips(j.PromisedAt, hardBy(benches)))
-	v.Route = benches[on].route
-	v.guests(benches[on])
+	v.Hindrances, v.Stops = v.hindrances(), v.stops()
+	return v
+}
+
+// lay puts one pane of an object on the table.
+func (s *Shop) lay(v View, on int) View {
+	benches, j := v.benches, v.Job
+	b := benches[on]
+	v.Pane, v.Reckoning, v.Checks, v.Route = b.pane, b.reck, b.checks, b.route
+	v.guests(b)
 	for i := range v.Checks {
 		if w := benches[on].standing.CheckWait(v.Checks[i].Key, s.Now()); w != nil && v.Checks[i].Waits == "" {
 			v.Checks[i].Waits = w.Why
@@ -287,7 +300,6 @@ func (s *Shop) lay(j record.Job, benches []benchView, on int, unit length.Unit) 
 			v.Checks[i].Waits = v.Waits[at].Why
 		}
 	}
-	v.Hindrances, v.Stops = v.hindrances(), v.stops()
 	v.Asks = ask.All(v.asking(benches[on]))
 	v.Object = drawing.Object(v.onObject())
 	v.Job.Panes = nil
