@@ -195,6 +195,19 @@ func TestWhatIsSaidOfAPrice(t *testing.T) {
 	}
 }
 
+// An offcut that is kept is as wide and as high as is kept, to a hair, and not just one of them.
+func TestVerifySeesNarrowOffcuts(t *testing.T) {
+	for _, c := range []struct {
+		w, h float64
+		ok   bool
+	}{{200, 200, true}, {200, 500, true}, {199.9, 500, false}, {500, 199.9, false}, {199.9, 199.9, false}} {
+		v := &verifier{task: Task{Rules: Rules{Keep: 200}}}
+		if v.node(&Node{Kind: IsOffcut, W: c.w, H: c.h}); (len(v.broken) == 0) != c.ok {
+			t.Errorf("%+v: %v", c, v.broken)
+		}
+	}
+}
+
 // Blocks are laid side by side along their alike sides, the one turned that may be; what is pinned
 // to lie, to a sheet or to a day stays with its own.
 func TestJoin(t *testing.T) {

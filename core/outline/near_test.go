@@ -176,7 +176,7 @@ func TestNamesOfMeasures(t *testing.T) {
 	for key, want := range map[string]string{"o3": "ordinate 3", "p4_a": "point 4 from A", "p4_b": "point 4 from B",
 		"p4_p5": "point 4 to point 5", "p4_c": "", "p4_5": "", "p_a": "", "x4_a": "", "4_a": "", "p4": "", "px_a": "",
 		"p4_px": "",
-		"p04_a": "", "nothing": ""} {
+		"p04_a": "", "nothing": "", "width": "width", "cut": "cut along each side", "rising": "diagonal, rising"} {
 		if m := MeasureOf(key); m.Name != want || m.Key != key {
 			t.Errorf("%s is called %q, want %q", key, m.Name, want)
 		}

@@ -406,6 +406,14 @@ func TestSays(t *testing.T) {
 	if s := st.Says(nil); s != "4 mm coated toughened, coat to the room, gap 9; 4 mm toughened (this one)" {
 		t.Error(s)
 	}
+	st.Panes, st.Gaps = append(st.Panes, Coated{"toughened", 4, "none"}), []float64{9, 12}
+	for last, want := range map[int]string{1: "; in this frame number 1", 2: "; in this frame number 1 to 2", 3: "",
+		0: ""} {
+		st.Last = last
+		if _, s, _ := strings.Cut(st.Says(nil), "gap 12; 4 mm toughened"); s != want {
+			t.Errorf("up to pane %d: %q", last, s)
+		}
+	}
 }
 
 // Over random needs: asking more of a pane, whatever it is, never opens a

@@ -209,3 +209,36 @@ func TestTurnsOfAGasket(t *testing.T) {
 		}
 	}
 }
+
+// The longer side of a pane says whether two carry it, whichever side it is.
+func TestLongPanesTakeTwo(t *testing.T) {
+	f, err := family.ByID("bead-brads")
+	if err != nil {
+		t.Fatal(err)
+	}
+	e, err := exposure.ByID("room")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, c := range []struct {
+		w, h string
+		two  bool
+	}{{"1300", "300", true}, {"300", "1300", true}, {"900", "300", false}, {"300", "900", false}} {
+		r, err := reading.FromTexts(map[reading.Place]string{reading.WidthTop: c.w, reading.WidthBottom: c.w,
+			reading.HeightLeft: c.h, reading.HeightRight: c.h, reading.Ledge: "12"}, length.MM)
+		if err != nil {
+			t.Fatal(err)
+		}
+		got, err := Pane(Known{Family: f.ID, Exposure: e, Readings: r, Unit: length.MM})
+		if err != nil {
+			t.Fatal(err)
+		}
+		two := false
+		for _, s := range got.Plan.Steps {
+			two = two || s.People > 1
+		}
+		if two != c.two {
+			t.Errorf("%s × %s: for two %v", c.w, c.h, two)
+		}
+	}
+}

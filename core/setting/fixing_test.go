@@ -137,3 +137,17 @@ func TestFixingsRefuse(t *testing.T) {
 		}
 	}
 }
+
+// A new rope is from 1 to 60 mm thick; of rubber nobody asks.
+func TestBoundsOfARope(t *testing.T) {
+	for _, c := range []struct {
+		kind  string
+		free  float64
+		field string
+	}{{"rope", 1, ""}, {"rope", 0.9, "free"}, {"rope", 60, ""}, {"rope", 60.1, "free"}, {"rubber", 0, ""}} {
+		_, err := Reuse{Kind: c.kind, Free: c.free, Sprung: c.free, Path: 1000, Length: 1000}.Figures()
+		if f := fault.Of(err); (f == nil) != (c.field == "") || f != nil && f.Field != c.field {
+			t.Errorf("%+v: %v", c, err)
+		}
+	}
+}
