@@ -108,6 +108,29 @@ func TestBoundOfSheets(t *testing.T) {
 	}
 }
 
+// A plan is proved where it takes as few sheets as any could, and not where it only takes few: three
+// of 700 × 400 are less than a sheet of a metre, and no sheet holds all three.
+func TestProvedIsProved(t *testing.T) {
+	for _, c := range []struct {
+		name   string
+		pieces []Piece
+		sheets int
+		proved bool
+	}{{"three that do not go on one", []Piece{{ID: "p", W: 700, H: 400, Count: 3, Turn: true}}, 2, false},
+		{"two that do", []Piece{{ID: "p", W: 700, H: 400, Count: 2, Turn: true}}, 1, true},
+		{"three that fill one and more", []Piece{{ID: "p", W: 600, H: 600, Count: 3, Turn: true}}, 3, true}} {
+		p := solve(t, Task{Stock: []Stock{{ID: "s", W: 1000, H: 1000, Count: 4, Cost: 30}}, Pieces: c.pieces},
+			Options{Steps: 200})
+		if len(p.Sheets) != c.sheets || p.Proved != c.proved || len(p.Left) != 0 {
+			t.Errorf("%s: %d sheets, proved %v, %+v", c.name, len(p.Sheets), p.Proved, p.Left)
+		}
+	}
+	if p := solve(t, Task{Stock: []Stock{{ID: "s", W: 1000, H: 1000, Cost: 30}}, Pieces: []Piece{{ID: "p", W: 600, H: 600,
+		Count: 2}}}, Options{Steps: 200}); p.Proved || len(p.Left) != 1 {
+		t.Errorf("a pane is left, and it is proved %v", p.Proved)
+	}
+}
+
 // Pieces of which no two lie on one sheet: longer than half of it whichever way they lie.
 func TestApart(t *testing.T) {
 	u := unit{w: tenths(1000), h: tenths(800)}

@@ -239,3 +239,19 @@ func TestBoxHoldsCircles(t *testing.T) {
 		}
 	}
 }
+
+// On the way from cold to hot what breaks its limit is marked, clearance and bite each by itself.
+func TestBrokenLimitsAreMarked(t *testing.T) {
+	s := variant(t, "clip-heat", stoveRead(), nil)
+	for _, low := range []fit.Stop{{}, {GapLow: true}, {BiteLow: true}, {GapLow: true, BiteLow: true}} {
+		for _, i := range SectionAt(s, low).Items {
+			want := ""
+			if i.ID == "clearance" && low.GapLow || i.ID == "bite" && low.BiteLow {
+				want = "odd"
+			}
+			if i.State != want {
+				t.Errorf("%+v: %s is %q", low, i.ID, i.State)
+			}
+		}
+	}
+}

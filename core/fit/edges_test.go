@@ -119,3 +119,26 @@ func TestRoomBehind(t *testing.T) {
 		}
 	}
 }
+
+// The air round a bush is told when both were read, of a pane that is carried.
+func TestAirRoundABush(t *testing.T) {
+	for _, c := range []struct {
+		name    string
+		places  map[reading.Place]float64
+		carried bool
+		told    bool
+	}{{"both", map[reading.Place]float64{reading.HoleAcross: 10, reading.BushAcross: 8}, true, true},
+		{"the hole alone", map[reading.Place]float64{reading.HoleAcross: 10}, true, false},
+		{"the bush alone", map[reading.Place]float64{reading.BushAcross: 8}, true, false},
+		{"not carried", map[reading.Place]float64{reading.HoleAcross: 10, reading.BushAcross: 8}, false, false}} {
+		p := problem(t, "two-holes", nil)
+		p.Carried = c.carried
+		for place, v := range c.places {
+			p.Readings[place] = length.Reading{Value: v}
+		}
+		f := solver{p: p}.bush()
+		if (len(f) > 0) != c.told || len(f) > 0 && f[0].Value != 1 {
+			t.Errorf("%s: %+v", c.name, f)
+		}
+	}
+}
