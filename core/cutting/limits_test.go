@@ -295,3 +295,16 @@ func TestLowestBars(t *testing.T) {
 		}
 	}
 }
+
+// A node holds the pieces in it, each as often as it is there, and no waste.
+func TestHolds(t *testing.T) {
+	leaf := func(kind, piece string) *Node { return &Node{Kind: kind, Piece: piece} }
+	n := &Node{Kind: IsCut, A: &Node{Kind: IsCut, A: leaf(IsPiece, "a"), B: leaf(IsWaste, "")},
+		B: &Node{Kind: IsCut, A: leaf(IsPiece, "a"), B: &Node{Kind: IsCut, A: leaf(IsPiece, "b"), B: leaf(IsOffcut, "")}}}
+	if got := n.Holds(); len(got) != 2 || got["a"] != 2 || got["b"] != 1 {
+		t.Errorf("%v", got)
+	}
+	if got := leaf(IsWaste, "").Holds(); len(got) != 0 {
+		t.Errorf("%v", got)
+	}
+}

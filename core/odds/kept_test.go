@@ -122,3 +122,46 @@ func TestBestIsTheTop(t *testing.T) {
 		}
 	}
 }
+
+// told writes down what it is told.
+type told struct {
+	Draws
+	finer map[reading.Place]float64
+	band  float64
+	wrong bool // a reading was made finer while another one was
+}
+
+func (d *told) Finer(p reading.Place, share float64) {
+	if share < 1 {
+		for q, s := range d.finer {
+			d.wrong = d.wrong || q != p && s != 1
+		}
+	}
+	d.finer[p] = share
+	d.Draws.Finer(p, share)
+}
+
+func (d *told) Band(share float64) {
+	for _, s := range d.finer {
+		d.wrong = d.wrong || s != 1
+	}
+	d.band = share
+	d.Draws.Band(share)
+}
+
+// What would help is asked of one thing at a time: each reading has all of its doubt again before
+// the next one is tried, and the cutter is asked for half of the band.
+func TestOneAtATime(t *testing.T) {
+	q := asked(func(*made, *Question) {})
+	d := &told{Draws: q.Draws(400, 0), finer: map[reading.Place]float64{}}
+	q.Draws = func(int, int) Draws { return d }
+	q.help()
+	if len(d.finer) != len(d.Readings()) || d.wrong || d.band != 0.5 {
+		t.Errorf("%+v", d)
+	}
+	for p, s := range d.finer {
+		if s != 1 {
+			t.Errorf("%s has %v of its doubt left", p, s)
+		}
+	}
+}

@@ -178,3 +178,21 @@ func TestWhereInTheList(t *testing.T) {
 		t.Errorf("%v", f)
 	}
 }
+
+// A sheet that was said to lie and plainly stands is turned, and the other way round; one that looks
+// neither way is not.
+func TestTurnedSheet(t *testing.T) {
+	for _, c := range []struct {
+		w, h, across, up float64
+		turned           bool
+	}{{297, 210, 100, 100, false}, {297, 210, 100, 114, false}, {297, 210, 100, 116, true}, {297, 210, 140, 100, false},
+		{210, 297, 100, 100, false}, {210, 297, 114, 100, false}, {210, 297, 116, 100, true}, {210, 297, 100, 140, false},
+		{200, 200, 100, 200, false}, {200, 200, 200, 100, false}, {114, 100, 50, 100, false}, {116, 100, 50, 100, true}} {
+		at := func(x, y float64) outline.Point { return outline.Point{X: x, Y: y} }
+		in := In{Sheet: Sheet{W: c.w, H: c.h}, Corners: []outline.Point{at(0, 0), at(c.across, 0), at(c.across, c.up),
+			at(0, c.up)}}
+		if in.turned() != c.turned {
+			t.Errorf("%+v: turned %v", c, in.turned())
+		}
+	}
+}

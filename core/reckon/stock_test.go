@@ -183,3 +183,18 @@ func TestPatternFromWitnesses(t *testing.T) {
 		t.Errorf("ready %v, %+v", r.Fit.Ready, r.Fit.Missing)
 	}
 }
+
+// A copy takes an opening that somebody says for what it is; how many speak is said.
+func TestCopiedFromWhatIsSaid(t *testing.T) {
+	k := light(t, 0, 0)
+	k.Readings, k.Road = map[reading.Place]length.Reading{}, road.Chosen{ID: "size", How: road.Pattern}
+	k.Heard = []witness.Said{heardOf("opening", 610, 457)}
+	if r := reckonedLight(t, k); !r.Fit.Ready || r.Fit.Order.W != 610 || r.Fit.Order.H != 457 {
+		t.Errorf("%+v, %v", r.Fit.Order, r.Fit.Missing)
+	}
+	for n, want := range map[int]string{1: "one alone", 2: "2 together", 5: "5 together"} {
+		if got := count(n); got != want {
+			t.Errorf("%q", got)
+		}
+	}
+}
