@@ -53,23 +53,29 @@ func toldGoing(b *strings.Builder, name string, k Known) {
 	b.WriteString("\n")
 }
 
+// heldBy is a pane held in a way, where such panes usually stand, read as usual.
+func heldBy(t *testing.T, id string) Known {
+	t.Helper()
+	f, err := family.ByID(id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	e, err := exposure.ByID(f.Exposure)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
+		Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}
+}
+
 // Each road of a pane held by clips, of one that is glued, of a ring's window and of a tube,
 // however it came.
 func TestRoadsAreAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
 	ways := map[string]int{} // what was told of a road already
 	for _, id := range []string{"clip-heat", "bonded-fixed", "ring-port", "gauge-tube"} {
-		f, err := family.ByID(id)
-		if err != nil {
-			t.Fatal(err)
-		}
-		e, err := exposure.ByID(f.Exposure)
-		if err != nil {
-			t.Fatal(err)
-		}
-		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
-			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2},
-			Peel:  bond.Peel{Length: 400, Width: 12, Spots: []bond.Spot{bond.Glass, bond.Glass, bond.Torn}}}
+		k := heldBy(t, id)
+		k.Peel = bond.Peel{Length: 400, Width: 12, Spots: []bond.Spot{bond.Glass, bond.Glass, bond.Torn}}
 		came := []road.Came{road.Whole}
 		if id == "bonded-fixed" {
 			came = append(came, road.Broken, road.Unbroken)
@@ -82,7 +88,7 @@ func TestRoadsAreAsLookedAt(t *testing.T) {
 							continue
 						}
 						k.Road = road.Chosen{ID: rd.ID, How: h.ID, Came: came, Part: p}
-						toldGoing(b, fmt.Sprintf("%s, %s %s, %s, %q", f.ID, rd.ID, h.ID, came, p.Says()), k)
+						toldGoing(b, fmt.Sprintf("%s, %s %s, %s, %q", id, rd.ID, h.ID, came, p.Says()), k)
 						ways[rd.ID]++
 					}
 				}
@@ -97,7 +103,7 @@ func TestRoadsAreAsLookedAt(t *testing.T) {
 			k.Material, k.Thickness = m.ID, m.Thicknesses[0]
 			for _, other := range []road.Chosen{{ID: "other", How: "board"}, {ID: "size", How: "opening"}} {
 				k.Road = other
-				toldGoing(b, fmt.Sprintf("%s, %s, of %s", f.ID, other.ID, m.ID), k)
+				toldGoing(b, fmt.Sprintf("%s, %s, of %s", id, other.ID, m.ID), k)
 			}
 		}
 	}
@@ -109,15 +115,7 @@ func TestRoadsAreAsLookedAt(t *testing.T) {
 
 // Bad maps of a bond are refused at their field, and only where somebody sticks it again.
 func TestPeelOfAPane(t *testing.T) {
-	f, err := family.ByID("bonded-fixed")
-	if err != nil {
-		t.Fatal(err)
-	}
-	e, err := exposure.ByID(f.Exposure)
-	if err != nil {
-		t.Fatal(err)
-	}
-	k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}}
+	k := heldBy(t, "bonded-fixed")
 	bad := bond.Peel{Length: -1, Width: 12, Spots: []bond.Spot{bond.Glass}}
 	for _, c := range []struct {
 		how  string
@@ -212,14 +210,6 @@ func TestTurnsOfAGasket(t *testing.T) {
 
 // The longer side of a pane says whether two carry it, whichever side it is.
 func TestLongPanesTakeTwo(t *testing.T) {
-	f, err := family.ByID("bead-brads")
-	if err != nil {
-		t.Fatal(err)
-	}
-	e, err := exposure.ByID("room")
-	if err != nil {
-		t.Fatal(err)
-	}
 	for _, c := range []struct {
 		w, h string
 		two  bool
@@ -229,7 +219,9 @@ func TestLongPanesTakeTwo(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		got, err := Pane(Known{Family: f.ID, Exposure: e, Readings: r, Unit: length.MM})
+		k := heldBy(t, "bead-brads")
+		k.Readings = r
+		got, err := Pane(k)
 		if err != nil {
 			t.Fatal(err)
 		}
