@@ -14,9 +14,9 @@ import (
 type Bond struct {
 	Adhesive string    `json:"adhesive" maxLength:"40"`
 	Since    time.Time `json:"since" doc:"When the pane was in place"`
-	Width    float64   `json:"width,omitempty" minimum:"0" maximum:"60" doc:"Pressed width of the bead, mm; of a moisture cure"`
+	Width    float64   `json:"width,omitempty" minimum:"0" maximum:"60" doc:"Pressed width of the bead, mm; moisture cure"`
 	Edges    int       `json:"edges,omitempty" minimum:"0" maximum:"2" doc:"Long edges of the bead that the air reaches"`
-	Depth24  float64   `json:"depth24,omitempty" minimum:"0" maximum:"10" doc:"By the tube's own sheet, mm in 24 h; 0 for the book's"`
+	Depth24  float64   `json:"depth24,omitempty" minimum:"0" maximum:"10" doc:"By its sheet, mm in 24 h; 0: the book's"`
 }
 
 // Key names a clock.
@@ -39,7 +39,7 @@ type Clock struct {
 	Safe     *time.Time     `json:"safe,omitempty" doc:"Not before"`
 	Over     bool           `json:"over"`
 	Left     int            `json:"left" doc:"Minutes to the safe time; 0 when it is over"`
-	Unsure   bool           `json:"unsure" doc:"It lies behind the last forecast: reckoned with the coldest and driest of its last day"`
+	Unsure   bool           `json:"unsure" doc:"Behind the last forecast: by the coldest and driest of its last day"`
 	Figure   working.Figure `json:"figure"`
 }
 

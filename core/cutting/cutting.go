@@ -58,8 +58,8 @@ type Rules struct {
 	Saw   bool    `json:"saw,omitempty" doc:"Sawn, with a kerf; else scored and snapped"`
 	Kerf  float64 `json:"kerf,omitempty" minimum:"0" maximum:"20" doc:"What the saw takes, mm"`
 	Least float64 `json:"least,omitempty" minimum:"0" maximum:"500" doc:"Narrowest strip that snaps off, mm; 0 for none"`
-	Keep  float64 `json:"keep,omitempty" minimum:"0" maximum:"5000" doc:"Both sides of an offcut that is worth its place, mm"`
-	Worth float64 `json:"worth,omitempty" minimum:"0" maximum:"1" doc:"What a kept offcut is worth of its price; 0 for the usual half"`
+	Keep  float64 `json:"keep,omitempty" minimum:"0" maximum:"5000" doc:"Sides of an offcut that is worth its place, mm"`
+	Worth float64 `json:"worth,omitempty" minimum:"0" maximum:"1" doc:"Share that a kept offcut is worth; 0 for half"`
 }
 
 // What a score must have beside it to snap: at least 10 mm and eight times the

@@ -45,7 +45,7 @@ type Node struct {
 	Y      float64 `json:"y"`
 	W      float64 `json:"w"`
 	H      float64 `json:"h"`
-	Up     bool    `json:"up,omitempty" doc:"Runs upwards, At from the left edge of the node; else along, At from its lower edge"`
+	Up     bool    `json:"up,omitempty" doc:"Runs upwards, At from the node's left edge; else along, from its lower"`
 	At     float64 `json:"at,omitempty" doc:"From the node's left or lower edge, mm"`
 	Trim   bool    `json:"trim,omitempty" doc:"A damaged edge comes off, with the running pliers"`
 	A      *Node   `json:"a,omitempty"`

@@ -12,7 +12,7 @@ import (
 // Tries is what is known of how often a cut comes out good: the usual chance, and how
 // it went here before.
 type Tries struct {
-	Usual float64 `json:"usual" minimum:"0" maximum:"1" doc:"Chance that a blank becomes a good pane, when nothing is known here"`
+	Usual float64 `json:"usual" minimum:"0" maximum:"1" doc:"Chance that a blank becomes good, when nothing is known here"`
 	Good  int     `json:"good,omitempty" minimum:"0" maximum:"100000" doc:"How many came out good here"`
 	Bad   int     `json:"bad,omitempty" minimum:"0" maximum:"100000" doc:"How many broke"`
 }

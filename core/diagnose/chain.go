@@ -22,7 +22,7 @@ type Link struct {
 	ID      string `json:"id"`
 	Name    string `json:"name"`
 	Because string `json:"because,omitempty" doc:"How it led to the one before it; empty for the first"`
-	May     []Root `json:"may" doc:"What can stand behind it with this way of holding and is not in the chain yet, most likely first"`
+	May     []Root `json:"may" doc:"What can stand behind it, held like this, and is not there yet, likeliest first"`
 }
 
 // longest is how far a chain goes back: what broke it, and three behind one

@@ -47,7 +47,7 @@ type Item struct {
 	Layer  Layer           `json:"layer"`
 	Points []outline.Point `json:"points"`
 	Closed bool            `json:"closed,omitempty"`
-	Bulges []float64       `json:"bulges,omitempty" doc:"Tangent of a quarter of the side's angle, behind each point; 0 for straight"`
+	Bulges []float64       `json:"bulges,omitempty" doc:"Tangent of a quarter of its angle, behind each point; 0: flat"`
 	Radius float64         `json:"radius,omitempty"`
 	Start  float64         `json:"start,omitempty"`
 	End    float64         `json:"end,omitempty"`

@@ -26,7 +26,7 @@ type Exposure struct {
 	FrameHot float64 `json:"frame_hot" doc:"The frame when the pane is hot, °C"`
 	Sudden   float64 `json:"sudden" doc:"Sudden change, K"`
 	Hours    float64 `json:"hours" doc:"Hours at the hot temperature that the pane should last"`
-	Cleaning float64 `json:"cleaning,omitempty" doc:"Hours at the short peak that it should last beside those, as in high-heat cleaning"`
+	Cleaning float64 `json:"cleaning,omitempty" doc:"Hours at the short peak beside those, as in high-heat cleaning"`
 	Outdoors bool    `json:"outdoors"`
 
 	sources Sources

@@ -52,7 +52,7 @@ type Family struct {
 	Objects  []string `json:"objects"`
 	Seen     string   `json:"seen" doc:"The side that the drawing is seen from"`
 	Sizing   Sizing   `json:"sizing" enum:"clip,rebate,channel,pack,groove,bonded,run,ring,hinge,port,tube,track,panel"`
-	Carried  string   `json:"carried,omitempty" enum:",holes" doc:"What the pane hangs on where no edge holds it; read with the size"`
+	Carried  string   `json:"carried,omitempty" enum:",holes" doc:"What it hangs on where no edge holds it; read with it"`
 	// Seal is what lies at the edge; the section is drawn by it.
 	Seal       string   `json:"seal" enum:"gasket,channel,pack,rubber,adhesive,run,butyl,plate,bedding,putty,bead,washer,track,panel,glued-bead,retainer,lugs,holes"`
 	Seals      []string `json:"seals" doc:"What it is sealed with"`
@@ -96,10 +96,10 @@ type Step struct {
 	Once       bool              `json:"once,omitempty" doc:"Done once for the object, whichever of its panes"`
 	Screws     bool              `json:"screws,omitempty" doc:"The fixings are tightened here, one by one in their order"`
 	Hold       bool              `json:"hold,omitempty" doc:"Stop here until it is right"`
-	Itself     bool              `json:"itself,omitempty" doc:"Nothing is done here: it is done as soon as all before it are"`
-	May        []string          `json:"may,omitempty" doc:"When a hold may be left out; without a case only an owner leaves it out"`
+	Itself     bool              `json:"itself,omitempty" doc:"Nothing is done here: done as soon as all before it are"`
+	May        []string          `json:"may,omitempty" doc:"When a hold may be left out; else only an owner leaves it out"`
 	After      []string          `json:"after,omitempty" doc:"Steps that it waits for"`
-	Least      *catalogue.Value  `json:"least,omitempty" doc:"Least time after the steps that it waits for, min; the sheet's time comes first"`
+	Least      *catalogue.Value  `json:"least,omitempty" doc:"Least wait after its steps, min; the sheet comes first"`
 	People     int               `json:"people,omitempty" doc:"How many, when it is always more than one"`
 	PeopleWhen map[string]string `json:"people_when,omitempty" doc:"Facts that make it two people's work, with the reason"`
 	Cautions   []string          `json:"cautions,omitempty"`

@@ -47,8 +47,8 @@ type Problem struct {
 	Limits    Limits            `json:"limits"`
 	Pane      Body              `json:"pane"`
 	Thickness float64           `json:"thickness" doc:"Nominal thickness of the pane, mm"`
-	ColdBend  *Value            `json:"cold_bend,omitempty" doc:"Least radius of a cold bend over the thickness; of sheets that bend"`
-	Stack     float64           `json:"stack,omitempty" doc:"Panes and gaps of the pack that it stands in, mm; 0 while unknown"`
+	ColdBend  *Value            `json:"cold_bend,omitempty" doc:"Least radius of a cold bend over the thickness; or nil"`
+	Stack     float64           `json:"stack,omitempty" doc:"Panes and gaps of its pack, mm; 0 while unknown"`
 	Plastic   bool              `json:"plastic,omitempty" doc:"Grows so much that its screw holes are drilled over size"`
 	Frame     Body              `json:"frame"`
 	Exposure  exposure.Exposure `json:"exposure"`
@@ -58,7 +58,7 @@ type Problem struct {
 	Raked     bool              `json:"raked,omitempty" doc:"Cut to the skew of the opening"`
 	OffCentre float64           `json:"off_centre" doc:"How far the pane may sit from the middle, mm"`
 	Stock     *outline.Size     `json:"stock,omitempty" doc:"A stock size that is taken as it comes, mm"`
-	Draws     int               `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"Openings to draw for the odds; 0 for none"`
+	Draws     int               `json:"draws,omitempty" minimum:"0" maximum:"1000000" doc:"Openings drawn for the odds"`
 	Unit      length.Unit       `json:"unit" enum:"mm,in" doc:"The shop's unit; the order is rounded in it"`
 }
 

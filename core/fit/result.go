@@ -40,22 +40,22 @@ type Result struct {
 	Nominal outline.Size            `json:"nominal" doc:"By the family's rule, mm"`
 	Order   outline.Size            `json:"order" doc:"To order or cut, mm"`
 	Band    Band                    `json:"band" doc:"The tolerance that the cutter keeps"`
-	Gap     outline.Size            `json:"gap" doc:"Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm"`
+	Gap     outline.Size            `json:"gap" doc:"Edge clearance each side, at the least readings, outside a wrap, mm"`
 	Wrap    float64                 `json:"wrap" doc:"A wrapped gasket's thickness when seated, each side, mm"`
 	HotGap  outline.Size            `json:"hot_gap" doc:"The same with everything hot, mm"`
 	Bite    float64                 `json:"bite" doc:"Bite as ordered, mm; 0 while unknown"`
 	HotBite float64                 `json:"hot_bite" doc:"Bite with everything hot, mm"`
-	Corners []outline.Point         `json:"corners" doc:"The opening as read, from the lower left, anticlockwise, mm; empty for a shape"`
+	Corners []outline.Point         `json:"corners" doc:"The opening, from lower left, anticlockwise, mm; none of a shape"`
 	Opening *outline.Outline        `json:"opening,omitempty" doc:"The opening of a shape as read"`
-	Holes   []outline.Path          `json:"holes,omitempty" doc:"Holes that carry the pane, from its lower left corner, mm"`
+	Holes   []outline.Path          `json:"holes,omitempty" doc:"Holes that carry it, from its lower left corner, mm"`
 	Pane    outline.Path            `json:"pane,omitempty" doc:"The pane of a shape as ordered, in the opening's place"`
 	Form    string                  `json:"form" doc:"What the pane is in words: rectangle, round, tube"`
 	Makes   []outline.Dimension     `json:"makes" doc:"The measures that make the pane as ordered"`
 	Lines   map[string]outline.Line `json:"lines" doc:"Where each measure of a shape lies on it"`
 	Chance  *odds.Chance            `json:"chance,omitempty" doc:"The odds of the ordered size, where they were asked"`
-	Slide   []Stop                  `json:"slide,omitempty" doc:"From the coldest to the hottest, where the odds were asked"`
+	Slide   []Stop                  `json:"slide,omitempty" doc:"From coldest to hottest, where the odds were asked"`
 	Lift    *Lift                   `json:"lift,omitempty" doc:"Of a pane that is put up and let down"`
-	Broken  []outline.Broken        `json:"broken" doc:"Rules for holes that the pane would break when it is toughened, where they are broken"`
+	Broken  []outline.Broken        `json:"broken" doc:"Rules for holes in toughened glass that it would break, and where"`
 	Figures []working.Figure        `json:"figures"`
 	Missing []reading.Missing       `json:"missing"`
 	Odd     []reading.Odd           `json:"odd"`

@@ -34,7 +34,7 @@ type CutterInfo struct {
 	ID    Cutter           `json:"id"`
 	Name  string           `json:"name"`
 	Bands []CutterBand     `json:"bands"`
-	Dress *catalogue.Value `json:"dress,omitempty" doc:"Cut over size to be dressed, of a round pane, mm across; nil where it comes finished"`
+	Dress *catalogue.Value `json:"dress,omitempty" doc:"Over size, to dress a round pane, mm; nil if it comes finished"`
 }
 
 // CutterBand is the band up to a thickness; the last one has none.

@@ -38,7 +38,7 @@ func All() []Usual { return usual }
 type Guest struct {
 	What   string `json:"what" maxLength:"80"`
 	Where  string `json:"where,omitempty" maxLength:"80"`
-	Before string `json:"before,omitempty" maxLength:"40" doc:"Key of the step before which it must be out; empty for one that stays"`
+	Before string `json:"before,omitempty" maxLength:"40" doc:"Key of the step before which it is out; empty if it stays"`
 	Stays  bool   `json:"stays,omitempty"`
 	Seen   bool   `json:"seen,omitempty" doc:"It stays and will be seen"`
 }

@@ -23,7 +23,7 @@ type Kind struct {
 	Name     string    `json:"name"`
 	Measures []Measure `json:"measures"`
 	Checks   []Measure `json:"checks"`
-	Counted  string    `json:"counted,omitempty" doc:"What a number has to be given for: stations or points; empty for none"`
+	Counted  string    `json:"counted,omitempty" doc:"What a number is given for: stations or points; empty for none"`
 	typical  Values
 	build    func(Values) (Path, error)
 	lines    func(Values, Path) map[string]Line

@@ -11,7 +11,7 @@ import (
 type Skew struct {
 	Sin    float64 `json:"sin" doc:"Sine of the angle out of square; positive leans to the right"`
 	Over   float64 `json:"over" doc:"Out of square over the height, mm"`
-	Misfit float64 `json:"misfit" doc:"How far the mean square of the diagonals is off what the sides say, as a length, mm"`
+	Misfit float64 `json:"misfit" doc:"How far the diagonals' mean square is off what the sides say, as a length, mm"`
 }
 
 // misfitMost is the share of the diagonal beyond which two diagonals and two

@@ -19,7 +19,7 @@ type Need struct {
 	Strike    bool              `json:"strike" doc:"People can fall or strike against it"`
 	Area      float64           `json:"area" doc:"Area of the pane, mm²; 0 while unknown"`
 	Thickness float64           `json:"thickness" doc:"Thickness that is wanted, mm"`
-	Read      float64           `json:"read,omitempty" doc:"Nominal thickness of the old pane or wall of its tube, mm; 0 while unread"`
+	Read      float64           `json:"read,omitempty" doc:"Nominal old thickness, or wall of a tube, mm; 0 while unread"`
 	Depth     float64           `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
 	Like      string            `json:"like,omitempty" doc:"Material of the old pane"`
 	Own       own.Values        `json:"-"` // the shop's own values
@@ -36,7 +36,7 @@ type Need struct {
 	Tube    bool               `json:"tube,omitempty" doc:"A tube, not a sheet"`
 	Outside float64            `json:"outside,omitempty" doc:"Of a tube, mm"`
 	Bent    bool               `json:"bent,omitempty" doc:"Bent to a curve"`
-	Outline *outline.Outline   `json:"outline,omitempty" doc:"The pane in its true shape with its holes; nil while unknown"`
+	Outline *outline.Outline   `json:"outline,omitempty" doc:"The pane in true shape with its holes; nil while unknown"`
 	Stack   Stack              `json:"stack" doc:"The pack that it stands in"`
 	Room    float64            `json:"room,omitempty" doc:"Before the pack, °C"`
 	Weights map[string]float64 `json:"weights,omitempty" doc:"How much each judgement counts, 0 to 10"`

@@ -31,7 +31,7 @@ type Load struct {
 	Even  float64 `json:"even,omitempty" doc:"Even pressure for good, kPa"`
 	Lying bool    `json:"lying,omitempty" doc:"It carries its own weight across"`
 	Spare float64 `json:"spare,omitempty" doc:"Bite beyond its limit, each side, mm; 0 while unknown"`
-	Warp  float64 `json:"warp,omitempty" doc:"How far a corner of the seat lies out of plane, mm; of a round one the greatest gap"`
+	Warp  float64 `json:"warp,omitempty" doc:"How far a corner of the seat is out of plane, mm; round: the widest gap"`
 
 	known *plates // of one choice: the plates that it has bent already
 }

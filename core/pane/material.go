@@ -30,15 +30,15 @@ type Material struct {
 	Lambda      catalogue.Value  `json:"lambda"`
 	Emissivity  catalogue.Value  `json:"emissivity"`
 	Strength    catalogue.Value  `json:"strength"`
-	ColdBend    *catalogue.Value `json:"cold_bend,omitempty" doc:"Least radius of a cold bend, times the thickness; nil when it does not bend"`
+	ColdBend    *catalogue.Value `json:"cold_bend,omitempty" doc:"Least radius of a cold bend over the thickness; or nil"`
 	Steady      catalogue.Value  `json:"steady"`
 	Peak        *catalogue.Value `json:"peak,omitempty"`
 	Sudden      *catalogue.Value `json:"sudden,omitempty"`
 	Life        []Life           `json:"life,omitempty" doc:"Hours that it stands at a temperature"`
 	Plies       int              `json:"plies,omitempty" doc:"Of laminated glass, or panes of a sealed unit"`
-	Ply         float64          `json:"ply,omitempty" doc:"How thick each is, whatever the whole measures, mm; 0 shares the whole"`
+	Ply         float64          `json:"ply,omitempty" doc:"How thick each is, whatever the whole, mm; 0 shares that"`
 	Only        bool             `json:"only,omitempty" doc:"Offered only where the old pane was one"`
-	Other       bool             `json:"other,omitempty" doc:"Something other than glass or plastic; offered only where that is asked for"`
+	Other       bool             `json:"other,omitempty" doc:"Neither glass nor plastic; offered where that is asked for"`
 	Porous      bool             `json:"porous,omitempty" doc:"Wind goes through it"`
 	Design      *catalogue.Value `json:"design,omitempty" doc:"What a plastic, a board or a metal carries for good, MPa"`
 	Tube        bool             `json:"tube,omitempty" doc:"Can be had as a tube"`
@@ -47,7 +47,7 @@ type Material struct {
 	Limits      fit.Asks         `json:"limits,omitzero" doc:"What it asks of its frame beside the family's limits"`
 	Safety      bool             `json:"safety" doc:"Breaks safely or not at all; the mark has still to be checked"`
 	Plastic     bool             `json:"plastic,omitempty"`
-	Cut         string           `json:"cut" enum:"hand,saw,order" doc:"Cut here by hand, sawn here, or ordered to final size"`
+	Cut         string           `json:"cut" enum:"hand,saw,order" doc:"Cut by hand, sawn, or ordered to final size"`
 	Cutter      fit.Cutter       `json:"cutter" doc:"Whose tolerance to assume"`
 	Thicknesses []float64        `json:"thicknesses" doc:"Nominal thicknesses, mm"`
 	Walls       []float64        `json:"walls,omitempty" doc:"Nominal walls of its tubes, mm"`

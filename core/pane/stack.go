@@ -28,9 +28,9 @@ type Stack struct {
 	Slope  heat.Slope `json:"slope,omitempty" enum:",upright,leaning,lying"`
 	Gas    heat.Gas   `json:"gas,omitempty" enum:",air,argon" doc:"In its gaps; nothing said is air"`
 	Here   int        `json:"here,omitempty" minimum:"0" maximum:"4"`
-	First  int        `json:"first,omitempty" minimum:"0" maximum:"4" doc:"First pane that stands in this frame; 0 is the first of all"`
-	Last   int        `json:"last,omitempty" minimum:"0" maximum:"4" doc:"Last of the panes that stand in this frame; 0 is the last of all"`
-	Cavity float64    `json:"cavity,omitempty" doc:"Behind its hot side, °C; 0 takes the hot side of what the object sees"`
+	First  int        `json:"first,omitempty" minimum:"0" maximum:"4" doc:"First pane in this frame; 0: the first of all"`
+	Last   int        `json:"last,omitempty" minimum:"0" maximum:"4" doc:"Last pane in this frame; 0: the last of all"`
+	Cavity float64    `json:"cavity,omitempty" doc:"Behind its hot side, °C; 0: the hot side of what the object sees"`
 }
 
 // bareFace is the emissivity of glass without a coat. EN 673, from memory.

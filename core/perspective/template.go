@@ -36,8 +36,8 @@ type Point struct {
 // In is a photo with its marks.
 type In struct {
 	Sheet   Sheet           `json:"sheet"`
-	Corners []outline.Point `json:"corners" maxItems:"4" doc:"Of the sheet in the photo: upper left, upper right, lower right, lower left"`
-	More    []Mark          `json:"more,omitempty" maxItems:"40" doc:"Other marks whose place from the sheet's lower left corner is known, mm"`
+	Corners []outline.Point `json:"corners" maxItems:"4" doc:"Of the sheet in the photo: from upper left, clockwise"`
+	More    []Mark          `json:"more,omitempty" maxItems:"40" doc:"Other marks, from the sheet's lower left corner, mm"`
 	Points  []Point         `json:"points" maxItems:"200" doc:"The outline in the photo, in walking order"`
 	Error   float64         `json:"error" minimum:"0" maximum:"200" doc:"How far a mark may be off, px"`
 }

@@ -81,7 +81,7 @@ type Step struct {
 	Screws   bool              `json:"screws" doc:"The fixings are tightened here, one by one in their order"`
 	Hold     bool              `json:"hold" doc:"Stop here until it is right"`
 	Itself   bool              `json:"itself" doc:"Nothing is done here: it is done as soon as all before it are"`
-	May      []string          `json:"may" doc:"The cases in which a hold may be left out; without one only an owner leaves it out"`
+	May      []string          `json:"may" doc:"When a hold may be left out; else only an owner leaves it out"`
 	After    []string          `json:"after" doc:"Keys of the steps that it waits for"`
 	Least    int               `json:"least,omitempty" doc:"Least time after those, min"`
 	Required bool              `json:"required" doc:"Asked for by why it broke; cannot be left out"`

@@ -31,7 +31,7 @@ type Answer struct {
 	Value   *float64 `json:"value,omitempty" doc:"The number that was read, in the check's unit"`
 	// Gaps are what was read round the pane, clockwise from the left end of the
 	// top, mm; the number is then their spread.
-	Gaps    []float64 `json:"gaps,omitempty" maxItems:"8" doc:"What was read round the pane, clockwise from the left end of the top, mm"`
+	Gaps    []float64 `json:"gaps,omitempty" maxItems:"8" doc:"Read round the pane, clockwise from the top's left, mm"`
 	Finding string    `json:"finding,omitempty" maxLength:"500" doc:"What is wrong, or why it does not apply"`
 }
 
@@ -45,7 +45,7 @@ type Check struct {
 	Unit    string         `json:"unit,omitempty" doc:"Set when a number is wanted"`
 	Limit   *working.Limit `json:"limit,omitempty"`
 	Spread  int            `json:"spread,omitempty" doc:"The number may be read as so many gaps round the pane"`
-	May     string         `json:"may,omitempty" doc:"The case in which it may be left out; without one only an owner signs over it"`
+	May     string         `json:"may,omitempty" doc:"When it may be left out; without it only an owner signs over it"`
 	After   []string       `json:"after" doc:"Keys of the steps that it waits for"`
 	Does    string         `json:"does,omitempty" doc:"The step that is done when this passes"`
 	ShownBy string         `json:"shown_by,omitempty" doc:"The step that, done, passes this"`

@@ -14,9 +14,9 @@ type Stop struct {
 	Key     string         `json:"key" doc:"The figure's, the gate's with its material, or the clash's"`
 	Station family.Station `json:"station" doc:"Where it is put right"`
 	Says    string         `json:"says" doc:"The number with its sentence"`
-	Limit   string         `json:"limit,omitempty" doc:"What is wanted, and where that is from; empty where nothing is measured"`
+	Limit   string         `json:"limit,omitempty" doc:"What is wanted, and where that is from; empty if not measured"`
 	Place   string         `json:"place,omitempty" doc:"The reading that it hangs on"`
-	Beyond  float64        `json:"beyond" doc:"How far it is beyond its limit, in the limit's unit; 0 where nothing is measured"`
+	Beyond  float64        `json:"beyond" doc:"How far beyond its limit, in its unit; 0 where nothing is measured"`
 	Taken   *Taken         `json:"taken,omitempty" doc:"The owner who took it on"`
 }
 

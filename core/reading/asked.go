@@ -17,9 +17,9 @@ type Asked struct {
 	Sizing   family.Sizing            `json:"sizing" enum:"clip,rebate,channel,pack,groove,bonded,run,ring,hinge,port,tube,track,panel"`
 	Shape    Shape                    `json:"shape"`
 	Readings map[Place]length.Reading `json:"readings"`
-	Pattern  bool                     `json:"pattern,omitempty" doc:"The pane is copied from the old one; its opening is not here"`
+	Pattern  bool                     `json:"pattern,omitempty" doc:"Copied from the old pane; its opening is not here"`
 	Said     Witnessed                `json:"said,omitzero" doc:"What else speaks for the size of a pane that is copied"`
-	Carried  bool                     `json:"carried,omitempty" doc:"The pane hangs on two holes, whose places are read with its size"`
+	Carried  bool                     `json:"carried,omitempty" doc:"The pane hangs on two holes, read with its size"`
 }
 
 // Spoken is what the witnesses of a pane's size stand for along one direction, mm.

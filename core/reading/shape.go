@@ -14,8 +14,8 @@ const Drawn = "drawn"
 // Shape is the form of the opening: a rectangle that is read all round when
 // Kind is empty, else one of outline's kinds, or Drawn.
 type Shape struct {
-	Kind   string           `json:"kind" maxLength:"20" doc:"Empty for a rectangle read all round; drawn for a file, a traced line or a photo"`
-	Count  int              `json:"count,omitempty" minimum:"0" maximum:"24" doc:"Stations or points, where the kind counts them"`
+	Kind   string           `json:"kind" maxLength:"20" doc:"Empty: a rectangle; drawn: a file, a traced line, a photo"`
+	Count  int              `json:"count,omitempty" minimum:"0" maximum:"24" doc:"Stations or points, where counted"`
 	Drawn  *outline.Outline `json:"drawn,omitempty"`
 	Doubt  float64          `json:"doubt,omitempty" minimum:"0" maximum:"50" doc:"Of a drawn outline, mm"`
 	Trace  *outline.Trace   `json:"trace,omitempty" doc:"How a drawn outline was traced"`

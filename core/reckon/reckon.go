@@ -38,7 +38,7 @@ type Known struct {
 	Readings  map[reading.Place]length.Reading `json:"readings"`
 	Material  string                           `json:"material,omitempty" doc:"Settled material; empty while open"`
 	Thickness float64                          `json:"thickness,omitempty" doc:"Settled thickness, mm; 0 while open"`
-	Cutter    fit.Cutter                       `json:"cutter,omitempty" doc:"Who cuts it; empty takes the material's usual"`
+	Cutter    fit.Cutter                       `json:"cutter,omitempty" doc:"Who cuts it; empty takes the usual"`
 	Gasket    fit.Gasket                       `json:"gasket"`
 	Sides     setting.Sides                    `json:"sides" doc:"Brackets on each side"`
 	Shape     reading.Shape                    `json:"shape"`
@@ -51,15 +51,15 @@ type Known struct {
 	Old       bool                             `json:"old,omitempty"`
 	Strike    bool                             `json:"strike,omitempty"`
 	Leaf      bool                             `json:"leaf,omitempty" doc:"Its door or leaf comes off its hinges"`
-	Screw     string                           `json:"screw,omitempty" doc:"Thread of what holds the pane, as the strip log has it"`
-	Turned    setting.Counted                  `json:"turned,omitempty" doc:"Eighths of a turn that each screw has had after its first touch"`
+	Screw     string                           `json:"screw,omitempty" doc:"Thread of what holds it, by the strip log"`
+	Turned    setting.Counted                  `json:"turned,omitempty" doc:"Eighths of a turn of each screw since touch"`
 	Like      string                           `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
 	Weights   map[string]float64               `json:"weights,omitempty"`
 	Evidence  diagnose.Evidence                `json:"evidence,omitempty" doc:"What was seen of the break"`
 	OldPane   diagnose.Evidence                `json:"old_pane,omitempty" doc:"What was seen of the old pane"`
 	Peel      bond.Peel                        `json:"peel,omitzero" doc:"What the faces of a bond that let go showed"`
 	Heard     []witness.Said                   `json:"heard,omitempty" doc:"What else speaks for the size"`
-	Stock     string                           `json:"stock,omitempty" doc:"A stock size that is taken, as the list names it"`
+	Stock     string                           `json:"stock,omitempty" doc:"A stock size that is taken, as listed"`
 	Cause     string                           `json:"cause,omitempty" doc:"Cause that somebody settled on"`
 	Behind    []string                         `json:"behind,omitempty" doc:"What stood behind it, nearest first"`
 	Own       own.Values                       `json:"-"` // the shop's own values, laid over the book's
@@ -67,7 +67,7 @@ type Known struct {
 	Duty      pane.Duty                        `json:"duty" doc:"What it has to carry and to be used for"`
 	Stack     pane.Stack                       `json:"stack" doc:"The pack that it stands in"`
 	Uses      []string                         `json:"uses,omitempty" doc:"Cleaners, lubricants, adhesives that touch it"`
-	Draws     int                              `json:"draws,omitempty" doc:"How many openings to draw for the odds; 0 for none"`
+	Draws     int                              `json:"draws,omitempty" doc:"Openings drawn for the odds; 0 for none"`
 	Stage     Stage                            `json:"-"` // how far to go; everything for nothing
 	Unit      length.Unit                      `json:"unit" enum:"mm,in"`
 	Marks     length.Unit                      `json:"-"` // whose marks the size is ordered to, where that is not Unit
@@ -81,9 +81,9 @@ type Reckoning struct {
 	Thickness float64             `json:"thickness" doc:"mm"`
 	Assumed   bool                `json:"assumed" doc:"Material or thickness is not settled yet"`
 	Pane      string              `json:"pane" doc:"4 mm glass-ceramic"`
-	Read      float64             `json:"read,omitempty" doc:"Nominal thickness of the old pane, or wall of the old tube, as it was read, mm"`
+	Read      float64             `json:"read,omitempty" doc:"Nominal thickness of the old pane, or wall of its tube, mm"`
 	Fit       fit.Result          `json:"fit"`
-	Instead   string              `json:"instead,omitempty" doc:"Why not the usual material is reckoned with, while none is settled"`
+	Instead   string              `json:"instead,omitempty" doc:"Why not the usual material, while none is settled"`
 	Withheld  string              `json:"withheld,omitempty" doc:"Why nothing is ordered yet although there is a size"`
 	Order     string              `json:"order" doc:"The order line; empty while readings are missing"`
 	OrderW    length.Shown        `json:"order_w"`
@@ -97,7 +97,7 @@ type Reckoning struct {
 	Figures   []working.Figure    `json:"figures" doc:"All numbers, problems first"`
 	Cutting   outline.Cutting     `json:"cutting" doc:"Whether the pane can be cut here"`
 	Choice    pane.Choice         `json:"choice"`
-	Touch     []compat.Finding    `json:"touch" doc:"How everything that may touch the pane and its frame gets on with them"`
+	Touch     []compat.Finding    `json:"touch" doc:"How all that may touch the pane and its frame gets on with them"`
 	Stops     []prove.Stop        `json:"stops" doc:"What keeps the job from being signed unless an owner takes it on"`
 	Plan      plan.Plan           `json:"plan"`
 	Handover  []handover.Line     `json:"handover" doc:"What the customer is told"`
@@ -108,13 +108,13 @@ type Reckoning struct {
 	Lift      *drawing.Drawing    `json:"lift,omitempty" doc:"How a pane that is lifted goes in, in three positions"`
 	Slide     []drawing.Drawing   `json:"slide" doc:"The section from the coldest to the hottest, as fit.slide"`
 	Why       diagnose.Result     `json:"why" doc:"Why it broke"`
-	Cause     string              `json:"cause" doc:"The settled cause in words, with what stood behind it; empty while open"`
+	Cause     string              `json:"cause" doc:"The settled cause in words, and what stood behind; empty while open"`
 	Chain     []diagnose.Link     `json:"chain" doc:"The settled cause and what stood behind it"`
 	Peeled    *bond.Peeled        `json:"peeled,omitempty" doc:"What the faces of the bond that let go say"`
 	Heard     *witness.Pane       `json:"heard,omitempty" doc:"What all that speak for the size stand for"`
 	Stock     []Offered           `json:"stock" doc:"Stock sizes that fall inside the fit"`
 	Was       diagnose.Result     `json:"was" doc:"What the old pane was"`
-	Carries   string              `json:"carries" doc:"What it has to carry, in words; empty for nothing more than wind and seat"`
+	Carries   string              `json:"carries" doc:"What it carries, in words; empty: nothing but wind and seat"`
 	Packing   string              `json:"packing" doc:"The pack that it stands in, in words; empty when it stands alone"`
 	Pack      *Packed             `json:"pack,omitempty" doc:"The pack that the pane stands in"`
 	Fault     *fault.Error        `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`

@@ -14,7 +14,7 @@ import (
 // is bought. The zero value is a broken pane that is made new to size.
 type Chosen struct {
 	ID   string `json:"id,omitempty" enum:",size,part,window,stays,kept,other" doc:"Nothing said is a pane made to size"`
-	How  string `json:"how,omitempty" enum:",opening,pattern,stick,seal,nip,upgrade,clean,watch,board,mesh,plate" doc:"Which way of it"`
+	How  string `json:"how,omitempty" enum:",opening,pattern,stick,seal,nip,upgrade,clean,watch,board,mesh,plate"`
 	Came Came   `json:"came,omitempty" enum:",broken,whole,unbroken" doc:"How the pane arrived; nothing said is broken"`
 	Part Part   `json:"part" doc:"What is bought"`
 }
@@ -22,7 +22,7 @@ type Chosen struct {
 // Part is a part as it comes.
 type Part struct {
 	Number string `json:"number,omitempty" maxLength:"80"`
-	Seen   string `json:"seen,omitempty" enum:",object,plate,list,old" doc:"Where the number, or the part itself, was seen"`
+	Seen   string `json:"seen,omitempty" enum:",object,plate,list,old" doc:"Where the number or the part itself was seen"`
 	// Box is what is in its box.
 	Box   []string `json:"box,omitempty" maxItems:"8" unique:"true" enum:"seal,pads,mouldings,clips,frame,screws,tape,instructions"`
 	Asked []Asked  `json:"asked,omitempty" maxItems:"6" doc:"Where its price was asked"`

@@ -45,7 +45,7 @@ type Odd struct {
 	Value     float64 `json:"value"`
 	Predicted float64 `json:"predicted" doc:"What the others say, mm"`
 	Sentence  string  `json:"sentence"`
-	LeftOut   bool    `json:"left_out" doc:"The others are solved without it; else one of several is wrong, and nobody can say which"`
+	LeftOut   bool    `json:"left_out" doc:"The others are solved without it; else nobody can say which is wrong"`
 }
 
 // Result is one direction solved.

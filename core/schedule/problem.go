@@ -61,7 +61,7 @@ type Step struct {
 	People  int      `json:"people,omitempty" minimum:"0" maximum:"4" doc:"0 for one"`
 	Needs   string   `json:"needs,omitempty" maxLength:"40" doc:"What each of them must be allowed"`
 	Uses    []string `json:"uses,omitempty" maxItems:"8" doc:"Places and shared things"`
-	Shares  string   `json:"shares,omitempty" maxLength:"60" doc:"What is opened for it, and can be shared for a while: an adhesive"`
+	Shares  string   `json:"shares,omitempty" maxLength:"60" doc:"Opened for it and shared for a while: an adhesive"`
 	Fit     []Window `json:"fit,omitempty" maxItems:"400" doc:"Hours whose weather lets it; nothing for any"`
 	After   []After  `json:"after,omitempty" maxItems:"40"`
 	Not     int      `json:"not_before,omitempty" doc:"What it waits for comes then: a delivery"`
@@ -75,7 +75,7 @@ type Job struct {
 	Steps   []Step  `json:"steps" maxItems:"200"`
 	Tail    int     `json:"tail,omitempty" minimum:"0" doc:"min after its last step until it may go out"`
 	Promise *int    `json:"promise,omitempty" doc:"When it is promised"`
-	Weight  float64 `json:"weight,omitempty" minimum:"0" maximum:"100" doc:"What an hour of lateness costs beside other jobs; 0 for 1"`
+	Weight  float64 `json:"weight,omitempty" minimum:"0" maximum:"100" doc:"What being an hour late costs; 0 for 1"`
 }
 
 // Problem is a shop with what is open.

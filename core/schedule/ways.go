@@ -9,7 +9,7 @@ import (
 // Way is something that would have a job ready sooner than it is, and what else that
 // costs.
 type Way struct {
-	Kind string `json:"kind" enum:"hand,longer,sooner,first" doc:"One person more, all stay on, what is waited for sooner, before all others"`
+	Kind string `json:"kind" enum:"hand,longer,sooner,first" doc:"One more, all stay, what it waits for sooner, first"`
 	// From and To are when the hand is wanted, or from when until when people stay on.
 	From  int      `json:"from,omitempty"`
 	To    int      `json:"to,omitempty"`

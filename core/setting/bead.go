@@ -27,8 +27,8 @@ type Bead struct {
 	Width   float64 `json:"width" doc:"Base, diameter or first leg, mm"`
 	Height  float64 `json:"height,omitempty" doc:"Height, depth or second leg, mm"`
 	Tube    float64 `json:"tube,omitempty" doc:"What one holds, ml; 310 for nothing"`
-	Skin    float64 `json:"skin,omitempty" minimum:"0" maximum:"1440" doc:"Until it skins, min; 0: not held against the laying"`
-	Place   float64 `json:"place,omitempty" minimum:"0" maximum:"600" doc:"For setting and pressing the pane, min; 2 for nothing"`
+	Skin    float64 `json:"skin,omitempty" minimum:"0" maximum:"1440" doc:"Until it skins, min; 0: not held against it"`
+	Place   float64 `json:"place,omitempty" minimum:"0" maximum:"600" doc:"To set and press the pane, min; 0 for 2"`
 	People  int     `json:"people,omitempty" doc:"Who lays; 1 for nothing"`
 }
 

@@ -115,7 +115,7 @@ type Reuse struct {
 	Sprung float64  `json:"sprung,omitempty" doc:"What it springs back to, mm; of a rope"`
 	Path   float64  `json:"path" doc:"Round which it goes, mm"`
 	Length float64  `json:"length" doc:"Of the old one, laid straight, mm"`
-	Seen   []string `json:"seen,omitempty" maxItems:"5" unique:"true" enum:"hard-band,fray,leak-mark,no-nail-mark" doc:"What was seen of it"`
+	Seen   []string `json:"seen,omitempty" maxItems:"5" unique:"true" enum:"hard-band,fray,leak-mark,no-nail-mark"`
 }
 
 // Common practice, no source.

@@ -21,7 +21,7 @@ type Line struct {
 	Ready   bool     `json:"ready" doc:"Everything that has to be there first is back"`
 	Waits   string   `json:"waits,omitempty" doc:"What it waits for, in words"`
 	Stands  Stands   `json:"stands,omitempty" enum:",under,round,over"`
-	Suggest Stands   `json:"suggest,omitempty" enum:",under,round,over" doc:"How it usually stands to the pane, while nobody said"`
+	Suggest Stands   `json:"suggest,omitempty" enum:",under,round,over" doc:"How it usually stands, while nobody said"`
 	Before  []string `json:"before" doc:"Ids of all that has to be back before it"`
 	Warning []string `json:"warnings" doc:"What is easily mixed up here"`
 }

@@ -51,15 +51,15 @@ const (
 
 // Held is how it was held.
 type Held struct {
-	How     string  `json:"how" enum:"screw,bolt,nut,tab,clip,rivet,brad,adhesive,friction,gravity,lip" doc:"lip: of another part"`
+	How     string  `json:"how" enum:"screw,bolt,nut,tab,clip,rivet,brad,adhesive,friction,gravity,lip"`
 	Drive   string  `json:"drive,omitempty" maxLength:"20" doc:"PH2, T20, slot, hex 5"`
 	Size    string  `json:"size,omitempty" maxLength:"20" doc:"M4, 4.2, No. 8"`
 	Thread  Thread  `json:"thread,omitempty" enum:",machine,self-tapping,wood"`
 	Length  float64 `json:"length,omitempty" minimum:"0" maximum:"500" doc:"Under the head, mm; 0 unknown"`
 	Head    string  `json:"head,omitempty" maxLength:"40"`
 	Washers bool    `json:"washers,omitempty"`
-	ToGlass float64 `json:"to_glass,omitempty" minimum:"0" maximum:"500" doc:"Depth from here to the glass, mm; 0 where there is none"`
-	Bends   int     `json:"bends,omitempty" minimum:"0" maximum:"20" doc:"How often a tab has been bent, this time included"`
+	ToGlass float64 `json:"to_glass,omitempty" minimum:"0" maximum:"500" doc:"Depth to the glass, mm; 0 where none is"`
+	Bends   int     `json:"bends,omitempty" minimum:"0" maximum:"20" doc:"How often a tab was bent, this time included"`
 }
 
 // Spot is a place on the object's sketch, 0 to 1 from the left and from the top.
@@ -79,11 +79,11 @@ type Entry struct {
 	Count    int      `json:"count" minimum:"1" maximum:"200" doc:"How many came off"`
 	Loosen   bool     `json:"loosen,omitempty" doc:"Only loosened and slid aside, never taken out"`
 	Captures []string `json:"captures,omitempty" maxItems:"40" doc:"Ids of what it holds down or hides"`
-	Stands   Stands   `json:"stands,omitempty" enum:",under,round,over" doc:"How it stands to the pane; else by how it came off"`
-	First    []string `json:"first,omitempty" maxItems:"40" doc:"Ids of what has to be back before it, beside what it holds down"`
+	Stands   Stands   `json:"stands,omitempty" enum:",under,round,over" doc:"As to the pane; else by how it came off"`
+	First    []string `json:"first,omitempty" maxItems:"40" doc:"Ids of what is back before it, beside what it holds down"`
 	Facing   string   `json:"facing,omitempty" maxLength:"200" doc:"Up, in, print reads from, open side, gap at"`
 	Fate     Fate     `json:"fate" enum:"back,renew,repair,lost,substitute,off" doc:"off: it is foreign and stays off"`
-	By       string   `json:"by,omitempty" maxLength:"120" doc:"What a substitute is: a bolt with its size, bush and washers"`
+	By       string   `json:"by,omitempty" maxLength:"120" doc:"What a substitute is: a bolt, its size, bush, washers"`
 	Renewed  int      `json:"renewed,omitempty" minimum:"0" maximum:"200" doc:"Of the count, replaced by new ones"`
 	Missing  int      `json:"missing,omitempty" minimum:"0" maximum:"200" doc:"Of the count, recorded as lost"`
 	Seized   bool     `json:"seized,omitempty" doc:"It was seized: it came with force, oil or a drill"`

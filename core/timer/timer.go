@@ -79,7 +79,7 @@ type Run struct {
 	Usual string    `json:"usual,omitempty" maxLength:"40" doc:"The usual one that it is; empty for one's own"`
 	What  string    `json:"what" maxLength:"120"`
 	Stage int       `json:"stage" minimum:"0" maximum:"9" doc:"Which part of it runs, from 0"`
-	Gates string    `json:"gates,omitempty" maxLength:"40" doc:"Key of the step or check that it keeps shut; empty for none"`
+	Gates string    `json:"gates,omitempty" maxLength:"40" doc:"Key of the step or check that it keeps shut, or empty"`
 	Check bool      `json:"check,omitempty"`
 	Since time.Time `json:"since"`
 	Until time.Time `json:"until" doc:"When this part is out"`

@@ -17,7 +17,7 @@ type Said struct {
 	Width  length.Reading `json:"width,omitzero"`
 	Height length.Reading `json:"height,omitzero"`
 	Round  length.Reading `json:"round,omitzero" doc:"Length of a joined gasket's groove"`
-	Cracks int            `json:"cracks,omitempty" minimum:"0" maximum:"40" doc:"That the tape crossed, over pieces laid together"`
+	Cracks int            `json:"cracks,omitempty" minimum:"0" maximum:"40" doc:"Crossed by the tape, of pieces together"`
 	Pen    float64        `json:"pen,omitempty" minimum:"0" maximum:"20" doc:"Width of the line round a traced pane, mm"`
 }
 

@@ -96,8 +96,8 @@ type Held struct {
 	Like   string          `json:"like" doc:"Material of the old pane, as far as known"`
 	Duty   pane.Duty       `json:"duty" doc:"What it has to carry and to be used for"`
 	Stack  pane.Stack      `json:"stack" doc:"The pack that it stands in; empty when it stands alone"`
-	Turns  setting.Counted `json:"turns,omitempty" maxItems:"160" doc:"Eighths of a turn of each screw after its first touch, as tightened"`
-	Peel   bond.Peel       `json:"peel" doc:"What the faces of a bond that let go showed; without a spot while nobody looked"`
+	Turns  setting.Counted `json:"turns,omitempty" maxItems:"160" doc:"Eighths of a turn of each screw, after its touch"`
+	Peel   bond.Peel       `json:"peel" doc:"What the faces of a bond that let go showed; no spot: nobody looked"`
 	Stock  string          `json:"stock,omitempty" maxLength:"9" doc:"A stock size that is taken, as the list names it"`
 	Uses   []string        `json:"uses" maxItems:"40" unique:"true" doc:"Cleaners, lubricants, adhesives that touch it"`
 }
@@ -109,8 +109,8 @@ type Pane struct {
 	Number int   `json:"number" doc:"As it stands on the drawing of the object"`
 	Held
 	Spot       drawing.Spot   `json:"spot" doc:"Where it is on the object"`
-	Heard      []witness.Said `json:"heard,omitempty" maxItems:"20" doc:"What else speaks for its size: pieces, a neighbour, a sheet, a word"`
-	Counted    int            `json:"counted,omitempty" minimum:"0" maximum:"480" doc:"Screws that were counted off, over all passes"`
+	Heard      []witness.Said `json:"heard,omitempty" maxItems:"20" doc:"What else speaks for its size: pieces, a word"`
+	Counted    int            `json:"counted,omitempty" minimum:"0" maximum:"480" doc:"Screws counted off, all passes"`
 	WaitsFor   string         `json:"waits_for"`
 	WaitsUntil *time.Time     `json:"waits_until,omitempty"`
 	Cures      []Cure         `json:"cures,omitempty" maxItems:"20" doc:"What was laid and has to harden"`
@@ -121,7 +121,7 @@ type Pane struct {
 	Choice     *Choice        `json:"choice,omitempty"`
 	Ticks      []Tick         `json:"ticks"`
 	Answers    []Answer       `json:"answers"`
-	Trials     []Trial        `json:"trials,omitempty" maxItems:"200" doc:"Checks that failed and were tried again, in their order"`
+	Trials     []Trial        `json:"trials,omitempty" maxItems:"200" doc:"Checks tried again after failing, in order"`
 	Taken      []Taken        `json:"taken,omitempty" maxItems:"100" doc:"Stops that an owner took on"`
 }
 
@@ -173,7 +173,7 @@ type Answer struct {
 type Trial struct {
 	Check   string    `json:"check" maxLength:"40"`
 	Value   *float64  `json:"value,omitempty"`
-	Got     string    `json:"got,omitempty" maxLength:"40" doc:"The number in the unit of whoever looks; nothing that is kept"`
+	Got     string    `json:"got,omitempty" maxLength:"40" doc:"The number in the unit of whoever looks; not kept"`
 	Finding string    `json:"finding" maxLength:"500"`
 	Changed string    `json:"changed,omitempty" maxLength:"200" doc:"What was changed before it was tried again"`
 	By      string    `json:"by" maxLength:"80"`

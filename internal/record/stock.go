@@ -26,14 +26,14 @@ type StockItem struct {
 	ID        int64     `json:"id"`
 	Kind      StockKind `json:"kind" enum:"sheet,offcut,tube,seal,adhesive,fastener,consumable"`
 	Name      string    `json:"name" maxLength:"120"`
-	Material  string    `json:"material,omitempty" maxLength:"40" doc:"Of a sheet, an offcut or a tube, as the Book names it"`
+	Material  string    `json:"material,omitempty" maxLength:"40" doc:"Of a sheet, offcut or tube, as the Book names it"`
 	Thickness float64   `json:"thickness,omitempty" minimum:"0" maximum:"100" doc:"Of a tube its wall, mm"`
 	W         float64   `json:"w,omitempty" minimum:"0" maximum:"10000" doc:"Width of a sheet, outside of a tube, mm"`
 	H         float64   `json:"h,omitempty" minimum:"0" maximum:"10000" doc:"Height of a sheet, length of a tube, mm"`
 	Unit      string    `json:"unit" enum:"pc,m"`
 	Quantity  float64   `json:"quantity" minimum:"0" maximum:"1000000" doc:"Pieces or metres, to a thousandth"`
 	Least     float64   `json:"least,omitempty" minimum:"0" maximum:"1000000" doc:"Below this it is on the list to buy"`
-	Cents     int64     `json:"cents,omitempty" minimum:"0" maximum:"100000000" doc:"Price of one piece or metre, in cents"`
+	Cents     int64     `json:"cents,omitempty" minimum:"0" maximum:"100000000" doc:"Price of a piece or metre, in cents"`
 	Place     string    `json:"place,omitempty" maxLength:"60"`
 	Lot       string    `json:"lot,omitempty" maxLength:"60"`
 	Expires   string    `json:"expires,omitempty" maxLength:"10" doc:"2027-03-31; empty for never"`

@@ -41,7 +41,7 @@ type Carried struct {
 	Version int            `json:"version" minimum:"1"`
 	Job     record.Job     `json:"job"`
 	Photos  []CarriedPhoto `json:"photos,omitempty" maxItems:"60"`
-	Seal    string         `json:"seal,omitempty" maxLength:"100" doc:"Keyed digest by the shop that wrote it, hexadecimal"`
+	Seal    string         `json:"seal,omitempty" maxLength:"100" doc:"Keyed digest by the shop that wrote it, in hex"`
 }
 
 // Carry gives a job as a document, sealed with the shop's key.

@@ -29,7 +29,7 @@ type Hold struct {
 type MayCure struct {
 	Step  string `json:"step"`
 	Title string `json:"title"`
-	Usual bool   `json:"usual" doc:"The hold that waits for it and has no clock yet; a second bead or a bed may keep any other shut"`
+	Usual bool   `json:"usual" doc:"The hold that waits for it without a clock yet; a second bead may keep any other shut"`
 }
 
 func boolFirst(a, b bool) int {

@@ -24,7 +24,7 @@ import (
 // Orders are what was ordered for a job, and what it lacks that nobody ordered.
 type Orders struct {
 	Orders []OrderView   `json:"orders"`
-	Lacks  []supply.Line `json:"lacks" doc:"What the job needs and is on no order: the panes, seals, what the strip log renews"`
+	Lacks  []supply.Line `json:"lacks" doc:"What the job needs and is on no order: panes, seals, what is renewed"`
 	Looks  []supply.Look `json:"looks" doc:"What is looked at when the pane on the table comes"`
 }
 
@@ -253,8 +253,8 @@ func (s *Shop) MoveOrder(ctx context.Context, by record.Account, at Bench, id in
 
 // Came is what came of an order.
 type Came struct {
-	Lines   []supply.Seen `json:"lines" maxItems:"60" doc:"What is not good, or good with a word; what is not named is good"`
-	W       string        `json:"w,omitempty" maxLength:"40" doc:"Width of the pane on the table as it was read, in any unit"`
+	Lines   []supply.Seen `json:"lines" maxItems:"60" doc:"What is not good, or good with a word; the rest is good"`
+	W       string        `json:"w,omitempty" maxLength:"40" doc:"Width of the pane on the table as read, in any unit"`
 	H       string        `json:"h,omitempty" maxLength:"40"`
 	Due     *time.Time    `json:"due,omitempty" doc:"When what is still to come should be here"`
 	Version int           `json:"version"`

@@ -18,13 +18,13 @@ import (
 // OutlineIn is an outline by its measures, or one that was read from a file.
 type OutlineIn struct {
 	Kind       string            `json:"kind" doc:"One of the shapes, or file"`
-	Count      int               `json:"count,omitempty" minimum:"0" maximum:"24" doc:"Stations or points, where the kind counts them"`
+	Count      int               `json:"count,omitempty" minimum:"0" maximum:"24" doc:"Stations or points, where counted"`
 	Measures   map[string]string `json:"measures" doc:"Its measures, and those of its checks that were read"`
 	Trace      *outline.Trace    `json:"trace,omitempty" doc:"How the line was traced; for a file"`
 	File       *outline.Outline  `json:"file,omitempty" doc:"What was read from a file"`
-	Doubt      float64           `json:"doubt,omitempty" minimum:"0" maximum:"50" doc:"How far a side of a file or photo may be off, mm"`
+	Doubt      float64           `json:"doubt,omitempty" minimum:"0" maximum:"50" doc:"How far off a side may be, mm"`
 	Inset      string            `json:"inset" maxLength:"60" doc:"Move every side inwards by this; empty for none"`
-	Thickness  float64           `json:"thickness" minimum:"0.5" maximum:"60" doc:"mm, to say whether it can be cut by hand"`
+	Thickness  float64           `json:"thickness" minimum:"0.5" maximum:"60" doc:"mm, for whether it can be cut by hand"`
 	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,feeler gauge,traced line"`
 }
 

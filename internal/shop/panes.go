@@ -171,7 +171,7 @@ func (s *Shop) SetWait(ctx context.Context, by record.Account, at Bench, in Wait
 // Drawn is an outline that is laid on the table as the opening of a pane.
 type Drawn struct {
 	Outline outline.Outline `json:"outline"`
-	Doubt   float64         `json:"doubt" minimum:"0" maximum:"50" doc:"How far a side may be off, mm; 0 for that of a traced line"`
+	Doubt   float64         `json:"doubt" minimum:"0" maximum:"50" doc:"How far a side may be off, mm; 0: by the trace"`
 	Trace   *outline.Trace  `json:"trace,omitempty"`
 	Version int             `json:"version" doc:"Of the pane, as the person saw it"`
 }

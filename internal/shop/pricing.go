@@ -306,7 +306,7 @@ func (s *Shop) SetPrice(ctx context.Context, by record.Account, job int64, a pri
 type Paper struct {
 	Kind   price.Kind `json:"kind" enum:"quote,invoice,credit"`
 	Total  int64      `json:"total" doc:"As it stands on the screen, so that nothing else is written"`
-	Agreed string     `json:"agreed,omitempty" maxLength:"300" doc:"What was agreed, where an invoice is above its quote; why, for a credit"`
+	Agreed string     `json:"agreed,omitempty" maxLength:"300" doc:"What was agreed above the quote; why, for a credit"`
 }
 
 // Write writes a paper under its number; a retry with the same key writes it once.

@@ -12,7 +12,7 @@ import (
 
 // Found is what a search found, of each kind the nearest.
 type Found struct {
-	Jobs      []record.Row      `json:"jobs" doc:"Newest first: by whose it is, what came off, was laid, ordered or fitted, its papers"`
+	Jobs      []record.Row      `json:"jobs" doc:"Newest first: by whose it is, what was done to it, its papers"`
 	Customers []record.Customer `json:"customers"`
 	Stores    []Stored          `json:"stores"`
 	More      bool              `json:"more" doc:"There are more jobs"`

@@ -26,7 +26,7 @@ type TakeIn struct {
 	Object     string          `json:"object" maxLength:"120"`
 	Exposure   string          `json:"exposure" doc:"Id of what heat or weather it sees"`
 	Steady     *float64        `json:"steady,omitempty" doc:"Hot side in steady use, °C, when it is known better"`
-	Stands     exposure.Stands `json:"stands,omitempty" enum:",inner,middle,outer" doc:"Of a pane in a door that heat goes through"`
+	Stands     exposure.Stands `json:"stands,omitempty" enum:",inner,middle,outer" doc:"In a door that heat goes through"`
 	Power      bool            `json:"power,omitempty"`
 	Gas        bool            `json:"gas,omitempty"`
 	Vehicle    bool            `json:"vehicle,omitempty"`

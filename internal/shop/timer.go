@@ -111,7 +111,7 @@ type StartedTimer struct {
 	Usual   string     `json:"usual,omitempty" maxLength:"40" doc:"One of the list; empty for one's own"`
 	What    string     `json:"what,omitempty" maxLength:"120"`
 	Minutes int        `json:"minutes,omitempty" doc:"0 for the usual"`
-	Gates   string     `json:"gates,omitempty" maxLength:"40" doc:"Key of the step or check that it keeps shut; empty for none"`
+	Gates   string     `json:"gates,omitempty" maxLength:"40" doc:"Key of the step or check that it keeps shut, or empty"`
 	Check   bool       `json:"check,omitempty"`
 	Since   *time.Time `json:"since,omitempty" doc:"When it began; now for nothing"`
 }

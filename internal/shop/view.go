@@ -38,15 +38,15 @@ type View struct {
 	Route      []route.Leg       `json:"route"`
 	Strip      Strip             `json:"strip"`
 	Guests     []GuestView       `json:"guests" doc:"What was put in only for now"`
-	MayPutIn   []UsualView       `json:"may_put_in" doc:"What is often put in, each with the last step before which it can be reached"`
+	MayPutIn   []UsualView       `json:"may_put_in" doc:"Often put in, each with the last step before which it is reached"`
 	Checks     []CheckView       `json:"checks"`
 	Hindrances []prove.Hindrance `json:"hindrances" doc:"What keeps the job from being signed off, all panes together"`
-	Stops      []PaneStop        `json:"stops" doc:"What is beyond its limit, of all panes, those that an owner took on among them"`
+	Stops      []PaneStop        `json:"stops" doc:"What is beyond its limit, of all panes, with those an owner took on"`
 	Waits      []plan.Wait       `json:"waits" doc:"Steps of this pane that cannot be ticked yet"`
 	Timers     []TimerView       `json:"timers" doc:"Clocks that are no chemistry, the next one out first"`
 	MayTime    []timer.Offer     `json:"may_time" doc:"Clocks that fit what is open here"`
 	Asks       []ask.Ask         `json:"asks" doc:"The one thing that each station asks next"`
-	Late       bool              `json:"late" doc:"The promise has passed, or the work left, or what hardens, no longer fits before it"`
+	Late       bool              `json:"late" doc:"The promise has passed, or what is left no longer fits before it"`
 	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left, all panes together"`
 
 	benches []benchView

@@ -17,7 +17,7 @@ import (
 // that of the way of holding, each side, mm.
 type WitnessIn struct {
 	Clearance float64 `json:"clearance" minimum:"0" maximum:"50"`
-	Radius    float64 `json:"radius,omitempty" minimum:"0" maximum:"3000" doc:"Of the pane's corners, mm, for a groove's length"`
+	Radius    float64 `json:"radius,omitempty" minimum:"0" maximum:"3000" doc:"Of its corners, mm, for a groove's length"`
 	Heard     []Heard `json:"heard" minItems:"1" maxItems:"20"`
 }
 
@@ -28,7 +28,7 @@ type Heard struct {
 	Width  string  `json:"width,omitempty" maxLength:"60"`
 	Height string  `json:"height,omitempty" maxLength:"60"`
 	Round  string  `json:"round,omitempty" maxLength:"60" doc:"Length of a joined gasket's groove"`
-	Cracks int     `json:"cracks,omitempty" minimum:"0" maximum:"40" doc:"That the tape crossed, over pieces laid together"`
+	Cracks int     `json:"cracks,omitempty" minimum:"0" maximum:"40" doc:"Crossed by the tape, of pieces together"`
 	Pen    float64 `json:"pen,omitempty" minimum:"0" maximum:"20" doc:"Width of the line round a traced pane, mm"`
 }
 

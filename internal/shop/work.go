@@ -299,7 +299,7 @@ func (b benchView) step(key string) (plan.Step, error) {
 // person saw, 0 for an open check.
 type Checked struct {
 	prove.Answer
-	Read []string `json:"read,omitempty" maxItems:"8" doc:"As typed, a length where the check wants one; several are gaps round the pane"`
+	Read []string `json:"read,omitempty" maxItems:"8" doc:"As typed, a length where wanted; several: gaps round the pane"`
 	Seen int      `json:"seen,omitempty"`
 }
 

@@ -15,7 +15,7 @@ type out[T any] struct{ Body T }
 
 // Keyed is a creating call: a retry with the same key makes nothing new.
 type Keyed[T any] struct {
-	Key  string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80" doc:"Made by the caller; the same for a retry"`
+	Key  string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80" doc:"The same for a retry"`
 	Body T
 }
 

@@ -34,7 +34,7 @@ type Catalogue struct {
 	Instruments []length.Instrument        `json:"instruments"`
 	Compat      compat.Table               `json:"compat" doc:"What may touch what"`
 	Cautions    []caution.Caution          `json:"cautions"`
-	Questions   []family.Question          `json:"questions" doc:"Those that pick the family; the first one is asked first"`
+	Questions   []family.Question          `json:"questions" doc:"Those that pick the family; the first is asked first"`
 	Edges       map[string]drawing.Drawing `json:"edges" doc:"The edge in section of each family"`
 	Shapes      []outline.Kind             `json:"shapes" doc:"Forms that an opening can have beside the plain rectangle"`
 	Evidence    []diagnose.Question        `json:"evidence" doc:"What to look at on a break"`

@@ -195,7 +195,7 @@ type Typed struct {
 	Text       string            `json:"text" maxLength:"200"`
 	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,feeler gauge,traced line"`
 	Place      reading.Place     `json:"place,omitempty"`
-	Job        int64             `json:"job,omitempty" minimum:"0" doc:"Where it is typed, for the unit in which the person works there"`
+	Job        int64             `json:"job,omitempty" minimum:"0" doc:"Where it is typed, for the person's unit there"`
 }
 
 func (v *Server) understand(ctx context.Context, in *struct{ Body Typed }) (*out[Understood], error) {

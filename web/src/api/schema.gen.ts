@@ -2848,7 +2848,7 @@ export interface components {
              */
             safe?: string;
             title: string;
-            /** @description It lies behind the last forecast: reckoned with the coldest and driest of its last day */
+            /** @description Behind the last forecast: by the coldest and driest of its last day */
             unsure: boolean;
         };
         CureCuring: {
@@ -2931,7 +2931,7 @@ export interface components {
             trim?: boolean;
             /** @description The piece lies on its side */
             turned?: boolean;
-            /** @description Runs upwards, At from the left edge of the node; else along, At from its lower edge */
+            /** @description Runs upwards, At from the node's left edge; else along, from its lower */
             up?: boolean;
             /** Format: double */
             w: number;
@@ -3004,7 +3004,7 @@ export interface components {
         CuttingRules: {
             /**
              * Format: double
-             * @description Both sides of an offcut that is worth its place, mm
+             * @description Sides of an offcut that is worth its place, mm
              */
             keep?: number;
             /**
@@ -3021,7 +3021,7 @@ export interface components {
             saw?: boolean;
             /**
              * Format: double
-             * @description What a kept offcut is worth of its price; 0 for the usual half
+             * @description Share that a kept offcut is worth; 0 for half
              */
             worth?: number;
         };
@@ -3123,7 +3123,7 @@ export interface components {
             /** @description How it led to the one before it; empty for the first */
             because?: string;
             id: string;
-            /** @description What can stand behind it with this way of holding and is not in the chain yet, most likely first */
+            /** @description What can stand behind it, held like this, and is not there yet, likeliest first */
             may: components["schemas"]["DiagnoseRoot"][];
             name: string;
         };
@@ -3191,7 +3191,7 @@ export interface components {
         DrawingItem: {
             /** @enum {string} */
             anchor?: "start" | "middle" | "end";
-            /** @description Tangent of a quarter of the side's angle, behind each point; 0 for straight */
+            /** @description Tangent of a quarter of its angle, behind each point; 0: flat */
             bulges?: number[];
             closed?: boolean;
             /** Format: double */
@@ -3278,7 +3278,7 @@ export interface components {
         ExposureExposure: {
             /**
              * Format: double
-             * @description Hours at the short peak that it should last beside those, as in high-heat cleaning
+             * @description Hours at the short peak beside those, as in high-heat cleaning
              */
             cleaning?: number;
             /**
@@ -3347,7 +3347,7 @@ export interface components {
         };
         FamilyFamily: {
             /**
-             * @description What the pane hangs on where no edge holds it; read with the size
+             * @description What it hangs on where no edge holds it; read with it
              * @enum {string}
              */
             carried?: "" | "holes";
@@ -3419,12 +3419,12 @@ export interface components {
             figures?: string[];
             /** @description Stop here until it is right */
             hold?: boolean;
-            /** @description Nothing is done here: it is done as soon as all before it are */
+            /** @description Nothing is done here: done as soon as all before it are */
             itself?: boolean;
             key: string;
-            /** @description Least time after the steps that it waits for, min; the sheet's time comes first */
+            /** @description Least wait after its steps, min; the sheet comes first */
             least?: components["schemas"]["CatalogueValue"];
-            /** @description When a hold may be left out; without a case only an owner leaves it out */
+            /** @description When a hold may be left out; else only an owner leaves it out */
             may?: string[];
             /**
              * Format: int64
@@ -3483,7 +3483,7 @@ export interface components {
         };
         FitCutterInfo: {
             bands: components["schemas"]["FitCutterBand"][];
-            /** @description Cut over size to be dressed, of a round pane, mm across; nil where it comes finished */
+            /** @description Over size, to dress a round pane, mm; nil if it comes finished */
             dress?: components["schemas"]["CatalogueValue"];
             id: string;
             name: string;
@@ -3547,18 +3547,18 @@ export interface components {
              * @description Bite as ordered, mm; 0 while unknown
              */
             bite: number;
-            /** @description Rules for holes that the pane would break when it is toughened, where they are broken */
+            /** @description Rules for holes in toughened glass that it would break, and where */
             broken: components["schemas"]["OutlineBroken"][];
             /** @description The odds of the ordered size, where they were asked */
             chance?: components["schemas"]["OddsChance"];
-            /** @description The opening as read, from the lower left, anticlockwise, mm; empty for a shape */
+            /** @description The opening, from lower left, anticlockwise, mm; none of a shape */
             corners: components["schemas"]["OutlinePoint"][];
             figures: components["schemas"]["WorkingFigure"][];
             /** @description What the pane is in words: rectangle, round, tube */
             form: string;
-            /** @description Edge clearance each side as ordered, at the least readings, outside a wrapped gasket, mm */
+            /** @description Edge clearance each side, at the least readings, outside a wrap, mm */
             gap: components["schemas"]["OutlineSize"];
-            /** @description Holes that carry the pane, from its lower left corner, mm */
+            /** @description Holes that carry it, from its lower left corner, mm */
             holes?: components["schemas"]["OutlineVertex"][][];
             /**
              * Format: double
@@ -3591,7 +3591,7 @@ export interface components {
              */
             read: number;
             ready: boolean;
-            /** @description From the coldest to the hottest, where the odds were asked */
+            /** @description From coldest to hottest, where the odds were asked */
             slide?: components["schemas"]["FitStop"][];
             /**
              * Format: double
@@ -3641,7 +3641,7 @@ export interface components {
             origin: components["schemas"]["CatalogueFrom"];
         };
         GuestGuest: {
-            /** @description Key of the step before which it must be out; empty for one that stays */
+            /** @description Key of the step before which it is out; empty if it stays */
             before?: string;
             /** @description It stays and will be seen */
             seen?: boolean;
@@ -3958,7 +3958,7 @@ export interface components {
         };
         OutlineKind: {
             checks: components["schemas"]["OutlineMeasure"][];
-            /** @description What a number has to be given for: stations or points; empty for none */
+            /** @description What a number is given for: stations or points; empty for none */
             counted?: string;
             kind: string;
             measures: components["schemas"]["OutlineMeasure"][];
@@ -4146,10 +4146,10 @@ export interface components {
         };
         PaneMaterial: {
             alpha: components["schemas"]["CatalogueValue"];
-            /** @description Least radius of a cold bend, times the thickness; nil when it does not bend */
+            /** @description Least radius of a cold bend over the thickness; or nil */
             cold_bend?: components["schemas"]["CatalogueValue"];
             /**
-             * @description Cut here by hand, sawn here, or ordered to final size
+             * @description Cut by hand, sawn, or ordered to final size
              * @enum {string}
              */
             cut: "hand" | "saw" | "order";
@@ -4177,7 +4177,7 @@ export interface components {
             nu: components["schemas"]["CatalogueValue"];
             /** @description Offered only where the old pane was one */
             only?: boolean;
-            /** @description Something other than glass or plastic; offered only where that is asked for */
+            /** @description Neither glass nor plastic; offered where that is asked for */
             other?: boolean;
             peak?: components["schemas"]["CatalogueValue"];
             plastic?: boolean;
@@ -4188,7 +4188,7 @@ export interface components {
             plies?: number;
             /**
              * Format: double
-             * @description How thick each is, whatever the whole measures, mm; 0 shares the whole
+             * @description How thick each is, whatever the whole, mm; 0 shares that
              */
             ply?: number;
             /** @description Wind goes through it */
@@ -4266,12 +4266,12 @@ export interface components {
         PaneStack: {
             /**
              * Format: double
-             * @description Behind its hot side, °C; 0 takes the hot side of what the object sees
+             * @description Behind its hot side, °C; 0: the hot side of what the object sees
              */
             cavity?: number;
             /**
              * Format: int64
-             * @description First pane that stands in this frame; 0 is the first of all
+             * @description First pane in this frame; 0: the first of all
              */
             first?: number;
             /** @description mm */
@@ -4285,7 +4285,7 @@ export interface components {
             here?: number;
             /**
              * Format: int64
-             * @description Last of the panes that stand in this frame; 0 is the last of all
+             * @description Last pane in this frame; 0: the last of all
              */
             last?: number;
             panes?: components["schemas"]["PaneCoated"][];
@@ -4311,14 +4311,14 @@ export interface components {
             value: number;
         };
         PerspectiveIn: {
-            /** @description Of the sheet in the photo: upper left, upper right, lower right, lower left */
+            /** @description Of the sheet in the photo: from upper left, clockwise */
             corners: components["schemas"]["OutlinePoint"][];
             /**
              * Format: double
              * @description How far a mark may be off, px
              */
             error: number;
-            /** @description Other marks whose place from the sheet's lower left corner is known, mm */
+            /** @description Other marks, from the sheet's lower left corner, mm */
             more?: components["schemas"]["PerspectiveMark"][];
             /** @description The outline in the photo, in walking order */
             points: components["schemas"]["PerspectivePoint"][];
@@ -4372,7 +4372,7 @@ export interface components {
              * @description Least time after those, min
              */
             least?: number;
-            /** @description The cases in which a hold may be left out; without one only an owner leaves it out */
+            /** @description When a hold may be left out; else only an owner leaves it out */
             may: string[];
             /** Format: int64 */
             minutes: number;
@@ -4546,7 +4546,7 @@ export interface components {
         ProveAnswer: {
             /** @description What is wrong, or why it does not apply */
             finding?: string;
-            /** @description What was read round the pane, clockwise from the left end of the top, mm */
+            /** @description Read round the pane, clockwise from the top's left, mm */
             gaps?: number[];
             /** @enum {string} */
             outcome: "pass" | "fail" | "not-applicable";
@@ -4570,12 +4570,12 @@ export interface components {
         ProveStop: {
             /**
              * Format: double
-             * @description How far it is beyond its limit, in the limit's unit; 0 where nothing is measured
+             * @description How far beyond its limit, in its unit; 0 where nothing is measured
              */
             beyond: number;
             /** @description The figure's, the gate's with its material, or the clash's */
             key: string;
-            /** @description What is wanted, and where that is from; empty where nothing is measured */
+            /** @description What is wanted, and where that is from; empty if not measured */
             limit?: string;
             /** @description The reading that it hangs on */
             place?: string;
@@ -4629,7 +4629,7 @@ export interface components {
         ReadingShape: {
             /**
              * Format: int64
-             * @description Stations or points, where the kind counts them
+             * @description Stations or points, where counted
              */
             count?: number;
             /** @description The pane is bent: chord and rise are asked */
@@ -4640,7 +4640,7 @@ export interface components {
              */
             doubt?: number;
             drawn?: components["schemas"]["OutlineOutline"];
-            /** @description Empty for a rectangle read all round; drawn for a file, a traced line or a photo */
+            /** @description Empty: a rectangle; drawn: a file, a traced line, a photo */
             kind: string;
             /** @description How a drawn outline was traced */
             trace?: components["schemas"]["OutlineTrace"];
@@ -4696,9 +4696,9 @@ export interface components {
             best_h?: components["schemas"]["LengthShown"];
             /** @description The best size by the odds, where they were asked */
             best_w?: components["schemas"]["LengthShown"];
-            /** @description What it has to carry, in words; empty for nothing more than wind and seat */
+            /** @description What it carries, in words; empty: nothing but wind and seat */
             carries: string;
-            /** @description The settled cause in words, with what stood behind it; empty while open */
+            /** @description The settled cause in words, and what stood behind; empty while open */
             cause: string;
             /** @description The settled cause and what stood behind it */
             chain: components["schemas"]["DiagnoseLink"][];
@@ -4720,7 +4720,7 @@ export interface components {
             handover: components["schemas"]["HandoverLine"][];
             /** @description What all that speak for the size stand for */
             heard?: components["schemas"]["WitnessPane"];
-            /** @description Why not the usual material is reckoned with, while none is settled */
+            /** @description Why not the usual material, while none is settled */
             instead?: string;
             /** @description How a pane that is lifted goes in, in three positions */
             lift?: components["schemas"]["DrawingDrawing"];
@@ -4745,7 +4745,7 @@ export interface components {
             plan: components["schemas"]["PlanPlan"];
             /**
              * Format: double
-             * @description Nominal thickness of the old pane, or wall of the old tube, as it was read, mm
+             * @description Nominal thickness of the old pane, or wall of its tube, mm
              */
             read?: number;
             /** @description What is to be done */
@@ -4763,7 +4763,7 @@ export interface components {
              * @description mm
              */
             thickness: number;
-            /** @description How everything that may touch the pane and its frame gets on with them */
+            /** @description How all that may touch the pane and its frame gets on with them */
             touch: components["schemas"]["CompatFinding"][];
             walk: components["schemas"]["ReadingPlaceInfo"][];
             /** @description What the old pane was */
@@ -4987,7 +4987,7 @@ export interface components {
         RecordGuest: {
             /** Format: date-time */
             at: string;
-            /** @description Key of the step before which it must be out; empty for one that stays */
+            /** @description Key of the step before which it is out; empty if it stays */
             before?: string;
             by: string;
             /** Format: int64 */
@@ -5090,7 +5090,7 @@ export interface components {
             choice?: components["schemas"]["RecordChoice"];
             /**
              * Format: int64
-             * @description Screws that were counted off, over all passes
+             * @description Screws counted off, all passes
              */
             counted?: number;
             /** @description What was laid and has to harden */
@@ -5103,7 +5103,7 @@ export interface components {
             family: string;
             frame: string;
             gasket: components["schemas"]["FitGasket"];
-            /** @description What else speaks for its size: pieces, a neighbour, a sheet, a word */
+            /** @description What else speaks for its size: pieces, a word */
             heard?: components["schemas"]["WitnessSaid"][];
             /** Format: int64 */
             id: number;
@@ -5116,7 +5116,7 @@ export interface components {
              * @description As it stands on the drawing of the object
              */
             number: number;
-            /** @description What the faces of a bond that let go showed; without a spot while nobody looked */
+            /** @description What the faces of a bond that let go showed; no spot: nobody looked */
             peel: components["schemas"]["BondPeel"];
             raked: boolean;
             readings: components["schemas"]["RecordReading"][];
@@ -5135,9 +5135,9 @@ export interface components {
             ticks: components["schemas"]["RecordTick"][];
             /** @description Clocks that are no chemistry */
             timers?: components["schemas"]["RecordTimer"][];
-            /** @description Checks that failed and were tried again, in their order */
+            /** @description Checks tried again after failing, in order */
             trials?: components["schemas"]["RecordTrial"][];
-            /** @description Eighths of a turn of each screw after its first touch, as tightened */
+            /** @description Eighths of a turn of each screw, after its touch */
             turns?: number[];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];
@@ -5284,7 +5284,7 @@ export interface components {
         RecordStockItem: {
             /**
              * Format: int64
-             * @description Price of one piece or metre, in cents
+             * @description Price of a piece or metre, in cents
              */
             cents?: number;
             /** @description 2027-03-31; empty for never */
@@ -5304,7 +5304,7 @@ export interface components {
              */
             least?: number;
             lot?: string;
-            /** @description Of a sheet, an offcut or a tube, as the Book names it */
+            /** @description Of a sheet, offcut or tube, as the Book names it */
             material?: string;
             name: string;
             place?: string;
@@ -5389,7 +5389,7 @@ export interface components {
         RecordTimer: {
             by: string;
             check?: boolean;
-            /** @description Key of the step or check that it keeps shut; empty for none */
+            /** @description Key of the step or check that it keeps shut, or empty */
             gates?: string;
             /** Format: int64 */
             id: number;
@@ -5426,7 +5426,7 @@ export interface components {
             changed?: string;
             check: string;
             finding: string;
-            /** @description The number in the unit of whoever looks; nothing that is kept */
+            /** @description The number in the unit of whoever looks; not kept */
             got?: string;
             /** Format: double */
             value?: number;
@@ -5466,10 +5466,7 @@ export interface components {
              * @enum {string}
              */
             came?: "" | "broken" | "whole" | "unbroken";
-            /**
-             * @description Which way of it
-             * @enum {string}
-             */
+            /** @enum {string} */
             how?: "" | "opening" | "pattern" | "stick" | "seal" | "nip" | "upgrade" | "clean" | "watch" | "board" | "mesh" | "plate";
             /**
              * @description Nothing said is a pane made to size
@@ -5509,7 +5506,7 @@ export interface components {
             box?: ("seal" | "pads" | "mouldings" | "clips" | "frame" | "screws" | "tape" | "instructions")[];
             number?: string;
             /**
-             * @description Where the number, or the part itself, was seen
+             * @description Where the number or the part itself was seen
              * @enum {string}
              */
             seen?: "" | "object" | "plate" | "list" | "old";
@@ -5550,7 +5547,7 @@ export interface components {
             station: string;
         };
         SashOdd: {
-            /** @description The others are solved without it; else one of several is wrong, and nobody can say which */
+            /** @description The others are solved without it; else nobody can say which is wrong */
             left_out: boolean;
             name: string;
             /**
@@ -5589,14 +5586,14 @@ export interface components {
             people?: number;
             /**
              * Format: double
-             * @description For setting and pressing the pane, min; 2 for nothing
+             * @description To set and press the pane, min; 0 for 2
              */
             place?: number;
             /** @enum {string} */
             section: "triangle" | "round" | "fillet" | "joint";
             /**
              * Format: double
-             * @description Until it skins, min; 0: not held against the laying
+             * @description Until it skins, min; 0: not held against it
              */
             skin?: number;
             /**
@@ -5682,7 +5679,6 @@ export interface components {
              * @description Round which it goes, mm
              */
             path: number;
-            /** @description What was seen of it */
             seen?: ("hard-band" | "fray" | "leak-mark" | "no-nail-mark")[];
             /**
              * Format: double
@@ -5830,11 +5826,11 @@ export interface components {
              */
             due?: string;
             h?: string;
-            /** @description What is not good, or good with a word; what is not named is good */
+            /** @description What is not good, or good with a word; the rest is good */
             lines: components["schemas"]["SupplySeen"][];
             /** Format: int64 */
             version: number;
-            /** @description Width of the pane on the table as it was read, in any unit */
+            /** @description Width of the pane on the table as read, in any unit */
             w?: string;
         };
         ShopCarried: {
@@ -5842,7 +5838,7 @@ export interface components {
             format: string;
             job: components["schemas"]["RecordJob"];
             photos?: components["schemas"]["ShopCarriedPhoto"][];
-            /** @description Keyed digest by the shop that wrote it, hexadecimal */
+            /** @description Keyed digest by the shop that wrote it, in hex */
             seal?: string;
             /** Format: int64 */
             version: number;
@@ -5875,7 +5871,7 @@ export interface components {
             got?: string;
             key: string;
             limit?: components["schemas"]["WorkingLimit"];
-            /** @description The case in which it may be left out; without one only an owner signs over it */
+            /** @description When it may be left out; without it only an owner signs over it */
             may?: string;
             /** @description Proved once for the object */
             once: boolean;
@@ -5912,11 +5908,11 @@ export interface components {
         ShopChecked: {
             /** @description What is wrong, or why it does not apply */
             finding?: string;
-            /** @description What was read round the pane, clockwise from the left end of the top, mm */
+            /** @description Read round the pane, clockwise from the top's left, mm */
             gaps?: number[];
             /** @enum {string} */
             outcome: "pass" | "fail" | "not-applicable";
-            /** @description As typed, a length where the check wants one; several are gaps round the pane */
+            /** @description As typed, a length where wanted; several: gaps round the pane */
             read?: string[];
             /** Format: int64 */
             seen?: number;
@@ -6294,7 +6290,7 @@ export interface components {
         ShopDrawn: {
             /**
              * Format: double
-             * @description How far a side may be off, mm; 0 for that of a traced line
+             * @description How far a side may be off, mm; 0: by the trace
              */
             doubt: number;
             outline: components["schemas"]["OutlineOutline"];
@@ -6317,7 +6313,7 @@ export interface components {
         };
         ShopEntered: {
             bag?: string;
-            /** @description What a substitute is: a bolt with its size, bush and washers */
+            /** @description What a substitute is: a bolt, its size, bush, washers */
             by?: string;
             /** @description Ids of what it holds down or hides */
             captures?: string[];
@@ -6333,7 +6329,7 @@ export interface components {
              * @enum {string}
              */
             fate: "back" | "renew" | "repair" | "lost" | "substitute" | "off";
-            /** @description Ids of what has to be back before it, beside what it holds down */
+            /** @description Ids of what is back before it, beside what it holds down */
             first?: string[];
             held: components["schemas"]["StriplogHeld"];
             id: string;
@@ -6362,7 +6358,7 @@ export interface components {
             seized?: boolean;
             spot?: components["schemas"]["StriplogSpot"];
             /**
-             * @description How it stands to the pane; else by how it came off
+             * @description As to the pane; else by how it came off
              * @enum {string}
              */
             stands?: "" | "under" | "round" | "over";
@@ -6382,7 +6378,7 @@ export interface components {
         };
         ShopFound: {
             customers: components["schemas"]["RecordCustomer"][];
-            /** @description Newest first: by whose it is, what came off, was laid, ordered or fitted, its papers */
+            /** @description Newest first: by whose it is, what was done to it, its papers */
             jobs: components["schemas"]["RecordRow"][];
             /** @description There are more jobs */
             more: boolean;
@@ -6391,7 +6387,7 @@ export interface components {
         ShopGuestView: {
             /** Format: date-time */
             at: string;
-            /** @description Key of the step before which it must be out; empty for one that stays */
+            /** @description Key of the step before which it is out; empty if it stays */
             before?: string;
             by: string;
             /** Format: int64 */
@@ -6416,7 +6412,7 @@ export interface components {
         ShopHeard: {
             /**
              * Format: int64
-             * @description That the tape crossed, over pieces laid together
+             * @description Crossed by the tape, of pieces together
              */
             cracks?: number;
             height?: string;
@@ -6577,7 +6573,7 @@ export interface components {
         ShopMayCure: {
             step: string;
             title: string;
-            /** @description The hold that waits for it and has no clock yet; a second bead or a bed may keep any other shut */
+            /** @description The hold that waits for it without a clock yet; a second bead may keep any other shut */
             usual: boolean;
         };
         ShopMoveOne: {
@@ -6694,7 +6690,7 @@ export interface components {
             who: string;
         };
         ShopOrders: {
-            /** @description What the job needs and is on no order: the panes, seals, what the strip log renews */
+            /** @description What the job needs and is on no order: panes, seals, what is renewed */
             lacks: components["schemas"]["SupplyLine"][];
             /** @description What is looked at when the pane on the table comes */
             looks: components["schemas"]["SupplyLook"][];
@@ -6703,12 +6699,12 @@ export interface components {
         ShopOutlineIn: {
             /**
              * Format: int64
-             * @description Stations or points, where the kind counts them
+             * @description Stations or points, where counted
              */
             count?: number;
             /**
              * Format: double
-             * @description How far a side of a file or photo may be off, mm
+             * @description How far off a side may be, mm
              */
             doubt?: number;
             /** @description What was read from a file */
@@ -6725,7 +6721,7 @@ export interface components {
             };
             /**
              * Format: double
-             * @description mm, to say whether it can be cut by hand
+             * @description mm, for whether it can be cut by hand
              */
             thickness: number;
             /** @description How the line was traced; for a file */
@@ -6817,12 +6813,12 @@ export interface components {
         ShopPaneStop: {
             /**
              * Format: double
-             * @description How far it is beyond its limit, in the limit's unit; 0 where nothing is measured
+             * @description How far beyond its limit, in its unit; 0 where nothing is measured
              */
             beyond: number;
             /** @description The figure's, the gate's with its material, or the clash's */
             key: string;
-            /** @description What is wanted, and where that is from; empty where nothing is measured */
+            /** @description What is wanted, and where that is from; empty if not measured */
             limit?: string;
             /** @description What the pane is called; empty when there is one */
             name: string;
@@ -6838,7 +6834,7 @@ export interface components {
             taken?: components["schemas"]["ProveTaken"];
         };
         ShopPaper: {
-            /** @description What was agreed, where an invoice is above its quote; why, for a credit */
+            /** @description What was agreed above the quote; why, for a credit */
             agreed?: string;
             /** @enum {string} */
             kind: "quote" | "invoice" | "credit";
@@ -7166,7 +7162,7 @@ export interface components {
         };
         ShopStartedTimer: {
             check?: boolean;
-            /** @description Key of the step or check that it keeps shut; empty for none */
+            /** @description Key of the step or check that it keeps shut, or empty */
             gates?: string;
             /**
              * Format: int64
@@ -7191,7 +7187,7 @@ export interface components {
             called: string;
             /**
              * Format: int64
-             * @description Price of one piece or metre, in cents
+             * @description Price of a piece or metre, in cents
              */
             cents?: number;
             /** @description 2027-03-31; empty for never */
@@ -7213,7 +7209,7 @@ export interface components {
             lot?: string;
             /** @description Less is there than should be */
             low: boolean;
-            /** @description Of a sheet, an offcut or a tube, as the Book names it */
+            /** @description Of a sheet, offcut or tube, as the Book names it */
             material?: string;
             name: string;
             /**
@@ -7300,7 +7296,7 @@ export interface components {
             road?: components["schemas"]["RoadChosen"];
             stamp?: string;
             /**
-             * @description Of a pane in a door that heat goes through
+             * @description In a door that heat goes through
              * @enum {string}
              */
             stands?: "" | "inner" | "middle" | "outer";
@@ -7364,7 +7360,7 @@ export interface components {
         ShopTimerView: {
             by: string;
             check?: boolean;
-            /** @description Key of the step or check that it keeps shut; empty for none */
+            /** @description Key of the step or check that it keeps shut, or empty */
             gates?: string;
             /** Format: int64 */
             id: number;
@@ -7608,9 +7604,9 @@ export interface components {
             /** @description What keeps the job from being signed off, all panes together */
             hindrances: components["schemas"]["ProveHindrance"][];
             job: components["schemas"]["RecordJob"];
-            /** @description The promise has passed, or the work left, or what hardens, no longer fits before it */
+            /** @description The promise has passed, or what is left no longer fits before it */
             late: boolean;
-            /** @description What is often put in, each with the last step before which it can be reached */
+            /** @description Often put in, each with the last step before which it is reached */
             may_put_in: components["schemas"]["ShopUsualView"][];
             /** @description Clocks that fit what is open here */
             may_time: components["schemas"]["TimerOffer"][];
@@ -7627,7 +7623,7 @@ export interface components {
             panes: components["schemas"]["ShopPaneState"][];
             reckoning: components["schemas"]["ReckonReckoning"];
             route: components["schemas"]["RouteLeg"][];
-            /** @description What is beyond its limit, of all panes, those that an owner took on among them */
+            /** @description What is beyond its limit, of all panes, with those an owner took on */
             stops: components["schemas"]["ShopPaneStop"][];
             strip: components["schemas"]["ShopStrip"];
             /** @description Clocks that are no chemistry, the next one out first */
@@ -7677,7 +7673,7 @@ export interface components {
             heard: components["schemas"]["ShopHeard"][];
             /**
              * Format: double
-             * @description Of the pane's corners, mm, for a groove's length
+             * @description Of its corners, mm, for a groove's length
              */
             radius?: number;
         };
@@ -7829,7 +7825,7 @@ export interface components {
         };
         StriplogEntry: {
             bag?: string;
-            /** @description What a substitute is: a bolt with its size, bush and washers */
+            /** @description What a substitute is: a bolt, its size, bush, washers */
             by?: string;
             /** @description Ids of what it holds down or hides */
             captures?: string[];
@@ -7845,7 +7841,7 @@ export interface components {
              * @enum {string}
              */
             fate: "back" | "renew" | "repair" | "lost" | "substitute" | "off";
-            /** @description Ids of what has to be back before it, beside what it holds down */
+            /** @description Ids of what is back before it, beside what it holds down */
             first?: string[];
             held: components["schemas"]["StriplogHeld"];
             id: string;
@@ -7872,7 +7868,7 @@ export interface components {
             seized?: boolean;
             spot?: components["schemas"]["StriplogSpot"];
             /**
-             * @description How it stands to the pane; else by how it came off
+             * @description As to the pane; else by how it came off
              * @enum {string}
              */
             stands?: "" | "under" | "round" | "over";
@@ -7882,16 +7878,13 @@ export interface components {
         StriplogHeld: {
             /**
              * Format: int64
-             * @description How often a tab has been bent, this time included
+             * @description How often a tab was bent, this time included
              */
             bends?: number;
             /** @description PH2, T20, slot, hex 5 */
             drive?: string;
             head?: string;
-            /**
-             * @description lip: of another part
-             * @enum {string}
-             */
+            /** @enum {string} */
             how: "screw" | "bolt" | "nut" | "tab" | "clip" | "rivet" | "brad" | "adhesive" | "friction" | "gravity" | "lip";
             /**
              * Format: double
@@ -7904,7 +7897,7 @@ export interface components {
             thread?: "" | "machine" | "self-tapping" | "wood";
             /**
              * Format: double
-             * @description Depth from here to the glass, mm; 0 where there is none
+             * @description Depth to the glass, mm; 0 where none is
              */
             to_glass?: number;
             washers?: boolean;
@@ -7937,7 +7930,7 @@ export interface components {
             /** @enum {string} */
             stands?: "" | "under" | "round" | "over";
             /**
-             * @description How it usually stands to the pane, while nobody said
+             * @description How it usually stands, while nobody said
              * @enum {string}
              */
             suggest?: "" | "under" | "round" | "over";
@@ -8064,7 +8057,7 @@ export interface components {
             materials: components["schemas"]["PaneMaterial"][];
             /** @description The shop's own values, laid over the book's above */
             own: components["schemas"]["OwnValue"][];
-            /** @description Those that pick the family; the first one is asked first */
+            /** @description Those that pick the family; the first is asked first */
             questions: components["schemas"]["FamilyQuestion"][];
             /** @description What may be to be done */
             roads: components["schemas"]["RoadRoad"][];
@@ -8129,7 +8122,7 @@ export interface components {
             like: string;
             /** @description Which pane of the object it is; empty when there is one */
             name: string;
-            /** @description What the faces of a bond that let go showed; without a spot while nobody looked */
+            /** @description What the faces of a bond that let go showed; no spot: nobody looked */
             peel: components["schemas"]["BondPeel"];
             raked: boolean;
             /** @description What is to be done with it */
@@ -8140,7 +8133,7 @@ export interface components {
             stack: components["schemas"]["PaneStack"];
             /** @description A stock size that is taken, as the list names it */
             stock?: string;
-            /** @description Eighths of a turn of each screw after its first touch, as tightened */
+            /** @description Eighths of a turn of each screw, after its touch */
             turns?: number[];
             /** @description Cleaners, lubricants, adhesives that touch it */
             uses: string[];
@@ -8266,7 +8259,7 @@ export interface components {
             instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
             /**
              * Format: int64
-             * @description Where it is typed, for the unit in which the person works there
+             * @description Where it is typed, for the person's unit there
              */
             job?: number;
             place?: string;
@@ -8329,7 +8322,7 @@ export interface components {
         WitnessSaid: {
             /**
              * Format: int64
-             * @description That the tape crossed, over pieces laid together
+             * @description Crossed by the tape, of pieces together
              */
             cracks?: number;
             height?: components["schemas"]["LengthReading"];
@@ -9500,7 +9493,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path?: never;
@@ -9536,7 +9529,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path?: never;
@@ -9644,7 +9637,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -9723,7 +9716,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -9947,7 +9940,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -9988,7 +9981,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -10314,7 +10307,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -10707,7 +10700,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -10748,7 +10741,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -10893,7 +10886,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -11479,7 +11472,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -11853,7 +11846,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -12154,7 +12147,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -12195,7 +12188,7 @@ export interface operations {
                 pane?: number;
             };
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
@@ -12673,7 +12666,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path?: never;
@@ -13084,7 +13077,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path?: never;
@@ -13491,7 +13484,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path?: never;
@@ -13527,7 +13520,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path?: never;
@@ -13629,7 +13622,7 @@ export interface operations {
         parameters: {
             query?: never;
             header: {
-                /** @description Made by the caller; the same for a retry */
+                /** @description The same for a retry */
                 "Idempotency-Key": string;
             };
             path: {
