@@ -39,8 +39,8 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 			t.Fatal(err)
 		}
 		at, answers, taps := family.Station("assess"), 0, tally{}
+		v = view1(t, s, id)
 		for ; answers < 120; answers++ {
-			v = view1(t, s, id)
 			a := v.Asks[stationAt(at)]
 			taps.count(a)
 			if a.Kind == ask.Go {
@@ -53,7 +53,9 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 			if err := s.answerAll(t, tor, First(id), j, v, a, &now); err != nil {
 				t.Fatalf("%s: %s %q: %v", j.name, a.Kind, a.Key, err)
 			}
-			taps.with(a, said(v), said(view1(t, s, id)))
+			before := said(v)
+			v = view1(t, s, id)
+			taps.with(a, before, said(v))
 		}
 		t.Logf("%-46s %2d taps by the line, %2d in the column", j.name, taps.line, taps.column)
 		most := 83

@@ -34,25 +34,36 @@ var (
 // open gives a shop with an owner, Mira, and a technician, Tor.
 func open(t testing.TB) (*Shop, record.Account, record.Account) {
 	t.Helper()
-	lastDSN = dbtest.Fresh(t, server)
+	lastDSN = setUp.Fresh(t, server)
 	st, err := store.Open(ctx, lastDSN)
 	if err != nil {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { _ = st.Close() })
+	people, err := st.Accounts(ctx)
+	if err != nil || len(people) != 2 {
+		t.Fatalf("%d people, %v", len(people), err)
+	}
+	return New(st), people[0], people[1]
+}
+
+// setUp is a shop of Mira, who owns it, and Tor.
+var setUp = dbtest.Kept{Fill: func(dsn string) error {
+	st, err := store.Open(ctx, dsn)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = st.Close() }()
 	s := New(st)
 	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
 		Person{Name: "Mira", Login: "Mira", Password: "three plain words"})
 	if err != nil {
-		t.Fatal(err)
+		return err
 	}
-	tor, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "four plain words here",
+	_, err = s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "four plain words here",
 		Role: record.Technician})
-	if err != nil {
-		t.Fatal(err)
-	}
-	return s, mira, tor
-}
+	return err
+}}
 
 func stove() TakeIn {
 	return TakeIn{Name: "Oda Marl", Phone: "0550 118", Object: "Sauna stove", Exposure: "fire", Family: "clip-heat",

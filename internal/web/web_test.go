@@ -47,7 +47,7 @@ func serve(t testing.TB) *client {
 // stored is the same, with the shop's store.
 func stored(t testing.TB) (*client, *store.Store) {
 	t.Helper()
-	st, err := store.Open(context.Background(), dbtest.Fresh(t, database))
+	st, err := store.Open(context.Background(), empty.Fresh(t, database))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -56,6 +56,15 @@ func stored(t testing.TB) (*client, *store.Store) {
 	t.Cleanup(s.Close)
 	return &client{t: t, url: s.URL}, st
 }
+
+// empty is a shop of nobody.
+var empty = dbtest.Kept{Fill: func(dsn string) error {
+	st, err := store.Open(context.Background(), dsn)
+	if err != nil {
+		return err
+	}
+	return st.Close()
+}}
 
 type answer struct {
 	status int
