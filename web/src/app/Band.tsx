@@ -41,7 +41,7 @@ export function Band({ children }: { children?: ReactNode }) {
 							to={p.to}
 							end={p.to === "/"}
 							className={({ isActive }) =>
-								`flex min-w-16 items-center justify-center border-t-4 px-3 font-semibold sm:px-5 ${isActive ? "border-tape" : "border-transparent text-on-band-2 hover:text-on-band"}`
+								`flex min-w-16 items-center justify-center border-t-4 px-3 font-semibold whitespace-nowrap xl:px-5 ${isActive ? "border-tape" : "border-transparent text-on-band-2 hover:text-on-band"}`
 							}
 						>
 							{p.name}
