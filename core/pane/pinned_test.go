@@ -14,6 +14,12 @@ func TestNeedBounds(t *testing.T) {
 	}{
 		{"", func(n *Need) { n.Thickness = 60 }}, {"thickness", func(n *Need) { n.Thickness = 60.5 }},
 		{"", func(n *Need) { n.Area = 1e9 }}, {"area", func(n *Need) { n.Area = 1.1e9 }},
+		{"", func(n *Need) { n.Thickness = 0.5 }}, {"thickness", func(n *Need) { n.Thickness = 0 }},
+		{"", func(n *Need) { n.Weights = map[string]float64{"heat": 10} }},
+		{"", func(n *Need) { n.Weights = map[string]float64{"heat": 0} }},
+		{"weights.heat", func(n *Need) { n.Weights = map[string]float64{"heat": 10.5} }},
+		{"weights.heat", func(n *Need) { n.Weights = map[string]float64{"heat": -0.5} }},
+		{"weights.luck", func(n *Need) { n.Weights = map[string]float64{"luck": 1} }},
 		{"", func(n *Need) { n.Depth = 200 }}, {"depth", func(n *Need) { n.Depth = 200.5 }},
 	} {
 		n := need(t, "room")
@@ -59,6 +65,8 @@ func TestStackBounds(t *testing.T) {
 		{"", func(s *Stack) { s.First, s.Last = 1, 2 }}, {"", func(s *Stack) { s.Here, s.First = 0, 2 }},
 		{"", func(s *Stack) { s.Here, s.First = 2, 2 }}, {"", func(s *Stack) { s.Here, s.Last = 1, 2 }},
 		{"stack.first", func(s *Stack) { s.Here, s.Last = 0, -1 }}, {"", func(s *Stack) { s.Here, s.Last = 0, 1 }},
+		{"stack.here", func(s *Stack) { s.Here = -1 }}, {"stack.here", func(s *Stack) { s.Here = 3 }},
+		{"", func(s *Stack) { s.Here = 2 }}, {"", func(s *Stack) { s.Here = 0 }},
 		{"stack.first", func(s *Stack) { s.First = -1 }}, {"stack.first", func(s *Stack) { s.First, s.Last = 2, 2 }},
 	} {
 		s := st()

@@ -436,8 +436,66 @@ func TestNumbersInSentences(t *testing.T) {
 	if !ok || !strings.HasPrefix(f.Sentence, "round the tube at 7.3 bar;") {
 		t.Errorf("%q", f.Sentence)
 	}
+	for _, i := range f.Working.Inputs { // 7.26 bar is 0.726 N/mm²
+		if want := map[string]float64{"p": 0.726, "R": 6.35, "r": 3.85}[i.Symbol]; math.Abs(i.Value-want) > 1e-9 {
+			t.Errorf("%s is %v, want %v", i.Symbol, i.Value, want)
+		}
+	}
 	e, ok := m.EdgeFigure(exposure.Exposure{Steady: 80.4, FrameHot: 40})
 	if !ok || !strings.Contains(e.Sentence, "keeps 40 K cooler") {
 		t.Errorf("%q", e.Sentence)
+	}
+}
+
+// Where a sudden change broke an old pane that nobody knows, the new one stands half as much again
+// as the place may bring: just under, at, above.
+func TestSpareForASuddenChange(t *testing.T) {
+	m, err := ByID("borosilicate")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for spare, flagged := range map[float64]bool{1.49: true, 1.5: false, 1.51: false} {
+		n := roomNeed(t, Load{})
+		n.Exposure.Sudden = m.Sudden.V / spare
+		if got := m.againBy("sudden", n, 4); (got != "") != flagged {
+			t.Errorf("%v times what may come: %q", spare, got)
+		}
+	}
+}
+
+// Where the seat broke it, half of what the new one holds for good is what the seat may take: just
+// under and just over.
+func TestHalfForTheSeat(t *testing.T) {
+	m, err := ByID("annealed")
+	if err != nil {
+		t.Fatal(err)
+	}
+	may, _ := m.allowable(strength.Permanent)
+	at := m.SeatStress(Load{W: 400, H: 300, Warp: 0.1}, 4) / 0.1
+	for share, flagged := range map[float64]bool{0.49: false, 0.51: true, 0.6: true} {
+		n := roomNeed(t, Load{W: 400, H: 300, Warp: share * may / at})
+		if got := m.againBy("seat", n, 4); (got != "") != flagged {
+			t.Errorf("%v of what it holds: %q", share, got)
+		}
+	}
+}
+
+// Those that carry come first, the lighter before the heavier; those that do not, behind.
+func TestCarriersInOrder(t *testing.T) {
+	carry := 0
+	all := Carriers(nil, Load{W: 900, H: 600, Held: Two, Wind: 30, Push: 500})
+	for i, c := range all {
+		if c.Thickness > 0 {
+			carry++
+		}
+		if i == 0 {
+			continue
+		}
+		if b := all[i-1]; c.Thickness > 0 && (b.Thickness == 0 || b.Mass > c.Mass) {
+			t.Errorf("%s, %v kg, stands behind %s, %v kg", c.Name, c.Mass, b.Name, b.Mass)
+		}
+	}
+	if carry == 0 || carry == len(all) {
+		t.Errorf("%d of %d carry", carry, len(all))
 	}
 }
