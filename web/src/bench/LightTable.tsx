@@ -168,7 +168,8 @@ function layOut(
 	const slider = 34;
 	const low = h < keyed;
 	const above = several && low ? mapped : 0;
-	const r = Math.min(w * 0.4, h * 0.66, 330, h - above - slider - 10);
+	const room = h - above - slider - 10;
+	const r = Math.max(0, Math.min(w * 0.4, h * 0.66, 330, room));
 	return {
 		pane: { x: 24, y: 40, w: w - r - 24 - 30, h: h - (low ? 78 : 60) },
 		loupe: { x: w - r - 16, y: h - r - 10 - slider, w: r, h: r },

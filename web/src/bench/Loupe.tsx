@@ -18,7 +18,7 @@ export const Loupe = memo(function Loupe({
 	const clip = useId();
 	const cx = frame.x + frame.w / 2;
 	const cy = frame.y + frame.h / 2;
-	const r = Math.min(frame.w, frame.h) / 2 - 2;
+	const r = Math.max(0, Math.min(frame.w, frame.h) / 2 - 2);
 	// A small lens on a phone has room for the numbers, not for their names.
 	const roomy = r > 110;
 	const k = r * 1.62;
