@@ -32,8 +32,8 @@ func days(t *testing.T, p *program) {
 	g.until("the plan taken", `document.body.innerText.includes("The days as they stand")`)
 	again := ask[float64](g,
 		fmt.Sprintf(`fetch("/api/days").then(r => r.json()).then(d => d.jobs.find(j => j.job === %d).kept)`, id))
-	if again < 0.8 {
-		t.Errorf("planned anew, and the promise is kept %.2f", again)
+	if again < 0.8 && again < kept-0.15 {
+		t.Errorf("planned anew, and the promise is kept %.2f, after %.2f", again, kept)
 	}
 	moved(g)
 	whatIf(g)

@@ -19,7 +19,8 @@ const worthIt = 0.05
 
 // Replan plans anew after a change and keeps calm: every step stays where it was and with
 // whom it was, if it can; what cannot goes to the first minute that is free, and what
-// waits for it after it. Only where all of it planned anew is better by a twentieth, or
+// waits for it after it; or it stays in its hands and pushes what stands behind it, where
+// that upsets less. Only where all of it planned anew is better by a twentieth, or
 // saves a promise that is a whole hour late, is that taken. What moved is said.
 func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Moved, error) {
 	if err := p.Check(); err != nil {
@@ -32,7 +33,12 @@ func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Mov
 	bound := b.bound()
 	b.clear()
 	b.keep(before)
-	calm := b.mend(ctx, before, b.plan())
+	calm := b.plan()
+	b.shift(before)
+	if s := b.plan(); b.upset(before, s, s) < b.upset(before, calm, calm)-1e-9 {
+		calm = s
+	}
+	calm = b.mend(ctx, before, calm)
 	calm.Bound = min(bound, calm.Cost)
 	calm.Proved = calm.Cost <= bound+1e-9
 	if !calm.Proved && o.Budget > 0 {
@@ -49,25 +55,7 @@ func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Mov
 
 // keep lays the steps in the order in which they were to be done, each where it was.
 func (b *builder) keep(before Plan) {
-	order := make([]int, 0, len(b.steps))
-	was := make([]*Done, len(b.steps))
-	number := map[string]int{}
-	for i, s := range b.steps {
-		number[s.ID] = i
-	}
-	for k := range before.Steps {
-		if i, ok := number[before.Steps[k].Step]; ok && was[i] == nil {
-			was[i] = &before.Steps[k]
-			order = append(order, i)
-		}
-	}
-	for _, j := range b.starts()[0] { // what is new comes behind, the soonest promised first
-		for _, i := range b.order[j] {
-			if was[i] == nil {
-				order = append(order, i)
-			}
-		}
-	}
+	order, _ := b.inOrder(before)
 	b.pins()
 	b.where(before)
 	for _, i := range order {
@@ -99,7 +87,8 @@ func (b *builder) where(before Plan) {
 	}
 }
 
-// moved are the steps of a plan that are elsewhere than before.
+// moved are the steps of a plan that are elsewhere than before: in other hands, or at
+// another time by more than people would say.
 func moved(before, now Plan) []Moved {
 	out := []Moved{}
 	for _, d := range now.Steps {
@@ -107,7 +96,7 @@ func moved(before, now Plan) []Moved {
 		switch {
 		case o == nil:
 			out = append(out, Moved{Step: d.Step, From: -1, To: d.At})
-		case o.At != d.At || !slices.Equal(o.People, d.People):
+		case abs(o.At-d.At) > slight || !slices.Equal(o.People, d.People):
 			out = append(out, Moved{Step: d.Step, From: o.At, To: d.At, By: !slices.Equal(o.People, d.People)})
 		}
 	}
@@ -118,3 +107,5 @@ func moved(before, now Plan) []Moved {
 	}
 	return out
 }
+
+func abs(v int) int { return max(v, -v) }

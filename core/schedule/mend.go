@@ -53,37 +53,48 @@ func (b *builder) mend(ctx context.Context, before, calm Plan) Plan {
 	end := time.Now().Add(mendBudget)
 	best, score := calm, b.upset(before, calm, calm)
 	for n := 0; n < mendTries && ctx.Err() == nil && time.Now().Before(end); n++ {
-		first := late[n%len(late)]
-		out := []int{first}
-		for range rng.IntN(4) {
-			if j := rng.IntN(len(b.p.Jobs)); !slices.Contains(out, j) {
-				out = append(out, j)
-			}
-		}
-		kept := Plan{}
-		for _, d := range best.Steps {
-			if !slices.ContainsFunc(out, func(j int) bool { return b.p.Jobs[j].ID == d.Job }) {
-				kept.Steps = append(kept.Steps, d)
-			}
-		}
-		b.clear()
-		b.pins()
-		if n%2 == 0 { // the late one even before those that stay
-			b.stay(kept, first)
-		}
-		for _, j := range out {
-			for _, i := range b.order[j] {
-				b.one(i)
-			}
-		}
-		b.keep(kept)
-		if p := b.plan(); p.Cost < best.Cost {
+		p := b.relaid(best, b.some(rng, late[n%len(late)]), n%2 == 0)
+		if p.Cost < best.Cost {
 			if s := b.upset(before, calm, p); s < score-1e-9 {
 				best, score = p, s
 			}
 		}
 	}
 	return best
+}
+
+// some are a job and up to three others.
+func (b *builder) some(rng *rand.Rand, first int) []int {
+	out := []int{first}
+	for range rng.IntN(4) {
+		if j := rng.IntN(len(b.p.Jobs)); !slices.Contains(out, j) {
+			out = append(out, j)
+		}
+	}
+	return out
+}
+
+// relaid is a plan with some jobs taken out and laid again, in this order; the first even
+// before those that stay, where it goes ahead.
+func (b *builder) relaid(plan Plan, out []int, ahead bool) Plan {
+	kept := Plan{}
+	for _, d := range plan.Steps {
+		if !slices.ContainsFunc(out, func(j int) bool { return b.p.Jobs[j].ID == d.Job }) {
+			kept.Steps = append(kept.Steps, d)
+		}
+	}
+	b.clear()
+	b.pins()
+	if ahead {
+		b.stay(kept, out[0])
+	}
+	for _, j := range out {
+		for _, i := range b.order[j] {
+			b.one(i)
+		}
+	}
+	b.keep(kept)
+	return b.plan()
 }
 
 // stay lays what begins before a job could.

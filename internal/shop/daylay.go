@@ -21,6 +21,8 @@ const (
 	dayRuns   = 200
 )
 
+var searched = schedule.Options{Budget: dayBudget, Tries: dayTries}
+
 // keptPlan is a plan of days as it is kept: by the moments of the clock.
 type keptPlan struct {
 	From time.Time     `json:"from"`
@@ -35,7 +37,8 @@ type laidDays struct {
 	moves   []schedule.Moved
 	left    []DayLeft
 	loose   []DayLeft
-	version int // of the plan that it was held against; 0 for none
+	version int  // of the plan that it was held against; 0 for none
+	is      bool // it is better than the days that stand
 }
 
 // laid gathers what is open and lays it out: calmly beside the plan that was taken, with
@@ -50,14 +53,12 @@ func (s *Shop) laid(ctx context.Context, what WhatIf) (*laidDays, error) {
 	if before, l.version, err = s.lastPlan(ctx, w); err != nil {
 		return l, err
 	}
-	if what.anew {
-		before = schedule.Plan{}
-	}
 	return l, l.lay(ctx, before)
 }
 
-// lay plans: calmly beside a plan, or for as long as it may where there is none. Pins that cannot hold are
-// loosened, the youngest first, and said.
+// lay plans: calmly beside a plan, for as long as it may where there is none, or for
+// something better than what stands. Pins that cannot hold are loosened, the youngest
+// first, and said.
 func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
 	w := l.w
 	if len(w.p.Jobs) == 0 {
@@ -75,9 +76,18 @@ func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
 		}
 		var err error
 		l.moves = nil
-		if len(before.Steps) == 0 {
-			l.plan, err = schedule.Solve(ctx, w.p, schedule.Options{Budget: dayBudget, Tries: dayTries})
-		} else {
+		switch stands := w.what.stands; {
+		case stands != nil:
+			var got schedule.Standing
+			got, l.is, err = schedule.Anew(ctx, w.p, schedule.Standing{Plan: stands.plan, Odds: stands.odds}, w.slips,
+				dayRuns, searched)
+			if !l.is || err != nil {
+				return err
+			}
+			l.plan = got.Plan
+		case len(before.Steps) == 0:
+			l.plan, err = schedule.Solve(ctx, w.p, searched)
+		default:
 			l.plan, l.moves, err = schedule.Replan(ctx, w.p, before, schedule.Options{})
 		}
 		if err != nil {

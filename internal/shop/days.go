@@ -161,20 +161,19 @@ func (s *Shop) TakeDays(ctx context.Context, by record.Account) (Days, error) {
 	return l.days(), nil
 }
 
-// anew searches for better days than those that stand, and gives those where there are
-// none.
+// anew searches for better days than those that stand, in which no promise is taken back
+// that they keep, and gives those where there are none.
 func (s *Shop) anew(ctx context.Context) (better, stands *laidDays, err error) {
 	if stands, err = s.laid(ctx, WhatIf{}); err != nil {
 		return nil, nil, err
 	}
-	if better, err = s.laid(ctx, WhatIf{anew: true}); err != nil {
+	if better, err = s.laid(ctx, WhatIf{stands: stands}); err != nil {
 		return nil, nil, err
 	}
-	better.version = stands.version
-	if a, b := better.sum(), stands.sum(); stands.version > 0 && (a.Unsafe > b.Unsafe || a.Unsafe == b.Unsafe &&
-		better.plan.Cost > stands.plan.Cost) {
-		better = stands
+	if !better.is {
+		return stands, stands, nil
 	}
+	better.version = stands.version
 	return better, stands, nil
 }
 

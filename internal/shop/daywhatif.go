@@ -24,8 +24,8 @@ type WhatIf struct {
 
 	more    []stand // jobs that are not taken in yet
 	promise map[int64]time.Time
-	anew    bool // without looking at the plan that was taken
-	apart   bool // as if no round were taken, and nobody drove
+	stands  *laidDays // what is wanted is better than that
+	apart   bool      // as if no round were taken, and nobody drove
 }
 
 // LateOne is glass that comes later than it was said.
