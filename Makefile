@@ -60,7 +60,7 @@ test ready: export GOGC ?= 400
 ready: packages-all $(BIN) web-check go-check
 test:
 	@$(MAKE) --no-print-directory --jobs 2 --output-sync=line ready
-	go test -timeout 40m ./...
+	TMPDIR=$$(scripts/scratch.sh) go test -timeout 40m ./...
 
 bench: packages $(BIN)
 	@scripts/bench.sh

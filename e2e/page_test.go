@@ -202,14 +202,25 @@ var axe = sync.OnceValues(func() (string, error) {
 // accessible runs axe and reports what is serious or worse.
 func (g *page) accessible(name string) {
 	g.t.Helper()
+	g.audited(name, `{}`)
+}
+
+// contrasting does so for what other colours can change.
+func (g *page) contrasting(name string) {
+	g.t.Helper()
+	g.audited(name, `{runOnly: ["color-contrast"]}`)
+}
+
+func (g *page) audited(name, only string) {
+	g.t.Helper()
 	source, err := axe()
 	if err != nil {
 		g.t.Fatal(err)
 	}
 	ask[any](g, source+"; void 0")
 	out := ask[string](g,
-		`axe.run(document, {resultTypes: ["violations"], preload: false}).then(r => JSON.stringify(r.violations
-			.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes
+		`axe.run(document, {resultTypes: ["violations"], preload: false, selectors: false, ...`+only+`})
+			.then(r => JSON.stringify(r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes
 			.map(n => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")).join(" | "))))`)
 	var found []string
 	if err := json.Unmarshal([]byte(out), &found); err != nil {

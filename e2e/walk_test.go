@@ -520,11 +520,14 @@ func everyScreen(t *testing.T, p *program) {
 		g.goTo(path)
 		g.until("its content",
 			`!document.querySelector("main [role=status]") && document.querySelector("main").innerText.length > 40`)
-		for _, theme := range []string{"light", "dark"} {
-			ask[any](g, fmt.Sprintf(`void (document.documentElement.dataset.theme = %q)`, theme))
+		theme := func(name string) {
+			ask[any](g, fmt.Sprintf(`void (document.documentElement.dataset.theme = %q)`, name))
 			g.until("its colours", `document.getAnimations().length === 0`)
-			g.accessible(path + ", " + theme)
 		}
+		theme("light")
+		g.accessible(path)
+		theme("dark")
+		g.contrasting(path + ", dark")
 	}
 }
 

@@ -1,5 +1,5 @@
 import type { CureView } from "../api/types";
-import { when } from "../app/when";
+import { dayInWeek, when } from "../app/when";
 
 const foot = 96;
 const head = 64;
@@ -80,10 +80,7 @@ export function CureCurve({
 						textAnchor="middle"
 						fill="var(--ink)"
 					>
-						{new Date(t).toLocaleDateString("en", {
-							weekday: "short",
-							day: "numeric",
-						})}
+						{dayInWeek(t)}
 					</text>
 				</g>
 			))}

@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import type { DayStep, Days } from "../../api/types";
+import { clock, dayName } from "../../app/when";
 import {
 	momentAt,
 	placeOf,
@@ -349,19 +350,4 @@ function hoursOf(all: Stretch[]) {
 		}
 	}
 	return out;
-}
-
-export function clock(at: number | string): string {
-	return new Date(at).toLocaleTimeString("en-GB", {
-		hour: "2-digit",
-		minute: "2-digit",
-	});
-}
-
-export function dayName(at: number | string): string {
-	return new Date(at).toLocaleDateString("en-GB", {
-		weekday: "short",
-		day: "numeric",
-		month: "short",
-	});
 }

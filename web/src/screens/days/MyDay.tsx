@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import type { Days } from "../../api/types";
+import { clock, dayName } from "../../app/when";
 import { useWho } from "../../app/who";
-import { clock, dayName } from "./Lanes";
 
 /** In the hand: what I do, in order, today and on the next day that I work. */
 export function MyDay({ days }: { days: Days }) {

@@ -2,9 +2,9 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Refused } from "../../api/client";
 import type { DayStep, Days, WhatIf } from "../../api/types";
+import { clock, dayName } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
-import { clock, dayName } from "./Lanes";
 import { MoveIt } from "./MoveIt";
 
 /** Why a step lies where it lies, and where else it could. */

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import type { RoundHop, RoundSheet } from "../../api/types";
-import { clock, dayName } from "../days/Lanes";
+import { clock, dayName } from "../../app/when";
 
 /** A round as it is driven: when it leaves, each way, each stop, when it is back. */
 export function RoundTable({ sheet }: { sheet: RoundSheet }) {

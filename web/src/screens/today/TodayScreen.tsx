@@ -3,7 +3,7 @@ import { useToday } from "../../api/hooks";
 import type { Today, Turn } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Page } from "../../app/Page";
-import { dayOf, span, when } from "../../app/when";
+import { dayOf, longDay, span, when } from "../../app/when";
 import { useWho } from "../../app/who";
 import { MiniRoute } from "../../bench/MiniRoute";
 import { CallMe } from "./CallMe";
@@ -14,11 +14,7 @@ export function TodayScreen() {
 	usePulse();
 	const today = useToday();
 	const { account, shop } = useWho();
-	const day = new Date().toLocaleDateString("en-GB", {
-		weekday: "long",
-		day: "numeric",
-		month: "long",
-	});
+	const day = longDay(new Date());
 	return (
 		<Page title={`${day}, ${account.name}`} aside={shop.town}>
 			{today.isError && <p role="alert">{today.error.message}</p>}

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { api, got, type Refused } from "../../api/client";
 import type { AdhesiveDay, DayLine } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
+import { clock, weekday } from "../../app/when";
 
 const every = 60_000;
 
@@ -118,18 +119,11 @@ function Event({ line }: { line: DayLine }) {
 	);
 }
 
-function clock(iso: string): string {
-	return new Date(iso).toLocaleTimeString("en-GB", {
-		hour: "2-digit",
-		minute: "2-digit",
-	});
-}
-
 /** 14 h, or Fri 9 h for another day. */
 function hourOf(iso: string): string {
 	const at = new Date(iso);
 	const hour = `${at.getHours()} h`;
 	return at.toDateString() === new Date().toDateString()
 		? hour
-		: `${at.toLocaleDateString("en-GB", { weekday: "short" })} ${hour}`;
+		: `${weekday(at)} ${hour}`;
 }

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { api, got, type Refused } from "../../api/client";
 import type { DayStep, Days } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
-import { clock, dayName } from "../days/Lanes";
+import { clock, dayName } from "../../app/when";
 
 /** Who does what today and next, to be read across the shop: no lanes, only what counts. */
 export function DaysWall() {
