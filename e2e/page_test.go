@@ -221,7 +221,8 @@ func (g *page) audited(name, only string) {
 	out := ask[string](g,
 		`axe.run(document, {resultTypes: ["violations"], preload: false, selectors: false, ...`+only+`})
 			.then(r => JSON.stringify(r.violations.filter(v => v.impact === "serious" || v.impact === "critical")
-			.map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? "")).join(" | "))))`)
+			.map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 160) + " " + (n.any[0]?.message ?? ""))
+			.join(" | "))))`)
 	var found []string
 	if err := json.Unmarshal([]byte(out), &found); err != nil {
 		g.t.Fatal(err)
