@@ -66,7 +66,8 @@ func TestAnewTakesNoPromiseBack(t *testing.T) {
 				t.Errorf("seed %d: taken, and no better", seed)
 			}
 		}
-		t.Logf("seed %d: better %v, cost %.1f to %.1f, by search alone %.1f", seed, is, stands.Plan.Cost, got.Plan.Cost, anyhow.Cost)
+		t.Logf("seed %d: better %v, cost %.1f to %.1f, by search alone %.1f", seed, is, stands.Plan.Cost, got.Plan.Cost,
+			anyhow.Cost)
 	}
 	if better == 0 || plain == 0 {
 		t.Errorf("%d of 8 were bettered, %d promises would have been taken back: nothing is shown", better, plain)
@@ -79,8 +80,8 @@ func TestTakenBack(t *testing.T) {
 		before, now float64
 		want        bool
 	}{
-		{1, Safe, false}, {1, Safe - 0.001, true}, {0.9, 0.8, false}, {0.9, 0.799, true}, {0.3, 0.21, false}, {0.3, 0.19, true},
-		{0, 0, false}, {0.5, 1, false},
+		{1, Safe, false}, {1, Safe - 0.001, true}, {0.9, 0.8, false}, {0.9, 0.799, true}, {0.3, 0.21, false},
+		{0.3, 0.19, true}, {0, 0, false}, {0.5, 1, false},
 	} {
 		if got := takenBack(c.before, c.now); got != c.want {
 			t.Errorf("%g to %g: %v", c.before, c.now, got)
