@@ -224,7 +224,7 @@ func (v *Server) passportFiles(g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			return exchange.Calendar(w, all, addressOf(c), time.Now())
+			return exchange.Calendar(w, all, addressOf(c), v.shop.Now())
 		})
 	}
 	g.GET("/api/reminders.ics", v.person, calendar)
