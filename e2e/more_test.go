@@ -90,7 +90,10 @@ func takeInDraft(t *testing.T, p *program) {
 		i.focus();
 		i.select() })()`)
 	g.fill("Known better? Hot side, °C", "9000")
+	ask[any](g, `void document.querySelector("main").scrollTo(0, 9999)`)
 	g.press("Next")
+	g.until("the next question from its head",
+		`document.querySelector("main").scrollTop === 0 && document.activeElement.innerText === "What holds the pane?"`)
 	g.press("○ Putty or beads")
 	g.press("○ Wooden or metal beads, nailed or screwed")
 	g.press("Next")

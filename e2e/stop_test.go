@@ -145,6 +145,15 @@ func cureWaits(t *testing.T, p *program) {
 	g.until("the cure waits for the clock",
 		`document.querySelector("[data-waits=cure]")?.innerText.includes("at the earliest")`)
 	g.accessible("a cure that waits")
+	// One tap starts the clock of what is usually laid, another opens the form.
+	g.until("what was laid is asked", `document.querySelector("[data-line=laid]")?.innerText.includes("What was laid?")`)
+	g.press("Other")
+	g.until("the form with the usual in it",
+		`document.querySelector('form[aria-label="What was laid"] select')?.value === "urethane"`)
+	g.press("leave it")
+	g.until("no form", `!document.querySelector('form[aria-label="What was laid"]')`)
+	g.pressAt("[data-line=laid] [data-answer]")
+	g.until("its clock", `document.querySelector("[data-cure=cure]") && document.querySelector("[data-line=wait]")`)
 	g.goTo(fmt.Sprintf("/jobs/%d/prove", id))
 	g.until("the press waits", `document.querySelector("[data-check=press]")?.innerText.includes("Not yet")`)
 	// A hold with a case of its own: one tap.

@@ -35,6 +35,7 @@ const (
 	Arrived Kind = "arrived" // what it waited for has come
 	Back    Kind = "back"    // a line of the rebuild is in
 	Check   Kind = "check"   // passed, or a number
+	Laid    Kind = "laid"    // what was laid that hardens, by taking the usual
 	Wait    Kind = "wait"    // by nothing but time, or something that stands elsewhere
 	Stop    Kind = "stop"    // what is beyond its limit is put right, or an owner takes it on
 	Go      Kind = "go"      // nothing is open here: on to the next station
@@ -52,13 +53,13 @@ type Answer struct {
 // material; To is the station that it leads to where it lies elsewhere.
 type Ask struct {
 	Station family.Station `json:"station"`
-	Kind    Kind           `json:"kind" enum:"reading,look,cause,step,screw,settle,arrived,back,check,wait,stop,go,sign,nothing"`
+	Kind    Kind           `json:"kind" enum:"reading,look,cause,step,screw,settle,arrived,back,check,laid,wait,stop,go,sign,nothing"`
 	Key     string         `json:"key,omitempty"`
 	Says    string         `json:"says"`
 	Why     string         `json:"why,omitempty" doc:"What is waited for, or what good looks like"`
 	Answers []Answer       `json:"answers,omitempty"`
 	Unit    string         `json:"unit,omitempty" doc:"Of the number that a check wants"`
-	Number  float64        `json:"number,omitempty" doc:"Thickness of the material to settle, mm"`
+	Number  float64        `json:"number,omitempty" doc:"Thickness to settle, or pressed width of a bead, mm"`
 	Until   *time.Time     `json:"until,omitempty"`
 	To      family.Station `json:"to,omitempty"`
 	Pane    int64          `json:"pane,omitempty" doc:"Another pane of the object that it leads to"`
@@ -102,6 +103,13 @@ type Facts struct {
 	Route      map[family.Station]int // things open
 	Other      *Other                 // another pane that can be gone on with
 	Stops      []prove.Stop           // those that nobody took on, of the pane on the table
+	Lays       *Lays                  // what hardens here and nobody has said yet
+}
+
+// Lays is what is usually laid in a way of holding.
+type Lays struct {
+	Adhesive, Name string
+	Width          float64 // of its bead, pressed, mm; 0 where that plays no part
 }
 
 // opening are what a person is asked first about a break, before anything can be
@@ -146,7 +154,7 @@ func At(s family.Station, f Facts) Ask {
 // asked are what each station asks for, in turn.
 var asked = map[family.Station][]func(family.Station, Facts) (Ask, bool){
 	"assess": {safe, look, step}, "strip": {step}, "measure": {measure, step}, "choose": {settle, step},
-	"source": {ordered, arrived, step}, "prepare": {step}, "set": {screw, step}, "hold": {step},
+	"source": {ordered, arrived, step}, "prepare": {step}, "set": {screw, step}, "hold": {laid, step},
 	"refit": {back, screw, step},
 	"prove": {unproved, check, step, sign},
 }
@@ -183,6 +191,17 @@ func step(s family.Station, f Facts) (Ask, bool) {
 		return Ask{}, false
 	}
 	return ofStep(st, w), true
+}
+
+// laid asks what hardens before its step is waited for, as soon as what it holds is in
+// place: without it nobody knows how long.
+func laid(s family.Station, f Facts) (Ask, bool) {
+	st, w := f.open(s)
+	if f.Lays == nil || st == nil || w != nil && w.Until == nil {
+		return Ask{}, false
+	}
+	return Ask{Kind: Laid, Key: st.Key, Says: "What was laid?", Why: "its clock says when it holds",
+		Answers: []Answer{{f.Lays.Adhesive, f.Lays.Name}}, Number: f.Lays.Width}, true
 }
 
 // unproved is the next step that no check does: the others are asked for by their proof.

@@ -120,6 +120,21 @@ func TestAt(t *testing.T) {
 		{"what can be done before what waits", "set",
 			func(f *Facts) { f.Waits = []plan.Wait{{Step: "pane-in", Why: "dry fit"}} },
 			Screw, "brackets", "Screw 1 touches"},
+		{"what hardens", "hold", func(f *Facts) { f.Lays = &Lays{"putty", "linseed putty", 0} }, Laid, "cure",
+			"What was laid?"},
+		{"what hardens, and no sheet is as quick", "hold", func(f *Facts) {
+			f.Lays, f.Waits = &Lays{"putty", "linseed putty", 0}, []plan.Wait{{Step: "cure", Why: "an hour", Until: &at}}
+		}, Laid, "cure", "What was laid?"},
+		{"what is not laid yet", "hold", func(f *Facts) {
+			f.Lays, f.Waits = &Lays{"putty", "linseed putty", 0}, []plan.Wait{{Step: "cure", Why: "pane in first"}}
+		}, Wait, "cure", "Cure"},
+		{"what is hard", "hold", func(f *Facts) {
+			f.Lays = &Lays{"putty", "linseed putty", 0}
+			done(f, "cure")
+		}, Go, "", "Nothing is open here"},
+		{"what hardens, asked for nowhere else", "set", func(f *Facts) {
+			f.Lays = &Lays{"putty", "linseed putty", 0}
+		}, Step, "pane-in", "Pane in"},
 		{"a cure", "hold", func(f *Facts) { f.Waits = []plan.Wait{{Step: "cure", Why: "it cures", Until: &at}} }, Wait,
 			"cure", "Cure"},
 		{"back in, before the steps", "refit", func(f *Facts) {
@@ -214,6 +229,16 @@ func TestAt(t *testing.T) {
 	f = facts()
 	f.Back = []striplog.Line{{ID: "c", Ready: true, Say: "x", With: "4 screws", Of: 4, In: 1}}
 	if a := At("refit", f); a.Of != 4 || a.At != 1 || a.Why != "4 screws" {
+		t.Errorf("%+v", a)
+	}
+}
+
+// What is usually laid is the answer, with the width of its bead.
+func TestLaid(t *testing.T) {
+	f := facts()
+	f.Lays = &Lays{"urethane", "vehicle urethane", 9.5}
+	a := At("hold", f)
+	if len(a.Answers) != 1 || a.Answers[0] != (Answer{"urethane", "vehicle urethane"}) || a.Number != 9.5 || a.Why == "" {
 		t.Errorf("%+v", a)
 	}
 }

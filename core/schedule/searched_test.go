@@ -166,6 +166,20 @@ func TestManyPlansAreAsTheyWere(t *testing.T) {
 		}
 		odds, err := Play(ctx, p, plan, []Slip{{plan.Steps[0].Step, 0.3, 300}}, 40, seed)
 		fmt.Fprintf(b, "  odds %v %s", err, text(odds))
+		stands := Standing{Plan: ByHand(p)}
+		for j := range p.Jobs { // each second one is promised as the days can keep it
+			if at := stands.Plan.Ready[j].At + 60; j%2 == 0 && at > 60 {
+				p.Jobs[j].Promise = &at
+			}
+		}
+		if stands.Odds, err = Play(ctx, p, stands.Plan, nil, 40, seed); err != nil {
+			t.Fatal(err)
+		}
+		limits := stands.limits(p)
+		nb := newBuilder(p)
+		better := nb.improve(ctx, stands.Plan, limits, Options{Budget: time.Minute, Tries: 40, Seed: seed})
+		got, is, err := Anew(ctx, p, stands, nil, 40, o)
+		fmt.Fprintf(b, "; limits %v, within them %s, anew %v %v %s", limits, text(better), is, err, text(got.Plan))
 		for _, j := range p.Jobs[:min(2, len(p.Jobs))] {
 			ways, err := Ways(ctx, p, plan, nil, j.ID, 300+int(seed)*60)
 			fmt.Fprintf(b, "; %d ways, %v, %s", len(ways), err, text(ways))

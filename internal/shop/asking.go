@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"freshshard/core/ask"
+	"freshshard/core/cure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/road"
@@ -45,7 +46,24 @@ func (v *View) asking(b benchView) ask.Facts {
 	for _, l := range b.route {
 		f.Route[l.Station] = l.Open
 	}
+	f.Lays = b.lays()
 	return f
+}
+
+// lays is what hardens here and has no clock yet; nil where nothing does.
+func (b benchView) lays() *ask.Lays {
+	if len(b.pane.Cures) > 0 || !slices.Contains(hardening, b.pane.Family) {
+		return nil
+	}
+	a, err := cure.ByID(cure.UsualFor(b.pane.Family))
+	if err != nil {
+		return nil
+	}
+	out := &ask.Lays{Adhesive: a.ID, Name: a.Name}
+	if a.Kind == cure.Moisture {
+		out.Width = b.pressed()
+	}
+	return out
 }
 
 // otherPane is the next pane of the object that somebody can go on with, behind the

@@ -266,6 +266,13 @@ func (s *Shop) answer(t *testing.T, tor record.Account, on Bench, j job, v View,
 				return s.Answer(ctx, tor, on, a.Key, Checked{Answer: good(c)})
 			}
 		}
+	case ask.Laid:
+		edges := 0
+		if a.Number > 0 {
+			edges = 2
+		}
+		return s.StartCure(ctx, tor, "", on, Laid{Step: a.Key, Adhesive: a.Answers[0].ID, Width: a.Number, Edges: edges,
+			Place: record.AtBench}, time.UTC)
 	case ask.Wait:
 		if a.Until != nil {
 			*now = a.Until.Add(time.Minute)

@@ -2589,10 +2589,10 @@ export interface components {
             at?: number;
             key?: string;
             /** @enum {string} */
-            kind: "reading" | "look" | "cause" | "step" | "screw" | "settle" | "arrived" | "back" | "check" | "wait" | "stop" | "go" | "sign" | "nothing";
+            kind: "reading" | "look" | "cause" | "step" | "screw" | "settle" | "arrived" | "back" | "check" | "laid" | "wait" | "stop" | "go" | "sign" | "nothing";
             /**
              * Format: double
-             * @description Thickness of the material to settle, mm
+             * @description Thickness to settle, or pressed width of a bead, mm
              */
             number?: number;
             /**

@@ -189,7 +189,7 @@ const nothing: Ask = { station: "prove", kind: "nothing", says: "" };
 /** Whether Enter alone answers it. */
 function answerable(ask: Ask): boolean {
 	return (
-		["step", "screw", "settle", "cause", "arrived", "back"].includes(
+		["step", "screw", "settle", "cause", "arrived", "back", "laid"].includes(
 			ask.kind,
 		) ||
 		(ask.kind === "check" && !ask.unit)
@@ -214,7 +214,7 @@ function Head({ view }: { view: View }) {
 					<button
 						type="button"
 						onClick={() => setOpen(true)}
-						className="underline decoration-rule underline-offset-4"
+						className="text-left underline decoration-rule underline-offset-4"
 					>
 						{job.customer.name}
 					</button>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Catalogue, Family } from "../../api/types";
+import { useHead } from "../../app/useHead";
 import { EdgePicture } from "../../bench/EdgePicture";
 import { Button } from "../../parts/Button";
 import { control, Field } from "../../parts/Field";
@@ -12,8 +13,9 @@ type Props = QuestionProps & { catalogue?: Catalogue };
 /** What holds the pane, by a few plain questions about what can be seen. */
 export function HeldQuestion({ form, set, error, catalogue }: Props) {
 	const family = catalogue?.families.find((f) => f.id === form.family);
+	const head = useHead<HTMLDivElement>(form.family);
 	return (
-		<div className="flex flex-col gap-6">
+		<div ref={head} tabIndex={-1} className="flex flex-col gap-6 outline-none">
 			{catalogue &&
 				(family ? (
 					<Found
@@ -63,11 +65,18 @@ function Walk({
 	const [path, setPath] = useState<string[]>([]);
 	const key = path.at(-1) ?? catalogue.questions[0]?.key;
 	const question = catalogue.questions.find((q) => q.key === key);
+	const head = useHead<HTMLHeadingElement>(key);
 	if (!question) return null;
 	return (
 		<section aria-label={question.ask}>
 			<div className="mb-2 flex flex-wrap items-center justify-between gap-3">
-				<h3 className="text-lg font-semibold">{question.ask}</h3>
+				<h3
+					ref={head}
+					tabIndex={-1}
+					className="text-lg font-semibold outline-none"
+				>
+					{question.ask}
+				</h3>
 				{path.length > 0 && (
 					<Button kind="quiet" onClick={() => setPath(path.slice(0, -1))}>
 						the question before

@@ -6,6 +6,7 @@ import { useCatalogue } from "../../api/hooks";
 import type { FieldError } from "../../api/types";
 import { useMoments } from "../../app/moment";
 import { Page } from "../../app/Page";
+import { useHead } from "../../app/useHead";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
 import { bodyOf, useForm } from "./form";
@@ -38,6 +39,7 @@ const questions = [
 export function TakeInScreen() {
 	const [form, set, clear] = useForm();
 	const [step, setStep] = useState(0);
+	const head = useHead<HTMLHeadingElement>(step);
 	const catalogue = useCatalogue();
 	const go = useNavigate();
 	const client = useQueryClient();
@@ -99,7 +101,11 @@ export function TakeInScreen() {
 					else if (answered[step]) setStep(step + 1);
 				}}
 			>
-				<h2 className="mb-4 text-[1.875rem] leading-tight font-semibold">
+				<h2
+					ref={head}
+					tabIndex={-1}
+					className="mb-4 text-[1.875rem] leading-tight font-semibold outline-none"
+				>
 					{questions[step]?.title}
 				</h2>
 				{step === 0 && <WhoseQuestion {...props} />}

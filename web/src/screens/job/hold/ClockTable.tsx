@@ -25,8 +25,8 @@ export default function ClockTable({ view }: TableProps) {
 			<Ground says="clocks">
 				<div className="grid h-full place-items-center px-6 text-center">
 					<p className="max-w-[24em] text-2xl text-ink-2">
-						No clock runs. One starts when a step is done that something has to
-						wait for: a bond, a bedding, cement, paint.
+						No clock runs. One starts when you say what was laid: a bond, a
+						bedding, cement, paint.
 					</p>
 				</div>
 			</Ground>

@@ -1,4 +1,5 @@
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import { useLocation, useNavigate } from "react-router";
 import { api, got, newKey } from "../../../api/client";
 import { on } from "../../../api/hooks";
 import type { CureClock, CureView, Hold, View } from "../../../api/types";
@@ -11,12 +12,20 @@ import { Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
 import { WhenField } from "../../../parts/WhenField";
 import { Experience } from "../Experience";
-import { useHold, useHoldWrite } from "./useHold";
+import { layForm, useHold, useHoldWrite } from "./useHold";
 
 /** The clocks of what hardens, what would change them, and the air. */
 export function HoldStation({ view }: { view: View }) {
 	const hold = useHold(view);
-	const [laying, setLaying] = useState(false);
+	const asked = useLocation().hash === layForm;
+	const go = useNavigate();
+	const [pressed, setPressed] = useState(false);
+	const laying = pressed || asked;
+	function setLaying(on: boolean) {
+		setPressed(on);
+		if (!on && asked)
+			go({ search: location.search, hash: "" }, { replace: true });
+	}
 	if (!hold.data) return null;
 	const open = !view.job.signed && !view.job.withdrawn;
 	const { may } = hold.data;
@@ -177,8 +186,15 @@ function LaidForm({
 	onDone: () => void;
 }) {
 	const key = useRef(newKey());
+	const form = useRef<HTMLFormElement>(null);
+	useEffect(() => {
+		form.current?.scrollIntoView({ block: "start" });
+	}, []);
 	const moments = useMoments();
-	const used = hold.adhesives.find((a) => view.pane.uses.includes(a.touch));
+	const asked = view.asks.find((a) => a.kind === "laid")?.answers?.[0]?.id;
+	const used = hold.adhesives.find(
+		(a) => view.pane.uses.includes(a.touch) || a.id === asked,
+	);
 	const [f, setF] = useState({
 		step: hold.may[0]?.step ?? "",
 		adhesive: used?.id ?? hold.adhesives[0]?.id ?? "",
@@ -224,6 +240,7 @@ function LaidForm({
 	const at = (name: string) => write.error?.field(name);
 	return (
 		<form
+			ref={form}
 			aria-label="What was laid"
 			className="flex flex-col gap-3 border-l-4 border-now pl-3"
 			onSubmit={(e) => {

@@ -28,3 +28,6 @@ export function useHoldWrite<In>(view: View, write: (v: In) => Promise<Hold>) {
 		},
 	});
 }
+
+/** Where the line opens the form of what was laid. */
+export const layForm = "#what-was-laid";

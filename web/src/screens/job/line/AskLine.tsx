@@ -4,6 +4,7 @@ import type { Ask, View } from "../../../api/types";
 import { Band } from "../../../app/Band";
 import { fine } from "../../../app/fine";
 import { when } from "../../../app/when";
+import { layForm } from "../hold/useHold";
 import type { Tape } from "../measure/useTape";
 import { AirAnswer, airPlace } from "./AirAnswer";
 import { type AskTools, together } from "./useAsk";
@@ -82,6 +83,7 @@ function Aside({ ask, view }: { ask: Ask; view: View }) {
 	const words = [
 		ask.kind === "wait" ||
 		ask.kind === "stop" ||
+		ask.kind === "laid" ||
 		ask.kind === "back" ||
 		ask.kind === "check"
 			? ask.why
@@ -145,6 +147,27 @@ function Answer({
 					))}
 				</fieldset>
 			</>
+		);
+	}
+	if (ask.kind === "laid") {
+		return (
+			<span className="flex gap-2">
+				<Link
+					className="grid min-h-12 shrink-0 place-items-center border-2 border-on-tape/50 px-3 font-semibold"
+					to={{ search: location.search, hash: layForm }}
+				>
+					Other
+				</Link>
+				<button
+					type="button"
+					className={`${key} first-letter:uppercase`}
+					disabled={tools.pending}
+					onClick={() => tools.answer()}
+					data-answer
+				>
+					{ask.answers?.[0]?.say}
+				</button>
+			</span>
 		);
 	}
 	if (ask.kind === "go" && ask.to) {

@@ -1,4 +1,4 @@
-import { api, got, type Refused } from "../../../api/client";
+import { api, got, newKey, type Refused } from "../../../api/client";
 import { on, useJobWrite } from "../../../api/hooks";
 import type { Ask, View } from "../../../api/types";
 import { useDiagnosis } from "../assess/useDiagnosis";
@@ -110,6 +110,25 @@ const settled =
 			}),
 		);
 
+/** The clock of what is usually laid here, from now on. */
+const laid =
+	(key: string, ask: Ask): Call =>
+	async (view) => {
+		await got(
+			api.POST("/api/jobs/{id}/cures", {
+				params: { ...on(view), header: { "Idempotency-Key": key } },
+				body: {
+					step: ask.key ?? "",
+					adhesive: ask.answers?.[0]?.id ?? "",
+					width: ask.number ?? 0,
+					edges: ask.number ? 2 : 0,
+					place: "bench",
+				},
+			}),
+		);
+		return got(api.GET("/api/jobs/{id}", { params: on(view) }));
+	};
+
 /** How many one answer may take together: a run of steps, or a pass of screws. */
 export function together(ask: Ask): number {
 	if (ask.kind === "step") return ask.run?.length ?? 0;
@@ -144,6 +163,8 @@ function callsOf(ask: Ask, view: View, value?: string): [Call, Call | null] {
 				waiting(""),
 				waiting(view.pane.waits_for, view.pane.waits_until ?? undefined),
 			];
+		case "laid":
+			return [laid(newKey(), ask), null];
 		case "settle":
 			return [settled(key, ask.number ?? 0), null];
 		default:
