@@ -149,7 +149,7 @@ func cureWaits(t *testing.T, p *program) {
 	g.until("what was laid is asked", `document.querySelector("[data-line=laid]")?.innerText.includes("What was laid?")`)
 	g.press("Other")
 	g.until("the form with the usual in it",
-		`document.querySelector('form[aria-label="What was laid"] select')?.value === "urethane"`)
+		`[...document.querySelectorAll('form[aria-label="What was laid"] select')].some(s => s.value === "urethane")`)
 	g.press("leave it")
 	g.until("no form", `!document.querySelector('form[aria-label="What was laid"]')`)
 	g.pressAt("[data-line=laid] [data-answer]")

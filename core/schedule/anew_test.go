@@ -112,3 +112,30 @@ func TestBetter(t *testing.T) {
 		}
 	}
 }
+
+// However much it would save, nobody's promise is broken for glass of somebody else that
+// came late; where it costs no promise, the late one has its turn.
+func TestNobodyPaysForOthersGlass(t *testing.T) {
+	for _, c := range []struct {
+		name    string
+		promise int
+		first   string
+	}{{"promised for then", 120, "a"}, {"promised for later by an hour and more", 20_000, "b"}} {
+		late, at := 140, c.promise
+		p := Problem{People: []Person{{ID: "mira", Hours: []Window{{0, 140}, {10_000, 10_200}}}}, Jobs: []Job{
+			{ID: "a", Steps: []Step{{ID: "a", Minutes: 60, Not: 60}}, Promise: &at},
+			{ID: "b", Steps: []Step{{ID: "b", Minutes: 60, Not: 75}}, Promise: &late, Weight: 50}}}
+		before := Plan{Steps: []Done{{Step: "b", Job: "b", At: 0, To: 60, People: []string{"mira"}},
+			{Step: "a", Job: "a", At: 60, To: 120, People: []string{"mira"}}}}
+		got, _, err := Replan(ctx, p, before, Options{})
+		if err != nil {
+			t.Fatal(err)
+		}
+		if bad := Verify(p, got); len(bad) > 0 {
+			t.Fatalf("%s: %v", c.name, bad)
+		}
+		if got.Steps[0].Step != c.first {
+			t.Errorf("%s: %+v, %s was to be first", c.name, got.Steps, c.first)
+		}
+	}
+}

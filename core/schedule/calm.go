@@ -20,7 +20,7 @@ const worthIt = 0.05
 // Replan plans anew after a change and keeps calm: every step stays where it was and with
 // whom it was, if it can; what cannot goes to the first minute that is free, and what
 // waits for it after it; or it stays in its hands and pushes what stands behind it, where
-// that upsets less. Only where all of it planned anew is better by a twentieth, or
+// that upsets less and breaks no promise of another. Only where all of it planned anew is better by a twentieth, or
 // saves a promise that is a whole hour late, is that taken. What moved is said.
 func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Moved, error) {
 	if err := p.Check(); err != nil {
@@ -35,7 +35,7 @@ func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Mov
 	b.keep(before)
 	calm := b.plan()
 	b.shift(before)
-	if s := b.plan(); b.upset(before, s, s) < b.upset(before, calm, calm)-1e-9 {
+	if s := b.plan(); !breaks(calm, s) && b.upset(before, s, s) < b.upset(before, calm, calm)-1e-9 {
 		calm = s
 	}
 	calm = b.mend(ctx, before, calm)
@@ -106,6 +106,16 @@ func moved(before, now Plan) []Moved {
 		}
 	}
 	return out
+}
+
+// breaks says that a promise is broken in one plan that another keeps.
+func breaks(kept, p Plan) bool {
+	for j, r := range p.Ready {
+		if k := kept.Ready[j]; k.At >= 0 && k.Late == 0 && (r.At < 0 || r.Late > 0) {
+			return true
+		}
+	}
+	return false
 }
 
 func abs(v int) int { return max(v, -v) }

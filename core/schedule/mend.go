@@ -2,6 +2,7 @@ package schedule
 
 import (
 	"context"
+	"math"
 	"math/rand/v2"
 	"slices"
 	"time"
@@ -9,28 +10,30 @@ import (
 
 // What a small search for a calm plan may take, and what each step counts that moves for
 // it, and each promise that is broken or comes within so many minutes of it, in hours late:
-// one promise a day late is better than four an hour, and nobody's is broken for somebody
-// else's glass. Judgement, no source.
+// one promise a day late is better than four an hour. Judgement, no source.
 const (
 	mendTries   = 60
 	mendBudget  = 150 * time.Millisecond
 	moveCosts   = 0.05
 	brokenCosts = 12.0
-	othersCosts = 48.0
 	closeTo     = 60
 )
 
-// upset is what a plan costs with what it does to people: moves and promises.
+// upset is what a plan costs with what it does to people: moves and promises. Nobody's
+// promise is broken for somebody else's glass, however much that would save.
 func (b *builder) upset(before, calm, p Plan) float64 {
+	if breaks(calm, p) {
+		return math.Inf(1)
+	}
 	sum := p.Cost + moveCosts*float64(len(moved(before, p)))
 	for j := range p.Ready {
 		if !b.near(j, p) {
 			continue
 		}
-		sum += brokenCosts
 		if !b.near(j, calm) {
-			sum += othersCosts
+			return math.Inf(1)
 		}
+		sum += brokenCosts
 	}
 	return sum
 }

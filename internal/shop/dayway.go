@@ -69,6 +69,32 @@ type DayOffer struct {
 	Minutes int        `json:"minutes" doc:"Hands-on work in it"`
 }
 
+// offerTries is how often a promise is laid again by which the days go another way.
+const offerTries = 3
+
+// laidWith lays the days with one more job in them, and gives its place among them; below
+// 0 where it has none. What could be promised is laid once more as it would be promised:
+// with a promise in them the days may go another way.
+func (s *Shop) laidWith(ctx context.Context, more stand) (*laidDays, int, error) {
+	what := WhatIf{more: []stand{more}}
+	for n := 0; ; n++ {
+		l, err := s.laid(ctx, what)
+		if err != nil {
+			return nil, -1, err
+		}
+		i := slices.IndexFunc(l.w.jobs, func(j stand) bool { return j.id == 0 })
+		if i < 0 || l.plan.Ready[i].At < 0 || n == offerTries ||
+			what.promise != nil && l.odds[i].Kept >= schedule.Safe {
+			return l, i, nil
+		}
+		nine := l.w.time(l.odds[i].Nine)
+		if nine == nil {
+			return l, i, nil
+		}
+		what.promise = map[int64]time.Time{0: *nine}
+	}
+}
+
 // Offer tells when a job could be promised that is not taken in yet.
 func (s *Shop) Offer(ctx context.Context, in TakeIn) (DayOffer, error) {
 	out := DayOffer{Ways: []DayWay{}}
@@ -103,11 +129,10 @@ func (s *Shop) Offer(ctx context.Context, in TakeIn) (DayOffer, error) {
 	if err != nil {
 		return out, err
 	}
-	l, err := s.laid(ctx, WhatIf{more: []stand{standOf(v)}})
+	l, i, err := s.laidWith(ctx, standOf(v))
 	if err != nil {
 		return out, err
 	}
-	i := slices.IndexFunc(l.w.jobs, func(j stand) bool { return j.id == 0 })
 	if i < 0 {
 		out.Why = "nothing is left to do at it"
 		for _, k := range l.left {

@@ -192,9 +192,9 @@ function LaidForm({
 	}, []);
 	const moments = useMoments();
 	const asked = view.asks.find((a) => a.kind === "laid")?.answers?.[0]?.id;
-	const used = hold.adhesives.find(
-		(a) => view.pane.uses.includes(a.touch) || a.id === asked,
-	);
+	const used =
+		hold.adhesives.find((a) => a.id === asked) ??
+		hold.adhesives.find((a) => view.pane.uses.includes(a.touch));
 	const [f, setF] = useState({
 		step: hold.may[0]?.step ?? "",
 		adhesive: used?.id ?? hold.adhesives[0]?.id ?? "",
