@@ -108,8 +108,12 @@ func moved(before, now Plan) []Moved {
 	return out
 }
 
-// breaks says that a promise is broken in one plan that another keeps.
+// breaks says that a promise is broken in one plan that another keeps, and not so that a
+// step has a time at all.
 func breaks(kept, p Plan) bool {
+	if len(p.Left) < len(kept.Left) {
+		return false
+	}
 	for j, r := range p.Ready {
 		if k := kept.Ready[j]; k.At >= 0 && k.Late == 0 && (r.At < 0 || r.Late > 0) {
 			return true
