@@ -11,7 +11,7 @@ func bondHardens(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("ebbe")
 	g.goTo("/jobs/36/hold")
-	g.until("the curve", `document.querySelector("[data-curve]")`)
+	g.until("the curve, over its table", `document.querySelector("[data-curve]")?.getBoundingClientRect().width > 300`)
 	g.sees("What does the bench say?")
 	g.sees("Let go")
 	g.accessible("what hardens")

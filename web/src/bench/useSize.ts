@@ -1,11 +1,10 @@
-import { useLayoutEffect, useRef, useState } from "react";
+import { useLayoutEffect, useState } from "react";
 
-/** The size of an element on the screen, followed as it changes. */
+/** The size of an element on the screen, followed as it changes, also where it comes later. */
 export function useSize<T extends Element>() {
-	const ref = useRef<T>(null);
+	const [el, ref] = useState<T | null>(null);
 	const [size, setSize] = useState({ w: 0, h: 0 });
 	useLayoutEffect(() => {
-		const el = ref.current;
 		if (!el) return;
 		const watch = new ResizeObserver(([entry]) => {
 			if (entry) {
@@ -14,6 +13,6 @@ export function useSize<T extends Element>() {
 		});
 		watch.observe(el);
 		return () => watch.disconnect();
-	}, []);
+	}, [el]);
 	return [ref, size] as const;
 }
