@@ -6,7 +6,6 @@ import (
 	"fmt"
 	"math"
 	"slices"
-	"time"
 
 	"freshshard/core/fault"
 )
@@ -43,8 +42,8 @@ type BarPlan struct {
 	Left   []Left   `json:"left"`
 	Cost   float64  `json:"cost" doc:"Of the bars that are cut into"`
 	Yield  float64  `json:"yield"`
-	Bound  int      `json:"bound" doc:"No plan of all stretches cuts into fewer bars; 0 where nothing is known"`
-	Proved bool     `json:"proved"`
+	Bound  float64  `json:"bound" doc:"No plan of all stretches costs less; 0 where not all have a place"`
+	Proved bool     `json:"proved" doc:"No plan costs less"`
 }
 
 // BarCut is one bar with the stretches in the order in which they come off.
@@ -116,141 +115,16 @@ func (t BarTask) takes(w Stretch) int {
 	return tenths(w.Length) + tenths(t.Dress) + tenths(t.Kerf)
 }
 
-// SolveBars plans until its time is over or nothing can be better: bars that are
-// cheaper for their length are filled as full as they can be, the last kind of them is
-// searched exactly.
-func SolveBars(ctx context.Context, t BarTask, o Options) (BarPlan, error) {
+// SolveBars plans the bars that cost least. Up to some forty stretches nothing can cost
+// less, whatever the lengths and prices; beyond, a bound says how much less there could be.
+// It is counted in steps and knows no clock.
+func SolveBars(ctx context.Context, t BarTask) (BarPlan, error) {
 	if err := t.Check(); err != nil {
 		return BarPlan{}, err
 	}
-	if o.Budget == 0 {
-		o.Budget = usualBudget
-	}
-	s := barSearch{ctx: ctx, t: t, end: time.Now().Add(o.Budget)}
-	return s.solve(), nil
-}
-
-type barSearch struct {
-	ctx   context.Context
-	t     BarTask
-	end   time.Time
-	nodes int
-}
-
-func (s *barSearch) over() bool {
-	s.nodes++
-	return s.nodes%256 == 0 && (s.ctx.Err() != nil || time.Now().After(s.end))
-}
-
-// filled is a bar with the wants that it gives.
-type filled struct {
-	bar, copy int
-	wants     []int
-}
-
-func (s *barSearch) solve() BarPlan {
-	var left []int // a want for each stretch
-	for i, w := range s.t.Wants {
-		for range max(1, w.Count) {
-			left = append(left, i)
-		}
-	}
-	slices.SortStableFunc(left, func(a, b int) int { return s.size(b) - s.size(a) })
-	kinds := numbers(len(s.t.Bars))
-	per := func(i int) float64 { return s.t.Bars[i].price() / s.t.Bars[i].Length }
-	slices.SortStableFunc(kinds, func(a, b int) int { return cmp.Compare(per(a), per(b)) })
-	var out []filled
-	bound := 0
-	for n, k := range kinds {
-		have := max(1, s.t.Bars[k].Count)
-		if n == len(kinds)-1 || s.enough(k, left) {
-			bins, low := s.alike(left, s.t.room(s.t.Bars[k]))
-			if n == 0 {
-				bound = low
-			}
-			left = left[:0]
-			for c, bin := range bins {
-				if c < have && fits(bin, s.t.room(s.t.Bars[k]), s.size) {
-					out = append(out, filled{k, c + 1, bin})
-				} else {
-					left = append(left, bin...)
-				}
-			}
-			break
-		}
-		for c := range have {
-			pick := s.fullest(left, s.t.room(s.t.Bars[k]))
-			if len(pick) == 0 {
-				break
-			}
-			out = append(out, filled{k, c + 1, s.take(&left, pick)})
-		}
-	}
-	return s.write(out, left, bound)
-}
-
-func (s *barSearch) size(want int) int { return s.t.takes(s.t.Wants[want]) }
-
-func fits(bin []int, room int, size func(int) int) bool {
-	sum := 0
-	for _, w := range bin {
-		sum += size(w)
-	}
-	return sum <= room
-}
-
-// enough says that there are more bars of a kind than could be needed.
-func (s *barSearch) enough(k int, left []int) bool { return max(1, s.t.Bars[k].Count) >= len(left) }
-
-// take takes places out of a list and returns what stood there.
-func (s *barSearch) take(left *[]int, places []int) []int {
-	var got []int
-	slices.Sort(places)
-	for i := len(places) - 1; i >= 0; i-- {
-		got = append(got, (*left)[places[i]])
-		*left = slices.Delete(*left, places[i], places[i]+1)
-	}
-	slices.SortFunc(got, func(a, b int) int { return s.size(b) - s.size(a) })
-	return got
-}
-
-// fullest picks the places in a list whose stretches fill a room most, by the sums that
-// can be made.
-func (s *barSearch) fullest(left []int, room int) []int {
-	if room <= 0 {
-		return nil
-	}
-	by := make([]int32, room+1) // the place that first made a sum, from 1
-	reached := make([]int, 0, 1024)
-	top := 0
-	for p, w := range left {
-		v := s.size(w)
-		if v > room {
-			continue
-		}
-		n := len(reached)
-		add := func(sum int) {
-			if sum <= room && by[sum] == 0 {
-				by[sum] = int32(p + 1)
-				reached = append(reached, sum)
-				top = max(top, sum)
-			}
-		}
-		for _, sum := range reached[:n] {
-			add(sum + v)
-		}
-		add(v)
-		if top == room {
-			break
-		}
-	}
-	var pick []int
-	for sum := top; sum > 0; {
-		p := int(by[sum]) - 1
-		pick = append(pick, p)
-		sum -= s.size(left[p])
-	}
-	return pick
+	p := newBarProblem(t)
+	q, best, bound := p.solve(ctx)
+	return t.write(q, best, bound), nil
 }
 
 // price is what a bar costs: its price, or its length in metres.
@@ -261,49 +135,75 @@ func (b Bar) price() float64 {
 	return b.Length / 1000
 }
 
-// write turns filled bars into a plan.
-func (s *barSearch) write(bars []filled, left []int, bound int) BarPlan {
-	p := BarPlan{Bars: []BarCut{}, Left: []Left{}, Bound: bound}
+// write turns fillings into a plan: bars that are cheap for their length first, the fullest
+// of them before the others, the longest stretch at the left end.
+func (t BarTask) write(p *barProblem, fills []pattern, bound int64) BarPlan {
+	out := BarPlan{Bars: []BarCut{}, Left: []Left{}, Bound: round(float64(bound) / perPrice)}
+	per := func(f pattern) float64 {
+		b := t.Bars[p.kinds[f.kind].bar]
+		return b.price() / b.Length
+	}
+	fills = slices.DeleteFunc(slices.Clone(fills), func(f pattern) bool { return f.kind < 0 })
+	slices.SortStableFunc(fills, func(a, b pattern) int {
+		return cmp.Or(cmp.Compare(per(a), per(b)), cmp.Compare(a.kind, b.kind), p.long(b)-p.long(a))
+	})
+	next, copies := make([]int, len(p.sizes)), map[int]int{}
 	used, whole := 0.0, 0.0
-	for _, f := range bars {
-		b := s.t.Bars[f.bar]
-		c := BarCut{Bar: b.ID, Copy: f.copy, Length: b.Length}
-		at := s.t.Ends
-		for _, w := range f.wants {
-			want := s.t.Wants[w]
-			at += want.Length + s.t.Dress
-			c.Cuts, c.At = append(c.Cuts, want.ID), append(c.At, math.Round(at*perMM)/perMM)
-			at += s.t.Kerf
-			used += want.Length
+	for _, f := range fills {
+		b := t.Bars[p.kinds[f.kind].bar]
+		copies[f.kind]++
+		c := BarCut{Bar: b.ID, Copy: copies[f.kind], Length: b.Length}
+		at := t.Ends
+		for i, n := range f.fill {
+			for range n {
+				want := t.Wants[p.sizes[i].wants[next[i]]]
+				next[i]++
+				at += want.Length + t.Dress
+				c.Cuts, c.At = append(c.Cuts, want.ID), append(c.At, math.Round(at*perMM)/perMM)
+				at += t.Kerf
+				used += want.Length
+			}
 		}
-		c.Remnant = math.Round(math.Max(0, b.Length-s.t.Ends-at)*perMM) / perMM
-		c.Keep = s.t.Keep > 0 && c.Remnant >= s.t.Keep
+		c.Remnant = math.Round(math.Max(0, b.Length-t.Ends-at)*perMM) / perMM
+		c.Keep = t.Keep > 0 && c.Remnant >= t.Keep
 		c.Finished = c.Remnant == 0
 		whole += b.Length
-		p.Cost += b.price()
-		p.Bars = append(p.Bars, c)
+		out.Cost += b.price()
+		out.Bars = append(out.Bars, c)
 	}
 	if whole > 0 {
-		p.Yield = used / whole
+		out.Yield = used / whole
 	}
+	out.Left = t.leftOver(p, next)
+	out.Cost = round(out.Cost)
+	if out.Proved = p.cost(fills) <= bound; len(out.Left) > 0 {
+		out.Bound, out.Proved = 0, false
+	}
+	return out
+}
+
+// leftOver are the stretches of each size from one on, in the order in which they were
+// wanted, with why.
+func (t BarTask) leftOver(p *barProblem, next []int) []Left {
 	count := map[int]int{}
-	for _, w := range left {
-		count[w]++
-	}
-	longest := 0
-	for _, b := range s.t.Bars {
-		longest = max(longest, s.t.room(b))
-	}
-	for i, w := range s.t.Wants {
-		if n := count[i]; n > 0 {
-			why := "all bars are cut into for others"
-			if s.size(i) > longest {
-				why = "it is longer than every bar"
-			}
-			p.Left = append(p.Left, Left{w.ID, n, why})
+	for i, s := range p.sizes {
+		for _, w := range s.wants[next[i]:] {
+			count[w]++
 		}
 	}
-	p.Cost = round(p.Cost)
-	p.Proved = len(p.Left) == 0 && bound > 0 && len(p.Bars) == bound
-	return p
+	longest := 0
+	for _, b := range t.Bars {
+		longest = max(longest, t.room(b))
+	}
+	out := []Left{}
+	for i, w := range t.Wants {
+		if n := count[i]; n > 0 {
+			why := "all bars are cut into for others"
+			if t.takes(w) > longest {
+				why = "it is longer than every bar"
+			}
+			out = append(out, Left{w.ID, n, why})
+		}
+	}
+	return out
 }

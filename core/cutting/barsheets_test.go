@@ -4,7 +4,6 @@ import (
 	"context"
 	"fmt"
 	"testing"
-	"time"
 )
 
 // A plan of bars, followed like one of sheets: the other verifier passes it, every
@@ -13,7 +12,7 @@ func TestBarsAsSheets(t *testing.T) {
 	for seed := range uint64(30) {
 		task := barTask(seed, 3+int(seed), 1200, 3*float64(seed%2))
 		task.Ends, task.Dress = 5*float64(seed%3), float64(seed%4)
-		p, err := SolveBars(context.Background(), task, Options{Budget: 50 * time.Millisecond})
+		p, err := SolveBars(context.Background(), task)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -52,7 +51,7 @@ func TestBarsAsSheets(t *testing.T) {
 func TestBarsAsSheetsByHand(t *testing.T) {
 	task := BarTask{Bars: []Bar{{ID: "tube", Length: 300, Count: 1}}, Wants: []Stretch{{ID: "a", Length: 300}, {ID: "b",
 		Length: 400}}}
-	p, err := SolveBars(context.Background(), task, Options{})
+	p, err := SolveBars(context.Background(), task)
 	if err != nil {
 		t.Fatal(err)
 	}

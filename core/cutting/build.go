@@ -60,7 +60,8 @@ func newBuilder(t Task) *builder {
 	return b
 }
 
-// rest is what is left of a length behind a piece, and whether it can be cut off.
+// rest is what is left of a length behind a piece, and whether both snap off: a piece that
+// is narrower than the least strip needs no cut where it is as long as the whole.
 func (b *builder) rest(whole, piece int) (int, bool) {
 	d := whole - piece
 	switch {
@@ -69,7 +70,7 @@ func (b *builder) rest(whole, piece int) (int, bool) {
 	case b.saw:
 		return max(0, d-b.kerf), true
 	}
-	return d, d == 0 || d >= b.least
+	return d, d == 0 || d >= b.least && piece >= b.least
 }
 
 // build lays everything and returns what it costs; see value.

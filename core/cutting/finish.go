@@ -152,6 +152,8 @@ func (s *search) why(p Piece) string {
 		return "all stock that it fits is cut into for other panes"
 	case p.On != "":
 		return "it does not fit the sheet that it is pinned to"
+	case !s.b.saw && min(w, h) < s.b.least:
+		return "too narrow to snap: have it cut"
 	case strip:
 		return fmt.Sprintf("what would be left beside it is narrower than %g mm and would not snap off", s.b.task.Rules.Least)
 	case larger && !p.Turn:

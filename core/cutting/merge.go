@@ -9,10 +9,10 @@ import (
 // comes of it fits a sheet: what was once cut from one sheet finds together again.
 // Those first whose new side is met by another again, then those whose side the fewest
 // have; where several are alike in that, chance decides. It returns what is left.
-func merge(blocks []*block, units []unit, kerf int, r *rand.Rand) []*block {
+func (b *builder) merge(blocks []*block, r *rand.Rand) []*block {
 	out := slices.Clone(blocks)
 	for len(out) > 1 {
-		i, k, j := nextJoin(out, units, kerf, r)
+		i, k, j := b.nextJoin(out, r)
 		if j == nil {
 			break
 		}
@@ -60,9 +60,16 @@ func explode(blocks []*block, r *rand.Rand) []*block {
 const metBonus = 1 << 20
 
 // nextJoin finds two blocks to join.
-func nextJoin(bs []*block, units []unit, kerf int, r *rand.Rand) (i, k int, joined *block) {
+func (b *builder) nextJoin(bs []*block, r *rand.Rand) (i, k int, joined *block) {
+	units, kerf, least := b.units, b.kerf, b.least
+	if b.saw {
+		least = 0
+	}
 	sides := make([]side, 0, 2*len(bs))
 	for n, b := range bs {
+		if min(b.w, b.h) < least { // nothing snaps off beside it
+			continue
+		}
 		sides = append(sides, side{b.w, n, false})
 		if b.h != b.w || !b.turn {
 			sides = append(sides, side{b.h, n, true})

@@ -3,7 +3,6 @@ package cutting
 import (
 	"math/rand/v2"
 	"testing"
-	"time"
 
 	"freshshard/core/fault"
 )
@@ -30,7 +29,7 @@ func cutTo(t *testing.T, p *Plan, n int) []Mark {
 // and none is made before its turn.
 func TestStepThrough(t *testing.T) {
 	task := shopLike(5, 18)
-	p := solve(t, task, Options{Steps: 300, Budget: time.Minute})
+	p := solve(t, task, Options{Steps: 300})
 	made := cutTo(t, &p, 3)
 	again, done, err := p.Do(made, made[2])
 	if err != nil || done || len(again) != 3 {
@@ -66,7 +65,7 @@ func TestBreakAnywhere(t *testing.T) {
 				task.Stock[i].Trim = Trim{Left: 15, Bottom: 15}
 			}
 		}
-		p := solve(t, task, Options{Steps: 150, Budget: time.Minute})
+		p := solve(t, task, Options{Steps: 150})
 		for range 6 {
 			made := cutTo(t, &p, r.IntN(p.Cuts))
 			sheet, c := p.Next(made)
@@ -84,7 +83,7 @@ func TestBreakAnywhere(t *testing.T) {
 					t.Fatalf("seed %d, %s: cut %d, wanted %d, broken %d", seed, q.ID, after[q.ID], wanted[q.ID], gone[q.ID])
 				}
 			}
-			next := solve(t, rest, Options{Steps: 60, Budget: time.Minute})
+			next := solve(t, rest, Options{Steps: 60})
 			for _, l := range next.Left {
 				if l.Why == "" {
 					t.Errorf("%+v", l)

@@ -5,22 +5,32 @@ import (
 	"math"
 	"math/rand/v2"
 	"slices"
-	"time"
 )
 
-// Options are how long is searched.
+// Options are how long is searched. It is counted in plans and knows no clock: the same
+// task has the same plan on every machine.
 type Options struct {
-	Budget time.Duration // 0 for the usual
-	Steps  int           // plans to try at most; 0 for as many as the time allows
-	Seed   uint64
-	Best   func(Plan) // told of each better plan; may be nil
+	Steps int // plans to try at most; 0 for as many as are usual for the size
+	Seed  uint64
+	Best  func(Plan) // told of each better plan; may be nil
 }
 
-// usualBudget is how long a plan is searched when nobody says.
-const usualBudget = time.Second
+// What is usual: as many plans as lay so many pieces in all, from the least to the most.
+const (
+	usualLays  = 400_000
+	leastSteps = 400
+	mostSteps  = 20_000
+)
 
-// Solve searches a plan until its time is over, its steps are done, the context ends
-// or no plan can be better. What it has then is valid; whether all pieces have a place
+func (o Options) steps(pieces int) int {
+	if o.Steps > 0 {
+		return o.Steps
+	}
+	return min(mostSteps, max(leastSteps, usualLays/max(1, pieces)))
+}
+
+// Solve searches a plan until its steps are done, the context ends or no plan can be
+// better. What it has then is valid; whether all pieces have a place
 // is in Left. It returns a *fault.Error for a task that cannot be.
 func Solve(ctx context.Context, t Task, o Options) (Plan, error) {
 	if err := t.Check(); err != nil {
@@ -34,7 +44,6 @@ func Solve(ctx context.Context, t Task, o Options) (Plan, error) {
 type search struct {
 	ctx   context.Context
 	o     Options
-	end   time.Time
 	r     *rand.Rand
 	b     *builder
 	plain []*block
@@ -45,11 +54,9 @@ type search struct {
 }
 
 func newSearch(ctx context.Context, t Task, o Options) *search {
-	if o.Budget == 0 {
-		o.Budget = usualBudget
-	}
-	s := &search{ctx: ctx, o: o, end: time.Now().Add(o.Budget), r: rand.New(rand.NewPCG(o.Seed, 7)), b: newBuilder(t),
-		plain: blocksOf(t), value: math.Inf(1)}
+	s := &search{ctx: ctx, o: o, r: rand.New(rand.NewPCG(o.Seed, 7)), b: newBuilder(t), plain: blocksOf(t),
+		value: math.Inf(1)}
+	s.o.Steps = o.steps(len(s.plain))
 	s.bound = boundOf(t, s.b)
 	return s
 }
@@ -59,10 +66,7 @@ func (s *search) over() bool {
 	if s.best != nil && s.done() {
 		return true
 	}
-	if s.o.Steps > 0 && s.steps >= s.o.Steps {
-		return true
-	}
-	return s.steps%8 == 0 && (s.ctx.Err() != nil || s.steps > 0 && time.Now().After(s.end))
+	return s.steps >= s.o.Steps || s.ctx.Err() != nil
 }
 
 // done says that the best so far meets the bound: no stock can be saved, and none of
@@ -115,7 +119,7 @@ func (s *search) sets() [][]*block {
 	return out
 }
 
-// Of the time, what goes into joining alike sides: a part, and most of it where nearly
+// Of the tries, what goes into joining alike sides: a part, and most of them where nearly
 // all pieces find together.
 const (
 	joiningPart = 0.25
@@ -125,10 +129,9 @@ const (
 )
 
 // together joins alike sides, breaks the worst of it open and joins again, for a share
-// of the time.
+// of the tries.
 func (s *search) together() {
-	begin := time.Now()
-	blocks := merge(s.plain, s.b.units, s.b.kerf, s.r)
+	blocks := s.b.merge(s.plain, s.r)
 	if len(blocks) == len(s.plain) {
 		return // no two sides are alike
 	}
@@ -146,14 +149,14 @@ func (s *search) together() {
 		if float64(least) < joinsWell*float64(len(s.plain)) {
 			share = joiningMost
 		}
-		if s.o.Steps > 0 && n > s.o.Steps || n%8 == 7 && float64(time.Since(begin)) > share*float64(s.o.Budget) {
+		if float64(n) > share*float64(s.o.Steps) {
 			return
 		}
 		open := blocks
 		for range 1 + s.r.IntN(3) {
 			open = explode(open, s.r)
 		}
-		next := merge(open, s.b.units, s.b.kerf, s.r)
+		next := s.b.merge(open, s.r)
 		switch {
 		case len(next) < len(blocks):
 			blocks, stuck = next, 0
@@ -164,7 +167,7 @@ func (s *search) together() {
 			stuck++
 		}
 		if stuck > patience { // from the beginning, another way
-			blocks, stuck = merge(s.plain, s.b.units, s.b.kerf, s.r), 0
+			blocks, stuck = s.b.merge(s.plain, s.r), 0
 		}
 	}
 }

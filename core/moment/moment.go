@@ -30,6 +30,22 @@ var dateAndTime = regexp.MustCompile(`^\s*(\d{4}-\d\d-\d\d)[Tt](\d\d:\d\d)\s*$`)
 // mostAhead is how far ahead anybody promises; it catches a slipped year.
 const mostAhead = 2 * 366 * 24 * time.Hour
 
+// Years that any moment may have: between them lies whatever a shop writes down, and all
+// that is reckoned from it.
+const (
+	firstYear = 1990
+	lastYear  = 2200
+)
+
+// Check refuses a moment that no shop can mean. It is the one bound of every field that is
+// a moment; a field that may be empty is not asked.
+func Check(field string, t time.Time) error {
+	if y := t.Year(); y < firstYear || y > lastYear {
+		return fault.New(field, fmt.Sprintf("a date in the year %d cannot be meant", y), "check the year")
+	}
+	return nil
+}
+
 // said is what was understood so far.
 type said struct {
 	now          time.Time

@@ -3,10 +3,8 @@ package schedule
 import (
 	"cmp"
 	"context"
-	"math"
 	"math/rand/v2"
 	"slices"
-	"time"
 )
 
 const (
@@ -98,9 +96,8 @@ func (b *builder) improve(ctx context.Context, stands Plan, limits []int, o Opti
 	b.clear()
 	b.keep(stands)
 	best := b.plan()
-	rng, end := rand.New(rand.NewPCG(o.Seed, 17)), time.Now().Add(cmp.Or(o.Budget, usualBudget))
-	tries := cmp.Or(o.Tries, math.MaxInt)
-	for n := 0; n < tries && ctx.Err() == nil && time.Now().Before(end); n++ {
+	rng := rand.New(rand.NewPCG(o.Seed, 17))
+	for n := 0; n < o.tries(len(b.steps)) && ctx.Err() == nil; n++ {
 		p := b.relaid(best, b.some(rng, b.want(best, n)), n%2 == 0)
 		if p.Cost < best.Cost-1e-9 && len(p.Left) <= len(best.Left) && inLimits(p, limits) {
 			best = p

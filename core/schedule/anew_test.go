@@ -2,7 +2,6 @@ package schedule
 
 import (
 	"testing"
-	"time"
 )
 
 // Planned anew, no promise is taken back that the days keep as they stand, although a
@@ -12,7 +11,7 @@ func TestAnewTakesNoPromiseBack(t *testing.T) {
 	better, plain := 0, 0
 	for seed := range uint64(8) {
 		p := shop(seed, 14)
-		first, err := Solve(ctx, p, Options{Budget: time.Minute, Tries: 1})
+		first, err := Solve(ctx, p, Options{Tries: 1})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -35,7 +34,7 @@ func TestAnewTakesNoPromiseBack(t *testing.T) {
 		if stands.Odds, err = Play(ctx, p, stands.Plan, nil, runs, 1); err != nil {
 			t.Fatal(err)
 		}
-		o := Options{Budget: time.Minute, Tries: 150, Seed: seed}
+		o := Options{Tries: 150, Seed: seed}
 		got, is, err := Anew(ctx, p, stands, nil, runs, o)
 		if err != nil {
 			t.Fatal(err)

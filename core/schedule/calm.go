@@ -41,7 +41,7 @@ func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Mov
 	calm = b.mend(ctx, before, calm)
 	calm.Bound = min(bound, calm.Cost)
 	calm.Proved = calm.Cost <= bound+1e-9
-	if !calm.Proved && o.Budget > 0 {
+	if !calm.Proved && o.Tries > 0 {
 		fresh, err := Solve(ctx, p, o)
 		if err != nil {
 			return Plan{}, nil, err

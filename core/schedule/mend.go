@@ -5,7 +5,6 @@ import (
 	"math"
 	"math/rand/v2"
 	"slices"
-	"time"
 )
 
 // What a small search for a calm plan may take, and what each step counts that moves for
@@ -13,7 +12,6 @@ import (
 // one promise a day late is better than four an hour. Judgement, no source.
 const (
 	mendTries   = 60
-	mendBudget  = 150 * time.Millisecond
 	moveCosts   = 0.05
 	brokenCosts = 12.0
 	closeTo     = 60
@@ -53,9 +51,8 @@ func (b *builder) mend(ctx context.Context, before, calm Plan) Plan {
 		return calm
 	}
 	rng := rand.New(rand.NewPCG(1, 13))
-	end := time.Now().Add(mendBudget)
 	best, score := calm, b.upset(before, calm, calm)
-	for n := 0; n < mendTries && ctx.Err() == nil && time.Now().Before(end); n++ {
+	for n := 0; n < mendTries && ctx.Err() == nil; n++ {
 		p := b.relaid(best, b.some(rng, late[n%len(late)]), n%2 == 0)
 		if p.Cost < best.Cost {
 			if s := b.upset(before, calm, p); s < score-1e-9 {

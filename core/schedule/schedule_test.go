@@ -7,7 +7,6 @@ import (
 	"slices"
 	"strings"
 	"testing"
-	"time"
 
 	"freshshard/core/fault"
 )
@@ -120,7 +119,7 @@ func full(p Problem) float64 {
 func TestExactIsBest(t *testing.T) {
 	for seed := range uint64(60) {
 		p := small(seed, 2+int(seed%4))
-		plan, err := Solve(ctx, p, Options{Budget: 20 * time.Second})
+		plan, err := Solve(ctx, p, Options{Tries: 4000})
 		if err != nil {
 			t.Fatalf("seed %d: %v", seed, err)
 		}
@@ -137,7 +136,7 @@ func TestExactIsBest(t *testing.T) {
 func TestNineSteps(t *testing.T) {
 	for seed := range uint64(6) {
 		p := small(seed, 9)
-		plan, err := Solve(ctx, p, Options{Budget: 20 * time.Second})
+		plan, err := Solve(ctx, p, Options{Tries: 4000})
 		if err != nil || !plan.Proved {
 			t.Fatalf("seed %d: %v, proved %v", seed, err, plan.Proved)
 		}
@@ -158,7 +157,7 @@ func TestMadeUpShops(t *testing.T) {
 		gaps := 0
 		for seed := range uint64(4) {
 			p := shop(seed, c.jobs)
-			plan, err := Solve(ctx, p, Options{Budget: time.Minute, Tries: c.tries, Seed: seed})
+			plan, err := Solve(ctx, p, Options{Tries: c.tries, Seed: seed})
 			if err != nil {
 				t.Fatal(err)
 			}
@@ -190,7 +189,7 @@ func TestMadeUpShops(t *testing.T) {
 func TestCalm(t *testing.T) {
 	for seed := range uint64(6) {
 		p := shop(seed, 40)
-		before, err := Solve(ctx, p, Options{Budget: time.Minute, Tries: 100})
+		before, err := Solve(ctx, p, Options{Tries: 100})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -234,7 +233,7 @@ func TestCalm(t *testing.T) {
 // weeks are played out with other dice.
 func TestOddsAreTrue(t *testing.T) {
 	p := shop(3, 12)
-	plan, err := Solve(ctx, p, Options{Budget: time.Minute, Tries: 200})
+	plan, err := Solve(ctx, p, Options{Tries: 200})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -464,10 +463,10 @@ func TestLeftAndWhy(t *testing.T) {
 func BenchmarkSchedule(b *testing.B) {
 	for _, jobs := range []int{10, 50, 200} {
 		p := shop(1, jobs)
-		for _, budget := range []time.Duration{200 * time.Millisecond, 2 * time.Second} {
-			b.Run(fmt.Sprintf("%d in %v", jobs, budget), func(b *testing.B) {
+		for _, tries := range []int{40, 400} {
+			b.Run(fmt.Sprintf("%d in %d", jobs, tries), func(b *testing.B) {
 				for b.Loop() {
-					plan, err := Solve(ctx, p, Options{Budget: budget})
+					plan, err := Solve(ctx, p, Options{Tries: tries})
 					if err != nil {
 						b.Fatal(err)
 					}
@@ -481,7 +480,7 @@ func BenchmarkSchedule(b *testing.B) {
 
 func BenchmarkReplan(b *testing.B) {
 	p := shop(1, 200)
-	before, err := Solve(ctx, p, Options{Budget: time.Second})
+	before, err := Solve(ctx, p, Options{})
 	if err != nil {
 		b.Fatal(err)
 	}

@@ -6,35 +6,46 @@ import (
 	"math"
 	"math/rand/v2"
 	"slices"
-	"time"
 )
 
-// Options are how long it is searched, and from where.
+// Options are how long it is searched, and from where. The search is counted in tries and
+// knows no clock: the same problem has the same plan on every machine.
 type Options struct {
-	Budget time.Duration // a second for nothing
-	Seed   uint64
-	Tries  int // ends the search after so many orders; 0 for no end but the time
+	Seed  uint64
+	Tries int // orders that are tried; 0 for as many as are usual for the size
 }
 
-const usualBudget = time.Second
+// What is usual: as many orders as lay so many steps in all, from the least to the most.
+const (
+	usualLays  = 100_000
+	leastTries = 30
+	mostTries  = 400
+)
+
+func (o Options) tries(steps int) int {
+	if o.Tries > 0 {
+		return o.Tries
+	}
+	return min(mostTries, max(leastTries, usualLays/max(1, steps)))
+}
 
 // exactly is up to how many steps every order and every choice of hands is looked through.
 const exactly = 9
 
-// Solve plans until its time is over or nothing can be better. It returns a *fault.Error
+// mostLaid ends the full search: how many steps it lays.
+const mostLaid = 3_000_000
+
+// Solve plans until its tries are over or nothing can be better. It returns a *fault.Error
 // for what cannot be planned, or where pins quarrel.
 func Solve(ctx context.Context, p Problem, o Options) (Plan, error) {
 	if err := p.Check(); err != nil {
 		return Plan{}, err
 	}
-	if o.Budget == 0 {
-		o.Budget = usualBudget
-	}
 	b := newBuilder(p)
 	if err := b.pinned(); err != nil {
 		return Plan{}, err
 	}
-	s := &search{b: b, ctx: ctx, end: time.Now().Add(o.Budget), tries: o.Tries, rng: rand.New(rand.NewPCG(o.Seed, 11))}
+	s := &search{b: b, ctx: ctx, tries: o.tries(len(b.steps)), rng: rand.New(rand.NewPCG(o.Seed, 11))}
 	bound := b.bound()
 	if len(b.steps) <= exactly {
 		if plan, done := s.exact(); done {
@@ -51,7 +62,6 @@ func Solve(ctx context.Context, p Problem, o Options) (Plan, error) {
 type search struct {
 	b     *builder
 	ctx   context.Context
-	end   time.Time
 	tries int
 	count int
 	rng   *rand.Rand
@@ -59,7 +69,7 @@ type search struct {
 
 func (s *search) over() bool {
 	s.count++
-	return s.tries > 0 && s.count > s.tries || s.ctx.Err() != nil || time.Now().After(s.end)
+	return s.count > s.tries || s.ctx.Err() != nil
 }
 
 // starts are the orders that a person would try: the soonest promised, the least slack,
@@ -185,11 +195,11 @@ func (s *search) shaken(order []int) []int {
 }
 
 // exact looks through every order and every choice of hands of a few steps, leaving what
-// cannot be better than the best so far; false where its time is over.
+// cannot be better than the best so far; false where that is too much.
 func (s *search) exact() (Plan, bool) {
 	b := s.b
 	b.clear()
-	best, left := math.Inf(1), false
+	best, left, laid := math.Inf(1), false, 0
 	var plan Plan
 	for _, o := range b.starts() {
 		if c := b.all(o); c < best {
@@ -206,7 +216,7 @@ func (s *search) exact() (Plan, bool) {
 			best, plan = b.cost(), b.plan()
 			return
 		}
-		if done%3 == 0 && (s.ctx.Err() != nil || time.Now().After(s.end)) {
+		if laid++; laid > mostLaid || laid%1024 == 0 && s.ctx.Err() != nil {
 			left = true
 			return
 		}

@@ -6,7 +6,6 @@ import (
 	"slices"
 	"strings"
 	"testing"
-	"time"
 
 	"freshshard/core/golden"
 )
@@ -16,7 +15,7 @@ import (
 // ill, a pane is late, a step is pinned; played out; and what would have a job ready sooner.
 func TestSearchedPlansAreAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
-	whole := Options{Budget: time.Minute, Tries: 40, Seed: 3}
+	whole := Options{Tries: 40, Seed: 3}
 	solved := func(name string, p Problem) Plan {
 		plan, err := Solve(context.Background(), p, whole)
 		if err != nil {
@@ -90,7 +89,7 @@ func TestNudgedPlansAreAsLookedAt(t *testing.T) {
 	for seed := range uint64(3) {
 		p := shop(seed+2, 3)
 		p.Jobs[0].Steps[0].Pin = &Pin{At: 60, People: []string{"mira"}}
-		plan, err := Solve(context.Background(), p, Options{Budget: time.Minute, Tries: 30, Seed: 3})
+		plan, err := Solve(context.Background(), p, Options{Tries: 30, Seed: 3})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -131,7 +130,7 @@ func TestManyPlansAreAsTheyWere(t *testing.T) {
 		if seed%4 == 3 {
 			p = small(seed+9, 2+int(seed)%4)
 		}
-		o := Options{Budget: time.Minute, Tries: 25, Seed: seed}
+		o := Options{Tries: 25, Seed: seed}
 		plan, err := Solve(ctx, p, o)
 		fmt.Fprintf(b, "%d: %v, cost %.3f of %.3f, %d left, proved %v, %s\n", seed, err, plan.Cost, plan.Bound,
 			len(plan.Left),
@@ -177,7 +176,7 @@ func TestManyPlansAreAsTheyWere(t *testing.T) {
 		}
 		limits := stands.limits(p)
 		nb := newBuilder(p)
-		better := nb.improve(ctx, stands.Plan, limits, Options{Budget: time.Minute, Tries: 40, Seed: seed})
+		better := nb.improve(ctx, stands.Plan, limits, Options{Tries: 40, Seed: seed})
 		got, is, err := Anew(ctx, p, stands, nil, 40, o)
 		fmt.Fprintf(b, "; limits %v, within them %s, anew %v %v %s", limits, text(better), is, err, text(got.Plan))
 		for _, j := range p.Jobs[:min(2, len(p.Jobs))] {

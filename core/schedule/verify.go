@@ -8,6 +8,7 @@ import (
 // Broken is what is wrong with a plan.
 type Broken struct {
 	Step string `json:"step,omitempty"`
+	Job  string `json:"job,omitempty" doc:"Whose it is; nothing where it is nobody's"`
 	Why  string `json:"why"`
 }
 
@@ -18,8 +19,10 @@ type Broken struct {
 // plan can be worked.
 func Verify(p Problem, plan Plan) []Broken {
 	var out []Broken
-	say := func(step, format string, args ...any) { out = append(out, Broken{step, fmt.Sprintf(format, args...)}) }
 	steps, owner := map[string]Step{}, map[string]string{}
+	say := func(step, format string, args ...any) {
+		out = append(out, Broken{step, owner[step], fmt.Sprintf(format, args...)})
+	}
 	for _, j := range p.Jobs {
 		for _, s := range j.Steps {
 			steps[s.ID], owner[s.ID] = s, j.ID
@@ -79,8 +82,7 @@ func Verify(p Problem, plan Plan) []Broken {
 		}
 	}
 	crowds(p, plan, steps, say)
-	readies(p, plan, at, say)
-	return out
+	return append(out, readies(p, plan, at)...)
 }
 
 // inside says whether a stretch lies in one window.
@@ -130,7 +132,11 @@ func crowds(p Problem, plan Plan, steps map[string]Step, say func(string, string
 }
 
 // readies holds when each job is said to be ready against its steps.
-func readies(p Problem, plan Plan, at map[string]Done, say func(string, string, ...any)) {
+func readies(p Problem, plan Plan, at map[string]Done) []Broken {
+	var out []Broken
+	say := func(job, format string, args ...any) {
+		out = append(out, Broken{Job: job, Why: fmt.Sprintf(format, args...)})
+	}
 	for i, j := range p.Jobs {
 		end := 0
 		for _, s := range j.Steps {
@@ -145,7 +151,7 @@ func readies(p Problem, plan Plan, at map[string]Done, say func(string, string, 
 			end += j.Tail
 		}
 		if i >= len(plan.Ready) || plan.Ready[i].Job != j.ID || plan.Ready[i].At != end {
-			say("", "job %s is ready at %d", j.ID, end)
+			say(j.ID, "job %s is ready at %d", j.ID, end)
 			continue
 		}
 		late := 0
@@ -153,7 +159,8 @@ func readies(p Problem, plan Plan, at map[string]Done, say func(string, string, 
 			late = end - *j.Promise
 		}
 		if plan.Ready[i].Late != late {
-			say("", "job %s is %d min late", j.ID, late)
+			say(j.ID, "job %s is %d min late", j.ID, late)
 		}
 	}
+	return out
 }

@@ -16,6 +16,7 @@ import (
 	"unicode/utf8"
 
 	"freshshard/core/fault"
+	"freshshard/core/moment"
 )
 
 // Bounds of any number, whatever it stands for. Between them products and
@@ -28,12 +29,6 @@ const (
 // mostItems is the end of a list that names no shorter one; a drawing from a
 // file is the longest thing there is.
 const mostItems = 20_000
-
-// Years that a date may have. A calendar that people use lies between.
-const (
-	firstYear = 1990
-	lastYear  = 2200
-)
 
 // mostDeep ends a walk through values that hold themselves.
 const mostDeep = 40
@@ -64,7 +59,7 @@ func walk(v reflect.Value, at string, tag reflect.StructTag, deep int) error {
 		return entries(v, at, deep)
 	case reflect.Struct:
 		if t, ok := v.Interface().(time.Time); ok {
-			return date(at, t)
+			return moment.Check(at, t)
 		}
 		return fields(v, at, deep)
 	}
@@ -162,13 +157,6 @@ func entries(v reflect.Value, at string, deep int) error {
 		if err := walk(it.Value(), here, "", deep+1); err != nil {
 			return err
 		}
-	}
-	return nil
-}
-
-func date(at string, t time.Time) error {
-	if y := t.Year(); !t.IsZero() && (y < firstYear || y > lastYear) {
-		return fault.New(at, fmt.Sprintf("a date in the year %d cannot be meant", y), "check the year")
 	}
 	return nil
 }

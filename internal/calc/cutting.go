@@ -75,7 +75,7 @@ func cutTopics() []Topic {
 				{ID: "cabinet", W: 612, H: 840, Count: 2, Turn: true}},
 			Rules: cutting.Rules{Least: cutting.LeastStrip(4), Keep: 200}},
 			with(func(t cutting.Task) (cutting.Plan, error) {
-				p, err := cutting.Solve(context.Background(), t, cutting.Options{Steps: cutSteps, Budget: 20 * time.Second})
+				p, err := cutting.Solve(context.Background(), t, cutting.Options{Steps: cutSteps})
 				return sound(p, err, cutting.Verify(t, p))
 			})},
 		{"bars", "how lengths come out of tubes, strips and profiles", cutting.BarTask{
@@ -83,7 +83,7 @@ func cutTopics() []Topic {
 			Wants: []cutting.Stretch{{ID: "gauge", Length: 266.5, Count: 5}},
 			Dress: 4, Keep: 100},
 			with(func(t cutting.BarTask) (cutting.BarPlan, error) {
-				p, err := cutting.SolveBars(context.Background(), t, cutting.Options{Budget: 20 * time.Second})
+				p, err := cutting.SolveBars(context.Background(), t)
 				return sound(p, err, cutting.VerifyBars(t, p))
 			})},
 		{"sources", "what each offer is expected to cost in the end, and what would change the order", SourcesIn{

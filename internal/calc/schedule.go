@@ -2,7 +2,6 @@ package calc
 
 import (
 	"context"
-	"time"
 
 	"freshshard/core/fault"
 	"freshshard/core/round"
@@ -12,7 +11,7 @@ import (
 // PlanDaysIn is a shop with what is open, and how long it is searched.
 type PlanDaysIn struct {
 	schedule.Problem
-	Millis int `json:"millis,omitempty" minimum:"0" maximum:"60000" doc:"How long it is searched; a second for nothing"`
+	Tries int `json:"tries,omitempty" minimum:"0" maximum:"20000" doc:"How many orders are tried; 0 for the usual"`
 }
 
 // PromiseIn is a shop and one job of it, for which a promise is wanted.
@@ -39,7 +38,7 @@ func daysTopics() []Topic {
 			PlanDaysIn{Problem: example},
 			with(func(in PlanDaysIn) (schedule.Plan, error) {
 				return schedule.Solve(context.Background(), in.Problem,
-					schedule.Options{Budget: time.Duration(in.Millis) * time.Millisecond})
+					schedule.Options{Tries: in.Tries})
 			})},
 		{"promise", "when a job is ready, as likely as not, nine times in ten, ninety-nine in a hundred",
 			PromiseIn{Problem: example,

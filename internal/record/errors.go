@@ -28,6 +28,12 @@ func (e *Slow) Error() string {
 	return fmt.Sprintf("too many wrong passwords; try again in %d seconds", e.Seconds)
 }
 
+// Broken is an answer that the program made and its own check refused: a fault of the
+// program, not of what was typed.
+type Broken struct{ What, Why string }
+
+func (e *Broken) Error() string { return e.What + ": " + e.Why }
+
 // Reused is an idempotency key that came with another request.
 type Reused struct{}
 

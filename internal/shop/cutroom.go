@@ -251,9 +251,6 @@ type Pin struct {
 	Lie   cutting.Lie `json:"lie,omitempty" enum:",as-is,turned"`
 }
 
-// planBudget is how long a person waits for a plan.
-const planBudget = 800 * time.Millisecond
-
 // PlanCuts plans what waits of one glass from what there is of it. A plan of it that
 // nobody began is put away.
 func (s *Shop) PlanCuts(ctx context.Context, by record.Account, glass Glass, pins []Pin) error {
@@ -295,7 +292,7 @@ func (s *Shop) PlanCuts(ctx context.Context, by record.Account, glass Glass, pin
 		return err
 	}
 	if b := cutting.Verify(doc.Task, doc.Plan); len(b) > 0 {
-		return fmt.Errorf("the cut room made a plan that cannot be cut: %v", b)
+		return &record.Broken{What: "The cut room made a plan that cannot be cut", Why: fmt.Sprint(b)}
 	}
 	return s.keepPlan(ctx, by, glass, doc)
 }
@@ -319,7 +316,7 @@ func (d *CutDoc) planSheets(ctx context.Context, m pane.Material, glass Glass, w
 		return err
 	}
 	var err error
-	d.Plan, err = cutting.Solve(ctx, d.Task, cutting.Options{Budget: planBudget})
+	d.Plan, err = cutting.Solve(ctx, d.Task, cutting.Options{})
 	return err
 }
 

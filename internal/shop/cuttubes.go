@@ -29,12 +29,12 @@ func (d *CutDoc) planTubes(ctx context.Context, m pane.Material, glass Glass, wa
 	for _, c := range waiting {
 		task.Wants = append(task.Wants, cutting.Stretch{ID: c.Piece, Length: c.W})
 	}
-	p, err := cutting.SolveBars(ctx, task, cutting.Options{Budget: planBudget})
+	p, err := cutting.SolveBars(ctx, task)
 	if err != nil {
 		return err
 	}
 	if b := cutting.VerifyBars(task, p); len(b) > 0 {
-		return fmt.Errorf("the cut room made a plan of tubes that cannot be cut: %v", b)
+		return &record.Broken{What: "The cut room made a plan of tubes that cannot be cut", Why: fmt.Sprint(b)}
 	}
 	d.Task, d.Plan = task.AsSheets(p, glass.Outside)
 	return nil

@@ -13,15 +13,11 @@ import (
 	"freshshard/internal/store"
 )
 
-// Bounds of the plan of days. The budget is what a person waits for a page.
+// Bounds of the plan of days.
 const (
 	daysAhead = 60
-	dayTries  = 150
-	dayBudget = 700 * time.Millisecond
 	dayRuns   = 200
 )
-
-var searched = schedule.Options{Budget: dayBudget, Tries: dayTries}
 
 // keptPlan is a plan of days as it is kept: by the moments of the clock.
 type keptPlan struct {
@@ -39,13 +35,14 @@ type laidDays struct {
 	loose   []DayLeft
 	version int  // of the plan that it was held against; 0 for none
 	is      bool // it is better than the days that stand
+	verify  func(schedule.Problem, schedule.Plan) []schedule.Broken
 }
 
 // laid gathers what is open and lays it out: calmly beside the plan that was taken, with
 // what would be otherwise.
 func (s *Shop) laid(ctx context.Context, what WhatIf) (*laidDays, error) {
 	w, left, err := s.gathered(ctx, what, s.Now().Truncate(time.Minute))
-	l := &laidDays{w: w, left: left, loose: []DayLeft{}, plan: schedule.Plan{Steps: []schedule.Done{}}}
+	l := &laidDays{w: w, left: left, loose: []DayLeft{}, plan: schedule.Plan{Steps: []schedule.Done{}}, verify: s.verify}
 	if err != nil {
 		return l, err
 	}
@@ -56,14 +53,52 @@ func (s *Shop) laid(ctx context.Context, what WhatIf) (*laidDays, error) {
 	return l, l.lay(ctx, before)
 }
 
-// lay plans: calmly beside a plan, for as long as it may where there is none, or for
+// lay plans, and holds the plan against what can be worked. A job without which it could be
+// is left out and named: one record takes no page from everybody.
+func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
+	for len(l.w.p.Jobs) > 0 {
+		err := l.search(ctx, before)
+		if err != nil || l.w.what.stands != nil && !l.is {
+			return err
+		}
+		broken := l.verify(l.w.p, l.plan)
+		if len(broken) == 0 {
+			l.odds, err = schedule.Play(ctx, l.w.p, l.plan, l.w.slips, dayRuns, 1)
+			return err
+		}
+		if !l.leaveOut(broken) {
+			return &record.Broken{What: "The days made a plan that cannot be worked", Why: fmt.Sprint(broken)}
+		}
+	}
+	l.plan, l.odds, l.moves = schedule.Plan{Steps: []schedule.Done{}}, nil, nil
+	return nil
+}
+
+// leaveOut takes the jobs out of the problem at which a plan is broken, and says so; false
+// where it is broken at none.
+func (l *laidDays) leaveOut(broken []schedule.Broken) bool {
+	w, n := l.w, len(l.w.p.Jobs)
+	for i := n - 1; i >= 0; i-- {
+		k := slices.IndexFunc(broken, func(b schedule.Broken) bool { return b.Job == w.p.Jobs[i].ID })
+		if k < 0 {
+			continue
+		}
+		l.left = append(l.left, DayLeft{w.jobs[i].id, w.jobs[i].object,
+			"it has no place in the days: " + broken[k].Why + ". Look at its promise and at what it waits for"})
+		for _, s := range w.p.Jobs[i].Steps {
+			delete(w.steps, s.ID)
+		}
+		w.p.Jobs, w.jobs = slices.Delete(w.p.Jobs, i, i+1), slices.Delete(w.jobs, i, i+1)
+	}
+	w.slips = slices.DeleteFunc(w.slips, func(s schedule.Slip) bool { _, ok := w.steps[s.Step]; return !ok })
+	return len(w.p.Jobs) < n
+}
+
+// search plans: calmly beside a plan, for as long as it may where there is none, or for
 // something better than what stands. Pins that cannot hold are loosened, the youngest
 // first, and said.
-func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
+func (l *laidDays) search(ctx context.Context, before schedule.Plan) error {
 	w := l.w
-	if len(w.p.Jobs) == 0 {
-		return nil
-	}
 	for {
 		if one, other, err := schedule.Quarrel(w.p); one != "" {
 			if w.pins[one].set > w.pins[other].set {
@@ -80,13 +115,13 @@ func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
 		case stands != nil:
 			var got schedule.Standing
 			got, l.is, err = schedule.Anew(ctx, w.p, schedule.Standing{Plan: stands.plan, Odds: stands.odds}, w.slips,
-				dayRuns, searched)
+				dayRuns, schedule.Options{})
 			if !l.is || err != nil {
 				return err
 			}
 			l.plan = got.Plan
 		case len(before.Steps) == 0:
-			l.plan, err = schedule.Solve(ctx, w.p, searched)
+			l.plan, err = schedule.Solve(ctx, w.p, schedule.Options{})
 		default:
 			l.plan, l.moves, err = schedule.Replan(ctx, w.p, before, schedule.Options{})
 		}
@@ -95,16 +130,10 @@ func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
 		}
 		i := slices.IndexFunc(l.plan.Left, func(k schedule.Left) bool { return w.pinOf(k.Step) != nil })
 		if i < 0 {
-			break
+			return nil
 		}
 		l.loosen(l.plan.Left[i].Step, l.plan.Left[i].Why)
 	}
-	if b := schedule.Verify(w.p, l.plan); len(b) > 0 {
-		return fmt.Errorf("the days made a plan that cannot be worked: %v", b)
-	}
-	var err error
-	l.odds, err = schedule.Play(ctx, w.p, l.plan, w.slips, dayRuns, 1)
-	return err
 }
 
 func (l *laidDays) loosen(step, why string) {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"log/slog"
 	"slices"
 	"time"
 
@@ -244,7 +245,14 @@ func (l *laidDays) tooSoon(i int) error {
 
 // holdPlace keeps the days with a promise in them that was given otherwise, so that what
 // comes later goes round it. Where nobody plans days, or somebody just did, it leaves them.
-func (s *Shop) holdPlace(ctx context.Context, by record.Account) error {
+// What was kept before is kept: that the days could not follow is no error of it.
+func (s *Shop) holdPlace(ctx context.Context, by record.Account) {
+	if err := s.heldPlace(ctx, by); err != nil {
+		slog.ErrorContext(ctx, "the days could not follow what was kept", "error", err)
+	}
+}
+
+func (s *Shop) heldPlace(ctx context.Context, by record.Account) error {
 	if _, version, err := s.store.DayPlan(ctx); err != nil || version == 0 {
 		return err
 	}

@@ -318,7 +318,7 @@ func (s *Shop) tryDays(ctx context.Context, what WhatIf) (now, then *laidDays, e
 	if err != nil {
 		return nil, nil, err
 	}
-	then = &laidDays{w: w, left: left, loose: []DayLeft{}, version: now.version}
+	then = &laidDays{w: w, left: left, loose: []DayLeft{}, version: now.version, verify: s.verify}
 	if err := then.lay(ctx, now.plan); err != nil {
 		return nil, nil, err
 	}

@@ -20,13 +20,19 @@ type dayRoads struct {
 	home string
 }
 
-// roadsOf reads the road map for the days to come.
+// roadsOf reads the road map for the days to come. A ferry whose timetable cannot be read
+// is left out; the first of them is the error.
 func (w *dayWork) roadsOf(m record.RoadMap) error {
+	var first error
 	w.roads = dayRoads{home: m.Home, Roads: round.Roads{Legs: m.Legs}}
 	for i, f := range m.Ferries {
 		all, err := timetable.Sailings(strings.NewReader(f.Text), w.now, w.now.AddDate(0, 0, roundsAhead), w.zone)
 		if err != nil {
-			return fault.New(fmt.Sprintf("ferries[%d]", i), fault.Of(err).Why, fault.Of(err).Cure)
+			w.warn = append(w.warn, DayLeft{0, f.Name, "its timetable cannot be read: " + fault.Of(err).Why})
+			if first == nil {
+				first = fault.New(fmt.Sprintf("ferries[%d]", i), fault.Of(err).Why, fault.Of(err).Cure)
+			}
+			continue
 		}
 		for _, s := range all {
 			w.roads.Sailings = append(w.roads.Sailings, round.Sailing{Ferry: f.Name, From: s.From, To: s.To,
@@ -34,7 +40,7 @@ func (w *dayWork) roadsOf(m record.RoadMap) error {
 				Lands:  w.minute(s.Lands)})
 		}
 	}
-	return nil
+	return first
 }
 
 // roundsAhead is how far ahead a round can be asked for, days.
@@ -97,9 +103,7 @@ func (s *Shop) SetSite(ctx context.Context, by record.Account, in record.Site) e
 		return err
 	}
 	w := &dayWork{now: s.Now(), zone: s.zone()}
-	if err := w.roadsOf(m); err != nil {
-		return err
-	}
+	_ = w.roadsOf(m) // a ferry that cannot be read goes nowhere
 	if places := w.roads.Places(); !slices.Contains(places, in.Place) {
 		return fault.New("place", "no road goes to "+in.Place, "choose one of the road map, or put it there")
 	}

@@ -136,7 +136,7 @@ func (s *Shop) Rounds(ctx context.Context) (Rounds, error) {
 	if err != nil {
 		return Rounds{}, err
 	}
-	out := Rounds{Home: w.roads.home, Places: w.roads.Places(), Taken: []RoundSheet{}, Open: []ToVisit{},
+	out := Rounds{Home: w.roads.home, Places: append([]string{}, w.roads.Places()...), Taken: []RoundSheet{}, Open: []ToVisit{},
 		Days: w.workDays(daysShown)}
 	for _, r := range w.rounds {
 		out.Taken = append(out.Taken, w.sheet(r))
@@ -172,7 +172,7 @@ const daysShown = 6
 
 // workDays are the next days on which anybody works.
 func (w *dayWork) workDays(n int) []string {
-	var out []string
+	out := []string{}
 	for _, p := range w.p.People {
 		for _, h := range p.Hours {
 			if d := w.at(h.From).In(w.zone).Format(time.DateOnly); !slices.Contains(out, d) {
@@ -218,7 +218,7 @@ func (w *dayWork) planRound(ctx context.Context, in RoundWanted) (RoundTried, er
 		return RoundTried{}, err
 	}
 	if b := round.Verify(p, r); len(b) > 0 {
-		return RoundTried{}, fmt.Errorf("the round cannot be driven: %v", b)
+		return RoundTried{}, &record.Broken{What: "The round that was laid out cannot be driven", Why: fmt.Sprint(b)}
 	}
 	out := record.Round{People: in.People, Leaves: w.at(r.Leaves), Back: w.at(r.Back), Home: w.hops(r.Home),
 		Stops: []record.RoundStop{}}
@@ -389,7 +389,7 @@ func (s *Shop) TakeRound(ctx context.Context, by record.Account, key string, in 
 			Said:   fmt.Sprintf("round of %d visits on %s", len(tried.Sheet.Stops), in.Day), After: tried.Sheet.Round})
 	})
 	if err == nil {
-		err = s.holdPlace(ctx, by)
+		s.holdPlace(ctx, by)
 	}
 	return id, err
 }

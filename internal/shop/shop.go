@@ -13,6 +13,7 @@ import (
 	"unicode/utf8"
 
 	"freshshard/core/fault"
+	"freshshard/core/schedule"
 	"freshshard/internal/photo"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -27,7 +28,8 @@ type Shop struct {
 	photos  *photo.Taker
 	stands  *stands
 
-	suppliers string // folder of those who answer by files
+	suppliers string                                                  // folder of those who answer by files
+	verify    func(schedule.Problem, schedule.Plan) []schedule.Broken // what holds the days; tests break it
 }
 
 // New makes a shop over a store, on the real clock. What it keeps beside the
@@ -39,11 +41,15 @@ func New(s *store.Store) *Shop {
 		hashing: newHashing(),
 		photos:  photo.NewTaker(),
 		stands:  newStands(),
+		verify:  schedule.Verify,
 	}
 }
 
 // Ping asks whether the records can be reached.
 func (s *Shop) Ping(ctx context.Context) error { return s.store.Ping(ctx) }
+
+// Unreachable says that an error is the records' not answering, and no fault of the program.
+func Unreachable(err error) bool { return store.Unreachable(err) }
 
 // Settings are the workshop's own.
 func (s *Shop) Settings(ctx context.Context) (record.Shop, error) { return s.store.Shop(ctx) }

@@ -179,7 +179,7 @@ func (s *Shop) TakeIn(ctx context.Context, by record.Account, key string, in Tak
 		return s.addJob(ctx, t, by, customer, j)
 	})
 	if err == nil && in.Promised != nil {
-		err = s.holdPlace(ctx, by)
+		s.holdPlace(ctx, by)
 	}
 	return id, err
 }

@@ -5,8 +5,12 @@ package store
 import (
 	"context"
 	"database/sql"
+	"database/sql/driver"
 	"errors"
 	"fmt"
+	"io"
+	"net"
+	"slices"
 	"time"
 
 	"github.com/go-sql-driver/mysql"
@@ -179,6 +183,18 @@ func again(err error) bool {
 	}
 	var e *mysql.MySQLError
 	return errors.As(err, &e) && (e.Number == errLockWait || e.Number == errDeadlock || e.Number == errChanged)
+}
+
+// Server errors of a database that is full, going down, or not yet part of its cluster.
+var away = []uint16{1040, 1047, 1053, 1203, errLockWait, errDeadlock}
+
+// Unreachable says that the database does not answer, or is too busy to.
+func Unreachable(err error) bool {
+	var e *mysql.MySQLError
+	var n net.Error
+	return errors.Is(err, driver.ErrBadConn) || errors.Is(err, mysql.ErrInvalidConn) || errors.Is(err, sql.ErrConnDone) ||
+		errors.Is(err, context.DeadlineExceeded) || errors.As(err, &n) || errors.Is(err, io.EOF) ||
+		errors.As(err, &e) && slices.Contains(away, e.Number)
 }
 
 // IsDuplicate says whether a write met a key that is taken.

@@ -9,9 +9,9 @@ import (
 	"time"
 
 	ics "github.com/arran4/golang-ical"
-	"github.com/teambition/rrule-go"
 
 	"freshshard/core/fault"
+	"freshshard/core/moment"
 )
 
 // Sailing is a ferry on a day.
@@ -26,6 +26,7 @@ type Sailing struct {
 // Bounds of a timetable.
 const (
 	mostSailings = 5000
+	mostEvents   = 1000
 	longestCross = 24 * time.Hour
 )
 
@@ -47,6 +48,10 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 			name = p.Value
 		}
 	}
+	if n := len(c.Events()); n > mostEvents {
+		return nil, fault.New("timetable", fmt.Sprintf("it has %d events, and %d are taken", n, mostEvents),
+			"leave out ferries that nobody takes, and write what repeats as a rule")
+	}
 	out := []Sailing{}
 	for i, e := range c.Events() {
 		n := i + 1
@@ -63,6 +68,9 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 				"write SUMMARY:Hollin Ferry to Sandholm")
 		}
 		leaves, err := stamp(e, ics.ComponentPropertyDtStart, zone)
+		if err == nil {
+			err = moment.Check("DTSTART", leaves)
+		}
 		if err != nil {
 			return nil, wrong(n, "it does not say when it leaves", "write DTSTART with a time")
 		}
@@ -72,8 +80,13 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 		}
 		days := []time.Time{leaves}
 		if k := e.GetProperty(ics.ComponentPropertyRrule); k != nil {
-			if days, err = repeats(k.Value, leaves, from, to); err != nil {
-				return nil, wrong(n, "its rule cannot be read: "+err.Error(), "write RRULE:FREQ=DAILY or WEEKLY")
+			r, err := ruleOf(k.Value, leaves)
+			if err == nil {
+				days, err = r.between(from, to)
+			}
+			if err != nil {
+				return nil, wrong(n, fmt.Sprintf("its rule %q cannot be taken: %v", k.Value, err),
+					"write RRULE:FREQ=DAILY or WEEKLY with its weekdays, months and last day")
 			}
 		}
 		not := exceptions(e, zone)
@@ -101,25 +114,6 @@ func fromTo(text string) (a, b string, ok bool) {
 		}
 	}
 	return "", "", false
-}
-
-// often refuses rules that repeat within a day: no ferry needs them, and they are endless.
-var often = []rrule.Frequency{rrule.HOURLY, rrule.MINUTELY, rrule.SECONDLY}
-
-func repeats(rule string, first, from, to time.Time) ([]time.Time, error) {
-	o, err := rrule.StrToROption(rule)
-	if err != nil {
-		return nil, err
-	}
-	if slices.Contains(often, o.Freq) || len(o.Byhour)+len(o.Byminute)+len(o.Bysecond) > 0 {
-		return nil, fmt.Errorf("it repeats within a day")
-	}
-	o.Dtstart = first
-	r, err := rrule.NewRRule(*o)
-	if err != nil {
-		return nil, err
-	}
-	return r.Between(from, to, true), nil
 }
 
 // stamp is the first time of a property of an event.

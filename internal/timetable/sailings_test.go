@@ -1,9 +1,13 @@
 package timetable
 
 import (
+	"math/rand/v2"
+	"slices"
 	"strings"
 	"testing"
 	"time"
+
+	"github.com/teambition/rrule-go"
 
 	"freshshard/core/fault"
 )
@@ -82,6 +86,82 @@ func TestSailingsRefused(t *testing.T) {
 		if f := fault.Of(err); f == nil || f.Field != c.field || !strings.Contains(f.Why, c.says) {
 			t.Errorf("%s: %v", name, err)
 		}
+	}
+}
+
+// What a rule says is what a calendar library reads from it, over the change of the clock.
+func TestRulesAreAsALibraryReadsThem(t *testing.T) {
+	zone, err := time.LoadLocation("Europe/Berlin")
+	if err != nil {
+		t.Fatal(err)
+	}
+	r := rand.New(rand.NewPCG(1, 5))
+	pick := func(all ...string) string { return all[r.IntN(len(all))] }
+	some := 0
+	for n := range 600 {
+		text := "FREQ=" + pick("DAILY", "WEEKLY", "MONTHLY", "YEARLY") + pick("", "", ";INTERVAL=2", ";INTERVAL=3") +
+			pick("", "", ";BYDAY=MO,WE,FR", ";BYDAY=SA,SU") + pick("", "", ";BYMONTH=5,6,7", ";BYMONTH=3,11") +
+			pick("", "", ";BYMONTHDAY=1,15", ";BYMONTHDAY=31") + pick("", ";COUNT=40", ";UNTIL=20270320T120000Z") +
+			pick("", ";WKST=SU")
+		first := time.Date(2026, 1+time.Month(r.IntN(6)), 1+r.IntN(28), 8, 30, 0, 0, zone)
+		from := first.AddDate(0, r.IntN(14), -3)
+		to := from.AddDate(0, 2, 0)
+		got, err := ruleOf(text, first)
+		if err != nil {
+			t.Fatalf("%s: %v", text, err)
+		}
+		days, err := got.between(from, to)
+		if err != nil {
+			t.Fatal(err)
+		}
+		o, _ := rrule.StrToROption(text)
+		o.Dtstart = first
+		if o.Count == 0 && o.Until.IsZero() {
+			o.Until = to
+		}
+		lib, err := rrule.NewRRule(*o)
+		if err != nil {
+			t.Fatal(err)
+		}
+		want := lib.Between(from, to, true)
+		if !slices.EqualFunc(days, want, time.Time.Equal) {
+			t.Errorf("%d, %s from %v: %v\nthe library: %v", n, text, first, days, want)
+		}
+		some += len(want)
+	}
+	if some < 1000 {
+		t.Errorf("%d sailings are too few to tell", some)
+	}
+}
+
+// What never comes, or far too often, costs nobody a page: it is refused with its line, or
+// asked about day by day.
+func TestRulesHaveAnEnd(t *testing.T) {
+	at := time.Date(2026, 3, 23, 0, 0, 0, 0, time.UTC)
+	never := "SUMMARY:Quay to Isle|DTSTART:20260324T150000Z|DTEND:20260324T151500Z|RRULE:"
+	for rule, says := range map[string]string{"FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30": "", "FREQ=YEARLY;BYEASTER=500": "Easter",
+		"FREQ=DAILY;BYSETPOS=9": "positions", "FREQ=DAILY;COUNT=20001": "further", "FREQ=MONTHLY;BYDAY=2SA": "weekdays of a month",
+		"FREQ=MONTHLY;BYMONTHDAY=-1": "no day -1", "FREQ=DAILY;COUNT=20000": "", "FREQ=DAILY;INTERVAL=1001": "further"} {
+		got, err := Sailings(strings.NewReader(timetable(never+rule)), at, at.AddDate(0, 0, 30), time.UTC)
+		f := fault.Of(err)
+		if says == "" && err != nil || says != "" && (f == nil || f.Field != "event[1]" || !strings.Contains(f.Why, says) ||
+			!strings.Contains(f.Why, rule)) {
+			t.Errorf("%s: %d, %v", rule, len(got), err)
+		}
+	}
+	old := strings.Replace(never, "20260324T150000Z|DTEND:20260324", "20060322T150000Z|DTEND:20060322", 1)
+	if _, err := Sailings(strings.NewReader(timetable(old+"FREQ=DAILY")), at, at, time.UTC); err == nil {
+		t.Error("a rule of more than twenty years ago")
+	}
+	many := make([]string, mostEvents)
+	for i := range many {
+		many[i] = never + "FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30"
+	}
+	if _, err := Sailings(strings.NewReader(timetable(many...)), at, at.AddDate(0, 0, 22), time.UTC); err != nil {
+		t.Error(err)
+	}
+	if _, err := Sailings(strings.NewReader(timetable(append(many, many[0])...)), at, at, time.UTC); err == nil {
+		t.Error("more events than are taken")
 	}
 }
 

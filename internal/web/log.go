@@ -36,6 +36,14 @@ func logged(ctx context.Context) *slog.Logger {
 	return slog.Default()
 }
 
+// callOf is the number of a call as its log has it.
+func callOf(ctx context.Context) string {
+	if c, ok := ctx.Value(logKey{}).(*call); ok {
+		return c.id
+	}
+	return "none"
+}
+
 // secretPaths begin the addresses that open something to whoever has them.
 var secretPaths = []string{"/api/passport/", "/feeds/", passportPath}
 

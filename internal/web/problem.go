@@ -129,8 +129,18 @@ func said(ctx context.Context, err error) error {
 		return problem(http.StatusUnprocessableEntity, "field", f.Why+"; "+f.Cure, FieldError{f.Field, f.Why, f.Cure, nil})
 	}
 	logged(ctx).ErrorContext(ctx, "a call failed", "error", err)
-	return problem(http.StatusServiceUnavailable, "failed",
-		"The shop's records cannot be reached just now. Nothing was lost; try again in a moment.")
+	var broken *record.Broken
+	switch {
+	case errors.As(err, &broken):
+		return problem(http.StatusServiceUnavailable, "check", broken.What+", and its own check refused it: "+broken.Why+
+			". That is a fault of the program. Nothing was changed.")
+	case shop.Unreachable(err):
+		return problem(http.StatusServiceUnavailable, "failed",
+			"The shop's records cannot be reached just now. Nothing was lost; try again in a moment.")
+	}
+	return problem(http.StatusServiceUnavailable, "mistake",
+		"The program made a mistake here. Nothing was changed by it. If it comes again, say the number of this call: "+
+			callOf(ctx))
 }
 
 func upper(s string) string {

@@ -18,6 +18,8 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humagin"
 	"github.com/gin-gonic/gin"
+	jsonv2 "github.com/go-json-experiment/json"
+	jsonv1 "github.com/go-json-experiment/json/v1"
 	"github.com/klauspost/compress/gzhttp"
 
 	"freshshard/internal/shop"
@@ -118,10 +120,11 @@ func (v *Server) routes(g *gin.Engine) {
 }
 
 // whole writes an answer as JSON, all of it or none: a value that JSON cannot
-// say becomes a problem of its own instead of half an answer.
+// say becomes a problem of its own instead of half an answer. No list is null: a
+// screen that goes through one must not fall for it.
 var whole = huma.Format{
 	Marshal: func(w io.Writer, v any) error {
-		b, err := json.Marshal(v)
+		b, err := jsonv2.Marshal(v, jsonv1.DefaultOptionsV1(), jsonv2.FormatNilSliceAsNull(false))
 		if err == nil {
 			_, err = w.Write(append(b, '\n'))
 			return err
