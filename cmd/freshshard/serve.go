@@ -125,6 +125,7 @@ func (s *settings) run(ctx context.Context) error {
 	}
 	defer func() { _ = st.Close() }()
 	sh := shop.New(st)
+	sh.MadeUp = s.fill
 	fill, err := s.filling(ctx, sh)
 	if err != nil {
 		return err

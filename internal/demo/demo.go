@@ -117,6 +117,29 @@ func present() []job { return append(jobs(), objects()...) }
 // past are those of the year that is behind the shop.
 func past() []gone { return append(year(), ways()...) }
 
+// fillRights lets some do what only those do who may.
+func fillRights(ctx context.Context, s *shop.Shop, by record.Account, logins ...string) error {
+	people, err := s.People(ctx)
+	if err != nil {
+		return err
+	}
+	weeks, err := s.Weeks(ctx)
+	if err != nil {
+		return err
+	}
+	for _, w := range weeks {
+		i := slices.IndexFunc(people, func(a record.Account) bool { return a.ID == w.Account })
+		if !slices.Contains(logins, people[i].Login) {
+			continue
+		}
+		w.May = []string{"pressure", "gas", "height"}
+		if err := s.SetWeek(ctx, by, w); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
 func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error {
 	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
 		shop.Person{Name: "Mira Quill", Login: Owner, Password: Password})
@@ -131,6 +154,9 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 		if people[p.Login], err = s.AddPerson(ctx, mira, "", p); err != nil {
 			return err
 		}
+	}
+	if err := fillRights(ctx, s, mira, "mira", "tor"); err != nil {
+		return err
 	}
 	sheet := own.Value{Kind: own.Material, ID: "cast", Item: "density", V: 2480,
 		Sheet: "Delivery sheet 4 of the patterned glass"}

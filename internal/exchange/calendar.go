@@ -3,7 +3,9 @@ package exchange
 import (
 	"fmt"
 	"io"
+	"strings"
 	"time"
+	"unicode"
 
 	ics "github.com/arran4/golang-ical"
 
@@ -22,7 +24,7 @@ func Calendar(w io.Writer, all []record.Reminder, address string, now time.Time)
 		e.SetDtStampTime(now)
 		e.SetStartAt(r.Due)
 		e.SetEndAt(r.Due.Add(time.Hour))
-		e.SetSummary(r.What + ": " + r.Object)
+		e.SetSummary(oneSaid(r.What + ": " + r.Object))
 		e.SetSequence(r.Version)
 		said := r.Customer
 		if r.Phone != "" {
@@ -31,8 +33,13 @@ func Calendar(w io.Writer, all []record.Reminder, address string, now time.Time)
 		if r.Why != "" {
 			said += "\n" + r.Why
 		}
-		e.SetDescription(said)
-		e.SetURL(fmt.Sprintf("%s/jobs/%d", address, r.Job))
+		e.SetDescription(strings.ReplaceAll(said, "\r", ""))
+		if address != "" {
+			e.SetURL(fmt.Sprintf("%s/jobs/%d", address, r.Job))
+		}
 	}
-	return c.SerializeTo(w)
+	return c.SerializeTo(w, ics.WithNewLineWindows)
 }
+
+// oneSaid is a text on one line: a calendar's lines end where it says (RFC 5545, 3.1).
+func oneSaid(s string) string { return strings.Join(strings.FieldsFunc(s, unicode.IsControl), " ") }

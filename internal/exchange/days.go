@@ -53,16 +53,18 @@ func DaysCalendar(w io.Writer, d shop.Days, account int64, address string, now t
 			e.SetDtStampTime(now)
 			e.SetStartAt(s.From)
 			e.SetEndAt(s.To)
-			e.SetSummary(s.Title + ": " + s.Object)
+			e.SetSummary(oneSaid(s.Title + ": " + s.Object))
 			said := s.Why
 			if len(s.With) > 0 {
 				said = "With " + strings.Join(s.With, " and ") + ". " + said
 			}
 			e.SetDescription(said)
-			e.SetURL(fmt.Sprintf("%s/jobs/%d", address, s.Job))
+			if address != "" {
+				e.SetURL(fmt.Sprintf("%s/jobs/%d", address, s.Job))
+			}
 		}
 	}
-	return c.SerializeTo(w)
+	return c.SerializeTo(w, ics.WithNewLineWindows)
 }
 
 // sheetDays are as many days as a sheet holds: what is further off moves anyway.

@@ -16,7 +16,7 @@ const (
 )
 
 // Label writes a label of one page with a QR code that leads to an address, what it is in large letters, and lines
-// below.
+// below. Without an address it has no code.
 func Label(w io.Writer, address, what string, lines []string) error {
 	p := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: fpdf.SizeType{Wd: labelW, Ht: labelH}})
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
@@ -25,10 +25,13 @@ func Label(w io.Writer, address, what string, lines []string) error {
 	p.SetMargins(0, 0, 0)
 	p.SetTitle(printable(what), true)
 	p.AddPage()
-	if err := code(p, address, labelMargin, labelMargin, labelCode); err != nil {
-		return err
+	left := labelMargin
+	if address != "" {
+		if err := code(p, address, labelMargin, labelMargin, labelCode); err != nil {
+			return err
+		}
+		left += labelMargin + labelCode
 	}
-	left := 2*labelMargin + labelCode
 	p.SetFont("go", "B", 9)
 	p.SetXY(left, labelMargin)
 	p.MultiCell(labelW-left-2, 3.8, printable(what), "", "L", false)

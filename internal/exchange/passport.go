@@ -92,6 +92,9 @@ func customerPage(p shop.Passport, address string, zone *time.Location) (ticket,
 	if p.Newer {
 		t.say(margin, wide, 10, "B", "The object was here again since: ask for its newer page.")
 	}
+	if p.NoCode != "" {
+		t.say(margin, wide, 9, "", p.NoCode)
+	}
 	t.p.Ln(2)
 	for _, q := range p.Panes {
 		s := q.What
@@ -186,6 +189,10 @@ func PalmLabel(w io.Writer, p shop.Passport, address string, zone *time.Location
 	f.SetX(left)
 	f.MultiCell(beside, 3.3, printable(fmt.Sprintf("%s, ticket %d, %s", p.Shop, p.Ticket,
 		p.Out.In(zone).Format("2 Jan 2006"))), "", "L", false)
+	if p.NoCode != "" {
+		f.SetX(left)
+		f.MultiCell(beside, 3.3, printable(p.NoCode), "", "L", false)
+	}
 	f.SetX(left)
 	t.font("B", 7.5)
 	f.MultiCell(beside, 3.6, "Before you open it:", "", "L", false)

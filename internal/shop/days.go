@@ -14,9 +14,10 @@ import (
 	"freshshard/internal/store"
 )
 
-// usualWeek is when people work while nobody said otherwise.
+// usualWeek is when people work while nobody said otherwise. What only those do who may is
+// an owner's to say: nobody may by default.
 var usualWeek = record.Week{Days: []int{1, 2, 3, 4, 5}, From: "08:00", To: "17:00", NoonFrom: "12:00", NoonTo: "12:30",
-	Off: []string{}, May: []string{"pressure", "gas", "height"}}
+	Off: []string{}, May: []string{}}
 
 // Days is who does what when, of everything that is open.
 type Days struct {

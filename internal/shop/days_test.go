@@ -139,17 +139,45 @@ func TestNobodyMay(t *testing.T) {
 	s, mira, tor := open(t)
 	s.Now = func() time.Time { return monday }
 	toCutTube(t, s, tor, "Café boiler, gauge", "250 ±0.5", "12.7")
-	for i, a := range []record.Account{mira, tor} {
-		w := usualWeek
-		w.Account, w.May = a.ID, []string{}
-		if err := s.SetWeek(ctx, mira, w); err != nil {
-			t.Fatalf("%d: %v", i, err)
-		}
-	}
-	d := dayOf(t, s, mira)
+	d := dayOf(t, s, mira) // nobody may by default
 	if len(d.Jobs) != 0 || len(d.Left) != 1 || !strings.Contains(d.Left[0].Why, "nobody here may do") ||
 		!strings.Contains(d.Left[0].Why, "pressure") {
 		t.Errorf("%+v, %+v", d.Jobs, d.Left)
+	}
+}
+
+// Who may what is an owner's to say: a technician keeps their own hours, and grants
+// themselves nothing. Neither do they write credits or read the ledger.
+func TestNobodyGrantsThemselves(t *testing.T) {
+	s, mira, tor := open(t)
+	w := usualWeek
+	w.Account, w.May = tor.ID, []string{"gas"}
+	var denied *record.Denied
+	if err := s.SetWeek(ctx, tor, w); !errors.As(err, &denied) {
+		t.Errorf("%v", err)
+	}
+	if err := s.SetWeek(ctx, mira, w); err != nil {
+		t.Fatal(err)
+	}
+	w.Version, w.To = 1, "16:00"
+	if err := s.SetWeek(ctx, tor, w); err != nil {
+		t.Errorf("own hours: %v", err)
+	}
+	w.Version, w.May = 2, []string{}
+	if err := s.SetWeek(ctx, tor, w); !errors.As(err, &denied) {
+		t.Errorf("%v", err)
+	}
+	if _, err := s.Ledger(ctx, tor, monday, monday); !errors.As(err, &denied) {
+		t.Errorf("the ledger: %v", err)
+	}
+	id := takeIn(t, s, tor)
+	if err := s.Write(ctx, tor, "a-credit-of-his", id, Paper{Kind: "credit", Agreed: "x"}); !errors.As(err, &denied) {
+		t.Errorf("a credit: %v", err)
+	}
+	var said int
+	if err := s.store.DB.QueryRowContext(ctx, "SELECT COUNT(*) FROM audit WHERE noun = 'week' AND said LIKE '%they may do: gas%'").
+		Scan(&said); err != nil || said != 2 {
+		t.Errorf("%d lines in the trail, %v", said, err)
 	}
 }
 

@@ -31,6 +31,7 @@ type Passport struct {
 	Ticket int64            `json:"ticket"`
 	By     string           `json:"by"`
 	Out    time.Time        `json:"out_at" doc:"When it was signed"`
+	NoCode string           `json:"no_code,omitempty" doc:"Why its papers have no code"`
 	Newer  bool             `json:"newer" doc:"The object was here again since: this is not the last word"`
 	Panes  []PassportPane   `json:"panes"`
 	Told   []handover.Line  `json:"told" doc:"What the customer has to know"`

@@ -7,6 +7,7 @@ import (
 	_ "embed"
 	"encoding/base64"
 	"fmt"
+	"runtime"
 	"strings"
 	"sync"
 	"sync/atomic"
@@ -34,25 +35,34 @@ const (
 	passwordMost  = 200
 )
 
-// Of passwords that are hashed at once, and that wait for it, each takes its
-// 19 MiB and a core only when it is its turn.
+// Of passwords that are hashed at once, and of people at the door, each takes its 19 MiB, a
+// core and a connection only when it is its turn: strangers use up nothing that those need
+// who are in. Whoever signs in holds a place at the door and one of the hashing.
 const (
-	hashesAtOnce  = 2
-	hashesWaiting = 60
+	atTheDoor   = 3
+	mostWaiting = 60
 )
 
-// hashing bounds the passwords that are hashed at once.
-type hashing struct {
+// hashesAtOnce leave half of the cores to those who are in.
+var hashesAtOnce = max(1, min(2, runtime.NumCPU()/2))
+
+// turns bounds how many do something at once.
+type turns struct {
 	turn    chan struct{}
 	waiting atomic.Int64
 }
 
-func newHashing() *hashing { return &hashing{turn: make(chan struct{}, hashesAtOnce)} }
+func newTurns(atOnce int) *turns { return &turns{turn: make(chan struct{}, atOnce)} }
+
+// hashing bounds the passwords that are hashed at once.
+type hashing struct{ *turns }
+
+func newHashing() *hashing { return &hashing{newTurns(hashesAtOnce)} }
 
 // do runs f when it is its turn. Whoever comes when too many wait is told to
 // come back.
-func (h *hashing) do(ctx context.Context, f func()) error {
-	if h.waiting.Add(1) > hashesWaiting {
+func (h *turns) do(ctx context.Context, f func()) error {
+	if h.waiting.Add(1) > mostWaiting {
 		h.waiting.Add(-1)
 		return &record.Slow{Seconds: 3}
 	}

@@ -10,6 +10,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/internal/reach"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -216,7 +217,35 @@ func (s *Shop) SetOwnPassword(ctx context.Context, by record.Account, here int64
 	})
 }
 
-// SetShop changes the shop's name, town and unit; only an owner may.
+// reached is the address under which the shop says that it is reached, opened once to see
+// that it is this shop that answers there.
+func (s *Shop) reached(ctx context.Context, address, name string) (string, error) {
+	address, err := reach.Clean("address", address)
+	if err != nil || address == "" {
+		return address, err
+	}
+	got, err := s.opens(ctx, address)
+	switch {
+	case err != nil:
+		return "", fault.New("address", "nothing of the shop opens there: "+err.Error(),
+			"start the program with --host and this name, let the proxy lead here, then keep it again")
+	case got != name:
+		return "", fault.New("address", fmt.Sprintf("another shop answers there: %s", got), "give this shop's own")
+	}
+	return address, nil
+}
+
+// Address is what codes, calendars and pages that go out lead to; nothing while nobody set
+// one. here is where the caller is: it is good enough for the made-up shop.
+func (s *Shop) Address(ctx context.Context, here string) (string, error) {
+	v, err := s.store.Shop(ctx)
+	if err != nil || v.Address != "" || !s.MadeUp {
+		return v.Address, err
+	}
+	return here, nil
+}
+
+// SetShop changes the shop's name, town, unit and address; only an owner may.
 func (s *Shop) SetShop(ctx context.Context, by record.Account, v record.Shop) (record.Shop, error) {
 	if err := ownerOnly(by); err != nil {
 		return v, err
@@ -228,6 +257,11 @@ func (s *Shop) SetShop(ctx context.Context, by record.Account, v record.Shop) (r
 	before, err := s.store.Shop(ctx)
 	if err != nil {
 		return v, err
+	}
+	if v.Address != before.Address {
+		if v.Address, err = s.reached(ctx, v.Address, before.Name); err != nil {
+			return v, err
+		}
 	}
 	err = s.store.Write(ctx, func(t *store.Tx) error {
 		found, err := t.SetShop(ctx, v)

@@ -311,6 +311,11 @@ type Paper struct {
 
 // Write writes a paper under its number; a retry with the same key writes it once.
 func (s *Shop) Write(ctx context.Context, by record.Account, key string, job int64, in Paper) error {
+	if in.Kind == price.Credit {
+		if err := ownerOnly(by); err != nil {
+			return err
+		}
+	}
 	var err error
 	if in.Agreed, err = clean("agreed", in.Agreed, 300, in.Kind == price.Credit); err != nil {
 		return err
@@ -418,8 +423,12 @@ func (s *Shop) Bill(ctx context.Context, job, id int64) (record.Bill, record.Sho
 	return b, shop, err
 }
 
-// Ledger lists invoices and credits of the days from one to another, both with.
-func (s *Shop) Ledger(ctx context.Context, from, to time.Time) ([]record.Bill, error) {
+// Ledger lists invoices and credits of the days from one to another, both with; an owner's
+// to read.
+func (s *Shop) Ledger(ctx context.Context, by record.Account, from, to time.Time) ([]record.Bill, error) {
+	if err := ownerOnly(by); err != nil {
+		return nil, err
+	}
 	if to.Before(from) {
 		return nil, fault.New("to", "this is before the first day", "turn the two round")
 	}

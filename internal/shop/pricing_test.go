@@ -33,6 +33,9 @@ func TestQuoteToInvoice(t *testing.T) {
 	write := func(kind price.Kind, total int64, agreed string) error {
 		return s.Write(ctx, tor, "", id, Paper{Kind: kind, Total: total, Agreed: agreed})
 	}
+	asOwner := func(kind price.Kind, total int64, agreed string) error {
+		return s.Write(ctx, mira, "", id, Paper{Kind: kind, Total: total, Agreed: agreed})
+	}
 	if f := fault.Of(write(price.Quote, p.Total.Cents, "")); f == nil || f.Field != "open" {
 		t.Errorf("a quote without the pane: %v", f)
 	}
@@ -93,7 +96,7 @@ func TestQuoteToInvoice(t *testing.T) {
 	if f := fault.Of(write(price.Invoice, p.Total.Cents, "")); f == nil || f.Field != "agreed" || p.Above == 0 {
 		t.Errorf("%v", f)
 	}
-	if err := write(price.Credit, 0, "nothing to take back"); err == nil {
+	if err := asOwner(price.Credit, 0, "nothing to take back"); err == nil {
 		t.Error("a credit without an invoice")
 	}
 	if err := write(price.Invoice, p.Total.Cents, "she rang on Monday"); err != nil {
@@ -103,10 +106,10 @@ func TestQuoteToInvoice(t *testing.T) {
 		!strings.Contains(err.Error(), "take it back first") {
 		t.Errorf("a second invoice: %v", err)
 	}
-	if f := fault.Of(write(price.Credit, 0, " ")); f == nil || f.Field != "agreed" {
+	if f := fault.Of(asOwner(price.Credit, 0, " ")); f == nil || f.Field != "agreed" {
 		t.Errorf("%v", f)
 	}
-	if err := write(price.Credit, 0, "the wrong customer"); err != nil {
+	if err := asOwner(price.Credit, 0, "the wrong customer"); err != nil {
 		t.Fatal(err)
 	}
 	if err := write(price.Invoice, p.Total.Cents, "she rang on Monday"); err != nil {
@@ -121,11 +124,11 @@ func TestQuoteToInvoice(t *testing.T) {
 		t.Error(said)
 	}
 	today := s.Now().Truncate(24 * time.Hour)
-	l, err := s.Ledger(ctx, today, today)
+	l, err := s.Ledger(ctx, mira, today, today)
 	if err != nil || len(l) != 3 || l[0].Total+l[1].Total != 0 {
 		t.Errorf("%v, %+v", err, l)
 	}
-	if _, err := s.Ledger(ctx, today, today.AddDate(0, 0, -1)); fault.Of(err) == nil {
+	if _, err := s.Ledger(ctx, mira, today, today.AddDate(0, 0, -1)); fault.Of(err) == nil {
 		t.Error("days the wrong way round")
 	}
 }

@@ -10,11 +10,13 @@ import (
 	"encoding/json"
 	"strings"
 	"time"
+	"unicode"
 	"unicode/utf8"
 
 	"freshshard/core/fault"
 	"freshshard/core/schedule"
 	"freshshard/internal/photo"
+	"freshshard/internal/reach"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -23,12 +25,15 @@ import (
 type Shop struct {
 	Now     func() time.Time
 	Zone    *time.Location // the shop's own; UTC where nobody said
+	MadeUp  bool           // simulated stations and instruments speak; no real shop is told by them
 	store   *store.Store
 	hashing *hashing
+	door    *turns // who signs in, or sets a new password with a word
 	photos  *photo.Taker
 	stands  *stands
 
-	suppliers string                                                  // folder of those who answer by files
+	suppliers string // folder of those who answer by files
+	opens     func(ctx context.Context, address string) (string, error)
 	verify    func(schedule.Problem, schedule.Plan) []schedule.Broken // what holds the days; tests break it
 }
 
@@ -39,9 +44,11 @@ func New(s *store.Store) *Shop {
 		Now:     func() time.Time { return time.Now().UTC().Truncate(time.Millisecond) },
 		store:   s,
 		hashing: newHashing(),
+		door:    newTurns(atTheDoor),
 		photos:  photo.NewTaker(),
 		stands:  newStands(),
 		verify:  schedule.Verify,
+		opens:   reach.Name,
 	}
 }
 
@@ -137,10 +144,22 @@ func (s *Shop) createBehind(ctx context.Context, by record.Account, key, call st
 	return id, err
 }
 
+// plainSigns are a text's signs without those that steer a printer, a calendar or a
+// terminal; ends of lines stay, in one form.
+func plainSigns(text string) string {
+	text = strings.ReplaceAll(strings.ReplaceAll(text, "\r\n", "\n"), "\r", "\n")
+	return strings.Map(func(r rune) rune {
+		if r != '\n' && r != 0 && unicode.IsControl(r) {
+			return ' '
+		}
+		return r
+	}, text)
+}
+
 // clean trims a text and holds it to a length in characters. need is false for
 // texts that may be empty.
 func clean(field, text string, most int, need bool) (string, error) {
-	text = strings.TrimSpace(text)
+	text = strings.TrimSpace(plainSigns(text))
 	switch {
 	case need && text == "":
 		return "", fault.New(field, "this is empty", "type it in")

@@ -44,7 +44,9 @@ func open(t testing.TB) (*Shop, record.Account, record.Account) {
 	if err != nil || len(people) != 2 {
 		t.Fatalf("%d people, %v", len(people), err)
 	}
-	return New(st), people[0], people[1]
+	s := New(st)
+	s.MadeUp = true
+	return s, people[0], people[1]
 }
 
 // setUp is a shop of Mira, who owns it, and Tor.

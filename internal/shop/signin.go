@@ -3,7 +3,6 @@ package shop
 import (
 	"context"
 	"errors"
-	"strings"
 	"time"
 	"unicode/utf8"
 
@@ -75,6 +74,7 @@ func waitFor(ctx context.Context, t *store.Tx, all []counted, now time.Time) (ti
 // attempt counts a try to sign in as somebody from an address. It is refused
 // with a record.Slow while a wait is on.
 func (s *Shop) attempt(ctx context.Context, login, address string, a record.Account) ([]counted, error) {
+	login = countedAs(login, a)
 	all := []counted{{pairLimit, login + "|" + address}}
 	known := false
 	if a.ID != 0 {
@@ -138,8 +138,15 @@ const mostLogin = 60
 
 // SignIn checks a name and a password from an address. The same words come
 // back whether the name or the password is wrong.
-func (s *Shop) SignIn(ctx context.Context, login, password, address string) (record.Account, error) {
-	login = strings.ToLower(strings.TrimSpace(login))
+func (s *Shop) SignIn(ctx context.Context, login, password, address string) (a record.Account, err error) {
+	if e := s.door.do(ctx, func() { a, err = s.signIn(ctx, login, password, address) }); e != nil {
+		return record.Account{}, e
+	}
+	return a, err
+}
+
+func (s *Shop) signIn(ctx context.Context, login, password, address string) (record.Account, error) {
+	login = canonical(login)
 	address = plainText(address, 60)
 	wrong := fault.New("password", "this name and password do not belong together",
 		"try again, or ask the owner for a word to set a new password with")

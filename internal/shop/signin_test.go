@@ -54,6 +54,77 @@ func TestSignInSlowsDown(t *testing.T) {
 	}
 }
 
+// However a name is spelled, its wrong passwords are counted as one's: accents, full width,
+// capitals and signs that nobody sees give no guess more. It signs in all the same.
+func TestSpellingsOfANameAreOne(t *testing.T) {
+	s, _, tor := open(t)
+	later := clock(s)
+	spellings := []string{"tor", "tòr", "ťōř", "ＴＯＲ", "t\u200bor", "TOR", " t\u00f6r"}
+	tried := 0
+	for n := range 40 {
+		_, err := s.SignIn(ctx, spellings[n%len(spellings)], "not the password", home)
+		var slow *record.Slow
+		if !errors.As(err, &slow) {
+			tried++
+		}
+	}
+	if tried != pairLimit.free {
+		t.Errorf("%d guesses were looked at, and %d are let pass", tried, pairLimit.free)
+	}
+	later(time.Hour)
+	for _, login := range spellings {
+		if a, err := s.SignIn(ctx, login, "four plain words here", home); err != nil || a.ID != tor.ID {
+			t.Errorf("%q: %v, %v", login, a.ID, err)
+		}
+	}
+	word, err := s.GiveWordTo(ctx, "ＴÒＲ")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for n := range pairLimit.free {
+		_, err := s.ResetPassword(ctx, Reset{Login: spellings[n%len(spellings)], Word: "no word", Password: "five plain words are here"}, abroad)
+		if fault.Of(err) == nil {
+			t.Fatal(err)
+		}
+	}
+	var slow *record.Slow
+	if _, err := s.ResetPassword(ctx, Reset{Login: "tör", Word: word, Password: "five plain words are here"}, abroad); !errors.As(err, &slow) {
+		t.Errorf("a sixth word under another spelling: %v", err)
+	}
+}
+
+// Strangers at the door, three hundred at once, hold no more connections than it has places:
+// somebody who is in is answered meanwhile.
+func TestStrangersKeepNobodyWaiting(t *testing.T) {
+	s, mira, _ := open(t)
+	begun, done := make(chan struct{}, 300), make(chan struct{})
+	for range 300 {
+		go func() {
+			begun <- struct{}{}
+			_, _ = s.SignIn(ctx, "stranger", "not the password", abroad)
+			done <- struct{}{}
+		}()
+	}
+	for range 300 {
+		<-begun
+	}
+	most := 0
+	for over := 0; over < 300; {
+		select {
+		case <-done:
+			over++
+		default:
+			most = max(most, s.store.DB.Stats().InUse)
+			if _, err := s.Weeks(ctx); err != nil || mira.ID == 0 {
+				t.Fatal(err)
+			}
+		}
+	}
+	if most > atTheDoor+1 {
+		t.Errorf("%d connections were in use, and %d may be", most, atTheDoor+1)
+	}
+}
+
 // Of sixty at once no more are looked at than five one after the other.
 func TestManyGuessesAtOnce(t *testing.T) {
 	s, _, _ := open(t)
@@ -130,11 +201,11 @@ func TestHashingWaitsItsTurn(t *testing.T) {
 		<-busy
 	}
 	gone, cancel := context.WithCancel(ctx)
-	waiting := make(chan error, hashesWaiting)
-	for range hashesWaiting - hashesAtOnce {
+	waiting := make(chan error, mostWaiting)
+	for range mostWaiting - hashesAtOnce {
 		wg.Go(func() { waiting <- h.do(gone, func() { t.Error("it was not its turn") }) })
 	}
-	for h.waiting.Load() < hashesWaiting {
+	for h.waiting.Load() < mostWaiting {
 		time.Sleep(time.Millisecond)
 	}
 	var slow *record.Slow
@@ -142,7 +213,7 @@ func TestHashingWaitsItsTurn(t *testing.T) {
 		t.Errorf("one more than may wait: %v", err)
 	}
 	cancel()
-	for range hashesWaiting - hashesAtOnce { // all of them are gone before there is room
+	for range mostWaiting - hashesAtOnce { // all of them are gone before there is room
 		if err := <-waiting; !errors.Is(err, context.Canceled) {
 			t.Errorf("whoever went away: %v", err)
 		}

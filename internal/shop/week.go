@@ -1,9 +1,11 @@
 package shop
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
 	"freshshard/core/fault"
@@ -43,6 +45,9 @@ func (s *Shop) SetWeek(ctx context.Context, by record.Account, in record.Week) e
 			return err
 		}
 	}
+	if err := s.mayAsBefore(ctx, by, in); err != nil {
+		return err
+	}
 	if len(in.Days) == 0 && len(in.Off) > 0 {
 		in.Off = []string{}
 	}
@@ -72,8 +77,24 @@ func (s *Shop) SetWeek(ctx context.Context, by record.Account, in record.Week) e
 		}
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "week", Item: fmt.Sprint(in.Account),
 			Action: "changed",
-			Said:   "when they work was changed", After: in})
+			Said:   "when they work was changed; they may do: " + cmp.Or(strings.Join(in.May, ", "), "nothing of gas, pressure or height"), After: in})
 	})
+}
+
+// mayAsBefore refuses somebody who is no owner and says what they may do.
+func (s *Shop) mayAsBefore(ctx context.Context, by record.Account, in record.Week) error {
+	if by.Role == record.Owner {
+		return nil
+	}
+	weeks, err := s.store.Weeks(ctx)
+	if err != nil {
+		return err
+	}
+	had := slices.Sorted(slices.Values(weeks[in.Account].May))
+	if slices.Equal(had, slices.Sorted(slices.Values(in.May))) {
+		return nil
+	}
+	return &record.Denied{Why: "What somebody may do of gas, pressure and height is an owner's to say."}
 }
 
 // usualPlaces are those of a small shop, while it has not said how many there are.

@@ -55,7 +55,7 @@ func (s *Shop) GiveWord(ctx context.Context, by record.Account, id int64) (strin
 
 // GiveWordTo is GiveWord from the machine itself, for an owner who is lost.
 func (s *Shop) GiveWordTo(ctx context.Context, login string) (string, error) {
-	a, _, err := s.store.Credentials(ctx, strings.ToLower(strings.TrimSpace(login)))
+	a, _, err := s.store.Credentials(ctx, canonical(login))
 	if err != nil {
 		return "", err
 	}
@@ -84,8 +84,15 @@ type Reset struct {
 
 // ResetPassword sets a new password with a word and ends all sessions of the
 // person. Tries are counted as those of signing in.
-func (s *Shop) ResetPassword(ctx context.Context, in Reset, address string) (record.Account, error) {
-	login := strings.ToLower(strings.TrimSpace(in.Login))
+func (s *Shop) ResetPassword(ctx context.Context, in Reset, address string) (a record.Account, err error) {
+	if e := s.door.do(ctx, func() { a, err = s.resetPassword(ctx, in, address) }); e != nil {
+		return record.Account{}, e
+	}
+	return a, err
+}
+
+func (s *Shop) resetPassword(ctx context.Context, in Reset, address string) (record.Account, error) {
+	login := canonical(in.Login)
 	address = plainText(address, 60)
 	a, _, err := s.person(ctx, login)
 	if err != nil {

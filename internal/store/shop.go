@@ -12,8 +12,8 @@ import (
 // Shop reads the workshop's own settings.
 func (s queries) Shop(ctx context.Context) (record.Shop, error) {
 	var v record.Shop
-	err := s.db.QueryRowContext(ctx, "SELECT name, town, unit, version FROM shop WHERE id = 1").Scan(&v.Name, &v.Town,
-		&v.Unit, &v.Version)
+	err := s.db.QueryRowContext(ctx, "SELECT name, town, unit, address, version FROM shop WHERE id = 1").Scan(&v.Name,
+		&v.Town, &v.Unit, &v.Address, &v.Version)
 	if errors.Is(err, sql.ErrNoRows) {
 		return v, &record.NotFound{What: "the shop"}
 	}
@@ -29,8 +29,8 @@ func (t *Tx) AddShop(ctx context.Context, v record.Shop) error {
 // SetShop changes the settings at the version that the caller saw.
 func (t *Tx) SetShop(ctx context.Context, v record.Shop) (bool, error) {
 	return t.changed(ctx,
-		"UPDATE shop SET name = ?, town = ?, unit = ?, version = version + 1 WHERE id = 1 AND version = ?", v.Name, v.Town,
-		v.Unit, v.Version)
+		"UPDATE shop SET name = ?, town = ?, unit = ?, address = ?, version = version + 1 WHERE id = 1 AND version = ?",
+		v.Name, v.Town, v.Unit, v.Address, v.Version)
 }
 
 // UnitFor is the unit in which a person works at a job: their own choice, or the

@@ -171,7 +171,11 @@ func (v *Server) dayFiles(g *gin.Engine) {
 		}
 		theirs := func(context.Context) record.Account { return record.Account{ID: l.Account} }
 		file("days.ics", "text/calendar; charset=utf-8", theirs, func(w io.Writer, d shop.Days, _ record.Shop) error {
-			return exchange.DaysCalendar(w, d, l.Account, addressOf(c), v.shop.Now())
+			address, err := v.address(c.Request.Context(), c)
+			if err != nil {
+				return err
+			}
+			return exchange.DaysCalendar(w, d, l.Account, address, v.shop.Now())
 		})(c)
 	})
 }

@@ -29,6 +29,9 @@ func (v *Server) guard(next http.Handler) http.Handler {
 	own := ownNames(v.options.Hosts)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		secure(w.Header())
+		if loggedPath(r.URL.Path) != r.URL.Path { // it opens something to whoever has it
+			w.Header().Set("Referrer-Policy", "no-referrer")
+		}
 		if !own.has(r.Host) {
 			write(w, problem(http.StatusMisdirectedRequest, "host",
 				"This shop is not reached under that name. Use its address, or start the program with --host and the name."))
@@ -59,6 +62,7 @@ func secure(h http.Header) {
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("X-Frame-Options", "DENY")
 	h.Set("Referrer-Policy", "same-origin")
+	h.Set("X-Robots-Tag", "noindex, nofollow")
 	h.Set("Cross-Origin-Opener-Policy", "same-origin")
 	h.Set("Cross-Origin-Resource-Policy", "same-origin")
 	h.Set("Permissions-Policy", "camera=(self), microphone=(self), geolocation=()")

@@ -53,7 +53,7 @@ func (v *Server) paperRoutes(g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			bills, err := v.shop.Ledger(ctx, from, to)
+			bills, err := v.shop.Ledger(ctx, who(ctx), from, to)
 			if err != nil {
 				return err
 			}

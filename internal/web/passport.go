@@ -165,9 +165,17 @@ func (v *Server) passportFiles(g *gin.Engine) {
 				if err != nil {
 					return err
 				}
-				address := ""
-				if l != nil {
-					address = addressOf(c) + passportPath + l.Token
+				address, err := v.address(ctx, c)
+				if err != nil {
+					return err
+				}
+				switch {
+				case l == nil:
+					address = ""
+				case address != "":
+					address += passportPath + l.Token
+				default:
+					p.NoCode = noCode
 				}
 				return make(w, p, address, v.options.Zone)
 			}
@@ -215,7 +223,16 @@ func (v *Server) passportFiles(g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			return exchange.Passport(w, p, addressOf(c)+passportPath+l.Token, v.options.Zone)
+			address, err := v.address(ctx, c)
+			if err != nil {
+				return err
+			}
+			if address == "" {
+				p.NoCode = noCode
+			} else {
+				address += passportPath + l.Token
+			}
+			return exchange.Passport(w, p, address, v.options.Zone)
 		})
 	})
 	calendar := func(c *gin.Context) {
@@ -224,7 +241,11 @@ func (v *Server) passportFiles(g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			return exchange.Calendar(w, all, addressOf(c), v.shop.Now())
+			address, err := v.address(ctx, c)
+			if err != nil {
+				return err
+			}
+			return exchange.Calendar(w, all, address, v.shop.Now())
 		})
 	}
 	g.GET("/api/reminders.ics", v.person, calendar)
@@ -240,16 +261,17 @@ func (v *Server) passportFiles(g *gin.Engine) {
 
 // private keeps an address that opens something to whoever has it.
 func private(c *gin.Context) {
-	c.Header("Referrer-Policy", "no-referrer")
-	c.Header("X-Robots-Tag", "noindex, nofollow")
 	c.Header("Cache-Control", "private, no-store")
 }
 
-// addressOf is the address under which the caller reaches the shop.
-func addressOf(c *gin.Context) string {
+// noCode is why a paper has no code.
+const noCode = "No code yet: the shop has set no address of its own."
+
+// address is what goes out as the shop's address; nothing while an owner set none.
+func (v *Server) address(ctx context.Context, c *gin.Context) (string, error) {
 	scheme := "http"
 	if c.Request.TLS != nil {
 		scheme = "https"
 	}
-	return scheme + "://" + c.Request.Host
+	return v.shop.Address(ctx, scheme+"://"+c.Request.Host)
 }

@@ -82,8 +82,17 @@ func (v *Server) storeFileRoutes(g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			return exchange.Label(w, fmt.Sprintf("%s/stores?item=%d", addressOf(c), id), i.Called,
-				[]string{i.Place, i.Lot, i.Expires})
+			address, err := v.address(ctx, c)
+			if err != nil {
+				return err
+			}
+			lines := []string{i.Place, i.Lot, i.Expires}
+			if address != "" {
+				address += fmt.Sprintf("/stores?item=%d", id)
+			} else {
+				lines = append(lines, noCode)
+			}
+			return exchange.Label(w, address, i.Called, lines)
 		})
 	})
 	draw := func(write func(io.Writer, drawing.Drawing) error) func(io.Writer, shop.CutView) error {

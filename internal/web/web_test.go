@@ -53,7 +53,9 @@ func stored(t testing.TB) (*client, *store.Store) {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { _ = st.Close() })
-	s := httptest.NewServer(New(shop.New(st), Options{}))
+	sh := shop.New(st)
+	sh.MadeUp = true
+	s := httptest.NewServer(New(sh, Options{}))
 	t.Cleanup(s.Close)
 	return &client{t: t, url: s.URL}, st
 }

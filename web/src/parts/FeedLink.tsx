@@ -1,3 +1,4 @@
+import { useWho } from "../app/who";
 import { Button } from "./Button";
 
 interface Props {
@@ -12,6 +13,7 @@ interface Props {
 
 /** An address that a calendar reads by itself, to be made and withdrawn. */
 export function FeedLink({ path, mayChange, busy, onMake, onWithdraw }: Props) {
+	const { shop } = useWho();
 	if (!path)
 		return mayChange ? (
 			<Button disabled={busy} onClick={onMake}>
@@ -23,7 +25,7 @@ export function FeedLink({ path, mayChange, busy, onMake, onWithdraw }: Props) {
 			<span>
 				A calendar that reads it by itself:{" "}
 				<code className="break-all" data-calendar>
-					{`${window.location.origin}${path}`}
+					{`${shop.address || window.location.origin}${path}`}
 				</code>
 			</span>
 			{mayChange && (

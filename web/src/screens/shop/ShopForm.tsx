@@ -43,6 +43,15 @@ export function ShopForm() {
 				onChange={(town) => setForm({ ...form, town })}
 				error={write.error?.field("town")}
 			/>
+			<TextField
+				label="Address from outside"
+				placeholder="https://shop.example"
+				hint="Codes on labels and papers, and calendars, lead there. Without it papers have no code."
+				value={form.address ?? ""}
+				onChange={(address) => setForm({ ...form, address })}
+				maxLength={200}
+				error={write.error?.field("address")}
+			/>
 			<div>
 				<p className="mb-1 font-semibold">A bare number is in</p>
 				<Pick

@@ -42,6 +42,7 @@ export function Weeks() {
 					week={w}
 					name={names.get(w.account) ?? ""}
 					mine={account.role === "owner" || account.id === w.account}
+					owner={account.role === "owner"}
 				/>
 			))}
 			{account.role === "owner" && <Places />}
@@ -92,10 +93,12 @@ function OneWeek({
 	week,
 	name,
 	mine,
+	owner,
 }: {
 	week: Week;
 	name: string;
 	mine: boolean;
+	owner: boolean;
 }) {
 	const client = useQueryClient();
 	const [w, setW] = useState(week);
@@ -205,6 +208,7 @@ function OneWeek({
 					<Tick
 						key={m.key}
 						checked={w.may.includes(m.key)}
+						disabled={!owner}
 						onChange={(on) =>
 							set({
 								may: on ? [...w.may, m.key] : w.may.filter((k) => k !== m.key),

@@ -5,6 +5,7 @@ import { api, got, newKey, type Refused } from "../../../api/client";
 import { on } from "../../../api/hooks";
 import type { Adjust, Priced, PriceLine, View } from "../../../api/types";
 import { when } from "../../../app/when";
+import { useWho } from "../../../app/who";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
 import { FigureLine } from "../../../parts/FigureLine";
@@ -291,6 +292,7 @@ function Papers({
 	onKept: (p: Priced) => void;
 }) {
 	const key = useRef(newKey());
+	const { account } = useWho();
 	const [agreed, setAgreed] = useState("");
 	const write = useMutation<Priced, Refused, "quote" | "invoice" | "credit">({
 		mutationFn: (kind) =>
@@ -363,7 +365,7 @@ function Papers({
 						Write the invoice
 					</Button>
 				)}
-				{price.billed && (
+				{price.billed && account.role === "owner" && (
 					<Button
 						disabled={write.isPending}
 						onClick={() => write.mutate("credit")}
