@@ -53,7 +53,14 @@ func fromJSON(r io.Reader) ([]record.WeatherHour, error) {
 		RH   *float64 `json:"rh"`
 		Wet  bool     `json:"wet"`
 	}
-	if err := json.NewDecoder(r).Decode(&in); err != nil {
+	d := json.NewDecoder(r)
+	err := d.Decode(&in)
+	if err == nil {
+		if _, end := d.Token(); !errors.Is(end, io.EOF) {
+			err = errors.New("something stands behind it")
+		}
+	}
+	if err != nil {
 		return nil, fault.New("file", "this is no list of hours: "+err.Error(),
 			`write [{"time": "2026-12-01T08:00:00Z", "c": 4.5, "rh": 80}]`)
 	}

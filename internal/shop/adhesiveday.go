@@ -100,7 +100,7 @@ func (b benchView) land() (float64, bool) {
 // line each, for the wall.
 type AdhesiveDay struct {
 	From  time.Time   `json:"from"`
-	Air   cure.Air    `json:"air" doc:"At the bench now"`
+	Air   *cure.Air   `json:"air,omitempty" doc:"At the bench now; nothing where nobody read it"`
 	Lines []cure.Line `json:"lines"`
 	Lay   int         `json:"lay" doc:"Panes that could be glued"`
 }
@@ -138,11 +138,13 @@ func (s *Shop) AdhesiveDay(ctx context.Context) (AdhesiveDay, error) {
 	}
 	for _, a := range air {
 		if !a.At.After(now) {
-			out.Air = a
+			out.Air = &a
 		}
 	}
-	if out.Lines, err = cure.Day(lay, air, quarter(now)); err != nil {
-		return out, err
+	if len(air) > 0 {
+		if out.Lines, err = cure.Day(lay, air, quarter(now)); err != nil {
+			return out, err
+		}
 	}
 	clocks, err := s.chimes(ctx, now)
 	if err != nil {

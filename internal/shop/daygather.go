@@ -61,7 +61,7 @@ func (w *dayWork) at(minute int) time.Time { return w.now.Add(time.Duration(minu
 func (s *Shop) gathered(ctx context.Context, what WhatIf, now time.Time) (*dayWork, []DayLeft, error) {
 	w := &dayWork{now: now, zone: s.zone(), what: what, steps: map[string]dayStepOf{}, drives: map[string]int{}}
 	var err error
-	if w.weather, err = outdoors(ctx, s.store, now, daysAhead*24); err != nil {
+	if w.weather, err = s.outdoors(ctx, s.store, now, daysAhead*24); err != nil {
 		return w, nil, err
 	}
 	w.air = what.colder(w.air, 1)
@@ -169,11 +169,17 @@ func (s *Shop) dayPeople(ctx context.Context, w *dayWork) error {
 	return err
 }
 
-// fitOutdoors are the hours whose weather lets a bond or putty be laid outdoors.
+// fitOutdoors are the hours whose weather lets a bond or putty be laid outdoors. Hours of
+// which nobody knows the weather do, until a forecast says otherwise.
 func (w *dayWork) fitOutdoors() []schedule.Window {
 	out := []schedule.Window{}
+	known := 0 // up to this minute the weather was looked at
 	for _, a := range w.air {
 		at := schedule.Window{From: max(0, w.minute(a.At)), To: w.minute(a.At) + 60}
+		if at.From > known {
+			out = append(out, schedule.Window{From: known, To: at.From})
+		}
+		known = max(known, at.To)
 		if at.To <= at.From || !w.fit(a) {
 			continue
 		}
@@ -181,6 +187,13 @@ func (w *dayWork) fitOutdoors() []schedule.Window {
 			out[n-1].To = at.To
 		} else {
 			out = append(out, at)
+		}
+	}
+	if end := daysAhead * 24 * 60; known < end {
+		if n := len(out); n > 0 && out[n-1].To >= known {
+			out[n-1].To = end
+		} else {
+			out = append(out, schedule.Window{From: known, To: end})
 		}
 	}
 	return out
@@ -221,6 +234,10 @@ func (s *Shop) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
 	return left, nil
 }
 
+// A bench whose air nobody has read is planned as a workshop that is warmed by day: °C and %.
+// No clock is started by it. Common practice, no source.
+const plannedC, plannedRH = 18.0, 45.0
+
 // hardens is how long a bead of an adhesive takes at the bench from now on, min; its width
 // in mm. What never hardens in such air takes longer than anybody plans.
 type hardens func(adhesive string, width float64) (int, error)
@@ -230,6 +247,9 @@ func (s *Shop) hardens(ctx context.Context, what WhatIf) (hardens, error) {
 	air, err := s.airs(ctx, s.store, now, s.zone())(record.AtBench)
 	if err != nil {
 		return nil, err
+	}
+	if len(air) == 0 {
+		air = []cure.Air{{At: now, C: plannedC, RH: plannedRH}}
 	}
 	air = what.colder(air, indoorsShare)
 	type bead struct {

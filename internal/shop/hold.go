@@ -17,12 +17,12 @@ import (
 
 // Hold is what hardens on a pane, with the air that it hardens in.
 type Hold struct {
-	Cures     []CureView        `json:"cures"`
-	May       []MayCure         `json:"may" doc:"Open steps that may wait for something to harden, the usual one first"`
-	Adhesives []cure.Adhesive   `json:"adhesives"`
-	Tubes     []Tube            `json:"tubes" doc:"Adhesives in the stores"`
-	Air       record.AirReading `json:"air" doc:"At the bench now: as it was read, or as the station has it"`
-	Read      bool              `json:"read" doc:"Somebody read it in the last hours"`
+	Cures     []CureView         `json:"cures"`
+	May       []MayCure          `json:"may" doc:"Open steps that may wait for something to harden, the usual one first"`
+	Adhesives []cure.Adhesive    `json:"adhesives"`
+	Tubes     []Tube             `json:"tubes" doc:"Adhesives in the stores"`
+	Air       *record.AirReading `json:"air,omitempty" doc:"At the bench now, as it was read; of the made-up shop, as its station has it"`
+	Read      bool               `json:"read" doc:"Somebody read it in the last hours"`
 }
 
 // MayCure is a step that could have a clock.
@@ -106,6 +106,12 @@ func airOf(place record.Where, read []record.AirReading, all []cure.Air, now tim
 		}
 		return a
 	}
+	if len(all) == 0 {
+		for _, r := range read {
+			out = append(out, cure.Air{At: r.At, C: r.C, RH: r.RH})
+		}
+		return out
+	}
 	var last *record.AirReading
 	next := 0
 	for _, a := range all {
@@ -131,6 +137,7 @@ func airOf(place record.Where, read []record.AirReading, all []cure.Air, now tim
 	return out
 }
 
+// nearest is the air of a moment, of readings of which there is one at least.
 func nearest(all []cure.Air, t time.Time) cure.Air {
 	i, _ := slices.BinarySearchFunc(all, t, func(a cure.Air, t time.Time) int { return a.At.Compare(t) })
 	return all[min(i, len(all)-1)]
@@ -175,9 +182,12 @@ func (s *Shop) airs(ctx context.Context, q reader, since time.Time, zone *time.L
 			return nil, err
 		}
 		from, now := since.Add(-time.Hour), s.Now()
-		out, err := outdoors(ctx, q, from, int(now.Sub(from).Hours())+airAhead)
+		out, err := s.outdoors(ctx, q, from, int(now.Sub(from).Hours())+airAhead)
 		if err != nil {
 			return nil, err
+		}
+		if !s.MadeUp && w == record.AtBench {
+			out.air = nil // a forecast does not say how a workshop is warmed
 		}
 		kept[w] = airOf(w, read, out.air, now, zone)
 		return kept[w], nil
@@ -190,7 +200,13 @@ type reader interface {
 	Weather(context.Context, time.Time) ([]record.WeatherHour, error)
 }
 
-// curing reckons something that hardens.
+// unread is what somebody gets who wants a time from air that nobody read.
+func unread(place record.Where) error {
+	return fault.New("air", fmt.Sprintf("nobody has read the air: %s", place),
+		"read thermometer and hygrometer there, and note both; no time is given before")
+}
+
+// curing reckons something that hardens. Air that nobody read is an error at "air".
 func (s *Shop) curing(c record.Cure, air func(record.Where) ([]cure.Air, error)) (cure.Curing, []cure.Air, error) {
 	byPlace := map[record.Where][]cure.Air{}
 	for _, st := range c.Stays {
@@ -201,6 +217,9 @@ func (s *Shop) curing(c record.Cure, air func(record.Where) ([]cure.Air, error))
 		byPlace[st.Place] = a
 	}
 	all := stood(c.Stays, func(w record.Where) []cure.Air { return byPlace[w] })
+	if len(all) == 0 && len(c.Stays) > 0 {
+		return cure.Curing{}, nil, unread(c.Stays[len(c.Stays)-1].Place)
+	}
 	b := cure.Bond{Adhesive: c.Adhesive, Since: c.Since, Width: c.Width, Edges: c.Edges, Depth24: c.Depth24}
 	k, err := cure.Cure(b, all, s.Now())
 	return k, all, err
@@ -233,6 +252,10 @@ func (s *Shop) Hold(ctx context.Context, at Bench, zone *time.Location) (Hold, e
 	for _, c := range v.Pane.Cures {
 		k := CureView{Cure: c, Title: title[c.Step], Would: []Would{}, Weather: []WeatherHours{}}
 		got, all, err := s.curing(c, air)
+		if f := fault.Of(err); f != nil && f.Field == "air" && len(all) == 0 {
+			out.Cures = append(out.Cures, k) // its times stand as they were kept
+			continue
+		}
 		if err != nil {
 			return out, err
 		}
@@ -292,11 +315,13 @@ func (s *Shop) airNow(ctx context.Context, out *Hold, air func(record.Where) ([]
 		return err
 	}
 	now := s.Now()
-	a := nearest(all, now)
-	out.Air = record.AirReading{Place: record.AtBench, C: a.C, RH: a.RH, At: now}
+	if len(all) > 0 {
+		a := nearest(all, now)
+		out.Air = &record.AirReading{Place: record.AtBench, C: a.C, RH: a.RH, At: now}
+	}
 	read, err := s.store.Airs(ctx, record.AtBench, now.Add(-airFresh))
 	if err == nil && len(read) > 0 {
-		out.Air, out.Read = read[len(read)-1], true
+		out.Air, out.Read = &read[len(read)-1], true
 	}
 	return err
 }
@@ -318,6 +343,9 @@ func (s *Shop) wouldBe(k *CureView, all []cure.Air, air func(record.Where) ([]cu
 		c := k.Cure
 		c.Stays = append(slices.Clone(c.Stays), record.Stay{From: s.Now(), Place: w.Place, Heated: w.Heated})
 		got, _, err := s.curing(c, air)
+		if f := fault.Of(err); f != nil && f.Field == "air" {
+			continue // nobody read the air there: nothing is said of it
+		}
 		if err != nil {
 			return err
 		}
@@ -617,6 +645,9 @@ func (s *Shop) reckonedAgain(ctx context.Context, t *store.Tx, place record.Wher
 		}
 		was := c.Cure
 		got, _, err := s.curing(c.Cure, s.airs(ctx, t, c.Since, zone))
+		if f := fault.Of(err); f != nil && f.Field == "air" {
+			continue // its times stand as they were kept
+		}
 		if err != nil {
 			return err
 		}

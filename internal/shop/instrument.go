@@ -24,6 +24,9 @@ const signalsKept = time.Hour
 // Press lets a stand-in measure and sends what it says to the person's tray.
 func (s *Shop) Press(ctx context.Context, by record.Account, name instrument.Name, in Press) (instrument.Event, error) {
 	var e instrument.Event
+	if !s.MadeUp {
+		return e, &record.Denied{Why: "Simulated instruments measure in the made-up shop alone."}
+	}
 	err := s.store.Write(ctx, func(t *store.Tx) error {
 		last, err := t.LastSignal(ctx, by.ID)
 		if err != nil {

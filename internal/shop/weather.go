@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"freshshard/core/cure"
+	"freshshard/core/fault"
 	"freshshard/internal/forecast"
 	"freshshard/internal/instrument"
 	"freshshard/internal/record"
@@ -19,11 +20,20 @@ type weather struct {
 	wet map[int64]bool // by the hour's Unix time
 }
 
-// outdoors is the weather from a moment on: as the kept forecast says, and where that says
-// nothing, as the simulated station does.
-func outdoors(ctx context.Context, q reader, from time.Time, hours int) (weather, error) {
-	w := weather{air: instrument.Forecast(from, hours), wet: map[int64]bool{}}
-	said, err := q.Weather(ctx, w.air[0].At)
+// outdoors is the weather from a moment on, as the kept forecast says. Where that says
+// nothing the made-up shop has its simulated station; a real one knows nothing of it.
+func (s *Shop) outdoors(ctx context.Context, q reader, from time.Time, hours int) (weather, error) {
+	w := weather{wet: map[int64]bool{}}
+	from = from.UTC().Truncate(time.Hour)
+	said, err := q.Weather(ctx, from)
+	if !s.MadeUp {
+		for _, v := range said {
+			w.air = append(w.air, cure.Air{At: v.At, C: v.C, RH: v.RH})
+			w.wet[v.At.Unix()] = v.Wet
+		}
+		return w, err
+	}
+	w.air = instrument.Forecast(from, hours)
 	byHour := map[int64]record.WeatherHour{}
 	for _, v := range said {
 		byHour[v.At.Unix()] = v
@@ -40,9 +50,12 @@ func outdoors(ctx context.Context, q reader, from time.Time, hours int) (weather
 // nearly wet. Common practice, no source.
 func (w weather) fit(a cure.Air) bool { return a.C >= 5 && a.RH <= 85 && !w.wet[a.At.Unix()] }
 
+// forecastFrom is how far off a forecast may begin.
+const forecastFrom = 7 * 24 * time.Hour
+
 // ForecastKept is until when a forecast that was brought in says the weather.
 type ForecastKept struct {
-	Until *time.Time `json:"until,omitempty" doc:"Nothing where the simulated station alone speaks"`
+	Until *time.Time `json:"until,omitempty" doc:"Nothing where nobody took a forecast in"`
 	Hours int        `json:"hours"`
 }
 
@@ -62,11 +75,16 @@ func (s *Shop) SetForecast(ctx context.Context, by record.Account, r io.Reader) 
 	if err != nil {
 		return err
 	}
+	// One of another time would take the place of the good one and say nothing.
+	if n, now := len(all), s.Now(); n > 0 && (!all[n-1].At.After(now) || all[0].At.Sub(now) > forecastFrom) {
+		return fault.New("file", fmt.Sprintf("it is for %s to %s, and none of that is near", all[0].At.Format("2 Jan 2006"),
+			all[n-1].At.Format("2 Jan 2006")), "take in one for the days to come")
+	}
 	return s.weatherWrite(ctx, by, fmt.Sprintf("forecast of %d hours taken in", len(all)),
 		func(t *store.Tx) error { return t.SetWeather(ctx, all) })
 }
 
-// DropForecast lets the simulated station speak again.
+// DropForecast forgets the forecast that was taken in.
 func (s *Shop) DropForecast(ctx context.Context, by record.Account) error {
 	return s.weatherWrite(ctx, by, "forecast given up", func(t *store.Tx) error { return t.DropWeather(ctx) })
 }

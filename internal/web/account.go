@@ -24,6 +24,7 @@ type Session struct {
 	Setup   bool            `json:"setup" doc:"Nobody has been set up yet"`
 	Account *record.Account `json:"account,omitempty"`
 	Shop    *record.Shop    `json:"shop,omitempty"`
+	MadeUp  bool            `json:"made_up" doc:"The made-up shop: simulated stations and instruments speak"`
 }
 
 // SignIn is a name and a password.
@@ -128,7 +129,7 @@ func (v *Server) session(ctx context.Context, _ *struct{}) (*out[Session], error
 	if err != nil {
 		return nil, said(ctx, err)
 	}
-	s := Session{Setup: setup}
+	s := Session{Setup: setup, MadeUp: v.shop.MadeUp}
 	if setup {
 		return &out[Session]{s}, nil
 	}

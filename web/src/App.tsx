@@ -104,11 +104,11 @@ function SignedIn() {
 			</Waiting>
 		);
 	}
-	const { setup, account, shop } = session.data;
+	const { setup, account, shop, made_up: madeUp } = session.data;
 	if (setup) return <FirstStart />;
 	if (!account || !shop) return <SignIn shop={shop} />;
 	return (
-		<WhoContext value={{ account, shop }}>
+		<WhoContext value={{ account, shop, madeUp }}>
 			<Calls />
 			<Suspense fallback={<Waiting>…</Waiting>}>
 				<Boundary key={pathname} what="This page">

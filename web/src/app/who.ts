@@ -1,7 +1,8 @@
 import { createContext, useContext } from "react";
 import type { Account, Shop } from "../api/types";
 
-type Who = { account: Account; shop: Shop };
+/** madeUp: the made-up shop, in which simulated stations and instruments speak. */
+type Who = { account: Account; shop: Shop; madeUp: boolean };
 
 export const WhoContext = createContext<Who | null>(null);
 

@@ -2,13 +2,14 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, got, type Refused } from "../../api/client";
 import type { ForecastKept } from "../../api/types";
 import { when } from "../../app/when";
+import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { FilePick } from "../../parts/FilePick";
 import { Refusal } from "../../parts/Refusal";
 
 const key = ["forecast"];
 
-/** Whose word the weather is: a forecast that was taken in, or the simulated station. */
+/** Whose word the weather is: a forecast that was taken in, or the made-up shop's station. */
 export function ForecastForm() {
 	const client = useQueryClient();
 	const kept = useQuery<ForecastKept, Refused>({
@@ -27,7 +28,9 @@ export function ForecastForm() {
 			void client.invalidateQueries({ queryKey: ["days"] });
 		},
 	});
+	const { madeUp } = useWho();
 	const until = kept.data?.until;
+	const beyond = madeUp ? "as the simulated station does" : "nobody knows";
 	return (
 		<section
 			aria-label="The weather"
@@ -37,8 +40,10 @@ export function ForecastForm() {
 			<h2 className="font-semibold">The weather</h2>
 			<p className="text-ink-2">
 				{until
-					? `As the forecast says it until ${when(until)}, then as the simulated station does.`
-					: "As the simulated station says it."}{" "}
+					? `As the forecast says it until ${when(until)}, then ${beyond}.`
+					: madeUp
+						? "As the simulated station says it."
+						: "Nobody took a forecast in: the days are planned as if it were dry."}{" "}
 				Nothing is bonded or puttied outdoors under 5 °C, over 85 % or in the
 				wet.
 			</p>

@@ -19,7 +19,12 @@ export function AdhesiveWall() {
 		<div className="flex h-full flex-col">
 			<header className="flex flex-wrap items-baseline justify-between gap-x-8 border-b-2 border-ink px-4 py-3 sm:px-7">
 				<h1 className="text-2xl font-semibold">The adhesive day</h1>
-				{day.data && (
+				{day.data && !day.data.air && (
+					<p className="text-xl">
+						Nobody has read the air at the bench: no bead has a time.
+					</p>
+				)}
+				{day.data?.air && (
 					<p className="font-figure text-2xl">
 						bench {Math.round(day.data.air.c)} °C, {Math.round(day.data.air.rh)}{" "}
 						%

@@ -1,3 +1,4 @@
+import { useWho } from "../../../app/who";
 import { CureCurve } from "../../../bench/CureCurve";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
@@ -8,6 +9,7 @@ import { useHold } from "./useHold";
 /** What hardens as a curve against its weather; other clocks as they are. */
 export default function CureTable(props: TableProps) {
 	const hold = useHold(props.view);
+	const { madeUp } = useWho();
 	const [ref, size] = useSize<HTMLDivElement>();
 	const open = (hold.data?.cures ?? []).filter((c) => c.curing);
 	const cure =
@@ -19,7 +21,9 @@ export default function CureTable(props: TableProps) {
 			says={`${cure.curing.adhesive.name}, how far it is by what the weather does`}
 			foot={
 				<p className="text-[0.9375rem] text-ink-2">
-					{hold.data?.read ? "The bench as it was read" : "The bench station"}{" "}
+					{hold.data?.read || !madeUp
+						? "The bench as it was read"
+						: "The bench station"}{" "}
 					until now, the forecast after it
 					{costs > 0 &&
 						`; this air costs ${costs} ${costs === 1 ? "hour" : "hours"}`}

@@ -79,7 +79,13 @@ function Clocks({
 	const drop = useHoldWrite<void>(view, () =>
 		got(api.DELETE("/api/jobs/{id}/cures/{cure}", { params: params({}) })),
 	);
-	if (!curing) return null;
+	if (!curing)
+		return (
+			<p>
+				Nobody has read the air where it stands: say what thermometer and
+				hygrometer read, and its times are told.
+			</p>
+		);
 	const ready = curing.clocks.find((c) => c.key === curing.opens);
 	const running = !ready?.over;
 	return (

@@ -7,11 +7,12 @@ import type { Hold, View } from "../../../api/types";
 const clockEvery = 60_000;
 
 /** What hardens on the pane, with its clocks as they stand now. */
-export function useHold(view: View) {
+export function useHold(view: View, enabled = true) {
 	return useQuery<Hold, Refused>({
 		queryKey: ["hold", view.job.id, view.pane.id, view.job.pulse],
 		queryFn: () => got(api.GET("/api/jobs/{id}/hold", { params: on(view) })),
 		placeholderData: (before) => before,
+		enabled,
 		refetchInterval: clockEvery,
 	});
 }

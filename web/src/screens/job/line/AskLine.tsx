@@ -4,7 +4,7 @@ import type { Ask, View } from "../../../api/types";
 import { Band } from "../../../app/Band";
 import { fine } from "../../../app/fine";
 import { when } from "../../../app/when";
-import { layForm } from "../hold/useHold";
+import { layForm, useHold } from "../hold/useHold";
 import type { Tape } from "../measure/useTape";
 import { AirAnswer, airPlace } from "./AirAnswer";
 import { type AskTools, together } from "./useAsk";
@@ -39,7 +39,15 @@ export function AskLine({
 	tape: Tape;
 }) {
 	// While it hardens, its air is the one thing that can be told.
-	const air = ask.kind === "wait" ? airPlace(view, ask.key) : null;
+	// Before a clock begins, somebody reads it.
+	const hold = useHold(view, ask.kind === "laid");
+	const unread = ask.kind === "laid" && hold.data && !hold.data.air;
+	const air =
+		ask.kind === "wait"
+			? airPlace(view, ask.key)
+			: unread
+				? "bench"
+				: null;
 	const quiet = (ask.kind === "wait" && !air) || ask.kind === "nothing";
 	return (
 		<div>
@@ -58,6 +66,7 @@ export function AskLine({
 						<Aside ask={ask} view={view} />
 					</p>
 					{air && <AirAnswer view={view} place={air} />}
+					{unread ? null : (
 					<Answer
 						key={`${ask.kind} ${ask.key} ${ask.at} ${ask.pass}`}
 						view={view}
@@ -66,6 +75,7 @@ export function AskLine({
 						to={to}
 						onSign={onSign}
 					/>
+					)}
 				</div>
 			</Band>
 		</div>

@@ -2,6 +2,7 @@ import { useRef, useState } from "react";
 import type { Instrument, InstrumentEvent, View } from "../../../api/types";
 import { Band } from "../../../app/Band";
 import { fine } from "../../../app/fine";
+import { useWho } from "../../../app/who";
 import { Pad } from "../../../bench/Pad";
 import { TapeBlade } from "../../../bench/TapeBlade";
 import { Tray } from "./Tray";
@@ -28,6 +29,7 @@ const reads: Partial<Record<InstrumentEvent["name"], Instrument>> = {
 export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 	const [pad, setPad] = useState(false);
 	const [tray, setTray] = useState(false);
+	const { madeUp } = useWho();
 	const field = useRef<HTMLInputElement>(null);
 	if (view.job.signed) {
 		return (
@@ -137,17 +139,19 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 				>
 					½ pad
 				</button>
-				<button
-					type="button"
-					aria-pressed={tray}
-					onClick={() => {
-						setTray(!tray);
-						setPad(false);
-					}}
-					className="hidden min-w-12 shrink-0 font-semibold aria-pressed:text-tape sm:block"
-				>
-					tray
-				</button>
+				{madeUp && (
+					<button
+						type="button"
+						aria-pressed={tray}
+						onClick={() => {
+							setTray(!tray);
+							setPad(false);
+						}}
+						className="hidden min-w-12 shrink-0 font-semibold aria-pressed:text-tape sm:block"
+					>
+						tray
+					</button>
+				)}
 			</Band>
 		</div>
 	);

@@ -1,9 +1,11 @@
 import { useState } from "react";
+import { useWho } from "../../../app/who";
 import { Button } from "../../../parts/Button";
 import { useInstruments } from "../measure/useInstruments";
 
 /** The simulated screw gauge: lay a screw in it, its size comes into the form. */
 export function ScrewGauge({ onSize }: { onSize: (size: string) => void }) {
+	const { madeUp } = useWho();
 	const [open, setOpen] = useState(false);
 	const [says, setSays] = useState("");
 	const [truth, setTruth] = useState("4.2");
@@ -16,6 +18,7 @@ export function ScrewGauge({ onSize }: { onSize: (size: string) => void }) {
 		);
 		if (e.size) onSize(e.size);
 	});
+	if (!madeUp) return null;
 	if (!open) {
 		return (
 			<Button kind="quiet" onClick={() => setOpen(true)}>
