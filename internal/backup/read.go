@@ -17,8 +17,11 @@ import (
 	"freshshard/internal/store"
 )
 
-// mostLine is the longest row that is read, bytes.
-const mostLine = 64 << 20
+// The longest row and the longest manifest that are read, bytes.
+const (
+	mostLine     = 64 << 20
+	mostManifest = 64 << 20
+)
 
 // Open reads an archive's manifest.
 func Open(r io.ReaderAt, size int64) (*zip.Reader, Manifest, error) {
@@ -32,7 +35,14 @@ func Open(r io.ReaderAt, size int64) (*zip.Reader, Manifest, error) {
 		return nil, m, errors.New("this is no backup: it has no " + manifestName)
 	}
 	defer func() { _ = f.Close() }()
-	if err := json.NewDecoder(f).Decode(&m); err != nil {
+	b, err := io.ReadAll(io.LimitReader(f, mostManifest+1))
+	if err == nil && len(b) > mostManifest {
+		err = errors.New("it is longer than any")
+	}
+	if err == nil {
+		err = json.Unmarshal(b, &m)
+	}
+	if err != nil {
 		return nil, m, fmt.Errorf("its %s cannot be read: %w", manifestName, err)
 	}
 	switch {
@@ -50,6 +60,9 @@ func Open(r io.ReaderAt, size int64) (*zip.Reader, Manifest, error) {
 func Verify(r io.ReaderAt, size int64) (Manifest, error) {
 	z, m, err := Open(r, size)
 	if err != nil {
+		return m, err
+	}
+	if err := restorable(z, m); err != nil {
 		return m, err
 	}
 	rows := map[string]int{}
@@ -72,6 +85,50 @@ func Verify(r io.ReaderAt, size int64) (Manifest, error) {
 	return m, nil
 }
 
+// restorable refuses at once what could not be brought back: a newer schema, a name that is
+// there twice, a file of another length than was written.
+func restorable(z *zip.Reader, m Manifest) error {
+	latest, err := store.Latest()
+	if err != nil {
+		return err
+	}
+	if m.Schema > latest {
+		return &store.Newer{Has: m.Schema, Knows: latest}
+	}
+	long, listed, tables := map[string]uint64{}, map[string]bool{}, map[string]bool{}
+	for _, f := range z.File {
+		if _, twice := long[f.Name]; twice {
+			return fmt.Errorf("%s is in it twice", f.Name)
+		}
+		long[f.Name] = f.UncompressedSize64
+	}
+	for _, f := range m.Files {
+		n, there := long[f.Name]
+		switch {
+		case listed[f.Name]:
+			return fmt.Errorf("%s is listed twice", f.Name)
+		case !there:
+			return fmt.Errorf("%s is missing", f.Name)
+		case f.Bytes < 0 || n != uint64(f.Bytes):
+			return fmt.Errorf("%s is not as it was written: its checksum differs, it has %d bytes, not %d", f.Name, n, f.Bytes)
+		}
+		listed[f.Name] = true
+	}
+	for _, t := range m.Tables {
+		if tables[t.Name] {
+			return fmt.Errorf("table %s is listed twice", t.Name)
+		}
+		tables[t.Name] = true
+	}
+	return nil
+}
+
+// isRow says that a line is an object with a value for each of its names.
+func isRow(line []byte) bool {
+	line = bytes.TrimSpace(line)
+	return len(line) > 1 && line[0] == '{' && json.Valid(line)
+}
+
 // checkFile reads a file of the archive through and counts its lines, where it
 // is a table.
 func checkFile(z *zip.Reader, f File) (lines int, err error) {
@@ -87,7 +144,7 @@ func checkFile(z *zip.Reader, f File) (lines int, err error) {
 		s := bufio.NewScanner(in)
 		s.Buffer(make([]byte, 1<<16), mostLine)
 		for s.Scan() {
-			if lines++; !json.Valid(s.Bytes()) {
+			if lines++; !isRow(s.Bytes()) {
 				return lines, fmt.Errorf("%s: line %d cannot be read", f.Name, lines)
 			}
 		}

@@ -33,6 +33,7 @@ func TestFill(t *testing.T) {
 	}
 	t.Cleanup(func() { _ = st.Close() })
 	s := shop.New(st)
+	s.MadeUp = true
 	half := func() bool {
 		t.Helper()
 		at, err := mysql.ParseDSN(dsn)

@@ -42,7 +42,7 @@ func promiseWell(ctx context.Context, s *shop.Shop, by record.Account) error {
 		}
 		// The days are laid anew for it, and on a busy machine with less time to search.
 		for _, later := range []time.Duration{time.Hour, 24 * time.Hour, 7 * 24 * time.Hour} {
-			if _, err = s.Promise(ctx, by, again.Job, inHours(again.Nine.Add(later))); fault.Of(err) == nil {
+			if _, err = s.Promise(ctx, by, again.Job, inHours(again.Nine.Add(later)), again.Promised); fault.Of(err) == nil {
 				break
 			}
 		}

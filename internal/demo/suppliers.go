@@ -4,6 +4,7 @@ import (
 	"context"
 	"net"
 	"net/http"
+	"slices"
 	"time"
 
 	"freshshard/internal/record"
@@ -20,7 +21,15 @@ func StandIns(ctx context.Context, s *shop.Shop, folder string) (done func(), er
 		return nil, err
 	}
 	s.SuppliersIn(folder)
+	had, err := s.Suppliers(ctx)
+	if err != nil {
+		_ = l.Close()
+		return nil, err
+	}
 	for _, v := range supplier.StandIns("http://" + l.Addr().String()) {
+		if i := slices.IndexFunc(had, func(h record.Supplier) bool { return h.Name == v.Name }); i >= 0 {
+			v.ID = had[i].ID
+		}
 		if err := s.SetSupplier(ctx, record.Account{Role: record.Owner}, v); err != nil {
 			_ = l.Close()
 			return nil, err

@@ -56,7 +56,7 @@ func TestPromiseHoldsItsPlan(t *testing.T) {
 		t.Fatalf("the first plan that is seen is kept once: %d", d.Version)
 	}
 	at := *d.of(t, ids[2]).Nine
-	got, err := s.Promise(ctx, mira, ids[2], at)
+	got, err := s.Promise(ctx, mira, ids[2], at, nil)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -76,20 +76,20 @@ func TestPromiseHoldsItsPlan(t *testing.T) {
 			}
 		}
 	}
-	if _, err := s.Promise(ctx, mira, ids[2], monday); fault.Of(err) == nil || fault.Of(err).Field != "at" {
+	if _, err := s.Promise(ctx, mira, ids[2], monday, nil); fault.Of(err) == nil || fault.Of(err).Field != "at" {
 		t.Errorf("promised for now: %v", err)
 	}
 	// Before its putty has a skin it is promised to nobody.
 	soon := got.of(t, ids[1]).Ready.Add(-time.Minute)
-	if _, err := s.Promise(ctx, mira, ids[1], soon); fault.Of(err) == nil || fault.Of(err).Field != "at" ||
+	if _, err := s.Promise(ctx, mira, ids[1], soon, nil); fault.Of(err) == nil || fault.Of(err).Field != "at" ||
 		!strings.Contains(fault.Of(err).Why, "at the soonest") {
 		t.Errorf("promised before it can be ready: %v", err)
 	}
-	if _, err := s.Promise(ctx, mira, ids[1], soon.Add(time.Minute)); err != nil {
+	if _, err := s.Promise(ctx, mira, ids[1], soon.Add(time.Minute), nil); err != nil {
 		t.Errorf("promised for the minute at which it is ready: %v", err)
 	}
 	var no *record.NotFound
-	if _, err := s.Promise(ctx, mira, 999, at); !errors.As(err, &no) {
+	if _, err := s.Promise(ctx, mira, 999, at, nil); !errors.As(err, &no) {
 		t.Errorf("a job that is not there: %v", err)
 	}
 }

@@ -199,7 +199,9 @@ func (s *Shop) Better(ctx context.Context) (Better, error) {
 
 // Promise says when a job is ready, and keeps the plan that it was read from in the same
 // stroke: what others do later flows round it.
-func (s *Shop) Promise(ctx context.Context, by record.Account, job int64, at time.Time) (Days, error) {
+// seen is the promise that the screen showed, nil for none: what somebody else promised
+// meanwhile stands.
+func (s *Shop) Promise(ctx context.Context, by record.Account, job int64, at time.Time, seen *time.Time) (Days, error) {
 	if !at.After(s.Now()) {
 		return Days{}, fault.New("at", "that has passed", "promise a time to come")
 	}
@@ -218,6 +220,10 @@ func (s *Shop) Promise(ctx context.Context, by record.Account, job int64, at tim
 		before, err := t.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
+		}
+		now := before.PromisedAt
+		if now != nil && !now.Equal(at) && (seen == nil || !now.Equal(*seen)) || now == nil && seen != nil {
+			return store.Change{}, &record.Conflict{Field: "at", Says: "Somebody else changed its promise a moment ago. Look again."}
 		}
 		after := before
 		after.PromisedAt = &at

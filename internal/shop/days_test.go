@@ -294,7 +294,7 @@ func TestDayPlaces(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetDayPlace(ctx, mira, record.DayPlace{Name: "bench", Count: 1}); err != nil {
+	if err := s.SetDayPlace(ctx, mira, NewDayPlace{record.DayPlace{Name: "bench", Count: 1}, 2}); err != nil {
 		t.Fatal(err)
 	}
 	d := dayOf(t, s, mira)
@@ -318,11 +318,11 @@ func TestDayPlaces(t *testing.T) {
 	}
 	for field, in := range map[string]record.DayPlace{"name": {Name: "moon", Count: 1},
 		"count": {Name: "bench", Count: 21}} {
-		if err := s.SetDayPlace(ctx, mira, in); fault.Of(err) == nil || fault.Of(err).Field != field {
+		if err := s.SetDayPlace(ctx, mira, NewDayPlace{in, 1}); fault.Of(err) == nil || fault.Of(err).Field != field {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
-	if err := s.SetDayPlace(ctx, tor, record.DayPlace{Name: "bench", Count: 3}); err == nil {
+	if err := s.SetDayPlace(ctx, tor, NewDayPlace{record.DayPlace{Name: "bench", Count: 3}, 1}); err == nil {
 		t.Error("a technician bought a bench")
 	}
 }

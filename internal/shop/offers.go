@@ -125,8 +125,15 @@ func (s *Shop) DropOffer(ctx context.Context, _ record.Account, at Bench, id int
 	})
 }
 
+// NewTerms are terms with those that the screen showed.
+type NewTerms struct {
+	source.Terms
+	Seen source.Terms `json:"seen" doc:"As the screen shows them, so that nobody's are overwritten unseen"`
+}
+
 // SetTerms keeps what a second visit and a day of waiting cost a job.
-func (s *Shop) SetTerms(ctx context.Context, _ record.Account, at Bench, v source.Terms) error {
+func (s *Shop) SetTerms(ctx context.Context, _ record.Account, at Bench, in NewTerms) error {
+	v := in.Terms
 	if v.Visit < 0 || v.Visit > 1e8 {
 		return fault.New("visit", "a price from 0 up is expected", "type it as 60.00")
 	}
@@ -137,6 +144,21 @@ func (s *Shop) SetTerms(ctx context.Context, _ record.Account, at Bench, v sourc
 		if _, err := s.lockedPane(ctx, t, at); err != nil {
 			return err
 		}
+		now, ok, err := t.Terms(ctx, at.Job)
+		if err != nil {
+			return err
+		}
+		if !ok {
+			now = usualTerms
+		}
+		if now.Visit != in.Seen.Visit || now.Day != in.Seen.Day {
+			if now.Visit == v.Visit && now.Day == v.Day {
+				return nil // a retry
+			}
+			return &record.Conflict{Field: "visit", Says: fmt.Sprintf(
+				"Somebody else said a moment ago: a second visit costs %s, a day %s. Look again.", money.Text(now.Visit),
+				money.Text(now.Day))}
+		}
 		return t.SetTerms(ctx, at.Job, v)
 	})
 }
@@ -144,8 +166,9 @@ func (s *Shop) SetTerms(ctx context.Context, _ record.Account, at Bench, v sourc
 // deliveryHour is when a delivery is looked for, in the shop's own zone.
 const deliveryHour = 12
 
-// TakeOffer orders one: the pane waits for it until it should be here.
-func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id int64, zone *time.Location) error {
+// TakeOffer orders one: the pane waits for it until it should be here. seen is the offer that
+// the screen shows as taken, 0 for none: what somebody else ordered meanwhile stands.
+func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id, seen int64, zone *time.Location) error {
 	return s.paneNote(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		all, taken, err := t.Offers(ctx, p.ID)
 		if err != nil {
@@ -157,6 +180,10 @@ func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id in
 		}
 		if taken == id {
 			return store.Change{}, nil // a retry
+		}
+		if taken != 0 && taken != seen {
+			return store.Change{}, &record.Conflict{Says: "It is ordered elsewhere already: " + calledOffer(all, taken) +
+				". Look at that first."}
 		}
 		o := all[i]
 		if (j.Object.Stamp != "" || j.Object.Vehicle) && !o.Mark {
@@ -175,6 +202,16 @@ func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id in
 	})
 }
 
+// calledOffer is whose offer one is.
+func calledOffer(all []source.Offer, id int64) string {
+	for _, o := range all {
+		if o.ID == id {
+			return o.Called()
+		}
+	}
+	return "an offer that is gone"
+}
+
 // orderOf writes the order for an offer that is taken, in place of one for the same pane
 // that is not sent yet; what is not in its box is a line that somebody else may fill.
 func (s *Shop) orderOf(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
@@ -184,7 +221,7 @@ func (s *Shop) orderOf(ctx context.Context, t *store.Tx, by record.Account, j *r
 	if err != nil {
 		return err
 	}
-	key := PaneKey(p.ID)
+	key, dropped := PaneKey(p.ID), false
 	for _, h := range had {
 		if h.State != supply.ToSend && h.State != supply.Sent || len(h.Lines) != 1 || h.Lines[0].Key != key {
 			continue
@@ -194,6 +231,16 @@ func (s *Shop) orderOf(ctx context.Context, t *store.Tx, by record.Account, j *r
 		}
 		if err := s.keepOrder(ctx, t, j, h); err != nil {
 			return err
+		}
+		dropped = true
+	}
+	if dropped { // the pane waits no more for what is not coming
+		now, err := t.Job(ctx, j.ID)
+		if err != nil {
+			return err
+		}
+		if q := now.Pane(p.ID); q != nil {
+			*p = *q
 		}
 	}
 	house, err := t.Shop(ctx)

@@ -33,15 +33,15 @@ func TestOffers(t *testing.T) {
 		len(o.Usuals) != 6 {
 		t.Fatalf("%+v, %v", o, err)
 	}
-	if err := s.SetTerms(ctx, tor, at, source.Terms{Visit: 9000, Day: 0}); err != nil {
+	if err := s.SetTerms(ctx, tor, at, NewTerms{source.Terms{Visit: 9000}, usualTerms}); err != nil {
 		t.Fatal(err)
 	}
-	if f := fault.Of(s.SetTerms(ctx, tor, at, source.Terms{Visit: -1})); f == nil || f.Field != "visit" {
+	if f := fault.Of(s.SetTerms(ctx, tor, at, NewTerms{Terms: source.Terms{Visit: -1}})); f == nil || f.Field != "visit" {
 		t.Errorf("%v", f)
 	}
 	before := view1(t, s, id).Pane.Version
 	for range 2 { // a tap that comes twice
-		if err := s.TakeOffer(ctx, tor, at, o.Offers[0].ID, time.UTC); err != nil {
+		if err := s.TakeOffer(ctx, tor, at, o.Offers[0].ID, 0, time.UTC); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -63,7 +63,7 @@ func TestOffers(t *testing.T) {
 	if post == o.Taken {
 		post = o.Offers[1].ID
 	}
-	if f := fault.Of(s.TakeOffer(ctx, tor, at, post, time.UTC)); f == nil || f.Field != "mark" {
+	if f := fault.Of(s.TakeOffer(ctx, tor, at, post, o.Taken, time.UTC)); f == nil || f.Field != "mark" {
 		t.Errorf("ordered without its mark: %v", f)
 	}
 	if err := s.DropOffer(ctx, tor, at, post); err != nil {

@@ -189,11 +189,34 @@ func (s *Shop) AddOrder(ctx context.Context, by record.Account, key string, job 
 		if err != nil {
 			return 0, err
 		}
+		if err := s.notOrdered(ctx, t, job, o); err != nil {
+			return 0, err
+		}
 		due := s.dayAfter(in.Days, zone)
 		o.Due = &due
 		return s.writeOrder(ctx, t, by, job, o)
 	})
 	return err
+}
+
+// notOrdered refuses a thing that is on another order of the job which is still to come: two
+// screens order nothing twice.
+func (s *Shop) notOrdered(ctx context.Context, t *store.Tx, job int64, o supply.Order) error {
+	had, err := t.Orders(ctx, job)
+	if err != nil {
+		return err
+	}
+	coming := []supply.State{supply.ToSend, supply.Sent, supply.Confirmed}
+	for i, l := range o.Lines {
+		for _, h := range had {
+			same := func(k supply.Line) bool { return k.Key == l.Key && k.Found == supply.Unseen }
+			if !strings.HasPrefix(l.Key, "own-") && slices.Contains(coming, h.State) && slices.ContainsFunc(h.Lines, same) {
+				return fault.New(fmt.Sprintf("lines[%d]", i), fmt.Sprintf("it is on order %d already, at %s", h.ID, h.Who),
+					"leave it out, or cancel that order first")
+			}
+		}
+	}
+	return nil
 }
 
 // openJob locks a job that is not signed.

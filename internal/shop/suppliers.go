@@ -5,6 +5,7 @@ import (
 	"errors"
 	"fmt"
 	"slices"
+	"strings"
 	"sync"
 
 	"freshshard/core/fault"
@@ -35,7 +36,8 @@ func (s *Shop) Suppliers(ctx context.Context) ([]record.Supplier, error) {
 	return s.store.Suppliers(ctx)
 }
 
-// SetSupplier puts one in, or changes the one of that name; an owner does.
+// SetSupplier puts one in, or changes the one whose number is given; an owner does. Nobody
+// of the same name is overwritten.
 func (s *Shop) SetSupplier(ctx context.Context, by record.Account, v record.Supplier) error {
 	if by.Role != record.Owner {
 		return &record.Denied{Why: "Only an owner changes who is asked."}
@@ -54,6 +56,18 @@ func (s *Shop) SetSupplier(ctx context.Context, by record.Account, v record.Supp
 		return err
 	}
 	return s.store.Write(ctx, func(t *store.Tx) error {
+		had, err := t.Suppliers(ctx)
+		if err != nil {
+			return err
+		}
+		for _, h := range had {
+			switch same := strings.EqualFold(h.Name, v.Name); {
+			case same && h.Kind == v.Kind && h.Way == v.Way && h.Address == v.Address:
+				return nil // a retry
+			case same && h.ID != v.ID:
+				return fault.New("name", h.Name+" is there already, asked by "+h.Way, "take it out first, or give another name")
+			}
+		}
 		if err := t.SetSupplier(ctx, v); err != nil {
 			return err
 		}
@@ -118,10 +132,15 @@ func (s *Shop) AskSuppliers(ctx context.Context, by record.Account, key string, 
 			if own != "" {
 				own = fmt.Sprintf("%s-%d", key, v.ID)
 			}
-			if err := s.AddOffer(ctx, by, own, at, offerOf(v, answers[i])); err != nil {
+			// One odd answer takes nothing from the others.
+			switch err := s.AddOffer(ctx, by, own, at, offerOf(v, answers[i])); {
+			case fault.Of(err) != nil:
+				said.Says = "not taken: " + fault.Of(err).Why
+			case err != nil:
 				return out, err
+			default:
+				said.Says, said.Took = "answered", true
 			}
-			said.Says, said.Took = "answered", true
 		}
 		out.Said = append(out.Said, said)
 	}

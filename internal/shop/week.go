@@ -103,6 +103,11 @@ var usualPlaces = []record.DayPlace{{Name: "bench", Count: 2}, {Name: "van", Cou
 // DayPlaces are how many places there are to work at.
 func (s *Shop) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
 	said, err := s.store.DayPlaces(ctx)
+	return withPlaces(said), err
+}
+
+// withPlaces are the usual places, as many of each as were said.
+func withPlaces(said []record.DayPlace) []record.DayPlace {
 	out := slices.Clone(usualPlaces)
 	for i := range out {
 		for _, v := range said {
@@ -111,11 +116,17 @@ func (s *Shop) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
 			}
 		}
 	}
-	return out, err
+	return out
+}
+
+// NewDayPlace is how many of a place there are, with how many the screen showed.
+type NewDayPlace struct {
+	record.DayPlace
+	Seen int `json:"seen" minimum:"1" maximum:"20"`
 }
 
 // SetDayPlace says how many of a place there are; an owner's to say.
-func (s *Shop) SetDayPlace(ctx context.Context, by record.Account, in record.DayPlace) error {
+func (s *Shop) SetDayPlace(ctx context.Context, by record.Account, in NewDayPlace) error {
 	if err := ownerOnly(by); err != nil {
 		return err
 	}
@@ -126,7 +137,22 @@ func (s *Shop) SetDayPlace(ctx context.Context, by record.Account, in record.Day
 		return fault.New("count", "from 1 to 20 are expected", "count them again")
 	}
 	return s.store.Write(ctx, func(t *store.Tx) error {
-		if err := t.SetDayPlace(ctx, in); err != nil {
+		if err := t.LockShop(ctx); err != nil {
+			return err
+		}
+		said, err := t.DayPlaces(ctx)
+		if err != nil {
+			return err
+		}
+		for _, p := range withPlaces(said) {
+			if p.Name == in.Name && p.Count == in.Count {
+				return nil // a retry
+			}
+			if p.Name == in.Name && p.Count != in.Seen {
+				return &record.Conflict{Field: "count", Says: fmt.Sprintf("Somebody else said %d a moment ago. Look again.", p.Count)}
+			}
+		}
+		if err := t.SetDayPlace(ctx, in.DayPlace); err != nil {
 			return err
 		}
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "place", Item: in.Name, Action: "changed",

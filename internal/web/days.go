@@ -47,10 +47,11 @@ func (v *Server) dayRoutes(api huma.API) {
 		func(ctx context.Context, in *struct {
 			Job  int64 `path:"job" minimum:"1"`
 			Body struct {
-				At time.Time `json:"at"`
+				At   time.Time  `json:"at"`
+				Seen *time.Time `json:"seen,omitempty" doc:"The promise that the screen shows; nothing for none"`
 			}
 		}) (*out[shop.Days], error) {
-			d, err := v.shop.Promise(ctx, who(ctx), in.Job, in.Body.At)
+			d, err := v.shop.Promise(ctx, who(ctx), in.Job, in.Body.At, in.Body.Seen)
 			return &out[shop.Days]{d}, said(ctx, err)
 		})
 	register(v, api, op("tryDays", http.MethodPost, "/api/days/try", "The days as they would be; nothing is changed"),
@@ -114,7 +115,7 @@ func (v *Server) dayRoutes(api huma.API) {
 	register(v, api, op("dayPlaces", http.MethodGet, "/api/days/places", "How many benches, vans and tables there are"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.DayPlace], error) { return places(ctx, nil) })
 	register(v, api, op("setDayPlace", http.MethodPut, "/api/days/places", "Say how many there are"),
-		func(ctx context.Context, in *struct{ Body record.DayPlace }) (*out[[]record.DayPlace], error) {
+		func(ctx context.Context, in *struct{ Body shop.NewDayPlace }) (*out[[]record.DayPlace], error) {
 			return places(ctx, v.shop.SetDayPlace(ctx, who(ctx), in.Body))
 		})
 	register(v, api, op("weeks", http.MethodGet, "/api/weeks", "When people work, and what they may do"),

@@ -20,6 +20,9 @@ const (
 // mostChunk is how much is written before somebody must have read of it.
 const mostChunk = 64 << 10
 
+// mostIgnored is how much is read of a body that a call does not ask for, bytes.
+const mostIgnored = 8 << 20
+
 // callTime is when a call is given up: longer than anything but a stream takes.
 const callTime = 60 * time.Second
 
@@ -49,6 +52,10 @@ func (v *Server) guard(next http.Handler) http.Handler {
 			r.Body = &steadyBody{r.Body, c}
 		}
 		next.ServeHTTP(&steadyWriter{w, c}, r)
+		// What a call did not want to know is read to its end, so that its answer arrives.
+		if r.Body != nil && r.Body != http.NoBody {
+			_, _ = io.CopyN(io.Discard, r.Body, mostIgnored)
+		}
 	})
 }
 

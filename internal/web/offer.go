@@ -40,14 +40,17 @@ func (v *Server) offerRoutes(api huma.API) {
 		})
 	register(v, api, op("takeOffer", http.MethodPut, "/api/jobs/{id}/offers/{offer}/taken",
 		"Order it: the pane waits for it"),
-		func(ctx context.Context, in *OfferID) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.TakeOffer(ctx, who(ctx), in.bench(ctx), in.Offer, v.options.Zone))
+		func(ctx context.Context, in *struct {
+			OfferID
+			Seen int64 `query:"seen" minimum:"0" doc:"The offer that the screen shows as taken; 0 for none"`
+		}) (*out[shop.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.TakeOffer(ctx, who(ctx), in.bench(ctx), in.Offer, in.Seen, v.options.Zone))
 		})
 	register(v, api, op("setTerms", http.MethodPut, "/api/jobs/{id}/terms",
 		"What a second visit and a day of waiting cost a job"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Body source.Terms
+			Body shop.NewTerms
 		}) (*out[shop.Offers], error) {
 			return offers(ctx, in.BenchID, v.shop.SetTerms(ctx, who(ctx), in.bench(ctx), in.Body))
 		})

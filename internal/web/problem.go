@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"net/http"
+	"regexp"
 	"strconv"
 	"strings"
 
@@ -68,9 +69,9 @@ func init() {
 			var d *huma.ErrorDetail
 			if errors.As(err, &d) {
 				field := strings.TrimPrefix(strings.TrimPrefix(strings.TrimPrefix(d.Location, "body."), "path."), "query.")
-				p.Errors = append(p.Errors, FieldError{Field: field, Why: d.Message})
+				p.Errors = append(p.Errors, FieldError{Field: field, Why: plainWords(d.Message)})
 			} else if err != nil && status < 500 {
-				p.Errors = append(p.Errors, FieldError{Why: err.Error()})
+				p.Errors = append(p.Errors, FieldError{Why: plainWords(err.Error())})
 			}
 		}
 		if len(p.Errors) > 0 && msg == "validation failed" {
@@ -78,6 +79,23 @@ func init() {
 		}
 		return p
 	}
+}
+
+// What the libraries say of a value that cannot be read names types of the program; people
+// are told what is expected.
+var (
+	wrongKind = regexp.MustCompile(`cannot unmarshal (\w+)|Go (struct field|value)|of type `)
+	wrongTime = regexp.MustCompile(`parsing time|cannot parse .* as "`)
+)
+
+func plainWords(says string) string {
+	switch {
+	case wrongTime.MatchString(says):
+		return "this is no time; write it as 2026-12-24T15:30:00Z"
+	case wrongKind.MatchString(says):
+		return "this is not the kind of value that is expected here"
+	}
+	return says
 }
 
 func problem(status int, kind, detail string, fields ...FieldError) *Problem {

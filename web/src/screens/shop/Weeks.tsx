@@ -64,12 +64,15 @@ function Places() {
 		queryKey: key,
 		queryFn: async () => (await got(api.GET("/api/days/places"))) ?? [],
 	});
-	const write = useMutation<DayPlace[], Refused, DayPlace>({
+	const write = useMutation<DayPlace[], Refused, DayPlace & { seen: number }>({
 		mutationFn: async (body) =>
 			(await got(api.PUT("/api/days/places", { body }))) ?? [],
 		onSuccess: (all) => {
 			client.setQueryData(key, all);
 			void client.invalidateQueries({ queryKey: ["days"] });
+		},
+		onError: (e) => {
+			if (e.conflict) void client.invalidateQueries({ queryKey: key });
 		},
 	});
 	return (
@@ -81,7 +84,7 @@ function Places() {
 					value={p.count}
 					least={1}
 					most={20}
-					onChange={(count) => write.mutate({ ...p, count })}
+					onChange={(count) => write.mutate({ ...p, count, seen: p.count })}
 				/>
 			))}
 			<Refusal error={places.error ?? write.error} />

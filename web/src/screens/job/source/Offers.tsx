@@ -39,7 +39,10 @@ export function Offers({ view }: { view: View }) {
 	const take = useJobWrite<number>(view, (offer) =>
 		got(
 			api.PUT("/api/jobs/{id}/offers/{offer}/taken", {
-				params: on(view, { offer }),
+				params: {
+					...on(view, { offer }),
+					query: { pane: view.pane.id, seen: all.data?.taken ?? 0 },
+				},
 			}),
 		),
 	);
@@ -220,6 +223,7 @@ function TermsFields({
 						visit: cents(visit),
 						day: cents(day),
 						mark: all.terms.mark,
+						seen: all.terms,
 					},
 				}),
 			),
