@@ -73,6 +73,9 @@ func (s *Shop) Withdraw(ctx context.Context, by record.Account, job int64, why s
 	}
 	return s.change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		w := record.Withdrawal{By: by.Name, At: s.Now(), Why: why}
+		if err := t.NotBack(ctx, job, by.ID, w.At); err != nil {
+			return store.Change{}, err
+		}
 		return store.Change{Noun: "job", Action: "withdrawn", Said: "withdrawn: " + why, After: w},
 			t.Withdraw(ctx, job, by.ID, w)
 	})
@@ -90,6 +93,19 @@ func (s *Shop) TakeUp(ctx context.Context, by record.Account, job int64) error {
 		}
 		if err := t.TakeUp(ctx, job); err != nil {
 			return err
+		}
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return err
+		}
+		first, err := t.SameObject(ctx, j.Object.ID)
+		if err != nil {
+			return err
+		}
+		if first != j.Object.ID { // it was here before
+			if err := s.hereAgain(ctx, t, by, first, job); err != nil {
+				return err
+			}
 		}
 		c := store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "job", Action: "taken up", Said: "taken up again"}
 		if err := t.Audit(ctx, c); err != nil {

@@ -103,8 +103,7 @@ func (s *Shop) Passport(ctx context.Context, job int64) (Passport, error) {
 	if err != nil {
 		return p, err
 	}
-	ids, err := s.store.JobsOfObject(ctx, first)
-	p.Newer = len(ids) > 0 && ids[0] > job
+	p.Newer, err = s.store.NewerOf(ctx, first, job)
 	return p, err
 }
 

@@ -219,6 +219,46 @@ func TestCameBack(t *testing.T) {
 	}
 }
 
+// "It is back", withdrawn, gives everything back: the first job's reminders, what was fitted
+// did not come back, and its page points to no newer one. Taken up again it is back again.
+func TestBackWithdrawn(t *testing.T) {
+	s, mira, tor := open(t)
+	id := finished(t, s, mira, tor)
+	out, _ := s.Passport(ctx, id)
+	s.Now = func() time.Time { return out.Out.Add(30 * 24 * time.Hour) }
+	before, err := s.Reminders(ctx)
+	if err != nil || len(before) == 0 {
+		t.Fatalf("%+v, %v", before, err)
+	}
+	second, err := s.Again(ctx, tor, "it-is-back", id, nil)
+	if err != nil {
+		t.Fatal(err)
+	}
+	look := func(back bool, when string) {
+		t.Helper()
+		due, err := s.Reminders(ctx)
+		if err != nil || (len(due) == 0) != back || !back && len(due) != len(before) {
+			t.Errorf("%s: %d reminders of %d, %v", when, len(due), len(before), err)
+		}
+		if p, err := s.Passport(ctx, id); err != nil || p.Newer != back {
+			t.Errorf("%s: newer %v, %v", when, p.Newer, err)
+		}
+		through, err := s.Through(ctx, id)
+		if err != nil || (through[len(through)-1].Panes[0].Back != nil) != back {
+			t.Errorf("%s: %+v, %v", when, through, err)
+		}
+	}
+	look(true, "it is back")
+	if err := s.Withdraw(ctx, tor, second, "the wrong one"); err != nil {
+		t.Fatal(err)
+	}
+	look(false, "withdrawn")
+	if err := s.TakeUp(ctx, tor, second); err != nil {
+		t.Fatal(err)
+	}
+	look(true, "taken up again")
+}
+
 // A job is found by any word of what is kept with it.
 func TestSearch(t *testing.T) {
 	s, mira, tor := open(t)

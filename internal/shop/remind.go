@@ -151,6 +151,11 @@ func (s *Shop) sameObject(ctx context.Context, t *store.Tx, by record.Account, w
 	if err := t.SetSameObject(ctx, j.Object.ID, first); err != nil {
 		return err
 	}
+	return s.hereAgain(ctx, t, by, first, id)
+}
+
+// hereAgain is what an object's being here with a job means for its earlier ones.
+func (s *Shop) hereAgain(ctx context.Context, t *store.Tx, by record.Account, first, id int64) error {
 	if err := t.DropReminders(ctx, first, id, by.ID, s.Now()); err != nil {
 		return err
 	}

@@ -86,7 +86,7 @@ type Today struct {
 	Due    []record.Reminder `json:"due" doc:"What is to be looked at again within a week, or should have been"`
 	Open   int               `json:"open" doc:"Open jobs in all"`
 	Signed int               `json:"signed"`
-	Left   int               `json:"left" doc:"Hands-on minutes in the jobs shown"`
+	Left   int               `json:"left" doc:"Hands-on minutes in all open jobs"`
 	// Backup is the last one, when it is time to look why no newer one came.
 	Backup *Backup `json:"backup,omitempty"`
 }
@@ -97,8 +97,7 @@ const (
 	mostDue = 8
 )
 
-// mostTurns is how many open jobs the page looks at, the soonest promised
-// first.
+// mostTurns is how many open jobs the page shows, the soonest promised first.
 const mostTurns = 40
 
 // Today looks at the open jobs and puts them in order: what is late first, then
@@ -106,7 +105,7 @@ const mostTurns = 40
 // with why. First is the first that nobody else has in hand.
 func (s *Shop) Today(ctx context.Context, by record.Account) (Today, error) {
 	t := Today{Turns: []Turn{}, Waits: []Turn{}}
-	all, err := s.openStands(ctx, mostTurns)
+	all, err := s.openStands(ctx, mostCut)
 	if err != nil {
 		return t, err
 	}
@@ -115,14 +114,17 @@ func (s *Shop) Today(ctx context.Context, by record.Account) (Today, error) {
 	if err != nil {
 		return t, err
 	}
-	for _, st := range all {
+	for i, st := range all {
 		turn := st.turn(now)
+		t.Left += turn.Left
+		if i >= mostTurns {
+			continue
+		}
 		for _, h := range hands[turn.Job] {
 			if h.ID != by.ID {
 				turn.Hands = append(turn.Hands, h)
 			}
 		}
-		t.Left += turn.Left
 		if turn.Waits != "" {
 			t.Waits = append(t.Waits, turn)
 		} else {

@@ -119,6 +119,14 @@ func (s queries) JobsOfObject(ctx context.Context, first int64) ([]int64, error)
 		first)
 }
 
+// NewerOf says whether an object was here again after a job, with one that was not withdrawn.
+func (s queries) NewerOf(ctx context.Context, first, job int64) (bool, error) {
+	var n int
+	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM job j JOIN object o ON o.id = j.object_id "+
+		"WHERE (o.id = ? OR o.same_as = ?) AND j.id > ? AND j.state <> 'withdrawn'", first, first, job).Scan(&n)
+	return n > 0, err
+}
+
 const fittedQuery = "SELECT pane_id, job_id, object_id, family, exposure, material, thickness, seal, adhesive, " +
 	"cause, " +
 	"source, size, out_at, back_at, COALESCE(back_job, 0) FROM fitted WHERE "
@@ -159,6 +167,17 @@ func (t *Tx) CameBack(ctx context.Context, first, job int64, since, at time.Time
 // DropReminders ends what was to be looked at of an object's earlier jobs: it is here.
 func (t *Tx) DropReminders(ctx context.Context, first, but int64, by int64, at time.Time) error {
 	return t.run(ctx, "UPDATE reminder r JOIN job j ON j.id = r.job_id JOIN object o ON o.id = j.object_id "+
-		"SET r.state = 'dropped', r.note = 'it was here again', r.version = r.version + 1, r.account_id = ?, r.at = ? "+
-		"WHERE r.state = 'open' AND (o.id = ? OR o.same_as = ?) AND j.id <> ?", by, at, first, first, but)
+		"SET r.state = 'dropped', r.note = 'it was here again', r.version = r.version + 1, r.account_id = ?, r.at = ?, "+
+		"r.ended_by = ? "+
+		"WHERE r.state = 'open' AND (o.id = ? OR o.same_as = ?) AND j.id <> ?", by, at, but, first, first, but)
+}
+
+// NotBack takes back that an object was here again with a job: what it ended is to be looked
+// at as before, and what was fitted did not come back.
+func (t *Tx) NotBack(ctx context.Context, job, by int64, at time.Time) error {
+	if err := t.run(ctx, "UPDATE reminder SET state = 'open', note = '', version = version + 1, account_id = ?, at = ?, "+
+		"ended_by = NULL WHERE ended_by = ? AND state = 'dropped'", by, at, job); err != nil {
+		return err
+	}
+	return t.run(ctx, "UPDATE fitted SET back_at = NULL, back_job = NULL WHERE back_job = ?", job)
 }

@@ -71,6 +71,14 @@ export function span(minutes: number): string {
 	return m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, "0")}`;
 }
 
+/** How late something is, as people say it: minutes, hours, from two days on days. */
+export function lateBy(minutes: number): string {
+	if (minutes < 90) return `${minutes} min`;
+	const hours = Math.round(minutes / 60);
+	if (hours < 48) return `${hours} h`;
+	return `${Math.round(hours / 24)} days`;
+}
+
 const half = 30 * 60_000;
 
 /** The next half hour: a promise is one that people can say. */

@@ -72,7 +72,10 @@ export function DaysScreen() {
 					<p className="text-ink-2">
 						{risky.length === 0
 							? "every promise is kept, nine times in ten or better"
-							: `${risky.length} of ${d.jobs.filter((j) => j.promised_at).length} promises are not safe`}
+							: unsafeOf(
+									risky.length,
+									d.jobs.filter((j) => j.promised_at).length,
+								)}
 					</p>
 				)}
 			</header>
@@ -217,4 +220,10 @@ function Nothing() {
 			</p>
 		</main>
 	);
+}
+
+/** How many promises are not safe, in a sentence. */
+function unsafeOf(n: number, all: number): string {
+	if (all === 1) return "the one promise is not safe";
+	return `${n} of ${all} promises ${n === 1 ? "is" : "are"} not safe`;
 }

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import type { DayReady, Days } from "../../api/types";
-import { span, when } from "../../app/when";
+import { lateBy, when } from "../../app/when";
 import { odds } from "./odds";
 import { PromiseIt } from "./PromiseIt";
 
@@ -61,7 +61,7 @@ function Line({ j }: { j: DayReady }) {
 				<span>
 					{j.ready_at ? `ready ${when(j.ready_at)}` : "no time is left for it"}
 					{j.late ? (
-						<strong className="text-stop">, {span(j.late)} late</strong>
+						<strong className="text-stop">, {lateBy(j.late)} late</strong>
 					) : null}
 					{j.nine && (
 						<span className="block text-ink-2">
