@@ -13,19 +13,51 @@ import (
 // it went here before.
 type Tries struct {
 	Usual float64 `json:"usual" minimum:"0" maximum:"1" doc:"Chance that a blank becomes good, when nothing is known here"`
+	Of    float64 `json:"of,omitempty" minimum:"0" maximum:"1000" doc:"Tries that the usual chance stands for; 0 for as many as it names: 95 in 100 is 19 of 20"`
 	Good  int     `json:"good,omitempty" minimum:"0" maximum:"100000" doc:"How many came out good here"`
 	Bad   int     `json:"bad,omitempty" minimum:"0" maximum:"100000" doc:"How many broke"`
 }
 
-// weighs is how many tries of one's own the usual chance counts as. Common practice,
-// no source.
-const weighs = 8.0
+// weighs is how many tries of one's own the usual chance counts as: as many as it stands
+// for, the fewest of which it can be said. 0.95 is 19 of 20, 0.7 is 7 of 10.
+func (t Tries) weighs() float64 {
+	if t.Of > 0 {
+		return t.Of
+	}
+	for n := 1.0; n <= mostNamed; n++ {
+		if good := math.Round(t.Usual * n); math.Abs(good-t.Usual*n) < 1e-9 {
+			return n
+		}
+	}
+	return mostNamed
+}
+
+// mostNamed is how many tries a chance that is no plain share stands for.
+const mostNamed = 20.0
+
+// said says whose word the chance is: the usual one's, that of the hands that cut, or both.
+func (t Tries) said() string {
+	switch n := t.Good + t.Bad; {
+	case n == 0:
+		return "by what is usual: nothing was cut in your hands yet"
+	case float64(n) < t.weighs():
+		return fmt.Sprintf("by what is usual, and %d of %d good in your hands", t.Good, n)
+	default:
+		return fmt.Sprintf("by %d of %d good in your hands", t.Good, n)
+	}
+}
 
 // Chance is the chance that the next one comes out good: the usual one, bettered by
 // what happened (Beta-binomial; the mean of the posterior).
 func (t Tries) Chance() float64 {
-	a, b := t.Usual*weighs+float64(t.Good), (1-t.Usual)*weighs+float64(t.Bad)
+	a, b := t.posterior()
 	return a / (a + b)
+}
+
+// posterior is what is known of the chance, as Beta(a, b).
+func (t Tries) posterior() (a, b float64) {
+	w := t.weighs()
+	return t.Usual*w + float64(t.Good), (1-t.Usual)*w + float64(t.Bad)
 }
 
 // Rung is how surely so many blanks give enough good panes.
@@ -39,6 +71,7 @@ type Spares struct {
 	Want   int            `json:"want"`
 	Each   float64        `json:"each" doc:"Chance that one comes out good"`
 	Sure   float64        `json:"sure" doc:"How surely there are enough"`
+	By     string         `json:"by" doc:"Whose word the chance is: what is usual, or the hands that cut"`
 	Blanks int            `json:"blanks" doc:"To cut, or to have glass for"`
 	Ladder []Rung         `json:"ladder"`
 	Figure working.Figure `json:"figure"`
@@ -62,12 +95,13 @@ func Ladder(want int, sure float64, t Tries) (Spares, error) {
 	case t.Good < 0 || t.Bad < 0:
 		return Spares{}, fault.New("tries.good", "counts from 0 up are expected", "leave them out when nothing is known")
 	}
-	out := Spares{Want: want, Each: t.Chance(), Sure: sure}
+	out := Spares{Want: want, Each: t.Chance(), Sure: sure, By: t.said()}
 	known := t.Good+t.Bad > 0
 	for n := want; n <= mostBlanks; n++ {
 		c := binomial(n, want, t.Usual)
 		if known {
-			c = betaBinomial(n, want, t.Usual*weighs+float64(t.Good), (1-t.Usual)*weighs+float64(t.Bad))
+			a, b := t.posterior()
+			c = betaBinomial(n, want, a, b)
 		}
 		out.Ladder = append(out.Ladder, Rung{n, c})
 		if c >= sure {

@@ -26,20 +26,32 @@ func TestLadder(t *testing.T) {
 	}
 }
 
-// What happened here counts: the mean of Beta(8·0.7 + good, 8·0.3 + bad), and one blank
-// alone is as sure as that mean.
+// What happened here counts: the usual 0.7 stands for ten tries, so the mean of
+// Beta(10·0.7 + good, 10·0.3 + bad), and one blank alone is as sure as that mean. A straight
+// cut's 0.95 stands for twenty: one that broke makes 19 of 21 of it, and two blanks.
 func TestTriesLearn(t *testing.T) {
 	for _, c := range []struct {
 		tries Tries
 		want  float64
-	}{{Tries{Usual: 0.7}, 0.7}, {Tries{Usual: 0.7, Good: 8}, 13.6 / 16}, {Tries{Usual: 0.7, Bad: 4}, 5.6 / 12},
-		{Tries{Usual: 0.7, Good: 70, Bad: 30}, 75.6 / 108}} {
+	}{{Tries{Usual: 0.7}, 0.7}, {Tries{Usual: 0.7, Good: 8}, 15.0 / 18}, {Tries{Usual: 0.7, Bad: 4}, 7.0 / 14},
+		{Tries{Usual: 0.7, Good: 70, Bad: 30}, 77.0 / 110}, {Tries{Usual: 0.95, Bad: 1}, 19.0 / 21}, {Tries{Usual: 0.7, Of: 8, Bad: 4},
+			5.6 / 12}} {
 		if got := c.tries.Chance(); math.Abs(got-c.want) > 1e-12 {
 			t.Errorf("%+v: %v, want %v", c.tries, got, c.want)
 		}
 		s, err := Ladder(1, 0.9, c.tries)
 		if err != nil || math.Abs(s.Ladder[0].Chance-c.want) > 1e-9 {
 			t.Errorf("%+v: %+v, %v", c.tries, s, err)
+		}
+	}
+	if s, err := Ladder(1, 0.95, Tries{Usual: 0.95, Bad: 1}); err != nil || s.Blanks != 2 {
+		t.Errorf("one that broke asks for %d blanks, %v", s.Blanks, err)
+	}
+	for says, of := range map[string]Tries{"by what is usual: nothing was cut in your hands yet": {Usual: 0.95},
+		"by what is usual, and 18 of 19 good in your hands": {Usual: 0.95, Good: 18, Bad: 1},
+		"by 19 of 20 good in your hands":                    {Usual: 0.95, Good: 19, Bad: 1}} {
+		if s, _ := Ladder(1, 0.5, of); s.By != says {
+			t.Errorf("%q, want %q", s.By, says)
 		}
 	}
 	better, _ := Ladder(1, 0.95, Tries{Usual: 0.7, Good: 40, Bad: 2})

@@ -20,7 +20,28 @@ func (e *Error) Error() string { return fmt.Sprintf("%s: %s; %s", e.Field, e.Why
 // New makes an error.
 func New(field, why, cure string) *Error { return &Error{Field: field, Why: why, Cure: cure} }
 
-// Of finds the fault in an error, or nil.
+// All lists every fault in an error, those of joined errors one after the other.
+func All(err error) []*Error {
+	var out []*Error
+	var walk func(error)
+	walk = func(err error) {
+		switch e := err.(type) {
+		case nil:
+		case *Error:
+			out = append(out, e)
+		case interface{ Unwrap() []error }:
+			for _, k := range e.Unwrap() {
+				walk(k)
+			}
+		default:
+			walk(errors.Unwrap(err))
+		}
+	}
+	walk(err)
+	return out
+}
+
+// Of finds the first fault in an error, or nil.
 func Of(err error) *Error {
 	var e *Error
 	if errors.As(err, &e) {

@@ -7,6 +7,7 @@
 package bound
 
 import (
+	"errors"
 	"fmt"
 	"math"
 	"reflect"
@@ -33,8 +34,11 @@ const mostItems = 20_000
 // mostDeep ends a walk through values that hold themselves.
 const mostDeep = 40
 
-// Check walks through a value and gives a *fault.Error for the first thing
-// that is out of bounds, with its place as JSON names it.
+// mostSaid is how many things that are out of bounds are told at once.
+const mostSaid = 20
+
+// Check walks through a value and gives a *fault.Error for each thing that is out of
+// bounds, joined, with its place as JSON names it.
 func Check(v any) error { return walk(reflect.ValueOf(v), "", "", 0) }
 
 func walk(v reflect.Value, at string, tag reflect.StructTag, deep int) error {
@@ -163,6 +167,7 @@ func entries(v reflect.Value, at string, deep int) error {
 
 func fields(v reflect.Value, at string, deep int) error {
 	t := v.Type()
+	var all []error
 	for i := range t.NumField() {
 		f := t.Field(i)
 		name, _, _ := strings.Cut(f.Tag.Get("json"), ",")
@@ -187,10 +192,15 @@ func fields(v reflect.Value, at string, deep int) error {
 			continue
 		}
 		if err := walk(v.Field(i), join(at, name), tag, deep+1); err != nil {
-			return err
+			if all = append(all, err); len(all) >= mostSaid {
+				break
+			}
 		}
 	}
-	return nil
+	if len(all) == 1 {
+		return all[0]
+	}
+	return errors.Join(all...)
 }
 
 func join(at, name string) string {

@@ -338,7 +338,8 @@ func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at shop.Be
 		}
 	}
 	for _, r := range j.readings {
-		if err := s.Read(ctx, by, at, r.place, shop.Said{Text: r.text, Instrument: r.with}); err != nil {
+		// What was read as it stands here was meant, a slip of the tape among it.
+		if err := s.Read(ctx, by, at, r.place, shop.Said{Text: r.text, Instrument: r.with, Sure: true}); err != nil {
 			return err
 		}
 	}

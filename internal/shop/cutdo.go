@@ -110,14 +110,14 @@ func (s *Shop) Broke(ctx context.Context, by record.Account, id int64, at CutAt)
 		if c == nil || sheet != at.Sheet || c.Path != at.Path {
 			return fault.New("path", "another cut comes first", "look at the one that is shown")
 		}
-		lost := held(c.Node)
 		if d.Tubes {
-			d.Made, lost = brokeTube(d.Made, sheet, c.Path), 1
+			d.Made = brokeTube(d.Made, sheet, c.Path)
 		} else {
 			d.Made = append(d.Made, cutting.Mark{Sheet: sheet, Path: c.Path, Broke: true})
 		}
 		p.State = "broken"
-		if err := t.NoteTries(ctx, p.Material, by.ID, 0, max(1, lost)); err != nil {
+		// One score that ran off is one try, however many panes lay in the piece.
+		if err := t.NoteTries(ctx, p.Material, by.ID, 0, 1); err != nil {
 			return err
 		}
 		return s.book(ctx, t, by, p, d)

@@ -26,21 +26,21 @@ type Person struct {
 var loginShape = regexp.MustCompile(`^[\p{L}\p{N}][\p{L}\p{N}._-]*$`)
 
 func (s *Shop) checkPerson(p Person, names ...string) (Person, error) {
-	var err error
-	if p.Name, err = clean("name", p.Name, 80, true); err != nil {
-		return p, err
-	}
-	if p.Login, err = clean("login", strings.ToLower(p.Login), mostLogin, true); err != nil {
-		return p, err
-	}
-	if !loginShape.MatchString(p.Login) {
-		return p, fault.New("login", "a sign-in name has letters, digits, dots and hyphens",
-			"leave out spaces and other signs")
+	var f typed
+	p.Login = strings.ToLower(p.Login)
+	f.text("name", &p.Name, 80, true)
+	f.text("login", &p.Login, mostLogin, true)
+	if p.Login != "" && !loginShape.MatchString(p.Login) {
+		f.faults = append(f.faults, fault.New("login", "a sign-in name has letters, digits, dots and hyphens",
+			"leave out spaces and other signs"))
 	}
 	if p.Role != record.Owner && p.Role != record.Technician {
-		return p, fault.New("role", "a person is an owner or a technician", "choose one of the two")
+		f.faults = append(f.faults, fault.New("role", "a person is an owner or a technician", "choose one of the two"))
 	}
-	return p, s.checkPassword(p.Password, append(names, p.Login, p.Name)...)
+	if err := f.check(s.checkPassword(p.Password, append(names, p.Login, p.Name)...)); err != nil {
+		return p, err
+	}
+	return p, f.err()
 }
 
 // NeedsSetup says whether nobody has been set up yet.
@@ -53,10 +53,8 @@ func (s *Shop) NeedsSetup(ctx context.Context) (bool, error) {
 func (s *Shop) Setup(ctx context.Context, shop record.Shop, owner Person) (record.Account, error) {
 	owner.Role = record.Owner
 	owner, err := s.checkPerson(owner, shop.Name)
-	if err != nil {
-		return record.Account{}, err
-	}
-	if shop, err = checkShop(shop); err != nil {
+	shop, wrong := checkShop(shop)
+	if err := errors.Join(wrong, err); err != nil {
 		return record.Account{}, err
 	}
 	needs, err := s.NeedsSetup(ctx)
@@ -92,17 +90,13 @@ func (s *Shop) Setup(ctx context.Context, shop record.Shop, owner Person) (recor
 }
 
 func checkShop(v record.Shop) (record.Shop, error) {
-	var err error
-	if v.Name, err = clean("shop_name", v.Name, 80, true); err != nil {
-		return v, err
-	}
-	if v.Town, err = clean("town", v.Town, 80, false); err != nil {
-		return v, err
-	}
+	var f typed
+	f.text("shop_name", &v.Name, 80, true)
+	f.text("town", &v.Town, 80, false)
 	if v.Unit != length.MM && v.Unit != length.IN {
-		return v, fault.New("unit", "the shop's unit is mm or in", "choose one of the two")
+		f.faults = append(f.faults, fault.New("unit", "the shop's unit is mm or in", "choose one of the two"))
 	}
-	return v, nil
+	return v, f.err()
 }
 
 // AddPerson adds somebody; only an owner may.

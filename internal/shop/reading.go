@@ -19,6 +19,7 @@ type Said struct {
 	Text       string            `json:"text" maxLength:"60"`
 	Instrument length.Instrument `json:"instrument" enum:"tape,rule,caliper,laser,feeler gauge,traced line"`
 	Version    int               `json:"version"`
+	Sure       bool              `json:"sure,omitempty" doc:"It is so, though another reading speaks against it"`
 }
 
 // Understand reads a length as it would be taken at a place, without keeping
@@ -84,6 +85,9 @@ func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place read
 		if err := s.seen(live, in.Version, info); err != nil {
 			return store.Change{}, err
 		}
+		if err := doubted(p, info, r, unit); err != nil && !in.Sure {
+			return store.Change{}, err
+		}
 		last, err := t.LastReadingVersion(ctx, pane, place)
 		if err != nil {
 			return store.Change{}, err
@@ -106,6 +110,27 @@ func (s *Shop) Read(ctx context.Context, by record.Account, at Bench, place read
 		}
 		return f.with(c, f.afterReading(ctx))
 	})
+}
+
+// doubted asks about a side that another one speaks against, before it is kept; who enters it
+// once more is sure.
+func doubted(p *record.Pane, info reading.PlaceInfo, r length.Reading, unit length.Unit) error {
+	asked := reading.Asked{Readings: map[reading.Place]length.Reading{}}
+	for _, v := range p.Readings {
+		asked.Readings[v.Place] = v.Reading
+	}
+	against, ok := asked.Doubt(info.Place, r.Value)
+	if !ok {
+		return nil
+	}
+	other := length.Show(asked.Readings[against].Value, unit)
+	name := string(against)
+	if i, err := placeOf(p.Held, against); err == nil {
+		name = i.Name
+	}
+	is := length.Show(r.Value, unit)
+	return fault.New(string(info.Place), fmt.Sprintf("%s %s here, %s %s at %s: is it so?", is.Main, is.Unit, other.Main,
+		other.Unit, name), "read it again, or press Enter once more to keep it")
 }
 
 // possible refuses a reading that cannot be true beside the others, such as a

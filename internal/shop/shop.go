@@ -8,6 +8,7 @@ import (
 	"crypto/sha256"
 	"encoding/hex"
 	"encoding/json"
+	"errors"
 	"strings"
 	"time"
 	"unicode"
@@ -155,6 +156,27 @@ func plainSigns(text string) string {
 		return r
 	}, text)
 }
+
+// typed takes texts in and keeps every fault, so that a form is told all of them at once.
+type typed struct{ faults []error }
+
+func (f *typed) text(field string, text *string, most int, need bool) {
+	var err error
+	if *text, err = clean(field, *text, most, need); err != nil {
+		f.faults = append(f.faults, err)
+	}
+}
+
+// check keeps an error that is a fault; any other one is given back.
+func (f *typed) check(err error) error {
+	if fault.Of(err) == nil {
+		return err
+	}
+	f.faults = append(f.faults, err)
+	return nil
+}
+
+func (f *typed) err() error { return errors.Join(f.faults...) }
 
 // clean trims a text and holds it to a length in characters. need is false for
 // texts that may be empty.

@@ -64,22 +64,26 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	var c record.Customer
 	var o record.Object
 	var p record.Pane
+	var f typed
+	c.Name, c.Phone, o.Name, o.Stamp = in.Name, in.Phone, in.Object, in.Stamp
+	f.text("name", &c.Name, 120, in.CustomerID == 0)
+	f.text("phone", &c.Phone, 40, false)
+	f.text("object", &o.Name, 120, true)
+	f.text("stamp", &o.Stamp, 200, false)
 	var err error
-	if in.CustomerID == 0 {
-		if c.Name, err = clean("name", in.Name, 120, true); err != nil {
-			return c, o, p, err
+	if o.Exposure, err = exposure.With(vs, in.Exposure); f.check(err) != nil {
+		return c, o, p, err
+	}
+	held, err := family.ByID(in.Family)
+	if f.check(err) != nil {
+		return c, o, p, err
+	}
+	if in.Like != "" {
+		if _, err := pane.ByID(in.Like); err != nil {
+			f.faults = append(f.faults, fault.New("like", "no material is called "+in.Like, "choose one of the list"))
 		}
 	}
-	if c.Phone, err = clean("phone", in.Phone, 40, false); err != nil {
-		return c, o, p, err
-	}
-	if o.Name, err = clean("object", in.Object, 120, true); err != nil {
-		return c, o, p, err
-	}
-	if o.Stamp, err = clean("stamp", in.Stamp, 200, false); err != nil {
-		return c, o, p, err
-	}
-	if o.Exposure, err = exposure.With(vs, in.Exposure); err != nil {
+	if err := f.err(); err != nil {
 		return c, o, p, err
 	}
 	cavity := 0.0
@@ -94,27 +98,18 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	if err = o.Exposure.Check(); err != nil {
 		return c, o, p, err
 	}
-	f, err := family.ByID(in.Family)
-	if err != nil {
-		return c, o, p, err
-	}
-	if in.Like != "" {
-		if _, err = pane.ByID(in.Like); err != nil {
-			return c, o, p, fault.New("like", "no material is called "+in.Like, "choose one of the list")
-		}
-	}
 	o.Power, o.Gas, o.Old, o.Strike, o.Leaf = in.Power, in.Gas, in.Old, in.Strike, in.Leaf
 	o.Vehicle, o.Moves, o.Water = in.Vehicle, in.Moves, in.Water
-	if err := in.Road.Check(f); err != nil {
+	if err := in.Road.Check(held); err != nil {
 		return c, o, p, err
 	}
-	p = record.Pane{Held: record.Held{Family: f.ID, Road: in.Road, Frame: f.Frame, Gasket: fit.Gasket{Kind: fit.None},
+	p = record.Pane{Held: record.Held{Family: held.ID, Road: in.Road, Frame: held.Frame, Gasket: fit.Gasket{Kind: fit.None},
 		Like:  in.Like,
 		Stack: pane.Stack{Cavity: cavity}}}
-	if f.Tightening != "" {
-		p.Sides = usualFixings[f.Fixing]
+	if held.Tightening != "" {
+		p.Sides = usualFixings[held.Fixing]
 	}
-	if f.Seal == "gasket" {
+	if held.Seal == "gasket" {
 		p.Gasket = fit.Gasket{Kind: fit.Flat, Free: usualTape}
 	}
 	return c, o, p, nil

@@ -143,8 +143,12 @@ func said(ctx context.Context, err error) error {
 	case ctx.Err() == context.Canceled, errors.Is(err, context.Canceled):
 		return problem(499, "gone", "The caller went away.")
 	}
-	if f := fault.Of(err); f != nil {
-		return problem(http.StatusUnprocessableEntity, "field", f.Why+"; "+f.Cure, FieldError{f.Field, f.Why, f.Cure, nil})
+	if all := fault.All(err); len(all) > 0 {
+		p := problem(http.StatusUnprocessableEntity, "field", all[0].Why+"; "+all[0].Cure)
+		for _, f := range all {
+			p.Errors = append(p.Errors, FieldError{f.Field, f.Why, f.Cure, nil})
+		}
+		return p
 	}
 	logged(ctx).ErrorContext(ctx, "a call failed", "error", err)
 	var broken *record.Broken

@@ -1,4 +1,9 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import {
+	MutationCache,
+	QueryCache,
+	QueryClient,
+	QueryClientProvider,
+} from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
@@ -9,7 +14,15 @@ import "./styles.css";
 
 startTheme();
 
-const client = new QueryClient({
+/** A session that has ended leads to the door; behind it the same page goes on. */
+function toTheDoor(error: unknown) {
+	if (error instanceof Refused && error.problem.status === 401)
+		void client.invalidateQueries({ queryKey: ["session"] });
+}
+
+const client: QueryClient = new QueryClient({
+	queryCache: new QueryCache({ onError: toTheDoor }),
+	mutationCache: new MutationCache({ onError: toTheDoor }),
 	defaultOptions: {
 		queries: {
 			staleTime: 1000,

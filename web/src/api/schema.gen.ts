@@ -3053,6 +3053,8 @@ export interface components {
              * @description To cut, or to have glass for
              */
             blanks: number;
+            /** @description Whose word the chance is: what is usual, or the hands that cut */
+            by: string;
             /**
              * Format: double
              * @description Chance that one comes out good
@@ -4542,6 +4544,11 @@ export interface components {
         PromiseRequest: {
             /** Format: date-time */
             at: string;
+            /**
+             * Format: date-time
+             * @description The promise that the screen shows; nothing for none
+             */
+            seen?: string;
         };
         ProveAnswer: {
             /** @description What is wrong, or why it does not apply */
@@ -5249,6 +5256,8 @@ export interface components {
             since: string;
         };
         RecordShop: {
+            /** @description Where it is reached from outside; nothing while nobody said */
+            address?: string;
             name: string;
             town: string;
             /**
@@ -5754,8 +5763,8 @@ export interface components {
             torque?: number;
         };
         ShopAdhesiveDay: {
-            /** @description At the bench now */
-            air: components["schemas"]["CureAir"];
+            /** @description At the bench now; nothing where nobody read it */
+            air?: components["schemas"]["CureAir"];
             /** Format: date-time */
             from: string;
             /**
@@ -6372,7 +6381,7 @@ export interface components {
             hours: number;
             /**
              * Format: date-time
-             * @description Nothing where the simulated station alone speaks
+             * @description Nothing where nobody took a forecast in
              */
             until?: string;
         };
@@ -6429,8 +6438,8 @@ export interface components {
         };
         ShopHold: {
             adhesives: components["schemas"]["CureAdhesive"][];
-            /** @description At the bench now: as it was read, or as the station has it */
-            air: components["schemas"]["RecordAirReading"];
+            /** @description At the bench now, as it was read; of the made-up shop, as its station has it */
+            air?: components["schemas"]["RecordAirReading"];
             cures: components["schemas"]["ShopCureView"][];
             /** @description Open steps that may wait for something to harden, the usual one first */
             may: components["schemas"]["ShopMayCure"][];
@@ -6593,6 +6602,17 @@ export interface components {
             job?: number;
             why?: string;
         };
+        ShopNewDayPlace: {
+            /** Format: int64 */
+            count: number;
+            /**
+             * @description Benches, vans, tables to cut on
+             * @enum {string}
+             */
+            name: "bench" | "van" | "table";
+            /** Format: int64 */
+            seen: number;
+        };
         ShopNewOrder: {
             /** Format: int64 */
             carriage?: number;
@@ -6603,6 +6623,22 @@ export interface components {
             lines: components["schemas"]["SupplyLine"][];
             note?: string;
             who: string;
+        };
+        ShopNewTerms: {
+            /**
+             * Format: int64
+             * @description What each day of waiting costs this job, cents
+             */
+            day: number;
+            /** @description A mark is asked for here */
+            mark: boolean;
+            /** @description As the screen shows them, so that nobody's are overwritten unseen */
+            seen: components["schemas"]["SourceTerms"];
+            /**
+             * Format: int64
+             * @description What a second visit or try costs, cents
+             */
+            visit: number;
         };
         ShopNextCut: {
             /** @description The measure to set */
@@ -6853,6 +6889,8 @@ export interface components {
             letter: components["schemas"]["LetterLetter"];
             /** @description The object was here again since: this is not the last word */
             newer: boolean;
+            /** @description Why its papers have no code */
+            no_code?: string;
             object: string;
             /**
              * Format: date-time
@@ -7077,6 +7115,8 @@ export interface components {
         ShopSaid: {
             /** @enum {string} */
             instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
+            /** @description It is so, though another reading speaks against it */
+            sure?: boolean;
             text: string;
             /** Format: int64 */
             version: number;
@@ -7463,7 +7503,7 @@ export interface components {
             first?: components["schemas"]["ShopTurn"];
             /**
              * Format: int64
-             * @description Hands-on minutes in the jobs shown
+             * @description Hands-on minutes in all open jobs
              */
             left: number;
             /**
@@ -8217,6 +8257,8 @@ export interface components {
         };
         WebSession: {
             account?: components["schemas"]["RecordAccount"];
+            /** @description The made-up shop: simulated stations and instruments speak */
+            made_up: boolean;
             /** @description Nobody has been set up yet */
             setup: boolean;
             shop?: components["schemas"]["RecordShop"];
@@ -9173,7 +9215,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RecordDayPlace"];
+                "application/json": components["schemas"]["ShopNewDayPlace"];
             };
         };
         responses: {
@@ -10815,6 +10857,8 @@ export interface operations {
             query?: {
                 /** @description The pane; 0 for the first one */
                 pane?: number;
+                /** @description The offer that the screen shows as taken; 0 for none */
+                seen?: number;
             };
             header?: never;
             path: {
@@ -12085,7 +12129,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SourceTerms"];
+                "application/json": components["schemas"]["ShopNewTerms"];
             };
         };
         responses: {

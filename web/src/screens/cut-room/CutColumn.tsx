@@ -165,7 +165,7 @@ function Blanks({ group, shaped }: { group: CutGroup; shaped: boolean }) {
 		placeholderData: (before) => before,
 	});
 	if (!spares.data) return null;
-	const { blanks, ladder, figure } = spares.data;
+	const { blanks, ladder, figure, by } = spares.data;
 	return (
 		<section aria-label="Blanks" data-blanks={blanks}>
 			<h2 className="font-semibold">
@@ -177,7 +177,7 @@ function Blanks({ group, shaped }: { group: CutGroup; shaped: boolean }) {
 				{(ladder ?? [])
 					.map((r) => `${r.blanks}: ${Math.floor(r.chance * 1000) / 10} in 100`)
 					.join(", ")}
-				, by what came out good in your hands
+				, {by}
 			</p>
 			<FigureLine figure={figure} />
 		</section>

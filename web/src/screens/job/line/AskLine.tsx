@@ -43,11 +43,7 @@ export function AskLine({
 	const hold = useHold(view, ask.kind === "laid");
 	const unread = ask.kind === "laid" && hold.data && !hold.data.air;
 	const air =
-		ask.kind === "wait"
-			? airPlace(view, ask.key)
-			: unread
-				? "bench"
-				: null;
+		ask.kind === "wait" ? airPlace(view, ask.key) : unread ? "bench" : null;
 	const quiet = (ask.kind === "wait" && !air) || ask.kind === "nothing";
 	return (
 		<div>
@@ -67,14 +63,14 @@ export function AskLine({
 					</p>
 					{air && <AirAnswer view={view} place={air} />}
 					{unread ? null : (
-					<Answer
-						key={`${ask.kind} ${ask.key} ${ask.at} ${ask.pass}`}
-						view={view}
-						ask={ask}
-						tools={tools}
-						to={to}
-						onSign={onSign}
-					/>
+						<Answer
+							key={`${ask.kind} ${ask.key} ${ask.at} ${ask.pass}`}
+							view={view}
+							ask={ask}
+							tools={tools}
+							to={to}
+							onSign={onSign}
+						/>
 					)}
 				</div>
 			</Band>

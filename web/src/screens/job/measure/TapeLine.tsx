@@ -43,6 +43,7 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 	return (
 		<div>
 			<TapeSays tape={tape} />
+			<TapeEcho tape={tape} />
 			{tray && (
 				<Tray
 					onReading={(e) => {
@@ -154,6 +155,19 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 				)}
 			</Band>
 		</div>
+	);
+}
+
+/** What was understood while it is typed, where the tape has no room for it. */
+function TapeEcho({ tape }: { tape: Tape }) {
+	if (tape.text.trim() === "" || !tape.understood) return null;
+	return (
+		<p
+			className="bg-tape px-4 pt-1 text-lg font-semibold text-on-tape lg:hidden"
+			data-echo
+		>
+			{tape.understood.said}
+		</p>
 	);
 }
 

@@ -76,13 +76,24 @@ export function useTape(view: View) {
 	const keep = useMutation<
 		View,
 		Refused,
-		{ text: string; version: number; place: string; instrument: Instrument }
+		{
+			text: string;
+			version: number;
+			place: string;
+			instrument: Instrument;
+			sure: boolean;
+		}
 	>({
 		mutationFn: (r) =>
 			got(
 				api.PUT("/api/jobs/{id}/readings/{place}", {
 					params: on(view, { place: r.place }),
-					body: { text: r.text, instrument: r.instrument, version: r.version },
+					body: {
+						text: r.text,
+						instrument: r.instrument,
+						version: r.version,
+						sure: r.sure,
+					},
 				}),
 			),
 		onSuccess: (next, r) => {
@@ -118,6 +129,7 @@ export function useTape(view: View) {
 								text: u.before.reading.text,
 								instrument: u.before.instrument as Instrument,
 								version: u.version,
+								sure: true,
 							},
 						}),
 					)
@@ -164,7 +176,15 @@ export function useTape(view: View) {
 		pick,
 		send: () => {
 			if (text.trim() !== "") {
-				keep.mutate({ text, version: live?.version ?? 0, place, instrument });
+				// Entered once more after it was asked about: it is so.
+				const sure = keep.error !== null && keep.variables?.text === text;
+				keep.mutate({
+					text,
+					version: live?.version ?? 0,
+					place,
+					instrument,
+					sure,
+				});
 			}
 		},
 		leaveTheirs: () => {
