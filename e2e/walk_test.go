@@ -77,6 +77,7 @@ var oneSide = []walk{
 }
 
 var otherSide = []walk{
+	{"quiet screens", quietScreens},
 	{"sums", sums},
 	{"outline", outlines},
 	{"heat and odds", heatAndOdds},

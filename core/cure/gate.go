@@ -36,6 +36,9 @@ func Gates(o Opening) ([]working.Figure, error) {
 		return nil, fault.New("air", "an air from −40 to 60 °C with 1 to 100 % is expected",
 			"read it again, out of the sun")
 	}
+	if o.Now.IsZero() && !(o.Expires.IsZero() && o.Opened.IsZero()) {
+		return nil, fault.New("now", "a tube's day is held against a moment, and none is given", "say when it is opened")
+	}
 	sheet := origin.Sheet(Sheet)
 	least := working.Figure{Key: "cure_cold", Value: min(o.C, o.Surface), Unit: "°C",
 		Limit:    working.Least(a.Least, "°C", sheet),

@@ -19,7 +19,8 @@ func (s *search) finish() Plan {
 		sheet := Sheet{Stock: st.ID, Copy: n.copy, W: st.W, H: st.H, Root: trimmed(st, s.write(b.roots[u]))}
 		p.Sheets = append(p.Sheets, sheet)
 		p.Cost += n.cost
-		whole += n.area() / perMM / perMM
+		stock := b.task.Stock[n.stock]
+		whole += stock.W * stock.H // with its trim: that is paid for too
 		for _, l := range sheet.Root.Leaves() {
 			switch l.Kind {
 			case IsPiece:

@@ -181,6 +181,7 @@ func (s Scene) tube(d *Drawing) {
 	}
 	f, read := value(reading.Faces, 240)
 	stop, _ := value(reading.StopDepth, 14)
+	above, _ := value(reading.StopUpper, stop)
 	wide, _ := value(reading.TubeOutside, 12)
 	half, wall := wide/2, math.Max(8, 0.9*wide)
 	state := ""
@@ -190,11 +191,11 @@ func (s Scene) tube(d *Drawing) {
 	for _, b := range []struct {
 		id, label string
 		y0, y1    float64
-	}{{"lower", "lower valve body", -stop - wall, 0}, {"upper", "upper valve body", f, f + stop + wall}} {
+	}{{"lower", "lower valve body", -stop - wall, 0}, {"upper", "upper valve body", f, f + above + wall}} {
 		d.loop("frame-"+b.id, LayerFrame, b.label, rect(-half-wall, b.y0, half+wall, b.y1))
 	}
 	d.loop("socket-lower", LayerOpening, "lower socket down to its stop", rect(-half-1, -stop, half+1, 0))
-	d.loop("socket-upper", LayerOpening, "upper socket up to its stop", rect(-half-1, f, half+1, f+stop))
+	d.loop("socket-upper", LayerOpening, "upper socket up to its stop", rect(-half-1, f, half+1, f+above))
 	d.Items[len(d.Items)-1].State = state
 	if s.Result.Ready {
 		l := s.Result.Order.H
@@ -210,10 +211,11 @@ func (s Scene) tube(d *Drawing) {
 	thick, _ := value(reading.TubeWall, wide/5)
 	s.dims(d, map[reading.Place][2]outline.Point{
 		reading.Faces: {{X: -x, Y: 0}, {X: -x, Y: f}}, reading.StopDepth: {{X: x, Y: -stop}, {X: x, Y: 0}},
+		reading.StopUpper:   {{X: x, Y: f}, {X: x, Y: f + above}},
 		reading.TubeOutside: {{X: -half, Y: f * 0.42}, {X: half, Y: f * 0.42}},
 		reading.TubeWall:    {{X: half - thick, Y: f * 0.62}, {X: half, Y: f * 0.62}},
 	}, nil)
-	d.text("up", LayerNote, outline.Point{X: 0, Y: f + stop + wall + 0.03*f}, 0.03*f, "middle", "this end up ↑")
+	d.text("up", LayerNote, outline.Point{X: 0, Y: f + above + wall + 0.03*f}, 0.03*f, "middle", "this end up ↑")
 	d.fit(0.05 * f)
 	// Words stand beside an upright tube: give them room.
 	room := 0.25 * d.Box.Height()

@@ -91,7 +91,7 @@ func (s solver) uncertain(w, h axis) []reading.Place {
 		out = append(out, reading.ShapePlace("width"), reading.ShapePlace("height")) // the shape's doubt, each way
 	}
 	for _, p := range []reading.Place{reading.Ledge, reading.Reach, reading.Web, reading.UpperPocket, reading.LowerPocket,
-		reading.Faces, reading.StopDepth} {
+		reading.Faces, reading.StopDepth, reading.StopUpper} {
 		add(p)
 	}
 	seen := map[reading.Place]bool{}
@@ -247,7 +247,8 @@ func (m *sampler) lifted(a axis) func(int) odds.Thresholds {
 				return odds.Thresholds{In: math.Inf(1), Free: math.Inf(1), Hold: math.Inf(-1)}
 			}
 		}
-		faces, stop := m.term(reading.Faces), m.term(reading.StopDepth)
+		deep, _ := m.s.p.stops()
+		faces, stop := m.term(reading.Faces), m.term(deep)
 		return func(i int) odds.Thresholds {
 			f := faces.at(i)
 			return odds.Thresholds{In: f + stop.at(i), Free: f + stop.at(i), Hold: f + 2*k.engage}

@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"math"
 
 	"freshshard/core/length"
 	"freshshard/core/origin"
@@ -15,7 +16,8 @@ import (
 // practice, no source.
 func (s *solver) tubeAxes() (w, h axis, known bool, err error) {
 	faces, ok := s.p.Readings[reading.Faces]
-	stop, has := s.p.Readings[reading.StopDepth]
+	deep, _ := s.p.stops()
+	stop, has := s.p.Readings[deep]
 	out, is := s.p.Readings[reading.TubeOutside]
 	if !ok || !has || !is {
 		return w, h, false, nil
@@ -34,6 +36,20 @@ func (s *solver) tubeAxes() (w, h axis, known bool, err error) {
 	return w, h, true, nil
 }
 
+// stops are the places of the deeper and of the shallower stop, the same where one was read
+// for both. The tube goes up into the deeper one until it clears the other's face, and stands
+// no further in the shallower one than that is deep.
+func (p Problem) stops() (deep, shallow reading.Place) {
+	low, up := p.Readings[reading.StopDepth], p.Readings[reading.StopUpper]
+	switch {
+	case up.Value == 0:
+		return reading.StopDepth, reading.StopDepth
+	case up.Value > low.Value:
+		return reading.StopUpper, reading.StopDepth
+	}
+	return reading.StopDepth, reading.StopUpper
+}
+
 // tubeFigures are the length and how far the tube stands in its sockets.
 func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 	k := h.lifted
@@ -46,10 +62,12 @@ func (s solver) tubeFigures(h axis, r Result) []working.Figure {
 				origin.Custom()),
 			working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin)).
 			With("The longest that still goes in at the worst.")}
-	each := (r.Order.H - k.f) / 2
+	_, shallow := s.p.stops()
+	bottoms := s.p.Readings[shallow].Value
+	each := math.Min((r.Order.H-k.f)/2, bottoms)
 	// As long as the faces are apart, and as short as it is cut, once in twenty.
 	apart := -overLess(spread{-k.f, k.doubt}, []spread{{}}, s.band.Half, 1)
-	deep := (r.Order.H - apart) / 2
+	deep := math.Min((r.Order.H-apart)/2, bottoms)
 	f := working.Figure{Key: "engage_ends", Sentence: fmt.Sprintf("in each socket when it is centred, %s; %s as read",
 		often, length.Metric(each)), Value: deep, Unit: "mm", Place: string(reading.StopDepth),
 		Limit: working.Least(k.engage, "mm", k.limitFrom),

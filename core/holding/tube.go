@@ -6,7 +6,7 @@ import "freshshard/core/family"
 var tube = Rule{
 	Sizing:  family.Tube,
 	Across:  Length,
-	Instead: []string{"between_faces", "stop_depth", "tube_outside", "tube_wall"},
+	Instead: []string{"between_faces", "stop_depth", "stop_upper", "tube_outside", "tube_wall"},
 	Old:     [2]string{"old tube, length", "end to end"},
 	Form:    "tube",
 	NoShape: [2]string{"a tube has no other shape", "leave the shape as it is"},

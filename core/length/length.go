@@ -57,7 +57,7 @@ const (
 // Reading is a length with its doubt. The true value lies within Value ± Doubt.
 type Reading struct {
 	Value    float64 `json:"value" doc:"Millimetres"`
-	Doubt    float64 `json:"doubt" doc:"Half-width, millimetres"`
+	Doubt    float64 `json:"doubt" minimum:"0" doc:"Half-width, millimetres"`
 	Lean     Lean    `json:"lean,omitempty" enum:"light,heavy"`
 	Imperial bool    `json:"imperial" doc:"Said in inches or feet"`
 	Text     string  `json:"text" doc:"As it was typed"`

@@ -18,6 +18,7 @@ type Duty struct {
 	Push       float64 `json:"push,omitempty" doc:"A hand, a head, a load that leans on it at the worst place, N"`
 	Water      float64 `json:"water,omitempty" doc:"Water that stands against it, m above its lower edge"`
 	Even       float64 `json:"even,omitempty" doc:"Another even pressure for good, kPa"`
+	Gust       float64 `json:"gust,omitempty" doc:"Gust that it is held against, m/s; 0 for what is usual outdoors"`
 	Lying      bool    `json:"lying,omitempty" doc:"It lies and carries its own weight"`
 }
 
@@ -34,6 +35,7 @@ func (d Duty) Check() error {
 		{"duty.water", d.Water, 20, "a head of water from 0 to 20 m is expected",
 			"measure from the pane's lower edge up to the water"},
 		{"duty.even", d.Even, 1000, "a pressure from 0 to 1000 kPa is expected", "1 kPa is about 100 kg on a square metre"},
+		{"duty.gust", d.Gust, 90, "a gust from 0 to 90 m/s is expected", "30 m/s is usual; local wind rules say more"},
 	} {
 		if !(c.v >= 0 && c.v <= c.most) {
 			return fault.New(c.field, c.why, c.cure)
@@ -55,7 +57,8 @@ func (d Duty) Says() string {
 	for _, c := range []struct {
 		v    float64
 		says string
-	}{{d.Push, "a push of %s N"}, {d.Water, "%s m of water"}, {d.Even, "%s kPa"}, {d.Pressure, "%s bar"}} {
+	}{{d.Push, "a push of %s N"}, {d.Water, "%s m of water"}, {d.Even, "%s kPa"}, {d.Pressure, "%s bar"},
+		{d.Gust, "a gust of %s m/s"}} {
 		if c.v > 0 {
 			words = append(words, fmt.Sprintf(c.says, working.Num(c.v, 2)))
 		}

@@ -31,6 +31,7 @@ const (
 	Across135    Place = "diameter_135"
 	Faces        Place = "between_faces"
 	StopDepth    Place = "stop_depth"
+	StopUpper    Place = "stop_upper"
 	TubeOutside  Place = "tube_outside"
 	TubeWall     Place = "tube_wall"
 	JoinedGasket Place = "joined_gasket"
@@ -103,7 +104,8 @@ var places = []PlaceInfo{
 	{Across90, "diameter, upright", "wall to wall, up and down", true, length.Caliper, openingLeast, openingMost},
 	{Across135, "diameter, falling", "turned by 45° the other way", true, length.Caliper, openingLeast, openingMost},
 	{Faces, "between the faces", "lower socket's face to the upper one's", true, length.Rule, openingLeast, openingMost},
-	{StopDepth, "depth of the stop", "face of a socket to its stop", true, length.Caliper, 1, 120},
+	{StopDepth, "depth of the lower stop", "face of the lower socket to its stop", true, length.Caliper, 1, 120},
+	{StopUpper, "depth of the upper stop", "where it is another than the lower one", false, length.Caliper, 1, 120},
 	{TubeOutside, "old tube, outside", "caliper across the tube", true, length.Caliper, 3, 120},
 	{TubeWall, "old tube, wall", "caliper on a broken end, or off its sheet", true, length.Caliper, 0.5, 20},
 	{UpperPocket, "upper pocket, depth", "face of the upper track to its bottom", true, length.Caliper, 1, 200},

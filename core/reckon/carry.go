@@ -46,7 +46,7 @@ func (r *Reckoning) load(k Known) pane.Load {
 	if r.Fit.Bite > 0 {
 		l.Spare = math.Max(0, r.Fit.Bite-fit.LimitsOf(r.Family, k.Exposure.Outdoors).Stays.V)
 	}
-	if k.Exposure.Outdoors {
+	if l.Wind = k.Duty.Gust; l.Wind == 0 && k.Exposure.Outdoors {
 		l.Wind = gustSpeed
 	}
 	return l

@@ -103,6 +103,16 @@ func Play(ctx context.Context, p Problem, plan Plan, slips []Slip, runs int, see
 	return out, nil
 }
 
+// Shown are the odds with -1 for what does not come within the hours that are given.
+func (o Odds) Shown() Odds {
+	for _, at := range []*int{&o.Half, &o.Nine, &o.Sure} {
+		if *at >= never {
+			*at = -1
+		}
+	}
+	return o
+}
+
 // drawn is how long a step takes this time.
 func drawn(rng *rand.Rand, minutes int, spread float64, most int) int {
 	if spread == 0 {

@@ -19,8 +19,9 @@ type Screw struct {
 
 // Screws are the coarse threads that hold panes: ISO 261, and the inch threads
 // of ASME B1.1, both from memory.
-var Screws = []Screw{{"M3", 3, 0.5}, {"M4", 4, 0.7}, {"M5", 5, 0.8}, {"M6", 6, 1}, {"M8", 8, 1.25},
-	{"#6-32", 3.51, 25.4 / 32}, {"#8-32", 4.17, 25.4 / 32}, {"#10-24", 4.83, 25.4 / 24}, {"1/4-20", 6.35, 25.4 / 20}}
+var Screws = []Screw{{"M3", 3, 0.5}, {"M4", 4, 0.7}, {"M5", 5, 0.8}, {"M6", 6, 1}, {"M8", 8, 1.25}, {"M10", 10, 1.5},
+	{"#6-32", 3.51, 25.4 / 32}, {"#8-32", 4.17, 25.4 / 32}, {"#10-24", 4.83, 25.4 / 24}, {"1/4-20", 6.35, 25.4 / 20},
+	{"5/16-18", 7.94, 25.4 / 18}, {"3/8-16", 9.53, 25.4 / 16}}
 
 // alikeWithin is how far the screws of one pane may differ, turns. Common
 // practice, no source.
@@ -36,7 +37,9 @@ const nutFactor = 0.2
 // nobody asked.
 type Turns struct {
 	Free   float64 `json:"free" doc:"Gasket's free thickness, mm; 0 where metal meets glass"`
-	Screw  string  `json:"screw"`
+	Screw  string  `json:"screw,omitempty" doc:"Of the list; empty where its pitch is given"`
+	Pitch  float64 `json:"pitch,omitempty" minimum:"0" maximum:"10" doc:"How far one turn goes, mm, of a thread that is not listed"`
+	Inch   float64 `json:"per_inch,omitempty" minimum:"0" maximum:"100" doc:"The same in turns to the inch"`
 	Seated float64 `json:"seated,omitempty" doc:"Share of the free thickness when seated, 0 for the usual range"`
 	Torque float64 `json:"torque,omitempty" doc:"N·m; 0 when nobody asks"`
 }
@@ -48,6 +51,31 @@ func ScrewBy(name string) (Screw, error) {
 		return Screw{}, fault.New("screw", fmt.Sprintf("no thread is called %q", name), "choose one of the list")
 	}
 	return Screws[i], nil
+}
+
+// thread is the screw by its name, or one of no name by its pitch.
+func (t Turns) thread() (Screw, error) {
+	given := 0
+	for _, is := range []bool{t.Screw != "", t.Pitch != 0, t.Inch != 0} {
+		if is {
+			given++
+		}
+	}
+	switch {
+	case given > 1:
+		return Screw{}, fault.New("screw", "a thread by its name and by its pitch are two", "give one of them")
+	case t.Screw != "" || given == 0:
+		return ScrewBy(t.Screw)
+	case t.Pitch != 0 && !(t.Pitch >= 0.2 && t.Pitch <= 10):
+		return Screw{}, fault.New("pitch", "a turn goes 0.2 to 10 mm", "measure over ten threads and divide by ten")
+	case t.Inch != 0 && !(t.Inch >= 3 && t.Inch <= 100):
+		return Screw{}, fault.New("per_inch", "from 3 to 100 threads to the inch are expected", "count them along an inch")
+	case t.Torque > 0:
+		return Screw{}, fault.New("torque", "how hard a torque presses goes by the screw's diameter", "choose the screw by its name")
+	case t.Pitch != 0:
+		return Screw{Name: "the screw", Pitch: t.Pitch}, nil
+	}
+	return Screw{Name: "the screw", Pitch: 25.4 / t.Inch}, nil
 }
 
 // Eighths is a number of turns to the nearest eighth, as it is said: 1 1/8.
@@ -68,7 +96,7 @@ func Eighths(n float64) string {
 // it presses with. n = (free − seated) / pitch: 3 mm of tape to 70 % on M5 takes
 // 0.9 / 0.8 = 1.125 turns. Common practice, no source.
 func (t Turns) Figures() ([]working.Figure, error) {
-	s, err := ScrewBy(t.Screw)
+	s, err := t.thread()
 	if err != nil {
 		return nil, err
 	}

@@ -55,7 +55,7 @@ func ByID(id string) (Kind, error) {
 type Heard struct {
 	Kind   string  `json:"kind"`
 	Value  float64 `json:"value"`
-	Doubt  float64 `json:"doubt,omitempty"`
+	Doubt  float64 `json:"doubt,omitempty" minimum:"0"`
 	Cracks int     `json:"cracks,omitempty"`
 	Pen    float64 `json:"pen,omitempty"`
 }

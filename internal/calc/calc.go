@@ -66,7 +66,7 @@ type PaneIn struct {
 	Thickness float64                  `json:"thickness,omitempty"`
 	Gasket    fit.Gasket               `json:"gasket"`
 	Sides     setting.Sides            `json:"sides"`
-	Unit      length.Unit              `json:"unit"`
+	Unit      length.Unit              `json:"unit" enum:"mm,in"`
 }
 
 // PlanIn is a family and its facts, the exposure by name.

@@ -8,7 +8,10 @@ import (
 	"freshshard/core/cure"
 	"freshshard/core/cutting"
 	"freshshard/core/due"
+	"freshshard/core/exposure"
+	"freshshard/core/family"
 	"freshshard/core/length"
+	"freshshard/core/pane"
 	"freshshard/core/price"
 	"freshshard/core/setting"
 	"freshshard/core/source"
@@ -126,6 +129,15 @@ func cutTopics() []Topic {
 		{"due", "when a pane is to be looked at again", DueIn{Family: "clip-heat", Exposure: "fire",
 			Material: "glass-ceramic",
 			Road:     "size", Out: someNoon}, with(func(in DueIn) ([]due.Due, error) {
+			if _, err := family.ByID(in.Family); err != nil {
+				return nil, err
+			}
+			if _, err := exposure.ByID(in.Exposure); err != nil {
+				return nil, err
+			}
+			if _, err := pane.ByID(in.Material); err != nil && in.Material != "" {
+				return nil, err
+			}
 			return due.For(due.Of{Family: in.Family, Exposure: in.Exposure, Material: in.Material, Road: in.Road, How: in.How},
 				in.Out), nil
 		})},

@@ -67,6 +67,7 @@ func promise(in PromiseIn) (schedule.Odds, error) {
 	}
 	for _, o := range all {
 		if o.Job == in.Job {
+			o = o.Shown()
 			return o, nil
 		}
 	}

@@ -148,6 +148,9 @@ func (in OutlineIn) known(k outline.Kind) error {
 				return fault.New(list.field+"."+key, fmt.Sprintf("a %s has no measure called %s", k.Name, key),
 					"use "+strings.Join(slices.Sorted(maps.Keys(has)), ", "))
 			}
+			if list.field == "doubts" && !(list.values[key] >= 0) {
+				return fault.New("doubts."+key, "a doubt is never less than nothing", "give half of the width, in mm")
+			}
 		}
 	}
 	return nil

@@ -25,6 +25,11 @@ func (s *Shop) SetPane(ctx context.Context, by record.Account, at Bench, held re
 	if held.Name, err = clean("name", held.Name, 80, false); err != nil {
 		return err
 	}
+	if held.Like != "" {
+		if _, err := pane.ByID(held.Like); err != nil {
+			return fault.New("like", "no material is called "+held.Like, "choose one of the list")
+		}
+	}
 	return s.paneChange(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
 		before := p.Held
 		was := *p

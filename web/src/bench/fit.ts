@@ -13,7 +13,8 @@ export type Eye = {
 export function eyeFor(d: Drawing, f: Frame): Eye {
 	const w = Math.max(d.box.max.x - d.box.min.x, 1);
 	const h = Math.max(d.box.max.y - d.box.min.y, 1);
-	const scale = Math.min(f.w / w, f.h / h);
+	// Before its size is known a frame has none: nothing is drawn backwards.
+	const scale = Math.max(0, Math.min(f.w / w, f.h / h));
 	const ox = f.x + (f.w - w * scale) / 2;
 	const oy = f.y + (f.h - h * scale) / 2;
 	return {

@@ -68,7 +68,7 @@ export function DaysScreen() {
 						</Link>
 					</p>
 				)}
-				{d && !then && (
+				{d && !then && d.jobs.some((j) => j.promised_at) && (
 					<p className="text-ink-2">
 						{risky.length === 0
 							? "every promise is kept, nine times in ten or better"
@@ -214,9 +214,9 @@ function Nothing() {
 				Nothing is open, so nobody is busy.
 			</p>
 			<p className="mt-3 max-w-[40em] text-lg text-ink-2">
-				Take a pane in: its steps lie down here by themselves, say Tor strips
-				the stove at nine, the rope's cement rests over noon, and the door is
-				hung at two by whoever is free.
+				Take a pane in: its work stands here by itself, say Tor strips the stove
+				at nine, the rope's cement rests over noon, and the door is hung at two
+				by whoever is free.
 			</p>
 		</main>
 	);

@@ -9,7 +9,17 @@ import { NumberField } from "../../parts/NumberField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 
-const empty = { free: 3, screw: "M5", percent: 0, torque: 0 };
+const empty = {
+	free: 3,
+	screw: "M5",
+	percent: 0,
+	torque: 0,
+	pitch: 0,
+	perInch: 0,
+};
+
+/** A thread that is not in the list. */
+const other = "";
 
 /** How far a screw turns from its first touch until the gasket is seated. */
 export function TurnsSum() {
@@ -24,6 +34,8 @@ export function TurnsSum() {
 					body: {
 						free: asked.free,
 						screw: asked.screw,
+						pitch: asked.screw === other ? (asked.pitch ?? 0) : 0,
+						per_inch: asked.screw === other ? (asked.perInch ?? 0) : 0,
 						seated: asked.percent / 100,
 						torque: asked.torque,
 					},
@@ -33,7 +45,7 @@ export function TurnsSum() {
 		placeholderData: (before) => before,
 	});
 	const error = q.error ?? null;
-	const shown = ["free", "seated", "torque"].some((f) => error?.field(f));
+	const shown = ["free", "seated", "torque", "pitch", "per_inch"].some((f) => error?.field(f));
 	return (
 		<section aria-label="How far to turn">
 			<h2 className="text-2xl font-semibold">How far after the first touch?</h2>
@@ -46,11 +58,31 @@ export function TurnsSum() {
 				label="The thread"
 				value={form.screw}
 				onChange={(screw) => set({ ...form, screw })}
-				options={(catalogue.data?.screws ?? []).map((s) => ({
-					value: s.name,
-					label: s.name,
-				}))}
+				options={[
+					...(catalogue.data?.screws ?? []).map((s) => ({
+						value: s.name,
+						label: s.name,
+					})),
+					{ value: other, label: "another" },
+				]}
 			/>
+			{form.screw === other && (
+				<div className="mt-4 grid max-w-[32em] gap-3 sm:grid-cols-2">
+					<NumberField
+						label="One turn goes, mm"
+						hint="over ten threads, divided by ten"
+						value={form.pitch ?? 0}
+						onChange={(pitch) => set({ ...form, pitch, perInch: 0 })}
+						error={error?.field("pitch")}
+					/>
+					<NumberField
+						label="or threads to the inch"
+						value={form.perInch ?? 0}
+						onChange={(perInch) => set({ ...form, perInch, pitch: 0 })}
+						error={error?.field("per_inch")}
+					/>
+				</div>
+			)}
 			<div className="mt-4 grid max-w-[48em] gap-3 sm:grid-cols-3">
 				<NumberField
 					label="Gasket, free thickness, mm"

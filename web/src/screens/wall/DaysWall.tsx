@@ -28,7 +28,16 @@ export function DaysWall() {
 			</header>
 			<main className="flex-1 overflow-y-auto px-4 py-4 sm:px-7">
 				{days.isError && <p role="alert">{days.error.message}</p>}
-				{d && (
+				{d && d.jobs.length + d.left.length === 0 && (
+					<p className="max-w-[26em] text-3xl font-semibold">
+						Nothing is open, so nobody is busy.
+						<span className="mt-3 block text-xl font-normal text-ink-2">
+							When a pane is taken in, its work stands here by itself: say 9:00,
+							Tor, strip the stove's door; 13:00, with Mira, the cab's pane in.
+						</span>
+					</p>
+				)}
+				{d && d.people.length > 0 && (
 					<div
 						className="grid gap-x-8 gap-y-6 md:grid-flow-col md:auto-cols-fr"
 						data-days-wall={d.people.length}
@@ -81,6 +90,7 @@ function Coming({ steps }: { steps: DayStep[] }) {
 /** What is promised next, and whether that is safe. */
 function Soon({ days }: { days: Days }) {
 	const next = days.jobs.filter((j) => j.promised_at).slice(0, 5);
+	if (next.length === 0) return null;
 	return (
 		<section aria-label="Promised next" className="mt-6">
 			<h2 className="text-xl font-semibold">Promised next</h2>

@@ -12,6 +12,9 @@ const signs: Record<string, string> = {
 	"not-applicable": "–",
 };
 
+/** How high the table is at least for anything to be drawn on it, px. */
+const least = 90;
+
 /** The gap round the pane as it should be, and every check at its place. */
 export default function ProofTable({ view, ask }: TableProps) {
 	const [ref, size] = useSize<HTMLDivElement>();
@@ -48,12 +51,14 @@ export default function ProofTable({ view, ask }: TableProps) {
 								: `clearance ${reckoning.gap_w.main} ${reckoning.gap_w.unit} at the sides, ${reckoning.gap_h.main} ${reckoning.gap_h.unit} above and below`
 					}
 				>
-					<Picture
-						reckoning={reckoning}
-						read={read}
-						width={width}
-						height={size.h}
-					/>
+					{size.h > least && (
+						<Picture
+							reckoning={reckoning}
+							read={read}
+							width={width}
+							height={size.h}
+						/>
+					)}
 				</svg>
 				{asked && (
 					<GapFields

@@ -25,6 +25,11 @@ const loads = [
 		hint: "1 is about 100 kg on a square metre",
 	},
 	{
+		key: "gust",
+		label: "Gust, m/s",
+		hint: "0 takes the usual 30 outdoors",
+	},
+	{
 		key: "pressure",
 		label: "Plant that it closes, bar",
 		hint: "off the plate of the boiler or tank",
@@ -48,8 +53,8 @@ export function DutySheet({ view, open, onClose }: Props) {
 		<Sheet title="What it has to carry" open={open} onClose={onClose}>
 			<div className="flex flex-col gap-5">
 				<p className="text-ink-2">
-					Beside heat, a gust outdoors and a warped seat, which are read
-					elsewhere. 0 leaves a load out.
+					Beside heat and a warped seat, which are read elsewhere. 0 leaves a
+					load out.
 				</p>
 				<div className="grid grid-cols-2 gap-x-4 gap-y-4">
 					{loads.map((l) => (

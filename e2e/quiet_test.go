@@ -1,0 +1,107 @@
+package e2e
+
+import (
+	"context"
+	"fmt"
+	"sync"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+
+	"freshshard/internal/demo"
+)
+
+// heard keeps what a page writes to its console: errors and exceptions.
+type heard struct {
+	mu  sync.Mutex
+	all []string
+}
+
+// listens hears a page's console until the test ends.
+func (g *page) listens() *heard {
+	h := &heard{}
+	ctx, end := context.WithCancel(g.ctx)
+	g.t.Cleanup(end)
+	go func() {
+		for m, err := range chromedp.Console(ctx) {
+			if err != nil {
+				return
+			}
+			if m.Type == chromedp.ConsoleError || m.IsException() {
+				h.mu.Lock()
+				h.all = append(h.all, m.Text)
+				h.mu.Unlock()
+			}
+		}
+	}()
+	return h
+}
+
+// said is what was heard since it was last asked.
+func (h *heard) said() []string {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	out := h.all
+	h.all = nil
+	return out
+}
+
+// everywhere are the screens that a shop has, whatever is in it.
+var everywhere = []string{"/", "/jobs", "/take-in", "/days", "/rounds", "/cut-room", "/stores", "/records", "/sums",
+	"/sums/outline", "/book", "/book/touch", "/shop", "/wall", "/wall/days"}
+
+// quiet opens screens at both widths: they show something, and leave nothing in the console.
+func (g *page) quiet(of string, paths []string) {
+	g.t.Helper()
+	h := g.listens()
+	for _, path := range paths {
+		for _, w := range []int64{1280, 390} {
+			g.do(chromedp.EmulateViewport(w, 844))
+			g.goTo(path)
+			g.until("the content of "+path, `document.querySelector("main").innerText.length > 20 &&
+				!document.querySelector("main [role=status]")`)
+			g.until("its drawings", `document.getAnimations().length === 0`)
+			if said := h.said(); len(said) > 0 {
+				g.t.Errorf("%s, %s at %d px: %q", of, path, w, said)
+			}
+		}
+	}
+}
+
+// A shop with nothing in it, then with one job: every screen opens at both widths.
+func TestScreensOfAnEmptyShop(t *testing.T) {
+	t.Parallel()
+	p := start(t, "serve")
+	g := open(t, p)
+	g.do(chromedp.Navigate(g.url + "/healthz"))
+	g.call("POST", "/api/setup", fmt.Sprintf(`{"shop_name": "Lantern Yard", "unit": "mm",
+		"owner": {"name": "Mira", "login": "mira", "password": %q, "role": "owner"}}`, demo.Password))
+	g.signIn("mira")
+	g.quiet("with nothing in it", everywhere)
+	made := g.call("POST", "/api/jobs", `{"name": "Oda Marl", "object": "Sauna stove", "exposure": "fire",
+		"family": "clip-heat", "place": "site"}`)
+	if made == "" {
+		t.Fatal("nothing was taken in")
+	}
+	one := append([]string{}, everywhere...)
+	for _, s := range stations {
+		one = append(one, "/jobs/1/"+s)
+	}
+	g.quiet("with one job", one)
+}
+
+var stations = []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"}
+
+// quietScreens opens every screen of the made-up shop, and every station of jobs of each
+// kind.
+func quietScreens(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	paths := append([]string{}, everywhere...)
+	for _, job := range []int{1, 9, 12, 16, 23, 26} {
+		for _, s := range stations {
+			paths = append(paths, fmt.Sprintf("/jobs/%d/%s", job, s))
+		}
+	}
+	g.quiet("the made-up shop", paths)
+}
