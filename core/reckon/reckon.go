@@ -84,6 +84,7 @@ type Reckoning struct {
 	Read      float64             `json:"read,omitempty" doc:"Nominal thickness of the old pane, or wall of its tube, mm"`
 	Fit       fit.Result          `json:"fit"`
 	Instead   string              `json:"instead,omitempty" doc:"Why not the usual material, while none is settled"`
+	First     string              `json:"first,omitempty" doc:"First of the choice, while nothing is settled"`
 	Withheld  string              `json:"withheld,omitempty" doc:"Why nothing is ordered yet although there is a size"`
 	Order     string              `json:"order" doc:"The order line; empty while readings are missing"`
 	OrderW    length.Shown        `json:"order_w"`
@@ -237,10 +238,10 @@ func Pane(k Known) (Reckoning, error) {
 	case !r.Road.Sized:
 		r.Order, r.Withheld, r.Instead = r.Road.Headline, "", ""
 	case r.Fit.Ready && r.Withheld == "":
-		r.Order = fmt.Sprintf("%s, %s, ±%s %s", r.sized(k.Unit), r.Pane, r.Band.Main, k.Unit)
+		r.Order = fmt.Sprintf("%s, %s, ±%s %s", r.sized(k.Unit), r.paneSaid(), r.Band.Main, k.Unit)
 		switch {
 		case p.Stock != nil:
-			r.Order = fmt.Sprintf("stock size %s, %s, as it comes", r.sized(k.Unit), r.Pane)
+			r.Order = fmt.Sprintf("stock size %s, %s, as it comes", r.sized(k.Unit), r.paneSaid())
 		case p.Copies():
 			r.Order += "; its opening was not read"
 		}
@@ -250,6 +251,27 @@ func Pane(k Known) (Reckoning, error) {
 		r.pictures(k, p)
 	}
 	return r, nil
+}
+
+// Unsettled says that nobody has settled what the pane is made of, where that is settled at
+// all: it is not ordered.
+func (r *Reckoning) Unsettled() bool { return r.Assumed && r.Road.Settled }
+
+// paneSaid is the pane as it was settled; where nobody did, the first of the choice, said as
+// such.
+func (r *Reckoning) paneSaid() string {
+	if !r.Unsettled() {
+		return r.Pane
+	}
+	if len(r.Choice.Open) == 0 {
+		return "not settled yet"
+	}
+	first := r.Choice.Open[0]
+	r.First = fmt.Sprintf("%s mm %s", working.Num(first.Thickness, 1), first.Name)
+	if r.way().Tube() {
+		r.First = fmt.Sprintf("%s, wall %s mm", first.Name, working.Num(first.Thickness, 1))
+	}
+	return "not settled yet; first of the choice: " + r.First
 }
 
 // all are the numbers of every part, as they are reckoned.

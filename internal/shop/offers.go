@@ -190,6 +190,9 @@ func (s *Shop) TakeOffer(ctx context.Context, by record.Account, at Bench, id, s
 			return store.Change{}, fault.New("mark", "its mark is not what this place asks for",
 				"ask for one with the mark, or say that it has it")
 		}
+		if err := settled(j, p, "pane"); err != nil {
+			return store.Change{}, err
+		}
 		if _, err := t.TakeOffer(ctx, p.ID, id, s.Now()); err != nil {
 			return store.Change{}, err
 		}

@@ -39,6 +39,12 @@ func TestOffers(t *testing.T) {
 	if f := fault.Of(s.SetTerms(ctx, tor, at, NewTerms{Terms: source.Terms{Visit: -1}})); f == nil || f.Field != "visit" {
 		t.Errorf("%v", f)
 	}
+	if f := fault.Of(s.TakeOffer(ctx, tor, at, o.Offers[0].ID, 0, time.UTC)); f == nil || f.Field != "pane" {
+		t.Errorf("ordered before anybody settled what it is made of: %v", f)
+	}
+	if err := s.Choose(ctx, tor, at, Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
 	before := view1(t, s, id).Pane.Version
 	for range 2 { // a tap that comes twice
 		if err := s.TakeOffer(ctx, tor, at, o.Offers[0].ID, 0, time.UTC); err != nil {

@@ -116,7 +116,7 @@ func needKey(n striplog.Need) string {
 // toOrder is a pane as it is ordered, with its mark and which side is out.
 func toOrder(j *record.Job, b benchView, several bool) string {
 	text := b.reck.Order
-	if text == "" || b.reck.Withheld != "" {
+	if text == "" || b.reck.Withheld != "" || b.reck.Unsettled() {
 		return ""
 	}
 	if several {
@@ -189,6 +189,14 @@ func (s *Shop) AddOrder(ctx context.Context, by record.Account, key string, job 
 		if err != nil {
 			return 0, err
 		}
+		for i, l := range o.Lines {
+			if l.Pane == 0 {
+				continue
+			}
+			if err := settled(&j, j.Pane(l.Pane), fmt.Sprintf("lines[%d]", i)); err != nil {
+				return 0, err
+			}
+		}
 		if err := s.notOrdered(ctx, t, job, o); err != nil {
 			return 0, err
 		}
@@ -197,6 +205,15 @@ func (s *Shop) AddOrder(ctx context.Context, by record.Account, key string, job 
 		return s.writeOrder(ctx, t, by, job, o)
 	})
 	return err
+}
+
+// settled refuses to order a pane of which nobody has settled what it is made of.
+func settled(j *record.Job, p *record.Pane, field string) error {
+	b := benchOf(j, p, length.MM, nil, numbers)
+	if !b.reck.Unsettled() {
+		return nil
+	}
+	return fault.New(field, paneName(*p)+": nobody has settled what it is made of", "settle it at Choose, then order it")
 }
 
 // notOrdered refuses a thing that is on another order of the job which is still to come: two

@@ -148,6 +148,13 @@ func TestOrderOpensTheLook(t *testing.T) {
 	pane := view1(t, s, id).Pane
 	in := NewOrder{Kind: source.Cutter, Who: "the lock", Lines: []supply.Line{{Key: PaneKey(pane.ID), Pane: pane.ID,
 		Text: "a pane", Milli: 1000, Unit: "pc"}}}
+	if f := fault.Of(s.AddOrder(ctx, tor, "", id, in, time.UTC)); f == nil || f.Field != "lines[0]" ||
+		!strings.Contains(f.Why, "nobody has settled") {
+		t.Errorf("ordered before anybody settled what it is made of: %v", f)
+	}
+	if err := s.Choose(ctx, tor, at, Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
 	if err := s.AddOrder(ctx, tor, "", id, in, time.UTC); err != nil {
 		t.Fatal(err)
 	}

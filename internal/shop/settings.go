@@ -7,6 +7,7 @@ import (
 	"freshshard/core/compat"
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/core/pane"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
 	"freshshard/internal/record"

@@ -4118,6 +4118,11 @@ export interface components {
             even?: number;
             /** @description Above or beside open food */
             food?: boolean;
+            /**
+             * Format: double
+             * @description Gust that it is held against, m/s; 0 for what is usual outdoors
+             */
+            gust?: number;
             /** @description It lies and carries its own weight */
             lying?: boolean;
             /**
@@ -4718,6 +4723,8 @@ export interface components {
             fault?: components["schemas"]["FaultError"];
             /** @description All numbers, problems first */
             figures: components["schemas"]["WorkingFigure"][];
+            /** @description First of the choice, while nothing is settled */
+            first?: string;
             fit: components["schemas"]["FitResult"];
             /** @description The same above and below */
             gap_h: components["schemas"]["LengthShown"];
@@ -5750,7 +5757,18 @@ export interface components {
              * @description Gasket's free thickness, mm; 0 where metal meets glass
              */
             free: number;
-            screw: string;
+            /**
+             * Format: double
+             * @description The same in turns to the inch
+             */
+            per_inch?: number;
+            /**
+             * Format: double
+             * @description How far one turn goes, mm, of a thread that is not listed
+             */
+            pitch?: number;
+            /** @description Of the list; empty where its pitch is given */
+            screw?: string;
             /**
              * Format: double
              * @description Share of the free thickness when seated, 0 for the usual range

@@ -177,7 +177,8 @@ function layOut(
 }
 
 function Key({ view }: { view: View }) {
-	const { material, pane, assumed, family, table, road } = view.reckoning;
+	const { material, pane, first, assumed, family, table, road } =
+		view.reckoning;
 	const flange = table.items.find((i) => i.id === "new-flange");
 	return (
 		<ul className="pointer-events-none text-[0.9375rem] text-ink">
@@ -190,10 +191,7 @@ function Key({ view }: { view: View }) {
 					style={{ borderColor: `var(--edge-${material.edge})` }}
 				/>
 				{road.settled ? (
-					<>
-						{pane}
-						{assumed && ", not settled"}
-					</>
+					<>{assumed ? `${first || pane}, not settled` : pane}</>
 				) : (
 					road.headline
 				)}

@@ -45,7 +45,9 @@ export function TurnsSum() {
 		placeholderData: (before) => before,
 	});
 	const error = q.error ?? null;
-	const shown = ["free", "seated", "torque", "pitch", "per_inch"].some((f) => error?.field(f));
+	const shown = ["free", "seated", "torque", "pitch", "per_inch"].some((f) =>
+		error?.field(f),
+	);
 	return (
 		<section aria-label="How far to turn">
 			<h2 className="text-2xl font-semibold">How far after the first touch?</h2>

@@ -11,7 +11,7 @@ export function OrderLine({
 	view: View;
 	small?: boolean;
 }) {
-	const { fit, pane, assumed, figures, road } = view.reckoning;
+	const { fit, pane, first, assumed, figures, road } = view.reckoning;
 	if (!road.sized) {
 		const { part } = view.pane.road;
 		return (
@@ -88,8 +88,12 @@ export function OrderLine({
 				</span>
 				<Form view={view} />
 				<span className="block text-lg leading-6">
-					in {pane}
-					{assumed && " (not settled)"}, ±{view.reckoning.band.main} {view.unit}{" "}
+					{assumed && road.settled
+						? first
+							? `not settled yet; first of the choice: ${first}`
+							: "not settled yet"
+						: `in ${pane}`}
+					, ±{view.reckoning.band.main} {view.unit}{" "}
 					<span
 						aria-hidden="true"
 						className="moves inline-block text-ink-3 group-data-[state=open]:rotate-90"
