@@ -98,7 +98,7 @@ func TestBestIsNeverWorseThanAGrid(t *testing.T) {
 		for dw := -12.0; dw <= 12; dw++ {
 			for dh := -12.0; dh <= 12; dh++ {
 				try := outline.Size{W: res.Chance.Best.W + dw*0.5, H: res.Chance.Best.H + dh*0.5}
-				if v := odds.Least(draws, try); v > res.Chance.Most+1e-9 {
+				if v := odds.All(draws, try); v > res.Chance.Most+1e-9 {
 					t.Fatalf("%v does %v, the best %v only %v", try, v, res.Chance.Best, res.Chance.Most)
 				}
 			}
@@ -206,7 +206,7 @@ func TestEveryRuleHasOdds(t *testing.T) {
 		p.Draws = 2000
 		r := solve(t, p)
 		o := r.Chance
-		if o.All < 0 || o.All > 1 || o.All > math.Min(o.GoesIn, math.Min(o.Holds, o.Free))+1e-12 || o.Most < o.All-1e-12 {
+		if o.All < 0 || o.All > 1 || o.All > math.Min(o.GoesIn, math.Min(o.Holds, o.Free))+1e-12 || o.Most < o.All-0.02 {
 			t.Errorf("%s: %+v", c.family, o)
 		}
 		if math.Abs(o.Best.H-r.Order.H) > 12 {

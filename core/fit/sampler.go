@@ -3,11 +3,14 @@ package fit
 import (
 	"math"
 	"math/rand/v2"
+	"slices"
 
 	"freshshard/core/odds"
+	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
+	"freshshard/core/working"
 )
 
 // seed is any number; the same one gives the same answer.
@@ -43,6 +46,30 @@ type sampler struct {
 	off   []float64
 	less  map[reading.Place]float64 // doubts scaled down, 1 for none
 	band  float64                   // the cutter's band, scaled
+}
+
+// half is the least share of openings that an ordered size must do for: what fails oftener
+// than not is no order. Judgement, no source.
+const half = 0.5
+
+// seldomFits is the stop of a size that goes in, holds and stays free in less than half of
+// the openings that could be; false for one that does better. Where each limit is kept 19
+// times in 20 nothing is drawn: all of them are kept oftener than not.
+func (s solver) seldomFits(w, h axis, r Result) (working.Figure, bool) {
+	risky := func(f working.Figure) bool { return f.Verdict == working.Warn || f.Verdict == working.Stop }
+	if len(r.Missing) > 0 || !slices.ContainsFunc(r.Figures, risky) {
+		return working.Figure{}, false
+	}
+	all := odds.All(s.sampler(w, h, odds.OnScreen, 0).Draw(), r.Order)
+	if all >= half {
+		return working.Figure{}, false
+	}
+	f := working.Figure{Key: "odds_order", Value: 100 * all, Unit: "in 100", Text: odds.Hundred(all) + " of 100",
+		Sentence: "could be behind these readings and take this size: more fail than fit. Read them again, or finer",
+		Limit:    working.Least(100*half, "in 100", origin.Custom()),
+		Working: working.Of("openings drawn within the doubts that it goes into, holds in and stays free in, of {n}", 100*all,
+			"in 100", working.In("n", "openings drawn", odds.OnScreen, "", origin.Sum()))}
+	return f.Judge(working.Stop), true
 }
 
 func (s solver) sampler(w, h axis, n, batch int) *sampler {

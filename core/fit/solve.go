@@ -87,6 +87,9 @@ func Solve(p Problem) (Result, error) {
 		return r, err
 	}
 	r.Figures = s.figures(w, h, r, wn, hn)
+	if f, seldom := s.seldomFits(w, h, r); seldom {
+		r.Figures = append(r.Figures, f)
+	}
 	sortFigures(r.Figures)
 	return r, nil
 }

@@ -28,33 +28,35 @@ func (s *steps) serves(n int) served {
 	return v
 }
 
-// best climbs from a size to the one that makes the least share as large as it
-// can be, on the cutter's steps: larger holds better, smaller goes in better,
-// so that there is one hill.
+// best climbs from a size to the one that does everything at once most often, on the
+// cutter's steps: larger holds better, smaller goes in better, so that there is one hill.
+// Where none does all of it yet, the one whose least share is larger leads up.
 func best(d Drawn, from outline.Size, step float64) (outline.Size, float64) {
 	across := &steps{d[0], from.W, step, map[int]served{}}
 	up := &steps{d[1], from.H, step, map[int]served{}}
-	least := func(w, h int) int {
+	n := len(d[0]) + 1
+	score := func(w, h int) int {
 		a := across.serves(w)
-		if d[1] == nil {
-			return a.least(a)
+		b := a
+		if d[1] != nil {
+			b = up.serves(h)
 		}
-		return a.least(up.serves(h))
+		return a.every(b)*n + a.least(b)
 	}
-	atW, atH, top := 0, 0, least(0, 0)
+	atW, atH, top := 0, 0, score(0, 0)
 	for moved := true; moved; {
 		moved = false
 		startW, startH := atW, atH
 		for dw := -reachSteps; dw <= reachSteps; dw++ {
 			for dh := -reachSteps; dh <= reachSteps; dh++ {
-				if v := least(startW+dw, startH+dh); v > top {
+				if v := score(startW+dw, startH+dh); v > top {
 					atW, atH, top, moved = startW+dw, startH+dh, v, true
 				}
 			}
 		}
 	}
 	return outline.Size{W: from.W + float64(atW)*step, H: from.H + float64(atH)*step},
-		float64(top) / float64(len(d[0]))
+		float64(top/n) / float64(len(d[0]))
 }
 
 // start is where the search begins: the order, on the cutter's step.

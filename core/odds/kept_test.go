@@ -112,12 +112,12 @@ func TestBestIsTheTop(t *testing.T) {
 		size, top := best(d, from, 0.5)
 		for dw := -20.0; dw <= 20; dw++ {
 			for dh := -20.0; dh <= 20; dh++ {
-				if v := Least(d, outline.Size{W: size.W + dw*0.5, H: size.H + dh*0.5}); v > top+1e-12 {
+				if v := All(d, outline.Size{W: size.W + dw*0.5, H: size.H + dh*0.5}); v > top+1e-12 {
 					t.Fatalf("from %v: %v does %.4f, and %.4f lies %v, %v steps beside", from, size, top, v, dw, dh)
 				}
 			}
 		}
-		if in, hold, free, _ := Shares(d, size); top != min(in, hold, free) {
+		if in, hold, free, _ := Shares(d, size); top > min(in, hold, free)+1e-12 || top != All(d, size) {
 			t.Errorf("from %v: %v is said to do %v", from, size, top)
 		}
 	}

@@ -11,7 +11,7 @@ func Of(q Question) *Chance {
 	c.Best, c.Most = best(d, q.start(), q.Step)
 	switch {
 	case q.Whole != "":
-		c.Best, c.Most = q.Order, Least(d, q.Order)
+		c.Best, c.Most = q.Order, All(d, q.Order)
 	case d[1] == nil:
 		c.Best.H = c.Best.W
 	case q.Length:

@@ -29,7 +29,7 @@ func TestSharesAtTheirBounds(t *testing.T) {
 func TestHundred(t *testing.T) {
 	for v, want := range map[float64]string{1: "100", 0.9999: "more than 99", 0.995: "more than 99", 0.99: "99", 0.5: "50",
 		0.004: "fewer than 1", 0: "0"} {
-		if got := hundred(v); got != want {
+		if got := Hundred(v); got != want {
 			t.Errorf("%v is %q, want %q", v, got, want)
 		}
 	}

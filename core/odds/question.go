@@ -32,8 +32,8 @@ type Chance struct {
 	Holds    float64      `json:"holds" doc:"Share that keeps its bite; 1 while nothing was read for it"`
 	Free     float64      `json:"free" doc:"Share that keeps its clearance hot and cold"`
 	All      float64      `json:"all" doc:"Share that does all three"`
-	Best     outline.Size `json:"best" doc:"The size that makes the least of the three as large as it can be, mm"`
-	Most     float64      `json:"most" doc:"The least of the three at that size"`
+	Best     outline.Size `json:"best" doc:"The size that does all three most often, mm"`
+	Most     float64      `json:"most" doc:"Share that does all three at that size"`
 	Strokes  []string     `json:"strokes" doc:"Fifty outcomes: fits, tight, binds or loose"`
 	Sentence string       `json:"sentence"`
 	Help     *Help        `json:"help,omitempty" doc:"What would help most"`
@@ -44,7 +44,7 @@ type Chance struct {
 type Help struct {
 	Place    reading.Place `json:"place,omitempty"`
 	Name     string        `json:"name"`
-	Least    float64       `json:"least" doc:"The least of the three with it"`
+	Least    float64       `json:"least" doc:"Share that the best size then does all three in"`
 	Sentence string        `json:"sentence"`
 }
 

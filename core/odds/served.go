@@ -1,7 +1,6 @@
 package odds
 
 import (
-	"math"
 	"math/bits"
 
 	"freshshard/core/outline"
@@ -45,6 +44,15 @@ func both(a, b []uint64) int {
 	return n
 }
 
+// every counts the draws that two directions serve in all three things at once.
+func (s served) every(o served) int {
+	n := 0
+	for w := range s.in {
+		n += bits.OnesCount64(s.in[w] & o.in[w] & s.hold[w] & o.hold[w] & s.free[w] & o.free[w])
+	}
+	return n
+}
+
 // least is the smallest of the three counts of two directions.
 func (s served) least(o served) int {
 	return min(both(s.in, o.in), both(s.hold, o.hold), both(s.free, o.free))
@@ -58,17 +66,13 @@ func Shares(d Drawn, size outline.Size) (in, hold, free, all float64) {
 	if d[1] != nil {
 		b = serves(d[1], size.H)
 	}
-	every := 0
-	for w := range a.in {
-		every += bits.OnesCount64(a.in[w] & b.in[w] & a.hold[w] & b.hold[w] & a.free[w] & b.free[w])
-	}
 	n := float64(len(d[0]))
 	return float64(both(a.in, b.in)) / n, float64(both(a.hold, b.hold)) / n, float64(both(a.free, b.free)) / n,
-		float64(every) / n
+		float64(a.every(b)) / n
 }
 
-// Least is the smallest of the three shares.
-func Least(d Drawn, size outline.Size) float64 {
-	in, hold, free, _ := Shares(d, size)
-	return math.Min(in, math.Min(hold, free))
+// All is the share of the draws that a size serves in everything.
+func All(d Drawn, size outline.Size) float64 {
+	_, _, _, all := Shares(d, size)
+	return all
 }

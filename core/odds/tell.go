@@ -57,7 +57,7 @@ func (q Question) tell(c *Chance, d Drawn) {
 		if d[1] == nil || q.Length {
 			across = ""
 		}
-		says = append(says, strings.TrimSpace(fmt.Sprintf("%s %s %s", hundred(n), k.says, across)))
+		says = append(says, strings.TrimSpace(fmt.Sprintf("%s %s %s", Hundred(n), k.says, across)))
 	}
 	bad := c.Strokes
 	if len(bad) > strokes {
@@ -67,14 +67,14 @@ func (q Question) tell(c *Chance, d Drawn) {
 	for len(c.Strokes) < strokes {
 		c.Strokes = append([]string{Fits}, c.Strokes...)
 	}
-	c.Sentence = "fits " + hundred(c.All) + " of 100"
+	c.Sentence = "fits " + Hundred(c.All) + " of 100"
 	if len(says) > 0 {
 		c.Sentence += "; " + strings.Join(says, ", ")
 	}
 }
 
-// hundred writes a share as so many of a hundred, never rounding a risk away.
-func hundred(v float64) string {
+// Hundred writes a share as so many of a hundred, never rounding a risk away.
+func Hundred(v float64) string {
 	n := math.Round(v * 100)
 	switch {
 	case v < 1 && n == 100:
@@ -97,8 +97,8 @@ func (q Question) help() *Help {
 			return
 		}
 		top = &Help{Place: place, Name: name, Least: v,
-			Sentence: fmt.Sprintf("%s: the best size then does all of it in %s of 100, now in %s.", how, hundred(v),
-				hundred(before))}
+			Sentence: fmt.Sprintf("%s: the best size then does all of it in %s of 100, now in %s.", how, Hundred(v),
+				Hundred(before))}
 	}
 	for _, p := range draws.Readings() {
 		draws.Finer(p, finer)
@@ -116,7 +116,7 @@ func (q Question) help() *Help {
 	return top
 }
 
-// helpWorth is how much better the least share must get for a word, and finer
+// helpWorth is how much better the best size must do for a word, and finer
 // is what is left of a doubt when something is read with a better instrument.
 const (
 	helpWorth = 0.01

@@ -37,6 +37,10 @@ func (r *Reckoning) stops(k Known, room float64, all []working.Figure) ([]prove.
 	}
 	for _, about := range keys {
 		// The order stops for want of clearance, bite or rest, which say it better.
+		// What a limit says by itself it says better than the odds of all of them.
+		if about == "odds_order" && len(keys) > 1 {
+			continue
+		}
 		if strings.HasPrefix(about, "order_") && (said("clearance") || said("bite") || said("rest")) {
 			continue
 		}
