@@ -14,7 +14,9 @@ import (
 const (
 	markCover = 1.0 // the new flange over the edge of the old mark
 	crushMost = 1.0 // how far a ring may press into the wall before it crushes
-	looseMost = 0.0 // how far a screw may bottom out before the ring is tight
+	looseMost = 0.0 // how far a screw may bottom out before the ring is tight, as read
+	// looseSeldom is how far it may once in twenty: butyl takes that up.
+	looseSeldom = 0.5
 )
 
 // bodyOf is the new frame's own size along an axis, which no cutter changes: a
@@ -121,7 +123,7 @@ func (s solver) covers(a axis, flange, mark reading.Place) []working.Figure {
 			With("Centre it on the cutout or on the old mark, and say which: the clearance all round says how far it can be " +
 				"moved.")}
 	bad := working.Stop
-	if middle >= markCover {
+	if middle > 0 { // centred on the mark it hides it
 		bad = working.Warn
 	}
 	return []working.Figure{f.Judge(bad)}
@@ -182,7 +184,7 @@ func (s solver) screws() []working.Figure {
 		out = append(out, f.Judge(working.Warn))
 	}
 	if r, ok := s.p.Readings[reading.ScrewLength]; ok {
-		out = append(out, s.screw(r, need, hi.Value-lo.Value, in)...)
+		out = append(out, s.screw(r, need, hi.Value-lo.Value, lo.Doubt, in)...)
 	}
 	return out
 }
@@ -198,22 +200,36 @@ func (s solver) wall(key, said string, r length.Reading, p reading.Place, limit 
 // screw holds the screws that came with the frame against the length that is
 // needed: how far they stop short of tight at the thinnest place, and how far
 // they could press the ring into the thickest.
-func (s solver) screw(r length.Reading, need, spread float64, in []working.Input) []working.Figure {
+func (s solver) screw(r length.Reading, need, spread, wall float64, in []working.Input) []working.Figure {
 	in = append([]working.Input{read("L", "screws under the head", r.Value, r.Doubt)}, in...)
-	loose := r.Value - need
-	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose), Unit: "mm", Place: string(reading.ScrewLength),
-		Limit:    working.Most(looseMost, "mm", origin.Custom()),
-		Sentence: "loose would the ring stay at the thinnest place: its screws bottom out first",
-		Working:  working.Of("max(0, {L} − ({t} + {r} − {g}))", math.Max(0, loose), "mm", in...)}
-	if loose <= 0 {
+	loose, doubt := r.Value-need, 0.0
+	for _, i := range []reading.Place{reading.ScrewLength, reading.RingThick, reading.ScrewStop} {
+		doubt += s.p.Readings[i].Doubt * s.p.Readings[i].Doubt
+	}
+	doubt = evenly * math.Sqrt(doubt+wall*wall)
+	in = append(in, working.In("q", "doubts of wall, ring, room and screw together, 19 times in 20: 0.95 of the root of "+
+		"their squares", doubt, "mm", origin.Sum()))
+	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose+doubt), Unit: "mm", Place: string(reading.ScrewLength),
+		Limit:    working.Most(looseSeldom, "mm", origin.Custom()),
+		Sentence: "loose would the ring stay at the thinnest place, " + often + ": its screws bottom out first",
+		Working:  working.Of("max(0, {L} − ({t} + {r} − {g}) + {q})", math.Max(0, loose+doubt), "mm", in...)}
+	if loose+doubt <= 0 {
 		f.Sentence = "loose: at the thinnest place the ring is home before its screws bottom out"
 	}
-	crush := spread - loose
+	crush := spread - loose + doubt
+	bad := working.Warn
+	if loose > looseMost { // as read
+		bad, f.Limit = working.Stop, working.Most(looseMost, "mm", origin.Custom())
+	}
 	g := working.Figure{Key: "screw_crush", Value: math.Max(0, crush), Unit: "mm", Place: string(reading.ScrewLength),
 		Limit:    working.Most(crushMost, "mm", origin.Custom()),
 		Sentence: "could the screws press the ring into the wall at its thickest place before they bottom out",
-		Working: working.Of("max(0, {s} − ({L} − ({t} + {r} − {g})))", math.Max(0, crush), "mm",
+		Working: working.Of("max(0, {s} − ({L} − ({t} + {r} − {g})) + {q})", math.Max(0, crush), "mm",
 			append(in, working.In("s", "between the thickest and the thinnest place", spread, "mm", origin.Sum()))...).With(
 			"By hand only, in small equal turns: the hand feels the butyl give and stops before the wall does.")}
-	return []working.Figure{f.Judge(working.Stop), g.Judge(working.Warn)}
+	return []working.Figure{f.Judge(bad), g.Judge(working.Warn)}
 }
+
+// evenly is what the root of the squares of even doubts is times so that it is passed once in
+// twenty on one side: 1.645 / √3.
+const evenly = 0.95

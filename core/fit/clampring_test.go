@@ -83,7 +83,8 @@ func TestOddsOfAFrameAsItComes(t *testing.T) {
 	}
 }
 
-// Screw length = wall + ring − the room for its tip, at the thinnest wall: 26 + 3 − 8.
+// Screw length = wall + ring − the room for its tip, at the thinnest wall: 26 + 3 − 8, with
+// 0.95 of the root of the squares of all four doubts.
 // Common practice, no source.
 func TestClampScrews(t *testing.T) {
 	base := map[reading.Place]string{reading.RingThick: "3 ±0.05", reading.ScrewStop: "8 ±0.1"}
@@ -92,14 +93,14 @@ func TestClampScrews(t *testing.T) {
 		loose, crush float64
 		bad          map[string]working.Verdict
 	}{
-		{"21 ±0.1", 0, 0.6, map[string]working.Verdict{"screw_loose": working.Good, "screw_crush": working.Good}},
-		{"23 ±0.1", 2, 0, map[string]working.Verdict{"screw_loose": working.Stop, "screw_crush": working.Good}},
-		{"19 ±0.1", 0, 2.6, map[string]working.Verdict{"screw_loose": working.Good, "screw_crush": working.Warn}},
+		{"21 ±0.1", 0.171, 0.771, map[string]working.Verdict{"screw_loose": working.Good, "screw_crush": working.Good}},
+		{"23 ±0.1", 2.171, 0, map[string]working.Verdict{"screw_loose": working.Stop, "screw_crush": working.Good}},
+		{"19 ±0.1", 0, 2.771, map[string]working.Verdict{"screw_loose": working.Good, "screw_crush": working.Warn}},
 	} {
 		base[reading.ScrewLength] = c.screw
 		_, f := solved(t, trailer(t, base))
-		if math.Abs(f["screw_need"].Value-21) > 1e-9 || math.Abs(f["screw_loose"].Value-c.loose) > 1e-9 ||
-			math.Abs(f["screw_crush"].Value-c.crush) > 1e-9 {
+		if math.Abs(f["screw_need"].Value-21) > 1e-9 || math.Abs(f["screw_loose"].Value-c.loose) > 1e-3 ||
+			math.Abs(f["screw_crush"].Value-c.crush) > 1e-3 {
 			t.Errorf("%s: need %v, loose %v, crush %v", c.screw, f["screw_need"].Value, f["screw_loose"].Value,
 				f["screw_crush"].Value)
 		}
@@ -144,6 +145,12 @@ func TestClampCovers(t *testing.T) {
 	if g := f["covers_height"]; g.Verdict != working.Warn || g.Value != 0 ||
 		!strings.Contains(g.Sentence, "centred on the mark 3.0") {
 		t.Errorf("%+v", g)
+	}
+	// Half a millimetre each side hides the mark when it is centred: looked at again, no stop.
+	read[reading.MarkHeight], read[reading.MarkShift] = "429 ±0", "0 ±0"
+	if _, f = solved(t, trailer(t, read)); f["covers_height"].Verdict != working.Warn ||
+		math.Abs(f["covers_height"].Value-0.5) > 1e-9 {
+		t.Errorf("half a millimetre: %+v", f["covers_height"])
 	}
 	read[reading.MarkHeight] = "430 ±0"
 	if _, f = solved(t, trailer(t, read)); f["covers_height"].Verdict != working.Stop {

@@ -90,7 +90,7 @@ type Closed struct {
 // named.
 func (m Material) gates() []func(Need) *Closed {
 	return []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate,
-		m.pressureGate, m.shapeGate, m.holeGate, m.depth, m.warpGate, m.loadGate}
+		m.pressureGate, m.guardGate, m.shapeGate, m.holeGate, m.depth, m.warpGate, m.loadGate}
 }
 
 // gate returns the first gate that closes for the material, or nil.

@@ -1,6 +1,7 @@
 package pane
 
 import (
+	"strings"
 	"math"
 	"testing"
 )
@@ -26,8 +27,21 @@ func TestOnlyWhereOneWas(t *testing.T) {
 	if open, _ := has("sealed-unit"); !open {
 		t.Error("a sealed unit is not offered where one was")
 	}
-	if open, _ := has("annealed"); !open {
-		t.Error("a single pane is ruled out where a unit was")
+	// Its groove is wide for one pane, and one pane sweats in the cold: an owner's to take on.
+	if g := gateOf(t, choose(t, n), "annealed"); g == nil || g.Gate != "shape" || !strings.Contains(g.Sentence, "sealed unit") {
+		t.Errorf("one pane where a unit was: %+v", g)
+	}
+	n.Like = "polycarbonate"
+	n.Strike = true
+	if g := gateOf(t, choose(t, n), "toughened"); g == nil || g.Gate != "guard" || !strings.Contains(g.Sentence, "catches") {
+		t.Errorf("toughened where a guard was: %+v", g)
+	}
+	if open, _ := has("polycarbonate"); !open {
+		t.Error("a guard of what it was is ruled out")
+	}
+	n.Strike = false
+	if g := gateOf(t, choose(t, n), "toughened"); g != nil && g.Gate == "guard" {
+		t.Errorf("a window of plastic is no guard: %+v", g)
 	}
 	n.Like = "mirror"
 	c := choose(t, n)

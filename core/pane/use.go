@@ -85,12 +85,31 @@ func (m Material) pressureGate(n Need) *Closed {
 // mirror is the material that stands where one was, and nothing else does.
 const mirror = "mirror"
 
+// sealedUnit is the one, in whose groove one pane alone does not sit.
+const sealedUnit = "sealed-unit"
+
+// guard is what stands where things are thrown: it catches them, and bends before it breaks.
+const guard = "polycarbonate"
+
+// guardGate keeps a guard what it was: glass of any kind lets through what polycarbonate
+// catches. Common practice, no source; the machine's maker and its rules come first.
+func (m Material) guardGate(n Need) *Closed {
+	if n.Like != guard || m.ID == guard || m.Other || n.Moves != Machine && !n.Strike {
+		return nil
+	}
+	return never("guard", "the old one was polycarbonate, which catches what is thrown against it; this does not",
+		"catches what is thrown")
+}
+
 // shapeGate asks whether it can be had as a tube, or bent. Common practice, no
 // source.
 func (m Material) shapeGate(n Need) *Closed {
 	switch {
 	case n.Like == mirror && m.ID != mirror:
 		return never("shape", "it is no mirror, and the old one was", "a mirror")
+	case n.Like == sealedUnit && m.ID != sealedUnit && !m.Other:
+		return never("shape", "it is one pane, and the old one was a sealed unit: its groove is wide for it, and it sweats in "+
+			"the cold", "a sealed unit")
 	case n.Tube && !m.Tube:
 		return never("shape", "it is not to be had as a tube", "to be had as a tube")
 	case n.Bent && m.Flat:
@@ -112,6 +131,9 @@ func (m Material) holeGate(n Need) *Closed {
 	}
 	return nil
 }
+
+// warmPlastic is from which heat on plastic wants a word, °C. Common practice, no source.
+const warmPlastic = 60.0
 
 // asks is what has to be looked up before the material is ordered for its use.
 // The program says what to look for, never that something is allowed. Common
@@ -138,6 +160,14 @@ func (m Material) asks(n Need) []string {
 	}
 	if n.Duty.Food && m.Plastic {
 		out = append(out, "Ask for the supplier's declaration that it may stand over food.")
+	}
+	if m.Plastic && (n.Stack.Cavity > warmPlastic || n.Exposure.Steady > warmPlastic) {
+		out = append(out, "It stands on something hot: plastic softens, yellows and burns. Ask the appliance's maker before "+
+			"you order.")
+	}
+	if n.Exposure.Cleaning > 0 && !m.Other {
+		out = append(out, "It cleans itself at high heat: a pane that is not the maker's own is not proved for that. Leave "+
+			"that programme off, or take the maker's pane.")
 	}
 	if b := m.ColdBend; n.Bent && b != nil {
 		out = append(out, fmt.Sprintf("Cold it bends to %s times its thickness; a tighter curve is formed hot, to order.",

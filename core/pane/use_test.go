@@ -470,3 +470,28 @@ func TestRoundPaneWeighsItsCircle(t *testing.T) {
 	}
 	t.Error("no plain glass carries a light wind")
 }
+
+// A word is said where it is due, and nowhere else: plastic on something hot from just over
+// 60 °C on, and a pane that is not the maker's where an oven cleans itself at high heat.
+func TestWordsOnHeat(t *testing.T) {
+	for _, c := range []struct {
+		name             string
+		material         string
+		steady, cleaning float64
+		says             string
+	}{{"a window", "polycarbonate", 60, 0, ""}, {"the outermost pane of an oven", "polycarbonate", 60.1, 0, "plastic softens"},
+		{"glass there", "toughened", 108, 0, ""}, {"an oven that cleans itself", "glass-ceramic", 240, 100, "cleans itself"},
+		{"one that does not", "glass-ceramic", 240, 0, ""}} {
+		m, err := ByID(c.material)
+		if err != nil {
+			t.Fatal(err)
+		}
+		n := Need{Thickness: 4}
+		n.Exposure.Steady, n.Exposure.Cleaning = c.steady, c.cleaning
+		got := strings.Join(m.asks(n), " ")
+		if c.says == "" && (strings.Contains(got, "plastic softens") || strings.Contains(got, "cleans itself")) ||
+			!strings.Contains(got, c.says) {
+			t.Errorf("%s: %q", c.name, got)
+		}
+	}
+}
