@@ -1,8 +1,8 @@
 package pane
 
 import (
-	"strings"
 	"math"
+	"strings"
 	"testing"
 )
 

@@ -3850,7 +3850,7 @@ export interface components {
              * @description Share that does all three
              */
             all: number;
-            /** @description The size that makes the least of the three as large as it can be, mm */
+            /** @description The size that does all three most often, mm */
             best: components["schemas"]["OutlineSize"];
             /** Format: int64 */
             draws: number;
@@ -3873,7 +3873,7 @@ export interface components {
             holds: number;
             /**
              * Format: double
-             * @description The least of the three at that size
+             * @description Share that does all three at that size
              */
             most: number;
             sentence: string;
@@ -3883,7 +3883,7 @@ export interface components {
         OddsHelp: {
             /**
              * Format: double
-             * @description The least of the three with it
+             * @description Share that the best size then does all three in
              */
             least: number;
             name: string;
