@@ -145,3 +145,30 @@ func TestLoadsAreMonotone(t *testing.T) {
 		t.Error("12 mm out of flat is taken")
 	}
 }
+
+// A strip is reckoned as any pane is: 26 × 244 mm in a gust, ten times as high as it is wide
+// and more, bends like a beam across its width.
+func TestStripsAreReckoned(t *testing.T) {
+	m, err := ByID("annealed")
+	if err != nil {
+		t.Fatal(err)
+	}
+	last := 0.0
+	for _, h := range []float64{230, 234, 234.1, 244, 400, 900} {
+		l := Load{W: 26, H: h, Wind: 30}
+		c, err := Choose(roomNeed(t, l))
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, k := range c.Closed {
+			if k.Material == m.ID && strings.Contains(k.Sentence, "cannot be reckoned") {
+				t.Errorf("%g mm high: %s", h, k.Sentence)
+			}
+		}
+		b, err := newPlates().bend(l, action{q: 1}, unit(0.22))
+		if err != nil || b.Stress < last*0.98 {
+			t.Errorf("%g mm high: %+v after %v, %v", h, b, last, err)
+		}
+		last = b.Stress
+	}
+}

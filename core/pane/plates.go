@@ -36,15 +36,27 @@ const (
 // all of its form.
 func (l Load) alike() Load {
 	const fine = 1e9 // panes of one form differ by rounding alone
-	l.H = unitWidth * math.Round(l.H/l.W*fine) / fine
-	l.W = unitWidth
+	wide := l.unitWide()
+	l.H = wide * math.Round(l.H/l.W*fine) / fine
+	l.W = wide
 	return l
 }
+
+// unitWide is that width: narrower where a strip would be longer than any pane is.
+func (l Load) unitWide() float64 {
+	if l.H > strips*l.W {
+		return unitWidth / 100
+	}
+	return unitWidth
+}
+
+// strips is from how many times as high as it is wide a pane is a strip.
+const strips = 9.0
 
 func (p *plates) bend(l Load, a action, s strength.Sheet) (strength.Bent, error) {
 	push, scale := a.force > 0, 1.0
 	if !push {
-		scale = l.W / unitWidth
+		scale = l.W / l.unitWide()
 		l = l.alike()
 	}
 	k := plateKey{l.W, l.H, s.Nu, l.Held, push}

@@ -4,6 +4,7 @@ import (
 	"archive/zip"
 	"bytes"
 	"context"
+	"crypto/sha256"
 	"database/sql"
 	"encoding/json"
 	"errors"
@@ -248,6 +249,54 @@ func TestBadArchives(t *testing.T) {
 			t.Errorf("%s: something was written, %d, %v", c.name, has, err)
 		}
 		_ = db.Close()
+	}
+}
+
+// What could not be brought back is no whole archive: a newer schema, a name twice, a file of
+// another length, a row that is none, a manifest without an end.
+func TestVerifyRefusesWhatIsNotRestored(t *testing.T) {
+	latest, err := store.Latest()
+	if err != nil {
+		t.Fatal(err)
+	}
+	sum := func(s string) string { return fmt.Sprintf("%x", sha256.Sum256([]byte(s))) }
+	row := `{"id":1}` + "\n"
+	head := func(schema int64) string {
+		return fmt.Sprintf(`{"format":%q,"version":%d,"schema":%d,`, Format, Version, schema)
+	}
+	file := func(name, body string) string {
+		return fmt.Sprintf(`{"name":%q,"bytes":%d,"sha256":%q}`, name, len(body), sum(body))
+	}
+	one := file("tables/shop.jsonl", row)
+	for name, c := range map[string]struct {
+		manifest string
+		files    [][2]string
+		says     string
+	}{
+		"whole":        {head(latest) + `"tables":[{"name":"shop","rows":1}],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row}}, ""},
+		"newer":        {head(latest+1) + `"tables":[],"files":[]}`, nil, "newer"},
+		"twice":        {head(latest) + `"tables":[],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row}, {"tables/shop.jsonl", row}}, "in it twice"},
+		"listed twice": {head(latest) + `"tables":[],"files":[` + one + "," + one + `]}`, [][2]string{{"tables/shop.jsonl", row}}, "listed twice"},
+		"table twice":  {head(latest) + `"tables":[{"name":"shop","rows":1},{"name":"shop","rows":1}],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row}}, "listed twice"},
+		"another size": {head(latest) + `"tables":[],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row + row}}, "bytes"},
+		"no row": {head(latest) + `"tables":[{"name":"shop","rows":1}],"files":[` + file("tables/shop.jsonl", "7\n") + `]}`,
+			[][2]string{{"tables/shop.jsonl", "7\n"}}, "cannot be read"},
+		"blanks": {head(latest) + `"tables":[],"files":[]}` + strings.Repeat(" ", mostManifest), nil, "longer than any"},
+	} {
+		var b bytes.Buffer
+		w := zip.NewWriter(&b)
+		for _, f := range append([][2]string{{manifestName, c.manifest}}, c.files...) {
+			o, err := w.Create(f[0])
+			if err != nil {
+				t.Fatal(err)
+			}
+			_, _ = o.Write([]byte(f[1]))
+		}
+		_ = w.Close()
+		_, err := Verify(bytes.NewReader(b.Bytes()), int64(b.Len()))
+		if (err == nil) != (c.says == "") || err != nil && !strings.Contains(err.Error(), c.says) {
+			t.Errorf("%s: %v", name, err)
+		}
 	}
 }
 

@@ -19,6 +19,7 @@ import (
 	"regexp"
 	"strings"
 	"time"
+	"unicode/utf8"
 
 	"freshshard/core/fault"
 	"freshshard/core/money"
@@ -74,8 +75,26 @@ func (a Answer) Check(r Request) error {
 		return errors.New("its price cannot be")
 	case a.Days < 0 || a.Days > 365:
 		return errors.New("its days cannot be")
+	case utf8.RuneCountInString(a.Lacks) > mostText:
+		return errors.New("what is not in its box is a text too long")
 	}
 	return nil
+}
+
+// mostText is how long a text of an answer is, in characters; why somebody does not make it
+// is shown up to there.
+const mostText = 120
+
+// answerOf reads an answer to a request.
+func answerOf(b []byte, r Request) (Answer, error) {
+	var a Answer
+	if err := json.Unmarshal(b, &a); err != nil {
+		return a, errors.New("its answer is no JSON that anybody could read")
+	}
+	if said := []rune(a.Refused); len(said) > mostText {
+		a.Refused = string(said[:mostText]) + " …"
+	}
+	return a, a.Check(r)
 }
 
 // folderName is a folder below the suppliers' own.
@@ -122,11 +141,7 @@ func Ask(ctx context.Context, v record.Supplier, folder string, r Request) (Answ
 	if err != nil {
 		return Answer{}, err
 	}
-	var a Answer
-	if err := json.Unmarshal(b, &a); err != nil {
-		return a, errors.New("its answer is no JSON that anybody could read")
-	}
-	return a, a.Check(r)
+	return answerOf(b, r)
 }
 
 func call(ctx context.Context, v record.Supplier, _ string, r Request) ([]byte, error) {

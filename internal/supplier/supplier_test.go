@@ -146,3 +146,22 @@ func TestAskByFile(t *testing.T) {
 		t.Errorf("half a file stops the others: %v", err)
 	}
 }
+
+// Whatever somebody answers: what is taken belongs to what was asked, costs what can be paid,
+// and has texts that can be kept.
+func FuzzAnswer(f *testing.F) {
+	r := Request{Ref: "1-1", Material: "toughened", Thickness: 4}
+	f.Add([]byte(`{"ref":"1-1","material":"toughened","thickness":4,"price":100,"days":3,"lacks":"seal"}`))
+	f.Add([]byte(`{"ref":"1-1","refused":"too large"}`))
+	f.Add([]byte(`[`))
+	f.Fuzz(func(t *testing.T, b []byte) {
+		a, err := answerOf(b, r)
+		if err != nil {
+			return
+		}
+		if a.Ref != r.Ref || a.Refused == "" && (a.Price <= 0 || a.Days < 0 || a.Material != r.Material) ||
+			len([]rune(a.Lacks)) > mostText || len([]rune(a.Refused)) > mostText+2 {
+			t.Errorf("%+v", a)
+		}
+	})
+}

@@ -190,11 +190,11 @@ function Key({ view }: { view: View }) {
 					className="w-7 border-t-4"
 					style={{ borderColor: `var(--edge-${material.edge})` }}
 				/>
-				{road.settled ? (
-					<>{assumed ? `${first || pane}, not settled` : pane}</>
-				) : (
-					road.headline
-				)}
+				{road.settled
+					? assumed
+						? `${first || pane}, not settled`
+						: pane
+					: road.headline}
 			</li>
 			{family.tightening !== "" && (
 				<li className="flex items-center gap-3">
