@@ -38,7 +38,8 @@ func newBarProblem(t BarTask) *barProblem {
 		short = p.sizes[n-1].size
 	}
 	for i, b := range t.Bars {
-		k := barKind{bar: i, room: t.room(b), price: int64(math.Round(b.price() * perPrice)), count: min(max(1, b.Count), total)}
+		k := barKind{bar: i, room: t.room(b), price: int64(math.Round(b.price() * perPrice)),
+			count: min(max(1, b.Count), total)}
 		if k.room < short {
 			continue
 		}

@@ -56,7 +56,8 @@ func someBars(seed uint64, n int) BarTask {
 	t := BarTask{Kerf: float64(r.IntN(2)) * 2, Dress: float64(r.IntN(2)) * 4, Keep: 120}
 	for k := range 2 + r.IntN(4) {
 		long := float64(500 + 50*r.IntN(30))
-		b := Bar{ID: fmt.Sprint("tube", k), Length: long, Count: 1 + r.IntN(4), Cost: math.Round(long*(0.5+r.Float64())) / 100}
+		b := Bar{ID: fmt.Sprint("tube", k), Length: long, Count: 1 + r.IntN(4),
+			Cost: math.Round(long*(0.5+r.Float64())) / 100}
 		if k < 2 {
 			b.Count = n
 			b.Length = 1200 + 300*float64(k)

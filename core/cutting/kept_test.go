@@ -102,7 +102,8 @@ func TestSearchedPlansAreAsLookedAt(t *testing.T) {
 			fmt.Fprintf(b, "= bars %d: %v\n", seed, err)
 			continue
 		}
-		fmt.Fprintf(b, "= bars %d: cost %.3f, yield %.4f, at least %.3f, proved %v\n", seed, p.Cost, p.Yield, p.Bound, p.Proved)
+		fmt.Fprintf(b, "= bars %d: cost %.3f, yield %.4f, at least %.3f, proved %v\n", seed, p.Cost, p.Yield, p.Bound,
+			p.Proved)
 		for _, l := range p.Left {
 			fmt.Fprintf(b, "  left %+v\n", l)
 		}
@@ -225,7 +226,8 @@ func TestManyPlansAreAsTheyWere(t *testing.T) {
 			Cost: 100 * float64(seed%3)})
 		task.Bars[0].Count = 1 + int(seed)%9
 		p, err := SolveBars(context.Background(), task)
-		fmt.Fprintf(b, "bars %d: %v, cost %.3f, %d bars, at least %.3f, %d left, proved %v, %s\n", seed, err, p.Cost, len(p.Bars),
+		fmt.Fprintf(b, "bars %d: %v, cost %.3f, %d bars, at least %.3f, %d left, proved %v, %s\n", seed, err, p.Cost,
+			len(p.Bars),
 			p.Bound,
 			len(p.Left), p.Proved, text(p))
 		if b := VerifyBars(task, p); err == nil && len(b) > 0 {

@@ -13,7 +13,7 @@ import (
 // it went here before.
 type Tries struct {
 	Usual float64 `json:"usual" minimum:"0" maximum:"1" doc:"Chance that a blank becomes good, when nothing is known here"`
-	Of    float64 `json:"of,omitempty" minimum:"0" maximum:"1000" doc:"Tries that the usual chance stands for; 0 for as many as it names: 95 in 100 is 19 of 20"`
+	Of    float64 `json:"of,omitempty" minimum:"0" doc:"Tries it stands for; 0: as many as it names"`
 	Good  int     `json:"good,omitempty" minimum:"0" maximum:"100000" doc:"How many came out good here"`
 	Bad   int     `json:"bad,omitempty" minimum:"0" maximum:"100000" doc:"How many broke"`
 }

@@ -34,7 +34,8 @@ func TestTriesLearn(t *testing.T) {
 		tries Tries
 		want  float64
 	}{{Tries{Usual: 0.7}, 0.7}, {Tries{Usual: 0.7, Good: 8}, 15.0 / 18}, {Tries{Usual: 0.7, Bad: 4}, 7.0 / 14},
-		{Tries{Usual: 0.7, Good: 70, Bad: 30}, 77.0 / 110}, {Tries{Usual: 0.95, Bad: 1}, 19.0 / 21}, {Tries{Usual: 0.7, Of: 8, Bad: 4},
+		{Tries{Usual: 0.7, Good: 70, Bad: 30}, 77.0 / 110}, {Tries{Usual: 0.95, Bad: 1}, 19.0 / 21},
+		{Tries{Usual: 0.7, Of: 8, Bad: 4},
 			5.6 / 12}} {
 		if got := c.tries.Chance(); math.Abs(got-c.want) > 1e-12 {
 			t.Errorf("%+v: %v, want %v", c.tries, got, c.want)

@@ -209,7 +209,8 @@ func (s solver) screw(r length.Reading, need, spread, wall float64, in []working
 	doubt = evenly * math.Sqrt(doubt+wall*wall)
 	in = append(in, working.In("q", "doubts of wall, ring, room and screw together, 19 times in 20: 0.95 of the root of "+
 		"their squares", doubt, "mm", origin.Sum()))
-	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose+doubt), Unit: "mm", Place: string(reading.ScrewLength),
+	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose+doubt), Unit: "mm",
+		Place:    string(reading.ScrewLength),
 		Limit:    working.Most(looseSeldom, "mm", origin.Custom()),
 		Sentence: "loose would the ring stay at the thinnest place, " + often + ": its screws bottom out first",
 		Working:  working.Of("max(0, {L} − ({t} + {r} − {g}) + {q})", math.Max(0, loose+doubt), "mm", in...)}

@@ -13,7 +13,8 @@ import (
 // on the screen say.
 func TestMoreFailThanFit(t *testing.T) {
 	stops, amber := 0, 0
-	for _, ledge := range []string{"3.4 ±0.5", "3.8 ±0.5", "4 ±0.5", "4.2 ±0.5", "4.6 ±0.5", "5 ±0.5", "6 ±0.5", "9 ±0.5"} {
+	for _, ledge := range []string{"3.4 ±0.5", "3.8 ±0.5", "4 ±0.5", "4.2 ±0.5", "4.6 ±0.5", "5 ±0.5", "6 ±0.5",
+		"9 ±0.5"} {
 		p := problem(t, "putty-points", map[reading.Place]string{reading.WidthTop: "500", reading.WidthBottom: "500",
 			reading.HeightLeft: "400", reading.HeightRight: "400", reading.Ledge: ledge})
 		p.Draws = odds.OnScreen

@@ -28,12 +28,14 @@ func TestOnlyWhereOneWas(t *testing.T) {
 		t.Error("a sealed unit is not offered where one was")
 	}
 	// Its groove is wide for one pane, and one pane sweats in the cold: an owner's to take on.
-	if g := gateOf(t, choose(t, n), "annealed"); g == nil || g.Gate != "shape" || !strings.Contains(g.Sentence, "sealed unit") {
+	if g := gateOf(t, choose(t, n), "annealed"); g == nil || g.Gate != "shape" ||
+		!strings.Contains(g.Sentence, "sealed unit") {
 		t.Errorf("one pane where a unit was: %+v", g)
 	}
 	n.Like = "polycarbonate"
 	n.Strike = true
-	if g := gateOf(t, choose(t, n), "toughened"); g == nil || g.Gate != "guard" || !strings.Contains(g.Sentence, "catches") {
+	if g := gateOf(t, choose(t, n), "toughened"); g == nil || g.Gate != "guard" ||
+		!strings.Contains(g.Sentence, "catches") {
 		t.Errorf("toughened where a guard was: %+v", g)
 	}
 	if open, _ := has("polycarbonate"); !open {

@@ -108,8 +108,8 @@ func (m Material) shapeGate(n Need) *Closed {
 	case n.Like == mirror && m.ID != mirror:
 		return never("shape", "it is no mirror, and the old one was", "a mirror")
 	case n.Like == sealedUnit && m.ID != sealedUnit && !m.Other:
-		return never("shape", "it is one pane, and the old one was a sealed unit: its groove is wide for it, and it sweats in "+
-			"the cold", "a sealed unit")
+		return never("shape", "it is one pane, and the old one was a sealed unit: its groove is wide for it, and it "+
+			"sweats in the cold", "a sealed unit")
 	case n.Tube && !m.Tube:
 		return never("shape", "it is not to be had as a tube", "to be had as a tube")
 	case n.Bent && m.Flat:

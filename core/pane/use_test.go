@@ -479,7 +479,8 @@ func TestWordsOnHeat(t *testing.T) {
 		material         string
 		steady, cleaning float64
 		says             string
-	}{{"a window", "polycarbonate", 60, 0, ""}, {"the outermost pane of an oven", "polycarbonate", 60.1, 0, "plastic softens"},
+	}{{"a window", "polycarbonate", 60, 0, ""},
+		{"the outermost pane of an oven", "polycarbonate", 60.1, 0, "plastic softens"},
 		{"glass there", "toughened", 108, 0, ""}, {"an oven that cleans itself", "glass-ceramic", 240, 100, "cleans itself"},
 		{"one that does not", "glass-ceramic", 240, 0, ""}} {
 		m, err := ByID(c.material)

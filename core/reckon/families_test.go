@@ -88,8 +88,9 @@ func TestEveryFamilyIsReckoned(t *testing.T) {
 
 // The order line says what the pane is.
 func TestOrderLines(t *testing.T) {
-	for id, want := range map[string]string{"gauge-tube": "mm long, not settled yet; first of the choice: borosilicate, wall 2.4 mm, ±",
-		"ring-port": "round, ", "putty-points": " × "} {
+	for id, want := range map[string]string{
+		"gauge-tube": "mm long, not settled yet; first of the choice: borosilicate, wall 2.4 mm, ±",
+		"ring-port":  "round, ", "putty-points": " × "} {
 		f, err := family.ByID(id)
 		if err != nil {
 			t.Fatal(err)

@@ -38,7 +38,7 @@ const nutFactor = 0.2
 type Turns struct {
 	Free   float64 `json:"free" doc:"Gasket's free thickness, mm; 0 where metal meets glass"`
 	Screw  string  `json:"screw,omitempty" doc:"Of the list; empty where its pitch is given"`
-	Pitch  float64 `json:"pitch,omitempty" minimum:"0" maximum:"10" doc:"How far one turn goes, mm, of a thread that is not listed"`
+	Pitch  float64 `json:"pitch,omitempty" minimum:"0" maximum:"10" doc:"mm a turn, where it is not listed"`
 	Inch   float64 `json:"per_inch,omitempty" minimum:"0" maximum:"100" doc:"The same in turns to the inch"`
 	Seated float64 `json:"seated,omitempty" doc:"Share of the free thickness when seated, 0 for the usual range"`
 	Torque float64 `json:"torque,omitempty" doc:"N·m; 0 when nobody asks"`
@@ -71,7 +71,8 @@ func (t Turns) thread() (Screw, error) {
 	case t.Inch != 0 && !(t.Inch >= 3 && t.Inch <= 100):
 		return Screw{}, fault.New("per_inch", "from 3 to 100 threads to the inch are expected", "count them along an inch")
 	case t.Torque > 0:
-		return Screw{}, fault.New("torque", "how hard a torque presses goes by the screw's diameter", "choose the screw by its name")
+		return Screw{}, fault.New("torque", "how hard a torque presses goes by the screw's diameter",
+			"choose the screw by its name")
 	case t.Pitch != 0:
 		return Screw{Name: "the screw", Pitch: t.Pitch}, nil
 	}

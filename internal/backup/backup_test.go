@@ -268,17 +268,22 @@ func TestVerifyRefusesWhatIsNotRestored(t *testing.T) {
 		return fmt.Sprintf(`{"name":%q,"bytes":%d,"sha256":%q}`, name, len(body), sum(body))
 	}
 	one := file("tables/shop.jsonl", row)
+	const twoShops = `"tables":[{"name":"shop","rows":1},{"name":"shop","rows":1}],"files":[`
 	for name, c := range map[string]struct {
 		manifest string
 		files    [][2]string
 		says     string
 	}{
-		"whole":        {head(latest) + `"tables":[{"name":"shop","rows":1}],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row}}, ""},
-		"newer":        {head(latest+1) + `"tables":[],"files":[]}`, nil, "newer"},
-		"twice":        {head(latest) + `"tables":[],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row}, {"tables/shop.jsonl", row}}, "in it twice"},
-		"listed twice": {head(latest) + `"tables":[],"files":[` + one + "," + one + `]}`, [][2]string{{"tables/shop.jsonl", row}}, "listed twice"},
-		"table twice":  {head(latest) + `"tables":[{"name":"shop","rows":1},{"name":"shop","rows":1}],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row}}, "listed twice"},
-		"another size": {head(latest) + `"tables":[],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row + row}}, "bytes"},
+		"whole": {head(latest) + `"tables":[{"name":"shop","rows":1}],"files":[` + one + `]}`,
+			[][2]string{{"tables/shop.jsonl", row}}, ""},
+		"newer": {head(latest+1) + `"tables":[],"files":[]}`, nil, "newer"},
+		"twice": {head(latest) + `"tables":[],"files":[` + one + `]}`,
+			[][2]string{{"tables/shop.jsonl", row}, {"tables/shop.jsonl", row}}, "in it twice"},
+		"listed twice": {head(latest) + `"tables":[],"files":[` + one + "," + one + `]}`,
+			[][2]string{{"tables/shop.jsonl", row}}, "listed twice"},
+		"table twice": {head(latest) + twoShops + one + `]}`, [][2]string{{"tables/shop.jsonl", row}}, "listed twice"},
+		"another size": {head(latest) + `"tables":[],"files":[` + one + `]}`, [][2]string{{"tables/shop.jsonl", row + row}},
+			"bytes"},
 		"no row": {head(latest) + `"tables":[{"name":"shop","rows":1}],"files":[` + file("tables/shop.jsonl", "7\n") + `]}`,
 			[][2]string{{"tables/shop.jsonl", "7\n"}}, "cannot be read"},
 		"blanks": {head(latest) + `"tables":[],"files":[]}` + strings.Repeat(" ", mostManifest), nil, "longer than any"},

@@ -35,7 +35,8 @@ func Clean(field, text string) (string, error) {
 	case u.User != nil || u.RawQuery != "" || u.Fragment != "" || strings.Trim(u.Path, "/") != "":
 		return "", fault.New(field, "this leads to one page, not to the shop", "leave out what stands behind the name")
 	case Own(u.Hostname()):
-		return "", fault.New(field, "only this machine finds "+u.Hostname(), "give the address that a phone in the street opens")
+		return "", fault.New(field, "only this machine finds "+u.Hostname(),
+			"give the address that a phone in the street opens")
 	}
 	return u.Scheme + "://" + strings.ToLower(u.Host), nil
 }

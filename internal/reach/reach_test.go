@@ -12,7 +12,8 @@ import (
 // What goes out as an address, and what never does.
 func TestClean(t *testing.T) {
 	for text, want := range map[string]string{"": "", " https://Lantern.Example/ ": "https://lantern.example",
-		"http://192.0.2.7:8080": "http://192.0.2.7:8080", "lantern.example": "!", "ftp://lantern.example": "!", "https://": "!",
+		"http://192.0.2.7:8080": "http://192.0.2.7:8080", "lantern.example": "!", "ftp://lantern.example": "!",
+		"https://":                     "!",
 		"https://lantern.example/jobs": "!", "https://a:b@lantern.example": "!", "https://lantern.example?x=1": "!",
 		"http://127.0.0.1:8080": "!", "http://localhost": "!", "http://[::1]:80": "!", "http://127.9.9.9": "!"} {
 		got, err := Clean("address", text)
@@ -25,7 +26,8 @@ func TestClean(t *testing.T) {
 
 // A shop that answers says its name; another program, an error and nothing at all do not.
 func TestName(t *testing.T) {
-	for body, want := range map[string]string{`{"setup":false,"shop":{"name":"Lantern Yard"}}`: "Lantern Yard", `{}`: "", `<p>`: "",
+	for body, want := range map[string]string{`{"setup":false,"shop":{"name":"Lantern Yard"}}`: "Lantern Yard", `{}`: "",
+		`<p>`: "",
 		"404": ""} {
 		s := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
 			if body == "404" {

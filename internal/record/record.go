@@ -36,7 +36,7 @@ type Shop struct {
 	Name    string      `json:"name"`
 	Town    string      `json:"town"`
 	Unit    length.Unit `json:"unit" enum:"mm,in" doc:"What a bare number means"`
-	Address string      `json:"address,omitempty" maxLength:"200" doc:"Where it is reached from outside; nothing while nobody said"`
+	Address string      `json:"address,omitempty" maxLength:"200" doc:"Where it is reached from outside"`
 	Version int         `json:"version"`
 }
 

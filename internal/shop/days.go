@@ -223,7 +223,8 @@ func (s *Shop) Promise(ctx context.Context, by record.Account, job int64, at tim
 		}
 		now := before.PromisedAt
 		if now != nil && !now.Equal(at) && (seen == nil || !now.Equal(*seen)) || now == nil && seen != nil {
-			return store.Change{}, &record.Conflict{Field: "at", Says: "Somebody else changed its promise a moment ago. Look again."}
+			return store.Change{}, &record.Conflict{Field: "at",
+				Says: "Somebody else changed its promise a moment ago. Look again."}
 		}
 		after := before
 		after.PromisedAt = &at

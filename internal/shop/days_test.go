@@ -175,7 +175,8 @@ func TestNobodyGrantsThemselves(t *testing.T) {
 		t.Errorf("a credit: %v", err)
 	}
 	var said int
-	if err := s.store.DB.QueryRowContext(ctx, "SELECT COUNT(*) FROM audit WHERE noun = 'week' AND said LIKE '%they may do: gas%'").
+	if err := s.store.DB.QueryRowContext(ctx,
+		"SELECT COUNT(*) FROM audit WHERE noun = 'week' AND said LIKE '%they may do: gas%'").
 		Scan(&said); err != nil || said != 2 {
 		t.Errorf("%d lines in the trail, %v", said, err)
 	}

@@ -31,7 +31,8 @@ func TestOneJobTakesNoDaysFromTheOthers(t *testing.T) {
 		return schedule.Verify(p, plan)
 	}
 	d := dayOf(t, s, mira)
-	if len(d.Jobs) != 1 || len(d.Left) != 1 || d.Left[0].Job != bad || !strings.Contains(d.Left[0].Why, "no place in the days") {
+	if len(d.Jobs) != 1 || len(d.Left) != 1 || d.Left[0].Job != bad ||
+		!strings.Contains(d.Left[0].Why, "no place in the days") {
 		t.Errorf("%d jobs, left %+v", len(d.Jobs), d.Left)
 	}
 	refuse = "nobody"

@@ -36,7 +36,8 @@ func TestAReadingThatCannotBeMeant(t *testing.T) {
 		t.Fatal(err)
 	}
 	inch := Said{Text: "90 in", Instrument: length.Rule}
-	if f := fault.Of(s.Read(ctx, mira, First(id), reading.WidthBottom, inch)); f == nil || !strings.Contains(f.Why, " in here") {
+	if f := fault.Of(s.Read(ctx, mira, First(id), reading.WidthBottom, inch)); f == nil ||
+		!strings.Contains(f.Why, " in here") {
 		t.Errorf("%v", f)
 	}
 }

@@ -162,7 +162,8 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
-	if v.Unit != "in" || !strings.Contains(v.Reckoning.Order, " in, not settled yet; first of the choice: 4 mm glass-ceramic, ±1/16 in") {
+	if v.Unit != "in" || !strings.Contains(v.Reckoning.Order,
+		" in, not settled yet; first of the choice: 4 mm glass-ceramic, ±1/16 in") {
 		t.Errorf("%s: %s", v.Unit, v.Reckoning.Order)
 	}
 	// A bare number is inches from now on.

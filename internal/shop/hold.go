@@ -21,7 +21,7 @@ type Hold struct {
 	May       []MayCure          `json:"may" doc:"Open steps that may wait for something to harden, the usual one first"`
 	Adhesives []cure.Adhesive    `json:"adhesives"`
 	Tubes     []Tube             `json:"tubes" doc:"Adhesives in the stores"`
-	Air       *record.AirReading `json:"air,omitempty" doc:"At the bench now, as it was read; of the made-up shop, as its station has it"`
+	Air       *record.AirReading `json:"air,omitempty" doc:"At the bench now; nothing where nobody read it"`
 	Read      bool               `json:"read" doc:"Somebody read it in the last hours"`
 }
 

@@ -136,7 +136,8 @@ func (s *Shop) Rounds(ctx context.Context) (Rounds, error) {
 	if err != nil {
 		return Rounds{}, err
 	}
-	out := Rounds{Home: w.roads.home, Places: append([]string{}, w.roads.Places()...), Taken: []RoundSheet{}, Open: []ToVisit{},
+	out := Rounds{Home: w.roads.home, Places: append([]string{}, w.roads.Places()...), Taken: []RoundSheet{},
+		Open: []ToVisit{},
 		Days: w.workDays(daysShown)}
 	for _, r := range w.rounds {
 		out.Taken = append(out.Taken, w.sheet(r))

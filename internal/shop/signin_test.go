@@ -82,13 +82,15 @@ func TestSpellingsOfANameAreOne(t *testing.T) {
 		t.Fatal(err)
 	}
 	for n := range pairLimit.free {
-		_, err := s.ResetPassword(ctx, Reset{Login: spellings[n%len(spellings)], Word: "no word", Password: "five plain words are here"}, abroad)
+		_, err := s.ResetPassword(ctx, Reset{Login: spellings[n%len(spellings)], Word: "no word",
+			Password: "five plain words are here"}, abroad)
 		if fault.Of(err) == nil {
 			t.Fatal(err)
 		}
 	}
 	var slow *record.Slow
-	if _, err := s.ResetPassword(ctx, Reset{Login: "tör", Word: word, Password: "five plain words are here"}, abroad); !errors.As(err, &slow) {
+	if _, err := s.ResetPassword(ctx, Reset{Login: "tör", Word: word, Password: "five plain words are here"},
+		abroad); !errors.As(err, &slow) {
 		t.Errorf("a sixth word under another spelling: %v", err)
 	}
 }

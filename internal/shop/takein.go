@@ -103,9 +103,10 @@ func (in TakeIn) records(vs own.Values) (record.Customer, record.Object, record.
 	if err := in.Road.Check(held); err != nil {
 		return c, o, p, err
 	}
-	p = record.Pane{Held: record.Held{Family: held.ID, Road: in.Road, Frame: held.Frame, Gasket: fit.Gasket{Kind: fit.None},
-		Like:  in.Like,
-		Stack: pane.Stack{Cavity: cavity}}}
+	p = record.Pane{Held: record.Held{Family: held.ID, Road: in.Road, Frame: held.Frame,
+		Gasket: fit.Gasket{Kind: fit.None},
+		Like:   in.Like,
+		Stack:  pane.Stack{Cavity: cavity}}}
 	if held.Tightening != "" {
 		p.Sides = usualFixings[held.Fixing]
 	}

@@ -86,7 +86,8 @@ func TestNothingIsOrderedTwice(t *testing.T) {
 		t.Errorf("%v", f)
 	}
 	for _, who := range []string{"the lock", "the quay"} {
-		if err := s.AddOffer(ctx, tor, "", at, source.Offer{Kind: source.Cutter, Who: who, Price: 4000, Days: 3, Mark: true}); err != nil {
+		if err := s.AddOffer(ctx, tor, "", at,
+			source.Offer{Kind: source.Cutter, Who: who, Price: 4000, Days: 3, Mark: true}); err != nil {
 			t.Fatal(err)
 		}
 	}

@@ -77,7 +77,8 @@ func (s *Shop) SetWeek(ctx context.Context, by record.Account, in record.Week) e
 		}
 		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "week", Item: fmt.Sprint(in.Account),
 			Action: "changed",
-			Said:   "when they work was changed; they may do: " + cmp.Or(strings.Join(in.May, ", "), "nothing of gas, pressure or height"), After: in})
+			Said: "when they work was changed; they may do: " + cmp.Or(strings.Join(in.May, ", "),
+				"nothing of gas, pressure or height"), After: in})
 	})
 }
 
@@ -149,7 +150,8 @@ func (s *Shop) SetDayPlace(ctx context.Context, by record.Account, in NewDayPlac
 				return nil // a retry
 			}
 			if p.Name == in.Name && p.Count != in.Seen {
-				return &record.Conflict{Field: "count", Says: fmt.Sprintf("Somebody else said %d a moment ago. Look again.", p.Count)}
+				return &record.Conflict{Field: "count",
+					Says: fmt.Sprintf("Somebody else said %d a moment ago. Look again.", p.Count)}
 			}
 		}
 		if err := t.SetDayPlace(ctx, in.DayPlace); err != nil {

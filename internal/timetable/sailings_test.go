@@ -139,8 +139,10 @@ func TestRulesAreAsALibraryReadsThem(t *testing.T) {
 func TestRulesHaveAnEnd(t *testing.T) {
 	at := time.Date(2026, 3, 23, 0, 0, 0, 0, time.UTC)
 	never := "SUMMARY:Quay to Isle|DTSTART:20260324T150000Z|DTEND:20260324T151500Z|RRULE:"
-	for rule, says := range map[string]string{"FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30": "", "FREQ=YEARLY;BYEASTER=500": "Easter",
-		"FREQ=DAILY;BYSETPOS=9": "positions", "FREQ=DAILY;COUNT=20001": "further", "FREQ=MONTHLY;BYDAY=2SA": "weekdays of a month",
+	for rule, says := range map[string]string{"FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30": "",
+		"FREQ=YEARLY;BYEASTER=500": "Easter",
+		"FREQ=DAILY;BYSETPOS=9":    "positions", "FREQ=DAILY;COUNT=20001": "further",
+		"FREQ=MONTHLY;BYDAY=2SA":     "weekdays of a month",
 		"FREQ=MONTHLY;BYMONTHDAY=-1": "no day -1", "FREQ=DAILY;COUNT=20000": "", "FREQ=DAILY;INTERVAL=1001": "further"} {
 		got, err := Sailings(strings.NewReader(timetable(never+rule)), at, at.AddDate(0, 0, 30), time.UTC)
 		f := fault.Of(err)

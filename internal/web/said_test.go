@@ -21,13 +21,15 @@ func TestWhatAnErrorSays(t *testing.T) {
 		says   string
 		fields int
 	}{
-		"records away":   {driver.ErrBadConn, 503, "cannot be reached", 0},
-		"network":        {&net.OpError{Op: "dial", Err: errors.New("refused")}, 503, "cannot be reached", 0},
-		"too slow":       {context.DeadlineExceeded, 503, "cannot be reached", 0},
-		"its own check":  {&record.Broken{What: "The cut room made a plan that cannot be cut", Why: "x"}, 503, "its own check", 0},
-		"a mistake":      {errors.New("index out of range"), 503, "made a mistake", 0},
-		"one fault":      {fault.New("name", "this is empty", "type it in"), 422, "this is empty", 1},
-		"faults at once": {errors.Join(fault.New("name", "this is empty", "x"), fault.New("object", "this is empty", "x")), 422, "", 2},
+		"records away": {driver.ErrBadConn, 503, "cannot be reached", 0},
+		"network":      {&net.OpError{Op: "dial", Err: errors.New("refused")}, 503, "cannot be reached", 0},
+		"too slow":     {context.DeadlineExceeded, 503, "cannot be reached", 0},
+		"its own check": {&record.Broken{What: "The cut room made a plan that cannot be cut", Why: "x"}, 503,
+			"its own check", 0},
+		"a mistake": {errors.New("index out of range"), 503, "made a mistake", 0},
+		"one fault": {fault.New("name", "this is empty", "type it in"), 422, "this is empty", 1},
+		"faults at once": {errors.Join(fault.New("name", "this is empty", "x"), fault.New("object", "this is empty", "x")),
+			422, "", 2},
 	} {
 		p := said(context.Background(), c.err).(*Problem)
 		if p.Status != c.status || !strings.Contains(p.Detail, c.says) || len(p.Errors) != c.fields {
@@ -53,9 +55,11 @@ func TestPlainRefusals(t *testing.T) {
 			t.Errorf("%s: %d %s", body, a.status, text)
 		}
 	}
-	a := c.call("POST", "/api/jobs", body{"name": " ", "object": "", "exposure": "fire", "family": "clip-heat", "place": "bench"},
+	a := c.call("POST", "/api/jobs",
+		body{"name": " ", "object": "", "exposure": "fire", "family": "clip-heat", "place": "bench"},
 		"Idempotency-Key", "all-at-once")
-	if p := a.problem(t); a.status != 422 || len(p.Errors) != 2 || p.Errors[0].Field != "name" || p.Errors[1].Field != "object" {
+	if p := a.problem(t); a.status != 422 || len(p.Errors) != 2 || p.Errors[0].Field != "name" ||
+		p.Errors[1].Field != "object" {
 		t.Errorf("%d %s", a.status, a.body)
 	}
 	for _, n := range []int{2, 300_000, 3_000_000} {
