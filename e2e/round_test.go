@@ -3,6 +3,7 @@ package e2e
 import (
 	"fmt"
 	"testing"
+	"time"
 
 	"github.com/chromedp/chromedp"
 )
@@ -52,7 +53,10 @@ func roundOfThree(t *testing.T, p *program) {
 		g.until(want, fmt.Sprintf(`document.querySelector("[data-forecast]")?.innerText.includes(%q)`, want))
 	}
 	put("time,c,rh\n2031-01-01T08:00:00Z,5,80\n2031-01-01T10:00:00Z,5,80\n", "an hour is missing")
-	put("time,c,rh\n2031-01-01T08:00:00Z,5,80\n2031-01-01T09:00:00Z,5,80\n", "As the forecast says it")
+	put("time,c,rh\n2031-01-01T08:00:00Z,5,80\n2031-01-01T09:00:00Z,5,80\n", "none of that is near")
+	soon := time.Now().UTC().Truncate(time.Hour)
+	put(fmt.Sprintf("time,c,rh\n%s,5,80\n%s,5,80\n", soon.Add(time.Hour).Format(time.RFC3339),
+		soon.Add(2*time.Hour).Format(time.RFC3339)), "As the forecast says it")
 	g.press("give it up")
 	g.until("the station again", `document.querySelector("[data-forecast='0']")`)
 

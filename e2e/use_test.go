@@ -80,7 +80,7 @@ func clampRing(t *testing.T, p *program) {
 	g.sees("its screws bottom out first")
 	g.sees("window as it comes")
 	g.read("screw_length", "22")
-	g.sees("the ring is home before its screws bottom out")
+	g.sees("as read, the ring is home before its screws bottom out")
 	g.accessible("a clamp ring")
 }
 

@@ -77,7 +77,6 @@ var oneSide = []walk{
 }
 
 var otherSide = []walk{
-	{"quiet screens", quietScreens},
 	{"sums", sums},
 	{"outline", outlines},
 	{"heat and odds", heatAndOdds},
@@ -105,6 +104,7 @@ var otherSide = []walk{
 	{"take-in draft", takeInDraft},
 	{"questions find the family", questionsFindTheFamily},
 	{"old drafts", oldDrafts},
+	{"quiet screens", quietScreens},
 }
 
 var behind = []walk{

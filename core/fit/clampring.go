@@ -214,8 +214,8 @@ func (s solver) screw(r length.Reading, need, spread, wall float64, in []working
 		Limit:    working.Most(looseSeldom, "mm", origin.Custom()),
 		Sentence: "loose would the ring stay at the thinnest place, " + often + ": its screws bottom out first",
 		Working:  working.Of("max(0, {L} − ({t} + {r} − {g}) + {q})", math.Max(0, loose+doubt), "mm", in...)}
-	if loose+doubt <= 0 {
-		f.Sentence = "loose: at the thinnest place the ring is home before its screws bottom out"
+	if loose <= 0 {
+		f.Sentence = "loose, " + often + ": at the thinnest place, as read, the ring is home before its screws bottom out"
 	}
 	crush := spread - loose + doubt
 	bad := working.Warn
