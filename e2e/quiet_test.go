@@ -1,12 +1,18 @@
 package e2e
 
 import (
+	"bytes"
 	"context"
 	"fmt"
+	"io"
+	"os"
+	"path/filepath"
+	"strings"
 	"sync"
 	"testing"
 
 	"github.com/chromedp/chromedp"
+	"github.com/ledongthuc/pdf"
 
 	"freshshard/internal/demo"
 )
@@ -104,4 +110,52 @@ func quietScreens(t *testing.T, p *program) {
 		}
 	}
 	g.quiet("the made-up shop", paths)
+}
+
+// printed is a page as the browser prints it: the text of all its sheets, as another reader
+// reads it, and how many there are.
+func (g *page) printed(path string) (text string, sheets int) {
+	g.t.Helper()
+	g.goTo(path)
+	g.until("the content of "+path, `document.querySelector("main").innerText.length > 200`)
+	b, err := chromedp.Run(g.ctx, chromedp.PrintToPDF())
+	if err != nil {
+		g.fail(err)
+	}
+	if dir := os.Getenv("FRESHSHARD_PRINTED"); dir != "" {
+		_ = os.WriteFile(filepath.Join(dir, strings.ReplaceAll(path, "/", "_")+".pdf"), b, 0o600)
+	}
+	r, err := pdf.NewReader(bytes.NewReader(b), int64(len(b)))
+	if err != nil {
+		g.fail(err)
+	}
+	plain, err := r.GetPlainText()
+	if err != nil {
+		g.fail(err)
+	}
+	all, err := io.ReadAll(plain)
+	if err != nil {
+		g.fail(err)
+	}
+	return strings.Join(strings.Fields(string(all)), ""), r.NumPage()
+}
+
+// The browser's own print gives all of a page, from its first line to its last, without what
+// is pressed on a screen.
+func printsWhole(t *testing.T, p *program) {
+	g := open(t, p)
+	g.signIn("mira")
+	for path, wants := range map[string][2]string{
+		"/days":           {"Promises", "Plananew"},
+		"/jobs/1/measure": {"Saunastove", "Enter"},
+		"/jobs":           {"Jobs", "Takein"},
+	} {
+		text, sheets := g.printed(path)
+		last := ask[string](g, `[...document.querySelectorAll("main li")].filter(e => e.innerText.trim().length > 12 &&
+			!e.closest("button, form, nav")).at(-1).innerText.split("\n")[0].replace(/\s+/g, "").slice(0, 12)`)
+		whole := strings.Contains(text, wants[0]) && strings.Contains(text, last) && sheets > 0
+		if !whole || strings.Contains(text, wants[1]) {
+			t.Errorf("%s: %d sheets, last words %q there: %v; %.300s", path, sheets, last, strings.Contains(text, last), text)
+		}
+	}
 }

@@ -105,6 +105,7 @@ var otherSide = []walk{
 	{"questions find the family", questionsFindTheFamily},
 	{"old drafts", oldDrafts},
 	{"quiet screens", quietScreens},
+	{"prints whole", printsWhole},
 }
 
 var behind = []walk{

@@ -53,6 +53,7 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 	return (
 		<div
 			ref={ref}
+			data-ground
 			className="lit relative min-h-[540px] flex-1 overflow-hidden sm:min-h-[420px] lg:min-h-0"
 		>
 			{/* biome-ignore lint/a11y/useSemanticElements: a drawing is a group of parts, not of form fields */}

@@ -11,7 +11,10 @@ export function Ground({
 	foot?: ReactNode;
 }) {
 	return (
-		<div className="lit relative flex min-h-[320px] flex-1 flex-col overflow-hidden lg:min-h-0">
+		<div
+			data-ground
+			className="lit relative flex min-h-[320px] flex-1 flex-col overflow-hidden lg:min-h-0"
+		>
 			<p className="px-4 pt-2.5 pr-32 text-[0.9375rem] text-ink-2 sm:px-7 sm:pr-36">
 				{says}
 			</p>
