@@ -5263,7 +5263,7 @@ export interface components {
             since: string;
         };
         RecordShop: {
-            /** @description Where it is reached from outside; nothing while nobody said */
+            /** @description Where it is reached from outside */
             address?: string;
             name: string;
             town: string;
@@ -5764,7 +5764,7 @@ export interface components {
             per_inch?: number;
             /**
              * Format: double
-             * @description How far one turn goes, mm, of a thread that is not listed
+             * @description mm a turn, where it is not listed
              */
             pitch?: number;
             /** @description Of the list; empty where its pitch is given */
@@ -6456,7 +6456,7 @@ export interface components {
         };
         ShopHold: {
             adhesives: components["schemas"]["CureAdhesive"][];
-            /** @description At the bench now, as it was read; of the made-up shop, as its station has it */
+            /** @description At the bench now; nothing where nobody read it */
             air?: components["schemas"]["RecordAirReading"];
             cures: components["schemas"]["ShopCureView"][];
             /** @description Open steps that may wait for something to harden, the usual one first */
