@@ -74,7 +74,8 @@ func (g *page) quiet(of string, paths []string) {
 	}
 }
 
-// A shop with nothing in it, then with one job: every screen opens at both widths.
+// A shop with nothing in it, then with one job, then with two hundred: every screen opens at
+// both widths.
 func TestScreensOfAnEmptyShop(t *testing.T) {
 	t.Parallel()
 	p := start(t, "serve")
@@ -84,16 +85,23 @@ func TestScreensOfAnEmptyShop(t *testing.T) {
 		"owner": {"name": "Mira", "login": "mira", "password": %q, "role": "owner"}}`, demo.Password))
 	g.signIn("mira")
 	g.quiet("with nothing in it", everywhere)
-	made := g.call("POST", "/api/jobs", `{"name": "Oda Marl", "object": "Sauna stove", "exposure": "fire",
-		"family": "clip-heat", "place": "site"}`)
-	if made == "" {
-		t.Fatal("nothing was taken in")
+	taken := func(n int) {
+		if g.call("POST", "/api/jobs", fmt.Sprintf(`{"name": "Oda Marl", "object": "Sauna stove %d", "exposure": "fire",
+			"family": "clip-heat", "place": "site"}`, n)) == "" {
+			t.Fatal("nothing was taken in")
+		}
 	}
+	taken(1)
 	one := append([]string{}, everywhere...)
 	for _, s := range stations {
 		one = append(one, "/jobs/1/"+s)
 	}
 	g.quiet("with one job", one)
+	for n := 2; n <= 200; n++ {
+		taken(n)
+	}
+	g.goTo("/jobs") // Today is read anew behind it
+	g.quiet("with two hundred jobs", everywhere)
 }
 
 var stations = []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"}
