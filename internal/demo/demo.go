@@ -146,12 +146,12 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 	if err != nil {
 		return err
 	}
-	people := map[string]record.Account{"mira": mira}
+	staff := map[string]record.Account{"mira": mira}
 	for _, p := range []shop.Person{
 		{Name: "Tor Vanning", Login: "tor", Password: Password, Role: record.Technician},
 		{Name: "Ebbe Sand", Login: "ebbe", Password: Password, Role: record.Technician},
 	} {
-		if people[p.Login], err = s.AddPerson(ctx, mira, "", p); err != nil {
+		if staff[p.Login], err = s.AddPerson(ctx, mira, "", p); err != nil {
 			return err
 		}
 	}
@@ -171,7 +171,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 	all := present()
 	ids := make([]int64, len(all))
 	for i, j := range all {
-		if ids[i], err = takeIn(ctx, s, people[j.by], j, now); err != nil {
+		if ids[i], err = takeIn(ctx, s, staff[j.by], j, now); err != nil {
 			return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 		}
 	}
@@ -180,7 +180,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 	work.SetLimit(hands)
 	for i, j := range all {
 		work.Go(func() error {
-			if err := fill(ctx, s, people[j.by], ids[i], j, now); err != nil {
+			if err := fill(ctx, s, staff[j.by], ids[i], j, now); err != nil {
 				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 			}
 			in()
@@ -193,16 +193,16 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 	if err := s.SetRates(outer, mira, rates); err != nil {
 		return err
 	}
-	if err := fillYear(outer, s, people, now, in); err != nil {
+	if err := fillYear(outer, s, staff, now, in); err != nil {
 		return err
 	}
 	// Tickets have their numbers in the order of the jobs.
 	for i, j := range all {
 		if j.sign {
-			if err := sign(outer, s, people[j.by], ids[i]); err != nil {
+			if err := sign(outer, s, staff[j.by], ids[i]); err != nil {
 				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 			}
-			if err := bill(outer, s, mira, ids[i]); err != nil {
+			if err := invoiceOf(outer, s, mira, ids[i]); err != nil {
 				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 			}
 		}

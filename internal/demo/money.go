@@ -59,8 +59,8 @@ func (o order) place(ctx context.Context, s *shop.Shop, by record.Account, at sh
 // paneCost is what a pane without an order cost here, cents. Made up.
 const paneCost = 4200
 
-// bill prices what has no price yet, and writes the invoice of a signed job.
-func bill(ctx context.Context, s *shop.Shop, by record.Account, job int64) error {
+// invoiceOf prices what has no price yet, and writes the invoice of a signed job.
+func invoiceOf(ctx context.Context, s *shop.Shop, by record.Account, job int64) error {
 	p, err := s.Price(ctx, shop.First(job))
 	if err != nil {
 		return err

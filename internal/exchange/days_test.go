@@ -19,8 +19,8 @@ var east = time.FixedZone("east", 2*3600)
 // twoPeople are the days of two: one works over three days, one helps once.
 func twoPeople() shop.Days {
 	from := time.Date(2026, 3, 4, 7, 0, 0, 0, time.UTC)
-	step := func(key, title string, days, minutes int, with ...string) shop.DayStep {
-		at := from.AddDate(0, 0, days)
+	step := func(key, title string, inDays, minutes int, with ...string) shop.DayStep {
+		at := from.AddDate(0, 0, inDays)
 		return shop.DayStep{Key: key, Job: 3, Object: "Horse trailer, =window", Title: title, From: at,
 			To: at.Add(time.Duration(minutes) * time.Minute), With: with, Why: "The bead is open then."}
 	}

@@ -226,13 +226,13 @@ func (s *Shop) paneCost(ctx context.Context, job int64, b benchView, m *price.Ma
 	if b.toCutEver() == nil && !cut[b.pane.ID] {
 		return nil
 	}
-	stock, err := s.store.Stock(ctx, true)
+	kept, err := s.store.Stock(ctx, true)
 	if err != nil {
 		return err
 	}
 	w, h := r.Fit.Order.W, r.Fit.Order.H
-	for _, k := range stock {
-		k.Quantity = 1 // of what is out of stock the price still holds
+	for _, k := range kept {
+		k.Quantity = 1 // of what is out of kept the price still holds
 		outside := 0.0
 		if k.Kind == record.TubeStock {
 			outside = tenth(w)

@@ -39,12 +39,12 @@ func (s *Shop) Search(ctx context.Context, words string) (Found, error) {
 	if out.Customers, err = s.store.CustomersLike(ctx, words, foundOthers); err != nil {
 		return out, err
 	}
-	stock, err := s.store.Stock(ctx, true)
+	kept, err := s.store.Stock(ctx, true)
 	if err != nil {
 		return out, err
 	}
 	all := strings.Fields(strings.ToLower(words))
-	for _, v := range stock {
+	for _, v := range kept {
 		text := strings.ToLower(strings.Join([]string{called(v), v.Place, v.Lot, string(v.Kind)}, " "))
 		has := func(w string) bool { return strings.Contains(text, w) }
 		if len(out.Stores) < foundOthers && !slices.ContainsFunc(all, func(w string) bool { return !has(w) }) {

@@ -18,7 +18,7 @@ type CureID struct {
 }
 
 func (v *Server) holdRoutes(api huma.API) {
-	hold := func(ctx context.Context, at BenchID, err error) (*out[shop.Hold], error) {
+	answer := func(ctx context.Context, at BenchID, err error) (*out[shop.Hold], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
@@ -26,13 +26,13 @@ func (v *Server) holdRoutes(api huma.API) {
 		return &out[shop.Hold]{h}, said(ctx, err)
 	}
 	register(v, api, op("hold", http.MethodGet, "/api/jobs/{id}/hold", "What hardens, its clocks and its air"),
-		func(ctx context.Context, in *BenchID) (*out[shop.Hold], error) { return hold(ctx, *in, nil) })
+		func(ctx context.Context, in *BenchID) (*out[shop.Hold], error) { return answer(ctx, *in, nil) })
 	register(v, api, op("startCure", http.MethodPost, "/api/jobs/{id}/cures", "Start the clock of what was laid"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Keyed[shop.Laid]
 		}) (*out[shop.Hold], error) {
-			return hold(ctx, in.BenchID, v.shop.StartCure(ctx, who(ctx), in.Key, in.bench(ctx), in.Body, v.options.Zone))
+			return answer(ctx, in.BenchID, v.shop.StartCure(ctx, who(ctx), in.Key, in.bench(ctx), in.Body, v.options.Zone))
 		})
 	register(v, api, op("moveCure", http.MethodPut, "/api/jobs/{id}/cures/{cure}/place",
 		"It stands somewhere else from now on, or is warmed"),
@@ -43,12 +43,12 @@ func (v *Server) holdRoutes(api huma.API) {
 				Heated float64      `json:"heated,omitempty" minimum:"0" maximum:"40"`
 			}
 		}) (*out[shop.Hold], error) {
-			return hold(ctx, in.BenchID, v.shop.MoveCure(ctx, who(ctx), in.bench(ctx), in.Cure,
+			return answer(ctx, in.BenchID, v.shop.MoveCure(ctx, who(ctx), in.bench(ctx), in.Cure,
 				record.Stay{Place: in.Body.Place, Heated: in.Body.Heated}, in.Version, v.options.Zone))
 		})
 	register(v, api, op("dropCure", http.MethodDelete, "/api/jobs/{id}/cures/{cure}", "Take a clock out"),
 		func(ctx context.Context, in *CureID) (*out[shop.Hold], error) {
-			return hold(ctx, in.BenchID, v.shop.DropCure(ctx, who(ctx), in.bench(ctx), in.Cure, in.Version))
+			return answer(ctx, in.BenchID, v.shop.DropCure(ctx, who(ctx), in.bench(ctx), in.Cure, in.Version))
 		})
 	v.timerRoutes(api)
 	register(v, api, op("vanLoad", http.MethodGet, "/api/jobs/{id}/van", "What to take along for what is left of a job"),
@@ -72,7 +72,7 @@ func (v *Server) holdRoutes(api huma.API) {
 			}
 		}) (*out[shop.Hold], error) {
 			b := in.Body
-			return hold(ctx, in.BenchID, v.shop.NoteAir(ctx, who(ctx), record.AirReading{Place: b.Place, C: b.C, RH: b.RH},
+			return answer(ctx, in.BenchID, v.shop.NoteAir(ctx, who(ctx), record.AirReading{Place: b.Place, C: b.C, RH: b.RH},
 				v.options.Zone))
 		})
 }
