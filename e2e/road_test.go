@@ -10,7 +10,7 @@ import (
 
 	"github.com/ledongthuc/pdf"
 
-	"freshshard/internal/shop"
+	"freshshard/internal/desk"
 )
 
 // The whole road on a new shop: first start, take-in, readings in mixed units,
@@ -196,7 +196,7 @@ func papers(g *page) {
 	if !strings.Contains(dxf, "AC1009") || strings.Count(dxf, "\r\nPANE\r\n") < 5 || !strings.HasSuffix(dxf, "EOF\r\n") {
 		g.t.Error("the DXF has no pane or no end")
 	}
-	var c shop.Carried
+	var c desk.Carried
 	if err := json.Unmarshal(g.fetch("/api/jobs/1/carried"), &c); err != nil || c.Job.Ticket == nil ||
 		len(c.Job.Panes) != 1 || len(c.Job.Panes[0].Readings) != 6 {
 		g.t.Errorf("the carried job: %v, %d panes", err, len(c.Job.Panes))

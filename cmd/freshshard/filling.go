@@ -32,7 +32,7 @@ func (s settings) filling(ctx context.Context, sh *shop.Shop) (*filling, error) 
 	if !s.fill {
 		return f, nil
 	}
-	needs, err := sh.NeedsSetup(ctx)
+	needs, err := sh.People.NeedsSetup(ctx)
 	f.over.Store(!needs)
 	return f, err
 }

@@ -59,7 +59,7 @@ func backupCommand(ctx context.Context, args []string) error {
 	if err := (&backup.Keeper{Dir: s.backupFolder(), DSN: dsn, Shop: shop.New(st)}).Once(ctx); err != nil {
 		return err
 	}
-	last, err := shop.New(st).LastBackup(ctx)
+	last, err := shop.New(st).Records.LastBackup(ctx)
 	if err != nil {
 		return err
 	}
@@ -136,7 +136,7 @@ func passwordCommand(ctx context.Context, args []string) error {
 		return err
 	}
 	defer stop()
-	word, err := shop.New(st).GiveWordTo(ctx, *login)
+	word, err := shop.New(st).People.GiveWordTo(ctx, *login)
 	if err != nil {
 		return err
 	}

@@ -19,9 +19,14 @@ import (
 	"time"
 
 	"freshshard/core/length"
+	"freshshard/internal/desk"
+	"freshshard/internal/jobview"
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
+	"freshshard/internal/measure"
+	"freshshard/internal/people"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
 	"freshshard/internal/shop"
 	"freshshard/internal/store"
 )
@@ -50,8 +55,8 @@ func busy(t testing.TB) (dsn string, s *shop.Shop, db *sql.DB) {
 	t.Helper()
 	dsn = dbtest.Fresh(t, server)
 	s, db = opened(t, dsn)
-	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard 🏮", Town: "Hollin Ferry", Unit: length.MM},
-		shop.Person{Name: "Mira", Login: "mira", Password: "three plain words"})
+	mira, err := s.People.Setup(ctx, record.Shop{Name: "Lantern Yard 🏮", Town: "Hollin Ferry", Unit: length.MM},
+		people.Person{Name: "Mira", Login: "mira", Password: "three plain words"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -61,20 +66,20 @@ func busy(t testing.TB) (dsn string, s *shop.Shop, db *sql.DB) {
 	}
 	for i := range 3 {
 		due := s.Now().Add(30 * time.Hour)
-		id, err := s.TakeIn(ctx, mira, fmt.Sprintf("take-in-%d", i), shop.TakeIn{Name: "Oda Marl", Object: "Sauna stove",
+		id, err := s.Desk.TakeIn(ctx, mira, fmt.Sprintf("take-in-%d", i), desk.TakeIn{Name: "Oda Marl", Object: "Sauna stove",
 			Exposure: "fire", Family: "clip-heat", Place: "bench", Story: "a \"quoted\"\nstory\t🔥", Promised: &due})
 		if err != nil {
 			t.Fatal(err)
 		}
-		if err := s.Read(ctx, mira, shop.First(id), "width_top",
-			shop.Said{Text: "270.123456789", Instrument: length.Tape}); err != nil {
+		if err := s.Measure.Read(ctx, mira, jobview.First(id), "width_top",
+			measure.Said{Text: "270.123456789", Instrument: length.Tape}); err != nil {
 			t.Fatal(err)
 		}
-		if err := s.AddPhoto(ctx, mira, fmt.Sprintf("photo-%d", i), id, "", pic.Bytes()); err != nil {
+		if err := s.Desk.AddPhoto(ctx, mira, fmt.Sprintf("photo-%d", i), id, "", pic.Bytes()); err != nil {
 			t.Fatal(err)
 		}
 		if i == 0 {
-			if _, err := s.Sign(ctx, mira, "sign-it-0", id, shop.Signature{Override: "for the test"}); err != nil {
+			if _, err := s.Records.Sign(ctx, mira, "sign-it-0", id, records.Signature{Override: "for the test"}); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -114,15 +119,15 @@ func TestOutAndBack(t *testing.T) {
 	if !bytes.Equal(x, y) {
 		t.Errorf("out:\n%s\nback:\n%s", x, y)
 	}
-	v, err := s.Bench(ctx, shop.First(1))
+	v, err := s.Table(ctx, jobview.First(1))
 	if err != nil || v.Job.Ticket == nil || v.Job.Ticket.Changed || v.Pane.Readings[0].Reading.Value != 270.123456789 ||
 		!strings.Contains(v.Job.Story, "🔥") {
 		t.Errorf("%+v, %v", v.Job.Ticket, err)
 	}
-	if _, err := s.SignIn(ctx, "mira", "three plain words", "192.0.2.1"); err != nil {
+	if _, err := s.People.SignIn(ctx, "mira", "three plain words", "192.0.2.1"); err != nil {
 		t.Error(err)
 	}
-	if rows, err := s.Find(ctx, "sauna", "", 0, 10); err != nil || len(rows) != 3 {
+	if rows, err := s.Today.Find(ctx, "sauna", "", 0, 10); err != nil || len(rows) != 3 {
 		t.Errorf("%d found, %v", len(rows), err)
 	}
 	var none *NotEmpty
@@ -143,8 +148,9 @@ func TestOneMoment(t *testing.T) {
 			case <-stop:
 				return
 			default:
-				_, _ = s.TakeIn(ctx, mira, "", shop.TakeIn{Name: "Someone", Object: "Kiln", Exposure: "kiln", Family: "clip-heat",
-					Place: "bench"})
+				_, _ = s.Desk.TakeIn(ctx, mira, "",
+					desk.TakeIn{Name: "Someone", Object: "Kiln", Exposure: "kiln", Family: "clip-heat",
+						Place: "bench"})
 			}
 		}
 	}()
@@ -331,7 +337,7 @@ func TestKeeper(t *testing.T) {
 	if err := k.Once(ctx); err != nil {
 		t.Fatal(err)
 	}
-	last, err := s.LastBackup(ctx)
+	last, err := s.Records.LastBackup(ctx)
 	if err != nil || last.At == nil || last.Old || last.Bytes == 0 {
 		t.Fatalf("%+v, %v", last, err)
 	}
@@ -348,10 +354,10 @@ func TestKeeper(t *testing.T) {
 	}
 	real := s.Now
 	s.Now = func() time.Time { return real().Add(oldAfter) }
-	if last, err := s.LastBackup(ctx); err != nil || !last.Old {
+	if last, err := s.Records.LastBackup(ctx); err != nil || !last.Old {
 		t.Errorf("%+v, %v", last, err)
 	}
-	if day, err := s.Today(ctx, record.Account{}); err != nil || day.Backup == nil {
+	if day, err := s.Today.Today(ctx, record.Account{}); err != nil || day.Backup == nil {
 		t.Errorf("Today says nothing of it, %v", err)
 	}
 	// A folder that cannot be written leaves no half of one.

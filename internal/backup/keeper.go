@@ -15,6 +15,7 @@ import (
 	"sync"
 	"time"
 
+	"freshshard/internal/records"
 	"freshshard/internal/shop"
 	"freshshard/internal/store"
 )
@@ -98,7 +99,7 @@ func (k *Keeper) Once(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
-	if err := k.Shop.NoteBackup(ctx, shop.Backup{File: filepath.Base(path), Bytes: info.Size()}); err != nil {
+	if err := k.Shop.Records.NoteBackup(ctx, records.Backup{File: filepath.Base(path), Bytes: info.Size()}); err != nil {
 		return err
 	}
 	return k.clear()
@@ -127,11 +128,11 @@ func (k *Keeper) Run(ctx context.Context) {
 
 // due says whether the last backup is from before the last night.
 func (k *Keeper) due(ctx context.Context) (bool, error) {
-	needs, err := k.Shop.NeedsSetup(ctx)
+	needs, err := k.Shop.People.NeedsSetup(ctx)
 	if err != nil || needs {
 		return false, err
 	}
-	last, err := k.Shop.LastBackup(ctx)
+	last, err := k.Shop.Records.LastBackup(ctx)
 	if err != nil {
 		return false, err
 	}

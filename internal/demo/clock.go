@@ -4,14 +4,16 @@ import (
 	"context"
 	"time"
 
+	"freshshard/internal/hold"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
 
 // startClock starts the clock of what was laid, out of the first tube of its kind in the
 // stores.
-func startClock(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench, in shop.Laid) error {
-	h, err := s.Hold(ctx, at, time.Local)
+func startClock(ctx context.Context, s *shop.Shop, by record.Account, at jobview.Bench, in hold.Laid) error {
+	h, err := s.Hold.Hold(ctx, at, time.Local)
 	if err != nil {
 		return err
 	}
@@ -20,5 +22,5 @@ func startClock(ctx context.Context, s *shop.Shop, by record.Account, at shop.Be
 			in.Item = t.ID
 		}
 	}
-	return s.StartCure(ctx, by, "", at, in, time.Local)
+	return s.Hold.StartCure(ctx, by, "", at, in, time.Local)
 }

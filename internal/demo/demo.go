@@ -19,9 +19,18 @@ import (
 	"freshshard/core/reading"
 	"freshshard/core/source"
 	"freshshard/core/striplog"
+	"freshshard/internal/bench"
+	"freshshard/internal/buy"
+	"freshshard/internal/desk"
+	"freshshard/internal/hold"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
+	"freshshard/internal/people"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
 	"freshshard/internal/shop"
 	"freshshard/internal/store"
+	"freshshard/internal/strip"
 )
 
 // Owner is who signs in to look around; the password is printed at the start.
@@ -50,7 +59,8 @@ func HalfFilled(ctx context.Context, dsn, database string) (bool, error) {
 	if err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+database+"`.account").Scan(&people); err != nil {
 		return false, err
 	}
-	err = db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+database+"`.memo WHERE name = ?", shop.FilledMemo).Scan(&done)
+	err = db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+database+"`.memo WHERE name = ?",
+		records.FilledMemo).Scan(&done)
 	return people > 0 && done == 0, err
 }
 
@@ -60,52 +70,51 @@ func Jobs() int { return len(present()) + len(past()) }
 // Fill makes people, customers and jobs, with dates around now. A shop that was
 // filled before stays as it is. It tells of each job that is in.
 func Fill(ctx context.Context, s *shop.Shop, in func()) error {
-	needs, err := s.NeedsSetup(ctx)
+	needs, err := s.People.NeedsSetup(ctx)
 	if err != nil || !needs {
 		return err
 	}
 	// What was done was done a while ago: nobody has all jobs in hand at once.
-	before := *s
-	before.Now = func() time.Time { return s.Now().Add(-2 * time.Hour) }
-	if err := fillAll(ctx, &before, s.Now(), in); err != nil {
+	before := s.At(func() time.Time { return s.Now().Add(-2 * time.Hour) })
+	if err := fillAll(ctx, before, s.Now(), in); err != nil {
 		return err
 	}
 	if err := inHand(ctx, s); err != nil {
 		return err
 	}
-	people, err := s.People(ctx)
+	people, err := s.People.List(ctx)
 	if err != nil {
 		return err
 	}
 	mira := people[slices.IndexFunc(people, func(a record.Account) bool { return a.Login == Owner })]
-	if err := fillRoads(ctx, &before, mira); err != nil {
+	if err := fillRoads(ctx, before, mira); err != nil {
 		return err
 	}
 	if err := promiseWell(ctx, s, mira); err != nil {
 		return err
 	}
-	return s.NoteFilled(ctx)
+	return s.Records.NoteFilled(ctx)
 }
 
 // inHand lets Ebbe do one more step, a moment ago, so that one job is in hand.
 func inHand(ctx context.Context, s *shop.Shop) error {
 	const object = "Orchard tractor's cab, rear quarter light"
-	people, err := s.People(ctx)
+	people, err := s.People.List(ctx)
 	if err != nil {
 		return err
 	}
-	found, err := s.Find(ctx, object, "open", 0, 1)
+	found, err := s.Today.Find(ctx, object, "open", 0, 1)
 	if err != nil || len(found) == 0 {
 		return err
 	}
-	v, err := s.Work(ctx, shop.First(found[0].ID))
+	v, err := s.Work(ctx, jobview.First(found[0].ID))
 	if err != nil {
 		return err
 	}
 	i := slices.IndexFunc(people, func(a record.Account) bool { return a.Login == "ebbe" })
 	for _, st := range v.Reckoning.Plan.Steps {
 		if i >= 0 && !slices.ContainsFunc(v.Pane.Ticks, func(t record.Tick) bool { return t.Step == st.Key }) {
-			return s.Tick(ctx, people[i], shop.First(v.Job.ID), st.Key, shop.Done{Outcome: "done"})
+			return s.Bench.Tick(ctx, people[i], jobview.First(v.Job.ID), st.Key, bench.Done{Outcome: "done"})
 		}
 	}
 	return nil
@@ -119,11 +128,11 @@ func past() []gone { return append(year(), ways()...) }
 
 // fillRights lets some do what only those do who may.
 func fillRights(ctx context.Context, s *shop.Shop, by record.Account, logins ...string) error {
-	people, err := s.People(ctx)
+	people, err := s.People.List(ctx)
 	if err != nil {
 		return err
 	}
-	weeks, err := s.Weeks(ctx)
+	weeks, err := s.Days.Weeks(ctx)
 	if err != nil {
 		return err
 	}
@@ -133,7 +142,7 @@ func fillRights(ctx context.Context, s *shop.Shop, by record.Account, logins ...
 			continue
 		}
 		w.May = []string{"pressure", "gas", "height"}
-		if err := s.SetWeek(ctx, by, w); err != nil {
+		if err := s.Days.SetWeek(ctx, by, w); err != nil {
 			return err
 		}
 	}
@@ -141,17 +150,17 @@ func fillRights(ctx context.Context, s *shop.Shop, by record.Account, logins ...
 }
 
 func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error {
-	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
-		shop.Person{Name: "Mira Quill", Login: Owner, Password: Password})
+	mira, err := s.People.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
+		people.Person{Name: "Mira Quill", Login: Owner, Password: Password})
 	if err != nil {
 		return err
 	}
 	staff := map[string]record.Account{"mira": mira}
-	for _, p := range []shop.Person{
+	for _, p := range []people.Person{
 		{Name: "Tor Vanning", Login: "tor", Password: Password, Role: record.Technician},
 		{Name: "Ebbe Sand", Login: "ebbe", Password: Password, Role: record.Technician},
 	} {
-		if staff[p.Login], err = s.AddPerson(ctx, mira, "", p); err != nil {
+		if staff[p.Login], err = s.People.AddPerson(ctx, mira, "", p); err != nil {
 			return err
 		}
 	}
@@ -160,7 +169,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 	}
 	sheet := own.Value{Kind: own.Material, ID: "cast", Item: "density", V: 2480,
 		Sheet: "Delivery sheet 4 of the patterned glass"}
-	if err := s.SetOwn(ctx, mira, sheet); err != nil {
+	if err := s.Records.SetOwn(ctx, mira, sheet); err != nil {
 		return err
 	}
 	if err := fillStores(ctx, s, mira); err != nil {
@@ -190,7 +199,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 	if err := work.Wait(); err != nil {
 		return err
 	}
-	if err := s.SetRates(outer, mira, rates); err != nil {
+	if err := s.Bill.SetRates(outer, mira, rates); err != nil {
 		return err
 	}
 	if err := fillYear(outer, s, staff, now, in); err != nil {
@@ -217,12 +226,12 @@ const hands = 8
 // job is one job of the demo: take-in, then as far as its fields say.
 type job struct {
 	by       string
-	in       shop.TakeIn
+	in       desk.TakeIn
 	due      float64 // hours from now; 0 is no promise
 	pane     func(*record.Pane)
 	offers   []source.Offer
 	object   func(*record.Object)
-	seen     shop.Seen
+	seen     bench.Seen
 	strip    []striplog.Entry
 	guests   []guest.Guest
 	readings []said
@@ -234,7 +243,7 @@ type job struct {
 	waits    string
 	until    float64 // hours from now
 	order    *order
-	laid     *shop.Laid
+	laid     *hold.Laid
 	ago      float64         // hours since it was laid
 	took     func(plan.Step) // lets time pass until a step is done
 	others   []job           // what was done to the second pane and those after it
@@ -255,37 +264,37 @@ func takeIn(ctx context.Context, s *shop.Shop, by record.Account, j job, now tim
 	if j.in.Place == "" {
 		j.in.Place = "bench"
 	}
-	if old, err := s.Customers(ctx, j.in.Name); err == nil && len(old) == 1 {
+	if old, err := s.Desk.Customers(ctx, j.in.Name); err == nil && len(old) == 1 {
 		j.in.CustomerID = old[0].ID
 	}
-	return s.TakeIn(ctx, by, "", j.in)
+	return s.Desk.TakeIn(ctx, by, "", j.in)
 }
 
 // fill does what was done to a job, short of its signature.
 func fill(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job, now time.Time) error {
-	v, err := s.Work(ctx, shop.First(id))
+	v, err := s.Work(ctx, jobview.First(id))
 	if err != nil {
 		return err
 	}
 	if j.object != nil {
 		o := v.Job.Object
 		j.object(&o)
-		if err := s.SetObject(ctx, by, id, o); err != nil {
+		if err := s.Desk.SetObject(ctx, by, id, o); err != nil {
 			return err
 		}
 	}
 	for _, e := range j.strip {
-		if err := s.AddStrip(ctx, by, "", id, shop.Noted(e)); err != nil {
+		if err := s.Strip.AddStrip(ctx, by, "", id, strip.Noted(e)); err != nil {
 			return err
 		}
 	}
 	for _, o := range j.offers {
-		if err := s.AddOffer(ctx, by, "", shop.First(id), o); err != nil {
+		if err := s.Buy.AddOffer(ctx, by, "", jobview.First(id), o); err != nil {
 			return err
 		}
 	}
 	for _, g := range j.guests {
-		if err := s.PutIn(ctx, by, "", shop.First(id), g); err != nil {
+		if err := s.Strip.PutIn(ctx, by, "", jobview.First(id), g); err != nil {
 			return err
 		}
 	}
@@ -297,7 +306,7 @@ func fill(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job,
 			}
 			work = j.others[i-1]
 		}
-		if err := work.do(ctx, s, by, shop.Bench{Job: id, Pane: p.ID}, now); err != nil {
+		if err := work.do(ctx, s, by, jobview.Bench{Job: id, Pane: p.ID}, now); err != nil {
 			return fmt.Errorf("pane %d: %w", i+1, err)
 		}
 	}
@@ -306,21 +315,21 @@ func fill(ctx context.Context, s *shop.Shop, by record.Account, id int64, j job,
 
 // sign puts everything back that came off and signs a job off.
 func sign(ctx context.Context, s *shop.Shop, by record.Account, id int64) error {
-	v, err := s.Work(ctx, shop.First(id))
+	v, err := s.Work(ctx, jobview.First(id))
 	if err != nil {
 		return err
 	}
 	for _, line := range v.Strip.Back {
-		if err := s.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
+		if err := s.Strip.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
 			return err
 		}
 	}
-	_, err = s.Sign(ctx, by, "", id, shop.Signature{})
+	_, err = s.Records.Sign(ctx, by, "", id, records.Signature{})
 	return err
 }
 
 // do is what was done to one pane.
-func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench, now time.Time) error {
+func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at jobview.Bench, now time.Time) error {
 	v, err := s.Work(ctx, at)
 	if err != nil {
 		return err
@@ -328,23 +337,24 @@ func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at shop.Be
 	if j.pane != nil {
 		p := v.Pane
 		j.pane(&p)
-		if err := s.SetPane(ctx, by, at, p.Held, p.Version); err != nil {
+		if err := s.Desk.SetPane(ctx, by, at, p.Held, p.Version); err != nil {
 			return err
 		}
 	}
 	if len(j.seen.Evidence)+len(j.seen.OldPane) > 0 {
-		if err := s.Diagnose(ctx, by, at, j.seen); err != nil {
+		if err := s.Bench.Diagnose(ctx, by, at, j.seen); err != nil {
 			return err
 		}
 	}
 	for _, r := range j.readings {
 		// What was read as it stands here was meant, a slip of the tape among it.
-		if err := s.Read(ctx, by, at, r.place, shop.Said{Text: r.text, Instrument: r.with, Sure: true}); err != nil {
+		if err := s.Measure.Read(ctx, by, at, r.place,
+			measure.Said{Text: r.text, Instrument: r.with, Sure: true}); err != nil {
 			return err
 		}
 	}
 	if j.settle != "" {
-		if err := s.Choose(ctx, by, at, shop.Settle{Material: j.settle, Thickness: j.thick}); err != nil {
+		if err := s.Bench.Choose(ctx, by, at, bench.Settle{Material: j.settle, Thickness: j.thick}); err != nil {
 			return err
 		}
 	}
@@ -352,7 +362,7 @@ func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at shop.Be
 }
 
 // finish ticks steps, answers checks and notes what the pane waits for.
-func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench, now time.Time) error {
+func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at jobview.Bench, now time.Time) error {
 	v, err := s.Work(ctx, at)
 	if err != nil {
 		return err
@@ -366,7 +376,7 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 			if j.took != nil {
 				j.took(st)
 			}
-			if err := s.Tick(ctx, by, at, st.Key, shop.Done{Outcome: "done"}); err != nil {
+			if err := s.Bench.Tick(ctx, by, at, st.Key, bench.Done{Outcome: "done"}); err != nil {
 				return err
 			}
 		}
@@ -375,7 +385,7 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 		if i >= j.checks {
 			break
 		}
-		a := shop.Checked{Answer: prove.Answer{Outcome: prove.Pass}}
+		a := bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}
 		if c.Limit != nil {
 			good := c.Limit.Value / 2
 			if c.Limit.Sense == "at-least" {
@@ -383,7 +393,7 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 			}
 			a.Value = &good
 		}
-		if err := s.Answer(ctx, by, at, c.Key, a); err != nil {
+		if err := s.Bench.Answer(ctx, by, at, c.Key, a); err != nil {
 			return err
 		}
 	}
@@ -399,7 +409,7 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at sho
 	}
 	if j.waits != "" {
 		until := inHours(now.Add(time.Duration(j.until * float64(time.Hour))))
-		return s.SetWait(ctx, by, at, shop.Wait{For: j.waits, Until: &until, Version: v.Pane.Version})
+		return s.Buy.SetWait(ctx, by, at, buy.Wait{For: j.waits, Until: &until, Version: v.Pane.Version})
 	}
 	return nil
 }

@@ -11,6 +11,7 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/route"
+	"freshshard/internal/jobview"
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
 	"freshshard/internal/record"
@@ -56,7 +57,7 @@ func TestFill(t *testing.T) {
 	if !half() {
 		t.Error("a shop whose filling did not come to its end is not half filled")
 	}
-	if err := s.NoteFilled(ctx); err != nil {
+	if err := s.Records.NoteFilled(ctx); err != nil {
 		t.Fatal(err)
 	}
 	if half() {
@@ -68,7 +69,7 @@ func TestFill(t *testing.T) {
 	if int(in.Load()) != Jobs() {
 		t.Errorf("%d jobs are said to be in, %d are made", in.Load(), Jobs())
 	}
-	day, err := s.Today(ctx, record.Account{})
+	day, err := s.Today.Today(ctx, record.Account{})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -78,7 +79,7 @@ func TestFill(t *testing.T) {
 	stations, families := map[string]bool{}, map[string]bool{}
 	for _, turn := range append(day.Turns, day.Waits...) {
 		stations[turn.Station] = true
-		v, err := s.Bench(ctx, shop.First(turn.Job))
+		v, err := s.Table(ctx, jobview.First(turn.Job))
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -92,12 +93,12 @@ func TestFill(t *testing.T) {
 	}
 	// Each way of holding has a job somewhere between Set and its signature.
 	late := map[string]bool{}
-	all, err := s.Find(ctx, "", "", 0, 200)
+	all, err := s.Today.Find(ctx, "", "", 0, 200)
 	if err != nil {
 		t.Fatal(err)
 	}
 	for _, l := range all {
-		v, err := s.Bench(ctx, shop.First(l.ID))
+		v, err := s.Table(ctx, jobview.First(l.ID))
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -112,7 +113,7 @@ func TestFill(t *testing.T) {
 			t.Errorf("%s: no job from Set on", f.ID)
 		}
 	}
-	people, err := s.People(ctx)
+	people, err := s.People.List(ctx)
 	if err != nil || len(people) != 3 {
 		t.Errorf("%d people, %v", len(people), err)
 	}

@@ -9,6 +9,9 @@ import (
 	"freshshard/core/price"
 	"freshshard/core/source"
 	"freshshard/core/supply"
+	"freshshard/internal/bill"
+	"freshshard/internal/buy"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -27,32 +30,32 @@ type order struct {
 }
 
 // place writes the order for the pane on the table, sends it, and notes what came.
-func (o order) place(ctx context.Context, s *shop.Shop, by record.Account, at shop.Bench) error {
-	all, err := s.Orders(ctx, at)
+func (o order) place(ctx context.Context, s *shop.Shop, by record.Account, at jobview.Bench) error {
+	all, err := s.Buy.Orders(ctx, at)
 	if err != nil {
 		return err
 	}
-	line := supply.Line{Key: shop.PaneKey(at.Pane), Pane: at.Pane, Text: "the pane", Milli: 1000, Unit: "pc"}
+	line := supply.Line{Key: buy.PaneKey(at.Pane), Pane: at.Pane, Text: "the pane", Milli: 1000, Unit: "pc"}
 	if i := slices.IndexFunc(all.Lacks, func(l supply.Line) bool { return l.Key == line.Key }); i >= 0 {
 		line = all.Lacks[i]
 	}
 	line.Each = o.each
-	if err := s.AddOrder(ctx, by, "", at.Job, shop.NewOrder{Kind: o.kind, Who: o.who, Lines: []supply.Line{line},
+	if err := s.Buy.AddOrder(ctx, by, "", at.Job, buy.NewOrder{Kind: o.kind, Who: o.who, Lines: []supply.Line{line},
 		Days: o.days},
 		time.UTC); err != nil {
 		return err
 	}
-	if all, err = s.Orders(ctx, at); err != nil {
+	if all, err = s.Buy.Orders(ctx, at); err != nil {
 		return err
 	}
 	last := all.Orders[len(all.Orders)-1]
-	if err := s.MoveOrder(ctx, by, at, last.ID, shop.OrderStep{State: supply.Sent, Version: last.Version}); err != nil {
+	if err := s.Buy.MoveOrder(ctx, by, at, last.ID, buy.OrderStep{State: supply.Sent, Version: last.Version}); err != nil {
 		return err
 	}
 	if o.wrong == "" {
 		return nil
 	}
-	return s.OrderCame(ctx, by, at, last.ID, shop.Came{Version: last.Version + 1, Lines: []supply.Seen{{Key: line.Key,
+	return s.Buy.OrderCame(ctx, by, at, last.ID, buy.Came{Version: last.Version + 1, Lines: []supply.Seen{{Key: line.Key,
 		Found: supply.Wrong, Finding: o.wrong}}})
 }
 
@@ -61,7 +64,7 @@ const paneCost = 4200
 
 // invoiceOf prices what has no price yet, and writes the invoice of a signed job.
 func invoiceOf(ctx context.Context, s *shop.Shop, by record.Account, job int64) error {
-	p, err := s.Price(ctx, shop.First(job))
+	p, err := s.Bill.Price(ctx, jobview.First(job))
 	if err != nil {
 		return err
 	}
@@ -72,11 +75,12 @@ func invoiceOf(ctx context.Context, s *shop.Shop, by record.Account, job int64) 
 			a.Prices[l.Key] = paneCost
 		}
 	}
-	if err := s.SetPrice(ctx, by, job, a); err != nil {
+	if err := s.Bill.SetPrice(ctx, by, job, a); err != nil {
 		return err
 	}
-	if p, err = s.Price(ctx, shop.First(job)); err != nil {
+	if p, err = s.Bill.Price(ctx, jobview.First(job)); err != nil {
 		return err
 	}
-	return s.Write(ctx, by, fmt.Sprintf("demo-bill-%d", job), job, shop.Paper{Kind: price.Invoice, Total: p.Total.Cents})
+	return s.Bill.Write(ctx, by, fmt.Sprintf("demo-bill-%d", job), job,
+		bill.Paper{Kind: price.Invoice, Total: p.Total.Cents})
 }

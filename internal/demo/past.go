@@ -10,7 +10,10 @@ import (
 	"freshshard/core/diagnose"
 	"freshshard/core/plan"
 	"freshshard/core/reading"
+	"freshshard/internal/bench"
+	"freshshard/internal/desk"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
 	"freshshard/internal/shop"
 )
 
@@ -24,17 +27,17 @@ type gone struct {
 
 // stoveOf is a sauna stove's pane of a size that was renewed.
 func stoveOf(customer, object, story, w, h, cause string) job {
-	return job{by: "tor", in: shop.TakeIn{Name: customer, Object: object, Exposure: "fire", Family: "clip-heat",
+	return job{by: "tor", in: desk.TakeIn{Name: customer, Object: object, Exposure: "fire", Family: "clip-heat",
 		Story: story,
 		Like:  "glass-ceramic"}, pane: clip, settle: "glass-ceramic", thick: 4, steps: all, checks: all,
-		seen: shop.Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, Cause: cause},
+		seen: bench.Seen{Evidence: diagnose.Evidence{"origin": "fixing"}, Cause: cause},
 		readings: rect(w, w, h, h, said{reading.Ledge, "14", rule}, said{reading.Reach, "16.5", rule}, said{reading.DepthTop,
 			"9", cal})}
 }
 
 // lightOf is a greenhouse light that was puttied in.
 func lightOf(object, story, w, h string) job {
-	return job{by: "ebbe", in: shop.TakeIn{Name: "Saltmarsh nursery", Object: object, Exposure: "weather",
+	return job{by: "ebbe", in: desk.TakeIn{Name: "Saltmarsh nursery", Object: object, Exposure: "weather",
 		Family: "putty-points", Story: story}, settle: "annealed", thick: 3, steps: all, checks: all,
 		readings: rect(w, w, h, h, said{reading.Ledge, "13", rule})}
 }
@@ -86,13 +89,13 @@ func fillYear(ctx context.Context, s *shop.Shop, people map[string]record.Accoun
 
 // remembered notes what was looked at again in the year, all but the last days.
 func remembered(ctx context.Context, s *shop.Shop, by record.Account, now time.Time) error {
-	due, err := s.Reminders(ctx)
+	due, err := s.Records.Reminders(ctx)
 	if err != nil {
 		return err
 	}
 	for _, r := range due {
 		if r.Due.Before(now.AddDate(0, 0, -10)) {
-			if err := s.Reminded(ctx, by, r.ID, shop.Reminded{State: "done", Note: "looked at",
+			if err := s.Records.Reminded(ctx, by, r.ID, records.Reminded{State: "done", Note: "looked at",
 				Version: r.Version}); err != nil {
 				return err
 			}
@@ -103,9 +106,8 @@ func remembered(ctx context.Context, s *shop.Shop, by record.Account, now time.T
 
 // fill does one, and does it again where it came back.
 func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, now time.Time) error {
-	then := *s
 	day := inHours(morning(now, -g.days).Add(-time.Minute))
-	then.Now = func() time.Time { return day }
+	then := s.At(func() time.Time { return day })
 	// What was ticked then was ticked as it was done, a little slower than the book says.
 	n := g.days
 	g.took = func(st plan.Step) {
@@ -119,19 +121,19 @@ func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.A
 		}
 	}
 	by := people[g.by]
-	id, err := takeIn(ctx, &then, by, g.job, day)
+	id, err := takeIn(ctx, then, by, g.job, day)
 	if err != nil {
 		return err
 	}
-	if err := g.signed(ctx, &then, by, id, day); err != nil || g.back == 0 {
+	if err := g.signed(ctx, then, by, id, day); err != nil || g.back == 0 {
 		return err
 	}
 	day = inHours(morning(day, g.back).Add(-time.Minute))
-	if id, err = then.Again(ctx, by, "", id, nil); err != nil {
+	if id, err = then.Records.Again(ctx, by, "", id, nil); err != nil {
 		return err
 	}
 	g.pane = nil // it is held as it was
-	return g.signed(ctx, &then, by, id, day)
+	return g.signed(ctx, then, by, id, day)
 }
 
 func (g gone) signed(ctx context.Context, s *shop.Shop, by record.Account, id int64, day time.Time) error {

@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/schedule"
+	"freshshard/internal/days"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -18,16 +19,16 @@ const tooTight = 2
 // be, is said again by the days. Promises that have passed stay, and the last ones that are
 // too tight.
 func promiseWell(ctx context.Context, s *shop.Shop, by record.Account) error {
-	if _, err := s.TakeDays(ctx, by); err != nil {
+	if _, err := s.Days.TakeDays(ctx, by); err != nil {
 		return err
 	}
 	tight := 0
 	for {
-		d, err := s.Days(ctx, by)
+		d, err := s.Days.Days(ctx, by)
 		if err != nil {
 			return err
 		}
-		var again *shop.DayReady
+		var again *days.DayReady
 		tight = 0
 		for i, j := range d.Jobs {
 			if j.Promised != nil && j.Promised.After(d.From) && j.Kept < schedule.Safe && j.Nine != nil {
@@ -42,7 +43,8 @@ func promiseWell(ctx context.Context, s *shop.Shop, by record.Account) error {
 		}
 		// The days are laid anew for it, and on a busy machine with less time to search.
 		for _, later := range []time.Duration{time.Hour, 24 * time.Hour, 7 * 24 * time.Hour} {
-			if _, err = s.Promise(ctx, by, again.Job, inHours(again.Nine.Add(later)), again.Promised); fault.Of(err) == nil {
+			if _, err = s.Days.Promise(ctx, by, again.Job, inHours(again.Nine.Add(later)),
+				again.Promised); fault.Of(err) == nil {
 				break
 			}
 		}

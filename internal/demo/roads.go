@@ -5,6 +5,7 @@ import (
 	_ "embed"
 
 	"freshshard/core/round"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 )
@@ -30,16 +31,16 @@ var sites = map[string]record.Site{
 
 // fillRoads says where everything is.
 func fillRoads(ctx context.Context, s *shop.Shop, by record.Account) error {
-	if err := s.SetRoadMap(ctx, by, roads); err != nil {
+	if err := s.Days.SetRoadMap(ctx, by, roads); err != nil {
 		return err
 	}
-	all, err := s.Find(ctx, "", "open", 0, 200)
+	all, err := s.Today.Find(ctx, "", "open", 0, 200)
 	if err != nil {
 		return err
 	}
 	for _, j := range all {
 		site, ok := sites[j.Customer]
-		v, err := s.Work(ctx, shop.First(j.ID))
+		v, err := s.Work(ctx, jobview.First(j.ID))
 		if err != nil {
 			return err
 		}
@@ -47,7 +48,7 @@ func fillRoads(ctx context.Context, s *shop.Shop, by record.Account) error {
 			continue
 		}
 		site.Job = j.ID
-		if err := s.SetSite(ctx, by, site); err != nil {
+		if err := s.Days.SetSite(ctx, by, site); err != nil {
 			return err
 		}
 	}

@@ -49,7 +49,7 @@ func stock() []record.StockItem {
 // fillStores takes all of it in.
 func fillStores(ctx context.Context, s *shop.Shop, by record.Account) error {
 	for i, v := range stock() {
-		if _, err := s.AddStock(ctx, by, "", v); err != nil {
+		if _, err := s.Stock.AddStock(ctx, by, "", v); err != nil {
 			return fmt.Errorf("demo stock %d: %w", i+1, err)
 		}
 	}

@@ -9,13 +9,13 @@ import (
 
 	ics "github.com/arran4/golang-ical"
 
+	"freshshard/internal/days"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // DaysTable writes who does what when as CSV: UTF-8, commas, a header row, a row for each
 // person at each step, times as RFC 3339 in the shop's own zone.
-func DaysTable(w io.Writer, d shop.Days, zone *time.Location) error {
+func DaysTable(w io.Writer, d days.Days, zone *time.Location) error {
 	c := csv.NewWriter(w)
 	if err := c.Write([]string{"person", "from", "to", "minutes", "job", "object", "step", "with"}); err != nil {
 		return err
@@ -40,7 +40,7 @@ func DaysTable(w io.Writer, d shop.Days, zone *time.Location) error {
 // DaysCalendar writes one person's days as an iCalendar (RFC 5545, by the library). A step
 // keeps its identity, so that a calendar that reads it again moves it rather than doubling
 // it. It names no customer: whoever has the address reads it.
-func DaysCalendar(w io.Writer, d shop.Days, account int64, address string, now time.Time) error {
+func DaysCalendar(w io.Writer, d days.Days, account int64, address string, now time.Time) error {
 	c := ics.NewCalendarFor("Fresh Shard")
 	c.SetMethod(ics.MethodPublish)
 	c.SetName("My days")
@@ -72,7 +72,7 @@ const sheetDays = 2
 
 // DaySheets writes a page for each person who has something to do: the next two days on
 // which they work, a box to tick for each step.
-func DaySheets(w io.Writer, d shop.Days, of record.Shop, zone *time.Location) error {
+func DaySheets(w io.Writer, d days.Days, of record.Shop, zone *time.Location) error {
 	var t ticket
 	for _, p := range d.People {
 		if len(p.Steps) == 0 {
@@ -100,7 +100,7 @@ const (
 	timeWide = 28.0
 )
 
-func (t ticket) daysOf(p shop.DayLane) {
+func (t ticket) daysOf(p days.DayLane) {
 	days, last := 0, ""
 	for _, s := range p.Steps {
 		if day := s.From.In(t.zone).Format("Monday, 2 January"); day != last {

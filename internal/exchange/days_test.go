@@ -10,26 +10,26 @@ import (
 
 	ics "github.com/arran4/golang-ical"
 
+	"freshshard/internal/days"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 var east = time.FixedZone("east", 2*3600)
 
 // twoPeople are the days of two: one works over three days, one helps once.
-func twoPeople() shop.Days {
+func twoPeople() days.Days {
 	from := time.Date(2026, 3, 4, 7, 0, 0, 0, time.UTC)
-	step := func(key, title string, inDays, minutes int, with ...string) shop.DayStep {
+	step := func(key, title string, inDays, minutes int, with ...string) days.DayStep {
 		at := from.AddDate(0, 0, inDays)
-		return shop.DayStep{Key: key, Job: 3, Object: "Horse trailer, =window", Title: title, From: at,
+		return days.DayStep{Key: key, Job: 3, Object: "Horse trailer, =window", Title: title, From: at,
 			To: at.Add(time.Duration(minutes) * time.Minute), With: with, Why: "The bead is open then."}
 	}
-	return shop.Days{From: from, People: []shop.DayLane{
-		{ID: 1, Name: "Mira", Steps: []shop.DayStep{step("3/5/bed", "Bed the pane", 0, 25, "Tor"),
+	return days.Days{From: from, People: []days.DayLane{
+		{ID: 1, Name: "Mira", Steps: []days.DayStep{step("3/5/bed", "Bed the pane", 0, 25, "Tor"),
 			step("3/5/clean", "Clean the frame", 1, 10),
 			step("3/5/refit", "Refit the trim", 2, 15)}},
-		{ID: 2, Name: "Tor", Steps: []shop.DayStep{step("3/5/bed", "Bed the pane", 0, 25, "Mira")}},
-		{ID: 9, Name: "Ebbe", Steps: []shop.DayStep{}}}}
+		{ID: 2, Name: "Tor", Steps: []days.DayStep{step("3/5/bed", "Bed the pane", 0, 25, "Mira")}},
+		{ID: 9, Name: "Ebbe", Steps: []days.DayStep{}}}}
 }
 
 // The table has a row for each person at each step, in the shop's own time.
@@ -91,7 +91,7 @@ func TestDaysCalendar(t *testing.T) {
 
 // A sheet shows two days of everybody who has something to do.
 func TestDaySheets(t *testing.T) {
-	idle := shop.Days{From: twoPeople().From, People: []shop.DayLane{{ID: 9, Name: "Ebbe"}}}
+	idle := days.Days{From: twoPeople().From, People: []days.DayLane{{ID: 9, Name: "Ebbe"}}}
 	long := twoPeople()
 	for i := range 60 {
 		s := long.People[1].Steps[0]
@@ -99,7 +99,7 @@ func TestDaySheets(t *testing.T) {
 		long.People[1].Steps = append(long.People[1].Steps, s)
 	}
 	for name, c := range map[string]struct {
-		days         shop.Days
+		days         days.Days
 		has, hasNone []string
 	}{
 		"two": {twoPeople(), []string{"Mira", "Tor", "Wednesday, 4 March", "09:00 to 09:25",

@@ -23,11 +23,11 @@ import (
 	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/core/setting"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
-func stove(t *testing.T) shop.View {
+func stove(t *testing.T) jobview.View {
 	t.Helper()
 	e, err := exposure.ByID("fire")
 	if err != nil {
@@ -45,14 +45,14 @@ func stove(t *testing.T) shop.View {
 	if err != nil {
 		t.Fatal(err)
 	}
-	v := shop.View{Unit: length.MM, Reckoning: r}
+	v := jobview.View{Unit: length.MM, Reckoning: r}
 	v.Pane.Choice = &record.Choice{Reason: "it stands the fire"}
 	v.Job = record.Job{ID: 7, Story: "cracked", Customer: record.Customer{Name: "Lucía Ødegård"},
 		Object: record.Object{Name: "Sauna stove"},
 		Ticket: &record.Ticket{Number: 3, By: "Mira", At: time.Date(2026, 3, 4, 15, 0, 0, 0, time.UTC)}}
 	for _, c := range prove.Checks(r.Family) {
 		c.Outcome = prove.Pass
-		v.Checks = append(v.Checks, shop.CheckView{Check: c})
+		v.Checks = append(v.Checks, jobview.CheckView{Check: c})
 	}
 	return v
 }
@@ -249,7 +249,7 @@ func TestTicket(t *testing.T) {
 	v := stove(t)
 	v.Reckoning.Carries, v.Reckoning.Packing = "a push of 400 N", "4 mm coated toughened (this one), gap 9"
 	b := &bytes.Buffer{}
-	if err := Ticket(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, []shop.View{v}, time.UTC); err != nil {
+	if err := Ticket(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, []jobview.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	s, pages := text(t, b.Bytes())
@@ -275,7 +275,7 @@ func TestTicketSaysWhatWasSignedOver(t *testing.T) {
 	v := stove(t)
 	at := time.Date(2026, 3, 4, 9, 0, 0, 0, time.UTC)
 	long := strings.TrimSpace(strings.Repeat("wider brackets come on Friday ", 16))
-	v.Stops = []shop.PaneStop{
+	v.Stops = []jobview.PaneStop{
 		{Stop: prove.Stop{Key: "bite_cold", Says: "2.9 mm least bite under a bracket",
 			Limit: "at least 6 mm; common practice, no source", Taken: &prove.Taken{By: "Mira Vale", Reason: long, At: at}}},
 		{Stop: prove.Stop{Key: "clash_petroleum", Says: "never petroleum on rubber"}},
@@ -287,7 +287,7 @@ func TestTicketSaysWhatWasSignedOver(t *testing.T) {
 	v.Checks[0].Trials = []record.Trial{{Check: v.Checks[0].Key, Finding: "open at the lower corner", By: "Tor", At: at}}
 	v.Job.Ticket.Override = strings.TrimSpace(strings.Repeat("the customer waits for the ferry ", 15))
 	b := &bytes.Buffer{}
-	if err := Ticket(b, record.Shop{Name: "Lantern Yard"}, []shop.View{v}, time.UTC); err != nil {
+	if err := Ticket(b, record.Shop{Name: "Lantern Yard"}, []jobview.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	s, pages := text(t, b.Bytes())
@@ -312,7 +312,7 @@ func TestTicketSaysWhatWasSignedOver(t *testing.T) {
 		v.Checks[0].Trials = append(v.Checks[0].Trials, v.Checks[0].Trials[0])
 	}
 	b.Reset()
-	if err := Ticket(b, record.Shop{Name: "Lantern Yard"}, []shop.View{v}, time.UTC); err != nil {
+	if err := Ticket(b, record.Shop{Name: "Lantern Yard"}, []jobview.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	if _, pages = text(t, b.Bytes()); pages < 3 {
@@ -330,7 +330,7 @@ func TestTicketHoldsLongWords(t *testing.T) {
 		v.Checks[i].Outcome, v.Checks[i].Finding = prove.Fail, strings.Repeat("loose ", 12)
 	}
 	b := &bytes.Buffer{}
-	if err := Ticket(b, record.Shop{Name: strings.Repeat("Shop ", 16)}, []shop.View{v}, time.UTC); err != nil {
+	if err := Ticket(b, record.Shop{Name: strings.Repeat("Shop ", 16)}, []jobview.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	// The checks that failed have a page of their own.

@@ -13,8 +13,8 @@ import (
 	"freshshard/core/reading"
 	"freshshard/core/reckon"
 	"freshshard/core/setting"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // Every family, in both units, makes a ticket of one page and drawings that can
@@ -48,10 +48,10 @@ func TestEveryFamilyGoesOnPaper(t *testing.T) {
 			if err != nil {
 				t.Fatal(err)
 			}
-			v := shop.View{Unit: unit, Reckoning: r}
+			v := jobview.View{Unit: unit, Reckoning: r}
 			v.Job.Object.Name = f.Objects[0]
 			var b bytes.Buffer
-			if err := Ticket(&b, record.Shop{Name: "Lantern Yard"}, []shop.View{v}, time.UTC); err != nil {
+			if err := Ticket(&b, record.Shop{Name: "Lantern Yard"}, []jobview.View{v}, time.UTC); err != nil {
 				t.Fatal(err)
 			}
 			s, pages := text(t, b.Bytes())

@@ -16,8 +16,8 @@ import (
 	"freshshard/core/money"
 	"freshshard/core/price"
 	"freshshard/core/supply"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // sheetOf is a page of A4 with the shop's name at its head.
@@ -44,7 +44,7 @@ func (t ticket) line(pt float64, style, s string) { t.say(margin, pageW-2*margin
 
 // Order writes the order for a source: each line in full, and each pane that is on it
 // drawn as a cutter wants it.
-func Order(w io.Writer, s record.Shop, o supply.Order, views []shop.View, zone *time.Location) error {
+func Order(w io.Writer, s record.Shop, o supply.Order, views []jobview.View, zone *time.Location) error {
 	t := sheetOf(s, fmt.Sprintf("Order %d", o.ID), zone)
 	t.line(12, "B", "To "+o.Who)
 	t.line(10, "", fmt.Sprintf("Job %d. Please write the order's number on what you send.", views[0].Job.ID))
@@ -63,7 +63,7 @@ func Order(w io.Writer, s record.Shop, o supply.Order, views []shop.View, zone *
 		if l.Found == supply.Missing {
 			t.line(10, "", "Was not in the box. "+l.Finding)
 		}
-		if k := slices.IndexFunc(views, func(v shop.View) bool { return v.Pane.ID == l.Pane }); k >= 0 {
+		if k := slices.IndexFunc(views, func(v jobview.View) bool { return v.Pane.ID == l.Pane }); k >= 0 {
 			t.forCutter(views[k])
 		}
 		t.p.Ln(2)
@@ -76,7 +76,7 @@ func Order(w io.Writer, s record.Shop, o supply.Order, views []shop.View, zone *
 }
 
 // forCutter draws a pane with what a cutter needs beside its outline.
-func (t ticket) forCutter(v shop.View) {
+func (t ticket) forCutter(v jobview.View) {
 	r := &v.Reckoning
 	t.line(10, "", fmt.Sprintf("%s, each side ±%s %s, seen %s", r.Pane, r.Band.Main, r.Band.Unit, r.Table.Seen))
 	if v.Job.Object.Stamp != "" {

@@ -12,8 +12,8 @@ import (
 	"freshshard/core/outline"
 	"freshshard/core/price"
 	"freshshard/core/supply"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 func textOf(t *testing.T, b []byte) string {
@@ -69,7 +69,7 @@ func TestLedger(t *testing.T) {
 }
 
 func TestOrderOnPaper(t *testing.T) {
-	v := shop.View{Pane: record.Pane{ID: 4}, Job: record.Job{ID: 12, Object: record.Object{Stamp: "a mark"}}}
+	v := jobview.View{Pane: record.Pane{ID: 4}, Job: record.Job{ID: 12, Object: record.Object{Stamp: "a mark"}}}
 	v.Reckoning.Pane = "4 mm toughened"
 	due := time.Date(2027, 4, 2, 12, 0, 0, 0, time.UTC)
 	o := supply.Order{ID: 9, Who: "the lock", Due: &due, Note: "by the back door",
@@ -78,7 +78,7 @@ func TestOrderOnPaper(t *testing.T) {
 			{Key: "rope", Text: "rope",
 				Milli: 2500, Unit: "m", Found: supply.Missing}}}
 	b := &bytes.Buffer{}
-	if err := Order(b, record.Shop{Name: "Lantern Yard"}, o, []shop.View{v}, time.UTC); err != nil {
+	if err := Order(b, record.Shop{Name: "Lantern Yard"}, o, []jobview.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	text := textOf(t, b.Bytes())

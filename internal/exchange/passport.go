@@ -12,8 +12,9 @@ import (
 	"golang.org/x/image/font/gofont/goregular"
 
 	"freshshard/core/working"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
+	"freshshard/internal/records"
 )
 
 // code draws a QR code (ISO/IEC 18004, by the library) as squares, wide mm.
@@ -38,7 +39,7 @@ func code(p *fpdf.Fpdf, address string, x, y, wide float64) error {
 
 // Passport writes what goes with an object on paper: the customer's page, then the letter
 // to whoever opens it next. address is what its code opens; without one it has none.
-func Passport(w io.Writer, p shop.Passport, address string, zone *time.Location) error {
+func Passport(w io.Writer, p records.Passport, address string, zone *time.Location) error {
 	t, err := customerPage(p, address, zone)
 	if err != nil {
 		return err
@@ -49,7 +50,7 @@ func Passport(w io.Writer, p shop.Passport, address string, zone *time.Location)
 }
 
 // CustomerPage writes what the customer keeps, in plain words.
-func CustomerPage(w io.Writer, p shop.Passport, address string, zone *time.Location) error {
+func CustomerPage(w io.Writer, p records.Passport, address string, zone *time.Location) error {
 	t, err := customerPage(p, address, zone)
 	if err != nil {
 		return err
@@ -58,7 +59,7 @@ func CustomerPage(w io.Writer, p shop.Passport, address string, zone *time.Locat
 }
 
 // LetterPage writes the letter alone.
-func LetterPage(w io.Writer, p shop.Passport, _ string, zone *time.Location) error {
+func LetterPage(w io.Writer, p records.Passport, _ string, zone *time.Location) error {
 	t := sheetOf(record.Shop{Name: p.Shop, Town: p.Town}, p.Object, zone)
 	t.letter(p)
 	return t.p.Output(w)
@@ -78,7 +79,7 @@ func (t ticket) list(head string, lines []string) {
 
 const pageCode = 30.0 // side of the code on a page, mm
 
-func customerPage(p shop.Passport, address string, zone *time.Location) (ticket, error) {
+func customerPage(p records.Passport, address string, zone *time.Location) (ticket, error) {
 	t := sheetOf(record.Shop{Name: p.Shop, Town: p.Town}, p.Object, zone)
 	top := t.p.GetY()
 	if address != "" {
@@ -142,7 +143,7 @@ func first(s string) string {
 }
 
 // letter is what whoever opens the object next has to know.
-func (t ticket) letter(p shop.Passport) {
+func (t ticket) letter(p records.Passport) {
 	t.line(15, "B", "To whoever opens it next")
 	t.line(10, "", fmt.Sprintf("%s. Written by %s on %s, ticket %d.", p.Object, p.By, t.day(p.Out), p.Ticket))
 	l := p.Letter
@@ -166,7 +167,7 @@ const (
 
 // PalmLabel writes the letter on a label for the inside of the door: what must not be
 // missed, and the code of the page behind it.
-func PalmLabel(w io.Writer, p shop.Passport, address string, zone *time.Location) error {
+func PalmLabel(w io.Writer, p records.Passport, address string, zone *time.Location) error {
 	f := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: fpdf.SizeType{Wd: palmW, Ht: palmH}})
 	f.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	f.AddUTF8FontFromBytes("go", "B", gobold.TTF)
@@ -215,7 +216,7 @@ func PalmLabel(w io.Writer, p shop.Passport, address string, zone *time.Location
 
 // Record writes the workshop's record: the ticket, and behind it every number of every
 // pane with the sum that it came from.
-func Record(w io.Writer, s record.Shop, views []shop.View, zone *time.Location) error {
+func Record(w io.Writer, s record.Shop, views []jobview.View, zone *time.Location) error {
 	t := ticketOf(s, views, zone)
 	t.p.SetAutoPageBreak(true, margin)
 	t.p.SetMargins(margin, margin, margin)

@@ -12,18 +12,19 @@ import (
 	"freshshard/core/due"
 	"freshshard/core/handover"
 	"freshshard/core/letter"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
+	"freshshard/internal/records"
 )
 
-func passport() shop.Passport {
+func passport() records.Passport {
 	out := time.Date(2026, 3, 4, 15, 0, 0, 0, time.UTC)
-	return shop.Passport{Object: "Sauna stove ☂", Shop: "Lantern Yard", Town: "Hollin Ferry", Ticket: 3, By: "Mira",
+	return records.Passport{Object: "Sauna stove ☂", Shop: "Lantern Yard", Town: "Hollin Ferry", Ticket: 3, By: "Mira",
 		Out: out,
-		Panes: []shop.PassportPane{{What: "5 mm glass-ceramic", Size: "418 × 302 mm", Other: "16 15/32 × 11 7/8 in",
+		Panes: []records.PassportPane{{What: "5 mm glass-ceramic", Size: "418 × 302 mm", Other: "16 15/32 × 11 7/8 in",
 			Laid: []string{"vehicle urethane, batch U 9"}}},
 		Told: []handover.Line{{Title: "First fire", Text: "A small one."}},
-		Hard: []shop.HardWhen{{Title: "vehicle urethane, ready", May: "it may be driven", At: out.Add(6 * time.Hour)}},
+		Hard: []records.HardWhen{{Title: "vehicle urethane, ready", May: "it may be driven", At: out.Add(6 * time.Hour)}},
 		Due:  []due.Due{{Key: "nip", What: "Nip the fixings again", Why: "rope settles", On: out.AddDate(0, 0, 14)}},
 		Letter: letter.Letter{Differs: []string{"Changed: bracket bent away"}, Odd: []string{"screws, low edge: was seized"},
 			WayIn: []string{"Off: 4 × screws"}, Palm: []string{"screws, low edge: was seized"}}}
@@ -32,20 +33,20 @@ func passport() shop.Passport {
 // Each paper says what it is for, and no more.
 func TestPassportPapers(t *testing.T) {
 	for name, c := range map[string]struct {
-		write   func(*bytes.Buffer, shop.Passport, string) error
+		write   func(*bytes.Buffer, records.Passport, string) error
 		has     []string
 		hasNone []string
 	}{
-		"customer": {func(b *bytes.Buffer, p shop.Passport, a string) error { return CustomerPage(b, p, a, time.UTC) },
+		"customer": {func(b *bytes.Buffer, p records.Passport, a string) error { return CustomerPage(b, p, a, time.UTC) },
 			[]string{"418 × 302 mm", "batch U 9", "it may be driven: not before 4 March 2026, 21:00",
 				"First fire: A small one.",
 				"18 March 2026: Nip the fixings again. Rope settles."}, []string{"seized", "Off: 4"}},
-		"letter": {func(b *bytes.Buffer, p shop.Passport, a string) error { return LetterPage(b, p, a, time.UTC) },
+		"letter": {func(b *bytes.Buffer, p records.Passport, a string) error { return LetterPage(b, p, a, time.UTC) },
 			[]string{"To whoever opens it next", "bracket bent away", "was seized", "1. Off: 4 × screws"},
 			[]string{"First fire"}},
-		"passport": {func(b *bytes.Buffer, p shop.Passport, a string) error { return Passport(b, p, a, time.UTC) },
+		"passport": {func(b *bytes.Buffer, p records.Passport, a string) error { return Passport(b, p, a, time.UTC) },
 			[]string{"First fire", "was seized"}, nil},
-		"label": {func(b *bytes.Buffer, p shop.Passport, a string) error { return PalmLabel(b, p, a, time.UTC) },
+		"label": {func(b *bytes.Buffer, p records.Passport, a string) error { return PalmLabel(b, p, a, time.UTC) },
 			[]string{"Sauna stove", "Before you open it:", "was seized"}, []string{"First fire"}},
 	} {
 		t.Run(name, func(t *testing.T) {
@@ -99,7 +100,7 @@ func TestPalmLabelIsOne(t *testing.T) {
 func TestRecord(t *testing.T) {
 	v := stove(t)
 	b := &bytes.Buffer{}
-	if err := Record(b, record.Shop{Name: "Lantern Yard"}, []shop.View{v}, time.UTC); err != nil {
+	if err := Record(b, record.Shop{Name: "Lantern Yard"}, []jobview.View{v}, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	text := textOf(t, b.Bytes())

@@ -8,13 +8,13 @@ import (
 
 	"freshshard/core/supply"
 	"freshshard/core/working"
+	"freshshard/internal/days"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // RoundSheet writes a round of the van with its load list: when it leaves, each way and
 // each stop, then what goes in, a box to tick for each thing.
-func RoundSheet(w io.Writer, r shop.RoundLoad, of record.Shop, zone *time.Location) error {
+func RoundSheet(w io.Writer, r days.RoundLoad, of record.Shop, zone *time.Location) error {
 	clock := func(t time.Time) string { return t.In(zone).Format("15:04") }
 	t := sheetOf(of, "Round of the van", zone)
 	t.line(12, "B", r.Sheet.Leaves.In(zone).Format("Monday, 2 January")+", "+strings.Join(r.Sheet.Names, " and "))

@@ -17,8 +17,8 @@ import (
 	"freshshard/core/prove"
 	"freshshard/core/reading"
 	"freshshard/core/working"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // Page and columns of the ticket, mm on A4.
@@ -35,12 +35,12 @@ const (
 // Ticket writes the record of a job, one page a pane: drawing, sizes in both
 // units, material with its reasons, steps, checks, cautions and the signature
 // line. An unsigned job says that it is a draft.
-func Ticket(w io.Writer, s record.Shop, views []shop.View, zone *time.Location) error {
+func Ticket(w io.Writer, s record.Shop, views []jobview.View, zone *time.Location) error {
 	return ticketOf(s, views, zone).p.Output(w)
 }
 
 // ticketOf draws the pages of a ticket.
-func ticketOf(s record.Shop, views []shop.View, zone *time.Location) ticket {
+func ticketOf(s record.Shop, views []jobview.View, zone *time.Location) ticket {
 	p := fpdf.New("P", "mm", "A4", "")
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
@@ -85,7 +85,7 @@ func (t ticket) page() {
 type ticket struct {
 	p    *fpdf.Fpdf
 	s    record.Shop
-	v    shop.View
+	v    jobview.View
 	zone *time.Location
 }
 

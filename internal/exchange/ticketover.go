@@ -5,12 +5,12 @@ import (
 	"strings"
 
 	"freshshard/core/prove"
-	"freshshard/internal/shop"
+	"freshshard/internal/jobview"
 )
 
 // stops are those of the pane on this page.
-func (t ticket) stops() []shop.PaneStop {
-	var out []shop.PaneStop
+func (t ticket) stops() []jobview.PaneStop {
+	var out []jobview.PaneStop
 	for _, k := range t.v.Stops {
 		if k.Pane == t.v.Pane.ID {
 			out = append(out, k)

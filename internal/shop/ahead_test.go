@@ -5,6 +5,9 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/plan"
+	"freshshard/internal/bench"
+	"freshshard/internal/jobview"
+	"freshshard/internal/standing"
 )
 
 // A second pair of hands is asked for two hours of work ahead: just before, at, after; not
@@ -30,12 +33,12 @@ func TestTwoAhead(t *testing.T) {
 		{"what is done is behind", []plan.Step{step("done", "set", 8, 2), step("a", "set", 10, 1)}, "", -1},
 		{"nothing takes two", []plan.Step{step("a", "set", 10, 1)}, "", -1},
 	} {
-		b := benchView{done: map[string]bool{"done": true}}
-		b.reck.Plan.Steps = c.steps
+		b := jobview.Pane{Done: map[string]bool{"done": true}}
+		b.Reckoning.Plan.Steps = c.steps
 		if c.clock != "" {
-			b.standing.Clocks = map[string]plan.Clock{c.clock: {What: "urethane"}}
+			b.Standing.Clocks = map[string]plan.Clock{c.clock: {What: "urethane"}}
 		}
-		got := b.twoAhead()
+		got := standing.NextForTwo(b)
 		if (got == nil) != (c.want < 0) || got != nil && got.In != c.want {
 			t.Errorf("%s: %+v", c.name, got)
 		}
@@ -49,7 +52,7 @@ func TestVanLoad(t *testing.T) {
 	id := toCutLight(t, s, tor, "Greenhouse, light 2", "506", "402")
 	has := func(what string) bool {
 		t.Helper()
-		l, err := s.VanLoad(ctx, id)
+		l, err := s.Days.VanLoad(ctx, id)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -64,12 +67,12 @@ func TestVanLoad(t *testing.T) {
 		has("cartridge gun, spare nozzles, rag, gloves") {
 		t.Error("the tools of a puttied light")
 	}
-	l, _ := s.VanLoad(ctx, id)
+	l, _ := s.Days.VanLoad(ctx, id)
 	if len(l.Parts) == 0 || len(l.Mind) == 0 {
 		t.Errorf("%+v", l)
 	}
 	for _, step := range []string{"dry-fit", "back-putty", "pane-in", "points-in", "front-putty"} {
-		if err := s.Tick(ctx, tor, First(id), step, Done{Outcome: "done"}); err != nil {
+		if err := s.Bench.Tick(ctx, tor, jobview.First(id), step, bench.Done{Outcome: "done"}); err != nil {
 			t.Fatal(err)
 		}
 	}

@@ -13,7 +13,13 @@ import (
 	"freshshard/core/prove"
 	"freshshard/core/reading"
 	"freshshard/core/road"
+	"freshshard/internal/bench"
+	"freshshard/internal/desk"
+	"freshshard/internal/hold"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
 )
 
 // Whatever the work is, the line alone leads from take-in to the signature: each
@@ -24,8 +30,9 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 	now := time.Now().UTC()
 	s.Now = func() time.Time { return now }
 	for _, j := range jobs {
-		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: j.name, Exposure: j.exposure, Family: j.family,
-			Road: j.road, Place: "bench", Leaf: j.leaf})
+		id, err := s.Desk.TakeIn(ctx, tor, "",
+			desk.TakeIn{Name: "Oda Marl", Object: j.name, Exposure: j.exposure, Family: j.family,
+				Road: j.road, Place: "bench", Leaf: j.leaf})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -35,7 +42,7 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 		if j.road.How == "stick" {
 			held.Peel = bond.Peel{Length: 400, Width: 30, Spots: []bond.Spot{bond.Metal, bond.Torn}}
 		}
-		if err := s.SetPane(ctx, tor, First(id), held, v.Pane.Version); err != nil {
+		if err := s.Desk.SetPane(ctx, tor, jobview.First(id), held, v.Pane.Version); err != nil {
 			t.Fatal(err)
 		}
 		at, answers, taps := family.Station("assess"), 0, tally{}
@@ -50,7 +57,7 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 			if a.Kind == ask.Sign {
 				break
 			}
-			if err := s.answerAll(t, tor, First(id), j, v, a, &now); err != nil {
+			if err := s.answerAll(t, tor, jobview.First(id), j, v, a, &now); err != nil {
 				t.Fatalf("%s: %s %q: %v", j.name, a.Kind, a.Key, err)
 			}
 			before := said(v)
@@ -65,7 +72,7 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 		if taps.line*100 > taps.column*most {
 			t.Errorf("%s: %d taps by the line are not clearly fewer than %d", j.name, taps.line, taps.column)
 		}
-		if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
+		if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{}); err != nil {
 			t.Errorf("%s: after %d answers, at %s %+v: %v", j.name, answers, at, v.Asks[stationAt(at)], err)
 		}
 	}
@@ -75,8 +82,9 @@ func TestTheLineLeadsToTheSignature(t *testing.T) {
 // end; the line leads round it in no circle, and an owner's word lets it go on.
 func TestTheLineStops(t *testing.T) {
 	s, mira, tor := open(t)
-	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: "Sauna stove, narrow ledge", Exposure: "fire",
-		Family: "clip-heat", Place: "bench"})
+	id, err := s.Desk.TakeIn(ctx, tor, "",
+		desk.TakeIn{Name: "Oda Marl", Object: "Sauna stove, narrow ledge", Exposure: "fire",
+			Family: "clip-heat", Place: "bench"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -86,7 +94,7 @@ func TestTheLineStops(t *testing.T) {
 	v := view1(t, s, id)
 	for _, st := range v.Reckoning.Plan.Steps {
 		if st.Station == "measure" {
-			if err := s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+			if err := s.Bench.Tick(ctx, tor, jobview.First(id), st.Key, bench.Done{Outcome: "done"}); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -97,8 +105,9 @@ func TestTheLineStops(t *testing.T) {
 		t.Errorf("%+v", a)
 	}
 	for _, k := range v.Stops {
-		if err := s.TakeOn(ctx, mira, First(id), k.Key, TakeOn{Reason: "the frame is theirs; tried with the old pane",
-			Beyond: k.Beyond}); err != nil {
+		if err := s.Bench.TakeOn(ctx, mira, jobview.First(id), k.Key,
+			bench.TakeOn{Reason: "the frame is theirs; tried with the old pane",
+				Beyond: k.Beyond}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -113,15 +122,16 @@ func TestTheLineGoesFromPaneToPane(t *testing.T) {
 	s, _, tor := open(t)
 	now := time.Now().UTC()
 	s.Now = func() time.Time { return now }
-	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Saltmarsh nursery", Object: "Greenhouse, three starred lights",
-		Exposure: "weather", Family: "putty-points", Place: "bench", Layout: &drawing.Layout{Across: 3, Down: 1},
-		Road: road.Chosen{ID: "kept", How: "watch", Came: road.Unbroken}})
+	id, err := s.Desk.TakeIn(ctx, tor, "",
+		desk.TakeIn{Name: "Saltmarsh nursery", Object: "Greenhouse, three starred lights",
+			Exposure: "weather", Family: "putty-points", Place: "bench", Layout: &drawing.Layout{Across: 3, Down: 1},
+			Road: road.Chosen{ID: "kept", How: "watch", Came: road.Unbroken}})
 	if err != nil {
 		t.Fatal(err)
 	}
-	at, on, seen := family.Station("assess"), First(id), map[int64]bool{}
+	at, on, seen := family.Station("assess"), jobview.First(id), map[int64]bool{}
 	for range 60 {
-		v, err := s.Bench(ctx, on)
+		v, err := s.Table(ctx, on)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -132,7 +142,7 @@ func TestTheLineGoesFromPaneToPane(t *testing.T) {
 		}
 		if a.Kind == ask.Go {
 			if at = a.To; a.Pane != 0 {
-				on = Bench{Job: id, Pane: a.Pane}
+				on = jobview.Bench{Job: id, Pane: a.Pane}
 			}
 			continue
 		}
@@ -140,7 +150,7 @@ func TestTheLineGoesFromPaneToPane(t *testing.T) {
 			t.Fatalf("%s %q: %v", a.Kind, a.Key, err)
 		}
 	}
-	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil || len(seen) != 3 {
+	if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{}); err != nil || len(seen) != 3 {
 		t.Errorf("%d panes seen, %v", len(seen), err)
 	}
 }
@@ -151,7 +161,7 @@ var quarterFewer = map[string]bool{"café boiler, gauge tube": true, "deck oven,
 	"deck oven, inner pane as a part": true}
 
 // said is how many steps and checks of a pane were answered.
-func said(v View) int {
+func said(v jobview.View) int {
 	n := len(v.Pane.Ticks)
 	for _, c := range v.Checks {
 		if c.Outcome != prove.Open {
@@ -201,14 +211,15 @@ func (n *tally) count(a ask.Ask) {
 
 // answerAll answers the line as somebody does who knows the work: a run of steps at
 // once, and screws by the pass.
-func (s *Shop) answerAll(t *testing.T, tor record.Account, on Bench, j job, v View, a ask.Ask, now *time.Time) error {
+func (s *Shop) answerAll(t *testing.T, tor record.Account, on jobview.Bench, j job, v jobview.View, a ask.Ask,
+	now *time.Time) error {
 	t.Helper()
 	switch {
 	case a.Kind == ask.Screw:
-		return s.CountScrews(ctx, tor, on, v.Pane.Counted+a.Of-a.At+1, v.Pane.Version)
+		return s.Bench.CountScrews(ctx, tor, on, v.Pane.Counted+a.Of-a.At+1, v.Pane.Version)
 	case len(a.Run) > 1:
 		for _, key := range a.Run {
-			if err := s.Tick(ctx, tor, on, key, Done{Outcome: "done"}); err != nil {
+			if err := s.Bench.Tick(ctx, tor, on, key, bench.Done{Outcome: "done"}); err != nil {
 				return err
 			}
 		}
@@ -227,7 +238,8 @@ func stationAt(s family.Station) int {
 }
 
 // answer does what the line asks for.
-func (s *Shop) answer(t *testing.T, tor record.Account, on Bench, j job, v View, a ask.Ask, now *time.Time) error {
+func (s *Shop) answer(t *testing.T, tor record.Account, on jobview.Bench, j job, v jobview.View, a ask.Ask,
+	now *time.Time) error {
 	t.Helper()
 	version := 0
 	if v.Pane.Diagnosis != nil {
@@ -239,7 +251,7 @@ func (s *Shop) answer(t *testing.T, tor record.Account, on Bench, j job, v View,
 		if !ok {
 			t.Fatalf("%s: %s is asked for, and nobody reads it", j.name, a.Key)
 		}
-		return s.Read(ctx, tor, on, reading.Place(a.Key), Said{Text: text, Instrument: "rule"})
+		return s.Measure.Read(ctx, tor, on, reading.Place(a.Key), measure.Said{Text: text, Instrument: "rule"})
 	case ask.Look:
 		evidence := map[string]string{}
 		if d := v.Pane.Diagnosis; d != nil {
@@ -248,22 +260,22 @@ func (s *Shop) answer(t *testing.T, tor record.Account, on Bench, j job, v View,
 			}
 		}
 		evidence[a.Key] = a.Answers[len(a.Answers)-1].ID
-		return s.Diagnose(ctx, tor, on, Seen{Evidence: evidence, Version: version})
+		return s.Bench.Diagnose(ctx, tor, on, bench.Seen{Evidence: evidence, Version: version})
 	case ask.Cause:
-		return s.Diagnose(ctx, tor, on, Seen{Evidence: v.Pane.Diagnosis.Evidence, Cause: a.Key, Version: version})
+		return s.Bench.Diagnose(ctx, tor, on, bench.Seen{Evidence: v.Pane.Diagnosis.Evidence, Cause: a.Key, Version: version})
 	case ask.Step:
-		return s.Tick(ctx, tor, on, a.Key, Done{Outcome: "done"})
+		return s.Bench.Tick(ctx, tor, on, a.Key, bench.Done{Outcome: "done"})
 	case ask.Screw:
-		return s.CountScrews(ctx, tor, on, v.Pane.Counted+1, v.Pane.Version)
+		return s.Bench.CountScrews(ctx, tor, on, v.Pane.Counted+1, v.Pane.Version)
 	case ask.Settle:
 		if j.material == "" {
-			return s.Choose(ctx, tor, on, Settle{Material: a.Key, Thickness: a.Number})
+			return s.Bench.Choose(ctx, tor, on, bench.Settle{Material: a.Key, Thickness: a.Number})
 		}
-		return s.Choose(ctx, tor, on, Settle{Material: j.material, Thickness: j.thick})
+		return s.Bench.Choose(ctx, tor, on, bench.Settle{Material: j.material, Thickness: j.thick})
 	case ask.Check:
 		for _, c := range v.Checks {
 			if c.Key == a.Key && c.Outcome == prove.Open {
-				return s.Answer(ctx, tor, on, a.Key, Checked{Answer: good(c)})
+				return s.Bench.Answer(ctx, tor, on, a.Key, bench.Checked{Answer: good(c)})
 			}
 		}
 	case ask.Laid:
@@ -271,8 +283,9 @@ func (s *Shop) answer(t *testing.T, tor record.Account, on Bench, j job, v View,
 		if a.Number > 0 {
 			edges = 2
 		}
-		return s.StartCure(ctx, tor, "", on, Laid{Step: a.Key, Adhesive: a.Answers[0].ID, Width: a.Number, Edges: edges,
-			Place: record.AtBench}, time.UTC)
+		return s.Hold.StartCure(ctx, tor, "", on,
+			hold.Laid{Step: a.Key, Adhesive: a.Answers[0].ID, Width: a.Number, Edges: edges,
+				Place: record.AtBench}, time.UTC)
 	case ask.Wait:
 		if a.Until != nil {
 			*now = a.Until.Add(time.Minute)

@@ -5,6 +5,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
 )
 
@@ -19,7 +20,7 @@ func TestOwnUnit(t *testing.T) {
 		}
 		return p
 	}
-	if err := ownUnit(pane(true, true), length.Reading{Text: "5"}, length.Caliper, length.MM); err != nil {
+	if err := measure.OwnUnit(pane(true, true), length.Reading{Text: "5"}, length.Caliper, length.MM); err != nil {
 		t.Errorf("another instrument: %v", err)
 	}
 	for _, c := range []struct {
@@ -41,7 +42,7 @@ func TestOwnUnit(t *testing.T) {
 		{"a shop in inches, after inches", pane(true, true), "5", length.IN, false},
 		{"with its doubt", pane(true, true), "5 ±1", length.MM, false},
 	} {
-		err := ownUnit(c.pane, length.Reading{Text: c.text}, length.Tape, c.shop)
+		err := measure.OwnUnit(c.pane, length.Reading{Text: c.text}, length.Tape, c.shop)
 		if (err != nil) != c.asks || err != nil && fault.Of(err).Field != "text" {
 			t.Errorf("%s: %v", c.name, err)
 		}

@@ -9,6 +9,8 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/reading"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -36,11 +38,11 @@ func crowded(b *testing.B) (*Shop, record.Account, []int64) {
 		b.Fatal(err)
 	}
 	s := New(st)
-	_, o, p, err := stove().records(nil)
+	_, o, p, err := stove().Records(nil)
 	if err != nil {
 		b.Fatal(err)
 	}
-	p.Number, p.Spot = 1, whole
+	p.Number, p.Spot = 1, measure.Whole
 	var ids []int64
 	for start := 0; start < stored; start += 500 {
 		err := st.Write(ctx, func(t *store.Tx) error {
@@ -49,8 +51,9 @@ func crowded(b *testing.B) (*Shop, record.Account, []int64) {
 				return err
 			}
 			for n := range 500 {
-				id, err := s.addJob(ctx, t, mira, c, record.Job{Place: "bench", Story: fmt.Sprint(start + n), CreatedAt: s.Now(),
-					Object: o, Panes: []record.Pane{p}})
+				id, err := s.Desk.AddJob(ctx, t, mira, c,
+					record.Job{Place: "bench", Story: fmt.Sprint(start + n), CreatedAt: s.Now(),
+						Object: o, Panes: []record.Pane{p}})
 				if err != nil {
 					return err
 				}
@@ -80,7 +83,7 @@ func BenchmarkReadJob(b *testing.B) {
 	var times []time.Duration
 	for b.Loop() {
 		t := time.Now()
-		if _, err := s.Bench(context.Background(), First(ids[stored/2])); err != nil {
+		if _, err := s.Table(context.Background(), jobview.First(ids[stored/2])); err != nil {
 			b.Fatal(err)
 		}
 		times = append(times, time.Since(t))
@@ -94,7 +97,7 @@ func BenchmarkWriteReading(b *testing.B) {
 	n := 0
 	for b.Loop() {
 		n++
-		j, err := s.store.Job(ctx, ids[n%stored])
+		j, err := s.Store.Job(ctx, ids[n%stored])
 		if err != nil {
 			b.Fatal(err)
 		}
@@ -103,8 +106,8 @@ func BenchmarkWriteReading(b *testing.B) {
 			version = j.Panes[0].Readings[0].Version
 		}
 		t := time.Now()
-		err = s.Read(ctx, mira, First(ids[n%stored]), reading.HeightMiddle,
-			Said{Text: fmt.Sprint(240 + n%9), Instrument: length.Tape, Version: version})
+		err = s.Measure.Read(ctx, mira, jobview.First(ids[n%stored]), reading.HeightMiddle,
+			measure.Said{Text: fmt.Sprint(240 + n%9), Instrument: length.Tape, Version: version})
 		times = append(times, time.Since(t))
 		if err != nil && ids[n%stored] != ids[stored/2] {
 			b.Fatal(err)
@@ -118,7 +121,7 @@ func BenchmarkToday(b *testing.B) {
 	var times []time.Duration
 	for b.Loop() {
 		t := time.Now()
-		if _, err := s.Today(ctx, record.Account{}); err != nil {
+		if _, err := s.Today.Today(ctx, record.Account{}); err != nil {
 			b.Fatal(err)
 		}
 		times = append(times, time.Since(t))
@@ -129,13 +132,13 @@ func BenchmarkToday(b *testing.B) {
 // The days of a shop with many open jobs, as a screen asks for them.
 func BenchmarkDays(b *testing.B) {
 	s, mira, _ := crowded(b)
-	if _, err := s.Days(ctx, mira); err != nil {
+	if _, err := s.Days.Days(ctx, mira); err != nil {
 		b.Fatal(err)
 	}
 	var times []time.Duration
 	for b.Loop() {
 		t := time.Now()
-		if _, err := s.Days(ctx, mira); err != nil {
+		if _, err := s.Days.Days(ctx, mira); err != nil {
 			b.Fatal(err)
 		}
 		times = append(times, time.Since(t))
@@ -151,7 +154,8 @@ func BenchmarkWeigh(b *testing.B) {
 	for b.Loop() {
 		n++
 		t := time.Now()
-		if _, err := s.Weigh(ctx, First(ids[stored/2]), map[string]float64{"impact": float64(n % 11)}); err != nil {
+		if _, err := s.Bench.Weigh(ctx, jobview.First(ids[stored/2]),
+			map[string]float64{"impact": float64(n % 11)}); err != nil {
 			b.Fatal(err)
 		}
 		times = append(times, time.Since(t))

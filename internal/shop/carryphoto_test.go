@@ -9,6 +9,9 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/striplog"
+	"freshshard/internal/desk"
+	"freshshard/internal/jobview"
+	"freshshard/internal/strip"
 )
 
 // snap is a picture of two halves, so that a mixed-up one shows.
@@ -38,10 +41,10 @@ func TestPicturesAreCarried(t *testing.T) {
 	id := takeIn(t, a, tor)
 	bracket := striplog.Entry{Kind: striplog.Fasteners, What: "bracket screw", Count: 4, Fate: striplog.Back,
 		Held: striplog.Held{How: "screw", Drive: "PH2", Size: "M4", Length: 12}}
-	if err := a.AddStrip(ctx, tor, "", id, Noted(bracket)); err != nil {
+	if err := a.Strip.AddStrip(ctx, tor, "", id, strip.Noted(bracket)); err != nil {
 		t.Fatal(err)
 	}
-	v, err := a.Bench(ctx, First(id))
+	v, err := a.Table(ctx, jobview.First(id))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -50,27 +53,27 @@ func TestPicturesAreCarried(t *testing.T) {
 		entry string
 		b     []byte
 	}{{entry, snap(t, 20, 230)}, {"", snap(t, 230, 20)}} {
-		if err := a.AddPhoto(ctx, mira, "", id, p.entry, p.b); err != nil {
+		if err := a.Desk.AddPhoto(ctx, mira, "", id, p.entry, p.b); err != nil {
 			t.Fatal(err)
 		}
 	}
-	first, err := a.Carry(ctx, id)
+	first, err := a.Desk.Carry(ctx, id)
 	if err != nil || len(first.Photos) != 2 || first.Photos[0].Entry != entry || first.Photos[1].By != "Mira" {
 		t.Fatalf("%d pictures, %v", len(first.Photos), err)
 	}
 	read := onPaper(t, first)
 	b, other, _ := open(t)
-	made, err := b.Bring(ctx, other, "k", read)
+	made, err := b.Desk.Bring(ctx, other, "k", read)
 	if err != nil {
 		t.Fatal(err)
 	}
-	got, err := b.Bench(ctx, First(made))
+	got, err := b.Table(ctx, jobview.First(made))
 	if err != nil || len(got.Job.Photos) != 2 || got.Job.Photos[0].Entry != entry ||
 		!got.Job.Photos[0].At.Equal(first.Photos[0].At) {
 		t.Fatalf("%+v, %v", got.Job.Photos, err)
 	}
 	for i, dark := range []bool{true, false} {
-		raw, err := b.store.Picture(ctx, made, got.Job.Photos[i].ID, false)
+		raw, err := b.Store.Picture(ctx, made, got.Job.Photos[i].ID, false)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -83,18 +86,18 @@ func TestPicturesAreCarried(t *testing.T) {
 		}
 	}
 	// A retry brings none twice.
-	if again, err := b.Bring(ctx, other, "k", read); err != nil || again != made {
+	if again, err := b.Desk.Bring(ctx, other, "k", read); err != nil || again != made {
 		t.Errorf("%d, %v", again, err)
 	}
-	for field, change := range map[string]func(*Carried){
-		"photos[0].jpeg":  func(c *Carried) { c.Photos[0].JPEG = []byte("no picture") },
-		"photos[1].entry": func(c *Carried) { c.Photos[1].Entry = "gone" },
-		"photos[0].by":    func(c *Carried) { c.Photos[0].By = " " },
-		"photos":          func(c *Carried) { c.Photos = make([]CarriedPhoto, mostPhotos+1) },
+	for field, change := range map[string]func(*desk.Carried){
+		"photos[0].jpeg":  func(c *desk.Carried) { c.Photos[0].JPEG = []byte("no picture") },
+		"photos[1].entry": func(c *desk.Carried) { c.Photos[1].Entry = "gone" },
+		"photos[0].by":    func(c *desk.Carried) { c.Photos[0].By = " " },
+		"photos":          func(c *desk.Carried) { c.Photos = make([]desk.CarriedPhoto, desk.MostPhotos+1) },
 	} {
 		bad := onPaper(t, first)
 		change(&bad)
-		_, err := b.Bring(ctx, other, "", bad)
+		_, err := b.Desk.Bring(ctx, other, "", bad)
 		if f := fault.Of(err); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, err)
 		}

@@ -5,6 +5,8 @@ import (
 	"time"
 
 	"freshshard/core/plan"
+	"freshshard/internal/hold"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
 
@@ -30,7 +32,7 @@ func TestChimeOf(t *testing.T) {
 		{"ready since long, the last far", at(-30), at(-13), at(99), "", false},
 		{"never", nil, nil, nil, "", false}, {"let go, then never", at(-1), nil, nil, "Let go", true},
 	} {
-		got := chimeOf(record.Cure{Adhesive: "urethane", LetGo: c.letGo, Ready: c.ready, Full: c.full}, noon)
+		got := hold.ChimeOf(record.Cure{Adhesive: "urethane", LetGo: c.letGo, Ready: c.ready, Full: c.full}, noon)
 		if (got == nil) != (c.title == "") || got != nil && (got.Title != c.title || got.Out != c.out || got.May == "") {
 			t.Errorf("%s: %+v", c.name, got)
 		}
@@ -40,25 +42,26 @@ func TestChimeOf(t *testing.T) {
 // What never hardens in such air keeps no promise.
 func TestHardBy(t *testing.T) {
 	noon := time.Date(2027, 1, 12, 12, 0, 0, 0, time.UTC)
-	b := func(step string, ready *time.Time, done bool) benchView {
-		return benchView{done: map[string]bool{step: done},
-			standing: plan.Standing{Clocks: map[string]plan.Clock{step: {Ready: ready}}}}
+	b := func(step string, ready *time.Time, done bool) jobview.Pane {
+		return jobview.Pane{Done: map[string]bool{step: done},
+			Standing: plan.Standing{Clocks: map[string]plan.Clock{step: {Ready: ready}}}}
 	}
 	later := noon.Add(time.Hour)
 	for _, c := range []struct {
 		name    string
-		benches []benchView
+		benches []jobview.Pane
 		want    *time.Time
-	}{{"nothing", nil, nil}, {"one", []benchView{b("cure", &noon, false)}, &noon},
-		{"ticked", []benchView{b("cure", &noon, true)}, nil},
-		{"the later", []benchView{b("cure", &later, false), b("skin", &noon, false)}, &later},
-		{"never", []benchView{b("cure", &later, false), b("skin", nil, false)}, &never}} {
-		got := hardBy(c.benches)
+	}{{"nothing", nil, nil}, {"one", []jobview.Pane{b("cure", &noon, false)}, &noon},
+		{"ticked", []jobview.Pane{b("cure", &noon, true)}, nil},
+		{"the later", []jobview.Pane{b("cure", &later, false), b("skin", &noon, false)}, &later},
+		{"never", []jobview.Pane{b("cure", &later, false), b("skin", nil, false)}, &jobview.Never}} {
+		got := jobview.HardBy(c.benches)
 		if (got == nil) != (c.want == nil) || got != nil && !got.Equal(*c.want) {
 			t.Errorf("%s: %v", c.name, got)
 		}
 	}
-	if slips(nil, &never) || slips(&noon, nil) || !slips(&noon, &never) || slips(&noon, &noon) {
+	if jobview.Slips(nil, &jobview.Never) || jobview.Slips(&noon, nil) || !jobview.Slips(&noon, &jobview.Never) ||
+		jobview.Slips(&noon, &noon) {
 		t.Error("slips")
 	}
 }
@@ -69,17 +72,17 @@ func TestTodayCalls(t *testing.T) {
 	if err := start("", nil); err != nil {
 		t.Fatal(err)
 	}
-	today, err := s.Today(ctx, tor)
+	today, err := s.Today.Today(ctx, tor)
 	if err != nil || len(today.Clocks) != 1 || today.Clocks[0].Job != at.Job || today.Clocks[0].Title != "Let go" {
 		t.Fatalf("%v, %+v", err, today.Clocks)
 	}
 	if c := held1(t, s, at).Cures[0]; !c.LetGo.Equal(today.Clocks[0].At) || !c.Full.Equal(*c.Curing.Clocks[2].Safe) {
 		t.Errorf("%+v", c.Cure)
 	}
-	if err := s.Withdraw(ctx, tor, at.Job, "the customer said no"); err != nil {
+	if err := s.Desk.Withdraw(ctx, tor, at.Job, "the customer said no"); err != nil {
 		t.Fatal(err)
 	}
-	if today, err = s.Today(ctx, tor); err != nil || len(today.Clocks) != 0 {
+	if today, err = s.Today.Today(ctx, tor); err != nil || len(today.Clocks) != 0 {
 		t.Errorf("%v, %+v", err, today.Clocks)
 	}
 }
@@ -96,10 +99,10 @@ func TestPromiseAgainstTheClock(t *testing.T) {
 		j := view1(t, s, at.Job).Job
 		due := ready.Add(d)
 		j.PromisedAt = &due
-		if err := s.SetJob(ctx, tor, at.Job, j); err != nil {
+		if err := s.Desk.SetJob(ctx, tor, at.Job, j); err != nil {
 			t.Fatal(err)
 		}
-		today, err := s.Today(ctx, tor)
+		today, err := s.Today.Today(ctx, tor)
 		if err != nil || len(today.Turns) != 1 || today.Turns[0].Late != want || view1(t, s, at.Job).Late != want {
 			t.Errorf("%v: %v, %+v", d, err, today)
 		}

@@ -8,14 +8,20 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/internal/bench"
+	"freshshard/internal/desk"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
+	"freshshard/internal/standing"
+	"freshshard/internal/stock"
 )
 
 // toCutTube is a gauge tube of 12.7 mm outside that waits to be cut here.
 func toCutTube(t *testing.T, s *Shop, by record.Account, object, faces, outside string) {
 	t.Helper()
-	id, err := s.TakeIn(ctx, by, "", TakeIn{Name: "Quay café", Object: object, Exposure: "boiler", Family: "gauge-tube",
-		Place: "bench", Like: "borosilicate"})
+	id, err := s.Desk.TakeIn(ctx, by, "",
+		desk.TakeIn{Name: "Quay café", Object: object, Exposure: "boiler", Family: "gauge-tube",
+			Place: "bench", Like: "borosilicate"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -24,39 +30,40 @@ func toCutTube(t *testing.T, s *Shop, by record.Account, object, faces, outside 
 		reading.TubeWall:    "2.4"} {
 		read(t, s, by, id, place, text)
 	}
-	if err := s.Choose(ctx, by, First(id), Settle{Material: "borosilicate", Thickness: 2.4}); err != nil {
+	if err := s.Bench.Choose(ctx, by, jobview.First(id),
+		bench.Settle{Material: "borosilicate", Thickness: 2.4}); err != nil {
 		t.Fatal(err)
 	}
 }
 
-func tubeRoom(t *testing.T, s *Shop, glass Glass) CutGroup {
+func tubeRoom(t *testing.T, s *Shop, glass stock.Glass) stock.CutGroup {
 	t.Helper()
-	r, err := s.CutRoom(ctx)
+	r, err := s.Stock.CutRoom(ctx)
 	if err != nil {
 		t.Fatal(err)
 	}
 	for _, g := range r.Groups {
-		if g.glass() == glass {
+		if g.Glass() == glass {
 			return g
 		}
 	}
-	return CutGroup{}
+	return stock.CutGroup{}
 }
 
 // Three tubes from what lies in the rack: another outside is another glass, the shorter
 // length is used, one snaps badly, the rest of its tube goes back and is cut on.
 func TestCutTubes(t *testing.T) {
 	s, _, tor := open(t)
-	half := Glass{"borosilicate", 2.4, 12.7}
+	half := stock.Glass{Material: "borosilicate", Thickness: 2.4, Outside: 12.7}
 	for i := range 3 {
 		toCutTube(t, s, tor, fmt.Sprintf("Café boiler, gauge %d", i+1), "250 ±0.5", "12.7")
 	}
 	toCutTube(t, s, tor, "Steam kettle, gauge", "250 ±0.5", "15.9")
-	if f := fault.Of(s.PlanCuts(ctx, tor, half, nil)); f == nil || f.Field != "stock" {
+	if f := fault.Of(s.Stock.PlanCuts(ctx, tor, half, nil)); f == nil || f.Field != "stock" {
 		t.Errorf("planned from nothing: %v", f)
 	}
 	for _, v := range []struct{ outside, long, n float64 }{{12.8, 1200, 2}, {15.9, 1200, 1}, {12.4, 1200, 5}} {
-		if _, err := s.AddStock(ctx, tor, "", record.StockItem{Kind: record.TubeStock, Material: "borosilicate",
+		if _, err := s.Stock.AddStock(ctx, tor, "", record.StockItem{Kind: record.TubeStock, Material: "borosilicate",
 			Thickness: 2.4,
 			W:         v.outside, H: v.long, Quantity: v.n, Unit: "pc", Cents: 1890, Place: "tube rack"}); err != nil {
 			t.Fatal(err)
@@ -66,11 +73,11 @@ func TestCutTubes(t *testing.T) {
 	if len(g.Panes) != 3 || len(g.Stock) != 1 || g.Called != "borosilicate tube, 12.7 mm outside, wall 2.4 mm" {
 		t.Fatalf("%d wait, stock %v, %s", len(g.Panes), g.Stock, g.Called)
 	}
-	if f := fault.Of(s.PlanCuts(ctx, tor, half, []Pin{{Piece: g.Panes[0].Piece, Lie: "turned"}})); f == nil ||
+	if f := fault.Of(s.Stock.PlanCuts(ctx, tor, half, []stock.Pin{{Piece: g.Panes[0].Piece, Lie: "turned"}})); f == nil ||
 		f.Field != "pins" {
 		t.Errorf("a tube was pinned: %v", f)
 	}
-	if err := s.PlanCuts(ctx, tor, half, nil); err != nil {
+	if err := s.Stock.PlanCuts(ctx, tor, half, nil); err != nil {
 		t.Fatal(err)
 	}
 	v := tubeRoom(t, s, half).Plan
@@ -83,13 +90,15 @@ func TestCutTubes(t *testing.T) {
 	cut := func() {
 		t.Helper()
 		p := tubeRoom(t, s, half).Plan
-		if err := s.Cut(ctx, tor, p.ID, CutAt{p.Next.Sheet, p.Next.Path, p.Version}); err != nil {
+		if err := s.Stock.Cut(ctx, tor, p.ID,
+			stock.CutAt{Sheet: p.Next.Sheet, Path: p.Next.Path, Version: p.Version}); err != nil {
 			t.Fatal(err)
 		}
 	}
 	cut()
 	v = tubeRoom(t, s, half).Plan
-	if err := s.Broke(ctx, tor, v.ID, CutAt{v.Next.Sheet, v.Next.Path, v.Version}); err != nil {
+	if err := s.Stock.Broke(ctx, tor, v.ID,
+		stock.CutAt{Sheet: v.Next.Sheet, Path: v.Next.Path, Version: v.Version}); err != nil {
 		t.Fatal(err)
 	}
 	g = tubeRoom(t, s, half)
@@ -102,10 +111,10 @@ func TestCutTubes(t *testing.T) {
 		}
 	}
 	each := g.Panes[0].W + 2
-	if len(g.Panes) != 2 || left != tenth(1200-2*each) {
+	if len(g.Panes) != 2 || left != standing.ToTenth(1200-2*each) {
 		t.Fatalf("%d wait, %g mm of the tube are left of %g", len(g.Panes), left, 1200-2*each)
 	}
-	if err := s.PlanCuts(ctx, tor, half, nil); err != nil {
+	if err := s.Stock.PlanCuts(ctx, tor, half, nil); err != nil {
 		t.Fatal(err)
 	}
 	v = tubeRoom(t, s, half).Plan
@@ -118,10 +127,11 @@ func TestCutTubes(t *testing.T) {
 	if g := tubeRoom(t, s, half); len(g.Panes) != 0 {
 		t.Errorf("%d still wait", len(g.Panes))
 	}
-	if g := tubeRoom(t, s, Glass{"borosilicate", 2.4, 15.9}); len(g.Panes) != 1 || len(g.Stock) != 1 {
+	if g := tubeRoom(t, s, stock.Glass{Material: "borosilicate", Thickness: 2.4, Outside: 15.9}); len(g.Panes) != 1 ||
+		len(g.Stock) != 1 {
 		t.Errorf("the other outside: %+v", g)
 	}
-	good, bad, err := s.store.Tries(ctx, "borosilicate", tor.ID)
+	good, bad, err := s.Store.Tries(ctx, "borosilicate", tor.ID)
 	if err != nil || good != 3 || bad != 1 {
 		t.Errorf("%d good, %d bad, %v", good, bad, err)
 	}
@@ -138,7 +148,7 @@ func TestCutHere(t *testing.T) {
 	}
 	before := g.Panes[0].W
 	for range 2 { // a tap that comes twice
-		if err := s.CutHere(ctx, tor, First(id)); err != nil {
+		if err := s.Stock.CutHere(ctx, tor, jobview.First(id)); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -151,8 +161,9 @@ func TestCutHere(t *testing.T) {
 // A round pane lies in its blank with a relief score to every eighth of its turn.
 func TestBlankOfAShape(t *testing.T) {
 	s, _, tor := open(t)
-	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Fenland hatchery", Object: "Incubator, port", Exposure: "room",
-		Family: "ring-port", Place: "bench", Like: "annealed"})
+	id, err := s.Desk.TakeIn(ctx, tor, "",
+		desk.TakeIn{Name: "Fenland hatchery", Object: "Incubator, port", Exposure: "room",
+			Family: "ring-port", Place: "bench", Like: "annealed"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -161,10 +172,10 @@ func TestBlankOfAShape(t *testing.T) {
 		reading.SeatWarp: "0.4 ±0.05"} {
 		read(t, s, tor, id, place, text)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "annealed", Thickness: 6}); err != nil {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "annealed", Thickness: 6}); err != nil {
 		t.Fatal(err)
 	}
-	g := tubeRoom(t, s, Glass{"annealed", 6, 0})
+	g := tubeRoom(t, s, stock.Glass{Material: "annealed", Thickness: 6, Outside: 0})
 	if len(g.Panes) != 1 || g.Panes[0].Shape == nil {
 		t.Fatalf("%+v", g)
 	}

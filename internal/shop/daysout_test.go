@@ -19,7 +19,7 @@ func TestOneJobTakesNoDaysFromTheOthers(t *testing.T) {
 	bad := toCutLight(t, s, tor, "Greenhouse, light 1", "506", "402")
 	toCutLight(t, s, tor, "Greenhouse, light 2", "506", "402")
 	refuse := ""
-	s.verify = func(p schedule.Problem, plan schedule.Plan) []schedule.Broken {
+	s.Days.Verify = func(p schedule.Problem, plan schedule.Plan) []schedule.Broken {
 		for _, j := range p.Jobs {
 			if j.Name == "Greenhouse, light 1" {
 				return []schedule.Broken{{Job: j.ID, Why: "job 1 is ready at 9"}}
@@ -37,17 +37,17 @@ func TestOneJobTakesNoDaysFromTheOthers(t *testing.T) {
 	}
 	refuse = "nobody"
 	var broken *record.Broken
-	if _, err := s.Days(ctx, mira); !errors.As(err, &broken) || !strings.Contains(broken.Error(), "nobody") {
+	if _, err := s.Days.Days(ctx, mira); !errors.As(err, &broken) || !strings.Contains(broken.Error(), "nobody") {
 		t.Errorf("%v", err)
 	}
 	at := monday.AddDate(0, 0, 9)
 	in := stove()
 	in.Promised = &at
-	id, err := s.TakeIn(ctx, tor, "kept-all-the-same", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "kept-all-the-same", in)
 	if err != nil {
 		t.Errorf("what was kept is answered by an error: %v", err)
 	}
-	if again, err := s.TakeIn(ctx, tor, "kept-all-the-same", in); err != nil || again != id {
+	if again, err := s.Desk.TakeIn(ctx, tor, "kept-all-the-same", in); err != nil || again != id {
 		t.Errorf("a retry gives %d, %v, the first was %d", again, err, id)
 	}
 }

@@ -7,10 +7,12 @@ import (
 	"freshshard/core/diagnose"
 	"freshshard/core/fault"
 	"freshshard/core/plan"
+	"freshshard/internal/bench"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
 
-func required(v View) []plan.Step {
+func required(v jobview.View) []plan.Step {
 	var out []plan.Step
 	for _, s := range v.Reckoning.Plan.Steps {
 		if s.Required {
@@ -26,7 +28,7 @@ func TestCauseChangesThePlan(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
 	e := diagnose.Evidence{"origin": "fixing", "fixings": "tight"}
-	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: e}); err != nil {
+	if err := s.Bench.Diagnose(ctx, tor, jobview.First(id), bench.Seen{Evidence: e}); err != nil {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
@@ -34,15 +36,16 @@ func TestCauseChangesThePlan(t *testing.T) {
 		t.Fatalf("%s, %d required steps before anything is settled", v.Reckoning.Why.Sentence, len(required(v)))
 	}
 	var c *record.Conflict
-	if err := s.Diagnose(ctx, mira, First(id), Seen{Evidence: e, Cause: "blow"}); !errors.As(err, &c) {
+	if err := s.Bench.Diagnose(ctx, mira, jobview.First(id), bench.Seen{Evidence: e, Cause: "blow"}); !errors.As(err, &c) {
 		t.Errorf("an old copy settled: %v", err)
 	}
-	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: e, Cause: "over-tight", Version: 1}); err != nil {
+	if err := s.Bench.Diagnose(ctx, tor, jobview.First(id),
+		bench.Seen{Evidence: e, Cause: "over-tight", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	// What stood behind it brings its own change, and can be taken off again.
-	chain := Seen{Evidence: e, Cause: "over-tight", Behind: []string{"seal-perished", "wrong-material"}, Version: 2}
-	if err := s.Diagnose(ctx, tor, First(id), chain); err != nil {
+	chain := bench.Seen{Evidence: e, Cause: "over-tight", Behind: []string{"seal-perished", "wrong-material"}, Version: 2}
+	if err := s.Bench.Diagnose(ctx, tor, jobview.First(id), chain); err != nil {
 		t.Fatal(err)
 	}
 	v = view1(t, s, id)
@@ -50,10 +53,11 @@ func TestCauseChangesThePlan(t *testing.T) {
 		got != "A fixing too tight, because of a seal that shrank or perished, because of the wrong glass for the place" {
 		t.Errorf("%q, %d required steps", got, len(required(v)))
 	}
-	if err := s.Diagnose(ctx, tor, First(id), chain); err != nil {
+	if err := s.Bench.Diagnose(ctx, tor, jobview.First(id), chain); err != nil {
 		t.Errorf("a retry: %v", err)
 	}
-	if err := s.Diagnose(ctx, tor, First(id), Seen{Evidence: e, Cause: "over-tight", Version: 3}); err != nil {
+	if err := s.Bench.Diagnose(ctx, tor, jobview.First(id),
+		bench.Seen{Evidence: e, Cause: "over-tight", Version: 3}); err != nil {
 		t.Fatal(err)
 	}
 	v = view1(t, s, id)
@@ -61,8 +65,8 @@ func TestCauseChangesThePlan(t *testing.T) {
 	if len(need) != 1 || need[0].Station != "set" {
 		t.Fatalf("%+v", need)
 	}
-	if err := s.Tick(ctx, tor, First(id), need[0].Key,
-		Done{Outcome: "left-out", Reason: "no time"}); fault.Of(err) == nil {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), need[0].Key,
+		bench.Done{Outcome: "left-out", Reason: "no time"}); fault.Of(err) == nil {
 		t.Errorf("it was left out: %v", err)
 	}
 	open := func() bool {
@@ -76,7 +80,7 @@ func TestCauseChangesThePlan(t *testing.T) {
 	if !open() {
 		t.Error("it does not hold the sign-off up")
 	}
-	if err := s.Tick(ctx, tor, First(id), need[0].Key, Done{Outcome: "done"}); err != nil || open() {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), need[0].Key, bench.Done{Outcome: "done"}); err != nil || open() {
 		t.Errorf("%v, still open: %v", err, open())
 	}
 }
@@ -84,10 +88,10 @@ func TestCauseChangesThePlan(t *testing.T) {
 func TestDiagnoseRefuses(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	for field, in := range map[string]Seen{"evidence.origin": {Evidence: diagnose.Evidence{"origin": "moon"}},
+	for field, in := range map[string]bench.Seen{"evidence.origin": {Evidence: diagnose.Evidence{"origin": "moon"}},
 		"evidence.colour": {OldPane: diagnose.Evidence{"colour": "pink"}}, "cause": {Cause: "curse"},
 		"behind": {Cause: "blow", Behind: []string{"slam"}}} {
-		if f := fault.Of(s.Diagnose(ctx, tor, First(id), in)); f == nil || f.Field != field {
+		if f := fault.Of(s.Bench.Diagnose(ctx, tor, jobview.First(id), in)); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}
 	}
@@ -97,8 +101,8 @@ func TestDiagnoseRefuses(t *testing.T) {
 func TestOldPaneTellsTheMaterial(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Diagnose(ctx, tor, First(id),
-		Seen{OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}}); err != nil {
+	if err := s.Bench.Diagnose(ctx, tor, jobview.First(id),
+		bench.Seen{OldPane: diagnose.Evidence{"broke": "dice", "edge": "seamed"}}); err != nil {
 		t.Fatal(err)
 	}
 	found := false

@@ -9,7 +9,11 @@ import (
 	"freshshard/core/diagnose"
 	"freshshard/core/fault"
 	"freshshard/core/prove"
+	"freshshard/internal/bench"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
+	"freshshard/internal/strip"
 )
 
 // The station that comes next follows the work, not the clock.
@@ -17,7 +21,7 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
 	next := func() (string, string) {
-		day, err := s.Today(ctx, record.Account{})
+		day, err := s.Today.Today(ctx, record.Account{})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -25,7 +29,7 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 	}
 	tick := func(keys ...string) {
 		for _, k := range keys {
-			if err := s.Tick(ctx, tor, First(id), k, Done{Outcome: "done"}); err != nil {
+			if err := s.Bench.Tick(ctx, tor, jobview.First(id), k, bench.Done{Outcome: "done"}); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -38,7 +42,7 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 		t.Errorf("%s: %s", st, n)
 	}
 	// Who measures has measured.
-	if f := fault.Of(s.Tick(ctx, tor, First(id), "measure", Done{Outcome: "done"})); f == nil ||
+	if f := fault.Of(s.Bench.Tick(ctx, tor, jobview.First(id), "measure", bench.Done{Outcome: "done"})); f == nil ||
 		!strings.Contains(f.Why, "not read yet") {
 		t.Errorf("measured with nothing read: %v", f)
 	}
@@ -50,14 +54,16 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 	if st, n := next(); st != "measure" || n != "Look again at a reading" {
 		t.Errorf("%s: %s", st, n)
 	}
-	if err := s.Read(ctx, tor, First(id), "width_middle", Said{Text: "269", Instrument: "rule", Version: 1}); err != nil {
+	if err := s.Measure.Read(ctx, tor, jobview.First(id), "width_middle",
+		measure.Said{Text: "269", Instrument: "rule", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	tick("choose")
 	if st, n := next(); st != "choose" || n != "Settle the material" {
 		t.Errorf("%s: %s", st, n)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id),
+		bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
 	for _, st := range view1(t, s, id).Reckoning.Plan.Steps {
@@ -72,7 +78,7 @@ func TestUndoingWork(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
 	for i, o := range []string{"done", "open", "left-out", "open"} {
-		if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: o, Reason: "the door came by itself",
+		if err := s.Bench.Tick(ctx, tor, jobview.First(id), "cold", bench.Done{Outcome: o, Reason: "the door came by itself",
 			Seen: i % 2}); err != nil {
 			t.Fatal(err)
 		}
@@ -80,13 +86,14 @@ func TestUndoingWork(t *testing.T) {
 	if n := len(view1(t, s, id).Pane.Ticks); n != 0 {
 		t.Errorf("%d ticks after the last was opened", n)
 	}
-	if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
+	if err := s.Bench.Answer(ctx, tor, jobview.First(id), "paper",
+		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Reopen(ctx, tor, First(id), "paper", 1, ""); err != nil {
+	if err := s.Bench.Reopen(ctx, tor, jobview.First(id), "paper", 1, ""); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Reopen(ctx, tor, First(id), "paper", 1, ""); err != nil {
+	if err := s.Bench.Reopen(ctx, tor, jobview.First(id), "paper", 1, ""); err != nil {
 		t.Errorf("opening an open check: %v", err)
 	}
 	if n := len(view1(t, s, id).Pane.Answers); n != 0 {
@@ -98,17 +105,18 @@ func TestUndoingWork(t *testing.T) {
 func TestCheckConflict(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
+	if err := s.Bench.Answer(ctx, tor, jobview.First(id), "paper",
+		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
-	fail := Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "loose at the hinge"}}
-	if err := s.Answer(ctx, mira, First(id), "paper", fail); !errors.As(err, &c) ||
+	fail := bench.Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "loose at the hinge"}}
+	if err := s.Bench.Answer(ctx, mira, jobview.First(id), "paper", fail); !errors.As(err, &c) ||
 		!strings.Contains(c.Says, "Tor answered") {
 		t.Errorf("%v", err)
 	}
 	fail.Seen = 1
-	if err := s.Answer(ctx, mira, First(id), "paper", fail); err != nil {
+	if err := s.Bench.Answer(ctx, mira, jobview.First(id), "paper", fail); err != nil {
 		t.Error(err)
 	}
 }
@@ -118,7 +126,7 @@ func TestTicketStaysAsItWas(t *testing.T) {
 	s, mira, tor := open(t)
 	id := finished(t, s, mira, tor)
 	before := view1(t, s, id)
-	if _, err := s.store.DB.Exec("UPDATE object SET exposure = JSON_SET(exposure, '$.frame_hot', 20)"); err != nil {
+	if _, err := s.Store.DB.Exec("UPDATE object SET exposure = JSON_SET(exposure, '$.frame_hot', 20)"); err != nil {
 		t.Fatal(err)
 	}
 	after := view1(t, s, id)
@@ -128,17 +136,18 @@ func TestTicketStaysAsItWas(t *testing.T) {
 		}
 	}
 	for name, err := range map[string]error{
-		"reading":   s.Read(ctx, tor, First(id), "width_top", Said{Text: "300", Instrument: "tape", Version: 1}),
-		"back":      s.TakeBack(ctx, tor, First(id), "width_top", 1),
-		"pane":      s.SetPane(ctx, tor, First(id), before.Pane.Held, before.Pane.Version),
-		"object":    s.SetObject(ctx, tor, id, before.Job.Object),
-		"job":       s.SetJob(ctx, tor, id, before.Job),
-		"step":      s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "open"}),
-		"check":     s.Reopen(ctx, tor, First(id), "gap", 1, ""),
-		"diagnosis": s.Diagnose(ctx, tor, First(id), Seen{Evidence: diagnose.Evidence{}, Version: 1}),
-		"strip":     s.AddStrip(ctx, tor, "", id, Noted(came("x", 1))),
-		"put back":  s.PutBack(ctx, tor, id, "e1", 1, 1),
-		"choice":    s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 5}),
+		"reading": s.Measure.Read(ctx, tor, jobview.First(id), "width_top",
+			measure.Said{Text: "300", Instrument: "tape", Version: 1}),
+		"back":      s.Measure.TakeBack(ctx, tor, jobview.First(id), "width_top", 1),
+		"pane":      s.Desk.SetPane(ctx, tor, jobview.First(id), before.Pane.Held, before.Pane.Version),
+		"object":    s.Desk.SetObject(ctx, tor, id, before.Job.Object),
+		"job":       s.Desk.SetJob(ctx, tor, id, before.Job),
+		"step":      s.Bench.Tick(ctx, tor, jobview.First(id), "cold", bench.Done{Outcome: "open"}),
+		"check":     s.Bench.Reopen(ctx, tor, jobview.First(id), "gap", 1, ""),
+		"diagnosis": s.Bench.Diagnose(ctx, tor, jobview.First(id), bench.Seen{Evidence: diagnose.Evidence{}, Version: 1}),
+		"strip":     s.Strip.AddStrip(ctx, tor, "", id, strip.Noted(came("x", 1))),
+		"put back":  s.Strip.PutBack(ctx, tor, id, "e1", 1, 1),
+		"choice":    s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "glass-ceramic", Thickness: 5}),
 	} {
 		var c *record.Conflict
 		if !errors.As(err, &c) {
@@ -153,12 +162,12 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 	for p, text := range sized {
 		read(t, s, tor, id, p, text)
 	}
-	shop, err := s.store.Shop(ctx)
+	shop, err := s.Store.Shop(ctx)
 	if err != nil {
 		t.Fatal(err)
 	}
 	shop.Unit = "in"
-	if _, err := s.SetShop(ctx, mira, shop); err != nil {
+	if _, err := s.People.SetShop(ctx, mira, shop); err != nil {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
@@ -167,7 +176,8 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 		t.Errorf("%s: %s", v.Unit, v.Reckoning.Order)
 	}
 	// A bare number is inches from now on.
-	if err := s.Read(ctx, tor, First(id), "height_middle", Said{Text: "9.5", Instrument: "tape"}); err != nil {
+	if err := s.Measure.Read(ctx, tor, jobview.First(id), "height_middle",
+		measure.Said{Text: "9.5", Instrument: "tape"}); err != nil {
 		t.Fatal(err)
 	}
 	for _, r := range view1(t, s, id).Pane.Readings {
@@ -176,11 +186,11 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 		}
 	}
 	var c *record.Conflict
-	if _, err := s.SetShop(ctx, mira, shop); !errors.As(err, &c) {
+	if _, err := s.People.SetShop(ctx, mira, shop); !errors.As(err, &c) {
 		t.Errorf("an old copy of the shop: %v", err)
 	}
 	shop.Unit = "ells"
-	if _, err := s.SetShop(ctx, mira, shop); fault.Of(err) == nil {
+	if _, err := s.People.SetShop(ctx, mira, shop); fault.Of(err) == nil {
 		t.Errorf("%v", err)
 	}
 }
@@ -188,20 +198,20 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 func TestKnownCustomerIsUsedAgain(t *testing.T) {
 	s, _, tor := open(t)
 	takeIn(t, s, tor)
-	known, err := s.Customers(ctx, "marl")
+	known, err := s.Desk.Customers(ctx, "marl")
 	if err != nil || len(known) != 1 {
 		t.Fatalf("%v, %v", known, err)
 	}
 	in := stove()
 	in.Name, in.CustomerID = "", known[0].ID
-	id, err := s.TakeIn(ctx, tor, "", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
 	if v := view1(t, s, id); v.Job.Customer.ID != known[0].ID || v.Job.Customer.Name != "Oda Marl" {
 		t.Errorf("%+v", v.Job.Customer)
 	}
-	if again, _ := s.Customers(ctx, "marl"); len(again) != 1 {
+	if again, _ := s.Desk.Customers(ctx, "marl"); len(again) != 1 {
 		t.Errorf("%d customers of that name", len(again))
 	}
 }
@@ -212,7 +222,7 @@ func TestAgo(t *testing.T) {
 	s.Now = func() time.Time { return now }
 	for d, want := range map[time.Duration]string{10 * time.Second: "a moment ago", 5 * time.Minute: "5 min ago",
 		3 * time.Hour: "3 h ago", 50 * time.Hour: "2 days ago"} {
-		if got := s.ago(now.Add(-d)); got != want {
+		if got := s.Ago(now.Add(-d)); got != want {
 			t.Errorf("%v back is %q, want %q", d, got, want)
 		}
 	}

@@ -12,13 +12,17 @@ import (
 	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/core/setting"
+	"freshshard/internal/bench"
+	"freshshard/internal/desk"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
 )
 
-func isDone(v View, step string) bool { return tickOf(&v.Pane, step) != nil }
+func isDone(v jobview.View, step string) bool { return jobview.TickOf(&v.Pane, step) != nil }
 
-func checkIn(v View, key string) CheckView {
-	return v.Checks[slices.IndexFunc(v.Checks, func(c CheckView) bool { return c.Key == key })]
+func checkIn(v jobview.View, key string) jobview.CheckView {
+	return v.Checks[slices.IndexFunc(v.Checks, func(c jobview.CheckView) bool { return c.Key == key })]
 }
 
 // The last reading does the step of measuring, unless one is odd, or what they say stops
@@ -47,28 +51,30 @@ func TestReadingMeasures(t *testing.T) {
 				read(t, s, tor, id, p, text)
 			}
 		}
-		if v := view1(t, s, id); isDone(v, measureStep) != c.done {
-			t.Errorf("%s: done %v, odd %+v, stops %+v", c.name, isDone(v, measureStep), v.Reckoning.Fit.Odd, v.Stops)
+		if v := view1(t, s, id); isDone(v, bench.MeasureStep) != c.done {
+			t.Errorf("%s: done %v, odd %+v, stops %+v", c.name, isDone(v, bench.MeasureStep), v.Reckoning.Fit.Odd, v.Stops)
 		}
 		if !c.done {
 			continue
 		}
 		v := view1(t, s, id)
-		if k := tickOf(&v.Pane, measureStep); k.By != "Tor" {
+		if k := jobview.TickOf(&v.Pane, bench.MeasureStep); k.By != "Tor" {
 			t.Errorf("%s: ticked by %q", c.name, k.By)
 		}
-		if err := s.Tick(ctx, tor, First(id), measureStep, Done{Outcome: "open", Seen: 1}); err != nil {
+		if err := s.Bench.Tick(ctx, tor, jobview.First(id), bench.MeasureStep,
+			bench.Done{Outcome: "open", Seen: 1}); err != nil {
 			t.Fatal(err)
 		}
-		if isDone(view1(t, s, id), measureStep) {
+		if isDone(view1(t, s, id), bench.MeasureStep) {
 			t.Errorf("%s: opened, it is done again", c.name)
 		}
 		i := slices.IndexFunc(v.Pane.Readings, func(r record.Reading) bool { return r.Place == reading.Ledge })
-		if err := s.Read(ctx, tor, First(id), reading.Ledge, Said{Text: c.again, Instrument: length.Rule,
-			Version: v.Pane.Readings[i].Version}); err != nil {
+		if err := s.Measure.Read(ctx, tor, jobview.First(id), reading.Ledge,
+			measure.Said{Text: c.again, Instrument: length.Rule,
+				Version: v.Pane.Readings[i].Version}); err != nil {
 			t.Fatal(err)
 		}
-		if !isDone(view1(t, s, id), measureStep) {
+		if !isDone(view1(t, s, id), bench.MeasureStep) {
 			t.Errorf("%s: read again, it stays open", c.name)
 		}
 	}
@@ -79,7 +85,7 @@ func TestReadingMeasures(t *testing.T) {
 func TestScrewsTighten(t *testing.T) {
 	s, _, tor := open(t)
 	for _, first := range []bool{true, false} {
-		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: "Deck oven, front", Exposure: "oven",
+		id, err := s.Desk.TakeIn(ctx, tor, "", desk.TakeIn{Name: "Oda Marl", Object: "Deck oven, front", Exposure: "oven",
 			Family: "channel-front", Place: "bench"})
 		if err != nil {
 			t.Fatal(err)
@@ -87,20 +93,20 @@ func TestScrewsTighten(t *testing.T) {
 		for p, text := range square("500", "350", "11") {
 			read(t, s, tor, id, p, text)
 		}
-		if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4}); err != nil {
+		if err := s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "toughened", Thickness: 4}); err != nil {
 			t.Fatal(err)
 		}
 		v := view1(t, s, id)
-		all := screwsOf(v.Pane, v.Reckoning.Family) * len(setting.Passes)
+		all := jobview.ScrewsOf(v.Pane, v.Reckoning.Family) * len(setting.Passes)
 		for _, st := range v.Reckoning.Plan.Steps {
 			if first && slices.Index(family.Stations, st.Station) <= slices.Index(family.Stations, "set") && !st.Screws {
-				if err := s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+				if err := s.Bench.Tick(ctx, tor, jobview.First(id), st.Key, bench.Done{Outcome: "done"}); err != nil {
 					t.Fatal(err)
 				}
 			}
 		}
 		if !first { // only what tightening waits for
-			if err := s.Tick(ctx, tor, First(id), "pane-up", Done{Outcome: "done"}); err != nil {
+			if err := s.Bench.Tick(ctx, tor, jobview.First(id), "pane-up", bench.Done{Outcome: "done"}); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -109,7 +115,7 @@ func TestScrewsTighten(t *testing.T) {
 			done    bool
 		}{{all - 1, false}, {all, true}} {
 			v := view1(t, s, id)
-			if err := s.CountScrews(ctx, tor, First(id), c.counted, v.Pane.Version); err != nil {
+			if err := s.Bench.CountScrews(ctx, tor, jobview.First(id), c.counted, v.Pane.Version); err != nil {
 				t.Fatal(err)
 			}
 			v = view1(t, s, id)
@@ -142,7 +148,7 @@ func TestProofDoesItsStep(t *testing.T) {
 			if !c.ready && step == "door-on" {
 				continue
 			}
-			if err := s.Tick(ctx, tor, First(id), step, Done{Outcome: "done"}); err != nil {
+			if err := s.Bench.Tick(ctx, tor, jobview.First(id), step, bench.Done{Outcome: "done"}); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -153,13 +159,14 @@ func TestProofDoesItsStep(t *testing.T) {
 		if c.outcome != prove.Pass {
 			finding = "smoke at the upper edge"
 		}
-		err := s.Answer(ctx, tor, First(id), "fire", Checked{Answer: prove.Answer{Outcome: c.outcome, Finding: finding}})
+		err := s.Bench.Answer(ctx, tor, jobview.First(id), "fire",
+			bench.Checked{Answer: prove.Answer{Outcome: c.outcome, Finding: finding}})
 		if (fault.Of(err) != nil) != c.refused {
 			t.Errorf("%s: %v", c.name, err)
 		}
 		v := view1(t, s, id)
 		got := ""
-		if k := tickOf(&v.Pane, "first-fire"); k != nil {
+		if k := jobview.TickOf(&v.Pane, "first-fire"); k != nil {
 			got = k.Outcome
 		}
 		if got != c.tick {
@@ -175,12 +182,14 @@ func TestStepShowsItsChecks(t *testing.T) {
 		outcome, reason string
 		want            prove.Outcome
 	}{{"done", "", prove.Pass}, {"left-out", "the old one is in pieces, and its drawing is at hand", prove.Open}} {
-		id, err := s.TakeIn(ctx, mira, "", TakeIn{Name: "Oda Marl", Object: "Deck oven, outer pane", Exposure: "oven",
-			Family: "channel-front", Road: road.Chosen{ID: "part"}, Place: "bench"})
+		id, err := s.Desk.TakeIn(ctx, mira, "",
+			desk.TakeIn{Name: "Oda Marl", Object: "Deck oven, outer pane", Exposure: "oven",
+				Family: "channel-front", Road: road.Chosen{ID: "part"}, Place: "bench"})
 		if err != nil {
 			t.Fatal(err)
 		}
-		if err := s.Tick(ctx, mira, First(id), "part-here", Done{Outcome: c.outcome, Reason: c.reason}); err != nil {
+		if err := s.Bench.Tick(ctx, mira, jobview.First(id), "part-here",
+			bench.Done{Outcome: c.outcome, Reason: c.reason}); err != nil {
 			t.Fatal(err)
 		}
 		v := view1(t, s, id)
@@ -224,58 +233,60 @@ func TestTakenBackTakesBack(t *testing.T) {
 		read(t, s, tor, id, p, text)
 	}
 	read(t, s, tor, id, reading.OldThickness, "4.0")
-	state(id, "read", map[string]bool{measureStep: true}, nil)
-	must(s.TakeBack(ctx, tor, First(id), reading.OldThickness, 1))
-	state(id, "one too many taken back", map[string]bool{measureStep: true}, nil)
-	must(s.TakeBack(ctx, tor, First(id), reading.Reach, 1))
-	state(id, "one that is needed taken back", map[string]bool{measureStep: false}, nil)
+	state(id, "read", map[string]bool{bench.MeasureStep: true}, nil)
+	must(s.Measure.TakeBack(ctx, tor, jobview.First(id), reading.OldThickness, 1))
+	state(id, "one too many taken back", map[string]bool{bench.MeasureStep: true}, nil)
+	must(s.Measure.TakeBack(ctx, tor, jobview.First(id), reading.Reach, 1))
+	state(id, "one that is needed taken back", map[string]bool{bench.MeasureStep: false}, nil)
 
 	// The last screw, and the hold that went with it.
-	front, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: "Deck oven, front", Exposure: "oven",
+	front, err := s.Desk.TakeIn(ctx, tor, "", desk.TakeIn{Name: "Oda Marl", Object: "Deck oven, front", Exposure: "oven",
 		Family: "channel-front", Place: "bench"})
 	must(err)
 	for p, text := range square("500", "350", "11") {
 		read(t, s, tor, front, p, text)
 	}
-	must(s.Choose(ctx, tor, First(front), Settle{Material: "toughened", Thickness: 4}))
+	must(s.Bench.Choose(ctx, tor, jobview.First(front), bench.Settle{Material: "toughened", Thickness: 4}))
 	v := view1(t, s, front)
 	for _, st := range v.Reckoning.Plan.Steps {
 		if slices.Index(family.Stations, st.Station) <= slices.Index(family.Stations, "set") && !st.Screws {
-			must(s.Tick(ctx, tor, First(front), st.Key, Done{Outcome: "done"}))
+			must(s.Bench.Tick(ctx, tor, jobview.First(front), st.Key, bench.Done{Outcome: "done"}))
 		}
 	}
-	full := screwsOf(v.Pane, v.Reckoning.Family) * len(setting.Passes)
-	must(s.CountScrews(ctx, tor, First(front), full, view1(t, s, front).Pane.Version))
+	full := jobview.ScrewsOf(v.Pane, v.Reckoning.Family) * len(setting.Passes)
+	must(s.Bench.CountScrews(ctx, tor, jobview.First(front), full, view1(t, s, front).Pane.Version))
 	state(front, "all counted", map[string]bool{"bar-on": true, "settle": true}, nil)
-	must(s.CountScrews(ctx, tor, First(front), full-1, view1(t, s, front).Pane.Version))
+	must(s.Bench.CountScrews(ctx, tor, jobview.First(front), full-1, view1(t, s, front).Pane.Version))
 	state(front, "one taken back", map[string]bool{"bar-on": false, "settle": false, "pane-up": true}, nil)
-	must(s.CountScrews(ctx, tor, First(front), full, view1(t, s, front).Pane.Version))
-	must(s.Tick(ctx, tor, First(front), "pane-up", Done{Outcome: "open", Seen: 1}))
+	must(s.Bench.CountScrews(ctx, tor, jobview.First(front), full, view1(t, s, front).Pane.Version))
+	must(s.Bench.Tick(ctx, tor, jobview.First(front), "pane-up", bench.Done{Outcome: "open", Seen: 1}))
 	state(front, "a step before it opened", map[string]bool{"pane-up": false, "settle": false, "bar-on": true}, nil)
 
 	// A proof: its step goes with it, unless it was ticked before.
 	for _, first := range []bool{false, true} {
 		stove := takeIn(t, s, tor)
 		for _, step := range []string{"cold", "brackets", "door-on"} {
-			must(s.Tick(ctx, tor, First(stove), step, Done{Outcome: "done"}))
+			must(s.Bench.Tick(ctx, tor, jobview.First(stove), step, bench.Done{Outcome: "done"}))
 		}
 		if first {
-			must(s.Tick(ctx, tor, First(stove), "first-fire", Done{Outcome: "done"}))
+			must(s.Bench.Tick(ctx, tor, jobview.First(stove), "first-fire", bench.Done{Outcome: "done"}))
 			now = now.Add(time.Minute)
 		}
-		must(s.Answer(ctx, tor, First(stove), "fire", Checked{Answer: prove.Answer{Outcome: prove.Pass}}))
-		must(s.Reopen(ctx, tor, First(stove), "fire", 1, ""))
+		must(s.Bench.Answer(ctx, tor, jobview.First(stove), "fire", bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}))
+		must(s.Bench.Reopen(ctx, tor, jobview.First(stove), "fire", 1, ""))
 		state(stove, "a proof taken back", map[string]bool{"first-fire": first}, map[string]prove.Outcome{"fire": prove.Open})
 	}
 
 	// A step that showed two checks: what somebody looked at before stays looked at.
-	part, err := s.TakeIn(ctx, mira, "", TakeIn{Name: "Oda Marl", Object: "Deck oven, outer pane", Exposure: "oven",
-		Family: "channel-front", Road: road.Chosen{ID: "part"}, Place: "bench"})
+	part, err := s.Desk.TakeIn(ctx, mira, "",
+		desk.TakeIn{Name: "Oda Marl", Object: "Deck oven, outer pane", Exposure: "oven",
+			Family: "channel-front", Road: road.Chosen{ID: "part"}, Place: "bench"})
 	must(err)
-	must(s.Answer(ctx, mira, First(part), "print-side", Checked{Answer: prove.Answer{Outcome: prove.Pass}}))
+	must(s.Bench.Answer(ctx, mira, jobview.First(part), "print-side",
+		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}))
 	now = now.Add(time.Minute)
-	must(s.Tick(ctx, mira, First(part), "part-here", Done{Outcome: "done"}))
-	must(s.Tick(ctx, mira, First(part), "part-here", Done{Outcome: "open", Seen: 1}))
+	must(s.Bench.Tick(ctx, mira, jobview.First(part), "part-here", bench.Done{Outcome: "done"}))
+	must(s.Bench.Tick(ctx, mira, jobview.First(part), "part-here", bench.Done{Outcome: "open", Seen: 1}))
 	state(part, "opened", map[string]bool{"part-here": false}, map[string]prove.Outcome{"old-on-new": prove.Open,
 		"print-side": prove.Pass})
 }

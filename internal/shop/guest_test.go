@@ -6,6 +6,8 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/guest"
+	"freshshard/internal/bench"
+	"freshshard/internal/jobview"
 )
 
 // Pins through a sprung hinge: the door cannot go on while they are in, nobody
@@ -14,7 +16,7 @@ func TestGuestIsCountedOut(t *testing.T) {
 	s, _, tor := open(t)
 	in := stove()
 	in.Family, in.Exposure, in.Power = "channel-front", "oven", true
-	id, err := s.TakeIn(ctx, tor, "", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -30,18 +32,19 @@ func TestGuestIsCountedOut(t *testing.T) {
 	}
 	pins := guest.Guest{What: "pins through the hinges", Before: before}
 	for range 2 { // a retry
-		if err := s.PutIn(ctx, tor, "pins-once-key-000", First(id), pins); err != nil {
+		if err := s.Strip.PutIn(ctx, tor, "pins-once-key-000", jobview.First(id), pins); err != nil {
 			t.Fatal(err)
 		}
 	}
-	if err := s.PutIn(ctx, tor, "", First(id), guest.Guest{What: "clear tape", Stays: true, Seen: true}); err != nil {
+	if err := s.Strip.PutIn(ctx, tor, "", jobview.First(id),
+		guest.Guest{What: "clear tape", Stays: true, Seen: true}); err != nil {
 		t.Fatal(err)
 	}
 	v = view1(t, s, id)
 	if len(v.Guests) != 2 || v.Guests[0].Last != "Door back on" || v.Guests[1].Last != "" {
 		t.Fatalf("%+v", v.Guests)
 	}
-	err = s.Tick(ctx, tor, First(id), "door-on", Done{Outcome: "done"})
+	err = s.Bench.Tick(ctx, tor, jobview.First(id), "door-on", bench.Done{Outcome: "done"})
 	if f := fault.Of(err); f == nil || !strings.Contains(f.Why, "pins through the hinges still in") {
 		t.Errorf("the door went on over its pins: %v", err)
 	}
@@ -60,11 +63,11 @@ func TestGuestIsCountedOut(t *testing.T) {
 		t.Errorf("waits %q, %d in the way", waits, hinders)
 	}
 	for range 2 {
-		if err := s.TakeOut(ctx, tor, id, v.Guests[0].ID, true); err != nil {
+		if err := s.Strip.TakeOut(ctx, tor, id, v.Guests[0].ID, true); err != nil {
 			t.Fatal(err)
 		}
 	}
-	if err := s.Tick(ctx, tor, First(id), "door-on", Done{Outcome: "done"}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "door-on", bench.Done{Outcome: "done"}); err != nil {
 		t.Errorf("with the pins out: %v", err)
 	}
 	v = view1(t, s, id)
@@ -77,26 +80,27 @@ func TestGuestIsCountedOut(t *testing.T) {
 		}
 	}
 	// What is shut in by a step that is done cannot be put in any more.
-	if err := s.PutIn(ctx, tor, "", First(id), pins); fault.Of(err) == nil || fault.Of(err).Field != "before" {
+	if err := s.Strip.PutIn(ctx, tor, "", jobview.First(id), pins); fault.Of(err) == nil ||
+		fault.Of(err).Field != "before" {
 		t.Errorf("put in behind a shut door: %v", err)
 	}
 	for field, g := range map[string]guest.Guest{"what": {Before: "first-heat"}, "before": {What: "a rag"}} {
-		if err := s.PutIn(ctx, tor, "", First(id), g); fault.Of(err) == nil || fault.Of(err).Field != field {
+		if err := s.Strip.PutIn(ctx, tor, "", jobview.First(id), g); fault.Of(err) == nil || fault.Of(err).Field != field {
 			t.Errorf("%+v: %v", g, err)
 		}
 	}
 	// In again it is in the way again.
-	if err := s.TakeOut(ctx, tor, id, v.Guests[0].ID, false); err != nil {
+	if err := s.Strip.TakeOut(ctx, tor, id, v.Guests[0].ID, false); err != nil {
 		t.Fatal(err)
 	}
 	if v = view1(t, s, id); v.Guests[0].Out != nil {
 		t.Error("it is out still")
 	}
-	c, err := s.Carry(ctx, id)
+	c, err := s.Desk.Carry(ctx, id)
 	if err != nil || len(c.Job.Guests) != 2 {
 		t.Fatalf("%d carried, %v", len(c.Job.Guests), err)
 	}
-	other, err := s.Bring(ctx, tor, "carry-guests-000", onPaper(t, c))
+	other, err := s.Desk.Bring(ctx, tor, "carry-guests-000", onPaper(t, c))
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -7,7 +7,11 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/internal/bench"
+	"freshshard/internal/hold"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
+	"freshshard/internal/stock"
 	"freshshard/internal/store"
 )
 
@@ -15,34 +19,35 @@ import (
 // setIn are the steps of a bonded pane until it is in.
 var setIn = []string{"dry-fit", "bead", "pane-in"}
 
-func bonded(t *testing.T) (s *Shop, tor record.Account, at Bench, start func(key string, change func(*Laid)) error) {
+func bonded(t *testing.T) (s *Shop, tor record.Account, at jobview.Bench,
+	start func(key string, change func(*hold.Laid)) error) {
 	t.Helper()
 	s, _, tor = open(t)
 	s.Now = func() time.Time { return time.Date(2027, 1, 12, 12, 0, 0, 0, time.UTC) }
 	in := stove()
 	in.Object, in.Exposure, in.Family, in.Vehicle = "Orchard tractor's cab, side window", "weather", "bonded-fixed", true
-	id, err := s.TakeIn(ctx, tor, "", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
-	at = First(id)
+	at = jobview.First(id)
 	for _, step := range setIn {
-		if err := s.Tick(ctx, tor, at, step, Done{Outcome: "done"}); err != nil {
+		if err := s.Bench.Tick(ctx, tor, at, step, bench.Done{Outcome: "done"}); err != nil {
 			t.Fatal(err)
 		}
 	}
-	return s, tor, at, func(key string, change func(*Laid)) error {
-		l := Laid{Step: "cure", Adhesive: "urethane", Width: 8, Edges: 2, Place: record.AtBench}
+	return s, tor, at, func(key string, change func(*hold.Laid)) error {
+		l := hold.Laid{Step: "cure", Adhesive: "urethane", Width: 8, Edges: 2, Place: record.AtBench}
 		if change != nil {
 			change(&l)
 		}
-		return s.StartCure(ctx, tor, key, at, l, time.UTC)
+		return s.Hold.StartCure(ctx, tor, key, at, l, time.UTC)
 	}
 }
 
-func held1(t *testing.T, s *Shop, at Bench) Hold {
+func held1(t *testing.T, s *Shop, at jobview.Bench) hold.Hold {
 	t.Helper()
-	h, err := s.Hold(ctx, at, time.UTC)
+	h, err := s.Hold.Hold(ctx, at, time.UTC)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -73,7 +78,7 @@ func TestClock(t *testing.T) {
 	var wait sync.WaitGroup
 	for range 2 {
 		wait.Go(func() {
-			if err := s.NoteAir(ctx, tor, record.AirReading{Place: record.AtBench, C: 7, RH: 40}, time.UTC); err != nil {
+			if err := s.Hold.NoteAir(ctx, tor, record.AirReading{Place: record.AtBench, C: 7, RH: 40}, time.UTC); err != nil {
 				t.Error(err)
 			}
 		})
@@ -85,11 +90,11 @@ func TestClock(t *testing.T) {
 		t.Fatalf("%v, before %v; %+v", cold, first, h.Air)
 	}
 	c := h.Cures[0]
-	if err := s.MoveCure(ctx, tor, at, c.ID, record.Stay{Place: record.AtBench, Heated: 20}, c.Version,
+	if err := s.Hold.MoveCure(ctx, tor, at, c.ID, record.Stay{Place: record.AtBench, Heated: 20}, c.Version,
 		time.UTC); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.MoveCure(ctx, tor, at, c.ID, record.Stay{Place: record.InVan}, c.Version, time.UTC); err == nil {
+	if err := s.Hold.MoveCure(ctx, tor, at, c.ID, record.Stay{Place: record.InVan}, c.Version, time.UTC); err == nil {
 		t.Error("an old copy was taken")
 	}
 	h = held1(t, s, at)
@@ -118,7 +123,7 @@ func TestClock(t *testing.T) {
 			t.Errorf("%s: %q, %+v", name, waits, v.Waits)
 		}
 	}
-	if err := s.DropCure(ctx, tor, at, c.ID, c.Version+1); err != nil {
+	if err := s.Hold.DropCure(ctx, tor, at, c.ID, c.Version+1); err != nil {
 		t.Fatal(err)
 	}
 	if h = held1(t, s, at); len(h.Cures) != 0 || len(h.May) == 0 {
@@ -132,23 +137,23 @@ func TestTubes(t *testing.T) {
 	s, tor, at, start := bonded(t)
 	tube := record.StockItem{Kind: record.AdhesiveStock, Name: "urethane", Unit: "pc", Quantity: 1, Lot: "U 9",
 		Expires: "2027-01-12"}
-	item, err := s.AddStock(ctx, tor, "", tube)
+	item, err := s.Stock.AddStock(ctx, tor, "", tube)
 	if err != nil {
 		t.Fatal(err)
 	}
-	from := func(l *Laid) { l.Item = item }
+	from := func(l *hold.Laid) { l.Item = item }
 	if err := start("", from); err != nil {
 		t.Fatal(err) // on its last day
 	}
 	h := held1(t, s, at)
-	left, err := s.StockItem(ctx, item)
+	left, err := s.Stock.StockItem(ctx, item)
 	if err != nil || left.Quantity != 0 || h.Cures[0].Lot != "U 9" || len(h.Tubes) != 1 || h.Tubes[0].Opened == nil {
 		t.Fatalf("%v, %+v, %+v", err, left, h)
 	}
 	// The stores say that one is open, till when, and when it is over.
-	openOne := func() Stored {
+	openOne := func() stock.Stored {
 		t.Helper()
-		all, err := s.Stores(ctx)
+		all, err := s.Stock.Stores(ctx)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -157,7 +162,7 @@ func TestTubes(t *testing.T) {
 				return k
 			}
 		}
-		return Stored{}
+		return stock.Stored{}
 	}
 	begin := *h.Tubes[0].Opened
 	for _, c := range []struct {
@@ -173,7 +178,7 @@ func TestTubes(t *testing.T) {
 	again := func(later time.Duration) error {
 		c := held1(t, s, at).Cures
 		for _, k := range c {
-			if err := s.DropCure(ctx, tor, at, k.ID, k.Version); err != nil {
+			if err := s.Hold.DropCure(ctx, tor, at, k.ID, k.Version); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -189,7 +194,7 @@ func TestTubes(t *testing.T) {
 	}
 	v := left.StockItem
 	v.Expires = ""
-	if err := s.SetStock(ctx, tor, v); err != nil {
+	if err := s.Stock.SetStock(ctx, tor, v); err != nil {
 		t.Fatal(err)
 	}
 	if f := fault.Of(again(20 * time.Hour)); f == nil || f.Field != "item" ||
@@ -205,23 +210,24 @@ func TestClockRefuses(t *testing.T) {
 	s, tor, at, start := bonded(t)
 	cold := 3.0
 	damp := 6.0
-	rope, err := s.AddStock(ctx, tor, "", record.StockItem{Kind: record.SealStock, Name: "rope", Unit: "m", Quantity: 5})
+	rope, err := s.Stock.AddStock(ctx, tor, "",
+		record.StockItem{Kind: record.SealStock, Name: "rope", Unit: "m", Quantity: 5})
 	if err != nil {
 		t.Fatal(err)
 	}
 	for _, c := range []struct {
 		field  string
-		change func(*Laid)
+		change func(*hold.Laid)
 	}{
-		{"surface", func(l *Laid) { l.Surface = &damp; l.Since = nil }},
-		{"air", func(l *Laid) { l.Surface = &cold }},
-		{"adhesive", func(l *Laid) { l.Adhesive = "spit" }}, {"edges", func(l *Laid) { l.Edges = 0 }},
-		{"width", func(l *Laid) { l.Width = 0 }}, {"item", func(l *Laid) { l.Item = rope }},
-		{"since", func(l *Laid) { at := s.Now().Add(time.Hour); l.Since = &at }},
-		{"since", func(l *Laid) { at := s.Now().AddDate(0, 0, -61); l.Since = &at }},
+		{"surface", func(l *hold.Laid) { l.Surface = &damp; l.Since = nil }},
+		{"air", func(l *hold.Laid) { l.Surface = &cold }},
+		{"adhesive", func(l *hold.Laid) { l.Adhesive = "spit" }}, {"edges", func(l *hold.Laid) { l.Edges = 0 }},
+		{"width", func(l *hold.Laid) { l.Width = 0 }}, {"item", func(l *hold.Laid) { l.Item = rope }},
+		{"since", func(l *hold.Laid) { at := s.Now().Add(time.Hour); l.Since = &at }},
+		{"since", func(l *hold.Laid) { at := s.Now().AddDate(0, 0, -61); l.Since = &at }},
 	} {
 		if c.field == "surface" {
-			if err := s.NoteAir(ctx, tor, record.AirReading{Place: record.AtBench, C: 15, RH: 60}, time.UTC); err != nil {
+			if err := s.Hold.NoteAir(ctx, tor, record.AirReading{Place: record.AtBench, C: 15, RH: 60}, time.UTC); err != nil {
 				t.Fatal(err)
 			}
 		}
@@ -229,13 +235,13 @@ func TestClockRefuses(t *testing.T) {
 			t.Errorf("%s: %v", c.field, f)
 		}
 	}
-	if err := start("", func(l *Laid) { l.Step = "no-step" }); err == nil {
+	if err := start("", func(l *hold.Laid) { l.Step = "no-step" }); err == nil {
 		t.Error("a clock for no step")
 	}
 	for field, a := range map[string]record.AirReading{"c": {Place: record.AtBench, C: 61, RH: 50},
 		"rh": {Place: record.AtBench,
 			C: 20, RH: 0.5}, "place": {Place: "moon", C: 20, RH: 50}} {
-		if f := fault.Of(s.NoteAir(ctx, tor, a, time.UTC)); f == nil || f.Field != field {
+		if f := fault.Of(s.Hold.NoteAir(ctx, tor, a, time.UTC)); f == nil || f.Field != field {
 			t.Errorf("%s: %v", field, f)
 		}
 	}
@@ -247,15 +253,14 @@ func TestClockRefuses(t *testing.T) {
 // A putty's step waits for its skin, a day, not for its paint, three weeks.
 func TestPuttyWaitsForItsSkin(t *testing.T) {
 	s, _, at, start := bonded(t)
-	if err := start("", func(l *Laid) { l.Adhesive = "linseed-putty" }); err != nil {
+	if err := start("", func(l *hold.Laid) { l.Adhesive = "linseed-putty" }); err != nil {
 		t.Fatal(err)
 	}
 	c := held1(t, s, at).Cures[0]
 	for d, waits := range map[time.Duration]bool{-time.Minute: true, 0: false} {
-		again := *s
-		again.Now = func() time.Time { return c.LetGo.Add(d) }
+		again := s.At(func() time.Time { return c.LetGo.Add(d) })
 		got := false
-		for _, w := range view1(t, &again, at.Job).Waits {
+		for _, w := range view1(t, again, at.Job).Waits {
 			got = got || w.Step == "cure" && w.Until != nil && w.Until.Equal(*c.LetGo)
 		}
 		if got != waits || !c.Ready.After(c.LetGo.AddDate(0, 0, 14)) {

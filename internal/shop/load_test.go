@@ -6,26 +6,27 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/own"
 	"freshshard/core/pane"
+	"freshshard/internal/hold"
 )
 
-func guarded() LoadIn {
-	return LoadIn{W: "900 mm", H: "600 mm", Material: "annealed", Thickness: 4, Wind: 30, Push: 600}
+func guarded() hold.LoadIn {
+	return hold.LoadIn{W: "900 mm", H: "600 mm", Material: "annealed", Thickness: 4, Wind: 30, Push: 600}
 }
 
 // A pane under a gust and a push: four numbers, each against its limit, and
 // what every material would need; a shop's own strength counts.
 func TestLoad(t *testing.T) {
 	s, mira, _ := open(t)
-	out, err := s.Load(ctx, guarded())
+	out, err := s.Hold.Load(ctx, guarded())
 	if err != nil {
 		t.Fatal(err)
 	}
 	if len(out.Figures) != 4 || out.Figures[0].Text == "" || len(out.Carriers) != len(pane.Laid(nil)) {
 		t.Fatalf("%d figures, %d materials", len(out.Figures), len(out.Carriers))
 	}
-	need := func(in LoadIn, id string) float64 {
+	need := func(in hold.LoadIn, id string) float64 {
 		t.Helper()
-		got, err := s.Load(ctx, in)
+		got, err := s.Hold.Load(ctx, in)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -45,7 +46,7 @@ func TestLoad(t *testing.T) {
 	if two := need(free, "annealed"); two < four || four == 0 {
 		t.Errorf("held above and below %v mm, all round %v", two, four)
 	}
-	if err := s.SetOwn(ctx, mira, own.Value{Kind: own.Material, ID: "annealed", Item: "strength", V: 20,
+	if err := s.Records.SetOwn(ctx, mira, own.Value{Kind: own.Material, ID: "annealed", Item: "strength", V: 20,
 		Sheet: "old greenhouse panes"}); err != nil {
 		t.Fatal(err)
 	}
@@ -54,20 +55,20 @@ func TestLoad(t *testing.T) {
 	}
 	round := guarded()
 	round.Held, round.H, round.Warp = pane.Round, "", 3
-	if got, err := s.Load(ctx, round); err != nil || len(got.Figures) != 5 {
+	if got, err := s.Hold.Load(ctx, round); err != nil || len(got.Figures) != 5 {
 		t.Errorf("a disc on a warped seat: %+v, %v", got.Figures, err)
 	}
 }
 
 func TestLoadRefuses(t *testing.T) {
 	s, _, _ := open(t)
-	for field, change := range map[string]func(*LoadIn){
-		"w": func(i *LoadIn) { i.W = "banana" }, "h": func(i *LoadIn) { i.H = "3 mm" },
-		"material": func(i *LoadIn) { i.Material = "ice" },
+	for field, change := range map[string]func(*hold.LoadIn){
+		"w": func(i *hold.LoadIn) { i.W = "banana" }, "h": func(i *hold.LoadIn) { i.H = "3 mm" },
+		"material": func(i *hold.LoadIn) { i.Material = "ice" },
 	} {
 		in := guarded()
 		change(&in)
-		_, err := s.Load(ctx, in)
+		_, err := s.Hold.Load(ctx, in)
 		if f := fault.Of(err); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, err)
 		}

@@ -9,6 +9,11 @@ import (
 	"freshshard/core/prove"
 	"freshshard/core/reading"
 	"freshshard/core/road"
+	"freshshard/internal/bench"
+	"freshshard/internal/desk"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
+	"freshshard/internal/records"
 )
 
 // Nine lights of one sash: what is alike is said once, and each light keeps its
@@ -24,14 +29,15 @@ func TestNineLightsTogether(t *testing.T) {
 			t.Fatalf("%s: %v", what, err)
 		}
 	}
-	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: "Greenhouse, north sash", Exposure: "weather",
-		Family: "putty-points", Place: "bench", Layout: &drawing.Layout{Across: 3, Down: 3}})
+	id, err := s.Desk.TakeIn(ctx, tor, "",
+		desk.TakeIn{Name: "Oda Marl", Object: "Greenhouse, north sash", Exposure: "weather",
+			Family: "putty-points", Place: "bench", Layout: &drawing.Layout{Across: 3, Down: 3}})
 	did("taken in", err)
-	first := First(id)
+	first := jobview.First(id)
 	read(t, s, tor, id, reading.Ledge, "12")
-	did("settled", s.Choose(ctx, tor, first, Settle{Material: "annealed", Thickness: 4}))
-	like := LikeThis{Places: []reading.Place{reading.Ledge}, Choice: true, Fixing: true}
-	did("alike", s.Like(ctx, tor, first, like))
+	did("settled", s.Bench.Choose(ctx, tor, first, bench.Settle{Material: "annealed", Thickness: 4}))
+	like := bench.LikeThis{Places: []reading.Place{reading.Ledge}, Choice: true, Fixing: true}
+	did("alike", s.Bench.Like(ctx, tor, first, like))
 	v := view1(t, s, id)
 	if n := len(v.Hindrances); n < 150 {
 		t.Fatalf("only %d things are open", n)
@@ -41,24 +47,25 @@ func TestNineLightsTogether(t *testing.T) {
 		for place, text := range map[reading.Place]string{reading.WidthTop: "250", reading.WidthBottom: "250",
 			reading.HeightLeft:  "180",
 			reading.HeightRight: "180"} {
-			if err := s.Read(ctx, tor, Bench{Job: id, Pane: p.ID}, place, Said{Text: text, Instrument: "rule"}); err != nil {
+			if err := s.Measure.Read(ctx, tor, jobview.Bench{Job: id, Pane: p.ID}, place,
+				measure.Said{Text: text, Instrument: "rule"}); err != nil {
 				t.Fatal(err)
 			}
 		}
 	}
 	calls++
 	for _, st := range v.Reckoning.Plan.Steps {
-		did("step "+st.Key, s.TickAll(ctx, tor, id, st.Key))
+		did("step "+st.Key, s.Bench.TickAll(ctx, tor, id, st.Key))
 		now = now.Add(13 * time.Hour)
 	}
 	for _, c := range view1(t, s, id).Checks {
-		did("check "+c.Key, s.AnswerAll(ctx, tor, id, c.Key, Checked{Answer: good(c)}))
+		did("check "+c.Key, s.Bench.AnswerAll(ctx, tor, id, c.Key, bench.Checked{Answer: good(c)}))
 	}
 	v = view1(t, s, id)
 	if len(v.Hindrances) > 0 {
 		t.Fatalf("%d still open, first %+v", len(v.Hindrances), v.Hindrances[0])
 	}
-	_, err = s.Sign(ctx, tor, "", id, Signature{})
+	_, err = s.Records.Sign(ctx, tor, "", id, records.Signature{})
 	did("signed", err)
 	if calls > 45 {
 		t.Errorf("%d calls", calls)
@@ -71,21 +78,21 @@ func TestThreePanesTwoSound(t *testing.T) {
 	s, _, tor := open(t)
 	now := time.Now().UTC()
 	s.Now = func() time.Time { return now }
-	id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Brindle & Daughters", Object: "Deck oven, upper door",
+	id, err := s.Desk.TakeIn(ctx, tor, "", desk.TakeIn{Name: "Brindle & Daughters", Object: "Deck oven, upper door",
 		Exposure: "oven",
 		Family:   "window-pack", Power: true, Place: "bench", Layout: &drawing.Layout{Across: 3, Behind: true}})
 	if err != nil {
 		t.Fatal(err)
 	}
 	for _, p := range view1(t, s, id).Panes[1:] {
-		at := Bench{Job: id, Pane: p.ID}
-		v, err := s.Bench(ctx, at)
+		at := jobview.Bench{Job: id, Pane: p.ID}
+		v, err := s.Table(ctx, at)
 		if err != nil {
 			t.Fatal(err)
 		}
 		held := v.Pane.Held
 		held.Road = road.Chosen{ID: "kept", How: "clean", Came: road.Unbroken}
-		if err := s.SetPane(ctx, tor, at, held, v.Pane.Version); err != nil {
+		if err := s.Desk.SetPane(ctx, tor, at, held, v.Pane.Version); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -94,7 +101,7 @@ func TestThreePanesTwoSound(t *testing.T) {
 		reading.HeightRight: "300", reading.Ledge: "14"} {
 		read(t, s, tor, id, place, text)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4}); err != nil {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "toughened", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
@@ -109,62 +116,62 @@ func TestThreePanesTwoSound(t *testing.T) {
 		seen[h.Key] = true
 	}
 	// Ticked on the second, it stands on all; opened on the third, it is open on all.
-	second, third := Bench{Job: id, Pane: v.Panes[1].ID}, Bench{Job: id, Pane: v.Panes[2].ID}
-	if err := s.Tick(ctx, tor, second, "isolate", Done{Outcome: "done"}); err != nil {
+	second, third := jobview.Bench{Job: id, Pane: v.Panes[1].ID}, jobview.Bench{Job: id, Pane: v.Panes[2].ID}
+	if err := s.Bench.Tick(ctx, tor, second, "isolate", bench.Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}
 	for _, p := range v.Panes {
-		w, err := s.Bench(ctx, Bench{Job: id, Pane: p.ID})
-		if err != nil || tickOf(&w.Pane, "isolate") == nil {
+		w, err := s.Table(ctx, jobview.Bench{Job: id, Pane: p.ID})
+		if err != nil || jobview.TickOf(&w.Pane, "isolate") == nil {
 			t.Errorf("pane %d: isolating stands not on it, %v", p.Number, err)
 		}
 	}
 	if w := view1(t, s, id); w.Panes[1].Untouched || !w.Panes[2].Untouched {
 		t.Error("what is done once counts as done to each")
 	}
-	if err := s.Tick(ctx, tor, third, "isolate", Done{Outcome: "open", Seen: 1}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, third, "isolate", bench.Done{Outcome: "open", Seen: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if w := view1(t, s, id); tickOf(&w.Pane, "isolate") != nil {
+	if w := view1(t, s, id); jobview.TickOf(&w.Pane, "isolate") != nil {
 		t.Error("opened on one, it stands on another")
 	}
 	// The pack goes on its studs and is heated once all of it is done on every pane.
-	err = s.Tick(ctx, tor, third, "first-heat", Done{Outcome: "done"})
+	err = s.Bench.Tick(ctx, tor, third, "first-heat", bench.Done{Outcome: "done"})
 	if fault.Of(err) == nil {
 		t.Errorf("heated with the pack open: %v", err)
 	}
 	for _, p := range v.Panes {
-		at := Bench{Job: id, Pane: p.ID}
-		w, err := s.Bench(ctx, at)
+		at := jobview.Bench{Job: id, Pane: p.ID}
+		w, err := s.Table(ctx, at)
 		if err != nil {
 			t.Fatal(err)
 		}
 		for _, st := range w.Reckoning.Plan.Steps {
-			if tickOf(&w.Pane, st.Key) == nil && st.Key != "first-heat" {
-				if err := s.Tick(ctx, tor, at, st.Key, Done{Outcome: "done"}); err != nil {
+			if jobview.TickOf(&w.Pane, st.Key) == nil && st.Key != "first-heat" {
+				if err := s.Bench.Tick(ctx, tor, at, st.Key, bench.Done{Outcome: "done"}); err != nil {
 					t.Fatalf("pane %d, %s: %v", p.Number, st.Key, err)
 				}
 			}
 		}
 	}
-	if err := s.Tick(ctx, tor, third, "first-heat", Done{Outcome: "done"}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, third, "first-heat", bench.Done{Outcome: "done"}); err != nil {
 		t.Error(err)
 	}
 	for _, p := range v.Panes {
-		at := Bench{Job: id, Pane: p.ID}
-		w, err := s.Bench(ctx, at)
+		at := jobview.Bench{Job: id, Pane: p.ID}
+		w, err := s.Table(ctx, at)
 		if err != nil {
 			t.Fatal(err)
 		}
 		for _, c := range w.Checks {
 			if c.Outcome == prove.Open {
-				if err := s.Answer(ctx, tor, at, c.Key, Checked{Answer: good(c)}); err != nil {
+				if err := s.Bench.Answer(ctx, tor, at, c.Key, bench.Checked{Answer: good(c)}); err != nil {
 					t.Fatalf("pane %d, %s: %v", p.Number, c.Key, err)
 				}
 			}
 		}
 	}
-	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
+	if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{}); err != nil {
 		t.Errorf("%v, %+v", err, view1(t, s, id).Hindrances)
 	}
 }
@@ -176,44 +183,45 @@ func TestAllIsCareful(t *testing.T) {
 	s, _, tor := open(t)
 	in := stove()
 	in.Layout = &drawing.Layout{Across: 2, Down: 1}
-	id, err := s.TakeIn(ctx, tor, "", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
-	second := Bench{Job: id, Pane: v.Panes[1].ID}
-	if err := s.TickAll(ctx, tor, id, "measure"); fault.Of(err) == nil {
+	second := jobview.Bench{Job: id, Pane: v.Panes[1].ID}
+	if err := s.Bench.TickAll(ctx, tor, id, "measure"); fault.Of(err) == nil {
 		t.Errorf("measured with nothing read: %v", err)
 	}
 	for p, text := range sized {
 		read(t, s, tor, id, p, text)
 	}
-	if err := s.Tick(ctx, tor, First(id), "measure", Done{Outcome: "open", Seen: 1}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "measure", bench.Done{Outcome: "open", Seen: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.TickAll(ctx, tor, id, "measure"); err != nil {
+	if err := s.Bench.TickAll(ctx, tor, id, "measure"); err != nil {
 		t.Error(err)
 	}
-	w, err := s.Bench(ctx, second)
-	if err != nil || tickOf(&w.Pane, "measure") != nil {
+	w, err := s.Table(ctx, second)
+	if err != nil || jobview.TickOf(&w.Pane, "measure") != nil {
 		t.Errorf("ticked on a pane that nobody measured, %v", err)
 	}
-	if err := s.AnswerAll(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Fail,
+	if err := s.Bench.AnswerAll(ctx, tor, id, "gap", bench.Checked{Answer: prove.Answer{Outcome: prove.Fail,
 		Finding: "tight"}}); fault.Of(err) == nil {
 		t.Errorf("a failure for all: %v", err)
 	}
 	much := 5.0
-	if err := s.AnswerAll(ctx, tor, id, "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass,
+	if err := s.Bench.AnswerAll(ctx, tor, id, "gap", bench.Checked{Answer: prove.Answer{Outcome: prove.Pass,
 		Value: &much}}); fault.Of(err) == nil {
 		t.Errorf("a number beyond its limit passed for all: %v", err)
 	}
-	if err := s.Read(ctx, tor, second, reading.Ledge, Said{Text: "11", Instrument: "rule"}); err != nil {
+	if err := s.Measure.Read(ctx, tor, second, reading.Ledge, measure.Said{Text: "11", Instrument: "rule"}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Like(ctx, tor, First(id), LikeThis{Places: []reading.Place{reading.Ledge, reading.Reach}}); err != nil {
+	if err := s.Bench.Like(ctx, tor, jobview.First(id),
+		bench.LikeThis{Places: []reading.Place{reading.Ledge, reading.Reach}}); err != nil {
 		t.Fatal(err)
 	}
-	w, err = s.Bench(ctx, second)
+	w, err = s.Table(ctx, second)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -226,12 +234,13 @@ func TestAllIsCareful(t *testing.T) {
 	}
 	// Doing it again changes nothing.
 	pulse := v.Job.Version
-	before, _ := s.Bench(ctx, second)
-	if err := s.Like(ctx, tor, First(id), LikeThis{Places: []reading.Place{reading.Ledge, reading.Reach},
-		Fixing: true}); err != nil {
+	before, _ := s.Table(ctx, second)
+	if err := s.Bench.Like(ctx, tor, jobview.First(id),
+		bench.LikeThis{Places: []reading.Place{reading.Ledge, reading.Reach},
+			Fixing: true}); err != nil {
 		t.Fatal(err)
 	}
-	after, _ := s.Bench(ctx, second)
+	after, _ := s.Table(ctx, second)
 	if len(after.Pane.Readings) != len(before.Pane.Readings) || after.Pane.Version != before.Pane.Version {
 		t.Errorf("made alike twice: %d readings, version %d, pulse %d", len(after.Pane.Readings), after.Pane.Version, pulse)
 	}

@@ -10,12 +10,15 @@ import (
 	"freshshard/core/source"
 	"freshshard/core/striplog"
 	"freshshard/core/supply"
+	"freshshard/internal/bench"
+	"freshshard/internal/buy"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
 
-func orders(t *testing.T, s *Shop, at Bench) Orders {
+func orders(t *testing.T, s *Shop, at jobview.Bench) buy.Orders {
 	t.Helper()
-	o, err := s.Orders(ctx, at)
+	o, err := s.Buy.Orders(ctx, at)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -27,18 +30,18 @@ func orders(t *testing.T, s *Shop, at Bench) Orders {
 func TestOrders(t *testing.T) {
 	s, _, tor := open(t)
 	id := toCutLight(t, s, tor, "Greenhouse, roof", "503", "398")
-	at := First(id)
+	at := jobview.First(id)
 	o := orders(t, s, at)
 	pane := view1(t, s, id).Pane
-	if len(o.Lacks) == 0 || o.Lacks[0].Key != PaneKey(pane.ID) || !strings.Contains(o.Lacks[0].Text, "mm") ||
+	if len(o.Lacks) == 0 || o.Lacks[0].Key != buy.PaneKey(pane.ID) || !strings.Contains(o.Lacks[0].Text, "mm") ||
 		len(o.Looks) < 2 {
 		t.Fatalf("%+v", o)
 	}
-	in := NewOrder{Kind: source.Cutter, Who: "the lock", Days: 2, Carriage: 300, Lines: []supply.Line{o.Lacks[0],
+	in := buy.NewOrder{Kind: source.Cutter, Who: "the lock", Days: 2, Carriage: 300, Lines: []supply.Line{o.Lacks[0],
 		{Text: "putty, a tub", Milli: 1000, Unit: "pc", Each: 1150}}}
 	in.Lines[0].Each = 6400
 	for range 2 { // a retry
-		if err := s.AddOrder(ctx, tor, "one-order", id, in, time.UTC); err != nil {
+		if err := s.Buy.AddOrder(ctx, tor, "one-order", id, in, time.UTC); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -48,10 +51,11 @@ func TestOrders(t *testing.T) {
 	}
 	one := o.Orders[0]
 	step := func(state supply.State, due *time.Time) error {
-		return s.MoveOrder(ctx, tor, at, one.ID,
-			OrderStep{State: state, Due: due, Version: orders(t, s, at).Orders[0].Version})
+		return s.Buy.MoveOrder(ctx, tor, at, one.ID,
+			buy.OrderStep{State: state, Due: due, Version: orders(t, s, at).Orders[0].Version})
 	}
-	if err := s.MoveOrder(ctx, tor, at, one.ID, OrderStep{State: supply.Sent, Version: one.Version + 7}); err == nil {
+	if err := s.Buy.MoveOrder(ctx, tor, at, one.ID,
+		buy.OrderStep{State: supply.Sent, Version: one.Version + 7}); err == nil {
 		t.Error("an old copy was taken")
 	}
 	if f := fault.Of(step(supply.Confirmed, nil)); f == nil || f.Field != "state" {
@@ -62,7 +66,7 @@ func TestOrders(t *testing.T) {
 	}
 	p := view1(t, s, id).Pane
 	if p.WaitsFor != "the pane from the lock" || p.WaitsUntil == nil || !p.WaitsUntil.Equal(*one.Due) ||
-		tickOf(&p, "order") == nil {
+		jobview.TickOf(&p, "order") == nil {
 		t.Fatalf("%q, %v, %+v", p.WaitsFor, p.WaitsUntil, p.Ticks)
 	}
 	// Too late by a day, and they say when.
@@ -80,12 +84,12 @@ func TestOrders(t *testing.T) {
 	}
 	// Here, by the one answer of the line; then something is found.
 	wait := func(text string) error {
-		return s.SetWait(ctx, tor, at, Wait{For: text, Version: view1(t, s, id).Pane.Version})
+		return s.Buy.SetWait(ctx, tor, at, buy.Wait{For: text, Version: view1(t, s, id).Pane.Version})
 	}
 	if err := wait(""); err != nil || orders(t, s, at).Orders[0].State != supply.Here {
 		t.Fatalf("%v, %+v", err, orders(t, s, at).Orders[0])
 	}
-	if a, err := s.arrivals(ctx); err != nil {
+	if a, err := s.Days.Arrivals(ctx); err != nil {
 		t.Error(err)
 	} else if _, _, seen := a.Late("the lock"); seen != 1 {
 		t.Errorf("%d deliveries of the lock are known", seen)
@@ -93,24 +97,24 @@ func TestOrders(t *testing.T) {
 	if err := wait("the pane from the lock"); err != nil || orders(t, s, at).Orders[0].State != supply.Sent {
 		t.Fatalf("taken back: %v, %+v", err, orders(t, s, at).Orders[0])
 	}
-	came := func(c Came) error {
+	came := func(c buy.Came) error {
 		c.Version = orders(t, s, at).Orders[0].Version
-		return s.OrderCame(ctx, tor, at, one.ID, c)
+		return s.Buy.OrderCame(ctx, tor, at, one.ID, c)
 	}
 	r := view1(t, s, id).Reckoning.Fit
 	read := func(v float64) string { return num(v) }
-	key := PaneKey(pane.ID)
-	if f := fault.Of(came(Came{W: read(r.Order.W + r.Band.Half + 0.5),
+	key := buy.PaneKey(pane.ID)
+	if f := fault.Of(came(buy.Came{W: read(r.Order.W + r.Band.Half + 0.5),
 		Lines: []supply.Seen{{Key: key, Found: supply.Good}}})); f == nil ||
 		f.Field != "lines[0].finding" || !strings.Contains(f.Why, "wider than ordered") {
 		t.Fatalf("%v", f)
 	}
-	for _, bad := range []Came{{W: "wide"}, {H: "0"}, {Lines: []supply.Seen{{Key: key, Found: supply.Wrong}}}} {
+	for _, bad := range []buy.Came{{W: "wide"}, {H: "0"}, {Lines: []supply.Seen{{Key: key, Found: supply.Wrong}}}} {
 		if err := came(bad); err == nil {
 			t.Errorf("%+v was taken", bad)
 		}
 	}
-	if err := came(Came{W: read(r.Order.W + r.Band.Half + 0.5),
+	if err := came(buy.Came{W: read(r.Order.W + r.Band.Half + 0.5),
 		Lines: []supply.Seen{{Key: "own-2", Found: supply.Missing}}}); err != nil {
 		t.Fatal(err)
 	}
@@ -122,11 +126,11 @@ func TestOrders(t *testing.T) {
 		t.Fatalf("%+v, %q", o.Orders[0], p.WaitsFor)
 	}
 	for _, st := range view1(t, s, id).Reckoning.Plan.Steps {
-		if st.Key == checkNew {
+		if st.Key == jobview.CheckNew {
 			t.Error("this way of holding has that step now: try it here")
 		}
 	}
-	if err := came(Came{W: read(r.Order.W + r.Band.Half), H: read(r.Order.H - r.Band.Half)}); err != nil {
+	if err := came(buy.Came{W: read(r.Order.W + r.Band.Half), H: read(r.Order.H - r.Band.Half)}); err != nil {
 		t.Fatal(err)
 	}
 	o = orders(t, s, at)
@@ -144,53 +148,56 @@ func num(v float64) string { return strconv.FormatFloat(v, 'f', -1, 64) }
 func TestOrderOpensTheLook(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	at := First(id)
+	at := jobview.First(id)
 	pane := view1(t, s, id).Pane
-	in := NewOrder{Kind: source.Cutter, Who: "the lock", Lines: []supply.Line{{Key: PaneKey(pane.ID), Pane: pane.ID,
-		Text: "a pane", Milli: 1000, Unit: "pc"}}}
-	if f := fault.Of(s.AddOrder(ctx, tor, "", id, in, time.UTC)); f == nil || f.Field != "lines[0]" ||
+	in := buy.NewOrder{Kind: source.Cutter, Who: "the lock",
+		Lines: []supply.Line{{Key: buy.PaneKey(pane.ID), Pane: pane.ID,
+			Text: "a pane", Milli: 1000, Unit: "pc"}}}
+	if f := fault.Of(s.Buy.AddOrder(ctx, tor, "", id, in, time.UTC)); f == nil || f.Field != "lines[0]" ||
 		!strings.Contains(f.Why, "nobody has settled") {
 		t.Errorf("ordered before anybody settled what it is made of: %v", f)
 	}
-	if err := s.Choose(ctx, tor, at, Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+	if err := s.Bench.Choose(ctx, tor, at, bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.AddOrder(ctx, tor, "", id, in, time.UTC); err != nil {
+	if err := s.Buy.AddOrder(ctx, tor, "", id, in, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	o := orders(t, s, at).Orders[0]
-	if err := s.MoveOrder(ctx, tor, at, o.ID, OrderStep{State: supply.Sent, Version: o.Version}); err != nil {
+	if err := s.Buy.MoveOrder(ctx, tor, at, o.ID, buy.OrderStep{State: supply.Sent, Version: o.Version}); err != nil {
 		t.Fatal(err)
 	}
-	if f := fault.Of(s.Tick(ctx, tor, at, checkNew, Done{Outcome: "done"})); f == nil ||
+	if f := fault.Of(s.Bench.Tick(ctx, tor, at, jobview.CheckNew, bench.Done{Outcome: "done"})); f == nil ||
 		!strings.Contains(f.Why, "waits for the pane from the lock") {
 		t.Errorf("looked over before it came: %v", f)
 	}
-	if err := s.OrderCame(ctx, tor, at, o.ID, Came{Version: o.Version + 1}); err != nil {
+	if err := s.Buy.OrderCame(ctx, tor, at, o.ID, buy.Came{Version: o.Version + 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Tick(ctx, tor, at, checkNew, Done{Outcome: "done"}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, at, jobview.CheckNew, bench.Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.OrderCame(ctx, tor, at, o.ID, Came{Version: o.Version + 2, Lines: []supply.Seen{{Key: PaneKey(pane.ID),
-		Found: supply.Wrong, Finding: "chipped edge"}}}); err != nil {
+	if err := s.Buy.OrderCame(ctx, tor, at, o.ID,
+		buy.Came{Version: o.Version + 2, Lines: []supply.Seen{{Key: buy.PaneKey(pane.ID),
+			Found: supply.Wrong, Finding: "chipped edge"}}}); err != nil {
 		t.Fatal(err)
 	}
 	p := view1(t, s, id).Pane
-	if tickOf(&p, checkNew) != nil || p.WaitsFor != "the pane from the lock, which was wrong: chipped edge" {
+	if jobview.TickOf(&p, jobview.CheckNew) != nil ||
+		p.WaitsFor != "the pane from the lock, which was wrong: chipped edge" {
 		t.Errorf("%+v, %q", p.Ticks, p.WaitsFor)
 	}
-	for field, bad := range map[string]NewOrder{"who": {Kind: source.Cutter, Lines: in.Lines},
+	for field, bad := range map[string]buy.NewOrder{"who": {Kind: source.Cutter, Lines: in.Lines},
 		"kind": {Kind: "friend", Who: "x",
 			Lines: in.Lines}, "lines": {Kind: source.Cutter, Who: "x"}, "lines[0].text": {Kind: source.Cutter, Who: "x",
 			Lines: []supply.Line{{Milli: 1000}}}} {
-		if f := fault.Of(s.AddOrder(ctx, tor, "", id, bad, time.UTC)); f == nil || f.Field != field {
+		if f := fault.Of(s.Buy.AddOrder(ctx, tor, "", id, bad, time.UTC)); f == nil || f.Field != field {
 			t.Errorf("%s: %v", field, f)
 		}
 	}
 	other := in
-	other.Lines = []supply.Line{{Key: PaneKey(pane.ID + 99), Pane: pane.ID + 99, Text: "a pane", Milli: 1000}}
-	if err := s.AddOrder(ctx, tor, "", id, other, time.UTC); err == nil {
+	other.Lines = []supply.Line{{Key: buy.PaneKey(pane.ID + 99), Pane: pane.ID + 99, Text: "a pane", Milli: 1000}}
+	if err := s.Buy.AddOrder(ctx, tor, "", id, other, time.UTC); err == nil {
 		t.Error("a pane of another job was ordered")
 	}
 	_ = mira
@@ -200,41 +207,42 @@ func TestOrderOpensTheLook(t *testing.T) {
 // once, however often it is asked.
 func TestSuppliers(t *testing.T) {
 	s, mira, tor := open(t)
-	s.SuppliersIn(t.TempDir())
+	s.Buy.SuppliersIn(t.TempDir())
 	id := toCutLight(t, s, tor, "Greenhouse, roof", "503", "398")
-	at := First(id)
-	if f := fault.Of(second(s.AskSuppliers(ctx, tor, "k", at))); f == nil || f.Field != "suppliers" {
+	at := jobview.First(id)
+	if f := fault.Of(second(s.Buy.AskSuppliers(ctx, tor, "k", at))); f == nil || f.Field != "suppliers" {
 		t.Errorf("%v", f)
 	}
 	marsh := record.Supplier{Name: "Marsh", Kind: "post", Way: "file", Address: "marsh"}
-	if err := s.SetSupplier(ctx, tor, marsh); err == nil {
+	if err := s.Buy.SetSupplier(ctx, tor, marsh); err == nil {
 		t.Error("a technician changed who is asked")
 	}
 	for field, bad := range map[string]record.Supplier{"name": {Kind: "post", Way: "file", Address: "x"},
 		"kind": {Name: "x", Kind: "stock", Way: "file", Address: "x"}, "address": {Name: "x", Kind: "post", Way: "http",
 			Address: "http://192.0.2.7/"}} {
-		if f := fault.Of(s.SetSupplier(ctx, mira, bad)); f == nil || f.Field != field {
+		if f := fault.Of(s.Buy.SetSupplier(ctx, mira, bad)); f == nil || f.Field != field {
 			t.Errorf("%s: %v", field, f)
 		}
 	}
-	if err := s.SetSupplier(ctx, mira, marsh); err != nil {
+	if err := s.Buy.SetSupplier(ctx, mira, marsh); err != nil {
 		t.Fatal(err)
 	}
-	a, err := s.AskSuppliers(ctx, tor, "ask-1", at)
+	a, err := s.Buy.AskSuppliers(ctx, tor, "ask-1", at)
 	if err != nil || len(a.Said) != 1 || a.Said[0].Took || !strings.Contains(a.Said[0].Says, "ask again") {
 		t.Fatalf("%+v, %v", a, err)
 	}
-	if f := fault.Of(second(s.AskSuppliers(ctx, tor, "ask-2", First(takeIn(t, s, tor))))); f == nil || f.Field != "pane" {
+	if f := fault.Of(second(s.Buy.AskSuppliers(ctx, tor, "ask-2", jobview.First(takeIn(t, s, tor))))); f == nil ||
+		f.Field != "pane" {
 		t.Errorf("asked for nothing: %v", f)
 	}
-	all, err := s.Suppliers(ctx)
+	all, err := s.Buy.Suppliers(ctx)
 	if err != nil || len(all) != 1 {
 		t.Fatal(err)
 	}
-	if err := s.DropSupplier(ctx, tor, all[0].ID); err == nil {
+	if err := s.Buy.DropSupplier(ctx, tor, all[0].ID); err == nil {
 		t.Error("a technician took one out")
 	}
-	if err := s.DropSupplier(ctx, mira, all[0].ID); err != nil {
+	if err := s.Buy.DropSupplier(ctx, mira, all[0].ID); err != nil {
 		t.Fatal(err)
 	}
 }
@@ -246,14 +254,14 @@ func TestWaitsAndNeeds(t *testing.T) {
 	for wait, want := range map[string]bool{"the pane from the lock": true,
 		"the pane from the lock, which was wrong: chipped": true,
 		"the pane from the lock keeper":                    false, "the pane from": false, "": false} {
-		if waitsOn(wait, o) != want {
+		if buy.WaitsOn(wait, o) != want {
 			t.Errorf("%q", wait)
 		}
 	}
 	long := striplog.Need{What: strings.Repeat("a very long name of a trim ", 9), Count: 2, Why: "lost"}
 	other := long
 	other.Why = "renewed"
-	if a, b := needKey(long), needKey(other); a == b || len(a) > 60 || needKey(long) != a {
+	if a, b := buy.NeedKey(long), buy.NeedKey(other); a == b || len(a) > 60 || buy.NeedKey(long) != a {
 		t.Errorf("%q, %q", a, b)
 	}
 }

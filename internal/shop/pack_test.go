@@ -9,11 +9,12 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/heat"
 	"freshshard/core/pane"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
 )
 
-func ovenPack() PackIn {
-	return PackIn{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: heat.Upright, Gaps: []float64{16, 20},
+func ovenPack() measure.PackIn {
+	return measure.PackIn{Cavity: 250, Room: 22, Inside: 20, Outside: 10, Slope: heat.Upright, Gaps: []float64{16, 20},
 		Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
 			{Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}
 }
@@ -22,7 +23,7 @@ func ovenPack() PackIn {
 // hotter outside, and it says by how much.
 func TestPack(t *testing.T) {
 	s, _, _ := open(t)
-	built, err := s.Pack(ctx, ovenPack())
+	built, err := s.Measure.Pack(ctx, ovenPack())
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -32,7 +33,7 @@ func TestPack(t *testing.T) {
 	}
 	none := ovenPack()
 	none.Panes[0].Coat = "none"
-	bare, err := s.Pack(ctx, none)
+	bare, err := s.Measure.Pack(ctx, none)
 	if err != nil || bare.Result.Touch < built.Result.Touch+1 {
 		t.Errorf("without its coat %v, with it %v, %v", bare.Result.Touch, built.Result.Touch, err)
 	}
@@ -42,7 +43,7 @@ func TestPack(t *testing.T) {
 	}
 	bad := ovenPack()
 	bad.Panes[1].Material = "ice"
-	if f := fault.Of(func() error { _, err := s.Pack(ctx, bad); return err }()); f == nil ||
+	if f := fault.Of(func() error { _, err := s.Measure.Pack(ctx, bad); return err }()); f == nil ||
 		f.Field != "panes[1].material" {
 		t.Errorf("%v", f)
 	}
@@ -52,12 +53,13 @@ func TestPack(t *testing.T) {
 func TestSetPack(t *testing.T) {
 	s, mira, tor := open(t)
 	job := takeIn(t, s, tor)
-	if err := s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 3, Behind: true}, 1}); err != nil {
+	if err := s.Measure.LayOut(ctx, tor, job,
+		measure.LayOut{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); err != nil {
 		t.Fatal(err)
 	}
 	in := ovenPack()
-	all := PackAll{Stack: pane.Stack{Panes: in.Panes, Gaps: in.Gaps, Here: 2}, Had: 3, Seen: versions(t, s, job)}
-	if err := s.SetPack(ctx, tor, job, all); err != nil {
+	all := measure.PackAll{Stack: pane.Stack{Panes: in.Panes, Gaps: in.Gaps, Here: 2}, Had: 3, Seen: versions(t, s, job)}
+	if err := s.Measure.SetPack(ctx, tor, job, all); err != nil {
 		t.Fatal(err)
 	}
 	benches, _, err := s.Benches(ctx, job)
@@ -73,27 +75,27 @@ func TestSetPack(t *testing.T) {
 		last = hot
 	}
 	for name, c := range map[string]struct {
-		change func(*PackAll)
+		change func(*measure.PackAll)
 		field  string
 	}{
-		"two panes": {func(p *PackAll) { p.Stack.Panes, p.Stack.Gaps = p.Stack.Panes[:2], p.Stack.Gaps[:1] },
+		"two panes": {func(p *measure.PackAll) { p.Stack.Panes, p.Stack.Gaps = p.Stack.Panes[:2], p.Stack.Gaps[:1] },
 			"stack.panes"},
-		"a gap too few": {func(p *PackAll) { p.Stack.Gaps = p.Stack.Gaps[:1] }, "stack.gaps"},
+		"a gap too few": {func(p *measure.PackAll) { p.Stack.Gaps = p.Stack.Gaps[:1] }, "stack.gaps"},
 	} {
 		bad := all
 		bad.Seen = versions(t, s, job)
 		c.change(&bad)
-		if f := fault.Of(s.SetPack(ctx, tor, job, bad)); f == nil || f.Field != c.field {
+		if f := fault.Of(s.Measure.SetPack(ctx, tor, job, bad)); f == nil || f.Field != c.field {
 			t.Errorf("%s: %v", name, f)
 		}
 	}
 	var k *record.Conflict
-	if err := s.SetPack(ctx, mira, job, all); !errors.As(err, &k) {
+	if err := s.Measure.SetPack(ctx, mira, job, all); !errors.As(err, &k) {
 		t.Errorf("a person who saw the panes before: %v", err)
 	}
 	old := all
 	old.Had = 2
-	if err := s.SetPack(ctx, mira, job, old); !errors.As(err, &k) {
+	if err := s.Measure.SetPack(ctx, mira, job, old); !errors.As(err, &k) {
 		t.Errorf("a person who saw two panes: %v", err)
 	}
 }
@@ -101,7 +103,7 @@ func TestSetPack(t *testing.T) {
 // versions are those of a job's panes, by number.
 func versions(t *testing.T, s *Shop, job int64) (out []int) {
 	t.Helper()
-	j, err := s.store.Job(ctx, job)
+	j, err := s.Store.Job(ctx, job)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -10,7 +10,13 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/internal/bench"
+	"freshshard/internal/buy"
+	"freshshard/internal/change"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
 )
 
 // nine is a sash of nine lights; it gives the ids of its panes.
@@ -19,11 +25,11 @@ func nine(t *testing.T, s *Shop, by record.Account) (int64, []int64) {
 	in := stove()
 	in.Object, in.Family, in.Exposure, in.Layout = "Greenhouse, south sash", "putty-points", "weather",
 		&drawing.Layout{Across: 3, Down: 3}
-	job, err := s.TakeIn(ctx, by, "", in)
+	job, err := s.Desk.TakeIn(ctx, by, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
-	v, err := s.Bench(ctx, First(job))
+	v, err := s.Table(ctx, jobview.First(job))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -42,19 +48,20 @@ func TestPanesAreTheirOwn(t *testing.T) {
 	if len(ids) != 9 {
 		t.Fatalf("%d panes", len(ids))
 	}
-	seven := Bench{Job: job, Pane: ids[6]}
+	seven := jobview.Bench{Job: job, Pane: ids[6]}
 	for p, text := range map[reading.Place]string{"width_top": "508", "height_left": "610", "ledge": "12"} {
-		if err := s.Read(ctx, tor, seven, p, Said{Text: text, Instrument: length.Tape}); err != nil {
+		if err := s.Measure.Read(ctx, tor, seven, p, measure.Said{Text: text, Instrument: length.Tape}); err != nil {
 			t.Fatal(err)
 		}
 	}
-	if err := s.Tick(ctx, mira, seven, "cause", Done{Outcome: "done"}); err != nil {
+	if err := s.Bench.Tick(ctx, mira, seven, "cause", bench.Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetWait(ctx, tor, Bench{Job: job, Pane: ids[1]}, Wait{For: "glass", Version: 1}); err != nil {
+	if err := s.Buy.SetWait(ctx, tor, jobview.Bench{Job: job, Pane: ids[1]},
+		buy.Wait{For: "glass", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	v, err := s.Bench(ctx, seven)
+	v, err := s.Table(ctx, seven)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -65,7 +72,7 @@ func TestPanesAreTheirOwn(t *testing.T) {
 		v.Panes[6].Order == "" {
 		t.Errorf("%+v", v.Panes)
 	}
-	first, err := s.Bench(ctx, First(job))
+	first, err := s.Table(ctx, jobview.First(job))
 	if err != nil || first.Reckoning.Fit.Ready || len(first.Pane.Readings) != 0 {
 		t.Errorf("the first pane took the seventh's readings: %v", err)
 	}
@@ -78,10 +85,10 @@ func TestPanesAreTheirOwn(t *testing.T) {
 	if !(at["1"].X < at["2"].X && at["1"].Y == at["2"].Y && at["4"].Y < at["1"].Y && at["9"].X > at["7"].X) {
 		t.Errorf("numbers stand at %v", at)
 	}
-	if _, err := s.Bench(ctx, Bench{Job: job, Pane: 999999}); err == nil {
+	if _, err := s.Table(ctx, jobview.Bench{Job: job, Pane: 999999}); err == nil {
 		t.Error("a pane of nobody was found")
 	}
-	h, err := s.History(ctx, job)
+	h, err := s.Desk.History(ctx, job)
 	if err != nil || !strings.Contains(h[len(h)-2].Said, "pane 7") {
 		t.Errorf("the trail does not say which pane: %+v, %v", h, err)
 	}
@@ -91,8 +98,8 @@ func TestPanesAreTheirOwn(t *testing.T) {
 func TestSignsAllPanesTogether(t *testing.T) {
 	s, mira, tor := open(t)
 	job, ids := nine(t, s, tor)
-	var open *Open
-	if _, err := s.Sign(ctx, tor, "", job, Signature{}); !errors.As(err, &open) {
+	var open *records.Open
+	if _, err := s.Records.Sign(ctx, tor, "", job, records.Signature{}); !errors.As(err, &open) {
 		t.Fatalf("%v", err)
 	}
 	seen := map[int64]bool{}
@@ -115,18 +122,18 @@ func TestSignsAllPanesTogether(t *testing.T) {
 				laid[0].MinutesTo, len(v.Hindrances), len(open.Hindrances), len(v.Panes))
 		}
 	}
-	if err := s.Read(ctx, tor, Bench{Job: job, Pane: ids[3]}, "width_top", Said{Text: "444",
+	if err := s.Measure.Read(ctx, tor, jobview.Bench{Job: job, Pane: ids[3]}, "width_top", measure.Said{Text: "444",
 		Instrument: length.Tape}); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := s.Sign(ctx, mira, "", job, Signature{Override: "for the test"}); err != nil {
+	if _, err := s.Records.Sign(ctx, mira, "", job, records.Signature{Override: "for the test"}); err != nil {
 		t.Fatal(err)
 	}
-	j, err := s.store.Job(ctx, job)
+	j, err := s.Store.Job(ctx, job)
 	if err != nil {
 		t.Fatal(err)
 	}
-	if d, err := signedOf(j.Ticket.Document); err != nil || len(d.Fixed) != 9 || d.Fixed[3].Pane != 4 {
+	if d, err := change.SignedOf(j.Ticket.Document); err != nil || len(d.Fixed) != 9 || d.Fixed[3].Pane != 4 {
 		t.Fatalf("%d fixed, %v", len(d.Fixed), err)
 	}
 	all, _, err := s.Benches(ctx, job)
@@ -138,22 +145,24 @@ func TestSignsAllPanesTogether(t *testing.T) {
 func TestLayOut(t *testing.T) {
 	s, mira, tor := open(t)
 	job := takeIn(t, s, tor)
-	if err := s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 3, Behind: true}, 1}); err != nil {
+	if err := s.Measure.LayOut(ctx, tor, job,
+		measure.LayOut{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); err != nil {
 		t.Fatal(err)
 	}
 	// A second person who saw one pane does not add two more.
 	var c *record.Conflict
-	if err := s.LayOut(ctx, mira, job, LayOut{drawing.Layout{Across: 3, Behind: true}, 1}); !errors.As(err, &c) {
+	if err := s.Measure.LayOut(ctx, mira, job,
+		measure.LayOut{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); !errors.As(err, &c) {
 		t.Errorf("%v", err)
 	}
-	v, err := s.Bench(ctx, First(job))
+	v, err := s.Table(ctx, jobview.First(job))
 	if err != nil || len(v.Panes) != 3 || v.Panes[2].Spot.Depth != 2 {
 		t.Fatalf("%+v, %v", v.Panes, err)
 	}
-	if err := s.DropPane(ctx, tor, Bench{Job: job, Pane: v.Panes[1].ID}); err != nil {
+	if err := s.Measure.DropPane(ctx, tor, jobview.Bench{Job: job, Pane: v.Panes[1].ID}); err != nil {
 		t.Fatal(err)
 	}
-	if v, err = s.Bench(ctx, First(job)); err != nil || len(v.Panes) != 2 || v.Panes[1].Number != 2 {
+	if v, err = s.Table(ctx, jobview.First(job)); err != nil || len(v.Panes) != 2 || v.Panes[1].Number != 2 {
 		t.Errorf("%+v, %v", v.Panes, err)
 	}
 	read(t, s, tor, job, "width_top", "300")
@@ -161,10 +170,13 @@ func TestLayOut(t *testing.T) {
 		field string
 		err   error
 	}{
-		{"layout.across", s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 1, Down: 1}, 2})},
-		{"layout.across", s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 20, Down: 20}, 2})},
-		{"layout.across", s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 11, Behind: true}, 2})},
-		{"pane", s.DropPane(ctx, tor, First(job))},
+		{"layout.across", s.Measure.LayOut(ctx, tor, job,
+			measure.LayOut{Layout: drawing.Layout{Across: 1, Down: 1}, Had: 2})},
+		{"layout.across", s.Measure.LayOut(ctx, tor, job,
+			measure.LayOut{Layout: drawing.Layout{Across: 20, Down: 20}, Had: 2})},
+		{"layout.across", s.Measure.LayOut(ctx, tor, job,
+			measure.LayOut{Layout: drawing.Layout{Across: 11, Behind: true}, Had: 2})},
+		{"pane", s.Measure.DropPane(ctx, tor, jobview.First(job))},
 	} {
 		if f := fault.Of(bad.err); f == nil || f.Field != bad.field {
 			t.Errorf("want a fault at %s, got %v", bad.field, bad.err)
@@ -177,22 +189,25 @@ func TestLayOut(t *testing.T) {
 func TestPlacePane(t *testing.T) {
 	s, _, tor := open(t)
 	job := takeIn(t, s, tor)
-	if err := s.LayOut(ctx, tor, job, LayOut{drawing.Layout{Across: 2, Behind: true}, 1}); err != nil {
+	if err := s.Measure.LayOut(ctx, tor, job,
+		measure.LayOut{Layout: drawing.Layout{Across: 2, Behind: true}, Had: 1}); err != nil {
 		t.Fatal(err)
 	}
-	v, err := s.Bench(ctx, First(job))
+	v, err := s.Table(ctx, jobview.First(job))
 	if err != nil {
 		t.Fatal(err)
 	}
-	at := Bench{Job: job, Pane: v.Panes[1].ID}
-	if err := s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5}, 1}); err != nil {
+	at := jobview.Bench{Job: job, Pane: v.Panes[1].ID}
+	if err := s.Measure.PlacePane(ctx, tor, at,
+		measure.Placed{Spot: drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5}, Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if v, err = s.Bench(ctx, First(job)); err != nil ||
+	if v, err = s.Table(ctx, jobview.First(job)); err != nil ||
 		v.Panes[1].Spot != (drawing.Spot{X: 0.6, Y: 0.1, W: 0.3, H: 0.5, Depth: 1}) || v.Panes[0].Spot.X == 0.6 {
 		t.Errorf("%+v, %v", v.Panes, err)
 	}
-	if f := fault.Of(s.PlacePane(ctx, tor, at, Placed{drawing.Spot{X: 0.9, Y: 0.1, W: 0.3, H: 0.5}, 1})); f == nil ||
+	if f := fault.Of(s.Measure.PlacePane(ctx, tor, at,
+		measure.Placed{Spot: drawing.Spot{X: 0.9, Y: 0.1, W: 0.3, H: 0.5}, Version: 1})); f == nil ||
 		f.Field != "w" {
 		t.Errorf("half off the object: %v", f)
 	}
@@ -202,20 +217,21 @@ func TestPlacePane(t *testing.T) {
 func TestTodayTakesThePaneThatDoesNotWait(t *testing.T) {
 	s, _, tor := open(t)
 	job, ids := nine(t, s, tor)
-	if err := s.SetWait(ctx, tor, Bench{Job: job, Pane: ids[0]}, Wait{For: "glass", Version: 1}); err != nil {
+	if err := s.Buy.SetWait(ctx, tor, jobview.Bench{Job: job, Pane: ids[0]},
+		buy.Wait{For: "glass", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	day, err := s.Today(ctx, record.Account{})
+	day, err := s.Today.Today(ctx, record.Account{})
 	if err != nil || len(day.Turns) != 1 || day.Turns[0].Pane != ids[1] || day.Turns[0].Name != "pane 2" ||
 		day.Turns[0].Panes != 9 {
 		t.Fatalf("%+v, %v", day.Turns, err)
 	}
 	for _, id := range ids[1:] {
-		if err := s.SetWait(ctx, tor, Bench{Job: job, Pane: id}, Wait{For: "putty", Version: 1}); err != nil {
+		if err := s.Buy.SetWait(ctx, tor, jobview.Bench{Job: job, Pane: id}, buy.Wait{For: "putty", Version: 1}); err != nil {
 			t.Fatal(err)
 		}
 	}
-	if day, err = s.Today(ctx, record.Account{}); err != nil || len(day.Waits) != 1 || len(day.Turns) != 0 {
+	if day, err = s.Today.Today(ctx, record.Account{}); err != nil || len(day.Waits) != 1 || len(day.Turns) != 0 {
 		t.Errorf("%+v, %v", day, err)
 	}
 }
@@ -229,23 +245,26 @@ func TestLayDrawn(t *testing.T) {
 		t.Fatal(err)
 	}
 	o := outline.Outline{Outer: p, Holes: []outline.Path{}}
-	if err := s.LayDrawn(ctx, tor, First(job), Drawn{Outline: o, Doubt: 0.8, Version: 1}); err != nil {
+	if err := s.Measure.LayDrawn(ctx, tor, jobview.First(job),
+		measure.Drawn{Outline: o, Doubt: 0.8, Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	read(t, s, mira, job, "shape_width", "200.5")
-	v, err := s.Bench(ctx, First(job))
+	v, err := s.Table(ctx, jobview.First(job))
 	if err != nil || !v.Reckoning.Fit.Ready || v.Reckoning.Fit.Form != "as drawn" || v.Reckoning.Order == "" {
 		t.Fatalf("%+v, %v", v.Reckoning.Fit, err)
 	}
 	var c *record.Conflict
-	if err := s.LayDrawn(ctx, mira, First(job), Drawn{Outline: o, Version: 1}); !errors.As(err, &c) {
+	if err := s.Measure.LayDrawn(ctx, mira, jobview.First(job), measure.Drawn{Outline: o, Version: 1}); !errors.As(err,
+		&c) {
 		t.Errorf("an old version was taken: %v", err)
 	}
-	if err := s.LayDrawn(ctx, mira, First(job), Drawn{Version: 2}); fault.Of(err) == nil {
+	if err := s.Measure.LayDrawn(ctx, mira, jobview.First(job), measure.Drawn{Version: 2}); fault.Of(err) == nil {
 		t.Errorf("no outline at all: %v", err)
 	}
 	// The other places are no longer asked.
-	if err := s.Read(ctx, tor, First(job), "width_top", Said{Text: "300", Instrument: length.Tape}); fault.Of(err) == nil {
+	if err := s.Measure.Read(ctx, tor, jobview.First(job), "width_top",
+		measure.Said{Text: "300", Instrument: length.Tape}); fault.Of(err) == nil {
 		t.Errorf("a drawn opening was read as a rectangle: %v", err)
 	}
 }

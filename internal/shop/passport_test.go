@@ -9,7 +9,10 @@ import (
 	"time"
 
 	"freshshard/core/experience"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
+	"freshshard/internal/today"
 )
 
 // With the signature goes what belongs to it: one address, what is to be looked at again,
@@ -17,10 +20,10 @@ import (
 func TestGoesOut(t *testing.T) {
 	s, mira, tor := open(t)
 	id := finished(t, s, mira, tor)
-	if _, err := s.Sign(ctx, mira, "", id, Signature{}); err == nil {
+	if _, err := s.Records.Sign(ctx, mira, "", id, records.Signature{}); err == nil {
 		t.Error("signed twice")
 	}
-	p, err := s.Passport(ctx, id)
+	p, err := s.Records.Passport(ctx, id)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -30,7 +33,7 @@ func TestGoesOut(t *testing.T) {
 	}) {
 		t.Errorf("%+v", p)
 	}
-	all, err := s.Reminders(ctx)
+	all, err := s.Records.Reminders(ctx)
 	if err != nil || len(all) != 3 || all[0].Rule != "nip" || all[0].Customer != "Oda Marl" {
 		t.Errorf("%+v, %v", all, err)
 	}
@@ -38,7 +41,7 @@ func TestGoesOut(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	j, _ := s.store.Job(ctx, id)
+	j, _ := s.Store.Job(ctx, id)
 	for _, secret := range []string{j.Customer.Name, j.Customer.Phone, j.Story, "demonstration"} {
 		if secret != "" && strings.Contains(string(b), secret) {
 			t.Errorf("the passport tells %q", secret)
@@ -51,16 +54,16 @@ func TestLinks(t *testing.T) {
 	s, mira, tor := open(t)
 	draft := takeIn(t, s, tor)
 	var c *record.Conflict
-	if err := s.MakeLink(ctx, mira, record.PassportLink, draft); !errors.As(err, &c) {
+	if err := s.Records.MakeLink(ctx, mira, record.PassportLink, draft); !errors.As(err, &c) {
 		t.Errorf("an open job got an address: %v", err)
 	}
-	if _, err := s.Passport(ctx, draft); !errors.As(err, &c) {
+	if _, err := s.Records.Passport(ctx, draft); !errors.As(err, &c) {
 		t.Errorf("an open job has a passport: %v", err)
 	}
 	id := finished(t, s, mira, tor)
 	link := func() *record.Link {
 		t.Helper()
-		l, err := s.LinkOf(ctx, record.PassportLink, id)
+		l, err := s.Records.LinkOf(ctx, record.PassportLink, id)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -71,43 +74,43 @@ func TestLinks(t *testing.T) {
 		t.Fatalf("%+v", first)
 	}
 	for range 2 { // there is one already
-		if err := s.MakeLink(ctx, tor, record.PassportLink, id); err != nil || link().Token != first.Token {
+		if err := s.Records.MakeLink(ctx, tor, record.PassportLink, id); err != nil || link().Token != first.Token {
 			t.Errorf("a second address: %v", err)
 		}
 	}
 	// The last letter carries three bits: b is none of them.
 	opens := func(token string) bool {
-		l, err := s.Opened(ctx, record.PassportLink, token)
+		l, err := s.Records.Opened(ctx, record.PassportLink, token)
 		return err == nil && l.Job == id
 	}
 	if !opens(first.Token) || opens("") || opens(strings.ToUpper(first.Token)) || opens(first.Token[:25]+"b") {
 		t.Error("an address opens what it should not, or not what it should")
 	}
-	if _, err := s.Opened(ctx, record.CalendarLink, first.Token); err == nil {
+	if _, err := s.Records.Opened(ctx, record.CalendarLink, first.Token); err == nil {
 		t.Error("a passport's address opens the calendar")
 	}
-	if err := s.WithdrawLink(ctx, tor, record.PassportLink, id); err == nil {
+	if err := s.Records.WithdrawLink(ctx, tor, record.PassportLink, id); err == nil {
 		t.Error("a technician withdrew it")
 	}
 	for range 2 {
-		if err := s.WithdrawLink(ctx, mira, record.PassportLink, id); err != nil {
+		if err := s.Records.WithdrawLink(ctx, mira, record.PassportLink, id); err != nil {
 			t.Fatal(err)
 		}
 	}
 	if link() != nil || opens(first.Token) {
 		t.Error("it still opens")
 	}
-	if err := s.MakeLink(ctx, tor, record.PassportLink, id); err != nil || link().Token == first.Token ||
+	if err := s.Records.MakeLink(ctx, tor, record.PassportLink, id); err != nil || link().Token == first.Token ||
 		!opens(link().Token) {
 		t.Errorf("the new address: %v", err)
 	}
-	if err := s.MakeLink(ctx, tor, record.CalendarLink, 0); err == nil {
+	if err := s.Records.MakeLink(ctx, tor, record.CalendarLink, 0); err == nil {
 		t.Error("a technician made the calendar's address")
 	}
-	if err := s.MakeLink(ctx, mira, record.CalendarLink, 0); err != nil {
+	if err := s.Records.MakeLink(ctx, mira, record.CalendarLink, 0); err != nil {
 		t.Fatal(err)
 	}
-	if l, _ := s.LinkOf(ctx, record.CalendarLink, 0); l == nil {
+	if l, _ := s.Records.LinkOf(ctx, record.CalendarLink, 0); l == nil {
 		t.Error("no address of the calendar")
 	}
 }
@@ -119,54 +122,56 @@ func TestReminders(t *testing.T) {
 	id := finished(t, s, mira, tor)
 	now := s.Now()
 	for range 2 { // a retry
-		if _, err := s.Remember(ctx, tor, "remember-1", id, Remember{What: "ask whether it drew",
+		if _, err := s.Records.Remember(ctx, tor, "remember-1", id, records.Remember{What: "ask whether it drew",
 			Due: now.Add(time.Hour)}); err != nil {
 			t.Fatal(err)
 		}
 	}
 	list := func() []record.Reminder {
 		t.Helper()
-		all, err := s.Reminders(ctx)
+		all, err := s.Records.Reminders(ctx)
 		if err != nil {
 			t.Fatal(err)
 		}
 		return all
 	}
-	if all := list(); len(all) != 4 || all[0].What != "ask whether it drew" || all[0].Rule != ownRule {
+	if all := list(); len(all) != 4 || all[0].What != "ask whether it drew" || all[0].Rule != records.OwnRule {
 		t.Fatalf("%+v", all)
 	}
 	for name, due := range map[string]time.Time{"now": now, "over": now.Add(-time.Second),
-		"far": now.Add(horizon + time.Second)} {
-		if _, err := s.Remember(ctx, tor, "", id, Remember{What: "x y", Due: due}); err == nil {
+		"far": now.Add(records.Horizon + time.Second)} {
+		if _, err := s.Records.Remember(ctx, tor, "", id, records.Remember{What: "x y", Due: due}); err == nil {
 			t.Errorf("%s: taken", name)
 		}
 	}
 	own, nip := list()[0], list()[1]
 	next := now.AddDate(0, 0, 20)
-	if err := s.Reminded(ctx, tor, own.ID, Reminded{State: "open", Due: &next, Version: own.Version}); err != nil {
+	if err := s.Records.Reminded(ctx, tor, own.ID,
+		records.Reminded{State: "open", Due: &next, Version: own.Version}); err != nil {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
-	if err := s.Reminded(ctx, tor, own.ID, Reminded{State: "dropped", Version: own.Version}); !errors.As(err, &c) {
+	if err := s.Records.Reminded(ctx, tor, own.ID,
+		records.Reminded{State: "dropped", Version: own.Version}); !errors.As(err, &c) {
 		t.Errorf("an old version was taken: %v", err)
 	}
-	if err := s.Reminded(ctx, tor, own.ID, Reminded{State: "open", Version: own.Version + 1}); err == nil {
+	if err := s.Records.Reminded(ctx, tor, own.ID, records.Reminded{State: "open", Version: own.Version + 1}); err == nil {
 		t.Error("put off to no day")
 	}
 	for range 2 {
-		if err := s.Reminded(ctx, tor, nip.ID, Reminded{State: "done", Version: nip.Version}); err != nil {
+		if err := s.Records.Reminded(ctx, tor, nip.ID, records.Reminded{State: "done", Version: nip.Version}); err != nil {
 			t.Fatal(err)
 		}
 	}
 	if all := list(); len(all) != 3 || !all[0].Due.Equal(next) {
 		t.Errorf("%+v", all)
 	}
-	due, err := s.Today(ctx, tor)
+	due, err := s.Today.Today(ctx, tor)
 	if err != nil || len(due.Due) != 0 {
 		t.Errorf("%+v, %v", due.Due, err)
 	}
-	s.Now = func() time.Time { return next.Add(-dueSoon + time.Second) }
-	if due, err = s.Today(ctx, tor); err != nil || len(due.Due) != 1 {
+	s.Now = func() time.Time { return next.Add(-today.DueSoon + time.Second) }
+	if due, err = s.Today.Today(ctx, tor); err != nil || len(due.Due) != 1 {
 		t.Errorf("a week before: %+v, %v", due.Due, err)
 	}
 }
@@ -181,22 +186,22 @@ func TestCameBack(t *testing.T) {
 		t.Run(name, func(t *testing.T) {
 			s, mira, tor := open(t)
 			id := finished(t, s, mira, tor)
-			out, _ := s.Passport(ctx, id)
+			out, _ := s.Records.Passport(ctx, id)
 			s.Now = func() time.Time { return out.Out.Add(c.after) }
 			var second int64
 			for range 2 { // a retry
 				var err error
-				if second, err = s.Again(ctx, tor, "again-again", id, nil); err != nil {
+				if second, err = s.Records.Again(ctx, tor, "again-again", id, nil); err != nil {
 					t.Fatal(err)
 				}
 			}
-			if due, err := s.Reminders(ctx); err != nil || len(due) != 0 {
+			if due, err := s.Records.Reminders(ctx); err != nil || len(due) != 0 {
 				t.Errorf("it is here, and is to be looked at: %+v, %v", due, err)
 			}
-			if other, err := s.Copy(ctx, tor, "", id, nil); err != nil || other == second {
+			if other, err := s.Desk.Copy(ctx, tor, "", id, nil); err != nil || other == second {
 				t.Fatal(err)
 			}
-			through, err := s.Through(ctx, second)
+			through, err := s.Records.Through(ctx, second)
 			if err != nil || len(through) != 2 || through[0].Job != second || !through[0].Here || len(through[1].Panes) != 1 ||
 				through[1].Panes[0].Cause == "over-tight" {
 				t.Fatalf("%+v, %v", through, err)
@@ -204,10 +209,10 @@ func TestCameBack(t *testing.T) {
 			if (through[1].Panes[0].Back != nil) != (c.back == 1) {
 				t.Errorf("back at %v", through[1].Panes[0].Back)
 			}
-			if p, err := s.Passport(ctx, id); err != nil || !p.Newer {
+			if p, err := s.Records.Passport(ctx, id); err != nil || !p.Newer {
 				t.Errorf("the old passport says nothing of the newer job: %v", err)
 			}
-			lines, err := s.Experience(ctx, First(second))
+			lines, err := s.Records.Experience(ctx, jobview.First(second))
 			if err != nil {
 				t.Fatal(err)
 			}
@@ -224,36 +229,36 @@ func TestCameBack(t *testing.T) {
 func TestBackWithdrawn(t *testing.T) {
 	s, mira, tor := open(t)
 	id := finished(t, s, mira, tor)
-	out, _ := s.Passport(ctx, id)
+	out, _ := s.Records.Passport(ctx, id)
 	s.Now = func() time.Time { return out.Out.Add(30 * 24 * time.Hour) }
-	before, err := s.Reminders(ctx)
+	before, err := s.Records.Reminders(ctx)
 	if err != nil || len(before) == 0 {
 		t.Fatalf("%+v, %v", before, err)
 	}
-	second, err := s.Again(ctx, tor, "it-is-back", id, nil)
+	second, err := s.Records.Again(ctx, tor, "it-is-back", id, nil)
 	if err != nil {
 		t.Fatal(err)
 	}
 	look := func(back bool, when string) {
 		t.Helper()
-		due, err := s.Reminders(ctx)
+		due, err := s.Records.Reminders(ctx)
 		if err != nil || (len(due) == 0) != back || !back && len(due) != len(before) {
 			t.Errorf("%s: %d reminders of %d, %v", when, len(due), len(before), err)
 		}
-		if p, err := s.Passport(ctx, id); err != nil || p.Newer != back {
+		if p, err := s.Records.Passport(ctx, id); err != nil || p.Newer != back {
 			t.Errorf("%s: newer %v, %v", when, p.Newer, err)
 		}
-		through, err := s.Through(ctx, id)
+		through, err := s.Records.Through(ctx, id)
 		if err != nil || (through[len(through)-1].Panes[0].Back != nil) != back {
 			t.Errorf("%s: %+v, %v", when, through, err)
 		}
 	}
 	look(true, "it is back")
-	if err := s.Withdraw(ctx, tor, second, "the wrong one"); err != nil {
+	if err := s.Desk.Withdraw(ctx, tor, second, "the wrong one"); err != nil {
 		t.Fatal(err)
 	}
 	look(false, "withdrawn")
-	if err := s.TakeUp(ctx, tor, second); err != nil {
+	if err := s.Desk.TakeUp(ctx, tor, second); err != nil {
 		t.Fatal(err)
 	}
 	look(true, "taken up again")
@@ -263,7 +268,7 @@ func TestBackWithdrawn(t *testing.T) {
 func TestSearch(t *testing.T) {
 	s, mira, tor := open(t)
 	id := finished(t, s, mira, tor)
-	if _, err := s.AddStock(ctx, tor, "", sheetOf(2)); err != nil {
+	if _, err := s.Stock.AddStock(ctx, tor, "", sheetOf(2)); err != nil {
 		t.Fatal(err)
 	}
 	for words, want := range map[string][3]bool{
@@ -271,7 +276,7 @@ func TestSearch(t *testing.T) {
 		"annealed rack":   {false, false, true},
 		"nothing like it": {}, "o": {}, "": {}, "%": {}, "over-tight": {true},
 	} {
-		f, err := s.Search(ctx, words)
+		f, err := s.Today.Search(ctx, words)
 		if err != nil {
 			t.Fatal(err)
 		}

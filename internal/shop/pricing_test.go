@@ -10,11 +10,14 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/price"
 	"freshshard/core/source"
+	"freshshard/internal/bill"
+	"freshshard/internal/buy"
+	"freshshard/internal/jobview"
 )
 
-func priceOf(t *testing.T, s *Shop, id int64) Priced {
+func priceOf(t *testing.T, s *Shop, id int64) bill.Priced {
 	t.Helper()
-	p, err := s.Price(ctx, First(id))
+	p, err := s.Bill.Price(ctx, jobview.First(id))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -31,16 +34,17 @@ func TestQuoteToInvoice(t *testing.T) {
 		t.Fatalf("%+v", p)
 	}
 	write := func(kind price.Kind, total int64, agreed string) error {
-		return s.Write(ctx, tor, "", id, Paper{Kind: kind, Total: total, Agreed: agreed})
+		return s.Bill.Write(ctx, tor, "", id, bill.Paper{Kind: kind, Total: total, Agreed: agreed})
 	}
 	asOwner := func(kind price.Kind, total int64, agreed string) error {
-		return s.Write(ctx, mira, "", id, Paper{Kind: kind, Total: total, Agreed: agreed})
+		return s.Bill.Write(ctx, mira, "", id, bill.Paper{Kind: kind, Total: total, Agreed: agreed})
 	}
 	if f := fault.Of(write(price.Quote, p.Total.Cents, "")); f == nil || f.Field != "open" {
 		t.Errorf("a quote without the pane: %v", f)
 	}
-	if err := s.AddOffer(ctx, tor, "", First(id), source.Offer{Kind: source.Cutter, Who: "the lock", Price: 6400,
-		Days: 3}); err != nil {
+	if err := s.Buy.AddOffer(ctx, tor, "", jobview.First(id),
+		source.Offer{Kind: source.Cutter, Who: "the lock", Price: 6400,
+			Days: 3}); err != nil {
 		t.Fatal(err)
 	}
 	p = priceOf(t, s, id)
@@ -51,13 +55,13 @@ func TestQuoteToInvoice(t *testing.T) {
 			a.Prices[l.Key] = 900
 		}
 	}
-	if err := s.SetPrice(ctx, tor, id, a); err != nil {
+	if err := s.Bill.SetPrice(ctx, tor, id, a); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetPrice(ctx, tor, id, a); err == nil {
+	if err := s.Bill.SetPrice(ctx, tor, id, a); err == nil {
 		t.Error("an old copy was taken")
 	}
-	if f := fault.Of(s.SetPrice(ctx, tor, id, price.Adjust{Discount: 10_001})); f == nil || f.Field != "discount" {
+	if f := fault.Of(s.Bill.SetPrice(ctx, tor, id, price.Adjust{Discount: 10_001})); f == nil || f.Field != "discount" {
 		t.Errorf("%v", f)
 	}
 	p = priceOf(t, s, id)
@@ -68,7 +72,7 @@ func TestQuoteToInvoice(t *testing.T) {
 		t.Errorf("another total was quoted: %v", err)
 	}
 	for range 2 { // a tap that comes twice
-		if err := s.Write(ctx, tor, "a-quote", id, Paper{Kind: price.Quote, Total: p.Total.Cents}); err != nil {
+		if err := s.Bill.Write(ctx, tor, "a-quote", id, bill.Paper{Kind: price.Quote, Total: p.Total.Cents}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -79,7 +83,7 @@ func TestQuoteToInvoice(t *testing.T) {
 	if len(p.Papers) != 1 || p.Quoted != p.Total.Cents || p.Papers[0].Until == nil || len(p.Papers[0].Covers) == 0 {
 		t.Fatalf("%+v", p.Papers)
 	}
-	if err := s.Withdraw(ctx, mira, id, "the customer said no"); err != nil {
+	if err := s.Desk.Withdraw(ctx, mira, id, "the customer said no"); err != nil {
 		t.Fatal(err)
 	}
 	p = priceOf(t, s, id)
@@ -89,7 +93,7 @@ func TestQuoteToInvoice(t *testing.T) {
 	// Dearer than quoted wants a word.
 	a = p.Adjust
 	a.Own = []price.Own{{Text: "the ferry, twice", Milli: 2000, Each: 100_000}}
-	if err := s.SetPrice(ctx, tor, id, a); err != nil {
+	if err := s.Bill.SetPrice(ctx, tor, id, a); err != nil {
 		t.Fatal(err)
 	}
 	p = priceOf(t, s, id)
@@ -124,11 +128,11 @@ func TestQuoteToInvoice(t *testing.T) {
 		t.Error(said)
 	}
 	today := s.Now().Truncate(24 * time.Hour)
-	l, err := s.Ledger(ctx, mira, today, today)
+	l, err := s.Bill.Ledger(ctx, mira, today, today)
 	if err != nil || len(l) != 3 || l[0].Total+l[1].Total != 0 {
 		t.Errorf("%v, %+v", err, l)
 	}
-	if _, err := s.Ledger(ctx, mira, today, today.AddDate(0, 0, -1)); fault.Of(err) == nil {
+	if _, err := s.Bill.Ledger(ctx, mira, today, today.AddDate(0, 0, -1)); fault.Of(err) == nil {
 		t.Error("days the wrong way round")
 	}
 }
@@ -139,19 +143,19 @@ func TestPriceOfWhatCanBeTaken(t *testing.T) {
 	id := takeIn(t, s, tor)
 	obj := view1(t, s, id).Job.Object
 	obj.Stamp = "a mark"
-	if err := s.SetObject(ctx, tor, id, obj); err != nil {
+	if err := s.Desk.SetObject(ctx, tor, id, obj); err != nil {
 		t.Fatal(err)
 	}
 	add := func(who string, cents int64, mark bool) {
 		t.Helper()
-		if err := s.AddOffer(ctx, tor, "", First(id), source.Offer{Kind: source.Cutter, Who: who, Price: cents,
+		if err := s.Buy.AddOffer(ctx, tor, "", jobview.First(id), source.Offer{Kind: source.Cutter, Who: who, Price: cents,
 			Mark: mark}); err != nil {
 			t.Fatal(err)
 		}
 	}
 	pane := func() price.Line {
 		for _, l := range priceOf(t, s, id).Lines {
-			if l.Key == PaneKey(view1(t, s, id).Pane.ID) {
+			if l.Key == buy.PaneKey(view1(t, s, id).Pane.ID) {
 				return l
 			}
 		}
@@ -182,7 +186,7 @@ func TestNumbersWithoutAGap(t *testing.T) {
 		for _, l := range p.Lines {
 			a.Prices[l.Key] = 500
 		}
-		if err := s.SetPrice(ctx, tor, ids[i], a); err != nil {
+		if err := s.Bill.SetPrice(ctx, tor, ids[i], a); err != nil {
 			t.Fatal(err)
 		}
 		totals[i] = priceOf(t, s, ids[i]).Total.Cents
@@ -191,7 +195,7 @@ func TestNumbersWithoutAGap(t *testing.T) {
 	errs := [n]error{}
 	for i := range ids {
 		wait.Go(func() {
-			errs[i] = s.Write(ctx, tor, fmt.Sprintf("quote-%d", i), ids[i], Paper{Kind: price.Quote, Total: totals[i]})
+			errs[i] = s.Bill.Write(ctx, tor, fmt.Sprintf("quote-%d", i), ids[i], bill.Paper{Kind: price.Quote, Total: totals[i]})
 		})
 	}
 	wait.Wait()
@@ -215,21 +219,21 @@ func TestRates(t *testing.T) {
 	s, mira, tor := open(t)
 	r := price.Usual
 	r.Tax = 2100
-	if err := s.SetRates(ctx, tor, r); err == nil {
+	if err := s.Bill.SetRates(ctx, tor, r); err == nil {
 		t.Error("a technician changed what the shop asks")
 	}
-	if err := s.SetRates(ctx, mira, r); err != nil {
+	if err := s.Bill.SetRates(ctx, mira, r); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetRates(ctx, mira, r); err == nil {
+	if err := s.Bill.SetRates(ctx, mira, r); err == nil {
 		t.Error("an old copy was taken")
 	}
-	got, err := s.Rates(ctx)
+	got, err := s.Bill.Rates(ctx)
 	if r.Version = 1; err != nil || got != r {
 		t.Errorf("%+v, %v", got, err)
 	}
 	r.Hour = -1
-	if f := fault.Of(s.SetRates(ctx, mira, r)); f == nil || f.Field != "hour" {
+	if f := fault.Of(s.Bill.SetRates(ctx, mira, r)); f == nil || f.Field != "hour" {
 		t.Errorf("%v", f)
 	}
 }

@@ -7,6 +7,8 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/internal/hold"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
 )
 
@@ -17,38 +19,38 @@ func TestARealShopHearsNoStation(t *testing.T) {
 	s, tor, at, _ := bonded(t)
 	s.MadeUp = false
 	s.Now = func() time.Time { return monday }
-	people, err := s.People(ctx)
+	people, err := s.People.List(ctx)
 	if err != nil {
 		t.Fatal(err)
 	}
 	mira := people[0]
-	in := Laid{Step: "cure", Adhesive: "urethane", Width: 12, Edges: 2, Place: record.AtBench}
-	if f := fault.Of(s.StartCure(ctx, tor, "", at, in, s.zone())); f == nil || f.Field != "air" ||
+	in := hold.Laid{Step: "cure", Adhesive: "urethane", Width: 12, Edges: 2, Place: record.AtBench}
+	if f := fault.Of(s.Hold.StartCure(ctx, tor, "", at, in, s.TimeZone())); f == nil || f.Field != "air" ||
 		!strings.Contains(f.Cure, "no time is given before") {
 		t.Fatalf("%v", f)
 	}
-	h, err := s.Hold(ctx, at, s.zone())
+	h, err := s.Hold.Hold(ctx, at, s.TimeZone())
 	if err != nil || h.Air != nil || h.Read || len(h.Cures) != 0 {
 		t.Errorf("%+v, %v", h, err)
 	}
-	if d, err := s.AdhesiveDay(ctx); err != nil || d.Air != nil || len(d.Lines) != 0 {
+	if d, err := s.Days.AdhesiveDay(ctx); err != nil || d.Air != nil || len(d.Lines) != 0 {
 		t.Errorf("%+v, %v", d, err)
 	}
 	var denied *record.Denied
-	if _, err := s.Press(ctx, tor, "laser", Press{Truth: 300}); !errors.As(err, &denied) {
+	if _, err := s.Measure.Press(ctx, tor, "laser", measure.Press{Truth: 300}); !errors.As(err, &denied) {
 		t.Errorf("%v", err)
 	}
 	d := dayOf(t, s, mira)
 	if len(d.Weather) != 0 {
 		t.Errorf("weather that nobody took in: %+v", d.Weather[0])
 	}
-	if err := s.NoteAir(ctx, tor, record.AirReading{Place: record.AtBench, C: 19, RH: 48}, s.zone()); err != nil {
+	if err := s.Hold.NoteAir(ctx, tor, record.AirReading{Place: record.AtBench, C: 19, RH: 48}, s.TimeZone()); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.StartCure(ctx, tor, "", at, in, s.zone()); err != nil {
+	if err := s.Hold.StartCure(ctx, tor, "", at, in, s.TimeZone()); err != nil {
 		t.Fatal(err)
 	}
-	h, err = s.Hold(ctx, at, s.zone())
+	h, err = s.Hold.Hold(ctx, at, s.TimeZone())
 	if err != nil || h.Air == nil || h.Air.C != 19 || len(h.Cures) != 1 || h.Cures[0].Curing == nil ||
 		h.Cures[0].Curing.Opened().Safe == nil {
 		t.Fatalf("%+v, %v", h, err)
@@ -58,17 +60,5 @@ func TestARealShopHearsNoStation(t *testing.T) {
 		if w.Place != record.AtBench {
 			t.Errorf("the air of another place, which nobody read: %+v", w)
 		}
-	}
-	forecast := "time,c,rh,wet\n2026-06-01T06:00:00Z,12,60,false\n2026-06-01T07:00:00Z,13,90,true\n"
-	if err := s.SetForecast(ctx, mira, strings.NewReader(forecast)); err != nil {
-		t.Fatal(err)
-	}
-	w := &dayWork{now: monday, zone: s.zone()}
-	if w.weather, err = s.outdoors(ctx, s.store, monday, daysAhead*24); err != nil || len(w.air) != 2 {
-		t.Fatalf("%+v, %v", w.weather, err)
-	}
-	fit := w.fitOutdoors()
-	if len(fit) != 2 || fit[0].To != 120 || fit[1].From != 180 || fit[1].To != daysAhead*24*60 {
-		t.Errorf("fit %+v: the wet hour alone is none", fit)
 	}
 }

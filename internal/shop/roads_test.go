@@ -12,7 +12,12 @@ import (
 	"freshshard/core/prove"
 	"freshshard/core/reading"
 	"freshshard/core/road"
+	"freshshard/internal/bench"
+	"freshshard/internal/desk"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
 )
 
 // job is one made-up job of Lantern Yard as a technician does it: nothing is
@@ -29,7 +34,7 @@ type job struct {
 	headline string // what the order line says, or its beginning
 	budget   int    // calls from take-in to the signature
 	leaf     bool   // its leaf comes off
-	heard    []Heard
+	heard    []measure.Heard
 	stock    string
 }
 
@@ -117,7 +122,7 @@ var jobs = []job{
 		headline: "6 mm laminated", budget: 40},
 	{name: "tractor's cab, rear window in its joined gasket", family: "locking-gasket", exposure: "weather",
 		readings: with(square("760", "520", "10"), map[reading.Place]string{reading.Web: "5", reading.JoinedGasket: "2510"}),
-		heard:    []Heard{{Kind: "groove", Round: "2512"}, {Kind: "neighbour", Width: "747", Height: "507"}},
+		heard:    []measure.Heard{{Kind: "groove", Round: "2512"}, {Kind: "neighbour", Width: "747", Height: "507"}},
 		material: "toughened", thick: 5, headline: "5 mm toughened", budget: 42},
 	{name: "sauna stove, door pane", family: "clip-heat", exposure: "fire",
 		readings: with(square("270", "242", "14"), map[reading.Place]string{reading.Reach: "16"}), material: "glass-ceramic",
@@ -159,8 +164,9 @@ func TestEveryRoadIsSigned(t *testing.T) {
 				t.Fatalf("%s: %s: %v", j.name, what, err)
 			}
 		}
-		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Oda Marl", Object: j.name, Exposure: j.exposure, Family: j.family,
-			Road: j.road, Place: "bench", Leaf: j.leaf})
+		id, err := s.Desk.TakeIn(ctx, tor, "",
+			desk.TakeIn{Name: "Oda Marl", Object: j.name, Exposure: j.exposure, Family: j.family,
+				Road: j.road, Place: "bench", Leaf: j.leaf})
 		did("taken in", err)
 		v := view1(t, s, id)
 		if n := len(v.Reckoning.Fit.Missing); n > 0 && len(j.readings) == 0 {
@@ -169,34 +175,35 @@ func TestEveryRoadIsSigned(t *testing.T) {
 		if j.road.How == "stick" {
 			held := v.Pane.Held
 			held.Peel = bond.Peel{Length: 400, Width: 30, Spots: []bond.Spot{bond.Metal, bond.Metal, bond.Torn}}
-			did("both faces", s.SetPane(ctx, tor, First(id), held, v.Pane.Version))
+			did("both faces", s.Desk.SetPane(ctx, tor, jobview.First(id), held, v.Pane.Version))
 			v = view1(t, s, id)
 			if need := required(v); v.Reckoning.Peeled == nil || len(need) != 1 || need[0].Key != "fix-peel" ||
 				!strings.Contains(need[0].Do, "sound metal") {
 				t.Errorf("%s: the faces ask for %+v", j.name, need)
 			}
 			held.Peel.Length = 0
-			if err := s.SetPane(ctx, tor, First(id), held, v.Pane.Version); fault.Of(err) == nil ||
+			if err := s.Desk.SetPane(ctx, tor, jobview.First(id), held, v.Pane.Version); fault.Of(err) == nil ||
 				fault.Of(err).Field != "peel.length" {
 				t.Errorf("%s: a bond without a length: %v", j.name, err)
 			}
 		}
 		if j.part.Noted() {
-			if err := s.Tick(ctx, tor, First(id), "part-number", Done{Outcome: "done"}); fault.Of(err) == nil {
+			if err := s.Bench.Tick(ctx, tor, jobview.First(id), "part-number",
+				bench.Done{Outcome: "done"}); fault.Of(err) == nil {
 				t.Errorf("%s: the part was ticked before it was noted: %v", j.name, err)
 			}
 			held := v.Pane.Held
 			held.Road.Part = j.part
-			did("part noted", s.SetPane(ctx, tor, First(id), held, v.Pane.Version))
+			did("part noted", s.Desk.SetPane(ctx, tor, jobview.First(id), held, v.Pane.Version))
 		}
 		for p, text := range j.readings {
-			did("read", s.Read(ctx, tor, First(id), p, Said{Text: text, Instrument: "rule"}))
+			did("read", s.Measure.Read(ctx, tor, jobview.First(id), p, measure.Said{Text: text, Instrument: "rule"}))
 		}
 		if j.material != "" {
-			did("settled", s.Choose(ctx, tor, First(id), Settle{Material: j.material, Thickness: j.thick}))
+			did("settled", s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: j.material, Thickness: j.thick}))
 		}
 		if j.heard != nil {
-			did("who else says it", s.SetHeard(ctx, tor, First(id), j.heard, view1(t, s, id).Pane.Version))
+			did("who else says it", s.Measure.SetHeard(ctx, tor, jobview.First(id), j.heard, view1(t, s, id).Pane.Version))
 		}
 		if v = view1(t, s, id); j.stock != "" {
 			if len(v.Reckoning.Stock) == 0 || v.Reckoning.Stock[0].ID != j.stock {
@@ -204,7 +211,7 @@ func TestEveryRoadIsSigned(t *testing.T) {
 			}
 			held := v.Pane.Held
 			held.Stock = j.stock
-			did("stock size", s.SetPane(ctx, tor, First(id), held, v.Pane.Version))
+			did("stock size", s.Desk.SetPane(ctx, tor, jobview.First(id), held, v.Pane.Version))
 		}
 		v = view1(t, s, id)
 		if b, err := json.Marshal(v); err != nil || strings.Contains(string(b), ":null") {
@@ -215,17 +222,17 @@ func TestEveryRoadIsSigned(t *testing.T) {
 			t.Errorf("%s: %q", j.name, v.Reckoning.Order)
 		}
 		for _, st := range v.Reckoning.Plan.Steps {
-			did("step "+st.Key, s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}))
+			did("step "+st.Key, s.Bench.Tick(ctx, tor, jobview.First(id), st.Key, bench.Done{Outcome: "done"}))
 			now = now.Add(13 * time.Hour)
 		}
 		for _, c := range view1(t, s, id).Checks {
-			did("check "+c.Key, s.Answer(ctx, tor, First(id), c.Key, Checked{Answer: good(c)}))
+			did("check "+c.Key, s.Bench.Answer(ctx, tor, jobview.First(id), c.Key, bench.Checked{Answer: good(c)}))
 		}
 		if h := view1(t, s, id).Hindrances; len(h) > 0 {
 			t.Errorf("%s: %+v", j.name, h)
 			continue
 		}
-		_, err = s.Sign(ctx, tor, "", id, Signature{})
+		_, err = s.Records.Sign(ctx, tor, "", id, records.Signature{})
 		did("signed", err)
 		v = view1(t, s, id)
 		if !v.Job.Signed || v.Reckoning.Road.Name == "" || len(v.Reckoning.Handover) == 0 {
@@ -238,7 +245,7 @@ func TestEveryRoadIsSigned(t *testing.T) {
 }
 
 // good is an answer within the check's limit.
-func good(c CheckView) prove.Answer {
+func good(c jobview.CheckView) prove.Answer {
 	a := prove.Answer{Outcome: prove.Pass}
 	if c.Limit != nil {
 		v := c.Limit.Value
@@ -255,16 +262,17 @@ func TestRoadCanBeChanged(t *testing.T) {
 	for p, text := range sized {
 		read(t, s, tor, id, p, text)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id),
+		bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
 	order := view1(t, s, id).Reckoning.Order
-	to := func(c road.Chosen) View {
+	to := func(c road.Chosen) jobview.View {
 		t.Helper()
 		v := view1(t, s, id)
 		held := v.Pane.Held
 		held.Road = c
-		if err := s.SetPane(ctx, tor, First(id), held, v.Pane.Version); err != nil {
+		if err := s.Desk.SetPane(ctx, tor, jobview.First(id), held, v.Pane.Version); err != nil {
 			t.Fatal(err)
 		}
 		return view1(t, s, id)
@@ -283,14 +291,15 @@ func TestRoadCanBeChanged(t *testing.T) {
 	if v.Reckoning.Material.ID != "plate" || !v.Reckoning.Assumed || !strings.Contains(hinders, "choice") {
 		t.Errorf("%s, assumed %v, %s", v.Reckoning.Pane, v.Reckoning.Assumed, hinders)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4,
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "toughened", Thickness: 4,
 		Seen: seen}); fault.Of(err) == nil {
 		t.Errorf("glass for a plate: %v", err)
 	}
 	if v = to(road.Chosen{}); v.Reckoning.Order != order || v.Reckoning.Material.ID != "glass-ceramic" {
 		t.Errorf("back: %q, was %q", v.Reckoning.Order, order)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "plate", Thickness: 2, Seen: seen}); fault.Of(err) == nil {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id),
+		bench.Settle{Material: "plate", Thickness: 2, Seen: seen}); fault.Of(err) == nil {
 		t.Errorf("a plate for a pane: %v", err)
 	}
 }
@@ -301,11 +310,11 @@ func TestRoadsRefuse(t *testing.T) {
 	s, _, tor := open(t)
 	in := stove()
 	in.Road = road.Chosen{ID: "stays", How: "seal"}
-	if _, err := s.TakeIn(ctx, tor, "", in); fault.Of(err) == nil || fault.Of(err).Field != "road.came" {
+	if _, err := s.Desk.TakeIn(ctx, tor, "", in); fault.Of(err) == nil || fault.Of(err).Field != "road.came" {
 		t.Errorf("a broken pane stays: %v", err)
 	}
 	in.Road = road.Chosen{ID: "other", How: "board"}
-	id, err := s.TakeIn(ctx, tor, "", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -315,15 +324,16 @@ func TestRoadsRefuse(t *testing.T) {
 	if v := view1(t, s, id); v.Reckoning.Order != "" || v.Reckoning.Withheld == "" {
 		t.Errorf("a board in a fire is ordered: %q", v.Reckoning.Order)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "board", Thickness: 9}); fault.Of(err) == nil {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id),
+		bench.Settle{Material: "board", Thickness: 9}); fault.Of(err) == nil {
 		t.Errorf("a board in a fire was settled by a technician without a word: %v", err)
 	}
 }
 
 // What stood in a document of before is a pane made to size.
 func TestOlderReckoningIsWhole(t *testing.T) {
-	d := Signed{Fixed: []Fixed{{Pane: 1}}}
-	r := d.of(1)
+	d := jobview.Signed{Fixed: []jobview.Fixed{{Pane: 1}}}
+	r := d.Of(1)
 	if !r.Road.Sized || !r.Road.Settled || r.Chain == nil || r.Handover == nil || r.Why.Behind == nil {
 		t.Errorf("%+v", r.Road)
 	}
@@ -342,14 +352,14 @@ func TestRoadIsNoWayRoundAStop(t *testing.T) {
 	if stopsOf(view1(t, s, id)) == "" {
 		t.Fatal("nothing is stopped")
 	}
-	if err := s.Tick(ctx, tor, First(id), "order", Done{Outcome: "done"}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "order", bench.Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}
 	to := func(by record.Account, c road.Chosen) error {
 		v := view1(t, s, id)
 		held := v.Pane.Held
 		held.Road = c
-		return s.SetPane(ctx, by, First(id), held, v.Pane.Version)
+		return s.Desk.SetPane(ctx, by, jobview.First(id), held, v.Pane.Version)
 	}
 	for _, c := range []road.Chosen{{ID: "part"}, {ID: "window"}, {ID: "size", How: road.Pattern},
 		{ID: "kept", How: "watch", Came: road.Unbroken}, {ID: "stays", How: "nip", Came: road.Unbroken}} {
@@ -360,15 +370,16 @@ func TestRoadIsNoWayRoundAStop(t *testing.T) {
 	if err := to(mira, road.Chosen{ID: "part", Part: road.Part{Number: "71-404"}}); err != nil {
 		t.Errorf("an owner: %v", err)
 	}
-	c, err := s.Carry(ctx, id)
+	c, err := s.Desk.Carry(ctx, id)
 	if err != nil {
 		t.Fatal(err)
 	}
-	other, err := s.Bring(ctx, tor, "carry-a-changed-road", onPaper(t, c))
+	other, err := s.Desk.Bring(ctx, tor, "carry-a-changed-road", onPaper(t, c))
 	if err != nil {
 		t.Fatalf("a job whose road was changed does not travel: %v", err)
 	}
-	if v := view1(t, s, other); v.Reckoning.Order != "Part 71-404, as it comes" || tickOf(&v.Pane, "order") == nil {
+	if v := view1(t, s, other); v.Reckoning.Order != "Part 71-404, as it comes" ||
+		jobview.TickOf(&v.Pane, "order") == nil {
 		t.Errorf("%q, %d ticks", v.Reckoning.Order, len(v.Pane.Ticks))
 	}
 }

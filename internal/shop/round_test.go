@@ -8,6 +8,8 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/round"
+	"freshshard/internal/days"
+	"freshshard/internal/desk"
 	"freshshard/internal/record"
 )
 
@@ -33,18 +35,19 @@ func onTheRoad(t *testing.T) (*Shop, record.Account, record.Account, []int64) {
 	m := record.RoadMap{Home: "Yard", Legs: []round.Leg{{A: "Yard", B: "Quay", Minutes: 6},
 		{A: "Yard", B: "Orchard", Minutes: 30},
 		{A: "Landing", B: "Saltmarsh", Minutes: 11}}, Ferries: []record.Timetable{{Name: "Sandholm ferry", Text: crossing()}}}
-	if err := s.SetRoadMap(ctx, mira, m); err != nil {
+	if err := s.Days.SetRoadMap(ctx, mira, m); err != nil {
 		t.Fatal(err)
 	}
 	var ids []int64
 	for i, place := range []string{"Saltmarsh", "Saltmarsh", "Orchard"} {
-		id, err := s.TakeIn(ctx, tor, "", TakeIn{Name: "Customer " + string(rune('A'+i)), Object: "Greenhouse, light " +
-			string(rune('1'+i)),
-			Exposure: "weather", Family: "putty-points", Place: "site"})
+		id, err := s.Desk.TakeIn(ctx, tor, "",
+			desk.TakeIn{Name: "Customer " + string(rune('A'+i)), Object: "Greenhouse, light " +
+				string(rune('1'+i)),
+				Exposure: "weather", Family: "putty-points", Place: "site"})
 		if err != nil {
 			t.Fatal(err)
 		}
-		if err := s.SetSite(ctx, tor, record.Site{Job: id, Place: place}); err != nil {
+		if err := s.Days.SetSite(ctx, tor, record.Site{Job: id, Place: place}); err != nil {
 			t.Fatal(err)
 		}
 		ids = append(ids, id)
@@ -56,12 +59,12 @@ func onTheRoad(t *testing.T) (*Shop, record.Account, record.Account, []int64) {
 // not at the bench, and what comes after the visits waits for them.
 func TestRound(t *testing.T) {
 	s, mira, tor, ids := onTheRoad(t)
-	r, err := s.Rounds(ctx)
+	r, err := s.Days.Rounds(ctx)
 	if err != nil || len(r.Open) != 3 || len(r.Days) == 0 || r.Home != "Yard" {
 		t.Fatalf("%+v, %v", r, err)
 	}
-	want := RoundWanted{Day: "2026-06-01", People: []int64{tor.ID}, Jobs: ids}
-	tried, err := s.PlanRound(ctx, want)
+	want := days.RoundWanted{Day: "2026-06-01", People: []int64{tor.ID}, Jobs: ids}
+	tried, err := s.Days.PlanRound(ctx, want)
 	if err != nil || len(tried.Left) != 0 || len(tried.Sheet.Stops) != 3 {
 		t.Fatalf("%+v, %v", tried, err)
 	}
@@ -74,11 +77,11 @@ func TestRound(t *testing.T) {
 		first.Way[1].Ferry != "Sandholm ferry") {
 		t.Errorf("it leaves at %v, %+v", tried.Sheet.Leaves, first.Way)
 	}
-	id, err := s.TakeRound(ctx, mira, "a-round-once", want)
+	id, err := s.Days.TakeRound(ctx, mira, "a-round-once", want)
 	if err != nil {
 		t.Fatal(err)
 	}
-	if again, err := s.TakeRound(ctx, mira, "a-round-once", want); err != nil || again != id {
+	if again, err := s.Days.TakeRound(ctx, mira, "a-round-once", want); err != nil || again != id {
 		t.Errorf("a retry took round %d, %v", again, err)
 	}
 	d := dayOf(t, s, mira)
@@ -106,7 +109,7 @@ func TestRound(t *testing.T) {
 	if van < 3+4 {
 		t.Errorf("%d stretches of the round", van)
 	}
-	l, err := s.RoundLoad(ctx, id)
+	l, err := s.Days.RoundLoad(ctx, id)
 	if err != nil || len(l.Load.Tools) == 0 || len(l.Each) != 3 {
 		t.Errorf("%+v, %v", l, err)
 	}
@@ -118,28 +121,28 @@ func TestRound(t *testing.T) {
 		}
 	}
 	// A job that is in a round goes into no other.
-	if _, err := s.PlanRound(ctx, RoundWanted{Day: "2026-06-02", People: []int64{tor.ID},
+	if _, err := s.Days.PlanRound(ctx, days.RoundWanted{Day: "2026-06-02", People: []int64{tor.ID},
 		Jobs: ids[:1]}); fault.Of(err) == nil ||
 		!strings.Contains(fault.Of(err).Why, "in a round already") {
 		t.Errorf("%v", err)
 	}
 	// Tor is off that day after all: the round says so.
-	w := usualWeek
+	w := days.UsualWeek
 	w.Account, w.Off = tor.ID, []string{"2026-06-01"}
-	if err := s.SetWeek(ctx, tor, w); err != nil {
+	if err := s.Days.SetWeek(ctx, tor, w); err != nil {
 		t.Fatal(err)
 	}
 	if d = dayOf(t, s, mira); len(d.Loose) != 1 || !strings.Contains(d.Loose[0].Why, "does not work then") {
 		t.Errorf("%+v", d.Loose)
 	}
-	if err := s.DropRound(ctx, mira, id); err != nil {
+	if err := s.Days.DropRound(ctx, mira, id); err != nil {
 		t.Fatal(err)
 	}
-	if r, err = s.Rounds(ctx); err != nil || len(r.Taken) != 0 {
+	if r, err = s.Days.Rounds(ctx); err != nil || len(r.Taken) != 0 {
 		t.Errorf("%+v, %v", r.Taken, err)
 	}
 	var no *record.NotFound
-	if _, err := s.RoundLoad(ctx, id); !errors.As(err, &no) {
+	if _, err := s.Days.RoundLoad(ctx, id); !errors.As(err, &no) {
 		t.Errorf("given up, and it has a load: %v", err)
 	}
 }
@@ -149,31 +152,34 @@ func TestRoundRefused(t *testing.T) {
 	s, mira, tor, ids := onTheRoad(t)
 	bench := toCutLight(t, s, tor, "Greenhouse, at the bench", "506", "402")
 	for name, c := range map[string]struct {
-		in          RoundWanted
+		in          days.RoundWanted
 		field, says string
 	}{
-		"no day":         {RoundWanted{"soon", []int64{tor.ID}, ids}, "day", "no day"},
-		"a Sunday":       {RoundWanted{"2026-06-07", []int64{tor.ID}, ids}, "people[0]", "does not work on that day"},
-		"nobody that is": {RoundWanted{"2026-06-01", []int64{99}, ids}, "people[0]", "nobody here"},
-		"one at the shop": {RoundWanted{"2026-06-01", []int64{tor.ID}, []int64{ids[0], bench}}, "jobs[1]",
+		"no day": {days.RoundWanted{Day: "soon", People: []int64{tor.ID}, Jobs: ids}, "day", "no day"},
+		"a Sunday": {days.RoundWanted{Day: "2026-06-07", People: []int64{tor.ID}, Jobs: ids}, "people[0]",
+			"does not work on that day"},
+		"nobody that is": {days.RoundWanted{Day: "2026-06-01", People: []int64{99}, Jobs: ids}, "people[0]", "nobody here"},
+		"one at the shop": {days.RoundWanted{Day: "2026-06-01", People: []int64{tor.ID}, Jobs: []int64{ids[0], bench}},
+			"jobs[1]",
 			"not one at a customer's"},
 	} {
-		_, err := s.PlanRound(ctx, c.in)
+		_, err := s.Days.PlanRound(ctx, c.in)
 		if f := fault.Of(err); f == nil || f.Field != c.field || !strings.Contains(f.Why, c.says) {
 			t.Errorf("%s: %v", name, err)
 		}
 	}
 	// The ferry does not sail on a Saturday; somebody works then.
-	w := usualWeek
+	w := days.UsualWeek
 	w.Account, w.Days = tor.ID, []int{6}
-	if err := s.SetWeek(ctx, tor, w); err != nil {
+	if err := s.Days.SetWeek(ctx, tor, w); err != nil {
 		t.Fatal(err)
 	}
-	tried, err := s.PlanRound(ctx, RoundWanted{"2026-06-06", []int64{tor.ID}, ids})
+	tried, err := s.Days.PlanRound(ctx, days.RoundWanted{Day: "2026-06-06", People: []int64{tor.ID}, Jobs: ids})
 	if err != nil || len(tried.Left) != 2 || !strings.Contains(tried.Left[0].Why, "ferry") {
 		t.Errorf("%+v, %v", tried.Left, err)
 	}
-	if _, err := s.TakeRound(ctx, mira, "", RoundWanted{"2026-06-06", []int64{tor.ID}, ids}); fault.Of(err) == nil ||
+	if _, err := s.Days.TakeRound(ctx, mira, "",
+		days.RoundWanted{Day: "2026-06-06", People: []int64{tor.ID}, Jobs: ids}); fault.Of(err) == nil ||
 		fault.Of(err).Field != "jobs" {
 		t.Errorf("a round was taken that leaves somebody out: %v", err)
 	}
@@ -182,24 +188,24 @@ func TestRoundRefused(t *testing.T) {
 			Version: 1},
 		"in_to": {Job: ids[0], Place: "Orchard", InFrom: "10:00", InTo: "09:00", Version: 1},
 	} {
-		if err := s.SetSite(ctx, tor, in); fault.Of(err) == nil || fault.Of(err).Field != field {
+		if err := s.Days.SetSite(ctx, tor, in); fault.Of(err) == nil || fault.Of(err).Field != field {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
 	var c *record.Conflict
-	if err := s.SetSite(ctx, tor, record.Site{Job: ids[0], Place: "Orchard"}); !errors.As(err, &c) {
+	if err := s.Days.SetSite(ctx, tor, record.Site{Job: ids[0], Place: "Orchard"}); !errors.As(err, &c) {
 		t.Errorf("an old version was taken: %v", err)
 	}
-	if err := s.SetRoadMap(ctx, tor, record.RoadMap{}); err == nil {
+	if err := s.Days.SetRoadMap(ctx, tor, record.RoadMap{}); err == nil {
 		t.Error("a technician changed the roads")
 	}
 	bad := record.RoadMap{Home: "Yard", Version: 1, Legs: []round.Leg{{A: "Yard", B: "Quay", Minutes: 6}},
 		Ferries: []record.Timetable{{Name: "f", Text: "no"}}}
-	if err := s.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "ferries[0]" {
+	if err := s.Days.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "ferries[0]" {
 		t.Errorf("%v", err)
 	}
 	bad.Ferries, bad.Home = nil, "Moon"
-	if err := s.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "home" {
+	if err := s.Days.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "home" {
 		t.Errorf("%v", err)
 	}
 }
@@ -216,7 +222,7 @@ func TestForecast(t *testing.T) {
 	}
 	laid := func() time.Time {
 		d := dayOf(t, s, mira)
-		steps, _ := d.stepsOf(ids[2])
+		steps, _ := stepsOf(d, ids[2])
 		for _, st := range steps {
 			if strings.HasPrefix(st.Title, "Prepare") || strings.HasPrefix(st.Title, "Set") {
 				return st.From
@@ -225,20 +231,21 @@ func TestForecast(t *testing.T) {
 		t.Fatalf("nothing is set: %+v", steps)
 		return time.Time{}
 	}
-	if err := s.SetForecast(ctx, mira, strings.NewReader(wet)); err != nil {
+	if err := s.Hold.SetForecast(ctx, mira, strings.NewReader(wet)); err != nil {
 		t.Fatal(err)
 	}
 	if at := laid(); at.Before(monday.Add(72 * time.Hour)) {
 		t.Errorf("puttied in the wet, at %v", at)
 	}
-	if k, err := s.Forecast(ctx); err != nil || k.Hours != 72 || !k.Until.Equal(monday.Add(71*time.Hour)) {
+	if k, err := s.Hold.Forecast(ctx); err != nil || k.Hours != 72 || !k.Until.Equal(monday.Add(71*time.Hour)) {
 		t.Errorf("%+v, %v", k, err)
 	}
 	gap := strings.Replace(wet, monday.Add(5*time.Hour).Format(time.RFC3339)+",15,60,yes\n", "", 1)
-	if err := s.SetForecast(ctx, mira, strings.NewReader(gap)); fault.Of(err) == nil || fault.Of(err).Field != "row[6]" {
+	if err := s.Hold.SetForecast(ctx, mira, strings.NewReader(gap)); fault.Of(err) == nil ||
+		fault.Of(err).Field != "row[6]" {
 		t.Errorf("a forecast with a gap: %v", err)
 	}
-	if err := s.SetForecast(ctx, mira, strings.NewReader(dry)); err != nil {
+	if err := s.Hold.SetForecast(ctx, mira, strings.NewReader(dry)); err != nil {
 		t.Fatal(err)
 	}
 	d := dayOf(t, s, mira)
@@ -247,10 +254,10 @@ func TestForecast(t *testing.T) {
 			t.Errorf("%+v", w)
 		}
 	}
-	if err := s.DropForecast(ctx, mira); err != nil {
+	if err := s.Hold.DropForecast(ctx, mira); err != nil {
 		t.Fatal(err)
 	}
-	if k, err := s.Forecast(ctx); err != nil || k.Hours != 0 {
+	if k, err := s.Hold.Forecast(ctx); err != nil || k.Hours != 0 {
 		t.Errorf("%+v, %v", k, err)
 	}
 }

@@ -10,11 +10,14 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
+	"freshshard/internal/bench"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
-	"freshshard/internal/store"
+	"freshshard/internal/records"
+	"freshshard/internal/standing"
+	"freshshard/internal/today"
 )
-
-type storeTx = store.Tx
 
 // packed is a job whose pane stands in a pack.
 func packed(t *testing.T, s *Shop, by record.Account) int64 {
@@ -23,7 +26,7 @@ func packed(t *testing.T, s *Shop, by record.Account) int64 {
 	v := view1(t, s, id)
 	held := v.Pane.Held
 	held.Stack = pane.Stack{Panes: ovenPack().Panes, Gaps: ovenPack().Gaps, Here: 3}
-	if err := s.SetPane(ctx, by, First(id), held, v.Pane.Version); err != nil {
+	if err := s.Desk.SetPane(ctx, by, jobview.First(id), held, v.Pane.Version); err != nil {
 		t.Fatal(err)
 	}
 	return id
@@ -44,7 +47,7 @@ func TestWhatCannotBeReckonedIsNotStored(t *testing.T) {
 		before := view1(t, s, id)
 		o := before.Job.Object
 		change(&o)
-		if err := s.SetObject(ctx, tor, id, o); fault.Of(err) == nil {
+		if err := s.Desk.SetObject(ctx, tor, id, o); fault.Of(err) == nil {
 			t.Errorf("%s: %v", name, err)
 		}
 		after := view1(t, s, id)
@@ -59,12 +62,12 @@ func TestWhatCannotBeReckonedIsNotStored(t *testing.T) {
 func TestOneBadJobHidesNoOther(t *testing.T) {
 	s, mira, tor := open(t)
 	bad, good := packed(t, s, tor), takeIn(t, s, tor)
-	if _, err := s.store.DB.Exec("UPDATE object o JOIN job j ON j.object_id = o.id SET o.exposure = "+
+	if _, err := s.Store.DB.Exec("UPDATE object o JOIN job j ON j.object_id = o.id SET o.exposure = "+
 		"JSON_SET(o.exposure, '$.room', 68) WHERE j.id = ?", bad); err != nil {
 		t.Fatal(err)
 	}
-	s.stands = newStands() // as after a restart
-	day, err := s.Today(ctx, record.Account{})
+	s.Standing.Stands = standing.NewKept() // as after a restart
+	day, err := s.Today.Today(ctx, record.Account{})
 	if err != nil || len(day.Turns) != 2 {
 		t.Fatalf("%d turns, %v", len(day.Turns), err)
 	}
@@ -85,17 +88,17 @@ func TestOneBadJobHidesNoOther(t *testing.T) {
 		t.Errorf("nothing hinders the signature: %+v", v.Hindrances)
 	}
 	// What does not touch the fault goes on, what mends it is taken.
-	if err := s.Tick(ctx, tor, First(bad), "cold", Done{Outcome: "done"}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(bad), "cold", bench.Done{Outcome: "done"}); err != nil {
 		t.Error(err)
 	}
 	held := v.Pane.Held
 	held.Name = "outer"
-	if err := s.SetPane(ctx, tor, First(bad), held, v.Pane.Version); err != nil {
+	if err := s.Desk.SetPane(ctx, tor, jobview.First(bad), held, v.Pane.Version); err != nil {
 		t.Errorf("another change of the bad pane: %v", err)
 	}
 	o := v.Job.Object
 	o.Exposure.Room = 20
-	if err := s.SetObject(ctx, mira, bad, o); err != nil {
+	if err := s.Desk.SetObject(ctx, mira, bad, o); err != nil {
 		t.Fatal(err)
 	}
 	if v := view1(t, s, bad); v.Reckoning.Fault != nil {
@@ -108,10 +111,10 @@ func TestTakeInIsTried(t *testing.T) {
 	s, _, tor := open(t)
 	in := stove()
 	in.Steady = ptr(9000)
-	if _, err := s.TakeIn(ctx, tor, "", in); fault.Of(err) == nil {
+	if _, err := s.Desk.TakeIn(ctx, tor, "", in); fault.Of(err) == nil {
 		t.Errorf("%v", err)
 	}
-	if rows, err := s.Find(ctx, "", "", 0, 10); err != nil || len(rows) != 0 {
+	if rows, err := s.Today.Find(ctx, "", "", 0, 10); err != nil || len(rows) != 0 {
 		t.Errorf("%d jobs, %v", len(rows), err)
 	}
 }
@@ -121,39 +124,44 @@ func TestTakeInIsTried(t *testing.T) {
 func TestNothingIsOverwrittenUnseen(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	at := First(id)
-	pass, fail := Checked{Answer: prove.Answer{Outcome: prove.Pass}},
-		Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "loose at the hinge"}}
+	at := jobview.First(id)
+	pass, fail := bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}},
+		bench.Checked{Answer: prove.Answer{Outcome: prove.Fail, Finding: "loose at the hinge"}}
 	for _, c := range []struct {
 		name          string
 		first, second func(by record.Account) error
 	}{
-		{"tick", func(by record.Account) error { return s.Tick(ctx, by, at, "cold", Done{Outcome: "done"}) },
+		{"tick", func(by record.Account) error { return s.Bench.Tick(ctx, by, at, "cold", bench.Done{Outcome: "done"}) },
 			func(by record.Account) error {
-				return s.Tick(ctx, by, at, "cold", Done{Outcome: "left-out", Reason: "the door came by itself"})
+				return s.Bench.Tick(ctx, by, at, "cold", bench.Done{Outcome: "left-out", Reason: "the door came by itself"})
 			}},
-		{"opened tick", func(by record.Account) error { return s.Tick(ctx, by, at, "cold", Done{Outcome: "open", Seen: 1}) },
+		{"opened tick", func(by record.Account) error {
+			return s.Bench.Tick(ctx, by, at, "cold", bench.Done{Outcome: "open", Seen: 1})
+		},
 			func(by record.Account) error {
-				return s.Tick(ctx, by, at, "cold", Done{Outcome: "left-out", Reason: "the door came by itself", Seen: 1})
+				return s.Bench.Tick(ctx, by, at, "cold",
+					bench.Done{Outcome: "left-out", Reason: "the door came by itself", Seen: 1})
 			}},
-		{"check", func(by record.Account) error { return s.Answer(ctx, by, at, "paper", pass) },
-			func(by record.Account) error { return s.Answer(ctx, by, at, "paper", fail) }},
-		{"reopened check", func(by record.Account) error { return s.Reopen(ctx, by, at, "paper", 1, "") },
-			func(by record.Account) error { f := fail; f.Seen = 1; return s.Answer(ctx, by, at, "paper", f) }},
+		{"check", func(by record.Account) error { return s.Bench.Answer(ctx, by, at, "paper", pass) },
+			func(by record.Account) error { return s.Bench.Answer(ctx, by, at, "paper", fail) }},
+		{"reopened check", func(by record.Account) error { return s.Bench.Reopen(ctx, by, at, "paper", 1, "") },
+			func(by record.Account) error { f := fail; f.Seen = 1; return s.Bench.Answer(ctx, by, at, "paper", f) }},
 		{"material", func(by record.Account) error {
-			return s.Choose(ctx, by, at, Settle{Material: "glass-ceramic", Thickness: 4})
+			return s.Bench.Choose(ctx, by, at, bench.Settle{Material: "glass-ceramic", Thickness: 4})
 		}, func(by record.Account) error {
-			return s.Choose(ctx, by, at, Settle{Material: "glass-ceramic", Thickness: 5})
+			return s.Bench.Choose(ctx, by, at, bench.Settle{Material: "glass-ceramic", Thickness: 5})
 		}},
 		{"place", func(by record.Account) error {
-			return s.PlacePane(ctx, by, at, Placed{drawing.Spot{X: 0.1, Y: 0.1, W: 0.3, H: 0.3}, 1})
+			return s.Measure.PlacePane(ctx, by, at,
+				measure.Placed{Spot: drawing.Spot{X: 0.1, Y: 0.1, W: 0.3, H: 0.3}, Version: 1})
 		}, func(by record.Account) error {
-			return s.PlacePane(ctx, by, at, Placed{drawing.Spot{X: 0.5, Y: 0.5, W: 0.3, H: 0.3}, 1})
+			return s.Measure.PlacePane(ctx, by, at,
+				measure.Placed{Spot: drawing.Spot{X: 0.5, Y: 0.5, W: 0.3, H: 0.3}, Version: 1})
 		}},
 		{"diagnosis", func(by record.Account) error {
-			return s.Diagnose(ctx, by, at, Seen{Evidence: map[string]string{"origin": "fixing"}})
+			return s.Bench.Diagnose(ctx, by, at, bench.Seen{Evidence: map[string]string{"origin": "fixing"}})
 		}, func(by record.Account) error {
-			return s.Diagnose(ctx, by, at, Seen{Evidence: map[string]string{"origin": "edge"}})
+			return s.Bench.Diagnose(ctx, by, at, bench.Seen{Evidence: map[string]string{"origin": "edge"}})
 		}},
 	} {
 		if err := c.first(tor); err != nil {
@@ -174,7 +182,7 @@ func TestNothingIsOverwrittenUnseen(t *testing.T) {
 	// A version for what is not there is told, not a fault of the program.
 	other := takeIn(t, s, tor)
 	var k *record.Conflict
-	if err := s.Diagnose(ctx, tor, First(other), Seen{Evidence: map[string]string{"origin": "edge"},
+	if err := s.Bench.Diagnose(ctx, tor, jobview.First(other), bench.Seen{Evidence: map[string]string{"origin": "edge"},
 		Version: 4}); !errors.As(err, &k) {
 		t.Errorf("%v", err)
 	}
@@ -187,13 +195,13 @@ func TestSignedStaysSigned(t *testing.T) {
 	id := finished(t, s, mira, tor)
 	in := stove()
 	in.CustomerID = view1(t, s, id).Job.Customer.ID
-	other, err := s.TakeIn(ctx, tor, "", in)
+	other, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
 	c := view1(t, s, other).Job.Customer
 	c.Name = "Oda Marl-Ness"
-	if err := s.SetCustomer(ctx, tor, other, c); err != nil {
+	if err := s.Desk.SetCustomer(ctx, tor, other, c); err != nil {
 		t.Fatal(err)
 	}
 	shop, err := s.Settings(ctx)
@@ -201,10 +209,10 @@ func TestSignedStaysSigned(t *testing.T) {
 		t.Fatal(err)
 	}
 	shop.Name = "Another Yard"
-	if _, err := s.SetShop(ctx, mira, shop); err != nil {
+	if _, err := s.People.SetShop(ctx, mira, shop); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := s.store.DB.Exec("UPDATE reading SET text = '999', value = 999"); err != nil {
+	if _, err := s.Store.DB.Exec("UPDATE reading SET text = '999', value = 999"); err != nil {
 		t.Fatal(err)
 	}
 	all, paper, err := s.Benches(ctx, id)
@@ -228,7 +236,7 @@ func TestSignedStaysSigned(t *testing.T) {
 		if view1(t, s, id).Job.Ticket.Changed {
 			t.Fatal("a ticket is changed as it is signed")
 		}
-		if _, err := s.store.DB.Exec(q+" WHERE job_id = ?", id); err != nil {
+		if _, err := s.Store.DB.Exec(q+" WHERE job_id = ?", id); err != nil {
 			t.Fatal(err)
 		}
 		if !view1(t, s, id).Job.Ticket.Changed {
@@ -242,15 +250,16 @@ func TestAnyCharacterIsKept(t *testing.T) {
 	s, mira, tor := open(t)
 	in := stove()
 	in.Name, in.Story = "Oda 🔥 Marl", strings.Repeat("🪟", 1000)
-	id, err := s.TakeIn(ctx, tor, "", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
 	reason := "wind blew " + strings.Repeat("🚪", 490)
-	if err := s.Tick(ctx, tor, First(id), "screws", Done{Outcome: "left-out", Reason: reason}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "screws",
+		bench.Done{Outcome: "left-out", Reason: reason}); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: reason}); err != nil {
+	if _, err := s.Records.Sign(ctx, mira, "", id, records.Signature{Override: reason}); err != nil {
 		t.Fatal(err)
 	}
 	v := view1(t, s, id)
@@ -260,7 +269,7 @@ func TestAnyCharacterIsKept(t *testing.T) {
 	}
 	long := stove()
 	long.Story = strings.Repeat("🪟", 1001)
-	if _, err := s.TakeIn(ctx, tor, "", long); fault.Of(err) == nil || fault.Of(err).Field != "story" {
+	if _, err := s.Desk.TakeIn(ctx, tor, "", long); fault.Of(err) == nil || fault.Of(err).Field != "story" {
 		t.Errorf("%v", err)
 	}
 }
@@ -270,7 +279,7 @@ func TestFindsByWords(t *testing.T) {
 	take := func(name, object, story string) int64 {
 		in := stove()
 		in.Name, in.Object, in.Story = name, object, story
-		id, err := s.TakeIn(ctx, tor, "", in)
+		id, err := s.Desk.TakeIn(ctx, tor, "", in)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -280,7 +289,7 @@ func TestFindsByWords(t *testing.T) {
 		take("Tram museum", "Carriage window", "a stone")
 	find := func(words string) []int64 {
 		t.Helper()
-		rows, err := s.Find(ctx, words, "", 0, 10)
+		rows, err := s.Today.Find(ctx, words, "", 0, 10)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -300,7 +309,7 @@ func TestFindsByWords(t *testing.T) {
 	v := view1(t, s, kiln)
 	c := v.Job.Customer
 	c.Name = "Sigrid Ås"
-	if err := s.SetCustomer(ctx, tor, kiln, c); err != nil {
+	if err := s.Desk.SetCustomer(ctx, tor, kiln, c); err != nil {
 		t.Fatal(err)
 	}
 	if len(find("ingrid")) != 0 || len(find("sigrid")) != 1 {
@@ -312,20 +321,20 @@ func TestFindsByWords(t *testing.T) {
 func TestTodayKeepsWhatHasNotChanged(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	first := func() Turn {
+	first := func() today.Turn {
 		t.Helper()
-		day, err := s.Today(ctx, record.Account{})
+		day, err := s.Today.Today(ctx, record.Account{})
 		if err != nil {
 			t.Fatal(err)
 		}
 		return *day.First
 	}
 	before := first()
-	if len(s.stands.kept) != 1 {
-		t.Fatalf("%d are kept", len(s.stands.kept))
+	if len(s.Standing.Stands.Kept) != 1 {
+		t.Fatalf("%d are kept", len(s.Standing.Stands.Kept))
 	}
-	second := New(s.store) // another process
-	if err := second.Tick(ctx, tor, First(id), "cold", Done{Outcome: "done"}); err != nil {
+	second := New(s.Store) // another process
+	if err := second.Bench.Tick(ctx, tor, jobview.First(id), "cold", bench.Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}
 	if after := first(); after.Next == before.Next {
@@ -334,7 +343,7 @@ func TestTodayKeepsWhatHasNotChanged(t *testing.T) {
 	due := s.Now().Add(20 * time.Hour)
 	j := view1(t, s, id).Job
 	j.PromisedAt = &due
-	if err := second.SetJob(ctx, tor, id, j); err != nil {
+	if err := second.Desk.SetJob(ctx, tor, id, j); err != nil {
 		t.Fatal(err)
 	}
 	if first().Late {

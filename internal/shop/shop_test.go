@@ -14,9 +14,16 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/prove"
 	"freshshard/core/reading"
+	"freshshard/internal/bench"
+	"freshshard/internal/buy"
+	"freshshard/internal/desk"
+	"freshshard/internal/jobview"
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
+	"freshshard/internal/measure"
+	"freshshard/internal/people"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
 	"freshshard/internal/store"
 )
 
@@ -57,24 +64,24 @@ var setUp = dbtest.Kept{Fill: func(dsn string) error {
 	}
 	defer func() { _ = st.Close() }()
 	s := New(st)
-	mira, err := s.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
-		Person{Name: "Mira", Login: "Mira", Password: "three plain words"})
+	mira, err := s.People.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
+		people.Person{Name: "Mira", Login: "Mira", Password: "three plain words"})
 	if err != nil {
 		return err
 	}
-	_, err = s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "four plain words here",
+	_, err = s.People.AddPerson(ctx, mira, "", people.Person{Name: "Tor", Login: "tor", Password: "four plain words here",
 		Role: record.Technician})
 	return err
 }}
 
-func stove() TakeIn {
-	return TakeIn{Name: "Oda Marl", Phone: "0550 118", Object: "Sauna stove", Exposure: "fire", Family: "clip-heat",
+func stove() desk.TakeIn {
+	return desk.TakeIn{Name: "Oda Marl", Phone: "0550 118", Object: "Sauna stove", Exposure: "fire", Family: "clip-heat",
 		Story: "cracked from the lower left bracket", Place: "bench"}
 }
 
 func takeIn(t testing.TB, s *Shop, by record.Account) int64 {
 	t.Helper()
-	id, err := s.TakeIn(ctx, by, "", stove())
+	id, err := s.Desk.TakeIn(ctx, by, "", stove())
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -83,7 +90,8 @@ func takeIn(t testing.TB, s *Shop, by record.Account) int64 {
 
 func read(t testing.TB, s *Shop, by record.Account, job int64, place reading.Place, text string) {
 	t.Helper()
-	if err := s.Read(ctx, by, First(job), place, Said{Text: text, Instrument: length.Rule}); err != nil {
+	if err := s.Measure.Read(ctx, by, jobview.First(job), place,
+		measure.Said{Text: text, Instrument: length.Rule}); err != nil {
 		t.Fatal(err)
 	}
 }
@@ -94,9 +102,9 @@ var sized = map[reading.Place]string{
 	reading.Reach: "16",
 }
 
-func view1(t testing.TB, s *Shop, id int64) View {
+func view1(t testing.TB, s *Shop, id int64) jobview.View {
 	t.Helper()
-	v, err := s.Bench(ctx, First(id))
+	v, err := s.Table(ctx, jobview.First(id))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -113,24 +121,25 @@ func TestRoad(t *testing.T) {
 	if !v.Reckoning.Fit.Ready || v.Job.Customer.Name != "Oda Marl" || len(v.Pane.Readings) != 6 {
 		t.Fatalf("ready %v, %d readings", v.Reckoning.Fit.Ready, len(v.Pane.Readings))
 	}
-	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err == nil {
+	if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{}); err == nil {
 		t.Fatal("signed with everything open")
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id),
+		bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
 	for _, st := range v.Reckoning.Plan.Steps {
-		if err := s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+		if err := s.Bench.Tick(ctx, tor, jobview.First(id), st.Key, bench.Done{Outcome: "done"}); err != nil {
 			t.Fatal(err)
 		}
 	}
 	for _, c := range v.Checks {
-		a := Checked{Answer: prove.Answer{Outcome: prove.Pass}}
+		a := bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}
 		if c.Limit != nil {
 			n := 0.8
 			a.Value = &n
 		}
-		if err := s.Answer(ctx, tor, First(id), c.Key, a); err != nil {
+		if err := s.Bench.Answer(ctx, tor, jobview.First(id), c.Key, a); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -138,24 +147,25 @@ func TestRoad(t *testing.T) {
 	if len(v.Hindrances) != 0 || v.MinutesTo != 0 {
 		t.Fatalf("still open: %+v", v.Hindrances)
 	}
-	ticket, err := s.Sign(ctx, tor, "k1", id, Signature{})
+	ticket, err := s.Records.Sign(ctx, tor, "k1", id, records.Signature{})
 	if err != nil {
 		t.Fatal(err)
 	}
-	again, err := s.Sign(ctx, tor, "k1", id, Signature{})
+	again, err := s.Records.Sign(ctx, tor, "k1", id, records.Signature{})
 	if err != nil || again != ticket {
 		t.Errorf("a retry of the sign-off: %d, %v", again, err)
 	}
 	order := v.Reckoning.Order
 	var c *record.Conflict
-	if err := s.Read(ctx, tor, First(id), reading.WidthTop, Said{Text: "300", Instrument: length.Tape,
-		Version: 1}); !errors.As(err, &c) {
+	if err := s.Measure.Read(ctx, tor, jobview.First(id), reading.WidthTop,
+		measure.Said{Text: "300", Instrument: length.Tape,
+			Version: 1}); !errors.As(err, &c) {
 		t.Errorf("a signed job took a reading: %v", err)
 	}
 	if v = view1(t, s, id); v.Reckoning.Order != order || v.Job.Ticket == nil || v.Job.Ticket.By != "Tor" {
 		t.Errorf("ticket %+v, order %q", v.Job.Ticket, v.Reckoning.Order)
 	}
-	h, err := s.History(ctx, id)
+	h, err := s.Desk.History(ctx, id)
 	if err != nil || len(h) < 30 || h[0].Action != "signed" || h[len(h)-1].Action != "taken in" {
 		t.Errorf("history of %d, %v", len(h), err)
 	}
@@ -165,15 +175,16 @@ func TestRoad(t *testing.T) {
 func TestOverrideIsForOwners(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	var open *Open
-	if _, err := s.Sign(ctx, tor, "", id, Signature{}); !errors.As(err, &open) || len(open.Hindrances) < 5 {
+	var open *records.Open
+	if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{}); !errors.As(err, &open) ||
+		len(open.Hindrances) < 5 {
 		t.Fatalf("%v", err)
 	}
 	var denied *record.Denied
-	if _, err := s.Sign(ctx, tor, "", id, Signature{Override: "in a hurry"}); !errors.As(err, &denied) {
+	if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{Override: "in a hurry"}); !errors.As(err, &denied) {
 		t.Errorf("a technician signed over open checks: %v", err)
 	}
-	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: "customer took it home"}); err != nil {
+	if _, err := s.Records.Sign(ctx, mira, "", id, records.Signature{Override: "customer took it home"}); err != nil {
 		t.Error(err)
 	}
 	if v := view1(t, s, id); v.Job.Ticket.Override != "customer took it home" {
@@ -187,7 +198,7 @@ func TestRetryNeverDoubles(t *testing.T) {
 	ids := make([]int64, 8)
 	for i := range ids {
 		wg.Go(func() {
-			id, err := s.TakeIn(ctx, mira, "same-key", stove())
+			id, err := s.Desk.TakeIn(ctx, mira, "same-key", stove())
 			if err != nil {
 				t.Error(err)
 			}
@@ -200,14 +211,14 @@ func TestRetryNeverDoubles(t *testing.T) {
 			t.Fatalf("eight tries of one take-in made %v", ids)
 		}
 	}
-	rows, err := s.Find(ctx, "", "", 0, 50)
+	rows, err := s.Today.Find(ctx, "", "", 0, 50)
 	if err != nil || len(rows) != 1 {
 		t.Errorf("%d jobs, %v", len(rows), err)
 	}
 	other := stove()
 	other.Object = "Deck oven"
 	var reused *record.Reused
-	if _, err := s.TakeIn(ctx, mira, "same-key", other); !errors.As(err, &reused) {
+	if _, err := s.Desk.TakeIn(ctx, mira, "same-key", other); !errors.As(err, &reused) {
 		t.Errorf("another request under the same key: %v", err)
 	}
 }
@@ -217,18 +228,20 @@ func TestConflictShowsBoth(t *testing.T) {
 	id := takeIn(t, s, tor)
 	read(t, s, tor, id, reading.WidthTop, "268")
 	var c *record.Conflict
-	err := s.Read(ctx, mira, First(id), reading.WidthTop, Said{Text: "270", Instrument: length.Tape})
+	err := s.Measure.Read(ctx, mira, jobview.First(id), reading.WidthTop,
+		measure.Said{Text: "270", Instrument: length.Tape})
 	if !errors.As(err, &c) || c.Field != "width_top" || !strings.Contains(c.Says, "Tor read 268") {
 		t.Fatalf("%v", err)
 	}
-	if err := s.Read(ctx, mira, First(id), reading.WidthTop, Said{Text: "270", Instrument: length.Tape,
-		Version: 1}); err != nil {
+	if err := s.Measure.Read(ctx, mira, jobview.First(id), reading.WidthTop,
+		measure.Said{Text: "270", Instrument: length.Tape,
+			Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.TakeBack(ctx, tor, First(id), reading.WidthTop, 1); !errors.As(err, &c) {
+	if err := s.Measure.TakeBack(ctx, tor, jobview.First(id), reading.WidthTop, 1); !errors.As(err, &c) {
 		t.Errorf("took back what somebody else had read since: %v", err)
 	}
-	if err := s.TakeBack(ctx, tor, First(id), reading.WidthTop, 2); err != nil {
+	if err := s.Measure.TakeBack(ctx, tor, jobview.First(id), reading.WidthTop, 2); err != nil {
 		t.Error(err)
 	}
 	if v := view1(t, s, id); len(v.Pane.Readings) != 0 {
@@ -258,7 +271,8 @@ func TestManyWritersLoseNothing(t *testing.T) {
 			if n%2 == 0 {
 				by = tor
 			}
-			err := s.Read(ctx, by, First(id), places[n%len(places)], Said{Text: fmt.Sprint(300 + n), Instrument: length.Tape})
+			err := s.Measure.Read(ctx, by, jobview.First(id), places[n%len(places)],
+				measure.Said{Text: fmt.Sprint(300 + n), Instrument: length.Tape})
 			var c *record.Conflict
 			if err != nil && !errors.As(err, &c) {
 				t.Errorf("writer %d: %v", n, err)
@@ -266,7 +280,7 @@ func TestManyWritersLoseNothing(t *testing.T) {
 		})
 	}
 	wg.Wait()
-	j, err := s.store.Job(ctx, id)
+	j, err := s.Store.Job(ctx, id)
 	if err != nil || len(j.Panes[0].Readings) != len(places) {
 		t.Errorf("%d readings at %d places, %v", len(j.Panes[0].Readings), len(places), err)
 	}
@@ -280,54 +294,65 @@ func TestRefusals(t *testing.T) {
 		call  func() error
 	}{
 		{"width_top", func() error {
-			return s.Read(ctx, tor, First(id), "width_top", Said{Text: "banana", Instrument: "tape"})
+			return s.Measure.Read(ctx, tor, jobview.First(id), "width_top", measure.Said{Text: "banana", Instrument: "tape"})
 		}},
 		{"height_left", func() error {
-			return s.Read(ctx, tor, First(id), "height_left", Said{Text: "40 m", Instrument: "tape"})
+			return s.Measure.Read(ctx, tor, jobview.First(id), "height_left", measure.Said{Text: "40 m", Instrument: "tape"})
 		}},
 		{"instrument", func() error {
-			return s.Read(ctx, tor, First(id), "width_top",
-				Said{Text: "300", Instrument: "thumb"})
+			return s.Measure.Read(ctx, tor, jobview.First(id), "width_top",
+				measure.Said{Text: "300", Instrument: "thumb"})
 		}},
-		{"place", func() error { return s.Read(ctx, tor, First(id), "girth", Said{Text: "300", Instrument: "tape"}) }},
-		{"thickness", func() error { return s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 7}) }},
-		{"material", func() error { return s.Choose(ctx, tor, First(id), Settle{Material: "ice", Thickness: 4}) }},
-		{"reason", func() error { return s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4}) }},
-		{"reason", func() error { return s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "left-out"}) }},
+		{"place", func() error {
+			return s.Measure.Read(ctx, tor, jobview.First(id), "girth", measure.Said{Text: "300", Instrument: "tape"})
+		}},
+		{"thickness", func() error {
+			return s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "glass-ceramic", Thickness: 7})
+		}},
+		{"material", func() error {
+			return s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "ice", Thickness: 4})
+		}},
+		{"reason", func() error {
+			return s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "toughened", Thickness: 4})
+		}},
+		{"reason", func() error {
+			return s.Bench.Tick(ctx, tor, jobview.First(id), "cold", bench.Done{Outcome: "left-out"})
+		}},
 		{"value", func() error {
-			return s.Answer(ctx, tor, First(id), "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass}})
+			return s.Bench.Answer(ctx, tor, jobview.First(id), "gap", bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}})
 		}},
 		{"frame", func() error {
-			return s.SetPane(ctx, tor, First(id), record.Held{Family: "clip-heat", Frame: "cheese"}, 1)
+			return s.Desk.SetPane(ctx, tor, jobview.First(id), record.Held{Family: "clip-heat", Frame: "cheese"}, 1)
 		}},
-		{"name", func() error { return s.SetObject(ctx, tor, id, record.Object{Name: " "}) }},
-		{"name", func() error { return s.SetCustomer(ctx, tor, id, record.Customer{}) }},
-		{"place", func() error { return s.SetJob(ctx, tor, id, record.Job{Place: "moon"}) }},
+		{"name", func() error { return s.Desk.SetObject(ctx, tor, id, record.Object{Name: " "}) }},
+		{"name", func() error { return s.Desk.SetCustomer(ctx, tor, id, record.Customer{}) }},
+		{"place", func() error { return s.Desk.SetJob(ctx, tor, id, record.Job{Place: "moon"}) }},
 		{"login", func() error {
-			_, err := s.AddPerson(ctx, mira, "", Person{Name: "Tor", Login: "tor", Password: "another long one",
+			_, err := s.People.AddPerson(ctx, mira, "", people.Person{Name: "Tor", Login: "tor", Password: "another long one",
 				Role: "technician"})
 			return err
 		}},
 		{"password", func() error {
-			_, err := s.AddPerson(ctx, mira, "", Person{Name: "Ann", Login: "ann", Password: "short", Role: "technician"})
+			_, err := s.People.AddPerson(ctx, mira, "",
+				people.Person{Name: "Ann", Login: "ann", Password: "short", Role: "technician"})
 			return err
 		}},
 		{"exposure", func() error {
 			in := stove()
 			in.Exposure = "lava"
-			_, err := s.TakeIn(ctx, tor, "", in)
+			_, err := s.Desk.TakeIn(ctx, tor, "", in)
 			return err
 		}},
 		{"object", func() error {
 			in := stove()
 			in.Object = "  "
-			_, err := s.TakeIn(ctx, tor, "", in)
+			_, err := s.Desk.TakeIn(ctx, tor, "", in)
 			return err
 		}},
 		{"customer_id", func() error {
 			in := stove()
 			in.CustomerID = 999
-			_, err := s.TakeIn(ctx, tor, "", in)
+			_, err := s.Desk.TakeIn(ctx, tor, "", in)
 			return err
 		}},
 	} {
@@ -337,10 +362,11 @@ func TestRefusals(t *testing.T) {
 		}
 	}
 	var nf *record.NotFound
-	if _, err := s.Bench(ctx, First(4711)); !errors.As(err, &nf) {
+	if _, err := s.Table(ctx, jobview.First(4711)); !errors.As(err, &nf) {
 		t.Errorf("a job that is not there: %v", err)
 	}
-	if err := s.Tick(ctx, tor, First(id), "no-such-step", Done{Outcome: "done"}); !errors.As(err, &nf) {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "no-such-step", bench.Done{Outcome: "done"}); !errors.As(err,
+		&nf) {
 		t.Errorf("a step that is not there: %v", err)
 	}
 }
@@ -348,7 +374,7 @@ func TestRefusals(t *testing.T) {
 func TestClosedGateWantsAReason(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "toughened", Thickness: 4,
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "toughened", Thickness: 4,
 		Reason: "only to see it"}); err != nil {
 		t.Fatal(err)
 	}
@@ -356,10 +382,11 @@ func TestClosedGateWantsAReason(t *testing.T) {
 		t.Errorf("the reason against it is lost: %q", v.Pane.Choice.Reason)
 	}
 	var c *record.Conflict
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); !errors.As(err, &c) {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id),
+		bench.Settle{Material: "glass-ceramic", Thickness: 4}); !errors.As(err, &c) {
 		t.Errorf("an old copy settled: %v", err)
 	}
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4,
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "glass-ceramic", Thickness: 4,
 		Seen: view1(t, s, id).Pane.Choice.ID}); err != nil {
 		t.Error(err)
 	}
@@ -371,27 +398,27 @@ func TestStaleSettings(t *testing.T) {
 	v := view1(t, s, id)
 	p := v.Pane
 	p.Sides.Left = 1
-	if err := s.SetPane(ctx, tor, First(id), p.Held, p.Version); err != nil {
+	if err := s.Desk.SetPane(ctx, tor, jobview.First(id), p.Held, p.Version); err != nil {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
-	if err := s.SetPane(ctx, mira, First(id), p.Held, p.Version); !errors.As(err, &c) {
+	if err := s.Desk.SetPane(ctx, mira, jobview.First(id), p.Held, p.Version); !errors.As(err, &c) {
 		t.Errorf("pane: %v", err)
 	}
 	o := v.Job.Object
 	o.Stamp = "GC 4"
-	if err := s.SetObject(ctx, tor, id, o); err != nil {
+	if err := s.Desk.SetObject(ctx, tor, id, o); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetObject(ctx, mira, id, o); !errors.As(err, &c) {
+	if err := s.Desk.SetObject(ctx, mira, id, o); !errors.As(err, &c) {
 		t.Errorf("object: %v", err)
 	}
 	cust := v.Job.Customer
 	cust.Phone = "0550 999"
-	if err := s.SetCustomer(ctx, tor, id, cust); err != nil {
+	if err := s.Desk.SetCustomer(ctx, tor, id, cust); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetCustomer(ctx, mira, id, cust); !errors.As(err, &c) {
+	if err := s.Desk.SetCustomer(ctx, mira, id, cust); !errors.As(err, &c) {
 		t.Errorf("customer: %v", err)
 	}
 	if got := view1(t, s, id).Job.Customer; got.Phone != "0550 999" || got.Name != "Oda Marl" {
@@ -400,10 +427,10 @@ func TestStaleSettings(t *testing.T) {
 	j := v.Job
 	due := time.Now().Add(time.Hour).UTC()
 	j.PromisedAt = &due
-	if err := s.SetJob(ctx, tor, id, j); err != nil {
+	if err := s.Desk.SetJob(ctx, tor, id, j); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetJob(ctx, mira, id, j); !errors.As(err, &c) {
+	if err := s.Desk.SetJob(ctx, mira, id, j); !errors.As(err, &c) {
 		t.Errorf("job: %v", err)
 	}
 }
@@ -414,7 +441,7 @@ func TestTodayOrder(t *testing.T) {
 	take := func(object string, due *time.Time) int64 {
 		in := stove()
 		in.Object, in.Promised = object, due
-		id, err := s.TakeIn(ctx, mira, "", in)
+		id, err := s.Desk.TakeIn(ctx, mira, "", in)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -424,11 +451,11 @@ func TestTodayOrder(t *testing.T) {
 	take("next week", at(150))
 	take("late", at(1))
 	waits := take("waits", at(30))
-	if err := s.SetWait(ctx, mira, First(waits), Wait{For: "pane from the cutter", Until: at(20),
+	if err := s.Buy.SetWait(ctx, mira, jobview.First(waits), buy.Wait{For: "pane from the cutter", Until: at(20),
 		Version: 1}); err != nil {
 		t.Fatal(err)
 	}
-	day, err := s.Today(ctx, record.Account{})
+	day, err := s.Today.Today(ctx, record.Account{})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -441,15 +468,16 @@ func TestTodayOrder(t *testing.T) {
 }
 
 func TestAtSteady(t *testing.T) {
-	_, o, _, err := TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat", Steady: ptr(300)}.records(nil)
+	_, o, _, err := desk.TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat",
+		Steady: ptr(300)}.Records(nil)
 	if err != nil {
 		t.Fatal(err)
 	}
 	if e := o.Exposure; e.Steady != 300 || e.Short < 350 || e.Sudden != 240 || e.FrameHot != 210 {
 		t.Errorf("%+v", e)
 	}
-	if _, _, _, err := (TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat",
-		Steady: ptr(9000)}).records(nil); fault.Of(err) == nil {
+	if _, _, _, err := (desk.TakeIn{Name: "A", Object: "Oven", Exposure: "oven", Family: "clip-heat",
+		Steady: ptr(9000)}).Records(nil); fault.Of(err) == nil {
 		t.Errorf("9000 °C: %v", err)
 	}
 }

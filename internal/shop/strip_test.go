@@ -8,6 +8,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/striplog"
 	"freshshard/internal/record"
+	"freshshard/internal/strip"
 )
 
 func came(what string, n int, captures ...string) striplog.Entry {
@@ -21,7 +22,7 @@ func TestStripAndRebuild(t *testing.T) {
 	id := takeIn(t, s, tor)
 	for _, e := range []striplog.Entry{came("bracket screw", 4), {Kind: striplog.Part, What: "bracket", Count: 4,
 		Fate: striplog.Back, Held: striplog.Held{How: "gravity"}}} {
-		if err := s.AddStrip(ctx, tor, "", id, Noted(e)); err != nil {
+		if err := s.Strip.AddStrip(ctx, tor, "", id, strip.Noted(e)); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -31,15 +32,15 @@ func TestStripAndRebuild(t *testing.T) {
 	}
 	screws := v.Job.Strip[0].Entry
 	screws.Captures = []string{"e2"}
-	if err := s.SetStrip(ctx, tor, id, "e1", Noted(screws), 1); err != nil {
+	if err := s.Strip.SetStrip(ctx, tor, id, "e1", strip.Noted(screws), 1); err != nil {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
-	if err := s.SetStrip(ctx, mira, id, "e1", Noted(screws), 1); !errors.As(err, &c) ||
+	if err := s.Strip.SetStrip(ctx, mira, id, "e1", strip.Noted(screws), 1); !errors.As(err, &c) ||
 		!strings.Contains(c.Says, "Tor changed") {
 		t.Errorf("an old copy: %v", err)
 	}
-	if err := s.PutBack(ctx, tor, id, "e1", 4, 2); fault.Of(err) == nil {
+	if err := s.Strip.PutBack(ctx, tor, id, "e1", 4, 2); fault.Of(err) == nil {
 		t.Errorf("screws went in before their brackets: %v", err)
 	}
 	held := func() int {
@@ -58,21 +59,21 @@ func TestStripAndRebuild(t *testing.T) {
 		id          string
 		in, version int
 	}{{"e2", 4, 1}, {"e1", 4, 2}} {
-		if err := s.PutBack(ctx, tor, id, p.id, p.in, p.version); err != nil {
+		if err := s.Strip.PutBack(ctx, tor, id, p.id, p.in, p.version); err != nil {
 			t.Fatal(err)
 		}
 	}
 	if held() != 0 {
 		t.Errorf("%d entries still hold the signature up", held())
 	}
-	if err := s.DropStrip(ctx, tor, id, "e2", 2); fault.Of(err) == nil {
+	if err := s.Strip.DropStrip(ctx, tor, id, "e2", 2); fault.Of(err) == nil {
 		t.Errorf("what the screws hold down was taken out: %v", err)
 	}
-	if err := s.DropStrip(ctx, tor, id, "e1", 3); err != nil {
+	if err := s.Strip.DropStrip(ctx, tor, id, "e1", 3); err != nil {
 		t.Error(err)
 	}
 	// An id is never used twice, whatever was taken out.
-	if err := s.AddStrip(ctx, tor, "", id, Noted(came("another", 1))); err != nil {
+	if err := s.Strip.AddStrip(ctx, tor, "", id, strip.Noted(came("another", 1))); err != nil {
 		t.Fatal(err)
 	}
 	if got := view1(t, s, id).Job.Strip[1].Entry.ID; got != "e3" {
@@ -84,25 +85,25 @@ func TestStripCopy(t *testing.T) {
 	s, _, tor := open(t)
 	first, second := takeIn(t, s, tor), takeIn(t, s, tor)
 	for _, e := range []striplog.Entry{came("one", 2), came("two", 3, "e1")} {
-		if err := s.AddStrip(ctx, tor, "", first, Noted(e)); err != nil {
+		if err := s.Strip.AddStrip(ctx, tor, "", first, strip.Noted(e)); err != nil {
 			t.Fatal(err)
 		}
 	}
-	rows, err := s.Earlier(ctx, second)
+	rows, err := s.Strip.Earlier(ctx, second)
 	if err != nil || len(rows) != 1 || rows[0].ID != first {
 		t.Fatalf("%v, %v", rows, err)
 	}
-	if err := s.CopyStrip(ctx, tor, second, first); err != nil {
+	if err := s.Strip.CopyStrip(ctx, tor, second, first); err != nil {
 		t.Fatal(err)
 	}
 	if j := view1(t, s, second).Job; len(j.Strip) != 2 || j.Strip[1].Entry.Captures[0] != "e1" {
 		t.Errorf("%+v", j.Strip)
 	}
-	if err := s.CopyStrip(ctx, tor, second, first); fault.Of(err) == nil {
+	if err := s.Strip.CopyStrip(ctx, tor, second, first); fault.Of(err) == nil {
 		t.Errorf("copied over what was there: %v", err)
 	}
 	third := takeIn(t, s, tor)
-	if err := s.CopyStrip(ctx, tor, third, third); fault.Of(err) == nil {
+	if err := s.Strip.CopyStrip(ctx, tor, third, third); fault.Of(err) == nil {
 		t.Errorf("copied nothing: %v", err)
 	}
 }
@@ -112,12 +113,12 @@ func TestStripRefuses(t *testing.T) {
 	id := takeIn(t, s, tor)
 	for field, e := range map[string]striplog.Entry{"what": came(" ", 1), "count": came("x", 0),
 		"captures": came("x", 1, "e9")} {
-		if f := fault.Of(s.AddStrip(ctx, tor, "", id, Noted(e))); f == nil || f.Field != field {
+		if f := fault.Of(s.Strip.AddStrip(ctx, tor, "", id, strip.Noted(e))); f == nil || f.Field != field {
 			t.Errorf("want a fault at %s, got %v", field, f)
 		}
 	}
 	for range 2 {
-		if err := s.AddStrip(ctx, tor, "one-key-twice", id, Noted(came("x", 1))); err != nil {
+		if err := s.Strip.AddStrip(ctx, tor, "one-key-twice", id, strip.Noted(came("x", 1))); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -125,7 +126,7 @@ func TestStripRefuses(t *testing.T) {
 		t.Errorf("a retry noted it %d times", n)
 	}
 	var nf *record.NotFound
-	if err := s.PutBack(ctx, tor, id, "e77", 1, 1); !errors.As(err, &nf) {
+	if err := s.Strip.PutBack(ctx, tor, id, "e77", 1, 1); !errors.As(err, &nf) {
 		t.Errorf("%v", err)
 	}
 }

@@ -18,7 +18,7 @@ func TestUsualFixings(t *testing.T) {
 	} {
 		in := stove()
 		in.Family, in.Exposure = family, "room"
-		id, err := s.TakeIn(ctx, tor, "", in)
+		id, err := s.Desk.TakeIn(ctx, tor, "", in)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -36,7 +36,7 @@ func TestWhereItStands(t *testing.T) {
 		exposure.Middle: {174, 240}, exposure.Outer: {108, 240}} {
 		in := stove()
 		in.Family, in.Exposure, in.Object, in.Stands = "channel-front", "oven", "Deck oven, door", stands
-		id, err := s.TakeIn(ctx, tor, "", in)
+		id, err := s.Desk.TakeIn(ctx, tor, "", in)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -47,7 +47,7 @@ func TestWhereItStands(t *testing.T) {
 	in := stove()
 	known := 200.0
 	in.Family, in.Exposure, in.Stands, in.Steady = "channel-front", "oven", exposure.Outer, &known
-	id, err := s.TakeIn(ctx, tor, "", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}

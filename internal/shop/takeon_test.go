@@ -10,7 +10,11 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/prove"
 	"freshshard/core/reading"
+	"freshshard/internal/bench"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
+	"freshshard/internal/records"
 )
 
 // proved does all the work of a pane and passes all its checks.
@@ -18,17 +22,17 @@ func proved(t *testing.T, s *Shop, by record.Account, id int64) {
 	t.Helper()
 	v := view1(t, s, id)
 	for _, st := range v.Reckoning.Plan.Steps {
-		if err := s.Tick(ctx, by, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+		if err := s.Bench.Tick(ctx, by, jobview.First(id), st.Key, bench.Done{Outcome: "done"}); err != nil {
 			t.Fatalf("%s: %v", st.Key, err)
 		}
 	}
 	for _, c := range v.Checks {
-		a := Checked{Answer: prove.Answer{Outcome: prove.Pass}}
+		a := bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}
 		if c.Limit != nil {
 			n := c.Limit.Value
 			a.Value = &n
 		}
-		if err := s.Answer(ctx, by, First(id), c.Key, a); err != nil {
+		if err := s.Bench.Answer(ctx, by, jobview.First(id), c.Key, a); err != nil {
 			t.Fatalf("%s: %v", c.Key, err)
 		}
 	}
@@ -47,14 +51,15 @@ func shallow(t *testing.T, s *Shop, by record.Account) int64 {
 		}
 		read(t, s, by, id, p, text)
 	}
-	if err := s.Choose(ctx, by, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+	if err := s.Bench.Choose(ctx, by, jobview.First(id),
+		bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
 	return id
 }
 
 // stopsOf are the keys of the stops that nobody took on.
-func stopsOf(v View) string {
+func stopsOf(v jobview.View) string {
 	var keys []string
 	for _, h := range v.Hindrances {
 		if h.Kind == prove.KindStop {
@@ -79,34 +84,39 @@ func TestAStopStops(t *testing.T) {
 		!strings.HasPrefix(v.Stops[0].Limit, "at least 4 mm") {
 		t.Fatalf("%+v", v.Stops[0])
 	}
-	var refused *Open
-	if _, err := s.Sign(ctx, tor, "", id, Signature{}); !errors.As(err, &refused) {
+	var refused *records.Open
+	if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{}); !errors.As(err, &refused) {
 		t.Fatalf("a technician signed over a stop: %v", err)
 	}
-	if _, err := s.Sign(ctx, mira, "", id, Signature{Override: "it will hold, I think"}); !errors.As(err, &refused) {
+	if _, err := s.Records.Sign(ctx, mira, "", id, records.Signature{Override: "it will hold, I think"}); !errors.As(err,
+		&refused) {
 		t.Fatalf("one reason for all signed over a stop: %v", err)
 	}
 	beyond := v.Stops[0].Beyond
 	var denied *record.Denied
-	if err := s.TakeOn(ctx, tor, First(id), key, TakeOn{Reason: "it will hold, I think", Beyond: beyond}); !errors.As(err,
+	if err := s.Bench.TakeOn(ctx, tor, jobview.First(id), key,
+		bench.TakeOn{Reason: "it will hold, I think", Beyond: beyond}); !errors.As(err,
 		&denied) {
 		t.Fatalf("a technician took it on: %v", err)
 	}
-	if f := fault.Of(s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "x", Beyond: beyond})); f == nil ||
+	if f := fault.Of(s.Bench.TakeOn(ctx, mira, jobview.First(id), key,
+		bench.TakeOn{Reason: "x", Beyond: beyond})); f == nil ||
 		f.Field != "reason" {
 		t.Fatalf("a letter is a reason: %v", f)
 	}
-	if f := fault.Of(s.TakeOn(ctx, mira, First(id), "rest", TakeOn{Reason: "it will hold, I think"})); f == nil ||
+	if f := fault.Of(s.Bench.TakeOn(ctx, mira, jobview.First(id), "rest",
+		bench.TakeOn{Reason: "it will hold, I think"})); f == nil ||
 		f.Field != "stop" {
 		t.Fatalf("took on what is no stop: %v", f)
 	}
 	var conflict *record.Conflict
-	if err := s.TakeOn(ctx, mira, First(id), key,
-		TakeOn{Reason: "it will hold, I think", Beyond: beyond / 2}); !errors.As(err, &conflict) {
+	if err := s.Bench.TakeOn(ctx, mira, jobview.First(id), key,
+		bench.TakeOn{Reason: "it will hold, I think", Beyond: beyond / 2}); !errors.As(err, &conflict) {
 		t.Fatalf("took on more than was seen: %v", err)
 	}
 	for range 2 { // a retry is as good as once
-		if err := s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "it will hold, I think", Beyond: beyond}); err != nil {
+		if err := s.Bench.TakeOn(ctx, mira, jobview.First(id), key,
+			bench.TakeOn{Reason: "it will hold, I think", Beyond: beyond}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -114,33 +124,36 @@ func TestAStopStops(t *testing.T) {
 		t.Fatalf("%+v, %+v", v.Hindrances, v.Stops)
 	}
 	// It does not reach farther than what was taken on.
-	if err := s.Read(ctx, tor, First(id), reading.Reach, Said{Text: "4", Instrument: "rule", Version: 1}); err != nil {
+	if err := s.Measure.Read(ctx, tor, jobview.First(id), reading.Reach,
+		measure.Said{Text: "4", Instrument: "rule", Version: 1}); err != nil {
 		t.Fatal(err)
 	}
 	if v = view1(t, s, id); stopsOf(v) == "" {
 		t.Fatal("a word stands for something worse")
 	}
 	// A stop that a new reading lifts needs nobody.
-	if err := s.Read(ctx, tor, First(id), reading.Reach, Said{Text: "16", Instrument: "rule", Version: 2}); err != nil {
+	if err := s.Measure.Read(ctx, tor, jobview.First(id), reading.Reach,
+		measure.Said{Text: "16", Instrument: "rule", Version: 2}); err != nil {
 		t.Fatal(err)
 	}
 	if v = view1(t, s, id); len(v.Stops) != 0 {
 		t.Fatalf("%+v", v.Stops)
 	}
-	if err := s.Read(ctx, tor, First(id), reading.Reach, Said{Text: "5", Instrument: "rule", Version: 3}); err != nil {
+	if err := s.Measure.Read(ctx, tor, jobview.First(id), reading.Reach,
+		measure.Said{Text: "5", Instrument: "rule", Version: 3}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.LetGo(ctx, mira, First(id), key); err != nil {
+	if err := s.Bench.LetGo(ctx, mira, jobview.First(id), key); err != nil {
 		t.Fatal(err)
 	}
 	if v = view1(t, s, id); stopsOf(v) != key {
 		t.Fatalf("let go, and %q stops", stopsOf(v))
 	}
-	if err := s.TakeOn(ctx, mira, First(id), key, TakeOn{Reason: "wider brackets come on Friday",
+	if err := s.Bench.TakeOn(ctx, mira, jobview.First(id), key, bench.TakeOn{Reason: "wider brackets come on Friday",
 		Beyond: beyond}); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := s.Sign(ctx, tor, "", id, Signature{}); err != nil {
+	if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{}); err != nil {
 		t.Fatal(err)
 	}
 	if v = view1(t, s, id); v.Job.Ticket.Changed || len(v.Stops) != 1 ||
@@ -148,12 +161,12 @@ func TestAStopStops(t *testing.T) {
 		t.Fatalf("%+v", v.Stops)
 	}
 	// The word of an owner here is none in another shop.
-	doc, err := s.Carry(ctx, id)
+	doc, err := s.Desk.Carry(ctx, id)
 	if err != nil {
 		t.Fatal(err)
 	}
 	there, _, other := open(t)
-	far, err := there.Bring(ctx, other, "", onPaper(t, doc))
+	far, err := there.Desk.Bring(ctx, other, "", onPaper(t, doc))
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -168,7 +181,8 @@ func TestAStopStops(t *testing.T) {
 func TestAGateThatClosesStops(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.Choose(ctx, tor, First(id), Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+	if err := s.Bench.Choose(ctx, tor, jobview.First(id),
+		bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
 	if v := view1(t, s, id); stopsOf(v) != "" {
@@ -176,7 +190,7 @@ func TestAGateThatClosesStops(t *testing.T) {
 	}
 	o := view1(t, s, id).Job.Object
 	o.Exposure.Steady, o.Exposure.Short = 640, 700
-	if err := s.SetObject(ctx, tor, id, o); err != nil {
+	if err := s.Desk.SetObject(ctx, tor, id, o); err != nil {
 		t.Fatal(err)
 	}
 	if v := view1(t, s, id); stopsOf(v) != "gate_life:glass-ceramic" {
@@ -185,7 +199,7 @@ func TestAGateThatClosesStops(t *testing.T) {
 	settle := func(by record.Account, want string) {
 		t.Helper()
 		seen := view1(t, s, id).Pane.Choice.ID
-		if err := s.Choose(ctx, by, First(id), Settle{Material: "toughened", Thickness: 4,
+		if err := s.Bench.Choose(ctx, by, jobview.First(id), bench.Settle{Material: "toughened", Thickness: 4,
 			Reason: "nothing else is to be had", Seen: seen}); err != nil {
 			t.Fatal(err)
 		}
@@ -205,7 +219,7 @@ func TestLeavingEverythingOutGetsNoSignature(t *testing.T) {
 	for _, f := range family.All() {
 		in := stove()
 		in.Family, in.Exposure, in.Object = f.ID, f.Exposure, f.Name
-		id, err := s.TakeIn(ctx, tor, "", in)
+		id, err := s.Desk.TakeIn(ctx, tor, "", in)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -215,7 +229,7 @@ func TestLeavingEverythingOutGetsNoSignature(t *testing.T) {
 			tries := append([]string{"no time for it", "x"}, st.May...)
 			left := false
 			for _, why := range tries {
-				if s.Tick(ctx, tor, First(id), st.Key, Done{Outcome: "left-out", Reason: why}) == nil {
+				if s.Bench.Tick(ctx, tor, jobview.First(id), st.Key, bench.Done{Outcome: "left-out", Reason: why}) == nil {
 					left = true
 					break
 				}
@@ -228,8 +242,8 @@ func TestLeavingEverythingOutGetsNoSignature(t *testing.T) {
 			}
 		}
 		for _, c := range v.Checks {
-			err := s.Answer(ctx, tor, First(id), c.Key,
-				Checked{Answer: prove.Answer{Outcome: prove.Skip, Finding: "no time for it"}})
+			err := s.Bench.Answer(ctx, tor, jobview.First(id), c.Key,
+				bench.Checked{Answer: prove.Answer{Outcome: prove.Skip, Finding: "no time for it"}})
 			if (err == nil) != (c.May != "") {
 				t.Errorf("%s: %s skipped: %v", f.ID, c.Key, err)
 			}
@@ -238,7 +252,7 @@ func TestLeavingEverythingOutGetsNoSignature(t *testing.T) {
 			}
 		}
 		for _, why := range []string{"", "no time for it"} {
-			if _, err := s.Sign(ctx, tor, "", id, Signature{Override: why}); err == nil {
+			if _, err := s.Records.Sign(ctx, tor, "", id, records.Signature{Override: why}); err == nil {
 				t.Fatalf("%s: signed with everything left out", f.ID)
 			}
 		}
@@ -256,18 +270,18 @@ func TestACureWaits(t *testing.T) {
 	s, mira, tor := open(t)
 	in := stove()
 	in.Family, in.Exposure, in.Object = "bonded-fixed", "weather", "Ferry wheelhouse"
-	id, err := s.TakeIn(ctx, tor, "", in)
+	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
 	now := time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
 	s.Now = func() time.Time { return now }
-	cure := func() error { return s.Tick(ctx, tor, First(id), "cure", Done{Outcome: "done"}) }
+	cure := func() error { return s.Bench.Tick(ctx, tor, jobview.First(id), "cure", bench.Done{Outcome: "done"}) }
 	if f := fault.Of(cure()); f == nil || !strings.Contains(f.Why, "pane in within the open time") {
 		t.Fatalf("cured before it was bonded: %v", f)
 	}
 	for _, step := range setIn {
-		if err := s.Tick(ctx, tor, First(id), step, Done{Outcome: "done"}); err != nil {
+		if err := s.Bench.Tick(ctx, tor, jobview.First(id), step, bench.Done{Outcome: "done"}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -285,19 +299,19 @@ func TestACureWaits(t *testing.T) {
 			t.Errorf("%s waits %q", c.Key, c.Waits)
 		}
 	}
-	if f := fault.Of(s.Answer(ctx, tor, First(id), "press",
-		Checked{Answer: prove.Answer{Outcome: prove.Pass}})); f == nil {
+	if f := fault.Of(s.Bench.Answer(ctx, tor, jobview.First(id), "press",
+		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}})); f == nil {
 		t.Error("pressed before it had cured")
 	}
 	now = now.Add(time.Minute)
 	if err := cure(); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Tick(ctx, tor, First(id), "cure", Done{Outcome: "open", Seen: 1}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "cure", bench.Done{Outcome: "open", Seen: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Tick(ctx, mira, First(id), "cure",
-		Done{Outcome: "left-out", Reason: "glued with butyl, nothing cures"}); err != nil {
+	if err := s.Bench.Tick(ctx, mira, jobview.First(id), "cure",
+		bench.Done{Outcome: "left-out", Reason: "glued with butyl, nothing cures"}); err != nil {
 		t.Fatal(err)
 	}
 }
@@ -308,13 +322,14 @@ func TestAFailureStaysOnTheRecord(t *testing.T) {
 	id := takeIn(t, s, tor)
 	answer := func(o prove.Outcome, finding string, seen int) {
 		t.Helper()
-		if err := s.Answer(ctx, tor, First(id), "paper", Checked{Answer: prove.Answer{Outcome: o, Finding: finding},
-			Seen: seen}); err != nil {
+		if err := s.Bench.Answer(ctx, tor, jobview.First(id), "paper",
+			bench.Checked{Answer: prove.Answer{Outcome: o, Finding: finding},
+				Seen: seen}); err != nil {
 			t.Fatal(err)
 		}
 	}
 	answer(prove.Fail, "loose at the hinge", 0)
-	if err := s.Reopen(ctx, tor, First(id), "paper", 1, "the keeper a hair nearer"); err != nil {
+	if err := s.Bench.Reopen(ctx, tor, jobview.First(id), "paper", 1, "the keeper a hair nearer"); err != nil {
 		t.Fatal(err)
 	}
 	answer(prove.Fail, "still loose", 0)

@@ -9,13 +9,17 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/prove"
+	"freshshard/internal/bench"
+	"freshshard/internal/desk"
+	"freshshard/internal/hold"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
 
 // ringWindow is a ring window whose work is done but for its proof.
-func ringWindow(t *testing.T, s *Shop, by record.Account) Bench {
+func ringWindow(t *testing.T, s *Shop, by record.Account) jobview.Bench {
 	t.Helper()
-	id, err := s.TakeIn(ctx, by, "", TakeIn{Name: "Quay stables", Object: "Horse trailer, ring window",
+	id, err := s.Desk.TakeIn(ctx, by, "", desk.TakeIn{Name: "Quay stables", Object: "Horse trailer, ring window",
 		Exposure: "weather",
 		Family:   "clamp-ring", Place: "bench", Like: "acrylic"})
 	if err != nil {
@@ -25,13 +29,13 @@ func ringWindow(t *testing.T, s *Shop, by record.Account) Bench {
 		if st.Station == "prove" {
 			continue
 		}
-		if err := s.Tick(ctx, by, First(id), st.Key, Done{Outcome: "done"}); err != nil {
+		if err := s.Bench.Tick(ctx, by, jobview.First(id), st.Key, bench.Done{Outcome: "done"}); err != nil {
 			if f := fault.Of(err); f == nil || !strings.Contains(f.Why, "not read yet") {
 				t.Fatalf("%s: %v", st.Key, err)
 			}
 		}
 	}
-	return First(id)
+	return jobview.First(id)
 }
 
 // Water runs over a ring window: its check does not pass before the clock is out, a leak
@@ -41,9 +45,9 @@ func TestWaterRuns(t *testing.T) {
 	at := ringWindow(t, s, tor)
 	start := s.Now()
 	s.Now = func() time.Time { return start }
-	view := func() View {
+	view := func() jobview.View {
 		t.Helper()
-		v, err := s.Bench(ctx, at)
+		v, err := s.Table(ctx, at)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -54,7 +58,7 @@ func TestWaterRuns(t *testing.T) {
 		t.Fatalf("%+v", v.MayTime)
 	}
 	for range 2 {
-		if err := s.StartTimer(ctx, tor, "water-water", at, StartedTimer{Usual: "water", Gates: "water",
+		if err := s.Hold.StartTimer(ctx, tor, "water-water", at, hold.StartedTimer{Usual: "water", Gates: "water",
 			Check: true}); err != nil {
 			t.Fatal(err)
 		}
@@ -64,13 +68,13 @@ func TestWaterRuns(t *testing.T) {
 		t.Fatalf("%+v, %+v", v.Timers, v.MayTime)
 	}
 	answer := func(o prove.Outcome, finding string) error {
-		c := Checked{Answer: prove.Answer{Outcome: o, Finding: finding}}
+		c := bench.Checked{Answer: prove.Answer{Outcome: o, Finding: finding}}
 		for _, k := range view().Checks {
 			if k.Key == "water" {
 				c.Seen = k.Version
 			}
 		}
-		return s.Answer(ctx, tor, at, "water", c)
+		return s.Bench.Answer(ctx, tor, at, "water", c)
 	}
 	for _, c := range []struct {
 		after time.Duration
@@ -96,7 +100,7 @@ func TestWaterRuns(t *testing.T) {
 	if err := answer(prove.Fail, "low in the corner"); err != nil {
 		t.Errorf("a leak is not said before the clock is out: %v", err)
 	}
-	today, err := s.Today(ctx, tor)
+	today, err := s.Today.Today(ctx, tor)
 	if err != nil || len(today.Clocks) != 0 {
 		t.Errorf("a clock whose check is answered still calls: %+v, %v", today.Clocks, err)
 	}
@@ -111,22 +115,23 @@ func TestWaterRuns(t *testing.T) {
 func TestFirstFireInParts(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
-	at, begin := First(id), s.Now()
+	at, begin := jobview.First(id), s.Now()
 	s.Now = func() time.Time { return begin }
-	if err := s.StartTimer(ctx, tor, "", at, StartedTimer{Usual: "first-fire", Gates: "first-fire"}); err != nil {
+	if err := s.Hold.StartTimer(ctx, tor, "", at,
+		hold.StartedTimer{Usual: "first-fire", Gates: "first-fire"}); err != nil {
 		t.Fatal(err)
 	}
-	other := New(s.store)
-	timer := func() TimerView {
+	other := New(s.Store)
+	timer := func() jobview.TimerView {
 		t.Helper()
-		v, err := other.Bench(ctx, at)
+		v, err := other.Table(ctx, at)
 		if err != nil || len(v.Timers) != 1 {
 			t.Fatal(err)
 		}
 		return v.Timers[0]
 	}
 	var c *record.Conflict
-	if err := s.NextTimer(ctx, tor, at, timer().ID, 1); fault.Of(err) == nil {
+	if err := s.Hold.NextTimer(ctx, tor, at, timer().ID, 1); fault.Of(err) == nil {
 		t.Errorf("the next part began before the first was out: %v", err)
 	}
 	for part := range 2 {
@@ -139,7 +144,7 @@ func TestFirstFireInParts(t *testing.T) {
 		var wg sync.WaitGroup
 		errs := make([]error, 2)
 		for i := range errs {
-			wg.Go(func() { errs[i] = s.NextTimer(ctx, tor, at, k.ID, k.Version) })
+			wg.Go(func() { errs[i] = s.Hold.NextTimer(ctx, tor, at, k.ID, k.Version) })
 		}
 		wg.Wait()
 		if (errs[0] == nil) == (errs[1] == nil) {
@@ -155,17 +160,17 @@ func TestFirstFireInParts(t *testing.T) {
 	if k.Stage != 2 || k.Next != "" || !k.Until.Equal(begin.Add(80*time.Minute+30*time.Minute)) {
 		t.Fatalf("%+v", k)
 	}
-	today, err := s.Today(ctx, tor)
+	today, err := s.Today.Today(ctx, tor)
 	if err != nil || len(today.Clocks) != 1 || today.Clocks[0].Kind != "runs" || today.Clocks[0].Out {
 		t.Errorf("%+v, %v", today.Clocks, err)
 	}
-	if err := s.DropTimer(ctx, tor, at, k.ID, k.Version-1); !errors.As(err, &c) {
+	if err := s.Hold.DropTimer(ctx, tor, at, k.ID, k.Version-1); !errors.As(err, &c) {
 		t.Errorf("an old version took it out: %v", err)
 	}
-	if err := s.DropTimer(ctx, tor, at, k.ID, k.Version); err != nil {
+	if err := s.Hold.DropTimer(ctx, tor, at, k.ID, k.Version); err != nil {
 		t.Fatal(err)
 	}
-	if v, _ := s.Bench(ctx, at); len(v.Timers) != 0 {
+	if v, _ := s.Table(ctx, at); len(v.Timers) != 0 {
 		t.Error("it is still there")
 	}
 }
@@ -175,28 +180,29 @@ func TestTimerRefuses(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
 	tomorrow := s.Now().Add(time.Hour)
-	if err := s.Tick(ctx, tor, First(id), "cold", Done{Outcome: "done"}); err != nil {
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "cold", bench.Done{Outcome: "done"}); err != nil {
 		t.Fatal(err)
 	}
 	for name, c := range map[string]struct {
-		in    StartedTimer
+		in    hold.StartedTimer
 		field string
 	}{
-		"a step that there is not":  {StartedTimer{What: "paint", Minutes: 5, Gates: "moon"}, "gates"},
-		"a check that there is not": {StartedTimer{What: "paint", Minutes: 5, Gates: "moon", Check: true}, "gates"},
-		"a step that is ticked":     {StartedTimer{What: "paint", Minutes: 5, Gates: "cold"}, "gates"},
-		"for nothing":               {StartedTimer{Minutes: 5}, "what"},
-		"backwards":                 {StartedTimer{What: "paint", Minutes: -5}, "minutes"},
-		"from tomorrow":             {StartedTimer{What: "paint", Minutes: 5, Since: &tomorrow}, "since"},
-		"one that there is not":     {StartedTimer{Usual: "moon"}, "usual"},
+		"a step that there is not":  {hold.StartedTimer{What: "paint", Minutes: 5, Gates: "moon"}, "gates"},
+		"a check that there is not": {hold.StartedTimer{What: "paint", Minutes: 5, Gates: "moon", Check: true}, "gates"},
+		"a step that is ticked":     {hold.StartedTimer{What: "paint", Minutes: 5, Gates: "cold"}, "gates"},
+		"for nothing":               {hold.StartedTimer{Minutes: 5}, "what"},
+		"backwards":                 {hold.StartedTimer{What: "paint", Minutes: -5}, "minutes"},
+		"from tomorrow":             {hold.StartedTimer{What: "paint", Minutes: 5, Since: &tomorrow}, "since"},
+		"one that there is not":     {hold.StartedTimer{Usual: "moon"}, "usual"},
 	} {
-		if f := fault.Of(s.StartTimer(ctx, tor, "", First(id), c.in)); f == nil || f.Field != c.field {
+		if f := fault.Of(s.Hold.StartTimer(ctx, tor, "", jobview.First(id), c.in)); f == nil || f.Field != c.field {
 			t.Errorf("%s: %v", name, f)
 		}
 	}
 	signed := finished(t, s, mira, tor)
 	var c *record.Conflict
-	if err := s.StartTimer(ctx, tor, "", First(signed), StartedTimer{What: "paint", Minutes: 5}); !errors.As(err, &c) {
+	if err := s.Hold.StartTimer(ctx, tor, "", jobview.First(signed),
+		hold.StartedTimer{What: "paint", Minutes: 5}); !errors.As(err, &c) {
 		t.Errorf("a clock on a signed job: %v", err)
 	}
 }
@@ -205,7 +211,7 @@ func TestTimerRefuses(t *testing.T) {
 // keep one the later counts.
 func TestTwoHarden(t *testing.T) {
 	s, tor, at, start := bonded(t)
-	if err := start("", func(l *Laid) { l.Adhesive = "two-part-urethane" }); err != nil {
+	if err := start("", func(l *hold.Laid) { l.Adhesive = "two-part-urethane" }); err != nil {
 		t.Fatal(err)
 	}
 	if err := start("", nil); err != nil {
@@ -215,10 +221,10 @@ func TestTwoHarden(t *testing.T) {
 	if err := start("", nil); !errors.As(err, &c) {
 		t.Errorf("the same twice: %v", err)
 	}
-	if err := start("", func(l *Laid) { l.Step, l.Adhesive = "trim-back", "neutral-silicone" }); err != nil {
+	if err := start("", func(l *hold.Laid) { l.Step, l.Adhesive = "trim-back", "neutral-silicone" }); err != nil {
 		t.Fatal(err)
 	}
-	v, err := s.Bench(ctx, at)
+	v, err := s.Table(ctx, at)
 	if err != nil || len(v.Pane.Cures) != 3 {
 		t.Fatal(err)
 	}
@@ -226,11 +232,11 @@ func TestTwoHarden(t *testing.T) {
 	if r := v.Pane.Cures[1].Ready; r.After(*later) {
 		later = r
 	}
-	b := benchOf(&v.Job, &v.Pane, "mm", nil, numbers)
-	if got := b.standing.Clocks["cure"].Ready; !got.Equal(*later) {
+	b := jobview.PaneOf(&v.Job, &v.Pane, "mm", nil, jobview.Numbers)
+	if got := b.Standing.Clocks["cure"].Ready; !got.Equal(*later) {
 		t.Errorf("the step waits until %v, the later is %v", got, later)
 	}
-	if got := b.standing.Clocks["trim-back"].Ready; got == nil || !got.Equal(*v.Pane.Cures[2].Ready) {
+	if got := b.Standing.Clocks["trim-back"].Ready; got == nil || !got.Equal(*v.Pane.Cures[2].Ready) {
 		t.Errorf("the second bead's step waits until %v", got)
 	}
 	_ = tor

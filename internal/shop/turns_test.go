@@ -6,6 +6,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/setting"
 	"freshshard/core/working"
+	"freshshard/internal/jobview"
 )
 
 // Each screw is counted from its first touch; the one that differs by more than
@@ -18,7 +19,7 @@ func TestScrewsAreCounted(t *testing.T) {
 		v := view1(t, s, id)
 		held := v.Pane.Held
 		held.Turns = c
-		return s.SetPane(ctx, tor, First(id), held, v.Pane.Version)
+		return s.Desk.SetPane(ctx, tor, jobview.First(id), held, v.Pane.Version)
 	}
 	for _, c := range []struct {
 		in   setting.Counted

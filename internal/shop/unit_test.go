@@ -9,6 +9,11 @@ import (
 	"freshshard/core/length"
 	"freshshard/core/prove"
 	"freshshard/core/reading"
+	"freshshard/internal/bench"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
+	"freshshard/internal/strip"
+	"freshshard/internal/typed"
 )
 
 // A person works at a job in inches while everybody else stays in mm: what they see
@@ -17,15 +22,15 @@ import (
 func TestUnitForAPerson(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
-	if err := s.SetUnit(ctx, tor, id, "cm"); fault.Of(err) == nil {
+	if err := s.Desk.SetUnit(ctx, tor, id, "cm"); fault.Of(err) == nil {
 		t.Errorf("cm was taken: %v", err)
 	}
-	if err := s.SetUnit(ctx, tor, 9999, length.IN); err == nil {
+	if err := s.Desk.SetUnit(ctx, tor, 9999, length.IN); err == nil {
 		t.Error("a unit for a job that is none")
 	}
 	pulse := view1(t, s, id).Job.Pulse
 	for range 2 { // a retry is as good as one
-		if err := s.SetUnit(ctx, tor, id, length.IN); err != nil {
+		if err := s.Desk.SetUnit(ctx, tor, id, length.IN); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -33,11 +38,11 @@ func TestUnitForAPerson(t *testing.T) {
 		"height_right": "9 1/2", "ledge": "9/16", "bracket_reach": "5/8"} {
 		read(t, s, tor, id, reading.Place(place), text)
 	}
-	his, err := s.Bench(ctx, Bench{Job: id, By: tor.ID})
+	his, err := s.Table(ctx, jobview.Bench{Job: id, By: tor.ID})
 	if err != nil {
 		t.Fatal(err)
 	}
-	hers, err := s.Bench(ctx, Bench{Job: id, By: mira.ID})
+	hers, err := s.Table(ctx, jobview.Bench{Job: id, By: mira.ID})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -71,8 +76,8 @@ func TestUnitForAPerson(t *testing.T) {
 			t.Errorf("%s wants %q, asks %q", c.Key, c.Wants, c.Asks)
 		}
 	}
-	if err := s.Read(ctx, tor, First(id), "width_middle",
-		Said{Text: "270", Instrument: length.Rule}); fault.Of(err) == nil {
+	if err := s.Measure.Read(ctx, tor, jobview.First(id), "width_middle",
+		measure.Said{Text: "270", Instrument: length.Rule}); fault.Of(err) == nil {
 		t.Errorf("270 in was taken: %v", err)
 	}
 }
@@ -86,8 +91,9 @@ func TestGaps(t *testing.T) {
 		read(t, s, tor, id, p, text)
 	}
 	say := func(texts ...string) error {
-		return s.Answer(ctx, tor, First(id), "gap", Checked{Answer: prove.Answer{Outcome: prove.Pass}, Read: texts,
-			Seen: seenCheck(t, s, id, "gap")})
+		return s.Bench.Answer(ctx, tor, jobview.First(id), "gap",
+			bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}, Read: texts,
+				Seen: seenCheck(t, s, id, "gap")})
 	}
 	for _, bad := range [][]string{{"3", "3", "3"}, {"3", "x", "3", "3"}, {"3", "3", "3", "3", "3", "3", "3", "3", "3"}} {
 		if err := say(bad...); fault.Of(err) == nil {
@@ -138,9 +144,10 @@ func TestMoveStrip(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
 	screw := came("side screw", 2)
-	for i, in := range []Entered{Noted(came("top screw", 4)), {Entry: screw, LengthSaid: "5/8 in", ToGlassSaid: "14"},
-		Noted(came("side trim", 1, "e2"))} {
-		if err := s.AddStrip(ctx, tor, "", id, in); err != nil {
+	for i, in := range []strip.Entered{strip.Noted(came("top screw", 4)),
+		{Entry: screw, LengthSaid: "5/8 in", ToGlassSaid: "14"},
+		strip.Noted(came("side trim", 1, "e2"))} {
+		if err := s.Strip.AddStrip(ctx, tor, "", id, in); err != nil {
 			t.Fatalf("%d: %v", i, err)
 		}
 	}
@@ -154,7 +161,9 @@ func TestMoveStrip(t *testing.T) {
 	if h := view1(t, s, id).Job.Strip[1].Entry.Held; h.Length != 15.875 || h.ToGlass != 14 {
 		t.Errorf("%+v", h)
 	}
-	move := func(id64 int64, e string, to, version int) error { return s.MoveStrip(ctx, tor, id64, e, to, version) }
+	move := func(id64 int64, e string, to, version int) error {
+		return s.Strip.MoveStrip(ctx, tor, id64, e, to, version)
+	}
 	for range 2 { // a second tap of the same changes nothing
 		if err := move(id, "e2", 1, 1); err != nil {
 			t.Fatal(err)
@@ -172,16 +181,16 @@ func TestMoveStrip(t *testing.T) {
 		t.Error("an old copy moved it")
 	}
 	// The next line still gets a name of its own.
-	if err := s.AddStrip(ctx, tor, "", id, Noted(came("last", 1))); err != nil {
+	if err := s.Strip.AddStrip(ctx, tor, "", id, strip.Noted(came("last", 1))); err != nil {
 		t.Fatal(err)
 	}
 	if got := order(); got != "e2 e1 e3 e4" {
 		t.Errorf("then %s", got)
 	}
-	for field, in := range map[string]Entered{"length_said": {Entry: screw, LengthSaid: "long"},
+	for field, in := range map[string]strip.Entered{"length_said": {Entry: screw, LengthSaid: "long"},
 		"to_glass_said": {Entry: screw, ToGlassSaid: "501"}} {
-		err := s.AddStrip(ctx, tor, "", id, in)
-		var at *At
+		err := s.Strip.AddStrip(ctx, tor, "", id, in)
+		var at *typed.At
 		f := fault.Of(err)
 		if errors.As(err, &at) {
 			f = at.Err

@@ -9,6 +9,9 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/source"
 	"freshshard/core/supply"
+	"freshshard/internal/buy"
+	"freshshard/internal/days"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
 
@@ -21,34 +24,35 @@ func TestNobodyIsOverwrittenFromAnOlderScreen(t *testing.T) {
 	dayOf(t, s, mira)
 	var conflict *record.Conflict
 	first, second := monday.AddDate(0, 0, 10), monday.AddDate(0, 0, 11)
-	if _, err := s.Promise(ctx, mira, id, first, nil); err != nil {
+	if _, err := s.Days.Promise(ctx, mira, id, first, nil); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := s.Promise(ctx, tor, id, first, nil); err != nil {
+	if _, err := s.Days.Promise(ctx, tor, id, first, nil); err != nil {
 		t.Errorf("a retry: %v", err)
 	}
-	if _, err := s.Promise(ctx, tor, id, second, nil); !errors.As(err, &conflict) || conflict.Field != "at" {
+	if _, err := s.Days.Promise(ctx, tor, id, second, nil); !errors.As(err, &conflict) || conflict.Field != "at" {
 		t.Errorf("a promise from a screen that showed none: %v", err)
 	}
-	if _, err := s.Promise(ctx, tor, id, second, &first); err != nil {
+	if _, err := s.Days.Promise(ctx, tor, id, second, &first); err != nil {
 		t.Errorf("%v", err)
 	}
 
-	at := First(id)
+	at := jobview.First(id)
 	mine := source.Terms{Visit: 9000, Day: 100}
-	if err := s.SetTerms(ctx, mira, at, NewTerms{mine, usualTerms}); err != nil {
+	if err := s.Buy.SetTerms(ctx, mira, at, buy.NewTerms{Terms: mine, Seen: buy.UsualTerms}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.SetTerms(ctx, mira, at, NewTerms{mine, usualTerms}); err != nil {
+	if err := s.Buy.SetTerms(ctx, mira, at, buy.NewTerms{Terms: mine, Seen: buy.UsualTerms}); err != nil {
 		t.Errorf("a retry: %v", err)
 	}
-	if err := s.SetTerms(ctx, tor, at, NewTerms{source.Terms{Visit: 1}, usualTerms}); !errors.As(err, &conflict) ||
+	if err := s.Buy.SetTerms(ctx, tor, at,
+		buy.NewTerms{Terms: source.Terms{Visit: 1}, Seen: buy.UsualTerms}); !errors.As(err, &conflict) ||
 		!strings.Contains(conflict.Says, "90.00") {
 		t.Errorf("terms over others: %v", err)
 	}
 
 	bench := func(n, seen int) error {
-		return s.SetDayPlace(ctx, mira, NewDayPlace{record.DayPlace{Name: "bench", Count: n}, seen})
+		return s.Days.SetDayPlace(ctx, mira, days.NewDayPlace{DayPlace: record.DayPlace{Name: "bench", Count: n}, Seen: seen})
 	}
 	if err := errors.Join(bench(3, 2), bench(3, 2)); err != nil {
 		t.Fatal(err)
@@ -60,10 +64,10 @@ func TestNobodyIsOverwrittenFromAnOlderScreen(t *testing.T) {
 	marsh := record.Supplier{Name: "Marsh & Reed", Kind: "cutter", Way: "file", Address: "marsh"}
 	other := marsh
 	other.Name, other.Address = "marsh & reed", "elsewhere"
-	if err := errors.Join(s.SetSupplier(ctx, mira, marsh), s.SetSupplier(ctx, mira, marsh)); err != nil {
+	if err := errors.Join(s.Buy.SetSupplier(ctx, mira, marsh), s.Buy.SetSupplier(ctx, mira, marsh)); err != nil {
 		t.Fatal(err)
 	}
-	if f := fault.Of(s.SetSupplier(ctx, mira, other)); f == nil || f.Field != "name" {
+	if f := fault.Of(s.Buy.SetSupplier(ctx, mira, other)); f == nil || f.Field != "name" {
 		t.Errorf("another of the same name: %v", f)
 	}
 }
@@ -72,39 +76,40 @@ func TestNobodyIsOverwrittenFromAnOlderScreen(t *testing.T) {
 func TestNothingIsOrderedTwice(t *testing.T) {
 	s, _, tor := open(t)
 	id := toCutLight(t, s, tor, "Greenhouse, light 1", "506", "402")
-	at, v := First(id), view1(t, s, id)
-	o := NewOrder{Kind: "cutter", Who: "the lock", Days: 3, Lines: []supply.Line{{Key: PaneKey(v.Pane.ID), Pane: v.Pane.ID,
-		Text: "the pane", Milli: 1000, Unit: "pc"}}}
-	if err := s.AddOrder(ctx, tor, "one-screen", id, o, time.UTC); err != nil {
+	at, v := jobview.First(id), view1(t, s, id)
+	o := buy.NewOrder{Kind: "cutter", Who: "the lock", Days: 3,
+		Lines: []supply.Line{{Key: buy.PaneKey(v.Pane.ID), Pane: v.Pane.ID,
+			Text: "the pane", Milli: 1000, Unit: "pc"}}}
+	if err := s.Buy.AddOrder(ctx, tor, "one-screen", id, o, time.UTC); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.AddOrder(ctx, tor, "one-screen", id, o, time.UTC); err != nil {
+	if err := s.Buy.AddOrder(ctx, tor, "one-screen", id, o, time.UTC); err != nil {
 		t.Errorf("a retry: %v", err)
 	}
-	if f := fault.Of(s.AddOrder(ctx, tor, "the-other", id, o, time.UTC)); f == nil || f.Field != "lines[0]" ||
+	if f := fault.Of(s.Buy.AddOrder(ctx, tor, "the-other", id, o, time.UTC)); f == nil || f.Field != "lines[0]" ||
 		!strings.Contains(f.Why, "at the lock") {
 		t.Errorf("%v", f)
 	}
 	for _, who := range []string{"the lock", "the quay"} {
-		if err := s.AddOffer(ctx, tor, "", at,
+		if err := s.Buy.AddOffer(ctx, tor, "", at,
 			source.Offer{Kind: source.Cutter, Who: who, Price: 4000, Days: 3, Mark: true}); err != nil {
 			t.Fatal(err)
 		}
 	}
-	all, err := s.Offers(ctx, at)
+	all, err := s.Buy.Offers(ctx, at)
 	if err != nil || len(all.Offers) != 2 {
 		t.Fatalf("%+v, %v", all, err)
 	}
 	one, two := all.Offers[0].ID, all.Offers[1].ID
-	if err := s.TakeOffer(ctx, tor, at, one, 0, time.UTC); err != nil {
+	if err := s.Buy.TakeOffer(ctx, tor, at, one, 0, time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	var conflict *record.Conflict
-	if err := s.TakeOffer(ctx, tor, at, two, 0, time.UTC); !errors.As(err, &conflict) ||
+	if err := s.Buy.TakeOffer(ctx, tor, at, two, 0, time.UTC); !errors.As(err, &conflict) ||
 		!strings.Contains(conflict.Says, all.Offers[0].Who) {
 		t.Errorf("%v", err)
 	}
-	if err := s.TakeOffer(ctx, tor, at, two, one, time.UTC); err != nil {
+	if err := s.Buy.TakeOffer(ctx, tor, at, two, one, time.UTC); err != nil {
 		t.Errorf("who sees where it is ordered may change it: %v", err)
 	}
 }

@@ -6,8 +6,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/internal/people"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // out wraps an answer.
@@ -35,10 +35,10 @@ type SignIn struct {
 
 // Setup is the first start.
 type Setup struct {
-	ShopName string      `json:"shop_name" maxLength:"80"`
-	Town     string      `json:"town,omitempty" maxLength:"80"`
-	Unit     string      `json:"unit" enum:"mm,in"`
-	Owner    shop.Person `json:"owner"`
+	ShopName string        `json:"shop_name" maxLength:"80"`
+	Town     string        `json:"town,omitempty" maxLength:"80"`
+	Unit     string        `json:"unit" enum:"mm,in"`
+	Owner    people.Person `json:"owner"`
 }
 
 // PersonChange changes what a person may do.
@@ -68,40 +68,40 @@ func (v *Server) accountRoutes(api huma.API) {
 	register(v, api, open(op("signIn", http.MethodPost, "/api/session", "Sign in")), v.signIn)
 	register(v, api, open(op("setUp", http.MethodPost, "/api/setup", "First start: the shop and its owner")), v.setUp)
 	register(v, api, open(op("resetPassword", http.MethodPost, "/api/reset", "Set a new password with a one-time word")),
-		func(ctx context.Context, in *struct{ Body shop.Reset }) (*entered, error) {
-			a, err := v.shop.ResetPassword(ctx, in.Body, callerOf(ctx).address)
+		func(ctx context.Context, in *struct{ Body people.Reset }) (*entered, error) {
+			a, err := v.shop.People.ResetPassword(ctx, in.Body, callerOf(ctx).address)
 			return v.enter(ctx, a, err)
 		})
 	register(v, api, op("signOut", http.MethodDelete, "/api/session", "Sign out"),
 		func(ctx context.Context, _ *struct{}) (*left, error) {
-			return &left{v.setCookie("")}, said(ctx, v.shop.Leave(ctx, who(ctx), here(ctx)))
+			return &left{v.setCookie("")}, said(ctx, v.shop.People.Leave(ctx, who(ctx), here(ctx)))
 		})
 	register(v, api, op("sessions", http.MethodGet, "/api/sessions", "Where one is signed in"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Session], error) {
-			list, err := v.shop.Sessions(ctx, who(ctx), here(ctx))
+			list, err := v.shop.People.Sessions(ctx, who(ctx), here(ctx))
 			return &out[[]record.Session]{list}, said(ctx, err)
 		})
 	register(v, api, op("endSession", http.MethodDelete, "/api/sessions/{id}", "End one of one's own sessions"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*struct{}, error) {
-			return nil, said(ctx, v.shop.Leave(ctx, who(ctx), in.ID))
+			return nil, said(ctx, v.shop.People.Leave(ctx, who(ctx), in.ID))
 		})
 	register(v, api, op("giveWord", http.MethodPost, "/api/people/{id}/word", "Make a one-time word for a new password"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*out[Word], error) {
-			w, err := v.shop.GiveWord(ctx, who(ctx), in.ID)
+			w, err := v.shop.People.GiveWord(ctx, who(ctx), in.ID)
 			return &out[Word]{Word{w}}, said(ctx, err)
 		})
 	register(v, api, op("people", http.MethodGet, "/api/people", "The people of the shop"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Account], error) {
-			list, err := v.shop.People(ctx)
+			list, err := v.shop.People.List(ctx)
 			return &out[[]record.Account]{list}, said(ctx, err)
 		})
 	register(v, api, op("addPerson", http.MethodPost, "/api/people", "Add a person"),
-		func(ctx context.Context, in *Keyed[shop.Person]) (*out[record.Account], error) {
-			a, err := v.shop.AddPerson(ctx, who(ctx), in.Key, in.Body)
+		func(ctx context.Context, in *Keyed[people.Person]) (*out[record.Account], error) {
+			a, err := v.shop.People.AddPerson(ctx, who(ctx), in.Key, in.Body)
 			return &out[record.Account]{a}, said(ctx, err)
 		})
 	register(v, api, op("setPerson", http.MethodPut, "/api/people/{id}", "Change what a person may do"),
@@ -109,23 +109,23 @@ func (v *Server) accountRoutes(api huma.API) {
 			ID   int64 `path:"id"`
 			Body PersonChange
 		}) (*out[record.Account], error) {
-			a, err := v.shop.SetPerson(ctx, who(ctx), in.ID, in.Body.Role, in.Body.Active, in.Body.Version)
+			a, err := v.shop.People.SetPerson(ctx, who(ctx), in.ID, in.Body.Role, in.Body.Active, in.Body.Version)
 			return &out[record.Account]{a}, said(ctx, err)
 		})
 	register(v, api, op("setPassword", http.MethodPut, "/api/password", "Change one's own password"),
 		func(ctx context.Context, in *struct{ Body PasswordChange }) (*struct{}, error) {
-			return nil, said(ctx, v.shop.SetOwnPassword(ctx, who(ctx), here(ctx), callerOf(ctx).address, in.Body.Old,
+			return nil, said(ctx, v.shop.People.SetOwnPassword(ctx, who(ctx), here(ctx), callerOf(ctx).address, in.Body.Old,
 				in.Body.New))
 		})
 	register(v, api, op("setShop", http.MethodPut, "/api/shop", "Change the shop's name and unit"),
 		func(ctx context.Context, in *struct{ Body record.Shop }) (*out[record.Shop], error) {
-			s, err := v.shop.SetShop(ctx, who(ctx), in.Body)
+			s, err := v.shop.People.SetShop(ctx, who(ctx), in.Body)
 			return &out[record.Shop]{s}, said(ctx, err)
 		})
 }
 
 func (v *Server) session(ctx context.Context, _ *struct{}) (*out[Session], error) {
-	setup, err := v.shop.NeedsSetup(ctx)
+	setup, err := v.shop.People.NeedsSetup(ctx)
 	if err != nil {
 		return nil, said(ctx, err)
 	}
@@ -167,7 +167,7 @@ func (v *Server) enter(ctx context.Context, a record.Account, err error) (*enter
 		return nil, said(ctx, err)
 	}
 	c := callerOf(ctx)
-	token, err := v.shop.Enter(ctx, a, c.device, c.address)
+	token, err := v.shop.People.Enter(ctx, a, c.device, c.address)
 	if err != nil {
 		return nil, said(ctx, err)
 	}
@@ -176,13 +176,13 @@ func (v *Server) enter(ctx context.Context, a record.Account, err error) (*enter
 }
 
 func (v *Server) signIn(ctx context.Context, in *struct{ Body SignIn }) (*entered, error) {
-	a, err := v.shop.SignIn(ctx, in.Body.Login, in.Body.Password, callerOf(ctx).address)
+	a, err := v.shop.People.SignIn(ctx, in.Body.Login, in.Body.Password, callerOf(ctx).address)
 	return v.enter(ctx, a, err)
 }
 
 func (v *Server) setUp(ctx context.Context, in *struct{ Body Setup }) (*entered, error) {
 	b := in.Body
 	b.Owner.Role = record.Owner
-	a, err := v.shop.Setup(ctx, record.Shop{Name: b.ShopName, Town: b.Town, Unit: unitOf(b.Unit)}, b.Owner)
+	a, err := v.shop.People.Setup(ctx, record.Shop{Name: b.ShopName, Town: b.Town, Unit: unitOf(b.Unit)}, b.Owner)
 	return v.enter(ctx, a, err)
 }

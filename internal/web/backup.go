@@ -6,18 +6,18 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"freshshard/internal/shop"
+	"freshshard/internal/records"
 )
 
 func (v *Server) backupRoutes(api huma.API) {
 	register(v, api, op("backup", http.MethodGet, "/api/backup", "The last good backup"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.Backup], error) {
-			b, err := v.shop.LastBackup(ctx)
-			return &out[shop.Backup]{b}, said(ctx, err)
+		func(ctx context.Context, _ *struct{}) (*out[records.Backup], error) {
+			b, err := v.shop.Records.LastBackup(ctx)
+			return &out[records.Backup]{b}, said(ctx, err)
 		})
 	register(v, api, op("backUp", http.MethodPost, "/api/backup", "Make a backup now"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.Backup], error) {
-			b, err := v.shop.BackUp(ctx, who(ctx), v.options.Backup)
-			return &out[shop.Backup]{b}, said(ctx, err)
+		func(ctx context.Context, _ *struct{}) (*out[records.Backup], error) {
+			b, err := v.shop.Records.BackUp(ctx, who(ctx), v.options.Backup)
+			return &out[records.Backup]{b}, said(ctx, err)
 		})
 }

@@ -8,8 +8,9 @@ import (
 	"strings"
 	"testing"
 
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // ok makes a call that must succeed and decodes its answer.
@@ -36,9 +37,9 @@ func TestRoadByCalls(t *testing.T) {
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
 	for place, text := range map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242",
 		"height_right": `9 17/32"`, "ledge": "14", "bracket_reach": "16"} {
-		ok[shop.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "rule", "version": 0})
+		ok[jobview.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "rule", "version": 0})
 	}
-	v := ok[shop.View](c, "PUT", job+"/diagnosis", body{"evidence": body{"origin": "fixing"},
+	v := ok[jobview.View](c, "PUT", job+"/diagnosis", body{"evidence": body{"origin": "fixing"},
 		"old_pane": body{"colour": "amber"}, "cause": "over-tight", "behind": []string{"seal-perished"},
 		"version": 0})
 	if v.Reckoning.Cause != "A fixing too tight, because of a seal that shrank or perished" {
@@ -46,46 +47,46 @@ func TestRoadByCalls(t *testing.T) {
 	}
 	entry := body{"id": "", "kind": "fasteners", "what": "bracket screw", "held": body{"how": "screw", "drive": "PH2"},
 		"count": 4, "fate": "back", "in": 0}
-	v = ok[shop.View](c, "POST", job+"/strip", entry, "Idempotency-Key", "strip-one")
+	v = ok[jobview.View](c, "POST", job+"/strip", entry, "Idempotency-Key", "strip-one")
 	e := v.Job.Strip[0]
-	ok[shop.View](c, "PUT", job+"/strip/"+e.Entry.ID+"/back", body{"in": 4, "version": e.Version})
-	ok[shop.View](c, "PUT", job+"/choice", body{"material": "glass-ceramic", "thickness": 4})
+	ok[jobview.View](c, "PUT", job+"/strip/"+e.Entry.ID+"/back", body{"in": 4, "version": e.Version})
+	ok[jobview.View](c, "PUT", job+"/choice", body{"material": "glass-ceramic", "thickness": 4})
 	pane := v.Pane
 	pane.Raked = true
-	ok[shop.View](c, "PUT", job+"/pane", HeldChange{Held: pane.Held, Version: pane.Version})
+	ok[jobview.View](c, "PUT", job+"/pane", HeldChange{Held: pane.Held, Version: pane.Version})
 	object := v.Job.Object
 	object.Stamp = "GC 4"
-	ok[shop.View](c, "PUT", job+"/object", object)
+	ok[jobview.View](c, "PUT", job+"/object", object)
 	customer := v.Job.Customer
 	customer.Note = "rings twice"
-	ok[shop.View](c, "PUT", job+"/customer", customer)
-	ok[shop.View](c, "PUT", job, body{"story": "cracked", "place": "site", "version": v.Job.Version})
-	v = ok[shop.View](c, "PUT", job+"/wait", body{"waits_for": "gasket", "version": pane.Version + 1})
+	ok[jobview.View](c, "PUT", job+"/customer", customer)
+	ok[jobview.View](c, "PUT", job, body{"story": "cracked", "place": "site", "version": v.Job.Version})
+	v = ok[jobview.View](c, "PUT", job+"/wait", body{"waits_for": "gasket", "version": pane.Version + 1})
 	if v.Job.Object.Stamp != "GC 4" || !v.Pane.Raked || v.Job.Customer.Note != "rings twice" ||
 		v.Pane.WaitsFor != "gasket" {
 		t.Errorf("%+v", v.Job)
 	}
 	for _, s := range v.Reckoning.Plan.Steps {
-		ok[shop.View](c, "PUT", job+"/steps/"+s.Key, body{"outcome": "done"})
+		ok[jobview.View](c, "PUT", job+"/steps/"+s.Key, body{"outcome": "done"})
 	}
 	for _, k := range v.Checks {
 		a := body{"outcome": "pass"}
 		if k.Limit != nil {
 			a["value"] = 0.5
 		}
-		ok[shop.View](c, "PUT", job+"/checks/"+k.Key, a)
+		ok[jobview.View](c, "PUT", job+"/checks/"+k.Key, a)
 	}
-	ok[shop.View](c, "DELETE", job+"/checks/paper?seen=1", nil)
+	ok[jobview.View](c, "DELETE", job+"/checks/paper?seen=1", nil)
 	a := c.call("POST", job+"/ticket", body{}, "Idempotency-Key", "sign-too-early")
 	if p := a.problem(t); a.status != 409 || p.Type != "open" || len(p.Hindrances) != 1 || p.Hindrances[0].Key != "paper" {
 		t.Errorf("%d %s", a.status, a.body)
 	}
-	ok[shop.View](c, "PUT", job+"/checks/paper", body{"outcome": "not-applicable", "finding": "no seal there"})
-	v = ok[shop.View](c, "POST", job+"/ticket", body{}, "Idempotency-Key", "sign-it-now")
+	ok[jobview.View](c, "PUT", job+"/checks/paper", body{"outcome": "not-applicable", "finding": "no seal there"})
+	v = ok[jobview.View](c, "POST", job+"/ticket", body{}, "Idempotency-Key", "sign-it-now")
 	if v.Job.Ticket == nil || !v.Job.Signed || len(v.Hindrances) != 0 {
 		t.Errorf("%+v", v.Job.Ticket)
 	}
-	if again := ok[shop.View](c, "POST", job+"/ticket", body{}, "Idempotency-Key",
+	if again := ok[jobview.View](c, "POST", job+"/ticket", body{}, "Idempotency-Key",
 		"sign-it-now"); again.Job.Ticket.Number != v.Job.Ticket.Number {
 		t.Error("a retry made another ticket")
 	}
@@ -94,7 +95,7 @@ func TestRoadByCalls(t *testing.T) {
 	}
 	doc := ok[json.RawMessage](c, "GET", job+"/carried", nil)
 	made := ok[Made](c, "POST", "/api/jobs/carried", string(doc), "Idempotency-Key", "bring-it-in")
-	if back := ok[shop.View](c, "GET", fmt.Sprintf("/api/jobs/%d", made.ID),
+	if back := ok[jobview.View](c, "GET", fmt.Sprintf("/api/jobs/%d", made.ID),
 		nil); back.Reckoning.Order != v.Reckoning.Order || len(back.Job.Strip) != 1 {
 		t.Errorf("brought in: %s", back.Reckoning.Order)
 	}
@@ -104,13 +105,13 @@ func TestPulseMoves(t *testing.T) {
 	c := serve(t).setUp()
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
 	before := ok[Pulse](c, "GET", job+"/pulse", nil).Pulse
-	ok[shop.View](c, "PUT", job+"/readings/width_top", body{"text": "300", "instrument": "tape", "version": 0})
+	ok[jobview.View](c, "PUT", job+"/readings/width_top", body{"text": "300", "instrument": "tape", "version": 0})
 	// A retry of the same reading changes nothing.
-	ok[shop.View](c, "PUT", job+"/readings/width_top", body{"text": "300", "instrument": "tape", "version": 0})
+	ok[jobview.View](c, "PUT", job+"/readings/width_top", body{"text": "300", "instrument": "tape", "version": 0})
 	if now := ok[Pulse](c, "GET", job+"/pulse", nil).Pulse; now != before+1 {
 		t.Errorf("pulse %d, then %d", before, now)
 	}
-	ok[shop.View](c, "DELETE", job+"/readings/width_top?version=1", nil)
+	ok[jobview.View](c, "DELETE", job+"/readings/width_top?version=1", nil)
 	if now := ok[Pulse](c, "GET", job+"/pulse", nil).Pulse; now != before+2 {
 		t.Errorf("after taking back: %d", now)
 	}
@@ -217,7 +218,7 @@ func TestSumsByCalls(t *testing.T) {
 	}
 	in := body{"kind": "rounded", "measures": body{"width": "300", "height": "200", "radius": "20"}, "inset": "5",
 		"thickness": 4, "instrument": "tape"}
-	o := ok[shop.OutlineOut](c, "POST", "/api/sums/outline", in)
+	o := ok[measure.OutlineOut](c, "POST", "/api/sums/outline", in)
 	if b := o.Outline.Outer.Box(); b.Width() < 289.9 || b.Width() > 290.1 || !o.Cutting.Hand || len(o.Figures) != 4 {
 		t.Errorf("%+v, %+v", b, o.Cutting)
 	}
@@ -233,8 +234,9 @@ func TestSumsByCalls(t *testing.T) {
 	if read.status != 200 {
 		t.Fatalf("%d %s", read.status, read.body)
 	}
-	again := ok[shop.OutlineOut](c, "POST", "/api/sums/outline", body{"kind": "file", "file": json.RawMessage(read.body),
-		"measures": body{}, "inset": "", "thickness": 4, "instrument": "tape"})
+	again := ok[measure.OutlineOut](c, "POST", "/api/sums/outline",
+		body{"kind": "file", "file": json.RawMessage(read.body),
+			"measures": body{}, "inset": "", "thickness": 4, "instrument": "tape"})
 	if x, y := again.Outline.Outer.Area(), o.Outline.Outer.Area(); x-y > 0.5 || y-x > 0.5 {
 		t.Errorf("area %v came back as %v", y, x)
 	}

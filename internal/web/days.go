@@ -9,9 +9,10 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gin-gonic/gin"
 
+	"freshshard/internal/days"
+	"freshshard/internal/desk"
 	"freshshard/internal/exchange"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // DaysLink is the address that gives one's own days to a calendar.
@@ -24,23 +25,23 @@ func (v *Server) dayRoutes(api huma.API) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		l, err := v.shop.LinkOf(ctx, record.DaysLink, who(ctx).ID)
+		l, err := v.shop.Records.LinkOf(ctx, record.DaysLink, who(ctx).ID)
 		return &out[DaysLink]{DaysLink{l}}, said(ctx, err)
 	}
 	register(v, api, op("daysLink", http.MethodGet, "/api/days/link", "The address of my days"),
 		func(ctx context.Context, _ *struct{}) (*out[DaysLink], error) { return mine(ctx, nil) })
 	register(v, api, op("makeDaysLink", http.MethodPost, "/api/days/link", "Make the address of my days"),
 		func(ctx context.Context, _ *struct{}) (*out[DaysLink], error) {
-			return mine(ctx, v.shop.MakeLink(ctx, who(ctx), record.DaysLink, 0))
+			return mine(ctx, v.shop.Records.MakeLink(ctx, who(ctx), record.DaysLink, 0))
 		})
 	register(v, api, op("withdrawDaysLink", http.MethodDelete, "/api/days/link", "Withdraw it"),
 		func(ctx context.Context, _ *struct{}) (*out[DaysLink], error) {
-			return mine(ctx, v.shop.WithdrawLink(ctx, who(ctx), record.DaysLink, 0))
+			return mine(ctx, v.shop.Records.WithdrawLink(ctx, who(ctx), record.DaysLink, 0))
 		})
 	register(v, api, op("days", http.MethodGet, "/api/days", "Who does what when, of everything that is open"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.Days], error) {
-			d, err := v.shop.Days(ctx, who(ctx))
-			return &out[shop.Days]{d}, said(ctx, err)
+		func(ctx context.Context, _ *struct{}) (*out[days.Days], error) {
+			d, err := v.shop.Days.Days(ctx, who(ctx))
+			return &out[days.Days]{d}, said(ctx, err)
 		})
 	register(v, api, op("promise", http.MethodPut, "/api/days/promises/{job}",
 		"Promise a job, and keep the plan that it was read from"),
@@ -50,77 +51,77 @@ func (v *Server) dayRoutes(api huma.API) {
 				At   time.Time  `json:"at"`
 				Seen *time.Time `json:"seen,omitempty" doc:"The promise that the screen shows; nothing for none"`
 			}
-		}) (*out[shop.Days], error) {
-			d, err := v.shop.Promise(ctx, who(ctx), in.Job, in.Body.At, in.Body.Seen)
-			return &out[shop.Days]{d}, said(ctx, err)
+		}) (*out[days.Days], error) {
+			d, err := v.shop.Days.Promise(ctx, who(ctx), in.Job, in.Body.At, in.Body.Seen)
+			return &out[days.Days]{d}, said(ctx, err)
 		})
 	register(v, api, op("tryDays", http.MethodPost, "/api/days/try", "The days as they would be; nothing is changed"),
-		func(ctx context.Context, in *struct{ Body shop.WhatIf }) (*out[shop.Tried], error) {
-			t, err := v.shop.Try(ctx, in.Body)
-			return &out[shop.Tried]{t}, said(ctx, err)
+		func(ctx context.Context, in *struct{ Body days.WhatIf }) (*out[days.Tried], error) {
+			t, err := v.shop.Days.Try(ctx, in.Body)
+			return &out[days.Tried]{t}, said(ctx, err)
 		})
 	register(v, api, op("makeSo", http.MethodPost, "/api/days/so", "Glass is late, somebody is away, a step is pinned"),
 		func(ctx context.Context, in *struct {
 			Body struct {
-				What shop.WhatIf `json:"what"`
+				What days.WhatIf `json:"what"`
 				Seen int         `json:"seen" doc:"The version of the days that was tried against"`
 			}
-		}) (*out[shop.Days], error) {
-			d, err := v.shop.MakeSo(ctx, who(ctx), in.Body.What, in.Body.Seen)
-			return &out[shop.Days]{d}, said(ctx, err)
+		}) (*out[days.Days], error) {
+			d, err := v.shop.Days.MakeSo(ctx, who(ctx), in.Body.What, in.Body.Seen)
+			return &out[days.Days]{d}, said(ctx, err)
 		})
 	register(v, api, op("unpin", http.MethodDelete, "/api/days/pins", "Let a step go where it fits best"),
 		func(ctx context.Context, in *struct {
 			Step string `query:"step" minLength:"1" maxLength:"160"`
-		}) (*out[shop.Days], error) {
-			d, err := v.shop.Unpin(ctx, who(ctx), in.Step)
-			return &out[shop.Days]{d}, said(ctx, err)
+		}) (*out[days.Days], error) {
+			d, err := v.shop.Days.Unpin(ctx, who(ctx), in.Step)
+			return &out[days.Days]{d}, said(ctx, err)
 		})
 	register(v, api, op("betterDays", http.MethodGet, "/api/days/better", "What planning anew would bring"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.Better], error) {
-			b, err := v.shop.Better(ctx)
-			return &out[shop.Better]{b}, said(ctx, err)
+		func(ctx context.Context, _ *struct{}) (*out[days.Better], error) {
+			b, err := v.shop.Days.Better(ctx)
+			return &out[days.Better]{b}, said(ctx, err)
 		})
 	register(v, api, op("ways", http.MethodGet, "/api/days/jobs/{job}/ways",
 		"What would save a promise, and whom to call"),
 		func(ctx context.Context, in *struct {
 			Job int64 `path:"job" minimum:"1"`
-		}) (*out[shop.DayWays], error) {
-			w, err := v.shop.Ways(ctx, in.Job)
-			return &out[shop.DayWays]{w}, said(ctx, err)
+		}) (*out[days.DayWays], error) {
+			w, err := v.shop.Days.Ways(ctx, in.Job)
+			return &out[days.DayWays]{w}, said(ctx, err)
 		})
 	register(v, api, op("slipping", http.MethodGet, "/api/days/slipping", "Promises that are not safe any more"),
-		func(ctx context.Context, _ *struct{}) (*out[[]shop.Slip], error) {
-			all, err := v.shop.Slipping(ctx)
-			return &out[[]shop.Slip]{all}, said(ctx, err)
+		func(ctx context.Context, _ *struct{}) (*out[[]days.Slip], error) {
+			all, err := v.shop.Days.Slipping(ctx)
+			return &out[[]days.Slip]{all}, said(ctx, err)
 		})
 	register(v, api, op("dayOffer", http.MethodPost, "/api/days/offer",
 		"When a job could be promised that is not taken in yet"),
-		func(ctx context.Context, in *struct{ Body shop.TakeIn }) (*out[shop.DayOffer], error) {
-			o, err := v.shop.Offer(ctx, in.Body)
-			return &out[shop.DayOffer]{o}, said(ctx, err)
+		func(ctx context.Context, in *struct{ Body desk.TakeIn }) (*out[days.DayOffer], error) {
+			o, err := v.shop.Days.Offer(ctx, in.Body)
+			return &out[days.DayOffer]{o}, said(ctx, err)
 		})
 	register(v, api, op("takeDays", http.MethodPost, "/api/days", "Plan the days anew, and take that"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.Days], error) {
-			d, err := v.shop.TakeDays(ctx, who(ctx))
-			return &out[shop.Days]{d}, said(ctx, err)
+		func(ctx context.Context, _ *struct{}) (*out[days.Days], error) {
+			d, err := v.shop.Days.TakeDays(ctx, who(ctx))
+			return &out[days.Days]{d}, said(ctx, err)
 		})
 	places := func(ctx context.Context, err error) (*out[[]record.DayPlace], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		p, err := v.shop.DayPlaces(ctx)
+		p, err := v.shop.Days.DayPlaces(ctx)
 		return &out[[]record.DayPlace]{p}, said(ctx, err)
 	}
 	register(v, api, op("dayPlaces", http.MethodGet, "/api/days/places", "How many benches, vans and tables there are"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.DayPlace], error) { return places(ctx, nil) })
 	register(v, api, op("setDayPlace", http.MethodPut, "/api/days/places", "Say how many there are"),
-		func(ctx context.Context, in *struct{ Body shop.NewDayPlace }) (*out[[]record.DayPlace], error) {
-			return places(ctx, v.shop.SetDayPlace(ctx, who(ctx), in.Body))
+		func(ctx context.Context, in *struct{ Body days.NewDayPlace }) (*out[[]record.DayPlace], error) {
+			return places(ctx, v.shop.Days.SetDayPlace(ctx, who(ctx), in.Body))
 		})
 	register(v, api, op("weeks", http.MethodGet, "/api/weeks", "When people work, and what they may do"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Week], error) {
-			w, err := v.shop.Weeks(ctx)
+			w, err := v.shop.Days.Weeks(ctx)
 			return &out[[]record.Week]{w}, said(ctx, err)
 		})
 	register(v, api, op("setWeek", http.MethodPut, "/api/weeks/{account}", "Change when a person works"),
@@ -129,10 +130,10 @@ func (v *Server) dayRoutes(api huma.API) {
 			Body    record.Week
 		}) (*out[[]record.Week], error) {
 			in.Body.Account = in.Account
-			if err := v.shop.SetWeek(ctx, who(ctx), in.Body); err != nil {
+			if err := v.shop.Days.SetWeek(ctx, who(ctx), in.Body); err != nil {
 				return nil, said(ctx, err)
 			}
-			w, err := v.shop.Weeks(ctx)
+			w, err := v.shop.Days.Weeks(ctx)
 			return &out[[]record.Week]{w}, said(ctx, err)
 		})
 }
@@ -140,10 +141,10 @@ func (v *Server) dayRoutes(api huma.API) {
 // dayFiles hand out the days: as a table, a sheet for each person, and a calendar.
 func (v *Server) dayFiles(g *gin.Engine) {
 	file := func(name, kind string, by func(context.Context) record.Account,
-		make func(io.Writer, shop.Days, record.Shop) error) gin.HandlerFunc {
+		make func(io.Writer, days.Days, record.Shop) error) gin.HandlerFunc {
 		return func(c *gin.Context) {
 			handOut(c, name, kind, func(ctx context.Context, w io.Writer) error {
-				d, err := v.shop.Days(ctx, by(ctx))
+				d, err := v.shop.Days.Days(ctx, by(ctx))
 				if err != nil {
 					return err
 				}
@@ -156,22 +157,22 @@ func (v *Server) dayFiles(g *gin.Engine) {
 		}
 	}
 	in := g.Group("/api", v.person)
-	in.GET("/days.csv", file("days.csv", "text/csv; charset=utf-8", who, func(w io.Writer, d shop.Days,
+	in.GET("/days.csv", file("days.csv", "text/csv; charset=utf-8", who, func(w io.Writer, d days.Days,
 		_ record.Shop) error {
 		return exchange.DaysTable(w, d, v.options.Zone)
 	}))
-	in.GET("/days.pdf", file("days.pdf", "application/pdf", who, func(w io.Writer, d shop.Days, s record.Shop) error {
+	in.GET("/days.pdf", file("days.pdf", "application/pdf", who, func(w io.Writer, d days.Days, s record.Shop) error {
 		return exchange.DaySheets(w, d, s, v.options.Zone)
 	}))
 	g.GET("/feeds/:token/days.ics", func(c *gin.Context) {
 		private(c)
-		l, err := v.shop.Opened(c.Request.Context(), record.DaysLink, c.Param("token"))
+		l, err := v.shop.Records.Opened(c.Request.Context(), record.DaysLink, c.Param("token"))
 		if err != nil {
 			failFile(c, err)
 			return
 		}
 		theirs := func(context.Context) record.Account { return record.Account{ID: l.Account} }
-		file("days.ics", "text/calendar; charset=utf-8", theirs, func(w io.Writer, d shop.Days, _ record.Shop) error {
+		file("days.ics", "text/calendar; charset=utf-8", theirs, func(w io.Writer, d days.Days, _ record.Shop) error {
 			address, err := v.address(c.Request.Context(), c)
 			if err != nil {
 				return err

@@ -16,28 +16,28 @@ import (
 	"freshshard/core/outline"
 	"freshshard/core/reckon"
 	"freshshard/internal/exchange"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // maker writes a file of a job, of the pane on the table where it is one pane's.
-type maker func(ctx context.Context, w io.Writer, at shop.Bench) error
+type maker func(ctx context.Context, w io.Writer, at jobview.Bench) error
 
 // fileRoutes hand out files to keep or to print. They are plain routes: what
 // they give is no JSON.
 func (v *Server) fileRoutes(g *gin.Engine) {
 	files := g.Group("/api/jobs/:id", v.person)
 	files.GET("/ticket.pdf", v.file("ticket", "pdf", "application/pdf",
-		func(ctx context.Context, w io.Writer, at shop.Bench) error {
+		func(ctx context.Context, w io.Writer, at jobview.Bench) error {
 			all, s, err := v.shop.Benches(ctx, at.Job)
 			if err != nil {
 				return err
 			}
 			return exchange.Ticket(w, s, all, v.options.Zone)
 		}))
-	type pick = func(context.Context, shop.Bench) (drawing.Drawing, error)
+	type pick = func(context.Context, jobview.Bench) (drawing.Drawing, error)
 	draw := func(write func(io.Writer, drawing.Drawing) error, pick pick) maker {
-		return func(ctx context.Context, w io.Writer, at shop.Bench) error {
+		return func(ctx context.Context, w io.Writer, at jobview.Bench) error {
 			d, err := pick(ctx, at)
 			if err != nil {
 				return err
@@ -46,7 +46,7 @@ func (v *Server) fileRoutes(g *gin.Engine) {
 		}
 	}
 	of := func(part func(reckon.Reckoning) drawing.Drawing) pick {
-		return func(ctx context.Context, at shop.Bench) (drawing.Drawing, error) {
+		return func(ctx context.Context, at jobview.Bench) (drawing.Drawing, error) {
 			r, _, err := v.shop.Sheet(ctx, at)
 			return part(r), err
 		}
@@ -61,7 +61,7 @@ func (v *Server) fileRoutes(g *gin.Engine) {
 	files.GET("/object.svg", v.file("object", "svg", "image/svg+xml", draw(exchange.SVG, v.shop.Object)))
 	for name, paper := range map[string]exchange.Paper{"a4": exchange.A4, "letter": exchange.Letter} {
 		files.GET("/template-"+name+".pdf", v.file("template", "pdf", "application/pdf",
-			func(ctx context.Context, w io.Writer, at shop.Bench) error {
+			func(ctx context.Context, w io.Writer, at jobview.Bench) error {
 				r, j, err := v.shop.Sheet(ctx, at)
 				if err != nil {
 					return err
@@ -90,7 +90,7 @@ func (v *Server) file(name, ending, kind string, make maker) gin.HandlerFunc {
 			return
 		}
 		handOut(c, fmt.Sprintf("job-%d-%s.%s", id, name, ending), kind, func(ctx context.Context, w io.Writer) error {
-			return make(ctx, w, shop.Bench{Job: id, Pane: pane})
+			return make(ctx, w, jobview.Bench{Job: id, Pane: pane})
 		})
 	}
 }

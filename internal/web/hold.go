@@ -6,8 +6,10 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/internal/days"
+	"freshshard/internal/hold"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // CureID is something that hardens in a job.
@@ -18,21 +20,21 @@ type CureID struct {
 }
 
 func (v *Server) holdRoutes(api huma.API) {
-	answer := func(ctx context.Context, at BenchID, err error) (*out[shop.Hold], error) {
+	answer := func(ctx context.Context, at BenchID, err error) (*out[hold.Hold], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		h, err := v.shop.Hold(ctx, at.bench(ctx), v.options.Zone)
-		return &out[shop.Hold]{h}, said(ctx, err)
+		h, err := v.shop.Hold.Hold(ctx, at.bench(ctx), v.options.Zone)
+		return &out[hold.Hold]{h}, said(ctx, err)
 	}
 	register(v, api, op("hold", http.MethodGet, "/api/jobs/{id}/hold", "What hardens, its clocks and its air"),
-		func(ctx context.Context, in *BenchID) (*out[shop.Hold], error) { return answer(ctx, *in, nil) })
+		func(ctx context.Context, in *BenchID) (*out[hold.Hold], error) { return answer(ctx, *in, nil) })
 	register(v, api, op("startCure", http.MethodPost, "/api/jobs/{id}/cures", "Start the clock of what was laid"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Keyed[shop.Laid]
-		}) (*out[shop.Hold], error) {
-			return answer(ctx, in.BenchID, v.shop.StartCure(ctx, who(ctx), in.Key, in.bench(ctx), in.Body, v.options.Zone))
+			Keyed[hold.Laid]
+		}) (*out[hold.Hold], error) {
+			return answer(ctx, in.BenchID, v.shop.Hold.StartCure(ctx, who(ctx), in.Key, in.bench(ctx), in.Body, v.options.Zone))
 		})
 	register(v, api, op("moveCure", http.MethodPut, "/api/jobs/{id}/cures/{cure}/place",
 		"It stands somewhere else from now on, or is warmed"),
@@ -42,25 +44,25 @@ func (v *Server) holdRoutes(api huma.API) {
 				Place  record.Where `json:"place" enum:"bench,van,yard"`
 				Heated float64      `json:"heated,omitempty" minimum:"0" maximum:"40"`
 			}
-		}) (*out[shop.Hold], error) {
-			return answer(ctx, in.BenchID, v.shop.MoveCure(ctx, who(ctx), in.bench(ctx), in.Cure,
+		}) (*out[hold.Hold], error) {
+			return answer(ctx, in.BenchID, v.shop.Hold.MoveCure(ctx, who(ctx), in.bench(ctx), in.Cure,
 				record.Stay{Place: in.Body.Place, Heated: in.Body.Heated}, in.Version, v.options.Zone))
 		})
 	register(v, api, op("dropCure", http.MethodDelete, "/api/jobs/{id}/cures/{cure}", "Take a clock out"),
-		func(ctx context.Context, in *CureID) (*out[shop.Hold], error) {
-			return answer(ctx, in.BenchID, v.shop.DropCure(ctx, who(ctx), in.bench(ctx), in.Cure, in.Version))
+		func(ctx context.Context, in *CureID) (*out[hold.Hold], error) {
+			return answer(ctx, in.BenchID, v.shop.Hold.DropCure(ctx, who(ctx), in.bench(ctx), in.Cure, in.Version))
 		})
 	v.timerRoutes(api)
 	register(v, api, op("vanLoad", http.MethodGet, "/api/jobs/{id}/van", "What to take along for what is left of a job"),
-		func(ctx context.Context, in *JobID) (*out[shop.VanLoad], error) {
-			l, err := v.shop.VanLoad(ctx, in.ID)
-			return &out[shop.VanLoad]{l}, said(ctx, err)
+		func(ctx context.Context, in *JobID) (*out[days.VanLoad], error) {
+			l, err := v.shop.Days.VanLoad(ctx, in.ID)
+			return &out[days.VanLoad]{l}, said(ctx, err)
 		})
 	register(v, api, op("adhesiveDay", http.MethodGet, "/api/adhesive-day",
 		"What is opened, set, peeled and ready, for the wall"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.AdhesiveDay], error) {
-			d, err := v.shop.AdhesiveDay(ctx)
-			return &out[shop.AdhesiveDay]{d}, said(ctx, err)
+		func(ctx context.Context, _ *struct{}) (*out[days.AdhesiveDay], error) {
+			d, err := v.shop.Days.AdhesiveDay(ctx)
+			return &out[days.AdhesiveDay]{d}, said(ctx, err)
 		})
 	register(v, api, op("noteAir", http.MethodPost, "/api/jobs/{id}/air", "Note the air, for all that hardens in it"),
 		func(ctx context.Context, in *struct {
@@ -70,9 +72,10 @@ func (v *Server) holdRoutes(api huma.API) {
 				C     float64      `json:"c"`
 				RH    float64      `json:"rh"`
 			}
-		}) (*out[shop.Hold], error) {
+		}) (*out[hold.Hold], error) {
 			b := in.Body
-			return answer(ctx, in.BenchID, v.shop.NoteAir(ctx, who(ctx), record.AirReading{Place: b.Place, C: b.C, RH: b.RH},
+			return answer(ctx, in.BenchID, v.shop.Hold.NoteAir(ctx, who(ctx),
+				record.AirReading{Place: b.Place, C: b.C, RH: b.RH},
 				v.options.Zone))
 		})
 }
@@ -89,16 +92,16 @@ func (v *Server) timerRoutes(api huma.API) {
 		"Start a clock: water, first heat, paint, cooling"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Keyed[shop.StartedTimer]
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.StartTimer(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
+			Keyed[hold.StartedTimer]
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Hold.StartTimer(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
 		})
 	register(v, api, op("nextTimer", http.MethodPut, "/api/jobs/{id}/timers/{timer}/next", "Its next part begins"),
-		func(ctx context.Context, in *TimerID) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.NextTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
+		func(ctx context.Context, in *TimerID) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Hold.NextTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
 		})
 	register(v, api, op("dropTimer", http.MethodDelete, "/api/jobs/{id}/timers/{timer}", "Take a clock out"),
-		func(ctx context.Context, in *TimerID) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.DropTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
+		func(ctx context.Context, in *TimerID) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Hold.DropTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
 		})
 }

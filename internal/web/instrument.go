@@ -13,7 +13,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/internal/instrument"
-	"freshshard/internal/shop"
+	"freshshard/internal/measure"
 )
 
 const streamPath = "/api/instruments/stream"
@@ -30,9 +30,9 @@ func (v *Server) instrumentRoutes(api huma.API) {
 	register(v, api, op("press", http.MethodPost, "/api/instruments/{name}/press", "Let a simulated instrument measure"),
 		func(ctx context.Context, in *struct {
 			Name instrument.Name `path:"name" enum:"laser,caliper,tape,feeler,screw,climate"`
-			Body shop.Press
+			Body measure.Press
 		}) (*out[instrument.Event], error) {
-			e, err := v.shop.Press(ctx, who(ctx), in.Name, in.Body)
+			e, err := v.shop.Measure.Press(ctx, who(ctx), in.Name, in.Body)
 			return &out[instrument.Event]{e}, said(ctx, err)
 		})
 }
@@ -51,7 +51,7 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 	first, err := strconv.ParseInt(r.Header.Get("Last-Event-ID"), 10, 64)
 	resumed := err == nil
 	if !resumed {
-		if first, err = v.shop.LastSignal(ctx, a); err != nil {
+		if first, err = v.shop.Measure.LastSignal(ctx, a); err != nil {
 			write(w, said(ctx, err).(*Problem))
 			return
 		}
@@ -61,7 +61,7 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 		// The id of the greeting is where a browser will resume.
 		return send(fmt.Sprintf("retry: 400\nid: %d\nevent: hello\ndata: {}\n\n", first))
 	}, streamLook, func(_ int64, send func(string) bool) (int64, bool) {
-		signals, err := v.shop.Signals(ctx, a, at)
+		signals, err := v.shop.Measure.Signals(ctx, a, at)
 		if err != nil {
 			if ctx.Err() == nil {
 				logged(ctx).WarnContext(ctx, "a stream ended", "error", err)

@@ -9,8 +9,11 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/reading"
+	"freshshard/internal/desk"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
+	"freshshard/internal/today"
 )
 
 func unitOf(s string) length.Unit { return length.Unit(s) }
@@ -26,8 +29,8 @@ type BenchID struct {
 	Pane int64 `query:"pane" minimum:"0" doc:"The pane; 0 for the first one"`
 }
 
-func (b BenchID) bench(ctx context.Context) shop.Bench {
-	return shop.Bench{Job: b.ID, Pane: b.Pane, By: who(ctx).ID}
+func (b BenchID) bench(ctx context.Context) jobview.Bench {
+	return jobview.Bench{Job: b.ID, Pane: b.Pane, By: who(ctx).ID}
 }
 
 // HeldChange is how a pane is held, with the version that the person saw.
@@ -55,25 +58,25 @@ type JobChange struct {
 }
 
 // show answers a write with the job as it is now.
-func (v *Server) show(ctx context.Context, at BenchID, err error) (*out[shop.View], error) {
+func (v *Server) show(ctx context.Context, at BenchID, err error) (*out[jobview.View], error) {
 	if err != nil {
 		return nil, said(ctx, err)
 	}
-	job, err := v.shop.Bench(ctx, at.bench(ctx))
-	return &out[shop.View]{job}, said(ctx, err)
+	job, err := v.shop.Table(ctx, at.bench(ctx))
+	return &out[jobview.View]{job}, said(ctx, err)
 }
 
 func (v *Server) jobRoutes(api huma.API) {
 	register(v, api, op("today", http.MethodGet, "/api/today", "What to do now"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.Today], error) {
-			t, err := v.shop.Today(ctx, who(ctx))
-			return &out[shop.Today]{t}, said(ctx, err)
+		func(ctx context.Context, _ *struct{}) (*out[today.Today], error) {
+			t, err := v.shop.Today.Today(ctx, who(ctx))
+			return &out[today.Today]{t}, said(ctx, err)
 		})
 	register(v, api, op("customers", http.MethodGet, "/api/customers", "Customers like some words"),
 		func(ctx context.Context, in *struct {
 			Words string `query:"words" maxLength:"120"`
 		}) (*out[[]record.Customer], error) {
-			list, err := v.shop.Customers(ctx, in.Words)
+			list, err := v.shop.Desk.Customers(ctx, in.Words)
 			return &out[[]record.Customer]{list}, said(ctx, err)
 		})
 	register(v, api, op("jobs", http.MethodGet, "/api/jobs", "Jobs like some words, newest first"),
@@ -82,13 +85,13 @@ func (v *Server) jobRoutes(api huma.API) {
 			State  string `query:"state" enum:"open,signed,withdrawn," doc:"Empty for all"`
 			Before int64  `query:"before" doc:"Go on below this id"`
 			Most   int    `query:"most" minimum:"1" maximum:"100" default:"40"`
-		}) (*out[[]shop.Listed], error) {
-			list, err := v.shop.Find(ctx, in.Words, in.State, in.Before, in.Most)
-			return &out[[]shop.Listed]{list}, said(ctx, err)
+		}) (*out[[]today.Listed], error) {
+			list, err := v.shop.Today.Find(ctx, in.Words, in.State, in.Before, in.Most)
+			return &out[[]today.Listed]{list}, said(ctx, err)
 		})
 	register(v, api, op("takeIn", http.MethodPost, "/api/jobs", "Take a broken pane in"),
-		func(ctx context.Context, in *Keyed[shop.TakeIn]) (*out[Made], error) {
-			id, err := v.shop.TakeIn(ctx, who(ctx), in.Key, in.Body)
+		func(ctx context.Context, in *Keyed[desk.TakeIn]) (*out[Made], error) {
+			id, err := v.shop.Desk.TakeIn(ctx, who(ctx), in.Key, in.Body)
 			return &out[Made]{Made{id}}, said(ctx, err)
 		})
 	register(v, api, op("copyJob", http.MethodPost, "/api/jobs/{id}/copy",
@@ -99,7 +102,7 @@ func (v *Server) jobRoutes(api huma.API) {
 				Promised *time.Time `json:"promised_at,omitempty"`
 			}]
 		}) (*out[Made], error) {
-			id, err := v.shop.Copy(ctx, who(ctx), in.Key, in.ID, in.Body.Promised)
+			id, err := v.shop.Desk.Copy(ctx, who(ctx), in.Key, in.ID, in.Body.Promised)
 			return &out[Made]{Made{id}}, said(ctx, err)
 		})
 	register(v, api, op("withdraw", http.MethodPut, "/api/jobs/{id}/withdrawn", "Close a job that came to nothing"),
@@ -108,8 +111,8 @@ func (v *Server) jobRoutes(api huma.API) {
 			Body struct {
 				Why string `json:"why" maxLength:"200"`
 			}
-		}) (*out[shop.View], error) {
-			return v.show(ctx, BenchID{JobID: in.JobID}, v.shop.Withdraw(ctx, who(ctx), in.ID, in.Body.Why))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, BenchID{JobID: in.JobID}, v.shop.Desk.Withdraw(ctx, who(ctx), in.ID, in.Body.Why))
 		})
 	register(v, api, op("setUnit", http.MethodPut, "/api/jobs/{id}/unit", "Work at a job in mm or in inches"),
 		func(ctx context.Context, in *struct {
@@ -117,69 +120,69 @@ func (v *Server) jobRoutes(api huma.API) {
 			Body struct {
 				Unit length.Unit `json:"unit" enum:"mm,in"`
 			}
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.SetUnit(ctx, who(ctx), in.ID, in.Body.Unit))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Desk.SetUnit(ctx, who(ctx), in.ID, in.Body.Unit))
 		})
 	register(v, api, op("takeUp", http.MethodDelete, "/api/jobs/{id}/withdrawn", "Open a job again that was withdrawn"),
-		func(ctx context.Context, in *JobID) (*out[shop.View], error) {
-			return v.show(ctx, BenchID{JobID: *in}, v.shop.TakeUp(ctx, who(ctx), in.ID))
+		func(ctx context.Context, in *JobID) (*out[jobview.View], error) {
+			return v.show(ctx, BenchID{JobID: *in}, v.shop.Desk.TakeUp(ctx, who(ctx), in.ID))
 		})
 	carry := op("bring", http.MethodPost, "/api/jobs/carried", "Take a carried job in")
 	carry.MaxBodyBytes = 64 << 20 // sixty pictures
-	register(v, api, carry, func(ctx context.Context, in *Keyed[shop.Carried]) (*out[Made], error) {
-		id, err := v.shop.Bring(ctx, who(ctx), in.Key, in.Body)
+	register(v, api, carry, func(ctx context.Context, in *Keyed[desk.Carried]) (*out[Made], error) {
+		id, err := v.shop.Desk.Bring(ctx, who(ctx), in.Key, in.Body)
 		return &out[Made]{Made{id}}, said(ctx, err)
 	})
 	register(v, api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"),
-		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
+		func(ctx context.Context, in *BenchID) (*out[jobview.View], error) {
 			return v.show(ctx, *in, nil)
 		})
 	register(v, api, op("pulse", http.MethodGet, "/api/jobs/{id}/pulse", "Whether a job has changed"),
 		func(ctx context.Context, in *JobID) (*out[Pulse], error) {
-			n, err := v.shop.Pulse(ctx, in.ID)
+			n, err := v.shop.Desk.Pulse(ctx, in.ID)
 			return &out[Pulse]{Pulse{n}}, said(ctx, err)
 		})
 	register(v, api, op("history", http.MethodGet, "/api/jobs/{id}/history", "What happened to a job"),
 		func(ctx context.Context, in *JobID) (*out[[]record.Event], error) {
-			list, err := v.shop.History(ctx, in.ID)
+			list, err := v.shop.Desk.History(ctx, in.ID)
 			return &out[[]record.Event]{list}, said(ctx, err)
 		})
 	register(v, api, op("carry", http.MethodGet, "/api/jobs/{id}/carried", "A job as a document"),
-		func(ctx context.Context, in *JobID) (*out[shop.Carried], error) {
-			c, err := v.shop.Carry(ctx, in.ID)
-			return &out[shop.Carried]{c}, said(ctx, err)
+		func(ctx context.Context, in *JobID) (*out[desk.Carried], error) {
+			c, err := v.shop.Desk.Carry(ctx, in.ID)
+			return &out[desk.Carried]{c}, said(ctx, err)
 		})
 	register(v, api, op("setJob", http.MethodPut, "/api/jobs/{id}", "Change promise, place and story"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Body JobChange
-		}) (*out[shop.View], error) {
+		}) (*out[jobview.View], error) {
 			b := in.Body
 			return v.show(ctx, in.BenchID,
-				v.shop.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt,
+				v.shop.Desk.SetJob(ctx, who(ctx), in.ID, record.Job{Story: b.Story, Place: b.Place, PromisedAt: b.PromisedAt,
 					Version: b.Version}))
 		})
 	register(v, api, op("setCustomer", http.MethodPut, "/api/jobs/{id}/customer",
 		"Change name, phone and note of the customer"), func(ctx context.Context, in *struct {
 		BenchID
 		Body record.Customer
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.SetCustomer(ctx, who(ctx), in.ID, in.Body))
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Desk.SetCustomer(ctx, who(ctx), in.ID, in.Body))
 	})
 	register(v, api, op("setObject", http.MethodPut, "/api/jobs/{id}/object", "Change what the object is and sees"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Body record.Object
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.SetObject(ctx, who(ctx), in.ID, in.Body))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Desk.SetObject(ctx, who(ctx), in.ID, in.Body))
 		})
 	held := op("setPane", http.MethodPut, "/api/jobs/{id}/pane", "Change how a pane is held")
 	held.MaxBodyBytes = 16 << 20 // with its outline
 	register(v, api, held, func(ctx context.Context, in *struct {
 		BenchID
 		Body HeldChange
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.SetPane(ctx, who(ctx), in.bench(ctx), in.Body.Held, in.Body.Version))
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Desk.SetPane(ctx, who(ctx), in.bench(ctx), in.Body.Held, in.Body.Version))
 	})
 	v.paneRoutes(api)
 }
@@ -203,7 +206,7 @@ func (v *Server) understand(ctx context.Context, in *struct{ Body Typed }) (*out
 	if err != nil {
 		return nil, said(ctx, err)
 	}
-	r, err := shop.Understand(in.Body.Text, unit, in.Body.Instrument, in.Body.Place)
+	r, err := measure.Understand(in.Body.Text, unit, in.Body.Instrument, in.Body.Place)
 	if err != nil {
 		return nil, said(ctx, err)
 	}

@@ -8,7 +8,7 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/internal/shop"
+	"freshshard/internal/jobview"
 	"freshshard/internal/store/storetest"
 )
 
@@ -16,7 +16,7 @@ import (
 const (
 	largeJobs = 100_000
 	largeOpen = 500
-	people    = 50
+	callers   = 50
 	pause     = 2 * time.Second
 	lasting   = 20 * time.Second
 )
@@ -71,7 +71,7 @@ func BenchmarkFiftyPeople(b *testing.B) {
 		all := []time.Duration{}
 		var wg sync.WaitGroup
 		end := time.Now().Add(lasting)
-		for n := range people {
+		for n := range callers {
 			wg.Go(func() {
 				r := rand.New(rand.NewPCG(uint64(n), 3))
 				time.Sleep(time.Duration(r.Int64N(int64(pause))))
@@ -126,11 +126,11 @@ func BenchmarkSixtyPanes(b *testing.B) {
 		"family": "putty-points", "place": "site",
 		"layout": body{"across": 10, "down": 6, "behind": false}}, "Idempotency-Key", "sixty-panes")
 	job := fmt.Sprintf("/api/jobs/%d", made.ID)
-	v := ok[shop.View](c, "GET", job, nil)
+	v := ok[jobview.View](c, "GET", job, nil)
 	for _, p := range v.Panes {
 		for place, text := range map[string]string{"width_top": "500", "width_bottom": "501", "height_left": "700",
 			"height_right": "699.5"} {
-			ok[shop.View](c, "PUT", fmt.Sprintf("%s/readings/%s?pane=%d", job, place, p.ID),
+			ok[jobview.View](c, "PUT", fmt.Sprintf("%s/readings/%s?pane=%d", job, place, p.ID),
 				body{"text": text, "instrument": "tape", "version": 0})
 		}
 	}

@@ -7,7 +7,8 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/source"
-	"freshshard/internal/shop"
+	"freshshard/internal/buy"
+	"freshshard/internal/jobview"
 )
 
 // OfferID is one offer for a pane.
@@ -17,41 +18,41 @@ type OfferID struct {
 }
 
 func (v *Server) offerRoutes(api huma.API) {
-	offers := func(ctx context.Context, at BenchID, err error) (*out[shop.Offers], error) {
+	offers := func(ctx context.Context, at BenchID, err error) (*out[buy.Offers], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		all, err := v.shop.Offers(ctx, at.bench(ctx))
-		return &out[shop.Offers]{all}, said(ctx, err)
+		all, err := v.shop.Buy.Offers(ctx, at.bench(ctx))
+		return &out[buy.Offers]{all}, said(ctx, err)
 	}
 	register(v, api, op("offers", http.MethodGet, "/api/jobs/{id}/offers",
 		"What was asked for a pane, by what it costs in the end"),
-		func(ctx context.Context, in *BenchID) (*out[shop.Offers], error) { return offers(ctx, *in, nil) })
+		func(ctx context.Context, in *BenchID) (*out[buy.Offers], error) { return offers(ctx, *in, nil) })
 	register(v, api, op("addOffer", http.MethodPost, "/api/jobs/{id}/offers", "Note what somebody asks for a pane"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Keyed[source.Offer]
-		}) (*out[shop.Offers], error) {
-			return offers(ctx, in.BenchID, v.shop.AddOffer(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
+		}) (*out[buy.Offers], error) {
+			return offers(ctx, in.BenchID, v.shop.Buy.AddOffer(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
 		})
 	register(v, api, op("dropOffer", http.MethodDelete, "/api/jobs/{id}/offers/{offer}", "Take an offer out"),
-		func(ctx context.Context, in *OfferID) (*out[shop.Offers], error) {
-			return offers(ctx, in.BenchID, v.shop.DropOffer(ctx, who(ctx), in.bench(ctx), in.Offer))
+		func(ctx context.Context, in *OfferID) (*out[buy.Offers], error) {
+			return offers(ctx, in.BenchID, v.shop.Buy.DropOffer(ctx, who(ctx), in.bench(ctx), in.Offer))
 		})
 	register(v, api, op("takeOffer", http.MethodPut, "/api/jobs/{id}/offers/{offer}/taken",
 		"Order it: the pane waits for it"),
 		func(ctx context.Context, in *struct {
 			OfferID
 			Seen int64 `query:"seen" minimum:"0" doc:"The offer that the screen shows as taken; 0 for none"`
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.TakeOffer(ctx, who(ctx), in.bench(ctx), in.Offer, in.Seen, v.options.Zone))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Buy.TakeOffer(ctx, who(ctx), in.bench(ctx), in.Offer, in.Seen, v.options.Zone))
 		})
 	register(v, api, op("setTerms", http.MethodPut, "/api/jobs/{id}/terms",
 		"What a second visit and a day of waiting cost a job"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Body shop.NewTerms
-		}) (*out[shop.Offers], error) {
-			return offers(ctx, in.BenchID, v.shop.SetTerms(ctx, who(ctx), in.bench(ctx), in.Body))
+			Body buy.NewTerms
+		}) (*out[buy.Offers], error) {
+			return offers(ctx, in.BenchID, v.shop.Buy.SetTerms(ctx, who(ctx), in.bench(ctx), in.Body))
 		})
 }

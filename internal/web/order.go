@@ -7,8 +7,9 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/price"
+	"freshshard/internal/bill"
+	"freshshard/internal/buy"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // OrderID is one order of a job.
@@ -18,47 +19,47 @@ type OrderID struct {
 }
 
 func (v *Server) orderRoutes(api huma.API) {
-	orders := func(ctx context.Context, at BenchID, err error) (*out[shop.Orders], error) {
+	orders := func(ctx context.Context, at BenchID, err error) (*out[buy.Orders], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		all, err := v.shop.Orders(ctx, at.bench(ctx))
-		return &out[shop.Orders]{all}, said(ctx, err)
+		all, err := v.shop.Buy.Orders(ctx, at.bench(ctx))
+		return &out[buy.Orders]{all}, said(ctx, err)
 	}
 	register(v, api, op("orders", http.MethodGet, "/api/jobs/{id}/orders",
 		"What was ordered for a job, and what it lacks"),
-		func(ctx context.Context, in *BenchID) (*out[shop.Orders], error) { return orders(ctx, *in, nil) })
+		func(ctx context.Context, in *BenchID) (*out[buy.Orders], error) { return orders(ctx, *in, nil) })
 	register(v, api, op("addOrder", http.MethodPost, "/api/jobs/{id}/orders", "Write an order"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Keyed[shop.NewOrder]
-		}) (*out[shop.Orders], error) {
-			return orders(ctx, in.BenchID, v.shop.AddOrder(ctx, who(ctx), in.Key, in.ID, in.Body, v.options.Zone))
+			Keyed[buy.NewOrder]
+		}) (*out[buy.Orders], error) {
+			return orders(ctx, in.BenchID, v.shop.Buy.AddOrder(ctx, who(ctx), in.Key, in.ID, in.Body, v.options.Zone))
 		})
 	register(v, api, op("moveOrder", http.MethodPut, "/api/jobs/{id}/orders/{order}/state",
 		"It is sent, confirmed or cancelled"),
 		func(ctx context.Context, in *struct {
 			OrderID
-			Body shop.OrderStep
-		}) (*out[shop.Orders], error) {
-			return orders(ctx, in.BenchID, v.shop.MoveOrder(ctx, who(ctx), in.bench(ctx), in.Order, in.Body))
+			Body buy.OrderStep
+		}) (*out[buy.Orders], error) {
+			return orders(ctx, in.BenchID, v.shop.Buy.MoveOrder(ctx, who(ctx), in.bench(ctx), in.Order, in.Body))
 		})
 	register(v, api, op("orderCame", http.MethodPut, "/api/jobs/{id}/orders/{order}/came",
 		"What came, and what goes back"),
 		func(ctx context.Context, in *struct {
 			OrderID
-			Body shop.Came
-		}) (*out[shop.Orders], error) {
-			return orders(ctx, in.BenchID, v.shop.OrderCame(ctx, who(ctx), in.bench(ctx), in.Order, in.Body))
+			Body buy.Came
+		}) (*out[buy.Orders], error) {
+			return orders(ctx, in.BenchID, v.shop.Buy.OrderCame(ctx, who(ctx), in.bench(ctx), in.Order, in.Body))
 		})
 	register(v, api, op("askSuppliers", http.MethodPost, "/api/jobs/{id}/offers/asked",
 		"Ask whoever answers by themselves"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Keyed[struct{}]
-		}) (*out[shop.Asked], error) {
-			a, err := v.shop.AskSuppliers(ctx, who(ctx), in.Key, in.bench(ctx))
-			return &out[shop.Asked]{a}, said(ctx, err)
+		}) (*out[buy.Asked], error) {
+			a, err := v.shop.Buy.AskSuppliers(ctx, who(ctx), in.Key, in.bench(ctx))
+			return &out[buy.Asked]{a}, said(ctx, err)
 		})
 }
 
@@ -67,58 +68,58 @@ func (v *Server) supplierRoutes(api huma.API) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		list, err := v.shop.Suppliers(ctx)
+		list, err := v.shop.Buy.Suppliers(ctx)
 		return &out[[]record.Supplier]{list}, said(ctx, err)
 	}
 	register(v, api, op("suppliers", http.MethodGet, "/api/suppliers", "Who answers by a call or a file"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Supplier], error) { return all(ctx, nil) })
 	register(v, api, op("setSupplier", http.MethodPut, "/api/suppliers", "Put one in, or change the one of that name"),
 		func(ctx context.Context, in *struct{ Body record.Supplier }) (*out[[]record.Supplier], error) {
-			return all(ctx, v.shop.SetSupplier(ctx, who(ctx), in.Body))
+			return all(ctx, v.shop.Buy.SetSupplier(ctx, who(ctx), in.Body))
 		})
 	register(v, api, op("dropSupplier", http.MethodDelete, "/api/suppliers/{id}", "Take one out"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*out[[]record.Supplier], error) {
-			return all(ctx, v.shop.DropSupplier(ctx, who(ctx), in.ID))
+			return all(ctx, v.shop.Buy.DropSupplier(ctx, who(ctx), in.ID))
 		})
 }
 
 func (v *Server) priceRoutes(api huma.API) {
-	priced := func(ctx context.Context, at BenchID, err error) (*out[shop.Priced], error) {
+	priced := func(ctx context.Context, at BenchID, err error) (*out[bill.Priced], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		p, err := v.shop.Price(ctx, at.bench(ctx))
-		return &out[shop.Priced]{p}, said(ctx, err)
+		p, err := v.shop.Bill.Price(ctx, at.bench(ctx))
+		return &out[bill.Priced]{p}, said(ctx, err)
 	}
 	register(v, api, op("price", http.MethodGet, "/api/jobs/{id}/price", "What a job costs the customer"),
-		func(ctx context.Context, in *BenchID) (*out[shop.Priced], error) { return priced(ctx, *in, nil) })
+		func(ctx context.Context, in *BenchID) (*out[bill.Priced], error) { return priced(ctx, *in, nil) })
 	register(v, api, op("setPrice", http.MethodPut, "/api/jobs/{id}/price", "Change it by hand"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Body price.Adjust
-		}) (*out[shop.Priced], error) {
-			return priced(ctx, in.BenchID, v.shop.SetPrice(ctx, who(ctx), in.ID, in.Body))
+		}) (*out[bill.Priced], error) {
+			return priced(ctx, in.BenchID, v.shop.Bill.SetPrice(ctx, who(ctx), in.ID, in.Body))
 		})
 	register(v, api, op("writePaper", http.MethodPost, "/api/jobs/{id}/bills", "Write a quote, an invoice or a credit"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Keyed[shop.Paper]
-		}) (*out[shop.Priced], error) {
-			return priced(ctx, in.BenchID, v.shop.Write(ctx, who(ctx), in.Key, in.ID, in.Body))
+			Keyed[bill.Paper]
+		}) (*out[bill.Priced], error) {
+			return priced(ctx, in.BenchID, v.shop.Bill.Write(ctx, who(ctx), in.Key, in.ID, in.Body))
 		})
 	register(v, api, op("rates", http.MethodGet, "/api/rates", "What the shop asks"),
 		func(ctx context.Context, _ *struct{}) (*out[price.Rates], error) {
-			r, err := v.shop.Rates(ctx)
+			r, err := v.shop.Bill.Rates(ctx)
 			return &out[price.Rates]{r}, said(ctx, err)
 		})
 	register(v, api, op("setRates", http.MethodPut, "/api/rates", "Change it"),
 		func(ctx context.Context, in *struct{ Body price.Rates }) (*out[price.Rates], error) {
-			if err := v.shop.SetRates(ctx, who(ctx), in.Body); err != nil {
+			if err := v.shop.Bill.SetRates(ctx, who(ctx), in.Body); err != nil {
 				return nil, said(ctx, err)
 			}
-			r, err := v.shop.Rates(ctx)
+			r, err := v.shop.Bill.Rates(ctx)
 			return &out[price.Rates]{r}, said(ctx, err)
 		})
 }

@@ -8,8 +8,8 @@ import (
 
 	"freshshard/core/own"
 	"freshshard/core/working"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // The shop's own limit reaches the book, the open job and its working; the
@@ -19,9 +19,9 @@ func TestOwnValuesByCalls(t *testing.T) {
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
 	for place, text := range map[string]string{"width_top": "270 ±0.3", "height_left": "242 ±0.3",
 		"bracket_reach": "16"} {
-		ok[shop.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "rule", "version": 0})
+		ok[jobview.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "rule", "version": 0})
 	}
-	first := ok[shop.View](c, "GET", job, nil)
+	first := ok[jobview.View](c, "GET", job, nil)
 	before, pulse := first.Reckoning, first.Job.Pulse
 	const path = "/api/book/family/clip-heat/clearance"
 	vs := ok[own.Values](c, "PUT", path, body{"v": 4, "sheet": "house rule after two cracked stoves", "version": 0})
@@ -29,7 +29,7 @@ func TestOwnValuesByCalls(t *testing.T) {
 		vs[0].At.IsZero() {
 		t.Fatalf("%+v", vs)
 	}
-	now := ok[shop.View](c, "GET", job, nil)
+	now := ok[jobview.View](c, "GET", job, nil)
 	if after := now.Reckoning; now.Job.Pulse == pulse || !(after.Fit.Order.W < before.Fit.Order.W) {
 		t.Errorf("with more clearance %v is ordered, before %v; pulse %d, before %d", after.Fit.Order, before.Fit.Order,
 			now.Job.Pulse, pulse)
@@ -92,7 +92,7 @@ func TestOwnValuesByCalls(t *testing.T) {
 	if vs = ok[own.Values](c, "DELETE", path+"?version=2", nil); len(vs) != 0 {
 		t.Errorf("%+v", vs)
 	}
-	if again := ok[shop.View](c, "GET", job, nil).Reckoning; again.Fit.Order != before.Fit.Order {
+	if again := ok[jobview.View](c, "GET", job, nil).Reckoning; again.Fit.Order != before.Fit.Order {
 		t.Errorf("with the book's value again %v, before %v", again.Fit.Order, before.Fit.Order)
 	}
 }

@@ -6,7 +6,9 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"freshshard/internal/shop"
+	"freshshard/internal/buy"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 )
 
 // Laid is how many panes of a job got a size.
@@ -18,38 +20,38 @@ func (v *Server) paneRoutes(api huma.API) {
 	register(v, api, op("layOut", http.MethodPut, "/api/jobs/{id}/layout", "Say how the panes of the object stand"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Body shop.LayOut
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.LayOut(ctx, who(ctx), in.ID, in.Body))
+			Body measure.LayOut
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Measure.LayOut(ctx, who(ctx), in.ID, in.Body))
 		})
 	register(v, api, op("dropPane", http.MethodDelete, "/api/jobs/{id}/pane", "Take a pane out that nothing was done to"),
-		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
-			err := v.shop.DropPane(ctx, who(ctx), in.bench(ctx))
+		func(ctx context.Context, in *BenchID) (*out[jobview.View], error) {
+			err := v.shop.Measure.DropPane(ctx, who(ctx), in.bench(ctx))
 			return v.show(ctx, BenchID{JobID: in.JobID}, err)
 		})
 	register(v, api, op("placePane", http.MethodPut, "/api/jobs/{id}/spot", "Put a pane elsewhere on its object"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Body shop.Placed
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.PlacePane(ctx, who(ctx), in.bench(ctx), in.Body))
+			Body measure.Placed
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Measure.PlacePane(ctx, who(ctx), in.bench(ctx), in.Body))
 		})
 	register(v, api, op("setPack", http.MethodPut, "/api/jobs/{id}/pack",
 		"Note the pack that all panes of the object make up"), func(ctx context.Context, in *struct {
 		BenchID
-		Body shop.PackAll
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.SetPack(ctx, who(ctx), in.ID, in.Body))
+		Body measure.PackAll
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Measure.SetPack(ctx, who(ctx), in.ID, in.Body))
 	})
 	register(v, api, op("setHeard", http.MethodPut, "/api/jobs/{id}/heard", "Say what else speaks for the size of a pane"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Body struct {
-				Heard   []shop.Heard `json:"heard" maxItems:"20"`
-				Version int          `json:"version"`
+				Heard   []measure.Heard `json:"heard" maxItems:"20"`
+				Version int             `json:"version"`
 			}
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.SetHeard(ctx, who(ctx), in.bench(ctx), in.Body.Heard, in.Body.Version))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Measure.SetHeard(ctx, who(ctx), in.bench(ctx), in.Body.Heard, in.Body.Version))
 		})
 	register(v, api, op("countScrew", http.MethodPut, "/api/jobs/{id}/screws", "Count a pane's screws off, one by one"),
 		func(ctx context.Context, in *struct {
@@ -58,29 +60,30 @@ func (v *Server) paneRoutes(api huma.API) {
 				Counted int `json:"counted" minimum:"0" maximum:"480" doc:"Over all passes"`
 				Version int `json:"version"`
 			}
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.CountScrews(ctx, who(ctx), in.bench(ctx), in.Body.Counted, in.Body.Version))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Bench.CountScrews(ctx, who(ctx), in.bench(ctx), in.Body.Counted,
+				in.Body.Version))
 		})
 	register(v, api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Body shop.Wait
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.SetWait(ctx, who(ctx), in.bench(ctx), in.Body))
+			Body buy.Wait
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Buy.SetWait(ctx, who(ctx), in.bench(ctx), in.Body))
 		})
 	register(v, api, op("laySash", http.MethodPut, "/api/jobs/{id}/sash",
 		"Lay the lights of a sash on the panes of a job"), func(ctx context.Context, in *struct {
 		BenchID
-		Body shop.SashIn
+		Body measure.SashIn
 	}) (*out[Laid], error) {
-		n, err := v.shop.LaySash(ctx, who(ctx), in.ID, in.Body)
+		n, err := v.shop.Measure.LaySash(ctx, who(ctx), in.ID, in.Body)
 		return &out[Laid]{Laid{n}}, said(ctx, err)
 	})
 	register(v, api, outlineCall("layDrawn", http.MethodPut, "/api/jobs/{id}/outline",
 		"Lay an outline on the table as the opening of a pane"), func(ctx context.Context, in *struct {
 		BenchID
-		Body shop.Drawn
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.LayDrawn(ctx, who(ctx), in.bench(ctx), in.Body))
+		Body measure.Drawn
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Measure.LayDrawn(ctx, who(ctx), in.bench(ctx), in.Body))
 	})
 }

@@ -9,8 +9,9 @@ import (
 
 	"freshshard/core/outline"
 	"freshshard/core/pane"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
 	"freshshard/internal/photo"
-	"freshshard/internal/shop"
 )
 
 // Several panes by calls: laid out, one waited for, one taken out, each with
@@ -18,22 +19,22 @@ import (
 func TestPanesByCalls(t *testing.T) {
 	c := serve(t).setUp()
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
-	v := ok[shop.View](c, "PUT", job+"/layout", body{"across": 2, "down": 2, "behind": false, "had": 1})
+	v := ok[jobview.View](c, "PUT", job+"/layout", body{"across": 2, "down": 2, "behind": false, "had": 1})
 	if len(v.Panes) != 4 || v.Pane.Number != 1 {
 		t.Fatalf("%d panes, on %d", len(v.Panes), v.Pane.Number)
 	}
 	third := fmt.Sprintf("?pane=%d", v.Panes[2].ID)
 	for place, text := range map[string]string{"width_top": "270", "height_left": "242", "bracket_reach": "16"} {
-		v = ok[shop.View](c, "PUT", job+"/readings/"+place+third, body{"text": text, "instrument": "rule", "version": 0})
+		v = ok[jobview.View](c, "PUT", job+"/readings/"+place+third, body{"text": text, "instrument": "rule", "version": 0})
 	}
 	if v.Pane.Number != 3 || !v.Reckoning.Fit.Ready || v.Reckoning.Fit.Chance == nil || len(v.Reckoning.Slide) == 0 {
 		t.Errorf("pane %d, %+v", v.Pane.Number, v.Reckoning.Fit.Chance)
 	}
-	v = ok[shop.View](c, "PUT", job+"/wait"+third, body{"waits_for": "glass", "version": v.Pane.Version})
+	v = ok[jobview.View](c, "PUT", job+"/wait"+third, body{"waits_for": "glass", "version": v.Pane.Version})
 	if v.Panes[2].State != "wait" || v.Panes[0].State != "now" {
 		t.Errorf("%+v", v.Panes)
 	}
-	v = ok[shop.View](c, "DELETE", job+fmt.Sprintf("/pane?pane=%d", v.Panes[3].ID), nil)
+	v = ok[jobview.View](c, "DELETE", job+fmt.Sprintf("/pane?pane=%d", v.Panes[3].ID), nil)
 	if len(v.Panes) != 3 {
 		t.Errorf("%d panes after one was taken out", len(v.Panes))
 	}
@@ -60,7 +61,7 @@ func TestPanesByCalls(t *testing.T) {
 func TestPanesRefuse(t *testing.T) {
 	c := serve(t).setUp()
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
-	v := ok[shop.View](c, "GET", job, nil)
+	v := ok[jobview.View](c, "GET", job, nil)
 	held := func(change func(*HeldChange)) HeldChange {
 		h := HeldChange{Held: v.Pane.Held, Version: v.Pane.Version}
 		change(&h)
@@ -131,13 +132,13 @@ func TestPanesRefuse(t *testing.T) {
 func TestShapeAndUsesByCalls(t *testing.T) {
 	c := serve(t).setUp()
 	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
-	v := ok[shop.View](c, "GET", job, nil)
+	v := ok[jobview.View](c, "GET", job, nil)
 	h := HeldChange{Held: v.Pane.Held, Version: v.Pane.Version}
 	h.Shape.Kind, h.Uses = "round-top", []string{"mild-soap"}
-	v = ok[shop.View](c, "PUT", job+"/pane", h)
+	v = ok[jobview.View](c, "PUT", job+"/pane", h)
 	for place, text := range map[string]string{"shape_width": "400", "shape_spring": "300", "shape_rise": "120",
 		"bracket_reach": "18"} {
-		v = ok[shop.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "tape", "version": 0})
+		v = ok[jobview.View](c, "PUT", job+"/readings/"+place, body{"text": text, "instrument": "tape", "version": 0})
 	}
 	if v.Reckoning.Fit.Form != "round top" || len(v.Pane.Uses) != 1 ||
 		!strings.Contains(v.Reckoning.Order, "rise above it") {
@@ -152,7 +153,7 @@ func TestShapeAndUsesByCalls(t *testing.T) {
 	if len(k.Measures) != 9 || len(k.Checks) != 4 {
 		t.Errorf("%d measures, %d checks", len(k.Measures), len(k.Checks))
 	}
-	bend := ok[shop.BendOut](c, "POST", "/api/sums/bend", body{"chord": "1000", "rise": "50", "thickness": 4})
+	bend := ok[measure.BendOut](c, "POST", "/api/sums/bend", body{"chord": "1000", "rise": "50", "thickness": 4})
 	if math.Abs(bend.Bend.Radius-2525) > 1e-9 || len(bend.Figures) != 4 {
 		t.Errorf("%+v", bend.Bend)
 	}
@@ -173,7 +174,7 @@ func TestPhotoByCalls(t *testing.T) {
 	for i, p := range e.Points {
 		points = append(points, body{"px": p, "curve": i == 3})
 	}
-	out := ok[shop.PhotoOut](c, "POST", "/api/sums/photo", body{"sheet": body{"w": 210, "h": 297}, "corners": e.Corners,
+	out := ok[measure.PhotoOut](c, "POST", "/api/sums/photo", body{"sheet": body{"w": 210, "h": 297}, "corners": e.Corners,
 		"points": points, "error": 3})
 	if b := out.Outline.Outer.Box(); math.Abs(b.Width()-photo.ExampleWidth) > 0.1 || out.Doubt <= 0 ||
 		len(out.Figures) < 5 || out.Figures[0].Text == "" {

@@ -11,21 +11,22 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"freshshard/core/fault"
+	"freshshard/internal/buy"
 	"freshshard/internal/exchange"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // paperRoutes hand out orders and bills as PDF and the ledger as CSV.
 func (v *Server) paperRoutes(g *gin.Engine) {
 	job := g.Group("/api/jobs/:id", v.person)
 	job.GET("/orders/:paper/order.pdf",
-		v.paper("order", func(ctx context.Context, w io.Writer, at shop.Bench, id int64) error {
-			all, err := v.shop.Orders(ctx, at)
+		v.paper("order", func(ctx context.Context, w io.Writer, at jobview.Bench, id int64) error {
+			all, err := v.shop.Buy.Orders(ctx, at)
 			if err != nil {
 				return err
 			}
-			i := slices.IndexFunc(all.Orders, func(o shop.OrderView) bool { return o.ID == id })
+			i := slices.IndexFunc(all.Orders, func(o buy.OrderView) bool { return o.ID == id })
 			if i < 0 {
 				return &record.NotFound{What: "this order"}
 			}
@@ -36,8 +37,8 @@ func (v *Server) paperRoutes(g *gin.Engine) {
 			return exchange.Order(w, s, all.Orders[i].Order, views, v.options.Zone)
 		}))
 	job.GET("/bills/:paper/bill.pdf",
-		v.paper("bill", func(ctx context.Context, w io.Writer, at shop.Bench, id int64) error {
-			b, s, err := v.shop.Bill(ctx, at.Job, id)
+		v.paper("bill", func(ctx context.Context, w io.Writer, at jobview.Bench, id int64) error {
+			b, s, err := v.shop.Bill.Bill(ctx, at.Job, id)
 			if err != nil {
 				return err
 			}
@@ -53,7 +54,7 @@ func (v *Server) paperRoutes(g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			bills, err := v.shop.Ledger(ctx, who(ctx), from, to)
+			bills, err := v.shop.Bill.Ledger(ctx, who(ctx), from, to)
 			if err != nil {
 				return err
 			}
@@ -77,7 +78,7 @@ func (v *Server) day(field, text string, usual int) (time.Time, error) {
 }
 
 // paper hands out one numbered paper of a job.
-func (v *Server) paper(name string, make func(context.Context, io.Writer, shop.Bench, int64) error) gin.HandlerFunc {
+func (v *Server) paper(name string, make func(context.Context, io.Writer, jobview.Bench, int64) error) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		id, bad := strconv.ParseInt(c.Param("paper"), 10, 64)
 		job, wrong := strconv.ParseInt(c.Param("id"), 10, 64)
@@ -86,7 +87,7 @@ func (v *Server) paper(name string, make func(context.Context, io.Writer, shop.B
 			return
 		}
 		handOut(c, fmt.Sprintf("%s-%d.pdf", name, id), "application/pdf", func(ctx context.Context, w io.Writer) error {
-			return make(ctx, w, shop.First(job), id)
+			return make(ctx, w, jobview.First(job), id)
 		})
 	}
 }

@@ -13,8 +13,10 @@ import (
 
 	"freshshard/core/experience"
 	"freshshard/internal/exchange"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
+	"freshshard/internal/records"
+	"freshshard/internal/today"
 )
 
 // Token opens one thing without signing in.
@@ -24,8 +26,8 @@ type Token struct {
 
 // Outgoing is what goes with a signed job, and the address that opens it.
 type Outgoing struct {
-	Passport shop.Passport `json:"passport"`
-	Link     *record.Link  `json:"link,omitempty" doc:"Nothing where it was withdrawn"`
+	Passport records.Passport `json:"passport"`
+	Link     *record.Link     `json:"link,omitempty" doc:"Nothing where it was withdrawn"`
 }
 
 // passportPath is the page that a passport's code opens.
@@ -34,23 +36,23 @@ const passportPath = "/p/"
 func (v *Server) passportRoutes(api huma.API) {
 	register(v, api, open(op("openPassport", http.MethodGet, "/api/passport/{token}",
 		"What goes with an object, by its address")),
-		func(ctx context.Context, in *Token) (*out[shop.Passport], error) {
-			l, err := v.shop.Opened(ctx, record.PassportLink, in.Token)
+		func(ctx context.Context, in *Token) (*out[records.Passport], error) {
+			l, err := v.shop.Records.Opened(ctx, record.PassportLink, in.Token)
 			if err != nil {
 				return nil, said(ctx, err)
 			}
-			p, err := v.shop.Passport(ctx, l.Job)
-			return &out[shop.Passport]{p}, said(ctx, err)
+			p, err := v.shop.Records.Passport(ctx, l.Job)
+			return &out[records.Passport]{p}, said(ctx, err)
 		})
 	outgoing := func(ctx context.Context, job int64, err error) (*out[Outgoing], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
 		var o Outgoing
-		if o.Passport, err = v.shop.Passport(ctx, job); err != nil {
+		if o.Passport, err = v.shop.Records.Passport(ctx, job); err != nil {
 			return nil, said(ctx, err)
 		}
-		o.Link, err = v.shop.LinkOf(ctx, record.PassportLink, job)
+		o.Link, err = v.shop.Records.LinkOf(ctx, record.PassportLink, job)
 		return &out[Outgoing]{o}, said(ctx, err)
 	}
 	register(v, api, op("passport", http.MethodGet, "/api/jobs/{id}/passport", "What goes out with a signed job"),
@@ -64,26 +66,26 @@ func (v *Server) passportRoutes(api huma.API) {
 				Shown bool `json:"shown"`
 			}
 		}) (*out[Outgoing], error) {
-			return outgoing(ctx, in.ID, v.shop.ShowPhoto(ctx, who(ctx), in.ID, in.Photo, in.Body.Shown))
+			return outgoing(ctx, in.ID, v.shop.Desk.ShowPhoto(ctx, who(ctx), in.ID, in.Photo, in.Body.Shown))
 		})
 	register(v, api, op("makeLink", http.MethodPost, "/api/jobs/{id}/link", "Make the address that opens its passport"),
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
-			return outgoing(ctx, in.ID, v.shop.MakeLink(ctx, who(ctx), record.PassportLink, in.ID))
+			return outgoing(ctx, in.ID, v.shop.Records.MakeLink(ctx, who(ctx), record.PassportLink, in.ID))
 		})
 	register(v, api, op("withdrawLink", http.MethodDelete, "/api/jobs/{id}/link",
 		"Withdraw it: it opens nothing any more"),
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
-			return outgoing(ctx, in.ID, v.shop.WithdrawLink(ctx, who(ctx), record.PassportLink, in.ID))
+			return outgoing(ctx, in.ID, v.shop.Records.WithdrawLink(ctx, who(ctx), record.PassportLink, in.ID))
 		})
 	register(v, api, op("through", http.MethodGet, "/api/jobs/{id}/through", "The object through time"),
-		func(ctx context.Context, in *JobID) (*out[[]shop.Through], error) {
-			all, err := v.shop.Through(ctx, in.ID)
-			return &out[[]shop.Through]{all}, said(ctx, err)
+		func(ctx context.Context, in *JobID) (*out[[]records.Through], error) {
+			all, err := v.shop.Records.Through(ctx, in.ID)
+			return &out[[]records.Through]{all}, said(ctx, err)
 		})
 	register(v, api, op("experience", http.MethodGet, "/api/jobs/{id}/experience",
 		"How often what was fitted like this came back within a year"),
 		func(ctx context.Context, in *BenchID) (*out[[]experience.Line], error) {
-			all, err := v.shop.Experience(ctx, in.bench(ctx))
+			all, err := v.shop.Records.Experience(ctx, in.bench(ctx))
 			return &out[[]experience.Line]{all}, said(ctx, err)
 		})
 	register(v, api, op("again", http.MethodPost, "/api/jobs/{id}/again", "The same object is back: take it in again"),
@@ -93,15 +95,15 @@ func (v *Server) passportRoutes(api huma.API) {
 				Promised *time.Time `json:"promised_at,omitempty"`
 			}]
 		}) (*out[Made], error) {
-			id, err := v.shop.Again(ctx, who(ctx), in.Key, in.ID, in.Body.Promised)
+			id, err := v.shop.Records.Again(ctx, who(ctx), in.Key, in.ID, in.Body.Promised)
 			return &out[Made]{Made{id}}, said(ctx, err)
 		})
 	register(v, api, op("search", http.MethodGet, "/api/search", "Look for words in everything that is kept"),
 		func(ctx context.Context, in *struct {
 			Words string `query:"words" maxLength:"80"`
-		}) (*out[shop.Found], error) {
-			f, err := v.shop.Search(ctx, in.Words)
-			return &out[shop.Found]{f}, said(ctx, err)
+		}) (*out[today.Found], error) {
+			f, err := v.shop.Today.Search(ctx, in.Words)
+			return &out[today.Found]{f}, said(ctx, err)
 		})
 	v.reminderRoutes(api)
 }
@@ -118,10 +120,10 @@ func (v *Server) reminderRoutes(api huma.API) {
 			return nil, said(ctx, err)
 		}
 		d := Due{}
-		if d.Reminders, err = v.shop.Reminders(ctx); err != nil {
+		if d.Reminders, err = v.shop.Records.Reminders(ctx); err != nil {
 			return nil, said(ctx, err)
 		}
-		d.Calendar, err = v.shop.LinkOf(ctx, record.CalendarLink, 0)
+		d.Calendar, err = v.shop.Records.LinkOf(ctx, record.CalendarLink, 0)
 		return &out[Due]{d}, said(ctx, err)
 	}
 	register(v, api, op("reminders", http.MethodGet, "/api/reminders", "What is to be looked at again, the soonest first"),
@@ -129,39 +131,39 @@ func (v *Server) reminderRoutes(api huma.API) {
 	register(v, api, op("reminded", http.MethodPut, "/api/reminders/{id}", "It was done, is dropped, or put off"),
 		func(ctx context.Context, in *struct {
 			ID   int64 `path:"id" minimum:"1"`
-			Body shop.Reminded
+			Body records.Reminded
 		}) (*out[Due], error) {
-			return due(ctx, v.shop.Reminded(ctx, who(ctx), in.ID, in.Body))
+			return due(ctx, v.shop.Records.Reminded(ctx, who(ctx), in.ID, in.Body))
 		})
 	register(v, api, op("remember", http.MethodPost, "/api/jobs/{id}/reminders", "Remember to look at it again"),
 		func(ctx context.Context, in *struct {
 			JobID
-			Keyed[shop.Remember]
+			Keyed[records.Remember]
 		}) (*out[Due], error) {
-			_, err := v.shop.Remember(ctx, who(ctx), in.Key, in.ID, in.Body)
+			_, err := v.shop.Records.Remember(ctx, who(ctx), in.Key, in.ID, in.Body)
 			return due(ctx, err)
 		})
 	register(v, api, op("makeCalendar", http.MethodPost, "/api/reminders/link", "Make the address of the calendar"),
 		func(ctx context.Context, _ *struct{}) (*out[Due], error) {
-			return due(ctx, v.shop.MakeLink(ctx, who(ctx), record.CalendarLink, 0))
+			return due(ctx, v.shop.Records.MakeLink(ctx, who(ctx), record.CalendarLink, 0))
 		})
 	register(v, api, op("withdrawCalendar", http.MethodDelete, "/api/reminders/link", "Withdraw it"),
 		func(ctx context.Context, _ *struct{}) (*out[Due], error) {
-			return due(ctx, v.shop.WithdrawLink(ctx, who(ctx), record.CalendarLink, 0))
+			return due(ctx, v.shop.Records.WithdrawLink(ctx, who(ctx), record.CalendarLink, 0))
 		})
 }
 
 // passportFiles are the papers of a signed job, and what its address gives.
 func (v *Server) passportFiles(g *gin.Engine) {
 	job := g.Group("/api/jobs/:id", v.person)
-	paper := func(make func(io.Writer, shop.Passport, string, *time.Location) error) func(*gin.Context) maker {
+	paper := func(make func(io.Writer, records.Passport, string, *time.Location) error) func(*gin.Context) maker {
 		return func(c *gin.Context) maker {
-			return func(ctx context.Context, w io.Writer, at shop.Bench) error {
-				p, err := v.shop.Passport(ctx, at.Job)
+			return func(ctx context.Context, w io.Writer, at jobview.Bench) error {
+				p, err := v.shop.Records.Passport(ctx, at.Job)
 				if err != nil {
 					return err
 				}
-				l, err := v.shop.LinkOf(ctx, record.PassportLink, at.Job)
+				l, err := v.shop.Records.LinkOf(ctx, record.PassportLink, at.Job)
 				if err != nil {
 					return err
 				}
@@ -188,7 +190,7 @@ func (v *Server) passportFiles(g *gin.Engine) {
 		job.GET("/"+name+".pdf", func(c *gin.Context) { v.file(name, "pdf", "application/pdf", make(c))(c) })
 	}
 	job.GET("/record.pdf", v.file("record", "pdf", "application/pdf",
-		func(ctx context.Context, w io.Writer, at shop.Bench) error {
+		func(ctx context.Context, w io.Writer, at jobview.Bench) error {
 			all, s, err := v.shop.Benches(ctx, at.Job)
 			if err != nil {
 				return err
@@ -197,12 +199,12 @@ func (v *Server) passportFiles(g *gin.Engine) {
 		}))
 	g.GET("/api/passport/:token/photos/:photo", func(c *gin.Context) {
 		private(c)
-		l, err := v.shop.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
+		l, err := v.shop.Records.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
 		var b []byte
 		if err == nil {
 			id, bad := strconv.ParseInt(c.Param("photo"), 10, 64)
 			if err = error(&record.NotFound{What: "this picture"}); bad == nil {
-				b, err = v.shop.ShownPicture(c.Request.Context(), l.Job, id)
+				b, err = v.shop.Desk.ShownPicture(c.Request.Context(), l.Job, id)
 			}
 		}
 		if err != nil {
@@ -213,13 +215,13 @@ func (v *Server) passportFiles(g *gin.Engine) {
 	})
 	g.GET("/api/passport/:token/passport.pdf", func(c *gin.Context) {
 		private(c)
-		l, err := v.shop.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
+		l, err := v.shop.Records.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
 		if err != nil {
 			failFile(c, err)
 			return
 		}
 		handOut(c, fmt.Sprintf("passport-%d.pdf", l.Job), "application/pdf", func(ctx context.Context, w io.Writer) error {
-			p, err := v.shop.Passport(ctx, l.Job)
+			p, err := v.shop.Records.Passport(ctx, l.Job)
 			if err != nil {
 				return err
 			}
@@ -237,7 +239,7 @@ func (v *Server) passportFiles(g *gin.Engine) {
 	})
 	calendar := func(c *gin.Context) {
 		handOut(c, "reminders.ics", "text/calendar; charset=utf-8", func(ctx context.Context, w io.Writer) error {
-			all, err := v.shop.Reminders(ctx)
+			all, err := v.shop.Records.Reminders(ctx)
 			if err != nil {
 				return err
 			}
@@ -251,7 +253,7 @@ func (v *Server) passportFiles(g *gin.Engine) {
 	g.GET("/api/reminders.ics", v.person, calendar)
 	g.GET("/feeds/:token/reminders.ics", func(c *gin.Context) {
 		private(c)
-		if _, err := v.shop.Opened(c.Request.Context(), record.CalendarLink, c.Param("token")); err != nil {
+		if _, err := v.shop.Records.Opened(c.Request.Context(), record.CalendarLink, c.Param("token")); err != nil {
 			failFile(c, err)
 			return
 		}
@@ -273,5 +275,5 @@ func (v *Server) address(ctx context.Context, c *gin.Context) (string, error) {
 	if c.Request.TLS != nil {
 		scheme = "https"
 	}
-	return v.shop.Address(ctx, scheme+"://"+c.Request.Host)
+	return v.shop.People.Address(ctx, scheme+"://"+c.Request.Host)
 }

@@ -9,9 +9,9 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gin-gonic/gin"
 
+	"freshshard/internal/jobview"
 	"freshshard/internal/photo"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 func (v *Server) photoRoutes(api huma.API) {
@@ -22,15 +22,15 @@ func (v *Server) photoRoutes(api huma.API) {
 		Key     string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80"`
 		Entry   string `query:"entry" maxLength:"40" doc:"Entry of the strip log that it shows"`
 		RawBody []byte `contentType:"application/octet-stream"`
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.AddPhoto(ctx, who(ctx), in.Key, in.ID, in.Entry, in.RawBody))
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Desk.AddPhoto(ctx, who(ctx), in.Key, in.ID, in.Entry, in.RawBody))
 	})
 	register(v, api, op("dropPhoto", http.MethodDelete, "/api/jobs/{id}/photos/{photo}", "Take a picture away"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Photo int64 `path:"photo"`
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Desk.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
 		})
 }
 
@@ -42,7 +42,7 @@ func (v *Server) picture(small bool) gin.HandlerFunc {
 		var b []byte
 		err := error(&record.NotFound{What: "this picture"})
 		if err1 == nil && err2 == nil {
-			b, err = v.shop.Picture(c.Request.Context(), job, id, small)
+			b, err = v.shop.Desk.Picture(c.Request.Context(), job, id, small)
 		}
 		var p *Problem
 		if errors.As(said(c.Request.Context(), err), &p) {

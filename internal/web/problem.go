@@ -12,8 +12,10 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/prove"
+	"freshshard/internal/change"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
+	"freshshard/internal/records"
+	"freshshard/internal/typed"
 )
 
 // Problem is every error that the API gives, as application/problem+json
@@ -106,13 +108,13 @@ func problem(status int, kind, detail string, fields ...FieldError) *Problem {
 // logged and told as a fault of the program, without its text.
 func said(ctx context.Context, err error) error {
 	var (
-		at       *shop.At
+		at       *typed.At
 		missing  *record.NotFound
 		conflict *record.Conflict
 		denied   *record.Denied
 		slow     *record.Slow
 		reused   *record.Reused
-		open     *shop.Open
+		open     *records.Open
 	)
 	switch {
 	case err == nil:
@@ -156,7 +158,7 @@ func said(ctx context.Context, err error) error {
 	case errors.As(err, &broken):
 		return problem(http.StatusServiceUnavailable, "check", broken.What+", and its own check refused it: "+broken.Why+
 			". That is a fault of the program. Nothing was changed.")
-	case shop.Unreachable(err):
+	case change.Unreachable(err):
 		return problem(http.StatusServiceUnavailable, "failed",
 			"The shop's records cannot be reached just now. Nothing was lost; try again in a moment.")
 	}

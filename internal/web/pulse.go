@@ -21,7 +21,7 @@ func (v *Server) pulse(w http.ResponseWriter, r *http.Request) {
 	ctx := r.Context()
 	v.listen(w, r, func(send func(string) bool) bool { return send("retry: 2000\nevent: hello\ndata: {}\n\n") },
 		pulseLook, func(last int64, send func(string) bool) (int64, bool) {
-			now, err := v.shop.LastChange(ctx)
+			now, err := v.shop.Today.LastChange(ctx)
 			if err != nil {
 				if ctx.Err() == nil {
 					logged(ctx).WarnContext(ctx, "a stream ended", "error", err)

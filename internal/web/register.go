@@ -36,7 +36,7 @@ func register[In, Out any](v *Server, api huma.API, o huma.Operation, handler fu
 }
 
 func (v *Server) denied(ctx context.Context, by record.Account, call string) {
-	if err := v.shop.NoteDenied(ctx, by, call); err != nil {
+	if err := v.shop.People.NoteDenied(ctx, by, call); err != nil {
 		logged(ctx).ErrorContext(ctx, "a denial could not be noted", "error", err)
 	}
 }

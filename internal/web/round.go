@@ -10,9 +10,10 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gin-gonic/gin"
 
+	"freshshard/internal/days"
 	"freshshard/internal/exchange"
+	"freshshard/internal/hold"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 // ForecastText is a forecast as its file says it.
@@ -21,75 +22,75 @@ type ForecastText struct {
 }
 
 func (v *Server) roundRoutes(api huma.API) {
-	all := func(ctx context.Context, err error) (*out[shop.Rounds], error) {
+	all := func(ctx context.Context, err error) (*out[days.Rounds], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		r, err := v.shop.Rounds(ctx)
-		return &out[shop.Rounds]{r}, said(ctx, err)
+		r, err := v.shop.Days.Rounds(ctx)
+		return &out[days.Rounds]{r}, said(ctx, err)
 	}
 	register(v, api, op("rounds", http.MethodGet, "/api/rounds", "Rounds of the van, and what could be visited"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.Rounds], error) { return all(ctx, nil) })
+		func(ctx context.Context, _ *struct{}) (*out[days.Rounds], error) { return all(ctx, nil) })
 	register(v, api, op("planRound", http.MethodPost, "/api/rounds/try", "Lay a round out; nothing is kept"),
-		func(ctx context.Context, in *struct{ Body shop.RoundWanted }) (*out[shop.RoundTried], error) {
-			r, err := v.shop.PlanRound(ctx, in.Body)
-			return &out[shop.RoundTried]{r}, said(ctx, err)
+		func(ctx context.Context, in *struct{ Body days.RoundWanted }) (*out[days.RoundTried], error) {
+			r, err := v.shop.Days.PlanRound(ctx, in.Body)
+			return &out[days.RoundTried]{r}, said(ctx, err)
 		})
 	register(v, api, op("takeRound", http.MethodPost, "/api/rounds", "Take a round; the days go round it"),
-		func(ctx context.Context, in *Keyed[shop.RoundWanted]) (*out[shop.Rounds], error) {
-			_, err := v.shop.TakeRound(ctx, who(ctx), in.Key, in.Body)
+		func(ctx context.Context, in *Keyed[days.RoundWanted]) (*out[days.Rounds], error) {
+			_, err := v.shop.Days.TakeRound(ctx, who(ctx), in.Key, in.Body)
 			return all(ctx, err)
 		})
 	register(v, api, op("dropRound", http.MethodDelete, "/api/rounds/{id}", "Give a round up"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
-		}) (*out[shop.Rounds], error) {
-			return all(ctx, v.shop.DropRound(ctx, who(ctx), in.ID))
+		}) (*out[days.Rounds], error) {
+			return all(ctx, v.shop.Days.DropRound(ctx, who(ctx), in.ID))
 		})
 	register(v, api, op("roundLoad", http.MethodGet, "/api/rounds/{id}/load", "What goes into the van for a round"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
-		}) (*out[shop.RoundLoad], error) {
-			l, err := v.shop.RoundLoad(ctx, in.ID)
-			return &out[shop.RoundLoad]{l}, said(ctx, err)
+		}) (*out[days.RoundLoad], error) {
+			l, err := v.shop.Days.RoundLoad(ctx, in.ID)
+			return &out[days.RoundLoad]{l}, said(ctx, err)
 		})
 	register(v, api, op("setSite", http.MethodPut, "/api/jobs/{id}/site", "Where a job at the customer's is"),
 		func(ctx context.Context, in *struct {
 			ID   int64 `path:"id" minimum:"1"`
 			Body record.Site
-		}) (*out[shop.Rounds], error) {
+		}) (*out[days.Rounds], error) {
 			in.Body.Job = in.ID
-			return all(ctx, v.shop.SetSite(ctx, who(ctx), in.Body))
+			return all(ctx, v.shop.Days.SetSite(ctx, who(ctx), in.Body))
 		})
 	register(v, api, op("roadMap", http.MethodGet, "/api/roads", "What the van can go by"),
 		func(ctx context.Context, _ *struct{}) (*out[record.RoadMap], error) {
-			m, err := v.shop.RoadMap(ctx)
+			m, err := v.shop.Days.RoadMap(ctx)
 			return &out[record.RoadMap]{m}, said(ctx, err)
 		})
 	register(v, api, op("setRoadMap", http.MethodPut, "/api/roads", "Change what the van can go by"),
 		func(ctx context.Context, in *struct{ Body record.RoadMap }) (*out[record.RoadMap], error) {
-			if err := v.shop.SetRoadMap(ctx, who(ctx), in.Body); err != nil {
+			if err := v.shop.Days.SetRoadMap(ctx, who(ctx), in.Body); err != nil {
 				return nil, said(ctx, err)
 			}
-			m, err := v.shop.RoadMap(ctx)
+			m, err := v.shop.Days.RoadMap(ctx)
 			return &out[record.RoadMap]{m}, said(ctx, err)
 		})
-	forecast := func(ctx context.Context, err error) (*out[shop.ForecastKept], error) {
+	forecast := func(ctx context.Context, err error) (*out[hold.ForecastKept], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		f, err := v.shop.Forecast(ctx)
-		return &out[shop.ForecastKept]{f}, said(ctx, err)
+		f, err := v.shop.Hold.Forecast(ctx)
+		return &out[hold.ForecastKept]{f}, said(ctx, err)
 	}
 	register(v, api, op("forecast", http.MethodGet, "/api/forecast", "Until when a forecast says the weather"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.ForecastKept], error) { return forecast(ctx, nil) })
+		func(ctx context.Context, _ *struct{}) (*out[hold.ForecastKept], error) { return forecast(ctx, nil) })
 	register(v, api, op("setForecast", http.MethodPut, "/api/forecast", "Take a forecast in"),
-		func(ctx context.Context, in *struct{ Body ForecastText }) (*out[shop.ForecastKept], error) {
-			return forecast(ctx, v.shop.SetForecast(ctx, who(ctx), strings.NewReader(in.Body.Text)))
+		func(ctx context.Context, in *struct{ Body ForecastText }) (*out[hold.ForecastKept], error) {
+			return forecast(ctx, v.shop.Hold.SetForecast(ctx, who(ctx), strings.NewReader(in.Body.Text)))
 		})
 	register(v, api, op("dropForecast", http.MethodDelete, "/api/forecast", "Let the simulated station speak again"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.ForecastKept], error) {
-			return forecast(ctx, v.shop.DropForecast(ctx, who(ctx)))
+		func(ctx context.Context, _ *struct{}) (*out[hold.ForecastKept], error) {
+			return forecast(ctx, v.shop.Hold.DropForecast(ctx, who(ctx)))
 		})
 }
 
@@ -101,7 +102,7 @@ func (v *Server) roundFile(g *gin.Engine) {
 			if err != nil {
 				return &record.NotFound{What: "this round"}
 			}
-			l, err := v.shop.RoundLoad(ctx, id)
+			l, err := v.shop.Days.RoundLoad(ctx, id)
 			if err != nil {
 				return err
 			}

@@ -11,8 +11,9 @@ import (
 	"github.com/danielgtaylor/huma/v2/adapters/humagin"
 	"github.com/gin-gonic/gin"
 
+	"freshshard/internal/change"
+	"freshshard/internal/people"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
 )
 
 type (
@@ -81,7 +82,7 @@ func (v *Server) addressOf(r *http.Request) string {
 // setCookie hands a session's token to the browser; an empty one takes it back.
 func (v *Server) setCookie(token string) string {
 	c := http.Cookie{Name: v.cookieName(), Value: token, Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode,
-		Secure: !v.options.PlainHTTP, MaxAge: int(shop.SessionLife.Seconds())}
+		Secure: !v.options.PlainHTTP, MaxAge: int(change.SessionLife.Seconds())}
 	if token == "" {
 		c.MaxAge = -1
 	}
@@ -91,9 +92,9 @@ func (v *Server) setCookie(token string) string {
 // current finds the person of a call. Somebody who was shut out since has
 // none.
 func (v *Server) current(ctx context.Context) (record.Account, record.Session, error) {
-	a, s, err := v.shop.Who(ctx, callerOf(ctx).token)
+	a, s, err := v.shop.People.Who(ctx, callerOf(ctx).token)
 	switch {
-	case shop.IsNobody(err):
+	case people.IsNobody(err):
 		return record.Account{}, s, problem(http.StatusUnauthorized, "sign-in", "Sign in first.")
 	case err != nil:
 		return a, s, said(ctx, err)

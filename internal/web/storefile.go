@@ -15,7 +15,7 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/internal/exchange"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
+	"freshshard/internal/stock"
 )
 
 // StockFile is a stores file to take in.
@@ -40,7 +40,7 @@ func (v *Server) bringRoutes(api huma.API) {
 			}
 			got := Brought{Rows: wrong}
 			if len(wrong) == 0 {
-				bad, err := v.shop.AddStocks(ctx, who(ctx), in.Key, items)
+				bad, err := v.shop.Stock.AddStocks(ctx, who(ctx), in.Key, items)
 				if err != nil {
 					return nil, said(ctx, err)
 				}
@@ -60,7 +60,7 @@ func (v *Server) storeFileRoutes(g *gin.Engine) {
 	files := g.Group("/api", v.person)
 	files.GET("/stores/file.csv", func(c *gin.Context) {
 		handOut(c, "stores.csv", "text/csv; charset=utf-8", func(ctx context.Context, w io.Writer) error {
-			all, err := v.shop.Stores(ctx)
+			all, err := v.shop.Stock.Stores(ctx)
 			if err != nil {
 				return err
 			}
@@ -78,7 +78,7 @@ func (v *Server) storeFileRoutes(g *gin.Engine) {
 			return
 		}
 		handOut(c, fmt.Sprintf("label-%d.pdf", id), "application/pdf", func(ctx context.Context, w io.Writer) error {
-			i, err := v.shop.StockItem(ctx, id)
+			i, err := v.shop.Stock.StockItem(ctx, id)
 			if err != nil {
 				return err
 			}
@@ -95,20 +95,20 @@ func (v *Server) storeFileRoutes(g *gin.Engine) {
 			return exchange.Label(w, address, i.Called, lines)
 		})
 	})
-	draw := func(write func(io.Writer, drawing.Drawing) error) func(io.Writer, shop.CutView) error {
-		return func(w io.Writer, p shop.CutView) error { return write(w, drawing.CutPlan(&p.Plan, paneNames(p))) }
+	draw := func(write func(io.Writer, drawing.Drawing) error) func(io.Writer, stock.CutView) error {
+		return func(w io.Writer, p stock.CutView) error { return write(w, drawing.CutPlan(&p.Plan, paneNames(p))) }
 	}
 	plan := files.Group("/cut-room/plans/:id")
 	plan.GET("/plan.svg", v.planFile("cut-plan.svg", "image/svg+xml", draw(exchange.SVG)))
 	plan.GET("/plan.dxf", v.planFile("cut-plan.dxf", "image/vnd.dxf", draw(exchange.DXF)))
-	plan.GET("/plan.pdf", v.planFile("cut-plan.pdf", "application/pdf", func(w io.Writer, p shop.CutView) error {
+	plan.GET("/plan.pdf", v.planFile("cut-plan.pdf", "application/pdf", func(w io.Writer, p stock.CutView) error {
 		return exchange.CutPlan(w, fmt.Sprintf("Cut plan %d", p.ID), drawing.CutPlan(&p.Plan, paneNames(p)), cutRows(p))
 	}))
 	plan.GET("/plan.csv", v.planFile("cut-plan.csv", "text/csv; charset=utf-8", writeCuts))
 }
 
 // paneNames are what the pieces of a plan are called.
-func paneNames(p shop.CutView) map[string]string {
+func paneNames(p stock.CutView) map[string]string {
 	out := map[string]string{}
 	for id, c := range p.Panes {
 		if out[id] = c.Object; c.Name != "" {
@@ -120,7 +120,7 @@ func paneNames(p shop.CutView) map[string]string {
 
 // cutRows are the cuts of a plan in the order in which they are made: sheet, stock, cut,
 // from which edge, at which measure, what it gives.
-func cutRows(p shop.CutView) [][]string {
+func cutRows(p stock.CutView) [][]string {
 	out := [][]string{}
 	called := paneNames(p)
 	for i := range p.Plan.Sheets {
@@ -142,7 +142,7 @@ func cutRows(p shop.CutView) [][]string {
 }
 
 // writeCuts lists them as CSV.
-func writeCuts(w io.Writer, p shop.CutView) error {
+func writeCuts(w io.Writer, p stock.CutView) error {
 	c := csv.NewWriter(w)
 	if err := c.Write([]string{"sheet", "stock", "cut", "from", "at_mm", "gives"}); err != nil {
 		return err
@@ -151,7 +151,7 @@ func writeCuts(w io.Writer, p shop.CutView) error {
 }
 
 // planFile hands out a file of a plan.
-func (v *Server) planFile(name, kind string, make func(io.Writer, shop.CutView) error) gin.HandlerFunc {
+func (v *Server) planFile(name, kind string, make func(io.Writer, stock.CutView) error) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		id, err := strconv.ParseInt(c.Param("id"), 10, 64)
 		if err != nil || id < 1 {
@@ -159,7 +159,7 @@ func (v *Server) planFile(name, kind string, make func(io.Writer, shop.CutView) 
 			return
 		}
 		handOut(c, name, kind, func(ctx context.Context, w io.Writer) error {
-			p, err := v.shop.CutPlan(ctx, id)
+			p, err := v.shop.Stock.CutPlan(ctx, id)
 			if err != nil {
 				return err
 			}

@@ -7,8 +7,9 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/cutting"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
+	"freshshard/internal/stock"
 )
 
 // StockID is one thing in the stores.
@@ -23,43 +24,43 @@ type PlanID struct {
 
 // CutGlass is the glass that a plan is wanted of, with what is held where.
 type CutGlass struct {
-	shop.Glass
-	Pins []shop.Pin `json:"pins,omitempty" maxItems:"500"`
+	stock.Glass
+	Pins []stock.Pin `json:"pins,omitempty" maxItems:"500"`
 }
 
 func (v *Server) storeRoutes(api huma.API) {
-	stores := func(ctx context.Context, err error) (*out[shop.Stores], error) {
+	stores := func(ctx context.Context, err error) (*out[stock.Stores], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		all, err := v.shop.Stores(ctx)
-		return &out[shop.Stores]{all}, said(ctx, err)
+		all, err := v.shop.Stock.Stores(ctx)
+		return &out[stock.Stores]{all}, said(ctx, err)
 	}
 	register(v, api, op("stores", http.MethodGet, "/api/stores", "What is in the stores, what is low first"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.Stores], error) { return stores(ctx, nil) })
+		func(ctx context.Context, _ *struct{}) (*out[stock.Stores], error) { return stores(ctx, nil) })
 	register(v, api, op("addStock", http.MethodPost, "/api/stores", "Take something into the stores"),
-		func(ctx context.Context, in *Keyed[record.StockItem]) (*out[shop.Stores], error) {
-			_, err := v.shop.AddStock(ctx, who(ctx), in.Key, in.Body)
+		func(ctx context.Context, in *Keyed[record.StockItem]) (*out[stock.Stores], error) {
+			_, err := v.shop.Stock.AddStock(ctx, who(ctx), in.Key, in.Body)
 			return stores(ctx, err)
 		})
 	register(v, api, op("setStock", http.MethodPut, "/api/stores/{id}", "Change what is said of it"),
 		func(ctx context.Context, in *struct {
 			StockID
 			Body record.StockItem
-		}) (*out[shop.Stores], error) {
+		}) (*out[stock.Stores], error) {
 			in.Body.ID = in.ID
-			return stores(ctx, v.shop.SetStock(ctx, who(ctx), in.Body))
+			return stores(ctx, v.shop.Stock.SetStock(ctx, who(ctx), in.Body))
 		})
 	register(v, api, op("moveStock", http.MethodPost, "/api/stores/{id}/moves", "Book what came or went"),
 		func(ctx context.Context, in *struct {
 			StockID
-			Keyed[shop.Moved]
-		}) (*out[shop.Stores], error) {
-			return stores(ctx, v.shop.MoveStock(ctx, who(ctx), in.Key, in.ID, in.Body))
+			Keyed[stock.Moved]
+		}) (*out[stock.Stores], error) {
+			return stores(ctx, v.shop.Stock.MoveStock(ctx, who(ctx), in.Key, in.ID, in.Body))
 		})
 	register(v, api, op("stockMoves", http.MethodGet, "/api/stores/{id}/moves", "What came and went, newest first"),
 		func(ctx context.Context, in *StockID) (*out[[]record.StockMove], error) {
-			list, err := v.shop.StockMoves(ctx, in.ID)
+			list, err := v.shop.Stock.StockMoves(ctx, in.ID)
 			return &out[[]record.StockMove]{list}, said(ctx, err)
 		})
 	v.bringRoutes(api)
@@ -75,30 +76,30 @@ func (v *Server) storeRoutes(api huma.API) {
 }
 
 func (v *Server) cutRoutes(api huma.API) {
-	room := func(ctx context.Context, err error) (*out[shop.CutRoom], error) {
+	room := func(ctx context.Context, err error) (*out[stock.CutRoom], error) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		r, err := v.shop.CutRoom(ctx)
-		return &out[shop.CutRoom]{r}, said(ctx, err)
+		r, err := v.shop.Stock.CutRoom(ctx)
+		return &out[stock.CutRoom]{r}, said(ctx, err)
 	}
 	register(v, api, op("cutRoom", http.MethodGet, "/api/cut-room", "What waits to be cut, and the open plans"),
-		func(ctx context.Context, _ *struct{}) (*out[shop.CutRoom], error) { return room(ctx, nil) })
+		func(ctx context.Context, _ *struct{}) (*out[stock.CutRoom], error) { return room(ctx, nil) })
 	register(v, api, op("planCuts", http.MethodPost, "/api/cut-room/plans", "Plan what waits of one glass"),
-		func(ctx context.Context, in *struct{ Body CutGlass }) (*out[shop.CutRoom], error) {
-			return room(ctx, v.shop.PlanCuts(ctx, who(ctx), in.Body.Glass, in.Body.Pins))
+		func(ctx context.Context, in *struct{ Body CutGlass }) (*out[stock.CutRoom], error) {
+			return room(ctx, v.shop.Stock.PlanCuts(ctx, who(ctx), in.Body.Glass, in.Body.Pins))
 		})
 	type at struct {
 		PlanID
-		Body shop.CutAt
+		Body stock.CutAt
 	}
 	register(v, api, op("cut", http.MethodPut, "/api/cut-room/plans/{id}/cut", "The next cut is made"),
-		func(ctx context.Context, in *at) (*out[shop.CutRoom], error) {
-			return room(ctx, v.shop.Cut(ctx, who(ctx), in.ID, in.Body))
+		func(ctx context.Context, in *at) (*out[stock.CutRoom], error) {
+			return room(ctx, v.shop.Stock.Cut(ctx, who(ctx), in.ID, in.Body))
 		})
 	register(v, api, op("broke", http.MethodPut, "/api/cut-room/plans/{id}/broke", "What was in hand broke"),
-		func(ctx context.Context, in *at) (*out[shop.CutRoom], error) {
-			return room(ctx, v.shop.Broke(ctx, who(ctx), in.ID, in.Body))
+		func(ctx context.Context, in *at) (*out[stock.CutRoom], error) {
+			return room(ctx, v.shop.Stock.Broke(ctx, who(ctx), in.ID, in.Body))
 		})
 	register(v, api, op("undoCut", http.MethodPut, "/api/cut-room/plans/{id}/undo", "Take the last cut back"),
 		func(ctx context.Context, in *struct {
@@ -106,18 +107,18 @@ func (v *Server) cutRoutes(api huma.API) {
 			Body struct {
 				Version int `json:"version"`
 			}
-		}) (*out[shop.CutRoom], error) {
-			return room(ctx, v.shop.UndoCut(ctx, who(ctx), in.ID, in.Body.Version))
+		}) (*out[stock.CutRoom], error) {
+			return room(ctx, v.shop.Stock.UndoCut(ctx, who(ctx), in.ID, in.Body.Version))
 		})
 	register(v, api, op("cutHere", http.MethodPut, "/api/jobs/{id}/cut",
 		"The pane is cut here by hand, and sized for that"),
-		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
-			return v.show(ctx, *in, v.shop.CutHere(ctx, who(ctx), in.bench(ctx)))
+		func(ctx context.Context, in *BenchID) (*out[jobview.View], error) {
+			return v.show(ctx, *in, v.shop.Stock.CutHere(ctx, who(ctx), in.bench(ctx)))
 		})
 	register(v, api, op("cutAgain", http.MethodDelete, "/api/jobs/{id}/cut", "Let a pane wait to be cut once more"),
-		func(ctx context.Context, in *BenchID) (*out[shop.View], error) {
+		func(ctx context.Context, in *BenchID) (*out[jobview.View], error) {
 			at := in.bench(ctx)
-			return v.show(ctx, *in, v.shop.CutAgain(ctx, who(ctx), at.Job, at.Pane))
+			return v.show(ctx, *in, v.shop.Stock.CutAgain(ctx, who(ctx), at.Job, at.Pane))
 		})
 	register(v, api, op("spares", http.MethodGet, "/api/cut-room/spares", "How many blanks to cut for one good pane"),
 		func(ctx context.Context, in *struct {
@@ -125,7 +126,7 @@ func (v *Server) cutRoutes(api huma.API) {
 			Shaped   bool    `query:"shaped"`
 			Sure     float64 `query:"sure" minimum:"0" maximum:"1" default:"0.95"`
 		}) (*out[cutting.Spares], error) {
-			s, err := v.shop.SparesFor(ctx, who(ctx), in.Material, in.Shaped, in.Sure)
+			s, err := v.shop.Stock.SparesFor(ctx, who(ctx), in.Material, in.Shaped, in.Sure)
 			return &out[cutting.Spares]{s}, said(ctx, err)
 		})
 }

@@ -7,14 +7,15 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/guest"
+	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/shop"
+	"freshshard/internal/strip"
 )
 
 // StripChange is an entry as it should be, with the version that was seen.
 type StripChange struct {
-	Entry   shop.Entered `json:"entry"`
-	Version int          `json:"version"`
+	Entry   strip.Entered `json:"entry"`
+	Version int           `json:"version"`
 }
 
 // StripBack is how many of an entry are back in.
@@ -43,16 +44,16 @@ func (v *Server) stripRoutes(api huma.API) {
 	register(v, api, op("addStrip", http.MethodPost, "/api/jobs/{id}/strip", "Note what came off"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Keyed[shop.Entered]
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.AddStrip(ctx, who(ctx), in.Key, in.ID, in.Body))
+			Keyed[strip.Entered]
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Strip.AddStrip(ctx, who(ctx), in.Key, in.ID, in.Body))
 		})
 	register(v, api, op("setStrip", http.MethodPut, "/api/jobs/{id}/strip/{entry}", "Change what was noted"),
 		func(ctx context.Context, in *struct {
 			EntryID
 			Body StripChange
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.SetStrip(ctx, who(ctx), in.ID, in.Entry, in.Body.Entry, in.Body.Version))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Strip.SetStrip(ctx, who(ctx), in.ID, in.Entry, in.Body.Entry, in.Body.Version))
 		})
 	register(v, api, op("moveStrip", http.MethodPut, "/api/jobs/{id}/strip/{entry}/place",
 		"Say that something came off sooner or later"),
@@ -62,48 +63,48 @@ func (v *Server) stripRoutes(api huma.API) {
 				To      int `json:"to" minimum:"1" doc:"Its place in the order of removal"`
 				Version int `json:"version"`
 			}
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.MoveStrip(ctx, who(ctx), in.ID, in.Entry, in.Body.To, in.Body.Version))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Strip.MoveStrip(ctx, who(ctx), in.ID, in.Entry, in.Body.To, in.Body.Version))
 		})
 	register(v, api, op("dropStrip", http.MethodDelete, "/api/jobs/{id}/strip/{entry}",
 		"Take out what was noted by mistake"), func(ctx context.Context, in *struct {
 		EntryID
 		Version int `query:"version" required:"true"`
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.DropStrip(ctx, who(ctx), in.ID, in.Entry, in.Version))
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Strip.DropStrip(ctx, who(ctx), in.ID, in.Entry, in.Version))
 	})
 	register(v, api, op("put-in", http.MethodPost, "/api/jobs/{id}/guests", "Note what is put in only for now"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Keyed[guest.Guest]
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.PutIn(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Strip.PutIn(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
 		})
 	register(v, api, op("take-out", http.MethodPut, "/api/jobs/{id}/guests/{guest}", "Say that it is out, or in again"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Guest int64 `path:"guest"`
 			Body  GuestOut
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.TakeOut(ctx, who(ctx), in.ID, in.Guest, in.Body.Out))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Strip.TakeOut(ctx, who(ctx), in.ID, in.Guest, in.Body.Out))
 		})
 	register(v, api, op("putBack", http.MethodPut, "/api/jobs/{id}/strip/{entry}/back", "Say how many are back in"),
 		func(ctx context.Context, in *struct {
 			EntryID
 			Body StripBack
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.PutBack(ctx, who(ctx), in.ID, in.Entry, in.Body.In, in.Body.Version))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Strip.PutBack(ctx, who(ctx), in.ID, in.Entry, in.Body.In, in.Body.Version))
 		})
 	register(v, api, op("earlier", http.MethodGet, "/api/jobs/{id}/earlier-strips",
 		"Jobs whose strip log could be the start"), func(ctx context.Context, in *JobID) (*out[[]record.Row], error) {
-		list, err := v.shop.Earlier(ctx, in.ID)
+		list, err := v.shop.Strip.Earlier(ctx, in.ID)
 		return &out[[]record.Row]{list}, said(ctx, err)
 	})
 	register(v, api, op("copyStrip", http.MethodPut, "/api/jobs/{id}/strip-copy",
 		"Start the strip log from an earlier one"), func(ctx context.Context, in *struct {
 		BenchID
 		Body StripFrom
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.CopyStrip(ctx, who(ctx), in.ID, in.Body.From))
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Strip.CopyStrip(ctx, who(ctx), in.ID, in.Body.From))
 	})
 }

@@ -16,14 +16,15 @@ import (
 	"freshshard/core/witness"
 	"freshshard/core/working"
 	"freshshard/internal/exchange"
+	"freshshard/internal/hold"
+	"freshshard/internal/measure"
 	"freshshard/internal/photo"
-	"freshshard/internal/shop"
 )
 
 // Sash is a sash solved both ways.
 type Sash struct {
-	Across shop.SashOut `json:"across"`
-	Down   shop.SashOut `json:"down"`
+	Across measure.SashOut `json:"across"`
+	Down   measure.SashOut `json:"down"`
 }
 
 // ThicknessIn is a caliper reading as typed.
@@ -46,8 +47,8 @@ func outlineCall(id, method, path, summary string) huma.Operation {
 
 func (v *Server) sumRoutes(api huma.API) {
 	register(v, api, op("sash", http.MethodPost, "/api/sums/sash", "The lights of a sash from what could be read"),
-		func(ctx context.Context, in *struct{ Body shop.SashIn }) (*out[Sash], error) {
-			a, d, err := v.shop.Sash(ctx, in.Body)
+		func(ctx context.Context, in *struct{ Body measure.SashIn }) (*out[Sash], error) {
+			a, d, err := v.shop.Measure.Sash(ctx, in.Body)
 			return &out[Sash]{Sash{a, d}}, said(ctx, err)
 		})
 	register(v, api, op("shapes", http.MethodGet, "/api/sums/shapes", "The shapes that are made from a few measures"),
@@ -64,9 +65,9 @@ func (v *Server) sumRoutes(api huma.API) {
 		})
 	register(v, api, outlineCall("outline", http.MethodPost, "/api/sums/outline",
 		"An outline with area, perimeter, inset and whether it can be cut"),
-		func(ctx context.Context, in *struct{ Body shop.OutlineIn }) (*out[shop.OutlineOut], error) {
-			o, err := v.shop.Outline(ctx, in.Body)
-			return &out[shop.OutlineOut]{o}, said(ctx, err)
+		func(ctx context.Context, in *struct{ Body measure.OutlineIn }) (*out[measure.OutlineOut], error) {
+			o, err := v.shop.Measure.Outline(ctx, in.Body)
+			return &out[measure.OutlineOut]{o}, said(ctx, err)
 		})
 	read := op("readOutline", http.MethodPost, "/api/sums/outline/read",
 		"Read an outline from a DXF or SVG file up to 10 MB")
@@ -85,9 +86,9 @@ func (v *Server) sumRoutes(api huma.API) {
 	register(v, api, outlineCall("outlineFile", http.MethodPost, "/api/sums/outline/file",
 		"An outline as DXF, SVG or a 1:1 template"), func(ctx context.Context, in *struct {
 		Format string `query:"format" enum:"dxf,svg,a4,letter" required:"true"`
-		Body   shop.OutlineIn
+		Body   measure.OutlineIn
 	}) (*file, error) {
-		o, err := v.shop.Outline(ctx, in.Body)
+		o, err := v.shop.Measure.Outline(ctx, in.Body)
 		if err != nil {
 			return nil, said(ctx, err)
 		}
@@ -110,9 +111,9 @@ func (v *Server) sumRoutes(api huma.API) {
 	})
 	register(v, api, op("photoTemplate", http.MethodPost, "/api/sums/photo",
 		"The outline of a marked photo, its perspective taken out"),
-		func(ctx context.Context, in *struct{ Body perspective.In }) (*out[shop.PhotoOut], error) {
-			o, err := v.shop.PhotoTemplate(ctx, in.Body)
-			return &out[shop.PhotoOut]{o}, said(ctx, err)
+		func(ctx context.Context, in *struct{ Body perspective.In }) (*out[measure.PhotoOut], error) {
+			o, err := v.shop.Measure.PhotoTemplate(ctx, in.Body)
+			return &out[measure.PhotoOut]{o}, said(ctx, err)
 		})
 	register(v, api, op("examplePhoto", http.MethodGet, "/api/sums/photo/example.jpg", "A made-up photo to try it on"),
 		func(ctx context.Context, _ *struct{}) (*file, error) {
@@ -120,24 +121,24 @@ func (v *Server) sumRoutes(api huma.API) {
 			return &file{ContentType: "image/jpeg", Body: e.JPEG}, said(ctx, err)
 		})
 	register(v, api, op("pack", http.MethodPost, "/api/sums/pack", "How warm the panes of a pack get, in every order"),
-		func(ctx context.Context, in *struct{ Body shop.PackIn }) (*out[shop.PackOut], error) {
-			p, err := v.shop.Pack(ctx, in.Body)
-			return &out[shop.PackOut]{p}, said(ctx, err)
+		func(ctx context.Context, in *struct{ Body measure.PackIn }) (*out[measure.PackOut], error) {
+			p, err := v.shop.Measure.Pack(ctx, in.Body)
+			return &out[measure.PackOut]{p}, said(ctx, err)
 		})
 	register(v, api, op("bend", http.MethodPost, "/api/sums/bend", "Radius and girth of a bent pane from chord and rise"),
-		func(ctx context.Context, in *struct{ Body shop.BendIn }) (*out[shop.BendOut], error) {
-			b, err := v.shop.Bend(ctx, in.Body)
-			return &out[shop.BendOut]{b}, said(ctx, err)
+		func(ctx context.Context, in *struct{ Body measure.BendIn }) (*out[measure.BendOut], error) {
+			b, err := v.shop.Measure.Bend(ctx, in.Body)
+			return &out[measure.BendOut]{b}, said(ctx, err)
 		})
 	register(v, api, op("dew", http.MethodPost, "/api/sums/dew", "Whether a surface is dry enough to bond and paint"),
 		func(ctx context.Context, in *struct{ Body setting.Damp }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Dew(ctx, in.Body)
+			f, err := v.shop.Measure.Dew(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 	register(v, api, op("bead", http.MethodPost, "/api/sums/bead",
 		"What a bead takes, how many tubes, and whether it is laid before it skins"),
 		func(ctx context.Context, in *struct{ Body setting.Bead }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Bead(ctx, in.Body)
+			f, err := v.shop.Measure.Bead(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 	figuresOf[setting.Brad](v, api, "brad", "The pilot hole of a brad, and how near it comes to the glass")
@@ -147,34 +148,34 @@ func (v *Server) sumRoutes(api huma.API) {
 	register(v, api, op("turns", http.MethodPost, "/api/sums/turns",
 		"How far a screw turns from its first touch to a seated gasket"),
 		func(ctx context.Context, in *struct{ Body setting.Turns }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Turns(ctx, in.Body)
+			f, err := v.shop.Measure.Turns(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 	register(v, api, op("peel", http.MethodPost, "/api/sums/peel", "What let go in a bond, from its two faces"),
 		func(ctx context.Context, in *struct{ Body bond.Peel }) (*out[bond.Peeled], error) {
-			p, err := v.shop.Peel(ctx, in.Body)
+			p, err := v.shop.Measure.Peel(ctx, in.Body)
 			return &out[bond.Peeled]{p}, said(ctx, err)
 		})
 	register(v, api, op("hang", http.MethodPost, "/api/sums/hang", "What a glued plate carries that a pane hangs on"),
 		func(ctx context.Context, in *struct{ Body bond.Hang }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Hang(ctx, in.Body)
+			f, err := v.shop.Measure.Hang(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 	register(v, api, op("witness", http.MethodPost, "/api/sums/witness",
 		"The size that several readings of a pane stand for, and which of them lies"),
-		func(ctx context.Context, in *struct{ Body shop.WitnessIn }) (*out[witness.Pane], error) {
-			w, err := v.shop.Witness(ctx, in.Body)
+		func(ctx context.Context, in *struct{ Body measure.WitnessIn }) (*out[witness.Pane], error) {
+			w, err := v.shop.Measure.Witness(ctx, in.Body)
 			return &out[witness.Pane]{w}, said(ctx, err)
 		})
 	register(v, api, op("load", http.MethodPost, "/api/sums/load",
 		"A pane under loads, and what each material needs to carry them"),
-		func(ctx context.Context, in *struct{ Body shop.LoadIn }) (*out[shop.LoadOut], error) {
-			b, err := v.shop.Load(ctx, in.Body)
-			return &out[shop.LoadOut]{b}, said(ctx, err)
+		func(ctx context.Context, in *struct{ Body hold.LoadIn }) (*out[hold.LoadOut], error) {
+			b, err := v.shop.Hold.Load(ctx, in.Body)
+			return &out[hold.LoadOut]{b}, said(ctx, err)
 		})
 	register(v, api, op("thickness", http.MethodPost, "/api/sums/thickness", "Nominal thickness of a caliper reading"),
 		func(ctx context.Context, in *struct{ Body ThicknessIn }) (*out[thickness.Answer], error) {
-			a, err := v.shop.Thickness(ctx, in.Body.Text)
+			a, err := v.shop.Measure.Thickness(ctx, in.Body.Text)
 			return &out[thickness.Answer]{a}, said(ctx, err)
 		})
 }
@@ -185,7 +186,7 @@ func figuresOf[T interface {
 }](v *Server, api huma.API, name, summary string) {
 	register(v, api, op(name+"Sum", http.MethodPost, "/api/sums/"+name, summary),
 		func(ctx context.Context, in *struct{ Body T }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Presented(ctx, in.Body)
+			f, err := v.shop.Measure.Presented(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 }

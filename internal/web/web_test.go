@@ -16,6 +16,7 @@ import (
 	"strings"
 	"testing"
 
+	"freshshard/internal/jobview"
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
 	"freshshard/internal/shop"
@@ -276,7 +277,7 @@ func TestImpossibleDiagonals(t *testing.T) {
 	if a := read("width_top", "1000", 1); a.status != 200 {
 		t.Fatalf("a side: %d %s", a.status, a.body)
 	}
-	var v shop.View
+	var v jobview.View
 	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || v.Reckoning.Fault == nil ||
 		v.Reckoning.Fault.Field != "diagonal_rising" || len(v.Pane.Readings) != 3 {
 		t.Errorf("%v %+v", err, v.Reckoning.Fault)
@@ -356,7 +357,7 @@ func TestPhotos(t *testing.T) {
 			t.Fatalf("%d %s", a.status, a.body)
 		}
 	}
-	var v shop.View
+	var v jobview.View
 	if err := json.Unmarshal(c.call("GET", job, nil).body, &v); err != nil || len(v.Job.Photos) != 1 ||
 		v.Job.Photos[0].Width != 500 {
 		t.Fatalf("%v %+v", err, v.Job.Photos)

@@ -9,7 +9,10 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/reading"
 	"freshshard/core/working"
-	"freshshard/internal/shop"
+	"freshshard/internal/bench"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
+	"freshshard/internal/records"
 )
 
 // Weights are how much each judgement counts, 0 to 10.
@@ -24,38 +27,38 @@ func (v *Server) workRoutes(api huma.API) {
 		func(ctx context.Context, in *struct {
 			BenchID
 			Place reading.Place `path:"place"`
-			Body  shop.Said
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Read(ctx, who(ctx), in.bench(ctx), in.Place, in.Body))
+			Body  measure.Said
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Measure.Read(ctx, who(ctx), in.bench(ctx), in.Place, in.Body))
 		})
 	register(v, api, op("takeBack", http.MethodDelete, "/api/jobs/{id}/readings/{place}", "Take a reading back"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Place   reading.Place `path:"place"`
 			Version int           `query:"version" required:"true"`
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.TakeBack(ctx, who(ctx), in.bench(ctx), in.Place, in.Version))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Measure.TakeBack(ctx, who(ctx), in.bench(ctx), in.Place, in.Version))
 		})
 	register(v, api, op("diagnose", http.MethodPut, "/api/jobs/{id}/diagnosis",
 		"Note what was seen of the break, and why it broke"), func(ctx context.Context, in *struct {
 		BenchID
-		Body shop.Seen
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Diagnose(ctx, who(ctx), in.bench(ctx), in.Body))
+		Body bench.Seen
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Bench.Diagnose(ctx, who(ctx), in.bench(ctx), in.Body))
 	})
 	register(v, api, op("choose", http.MethodPut, "/api/jobs/{id}/choice", "Settle material and thickness"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Body shop.Settle
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Choose(ctx, who(ctx), in.bench(ctx), in.Body))
+			Body bench.Settle
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Bench.Choose(ctx, who(ctx), in.bench(ctx), in.Body))
 		})
 	register(v, api, op("weigh", http.MethodPost, "/api/jobs/{id}/weigh",
 		"The choice with other weights; nothing is kept"), func(ctx context.Context, in *struct {
 		BenchID
 		Body Weights
 	}) (*out[pane.Choice], error) {
-		c, err := v.shop.Weigh(ctx, in.bench(ctx), in.Body.Weights)
+		c, err := v.shop.Bench.Weigh(ctx, in.bench(ctx), in.Body.Weights)
 		return &out[pane.Choice]{c}, said(ctx, err)
 	})
 	register(v, api, op("whyStands", http.MethodGet, "/api/jobs/{id}/stands/{aspect}/{material}",
@@ -64,48 +67,48 @@ func (v *Server) workRoutes(api huma.API) {
 		Aspect   string `path:"aspect" maxLength:"20"`
 		Material string `path:"material" maxLength:"40"`
 	}) (*out[[]working.Figure], error) {
-		f, err := v.shop.Why(ctx, in.bench(ctx), in.Aspect, in.Material)
+		f, err := v.shop.Bench.Why(ctx, in.bench(ctx), in.Aspect, in.Material)
 		return &out[[]working.Figure]{f}, said(ctx, err)
 	})
 	register(v, api, op("tick", http.MethodPut, "/api/jobs/{id}/steps/{step}", "Say how a step ended"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Step string `path:"step" maxLength:"40"`
-			Body shop.Done
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Tick(ctx, who(ctx), in.bench(ctx), in.Step, in.Body))
+			Body bench.Done
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Bench.Tick(ctx, who(ctx), in.bench(ctx), in.Step, in.Body))
 		})
 	register(v, api, op("answer", http.MethodPut, "/api/jobs/{id}/checks/{check}", "Answer a check"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Check string `path:"check" maxLength:"40"`
-			Body  shop.Checked
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Answer(ctx, who(ctx), in.bench(ctx), in.Check, in.Body))
+			Body  bench.Checked
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Bench.Answer(ctx, who(ctx), in.bench(ctx), in.Check, in.Body))
 		})
 	register(v, api, op("tick-all", http.MethodPut, "/api/jobs/{id}/steps/{step}/all",
 		"Tick a step on every pane that is ready for it"), func(ctx context.Context, in *struct {
 		BenchID
 		Step string `path:"step" maxLength:"40"`
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.TickAll(ctx, who(ctx), in.bench(ctx).Job, in.Step))
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Bench.TickAll(ctx, who(ctx), in.bench(ctx).Job, in.Step))
 	})
 	register(v, api, op("answer-all", http.MethodPut, "/api/jobs/{id}/checks/{check}/all",
 		"Pass a check on every pane that is ready for it; a number is the worst of them"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Check string `path:"check" maxLength:"40"`
-			Body  shop.Checked
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.AnswerAll(ctx, who(ctx), in.bench(ctx).Job, in.Check, in.Body))
+			Body  bench.Checked
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Bench.AnswerAll(ctx, who(ctx), in.bench(ctx).Job, in.Check, in.Body))
 		})
 	register(v, api, op("like", http.MethodPut, "/api/jobs/{id}/like",
 		"Give all panes that are held and done alike what this one has and they lack"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Body shop.LikeThis
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Like(ctx, who(ctx), in.bench(ctx), in.Body))
+			Body bench.LikeThis
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Bench.Like(ctx, who(ctx), in.bench(ctx), in.Body))
 		})
 	register(v, api, op("reopen", http.MethodDelete, "/api/jobs/{id}/checks/{check}", "Take an answer back"),
 		func(ctx context.Context, in *struct {
@@ -113,30 +116,30 @@ func (v *Server) workRoutes(api huma.API) {
 			Check   string `path:"check" maxLength:"40"`
 			Seen    int    `query:"seen" required:"true" doc:"Version of the answer that was seen"`
 			Changed string `query:"changed" maxLength:"200" doc:"What was changed after it failed, before it is tried again"`
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Reopen(ctx, who(ctx), in.bench(ctx), in.Check, in.Seen, in.Changed))
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Bench.Reopen(ctx, who(ctx), in.bench(ctx), in.Check, in.Seen, in.Changed))
 		})
 	register(v, api, op("take-on", http.MethodPut, "/api/jobs/{id}/stops/{stop}", "Take a stop on, as an owner"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Stop string `path:"stop" maxLength:"120"`
-			Body shop.TakeOn
-		}) (*out[shop.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.TakeOn(ctx, who(ctx), in.bench(ctx), in.Stop, in.Body))
+			Body bench.TakeOn
+		}) (*out[jobview.View], error) {
+			return v.show(ctx, in.BenchID, v.shop.Bench.TakeOn(ctx, who(ctx), in.bench(ctx), in.Stop, in.Body))
 		})
 	register(v, api, op("let-go", http.MethodDelete, "/api/jobs/{id}/stops/{stop}",
 		"No longer take a stop on, as an owner"), func(ctx context.Context, in *struct {
 		BenchID
 		Stop string `path:"stop" maxLength:"120"`
-	}) (*out[shop.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.LetGo(ctx, who(ctx), in.bench(ctx), in.Stop))
+	}) (*out[jobview.View], error) {
+		return v.show(ctx, in.BenchID, v.shop.Bench.LetGo(ctx, who(ctx), in.bench(ctx), in.Stop))
 	})
 	register(v, api, op("sign", http.MethodPost, "/api/jobs/{id}/ticket", "Sign a job off"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Keyed[shop.Signature]
-		}) (*out[shop.View], error) {
-			_, err := v.shop.Sign(ctx, who(ctx), in.Key, in.ID, in.Body)
+			Keyed[records.Signature]
+		}) (*out[jobview.View], error) {
+			_, err := v.shop.Records.Sign(ctx, who(ctx), in.Key, in.ID, in.Body)
 			return v.show(ctx, in.BenchID, err)
 		})
 }

@@ -2623,6 +2623,116 @@ export interface components {
             why?: string;
         };
         AskSuppliersRequest: Record<string, never>;
+        BenchChecked: {
+            /** @description What is wrong, or why it does not apply */
+            finding?: string;
+            /** @description Read round the pane, clockwise from the top's left, mm */
+            gaps?: number[];
+            /** @enum {string} */
+            outcome: "pass" | "fail" | "not-applicable";
+            /** @description As typed, a length where wanted; several: gaps round the pane */
+            read?: string[];
+            /** Format: int64 */
+            seen?: number;
+            /**
+             * Format: double
+             * @description The number that was read, in the check's unit
+             */
+            value?: number;
+        };
+        BenchDone: {
+            /** @enum {string} */
+            outcome: "done" | "left-out" | "open";
+            reason?: string;
+            /** Format: int64 */
+            seen?: number;
+        };
+        BenchLikeThis: {
+            /** @description The settled material and thickness */
+            choice?: boolean;
+            /** @description Frame, gasket, who cuts it and the fixings on each side */
+            fixing?: boolean;
+            /** @description Readings to give them */
+            places?: string[];
+            /** @description What is to be done; only where nobody said it of them */
+            road?: boolean;
+        };
+        BenchSeen: {
+            /** @description What stood behind it, nearest first */
+            behind?: string[];
+            /** @description The cause that is settled on; empty while open */
+            cause: string;
+            evidence: {
+                [key: string]: string;
+            };
+            old_pane: {
+                [key: string]: string;
+            };
+            /** Format: int64 */
+            version: number;
+        };
+        BenchSettle: {
+            material: string;
+            /** @description Needed when a gate is closed for the material */
+            reason?: string;
+            /** Format: int64 */
+            seen?: number;
+            /** Format: double */
+            thickness: number;
+        };
+        BenchTakeOn: {
+            /**
+             * Format: double
+             * @description As the stop was seen
+             */
+            beyond: number;
+            reason: string;
+        };
+        BillPaper: {
+            /** @description What was agreed above the quote; why, for a credit */
+            agreed?: string;
+            /** @enum {string} */
+            kind: "quote" | "invoice" | "credit";
+            /**
+             * Format: int64
+             * @description As it stands on the screen, so that nothing else is written
+             */
+            total: number;
+        };
+        BillPriced: {
+            /**
+             * Format: int64
+             * @description How much the likely total is above it
+             */
+            above: number;
+            adjust: components["schemas"]["PriceAdjust"];
+            /**
+             * Format: int64
+             * @description The tax, hundredths of a percent
+             */
+            basis: number;
+            /** @description An invoice stands */
+            billed: boolean;
+            /** @description The likely total with its sum */
+            figure: components["schemas"]["WorkingFigure"];
+            lines: components["schemas"]["PriceLine"][];
+            /** @description Why no invoice can be written yet */
+            may_bill?: string;
+            net: components["schemas"]["PriceAmount"];
+            /** @description What has no price yet */
+            open: string[];
+            /** @description In the order in which they were written */
+            papers: components["schemas"]["RecordBill"][];
+            /**
+             * Format: int64
+             * @description The last quote's total, 0 for none
+             */
+            quoted: number;
+            rates: components["schemas"]["PriceRates"];
+            says: string;
+            tax: components["schemas"]["PriceAmount"];
+            total: components["schemas"]["PriceAmount"];
+        };
         BondHang: {
             /**
              * Format: double
@@ -2699,6 +2809,137 @@ export interface components {
             shares: {
                 [key: string]: number;
             };
+        };
+        BuyAsked: {
+            /** @description What would put the second before the first */
+            changes: string[];
+            offers: components["schemas"]["SourceRanked"][];
+            said: components["schemas"]["BuyAskedOf"][];
+            says: string;
+            /**
+             * Format: int64
+             * @description The one that was ordered
+             */
+            taken?: number;
+            terms: components["schemas"]["SourceTerms"];
+            /** @description What is usual of each kind of source */
+            usuals: components["schemas"]["SourceUsual"][];
+        };
+        BuyAskedOf: {
+            name: string;
+            says: string;
+            /** @description Its offer is among the others now */
+            took: boolean;
+        };
+        BuyCame: {
+            /**
+             * Format: date-time
+             * @description When what is still to come should be here
+             */
+            due?: string;
+            h?: string;
+            /** @description What is not good, or good with a word; the rest is good */
+            lines: components["schemas"]["SupplySeen"][];
+            /** Format: int64 */
+            version: number;
+            /** @description Width of the pane on the table as read, in any unit */
+            w?: string;
+        };
+        BuyNewOrder: {
+            /** Format: int64 */
+            carriage?: number;
+            /** Format: int64 */
+            days: number;
+            /** @enum {string} */
+            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
+            lines: components["schemas"]["SupplyLine"][];
+            note?: string;
+            who: string;
+        };
+        BuyNewTerms: {
+            /**
+             * Format: int64
+             * @description What each day of waiting costs this job, cents
+             */
+            day: number;
+            /** @description A mark is asked for here */
+            mark: boolean;
+            /** @description As the screen shows them, so that nobody's are overwritten unseen */
+            seen: components["schemas"]["SourceTerms"];
+            /**
+             * Format: int64
+             * @description What a second visit or try costs, cents
+             */
+            visit: number;
+        };
+        BuyOffers: {
+            /** @description What would put the second before the first */
+            changes: string[];
+            offers: components["schemas"]["SourceRanked"][];
+            says: string;
+            /**
+             * Format: int64
+             * @description The one that was ordered
+             */
+            taken?: number;
+            terms: components["schemas"]["SourceTerms"];
+            /** @description What is usual of each kind of source */
+            usuals: components["schemas"]["SourceUsual"][];
+        };
+        BuyOrderStep: {
+            /**
+             * Format: date-time
+             * @description When it should be here; as it was for nothing
+             */
+            due?: string;
+            /** @enum {string} */
+            state: "sent" | "confirmed" | "dropped";
+            /** Format: int64 */
+            version: number;
+        };
+        BuyOrderView: {
+            /**
+             * Format: int64
+             * @description Cents
+             */
+            carriage?: number;
+            /**
+             * Format: int64
+             * @description What it comes to
+             */
+            cents: number;
+            /** Format: date-time */
+            due?: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
+            /** @description It should be here */
+            late: boolean;
+            lines: components["schemas"]["SupplyLine"][];
+            note?: string;
+            /** @description Something of it is still waited for */
+            out: boolean;
+            says: string;
+            /** @enum {string} */
+            state: "to-send" | "sent" | "confirmed" | "back" | "here" | "dropped";
+            /** Format: int64 */
+            version: number;
+            who: string;
+        };
+        BuyOrders: {
+            /** @description What the job needs and is on no order: panes, seals, what is renewed */
+            lacks: components["schemas"]["SupplyLine"][];
+            /** @description What is looked at when the pane on the table comes */
+            looks: components["schemas"]["SupplyLook"][];
+            orders: components["schemas"]["BuyOrderView"][];
+        };
+        BuyWait: {
+            /** Format: int64 */
+            version: number;
+            waits_for: string;
+            /** Format: date-time */
+            waits_until?: string;
         };
         CatalogueFrom: {
             /** Format: date-time */
@@ -3111,6 +3352,523 @@ export interface components {
             right?: number;
             /** Format: double */
             top?: number;
+        };
+        DaysAdhesiveDay: {
+            /** @description At the bench now; nothing where nobody read it */
+            air?: components["schemas"]["CureAir"];
+            /** Format: date-time */
+            from: string;
+            /**
+             * Format: int64
+             * @description Panes that could be glued
+             */
+            lay: number;
+            lines: components["schemas"]["CureLine"][];
+        };
+        DaysBetter: {
+            /** @description An hour less late at least, or a promise more that is safe */
+            is: boolean;
+            now: components["schemas"]["DaysDaysSum"];
+            then: components["schemas"]["DaysDaysSum"];
+        };
+        DaysColdOne: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            hours: number;
+            /** Format: double */
+            k: number;
+        };
+        DaysDayChange: {
+            /** Format: int64 */
+            job: number;
+            /** Format: double */
+            kept: number;
+            /** Format: double */
+            kept_then: number;
+            /** Format: date-time */
+            now?: string;
+            object: string;
+            /** Format: date-time */
+            promised_at?: string;
+            safe: boolean;
+            safe_then: boolean;
+            /** Format: date-time */
+            then?: string;
+        };
+        DaysDayLane: {
+            hours: components["schemas"]["DaysHour"][];
+            /** Format: int64 */
+            id: number;
+            name: string;
+            steps: components["schemas"]["DaysDayStep"][];
+        };
+        DaysDayLeft: {
+            /** Format: int64 */
+            job: number;
+            object: string;
+            why: string;
+        };
+        DaysDayOffer: {
+            /**
+             * Format: int64
+             * @description Hands-on work in it
+             */
+            minutes: number;
+            /**
+             * Format: date-time
+             * @description Kept nine times in ten
+             */
+            nine?: string;
+            /** Format: date-time */
+            ready?: string;
+            /**
+             * Format: date-time
+             * @description The evening before, by which the ways would have it ready
+             */
+            sooner?: string;
+            /**
+             * Format: date-time
+             * @description Kept ninety-nine times in a hundred
+             */
+            sure?: string;
+            /** @description What would make it sooner */
+            ways: components["schemas"]["DaysDayWay"][];
+            why: string;
+        };
+        DaysDayReady: {
+            /** Format: int64 */
+            job: number;
+            /**
+             * Format: double
+             * @description Chance that the promise is kept
+             */
+            kept: number;
+            /**
+             * Format: int64
+             * @description min
+             */
+            late?: number;
+            /**
+             * Format: date-time
+             * @description Ready by then nine times in ten
+             */
+            nine?: string;
+            object: string;
+            /** Format: date-time */
+            promised_at?: string;
+            /** Format: date-time */
+            ready_at?: string;
+            /** @description It is kept nine times in ten, as far as it was played out, or there is none */
+            safe: boolean;
+            /**
+             * Format: date-time
+             * @description Ready by then ninety-nine times in a hundred
+             */
+            sure?: string;
+            /** @description Somebody said when its glass comes */
+            waits_for_glass?: boolean;
+            why: string;
+        };
+        DaysDayStep: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            job: number;
+            key: string;
+            /** @description It is elsewhere than in the plan that was last taken */
+            moved?: boolean;
+            object: string;
+            /** Format: int64 */
+            pane: number;
+            /** @description Somebody put it there */
+            pinned?: boolean;
+            /** @description bench, van or table */
+            place?: string;
+            /**
+             * Format: int64
+             * @description The round of the van that it belongs to
+             */
+            round?: number;
+            station: string;
+            /** @description How long it takes, and how that is known */
+            takes?: string;
+            title: string;
+            /** Format: date-time */
+            to: string;
+            /** @description Why not sooner */
+            why: string;
+            /** @description Who else is at it */
+            with: string[];
+        };
+        DaysDayWay: {
+            /** @enum {string} */
+            kind: "hand" | "longer" | "sooner" | "first";
+            /**
+             * Format: date-time
+             * @description Ready by then nine times in ten
+             */
+            nine: string;
+            says: string;
+        };
+        DaysDayWays: {
+            /**
+             * Format: date-time
+             * @description The time that they would save
+             */
+            by?: string;
+            customer?: string;
+            object: string;
+            phone?: string;
+            /** @description The cheapest first; nothing where nothing would */
+            ways: components["schemas"]["DaysDayWay"][];
+        };
+        DaysDays: {
+            /**
+             * Format: double
+             * @description Hours late when the soonest promised is done first
+             */
+            by_hand: number;
+            /** Format: date-time */
+            from: string;
+            /**
+             * Format: double
+             * @description How much better a plan could be at most, share
+             */
+            gap: number;
+            /** @description When anybody works, in order */
+            hours: components["schemas"]["DaysHour"][];
+            /** @description The soonest promised first */
+            jobs: components["schemas"]["DaysDayReady"][];
+            /**
+             * Format: double
+             * @description Hours late in all
+             */
+            late: number;
+            /** @description What has no time, or cannot be planned, with why */
+            left: components["schemas"]["DaysDayLeft"][];
+            /** @description Steps that were pinned and cannot be there any more, with why */
+            loose: components["schemas"]["DaysDayLeft"][];
+            /**
+             * Format: int64
+             * @description Steps that are elsewhere than in the plan that was last taken
+             */
+            moved: number;
+            people: components["schemas"]["DaysDayLane"][];
+            /** @description No plan is better */
+            proved: boolean;
+            tidy: components["schemas"]["DaysTidied"];
+            /**
+             * Format: int64
+             * @description Whoever changes the days says which ones they saw
+             */
+            version: number;
+            /** @description Outdoors, three hours each */
+            weather: components["schemas"]["DaysDryHour"][];
+        };
+        DaysDaysSum: {
+            /**
+             * Format: double
+             * @description Hours late in all
+             */
+            late: number;
+            /**
+             * Format: int64
+             * @description Steps without a time
+             */
+            left: number;
+            /**
+             * Format: int64
+             * @description Promises that are kept less than nine times in ten
+             */
+            unsafe: number;
+        };
+        DaysDryHour: {
+            /** Format: double */
+            c: number;
+            /** @description Fit for bonding and puttying outdoors */
+            fit: boolean;
+            /** Format: date-time */
+            from: string;
+            /** Format: double */
+            rh: number;
+        };
+        DaysHour: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+        };
+        DaysLateOne: {
+            /** Format: int64 */
+            days: number;
+            /** Format: int64 */
+            job: number;
+        };
+        DaysMoveOne: {
+            /** Format: date-time */
+            at: string;
+            /** @description Who does it */
+            people: number[];
+            step: string;
+        };
+        DaysNewDayPlace: {
+            /** Format: int64 */
+            count: number;
+            /**
+             * @description Benches, vans, tables to cut on
+             * @enum {string}
+             */
+            name: "bench" | "van" | "table";
+            /** Format: int64 */
+            seen: number;
+        };
+        DaysOffOne: {
+            /** Format: int64 */
+            account: number;
+            /** @description First day: 2026-12-24 */
+            from: string;
+            /** @description Last day */
+            to: string;
+        };
+        DaysRoundLoad: {
+            /** @description Parts by stop, so that what is for whom lies together */
+            each: components["schemas"]["DaysStopParts"][];
+            /** @description All tools once; parts, two-person work and cautions of every stop */
+            load: components["schemas"]["DaysVanLoad"];
+            sheet: components["schemas"]["DaysRoundSheet"];
+        };
+        DaysRoundSheet: {
+            /** Format: date-time */
+            back_at: string;
+            home: components["schemas"]["RecordRoundHop"][];
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            leaves_at: string;
+            /** @description Who goes */
+            names: string[];
+            people: number[];
+            stops: components["schemas"]["RecordRoundStop"][];
+            /** @description In the order of the stops */
+            visits: components["schemas"]["DaysVisit"][];
+        };
+        DaysRoundTried: {
+            /**
+             * Format: int64
+             * @description min on the road if each were a trip of its own
+             */
+            apart: number;
+            /**
+             * Format: int64
+             * @description min on the road and on the water
+             */
+            driving: number;
+            left: components["schemas"]["DaysDayLeft"][];
+            sheet: components["schemas"]["DaysRoundSheet"];
+            /**
+             * Format: int64
+             * @description min for a ferry, or for somebody to be in
+             */
+            waiting: number;
+        };
+        DaysRoundWanted: {
+            /** @description 2026-12-24 */
+            day: string;
+            jobs: number[];
+            /** @description Who goes */
+            people: number[];
+        };
+        DaysRounds: {
+            /** @description The next days on which anybody works */
+            days: string[];
+            home: string;
+            /** @description Jobs at customers' with what could be done there in one go */
+            open: components["schemas"]["DaysToVisit"][];
+            /** @description As the road map calls them */
+            places: string[];
+            taken: components["schemas"]["DaysRoundSheet"][];
+        };
+        DaysSlip: {
+            /** Format: int64 */
+            job: number;
+            /** Format: double */
+            kept: number;
+            /**
+             * Format: date-time
+             * @description Ready by then nine times in ten
+             */
+            nine?: string;
+            object: string;
+            /** Format: date-time */
+            promised_at: string;
+            why: string;
+        };
+        DaysStopParts: {
+            object: string;
+            parts: components["schemas"]["SupplyLine"][];
+        };
+        DaysTidied: {
+            /**
+             * Format: int64
+             * @description Long waits that lie in the day, not over a night
+             */
+            by_day: number;
+            /**
+             * Format: int64
+             * @description Times that somebody goes to another place
+             */
+            changes: number;
+            /**
+             * Format: double
+             * @description Hours in which people have nothing to do in the next two days
+             */
+            idle: number;
+            /**
+             * Format: int64
+             * @description Tubes and the like that are opened
+             */
+            opened: number;
+            /**
+             * Format: int64
+             * @description Stretches in which two or more are wanted at one thing
+             */
+            pairs: number;
+        };
+        DaysToVisit: {
+            /**
+             * Format: date-time
+             * @description What it needs is here then
+             */
+            from?: string;
+            /** Format: int64 */
+            job: number;
+            /** Format: int64 */
+            minutes: number;
+            object: string;
+            /** Format: int64 */
+            people: number;
+            /**
+             * Format: int64
+             * @description It is in this round already
+             */
+            round?: number;
+            site: components["schemas"]["RecordSite"];
+            what: string;
+            /** @description Why nobody can go there yet */
+            why?: string;
+        };
+        DaysTried: {
+            /** @description Jobs that are ready at another time, or whose promise is kept otherwise */
+            changes: components["schemas"]["DaysDayChange"][];
+            /** @description As they would be */
+            days: components["schemas"]["DaysDays"];
+            now: components["schemas"]["DaysDaysSum"];
+            /** @description It can be said that it is so */
+            so: boolean;
+            then: components["schemas"]["DaysDaysSum"];
+        };
+        DaysUrgentOne: {
+            /** Format: int64 */
+            minutes: number;
+            /**
+             * Format: date-time
+             * @description When its glass is here
+             */
+            not_before?: string;
+            /** Format: int64 */
+            people: number;
+            /** Format: date-time */
+            promised_at: string;
+        };
+        DaysVanLoad: {
+            /** @description Cautions that apply there */
+            mind: string[];
+            /** @description Panes, seals and what the strip log renews */
+            parts: components["schemas"]["SupplyLine"][];
+            tools: components["schemas"]["KitItem"][];
+            /** @description What takes two people there, and why */
+            two: string[];
+        };
+        DaysVisit: {
+            customer: string;
+            /** Format: int64 */
+            minutes: number;
+            object: string;
+            what: string;
+        };
+        DaysWhatIf: {
+            cold?: components["schemas"]["DaysColdOne"];
+            /** @description When one more pair of hands is here */
+            hand?: components["schemas"]["DaysHour"][];
+            late?: components["schemas"]["DaysLateOne"][];
+            move?: components["schemas"]["DaysMoveOne"][];
+            off?: components["schemas"]["DaysOffOne"][];
+            urgent?: components["schemas"]["DaysUrgentOne"][];
+        };
+        DeskCarried: {
+            /** @description fresh-shard-job */
+            format: string;
+            job: components["schemas"]["RecordJob"];
+            photos?: components["schemas"]["DeskCarriedPhoto"][];
+            /** @description Keyed digest by the shop that wrote it, in hex */
+            seal?: string;
+            /** Format: int64 */
+            version: number;
+        };
+        DeskCarriedPhoto: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @description Entry of the strip log that it shows; empty for none */
+            entry?: string;
+            /** @description Base64 */
+            jpeg: string;
+        };
+        DeskTakeIn: {
+            /**
+             * Format: int64
+             * @description A customer who is known; else 0 and a name
+             */
+            customer_id?: number;
+            /** @description Id of what heat or weather it sees */
+            exposure: string;
+            family: string;
+            gas?: boolean;
+            /** @description How its panes stand, when there are several */
+            layout?: components["schemas"]["DrawingLayout"];
+            /** @description Its door or leaf comes off its hinges */
+            leaf?: boolean;
+            /** @description Material of the old pane, as far as known */
+            like?: string;
+            /** @enum {string} */
+            moves?: "" | "road" | "trailer" | "machine";
+            name?: string;
+            object: string;
+            old?: boolean;
+            phone?: string;
+            /** @enum {string} */
+            place: "bench" | "site";
+            power?: boolean;
+            /** Format: date-time */
+            promised_at?: string;
+            /** @description What is to be done; nothing said is a new pane made to size */
+            road?: components["schemas"]["RoadChosen"];
+            stamp?: string;
+            /**
+             * @description In a door that heat goes through
+             * @enum {string}
+             */
+            stands?: "" | "inner" | "middle" | "outer";
+            /**
+             * Format: double
+             * @description Hot side in steady use, °C, when it is known better
+             */
+            steady?: number;
+            story?: string;
+            strike?: boolean;
+            vehicle?: boolean;
+            water?: boolean;
         };
         DiagnoseChange: {
             key: string;
@@ -3747,6 +4505,232 @@ export interface components {
              */
             u: number;
         };
+        HoldChime: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            job: number;
+            /**
+             * @description What hardens, a clock that runs, what is delivered
+             * @enum {string}
+             */
+            kind: "hardens" | "runs" | "comes";
+            may: string;
+            object: string;
+            /** @description It is out: somebody can go on */
+            out: boolean;
+            /** Format: int64 */
+            pane: number;
+            title: string;
+        };
+        HoldCureView: {
+            adhesive: string;
+            by: string;
+            /**
+             * Format: int64
+             * @description Hours that the air costs against the sheet's day
+             */
+            costs?: number;
+            curing?: components["schemas"]["CureCuring"];
+            /**
+             * Format: double
+             * @description By the tube's own sheet, mm in 24 h
+             */
+            depth24?: number;
+            /**
+             * Format: int64
+             * @description Long edges that the air reaches
+             */
+            edges?: number;
+            /** Format: date-time */
+            full?: string;
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: int64
+             * @description The tube out of the stores
+             */
+            item?: number;
+            /**
+             * Format: date-time
+             * @description Tapes and clamps not before
+             */
+            let_go?: string;
+            lot?: string;
+            /** Format: int64 */
+            pane: number;
+            /**
+             * Format: date-time
+             * @description Not before; nothing where it does not come within sixty days
+             */
+            ready?: string;
+            /**
+             * Format: int64
+             * @description Minutes by which the promise is too soon
+             */
+            short?: number;
+            /** Format: date-time */
+            since: string;
+            /** @description Where it stood, the first since it was laid */
+            stays: components["schemas"]["RecordStay"][];
+            /** @description The step that waits for it */
+            step: string;
+            /** @description Of the step that waits */
+            title: string;
+            /** Format: int64 */
+            version: number;
+            /** @description The air, some hours each */
+            weather: components["schemas"]["HoldWeatherHours"][];
+            /**
+             * Format: double
+             * @description Pressed width, mm
+             */
+            width?: number;
+            /** @description What else could be done about it */
+            would: components["schemas"]["HoldWould"][];
+        };
+        HoldForecastKept: {
+            /** Format: int64 */
+            hours: number;
+            /**
+             * Format: date-time
+             * @description Nothing where nobody took a forecast in
+             */
+            until?: string;
+        };
+        HoldHold: {
+            adhesives: components["schemas"]["CureAdhesive"][];
+            /** @description At the bench now; nothing where nobody read it */
+            air?: components["schemas"]["RecordAirReading"];
+            cures: components["schemas"]["HoldCureView"][];
+            /** @description Open steps that may wait for something to harden, the usual one first */
+            may: components["schemas"]["HoldMayCure"][];
+            /** @description Somebody read it in the last hours */
+            read: boolean;
+            /** @description Adhesives in the stores */
+            tubes: components["schemas"]["HoldTube"][];
+        };
+        HoldLaid: {
+            adhesive: string;
+            /** Format: double */
+            depth24?: number;
+            /** Format: int64 */
+            edges?: number;
+            /** Format: double */
+            heated?: number;
+            /**
+             * Format: int64
+             * @description The tube out of the stores
+             */
+            item?: number;
+            /** @enum {string} */
+            place: "bench" | "van" | "yard";
+            /**
+             * Format: date-time
+             * @description When the pane was in place; now for nothing
+             */
+            since?: string;
+            step: string;
+            /**
+             * Format: double
+             * @description Glass and flange as they were read, °C
+             */
+            surface?: number;
+            /** Format: double */
+            width?: number;
+        };
+        HoldLoadIn: {
+            /**
+             * Format: double
+             * @description kPa, for good
+             */
+            even: number;
+            h: string;
+            /** @enum {string} */
+            held: "" | "three" | "two" | "round";
+            lying: boolean;
+            material: string;
+            /**
+             * Format: double
+             * @description N
+             */
+            push: number;
+            /**
+             * Format: double
+             * @description mm
+             */
+            thickness: number;
+            /** @description Width; of a round pane its diameter */
+            w: string;
+            /**
+             * Format: double
+             * @description Seat out of flat, mm
+             */
+            warp: number;
+            /**
+             * Format: double
+             * @description m/s
+             */
+            wind: number;
+        };
+        HoldLoadOut: {
+            carriers: components["schemas"]["PaneCarrier"][];
+            figures: components["schemas"]["WorkingFigure"][];
+        };
+        HoldMayCure: {
+            step: string;
+            title: string;
+            /** @description The hold that waits for it without a clock yet; a second bead may keep any other shut */
+            usual: boolean;
+        };
+        HoldStartedTimer: {
+            check?: boolean;
+            /** @description Key of the step or check that it keeps shut, or empty */
+            gates?: string;
+            /**
+             * Format: int64
+             * @description 0 for the usual
+             */
+            minutes?: number;
+            /**
+             * Format: date-time
+             * @description When it began; now for nothing
+             */
+            since?: string;
+            /** @description One of the list; empty for one's own */
+            usual?: string;
+            what?: string;
+        };
+        HoldTube: {
+            /** Format: int64 */
+            id: number;
+            lot?: string;
+            name: string;
+            /** Format: date-time */
+            opened?: string;
+            /** @description Why it is not used any more */
+            spent?: string;
+        };
+        HoldWeatherHours: {
+            /** Format: double */
+            c: number;
+            /** Format: date-time */
+            from: string;
+            past: boolean;
+            /** Format: double */
+            rh: number;
+            /** Format: date-time */
+            to: string;
+        };
+        HoldWould: {
+            /** Format: double */
+            heated: number;
+            /** @enum {string} */
+            place: "bench" | "van" | "yard";
+            /** Format: date-time */
+            ready?: string;
+            says: string;
+        };
         InstrumentEvent: {
             /**
              * Format: double
@@ -3768,6 +4752,219 @@ export interface components {
              * @description mm, or °C for the climate
              */
             value: number;
+        };
+        JobviewCheckView: {
+            /** @description Keys of the steps that it waits for */
+            after: string[];
+            /** @description The unit in which the number is typed */
+            asks?: string;
+            /** Format: date-time */
+            at?: string;
+            by?: string;
+            /** @description The step that is done when this passes */
+            does?: string;
+            finding?: string;
+            /** @description Clockwise from the left end of the top, mm */
+            gaps?: number[];
+            /** @description The gaps in that unit */
+            gaps_got?: string[];
+            /** @description What was read, in that unit */
+            got?: string;
+            key: string;
+            limit?: components["schemas"]["WorkingLimit"];
+            /** @description When it may be left out; without it only an owner signs over it */
+            may?: string;
+            /** @description Proved once for the object */
+            once: boolean;
+            /** @enum {string} */
+            outcome: "" | "pass" | "fail" | "not-applicable";
+            /** @description What good looks like */
+            pass?: string;
+            /** @description The step that, done, passes this */
+            shown_by?: string;
+            /**
+             * Format: int64
+             * @description The number may be read as so many gaps round the pane
+             */
+            spread?: number;
+            text: string;
+            /** @description When it failed before */
+            trials: components["schemas"]["RecordTrial"][];
+            /** @description What to change, one at a time, when it fails */
+            try: string[];
+            /** @description Set when a number is wanted */
+            unit?: string;
+            /** Format: double */
+            value?: number;
+            /**
+             * Format: int64
+             * @description Of the answer; 0 while it is open
+             */
+            version: number;
+            /** @description What it waits for; empty when it can be answered */
+            waits?: string;
+            /** @description What good is, in the unit of whoever looks: at most 2.0 mm */
+            wants?: string;
+        };
+        JobviewGuestView: {
+            /** Format: date-time */
+            at: string;
+            /** @description Key of the step before which it is out; empty if it stays */
+            before?: string;
+            by: string;
+            /** Format: int64 */
+            id: number;
+            /** @description The last step before which it can be reached; empty for one that stays */
+            last: string;
+            /** Format: date-time */
+            out?: string;
+            out_by?: string;
+            /** @description It stays and will be seen */
+            seen?: boolean;
+            stays?: boolean;
+            what: string;
+            where?: string;
+        };
+        JobviewPaneState: {
+            family: string;
+            /** Format: int64 */
+            id: number;
+            /** @description Never empty */
+            name: string;
+            /** Format: int64 */
+            number: number;
+            /**
+             * Format: int64
+             * @description Things that are still open
+             */
+            open: number;
+            order: string;
+            spot: components["schemas"]["DrawingSpot"];
+            /** @enum {string} */
+            state: "done" | "now" | "wait";
+            /** @description Where the next work is; empty when it is done */
+            station: string;
+            /** @description Nothing was read, seen or done: it can be taken out */
+            untouched: boolean;
+            /** Format: int64 */
+            version: number;
+            waits_for?: string;
+            /** Format: date-time */
+            waits_until?: string;
+        };
+        JobviewPaneStop: {
+            /**
+             * Format: double
+             * @description How far beyond its limit, in its unit; 0 where nothing is measured
+             */
+            beyond: number;
+            /** @description The figure's, the gate's with its material, or the clash's */
+            key: string;
+            /** @description What is wanted, and where that is from; empty if not measured */
+            limit?: string;
+            /** @description What the pane is called; empty when there is one */
+            name: string;
+            /** Format: int64 */
+            pane: number;
+            /** @description The reading that it hangs on */
+            place?: string;
+            /** @description The number with its sentence */
+            says: string;
+            /** @description Where it is put right */
+            station: string;
+            /** @description The owner who took it on */
+            taken?: components["schemas"]["ProveTaken"];
+        };
+        JobviewStrip: {
+            /** @description The order in which things go back */
+            back: components["schemas"]["StriplogLine"][];
+            /** @description What has to be bought */
+            needs: components["schemas"]["StriplogNeed"][];
+            /** @description What does not count out yet */
+            open: components["schemas"]["StriplogCount"][];
+            /** @description The panes of a pack in the order in which they came out */
+            stack: components["schemas"]["StriplogLayer"][];
+        };
+        JobviewTimerView: {
+            by: string;
+            check?: boolean;
+            /** @description Key of the step or check that it keeps shut, or empty */
+            gates?: string;
+            /** Format: int64 */
+            id: number;
+            /** @description What to do meanwhile */
+            may?: string;
+            /** @description What follows when it is out; empty after its last part */
+            next?: string;
+            out: boolean;
+            /** Format: int64 */
+            pane: number;
+            /** Format: date-time */
+            since: string;
+            /**
+             * Format: int64
+             * @description Which part of it runs, from 0
+             */
+            stage: number;
+            /** @description Of the step or check that it keeps shut */
+            title?: string;
+            /**
+             * Format: date-time
+             * @description When this part is out
+             */
+            until: string;
+            /** @description The usual one that it is; empty for one's own */
+            usual?: string;
+            /** Format: int64 */
+            version: number;
+            what: string;
+        };
+        JobviewUsualView: {
+            before: string;
+            id: string;
+            last: string;
+            may_stay?: boolean;
+            shut: string[];
+            what: string;
+            why: string;
+        };
+        JobviewView: {
+            /** @description The one thing that each station asks next */
+            asks: components["schemas"]["AskAsk"][];
+            checks: components["schemas"]["JobviewCheckView"][];
+            /** @description What was put in only for now */
+            guests: components["schemas"]["JobviewGuestView"][];
+            /** @description What keeps the job from being signed off, all panes together */
+            hindrances: components["schemas"]["ProveHindrance"][];
+            job: components["schemas"]["RecordJob"];
+            /** @description The promise has passed, or what is left no longer fits before it */
+            late: boolean;
+            /** @description Often put in, each with the last step before which it is reached */
+            may_put_in: components["schemas"]["JobviewUsualView"][];
+            /** @description Clocks that fit what is open here */
+            may_time: components["schemas"]["TimerOffer"][];
+            /**
+             * Format: int64
+             * @description Hands-on minutes that are left, all panes together
+             */
+            minutes_to: number;
+            /** @description The object with its panes numbered */
+            object: components["schemas"]["DrawingDrawing"];
+            /** @description The pane on the table */
+            pane: components["schemas"]["RecordPane"];
+            /** @description All panes of the object, by number */
+            panes: components["schemas"]["JobviewPaneState"][];
+            reckoning: components["schemas"]["ReckonReckoning"];
+            route: components["schemas"]["RouteLeg"][];
+            /** @description What is beyond its limit, of all panes, with those an owner took on */
+            stops: components["schemas"]["JobviewPaneStop"][];
+            strip: components["schemas"]["JobviewStrip"];
+            /** @description Clocks that are no chemistry, the next one out first */
+            timers: components["schemas"]["JobviewTimerView"][];
+            /** @enum {string} */
+            unit: "mm" | "in";
+            /** @description Steps of this pane that cannot be ticked yet */
+            waits: components["schemas"]["PlanWait"][];
         };
         KitItem: {
             what: string;
@@ -3819,7 +5016,251 @@ export interface components {
              * @description The version of the days that was tried against
              */
             seen: number;
-            what: components["schemas"]["ShopWhatIf"];
+            what: components["schemas"]["DaysWhatIf"];
+        };
+        MeasureBendIn: {
+            chord: string;
+            rise: string;
+            /**
+             * Format: double
+             * @description Of the sheet, mm
+             */
+            thickness: number;
+        };
+        MeasureBendOut: {
+            bend: components["schemas"]["OutlineBend"];
+            figures: components["schemas"]["WorkingFigure"][];
+        };
+        MeasureDrawn: {
+            /**
+             * Format: double
+             * @description How far a side may be off, mm; 0: by the trace
+             */
+            doubt: number;
+            outline: components["schemas"]["OutlineOutline"];
+            trace?: components["schemas"]["OutlineTrace"];
+            /**
+             * Format: int64
+             * @description Of the pane, as the person saw it
+             */
+            version: number;
+        };
+        MeasureHeard: {
+            /**
+             * Format: int64
+             * @description Crossed by the tape, of pieces together
+             */
+            cracks?: number;
+            height?: string;
+            /** @enum {string} */
+            kind: "opening" | "old" | "traced" | "pieces" | "neighbour" | "groove" | "sheet" | "stock" | "customer";
+            /**
+             * Format: double
+             * @description Width of the line round a traced pane, mm
+             */
+            pen?: number;
+            /** @description Length of a joined gasket's groove */
+            round?: string;
+            width?: string;
+        };
+        MeasureLayOut: {
+            /** Format: int64 */
+            across: number;
+            /** @description Behind one another, as in a pack; then Across alone counts them */
+            behind: boolean;
+            /** Format: int64 */
+            down: number;
+            /** Format: int64 */
+            had: number;
+        };
+        MeasureOutlineIn: {
+            /**
+             * Format: int64
+             * @description Stations or points, where counted
+             */
+            count?: number;
+            /**
+             * Format: double
+             * @description How far off a side may be, mm
+             */
+            doubt?: number;
+            /** @description What was read from a file */
+            file?: components["schemas"]["OutlineOutline"];
+            /** @description Move every side inwards by this; empty for none */
+            inset: string;
+            /** @enum {string} */
+            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
+            /** @description One of the shapes, or file */
+            kind: string;
+            /** @description Its measures, and those of its checks that were read */
+            measures: {
+                [key: string]: string;
+            };
+            /**
+             * Format: double
+             * @description mm, for whether it can be cut by hand
+             */
+            thickness: number;
+            /** @description How the line was traced; for a file */
+            trace?: components["schemas"]["OutlineTrace"];
+        };
+        MeasureOutlineOut: {
+            cutting: components["schemas"]["OutlineCutting"];
+            /**
+             * Format: double
+             * @description How far a side may be off, mm
+             */
+            doubt: number;
+            drawing: components["schemas"]["DrawingDrawing"];
+            figures: components["schemas"]["WorkingFigure"][];
+            /** @description With the inset taken off when there is one */
+            outline: components["schemas"]["OutlineOutline"];
+            /** @description Where to cut along a traced line */
+            say?: string;
+            /** @description Before the inset: what is laid on a job's table */
+            whole: components["schemas"]["OutlineOutline"];
+        };
+        MeasurePackAll: {
+            /** Format: int64 */
+            had: number;
+            /** @description Version of each pane as the person saw it, by number */
+            seen: number[];
+            stack: components["schemas"]["PaneStack"];
+        };
+        MeasurePackIn: {
+            /**
+             * Format: double
+             * @description °C
+             */
+            cavity: number;
+            /** @description mm */
+            gaps: number[];
+            /** @enum {string} */
+            gas?: "" | "air" | "argon";
+            /**
+             * Format: double
+             * @description Heat transfer on the hot side, W/m²K
+             */
+            inside: number;
+            /** Format: double */
+            outside: number;
+            panes: components["schemas"]["PaneCoated"][];
+            /**
+             * Format: double
+             * @description °C
+             */
+            room: number;
+            /** @enum {string} */
+            slope: "upright" | "leaning" | "lying";
+        };
+        MeasurePackOut: {
+            figures: components["schemas"]["WorkingFigure"][];
+            /** @description The coolest outside first; at most twelve, the built one among them */
+            orders: components["schemas"]["HeatArrangement"][];
+            result: components["schemas"]["HeatResult"];
+            says: string;
+        };
+        MeasurePhotoOut: {
+            /**
+             * Format: double
+             * @description How far a corner of it may be off by the marking error, mm
+             */
+            doubt: number;
+            drawing: components["schemas"]["DrawingDrawing"];
+            figures: components["schemas"]["WorkingFigure"][];
+            outline: components["schemas"]["OutlineOutline"];
+            /**
+             * Format: double
+             * @description How far more than four marks disagree, px; 0 with four
+             */
+            rms: number;
+            /**
+             * Format: int64
+             * @description The point with the greatest doubt, from 1
+             */
+            worst: number;
+        };
+        MeasurePlaced: {
+            /** Format: int64 */
+            depth: number;
+            /** Format: double */
+            h: number;
+            /** Format: int64 */
+            version: number;
+            /** Format: double */
+            w: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        MeasurePress: {
+            /** @description The connection drops on this reading and resumes */
+            drop?: boolean;
+            /** @description The battery is low */
+            low?: boolean;
+            /**
+             * Format: double
+             * @description mm; no part for the climate
+             */
+            truth: number;
+        };
+        MeasureSaid: {
+            /** @enum {string} */
+            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
+            /** @description It is so, though another reading speaks against it */
+            sure?: boolean;
+            text: string;
+            /** Format: int64 */
+            version: number;
+        };
+        MeasureSashIn: {
+            across: components["schemas"]["MeasureSashWay"];
+            down: components["schemas"]["MeasureSashWay"];
+            /** @enum {string} */
+            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
+        };
+        MeasureSashOut: {
+            lights: components["schemas"]["MeasureSashPart"][];
+            odd?: components["schemas"]["SashOdd"];
+            parts: components["schemas"]["MeasureSashPart"][];
+            settle?: string;
+        };
+        MeasureSashPart: {
+            /** @description It was read itself, not only inferred */
+            direct: boolean;
+            /**
+             * Format: double
+             * @description mm, 95 of 100
+             */
+            doubt: number;
+            known: boolean;
+            name: string;
+            shown: components["schemas"]["LengthShown"];
+            /**
+             * Format: double
+             * @description mm
+             */
+            value: number;
+        };
+        MeasureSashWay: {
+            /** @description All bars are of one width */
+            alike: boolean;
+            bars: string[];
+            first: string;
+            last: string;
+            lights: string[];
+            whole: string;
+        };
+        MeasureWitnessIn: {
+            /** Format: double */
+            clearance: number;
+            heard: components["schemas"]["MeasureHeard"][];
+            /**
+             * Format: double
+             * @description Of its corners, mm, for a groove's length
+             */
+            radius?: number;
         };
         MoveCureRequest: {
             /** Format: double */
@@ -4316,6 +5757,19 @@ export interface components {
             open: boolean;
             /** Format: double */
             value: number;
+        };
+        PeoplePerson: {
+            /** @description Sign-in name: letters, digits, dot, hyphen */
+            login: string;
+            name: string;
+            password: string;
+            /** @enum {string} */
+            role: "owner" | "technician";
+        };
+        PeopleReset: {
+            login: string;
+            password: string;
+            word: string;
         };
         PerspectiveIn: {
             /** @description Of the sheet in the photo: from upper left, clockwise */
@@ -5471,6 +6925,111 @@ export interface components {
             by: string;
             why: string;
         };
+        RecordsBackup: {
+            /** Format: date-time */
+            at?: string;
+            /** Format: int64 */
+            bytes: number;
+            file: string;
+            /** @description It is time for a new one, and none came */
+            old: boolean;
+        };
+        RecordsHardWhen: {
+            /** Format: date-time */
+            at: string;
+            may: string;
+            title: string;
+        };
+        RecordsPassport: {
+            by: string;
+            due: components["schemas"]["DueDue"][];
+            /** @description What hardens still, or did: until when what is left alone */
+            hard: components["schemas"]["RecordsHardWhen"][];
+            /** @description To whoever opens it next */
+            letter: components["schemas"]["LetterLetter"];
+            /** @description The object was here again since: this is not the last word */
+            newer: boolean;
+            /** @description Why its papers have no code */
+            no_code?: string;
+            object: string;
+            /**
+             * Format: date-time
+             * @description When it was signed
+             */
+            out_at: string;
+            panes: components["schemas"]["RecordsPassportPane"][];
+            /** @description Pictures that were put on this page */
+            photos: components["schemas"]["RecordsPassportPhoto"][];
+            shop: string;
+            /** @description The object with its panes numbered, where there are several */
+            sketch?: components["schemas"]["DrawingDrawing"];
+            /** Format: int64 */
+            ticket: number;
+            /** @description What the customer has to know */
+            told: components["schemas"]["HandoverLine"][];
+            town: string;
+        };
+        RecordsPassportCheck: {
+            fail?: boolean;
+            got?: string;
+            /** @description Why it did not apply */
+            skip?: string;
+            text: string;
+        };
+        RecordsPassportPane: {
+            checks: components["schemas"]["RecordsPassportCheck"][];
+            /** @description The pane alone with its measures, where one was made */
+            drawing: components["schemas"]["DrawingDrawing"];
+            /** @description Adhesives with batch */
+            laid: string[];
+            name?: string;
+            /** @description The size in the other unit */
+            other?: string;
+            seal?: string;
+            size?: string;
+            /** @description How it is held */
+            way: string;
+            /** @description What is in, or what was done */
+            what: string;
+        };
+        RecordsPassportPhoto: {
+            /** Format: int64 */
+            id: number;
+            /** @description What it shows, as the strip log names it */
+            what: string;
+        };
+        RecordsRemember: {
+            /** Format: date-time */
+            due_at: string;
+            what: string;
+        };
+        RecordsReminded: {
+            /**
+             * Format: date-time
+             * @description Put off to this time
+             */
+            due_at?: string;
+            note?: string;
+            /** @enum {string} */
+            state: "open" | "done" | "dropped";
+            /** Format: int64 */
+            version: number;
+        };
+        RecordsSignature: {
+            override?: string;
+        };
+        RecordsThrough: {
+            /** @description The one that was asked for */
+            here: boolean;
+            /** Format: date-time */
+            in_at: string;
+            /** Format: int64 */
+            job: number;
+            /** @description What went out */
+            panes: components["schemas"]["RecordFitted"][];
+            signed: boolean;
+            story: string;
+        };
         RoadAsked: {
             /** @description Price, days, what else was said */
             says: string;
@@ -5576,7 +7135,7 @@ export interface components {
             value: number;
         };
         SetHeardRequest: {
-            heard: components["schemas"]["ShopHeard"][];
+            heard: components["schemas"]["MeasureHeard"][];
             /** Format: int64 */
             version: number;
         };
@@ -5780,1970 +7339,6 @@ export interface components {
              */
             torque?: number;
         };
-        ShopAdhesiveDay: {
-            /** @description At the bench now; nothing where nobody read it */
-            air?: components["schemas"]["CureAir"];
-            /** Format: date-time */
-            from: string;
-            /**
-             * Format: int64
-             * @description Panes that could be glued
-             */
-            lay: number;
-            lines: components["schemas"]["CureLine"][];
-        };
-        ShopAsked: {
-            /** @description What would put the second before the first */
-            changes: string[];
-            offers: components["schemas"]["SourceRanked"][];
-            said: components["schemas"]["ShopAskedOf"][];
-            says: string;
-            /**
-             * Format: int64
-             * @description The one that was ordered
-             */
-            taken?: number;
-            terms: components["schemas"]["SourceTerms"];
-            /** @description What is usual of each kind of source */
-            usuals: components["schemas"]["SourceUsual"][];
-        };
-        ShopAskedOf: {
-            name: string;
-            says: string;
-            /** @description Its offer is among the others now */
-            took: boolean;
-        };
-        ShopBackup: {
-            /** Format: date-time */
-            at?: string;
-            /** Format: int64 */
-            bytes: number;
-            file: string;
-            /** @description It is time for a new one, and none came */
-            old: boolean;
-        };
-        ShopBendIn: {
-            chord: string;
-            rise: string;
-            /**
-             * Format: double
-             * @description Of the sheet, mm
-             */
-            thickness: number;
-        };
-        ShopBendOut: {
-            bend: components["schemas"]["OutlineBend"];
-            figures: components["schemas"]["WorkingFigure"][];
-        };
-        ShopBetter: {
-            /** @description An hour less late at least, or a promise more that is safe */
-            is: boolean;
-            now: components["schemas"]["ShopDaysSum"];
-            then: components["schemas"]["ShopDaysSum"];
-        };
-        ShopBlank: {
-            outline: components["schemas"]["OutlinePoint"][];
-            /** @description What is scored beside the outline */
-            scores: components["schemas"]["OutlineScore"][];
-        };
-        ShopCame: {
-            /**
-             * Format: date-time
-             * @description When what is still to come should be here
-             */
-            due?: string;
-            h?: string;
-            /** @description What is not good, or good with a word; the rest is good */
-            lines: components["schemas"]["SupplySeen"][];
-            /** Format: int64 */
-            version: number;
-            /** @description Width of the pane on the table as read, in any unit */
-            w?: string;
-        };
-        ShopCarried: {
-            /** @description fresh-shard-job */
-            format: string;
-            job: components["schemas"]["RecordJob"];
-            photos?: components["schemas"]["ShopCarriedPhoto"][];
-            /** @description Keyed digest by the shop that wrote it, in hex */
-            seal?: string;
-            /** Format: int64 */
-            version: number;
-        };
-        ShopCarriedPhoto: {
-            /** Format: date-time */
-            at: string;
-            by: string;
-            /** @description Entry of the strip log that it shows; empty for none */
-            entry?: string;
-            /** @description Base64 */
-            jpeg: string;
-        };
-        ShopCheckView: {
-            /** @description Keys of the steps that it waits for */
-            after: string[];
-            /** @description The unit in which the number is typed */
-            asks?: string;
-            /** Format: date-time */
-            at?: string;
-            by?: string;
-            /** @description The step that is done when this passes */
-            does?: string;
-            finding?: string;
-            /** @description Clockwise from the left end of the top, mm */
-            gaps?: number[];
-            /** @description The gaps in that unit */
-            gaps_got?: string[];
-            /** @description What was read, in that unit */
-            got?: string;
-            key: string;
-            limit?: components["schemas"]["WorkingLimit"];
-            /** @description When it may be left out; without it only an owner signs over it */
-            may?: string;
-            /** @description Proved once for the object */
-            once: boolean;
-            /** @enum {string} */
-            outcome: "" | "pass" | "fail" | "not-applicable";
-            /** @description What good looks like */
-            pass?: string;
-            /** @description The step that, done, passes this */
-            shown_by?: string;
-            /**
-             * Format: int64
-             * @description The number may be read as so many gaps round the pane
-             */
-            spread?: number;
-            text: string;
-            /** @description When it failed before */
-            trials: components["schemas"]["RecordTrial"][];
-            /** @description What to change, one at a time, when it fails */
-            try: string[];
-            /** @description Set when a number is wanted */
-            unit?: string;
-            /** Format: double */
-            value?: number;
-            /**
-             * Format: int64
-             * @description Of the answer; 0 while it is open
-             */
-            version: number;
-            /** @description What it waits for; empty when it can be answered */
-            waits?: string;
-            /** @description What good is, in the unit of whoever looks: at most 2.0 mm */
-            wants?: string;
-        };
-        ShopChecked: {
-            /** @description What is wrong, or why it does not apply */
-            finding?: string;
-            /** @description Read round the pane, clockwise from the top's left, mm */
-            gaps?: number[];
-            /** @enum {string} */
-            outcome: "pass" | "fail" | "not-applicable";
-            /** @description As typed, a length where wanted; several: gaps round the pane */
-            read?: string[];
-            /** Format: int64 */
-            seen?: number;
-            /**
-             * Format: double
-             * @description The number that was read, in the check's unit
-             */
-            value?: number;
-        };
-        ShopChime: {
-            /** Format: date-time */
-            at: string;
-            /** Format: int64 */
-            job: number;
-            /**
-             * @description What hardens, a clock that runs, what is delivered
-             * @enum {string}
-             */
-            kind: "hardens" | "runs" | "comes";
-            may: string;
-            object: string;
-            /** @description It is out: somebody can go on */
-            out: boolean;
-            /** Format: int64 */
-            pane: number;
-            title: string;
-        };
-        ShopColdOne: {
-            /** Format: date-time */
-            from: string;
-            /** Format: int64 */
-            hours: number;
-            /** Format: double */
-            k: number;
-        };
-        ShopCureView: {
-            adhesive: string;
-            by: string;
-            /**
-             * Format: int64
-             * @description Hours that the air costs against the sheet's day
-             */
-            costs?: number;
-            curing?: components["schemas"]["CureCuring"];
-            /**
-             * Format: double
-             * @description By the tube's own sheet, mm in 24 h
-             */
-            depth24?: number;
-            /**
-             * Format: int64
-             * @description Long edges that the air reaches
-             */
-            edges?: number;
-            /** Format: date-time */
-            full?: string;
-            /** Format: int64 */
-            id: number;
-            /**
-             * Format: int64
-             * @description The tube out of the stores
-             */
-            item?: number;
-            /**
-             * Format: date-time
-             * @description Tapes and clamps not before
-             */
-            let_go?: string;
-            lot?: string;
-            /** Format: int64 */
-            pane: number;
-            /**
-             * Format: date-time
-             * @description Not before; nothing where it does not come within sixty days
-             */
-            ready?: string;
-            /**
-             * Format: int64
-             * @description Minutes by which the promise is too soon
-             */
-            short?: number;
-            /** Format: date-time */
-            since: string;
-            /** @description Where it stood, the first since it was laid */
-            stays: components["schemas"]["RecordStay"][];
-            /** @description The step that waits for it */
-            step: string;
-            /** @description Of the step that waits */
-            title: string;
-            /** Format: int64 */
-            version: number;
-            /** @description The air, some hours each */
-            weather: components["schemas"]["ShopWeatherHours"][];
-            /**
-             * Format: double
-             * @description Pressed width, mm
-             */
-            width?: number;
-            /** @description What else could be done about it */
-            would: components["schemas"]["ShopWould"][];
-        };
-        ShopCutAt: {
-            path: string;
-            /** Format: int64 */
-            sheet: number;
-            /** Format: int64 */
-            version: number;
-        };
-        ShopCutGroup: {
-            called: string;
-            /**
-             * Format: date-time
-             * @description The soonest promise among them
-             */
-            due?: string;
-            material: string;
-            /**
-             * Format: double
-             * @description Of tubes, mm; nothing for panes from sheets
-             */
-            outside?: number;
-            /** @description What waits and is in no open plan */
-            panes: components["schemas"]["ShopToCut"][];
-            plan?: components["schemas"]["ShopCutView"];
-            saw: boolean;
-            /** @description Sheets and offcuts of it */
-            stock: components["schemas"]["ShopStored"][];
-            /**
-             * Format: double
-             * @description mm; of tubes their wall
-             */
-            thickness: number;
-        };
-        ShopCutRoom: {
-            groups: components["schemas"]["ShopCutGroup"][];
-        };
-        ShopCutView: {
-            /** @description What the verifier says against it */
-            broken: components["schemas"]["CuttingBroken"][];
-            /** @description What it is worth, each with its sum */
-            figures: components["schemas"]["WorkingFigure"][];
-            /** Format: int64 */
-            id: number;
-            made: components["schemas"]["CuttingMark"][];
-            /** @description The cut that comes next; nothing when all is cut */
-            next?: components["schemas"]["ShopNextCut"];
-            /** @description By their names in the plan */
-            panes: {
-                [key: string]: components["schemas"]["ShopToCut"];
-            };
-            plan: components["schemas"]["CuttingPlan"];
-            /** @enum {string} */
-            state: "open" | "done" | "broken" | "dropped";
-            /** @description What each sheet is called */
-            stocks: {
-                [key: string]: string;
-            };
-            task: components["schemas"]["CuttingTask"];
-            /** @description Its sheets are tubes, cut across only */
-            tubes?: boolean;
-            /** Format: int64 */
-            version: number;
-        };
-        ShopDayChange: {
-            /** Format: int64 */
-            job: number;
-            /** Format: double */
-            kept: number;
-            /** Format: double */
-            kept_then: number;
-            /** Format: date-time */
-            now?: string;
-            object: string;
-            /** Format: date-time */
-            promised_at?: string;
-            safe: boolean;
-            safe_then: boolean;
-            /** Format: date-time */
-            then?: string;
-        };
-        ShopDayLane: {
-            hours: components["schemas"]["ShopHour"][];
-            /** Format: int64 */
-            id: number;
-            name: string;
-            steps: components["schemas"]["ShopDayStep"][];
-        };
-        ShopDayLeft: {
-            /** Format: int64 */
-            job: number;
-            object: string;
-            why: string;
-        };
-        ShopDayOffer: {
-            /**
-             * Format: int64
-             * @description Hands-on work in it
-             */
-            minutes: number;
-            /**
-             * Format: date-time
-             * @description Kept nine times in ten
-             */
-            nine?: string;
-            /** Format: date-time */
-            ready?: string;
-            /**
-             * Format: date-time
-             * @description The evening before, by which the ways would have it ready
-             */
-            sooner?: string;
-            /**
-             * Format: date-time
-             * @description Kept ninety-nine times in a hundred
-             */
-            sure?: string;
-            /** @description What would make it sooner */
-            ways: components["schemas"]["ShopDayWay"][];
-            why: string;
-        };
-        ShopDayReady: {
-            /** Format: int64 */
-            job: number;
-            /**
-             * Format: double
-             * @description Chance that the promise is kept
-             */
-            kept: number;
-            /**
-             * Format: int64
-             * @description min
-             */
-            late?: number;
-            /**
-             * Format: date-time
-             * @description Ready by then nine times in ten
-             */
-            nine?: string;
-            object: string;
-            /** Format: date-time */
-            promised_at?: string;
-            /** Format: date-time */
-            ready_at?: string;
-            /** @description It is kept nine times in ten, as far as it was played out, or there is none */
-            safe: boolean;
-            /**
-             * Format: date-time
-             * @description Ready by then ninety-nine times in a hundred
-             */
-            sure?: string;
-            /** @description Somebody said when its glass comes */
-            waits_for_glass?: boolean;
-            why: string;
-        };
-        ShopDayStep: {
-            /** Format: date-time */
-            from: string;
-            /** Format: int64 */
-            job: number;
-            key: string;
-            /** @description It is elsewhere than in the plan that was last taken */
-            moved?: boolean;
-            object: string;
-            /** Format: int64 */
-            pane: number;
-            /** @description Somebody put it there */
-            pinned?: boolean;
-            /** @description bench, van or table */
-            place?: string;
-            /**
-             * Format: int64
-             * @description The round of the van that it belongs to
-             */
-            round?: number;
-            station: string;
-            /** @description How long it takes, and how that is known */
-            takes?: string;
-            title: string;
-            /** Format: date-time */
-            to: string;
-            /** @description Why not sooner */
-            why: string;
-            /** @description Who else is at it */
-            with: string[];
-        };
-        ShopDayWay: {
-            /** @enum {string} */
-            kind: "hand" | "longer" | "sooner" | "first";
-            /**
-             * Format: date-time
-             * @description Ready by then nine times in ten
-             */
-            nine: string;
-            says: string;
-        };
-        ShopDayWays: {
-            /**
-             * Format: date-time
-             * @description The time that they would save
-             */
-            by?: string;
-            customer?: string;
-            object: string;
-            phone?: string;
-            /** @description The cheapest first; nothing where nothing would */
-            ways: components["schemas"]["ShopDayWay"][];
-        };
-        ShopDays: {
-            /**
-             * Format: double
-             * @description Hours late when the soonest promised is done first
-             */
-            by_hand: number;
-            /** Format: date-time */
-            from: string;
-            /**
-             * Format: double
-             * @description How much better a plan could be at most, share
-             */
-            gap: number;
-            /** @description When anybody works, in order */
-            hours: components["schemas"]["ShopHour"][];
-            /** @description The soonest promised first */
-            jobs: components["schemas"]["ShopDayReady"][];
-            /**
-             * Format: double
-             * @description Hours late in all
-             */
-            late: number;
-            /** @description What has no time, or cannot be planned, with why */
-            left: components["schemas"]["ShopDayLeft"][];
-            /** @description Steps that were pinned and cannot be there any more, with why */
-            loose: components["schemas"]["ShopDayLeft"][];
-            /**
-             * Format: int64
-             * @description Steps that are elsewhere than in the plan that was last taken
-             */
-            moved: number;
-            people: components["schemas"]["ShopDayLane"][];
-            /** @description No plan is better */
-            proved: boolean;
-            tidy: components["schemas"]["ShopTidied"];
-            /**
-             * Format: int64
-             * @description Whoever changes the days says which ones they saw
-             */
-            version: number;
-            /** @description Outdoors, three hours each */
-            weather: components["schemas"]["ShopDryHour"][];
-        };
-        ShopDaysSum: {
-            /**
-             * Format: double
-             * @description Hours late in all
-             */
-            late: number;
-            /**
-             * Format: int64
-             * @description Steps without a time
-             */
-            left: number;
-            /**
-             * Format: int64
-             * @description Promises that are kept less than nine times in ten
-             */
-            unsafe: number;
-        };
-        ShopDone: {
-            /** @enum {string} */
-            outcome: "done" | "left-out" | "open";
-            reason?: string;
-            /** Format: int64 */
-            seen?: number;
-        };
-        ShopDrawn: {
-            /**
-             * Format: double
-             * @description How far a side may be off, mm; 0: by the trace
-             */
-            doubt: number;
-            outline: components["schemas"]["OutlineOutline"];
-            trace?: components["schemas"]["OutlineTrace"];
-            /**
-             * Format: int64
-             * @description Of the pane, as the person saw it
-             */
-            version: number;
-        };
-        ShopDryHour: {
-            /** Format: double */
-            c: number;
-            /** @description Fit for bonding and puttying outdoors */
-            fit: boolean;
-            /** Format: date-time */
-            from: string;
-            /** Format: double */
-            rh: number;
-        };
-        ShopEntered: {
-            bag?: string;
-            /** @description What a substitute is: a bolt, its size, bush, washers */
-            by?: string;
-            /** @description Ids of what it holds down or hides */
-            captures?: string[];
-            /**
-             * Format: int64
-             * @description How many came off
-             */
-            count: number;
-            /** @description Up, in, print reads from, open side, gap at */
-            facing?: string;
-            /**
-             * @description off: it is foreign and stays off
-             * @enum {string}
-             */
-            fate: "back" | "renew" | "repair" | "lost" | "substitute" | "off";
-            /** @description Ids of what is back before it, beside what it holds down */
-            first?: string[];
-            held: components["schemas"]["StriplogHeld"];
-            id: string;
-            /**
-             * Format: int64
-             * @description How many are back in
-             */
-            in: number;
-            /** @enum {string} */
-            kind: "part" | "trim" | "seal" | "fasteners" | "wire" | "shield" | "pane";
-            /** @description Length under the head, as it was typed */
-            length_said?: string;
-            /** @description Only loosened and slid aside, never taken out */
-            loosen?: boolean;
-            /**
-             * Format: int64
-             * @description Of the count, recorded as lost
-             */
-            missing?: number;
-            /**
-             * Format: int64
-             * @description Of the count, replaced by new ones
-             */
-            renewed?: number;
-            /** @description It was seized: it came with force, oil or a drill */
-            seized?: boolean;
-            spot?: components["schemas"]["StriplogSpot"];
-            /**
-             * @description As to the pane; else by how it came off
-             * @enum {string}
-             */
-            stands?: "" | "under" | "round" | "over";
-            /** @description Depth to the glass, as it was typed */
-            to_glass_said?: string;
-            what: string;
-            where?: string;
-        };
-        ShopForecastKept: {
-            /** Format: int64 */
-            hours: number;
-            /**
-             * Format: date-time
-             * @description Nothing where nobody took a forecast in
-             */
-            until?: string;
-        };
-        ShopFound: {
-            customers: components["schemas"]["RecordCustomer"][];
-            /** @description Newest first: by whose it is, what was done to it, its papers */
-            jobs: components["schemas"]["RecordRow"][];
-            /** @description There are more jobs */
-            more: boolean;
-            stores: components["schemas"]["ShopStored"][];
-        };
-        ShopGuestView: {
-            /** Format: date-time */
-            at: string;
-            /** @description Key of the step before which it is out; empty if it stays */
-            before?: string;
-            by: string;
-            /** Format: int64 */
-            id: number;
-            /** @description The last step before which it can be reached; empty for one that stays */
-            last: string;
-            /** Format: date-time */
-            out?: string;
-            out_by?: string;
-            /** @description It stays and will be seen */
-            seen?: boolean;
-            stays?: boolean;
-            what: string;
-            where?: string;
-        };
-        ShopHardWhen: {
-            /** Format: date-time */
-            at: string;
-            may: string;
-            title: string;
-        };
-        ShopHeard: {
-            /**
-             * Format: int64
-             * @description Crossed by the tape, of pieces together
-             */
-            cracks?: number;
-            height?: string;
-            /** @enum {string} */
-            kind: "opening" | "old" | "traced" | "pieces" | "neighbour" | "groove" | "sheet" | "stock" | "customer";
-            /**
-             * Format: double
-             * @description Width of the line round a traced pane, mm
-             */
-            pen?: number;
-            /** @description Length of a joined gasket's groove */
-            round?: string;
-            width?: string;
-        };
-        ShopHold: {
-            adhesives: components["schemas"]["CureAdhesive"][];
-            /** @description At the bench now; nothing where nobody read it */
-            air?: components["schemas"]["RecordAirReading"];
-            cures: components["schemas"]["ShopCureView"][];
-            /** @description Open steps that may wait for something to harden, the usual one first */
-            may: components["schemas"]["ShopMayCure"][];
-            /** @description Somebody read it in the last hours */
-            read: boolean;
-            /** @description Adhesives in the stores */
-            tubes: components["schemas"]["ShopTube"][];
-        };
-        ShopHour: {
-            /** Format: date-time */
-            from: string;
-            /** Format: date-time */
-            to: string;
-        };
-        ShopLaid: {
-            adhesive: string;
-            /** Format: double */
-            depth24?: number;
-            /** Format: int64 */
-            edges?: number;
-            /** Format: double */
-            heated?: number;
-            /**
-             * Format: int64
-             * @description The tube out of the stores
-             */
-            item?: number;
-            /** @enum {string} */
-            place: "bench" | "van" | "yard";
-            /**
-             * Format: date-time
-             * @description When the pane was in place; now for nothing
-             */
-            since?: string;
-            step: string;
-            /**
-             * Format: double
-             * @description Glass and flange as they were read, °C
-             */
-            surface?: number;
-            /** Format: double */
-            width?: number;
-        };
-        ShopLateOne: {
-            /** Format: int64 */
-            days: number;
-            /** Format: int64 */
-            job: number;
-        };
-        ShopLayOut: {
-            /** Format: int64 */
-            across: number;
-            /** @description Behind one another, as in a pack; then Across alone counts them */
-            behind: boolean;
-            /** Format: int64 */
-            down: number;
-            /** Format: int64 */
-            had: number;
-        };
-        ShopLikeThis: {
-            /** @description The settled material and thickness */
-            choice?: boolean;
-            /** @description Frame, gasket, who cuts it and the fixings on each side */
-            fixing?: boolean;
-            /** @description Readings to give them */
-            places?: string[];
-            /** @description What is to be done; only where nobody said it of them */
-            road?: boolean;
-        };
-        ShopListed: {
-            customer: string;
-            /** Format: int64 */
-            id: number;
-            /** @description The promise has passed, or the work left no longer fits before it */
-            late: boolean;
-            /**
-             * Format: int64
-             * @description Hands-on minutes left
-             */
-            left: number;
-            /** @description The next step's title, or what is missing */
-            next: string;
-            object: string;
-            /** Format: int64 */
-            panes: number;
-            /** @description Something that has to be put right first */
-            problem?: string;
-            /** Format: date-time */
-            promised_at?: string;
-            route: components["schemas"]["RouteLeg"][];
-            signed: boolean;
-            /** @description Where the next work is; empty for a closed job */
-            station: string;
-            story: string;
-            /** @description Nobody can go on before something has come */
-            waiting: boolean;
-            waits_for: string;
-            /** Format: date-time */
-            waits_until?: string;
-            withdrawn: boolean;
-        };
-        ShopLoadIn: {
-            /**
-             * Format: double
-             * @description kPa, for good
-             */
-            even: number;
-            h: string;
-            /** @enum {string} */
-            held: "" | "three" | "two" | "round";
-            lying: boolean;
-            material: string;
-            /**
-             * Format: double
-             * @description N
-             */
-            push: number;
-            /**
-             * Format: double
-             * @description mm
-             */
-            thickness: number;
-            /** @description Width; of a round pane its diameter */
-            w: string;
-            /**
-             * Format: double
-             * @description Seat out of flat, mm
-             */
-            warp: number;
-            /**
-             * Format: double
-             * @description m/s
-             */
-            wind: number;
-        };
-        ShopLoadOut: {
-            carriers: components["schemas"]["PaneCarrier"][];
-            figures: components["schemas"]["WorkingFigure"][];
-        };
-        ShopMayCure: {
-            step: string;
-            title: string;
-            /** @description The hold that waits for it without a clock yet; a second bead may keep any other shut */
-            usual: boolean;
-        };
-        ShopMoveOne: {
-            /** Format: date-time */
-            at: string;
-            /** @description Who does it */
-            people: number[];
-            step: string;
-        };
-        ShopMoved: {
-            /**
-             * Format: double
-             * @description What came; less than nothing for what went
-             */
-            delta: number;
-            /** Format: int64 */
-            job?: number;
-            why?: string;
-        };
-        ShopNewDayPlace: {
-            /** Format: int64 */
-            count: number;
-            /**
-             * @description Benches, vans, tables to cut on
-             * @enum {string}
-             */
-            name: "bench" | "van" | "table";
-            /** Format: int64 */
-            seen: number;
-        };
-        ShopNewOrder: {
-            /** Format: int64 */
-            carriage?: number;
-            /** Format: int64 */
-            days: number;
-            /** @enum {string} */
-            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
-            lines: components["schemas"]["SupplyLine"][];
-            note?: string;
-            who: string;
-        };
-        ShopNewTerms: {
-            /**
-             * Format: int64
-             * @description What each day of waiting costs this job, cents
-             */
-            day: number;
-            /** @description A mark is asked for here */
-            mark: boolean;
-            /** @description As the screen shows them, so that nobody's are overwritten unseen */
-            seen: components["schemas"]["SourceTerms"];
-            /**
-             * Format: int64
-             * @description What a second visit or try costs, cents
-             */
-            visit: number;
-        };
-        ShopNextCut: {
-            /** @description The measure to set */
-            at: components["schemas"]["LengthShown"];
-            do: string;
-            /** @description Which edge it is measured from */
-            from: string;
-            /** @description What comes off, in words */
-            gives: string[];
-            /** Format: int64 */
-            number: number;
-            /** Format: int64 */
-            of: number;
-            path: string;
-            /**
-             * Format: int64
-             * @description Panes in what is left behind it
-             */
-            rest: number;
-            /** Format: int64 */
-            sheet: number;
-            trim: boolean;
-        };
-        ShopOffOne: {
-            /** Format: int64 */
-            account: number;
-            /** @description First day: 2026-12-24 */
-            from: string;
-            /** @description Last day */
-            to: string;
-        };
-        ShopOffers: {
-            /** @description What would put the second before the first */
-            changes: string[];
-            offers: components["schemas"]["SourceRanked"][];
-            says: string;
-            /**
-             * Format: int64
-             * @description The one that was ordered
-             */
-            taken?: number;
-            terms: components["schemas"]["SourceTerms"];
-            /** @description What is usual of each kind of source */
-            usuals: components["schemas"]["SourceUsual"][];
-        };
-        ShopOrderStep: {
-            /**
-             * Format: date-time
-             * @description When it should be here; as it was for nothing
-             */
-            due?: string;
-            /** @enum {string} */
-            state: "sent" | "confirmed" | "dropped";
-            /** Format: int64 */
-            version: number;
-        };
-        ShopOrderView: {
-            /**
-             * Format: int64
-             * @description Cents
-             */
-            carriage?: number;
-            /**
-             * Format: int64
-             * @description What it comes to
-             */
-            cents: number;
-            /** Format: date-time */
-            due?: string;
-            /** Format: int64 */
-            id: number;
-            /** @enum {string} */
-            kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
-            /** @description It should be here */
-            late: boolean;
-            lines: components["schemas"]["SupplyLine"][];
-            note?: string;
-            /** @description Something of it is still waited for */
-            out: boolean;
-            says: string;
-            /** @enum {string} */
-            state: "to-send" | "sent" | "confirmed" | "back" | "here" | "dropped";
-            /** Format: int64 */
-            version: number;
-            who: string;
-        };
-        ShopOrders: {
-            /** @description What the job needs and is on no order: panes, seals, what is renewed */
-            lacks: components["schemas"]["SupplyLine"][];
-            /** @description What is looked at when the pane on the table comes */
-            looks: components["schemas"]["SupplyLook"][];
-            orders: components["schemas"]["ShopOrderView"][];
-        };
-        ShopOutlineIn: {
-            /**
-             * Format: int64
-             * @description Stations or points, where counted
-             */
-            count?: number;
-            /**
-             * Format: double
-             * @description How far off a side may be, mm
-             */
-            doubt?: number;
-            /** @description What was read from a file */
-            file?: components["schemas"]["OutlineOutline"];
-            /** @description Move every side inwards by this; empty for none */
-            inset: string;
-            /** @enum {string} */
-            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
-            /** @description One of the shapes, or file */
-            kind: string;
-            /** @description Its measures, and those of its checks that were read */
-            measures: {
-                [key: string]: string;
-            };
-            /**
-             * Format: double
-             * @description mm, for whether it can be cut by hand
-             */
-            thickness: number;
-            /** @description How the line was traced; for a file */
-            trace?: components["schemas"]["OutlineTrace"];
-        };
-        ShopOutlineOut: {
-            cutting: components["schemas"]["OutlineCutting"];
-            /**
-             * Format: double
-             * @description How far a side may be off, mm
-             */
-            doubt: number;
-            drawing: components["schemas"]["DrawingDrawing"];
-            figures: components["schemas"]["WorkingFigure"][];
-            /** @description With the inset taken off when there is one */
-            outline: components["schemas"]["OutlineOutline"];
-            /** @description Where to cut along a traced line */
-            say?: string;
-            /** @description Before the inset: what is laid on a job's table */
-            whole: components["schemas"]["OutlineOutline"];
-        };
-        ShopPackAll: {
-            /** Format: int64 */
-            had: number;
-            /** @description Version of each pane as the person saw it, by number */
-            seen: number[];
-            stack: components["schemas"]["PaneStack"];
-        };
-        ShopPackIn: {
-            /**
-             * Format: double
-             * @description °C
-             */
-            cavity: number;
-            /** @description mm */
-            gaps: number[];
-            /** @enum {string} */
-            gas?: "" | "air" | "argon";
-            /**
-             * Format: double
-             * @description Heat transfer on the hot side, W/m²K
-             */
-            inside: number;
-            /** Format: double */
-            outside: number;
-            panes: components["schemas"]["PaneCoated"][];
-            /**
-             * Format: double
-             * @description °C
-             */
-            room: number;
-            /** @enum {string} */
-            slope: "upright" | "leaning" | "lying";
-        };
-        ShopPackOut: {
-            figures: components["schemas"]["WorkingFigure"][];
-            /** @description The coolest outside first; at most twelve, the built one among them */
-            orders: components["schemas"]["HeatArrangement"][];
-            result: components["schemas"]["HeatResult"];
-            says: string;
-        };
-        ShopPaneState: {
-            family: string;
-            /** Format: int64 */
-            id: number;
-            /** @description Never empty */
-            name: string;
-            /** Format: int64 */
-            number: number;
-            /**
-             * Format: int64
-             * @description Things that are still open
-             */
-            open: number;
-            order: string;
-            spot: components["schemas"]["DrawingSpot"];
-            /** @enum {string} */
-            state: "done" | "now" | "wait";
-            /** @description Where the next work is; empty when it is done */
-            station: string;
-            /** @description Nothing was read, seen or done: it can be taken out */
-            untouched: boolean;
-            /** Format: int64 */
-            version: number;
-            waits_for?: string;
-            /** Format: date-time */
-            waits_until?: string;
-        };
-        ShopPaneStop: {
-            /**
-             * Format: double
-             * @description How far beyond its limit, in its unit; 0 where nothing is measured
-             */
-            beyond: number;
-            /** @description The figure's, the gate's with its material, or the clash's */
-            key: string;
-            /** @description What is wanted, and where that is from; empty if not measured */
-            limit?: string;
-            /** @description What the pane is called; empty when there is one */
-            name: string;
-            /** Format: int64 */
-            pane: number;
-            /** @description The reading that it hangs on */
-            place?: string;
-            /** @description The number with its sentence */
-            says: string;
-            /** @description Where it is put right */
-            station: string;
-            /** @description The owner who took it on */
-            taken?: components["schemas"]["ProveTaken"];
-        };
-        ShopPaper: {
-            /** @description What was agreed above the quote; why, for a credit */
-            agreed?: string;
-            /** @enum {string} */
-            kind: "quote" | "invoice" | "credit";
-            /**
-             * Format: int64
-             * @description As it stands on the screen, so that nothing else is written
-             */
-            total: number;
-        };
-        ShopPassport: {
-            by: string;
-            due: components["schemas"]["DueDue"][];
-            /** @description What hardens still, or did: until when what is left alone */
-            hard: components["schemas"]["ShopHardWhen"][];
-            /** @description To whoever opens it next */
-            letter: components["schemas"]["LetterLetter"];
-            /** @description The object was here again since: this is not the last word */
-            newer: boolean;
-            /** @description Why its papers have no code */
-            no_code?: string;
-            object: string;
-            /**
-             * Format: date-time
-             * @description When it was signed
-             */
-            out_at: string;
-            panes: components["schemas"]["ShopPassportPane"][];
-            /** @description Pictures that were put on this page */
-            photos: components["schemas"]["ShopPassportPhoto"][];
-            shop: string;
-            /** @description The object with its panes numbered, where there are several */
-            sketch?: components["schemas"]["DrawingDrawing"];
-            /** Format: int64 */
-            ticket: number;
-            /** @description What the customer has to know */
-            told: components["schemas"]["HandoverLine"][];
-            town: string;
-        };
-        ShopPassportCheck: {
-            fail?: boolean;
-            got?: string;
-            /** @description Why it did not apply */
-            skip?: string;
-            text: string;
-        };
-        ShopPassportPane: {
-            checks: components["schemas"]["ShopPassportCheck"][];
-            /** @description The pane alone with its measures, where one was made */
-            drawing: components["schemas"]["DrawingDrawing"];
-            /** @description Adhesives with batch */
-            laid: string[];
-            name?: string;
-            /** @description The size in the other unit */
-            other?: string;
-            seal?: string;
-            size?: string;
-            /** @description How it is held */
-            way: string;
-            /** @description What is in, or what was done */
-            what: string;
-        };
-        ShopPassportPhoto: {
-            /** Format: int64 */
-            id: number;
-            /** @description What it shows, as the strip log names it */
-            what: string;
-        };
-        ShopPerson: {
-            /** @description Sign-in name: letters, digits, dot, hyphen */
-            login: string;
-            name: string;
-            password: string;
-            /** @enum {string} */
-            role: "owner" | "technician";
-        };
-        ShopPhotoOut: {
-            /**
-             * Format: double
-             * @description How far a corner of it may be off by the marking error, mm
-             */
-            doubt: number;
-            drawing: components["schemas"]["DrawingDrawing"];
-            figures: components["schemas"]["WorkingFigure"][];
-            outline: components["schemas"]["OutlineOutline"];
-            /**
-             * Format: double
-             * @description How far more than four marks disagree, px; 0 with four
-             */
-            rms: number;
-            /**
-             * Format: int64
-             * @description The point with the greatest doubt, from 1
-             */
-            worst: number;
-        };
-        ShopPin: {
-            /** @enum {string} */
-            lie?: "" | "as-is" | "turned";
-            /** @description The sheet's name in the plan; empty for any */
-            on?: string;
-            piece: string;
-        };
-        ShopPlaced: {
-            /** Format: int64 */
-            depth: number;
-            /** Format: double */
-            h: number;
-            /** Format: int64 */
-            version: number;
-            /** Format: double */
-            w: number;
-            /** Format: double */
-            x: number;
-            /** Format: double */
-            y: number;
-        };
-        ShopPress: {
-            /** @description The connection drops on this reading and resumes */
-            drop?: boolean;
-            /** @description The battery is low */
-            low?: boolean;
-            /**
-             * Format: double
-             * @description mm; no part for the climate
-             */
-            truth: number;
-        };
-        ShopPriced: {
-            /**
-             * Format: int64
-             * @description How much the likely total is above it
-             */
-            above: number;
-            adjust: components["schemas"]["PriceAdjust"];
-            /**
-             * Format: int64
-             * @description The tax, hundredths of a percent
-             */
-            basis: number;
-            /** @description An invoice stands */
-            billed: boolean;
-            /** @description The likely total with its sum */
-            figure: components["schemas"]["WorkingFigure"];
-            lines: components["schemas"]["PriceLine"][];
-            /** @description Why no invoice can be written yet */
-            may_bill?: string;
-            net: components["schemas"]["PriceAmount"];
-            /** @description What has no price yet */
-            open: string[];
-            /** @description In the order in which they were written */
-            papers: components["schemas"]["RecordBill"][];
-            /**
-             * Format: int64
-             * @description The last quote's total, 0 for none
-             */
-            quoted: number;
-            rates: components["schemas"]["PriceRates"];
-            says: string;
-            tax: components["schemas"]["PriceAmount"];
-            total: components["schemas"]["PriceAmount"];
-        };
-        ShopRemember: {
-            /** Format: date-time */
-            due_at: string;
-            what: string;
-        };
-        ShopReminded: {
-            /**
-             * Format: date-time
-             * @description Put off to this time
-             */
-            due_at?: string;
-            note?: string;
-            /** @enum {string} */
-            state: "open" | "done" | "dropped";
-            /** Format: int64 */
-            version: number;
-        };
-        ShopReset: {
-            login: string;
-            password: string;
-            word: string;
-        };
-        ShopRoundLoad: {
-            /** @description Parts by stop, so that what is for whom lies together */
-            each: components["schemas"]["ShopStopParts"][];
-            /** @description All tools once; parts, two-person work and cautions of every stop */
-            load: components["schemas"]["ShopVanLoad"];
-            sheet: components["schemas"]["ShopRoundSheet"];
-        };
-        ShopRoundSheet: {
-            /** Format: date-time */
-            back_at: string;
-            home: components["schemas"]["RecordRoundHop"][];
-            /** Format: int64 */
-            id: number;
-            /** Format: date-time */
-            leaves_at: string;
-            /** @description Who goes */
-            names: string[];
-            people: number[];
-            stops: components["schemas"]["RecordRoundStop"][];
-            /** @description In the order of the stops */
-            visits: components["schemas"]["ShopVisit"][];
-        };
-        ShopRoundTried: {
-            /**
-             * Format: int64
-             * @description min on the road if each were a trip of its own
-             */
-            apart: number;
-            /**
-             * Format: int64
-             * @description min on the road and on the water
-             */
-            driving: number;
-            left: components["schemas"]["ShopDayLeft"][];
-            sheet: components["schemas"]["ShopRoundSheet"];
-            /**
-             * Format: int64
-             * @description min for a ferry, or for somebody to be in
-             */
-            waiting: number;
-        };
-        ShopRoundWanted: {
-            /** @description 2026-12-24 */
-            day: string;
-            jobs: number[];
-            /** @description Who goes */
-            people: number[];
-        };
-        ShopRounds: {
-            /** @description The next days on which anybody works */
-            days: string[];
-            home: string;
-            /** @description Jobs at customers' with what could be done there in one go */
-            open: components["schemas"]["ShopToVisit"][];
-            /** @description As the road map calls them */
-            places: string[];
-            taken: components["schemas"]["ShopRoundSheet"][];
-        };
-        ShopSaid: {
-            /** @enum {string} */
-            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
-            /** @description It is so, though another reading speaks against it */
-            sure?: boolean;
-            text: string;
-            /** Format: int64 */
-            version: number;
-        };
-        ShopSashIn: {
-            across: components["schemas"]["ShopSashWay"];
-            down: components["schemas"]["ShopSashWay"];
-            /** @enum {string} */
-            instrument: "tape" | "rule" | "caliper" | "laser" | "feeler gauge" | "traced line";
-        };
-        ShopSashOut: {
-            lights: components["schemas"]["ShopSashPart"][];
-            odd?: components["schemas"]["SashOdd"];
-            parts: components["schemas"]["ShopSashPart"][];
-            settle?: string;
-        };
-        ShopSashPart: {
-            /** @description It was read itself, not only inferred */
-            direct: boolean;
-            /**
-             * Format: double
-             * @description mm, 95 of 100
-             */
-            doubt: number;
-            known: boolean;
-            name: string;
-            shown: components["schemas"]["LengthShown"];
-            /**
-             * Format: double
-             * @description mm
-             */
-            value: number;
-        };
-        ShopSashWay: {
-            /** @description All bars are of one width */
-            alike: boolean;
-            bars: string[];
-            first: string;
-            last: string;
-            lights: string[];
-            whole: string;
-        };
-        ShopSeen: {
-            /** @description What stood behind it, nearest first */
-            behind?: string[];
-            /** @description The cause that is settled on; empty while open */
-            cause: string;
-            evidence: {
-                [key: string]: string;
-            };
-            old_pane: {
-                [key: string]: string;
-            };
-            /** Format: int64 */
-            version: number;
-        };
-        ShopSettle: {
-            material: string;
-            /** @description Needed when a gate is closed for the material */
-            reason?: string;
-            /** Format: int64 */
-            seen?: number;
-            /** Format: double */
-            thickness: number;
-        };
-        ShopSignature: {
-            override?: string;
-        };
-        ShopSlip: {
-            /** Format: int64 */
-            job: number;
-            /** Format: double */
-            kept: number;
-            /**
-             * Format: date-time
-             * @description Ready by then nine times in ten
-             */
-            nine?: string;
-            object: string;
-            /** Format: date-time */
-            promised_at: string;
-            why: string;
-        };
-        ShopStartedTimer: {
-            check?: boolean;
-            /** @description Key of the step or check that it keeps shut, or empty */
-            gates?: string;
-            /**
-             * Format: int64
-             * @description 0 for the usual
-             */
-            minutes?: number;
-            /**
-             * Format: date-time
-             * @description When it began; now for nothing
-             */
-            since?: string;
-            /** @description One of the list; empty for one's own */
-            usual?: string;
-            what?: string;
-        };
-        ShopStopParts: {
-            object: string;
-            parts: components["schemas"]["SupplyLine"][];
-        };
-        ShopStored: {
-            /** @description What it is and its size, in words */
-            called: string;
-            /**
-             * Format: int64
-             * @description Price of a piece or metre, in cents
-             */
-            cents?: number;
-            /** @description 2027-03-31; empty for never */
-            expires?: string;
-            /**
-             * Format: double
-             * @description Height of a sheet, length of a tube, mm
-             */
-            h?: number;
-            /** Format: int64 */
-            id: number;
-            /** @enum {string} */
-            kind: "sheet" | "offcut" | "tube" | "seal" | "adhesive" | "fastener" | "consumable";
-            /**
-             * Format: double
-             * @description Below this it is on the list to buy
-             */
-            least?: number;
-            lot?: string;
-            /** @description Less is there than should be */
-            low: boolean;
-            /** @description Of a sheet, offcut or tube, as the Book names it */
-            material?: string;
-            name: string;
-            /**
-             * Format: date-time
-             * @description Until when it is used
-             */
-            open_until?: string;
-            /**
-             * Format: date-time
-             * @description When the one that is open was opened; nothing when none is
-             */
-            opened_since?: string;
-            /** @description Its day is over */
-            past: boolean;
-            place?: string;
-            /**
-             * Format: double
-             * @description Pieces or metres, to a thousandth
-             */
-            quantity: number;
-            /** @description The open one is spent: it is thrown away */
-            spent?: boolean;
-            /**
-             * Format: double
-             * @description Of a tube its wall, mm
-             */
-            thickness?: number;
-            /** @enum {string} */
-            unit: "pc" | "m";
-            /** Format: int64 */
-            version: number;
-            /**
-             * Format: double
-             * @description Width of a sheet, outside of a tube, mm
-             */
-            w?: number;
-        };
-        ShopStores: {
-            items: components["schemas"]["ShopStored"][];
-            /**
-             * Format: int64
-             * @description How many are below what is to be there
-             */
-            low: number;
-        };
-        ShopStrip: {
-            /** @description The order in which things go back */
-            back: components["schemas"]["StriplogLine"][];
-            /** @description What has to be bought */
-            needs: components["schemas"]["StriplogNeed"][];
-            /** @description What does not count out yet */
-            open: components["schemas"]["StriplogCount"][];
-            /** @description The panes of a pack in the order in which they came out */
-            stack: components["schemas"]["StriplogLayer"][];
-        };
-        ShopTakeIn: {
-            /**
-             * Format: int64
-             * @description A customer who is known; else 0 and a name
-             */
-            customer_id?: number;
-            /** @description Id of what heat or weather it sees */
-            exposure: string;
-            family: string;
-            gas?: boolean;
-            /** @description How its panes stand, when there are several */
-            layout?: components["schemas"]["DrawingLayout"];
-            /** @description Its door or leaf comes off its hinges */
-            leaf?: boolean;
-            /** @description Material of the old pane, as far as known */
-            like?: string;
-            /** @enum {string} */
-            moves?: "" | "road" | "trailer" | "machine";
-            name?: string;
-            object: string;
-            old?: boolean;
-            phone?: string;
-            /** @enum {string} */
-            place: "bench" | "site";
-            power?: boolean;
-            /** Format: date-time */
-            promised_at?: string;
-            /** @description What is to be done; nothing said is a new pane made to size */
-            road?: components["schemas"]["RoadChosen"];
-            stamp?: string;
-            /**
-             * @description In a door that heat goes through
-             * @enum {string}
-             */
-            stands?: "" | "inner" | "middle" | "outer";
-            /**
-             * Format: double
-             * @description Hot side in steady use, °C, when it is known better
-             */
-            steady?: number;
-            story?: string;
-            strike?: boolean;
-            vehicle?: boolean;
-            water?: boolean;
-        };
-        ShopTakeOn: {
-            /**
-             * Format: double
-             * @description As the stop was seen
-             */
-            beyond: number;
-            reason: string;
-        };
-        ShopThrough: {
-            /** @description The one that was asked for */
-            here: boolean;
-            /** Format: date-time */
-            in_at: string;
-            /** Format: int64 */
-            job: number;
-            /** @description What went out */
-            panes: components["schemas"]["RecordFitted"][];
-            signed: boolean;
-            story: string;
-        };
-        ShopTidied: {
-            /**
-             * Format: int64
-             * @description Long waits that lie in the day, not over a night
-             */
-            by_day: number;
-            /**
-             * Format: int64
-             * @description Times that somebody goes to another place
-             */
-            changes: number;
-            /**
-             * Format: double
-             * @description Hours in which people have nothing to do in the next two days
-             */
-            idle: number;
-            /**
-             * Format: int64
-             * @description Tubes and the like that are opened
-             */
-            opened: number;
-            /**
-             * Format: int64
-             * @description Stretches in which two or more are wanted at one thing
-             */
-            pairs: number;
-        };
-        ShopTimerView: {
-            by: string;
-            check?: boolean;
-            /** @description Key of the step or check that it keeps shut, or empty */
-            gates?: string;
-            /** Format: int64 */
-            id: number;
-            /** @description What to do meanwhile */
-            may?: string;
-            /** @description What follows when it is out; empty after its last part */
-            next?: string;
-            out: boolean;
-            /** Format: int64 */
-            pane: number;
-            /** Format: date-time */
-            since: string;
-            /**
-             * Format: int64
-             * @description Which part of it runs, from 0
-             */
-            stage: number;
-            /** @description Of the step or check that it keeps shut */
-            title?: string;
-            /**
-             * Format: date-time
-             * @description When this part is out
-             */
-            until: string;
-            /** @description The usual one that it is; empty for one's own */
-            usual?: string;
-            /** Format: int64 */
-            version: number;
-            what: string;
-        };
-        ShopToCut: {
-            /** Format: double */
-            h: number;
-            /** Format: int64 */
-            job: number;
-            /** @description The band that its size was made for: hand cut, ± 1 mm */
-            keeps: string;
-            material: string;
-            /** @description What the pane is called, when there are several */
-            name?: string;
-            object: string;
-            /**
-             * Format: double
-             * @description Of a tube, mm
-             */
-            outside?: number;
-            /** Format: int64 */
-            pane: number;
-            /** @description Its name in a plan */
-            piece: string;
-            /** Format: date-time */
-            promised_at?: string;
-            /** @description The pane within its blank */
-            shape?: components["schemas"]["ShopBlank"];
-            /** @description Cut out of its blank with relief scores */
-            shaped?: boolean;
-            /** @description Of the pane as ordered */
-            size: string;
-            /** Format: double */
-            thickness: number;
-            /** @description It may lie either way on the sheet */
-            turn: boolean;
-            /** @description Nobody said that it is cut here: its size is one for a glass shop */
-            unsaid?: boolean;
-            /**
-             * Format: double
-             * @description Of the blank, mm; of a tube its length
-             */
-            w: number;
-        };
-        ShopToVisit: {
-            /**
-             * Format: date-time
-             * @description What it needs is here then
-             */
-            from?: string;
-            /** Format: int64 */
-            job: number;
-            /** Format: int64 */
-            minutes: number;
-            object: string;
-            /** Format: int64 */
-            people: number;
-            /**
-             * Format: int64
-             * @description It is in this round already
-             */
-            round?: number;
-            site: components["schemas"]["RecordSite"];
-            what: string;
-            /** @description Why nobody can go there yet */
-            why?: string;
-        };
-        ShopToday: {
-            backup?: components["schemas"]["ShopBackup"];
-            /** @description What may be let go, used or left next, the soonest first */
-            clocks: components["schemas"]["ShopChime"][];
-            /** @description What is to be looked at again within a week, or should have been */
-            due: components["schemas"]["RecordReminder"][];
-            first?: components["schemas"]["ShopTurn"];
-            /**
-             * Format: int64
-             * @description Hands-on minutes in all open jobs
-             */
-            left: number;
-            /**
-             * Format: int64
-             * @description Open jobs in all
-             */
-            open: number;
-            /** Format: int64 */
-            signed: number;
-            /** @description The jobs that somebody can go on with, in order: those for now, then the later ones */
-            turns: components["schemas"]["ShopTurn"][];
-            /** @description The jobs that wait */
-            waits: components["schemas"]["ShopTurn"][];
-        };
-        ShopTried: {
-            /** @description Jobs that are ready at another time, or whose promise is kept otherwise */
-            changes: components["schemas"]["ShopDayChange"][];
-            /** @description As they would be */
-            days: components["schemas"]["ShopDays"];
-            now: components["schemas"]["ShopDaysSum"];
-            /** @description It can be said that it is so */
-            so: boolean;
-            then: components["schemas"]["ShopDaysSum"];
-        };
-        ShopTube: {
-            /** Format: int64 */
-            id: number;
-            lot?: string;
-            name: string;
-            /** Format: date-time */
-            opened?: string;
-            /** @description Why it is not used any more */
-            spent?: string;
-        };
-        ShopTurn: {
-            customer: string;
-            do: string;
-            /**
-             * Format: int64
-             * @description Panes of it that are done
-             */
-            finished: number;
-            /** @description Who else is at it */
-            hands: components["schemas"]["RecordHand"][];
-            /** Format: int64 */
-            job: number;
-            /** @description The promise has passed, or the work left no longer fits before it */
-            late: boolean;
-            /** @description Promised for another day, or not at all: it comes after what is for now */
-            later: boolean;
-            /**
-             * Format: int64
-             * @description Hands-on minutes left in all
-             */
-            left: number;
-            /**
-             * Format: int64
-             * @description Hands-on minutes of the next step
-             */
-            minutes: number;
-            /** @description What that pane is called, when there are several */
-            name?: string;
-            /** @description The next step's title, or what is missing */
-            next: string;
-            object: string;
-            /**
-             * Format: int64
-             * @description The pane that comes next
-             */
-            pane: number;
-            /** Format: int64 */
-            panes: number;
-            /** Format: int64 */
-            people: number;
-            /** @enum {string} */
-            place: "bench" | "site";
-            /** @description Something that has to be put right first */
-            problem?: string;
-            /** Format: date-time */
-            promised_at?: string;
-            route: components["schemas"]["RouteLeg"][];
-            /** @description Where the next work is */
-            station: string;
-            /** @description The next step that takes two people, within two hours of work */
-            two?: components["schemas"]["ShopTwoAhead"];
-            two_why?: string;
-            /** @description What it waits for; empty when somebody can go on */
-            waits?: string;
-            /** Format: date-time */
-            waits_until?: string;
-        };
-        ShopTwoAhead: {
-            /**
-             * Format: int64
-             * @description Hands-on minutes before it; 0 when it is the next
-             */
-            in: number;
-            title: string;
-            why: string;
-        };
-        ShopUrgentOne: {
-            /** Format: int64 */
-            minutes: number;
-            /**
-             * Format: date-time
-             * @description When its glass is here
-             */
-            not_before?: string;
-            /** Format: int64 */
-            people: number;
-            /** Format: date-time */
-            promised_at: string;
-        };
-        ShopUsualView: {
-            before: string;
-            id: string;
-            last: string;
-            may_stay?: boolean;
-            shut: string[];
-            what: string;
-            why: string;
-        };
-        ShopVanLoad: {
-            /** @description Cautions that apply there */
-            mind: string[];
-            /** @description Panes, seals and what the strip log renews */
-            parts: components["schemas"]["SupplyLine"][];
-            tools: components["schemas"]["KitItem"][];
-            /** @description What takes two people there, and why */
-            two: string[];
-        };
-        ShopView: {
-            /** @description The one thing that each station asks next */
-            asks: components["schemas"]["AskAsk"][];
-            checks: components["schemas"]["ShopCheckView"][];
-            /** @description What was put in only for now */
-            guests: components["schemas"]["ShopGuestView"][];
-            /** @description What keeps the job from being signed off, all panes together */
-            hindrances: components["schemas"]["ProveHindrance"][];
-            job: components["schemas"]["RecordJob"];
-            /** @description The promise has passed, or what is left no longer fits before it */
-            late: boolean;
-            /** @description Often put in, each with the last step before which it is reached */
-            may_put_in: components["schemas"]["ShopUsualView"][];
-            /** @description Clocks that fit what is open here */
-            may_time: components["schemas"]["TimerOffer"][];
-            /**
-             * Format: int64
-             * @description Hands-on minutes that are left, all panes together
-             */
-            minutes_to: number;
-            /** @description The object with its panes numbered */
-            object: components["schemas"]["DrawingDrawing"];
-            /** @description The pane on the table */
-            pane: components["schemas"]["RecordPane"];
-            /** @description All panes of the object, by number */
-            panes: components["schemas"]["ShopPaneState"][];
-            reckoning: components["schemas"]["ReckonReckoning"];
-            route: components["schemas"]["RouteLeg"][];
-            /** @description What is beyond its limit, of all panes, with those an owner took on */
-            stops: components["schemas"]["ShopPaneStop"][];
-            strip: components["schemas"]["ShopStrip"];
-            /** @description Clocks that are no chemistry, the next one out first */
-            timers: components["schemas"]["ShopTimerView"][];
-            /** @enum {string} */
-            unit: "mm" | "in";
-            /** @description Steps of this pane that cannot be ticked yet */
-            waits: components["schemas"]["PlanWait"][];
-        };
-        ShopVisit: {
-            customer: string;
-            /** Format: int64 */
-            minutes: number;
-            object: string;
-            what: string;
-        };
-        ShopWait: {
-            /** Format: int64 */
-            version: number;
-            waits_for: string;
-            /** Format: date-time */
-            waits_until?: string;
-        };
-        ShopWeatherHours: {
-            /** Format: double */
-            c: number;
-            /** Format: date-time */
-            from: string;
-            past: boolean;
-            /** Format: double */
-            rh: number;
-            /** Format: date-time */
-            to: string;
-        };
-        ShopWhatIf: {
-            cold?: components["schemas"]["ShopColdOne"];
-            /** @description When one more pair of hands is here */
-            hand?: components["schemas"]["ShopHour"][];
-            late?: components["schemas"]["ShopLateOne"][];
-            move?: components["schemas"]["ShopMoveOne"][];
-            off?: components["schemas"]["ShopOffOne"][];
-            urgent?: components["schemas"]["ShopUrgentOne"][];
-        };
-        ShopWitnessIn: {
-            /** Format: double */
-            clearance: number;
-            heard: components["schemas"]["ShopHeard"][];
-            /**
-             * Format: double
-             * @description Of its corners, mm, for a groove's length
-             */
-            radius?: number;
-        };
-        ShopWould: {
-            /** Format: double */
-            heated: number;
-            /** @enum {string} */
-            place: "bench" | "van" | "yard";
-            /** Format: date-time */
-            ready?: string;
-            says: string;
-        };
         ShowPhotoRequest: {
             shown: boolean;
         };
@@ -7863,6 +7458,234 @@ export interface components {
             misfit: number;
             name: string;
         };
+        StandingBlank: {
+            outline: components["schemas"]["OutlinePoint"][];
+            /** @description What is scored beside the outline */
+            scores: components["schemas"]["OutlineScore"][];
+        };
+        StandingToCut: {
+            /** Format: double */
+            h: number;
+            /** Format: int64 */
+            job: number;
+            /** @description The band that its size was made for: hand cut, ± 1 mm */
+            keeps: string;
+            material: string;
+            /** @description What the pane is called, when there are several */
+            name?: string;
+            object: string;
+            /**
+             * Format: double
+             * @description Of a tube, mm
+             */
+            outside?: number;
+            /** Format: int64 */
+            pane: number;
+            /** @description Its name in a plan */
+            piece: string;
+            /** Format: date-time */
+            promised_at?: string;
+            /** @description The pane within its blank */
+            shape?: components["schemas"]["StandingBlank"];
+            /** @description Cut out of its blank with relief scores */
+            shaped?: boolean;
+            /** @description Of the pane as ordered */
+            size: string;
+            /** Format: double */
+            thickness: number;
+            /** @description It may lie either way on the sheet */
+            turn: boolean;
+            /** @description Nobody said that it is cut here: its size is one for a glass shop */
+            unsaid?: boolean;
+            /**
+             * Format: double
+             * @description Of the blank, mm; of a tube its length
+             */
+            w: number;
+        };
+        StandingTwoAhead: {
+            /**
+             * Format: int64
+             * @description Hands-on minutes before it; 0 when it is the next
+             */
+            in: number;
+            title: string;
+            why: string;
+        };
+        StockCutAt: {
+            path: string;
+            /** Format: int64 */
+            sheet: number;
+            /** Format: int64 */
+            version: number;
+        };
+        StockCutGroup: {
+            called: string;
+            /**
+             * Format: date-time
+             * @description The soonest promise among them
+             */
+            due?: string;
+            material: string;
+            /**
+             * Format: double
+             * @description Of tubes, mm; nothing for panes from sheets
+             */
+            outside?: number;
+            /** @description What waits and is in no open plan */
+            panes: components["schemas"]["StandingToCut"][];
+            plan?: components["schemas"]["StockCutView"];
+            saw: boolean;
+            /** @description Sheets and offcuts of it */
+            stock: components["schemas"]["StockStored"][];
+            /**
+             * Format: double
+             * @description mm; of tubes their wall
+             */
+            thickness: number;
+        };
+        StockCutRoom: {
+            groups: components["schemas"]["StockCutGroup"][];
+        };
+        StockCutView: {
+            /** @description What the verifier says against it */
+            broken: components["schemas"]["CuttingBroken"][];
+            /** @description What it is worth, each with its sum */
+            figures: components["schemas"]["WorkingFigure"][];
+            /** Format: int64 */
+            id: number;
+            made: components["schemas"]["CuttingMark"][];
+            /** @description The cut that comes next; nothing when all is cut */
+            next?: components["schemas"]["StockNextCut"];
+            /** @description By their names in the plan */
+            panes: {
+                [key: string]: components["schemas"]["StandingToCut"];
+            };
+            plan: components["schemas"]["CuttingPlan"];
+            /** @enum {string} */
+            state: "open" | "done" | "broken" | "dropped";
+            /** @description What each sheet is called */
+            stocks: {
+                [key: string]: string;
+            };
+            task: components["schemas"]["CuttingTask"];
+            /** @description Its sheets are tubes, cut across only */
+            tubes?: boolean;
+            /** Format: int64 */
+            version: number;
+        };
+        StockMoved: {
+            /**
+             * Format: double
+             * @description What came; less than nothing for what went
+             */
+            delta: number;
+            /** Format: int64 */
+            job?: number;
+            why?: string;
+        };
+        StockNextCut: {
+            /** @description The measure to set */
+            at: components["schemas"]["LengthShown"];
+            do: string;
+            /** @description Which edge it is measured from */
+            from: string;
+            /** @description What comes off, in words */
+            gives: string[];
+            /** Format: int64 */
+            number: number;
+            /** Format: int64 */
+            of: number;
+            path: string;
+            /**
+             * Format: int64
+             * @description Panes in what is left behind it
+             */
+            rest: number;
+            /** Format: int64 */
+            sheet: number;
+            trim: boolean;
+        };
+        StockPin: {
+            /** @enum {string} */
+            lie?: "" | "as-is" | "turned";
+            /** @description The sheet's name in the plan; empty for any */
+            on?: string;
+            piece: string;
+        };
+        StockStored: {
+            /** @description What it is and its size, in words */
+            called: string;
+            /**
+             * Format: int64
+             * @description Price of a piece or metre, in cents
+             */
+            cents?: number;
+            /** @description 2027-03-31; empty for never */
+            expires?: string;
+            /**
+             * Format: double
+             * @description Height of a sheet, length of a tube, mm
+             */
+            h?: number;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "sheet" | "offcut" | "tube" | "seal" | "adhesive" | "fastener" | "consumable";
+            /**
+             * Format: double
+             * @description Below this it is on the list to buy
+             */
+            least?: number;
+            lot?: string;
+            /** @description Less is there than should be */
+            low: boolean;
+            /** @description Of a sheet, offcut or tube, as the Book names it */
+            material?: string;
+            name: string;
+            /**
+             * Format: date-time
+             * @description Until when it is used
+             */
+            open_until?: string;
+            /**
+             * Format: date-time
+             * @description When the one that is open was opened; nothing when none is
+             */
+            opened_since?: string;
+            /** @description Its day is over */
+            past: boolean;
+            place?: string;
+            /**
+             * Format: double
+             * @description Pieces or metres, to a thousandth
+             */
+            quantity: number;
+            /** @description The open one is spent: it is thrown away */
+            spent?: boolean;
+            /**
+             * Format: double
+             * @description Of a tube its wall, mm
+             */
+            thickness?: number;
+            /** @enum {string} */
+            unit: "pc" | "m";
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: double
+             * @description Width of a sheet, outside of a tube, mm
+             */
+            w?: number;
+        };
+        StockStores: {
+            items: components["schemas"]["StockStored"][];
+            /**
+             * Format: int64
+             * @description How many are below what is to be there
+             */
+            low: number;
+        };
         StocksizeSize: {
             /** Format: double */
             h: number;
@@ -7875,6 +7698,62 @@ export interface components {
             use: string;
             /** Format: double */
             w: number;
+        };
+        StripEntered: {
+            bag?: string;
+            /** @description What a substitute is: a bolt, its size, bush, washers */
+            by?: string;
+            /** @description Ids of what it holds down or hides */
+            captures?: string[];
+            /**
+             * Format: int64
+             * @description How many came off
+             */
+            count: number;
+            /** @description Up, in, print reads from, open side, gap at */
+            facing?: string;
+            /**
+             * @description off: it is foreign and stays off
+             * @enum {string}
+             */
+            fate: "back" | "renew" | "repair" | "lost" | "substitute" | "off";
+            /** @description Ids of what is back before it, beside what it holds down */
+            first?: string[];
+            held: components["schemas"]["StriplogHeld"];
+            id: string;
+            /**
+             * Format: int64
+             * @description How many are back in
+             */
+            in: number;
+            /** @enum {string} */
+            kind: "part" | "trim" | "seal" | "fasteners" | "wire" | "shield" | "pane";
+            /** @description Length under the head, as it was typed */
+            length_said?: string;
+            /** @description Only loosened and slid aside, never taken out */
+            loosen?: boolean;
+            /**
+             * Format: int64
+             * @description Of the count, recorded as lost
+             */
+            missing?: number;
+            /**
+             * Format: int64
+             * @description Of the count, replaced by new ones
+             */
+            renewed?: number;
+            /** @description It was seized: it came with force, oil or a drill */
+            seized?: boolean;
+            spot?: components["schemas"]["StriplogSpot"];
+            /**
+             * @description As to the pane; else by how it came off
+             * @enum {string}
+             */
+            stands?: "" | "under" | "round" | "over";
+            /** @description Depth to the glass, as it was typed */
+            to_glass_said?: string;
+            what: string;
+            where?: string;
         };
         StriplogCount: {
             id: string;
@@ -8081,6 +7960,127 @@ export interface components {
             minutes: components["schemas"]["CatalogueValue"];
             what: string;
         };
+        TodayFound: {
+            customers: components["schemas"]["RecordCustomer"][];
+            /** @description Newest first: by whose it is, what was done to it, its papers */
+            jobs: components["schemas"]["RecordRow"][];
+            /** @description There are more jobs */
+            more: boolean;
+            stores: components["schemas"]["StockStored"][];
+        };
+        TodayListed: {
+            customer: string;
+            /** Format: int64 */
+            id: number;
+            /** @description The promise has passed, or the work left no longer fits before it */
+            late: boolean;
+            /**
+             * Format: int64
+             * @description Hands-on minutes left
+             */
+            left: number;
+            /** @description The next step's title, or what is missing */
+            next: string;
+            object: string;
+            /** Format: int64 */
+            panes: number;
+            /** @description Something that has to be put right first */
+            problem?: string;
+            /** Format: date-time */
+            promised_at?: string;
+            route: components["schemas"]["RouteLeg"][];
+            signed: boolean;
+            /** @description Where the next work is; empty for a closed job */
+            station: string;
+            story: string;
+            /** @description Nobody can go on before something has come */
+            waiting: boolean;
+            waits_for: string;
+            /** Format: date-time */
+            waits_until?: string;
+            withdrawn: boolean;
+        };
+        TodayToday: {
+            backup?: components["schemas"]["RecordsBackup"];
+            /** @description What may be let go, used or left next, the soonest first */
+            clocks: components["schemas"]["HoldChime"][];
+            /** @description What is to be looked at again within a week, or should have been */
+            due: components["schemas"]["RecordReminder"][];
+            first?: components["schemas"]["TodayTurn"];
+            /**
+             * Format: int64
+             * @description Hands-on minutes in all open jobs
+             */
+            left: number;
+            /**
+             * Format: int64
+             * @description Open jobs in all
+             */
+            open: number;
+            /** Format: int64 */
+            signed: number;
+            /** @description The jobs that somebody can go on with, in order: those for now, then the later ones */
+            turns: components["schemas"]["TodayTurn"][];
+            /** @description The jobs that wait */
+            waits: components["schemas"]["TodayTurn"][];
+        };
+        TodayTurn: {
+            customer: string;
+            do: string;
+            /**
+             * Format: int64
+             * @description Panes of it that are done
+             */
+            finished: number;
+            /** @description Who else is at it */
+            hands: components["schemas"]["RecordHand"][];
+            /** Format: int64 */
+            job: number;
+            /** @description The promise has passed, or the work left no longer fits before it */
+            late: boolean;
+            /** @description Promised for another day, or not at all: it comes after what is for now */
+            later: boolean;
+            /**
+             * Format: int64
+             * @description Hands-on minutes left in all
+             */
+            left: number;
+            /**
+             * Format: int64
+             * @description Hands-on minutes of the next step
+             */
+            minutes: number;
+            /** @description What that pane is called, when there are several */
+            name?: string;
+            /** @description The next step's title, or what is missing */
+            next: string;
+            object: string;
+            /**
+             * Format: int64
+             * @description The pane that comes next
+             */
+            pane: number;
+            /** Format: int64 */
+            panes: number;
+            /** Format: int64 */
+            people: number;
+            /** @enum {string} */
+            place: "bench" | "site";
+            /** @description Something that has to be put right first */
+            problem?: string;
+            /** Format: date-time */
+            promised_at?: string;
+            route: components["schemas"]["RouteLeg"][];
+            /** @description Where the next work is */
+            station: string;
+            /** @description The next step that takes two people, within two hours of work */
+            two?: components["schemas"]["StandingTwoAhead"];
+            two_why?: string;
+            /** @description What it waits for; empty when somebody can go on */
+            waits?: string;
+            /** Format: date-time */
+            waits_until?: string;
+        };
         UndoCutRequest: {
             /** Format: int64 */
             version: number;
@@ -8132,7 +8132,7 @@ export interface components {
             material: string;
             /** Format: double */
             outside?: number;
-            pins?: components["schemas"]["ShopPin"][];
+            pins?: components["schemas"]["StockPin"][];
             /** Format: double */
             thickness: number;
         };
@@ -8224,7 +8224,7 @@ export interface components {
         WebOutgoing: {
             /** @description Nothing where it was withdrawn */
             link?: components["schemas"]["RecordLink"];
-            passport: components["schemas"]["ShopPassport"];
+            passport: components["schemas"]["RecordsPassport"];
         };
         WebOwnIn: {
             sheet: string;
@@ -8270,8 +8270,8 @@ export interface components {
             revision: string;
         };
         WebSash: {
-            across: components["schemas"]["ShopSashOut"];
-            down: components["schemas"]["ShopSashOut"];
+            across: components["schemas"]["MeasureSashOut"];
+            down: components["schemas"]["MeasureSashOut"];
         };
         WebSession: {
             account?: components["schemas"]["RecordAccount"];
@@ -8282,7 +8282,7 @@ export interface components {
             shop?: components["schemas"]["RecordShop"];
         };
         WebSetup: {
-            owner: components["schemas"]["ShopPerson"];
+            owner: components["schemas"]["PeoplePerson"];
             shop_name: string;
             town?: string;
             /** @enum {string} */
@@ -8303,7 +8303,7 @@ export interface components {
             version: number;
         };
         WebStripChange: {
-            entry: components["schemas"]["ShopEntered"];
+            entry: components["schemas"]["StripEntered"];
             /** Format: int64 */
             version: number;
         };
@@ -8493,7 +8493,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopAdhesiveDay"];
+                    "application/json": components["schemas"]["DaysAdhesiveDay"];
                 };
             };
             /** @description Error */
@@ -8522,7 +8522,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopBackup"];
+                    "application/json": components["schemas"]["RecordsBackup"];
                 };
             };
             /** @description Error */
@@ -8551,7 +8551,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopBackup"];
+                    "application/json": components["schemas"]["RecordsBackup"];
                 };
             };
             /** @description Error */
@@ -8741,7 +8741,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopCutRoom"];
+                    "application/json": components["schemas"]["StockCutRoom"];
                 };
             };
             /** @description Error */
@@ -8774,7 +8774,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopCutRoom"];
+                    "application/json": components["schemas"]["StockCutRoom"];
                 };
             };
             /** @description Error */
@@ -8799,7 +8799,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopCutAt"];
+                "application/json": components["schemas"]["StockCutAt"];
             };
         };
         responses: {
@@ -8809,7 +8809,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopCutRoom"];
+                    "application/json": components["schemas"]["StockCutRoom"];
                 };
             };
             /** @description Error */
@@ -8834,7 +8834,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopCutAt"];
+                "application/json": components["schemas"]["StockCutAt"];
             };
         };
         responses: {
@@ -8844,7 +8844,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopCutRoom"];
+                    "application/json": components["schemas"]["StockCutRoom"];
                 };
             };
             /** @description Error */
@@ -8879,7 +8879,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopCutRoom"];
+                    "application/json": components["schemas"]["StockCutRoom"];
                 };
             };
             /** @description Error */
@@ -8941,7 +8941,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopDays"];
+                    "application/json": components["schemas"]["DaysDays"];
                 };
             };
             /** @description Error */
@@ -8970,7 +8970,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopDays"];
+                    "application/json": components["schemas"]["DaysDays"];
                 };
             };
             /** @description Error */
@@ -8999,7 +8999,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopBetter"];
+                    "application/json": components["schemas"]["DaysBetter"];
                 };
             };
             /** @description Error */
@@ -9030,7 +9030,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopDayWays"];
+                    "application/json": components["schemas"]["DaysDayWays"];
                 };
             };
             /** @description Error */
@@ -9140,7 +9140,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopTakeIn"];
+                "application/json": components["schemas"]["DeskTakeIn"];
             };
         };
         responses: {
@@ -9150,7 +9150,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopDayOffer"];
+                    "application/json": components["schemas"]["DaysDayOffer"];
                 };
             };
             /** @description Error */
@@ -9181,7 +9181,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopDays"];
+                    "application/json": components["schemas"]["DaysDays"];
                 };
             };
             /** @description Error */
@@ -9233,7 +9233,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopNewDayPlace"];
+                "application/json": components["schemas"]["DaysNewDayPlace"];
             };
         };
         responses: {
@@ -9278,7 +9278,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopDays"];
+                    "application/json": components["schemas"]["DaysDays"];
                 };
             };
             /** @description Error */
@@ -9307,7 +9307,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopSlip"][];
+                    "application/json": components["schemas"]["DaysSlip"][];
                 };
             };
             /** @description Error */
@@ -9340,7 +9340,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopDays"];
+                    "application/json": components["schemas"]["DaysDays"];
                 };
             };
             /** @description Error */
@@ -9363,7 +9363,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopWhatIf"];
+                "application/json": components["schemas"]["DaysWhatIf"];
             };
         };
         responses: {
@@ -9373,7 +9373,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopTried"];
+                    "application/json": components["schemas"]["DaysTried"];
                 };
             };
             /** @description Error */
@@ -9402,7 +9402,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopForecastKept"];
+                    "application/json": components["schemas"]["HoldForecastKept"];
                 };
             };
             /** @description Error */
@@ -9435,7 +9435,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopForecastKept"];
+                    "application/json": components["schemas"]["HoldForecastKept"];
                 };
             };
             /** @description Error */
@@ -9464,7 +9464,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopForecastKept"];
+                    "application/json": components["schemas"]["HoldForecastKept"];
                 };
             };
             /** @description Error */
@@ -9489,7 +9489,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopPress"];
+                "application/json": components["schemas"]["MeasurePress"];
             };
         };
         responses: {
@@ -9535,7 +9535,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopListed"][];
+                    "application/json": components["schemas"]["TodayListed"][];
                 };
             };
             /** @description Error */
@@ -9561,7 +9561,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopTakeIn"];
+                "application/json": components["schemas"]["DeskTakeIn"];
             };
         };
         responses: {
@@ -9597,7 +9597,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopCarried"];
+                "application/json": components["schemas"]["DeskCarried"];
             };
         };
         responses: {
@@ -9641,7 +9641,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -9679,7 +9679,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -9755,7 +9755,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopHold"];
+                    "application/json": components["schemas"]["HoldHold"];
                 };
             };
             /** @description Error */
@@ -9786,7 +9786,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopPaper"];
+                "application/json": components["schemas"]["BillPaper"];
             };
         };
         responses: {
@@ -9796,7 +9796,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPriced"];
+                    "application/json": components["schemas"]["BillPriced"];
                 };
             };
             /** @description Error */
@@ -9827,7 +9827,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopCarried"];
+                    "application/json": components["schemas"]["DeskCarried"];
                 };
             };
             /** @description Error */
@@ -9856,7 +9856,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopChecked"];
+                "application/json": components["schemas"]["BenchChecked"];
             };
         };
         responses: {
@@ -9866,7 +9866,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -9905,7 +9905,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -9934,7 +9934,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopChecked"];
+                "application/json": components["schemas"]["BenchChecked"];
             };
         };
         responses: {
@@ -9944,7 +9944,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -9972,7 +9972,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopSettle"];
+                "application/json": components["schemas"]["BenchSettle"];
             };
         };
         responses: {
@@ -9982,7 +9982,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10051,7 +10051,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopLaid"];
+                "application/json": components["schemas"]["HoldLaid"];
             };
         };
         responses: {
@@ -10061,7 +10061,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopHold"];
+                    "application/json": components["schemas"]["HoldHold"];
                 };
             };
             /** @description Error */
@@ -10097,7 +10097,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopHold"];
+                    "application/json": components["schemas"]["HoldHold"];
                 };
             };
             /** @description Error */
@@ -10137,7 +10137,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopHold"];
+                    "application/json": components["schemas"]["HoldHold"];
                 };
             };
             /** @description Error */
@@ -10175,7 +10175,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10209,7 +10209,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10243,7 +10243,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10271,7 +10271,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopSeen"];
+                "application/json": components["schemas"]["BenchSeen"];
             };
         };
         responses: {
@@ -10281,7 +10281,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10387,7 +10387,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10426,7 +10426,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10464,7 +10464,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10529,7 +10529,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopHold"];
+                    "application/json": components["schemas"]["HoldHold"];
                 };
             };
             /** @description Error */
@@ -10557,7 +10557,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopLayOut"];
+                "application/json": components["schemas"]["MeasureLayOut"];
             };
         };
         responses: {
@@ -10567,7 +10567,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10595,7 +10595,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopLikeThis"];
+                "application/json": components["schemas"]["BenchLikeThis"];
             };
         };
         responses: {
@@ -10605,7 +10605,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10705,7 +10705,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10739,7 +10739,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOffers"];
+                    "application/json": components["schemas"]["BuyOffers"];
                 };
             };
             /** @description Error */
@@ -10780,7 +10780,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOffers"];
+                    "application/json": components["schemas"]["BuyOffers"];
                 };
             };
             /** @description Error */
@@ -10821,7 +10821,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopAsked"];
+                    "application/json": components["schemas"]["BuyAsked"];
                 };
             };
             /** @description Error */
@@ -10856,7 +10856,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOffers"];
+                    "application/json": components["schemas"]["BuyOffers"];
                 };
             };
             /** @description Error */
@@ -10893,7 +10893,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -10927,7 +10927,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOrders"];
+                    "application/json": components["schemas"]["BuyOrders"];
                 };
             };
             /** @description Error */
@@ -10958,7 +10958,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopNewOrder"];
+                "application/json": components["schemas"]["BuyNewOrder"];
             };
         };
         responses: {
@@ -10968,7 +10968,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOrders"];
+                    "application/json": components["schemas"]["BuyOrders"];
                 };
             };
             /** @description Error */
@@ -10997,7 +10997,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopCame"];
+                "application/json": components["schemas"]["BuyCame"];
             };
         };
         responses: {
@@ -11007,7 +11007,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOrders"];
+                    "application/json": components["schemas"]["BuyOrders"];
                 };
             };
             /** @description Error */
@@ -11036,7 +11036,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopOrderStep"];
+                "application/json": components["schemas"]["BuyOrderStep"];
             };
         };
         responses: {
@@ -11046,7 +11046,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOrders"];
+                    "application/json": components["schemas"]["BuyOrders"];
                 };
             };
             /** @description Error */
@@ -11074,7 +11074,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopDrawn"];
+                "application/json": components["schemas"]["MeasureDrawn"];
             };
         };
         responses: {
@@ -11084,7 +11084,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11112,7 +11112,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopPackAll"];
+                "application/json": components["schemas"]["MeasurePackAll"];
             };
         };
         responses: {
@@ -11122,7 +11122,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11160,7 +11160,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11194,7 +11194,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11267,7 +11267,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11302,7 +11302,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11372,7 +11372,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPriced"];
+                    "application/json": components["schemas"]["BillPriced"];
                 };
             };
             /** @description Error */
@@ -11410,7 +11410,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPriced"];
+                    "application/json": components["schemas"]["BillPriced"];
                 };
             };
             /** @description Error */
@@ -11470,7 +11470,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopSaid"];
+                "application/json": components["schemas"]["MeasureSaid"];
             };
         };
         responses: {
@@ -11480,7 +11480,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11516,7 +11516,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11544,7 +11544,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopRemember"];
+                "application/json": components["schemas"]["RecordsRemember"];
             };
         };
         responses: {
@@ -11582,7 +11582,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopSashIn"];
+                "application/json": components["schemas"]["MeasureSashIn"];
             };
         };
         responses: {
@@ -11630,7 +11630,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11665,7 +11665,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopRounds"];
+                    "application/json": components["schemas"]["DaysRounds"];
                 };
             };
             /** @description Error */
@@ -11693,7 +11693,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopPlaced"];
+                "application/json": components["schemas"]["MeasurePlaced"];
             };
         };
         responses: {
@@ -11703,7 +11703,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11768,7 +11768,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopDone"];
+                "application/json": components["schemas"]["BenchDone"];
             };
         };
         responses: {
@@ -11778,7 +11778,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11813,7 +11813,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11842,7 +11842,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopTakeOn"];
+                "application/json": components["schemas"]["BenchTakeOn"];
             };
         };
         responses: {
@@ -11852,7 +11852,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11887,7 +11887,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11918,7 +11918,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopEntered"];
+                "application/json": components["schemas"]["StripEntered"];
             };
         };
         responses: {
@@ -11928,7 +11928,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -11966,7 +11966,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12005,7 +12005,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12041,7 +12041,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12080,7 +12080,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12119,7 +12119,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12147,7 +12147,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopNewTerms"];
+                "application/json": components["schemas"]["BuyNewTerms"];
             };
         };
         responses: {
@@ -12157,7 +12157,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOffers"];
+                    "application/json": components["schemas"]["BuyOffers"];
                 };
             };
             /** @description Error */
@@ -12188,7 +12188,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopThrough"][];
+                    "application/json": components["schemas"]["RecordsThrough"][];
                 };
             };
             /** @description Error */
@@ -12219,7 +12219,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopSignature"];
+                "application/json": components["schemas"]["RecordsSignature"];
             };
         };
         responses: {
@@ -12229,7 +12229,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12260,7 +12260,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopStartedTimer"];
+                "application/json": components["schemas"]["HoldStartedTimer"];
             };
         };
         responses: {
@@ -12270,7 +12270,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12306,7 +12306,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12342,7 +12342,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12380,7 +12380,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12411,7 +12411,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopVanLoad"];
+                    "application/json": components["schemas"]["DaysVanLoad"];
                 };
             };
             /** @description Error */
@@ -12439,7 +12439,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopWait"];
+                "application/json": components["schemas"]["BuyWait"];
             };
         };
         responses: {
@@ -12449,7 +12449,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12522,7 +12522,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12553,7 +12553,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopView"];
+                    "application/json": components["schemas"]["JobviewView"];
                 };
             };
             /** @description Error */
@@ -12650,7 +12650,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPassport"];
+                    "application/json": components["schemas"]["RecordsPassport"];
                 };
             };
             /** @description Error */
@@ -12736,7 +12736,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopPerson"];
+                "application/json": components["schemas"]["PeoplePerson"];
             };
         };
         responses: {
@@ -12986,7 +12986,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopReminded"];
+                "application/json": components["schemas"]["RecordsReminded"];
             };
         };
         responses: {
@@ -13019,7 +13019,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopReset"];
+                "application/json": components["schemas"]["PeopleReset"];
             };
         };
         responses: {
@@ -13121,7 +13121,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopRounds"];
+                    "application/json": components["schemas"]["DaysRounds"];
                 };
             };
             /** @description Error */
@@ -13147,7 +13147,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopRoundWanted"];
+                "application/json": components["schemas"]["DaysRoundWanted"];
             };
         };
         responses: {
@@ -13157,7 +13157,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopRounds"];
+                    "application/json": components["schemas"]["DaysRounds"];
                 };
             };
             /** @description Error */
@@ -13180,7 +13180,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopRoundWanted"];
+                "application/json": components["schemas"]["DaysRoundWanted"];
             };
         };
         responses: {
@@ -13190,7 +13190,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopRoundTried"];
+                    "application/json": components["schemas"]["DaysRoundTried"];
                 };
             };
             /** @description Error */
@@ -13221,7 +13221,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopRounds"];
+                    "application/json": components["schemas"]["DaysRounds"];
                 };
             };
             /** @description Error */
@@ -13252,7 +13252,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopRoundLoad"];
+                    "application/json": components["schemas"]["DaysRoundLoad"];
                 };
             };
             /** @description Error */
@@ -13283,7 +13283,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopFound"];
+                    "application/json": components["schemas"]["TodayFound"];
                 };
             };
             /** @description Error */
@@ -13528,7 +13528,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopStores"];
+                    "application/json": components["schemas"]["StockStores"];
                 };
             };
             /** @description Error */
@@ -13564,7 +13564,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopStores"];
+                    "application/json": components["schemas"]["StockStores"];
                 };
             };
             /** @description Error */
@@ -13635,7 +13635,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopStores"];
+                    "application/json": components["schemas"]["StockStores"];
                 };
             };
             /** @description Error */
@@ -13694,7 +13694,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopMoved"];
+                "application/json": components["schemas"]["StockMoved"];
             };
         };
         responses: {
@@ -13704,7 +13704,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopStores"];
+                    "application/json": components["schemas"]["StockStores"];
                 };
             };
             /** @description Error */
@@ -13760,7 +13760,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopBendIn"];
+                "application/json": components["schemas"]["MeasureBendIn"];
             };
         };
         responses: {
@@ -13770,7 +13770,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopBendOut"];
+                    "application/json": components["schemas"]["MeasureBendOut"];
                 };
             };
             /** @description Error */
@@ -13892,7 +13892,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopLoadIn"];
+                "application/json": components["schemas"]["HoldLoadIn"];
             };
         };
         responses: {
@@ -13902,7 +13902,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopLoadOut"];
+                    "application/json": components["schemas"]["HoldLoadOut"];
                 };
             };
             /** @description Error */
@@ -13925,7 +13925,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopOutlineIn"];
+                "application/json": components["schemas"]["MeasureOutlineIn"];
             };
         };
         responses: {
@@ -13935,7 +13935,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopOutlineOut"];
+                    "application/json": components["schemas"]["MeasureOutlineOut"];
                 };
             };
             /** @description Error */
@@ -13960,7 +13960,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopOutlineIn"];
+                "application/json": components["schemas"]["MeasureOutlineIn"];
             };
         };
         responses: {
@@ -14029,7 +14029,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopPackIn"];
+                "application/json": components["schemas"]["MeasurePackIn"];
             };
         };
         responses: {
@@ -14039,7 +14039,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPackOut"];
+                    "application/json": components["schemas"]["MeasurePackOut"];
                 };
             };
             /** @description Error */
@@ -14105,7 +14105,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopPhotoOut"];
+                    "application/json": components["schemas"]["MeasurePhotoOut"];
                 };
             };
             /** @description Error */
@@ -14257,7 +14257,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopSashIn"];
+                "application/json": components["schemas"]["MeasureSashIn"];
             };
         };
         responses: {
@@ -14418,7 +14418,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShopWitnessIn"];
+                "application/json": components["schemas"]["MeasureWitnessIn"];
             };
         };
         responses: {
@@ -14550,7 +14550,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ShopToday"];
+                    "application/json": components["schemas"]["TodayToday"];
                 };
             };
             /** @description Error */

@@ -1,0 +1,6 @@
+package bench
+
+import ()
+
+// MostOfPane is more than a pane has places, steps or checks.
+const MostOfPane = 200

@@ -1,0 +1,424 @@
+package bench
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+
+	"freshshard/core/fault"
+	"freshshard/core/holding"
+	"freshshard/core/length"
+	"freshshard/core/pane"
+	"freshshard/core/prove"
+	"freshshard/core/reckon"
+	"freshshard/core/working"
+	"freshshard/internal/jobview"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+	"freshshard/internal/typed"
+)
+
+// Settle is a material that somebody settles on. Seen is the id of the choice
+// that the person saw as settled, 0 for none.
+type Settle struct {
+	Material  string  `json:"material"`
+	Thickness float64 `json:"thickness"`
+	Reason    string  `json:"reason,omitempty" maxLength:"1000" doc:"Needed when a gate is closed for the material"`
+	Seen      int64   `json:"seen,omitempty"`
+}
+
+// Choose settles material and thickness. A material that a gate rules out
+// wants a reason in words, which stays on the record.
+func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Bench, in Settle) error {
+	m, err := pane.ByID(in.Material)
+	if err != nil {
+		return err
+	}
+	if in.Reason, err = typed.Text("reason", in.Reason, 1000, false); err != nil {
+		return err
+	}
+	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		if other := p.Road.ID == "other"; m.Other != other || other && p.Road.How != "" && m.ID != p.Road.How {
+			return store.Change{}, fault.New("material", m.Short+" is not what is to be put in here",
+				"choose one of the list, or change what is to be done")
+		}
+		if !slices.Contains(sold(j, p, m), in.Thickness) {
+			return store.Change{},
+				fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)),
+					"choose one of its thicknesses")
+		}
+		if c := p.Choice; c != nil {
+			if c.Material == in.Material && c.Thickness == in.Thickness && in.Reason == "" {
+				return store.Change{}, nil
+			}
+			if c.ID != in.Seen {
+				return store.Change{},
+					&record.Conflict{Field: "material", Says: fmt.Sprintf("%s settled on %s mm %s %s. Yours is not kept yet.", c.By,
+						working.Num(c.Thickness, 1), c.Material, s.Ago(c.At))}
+			}
+		}
+		reason, err := whyChosen(j, p, in)
+		if err != nil {
+			return store.Change{}, err
+		}
+		c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: s.Now()}
+		if in.Reason != "" && by.Role == record.Owner {
+			if err := s.takeGates(ctx, t, by, j, p, c, in.Reason); err != nil {
+				return store.Change{}, err
+			}
+		}
+		done := store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s",
+			working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c}
+		if err := t.AddChoice(ctx, p.ID, c, by.ID); err != nil {
+			return done, err
+		}
+		f, err := s.Follower(ctx, t, by, j.ID, p.ID)
+		if err != nil {
+			return done, err
+		}
+		return f.With(done, f.afterChoice(ctx))
+	})
+}
+
+// chosenStep is the step that settling does; its tick asks nothing more.
+const chosenStep = "choose"
+
+// whyChosen is the reason that stays on the record: the person's, or the one
+// that speaks for the material. It is judged under the job's lock: a gate may
+// have closed since the person looked.
+func whyChosen(j *record.Job, p *record.Pane, in Settle) (string, error) {
+	k := jobview.Known(j, p, length.MM)
+	k.Stage = reckon.Numbers
+	r, err := reckon.Pane(k)
+	if err != nil {
+		return "", err
+	}
+	reason := in.Reason
+	for _, c := range r.Choice.Closed {
+		if c.Material != in.Material {
+			continue
+		}
+		if reason == "" {
+			return "", fault.New("reason", c.Sentence, "choose another, or say in words why you take this one")
+		}
+		if err := prove.Words("reason", reason); err != nil {
+			return "", err
+		}
+		reason += " (against: " + c.Sentence + ")"
+	}
+	if reason == "" {
+		for _, o := range r.Choice.Open {
+			if o.Material == in.Material {
+				reason = o.Sentence
+			}
+		}
+	}
+	return reason, nil
+}
+
+// Weigh is the choice for a pane with weights that somebody tries.
+func (s *Service) Weigh(ctx context.Context, at jobview.Bench, weights map[string]float64) (pane.Choice, error) {
+	j, err := s.Store.Job(ctx, at.Job)
+	if err != nil {
+		return pane.Choice{}, err
+	}
+	p, err := jobview.Find(&j, at)
+	if err != nil {
+		return pane.Choice{}, err
+	}
+	k := jobview.Known(&j, p, length.MM)
+	k.Weights = weights
+	r, err := reckon.Pane(k)
+	return r.Choice, err
+}
+
+// Why are the numbers behind one bar of Choose: what a material stands of one thing that the
+// place asks, in the unit of whoever looks.
+func (s *Service) Why(ctx context.Context, at jobview.Bench, aspect, material string) ([]working.Figure, error) {
+	j, err := s.Store.Job(ctx, at.Job)
+	if err != nil {
+		return nil, err
+	}
+	p, err := jobview.Find(&j, at)
+	if err != nil {
+		return nil, err
+	}
+	unit, err := s.Store.UnitFor(ctx, at.Job, at.By)
+	if err != nil {
+		return nil, err
+	}
+	k := jobview.Known(&j, p, unit)
+	k.Stage = reckon.Numbers
+	r, err := reckon.Pane(k)
+	if err != nil {
+		return nil, err
+	}
+	figures, err := r.Choice.Why(aspect, material)
+	return reckon.Present(figures, unit), err
+}
+
+// sold are the thicknesses in which a material may be ordered for a pane.
+func sold(j *record.Job, p *record.Pane, m pane.Material) []float64 {
+	b := jobview.PaneOf(j, p, length.MM, nil, jobview.Numbers)
+	return m.Sold(holding.Of(b.Reckoning.Family.Sizing).Tube(), b.Reckoning.Read)
+}
+
+// Done is how a step ended: done, left out with a reason, or open again. Seen
+// is the version of the tick that the person saw, 0 for an open step.
+type Done struct {
+	Outcome string `json:"outcome" enum:"done,left-out,open"`
+	Reason  string `json:"reason,omitempty" maxLength:"500"`
+	Seen    int    `json:"seen,omitempty"`
+}
+
+// Tick says how a step ended. Doing it twice is as good as once.
+func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench, step string, in Done) error {
+	reason, err := typed.Text("reason", in.Reason, 500, in.Outcome == "left-out")
+	if err != nil {
+		return err
+	}
+	if in.Outcome != "done" && in.Outcome != "left-out" && in.Outcome != "open" {
+		return fault.New("outcome", "a step is done, left out or open", "choose one of the three")
+	}
+	return s.NotePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		b := jobview.PaneOf(j, p, length.MM, nil, jobview.Numbers)
+		st, err := b.Step(step)
+		if err != nil {
+			return store.Change{}, err
+		}
+		steps, _ := jobview.OnceOf(j, p)
+		p = jobview.Holder(j, p, func(q *record.Pane) bool { return jobview.TickOf(q, step) != nil }, steps, step)
+		if in.Outcome == "left-out" {
+			if err := st.Leave(reason, by.Role == record.Owner); err != nil {
+				return store.Change{}, err
+			}
+			if !slices.Contains(st.May, reason) {
+				if err := prove.Words("reason", reason); err != nil {
+					return store.Change{}, err
+				}
+			}
+		}
+		last := record.Tick{Outcome: "open"}
+		for _, k := range p.Ticks {
+			if k.Step == step {
+				last = k
+			}
+		}
+		if last.Outcome == in.Outcome && last.Reason == reason {
+			return store.Change{}, nil // a retry, or two who did the same
+		}
+		if last.Version != in.Seen {
+			return store.Change{}, s.tickConflict(last, step)
+		}
+		if in.Outcome == "done" {
+			if w := s.WaitOf(j, b, st); w != nil {
+				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, jobview.UntilSaid(w))
+			}
+		}
+		title := st.Title
+		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: title + ": " + in.Outcome, After: in}
+		if in.Outcome == "open" {
+			if err := t.ClearTick(ctx, p.ID, step); err != nil || !leadsBack(b, step) {
+				return c, err
+			}
+			f, err := s.Follower(ctx, t, by, j.ID, b.Pane.ID)
+			if err != nil {
+				return c, err
+			}
+			return f.With(c, f.afterOpened(ctx, step, last.At))
+		}
+		if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
+			At: s.Now()}, by.ID); err != nil || !leads(b, step) {
+			return c, err
+		}
+		f, err := s.Follower(ctx, t, by, j.ID, b.Pane.ID)
+		if err != nil {
+			return c, err
+		}
+		return f.With(c, f.afterStep(ctx, step, in.Outcome == "done"))
+	})
+}
+
+func (s *Service) tickConflict(last record.Tick, step string) error {
+	switch last.Outcome {
+	case "open":
+		return &record.Conflict{Field: step, Says: "Somebody opened this step again. Yours is not kept yet."}
+	case "left-out":
+		return &record.Conflict{Field: step, Says: fmt.Sprintf("%s left this step out %s: %s. Yours is not kept yet.",
+			last.By, s.Ago(last.At), last.Reason)}
+	}
+	return &record.Conflict{Field: step, Says: fmt.Sprintf("%s ticked this step %s. Yours is not kept yet.", last.By,
+		s.Ago(last.At))}
+}
+
+// Checked is an answer to a check. Seen is the version of the answer that the
+// person saw, 0 for an open check.
+type Checked struct {
+	prove.Answer
+	Read []string `json:"read,omitempty" maxItems:"8" doc:"As typed, a length where wanted; several: gaps round the pane"`
+	Seen int      `json:"seen,omitempty"`
+}
+
+// typed takes what was typed for the number that a check wants, in the unit of
+// whoever typed it; errors name read[n].
+func (in Checked) typed(c prove.Check, unit length.Unit) (prove.Answer, error) {
+	a := in.Answer
+	if len(in.Read) == 0 || c.Limit == nil {
+		return a, nil
+	}
+	got := make([]float64, len(in.Read))
+	for i, text := range in.Read {
+		field := fmt.Sprintf("read[%d]", i)
+		if c.Unit == "mm" {
+			r, err := typed.Length(field, text, unit, length.Rule)
+			if err != nil {
+				return a, err
+			}
+			got[i] = r.Value
+			continue
+		}
+		v, err := strconv.ParseFloat(strings.Replace(strings.TrimSpace(text), ",", ".", 1), 64)
+		if err != nil {
+			return a, fault.New(field, "a number is expected", "type what was read, in "+c.Unit)
+		}
+		got[i] = v
+	}
+	if len(got) == 1 {
+		a.Value = &got[0]
+	} else {
+		a.Gaps = got
+	}
+	return a, nil
+}
+
+// Answer keeps the answer to a check.
+func (s *Service) Answer(ctx context.Context, by record.Account, at jobview.Bench, check string, in Checked) error {
+	var err error
+	if in.Finding, err = typed.Text("finding", in.Finding, 500, false); err != nil {
+		return err
+	}
+	unit, err := s.Store.UnitFor(ctx, at.Job, by.ID)
+	if err != nil {
+		return err
+	}
+	return s.NotePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		at := p
+		p = jobview.CheckedOn(j, p, check)
+		now, last, err := jobview.CheckNow(j, p, check)
+		if err != nil {
+			return store.Change{}, err
+		}
+		if in.Outcome != prove.Skip && (len(now.After) > 0 || len(at.Timers) > 0 || now.Does != "") {
+			b := jobview.PaneOf(j, at, length.MM, nil, jobview.Numbers)
+			w := b.Reckoning.Plan.After(now.After, b.Standing)
+			if w == nil && in.Outcome == prove.Pass { // what fails is said at once
+				if w = b.Standing.CheckWait(check, s.Now()); w == nil {
+					w = s.doesWait(j, b, now)
+				}
+			}
+			if w != nil {
+				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, jobview.UntilSaid(w))
+			}
+		}
+		said, err := in.typed(now, unit)
+		if err != nil {
+			return store.Change{}, err
+		}
+		taken, err := now.Take(said)
+		if err != nil {
+			return store.Change{}, err
+		}
+		a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value,
+			Gaps: taken.Gaps, Finding: taken.Finding}, Version: 1, At: s.Now()}
+		if last != nil {
+			if sameAnswer(last.Answer, a.Answer) {
+				return store.Change{}, nil // a retry, or two who saw the same
+			}
+			a.Version = last.Version + 1
+		}
+		if a.Version != in.Seen+1 {
+			return store.Change{}, s.answerConflict(last, check)
+		}
+		if err := s.keepTrial(ctx, t, p, last, by, ""); err != nil {
+			return store.Change{}, err
+		}
+		c := store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome),
+			Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}
+		if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil || now.Does == "" {
+			return c, err
+		}
+		f, err := s.Follower(ctx, t, by, j.ID, at.ID)
+		if err != nil {
+			return c, err
+		}
+		return f.With(c, f.afterCheck(ctx, check, a.Answer.Outcome))
+	})
+}
+
+// keepTrial puts an answer that failed on the record before another one takes
+// its place.
+func (s *Service) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, last *record.Answer,
+	by record.Account, changed string) error {
+	if last == nil || last.Answer.Outcome != prove.Fail {
+		return nil
+	}
+	if len(p.Trials) >= MostOfPane {
+		return fault.New("outcome", "this was tried as often as anybody tries", "look for another cause")
+	}
+	return t.AddTrial(ctx, p.ID, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
+		Changed: changed, Author: last.By, At: last.At}, by.ID)
+}
+
+func sameAnswer(a, b prove.Answer) bool {
+	return a.Outcome == b.Outcome && a.Finding == b.Finding && (a.Value == nil) == (b.Value == nil) &&
+		(a.Value == nil || *a.Value == *b.Value) &&
+		slices.Equal(a.Gaps, b.Gaps)
+}
+
+func (s *Service) answerConflict(last *record.Answer, check string) error {
+	if last == nil {
+		return &record.Conflict{Field: check, Says: "Somebody took the answer here back. Yours is not kept yet."}
+	}
+	return &record.Conflict{Field: check, Says: fmt.Sprintf("%s answered %q here %s. Yours is not kept yet.", last.By,
+		last.Answer.Outcome, s.Ago(last.At))}
+}
+
+// Reopen takes the answer of a check back. seen is the version that the person
+// saw; a check that is open already is as wanted. changed is what was changed
+// after it failed, before it is tried again.
+func (s *Service) Reopen(ctx context.Context, by record.Account, at jobview.Bench, check string, seen int,
+	changed string) error {
+	changed, err := typed.Text("changed", changed, 200, false)
+	if err != nil {
+		return err
+	}
+	return s.NotePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+		at := p.ID
+		p = jobview.CheckedOn(j, p, check)
+		now, last, err := jobview.CheckNow(j, p, check)
+		if err != nil || last == nil {
+			return store.Change{}, err
+		}
+		if last.Version != seen {
+			return store.Change{}, s.answerConflict(last, check)
+		}
+		if err := s.keepTrial(ctx, t, p, last, by, changed); err != nil {
+			return store.Change{}, err
+		}
+		said := now.Text + ": open again"
+		if changed != "" {
+			said += ", changed: " + changed
+		}
+		c := store.Change{Noun: "check", Item: check, Action: "open", Said: said, Before: last}
+		if err := t.ClearAnswer(ctx, p.ID, check); err != nil || now.Does == "" || last.Answer.Outcome == prove.Fail {
+			return c, err
+		}
+		f, err := s.Follower(ctx, t, by, j.ID, at)
+		if err != nil {
+			return c, err
+		}
+		return f.With(c, f.afterUnproved(ctx, now.Does, last.At))
+	})
+}

@@ -1,0 +1,15 @@
+// Package buy has what is asked for, offered, ordered and delivered, and from whom.
+package buy
+
+import (
+	"freshshard/internal/change"
+)
+
+// Service has the use cases of this room.
+type Service struct {
+	*change.Keeper
+	Folder string // folder of those who answer by files
+}
+
+// New makes it over the records.
+func New(k *change.Keeper) *Service { return &Service{Keeper: k} }

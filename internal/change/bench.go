@@ -1,0 +1,48 @@
+package change
+
+import (
+	"context"
+
+	"freshshard/internal/jobview"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// ChangePane runs a write on one pane of an open job under the job's lock, and
+// reckons the pane with it before it is kept.
+func (s *Keeper) ChangePane(ctx context.Context, by record.Account, at jobview.Bench,
+	f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
+	return s.ChangeReckoned(ctx, by, at.Job, at.Pane, func(t *store.Tx, j *record.Job) (store.Change, error) {
+		p, err := jobview.Find(j, at)
+		if err != nil {
+			return store.Change{}, err
+		}
+		return named(f(t, j, p))(j, p)
+	})
+}
+
+// NotePane is paneChange for what nothing is reckoned from.
+func (s *Keeper) NotePane(ctx context.Context, by record.Account, at jobview.Bench,
+	f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
+	return s.Change(ctx, by, at.Job, func(t *store.Tx) (store.Change, error) {
+		j, err := t.Job(ctx, at.Job)
+		if err != nil {
+			return store.Change{}, err
+		}
+		p, err := jobview.Find(&j, at)
+		if err != nil {
+			return store.Change{}, err
+		}
+		return named(f(t, &j, p))(&j, p)
+	})
+}
+
+// named puts the pane's name before what is said of it, where there are several.
+func named(c store.Change, err error) func(*record.Job, *record.Pane) (store.Change, error) {
+	return func(j *record.Job, p *record.Pane) (store.Change, error) {
+		if p.Name != "" || len(j.Panes) > 1 {
+			c.Said = jobview.Name(*p) + ": " + c.Said
+		}
+		return c, err
+	}
+}

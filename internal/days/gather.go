@@ -1,0 +1,404 @@
+package days
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"freshshard/core/cure"
+	"freshshard/core/fault"
+	"freshshard/core/pace"
+	"freshshard/core/schedule"
+	"freshshard/internal/hold"
+	"freshshard/internal/record"
+	"freshshard/internal/standing"
+	"freshshard/internal/stock"
+)
+
+// dayWork gathers the problem with what its names mean.
+type dayWork struct {
+	now   time.Time
+	zone  *time.Location
+	what  WhatIf
+	p     schedule.Problem
+	names []record.Account
+	jobs  []standing.Job
+	steps map[string]dayStepOf
+	slips []schedule.Slip
+	pins  map[string]setPin
+	hold.Weather
+	all    []standing.Job // every open job
+	pace   pace.Pace
+	comes  pace.Arrivals
+	roads  dayRoads
+	sites  map[int64]record.Site
+	rounds []record.Round
+	drives map[string]int // min on the road that a step was given
+	gone   []goneJob      // what is all done in rounds
+	warn   []DayLeft      // what stands against a round that was taken
+}
+
+// goneJob is a job whose last work is done in a round.
+type goneJob struct {
+	standing.Job
+	ready time.Time
+}
+
+// setPin is a pin, the younger ones with higher numbers.
+type setPin struct {
+	record.DayPin
+	set int
+}
+
+type dayStepOf struct {
+	job, pane       int64
+	object, station string
+	title, takes    string
+}
+
+func (w *dayWork) minute(t time.Time) int { return int(t.Sub(w.now).Round(time.Minute).Minutes()) }
+
+func (w *dayWork) at(minute int) time.Time { return w.now.Add(time.Duration(minute) * time.Minute) }
+
+// gathered is the problem of the days, with what cannot be planned.
+func (s *Service) gathered(ctx context.Context, what WhatIf, now time.Time) (*dayWork, []DayLeft, error) {
+	w := &dayWork{now: now, zone: s.TimeZone(), what: what, steps: map[string]dayStepOf{}, drives: map[string]int{}}
+	var err error
+	if w.Weather, err = s.Hold.Outdoors(ctx, s.Store, now, daysAhead*24); err != nil {
+		return w, nil, err
+	}
+	w.Air = what.colder(w.Air, 1)
+	if w.pace, err = s.Learnt(ctx); err != nil {
+		return w, nil, err
+	}
+	if w.comes, err = s.Arrivals(ctx); err != nil {
+		return w, nil, err
+	}
+	if err := s.dayPeople(ctx, w); err != nil {
+		return w, nil, err
+	}
+	pins, err := s.Store.DayPins(ctx)
+	if err != nil {
+		return w, nil, err
+	}
+	w.pins = what.moved(pins)
+	if err := s.dayRounds(ctx, w); err != nil {
+		return w, nil, err
+	}
+	left, err := s.dayJobs(ctx, w)
+	return w, left, err
+}
+
+// hours are a week laid over the days to come, in the shop's own zone.
+func (w *dayWork) hours(k record.Week) ([]schedule.Window, error) {
+	out := []schedule.Window{}
+	clock := func(field, text string, day time.Time) (time.Time, error) {
+		t, err := time.Parse("15:04", text)
+		if err != nil {
+			return t, fault.New(field, fmt.Sprintf("%q is no time of the day", text), "write 08:00")
+		}
+		return time.Date(day.Year(), day.Month(), day.Day(), t.Hour(), t.Minute(), 0, 0, w.zone), nil
+	}
+	first := w.now.In(w.zone)
+	for d := range daysAhead {
+		day := time.Date(first.Year(), first.Month(), first.Day()+d, 12, 0, 0, 0, w.zone)
+		weekday := (int(day.Weekday())+6)%7 + 1
+		if !slices.Contains(k.Days, weekday) || slices.Contains(k.Off, day.Format(time.DateOnly)) {
+			continue
+		}
+		from, err := clock("from", k.From, day)
+		if err != nil {
+			return nil, err
+		}
+		to, err := clock("to", k.To, day)
+		if err != nil {
+			return nil, err
+		}
+		parts := [][2]time.Time{{from, to}}
+		if k.NoonFrom != "" || k.NoonTo != "" {
+			a, err := clock("noon_from", k.NoonFrom, day)
+			if err != nil {
+				return nil, err
+			}
+			b, err := clock("noon_to", k.NoonTo, day)
+			if err != nil {
+				return nil, err
+			}
+			parts = [][2]time.Time{{from, a}, {b, to}}
+		}
+		for _, p := range parts {
+			if !p[1].After(p[0]) {
+				return nil, fault.New("to", "the day ends before it begins", "give the hours in order")
+			}
+			if at := (schedule.Window{From: max(0, w.minute(p[0])), To: w.minute(p[1])}); at.To > at.From {
+				out = append(out, at)
+			}
+		}
+	}
+	return out, nil
+}
+
+// dayPeople are those who work.
+func (s *Service) dayPeople(ctx context.Context, w *dayWork) error {
+	people, err := s.Store.Accounts(ctx)
+	if err != nil {
+		return err
+	}
+	weeks, err := s.Store.Weeks(ctx)
+	if err != nil {
+		return err
+	}
+	for _, a := range people {
+		if !a.Active {
+			continue
+		}
+		k, ok := weeks[a.ID]
+		if !ok {
+			k = UsualWeek
+		}
+		k.Off = append(slices.Clone(k.Off), w.what.off(a.ID)...)
+		h, err := w.hours(k)
+		if err != nil {
+			return err
+		}
+		w.names = append(w.names, a)
+		w.p.People = append(w.p.People, schedule.Person{ID: fmt.Sprint(a.ID), Name: a.Name, Hours: h, May: k.May})
+	}
+	w.moreHands()
+	places, err := s.DayPlaces(ctx)
+	for _, p := range places {
+		w.p.Places = append(w.p.Places, schedule.Place{ID: p.Name, Count: p.Count})
+	}
+	return err
+}
+
+// fitOutdoors are the hours whose weather lets a bond or putty be laid outdoors. Hours of
+// which nobody knows the weather do, until a forecast says otherwise.
+func (w *dayWork) fitOutdoors() []schedule.Window {
+	out := []schedule.Window{}
+	known := 0 // up to this minute the weather was looked at
+	for _, a := range w.Air {
+		at := schedule.Window{From: max(0, w.minute(a.At)), To: w.minute(a.At) + 60}
+		if at.From > known {
+			out = append(out, schedule.Window{From: known, To: at.From})
+		}
+		known = max(known, at.To)
+		if at.To <= at.From || !w.Fit(a) {
+			continue
+		}
+		if n := len(out); n > 0 && out[n-1].To >= at.From {
+			out[n-1].To = at.To
+		} else {
+			out = append(out, at)
+		}
+	}
+	if end := daysAhead * 24 * 60; known < end {
+		if n := len(out); n > 0 && out[n-1].To >= known {
+			out[n-1].To = end
+		} else {
+			out = append(out, schedule.Window{From: known, To: end})
+		}
+	}
+	return out
+}
+
+// dayJobs puts what is left of each open job into the problem.
+func (s *Service) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
+	left := []DayLeft{}
+	all, err := s.Standing.Open(ctx, stock.MostCut)
+	if err != nil {
+		return nil, err
+	}
+	hardens, err := s.Hardens(ctx, w.what)
+	if err != nil {
+		return nil, err
+	}
+	dry := w.fitOutdoors()
+	w.all = all
+	for _, j := range append(all, w.what.more...) {
+		if at, ok := w.what.promise[j.ID]; ok {
+			j.Promised = &at
+		}
+		job, why, err := w.job(j, hardens, dry)
+		if err != nil {
+			return nil, err
+		}
+		if why != "" {
+			left = append(left, DayLeft{j.ID, j.Object, why})
+		}
+		if why == "" && !w.what.apart {
+			w.inRound(&job, j)
+		}
+		if len(job.Steps) > 0 && why == "" {
+			w.p.Jobs, w.jobs = append(w.p.Jobs, job), append(w.jobs, j)
+		}
+	}
+	w.urgent()
+	return left, nil
+}
+
+// A bench whose air nobody has read is planned as a workshop that is warmed by day: °C and %.
+// No clock is started by it. Common practice, no source.
+const plannedC, plannedRH = 18.0, 45.0
+
+// hardens is how long a bead of an adhesive takes at the bench from now on, min; its width
+// in mm. What never hardens in such air takes longer than anybody plans.
+type hardens func(adhesive string, width float64) (int, error)
+
+// Hardens reads the air once and says how long beads take in it.
+func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
+	now := s.Now()
+	air, err := s.Hold.Airs(ctx, s.Store, now, s.TimeZone())(record.AtBench)
+	if err != nil {
+		return nil, err
+	}
+	if len(air) == 0 {
+		air = []cure.Air{{At: now, C: plannedC, RH: plannedRH}}
+	}
+	air = what.colder(air, indoorsShare)
+	type bead struct {
+		adhesive string
+		width    float64
+	}
+	known := map[bead]int{}
+	return func(adhesive string, width float64) (int, error) {
+		k := bead{adhesive, width}
+		if m, ok := known[k]; ok {
+			return m, nil
+		}
+		got, err := cure.Cure(cure.Bond{Adhesive: adhesive, Since: now, Width: width, Edges: 2}, air, now)
+		if err != nil {
+			return 0, err
+		}
+		known[k] = daysAhead * 24 * 60
+		if r := got.Opened().Safe; r != nil {
+			known[k] = int(r.Sub(now).Minutes()) + 1
+		}
+		return known[k], nil
+	}, nil
+}
+
+// job is what is left of one, with why it cannot be planned.
+func (w *dayWork) job(j standing.Job, hardens hardens, dry []schedule.Window) (schedule.Job, string, error) {
+	job := schedule.Job{ID: fmt.Sprint(j.ID), Name: j.Object}
+	if j.Promised != nil {
+		at := w.minute(*j.Promised)
+		job.Promise = &at
+	}
+	place, away, drive := "bench", true, 0
+	if j.Place == "site" {
+		place = "van"
+		if site, ok := w.sites[j.ID]; ok && !w.what.apart {
+			one, _ := w.roads.Usual(w.roads.home, site.Place)
+			drive = 2 * one
+		}
+	}
+	once := map[string]bool{}
+	for _, p := range j.Panes {
+		last, wait, ordered := "", 0, false
+		if p.WaitsFor != "" && p.WaitsUntil == nil && !p.Finished {
+			return job, "it waits for " + p.WaitsFor + ", and nobody said until when", nil
+		}
+		for _, o := range standing.InOneGo(p.Open, once) {
+			id := fmt.Sprintf("%d/%d/%s", j.ID, p.ID, o.Key)
+			minutes, takes := w.takes(o.Minutes, p.Family, j.Place)
+			st := schedule.Step{ID: id, Title: o.Title, Minutes: minutes, Spread: w.pace.Spread(), People: o.People,
+				Needs: o.Needs, Uses: []string{place}}
+			if !o.There() {
+				st.Uses = nil
+				if o.Cuts {
+					st.Uses = []string{"table"}
+				}
+			} else if away && drive > 0 { // there and back, with the first thing that is done there
+				st.Minutes += drive
+				w.drives[id] = drive
+			}
+			away = !o.There() || o.Wait > 0 || o.Lays != ""
+			if o.Until != nil {
+				st.Not = max(0, w.minute(*o.Until))
+			}
+			if o.Comes {
+				st.Not = w.what.later(j.ID, st.Not, o.Until != nil)
+			}
+			st.Pin = w.pin(id)
+			if last != "" {
+				st.After = append(st.After, schedule.After{Step: last, Wait: wait})
+			}
+			if place == "van" && o.Lays != "" {
+				st.Fit = dry
+			}
+			if why := w.cannot(st); why != "" {
+				return job, why, nil
+			}
+			if o.Comes && (o.Said || ordered) {
+				chance, by, _ := w.comes.Late(comesFrom(p.WaitsFor))
+				w.slips = append(w.slips, schedule.Slip{Step: id, Chance: chance, Minutes: int(by.Minutes())})
+			}
+			if o.Station == "source" && o.Wait > 0 {
+				o.Wait += w.what.days(j.ID) * 24 * 60
+			}
+			if d := w.drives[id]; d > 0 {
+				takes += fmt.Sprintf(", and %d min there and back", d)
+			}
+			w.steps[id] = dayStepOf{j.ID, p.ID, j.Object, string(o.Station), o.Title, takes}
+			last, wait, ordered = id, o.Wait, ordered || o.Station == "source" && o.Wait > 0
+			if o.Lays != "" {
+				st.Shares = o.Lays
+				m, err := hardens(o.Lays, o.Width)
+				if err != nil {
+					return job, "", err
+				}
+				wait = m
+			}
+			job.Steps = append(job.Steps, st)
+		}
+	}
+	return job, "", nil
+}
+
+// pin is where somebody put a step, while that is still to come and they still work here.
+func (w *dayWork) pin(step string) *schedule.Pin {
+	p, ok := w.pins[step]
+	if !ok || p.At.Before(w.now) {
+		return nil
+	}
+	out := &schedule.Pin{At: w.minute(p.At)}
+	for _, id := range p.People {
+		if !slices.ContainsFunc(w.names, func(a record.Account) bool { return a.ID == id }) {
+			return nil
+		}
+		out.People = append(out.People, fmt.Sprint(id))
+	}
+	return out
+}
+
+// cannot says why nobody here could ever do a step; nothing where somebody can. What the
+// search would refuse stays out of it: one job never takes the days away from all others.
+func (w *dayWork) cannot(st schedule.Step) string {
+	may, longest := 0, 0
+	for _, p := range w.p.People {
+		if st.Needs != "" && !slices.Contains(p.May, st.Needs) {
+			continue
+		}
+		may++
+		for _, h := range p.Hours {
+			longest = max(longest, h.To-h.From)
+		}
+	}
+	need := max(1, st.People)
+	switch {
+	case may == 0 && st.Needs != "":
+		return fmt.Sprintf("nobody here may do “%s”: %s", st.Title, st.Needs)
+	case may < need && st.Needs != "":
+		return fmt.Sprintf("“%s” takes %d who may, and %d may: %s", st.Title, need, may, st.Needs)
+	case may < need:
+		return fmt.Sprintf("“%s” takes %d, and %d work here", st.Title, need, may)
+	case st.Minutes > longest:
+		return fmt.Sprintf("“%s” takes %d min in one go, and no shift is longer than %d", st.Title, st.Minutes, longest)
+	}
+	return ""
+}
+
+// net is how long a step takes without the drive.
+func (w *dayWork) net(s schedule.Step) int { return s.Minutes - w.drives[s.ID] }

@@ -1,0 +1,41 @@
+package desk
+
+import (
+	"context"
+	"time"
+
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+)
+
+// cameBackWithin is how soon something comes back that was not right. Judgement, no source.
+const cameBackWithin = 365 * 24 * time.Hour
+
+// sameObject ties the object of a new job to the one that was here before. What was to be
+// looked at of it is looked at now.
+func (s *Service) sameObject(ctx context.Context, t *store.Tx, by record.Account, was, id int64) error {
+	j, err := t.Job(ctx, id)
+	if err != nil {
+		return err
+	}
+	before, err := t.Job(ctx, was)
+	if err != nil {
+		return err
+	}
+	first, err := t.SameObject(ctx, before.Object.ID)
+	if err != nil {
+		return err
+	}
+	if err := t.SetSameObject(ctx, j.Object.ID, first); err != nil {
+		return err
+	}
+	return s.hereAgain(ctx, t, by, first, id)
+}
+
+// hereAgain is what an object's being here with a job means for its earlier ones.
+func (s *Service) hereAgain(ctx context.Context, t *store.Tx, by record.Account, first, id int64) error {
+	if err := t.DropReminders(ctx, first, id, by.ID, s.Now()); err != nil {
+		return err
+	}
+	return t.CameBack(ctx, first, id, s.Now().Add(-cameBackWithin), s.Now())
+}

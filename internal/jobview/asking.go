@@ -1,0 +1,83 @@
+package jobview
+
+import (
+	"slices"
+
+	"freshshard/core/ask"
+	"freshshard/core/cure"
+	"freshshard/core/family"
+	"freshshard/core/road"
+	"freshshard/internal/record"
+)
+
+// asking are the facts from which the one next thing of each station is told.
+func (v *View) asking(b Pane) ask.Facts {
+	r := b.Reckoning
+	f := ask.Facts{Signed: v.Job.Signed, Withdrawn: v.Job.Withdrawn != nil, Plan: r.Plan, Done: b.Done, Waits: v.Waits,
+		Missing: r.Fit.Missing, Odd: r.Fit.Odd,
+		Fault: r.Fault,
+		Why:   r.Why, Looked: len(r.Chain) > 0 || b.Pane.Road.Came == road.Unbroken,
+		Settles: r.Road.Settled, Settled: b.chosen(), WaitsFor: b.Pane.WaitsFor, WaitsUntil: b.Pane.WaitsUntil,
+		Screws: ScrewsOf(b.Pane, r.Family), Counted: b.Pane.Counted, Back: v.Strip.Back, Hindrances: v.Hindrances,
+		CheckWaits: map[string]string{}, Route: map[family.Station]int{}}
+	if b.Pane.Diagnosis != nil {
+		f.Evidence = b.Pane.Diagnosis.Evidence
+	}
+	if len(r.Choice.Open) > 0 {
+		f.First = &r.Choice.Open[0]
+	}
+	for _, c := range b.Checks {
+		f.Checks = append(f.Checks, c.Check)
+		f.CheckWaits[c.Key] = c.Waits
+	}
+	if b.Finished() {
+		f.Other = v.otherPane()
+	}
+	for _, k := range b.Stops {
+		if k.Taken == nil {
+			f.Stops = append(f.Stops, k)
+		}
+	}
+	for _, l := range b.Route {
+		f.Route[l.Station] = l.Open
+	}
+	f.Lays = b.lays()
+	return f
+}
+
+// lays is what hardens here and has no clock yet; nil where nothing does.
+func (b Pane) lays() *ask.Lays {
+	if len(b.Pane.Cures) > 0 || !slices.Contains(Hardening, b.Pane.Family) {
+		return nil
+	}
+	a, err := cure.ByID(cure.UsualFor(b.Pane.Family))
+	if err != nil {
+		return nil
+	}
+	out := &ask.Lays{Adhesive: a.ID, Name: a.Name}
+	if a.Kind == cure.Moisture {
+		out.Width = b.Pressed()
+	}
+	return out
+}
+
+// otherPane is the next pane of the object that somebody can go on with, behind the
+// one on the table and round; nil where there is none.
+func (v *View) otherPane() *ask.Other {
+	n := len(v.Panes)
+	on := slices.IndexFunc(v.Panes, func(p PaneState) bool { return p.ID == v.Pane.ID })
+	for i := 1; i < n; i++ {
+		if p := v.Panes[(on+i)%n]; p.State == "now" {
+			return &ask.Other{Pane: p.ID, Name: p.Name, Station: family.Station(p.Station)}
+		}
+	}
+	return nil
+}
+
+// ScrewsOf is how many fixings of a pane are tightened in an order.
+func ScrewsOf(p record.Pane, f family.Family) int {
+	if f.Tightening == "" {
+		return 0
+	}
+	return p.Sides.Total()
+}

@@ -1,0 +1,88 @@
+package jobview
+
+import (
+	"freshshard/core/family"
+	"freshshard/core/guest"
+	"freshshard/core/length"
+	"freshshard/core/plan"
+	"freshshard/core/prove"
+	"freshshard/core/road"
+	"freshshard/internal/record"
+)
+
+// WaitOf is what a step waits for on its pane, and where it is done once for the
+// object, on any other pane that has it.
+func (s *Reader) WaitOf(j *record.Job, b Pane, st plan.Step) *plan.Wait {
+	w := b.Reckoning.Plan.Wait(st, b.Standing, s.Now())
+	if why := guest.In(st.Key, inside(j)); why != "" && w == nil {
+		w = &plan.Wait{Step: st.Key, Why: why}
+	}
+	for i := range j.Panes {
+		q := &j.Panes[i]
+		if w != nil || !st.Once || q.ID == b.Pane.ID {
+			continue
+		}
+		o := PaneOf(j, q, length.MM, nil, Numbers)
+		if other, err := o.Step(st.Key); err == nil && other.Once {
+			if w = o.Reckoning.Plan.Wait(other, o.Standing, s.Now()); w != nil {
+				w.Why = Name(*q) + ", " + w.Why
+			}
+		}
+	}
+	return w
+}
+
+// UntilSaid is what to do about a wait.
+func UntilSaid(w *plan.Wait) string {
+	if w.Until == nil {
+		return "do that first"
+	}
+	return "wait, or ask an owner, who can leave the hold out with a reason"
+}
+
+// Step finds a step of the pane's plan.
+func (b Pane) Step(key string) (plan.Step, error) {
+	for _, st := range b.Reckoning.Plan.Steps {
+		if st.Key == key {
+			return st, nil
+		}
+	}
+	return plan.Step{}, &record.NotFound{What: "this step"}
+}
+
+// familyOf is a pane's way of holding with the work of its road.
+func familyOf(j *record.Job, p *record.Pane) (family.Family, error) {
+	f, err := family.ByID(p.Family)
+	if err != nil {
+		return f, err
+	}
+	r, h, err := road.Of(p.Road.ID, p.Road.How)
+	return road.Work(f, r, h, p.Road.Came, j.Object.Leaf), err
+}
+
+// CheckedOn is the pane on which a check was answered, where it is proved once
+// for the object.
+func CheckedOn(j *record.Job, p *record.Pane, check string) *record.Pane {
+	_, checks := OnceOf(j, p)
+	return Holder(j, p, func(q *record.Pane) bool { return answerOf(q, check) != nil }, checks, check)
+}
+
+// CheckNow finds a check of the pane's family and its road and its last answer, if any.
+func CheckNow(j *record.Job, p *record.Pane, check string) (prove.Check, *record.Answer, error) {
+	f, err := familyOf(j, p)
+	if err != nil {
+		return prove.Check{}, nil, err
+	}
+	var last *record.Answer
+	for i := range p.Answers {
+		if p.Answers[i].Check == check {
+			last = &p.Answers[i]
+		}
+	}
+	for _, c := range prove.Checks(f) {
+		if c.Key == check {
+			return c, last, nil
+		}
+	}
+	return prove.Check{}, nil, &record.NotFound{What: "this check"}
+}

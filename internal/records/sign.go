@@ -1,0 +1,106 @@
+package records
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"slices"
+
+	"freshshard/core/prove"
+	"freshshard/internal/jobview"
+	"freshshard/internal/measure"
+	"freshshard/internal/people"
+	"freshshard/internal/record"
+	"freshshard/internal/store"
+	"freshshard/internal/typed"
+)
+
+// Signature asks for the sign-off; Override is an owner's reason for signing
+// over what is open. No reason signs over a stop: each is taken on by itself.
+type Signature struct {
+	Override string `json:"override,omitempty" maxLength:"500"`
+}
+
+// Open is a refused sign-off with what stands in the way.
+type Open struct{ Hindrances []prove.Hindrance }
+
+func (e *Open) Error() string {
+	return fmt.Sprintf("Not signed: %d things are open. First: %s.", len(e.Hindrances), e.Hindrances[0].Text)
+}
+
+// Sign signs a job off and fixes what was reckoned. A retry with the same key
+// gives the same ticket.
+func (s *Service) Sign(ctx context.Context, by record.Account, key string, job int64, in Signature) (int64, error) {
+	override, err := typed.Text("override", in.Override, 500, false)
+	if err != nil {
+		return 0, err
+	}
+	request := struct {
+		Job int64
+		Signature
+	}{job, in}
+	return s.Create(ctx, by, key, "ticket", request, func(t *store.Tx) (int64, error) {
+		signed, err := t.LockJob(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		if signed {
+			return 0, &record.Conflict{Says: "This job is signed off already."}
+		}
+		j, err := t.Job(ctx, job)
+		if err != nil {
+			return 0, err
+		}
+		shop, err := t.Shop(ctx)
+		if err != nil {
+			return 0, err
+		}
+		v, err := s.View(j, nil, 0, shop.Unit, jobview.Numbers)
+		if err != nil {
+			return 0, err
+		}
+		if len(v.Hindrances) > 0 {
+			if override == "" {
+				return 0, &Open{v.Hindrances}
+			}
+			if err := people.OwnerOnly(by); err != nil {
+				return 0, err
+			}
+			if slices.ContainsFunc(v.Hindrances, func(h prove.Hindrance) bool { return h.Kind == prove.KindStop }) {
+				return 0, &Open{v.Hindrances}
+			}
+			if err := prove.Words("override", override); err != nil {
+				return 0, err
+			}
+		} else {
+			override = ""
+		}
+		k := record.Ticket{By: by.Name, At: s.Now(), Override: override}
+		if k.Number, err = t.AddTicket(ctx, job, by.ID, k.At, override); err != nil {
+			return 0, err
+		}
+		j.Own = nil
+		doc, err := json.Marshal(jobview.Signed{Shop: shop, Job: j, Fixed: measure.Fixed(j, shop.Unit)})
+		if err != nil {
+			return 0, err
+		}
+		k.Document = string(doc)
+		if err := s.Seal(ctx, t, job, k); err != nil {
+			return 0, err
+		}
+		signedJob := j
+		signedJob.Ticket = &k
+		if err := s.goneOut(ctx, t, by, j, v.Benches, s.LayAll(signedJob, v.Benches, shop.Unit)); err != nil {
+			return 0, err
+		}
+		said := "signed off"
+		if override != "" {
+			said = "signed off over what was open: " + override
+		}
+		if err := t.TouchJob(ctx, job); err != nil {
+			return 0, err
+		}
+		return k.Number, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket",
+			Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})
+	})
+}
