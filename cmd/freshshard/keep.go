@@ -136,7 +136,7 @@ func passwordCommand(ctx context.Context, args []string) error {
 		return err
 	}
 	defer stop()
-	word, err := shop.New(st).People.GiveWordTo(ctx, *login)
+	word, err := shop.New(st).OneTime.GiveWordTo(ctx, *login)
 	if err != nil {
 		return err
 	}

@@ -131,7 +131,7 @@ func (s *settings) run(ctx context.Context) error {
 		return err
 	}
 	suppliers := filepath.Join(s.dir, "suppliers")
-	sh.Buy.SuppliersIn(suppliers)
+	sh.Suppliers.SuppliersIn(suppliers)
 	keeper := &backup.Keeper{Dir: s.backupFolder(), DSN: dsn, Shop: sh}
 	// What runs beside the serving ends before the database does.
 	var beside sync.WaitGroup

@@ -75,7 +75,7 @@ func busy(t testing.TB) (dsn string, s *shop.Shop, db *sql.DB) {
 			measure.Said{Text: "270.123456789", Instrument: length.Tape}); err != nil {
 			t.Fatal(err)
 		}
-		if err := s.Desk.AddPhoto(ctx, mira, fmt.Sprintf("photo-%d", i), id, "", pic.Bytes()); err != nil {
+		if err := s.Desk.Photos.AddPhoto(ctx, mira, fmt.Sprintf("photo-%d", i), id, "", pic.Bytes()); err != nil {
 			t.Fatal(err)
 		}
 		if i == 0 {

@@ -8,8 +8,13 @@ import (
 // Service has the use cases of this room.
 type Service struct {
 	*change.Keeper
-	Folder string // folder of those who answer by files
 }
 
 // New makes it over the records.
 func New(k *change.Keeper) *Service { return &Service{Keeper: k} }
+
+// Suppliers keeps those who sell, and asks them for prices.
+type Suppliers struct {
+	*Service
+	Folder string // of those who answer by files
+}

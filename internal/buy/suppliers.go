@@ -31,16 +31,16 @@ type AskedOf struct {
 }
 
 // SuppliersIn says where those who answer by files have their folders.
-func (s *Service) SuppliersIn(folder string) { s.Folder = folder }
+func (s *Suppliers) SuppliersIn(folder string) { s.Folder = folder }
 
 // Suppliers lists who answers by a call or a file.
-func (s *Service) Suppliers(ctx context.Context) ([]record.Supplier, error) {
+func (s *Suppliers) Suppliers(ctx context.Context) ([]record.Supplier, error) {
 	return s.Store.Suppliers(ctx)
 }
 
 // SetSupplier puts one in, or changes the one whose number is given; an owner does. Nobody
 // of the same name is overwritten.
-func (s *Service) SetSupplier(ctx context.Context, by record.Account, v record.Supplier) error {
+func (s *Suppliers) SetSupplier(ctx context.Context, by record.Account, v record.Supplier) error {
 	if by.Role != record.Owner {
 		return &record.Denied{Why: "Only an owner changes who is asked."}
 	}
@@ -79,7 +79,7 @@ func (s *Service) SetSupplier(ctx context.Context, by record.Account, v record.S
 }
 
 // DropSupplier takes one out; one that is gone is as wanted.
-func (s *Service) DropSupplier(ctx context.Context, by record.Account, id int64) error {
+func (s *Suppliers) DropSupplier(ctx context.Context, by record.Account, id int64) error {
 	if by.Role != record.Owner {
 		return &record.Denied{Why: "Only an owner changes who is asked."}
 	}
@@ -94,7 +94,7 @@ func (s *Service) DropSupplier(ctx context.Context, by record.Account, id int64)
 
 // AskSuppliers asks all of them for a pane at once, and keeps what they offer; who was
 // asked already and has an offer here is not asked again.
-func (s *Service) AskSuppliers(ctx context.Context, by record.Account, key string, at jobview.Bench) (Asked, error) {
+func (s *Suppliers) AskSuppliers(ctx context.Context, by record.Account, key string, at jobview.Bench) (Asked, error) {
 	out := Asked{Said: []AskedOf{}}
 	r, err := s.asksFor(ctx, at)
 	if err != nil {
@@ -151,7 +151,7 @@ func (s *Service) AskSuppliers(ctx context.Context, by record.Account, key strin
 }
 
 // asksFor is what is asked for a pane: one that is settled and sized, or a part.
-func (s *Service) asksFor(ctx context.Context, at jobview.Bench) (supplier.Request, error) {
+func (s *Suppliers) asksFor(ctx context.Context, at jobview.Bench) (supplier.Request, error) {
 	v, err := s.Work(ctx, at)
 	if err != nil {
 		return supplier.Request{}, err

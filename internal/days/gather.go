@@ -166,7 +166,7 @@ func (s *Service) dayPeople(ctx context.Context, w *dayWork) error {
 		w.p.People = append(w.p.People, schedule.Person{ID: fmt.Sprint(a.ID), Name: a.Name, Hours: h, May: k.May})
 	}
 	w.moreHands()
-	places, err := s.DayPlaces(ctx)
+	places, err := s.Calendar.DayPlaces(ctx)
 	for _, p := range places {
 		w.p.Places = append(w.p.Places, schedule.Place{ID: p.Name, Count: p.Count})
 	}
@@ -281,80 +281,101 @@ func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
 
 // job is what is left of one, with why it cannot be planned.
 func (w *dayWork) job(j standing.Job, hardens hardens, dry []schedule.Window) (schedule.Job, string, error) {
-	job := schedule.Job{ID: fmt.Sprint(j.ID), Name: j.Object}
+	c := jobChain{dayWork: w, job: j, place: "bench", away: true, once: map[string]bool{}}
+	c.out = schedule.Job{ID: fmt.Sprint(j.ID), Name: j.Object}
 	if j.Promised != nil {
 		at := w.minute(*j.Promised)
-		job.Promise = &at
+		c.out.Promise = &at
 	}
-	place, away, drive := "bench", true, 0
 	if j.Place == "site" {
-		place = "van"
+		c.place, c.dry = "van", dry
 		if site, ok := w.sites[j.ID]; ok && !w.what.apart {
 			one, _ := w.roads.Usual(w.roads.home, site.Place)
-			drive = 2 * one
+			c.drive = 2 * one
 		}
 	}
-	once := map[string]bool{}
 	for _, p := range j.Panes {
-		last, wait, ordered := "", 0, false
-		if p.WaitsFor != "" && p.WaitsUntil == nil && !p.Finished {
-			return job, "it waits for " + p.WaitsFor + ", and nobody said until when", nil
-		}
-		for _, o := range standing.InOneGo(p.Open, once) {
-			id := fmt.Sprintf("%d/%d/%s", j.ID, p.ID, o.Key)
-			minutes, takes := w.takes(o.Minutes, p.Family, j.Place)
-			st := schedule.Step{ID: id, Title: o.Title, Minutes: minutes, Spread: w.pace.Spread(), People: o.People,
-				Needs: o.Needs, Uses: []string{place}}
-			if !o.There() {
-				st.Uses = nil
-				if o.Cuts {
-					st.Uses = []string{"table"}
-				}
-			} else if away && drive > 0 { // there and back, with the first thing that is done there
-				st.Minutes += drive
-				w.drives[id] = drive
-			}
-			away = !o.There() || o.Wait > 0 || o.Lays != ""
-			if o.Until != nil {
-				st.Not = max(0, w.minute(*o.Until))
-			}
-			if o.Comes {
-				st.Not = w.what.later(j.ID, st.Not, o.Until != nil)
-			}
-			st.Pin = w.pin(id)
-			if last != "" {
-				st.After = append(st.After, schedule.After{Step: last, Wait: wait})
-			}
-			if place == "van" && o.Lays != "" {
-				st.Fit = dry
-			}
-			if why := w.cannot(st); why != "" {
-				return job, why, nil
-			}
-			if o.Comes && (o.Said || ordered) {
-				chance, by, _ := w.comes.Late(comesFrom(p.WaitsFor))
-				w.slips = append(w.slips, schedule.Slip{Step: id, Chance: chance, Minutes: int(by.Minutes())})
-			}
-			if o.Station == "source" && o.Wait > 0 {
-				o.Wait += w.what.days(j.ID) * 24 * 60
-			}
-			if d := w.drives[id]; d > 0 {
-				takes += fmt.Sprintf(", and %d min there and back", d)
-			}
-			w.steps[id] = dayStepOf{j.ID, p.ID, j.Object, string(o.Station), o.Title, takes}
-			last, wait, ordered = id, o.Wait, ordered || o.Station == "source" && o.Wait > 0
-			if o.Lays != "" {
-				st.Shares = o.Lays
-				m, err := hardens(o.Lays, o.Width)
-				if err != nil {
-					return job, "", err
-				}
-				wait = m
-			}
-			job.Steps = append(job.Steps, st)
+		if why, err := c.pane(p, hardens); why != "" || err != nil {
+			return c.out, why, err
 		}
 	}
-	return job, "", nil
+	return c.out, "", nil
+}
+
+// jobChain strings the steps of one job together.
+type jobChain struct {
+	*dayWork
+	job   standing.Job
+	out   schedule.Job
+	place string            // the resource that work at the object takes
+	dry   []schedule.Window // hours in which something can be laid at the place
+	drive int               // there and back, min
+	away  bool              // nobody is at the object now
+	once  map[string]bool   // steps done once for the object
+}
+
+// pane adds the steps of a pane, one after the other; it says why one cannot be planned.
+func (c *jobChain) pane(p standing.Pane, hardens hardens) (why string, err error) {
+	last, wait, ordered := "", 0, false
+	if p.WaitsFor != "" && p.WaitsUntil == nil && !p.Finished {
+		return "it waits for " + p.WaitsFor + ", and nobody said until when", nil
+	}
+	for _, o := range standing.InOneGo(p.Open, c.once) {
+		st, takes := c.step(p, o)
+		if last != "" {
+			st.After = append(st.After, schedule.After{Step: last, Wait: wait})
+		}
+		if why := c.cannot(st); why != "" {
+			return why, nil
+		}
+		if o.Comes && (o.Said || ordered) {
+			chance, by, _ := c.comes.Late(comesFrom(p.WaitsFor))
+			c.slips = append(c.slips, schedule.Slip{Step: st.ID, Chance: chance, Minutes: int(by.Minutes())})
+		}
+		if o.Station == "source" && o.Wait > 0 {
+			o.Wait += c.what.days(c.job.ID) * 24 * 60
+			ordered = true
+		}
+		c.steps[st.ID] = dayStepOf{c.job.ID, p.ID, c.job.Object, string(o.Station), o.Title, takes}
+		last, wait = st.ID, o.Wait
+		if o.Lays != "" {
+			st.Shares = o.Lays
+			if wait, err = hardens(o.Lays, o.Width); err != nil {
+				return "", err
+			}
+		}
+		c.out.Steps = append(c.out.Steps, st)
+	}
+	return "", nil
+}
+
+// step is one piece of work with what it takes, and how long in words.
+func (c *jobChain) step(p standing.Pane, o standing.Step) (schedule.Step, string) {
+	id := fmt.Sprintf("%d/%d/%s", c.job.ID, p.ID, o.Key)
+	minutes, takes := c.takes(o.Minutes, p.Family, c.job.Place)
+	st := schedule.Step{ID: id, Title: o.Title, Minutes: minutes, Spread: c.pace.Spread(), People: o.People,
+		Needs: o.Needs, Uses: []string{c.place}, Pin: c.pin(id)}
+	if !o.There() {
+		st.Uses = nil
+		if o.Cuts {
+			st.Uses = []string{"table"}
+		}
+	} else if c.away && c.drive > 0 { // there and back, with the first thing that is done there
+		st.Minutes += c.drive
+		c.drives[id] = c.drive
+		takes += fmt.Sprintf(", and %d min there and back", c.drive)
+	}
+	c.away = !o.There() || o.Wait > 0 || o.Lays != ""
+	if o.Until != nil {
+		st.Not = max(0, c.minute(*o.Until))
+	}
+	if o.Comes {
+		st.Not = c.what.later(c.job.ID, st.Not, o.Until != nil)
+	}
+	if o.Lays != "" {
+		st.Fit = c.dry
+	}
+	return st, takes
 }
 
 // pin is where somebody put a step, while that is still to come and they still work here.

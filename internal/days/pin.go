@@ -17,7 +17,7 @@ import (
 
 // MakeSo keeps what was tried: glass is late, somebody is away, a step is pinned. The plan
 // that flows round it is kept with it. It conflicts where somebody changed the days since.
-func (s *Service) MakeSo(ctx context.Context, by record.Account, what WhatIf, seen int) (Days, error) {
+func (s *ByHand) MakeSo(ctx context.Context, by record.Account, what WhatIf, seen int) (Days, error) {
 	if len(what.Hand)+len(what.Urgent) > 0 || what.Cold != nil {
 		return Days{}, fault.New("", "this can be tried, and not made so", "a hand has its hours at Shop, a job is taken in")
 	}
@@ -63,7 +63,7 @@ func (s *Service) MakeSo(ctx context.Context, by record.Account, what WhatIf, se
 }
 
 // postponed says at a job that what it waits for comes later.
-func (s *Service) postponed(ctx context.Context, t *store.Tx, by record.Account, l LateOne) error {
+func (s *ByHand) postponed(ctx context.Context, t *store.Tx, by record.Account, l LateOne) error {
 	signed, err := t.LockJob(ctx, l.Job)
 	if err != nil || signed {
 		return err
@@ -76,7 +76,7 @@ func (s *Service) postponed(ctx context.Context, t *store.Tx, by record.Account,
 }
 
 // away keeps days off: a person's own, or anybody's by an owner.
-func (s *Service) away(ctx context.Context, t *store.Tx, by record.Account, o OffOne, days []string) error {
+func (s *ByHand) away(ctx context.Context, t *store.Tx, by record.Account, o OffOne, days []string) error {
 	if by.ID != o.Account {
 		if err := people.OwnerOnly(by); err != nil {
 			return err
@@ -100,7 +100,7 @@ func (s *Service) away(ctx context.Context, t *store.Tx, by record.Account, o Of
 }
 
 // Unpin lets a step go where it fits best. One that has no pin stays as it is.
-func (s *Service) Unpin(ctx context.Context, by record.Account, step string) (Days, error) {
+func (s *ByHand) Unpin(ctx context.Context, by record.Account, step string) (Days, error) {
 	err := s.Store.Write(ctx, func(t *store.Tx) error {
 		found, err := t.DropDayPin(ctx, step)
 		if err != nil || !found {
@@ -141,7 +141,7 @@ type DayWay struct {
 }
 
 // Ways tells what would save the promise of a job, and whom to call.
-func (s *Service) Ways(ctx context.Context, job int64) (DayWays, error) {
+func (s *ByHand) Ways(ctx context.Context, job int64) (DayWays, error) {
 	l, err := s.laid(ctx, WhatIf{})
 	if err != nil {
 		return DayWays{}, err

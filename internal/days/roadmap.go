@@ -50,10 +50,10 @@ func (w *dayWork) roadsOf(m record.RoadMap) error {
 const roundsAhead = 21
 
 // RoadMap is what the van can go by.
-func (s *Service) RoadMap(ctx context.Context) (record.RoadMap, error) { return s.Store.RoadMap(ctx) }
+func (s *Calendar) RoadMap(ctx context.Context) (record.RoadMap, error) { return s.Store.RoadMap(ctx) }
 
 // SetRoadMap keeps what the van can go by; an owner's to say.
-func (s *Service) SetRoadMap(ctx context.Context, by record.Account, m record.RoadMap) error {
+func (s *Calendar) SetRoadMap(ctx context.Context, by record.Account, m record.RoadMap) error {
 	if err := people.OwnerOnly(by); err != nil {
 		return err
 	}
@@ -88,7 +88,7 @@ func (s *Service) SetRoadMap(ctx context.Context, by record.Account, m record.Ro
 }
 
 // SetSite says where a job at the customer's is, and when somebody is in.
-func (s *Service) SetSite(ctx context.Context, by record.Account, in record.Site) error {
+func (s *Calendar) SetSite(ctx context.Context, by record.Account, in record.Site) error {
 	var err error
 	if in.Place, err = typed.Text("place", in.Place, 80, true); err != nil {
 		return err

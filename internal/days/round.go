@@ -90,7 +90,7 @@ const longVisit = 5 * 60
 
 // visitOf takes from what is left of a job what can be done in one go: up to the first
 // wait, order or delivery that is far off.
-func (w *dayWork) visitOf(j schedule.Job) visit {
+func (w roundWork) visitOf(j schedule.Job) visit {
 	v := visit{people: 1}
 	in := map[string]bool{}
 	for _, s := range j.Steps {
@@ -121,6 +121,9 @@ func (w *dayWork) visitOf(j schedule.Job) visit {
 	return v
 }
 
+// roundWork is the work of the days as one who plans a round sees it.
+type roundWork struct{ *dayWork }
+
 func (v visit) what(w *dayWork) string {
 	var out []string
 	for _, s := range v.steps {
@@ -132,14 +135,14 @@ func (v visit) what(w *dayWork) string {
 }
 
 // Rounds tells what was taken and what could be visited.
-func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
+func (s *RoundPlanner) Rounds(ctx context.Context) (Rounds, error) {
 	w, left, err := s.gathered(ctx, WhatIf{apart: true}, s.Now().Truncate(time.Minute))
 	if err != nil {
 		return Rounds{}, err
 	}
 	out := Rounds{Home: w.roads.home, Places: append([]string{}, w.roads.Places()...), Taken: []RoundSheet{},
 		Open: []ToVisit{},
-		Days: w.workDays(daysShown)}
+		Days: roundWork{w}.workDays(daysShown)}
 	for _, r := range w.rounds {
 		out.Taken = append(out.Taken, w.sheet(r))
 	}
@@ -147,7 +150,7 @@ func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
 		if j.Place != "site" {
 			continue
 		}
-		v := w.visitOf(w.p.Jobs[i])
+		v := roundWork{w}.visitOf(w.p.Jobs[i])
 		k := ToVisit{Job: j.ID, Object: j.Object, Site: w.sites[j.ID], Minutes: v.minutes, People: v.people, What: v.what(w),
 			Why: v.why}
 		k.Site.Job = j.ID
@@ -174,7 +177,7 @@ func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
 const daysShown = 6
 
 // workDays are the next days on which anybody works.
-func (w *dayWork) workDays(n int) []string {
+func (w roundWork) workDays(n int) []string {
 	out := []string{}
 	for _, p := range w.p.People {
 		for _, h := range p.Hours {
@@ -188,16 +191,16 @@ func (w *dayWork) workDays(n int) []string {
 }
 
 // PlanRound lays a round out; nothing is kept.
-func (s *Service) PlanRound(ctx context.Context, in RoundWanted) (RoundTried, error) {
+func (s *RoundPlanner) PlanRound(ctx context.Context, in RoundWanted) (RoundTried, error) {
 	w, _, err := s.gathered(ctx, WhatIf{apart: true}, s.Now().Truncate(time.Minute))
 	if err != nil {
 		return RoundTried{}, err
 	}
-	return w.planRound(ctx, in)
+	return roundWork{w}.planRound(ctx, in)
 }
 
 // planRound is a round of some jobs on a day by some people.
-func (w *dayWork) planRound(ctx context.Context, in RoundWanted) (RoundTried, error) {
+func (w roundWork) planRound(ctx context.Context, in RoundWanted) (RoundTried, error) {
 	day, names, may, err := w.roundDay(in)
 	if err != nil {
 		return RoundTried{}, err
@@ -246,7 +249,7 @@ func (w *dayWork) planRound(ctx context.Context, in RoundWanted) (RoundTried, er
 
 // roundDay is from when until when all who go work on a day; eating is where the way lets
 // it.
-func (w *dayWork) roundDay(in RoundWanted) (day round.Window, names, may []string, err error) {
+func (w roundWork) roundDay(in RoundWanted) (day round.Window, names, may []string, err error) {
 	if _, e := time.Parse(time.DateOnly, in.Day); e != nil {
 		return day, nil, nil, fault.New("day", fmt.Sprintf("%q is no day", in.Day), "write 2026-12-24")
 	}
@@ -284,7 +287,7 @@ func (w *dayWork) roundDay(in RoundWanted) (day round.Window, names, may []strin
 
 // wantedVisit is the visit of a job that a round was asked for, with where it stands among
 // the jobs.
-func (w *dayWork) wantedVisit(id int64, people int, may []string) (visit, int, *fault.Error) {
+func (w roundWork) wantedVisit(id int64, people int, may []string) (visit, int, *fault.Error) {
 	i := slices.IndexFunc(w.jobs, func(j standing.Job) bool { return j.ID == id && j.Place == "site" })
 	if i < 0 {
 		return visit{}, 0, fault.New("", "this job is not one at a customer's that is open", "choose one of the list")
@@ -312,7 +315,7 @@ func (w *dayWork) wantedVisit(id int64, people int, may []string) (visit, int, *
 }
 
 // inHours is when somebody is in at a job on a day; nothing for any time.
-func (w *dayWork) inHours(site record.Site, day string) []round.Window {
+func (w roundWork) inHours(site record.Site, day string) []round.Window {
 	if site.InFrom == "" && site.InTo == "" {
 		return nil
 	}
@@ -370,13 +373,13 @@ func (w *dayWork) sheet(r record.Round) RoundSheet {
 }
 
 // TakeRound keeps a round; the days go round it. A retry with the same key keeps one.
-func (s *Service) TakeRound(ctx context.Context, by record.Account, key string, in RoundWanted) (int64, error) {
+func (s *RoundPlanner) TakeRound(ctx context.Context, by record.Account, key string, in RoundWanted) (int64, error) {
 	w, _, err := s.gathered(ctx, WhatIf{apart: true}, s.Now().Truncate(time.Minute))
 	if err != nil {
 		return 0, err
 	}
 	id, err := s.Create(ctx, by, key, "round", in, func(t *store.Tx) (int64, error) {
-		tried, err := w.planRound(ctx, in)
+		tried, err := roundWork{w}.planRound(ctx, in)
 		if err != nil {
 			return 0, err
 		}
@@ -399,7 +402,7 @@ func (s *Service) TakeRound(ctx context.Context, by record.Account, key string, 
 
 // DropRound gives a round up: its visits go back among the days. One that is gone stays
 // gone.
-func (s *Service) DropRound(ctx context.Context, by record.Account, id int64) error {
+func (s *RoundPlanner) DropRound(ctx context.Context, by record.Account, id int64) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
 		found, err := t.DropRound(ctx, id)
 		if err != nil || !found {
@@ -424,7 +427,7 @@ type StopParts struct {
 }
 
 // RoundLoad tells what goes into the van for a round.
-func (s *Service) RoundLoad(ctx context.Context, id int64) (RoundLoad, error) {
+func (s *RoundPlanner) RoundLoad(ctx context.Context, id int64) (RoundLoad, error) {
 	w, _, err := s.gathered(ctx, WhatIf{apart: true}, s.Now().Truncate(time.Minute))
 	if err != nil {
 		return RoundLoad{}, err

@@ -11,7 +11,7 @@ import (
 
 // days shows the plan.
 func (l *laidDays) days() Days {
-	w, plan, odds := l.w, l.plan, l.odds
+	w, plan := l.w, l.plan
 	out := &Days{From: w.now, Hours: []Hour{}, People: []DayLane{}, Jobs: []DayReady{}, Left: l.left,
 		Loose: append(l.loose, w.warn...), Weather: []DryHour{},
 		Late: plan.Late, Proved: plan.Proved, Version: l.version}
@@ -26,44 +26,64 @@ func (l *laidDays) days() Days {
 			moved[m.Step] = true
 		}
 	}
-	out.ByHand, out.Tidy = schedule.ByHand(w.p).Late, Tidied{plan.Tidy, w.idle(plan)}
+	out.ByHand, out.Tidy = schedule.ByHand(w.p).Late, Tidied{plan.Tidy, l.idle(plan)}
 	if plan.Cost > 0 {
 		out.Gap = max(0, 1-plan.Bound/plan.Cost)
 	}
+	end := 2 * 24 * 60
+	for _, d := range plan.Steps {
+		end = max(end, d.To)
+	}
+	for i := range w.p.People {
+		out.People = append(out.People, l.lane(i, end, moved))
+	}
+	out.Hours = l.shown(l.open(), end)
+	for i := range plan.Ready {
+		out.Jobs = append(out.Jobs, l.ready(i))
+	}
+	for _, g := range w.gone {
+		out.Jobs = append(out.Jobs, g.dayReady())
+	}
+	for _, left := range plan.Left {
+		of := w.steps[left.Step]
+		out.Left = append(out.Left, DayLeft{of.job, of.object, of.title + ": " + left.Why})
+	}
+	return *out
+}
+
+// lane is what one person does, up to the last minute that is shown.
+func (l *laidDays) lane(i, end int, moved map[string]bool) DayLane {
+	w, p := l.w, l.w.p.People[i]
 	name := map[string]string{}
 	for _, a := range w.names {
 		name[strconv.FormatInt(a.ID, 10)] = a.Name
 	}
-	end := 0
-	for _, d := range plan.Steps {
-		end = max(end, d.To)
-	}
-	end = max(end, 2*24*60)
-	for i, p := range w.p.People {
-		lane := DayLane{ID: w.names[i].ID, Name: w.names[i].Name, Hours: w.shown(p.Hours, end), Steps: []DayStep{}}
-		for _, d := range plan.Day(p.ID) {
-			of := w.steps[d.Step]
-			st := DayStep{Key: d.Step, Job: of.job, Pane: of.pane, Object: of.object, Title: of.title, Station: of.station,
-				From: w.at(d.At),
-				To:   w.at(d.To), With: []string{}, Why: d.Why, Takes: of.takes, Place: w.placeOf(d.Step),
-				Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
-			for _, o := range d.People {
-				if o != p.ID {
-					st.With = append(st.With, name[o])
-				}
+	lane := DayLane{ID: w.names[i].ID, Name: w.names[i].Name, Hours: l.shown(p.Hours, end), Steps: []DayStep{}}
+	for _, d := range l.plan.Day(p.ID) {
+		of := w.steps[d.Step]
+		st := DayStep{Key: d.Step, Job: of.job, Pane: of.pane, Object: of.object, Title: of.title, Station: of.station,
+			From: w.at(d.At),
+			To:   w.at(d.To), With: []string{}, Why: d.Why, Takes: of.takes, Place: l.placeOf(d.Step),
+			Pinned: w.pinOf(d.Step) != nil, Moved: moved[d.Step]}
+		for _, o := range d.People {
+			if o != p.ID {
+				st.With = append(st.With, name[o])
 			}
-			lane.Steps = append(lane.Steps, st)
 		}
-		lane.Steps = append(lane.Steps, w.van(w.names[i].ID)...)
-		slices.SortFunc(lane.Steps, func(a, b DayStep) int { return a.From.Compare(b.From) })
-		out.People = append(out.People, lane)
+		lane.Steps = append(lane.Steps, st)
 	}
-	var all []schedule.Window
-	for _, p := range w.p.People {
+	lane.Steps = append(lane.Steps, w.van(w.names[i].ID)...)
+	slices.SortFunc(lane.Steps, func(a, b DayStep) int { return a.From.Compare(b.From) })
+	return lane
+}
+
+// open are the hours in which anybody works.
+func (l *laidDays) open() []schedule.Window {
+	var all, joined []schedule.Window
+	for _, p := range l.w.p.People {
 		all = append(all, p.Hours...)
 	}
 	slices.SortFunc(all, func(a, b schedule.Window) int { return a.From - b.From })
-	var joined []schedule.Window
 	for _, h := range all {
 		if n := len(joined); n > 0 && h.From <= joined[n-1].To {
 			joined[n-1].To = max(joined[n-1].To, h.To)
@@ -71,26 +91,20 @@ func (l *laidDays) days() Days {
 			joined = append(joined, h)
 		}
 	}
-	out.Hours = w.shown(joined, end)
-	for i, r := range plan.Ready {
-		j := w.jobs[i]
-		k := DayReady{Job: j.ID, Object: j.Object, Promised: j.Promised, Late: r.Late, Why: r.Why, Kept: odds[i].Kept,
-			Safe:  safe(j.Promised, odds[i]),
-			Glass: slices.ContainsFunc(j.Panes, func(p standing.Pane) bool { return p.Glass })}
-		if r.At >= 0 {
-			k.Ready = w.time(r.At)
-			k.Nine, k.Sure = w.time(odds[i].Nine), w.time(odds[i].Sure)
-		}
-		out.Jobs = append(out.Jobs, k)
+	return joined
+}
+
+// ready is when a job is done, with how sure that is.
+func (l *laidDays) ready(i int) DayReady {
+	w, r, j, odds := l.w, l.plan.Ready[i], l.w.jobs[i], l.odds[i]
+	k := DayReady{Job: j.ID, Object: j.Object, Promised: j.Promised, Late: r.Late, Why: r.Why, Kept: odds.Kept,
+		Safe:  safe(j.Promised, odds),
+		Glass: slices.ContainsFunc(j.Panes, func(p standing.Pane) bool { return p.Glass })}
+	if r.At >= 0 {
+		k.Ready = w.time(r.At)
+		k.Nine, k.Sure = w.time(odds.Nine), w.time(odds.Sure)
 	}
-	for _, g := range w.gone {
-		out.Jobs = append(out.Jobs, g.dayReady())
-	}
-	for _, l := range plan.Left {
-		of := w.steps[l.Step]
-		out.Left = append(out.Left, DayLeft{of.job, of.object, of.title + ": " + l.Why})
-	}
-	return *out
+	return k
 }
 
 // time is a minute on the clock; nothing for one that does not come.
@@ -103,11 +117,11 @@ func (w *dayWork) time(minute int) *time.Time {
 }
 
 // shown are hours up to a minute.
-func (w *dayWork) shown(hours []schedule.Window, end int) []Hour {
+func (l *laidDays) shown(hours []schedule.Window, end int) []Hour {
 	out := []Hour{}
 	for _, h := range hours {
 		if h.From < end {
-			out = append(out, Hour{w.at(h.From), w.at(h.To)})
+			out = append(out, Hour{l.w.at(h.From), l.w.at(h.To)})
 		}
 	}
 	return out
@@ -128,8 +142,8 @@ func safe(promised *time.Time, o schedule.Odds) bool {
 }
 
 // placeOf is where a step is done; nothing where that does not matter.
-func (w *dayWork) placeOf(step string) string {
-	for _, j := range w.p.Jobs {
+func (l *laidDays) placeOf(step string) string {
+	for _, j := range l.w.p.Jobs {
 		for _, s := range j.Steps {
 			if s.ID == step && len(s.Uses) > 0 {
 				return s.Uses[0]
@@ -143,9 +157,9 @@ func (w *dayWork) placeOf(step string) string {
 const soonIdle = 2 * 24 * 60
 
 // idle is how many hours people have nothing to do soon.
-func (w *dayWork) idle(plan schedule.Plan) float64 {
+func (l *laidDays) idle(plan schedule.Plan) float64 {
 	left := 0
-	for _, p := range w.p.People {
+	for _, p := range l.w.p.People {
 		for _, h := range p.Hours {
 			left += max(0, min(h.To, soonIdle)-h.From)
 		}

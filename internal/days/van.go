@@ -20,7 +20,7 @@ type VanLoad struct {
 }
 
 // VanLoad tells what to take along for what is left of a job, all its panes together.
-func (s *Service) VanLoad(ctx context.Context, job int64) (VanLoad, error) {
+func (s *RoundPlanner) VanLoad(ctx context.Context, job int64) (VanLoad, error) {
 	out := VanLoad{Tools: []kit.Item{}, Parts: []supply.Line{}, Two: []string{}, Mind: []string{}}
 	v, err := s.Work(ctx, jobview.First(job))
 	if err != nil {

@@ -16,7 +16,7 @@ import (
 )
 
 // Weeks are when people work; who never said works as usual.
-func (s *Service) Weeks(ctx context.Context) ([]record.Week, error) {
+func (s *Calendar) Weeks(ctx context.Context) ([]record.Week, error) {
 	people, err := s.Store.Accounts(ctx)
 	if err != nil {
 		return nil, err
@@ -41,7 +41,7 @@ func (s *Service) Weeks(ctx context.Context) ([]record.Week, error) {
 }
 
 // SetWeek keeps when a person works: their own, or anybody's by an owner.
-func (s *Service) SetWeek(ctx context.Context, by record.Account, in record.Week) error {
+func (s *Calendar) SetWeek(ctx context.Context, by record.Account, in record.Week) error {
 	if by.ID != in.Account {
 		if err := people.OwnerOnly(by); err != nil {
 			return err
@@ -85,7 +85,7 @@ func (s *Service) SetWeek(ctx context.Context, by record.Account, in record.Week
 }
 
 // mayAsBefore refuses somebody who is no owner and says what they may do.
-func (s *Service) mayAsBefore(ctx context.Context, by record.Account, in record.Week) error {
+func (s *Calendar) mayAsBefore(ctx context.Context, by record.Account, in record.Week) error {
 	if by.Role == record.Owner {
 		return nil
 	}
@@ -104,7 +104,7 @@ func (s *Service) mayAsBefore(ctx context.Context, by record.Account, in record.
 var usualPlaces = []record.DayPlace{{Name: "bench", Count: 2}, {Name: "van", Count: 1}, {Name: "table", Count: 1}}
 
 // DayPlaces are how many places there are to work at.
-func (s *Service) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
+func (s *Calendar) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
 	said, err := s.Store.DayPlaces(ctx)
 	return withPlaces(said), err
 }
@@ -129,7 +129,7 @@ type NewDayPlace struct {
 }
 
 // SetDayPlace says how many of a place there are; an owner's to say.
-func (s *Service) SetDayPlace(ctx context.Context, by record.Account, in NewDayPlace) error {
+func (s *Calendar) SetDayPlace(ctx context.Context, by record.Account, in NewDayPlace) error {
 	if err := people.OwnerOnly(by); err != nil {
 		return err
 	}

@@ -132,7 +132,7 @@ func fillRights(ctx context.Context, s *shop.Shop, by record.Account, logins ...
 	if err != nil {
 		return err
 	}
-	weeks, err := s.Days.Weeks(ctx)
+	weeks, err := s.Days.Calendar.Weeks(ctx)
 	if err != nil {
 		return err
 	}
@@ -142,7 +142,7 @@ func fillRights(ctx context.Context, s *shop.Shop, by record.Account, logins ...
 			continue
 		}
 		w.May = []string{"pressure", "gas", "height"}
-		if err := s.Days.SetWeek(ctx, by, w); err != nil {
+		if err := s.Days.Calendar.SetWeek(ctx, by, w); err != nil {
 			return err
 		}
 	}
@@ -169,7 +169,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 	}
 	sheet := own.Value{Kind: own.Material, ID: "cast", Item: "density", V: 2480,
 		Sheet: "Delivery sheet 4 of the patterned glass"}
-	if err := s.Records.SetOwn(ctx, mira, sheet); err != nil {
+	if err := s.Records.Book.SetOwn(ctx, mira, sheet); err != nil {
 		return err
 	}
 	if err := fillStores(ctx, s, mira); err != nil {

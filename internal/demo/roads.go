@@ -31,7 +31,7 @@ var sites = map[string]record.Site{
 
 // fillRoads says where everything is.
 func fillRoads(ctx context.Context, s *shop.Shop, by record.Account) error {
-	if err := s.Days.SetRoadMap(ctx, by, roads); err != nil {
+	if err := s.Days.Calendar.SetRoadMap(ctx, by, roads); err != nil {
 		return err
 	}
 	all, err := s.Today.Find(ctx, "", "open", 0, 200)
@@ -48,7 +48,7 @@ func fillRoads(ctx context.Context, s *shop.Shop, by record.Account) error {
 			continue
 		}
 		site.Job = j.ID
-		if err := s.Days.SetSite(ctx, by, site); err != nil {
+		if err := s.Days.Calendar.SetSite(ctx, by, site); err != nil {
 			return err
 		}
 	}

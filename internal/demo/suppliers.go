@@ -20,8 +20,8 @@ func StandIns(ctx context.Context, s *shop.Shop, folder string) (done func(), er
 	if err != nil {
 		return nil, err
 	}
-	s.Buy.SuppliersIn(folder)
-	had, err := s.Buy.Suppliers(ctx)
+	s.Suppliers.SuppliersIn(folder)
+	had, err := s.Suppliers.Suppliers(ctx)
 	if err != nil {
 		_ = l.Close()
 		return nil, err
@@ -30,7 +30,7 @@ func StandIns(ctx context.Context, s *shop.Shop, folder string) (done func(), er
 		if i := slices.IndexFunc(had, func(h record.Supplier) bool { return h.Name == v.Name }); i >= 0 {
 			v.ID = had[i].ID
 		}
-		if err := s.Buy.SetSupplier(ctx, record.Account{Role: record.Owner}, v); err != nil {
+		if err := s.Suppliers.SetSupplier(ctx, record.Account{Role: record.Owner}, v); err != nil {
 			_ = l.Close()
 			return nil, err
 		}

@@ -55,7 +55,7 @@ func (s *Service) Carry(ctx context.Context, id int64) (Carried, error) {
 	if err != nil {
 		return Carried{}, err
 	}
-	photos, err := s.carriedPhotos(ctx, j)
+	photos, err := s.Photos.carriedPhotos(ctx, j)
 	if err != nil {
 		return Carried{}, err
 	}
@@ -276,7 +276,7 @@ func (s *Service) Bring(ctx context.Context, by record.Account, key string, c Ca
 	if err := c.check(); err != nil {
 		return 0, err
 	}
-	photos, err := s.takePhotos(ctx, c)
+	photos, err := s.Photos.takePhotos(ctx, c)
 	if err != nil {
 		return 0, err
 	}

@@ -20,7 +20,7 @@ type CarriedPhoto struct {
 }
 
 // carriedPhotos reads the pictures of a job with their points.
-func (s *Service) carriedPhotos(ctx context.Context, j record.Job) ([]CarriedPhoto, error) {
+func (s *Photos) carriedPhotos(ctx context.Context, j record.Job) ([]CarriedPhoto, error) {
 	var out []CarriedPhoto
 	for _, p := range j.Photos {
 		b, err := s.Store.Picture(ctx, j.ID, p.ID, false)
@@ -34,7 +34,7 @@ func (s *Service) carriedPhotos(ctx context.Context, j record.Job) ([]CarriedPho
 
 // takePhotos holds the pictures against their job. Each is decoded and written
 // anew, as if it had just been taken: a document may come from anywhere.
-func (s *Service) takePhotos(ctx context.Context, c Carried) ([]photo.Photo, error) {
+func (s *Photos) takePhotos(ctx context.Context, c Carried) ([]photo.Photo, error) {
 	if len(c.Photos) > MostPhotos {
 		return nil, fault.New("photos", fmt.Sprintf("a job holds %d pictures", MostPhotos), "leave some out")
 	}

@@ -17,7 +17,7 @@ const MostPhotos = 60
 
 // AddPhoto keeps a picture of a job, of one entry of its strip log when entry
 // is not empty. A retry with the same key keeps it once.
-func (s *Service) AddPhoto(ctx context.Context, by record.Account, key string, job int64, entry string,
+func (s *Photos) AddPhoto(ctx context.Context, by record.Account, key string, job int64, entry string,
 	b []byte) error {
 	p, err := s.photos.Take(ctx, b)
 	if err != nil {
@@ -66,7 +66,7 @@ func LogEntry(j record.Job, id string) (record.StripEntry, bool) {
 }
 
 // DropPhoto takes a picture away.
-func (s *Service) DropPhoto(ctx context.Context, by record.Account, job, id int64) error {
+func (s *Photos) DropPhoto(ctx context.Context, by record.Account, job, id int64) error {
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		found, err := t.DropPhoto(ctx, job, id)
 		if err == nil && !found {
@@ -77,13 +77,13 @@ func (s *Service) DropPhoto(ctx context.Context, by record.Account, job, id int6
 }
 
 // Picture reads one picture of a job as JPEG, small or full.
-func (s *Service) Picture(ctx context.Context, job, id int64, small bool) ([]byte, error) {
+func (s *Photos) Picture(ctx context.Context, job, id int64, small bool) ([]byte, error) {
 	return s.Store.Picture(ctx, job, id, small)
 }
 
 // ShowPhoto puts a picture on the page behind the job's code, or takes it off. None stands
 // there by itself: a picture may show more than whoever took it thought of.
-func (s *Service) ShowPhoto(ctx context.Context, by record.Account, job, id int64, shown bool) error {
+func (s *Photos) ShowPhoto(ctx context.Context, by record.Account, job, id int64, shown bool) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
 		found, err := t.ShowPhoto(ctx, job, id, shown)
 		if err == nil && !found {
@@ -102,7 +102,7 @@ func (s *Service) ShowPhoto(ctx context.Context, by record.Account, job, id int6
 }
 
 // ShownPicture reads a picture that stands on the page behind a job's code.
-func (s *Service) ShownPicture(ctx context.Context, job, id int64) ([]byte, error) {
+func (s *Photos) ShownPicture(ctx context.Context, job, id int64) ([]byte, error) {
 	all, err := s.Store.ShownPhotos(ctx, job)
 	if err != nil {
 		return nil, err

@@ -15,3 +15,6 @@ type Service struct {
 
 // New makes it over the records.
 func New(k *change.Keeper, shelf *stock.Service) *Service { return &Service{Keeper: k, Stock: shelf} }
+
+// Timers keeps the clocks that are no chemistry.
+type Timers struct{ *change.Keeper }

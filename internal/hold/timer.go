@@ -29,7 +29,7 @@ type StartedTimer struct {
 const mostTimers = 40
 
 // StartTimer starts a clock; a retry with the same key starts it once.
-func (s *Service) StartTimer(ctx context.Context, by record.Account, key string, at jobview.Bench,
+func (s *Timers) StartTimer(ctx context.Context, by record.Account, key string, at jobview.Bench,
 	in StartedTimer) error {
 	what, err := typed.Text("what", in.What, 120, false)
 	if err != nil {
@@ -100,7 +100,7 @@ func gateOf(j *record.Job, p *record.Pane, r timer.Run) error {
 }
 
 // NextTimer begins the next part of a clock that is out.
-func (s *Service) NextTimer(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int) error {
+func (s *Timers) NextTimer(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int) error {
 	return s.timerChange(ctx, by, at, id, version, func(t *store.Tx, v *record.Timer) (string, error) {
 		if !v.Out(s.Now()) {
 			return "", fault.New("version", "its part still runs", "wait until it is out")
@@ -123,13 +123,13 @@ func (s *Service) NextTimer(ctx context.Context, by record.Account, at jobview.B
 }
 
 // DropTimer takes a clock out: it was started by mistake, or is not needed.
-func (s *Service) DropTimer(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int) error {
+func (s *Timers) DropTimer(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int) error {
 	return s.timerChange(ctx, by, at, id, version, func(t *store.Tx, v *record.Timer) (string, error) {
 		return "clock taken out: " + v.What, t.DropTimer(ctx, v.Pane, v.ID)
 	})
 }
 
-func (s *Service) timerChange(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int,
+func (s *Timers) timerChange(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int,
 	f func(*store.Tx, *record.Timer) (string, error)) error {
 	return s.NotePane(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
 		v, err := seenClock(p.Timers, func(v record.Timer) (int64, int) { return v.ID, v.Version }, id, version)

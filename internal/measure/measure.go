@@ -11,7 +11,13 @@ import (
 type Service struct {
 	*change.Keeper
 	Bench *bench.Service
+	Sums  *Sums
 }
 
 // New makes it over the records.
-func New(k *change.Keeper, b *bench.Service) *Service { return &Service{Keeper: k, Bench: b} }
+func New(k *change.Keeper, b *bench.Service) *Service {
+	return &Service{Keeper: k, Bench: b, Sums: &Sums{k}}
+}
+
+// Sums are worked out for whoever asks, and kept nowhere.
+type Sums struct{ *change.Keeper }

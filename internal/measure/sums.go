@@ -50,7 +50,7 @@ type SashOut struct {
 }
 
 // Sash solves a sash both ways.
-func (s *Service) Sash(ctx context.Context, in SashIn) (across, down SashOut, err error) {
+func (s *Sums) Sash(ctx context.Context, in SashIn) (across, down SashOut, err error) {
 	shop, err := s.Store.Shop(ctx)
 	if err != nil {
 		return across, down, err
@@ -122,7 +122,7 @@ func (w SashWay) solve(way string, unit length.Unit, with length.Instrument, nam
 }
 
 // Thickness tells the nominal thickness of a caliper reading.
-func (s *Service) Thickness(ctx context.Context, text string) (thickness.Answer, error) {
+func (s *Sums) Thickness(ctx context.Context, text string) (thickness.Answer, error) {
 	shop, err := s.Store.Shop(ctx)
 	if err != nil {
 		return thickness.Answer{}, err
@@ -138,19 +138,19 @@ func (s *Service) Thickness(ctx context.Context, text string) (thickness.Answer,
 }
 
 // Turns is how far a screw turns from its first touch to a seated gasket.
-func (s *Service) Turns(ctx context.Context, in setting.Turns) ([]working.Figure, error) {
+func (s *Sums) Turns(ctx context.Context, in setting.Turns) ([]working.Figure, error) {
 	f, err := in.Figures()
 	return s.presented(ctx, f, err)
 }
 
 // Hang is what a glued plate carries that a pane hangs on.
-func (s *Service) Hang(ctx context.Context, in bond.Hang) ([]working.Figure, error) {
+func (s *Sums) Hang(ctx context.Context, in bond.Hang) ([]working.Figure, error) {
 	f, err := in.Figures()
 	return s.presented(ctx, f, err)
 }
 
 // Peel tells from the two faces of a bond what let go.
-func (s *Service) Peel(ctx context.Context, in bond.Peel) (bond.Peeled, error) {
+func (s *Sums) Peel(ctx context.Context, in bond.Peel) (bond.Peeled, error) {
 	p, err := in.Read()
 	if err != nil {
 		return p, err
@@ -160,7 +160,7 @@ func (s *Service) Peel(ctx context.Context, in bond.Peel) (bond.Peeled, error) {
 }
 
 // presented are figures as the shop reads them.
-func (s *Service) presented(ctx context.Context, f []working.Figure, err error) ([]working.Figure, error) {
+func (s *Sums) presented(ctx context.Context, f []working.Figure, err error) ([]working.Figure, error) {
 	if err != nil {
 		return nil, err
 	}
@@ -169,19 +169,19 @@ func (s *Service) presented(ctx context.Context, f []working.Figure, err error) 
 }
 
 // Dew says whether a surface is dry enough to bond and paint.
-func (s *Service) Dew(ctx context.Context, in setting.Damp) ([]working.Figure, error) {
+func (s *Sums) Dew(ctx context.Context, in setting.Damp) ([]working.Figure, error) {
 	f, err := in.Figures()
 	return s.presented(ctx, f, err)
 }
 
 // Bead says what a bead takes, and whether it is laid before it skins.
-func (s *Service) Bead(ctx context.Context, in setting.Bead) ([]working.Figure, error) {
+func (s *Sums) Bead(ctx context.Context, in setting.Bead) ([]working.Figure, error) {
 	f, err := in.Figures()
 	return s.presented(ctx, f, err)
 }
 
 // Presented are the figures of a sum in the shop's unit.
-func (s *Service) Presented(ctx context.Context, in interface {
+func (s *Sums) Presented(ctx context.Context, in interface {
 	Figures() ([]working.Figure, error)
 }) ([]working.Figure, error) {
 	f, err := in.Figures()

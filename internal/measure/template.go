@@ -57,7 +57,7 @@ func (s *Service) PhotoTemplate(ctx context.Context, in perspective.In) (PhotoOu
 // the same columns and rows. Panes whose width or height was read keep it. It
 // tells how many panes got a size.
 func (s *Service) LaySash(ctx context.Context, by record.Account, job int64, in SashIn) (int, error) {
-	across, down, err := s.Sash(ctx, in)
+	across, down, err := s.Sums.Sash(ctx, in)
 	if err != nil {
 		return 0, err
 	}

@@ -43,7 +43,7 @@ func wordDigest(w string) []byte {
 
 // GiveWord makes a word with which a person can set a new password once,
 // within a day; only an owner may. It is shown once and not kept.
-func (s *Service) GiveWord(ctx context.Context, by record.Account, id int64) (string, error) {
+func (s *OneTime) GiveWord(ctx context.Context, by record.Account, id int64) (string, error) {
 	if err := OwnerOnly(by); err != nil {
 		return "", err
 	}
@@ -55,7 +55,7 @@ func (s *Service) GiveWord(ctx context.Context, by record.Account, id int64) (st
 }
 
 // GiveWordTo is GiveWord from the machine itself, for an owner who is lost.
-func (s *Service) GiveWordTo(ctx context.Context, login string) (string, error) {
+func (s *OneTime) GiveWordTo(ctx context.Context, login string) (string, error) {
 	a, _, err := s.Store.Credentials(ctx, canonical(login))
 	if err != nil {
 		return "", err
@@ -63,7 +63,7 @@ func (s *Service) GiveWordTo(ctx context.Context, login string) (string, error) 
 	return s.giveWord(ctx, 0, a, "a word for a new password of "+a.Name+" was made on the machine")
 }
 
-func (s *Service) giveWord(ctx context.Context, by int64, a record.Account, said string) (string, error) {
+func (s *OneTime) giveWord(ctx context.Context, by int64, a record.Account, said string) (string, error) {
 	w, err := newWord()
 	if err != nil {
 		return "", err
@@ -85,14 +85,14 @@ type Reset struct {
 
 // ResetPassword sets a new password with a word and ends all sessions of the
 // person. Tries are counted as those of signing in.
-func (s *Service) ResetPassword(ctx context.Context, in Reset, address string) (a record.Account, err error) {
+func (s *OneTime) ResetPassword(ctx context.Context, in Reset, address string) (a record.Account, err error) {
 	if e := s.door.do(ctx, func() { a, err = s.resetPassword(ctx, in, address) }); e != nil {
 		return record.Account{}, e
 	}
 	return a, err
 }
 
-func (s *Service) resetPassword(ctx context.Context, in Reset, address string) (record.Account, error) {
+func (s *OneTime) resetPassword(ctx context.Context, in Reset, address string) (record.Account, error) {
 	login := canonical(in.Login)
 	address = typed.Plain(address, 60)
 	a, _, err := s.person(ctx, login)

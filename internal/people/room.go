@@ -21,3 +21,6 @@ type Service struct {
 func New(k *change.Keeper) *Service {
 	return &Service{Keeper: k, hashing: newHashing(), door: newTurns(atTheDoor), Opens: reach.Name}
 }
+
+// OneTime gives codes with which a lost password is set anew, once.
+type OneTime struct{ *Service }

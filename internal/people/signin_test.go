@@ -79,19 +79,19 @@ func TestSpellingsOfANameAreOne(t *testing.T) {
 			t.Errorf("%q: %v, %v", login, a.ID, err)
 		}
 	}
-	word, err := s.GiveWordTo(ctx, "ＴÒＲ")
+	word, err := (&OneTime{s}).GiveWordTo(ctx, "ＴÒＲ")
 	if err != nil {
 		t.Fatal(err)
 	}
 	for n := range pairLimit.free {
-		_, err := s.ResetPassword(ctx, Reset{Login: spellings[n%len(spellings)], Word: "no word",
+		_, err := (&OneTime{s}).ResetPassword(ctx, Reset{Login: spellings[n%len(spellings)], Word: "no word",
 			Password: "five plain words are here"}, abroad)
 		if fault.Of(err) == nil {
 			t.Fatal(err)
 		}
 	}
 	var slow *record.Slow
-	if _, err := s.ResetPassword(ctx, Reset{Login: "tör", Word: word, Password: "five plain words are here"},
+	if _, err := (&OneTime{s}).ResetPassword(ctx, Reset{Login: "tör", Word: word, Password: "five plain words are here"},
 		abroad); !errors.As(err, &slow) {
 		t.Errorf("a sixth word under another spelling: %v", err)
 	}
@@ -369,16 +369,16 @@ func TestOneTimeWord(t *testing.T) {
 	s, mira, tor := open(t)
 	later := clock(s)
 	var denied *record.Denied
-	if _, err := s.GiveWord(ctx, tor, mira.ID); !errors.As(err, &denied) {
+	if _, err := (&OneTime{s}).GiveWord(ctx, tor, mira.ID); !errors.As(err, &denied) {
 		t.Errorf("a technician made a word: %v", err)
 	}
-	word, err := s.GiveWord(ctx, mira, tor.ID)
+	word, err := (&OneTime{s}).GiveWord(ctx, mira, tor.ID)
 	if err != nil || len(word) != 14 {
 		t.Fatalf("%q, %v", word, err)
 	}
 	bench := enter(t, s, tor, "bench")
 	set := func(login, word, password string) error {
-		_, err := s.ResetPassword(ctx, Reset{login, word, password}, home)
+		_, err := (&OneTime{s}).ResetPassword(ctx, Reset{login, word, password}, home)
 		return err
 	}
 	for name, err := range map[string]error{"another's name": set("mira", word, "a ferry and a lantern"),
@@ -403,7 +403,7 @@ func TestOneTimeWord(t *testing.T) {
 	if _, err := s.SignIn(ctx, "tor", "a ferry and a lantern", home); err != nil {
 		t.Error(err)
 	}
-	lost, err := s.GiveWordTo(ctx, "Mira")
+	lost, err := (&OneTime{s}).GiveWordTo(ctx, "Mira")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -453,7 +453,7 @@ func TestTidy(t *testing.T) {
 		Person{Name: "Ebbe", Login: "ebbe", Password: "five plain words here", Role: record.Technician}); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := s.GiveWord(ctx, mira, tor.ID); err != nil {
+	if _, err := (&OneTime{s}).GiveWord(ctx, mira, tor.ID); err != nil {
 		t.Fatal(err)
 	}
 	left := func() (n int) {

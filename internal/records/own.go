@@ -15,7 +15,7 @@ import (
 )
 
 // Own lists the shop's own values, each beside the book's.
-func (s *Service) Own(ctx context.Context) (own.Values, error) {
+func (s *Book) Own(ctx context.Context) (own.Values, error) {
 	vs, err := s.Store.Own(ctx)
 	for i, v := range vs {
 		vs[i].Was = book.Was(v)
@@ -25,7 +25,7 @@ func (s *Service) Own(ctx context.Context) (own.Values, error) {
 
 // SetOwn lays a value over the book's; only an owner may. Open jobs are
 // reckoned with it from then on, signed ones keep what they were signed with.
-func (s *Service) SetOwn(ctx context.Context, by record.Account, v own.Value) error {
+func (s *Book) SetOwn(ctx context.Context, by record.Account, v own.Value) error {
 	if err := people.OwnerOnly(by); err != nil {
 		return err
 	}
@@ -50,7 +50,7 @@ func (s *Service) SetOwn(ctx context.Context, by record.Account, v own.Value) er
 }
 
 // DropOwn lets the book's value hold again; only an owner may.
-func (s *Service) DropOwn(ctx context.Context, by record.Account, v own.Value) error {
+func (s *Book) DropOwn(ctx context.Context, by record.Account, v own.Value) error {
 	if err := people.OwnerOnly(by); err != nil {
 		return err
 	}
@@ -58,7 +58,7 @@ func (s *Service) DropOwn(ctx context.Context, by record.Account, v own.Value) e
 		func(t *store.Tx) (bool, error) { return t.DropOwn(ctx, v) })
 }
 
-func (s *Service) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string,
+func (s *Book) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string,
 	f func(*store.Tx) (bool, error)) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
 		if err := t.LockShop(ctx); err != nil {
@@ -80,4 +80,4 @@ func (s *Service) ownChange(ctx context.Context, by record.Account, v own.Value,
 }
 
 // BookRevision changes whenever a value of the shop's own does.
-func (s *Service) BookRevision(ctx context.Context) (string, error) { return s.Store.BookRevision(ctx) }
+func (s *Book) BookRevision(ctx context.Context) (string, error) { return s.Store.BookRevision(ctx) }

@@ -13,9 +13,13 @@ type Service struct {
 	*change.Keeper
 	Desk   *desk.Service
 	People *people.Service
+	Book   *Book
 }
 
 // New makes it over the records.
 func New(k *change.Keeper, d *desk.Service, p *people.Service) *Service {
-	return &Service{Keeper: k, Desk: d, People: p}
+	return &Service{Keeper: k, Desk: d, People: p, Book: &Book{k}}
 }
+
+// Book keeps the values of the trade that the shop has of its own, over those of the program.
+type Book struct{ *change.Keeper }

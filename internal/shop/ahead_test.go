@@ -52,7 +52,7 @@ func TestVanLoad(t *testing.T) {
 	id := toCutLight(t, s, tor, "Greenhouse, light 2", "506", "402")
 	has := func(what string) bool {
 		t.Helper()
-		l, err := s.Days.VanLoad(ctx, id)
+		l, err := s.Rounds.VanLoad(ctx, id)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -67,7 +67,7 @@ func TestVanLoad(t *testing.T) {
 		has("cartridge gun, spare nozzles, rag, gloves") {
 		t.Error("the tools of a puttied light")
 	}
-	l, _ := s.Days.VanLoad(ctx, id)
+	l, _ := s.Rounds.VanLoad(ctx, id)
 	if len(l.Parts) == 0 || len(l.Mind) == 0 {
 		t.Errorf("%+v", l)
 	}

@@ -53,7 +53,7 @@ func TestPicturesAreCarried(t *testing.T) {
 		entry string
 		b     []byte
 	}{{entry, snap(t, 20, 230)}, {"", snap(t, 230, 20)}} {
-		if err := a.Desk.AddPhoto(ctx, mira, "", id, p.entry, p.b); err != nil {
+		if err := a.Desk.Photos.AddPhoto(ctx, mira, "", id, p.entry, p.b); err != nil {
 			t.Fatal(err)
 		}
 	}

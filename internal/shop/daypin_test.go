@@ -117,7 +117,7 @@ func TestTryAndMakeSo(t *testing.T) {
 	if now, _ := stepsOf(dayOf(t, s, mira), ids[1]); !now[0].From.Equal(steps[0].From) || now[0].Pinned {
 		t.Error("trying moved a step")
 	}
-	so, err := s.Days.MakeSo(ctx, mira, move, d.Version)
+	so, err := s.ByHand.MakeSo(ctx, mira, move, d.Version)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -127,13 +127,13 @@ func TestTryAndMakeSo(t *testing.T) {
 	}
 	// Tor moves something too, and has not seen that.
 	var c *record.Conflict
-	if _, err := s.Days.MakeSo(ctx, tor, move, d.Version); !errors.As(err, &c) {
+	if _, err := s.ByHand.MakeSo(ctx, tor, move, d.Version); !errors.As(err, &c) {
 		t.Errorf("over somebody's head: %v", err)
 	}
 	// The same hands at the same time: the two that quarrel are named.
 	other, _ := stepsOf(so, ids[0])
 	move.Move[0].Step = other[0].Key
-	_, err = s.Days.MakeSo(ctx, mira, move, so.Version)
+	_, err = s.ByHand.MakeSo(ctx, mira, move, so.Version)
 	if f := fault.Of(err); f == nil || f.Field != "move[0].at" || !strings.Contains(f.Why, "two pins quarrel") ||
 		!strings.Contains(f.Why, tor.Name+" cannot be at both") {
 		t.Errorf("two pins on one pair of hands: %v", err)
@@ -146,7 +146,7 @@ func TestTryAndMakeSo(t *testing.T) {
 	if p, _ := stepsOf(anew, ids[1]); !p[0].From.Equal(tuesday) {
 		t.Errorf("planned anew, and the pin is lost: %v", p[0].From)
 	}
-	if free, err := s.Days.Unpin(ctx, mira, steps[0].Key); err != nil {
+	if free, err := s.ByHand.Unpin(ctx, mira, steps[0].Key); err != nil {
 		t.Error(err)
 	} else if p, _ := stepsOf(free, ids[1]); p[0].Pinned {
 		t.Error("it is pinned still")
@@ -170,14 +170,14 @@ func TestWhatIf(t *testing.T) {
 		}
 	}
 	// An owner says that it is so; a technician says it of nobody else.
-	if _, err := s.Days.MakeSo(ctx, tor,
+	if _, err := s.ByHand.MakeSo(ctx, tor,
 		days.WhatIf{Off: []days.OffOne{{Account: mira.ID, From: "2026-06-01", To: "2026-06-03"}}}, d.Version); err == nil {
 		t.Error("a technician sent the owner home")
 	}
-	if d, err = s.Days.MakeSo(ctx, mira, ill, d.Version); err != nil {
+	if d, err = s.ByHand.MakeSo(ctx, mira, ill, d.Version); err != nil {
 		t.Fatal(err)
 	}
-	weeks, err := s.Days.Weeks(ctx)
+	weeks, err := s.Days.Calendar.Weeks(ctx)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -198,7 +198,7 @@ func TestWhatIf(t *testing.T) {
 	if got, err = s.Days.Try(ctx, urgent); err != nil || len(got.Days.Jobs) != 4 {
 		t.Errorf("%d jobs, %v", len(got.Days.Jobs), err)
 	}
-	if _, err := s.Days.MakeSo(ctx, mira, urgent, d.Version); fault.Of(err) == nil {
+	if _, err := s.ByHand.MakeSo(ctx, mira, urgent, d.Version); fault.Of(err) == nil {
 		t.Errorf("a call was made a job: %v", err)
 	}
 	until := monday.AddDate(0, 0, 2)
@@ -218,7 +218,7 @@ func TestWhatIf(t *testing.T) {
 	if was, now := readyOf(t, d, ids[0]).Ready, readyOf(t, got.Days, ids[0]).Ready; now.Sub(*was) < 48*time.Hour {
 		t.Errorf("three days late, and ready %v, not %v", now, was)
 	}
-	if d, err = s.Days.MakeSo(ctx, mira, late, d.Version); err != nil {
+	if d, err = s.ByHand.MakeSo(ctx, mira, late, d.Version); err != nil {
 		t.Fatal(err)
 	}
 	if v, err = s.Work(ctx, jobview.First(ids[0])); err != nil || !v.Pane.WaitsUntil.Equal(until.AddDate(0, 0, 3)) {
@@ -305,7 +305,7 @@ func TestOfferAndWays(t *testing.T) {
 	if err != nil || len(slips) != 1 || slips[0].Job != ids[5] || slips[0].Kept >= 0.9 {
 		t.Fatalf("%+v, %v", slips, err)
 	}
-	w, err := s.Days.Ways(ctx, ids[5])
+	w, err := s.ByHand.Ways(ctx, ids[5])
 	if err != nil || w.Customer == "" || w.By == nil {
 		t.Errorf("%+v, %v", w, err)
 	}
@@ -315,7 +315,7 @@ func TestOfferAndWays(t *testing.T) {
 		}
 	}
 	var no *record.NotFound
-	if _, err := s.Days.Ways(ctx, 999); !errors.As(err, &no) {
+	if _, err := s.ByHand.Ways(ctx, 999); !errors.As(err, &no) {
 		t.Error(err)
 	}
 }
@@ -328,7 +328,7 @@ func TestOneJobNeverHidesOthers(t *testing.T) {
 	steps, _ := stepsOf(d, ids[0])
 	move := days.WhatIf{Move: []days.MoveOne{{Step: steps[0].Key, At: time.Date(2026, 6, 2, 10, 0, 0, 0, time.UTC),
 		People: []int64{tor.ID}}}}
-	if _, err := s.Days.MakeSo(ctx, mira, move, d.Version); err != nil {
+	if _, err := s.ByHand.MakeSo(ctx, mira, move, d.Version); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.People.SetPerson(ctx, mira, tor.ID, record.Technician, false, tor.Version); err != nil {

@@ -67,7 +67,7 @@ func TestDays(t *testing.T) {
 	// Tor is off from Tuesday on: what lay with him lies with Mira, and that is said.
 	w := days.UsualWeek
 	w.Account, w.Days = tor.ID, []int{1}
-	if err := s.Days.SetWeek(ctx, tor, w); err != nil {
+	if err := s.Days.Calendar.SetWeek(ctx, tor, w); err != nil {
 		t.Fatal(err)
 	}
 	ill := dayOf(t, s, mira)
@@ -99,23 +99,23 @@ func TestWeeks(t *testing.T) {
 	} {
 		in := base
 		change(&in)
-		if f := fault.Of(s.Days.SetWeek(ctx, tor, in)); f == nil || f.Field != field {
+		if f := fault.Of(s.Days.Calendar.SetWeek(ctx, tor, in)); f == nil || f.Field != field {
 			t.Errorf("%s: %v", field, f)
 		}
 	}
 	other := base
 	other.Account = mira.ID
-	if err := s.Days.SetWeek(ctx, tor, other); err == nil {
+	if err := s.Days.Calendar.SetWeek(ctx, tor, other); err == nil {
 		t.Error("a technician changed somebody else's hours")
 	}
-	if err := s.Days.SetWeek(ctx, mira, base); err != nil {
+	if err := s.Days.Calendar.SetWeek(ctx, mira, base); err != nil {
 		t.Fatal(err)
 	}
 	var c *record.Conflict
-	if err := s.Days.SetWeek(ctx, mira, base); !errors.As(err, &c) {
+	if err := s.Days.Calendar.SetWeek(ctx, mira, base); !errors.As(err, &c) {
 		t.Errorf("an old version was taken: %v", err)
 	}
-	all, err := s.Days.Weeks(ctx)
+	all, err := s.Days.Calendar.Weeks(ctx)
 	if err != nil || len(all) != 2 {
 		t.Errorf("%+v, %v", all, err)
 	}
@@ -140,18 +140,18 @@ func TestNobodyGrantsThemselves(t *testing.T) {
 	w := days.UsualWeek
 	w.Account, w.May = tor.ID, []string{"gas"}
 	var denied *record.Denied
-	if err := s.Days.SetWeek(ctx, tor, w); !errors.As(err, &denied) {
+	if err := s.Days.Calendar.SetWeek(ctx, tor, w); !errors.As(err, &denied) {
 		t.Errorf("%v", err)
 	}
-	if err := s.Days.SetWeek(ctx, mira, w); err != nil {
+	if err := s.Days.Calendar.SetWeek(ctx, mira, w); err != nil {
 		t.Fatal(err)
 	}
 	w.Version, w.To = 1, "16:00"
-	if err := s.Days.SetWeek(ctx, tor, w); err != nil {
+	if err := s.Days.Calendar.SetWeek(ctx, tor, w); err != nil {
 		t.Errorf("own hours: %v", err)
 	}
 	w.Version, w.May = 2, []string{}
-	if err := s.Days.SetWeek(ctx, tor, w); !errors.As(err, &denied) {
+	if err := s.Days.Calendar.SetWeek(ctx, tor, w); !errors.As(err, &denied) {
 		t.Errorf("%v", err)
 	}
 	if _, err := s.Bill.Ledger(ctx, tor, monday, monday); !errors.As(err, &denied) {
@@ -243,7 +243,7 @@ func TestDayPlaces(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Days.SetDayPlace(ctx, mira,
+	if err := s.Days.Calendar.SetDayPlace(ctx, mira,
 		days.NewDayPlace{DayPlace: record.DayPlace{Name: "bench", Count: 1}, Seen: 2}); err != nil {
 		t.Fatal(err)
 	}
@@ -268,12 +268,12 @@ func TestDayPlaces(t *testing.T) {
 	}
 	for field, in := range map[string]record.DayPlace{"name": {Name: "moon", Count: 1},
 		"count": {Name: "bench", Count: 21}} {
-		if err := s.Days.SetDayPlace(ctx, mira, days.NewDayPlace{DayPlace: in, Seen: 1}); fault.Of(err) == nil ||
+		if err := s.Days.Calendar.SetDayPlace(ctx, mira, days.NewDayPlace{DayPlace: in, Seen: 1}); fault.Of(err) == nil ||
 			fault.Of(err).Field != field {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
-	if err := s.Days.SetDayPlace(ctx, tor,
+	if err := s.Days.Calendar.SetDayPlace(ctx, tor,
 		days.NewDayPlace{DayPlace: record.DayPlace{Name: "bench", Count: 3}, Seen: 1}); err == nil {
 		t.Error("a technician bought a bench")
 	}
@@ -294,7 +294,7 @@ func TestDaysOverTheChangeOfTheClock(t *testing.T) {
 	}
 	w := days.UsualWeek
 	w.Account, w.Off = tor.ID, []string{"2026-03-30"}
-	if err := s.Days.SetWeek(ctx, tor, w); err != nil {
+	if err := s.Days.Calendar.SetWeek(ctx, tor, w); err != nil {
 		t.Fatal(err)
 	}
 	worked := map[string]int{}

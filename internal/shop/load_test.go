@@ -46,7 +46,7 @@ func TestLoad(t *testing.T) {
 	if two := need(free, "annealed"); two < four || four == 0 {
 		t.Errorf("held above and below %v mm, all round %v", two, four)
 	}
-	if err := s.Records.SetOwn(ctx, mira, own.Value{Kind: own.Material, ID: "annealed", Item: "strength", V: 20,
+	if err := s.Records.Book.SetOwn(ctx, mira, own.Value{Kind: own.Material, ID: "annealed", Item: "strength", V: 20,
 		Sheet: "old greenhouse panes"}); err != nil {
 		t.Fatal(err)
 	}

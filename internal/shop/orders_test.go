@@ -207,42 +207,42 @@ func TestOrderOpensTheLook(t *testing.T) {
 // once, however often it is asked.
 func TestSuppliers(t *testing.T) {
 	s, mira, tor := open(t)
-	s.Buy.SuppliersIn(t.TempDir())
+	s.Suppliers.SuppliersIn(t.TempDir())
 	id := toCutLight(t, s, tor, "Greenhouse, roof", "503", "398")
 	at := jobview.First(id)
-	if f := fault.Of(second(s.Buy.AskSuppliers(ctx, tor, "k", at))); f == nil || f.Field != "suppliers" {
+	if f := fault.Of(second(s.Suppliers.AskSuppliers(ctx, tor, "k", at))); f == nil || f.Field != "suppliers" {
 		t.Errorf("%v", f)
 	}
 	marsh := record.Supplier{Name: "Marsh", Kind: "post", Way: "file", Address: "marsh"}
-	if err := s.Buy.SetSupplier(ctx, tor, marsh); err == nil {
+	if err := s.Suppliers.SetSupplier(ctx, tor, marsh); err == nil {
 		t.Error("a technician changed who is asked")
 	}
 	for field, bad := range map[string]record.Supplier{"name": {Kind: "post", Way: "file", Address: "x"},
 		"kind": {Name: "x", Kind: "stock", Way: "file", Address: "x"}, "address": {Name: "x", Kind: "post", Way: "http",
 			Address: "http://192.0.2.7/"}} {
-		if f := fault.Of(s.Buy.SetSupplier(ctx, mira, bad)); f == nil || f.Field != field {
+		if f := fault.Of(s.Suppliers.SetSupplier(ctx, mira, bad)); f == nil || f.Field != field {
 			t.Errorf("%s: %v", field, f)
 		}
 	}
-	if err := s.Buy.SetSupplier(ctx, mira, marsh); err != nil {
+	if err := s.Suppliers.SetSupplier(ctx, mira, marsh); err != nil {
 		t.Fatal(err)
 	}
-	a, err := s.Buy.AskSuppliers(ctx, tor, "ask-1", at)
+	a, err := s.Suppliers.AskSuppliers(ctx, tor, "ask-1", at)
 	if err != nil || len(a.Said) != 1 || a.Said[0].Took || !strings.Contains(a.Said[0].Says, "ask again") {
 		t.Fatalf("%+v, %v", a, err)
 	}
-	if f := fault.Of(second(s.Buy.AskSuppliers(ctx, tor, "ask-2", jobview.First(takeIn(t, s, tor))))); f == nil ||
+	if f := fault.Of(second(s.Suppliers.AskSuppliers(ctx, tor, "ask-2", jobview.First(takeIn(t, s, tor))))); f == nil ||
 		f.Field != "pane" {
 		t.Errorf("asked for nothing: %v", f)
 	}
-	all, err := s.Buy.Suppliers(ctx)
+	all, err := s.Suppliers.Suppliers(ctx)
 	if err != nil || len(all) != 1 {
 		t.Fatal(err)
 	}
-	if err := s.Buy.DropSupplier(ctx, tor, all[0].ID); err == nil {
+	if err := s.Suppliers.DropSupplier(ctx, tor, all[0].ID); err == nil {
 		t.Error("a technician took one out")
 	}
-	if err := s.Buy.DropSupplier(ctx, mira, all[0].ID); err != nil {
+	if err := s.Suppliers.DropSupplier(ctx, mira, all[0].ID); err != nil {
 		t.Fatal(err)
 	}
 }

@@ -35,7 +35,7 @@ func onTheRoad(t *testing.T) (*Shop, record.Account, record.Account, []int64) {
 	m := record.RoadMap{Home: "Yard", Legs: []round.Leg{{A: "Yard", B: "Quay", Minutes: 6},
 		{A: "Yard", B: "Orchard", Minutes: 30},
 		{A: "Landing", B: "Saltmarsh", Minutes: 11}}, Ferries: []record.Timetable{{Name: "Sandholm ferry", Text: crossing()}}}
-	if err := s.Days.SetRoadMap(ctx, mira, m); err != nil {
+	if err := s.Days.Calendar.SetRoadMap(ctx, mira, m); err != nil {
 		t.Fatal(err)
 	}
 	var ids []int64
@@ -47,7 +47,7 @@ func onTheRoad(t *testing.T) (*Shop, record.Account, record.Account, []int64) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		if err := s.Days.SetSite(ctx, tor, record.Site{Job: id, Place: place}); err != nil {
+		if err := s.Days.Calendar.SetSite(ctx, tor, record.Site{Job: id, Place: place}); err != nil {
 			t.Fatal(err)
 		}
 		ids = append(ids, id)
@@ -59,12 +59,12 @@ func onTheRoad(t *testing.T) (*Shop, record.Account, record.Account, []int64) {
 // not at the bench, and what comes after the visits waits for them.
 func TestRound(t *testing.T) {
 	s, mira, tor, ids := onTheRoad(t)
-	r, err := s.Days.Rounds(ctx)
+	r, err := s.Rounds.Rounds(ctx)
 	if err != nil || len(r.Open) != 3 || len(r.Days) == 0 || r.Home != "Yard" {
 		t.Fatalf("%+v, %v", r, err)
 	}
 	want := days.RoundWanted{Day: "2026-06-01", People: []int64{tor.ID}, Jobs: ids}
-	tried, err := s.Days.PlanRound(ctx, want)
+	tried, err := s.Rounds.PlanRound(ctx, want)
 	if err != nil || len(tried.Left) != 0 || len(tried.Sheet.Stops) != 3 {
 		t.Fatalf("%+v, %v", tried, err)
 	}
@@ -77,11 +77,11 @@ func TestRound(t *testing.T) {
 		first.Way[1].Ferry != "Sandholm ferry") {
 		t.Errorf("it leaves at %v, %+v", tried.Sheet.Leaves, first.Way)
 	}
-	id, err := s.Days.TakeRound(ctx, mira, "a-round-once", want)
+	id, err := s.Rounds.TakeRound(ctx, mira, "a-round-once", want)
 	if err != nil {
 		t.Fatal(err)
 	}
-	if again, err := s.Days.TakeRound(ctx, mira, "a-round-once", want); err != nil || again != id {
+	if again, err := s.Rounds.TakeRound(ctx, mira, "a-round-once", want); err != nil || again != id {
 		t.Errorf("a retry took round %d, %v", again, err)
 	}
 	d := dayOf(t, s, mira)
@@ -109,7 +109,7 @@ func TestRound(t *testing.T) {
 	if van < 3+4 {
 		t.Errorf("%d stretches of the round", van)
 	}
-	l, err := s.Days.RoundLoad(ctx, id)
+	l, err := s.Rounds.RoundLoad(ctx, id)
 	if err != nil || len(l.Load.Tools) == 0 || len(l.Each) != 3 {
 		t.Errorf("%+v, %v", l, err)
 	}
@@ -121,7 +121,7 @@ func TestRound(t *testing.T) {
 		}
 	}
 	// A job that is in a round goes into no other.
-	if _, err := s.Days.PlanRound(ctx, days.RoundWanted{Day: "2026-06-02", People: []int64{tor.ID},
+	if _, err := s.Rounds.PlanRound(ctx, days.RoundWanted{Day: "2026-06-02", People: []int64{tor.ID},
 		Jobs: ids[:1]}); fault.Of(err) == nil ||
 		!strings.Contains(fault.Of(err).Why, "in a round already") {
 		t.Errorf("%v", err)
@@ -129,20 +129,20 @@ func TestRound(t *testing.T) {
 	// Tor is off that day after all: the round says so.
 	w := days.UsualWeek
 	w.Account, w.Off = tor.ID, []string{"2026-06-01"}
-	if err := s.Days.SetWeek(ctx, tor, w); err != nil {
+	if err := s.Days.Calendar.SetWeek(ctx, tor, w); err != nil {
 		t.Fatal(err)
 	}
 	if d = dayOf(t, s, mira); len(d.Loose) != 1 || !strings.Contains(d.Loose[0].Why, "does not work then") {
 		t.Errorf("%+v", d.Loose)
 	}
-	if err := s.Days.DropRound(ctx, mira, id); err != nil {
+	if err := s.Rounds.DropRound(ctx, mira, id); err != nil {
 		t.Fatal(err)
 	}
-	if r, err = s.Days.Rounds(ctx); err != nil || len(r.Taken) != 0 {
+	if r, err = s.Rounds.Rounds(ctx); err != nil || len(r.Taken) != 0 {
 		t.Errorf("%+v, %v", r.Taken, err)
 	}
 	var no *record.NotFound
-	if _, err := s.Days.RoundLoad(ctx, id); !errors.As(err, &no) {
+	if _, err := s.Rounds.RoundLoad(ctx, id); !errors.As(err, &no) {
 		t.Errorf("given up, and it has a load: %v", err)
 	}
 }
@@ -163,7 +163,7 @@ func TestRoundRefused(t *testing.T) {
 			"jobs[1]",
 			"not one at a customer's"},
 	} {
-		_, err := s.Days.PlanRound(ctx, c.in)
+		_, err := s.Rounds.PlanRound(ctx, c.in)
 		if f := fault.Of(err); f == nil || f.Field != c.field || !strings.Contains(f.Why, c.says) {
 			t.Errorf("%s: %v", name, err)
 		}
@@ -171,14 +171,14 @@ func TestRoundRefused(t *testing.T) {
 	// The ferry does not sail on a Saturday; somebody works then.
 	w := days.UsualWeek
 	w.Account, w.Days = tor.ID, []int{6}
-	if err := s.Days.SetWeek(ctx, tor, w); err != nil {
+	if err := s.Days.Calendar.SetWeek(ctx, tor, w); err != nil {
 		t.Fatal(err)
 	}
-	tried, err := s.Days.PlanRound(ctx, days.RoundWanted{Day: "2026-06-06", People: []int64{tor.ID}, Jobs: ids})
+	tried, err := s.Rounds.PlanRound(ctx, days.RoundWanted{Day: "2026-06-06", People: []int64{tor.ID}, Jobs: ids})
 	if err != nil || len(tried.Left) != 2 || !strings.Contains(tried.Left[0].Why, "ferry") {
 		t.Errorf("%+v, %v", tried.Left, err)
 	}
-	if _, err := s.Days.TakeRound(ctx, mira, "",
+	if _, err := s.Rounds.TakeRound(ctx, mira, "",
 		days.RoundWanted{Day: "2026-06-06", People: []int64{tor.ID}, Jobs: ids}); fault.Of(err) == nil ||
 		fault.Of(err).Field != "jobs" {
 		t.Errorf("a round was taken that leaves somebody out: %v", err)
@@ -188,24 +188,24 @@ func TestRoundRefused(t *testing.T) {
 			Version: 1},
 		"in_to": {Job: ids[0], Place: "Orchard", InFrom: "10:00", InTo: "09:00", Version: 1},
 	} {
-		if err := s.Days.SetSite(ctx, tor, in); fault.Of(err) == nil || fault.Of(err).Field != field {
+		if err := s.Days.Calendar.SetSite(ctx, tor, in); fault.Of(err) == nil || fault.Of(err).Field != field {
 			t.Errorf("%s: %v", field, err)
 		}
 	}
 	var c *record.Conflict
-	if err := s.Days.SetSite(ctx, tor, record.Site{Job: ids[0], Place: "Orchard"}); !errors.As(err, &c) {
+	if err := s.Days.Calendar.SetSite(ctx, tor, record.Site{Job: ids[0], Place: "Orchard"}); !errors.As(err, &c) {
 		t.Errorf("an old version was taken: %v", err)
 	}
-	if err := s.Days.SetRoadMap(ctx, tor, record.RoadMap{}); err == nil {
+	if err := s.Days.Calendar.SetRoadMap(ctx, tor, record.RoadMap{}); err == nil {
 		t.Error("a technician changed the roads")
 	}
 	bad := record.RoadMap{Home: "Yard", Version: 1, Legs: []round.Leg{{A: "Yard", B: "Quay", Minutes: 6}},
 		Ferries: []record.Timetable{{Name: "f", Text: "no"}}}
-	if err := s.Days.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "ferries[0]" {
+	if err := s.Days.Calendar.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "ferries[0]" {
 		t.Errorf("%v", err)
 	}
 	bad.Ferries, bad.Home = nil, "Moon"
-	if err := s.Days.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "home" {
+	if err := s.Days.Calendar.SetRoadMap(ctx, mira, bad); fault.Of(err) == nil || fault.Of(err).Field != "home" {
 		t.Errorf("%v", err)
 	}
 }

@@ -40,6 +40,12 @@ type Shop struct {
 	Days     *days.Service
 	Records  *records.Service
 	Today    *today.Service
+
+	OneTime   *people.OneTime
+	Suppliers *buy.Suppliers
+	Timers    *hold.Timers
+	Rounds    *days.RoundPlanner
+	ByHand    *days.ByHand
 }
 
 // New makes a shop over a store, on the real clock. What it keeps beside the
@@ -56,12 +62,17 @@ func New(s *store.Store) *Shop {
 	v.Desk = desk.New(k, func(ctx context.Context, by record.Account) { v.Days.HoldPlace(ctx, by) })
 	v.Records = records.New(k, v.Desk, v.People)
 	v.Today = today.New(k, v.Hold, v.Records, v.Standing, v.Stock)
+	v.OneTime = &people.OneTime{Service: v.People}
+	v.Suppliers = &buy.Suppliers{Service: v.Buy}
+	v.Timers = &hold.Timers{Keeper: k}
+	v.Rounds = &days.RoundPlanner{Service: v.Days}
+	v.ByHand = &days.ByHand{Service: v.Days}
 	return v
 }
 
 // At is the same shop by another clock: what is done there was done then.
 func (s *Shop) At(now func() time.Time) *Shop {
 	v := New(s.Store)
-	v.Now, v.Zone, v.MadeUp, v.Buy.Folder = now, s.Zone, s.MadeUp, s.Buy.Folder
+	v.Now, v.Zone, v.MadeUp, v.Suppliers.Folder = now, s.Zone, s.MadeUp, s.Suppliers.Folder
 	return v
 }

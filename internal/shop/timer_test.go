@@ -58,7 +58,7 @@ func TestWaterRuns(t *testing.T) {
 		t.Fatalf("%+v", v.MayTime)
 	}
 	for range 2 {
-		if err := s.Hold.StartTimer(ctx, tor, "water-water", at, hold.StartedTimer{Usual: "water", Gates: "water",
+		if err := s.Timers.StartTimer(ctx, tor, "water-water", at, hold.StartedTimer{Usual: "water", Gates: "water",
 			Check: true}); err != nil {
 			t.Fatal(err)
 		}
@@ -117,7 +117,7 @@ func TestFirstFireInParts(t *testing.T) {
 	id := takeIn(t, s, tor)
 	at, begin := jobview.First(id), s.Now()
 	s.Now = func() time.Time { return begin }
-	if err := s.Hold.StartTimer(ctx, tor, "", at,
+	if err := s.Timers.StartTimer(ctx, tor, "", at,
 		hold.StartedTimer{Usual: "first-fire", Gates: "first-fire"}); err != nil {
 		t.Fatal(err)
 	}
@@ -131,7 +131,7 @@ func TestFirstFireInParts(t *testing.T) {
 		return v.Timers[0]
 	}
 	var c *record.Conflict
-	if err := s.Hold.NextTimer(ctx, tor, at, timer().ID, 1); fault.Of(err) == nil {
+	if err := s.Timers.NextTimer(ctx, tor, at, timer().ID, 1); fault.Of(err) == nil {
 		t.Errorf("the next part began before the first was out: %v", err)
 	}
 	for part := range 2 {
@@ -144,7 +144,7 @@ func TestFirstFireInParts(t *testing.T) {
 		var wg sync.WaitGroup
 		errs := make([]error, 2)
 		for i := range errs {
-			wg.Go(func() { errs[i] = s.Hold.NextTimer(ctx, tor, at, k.ID, k.Version) })
+			wg.Go(func() { errs[i] = s.Timers.NextTimer(ctx, tor, at, k.ID, k.Version) })
 		}
 		wg.Wait()
 		if (errs[0] == nil) == (errs[1] == nil) {
@@ -164,10 +164,10 @@ func TestFirstFireInParts(t *testing.T) {
 	if err != nil || len(today.Clocks) != 1 || today.Clocks[0].Kind != "runs" || today.Clocks[0].Out {
 		t.Errorf("%+v, %v", today.Clocks, err)
 	}
-	if err := s.Hold.DropTimer(ctx, tor, at, k.ID, k.Version-1); !errors.As(err, &c) {
+	if err := s.Timers.DropTimer(ctx, tor, at, k.ID, k.Version-1); !errors.As(err, &c) {
 		t.Errorf("an old version took it out: %v", err)
 	}
-	if err := s.Hold.DropTimer(ctx, tor, at, k.ID, k.Version); err != nil {
+	if err := s.Timers.DropTimer(ctx, tor, at, k.ID, k.Version); err != nil {
 		t.Fatal(err)
 	}
 	if v, _ := s.Table(ctx, at); len(v.Timers) != 0 {
@@ -195,13 +195,13 @@ func TestTimerRefuses(t *testing.T) {
 		"from tomorrow":             {hold.StartedTimer{What: "paint", Minutes: 5, Since: &tomorrow}, "since"},
 		"one that there is not":     {hold.StartedTimer{Usual: "moon"}, "usual"},
 	} {
-		if f := fault.Of(s.Hold.StartTimer(ctx, tor, "", jobview.First(id), c.in)); f == nil || f.Field != c.field {
+		if f := fault.Of(s.Timers.StartTimer(ctx, tor, "", jobview.First(id), c.in)); f == nil || f.Field != c.field {
 			t.Errorf("%s: %v", name, f)
 		}
 	}
 	signed := finished(t, s, mira, tor)
 	var c *record.Conflict
-	if err := s.Hold.StartTimer(ctx, tor, "", jobview.First(signed),
+	if err := s.Timers.StartTimer(ctx, tor, "", jobview.First(signed),
 		hold.StartedTimer{What: "paint", Minutes: 5}); !errors.As(err, &c) {
 		t.Errorf("a clock on a signed job: %v", err)
 	}

@@ -69,7 +69,7 @@ func (v *Server) accountRoutes(api huma.API) {
 	register(v, api, open(op("setUp", http.MethodPost, "/api/setup", "First start: the shop and its owner")), v.setUp)
 	register(v, api, open(op("resetPassword", http.MethodPost, "/api/reset", "Set a new password with a one-time word")),
 		func(ctx context.Context, in *struct{ Body people.Reset }) (*entered, error) {
-			a, err := v.shop.People.ResetPassword(ctx, in.Body, callerOf(ctx).address)
+			a, err := v.shop.OneTime.ResetPassword(ctx, in.Body, callerOf(ctx).address)
 			return v.enter(ctx, a, err)
 		})
 	register(v, api, op("signOut", http.MethodDelete, "/api/session", "Sign out"),
@@ -91,7 +91,7 @@ func (v *Server) accountRoutes(api huma.API) {
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*out[Word], error) {
-			w, err := v.shop.People.GiveWord(ctx, who(ctx), in.ID)
+			w, err := v.shop.OneTime.GiveWord(ctx, who(ctx), in.ID)
 			return &out[Word]{Word{w}}, said(ctx, err)
 		})
 	register(v, api, op("people", http.MethodGet, "/api/people", "The people of the shop"),

@@ -64,7 +64,7 @@ func (v *Server) catalogueRoutes(api huma.API) {
 	register(v, api, op("catalogue", http.MethodGet, "/api/catalogue",
 		"Families, exposures, materials, frames, instruments"), func(ctx context.Context, _ *struct{}) (*out[Catalogue],
 		error) {
-		vs, err := v.shop.Records.Own(ctx)
+		vs, err := v.shop.Records.Book.Own(ctx)
 		if err != nil {
 			return nil, said(ctx, err)
 		}

@@ -67,14 +67,14 @@ func (v *Server) dayRoutes(api huma.API) {
 				Seen int         `json:"seen" doc:"The version of the days that was tried against"`
 			}
 		}) (*out[days.Days], error) {
-			d, err := v.shop.Days.MakeSo(ctx, who(ctx), in.Body.What, in.Body.Seen)
+			d, err := v.shop.ByHand.MakeSo(ctx, who(ctx), in.Body.What, in.Body.Seen)
 			return &out[days.Days]{d}, said(ctx, err)
 		})
 	register(v, api, op("unpin", http.MethodDelete, "/api/days/pins", "Let a step go where it fits best"),
 		func(ctx context.Context, in *struct {
 			Step string `query:"step" minLength:"1" maxLength:"160"`
 		}) (*out[days.Days], error) {
-			d, err := v.shop.Days.Unpin(ctx, who(ctx), in.Step)
+			d, err := v.shop.ByHand.Unpin(ctx, who(ctx), in.Step)
 			return &out[days.Days]{d}, said(ctx, err)
 		})
 	register(v, api, op("betterDays", http.MethodGet, "/api/days/better", "What planning anew would bring"),
@@ -87,7 +87,7 @@ func (v *Server) dayRoutes(api huma.API) {
 		func(ctx context.Context, in *struct {
 			Job int64 `path:"job" minimum:"1"`
 		}) (*out[days.DayWays], error) {
-			w, err := v.shop.Days.Ways(ctx, in.Job)
+			w, err := v.shop.ByHand.Ways(ctx, in.Job)
 			return &out[days.DayWays]{w}, said(ctx, err)
 		})
 	register(v, api, op("slipping", http.MethodGet, "/api/days/slipping", "Promises that are not safe any more"),
@@ -110,18 +110,18 @@ func (v *Server) dayRoutes(api huma.API) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		p, err := v.shop.Days.DayPlaces(ctx)
+		p, err := v.shop.Days.Calendar.DayPlaces(ctx)
 		return &out[[]record.DayPlace]{p}, said(ctx, err)
 	}
 	register(v, api, op("dayPlaces", http.MethodGet, "/api/days/places", "How many benches, vans and tables there are"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.DayPlace], error) { return places(ctx, nil) })
 	register(v, api, op("setDayPlace", http.MethodPut, "/api/days/places", "Say how many there are"),
 		func(ctx context.Context, in *struct{ Body days.NewDayPlace }) (*out[[]record.DayPlace], error) {
-			return places(ctx, v.shop.Days.SetDayPlace(ctx, who(ctx), in.Body))
+			return places(ctx, v.shop.Days.Calendar.SetDayPlace(ctx, who(ctx), in.Body))
 		})
 	register(v, api, op("weeks", http.MethodGet, "/api/weeks", "When people work, and what they may do"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Week], error) {
-			w, err := v.shop.Days.Weeks(ctx)
+			w, err := v.shop.Days.Calendar.Weeks(ctx)
 			return &out[[]record.Week]{w}, said(ctx, err)
 		})
 	register(v, api, op("setWeek", http.MethodPut, "/api/weeks/{account}", "Change when a person works"),
@@ -130,10 +130,10 @@ func (v *Server) dayRoutes(api huma.API) {
 			Body    record.Week
 		}) (*out[[]record.Week], error) {
 			in.Body.Account = in.Account
-			if err := v.shop.Days.SetWeek(ctx, who(ctx), in.Body); err != nil {
+			if err := v.shop.Days.Calendar.SetWeek(ctx, who(ctx), in.Body); err != nil {
 				return nil, said(ctx, err)
 			}
-			w, err := v.shop.Days.Weeks(ctx)
+			w, err := v.shop.Days.Calendar.Weeks(ctx)
 			return &out[[]record.Week]{w}, said(ctx, err)
 		})
 }

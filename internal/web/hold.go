@@ -55,7 +55,7 @@ func (v *Server) holdRoutes(api huma.API) {
 	v.timerRoutes(api)
 	register(v, api, op("vanLoad", http.MethodGet, "/api/jobs/{id}/van", "What to take along for what is left of a job"),
 		func(ctx context.Context, in *JobID) (*out[days.VanLoad], error) {
-			l, err := v.shop.Days.VanLoad(ctx, in.ID)
+			l, err := v.shop.Rounds.VanLoad(ctx, in.ID)
 			return &out[days.VanLoad]{l}, said(ctx, err)
 		})
 	register(v, api, op("adhesiveDay", http.MethodGet, "/api/adhesive-day",
@@ -94,14 +94,14 @@ func (v *Server) timerRoutes(api huma.API) {
 			BenchID
 			Keyed[hold.StartedTimer]
 		}) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Hold.StartTimer(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
+			return v.show(ctx, in.BenchID, v.shop.Timers.StartTimer(ctx, who(ctx), in.Key, in.bench(ctx), in.Body))
 		})
 	register(v, api, op("nextTimer", http.MethodPut, "/api/jobs/{id}/timers/{timer}/next", "Its next part begins"),
 		func(ctx context.Context, in *TimerID) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Hold.NextTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
+			return v.show(ctx, in.BenchID, v.shop.Timers.NextTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
 		})
 	register(v, api, op("dropTimer", http.MethodDelete, "/api/jobs/{id}/timers/{timer}", "Take a clock out"),
 		func(ctx context.Context, in *TimerID) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Hold.DropTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
+			return v.show(ctx, in.BenchID, v.shop.Timers.DropTimer(ctx, who(ctx), in.bench(ctx), in.Timer, in.Version))
 		})
 }

@@ -58,7 +58,7 @@ func (v *Server) orderRoutes(api huma.API) {
 			BenchID
 			Keyed[struct{}]
 		}) (*out[buy.Asked], error) {
-			a, err := v.shop.Buy.AskSuppliers(ctx, who(ctx), in.Key, in.bench(ctx))
+			a, err := v.shop.Suppliers.AskSuppliers(ctx, who(ctx), in.Key, in.bench(ctx))
 			return &out[buy.Asked]{a}, said(ctx, err)
 		})
 }
@@ -68,20 +68,20 @@ func (v *Server) supplierRoutes(api huma.API) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		list, err := v.shop.Buy.Suppliers(ctx)
+		list, err := v.shop.Suppliers.Suppliers(ctx)
 		return &out[[]record.Supplier]{list}, said(ctx, err)
 	}
 	register(v, api, op("suppliers", http.MethodGet, "/api/suppliers", "Who answers by a call or a file"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Supplier], error) { return all(ctx, nil) })
 	register(v, api, op("setSupplier", http.MethodPut, "/api/suppliers", "Put one in, or change the one of that name"),
 		func(ctx context.Context, in *struct{ Body record.Supplier }) (*out[[]record.Supplier], error) {
-			return all(ctx, v.shop.Buy.SetSupplier(ctx, who(ctx), in.Body))
+			return all(ctx, v.shop.Suppliers.SetSupplier(ctx, who(ctx), in.Body))
 		})
 	register(v, api, op("dropSupplier", http.MethodDelete, "/api/suppliers/{id}", "Take one out"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*out[[]record.Supplier], error) {
-			return all(ctx, v.shop.Buy.DropSupplier(ctx, who(ctx), in.ID))
+			return all(ctx, v.shop.Suppliers.DropSupplier(ctx, who(ctx), in.ID))
 		})
 }
 

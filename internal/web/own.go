@@ -36,7 +36,7 @@ type Revision struct {
 func (v *Server) ownRoutes(api huma.API) {
 	register(v, api, op("bookRevision", http.MethodGet, "/api/book/revision",
 		"Whether a value of the shop's own has changed"), func(ctx context.Context, _ *struct{}) (*out[Revision], error) {
-		r, err := v.shop.Records.BookRevision(ctx)
+		r, err := v.shop.Records.Book.BookRevision(ctx)
 		return &out[Revision]{Revision{r}}, said(ctx, err)
 	})
 	register(v, api, op("setOwn", http.MethodPut, "/api/book/{kind}/{id}/{item}",
@@ -46,14 +46,14 @@ func (v *Server) ownRoutes(api huma.API) {
 	}) (*out[own.Values], error) {
 		o := in.value(in.Body.Version)
 		o.V, o.Sheet = in.Body.V, in.Body.Sheet
-		return v.ownSaid(ctx, v.shop.Records.SetOwn(ctx, who(ctx), o))
+		return v.ownSaid(ctx, v.shop.Records.Book.SetOwn(ctx, who(ctx), o))
 	})
 	register(v, api, op("dropOwn", http.MethodDelete, "/api/book/{kind}/{id}/{item}", "Let the book's value hold again"),
 		func(ctx context.Context, in *struct {
 			OwnAt
 			Version int `query:"version"`
 		}) (*out[own.Values], error) {
-			return v.ownSaid(ctx, v.shop.Records.DropOwn(ctx, who(ctx), in.value(in.Version)))
+			return v.ownSaid(ctx, v.shop.Records.Book.DropOwn(ctx, who(ctx), in.value(in.Version)))
 		})
 }
 
@@ -62,6 +62,6 @@ func (v *Server) ownSaid(ctx context.Context, err error) (*out[own.Values], erro
 	if err != nil {
 		return nil, said(ctx, err)
 	}
-	vs, err := v.shop.Records.Own(ctx)
+	vs, err := v.shop.Records.Book.Own(ctx)
 	return &out[own.Values]{vs}, said(ctx, err)
 }

@@ -66,7 +66,7 @@ func (v *Server) passportRoutes(api huma.API) {
 				Shown bool `json:"shown"`
 			}
 		}) (*out[Outgoing], error) {
-			return outgoing(ctx, in.ID, v.shop.Desk.ShowPhoto(ctx, who(ctx), in.ID, in.Photo, in.Body.Shown))
+			return outgoing(ctx, in.ID, v.shop.Desk.Photos.ShowPhoto(ctx, who(ctx), in.ID, in.Photo, in.Body.Shown))
 		})
 	register(v, api, op("makeLink", http.MethodPost, "/api/jobs/{id}/link", "Make the address that opens its passport"),
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
@@ -204,7 +204,7 @@ func (v *Server) passportFiles(g *gin.Engine) {
 		if err == nil {
 			id, bad := strconv.ParseInt(c.Param("photo"), 10, 64)
 			if err = error(&record.NotFound{What: "this picture"}); bad == nil {
-				b, err = v.shop.Desk.ShownPicture(c.Request.Context(), l.Job, id)
+				b, err = v.shop.Desk.Photos.ShownPicture(c.Request.Context(), l.Job, id)
 			}
 		}
 		if err != nil {

@@ -23,14 +23,14 @@ func (v *Server) photoRoutes(api huma.API) {
 		Entry   string `query:"entry" maxLength:"40" doc:"Entry of the strip log that it shows"`
 		RawBody []byte `contentType:"application/octet-stream"`
 	}) (*out[jobview.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Desk.AddPhoto(ctx, who(ctx), in.Key, in.ID, in.Entry, in.RawBody))
+		return v.show(ctx, in.BenchID, v.shop.Desk.Photos.AddPhoto(ctx, who(ctx), in.Key, in.ID, in.Entry, in.RawBody))
 	})
 	register(v, api, op("dropPhoto", http.MethodDelete, "/api/jobs/{id}/photos/{photo}", "Take a picture away"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Photo int64 `path:"photo"`
 		}) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Desk.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
+			return v.show(ctx, in.BenchID, v.shop.Desk.Photos.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
 		})
 }
 
@@ -42,7 +42,7 @@ func (v *Server) picture(small bool) gin.HandlerFunc {
 		var b []byte
 		err := error(&record.NotFound{What: "this picture"})
 		if err1 == nil && err2 == nil {
-			b, err = v.shop.Desk.Picture(c.Request.Context(), job, id, small)
+			b, err = v.shop.Desk.Photos.Picture(c.Request.Context(), job, id, small)
 		}
 		var p *Problem
 		if errors.As(said(c.Request.Context(), err), &p) {

@@ -26,32 +26,32 @@ func (v *Server) roundRoutes(api huma.API) {
 		if err != nil {
 			return nil, said(ctx, err)
 		}
-		r, err := v.shop.Days.Rounds(ctx)
+		r, err := v.shop.Rounds.Rounds(ctx)
 		return &out[days.Rounds]{r}, said(ctx, err)
 	}
 	register(v, api, op("rounds", http.MethodGet, "/api/rounds", "Rounds of the van, and what could be visited"),
 		func(ctx context.Context, _ *struct{}) (*out[days.Rounds], error) { return all(ctx, nil) })
 	register(v, api, op("planRound", http.MethodPost, "/api/rounds/try", "Lay a round out; nothing is kept"),
 		func(ctx context.Context, in *struct{ Body days.RoundWanted }) (*out[days.RoundTried], error) {
-			r, err := v.shop.Days.PlanRound(ctx, in.Body)
+			r, err := v.shop.Rounds.PlanRound(ctx, in.Body)
 			return &out[days.RoundTried]{r}, said(ctx, err)
 		})
 	register(v, api, op("takeRound", http.MethodPost, "/api/rounds", "Take a round; the days go round it"),
 		func(ctx context.Context, in *Keyed[days.RoundWanted]) (*out[days.Rounds], error) {
-			_, err := v.shop.Days.TakeRound(ctx, who(ctx), in.Key, in.Body)
+			_, err := v.shop.Rounds.TakeRound(ctx, who(ctx), in.Key, in.Body)
 			return all(ctx, err)
 		})
 	register(v, api, op("dropRound", http.MethodDelete, "/api/rounds/{id}", "Give a round up"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*out[days.Rounds], error) {
-			return all(ctx, v.shop.Days.DropRound(ctx, who(ctx), in.ID))
+			return all(ctx, v.shop.Rounds.DropRound(ctx, who(ctx), in.ID))
 		})
 	register(v, api, op("roundLoad", http.MethodGet, "/api/rounds/{id}/load", "What goes into the van for a round"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*out[days.RoundLoad], error) {
-			l, err := v.shop.Days.RoundLoad(ctx, in.ID)
+			l, err := v.shop.Rounds.RoundLoad(ctx, in.ID)
 			return &out[days.RoundLoad]{l}, said(ctx, err)
 		})
 	register(v, api, op("setSite", http.MethodPut, "/api/jobs/{id}/site", "Where a job at the customer's is"),
@@ -60,19 +60,19 @@ func (v *Server) roundRoutes(api huma.API) {
 			Body record.Site
 		}) (*out[days.Rounds], error) {
 			in.Body.Job = in.ID
-			return all(ctx, v.shop.Days.SetSite(ctx, who(ctx), in.Body))
+			return all(ctx, v.shop.Days.Calendar.SetSite(ctx, who(ctx), in.Body))
 		})
 	register(v, api, op("roadMap", http.MethodGet, "/api/roads", "What the van can go by"),
 		func(ctx context.Context, _ *struct{}) (*out[record.RoadMap], error) {
-			m, err := v.shop.Days.RoadMap(ctx)
+			m, err := v.shop.Days.Calendar.RoadMap(ctx)
 			return &out[record.RoadMap]{m}, said(ctx, err)
 		})
 	register(v, api, op("setRoadMap", http.MethodPut, "/api/roads", "Change what the van can go by"),
 		func(ctx context.Context, in *struct{ Body record.RoadMap }) (*out[record.RoadMap], error) {
-			if err := v.shop.Days.SetRoadMap(ctx, who(ctx), in.Body); err != nil {
+			if err := v.shop.Days.Calendar.SetRoadMap(ctx, who(ctx), in.Body); err != nil {
 				return nil, said(ctx, err)
 			}
-			m, err := v.shop.Days.RoadMap(ctx)
+			m, err := v.shop.Days.Calendar.RoadMap(ctx)
 			return &out[record.RoadMap]{m}, said(ctx, err)
 		})
 	forecast := func(ctx context.Context, err error) (*out[hold.ForecastKept], error) {
@@ -102,7 +102,7 @@ func (v *Server) roundFile(g *gin.Engine) {
 			if err != nil {
 				return &record.NotFound{What: "this round"}
 			}
-			l, err := v.shop.Days.RoundLoad(ctx, id)
+			l, err := v.shop.Rounds.RoundLoad(ctx, id)
 			if err != nil {
 				return err
 			}

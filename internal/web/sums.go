@@ -48,7 +48,7 @@ func outlineCall(id, method, path, summary string) huma.Operation {
 func (v *Server) sumRoutes(api huma.API) {
 	register(v, api, op("sash", http.MethodPost, "/api/sums/sash", "The lights of a sash from what could be read"),
 		func(ctx context.Context, in *struct{ Body measure.SashIn }) (*out[Sash], error) {
-			a, d, err := v.shop.Measure.Sash(ctx, in.Body)
+			a, d, err := v.shop.Measure.Sums.Sash(ctx, in.Body)
 			return &out[Sash]{Sash{a, d}}, said(ctx, err)
 		})
 	register(v, api, op("shapes", http.MethodGet, "/api/sums/shapes", "The shapes that are made from a few measures"),
@@ -132,13 +132,13 @@ func (v *Server) sumRoutes(api huma.API) {
 		})
 	register(v, api, op("dew", http.MethodPost, "/api/sums/dew", "Whether a surface is dry enough to bond and paint"),
 		func(ctx context.Context, in *struct{ Body setting.Damp }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Measure.Dew(ctx, in.Body)
+			f, err := v.shop.Measure.Sums.Dew(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 	register(v, api, op("bead", http.MethodPost, "/api/sums/bead",
 		"What a bead takes, how many tubes, and whether it is laid before it skins"),
 		func(ctx context.Context, in *struct{ Body setting.Bead }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Measure.Bead(ctx, in.Body)
+			f, err := v.shop.Measure.Sums.Bead(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 	figuresOf[setting.Brad](v, api, "brad", "The pilot hole of a brad, and how near it comes to the glass")
@@ -148,17 +148,17 @@ func (v *Server) sumRoutes(api huma.API) {
 	register(v, api, op("turns", http.MethodPost, "/api/sums/turns",
 		"How far a screw turns from its first touch to a seated gasket"),
 		func(ctx context.Context, in *struct{ Body setting.Turns }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Measure.Turns(ctx, in.Body)
+			f, err := v.shop.Measure.Sums.Turns(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 	register(v, api, op("peel", http.MethodPost, "/api/sums/peel", "What let go in a bond, from its two faces"),
 		func(ctx context.Context, in *struct{ Body bond.Peel }) (*out[bond.Peeled], error) {
-			p, err := v.shop.Measure.Peel(ctx, in.Body)
+			p, err := v.shop.Measure.Sums.Peel(ctx, in.Body)
 			return &out[bond.Peeled]{p}, said(ctx, err)
 		})
 	register(v, api, op("hang", http.MethodPost, "/api/sums/hang", "What a glued plate carries that a pane hangs on"),
 		func(ctx context.Context, in *struct{ Body bond.Hang }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Measure.Hang(ctx, in.Body)
+			f, err := v.shop.Measure.Sums.Hang(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 	register(v, api, op("witness", http.MethodPost, "/api/sums/witness",
@@ -175,7 +175,7 @@ func (v *Server) sumRoutes(api huma.API) {
 		})
 	register(v, api, op("thickness", http.MethodPost, "/api/sums/thickness", "Nominal thickness of a caliper reading"),
 		func(ctx context.Context, in *struct{ Body ThicknessIn }) (*out[thickness.Answer], error) {
-			a, err := v.shop.Measure.Thickness(ctx, in.Body.Text)
+			a, err := v.shop.Measure.Sums.Thickness(ctx, in.Body.Text)
 			return &out[thickness.Answer]{a}, said(ctx, err)
 		})
 }
@@ -186,7 +186,7 @@ func figuresOf[T interface {
 }](v *Server, api huma.API, name, summary string) {
 	register(v, api, op(name+"Sum", http.MethodPost, "/api/sums/"+name, summary),
 		func(ctx context.Context, in *struct{ Body T }) (*out[[]working.Figure], error) {
-			f, err := v.shop.Measure.Presented(ctx, in.Body)
+			f, err := v.shop.Measure.Sums.Presented(ctx, in.Body)
 			return &out[[]working.Figure]{f}, said(ctx, err)
 		})
 }
