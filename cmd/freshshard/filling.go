@@ -7,8 +7,8 @@ import (
 	"sync/atomic"
 
 	"freshshard/internal/demo"
+	"freshshard/internal/reply"
 	"freshshard/internal/shop"
-	"freshshard/internal/web"
 )
 
 // errNotFilled is a made-up shop whose filling broke, for want of its database or of room.
@@ -38,11 +38,11 @@ func (s settings) filling(ctx context.Context, sh *shop.Shop) (*filling, error) 
 }
 
 // far is how far it is. The last job is said to be in when nothing else is left to do.
-func (f *filling) far() web.Filled {
+func (f *filling) far() reply.Filled {
 	if f.over.Load() {
-		return web.Filled{}
+		return reply.Filled{}
 	}
-	return web.Filled{Done: min(int(f.in.Load()), f.of-1), Of: f.of}
+	return reply.Filled{Done: min(int(f.in.Load()), f.of-1), Of: f.of}
 }
 
 // run fills it. What is stopped on the way is made anew at the next start, and is no error.

@@ -73,7 +73,7 @@ const sheetDays = 2
 // DaySheets writes a page for each person who has something to do: the next two days on
 // which they work, a box to tick for each step.
 func DaySheets(w io.Writer, d days.Days, of record.Shop, zone *time.Location) error {
-	var t ticket
+	var t sheet
 	for _, p := range d.People {
 		if len(p.Steps) == 0 {
 			continue
@@ -100,7 +100,7 @@ const (
 	timeWide = 28.0
 )
 
-func (t ticket) daysOf(p days.DayLane) {
+func (t sheet) daysOf(p days.DayLane) {
 	days, last := 0, ""
 	for _, s := range p.Steps {
 		if day := s.From.In(t.zone).Format("Monday, 2 January"); day != last {

@@ -14,6 +14,7 @@ import (
 	"freshshard/core/reckon"
 	"freshshard/core/setting"
 	"freshshard/internal/jobview"
+	"freshshard/internal/outlinefile"
 	"freshshard/internal/record"
 )
 
@@ -67,7 +68,7 @@ func TestEveryFamilyGoesOnPaper(t *testing.T) {
 			if err := DXF(&b, r.Table); err != nil {
 				t.Fatal(err)
 			}
-			o, err := ReadDXF(b.Bytes())
+			o, err := outlinefile.ReadDXF(b.Bytes())
 			if err != nil {
 				t.Errorf("%s in %s: %v", f.ID, unit, err)
 				continue

@@ -21,7 +21,7 @@ import (
 )
 
 // sheetOf is a page of A4 with the shop's name at its head.
-func sheetOf(s record.Shop, title string, zone *time.Location) ticket {
+func sheetOf(s record.Shop, title string, zone *time.Location) sheet {
 	p := fpdf.New("P", "mm", "A4", "")
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
@@ -30,7 +30,7 @@ func sheetOf(s record.Shop, title string, zone *time.Location) ticket {
 	p.SetTitle(printable(title), true)
 	p.SetCreator("Fresh Shard", true)
 	p.AddPage()
-	t := ticket{p: p, s: s, zone: zone}
+	t := sheet{p: p, s: s, zone: zone}
 	t.font("B", 17)
 	p.CellFormat(110, 8, t.short(title, 108), "", 0, "L", false, 0, "")
 	t.font("", 10)
@@ -40,7 +40,7 @@ func sheetOf(s record.Shop, title string, zone *time.Location) ticket {
 }
 
 // line writes wrapped text over the whole width.
-func (t ticket) line(pt float64, style, s string) { t.say(margin, pageW-2*margin, pt, style, s) }
+func (t sheet) line(pt float64, style, s string) { t.say(margin, pageW-2*margin, pt, style, s) }
 
 // Order writes the order for a source: each line in full, and each pane that is on it
 // drawn as a cutter wants it.
@@ -76,7 +76,7 @@ func Order(w io.Writer, s record.Shop, o supply.Order, views []jobview.View, zon
 }
 
 // forCutter draws a pane with what a cutter needs beside its outline.
-func (t ticket) forCutter(v jobview.View) {
+func (t sheet) forCutter(v jobview.View) {
 	r := &v.Reckoning
 	t.line(10, "", fmt.Sprintf("%s, each side ±%s %s, seen %s", r.Pane, r.Band.Main, r.Band.Unit, r.Table.Seen))
 	if v.Job.Object.Stamp != "" {

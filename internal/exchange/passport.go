@@ -66,7 +66,7 @@ func LetterPage(w io.Writer, p records.Passport, _ string, zone *time.Location) 
 }
 
 // list writes a head with lines below it, nothing where there are none.
-func (t ticket) list(head string, lines []string) {
+func (t sheet) list(head string, lines []string) {
 	if len(lines) == 0 {
 		return
 	}
@@ -79,7 +79,7 @@ func (t ticket) list(head string, lines []string) {
 
 const pageCode = 30.0 // side of the code on a page, mm
 
-func customerPage(p records.Passport, address string, zone *time.Location) (ticket, error) {
+func customerPage(p records.Passport, address string, zone *time.Location) (sheet, error) {
 	t := sheetOf(record.Shop{Name: p.Shop, Town: p.Town}, p.Object, zone)
 	top := t.p.GetY()
 	if address != "" {
@@ -143,7 +143,7 @@ func first(s string) string {
 }
 
 // letter is what whoever opens the object next has to know.
-func (t ticket) letter(p records.Passport) {
+func (t sheet) letter(p records.Passport) {
 	t.line(15, "B", "To whoever opens it next")
 	t.line(10, "", fmt.Sprintf("%s. Written by %s on %s, ticket %d.", p.Object, p.By, t.day(p.Out), p.Ticket))
 	l := p.Letter
@@ -181,7 +181,7 @@ func PalmLabel(w io.Writer, p records.Passport, address string, zone *time.Locat
 			return err
 		}
 	}
-	t := ticket{p: f, zone: zone}
+	t := sheet{p: f, zone: zone}
 	t.font("B", 10)
 	f.SetXY(left, palmMargin)
 	beside := wide - palmCode - 3
@@ -233,7 +233,7 @@ func Record(w io.Writer, s record.Shop, views []jobview.View, zone *time.Locatio
 }
 
 // working writes a number with its sum, its limit and where each constant is from.
-func (t ticket) working(f working.Figure) {
+func (t sheet) working(f working.Figure) {
 	t.p.Ln(2)
 	mark := map[working.Verdict]string{working.Stop: "! ", working.Warn: "! "}[f.Verdict]
 	t.line(9.5, "B", mark+f.Text+"  "+f.Sentence)

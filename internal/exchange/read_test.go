@@ -10,6 +10,7 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/outline"
+	"freshshard/internal/outlinefile"
 )
 
 func path(t testing.TB) func(outline.Path, error) outline.Path {
@@ -49,8 +50,8 @@ func TestRoundTripsAreLossless(t *testing.T) {
 			t.Fatal(err)
 		}
 		for format, read := range map[string]func() (outline.Outline,
-			error){"DXF": func() (outline.Outline, error) { return ReadDXF(dxf.Bytes()) },
-			"SVG": func() (outline.Outline, error) { return ReadSVG(svg.Bytes()) }} {
+			error){"DXF": func() (outline.Outline, error) { return outlinefile.ReadDXF(dxf.Bytes()) },
+			"SVG": func() (outline.Outline, error) { return outlinefile.ReadSVG(svg.Bytes()) }} {
 			back, err := read()
 			if err != nil {
 				t.Errorf("%s as %s: %v", name, format, err)
@@ -126,7 +127,7 @@ func TestReadDXFEntities(t *testing.T) {
 		{"a hole", "", []string{"0|CIRCLE|10|0|20|0|40|100", "0|CIRCLE|10|20|20|0|40|10", "0|TEXT|10|0|20|0|1|words"},
 			math.Pi * 9900, 1e-6},
 	} {
-		o, err := ReadDXF(dxfOf(c.header, c.in...))
+		o, err := outlinefile.ReadDXF(dxfOf(c.header, c.in...))
 		if err != nil || !near(o.Area(), c.area, c.tol) {
 			t.Errorf("%s: area %v, want %v, %v", c.name, o.Area(), c.area, err)
 		}
@@ -175,7 +176,7 @@ func TestReadSVG(t *testing.T) {
 			1e-6},
 		{"a hole", inMM, `<path d="M0 0H300V200H0ZM100 100h50v50h-50z"/>`, 57500, 1e-6},
 	} {
-		o, err := ReadSVG(svgOf(c.page, c.body))
+		o, err := outlinefile.ReadSVG(svgOf(c.page, c.body))
 		if err != nil || !near(o.Area(), c.area, c.tol) {
 			t.Errorf("%s: area %v, want %v, %v", c.name, o.Area(), c.area, err)
 		}
@@ -184,7 +185,8 @@ func TestReadSVG(t *testing.T) {
 
 // A circle's arc stays an arc, in both formats and under a turn.
 func TestImportedArcsStayArcs(t *testing.T) {
-	o, err := ReadSVG(svgOf(inMM, `<g transform="rotate(20) translate(7 3)"><path d="M0 0H100A50 50 0 0 1 0 0Z"/></g>`))
+	o, err := outlinefile.ReadSVG(svgOf(inMM,
+		`<g transform="rotate(20) translate(7 3)"><path d="M0 0H100A50 50 0 0 1 0 0Z"/></g>`))
 	if err != nil || len(o.Outer) > 3 {
 		t.Errorf("%d corners, %v", len(o.Outer), err)
 	}
@@ -192,21 +194,30 @@ func TestImportedArcsStayArcs(t *testing.T) {
 
 func TestReadRefuses(t *testing.T) {
 	for name, read := range map[string]func() (outline.Outline, error){
-		"words as DXF":   func() (outline.Outline, error) { return ReadDXF([]byte("banana")) },
-		"nothing as DXF": func() (outline.Outline, error) { return ReadDXF(nil) },
+		"words as DXF":   func() (outline.Outline, error) { return outlinefile.ReadDXF([]byte("banana")) },
+		"nothing as DXF": func() (outline.Outline, error) { return outlinefile.ReadDXF(nil) },
 		"binary DXF": func() (outline.Outline,
 			error) {
-			return ReadDXF([]byte("AutoCAD Binary DXF\r\n\x1a\x00\x00\x00"))
+			return outlinefile.ReadDXF([]byte("AutoCAD Binary DXF\r\n\x1a\x00\x00\x00"))
 		},
-		"open outline": func() (outline.Outline, error) { return ReadDXF(dxfOf("", "0|LINE|10|0|20|0|11|300|21|0")) },
+		"open outline": func() (outline.Outline,
+			error) {
+			return outlinefile.ReadDXF(dxfOf("", "0|LINE|10|0|20|0|11|300|21|0"))
+		},
 		"two panes": func() (outline.Outline, error) {
-			return ReadDXF(dxfOf("", "0|CIRCLE|10|0|20|0|40|100", "0|CIRCLE|10|500|20|0|40|90"))
+			return outlinefile.ReadDXF(dxfOf("", "0|CIRCLE|10|0|20|0|40|100", "0|CIRCLE|10|500|20|0|40|90"))
 		},
-		"words as SVG":     func() (outline.Outline, error) { return ReadSVG([]byte("banana")) },
-		"another XML":      func() (outline.Outline, error) { return ReadSVG([]byte("<html></html>")) },
-		"empty SVG":        func() (outline.Outline, error) { return ReadSVG(svgOf(inMM, "")) },
-		"too large":        func() (outline.Outline, error) { return ReadSVG(make([]byte, MostImport+1)) },
-		"too large as DXF": func() (outline.Outline, error) { return ReadDXF(make([]byte, MostImport+1)) },
+		"words as SVG": func() (outline.Outline, error) { return outlinefile.ReadSVG([]byte("banana")) },
+		"another XML":  func() (outline.Outline, error) { return outlinefile.ReadSVG([]byte("<html></html>")) },
+		"empty SVG":    func() (outline.Outline, error) { return outlinefile.ReadSVG(svgOf(inMM, "")) },
+		"too large": func() (outline.Outline,
+			error) {
+			return outlinefile.ReadSVG(make([]byte, outlinefile.MostImport+1))
+		},
+		"too large as DXF": func() (outline.Outline,
+			error) {
+			return outlinefile.ReadDXF(make([]byte, outlinefile.MostImport+1))
+		},
 	} {
 		if _, err := read(); fault.Of(err) == nil {
 			t.Errorf("%s: %v", name, err)
@@ -218,7 +229,7 @@ func FuzzReadDXF(f *testing.F) {
 	f.Add(dxfOf("|9|$INSUNITS|70|1", "0|LWPOLYLINE|90|2|70|1|10|0|20|0|42|1|10|100|20|0|42|1"))
 	f.Add(dxfOf("", "0|SPLINE|71|3|40|0|40|0|40|1|10|0|20|0", "0|ELLIPSE|11|1|40|1e99", "0|ARC|40|5|50|1e300|51|-1e300"))
 	f.Fuzz(func(t *testing.T, b []byte) {
-		if o, err := ReadDXF(b); err == nil && !(o.Outer.Area() > 0) {
+		if o, err := outlinefile.ReadDXF(b); err == nil && !(o.Outer.Area() > 0) {
 			t.Fatalf("an outline without area: %v", o)
 		} else if err != nil && fault.Of(err) == nil {
 			t.Fatal(err)
@@ -230,7 +241,7 @@ func FuzzReadSVG(f *testing.F) {
 	f.Add(svgOf(inMM, `<path d="M0 100a100 100 0 11200 0C1 2 3 4 5 6S1 1 2 2Q1 1 2 2T3 3z"/>`))
 	f.Add(svgOf(`width="1e9mm"`, `<g transform="scale(1e300)rotate(x)"><rect width="1" height="1" rx="9"/></g>`))
 	f.Fuzz(func(t *testing.T, b []byte) {
-		if o, err := ReadSVG(b); err == nil && !(o.Outer.Area() > 0) {
+		if o, err := outlinefile.ReadSVG(b); err == nil && !(o.Outer.Area() > 0) {
 			t.Fatalf("an outline without area: %v", o)
 		} else if err != nil && fault.Of(err) == nil {
 			t.Fatal(err)
@@ -253,7 +264,7 @@ func BenchmarkReadDXF(b *testing.B) {
 	}
 	in := dxfOf("", lines...)
 	for b.Loop() {
-		if _, err := ReadDXF(in); err != nil {
+		if _, err := outlinefile.ReadDXF(in); err != nil {
 			b.Fatal(err)
 		}
 	}
@@ -284,14 +295,14 @@ func TestBulgesGoRound(t *testing.T) {
 				if err := DXF(&b, d); err != nil {
 					return outline.Outline{}, err
 				}
-				return ReadDXF(b.Bytes())
+				return outlinefile.ReadDXF(b.Bytes())
 			},
 			"SVG": func() (outline.Outline, error) {
 				var b bytes.Buffer
 				if err := SVG(&b, d); err != nil {
 					return outline.Outline{}, err
 				}
-				return ReadSVG(b.Bytes())
+				return outlinefile.ReadSVG(b.Bytes())
 			},
 		} {
 			o, err := round()
@@ -312,7 +323,7 @@ func TestDXFNumbersThatAreNone(t *testing.T) {
 		return "0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nPANE\n10\n" + x + "\n20\n0\n11\n100\n21\n0\n0\nENDSEC\n0\nEOF\n"
 	}
 	for _, bad := range []string{"1O0", "1,5", "", "NaN", "1e300", "12 mm"} {
-		_, err := ReadDXF([]byte(line(bad)))
+		_, err := outlinefile.ReadDXF([]byte(line(bad)))
 		if f := fault.Of(err); f == nil || f.Field != "file" || !strings.Contains(f.Why, "group 10") {
 			t.Errorf("%q: %v", bad, err)
 		}

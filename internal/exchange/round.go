@@ -72,7 +72,7 @@ func amountOf(l supply.Line) string {
 }
 
 // box is one thing with a box to tick, and why it goes along.
-func (t ticket) box(what, why string) {
+func (t sheet) box(what, why string) {
 	t.p.Ln(1)
 	if t.p.GetY() > pageH-2*margin {
 		t.p.AddPage()

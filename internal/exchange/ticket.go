@@ -40,7 +40,7 @@ func Ticket(w io.Writer, s record.Shop, views []jobview.View, zone *time.Locatio
 }
 
 // ticketOf draws the pages of a ticket.
-func ticketOf(s record.Shop, views []jobview.View, zone *time.Location) ticket {
+func ticketOf(s record.Shop, views []jobview.View, zone *time.Location) sheet {
 	p := fpdf.New("P", "mm", "A4", "")
 	p.AddUTF8FontFromBytes("go", "", goregular.TTF)
 	p.AddUTF8FontFromBytes("go", "B", gobold.TTF)
@@ -48,9 +48,9 @@ func ticketOf(s record.Shop, views []jobview.View, zone *time.Location) ticket {
 	p.SetTitle(printable(fmt.Sprintf("Job %d, %s", views[0].Job.ID, views[0].Job.Object.Name)), true)
 	p.SetCreator("Fresh Shard", true)
 	for _, v := range views {
-		ticket{p: p, s: s, v: v, zone: zone}.page()
+		ticket{sheet{p: p, s: s, v: v, zone: zone}}.page()
 	}
-	return ticket{p: p, s: s, zone: zone}
+	return sheet{p: p, s: s, zone: zone}
 }
 
 // page is the record of one pane.
@@ -82,24 +82,28 @@ func (t ticket) page() {
 	t.over()
 }
 
-type ticket struct {
+// sheet is a page that is written on: with its shop, a job and the zone of its moments.
+type sheet struct {
 	p    *fpdf.Fpdf
 	s    record.Shop
 	v    jobview.View
 	zone *time.Location
 }
 
-func (t ticket) font(style string, pt float64) { t.p.SetFont("go", style, pt) }
+// ticket is the page of one pane of a job.
+type ticket struct{ sheet }
+
+func (t sheet) font(style string, pt float64) { t.p.SetFont("go", style, pt) }
 
 // say writes wrapped text in a column and moves on below it.
-func (t ticket) say(x, w, pt float64, style, s string) {
+func (t sheet) say(x, w, pt float64, style, s string) {
 	t.font(style, pt)
 	t.p.SetX(x)
 	t.p.MultiCell(w, pt*0.44, printable(s), "", "L", false)
 }
 
 // short cuts a line that is wider than w and shows that it did.
-func (t ticket) short(s string, w float64) string {
+func (t sheet) short(s string, w float64) string {
 	s = printable(s)
 	if t.p.GetStringWidth(s) <= w {
 		return s
@@ -111,7 +115,7 @@ func (t ticket) short(s string, w float64) string {
 	return string(r) + "…"
 }
 
-func (t ticket) day(at time.Time) string { return at.In(t.zone).Format("2 January 2006, 15:04") }
+func (t sheet) day(at time.Time) string { return at.In(t.zone).Format("2 January 2006, 15:04") }
 
 func (t ticket) head() {
 	j := t.v.Job
@@ -157,7 +161,7 @@ func (t ticket) head() {
 	t.p.Line(margin, t.p.GetY()+1, pageW-margin, t.p.GetY()+1)
 }
 
-func (t ticket) warn(s string) {
+func (t sheet) warn(s string) {
 	t.p.SetTextColor(150, 30, 20)
 	t.say(margin, pageW-2*margin, 10, "B", s)
 	t.p.SetTextColor(0, 0, 0)
@@ -305,7 +309,7 @@ func (t ticket) proof(y float64) {
 }
 
 // placeName is a reading's place in the words of its walk.
-func (t ticket) placeName(p reading.Place) string {
+func (t sheet) placeName(p reading.Place) string {
 	for _, i := range t.v.Reckoning.Walk {
 		if i.Place == p {
 			return i.Name
@@ -371,7 +375,7 @@ func (t ticket) signatures() {
 }
 
 // draw puts a drawing into a box on the page, to scale.
-func (t ticket) draw(d drawing.Drawing, x, y, w, h float64) {
+func (t sheet) draw(d drawing.Drawing, x, y, w, h float64) {
 	k := math.Min(w/d.Box.Width(), h/d.Box.Height())
 	ox, oy := x+(w-k*d.Box.Width())/2, y+(h-k*d.Box.Height())/2
 	at := func(p outline.Point) (float64, float64) {
@@ -402,7 +406,7 @@ func (t ticket) draw(d drawing.Drawing, x, y, w, h float64) {
 	t.p.CellFormat(w, 4, t.short(d.Seen+"; dimensions in "+string(t.v.Unit), w), "", 1, "C", false, 0, "")
 }
 
-func (t ticket) item(i drawing.Item, at func(outline.Point) (float64, float64), k float64, style string) {
+func (t sheet) item(i drawing.Item, at func(outline.Point) (float64, float64), k float64, style string) {
 	switch i.Kind {
 	case drawing.Polyline:
 		flat := i.Flat()

@@ -52,7 +52,8 @@ func TestNobodyIsOverwrittenFromAnOlderScreen(t *testing.T) {
 	}
 
 	bench := func(n, seen int) error {
-		return s.Days.Calendar.SetDayPlace(ctx, mira, days.NewDayPlace{DayPlace: record.DayPlace{Name: "bench", Count: n}, Seen: seen})
+		return s.Days.Calendar.SetDayPlace(ctx, mira,
+			days.NewDayPlace{DayPlace: record.DayPlace{Name: "bench", Count: n}, Seen: seen})
 	}
 	if err := errors.Join(bench(3, 2), bench(3, 2)); err != nil {
 		t.Fatal(err)
@@ -64,7 +65,8 @@ func TestNobodyIsOverwrittenFromAnOlderScreen(t *testing.T) {
 	marsh := record.Supplier{Name: "Marsh & Reed", Kind: "cutter", Way: "file", Address: "marsh"}
 	other := marsh
 	other.Name, other.Address = "marsh & reed", "elsewhere"
-	if err := errors.Join(s.Suppliers.SetSupplier(ctx, mira, marsh), s.Suppliers.SetSupplier(ctx, mira, marsh)); err != nil {
+	if err := errors.Join(s.Suppliers.SetSupplier(ctx, mira, marsh),
+		s.Suppliers.SetSupplier(ctx, mira, marsh)); err != nil {
 		t.Fatal(err)
 	}
 	if f := fault.Of(s.Suppliers.SetSupplier(ctx, mira, other)); f == nil || f.Field != "name" {

@@ -8,6 +8,7 @@ import (
 
 	"freshshard/internal/people"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 // out wraps an answer.
@@ -63,71 +64,71 @@ func open(o huma.Operation) huma.Operation {
 	return o
 }
 
-func (v *Server) accountRoutes(api huma.API) {
-	register(v, api, open(op("session", http.MethodGet, "/api/session", "Who is signed in")), v.session)
-	register(v, api, open(op("signIn", http.MethodPost, "/api/session", "Sign in")), v.signIn)
-	register(v, api, open(op("setUp", http.MethodPost, "/api/setup", "First start: the shop and its owner")), v.setUp)
-	register(v, api, open(op("resetPassword", http.MethodPost, "/api/reset", "Set a new password with a one-time word")),
+// door is where people sign in and out.
+type door struct{ *Server }
+
+func accountRoutes(s *Server, api huma.API) {
+	v := door{s}
+	register(s, api, open(op("session", http.MethodGet, "/api/session", "Who is signed in")), v.session)
+	register(s, api, open(op("signIn", http.MethodPost, "/api/session", "Sign in")), v.signIn)
+	register(s, api, open(op("setUp", http.MethodPost, "/api/setup", "First start: the shop and its owner")), v.setUp)
+	register(s, api, open(op("resetPassword", http.MethodPost, "/api/reset", "Set a new password with a one-time word")),
 		func(ctx context.Context, in *struct{ Body people.Reset }) (*entered, error) {
 			a, err := v.shop.OneTime.ResetPassword(ctx, in.Body, callerOf(ctx).address)
 			return v.enter(ctx, a, err)
 		})
-	register(v, api, op("signOut", http.MethodDelete, "/api/session", "Sign out"),
+	register(s, api, op("signOut", http.MethodDelete, "/api/session", "Sign out"),
 		func(ctx context.Context, _ *struct{}) (*left, error) {
-			return &left{v.setCookie("")}, said(ctx, v.shop.People.Leave(ctx, who(ctx), here(ctx)))
+			return &left{v.setCookie("")}, reply.Of(ctx, v.shop.People.Leave(ctx, who(ctx), here(ctx)))
 		})
-	register(v, api, op("sessions", http.MethodGet, "/api/sessions", "Where one is signed in"),
+	register(s, api, op("sessions", http.MethodGet, "/api/sessions", "Where one is signed in"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Session], error) {
 			list, err := v.shop.People.Sessions(ctx, who(ctx), here(ctx))
-			return &out[[]record.Session]{list}, said(ctx, err)
+			return &out[[]record.Session]{list}, reply.Of(ctx, err)
 		})
-	register(v, api, op("endSession", http.MethodDelete, "/api/sessions/{id}", "End one of one's own sessions"),
+	register(s, api, op("endSession", http.MethodDelete, "/api/sessions/{id}", "End one of one's own sessions"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*struct{}, error) {
-			return nil, said(ctx, v.shop.People.Leave(ctx, who(ctx), in.ID))
+			return nil, reply.Of(ctx, v.shop.People.Leave(ctx, who(ctx), in.ID))
 		})
-	register(v, api, op("giveWord", http.MethodPost, "/api/people/{id}/word", "Make a one-time word for a new password"),
+	register(s, api, op("giveWord", http.MethodPost, "/api/people/{id}/word", "Make a one-time word for a new password"),
 		func(ctx context.Context, in *struct {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*out[Word], error) {
 			w, err := v.shop.OneTime.GiveWord(ctx, who(ctx), in.ID)
-			return &out[Word]{Word{w}}, said(ctx, err)
+			return &out[Word]{Word{w}}, reply.Of(ctx, err)
 		})
-	register(v, api, op("people", http.MethodGet, "/api/people", "The people of the shop"),
-		func(ctx context.Context, _ *struct{}) (*out[[]record.Account], error) {
-			list, err := v.shop.People.List(ctx)
-			return &out[[]record.Account]{list}, said(ctx, err)
-		})
-	register(v, api, op("addPerson", http.MethodPost, "/api/people", "Add a person"),
+	reads(s, api, op("people", http.MethodGet, "/api/people", "The people of the shop"), v.shop.People.List)
+	register(s, api, op("addPerson", http.MethodPost, "/api/people", "Add a person"),
 		func(ctx context.Context, in *Keyed[people.Person]) (*out[record.Account], error) {
 			a, err := v.shop.People.AddPerson(ctx, who(ctx), in.Key, in.Body)
-			return &out[record.Account]{a}, said(ctx, err)
+			return &out[record.Account]{a}, reply.Of(ctx, err)
 		})
-	register(v, api, op("setPerson", http.MethodPut, "/api/people/{id}", "Change what a person may do"),
+	register(s, api, op("setPerson", http.MethodPut, "/api/people/{id}", "Change what a person may do"),
 		func(ctx context.Context, in *struct {
 			ID   int64 `path:"id"`
 			Body PersonChange
 		}) (*out[record.Account], error) {
 			a, err := v.shop.People.SetPerson(ctx, who(ctx), in.ID, in.Body.Role, in.Body.Active, in.Body.Version)
-			return &out[record.Account]{a}, said(ctx, err)
+			return &out[record.Account]{a}, reply.Of(ctx, err)
 		})
-	register(v, api, op("setPassword", http.MethodPut, "/api/password", "Change one's own password"),
+	register(s, api, op("setPassword", http.MethodPut, "/api/password", "Change one's own password"),
 		func(ctx context.Context, in *struct{ Body PasswordChange }) (*struct{}, error) {
-			return nil, said(ctx, v.shop.People.SetOwnPassword(ctx, who(ctx), here(ctx), callerOf(ctx).address, in.Body.Old,
+			return nil, reply.Of(ctx, v.shop.People.SetOwnPassword(ctx, who(ctx), here(ctx), callerOf(ctx).address, in.Body.Old,
 				in.Body.New))
 		})
-	register(v, api, op("setShop", http.MethodPut, "/api/shop", "Change the shop's name and unit"),
+	register(s, api, op("setShop", http.MethodPut, "/api/shop", "Change the shop's name and unit"),
 		func(ctx context.Context, in *struct{ Body record.Shop }) (*out[record.Shop], error) {
 			s, err := v.shop.People.SetShop(ctx, who(ctx), in.Body)
-			return &out[record.Shop]{s}, said(ctx, err)
+			return &out[record.Shop]{s}, reply.Of(ctx, err)
 		})
 }
 
-func (v *Server) session(ctx context.Context, _ *struct{}) (*out[Session], error) {
+func (v door) session(ctx context.Context, _ *struct{}) (*out[Session], error) {
 	setup, err := v.shop.People.NeedsSetup(ctx)
 	if err != nil {
-		return nil, said(ctx, err)
+		return nil, reply.Of(ctx, err)
 	}
 	s := Session{Setup: setup, MadeUp: v.shop.MadeUp}
 	if setup {
@@ -135,7 +136,7 @@ func (v *Server) session(ctx context.Context, _ *struct{}) (*out[Session], error
 	}
 	sh, err := v.shop.Settings(ctx)
 	if err != nil {
-		return nil, said(ctx, err)
+		return nil, reply.Of(ctx, err)
 	}
 	s.Shop = &sh
 	if a, _, err := v.current(ctx); err == nil {
@@ -162,25 +163,25 @@ type Word struct {
 
 // enter starts a session for a person, with a new token; what a browser had
 // before stays with whoever it belongs to.
-func (v *Server) enter(ctx context.Context, a record.Account, err error) (*entered, error) {
+func (v door) enter(ctx context.Context, a record.Account, err error) (*entered, error) {
 	if err != nil {
-		return nil, said(ctx, err)
+		return nil, reply.Of(ctx, err)
 	}
 	c := callerOf(ctx)
 	token, err := v.shop.People.Enter(ctx, a, c.device, c.address)
 	if err != nil {
-		return nil, said(ctx, err)
+		return nil, reply.Of(ctx, err)
 	}
-	note(ctx, a)
+	reply.Note(ctx, a)
 	return &entered{v.setCookie(token), a}, nil
 }
 
-func (v *Server) signIn(ctx context.Context, in *struct{ Body SignIn }) (*entered, error) {
+func (v door) signIn(ctx context.Context, in *struct{ Body SignIn }) (*entered, error) {
 	a, err := v.shop.People.SignIn(ctx, in.Body.Login, in.Body.Password, callerOf(ctx).address)
 	return v.enter(ctx, a, err)
 }
 
-func (v *Server) setUp(ctx context.Context, in *struct{ Body Setup }) (*entered, error) {
+func (v door) setUp(ctx context.Context, in *struct{ Body Setup }) (*entered, error) {
 	b := in.Body
 	b.Owner.Role = record.Owner
 	a, err := v.shop.People.Setup(ctx, record.Shop{Name: b.ShopName, Town: b.Town, Unit: unitOf(b.Unit)}, b.Owner)

@@ -23,6 +23,7 @@ import (
 	"freshshard/core/setting"
 	"freshshard/core/stocksize"
 	"freshshard/core/witness"
+	"freshshard/internal/reply"
 )
 
 // Catalogue is what forms offer.
@@ -60,13 +61,13 @@ func edges() map[string]drawing.Drawing {
 	return out
 }
 
-func (v *Server) catalogueRoutes(api huma.API) {
+func catalogueRoutes(v *Server, api huma.API) {
 	register(v, api, op("catalogue", http.MethodGet, "/api/catalogue",
 		"Families, exposures, materials, frames, instruments"), func(ctx context.Context, _ *struct{}) (*out[Catalogue],
 		error) {
 		vs, err := v.shop.Records.Book.Own(ctx)
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.Laid(vs), pane.Laid(vs), frame.Laid(vs),
 			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),

@@ -10,9 +10,9 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"freshshard/internal/days"
-	"freshshard/internal/desk"
 	"freshshard/internal/exchange"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 // DaysLink is the address that gives one's own days to a calendar.
@@ -20,13 +20,13 @@ type DaysLink struct {
 	Link *record.Link `json:"link,omitempty" doc:"Nothing while it was not made"`
 }
 
-func (v *Server) dayRoutes(api huma.API) {
+func dayRoutes(v *Server, api huma.API) {
 	mine := func(ctx context.Context, err error) (*out[DaysLink], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		l, err := v.shop.Records.LinkOf(ctx, record.DaysLink, who(ctx).ID)
-		return &out[DaysLink]{DaysLink{l}}, said(ctx, err)
+		return &out[DaysLink]{DaysLink{l}}, reply.Of(ctx, err)
 	}
 	register(v, api, op("daysLink", http.MethodGet, "/api/days/link", "The address of my days"),
 		func(ctx context.Context, _ *struct{}) (*out[DaysLink], error) { return mine(ctx, nil) })
@@ -38,11 +38,14 @@ func (v *Server) dayRoutes(api huma.API) {
 		func(ctx context.Context, _ *struct{}) (*out[DaysLink], error) {
 			return mine(ctx, v.shop.Records.WithdrawLink(ctx, who(ctx), record.DaysLink, 0))
 		})
-	register(v, api, op("days", http.MethodGet, "/api/days", "Who does what when, of everything that is open"),
-		func(ctx context.Context, _ *struct{}) (*out[days.Days], error) {
-			d, err := v.shop.Days.Days(ctx, who(ctx))
-			return &out[days.Days]{d}, said(ctx, err)
-		})
+	planRoutes(v, api)
+	calendarRoutes(v, api)
+}
+
+// planRoutes show the days, promise by them and try what would be.
+func planRoutes(v *Server, api huma.API) {
+	readsAs(v, api, op("days", http.MethodGet, "/api/days", "Who does what when, of everything that is open"),
+		v.shop.Days.Days)
 	register(v, api, op("promise", http.MethodPut, "/api/days/promises/{job}",
 		"Promise a job, and keep the plan that it was read from"),
 		func(ctx context.Context, in *struct {
@@ -53,13 +56,10 @@ func (v *Server) dayRoutes(api huma.API) {
 			}
 		}) (*out[days.Days], error) {
 			d, err := v.shop.Days.Promise(ctx, who(ctx), in.Job, in.Body.At, in.Body.Seen)
-			return &out[days.Days]{d}, said(ctx, err)
+			return &out[days.Days]{d}, reply.Of(ctx, err)
 		})
-	register(v, api, op("tryDays", http.MethodPost, "/api/days/try", "The days as they would be; nothing is changed"),
-		func(ctx context.Context, in *struct{ Body days.WhatIf }) (*out[days.Tried], error) {
-			t, err := v.shop.Days.Try(ctx, in.Body)
-			return &out[days.Tried]{t}, said(ctx, err)
-		})
+	sums(v, api, op("tryDays", http.MethodPost, "/api/days/try", "The days as they would be; nothing is changed"),
+		v.shop.Days.Try)
 	register(v, api, op("makeSo", http.MethodPost, "/api/days/so", "Glass is late, somebody is away, a step is pinned"),
 		func(ctx context.Context, in *struct {
 			Body struct {
@@ -68,50 +68,41 @@ func (v *Server) dayRoutes(api huma.API) {
 			}
 		}) (*out[days.Days], error) {
 			d, err := v.shop.ByHand.MakeSo(ctx, who(ctx), in.Body.What, in.Body.Seen)
-			return &out[days.Days]{d}, said(ctx, err)
+			return &out[days.Days]{d}, reply.Of(ctx, err)
 		})
 	register(v, api, op("unpin", http.MethodDelete, "/api/days/pins", "Let a step go where it fits best"),
 		func(ctx context.Context, in *struct {
 			Step string `query:"step" minLength:"1" maxLength:"160"`
 		}) (*out[days.Days], error) {
 			d, err := v.shop.ByHand.Unpin(ctx, who(ctx), in.Step)
-			return &out[days.Days]{d}, said(ctx, err)
+			return &out[days.Days]{d}, reply.Of(ctx, err)
 		})
-	register(v, api, op("betterDays", http.MethodGet, "/api/days/better", "What planning anew would bring"),
-		func(ctx context.Context, _ *struct{}) (*out[days.Better], error) {
-			b, err := v.shop.Days.Better(ctx)
-			return &out[days.Better]{b}, said(ctx, err)
-		})
+	reads(v, api, op("betterDays", http.MethodGet, "/api/days/better", "What planning anew would bring"),
+		v.shop.Days.Better)
 	register(v, api, op("ways", http.MethodGet, "/api/days/jobs/{job}/ways",
 		"What would save a promise, and whom to call"),
 		func(ctx context.Context, in *struct {
 			Job int64 `path:"job" minimum:"1"`
 		}) (*out[days.DayWays], error) {
 			w, err := v.shop.ByHand.Ways(ctx, in.Job)
-			return &out[days.DayWays]{w}, said(ctx, err)
+			return &out[days.DayWays]{w}, reply.Of(ctx, err)
 		})
-	register(v, api, op("slipping", http.MethodGet, "/api/days/slipping", "Promises that are not safe any more"),
-		func(ctx context.Context, _ *struct{}) (*out[[]days.Slip], error) {
-			all, err := v.shop.Days.Slipping(ctx)
-			return &out[[]days.Slip]{all}, said(ctx, err)
-		})
-	register(v, api, op("dayOffer", http.MethodPost, "/api/days/offer",
-		"When a job could be promised that is not taken in yet"),
-		func(ctx context.Context, in *struct{ Body desk.TakeIn }) (*out[days.DayOffer], error) {
-			o, err := v.shop.Days.Offer(ctx, in.Body)
-			return &out[days.DayOffer]{o}, said(ctx, err)
-		})
-	register(v, api, op("takeDays", http.MethodPost, "/api/days", "Plan the days anew, and take that"),
-		func(ctx context.Context, _ *struct{}) (*out[days.Days], error) {
-			d, err := v.shop.Days.TakeDays(ctx, who(ctx))
-			return &out[days.Days]{d}, said(ctx, err)
-		})
+	reads(v, api, op("slipping", http.MethodGet, "/api/days/slipping", "Promises that are not safe any more"),
+		v.shop.Days.Slipping)
+	sums(v, api, op("dayOffer", http.MethodPost, "/api/days/offer",
+		"When a job could be promised that is not taken in yet"), v.shop.Days.Offer)
+	readsAs(v, api, op("takeDays", http.MethodPost, "/api/days", "Plan the days anew, and take that"),
+		v.shop.Days.TakeDays)
+}
+
+// calendarRoutes say who works when, and where.
+func calendarRoutes(v *Server, api huma.API) {
 	places := func(ctx context.Context, err error) (*out[[]record.DayPlace], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		p, err := v.shop.Days.Calendar.DayPlaces(ctx)
-		return &out[[]record.DayPlace]{p}, said(ctx, err)
+		return &out[[]record.DayPlace]{p}, reply.Of(ctx, err)
 	}
 	register(v, api, op("dayPlaces", http.MethodGet, "/api/days/places", "How many benches, vans and tables there are"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.DayPlace], error) { return places(ctx, nil) })
@@ -119,11 +110,8 @@ func (v *Server) dayRoutes(api huma.API) {
 		func(ctx context.Context, in *struct{ Body days.NewDayPlace }) (*out[[]record.DayPlace], error) {
 			return places(ctx, v.shop.Days.Calendar.SetDayPlace(ctx, who(ctx), in.Body))
 		})
-	register(v, api, op("weeks", http.MethodGet, "/api/weeks", "When people work, and what they may do"),
-		func(ctx context.Context, _ *struct{}) (*out[[]record.Week], error) {
-			w, err := v.shop.Days.Calendar.Weeks(ctx)
-			return &out[[]record.Week]{w}, said(ctx, err)
-		})
+	reads(v, api, op("weeks", http.MethodGet, "/api/weeks", "When people work, and what they may do"),
+		v.shop.Days.Calendar.Weeks)
 	register(v, api, op("setWeek", http.MethodPut, "/api/weeks/{account}", "Change when a person works"),
 		func(ctx context.Context, in *struct {
 			Account int64 `path:"account" minimum:"1"`
@@ -131,15 +119,15 @@ func (v *Server) dayRoutes(api huma.API) {
 		}) (*out[[]record.Week], error) {
 			in.Body.Account = in.Account
 			if err := v.shop.Days.Calendar.SetWeek(ctx, who(ctx), in.Body); err != nil {
-				return nil, said(ctx, err)
+				return nil, reply.Of(ctx, err)
 			}
 			w, err := v.shop.Days.Calendar.Weeks(ctx)
-			return &out[[]record.Week]{w}, said(ctx, err)
+			return &out[[]record.Week]{w}, reply.Of(ctx, err)
 		})
 }
 
 // dayFiles hand out the days: as a table, a sheet for each person, and a calendar.
-func (v *Server) dayFiles(g *gin.Engine) {
+func dayFiles(v *Server, g *gin.Engine) {
 	file := func(name, kind string, by func(context.Context) record.Account,
 		make func(io.Writer, days.Days, record.Shop) error) gin.HandlerFunc {
 		return func(c *gin.Context) {

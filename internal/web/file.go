@@ -18,6 +18,7 @@ import (
 	"freshshard/internal/exchange"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 // maker writes a file of a job, of the pane on the table where it is one pane's.
@@ -25,7 +26,7 @@ type maker func(ctx context.Context, w io.Writer, at jobview.Bench) error
 
 // fileRoutes hand out files to keep or to print. They are plain routes: what
 // they give is no JSON.
-func (v *Server) fileRoutes(g *gin.Engine) {
+func fileRoutes(v *Server, g *gin.Engine) {
 	files := g.Group("/api/jobs/:id", v.person)
 	files.GET("/ticket.pdf", v.file("ticket", "pdf", "application/pdf",
 		func(ctx context.Context, w io.Writer, at jobview.Bench) error {
@@ -97,9 +98,9 @@ func (v *Server) file(name, ending, kind string, make maker) gin.HandlerFunc {
 
 // failFile answers with a problem where a file was asked for.
 func failFile(c *gin.Context, err error) {
-	var p *Problem
-	if errors.As(said(c.Request.Context(), err), &p) {
-		write(c.Writer, p)
+	var p *reply.Problem
+	if errors.As(reply.Of(c.Request.Context(), err), &p) {
+		reply.Write(c.Writer, p)
 	}
 }
 

@@ -4,21 +4,14 @@ import (
 	"fmt"
 	"net/http"
 	"strings"
+
+	"freshshard/internal/reply"
 )
 
-// Filled is how far a made-up shop is filled: so many of its jobs.
-type Filled struct {
-	Done int `json:"done"`
-	Of   int `json:"of"`
-}
-
-// Over says whether nothing is left to be filled.
-func (f Filled) Over() bool { return f.Done >= f.Of }
-
 // filled is how far the shop is filled; over where it has nothing to fill.
-func (v *Server) filled() Filled {
+func (v *Server) filled() reply.Filled {
 	if v.options.Filled == nil {
-		return Filled{}
+		return reply.Filled{}
 	}
 	return v.options.Filled()
 }
@@ -32,9 +25,9 @@ func (v *Server) untilFilled(next http.Handler) http.Handler {
 			next.ServeHTTP(w, r)
 			return
 		}
-		p := problem(http.StatusServiceUnavailable, "filling",
+		p := reply.New(http.StatusServiceUnavailable, "filling",
 			fmt.Sprintf("The made-up shop is being filled: %d of its %d jobs are in.", f.Done, f.Of))
 		p.RetryAfter, p.Filled = 1, &f
-		write(w, p)
+		reply.Write(w, p)
 	})
 }

@@ -16,6 +16,7 @@ import (
 
 	"freshshard/internal/localdb/dbtest"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 	"freshshard/internal/shop"
 	"freshshard/internal/store"
 )
@@ -313,7 +314,7 @@ func TestBrokenChunk(t *testing.T) {
 // A value that JSON cannot say becomes one problem, not half an answer.
 func TestAnswersAreWhole(t *testing.T) {
 	w := httptest.NewRecorder()
-	if err := whole.Marshal(w, map[string]any{"a": make(chan int)}); err == nil || w.Body.Len() > 0 {
+	if err := reply.Format.Marshal(w, map[string]any{"a": make(chan int)}); err == nil || w.Body.Len() > 0 {
 		t.Errorf("%v, %q", err, w.Body)
 	}
 }

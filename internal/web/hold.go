@@ -6,10 +6,10 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"freshshard/internal/days"
 	"freshshard/internal/hold"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 // CureID is something that hardens in a job.
@@ -19,13 +19,13 @@ type CureID struct {
 	Version int   `query:"version"`
 }
 
-func (v *Server) holdRoutes(api huma.API) {
+func holdRoutes(v *Server, api huma.API) {
 	answer := func(ctx context.Context, at BenchID, err error) (*out[hold.Hold], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		h, err := v.shop.Hold.Hold(ctx, at.bench(ctx), v.options.Zone)
-		return &out[hold.Hold]{h}, said(ctx, err)
+		return &out[hold.Hold]{h}, reply.Of(ctx, err)
 	}
 	register(v, api, op("hold", http.MethodGet, "/api/jobs/{id}/hold", "What hardens, its clocks and its air"),
 		func(ctx context.Context, in *BenchID) (*out[hold.Hold], error) { return answer(ctx, *in, nil) })
@@ -52,18 +52,11 @@ func (v *Server) holdRoutes(api huma.API) {
 		func(ctx context.Context, in *CureID) (*out[hold.Hold], error) {
 			return answer(ctx, in.BenchID, v.shop.Hold.DropCure(ctx, who(ctx), in.bench(ctx), in.Cure, in.Version))
 		})
-	v.timerRoutes(api)
-	register(v, api, op("vanLoad", http.MethodGet, "/api/jobs/{id}/van", "What to take along for what is left of a job"),
-		func(ctx context.Context, in *JobID) (*out[days.VanLoad], error) {
-			l, err := v.shop.Rounds.VanLoad(ctx, in.ID)
-			return &out[days.VanLoad]{l}, said(ctx, err)
-		})
-	register(v, api, op("adhesiveDay", http.MethodGet, "/api/adhesive-day",
-		"What is opened, set, peeled and ready, for the wall"),
-		func(ctx context.Context, _ *struct{}) (*out[days.AdhesiveDay], error) {
-			d, err := v.shop.Days.AdhesiveDay(ctx)
-			return &out[days.AdhesiveDay]{d}, said(ctx, err)
-		})
+	timerRoutes(v, api)
+	ofJob(v, api, op("vanLoad", http.MethodGet, "/api/jobs/{id}/van", "What to take along for what is left of a job"),
+		v.shop.Rounds.VanLoad)
+	reads(v, api, op("adhesiveDay", http.MethodGet, "/api/adhesive-day",
+		"What is opened, set, peeled and ready, for the wall"), v.shop.Days.AdhesiveDay)
 	register(v, api, op("noteAir", http.MethodPost, "/api/jobs/{id}/air", "Note the air, for all that hardens in it"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -87,7 +80,7 @@ type TimerID struct {
 	Version int   `query:"version"`
 }
 
-func (v *Server) timerRoutes(api huma.API) {
+func timerRoutes(v *Server, api huma.API) {
 	register(v, api, op("startTimer", http.MethodPost, "/api/jobs/{id}/timers",
 		"Start a clock: water, first heat, paint, cooling"),
 		func(ctx context.Context, in *struct {

@@ -14,6 +14,7 @@ import (
 
 	"freshshard/internal/instrument"
 	"freshshard/internal/measure"
+	"freshshard/internal/reply"
 )
 
 const streamPath = "/api/instruments/stream"
@@ -26,14 +27,14 @@ const (
 	streamStill = 2 * time.Second // whether the person is still signed in
 )
 
-func (v *Server) instrumentRoutes(api huma.API) {
+func instrumentRoutes(v *Server, api huma.API) {
 	register(v, api, op("press", http.MethodPost, "/api/instruments/{name}/press", "Let a simulated instrument measure"),
 		func(ctx context.Context, in *struct {
 			Name instrument.Name `path:"name" enum:"laser,caliper,tape,feeler,screw,climate"`
 			Body measure.Press
 		}) (*out[instrument.Event], error) {
 			e, err := v.shop.Measure.Press(ctx, who(ctx), in.Name, in.Body)
-			return &out[instrument.Event]{e}, said(ctx, err)
+			return &out[instrument.Event]{e}, reply.Of(ctx, err)
 		})
 }
 
@@ -43,16 +44,16 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 	ctx := r.Context()
 	a, _, err := v.current(ctx)
 	if err != nil {
-		var p *Problem
+		var p *reply.Problem
 		errors.As(err, &p)
-		write(w, p)
+		reply.Write(w, p)
 		return
 	}
 	first, err := strconv.ParseInt(r.Header.Get("Last-Event-ID"), 10, 64)
 	resumed := err == nil
 	if !resumed {
 		if first, err = v.shop.Measure.LastSignal(ctx, a); err != nil {
-			write(w, said(ctx, err).(*Problem))
+			reply.Write(w, reply.Of(ctx, err).(*reply.Problem))
 			return
 		}
 	}
@@ -64,7 +65,7 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 		signals, err := v.shop.Measure.Signals(ctx, a, at)
 		if err != nil {
 			if ctx.Err() == nil {
-				logged(ctx).WarnContext(ctx, "a stream ended", "error", err)
+				reply.Log(ctx).WarnContext(ctx, "a stream ended", "error", err)
 			}
 			return at, false
 		}
@@ -75,7 +76,7 @@ func (v *Server) stream(w http.ResponseWriter, r *http.Request) {
 			at = s.ID
 			e, err := instrument.ParseLine(s.Line)
 			if err != nil {
-				logged(ctx).WarnContext(ctx, "a line was dropped", "error", err)
+				reply.Log(ctx).WarnContext(ctx, "a line was dropped", "error", err)
 				continue
 			}
 			b, err := json.Marshal(e)
@@ -95,16 +96,16 @@ func (v *Server) listen(w http.ResponseWriter, r *http.Request, greet func(send 
 	ctx := r.Context()
 	a, _, err := v.current(ctx)
 	if err != nil {
-		var p *Problem
+		var p *reply.Problem
 		errors.As(err, &p)
-		write(w, p)
+		reply.Write(w, p)
 		return
 	}
-	note(ctx, a)
+	reply.Note(ctx, a)
 	if !v.streams.take(a.ID) {
-		p := problem(http.StatusTooManyRequests, "slow", "This person has as many streams open as one may.")
+		p := reply.New(http.StatusTooManyRequests, "slow", "This person has as many streams open as one may.")
 		p.RetryAfter = streamRetry
-		write(w, p)
+		reply.Write(w, p)
 		return
 	}
 	defer v.streams.give(a.ID)

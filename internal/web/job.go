@@ -13,6 +13,7 @@ import (
 	"freshshard/internal/jobview"
 	"freshshard/internal/measure"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 	"freshshard/internal/today"
 )
 
@@ -60,24 +61,20 @@ type JobChange struct {
 // show answers a write with the job as it is now.
 func (v *Server) show(ctx context.Context, at BenchID, err error) (*out[jobview.View], error) {
 	if err != nil {
-		return nil, said(ctx, err)
+		return nil, reply.Of(ctx, err)
 	}
 	job, err := v.shop.Table(ctx, at.bench(ctx))
-	return &out[jobview.View]{job}, said(ctx, err)
+	return &out[jobview.View]{job}, reply.Of(ctx, err)
 }
 
-func (v *Server) jobRoutes(api huma.API) {
-	register(v, api, op("today", http.MethodGet, "/api/today", "What to do now"),
-		func(ctx context.Context, _ *struct{}) (*out[today.Today], error) {
-			t, err := v.shop.Today.Today(ctx, who(ctx))
-			return &out[today.Today]{t}, said(ctx, err)
-		})
+func jobRoutes(v *Server, api huma.API) {
+	readsAs(v, api, op("today", http.MethodGet, "/api/today", "What to do now"), v.shop.Today.Today)
 	register(v, api, op("customers", http.MethodGet, "/api/customers", "Customers like some words"),
 		func(ctx context.Context, in *struct {
 			Words string `query:"words" maxLength:"120"`
 		}) (*out[[]record.Customer], error) {
 			list, err := v.shop.Desk.Customers(ctx, in.Words)
-			return &out[[]record.Customer]{list}, said(ctx, err)
+			return &out[[]record.Customer]{list}, reply.Of(ctx, err)
 		})
 	register(v, api, op("jobs", http.MethodGet, "/api/jobs", "Jobs like some words, newest first"),
 		func(ctx context.Context, in *struct {
@@ -87,13 +84,19 @@ func (v *Server) jobRoutes(api huma.API) {
 			Most   int    `query:"most" minimum:"1" maximum:"100" default:"40"`
 		}) (*out[[]today.Listed], error) {
 			list, err := v.shop.Today.Find(ctx, in.Words, in.State, in.Before, in.Most)
-			return &out[[]today.Listed]{list}, said(ctx, err)
+			return &out[[]today.Listed]{list}, reply.Of(ctx, err)
 		})
 	register(v, api, op("takeIn", http.MethodPost, "/api/jobs", "Take a broken pane in"),
 		func(ctx context.Context, in *Keyed[desk.TakeIn]) (*out[Made], error) {
 			id, err := v.shop.Desk.TakeIn(ctx, who(ctx), in.Key, in.Body)
-			return &out[Made]{Made{id}}, said(ctx, err)
+			return &out[Made]{Made{id}}, reply.Of(ctx, err)
 		})
+	openingRoutes(v, api)
+	oneJobRoutes(v, api)
+}
+
+// openingRoutes are other ways in which a job begins or ends.
+func openingRoutes(v *Server, api huma.API) {
 	register(v, api, op("copyJob", http.MethodPost, "/api/jobs/{id}/copy",
 		"Take the same in again, without what was read and done"),
 		func(ctx context.Context, in *struct {
@@ -103,7 +106,7 @@ func (v *Server) jobRoutes(api huma.API) {
 			}]
 		}) (*out[Made], error) {
 			id, err := v.shop.Desk.Copy(ctx, who(ctx), in.Key, in.ID, in.Body.Promised)
-			return &out[Made]{Made{id}}, said(ctx, err)
+			return &out[Made]{Made{id}}, reply.Of(ctx, err)
 		})
 	register(v, api, op("withdraw", http.MethodPut, "/api/jobs/{id}/withdrawn", "Close a job that came to nothing"),
 		func(ctx context.Context, in *struct {
@@ -131,8 +134,12 @@ func (v *Server) jobRoutes(api huma.API) {
 	carry.MaxBodyBytes = 64 << 20 // sixty pictures
 	register(v, api, carry, func(ctx context.Context, in *Keyed[desk.Carried]) (*out[Made], error) {
 		id, err := v.shop.Desk.Bring(ctx, who(ctx), in.Key, in.Body)
-		return &out[Made]{Made{id}}, said(ctx, err)
+		return &out[Made]{Made{id}}, reply.Of(ctx, err)
 	})
+}
+
+// oneJobRoutes read and change one job.
+func oneJobRoutes(v *Server, api huma.API) {
 	register(v, api, op("job", http.MethodGet, "/api/jobs/{id}", "A job with everything that follows from it"),
 		func(ctx context.Context, in *BenchID) (*out[jobview.View], error) {
 			return v.show(ctx, *in, nil)
@@ -140,18 +147,10 @@ func (v *Server) jobRoutes(api huma.API) {
 	register(v, api, op("pulse", http.MethodGet, "/api/jobs/{id}/pulse", "Whether a job has changed"),
 		func(ctx context.Context, in *JobID) (*out[Pulse], error) {
 			n, err := v.shop.Desk.Pulse(ctx, in.ID)
-			return &out[Pulse]{Pulse{n}}, said(ctx, err)
+			return &out[Pulse]{Pulse{n}}, reply.Of(ctx, err)
 		})
-	register(v, api, op("history", http.MethodGet, "/api/jobs/{id}/history", "What happened to a job"),
-		func(ctx context.Context, in *JobID) (*out[[]record.Event], error) {
-			list, err := v.shop.Desk.History(ctx, in.ID)
-			return &out[[]record.Event]{list}, said(ctx, err)
-		})
-	register(v, api, op("carry", http.MethodGet, "/api/jobs/{id}/carried", "A job as a document"),
-		func(ctx context.Context, in *JobID) (*out[desk.Carried], error) {
-			c, err := v.shop.Desk.Carry(ctx, in.ID)
-			return &out[desk.Carried]{c}, said(ctx, err)
-		})
+	ofJob(v, api, op("history", http.MethodGet, "/api/jobs/{id}/history", "What happened to a job"), v.shop.Desk.History)
+	ofJob(v, api, op("carry", http.MethodGet, "/api/jobs/{id}/carried", "A job as a document"), v.shop.Desk.Carry)
 	register(v, api, op("setJob", http.MethodPut, "/api/jobs/{id}", "Change promise, place and story"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -184,7 +183,7 @@ func (v *Server) jobRoutes(api huma.API) {
 	}) (*out[jobview.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.Desk.SetPane(ctx, who(ctx), in.bench(ctx), in.Body.Held, in.Body.Version))
 	})
-	v.paneRoutes(api)
+	paneRoutes(v, api)
 }
 
 // Understood is a length as it was taken.
@@ -204,11 +203,11 @@ type Typed struct {
 func (v *Server) understand(ctx context.Context, in *struct{ Body Typed }) (*out[Understood], error) {
 	unit, err := v.shop.UnitFor(ctx, who(ctx), in.Body.Job)
 	if err != nil {
-		return nil, said(ctx, err)
+		return nil, reply.Of(ctx, err)
 	}
 	r, err := measure.Understand(in.Body.Text, unit, in.Body.Instrument, in.Body.Place)
 	if err != nil {
-		return nil, said(ctx, err)
+		return nil, reply.Of(ctx, err)
 	}
 	return &out[Understood]{Understood{r, r.Understood()}}, nil
 }

@@ -4,12 +4,12 @@ import (
 	"context"
 	"net/http"
 	"time"
-	_ "time/tzdata" // zones, wherever the program runs
 
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/fault"
 	"freshshard/core/moment"
+	"freshshard/internal/reply"
 )
 
 // TypedMoment is a time as it was typed, in the zone of whoever typed it.
@@ -25,17 +25,17 @@ type Moment struct {
 	Said string    `json:"said" doc:"How it was understood: Fri 16:00"`
 }
 
-func (v *Server) momentRoutes(api huma.API) {
+func momentRoutes(v *Server, api huma.API) {
 	register(v, api, op("moment", http.MethodPost, "/api/moments", "How a time is understood"),
 		func(ctx context.Context, in *struct{ Body TypedMoment }) (*out[Moment], error) {
 			zone, err := time.LoadLocation(in.Body.Zone)
 			if err != nil {
-				return nil, said(ctx, fault.New("zone", "no such zone is known", "use a name such as Europe/Copenhagen"))
+				return nil, reply.Of(ctx, fault.New("zone", "no such zone is known", "use a name such as Europe/Copenhagen"))
 			}
 			now := v.shop.Now().In(zone)
 			at, err := moment.Parse(in.Body.Field, in.Body.Text, now)
 			if err != nil {
-				return nil, said(ctx, err)
+				return nil, reply.Of(ctx, err)
 			}
 			return &out[Moment]{Moment{at.UTC(), moment.Say(at, now)}}, nil
 		})

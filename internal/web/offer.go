@@ -9,6 +9,7 @@ import (
 	"freshshard/core/source"
 	"freshshard/internal/buy"
 	"freshshard/internal/jobview"
+	"freshshard/internal/reply"
 )
 
 // OfferID is one offer for a pane.
@@ -17,13 +18,13 @@ type OfferID struct {
 	Offer int64 `path:"offer" minimum:"1"`
 }
 
-func (v *Server) offerRoutes(api huma.API) {
+func offerRoutes(v *Server, api huma.API) {
 	offers := func(ctx context.Context, at BenchID, err error) (*out[buy.Offers], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		all, err := v.shop.Buy.Offers(ctx, at.bench(ctx))
-		return &out[buy.Offers]{all}, said(ctx, err)
+		return &out[buy.Offers]{all}, reply.Of(ctx, err)
 	}
 	register(v, api, op("offers", http.MethodGet, "/api/jobs/{id}/offers",
 		"What was asked for a pane, by what it costs in the end"),

@@ -10,6 +10,7 @@ import (
 	"freshshard/internal/bill"
 	"freshshard/internal/buy"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 // OrderID is one order of a job.
@@ -18,13 +19,13 @@ type OrderID struct {
 	Order int64 `path:"order" minimum:"1"`
 }
 
-func (v *Server) orderRoutes(api huma.API) {
+func orderRoutes(v *Server, api huma.API) {
 	orders := func(ctx context.Context, at BenchID, err error) (*out[buy.Orders], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		all, err := v.shop.Buy.Orders(ctx, at.bench(ctx))
-		return &out[buy.Orders]{all}, said(ctx, err)
+		return &out[buy.Orders]{all}, reply.Of(ctx, err)
 	}
 	register(v, api, op("orders", http.MethodGet, "/api/jobs/{id}/orders",
 		"What was ordered for a job, and what it lacks"),
@@ -59,17 +60,17 @@ func (v *Server) orderRoutes(api huma.API) {
 			Keyed[struct{}]
 		}) (*out[buy.Asked], error) {
 			a, err := v.shop.Suppliers.AskSuppliers(ctx, who(ctx), in.Key, in.bench(ctx))
-			return &out[buy.Asked]{a}, said(ctx, err)
+			return &out[buy.Asked]{a}, reply.Of(ctx, err)
 		})
 }
 
-func (v *Server) supplierRoutes(api huma.API) {
+func supplierRoutes(v *Server, api huma.API) {
 	all := func(ctx context.Context, err error) (*out[[]record.Supplier], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		list, err := v.shop.Suppliers.Suppliers(ctx)
-		return &out[[]record.Supplier]{list}, said(ctx, err)
+		return &out[[]record.Supplier]{list}, reply.Of(ctx, err)
 	}
 	register(v, api, op("suppliers", http.MethodGet, "/api/suppliers", "Who answers by a call or a file"),
 		func(ctx context.Context, _ *struct{}) (*out[[]record.Supplier], error) { return all(ctx, nil) })
@@ -85,13 +86,13 @@ func (v *Server) supplierRoutes(api huma.API) {
 		})
 }
 
-func (v *Server) priceRoutes(api huma.API) {
+func priceRoutes(v *Server, api huma.API) {
 	priced := func(ctx context.Context, at BenchID, err error) (*out[bill.Priced], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		p, err := v.shop.Bill.Price(ctx, at.bench(ctx))
-		return &out[bill.Priced]{p}, said(ctx, err)
+		return &out[bill.Priced]{p}, reply.Of(ctx, err)
 	}
 	register(v, api, op("price", http.MethodGet, "/api/jobs/{id}/price", "What a job costs the customer"),
 		func(ctx context.Context, in *BenchID) (*out[bill.Priced], error) { return priced(ctx, *in, nil) })
@@ -109,17 +110,13 @@ func (v *Server) priceRoutes(api huma.API) {
 		}) (*out[bill.Priced], error) {
 			return priced(ctx, in.BenchID, v.shop.Bill.Write(ctx, who(ctx), in.Key, in.ID, in.Body))
 		})
-	register(v, api, op("rates", http.MethodGet, "/api/rates", "What the shop asks"),
-		func(ctx context.Context, _ *struct{}) (*out[price.Rates], error) {
-			r, err := v.shop.Bill.Rates(ctx)
-			return &out[price.Rates]{r}, said(ctx, err)
-		})
+	reads(v, api, op("rates", http.MethodGet, "/api/rates", "What the shop asks"), v.shop.Bill.Rates)
 	register(v, api, op("setRates", http.MethodPut, "/api/rates", "Change it"),
 		func(ctx context.Context, in *struct{ Body price.Rates }) (*out[price.Rates], error) {
 			if err := v.shop.Bill.SetRates(ctx, who(ctx), in.Body); err != nil {
-				return nil, said(ctx, err)
+				return nil, reply.Of(ctx, err)
 			}
 			r, err := v.shop.Bill.Rates(ctx)
-			return &out[price.Rates]{r}, said(ctx, err)
+			return &out[price.Rates]{r}, reply.Of(ctx, err)
 		})
 }

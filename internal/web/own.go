@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/own"
+	"freshshard/internal/reply"
 )
 
 // OwnAt names one value of the book.
@@ -33,11 +34,18 @@ type Revision struct {
 	Revision string `json:"revision"`
 }
 
-func (v *Server) ownRoutes(api huma.API) {
+func ownRoutes(v *Server, api huma.API) {
+	owns := func(ctx context.Context, err error) (*out[own.Values], error) {
+		if err != nil {
+			return nil, reply.Of(ctx, err)
+		}
+		vs, err := v.shop.Records.Book.Own(ctx)
+		return &out[own.Values]{vs}, reply.Of(ctx, err)
+	}
 	register(v, api, op("bookRevision", http.MethodGet, "/api/book/revision",
 		"Whether a value of the shop's own has changed"), func(ctx context.Context, _ *struct{}) (*out[Revision], error) {
 		r, err := v.shop.Records.Book.BookRevision(ctx)
-		return &out[Revision]{Revision{r}}, said(ctx, err)
+		return &out[Revision]{Revision{r}}, reply.Of(ctx, err)
 	})
 	register(v, api, op("setOwn", http.MethodPut, "/api/book/{kind}/{id}/{item}",
 		"Lay a value of the shop's own over the book's"), func(ctx context.Context, in *struct {
@@ -46,22 +54,13 @@ func (v *Server) ownRoutes(api huma.API) {
 	}) (*out[own.Values], error) {
 		o := in.value(in.Body.Version)
 		o.V, o.Sheet = in.Body.V, in.Body.Sheet
-		return v.ownSaid(ctx, v.shop.Records.Book.SetOwn(ctx, who(ctx), o))
+		return owns(ctx, v.shop.Records.Book.SetOwn(ctx, who(ctx), o))
 	})
 	register(v, api, op("dropOwn", http.MethodDelete, "/api/book/{kind}/{id}/{item}", "Let the book's value hold again"),
 		func(ctx context.Context, in *struct {
 			OwnAt
 			Version int `query:"version"`
 		}) (*out[own.Values], error) {
-			return v.ownSaid(ctx, v.shop.Records.Book.DropOwn(ctx, who(ctx), in.value(in.Version)))
+			return owns(ctx, v.shop.Records.Book.DropOwn(ctx, who(ctx), in.value(in.Version)))
 		})
-}
-
-// ownSaid answers with the shop's values as they stand after a change.
-func (v *Server) ownSaid(ctx context.Context, err error) (*out[own.Values], error) {
-	if err != nil {
-		return nil, said(ctx, err)
-	}
-	vs, err := v.shop.Records.Book.Own(ctx)
-	return &out[own.Values]{vs}, said(ctx, err)
 }

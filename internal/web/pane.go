@@ -6,9 +6,9 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"freshshard/internal/buy"
 	"freshshard/internal/jobview"
 	"freshshard/internal/measure"
+	"freshshard/internal/reply"
 )
 
 // Laid is how many panes of a job got a size.
@@ -16,7 +16,7 @@ type Laid struct {
 	Panes int `json:"panes"`
 }
 
-func (v *Server) paneRoutes(api huma.API) {
+func paneRoutes(v *Server, api huma.API) {
 	register(v, api, op("layOut", http.MethodPut, "/api/jobs/{id}/layout", "Say how the panes of the object stand"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -29,13 +29,8 @@ func (v *Server) paneRoutes(api huma.API) {
 			err := v.shop.Measure.DropPane(ctx, who(ctx), in.bench(ctx))
 			return v.show(ctx, BenchID{JobID: in.JobID}, err)
 		})
-	register(v, api, op("placePane", http.MethodPut, "/api/jobs/{id}/spot", "Put a pane elsewhere on its object"),
-		func(ctx context.Context, in *struct {
-			BenchID
-			Body measure.Placed
-		}) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Measure.PlacePane(ctx, who(ctx), in.bench(ctx), in.Body))
-		})
+	changes(v, api, op("placePane", http.MethodPut, "/api/jobs/{id}/spot", "Put a pane elsewhere on its object"),
+		v.shop.Measure.PlacePane)
 	register(v, api, op("setPack", http.MethodPut, "/api/jobs/{id}/pack",
 		"Note the pack that all panes of the object make up"), func(ctx context.Context, in *struct {
 		BenchID
@@ -64,26 +59,15 @@ func (v *Server) paneRoutes(api huma.API) {
 			return v.show(ctx, in.BenchID, v.shop.Bench.CountScrews(ctx, who(ctx), in.bench(ctx), in.Body.Counted,
 				in.Body.Version))
 		})
-	register(v, api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"),
-		func(ctx context.Context, in *struct {
-			BenchID
-			Body buy.Wait
-		}) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Buy.SetWait(ctx, who(ctx), in.bench(ctx), in.Body))
-		})
+	changes(v, api, op("setWait", http.MethodPut, "/api/jobs/{id}/wait", "Say what a pane waits for"), v.shop.Buy.SetWait)
 	register(v, api, op("laySash", http.MethodPut, "/api/jobs/{id}/sash",
 		"Lay the lights of a sash on the panes of a job"), func(ctx context.Context, in *struct {
 		BenchID
 		Body measure.SashIn
 	}) (*out[Laid], error) {
 		n, err := v.shop.Measure.LaySash(ctx, who(ctx), in.ID, in.Body)
-		return &out[Laid]{Laid{n}}, said(ctx, err)
+		return &out[Laid]{Laid{n}}, reply.Of(ctx, err)
 	})
-	register(v, api, outlineCall("layDrawn", http.MethodPut, "/api/jobs/{id}/outline",
-		"Lay an outline on the table as the opening of a pane"), func(ctx context.Context, in *struct {
-		BenchID
-		Body measure.Drawn
-	}) (*out[jobview.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Measure.LayDrawn(ctx, who(ctx), in.bench(ctx), in.Body))
-	})
+	changes(v, api, outlineCall("layDrawn", http.MethodPut, "/api/jobs/{id}/outline",
+		"Lay an outline on the table as the opening of a pane"), v.shop.Measure.LayDrawn)
 }

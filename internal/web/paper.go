@@ -18,7 +18,7 @@ import (
 )
 
 // paperRoutes hand out orders and bills as PDF and the ledger as CSV.
-func (v *Server) paperRoutes(g *gin.Engine) {
+func paperRoutes(v *Server, g *gin.Engine) {
 	job := g.Group("/api/jobs/:id", v.person)
 	job.GET("/orders/:paper/order.pdf",
 		v.paper("order", func(ctx context.Context, w io.Writer, at jobview.Bench, id int64) error {

@@ -11,11 +11,11 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gin-gonic/gin"
 
-	"freshshard/core/experience"
 	"freshshard/internal/exchange"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/records"
+	"freshshard/internal/reply"
 	"freshshard/internal/today"
 )
 
@@ -30,30 +30,27 @@ type Outgoing struct {
 	Link     *record.Link     `json:"link,omitempty" doc:"Nothing where it was withdrawn"`
 }
 
-// passportPath is the page that a passport's code opens.
-const passportPath = "/p/"
-
-func (v *Server) passportRoutes(api huma.API) {
+func passportRoutes(v *Server, api huma.API) {
 	register(v, api, open(op("openPassport", http.MethodGet, "/api/passport/{token}",
 		"What goes with an object, by its address")),
 		func(ctx context.Context, in *Token) (*out[records.Passport], error) {
 			l, err := v.shop.Records.Opened(ctx, record.PassportLink, in.Token)
 			if err != nil {
-				return nil, said(ctx, err)
+				return nil, reply.Of(ctx, err)
 			}
 			p, err := v.shop.Records.Passport(ctx, l.Job)
-			return &out[records.Passport]{p}, said(ctx, err)
+			return &out[records.Passport]{p}, reply.Of(ctx, err)
 		})
 	outgoing := func(ctx context.Context, job int64, err error) (*out[Outgoing], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		var o Outgoing
 		if o.Passport, err = v.shop.Records.Passport(ctx, job); err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		o.Link, err = v.shop.Records.LinkOf(ctx, record.PassportLink, job)
-		return &out[Outgoing]{o}, said(ctx, err)
+		return &out[Outgoing]{o}, reply.Of(ctx, err)
 	}
 	register(v, api, op("passport", http.MethodGet, "/api/jobs/{id}/passport", "What goes out with a signed job"),
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) { return outgoing(ctx, in.ID, nil) })
@@ -77,17 +74,15 @@ func (v *Server) passportRoutes(api huma.API) {
 		func(ctx context.Context, in *JobID) (*out[Outgoing], error) {
 			return outgoing(ctx, in.ID, v.shop.Records.WithdrawLink(ctx, who(ctx), record.PassportLink, in.ID))
 		})
-	register(v, api, op("through", http.MethodGet, "/api/jobs/{id}/through", "The object through time"),
-		func(ctx context.Context, in *JobID) (*out[[]records.Through], error) {
-			all, err := v.shop.Records.Through(ctx, in.ID)
-			return &out[[]records.Through]{all}, said(ctx, err)
-		})
-	register(v, api, op("experience", http.MethodGet, "/api/jobs/{id}/experience",
-		"How often what was fitted like this came back within a year"),
-		func(ctx context.Context, in *BenchID) (*out[[]experience.Line], error) {
-			all, err := v.shop.Records.Experience(ctx, in.bench(ctx))
-			return &out[[]experience.Line]{all}, said(ctx, err)
-		})
+	pastRoutes(v, api)
+}
+
+// pastRoutes are what was before: the object through time, what came back, and the search.
+func pastRoutes(v *Server, api huma.API) {
+	ofJob(v, api, op("through", http.MethodGet, "/api/jobs/{id}/through", "The object through time"),
+		v.shop.Records.Through)
+	ofPane(v, api, op("experience", http.MethodGet, "/api/jobs/{id}/experience",
+		"How often what was fitted like this came back within a year"), v.shop.Records.Experience)
 	register(v, api, op("again", http.MethodPost, "/api/jobs/{id}/again", "The same object is back: take it in again"),
 		func(ctx context.Context, in *struct {
 			JobID
@@ -96,16 +91,16 @@ func (v *Server) passportRoutes(api huma.API) {
 			}]
 		}) (*out[Made], error) {
 			id, err := v.shop.Records.Again(ctx, who(ctx), in.Key, in.ID, in.Body.Promised)
-			return &out[Made]{Made{id}}, said(ctx, err)
+			return &out[Made]{Made{id}}, reply.Of(ctx, err)
 		})
 	register(v, api, op("search", http.MethodGet, "/api/search", "Look for words in everything that is kept"),
 		func(ctx context.Context, in *struct {
 			Words string `query:"words" maxLength:"80"`
 		}) (*out[today.Found], error) {
 			f, err := v.shop.Today.Search(ctx, in.Words)
-			return &out[today.Found]{f}, said(ctx, err)
+			return &out[today.Found]{f}, reply.Of(ctx, err)
 		})
-	v.reminderRoutes(api)
+	reminderRoutes(v, api)
 }
 
 // Due is what is to be looked at, and the address of its calendar.
@@ -114,17 +109,17 @@ type Due struct {
 	Calendar  *record.Link      `json:"calendar,omitempty" doc:"Nothing while an owner made none"`
 }
 
-func (v *Server) reminderRoutes(api huma.API) {
+func reminderRoutes(v *Server, api huma.API) {
 	due := func(ctx context.Context, err error) (*out[Due], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		d := Due{}
 		if d.Reminders, err = v.shop.Records.Reminders(ctx); err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		d.Calendar, err = v.shop.Records.LinkOf(ctx, record.CalendarLink, 0)
-		return &out[Due]{d}, said(ctx, err)
+		return &out[Due]{d}, reply.Of(ctx, err)
 	}
 	register(v, api, op("reminders", http.MethodGet, "/api/reminders", "What is to be looked at again, the soonest first"),
 		func(ctx context.Context, _ *struct{}) (*out[Due], error) { return due(ctx, nil) })
@@ -154,7 +149,7 @@ func (v *Server) reminderRoutes(api huma.API) {
 }
 
 // passportFiles are the papers of a signed job, and what its address gives.
-func (v *Server) passportFiles(g *gin.Engine) {
+func passportFiles(v *Server, g *gin.Engine) {
 	job := g.Group("/api/jobs/:id", v.person)
 	paper := func(make func(io.Writer, records.Passport, string, *time.Location) error) func(*gin.Context) maker {
 		return func(c *gin.Context) maker {
@@ -175,7 +170,7 @@ func (v *Server) passportFiles(g *gin.Engine) {
 				case l == nil:
 					address = ""
 				case address != "":
-					address += passportPath + l.Token
+					address += reply.PassportPath + l.Token
 				default:
 					p.NoCode = noCode
 				}
@@ -197,6 +192,12 @@ func (v *Server) passportFiles(g *gin.Engine) {
 			}
 			return exchange.Record(w, s, all, v.options.Zone)
 		}))
+	passportPages(v, g)
+	reminderFiles(v, g)
+}
+
+// passportPages open to whoever has their address.
+func passportPages(v *Server, g *gin.Engine) {
 	g.GET("/api/passport/:token/photos/:photo", func(c *gin.Context) {
 		private(c)
 		l, err := v.shop.Records.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
@@ -232,11 +233,15 @@ func (v *Server) passportFiles(g *gin.Engine) {
 			if address == "" {
 				p.NoCode = noCode
 			} else {
-				address += passportPath + l.Token
+				address += reply.PassportPath + l.Token
 			}
 			return exchange.Passport(w, p, address, v.options.Zone)
 		})
 	})
+}
+
+// reminderFiles give the reminders as a calendar.
+func reminderFiles(v *Server, g *gin.Engine) {
 	calendar := func(c *gin.Context) {
 		handOut(c, "reminders.ics", "text/calendar; charset=utf-8", func(ctx context.Context, w io.Writer) error {
 			all, err := v.shop.Records.Reminders(ctx)

@@ -12,9 +12,10 @@ import (
 	"freshshard/internal/jobview"
 	"freshshard/internal/photo"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
-func (v *Server) photoRoutes(api huma.API) {
+func photoRoutes(v *Server, api huma.API) {
 	add := op("addPhoto", http.MethodPost, "/api/jobs/{id}/photos", "Keep a picture: JPEG, PNG or WebP up to 15 MB")
 	add.MaxBodyBytes = photo.MostBytes + 1<<10
 	register(v, api, add, func(ctx context.Context, in *struct {
@@ -44,9 +45,9 @@ func (v *Server) picture(small bool) gin.HandlerFunc {
 		if err1 == nil && err2 == nil {
 			b, err = v.shop.Desk.Photos.Picture(c.Request.Context(), job, id, small)
 		}
-		var p *Problem
-		if errors.As(said(c.Request.Context(), err), &p) {
-			write(c.Writer, p)
+		var p *reply.Problem
+		if errors.As(reply.Of(c.Request.Context(), err), &p) {
+			reply.Write(c.Writer, p)
 			return
 		}
 		c.Header("Cache-Control", "private, max-age=31536000, immutable")

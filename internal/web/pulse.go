@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"net/http"
 	"time"
+
+	"freshshard/internal/reply"
 )
 
 // pulsePath tells every screen at once that something in the shop has changed.
@@ -24,7 +26,7 @@ func (v *Server) pulse(w http.ResponseWriter, r *http.Request) {
 			now, err := v.shop.Today.LastChange(ctx)
 			if err != nil {
 				if ctx.Err() == nil {
-					logged(ctx).WarnContext(ctx, "a stream ended", "error", err)
+					reply.Log(ctx).WarnContext(ctx, "a stream ended", "error", err)
 				}
 				return last, false
 			}

@@ -14,6 +14,7 @@ import (
 	"freshshard/internal/exchange"
 	"freshshard/internal/hold"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 // ForecastText is a forecast as its file says it.
@@ -21,21 +22,18 @@ type ForecastText struct {
 	Text string `json:"text" minLength:"1" maxLength:"400000" doc:"CSV or JSON, hour by hour"`
 }
 
-func (v *Server) roundRoutes(api huma.API) {
+func roundRoutes(v *Server, api huma.API) {
 	all := func(ctx context.Context, err error) (*out[days.Rounds], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		r, err := v.shop.Rounds.Rounds(ctx)
-		return &out[days.Rounds]{r}, said(ctx, err)
+		return &out[days.Rounds]{r}, reply.Of(ctx, err)
 	}
 	register(v, api, op("rounds", http.MethodGet, "/api/rounds", "Rounds of the van, and what could be visited"),
 		func(ctx context.Context, _ *struct{}) (*out[days.Rounds], error) { return all(ctx, nil) })
-	register(v, api, op("planRound", http.MethodPost, "/api/rounds/try", "Lay a round out; nothing is kept"),
-		func(ctx context.Context, in *struct{ Body days.RoundWanted }) (*out[days.RoundTried], error) {
-			r, err := v.shop.Rounds.PlanRound(ctx, in.Body)
-			return &out[days.RoundTried]{r}, said(ctx, err)
-		})
+	sums(v, api, op("planRound", http.MethodPost, "/api/rounds/try", "Lay a round out; nothing is kept"),
+		v.shop.Rounds.PlanRound)
 	register(v, api, op("takeRound", http.MethodPost, "/api/rounds", "Take a round; the days go round it"),
 		func(ctx context.Context, in *Keyed[days.RoundWanted]) (*out[days.Rounds], error) {
 			_, err := v.shop.Rounds.TakeRound(ctx, who(ctx), in.Key, in.Body)
@@ -52,7 +50,7 @@ func (v *Server) roundRoutes(api huma.API) {
 			ID int64 `path:"id" minimum:"1"`
 		}) (*out[days.RoundLoad], error) {
 			l, err := v.shop.Rounds.RoundLoad(ctx, in.ID)
-			return &out[days.RoundLoad]{l}, said(ctx, err)
+			return &out[days.RoundLoad]{l}, reply.Of(ctx, err)
 		})
 	register(v, api, op("setSite", http.MethodPut, "/api/jobs/{id}/site", "Where a job at the customer's is"),
 		func(ctx context.Context, in *struct {
@@ -62,25 +60,26 @@ func (v *Server) roundRoutes(api huma.API) {
 			in.Body.Job = in.ID
 			return all(ctx, v.shop.Days.Calendar.SetSite(ctx, who(ctx), in.Body))
 		})
-	register(v, api, op("roadMap", http.MethodGet, "/api/roads", "What the van can go by"),
-		func(ctx context.Context, _ *struct{}) (*out[record.RoadMap], error) {
-			m, err := v.shop.Days.Calendar.RoadMap(ctx)
-			return &out[record.RoadMap]{m}, said(ctx, err)
-		})
+	roadRoutes(v, api)
+}
+
+// roadRoutes are the roads and the weather on them.
+func roadRoutes(v *Server, api huma.API) {
+	reads(v, api, op("roadMap", http.MethodGet, "/api/roads", "What the van can go by"), v.shop.Days.Calendar.RoadMap)
 	register(v, api, op("setRoadMap", http.MethodPut, "/api/roads", "Change what the van can go by"),
 		func(ctx context.Context, in *struct{ Body record.RoadMap }) (*out[record.RoadMap], error) {
 			if err := v.shop.Days.Calendar.SetRoadMap(ctx, who(ctx), in.Body); err != nil {
-				return nil, said(ctx, err)
+				return nil, reply.Of(ctx, err)
 			}
 			m, err := v.shop.Days.Calendar.RoadMap(ctx)
-			return &out[record.RoadMap]{m}, said(ctx, err)
+			return &out[record.RoadMap]{m}, reply.Of(ctx, err)
 		})
 	forecast := func(ctx context.Context, err error) (*out[hold.ForecastKept], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		f, err := v.shop.Hold.Forecast(ctx)
-		return &out[hold.ForecastKept]{f}, said(ctx, err)
+		return &out[hold.ForecastKept]{f}, reply.Of(ctx, err)
 	}
 	register(v, api, op("forecast", http.MethodGet, "/api/forecast", "Until when a forecast says the weather"),
 		func(ctx context.Context, _ *struct{}) (*out[hold.ForecastKept], error) { return forecast(ctx, nil) })
@@ -95,7 +94,7 @@ func (v *Server) roundRoutes(api huma.API) {
 }
 
 // roundFile hands a round out on paper, with its load list.
-func (v *Server) roundFile(g *gin.Engine) {
+func roundFile(v *Server, g *gin.Engine) {
 	g.Group("/api", v.person).GET("/rounds/:id/sheet.pdf", func(c *gin.Context) {
 		handOut(c, "round.pdf", "application/pdf", func(ctx context.Context, w io.Writer) error {
 			id, err := strconv.ParseInt(c.Param("id"), 10, 64)

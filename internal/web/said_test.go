@@ -10,6 +10,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 // An error says whether the records or the program is to blame, and every fault of a form is
@@ -31,7 +32,7 @@ func TestWhatAnErrorSays(t *testing.T) {
 		"faults at once": {errors.Join(fault.New("name", "this is empty", "x"), fault.New("object", "this is empty", "x")),
 			422, "", 2},
 	} {
-		p := said(context.Background(), c.err).(*Problem)
+		p := reply.Of(context.Background(), c.err).(*reply.Problem)
 		if p.Status != c.status || !strings.Contains(p.Detail, c.says) || len(p.Errors) != c.fields {
 			t.Errorf("%s: %d %q, %+v", name, p.Status, p.Detail, p.Errors)
 		}

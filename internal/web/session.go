@@ -14,6 +14,7 @@ import (
 	"freshshard/internal/change"
 	"freshshard/internal/people"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 type (
@@ -95,9 +96,9 @@ func (v *Server) current(ctx context.Context) (record.Account, record.Session, e
 	a, s, err := v.shop.People.Who(ctx, callerOf(ctx).token)
 	switch {
 	case people.IsNobody(err):
-		return record.Account{}, s, problem(http.StatusUnauthorized, "sign-in", "Sign in first.")
+		return record.Account{}, s, reply.New(http.StatusUnauthorized, "sign-in", "Sign in first.")
 	case err != nil:
-		return a, s, said(ctx, err)
+		return a, s, reply.Of(ctx, err)
 	}
 	return a, s, nil
 }
@@ -111,12 +112,12 @@ func (v *Server) signedIn(api huma.API) func(huma.Context, func(huma.Context)) {
 		}
 		a, s, err := v.current(c.Context())
 		if err != nil {
-			var p *Problem
+			var p *reply.Problem
 			errors.As(err, &p)
-			write(humagin.Unwrap(c).Writer, p)
+			reply.Write(humagin.Unwrap(c).Writer, p)
 			return
 		}
-		note(c.Context(), a)
+		reply.Note(c.Context(), a)
 		next(huma.WithValue(huma.WithValue(c, accountKey{}, a), sessionKey{}, s.ID))
 	}
 }
@@ -125,12 +126,12 @@ func (v *Server) signedIn(api huma.API) func(huma.Context, func(huma.Context)) {
 func (v *Server) person(c *gin.Context) {
 	a, _, err := v.current(c.Request.Context())
 	if err != nil {
-		var p *Problem
+		var p *reply.Problem
 		errors.As(err, &p)
-		write(c.Writer, p)
+		reply.Write(c.Writer, p)
 		c.Abort()
 		return
 	}
-	note(c.Request.Context(), a)
+	reply.Note(c.Request.Context(), a)
 	c.Request = c.Request.WithContext(context.WithValue(c.Request.Context(), accountKey{}, a))
 }

@@ -8,6 +8,8 @@ import (
 	"strings"
 
 	"github.com/gin-gonic/gin"
+
+	"freshshard/internal/reply"
 )
 
 //go:embed all:static
@@ -24,11 +26,11 @@ func static(g *gin.Engine) {
 	g.NoRoute(func(c *gin.Context) {
 		p := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
 		if strings.HasPrefix(p, "api/") || p == "api" {
-			write(c.Writer, problem(http.StatusNotFound, "not-found", "There is nothing at this address."))
+			reply.Write(c.Writer, reply.New(http.StatusNotFound, "not-found", "There is nothing at this address."))
 			return
 		}
 		if c.Request.Method != http.MethodGet && c.Request.Method != http.MethodHead {
-			write(c.Writer, problem(http.StatusMethodNotAllowed, "method", "This address can only be read."))
+			reply.Write(c.Writer, reply.New(http.StatusMethodNotAllowed, "method", "This address can only be read."))
 			return
 		}
 		if f, err := fs.Stat(built, p); err == nil && p != "" && !f.IsDir() {

@@ -15,6 +15,7 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/internal/exchange"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 	"freshshard/internal/stock"
 )
 
@@ -31,18 +32,18 @@ type Brought struct {
 }
 
 // bringRoutes take a file in.
-func (v *Server) bringRoutes(api huma.API) {
+func bringRoutes(v *Server, api huma.API) {
 	register(v, api, op("bringStock", http.MethodPost, "/api/stores/file", "Take in what a CSV file lists"),
 		func(ctx context.Context, in *Keyed[StockFile]) (*out[Brought], error) {
 			items, wrong, err := exchange.ReadStock(in.Body.File)
 			if err != nil {
-				return nil, said(ctx, err)
+				return nil, reply.Of(ctx, err)
 			}
 			got := Brought{Rows: wrong}
 			if len(wrong) == 0 {
 				bad, err := v.shop.Stock.AddStocks(ctx, who(ctx), in.Key, items)
 				if err != nil {
-					return nil, said(ctx, err)
+					return nil, reply.Of(ctx, err)
 				}
 				if bad == nil {
 					got.Added = len(items)
@@ -56,7 +57,7 @@ func (v *Server) bringRoutes(api huma.API) {
 }
 
 // storeFileRoutes hand out files of the stores and of plans.
-func (v *Server) storeFileRoutes(g *gin.Engine) {
+func storeFileRoutes(v *Server, g *gin.Engine) {
 	files := g.Group("/api", v.person)
 	files.GET("/stores/file.csv", func(c *gin.Context) {
 		handOut(c, "stores.csv", "text/csv; charset=utf-8", func(ctx context.Context, w io.Writer) error {
@@ -99,12 +100,12 @@ func (v *Server) storeFileRoutes(g *gin.Engine) {
 		return func(w io.Writer, p stock.CutView) error { return write(w, drawing.CutPlan(&p.Plan, paneNames(p))) }
 	}
 	plan := files.Group("/cut-room/plans/:id")
-	plan.GET("/plan.svg", v.planFile("cut-plan.svg", "image/svg+xml", draw(exchange.SVG)))
-	plan.GET("/plan.dxf", v.planFile("cut-plan.dxf", "image/vnd.dxf", draw(exchange.DXF)))
-	plan.GET("/plan.pdf", v.planFile("cut-plan.pdf", "application/pdf", func(w io.Writer, p stock.CutView) error {
+	plan.GET("/plan.svg", planFile(v, "cut-plan.svg", "image/svg+xml", draw(exchange.SVG)))
+	plan.GET("/plan.dxf", planFile(v, "cut-plan.dxf", "image/vnd.dxf", draw(exchange.DXF)))
+	plan.GET("/plan.pdf", planFile(v, "cut-plan.pdf", "application/pdf", func(w io.Writer, p stock.CutView) error {
 		return exchange.CutPlan(w, fmt.Sprintf("Cut plan %d", p.ID), drawing.CutPlan(&p.Plan, paneNames(p)), cutRows(p))
 	}))
-	plan.GET("/plan.csv", v.planFile("cut-plan.csv", "text/csv; charset=utf-8", writeCuts))
+	plan.GET("/plan.csv", planFile(v, "cut-plan.csv", "text/csv; charset=utf-8", writeCuts))
 }
 
 // paneNames are what the pieces of a plan are called.
@@ -151,7 +152,7 @@ func writeCuts(w io.Writer, p stock.CutView) error {
 }
 
 // planFile hands out a file of a plan.
-func (v *Server) planFile(name, kind string, make func(io.Writer, stock.CutView) error) gin.HandlerFunc {
+func planFile(v *Server, name, kind string, make func(io.Writer, stock.CutView) error) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		id, err := strconv.ParseInt(c.Param("id"), 10, 64)
 		if err != nil || id < 1 {

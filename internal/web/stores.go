@@ -9,6 +9,7 @@ import (
 	"freshshard/core/cutting"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 	"freshshard/internal/stock"
 )
 
@@ -28,13 +29,13 @@ type CutGlass struct {
 	Pins []stock.Pin `json:"pins,omitempty" maxItems:"500"`
 }
 
-func (v *Server) storeRoutes(api huma.API) {
+func storeRoutes(v *Server, api huma.API) {
 	stores := func(ctx context.Context, err error) (*out[stock.Stores], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		all, err := v.shop.Stock.Stores(ctx)
-		return &out[stock.Stores]{all}, said(ctx, err)
+		return &out[stock.Stores]{all}, reply.Of(ctx, err)
 	}
 	register(v, api, op("stores", http.MethodGet, "/api/stores", "What is in the stores, what is low first"),
 		func(ctx context.Context, _ *struct{}) (*out[stock.Stores], error) { return stores(ctx, nil) })
@@ -61,27 +62,27 @@ func (v *Server) storeRoutes(api huma.API) {
 	register(v, api, op("stockMoves", http.MethodGet, "/api/stores/{id}/moves", "What came and went, newest first"),
 		func(ctx context.Context, in *StockID) (*out[[]record.StockMove], error) {
 			list, err := v.shop.Stock.StockMoves(ctx, in.ID)
-			return &out[[]record.StockMove]{list}, said(ctx, err)
+			return &out[[]record.StockMove]{list}, reply.Of(ctx, err)
 		})
-	v.bringRoutes(api)
-	v.offerRoutes(api)
-	v.orderRoutes(api)
-	v.holdRoutes(api)
-	v.supplierRoutes(api)
-	v.priceRoutes(api)
-	v.passportRoutes(api)
-	v.dayRoutes(api)
-	v.roundRoutes(api)
-	v.cutRoutes(api)
+	bringRoutes(v, api)
+	offerRoutes(v, api)
+	orderRoutes(v, api)
+	holdRoutes(v, api)
+	supplierRoutes(v, api)
+	priceRoutes(v, api)
+	passportRoutes(v, api)
+	dayRoutes(v, api)
+	roundRoutes(v, api)
+	cutRoutes(v, api)
 }
 
-func (v *Server) cutRoutes(api huma.API) {
+func cutRoutes(v *Server, api huma.API) {
 	room := func(ctx context.Context, err error) (*out[stock.CutRoom], error) {
 		if err != nil {
-			return nil, said(ctx, err)
+			return nil, reply.Of(ctx, err)
 		}
 		r, err := v.shop.Stock.CutRoom(ctx)
-		return &out[stock.CutRoom]{r}, said(ctx, err)
+		return &out[stock.CutRoom]{r}, reply.Of(ctx, err)
 	}
 	register(v, api, op("cutRoom", http.MethodGet, "/api/cut-room", "What waits to be cut, and the open plans"),
 		func(ctx context.Context, _ *struct{}) (*out[stock.CutRoom], error) { return room(ctx, nil) })
@@ -127,6 +128,6 @@ func (v *Server) cutRoutes(api huma.API) {
 			Sure     float64 `query:"sure" minimum:"0" maximum:"1" default:"0.95"`
 		}) (*out[cutting.Spares], error) {
 			s, err := v.shop.Stock.SparesFor(ctx, who(ctx), in.Material, in.Shaped, in.Sure)
-			return &out[cutting.Spares]{s}, said(ctx, err)
+			return &out[cutting.Spares]{s}, reply.Of(ctx, err)
 		})
 }

@@ -8,7 +8,6 @@ import (
 
 	"freshshard/core/guest"
 	"freshshard/internal/jobview"
-	"freshshard/internal/record"
 	"freshshard/internal/strip"
 )
 
@@ -40,7 +39,7 @@ type EntryID struct {
 	Entry string `path:"entry" maxLength:"40"`
 }
 
-func (v *Server) stripRoutes(api huma.API) {
+func stripRoutes(v *Server, api huma.API) {
 	register(v, api, op("addStrip", http.MethodPost, "/api/jobs/{id}/strip", "Note what came off"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -73,6 +72,11 @@ func (v *Server) stripRoutes(api huma.API) {
 	}) (*out[jobview.View], error) {
 		return v.show(ctx, in.BenchID, v.shop.Strip.DropStrip(ctx, who(ctx), in.ID, in.Entry, in.Version))
 	})
+	guestRoutes(v, api)
+}
+
+// guestRoutes are what is put in only for now, and what goes back.
+func guestRoutes(v *Server, api huma.API) {
 	register(v, api, op("put-in", http.MethodPost, "/api/jobs/{id}/guests", "Note what is put in only for now"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -95,11 +99,8 @@ func (v *Server) stripRoutes(api huma.API) {
 		}) (*out[jobview.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.Strip.PutBack(ctx, who(ctx), in.ID, in.Entry, in.Body.In, in.Body.Version))
 		})
-	register(v, api, op("earlier", http.MethodGet, "/api/jobs/{id}/earlier-strips",
-		"Jobs whose strip log could be the start"), func(ctx context.Context, in *JobID) (*out[[]record.Row], error) {
-		list, err := v.shop.Strip.Earlier(ctx, in.ID)
-		return &out[[]record.Row]{list}, said(ctx, err)
-	})
+	ofJob(v, api, op("earlier", http.MethodGet, "/api/jobs/{id}/earlier-strips",
+		"Jobs whose strip log could be the start"), v.shop.Strip.Earlier)
 	register(v, api, op("copyStrip", http.MethodPut, "/api/jobs/{id}/strip-copy",
 		"Start the strip log from an earlier one"), func(ctx context.Context, in *struct {
 		BenchID

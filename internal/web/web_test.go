@@ -19,6 +19,7 @@ import (
 	"freshshard/internal/jobview"
 	"freshshard/internal/localdb"
 	"freshshard/internal/localdb/dbtest"
+	"freshshard/internal/reply"
 	"freshshard/internal/shop"
 	"freshshard/internal/store"
 )
@@ -76,9 +77,9 @@ type answer struct {
 	body   []byte
 }
 
-func (a answer) problem(t *testing.T) Problem {
+func (a answer) problem(t *testing.T) reply.Problem {
 	t.Helper()
-	var p Problem
+	var p reply.Problem
 	if err := json.Unmarshal(a.body, &p); err != nil || !strings.HasPrefix(a.header.Get("Content-Type"),
 		"application/problem+json") {
 		t.Fatalf("no problem but %s: %.200s", a.header.Get("Content-Type"), a.body)

@@ -13,6 +13,7 @@ import (
 	"freshshard/internal/jobview"
 	"freshshard/internal/measure"
 	"freshshard/internal/records"
+	"freshshard/internal/reply"
 )
 
 // Weights are how much each judgement counts, 0 to 10.
@@ -20,8 +21,8 @@ type Weights struct {
 	Weights map[string]float64 `json:"weights"`
 }
 
-func (v *Server) workRoutes(api huma.API) {
-	v.momentRoutes(api)
+func workRoutes(v *Server, api huma.API) {
+	momentRoutes(v, api)
 	register(v, api, op("understand", http.MethodPost, "/api/lengths", "How a length is understood"), v.understand)
 	register(v, api, op("read", http.MethodPut, "/api/jobs/{id}/readings/{place}", "Keep a reading"),
 		func(ctx context.Context, in *struct {
@@ -39,27 +40,17 @@ func (v *Server) workRoutes(api huma.API) {
 		}) (*out[jobview.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.Measure.TakeBack(ctx, who(ctx), in.bench(ctx), in.Place, in.Version))
 		})
-	register(v, api, op("diagnose", http.MethodPut, "/api/jobs/{id}/diagnosis",
-		"Note what was seen of the break, and why it broke"), func(ctx context.Context, in *struct {
-		BenchID
-		Body bench.Seen
-	}) (*out[jobview.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Bench.Diagnose(ctx, who(ctx), in.bench(ctx), in.Body))
-	})
-	register(v, api, op("choose", http.MethodPut, "/api/jobs/{id}/choice", "Settle material and thickness"),
-		func(ctx context.Context, in *struct {
-			BenchID
-			Body bench.Settle
-		}) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Bench.Choose(ctx, who(ctx), in.bench(ctx), in.Body))
-		})
+	changes(v, api, op("diagnose", http.MethodPut, "/api/jobs/{id}/diagnosis",
+		"Note what was seen of the break, and why it broke"), v.shop.Bench.Diagnose)
+	changes(v, api, op("choose", http.MethodPut, "/api/jobs/{id}/choice", "Settle material and thickness"),
+		v.shop.Bench.Choose)
 	register(v, api, op("weigh", http.MethodPost, "/api/jobs/{id}/weigh",
 		"The choice with other weights; nothing is kept"), func(ctx context.Context, in *struct {
 		BenchID
 		Body Weights
 	}) (*out[pane.Choice], error) {
 		c, err := v.shop.Bench.Weigh(ctx, in.bench(ctx), in.Body.Weights)
-		return &out[pane.Choice]{c}, said(ctx, err)
+		return &out[pane.Choice]{c}, reply.Of(ctx, err)
 	})
 	register(v, api, op("whyStands", http.MethodGet, "/api/jobs/{id}/stands/{aspect}/{material}",
 		"The numbers behind what a material stands of one thing that the place asks"), func(ctx context.Context, in *struct {
@@ -68,8 +59,14 @@ func (v *Server) workRoutes(api huma.API) {
 		Material string `path:"material" maxLength:"40"`
 	}) (*out[[]working.Figure], error) {
 		f, err := v.shop.Bench.Why(ctx, in.bench(ctx), in.Aspect, in.Material)
-		return &out[[]working.Figure]{f}, said(ctx, err)
+		return &out[[]working.Figure]{f}, reply.Of(ctx, err)
 	})
+	stepRoutes(v, api)
+	stopRoutes(v, api)
+}
+
+// stepRoutes say how steps and checks ended, on one pane or all.
+func stepRoutes(v *Server, api huma.API) {
 	register(v, api, op("tick", http.MethodPut, "/api/jobs/{id}/steps/{step}", "Say how a step ended"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -102,14 +99,8 @@ func (v *Server) workRoutes(api huma.API) {
 		}) (*out[jobview.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.Bench.AnswerAll(ctx, who(ctx), in.bench(ctx).Job, in.Check, in.Body))
 		})
-	register(v, api, op("like", http.MethodPut, "/api/jobs/{id}/like",
-		"Give all panes that are held and done alike what this one has and they lack"),
-		func(ctx context.Context, in *struct {
-			BenchID
-			Body bench.LikeThis
-		}) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Bench.Like(ctx, who(ctx), in.bench(ctx), in.Body))
-		})
+	changes(v, api, op("like", http.MethodPut, "/api/jobs/{id}/like",
+		"Give all panes that are held and done alike what this one has and they lack"), v.shop.Bench.Like)
 	register(v, api, op("reopen", http.MethodDelete, "/api/jobs/{id}/checks/{check}", "Take an answer back"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -119,6 +110,10 @@ func (v *Server) workRoutes(api huma.API) {
 		}) (*out[jobview.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.Bench.Reopen(ctx, who(ctx), in.bench(ctx), in.Check, in.Seen, in.Changed))
 		})
+}
+
+// stopRoutes are what an owner takes on, and the signature.
+func stopRoutes(v *Server, api huma.API) {
 	register(v, api, op("take-on", http.MethodPut, "/api/jobs/{id}/stops/{stop}", "Take a stop on, as an owner"),
 		func(ctx context.Context, in *struct {
 			BenchID

@@ -1,4 +1,4 @@
-package exchange
+package outlinefile
 
 import (
 	"math"
@@ -22,7 +22,8 @@ type piece struct {
 }
 
 func (p piece) start() outline.Point { return p.v[0].Point }
-func (p piece) end() outline.Point   { return p.v[len(p.v)-1].Point }
+
+func (p piece) end() outline.Point { return p.v[len(p.v)-1].Point }
 
 // touch is how near two ends must lie to be one, mm.
 const touch = 0.01

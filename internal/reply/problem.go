@@ -1,4 +1,4 @@
-package web
+package reply
 
 import (
 	"context"
@@ -100,13 +100,13 @@ func plainWords(says string) string {
 	return says
 }
 
-func problem(status int, kind, detail string, fields ...FieldError) *Problem {
+func New(status int, kind, detail string, fields ...FieldError) *Problem {
 	return &Problem{Type: kind, Title: http.StatusText(status), Status: status, Detail: detail, Errors: fields}
 }
 
-// said turns an error of the rules into a problem. What it does not know is
+// Of turns an error of the rules into a problem. What it does not know is
 // logged and told as a fault of the program, without its text.
-func said(ctx context.Context, err error) error {
+func Of(ctx context.Context, err error) error {
 	var (
 		at       *typed.At
 		missing  *record.NotFound
@@ -120,54 +120,54 @@ func said(ctx context.Context, err error) error {
 	case err == nil:
 		return nil
 	case errors.As(err, &at):
-		return problem(http.StatusUnprocessableEntity, "field", at.Err.Why+"; "+at.Err.Cure,
+		return New(http.StatusUnprocessableEntity, "field", at.Err.Why+"; "+at.Err.Cure,
 			FieldError{at.Field, at.Err.Why, at.Err.Cure, &at.Position})
 	case errors.As(err, &missing):
-		return problem(http.StatusNotFound, "not-found", upper(missing.Error())+".")
+		return New(http.StatusNotFound, "not-found", Upper(missing.Error())+".")
 	case errors.As(err, &conflict):
-		p := problem(http.StatusConflict, "conflict", conflict.Says)
+		p := New(http.StatusConflict, "conflict", conflict.Says)
 		if conflict.Field != "" {
 			p.Errors = []FieldError{{Field: conflict.Field, Why: conflict.Says}}
 		}
 		return p
 	case errors.As(err, &denied):
-		return problem(http.StatusForbidden, "denied", denied.Why)
+		return New(http.StatusForbidden, "denied", denied.Why)
 	case errors.As(err, &slow):
-		p := problem(http.StatusTooManyRequests, "slow", upper(slow.Error())+".")
+		p := New(http.StatusTooManyRequests, "slow", Upper(slow.Error())+".")
 		p.RetryAfter = slow.Seconds
 		return p
 	case errors.As(err, &reused):
-		return problem(http.StatusUnprocessableEntity, "reused-key", upper(reused.Error())+".")
+		return New(http.StatusUnprocessableEntity, "reused-key", Upper(reused.Error())+".")
 	case errors.As(err, &open):
-		p := problem(http.StatusConflict, "open", open.Error())
+		p := New(http.StatusConflict, "open", open.Error())
 		p.Hindrances = open.Hindrances
 		return p
 	case ctx.Err() == context.Canceled, errors.Is(err, context.Canceled):
-		return problem(499, "gone", "The caller went away.")
+		return New(499, "gone", "The caller went away.")
 	}
 	if all := fault.All(err); len(all) > 0 {
-		p := problem(http.StatusUnprocessableEntity, "field", all[0].Why+"; "+all[0].Cure)
+		p := New(http.StatusUnprocessableEntity, "field", all[0].Why+"; "+all[0].Cure)
 		for _, f := range all {
 			p.Errors = append(p.Errors, FieldError{f.Field, f.Why, f.Cure, nil})
 		}
 		return p
 	}
-	logged(ctx).ErrorContext(ctx, "a call failed", "error", err)
+	Log(ctx).ErrorContext(ctx, "a call failed", "error", err)
 	var broken *record.Broken
 	switch {
 	case errors.As(err, &broken):
-		return problem(http.StatusServiceUnavailable, "check", broken.What+", and its own check refused it: "+broken.Why+
+		return New(http.StatusServiceUnavailable, "check", broken.What+", and its own check refused it: "+broken.Why+
 			". That is a fault of the program. Nothing was changed.")
 	case change.Unreachable(err):
-		return problem(http.StatusServiceUnavailable, "failed",
+		return New(http.StatusServiceUnavailable, "failed",
 			"The shop's records cannot be reached just now. Nothing was lost; try again in a moment.")
 	}
-	return problem(http.StatusServiceUnavailable, "mistake",
+	return New(http.StatusServiceUnavailable, "mistake",
 		"The program made a mistake here. Nothing was changed by it. If it comes again, say the number of this call: "+
-			callOf(ctx))
+			CallOf(ctx))
 }
 
-func upper(s string) string {
+func Upper(s string) string {
 	if s == "" {
 		return s
 	}

@@ -1,0 +1,6 @@
+package reply
+
+import ()
+
+// PassportPath is the page that a passport's code opens.
+const PassportPath = "/p/"
