@@ -36,9 +36,9 @@ type Turn struct {
 	Left       int                `json:"left" doc:"Hands-on minutes left in all"`
 	People     int                `json:"people"`
 	TwoWhy     string             `json:"two_why,omitempty"`
-	Two        *standing.TwoAhead `json:"two,omitempty" doc:"The next step that takes two people, within two hours of work"`
+	Two        *standing.TwoAhead `json:"two,omitempty" doc:"Next step for two people, within two hours of work"`
 	Problem    string             `json:"problem,omitempty" doc:"Something that has to be put right first"`
-	Later      bool               `json:"later" doc:"Promised for another day, or not at all: it comes after what is for now"`
+	Later      bool               `json:"later" doc:"Promised for another day or not at all: comes after what is for now"`
 	// Hands are the people who are at it, other than whoever asks.
 	Hands []record.Hand `json:"hands" doc:"Who else is at it"`
 }
@@ -52,7 +52,7 @@ const soon = 36 * time.Hour
 // Today answers what to do now. First is nil when nothing can be done.
 type Today struct {
 	First  *Turn        `json:"first,omitempty"`
-	Turns  []Turn       `json:"turns" doc:"The jobs that somebody can go on with, in order: those for now, then the later ones"`
+	Turns  []Turn       `json:"turns" doc:"Jobs that somebody can go on with, those for now first"`
 	Waits  []Turn       `json:"waits" doc:"The jobs that wait"`
 	Clocks []hold.Chime `json:"clocks" doc:"What may be let go, used or left next, the soonest first"`
 	// Due is what is to be looked at again, within a week or past its day.

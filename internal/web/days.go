@@ -2,15 +2,12 @@ package web
 
 import (
 	"context"
-	"io"
 	"net/http"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
-	"github.com/gin-gonic/gin"
 
 	"freshshard/internal/days"
-	"freshshard/internal/exchange"
 	"freshshard/internal/record"
 	"freshshard/internal/reply"
 )
@@ -124,48 +121,4 @@ func calendarRoutes(v *Server, api huma.API) {
 			w, err := v.shop.Days.Calendar.Weeks(ctx)
 			return &out[[]record.Week]{w}, reply.Of(ctx, err)
 		})
-}
-
-// dayFiles hand out the days: as a table, a sheet for each person, and a calendar.
-func dayFiles(v *Server, g *gin.Engine) {
-	file := func(name, kind string, by func(context.Context) record.Account,
-		make func(io.Writer, days.Days, record.Shop) error) gin.HandlerFunc {
-		return func(c *gin.Context) {
-			handOut(c, name, kind, func(ctx context.Context, w io.Writer) error {
-				d, err := v.shop.Days.Days(ctx, by(ctx))
-				if err != nil {
-					return err
-				}
-				s, err := v.shop.Settings(ctx)
-				if err != nil {
-					return err
-				}
-				return make(w, d, s)
-			})
-		}
-	}
-	in := g.Group("/api", v.person)
-	in.GET("/days.csv", file("days.csv", "text/csv; charset=utf-8", who, func(w io.Writer, d days.Days,
-		_ record.Shop) error {
-		return exchange.DaysTable(w, d, v.options.Zone)
-	}))
-	in.GET("/days.pdf", file("days.pdf", "application/pdf", who, func(w io.Writer, d days.Days, s record.Shop) error {
-		return exchange.DaySheets(w, d, s, v.options.Zone)
-	}))
-	g.GET("/feeds/:token/days.ics", func(c *gin.Context) {
-		private(c)
-		l, err := v.shop.Records.Opened(c.Request.Context(), record.DaysLink, c.Param("token"))
-		if err != nil {
-			failFile(c, err)
-			return
-		}
-		theirs := func(context.Context) record.Account { return record.Account{ID: l.Account} }
-		file("days.ics", "text/calendar; charset=utf-8", theirs, func(w io.Writer, d days.Days, _ record.Shop) error {
-			address, err := v.address(c.Request.Context(), c)
-			if err != nil {
-				return err
-			}
-			return exchange.DaysCalendar(w, d, l.Account, address, v.shop.Now())
-		})(c)
-	})
 }

@@ -2,17 +2,11 @@ package web
 
 import (
 	"context"
-	"fmt"
-	"io"
 	"net/http"
-	"strconv"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
-	"github.com/gin-gonic/gin"
 
-	"freshshard/internal/exchange"
-	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/records"
 	"freshshard/internal/reply"
@@ -146,139 +140,4 @@ func reminderRoutes(v *Server, api huma.API) {
 		func(ctx context.Context, _ *struct{}) (*out[Due], error) {
 			return due(ctx, v.shop.Records.WithdrawLink(ctx, who(ctx), record.CalendarLink, 0))
 		})
-}
-
-// passportFiles are the papers of a signed job, and what its address gives.
-func passportFiles(v *Server, g *gin.Engine) {
-	job := g.Group("/api/jobs/:id", v.person)
-	paper := func(make func(io.Writer, records.Passport, string, *time.Location) error) func(*gin.Context) maker {
-		return func(c *gin.Context) maker {
-			return func(ctx context.Context, w io.Writer, at jobview.Bench) error {
-				p, err := v.shop.Records.Passport(ctx, at.Job)
-				if err != nil {
-					return err
-				}
-				l, err := v.shop.Records.LinkOf(ctx, record.PassportLink, at.Job)
-				if err != nil {
-					return err
-				}
-				address, err := v.address(ctx, c)
-				if err != nil {
-					return err
-				}
-				switch {
-				case l == nil:
-					address = ""
-				case address != "":
-					address += reply.PassportPath + l.Token
-				default:
-					p.NoCode = noCode
-				}
-				return make(w, p, address, v.options.Zone)
-			}
-		}
-	}
-	for name, make := range map[string]func(*gin.Context) maker{
-		"passport": paper(exchange.Passport), "customer": paper(exchange.CustomerPage), "letter": paper(exchange.LetterPage),
-		"label": paper(exchange.PalmLabel),
-	} {
-		job.GET("/"+name+".pdf", func(c *gin.Context) { v.file(name, "pdf", "application/pdf", make(c))(c) })
-	}
-	job.GET("/record.pdf", v.file("record", "pdf", "application/pdf",
-		func(ctx context.Context, w io.Writer, at jobview.Bench) error {
-			all, s, err := v.shop.Benches(ctx, at.Job)
-			if err != nil {
-				return err
-			}
-			return exchange.Record(w, s, all, v.options.Zone)
-		}))
-	passportPages(v, g)
-	reminderFiles(v, g)
-}
-
-// passportPages open to whoever has their address.
-func passportPages(v *Server, g *gin.Engine) {
-	g.GET("/api/passport/:token/photos/:photo", func(c *gin.Context) {
-		private(c)
-		l, err := v.shop.Records.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
-		var b []byte
-		if err == nil {
-			id, bad := strconv.ParseInt(c.Param("photo"), 10, 64)
-			if err = error(&record.NotFound{What: "this picture"}); bad == nil {
-				b, err = v.shop.Desk.Photos.ShownPicture(c.Request.Context(), l.Job, id)
-			}
-		}
-		if err != nil {
-			failFile(c, err)
-			return
-		}
-		c.Data(http.StatusOK, "image/jpeg", b)
-	})
-	g.GET("/api/passport/:token/passport.pdf", func(c *gin.Context) {
-		private(c)
-		l, err := v.shop.Records.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
-		if err != nil {
-			failFile(c, err)
-			return
-		}
-		handOut(c, fmt.Sprintf("passport-%d.pdf", l.Job), "application/pdf", func(ctx context.Context, w io.Writer) error {
-			p, err := v.shop.Records.Passport(ctx, l.Job)
-			if err != nil {
-				return err
-			}
-			address, err := v.address(ctx, c)
-			if err != nil {
-				return err
-			}
-			if address == "" {
-				p.NoCode = noCode
-			} else {
-				address += reply.PassportPath + l.Token
-			}
-			return exchange.Passport(w, p, address, v.options.Zone)
-		})
-	})
-}
-
-// reminderFiles give the reminders as a calendar.
-func reminderFiles(v *Server, g *gin.Engine) {
-	calendar := func(c *gin.Context) {
-		handOut(c, "reminders.ics", "text/calendar; charset=utf-8", func(ctx context.Context, w io.Writer) error {
-			all, err := v.shop.Records.Reminders(ctx)
-			if err != nil {
-				return err
-			}
-			address, err := v.address(ctx, c)
-			if err != nil {
-				return err
-			}
-			return exchange.Calendar(w, all, address, v.shop.Now())
-		})
-	}
-	g.GET("/api/reminders.ics", v.person, calendar)
-	g.GET("/feeds/:token/reminders.ics", func(c *gin.Context) {
-		private(c)
-		if _, err := v.shop.Records.Opened(c.Request.Context(), record.CalendarLink, c.Param("token")); err != nil {
-			failFile(c, err)
-			return
-		}
-		calendar(c)
-	})
-}
-
-// private keeps an address that opens something to whoever has it.
-func private(c *gin.Context) {
-	c.Header("Cache-Control", "private, no-store")
-}
-
-// noCode is why a paper has no code.
-const noCode = "No code yet: the shop has set no address of its own."
-
-// address is what goes out as the shop's address; nothing while an owner set none.
-func (v *Server) address(ctx context.Context, c *gin.Context) (string, error) {
-	scheme := "http"
-	if c.Request.TLS != nil {
-		scheme = "https"
-	}
-	return v.shop.People.Address(ctx, scheme+"://"+c.Request.Host)
 }

@@ -2,17 +2,12 @@ package web
 
 import (
 	"context"
-	"errors"
 	"net/http"
-	"strconv"
 
 	"github.com/danielgtaylor/huma/v2"
-	"github.com/gin-gonic/gin"
 
 	"freshshard/internal/jobview"
 	"freshshard/internal/photo"
-	"freshshard/internal/record"
-	"freshshard/internal/reply"
 )
 
 func photoRoutes(v *Server, api huma.API) {
@@ -33,24 +28,4 @@ func photoRoutes(v *Server, api huma.API) {
 		}) (*out[jobview.View], error) {
 			return v.show(ctx, in.BenchID, v.shop.Desk.Photos.DropPhoto(ctx, who(ctx), in.ID, in.Photo))
 		})
-}
-
-// picture hands out one picture; it never changes, so a browser may keep it.
-func (v *Server) picture(small bool) gin.HandlerFunc {
-	return func(c *gin.Context) {
-		job, err1 := strconv.ParseInt(c.Param("id"), 10, 64)
-		id, err2 := strconv.ParseInt(c.Param("photo"), 10, 64)
-		var b []byte
-		err := error(&record.NotFound{What: "this picture"})
-		if err1 == nil && err2 == nil {
-			b, err = v.shop.Desk.Photos.Picture(c.Request.Context(), job, id, small)
-		}
-		var p *reply.Problem
-		if errors.As(reply.Of(c.Request.Context(), err), &p) {
-			reply.Write(c.Writer, p)
-			return
-		}
-		c.Header("Cache-Control", "private, max-age=31536000, immutable")
-		c.Data(http.StatusOK, "image/jpeg", b)
-	}
 }

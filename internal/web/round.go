@@ -2,16 +2,12 @@ package web
 
 import (
 	"context"
-	"io"
 	"net/http"
-	"strconv"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
-	"github.com/gin-gonic/gin"
 
 	"freshshard/internal/days"
-	"freshshard/internal/exchange"
 	"freshshard/internal/hold"
 	"freshshard/internal/record"
 	"freshshard/internal/reply"
@@ -91,25 +87,4 @@ func roadRoutes(v *Server, api huma.API) {
 		func(ctx context.Context, _ *struct{}) (*out[hold.ForecastKept], error) {
 			return forecast(ctx, v.shop.Hold.DropForecast(ctx, who(ctx)))
 		})
-}
-
-// roundFile hands a round out on paper, with its load list.
-func roundFile(v *Server, g *gin.Engine) {
-	g.Group("/api", v.person).GET("/rounds/:id/sheet.pdf", func(c *gin.Context) {
-		handOut(c, "round.pdf", "application/pdf", func(ctx context.Context, w io.Writer) error {
-			id, err := strconv.ParseInt(c.Param("id"), 10, 64)
-			if err != nil {
-				return &record.NotFound{What: "this round"}
-			}
-			l, err := v.shop.Rounds.RoundLoad(ctx, id)
-			if err != nil {
-				return err
-			}
-			s, err := v.shop.Settings(ctx)
-			if err != nil {
-				return err
-			}
-			return exchange.RoundSheet(w, l, s, v.options.Zone)
-		})
-	})
 }

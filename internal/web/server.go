@@ -17,6 +17,7 @@ import (
 	"github.com/gin-gonic/gin"
 	"github.com/klauspost/compress/gzhttp"
 
+	"freshshard/internal/download"
 	"freshshard/internal/reply"
 	"freshshard/internal/shop"
 )
@@ -83,12 +84,8 @@ func New(s *shop.Shop, o Options) http.Handler {
 func routes(v *Server, g *gin.Engine) {
 	api := v.api(g)
 	g.GET("/api/openapi.json", v.person, v.contract(api))
-	fileRoutes(v, g)
-	storeFileRoutes(v, g)
-	paperRoutes(v, g)
-	passportFiles(v, g)
-	dayFiles(v, g)
-	roundFile(v, g)
+	files := download.Files{Shop: v.shop, Zone: v.options.Zone, SignedIn: v.person, Who: who}
+	files.Routes(g)
 	static(g)
 }
 

@@ -149,5 +149,7 @@ func figuresOf[T interface {
 	Figures() ([]working.Figure, error)
 }](v *Server, api huma.API, name, summary string) {
 	sums(v, api, op(name+"Sum", http.MethodPost, "/api/sums/"+name, summary),
-		func(ctx context.Context, in T) ([]working.Figure, error) { return v.shop.Measure.Sums.Presented(ctx, in) })
+		func(ctx context.Context, in T) ([]working.Figure, error) {
+			return v.shop.Measure.Sums.Presented(ctx, in)
+		})
 }

@@ -425,7 +425,7 @@ func TestOpenAPI(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	for _, want := range []string{`"/api/jobs/{id}/readings/{place}"`, `"WebProblem"`, `"Idempotency-Key"`} {
+	for _, want := range []string{`"/api/jobs/{id}/readings/{place}"`, `"ReplyProblem"`, `"Idempotency-Key"`} {
 		if !bytes.Contains(b, []byte(want)) {
 			t.Errorf("no %s", want)
 		}

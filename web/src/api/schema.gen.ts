@@ -7030,6 +7030,40 @@ export interface components {
             signed: boolean;
             story: string;
         };
+        ReplyFieldError: {
+            /**
+             * Format: int64
+             * @description The character that is wrong, from 0
+             */
+            at?: number;
+            cure?: string;
+            field: string;
+            why: string;
+        };
+        ReplyFilled: {
+            /** Format: int64 */
+            done: number;
+            /** Format: int64 */
+            of: number;
+        };
+        ReplyProblem: {
+            detail: string;
+            errors?: components["schemas"]["ReplyFieldError"][];
+            /** @description How far a made-up shop is filled */
+            filled?: components["schemas"]["ReplyFilled"];
+            /** @description What keeps a job from being signed off */
+            hindrances?: components["schemas"]["ProveHindrance"][];
+            /**
+             * Format: int64
+             * @description Seconds
+             */
+            retry_after?: number;
+            /** Format: int64 */
+            status: number;
+            title: string;
+            /** @description A word for the kind of problem */
+            type?: string;
+        };
         RoadAsked: {
             /** @description Price, days, what else was said */
             says: string;
@@ -8019,7 +8053,7 @@ export interface components {
             open: number;
             /** Format: int64 */
             signed: number;
-            /** @description The jobs that somebody can go on with, in order: those for now, then the later ones */
+            /** @description Jobs that somebody can go on with, those for now first */
             turns: components["schemas"]["TodayTurn"][];
             /** @description The jobs that wait */
             waits: components["schemas"]["TodayTurn"][];
@@ -8038,7 +8072,7 @@ export interface components {
             job: number;
             /** @description The promise has passed, or the work left no longer fits before it */
             late: boolean;
-            /** @description Promised for another day, or not at all: it comes after what is for now */
+            /** @description Promised for another day or not at all: comes after what is for now */
             later: boolean;
             /**
              * Format: int64
@@ -8073,7 +8107,7 @@ export interface components {
             route: components["schemas"]["RouteLeg"][];
             /** @description Where the next work is */
             station: string;
-            /** @description The next step that takes two people, within two hours of work */
+            /** @description Next step for two people, within two hours of work */
             two?: components["schemas"]["StandingTwoAhead"];
             two_why?: string;
             /** @description What it waits for; empty when somebody can go on */
@@ -8144,22 +8178,6 @@ export interface components {
             /** @description Nothing while an owner made none */
             calendar?: components["schemas"]["RecordLink"];
             reminders: components["schemas"]["RecordReminder"][];
-        };
-        WebFieldError: {
-            /**
-             * Format: int64
-             * @description The character that is wrong, from 0
-             */
-            at?: number;
-            cure?: string;
-            field: string;
-            why: string;
-        };
-        WebFilled: {
-            /** Format: int64 */
-            done: number;
-            /** Format: int64 */
-            of: number;
         };
         WebForecastText: {
             /** @description CSV or JSON, hour by hour */
@@ -8243,24 +8261,6 @@ export interface components {
             role: "owner" | "technician";
             /** Format: int64 */
             version: number;
-        };
-        WebProblem: {
-            detail: string;
-            errors?: components["schemas"]["WebFieldError"][];
-            /** @description How far a made-up shop is filled */
-            filled?: components["schemas"]["WebFilled"];
-            /** @description What keeps a job from being signed off */
-            hindrances?: components["schemas"]["ProveHindrance"][];
-            /**
-             * Format: int64
-             * @description Seconds
-             */
-            retry_after?: number;
-            /** Format: int64 */
-            status: number;
-            title: string;
-            /** @description A word for the kind of problem */
-            type?: string;
         };
         WebPulse: {
             /** Format: int64 */
@@ -8502,7 +8502,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8531,7 +8531,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8560,7 +8560,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8589,7 +8589,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8626,7 +8626,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8661,7 +8661,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8690,7 +8690,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8721,7 +8721,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8750,7 +8750,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8783,7 +8783,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8818,7 +8818,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8853,7 +8853,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8888,7 +8888,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8921,7 +8921,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8950,7 +8950,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -8979,7 +8979,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9008,7 +9008,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9039,7 +9039,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9068,7 +9068,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9097,7 +9097,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9126,7 +9126,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9159,7 +9159,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9190,7 +9190,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9219,7 +9219,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9252,7 +9252,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9287,7 +9287,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9316,7 +9316,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9349,7 +9349,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9382,7 +9382,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9411,7 +9411,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9444,7 +9444,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9473,7 +9473,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9508,7 +9508,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9544,7 +9544,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9580,7 +9580,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9616,7 +9616,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9650,7 +9650,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9688,7 +9688,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9726,7 +9726,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9764,7 +9764,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9805,7 +9805,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9836,7 +9836,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9875,7 +9875,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9914,7 +9914,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9953,7 +9953,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -9991,7 +9991,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10029,7 +10029,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10070,7 +10070,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10106,7 +10106,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10146,7 +10146,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10184,7 +10184,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10218,7 +10218,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10252,7 +10252,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10290,7 +10290,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10321,7 +10321,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10355,7 +10355,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10396,7 +10396,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10435,7 +10435,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10473,7 +10473,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10504,7 +10504,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10538,7 +10538,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10576,7 +10576,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10614,7 +10614,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10645,7 +10645,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10676,7 +10676,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10714,7 +10714,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10748,7 +10748,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10789,7 +10789,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10830,7 +10830,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10865,7 +10865,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10902,7 +10902,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10936,7 +10936,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -10977,7 +10977,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11016,7 +11016,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11055,7 +11055,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11093,7 +11093,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11131,7 +11131,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11169,7 +11169,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11203,7 +11203,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11234,7 +11234,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11276,7 +11276,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11311,7 +11311,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11347,7 +11347,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11381,7 +11381,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11419,7 +11419,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11450,7 +11450,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11489,7 +11489,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11525,7 +11525,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11563,7 +11563,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11601,7 +11601,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11639,7 +11639,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11674,7 +11674,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11712,7 +11712,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11748,7 +11748,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11787,7 +11787,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11822,7 +11822,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11861,7 +11861,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11896,7 +11896,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11937,7 +11937,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -11975,7 +11975,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12014,7 +12014,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12050,7 +12050,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12089,7 +12089,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12128,7 +12128,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12166,7 +12166,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12197,7 +12197,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12238,7 +12238,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12279,7 +12279,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12315,7 +12315,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12351,7 +12351,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12389,7 +12389,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12420,7 +12420,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12458,7 +12458,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12496,7 +12496,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12531,7 +12531,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12562,7 +12562,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12595,7 +12595,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12628,7 +12628,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12659,7 +12659,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12690,7 +12690,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12719,7 +12719,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12755,7 +12755,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12790,7 +12790,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12821,7 +12821,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12850,7 +12850,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12883,7 +12883,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12912,7 +12912,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12941,7 +12941,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -12970,7 +12970,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13005,7 +13005,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13039,7 +13039,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13068,7 +13068,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13101,7 +13101,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13130,7 +13130,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13166,7 +13166,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13199,7 +13199,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13230,7 +13230,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13261,7 +13261,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13292,7 +13292,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13321,7 +13321,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13355,7 +13355,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13383,7 +13383,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13412,7 +13412,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13441,7 +13441,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13475,7 +13475,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13508,7 +13508,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13537,7 +13537,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13573,7 +13573,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13609,7 +13609,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13644,7 +13644,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13675,7 +13675,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13713,7 +13713,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13746,7 +13746,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13779,7 +13779,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13812,7 +13812,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13845,7 +13845,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13878,7 +13878,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13911,7 +13911,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13944,7 +13944,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -13980,7 +13980,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14015,7 +14015,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14048,7 +14048,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14081,7 +14081,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14114,7 +14114,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14144,7 +14144,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14177,7 +14177,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14210,7 +14210,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14243,7 +14243,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14276,7 +14276,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14305,7 +14305,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14338,7 +14338,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14371,7 +14371,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14404,7 +14404,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14437,7 +14437,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14466,7 +14466,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14499,7 +14499,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14530,7 +14530,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14559,7 +14559,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14588,7 +14588,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };
@@ -14623,7 +14623,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["WebProblem"];
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
                 };
             };
         };

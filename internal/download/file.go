@@ -1,4 +1,4 @@
-package web
+package download
 
 import (
 	"bytes"
@@ -26,15 +26,15 @@ type maker func(ctx context.Context, w io.Writer, at jobview.Bench) error
 
 // fileRoutes hand out files to keep or to print. They are plain routes: what
 // they give is no JSON.
-func fileRoutes(v *Server, g *gin.Engine) {
-	files := g.Group("/api/jobs/:id", v.person)
+func fileRoutes(v *Files, g *gin.Engine) {
+	files := g.Group("/api/jobs/:id", v.SignedIn)
 	files.GET("/ticket.pdf", v.file("ticket", "pdf", "application/pdf",
 		func(ctx context.Context, w io.Writer, at jobview.Bench) error {
-			all, s, err := v.shop.Benches(ctx, at.Job)
+			all, s, err := v.Shop.Benches(ctx, at.Job)
 			if err != nil {
 				return err
 			}
-			return exchange.Ticket(w, s, all, v.options.Zone)
+			return exchange.Ticket(w, s, all, v.Zone)
 		}))
 	type pick = func(context.Context, jobview.Bench) (drawing.Drawing, error)
 	draw := func(write func(io.Writer, drawing.Drawing) error, pick pick) maker {
@@ -48,7 +48,7 @@ func fileRoutes(v *Server, g *gin.Engine) {
 	}
 	of := func(part func(reckon.Reckoning) drawing.Drawing) pick {
 		return func(ctx context.Context, at jobview.Bench) (drawing.Drawing, error) {
-			r, _, err := v.shop.Sheet(ctx, at)
+			r, _, err := v.Shop.Sheet(ctx, at)
 			return part(r), err
 		}
 	}
@@ -59,11 +59,11 @@ func fileRoutes(v *Server, g *gin.Engine) {
 		files.GET("/"+name+".svg", v.file(name, "svg", "image/svg+xml", draw(exchange.SVG, pick)))
 		files.GET("/"+name+".dxf", v.file(name, "dxf", "image/vnd.dxf", draw(exchange.DXF, pick)))
 	}
-	files.GET("/object.svg", v.file("object", "svg", "image/svg+xml", draw(exchange.SVG, v.shop.Object)))
+	files.GET("/object.svg", v.file("object", "svg", "image/svg+xml", draw(exchange.SVG, v.Shop.Object)))
 	for name, paper := range map[string]exchange.Paper{"a4": exchange.A4, "letter": exchange.Letter} {
 		files.GET("/template-"+name+".pdf", v.file("template", "pdf", "application/pdf",
 			func(ctx context.Context, w io.Writer, at jobview.Bench) error {
-				r, j, err := v.shop.Sheet(ctx, at)
+				r, j, err := v.Shop.Sheet(ctx, at)
 				if err != nil {
 					return err
 				}
@@ -78,7 +78,7 @@ func fileRoutes(v *Server, g *gin.Engine) {
 	files.GET("/photos/:photo/thumb", v.picture(true))
 }
 
-func (v *Server) file(name, ending, kind string, make maker) gin.HandlerFunc {
+func (v *Files) file(name, ending, kind string, make maker) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		id, err := strconv.ParseInt(c.Param("id"), 10, 64)
 		if err != nil || id < 1 {

@@ -1,4 +1,4 @@
-package web
+package download
 
 import (
 	"context"
@@ -18,11 +18,11 @@ import (
 )
 
 // paperRoutes hand out orders and bills as PDF and the ledger as CSV.
-func paperRoutes(v *Server, g *gin.Engine) {
-	job := g.Group("/api/jobs/:id", v.person)
+func paperRoutes(v *Files, g *gin.Engine) {
+	job := g.Group("/api/jobs/:id", v.SignedIn)
 	job.GET("/orders/:paper/order.pdf",
 		v.paper("order", func(ctx context.Context, w io.Writer, at jobview.Bench, id int64) error {
-			all, err := v.shop.Buy.Orders(ctx, at)
+			all, err := v.Shop.Buy.Orders(ctx, at)
 			if err != nil {
 				return err
 			}
@@ -30,21 +30,21 @@ func paperRoutes(v *Server, g *gin.Engine) {
 			if i < 0 {
 				return &record.NotFound{What: "this order"}
 			}
-			views, s, err := v.shop.Benches(ctx, at.Job)
+			views, s, err := v.Shop.Benches(ctx, at.Job)
 			if err != nil {
 				return err
 			}
-			return exchange.Order(w, s, all.Orders[i].Order, views, v.options.Zone)
+			return exchange.Order(w, s, all.Orders[i].Order, views, v.Zone)
 		}))
 	job.GET("/bills/:paper/bill.pdf",
 		v.paper("bill", func(ctx context.Context, w io.Writer, at jobview.Bench, id int64) error {
-			b, s, err := v.shop.Bill.Bill(ctx, at.Job, id)
+			b, s, err := v.Shop.Bill.Bill(ctx, at.Job, id)
 			if err != nil {
 				return err
 			}
-			return exchange.Bill(w, s, b, v.options.Zone)
+			return exchange.Bill(w, s, b, v.Zone)
 		}))
-	g.Group("/api", v.person).GET("/ledger.csv", func(c *gin.Context) {
+	g.Group("/api", v.SignedIn).GET("/ledger.csv", func(c *gin.Context) {
 		handOut(c, "ledger.csv", "text/csv; charset=utf-8", func(ctx context.Context, w io.Writer) error {
 			from, err := v.day("from", c.Query("from"), -90)
 			if err != nil {
@@ -54,23 +54,23 @@ func paperRoutes(v *Server, g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			bills, err := v.shop.Bill.Ledger(ctx, who(ctx), from, to)
+			bills, err := v.Shop.Bill.Ledger(ctx, v.Who(ctx), from, to)
 			if err != nil {
 				return err
 			}
-			return exchange.Ledger(w, bills, v.options.Zone)
+			return exchange.Ledger(w, bills, v.Zone)
 		})
 	})
 }
 
 // day is the first moment of a day in the shop's own zone; of today and so many days on
 // where none is named.
-func (v *Server) day(field, text string, usual int) (time.Time, error) {
+func (v *Files) day(field, text string, usual int) (time.Time, error) {
 	if text == "" {
-		y, m, d := v.shop.Now().In(v.options.Zone).Date()
-		return time.Date(y, m, d+usual, 0, 0, 0, 0, v.options.Zone), nil
+		y, m, d := v.Shop.Now().In(v.Zone).Date()
+		return time.Date(y, m, d+usual, 0, 0, 0, 0, v.Zone), nil
 	}
-	t, err := time.ParseInLocation(time.DateOnly, text, v.options.Zone)
+	t, err := time.ParseInLocation(time.DateOnly, text, v.Zone)
 	if err != nil {
 		err = fault.New(field, fmt.Sprintf("%q is no day", text), "write it as 2027-03-31")
 	}
@@ -78,7 +78,7 @@ func (v *Server) day(field, text string, usual int) (time.Time, error) {
 }
 
 // paper hands out one numbered paper of a job.
-func (v *Server) paper(name string, make func(context.Context, io.Writer, jobview.Bench, int64) error) gin.HandlerFunc {
+func (v *Files) paper(name string, make func(context.Context, io.Writer, jobview.Bench, int64) error) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		id, bad := strconv.ParseInt(c.Param("paper"), 10, 64)
 		job, wrong := strconv.ParseInt(c.Param("id"), 10, 64)
