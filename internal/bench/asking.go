@@ -29,7 +29,7 @@ func (s *Service) CountScrews(ctx context.Context, by record.Account, at jobview
 		p.Counted, p.Version = counted, version
 		c := store.Change{Noun: "screws", Item: p.Family, Action: "counted", Said: fmt.Sprintf("%d of %d over all passes",
 			counted, full), Before: before, After: counted}
-		found, err := t.SetPane(ctx, *p)
+		found, err := t.Panes.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = change.Stale("the count of the screws")
 		}

@@ -63,7 +63,7 @@ func (s *Service) Diagnose(ctx context.Context, by record.Account, at jobview.Be
 			said = "settled why it broke: " + diagnose.Told(chain)
 		}
 		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: p.Diagnosis, After: d},
-			t.SetDiagnosis(ctx, p.ID, d, by.ID)
+			t.Panes.SetDiagnosis(ctx, p.ID, d, by.ID)
 	})
 }
 

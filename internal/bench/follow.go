@@ -36,7 +36,7 @@ func (s *Service) Follower(ctx context.Context, t *store.Tx, by record.Account, 
 
 func (f *follower) look(ctx context.Context, job, pane int64) error {
 	var err error
-	if f.j, err = f.t.Job(ctx, job); err != nil {
+	if f.j, err = f.t.Jobs.Job(ctx, job); err != nil {
 		return err
 	}
 	if f.p, err = jobview.Find(&f.j, jobview.Bench{Job: job, Pane: pane}); err != nil {
@@ -79,7 +79,7 @@ func (f *follower) tick(ctx context.Context, step string) error {
 }
 
 func (f *follower) set(ctx context.Context, st plan.Step, k record.Tick) error {
-	if err := f.t.SetTick(ctx, f.p.ID, k, f.by.ID); err != nil {
+	if err := f.t.Panes.SetTick(ctx, f.p.ID, k, f.by.ID); err != nil {
 		return err
 	}
 	f.said = append(f.said, st.Title+": "+k.Outcome)
@@ -90,7 +90,7 @@ func (f *follower) set(ctx context.Context, st plan.Step, k record.Tick) error {
 func (f *follower) open(ctx context.Context, st plan.Step) error {
 	steps, _ := jobview.OnceOf(&f.j, f.p)
 	on := jobview.Holder(&f.j, f.p, func(q *record.Pane) bool { return jobview.TickOf(q, st.Key) != nil }, steps, st.Key)
-	if err := f.t.ClearTick(ctx, on.ID, st.Key); err != nil {
+	if err := f.t.Panes.ClearTick(ctx, on.ID, st.Key); err != nil {
 		return err
 	}
 	f.said = append(f.said, st.Title+": open again")
@@ -129,7 +129,7 @@ func (f *follower) afterOpened(ctx context.Context, step string, done time.Time)
 			continue
 		}
 		on := jobview.CheckedOn(&f.j, f.p, c.Key)
-		if err := f.t.ClearAnswer(ctx, on.ID, c.Key); err != nil {
+		if err := f.t.Panes.ClearAnswer(ctx, on.ID, c.Key); err != nil {
 			return err
 		}
 		f.said = append(f.said, c.Text+": open again")
@@ -207,7 +207,7 @@ func (f *follower) afterStep(ctx context.Context, step string, done bool) error 
 			continue
 		}
 		a := record.Answer{Check: c.Key, Answer: prove.Answer{Outcome: prove.Pass}, Version: c.Version + 1, At: f.s.Now()}
-		if err := f.t.SetAnswer(ctx, f.p.ID, a, f.by.ID); err != nil {
+		if err := f.t.Panes.SetAnswer(ctx, f.p.ID, a, f.by.ID); err != nil {
 			return err
 		}
 		f.said = append(f.said, c.Text+": "+string(prove.Pass))

@@ -59,7 +59,7 @@ func (s *Service) TakeOn(ctx context.Context, by record.Account, at jobview.Benc
 		}
 		taken := s.takenOn(k, reason)
 		return store.Change{Noun: "stop", Item: key, Action: "taken on", Said: "took on: " + k.Says + ": " + reason,
-			After: taken}, t.SetTaken(ctx, p.ID, taken, by.ID)
+			After: taken}, t.Panes.SetTaken(ctx, p.ID, taken, by.ID)
 	})
 }
 
@@ -73,7 +73,7 @@ func (s *Service) takeGates(ctx context.Context, t *store.Tx, by record.Account,
 		if !strings.HasPrefix(k.Key, "gate_") || k.Taken != nil {
 			continue
 		}
-		if err := t.SetTaken(ctx, p.ID, s.takenOn(k, reason), by.ID); err != nil {
+		if err := t.Panes.SetTaken(ctx, p.ID, s.takenOn(k, reason), by.ID); err != nil {
 			return err
 		}
 	}
@@ -100,6 +100,6 @@ func (s *Service) LetGo(ctx context.Context, by record.Account, at jobview.Bench
 			return store.Change{}, nil
 		}
 		return store.Change{Noun: "stop", Item: key, Action: "open", Said: "no longer takes on: " + p.Taken[i].Says,
-			Before: p.Taken[i]}, t.ClearTaken(ctx, p.ID, key)
+			Before: p.Taken[i]}, t.Panes.ClearTaken(ctx, p.ID, key)
 	})
 }

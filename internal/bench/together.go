@@ -29,7 +29,7 @@ func noneReady(why string) error {
 // nothing. Panes that are not ready stay as they are.
 func (s *Service) TickAll(ctx context.Context, by record.Account, job int64, step string) error {
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -46,7 +46,7 @@ func (s *Service) TickAll(ctx context.Context, by record.Account, job int64, ste
 				why = jobview.Name(*p) + ", " + w.Why
 				continue
 			}
-			if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: "done", Version: 1, At: s.Now()},
+			if err := t.Panes.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: "done", Version: 1, At: s.Now()},
 				by.ID); err != nil {
 				return store.Change{}, err
 			}
@@ -74,12 +74,12 @@ func (s *Service) AnswerAll(ctx context.Context, by record.Account, job int64, c
 	if in.Outcome != prove.Pass {
 		return fault.New("outcome", "only what is good on each is said for all", "say a failure on the pane where it is")
 	}
-	unit, err := s.Store.UnitFor(ctx, job, by.ID)
+	unit, err := s.Store.Shops.UnitFor(ctx, job, by.ID)
 	if err != nil {
 		return err
 	}
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -117,7 +117,7 @@ func (s *Service) AnswerAll(ctx context.Context, by record.Account, job int64, c
 			a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Gaps: taken.Gaps},
 				Version: 1,
 				At:      s.Now()}
-			if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
+			if err := t.Panes.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
 				return store.Change{}, err
 			}
 			if c.Does != "" {
@@ -202,7 +202,7 @@ func sameRoad(ctx context.Context, t *store.Tx, by record.Account, j *record.Job
 		if err := change.Worse(j, &was, q); err != nil {
 			return n, onPane(*q, err)
 		}
-		if _, err := t.SetPane(ctx, *q); err != nil {
+		if _, err := t.Panes.SetPane(ctx, *q); err != nil {
 			return n, err
 		}
 		q.Version++
@@ -221,12 +221,12 @@ func (s *Service) makeAlike(ctx context.Context, t *store.Tx, by record.Account,
 		if err := Possible(j, q, r.Place, r.Reading); err != nil {
 			return did, err
 		}
-		last, err := t.LastReadingVersion(ctx, q.ID, r.Place)
+		last, err := t.Panes.LastReadingVersion(ctx, q.ID, r.Place)
 		if err != nil {
 			return did, err
 		}
 		r.ByID, r.At, r.Version, r.Author = by.ID, s.Now(), last+1, ""
-		if err := t.AddReading(ctx, q.ID, r); err != nil {
+		if err := t.Panes.AddReading(ctx, q.ID, r); err != nil {
 			return did, err
 		}
 		did = true
@@ -237,14 +237,14 @@ func (s *Service) makeAlike(ctx context.Context, t *store.Tx, by record.Account,
 			return did, onPane(*q, err)
 		}
 		c := record.Choice{Material: p.Choice.Material, Thickness: p.Choice.Thickness, Reason: reason, At: s.Now()}
-		if err := t.AddChoice(ctx, q.ID, c, by.ID); err != nil {
+		if err := t.Panes.AddChoice(ctx, q.ID, c, by.ID); err != nil {
 			return did, err
 		}
 		did = true
 	}
 	if in.Fixing && (q.Sides != p.Sides || q.Gasket != p.Gasket || q.Frame != p.Frame || q.Cutter != p.Cutter) {
 		q.Sides, q.Gasket, q.Frame, q.Cutter = p.Sides, p.Gasket, p.Frame, p.Cutter
-		if _, err := t.SetPane(ctx, *q); err != nil {
+		if _, err := t.Panes.SetPane(ctx, *q); err != nil {
 			return did, err
 		}
 		did = true

@@ -71,7 +71,7 @@ func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Benc
 		}
 		done := store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s",
 			working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c}
-		if err := t.AddChoice(ctx, p.ID, c, by.ID); err != nil {
+		if err := t.Panes.AddChoice(ctx, p.ID, c, by.ID); err != nil {
 			return done, err
 		}
 		f, err := s.Follower(ctx, t, by, j.ID, p.ID)
@@ -120,7 +120,7 @@ func whyChosen(j *record.Job, p *record.Pane, in Settle) (string, error) {
 
 // Weigh is the choice for a pane with weights that somebody tries.
 func (s *Service) Weigh(ctx context.Context, at jobview.Bench, weights map[string]float64) (pane.Choice, error) {
-	j, err := s.Store.Job(ctx, at.Job)
+	j, err := s.Store.Jobs.Job(ctx, at.Job)
 	if err != nil {
 		return pane.Choice{}, err
 	}
@@ -137,7 +137,7 @@ func (s *Service) Weigh(ctx context.Context, at jobview.Bench, weights map[strin
 // Why are the numbers behind one bar of Choose: what a material stands of one thing that the
 // place asks, in the unit of whoever looks.
 func (s *Service) Why(ctx context.Context, at jobview.Bench, aspect, material string) ([]working.Figure, error) {
-	j, err := s.Store.Job(ctx, at.Job)
+	j, err := s.Store.Jobs.Job(ctx, at.Job)
 	if err != nil {
 		return nil, err
 	}
@@ -145,7 +145,7 @@ func (s *Service) Why(ctx context.Context, at jobview.Bench, aspect, material st
 	if err != nil {
 		return nil, err
 	}
-	unit, err := s.Store.UnitFor(ctx, at.Job, at.By)
+	unit, err := s.Store.Shops.UnitFor(ctx, at.Job, at.By)
 	if err != nil {
 		return nil, err
 	}
@@ -220,7 +220,7 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 		title := st.Title
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
-			if err := t.ClearTick(ctx, p.ID, step); err != nil || !leadsBack(b, step) {
+			if err := t.Panes.ClearTick(ctx, p.ID, step); err != nil || !leadsBack(b, step) {
 				return c, err
 			}
 			f, err := s.Follower(ctx, t, by, j.ID, b.Pane.ID)
@@ -229,7 +229,7 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 			}
 			return f.With(c, f.afterOpened(ctx, step, last.At))
 		}
-		if err := t.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
+		if err := t.Panes.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
 			At: s.Now()}, by.ID); err != nil || !leads(b, step) {
 			return c, err
 		}
@@ -299,7 +299,7 @@ func (s *Service) Answer(ctx context.Context, by record.Account, at jobview.Benc
 	if in.Finding, err = typed.Text("finding", in.Finding, 500, false); err != nil {
 		return err
 	}
-	unit, err := s.Store.UnitFor(ctx, at.Job, by.ID)
+	unit, err := s.Store.Shops.UnitFor(ctx, at.Job, by.ID)
 	if err != nil {
 		return err
 	}
@@ -346,7 +346,7 @@ func (s *Service) Answer(ctx context.Context, by record.Account, at jobview.Benc
 		}
 		c := store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome),
 			Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}
-		if err := t.SetAnswer(ctx, p.ID, a, by.ID); err != nil || now.Does == "" {
+		if err := t.Panes.SetAnswer(ctx, p.ID, a, by.ID); err != nil || now.Does == "" {
 			return c, err
 		}
 		f, err := s.Follower(ctx, t, by, j.ID, at.ID)
@@ -367,7 +367,7 @@ func (s *Service) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, la
 	if len(p.Trials) >= MostOfPane {
 		return fault.New("outcome", "this was tried as often as anybody tries", "look for another cause")
 	}
-	return t.AddTrial(ctx, p.ID, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
+	return t.Panes.AddTrial(ctx, p.ID, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
 		Changed: changed, Author: last.By, At: last.At}, by.ID)
 }
 
@@ -412,7 +412,7 @@ func (s *Service) Reopen(ctx context.Context, by record.Account, at jobview.Benc
 			said += ", changed: " + changed
 		}
 		c := store.Change{Noun: "check", Item: check, Action: "open", Said: said, Before: last}
-		if err := t.ClearAnswer(ctx, p.ID, check); err != nil || now.Does == "" || last.Answer.Outcome == prove.Fail {
+		if err := t.Panes.ClearAnswer(ctx, p.ID, check); err != nil || now.Does == "" || last.Answer.Outcome == prove.Fail {
 			return c, err
 		}
 		f, err := s.Follower(ctx, t, by, j.ID, at)

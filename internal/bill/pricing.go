@@ -36,7 +36,7 @@ type Priced struct {
 
 // Rates are what the shop asks, the usual ones where nobody set them.
 func (s *Service) Rates(ctx context.Context) (price.Rates, error) {
-	r, ok, err := s.Store.Rates(ctx)
+	r, ok, err := s.Store.Bills.Rates(ctx)
 	if err == nil && !ok {
 		r = price.Usual
 	}
@@ -52,14 +52,14 @@ func (s *Service) SetRates(ctx context.Context, by record.Account, r price.Rates
 		return err
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.SetRates(ctx, r)
+		found, err := t.Bills.SetRates(ctx, r)
 		if err == nil && !found {
 			err = change.Stale("what the shop asks")
 		}
 		if err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "rates", Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "rates", Action: "changed",
 			Said: "what the shop asks was changed", After: r})
 	})
 }
@@ -79,10 +79,10 @@ func (s *Service) priced(ctx context.Context, job int64) (Priced, price.Job, job
 	if out.Rates, err = s.Rates(ctx); err != nil {
 		return out, price.Job{}, v, err
 	}
-	if out.Adjust, err = s.Store.Priced(ctx, job); err != nil {
+	if out.Adjust, err = s.Store.Bills.Priced(ctx, job); err != nil {
 		return out, price.Job{}, v, err
 	}
-	if out.Papers, err = s.Store.Bills(ctx, job); err != nil {
+	if out.Papers, err = s.Store.Bills.OfJob(ctx, job); err != nil {
 		return out, price.Job{}, v, err
 	}
 	j := toPrice(v)
@@ -147,7 +147,7 @@ func toPrice(v jobview.View) price.Job {
 // materials are what goes into a job, at cost: what was ordered, what was taken out of
 // the stores for it, what others ask for its panes, and what nobody was asked for.
 func (s *Service) materials(ctx context.Context, v jobview.View) ([]price.Material, error) {
-	orders, err := s.Store.Orders(ctx, v.Job.ID)
+	orders, err := s.Store.Orders.OfJob(ctx, v.Job.ID)
 	if err != nil {
 		return nil, err
 	}
@@ -167,7 +167,7 @@ func (s *Service) materials(ctx context.Context, v jobview.View) ([]price.Materi
 				Unit: "pc", Low: o.Carriage, Each: o.Carriage, High: o.Carriage, Known: true, Why: "ordered at " + o.Who})
 		}
 	}
-	used, err := s.Store.Used(ctx, v.Job.ID)
+	used, err := s.Store.Stocks.Used(ctx, v.Job.ID)
 	if err != nil {
 		return nil, err
 	}
@@ -227,14 +227,14 @@ func (s *Service) paneCost(ctx context.Context, job int64, b jobview.Pane, m *pr
 		return nil
 	}
 	r := &b.Reckoning
-	cut, err := s.Store.CutPanes(ctx)
+	cut, err := s.Store.Stocks.CutPanes(ctx)
 	if err != nil {
 		return err
 	}
 	if standing.ToCutEver(b) == nil && !cut[b.Pane.ID] {
 		return nil
 	}
-	kept, err := s.Store.Stock(ctx, true)
+	kept, err := s.Store.Stocks.Stock(ctx, true)
 	if err != nil {
 		return err
 	}
@@ -286,21 +286,21 @@ func (s *Service) SetPrice(ctx context.Context, by record.Account, job int64, a 
 		return err
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if _, err := t.JobState(ctx, job); err != nil {
+		if _, err := t.Jobs.JobState(ctx, job); err != nil {
 			return err
 		}
-		was, err := t.Priced(ctx, job)
+		was, err := t.Bills.Priced(ctx, job)
 		if err != nil {
 			return err
 		}
-		found, err := t.SetPriced(ctx, job, a)
+		found, err := t.Bills.SetPriced(ctx, job, a)
 		if err == nil && !found {
 			err = change.Stale("the price")
 		}
 		if err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "price", Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "price", Action: "changed",
 			Said: "the price was changed", Before: was, After: a})
 	})
 }
@@ -332,9 +332,9 @@ func (s *Service) Write(ctx context.Context, by record.Account, key string, job 
 	if err != nil {
 		return err
 	}
-	lock := func(t *store.Tx) error { return t.LockNumbers(ctx) }
+	lock := func(t *store.Tx) error { return t.Bills.LockNumbers(ctx) }
 	_, err = s.CreateBehind(ctx, by, key, "bill", request, lock, func(t *store.Tx) (int64, error) {
-		had, err := t.Bills(ctx, job)
+		had, err := t.Bills.OfJob(ctx, job)
 		if err != nil {
 			return 0, err
 		}
@@ -350,14 +350,14 @@ func (s *Service) Write(ctx context.Context, by record.Account, key string, job 
 			return 0, &record.Conflict{Says: fmt.Sprintf("The price is %s now. What was on your screen is not written.",
 				money.Text(b.Total))}
 		}
-		id, err := t.AddBill(ctx, b, by.ID)
+		id, err := t.Bills.AddBill(ctx, b, by.ID)
 		if err != nil {
 			return 0, err
 		}
-		if err := t.IndexJob(ctx, b.Job); err != nil {
+		if err := t.Search.IndexJob(ctx, b.Job); err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: string(b.Kind),
+		return id, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: string(b.Kind),
 			Item:   fmt.Sprint(id),
 			Action: "written", Said: fmt.Sprintf("%s over %s", b.Kind, money.Text(b.Total)), After: b})
 	})
@@ -418,11 +418,11 @@ func priceFacts(v jobview.View) price.Facts {
 
 // Bill is one paper of a job, with the shop that wrote it.
 func (s *Service) Bill(ctx context.Context, job, id int64) (record.Bill, record.Shop, error) {
-	b, err := s.Store.Bill(ctx, job, id)
+	b, err := s.Store.Bills.Bill(ctx, job, id)
 	if err != nil {
 		return b, record.Shop{}, err
 	}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	return b, shop, err
 }
 
@@ -435,5 +435,5 @@ func (s *Service) Ledger(ctx context.Context, by record.Account, from, to time.T
 	if to.Before(from) {
 		return nil, fault.New("to", "this is before the first day", "turn the two round")
 	}
-	return s.Store.Ledger(ctx, from, to.AddDate(0, 0, 1))
+	return s.Store.Bills.Ledger(ctx, from, to.AddDate(0, 0, 1))
 }

@@ -36,7 +36,7 @@ const mostOffers = 30
 // Offers ranks what was asked for a pane.
 func (s *Service) Offers(ctx context.Context, at jobview.Bench) (Offers, error) {
 	out := Offers{Usuals: source.Usuals}
-	j, err := s.Store.Job(ctx, at.Job)
+	j, err := s.Store.Jobs.Job(ctx, at.Job)
 	if err != nil {
 		return out, err
 	}
@@ -44,11 +44,11 @@ func (s *Service) Offers(ctx context.Context, at jobview.Bench) (Offers, error) 
 	if err != nil {
 		return out, err
 	}
-	all, taken, err := s.Store.Offers(ctx, p.ID)
+	all, taken, err := s.Store.Orders.Offers(ctx, p.ID)
 	if err != nil {
 		return out, err
 	}
-	terms, ok, err := s.Store.Terms(ctx, at.Job)
+	terms, ok, err := s.Store.Orders.Terms(ctx, at.Job)
 	if err != nil {
 		return out, err
 	}
@@ -83,18 +83,18 @@ func (s *Service) AddOffer(ctx context.Context, by record.Account, key string, a
 		if err != nil {
 			return 0, err
 		}
-		had, _, err := t.Offers(ctx, p.ID)
+		had, _, err := t.Orders.Offers(ctx, p.ID)
 		if err != nil {
 			return 0, err
 		}
 		if len(had) >= mostOffers {
 			return 0, fault.New("offers", "that is more than anybody asks for one pane", "take one out first")
 		}
-		id, err := t.AddOffer(ctx, p.ID, o, by.ID, s.Now())
+		id, err := t.Orders.AddOffer(ctx, p.ID, o, by.ID, s.Now())
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "offer", Item: fmt.Sprint(id),
+		return id, t.Trail.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "offer", Item: fmt.Sprint(id),
 			Action: "noted", Said: fmt.Sprintf("%s asks %s", o.Called(), money.Text(o.Price)), After: o})
 	})
 	return err
@@ -102,14 +102,14 @@ func (s *Service) AddOffer(ctx context.Context, by record.Account, key string, a
 
 // lockedPane is a pane of an open job, under the job's lock.
 func (s *Service) lockedPane(ctx context.Context, t *store.Tx, at jobview.Bench) (*record.Pane, error) {
-	signed, err := t.LockJob(ctx, at.Job)
+	signed, err := t.Jobs.LockJob(ctx, at.Job)
 	if err != nil {
 		return nil, err
 	}
 	if signed {
 		return nil, &record.Conflict{Says: "This job is signed off; its offers stay as they are."}
 	}
-	j, err := t.Job(ctx, at.Job)
+	j, err := t.Jobs.Job(ctx, at.Job)
 	if err != nil {
 		return nil, err
 	}
@@ -123,7 +123,7 @@ func (s *Service) DropOffer(ctx context.Context, _ record.Account, at jobview.Be
 		if err != nil {
 			return err
 		}
-		return t.DropOffer(ctx, p.ID, id)
+		return t.Orders.DropOffer(ctx, p.ID, id)
 	})
 }
 
@@ -146,7 +146,7 @@ func (s *Service) SetTerms(ctx context.Context, _ record.Account, at jobview.Ben
 		if _, err := s.lockedPane(ctx, t, at); err != nil {
 			return err
 		}
-		now, ok, err := t.Terms(ctx, at.Job)
+		now, ok, err := t.Orders.Terms(ctx, at.Job)
 		if err != nil {
 			return err
 		}
@@ -161,7 +161,7 @@ func (s *Service) SetTerms(ctx context.Context, _ record.Account, at jobview.Ben
 				"Somebody else said a moment ago: a second visit costs %s, a day %s. Look again.", money.Text(now.Visit),
 				money.Text(now.Day))}
 		}
-		return t.SetTerms(ctx, at.Job, v)
+		return t.Orders.SetTerms(ctx, at.Job, v)
 	})
 }
 
@@ -173,7 +173,7 @@ const DeliveryHour = 12
 func (s *Service) TakeOffer(ctx context.Context, by record.Account, at jobview.Bench, id, seen int64,
 	zone *time.Location) error {
 	return s.NotePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		all, taken, err := t.Offers(ctx, p.ID)
+		all, taken, err := t.Orders.Offers(ctx, p.ID)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -196,7 +196,7 @@ func (s *Service) TakeOffer(ctx context.Context, by record.Account, at jobview.B
 		if err := settled(j, p, "pane"); err != nil {
 			return store.Change{}, err
 		}
-		if _, err := t.TakeOffer(ctx, p.ID, id, s.Now()); err != nil {
+		if _, err := t.Orders.TakeOffer(ctx, p.ID, id, s.Now()); err != nil {
 			return store.Change{}, err
 		}
 		who := o.Called()
@@ -223,7 +223,7 @@ func calledOffer(all []source.Offer, id int64) string {
 func (s *Service) orderOf(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
 	o source.Offer,
 	zone *time.Location) error {
-	had, err := t.Orders(ctx, j.ID)
+	had, err := t.Orders.OfJob(ctx, j.ID)
 	if err != nil {
 		return err
 	}
@@ -241,7 +241,7 @@ func (s *Service) orderOf(ctx context.Context, t *store.Tx, by record.Account, j
 		dropped = true
 	}
 	if dropped { // the pane waits no more for what is not coming
-		now, err := t.Job(ctx, j.ID)
+		now, err := t.Jobs.Job(ctx, j.ID)
 		if err != nil {
 			return err
 		}
@@ -249,7 +249,7 @@ func (s *Service) orderOf(ctx context.Context, t *store.Tx, by record.Account, j
 			*p = *q
 		}
 	}
-	house, err := t.Shop(ctx)
+	house, err := t.Shops.Shop(ctx)
 	if err != nil {
 		return err
 	}
@@ -282,5 +282,5 @@ func (s *Service) tickOrder(ctx context.Context, t *store.Tx, by record.Account,
 	if jobview.TickOf(p, st.Key) != nil || s.WaitOf(j, b, st) != nil {
 		return nil
 	}
-	return t.SetTick(ctx, p.ID, record.Tick{Step: st.Key, Outcome: "done", Version: 1, At: s.Now()}, by.ID)
+	return t.Panes.SetTick(ctx, p.ID, record.Tick{Step: st.Key, Outcome: "done", Version: 1, At: s.Now()}, by.ID)
 }

@@ -51,7 +51,7 @@ func (s *Service) Orders(ctx context.Context, at jobview.Bench) (Orders, error) 
 	if err != nil {
 		return out, err
 	}
-	all, err := s.Store.Orders(ctx, at.Job)
+	all, err := s.Store.Orders.OfJob(ctx, at.Job)
 	if err != nil {
 		return out, err
 	}
@@ -185,7 +185,7 @@ func (s *Service) AddOrder(ctx context.Context, by record.Account, key string, j
 		In  NewOrder
 	}{job, in}
 	_, err := s.CreateBehind(ctx, by, key, "order", request, s.LockOpen(ctx, job), func(t *store.Tx) (int64, error) {
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return 0, err
 		}
@@ -224,7 +224,7 @@ func settled(j *record.Job, p *record.Pane, field string) error {
 // notOrdered refuses a thing that is on another order of the job which is still to come: two
 // screens order nothing twice.
 func (s *Service) notOrdered(ctx context.Context, t *store.Tx, job int64, o supply.Order) error {
-	had, err := t.Orders(ctx, job)
+	had, err := t.Orders.OfJob(ctx, job)
 	if err != nil {
 		return err
 	}
@@ -249,17 +249,17 @@ func (s *Service) dayAfter(days int, zone *time.Location) time.Time {
 
 func (s *Service) writeOrder(ctx context.Context, t *store.Tx, by record.Account, job int64, o supply.Order) (int64,
 	error) {
-	id, err := t.AddOrder(ctx, job, o, by.ID, s.Now())
+	id, err := t.Orders.AddOrder(ctx, job, o, by.ID, s.Now())
 	if err != nil {
 		return 0, err
 	}
-	if err := t.IndexJob(ctx, job); err != nil {
+	if err := t.Search.IndexJob(ctx, job); err != nil {
 		return 0, err
 	}
-	if err := t.TouchJob(ctx, job); err != nil {
+	if err := t.Jobs.TouchJob(ctx, job); err != nil {
 		return 0, err
 	}
-	return id, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "order", Item: fmt.Sprint(id),
+	return id, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "order", Item: fmt.Sprint(id),
 		Action: "written", Said: fmt.Sprintf("order %d at %s over %s", id, o.Who, money.Text(o.Cents())), After: o})
 }
 
@@ -336,7 +336,7 @@ func (s *Service) sizedUp(ctx context.Context, j *record.Job, at jobview.Bench, 
 	if err != nil {
 		return nil, err
 	}
-	unit, err := s.Store.UnitFor(ctx, at.Job, at.By)
+	unit, err := s.Store.Shops.UnitFor(ctx, at.Job, at.By)
 	if err != nil {
 		return nil, err
 	}
@@ -384,14 +384,14 @@ func (s *Service) sizedUp(ctx context.Context, j *record.Job, at jobview.Bench, 
 func (s *Service) orderChange(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int,
 	f func(*record.Job, *supply.Order) (string, error)) error {
 	return s.Change(ctx, by, at.Job, func(t *store.Tx) (store.Change, error) {
-		o, err := t.Order(ctx, at.Job, id)
+		o, err := t.Orders.Order(ctx, at.Job, id)
 		if err != nil {
 			return store.Change{}, err
 		}
 		if o.Version != version {
 			return store.Change{}, change.Stale("this order")
 		}
-		j, err := t.Job(ctx, at.Job)
+		j, err := t.Jobs.Job(ctx, at.Job)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -418,7 +418,7 @@ func (s *Service) orderChange(ctx context.Context, by record.Account, at jobview
 
 // keepOrder writes an order as it stands, and how its panes wait.
 func (s *Service) keepOrder(ctx context.Context, t *store.Tx, j *record.Job, o supply.Order) error {
-	found, err := t.SetOrder(ctx, j.ID, o, s.Now())
+	found, err := t.Orders.SetOrder(ctx, j.ID, o, s.Now())
 	if err != nil {
 		return err
 	}
@@ -463,14 +463,14 @@ func (s *Service) paneWaits(ctx context.Context, t *store.Tx, p *record.Pane, o 
 	}
 	if p.WaitsFor = shorten(p.WaitsFor, mostWait); o.State == supply.Back && l.Found != supply.Good &&
 		jobview.TickOf(p, jobview.CheckNew) != nil {
-		if err := t.ClearTick(ctx, p.ID, jobview.CheckNew); err != nil {
+		if err := t.Panes.ClearTick(ctx, p.ID, jobview.CheckNew); err != nil {
 			return err
 		}
 	}
 	if p.WaitsFor == was.WaitsFor && sameTime(p.WaitsUntil, was.WaitsUntil) {
 		return nil
 	}
-	found, err := t.SetPane(ctx, *p)
+	found, err := t.Panes.SetPane(ctx, *p)
 	if err == nil && !found {
 		err = change.Stale("what the pane waits for")
 	}
@@ -494,7 +494,7 @@ func sameTime(a, b *time.Time) bool {
 // cameWith is the order that a pane's wait stands for: it comes when the wait is over,
 // and is on its way again when that is taken back.
 func (s *Service) cameWith(ctx context.Context, t *store.Tx, j *record.Job, p *record.Pane, before string) error {
-	all, err := t.Orders(ctx, j.ID)
+	all, err := t.Orders.OfJob(ctx, j.ID)
 	if err != nil {
 		return err
 	}
@@ -516,7 +516,7 @@ func (s *Service) cameWith(ctx context.Context, t *store.Tx, j *record.Job, p *r
 		if err != nil {
 			return err
 		}
-		found, err := t.SetOrder(ctx, j.ID, o, s.Now())
+		found, err := t.Orders.SetOrder(ctx, j.ID, o, s.Now())
 		if err == nil && !found {
 			err = errors.New("an order changed under its job's lock")
 		}

@@ -30,7 +30,7 @@ func (s *Service) SetWait(ctx context.Context, by record.Account, at jobview.Ben
 		if in.For == "" {
 			p.WaitsUntil = nil
 		}
-		found, err := t.SetPane(ctx, *p)
+		found, err := t.Panes.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = change.Stale("what the pane waits for")
 		}

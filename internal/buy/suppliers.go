@@ -35,7 +35,7 @@ func (s *Suppliers) SuppliersIn(folder string) { s.Folder = folder }
 
 // Suppliers lists who answers by a call or a file.
 func (s *Suppliers) Suppliers(ctx context.Context) ([]record.Supplier, error) {
-	return s.Store.Suppliers(ctx)
+	return s.Store.Orders.Suppliers(ctx)
 }
 
 // SetSupplier puts one in, or changes the one whose number is given; an owner does. Nobody
@@ -58,7 +58,7 @@ func (s *Suppliers) SetSupplier(ctx context.Context, by record.Account, v record
 		return err
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		had, err := t.Suppliers(ctx)
+		had, err := t.Orders.Suppliers(ctx)
 		if err != nil {
 			return err
 		}
@@ -70,10 +70,10 @@ func (s *Suppliers) SetSupplier(ctx context.Context, by record.Account, v record
 				return fault.New("name", h.Name+" is there already, asked by "+h.Way, "take it out first, or give another name")
 			}
 		}
-		if err := t.SetSupplier(ctx, v); err != nil {
+		if err := t.Orders.SetSupplier(ctx, v); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "supplier", Item: v.Name, Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "supplier", Item: v.Name, Action: "changed",
 			Said: v.Name + " is asked by " + v.Way, After: v})
 	})
 }
@@ -84,10 +84,10 @@ func (s *Suppliers) DropSupplier(ctx context.Context, by record.Account, id int6
 		return &record.Denied{Why: "Only an owner changes who is asked."}
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if err := t.DropSupplier(ctx, id); err != nil {
+		if err := t.Orders.DropSupplier(ctx, id); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "supplier", Item: fmt.Sprint(id),
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "supplier", Item: fmt.Sprint(id),
 			Action: "dropped", Said: "is asked no more"})
 	})
 }
@@ -100,7 +100,7 @@ func (s *Suppliers) AskSuppliers(ctx context.Context, by record.Account, key str
 	if err != nil {
 		return out, err
 	}
-	all, err := s.Store.Suppliers(ctx)
+	all, err := s.Store.Orders.Suppliers(ctx)
 	if err != nil {
 		return out, err
 	}

@@ -25,7 +25,7 @@ func (s *Keeper) ChangePane(ctx context.Context, by record.Account, at jobview.B
 func (s *Keeper) NotePane(ctx context.Context, by record.Account, at jobview.Bench,
 	f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
 	return s.Change(ctx, by, at.Job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, at.Job)
+		j, err := t.Jobs.Job(ctx, at.Job)
 		if err != nil {
 			return store.Change{}, err
 		}

@@ -10,7 +10,7 @@ import (
 // LockOpen locks a job that is not signed.
 func (s *Keeper) LockOpen(ctx context.Context, job int64) func(*store.Tx) error {
 	return func(t *store.Tx) error {
-		signed, err := t.LockJob(ctx, job)
+		signed, err := t.Jobs.LockJob(ctx, job)
 		if err == nil && signed {
 			err = &record.Conflict{Says: "This job is signed off; what was ordered for it stays as it is."}
 		}

@@ -30,7 +30,7 @@ func (s *Keeper) ChangeReckoned(ctx context.Context, by record.Account, job, pan
 	broken := map[int64]bool{}
 	for {
 		err := s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-			j, err := t.Job(ctx, job)
+			j, err := t.Jobs.Job(ctx, job)
 			if err != nil {
 				return store.Change{}, err
 			}
@@ -38,7 +38,7 @@ func (s *Keeper) ChangeReckoned(ctx context.Context, by record.Account, job, pan
 			if err != nil || c.Action == "" {
 				return c, err
 			}
-			if j, err = t.Job(ctx, job); err != nil {
+			if j, err = t.Jobs.Job(ctx, job); err != nil {
 				return c, err
 			}
 			return c, Reckonable(&j, pane, broken)
@@ -47,7 +47,7 @@ func (s *Keeper) ChangeReckoned(ctx context.Context, by record.Account, job, pan
 		if !errors.As(err, &u) || broken[u.pane] {
 			return err
 		}
-		j, e := s.Store.Job(ctx, job)
+		j, e := s.Store.Jobs.Job(ctx, job)
 		if e != nil {
 			return e
 		}

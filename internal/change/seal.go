@@ -21,7 +21,7 @@ const sealMemo = "seal-key"
 
 // SealKey is the shop's key; the first who asks makes it.
 func (s *Keeper) SealKey(ctx context.Context, t *store.Tx) ([]byte, error) {
-	text, _, err := t.Memo(ctx, sealMemo)
+	text, _, err := t.Shops.Memo(ctx, sealMemo)
 	if err != nil {
 		return nil, err
 	}
@@ -30,7 +30,7 @@ func (s *Keeper) SealKey(ctx context.Context, t *store.Tx) ([]byte, error) {
 		if _, err := rand.Read(fresh); err != nil {
 			return nil, err
 		}
-		if text, err = t.AddMemo(ctx, sealMemo, hex.EncodeToString(fresh), s.Now()); err != nil {
+		if text, err = t.Shops.AddMemo(ctx, sealMemo, hex.EncodeToString(fresh), s.Now()); err != nil {
 			return nil, err
 		}
 	}
@@ -60,7 +60,7 @@ func (s *Keeper) Seal(ctx context.Context, t *store.Tx, job int64, k record.Tick
 	if err != nil {
 		return err
 	}
-	return t.SealTicket(ctx, k.Number, k.Document, sealOf(key, job, k))
+	return t.Panes.SealTicket(ctx, k.Number, k.Document, sealOf(key, job, k))
 }
 
 // sealed gives a signed job as it was signed and says on its ticket whether
@@ -69,7 +69,7 @@ func (s *Keeper) sealed(ctx context.Context, j record.Job) (record.Job, *jobview
 	if j.Ticket == nil {
 		return j, nil, nil
 	}
-	text, _, err := s.Store.Memo(ctx, sealMemo)
+	text, _, err := s.Store.Shops.Memo(ctx, sealMemo)
 	if err != nil {
 		return j, nil, err
 	}

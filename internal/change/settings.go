@@ -15,5 +15,5 @@ func Stale(what string) error {
 
 // UnitFor is the unit in which a person works at a job.
 func (s *Keeper) UnitFor(ctx context.Context, by record.Account, job int64) (length.Unit, error) {
-	return s.Store.UnitFor(ctx, job, by.ID)
+	return s.Store.Shops.UnitFor(ctx, job, by.ID)
 }

@@ -18,7 +18,7 @@ func (s *Keeper) Ping(ctx context.Context) error { return s.Store.Ping(ctx) }
 func Unreachable(err error) bool { return store.Unreachable(err) }
 
 // Settings are the workshop's own.
-func (s *Keeper) Settings(ctx context.Context) (record.Shop, error) { return s.Store.Shop(ctx) }
+func (s *Keeper) Settings(ctx context.Context) (record.Shop, error) { return s.Store.Shops.Shop(ctx) }
 
 // How long what is over is kept: keys of calls that a caller may retry, counts
 // of failed sign-ins.
@@ -30,7 +30,7 @@ const (
 // Tidy forgets what has had its time.
 func (s *Keeper) Tidy(ctx context.Context) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		return t.Tidy(ctx, s.Now(), SessionIdle, SessionLife, KeysKept, SignalsKept, attemptsKept)
+		return t.People.Tidy(ctx, s.Now(), SessionIdle, SessionLife, KeysKept, SignalsKept, attemptsKept)
 	})
 }
 
@@ -39,7 +39,7 @@ func (s *Keeper) Tidy(ctx context.Context) error {
 func (s *Keeper) Change(ctx context.Context, by record.Account, job int64,
 	f func(*store.Tx) (store.Change, error)) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		signed, err := t.LockJob(ctx, job)
+		signed, err := t.Jobs.LockJob(ctx, job)
 		if err != nil {
 			return err
 		}
@@ -51,10 +51,10 @@ func (s *Keeper) Change(ctx context.Context, by record.Account, job int64,
 			return err
 		}
 		c.Job, c.Account, c.At = job, by.ID, s.Now()
-		if err := t.Audit(ctx, c); err != nil {
+		if err := t.Trail.Audit(ctx, c); err != nil {
 			return err
 		}
-		return t.TouchJob(ctx, job)
+		return t.Jobs.TouchJob(ctx, job)
 	})
 }
 
@@ -81,7 +81,7 @@ func (s *Keeper) CreateBehind(ctx context.Context, by record.Account, key, call 
 			return err
 		}
 		if key != "" {
-			made, done, err := t.Once(ctx, by.ID, key, call, hash)
+			made, done, err := t.Trail.Once(ctx, by.ID, key, call, hash)
 			if err != nil || done {
 				id = made
 				return err
@@ -95,7 +95,7 @@ func (s *Keeper) CreateBehind(ctx context.Context, by record.Account, key, call 
 		if key == "" {
 			return nil
 		}
-		return t.Made(ctx, by.ID, key, call, hash, made, s.Now())
+		return t.Trail.Made(ctx, by.ID, key, call, hash, made, s.Now())
 	})
 	return id, err
 }

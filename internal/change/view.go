@@ -31,17 +31,17 @@ func (s *Keeper) Work(ctx context.Context, at jobview.Bench) (jobview.View, erro
 // Whole reads a job, one that is signed as it was signed, with the shop that
 // goes with it.
 func (s *Keeper) Whole(ctx context.Context, at jobview.Bench) (record.Job, *jobview.Signed, record.Shop, error) {
-	j, err := s.Store.Job(ctx, at.Job)
+	j, err := s.Store.Jobs.Job(ctx, at.Job)
 	if err != nil {
 		return j, nil, record.Shop{}, err
 	}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return j, nil, shop, err
 	}
 	marks := shop.Unit
 	if at.By != 0 {
-		if shop.Unit, err = s.Store.UnitFor(ctx, at.Job, at.By); err != nil {
+		if shop.Unit, err = s.Store.Shops.UnitFor(ctx, at.Job, at.By); err != nil {
 			return j, nil, shop, err
 		}
 	}

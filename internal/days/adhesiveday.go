@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"freshshard/core/cure"
+	"freshshard/internal/hold"
 	"freshshard/internal/record"
 	"freshshard/internal/stock"
 )
@@ -46,7 +47,7 @@ func (s *Service) AdhesiveDay(ctx context.Context) (AdhesiveDay, error) {
 		}
 	}
 	out.Lay = len(lay)
-	air, err := s.Hold.Airs(ctx, s.Store, now, s.TimeZone())(record.AtBench)
+	air, err := s.Hold.Airs(ctx, hold.AirOf(s.Store), now, s.TimeZone())(record.AtBench)
 	if err != nil {
 		return out, err
 	}

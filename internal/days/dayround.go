@@ -14,15 +14,15 @@ import (
 // dayRounds puts the rounds that were taken into the days: who is in the van is not at the
 // bench.
 func (s *Service) dayRounds(ctx context.Context, w *dayWork) error {
-	m, err := s.Store.RoadMap(ctx)
+	m, err := s.Store.Rounds.RoadMap(ctx)
 	if err != nil {
 		return err
 	}
 	_ = w.roadsOf(m) // said beside the days
-	if w.sites, err = s.Store.Sites(ctx); err != nil {
+	if w.sites, err = s.Store.Rounds.Sites(ctx); err != nil {
 		return err
 	}
-	if w.rounds, err = s.Store.Rounds(ctx, w.now); err != nil {
+	if w.rounds, err = s.Store.Rounds.Rounds(ctx, w.now); err != nil {
 		return err
 	}
 	if w.what.apart {

@@ -138,7 +138,7 @@ func (s *Service) keepFirst(ctx context.Context, l *laidDays, by record.Account)
 		if err != nil {
 			return err
 		}
-		kept, err = t.FirstDayPlan(ctx, doc, by.ID, s.Now())
+		kept, err = t.Days.FirstDayPlan(ctx, doc, by.ID, s.Now())
 		return err
 	})
 	return kept, err
@@ -154,7 +154,7 @@ func (s *Service) TakeDays(ctx context.Context, by record.Account) (Days, error)
 		if err := l.keep(ctx, t, by, s.Now()); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Action: "planned",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Action: "planned",
 			Said: fmt.Sprintf("planned the days: %.1f h late in all", l.plan.Late)})
 	})
 	if err != nil {
@@ -219,7 +219,7 @@ func (s *Service) Promise(ctx context.Context, by record.Account, job int64, at 
 		return Days{}, l.tooSoon(i)
 	}
 	err = s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		before, err := t.Job(ctx, job)
+		before, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -230,7 +230,7 @@ func (s *Service) Promise(ctx context.Context, by record.Account, job int64, at 
 		}
 		after := before
 		after.PromisedAt = &at
-		if _, err := t.SetJob(ctx, after); err != nil {
+		if _, err := t.Jobs.SetJob(ctx, after); err != nil {
 			return store.Change{}, err
 		}
 		return store.Change{Noun: "job", Item: before.Object.Name, Action: "promised", Said: "promised by the days",
@@ -263,7 +263,7 @@ func (s *Service) HoldPlace(ctx context.Context, by record.Account) {
 }
 
 func (s *Service) heldPlace(ctx context.Context, by record.Account) error {
-	if _, version, err := s.Store.DayPlan(ctx); err != nil || version == 0 {
+	if _, version, err := s.Store.Days.DayPlan(ctx); err != nil || version == 0 {
 		return err
 	}
 	l, err := s.laid(ctx, WhatIf{})

@@ -65,7 +65,7 @@ func (w *dayWork) at(minute int) time.Time { return w.now.Add(time.Duration(minu
 func (s *Service) gathered(ctx context.Context, what WhatIf, now time.Time) (*dayWork, []DayLeft, error) {
 	w := &dayWork{now: now, zone: s.TimeZone(), what: what, steps: map[string]dayStepOf{}, drives: map[string]int{}}
 	var err error
-	if w.Weather, err = s.Hold.Outdoors(ctx, s.Store, now, daysAhead*24); err != nil {
+	if w.Weather, err = s.Hold.Outdoors(ctx, hold.AirOf(s.Store), now, daysAhead*24); err != nil {
 		return w, nil, err
 	}
 	w.Air = what.colder(w.Air, 1)
@@ -78,7 +78,7 @@ func (s *Service) gathered(ctx context.Context, what WhatIf, now time.Time) (*da
 	if err := s.dayPeople(ctx, w); err != nil {
 		return w, nil, err
 	}
-	pins, err := s.Store.DayPins(ctx)
+	pins, err := s.Store.Days.DayPins(ctx)
 	if err != nil {
 		return w, nil, err
 	}
@@ -141,11 +141,11 @@ func (w *dayWork) hours(k record.Week) ([]schedule.Window, error) {
 
 // dayPeople are those who work.
 func (s *Service) dayPeople(ctx context.Context, w *dayWork) error {
-	people, err := s.Store.Accounts(ctx)
+	people, err := s.Store.People.Accounts(ctx)
 	if err != nil {
 		return err
 	}
-	weeks, err := s.Store.Weeks(ctx)
+	weeks, err := s.Store.Days.Weeks(ctx)
 	if err != nil {
 		return err
 	}
@@ -249,7 +249,7 @@ type hardens func(adhesive string, width float64) (int, error)
 // Hardens reads the air once and says how long beads take in it.
 func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
 	now := s.Now()
-	air, err := s.Hold.Airs(ctx, s.Store, now, s.TimeZone())(record.AtBench)
+	air, err := s.Hold.Airs(ctx, hold.AirOf(s.Store), now, s.TimeZone())(record.AtBench)
 	if err != nil {
 		return nil, err
 	}

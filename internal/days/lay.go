@@ -169,9 +169,9 @@ func (l *laidDays) keep(ctx context.Context, t *store.Tx, by record.Account, at 
 	}
 	found := false
 	if l.version == 0 {
-		found, err = t.FirstDayPlan(ctx, doc, by.ID, at)
+		found, err = t.Days.FirstDayPlan(ctx, doc, by.ID, at)
 	} else {
-		found, err = t.SetDayPlan(ctx, doc, by.ID, at, l.version)
+		found, err = t.Days.SetDayPlan(ctx, doc, by.ID, at, l.version)
 	}
 	if err == nil && !found {
 		err = change.Stale("the days")
@@ -181,7 +181,7 @@ func (l *laidDays) keep(ctx context.Context, t *store.Tx, by record.Account, at 
 
 // lastPlan is the plan that was last taken, in the minutes of this one, and its version.
 func (s *Service) lastPlan(ctx context.Context, w *dayWork) (schedule.Plan, int, error) {
-	doc, version, err := s.Store.DayPlan(ctx)
+	doc, version, err := s.Store.Days.DayPlan(ctx)
 	if err != nil || doc == nil {
 		return schedule.Plan{}, 0, err
 	}

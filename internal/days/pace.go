@@ -21,7 +21,7 @@ const (
 
 // Learnt is how long work takes here, from what was ticked.
 func (s *Service) Learnt(ctx context.Context) (pace.Pace, error) {
-	seen, err := s.Store.Ticks(ctx, s.Now().Add(-paceBack), mostTicks)
+	seen, err := s.Store.Days.Ticks(ctx, s.Now().Add(-paceBack), mostTicks)
 	if err != nil {
 		return pace.Pace{}, err
 	}
@@ -68,7 +68,7 @@ const mostCame = 1000
 
 // Arrivals is how surely things come when it was said.
 func (s *Service) Arrivals(ctx context.Context) (pace.Arrivals, error) {
-	came, err := s.Store.Came(ctx, s.Now().Add(-paceBack), mostCame)
+	came, err := s.Store.Orders.Came(ctx, s.Now().Add(-paceBack), mostCame)
 	return pace.Arrive(came), err
 }
 

@@ -34,7 +34,7 @@ func (s *ByHand) MakeSo(ctx context.Context, by record.Account, what WhatIf, see
 		for _, m := range what.Move {
 			of := then.w.steps[m.Step]
 			p := record.DayPin{Step: m.Step, Job: of.job, At: m.At, People: m.People}
-			if err := t.SetDayPin(ctx, p, by.ID, s.Now()); err != nil {
+			if err := t.Days.SetDayPin(ctx, p, by.ID, s.Now()); err != nil {
 				return err
 			}
 			said = append(said, fmt.Sprintf("%s of %s pinned", of.title, of.object))
@@ -53,7 +53,7 @@ func (s *ByHand) MakeSo(ctx context.Context, by record.Account, what WhatIf, see
 		if len(said) == 0 {
 			return nil
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Action: "changed",
 			Said: strings.Join(said, "; "), After: what})
 	})
 	if err != nil {
@@ -64,14 +64,14 @@ func (s *ByHand) MakeSo(ctx context.Context, by record.Account, what WhatIf, see
 
 // postponed says at a job that what it waits for comes later.
 func (s *ByHand) postponed(ctx context.Context, t *store.Tx, by record.Account, l LateOne) error {
-	signed, err := t.LockJob(ctx, l.Job)
+	signed, err := t.Jobs.LockJob(ctx, l.Job)
 	if err != nil || signed {
 		return err
 	}
-	if err := t.Postpone(ctx, l.Job, l.Days); err != nil {
+	if err := t.Jobs.Postpone(ctx, l.Job, l.Days); err != nil {
 		return err
 	}
-	return t.Audit(ctx, store.Change{Job: l.Job, Account: by.ID, At: s.Now(), Noun: "wait", Action: "changed",
+	return t.Trail.Audit(ctx, store.Change{Job: l.Job, Account: by.ID, At: s.Now(), Noun: "wait", Action: "changed",
 		Said: fmt.Sprintf("what it waits for comes %d days later", l.Days), After: l})
 }
 
@@ -82,7 +82,7 @@ func (s *ByHand) away(ctx context.Context, t *store.Tx, by record.Account, o Off
 			return err
 		}
 	}
-	weeks, err := t.Weeks(ctx)
+	weeks, err := t.Days.Weeks(ctx)
 	if err != nil {
 		return err
 	}
@@ -92,7 +92,7 @@ func (s *ByHand) away(ctx context.Context, t *store.Tx, by record.Account, o Off
 		w.Account = o.Account
 	}
 	w.Off = slices.Compact(slices.Sorted(slices.Values(append(slices.Clone(w.Off), days...))))
-	found, err := t.SetWeek(ctx, w)
+	found, err := t.Days.SetWeek(ctx, w)
 	if err == nil && !found {
 		err = change.Stale("these hours")
 	}
@@ -102,11 +102,11 @@ func (s *ByHand) away(ctx context.Context, t *store.Tx, by record.Account, o Off
 // Unpin lets a step go where it fits best. One that has no pin stays as it is.
 func (s *ByHand) Unpin(ctx context.Context, by record.Account, step string) (Days, error) {
 	err := s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.DropDayPin(ctx, step)
+		found, err := t.Days.DropDayPin(ctx, step)
 		if err != nil || !found {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Item: step, Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "days", Item: step, Action: "changed",
 			Said: "pin taken out"})
 	})
 	if err != nil {
@@ -150,7 +150,7 @@ func (s *ByHand) Ways(ctx context.Context, job int64) (DayWays, error) {
 	if i < 0 {
 		return DayWays{}, &record.NotFound{What: "this job among the days"}
 	}
-	j, err := s.Store.Job(ctx, job)
+	j, err := s.Store.Jobs.Job(ctx, job)
 	if err != nil {
 		return DayWays{}, err
 	}

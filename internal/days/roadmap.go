@@ -50,7 +50,9 @@ func (w *dayWork) roadsOf(m record.RoadMap) error {
 const roundsAhead = 21
 
 // RoadMap is what the van can go by.
-func (s *Calendar) RoadMap(ctx context.Context) (record.RoadMap, error) { return s.Store.RoadMap(ctx) }
+func (s *Calendar) RoadMap(ctx context.Context) (record.RoadMap, error) {
+	return s.Store.Rounds.RoadMap(ctx)
+}
 
 // SetRoadMap keeps what the van can go by; an owner's to say.
 func (s *Calendar) SetRoadMap(ctx context.Context, by record.Account, m record.RoadMap) error {
@@ -75,14 +77,14 @@ func (s *Calendar) SetRoadMap(ctx context.Context, by record.Account, m record.R
 		return fault.New("home", "no road goes to "+m.Home, "write it as the roads do")
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.SetRoadMap(ctx, m)
+		found, err := t.Rounds.SetRoadMap(ctx, m)
 		if err == nil && !found {
 			err = change.Stale("the road map")
 		}
 		if err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "roads", Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "roads", Action: "changed",
 			Said: fmt.Sprintf("road map: %d roads, %d ferries", len(m.Legs), len(m.Ferries))})
 	})
 }
@@ -101,7 +103,7 @@ func (s *Calendar) SetSite(ctx context.Context, by record.Account, in record.Sit
 	if in.InFrom != "" && in.InTo != "" && in.InTo <= in.InFrom {
 		return fault.New("in_to", "they are out before they are in", "give the hours in order")
 	}
-	m, err := s.Store.RoadMap(ctx)
+	m, err := s.Store.Rounds.RoadMap(ctx)
 	if err != nil {
 		return err
 	}
@@ -111,7 +113,7 @@ func (s *Calendar) SetSite(ctx context.Context, by record.Account, in record.Sit
 		return fault.New("place", "no road goes to "+in.Place, "choose one of the road map, or put it there")
 	}
 	return s.Change(ctx, by, in.Job, func(t *store.Tx) (store.Change, error) {
-		found, err := t.SetSite(ctx, in)
+		found, err := t.Rounds.SetSite(ctx, in)
 		if err == nil && !found {
 			err = change.Stale("where the job is")
 		}

@@ -386,11 +386,11 @@ func (s *RoundPlanner) TakeRound(ctx context.Context, by record.Account, key str
 		if len(tried.Left) > 0 {
 			return 0, fault.New("jobs", tried.Left[0].Object+": "+tried.Left[0].Why, "leave it out, or choose another day")
 		}
-		id, err := t.AddRound(ctx, tried.Sheet.Round, by.ID, s.Now())
+		id, err := t.Rounds.AddRound(ctx, tried.Sheet.Round, by.ID, s.Now())
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "round", Item: fmt.Sprint(id),
+		return id, t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "round", Item: fmt.Sprint(id),
 			Action: "taken",
 			Said:   fmt.Sprintf("round of %d visits on %s", len(tried.Sheet.Stops), in.Day), After: tried.Sheet.Round})
 	})
@@ -404,11 +404,11 @@ func (s *RoundPlanner) TakeRound(ctx context.Context, by record.Account, key str
 // gone.
 func (s *RoundPlanner) DropRound(ctx context.Context, by record.Account, id int64) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.DropRound(ctx, id)
+		found, err := t.Rounds.DropRound(ctx, id)
 		if err != nil || !found {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "round", Item: fmt.Sprint(id), Action: "dropped",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "round", Item: fmt.Sprint(id), Action: "dropped",
 			Said: "round given up"})
 	})
 }

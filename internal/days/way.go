@@ -103,7 +103,7 @@ func (s *Service) laidWith(ctx context.Context, more standing.Job) (*laidDays, i
 // Offer tells when a job could be promised that is not taken in yet.
 func (s *Service) Offer(ctx context.Context, in desk.TakeIn) (DayOffer, error) {
 	out := DayOffer{Ways: []DayWay{}}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.Store.Shops.Own(ctx)
 	if err != nil {
 		return out, err
 	}
@@ -126,7 +126,7 @@ func (s *Service) Offer(ctx context.Context, in desk.TakeIn) (DayOffer, error) {
 	if err := change.Reckonable(&j, 0, nil); err != nil {
 		return out, err
 	}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return out, err
 	}
@@ -192,7 +192,7 @@ type Slip struct {
 // Slipping are the promises that are not safe, the soonest first; of those that have
 // passed nobody needs to be told, and nobody at all who never looked at the days.
 func (s *Service) Slipping(ctx context.Context) ([]Slip, error) {
-	if _, version, err := s.Store.DayPlan(ctx); err != nil || version == 0 {
+	if _, version, err := s.Store.Days.DayPlan(ctx); err != nil || version == 0 {
 		return []Slip{}, err
 	}
 	l, err := s.laid(ctx, WhatIf{})

@@ -17,11 +17,11 @@ import (
 
 // Weeks are when people work; who never said works as usual.
 func (s *Calendar) Weeks(ctx context.Context) ([]record.Week, error) {
-	people, err := s.Store.Accounts(ctx)
+	people, err := s.Store.People.Accounts(ctx)
 	if err != nil {
 		return nil, err
 	}
-	said, err := s.Store.Weeks(ctx)
+	said, err := s.Store.Days.Weeks(ctx)
 	if err != nil {
 		return nil, err
 	}
@@ -70,14 +70,14 @@ func (s *Calendar) SetWeek(ctx context.Context, by record.Account, in record.Wee
 		return err
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.SetWeek(ctx, in)
+		found, err := t.Days.SetWeek(ctx, in)
 		if err == nil && !found {
 			err = change.Stale("these hours")
 		}
 		if err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "week", Item: fmt.Sprint(in.Account),
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "week", Item: fmt.Sprint(in.Account),
 			Action: "changed",
 			Said: "when they work was changed; they may do: " + cmp.Or(strings.Join(in.May, ", "),
 				"nothing of gas, pressure or height"), After: in})
@@ -89,7 +89,7 @@ func (s *Calendar) mayAsBefore(ctx context.Context, by record.Account, in record
 	if by.Role == record.Owner {
 		return nil
 	}
-	weeks, err := s.Store.Weeks(ctx)
+	weeks, err := s.Store.Days.Weeks(ctx)
 	if err != nil {
 		return err
 	}
@@ -105,7 +105,7 @@ var usualPlaces = []record.DayPlace{{Name: "bench", Count: 2}, {Name: "van", Cou
 
 // DayPlaces are how many places there are to work at.
 func (s *Calendar) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
-	said, err := s.Store.DayPlaces(ctx)
+	said, err := s.Store.Days.DayPlaces(ctx)
 	return withPlaces(said), err
 }
 
@@ -140,10 +140,10 @@ func (s *Calendar) SetDayPlace(ctx context.Context, by record.Account, in NewDay
 		return fault.New("count", "from 1 to 20 are expected", "count them again")
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if err := t.LockShop(ctx); err != nil {
+		if err := t.Shops.LockShop(ctx); err != nil {
 			return err
 		}
-		said, err := t.DayPlaces(ctx)
+		said, err := t.Days.DayPlaces(ctx)
 		if err != nil {
 			return err
 		}
@@ -156,10 +156,10 @@ func (s *Calendar) SetDayPlace(ctx context.Context, by record.Account, in NewDay
 					Says: fmt.Sprintf("Somebody else said %d a moment ago. Look again.", p.Count)}
 			}
 		}
-		if err := t.SetDayPlace(ctx, in.DayPlace); err != nil {
+		if err := t.Days.SetDayPlace(ctx, in.DayPlace); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "place", Item: in.Name, Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "place", Item: in.Name, Action: "changed",
 			Said: fmt.Sprintf("%s: %d", in.Name, in.Count), After: in})
 	})
 }

@@ -285,7 +285,7 @@ func (s *Service) Bring(ctx context.Context, by record.Account, key string, c Ca
 		if err != nil {
 			return 0, err
 		}
-		customer, err := t.AddCustomer(ctx, c.Job.Customer)
+		customer, err := t.Jobs.AddCustomer(ctx, c.Job.Customer)
 		if err != nil {
 			return 0, err
 		}
@@ -296,7 +296,7 @@ func (s *Service) Bring(ctx context.Context, by record.Account, key string, c Ca
 		if err != nil {
 			return 0, err
 		}
-		if err := t.CarryJob(ctx, id, by.ID, c.says(c.Seal != "" && hmac.Equal([]byte(c.Seal), []byte(seal))),
+		if err := t.Jobs.CarryJob(ctx, id, by.ID, c.says(c.Seal != "" && hmac.Equal([]byte(c.Seal), []byte(seal))),
 			s.Now()); err != nil {
 			return 0, err
 		}
@@ -306,11 +306,11 @@ func (s *Service) Bring(ctx context.Context, by record.Account, key string, c Ca
 		}
 		for i, p := range photos {
 			from := c.Photos[i]
-			if _, err := t.AddPhoto(ctx, id, from.Entry, p, by.ID, carriedName(from.By), b.when(from.At)); err != nil {
+			if _, err := t.Photos.AddPhoto(ctx, id, from.Entry, p, by.ID, carriedName(from.By), b.when(from.At)); err != nil {
 				return 0, err
 			}
 		}
-		return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: j.Object.Name,
+		return id, t.Trail.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: j.Object.Name,
 			Action: "brought in", Said: "brought in from a document"})
 	})
 }
@@ -340,18 +340,18 @@ func (b bringing) when(at time.Time) time.Time {
 func (b bringing) work(ctx context.Context, id int64, j record.Job) error {
 	for i, e := range j.Strip {
 		e.Position, e.Version, e.Author, e.At = i+1, 1, carriedName(e.By), b.when(e.At)
-		if err := b.t.AddStrip(ctx, id, e, b.by); err != nil {
+		if err := b.t.Strips.AddStrip(ctx, id, e, b.by); err != nil {
 			return err
 		}
 	}
 	for _, g := range j.Guests {
-		guest, err := b.t.AddGuest(ctx, id, g.Guest, b.by, b.when(g.At))
+		guest, err := b.t.Strips.AddGuest(ctx, id, g.Guest, b.by, b.when(g.At))
 		if err != nil {
 			return err
 		}
 		if g.Out != nil {
 			at := b.when(*g.Out)
-			if err := b.t.SetGuestOut(ctx, id, guest, &b.by, &at); err != nil {
+			if err := b.t.Strips.SetGuestOut(ctx, id, guest, &b.by, &at); err != nil {
 				return err
 			}
 		}
@@ -368,7 +368,7 @@ func (b bringing) work(ctx context.Context, id int64, j record.Job) error {
 func (b bringing) pane(ctx context.Context, p record.Pane) error {
 	for _, r := range p.Readings {
 		r.ByID, r.Version, r.Author, r.At = b.by, 1, carriedName(r.By), b.when(r.At)
-		if err := b.t.AddReading(ctx, p.ID, r); err != nil {
+		if err := b.t.Panes.AddReading(ctx, p.ID, r); err != nil {
 			return err
 		}
 	}
@@ -377,26 +377,26 @@ func (b bringing) pane(ctx context.Context, p record.Pane) error {
 		d.Evidence, d.OldPane, d.Version, d.Author, d.At = bench.OrEmpty(d.Evidence), bench.OrEmpty(d.OldPane), 1,
 			carriedName(d.By),
 			b.when(d.At)
-		if err := b.t.SetDiagnosis(ctx, p.ID, d, b.by); err != nil {
+		if err := b.t.Panes.SetDiagnosis(ctx, p.ID, d, b.by); err != nil {
 			return err
 		}
 	}
 	if p.Choice != nil {
 		c := *p.Choice
 		c.Author, c.At = carriedName(c.By), b.when(c.At)
-		if err := b.t.AddChoice(ctx, p.ID, c, b.by); err != nil {
+		if err := b.t.Panes.AddChoice(ctx, p.ID, c, b.by); err != nil {
 			return err
 		}
 	}
 	for _, k := range p.Ticks {
 		k.Version, k.Author, k.At = 1, carriedName(k.By), b.when(k.At)
-		if err := b.t.SetTick(ctx, p.ID, k, b.by); err != nil {
+		if err := b.t.Panes.SetTick(ctx, p.ID, k, b.by); err != nil {
 			return err
 		}
 	}
 	for _, a := range p.Answers {
 		a.Version, a.Author, a.At = 1, carriedName(a.By), b.when(a.At)
-		if err := b.t.SetAnswer(ctx, p.ID, a, b.by); err != nil {
+		if err := b.t.Panes.SetAnswer(ctx, p.ID, a, b.by); err != nil {
 			return err
 		}
 	}

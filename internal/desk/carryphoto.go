@@ -23,7 +23,7 @@ type CarriedPhoto struct {
 func (s *Photos) carriedPhotos(ctx context.Context, j record.Job) ([]CarriedPhoto, error) {
 	var out []CarriedPhoto
 	for _, p := range j.Photos {
-		b, err := s.Store.Picture(ctx, j.ID, p.ID, false)
+		b, err := s.Store.Photos.Picture(ctx, j.ID, p.ID, false)
 		if err != nil {
 			return nil, err
 		}

@@ -22,32 +22,32 @@ func (s *Service) Withdraw(ctx context.Context, by record.Account, job int64, wh
 	}
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		w := record.Withdrawal{By: by.Name, At: s.Now(), Why: why}
-		if err := t.NotBack(ctx, job, by.ID, w.At); err != nil {
+		if err := t.Passports.NotBack(ctx, job, by.ID, w.At); err != nil {
 			return store.Change{}, err
 		}
 		return store.Change{Noun: "job", Action: "withdrawn", Said: "withdrawn: " + why, After: w},
-			t.Withdraw(ctx, job, by.ID, w)
+			t.Jobs.Withdraw(ctx, job, by.ID, w)
 	})
 }
 
 // TakeUp opens a job again that was withdrawn. One that is open stays so.
 func (s *Service) TakeUp(ctx context.Context, by record.Account, job int64) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		state, err := t.JobState(ctx, job)
+		state, err := t.Jobs.JobState(ctx, job)
 		switch {
 		case err != nil || state == "open":
 			return err
 		case state == "signed":
 			return &record.Conflict{Says: "This job is signed off; its ticket stays as it was handed over."}
 		}
-		if err := t.TakeUp(ctx, job); err != nil {
+		if err := t.Jobs.TakeUp(ctx, job); err != nil {
 			return err
 		}
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return err
 		}
-		first, err := t.SameObject(ctx, j.Object.ID)
+		first, err := t.Passports.SameObject(ctx, j.Object.ID)
 		if err != nil {
 			return err
 		}
@@ -57,10 +57,10 @@ func (s *Service) TakeUp(ctx context.Context, by record.Account, job int64) erro
 			}
 		}
 		c := store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "job", Action: "taken up", Said: "taken up again"}
-		if err := t.Audit(ctx, c); err != nil {
+		if err := t.Trail.Audit(ctx, c); err != nil {
 			return err
 		}
-		return t.TouchJob(ctx, job)
+		return t.Jobs.TouchJob(ctx, job)
 	})
 }
 
@@ -75,11 +75,11 @@ func (s *Service) Copy(ctx context.Context, by record.Account, key string, job i
 // Copied takes a job in again, the same object or another like it.
 func (s *Service) Copied(ctx context.Context, by record.Account, key string, job int64, promised *time.Time,
 	same bool) (int64, error) {
-	was, err := s.Store.Job(ctx, job)
+	was, err := s.Store.Jobs.Job(ctx, job)
 	if err != nil {
 		return 0, err
 	}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.Store.Shops.Own(ctx)
 	if err != nil {
 		return 0, err
 	}

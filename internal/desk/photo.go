@@ -26,14 +26,14 @@ func (s *Photos) AddPhoto(ctx context.Context, by record.Account, key string, jo
 	sum := sha256.Sum256(b)
 	request := []any{job, entry, hex.EncodeToString(sum[:])}
 	_, err = s.Create(ctx, by, key, "photo", request, func(t *store.Tx) (int64, error) {
-		signed, err := t.LockJob(ctx, job)
+		signed, err := t.Jobs.LockJob(ctx, job)
 		if err != nil {
 			return 0, err
 		}
 		if signed {
 			return 0, &record.Conflict{Says: "This job is signed off; its pictures stay as they are."}
 		}
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return 0, err
 		}
@@ -43,15 +43,15 @@ func (s *Photos) AddPhoto(ctx context.Context, by record.Account, key string, jo
 		if _, ok := LogEntry(j, entry); entry != "" && !ok {
 			return 0, &record.NotFound{What: "this entry"}
 		}
-		id, err := t.AddPhoto(ctx, job, entry, p, by.ID, "", s.Now())
+		id, err := t.Photos.AddPhoto(ctx, job, entry, p, by.ID, "", s.Now())
 		if err != nil {
 			return 0, err
 		}
-		if err := t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "photo", Item: fmt.Sprint(id),
+		if err := t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "photo", Item: fmt.Sprint(id),
 			Action: "taken", Said: "picture taken"}); err != nil {
 			return 0, err
 		}
-		return id, t.TouchJob(ctx, job)
+		return id, t.Jobs.TouchJob(ctx, job)
 	})
 	return err
 }
@@ -68,7 +68,7 @@ func LogEntry(j record.Job, id string) (record.StripEntry, bool) {
 // DropPhoto takes a picture away.
 func (s *Photos) DropPhoto(ctx context.Context, by record.Account, job, id int64) error {
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		found, err := t.DropPhoto(ctx, job, id)
+		found, err := t.Photos.DropPhoto(ctx, job, id)
 		if err == nil && !found {
 			err = &record.NotFound{What: "this picture"}
 		}
@@ -78,14 +78,14 @@ func (s *Photos) DropPhoto(ctx context.Context, by record.Account, job, id int64
 
 // Picture reads one picture of a job as JPEG, small or full.
 func (s *Photos) Picture(ctx context.Context, job, id int64, small bool) ([]byte, error) {
-	return s.Store.Picture(ctx, job, id, small)
+	return s.Store.Photos.Picture(ctx, job, id, small)
 }
 
 // ShowPhoto puts a picture on the page behind the job's code, or takes it off. None stands
 // there by itself: a picture may show more than whoever took it thought of.
 func (s *Photos) ShowPhoto(ctx context.Context, by record.Account, job, id int64, shown bool) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.ShowPhoto(ctx, job, id, shown)
+		found, err := t.Photos.ShowPhoto(ctx, job, id, shown)
 		if err == nil && !found {
 			err = &record.NotFound{What: "this picture"}
 		}
@@ -96,19 +96,19 @@ func (s *Photos) ShowPhoto(ctx context.Context, by record.Account, job, id int64
 		if !shown {
 			said = "picture taken off its page"
 		}
-		return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "photo", Item: fmt.Sprint(id),
+		return t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "photo", Item: fmt.Sprint(id),
 			Action: "changed", Said: said})
 	})
 }
 
 // ShownPicture reads a picture that stands on the page behind a job's code.
 func (s *Photos) ShownPicture(ctx context.Context, job, id int64) ([]byte, error) {
-	all, err := s.Store.ShownPhotos(ctx, job)
+	all, err := s.Store.Photos.ShownPhotos(ctx, job)
 	if err != nil {
 		return nil, err
 	}
 	if !slices.Contains(all, id) {
 		return nil, &record.NotFound{What: "this picture"}
 	}
-	return s.Store.Picture(ctx, job, id, false)
+	return s.Store.Photos.Picture(ctx, job, id, false)
 }

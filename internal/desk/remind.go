@@ -14,19 +14,19 @@ const cameBackWithin = 365 * 24 * time.Hour
 // sameObject ties the object of a new job to the one that was here before. What was to be
 // looked at of it is looked at now.
 func (s *Service) sameObject(ctx context.Context, t *store.Tx, by record.Account, was, id int64) error {
-	j, err := t.Job(ctx, id)
+	j, err := t.Jobs.Job(ctx, id)
 	if err != nil {
 		return err
 	}
-	before, err := t.Job(ctx, was)
+	before, err := t.Jobs.Job(ctx, was)
 	if err != nil {
 		return err
 	}
-	first, err := t.SameObject(ctx, before.Object.ID)
+	first, err := t.Passports.SameObject(ctx, before.Object.ID)
 	if err != nil {
 		return err
 	}
-	if err := t.SetSameObject(ctx, j.Object.ID, first); err != nil {
+	if err := t.Passports.SetSameObject(ctx, j.Object.ID, first); err != nil {
 		return err
 	}
 	return s.hereAgain(ctx, t, by, first, id)
@@ -34,8 +34,8 @@ func (s *Service) sameObject(ctx context.Context, t *store.Tx, by record.Account
 
 // hereAgain is what an object's being here with a job means for its earlier ones.
 func (s *Service) hereAgain(ctx context.Context, t *store.Tx, by record.Account, first, id int64) error {
-	if err := t.DropReminders(ctx, first, id, by.ID, s.Now()); err != nil {
+	if err := t.Passports.DropReminders(ctx, first, id, by.ID, s.Now()); err != nil {
 		return err
 	}
-	return t.CameBack(ctx, first, id, s.Now().Add(-cameBackWithin), s.Now())
+	return t.Passports.CameBack(ctx, first, id, s.Now().Add(-cameBackWithin), s.Now())
 }

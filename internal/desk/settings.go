@@ -44,7 +44,7 @@ func (s *Service) SetPane(ctx context.Context, by record.Account, at jobview.Ben
 				return store.Change{}, err
 			}
 		}
-		found, err := t.SetPane(ctx, *p)
+		found, err := t.Panes.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = change.Stale("how the pane is held")
 		}
@@ -86,12 +86,12 @@ func (s *Service) SetObject(ctx context.Context, by record.Account, job int64, o
 	return s.ChangeReckoned(ctx, by, job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
 		before := j.Object
 		o.ID = before.ID
-		found, err := t.SetObject(ctx, o)
+		found, err := t.Jobs.SetObject(ctx, o)
 		if err == nil && !found {
 			err = change.Stale("the object")
 		}
 		if err == nil {
-			err = t.IndexJob(ctx, job)
+			err = t.Search.IndexJob(ctx, job)
 		}
 		return store.Change{Noun: "object", Item: o.Name, Action: "changed", Said: "object changed", Before: before,
 			After: o}, err
@@ -110,16 +110,16 @@ func (s *Service) SetJob(ctx context.Context, by record.Account, job int64, j re
 		return fault.New("place", "the work is at the bench or at the customer's", "choose one of the two")
 	}
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		before, err := t.Job(ctx, job)
+		before, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
-		found, err := t.SetJob(ctx, j)
+		found, err := t.Jobs.SetJob(ctx, j)
 		if err == nil && !found {
 			err = change.Stale("the job's dates")
 		}
 		if err == nil {
-			err = t.IndexJob(ctx, job)
+			err = t.Search.IndexJob(ctx, job)
 		}
 		return store.Change{Noun: "job", Item: before.Object.Name, Action: "changed", Said: "promise or place changed",
 			Before: []any{before.Story, before.Place, before.PromisedAt}, After: []any{j.Story, j.Place, j.PromisedAt}}, err
@@ -133,10 +133,10 @@ func (s *Service) SetUnit(ctx context.Context, by record.Account, job int64, u l
 		return fault.New("unit", "a length is in mm or in inches here", "choose mm or in")
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if _, err := t.Job(ctx, job); err != nil {
+		if _, err := t.Jobs.Job(ctx, job); err != nil {
 			return err
 		}
-		return t.SetUnitFor(ctx, job, by.ID, u)
+		return t.Shops.SetUnitFor(ctx, job, by.ID, u)
 	})
 }
 
@@ -154,29 +154,29 @@ func (s *Service) SetCustomer(ctx context.Context, by record.Account, job int64,
 		return err
 	}
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
 		before := j.Customer
 		c.ID = before.ID
-		found, err := t.SetCustomer(ctx, c)
+		found, err := t.Jobs.SetCustomer(ctx, c)
 		if err == nil && !found {
 			err = change.Stale("the customer")
 		}
 		if err != nil {
 			return store.Change{}, err
 		}
-		all, err := t.JobsOf(ctx, c.ID)
+		all, err := t.Search.JobsOf(ctx, c.ID)
 		if err != nil {
 			return store.Change{}, err
 		}
 		for _, id := range all {
-			if err := t.IndexJob(ctx, id); err != nil {
+			if err := t.Search.IndexJob(ctx, id); err != nil {
 				return store.Change{}, err
 			}
 		}
 		return store.Change{Noun: "customer", Item: c.Name, Action: "changed", Said: "customer changed", Before: before,
-			After: c}, t.TouchJobsOf(ctx, c.ID)
+			After: c}, t.Jobs.TouchJobsOf(ctx, c.ID)
 	})
 }

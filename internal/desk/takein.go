@@ -136,7 +136,7 @@ func atSteady(e exposure.Exposure, steady float64) exposure.Exposure {
 
 // TakeIn opens a job. A retry with the same key gives the same job.
 func (s *Service) TakeIn(ctx context.Context, by record.Account, key string, in TakeIn) (int64, error) {
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.Store.Shops.Own(ctx)
 	if err != nil {
 		return 0, err
 	}
@@ -162,10 +162,10 @@ func (s *Service) TakeIn(ctx context.Context, by record.Account, key string, in 
 	id, err := s.Create(ctx, by, key, "job", in, func(t *store.Tx) (int64, error) {
 		customer := in.CustomerID
 		if customer == 0 {
-			if customer, err = t.AddCustomer(ctx, c); err != nil {
+			if customer, err = t.Jobs.AddCustomer(ctx, c); err != nil {
 				return 0, err
 			}
-		} else if has, err := t.HasCustomer(ctx, customer); err != nil || !has {
+		} else if has, err := t.Jobs.HasCustomer(ctx, customer); err != nil || !has {
 			if err == nil {
 				err = fault.New("customer_id", "this customer is not here", "choose one of the list, or type a new name")
 			}
@@ -187,23 +187,23 @@ func (s *Service) TakeIn(ctx context.Context, by record.Account, key string, in 
 func (s *Service) AddJob(ctx context.Context, t *store.Tx, by record.Account, customer int64, j record.Job) (int64,
 	error) {
 	o := j.Object
-	object, err := t.AddObject(ctx, o, customer)
+	object, err := t.Jobs.AddObject(ctx, o, customer)
 	if err != nil {
 		return 0, err
 	}
 	j.Object.ID = object
-	id, err := t.AddJob(ctx, j, by.ID)
+	id, err := t.Jobs.AddJob(ctx, j, by.ID)
 	if err != nil {
 		return 0, err
 	}
 	for i := range j.Panes {
-		if j.Panes[i].ID, err = t.AddPane(ctx, j.Panes[i], id); err != nil {
+		if j.Panes[i].ID, err = t.Panes.AddPane(ctx, j.Panes[i], id); err != nil {
 			return 0, err
 		}
 	}
-	if err := t.IndexJob(ctx, id); err != nil {
+	if err := t.Search.IndexJob(ctx, id); err != nil {
 		return 0, err
 	}
-	return id, t.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: o.Name,
+	return id, t.Trail.Audit(ctx, store.Change{Job: id, Account: by.ID, At: s.Now(), Noun: "job", Item: o.Name,
 		Action: "taken in", Said: "taken in: " + o.Name, After: j})
 }

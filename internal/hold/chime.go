@@ -31,7 +31,7 @@ const (
 // Chimes are the clocks of open jobs that call within three days, one each: the next one,
 // or that which has just gone out.
 func (s *Service) Chimes(ctx context.Context, now time.Time) ([]Chime, error) {
-	running, err := s.Store.RunningCures(ctx, "")
+	running, err := s.Store.Cures.RunningCures(ctx, "")
 	if err != nil {
 		return nil, err
 	}
@@ -42,7 +42,7 @@ func (s *Service) Chimes(ctx context.Context, now time.Time) ([]Chime, error) {
 			out = append(out, *c)
 		}
 	}
-	timers, err := s.Store.RunningTimers(ctx, now.Add(-chimePast))
+	timers, err := s.Store.Cures.RunningTimers(ctx, now.Add(-chimePast))
 	if err != nil {
 		return nil, err
 	}
@@ -57,7 +57,7 @@ func (s *Service) Chimes(ctx context.Context, now time.Time) ([]Chime, error) {
 		}
 		out = append(out, c)
 	}
-	comes, err := s.Store.ArrivingOrders(ctx, now.Add(chimeAhead))
+	comes, err := s.Store.Orders.ArrivingOrders(ctx, now.Add(chimeAhead))
 	if err != nil {
 		return nil, err
 	}

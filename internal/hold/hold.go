@@ -166,7 +166,7 @@ func stood(stays []record.Stay, air func(record.Where) []cure.Air) []cure.Air {
 }
 
 // Airs reads the air of places, each once.
-func (s *Service) Airs(ctx context.Context, q reader, since time.Time,
+func (s *Service) Airs(ctx context.Context, q AirReader, since time.Time,
 	zone *time.Location) func(record.Where) ([]cure.Air,
 	error) {
 	kept := map[record.Where][]cure.Air{}
@@ -191,11 +191,17 @@ func (s *Service) Airs(ctx context.Context, q reader, since time.Time,
 	}
 }
 
-// reader is whoever reads the air: the store, or a write under way.
-type reader interface {
-	Airs(context.Context, record.Where, time.Time) ([]record.AirReading, error)
-	Weather(context.Context, time.Time) ([]record.WeatherHour, error)
+// AirReader reads the air at the places and outdoors: of the store, or of a write under way.
+type AirReader struct {
+	store.Cures
+	store.Rounds
 }
+
+// AirOf reads what is kept.
+func AirOf(s *store.Store) AirReader { return AirReader{s.Cures, s.Rounds} }
+
+// airWithin reads within a write.
+func airWithin(t *store.Tx) AirReader { return AirReader{t.Cures.Cures, t.Rounds.Rounds} }
 
 // unread is what somebody gets who wants a time from air that nobody read.
 func unread(place record.Where) error {
@@ -235,7 +241,7 @@ func (s *Service) Hold(ctx context.Context, at jobview.Bench, zone *time.Locatio
 			since = c.Since
 		}
 	}
-	air := s.Airs(ctx, s.Store, since, zone)
+	air := s.Airs(ctx, AirOf(s.Store), since, zone)
 	title := map[string]string{}
 	for _, st := range v.Reckoning.Plan.Steps {
 		title[st.Key] = st.Title
@@ -273,7 +279,7 @@ func (s *Service) Hold(ctx context.Context, at jobview.Bench, zone *time.Locatio
 
 // tubes are the adhesives in the stores.
 func (s *Service) tubes(ctx context.Context, out *Hold) error {
-	stock, err := s.Store.Stock(ctx, true)
+	stock, err := s.Store.Stocks.Stock(ctx, true)
 	if err != nil {
 		return err
 	}
@@ -281,7 +287,7 @@ func (s *Service) tubes(ctx context.Context, out *Hold) error {
 		if i.Kind != record.AdhesiveStock {
 			continue
 		}
-		opened, err := s.Store.TubeOpened(ctx, i.ID)
+		opened, err := s.Store.Cures.TubeOpened(ctx, i.ID)
 		if err != nil {
 			return err
 		}
@@ -316,7 +322,7 @@ func (s *Service) airNow(ctx context.Context, out *Hold, air func(record.Where) 
 		a := nearest(all, now)
 		out.Air = &record.AirReading{Place: record.AtBench, C: a.C, RH: a.RH, At: now}
 	}
-	read, err := s.Store.Airs(ctx, record.AtBench, now.Add(-airFresh))
+	read, err := s.Store.Cures.Airs(ctx, record.AtBench, now.Add(-airFresh))
 	if err == nil && len(read) > 0 {
 		out.Air, out.Read = &read[len(read)-1], true
 	}
@@ -422,7 +428,7 @@ func (s *Service) StartCure(ctx context.Context, by record.Account, key string, 
 		In Laid
 	}{jobview.Bench{Job: at.Job, Pane: at.Pane}, in}
 	_, err := s.CreateBehind(ctx, by, key, "cure", request, s.LockOpen(ctx, at.Job), func(t *store.Tx) (int64, error) {
-		j, err := t.Job(ctx, at.Job)
+		j, err := t.Jobs.Job(ctx, at.Job)
 		if err != nil {
 			return 0, err
 		}
@@ -448,7 +454,7 @@ func (s *Service) StartCure(ctx context.Context, by record.Account, key string, 
 			c.Since = in.Since.UTC().Truncate(time.Millisecond)
 		}
 		c.Stays = []record.Stay{{From: c.Since, Place: in.Place, Heated: in.Heated}}
-		air := s.Airs(ctx, t, c.Since, zone)
+		air := s.Airs(ctx, airWithin(t), c.Since, zone)
 		got, all, err := s.curing(c, air)
 		if err != nil {
 			return 0, err
@@ -457,17 +463,17 @@ func (s *Service) StartCure(ctx context.Context, by record.Account, key string, 
 			return 0, err
 		}
 		out(&c, got)
-		id, err := t.AddCure(ctx, c, by.ID, s.Now())
+		id, err := t.Cures.AddCure(ctx, c, by.ID, s.Now())
 		if err != nil {
 			return 0, err
 		}
-		if err := t.IndexJob(ctx, at.Job); err != nil {
+		if err := t.Search.IndexJob(ctx, at.Job); err != nil {
 			return 0, err
 		}
-		if err := t.TouchJob(ctx, at.Job); err != nil {
+		if err := t.Jobs.TouchJob(ctx, at.Job); err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "clock", Item: in.Step,
+		return id, t.Trail.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "clock", Item: in.Step,
 			Action: "started", Said: fmt.Sprintf("%s for %s", got.Adhesive.Name, st.Title), After: c})
 	})
 	return err
@@ -483,14 +489,14 @@ func (s *Service) mayOpen(ctx context.Context, t *store.Tx, by record.Account, j
 	}
 	opens := false
 	if c.Item != 0 {
-		i, err := t.StockItem(ctx, c.Item)
+		i, err := t.Stocks.StockItem(ctx, c.Item)
 		if err != nil {
 			return err
 		}
 		if i.Kind != record.AdhesiveStock {
 			return fault.New("item", stock.Called(i)+" is no adhesive", "choose a tube of the list")
 		}
-		opened, err := t.TubeOpened(ctx, c.Item)
+		opened, err := t.Cures.TubeOpened(ctx, c.Item)
 		if err != nil {
 			return err
 		}
@@ -503,14 +509,14 @@ func (s *Service) mayOpen(ctx context.Context, t *store.Tx, by record.Account, j
 		}
 		c.Lot = i.Lot
 		if opens {
-			found, err := t.Move(ctx, i.ID, -1, "opened", job, by.ID, s.Now())
+			found, err := t.Stocks.Move(ctx, i.ID, -1, "opened", job, by.ID, s.Now())
 			if err == nil && !found {
 				err = fault.New("item", "none of it is left", "take another tube, or book in what there is")
 			}
 			if err != nil {
 				return err
 			}
-			if err := t.OpenTube(ctx, i.ID, c.Since); err != nil {
+			if err := t.Cures.OpenTube(ctx, i.ID, c.Since); err != nil {
 				return err
 			}
 		}
@@ -548,12 +554,12 @@ func (s *Service) MoveCure(ctx context.Context, by record.Account, at jobview.Be
 	return s.cureChange(ctx, by, at, id, version, func(t *store.Tx, c *record.Cure) (string, error) {
 		to.From = s.Now()
 		c.Stays = append(slices.Clone(c.Stays), to)
-		got, _, err := s.curing(*c, s.Airs(ctx, t, c.Since, zone))
+		got, _, err := s.curing(*c, s.Airs(ctx, airWithin(t), c.Since, zone))
 		if err != nil {
 			return "", err
 		}
 		out(c, got)
-		found, err := t.SetCure(ctx, *c)
+		found, err := t.Cures.SetCure(ctx, *c)
 		if err == nil && !found {
 			err = change.Stale("this clock")
 		}
@@ -568,7 +574,7 @@ func (s *Service) MoveCure(ctx context.Context, by record.Account, at jobview.Be
 // DropCure takes a clock out: it was started by mistake, or the bond was opened again.
 func (s *Service) DropCure(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int) error {
 	return s.cureChange(ctx, by, at, id, version, func(t *store.Tx, c *record.Cure) (string, error) {
-		return "taken out", t.DropCure(ctx, c.Pane, c.ID)
+		return "taken out", t.Cures.DropCure(ctx, c.Pane, c.ID)
 	})
 }
 
@@ -615,7 +621,7 @@ func (s *Service) NoteAir(ctx context.Context, by record.Account, in record.AirR
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
 		in.At = s.Now()
-		if err := t.AddAir(ctx, in, by.ID); err != nil {
+		if err := t.Cures.AddAir(ctx, in, by.ID); err != nil {
 			return err
 		}
 		return s.reckonedAgain(ctx, t, in.Place, zone)
@@ -626,7 +632,7 @@ func (s *Service) NoteAir(ctx context.Context, by record.Account, in record.AirR
 // everywhere.
 func (s *Service) reckonedAgain(ctx context.Context, t *store.Tx, place record.Where, zone *time.Location) error {
 	now := s.Now()
-	running, err := t.RunningCures(ctx, place)
+	running, err := t.Cures.RunningCures(ctx, place)
 	if err != nil {
 		return err
 	}
@@ -635,7 +641,7 @@ func (s *Service) reckonedAgain(ctx context.Context, t *store.Tx, place record.W
 			continue
 		}
 		was := c.Cure
-		got, _, err := s.curing(c.Cure, s.Airs(ctx, t, c.Since, zone))
+		got, _, err := s.curing(c.Cure, s.Airs(ctx, airWithin(t), c.Since, zone))
 		if f := fault.Of(err); f != nil && f.Field == "air" {
 			continue // its times stand as they were kept
 		}
@@ -650,10 +656,10 @@ func (s *Service) reckonedAgain(ctx context.Context, t *store.Tx, place record.W
 		if was.Ready != nil && was.Ready.Before(now) {
 			c.Ready = was.Ready
 		}
-		if err := t.SetReady(ctx, c.Cure); err != nil {
+		if err := t.Cures.SetReady(ctx, c.Cure); err != nil {
 			return err
 		}
-		if err := t.TouchJob(ctx, c.Job); err != nil {
+		if err := t.Jobs.TouchJob(ctx, c.Job); err != nil {
 			return err
 		}
 	}

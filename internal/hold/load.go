@@ -34,11 +34,11 @@ type LoadOut struct {
 // Load works out a pane under loads.
 func (s *Service) Load(ctx context.Context, in LoadIn) (LoadOut, error) {
 	out := LoadOut{}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return out, err
 	}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.Store.Shops.Own(ctx)
 	if err != nil {
 		return out, err
 	}

@@ -40,7 +40,7 @@ func (s *Timers) StartTimer(ctx context.Context, by record.Account, key string, 
 		In StartedTimer
 	}{jobview.Bench{Job: at.Job, Pane: at.Pane}, in}
 	_, err = s.CreateBehind(ctx, by, key, "timer", request, s.LockOpen(ctx, at.Job), func(t *store.Tx) (int64, error) {
-		j, err := t.Job(ctx, at.Job)
+		j, err := t.Jobs.Job(ctx, at.Job)
 		if err != nil {
 			return 0, err
 		}
@@ -61,14 +61,14 @@ func (s *Timers) StartTimer(ctx context.Context, by record.Account, key string, 
 		if err := gateOf(&j, p, run); err != nil {
 			return 0, err
 		}
-		id, err := t.AddTimer(ctx, record.Timer{Pane: p.ID, Run: run}, by.ID, s.Now())
+		id, err := t.Cures.AddTimer(ctx, record.Timer{Pane: p.ID, Run: run}, by.ID, s.Now())
 		if err != nil {
 			return 0, err
 		}
-		if err := t.TouchJob(ctx, at.Job); err != nil {
+		if err := t.Jobs.TouchJob(ctx, at.Job); err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "timer", Item: fmt.Sprint(id),
+		return id, t.Trail.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "timer", Item: fmt.Sprint(id),
 			Action: "started", Said: "clock started: " + run.What, After: run})
 	})
 	return err
@@ -114,7 +114,7 @@ func (s *Timers) NextTimer(ctx context.Context, by record.Account, at jobview.Be
 		if v.Run, err = timer.Start(v.Run, 0, s.Now()); err != nil {
 			return "", err
 		}
-		found, err := t.SetTimer(ctx, *v)
+		found, err := t.Cures.SetTimer(ctx, *v)
 		if err == nil && !found {
 			err = change.Stale("this clock")
 		}
@@ -125,7 +125,7 @@ func (s *Timers) NextTimer(ctx context.Context, by record.Account, at jobview.Be
 // DropTimer takes a clock out: it was started by mistake, or is not needed.
 func (s *Timers) DropTimer(ctx context.Context, by record.Account, at jobview.Bench, id int64, version int) error {
 	return s.timerChange(ctx, by, at, id, version, func(t *store.Tx, v *record.Timer) (string, error) {
-		return "clock taken out: " + v.What, t.DropTimer(ctx, v.Pane, v.ID)
+		return "clock taken out: " + v.What, t.Cures.DropTimer(ctx, v.Pane, v.ID)
 	})
 }
 

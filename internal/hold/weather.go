@@ -22,7 +22,7 @@ type Weather struct {
 
 // Outdoors is the weather from a moment on, as the kept forecast says. Where that says
 // nothing the made-up shop has its simulated station; a real one knows nothing of it.
-func (s *Service) Outdoors(ctx context.Context, q reader, from time.Time, hours int) (Weather, error) {
+func (s *Service) Outdoors(ctx context.Context, q AirReader, from time.Time, hours int) (Weather, error) {
 	w := Weather{wet: map[int64]bool{}}
 	from = from.UTC().Truncate(time.Hour)
 	said, err := q.Weather(ctx, from)
@@ -61,7 +61,7 @@ type ForecastKept struct {
 
 // Forecast tells what is kept of forecasts.
 func (s *Service) Forecast(ctx context.Context) (ForecastKept, error) {
-	all, err := s.Store.Weather(ctx, s.Now().Truncate(time.Hour))
+	all, err := s.Store.Rounds.Weather(ctx, s.Now().Truncate(time.Hour))
 	if err != nil || len(all) == 0 {
 		return ForecastKept{}, err
 	}
@@ -81,12 +81,12 @@ func (s *Service) SetForecast(ctx context.Context, by record.Account, r io.Reade
 			all[n-1].At.Format("2 Jan 2006")), "take in one for the days to come")
 	}
 	return s.weatherWrite(ctx, by, fmt.Sprintf("forecast of %d hours taken in", len(all)),
-		func(t *store.Tx) error { return t.SetWeather(ctx, all) })
+		func(t *store.Tx) error { return t.Rounds.SetWeather(ctx, all) })
 }
 
 // DropForecast forgets the forecast that was taken in.
 func (s *Service) DropForecast(ctx context.Context, by record.Account) error {
-	return s.weatherWrite(ctx, by, "forecast given up", func(t *store.Tx) error { return t.DropWeather(ctx) })
+	return s.weatherWrite(ctx, by, "forecast given up", func(t *store.Tx) error { return t.Rounds.DropWeather(ctx) })
 }
 
 func (s *Service) weatherWrite(ctx context.Context, by record.Account, said string, write func(*store.Tx) error) error {
@@ -97,6 +97,6 @@ func (s *Service) weatherWrite(ctx context.Context, by record.Account, said stri
 		if err := s.reckonedAgain(ctx, t, "", s.TimeZone()); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "weather", Action: "changed", Said: said})
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "weather", Action: "changed", Said: said})
 	})
 }

@@ -29,7 +29,7 @@ type BendOut struct {
 
 // Bend works a curve out and holds it against each sheet that bends cold.
 func (s *Service) Bend(ctx context.Context, in BendIn) (BendOut, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return BendOut{}, err
 	}
@@ -58,7 +58,7 @@ func (s *Service) Bend(ctx context.Context, in BendIn) (BendOut, error) {
 			Working: working.Of("2 × {R} × asin({c} / (2 × {R}))", b.Girth, "mm", working.In("R", "radius", b.Radius, "mm",
 				origin.Sum()), chord)},
 	}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.Store.Shops.Own(ctx)
 	if err != nil {
 		return BendOut{}, err
 	}

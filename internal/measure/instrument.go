@@ -26,7 +26,7 @@ func (s *Service) Press(ctx context.Context, by record.Account, name instrument.
 		return e, &record.Denied{Why: "Simulated instruments measure in the made-up shop alone."}
 	}
 	err := s.Store.Write(ctx, func(t *store.Tx) error {
-		last, err := t.LastSignal(ctx, by.ID)
+		last, err := t.Signals.LastSignal(ctx, by.ID)
 		if err != nil {
 			return err
 		}
@@ -34,10 +34,10 @@ func (s *Service) Press(ctx context.Context, by record.Account, name instrument.
 		if e, err = instrument.Simulate(name, int(last+1), in.Truth, in.Low, r); err != nil {
 			return err
 		}
-		if err := t.DropSignals(ctx, by.ID, s.Now().Add(-change.SignalsKept)); err != nil {
+		if err := t.Signals.DropSignals(ctx, by.ID, s.Now().Add(-change.SignalsKept)); err != nil {
 			return err
 		}
-		_, err = t.AddSignal(ctx, by.ID, e.Line(), in.Drop, s.Now())
+		_, err = t.Signals.AddSignal(ctx, by.ID, e.Line(), in.Drop, s.Now())
 		return err
 	})
 	return e, err
@@ -53,7 +53,7 @@ type Signal struct {
 
 // Signals lists what came for a person after an id.
 func (s *Service) Signals(ctx context.Context, by record.Account, after int64) ([]Signal, error) {
-	found, err := s.Store.Signals(ctx, by.ID, after)
+	found, err := s.Store.Signals.Signals(ctx, by.ID, after)
 	out := make([]Signal, 0, len(found))
 	for _, f := range found {
 		out = append(out, Signal(f))
@@ -63,5 +63,5 @@ func (s *Service) Signals(ctx context.Context, by record.Account, after int64) (
 
 // LastSignal is where a person's stream begins.
 func (s *Service) LastSignal(ctx context.Context, by record.Account) (int64, error) {
-	return s.Store.LastSignal(ctx, by.ID)
+	return s.Store.Signals.LastSignal(ctx, by.ID)
 }

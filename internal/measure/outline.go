@@ -43,7 +43,7 @@ type OutlineOut struct {
 // Outline makes an outline and works out what follows from it.
 func (s *Service) Outline(ctx context.Context, in OutlineIn) (OutlineOut, error) {
 	var out OutlineOut
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return out, err
 	}

@@ -48,11 +48,11 @@ func (in PackIn) pack(vs own.Values) (heat.Pack, error) {
 
 // Pack solves a pack and compares every order and facing of its panes.
 func (s *Service) Pack(ctx context.Context, in PackIn) (PackOut, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return PackOut{}, err
 	}
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.Store.Shops.Own(ctx)
 	if err != nil {
 		return PackOut{}, err
 	}
@@ -98,7 +98,7 @@ func (s *Service) SetPack(ctx context.Context, by record.Account, job int64, in 
 				return store.Change{}, change.Stale("the pack of this object")
 			}
 			p.Stack = in.Stack.In(i + 1)
-			if _, err := t.SetPane(ctx, *p); err != nil {
+			if _, err := t.Panes.SetPane(ctx, *p); err != nil {
 				return store.Change{}, err
 			}
 		}

@@ -67,9 +67,9 @@ func (s *Service) LayOut(ctx context.Context, by record.Account, job int64, in L
 		}
 		for i, p := range panes {
 			if i < had {
-				err = t.MovePane(ctx, p)
+				err = t.Panes.MovePane(ctx, p)
 			} else {
-				_, err = t.AddPane(ctx, p, job)
+				_, err = t.Panes.AddPane(ctx, p, job)
 			}
 			if err != nil {
 				return store.Change{}, err
@@ -105,7 +105,7 @@ func (s *Service) PlacePane(ctx context.Context, by record.Account, at jobview.B
 		}
 		p.Spot = spot
 		return store.Change{Noun: "panes", Item: fmt.Sprint(p.Number), Action: "moved", Said: "put elsewhere on the object",
-			Before: before, After: spot}, t.MovePane(ctx, *p)
+			Before: before, After: spot}, t.Panes.MovePane(ctx, *p)
 	})
 }
 
@@ -119,13 +119,13 @@ func (s *Service) DropPane(ctx context.Context, by record.Account, at jobview.Be
 			return store.Change{}, fault.New("pane", "something was read, seen or done here",
 				"take it back first, or keep the pane")
 		}
-		if err := t.DropPane(ctx, p.ID); err != nil {
+		if err := t.Panes.DropPane(ctx, p.ID); err != nil {
 			return store.Change{}, err
 		}
 		for _, other := range j.Panes {
 			if other.Number > p.Number {
 				other.Number--
-				if err := t.MovePane(ctx, other); err != nil {
+				if err := t.Panes.MovePane(ctx, other); err != nil {
 					return store.Change{}, err
 				}
 			}
@@ -156,7 +156,7 @@ func (s *Service) LayDrawn(ctx context.Context, by record.Account, at jobview.Be
 		if err := change.Worse(j, &was, p); err != nil {
 			return store.Change{}, err
 		}
-		found, err := t.SetPane(ctx, *p)
+		found, err := t.Panes.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = change.Stale("how the pane is held")
 		}

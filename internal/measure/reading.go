@@ -47,7 +47,7 @@ func Understand(text string, unit length.Unit, with length.Instrument, place rea
 // somebody else has read the place since, it is a Conflict that says what they
 // read; a retry of the same reading is taken for done.
 func (s *Service) Read(ctx context.Context, by record.Account, at jobview.Bench, place reading.Place, in Said) error {
-	unit, err := s.Store.UnitFor(ctx, at.Job, by.ID)
+	unit, err := s.Store.Shops.UnitFor(ctx, at.Job, by.ID)
 	if err != nil {
 		return err
 	}
@@ -67,7 +67,7 @@ func (s *Service) Read(ctx context.Context, by record.Account, at jobview.Bench,
 		if err := bench.Possible(j, p, place, r); err != nil {
 			return store.Change{}, err
 		}
-		live, err := t.LiveReading(ctx, pane, place)
+		live, err := t.Panes.LiveReading(ctx, pane, place)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -80,15 +80,15 @@ func (s *Service) Read(ctx context.Context, by record.Account, at jobview.Bench,
 		if err := doubted(p, info, r, unit); err != nil && !in.Sure {
 			return store.Change{}, err
 		}
-		last, err := t.LastReadingVersion(ctx, pane, place)
+		last, err := t.Panes.LastReadingVersion(ctx, pane, place)
 		if err != nil {
 			return store.Change{}, err
 		}
-		if err := t.RetireReading(ctx, pane, place); err != nil {
+		if err := t.Panes.RetireReading(ctx, pane, place); err != nil {
 			return store.Change{}, err
 		}
 		v := record.Reading{Place: place, Reading: r, Instrument: in.Instrument, ByID: by.ID, At: s.Now(), Version: last + 1}
-		if err := t.AddReading(ctx, pane, v); err != nil {
+		if err := t.Panes.AddReading(ctx, pane, v); err != nil {
 			return store.Change{}, err
 		}
 		c := store.Change{Noun: "reading", Item: string(place), Action: "read", Before: live, After: v,
@@ -168,7 +168,7 @@ func (s *Service) TakeBack(ctx context.Context, by record.Account, at jobview.Be
 		return err
 	}
 	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		live, err := t.LiveReading(ctx, p.ID, place)
+		live, err := t.Panes.LiveReading(ctx, p.ID, place)
 		if err != nil || live == nil {
 			return store.Change{}, err
 		}
@@ -177,7 +177,7 @@ func (s *Service) TakeBack(ctx context.Context, by record.Account, at jobview.Be
 		}
 		c := store.Change{Noun: "reading", Item: string(place), Action: "taken back",
 			Said: fmt.Sprintf("%s: %s taken back", info.Name, live.Reading.Text), Before: live}
-		if err := t.RetireReading(ctx, p.ID, place); err != nil || jobview.TickOf(p, bench.MeasureStep) == nil {
+		if err := t.Panes.RetireReading(ctx, p.ID, place); err != nil || jobview.TickOf(p, bench.MeasureStep) == nil {
 			return c, err
 		}
 		f, err := s.Bench.Follower(ctx, t, by, j.ID, p.ID)

@@ -51,7 +51,7 @@ type SashOut struct {
 
 // Sash solves a sash both ways.
 func (s *Sums) Sash(ctx context.Context, in SashIn) (across, down SashOut, err error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return across, down, err
 	}
@@ -123,7 +123,7 @@ func (w SashWay) solve(way string, unit length.Unit, with length.Instrument, nam
 
 // Thickness tells the nominal thickness of a caliper reading.
 func (s *Sums) Thickness(ctx context.Context, text string) (thickness.Answer, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return thickness.Answer{}, err
 	}
@@ -164,7 +164,7 @@ func (s *Sums) presented(ctx context.Context, f []working.Figure, err error) ([]
 	if err != nil {
 		return nil, err
 	}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	return reckon.Present(f, shop.Unit), err
 }
 

@@ -27,7 +27,7 @@ type PhotoOut struct {
 // PhotoTemplate takes the perspective out of a marked photo. The photo itself
 // stays where it is: the marks are enough.
 func (s *Service) PhotoTemplate(ctx context.Context, in perspective.In) (PhotoOut, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return PhotoOut{}, err
 	}
@@ -70,7 +70,7 @@ func (s *Service) LaySash(ctx context.Context, by record.Account, job int64, in 
 	laid := 0
 	err = s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
 		laid = 0
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -119,11 +119,11 @@ func (s *Service) layLight(ctx context.Context, t *store.Tx, by record.Account, 
 		if err := x.place.Check(r); err != nil {
 			return 0, err
 		}
-		last, err := t.LastReadingVersion(ctx, p.ID, x.place)
+		last, err := t.Panes.LastReadingVersion(ctx, p.ID, x.place)
 		if err != nil {
 			return 0, err
 		}
-		if err := t.AddReading(ctx, p.ID, record.Reading{Place: x.place, Reading: r, Instrument: length.Tape, ByID: by.ID,
+		if err := t.Panes.AddReading(ctx, p.ID, record.Reading{Place: x.place, Reading: r, Instrument: length.Tape, ByID: by.ID,
 			At: s.Now(), Version: last + 1}); err != nil {
 			return 0, err
 		}

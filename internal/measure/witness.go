@@ -37,7 +37,7 @@ type Heard struct {
 
 // Witness joins them. A doubt that was not typed is the kind's usual one.
 func (s *Service) Witness(ctx context.Context, in WitnessIn) (witness.Pane, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return witness.Pane{}, err
 	}
@@ -88,7 +88,7 @@ func readHeard(rows []Heard, unit length.Unit) ([]witness.Said, error) {
 // SetHeard keeps what else speaks for the size of a pane. The opening and the old
 // pane have their own places on the table.
 func (s *Service) SetHeard(ctx context.Context, by record.Account, at jobview.Bench, rows []Heard, version int) error {
-	unit, err := s.Store.UnitFor(ctx, at.Job, by.ID)
+	unit, err := s.Store.Shops.UnitFor(ctx, at.Job, by.ID)
 	if err != nil {
 		return err
 	}
@@ -109,7 +109,7 @@ func (s *Service) SetHeard(ctx context.Context, by record.Account, at jobview.Be
 		if err := change.Worse(j, &was, p); err != nil {
 			return store.Change{}, err
 		}
-		found, err := t.SetPane(ctx, *p)
+		found, err := t.Panes.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = change.Stale("who says the size")
 		}

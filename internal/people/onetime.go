@@ -47,7 +47,7 @@ func (s *OneTime) GiveWord(ctx context.Context, by record.Account, id int64) (st
 	if err := OwnerOnly(by); err != nil {
 		return "", err
 	}
-	a, err := s.Store.Account(ctx, id)
+	a, err := s.Store.People.Account(ctx, id)
 	if err != nil {
 		return "", err
 	}
@@ -56,7 +56,7 @@ func (s *OneTime) GiveWord(ctx context.Context, by record.Account, id int64) (st
 
 // GiveWordTo is GiveWord from the machine itself, for an owner who is lost.
 func (s *OneTime) GiveWordTo(ctx context.Context, login string) (string, error) {
-	a, _, err := s.Store.Credentials(ctx, canonical(login))
+	a, _, err := s.Store.People.Credentials(ctx, canonical(login))
 	if err != nil {
 		return "", err
 	}
@@ -69,10 +69,10 @@ func (s *OneTime) giveWord(ctx context.Context, by int64, a record.Account, said
 		return "", err
 	}
 	return w, s.Store.Write(ctx, func(t *store.Tx) error {
-		if err := t.SetResetWord(ctx, a.ID, wordDigest(w), s.Now().Add(wordLife)); err != nil {
+		if err := t.People.SetResetWord(ctx, a.ID, wordDigest(w), s.Now().Add(wordLife)); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by, At: s.Now(), Noun: "person", Item: a.Login, Action: "word", Said: said})
+		return t.Trail.Audit(ctx, store.Change{Account: by, At: s.Now(), Noun: "person", Item: a.Login, Action: "word", Said: said})
 	})
 }
 
@@ -111,7 +111,7 @@ func (s *OneTime) resetPassword(ctx context.Context, in Reset, address string) (
 		return a, err
 	}
 	return a, s.Store.Write(ctx, func(t *store.Tx) error {
-		used, err := t.UseResetWord(ctx, a.ID, wordDigest(in.Word), s.Now())
+		used, err := t.People.UseResetWord(ctx, a.ID, wordDigest(in.Word), s.Now())
 		if err != nil {
 			return err
 		}
@@ -119,16 +119,16 @@ func (s *OneTime) resetPassword(ctx context.Context, in Reset, address string) (
 			return fault.New("word", "this name and word do not belong together, or the word is over",
 				"ask the owner for a new one")
 		}
-		if err := t.SetPassword(ctx, a.ID, hash); err != nil {
+		if err := t.People.SetPassword(ctx, a.ID, hash); err != nil {
 			return err
 		}
-		if err := t.EndSessions(ctx, a.ID, 0); err != nil {
+		if err := t.People.EndSessions(ctx, a.ID, 0); err != nil {
 			return err
 		}
 		if err := s.passed(ctx, t, all, a, address); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: a.ID, At: s.Now(), Noun: "person", Item: login, Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: a.ID, At: s.Now(), Noun: "person", Item: login, Action: "changed",
 			Said: "new password set with a word"})
 	})
 }

@@ -45,7 +45,7 @@ func (s *Service) checkPerson(p Person, names ...string) (Person, error) {
 
 // NeedsSetup says whether nobody has been set up yet.
 func (s *Service) NeedsSetup(ctx context.Context) (bool, error) {
-	has, err := s.Store.HasOwner(ctx)
+	has, err := s.Store.People.HasOwner(ctx)
 	return !has, err
 }
 
@@ -70,23 +70,23 @@ func (s *Service) Setup(ctx context.Context, shop record.Shop, owner Person) (re
 	}
 	var id int64
 	err = s.Store.Write(ctx, func(t *store.Tx) error {
-		if err := t.AddShop(ctx, shop); err != nil {
+		if err := t.Shops.AddShop(ctx, shop); err != nil {
 			if store.IsDuplicate(err) {
 				return &record.Conflict{Says: "This shop is set up already; sign in instead."}
 			}
 			return err
 		}
-		if id, err = t.AddAccount(ctx, record.Account{Name: owner.Name, Login: owner.Login, Role: record.Owner}, hash,
+		if id, err = t.People.AddAccount(ctx, record.Account{Name: owner.Name, Login: owner.Login, Role: record.Owner}, hash,
 			s.Now()); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: id, At: s.Now(), Noun: "shop", Item: shop.Name, Action: "set up",
+		return t.Trail.Audit(ctx, store.Change{Account: id, At: s.Now(), Noun: "shop", Item: shop.Name, Action: "set up",
 			Said: "shop set up"})
 	})
 	if err != nil {
 		return record.Account{}, err
 	}
-	return s.Store.Account(ctx, id)
+	return s.Store.People.Account(ctx, id)
 }
 
 func checkShop(v record.Shop) (record.Shop, error) {
@@ -113,20 +113,20 @@ func (s *Service) AddPerson(ctx context.Context, by record.Account, key string, 
 		return record.Account{}, err
 	}
 	id, err := s.Create(ctx, by, key, "person", p, func(t *store.Tx) (int64, error) {
-		id, err := t.AddAccount(ctx, record.Account{Name: p.Name, Login: p.Login, Role: p.Role}, hash, s.Now())
+		id, err := t.People.AddAccount(ctx, record.Account{Name: p.Name, Login: p.Login, Role: p.Role}, hash, s.Now())
 		if store.IsDuplicate(err) {
 			return 0, fault.New("login", "somebody has this sign-in name already", "take another")
 		}
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: p.Login, Action: "added",
+		return id, t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: p.Login, Action: "added",
 			Said: p.Name + " added"})
 	})
 	if err != nil {
 		return record.Account{}, err
 	}
-	return s.Store.Account(ctx, id)
+	return s.Store.People.Account(ctx, id)
 }
 
 // SetPerson changes a role or lets somebody in or out. The last owner stays.
@@ -135,19 +135,19 @@ func (s *Service) SetPerson(ctx context.Context, by record.Account, id int64, ro
 	if err := OwnerOnly(by); err != nil {
 		return record.Account{}, err
 	}
-	before, err := s.Store.Account(ctx, id)
+	before, err := s.Store.People.Account(ctx, id)
 	if err != nil {
 		return record.Account{}, err
 	}
 	err = s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.SetAccount(ctx, id, role, active, version)
+		found, err := t.People.SetAccount(ctx, id, role, active, version)
 		if err != nil {
 			return err
 		}
 		if !found {
 			return &record.Conflict{Says: before.Name + " was changed by somebody else a moment ago; look again."}
 		}
-		n, err := t.ActiveOwners(ctx)
+		n, err := t.People.ActiveOwners(ctx)
 		if err != nil {
 			return err
 		}
@@ -155,17 +155,17 @@ func (s *Service) SetPerson(ctx context.Context, by record.Account, id int64, ro
 			return fault.New("role", "this is the last owner", "make somebody else an owner first")
 		}
 		if !active {
-			if err := t.EndSessions(ctx, id, 0); err != nil {
+			if err := t.People.EndSessions(ctx, id, 0); err != nil {
 				return err
 			}
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: before.Login, Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: before.Login, Action: "changed",
 			Said: fmt.Sprintf("%s: %s, may sign in: %v", before.Name, role, active), Before: before})
 	})
 	if err != nil {
 		return record.Account{}, err
 	}
-	return s.Store.Account(ctx, id)
+	return s.Store.People.Account(ctx, id)
 }
 
 // SetOwnPassword changes a person's own password and ends their other sessions;
@@ -197,16 +197,16 @@ func (s *Service) SetOwnPassword(ctx context.Context, by record.Account, here in
 		return err
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if err := t.SetPassword(ctx, by.ID, fresh); err != nil {
+		if err := t.People.SetPassword(ctx, by.ID, fresh); err != nil {
 			return err
 		}
-		if err := t.EndSessions(ctx, by.ID, here); err != nil {
+		if err := t.People.EndSessions(ctx, by.ID, here); err != nil {
 			return err
 		}
 		if err := s.passed(ctx, t, all, by, address); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: by.Login, Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: by.Login, Action: "changed",
 			Said: "own password changed"})
 	})
 }
@@ -232,7 +232,7 @@ func (s *Service) reached(ctx context.Context, address, name string) (string, er
 // Address is what codes, calendars and pages that go out lead to; nothing while nobody set
 // one. here is where the caller is: it is good enough for the made-up shop.
 func (s *Service) Address(ctx context.Context, here string) (string, error) {
-	v, err := s.Store.Shop(ctx)
+	v, err := s.Store.Shops.Shop(ctx)
 	if err != nil || v.Address != "" || !s.MadeUp {
 		return v.Address, err
 	}
@@ -248,7 +248,7 @@ func (s *Service) SetShop(ctx context.Context, by record.Account, v record.Shop)
 	if err != nil {
 		return v, err
 	}
-	before, err := s.Store.Shop(ctx)
+	before, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return v, err
 	}
@@ -258,20 +258,20 @@ func (s *Service) SetShop(ctx context.Context, by record.Account, v record.Shop)
 		}
 	}
 	err = s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.SetShop(ctx, v)
+		found, err := t.Shops.SetShop(ctx, v)
 		if err != nil {
 			return err
 		}
 		if !found {
 			return &record.Conflict{Says: "The shop's settings were changed by somebody else a moment ago; look again."}
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "shop", Item: v.Name, Action: "changed",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "shop", Item: v.Name, Action: "changed",
 			Said: "shop settings changed", Before: before, After: v})
 	})
 	if err != nil {
 		return v, err
 	}
-	return s.Store.Shop(ctx)
+	return s.Store.Shops.Shop(ctx)
 }
 
 func OwnerOnly(by record.Account) error {
@@ -282,4 +282,6 @@ func OwnerOnly(by record.Account) error {
 }
 
 // List gives the people of the shop, by name.
-func (s *Service) List(ctx context.Context) ([]record.Account, error) { return s.Store.Accounts(ctx) }
+func (s *Service) List(ctx context.Context) ([]record.Account, error) {
+	return s.Store.People.Accounts(ctx)
+}

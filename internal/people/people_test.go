@@ -29,7 +29,7 @@ func open(t *testing.T) (*Service, record.Account, record.Account) {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { _ = st.Close() })
-	all, err := st.Accounts(ctx)
+	all, err := st.People.Accounts(ctx)
 	if err != nil || len(all) != 2 {
 		t.Fatalf("%d people, %v", len(all), err)
 	}

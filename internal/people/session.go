@@ -33,7 +33,7 @@ func (s *Service) Enter(ctx context.Context, a record.Account, device, address s
 	}
 	token := base64.RawURLEncoding.EncodeToString(raw)
 	return token, s.Store.Write(ctx, func(t *store.Tx) error {
-		return t.AddSession(ctx, digest(token), a.ID, typed.Plain(device, 120), typed.Plain(address, 60), s.Now())
+		return t.People.AddSession(ctx, digest(token), a.ID, typed.Plain(device, 120), typed.Plain(address, 60), s.Now())
 	})
 }
 
@@ -47,7 +47,7 @@ func (s *Service) Who(ctx context.Context, token string) (record.Account, record
 	if token == "" || len(token) > 100 {
 		return record.Account{}, record.Session{}, errNoSession
 	}
-	v, a, err := s.Store.Session(ctx, digest(token))
+	v, a, err := s.Store.People.Session(ctx, digest(token))
 	var missing *record.NotFound
 	now := s.Now()
 	switch {
@@ -58,7 +58,7 @@ func (s *Service) Who(ctx context.Context, token string) (record.Account, record
 		return a, v, err
 	}
 	if now.Sub(v.Seen) > sessionNoted {
-		err = s.Store.Write(ctx, func(t *store.Tx) error { return t.SeeSession(ctx, v.ID, now) })
+		err = s.Store.Write(ctx, func(t *store.Tx) error { return t.People.SeeSession(ctx, v.ID, now) })
 	}
 	return a, v, err
 }
@@ -68,7 +68,7 @@ func IsNobody(err error) bool { return errors.Is(err, errNoSession) }
 
 // Sessions lists where a person is signed in; here is the session that asks.
 func (s *Service) Sessions(ctx context.Context, by record.Account, here int64) ([]record.Session, error) {
-	list, err := s.Store.Sessions(ctx, by.ID)
+	list, err := s.Store.People.Sessions(ctx, by.ID)
 	for i := range list {
 		list[i].Here = list[i].ID == here
 	}
@@ -78,11 +78,11 @@ func (s *Service) Sessions(ctx context.Context, by record.Account, here int64) (
 // Leave ends a session of a person; one that has ended already is as wanted.
 func (s *Service) Leave(ctx context.Context, by record.Account, id int64) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		found, err := t.EndSession(ctx, by.ID, id)
+		found, err := t.People.EndSession(ctx, by.ID, id)
 		if err != nil || !found {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "session", Item: by.Login, Action: "ended",
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "session", Item: by.Login, Action: "ended",
 			Said: by.Name + " signed out"})
 	})
 }

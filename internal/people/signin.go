@@ -49,7 +49,7 @@ type counted struct {
 // is hashed.
 func take(ctx context.Context, t *store.Tx, all []counted, now time.Time) error {
 	for _, c := range all {
-		if err := t.CountAttempt(ctx, c.scope, c.subject, now); err != nil {
+		if err := t.People.CountAttempt(ctx, c.scope, c.subject, now); err != nil {
 			return err
 		}
 	}
@@ -60,10 +60,10 @@ func take(ctx context.Context, t *store.Tx, all []counted, now time.Time) error 
 func waitFor(ctx context.Context, t *store.Tx, all []counted, now time.Time) (time.Duration, error) {
 	var longest time.Duration
 	for _, c := range all {
-		if err := t.HoldAttempt(ctx, c.scope, c.subject, now); err != nil {
+		if err := t.People.HoldAttempt(ctx, c.scope, c.subject, now); err != nil {
 			return 0, err
 		}
-		n, last, err := t.Attempt(ctx, c.scope, c.subject)
+		n, last, err := t.People.Attempt(ctx, c.scope, c.subject)
 		if err != nil {
 			return 0, err
 		}
@@ -80,7 +80,7 @@ func (s *Service) attempt(ctx context.Context, login, address string, a record.A
 	known := false
 	if a.ID != 0 {
 		var err error
-		if known, err = s.Store.KnowsAddress(ctx, a.ID, address); err != nil {
+		if known, err = s.Store.People.KnowsAddress(ctx, a.ID, address); err != nil {
 			return nil, err
 		}
 	}
@@ -105,21 +105,21 @@ func (s *Service) passed(ctx context.Context, t *store.Tx, all []counted, a reco
 	for _, c := range all {
 		var err error
 		if c.scope == pairLimit.scope {
-			err = t.ClearAttempts(ctx, c.scope, c.subject)
+			err = t.People.ClearAttempts(ctx, c.scope, c.subject)
 		} else {
-			err = t.ForgetAttempt(ctx, c.scope, c.subject)
+			err = t.People.ForgetAttempt(ctx, c.scope, c.subject)
 		}
 		if err != nil {
 			return err
 		}
 	}
-	return t.LearnAddress(ctx, a.ID, address, s.Now())
+	return t.People.LearnAddress(ctx, a.ID, address, s.Now())
 }
 
 // person finds who has a sign-in name, with the password's hash; nobody, and a
 // hash that no password has, for a name that is not there.
 func (s *Service) person(ctx context.Context, login string) (record.Account, string, error) {
-	a, hash, err := s.Store.Credentials(ctx, login)
+	a, hash, err := s.Store.People.Credentials(ctx, login)
 	var missing *record.NotFound
 	if errors.As(err, &missing) {
 		return record.Account{}, nobody, nil
@@ -174,7 +174,7 @@ func (s *Service) signIn(ctx context.Context, login, password, address string) (
 		if err := s.passed(ctx, t, all, a, address); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: a.ID, At: s.Now(), Noun: "sign-in", Item: login, Action: "signed in",
+		return t.Trail.Audit(ctx, store.Change{Account: a.ID, At: s.Now(), Noun: "sign-in", Item: login, Action: "signed in",
 			Said: a.Name + " signed in from " + address})
 	})
 }
@@ -182,7 +182,7 @@ func (s *Service) signIn(ctx context.Context, login, password, address string) (
 // Trail keeps something in the trail that changed nothing.
 func (s *Service) Trail(ctx context.Context, account int64, noun, item, action, said string) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		return t.Audit(ctx, store.Change{Account: account, At: s.Now(), Noun: noun, Item: item, Action: action, Said: said})
+		return t.Trail.Audit(ctx, store.Change{Account: account, At: s.Now(), Noun: noun, Item: item, Action: action, Said: said})
 	})
 }
 

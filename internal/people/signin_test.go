@@ -119,7 +119,7 @@ func TestStrangersKeepNobodyWaiting(t *testing.T) {
 			over++
 		default:
 			most = max(most, s.Store.DB.Stats().InUse)
-			if _, err := s.Store.Weeks(ctx); err != nil || mira.ID == 0 {
+			if _, err := s.Store.Days.Weeks(ctx); err != nil || mira.ID == 0 {
 				t.Fatal(err)
 			}
 		}
@@ -297,7 +297,7 @@ func TestSessions(t *testing.T) {
 		}
 	}
 	// Whatever was on its way when it ended does not bring it back.
-	if err := s.Store.Write(ctx, func(t *store.Tx) error { return t.SeeSession(ctx, list[0].ID, s.Now()) }); err != nil ||
+	if err := s.Store.Write(ctx, func(t *store.Tx) error { return t.People.SeeSession(ctx, list[0].ID, s.Now()) }); err != nil ||
 		in(s, phone) {
 		t.Errorf("a session came back: %v", err)
 	}

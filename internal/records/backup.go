@@ -30,19 +30,19 @@ func (s *Service) NoteBackup(ctx context.Context, b Backup) error {
 	if err != nil {
 		return err
 	}
-	return s.Store.Write(ctx, func(t *store.Tx) error { return t.SetMemo(ctx, backupMemo, string(v), s.Now()) })
+	return s.Store.Write(ctx, func(t *store.Tx) error { return t.Shops.SetMemo(ctx, backupMemo, string(v), s.Now()) })
 }
 
 // LastBackup tells what the last good backup was, and whether it is old. A shop
 // that was set up within the last days has not missed one yet.
 func (s *Service) LastBackup(ctx context.Context) (Backup, error) {
 	var b Backup
-	v, at, err := s.Store.Memo(ctx, backupMemo)
+	v, at, err := s.Store.Shops.Memo(ctx, backupMemo)
 	if err != nil {
 		return b, err
 	}
 	if v == "" {
-		since, err := s.Store.Since(ctx)
+		since, err := s.Store.Shops.Since(ctx)
 		b.Old = err == nil && s.Now().Sub(since) > oldBackup
 		return b, err
 	}
@@ -74,5 +74,5 @@ const FilledMemo = "filled"
 
 // NoteFilled notes that the made-up shop is filled to its end.
 func (s *Service) NoteFilled(ctx context.Context) error {
-	return s.Store.Write(ctx, func(t *store.Tx) error { return t.SetMemo(ctx, FilledMemo, "yes", s.Now()) })
+	return s.Store.Write(ctx, func(t *store.Tx) error { return t.Shops.SetMemo(ctx, FilledMemo, "yes", s.Now()) })
 }

@@ -34,26 +34,26 @@ func (s *Service) goneOut(ctx context.Context, t *store.Tx, by record.Account, j
 	if err := s.remind(ctx, t, by, j.ID, passport.Due); err != nil {
 		return err
 	}
-	first, err := t.SameObject(ctx, j.Object.ID)
+	first, err := t.Passports.SameObject(ctx, j.Object.ID)
 	if err != nil {
 		return err
 	}
-	orders, err := t.Orders(ctx, j.ID)
+	orders, err := t.Orders.OfJob(ctx, j.ID)
 	if err != nil {
 		return err
 	}
-	cut, err := t.CutPanes(ctx)
+	cut, err := t.Stocks.CutPanes(ctx)
 	if err != nil {
 		return err
 	}
 	for i, b := range benches {
 		f := fittedOf(j, b, views[i])
 		f.Object, f.Out, f.Source = first, s.Now(), sourceOf(orders, b.Pane.ID, cut[b.Pane.ID])
-		if err := t.AddFitted(ctx, f); err != nil {
+		if err := t.Passports.AddFitted(ctx, f); err != nil {
 			return err
 		}
 	}
-	return t.IndexJob(ctx, j.ID)
+	return t.Search.IndexJob(ctx, j.ID)
 }
 
 // fittedOf is a line of the shop's experience.
@@ -99,7 +99,7 @@ func sourceName(id string) string {
 
 // Experience is how often what was fitted like this came back within a year.
 func (s *Service) Experience(ctx context.Context, at jobview.Bench) ([]experience.Line, error) {
-	j, err := s.Store.Job(ctx, at.Job)
+	j, err := s.Store.Jobs.Job(ctx, at.Job)
 	if err != nil {
 		return nil, err
 	}
@@ -107,7 +107,7 @@ func (s *Service) Experience(ctx context.Context, at jobview.Bench) ([]experienc
 	if err != nil {
 		return nil, err
 	}
-	all, err := s.Store.FittedLike(ctx, p.Family, j.Object.Exposure.ID, s.Now().Add(-fiveYears), mostFitted)
+	all, err := s.Store.Passports.FittedLike(ctx, p.Family, j.Object.Exposure.ID, s.Now().Add(-fiveYears), mostFitted)
 	if err != nil {
 		return nil, err
 	}
@@ -140,23 +140,23 @@ type Through struct {
 
 // Through lists an object's jobs, the newest first.
 func (s *Service) Through(ctx context.Context, job int64) ([]Through, error) {
-	j, err := s.Store.Job(ctx, job)
+	j, err := s.Store.Jobs.Job(ctx, job)
 	if err != nil {
 		return nil, err
 	}
-	first, err := s.Store.SameObject(ctx, j.Object.ID)
+	first, err := s.Store.Passports.SameObject(ctx, j.Object.ID)
 	if err != nil {
 		return nil, err
 	}
-	ids, err := s.Store.JobsOfObject(ctx, first)
+	ids, err := s.Store.Passports.JobsOfObject(ctx, first)
 	if err != nil {
 		return nil, err
 	}
-	jobs, err := s.Store.Jobs(ctx, ids)
+	jobs, err := s.Store.Jobs.Several(ctx, ids)
 	if err != nil {
 		return nil, err
 	}
-	fitted, err := s.Store.FittedIn(ctx, first)
+	fitted, err := s.Store.Passports.FittedIn(ctx, first)
 	if err != nil {
 		return nil, err
 	}

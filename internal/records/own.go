@@ -16,7 +16,7 @@ import (
 
 // Own lists the shop's own values, each beside the book's.
 func (s *Book) Own(ctx context.Context) (own.Values, error) {
-	vs, err := s.Store.Own(ctx)
+	vs, err := s.Store.Shops.Own(ctx)
 	for i, v := range vs {
 		vs[i].Was = book.Was(v)
 	}
@@ -38,14 +38,14 @@ func (s *Book) SetOwn(ctx context.Context, by record.Account, v own.Value) error
 		func(t *store.Tx) (bool, error) {
 			// Values hold each other's limits: what stands beside it is looked at
 			// under the lock.
-			vs, err := t.Own(ctx)
+			vs, err := t.Shops.Own(ctx)
 			if err != nil {
 				return false, err
 			}
 			if err := book.Check(vs, v); err != nil {
 				return false, err
 			}
-			return t.SetOwn(ctx, v, by.ID)
+			return t.Shops.SetOwn(ctx, v, by.ID)
 		})
 }
 
@@ -55,13 +55,13 @@ func (s *Book) DropOwn(ctx context.Context, by record.Account, v own.Value) erro
 		return err
 	}
 	return s.ownChange(ctx, by, v, "dropped", fmt.Sprintf("%s of %s as in the book again", v.Item, v.ID),
-		func(t *store.Tx) (bool, error) { return t.DropOwn(ctx, v) })
+		func(t *store.Tx) (bool, error) { return t.Shops.DropOwn(ctx, v) })
 }
 
 func (s *Book) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string,
 	f func(*store.Tx) (bool, error)) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if err := t.LockShop(ctx); err != nil {
+		if err := t.Shops.LockShop(ctx); err != nil {
 			return err
 		}
 		found, err := f(t)
@@ -71,13 +71,15 @@ func (s *Book) ownChange(ctx context.Context, by record.Account, v own.Value, ac
 		if !found {
 			return change.Stale("this value")
 		}
-		if err := t.TouchOpenJobs(ctx); err != nil {
+		if err := t.Jobs.TouchOpenJobs(ctx); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value", Item: v.Kind + "/" + v.ID + "/" +
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value", Item: v.Kind + "/" + v.ID + "/" +
 			v.Item, Action: action, Said: said, After: v})
 	})
 }
 
 // BookRevision changes whenever a value of the shop's own does.
-func (s *Book) BookRevision(ctx context.Context) (string, error) { return s.Store.BookRevision(ctx) }
+func (s *Book) BookRevision(ctx context.Context) (string, error) {
+	return s.Store.Shops.BookRevision(ctx)
+}

@@ -95,24 +95,24 @@ func (s *Service) Passport(ctx context.Context, job int64) (Passport, error) {
 		return Passport{}, notSigned()
 	}
 	p := passportOf(views, shop, s.TimeZone())
-	j, err := s.Store.Job(ctx, job)
+	j, err := s.Store.Jobs.Job(ctx, job)
 	if err != nil {
 		return p, err
 	}
 	if p.Photos, err = s.passportPhotos(ctx, j); err != nil {
 		return p, err
 	}
-	first, err := s.Store.SameObject(ctx, j.Object.ID)
+	first, err := s.Store.Passports.SameObject(ctx, j.Object.ID)
 	if err != nil {
 		return p, err
 	}
-	p.Newer, err = s.Store.NewerOf(ctx, first, job)
+	p.Newer, err = s.Store.Passports.NewerOf(ctx, first, job)
 	return p, err
 }
 
 // passportPhotos are the pictures of a job that stand on its page.
 func (s *Service) passportPhotos(ctx context.Context, j record.Job) ([]PassportPhoto, error) {
-	shown, err := s.Store.ShownPhotos(ctx, j.ID)
+	shown, err := s.Store.Photos.ShownPhotos(ctx, j.ID)
 	out := []PassportPhoto{}
 	for _, p := range j.Photos {
 		if !slices.Contains(shown, p.ID) {
@@ -324,7 +324,7 @@ func linkOf(by record.Account, kind record.LinkKind, job int64) int64 {
 
 // addLink writes an address, unless there is one: a retry never makes a second.
 func (s *Service) addLink(ctx context.Context, t *store.Tx, by record.Account, kind record.LinkKind, job int64) error {
-	had, err := t.LinkOf(ctx, kind, linkOf(by, kind, job))
+	had, err := t.Passports.LinkOf(ctx, kind, linkOf(by, kind, job))
 	if err != nil || had != nil {
 		return err
 	}
@@ -332,10 +332,10 @@ func (s *Service) addLink(ctx context.Context, t *store.Tx, by record.Account, k
 	if err != nil {
 		return err
 	}
-	if err := t.AddLink(ctx, record.Link{Kind: kind, Token: token, Job: job, MadeAt: s.Now()}, by.ID); err != nil {
+	if err := t.Passports.AddLink(ctx, record.Link{Kind: kind, Token: token, Job: job, MadeAt: s.Now()}, by.ID); err != nil {
 		return err
 	}
-	return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind),
+	return t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind),
 		Action: "made",
 		Said:   "an address was made that opens the " + string(kind)})
 }
@@ -350,12 +350,12 @@ func (s *Service) MakeLink(ctx context.Context, by record.Account, kind record.L
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
 		if job == 0 {
-			if err := t.LockShop(ctx); err != nil {
+			if err := t.Shops.LockShop(ctx); err != nil {
 				return err
 			}
 			return s.addLink(ctx, t, by, kind, 0)
 		}
-		signed, err := t.LockJob(ctx, job)
+		signed, err := t.Jobs.LockJob(ctx, job)
 		if err != nil {
 			return err
 		}
@@ -376,19 +376,19 @@ func (s *Service) WithdrawLink(ctx context.Context, by record.Account, kind reco
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
 		if job != 0 {
-			if _, err := t.LockJob(ctx, job); err != nil {
+			if _, err := t.Jobs.LockJob(ctx, job); err != nil {
 				return err
 			}
 		}
 		of := linkOf(by, kind, job)
-		had, err := t.LinkOf(ctx, kind, of)
+		had, err := t.Passports.LinkOf(ctx, kind, of)
 		if err != nil || had == nil {
 			return err
 		}
-		if err := t.WithdrawLinks(ctx, kind, of, s.Now()); err != nil {
+		if err := t.Passports.WithdrawLinks(ctx, kind, of, s.Now()); err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind),
+		return t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind),
 			Action: "withdrawn", Said: "the address of the " + string(kind) + " was withdrawn"})
 	})
 }
@@ -396,13 +396,13 @@ func (s *Service) WithdrawLink(ctx context.Context, by record.Account, kind reco
 // LinkOf is the address of a job's passport, of the shop's calendar, or of somebody's days;
 // nil where there is none.
 func (s *Service) LinkOf(ctx context.Context, kind record.LinkKind, of int64) (*record.Link, error) {
-	return s.Store.LinkOf(ctx, kind, of)
+	return s.Store.Passports.LinkOf(ctx, kind, of)
 }
 
 // Opened finds what an address opens. One that was withdrawn opens as little as one that
 // never was.
 func (s *Service) Opened(ctx context.Context, kind record.LinkKind, token string) (record.Link, error) {
-	l, err := s.Store.LinkBy(ctx, kind, token)
+	l, err := s.Store.Passports.LinkBy(ctx, kind, token)
 	if err == nil && l == nil {
 		err = &record.NotFound{What: "what this address opened"}
 	}

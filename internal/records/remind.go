@@ -24,13 +24,13 @@ const Horizon = 3 * 366 * 24 * time.Hour
 
 // Reminders lists what is due, the soonest first.
 func (s *Service) Reminders(ctx context.Context) ([]record.Reminder, error) {
-	return s.Store.Reminders(ctx, s.Now().Add(Horizon), mostReminders)
+	return s.Store.Passports.Reminders(ctx, s.Now().Add(Horizon), mostReminders)
 }
 
 // remind writes what is due of a job that is being signed.
 func (s *Service) remind(ctx context.Context, t *store.Tx, by record.Account, job int64, list []due.Due) error {
 	for _, d := range list {
-		if _, err := t.AddReminder(ctx, record.Reminder{Job: job, Rule: d.Key, What: d.What, Why: d.Why, Due: d.On.UTC()},
+		if _, err := t.Passports.AddReminder(ctx, record.Reminder{Job: job, Rule: d.Key, What: d.What, Why: d.Why, Due: d.On.UTC()},
 			by.ID,
 			s.Now()); err != nil {
 			return err
@@ -61,14 +61,14 @@ func (s *Service) Remember(ctx context.Context, by record.Account, key string, j
 		At   time.Time
 	}{job, what, at}
 	return s.Create(ctx, by, key, "reminder", request, func(t *store.Tx) (int64, error) {
-		if _, err := t.LockJob(ctx, job); err != nil {
+		if _, err := t.Jobs.LockJob(ctx, job); err != nil {
 			return 0, err
 		}
-		id, err := t.AddReminder(ctx, record.Reminder{Job: job, Rule: OwnRule, What: what, Due: at}, by.ID, s.Now())
+		id, err := t.Passports.AddReminder(ctx, record.Reminder{Job: job, Rule: OwnRule, What: what, Due: at}, by.ID, s.Now())
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "reminder", Item: fmt.Sprint(id),
+		return id, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "reminder", Item: fmt.Sprint(id),
 			Action: "added", Said: "to be remembered: " + what})
 	})
 }
@@ -88,7 +88,7 @@ func (s *Service) Reminded(ctx context.Context, by record.Account, id int64, in 
 		return err
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		v, err := t.Reminder(ctx, id)
+		v, err := t.Passports.Reminder(ctx, id)
 		if err != nil {
 			return err
 		}
@@ -105,14 +105,14 @@ func (s *Service) Reminded(ctx context.Context, by record.Account, id int64, in 
 			}
 		}
 		v.State, v.Note, v.Version = in.State, note, in.Version
-		found, err := t.SetReminder(ctx, v, by.ID, s.Now())
+		found, err := t.Passports.SetReminder(ctx, v, by.ID, s.Now())
 		if err == nil && !found {
 			err = change.Stale("this reminder")
 		}
 		if err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Job: v.Job, Account: by.ID, At: s.Now(), Noun: "reminder", Item: fmt.Sprint(id),
+		return t.Trail.Audit(ctx, store.Change{Job: v.Job, Account: by.ID, At: s.Now(), Noun: "reminder", Item: fmt.Sprint(id),
 			Action: said, Said: said + ": " + v.What})
 	})
 }

@@ -40,18 +40,18 @@ func (s *Service) Sign(ctx context.Context, by record.Account, key string, job i
 		Signature
 	}{job, in}
 	return s.Create(ctx, by, key, "ticket", request, func(t *store.Tx) (int64, error) {
-		signed, err := t.LockJob(ctx, job)
+		signed, err := t.Jobs.LockJob(ctx, job)
 		if err != nil {
 			return 0, err
 		}
 		if signed {
 			return 0, &record.Conflict{Says: "This job is signed off already."}
 		}
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return 0, err
 		}
-		shop, err := t.Shop(ctx)
+		shop, err := t.Shops.Shop(ctx)
 		if err != nil {
 			return 0, err
 		}
@@ -76,7 +76,7 @@ func (s *Service) Sign(ctx context.Context, by record.Account, key string, job i
 			override = ""
 		}
 		k := record.Ticket{By: by.Name, At: s.Now(), Override: override}
-		if k.Number, err = t.AddTicket(ctx, job, by.ID, k.At, override); err != nil {
+		if k.Number, err = t.Panes.AddTicket(ctx, job, by.ID, k.At, override); err != nil {
 			return 0, err
 		}
 		j.Own = nil
@@ -97,10 +97,10 @@ func (s *Service) Sign(ctx context.Context, by record.Account, key string, job i
 		if override != "" {
 			said = "signed off over what was open: " + override
 		}
-		if err := t.TouchJob(ctx, job); err != nil {
+		if err := t.Jobs.TouchJob(ctx, job); err != nil {
 			return 0, err
 		}
-		return k.Number, t.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket",
+		return k.Number, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket",
 			Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})
 	})
 }

@@ -46,7 +46,7 @@ func crowded(b *testing.B) (*Shop, record.Account, []int64) {
 	var ids []int64
 	for start := 0; start < stored; start += 500 {
 		err := st.Write(ctx, func(t *store.Tx) error {
-			c, err := t.AddCustomer(ctx, record.Customer{Name: fmt.Sprintf("Customer %d", start)})
+			c, err := t.Jobs.AddCustomer(ctx, record.Customer{Name: fmt.Sprintf("Customer %d", start)})
 			if err != nil {
 				return err
 			}
@@ -97,7 +97,7 @@ func BenchmarkWriteReading(b *testing.B) {
 	n := 0
 	for b.Loop() {
 		n++
-		j, err := s.Store.Job(ctx, ids[n%stored])
+		j, err := s.Store.Jobs.Job(ctx, ids[n%stored])
 		if err != nil {
 			b.Fatal(err)
 		}

@@ -73,7 +73,7 @@ func TestPicturesAreCarried(t *testing.T) {
 		t.Fatalf("%+v, %v", got.Job.Photos, err)
 	}
 	for i, dark := range []bool{true, false} {
-		raw, err := b.Store.Picture(ctx, made, got.Job.Photos[i].ID, false)
+		raw, err := b.Store.Photos.Picture(ctx, made, got.Job.Photos[i].ID, false)
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -139,7 +139,7 @@ func TestCutRoom(t *testing.T) {
 	if g.Plan != nil || len(g.Panes) == 0 || len(g.Panes) == 4 {
 		t.Fatalf("after a breakage %d wait, plan %v", len(g.Panes), g.Plan)
 	}
-	if n, _ := s.Store.StockItem(ctx, sheet); n.Quantity != 1 {
+	if n, _ := s.Store.Stocks.StockItem(ctx, sheet); n.Quantity != 1 {
 		t.Errorf("%g sheets are left", n.Quantity)
 	}
 	plan()
@@ -172,7 +172,7 @@ func TestCutRoom(t *testing.T) {
 	if offcuts == 0 {
 		t.Error("no offcut came back")
 	}
-	good, bad, err := s.Store.Tries(ctx, "annealed", tor.ID)
+	good, bad, err := s.Store.Stocks.Tries(ctx, "annealed", tor.ID)
 	if err != nil || good != 4 || bad == 0 {
 		t.Errorf("%d good, %d bad, %v", good, bad, err)
 	}
@@ -320,7 +320,7 @@ func TestStoresRefuse(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	v, err := s.Store.StockItem(ctx, id)
+	v, err := s.Store.Stocks.StockItem(ctx, id)
 	if err != nil || v.Quantity != 12.5 {
 		t.Fatalf("%+v, %v", v, err)
 	}

@@ -131,7 +131,7 @@ func TestCutTubes(t *testing.T) {
 		len(g.Stock) != 1 {
 		t.Errorf("the other outside: %+v", g)
 	}
-	good, bad, err := s.Store.Tries(ctx, "borosilicate", tor.ID)
+	good, bad, err := s.Store.Stocks.Tries(ctx, "borosilicate", tor.ID)
 	if err != nil || good != 3 || bad != 1 {
 		t.Errorf("%d good, %d bad, %v", good, bad, err)
 	}

@@ -162,7 +162,7 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 	for p, text := range sized {
 		read(t, s, tor, id, p, text)
 	}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -103,7 +103,7 @@ func TestSetPack(t *testing.T) {
 // versions are those of a job's panes, by number.
 func versions(t *testing.T, s *Shop, job int64) (out []int) {
 	t.Helper()
-	j, err := s.Store.Job(ctx, job)
+	j, err := s.Store.Jobs.Job(ctx, job)
 	if err != nil {
 		t.Fatal(err)
 	}

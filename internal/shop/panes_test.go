@@ -129,7 +129,7 @@ func TestSignsAllPanesTogether(t *testing.T) {
 	if _, err := s.Records.Sign(ctx, mira, "", job, records.Signature{Override: "for the test"}); err != nil {
 		t.Fatal(err)
 	}
-	j, err := s.Store.Job(ctx, job)
+	j, err := s.Store.Jobs.Job(ctx, job)
 	if err != nil {
 		t.Fatal(err)
 	}

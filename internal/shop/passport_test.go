@@ -41,7 +41,7 @@ func TestGoesOut(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	j, _ := s.Store.Job(ctx, id)
+	j, _ := s.Store.Jobs.Job(ctx, id)
 	for _, secret := range []string{j.Customer.Name, j.Customer.Phone, j.Story, "demonstration"} {
 		if secret != "" && strings.Contains(string(b), secret) {
 			t.Errorf("the passport tells %q", secret)

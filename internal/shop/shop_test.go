@@ -47,7 +47,7 @@ func open(t testing.TB) (*Shop, record.Account, record.Account) {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { _ = st.Close() })
-	people, err := st.Accounts(ctx)
+	people, err := st.People.Accounts(ctx)
 	if err != nil || len(people) != 2 {
 		t.Fatalf("%d people, %v", len(people), err)
 	}
@@ -280,7 +280,7 @@ func TestManyWritersLoseNothing(t *testing.T) {
 		})
 	}
 	wg.Wait()
-	j, err := s.Store.Job(ctx, id)
+	j, err := s.Store.Jobs.Job(ctx, id)
 	if err != nil || len(j.Panes[0].Readings) != len(places) {
 		t.Errorf("%d readings at %d places, %v", len(j.Panes[0].Readings), len(places), err)
 	}

@@ -157,7 +157,7 @@ func (s *Service) Of(ctx context.Context, open []store.Turned, unit length.Unit)
 			changed = append(changed, o.ID)
 		}
 	}
-	jobs, err := s.Store.Jobs(ctx, changed)
+	jobs, err := s.Store.Jobs.Several(ctx, changed)
 	if err != nil {
 		return nil, err
 	}
@@ -184,11 +184,11 @@ func (s *Service) Of(ctx context.Context, open []store.Turned, unit length.Unit)
 
 // Open tells how the open jobs stand, the soonest promised first, up to so many.
 func (s *Service) Open(ctx context.Context, most int) ([]Job, error) {
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return nil, err
 	}
-	open, err := s.Store.OpenJobs(ctx, most)
+	open, err := s.Store.Jobs.OpenJobs(ctx, most)
 	if err != nil {
 		return nil, err
 	}
@@ -197,7 +197,7 @@ func (s *Service) Open(ctx context.Context, most int) ([]Job, error) {
 
 // CountSigned counts the signed jobs; it counts again when one was added.
 func (s *Service) CountSigned(ctx context.Context) (int, error) {
-	last, err := s.Store.LastTicket(ctx)
+	last, err := s.Store.Jobs.LastTicket(ctx)
 	if err != nil {
 		return 0, err
 	}
@@ -205,7 +205,7 @@ func (s *Service) CountSigned(ctx context.Context) (int, error) {
 	k.mu.Lock()
 	defer k.mu.Unlock()
 	if k.signed.last != last {
-		n, err := s.Store.CountTickets(ctx)
+		n, err := s.Store.Jobs.CountTickets(ctx)
 		if err != nil {
 			return 0, err
 		}

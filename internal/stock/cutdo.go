@@ -28,10 +28,10 @@ type CutAt struct {
 func (s *Service) planChange(ctx context.Context, id int64, version int,
 	f func(*store.Tx, *record.CutPlan, *CutDoc) error) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if err := t.LockShop(ctx); err != nil {
+		if err := t.Shops.LockShop(ctx); err != nil {
 			return err
 		}
-		p, err := t.CutPlan(ctx, id)
+		p, err := t.Stocks.CutPlan(ctx, id)
 		if err != nil {
 			return err
 		}
@@ -48,7 +48,7 @@ func (s *Service) planChange(ctx context.Context, id int64, version int,
 		if p.Doc, err = json.Marshal(doc); err != nil {
 			return err
 		}
-		found, err := t.SetPlan(ctx, p)
+		found, err := t.Stocks.SetPlan(ctx, p)
 		if err == nil && !found {
 			err = change.Stale("this plan")
 		}
@@ -78,7 +78,7 @@ func (s *Service) Cut(ctx context.Context, by record.Account, id int64, at CutAt
 
 // already says that a cut is made: a retry of it.
 func (s *Service) already(ctx context.Context, id int64, at CutAt) (bool, error) {
-	p, err := s.Store.CutPlan(ctx, id)
+	p, err := s.Store.Stocks.CutPlan(ctx, id)
 	if err != nil {
 		return false, err
 	}
@@ -120,7 +120,7 @@ func (s *Service) Broke(ctx context.Context, by record.Account, id int64, at Cut
 		}
 		p.State = "broken"
 		// One score that ran off is one try, however many panes lay in the piece.
-		if err := t.NoteTries(ctx, p.Material, by.ID, 0, 1); err != nil {
+		if err := t.Stocks.NoteTries(ctx, p.Material, by.ID, 0, 1); err != nil {
 			return err
 		}
 		return s.book(ctx, t, by, p, d)
@@ -139,7 +139,7 @@ func (s *Service) book(ctx context.Context, t *store.Tx, by record.Account, p *r
 		if err != nil {
 			return err
 		}
-		found, err := t.Move(ctx, item, -1, why, 0, by.ID, s.Now())
+		found, err := t.Stocks.Move(ctx, item, -1, why, 0, by.ID, s.Now())
 		if err == nil && !found {
 			err = fault.New("stock", d.Stocks[sheet.Stock]+" is not in the stores any more", "count what is there, then book it")
 		}
@@ -162,14 +162,14 @@ func (s *Service) book(ctx context.Context, t *store.Tx, by record.Account, p *r
 			continue
 		}
 		n++
-		if err := t.NoteCut(ctx, c.Pane, p.ID, s.Now()); err != nil {
+		if err := t.Stocks.NoteCut(ctx, c.Pane, p.ID, s.Now()); err != nil {
 			return err
 		}
 		if err := s.tickCut(ctx, t, by, c); err != nil {
 			return err
 		}
 	}
-	return t.NoteTries(ctx, p.Material, by.ID, n, 0)
+	return t.Stocks.NoteTries(ctx, p.Material, by.ID, n, 0)
 }
 
 // rack brings an offcut in, at what it is worth of its sheet.
@@ -181,7 +181,7 @@ func (s *Service) rack(ctx context.Context, t *store.Tx, by record.Account, p *r
 	if err != nil {
 		return err
 	}
-	from, err := t.StockItem(ctx, item)
+	from, err := t.Stocks.StockItem(ctx, item)
 	if err != nil {
 		return err
 	}
@@ -203,11 +203,11 @@ const cutStep = "order"
 
 // tickCut ticks the order of a pane that was cut here.
 func (s *Service) tickCut(ctx context.Context, t *store.Tx, by record.Account, c standing.ToCut) error {
-	signed, err := t.LockJob(ctx, c.Job)
+	signed, err := t.Jobs.LockJob(ctx, c.Job)
 	if err != nil || signed {
 		return err
 	}
-	j, err := t.Job(ctx, c.Job)
+	j, err := t.Jobs.Job(ctx, c.Job)
 	if err != nil {
 		return err
 	}
@@ -218,23 +218,23 @@ func (s *Service) tickCut(ctx context.Context, t *store.Tx, by record.Account, c
 	b := jobview.PaneOf(&j, q, length.MM, nil, jobview.Numbers)
 	st, err := b.Step(cutStep)
 	if err == nil && jobview.TickOf(q, cutStep) == nil && s.WaitOf(&j, b, st) == nil {
-		if err := t.SetTick(ctx, q.ID, record.Tick{Step: cutStep, Outcome: "done", Version: 1, At: s.Now()},
+		if err := t.Panes.SetTick(ctx, q.ID, record.Tick{Step: cutStep, Outcome: "done", Version: 1, At: s.Now()},
 			by.ID); err != nil {
 			return err
 		}
 	}
-	if err := t.Audit(ctx, store.Change{Job: c.Job, Account: by.ID, At: s.Now(), Noun: "pane", Item: jobview.Name(*q),
+	if err := t.Trail.Audit(ctx, store.Change{Job: c.Job, Account: by.ID, At: s.Now(), Noun: "pane", Item: jobview.Name(*q),
 		Action: "cut",
 		Said:   "cut here: " + c.Size}); err != nil {
 		return err
 	}
-	return t.TouchJob(ctx, c.Job)
+	return t.Jobs.TouchJob(ctx, c.Job)
 }
 
 // CutAgain lets a pane wait to be cut once more: it broke after it was free.
 func (s *Service) CutAgain(ctx context.Context, _ record.Account, job, paneID int64) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return err
 		}
@@ -242,14 +242,14 @@ func (s *Service) CutAgain(ctx context.Context, _ record.Account, job, paneID in
 		if q == nil {
 			return &record.NotFound{What: "this pane"}
 		}
-		found, err := t.ForgetCut(ctx, q.ID)
+		found, err := t.Stocks.ForgetCut(ctx, q.ID)
 		if err != nil || !found {
 			return err
 		}
-		if err := t.ClearTick(ctx, q.ID, cutStep); err != nil {
+		if err := t.Panes.ClearTick(ctx, q.ID, cutStep); err != nil {
 			return err
 		}
-		return t.TouchJob(ctx, job)
+		return t.Jobs.TouchJob(ctx, job)
 	})
 }
 
@@ -258,7 +258,7 @@ func (s *Service) CutAgain(ctx context.Context, _ record.Account, job, paneID in
 func (s *Service) SparesFor(ctx context.Context, by record.Account, material string, shaped bool,
 	sure float64) (cutting.Spares,
 	error) {
-	good, bad, err := s.Store.Tries(ctx, material, by.ID)
+	good, bad, err := s.Store.Stocks.Tries(ctx, material, by.ID)
 	if err != nil {
 		return cutting.Spares{}, err
 	}
@@ -276,7 +276,7 @@ func (s *Service) CutHere(ctx context.Context, by record.Account, at jobview.Ben
 		if err := change.Worse(j, &was, p); err != nil {
 			return store.Change{}, err
 		}
-		found, err := t.SetPane(ctx, *p)
+		found, err := t.Panes.SetPane(ctx, *p)
 		if err == nil && !found {
 			err = change.Stale("how the pane is held")
 		}

@@ -96,15 +96,15 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 	if err != nil {
 		return out, err
 	}
-	stock, err := s.Store.Stock(ctx, false)
+	stock, err := s.Store.Stocks.Stock(ctx, false)
 	if err != nil {
 		return out, err
 	}
-	plans, err := s.Store.OpenPlans(ctx)
+	plans, err := s.Store.Stocks.OpenPlans(ctx)
 	if err != nil {
 		return out, err
 	}
-	unit, err := s.Store.UnitFor(ctx, 0, 0)
+	unit, err := s.Store.Shops.UnitFor(ctx, 0, 0)
 	if err != nil {
 		return out, err
 	}
@@ -162,11 +162,11 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 
 // CutPlan reads one plan.
 func (s *Service) CutPlan(ctx context.Context, id int64) (CutView, error) {
-	p, err := s.Store.CutPlan(ctx, id)
+	p, err := s.Store.Stocks.CutPlan(ctx, id)
 	if err != nil {
 		return CutView{}, err
 	}
-	unit, err := s.Store.UnitFor(ctx, 0, 0)
+	unit, err := s.Store.Shops.UnitFor(ctx, 0, 0)
 	if err != nil {
 		return CutView{}, err
 	}
@@ -264,7 +264,7 @@ func (s *Service) PlanCuts(ctx context.Context, by record.Account, glass Glass, 
 		return err
 	}
 	waiting = slices.DeleteFunc(waiting, func(c standing.ToCut) bool { return glassOf(c) != glass })
-	stock, err := s.Store.Stock(ctx, false)
+	stock, err := s.Store.Stocks.Stock(ctx, false)
 	if err != nil {
 		return err
 	}
@@ -341,10 +341,10 @@ func (s *Service) keepPlan(ctx context.Context, by record.Account, glass Glass, 
 		return err
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if err := t.LockShop(ctx); err != nil {
+		if err := t.Shops.LockShop(ctx); err != nil {
 			return err
 		}
-		open, err := t.OpenPlans(ctx)
+		open, err := t.Stocks.OpenPlans(ctx)
 		if err != nil {
 			return err
 		}
@@ -361,7 +361,7 @@ func (s *Service) keepPlan(ctx context.Context, by record.Account, glass Glass, 
 					"made."}
 			}
 		}
-		_, err = t.AddPlan(ctx, record.CutPlan{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside,
+		_, err = t.Stocks.AddPlan(ctx, record.CutPlan{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside,
 			Doc: b,
 			At:  s.Now()}, by.ID)
 		return err

@@ -13,7 +13,7 @@ func (s *Service) waitingToCut(ctx context.Context) ([]standing.ToCut, error) {
 	if err != nil {
 		return nil, err
 	}
-	cut, err := s.Store.CutPanes(ctx)
+	cut, err := s.Store.Stocks.CutPanes(ctx)
 	if err != nil {
 		return nil, err
 	}

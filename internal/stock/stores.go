@@ -37,11 +37,11 @@ type Stored struct {
 // Stores lists what is there, what is to be bought first.
 func (s *Service) Stores(ctx context.Context) (Stores, error) {
 	out := Stores{Items: []Stored{}}
-	all, err := s.Store.Stock(ctx, true)
+	all, err := s.Store.Stocks.Stock(ctx, true)
 	if err != nil {
 		return out, err
 	}
-	opened, err := s.Store.TubesOpened(ctx)
+	opened, err := s.Store.Cures.TubesOpened(ctx)
 	if err != nil {
 		return out, err
 	}
@@ -78,7 +78,7 @@ const spentShown = 7 * 24 * time.Hour
 
 // StockItem is one thing in the stores.
 func (s *Service) StockItem(ctx context.Context, id int64) (Stored, error) {
-	v, err := s.Store.StockItem(ctx, id)
+	v, err := s.Store.Stocks.StockItem(ctx, id)
 	return s.Stored(v), err
 }
 
@@ -193,17 +193,17 @@ func (s *Service) AddStocks(ctx context.Context, by record.Account, key string, 
 // bringIn writes an item with how much of it is there.
 func (s *Service) bringIn(ctx context.Context, t *store.Tx, by record.Account, v record.StockItem, why string) (int64,
 	error) {
-	id, err := t.AddStock(ctx, v)
+	id, err := t.Stocks.AddStock(ctx, v)
 	if err != nil {
 		return 0, err
 	}
 	if v.Quantity > 0 {
-		if _, err = t.Move(ctx, id, v.Quantity, why, 0, by.ID, s.Now()); err != nil {
+		if _, err = t.Stocks.Move(ctx, id, v.Quantity, why, 0, by.ID, s.Now()); err != nil {
 			return 0, err
 		}
 	}
 	v.ID = id
-	return id, t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "stock", Item: fmt.Sprint(id), Action: "added",
+	return id, t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "stock", Item: fmt.Sprint(id), Action: "added",
 		Said: why + ": " + Called(v), After: v})
 }
 
@@ -214,18 +214,18 @@ func (s *Service) SetStock(ctx context.Context, by record.Account, v record.Stoc
 		return err
 	}
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		was, err := t.StockItem(ctx, v.ID)
+		was, err := t.Stocks.StockItem(ctx, v.ID)
 		if err != nil {
 			return err
 		}
-		found, err := t.SetStock(ctx, v)
+		found, err := t.Stocks.SetStock(ctx, v)
 		if err == nil && !found {
 			return change.Stale("this in the stores")
 		}
 		if err != nil {
 			return err
 		}
-		return t.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "stock", Item: fmt.Sprint(v.ID),
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "stock", Item: fmt.Sprint(v.ID),
 			Action: "changed",
 			Said:   Called(v) + ": changed", Before: was, After: v})
 	})
@@ -253,18 +253,18 @@ func (s *Service) MoveStock(ctx context.Context, by record.Account, key string, 
 		Item int64
 		In   Moved
 	}{item, in}
-	lock := func(t *store.Tx) error { return t.LockStock(ctx, item) }
+	lock := func(t *store.Tx) error { return t.Stocks.LockStock(ctx, item) }
 	_, err = s.CreateBehind(ctx, by, key, "move", request, lock, func(t *store.Tx) (int64, error) {
-		v, err := t.StockItem(ctx, item)
+		v, err := t.Stocks.StockItem(ctx, item)
 		if err != nil {
 			return 0, err
 		}
 		if in.Job != 0 {
-			if _, err := t.Job(ctx, in.Job); err != nil {
+			if _, err := t.Jobs.Job(ctx, in.Job); err != nil {
 				return 0, err
 			}
 		}
-		found, err := t.Move(ctx, item, in.Delta, in.Why, in.Job, by.ID, s.Now())
+		found, err := t.Stocks.Move(ctx, item, in.Delta, in.Why, in.Job, by.ID, s.Now())
 		if err == nil && !found {
 			err = fault.New("delta", fmt.Sprintf("only %g %s of it are there", v.Quantity, v.Unit),
 				"count it again, or take less")
@@ -276,8 +276,8 @@ func (s *Service) MoveStock(ctx context.Context, by record.Account, key string, 
 
 // StockMoves lists the last movements of something, newest first.
 func (s *Service) StockMoves(ctx context.Context, item int64) ([]record.StockMove, error) {
-	if _, err := s.Store.StockItem(ctx, item); err != nil {
+	if _, err := s.Store.Stocks.StockItem(ctx, item); err != nil {
 		return nil, err
 	}
-	return s.Store.Moves(ctx, item, 100)
+	return s.Store.Stocks.Moves(ctx, item, 100)
 }

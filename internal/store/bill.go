@@ -12,7 +12,7 @@ import (
 )
 
 // Rates are what the shop asks; ok is false where nobody set them.
-func (s queries) Rates(ctx context.Context) (v price.Rates, ok bool, err error) {
+func (s Bills) Rates(ctx context.Context) (v price.Rates, ok bool, err error) {
 	err = s.db.QueryRowContext(ctx, `SELECT CAST(hour * 100 AS SIGNED), CAST(call_out * 100 AS SIGNED),
 CAST(disposal * 100 AS SIGNED), CAST(least * 100 AS SIGNED), margin, tax, behind, days, version FROM rates
 WHERE id = 1`).
@@ -24,7 +24,7 @@ WHERE id = 1`).
 }
 
 // SetRates writes them at the version that the caller saw, 0 for the first time.
-func (t *Tx) SetRates(ctx context.Context, v price.Rates) (bool, error) {
+func (t BillsTx) SetRates(ctx context.Context, v price.Rates) (bool, error) {
 	if v.Version == 0 {
 		return t.changed(ctx, "INSERT IGNORE INTO rates (id, hour, call_out, disposal, least, margin, tax, behind, days) "+
 			"VALUES (1, ? / 100, ? / 100, ? / 100, ? / 100, ?, ?, ?, ?)", v.Hour, v.CallOut, v.Disposal, v.Least, v.Margin,
@@ -37,7 +37,7 @@ func (t *Tx) SetRates(ctx context.Context, v price.Rates) (bool, error) {
 }
 
 // Priced is what a person changed on the price of a job.
-func (s queries) Priced(ctx context.Context, job int64) (price.Adjust, error) {
+func (s Bills) Priced(ctx context.Context, job int64) (price.Adjust, error) {
 	var v price.Adjust
 	var body []byte
 	var version int
@@ -53,7 +53,7 @@ func (s queries) Priced(ctx context.Context, job int64) (price.Adjust, error) {
 }
 
 // SetPriced writes it at the version that the caller saw, 0 for the first time.
-func (t *Tx) SetPriced(ctx context.Context, job int64, v price.Adjust) (bool, error) {
+func (t BillsTx) SetPriced(ctx context.Context, job int64, v price.Adjust) (bool, error) {
 	body, err := json.Marshal(v)
 	if err != nil {
 		return false, err
@@ -83,13 +83,13 @@ func scanBill(r *sql.Rows) (record.Bill, error) {
 	return v, err
 }
 
-// Bills lists the papers of a job, in the order in which they were written.
-func (s queries) Bills(ctx context.Context, job int64) ([]record.Bill, error) {
+// OfJob lists the papers of a job, in the order in which they were written.
+func (s Bills) OfJob(ctx context.Context, job int64) ([]record.Bill, error) {
 	return list(ctx, s.db, scanBill, billColumns+" WHERE b.job_id = ? ORDER BY b.id", job)
 }
 
 // Bill reads one.
-func (s queries) Bill(ctx context.Context, job, id int64) (record.Bill, error) {
+func (s Bills) Bill(ctx context.Context, job, id int64) (record.Bill, error) {
 	all, err := list(ctx, s.db, scanBill, billColumns+" WHERE b.job_id = ? AND b.id = ?", job, id)
 	if err == nil && len(all) == 0 {
 		err = &record.NotFound{What: "this paper"}
@@ -101,19 +101,19 @@ func (s queries) Bill(ctx context.Context, job, id int64) (record.Bill, error) {
 }
 
 // Ledger lists invoices and credits from a moment up to another.
-func (s queries) Ledger(ctx context.Context, from, to time.Time) ([]record.Bill, error) {
+func (s Bills) Ledger(ctx context.Context, from, to time.Time) ([]record.Bill, error) {
 	return list(ctx, s.db, scanBill,
 		billColumns+" WHERE b.kind <> 'quote' AND b.at >= ? AND b.at < ? ORDER BY b.at, b.id", from, to)
 }
 
 // LockNumbers makes writers of numbered papers wait for each other.
-func (t *Tx) LockNumbers(ctx context.Context) error {
+func (t BillsTx) LockNumbers(ctx context.Context) error {
 	var id int64
 	return t.tx.QueryRowContext(ctx, "SELECT id FROM shop WHERE id = 1 FOR UPDATE").Scan(&id)
 }
 
 // AddBill writes a paper under the next number of its kind.
-func (t *Tx) AddBill(ctx context.Context, v record.Bill, by int64) (int64, error) {
+func (t BillsTx) AddBill(ctx context.Context, v record.Bill, by int64) (int64, error) {
 	if err := t.tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(number), 0) + 1 FROM bill WHERE kind = ?",
 		v.Kind).Scan(&v.Number); err != nil {
 		return 0, err

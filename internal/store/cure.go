@@ -10,12 +10,12 @@ import (
 )
 
 // cures fills what hardens into the panes of jobs.
-func (s queries) cures(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
+func cures(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
 	type of struct {
 		job int64
 		record.Cure
 	}
-	found, err := list(ctx, s.db, func(r *sql.Rows) (of, error) {
+	found, err := list(ctx, db, func(r *sql.Rows) (of, error) {
 		var v of
 		var stays []byte
 		if err := r.Scan(&v.job, &v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since,
@@ -47,7 +47,7 @@ type Running struct {
 }
 
 // RunningCures lists what hardens in open jobs, at one place or everywhere.
-func (s queries) RunningCures(ctx context.Context, place record.Where) ([]Running, error) {
+func (s Cures) RunningCures(ctx context.Context, place record.Where) ([]Running, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (Running, error) {
 		var v Running
 		var stays []byte
@@ -65,7 +65,7 @@ WHERE j.state = 'open' AND (? = '' OR c.place = ?) ORDER BY c.ready_at, c.id LIM
 }
 
 // AddCure writes what was laid.
-func (t *Tx) AddCure(ctx context.Context, v record.Cure, by int64, at time.Time) (int64, error) {
+func (t CuresTx) AddCure(ctx context.Context, v record.Cure, by int64, at time.Time) (int64, error) {
 	stays, err := json.Marshal(v.Stays)
 	if err != nil {
 		return 0, err
@@ -79,7 +79,7 @@ func (t *Tx) AddCure(ctx context.Context, v record.Cure, by int64, at time.Time)
 }
 
 // SetCure writes where it stands, at the version that the caller saw.
-func (t *Tx) SetCure(ctx context.Context, v record.Cure) (bool, error) {
+func (t CuresTx) SetCure(ctx context.Context, v record.Cure) (bool, error) {
 	stays, err := json.Marshal(v.Stays)
 	if err != nil {
 		return false, err
@@ -90,25 +90,25 @@ func (t *Tx) SetCure(ctx context.Context, v record.Cure) (bool, error) {
 }
 
 // SetReady writes what the air makes of it now.
-func (t *Tx) SetReady(ctx context.Context, v record.Cure) error {
+func (t CuresTx) SetReady(ctx context.Context, v record.Cure) error {
 	return t.run(ctx, "UPDATE cure SET let_go_at = ?, ready_at = ?, full_at = ? WHERE id = ?", v.LetGo, v.Ready, v.Full,
 		v.ID)
 }
 
 // DropCure takes one out.
-func (t *Tx) DropCure(ctx context.Context, pane, id int64) error {
+func (t CuresTx) DropCure(ctx context.Context, pane, id int64) error {
 	return t.run(ctx, "DELETE FROM cure WHERE id = ? AND pane_id = ?", id, pane)
 }
 
 // AddAir writes a reading of the air.
-func (t *Tx) AddAir(ctx context.Context, v record.AirReading, by int64) error {
+func (t CuresTx) AddAir(ctx context.Context, v record.AirReading, by int64) error {
 	return t.run(ctx, "INSERT INTO air_reading (place, c, rh, account_id, at) VALUES (?, ?, ?, ?, ?)", v.Place, v.C, v.RH,
 		by,
 		v.At)
 }
 
 // Airs lists what was read at a place since a moment, the earliest first.
-func (s queries) Airs(ctx context.Context, place record.Where, since time.Time) ([]record.AirReading, error) {
+func (s Cures) Airs(ctx context.Context, place record.Where, since time.Time) ([]record.AirReading, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.AirReading, error) {
 		var v record.AirReading
 		return v, r.Scan(&v.Place, &v.C, &v.RH, &v.By, &v.At)
@@ -117,18 +117,18 @@ WHERE r.place = ? AND r.at >= ? ORDER BY r.at, r.id LIMIT 2000`, place, since)
 }
 
 // TubeOpened tells when a tube was opened; nil where it is shut.
-func (s queries) TubeOpened(ctx context.Context, item int64) (*time.Time, error) {
+func (s Cures) TubeOpened(ctx context.Context, item int64) (*time.Time, error) {
 	var at *time.Time
 	return at, s.db.QueryRowContext(ctx, "SELECT opened_at FROM stock_item WHERE id = ?", item).Scan(&at)
 }
 
 // OpenTube notes when a tube was opened.
-func (t *Tx) OpenTube(ctx context.Context, item int64, at time.Time) error {
+func (t CuresTx) OpenTube(ctx context.Context, item int64, at time.Time) error {
 	return t.run(ctx, "UPDATE stock_item SET opened_at = ? WHERE id = ?", at, item)
 }
 
 // TubesOpened are the tubes that are open, with when.
-func (s queries) TubesOpened(ctx context.Context) (map[int64]time.Time, error) {
+func (s Cures) TubesOpened(ctx context.Context) (map[int64]time.Time, error) {
 	type open struct {
 		id int64
 		at time.Time

@@ -8,7 +8,7 @@ import (
 )
 
 // CustomersLike lists customers whose name or phone holds the words.
-func (s queries) CustomersLike(ctx context.Context, words string, most int) ([]record.Customer, error) {
+func (s Jobs) CustomersLike(ctx context.Context, words string, most int) ([]record.Customer, error) {
 	like := "%" + likeEscape.Replace(words) + "%"
 	return list(ctx, s.db, func(r *sql.Rows) (record.Customer, error) {
 		var c record.Customer
@@ -18,19 +18,19 @@ func (s queries) CustomersLike(ctx context.Context, words string, most int) ([]r
 }
 
 // AddCustomer writes a new customer.
-func (t *Tx) AddCustomer(ctx context.Context, c record.Customer) (int64, error) {
+func (t JobsTx) AddCustomer(ctx context.Context, c record.Customer) (int64, error) {
 	return t.insert(ctx, "INSERT INTO customer (name, phone, note) VALUES (?, ?, ?)", c.Name, c.Phone, c.Note)
 }
 
 // HasCustomer says whether a customer is there.
-func (t *Tx) HasCustomer(ctx context.Context, id int64) (bool, error) {
+func (t JobsTx) HasCustomer(ctx context.Context, id int64) (bool, error) {
 	var n int
 	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM customer WHERE id = ?", id).Scan(&n)
 	return n > 0, err
 }
 
 // SetCustomer changes a customer at the version that the caller saw.
-func (t *Tx) SetCustomer(ctx context.Context, c record.Customer) (bool, error) {
+func (t JobsTx) SetCustomer(ctx context.Context, c record.Customer) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE customer SET name = ?, phone = ?, note = ?, version = version + 1 WHERE id = ? AND version = ?", c.Name,
 		c.Phone, c.Note, c.ID, c.Version)

@@ -11,7 +11,7 @@ import (
 )
 
 // Weeks are when people work, by account; who never said is not among them.
-func (s queries) Weeks(ctx context.Context) (map[int64]record.Week, error) {
+func (s Days) Weeks(ctx context.Context) (map[int64]record.Week, error) {
 	all, err := list(ctx, s.db, func(r *sql.Rows) (record.Week, error) {
 		var id int64
 		var version int
@@ -32,7 +32,7 @@ func (s queries) Weeks(ctx context.Context) (map[int64]record.Week, error) {
 }
 
 // SetWeek writes when a person works, at the version that the caller saw; 0 for the first.
-func (t *Tx) SetWeek(ctx context.Context, w record.Week) (bool, error) {
+func (t DaysTx) SetWeek(ctx context.Context, w record.Week) (bool, error) {
 	doc, err := json.Marshal(w)
 	if err != nil {
 		return false, err
@@ -46,7 +46,7 @@ func (t *Tx) SetWeek(ctx context.Context, w record.Week) (bool, error) {
 }
 
 // DayPlan reads the plan of days as it was last taken, with its version; nil for none.
-func (s queries) DayPlan(ctx context.Context) (doc []byte, version int, err error) {
+func (s Days) DayPlan(ctx context.Context) (doc []byte, version int, err error) {
 	err = s.db.QueryRowContext(ctx, "SELECT doc, version FROM day_plan WHERE id = 1").Scan(&doc, &version)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil, 0, nil
@@ -55,19 +55,19 @@ func (s queries) DayPlan(ctx context.Context) (doc []byte, version int, err erro
 }
 
 // FirstDayPlan keeps a plan of days where there is none; false where there is one.
-func (t *Tx) FirstDayPlan(ctx context.Context, doc []byte, by int64, at time.Time) (bool, error) {
+func (t DaysTx) FirstDayPlan(ctx context.Context, doc []byte, by int64, at time.Time) (bool, error) {
 	return t.changed(ctx, "INSERT IGNORE INTO day_plan (id, doc, account_id, at) VALUES (1, ?, ?, ?)", string(doc), by, at)
 }
 
 // SetDayPlan keeps a plan of days in place of the one that the caller saw.
-func (t *Tx) SetDayPlan(ctx context.Context, doc []byte, by int64, at time.Time, version int) (bool, error) {
+func (t DaysTx) SetDayPlan(ctx context.Context, doc []byte, by int64, at time.Time, version int) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE day_plan SET doc = ?, account_id = ?, at = ?, version = version + 1 WHERE id = 1 AND version = ?",
 		string(doc), by, at, version)
 }
 
 // DayPins are the steps that somebody put where they are, the younger pins behind.
-func (s queries) DayPins(ctx context.Context) ([]record.DayPin, error) {
+func (s Days) DayPins(ctx context.Context) ([]record.DayPin, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.DayPin, error) {
 		var p record.DayPin
 		var people []byte
@@ -80,7 +80,7 @@ func (s queries) DayPins(ctx context.Context) ([]record.DayPin, error) {
 }
 
 // SetDayPin puts a step where somebody wants it.
-func (t *Tx) SetDayPin(ctx context.Context, p record.DayPin, by int64, at time.Time) error {
+func (t DaysTx) SetDayPin(ctx context.Context, p record.DayPin, by int64, at time.Time) error {
 	people, err := json.Marshal(p.People)
 	if err != nil {
 		return err
@@ -91,12 +91,12 @@ func (t *Tx) SetDayPin(ctx context.Context, p record.DayPin, by int64, at time.T
 }
 
 // DropDayPin lets a step go where it fits best.
-func (t *Tx) DropDayPin(ctx context.Context, step string) (bool, error) {
+func (t DaysTx) DropDayPin(ctx context.Context, step string) (bool, error) {
 	return t.changed(ctx, "DELETE FROM day_pin WHERE step = ?", step)
 }
 
 // Postpone says that what the panes of a job wait for comes some days later.
-func (t *Tx) Postpone(ctx context.Context, job int64, days int) error {
+func (t JobsTx) Postpone(ctx context.Context, job int64, days int) error {
 	if err := t.run(ctx, "UPDATE pane SET waits_until = waits_until + INTERVAL ? DAY, version = version + 1 WHERE "+
 		"job_id = ? AND waits_until IS NOT NULL AND waits_for <> ''",
 		days, job); err != nil {
@@ -107,7 +107,7 @@ func (t *Tx) Postpone(ctx context.Context, job int64, days int) error {
 
 // Ticks are the steps that people here ticked since a moment, the last ones first: who, at
 // which job, how the pane is held, where, which step.
-func (s queries) Ticks(ctx context.Context, since time.Time, most int) ([]record.TickSeen, error) {
+func (s Days) Ticks(ctx context.Context, since time.Time, most int) ([]record.TickSeen, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.TickSeen, error) {
 		var v record.TickSeen
 		return v, r.Scan(&v.Who, &v.Job, &v.Family, &v.Place, &v.Step, &v.At)
@@ -117,7 +117,7 @@ LIMIT ?`, since, most)
 }
 
 // DayPlaces are how many of each place there are, as far as the shop said.
-func (s queries) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
+func (s Days) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.DayPlace, error) {
 		var v record.DayPlace
 		return v, r.Scan(&v.Name, &v.Count)
@@ -125,6 +125,6 @@ func (s queries) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
 }
 
 // SetDayPlace says how many of a place there are.
-func (t *Tx) SetDayPlace(ctx context.Context, v record.DayPlace) error {
+func (t DaysTx) SetDayPlace(ctx context.Context, v record.DayPlace) error {
 	return t.run(ctx, "REPLACE INTO day_place (name, count) VALUES (?, ?)", v.Name, v.Count)
 }

@@ -48,28 +48,28 @@ func TestExplain(t *testing.T) {
 	const jobs = 6000
 	filled(t, s, jobs)
 	w := &watched{querier: s.DB, seen: map[string][]any{}}
-	q := queries{w}
+	q := over(w)
 	var id int64 = jobs / 2
-	_, _ = q.Job(ctx, id)
-	_, _ = q.OpenJobs(ctx, 40)
-	_, _ = q.CountOpen(ctx)
-	_, _ = q.LastTicket(ctx)
-	_, _ = q.Pulse(ctx, id)
-	_, _ = q.History(ctx, id, 200)
-	_, _ = q.Stripped(ctx, "clip-heat", id, 6)
-	_, _ = q.JobsOf(ctx, 7)
-	_, _ = q.Picture(ctx, id, 1, true)
-	_, _ = q.Signals(ctx, 1, 0)
-	_, _ = q.LastSignal(ctx, 1)
-	_, _, _ = q.Session(ctx, make([]byte, 32))
-	_, _ = q.Sessions(ctx, 1)
-	_, _, _ = q.Credentials(ctx, "mira")
-	_, _ = q.KnowsAddress(ctx, 1, "x")
-	_, _, _ = q.Memo(ctx, "x")
+	_, _ = q.Jobs.Job(ctx, id)
+	_, _ = q.Jobs.OpenJobs(ctx, 40)
+	_, _ = q.Jobs.CountOpen(ctx)
+	_, _ = q.Jobs.LastTicket(ctx)
+	_, _ = q.Jobs.Pulse(ctx, id)
+	_, _ = q.Trail.History(ctx, id, 200)
+	_, _ = q.Strips.Stripped(ctx, "clip-heat", id, 6)
+	_, _ = q.Search.JobsOf(ctx, 7)
+	_, _ = q.Photos.Picture(ctx, id, 1, true)
+	_, _ = q.Signals.Signals(ctx, 1, 0)
+	_, _ = q.Signals.LastSignal(ctx, 1)
+	_, _, _ = q.People.Session(ctx, make([]byte, 32))
+	_, _ = q.People.Sessions(ctx, 1)
+	_, _, _ = q.People.Credentials(ctx, "mira")
+	_, _ = q.People.KnowsAddress(ctx, 1, "x")
+	_, _, _ = q.Shops.Memo(ctx, "x")
 	for _, f := range []Filter{{Most: 40}, {State: "open", Most: 40}, {State: "signed", Most: 40},
 		{Words: "kiln", Most: 40}, {Words: "stove", State: "signed", Most: 40}, {Words: "quill 5021", Most: 40},
 		{Words: "quill", Before: id, State: "open", Most: 40}} {
-		if _, err := q.JobsLike(ctx, f); err != nil {
+		if _, err := q.Search.JobsLike(ctx, f); err != nil {
 			t.Fatalf("%+v: %v", f, err)
 		}
 	}
@@ -120,7 +120,7 @@ func TestFindsFarBelow(t *testing.T) {
 	filled(t, s, 6000)
 	find := func(f Filter) []int64 {
 		t.Helper()
-		rows, err := s.JobsLike(ctx, f)
+		rows, err := s.Search.JobsLike(ctx, f)
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -33,18 +33,18 @@ func TestNeighboursDoNotWait(t *testing.T) {
 		}
 	}
 	first := func(t *Tx, ctx context.Context, pane int64) error {
-		if err := t.RetireReading(ctx, pane, reading.SeatWarp); err != nil {
+		if err := t.Panes.RetireReading(ctx, pane, reading.SeatWarp); err != nil {
 			return err
 		}
-		if err := t.ClearTick(ctx, pane, "refit"); err != nil {
+		if err := t.Panes.ClearTick(ctx, pane, "refit"); err != nil {
 			return err
 		}
-		if err := t.AddReading(ctx, pane, record.Reading{Place: reading.SeatWarp, Reading: length.Reading{Text: "1",
+		if err := t.Panes.AddReading(ctx, pane, record.Reading{Place: reading.SeatWarp, Reading: length.Reading{Text: "1",
 			Value: 1},
 			Instrument: length.Rule, ByID: 1, At: time.Now(), Version: 1}); err != nil {
 			return err
 		}
-		return t.SetTick(ctx, pane, record.Tick{Step: "refit", Outcome: "done", Version: 1, At: time.Now()}, 1)
+		return t.Panes.SetTick(ctx, pane, record.Tick{Step: "refit", Outcome: "done", Version: 1, At: time.Now()}, 1)
 	}
 	written, release, done := make(chan struct{}), make(chan struct{}), make(chan error, 1)
 	go func() {

@@ -9,8 +9,8 @@ import (
 )
 
 // guests reads what was put in only for now, in the order of putting in.
-func (s queries) guests(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, s.db,
+func guests(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return fill(ctx, db,
 		`SELECT g.job_id, g.id, g.what, g.place, g.before_step, g.stays, g.seen, a.name, g.put_at, COALESCE(o.name, ''),
 			g.out_at
 FROM guest g JOIN account a ON a.id = g.put_by LEFT JOIN account o ON o.id = g.out_by
@@ -23,13 +23,13 @@ WHERE g.job_id IN (`+in+`) ORDER BY g.id`, args, jobs,
 }
 
 // AddGuest notes what was put in.
-func (t *Tx) AddGuest(ctx context.Context, job int64, g guest.Guest, by int64, at time.Time) (int64, error) {
+func (t StripsTx) AddGuest(ctx context.Context, job int64, g guest.Guest, by int64, at time.Time) (int64, error) {
 	return t.insert(ctx, "INSERT INTO guest (job_id, what, place, before_step, stays, seen, put_by, put_at) VALUES "+
 		"(?, ?, ?, ?, ?, ?, ?, ?)", job, g.What, g.Where, g.Before, g.Stays, g.Seen, by, at)
 }
 
 // SetGuestOut says that one is out, or in again for a nil time. It must run
 // under the job's lock.
-func (t *Tx) SetGuestOut(ctx context.Context, job, id int64, by *int64, at *time.Time) error {
+func (t StripsTx) SetGuestOut(ctx context.Context, job, id int64, by *int64, at *time.Time) error {
 	return t.run(ctx, "UPDATE guest SET out_by = ?, out_at = ? WHERE job_id = ? AND id = ?", by, at, job, id)
 }

@@ -15,18 +15,18 @@ type Signal struct {
 }
 
 // AddSignal keeps a line.
-func (t *Tx) AddSignal(ctx context.Context, account int64, line string, breaks bool, at time.Time) (int64, error) {
+func (t SignalsTx) AddSignal(ctx context.Context, account int64, line string, breaks bool, at time.Time) (int64, error) {
 	return t.insert(ctx, "INSERT INTO instrument_event (account_id, line, breaks, at) VALUES (?, ?, ?, ?)", account, line,
 		breaks, at)
 }
 
 // DropSignals forgets what was sent before a time.
-func (t *Tx) DropSignals(ctx context.Context, account int64, before time.Time) error {
+func (t SignalsTx) DropSignals(ctx context.Context, account int64, before time.Time) error {
 	return t.run(ctx, "DELETE FROM instrument_event WHERE account_id = ? AND at < ?", account, before)
 }
 
 // Signals lists what came for a person after an id.
-func (s queries) Signals(ctx context.Context, account, after int64) ([]Signal, error) {
+func (s Signals) Signals(ctx context.Context, account, after int64) ([]Signal, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (Signal, error) {
 		var v Signal
 		return v, r.Scan(&v.ID, &v.Line, &v.Breaks)
@@ -35,7 +35,7 @@ func (s queries) Signals(ctx context.Context, account, after int64) ([]Signal, e
 }
 
 // LastSignal is the highest id for a person, 0 for none.
-func (s queries) LastSignal(ctx context.Context, account int64) (int64, error) {
+func (s Signals) LastSignal(ctx context.Context, account int64) (int64, error) {
 	var id int64
 	err := s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(id), 0) FROM instrument_event WHERE account_id = ?",
 		account).Scan(&id)

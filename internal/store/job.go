@@ -48,8 +48,8 @@ func scanJob(r *sql.Rows) (record.Job, error) {
 }
 
 // Job reads one job whole.
-func (s queries) Job(ctx context.Context, id int64) (record.Job, error) {
-	js, err := s.Jobs(ctx, []int64{id})
+func (s Jobs) Job(ctx context.Context, id int64) (record.Job, error) {
+	js, err := s.Several(ctx, []int64{id})
 	if err != nil {
 		return record.Job{}, err
 	}
@@ -59,8 +59,8 @@ func (s queries) Job(ctx context.Context, id int64) (record.Job, error) {
 	return js[0], nil
 }
 
-// Jobs reads several jobs whole, in the order of ids, with one query a table.
-func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
+// Several reads jobs whole, in the order of ids, with one query a table.
+func (s Jobs) Several(ctx context.Context, ids []int64) ([]record.Job, error) {
 	if len(ids) == 0 {
 		return []record.Job{}, nil
 	}
@@ -73,17 +73,17 @@ func (s queries) Jobs(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		byID[found[i].ID] = &found[i]
 	}
-	laid, err := s.Own(ctx)
+	laid, err := Shops(s).Own(ctx)
 	if err != nil {
 		return nil, err
 	}
 	for i := range found {
 		found[i].Own = laid
 	}
-	for _, fill := range []func(context.Context, string, []any, map[int64]*record.Job) error{s.panes, s.photos, s.stripped,
-		s.guests, s.cures, s.timers,
-		s.tickets} {
-		if err := fill(ctx, in, args, byID); err != nil {
+	for _, fill := range []func(context.Context, querier, string, []any, map[int64]*record.Job) error{panes, photos, stripped,
+		guests, cures, timers,
+		tickets} {
+		if err := fill(ctx, s.db, in, args, byID); err != nil {
 			return nil, err
 		}
 	}
@@ -108,7 +108,7 @@ func marks(ids []int64) (string, []any) {
 type Turned struct{ ID, Pulse int64 }
 
 // OpenJobs lists the open jobs, the soonest promised first.
-func (s queries) OpenJobs(ctx context.Context, most int) ([]Turned, error) {
+func (s Jobs) OpenJobs(ctx context.Context, most int) ([]Turned, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (Turned, error) {
 		var v Turned
 		return v, r.Scan(&v.ID, &v.Pulse)
@@ -118,26 +118,26 @@ func (s queries) OpenJobs(ctx context.Context, most int) ([]Turned, error) {
 const openJobsQuery = "SELECT id, pulse FROM job WHERE state = 'open' ORDER BY due_at, id LIMIT ?"
 
 // CountOpen counts the open jobs.
-func (s queries) CountOpen(ctx context.Context) (int, error) {
+func (s Jobs) CountOpen(ctx context.Context) (int, error) {
 	var n int
 	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM job WHERE state = 'open'").Scan(&n)
 	return n, err
 }
 
 // LastTicket is the number of the newest ticket, 0 for none.
-func (s queries) LastTicket(ctx context.Context) (n int64, err error) {
+func (s Jobs) LastTicket(ctx context.Context) (n int64, err error) {
 	err = s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(id), 0) FROM ticket").Scan(&n)
 	return n, err
 }
 
 // CountTickets counts the signed jobs.
-func (s queries) CountTickets(ctx context.Context) (n int64, err error) {
+func (s Jobs) CountTickets(ctx context.Context) (n int64, err error) {
 	err = s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM ticket").Scan(&n)
 	return n, err
 }
 
 // Pulse tells how often a job has changed.
-func (s queries) Pulse(ctx context.Context, id int64) (int64, error) {
+func (s Jobs) Pulse(ctx context.Context, id int64) (int64, error) {
 	var n int64
 	err := s.db.QueryRowContext(ctx, "SELECT pulse FROM job WHERE id = ?", id).Scan(&n)
 	if errors.Is(err, sql.ErrNoRows) {
@@ -147,7 +147,7 @@ func (s queries) Pulse(ctx context.Context, id int64) (int64, error) {
 }
 
 // LockJob locks a job against other writers and tells whether it is signed.
-func (t *Tx) LockJob(ctx context.Context, id int64) (signed bool, err error) {
+func (t JobsTx) LockJob(ctx context.Context, id int64) (signed bool, err error) {
 	state, err := t.JobState(ctx, id)
 	if err == nil && state == "withdrawn" {
 		err = &record.Conflict{Says: "This job was withdrawn. Take it up again first."}
@@ -156,7 +156,7 @@ func (t *Tx) LockJob(ctx context.Context, id int64) (signed bool, err error) {
 }
 
 // JobState locks a job and tells how it stands: open, signed or withdrawn.
-func (t *Tx) JobState(ctx context.Context, id int64) (state string, err error) {
+func (t JobsTx) JobState(ctx context.Context, id int64) (state string, err error) {
 	err = t.tx.QueryRowContext(ctx, "SELECT state FROM job WHERE id = ? FOR UPDATE", id).Scan(&state)
 	if errors.Is(err, sql.ErrNoRows) {
 		err = &record.NotFound{What: "this job"}
@@ -165,57 +165,57 @@ func (t *Tx) JobState(ctx context.Context, id int64) (state string, err error) {
 }
 
 // Withdraw closes an open job that came to nothing.
-func (t *Tx) Withdraw(ctx context.Context, job, by int64, w record.Withdrawal) error {
+func (t JobsTx) Withdraw(ctx context.Context, job, by int64, w record.Withdrawal) error {
 	return t.run(ctx, "UPDATE job SET state = 'withdrawn', withdrawn_by = ?, withdrawn_at = ?, withdrawn_why = ?, "+
 		"version = version + 1 "+
 		"WHERE id = ? AND state = 'open'", by, w.At, w.Why, job)
 }
 
 // TakeUp opens a job again that was withdrawn.
-func (t *Tx) TakeUp(ctx context.Context, job int64) error {
+func (t JobsTx) TakeUp(ctx context.Context, job int64) error {
 	return t.run(ctx, "UPDATE job SET state = 'open', withdrawn_by = NULL, withdrawn_at = NULL, withdrawn_why = '', "+
 		"version = version + 1 WHERE id = ? AND state = 'withdrawn'", job)
 }
 
 // TouchJob counts the job's pulse up, so that other screens see that something
 // changed.
-func (t *Tx) TouchJob(ctx context.Context, id int64) error {
+func (t JobsTx) TouchJob(ctx context.Context, id int64) error {
 	return t.run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE id = ?", id)
 }
 
 // TouchJobsOf counts a change to every job of a customer.
-func (t *Tx) TouchJobsOf(ctx context.Context, customer int64) error {
+func (t JobsTx) TouchJobsOf(ctx context.Context, customer int64) error {
 	return t.run(ctx, "UPDATE job j JOIN object o ON o.id = j.object_id SET j.pulse = j.pulse + 1 WHERE o.customer_id = ?",
 		customer)
 }
 
 // TouchOpenJobs counts a change to every open job.
-func (t *Tx) TouchOpenJobs(ctx context.Context) error {
+func (t JobsTx) TouchOpenJobs(ctx context.Context) error {
 	return t.run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE state = 'open'")
 }
 
 // AddJob writes a new job for an object.
-func (t *Tx) AddJob(ctx context.Context, j record.Job, by int64) (int64, error) {
+func (t JobsTx) AddJob(ctx context.Context, j record.Job, by int64) (int64, error) {
 	return t.insert(ctx,
 		"INSERT INTO job (object_id, story, place, promised_at, created_by, created_at) VALUES (?, ?, ?, ?, ?, ?)",
 		j.Object.ID, j.Story, j.Place, j.PromisedAt, by, j.CreatedAt)
 }
 
 // CarryJob marks a job as brought in from a document.
-func (t *Tx) CarryJob(ctx context.Context, id, by int64, says string, at time.Time) error {
+func (t JobsTx) CarryJob(ctx context.Context, id, by int64, says string, at time.Time) error {
 	return t.run(ctx, "UPDATE job SET carried_by = ?, carried_at = ?, carried_says = ? WHERE id = ?", by, at, says, id)
 }
 
 // SetJob changes story, place and promise, at the version that
 // the caller saw.
-func (t *Tx) SetJob(ctx context.Context, j record.Job) (bool, error) {
+func (t JobsTx) SetJob(ctx context.Context, j record.Job) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE job SET story = ?, place = ?, promised_at = ?, version = version + 1 WHERE id = ? AND version = ?",
 		j.Story, j.Place, j.PromisedAt, j.ID, j.Version)
 }
 
 // AddObject writes a new object of a customer.
-func (t *Tx) AddObject(ctx context.Context, o record.Object, customer int64) (int64, error) {
+func (t JobsTx) AddObject(ctx context.Context, o record.Object, customer int64) (int64, error) {
 	e, err := json.Marshal(o.Exposure)
 	if err != nil {
 		return 0, err
@@ -228,7 +228,7 @@ func (t *Tx) AddObject(ctx context.Context, o record.Object, customer int64) (in
 }
 
 // SetObject changes an object at the version that the caller saw.
-func (t *Tx) SetObject(ctx context.Context, o record.Object) (bool, error) {
+func (t JobsTx) SetObject(ctx context.Context, o record.Object) (bool, error) {
 	e, err := json.Marshal(o.Exposure)
 	if err != nil {
 		return false, err

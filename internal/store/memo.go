@@ -8,7 +8,7 @@ import (
 )
 
 // Memo reads what the program noted under a name; empty for nothing.
-func (s queries) Memo(ctx context.Context, name string) (value string, at time.Time, err error) {
+func (s Shops) Memo(ctx context.Context, name string) (value string, at time.Time, err error) {
 	err = s.db.QueryRowContext(ctx, "SELECT value, at FROM memo WHERE name = ?", name).Scan(&value, &at)
 	if errors.Is(err, sql.ErrNoRows) {
 		err = nil
@@ -17,13 +17,13 @@ func (s queries) Memo(ctx context.Context, name string) (value string, at time.T
 }
 
 // SetMemo notes something under a name.
-func (t *Tx) SetMemo(ctx context.Context, name, value string, at time.Time) error {
+func (t ShopsTx) SetMemo(ctx context.Context, name, value string, at time.Time) error {
 	return t.run(ctx, "REPLACE INTO memo (name, value, at) VALUES (?, ?, ?)", name, value, at)
 }
 
 // AddMemo notes something under a name unless something is noted there, and
 // gives what then stands there. The first of several writers wins.
-func (t *Tx) AddMemo(ctx context.Context, name, value string, at time.Time) (string, error) {
+func (t ShopsTx) AddMemo(ctx context.Context, name, value string, at time.Time) (string, error) {
 	if err := t.run(ctx, "INSERT IGNORE INTO memo (name, value, at) VALUES (?, ?, ?)", name, value, at); err != nil {
 		return "", err
 	}
@@ -33,7 +33,7 @@ func (t *Tx) AddMemo(ctx context.Context, name, value string, at time.Time) (str
 }
 
 // Since is when the shop was set up; the zero time before that.
-func (s queries) Since(ctx context.Context) (time.Time, error) {
+func (s Shops) Since(ctx context.Context) (time.Time, error) {
 	var at sql.NullTime
 	err := s.db.QueryRowContext(ctx, "SELECT MIN(created_at) FROM account").Scan(&at)
 	return at.Time, err

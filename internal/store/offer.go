@@ -11,7 +11,7 @@ import (
 
 // Offers lists what was asked for a pane, with the id of the one that was taken, 0 for
 // none.
-func (s queries) Offers(ctx context.Context, pane int64) (all []source.Offer, taken int64, err error) {
+func (s Orders) Offers(ctx context.Context, pane int64) (all []source.Offer, taken int64, err error) {
 	all, err = list(ctx, s.db, func(r *sql.Rows) (source.Offer, error) {
 		var v source.Offer
 		var at sql.NullTime
@@ -29,7 +29,7 @@ days, misfit, back, mark, taken_at FROM offer WHERE pane_id = ? ORDER BY id`, pa
 }
 
 // AddOffer writes an offer.
-func (t *Tx) AddOffer(ctx context.Context, pane int64, v source.Offer, by int64, at time.Time) (int64, error) {
+func (t OrdersTx) AddOffer(ctx context.Context, pane int64, v source.Offer, by int64, at time.Time) (int64, error) {
 	return t.insert(ctx,
 		"INSERT INTO offer (pane_id, kind, who, price, carriage, lacks, missing, days, misfit, back, mark, "+
 			"account_id, at) VALUES (?, ?, ?, ? / 100, ? / 100, ?, ? / 100, ?, ?, ?, ?, ?, ?)", pane, v.Kind, v.Who, v.Price,
@@ -37,12 +37,12 @@ func (t *Tx) AddOffer(ctx context.Context, pane int64, v source.Offer, by int64,
 }
 
 // DropOffer takes an offer out.
-func (t *Tx) DropOffer(ctx context.Context, pane, id int64) error {
+func (t OrdersTx) DropOffer(ctx context.Context, pane, id int64) error {
 	return t.run(ctx, "DELETE FROM offer WHERE pane_id = ? AND id = ?", pane, id)
 }
 
 // TakeOffer marks the one that was ordered; it reports false where there is none.
-func (t *Tx) TakeOffer(ctx context.Context, pane, id int64, at time.Time) (bool, error) {
+func (t OrdersTx) TakeOffer(ctx context.Context, pane, id int64, at time.Time) (bool, error) {
 	if err := t.run(ctx, "UPDATE offer SET taken_at = NULL WHERE pane_id = ?", pane); err != nil {
 		return false, err
 	}
@@ -50,7 +50,7 @@ func (t *Tx) TakeOffer(ctx context.Context, pane, id int64, at time.Time) (bool,
 }
 
 // Terms are what waiting and a second try cost a job; ok is false where nobody said.
-func (s queries) Terms(ctx context.Context, job int64) (v source.Terms, ok bool, err error) {
+func (s Orders) Terms(ctx context.Context, job int64) (v source.Terms, ok bool, err error) {
 	err = s.db.QueryRowContext(ctx,
 		"SELECT CAST(visit * 100 AS SIGNED), CAST(day * 100 AS SIGNED) FROM job_terms WHERE job_id = ?",
 		job).Scan(&v.Visit, &v.Day)
@@ -61,6 +61,6 @@ func (s queries) Terms(ctx context.Context, job int64) (v source.Terms, ok bool,
 }
 
 // SetTerms keeps them.
-func (t *Tx) SetTerms(ctx context.Context, job int64, v source.Terms) error {
+func (t OrdersTx) SetTerms(ctx context.Context, job int64, v source.Terms) error {
 	return t.run(ctx, "REPLACE INTO job_terms (job_id, visit, day) VALUES (?, ? / 100, ? / 100)", job, v.Visit, v.Day)
 }

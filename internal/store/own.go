@@ -10,7 +10,7 @@ import (
 )
 
 // Own reads the values that the shop has laid over the book's.
-func (s queries) Own(ctx context.Context) (own.Values, error) {
+func (s Shops) Own(ctx context.Context) (own.Values, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (own.Value, error) {
 		var v own.Value
 		return v, r.Scan(&v.Kind, &v.ID, &v.Item, &v.V, &v.Sheet, &v.By, &v.At, &v.Version)
@@ -20,7 +20,7 @@ FROM own_value v JOIN account a ON a.id = v.account_id ORDER BY v.kind, v.subjec
 
 // SetOwn lays a value over the book's: a new one at version 0, otherwise at the
 // version that the caller saw. It reports false when that is not the one there.
-func (t *Tx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error) {
+func (t ShopsTx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error) {
 	if v.Version == 0 {
 		err := t.run(ctx, "INSERT INTO own_value (kind, subject, item, value, sheet, account_id, at) VALUES (?, ?, ?, ?, "+
 			"?, ?, ?)", v.Kind, v.ID, v.Item, v.V, v.Sheet, by, v.At)
@@ -36,13 +36,13 @@ func (t *Tx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error) {
 }
 
 // DropOwn takes a value off the book's again.
-func (t *Tx) DropOwn(ctx context.Context, v own.Value) (bool, error) {
+func (t ShopsTx) DropOwn(ctx context.Context, v own.Value) (bool, error) {
 	return t.changed(ctx, "DELETE FROM own_value WHERE kind = ? AND subject = ? AND item = ? AND version = ?", v.Kind,
 		v.ID, v.Item, v.Version)
 }
 
 // BookRevision is a word that changes whenever one of the values does.
-func (s queries) BookRevision(ctx context.Context) (string, error) {
+func (s Shops) BookRevision(ctx context.Context) (string, error) {
 	var n, versions int
 	var last sql.NullTime
 	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*), COALESCE(SUM(version), 0), MAX(at) FROM own_value").Scan(&n,
@@ -51,7 +51,7 @@ func (s queries) BookRevision(ctx context.Context) (string, error) {
 }
 
 // LockShop makes writers of what the whole shop shares wait for each other.
-func (t *Tx) LockShop(ctx context.Context) error {
+func (t ShopsTx) LockShop(ctx context.Context) error {
 	var id int
 	err := t.tx.QueryRowContext(ctx, "SELECT id FROM shop WHERE id = 1 FOR UPDATE").Scan(&id)
 	if errors.Is(err, sql.ErrNoRows) {

@@ -11,8 +11,8 @@ import (
 )
 
 // panes reads the panes of jobs, each with all that belongs to it.
-func (s queries) panes(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	err := fill(ctx, s.db,
+func panes(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
+	err := fill(ctx, db,
 		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom,
 			side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version, road, how, came,
 			COALESCE(part, '{}'), COALESCE(peel, '{}'), COALESCE(turns, '[]'), COALESCE(heard, '[]'), stock, counted
@@ -44,9 +44,9 @@ FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
 		return nil
 	}
 	in, args = marks(ids)
-	for _, f := range []func(context.Context, string, []any, map[int64]*record.Pane) error{s.diagnoses, s.readings,
-		s.choices, s.ticks, s.answers, s.trials, s.taken} {
-		if err := f(ctx, in, args, panes); err != nil {
+	for _, f := range []func(context.Context, querier, string, []any, map[int64]*record.Pane) error{diagnoses, readings,
+		choices, ticks, answers, trials, taken} {
+		if err := f(ctx, db, in, args, panes); err != nil {
 			return err
 		}
 	}
@@ -54,7 +54,7 @@ FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
 }
 
 // AddPane writes a pane of a job.
-func (t *Tx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, error) {
+func (t PanesTx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, error) {
 	x, err := paneJSON(p)
 	if err != nil {
 		return 0, err
@@ -93,7 +93,7 @@ func paneJSON(p record.Pane) (x paneText, err error) {
 
 // SetPane changes how a pane is held and what it waits for, at the version that
 // the caller saw.
-func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
+func (t PanesTx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 	x, err := paneJSON(p)
 	if err != nil {
 		return false, err
@@ -111,7 +111,7 @@ func (t *Tx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 
 // MovePane puts a pane elsewhere on its object, under another number. It must
 // run under the job's lock, which also guards the version.
-func (t *Tx) MovePane(ctx context.Context, p record.Pane) error {
+func (t PanesTx) MovePane(ctx context.Context, p record.Pane) error {
 	x, err := paneJSON(p)
 	if err != nil {
 		return err
@@ -121,7 +121,7 @@ func (t *Tx) MovePane(ctx context.Context, p record.Pane) error {
 
 // DropPane takes a pane out that nothing was done to. Readings that were taken
 // back go with it.
-func (t *Tx) DropPane(ctx context.Context, pane int64) error {
+func (t PanesTx) DropPane(ctx context.Context, pane int64) error {
 	for _, q := range []string{"DELETE FROM reading WHERE pane_id = ?", "DELETE FROM diagnosis WHERE pane_id = ?",
 		"DELETE FROM failed_trial WHERE pane_id = ?", "DELETE FROM taken_on WHERE pane_id = ?",
 		"DELETE FROM pane WHERE id = ?"} {

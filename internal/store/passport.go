@@ -22,14 +22,14 @@ const linkOf = "kind = ? AND IF(kind = 'days', account_id, COALESCE(job_id, 0)) 
 
 // LinkBy finds what a token opens, nil where it opens nothing, was withdrawn, or shows the
 // days of somebody who does not work here any more.
-func (s queries) LinkBy(ctx context.Context, kind record.LinkKind, token string) (*record.Link, error) {
+func (s Passports) LinkBy(ctx context.Context, kind record.LinkKind, token string) (*record.Link, error) {
 	return firstOf(list(ctx, s.db, scanLink,
 		linkQuery+"l.token = ? AND l.kind = ? AND l.withdrawn_at IS NULL AND (l.kind <> 'days' OR a.active)", token, kind))
 }
 
 // LinkOf is the address that opens a job, somebody's days, or the shop's for 0; nil where
 // there is none.
-func (s queries) LinkOf(ctx context.Context, kind record.LinkKind, of int64) (*record.Link, error) {
+func (s Passports) LinkOf(ctx context.Context, kind record.LinkKind, of int64) (*record.Link, error) {
 	return firstOf(list(ctx, s.db, scanLink, linkQuery+linkOf+" ORDER BY l.id DESC LIMIT 1", kind, of))
 }
 
@@ -41,14 +41,14 @@ func firstOf[T any](all []T, err error) (*T, error) {
 }
 
 // AddLink writes an address.
-func (t *Tx) AddLink(ctx context.Context, l record.Link, by int64) error {
+func (t PassportsTx) AddLink(ctx context.Context, l record.Link, by int64) error {
 	return t.run(ctx, "INSERT INTO link (kind, token, job_id, account_id, made_at) VALUES (?, ?, NULLIF(?, 0), ?, ?)",
 		l.Kind,
 		l.Token, l.Job, by, l.MadeAt)
 }
 
 // WithdrawLinks ends the addresses that open a job, somebody's days, or the shop's for 0.
-func (t *Tx) WithdrawLinks(ctx context.Context, kind record.LinkKind, of int64, at time.Time) error {
+func (t PassportsTx) WithdrawLinks(ctx context.Context, kind record.LinkKind, of int64, at time.Time) error {
 	return t.run(ctx, "UPDATE link SET withdrawn_at = ? WHERE "+linkOf, at, kind, of)
 }
 
@@ -64,18 +64,18 @@ func scanReminder(r *sql.Rows) (record.Reminder, error) {
 }
 
 // Reminders lists what is open and due before a time, the soonest first.
-func (s queries) Reminders(ctx context.Context, before time.Time, most int) ([]record.Reminder, error) {
+func (s Passports) Reminders(ctx context.Context, before time.Time, most int) ([]record.Reminder, error) {
 	return list(ctx, s.db, scanReminder, reminderQuery+"r.state = 'open' AND r.due_at < ? ORDER BY r.due_at, r.id LIMIT ?",
 		before, most)
 }
 
 // RemindersOf lists all of a job.
-func (s queries) RemindersOf(ctx context.Context, job int64) ([]record.Reminder, error) {
+func (s Passports) RemindersOf(ctx context.Context, job int64) ([]record.Reminder, error) {
 	return list(ctx, s.db, scanReminder, reminderQuery+"r.job_id = ? ORDER BY r.due_at, r.id", job)
 }
 
 // Reminder reads one.
-func (s queries) Reminder(ctx context.Context, id int64) (record.Reminder, error) {
+func (s Passports) Reminder(ctx context.Context, id int64) (record.Reminder, error) {
 	v, err := firstOf(list(ctx, s.db, scanReminder, reminderQuery+"r.id = ?", id))
 	if err == nil && v == nil {
 		err = &record.NotFound{What: "this reminder"}
@@ -87,32 +87,32 @@ func (s queries) Reminder(ctx context.Context, id int64) (record.Reminder, error
 }
 
 // AddReminder writes one.
-func (t *Tx) AddReminder(ctx context.Context, v record.Reminder, by int64, at time.Time) (int64, error) {
+func (t PassportsTx) AddReminder(ctx context.Context, v record.Reminder, by int64, at time.Time) (int64, error) {
 	return t.insert(ctx, "INSERT INTO reminder (job_id, rule, what, why, due_at, account_id, at) VALUES (?, ?, ?, ?, "+
 		"?, ?, ?)",
 		v.Job, v.Rule, v.What, v.Why, v.Due, by, at)
 }
 
 // SetReminder changes one at the version that the caller saw.
-func (t *Tx) SetReminder(ctx context.Context, v record.Reminder, by int64, at time.Time) (bool, error) {
+func (t PassportsTx) SetReminder(ctx context.Context, v record.Reminder, by int64, at time.Time) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE reminder SET due_at = ?, state = ?, note = ?, version = version + 1, account_id = ?, at = ? "+
 			"WHERE id = ? AND version = ?", v.Due, v.State, v.Note, by, at, v.ID, v.Version)
 }
 
 // SameObject is the first row of an object that came back, itself where it never did.
-func (s queries) SameObject(ctx context.Context, object int64) (int64, error) {
+func (s Passports) SameObject(ctx context.Context, object int64) (int64, error) {
 	var id int64
 	return id, s.db.QueryRowContext(ctx, "SELECT COALESCE(same_as, id) FROM object WHERE id = ?", object).Scan(&id)
 }
 
 // SetSameObject says that an object is one that was here before.
-func (t *Tx) SetSameObject(ctx context.Context, object, first int64) error {
+func (t PassportsTx) SetSameObject(ctx context.Context, object, first int64) error {
 	return t.run(ctx, "UPDATE object SET same_as = ? WHERE id = ?", first, object)
 }
 
 // JobsOfObject lists the jobs of an object through time, the newest first.
-func (s queries) JobsOfObject(ctx context.Context, first int64) ([]int64, error) {
+func (s Passports) JobsOfObject(ctx context.Context, first int64) ([]int64, error) {
 	return list(ctx, s.db, scanID,
 		"SELECT j.id FROM job j JOIN object o ON o.id = j.object_id WHERE o.id = ? OR o.same_as = ? ORDER BY j.id DESC",
 		first,
@@ -120,7 +120,7 @@ func (s queries) JobsOfObject(ctx context.Context, first int64) ([]int64, error)
 }
 
 // NewerOf says whether an object was here again after a job, with one that was not withdrawn.
-func (s queries) NewerOf(ctx context.Context, first, job int64) (bool, error) {
+func (s Passports) NewerOf(ctx context.Context, first, job int64) (bool, error) {
 	var n int
 	err := s.db.QueryRowContext(ctx, "SELECT COUNT(*) FROM job j JOIN object o ON o.id = j.object_id "+
 		"WHERE (o.id = ? OR o.same_as = ?) AND j.id > ? AND j.state <> 'withdrawn'", first, first, job).Scan(&n)
@@ -138,19 +138,19 @@ func scanFitted(r *sql.Rows) (record.Fitted, error) {
 }
 
 // FittedLike lists what was fitted in the same way of holding and heat since a time.
-func (s queries) FittedLike(ctx context.Context, family, exposure string, since time.Time, most int) ([]record.Fitted,
+func (s Passports) FittedLike(ctx context.Context, family, exposure string, since time.Time, most int) ([]record.Fitted,
 	error) {
 	return list(ctx, s.db, scanFitted,
 		fittedQuery+"family = ? AND exposure = ? AND out_at >= ? ORDER BY out_at DESC LIMIT ?", family, exposure, since, most)
 }
 
 // FittedIn lists what was fitted in an object through time, the newest first.
-func (s queries) FittedIn(ctx context.Context, first int64) ([]record.Fitted, error) {
+func (s Passports) FittedIn(ctx context.Context, first int64) ([]record.Fitted, error) {
 	return list(ctx, s.db, scanFitted, fittedQuery+"object_id = ? ORDER BY out_at DESC, pane_id", first)
 }
 
 // AddFitted writes what went out in a pane.
-func (t *Tx) AddFitted(ctx context.Context, v record.Fitted) error {
+func (t PassportsTx) AddFitted(ctx context.Context, v record.Fitted) error {
 	return t.run(ctx, "REPLACE INTO fitted (pane_id, job_id, object_id, family, exposure, material, thickness, seal, "+
 		"adhesive, "+
 		"cause, source, size, out_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Job, v.Object, v.Family,
@@ -158,14 +158,14 @@ func (t *Tx) AddFitted(ctx context.Context, v record.Fitted) error {
 }
 
 // CameBack notes that what was fitted in an object since a time came back with a job.
-func (t *Tx) CameBack(ctx context.Context, first, job int64, since, at time.Time) error {
+func (t PassportsTx) CameBack(ctx context.Context, first, job int64, since, at time.Time) error {
 	return t.run(ctx,
 		"UPDATE fitted SET back_at = ?, back_job = ? WHERE object_id = ? AND out_at >= ? AND back_at IS NULL", at, job, first,
 		since)
 }
 
 // DropReminders ends what was to be looked at of an object's earlier jobs: it is here.
-func (t *Tx) DropReminders(ctx context.Context, first, but int64, by int64, at time.Time) error {
+func (t PassportsTx) DropReminders(ctx context.Context, first, but int64, by int64, at time.Time) error {
 	return t.run(ctx, "UPDATE reminder r JOIN job j ON j.id = r.job_id JOIN object o ON o.id = j.object_id "+
 		"SET r.state = 'dropped', r.note = 'it was here again', r.version = r.version + 1, r.account_id = ?, r.at = ?, "+
 		"r.ended_by = ? "+
@@ -174,7 +174,7 @@ func (t *Tx) DropReminders(ctx context.Context, first, but int64, by int64, at t
 
 // NotBack takes back that an object was here again with a job: what it ended is to be looked
 // at as before, and what was fitted did not come back.
-func (t *Tx) NotBack(ctx context.Context, job, by int64, at time.Time) error {
+func (t PassportsTx) NotBack(ctx context.Context, job, by int64, at time.Time) error {
 	if err := t.run(ctx, "UPDATE reminder SET state = 'open', note = '', version = version + 1, account_id = ?, at = ?, "+
 		"ended_by = NULL WHERE ended_by = ? AND state = 'dropped'", by, at, job); err != nil {
 		return err

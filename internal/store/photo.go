@@ -10,8 +10,8 @@ import (
 	"freshshard/internal/record"
 )
 
-func (s queries) photos(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, s.db,
+func photos(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return fill(ctx, db,
 		`SELECT p.job_id, p.id, p.entry_id, p.width, p.height, COALESCE(NULLIF(p.author, ''), a.name), p.taken_at
 FROM photo p JOIN account a ON a.id = p.taken_by WHERE p.job_id IN (`+in+`) ORDER BY p.id`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
@@ -22,7 +22,7 @@ FROM photo p JOIN account a ON a.id = p.taken_by WHERE p.job_id IN (`+in+`) ORDE
 }
 
 // AddPhoto writes a picture to a job; entry may be empty.
-func (t *Tx) AddPhoto(ctx context.Context, job int64, entry string, p photo.Photo, by int64, author string,
+func (t PhotosTx) AddPhoto(ctx context.Context, job int64, entry string, p photo.Photo, by int64, author string,
 	at time.Time) (int64, error) {
 	return t.insert(ctx,
 		"INSERT INTO photo (job_id, entry_id, width, height, full_jpeg, thumb_jpeg, taken_by, author, taken_at) VALUES (?, "+
@@ -31,12 +31,12 @@ func (t *Tx) AddPhoto(ctx context.Context, job int64, entry string, p photo.Phot
 }
 
 // DropPhoto takes a picture of a job away and says whether it was there.
-func (t *Tx) DropPhoto(ctx context.Context, job, id int64) (bool, error) {
+func (t PhotosTx) DropPhoto(ctx context.Context, job, id int64) (bool, error) {
 	return t.changed(ctx, "DELETE FROM photo WHERE id = ? AND job_id = ?", id, job)
 }
 
 // Picture reads one picture of a job as JPEG, small or full.
-func (s queries) Picture(ctx context.Context, job, id int64, small bool) ([]byte, error) {
+func (s Photos) Picture(ctx context.Context, job, id int64, small bool) ([]byte, error) {
 	column := "full_jpeg"
 	if small {
 		column = "thumb_jpeg"
@@ -50,7 +50,7 @@ func (s queries) Picture(ctx context.Context, job, id int64, small bool) ([]byte
 }
 
 // ShownPhotos are the pictures of a job that stand on its page, in their order.
-func (s queries) ShownPhotos(ctx context.Context, job int64) ([]int64, error) {
+func (s Photos) ShownPhotos(ctx context.Context, job int64) ([]int64, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (int64, error) {
 		var id int64
 		return id, r.Scan(&id)
@@ -59,7 +59,7 @@ func (s queries) ShownPhotos(ctx context.Context, job int64) ([]int64, error) {
 
 // ShowPhoto puts a picture of a job on its page, or takes it off; false where the job has
 // no such picture.
-func (t *Tx) ShowPhoto(ctx context.Context, job, id int64, shown bool) (bool, error) {
+func (t PhotosTx) ShowPhoto(ctx context.Context, job, id int64, shown bool) (bool, error) {
 	var n int
 	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM photo WHERE id = ? AND job_id = ?", id, job).Scan(&n)
 	switch {

@@ -11,7 +11,7 @@ import (
 )
 
 // RoadMap reads what the van can go by; an empty one while nobody said.
-func (s queries) RoadMap(ctx context.Context) (record.RoadMap, error) {
+func (s Rounds) RoadMap(ctx context.Context) (record.RoadMap, error) {
 	var doc []byte
 	m := record.RoadMap{}
 	err := s.db.QueryRowContext(ctx, "SELECT doc, version FROM road_map WHERE id = 1").Scan(&doc, &m.Version)
@@ -28,7 +28,7 @@ func (s queries) RoadMap(ctx context.Context) (record.RoadMap, error) {
 }
 
 // SetRoadMap writes it at the version that the caller saw; 0 for the first.
-func (t *Tx) SetRoadMap(ctx context.Context, m record.RoadMap) (bool, error) {
+func (t RoundsTx) SetRoadMap(ctx context.Context, m record.RoadMap) (bool, error) {
 	doc, err := json.Marshal(m)
 	if err != nil {
 		return false, err
@@ -42,7 +42,7 @@ func (t *Tx) SetRoadMap(ctx context.Context, m record.RoadMap) (bool, error) {
 
 // Sites are where the open jobs at customers' are: as it was said of each, or of the last
 // job of the same customer.
-func (s queries) Sites(ctx context.Context) (map[int64]record.Site, error) {
+func (s Rounds) Sites(ctx context.Context) (map[int64]record.Site, error) {
 	all, err := list(ctx, s.db, func(r *sql.Rows) (record.Site, error) {
 		var v record.Site
 		return v, r.Scan(&v.Job, &v.Place, &v.InFrom, &v.InTo, &v.Version)
@@ -60,7 +60,7 @@ WHERE j.state = 'open' AND j.place = 'site'`)
 }
 
 // SetSite writes where a job is, at the version that the caller saw; 0 for the first.
-func (t *Tx) SetSite(ctx context.Context, v record.Site) (bool, error) {
+func (t RoundsTx) SetSite(ctx context.Context, v record.Site) (bool, error) {
 	if v.Version == 0 {
 		return t.changed(ctx, "INSERT IGNORE INTO job_site (job_id, place, in_from, in_to) VALUES (?, ?, ?, ?)", v.Job,
 			v.Place, v.InFrom, v.InTo)
@@ -71,7 +71,7 @@ func (t *Tx) SetSite(ctx context.Context, v record.Site) (bool, error) {
 }
 
 // Rounds are those that are not over at a time, the soonest first.
-func (s queries) Rounds(ctx context.Context, at time.Time) ([]record.Round, error) {
+func (s Rounds) Rounds(ctx context.Context, at time.Time) ([]record.Round, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.Round, error) {
 		var id int64
 		var doc []byte
@@ -86,7 +86,7 @@ func (s queries) Rounds(ctx context.Context, at time.Time) ([]record.Round, erro
 }
 
 // AddRound keeps a round.
-func (t *Tx) AddRound(ctx context.Context, v record.Round, by int64, at time.Time) (int64, error) {
+func (t RoundsTx) AddRound(ctx context.Context, v record.Round, by int64, at time.Time) (int64, error) {
 	doc, err := json.Marshal(v)
 	if err != nil {
 		return 0, err
@@ -97,12 +97,12 @@ func (t *Tx) AddRound(ctx context.Context, v record.Round, by int64, at time.Tim
 }
 
 // DropRound gives a round up; false for one that is not there.
-func (t *Tx) DropRound(ctx context.Context, id int64) (bool, error) {
+func (t RoundsTx) DropRound(ctx context.Context, id int64) (bool, error) {
 	return t.changed(ctx, "DELETE FROM van_round WHERE id = ?", id)
 }
 
 // Weather is what forecasts say of the hours from a moment on.
-func (s queries) Weather(ctx context.Context, from time.Time) ([]record.WeatherHour, error) {
+func (s Rounds) Weather(ctx context.Context, from time.Time) ([]record.WeatherHour, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.WeatherHour, error) {
 		var v record.WeatherHour
 		return v, r.Scan(&v.At, &v.C, &v.RH, &v.Wet)
@@ -111,7 +111,7 @@ func (s queries) Weather(ctx context.Context, from time.Time) ([]record.WeatherH
 
 // SetWeather keeps what a forecast says; what an older one said of the same hours and
 // later is gone.
-func (t *Tx) SetWeather(ctx context.Context, all []record.WeatherHour) error {
+func (t RoundsTx) SetWeather(ctx context.Context, all []record.WeatherHour) error {
 	if err := t.run(ctx, "DELETE FROM weather_hour WHERE at >= ?", all[0].At); err != nil {
 		return err
 	}
@@ -125,4 +125,6 @@ func (t *Tx) SetWeather(ctx context.Context, all []record.WeatherHour) error {
 }
 
 // DropWeather forgets forecasts: the simulated station speaks again.
-func (t *Tx) DropWeather(ctx context.Context) error { return t.run(ctx, "DELETE FROM weather_hour") }
+func (t RoundsTx) DropWeather(ctx context.Context) error {
+	return t.run(ctx, "DELETE FROM weather_hour")
+}

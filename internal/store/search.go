@@ -30,10 +30,10 @@ const indexJob = `REPLACE INTO job_words (job_id, words) SELECT j.id, LEFT(CONCA
 FROM job j JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id WHERE j.id = ?`
 
 // IndexJob writes the words by which a job is found.
-func (t *Tx) IndexJob(ctx context.Context, job int64) error { return t.run(ctx, indexJob, job) }
+func (t SearchTx) IndexJob(ctx context.Context, job int64) error { return t.run(ctx, indexJob, job) }
 
 // JobsOf lists the jobs of a customer.
-func (s queries) JobsOf(ctx context.Context, customer int64) ([]int64, error) {
+func (s Search) JobsOf(ctx context.Context, customer int64) ([]int64, error) {
 	return list(ctx, s.db, scanID,
 		"SELECT j.id FROM object o JOIN job j ON j.object_id = o.id WHERE o.customer_id = ? ORDER BY j.id", customer)
 }
@@ -61,15 +61,15 @@ type Filter struct {
 
 // JobsLike lists the jobs whose object, customer, story or number hold words
 // that begin as given, newest first.
-func (s queries) JobsLike(ctx context.Context, f Filter) ([]record.Row, error) {
+func (s Search) JobsLike(ctx context.Context, f Filter) ([]record.Row, error) {
 	words := splitWords(f.Words)
 	if len(words) == 0 && strings.TrimSpace(f.Words) != "" {
 		return []record.Row{}, nil // nothing but signs
 	}
 	if len(words) == 0 {
-		return s.rows(ctx, "", nil, f)
+		return rows(ctx, s.db, "", nil, f)
 	}
-	low, err := s.nthBelow(ctx, f.Before, newest)
+	low, err := nthBelow(ctx, s.db, f.Before, newest)
 	if err != nil {
 		return nil, err
 	}
@@ -78,7 +78,7 @@ func (s queries) JobsLike(ctx context.Context, f Filter) ([]record.Row, error) {
 		near += " AND w.words LIKE ?"
 		args = append(args, "%"+likeEscape.Replace(w)+"%")
 	}
-	found, err := s.rows(ctx, near+" AND j.id > ?", append(args, low), f)
+	found, err := rows(ctx, s.db, near+" AND j.id > ?", append(args, low), f)
 	if err != nil || len(found) == f.Most || low == 0 {
 		return found, err
 	}
@@ -92,17 +92,17 @@ func (s queries) JobsLike(ctx context.Context, f Filter) ([]record.Row, error) {
 		return found, nil
 	}
 	f.Most -= len(found)
-	rest, err := s.rows(ctx, " AND MATCH(w.words) AGAINST(? IN BOOLEAN MODE) AND j.id <= ?", []any{all, low}, f)
+	rest, err := rows(ctx, s.db, " AND MATCH(w.words) AGAINST(? IN BOOLEAN MODE) AND j.id <= ?", []any{all, low}, f)
 	return append(found, rest...), err
 }
 
 // nthBelow is the id that stands n jobs below another, 0 when there are fewer.
-func (s queries) nthBelow(ctx context.Context, before int64, n int) (int64, error) {
+func nthBelow(ctx context.Context, db querier, before int64, n int) (int64, error) {
 	q, args := "SELECT id FROM job", []any{}
 	if before > 0 {
 		q, args = q+" WHERE id < ?", append(args, before)
 	}
-	ids, err := list(ctx, s.db, scanID, q+" ORDER BY id DESC LIMIT 1 OFFSET ?", append(args, n)...)
+	ids, err := list(ctx, db, scanID, q+" ORDER BY id DESC LIMIT 1 OFFSET ?", append(args, n)...)
 	if err != nil || len(ids) == 0 {
 		return 0, err
 	}
@@ -138,9 +138,9 @@ func scanRow(r *sql.Rows) (record.Row, error) {
 	return v, err
 }
 
-func (s queries) rows(ctx context.Context, where string, args []any, f Filter) ([]record.Row, error) {
+func rows(ctx context.Context, db querier, where string, args []any, f Filter) ([]record.Row, error) {
 	q, args := rowsQuery(where, args, f)
-	return list(ctx, s.db, scanRow, q, args...)
+	return list(ctx, db, scanRow, q, args...)
 }
 
 func rowsQuery(where string, args []any, f Filter) (string, []any) {

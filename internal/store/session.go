@@ -10,13 +10,13 @@ import (
 )
 
 // AddSession writes a session under the digest of its token.
-func (t *Tx) AddSession(ctx context.Context, digest []byte, account int64, device, address string, at time.Time) error {
+func (t PeopleTx) AddSession(ctx context.Context, digest []byte, account int64, device, address string, at time.Time) error {
 	return t.run(ctx, "INSERT INTO session (digest, account_id, device, address, created_at, seen_at) VALUES (?, ?, ?, "+
 		"?, ?, ?)", digest, account, device, address, at, at)
 }
 
 // Session finds a session by the digest of its token, with its person.
-func (s queries) Session(ctx context.Context, digest []byte) (v record.Session, a record.Account, err error) {
+func (s People) Session(ctx context.Context, digest []byte) (v record.Session, a record.Account, err error) {
 	err = s.db.QueryRowContext(ctx,
 		`SELECT s.id, s.device, s.address, s.created_at, s.seen_at, a.id, a.name, a.login, a.role, a.active, a.version
 FROM session s JOIN account a ON a.id = s.account_id WHERE s.digest = ?`, digest).
@@ -29,12 +29,12 @@ FROM session s JOIN account a ON a.id = s.account_id WHERE s.digest = ?`, digest
 
 // SeeSession notes that a session was used. It changes nothing for one that
 // has ended.
-func (t *Tx) SeeSession(ctx context.Context, id int64, at time.Time) error {
+func (t PeopleTx) SeeSession(ctx context.Context, id int64, at time.Time) error {
 	return t.run(ctx, "UPDATE session SET seen_at = ? WHERE id = ?", at, id)
 }
 
 // Sessions lists the sessions of a person, the last used first.
-func (s queries) Sessions(ctx context.Context, account int64) ([]record.Session, error) {
+func (s People) Sessions(ctx context.Context, account int64) ([]record.Session, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.Session, error) {
 		var v record.Session
 		return v, r.Scan(&v.ID, &v.Device, &v.Address, &v.Since, &v.Seen)
@@ -43,23 +43,23 @@ func (s queries) Sessions(ctx context.Context, account int64) ([]record.Session,
 }
 
 // EndSession ends one session of a person and says whether it was there.
-func (t *Tx) EndSession(ctx context.Context, account, id int64) (bool, error) {
+func (t PeopleTx) EndSession(ctx context.Context, account, id int64) (bool, error) {
 	return t.changed(ctx, "DELETE FROM session WHERE id = ? AND account_id = ?", id, account)
 }
 
 // EndSessions ends all sessions of a person but one, 0 for all.
-func (t *Tx) EndSessions(ctx context.Context, account, but int64) error {
+func (t PeopleTx) EndSessions(ctx context.Context, account, but int64) error {
 	return t.run(ctx, "DELETE FROM session WHERE account_id = ? AND id <> ?", account, but)
 }
 
 // SetResetWord keeps the digest of a word with which a person may set a new
 // password once.
-func (t *Tx) SetResetWord(ctx context.Context, account int64, digest []byte, until time.Time) error {
+func (t PeopleTx) SetResetWord(ctx context.Context, account int64, digest []byte, until time.Time) error {
 	return t.run(ctx, "REPLACE INTO reset_word (account_id, digest, until_at) VALUES (?, ?, ?)", account, digest, until)
 }
 
 // UseResetWord takes a word away and says whether it was the right one.
-func (t *Tx) UseResetWord(ctx context.Context, account int64, digest []byte, now time.Time) (bool, error) {
+func (t PeopleTx) UseResetWord(ctx context.Context, account int64, digest []byte, now time.Time) (bool, error) {
 	return t.changed(ctx, "DELETE FROM reset_word WHERE account_id = ? AND digest = ? AND until_at > ?", account, digest,
 		now)
 }
@@ -67,7 +67,7 @@ func (t *Tx) UseResetWord(ctx context.Context, account int64, digest []byte, now
 // Tidy forgets what has had its time: sessions not used since idle or older
 // than old, failed sign-ins and words that are over, used keys, lines of
 // instruments.
-func (t *Tx) Tidy(ctx context.Context, now time.Time, idle, life, keys, signals, attempts time.Duration) error {
+func (t PeopleTx) Tidy(ctx context.Context, now time.Time, idle, life, keys, signals, attempts time.Duration) error {
 	for _, q := range []struct {
 		q    string
 		args []any

@@ -21,7 +21,7 @@ func scanStock(r *sql.Rows) (record.StockItem, error) {
 
 // Stock lists what is in the stores, or what has been and may come again where gone is
 // asked.
-func (s queries) Stock(ctx context.Context, gone bool) ([]record.StockItem, error) {
+func (s Stocks) Stock(ctx context.Context, gone bool) ([]record.StockItem, error) {
 	q := stockColumns
 	if !gone {
 		q += " WHERE quantity > 0 OR least > 0"
@@ -30,7 +30,7 @@ func (s queries) Stock(ctx context.Context, gone bool) ([]record.StockItem, erro
 }
 
 // StockItem reads one.
-func (s queries) StockItem(ctx context.Context, id int64) (record.StockItem, error) {
+func (s Stocks) StockItem(ctx context.Context, id int64) (record.StockItem, error) {
 	all, err := list(ctx, s.db, scanStock, stockColumns+" WHERE id = ?", id)
 	if err == nil && len(all) == 0 {
 		err = &record.NotFound{What: "this in the stores"}
@@ -42,7 +42,7 @@ func (s queries) StockItem(ctx context.Context, id int64) (record.StockItem, err
 }
 
 // Moves lists the last movements of an item, newest first.
-func (s queries) Moves(ctx context.Context, item int64, most int) ([]record.StockMove, error) {
+func (s Stocks) Moves(ctx context.Context, item int64, most int) ([]record.StockMove, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.StockMove, error) {
 		var v record.StockMove
 		return v, r.Scan(&v.ID, &v.Delta, &v.Why, &v.Job, &v.By, &v.At)
@@ -52,7 +52,7 @@ WHERE m.item_id = ? ORDER BY m.id DESC LIMIT ?`, item, most)
 }
 
 // Used lists what was taken out of the stores for a job, with how much of it in all.
-func (s queries) Used(ctx context.Context, job int64) ([]record.StockItem, error) {
+func (s Stocks) Used(ctx context.Context, job int64) ([]record.StockItem, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.StockItem, error) {
 		var v record.StockItem
 		return v, r.Scan(&v.ID, &v.Kind, &v.Name, &v.Material, &v.Thickness, &v.W, &v.H, &v.Unit, &v.Quantity, &v.Cents)
@@ -62,7 +62,7 @@ ORDER BY i.id`, job)
 }
 
 // AddStock writes an item with nothing of it there yet.
-func (t *Tx) AddStock(ctx context.Context, v record.StockItem) (int64, error) {
+func (t StocksTx) AddStock(ctx context.Context, v record.StockItem) (int64, error) {
 	return t.insert(ctx,
 		"INSERT INTO stock_item (kind, name, material, thickness, w, h, unit, least, cost, place, lot, expires) "+
 			"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ? / 100, ?, ?, ?)", v.Kind, v.Name, v.Material, v.Thickness, v.W, v.H, v.Unit,
@@ -71,7 +71,7 @@ func (t *Tx) AddStock(ctx context.Context, v record.StockItem) (int64, error) {
 }
 
 // LockStock makes writers of an item wait for each other.
-func (t *Tx) LockStock(ctx context.Context, item int64) error {
+func (t StocksTx) LockStock(ctx context.Context, item int64) error {
 	var id int64
 	err := t.tx.QueryRowContext(ctx, "SELECT id FROM stock_item WHERE id = ? FOR UPDATE", item).Scan(&id)
 	if errors.Is(err, sql.ErrNoRows) {
@@ -82,7 +82,7 @@ func (t *Tx) LockStock(ctx context.Context, item int64) error {
 
 // SetStock changes what is said of an item at the version that the caller saw; how much
 // there is changes by Move alone.
-func (t *Tx) SetStock(ctx context.Context, v record.StockItem) (bool, error) {
+func (t StocksTx) SetStock(ctx context.Context, v record.StockItem) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE stock_item SET name = ?, material = ?, thickness = ?, w = ?, h = ?, least = ?, cost = ? / 100, "+
 			"place = ?, lot = ?, expires = ?, version = version + 1 WHERE id = ? AND version = ?", v.Name, v.Material,
@@ -92,7 +92,7 @@ func (t *Tx) SetStock(ctx context.Context, v record.StockItem) (bool, error) {
 
 // Move takes from an item or adds to it and reports false where that would leave less
 // than nothing.
-func (t *Tx) Move(ctx context.Context, item int64, delta float64, why string, job, by int64, at time.Time) (bool,
+func (t StocksTx) Move(ctx context.Context, item int64, delta float64, why string, job, by int64, at time.Time) (bool,
 	error) {
 	found, err := t.changed(ctx, "UPDATE stock_item SET quantity = quantity + ? WHERE id = ? AND quantity + ? >= 0", delta,
 		item,
@@ -113,12 +113,12 @@ func scanPlan(r *sql.Rows) (record.CutPlan, error) {
 }
 
 // OpenPlans lists the plans that are not cut yet.
-func (s queries) OpenPlans(ctx context.Context) ([]record.CutPlan, error) {
+func (s Stocks) OpenPlans(ctx context.Context) ([]record.CutPlan, error) {
 	return list(ctx, s.db, scanPlan, planColumns+" WHERE state = 'open' ORDER BY id")
 }
 
 // CutPlan reads one plan.
-func (s queries) CutPlan(ctx context.Context, id int64) (record.CutPlan, error) {
+func (s Stocks) CutPlan(ctx context.Context, id int64) (record.CutPlan, error) {
 	all, err := list(ctx, s.db, scanPlan, planColumns+" WHERE id = ?", id)
 	if err == nil && len(all) == 0 {
 		err = &record.NotFound{What: "this plan"}
@@ -130,7 +130,7 @@ func (s queries) CutPlan(ctx context.Context, id int64) (record.CutPlan, error) 
 }
 
 // AddPlan writes a plan and puts those of the same glass away that nobody began.
-func (t *Tx) AddPlan(ctx context.Context, v record.CutPlan, by int64) (int64, error) {
+func (t StocksTx) AddPlan(ctx context.Context, v record.CutPlan, by int64) (int64, error) {
 	if err := t.run(ctx,
 		"UPDATE cut_plan SET state = 'dropped', version = version + 1 WHERE state = 'open' AND material = ? AND "+
 			"thickness = ? AND outside = ?", v.Material, v.Thickness, v.Outside); err != nil {
@@ -142,14 +142,14 @@ func (t *Tx) AddPlan(ctx context.Context, v record.CutPlan, by int64) (int64, er
 }
 
 // SetPlan keeps how far a plan is cut, at the version that the caller saw.
-func (t *Tx) SetPlan(ctx context.Context, v record.CutPlan) (bool, error) {
+func (t StocksTx) SetPlan(ctx context.Context, v record.CutPlan) (bool, error) {
 	return t.changed(ctx,
 		"UPDATE cut_plan SET state = ?, doc = ?, version = version + 1 WHERE id = ? AND version = ? AND state = "+
 			"'open'", v.State, string(v.Doc), v.ID, v.Version)
 }
 
 // CutPanes are the panes that came out of a plan already.
-func (s queries) CutPanes(ctx context.Context) (map[int64]bool, error) {
+func (s Stocks) CutPanes(ctx context.Context) (map[int64]bool, error) {
 	ids, err := list(ctx, s.db, scanID, "SELECT pane_id FROM cut_pane")
 	out := map[int64]bool{}
 	for _, id := range ids {
@@ -159,23 +159,23 @@ func (s queries) CutPanes(ctx context.Context) (map[int64]bool, error) {
 }
 
 // NoteCut keeps that a pane came out of a plan.
-func (t *Tx) NoteCut(ctx context.Context, pane, plan int64, at time.Time) error {
+func (t StocksTx) NoteCut(ctx context.Context, pane, plan int64, at time.Time) error {
 	return t.run(ctx, "REPLACE INTO cut_pane (pane_id, plan_id, at) VALUES (?, ?, ?)", pane, plan, at)
 }
 
 // ForgetCut lets a pane be cut again.
-func (t *Tx) ForgetCut(ctx context.Context, pane int64) (bool, error) {
+func (t StocksTx) ForgetCut(ctx context.Context, pane int64) (bool, error) {
 	return t.changed(ctx, "DELETE FROM cut_pane WHERE pane_id = ?", pane)
 }
 
 // NoteTries adds to how often a material came out good and broke in somebody's hands.
-func (t *Tx) NoteTries(ctx context.Context, material string, by int64, good, bad int) error {
+func (t StocksTx) NoteTries(ctx context.Context, material string, by int64, good, bad int) error {
 	return t.run(ctx, "INSERT INTO cut_try (material, account_id, good, bad) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE "+
 		"good = good + ?, bad = bad + ?", material, by, good, bad, good, bad)
 }
 
 // Tries is how often a material came out good and broke in somebody's hands.
-func (s queries) Tries(ctx context.Context, material string, by int64) (good, bad int, err error) {
+func (s Stocks) Tries(ctx context.Context, material string, by int64) (good, bad int, err error) {
 	err = s.db.QueryRowContext(ctx, "SELECT good, bad FROM cut_try WHERE material = ? AND account_id = ?", material,
 		by).Scan(&good, &bad)
 	if errors.Is(err, sql.ErrNoRows) {

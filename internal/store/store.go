@@ -19,8 +19,23 @@ import (
 // Store is the open database. It is safe for many goroutines; any number of
 // processes may have the same database open.
 type Store struct {
-	DB *sql.DB
-	queries
+	DB        *sql.DB
+	People    People
+	Shops     Shops
+	Jobs      Jobs
+	Panes     Panes
+	Strips    Strips
+	Photos    Photos
+	Cures     Cures
+	Days      Days
+	Rounds    Rounds
+	Stocks    Stocks
+	Orders    Orders
+	Bills     Bills
+	Passports Passports
+	Signals   Signals
+	Search    Search
+	Trail     Trail
 }
 
 // querier is what a query runs on: the pool, or one transaction.
@@ -29,9 +44,121 @@ type querier interface {
 	QueryRowContext(ctx context.Context, q string, args ...any) *sql.Row
 }
 
-// queries are all the reads. A transaction reads through its own connection:
-// a writer that asked the pool for a second one could wait for itself.
-type queries struct{ db querier }
+// What is read, by noun. A transaction reads through its own connection: a writer that asked
+// the pool for a second one could wait for itself.
+type (
+	// People reads accounts, what opens their sessions, and who tried to get in.
+	People struct{ db querier }
+	// Shops reads what the shop says of itself: settings, values of its own, memos.
+	Shops struct{ db querier }
+	// Jobs reads jobs with their customers and objects.
+	Jobs struct{ db querier }
+	// Panes reads what belongs to a pane: readings, choices, steps, checks, the ticket.
+	Panes struct{ db querier }
+	// Strips reads what came off, and what is in only for now.
+	Strips struct{ db querier }
+	// Photos reads pictures.
+	Photos struct{ db querier }
+	// Cures reads clocks of what hardens and other clocks, and the air.
+	Cures struct{ db querier }
+	// Days reads weeks, plans and pins.
+	Days struct{ db querier }
+	// Rounds reads rounds of visits, roads and weather.
+	Rounds struct{ db querier }
+	// Stocks reads what is on the shelf, and plans of cuts.
+	Stocks struct{ db querier }
+	// Orders reads offers, orders and suppliers.
+	Orders struct{ db querier }
+	// Bills reads prices and bills.
+	Bills struct{ db querier }
+	// Passports reads links, reminders and what was fitted.
+	Passports struct{ db querier }
+	// Signals reads what instruments sent.
+	Signals struct{ db querier }
+	// Search reads jobs found by words.
+	Search struct{ db querier }
+	// Trail reads what happened, and calls that were made once.
+	Trail struct{ db querier }
+)
+
+// What a transaction writes, by noun; each reads what it needs on the way.
+type (
+	PeopleTx struct {
+		People
+		writer
+	}
+	ShopsTx struct {
+		Shops
+		writer
+	}
+	JobsTx struct {
+		Jobs
+		writer
+	}
+	PanesTx struct {
+		Panes
+		writer
+	}
+	StripsTx struct {
+		Strips
+		writer
+	}
+	PhotosTx struct {
+		Photos
+		writer
+	}
+	CuresTx struct {
+		Cures
+		writer
+	}
+	DaysTx struct {
+		Days
+		writer
+	}
+	RoundsTx struct {
+		Rounds
+		writer
+	}
+	StocksTx struct {
+		Stocks
+		writer
+	}
+	OrdersTx struct {
+		Orders
+		writer
+	}
+	BillsTx struct {
+		Bills
+		writer
+	}
+	PassportsTx struct {
+		Passports
+		writer
+	}
+	SignalsTx struct {
+		Signals
+		writer
+	}
+	SearchTx struct {
+		Search
+		writer
+	}
+	TrailTx struct {
+		Trail
+		writer
+	}
+)
+
+// over gives the reads of a connection.
+func over(q querier) Store {
+	return Store{People: People{q}, Shops: Shops{q}, Jobs: Jobs{q}, Panes: Panes{q}, Strips: Strips{q}, Photos: Photos{q}, Cures: Cures{q}, Days: Days{q}, Rounds: Rounds{q}, Stocks: Stocks{q}, Orders: Orders{q}, Bills: Bills{q}, Passports: Passports{q}, Signals: Signals{q}, Search: Search{q}, Trail: Trail{q}}
+}
+
+// within gives what a transaction reads and writes.
+func within(tx *sql.Tx) *Tx {
+	r, w := over(tx), writer{tx}
+	return &Tx{People: PeopleTx{r.People, w}, Shops: ShopsTx{r.Shops, w}, Jobs: JobsTx{r.Jobs, w}, Panes: PanesTx{r.Panes, w}, Strips: StripsTx{r.Strips, w}, Photos: PhotosTx{r.Photos, w}, Cures: CuresTx{r.Cures, w}, Days: DaysTx{r.Days, w}, Rounds: RoundsTx{r.Rounds, w}, Stocks: StocksTx{r.Stocks, w}, Orders: OrdersTx{r.Orders, w}, Bills: BillsTx{r.Bills, w}, Passports: PassportsTx{r.Passports, w}, Signals: SignalsTx{r.Signals, w}, Search: SearchTx{r.Search, w}, Trail: TrailTx{r.Trail, w}}
+}
 
 // How long a call waits for a database that has gone quiet. A query of a shop
 // takes milliseconds; whoever waits longer wants to be told.
@@ -82,7 +209,9 @@ func Open(ctx context.Context, dsn string, o ...Options) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &Store{DB: db, queries: queries{db}}, nil
+	s := over(db)
+	s.DB = db
+	return &s, nil
 }
 
 // Connect opens a pool with the program's settings and gives the address that
@@ -121,9 +250,26 @@ func (s *Store) Ping(ctx context.Context) error { return s.DB.PingContext(ctx) }
 
 // Tx is one transaction.
 type Tx struct {
-	tx *sql.Tx
-	queries
+	People    PeopleTx
+	Shops     ShopsTx
+	Jobs      JobsTx
+	Panes     PanesTx
+	Strips    StripsTx
+	Photos    PhotosTx
+	Cures     CuresTx
+	Days      DaysTx
+	Rounds    RoundsTx
+	Stocks    StocksTx
+	Orders    OrdersTx
+	Bills     BillsTx
+	Passports PassportsTx
+	Signals   SignalsTx
+	Search    SearchTx
+	Trail     TrailTx
 }
+
+// writer runs the writes of a transaction.
+type writer struct{ tx *sql.Tx }
 
 // Attempts that a write makes when the database gives way to another one.
 const attempts = 5
@@ -160,7 +306,7 @@ func (s *Store) once(ctx context.Context, f func(*Tx) error) error {
 	// A rollback after the commit does nothing; one after a panic frees the
 	// locks at once.
 	defer func() { _ = tx.Rollback() }()
-	if err := f(&Tx{tx, queries{tx}}); err != nil {
+	if err := f(within(tx)); err != nil {
 		return err
 	}
 	return tx.Commit()
@@ -204,7 +350,7 @@ func IsDuplicate(err error) bool {
 }
 
 // insert runs an insert and gives the new id.
-func (t *Tx) insert(ctx context.Context, q string, args ...any) (int64, error) {
+func (t writer) insert(ctx context.Context, q string, args ...any) (int64, error) {
 	r, err := t.tx.ExecContext(ctx, q, args...)
 	if err != nil {
 		return 0, err
@@ -213,7 +359,7 @@ func (t *Tx) insert(ctx context.Context, q string, args ...any) (int64, error) {
 }
 
 // changed runs an update and says whether a row was found.
-func (t *Tx) changed(ctx context.Context, q string, args ...any) (bool, error) {
+func (t writer) changed(ctx context.Context, q string, args ...any) (bool, error) {
 	r, err := t.tx.ExecContext(ctx, q, args...)
 	if err != nil {
 		return false, err
@@ -222,7 +368,7 @@ func (t *Tx) changed(ctx context.Context, q string, args ...any) (bool, error) {
 	return n > 0, err
 }
 
-func (t *Tx) run(ctx context.Context, q string, args ...any) error {
+func (t writer) run(ctx context.Context, q string, args ...any) error {
 	_, err := t.tx.ExecContext(ctx, q, args...)
 	return err
 }

@@ -35,7 +35,7 @@ func open(t *testing.T) *Store {
 
 func customers(t *testing.T, s *Store) int {
 	t.Helper()
-	list, err := s.CustomersLike(ctx, "", 1000)
+	list, err := s.Jobs.CustomersLike(ctx, "", 1000)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -66,7 +66,7 @@ func TestWriteIsWhole(t *testing.T) {
 	s := open(t)
 	boom := errors.New("boom")
 	err := s.Write(ctx, func(t *Tx) error {
-		if _, err := t.AddCustomer(ctx, record.Customer{Name: "A"}); err != nil {
+		if _, err := t.Jobs.AddCustomer(ctx, record.Customer{Name: "A"}); err != nil {
 			return err
 		}
 		return boom
@@ -83,7 +83,7 @@ func TestDeadlockRunsAgain(t *testing.T) {
 	var ids [2]int64
 	for i := range ids {
 		if err := s.Write(ctx, func(t *Tx) (err error) {
-			ids[i], err = t.AddCustomer(ctx, record.Customer{Name: fmt.Sprint(i)})
+			ids[i], err = t.Jobs.AddCustomer(ctx, record.Customer{Name: fmt.Sprint(i)})
 			return err
 		}); err != nil {
 			t.Fatal(err)
@@ -97,7 +97,7 @@ func TestDeadlockRunsAgain(t *testing.T) {
 			err := s.Write(ctx, func(t *Tx) error {
 				tries[n]++
 				for k := range 2 {
-					if err := t.run(ctx, "UPDATE customer SET note = ? WHERE id = ?", fmt.Sprint(n), ids[(n+k)%2]); err != nil {
+					if err := t.Jobs.run(ctx, "UPDATE customer SET note = ? WHERE id = ?", fmt.Sprint(n), ids[(n+k)%2]); err != nil {
 						return err
 					}
 					if k == 0 && tries[n] == 1 {
@@ -122,14 +122,14 @@ func TestLikeTakesWordsAsTheyAre(t *testing.T) {
 	s := open(t)
 	for _, n := range []string{"100% Glass", "Under_score", `Back\slash`, "Plain"} {
 		if err := s.Write(ctx, func(t *Tx) error {
-			_, err := t.AddCustomer(ctx, record.Customer{Name: n})
+			_, err := t.Jobs.AddCustomer(ctx, record.Customer{Name: n})
 			return err
 		}); err != nil {
 			t.Fatal(err)
 		}
 	}
 	for words, want := range map[string]int{"%": 1, "_": 1, `\`: 1, "plain": 1, "'; DROP TABLE customer; --": 0, "": 4} {
-		got, err := s.CustomersLike(ctx, words, 10)
+		got, err := s.Jobs.CustomersLike(ctx, words, 10)
 		if err != nil || len(got) != want {
 			t.Errorf("%q finds %d, want %d, %v", words, len(got), want, err)
 		}
@@ -142,8 +142,8 @@ func TestTimesStayWhole(t *testing.T) {
 	var n int
 	var last time.Time
 	err := s.Write(ctx, func(t *Tx) (err error) {
-		if err = t.CountAttempt(ctx, "pair", "tor", at); err == nil {
-			n, last, err = t.Attempt(ctx, "pair", "tor")
+		if err = t.People.CountAttempt(ctx, "pair", "tor", at); err == nil {
+			n, last, err = t.People.Attempt(ctx, "pair", "tor")
 		}
 		return err
 	})
@@ -164,13 +164,13 @@ func TestOpenSaysWhere(t *testing.T) {
 func TestMissingJob(t *testing.T) {
 	s := open(t)
 	var nf *record.NotFound
-	if _, err := s.Job(ctx, 1); !errors.As(err, &nf) {
+	if _, err := s.Jobs.Job(ctx, 1); !errors.As(err, &nf) {
 		t.Errorf("%v", err)
 	}
-	if _, err := s.Pulse(ctx, 1); !errors.As(err, &nf) {
+	if _, err := s.Jobs.Pulse(ctx, 1); !errors.As(err, &nf) {
 		t.Errorf("%v", err)
 	}
-	if err := s.Write(ctx, func(t *Tx) error { _, err := t.LockJob(ctx, 1); return err }); !errors.As(err, &nf) {
+	if err := s.Write(ctx, func(t *Tx) error { _, err := t.Jobs.LockJob(ctx, 1); return err }); !errors.As(err, &nf) {
 		t.Errorf("%v", err)
 	}
 }

@@ -7,8 +7,8 @@ import (
 	"freshshard/internal/record"
 )
 
-func (s queries) stripped(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, s.db,
+func stripped(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return fill(ctx, db,
 		`SELECT e.job_id, e.position, e.entry, e.version, COALESCE(NULLIF(e.author, ''), a.name), e.noted_at
 FROM strip_entry e JOIN account a ON a.id = e.noted_by WHERE e.job_id IN (`+in+`) ORDER BY e.position`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
@@ -23,7 +23,7 @@ FROM strip_entry e JOIN account a ON a.id = e.noted_by WHERE e.job_id IN (`+in+`
 }
 
 // AddStrip writes an entry of the strip log.
-func (t *Tx) AddStrip(ctx context.Context, job int64, v record.StripEntry, by int64) error {
+func (t StripsTx) AddStrip(ctx context.Context, job int64, v record.StripEntry, by int64) error {
 	b, err := json.Marshal(v.Entry)
 	if err != nil {
 		return err
@@ -33,7 +33,7 @@ func (t *Tx) AddStrip(ctx context.Context, job int64, v record.StripEntry, by in
 }
 
 // SetStrip changes an entry. It must run under the job's lock.
-func (t *Tx) SetStrip(ctx context.Context, job int64, v record.StripEntry, by int64) error {
+func (t StripsTx) SetStrip(ctx context.Context, job int64, v record.StripEntry, by int64) error {
 	b, err := json.Marshal(v.Entry)
 	if err != nil {
 		return err
@@ -44,7 +44,7 @@ func (t *Tx) SetStrip(ctx context.Context, job int64, v record.StripEntry, by in
 
 // PlaceStrip gives the entries of a job their places in the order of removal. It
 // must run under the job's lock.
-func (t *Tx) PlaceStrip(ctx context.Context, job int64, entries []string, places []int) error {
+func (t StripsTx) PlaceStrip(ctx context.Context, job int64, entries []string, places []int) error {
 	// Out of the way first: no two may have one place, not even for a moment.
 	if err := t.run(ctx, "UPDATE strip_entry SET position = position + 100000 WHERE job_id = ?", job); err != nil {
 		return err
@@ -59,12 +59,12 @@ func (t *Tx) PlaceStrip(ctx context.Context, job int64, entries []string, places
 }
 
 // DropStrip takes an entry out; the trail keeps what it was.
-func (t *Tx) DropStrip(ctx context.Context, job int64, entry string) error {
+func (t StripsTx) DropStrip(ctx context.Context, job int64, entry string) error {
 	return t.run(ctx, "DELETE FROM strip_entry WHERE job_id = ? AND entry_id = ?", job, entry)
 }
 
 // Stripped lists earlier jobs of a family that have a strip log, newest first.
-func (s queries) Stripped(ctx context.Context, family string, but int64, most int) ([]record.Row, error) {
+func (s Strips) Stripped(ctx context.Context, family string, but int64, most int) ([]record.Row, error) {
 	q, args := rowsQuery(strippedWhere, []any{family, but}, Filter{Most: most})
 	return list(ctx, s.db, scanRow, q, args...)
 }

@@ -23,13 +23,13 @@ func scanOrder(r *sql.Rows) (supply.Order, error) {
 	return v, json.Unmarshal(lines, &v.Lines)
 }
 
-// Orders lists what was ordered for a job, in the order in which it was.
-func (s queries) Orders(ctx context.Context, job int64) ([]supply.Order, error) {
+// OfJob lists what was ordered for a job, in the order in which it was.
+func (s Orders) OfJob(ctx context.Context, job int64) ([]supply.Order, error) {
 	return list(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? ORDER BY id", job)
 }
 
 // Order reads one of them.
-func (s queries) Order(ctx context.Context, job, id int64) (supply.Order, error) {
+func (s Orders) Order(ctx context.Context, job, id int64) (supply.Order, error) {
 	all, err := list(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? AND id = ?", job, id)
 	if err == nil && len(all) == 0 {
 		err = &record.NotFound{What: "this order"}
@@ -41,7 +41,7 @@ func (s queries) Order(ctx context.Context, job, id int64) (supply.Order, error)
 }
 
 // AddOrder writes an order.
-func (t *Tx) AddOrder(ctx context.Context, job int64, v supply.Order, by int64, at time.Time) (int64, error) {
+func (t OrdersTx) AddOrder(ctx context.Context, job int64, v supply.Order, by int64, at time.Time) (int64, error) {
 	lines, err := json.Marshal(v.Lines)
 	if err != nil {
 		return 0, err
@@ -53,7 +53,7 @@ func (t *Tx) AddOrder(ctx context.Context, job int64, v supply.Order, by int64, 
 }
 
 // SetOrder writes how it stands at the version that the caller saw.
-func (t *Tx) SetOrder(ctx context.Context, job int64, v supply.Order, at time.Time) (bool, error) {
+func (t OrdersTx) SetOrder(ctx context.Context, job int64, v supply.Order, at time.Time) (bool, error) {
 	lines, err := json.Marshal(v.Lines)
 	if err != nil {
 		return false, err
@@ -66,7 +66,7 @@ func (t *Tx) SetOrder(ctx context.Context, job int64, v supply.Order, at time.Ti
 
 // Came are orders that came since a moment, for when each was said and when it was here,
 // the last ones first.
-func (s queries) Came(ctx context.Context, since time.Time, most int) ([]pace.Came, error) {
+func (s Orders) Came(ctx context.Context, since time.Time, most int) ([]pace.Came, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (pace.Came, error) {
 		var v pace.Came
 		return v, r.Scan(&v.Who, &v.Due, &v.Here)
@@ -75,7 +75,7 @@ func (s queries) Came(ctx context.Context, since time.Time, most int) ([]pace.Ca
 }
 
 // Suppliers lists who answers by themselves.
-func (s queries) Suppliers(ctx context.Context) ([]record.Supplier, error) {
+func (s Orders) Suppliers(ctx context.Context) ([]record.Supplier, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.Supplier, error) {
 		var v record.Supplier
 		return v, r.Scan(&v.ID, &v.Name, &v.Kind, &v.Way, &v.Address)
@@ -83,12 +83,12 @@ func (s queries) Suppliers(ctx context.Context) ([]record.Supplier, error) {
 }
 
 // SetSupplier writes one; another of its name is changed.
-func (t *Tx) SetSupplier(ctx context.Context, v record.Supplier) error {
+func (t OrdersTx) SetSupplier(ctx context.Context, v record.Supplier) error {
 	return t.run(ctx, "INSERT INTO supplier (name, kind, way, address) VALUES (?, ?, ?, ?) "+
 		"ON DUPLICATE KEY UPDATE kind = ?, way = ?, address = ?", v.Name, v.Kind, v.Way, v.Address, v.Kind, v.Way, v.Address)
 }
 
 // DropSupplier takes one out.
-func (t *Tx) DropSupplier(ctx context.Context, id int64) error {
+func (t OrdersTx) DropSupplier(ctx context.Context, id int64) error {
 	return t.run(ctx, "DELETE FROM supplier WHERE id = ?", id)
 }

@@ -16,8 +16,8 @@ func timerInto(v *record.Timer) []any {
 }
 
 // timers fills the clocks that are no chemistry into the panes of jobs.
-func (s queries) timers(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, s.db, "SELECT p.job_id, "+timerColumns+" FROM timer t JOIN account a ON a.id = t.account_id "+
+func timers(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return fill(ctx, db, "SELECT p.job_id, "+timerColumns+" FROM timer t JOIN account a ON a.id = t.account_id "+
 		"JOIN pane p ON p.id = t.pane_id WHERE p.job_id IN ("+in+") ORDER BY t.id", args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Timer
@@ -39,7 +39,7 @@ type RunningTimer struct {
 
 // RunningTimers lists the clocks of open jobs that are out after a moment, without those
 // whose step is ticked or whose check is answered.
-func (s queries) RunningTimers(ctx context.Context, after time.Time) ([]RunningTimer, error) {
+func (s Cures) RunningTimers(ctx context.Context, after time.Time) ([]RunningTimer, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (RunningTimer, error) {
 		var v RunningTimer
 		return v, r.Scan(append(timerInto(&v.Timer), &v.Job, &v.Object)...)
@@ -53,20 +53,20 @@ LIMIT 200`, after)
 }
 
 // AddTimer writes a clock.
-func (t *Tx) AddTimer(ctx context.Context, v record.Timer, by int64, at time.Time) (int64, error) {
+func (t CuresTx) AddTimer(ctx context.Context, v record.Timer, by int64, at time.Time) (int64, error) {
 	return t.insert(ctx, "INSERT INTO timer (pane_id, usual, what, stage, gates, of_check, since, until_at, "+
 		"account_id, at) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Usual, v.What, v.Stage, v.Gates, v.Check, v.Since, v.Until, by, at)
 }
 
 // SetTimer changes one at the version that the caller saw.
-func (t *Tx) SetTimer(ctx context.Context, v record.Timer) (bool, error) {
+func (t CuresTx) SetTimer(ctx context.Context, v record.Timer) (bool, error) {
 	return t.changed(ctx, "UPDATE timer SET what = ?, stage = ?, since = ?, until_at = ?, version = version + 1 "+
 		"WHERE id = ? AND version = ?", v.What, v.Stage, v.Since, v.Until, v.ID, v.Version)
 }
 
 // DropTimer takes one out.
-func (t *Tx) DropTimer(ctx context.Context, pane, id int64) error {
+func (t CuresTx) DropTimer(ctx context.Context, pane, id int64) error {
 	return t.run(ctx, "DELETE FROM timer WHERE id = ? AND pane_id = ?", id, pane)
 }
 
@@ -79,7 +79,7 @@ type Arriving struct {
 }
 
 // ArrivingOrders lists what is sent and not here, due before a moment, of open jobs.
-func (s queries) ArrivingOrders(ctx context.Context, before time.Time) ([]Arriving, error) {
+func (s Orders) ArrivingOrders(ctx context.Context, before time.Time) ([]Arriving, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (Arriving, error) {
 		var v Arriving
 		return v, r.Scan(&v.Job, &v.Object, &v.Who, &v.Due)

@@ -24,7 +24,7 @@ type Change struct {
 }
 
 // Hands tells who did something at which job since then, the last to do so first.
-func (s queries) Hands(ctx context.Context, since time.Time) (map[int64][]record.Hand, error) {
+func (s Trail) Hands(ctx context.Context, since time.Time) (map[int64][]record.Hand, error) {
 	rows, err := s.db.QueryContext(ctx, `SELECT t.job_id, t.account_id, a.name, MAX(t.at) AS last FROM audit t
 JOIN account a ON a.id = t.account_id WHERE t.at >= ? AND t.job_id IS NOT NULL AND t.action <> 'promised'
 GROUP BY t.job_id, t.account_id, a.name ORDER BY last DESC, t.account_id`, since)
@@ -45,7 +45,7 @@ GROUP BY t.job_id, t.account_id, a.name ORDER BY last DESC, t.account_id`, since
 }
 
 // Audit writes an entry in the same transaction as what it tells of.
-func (t *Tx) Audit(ctx context.Context, c Change) error {
+func (t TrailTx) Audit(ctx context.Context, c Change) error {
 	before, err := asJSON(c.Before)
 	if err != nil {
 		return err
@@ -83,7 +83,7 @@ func asJSON(v any) (any, error) {
 }
 
 // History lists what happened to a job, newest first.
-func (s queries) History(ctx context.Context, job int64, most int) ([]record.Event, error) {
+func (s Trail) History(ctx context.Context, job int64, most int) ([]record.Event, error) {
 	return list(ctx, s.db, func(r *sql.Rows) (record.Event, error) {
 		var e record.Event
 		return e, r.Scan(&e.At, &e.By, &e.Noun, &e.Item, &e.Action, &e.Said)
@@ -94,7 +94,7 @@ func (s queries) History(ctx context.Context, job int64, most int) ([]record.Eve
 // Once claims an idempotency key for a call. done is true when the same call
 // was made before; then result is what it made. The key is claimed in the same
 // transaction as the creation, so a retry can never make a second record.
-func (t *Tx) Once(ctx context.Context, account int64, key, call, hash string) (result int64, done bool, err error) {
+func (t TrailTx) Once(ctx context.Context, account int64, key, call, hash string) (result int64, done bool, err error) {
 	var was, of string
 	err = t.tx.QueryRowContext(ctx,
 		"SELECT result_id, request_hash, call_name FROM idempotency WHERE account_id = ? AND token = ? FOR UPDATE", account,
@@ -113,7 +113,7 @@ func (t *Tx) Once(ctx context.Context, account int64, key, call, hash string) (r
 
 // Made stores what a call made under its key. When another transaction got in
 // between, the whole write runs again and finds what that one made.
-func (t *Tx) Made(ctx context.Context, account int64, key, call, hash string, result int64, at time.Time) error {
+func (t TrailTx) Made(ctx context.Context, account int64, key, call, hash string, result int64, at time.Time) error {
 	err := t.run(ctx, "INSERT INTO idempotency (account_id, token, call_name, request_hash, result_id, at) VALUES (?, "+
 		"?, ?, ?, ?, ?)", account, key, call, hash, result, at)
 	if IsDuplicate(err) {
@@ -123,7 +123,7 @@ func (t *Tx) Made(ctx context.Context, account int64, key, call, hash string, re
 }
 
 // LastChange is the number of the last entry of the trail; 0 for none.
-func (s queries) LastChange(ctx context.Context) (int64, error) {
+func (s Trail) LastChange(ctx context.Context) (int64, error) {
 	var id int64
 	return id, s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(id), 0) FROM audit").Scan(&id)
 }

@@ -33,8 +33,8 @@ func fill[T any](ctx context.Context, db querier, q string, args []any, records 
 	return rows.Err()
 }
 
-func (s queries) readings(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db,
+func readings(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, db,
 		`SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''),
 			a.name), a.id, r.taken_at, r.version
 FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_id IN (`+in+`) ORDER BY r.id`, args,
@@ -47,8 +47,8 @@ FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_i
 		})
 }
 
-func (s queries) diagnoses(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db,
+func diagnoses(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, db,
 		`SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(d.behind, '[]'), COALESCE(NULLIF(d.author, ''), a.name),
 			d.set_at, d.version
 FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`, args, panes,
@@ -64,8 +64,8 @@ FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`,
 		})
 }
 
-func (s queries) choices(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db,
+func choices(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, db,
 		`SELECT c.pane_id, c.id, c.material, c.thickness, c.reason, COALESCE(NULLIF(c.author, ''), a.name), c.chosen_at
 FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) ORDER BY c.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
@@ -76,8 +76,8 @@ FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) O
 		})
 }
 
-func (s queries) ticks(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db,
+func ticks(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, db,
 		`SELECT t.pane_id, t.step, t.outcome, t.reason, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
 FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.step`, args,
 		panes,
@@ -88,8 +88,8 @@ FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) 
 		})
 }
 
-func (s queries) answers(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db,
+func answers(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, db,
 		`SELECT t.pane_id, t.proof, t.outcome, t.value, t.gaps, t.finding, t.version,
 COALESCE(NULLIF(t.author, ''), a.name), t.done_at FROM check_answer t JOIN account a ON a.id = t.done_by
 WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
@@ -105,8 +105,8 @@ WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
 		})
 }
 
-func (s queries) trials(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db,
+func trials(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, db,
 		`SELECT t.pane_id, t.proof, t.value, t.finding, t.changed, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
 FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
@@ -116,8 +116,8 @@ FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+
 		})
 }
 
-func (s queries) taken(ctx context.Context, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, s.db, `SELECT t.pane_id, t.item, t.said, t.beyond, t.reason, a.name, t.taken_at
+func taken(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return fill(ctx, db, `SELECT t.pane_id, t.item, t.said, t.beyond, t.reason, a.name, t.taken_at
 FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at, t.item`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
@@ -127,8 +127,8 @@ FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) 
 		})
 }
 
-func (s queries) tickets(ctx context.Context, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, s.db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document, t.seal
+func tickets(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return fill(ctx, db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document, t.seal
 FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Ticket
@@ -139,7 +139,7 @@ FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, 
 
 // LiveReading finds the reading that counts at a place, or nil. It must run
 // under the job's lock.
-func (t *Tx) LiveReading(ctx context.Context, pane int64, place reading.Place) (*record.Reading, error) {
+func (t PanesTx) LiveReading(ctx context.Context, pane int64, place reading.Place) (*record.Reading, error) {
 	v := record.Reading{Place: place}
 	err := t.tx.QueryRowContext(ctx,
 		`SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id,
@@ -154,7 +154,7 @@ FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.pane_id = ? AND r.pla
 }
 
 // LastReadingVersion is the highest version that a place has had, 0 for none.
-func (t *Tx) LastReadingVersion(ctx context.Context, pane int64, place reading.Place) (int, error) {
+func (t PanesTx) LastReadingVersion(ctx context.Context, pane int64, place reading.Place) (int, error) {
 	var n int
 	err := t.tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(version), 0) FROM reading WHERE pane_id = ? AND place = ?", pane,
 		place).Scan(&n)
@@ -162,12 +162,12 @@ func (t *Tx) LastReadingVersion(ctx context.Context, pane int64, place reading.P
 }
 
 // RetireReading takes the live reading of a place out of the count.
-func (t *Tx) RetireReading(ctx context.Context, pane int64, place reading.Place) error {
+func (t PanesTx) RetireReading(ctx context.Context, pane int64, place reading.Place) error {
 	return t.run(ctx, "UPDATE reading SET live = NULL WHERE pane_id = ? AND place = ? AND live = 1", pane, place)
 }
 
 // AddReading writes a reading as the one that counts.
-func (t *Tx) AddReading(ctx context.Context, pane int64, v record.Reading) error {
+func (t PanesTx) AddReading(ctx context.Context, pane int64, v record.Reading) error {
 	return t.run(ctx, "INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, "+
 		"author, taken_at, version, live) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)",
 		pane, v.Place, v.Reading.Text, v.Reading.Value, v.Reading.Doubt, v.Reading.Lean, v.Reading.Imperial, v.Instrument,
@@ -175,14 +175,14 @@ func (t *Tx) AddReading(ctx context.Context, pane int64, v record.Reading) error
 }
 
 // AddChoice writes a settled material.
-func (t *Tx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) error {
+func (t PanesTx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) error {
 	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, author, chosen_at) VALUES "+
 		"(?, ?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.Author, c.At)
 }
 
 // SetDiagnosis writes what was seen and settled. It must run under the job's
 // lock, which also guards the version.
-func (t *Tx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, by int64) error {
+func (t PanesTx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, by int64) error {
 	evidence, err := json.Marshal(d.Evidence)
 	if err != nil {
 		return err
@@ -204,20 +204,20 @@ func (t *Tx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosis, b
 
 // SetTick writes how a step ended. It must run under the job's lock, which also
 // guards the version.
-func (t *Tx) SetTick(ctx context.Context, pane int64, v record.Tick, by int64) error {
+func (t PanesTx) SetTick(ctx context.Context, pane int64, v record.Tick, by int64) error {
 	return t.run(ctx, "REPLACE INTO step_tick (pane_id, step, outcome, reason, version, done_by, author, done_at) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
 		pane, v.Step, v.Outcome, v.Reason, v.Version, by, v.Author, v.At)
 }
 
 // ClearTick opens a step again.
-func (t *Tx) ClearTick(ctx context.Context, pane int64, step string) error {
+func (t PanesTx) ClearTick(ctx context.Context, pane int64, step string) error {
 	return t.run(ctx, "DELETE FROM step_tick WHERE pane_id = ? AND step = ?", pane, step)
 }
 
 // SetAnswer writes how a check ended. It must run under the job's lock, which
 // also guards the version.
-func (t *Tx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by int64) error {
+func (t PanesTx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by int64) error {
 	gaps := []byte("[]")
 	if len(v.Answer.Gaps) > 0 {
 		var err error
@@ -232,12 +232,12 @@ func (t *Tx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by int6
 }
 
 // ClearAnswer opens a check again.
-func (t *Tx) ClearAnswer(ctx context.Context, pane int64, check string) error {
+func (t PanesTx) ClearAnswer(ctx context.Context, pane int64, check string) error {
 	return t.run(ctx, "DELETE FROM check_answer WHERE pane_id = ? AND proof = ?", pane, check)
 }
 
 // AddTrial keeps a check that failed before it is tried again.
-func (t *Tx) AddTrial(ctx context.Context, pane int64, v record.Trial, by int64) error {
+func (t PanesTx) AddTrial(ctx context.Context, pane int64, v record.Trial, by int64) error {
 	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, changed, done_by, author, done_at) "+
 		"VALUES (?, ?, "+
 		"?, ?, ?, ?, ?, ?)",
@@ -245,19 +245,19 @@ func (t *Tx) AddTrial(ctx context.Context, pane int64, v record.Trial, by int64)
 }
 
 // SetTaken writes that an owner took a stop on.
-func (t *Tx) SetTaken(ctx context.Context, pane int64, v record.Taken, by int64) error {
+func (t PanesTx) SetTaken(ctx context.Context, pane int64, v record.Taken, by int64) error {
 	return t.run(ctx, "REPLACE INTO taken_on (pane_id, item, said, beyond, reason, taken_by, taken_at) VALUES (?, ?, ?, "+
 		"?, ?, ?, ?)",
 		pane, v.Key, v.Says, v.Beyond, v.Reason, by, v.At)
 }
 
 // ClearTaken takes that back.
-func (t *Tx) ClearTaken(ctx context.Context, pane int64, item string) error {
+func (t PanesTx) ClearTaken(ctx context.Context, pane int64, item string) error {
 	return t.run(ctx, "DELETE FROM taken_on WHERE pane_id = ? AND item = ?", pane, item)
 }
 
 // AddTicket signs a job off; its number is the next one.
-func (t *Tx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, override string) (int64, error) {
+func (t PanesTx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, override string) (int64, error) {
 	if err := t.run(ctx, "UPDATE job SET state = 'signed' WHERE id = ?", job); err != nil {
 		return 0, err
 	}
@@ -267,6 +267,6 @@ func (t *Tx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, o
 }
 
 // SealTicket fixes what a ticket holds, under its seal.
-func (t *Tx) SealTicket(ctx context.Context, id int64, document string, seal []byte) error {
+func (t PanesTx) SealTicket(ctx context.Context, id int64, document string, seal []byte) error {
 	return t.run(ctx, "UPDATE ticket SET document = ?, seal = ? WHERE id = ?", document, seal, id)
 }

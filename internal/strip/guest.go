@@ -29,14 +29,14 @@ func (s *Service) PutIn(ctx context.Context, by record.Account, key string, at j
 		G  guest.Guest
 	}{at, g}
 	_, err = s.Create(ctx, by, key, "guest", request, func(t *store.Tx) (int64, error) {
-		signed, err := t.LockJob(ctx, at.Job)
+		signed, err := t.Jobs.LockJob(ctx, at.Job)
 		if err != nil {
 			return 0, err
 		}
 		if signed {
 			return 0, &record.Conflict{Says: "This job is signed off; nothing is put in any more."}
 		}
-		j, err := t.Job(ctx, at.Job)
+		j, err := t.Jobs.Job(ctx, at.Job)
 		if err != nil {
 			return 0, err
 		}
@@ -54,15 +54,15 @@ func (s *Service) PutIn(ctx context.Context, by record.Account, key string, at j
 			return 0, fault.New("before", "that step is done already: it would be shut in",
 				"choose a later one, or open it again")
 		}
-		id, err := t.AddGuest(ctx, j.ID, g, by.ID, s.Now())
+		id, err := t.Strips.AddGuest(ctx, j.ID, g, by.ID, s.Now())
 		if err != nil {
 			return 0, err
 		}
-		if err := t.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "guest", Item: g.What,
+		if err := t.Trail.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "guest", Item: g.What,
 			Action: "put in", Said: "put in for now: " + g.What, After: g}); err != nil {
 			return 0, err
 		}
-		return id, t.TouchJob(ctx, j.ID)
+		return id, t.Jobs.TouchJob(ctx, j.ID)
 	})
 	return err
 }
@@ -70,7 +70,7 @@ func (s *Service) PutIn(ctx context.Context, by record.Account, key string, at j
 // TakeOut says that one is out, or in again. Doing it twice is as good as once.
 func (s *Service) TakeOut(ctx context.Context, by record.Account, job, id int64, isOut bool) error {
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -84,10 +84,10 @@ func (s *Service) TakeOut(ctx context.Context, by record.Account, job, id int64,
 			c := store.Change{Noun: "guest", Item: g.What, Action: "taken out", Said: "taken out: " + g.What}
 			if !isOut {
 				c.Action, c.Said = "put in", "in again: "+g.What
-				return c, t.SetGuestOut(ctx, job, id, nil, nil)
+				return c, t.Strips.SetGuestOut(ctx, job, id, nil, nil)
 			}
 			now := s.Now()
-			return c, t.SetGuestOut(ctx, job, id, &by.ID, &now)
+			return c, t.Strips.SetGuestOut(ctx, job, id, &by.ID, &now)
 		}
 		return store.Change{}, &record.NotFound{What: "this guest"}
 	})

@@ -54,7 +54,7 @@ func (in Entered) entry(unit length.Unit) (striplog.Entry, error) {
 
 // entered reads an entry in the unit in which its author works at the job.
 func (s *Service) entered(ctx context.Context, by record.Account, job int64, in Entered) (striplog.Entry, error) {
-	unit, err := s.Store.UnitFor(ctx, job, by.ID)
+	unit, err := s.Store.Shops.UnitFor(ctx, job, by.ID)
 	if err != nil {
 		return in.Entry, err
 	}
@@ -68,7 +68,7 @@ const MostEntries = 200
 func (s *Service) stripChange(ctx context.Context, by record.Account, job int64,
 	f func(*store.Tx, record.Job, striplog.Log) (store.Change, error)) error {
 	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -88,14 +88,14 @@ func (s *Service) AddStrip(ctx context.Context, by record.Account, key string, j
 		Entry striplog.Entry
 	}{job, e}
 	_, err = s.Create(ctx, by, key, "strip", request, func(t *store.Tx) (int64, error) {
-		signed, err := t.LockJob(ctx, job)
+		signed, err := t.Jobs.LockJob(ctx, job)
 		if err != nil {
 			return 0, err
 		}
 		if signed {
 			return 0, &record.Conflict{Says: "This job is signed off; its strip log stays as it is."}
 		}
-		j, err := t.Job(ctx, job)
+		j, err := t.Jobs.Job(ctx, job)
 		if err != nil {
 			return 0, err
 		}
@@ -103,7 +103,7 @@ func (s *Service) AddStrip(ctx context.Context, by record.Account, key string, j
 		if err != nil {
 			return 0, err
 		}
-		return int64(position), t.TouchJob(ctx, job)
+		return int64(position), t.Jobs.TouchJob(ctx, job)
 	})
 	return err
 }
@@ -132,13 +132,13 @@ func (s *Service) note(ctx context.Context, t *store.Tx, by record.Account, j re
 		}
 	}
 	v := record.StripEntry{Entry: e, Position: position, Version: 1, At: s.Now()}
-	if err := t.AddStrip(ctx, j.ID, v, by.ID); err != nil {
+	if err := t.Strips.AddStrip(ctx, j.ID, v, by.ID); err != nil {
 		return 0, err
 	}
-	if err := t.IndexJob(ctx, j.ID); err != nil {
+	if err := t.Search.IndexJob(ctx, j.ID); err != nil {
 		return 0, err
 	}
-	return position, t.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "strip", Item: e.ID,
+	return position, t.Trail.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "strip", Item: e.ID,
 		Action: "noted", Said: "came off: " + e.What, After: e})
 }
 
@@ -215,11 +215,11 @@ func (s *Service) SetStrip(ctx context.Context, by record.Account, job int64, id
 		}
 		now := was
 		now.Entry, now.At = e, s.Now()
-		if err := t.SetStrip(ctx, job, now, by.ID); err != nil {
+		if err := t.Strips.SetStrip(ctx, job, now, by.ID); err != nil {
 			return store.Change{}, err
 		}
 		return store.Change{Noun: "strip", Item: id, Action: "changed", Said: "strip log: " + e.What + " changed",
-			Before: was.Entry, After: e}, t.IndexJob(ctx, job)
+			Before: was.Entry, After: e}, t.Search.IndexJob(ctx, job)
 	})
 }
 
@@ -239,7 +239,7 @@ func (s *Service) DropStrip(ctx context.Context, by record.Account, job int64, i
 			}
 		}
 		return store.Change{Noun: "strip", Item: id, Action: "dropped", Said: "strip log: " + was.Entry.What + " taken out",
-			Before: was.Entry}, t.DropStrip(ctx, job, id)
+			Before: was.Entry}, t.Strips.DropStrip(ctx, job, id)
 	})
 }
 
@@ -274,7 +274,7 @@ func (s *Service) MoveStrip(ctx context.Context, by record.Account, job int64, i
 		}
 		return store.Change{Noun: "strip", Item: id, Action: "moved",
 			Said:   fmt.Sprintf("strip log: %s came off as number %d", was.Entry.What, to),
-			Before: from + 1, After: to}, t.PlaceStrip(ctx, job, order, places)
+			Before: from + 1, After: to}, t.Strips.PlaceStrip(ctx, job, order, places)
 	})
 }
 
@@ -292,17 +292,17 @@ func (s *Service) PutBack(ctx context.Context, by record.Account, job int64, id 
 		now := was
 		now.Entry.In, now.At = in, s.Now()
 		return store.Change{Noun: "strip", Item: id, Action: "put back", Said: fmt.Sprintf("back in: %d of %s", in,
-			was.Entry.What), Before: was.Entry.In, After: in}, t.SetStrip(ctx, job, now, by.ID)
+			was.Entry.What), Before: was.Entry.In, After: in}, t.Strips.SetStrip(ctx, job, now, by.ID)
 	})
 }
 
 // Earlier lists jobs whose strip log could be the start of this one's.
 func (s *Service) Earlier(ctx context.Context, job int64) ([]record.Row, error) {
-	j, err := s.Store.Job(ctx, job)
+	j, err := s.Store.Jobs.Job(ctx, job)
 	if err != nil {
 		return nil, err
 	}
-	return s.Store.Stripped(ctx, j.Panes[0].Family, job, 6)
+	return s.Store.Strips.Stripped(ctx, j.Panes[0].Family, job, 6)
 }
 
 // CopyStrip starts an empty strip log from that of an earlier job.
@@ -311,7 +311,7 @@ func (s *Service) CopyStrip(ctx context.Context, by record.Account, job, from in
 		if len(l) > 0 {
 			return store.Change{}, fault.New("from", "something is noted here already", "copy before the first entry")
 		}
-		old, err := t.Job(ctx, from)
+		old, err := t.Jobs.Job(ctx, from)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -319,12 +319,12 @@ func (s *Service) CopyStrip(ctx context.Context, by record.Account, job, from in
 			return store.Change{}, fault.New("from", "that job has no strip log", "choose one that has")
 		}
 		for i, e := range jobview.LogOf(old).Copy() {
-			if err := t.AddStrip(ctx, job, record.StripEntry{Entry: e, Position: i + 1, Version: 1, At: s.Now()},
+			if err := t.Strips.AddStrip(ctx, job, record.StripEntry{Entry: e, Position: i + 1, Version: 1, At: s.Now()},
 				by.ID); err != nil {
 				return store.Change{}, err
 			}
 		}
 		return store.Change{Noun: "strip", Item: fmt.Sprint(from), Action: "copied",
-			Said: fmt.Sprintf("strip log started from job %d, %s", from, old.Object.Name)}, t.IndexJob(ctx, job)
+			Said: fmt.Sprintf("strip log started from job %d, %s", from, old.Object.Name)}, t.Search.IndexJob(ctx, job)
 	})
 }

@@ -25,11 +25,11 @@ type Listed struct {
 // Find lists jobs whose object, customer, story or number are like the words,
 // newest first, with how the open ones stand.
 func (s *Service) Find(ctx context.Context, words, state string, before int64, most int) ([]Listed, error) {
-	rows, err := s.Store.JobsLike(ctx, store.Filter{Words: words, State: state, Before: before, Most: most})
+	rows, err := s.Store.Search.JobsLike(ctx, store.Filter{Words: words, State: state, Before: before, Most: most})
 	if err != nil {
 		return nil, err
 	}
-	shop, err := s.Store.Shop(ctx)
+	shop, err := s.Store.Shops.Shop(ctx)
 	if err != nil {
 		return nil, err
 	}

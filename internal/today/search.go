@@ -32,15 +32,15 @@ func (s *Service) Search(ctx context.Context, words string) (Found, error) {
 	if utf8.RuneCountInString(words) < 2 {
 		return out, nil
 	}
-	jobs, err := s.Store.JobsLike(ctx, store.Filter{Words: words, Most: foundJobs + 1})
+	jobs, err := s.Store.Search.JobsLike(ctx, store.Filter{Words: words, Most: foundJobs + 1})
 	if err != nil {
 		return out, err
 	}
 	out.Jobs, out.More = jobs[:min(len(jobs), foundJobs)], len(jobs) > foundJobs
-	if out.Customers, err = s.Store.CustomersLike(ctx, words, foundOthers); err != nil {
+	if out.Customers, err = s.Store.Jobs.CustomersLike(ctx, words, foundOthers); err != nil {
 		return out, err
 	}
-	kept, err := s.Store.Stock(ctx, true)
+	kept, err := s.Store.Stocks.Stock(ctx, true)
 	if err != nil {
 		return out, err
 	}

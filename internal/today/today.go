@@ -83,7 +83,7 @@ func (s *Service) Today(ctx context.Context, by record.Account) (Today, error) {
 		return t, err
 	}
 	now := s.Now()
-	hands, err := s.Store.Hands(ctx, now.Add(-inHand))
+	hands, err := s.Store.Trail.Hands(ctx, now.Add(-inHand))
 	if err != nil {
 		return t, err
 	}
@@ -107,12 +107,12 @@ func (s *Service) Today(ctx context.Context, by record.Account) (Today, error) {
 	if t.Clocks, err = s.Hold.Chimes(ctx, now); err != nil {
 		return t, err
 	}
-	if t.Due, err = s.Store.Reminders(ctx, now.Add(DueSoon), mostDue); err != nil {
+	if t.Due, err = s.Store.Passports.Reminders(ctx, now.Add(DueSoon), mostDue); err != nil {
 		return t, err
 	}
 	sort.SliceStable(t.Turns, func(i, k int) bool { return t.Turns[i].Late && !t.Turns[k].Late })
 	t.First = firstFree(t.Turns)
-	if t.Open, err = s.Store.CountOpen(ctx); err != nil {
+	if t.Open, err = s.Store.Jobs.CountOpen(ctx); err != nil {
 		return t, err
 	}
 	if t.Signed, err = s.Standing.CountSigned(ctx); err != nil {
@@ -168,4 +168,6 @@ func turn(j standing.Job, now time.Time) Turn {
 }
 
 // LastChange is the number of the last change in the shop.
-func (s *Service) LastChange(ctx context.Context) (int64, error) { return s.Store.LastChange(ctx) }
+func (s *Service) LastChange(ctx context.Context) (int64, error) {
+	return s.Store.Trail.LastChange(ctx)
+}
