@@ -4,13 +4,13 @@ import (
 	"fmt"
 	"runtime/debug"
 
-	"freshshard/internal/store"
+	"freshshard/internal/database"
 )
 
 // version is what the program says of itself: from which state of its source it
 // was built, with which Go, and which schema it brings a database to.
 func version() (string, error) {
-	schema, err := store.Latest()
+	schema, err := database.Latest()
 	if err != nil {
 		return "", err
 	}

@@ -94,7 +94,7 @@ func TestWaysAreAskedForTheirFacts(t *testing.T) {
 // it in the list, and the core. What stands on one line knows nothing of its neighbours.
 var house = [][]string{
 	{"bound", "photo", "reach", "record", "instrument", "timetable", "localdb", "typed",
-		"outlinefile"},
+		"outlinefile", "database"},
 	{"forecast", "supplier", "store", "calc"},
 	{"jobview"},
 	{"change"},

@@ -16,7 +16,7 @@ import (
 	"strings"
 	"time"
 
-	"freshshard/internal/store"
+	"freshshard/internal/database"
 )
 
 // Format of the archive; a reader takes its own version and older ones.
@@ -77,7 +77,7 @@ func Write(ctx context.Context, db *sql.DB, w io.Writer, now time.Time) (Manifes
 		}
 	}
 	defer func() { _, _ = conn.ExecContext(context.WithoutCancel(ctx), "ROLLBACK") }()
-	if m.Schema, err = store.Schema(ctx, conn); err != nil {
+	if m.Schema, err = database.Schema(ctx, conn); err != nil {
 		return m, err
 	}
 	tables, err := tablesOf(ctx, conn)

@@ -19,6 +19,7 @@ import (
 	"time"
 
 	"freshshard/core/length"
+	"freshshard/internal/database"
 	"freshshard/internal/desk"
 	"freshshard/internal/jobview"
 	"freshshard/internal/localdb"
@@ -247,11 +248,11 @@ func TestBadArchives(t *testing.T) {
 		if err == nil || !strings.Contains(err.Error(), c.says) || strings.Contains(err.Error(), "\n") {
 			t.Errorf("%s: %v, want %q", c.name, err, c.says)
 		}
-		db, _, err := store.Connect(dsn, 0)
+		db, _, err := database.Connect(dsn, 0)
 		if err != nil {
 			t.Fatal(err)
 		}
-		if has, err := store.Schema(ctx, db); err != nil || has != 0 {
+		if has, err := database.Schema(ctx, db); err != nil || has != 0 {
 			t.Errorf("%s: something was written, %d, %v", c.name, has, err)
 		}
 		_ = db.Close()
@@ -261,7 +262,7 @@ func TestBadArchives(t *testing.T) {
 // What could not be brought back is no whole archive: a newer schema, a name twice, a file of
 // another length, a row that is none, a manifest without an end.
 func TestVerifyRefusesWhatIsNotRestored(t *testing.T) {
-	latest, err := store.Latest()
+	latest, err := database.Latest()
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -15,9 +15,9 @@ import (
 	"sync"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/records"
 	"freshshard/internal/shop"
-	"freshshard/internal/store"
 )
 
 // Keeper writes backups into a folder and keeps as many as are wanted.
@@ -86,7 +86,7 @@ func ToFile(ctx context.Context, db *sql.DB, dir, what string, now time.Time) (p
 func (k *Keeper) Once(ctx context.Context) error {
 	k.mu.Lock()
 	defer k.mu.Unlock()
-	db, _, err := store.Connect(k.DSN, 0)
+	db, _, err := database.Connect(k.DSN, 0)
 	if err != nil {
 		return err
 	}

@@ -14,6 +14,7 @@ import (
 	"io"
 	"strings"
 
+	"freshshard/internal/database"
 	"freshshard/internal/store"
 )
 
@@ -88,12 +89,12 @@ func Verify(r io.ReaderAt, size int64) (Manifest, error) {
 // restorable refuses at once what could not be brought back: a newer schema, a name that is
 // there twice, a file of another length than was written.
 func restorable(z *zip.Reader, m Manifest) error {
-	latest, err := store.Latest()
+	latest, err := database.Latest()
 	if err != nil {
 		return err
 	}
 	if m.Schema > latest {
-		return &store.Newer{Has: m.Schema, Knows: latest}
+		return &database.Newer{Has: m.Schema, Knows: latest}
 	}
 	long, listed, tables := map[string]uint64{}, map[string]bool{}, map[string]bool{}
 	for _, f := range z.File {
@@ -177,18 +178,18 @@ func Restore(ctx context.Context, dsn string, r io.ReaderAt, size int64) (Manife
 	if err != nil {
 		return m, err
 	}
-	latest, err := store.Latest()
+	latest, err := database.Latest()
 	if err != nil {
 		return m, err
 	}
 	if m.Schema > latest {
-		return m, &store.Newer{Has: m.Schema, Knows: latest}
+		return m, &database.Newer{Has: m.Schema, Knows: latest}
 	}
 	z, _, err := Open(r, size)
 	if err != nil {
 		return m, err
 	}
-	db, addr, err := store.Connect(dsn, 0)
+	db, addr, err := database.Connect(dsn, 0)
 	if err != nil {
 		return m, err
 	}
@@ -218,7 +219,7 @@ func Restore(ctx context.Context, dsn string, r io.ReaderAt, size int64) (Manife
 
 // empty says whether a database has no shop in it.
 func empty(ctx context.Context, db *sql.DB) error {
-	has, err := store.Schema(ctx, db)
+	has, err := database.Schema(ctx, db)
 	if err != nil || has == 0 {
 		return err
 	}

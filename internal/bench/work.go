@@ -229,8 +229,9 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 			}
 			return f.With(c, f.afterOpened(ctx, step, last.At))
 		}
-		if err := t.Panes.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
-			At: s.Now()}, by.ID); err != nil || !leads(b, step) {
+		if err := t.Panes.SetTick(ctx, p.ID,
+			record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
+				At: s.Now()}, by.ID); err != nil || !leads(b, step) {
 			return c, err
 		}
 		f, err := s.Follower(ctx, t, by, j.ID, b.Pane.ID)
@@ -367,8 +368,9 @@ func (s *Service) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, la
 	if len(p.Trials) >= MostOfPane {
 		return fault.New("outcome", "this was tried as often as anybody tries", "look for another cause")
 	}
-	return t.Panes.AddTrial(ctx, p.ID, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
-		Changed: changed, Author: last.By, At: last.At}, by.ID)
+	return t.Panes.AddTrial(ctx, p.ID,
+		record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
+			Changed: changed, Author: last.By, At: last.At}, by.ID)
 }
 
 func sameAnswer(a, b prove.Answer) bool {

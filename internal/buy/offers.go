@@ -94,7 +94,8 @@ func (s *Service) AddOffer(ctx context.Context, by record.Account, key string, a
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Trail.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "offer", Item: fmt.Sprint(id),
+		return id, t.Trail.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "offer",
+			Item:   fmt.Sprint(id),
 			Action: "noted", Said: fmt.Sprintf("%s asks %s", o.Called(), money.Text(o.Price)), After: o})
 	})
 	return err

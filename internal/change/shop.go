@@ -7,6 +7,7 @@ import (
 	"encoding/json"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -15,7 +16,7 @@ import (
 func (s *Keeper) Ping(ctx context.Context) error { return s.Store.Ping(ctx) }
 
 // Unreachable says that an error is the records' not answering, and no fault of the program.
-func Unreachable(err error) bool { return store.Unreachable(err) }
+func Unreachable(err error) bool { return database.Unreachable(err) }
 
 // Settings are the workshop's own.
 func (s *Keeper) Settings(ctx context.Context) (record.Shop, error) { return s.Store.Shops.Shop(ctx) }

@@ -408,8 +408,9 @@ func (s *RoundPlanner) DropRound(ctx context.Context, by record.Account, id int6
 		if err != nil || !found {
 			return err
 		}
-		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "round", Item: fmt.Sprint(id), Action: "dropped",
-			Said: "round given up"})
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "round", Item: fmt.Sprint(id),
+			Action: "dropped",
+			Said:   "round given up"})
 	})
 }
 

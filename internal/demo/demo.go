@@ -21,6 +21,7 @@ import (
 	"freshshard/core/striplog"
 	"freshshard/internal/bench"
 	"freshshard/internal/buy"
+	"freshshard/internal/database"
 	"freshshard/internal/desk"
 	"freshshard/internal/hold"
 	"freshshard/internal/jobview"
@@ -29,7 +30,6 @@ import (
 	"freshshard/internal/record"
 	"freshshard/internal/records"
 	"freshshard/internal/shop"
-	"freshshard/internal/store"
 	"freshshard/internal/strip"
 )
 
@@ -41,8 +41,8 @@ const (
 
 // HalfFilled says whether a server has a made-up shop that was not finished: it
 // is easier made anew than mended.
-func HalfFilled(ctx context.Context, dsn, database string) (bool, error) {
-	db, _, err := store.Connect(dsn, 0)
+func HalfFilled(ctx context.Context, dsn, name string) (bool, error) {
+	db, _, err := database.Connect(dsn, 0)
 	if err != nil {
 		return false, err
 	}
@@ -50,16 +50,16 @@ func HalfFilled(ctx context.Context, dsn, database string) (bool, error) {
 	for _, table := range []string{"account", "memo"} {
 		var n int
 		err := db.QueryRowContext(ctx,
-			"SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = ? AND table_name = ?", database, table).Scan(&n)
+			"SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = ? AND table_name = ?", name, table).Scan(&n)
 		if err != nil || n == 0 {
 			return false, err
 		}
 	}
 	var people, done int
-	if err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+database+"`.account").Scan(&people); err != nil {
+	if err := db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+name+"`.account").Scan(&people); err != nil {
 		return false, err
 	}
-	err = db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+database+"`.memo WHERE name = ?",
+	err = db.QueryRowContext(ctx, "SELECT COUNT(*) FROM `"+name+"`.memo WHERE name = ?",
 		records.FilledMemo).Scan(&done)
 	return people > 0 && done == 0, err
 }

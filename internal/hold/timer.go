@@ -68,7 +68,8 @@ func (s *Timers) StartTimer(ctx context.Context, by record.Account, key string, 
 		if err := t.Jobs.TouchJob(ctx, at.Job); err != nil {
 			return 0, err
 		}
-		return id, t.Trail.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "timer", Item: fmt.Sprint(id),
+		return id, t.Trail.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "timer",
+			Item:   fmt.Sprint(id),
 			Action: "started", Said: "clock started: " + run.What, After: run})
 	})
 	return err

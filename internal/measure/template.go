@@ -123,8 +123,9 @@ func (s *Service) layLight(ctx context.Context, t *store.Tx, by record.Account, 
 		if err != nil {
 			return 0, err
 		}
-		if err := t.Panes.AddReading(ctx, p.ID, record.Reading{Place: x.place, Reading: r, Instrument: length.Tape, ByID: by.ID,
-			At: s.Now(), Version: last + 1}); err != nil {
+		if err := t.Panes.AddReading(ctx, p.ID,
+			record.Reading{Place: x.place, Reading: r, Instrument: length.Tape, ByID: by.ID,
+				At: s.Now(), Version: last + 1}); err != nil {
 			return 0, err
 		}
 		done = 1

@@ -72,7 +72,8 @@ func (s *OneTime) giveWord(ctx context.Context, by int64, a record.Account, said
 		if err := t.People.SetResetWord(ctx, a.ID, wordDigest(w), s.Now().Add(wordLife)); err != nil {
 			return err
 		}
-		return t.Trail.Audit(ctx, store.Change{Account: by, At: s.Now(), Noun: "person", Item: a.Login, Action: "word", Said: said})
+		return t.Trail.Audit(ctx, store.Change{Account: by, At: s.Now(), Noun: "person", Item: a.Login, Action: "word",
+			Said: said})
 	})
 }
 

@@ -9,6 +9,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
+	"freshshard/internal/database"
 	"freshshard/internal/reach"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -71,7 +72,7 @@ func (s *Service) Setup(ctx context.Context, shop record.Shop, owner Person) (re
 	var id int64
 	err = s.Store.Write(ctx, func(t *store.Tx) error {
 		if err := t.Shops.AddShop(ctx, shop); err != nil {
-			if store.IsDuplicate(err) {
+			if database.IsDuplicate(err) {
 				return &record.Conflict{Says: "This shop is set up already; sign in instead."}
 			}
 			return err
@@ -114,14 +115,15 @@ func (s *Service) AddPerson(ctx context.Context, by record.Account, key string, 
 	}
 	id, err := s.Create(ctx, by, key, "person", p, func(t *store.Tx) (int64, error) {
 		id, err := t.People.AddAccount(ctx, record.Account{Name: p.Name, Login: p.Login, Role: p.Role}, hash, s.Now())
-		if store.IsDuplicate(err) {
+		if database.IsDuplicate(err) {
 			return 0, fault.New("login", "somebody has this sign-in name already", "take another")
 		}
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: p.Login, Action: "added",
-			Said: p.Name + " added"})
+		return id, t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: p.Login,
+			Action: "added",
+			Said:   p.Name + " added"})
 	})
 	if err != nil {
 		return record.Account{}, err
@@ -159,8 +161,9 @@ func (s *Service) SetPerson(ctx context.Context, by record.Account, id int64, ro
 				return err
 			}
 		}
-		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: before.Login, Action: "changed",
-			Said: fmt.Sprintf("%s: %s, may sign in: %v", before.Name, role, active), Before: before})
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "person", Item: before.Login,
+			Action: "changed",
+			Said:   fmt.Sprintf("%s: %s, may sign in: %v", before.Name, role, active), Before: before})
 	})
 	if err != nil {
 		return record.Account{}, err

@@ -182,7 +182,8 @@ func (s *Service) signIn(ctx context.Context, login, password, address string) (
 // Trail keeps something in the trail that changed nothing.
 func (s *Service) Trail(ctx context.Context, account int64, noun, item, action, said string) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		return t.Trail.Audit(ctx, store.Change{Account: account, At: s.Now(), Noun: noun, Item: item, Action: action, Said: said})
+		return t.Trail.Audit(ctx, store.Change{Account: account, At: s.Now(), Noun: noun, Item: item, Action: action,
+			Said: said})
 	})
 }
 

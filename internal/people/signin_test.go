@@ -297,7 +297,10 @@ func TestSessions(t *testing.T) {
 		}
 	}
 	// Whatever was on its way when it ended does not bring it back.
-	if err := s.Store.Write(ctx, func(t *store.Tx) error { return t.People.SeeSession(ctx, list[0].ID, s.Now()) }); err != nil ||
+	if err := s.Store.Write(ctx, func(t *store.Tx) error {
+		return t.People.SeeSession(ctx, list[0].ID,
+			s.Now())
+	}); err != nil ||
 		in(s, phone) {
 		t.Errorf("a session came back: %v", err)
 	}

@@ -74,8 +74,9 @@ func (s *Book) ownChange(ctx context.Context, by record.Account, v own.Value, ac
 		if err := t.Jobs.TouchOpenJobs(ctx); err != nil {
 			return err
 		}
-		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value", Item: v.Kind + "/" + v.ID + "/" +
-			v.Item, Action: action, Said: said, After: v})
+		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "own value",
+			Item: v.Kind + "/" + v.ID + "/" +
+				v.Item, Action: action, Said: said, After: v})
 	})
 }
 

@@ -332,7 +332,8 @@ func (s *Service) addLink(ctx context.Context, t *store.Tx, by record.Account, k
 	if err != nil {
 		return err
 	}
-	if err := t.Passports.AddLink(ctx, record.Link{Kind: kind, Token: token, Job: job, MadeAt: s.Now()}, by.ID); err != nil {
+	if err := t.Passports.AddLink(ctx, record.Link{Kind: kind, Token: token, Job: job, MadeAt: s.Now()},
+		by.ID); err != nil {
 		return err
 	}
 	return t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind),

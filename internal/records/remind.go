@@ -30,7 +30,8 @@ func (s *Service) Reminders(ctx context.Context) ([]record.Reminder, error) {
 // remind writes what is due of a job that is being signed.
 func (s *Service) remind(ctx context.Context, t *store.Tx, by record.Account, job int64, list []due.Due) error {
 	for _, d := range list {
-		if _, err := t.Passports.AddReminder(ctx, record.Reminder{Job: job, Rule: d.Key, What: d.What, Why: d.Why, Due: d.On.UTC()},
+		if _, err := t.Passports.AddReminder(ctx,
+			record.Reminder{Job: job, Rule: d.Key, What: d.What, Why: d.Why, Due: d.On.UTC()},
 			by.ID,
 			s.Now()); err != nil {
 			return err
@@ -68,7 +69,8 @@ func (s *Service) Remember(ctx context.Context, by record.Account, key string, j
 		if err != nil {
 			return 0, err
 		}
-		return id, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "reminder", Item: fmt.Sprint(id),
+		return id, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "reminder",
+			Item:   fmt.Sprint(id),
 			Action: "added", Said: "to be remembered: " + what})
 	})
 }
@@ -112,7 +114,8 @@ func (s *Service) Reminded(ctx context.Context, by record.Account, id int64, in 
 		if err != nil {
 			return err
 		}
-		return t.Trail.Audit(ctx, store.Change{Job: v.Job, Account: by.ID, At: s.Now(), Noun: "reminder", Item: fmt.Sprint(id),
+		return t.Trail.Audit(ctx, store.Change{Job: v.Job, Account: by.ID, At: s.Now(), Noun: "reminder",
+			Item:   fmt.Sprint(id),
 			Action: said, Said: said + ": " + v.What})
 	})
 }

@@ -223,7 +223,8 @@ func (s *Service) tickCut(ctx context.Context, t *store.Tx, by record.Account, c
 			return err
 		}
 	}
-	if err := t.Trail.Audit(ctx, store.Change{Job: c.Job, Account: by.ID, At: s.Now(), Noun: "pane", Item: jobview.Name(*q),
+	if err := t.Trail.Audit(ctx, store.Change{Job: c.Job, Account: by.ID, At: s.Now(), Noun: "pane",
+		Item:   jobview.Name(*q),
 		Action: "cut",
 		Said:   "cut here: " + c.Size}); err != nil {
 		return err

@@ -361,9 +361,10 @@ func (s *Service) keepPlan(ctx context.Context, by record.Account, glass Glass, 
 					"made."}
 			}
 		}
-		_, err = t.Stocks.AddPlan(ctx, record.CutPlan{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside,
-			Doc: b,
-			At:  s.Now()}, by.ID)
+		_, err = t.Stocks.AddPlan(ctx, record.CutPlan{Material: glass.Material, Thickness: glass.Thickness,
+			Outside: glass.Outside,
+			Doc:     b,
+			At:      s.Now()}, by.ID)
 		return err
 	})
 }

@@ -203,8 +203,9 @@ func (s *Service) bringIn(ctx context.Context, t *store.Tx, by record.Account, v
 		}
 	}
 	v.ID = id
-	return id, t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "stock", Item: fmt.Sprint(id), Action: "added",
-		Said: why + ": " + Called(v), After: v})
+	return id, t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "stock", Item: fmt.Sprint(id),
+		Action: "added",
+		Said:   why + ": " + Called(v), After: v})
 }
 
 // SetStock changes what is said of something; how much there is changes by moving it.

@@ -6,6 +6,7 @@ import (
 	"errors"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -35,7 +36,7 @@ func (s People) Credentials(ctx context.Context, login string) (record.Account, 
 
 // Accounts lists the people, by name.
 func (s People) Accounts(ctx context.Context) ([]record.Account, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.Account, error) { return scanAccount(r) },
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.Account, error) { return scanAccount(r) },
 		"SELECT "+accountColumns+" FROM account ORDER BY name, id")
 }
 
@@ -70,22 +71,4 @@ func (t PeopleTx) ActiveOwners(ctx context.Context) (int, error) {
 	var n int
 	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM account WHERE role = 'owner' AND active FOR UPDATE").Scan(&n)
 	return n, err
-}
-
-// list runs a query and collects its rows.
-func list[T any](ctx context.Context, db querier, scan func(*sql.Rows) (T, error), q string, args ...any) ([]T, error) {
-	rows, err := db.QueryContext(ctx, q, args...)
-	if err != nil {
-		return nil, err
-	}
-	defer func() { _ = rows.Close() }()
-	out := []T{}
-	for rows.Next() {
-		v, err := scan(rows)
-		if err != nil {
-			return nil, err
-		}
-		out = append(out, v)
-	}
-	return out, rows.Err()
 }

@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"freshshard/core/price"
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -85,12 +86,12 @@ func scanBill(r *sql.Rows) (record.Bill, error) {
 
 // OfJob lists the papers of a job, in the order in which they were written.
 func (s Bills) OfJob(ctx context.Context, job int64) ([]record.Bill, error) {
-	return list(ctx, s.db, scanBill, billColumns+" WHERE b.job_id = ? ORDER BY b.id", job)
+	return database.List(ctx, s.db, scanBill, billColumns+" WHERE b.job_id = ? ORDER BY b.id", job)
 }
 
 // Bill reads one.
 func (s Bills) Bill(ctx context.Context, job, id int64) (record.Bill, error) {
-	all, err := list(ctx, s.db, scanBill, billColumns+" WHERE b.job_id = ? AND b.id = ?", job, id)
+	all, err := database.List(ctx, s.db, scanBill, billColumns+" WHERE b.job_id = ? AND b.id = ?", job, id)
 	if err == nil && len(all) == 0 {
 		err = &record.NotFound{What: "this paper"}
 	}
@@ -102,7 +103,7 @@ func (s Bills) Bill(ctx context.Context, job, id int64) (record.Bill, error) {
 
 // Ledger lists invoices and credits from a moment up to another.
 func (s Bills) Ledger(ctx context.Context, from, to time.Time) ([]record.Bill, error) {
-	return list(ctx, s.db, scanBill,
+	return database.List(ctx, s.db, scanBill,
 		billColumns+" WHERE b.kind <> 'quote' AND b.at >= ? AND b.at < ? ORDER BY b.at, b.id", from, to)
 }
 

@@ -6,16 +6,17 @@ import (
 	"encoding/json"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
 // cures fills what hardens into the panes of jobs.
-func cures(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
+func cures(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job) error {
 	type of struct {
 		job int64
 		record.Cure
 	}
-	found, err := list(ctx, db, func(r *sql.Rows) (of, error) {
+	found, err := database.List(ctx, db, func(r *sql.Rows) (of, error) {
 		var v of
 		var stays []byte
 		if err := r.Scan(&v.job, &v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since,
@@ -48,7 +49,7 @@ type Running struct {
 
 // RunningCures lists what hardens in open jobs, at one place or everywhere.
 func (s Cures) RunningCures(ctx context.Context, place record.Where) ([]Running, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (Running, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (Running, error) {
 		var v Running
 		var stays []byte
 		if err := r.Scan(&v.ID, &v.Pane, &v.Step, &v.Adhesive, &v.Width, &v.Edges, &v.Depth24, &stays, &v.Since, &v.LetGo,
@@ -109,7 +110,7 @@ func (t CuresTx) AddAir(ctx context.Context, v record.AirReading, by int64) erro
 
 // Airs lists what was read at a place since a moment, the earliest first.
 func (s Cures) Airs(ctx context.Context, place record.Where, since time.Time) ([]record.AirReading, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.AirReading, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.AirReading, error) {
 		var v record.AirReading
 		return v, r.Scan(&v.Place, &v.C, &v.RH, &v.By, &v.At)
 	}, `SELECT r.place, r.c, r.rh, a.name, r.at FROM air_reading r JOIN account a ON a.id = r.account_id
@@ -133,7 +134,7 @@ func (s Cures) TubesOpened(ctx context.Context) (map[int64]time.Time, error) {
 		id int64
 		at time.Time
 	}
-	all, err := list(ctx, s.db, func(r *sql.Rows) (o open, err error) { return o, r.Scan(&o.id, &o.at) },
+	all, err := database.List(ctx, s.db, func(r *sql.Rows) (o open, err error) { return o, r.Scan(&o.id, &o.at) },
 		"SELECT id, opened_at FROM stock_item WHERE opened_at IS NOT NULL")
 	out := map[int64]time.Time{}
 	for _, o := range all {

@@ -4,13 +4,14 @@ import (
 	"context"
 	"database/sql"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
 // CustomersLike lists customers whose name or phone holds the words.
 func (s Jobs) CustomersLike(ctx context.Context, words string, most int) ([]record.Customer, error) {
 	like := "%" + likeEscape.Replace(words) + "%"
-	return list(ctx, s.db, func(r *sql.Rows) (record.Customer, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.Customer, error) {
 		var c record.Customer
 		return c, r.Scan(&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version)
 	}, "SELECT id, name, phone, note, version FROM customer WHERE name LIKE ? OR phone LIKE ? ORDER BY name, id LIMIT ?",

@@ -7,12 +7,13 @@ import (
 	"errors"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
 // Weeks are when people work, by account; who never said is not among them.
 func (s Days) Weeks(ctx context.Context) (map[int64]record.Week, error) {
-	all, err := list(ctx, s.db, func(r *sql.Rows) (record.Week, error) {
+	all, err := database.List(ctx, s.db, func(r *sql.Rows) (record.Week, error) {
 		var id int64
 		var version int
 		var doc []byte
@@ -68,7 +69,7 @@ func (t DaysTx) SetDayPlan(ctx context.Context, doc []byte, by int64, at time.Ti
 
 // DayPins are the steps that somebody put where they are, the younger pins behind.
 func (s Days) DayPins(ctx context.Context) ([]record.DayPin, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.DayPin, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.DayPin, error) {
 		var p record.DayPin
 		var people []byte
 		if err := r.Scan(&p.Step, &p.Job, &p.At, &people); err != nil {
@@ -108,7 +109,7 @@ func (t JobsTx) Postpone(ctx context.Context, job int64, days int) error {
 // Ticks are the steps that people here ticked since a moment, the last ones first: who, at
 // which job, how the pane is held, where, which step.
 func (s Days) Ticks(ctx context.Context, since time.Time, most int) ([]record.TickSeen, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.TickSeen, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.TickSeen, error) {
 		var v record.TickSeen
 		return v, r.Scan(&v.Who, &v.Job, &v.Family, &v.Place, &v.Step, &v.At)
 	}, `SELECT t.done_by, p.job_id, p.family, j.place, t.step, t.done_at FROM step_tick t JOIN pane p ON p.id = t.pane_id
@@ -118,7 +119,7 @@ LIMIT ?`, since, most)
 
 // DayPlaces are how many of each place there are, as far as the shop said.
 func (s Days) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.DayPlace, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.DayPlace, error) {
 		var v record.DayPlace
 		return v, r.Scan(&v.Name, &v.Count)
 	}, "SELECT name, count FROM day_place")

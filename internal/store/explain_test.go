@@ -11,12 +11,13 @@ import (
 	"sync"
 	"testing"
 
+	"freshshard/internal/database"
 	"freshshard/internal/store/storetest"
 )
 
 // watched is a database that keeps each query that runs through it.
 type watched struct {
-	querier
+	database.Querier
 	mu   sync.Mutex
 	seen map[string][]any
 }

@@ -5,12 +5,13 @@ import (
 	"time"
 
 	"freshshard/core/guest"
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
 // guests reads what was put in only for now, in the order of putting in.
-func guests(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, db,
+func guests(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return database.Fill(ctx, db,
 		`SELECT g.job_id, g.id, g.what, g.place, g.before_step, g.stays, g.seen, a.name, g.put_at, COALESCE(o.name, ''),
 			g.out_at
 FROM guest g JOIN account a ON a.id = g.put_by LEFT JOIN account o ON o.id = g.out_by

@@ -4,6 +4,8 @@ import (
 	"context"
 	"database/sql"
 	"time"
+
+	"freshshard/internal/database"
 )
 
 // Signal is one line that an instrument sent to a person. Breaks marks one on
@@ -15,7 +17,8 @@ type Signal struct {
 }
 
 // AddSignal keeps a line.
-func (t SignalsTx) AddSignal(ctx context.Context, account int64, line string, breaks bool, at time.Time) (int64, error) {
+func (t SignalsTx) AddSignal(ctx context.Context, account int64, line string, breaks bool, at time.Time) (int64,
+	error) {
 	return t.insert(ctx, "INSERT INTO instrument_event (account_id, line, breaks, at) VALUES (?, ?, ?, ?)", account, line,
 		breaks, at)
 }
@@ -27,7 +30,7 @@ func (t SignalsTx) DropSignals(ctx context.Context, account int64, before time.T
 
 // Signals lists what came for a person after an id.
 func (s Signals) Signals(ctx context.Context, account, after int64) ([]Signal, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (Signal, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (Signal, error) {
 		var v Signal
 		return v, r.Scan(&v.ID, &v.Line, &v.Breaks)
 	}, "SELECT id, line, breaks FROM instrument_event WHERE account_id = ? AND id > ? ORDER BY id LIMIT 50", account,

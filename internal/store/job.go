@@ -8,6 +8,7 @@ import (
 	"strings"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -65,7 +66,7 @@ func (s Jobs) Several(ctx context.Context, ids []int64) ([]record.Job, error) {
 		return []record.Job{}, nil
 	}
 	in, args := marks(ids)
-	found, err := list(ctx, s.db, scanJob, jobQuery+in+")", args...)
+	found, err := database.List(ctx, s.db, scanJob, jobQuery+in+")", args...)
 	if err != nil {
 		return nil, err
 	}
@@ -80,7 +81,8 @@ func (s Jobs) Several(ctx context.Context, ids []int64) ([]record.Job, error) {
 	for i := range found {
 		found[i].Own = laid
 	}
-	for _, fill := range []func(context.Context, querier, string, []any, map[int64]*record.Job) error{panes, photos, stripped,
+	for _, fill := range []func(context.Context, database.Querier, string, []any, map[int64]*record.Job) error{panes,
+		photos, stripped,
 		guests, cures, timers,
 		tickets} {
 		if err := fill(ctx, s.db, in, args, byID); err != nil {
@@ -109,7 +111,7 @@ type Turned struct{ ID, Pulse int64 }
 
 // OpenJobs lists the open jobs, the soonest promised first.
 func (s Jobs) OpenJobs(ctx context.Context, most int) ([]Turned, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (Turned, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (Turned, error) {
 		var v Turned
 		return v, r.Scan(&v.ID, &v.Pulse)
 	}, openJobsQuery, most)

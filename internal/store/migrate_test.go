@@ -12,13 +12,14 @@ import (
 	"sync"
 	"testing"
 
+	"freshshard/internal/database"
 	"freshshard/internal/localdb/dbtest"
 )
 
 func raw(t *testing.T) (*sql.DB, string) {
 	t.Helper()
 	dsn := dbtest.Fresh(t, server)
-	db, _, err := Connect(dsn, 0)
+	db, _, err := database.Connect(dsn, 0)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -56,7 +57,7 @@ func tablesAre(t *testing.T, db *sql.DB) string {
 // statements are those of a migration file, in order.
 func statements(t *testing.T, name string) []string {
 	t.Helper()
-	b, err := fs.ReadFile(migrations, "migrations/"+name)
+	b, err := fs.ReadFile(database.Migrations, "migrations/"+name)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -73,7 +74,7 @@ func statements(t *testing.T, name string) []string {
 // Wherever a migration was cut off, the next start finishes it.
 func TestCutOffMigrationsAreFinished(t *testing.T) {
 	want := tablesAre(t, open(t).DB)
-	files, err := fs.Glob(migrations, "migrations/*.sql")
+	files, err := fs.Glob(database.Migrations, "migrations/*.sql")
 	if err != nil || len(files) == 0 {
 		t.Fatal(err)
 	}
@@ -89,7 +90,7 @@ func TestCutOffMigrationsAreFinished(t *testing.T) {
 	}
 	for cut := 0; cut <= len(all); cut += step {
 		db, dsn := raw(t)
-		if version > firstReleased {
+		if version > database.FirstReleased {
 			s, err := Open(ctx, dsn, Options{To: version - 1})
 			if err != nil {
 				t.Fatal(err)
@@ -130,21 +131,21 @@ func TestTwoProgramsMigrateOneAfterTheOther(t *testing.T) {
 }
 
 func TestOtherVersions(t *testing.T) {
-	latest, err := Latest()
+	latest, err := database.Latest()
 	if err != nil {
 		t.Fatal(err)
 	}
 	s := open(t)
-	if has, err := Schema(ctx, s.DB); err != nil || has != latest {
+	if has, err := database.Schema(ctx, s.DB); err != nil || has != latest {
 		t.Errorf("%d, %v", has, err)
 	}
 	for version, check := range map[int64]func(error) bool{
 		latest + 1: func(err error) bool {
-			var e *Newer
+			var e *database.Newer
 			return errors.As(err, &e) && strings.Contains(err.Error(), "newer")
 		},
-		firstReleased - 1: func(err error) bool {
-			var e *Older
+		database.FirstReleased - 1: func(err error) bool {
+			var e *database.Older
 			return errors.As(err, &e) && strings.Contains(err.Error(), "demo-fresh")
 		},
 	} {
@@ -184,12 +185,12 @@ func TestBeforeAMigration(t *testing.T) {
 		}
 		_ = s.Close()
 	}
-	latest, err := Latest()
+	latest, err := database.Latest()
 	if err != nil {
 		t.Fatal(err)
 	}
 	before := tablesAre(t, db)
-	err = migrate(ctx, db, latest+1, func(ctx context.Context, has int64) error {
+	err = database.Migrate(ctx, db, latest+1, func(ctx context.Context, has int64) error {
 		if has != latest {
 			t.Errorf("it has schema %d", has)
 		}

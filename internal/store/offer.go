@@ -7,12 +7,13 @@ import (
 	"time"
 
 	"freshshard/core/source"
+	"freshshard/internal/database"
 )
 
 // Offers lists what was asked for a pane, with the id of the one that was taken, 0 for
 // none.
 func (s Orders) Offers(ctx context.Context, pane int64) (all []source.Offer, taken int64, err error) {
-	all, err = list(ctx, s.db, func(r *sql.Rows) (source.Offer, error) {
+	all, err = database.List(ctx, s.db, func(r *sql.Rows) (source.Offer, error) {
 		var v source.Offer
 		var at sql.NullTime
 		err := r.Scan(&v.ID, &v.Kind, &v.Who, &v.Price, &v.Carriage, &v.Lacks, &v.Missing, &v.Days, &v.Misfit, &v.Back,

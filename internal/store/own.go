@@ -7,11 +7,12 @@ import (
 	"fmt"
 
 	"freshshard/core/own"
+	"freshshard/internal/database"
 )
 
 // Own reads the values that the shop has laid over the book's.
 func (s Shops) Own(ctx context.Context) (own.Values, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (own.Value, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (own.Value, error) {
 		var v own.Value
 		return v, r.Scan(&v.Kind, &v.ID, &v.Item, &v.V, &v.Sheet, &v.By, &v.At, &v.Version)
 	}, `SELECT v.kind, v.subject, v.item, v.value, v.sheet, a.name, v.at, v.version
@@ -24,7 +25,7 @@ func (t ShopsTx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error
 	if v.Version == 0 {
 		err := t.run(ctx, "INSERT INTO own_value (kind, subject, item, value, sheet, account_id, at) VALUES (?, ?, ?, ?, "+
 			"?, ?, ?)", v.Kind, v.ID, v.Item, v.V, v.Sheet, by, v.At)
-		if IsDuplicate(err) {
+		if database.IsDuplicate(err) {
 			return false, nil
 		}
 		return err == nil, err

@@ -5,6 +5,7 @@ import (
 	"database/sql"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -23,14 +24,14 @@ const linkOf = "kind = ? AND IF(kind = 'days', account_id, COALESCE(job_id, 0)) 
 // LinkBy finds what a token opens, nil where it opens nothing, was withdrawn, or shows the
 // days of somebody who does not work here any more.
 func (s Passports) LinkBy(ctx context.Context, kind record.LinkKind, token string) (*record.Link, error) {
-	return firstOf(list(ctx, s.db, scanLink,
+	return firstOf(database.List(ctx, s.db, scanLink,
 		linkQuery+"l.token = ? AND l.kind = ? AND l.withdrawn_at IS NULL AND (l.kind <> 'days' OR a.active)", token, kind))
 }
 
 // LinkOf is the address that opens a job, somebody's days, or the shop's for 0; nil where
 // there is none.
 func (s Passports) LinkOf(ctx context.Context, kind record.LinkKind, of int64) (*record.Link, error) {
-	return firstOf(list(ctx, s.db, scanLink, linkQuery+linkOf+" ORDER BY l.id DESC LIMIT 1", kind, of))
+	return firstOf(database.List(ctx, s.db, scanLink, linkQuery+linkOf+" ORDER BY l.id DESC LIMIT 1", kind, of))
 }
 
 func firstOf[T any](all []T, err error) (*T, error) {
@@ -65,18 +66,19 @@ func scanReminder(r *sql.Rows) (record.Reminder, error) {
 
 // Reminders lists what is open and due before a time, the soonest first.
 func (s Passports) Reminders(ctx context.Context, before time.Time, most int) ([]record.Reminder, error) {
-	return list(ctx, s.db, scanReminder, reminderQuery+"r.state = 'open' AND r.due_at < ? ORDER BY r.due_at, r.id LIMIT ?",
+	return database.List(ctx, s.db, scanReminder,
+		reminderQuery+"r.state = 'open' AND r.due_at < ? ORDER BY r.due_at, r.id LIMIT ?",
 		before, most)
 }
 
 // RemindersOf lists all of a job.
 func (s Passports) RemindersOf(ctx context.Context, job int64) ([]record.Reminder, error) {
-	return list(ctx, s.db, scanReminder, reminderQuery+"r.job_id = ? ORDER BY r.due_at, r.id", job)
+	return database.List(ctx, s.db, scanReminder, reminderQuery+"r.job_id = ? ORDER BY r.due_at, r.id", job)
 }
 
 // Reminder reads one.
 func (s Passports) Reminder(ctx context.Context, id int64) (record.Reminder, error) {
-	v, err := firstOf(list(ctx, s.db, scanReminder, reminderQuery+"r.id = ?", id))
+	v, err := firstOf(database.List(ctx, s.db, scanReminder, reminderQuery+"r.id = ?", id))
 	if err == nil && v == nil {
 		err = &record.NotFound{What: "this reminder"}
 	}
@@ -113,7 +115,7 @@ func (t PassportsTx) SetSameObject(ctx context.Context, object, first int64) err
 
 // JobsOfObject lists the jobs of an object through time, the newest first.
 func (s Passports) JobsOfObject(ctx context.Context, first int64) ([]int64, error) {
-	return list(ctx, s.db, scanID,
+	return database.List(ctx, s.db, scanID,
 		"SELECT j.id FROM job j JOIN object o ON o.id = j.object_id WHERE o.id = ? OR o.same_as = ? ORDER BY j.id DESC",
 		first,
 		first)
@@ -140,13 +142,13 @@ func scanFitted(r *sql.Rows) (record.Fitted, error) {
 // FittedLike lists what was fitted in the same way of holding and heat since a time.
 func (s Passports) FittedLike(ctx context.Context, family, exposure string, since time.Time, most int) ([]record.Fitted,
 	error) {
-	return list(ctx, s.db, scanFitted,
+	return database.List(ctx, s.db, scanFitted,
 		fittedQuery+"family = ? AND exposure = ? AND out_at >= ? ORDER BY out_at DESC LIMIT ?", family, exposure, since, most)
 }
 
 // FittedIn lists what was fitted in an object through time, the newest first.
 func (s Passports) FittedIn(ctx context.Context, first int64) ([]record.Fitted, error) {
-	return list(ctx, s.db, scanFitted, fittedQuery+"object_id = ? ORDER BY out_at DESC, pane_id", first)
+	return database.List(ctx, s.db, scanFitted, fittedQuery+"object_id = ? ORDER BY out_at DESC, pane_id", first)
 }
 
 // AddFitted writes what went out in a pane.

@@ -6,12 +6,13 @@ import (
 	"errors"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/photo"
 	"freshshard/internal/record"
 )
 
-func photos(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, db,
+func photos(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return database.Fill(ctx, db,
 		`SELECT p.job_id, p.id, p.entry_id, p.width, p.height, COALESCE(NULLIF(p.author, ''), a.name), p.taken_at
 FROM photo p JOIN account a ON a.id = p.taken_by WHERE p.job_id IN (`+in+`) ORDER BY p.id`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
@@ -51,7 +52,7 @@ func (s Photos) Picture(ctx context.Context, job, id int64, small bool) ([]byte,
 
 // ShownPhotos are the pictures of a job that stand on its page, in their order.
 func (s Photos) ShownPhotos(ctx context.Context, job int64) ([]int64, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (int64, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (int64, error) {
 		var id int64
 		return id, r.Scan(&id)
 	}, "SELECT p.id FROM photo p JOIN photo_shown w ON w.photo_id = p.id WHERE p.job_id = ? ORDER BY p.id", job)

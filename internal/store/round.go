@@ -7,6 +7,7 @@ import (
 	"errors"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -43,7 +44,7 @@ func (t RoundsTx) SetRoadMap(ctx context.Context, m record.RoadMap) (bool, error
 // Sites are where the open jobs at customers' are: as it was said of each, or of the last
 // job of the same customer.
 func (s Rounds) Sites(ctx context.Context) (map[int64]record.Site, error) {
-	all, err := list(ctx, s.db, func(r *sql.Rows) (record.Site, error) {
+	all, err := database.List(ctx, s.db, func(r *sql.Rows) (record.Site, error) {
 		var v record.Site
 		return v, r.Scan(&v.Job, &v.Place, &v.InFrom, &v.InTo, &v.Version)
 	}, `SELECT j.id, t.place, t.in_from, t.in_to, IF(t.job_id = j.id, t.version, 0) FROM job j JOIN object o
@@ -72,7 +73,7 @@ func (t RoundsTx) SetSite(ctx context.Context, v record.Site) (bool, error) {
 
 // Rounds are those that are not over at a time, the soonest first.
 func (s Rounds) Rounds(ctx context.Context, at time.Time) ([]record.Round, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.Round, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.Round, error) {
 		var id int64
 		var doc []byte
 		v := record.Round{}
@@ -103,7 +104,7 @@ func (t RoundsTx) DropRound(ctx context.Context, id int64) (bool, error) {
 
 // Weather is what forecasts say of the hours from a moment on.
 func (s Rounds) Weather(ctx context.Context, from time.Time) ([]record.WeatherHour, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.WeatherHour, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.WeatherHour, error) {
 		var v record.WeatherHour
 		return v, r.Scan(&v.At, &v.C, &v.RH, &v.Wet)
 	}, "SELECT at, c, rh, wet FROM weather_hour WHERE at >= ? ORDER BY at", from)

@@ -6,6 +6,7 @@ import (
 	"strings"
 	"unicode"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -34,7 +35,7 @@ func (t SearchTx) IndexJob(ctx context.Context, job int64) error { return t.run(
 
 // JobsOf lists the jobs of a customer.
 func (s Search) JobsOf(ctx context.Context, customer int64) ([]int64, error) {
-	return list(ctx, s.db, scanID,
+	return database.List(ctx, s.db, scanID,
 		"SELECT j.id FROM object o JOIN job j ON j.object_id = o.id WHERE o.customer_id = ? ORDER BY j.id", customer)
 }
 
@@ -97,12 +98,12 @@ func (s Search) JobsLike(ctx context.Context, f Filter) ([]record.Row, error) {
 }
 
 // nthBelow is the id that stands n jobs below another, 0 when there are fewer.
-func nthBelow(ctx context.Context, db querier, before int64, n int) (int64, error) {
+func nthBelow(ctx context.Context, db database.Querier, before int64, n int) (int64, error) {
 	q, args := "SELECT id FROM job", []any{}
 	if before > 0 {
 		q, args = q+" WHERE id < ?", append(args, before)
 	}
-	ids, err := list(ctx, db, scanID, q+" ORDER BY id DESC LIMIT 1 OFFSET ?", append(args, n)...)
+	ids, err := database.List(ctx, db, scanID, q+" ORDER BY id DESC LIMIT 1 OFFSET ?", append(args, n)...)
 	if err != nil || len(ids) == 0 {
 		return 0, err
 	}
@@ -138,9 +139,9 @@ func scanRow(r *sql.Rows) (record.Row, error) {
 	return v, err
 }
 
-func rows(ctx context.Context, db querier, where string, args []any, f Filter) ([]record.Row, error) {
+func rows(ctx context.Context, db database.Querier, where string, args []any, f Filter) ([]record.Row, error) {
 	q, args := rowsQuery(where, args, f)
-	return list(ctx, db, scanRow, q, args...)
+	return database.List(ctx, db, scanRow, q, args...)
 }
 
 func rowsQuery(where string, args []any, f Filter) (string, []any) {

@@ -6,11 +6,13 @@ import (
 	"errors"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
 // AddSession writes a session under the digest of its token.
-func (t PeopleTx) AddSession(ctx context.Context, digest []byte, account int64, device, address string, at time.Time) error {
+func (t PeopleTx) AddSession(ctx context.Context, digest []byte, account int64, device, address string,
+	at time.Time) error {
 	return t.run(ctx, "INSERT INTO session (digest, account_id, device, address, created_at, seen_at) VALUES (?, ?, ?, "+
 		"?, ?, ?)", digest, account, device, address, at, at)
 }
@@ -35,7 +37,7 @@ func (t PeopleTx) SeeSession(ctx context.Context, id int64, at time.Time) error 
 
 // Sessions lists the sessions of a person, the last used first.
 func (s People) Sessions(ctx context.Context, account int64) ([]record.Session, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.Session, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.Session, error) {
 		var v record.Session
 		return v, r.Scan(&v.ID, &v.Device, &v.Address, &v.Since, &v.Seen)
 	}, "SELECT id, device, address, created_at, seen_at FROM session WHERE account_id = ? ORDER BY seen_at DESC, id DESC",

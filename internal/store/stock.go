@@ -6,6 +6,7 @@ import (
 	"errors"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -26,12 +27,12 @@ func (s Stocks) Stock(ctx context.Context, gone bool) ([]record.StockItem, error
 	if !gone {
 		q += " WHERE quantity > 0 OR least > 0"
 	}
-	return list(ctx, s.db, scanStock, q+" ORDER BY kind, material, thickness, name, id")
+	return database.List(ctx, s.db, scanStock, q+" ORDER BY kind, material, thickness, name, id")
 }
 
 // StockItem reads one.
 func (s Stocks) StockItem(ctx context.Context, id int64) (record.StockItem, error) {
-	all, err := list(ctx, s.db, scanStock, stockColumns+" WHERE id = ?", id)
+	all, err := database.List(ctx, s.db, scanStock, stockColumns+" WHERE id = ?", id)
 	if err == nil && len(all) == 0 {
 		err = &record.NotFound{What: "this in the stores"}
 	}
@@ -43,7 +44,7 @@ func (s Stocks) StockItem(ctx context.Context, id int64) (record.StockItem, erro
 
 // Moves lists the last movements of an item, newest first.
 func (s Stocks) Moves(ctx context.Context, item int64, most int) ([]record.StockMove, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.StockMove, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.StockMove, error) {
 		var v record.StockMove
 		return v, r.Scan(&v.ID, &v.Delta, &v.Why, &v.Job, &v.By, &v.At)
 	}, `SELECT m.id, m.delta, m.why, COALESCE(m.job_id, 0), a.name, m.at FROM stock_move m JOIN account a
@@ -53,7 +54,7 @@ WHERE m.item_id = ? ORDER BY m.id DESC LIMIT ?`, item, most)
 
 // Used lists what was taken out of the stores for a job, with how much of it in all.
 func (s Stocks) Used(ctx context.Context, job int64) ([]record.StockItem, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.StockItem, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.StockItem, error) {
 		var v record.StockItem
 		return v, r.Scan(&v.ID, &v.Kind, &v.Name, &v.Material, &v.Thickness, &v.W, &v.H, &v.Unit, &v.Quantity, &v.Cents)
 	}, `SELECT i.id, i.kind, i.name, i.material, i.thickness, i.w, i.h, i.unit, -SUM(m.delta), CAST(i.cost * 100 AS SIGNED)
@@ -114,12 +115,12 @@ func scanPlan(r *sql.Rows) (record.CutPlan, error) {
 
 // OpenPlans lists the plans that are not cut yet.
 func (s Stocks) OpenPlans(ctx context.Context) ([]record.CutPlan, error) {
-	return list(ctx, s.db, scanPlan, planColumns+" WHERE state = 'open' ORDER BY id")
+	return database.List(ctx, s.db, scanPlan, planColumns+" WHERE state = 'open' ORDER BY id")
 }
 
 // CutPlan reads one plan.
 func (s Stocks) CutPlan(ctx context.Context, id int64) (record.CutPlan, error) {
-	all, err := list(ctx, s.db, scanPlan, planColumns+" WHERE id = ?", id)
+	all, err := database.List(ctx, s.db, scanPlan, planColumns+" WHERE id = ?", id)
 	if err == nil && len(all) == 0 {
 		err = &record.NotFound{What: "this plan"}
 	}
@@ -150,7 +151,7 @@ func (t StocksTx) SetPlan(ctx context.Context, v record.CutPlan) (bool, error) {
 
 // CutPanes are the panes that came out of a plan already.
 func (s Stocks) CutPanes(ctx context.Context) (map[int64]bool, error) {
-	ids, err := list(ctx, s.db, scanID, "SELECT pane_id FROM cut_pane")
+	ids, err := database.List(ctx, s.db, scanID, "SELECT pane_id FROM cut_pane")
 	out := map[int64]bool{}
 	for _, id := range ids {
 		out[id] = true

@@ -1,19 +1,14 @@
-// Package store keeps the records in MariaDB through database/sql. It has the
-// queries and the migrations and knows no rules; package shop has those.
+// Package store keeps the records in MariaDB through database/sql. It has the queries by noun
+// and knows no rules; the rooms have those.
 package store
 
 import (
 	"context"
 	"database/sql"
-	"database/sql/driver"
-	"errors"
 	"fmt"
-	"io"
-	"net"
-	"slices"
 	"time"
 
-	"github.com/go-sql-driver/mysql"
+	"freshshard/internal/database"
 )
 
 // Store is the open database. It is safe for many goroutines; any number of
@@ -38,47 +33,25 @@ type Store struct {
 	Trail     Trail
 }
 
-// querier is what a query runs on: the pool, or one transaction.
-type querier interface {
-	QueryContext(ctx context.Context, q string, args ...any) (*sql.Rows, error)
-	QueryRowContext(ctx context.Context, q string, args ...any) *sql.Row
-}
-
 // What is read, by noun. A transaction reads through its own connection: a writer that asked
 // the pool for a second one could wait for itself.
 type (
-	// People reads accounts, what opens their sessions, and who tried to get in.
-	People struct{ db querier }
-	// Shops reads what the shop says of itself: settings, values of its own, memos.
-	Shops struct{ db querier }
-	// Jobs reads jobs with their customers and objects.
-	Jobs struct{ db querier }
-	// Panes reads what belongs to a pane: readings, choices, steps, checks, the ticket.
-	Panes struct{ db querier }
-	// Strips reads what came off, and what is in only for now.
-	Strips struct{ db querier }
-	// Photos reads pictures.
-	Photos struct{ db querier }
-	// Cures reads clocks of what hardens and other clocks, and the air.
-	Cures struct{ db querier }
-	// Days reads weeks, plans and pins.
-	Days struct{ db querier }
-	// Rounds reads rounds of visits, roads and weather.
-	Rounds struct{ db querier }
-	// Stocks reads what is on the shelf, and plans of cuts.
-	Stocks struct{ db querier }
-	// Orders reads offers, orders and suppliers.
-	Orders struct{ db querier }
-	// Bills reads prices and bills.
-	Bills struct{ db querier }
-	// Passports reads links, reminders and what was fitted.
-	Passports struct{ db querier }
-	// Signals reads what instruments sent.
-	Signals struct{ db querier }
-	// Search reads jobs found by words.
-	Search struct{ db querier }
-	// Trail reads what happened, and calls that were made once.
-	Trail struct{ db querier }
+	People    struct{ db database.Querier } // accounts, what opens their sessions, and who tried to get in
+	Shops     struct{ db database.Querier } // what the shop says of itself: settings, values of its own, memos
+	Jobs      struct{ db database.Querier } // jobs with their customers and objects
+	Panes     struct{ db database.Querier } // what belongs to a pane: readings, choices, steps, checks, the ticket
+	Strips    struct{ db database.Querier } // what came off, and what is in only for now
+	Photos    struct{ db database.Querier } // pictures
+	Cures     struct{ db database.Querier } // clocks of what hardens and other clocks, and the air
+	Days      struct{ db database.Querier } // weeks, plans and pins
+	Rounds    struct{ db database.Querier } // rounds of visits, roads and weather
+	Stocks    struct{ db database.Querier } // what is on the shelf, and plans of cuts
+	Orders    struct{ db database.Querier } // offers, orders and suppliers
+	Bills     struct{ db database.Querier } // prices and bills
+	Passports struct{ db database.Querier } // links, reminders and what was fitted
+	Signals   struct{ db database.Querier } // what instruments sent
+	Search    struct{ db database.Querier } // jobs found by words
+	Trail     struct{ db database.Querier } // what happened, and calls that were made once
 )
 
 // What a transaction writes, by noun; each reads what it needs on the way.
@@ -150,22 +123,21 @@ type (
 )
 
 // over gives the reads of a connection.
-func over(q querier) Store {
-	return Store{People: People{q}, Shops: Shops{q}, Jobs: Jobs{q}, Panes: Panes{q}, Strips: Strips{q}, Photos: Photos{q}, Cures: Cures{q}, Days: Days{q}, Rounds: Rounds{q}, Stocks: Stocks{q}, Orders: Orders{q}, Bills: Bills{q}, Passports: Passports{q}, Signals: Signals{q}, Search: Search{q}, Trail: Trail{q}}
+func over(q database.Querier) Store {
+	return Store{People: People{q}, Shops: Shops{q}, Jobs: Jobs{q}, Panes: Panes{q}, Strips: Strips{q},
+		Photos: Photos{q}, Cures: Cures{q}, Days: Days{q}, Rounds: Rounds{q}, Stocks: Stocks{q}, Orders: Orders{q},
+		Bills: Bills{q}, Passports: Passports{q}, Signals: Signals{q}, Search: Search{q}, Trail: Trail{q}}
 }
 
 // within gives what a transaction reads and writes.
 func within(tx *sql.Tx) *Tx {
 	r, w := over(tx), writer{tx}
-	return &Tx{People: PeopleTx{r.People, w}, Shops: ShopsTx{r.Shops, w}, Jobs: JobsTx{r.Jobs, w}, Panes: PanesTx{r.Panes, w}, Strips: StripsTx{r.Strips, w}, Photos: PhotosTx{r.Photos, w}, Cures: CuresTx{r.Cures, w}, Days: DaysTx{r.Days, w}, Rounds: RoundsTx{r.Rounds, w}, Stocks: StocksTx{r.Stocks, w}, Orders: OrdersTx{r.Orders, w}, Bills: BillsTx{r.Bills, w}, Passports: PassportsTx{r.Passports, w}, Signals: SignalsTx{r.Signals, w}, Search: SearchTx{r.Search, w}, Trail: TrailTx{r.Trail, w}}
+	return &Tx{People: PeopleTx{r.People, w}, Shops: ShopsTx{r.Shops, w}, Jobs: JobsTx{r.Jobs, w},
+		Panes: PanesTx{r.Panes, w}, Strips: StripsTx{r.Strips, w}, Photos: PhotosTx{r.Photos, w},
+		Cures: CuresTx{r.Cures, w}, Days: DaysTx{r.Days, w}, Rounds: RoundsTx{r.Rounds, w}, Stocks: StocksTx{r.Stocks, w},
+		Orders: OrdersTx{r.Orders, w}, Bills: BillsTx{r.Bills, w}, Passports: PassportsTx{r.Passports, w},
+		Signals: SignalsTx{r.Signals, w}, Search: SearchTx{r.Search, w}, Trail: TrailTx{r.Trail, w}}
 }
-
-// How long a call waits for a database that has gone quiet. A query of a shop
-// takes milliseconds; whoever waits longer wants to be told.
-const (
-	dialWait  = 5 * time.Second
-	quietWait = 15 * time.Second
-)
 
 // Options are what Open can be told.
 type Options struct {
@@ -183,7 +155,7 @@ func Open(ctx context.Context, dsn string, o ...Options) (*Store, error) {
 	if len(o) > 0 {
 		opt = o[0]
 	}
-	patient, addr, err := Connect(dsn, 0)
+	patient, addr, err := database.Connect(dsn, 0)
 	if err != nil {
 		return nil, err
 	}
@@ -192,11 +164,11 @@ func Open(ctx context.Context, dsn string, o ...Options) (*Store, error) {
 		return nil, fmt.Errorf("the database does not answer at %s: %w", addr, err)
 	}
 	if opt.To == 0 {
-		if opt.To, err = Latest(); err != nil {
+		if opt.To, err = database.Latest(); err != nil {
 			return nil, err
 		}
 	}
-	err = migrate(ctx, patient, opt.To, func(ctx context.Context, schema int64) error {
+	err = database.Migrate(ctx, patient, opt.To, func(ctx context.Context, schema int64) error {
 		if opt.Before == nil {
 			return nil
 		}
@@ -205,41 +177,13 @@ func Open(ctx context.Context, dsn string, o ...Options) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	db, _, err := Connect(dsn, quietWait)
+	db, _, err := database.Connect(dsn, database.QuietWait)
 	if err != nil {
 		return nil, err
 	}
 	s := over(db)
 	s.DB = db
 	return &s, nil
-}
-
-// Connect opens a pool with the program's settings and gives the address that
-// it speaks to. quiet is how long an answer may take; 0 waits for ever, for
-// migrations and backups.
-func Connect(dsn string, quiet time.Duration) (*sql.DB, string, error) {
-	c, err := mysql.ParseDSN(dsn)
-	if err != nil {
-		return nil, "", fmt.Errorf("the database address cannot be read: %w", err)
-	}
-	c.ParseTime, c.Loc = true, time.UTC
-	c.Collation = "utf8mb4_unicode_ci"
-	c.Timeout, c.ReadTimeout, c.WriteTimeout = dialWait, quiet, quiet
-	// An update that changes nothing must still count as one row found.
-	c.ClientFoundRows = true
-	c.InterpolateParams = true
-	if c.Params == nil {
-		c.Params = map[string]string{}
-	}
-	c.Params["time_zone"] = "'+00:00'"
-	db, err := sql.Open("mysql", c.FormatDSN())
-	if err != nil {
-		return nil, "", err
-	}
-	db.SetMaxOpenConns(20)
-	db.SetMaxIdleConns(10)
-	db.SetConnMaxLifetime(3 * time.Minute)
-	return db, c.Addr, nil
 }
 
 // Close ends all connections.
@@ -271,7 +215,7 @@ type Tx struct {
 // writer runs the writes of a transaction.
 type writer struct{ tx *sql.Tx }
 
-// Attempts that a write makes when the database gives way to another one.
+// attempts that a write makes when the database gives way to another one.
 const attempts = 5
 
 // Write runs f in a transaction. It runs it again when the database broke the
@@ -280,7 +224,7 @@ const attempts = 5
 func (s *Store) Write(ctx context.Context, f func(*Tx) error) error {
 	var err error
 	for try := range attempts {
-		if err = s.once(ctx, f); !again(err) {
+		if err = s.once(ctx, f); !database.Again(err) {
 			return err
 		}
 		select {
@@ -310,43 +254,6 @@ func (s *Store) once(ctx context.Context, f func(*Tx) error) error {
 		return err
 	}
 	return tx.Commit()
-}
-
-// Server errors after which the same transaction may succeed.
-const (
-	errLockWait  = 1205
-	errDeadlock  = 1213
-	errChanged   = 1020 // the row changed since it was read, under snapshot isolation
-	errDuplicate = 1062
-)
-
-// errRaced is a write that lost a race and may find the winner's result.
-var errRaced = errors.New("another write got in between")
-
-func again(err error) bool {
-	if errors.Is(err, errRaced) {
-		return true
-	}
-	var e *mysql.MySQLError
-	return errors.As(err, &e) && (e.Number == errLockWait || e.Number == errDeadlock || e.Number == errChanged)
-}
-
-// Server errors of a database that is full, going down, or not yet part of its cluster.
-var away = []uint16{1040, 1047, 1053, 1203, errLockWait, errDeadlock}
-
-// Unreachable says that the database does not answer, or is too busy to.
-func Unreachable(err error) bool {
-	var e *mysql.MySQLError
-	var n net.Error
-	return errors.Is(err, driver.ErrBadConn) || errors.Is(err, mysql.ErrInvalidConn) || errors.Is(err, sql.ErrConnDone) ||
-		errors.Is(err, context.DeadlineExceeded) || errors.As(err, &n) || errors.Is(err, io.EOF) ||
-		errors.As(err, &e) && slices.Contains(away, e.Number)
-}
-
-// IsDuplicate says whether a write met a key that is taken.
-func IsDuplicate(err error) bool {
-	var e *mysql.MySQLError
-	return errors.As(err, &e) && e.Number == errDuplicate
 }
 
 // insert runs an insert and gives the new id.

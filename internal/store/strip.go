@@ -4,11 +4,12 @@ import (
 	"context"
 	"encoding/json"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
-func stripped(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, db,
+func stripped(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return database.Fill(ctx, db,
 		`SELECT e.job_id, e.position, e.entry, e.version, COALESCE(NULLIF(e.author, ''), a.name), e.noted_at
 FROM strip_entry e JOIN account a ON a.id = e.noted_by WHERE e.job_id IN (`+in+`) ORDER BY e.position`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
@@ -66,7 +67,7 @@ func (t StripsTx) DropStrip(ctx context.Context, job int64, entry string) error 
 // Stripped lists earlier jobs of a family that have a strip log, newest first.
 func (s Strips) Stripped(ctx context.Context, family string, but int64, most int) ([]record.Row, error) {
 	q, args := rowsQuery(strippedWhere, []any{family, but}, Filter{Most: most})
-	return list(ctx, s.db, scanRow, q, args...)
+	return database.List(ctx, s.db, scanRow, q, args...)
 }
 
 const strippedWhere = " AND EXISTS (SELECT 1 FROM pane p WHERE p.job_id = j.id AND p.family = ?) AND j.id <> ? AND " +

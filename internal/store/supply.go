@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/pace"
 	"freshshard/core/supply"
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -25,12 +26,12 @@ func scanOrder(r *sql.Rows) (supply.Order, error) {
 
 // OfJob lists what was ordered for a job, in the order in which it was.
 func (s Orders) OfJob(ctx context.Context, job int64) ([]supply.Order, error) {
-	return list(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? ORDER BY id", job)
+	return database.List(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? ORDER BY id", job)
 }
 
 // Order reads one of them.
 func (s Orders) Order(ctx context.Context, job, id int64) (supply.Order, error) {
-	all, err := list(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? AND id = ?", job, id)
+	all, err := database.List(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? AND id = ?", job, id)
 	if err == nil && len(all) == 0 {
 		err = &record.NotFound{What: "this order"}
 	}
@@ -67,7 +68,7 @@ func (t OrdersTx) SetOrder(ctx context.Context, job int64, v supply.Order, at ti
 // Came are orders that came since a moment, for when each was said and when it was here,
 // the last ones first.
 func (s Orders) Came(ctx context.Context, since time.Time, most int) ([]pace.Came, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (pace.Came, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (pace.Came, error) {
 		var v pace.Came
 		return v, r.Scan(&v.Who, &v.Due, &v.Here)
 	}, "SELECT who, due, here_at FROM supply_order WHERE here_at >= ? AND due IS NOT NULL ORDER BY here_at DESC LIMIT ?",
@@ -76,7 +77,7 @@ func (s Orders) Came(ctx context.Context, since time.Time, most int) ([]pace.Cam
 
 // Suppliers lists who answers by themselves.
 func (s Orders) Suppliers(ctx context.Context) ([]record.Supplier, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.Supplier, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.Supplier, error) {
 		var v record.Supplier
 		return v, r.Scan(&v.ID, &v.Name, &v.Kind, &v.Way, &v.Address)
 	}, "SELECT id, name, kind, way, address FROM supplier ORDER BY name")

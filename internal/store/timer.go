@@ -5,6 +5,7 @@ import (
 	"database/sql"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -16,8 +17,8 @@ func timerInto(v *record.Timer) []any {
 }
 
 // timers fills the clocks that are no chemistry into the panes of jobs.
-func timers(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, db, "SELECT p.job_id, "+timerColumns+" FROM timer t JOIN account a ON a.id = t.account_id "+
+func timers(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return database.Fill(ctx, db, "SELECT p.job_id, "+timerColumns+" FROM timer t JOIN account a ON a.id = t.account_id "+
 		"JOIN pane p ON p.id = t.pane_id WHERE p.job_id IN ("+in+") ORDER BY t.id", args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Timer
@@ -40,7 +41,7 @@ type RunningTimer struct {
 // RunningTimers lists the clocks of open jobs that are out after a moment, without those
 // whose step is ticked or whose check is answered.
 func (s Cures) RunningTimers(ctx context.Context, after time.Time) ([]RunningTimer, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (RunningTimer, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (RunningTimer, error) {
 		var v RunningTimer
 		return v, r.Scan(append(timerInto(&v.Timer), &v.Job, &v.Object)...)
 	}, "SELECT "+timerColumns+`, p.job_id, o.name FROM timer t JOIN account a ON a.id = t.account_id JOIN pane p
@@ -80,7 +81,7 @@ type Arriving struct {
 
 // ArrivingOrders lists what is sent and not here, due before a moment, of open jobs.
 func (s Orders) ArrivingOrders(ctx context.Context, before time.Time) ([]Arriving, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (Arriving, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (Arriving, error) {
 		var v Arriving
 		return v, r.Scan(&v.Job, &v.Object, &v.Who, &v.Due)
 	}, `SELECT q.job_id, o.name, q.who, q.due FROM supply_order q JOIN job j ON j.id = q.job_id JOIN object o

@@ -7,6 +7,7 @@ import (
 	"errors"
 	"time"
 
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
@@ -84,7 +85,7 @@ func asJSON(v any) (any, error) {
 
 // History lists what happened to a job, newest first.
 func (s Trail) History(ctx context.Context, job int64, most int) ([]record.Event, error) {
-	return list(ctx, s.db, func(r *sql.Rows) (record.Event, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (record.Event, error) {
 		var e record.Event
 		return e, r.Scan(&e.At, &e.By, &e.Noun, &e.Item, &e.Action, &e.Said)
 	}, "SELECT x.at, COALESCE(a.name, ''), x.noun, x.item, x.action, x.said FROM audit x LEFT JOIN account a ON a.id = "+
@@ -116,8 +117,8 @@ func (t TrailTx) Once(ctx context.Context, account int64, key, call, hash string
 func (t TrailTx) Made(ctx context.Context, account int64, key, call, hash string, result int64, at time.Time) error {
 	err := t.run(ctx, "INSERT INTO idempotency (account_id, token, call_name, request_hash, result_id, at) VALUES (?, "+
 		"?, ?, ?, ?, ?)", account, key, call, hash, result, at)
-	if IsDuplicate(err) {
-		return errRaced
+	if database.IsDuplicate(err) {
+		return database.ErrRaced
 	}
 	return err
 }

@@ -8,33 +8,12 @@ import (
 	"time"
 
 	"freshshard/core/reading"
+	"freshshard/internal/database"
 	"freshshard/internal/record"
 )
 
-// fill runs a query whose first column is an id and hands each row to the
-// record that it belongs to.
-func fill[T any](ctx context.Context, db querier, q string, args []any, records map[int64]*T,
-	take func(scan func(...any) error) (func(*T), error)) error {
-	rows, err := db.QueryContext(ctx, q, args...)
-	if err != nil {
-		return err
-	}
-	defer func() { _ = rows.Close() }()
-	for rows.Next() {
-		var id int64
-		put, err := take(func(dest ...any) error { return rows.Scan(append([]any{&id}, dest...)...) })
-		if err != nil {
-			return err
-		}
-		if v := records[id]; v != nil {
-			put(v)
-		}
-	}
-	return rows.Err()
-}
-
-func readings(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, db,
+func readings(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return database.Fill(ctx, db,
 		`SELECT r.pane_id, r.place, r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''),
 			a.name), a.id, r.taken_at, r.version
 FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_id IN (`+in+`) ORDER BY r.id`, args,
@@ -47,8 +26,8 @@ FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.live = 1 AND r.pane_i
 		})
 }
 
-func diagnoses(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, db,
+func diagnoses(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return database.Fill(ctx, db,
 		`SELECT d.pane_id, d.evidence, d.old_pane, d.cause, COALESCE(d.behind, '[]'), COALESCE(NULLIF(d.author, ''), a.name),
 			d.set_at, d.version
 FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`, args, panes,
@@ -64,8 +43,8 @@ FROM diagnosis d JOIN account a ON a.id = d.set_by WHERE d.pane_id IN (`+in+`)`,
 		})
 }
 
-func choices(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, db,
+func choices(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return database.Fill(ctx, db,
 		`SELECT c.pane_id, c.id, c.material, c.thickness, c.reason, COALESCE(NULLIF(c.author, ''), a.name), c.chosen_at
 FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) ORDER BY c.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
@@ -76,8 +55,8 @@ FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) O
 		})
 }
 
-func ticks(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, db,
+func ticks(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return database.Fill(ctx, db,
 		`SELECT t.pane_id, t.step, t.outcome, t.reason, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
 FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.step`, args,
 		panes,
@@ -88,8 +67,8 @@ FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) 
 		})
 }
 
-func answers(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, db,
+func answers(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return database.Fill(ctx, db,
 		`SELECT t.pane_id, t.proof, t.outcome, t.value, t.gaps, t.finding, t.version,
 COALESCE(NULLIF(t.author, ''), a.name), t.done_at FROM check_answer t JOIN account a ON a.id = t.done_by
 WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
@@ -105,8 +84,8 @@ WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
 		})
 }
 
-func trials(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, db,
+func trials(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return database.Fill(ctx, db,
 		`SELECT t.pane_id, t.proof, t.value, t.finding, t.changed, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
 FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.id`, args, panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
@@ -116,8 +95,8 @@ FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+
 		})
 }
 
-func taken(ctx context.Context, db querier, in string, args []any, panes map[int64]*record.Pane) error {
-	return fill(ctx, db, `SELECT t.pane_id, t.item, t.said, t.beyond, t.reason, a.name, t.taken_at
+func taken(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
+	return database.Fill(ctx, db, `SELECT t.pane_id, t.item, t.said, t.beyond, t.reason, a.name, t.taken_at
 FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at, t.item`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
@@ -127,8 +106,8 @@ FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) 
 		})
 }
 
-func tickets(ctx context.Context, db querier, in string, args []any, jobs map[int64]*record.Job) error {
-	return fill(ctx, db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document, t.seal
+func tickets(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job) error {
+	return database.Fill(ctx, db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document, t.seal
 FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Ticket

@@ -122,7 +122,7 @@ func (v *Server) signedIn(api huma.API) func(huma.Context, func(huma.Context)) {
 	}
 }
 
-// Person is signedIn for the plain routes.
+// person is signedIn for the plain routes.
 func (v *Server) person(c *gin.Context) {
 	a, _, err := v.current(c.Request.Context())
 	if err != nil {

@@ -1,4 +1,4 @@
-package store
+package database
 
 import (
 	"context"
@@ -13,11 +13,11 @@ import (
 )
 
 //go:embed migrations/*.sql
-var migrations embed.FS
+var Migrations embed.FS
 
-// firstReleased is the lowest schema that a database may have. Those before it
+// FirstReleased is the lowest schema that a database may have. Those before it
 // were never handed out.
-const firstReleased = 10
+const FirstReleased = 10
 
 // migrateWait is how long a program waits for another one that migrates.
 const migrateWait = 10 * time.Minute
@@ -40,7 +40,7 @@ func (e *Older) Error() string {
 }
 
 func provider(db *sql.DB) (*goose.Provider, error) {
-	files, err := fs.Sub(migrations, "migrations")
+	files, err := fs.Sub(Migrations, "migrations")
 	if err != nil {
 		return nil, err
 	}
@@ -59,7 +59,9 @@ func Latest() (int64, error) {
 }
 
 // Schema tells which schema a database has, 0 for an empty one.
-func Schema(ctx context.Context, db querier) (int64, error) {
+func Schema(ctx context.Context, db interface {
+	QueryRowContext(ctx context.Context, q string, args ...any) *sql.Row
+}) (int64, error) {
 	var n int
 	err := db.QueryRowContext(ctx,
 		"SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = "+
@@ -72,11 +74,11 @@ func Schema(ctx context.Context, db querier) (int64, error) {
 	return v.Int64, err
 }
 
-// migrate brings a database up to a schema, under a lock that makes a second
+// Migrate brings a database up to a schema, under a lock that makes a second
 // program wait. before is called once when a database with records in it is
 // about to change. Each statement of a migration can be run again, so what was
 // cut off half way is finished by the next start.
-func migrate(ctx context.Context, db *sql.DB, to int64, before func(context.Context, int64) error) error {
+func Migrate(ctx context.Context, db *sql.DB, to int64, before func(context.Context, int64) error) error {
 	lock, err := db.Conn(ctx)
 	if err != nil {
 		return err
@@ -101,7 +103,7 @@ func migrate(ctx context.Context, db *sql.DB, to int64, before func(context.Cont
 	switch {
 	case has > to:
 		return &Newer{has, to}
-	case has > 0 && has < firstReleased:
+	case has > 0 && has < FirstReleased:
 		return &Older{has}
 	case has == to:
 		return nil

@@ -1,0 +1,52 @@
+package database
+
+import (
+	"context"
+	"database/sql"
+)
+
+// Querier is what a query runs on: the pool, or one transaction.
+type Querier interface {
+	QueryContext(ctx context.Context, q string, args ...any) (*sql.Rows, error)
+	QueryRowContext(ctx context.Context, q string, args ...any) *sql.Row
+}
+
+// List runs a query and collects its rows.
+func List[T any](ctx context.Context, db Querier, scan func(*sql.Rows) (T, error), q string, args ...any) ([]T, error) {
+	rows, err := db.QueryContext(ctx, q, args...)
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = rows.Close() }()
+	out := []T{}
+	for rows.Next() {
+		v, err := scan(rows)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, v)
+	}
+	return out, rows.Err()
+}
+
+// Fill runs a query whose first column is an id and hands each row to the
+// record that it belongs to.
+func Fill[T any](ctx context.Context, db Querier, q string, args []any, records map[int64]*T,
+	take func(scan func(...any) error) (func(*T), error)) error {
+	rows, err := db.QueryContext(ctx, q, args...)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = rows.Close() }()
+	for rows.Next() {
+		var id int64
+		put, err := take(func(dest ...any) error { return rows.Scan(append([]any{&id}, dest...)...) })
+		if err != nil {
+			return err
+		}
+		if v := records[id]; v != nil {
+			put(v)
+		}
+	}
+	return rows.Err()
+}
