@@ -24,12 +24,12 @@ type watched struct {
 
 func (w *watched) QueryContext(ctx context.Context, q string, args ...any) (*sql.Rows, error) {
 	w.keep(q, args)
-	return w.querier.QueryContext(ctx, q, args...)
+	return w.Querier.QueryContext(ctx, q, args...)
 }
 
 func (w *watched) QueryRowContext(ctx context.Context, q string, args ...any) *sql.Row {
 	w.keep(q, args)
-	return w.querier.QueryRowContext(ctx, q, args...)
+	return w.Querier.QueryRowContext(ctx, q, args...)
 }
 
 func (w *watched) keep(q string, args []any) {
@@ -48,7 +48,7 @@ func TestExplain(t *testing.T) {
 	s := open(t)
 	const jobs = 6000
 	filled(t, s, jobs)
-	w := &watched{querier: s.DB, seen: map[string][]any{}}
+	w := &watched{Querier: s.DB, seen: map[string][]any{}}
 	q := over(w)
 	var id int64 = jobs / 2
 	_, _ = q.Jobs.Job(ctx, id)

@@ -111,8 +111,7 @@ func (t PanesTx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 		p.Road.ID, p.Road.How, p.Road.Came, x.part, x.peel, x.turns, x.heard, p.Stock, p.Counted, p.ID, p.Version)
 }
 
-// MovePane puts a pane elsewhere on its object, under another number. It must
-// run under the job's lock, which also guards the version.
+// MovePane puts a pane elsewhere on its object, under another number, under the job's lock.
 func (t PanesTx) MovePane(ctx context.Context, p record.Pane) error {
 	x, err := paneJSON(p)
 	if err != nil {
@@ -121,8 +120,7 @@ func (t PanesTx) MovePane(ctx context.Context, p record.Pane) error {
 	return t.run(ctx, "UPDATE pane SET number = ?, spot = ?, version = version + 1 WHERE id = ?", p.Number, x.spot, p.ID)
 }
 
-// DropPane takes a pane out that nothing was done to. Readings that were taken
-// back go with it.
+// DropPane takes a pane out that nothing was done to, with readings that were taken back.
 func (t PanesTx) DropPane(ctx context.Context, pane int64) error {
 	for _, q := range []string{"DELETE FROM reading WHERE pane_id = ?", "DELETE FROM diagnosis WHERE pane_id = ?",
 		"DELETE FROM failed_trial WHERE pane_id = ?", "DELETE FROM taken_on WHERE pane_id = ?",
