@@ -1,6 +1,4 @@
 package bench
 
-import ()
-
 // MostOfPane is more than a pane has places, steps or checks.
 const MostOfPane = 200

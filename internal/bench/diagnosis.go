@@ -36,7 +36,7 @@ func (s *Service) Diagnose(ctx context.Context, by record.Account, at jobview.Be
 	if err != nil {
 		return err
 	}
-	return s.ChangePane(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
 		version := 0
 		if p.Diagnosis != nil {
 			version = p.Diagnosis.Version
@@ -62,8 +62,9 @@ func (s *Service) Diagnose(ctx context.Context, by record.Account, at jobview.Be
 			!slices.Equal(p.Diagnosis.Behind, in.Behind)) {
 			said = "settled why it broke: " + diagnose.Told(chain)
 		}
-		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: p.Diagnosis, After: d},
-			t.Panes.SetDiagnosis(ctx, p.ID, d, by.ID)
+		was := p.Diagnosis
+		e.Diagnose(p, d)
+		return store.Change{Noun: "diagnosis", Item: in.Cause, Action: "noted", Said: said, Before: was, After: d}, nil
 	})
 }
 

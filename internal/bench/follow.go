@@ -1,7 +1,6 @@
 package bench
 
 import (
-	"context"
 	"slices"
 	"time"
 
@@ -9,6 +8,7 @@ import (
 	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/setting"
+	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -17,34 +17,24 @@ import (
 // Nobody says twice what was done once: what was just said answers some steps and checks
 // with it, under the same name and in the same write.
 
-// follower is the pane on which something was just said, read again.
+// follower is the pane on which something was just said, as it is with that.
 type follower struct {
-	s  *Service
-	t  *store.Tx
-	by record.Account
-	j  record.Job
-	p  *record.Pane
-	b  jobview.Pane
+	s *Service
+	e *change.Edit
+	p *record.Pane
+	b jobview.Pane
 	// said is what went with it.
 	said []string
 }
 
-func (s *Service) Follower(ctx context.Context, t *store.Tx, by record.Account, job, pane int64) (*follower, error) {
-	f := &follower{s: s, t: t, by: by}
-	return f, f.look(ctx, job, pane)
+// Follower looks at a pane with what was just said of it.
+func (s *Service) Follower(e *change.Edit, p *record.Pane) *follower {
+	f := &follower{s: s, e: e, p: p}
+	f.look()
+	return f
 }
 
-func (f *follower) look(ctx context.Context, job, pane int64) error {
-	var err error
-	if f.j, err = f.t.Jobs.Job(ctx, job); err != nil {
-		return err
-	}
-	if f.p, err = jobview.Find(&f.j, jobview.Bench{Job: job, Pane: pane}); err != nil {
-		return err
-	}
-	f.b = jobview.PaneOf(&f.j, f.p, length.MM, nil, jobview.Numbers)
-	return nil
-}
+func (f *follower) look() { f.b = jobview.PaneOf(f.e.Job, f.p, length.MM, nil, jobview.Numbers) }
 
 // leads says whether anything can follow from a step.
 func leads(b jobview.Pane, step string) bool {
@@ -59,201 +49,169 @@ func leadsBack(b jobview.Pane, step string) bool {
 		slices.ContainsFunc(b.Reckoning.Plan.Steps, func(st plan.Step) bool { return st.Itself && b.Done[st.Key] })
 }
 
-// followed lets on one of several panes follow what was said of all.
-func (s *Service) followed(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
-	f func(*follower) error) error {
-	on, err := s.Follower(ctx, t, by, j.ID, p.ID)
-	if err != nil {
-		return err
-	}
-	return f(on)
-}
-
 // tick does a step, unless it is done, waits, or the plan has none.
-func (f *follower) tick(ctx context.Context, step string) error {
+func (f *follower) tick(step string) {
 	st, err := f.b.Step(step)
-	if step == "" || err != nil || f.b.Done[step] || f.s.WaitOf(&f.j, f.b, st) != nil {
-		return nil
+	if step == "" || err != nil || f.b.Done[step] || f.s.WaitOf(f.e.Job, f.b, st) != nil {
+		return
 	}
-	return f.set(ctx, st, record.Tick{Step: step, Outcome: "done", Version: 1, At: f.s.Now()})
+	f.set(st, record.Tick{Step: step, Outcome: "done", Version: 1, At: f.e.Now})
 }
 
-func (f *follower) set(ctx context.Context, st plan.Step, k record.Tick) error {
-	if err := f.t.Panes.SetTick(ctx, f.p.ID, k, f.by.ID); err != nil {
-		return err
-	}
+func (f *follower) set(st plan.Step, k record.Tick) {
+	f.e.Tick(f.p, k)
 	f.said = append(f.said, st.Title+": "+k.Outcome)
-	return f.look(ctx, f.j.ID, f.p.ID)
+	f.look()
 }
 
 // open takes a tick back.
-func (f *follower) open(ctx context.Context, st plan.Step) error {
-	steps, _ := jobview.OnceOf(&f.j, f.p)
-	on := jobview.Holder(&f.j, f.p, func(q *record.Pane) bool { return jobview.TickOf(q, st.Key) != nil }, steps, st.Key)
-	if err := f.t.Panes.ClearTick(ctx, on.ID, st.Key); err != nil {
-		return err
-	}
+func (f *follower) open(st plan.Step) {
+	steps, _ := jobview.OnceOf(f.e.Job, f.p)
+	ticked := func(q *record.Pane) bool { return jobview.TickOf(q, st.Key) != nil }
+	f.e.Untick(jobview.Holder(f.e.Job, f.p, ticked, steps, st.Key), st.Key)
 	f.said = append(f.said, st.Title+": open again")
-	return f.look(ctx, f.j.ID, f.p.ID)
+	f.look()
 }
 
 // AfterTakenBack opens the step of measuring again where what it needs is not read any more.
-func (f *follower) AfterTakenBack(ctx context.Context) error {
+func (f *follower) AfterTakenBack() {
 	st, err := f.b.Step(MeasureStep)
 	if k := jobview.TickOf(&f.b.Pane, MeasureStep); err != nil || k == nil || k.Outcome != "done" ||
-		f.b.Reckoning.Plan.Wait(st, f.b.Standing, f.s.Now()) == nil {
-		return nil
+		f.b.Reckoning.Plan.Wait(st, f.b.Standing, f.e.Now) == nil {
+		return
 	}
-	return f.open(ctx, st)
+	f.open(st)
 }
 
 // afterUncounted opens the step of tightening again: a screw of it is not counted any more.
-func (f *follower) afterUncounted(ctx context.Context) error {
+func (f *follower) afterUncounted() {
 	for i := len(f.b.Reckoning.Plan.Steps) - 1; i >= 0; i-- {
 		st := f.b.Reckoning.Plan.Steps[i]
 		if k := jobview.TickOf(&f.b.Pane, st.Key); st.Screws && k != nil && k.Outcome == "done" {
-			if err := f.open(ctx, st); err != nil {
-				return err
-			}
-			return f.notYet(ctx)
+			f.open(st)
+			f.notYet()
+			return
 		}
 	}
-	return nil
 }
 
 // afterOpened opens the checks again that a step passed, and the steps that ask for nothing.
 // What somebody answered before the step was done stays.
-func (f *follower) afterOpened(ctx context.Context, step string, done time.Time) error {
+func (f *follower) afterOpened(step string, done time.Time) {
 	for _, c := range f.b.Checks {
 		if c.ShownBy != step || c.Outcome != prove.Pass || c.At == nil || c.At.Before(done) {
 			continue
 		}
-		on := jobview.CheckedOn(&f.j, f.p, c.Key)
-		if err := f.t.Panes.ClearAnswer(ctx, on.ID, c.Key); err != nil {
-			return err
-		}
+		f.e.Unanswer(jobview.CheckedOn(f.e.Job, f.p, c.Key), c.Key)
 		f.said = append(f.said, c.Text+": open again")
 	}
-	return f.notYet(ctx)
+	f.notYet()
 }
 
 // afterUnproved opens the step again that a proof did. One that was ticked before stays.
-func (f *follower) afterUnproved(ctx context.Context, does string, proved time.Time) error {
+func (f *follower) afterUnproved(does string, proved time.Time) {
 	st, err := f.b.Step(does)
 	if k := jobview.TickOf(&f.b.Pane, does); err != nil || k == nil || k.At.Before(proved) {
-		return nil
+		return
 	}
-	return f.open(ctx, st)
+	f.open(st)
 }
 
 // notYet opens the steps again that ask for nothing, where something before them is open.
-func (f *follower) notYet(ctx context.Context) error {
+func (f *follower) notYet() {
 	open := false
 	for _, st := range f.b.Reckoning.Plan.Steps {
 		if k := jobview.TickOf(&f.b.Pane, st.Key); k == nil {
 			open = true
 		} else if open && st.Itself && k.Outcome == "done" {
-			if err := f.open(ctx, st); err != nil {
-				return err
-			}
+			f.open(st)
 		}
 	}
-	return nil
 }
 
 // AfterReading does the step of measuring as soon as all is read that is asked for, nothing
 // is odd, and nothing stops there.
-func (f *follower) AfterReading(ctx context.Context) error {
+func (f *follower) AfterReading() {
 	open := slices.ContainsFunc(f.b.Stops, func(k prove.Stop) bool { return k.Taken == nil && k.Station == "measure" })
 	if open || len(f.b.Reckoning.Fit.Odd) > 0 {
-		return nil
+		return
 	}
 	st, err := f.b.Step(MeasureStep)
 	if err != nil || !st.Hold {
-		return nil
+		return
 	}
-	return f.tick(ctx, st.Key)
+	f.tick(st.Key)
 }
 
 // afterChoice does the step of choosing as soon as something is settled.
-func (f *follower) afterChoice(ctx context.Context) error {
+func (f *follower) afterChoice() {
 	if f.p.Choice == nil {
-		return nil
+		return
 	}
-	return f.tick(ctx, chosenStep)
+	f.tick(chosenStep)
 }
 
 // MeasureStep is the step that the last reading does.
 const MeasureStep = "measure"
 
 // afterScrews does the step of tightening as soon as every screw had its last pass.
-func (f *follower) afterScrews(ctx context.Context) error {
+func (f *follower) afterScrews() {
 	n := jobview.ScrewsOf(*f.p, f.b.Reckoning.Family) * len(setting.Passes)
 	if n == 0 || f.p.Counted < n {
-		return nil
+		return
 	}
 	for _, st := range f.b.Reckoning.Plan.Steps {
 		if st.Screws && !f.b.Done[st.Key] {
-			return f.tick(ctx, st.Key)
+			f.tick(st.Key)
 		}
 	}
-	return nil
 }
 
 // afterStep passes the checks that a step answers, and does the steps that ask for nothing.
-func (f *follower) afterStep(ctx context.Context, step string, done bool) error {
+func (f *follower) afterStep(step string, done bool) {
 	for _, c := range f.b.Checks {
 		if !done || c.ShownBy != step || c.Outcome != prove.Open || c.Unit != "" || c.Waits != "" {
 			continue
 		}
-		a := record.Answer{Check: c.Key, Answer: prove.Answer{Outcome: prove.Pass}, Version: c.Version + 1, At: f.s.Now()}
-		if err := f.t.Panes.SetAnswer(ctx, f.p.ID, a, f.by.ID); err != nil {
-			return err
-		}
+		a := record.Answer{Check: c.Key, Answer: prove.Answer{Outcome: prove.Pass}, Version: c.Version + 1, At: f.e.Now}
+		f.e.Answer(f.p, a)
 		f.said = append(f.said, c.Text+": "+string(prove.Pass))
 	}
-	return f.nothing(ctx)
+	f.nothing()
 }
 
 // afterCheck does the step that a check proves, or leaves it out in the case in which both
 // may be.
-func (f *follower) afterCheck(ctx context.Context, check string, outcome prove.Outcome) error {
+func (f *follower) afterCheck(check string, outcome prove.Outcome) {
 	i := slices.IndexFunc(f.b.Checks, func(c jobview.CheckView) bool { return c.Key == check })
 	if i < 0 {
-		return nil
+		return
 	}
 	c := f.b.Checks[i]
 	st, err := f.b.Step(c.Does)
 	switch {
 	case c.Does == "" || err != nil:
-		return nil
+		return
 	case outcome == prove.Pass:
-		if err := f.tick(ctx, c.Does); err != nil {
-			return err
-		}
+		f.tick(c.Does)
 	case outcome == prove.Skip && c.May != "" && !f.b.Done[c.Does] && st.Leave(c.May, false) == nil:
-		k := record.Tick{Step: c.Does, Outcome: "left-out", Reason: c.May, Version: 1, At: f.s.Now()}
-		if err := f.set(ctx, st, k); err != nil {
-			return err
-		}
+		k := record.Tick{Step: c.Does, Outcome: "left-out", Reason: c.May, Version: 1, At: f.e.Now}
+		f.set(st, k)
 	}
-	return f.nothing(ctx)
+	f.nothing()
 }
 
 // nothing does the steps that ask for nothing, as soon as all before them are done.
-func (f *follower) nothing(ctx context.Context) error {
+func (f *follower) nothing() {
 	for _, st := range f.b.Reckoning.Plan.Steps {
 		if f.b.Done[st.Key] {
 			continue
 		}
 		if !st.Itself {
-			return nil
+			return
 		}
-		if err := f.tick(ctx, st.Key); err != nil {
-			return err
-		}
+		f.tick(st.Key)
 	}
-	return nil
 }
 
 // doesWait is what the step waits for that a check does.
@@ -266,9 +224,9 @@ func (s *Service) doesWait(j *record.Job, b jobview.Pane, c prove.Check) *plan.W
 }
 
 // With adds to what is said of a change what went with it.
-func (f *follower) With(c store.Change, err error) (store.Change, error) {
+func (f *follower) With(c store.Change) store.Change {
 	for _, said := range f.said {
 		c.Said += "; " + said
 	}
-	return c, err
+	return c
 }

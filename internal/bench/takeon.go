@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/prove"
+	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/people"
 	"freshshard/internal/record"
@@ -37,8 +38,8 @@ func (s *Service) TakeOn(ctx context.Context, by record.Account, at jobview.Benc
 	if err := prove.Words("reason", reason); err != nil {
 		return err
 	}
-	return s.NotePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		stops := jobview.PaneOf(j, p, length.MM, nil, jobview.Numbers).Stops
+	return s.Note(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
+		stops := jobview.PaneOf(e.Job, p, length.MM, nil, jobview.Numbers).Stops
 		i := slices.IndexFunc(stops, func(k prove.Stop) bool { return k.Key == key })
 		if i < 0 {
 			return store.Change{}, fault.New("stop", "this is no stop any more", "nothing has to be taken on")
@@ -58,26 +59,22 @@ func (s *Service) TakeOn(ctx context.Context, by record.Account, at jobview.Benc
 				"put the readings and the choice right")
 		}
 		taken := s.takenOn(k, reason)
+		e.TakeOn(p, taken)
 		return store.Change{Noun: "stop", Item: key, Action: "taken on", Said: "took on: " + k.Says + ": " + reason,
-			After: taken}, t.Panes.SetTaken(ctx, p.ID, taken, by.ID)
+			After: taken}, nil
 	})
 }
 
 // takeGates takes the gates on that are closed for a material which an owner
 // settles on with a reason.
-func (s *Service) takeGates(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane,
-	c record.Choice, reason string) error {
+func (s *Service) takeGates(e *change.Edit, p *record.Pane, c record.Choice, reason string) {
 	with := *p
 	with.Choice = &c
-	for _, k := range jobview.PaneOf(j, &with, length.MM, nil, jobview.Numbers).Stops {
-		if !strings.HasPrefix(k.Key, "gate_") || k.Taken != nil {
-			continue
-		}
-		if err := t.Panes.SetTaken(ctx, p.ID, s.takenOn(k, reason), by.ID); err != nil {
-			return err
+	for _, k := range jobview.PaneOf(e.Job, &with, length.MM, nil, jobview.Numbers).Stops {
+		if strings.HasPrefix(k.Key, "gate_") && k.Taken == nil {
+			e.TakeOn(p, s.takenOn(k, reason))
 		}
 	}
-	return nil
 }
 
 // takenOn is an owner's word for a stop, as it is kept.
@@ -94,12 +91,14 @@ func (s *Service) LetGo(ctx context.Context, by record.Account, at jobview.Bench
 	if err := people.OwnerOnly(by); err != nil {
 		return err
 	}
-	return s.NotePane(ctx, by, at, func(t *store.Tx, _ *record.Job, p *record.Pane) (store.Change, error) {
+	return s.Note(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
 		i := slices.IndexFunc(p.Taken, func(k record.Taken) bool { return k.Key == key })
 		if i < 0 {
 			return store.Change{}, nil
 		}
-		return store.Change{Noun: "stop", Item: key, Action: "open", Said: "no longer takes on: " + p.Taken[i].Says,
-			Before: p.Taken[i]}, t.Panes.ClearTaken(ctx, p.ID, key)
+		was := p.Taken[i]
+		e.LetGo(p, key)
+		return store.Change{Noun: "stop", Item: key, Action: "open", Said: "no longer takes on: " + was.Says,
+			Before: was}, nil
 	})
 }

@@ -2,7 +2,6 @@ package bench
 
 import (
 	"context"
-	"errors"
 	"fmt"
 	"slices"
 
@@ -28,33 +27,22 @@ func noneReady(why string) error {
 // TickAll ticks a step on every pane that has it, is open and waits for
 // nothing. Panes that are not ready stay as they are.
 func (s *Service) TickAll(ctx context.Context, by record.Account, job int64, step string) error {
-	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Jobs.Job(ctx, job)
-		if err != nil {
-			return store.Change{}, err
-		}
+	return s.NoteAll(ctx, by, job, func(e *change.Edit) (store.Change, error) {
 		n, title, why := 0, "", ""
-		for i := range j.Panes {
-			p := &j.Panes[i]
-			b := jobview.PaneOf(&j, p, length.MM, nil, jobview.Numbers)
+		for i := range e.Job.Panes {
+			p := &e.Job.Panes[i]
+			b := jobview.PaneOf(e.Job, p, length.MM, nil, jobview.Numbers)
 			st, err := b.Step(step)
 			if err != nil || b.Done[step] {
 				continue
 			}
 			title = st.Title
-			if w := s.WaitOf(&j, b, st); w != nil {
+			if w := s.WaitOf(e.Job, b, st); w != nil {
 				why = jobview.Name(*p) + ", " + w.Why
 				continue
 			}
-			if err := t.Panes.SetTick(ctx, p.ID, record.Tick{Step: step, Outcome: "done", Version: 1, At: s.Now()},
-				by.ID); err != nil {
-				return store.Change{}, err
-			}
-			if leads(b, step) {
-				if err := s.followed(ctx, t, by, &j, p,
-					func(f *follower) error { return f.afterStep(ctx, step, true) }); err != nil {
-					return store.Change{}, err
-				}
+			if e.Tick(p, record.Tick{Step: step, Outcome: "done", Version: 1, At: e.Now}); leads(b, step) {
+				s.Follower(e, p).afterStep(step, true)
 			}
 			if n++; st.Once { // it stands on all
 				break
@@ -78,55 +66,22 @@ func (s *Service) AnswerAll(ctx context.Context, by record.Account, job int64, c
 	if err != nil {
 		return err
 	}
-	return s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-		j, err := t.Jobs.Job(ctx, job)
-		if err != nil {
-			return store.Change{}, err
-		}
+	return s.NoteAll(ctx, by, job, func(e *change.Edit) (store.Change, error) {
 		n, text, why := 0, "", ""
-		for i := range j.Panes {
-			p := &j.Panes[i]
-			b := jobview.PaneOf(&j, p, length.MM, nil, jobview.Numbers)
-			at := slices.IndexFunc(b.Checks, func(c jobview.CheckView) bool { return c.Key == check && c.Outcome == prove.Open })
-			if at < 0 {
+		for i := range e.Job.Panes {
+			p := &e.Job.Panes[i]
+			c, waits := s.openCheck(e, p, check)
+			if c == nil {
 				continue
 			}
-			c := b.Checks[at]
-			if w := b.Standing.CheckWait(c.Key, s.Now()); w != nil && c.Waits == "" {
-				c.Waits = w.Why
-			}
-			if w := s.doesWait(&j, b, c.Check); w != nil && c.Waits == "" {
-				c.Waits = w.Why
-			}
-			if c.Waits != "" {
-				why = jobview.Name(*p) + ", " + c.Waits
+			if waits != "" {
+				why = jobview.Name(*p) + ", " + waits
 				continue
 			}
-			said, err := in.typed(c.Check, unit)
-			if err != nil {
+			if err := s.passes(e, p, *c, in, unit); err != nil {
 				return store.Change{}, err
-			}
-			taken, err := c.Check.Take(said)
-			if err != nil {
-				return store.Change{}, err
-			}
-			if taken.Outcome != prove.Pass {
-				return store.Change{}, fault.New("value", taken.Finding, "say it on the pane where it is, and mend that")
 			}
 			text = c.Text
-			a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Gaps: taken.Gaps},
-				Version: 1,
-				At:      s.Now()}
-			if err := t.Panes.SetAnswer(ctx, p.ID, a, by.ID); err != nil {
-				return store.Change{}, err
-			}
-			if c.Does != "" {
-				if err := s.followed(ctx, t, by, &j, p, func(f *follower) error {
-					return f.afterCheck(ctx, check, taken.Outcome)
-				}); err != nil {
-					return store.Change{}, err
-				}
-			}
 			if n++; c.Once {
 				break
 			}
@@ -137,6 +92,47 @@ func (s *Service) AnswerAll(ctx context.Context, by record.Account, job int64, c
 		return store.Change{Noun: "check", Item: check, Action: "pass", Said: fmt.Sprintf("%s: pass on %d panes", text, n),
 			After: in}, nil
 	})
+}
+
+// openCheck is a check that nobody answered on a pane, nil where there is none, with what it
+// waits for.
+func (s *Service) openCheck(e *change.Edit, p *record.Pane, check string) (*prove.Check, string) {
+	b := jobview.PaneOf(e.Job, p, length.MM, nil, jobview.Numbers)
+	at := slices.IndexFunc(b.Checks, func(c jobview.CheckView) bool {
+		return c.Key == check && c.Outcome == prove.Open
+	})
+	if at < 0 {
+		return nil, ""
+	}
+	c := b.Checks[at]
+	if w := b.Standing.CheckWait(c.Key, e.Now); w != nil && c.Waits == "" {
+		c.Waits = w.Why
+	}
+	if w := s.doesWait(e.Job, b, c.Check); w != nil && c.Waits == "" {
+		c.Waits = w.Why
+	}
+	return &c.Check, c.Waits
+}
+
+// passes passes a check on one pane, with what follows from it.
+func (s *Service) passes(e *change.Edit, p *record.Pane, c prove.Check, in Checked, unit length.Unit) error {
+	said, err := in.typed(c, unit)
+	if err != nil {
+		return err
+	}
+	taken, err := c.Take(said)
+	if err != nil {
+		return err
+	}
+	if taken.Outcome != prove.Pass {
+		return fault.New("value", taken.Finding, "say it on the pane where it is, and mend that")
+	}
+	e.Answer(p, record.Answer{Check: c.Key, Version: 1, At: e.Now,
+		Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value, Gaps: taken.Gaps}})
+	if c.Does != "" {
+		s.Follower(e, p).afterCheck(c.Key, taken.Outcome)
+	}
+	return nil
 }
 
 // LikeThis gives all panes that are held and done as this one what it has and
@@ -152,29 +148,27 @@ type LikeThis struct {
 // Like does it. Each pane is reckoned before it is kept, and a gate that is
 // closed on one of them stops it for all.
 func (s *Service) Like(ctx context.Context, by record.Account, at jobview.Bench, in LikeThis) error {
-	return s.ChangeReckoned(ctx, by, at.Job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
-		p, err := jobview.Find(j, at)
+	return s.All(ctx, by, at.Job, func(e *change.Edit) (store.Change, error) {
+		p, err := jobview.Find(e.Job, at)
 		if err != nil {
 			return store.Change{}, err
 		}
 		n := 0
 		if in.Road {
-			if n, err = sameRoad(ctx, t, by, j, p); err != nil {
+			if n, err = sameRoad(e, p); err != nil {
 				return store.Change{}, err
 			}
 		}
-		for _, q := range jobview.Alike(j, p)[1:] {
-			did, err := s.makeAlike(ctx, t, by, j, p, q, in)
+		for _, q := range jobview.Alike(e.Job, p)[1:] {
+			did, err := s.makeAlike(ctx, e, p, q, in)
 			if err != nil {
 				return store.Change{}, err
 			}
 			if did {
 				n++
-				if err := s.followed(ctx, t, by, j, q, func(f *follower) error {
-					return errors.Join(f.AfterReading(ctx), f.afterChoice(ctx))
-				}); err != nil {
-					return store.Change{}, err
-				}
+				f := s.Follower(e, q)
+				f.AfterReading()
+				f.afterChoice()
 			}
 		}
 		if n == 0 {
@@ -187,7 +181,8 @@ func (s *Service) Like(ctx context.Context, by record.Account, at jobview.Bench,
 
 // sameRoad takes the panes that are held as this one and of which nobody said what
 // is to be done along its road. Who may not change one of them changes none.
-func sameRoad(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane) (n int, err error) {
+func sameRoad(e *change.Edit, p *record.Pane) (n int, err error) {
+	j := e.Job
 	for i := range j.Panes {
 		q := &j.Panes[i]
 		unsaid := (q.Road.ID == "" || q.Road.ID == road.Size) && q.Road.How == "" && q.Choice == nil && len(q.Ticks) == 0
@@ -196,57 +191,56 @@ func sameRoad(ctx context.Context, t *store.Tx, by record.Account, j *record.Job
 		}
 		was := *q
 		q.Road = p.Road
-		if err := AroundStop(by, j, &was, q); err != nil {
+		if err := AroundStop(e.By, j, &was, q); err != nil {
 			return n, onPane(*q, err)
 		}
 		if err := change.Worse(j, &was, q); err != nil {
 			return n, onPane(*q, err)
 		}
-		if _, err := t.Panes.SetPane(ctx, *q); err != nil {
-			return n, err
-		}
-		q.Version++
+		e.Hold(q)
 		n++
 	}
 	return n, nil
 }
 
-func (s *Service) makeAlike(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p, q *record.Pane,
-	in LikeThis) (did bool, err error) {
-	for _, r := range p.Readings {
-		has := func(o record.Reading) bool { return o.Place == r.Place }
-		if !slices.Contains(in.Places, r.Place) || slices.ContainsFunc(q.Readings, has) {
-			continue
-		}
-		if err := Possible(j, q, r.Place, r.Reading); err != nil {
-			return did, err
-		}
-		last, err := t.Panes.LastReadingVersion(ctx, q.ID, r.Place)
-		if err != nil {
-			return did, err
-		}
-		r.ByID, r.At, r.Version, r.Author = by.ID, s.Now(), last+1, ""
-		if err := t.Panes.AddReading(ctx, q.ID, r); err != nil {
-			return did, err
-		}
-		did = true
+// makeAlike gives a pane what another one has and it lacks.
+func (s *Service) makeAlike(ctx context.Context, e *change.Edit, p, q *record.Pane, in LikeThis) (did bool, err error) {
+	if did, err = s.readAlike(ctx, e, p, q, in.Places); err != nil {
+		return did, err
 	}
 	if in.Choice && p.Choice != nil && q.Choice == nil {
-		reason, err := whyChosen(j, q, Settle{Material: p.Choice.Material, Thickness: p.Choice.Thickness})
+		reason, err := whyChosen(e.Job, q, Settle{Material: p.Choice.Material, Thickness: p.Choice.Thickness})
 		if err != nil {
 			return did, onPane(*q, err)
 		}
-		c := record.Choice{Material: p.Choice.Material, Thickness: p.Choice.Thickness, Reason: reason, At: s.Now()}
-		if err := t.Panes.AddChoice(ctx, q.ID, c, by.ID); err != nil {
-			return did, err
-		}
+		e.Choose(q, record.Choice{Material: p.Choice.Material, Thickness: p.Choice.Thickness, Reason: reason, At: e.Now})
 		did = true
 	}
 	if in.Fixing && (q.Sides != p.Sides || q.Gasket != p.Gasket || q.Frame != p.Frame || q.Cutter != p.Cutter) {
 		q.Sides, q.Gasket, q.Frame, q.Cutter = p.Sides, p.Gasket, p.Frame, p.Cutter
-		if _, err := t.Panes.SetPane(ctx, *q); err != nil {
+		e.Hold(q)
+		did = true
+	}
+	return did, nil
+}
+
+// readAlike gives a pane the readings of another one at places where it has none.
+func (s *Service) readAlike(ctx context.Context, e *change.Edit, p, q *record.Pane, places []reading.Place) (did bool,
+	err error) {
+	for _, r := range p.Readings {
+		has := func(o record.Reading) bool { return o.Place == r.Place }
+		if !slices.Contains(places, r.Place) || slices.ContainsFunc(q.Readings, has) {
+			continue
+		}
+		if err := Possible(e.Job, q, r.Place, r.Reading); err != nil {
 			return did, err
 		}
+		last, err := s.Store.Panes.LastReadingVersion(ctx, q.ID, r.Place)
+		if err != nil {
+			return did, err
+		}
+		r.At, r.Version, r.Author = e.Now, last+1, ""
+		e.Read(q, r)
 		did = true
 	}
 	return did, nil

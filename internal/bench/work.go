@@ -11,9 +11,11 @@ import (
 	"freshshard/core/holding"
 	"freshshard/core/length"
 	"freshshard/core/pane"
+	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
 	"freshshard/core/working"
+	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -39,47 +41,46 @@ func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Benc
 	if in.Reason, err = typed.Text("reason", in.Reason, 1000, false); err != nil {
 		return err
 	}
-	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		if other := p.Road.ID == "other"; m.Other != other || other && p.Road.How != "" && m.ID != p.Road.How {
-			return store.Change{}, fault.New("material", m.Short+" is not what is to be put in here",
-				"choose one of the list, or change what is to be done")
+	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
+		if err := s.mayChoose(e.Job, p, m, in); err != nil {
+			return store.Change{}, err
 		}
-		if !slices.Contains(sold(j, p, m), in.Thickness) {
+		was := p.Choice
+		if was != nil && was.Material == in.Material && was.Thickness == in.Thickness && in.Reason == "" {
+			return store.Change{}, nil
+		}
+		if was != nil && was.ID != in.Seen {
 			return store.Change{},
-				fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)),
-					"choose one of its thicknesses")
+				&record.Conflict{Field: "material", Says: fmt.Sprintf("%s settled on %s mm %s %s. Yours is not kept yet.",
+					was.By, working.Num(was.Thickness, 1), was.Material, s.Ago(was.At))}
 		}
-		if c := p.Choice; c != nil {
-			if c.Material == in.Material && c.Thickness == in.Thickness && in.Reason == "" {
-				return store.Change{}, nil
-			}
-			if c.ID != in.Seen {
-				return store.Change{},
-					&record.Conflict{Field: "material", Says: fmt.Sprintf("%s settled on %s mm %s %s. Yours is not kept yet.", c.By,
-						working.Num(c.Thickness, 1), c.Material, s.Ago(c.At))}
-			}
-		}
-		reason, err := whyChosen(j, p, in)
+		reason, err := whyChosen(e.Job, p, in)
 		if err != nil {
 			return store.Change{}, err
 		}
-		c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: s.Now()}
+		c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: e.Now}
 		if in.Reason != "" && by.Role == record.Owner {
-			if err := s.takeGates(ctx, t, by, j, p, c, in.Reason); err != nil {
-				return store.Change{}, err
-			}
+			s.takeGates(e, p, c, in.Reason)
 		}
-		done := store.Change{Noun: "choice", Item: in.Material, Action: "settled", Said: fmt.Sprintf("settled on %s mm %s",
-			working.Num(in.Thickness, 1), m.Short), Before: p.Choice, After: c}
-		if err := t.Panes.AddChoice(ctx, p.ID, c, by.ID); err != nil {
-			return done, err
-		}
-		f, err := s.Follower(ctx, t, by, j.ID, p.ID)
-		if err != nil {
-			return done, err
-		}
-		return f.With(done, f.afterChoice(ctx))
+		e.Choose(p, c)
+		f := s.Follower(e, p)
+		f.afterChoice()
+		return f.With(store.Change{Noun: "choice", Item: in.Material, Action: "settled",
+			Said: fmt.Sprintf("settled on %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: was, After: c}), nil
 	})
+}
+
+// mayChoose refuses a material that is not put in here, and a thickness that it does not have.
+func (s *Service) mayChoose(j *record.Job, p *record.Pane, m pane.Material, in Settle) error {
+	if other := p.Road.ID == "other"; m.Other != other || other && p.Road.How != "" && m.ID != p.Road.How {
+		return fault.New("material", m.Short+" is not what is to be put in here",
+			"choose one of the list, or change what is to be done")
+	}
+	if !slices.Contains(sold(j, p, m), in.Thickness) {
+		return fault.New("thickness", fmt.Sprintf("%s does not come in %s mm", m.Short, working.Num(in.Thickness, 2)),
+			"choose one of its thicknesses")
+	}
+	return nil
 }
 
 // chosenStep is the step that settling does; its tick asks nothing more.
@@ -182,29 +183,18 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 	if in.Outcome != "done" && in.Outcome != "left-out" && in.Outcome != "open" {
 		return fault.New("outcome", "a step is done, left out or open", "choose one of the three")
 	}
-	return s.NotePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		b := jobview.PaneOf(j, p, length.MM, nil, jobview.Numbers)
+	return s.Note(ctx, by, at, func(e *change.Edit, here *record.Pane) (store.Change, error) {
+		b := jobview.PaneOf(e.Job, here, length.MM, nil, jobview.Numbers)
 		st, err := b.Step(step)
 		if err != nil {
 			return store.Change{}, err
 		}
-		steps, _ := jobview.OnceOf(j, p)
-		p = jobview.Holder(j, p, func(q *record.Pane) bool { return jobview.TickOf(q, step) != nil }, steps, step)
-		if in.Outcome == "left-out" {
-			if err := st.Leave(reason, by.Role == record.Owner); err != nil {
-				return store.Change{}, err
-			}
-			if !slices.Contains(st.May, reason) {
-				if err := prove.Words("reason", reason); err != nil {
-					return store.Change{}, err
-				}
-			}
-		}
+		steps, _ := jobview.OnceOf(e.Job, here)
+		ticked := func(q *record.Pane) bool { return jobview.TickOf(q, step) != nil }
+		p := jobview.Holder(e.Job, here, ticked, steps, step)
 		last := record.Tick{Outcome: "open"}
-		for _, k := range p.Ticks {
-			if k.Step == step {
-				last = k
-			}
+		if k := jobview.TickOf(p, step); k != nil {
+			last = *k
 		}
 		if last.Outcome == in.Outcome && last.Reason == reason {
 			return store.Change{}, nil // a retry, or two who did the same
@@ -212,34 +202,45 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 		if last.Version != in.Seen {
 			return store.Change{}, s.tickConflict(last, step)
 		}
-		if in.Outcome == "done" {
-			if w := s.WaitOf(j, b, st); w != nil {
-				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, jobview.UntilSaid(w))
-			}
+		if err := s.mayTick(e, b, st, in.Outcome, reason); err != nil {
+			return store.Change{}, err
 		}
-		title := st.Title
-		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: title + ": " + in.Outcome, After: in}
+		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: st.Title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
-			if err := t.Panes.ClearTick(ctx, p.ID, step); err != nil || !leadsBack(b, step) {
-				return c, err
+			goesBack := leadsBack(b, step)
+			if e.Untick(p, step); !goesBack {
+				return c, nil
 			}
-			f, err := s.Follower(ctx, t, by, j.ID, b.Pane.ID)
-			if err != nil {
-				return c, err
-			}
-			return f.With(c, f.afterOpened(ctx, step, last.At))
+			f := s.Follower(e, here)
+			f.afterOpened(step, last.At)
+			return f.With(c), nil
 		}
-		if err := t.Panes.SetTick(ctx, p.ID,
-			record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1,
-				At: s.Now()}, by.ID); err != nil || !leads(b, step) {
-			return c, err
+		e.Tick(p, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1, At: e.Now})
+		if !leads(b, step) {
+			return c, nil
 		}
-		f, err := s.Follower(ctx, t, by, j.ID, b.Pane.ID)
-		if err != nil {
-			return c, err
-		}
-		return f.With(c, f.afterStep(ctx, step, in.Outcome == "done"))
+		f := s.Follower(e, here)
+		f.afterStep(step, in.Outcome == "done")
+		return f.With(c), nil
 	})
+}
+
+// mayTick refuses what cannot be done yet, or left out without a reason that holds.
+func (s *Service) mayTick(e *change.Edit, b jobview.Pane, st plan.Step, outcome, reason string) error {
+	switch outcome {
+	case "done":
+		if w := s.WaitOf(e.Job, b, st); w != nil {
+			return fault.New("outcome", "not yet: "+w.Why, jobview.UntilSaid(w))
+		}
+	case "left-out":
+		if err := st.Leave(reason, e.By.Role == record.Owner); err != nil {
+			return err
+		}
+		if !slices.Contains(st.May, reason) {
+			return prove.Words("reason", reason)
+		}
+	}
+	return nil
 }
 
 func (s *Service) tickConflict(last record.Tick, step string) error {
@@ -304,24 +305,14 @@ func (s *Service) Answer(ctx context.Context, by record.Account, at jobview.Benc
 	if err != nil {
 		return err
 	}
-	return s.NotePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		at := p
-		p = jobview.CheckedOn(j, p, check)
-		now, last, err := jobview.CheckNow(j, p, check)
+	return s.Note(ctx, by, at, func(e *change.Edit, here *record.Pane) (store.Change, error) {
+		p := jobview.CheckedOn(e.Job, here, check)
+		now, last, err := jobview.CheckNow(e.Job, p, check)
 		if err != nil {
 			return store.Change{}, err
 		}
-		if in.Outcome != prove.Skip && (len(now.After) > 0 || len(at.Timers) > 0 || now.Does != "") {
-			b := jobview.PaneOf(j, at, length.MM, nil, jobview.Numbers)
-			w := b.Reckoning.Plan.After(now.After, b.Standing)
-			if w == nil && in.Outcome == prove.Pass { // what fails is said at once
-				if w = b.Standing.CheckWait(check, s.Now()); w == nil {
-					w = s.doesWait(j, b, now)
-				}
-			}
-			if w != nil {
-				return store.Change{}, fault.New("outcome", "not yet: "+w.Why, jobview.UntilSaid(w))
-			}
+		if err := s.mayAnswer(e, here, now, in.Outcome); err != nil {
+			return store.Change{}, err
 		}
 		said, err := in.typed(now, unit)
 		if err != nil {
@@ -332,7 +323,7 @@ func (s *Service) Answer(ctx context.Context, by record.Account, at jobview.Benc
 			return store.Change{}, err
 		}
 		a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value,
-			Gaps: taken.Gaps, Finding: taken.Finding}, Version: 1, At: s.Now()}
+			Gaps: taken.Gaps, Finding: taken.Finding}, Version: 1, At: e.Now}
 		if last != nil {
 			if sameAnswer(last.Answer, a.Answer) {
 				return store.Change{}, nil // a retry, or two who saw the same
@@ -342,35 +333,50 @@ func (s *Service) Answer(ctx context.Context, by record.Account, at jobview.Benc
 		if a.Version != in.Seen+1 {
 			return store.Change{}, s.answerConflict(last, check)
 		}
-		if err := s.keepTrial(ctx, t, p, last, by, ""); err != nil {
+		if err := keepTrial(e, p, last, ""); err != nil {
 			return store.Change{}, err
 		}
 		c := store.Change{Noun: "check", Item: check, Action: string(a.Answer.Outcome),
 			Said: now.Text + ": " + string(a.Answer.Outcome), Before: last, After: a.Answer}
-		if err := t.Panes.SetAnswer(ctx, p.ID, a, by.ID); err != nil || now.Does == "" {
-			return c, err
+		if e.Answer(p, a); now.Does == "" {
+			return c, nil
 		}
-		f, err := s.Follower(ctx, t, by, j.ID, at.ID)
-		if err != nil {
-			return c, err
-		}
-		return f.With(c, f.afterCheck(ctx, check, a.Answer.Outcome))
+		f := s.Follower(e, here)
+		f.afterCheck(check, a.Answer.Outcome)
+		return f.With(c), nil
 	})
+}
+
+// mayAnswer refuses an answer to what cannot be tried yet. What fails is said at once.
+func (s *Service) mayAnswer(e *change.Edit, p *record.Pane, c prove.Check, outcome prove.Outcome) error {
+	if outcome == prove.Skip || len(c.After) == 0 && len(p.Timers) == 0 && c.Does == "" {
+		return nil
+	}
+	b := jobview.PaneOf(e.Job, p, length.MM, nil, jobview.Numbers)
+	w := b.Reckoning.Plan.After(c.After, b.Standing)
+	if w == nil && outcome == prove.Pass {
+		if w = b.Standing.CheckWait(c.Key, e.Now); w == nil {
+			w = s.doesWait(e.Job, b, c)
+		}
+	}
+	if w != nil {
+		return fault.New("outcome", "not yet: "+w.Why, jobview.UntilSaid(w))
+	}
+	return nil
 }
 
 // keepTrial puts an answer that failed on the record before another one takes
 // its place.
-func (s *Service) keepTrial(ctx context.Context, t *store.Tx, p *record.Pane, last *record.Answer,
-	by record.Account, changed string) error {
+func keepTrial(e *change.Edit, p *record.Pane, last *record.Answer, changed string) error {
 	if last == nil || last.Answer.Outcome != prove.Fail {
 		return nil
 	}
 	if len(p.Trials) >= MostOfPane {
 		return fault.New("outcome", "this was tried as often as anybody tries", "look for another cause")
 	}
-	return t.Panes.AddTrial(ctx, p.ID,
-		record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
-			Changed: changed, Author: last.By, At: last.At}, by.ID)
+	e.Tried(p, record.Trial{Check: last.Check, Value: last.Answer.Value, Finding: last.Answer.Finding,
+		Changed: changed, Author: last.By, At: last.At})
+	return nil
 }
 
 func sameAnswer(a, b prove.Answer) bool {
@@ -396,17 +402,16 @@ func (s *Service) Reopen(ctx context.Context, by record.Account, at jobview.Benc
 	if err != nil {
 		return err
 	}
-	return s.NotePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		at := p.ID
-		p = jobview.CheckedOn(j, p, check)
-		now, last, err := jobview.CheckNow(j, p, check)
+	return s.Note(ctx, by, at, func(e *change.Edit, here *record.Pane) (store.Change, error) {
+		p := jobview.CheckedOn(e.Job, here, check)
+		now, last, err := jobview.CheckNow(e.Job, p, check)
 		if err != nil || last == nil {
 			return store.Change{}, err
 		}
 		if last.Version != seen {
 			return store.Change{}, s.answerConflict(last, check)
 		}
-		if err := s.keepTrial(ctx, t, p, last, by, changed); err != nil {
+		if err := keepTrial(e, p, last, changed); err != nil {
 			return store.Change{}, err
 		}
 		said := now.Text + ": open again"
@@ -414,13 +419,11 @@ func (s *Service) Reopen(ctx context.Context, by record.Account, at jobview.Benc
 			said += ", changed: " + changed
 		}
 		c := store.Change{Noun: "check", Item: check, Action: "open", Said: said, Before: last}
-		if err := t.Panes.ClearAnswer(ctx, p.ID, check); err != nil || now.Does == "" || last.Answer.Outcome == prove.Fail {
-			return c, err
+		if e.Unanswer(p, check); now.Does == "" || last.Answer.Outcome == prove.Fail {
+			return c, nil
 		}
-		f, err := s.Follower(ctx, t, by, j.ID, at)
-		if err != nil {
-			return c, err
-		}
-		return f.With(c, f.afterUnproved(ctx, now.Does, last.At))
+		f := s.Follower(e, here)
+		f.afterUnproved(now.Does, last.At)
+		return f.With(c), nil
 	})
 }

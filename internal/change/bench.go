@@ -8,20 +8,8 @@ import (
 	"freshshard/internal/store"
 )
 
-// ChangePane runs a write on one pane of an open job under the job's lock, and
-// reckons the pane with it before it is kept.
-func (s *Keeper) ChangePane(ctx context.Context, by record.Account, at jobview.Bench,
-	f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
-	return s.ChangeReckoned(ctx, by, at.Job, at.Pane, func(t *store.Tx, j *record.Job) (store.Change, error) {
-		p, err := jobview.Find(j, at)
-		if err != nil {
-			return store.Change{}, err
-		}
-		return named(f(t, j, p))(j, p)
-	})
-}
-
-// NotePane is paneChange for what nothing is reckoned from.
+// NotePane runs a write on one pane of an open job under the lock of the job; nothing is
+// reckoned from it.
 func (s *Keeper) NotePane(ctx context.Context, by record.Account, at jobview.Bench,
 	f func(*store.Tx, *record.Job, *record.Pane) (store.Change, error)) error {
 	return s.Change(ctx, by, at.Job, func(t *store.Tx) (store.Change, error) {

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"freshshard/internal/jobview"
+	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
 
@@ -15,6 +16,7 @@ type Keeper struct {
 	Zone   *time.Location // the shop's own; UTC where nobody said
 	MadeUp bool           // simulated stations and instruments speak; no real shop is told by them
 	Store  *store.Store
+	Wrote  func(record.Job) // is told of a job as it was just written; nil for nobody
 }
 
 // New makes a keeper over a store, on the real clock.

@@ -1,15 +1,11 @@
 package change
 
 import (
-	"context"
-	"errors"
-
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/reckon"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/store"
 )
 
 // unreckonable is a change after which a pane could not be reckoned any more.
@@ -21,42 +17,6 @@ type unreckonable struct {
 func (e *unreckonable) Error() string { return e.err.Error() }
 
 func (e *unreckonable) Unwrap() error { return e.err }
-
-// ChangeReckoned runs a write on an open job under its lock and reckons what was
-// written before it is kept: one pane, or all of them for 0. A pane that could
-// not be reckoned before does not stand in the way of mending it or another.
-func (s *Keeper) ChangeReckoned(ctx context.Context, by record.Account, job, pane int64,
-	f func(*store.Tx, *record.Job) (store.Change, error)) error {
-	broken := map[int64]bool{}
-	for {
-		err := s.Change(ctx, by, job, func(t *store.Tx) (store.Change, error) {
-			j, err := t.Jobs.Job(ctx, job)
-			if err != nil {
-				return store.Change{}, err
-			}
-			c, err := f(t, &j)
-			if err != nil || c.Action == "" {
-				return c, err
-			}
-			if j, err = t.Jobs.Job(ctx, job); err != nil {
-				return c, err
-			}
-			return c, Reckonable(&j, pane, broken)
-		})
-		var u *unreckonable
-		if !errors.As(err, &u) || broken[u.pane] {
-			return err
-		}
-		j, e := s.Store.Jobs.Job(ctx, job)
-		if e != nil {
-			return e
-		}
-		if Reckonable(&j, u.pane, nil) == nil {
-			return err
-		}
-		broken[u.pane] = true
-	}
-}
 
 // Reckonable reckons the panes of a job as its screens would: one, or all for 0, but
 // those that are broken anyway.

@@ -36,7 +36,7 @@ func (s *Keeper) Tidy(ctx context.Context) error {
 }
 
 // Change runs a write on an open job under its lock, counts its pulse up and
-// keeps the trail. It is for what nothing is reckoned from; see reckoned.
+// keeps the trail. It is for what nothing is reckoned from; see Edit.
 func (s *Keeper) Change(ctx context.Context, by record.Account, job int64,
 	f func(*store.Tx) (store.Change, error)) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {

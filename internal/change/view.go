@@ -31,7 +31,7 @@ func (s *Keeper) Work(ctx context.Context, at jobview.Bench) (jobview.View, erro
 // Whole reads a job, one that is signed as it was signed, with the shop that
 // goes with it.
 func (s *Keeper) Whole(ctx context.Context, at jobview.Bench) (record.Job, *jobview.Signed, record.Shop, error) {
-	j, err := s.Store.Jobs.Job(ctx, at.Job)
+	j, err := s.job(ctx, at.Job)
 	if err != nil {
 		return j, nil, record.Shop{}, err
 	}

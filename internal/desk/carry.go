@@ -384,7 +384,7 @@ func (b bringing) pane(ctx context.Context, p record.Pane) error {
 	if p.Choice != nil {
 		c := *p.Choice
 		c.Author, c.At = carriedName(c.By), b.when(c.At)
-		if err := b.t.Panes.AddChoice(ctx, p.ID, c, b.by); err != nil {
+		if _, err := b.t.Panes.AddChoice(ctx, p.ID, c, b.by); err != nil {
 			return err
 		}
 	}

@@ -29,27 +29,27 @@ func (s *Service) SetPane(ctx context.Context, by record.Account, at jobview.Ben
 			return fault.New("like", "no material is called "+held.Like, "choose one of the list")
 		}
 	}
-	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
+		if p.Version != version {
+			return store.Change{}, change.Stale("how the pane is held")
+		}
 		before := p.Held
 		was := *p
-		p.Held, p.Version = held, version
-		if err := change.Worse(j, &was, p); err != nil {
+		p.Held = held
+		if err := change.Worse(e.Job, &was, p); err != nil {
 			return store.Change{}, err
 		}
-		if err := bench.AroundStop(by, j, &was, p); err != nil {
+		if err := bench.AroundStop(by, e.Job, &was, p); err != nil {
 			return store.Change{}, err
 		}
 		if !slices.Equal(before.Uses, held.Uses) {
-			if err := clash(j, p); err != nil {
+			if err := clash(e.Job, p); err != nil {
 				return store.Change{}, err
 			}
 		}
-		found, err := t.Panes.SetPane(ctx, *p)
-		if err == nil && !found {
-			err = change.Stale("how the pane is held")
-		}
+		e.Hold(p)
 		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "how the pane is held was changed",
-			Before: before, After: held}, err
+			Before: before, After: held}, nil
 	})
 }
 
@@ -83,18 +83,16 @@ func (s *Service) SetObject(ctx context.Context, by record.Account, job int64, o
 	if err := o.Exposure.Check(); err != nil {
 		return err
 	}
-	return s.ChangeReckoned(ctx, by, job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
-		before := j.Object
-		o.ID = before.ID
-		found, err := t.Jobs.SetObject(ctx, o)
-		if err == nil && !found {
-			err = change.Stale("the object")
+	return s.All(ctx, by, job, func(e *change.Edit) (store.Change, error) {
+		before := e.Job.Object
+		if o.Version != before.Version {
+			return store.Change{}, change.Stale("the object")
 		}
-		if err == nil {
-			err = t.Search.IndexJob(ctx, job)
-		}
+		after := o
+		after.ID = before.ID
+		e.Object(after)
 		return store.Change{Noun: "object", Item: o.Name, Action: "changed", Said: "object changed", Before: before,
-			After: o}, err
+			After: after}, nil
 	})
 }
 

@@ -84,7 +84,8 @@ type PackAll struct {
 
 // SetPack notes the pack that all panes of an object make up.
 func (s *Service) SetPack(ctx context.Context, by record.Account, job int64, in PackAll) error {
-	return s.ChangeReckoned(ctx, by, job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
+	return s.All(ctx, by, job, func(e *change.Edit) (store.Change, error) {
+		j := e.Job
 		if len(j.Panes) != in.Had {
 			return store.Change{}, change.Stale("the panes of the object")
 		}
@@ -98,9 +99,7 @@ func (s *Service) SetPack(ctx context.Context, by record.Account, job int64, in 
 				return store.Change{}, change.Stale("the pack of this object")
 			}
 			p.Stack = in.Stack.In(i + 1)
-			if _, err := t.Panes.SetPane(ctx, *p); err != nil {
-				return store.Change{}, err
-			}
+			e.Hold(p)
 		}
 		return store.Change{Noun: "panes", Item: fmt.Sprint(len(j.Panes)), Action: "packed",
 			Said: "the pack of all panes was noted", After: in.Stack}, nil

@@ -56,25 +56,16 @@ type LayOut struct {
 
 // LayOut sets how the panes stand and adds those that are missing.
 func (s *Service) LayOut(ctx context.Context, by record.Account, job int64, in LayOut) error {
-	return s.ChangeReckoned(ctx, by, job, 0, func(t *store.Tx, j *record.Job) (store.Change, error) {
-		had := len(j.Panes)
+	return s.All(ctx, by, job, func(e *change.Edit) (store.Change, error) {
+		had := len(e.Job.Panes)
 		if had != in.Had {
 			return store.Change{}, change.Stale("the panes of the object")
 		}
-		panes, err := LaidOut(in.Layout, j.Panes)
+		panes, err := LaidOut(in.Layout, e.Job.Panes)
 		if err != nil {
 			return store.Change{}, err
 		}
-		for i, p := range panes {
-			if i < had {
-				err = t.Panes.MovePane(ctx, p)
-			} else {
-				_, err = t.Panes.AddPane(ctx, p, job)
-			}
-			if err != nil {
-				return store.Change{}, err
-			}
-		}
+		e.LayOut(panes)
 		return store.Change{Noun: "panes", Item: fmt.Sprint(len(panes)), Action: "laid out",
 			Said: fmt.Sprintf("the object has %d panes", len(panes)), Before: had, After: in.Layout}, nil
 	})
@@ -149,19 +140,18 @@ func (s *Service) LayDrawn(ctx context.Context, by record.Account, at jobview.Be
 	if err != nil {
 		return err
 	}
-	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
+		if p.Version != in.Version {
+			return store.Change{}, change.Stale("how the pane is held")
+		}
 		before, was := p.Shape.Kind, *p
 		p.Shape = reading.Shape{Kind: reading.Drawn, Drawn: &o, Doubt: in.Doubt, Trace: in.Trace, Curved: p.Shape.Curved}
-		p.Version = in.Version
-		if err := change.Worse(j, &was, p); err != nil {
+		if err := change.Worse(e.Job, &was, p); err != nil {
 			return store.Change{}, err
 		}
-		found, err := t.Panes.SetPane(ctx, *p)
-		if err == nil && !found {
-			err = change.Stale("how the pane is held")
-		}
+		e.Hold(p)
 		return store.Change{Noun: "shape", Item: reading.Drawn, Action: "changed", Said: "an outline was laid on the table",
-			Before: before, After: reading.Drawn}, err
+			Before: before, After: reading.Drawn}, nil
 	})
 }
 

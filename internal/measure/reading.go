@@ -3,12 +3,14 @@ package measure
 import (
 	"context"
 	"fmt"
+	"slices"
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/reading"
 	"freshshard/internal/bench"
+	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -55,19 +57,8 @@ func (s *Service) Read(ctx context.Context, by record.Account, at jobview.Bench,
 	if err != nil {
 		return err
 	}
-	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		pane := p.ID
-		info, err := PlaceOf(p.Held, place)
-		if err != nil {
-			return store.Change{}, err
-		}
-		if err := OwnUnit(p, r, in.Instrument, unit); err != nil {
-			return store.Change{}, err
-		}
-		if err := bench.Possible(j, p, place, r); err != nil {
-			return store.Change{}, err
-		}
-		live, err := t.Panes.LiveReading(ctx, pane, place)
+	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
+		info, live, err := s.mayRead(e, p, place, r, in, unit)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -80,28 +71,54 @@ func (s *Service) Read(ctx context.Context, by record.Account, at jobview.Bench,
 		if err := doubted(p, info, r, unit); err != nil && !in.Sure {
 			return store.Change{}, err
 		}
-		last, err := t.Panes.LastReadingVersion(ctx, pane, place)
-		if err != nil {
+		v := record.Reading{Place: place, Reading: r, Instrument: in.Instrument, At: e.Now}
+		if v.Version, err = s.nextVersion(ctx, p, place, live); err != nil {
 			return store.Change{}, err
 		}
-		if err := t.Panes.RetireReading(ctx, pane, place); err != nil {
-			return store.Change{}, err
-		}
-		v := record.Reading{Place: place, Reading: r, Instrument: in.Instrument, ByID: by.ID, At: s.Now(), Version: last + 1}
-		if err := t.Panes.AddReading(ctx, pane, v); err != nil {
-			return store.Change{}, err
-		}
+		measured := jobview.TickOf(p, bench.MeasureStep) != nil
+		e.Read(p, v)
 		c := store.Change{Noun: "reading", Item: string(place), Action: "read", Before: live, After: v,
 			Said: fmt.Sprintf("%s: %s", info.Name, r.Text)}
-		if jobview.TickOf(p, bench.MeasureStep) != nil {
+		if measured {
 			return c, nil
 		}
-		f, err := s.Bench.Follower(ctx, t, by, j.ID, pane)
-		if err != nil {
-			return c, err
-		}
-		return f.With(c, f.AfterReading(ctx))
+		f := s.Bench.Follower(e, p)
+		f.AfterReading()
+		return f.With(c), nil
 	})
+}
+
+// mayRead refuses a reading that the pane has no place for, that is no length in the unit of its
+// instrument, or that cannot be true beside the others. It finds the one that counts now.
+func (s *Service) mayRead(e *change.Edit, p *record.Pane, place reading.Place, r length.Reading, in Said,
+	unit length.Unit) (reading.PlaceInfo, *record.Reading, error) {
+	info, err := PlaceOf(p.Held, place)
+	if err != nil {
+		return info, nil, err
+	}
+	if err := OwnUnit(p, r, in.Instrument, unit); err != nil {
+		return info, nil, err
+	}
+	return info, liveOf(p, place), bench.Possible(e.Job, p, place, r)
+}
+
+// liveOf is the reading that counts at a place, nil for none.
+func liveOf(p *record.Pane, place reading.Place) *record.Reading {
+	i := slices.IndexFunc(p.Readings, func(r record.Reading) bool { return r.Place == place })
+	if i < 0 {
+		return nil
+	}
+	return &p.Readings[i]
+}
+
+// nextVersion is the version of a new reading: also after one that was taken back.
+func (s *Service) nextVersion(ctx context.Context, p *record.Pane, place reading.Place, live *record.Reading) (int,
+	error) {
+	if live != nil {
+		return live.Version + 1, nil
+	}
+	last, err := s.Store.Panes.LastReadingVersion(ctx, p.ID, place)
+	return last + 1, err
 }
 
 // doubted asks about a side that another one speaks against, before it is kept; who enters it
@@ -167,23 +184,22 @@ func (s *Service) TakeBack(ctx context.Context, by record.Account, at jobview.Be
 	if err != nil {
 		return err
 	}
-	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
-		live, err := t.Panes.LiveReading(ctx, p.ID, place)
-		if err != nil || live == nil {
-			return store.Change{}, err
+	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
+		live := liveOf(p, place)
+		if live == nil {
+			return store.Change{}, nil
 		}
 		if err := s.seen(live, version, info); err != nil {
 			return store.Change{}, err
 		}
 		c := store.Change{Noun: "reading", Item: string(place), Action: "taken back",
 			Said: fmt.Sprintf("%s: %s taken back", info.Name, live.Reading.Text), Before: live}
-		if err := t.Panes.RetireReading(ctx, p.ID, place); err != nil || jobview.TickOf(p, bench.MeasureStep) == nil {
-			return c, err
+		measured := jobview.TickOf(p, bench.MeasureStep) != nil
+		if e.TakeBack(p, place); !measured {
+			return c, nil
 		}
-		f, err := s.Bench.Follower(ctx, t, by, j.ID, p.ID)
-		if err != nil {
-			return c, err
-		}
-		return f.With(c, f.AfterTakenBack(ctx))
+		f := s.Bench.Follower(e, p)
+		f.AfterTakenBack()
+		return f.With(c), nil
 	})
 }

@@ -102,18 +102,18 @@ func (s *Service) SetHeard(ctx context.Context, by record.Account, at jobview.Be
 	if err != nil {
 		return err
 	}
-	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
+		if p.Version != version {
+			return store.Change{}, change.Stale("who says the size")
+		}
 		before := p.Heard
 		was := *p
-		p.Heard, p.Version = said, version
-		if err := change.Worse(j, &was, p); err != nil {
+		p.Heard = said
+		if err := change.Worse(e.Job, &was, p); err != nil {
 			return store.Change{}, err
 		}
-		found, err := t.Panes.SetPane(ctx, *p)
-		if err == nil && !found {
-			err = change.Stale("who says the size")
-		}
+		e.Hold(p)
 		return store.Change{Noun: "pane", Item: p.Family, Action: "changed", Said: "what else says the size was noted",
-			Before: before, After: said}, err
+			Before: before, After: said}, nil
 	})
 }

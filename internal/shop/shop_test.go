@@ -2,6 +2,7 @@ package shop
 
 import (
 	"context"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"os"
@@ -53,7 +54,37 @@ func open(t testing.TB) (*Shop, record.Account, record.Account) {
 	}
 	s := New(st)
 	s.MadeUp = true
+	s.Wrote = func(j record.Job) { asKept(t, st, j) }
 	return s, people[0], people[1]
+}
+
+// asKept holds a job as a change left it in memory against what the database has of it: a call
+// answers from the one, and whoever asks next reads the other.
+func asKept(t testing.TB, st *store.Store, j record.Job) {
+	t.Helper()
+	kept, err := st.Jobs.Job(ctx, j.ID)
+	if err != nil {
+		t.Errorf("job %d is not there: %v", j.ID, err)
+		return
+	}
+	if kept.Pulse != j.Pulse {
+		return // somebody was quicker
+	}
+	text := func(j record.Job) string {
+		b, err := json.Marshal(j)
+		if err != nil {
+			t.Error(err)
+		}
+		return strings.ReplaceAll(string(b), ":null", ":[]")
+	}
+	if a, b := text(j), text(kept); a != b {
+		i := 0
+		for i < min(len(a), len(b)) && a[i] == b[i] {
+			i++
+		}
+		from := max(0, i-80)
+		t.Errorf("in memory …%.160s, kept …%.160s", a[from:], b[from:])
+	}
 }
 
 // setUp is a shop of Mira, who owns it, and Tor.

@@ -268,20 +268,17 @@ func (s *Service) SparesFor(ctx context.Context, by record.Account, material str
 
 // CutHere says that a pane is cut here by hand, and sizes it for that.
 func (s *Service) CutHere(ctx context.Context, by record.Account, at jobview.Bench) error {
-	return s.ChangePane(ctx, by, at, func(t *store.Tx, j *record.Job, p *record.Pane) (store.Change, error) {
+	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
 		if p.Cutter == fit.HandCut {
 			return store.Change{}, nil
 		}
 		before, was := p.Cutter, *p
 		p.Cutter = fit.HandCut
-		if err := change.Worse(j, &was, p); err != nil {
+		if err := change.Worse(e.Job, &was, p); err != nil {
 			return store.Change{}, err
 		}
-		found, err := t.Panes.SetPane(ctx, *p)
-		if err == nil && !found {
-			err = change.Stale("how the pane is held")
-		}
+		e.Hold(p)
 		return store.Change{Noun: "pane", Item: jobview.Name(*p), Action: "changed", Said: "it is cut here, by hand",
-			Before: before, After: p.Cutter}, err
+			Before: before, After: p.Cutter}, nil
 	})
 }

@@ -5,6 +5,7 @@ import (
 	"database/sql"
 	"encoding/json"
 	"errors"
+	"fmt"
 	"strings"
 	"time"
 
@@ -16,23 +17,67 @@ const jobQuery = `SELECT j.id, j.story, j.place, j.promised_at, j.state = 'signe
 	j.created_at, COALESCE(k.name, ''), j.carried_at, j.carried_says, COALESCE(x.name, ''), j.withdrawn_at,
 	j.withdrawn_why,
   c.id, c.name, c.phone, c.note, c.version,
-  o.id, o.name, o.exposure, o.power, o.gas, o.vehicle, o.moves, o.water, o.old, o.strike, o.leaf, o.stamp, o.version
+  o.id, o.name, o.exposure, o.power, o.gas, o.vehicle, o.moves, o.water, o.old, o.strike, o.leaf, o.stamp, o.version,
+  %s
 FROM job j JOIN account a ON a.id = j.created_by JOIN object o ON o.id = j.object_id JOIN customer c
 ON c.id = o.customer_id
 LEFT JOIN account k ON k.id = j.carried_by LEFT JOIN account x ON x.id = j.withdrawn_by WHERE j.id IN (`
 
-func scanJob(r *sql.Rows) (record.Job, error) {
-	var j record.Job
+// parts are the tables that belong to a job, each with what tells whether one has any of it: a
+// job is read with no query for what it does not have.
+var parts = []struct {
+	any  string
+	fill func(context.Context, database.Querier, string, []any, map[int64]*record.Job) error
+}{
+	{"photo z WHERE z.job_id = j.id", photos},
+	{"strip_entry z WHERE z.job_id = j.id", stripped},
+	{"guest z WHERE z.job_id = j.id", guests},
+	{"cure z JOIN pane p ON p.id = z.pane_id WHERE p.job_id = j.id", cures},
+	{"timer z JOIN pane p ON p.id = z.pane_id WHERE p.job_id = j.id", timers},
+	{"ticket z WHERE z.job_id = j.id", tickets},
+}
+
+// paneParts are those that belong to a pane.
+var paneParts = []struct {
+	table string
+	fill  func(context.Context, database.Querier, string, []any, map[int64]*record.Pane) error
+}{
+	{"diagnosis", diagnoses}, {"reading", readings}, {"choice", choices}, {"step_tick", ticks},
+	{"check_answer", answers}, {"failed_trial", trials}, {"taken_on", taken},
+}
+
+// hasParts is a number with a bit for each part that a job has, panes' parts first.
+var hasParts = func() string {
+	var bits []string
+	for _, p := range paneParts {
+		bits = append(bits, "EXISTS(SELECT 1 FROM "+p.table+" z JOIN pane p ON p.id = z.pane_id WHERE p.job_id = j.id)")
+	}
+	for _, p := range parts {
+		bits = append(bits, "EXISTS(SELECT 1 FROM "+p.any+")")
+	}
+	for i := range bits {
+		bits[i] = fmt.Sprintf("(%s << %d)", bits[i], i)
+	}
+	return strings.Join(bits, " | ")
+}()
+
+// readJob is a job as its row is read, with the parts that it has.
+type readJob struct {
+	record.Job
+	has uint
+}
+
+func scanJob(r *sql.Rows) (j readJob, err error) {
 	var exposure []byte
 	var carried record.Carriage
 	var carriedAt, withdrawnAt *time.Time
 	var withdrawn record.Withdrawal
 	c, o := &j.Customer, &j.Object
-	err := r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
+	err = r.Scan(&j.ID, &j.Story, &j.Place, &j.PromisedAt, &j.Signed, &j.Version, &j.Pulse, &j.CreatedBy, &j.CreatedAt,
 		&carried.By, &carriedAt, &carried.Says, &withdrawn.By, &withdrawnAt, &withdrawn.Why,
 		&c.ID, &c.Name, &c.Phone, &c.Note, &c.Version,
 		&o.ID, &o.Name, &exposure, &o.Power, &o.Gas, &o.Vehicle, &o.Moves, &o.Water, &o.Old, &o.Strike, &o.Leaf, &o.Stamp,
-		&o.Version)
+		&o.Version, &j.has)
 	if err != nil {
 		return j, err
 	}
@@ -66,26 +111,32 @@ func (s Jobs) Several(ctx context.Context, ids []int64) ([]record.Job, error) {
 		return []record.Job{}, nil
 	}
 	in, args := marks(ids)
-	found, err := database.List(ctx, s.db, scanJob, jobQuery+in+")", args...)
-	if err != nil {
-		return nil, err
+	which := fmt.Sprint(1<<(len(paneParts)+len(parts)) - 1) // of many jobs some have each
+	if len(ids) == 1 {
+		which = hasParts
 	}
-	byID := map[int64]*record.Job{}
-	for i := range found {
-		byID[found[i].ID] = &found[i]
+	found, err := database.List(ctx, s.db, scanJob, fmt.Sprintf(jobQuery, which)+in+")", args...)
+	if err != nil || len(found) == 0 {
+		return []record.Job{}, err
 	}
 	laid, err := Shops(s).Own(ctx)
 	if err != nil {
 		return nil, err
 	}
+	byID, has := map[int64]*record.Job{}, uint(0)
 	for i := range found {
 		found[i].Own = laid
+		byID[found[i].ID] = &found[i].Job
+		has |= found[i].has
 	}
-	for _, fill := range []func(context.Context, database.Querier, string, []any, map[int64]*record.Job) error{panes,
-		photos, stripped,
-		guests, cures, timers,
-		tickets} {
-		if err := fill(ctx, s.db, in, args, byID); err != nil {
+	if err := panes(ctx, s.db, in, args, byID, has); err != nil {
+		return nil, err
+	}
+	for i, p := range parts {
+		if has>>(len(paneParts)+i)&1 == 0 {
+			continue
+		}
+		if err := p.fill(ctx, s.db, in, args, byID); err != nil {
 			return nil, err
 		}
 	}
@@ -177,6 +228,12 @@ func (t JobsTx) Withdraw(ctx context.Context, job, by int64, w record.Withdrawal
 func (t JobsTx) TakeUp(ctx context.Context, job int64) error {
 	return t.run(ctx, "UPDATE job SET state = 'open', withdrawn_by = NULL, withdrawn_at = NULL, withdrawn_why = '', "+
 		"version = version + 1 WHERE id = ? AND state = 'withdrawn'", job)
+}
+
+// Turn counts the pulse of an open job up, if it is still the one that was read, and locks the
+// job by it.
+func (t JobsTx) Turn(ctx context.Context, id, pulse int64) (bool, error) {
+	return t.changed(ctx, "UPDATE job SET pulse = pulse + 1 WHERE id = ? AND pulse = ? AND state = 'open'", id, pulse)
 }
 
 // TouchJob counts the job's pulse up, so that other screens see that something

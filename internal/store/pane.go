@@ -12,7 +12,8 @@ import (
 )
 
 // panes reads the panes of jobs, each with all that belongs to it.
-func panes(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job) error {
+func panes(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job,
+	has uint) error {
 	err := database.Fill(ctx, db,
 		`SELECT job_id, id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, side_bottom,
 			side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, version, road, how, came,
@@ -45,10 +46,11 @@ FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
 		return nil
 	}
 	in, args = marks(ids)
-	for _, f := range []func(context.Context, database.Querier, string, []any, map[int64]*record.Pane) error{diagnoses,
-		readings,
-		choices, ticks, answers, trials, taken} {
-		if err := f(ctx, db, in, args, panes); err != nil {
+	for i, part := range paneParts {
+		if has>>i&1 == 0 {
+			continue
+		}
+		if err := part.fill(ctx, db, in, args, panes); err != nil {
 			return err
 		}
 	}

@@ -236,14 +236,8 @@ func (s *Store) Write(ctx context.Context, f func(*Tx) error) error {
 	return err
 }
 
-// writing is how a write sees others': what is committed, statement by statement. Under the
-// server's own level a change that finds no row locks the gap where it would be, and two who
-// write the first line of neighbouring jobs stand in each other's way. Nothing here relies on
-// such gaps: rows are locked by name, and what must be there once has a key.
-var writing = &sql.TxOptions{Isolation: sql.LevelReadCommitted}
-
 func (s *Store) once(ctx context.Context, f func(*Tx) error) error {
-	tx, err := s.DB.BeginTx(ctx, writing)
+	tx, err := s.DB.BeginTx(ctx, nil)
 	if err != nil {
 		return err
 	}

@@ -2,7 +2,6 @@ package store
 
 import (
 	"context"
-	"database/sql"
 	"encoding/json"
 	"errors"
 	"time"
@@ -58,7 +57,7 @@ FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) O
 func ticks(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
 	return database.Fill(ctx, db,
 		`SELECT t.pane_id, t.step, t.outcome, t.reason, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
-FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.step`, args,
+FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, BINARY t.step`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Tick
@@ -71,7 +70,7 @@ func answers(ctx context.Context, db database.Querier, in string, args []any, pa
 	return database.Fill(ctx, db,
 		`SELECT t.pane_id, t.proof, t.outcome, t.value, t.gaps, t.finding, t.version,
 COALESCE(NULLIF(t.author, ''), a.name), t.done_at FROM check_answer t JOIN account a ON a.id = t.done_by
-WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, t.proof`, args,
+WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, BINARY t.proof`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Answer
@@ -97,7 +96,7 @@ FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+
 
 func taken(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
 	return database.Fill(ctx, db, `SELECT t.pane_id, t.item, t.said, t.beyond, t.reason, a.name, t.taken_at
-FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at, t.item`, args,
+FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at, BINARY t.item`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Taken
@@ -116,26 +115,10 @@ FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, 
 		})
 }
 
-// LiveReading finds the reading that counts at a place, or nil. It must run
-// under the job's lock.
-func (t PanesTx) LiveReading(ctx context.Context, pane int64, place reading.Place) (*record.Reading, error) {
-	v := record.Reading{Place: place}
-	err := t.tx.QueryRowContext(ctx,
-		`SELECT r.text, r.value, r.doubt, r.lean, r.imperial, r.instrument, COALESCE(NULLIF(r.author, ''), a.name), a.id,
-			r.taken_at, r.version
-FROM reading r JOIN account a ON a.id = r.taken_by WHERE r.pane_id = ? AND r.place = ? AND r.live = 1`, pane, place).
-		Scan(&v.Reading.Text, &v.Reading.Value, &v.Reading.Doubt, &v.Reading.Lean, &v.Reading.Imperial, &v.Instrument, &v.By,
-			&v.ByID, &v.At, &v.Version)
-	if errors.Is(err, sql.ErrNoRows) {
-		return nil, nil
-	}
-	return &v, err
-}
-
 // LastReadingVersion is the highest version that a place has had, 0 for none.
-func (t PanesTx) LastReadingVersion(ctx context.Context, pane int64, place reading.Place) (int, error) {
+func (s Panes) LastReadingVersion(ctx context.Context, pane int64, place reading.Place) (int, error) {
 	var n int
-	err := t.tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(version), 0) FROM reading WHERE pane_id = ? AND place = ?", pane,
+	err := s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(version), 0) FROM reading WHERE pane_id = ? AND place = ?", pane,
 		place).Scan(&n)
 	return n, err
 }
@@ -154,8 +137,8 @@ func (t PanesTx) AddReading(ctx context.Context, pane int64, v record.Reading) e
 }
 
 // AddChoice writes a settled material.
-func (t PanesTx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) error {
-	return t.run(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, author, chosen_at) VALUES "+
+func (t PanesTx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) (int64, error) {
+	return t.insert(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, author, chosen_at) VALUES "+
 		"(?, ?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.Author, c.At)
 }
 

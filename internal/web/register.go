@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/internal/bound"
+	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/reply"
@@ -25,7 +26,7 @@ func register[In, Out any](v *Server, api huma.API, o huma.Operation, handler fu
 		if err := bound.Check(in); err != nil {
 			return nil, reply.Of(ctx, err)
 		}
-		out, err := handler(ctx, in)
+		out, err := handler(change.Answering(ctx), in)
 		var p *reply.Problem
 		if errors.As(err, &p) && p.Type == "denied" {
 			v.denied(ctx, who(ctx), o.OperationID)
