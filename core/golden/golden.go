@@ -25,11 +25,15 @@ var number = regexp.MustCompile(`-?\d+\.\d+(e[-+]?\d+)?`)
 // bits of a machine's arithmetic do not matter.
 func Lines(t testing.TB, v any) string {
 	t.Helper()
-	b, err := json.MarshalIndent(v, "", " ")
+	b, err := json.Marshal(v)
 	if err != nil {
 		t.Fatal(err)
 	}
-	return number.ReplaceAllStringFunc(string(b), func(s string) string {
+	text, err := laidOut(b, "")
+	if err != nil {
+		t.Fatal(err)
+	}
+	return number.ReplaceAllStringFunc(text, func(s string) string {
 		f, err := strconv.ParseFloat(s, 64)
 		if err != nil {
 			return s

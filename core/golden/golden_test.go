@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"os"
 	"path/filepath"
+	"slices"
 	"strings"
 	"testing"
 )
@@ -79,12 +80,12 @@ func TestWritten(t *testing.T) {
 // Numbers are kept to a thousandth, without noughts behind; whole ones as they are.
 func TestLines(t *testing.T) {
 	got := Lines(t, map[string]any{"a": 1.23456, "b": 2.0004, "c": 3, "d": -0.0001, "e": 123456.7891, "f": "9.99999"})
-	for _, want := range []string{`"a": 1.235`, `"b": 2,`, `"c": 3,`, `"e": 123456.789`, `"f": "10"`} {
+	for _, want := range []string{`"a":1.235`, `"b":2,`, `"c":3,`, `"e":123456.789`, `"f":"10"`} {
 		if !strings.Contains(got, want) {
 			t.Errorf("%s is not in %s", want, got)
 		}
 	}
-	if !strings.Contains(got, `"d": 0`) || strings.Contains(got, "-0") {
+	if !strings.Contains(got, `"d":0`) || strings.Contains(got, "-0") {
 		t.Error(got)
 	}
 	if Digest("a") == Digest("b") || len(Digest("")) != 16 {
@@ -92,5 +93,18 @@ func TestLines(t *testing.T) {
 	}
 	if got := Each([]struct{ A, B int }{{1, 2}, {3, 4}}); got != "{A:1 B:2}\n{A:3 B:4}\n" {
 		t.Errorf("%q", got)
+	}
+}
+
+// What fits a line stands on one; what does not is broken where it holds other things, and equal
+// things in a row are counted.
+func TestLinesAreLaidOut(t *testing.T) {
+	long := strings.Repeat("x", 60)
+	got := Lines(t, map[string]any{"a": []string{"fits", "fits", "tight"}, "b": long, "c": long,
+		"d": slices.Repeat([]string{"equal in a row"}, 12)})
+	want := "{\n \"a\": [\"fits\",\"fits\",\"tight\"], \"b\": \"" + long + "\",\n \"c\": \"" + long +
+		"\",\n \"d\": [\n  \"equal in a row\" × 12\n ]\n}"
+	if got != want {
+		t.Errorf("%s\nwant %s", got, want)
 	}
 }

@@ -75,7 +75,8 @@ func (e *Edit) Untick(p *record.Pane, step string) {
 // Answer says how a check ended.
 func (e *Edit) Answer(p *record.Pane, v record.Answer) {
 	v.By, v.At = e.By.Name, asKept(v.At)
-	p.Answers = append(slices.DeleteFunc(slices.Clone(p.Answers), func(a record.Answer) bool { return a.Check == v.Check }), v)
+	p.Answers = append(slices.DeleteFunc(slices.Clone(p.Answers),
+		func(a record.Answer) bool { return a.Check == v.Check }), v)
 	slices.SortStableFunc(p.Answers, func(a, b record.Answer) int { return byTime(a.At, b.At, a.Check, b.Check) })
 	e.Write(func(ctx context.Context, t *store.Tx) error { return t.Panes.SetAnswer(ctx, p.ID, v, e.By.ID) })
 }

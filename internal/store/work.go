@@ -57,7 +57,8 @@ FROM choice c JOIN account a ON a.id = c.chosen_by WHERE c.pane_id IN (`+in+`) O
 func ticks(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
 	return database.Fill(ctx, db,
 		`SELECT t.pane_id, t.step, t.outcome, t.reason, t.version, COALESCE(NULLIF(t.author, ''), a.name), t.done_at
-FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at, BINARY t.step`, args,
+FROM step_tick t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+`) ORDER BY t.done_at,
+	BINARY t.step`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Tick
@@ -96,7 +97,8 @@ FROM failed_trial t JOIN account a ON a.id = t.done_by WHERE t.pane_id IN (`+in+
 
 func taken(ctx context.Context, db database.Querier, in string, args []any, panes map[int64]*record.Pane) error {
 	return database.Fill(ctx, db, `SELECT t.pane_id, t.item, t.said, t.beyond, t.reason, a.name, t.taken_at
-FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at, BINARY t.item`, args,
+FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) ORDER BY t.taken_at,
+	BINARY t.item`, args,
 		panes,
 		func(scan func(...any) error) (func(*record.Pane), error) {
 			var v record.Taken
