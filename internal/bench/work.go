@@ -42,7 +42,7 @@ func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Benc
 		return err
 	}
 	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
-		if err := s.mayChoose(e.Job, p, m, in); err != nil {
+		if err := mayChoose(e.Job, p, m, in); err != nil {
 			return store.Change{}, err
 		}
 		was := p.Choice
@@ -71,7 +71,7 @@ func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Benc
 }
 
 // mayChoose refuses a material that is not put in here, and a thickness that it does not have.
-func (s *Service) mayChoose(j *record.Job, p *record.Pane, m pane.Material, in Settle) error {
+func mayChoose(j *record.Job, p *record.Pane, m pane.Material, in Settle) error {
 	if other := p.Road.ID == "other"; m.Other != other || other && p.Road.How != "" && m.ID != p.Road.How {
 		return fault.New("material", m.Short+" is not what is to be put in here",
 			"choose one of the list, or change what is to be done")

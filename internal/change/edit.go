@@ -34,24 +34,25 @@ const mostTurns = 40
 // Pane changes one pane of an open job, and reckons it with the change before that is kept.
 func (s *Keeper) Pane(ctx context.Context, by record.Account, at jobview.Bench,
 	f func(*Edit, *record.Pane) (store.Change, error)) error {
-	return s.edit(ctx, by, at.Job, onPane(at, f), func(e *Edit) error { return s.reckons(ctx, e, at.Pane) })
+	return editor{s}.edit(ctx, by, at.Job, onPane(at, f),
+		func(e *Edit) error { return editor{s}.reckons(ctx, e, at.Pane) })
 }
 
 // Note is Pane for what nothing is reckoned from.
 func (s *Keeper) Note(ctx context.Context, by record.Account, at jobview.Bench,
 	f func(*Edit, *record.Pane) (store.Change, error)) error {
-	return s.edit(ctx, by, at.Job, onPane(at, f), nil)
+	return editor{s}.edit(ctx, by, at.Job, onPane(at, f), nil)
 }
 
 // All changes any panes of an open job, and reckons each of them before that is kept.
 func (s *Keeper) All(ctx context.Context, by record.Account, job int64, f func(*Edit) (store.Change, error)) error {
-	return s.edit(ctx, by, job, f, func(e *Edit) error { return s.reckons(ctx, e, 0) })
+	return editor{s}.edit(ctx, by, job, f, func(e *Edit) error { return editor{s}.reckons(ctx, e, 0) })
 }
 
 // NoteAll is All for what nothing is reckoned from.
 func (s *Keeper) NoteAll(ctx context.Context, by record.Account, job int64,
 	f func(*Edit) (store.Change, error)) error {
-	return s.edit(ctx, by, job, f, nil)
+	return editor{s}.edit(ctx, by, job, f, nil)
 }
 
 // onPane finds the pane of a bench, and puts its name before what is said of it where there
@@ -66,7 +67,10 @@ func onPane(at jobview.Bench, f func(*Edit, *record.Pane) (store.Change, error))
 	}
 }
 
-func (s *Keeper) edit(ctx context.Context, by record.Account, job int64, f func(*Edit) (store.Change, error),
+// editor works changes out and writes them.
+type editor struct{ *Keeper }
+
+func (s editor) edit(ctx context.Context, by record.Account, job int64, f func(*Edit) (store.Change, error),
 	check func(*Edit) error) error {
 	for turn := range mostTurns {
 		err := s.tryEdit(ctx, by, job, f, check)
@@ -83,7 +87,7 @@ func (s *Keeper) edit(ctx context.Context, by record.Account, job int64, f func(
 }
 
 // tryEdit works a change out once and writes it.
-func (s *Keeper) tryEdit(ctx context.Context, by record.Account, job int64, f func(*Edit) (store.Change, error),
+func (s editor) tryEdit(ctx context.Context, by record.Account, job int64, f func(*Edit) (store.Change, error),
 	check func(*Edit) error) error {
 	j, err := s.Store.Jobs.Job(ctx, job)
 	if err != nil {
@@ -131,7 +135,7 @@ func (s *Keeper) tryEdit(ctx context.Context, by record.Account, job int64, f fu
 
 // orMoved is an error, or that the job has changed under whoever met it: what is read while
 // somebody writes may be half of the one and half of the other.
-func (s *Keeper) orMoved(ctx context.Context, j *record.Job, err error) error {
+func (s editor) orMoved(ctx context.Context, j *record.Job, err error) error {
 	if now, e := s.Store.Jobs.Pulse(ctx, j.ID); e == nil && now != j.Pulse {
 		return errMoved
 	}
@@ -140,7 +144,7 @@ func (s *Keeper) orMoved(ctx context.Context, j *record.Job, err error) error {
 
 // reckons refuses a change after which a pane, or any for 0, cannot be reckoned. One that could
 // not be reckoned before does not stand in the way of mending it or another.
-func (s *Keeper) reckons(ctx context.Context, e *Edit, pane int64) error {
+func (s editor) reckons(ctx context.Context, e *Edit, pane int64) error {
 	broken := map[int64]bool{}
 	for {
 		err := Reckonable(e.Job, pane, broken)
@@ -167,7 +171,7 @@ func Answering(ctx context.Context) context.Context {
 }
 
 // kept remembers a job as it was just written.
-func (s *Keeper) kept(ctx context.Context, j *record.Job) {
+func (s editor) kept(ctx context.Context, j *record.Job) {
 	if s.Wrote != nil {
 		s.Wrote(*j)
 	}

@@ -3,6 +3,7 @@ package database
 import (
 	"context"
 	"database/sql"
+	"strings"
 )
 
 // Querier is what a query runs on: the pool, or one transaction.
@@ -49,4 +50,41 @@ func Fill[T any](ctx context.Context, db Querier, q string, args []any, records 
 		}
 	}
 	return rows.Err()
+}
+
+// Writer runs the writes of a transaction.
+type Writer struct{ Tx *sql.Tx }
+
+// Insert runs an insert and gives the new id.
+func (t Writer) Insert(ctx context.Context, q string, args ...any) (int64, error) {
+	r, err := t.Tx.ExecContext(ctx, q, args...)
+	if err != nil {
+		return 0, err
+	}
+	return r.LastInsertId()
+}
+
+// Changed runs an update and says whether a row was found.
+func (t Writer) Changed(ctx context.Context, q string, args ...any) (bool, error) {
+	r, err := t.Tx.ExecContext(ctx, q, args...)
+	if err != nil {
+		return false, err
+	}
+	n, err := r.RowsAffected()
+	return n > 0, err
+}
+
+// Run runs a write.
+func (t Writer) Run(ctx context.Context, q string, args ...any) error {
+	_, err := t.Tx.ExecContext(ctx, q, args...)
+	return err
+}
+
+// Marks are as many question marks as there are ids, and the ids as arguments.
+func Marks(ids []int64) (string, []any) {
+	args := make([]any, len(ids))
+	for i, id := range ids {
+		args[i] = id
+	}
+	return strings.TrimSuffix(strings.Repeat("?,", len(ids)), ","), args
 }

@@ -49,7 +49,7 @@ func (s People) HasOwner(ctx context.Context) (bool, error) {
 
 // AddAccount adds a person.
 func (t PeopleTx) AddAccount(ctx context.Context, a record.Account, hash string, at time.Time) (int64, error) {
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO account (name, login, role, password_hash, active, created_at) VALUES (?, ?, ?, ?, TRUE, ?)",
 		a.Name, a.Login, a.Role, hash, at)
 }
@@ -57,18 +57,18 @@ func (t PeopleTx) AddAccount(ctx context.Context, a record.Account, hash string,
 // SetAccount changes role and whether the person may sign in, at the version
 // that the caller saw.
 func (t PeopleTx) SetAccount(ctx context.Context, id int64, role record.Role, active bool, version int) (bool, error) {
-	return t.changed(ctx, "UPDATE account SET role = ?, active = ?, version = version + 1 WHERE id = ? AND version = ?",
+	return t.Changed(ctx, "UPDATE account SET role = ?, active = ?, version = version + 1 WHERE id = ? AND version = ?",
 		role, active, id, version)
 }
 
 // SetPassword changes a person's password hash.
 func (t PeopleTx) SetPassword(ctx context.Context, id int64, hash string) error {
-	return t.run(ctx, "UPDATE account SET password_hash = ?, version = version + 1 WHERE id = ?", hash, id)
+	return t.Run(ctx, "UPDATE account SET password_hash = ?, version = version + 1 WHERE id = ?", hash, id)
 }
 
 // ActiveOwners counts the owners who may sign in, locking their rows.
 func (t PeopleTx) ActiveOwners(ctx context.Context) (int, error) {
 	var n int
-	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM account WHERE role = 'owner' AND active FOR UPDATE").Scan(&n)
+	err := t.Tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM account WHERE role = 'owner' AND active FOR UPDATE").Scan(&n)
 	return n, err
 }

@@ -27,12 +27,12 @@ WHERE id = 1`).
 // SetRates writes them at the version that the caller saw, 0 for the first time.
 func (t BillsTx) SetRates(ctx context.Context, v price.Rates) (bool, error) {
 	if v.Version == 0 {
-		return t.changed(ctx, "INSERT IGNORE INTO rates (id, hour, call_out, disposal, least, margin, tax, behind, days) "+
+		return t.Changed(ctx, "INSERT IGNORE INTO rates (id, hour, call_out, disposal, least, margin, tax, behind, days) "+
 			"VALUES (1, ? / 100, ? / 100, ? / 100, ? / 100, ?, ?, ?, ?)", v.Hour, v.CallOut, v.Disposal, v.Least, v.Margin,
 			v.Tax,
 			v.Behind, v.Days)
 	}
-	return t.changed(ctx, "UPDATE rates SET hour = ? / 100, call_out = ? / 100, disposal = ? / 100, least = ? / 100, "+
+	return t.Changed(ctx, "UPDATE rates SET hour = ? / 100, call_out = ? / 100, disposal = ? / 100, least = ? / 100, "+
 		"margin = ?, tax = ?, behind = ?, days = ?, version = version + 1 WHERE id = 1 AND version = ?", v.Hour, v.CallOut,
 		v.Disposal, v.Least, v.Margin, v.Tax, v.Behind, v.Days, v.Version)
 }
@@ -60,9 +60,9 @@ func (t BillsTx) SetPriced(ctx context.Context, job int64, v price.Adjust) (bool
 		return false, err
 	}
 	if v.Version == 0 {
-		return t.changed(ctx, "INSERT IGNORE INTO job_price (job_id, body) VALUES (?, ?)", job, body)
+		return t.Changed(ctx, "INSERT IGNORE INTO job_price (job_id, body) VALUES (?, ?)", job, body)
 	}
-	return t.changed(ctx, "UPDATE job_price SET body = ?, version = version + 1 WHERE job_id = ? AND version = ?", body,
+	return t.Changed(ctx, "UPDATE job_price SET body = ?, version = version + 1 WHERE job_id = ? AND version = ?", body,
 		job,
 		v.Version)
 }
@@ -110,12 +110,12 @@ func (s Bills) Ledger(ctx context.Context, from, to time.Time) ([]record.Bill, e
 // LockNumbers makes writers of numbered papers wait for each other.
 func (t BillsTx) LockNumbers(ctx context.Context) error {
 	var id int64
-	return t.tx.QueryRowContext(ctx, "SELECT id FROM shop WHERE id = 1 FOR UPDATE").Scan(&id)
+	return t.Tx.QueryRowContext(ctx, "SELECT id FROM shop WHERE id = 1 FOR UPDATE").Scan(&id)
 }
 
 // AddBill writes a paper under the next number of its kind.
 func (t BillsTx) AddBill(ctx context.Context, v record.Bill, by int64) (int64, error) {
-	if err := t.tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(number), 0) + 1 FROM bill WHERE kind = ?",
+	if err := t.Tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(number), 0) + 1 FROM bill WHERE kind = ?",
 		v.Kind).Scan(&v.Number); err != nil {
 		return 0, err
 	}
@@ -123,7 +123,7 @@ func (t BillsTx) AddBill(ctx context.Context, v record.Bill, by int64) (int64, e
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO bill (job_id, kind, number, of_id, net, tax, total, body, account_id, at) "+
+	return t.Insert(ctx, "INSERT INTO bill (job_id, kind, number, of_id, net, tax, total, body, account_id, at) "+
 		"VALUES (?, ?, ?, ?, ? / 100, ? / 100, ? / 100, ?, ?, ?)", v.Job, v.Kind, v.Number, orNull(v.Of), v.Net, v.Tax,
 		v.Total, body, by, v.At)
 }

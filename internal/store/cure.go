@@ -71,7 +71,7 @@ func (t CuresTx) AddCure(ctx context.Context, v record.Cure, by int64, at time.T
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO cure (pane_id, step, adhesive, width, edges, depth24, place, stays, since, let_go_at, ready_at, "+
 			"full_at, "+
 			"item_id, lot, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Step, v.Adhesive,
@@ -85,25 +85,25 @@ func (t CuresTx) SetCure(ctx context.Context, v record.Cure) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE cure SET place = ?, stays = ?, let_go_at = ?, ready_at = ?, full_at = ?, version = version + 1 "+
 			"WHERE id = ? AND version = ?", v.Here().Place, stays, v.LetGo, v.Ready, v.Full, v.ID, v.Version)
 }
 
 // SetReady writes what the air makes of it now.
 func (t CuresTx) SetReady(ctx context.Context, v record.Cure) error {
-	return t.run(ctx, "UPDATE cure SET let_go_at = ?, ready_at = ?, full_at = ? WHERE id = ?", v.LetGo, v.Ready, v.Full,
+	return t.Run(ctx, "UPDATE cure SET let_go_at = ?, ready_at = ?, full_at = ? WHERE id = ?", v.LetGo, v.Ready, v.Full,
 		v.ID)
 }
 
 // DropCure takes one out.
 func (t CuresTx) DropCure(ctx context.Context, pane, id int64) error {
-	return t.run(ctx, "DELETE FROM cure WHERE id = ? AND pane_id = ?", id, pane)
+	return t.Run(ctx, "DELETE FROM cure WHERE id = ? AND pane_id = ?", id, pane)
 }
 
 // AddAir writes a reading of the air.
 func (t CuresTx) AddAir(ctx context.Context, v record.AirReading, by int64) error {
-	return t.run(ctx, "INSERT INTO air_reading (place, c, rh, account_id, at) VALUES (?, ?, ?, ?, ?)", v.Place, v.C, v.RH,
+	return t.Run(ctx, "INSERT INTO air_reading (place, c, rh, account_id, at) VALUES (?, ?, ?, ?, ?)", v.Place, v.C, v.RH,
 		by,
 		v.At)
 }
@@ -125,7 +125,7 @@ func (s Cures) TubeOpened(ctx context.Context, item int64) (*time.Time, error) {
 
 // OpenTube notes when a tube was opened.
 func (t CuresTx) OpenTube(ctx context.Context, item int64, at time.Time) error {
-	return t.run(ctx, "UPDATE stock_item SET opened_at = ? WHERE id = ?", at, item)
+	return t.Run(ctx, "UPDATE stock_item SET opened_at = ? WHERE id = ?", at, item)
 }
 
 // TubesOpened are the tubes that are open, with when.

@@ -20,19 +20,19 @@ func (s Jobs) CustomersLike(ctx context.Context, words string, most int) ([]reco
 
 // AddCustomer writes a new customer.
 func (t JobsTx) AddCustomer(ctx context.Context, c record.Customer) (int64, error) {
-	return t.insert(ctx, "INSERT INTO customer (name, phone, note) VALUES (?, ?, ?)", c.Name, c.Phone, c.Note)
+	return t.Insert(ctx, "INSERT INTO customer (name, phone, note) VALUES (?, ?, ?)", c.Name, c.Phone, c.Note)
 }
 
 // HasCustomer says whether a customer is there.
 func (t JobsTx) HasCustomer(ctx context.Context, id int64) (bool, error) {
 	var n int
-	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM customer WHERE id = ?", id).Scan(&n)
+	err := t.Tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM customer WHERE id = ?", id).Scan(&n)
 	return n > 0, err
 }
 
 // SetCustomer changes a customer at the version that the caller saw.
 func (t JobsTx) SetCustomer(ctx context.Context, c record.Customer) (bool, error) {
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE customer SET name = ?, phone = ?, note = ?, version = version + 1 WHERE id = ? AND version = ?", c.Name,
 		c.Phone, c.Note, c.ID, c.Version)
 }

@@ -39,9 +39,9 @@ func (t DaysTx) SetWeek(ctx context.Context, w record.Week) (bool, error) {
 		return false, err
 	}
 	if w.Version == 0 {
-		return t.changed(ctx, "INSERT IGNORE INTO work_week (account_id, doc) VALUES (?, ?)", w.Account, string(doc))
+		return t.Changed(ctx, "INSERT IGNORE INTO work_week (account_id, doc) VALUES (?, ?)", w.Account, string(doc))
 	}
-	return t.changed(ctx, "UPDATE work_week SET doc = ?, version = version + 1 WHERE account_id = ? AND version = ?",
+	return t.Changed(ctx, "UPDATE work_week SET doc = ?, version = version + 1 WHERE account_id = ? AND version = ?",
 		string(doc),
 		w.Account, w.Version)
 }
@@ -57,12 +57,12 @@ func (s Days) DayPlan(ctx context.Context) (doc []byte, version int, err error) 
 
 // FirstDayPlan keeps a plan of days where there is none; false where there is one.
 func (t DaysTx) FirstDayPlan(ctx context.Context, doc []byte, by int64, at time.Time) (bool, error) {
-	return t.changed(ctx, "INSERT IGNORE INTO day_plan (id, doc, account_id, at) VALUES (1, ?, ?, ?)", string(doc), by, at)
+	return t.Changed(ctx, "INSERT IGNORE INTO day_plan (id, doc, account_id, at) VALUES (1, ?, ?, ?)", string(doc), by, at)
 }
 
 // SetDayPlan keeps a plan of days in place of the one that the caller saw.
 func (t DaysTx) SetDayPlan(ctx context.Context, doc []byte, by int64, at time.Time, version int) (bool, error) {
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE day_plan SET doc = ?, account_id = ?, at = ?, version = version + 1 WHERE id = 1 AND version = ?",
 		string(doc), by, at, version)
 }
@@ -86,19 +86,19 @@ func (t DaysTx) SetDayPin(ctx context.Context, p record.DayPin, by int64, at tim
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "REPLACE INTO day_pin (step, job_id, at, people, account_id, set_at) VALUES (?, ?, ?, ?, ?, ?)",
+	return t.Run(ctx, "REPLACE INTO day_pin (step, job_id, at, people, account_id, set_at) VALUES (?, ?, ?, ?, ?, ?)",
 		p.Step, p.Job,
 		p.At, string(people), by, at)
 }
 
 // DropDayPin lets a step go where it fits best.
 func (t DaysTx) DropDayPin(ctx context.Context, step string) (bool, error) {
-	return t.changed(ctx, "DELETE FROM day_pin WHERE step = ?", step)
+	return t.Changed(ctx, "DELETE FROM day_pin WHERE step = ?", step)
 }
 
 // Postpone says that what the panes of a job wait for comes some days later.
 func (t JobsTx) Postpone(ctx context.Context, job int64, days int) error {
-	if err := t.run(ctx, "UPDATE pane SET waits_until = waits_until + INTERVAL ? DAY, version = version + 1 WHERE "+
+	if err := t.Run(ctx, "UPDATE pane SET waits_until = waits_until + INTERVAL ? DAY, version = version + 1 WHERE "+
 		"job_id = ? AND waits_until IS NOT NULL AND waits_for <> ''",
 		days, job); err != nil {
 		return err
@@ -127,5 +127,5 @@ func (s Days) DayPlaces(ctx context.Context) ([]record.DayPlace, error) {
 
 // SetDayPlace says how many of a place there are.
 func (t DaysTx) SetDayPlace(ctx context.Context, v record.DayPlace) error {
-	return t.run(ctx, "REPLACE INTO day_place (name, count) VALUES (?, ?)", v.Name, v.Count)
+	return t.Run(ctx, "REPLACE INTO day_place (name, count) VALUES (?, ?)", v.Name, v.Count)
 }

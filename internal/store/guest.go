@@ -25,12 +25,12 @@ WHERE g.job_id IN (`+in+`) ORDER BY g.id`, args, jobs,
 
 // AddGuest notes what was put in.
 func (t StripsTx) AddGuest(ctx context.Context, job int64, g guest.Guest, by int64, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO guest (job_id, what, place, before_step, stays, seen, put_by, put_at) VALUES "+
+	return t.Insert(ctx, "INSERT INTO guest (job_id, what, place, before_step, stays, seen, put_by, put_at) VALUES "+
 		"(?, ?, ?, ?, ?, ?, ?, ?)", job, g.What, g.Where, g.Before, g.Stays, g.Seen, by, at)
 }
 
 // SetGuestOut says that one is out, or in again for a nil time. It must run
 // under the job's lock.
 func (t StripsTx) SetGuestOut(ctx context.Context, job, id int64, by *int64, at *time.Time) error {
-	return t.run(ctx, "UPDATE guest SET out_by = ?, out_at = ? WHERE job_id = ? AND id = ?", by, at, job, id)
+	return t.Run(ctx, "UPDATE guest SET out_by = ?, out_at = ? WHERE job_id = ? AND id = ?", by, at, job, id)
 }

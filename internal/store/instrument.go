@@ -19,13 +19,13 @@ type Signal struct {
 // AddSignal keeps a line.
 func (t SignalsTx) AddSignal(ctx context.Context, account int64, line string, breaks bool, at time.Time) (int64,
 	error) {
-	return t.insert(ctx, "INSERT INTO instrument_event (account_id, line, breaks, at) VALUES (?, ?, ?, ?)", account, line,
+	return t.Insert(ctx, "INSERT INTO instrument_event (account_id, line, breaks, at) VALUES (?, ?, ?, ?)", account, line,
 		breaks, at)
 }
 
 // DropSignals forgets what was sent before a time.
 func (t SignalsTx) DropSignals(ctx context.Context, account int64, before time.Time) error {
-	return t.run(ctx, "DELETE FROM instrument_event WHERE account_id = ? AND at < ?", account, before)
+	return t.Run(ctx, "DELETE FROM instrument_event WHERE account_id = ? AND at < ?", account, before)
 }
 
 // Signals lists what came for a person after an id.

@@ -49,14 +49,12 @@ var paneParts = []struct {
 // hasParts is a number with a bit for each part that a job has, panes' parts first.
 var hasParts = func() string {
 	var bits []string
+	bit := func(any string) { bits = append(bits, fmt.Sprintf("(EXISTS(SELECT 1 FROM %s) << %d)", any, len(bits))) }
 	for _, p := range paneParts {
-		bits = append(bits, "EXISTS(SELECT 1 FROM "+p.table+" z JOIN pane p ON p.id = z.pane_id WHERE p.job_id = j.id)")
+		bit(p.table + " z JOIN pane p ON p.id = z.pane_id WHERE p.job_id = j.id")
 	}
 	for _, p := range parts {
-		bits = append(bits, "EXISTS(SELECT 1 FROM "+p.any+")")
-	}
-	for i := range bits {
-		bits[i] = fmt.Sprintf("(%s << %d)", bits[i], i)
+		bit(p.any)
 	}
 	return strings.Join(bits, " | ")
 }()
@@ -110,7 +108,7 @@ func (s Jobs) Several(ctx context.Context, ids []int64) ([]record.Job, error) {
 	if len(ids) == 0 {
 		return []record.Job{}, nil
 	}
-	in, args := marks(ids)
+	in, args := database.Marks(ids)
 	which := fmt.Sprint(1<<(len(paneParts)+len(parts)) - 1) // of many jobs some have each
 	if len(ids) == 1 {
 		which = hasParts
@@ -147,14 +145,6 @@ func (s Jobs) Several(ctx context.Context, ids []int64) ([]record.Job, error) {
 		}
 	}
 	return out, nil
-}
-
-func marks(ids []int64) (string, []any) {
-	args := make([]any, len(ids))
-	for i, id := range ids {
-		args[i] = id
-	}
-	return strings.TrimSuffix(strings.Repeat("?,", len(ids)), ","), args
 }
 
 // Turned is an open job with its pulse.
@@ -210,7 +200,7 @@ func (t JobsTx) LockJob(ctx context.Context, id int64) (signed bool, err error) 
 
 // JobState locks a job and tells how it stands: open, signed or withdrawn.
 func (t JobsTx) JobState(ctx context.Context, id int64) (state string, err error) {
-	err = t.tx.QueryRowContext(ctx, "SELECT state FROM job WHERE id = ? FOR UPDATE", id).Scan(&state)
+	err = t.Tx.QueryRowContext(ctx, "SELECT state FROM job WHERE id = ? FOR UPDATE", id).Scan(&state)
 	if errors.Is(err, sql.ErrNoRows) {
 		err = &record.NotFound{What: "this job"}
 	}
@@ -219,56 +209,56 @@ func (t JobsTx) JobState(ctx context.Context, id int64) (state string, err error
 
 // Withdraw closes an open job that came to nothing.
 func (t JobsTx) Withdraw(ctx context.Context, job, by int64, w record.Withdrawal) error {
-	return t.run(ctx, "UPDATE job SET state = 'withdrawn', withdrawn_by = ?, withdrawn_at = ?, withdrawn_why = ?, "+
+	return t.Run(ctx, "UPDATE job SET state = 'withdrawn', withdrawn_by = ?, withdrawn_at = ?, withdrawn_why = ?, "+
 		"version = version + 1 "+
 		"WHERE id = ? AND state = 'open'", by, w.At, w.Why, job)
 }
 
 // TakeUp opens a job again that was withdrawn.
 func (t JobsTx) TakeUp(ctx context.Context, job int64) error {
-	return t.run(ctx, "UPDATE job SET state = 'open', withdrawn_by = NULL, withdrawn_at = NULL, withdrawn_why = '', "+
+	return t.Run(ctx, "UPDATE job SET state = 'open', withdrawn_by = NULL, withdrawn_at = NULL, withdrawn_why = '', "+
 		"version = version + 1 WHERE id = ? AND state = 'withdrawn'", job)
 }
 
 // Turn counts the pulse of an open job up, if it is still the one that was read, and locks the
 // job by it.
 func (t JobsTx) Turn(ctx context.Context, id, pulse int64) (bool, error) {
-	return t.changed(ctx, "UPDATE job SET pulse = pulse + 1 WHERE id = ? AND pulse = ? AND state = 'open'", id, pulse)
+	return t.Changed(ctx, "UPDATE job SET pulse = pulse + 1 WHERE id = ? AND pulse = ? AND state = 'open'", id, pulse)
 }
 
 // TouchJob counts the job's pulse up, so that other screens see that something
 // changed.
 func (t JobsTx) TouchJob(ctx context.Context, id int64) error {
-	return t.run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE id = ?", id)
+	return t.Run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE id = ?", id)
 }
 
 // TouchJobsOf counts a change to every job of a customer.
 func (t JobsTx) TouchJobsOf(ctx context.Context, customer int64) error {
-	return t.run(ctx, "UPDATE job j JOIN object o ON o.id = j.object_id SET j.pulse = j.pulse + 1 WHERE o.customer_id = ?",
+	return t.Run(ctx, "UPDATE job j JOIN object o ON o.id = j.object_id SET j.pulse = j.pulse + 1 WHERE o.customer_id = ?",
 		customer)
 }
 
 // TouchOpenJobs counts a change to every open job.
 func (t JobsTx) TouchOpenJobs(ctx context.Context) error {
-	return t.run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE state = 'open'")
+	return t.Run(ctx, "UPDATE job SET pulse = pulse + 1 WHERE state = 'open'")
 }
 
 // AddJob writes a new job for an object.
 func (t JobsTx) AddJob(ctx context.Context, j record.Job, by int64) (int64, error) {
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO job (object_id, story, place, promised_at, created_by, created_at) VALUES (?, ?, ?, ?, ?, ?)",
 		j.Object.ID, j.Story, j.Place, j.PromisedAt, by, j.CreatedAt)
 }
 
 // CarryJob marks a job as brought in from a document.
 func (t JobsTx) CarryJob(ctx context.Context, id, by int64, says string, at time.Time) error {
-	return t.run(ctx, "UPDATE job SET carried_by = ?, carried_at = ?, carried_says = ? WHERE id = ?", by, at, says, id)
+	return t.Run(ctx, "UPDATE job SET carried_by = ?, carried_at = ?, carried_says = ? WHERE id = ?", by, at, says, id)
 }
 
 // SetJob changes story, place and promise, at the version that
 // the caller saw.
 func (t JobsTx) SetJob(ctx context.Context, j record.Job) (bool, error) {
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE job SET story = ?, place = ?, promised_at = ?, version = version + 1 WHERE id = ? AND version = ?",
 		j.Story, j.Place, j.PromisedAt, j.ID, j.Version)
 }
@@ -279,7 +269,7 @@ func (t JobsTx) AddObject(ctx context.Context, o record.Object, customer int64) 
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO object (customer_id, name, exposure, power, gas, vehicle, moves, water, old, strike, leaf, stamp) "+
 			"VALUES "+
 			"(?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
@@ -292,7 +282,7 @@ func (t JobsTx) SetObject(ctx context.Context, o record.Object) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE object SET name = ?, exposure = ?, power = ?, gas = ?, vehicle = ?, moves = ?, water = ?, old = ?, strike "+
 			"= ?, leaf = ?, stamp = ?, version = version + 1 WHERE id = ? AND version = ?",
 		o.Name, string(e), o.Power, o.Gas, o.Vehicle, o.Moves, o.Water, o.Old, o.Strike, o.Leaf, o.Stamp, o.ID, o.Version)

@@ -18,17 +18,17 @@ func (s Shops) Memo(ctx context.Context, name string) (value string, at time.Tim
 
 // SetMemo notes something under a name.
 func (t ShopsTx) SetMemo(ctx context.Context, name, value string, at time.Time) error {
-	return t.run(ctx, "REPLACE INTO memo (name, value, at) VALUES (?, ?, ?)", name, value, at)
+	return t.Run(ctx, "REPLACE INTO memo (name, value, at) VALUES (?, ?, ?)", name, value, at)
 }
 
 // AddMemo notes something under a name unless something is noted there, and
 // gives what then stands there. The first of several writers wins.
 func (t ShopsTx) AddMemo(ctx context.Context, name, value string, at time.Time) (string, error) {
-	if err := t.run(ctx, "INSERT IGNORE INTO memo (name, value, at) VALUES (?, ?, ?)", name, value, at); err != nil {
+	if err := t.Run(ctx, "INSERT IGNORE INTO memo (name, value, at) VALUES (?, ?, ?)", name, value, at); err != nil {
 		return "", err
 	}
 	v := ""
-	err := t.tx.QueryRowContext(ctx, "SELECT value FROM memo WHERE name = ? FOR UPDATE", name).Scan(&v)
+	err := t.Tx.QueryRowContext(ctx, "SELECT value FROM memo WHERE name = ? FOR UPDATE", name).Scan(&v)
 	return v, err
 }
 

@@ -31,7 +31,7 @@ days, misfit, back, mark, taken_at FROM offer WHERE pane_id = ? ORDER BY id`, pa
 
 // AddOffer writes an offer.
 func (t OrdersTx) AddOffer(ctx context.Context, pane int64, v source.Offer, by int64, at time.Time) (int64, error) {
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO offer (pane_id, kind, who, price, carriage, lacks, missing, days, misfit, back, mark, "+
 			"account_id, at) VALUES (?, ?, ?, ? / 100, ? / 100, ?, ? / 100, ?, ?, ?, ?, ?, ?)", pane, v.Kind, v.Who, v.Price,
 		v.Carriage, v.Lacks, v.Missing, v.Days, v.Misfit, v.Back, v.Mark, by, at)
@@ -39,15 +39,15 @@ func (t OrdersTx) AddOffer(ctx context.Context, pane int64, v source.Offer, by i
 
 // DropOffer takes an offer out.
 func (t OrdersTx) DropOffer(ctx context.Context, pane, id int64) error {
-	return t.run(ctx, "DELETE FROM offer WHERE pane_id = ? AND id = ?", pane, id)
+	return t.Run(ctx, "DELETE FROM offer WHERE pane_id = ? AND id = ?", pane, id)
 }
 
 // TakeOffer marks the one that was ordered; it reports false where there is none.
 func (t OrdersTx) TakeOffer(ctx context.Context, pane, id int64, at time.Time) (bool, error) {
-	if err := t.run(ctx, "UPDATE offer SET taken_at = NULL WHERE pane_id = ?", pane); err != nil {
+	if err := t.Run(ctx, "UPDATE offer SET taken_at = NULL WHERE pane_id = ?", pane); err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE offer SET taken_at = ? WHERE pane_id = ? AND id = ?", at, pane, id)
+	return t.Changed(ctx, "UPDATE offer SET taken_at = ? WHERE pane_id = ? AND id = ?", at, pane, id)
 }
 
 // Terms are what waiting and a second try cost a job; ok is false where nobody said.
@@ -63,5 +63,5 @@ func (s Orders) Terms(ctx context.Context, job int64) (v source.Terms, ok bool, 
 
 // SetTerms keeps them.
 func (t OrdersTx) SetTerms(ctx context.Context, job int64, v source.Terms) error {
-	return t.run(ctx, "REPLACE INTO job_terms (job_id, visit, day) VALUES (?, ? / 100, ? / 100)", job, v.Visit, v.Day)
+	return t.Run(ctx, "REPLACE INTO job_terms (job_id, visit, day) VALUES (?, ? / 100, ? / 100)", job, v.Visit, v.Day)
 }

@@ -23,14 +23,14 @@ FROM own_value v JOIN account a ON a.id = v.account_id ORDER BY v.kind, v.subjec
 // version that the caller saw. It reports false when that is not the one there.
 func (t ShopsTx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error) {
 	if v.Version == 0 {
-		err := t.run(ctx, "INSERT INTO own_value (kind, subject, item, value, sheet, account_id, at) VALUES (?, ?, ?, ?, "+
+		err := t.Run(ctx, "INSERT INTO own_value (kind, subject, item, value, sheet, account_id, at) VALUES (?, ?, ?, ?, "+
 			"?, ?, ?)", v.Kind, v.ID, v.Item, v.V, v.Sheet, by, v.At)
 		if database.IsDuplicate(err) {
 			return false, nil
 		}
 		return err == nil, err
 	}
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE own_value SET value = ?, sheet = ?, account_id = ?, at = ?, version = version + 1 WHERE kind = ? AND "+
 			"subject = ? AND item = ? AND version = ?",
 		v.V, v.Sheet, by, v.At, v.Kind, v.ID, v.Item, v.Version)
@@ -38,7 +38,7 @@ func (t ShopsTx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error
 
 // DropOwn takes a value off the book's again.
 func (t ShopsTx) DropOwn(ctx context.Context, v own.Value) (bool, error) {
-	return t.changed(ctx, "DELETE FROM own_value WHERE kind = ? AND subject = ? AND item = ? AND version = ?", v.Kind,
+	return t.Changed(ctx, "DELETE FROM own_value WHERE kind = ? AND subject = ? AND item = ? AND version = ?", v.Kind,
 		v.ID, v.Item, v.Version)
 }
 
@@ -54,7 +54,7 @@ func (s Shops) BookRevision(ctx context.Context) (string, error) {
 // LockShop makes writers of what the whole shop shares wait for each other.
 func (t ShopsTx) LockShop(ctx context.Context) error {
 	var id int
-	err := t.tx.QueryRowContext(ctx, "SELECT id FROM shop WHERE id = 1 FOR UPDATE").Scan(&id)
+	err := t.Tx.QueryRowContext(ctx, "SELECT id FROM shop WHERE id = 1 FOR UPDATE").Scan(&id)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil // before the first start nobody else is there
 	}

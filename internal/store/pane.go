@@ -45,7 +45,7 @@ FROM pane WHERE job_id IN (`+in+`) ORDER BY job_id, number`, args, jobs,
 	if len(ids) == 0 {
 		return nil
 	}
-	in, args = marks(ids)
+	in, args = database.Marks(ids)
 	for i, part := range paneParts {
 		if has>>i&1 == 0 {
 			continue
@@ -63,7 +63,7 @@ func (t PanesTx) AddPane(ctx context.Context, p record.Pane, job int64) (int64, 
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO pane (job_id, number, name, family, frame, cutter, gasket_kind, gasket_free, side_top, side_right, "+
 			"side_bottom, side_left, shape, raked, like_material, uses, duty, packed, spot, waits_for, waits_until, "+
 			"road, how, came, part, peel, turns, heard, stock, counted) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, "+
@@ -102,7 +102,7 @@ func (t PanesTx) SetPane(ctx context.Context, p record.Pane) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE pane SET name = ?, family = ?, frame = ?, cutter = ?, gasket_kind = ?, gasket_free = ?, side_top = ?, "+
 			"side_right = ?, side_bottom = ?, side_left = ?, shape = ?, raked = ?, like_material = ?, uses = ?, duty = ?, "+
 			"packed = ?, spot = ?, waits_for = ?, waits_until = ?, road = ?, how = ?, came = ?, part = ?, peel = ?, turns = "+
@@ -119,7 +119,7 @@ func (t PanesTx) MovePane(ctx context.Context, p record.Pane) error {
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "UPDATE pane SET number = ?, spot = ?, version = version + 1 WHERE id = ?", p.Number, x.spot, p.ID)
+	return t.Run(ctx, "UPDATE pane SET number = ?, spot = ?, version = version + 1 WHERE id = ?", p.Number, x.spot, p.ID)
 }
 
 // DropPane takes a pane out that nothing was done to, with readings that were taken back.
@@ -127,7 +127,7 @@ func (t PanesTx) DropPane(ctx context.Context, pane int64) error {
 	for _, q := range []string{"DELETE FROM reading WHERE pane_id = ?", "DELETE FROM diagnosis WHERE pane_id = ?",
 		"DELETE FROM failed_trial WHERE pane_id = ?", "DELETE FROM taken_on WHERE pane_id = ?",
 		"DELETE FROM pane WHERE id = ?"} {
-		if err := t.run(ctx, q, pane); err != nil {
+		if err := t.Run(ctx, q, pane); err != nil {
 			return err
 		}
 	}

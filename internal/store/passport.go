@@ -43,14 +43,14 @@ func firstOf[T any](all []T, err error) (*T, error) {
 
 // AddLink writes an address.
 func (t PassportsTx) AddLink(ctx context.Context, l record.Link, by int64) error {
-	return t.run(ctx, "INSERT INTO link (kind, token, job_id, account_id, made_at) VALUES (?, ?, NULLIF(?, 0), ?, ?)",
+	return t.Run(ctx, "INSERT INTO link (kind, token, job_id, account_id, made_at) VALUES (?, ?, NULLIF(?, 0), ?, ?)",
 		l.Kind,
 		l.Token, l.Job, by, l.MadeAt)
 }
 
 // WithdrawLinks ends the addresses that open a job, somebody's days, or the shop's for 0.
 func (t PassportsTx) WithdrawLinks(ctx context.Context, kind record.LinkKind, of int64, at time.Time) error {
-	return t.run(ctx, "UPDATE link SET withdrawn_at = ? WHERE "+linkOf, at, kind, of)
+	return t.Run(ctx, "UPDATE link SET withdrawn_at = ? WHERE "+linkOf, at, kind, of)
 }
 
 const reminderQuery = "SELECT r.id, r.job_id, o.name, c.name, c.phone, r.rule, r.what, r.why, r.due_at, r.state, " +
@@ -90,14 +90,14 @@ func (s Passports) Reminder(ctx context.Context, id int64) (record.Reminder, err
 
 // AddReminder writes one.
 func (t PassportsTx) AddReminder(ctx context.Context, v record.Reminder, by int64, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO reminder (job_id, rule, what, why, due_at, account_id, at) VALUES (?, ?, ?, ?, "+
+	return t.Insert(ctx, "INSERT INTO reminder (job_id, rule, what, why, due_at, account_id, at) VALUES (?, ?, ?, ?, "+
 		"?, ?, ?)",
 		v.Job, v.Rule, v.What, v.Why, v.Due, by, at)
 }
 
 // SetReminder changes one at the version that the caller saw.
 func (t PassportsTx) SetReminder(ctx context.Context, v record.Reminder, by int64, at time.Time) (bool, error) {
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE reminder SET due_at = ?, state = ?, note = ?, version = version + 1, account_id = ?, at = ? "+
 			"WHERE id = ? AND version = ?", v.Due, v.State, v.Note, by, at, v.ID, v.Version)
 }
@@ -110,7 +110,7 @@ func (s Passports) SameObject(ctx context.Context, object int64) (int64, error) 
 
 // SetSameObject says that an object is one that was here before.
 func (t PassportsTx) SetSameObject(ctx context.Context, object, first int64) error {
-	return t.run(ctx, "UPDATE object SET same_as = ? WHERE id = ?", first, object)
+	return t.Run(ctx, "UPDATE object SET same_as = ? WHERE id = ?", first, object)
 }
 
 // JobsOfObject lists the jobs of an object through time, the newest first.
@@ -153,7 +153,7 @@ func (s Passports) FittedIn(ctx context.Context, first int64) ([]record.Fitted, 
 
 // AddFitted writes what went out in a pane.
 func (t PassportsTx) AddFitted(ctx context.Context, v record.Fitted) error {
-	return t.run(ctx, "REPLACE INTO fitted (pane_id, job_id, object_id, family, exposure, material, thickness, seal, "+
+	return t.Run(ctx, "REPLACE INTO fitted (pane_id, job_id, object_id, family, exposure, material, thickness, seal, "+
 		"adhesive, "+
 		"cause, source, size, out_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Job, v.Object, v.Family,
 		v.Exposure, v.Material, v.Thickness, v.Seal, v.Adhesive, v.Cause, v.Source, v.Size, v.Out)
@@ -161,14 +161,14 @@ func (t PassportsTx) AddFitted(ctx context.Context, v record.Fitted) error {
 
 // CameBack notes that what was fitted in an object since a time came back with a job.
 func (t PassportsTx) CameBack(ctx context.Context, first, job int64, since, at time.Time) error {
-	return t.run(ctx,
+	return t.Run(ctx,
 		"UPDATE fitted SET back_at = ?, back_job = ? WHERE object_id = ? AND out_at >= ? AND back_at IS NULL", at, job, first,
 		since)
 }
 
 // DropReminders ends what was to be looked at of an object's earlier jobs: it is here.
 func (t PassportsTx) DropReminders(ctx context.Context, first, but int64, by int64, at time.Time) error {
-	return t.run(ctx, "UPDATE reminder r JOIN job j ON j.id = r.job_id JOIN object o ON o.id = j.object_id "+
+	return t.Run(ctx, "UPDATE reminder r JOIN job j ON j.id = r.job_id JOIN object o ON o.id = j.object_id "+
 		"SET r.state = 'dropped', r.note = 'it was here again', r.version = r.version + 1, r.account_id = ?, r.at = ?, "+
 		"r.ended_by = ? "+
 		"WHERE r.state = 'open' AND (o.id = ? OR o.same_as = ?) AND j.id <> ?", by, at, but, first, first, but)
@@ -177,9 +177,9 @@ func (t PassportsTx) DropReminders(ctx context.Context, first, but int64, by int
 // NotBack takes back that an object was here again with a job: what it ended is to be looked
 // at as before, and what was fitted did not come back.
 func (t PassportsTx) NotBack(ctx context.Context, job, by int64, at time.Time) error {
-	if err := t.run(ctx, "UPDATE reminder SET state = 'open', note = '', version = version + 1, account_id = ?, at = ?, "+
+	if err := t.Run(ctx, "UPDATE reminder SET state = 'open', note = '', version = version + 1, account_id = ?, at = ?, "+
 		"ended_by = NULL WHERE ended_by = ? AND state = 'dropped'", by, at, job); err != nil {
 		return err
 	}
-	return t.run(ctx, "UPDATE fitted SET back_at = NULL, back_job = NULL WHERE back_job = ?", job)
+	return t.Run(ctx, "UPDATE fitted SET back_at = NULL, back_job = NULL WHERE back_job = ?", job)
 }

@@ -25,7 +25,7 @@ FROM photo p JOIN account a ON a.id = p.taken_by WHERE p.job_id IN (`+in+`) ORDE
 // AddPhoto writes a picture to a job; entry may be empty.
 func (t PhotosTx) AddPhoto(ctx context.Context, job int64, entry string, p photo.Photo, by int64, author string,
 	at time.Time) (int64, error) {
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO photo (job_id, entry_id, width, height, full_jpeg, thumb_jpeg, taken_by, author, taken_at) VALUES (?, "+
 			"?, ?, ?, ?, ?, ?, ?, ?)",
 		job, entry, p.Width, p.Height, p.Full, p.Thumb, by, author, at)
@@ -33,7 +33,7 @@ func (t PhotosTx) AddPhoto(ctx context.Context, job int64, entry string, p photo
 
 // DropPhoto takes a picture of a job away and says whether it was there.
 func (t PhotosTx) DropPhoto(ctx context.Context, job, id int64) (bool, error) {
-	return t.changed(ctx, "DELETE FROM photo WHERE id = ? AND job_id = ?", id, job)
+	return t.Changed(ctx, "DELETE FROM photo WHERE id = ? AND job_id = ?", id, job)
 }
 
 // Picture reads one picture of a job as JPEG, small or full.
@@ -62,12 +62,12 @@ func (s Photos) ShownPhotos(ctx context.Context, job int64) ([]int64, error) {
 // no such picture.
 func (t PhotosTx) ShowPhoto(ctx context.Context, job, id int64, shown bool) (bool, error) {
 	var n int
-	err := t.tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM photo WHERE id = ? AND job_id = ?", id, job).Scan(&n)
+	err := t.Tx.QueryRowContext(ctx, "SELECT COUNT(*) FROM photo WHERE id = ? AND job_id = ?", id, job).Scan(&n)
 	switch {
 	case err != nil || n == 0:
 		return false, err
 	case shown:
-		return true, t.run(ctx, "INSERT IGNORE INTO photo_shown (photo_id) VALUES (?)", id)
+		return true, t.Run(ctx, "INSERT IGNORE INTO photo_shown (photo_id) VALUES (?)", id)
 	}
-	return true, t.run(ctx, "DELETE FROM photo_shown WHERE photo_id = ?", id)
+	return true, t.Run(ctx, "DELETE FROM photo_shown WHERE photo_id = ?", id)
 }

@@ -35,9 +35,9 @@ func (t RoundsTx) SetRoadMap(ctx context.Context, m record.RoadMap) (bool, error
 		return false, err
 	}
 	if m.Version == 0 {
-		return t.changed(ctx, "INSERT IGNORE INTO road_map (id, doc) VALUES (1, ?)", string(doc))
+		return t.Changed(ctx, "INSERT IGNORE INTO road_map (id, doc) VALUES (1, ?)", string(doc))
 	}
-	return t.changed(ctx, "UPDATE road_map SET doc = ?, version = version + 1 WHERE id = 1 AND version = ?", string(doc),
+	return t.Changed(ctx, "UPDATE road_map SET doc = ?, version = version + 1 WHERE id = 1 AND version = ?", string(doc),
 		m.Version)
 }
 
@@ -63,10 +63,10 @@ WHERE j.state = 'open' AND j.place = 'site'`)
 // SetSite writes where a job is, at the version that the caller saw; 0 for the first.
 func (t RoundsTx) SetSite(ctx context.Context, v record.Site) (bool, error) {
 	if v.Version == 0 {
-		return t.changed(ctx, "INSERT IGNORE INTO job_site (job_id, place, in_from, in_to) VALUES (?, ?, ?, ?)", v.Job,
+		return t.Changed(ctx, "INSERT IGNORE INTO job_site (job_id, place, in_from, in_to) VALUES (?, ?, ?, ?)", v.Job,
 			v.Place, v.InFrom, v.InTo)
 	}
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE job_site SET place = ?, in_from = ?, in_to = ?, version = version + 1 WHERE job_id = ? AND version = ?",
 		v.Place, v.InFrom, v.InTo, v.Job, v.Version)
 }
@@ -92,14 +92,14 @@ func (t RoundsTx) AddRound(ctx context.Context, v record.Round, by int64, at tim
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO van_round (leaves_at, back_at, doc, account_id, at) VALUES (?, ?, ?, ?, ?)",
+	return t.Insert(ctx, "INSERT INTO van_round (leaves_at, back_at, doc, account_id, at) VALUES (?, ?, ?, ?, ?)",
 		v.Leaves, v.Back,
 		string(doc), by, at)
 }
 
 // DropRound gives a round up; false for one that is not there.
 func (t RoundsTx) DropRound(ctx context.Context, id int64) (bool, error) {
-	return t.changed(ctx, "DELETE FROM van_round WHERE id = ?", id)
+	return t.Changed(ctx, "DELETE FROM van_round WHERE id = ?", id)
 }
 
 // Weather is what forecasts say of the hours from a moment on.
@@ -113,11 +113,11 @@ func (s Rounds) Weather(ctx context.Context, from time.Time) ([]record.WeatherHo
 // SetWeather keeps what a forecast says; what an older one said of the same hours and
 // later is gone.
 func (t RoundsTx) SetWeather(ctx context.Context, all []record.WeatherHour) error {
-	if err := t.run(ctx, "DELETE FROM weather_hour WHERE at >= ?", all[0].At); err != nil {
+	if err := t.Run(ctx, "DELETE FROM weather_hour WHERE at >= ?", all[0].At); err != nil {
 		return err
 	}
 	for _, v := range all {
-		if err := t.run(ctx, "REPLACE INTO weather_hour (at, c, rh, wet) VALUES (?, ?, ?, ?)", v.At, v.C, v.RH,
+		if err := t.Run(ctx, "REPLACE INTO weather_hour (at, c, rh, wet) VALUES (?, ?, ?, ?)", v.At, v.C, v.RH,
 			v.Wet); err != nil {
 			return err
 		}
@@ -127,5 +127,5 @@ func (t RoundsTx) SetWeather(ctx context.Context, all []record.WeatherHour) erro
 
 // DropWeather forgets forecasts: the simulated station speaks again.
 func (t RoundsTx) DropWeather(ctx context.Context) error {
-	return t.run(ctx, "DELETE FROM weather_hour")
+	return t.Run(ctx, "DELETE FROM weather_hour")
 }

@@ -31,7 +31,7 @@ const indexJob = `REPLACE INTO job_words (job_id, words) SELECT j.id, LEFT(CONCA
 FROM job j JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id WHERE j.id = ?`
 
 // IndexJob writes the words by which a job is found.
-func (t SearchTx) IndexJob(ctx context.Context, job int64) error { return t.run(ctx, indexJob, job) }
+func (t SearchTx) IndexJob(ctx context.Context, job int64) error { return t.Run(ctx, indexJob, job) }
 
 // JobsOf lists the jobs of a customer.
 func (s Search) JobsOf(ctx context.Context, customer int64) ([]int64, error) {

@@ -13,7 +13,7 @@ import (
 // AddSession writes a session under the digest of its token.
 func (t PeopleTx) AddSession(ctx context.Context, digest []byte, account int64, device, address string,
 	at time.Time) error {
-	return t.run(ctx, "INSERT INTO session (digest, account_id, device, address, created_at, seen_at) VALUES (?, ?, ?, "+
+	return t.Run(ctx, "INSERT INTO session (digest, account_id, device, address, created_at, seen_at) VALUES (?, ?, ?, "+
 		"?, ?, ?)", digest, account, device, address, at, at)
 }
 
@@ -32,7 +32,7 @@ FROM session s JOIN account a ON a.id = s.account_id WHERE s.digest = ?`, digest
 // SeeSession notes that a session was used. It changes nothing for one that
 // has ended.
 func (t PeopleTx) SeeSession(ctx context.Context, id int64, at time.Time) error {
-	return t.run(ctx, "UPDATE session SET seen_at = ? WHERE id = ?", at, id)
+	return t.Run(ctx, "UPDATE session SET seen_at = ? WHERE id = ?", at, id)
 }
 
 // Sessions lists the sessions of a person, the last used first.
@@ -46,23 +46,23 @@ func (s People) Sessions(ctx context.Context, account int64) ([]record.Session, 
 
 // EndSession ends one session of a person and says whether it was there.
 func (t PeopleTx) EndSession(ctx context.Context, account, id int64) (bool, error) {
-	return t.changed(ctx, "DELETE FROM session WHERE id = ? AND account_id = ?", id, account)
+	return t.Changed(ctx, "DELETE FROM session WHERE id = ? AND account_id = ?", id, account)
 }
 
 // EndSessions ends all sessions of a person but one, 0 for all.
 func (t PeopleTx) EndSessions(ctx context.Context, account, but int64) error {
-	return t.run(ctx, "DELETE FROM session WHERE account_id = ? AND id <> ?", account, but)
+	return t.Run(ctx, "DELETE FROM session WHERE account_id = ? AND id <> ?", account, but)
 }
 
 // SetResetWord keeps the digest of a word with which a person may set a new
 // password once.
 func (t PeopleTx) SetResetWord(ctx context.Context, account int64, digest []byte, until time.Time) error {
-	return t.run(ctx, "REPLACE INTO reset_word (account_id, digest, until_at) VALUES (?, ?, ?)", account, digest, until)
+	return t.Run(ctx, "REPLACE INTO reset_word (account_id, digest, until_at) VALUES (?, ?, ?)", account, digest, until)
 }
 
 // UseResetWord takes a word away and says whether it was the right one.
 func (t PeopleTx) UseResetWord(ctx context.Context, account int64, digest []byte, now time.Time) (bool, error) {
-	return t.changed(ctx, "DELETE FROM reset_word WHERE account_id = ? AND digest = ? AND until_at > ?", account, digest,
+	return t.Changed(ctx, "DELETE FROM reset_word WHERE account_id = ? AND digest = ? AND until_at > ?", account, digest,
 		now)
 }
 
@@ -80,7 +80,7 @@ func (t PeopleTx) Tidy(ctx context.Context, now time.Time, idle, life, keys, sig
 		{"DELETE FROM instrument_event WHERE at < ?", []any{now.Add(-signals)}},
 		{"DELETE FROM sign_in_attempt WHERE last_at < ?", []any{now.Add(-attempts)}},
 	} {
-		if err := t.run(ctx, q.q, q.args...); err != nil {
+		if err := t.Run(ctx, q.q, q.args...); err != nil {
 			return err
 		}
 	}

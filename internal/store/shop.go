@@ -23,12 +23,12 @@ func (s Shops) Shop(ctx context.Context) (record.Shop, error) {
 // AddShop writes the settings for the first time. The fixed key makes a second
 // first start fail.
 func (t ShopsTx) AddShop(ctx context.Context, v record.Shop) error {
-	return t.run(ctx, "INSERT INTO shop (id, name, town, unit) VALUES (1, ?, ?, ?)", v.Name, v.Town, v.Unit)
+	return t.Run(ctx, "INSERT INTO shop (id, name, town, unit) VALUES (1, ?, ?, ?)", v.Name, v.Town, v.Unit)
 }
 
 // SetShop changes the settings at the version that the caller saw.
 func (t ShopsTx) SetShop(ctx context.Context, v record.Shop) (bool, error) {
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE shop SET name = ?, town = ?, unit = ?, address = ?, version = version + 1 WHERE id = 1 AND version = ?",
 		v.Name, v.Town, v.Unit, v.Address, v.Version)
 }
@@ -44,6 +44,6 @@ func (s Shops) UnitFor(ctx context.Context, job, account int64) (length.Unit, er
 
 // SetUnitFor keeps a person's unit for a job.
 func (t ShopsTx) SetUnitFor(ctx context.Context, job, account int64, u length.Unit) error {
-	return t.run(ctx, "INSERT INTO job_unit (job_id, account_id, unit) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE unit = ?",
+	return t.Run(ctx, "INSERT INTO job_unit (job_id, account_id, unit) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE unit = ?",
 		job, account, u, u)
 }

@@ -64,7 +64,7 @@ ORDER BY i.id`, job)
 
 // AddStock writes an item with nothing of it there yet.
 func (t StocksTx) AddStock(ctx context.Context, v record.StockItem) (int64, error) {
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO stock_item (kind, name, material, thickness, w, h, unit, least, cost, place, lot, expires) "+
 			"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ? / 100, ?, ?, ?)", v.Kind, v.Name, v.Material, v.Thickness, v.W, v.H, v.Unit,
 		v.Least,
@@ -74,7 +74,7 @@ func (t StocksTx) AddStock(ctx context.Context, v record.StockItem) (int64, erro
 // LockStock makes writers of an item wait for each other.
 func (t StocksTx) LockStock(ctx context.Context, item int64) error {
 	var id int64
-	err := t.tx.QueryRowContext(ctx, "SELECT id FROM stock_item WHERE id = ? FOR UPDATE", item).Scan(&id)
+	err := t.Tx.QueryRowContext(ctx, "SELECT id FROM stock_item WHERE id = ? FOR UPDATE", item).Scan(&id)
 	if errors.Is(err, sql.ErrNoRows) {
 		return &record.NotFound{What: "this in the stores"}
 	}
@@ -84,7 +84,7 @@ func (t StocksTx) LockStock(ctx context.Context, item int64) error {
 // SetStock changes what is said of an item at the version that the caller saw; how much
 // there is changes by Move alone.
 func (t StocksTx) SetStock(ctx context.Context, v record.StockItem) (bool, error) {
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE stock_item SET name = ?, material = ?, thickness = ?, w = ?, h = ?, least = ?, cost = ? / 100, "+
 			"place = ?, lot = ?, expires = ?, version = version + 1 WHERE id = ? AND version = ?", v.Name, v.Material,
 		v.Thickness,
@@ -95,13 +95,13 @@ func (t StocksTx) SetStock(ctx context.Context, v record.StockItem) (bool, error
 // than nothing.
 func (t StocksTx) Move(ctx context.Context, item int64, delta float64, why string, job, by int64, at time.Time) (bool,
 	error) {
-	found, err := t.changed(ctx, "UPDATE stock_item SET quantity = quantity + ? WHERE id = ? AND quantity + ? >= 0", delta,
+	found, err := t.Changed(ctx, "UPDATE stock_item SET quantity = quantity + ? WHERE id = ? AND quantity + ? >= 0", delta,
 		item,
 		delta)
 	if err != nil || !found {
 		return found, err
 	}
-	return true, t.run(ctx,
+	return true, t.Run(ctx,
 		"INSERT INTO stock_move (item_id, delta, why, job_id, account_id, at) VALUES (?, ?, ?, ?, ?, ?)", item,
 		delta, short(why, 200), orNull(job), by, at)
 }
@@ -132,19 +132,19 @@ func (s Stocks) CutPlan(ctx context.Context, id int64) (record.CutPlan, error) {
 
 // AddPlan writes a plan and puts those of the same glass away that nobody began.
 func (t StocksTx) AddPlan(ctx context.Context, v record.CutPlan, by int64) (int64, error) {
-	if err := t.run(ctx,
+	if err := t.Run(ctx,
 		"UPDATE cut_plan SET state = 'dropped', version = version + 1 WHERE state = 'open' AND material = ? AND "+
 			"thickness = ? AND outside = ?", v.Material, v.Thickness, v.Outside); err != nil {
 		return 0, err
 	}
-	return t.insert(ctx, "INSERT INTO cut_plan (material, thickness, outside, doc, account_id, at) VALUES (?, ?, ?, ?, "+
+	return t.Insert(ctx, "INSERT INTO cut_plan (material, thickness, outside, doc, account_id, at) VALUES (?, ?, ?, ?, "+
 		"?, ?)",
 		v.Material, v.Thickness, v.Outside, string(v.Doc), by, v.At)
 }
 
 // SetPlan keeps how far a plan is cut, at the version that the caller saw.
 func (t StocksTx) SetPlan(ctx context.Context, v record.CutPlan) (bool, error) {
-	return t.changed(ctx,
+	return t.Changed(ctx,
 		"UPDATE cut_plan SET state = ?, doc = ?, version = version + 1 WHERE id = ? AND version = ? AND state = "+
 			"'open'", v.State, string(v.Doc), v.ID, v.Version)
 }
@@ -161,17 +161,17 @@ func (s Stocks) CutPanes(ctx context.Context) (map[int64]bool, error) {
 
 // NoteCut keeps that a pane came out of a plan.
 func (t StocksTx) NoteCut(ctx context.Context, pane, plan int64, at time.Time) error {
-	return t.run(ctx, "REPLACE INTO cut_pane (pane_id, plan_id, at) VALUES (?, ?, ?)", pane, plan, at)
+	return t.Run(ctx, "REPLACE INTO cut_pane (pane_id, plan_id, at) VALUES (?, ?, ?)", pane, plan, at)
 }
 
 // ForgetCut lets a pane be cut again.
 func (t StocksTx) ForgetCut(ctx context.Context, pane int64) (bool, error) {
-	return t.changed(ctx, "DELETE FROM cut_pane WHERE pane_id = ?", pane)
+	return t.Changed(ctx, "DELETE FROM cut_pane WHERE pane_id = ?", pane)
 }
 
 // NoteTries adds to how often a material came out good and broke in somebody's hands.
 func (t StocksTx) NoteTries(ctx context.Context, material string, by int64, good, bad int) error {
-	return t.run(ctx, "INSERT INTO cut_try (material, account_id, good, bad) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE "+
+	return t.Run(ctx, "INSERT INTO cut_try (material, account_id, good, bad) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE "+
 		"good = good + ?, bad = bad + ?", material, by, good, bad, good, bad)
 }
 

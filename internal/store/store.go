@@ -58,67 +58,67 @@ type (
 type (
 	PeopleTx struct {
 		People
-		writer
+		database.Writer
 	}
 	ShopsTx struct {
 		Shops
-		writer
+		database.Writer
 	}
 	JobsTx struct {
 		Jobs
-		writer
+		database.Writer
 	}
 	PanesTx struct {
 		Panes
-		writer
+		database.Writer
 	}
 	StripsTx struct {
 		Strips
-		writer
+		database.Writer
 	}
 	PhotosTx struct {
 		Photos
-		writer
+		database.Writer
 	}
 	CuresTx struct {
 		Cures
-		writer
+		database.Writer
 	}
 	DaysTx struct {
 		Days
-		writer
+		database.Writer
 	}
 	RoundsTx struct {
 		Rounds
-		writer
+		database.Writer
 	}
 	StocksTx struct {
 		Stocks
-		writer
+		database.Writer
 	}
 	OrdersTx struct {
 		Orders
-		writer
+		database.Writer
 	}
 	BillsTx struct {
 		Bills
-		writer
+		database.Writer
 	}
 	PassportsTx struct {
 		Passports
-		writer
+		database.Writer
 	}
 	SignalsTx struct {
 		Signals
-		writer
+		database.Writer
 	}
 	SearchTx struct {
 		Search
-		writer
+		database.Writer
 	}
 	TrailTx struct {
 		Trail
-		writer
+		database.Writer
 	}
 )
 
@@ -131,7 +131,7 @@ func over(q database.Querier) Store {
 
 // within gives what a transaction reads and writes.
 func within(tx *sql.Tx) *Tx {
-	r, w := over(tx), writer{tx}
+	r, w := over(tx), database.Writer{Tx: tx}
 	return &Tx{People: PeopleTx{r.People, w}, Shops: ShopsTx{r.Shops, w}, Jobs: JobsTx{r.Jobs, w},
 		Panes: PanesTx{r.Panes, w}, Strips: StripsTx{r.Strips, w}, Photos: PhotosTx{r.Photos, w},
 		Cures: CuresTx{r.Cures, w}, Days: DaysTx{r.Days, w}, Rounds: RoundsTx{r.Rounds, w}, Stocks: StocksTx{r.Stocks, w},
@@ -212,9 +212,6 @@ type Tx struct {
 	Trail     TrailTx
 }
 
-// writer runs the writes of a transaction.
-type writer struct{ tx *sql.Tx }
-
 // attempts that a write makes when the database gives way to another one.
 const attempts = 5
 
@@ -248,28 +245,4 @@ func (s *Store) once(ctx context.Context, f func(*Tx) error) error {
 		return err
 	}
 	return tx.Commit()
-}
-
-// insert runs an insert and gives the new id.
-func (t writer) insert(ctx context.Context, q string, args ...any) (int64, error) {
-	r, err := t.tx.ExecContext(ctx, q, args...)
-	if err != nil {
-		return 0, err
-	}
-	return r.LastInsertId()
-}
-
-// changed runs an update and says whether a row was found.
-func (t writer) changed(ctx context.Context, q string, args ...any) (bool, error) {
-	r, err := t.tx.ExecContext(ctx, q, args...)
-	if err != nil {
-		return false, err
-	}
-	n, err := r.RowsAffected()
-	return n > 0, err
-}
-
-func (t writer) run(ctx context.Context, q string, args ...any) error {
-	_, err := t.tx.ExecContext(ctx, q, args...)
-	return err
 }

@@ -97,7 +97,7 @@ func TestDeadlockRunsAgain(t *testing.T) {
 			err := s.Write(ctx, func(t *Tx) error {
 				tries[n]++
 				for k := range 2 {
-					if err := t.Jobs.run(ctx, "UPDATE customer SET note = ? WHERE id = ?", fmt.Sprint(n), ids[(n+k)%2]); err != nil {
+					if err := t.Jobs.Run(ctx, "UPDATE customer SET note = ? WHERE id = ?", fmt.Sprint(n), ids[(n+k)%2]); err != nil {
 						return err
 					}
 					if k == 0 && tries[n] == 1 {

@@ -29,7 +29,7 @@ func (t StripsTx) AddStrip(ctx context.Context, job int64, v record.StripEntry, 
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "INSERT INTO strip_entry (job_id, entry_id, position, entry, version, noted_by, author, noted_at) "+
+	return t.Run(ctx, "INSERT INTO strip_entry (job_id, entry_id, position, entry, version, noted_by, author, noted_at) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?)", job, v.Entry.ID, v.Position, string(b), v.Version, by, v.Author, v.At)
 }
 
@@ -39,7 +39,7 @@ func (t StripsTx) SetStrip(ctx context.Context, job int64, v record.StripEntry, 
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "UPDATE strip_entry SET entry = ?, version = version + 1, noted_by = ?, author = '', noted_at = ? "+
+	return t.Run(ctx, "UPDATE strip_entry SET entry = ?, version = version + 1, noted_by = ?, author = '', noted_at = ? "+
 		"WHERE job_id = ? AND entry_id = ?", string(b), by, v.At, job, v.Entry.ID)
 }
 
@@ -47,11 +47,11 @@ func (t StripsTx) SetStrip(ctx context.Context, job int64, v record.StripEntry, 
 // must run under the job's lock.
 func (t StripsTx) PlaceStrip(ctx context.Context, job int64, entries []string, places []int) error {
 	// Out of the way first: no two may have one place, not even for a moment.
-	if err := t.run(ctx, "UPDATE strip_entry SET position = position + 100000 WHERE job_id = ?", job); err != nil {
+	if err := t.Run(ctx, "UPDATE strip_entry SET position = position + 100000 WHERE job_id = ?", job); err != nil {
 		return err
 	}
 	for i, id := range entries {
-		if err := t.run(ctx, "UPDATE strip_entry SET position = ? WHERE job_id = ? AND entry_id = ?", places[i], job,
+		if err := t.Run(ctx, "UPDATE strip_entry SET position = ? WHERE job_id = ? AND entry_id = ?", places[i], job,
 			id); err != nil {
 			return err
 		}
@@ -61,7 +61,7 @@ func (t StripsTx) PlaceStrip(ctx context.Context, job int64, entries []string, p
 
 // DropStrip takes an entry out; the trail keeps what it was.
 func (t StripsTx) DropStrip(ctx context.Context, job int64, entry string) error {
-	return t.run(ctx, "DELETE FROM strip_entry WHERE job_id = ? AND entry_id = ?", job, entry)
+	return t.Run(ctx, "DELETE FROM strip_entry WHERE job_id = ? AND entry_id = ?", job, entry)
 }
 
 // Stripped lists earlier jobs of a family that have a strip log, newest first.

@@ -47,7 +47,7 @@ func (t OrdersTx) AddOrder(ctx context.Context, job int64, v supply.Order, by in
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO supply_order (job_id, kind, who, state, body, carriage, total, due, note, account_id, at) "+
 			"VALUES (?, ?, ?, ?, ?, ? / 100, ? / 100, ?, ?, ?, ?)", job, v.Kind, v.Who, v.State, lines, v.Carriage, v.Cents(),
 		v.Due, v.Note, by, at)
@@ -59,7 +59,7 @@ func (t OrdersTx) SetOrder(ctx context.Context, job int64, v supply.Order, at ti
 	if err != nil {
 		return false, err
 	}
-	return t.changed(ctx, "UPDATE supply_order SET here_at = IF(? = 'here', COALESCE(here_at, ?), NULL), kind = ?, "+
+	return t.Changed(ctx, "UPDATE supply_order SET here_at = IF(? = 'here', COALESCE(here_at, ?), NULL), kind = ?, "+
 		"who = ?, state = ?, body = ?, carriage = ? / 100, total = ? / 100, due = ?, note = ?, version = version + 1 "+
 		"WHERE id = ? AND job_id = ? AND version = ?", v.State, at, v.Kind, v.Who, v.State, lines, v.Carriage, v.Cents(),
 		v.Due, v.Note, v.ID, job, v.Version)
@@ -85,11 +85,11 @@ func (s Orders) Suppliers(ctx context.Context) ([]record.Supplier, error) {
 
 // SetSupplier writes one; another of its name is changed.
 func (t OrdersTx) SetSupplier(ctx context.Context, v record.Supplier) error {
-	return t.run(ctx, "INSERT INTO supplier (name, kind, way, address) VALUES (?, ?, ?, ?) "+
+	return t.Run(ctx, "INSERT INTO supplier (name, kind, way, address) VALUES (?, ?, ?, ?) "+
 		"ON DUPLICATE KEY UPDATE kind = ?, way = ?, address = ?", v.Name, v.Kind, v.Way, v.Address, v.Kind, v.Way, v.Address)
 }
 
 // DropSupplier takes one out.
 func (t OrdersTx) DropSupplier(ctx context.Context, id int64) error {
-	return t.run(ctx, "DELETE FROM supplier WHERE id = ?", id)
+	return t.Run(ctx, "DELETE FROM supplier WHERE id = ?", id)
 }

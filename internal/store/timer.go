@@ -55,20 +55,20 @@ LIMIT 200`, after)
 
 // AddTimer writes a clock.
 func (t CuresTx) AddTimer(ctx context.Context, v record.Timer, by int64, at time.Time) (int64, error) {
-	return t.insert(ctx, "INSERT INTO timer (pane_id, usual, what, stage, gates, of_check, since, until_at, "+
+	return t.Insert(ctx, "INSERT INTO timer (pane_id, usual, what, stage, gates, of_check, since, until_at, "+
 		"account_id, at) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Usual, v.What, v.Stage, v.Gates, v.Check, v.Since, v.Until, by, at)
 }
 
 // SetTimer changes one at the version that the caller saw.
 func (t CuresTx) SetTimer(ctx context.Context, v record.Timer) (bool, error) {
-	return t.changed(ctx, "UPDATE timer SET what = ?, stage = ?, since = ?, until_at = ?, version = version + 1 "+
+	return t.Changed(ctx, "UPDATE timer SET what = ?, stage = ?, since = ?, until_at = ?, version = version + 1 "+
 		"WHERE id = ? AND version = ?", v.What, v.Stage, v.Since, v.Until, v.ID, v.Version)
 }
 
 // DropTimer takes one out.
 func (t CuresTx) DropTimer(ctx context.Context, pane, id int64) error {
-	return t.run(ctx, "DELETE FROM timer WHERE id = ? AND pane_id = ?", id, pane)
+	return t.Run(ctx, "DELETE FROM timer WHERE id = ? AND pane_id = ?", id, pane)
 }
 
 // Arriving is an order that is waited for on a day.

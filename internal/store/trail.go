@@ -55,7 +55,7 @@ func (t TrailTx) Audit(ctx context.Context, c Change) error {
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "INSERT INTO audit (job_id, account_id, at, noun, item, action, said, before_value, after_value) "+
+	return t.Run(ctx, "INSERT INTO audit (job_id, account_id, at, noun, item, action, said, before_value, after_value) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		orNull(c.Job), orNull(c.Account), c.At, c.Noun, short(c.Item, 200), c.Action, short(c.Said, 1000), before, after)
 }
@@ -97,7 +97,7 @@ func (s Trail) History(ctx context.Context, job int64, most int) ([]record.Event
 // transaction as the creation, so a retry can never make a second record.
 func (t TrailTx) Once(ctx context.Context, account int64, key, call, hash string) (result int64, done bool, err error) {
 	var was, of string
-	err = t.tx.QueryRowContext(ctx,
+	err = t.Tx.QueryRowContext(ctx,
 		"SELECT result_id, request_hash, call_name FROM idempotency WHERE account_id = ? AND token = ? FOR UPDATE", account,
 		key).Scan(&result, &was, &of)
 	if errors.Is(err, sql.ErrNoRows) {
@@ -115,7 +115,7 @@ func (t TrailTx) Once(ctx context.Context, account int64, key, call, hash string
 // Made stores what a call made under its key. When another transaction got in
 // between, the whole write runs again and finds what that one made.
 func (t TrailTx) Made(ctx context.Context, account int64, key, call, hash string, result int64, at time.Time) error {
-	err := t.run(ctx, "INSERT INTO idempotency (account_id, token, call_name, request_hash, result_id, at) VALUES (?, "+
+	err := t.Run(ctx, "INSERT INTO idempotency (account_id, token, call_name, request_hash, result_id, at) VALUES (?, "+
 		"?, ?, ?, ?, ?)", account, key, call, hash, result, at)
 	if database.IsDuplicate(err) {
 		return database.ErrRaced

@@ -127,12 +127,12 @@ func (s Panes) LastReadingVersion(ctx context.Context, pane int64, place reading
 
 // RetireReading takes the live reading of a place out of the count.
 func (t PanesTx) RetireReading(ctx context.Context, pane int64, place reading.Place) error {
-	return t.run(ctx, "UPDATE reading SET live = NULL WHERE pane_id = ? AND place = ? AND live = 1", pane, place)
+	return t.Run(ctx, "UPDATE reading SET live = NULL WHERE pane_id = ? AND place = ? AND live = 1", pane, place)
 }
 
 // AddReading writes a reading as the one that counts.
 func (t PanesTx) AddReading(ctx context.Context, pane int64, v record.Reading) error {
-	return t.run(ctx, "INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, "+
+	return t.Run(ctx, "INSERT INTO reading (pane_id, place, text, value, doubt, lean, imperial, instrument, taken_by, "+
 		"author, taken_at, version, live) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)",
 		pane, v.Place, v.Reading.Text, v.Reading.Value, v.Reading.Doubt, v.Reading.Lean, v.Reading.Imperial, v.Instrument,
 		v.ByID, v.Author, v.At, v.Version)
@@ -140,7 +140,7 @@ func (t PanesTx) AddReading(ctx context.Context, pane int64, v record.Reading) e
 
 // AddChoice writes a settled material.
 func (t PanesTx) AddChoice(ctx context.Context, pane int64, c record.Choice, by int64) (int64, error) {
-	return t.insert(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, author, chosen_at) VALUES "+
+	return t.Insert(ctx, "INSERT INTO choice (pane_id, material, thickness, reason, chosen_by, author, chosen_at) VALUES "+
 		"(?, ?, ?, ?, ?, ?, ?)", pane, c.Material, c.Thickness, c.Reason, by, c.Author, c.At)
 }
 
@@ -159,7 +159,7 @@ func (t PanesTx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosi
 	if err != nil {
 		return err
 	}
-	return t.run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, behind, set_by, author, set_at, "+
+	return t.Run(ctx, "REPLACE INTO diagnosis (pane_id, evidence, old_pane, cause, behind, set_by, author, set_at, "+
 		"version) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)", pane, string(evidence), string(old), d.Cause, string(behind), by, d.Author,
 		d.At,
@@ -169,14 +169,14 @@ func (t PanesTx) SetDiagnosis(ctx context.Context, pane int64, d record.Diagnosi
 // SetTick writes how a step ended. It must run under the job's lock, which also
 // guards the version.
 func (t PanesTx) SetTick(ctx context.Context, pane int64, v record.Tick, by int64) error {
-	return t.run(ctx, "REPLACE INTO step_tick (pane_id, step, outcome, reason, version, done_by, author, done_at) "+
+	return t.Run(ctx, "REPLACE INTO step_tick (pane_id, step, outcome, reason, version, done_by, author, done_at) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
 		pane, v.Step, v.Outcome, v.Reason, v.Version, by, v.Author, v.At)
 }
 
 // ClearTick opens a step again.
 func (t PanesTx) ClearTick(ctx context.Context, pane int64, step string) error {
-	return t.run(ctx, "DELETE FROM step_tick WHERE pane_id = ? AND step = ?", pane, step)
+	return t.Run(ctx, "DELETE FROM step_tick WHERE pane_id = ? AND step = ?", pane, step)
 }
 
 // SetAnswer writes how a check ended. It must run under the job's lock, which
@@ -189,7 +189,7 @@ func (t PanesTx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by 
 			return err
 		}
 	}
-	return t.run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, gaps, finding, version, done_by, "+
+	return t.Run(ctx, "REPLACE INTO check_answer (pane_id, proof, outcome, value, gaps, finding, version, done_by, "+
 		"author, "+
 		"done_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
 		pane, v.Check, v.Answer.Outcome, v.Answer.Value, gaps, v.Answer.Finding, v.Version, by, v.Author, v.At)
@@ -197,12 +197,12 @@ func (t PanesTx) SetAnswer(ctx context.Context, pane int64, v record.Answer, by 
 
 // ClearAnswer opens a check again.
 func (t PanesTx) ClearAnswer(ctx context.Context, pane int64, check string) error {
-	return t.run(ctx, "DELETE FROM check_answer WHERE pane_id = ? AND proof = ?", pane, check)
+	return t.Run(ctx, "DELETE FROM check_answer WHERE pane_id = ? AND proof = ?", pane, check)
 }
 
 // AddTrial keeps a check that failed before it is tried again.
 func (t PanesTx) AddTrial(ctx context.Context, pane int64, v record.Trial, by int64) error {
-	return t.run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, changed, done_by, author, done_at) "+
+	return t.Run(ctx, "INSERT INTO failed_trial (pane_id, proof, value, finding, changed, done_by, author, done_at) "+
 		"VALUES (?, ?, "+
 		"?, ?, ?, ?, ?, ?)",
 		pane, v.Check, v.Value, v.Finding, v.Changed, by, v.Author, v.At)
@@ -210,27 +210,27 @@ func (t PanesTx) AddTrial(ctx context.Context, pane int64, v record.Trial, by in
 
 // SetTaken writes that an owner took a stop on.
 func (t PanesTx) SetTaken(ctx context.Context, pane int64, v record.Taken, by int64) error {
-	return t.run(ctx, "REPLACE INTO taken_on (pane_id, item, said, beyond, reason, taken_by, taken_at) VALUES (?, ?, ?, "+
+	return t.Run(ctx, "REPLACE INTO taken_on (pane_id, item, said, beyond, reason, taken_by, taken_at) VALUES (?, ?, ?, "+
 		"?, ?, ?, ?)",
 		pane, v.Key, v.Says, v.Beyond, v.Reason, by, v.At)
 }
 
 // ClearTaken takes that back.
 func (t PanesTx) ClearTaken(ctx context.Context, pane int64, item string) error {
-	return t.run(ctx, "DELETE FROM taken_on WHERE pane_id = ? AND item = ?", pane, item)
+	return t.Run(ctx, "DELETE FROM taken_on WHERE pane_id = ? AND item = ?", pane, item)
 }
 
 // AddTicket signs a job off; its number is the next one.
 func (t PanesTx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, override string) (int64, error) {
-	if err := t.run(ctx, "UPDATE job SET state = 'signed' WHERE id = ?", job); err != nil {
+	if err := t.Run(ctx, "UPDATE job SET state = 'signed' WHERE id = ?", job); err != nil {
 		return 0, err
 	}
-	return t.insert(ctx,
+	return t.Insert(ctx,
 		"INSERT INTO ticket (job_id, signed_by, signed_at, override_reason, document, seal) VALUES (?, ?, ?, ?, '', '')", job,
 		by, at, override)
 }
 
 // SealTicket fixes what a ticket holds, under its seal.
 func (t PanesTx) SealTicket(ctx context.Context, id int64, document string, seal []byte) error {
-	return t.run(ctx, "UPDATE ticket SET document = ?, seal = ? WHERE id = ?", document, seal, id)
+	return t.Run(ctx, "UPDATE ticket SET document = ?, seal = ? WHERE id = ?", document, seal, id)
 }
