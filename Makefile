@@ -78,4 +78,4 @@ clean:
 	rm -rf bin web/node_modules internal/web/static/built
 
 mutants:
-	@go run ./internal/mutants -packages ./core/... -sample $(or $(SAMPLE),0)
+	@go run ./tools/mutants -packages ./core/... -sample $(or $(SAMPLE),0)

@@ -7,8 +7,8 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/golden"
 	"freshshard/core/working"
+	"freshshard/tools/golden"
 )
 
 func of(counts map[Spot]int) Peel {

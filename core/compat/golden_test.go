@@ -6,7 +6,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Every agent against every subject, and against two at once; what is refused

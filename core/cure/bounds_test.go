@@ -4,7 +4,7 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // From where to where each number of a bond, of the air and of the bench may be.

@@ -6,7 +6,7 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Every adhesive in warm and moist, cold, dry and changing air, its bead narrow and wide, by

@@ -8,7 +8,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // nodes writes the rectangles of a sheet, each cut with its halves.

@@ -5,7 +5,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Each answer alone, and some together: the ranking, what speaks, what to ask

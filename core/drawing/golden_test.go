@@ -9,11 +9,11 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fit"
 	"freshshard/core/frame"
-	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
+	"freshshard/tools/golden"
 )
 
 // lines tell a drawing, an item a line.

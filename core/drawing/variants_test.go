@@ -9,11 +9,11 @@ import (
 	"freshshard/core/cutting"
 	"freshshard/core/family"
 	"freshshard/core/fit"
-	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
+	"freshshard/tools/golden"
 )
 
 // variant is a scene of a family with what was read, changed before it is solved.

@@ -3,7 +3,7 @@ package fit
 import (
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // From where to where each number of a problem may be.

@@ -8,12 +8,12 @@ import (
 	"testing"
 
 	"freshshard/core/family"
-	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/working"
+	"freshshard/tools/golden"
 )
 
 // told is a result as a person reads it, a number a line.

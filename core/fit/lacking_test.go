@@ -8,10 +8,10 @@ import (
 	"testing"
 
 	"freshshard/core/family"
-	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/reading"
 	"freshshard/core/working"
+	"freshshard/tools/golden"
 )
 
 // Whatever single reading is lacking, of every way of holding: what is said then and what is

@@ -7,10 +7,10 @@ import (
 	"testing"
 
 	"freshshard/core/family"
-	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/tools/golden"
 )
 
 // A great many openings drawn by chance, a line each: that all that is said of each is what

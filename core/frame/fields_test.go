@@ -3,7 +3,7 @@ package frame
 import (
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // What a shop may set here, and between which numbers.

@@ -5,9 +5,9 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/origin"
 	"freshshard/core/working"
+	"freshshard/tools/golden"
 )
 
 // Packs of one to four panes, upright, leaning, lying and the other way round:

@@ -4,7 +4,7 @@ import (
 	"testing"
 
 	"freshshard/core/family"
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Every way that a family asks for is a rule that says enough of itself, and no rule stands

@@ -5,7 +5,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Lengths as people say them, and as they should not: how each is taken, with

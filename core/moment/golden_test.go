@@ -6,7 +6,7 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // What people type on a Thursday at 10:20: every word that is known, hours to their edges,

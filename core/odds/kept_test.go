@@ -6,9 +6,9 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/tools/golden"
 )
 
 // made are openings of w × h with two doubtful readings each way; a round one has no second

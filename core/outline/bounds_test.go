@@ -6,7 +6,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // From where to where each measure of each shape may be while the others are as they

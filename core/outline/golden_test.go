@@ -7,7 +7,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Every shape by its usual measures: its corners, what follows from them, moved

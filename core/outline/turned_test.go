@@ -7,7 +7,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // turned is a path turned about the origin, by degrees, and moved.

@@ -3,7 +3,7 @@ package pane
 import (
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // What a shop may set of a material, and between which numbers.

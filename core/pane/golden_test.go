@@ -6,9 +6,9 @@ import (
 	"testing"
 
 	"freshshard/core/exposure"
-	"freshshard/core/golden"
 	"freshshard/core/own"
 	"freshshard/core/working"
+	"freshshard/tools/golden"
 )
 
 // What is chosen for ordinary places, and why: every material with its score

@@ -7,7 +7,7 @@ import (
 	"testing"
 
 	"freshshard/core/exposure"
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // A great many places drawn by chance, a line each: that what is chosen for each, and all

@@ -3,8 +3,8 @@ package perspective
 import (
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/outline"
+	"freshshard/tools/golden"
 )
 
 // From where to where each number of a template may be.

@@ -5,8 +5,8 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/outline"
+	"freshshard/tools/golden"
 )
 
 // A photo taken from the side, with a curve and further marks; and what is

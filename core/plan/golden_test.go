@@ -7,7 +7,7 @@ import (
 
 	"freshshard/core/exposure"
 	"freshshard/core/family"
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // The plan of each way of holding, plain and with every fact at once: steps in

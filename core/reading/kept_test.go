@@ -7,9 +7,9 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/outline"
+	"freshshard/tools/golden"
 )
 
 // asks writes what a person is asked to read, and why what is missing is wanted.

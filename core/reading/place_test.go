@@ -5,8 +5,8 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/golden"
 	"freshshard/core/length"
+	"freshshard/tools/golden"
 )
 
 // Every place that can be read, its instrument and its bounds.

@@ -10,10 +10,10 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fit"
-	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/pane"
 	"freshshard/core/setting"
+	"freshshard/tools/golden"
 )
 
 // One pane of each way of holding, as a person reads it: numbers, plan, what

@@ -9,7 +9,6 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fit"
-	"freshshard/core/golden"
 	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/pane"
@@ -17,6 +16,7 @@ import (
 	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/core/witness"
+	"freshshard/tools/golden"
 )
 
 // toldGoing writes how a pane goes on its road: what is bought or ordered, what is settled, its

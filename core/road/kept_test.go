@@ -6,7 +6,7 @@ import (
 	"testing"
 
 	"freshshard/core/family"
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Every road of every way of holding, however the pane came, closed and with its leaf off: whether

@@ -7,7 +7,7 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // anyRound is a made-up day on both sides of the ferry, with people who are in at times, dry

@@ -6,7 +6,7 @@ import (
 	"testing"
 
 	"freshshard/core/family"
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // The way of a job as it goes on: nothing done, one thing of each kind open, all done, signed.

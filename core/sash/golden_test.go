@@ -5,8 +5,8 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/length"
+	"freshshard/tools/golden"
 )
 
 // Sashes of which all was read, little, something wrong, all bars alike or not: every part

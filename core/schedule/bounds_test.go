@@ -3,7 +3,7 @@ package schedule
 import (
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // From where to where each number of what is typed may be.

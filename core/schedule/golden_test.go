@@ -6,7 +6,7 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // told is a plan in lines: what is done when and by whom, when each job is ready and why,

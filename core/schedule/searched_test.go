@@ -7,7 +7,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Plans that are searched, by a count of tries and not by the clock, so that they are the

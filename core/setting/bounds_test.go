@@ -3,8 +3,8 @@ package setting
 import (
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/working"
+	"freshshard/tools/golden"
 )
 
 // From where to where each number of what is typed may be.

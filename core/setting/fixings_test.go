@@ -5,8 +5,8 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/working"
+	"freshshard/tools/golden"
 )
 
 // Every sum of what holds and seals, as a person reads it, with all that went into it.

@@ -5,8 +5,8 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/outline"
+	"freshshard/tools/golden"
 )
 
 // Blocks, points, gaskets, dew and orders of tightening for panes of several

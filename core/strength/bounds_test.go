@@ -3,7 +3,7 @@ package strength
 import (
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // what a plate takes: its own numbers, its sides, the load.

@@ -5,7 +5,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // Plates of every way of being held, of several forms, under each load; and

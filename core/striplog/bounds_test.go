@@ -3,7 +3,7 @@ package striplog
 import (
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 // From where to where each number of an entry may be, by how it was held.

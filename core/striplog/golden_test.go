@@ -7,7 +7,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
+	"freshshard/tools/golden"
 )
 
 func tellLog(t *testing.T, name string, l Log, b *strings.Builder) {

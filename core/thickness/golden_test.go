@@ -5,8 +5,8 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/golden"
 	"freshshard/core/length"
+	"freshshard/tools/golden"
 )
 
 // What each reading of a caliper is taken for, a twentieth apart, at the ends of each band,

@@ -427,3 +427,6 @@ func (s *Service) Reopen(ctx context.Context, by record.Account, at jobview.Benc
 		return f.With(c), nil
 	})
 }
+
+// MostOfPane is more than a pane has places, steps or checks.
+const MostOfPane = 200

@@ -1,6 +1,4 @@
 package jobview
 
-import ()
-
 // Hardening are the ways of holding in which something hardens before the work goes on.
 var Hardening = []string{"bonded-fixed", "edge-bonded", "ring-port", "putty-points", "glued-beads"}

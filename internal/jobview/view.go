@@ -558,3 +558,23 @@ func (b Pane) progress(out int, signed bool) route.Progress {
 	}
 	return p
 }
+
+// FromOrder begins what a pane waits for that is on an order.
+const FromOrder = "the pane from "
+
+// CheckNew is the step at which the new pane is looked over.
+const CheckNew = "check-new"
+
+// Ago says how long back a time is, roughly.
+func (s *Reader) Ago(at time.Time) string {
+	switch d := s.Now().Sub(at); {
+	case d < time.Minute:
+		return "a moment ago"
+	case d < time.Hour:
+		return fmt.Sprintf("%d min ago", int(d.Minutes()))
+	case d < 24*time.Hour:
+		return fmt.Sprintf("%d h ago", int(d.Hours()))
+	default:
+		return fmt.Sprintf("%d days ago", int(d.Hours()/24))
+	}
+}

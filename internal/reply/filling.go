@@ -1,7 +1,5 @@
 package reply
 
-import ()
-
 // Filled is how far a made-up shop is filled: so many of its jobs.
 type Filled struct {
 	Done int `json:"done"`

@@ -1,6 +1,4 @@
 package reply
 
-import ()
-
 // PassportPath is the page that a passport's code opens.
 const PassportPath = "/p/"

@@ -3,7 +3,7 @@
 // the changes that no test noticed. A verdict that can be changed unnoticed is
 // one that nobody has pinned.
 //
-//	go run ./internal/mutants -packages ./core/... -sample 400
+//	go run ./tools/mutants -packages ./core/... -sample 400
 package main
 
 import (

@@ -7,6 +7,7 @@ import (
 	"encoding/json"
 	"time"
 
+	"freshshard/core/length"
 	"freshshard/internal/database"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -100,3 +101,40 @@ func (s *Keeper) CreateBehind(ctx context.Context, by record.Account, key, call 
 	})
 	return id, err
 }
+
+// LockOpen locks a job that is not signed.
+func (s *Keeper) LockOpen(ctx context.Context, job int64) func(*store.Tx) error {
+	return func(t *store.Tx) error {
+		signed, err := t.Jobs.LockJob(ctx, job)
+		if err == nil && signed {
+			err = &record.Conflict{Says: "This job is signed off; what was ordered for it stays as it is."}
+		}
+		return err
+	}
+}
+
+// TimeZone is the shop's own; UTC where nobody said.
+func (s *Keeper) TimeZone() *time.Location {
+	if s.Zone != nil {
+		return s.Zone
+	}
+	return time.UTC
+}
+
+// Stale is what a person gets whose copy was old.
+func Stale(what string) error {
+	return &record.Conflict{Says: "Somebody else changed " + what +
+		" a moment ago. What they set is shown now; yours is still in the form."}
+}
+
+// UnitFor is the unit in which a person works at a job.
+func (s *Keeper) UnitFor(ctx context.Context, by record.Account, job int64) (length.Unit, error) {
+	return s.Store.Shops.UnitFor(ctx, job, by.ID)
+}
+
+const SessionLife = 14 * 24 * time.Hour
+
+const SessionIdle = 3 * 24 * time.Hour
+
+// SignalsKept is how long a sent line can still be asked for again.
+const SignalsKept = time.Hour

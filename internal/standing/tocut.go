@@ -99,3 +99,9 @@ func upToTenth(v float64) float64 { return math.Ceil(v*10-1e-6) / 10 }
 
 // ToTenth goes to the nearest tenth of a millimetre.
 func ToTenth(v float64) float64 { return math.Round(v*10) / 10 }
+
+// ToCutEver is toCut for a pane whose order is ticked already.
+func ToCutEver(b jobview.Pane) *ToCut {
+	b.Done = map[string]bool{}
+	return toCut(b, "mm")
+}
