@@ -52,3 +52,23 @@ func TestStatementsOfACall(t *testing.T) {
 		ok[jobview.View](c, "PUT", job+"/steps/"+step, body{"outcome": "done"})
 	})
 }
+
+// What a reading answers is small enough for a van's network, as it is sent.
+func TestAnswerOfAReadingIsSmall(t *testing.T) {
+	c := serve(t).setUp()
+	job := fmt.Sprintf("/api/jobs/%d", c.takeIn())
+	var n int
+	for place, text := range map[string]string{"width_top": "270", "width_bottom": "268.4", "height_left": "242",
+		"height_right": "241", "ledge": "14", "bracket_reach": "16"} {
+		a := c.call("PUT", job+"/readings/"+place, body{"text": text, "instrument": "rule", "version": 0},
+			"Accept-Encoding", "gzip")
+		if a.status != 200 || a.header.Get("Content-Encoding") != "gzip" {
+			t.Fatalf("%d, %s", a.status, a.header.Get("Content-Encoding"))
+		}
+		n = max(n, len(a.body))
+	}
+	t.Logf("%d bytes as sent", n)
+	if n > 20<<10 {
+		t.Errorf("%d bytes as sent, and 20 kB are the most", n)
+	}
+}
