@@ -103,34 +103,7 @@ func (s *Service) laidWith(ctx context.Context, more standing.Job) (*laidDays, i
 // Offer tells when a job could be promised that is not taken in yet.
 func (s *Service) Offer(ctx context.Context, in desk.TakeIn) (DayOffer, error) {
 	out := DayOffer{Ways: []DayWay{}}
-	vs, err := s.Store.Shops.Own(ctx)
-	if err != nil {
-		return out, err
-	}
-	if strings.TrimSpace(in.Name) == "" {
-		in.Name = "somebody"
-	}
-	_, o, p, err := in.Records(vs)
-	if err != nil {
-		return out, err
-	}
-	j := record.Job{Place: in.Place, CreatedAt: s.Now(), Object: o, Own: vs, Panes: []record.Pane{p}}
-	if in.Layout != nil {
-		if j.Panes, err = measure.LaidOut(*in.Layout, j.Panes); err != nil {
-			return out, err
-		}
-	}
-	for i := range j.Panes {
-		j.Panes[i].ID = int64(i + 1)
-	}
-	if err := change.Reckonable(&j, 0, nil); err != nil {
-		return out, err
-	}
-	shop, err := s.Store.Shops.Shop(ctx)
-	if err != nil {
-		return out, err
-	}
-	v, err := s.View(j, nil, 0, shop.Unit, jobview.Numbers)
+	v, err := s.asTakenIn(ctx, in)
 	if err != nil {
 		return out, err
 	}
@@ -163,6 +136,38 @@ func (s *Service) Offer(ctx context.Context, in desk.TakeIn) (DayOffer, error) {
 		out.Ways, err = l.ways(ctx, i, *out.Sooner)
 	}
 	return out, err
+}
+
+// asTakenIn is a job as it would stand if it were taken in now.
+func (s *Service) asTakenIn(ctx context.Context, in desk.TakeIn) (jobview.View, error) {
+	vs, err := s.Store.Shops.Own(ctx)
+	if err != nil {
+		return jobview.View{}, err
+	}
+	if strings.TrimSpace(in.Name) == "" {
+		in.Name = "somebody"
+	}
+	_, o, p, err := in.Records(vs)
+	if err != nil {
+		return jobview.View{}, err
+	}
+	j := record.Job{Place: in.Place, CreatedAt: s.Now(), Object: o, Own: vs, Panes: []record.Pane{p}}
+	if in.Layout != nil {
+		if j.Panes, err = measure.LaidOut(*in.Layout, j.Panes); err != nil {
+			return jobview.View{}, err
+		}
+	}
+	for i := range j.Panes {
+		j.Panes[i].ID = int64(i + 1)
+	}
+	if err := change.Reckonable(&j, 0, nil); err != nil {
+		return jobview.View{}, err
+	}
+	shop, err := s.Store.Shops.Shop(ctx)
+	if err != nil {
+		return jobview.View{}, err
+	}
+	return s.View(j, nil, 0, shop.Unit, jobview.Numbers)
 }
 
 // eveningBefore is the end of the last working day before the day of a minute; 0 for none.

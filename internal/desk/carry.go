@@ -108,7 +108,14 @@ func (c Carried) check() error {
 		return fault.New("version", fmt.Sprintf("version %d is from before the first release", c.Version),
 			"export the job again with a program of today")
 	}
-	j := c.Job
+	if err := carriedTexts(c.Job); err != nil {
+		return err
+	}
+	return carriedParts(c.Job)
+}
+
+// carriedTexts holds the texts of a carried job to their lengths.
+func carriedTexts(j record.Job) error {
 	for _, f := range []struct {
 		field, text string
 		most        int
@@ -122,6 +129,11 @@ func (c Carried) check() error {
 			return err
 		}
 	}
+	return nil
+}
+
+// carriedParts holds what a carried job has against what a job can have.
+func carriedParts(j record.Job) error {
 	if j.Place != "bench" && j.Place != "site" {
 		return fault.New("job.place", "the work is at the bench or at the customer's", "use bench or site")
 	}

@@ -59,48 +59,69 @@ func (s *Service) Sign(ctx context.Context, by record.Account, key string, job i
 		if err != nil {
 			return 0, err
 		}
-		if len(v.Hindrances) > 0 {
-			if override == "" {
-				return 0, &Open{v.Hindrances}
-			}
-			if err := people.OwnerOnly(by); err != nil {
-				return 0, err
-			}
-			if slices.ContainsFunc(v.Hindrances, func(h prove.Hindrance) bool { return h.Kind == prove.KindStop }) {
-				return 0, &Open{v.Hindrances}
-			}
-			if err := prove.Words("override", override); err != nil {
-				return 0, err
-			}
-		} else {
-			override = ""
-		}
-		k := record.Ticket{By: by.Name, At: s.Now(), Override: override}
-		if k.Number, err = t.Panes.AddTicket(ctx, job, by.ID, k.At, override); err != nil {
-			return 0, err
-		}
-		j.Own = nil
-		doc, err := json.Marshal(jobview.Signed{Shop: shop, Job: j, Fixed: measure.Fixed(j, shop.Unit)})
+		over, err := signsOver(by, v.Hindrances, override)
 		if err != nil {
 			return 0, err
 		}
-		k.Document = string(doc)
-		if err := s.Seal(ctx, t, job, k); err != nil {
-			return 0, err
-		}
-		signedJob := j
-		signedJob.Ticket = &k
-		if err := s.goneOut(ctx, t, by, j, v.Benches, s.LayAll(signedJob, v.Benches, shop.Unit)); err != nil {
-			return 0, err
-		}
-		said := "signed off"
-		if override != "" {
-			said = "signed off over what was open: " + override
-		}
-		if err := t.Jobs.TouchJob(ctx, job); err != nil {
-			return 0, err
-		}
-		return k.Number, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket",
-			Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})
+		return s.sign(ctx, t, by, signing{j, v, shop, over})
 	})
+}
+
+// signsOver is the reason for which an owner signs over what is open, empty where nothing is.
+// Nobody signs over a stop.
+func signsOver(by record.Account, open []prove.Hindrance, override string) (string, error) {
+	switch {
+	case len(open) == 0:
+		return "", nil
+	case override == "":
+		return "", &Open{open}
+	}
+	if err := people.OwnerOnly(by); err != nil {
+		return "", err
+	}
+	if slices.ContainsFunc(open, func(h prove.Hindrance) bool { return h.Kind == prove.KindStop }) {
+		return "", &Open{open}
+	}
+	return override, prove.Words("override", override)
+}
+
+// signing is a job as it is signed.
+type signing struct {
+	job      record.Job
+	view     jobview.View
+	shop     record.Shop
+	override string
+}
+
+// sign fixes a job under its number and seal, and tells of it.
+func (s *Service) sign(ctx context.Context, t *store.Tx, by record.Account, in signing) (int64, error) {
+	j, v, shop, override, job := in.job, in.view, in.shop, in.override, in.job.ID
+	k := record.Ticket{By: by.Name, At: s.Now(), Override: override}
+	var err error
+	if k.Number, err = t.Panes.AddTicket(ctx, job, by.ID, k.At, override); err != nil {
+		return 0, err
+	}
+	j.Own = nil
+	doc, err := json.Marshal(jobview.Signed{Shop: shop, Job: j, Fixed: measure.Fixed(j, shop.Unit)})
+	if err != nil {
+		return 0, err
+	}
+	k.Document = string(doc)
+	if err := s.Seal(ctx, t, job, k); err != nil {
+		return 0, err
+	}
+	signedJob := j
+	signedJob.Ticket = &k
+	if err := s.goneOut(ctx, t, by, j, v.Benches, s.LayAll(signedJob, v.Benches, shop.Unit)); err != nil {
+		return 0, err
+	}
+	said := "signed off"
+	if override != "" {
+		said = "signed off over what was open: " + override
+	}
+	if err := t.Jobs.TouchJob(ctx, job); err != nil {
+		return 0, err
+	}
+	return k.Number, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket",
+		Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})
 }

@@ -111,17 +111,7 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 	at := func(glass Glass) *CutGroup {
 		i := slices.IndexFunc(out.Groups, func(g CutGroup) bool { return g.Glass() == glass })
 		if i < 0 {
-			g := CutGroup{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside, Called: glass.called(),
-				Panes: []standing.ToCut{}, Stock: []Stored{}}
-			if m, err := pane.ByID(glass.Material); err == nil {
-				g.Saw = m.Cut == "saw"
-			}
-			for _, v := range stock {
-				if glass.CutFrom(v) {
-					g.Stock = append(g.Stock, s.Stored(v))
-				}
-			}
-			out.Groups = append(out.Groups, g)
+			out.Groups = append(out.Groups, s.groupOf(glass, stock))
 			i = len(out.Groups) - 1
 		}
 		return &out.Groups[i]
@@ -146,18 +136,36 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 			g.Due = c.Promised
 		}
 	}
-	slices.SortStableFunc(out.Groups, func(a, b CutGroup) int {
-		switch {
-		case a.Due != nil && b.Due != nil:
-			return a.Due.Compare(*b.Due)
-		case a.Due != nil:
-			return -1
-		case b.Due != nil:
-			return 1
-		}
-		return strings.Compare(a.Called, b.Called)
-	})
+	slices.SortStableFunc(out.Groups, sooner)
 	return out, nil
+}
+
+// groupOf is a glass of the cut room with what there is of it.
+func (s *Service) groupOf(glass Glass, stock []record.StockItem) CutGroup {
+	g := CutGroup{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside, Called: glass.called(),
+		Panes: []standing.ToCut{}, Stock: []Stored{}}
+	if m, err := pane.ByID(glass.Material); err == nil {
+		g.Saw = m.Cut == "saw"
+	}
+	for _, v := range stock {
+		if glass.CutFrom(v) {
+			g.Stock = append(g.Stock, s.Stored(v))
+		}
+	}
+	return g
+}
+
+// sooner puts what is promised first before the rest, and the rest by its name.
+func sooner(a, b CutGroup) int {
+	switch {
+	case a.Due != nil && b.Due != nil:
+		return a.Due.Compare(*b.Due)
+	case a.Due != nil:
+		return -1
+	case b.Due != nil:
+		return 1
+	}
+	return strings.Compare(a.Called, b.Called)
 }
 
 // CutPlan reads one plan.
