@@ -61,6 +61,12 @@ func sumRoutes(v *Server, api huma.API) {
 			k, err := outline.KindOf(in.Kind, in.Count)
 			return &out[outline.Kind]{k}, reply.Of(ctx, err)
 		})
+	outlineRoutes(v, api)
+	packRoutes(v, api)
+}
+
+// outlineRoutes are sums of outlines: drawn, read from a file, or taken from a photo.
+func outlineRoutes(v *Server, api huma.API) {
 	sums(v, api, outlineCall("outline", http.MethodPost, "/api/sums/outline",
 		"An outline with area, perimeter, inset and whether it can be cut"), v.shop.Measure.Outline)
 	read := op("readOutline", http.MethodPost, "/api/sums/outline/read",
@@ -110,7 +116,6 @@ func sumRoutes(v *Server, api huma.API) {
 			e, err := photo.MakeExample()
 			return &file{ContentType: "image/jpeg", Body: e.JPEG}, reply.Of(ctx, err)
 		})
-	packRoutes(v, api)
 }
 
 // packRoutes are sums of heat, beads, screws and loads.
