@@ -15,11 +15,11 @@ import (
 	"testing"
 )
 
-// compiled finds what the compiler has written of each package that the core imports.
+// compiled finds what the compiler has written of each package that core and rooms import.
 func compiled(t *testing.T) importer.Lookup {
 	t.Helper()
 	out, err := exec.Command("go", "list", "-export", "-deps", "-f", "{{.ImportPath}} {{.Export}}",
-		"freshshard/core/...").Output()
+		"freshshard/core/...", "freshshard/internal/...").Output()
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -74,10 +74,12 @@ func uses(t *testing.T, dir string) map[string][]string {
 // Within these packages no file uses, by whatever way round, one that uses it: what stands
 // low knows nothing of what stands on it.
 func TestFilesPointOneWay(t *testing.T) {
-	for _, dir := range []string{"../../core/fit", "../../core/holding", "../../core/reading", "../../core/odds"} {
+	for _, dir := range []string{"../../core/fit", "../../core/holding", "../../core/reading", "../../core/odds",
+		"../bill", "../measure", "../strip", "../today",
+		"../reply", "../record", "../photo", "../supplier", "../instrument"} {
 		used := uses(t, dir)
-		if len(used) < 3 {
-			t.Errorf("%s: only %d files use another", dir, len(used))
+		if len(used) == 0 {
+			t.Errorf("%s: no file uses another", dir)
 		}
 		done, way := map[string]bool{}, []string{}
 		var walk func(string)

@@ -111,7 +111,7 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 	at := func(glass Glass) *CutGroup {
 		i := slices.IndexFunc(out.Groups, func(g CutGroup) bool { return g.Glass() == glass })
 		if i < 0 {
-			out.Groups = append(out.Groups, s.groupOf(glass, stock))
+			out.Groups = append(out.Groups, groupOf(glass, stock, s.Stored))
 			i = len(out.Groups) - 1
 		}
 		return &out.Groups[i]
@@ -140,8 +140,8 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 	return out, nil
 }
 
-// groupOf is a glass of the cut room with what there is of it.
-func (s *Service) groupOf(glass Glass, stock []record.StockItem) CutGroup {
+// groupOf is a glass of the cut room with what there is of it, as stored shows it.
+func groupOf(glass Glass, stock []record.StockItem, stored func(record.StockItem) Stored) CutGroup {
 	g := CutGroup{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside, Called: glass.called(),
 		Panes: []standing.ToCut{}, Stock: []Stored{}}
 	if m, err := pane.ByID(glass.Material); err == nil {
@@ -149,7 +149,7 @@ func (s *Service) groupOf(glass Glass, stock []record.StockItem) CutGroup {
 	}
 	for _, v := range stock {
 		if glass.CutFrom(v) {
-			g.Stock = append(g.Stock, s.Stored(v))
+			g.Stock = append(g.Stock, stored(v))
 		}
 	}
 	return g
