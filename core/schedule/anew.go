@@ -61,7 +61,7 @@ func Anew(ctx context.Context, p Problem, stands Standing, slips []Slip, runs in
 			}
 			break
 		}
-		plan = newBuilder(p).improve(ctx, stands.Plan, limits, o)
+		plan = (anew{newBuilder(p)}).improve(ctx, stands.Plan, limits, o)
 	}
 	return stands, false, nil
 }
@@ -92,13 +92,13 @@ func (s Standing) limits(p Problem) []int {
 
 // improve betters a plan, step by step: some jobs are taken out and laid again, and what
 // comes of it is kept where it costs less and nobody is ready behind their limit.
-func (b *builder) improve(ctx context.Context, stands Plan, limits []int, o Options) Plan {
+func (b anew) improve(ctx context.Context, stands Plan, limits []int, o Options) Plan {
 	b.clear()
-	b.keep(stands)
+	calm{b.builder}.keep(stands)
 	best := b.plan()
 	rng := rand.New(rand.NewPCG(o.Seed, 17))
 	for n := 0; n < o.tries(len(b.steps)) && ctx.Err() == nil; n++ {
-		p := b.relaid(best, b.some(rng, b.want(best, n)), n%2 == 0)
+		p := mending{b.builder}.relaid(best, mending{b.builder}.some(rng, b.want(best, n)), n%2 == 0)
 		if p.Cost < best.Cost-1e-9 && len(p.Left) <= len(best.Left) && inLimits(p, limits) {
 			best = p
 		}
@@ -107,7 +107,7 @@ func (b *builder) improve(ctx context.Context, stands Plan, limits []int, o Opti
 }
 
 // want is the job whose turn it is to go first: of two tries one is for a job that is late.
-func (b *builder) want(p Plan, n int) int {
+func (b anew) want(p Plan, n int) int {
 	var late []int
 	for j, r := range p.Ready {
 		if r.Late > 0 || r.At < 0 {

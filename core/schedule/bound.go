@@ -12,7 +12,7 @@ import (
 // bound is what every plan costs at least. Each job alone in an empty shop is ready no
 // sooner than its steps and waits let it; and of all jobs the k-th is ready no sooner than
 // all hands together have done the work of the k smallest.
-func (b *builder) bound() float64 {
+func (b bounds) bound() float64 {
 	b.clear()
 	n := len(b.p.Jobs)
 	alone := make([]int, n)
@@ -40,7 +40,7 @@ func (b *builder) bound() float64 {
 }
 
 // soonest is the first minute at which an empty shop lets a step begin.
-func (b *builder) soonest(s *step, t int) int {
+func (b bounds) soonest(s *step, t int) int {
 	for t < never {
 		at, _ := b.common(s, s.may, t)
 		if at == t {
@@ -52,7 +52,7 @@ func (b *builder) soonest(s *step, t int) int {
 }
 
 // together holds the work against the hands.
-func (b *builder) together(alone []int) float64 {
+func (b bounds) together(alone []int) float64 {
 	n := len(b.p.Jobs)
 	work, due := make([]int, n), make([]int, n)
 	least := math.Inf(1)
@@ -87,7 +87,7 @@ func (b *builder) together(alone []int) float64 {
 }
 
 // handsBy is the first minute by which all hands together can have worked so much.
-func (b *builder) handsBy(work int) int {
+func (b bounds) handsBy(work int) int {
 	var edges []int
 	for _, p := range b.p.People {
 		for _, h := range p.Hours {
@@ -120,16 +120,16 @@ func Quarrel(p Problem) (first, second string, err error) {
 		return "", "", err
 	}
 	b := newBuilder(p)
-	i, k, why := b.quarrel()
+	i, k, why := bounds{b}.quarrel()
 	if why == "" {
 		return "", "", nil
 	}
-	return b.steps[k].ID, b.steps[i].ID, b.quarrels(i, k, why)
+	return b.steps[k].ID, b.steps[i].ID, bounds{b}.quarrels(i, k, why)
 }
 
 // quarrel finds two pins that cannot both be: the same hands, or the last of a place, at
 // one time; or one before what it waits for. No reason is none.
-func (b *builder) quarrel() (later, sooner int, why string) {
+func (b bounds) quarrel() (later, sooner int, why string) {
 	for x, i := range b.fixed {
 		for _, k := range b.fixed[:x] {
 			if why := b.apart(i, k); why != "" {
@@ -141,7 +141,7 @@ func (b *builder) quarrel() (later, sooner int, why string) {
 }
 
 // apart says why two pinned steps cannot both be, the sooner one second.
-func (b *builder) apart(i, k int) string {
+func (b bounds) apart(i, k int) string {
 	s, o := &b.steps[i], &b.steps[k]
 	if o.Pin.At+o.Minutes <= s.Pin.At {
 		for _, a := range o.after { // the earlier one waits for the later
@@ -174,12 +174,12 @@ func (b *builder) apart(i, k int) string {
 	return ""
 }
 
-func (b *builder) quarrels(i, k int, why string) error {
+func (b bounds) quarrels(i, k int, why string) error {
 	return fault.New("pin", fmt.Sprintf("two pins quarrel, %s and %s: %s", b.name(k), b.name(i), why), "move one of them")
 }
 
 // pinned says where pins quarrel; nil where they do not.
-func (b *builder) pinned() error {
+func (b bounds) pinned() error {
 	if i, k, why := b.quarrel(); why != "" {
 		return b.quarrels(i, k, why)
 	}

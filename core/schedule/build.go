@@ -450,7 +450,7 @@ func (b *builder) plan() Plan {
 		}
 		p.Ready = append(p.Ready, r)
 	}
-	p.Cost, p.Tidy = b.cost(), b.tidy()
+	p.Cost, p.Tidy = b.cost(), tidying{b}.tidy()
 	for i, w := range b.p.People {
 		open, busy := 0, 0
 		for _, h := range w.Hours {
@@ -463,3 +463,14 @@ func (b *builder) plan() Plan {
 	}
 	return p
 }
+
+// Parts of the work on a plan, each with the builder that it works on.
+type (
+	bounds    struct{ *builder } // what no plan can be better than
+	searching struct{ *builder } // orders in which jobs are laid
+	mending   struct{ *builder } // what was laid is taken up and laid elsewhere
+	tidying   struct{ *builder } // fewer changes of place, less idle
+	shifting  struct{ *builder } // what runs over pushes what follows
+	anew      struct{ *builder } // planned anew, no promise taken back
+	calm      struct{ *builder } // what can stay does
+)

@@ -27,18 +27,18 @@ func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Mov
 		return Plan{}, nil, err
 	}
 	b := newBuilder(p)
-	if err := b.pinned(); err != nil {
+	if err := (bounds{b}).pinned(); err != nil {
 		return Plan{}, nil, err
 	}
-	bound := b.bound()
+	bound := bounds{b}.bound()
 	b.clear()
-	b.keep(before)
+	calm{b}.keep(before)
 	calm := b.plan()
-	b.shift(before)
-	if s := b.plan(); !breaks(calm, s) && b.upset(before, s, s) < b.upset(before, calm, calm)-1e-9 {
+	shifting{b}.shift(before)
+	if s := b.plan(); !breaks(calm, s) && (mending{b}).upset(before, s, s) < (mending{b}).upset(before, calm, calm)-1e-9 {
 		calm = s
 	}
-	calm = b.mend(ctx, before, calm)
+	calm = mending{b}.mend(ctx, before, calm)
 	calm.Bound = min(bound, calm.Cost)
 	calm.Proved = calm.Cost <= bound+1e-9
 	if !calm.Proved && o.Tries > 0 {
@@ -54,8 +54,8 @@ func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Mov
 }
 
 // keep lays the steps in the order in which they were to be done, each where it was.
-func (b *builder) keep(before Plan) {
-	order, _ := b.inOrder(before)
+func (b calm) keep(before Plan) {
+	order, _ := shifting{b.builder}.inOrder(before)
 	b.pins()
 	b.where(before)
 	for _, i := range order {
@@ -65,7 +65,7 @@ func (b *builder) keep(before Plan) {
 
 // where lays each step of a plan where it was and with whom, if it can be there: where all
 // that it waits for stays too. One that takes longer or shorter now begins when it did.
-func (b *builder) where(before Plan) {
+func (b calm) where(before Plan) {
 	number := map[string]int{}
 	for i, s := range b.steps {
 		number[s.ID] = i

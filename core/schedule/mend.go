@@ -19,7 +19,7 @@ const (
 
 // upset is what a plan costs with what it does to people: moves and promises. Nobody's
 // promise is broken for somebody else's glass, however much that would save.
-func (b *builder) upset(before, calm, p Plan) float64 {
+func (b mending) upset(before, calm, p Plan) float64 {
 	if breaks(calm, p) {
 		return math.Inf(1)
 	}
@@ -37,7 +37,7 @@ func (b *builder) upset(before, calm, p Plan) float64 {
 }
 
 // near says that a promise is broken, or nearly.
-func (b *builder) near(j int, p Plan) bool {
+func (b mending) near(j int, p Plan) bool {
 	k := b.p.Jobs[j].Promise
 	return k != nil && (p.Ready[j].At < 0 || p.Ready[j].At > *k-closeTo)
 }
@@ -45,7 +45,7 @@ func (b *builder) near(j int, p Plan) bool {
 // mend lets jobs that a change has made late have their turn before some that can wait:
 // one late job and a few others are taken out and laid again in another order, all others
 // stay where they are. It is better by more than what its moves count, or it is left.
-func (b *builder) mend(ctx context.Context, before, calm Plan) Plan {
+func (b mending) mend(ctx context.Context, before, calm Plan) Plan {
 	late := b.lateIn(calm, before)
 	if len(late) == 0 {
 		return calm
@@ -64,7 +64,7 @@ func (b *builder) mend(ctx context.Context, before, calm Plan) Plan {
 }
 
 // some are a job and up to three others.
-func (b *builder) some(rng *rand.Rand, first int) []int {
+func (b mending) some(rng *rand.Rand, first int) []int {
 	out := []int{first}
 	for range rng.IntN(4) {
 		if j := rng.IntN(len(b.p.Jobs)); !slices.Contains(out, j) {
@@ -76,7 +76,7 @@ func (b *builder) some(rng *rand.Rand, first int) []int {
 
 // relaid is a plan with some jobs taken out and laid again, in this order; the first even
 // before those that stay, where it goes ahead.
-func (b *builder) relaid(plan Plan, out []int, ahead bool) Plan {
+func (b mending) relaid(plan Plan, out []int, ahead bool) Plan {
 	kept := Plan{}
 	for _, d := range plan.Steps {
 		if !slices.ContainsFunc(out, func(j int) bool { return b.p.Jobs[j].ID == d.Job }) {
@@ -93,12 +93,12 @@ func (b *builder) relaid(plan Plan, out []int, ahead bool) Plan {
 			b.one(i)
 		}
 	}
-	b.keep(kept)
+	calm{b.builder}.keep(kept)
 	return b.plan()
 }
 
 // stay lays what begins before a job could.
-func (b *builder) stay(kept Plan, job int) {
+func (b mending) stay(kept Plan, job int) {
 	early := never
 	for _, i := range b.order[job] {
 		if e, _ := b.early(i); e < early {
@@ -111,11 +111,11 @@ func (b *builder) stay(kept Plan, job int) {
 			soon.Steps = append(soon.Steps, d)
 		}
 	}
-	b.where(soon)
+	calm{b.builder}.where(soon)
 }
 
 // lateIn are the jobs that are later beyond their promise than before, the worst first.
-func (b *builder) lateIn(now, before Plan) []int {
+func (b mending) lateIn(now, before Plan) []int {
 	was := map[string]int{}
 	for _, d := range before.Steps {
 		was[d.Job] = max(was[d.Job], d.To)

@@ -143,7 +143,7 @@ func TestNineSteps(t *testing.T) {
 		if b := Verify(p, plan); len(b) > 0 {
 			t.Fatalf("seed %d: %v", seed, b)
 		}
-		if bound := newBuilder(p).bound(); bound > plan.Cost+1e-9 {
+		if bound := (bounds{newBuilder(p)}).bound(); bound > plan.Cost+1e-9 {
 			t.Errorf("seed %d: the bound %g is above the best %g", seed, bound, plan.Cost)
 		}
 	}

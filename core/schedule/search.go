@@ -42,11 +42,11 @@ func Solve(ctx context.Context, p Problem, o Options) (Plan, error) {
 		return Plan{}, err
 	}
 	b := newBuilder(p)
-	if err := b.pinned(); err != nil {
+	if err := (bounds{b}).pinned(); err != nil {
 		return Plan{}, err
 	}
 	s := &search{b: b, ctx: ctx, tries: o.tries(len(b.steps)), rng: rand.New(rand.NewPCG(o.Seed, 11))}
-	bound := b.bound()
+	bound := bounds{b}.bound()
 	if len(b.steps) <= exactly {
 		if plan, done := s.exact(); done {
 			plan.Bound, plan.Proved = plan.Cost, true
@@ -74,7 +74,7 @@ func (s *search) over() bool {
 
 // starts are the orders that a person would try: the soonest promised, the least slack,
 // the shortest, the weightiest for its work.
-func (b *builder) starts() [][]int {
+func (b searching) starts() [][]int {
 	n := len(b.p.Jobs)
 	due, slack, work, ratio := make([]float64, n), make([]float64, n), make([]float64, n), make([]float64, n)
 	for j, job := range b.p.Jobs {
@@ -115,8 +115,8 @@ func (s *search) orders(bound float64) Plan {
 	b := s.b
 	var best []int
 	bestCost := math.Inf(1)
-	for _, o := range b.starts() {
-		if c := b.score(b.all(o)); c < bestCost {
+	for _, o := range (searching{b}).starts() {
+		if c := (tidying{b}).score(b.all(o)); c < bestCost {
 			best, bestCost = slices.Clone(o), c
 		}
 	}
@@ -132,14 +132,14 @@ func (s *search) orders(bound float64) Plan {
 		if k == len(now) {
 			continue
 		}
-		c := b.score(b.again(now, next, k))
+		c := tidying{b}.score(searching{b}.again(now, next, k))
 		if c < nowCost || s.rng.Float64() < math.Exp((nowCost-c)/math.Max(heat, 1e-9)) {
 			now, nowCost = next, c
 			if c < bestCost-1e-9 {
 				best, bestCost = slices.Clone(next), c
 			}
 		} else {
-			b.again(next, now, k)
+			searching{b}.again(next, now, k)
 		}
 		heat *= 0.999
 	}
@@ -148,7 +148,7 @@ func (s *search) orders(bound float64) Plan {
 }
 
 // again lays a new order that is the old one up to a place.
-func (b *builder) again(old, next []int, same int) float64 {
+func (b searching) again(old, next []int, same int) float64 {
 	if len(b.fixed) > 0 || b.across() {
 		return b.all(next)
 	}
@@ -167,7 +167,7 @@ func (b *builder) again(old, next []int, same int) float64 {
 }
 
 // across says whether a step waits for one of another job.
-func (b *builder) across() bool {
+func (b searching) across() bool {
 	for _, s := range b.steps {
 		for _, a := range s.after {
 			if b.steps[a.step].job != s.job {
@@ -201,7 +201,7 @@ func (s *search) exact() (Plan, bool) {
 	b.clear()
 	best, left, laid := math.Inf(1), false, 0
 	var plan Plan
-	for _, o := range b.starts() {
+	for _, o := range (searching{b}).starts() {
 		if c := b.all(o); c < best {
 			best, plan = c, b.plan()
 		}
@@ -209,7 +209,7 @@ func (s *search) exact() (Plan, bool) {
 	b.clear()
 	var walk func(done int)
 	walk = func(done int) {
-		if left || b.atLeast() >= best-1e-9 {
+		if left || (searching{b}).atLeast() >= best-1e-9 {
 			return
 		}
 		if done == len(b.steps) {
@@ -221,7 +221,7 @@ func (s *search) exact() (Plan, bool) {
 			return
 		}
 		for i := range b.steps {
-			if b.at[i] >= 0 || b.to[i] == never || !b.open(i) {
+			if b.at[i] >= 0 || b.to[i] == never || !(searching{b}).open(i) {
 				continue
 			}
 			for who := range combos(b.steps[i].may, b.steps[i].need) {
@@ -238,7 +238,7 @@ func (s *search) exact() (Plan, bool) {
 }
 
 // open says whether all that a step waits for is laid.
-func (b *builder) open(i int) bool {
+func (b searching) open(i int) bool {
 	for _, a := range b.steps[i].after {
 		if b.at[a.step] < 0 {
 			return false
@@ -249,7 +249,7 @@ func (b *builder) open(i int) bool {
 
 // atLeast is what a half-laid plan costs at least: each job ready no sooner than what
 // stands behind the steps that are laid.
-func (b *builder) atLeast() float64 {
+func (b searching) atLeast() float64 {
 	sum := 0.0
 	for j := range b.p.Jobs {
 		ready := 0
@@ -293,6 +293,6 @@ func combos(of []int, n int) func(func([]int) bool) {
 // ByHand is how a person would plan: the soonest promised first, each job whole.
 func ByHand(p Problem) Plan {
 	b := newBuilder(p)
-	b.all(b.starts()[0])
+	b.all(searching{b}.starts()[0])
 	return b.plan()
 }

@@ -176,7 +176,7 @@ func TestManyPlansAreAsTheyWere(t *testing.T) {
 		}
 		limits := stands.limits(p)
 		nb := newBuilder(p)
-		better := nb.improve(ctx, stands.Plan, limits, Options{Tries: 40, Seed: seed})
+		better := anew{nb}.improve(ctx, stands.Plan, limits, Options{Tries: 40, Seed: seed})
 		got, is, err := Anew(ctx, p, stands, nil, 40, o)
 		fmt.Fprintf(b, "; limits %v, within them %s, anew %v %v %s", limits, text(better), is, err, text(got.Plan))
 		for _, j := range p.Jobs[:min(2, len(p.Jobs))] {

@@ -18,11 +18,11 @@ const (
 // shift lays the steps of a plan in their order and in their hands, each no sooner than it
 // was: one that takes longer, or has not been begun, pushes what stands behind it, until a
 // gap takes that up. What has lost its turn pushes nobody: it comes behind, into the gaps.
-func (b *builder) shift(before Plan) {
+func (b shifting) shift(before Plan) {
 	order, was := b.inOrder(before)
 	b.clear()
 	b.pins()
-	q := newQueue(b, order, was)
+	q := newQueue(b.builder, order, was)
 	for q.Len() > 0 {
 		if i := q.next(); b.at[i] >= 0 || b.push(i, was[i]) {
 			q.laid(i)
@@ -35,7 +35,7 @@ func (b *builder) shift(before Plan) {
 
 // push lays a step in its own hands, no sooner than it was; false where it has lost its
 // turn, or what is pinned cannot be there.
-func (b *builder) push(i int, was *Done) bool {
+func (b shifting) push(i int, was *Done) bool {
 	s := &b.steps[i]
 	if s.Pin != nil {
 		return b.lay(i, s.may)
@@ -131,7 +131,7 @@ func (q *queue) Pop() any {
 
 // inOrder are all steps in the order in which they were to be done, with where they were;
 // what is new comes behind, the soonest promised first.
-func (b *builder) inOrder(before Plan) (order []int, was []*Done) {
+func (b shifting) inOrder(before Plan) (order []int, was []*Done) {
 	was = make([]*Done, len(b.steps))
 	number := map[string]int{}
 	for i, s := range b.steps {
@@ -143,7 +143,7 @@ func (b *builder) inOrder(before Plan) (order []int, was []*Done) {
 			order = append(order, i)
 		}
 	}
-	for _, j := range b.starts()[0] {
+	for _, j := range (searching{b.builder}).starts()[0] {
 		for _, i := range b.order[j] {
 			if was[i] == nil {
 				order = append(order, i)

@@ -36,7 +36,7 @@ func TestPushed(t *testing.T) {
 		open := p.People[0].Hours[0].From
 		p.Jobs[0].Steps[0].Minutes += c.longer
 		b := newBuilder(p)
-		b.shift(before)
+		shifting{b}.shift(before)
 		got := b.plan()
 		if bad := Verify(p, got); len(bad) > 0 {
 			t.Fatalf("%d longer: %v", c.longer, bad)
@@ -77,7 +77,7 @@ func TestOutOfTurn(t *testing.T) {
 		open := p.People[0].Hours[0].From
 		c.change(&p, open)
 		b := newBuilder(p)
-		b.shift(before)
+		shifting{b}.shift(before)
 		got := b.plan()
 		if bad := Verify(p, got); len(bad) > 0 {
 			t.Fatalf("%s: %v", c.name, bad)
@@ -101,7 +101,7 @@ func TestOutOfTurn(t *testing.T) {
 		h[0].From += c.late
 		p.People[0].Hours = h
 		b := newBuilder(p)
-		b.shift(before)
+		shifting{b}.shift(before)
 		if d := b.plan().Of("1"); d == nil || d.People[0] != c.who {
 			t.Errorf("she is %d late: %+v, want %s from %d", c.late, d, c.who, open)
 		}

@@ -27,7 +27,7 @@ const (
 func (t Tidy) count() int { return t.Pairs + t.Changes + t.Opened + t.ByDay }
 
 // tidy counts what lies in the lanes.
-func (b *builder) tidy() Tidy {
+func (b tidying) tidy() Tidy {
 	var t Tidy
 	at := make([]int, 0, len(b.steps))
 	for i := range b.steps {
@@ -78,4 +78,4 @@ func (b *builder) tidy() Tidy {
 }
 
 // score is what the search goes by: what a plan costs, and a very little for how it lies.
-func (b *builder) score(cost float64) float64 { return cost + untidy*float64(b.tidy().count()) }
+func (b tidying) score(cost float64) float64 { return cost + untidy*float64(b.tidy().count()) }

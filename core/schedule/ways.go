@@ -213,7 +213,7 @@ func (c candidate) tried(p Problem, base Plan, j int) (Problem, Plan) {
 			b.one(i)
 		}
 	}
-	b.keep(before)
+	calm{b}.keep(before)
 	return q, b.plan()
 }
 
