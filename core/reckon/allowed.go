@@ -10,14 +10,14 @@ import (
 // settled and that is ruled out: no size is given of a pane that cannot stand the
 // place. It says whether the material has changed; where nothing on the list
 // stands it, or where none may be assumed, the order is withheld.
-func (r *Reckoning) allowed(k Known) (changed bool, err error) {
+func (r allowing) allowed(k Known) (changed bool, err error) {
 	if k.Material != "" {
 		return false, nil
 	}
 	if k.Duty.Windscreen {
 		r.Withheld = "a windscreen's glass is never assumed: settle it, with the mark that local law asks for"
 	}
-	n := r.need(k, 0)
+	n := carrying(r).need(k, 0)
 	closed, err := r.Material.Against(n)
 	if err != nil || len(closed) == 0 {
 		return false, err
@@ -39,7 +39,7 @@ func (r *Reckoning) allowed(k Known) (changed bool, err error) {
 }
 
 // withheld says why nothing is ordered yet although there is a size.
-func (r *Reckoning) withheld() {
+func (r allowing) withheld() {
 	if r.Family.Carried != "" && len(r.Fit.Holes) == 0 {
 		switch o := r.Fit.Opening; {
 		case o == nil:
@@ -48,7 +48,7 @@ func (r *Reckoning) withheld() {
 			r.Withheld = "the holes that carry it are not on its outline: trace it with its holes"
 		}
 	}
-	if r.unwalled && r.way().Tube() {
+	if r.unwalled && carrying(r).way().Tube() {
 		r.Withheld = "the wall of the tube is not read yet"
 	}
 }

@@ -62,7 +62,7 @@ func TestNoSizeFromWhatIsRuledOut(t *testing.T) {
 			t.Errorf("%s: order %q, withheld %q", c.name, r.Order, r.Withheld)
 		}
 		if c.settled == "" && c.without == "" {
-			if closed, err := r.Material.Against(r.need(k, 0)); err != nil || len(closed) > 0 {
+			if closed, err := r.Material.Against((carrying{&r}).need(k, 0)); err != nil || len(closed) > 0 {
 				t.Errorf("%s: reckoned with %s, which is ruled out: %v, %v", c.name, r.Material.ID, closed, err)
 			}
 		}

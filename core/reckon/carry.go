@@ -11,7 +11,7 @@ import (
 	"freshshard/core/reading"
 )
 
-func (r *Reckoning) need(k Known, room float64) pane.Need {
+func (r carrying) need(k Known, room float64) pane.Need {
 	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Read: r.Read,
 		Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(r.Chain), Load: r.load(k), Weights: k.Weights,
 		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Moves: k.Moves, Usual: r.Family.Material,
@@ -31,10 +31,10 @@ func (r *Reckoning) need(k Known, room float64) pane.Need {
 const gustSpeed = 30.0
 
 // way is the way in which the pane is held.
-func (r *Reckoning) way() *holding.Rule { return holding.Of(r.Family.Sizing) }
+func (r carrying) way() *holding.Rule { return holding.Of(r.Family.Sizing) }
 
 // load is what bends the pane.
-func (r *Reckoning) load(k Known) pane.Load {
+func (r carrying) load(k Known) pane.Load {
 	if r.way().Tube() || !r.Fit.Ready {
 		return pane.Load{}
 	}

@@ -14,7 +14,7 @@ import (
 
 // diagnose works out cause and old pane. A likely old material stands in where
 // nobody said what it was.
-func (r *Reckoning) diagnose(k *Known) error {
+func (r telling) diagnose(k *Known) error {
 	var err error
 	if r.Why, err = diagnose.WhyHeld(k.Evidence, r.Family.Sizing); err != nil {
 		return err
@@ -34,7 +34,7 @@ func (r *Reckoning) diagnose(k *Known) error {
 
 // facts are what the plan goes by; the object is as hot as it is, wherever the
 // pane stands in a pack.
-func (r *Reckoning) facts(k Known, object exposure.Exposure) plan.Facts {
+func (r telling) facts(k Known, object exposure.Exposure) plan.Facts {
 	changes := diagnose.ChangesOf(r.Chain)
 	need := make([]plan.Required, 0, len(changes))
 	for _, c := range changes {
@@ -55,7 +55,7 @@ func (r *Reckoning) facts(k Known, object exposure.Exposure) plan.Facts {
 
 // handover is what the customer is told; an object is used as hot as it is,
 // wherever the pane stands in it.
-func (r *Reckoning) handover(k Known, object exposure.Exposure) []handover.Line {
+func (r telling) handover(k Known, object exposure.Exposure) []handover.Line {
 	d := handover.Decided{Exposure: object, Carries: r.Carries, Touch: r.Touch, Chain: r.Chain, Standing: r.Plan.Customer,
 		Done: r.Road.Headline}
 	switch {
@@ -69,7 +69,7 @@ func (r *Reckoning) handover(k Known, object exposure.Exposure) []handover.Line 
 
 // peel reads the faces of a bond that let go, where somebody looked and it is
 // stuck again.
-func (r *Reckoning) peel(k Known) error {
+func (r telling) peel(k Known) error {
 	if len(k.Peel.Spots) == 0 || r.Road.How != "stick" {
 		return nil
 	}

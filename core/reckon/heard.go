@@ -13,7 +13,7 @@ import (
 
 // copied gives a pane that is copied from the old one what everybody says of its
 // size, the old pane among them.
-func (r *Reckoning) copied(k Known, p *fit.Problem) error {
+func (r hearing) copied(k Known, p *fit.Problem) error {
 	if !p.Copies() || len(k.Heard) == 0 {
 		return nil
 	}
@@ -48,7 +48,7 @@ func withOld(k Known) []witness.Said {
 // heard holds the opening against what else speaks for the size. The order goes by
 // the opening, which the pane has to fit; where the others speak against it, it is
 // said.
-func (r *Reckoning) heard(k Known, p fit.Problem) error {
+func (r hearing) heard(k Known, p fit.Problem) error {
 	if p.Copies() || !r.Road.Sized || len(k.Heard) == 0 {
 		return nil
 	}
@@ -67,7 +67,7 @@ func (r *Reckoning) heard(k Known, p fit.Problem) error {
 
 // hear keeps what they stand for, as it is shown. The opening speaks by the rule of
 // its way of holding.
-func (r *Reckoning) hear(w witness.Pane, k Known) {
+func (r hearing) hear(w witness.Pane, k Known) {
 	for _, j := range []*witness.Joined{w.Width, w.Height} {
 		if j == nil {
 			continue
@@ -84,7 +84,7 @@ func (r *Reckoning) hear(w witness.Pane, k Known) {
 
 // round is how long the outline of a pane is that is so wide and high; nil while its
 // shape is not known.
-func (r *Reckoning) round(k Known) func(w, h float64) float64 {
+func (r hearing) round(k Known) func(w, h float64) float64 {
 	if p := r.Fit.Pane; len(p) > 0 {
 		b := p.Box()
 		return func(w, h float64) float64 { return p.Perimeter() * (w + h) / (b.Width() + b.Height()) }
@@ -97,7 +97,7 @@ func (r *Reckoning) round(k Known) func(w, h float64) float64 {
 
 // heardFigures are what the witnesses stand for, loud where the opening is the one
 // that the others speak against, or where none can be named.
-func (r *Reckoning) heardFigures() []working.Figure {
+func (r hearing) heardFigures() []working.Figure {
 	if r.Heard == nil {
 		return nil
 	}

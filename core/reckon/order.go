@@ -11,9 +11,9 @@ import (
 // area is that of the glass, mm²: of a tube its wall, unrolled.
 func (r *Reckoning) area() float64 {
 	switch {
-	case r.way().Tube():
+	case (carrying{r}).way().Tube():
 		return math.Pi * math.Max(0, r.Fit.Order.W-r.Thickness) * r.Fit.Order.H
-	case r.way().Circle():
+	case (carrying{r}).way().Circle():
 		return math.Pi / 4 * r.Fit.Order.W * r.Fit.Order.H
 	case len(r.Fit.Pane) > 0:
 		return r.Fit.Pane.Area()
@@ -26,11 +26,11 @@ func (r *Reckoning) area() float64 {
 func (r *Reckoning) Outline() (p outline.Path, ok bool) {
 	var err error
 	switch {
-	case !r.Fit.Ready || r.way().Tube():
+	case !r.Fit.Ready || (carrying{r}).way().Tube():
 		return nil, false
 	case len(r.Fit.Pane) > 0:
 		return r.Fit.Pane, true
-	case r.way().Circle():
+	case (carrying{r}).way().Circle():
 		p, err = outline.Circle(r.Fit.Order.W)
 	default:
 		p, err = outline.RoundedRect(r.Fit.Order.W, r.Fit.Order.H, 0)
@@ -47,7 +47,7 @@ func (r *Reckoning) cutting() outline.Cutting {
 			" is ordered to its final size: it is never cut, drilled or ground"}
 	case r.stockTaken:
 		return outline.Cutting{Sentence: "a stock size comes as it is; nothing is cut"}
-	case r.way().Tube():
+	case (carrying{r}).way().Tube():
 		return outline.Cutting{Hand: true, Sentence: "cut square, ends ground and fire-polished or smoothed"}
 	case !ok:
 		return outline.Cutting{Sentence: "no size yet"}

@@ -32,22 +32,22 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	}
 	w, h := r.Fit.Order.W, r.Fit.Order.H
 	out = append(out, r.Material.MassFigure(r.area(), r.Thickness))
-	out = append(out, r.Material.LoadFigures(r.load(k), r.Thickness)...)
+	out = append(out, r.Material.LoadFigures(carrying{r}.load(k), r.Thickness)...)
 	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[reading.TubeOutside].Value, r.Thickness); ok &&
-		r.way().Tube() {
+		(carrying{r}).way().Tube() {
 		out = append(out, f)
 	}
-	if r.way().Tube() {
+	if (carrying{r}).way().Tube() {
 		out = append(out, bore(k.Readings[reading.TubeOutside], r.Thickness))
 	}
 	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
 		out = append(out, f)
 	}
-	if !r.way().Blocks || r.Fit.Form != "rectangle" {
+	if !(carrying{r}).way().Blocks || r.Fit.Form != "rectangle" {
 		return out
 	}
 	out = append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
-	if r.way().Points {
+	if (carrying{r}).way().Points {
 		out = append(out, setting.PointFigure(w, h, r.Family.Fixing))
 	}
 	return out

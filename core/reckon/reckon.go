@@ -165,16 +165,16 @@ func Pane(k Known) (Reckoning, error) {
 		return r, err
 	}
 	object := k.Exposure
-	if err = r.pack(&k); err != nil {
+	if err = (packing{&r}).pack(&k); err != nil {
 		return r, err
 	}
-	changed, err := r.allowed(k)
+	changed, err := allowing{&r}.allowed(k)
 	if err != nil {
 		return r, err
 	}
 	if changed && k.Stack.Here > 0 {
 		k.Exposure = object
-		if err = r.pack(&k); err != nil {
+		if err = (packing{&r}).pack(&k); err != nil {
 			return r, err
 		}
 	}
@@ -182,7 +182,7 @@ func Pane(k Known) (Reckoning, error) {
 	if err != nil {
 		return r, err
 	}
-	if err = r.copied(k, &p); err != nil {
+	if err = (hearing{&r}).copied(k, &p); err != nil {
 		return r, err
 	}
 	if err = r.stocked(k, &p); err != nil {
@@ -192,34 +192,34 @@ func Pane(k Known) (Reckoning, error) {
 	if err = r.size(k, &p); err != nil {
 		return r, err
 	}
-	if err = r.heard(k, p); err != nil {
+	if err = (hearing{&r}).heard(k, p); err != nil {
 		return r, err
 	}
 	r.unsized()
 	// A thickness that followed the loads stands in the pack, too.
 	if n := k.Stack.Here; n > 0 && k.Stack.Panes[n-1].Thickness != r.Thickness {
 		k.Exposure = object
-		if err = r.pack(&k); err != nil {
+		if err = (packing{&r}).pack(&k); err != nil {
 			return r, err
 		}
 	}
-	if err = r.diagnose(&k); err != nil {
+	if err = (telling{&r}).diagnose(&k); err != nil {
 		return r, err
 	}
-	if err = r.peel(k); err != nil {
+	if err = (telling{&r}).peel(k); err != nil {
 		return r, err
 	}
 	if k.Stage != Work {
-		if r.Choice, err = pane.Choose(r.need(k, p.Room())); err != nil {
+		if r.Choice, err = pane.Choose((carrying{&r}).need(k, p.Room())); err != nil {
 			return r, err
 		}
 	}
 	r.Touch = compat.Laid(k.Own).Ask([]string{r.Material.ID, frameOf(k, r.Family)}, sealsOf[r.Family.Seal])
 	all := r.all(k)
-	if r.Stops, err = r.stops(k, p.Room(), all); err != nil {
+	if r.Stops, err = (stopping{&r}).stops(k, p.Room(), all); err != nil {
 		return r, err
 	}
-	if r.Plan, err = plan.Build(r.Family, r.facts(k, object)); err != nil {
+	if r.Plan, err = plan.Build(r.Family, (telling{&r}).facts(k, object)); err != nil {
 		return r, err
 	}
 	if k.Stage != Work {
@@ -228,8 +228,8 @@ func Pane(k Known) (Reckoning, error) {
 			return r, err
 		}
 	}
-	r.Handover = r.handover(k, object)
-	if r.withheld(); r.Fit.Ready {
+	r.Handover = telling{&r}.handover(k, object)
+	if (allowing{&r}).withheld(); r.Fit.Ready {
 		r.OrderW, r.OrderH = length.Show(r.Fit.Order.W, k.Unit), length.Show(r.Fit.Order.H, k.Unit)
 		r.Band = length.Show(r.Fit.Band.Half, k.Unit)
 		r.GapW, r.GapH = length.Show(r.Fit.Gap.W, k.Unit), length.Show(r.Fit.Gap.H, k.Unit)
@@ -268,7 +268,7 @@ func (r *Reckoning) paneSaid() string {
 	}
 	first := r.Choice.Open[0]
 	r.First = fmt.Sprintf("%s mm %s", working.Num(first.Thickness, 1), first.Name)
-	if r.way().Tube() {
+	if (carrying{r}).way().Tube() {
 		r.First = fmt.Sprintf("%s, wall %s mm", first.Name, working.Num(first.Thickness, 1))
 	}
 	return "not settled yet; first of the choice: " + r.First
@@ -280,7 +280,7 @@ func (r *Reckoning) all(k Known) []working.Figure {
 		return append([]working.Figure{}, r.packFigures...)
 	}
 	return append(append([]working.Figure{}, r.Fit.Figures...),
-		append(r.packFigures, append(r.more(k), r.heardFigures()...)...)...)
+		append(r.packFigures, append(r.more(k), hearing{r}.heardFigures()...)...)...)
 }
 
 // figures are all numbers as they are shown, problems first, and the pane's
@@ -301,7 +301,7 @@ func (r *Reckoning) figures(k Known, all []working.Figure) {
 // pictures are the drawings of it.
 func (r *Reckoning) pictures(k Known, p fit.Problem) {
 	sc := drawing.Scene{Family: r.Family, Problem: p, Result: r.Fit, Sides: k.Sides, Pane: r.Pane, Unit: k.Unit,
-		Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: r.stack(k.Stack)}
+		Stamp: k.Stamp, Corner: k.OldPane["corner"], Stack: packing{r}.stack(k.Stack)}
 	r.Table, r.Section = drawing.Table(sc), drawing.Section(sc)
 	r.Lift = drawing.Lifted(sc)
 	if r.Road.Sized {
@@ -317,3 +317,13 @@ func (r *Reckoning) pictures(k Known, p fit.Problem) {
 var sealsOf = map[string][]string{"rubber": {"rubber"}, "run": {"rubber"}, "holes": {"rubber"}, "plate": {"rubber"},
 	"butyl": {"butyl"},
 	"lugs":  {"rubber"}}
+
+// Parts of the work on a pane, each with the reckoning that it adds to.
+type (
+	hearing  struct{ *Reckoning } // what else speaks for the size
+	carrying struct{ *Reckoning } // the loads, and how they are carried
+	packing  struct{ *Reckoning } // the pack that the pane stands in
+	allowing struct{ *Reckoning } // what may be ordered, and what is withheld
+	stopping struct{ *Reckoning } // what is beyond a limit
+	telling  struct{ *Reckoning } // causes, facts and what is handed over
+)

@@ -158,15 +158,16 @@ func TestRoundOfAPane(t *testing.T) {
 		t.Fatal(err)
 	}
 	r := Reckoning{Fit: fit.Result{Pane: circle}}
-	if f := r.round(Known{}); f == nil || !near(f(300, 300), circle.Perimeter()) || !near(f(600, 600),
+	if f := (hearing{&r}).round(Known{}); f == nil || !near(f(300, 300), circle.Perimeter()) || !near(f(600, 600),
 		2*circle.Perimeter()) {
 		t.Error("a circle is not as long round as it is")
 	}
 	r.Fit.Pane = nil
-	if r.round(Known{Shape: reading.Shape{Kind: "circle"}}) != nil {
+	if (hearing{&r}).round(Known{Shape: reading.Shape{Kind: "circle"}}) != nil {
 		t.Error("a shape that nobody read is as long round as something")
 	}
-	if f := r.round(Known{}); f == nil || !near(f(300, 200), witness.Cornered(0)(300, 200)) || !near(f(300, 200), 1000) {
+	if f := (hearing{&r}).round(Known{}); f == nil || !near(f(300, 200), witness.Cornered(0)(300, 200)) ||
+		!near(f(300, 200), 1000) {
 		t.Error("four corners are not as long round as their sides")
 	}
 }

@@ -30,10 +30,10 @@ func (r *Reckoning) size(k Known, p *fit.Problem) error {
 		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
 		return nil
 	}
-	if k.Thickness != 0 || !r.Fit.Ready || r.way().Tube() {
+	if k.Thickness != 0 || !r.Fit.Ready || (carrying{r}).way().Tube() {
 		return nil
 	}
-	t := r.Material.Carrying(r.load(k), r.Thickness, p.Room())
+	t := r.Material.Carrying(carrying{r}.load(k), r.Thickness, p.Room())
 	if t == r.Thickness {
 		return nil
 	}
@@ -49,7 +49,7 @@ func (r *Reckoning) thick(t float64) {
 	switch {
 	case r.unwalled:
 		r.Pane = r.Material.Short + ", wall not read yet"
-	case r.way().Tube():
+	case (carrying{r}).way().Tube():
 		r.Pane = r.Material.Short + ", wall " + working.Num(t, 1) + " mm"
 	default:
 		r.Pane = working.Num(t, 1) + " mm " + r.Material.Short
@@ -79,7 +79,7 @@ func (r *Reckoning) thicknessOf(k Known) float64 {
 		return k.Thickness
 	}
 	r.Assumed = true
-	if r.way().Tube() {
+	if (carrying{r}).way().Tube() {
 		if wall := wallOf(k); wall > 0 {
 			return wall
 		}
@@ -106,7 +106,7 @@ func wallOf(k Known) float64 { return math.Round(k.Readings[reading.TubeWall].Va
 // readOf is the nominal thickness of the old pane, or the wall of the old tube;
 // 0 while nobody has read it.
 func (r *Reckoning) readOf(k Known) float64 {
-	if r.way().Tube() {
+	if (carrying{r}).way().Tube() {
 		return wallOf(k)
 	}
 	if old, ok := k.Readings[reading.OldThickness]; ok {

@@ -23,7 +23,7 @@ type Packed struct {
 
 // pack solves the pack that the pane stands in. Where somebody said which of
 // them it is, everything else is then reckoned with the heat at that place.
-func (r *Reckoning) pack(k *Known) error {
+func (r packing) pack(k *Known) error {
 	st := k.Stack
 	if err := st.Check(); err != nil || len(st.Panes) == 0 {
 		return err
@@ -78,7 +78,7 @@ func inStack(err error) error {
 }
 
 // stack is the frame's own part of the pack, as the section draws it.
-func (r *Reckoning) stack(st pane.Stack) drawing.Stack {
+func (r packing) stack(st pane.Stack) drawing.Stack {
 	if r.Pack == nil {
 		return drawing.Stack{}
 	}

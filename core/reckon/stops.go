@@ -15,7 +15,7 @@ import (
 // stops are all numbers beyond their limit, the gates that are closed for the
 // settled material, and what is used and must never be. One thing that several
 // numbers say stands there once.
-func (r *Reckoning) stops(k Known, room float64, all []working.Figure) ([]prove.Stop, error) {
+func (r stopping) stops(k Known, room float64, all []working.Figure) ([]prove.Stop, error) {
 	out := []prove.Stop{}
 	worst := map[string]working.Figure{}
 	var keys []string
@@ -49,7 +49,7 @@ func (r *Reckoning) stops(k Known, room float64, all []working.Figure) ([]prove.
 		}
 	}
 	if k.Material != "" && r.Fault == nil {
-		closed, err := r.Material.Against(r.need(k, room))
+		closed, err := r.Material.Against(carrying(r).need(k, room))
 		if err != nil {
 			return out, err
 		}

@@ -94,11 +94,11 @@ func (s Standing) limits(p Problem) []int {
 // comes of it is kept where it costs less and nobody is ready behind their limit.
 func (b anew) improve(ctx context.Context, stands Plan, limits []int, o Options) Plan {
 	b.clear()
-	calm{b.builder}.keep(stands)
+	calm(b).keep(stands)
 	best := b.plan()
 	rng := rand.New(rand.NewPCG(o.Seed, 17))
 	for n := 0; n < o.tries(len(b.steps)) && ctx.Err() == nil; n++ {
-		p := mending{b.builder}.relaid(best, mending{b.builder}.some(rng, b.want(best, n)), n%2 == 0)
+		p := mending(b).relaid(best, mending(b).some(rng, b.want(best, n)), n%2 == 0)
 		if p.Cost < best.Cost-1e-9 && len(p.Left) <= len(best.Left) && inLimits(p, limits) {
 			best = p
 		}

@@ -55,7 +55,7 @@ func Replan(ctx context.Context, p Problem, before Plan, o Options) (Plan, []Mov
 
 // keep lays the steps in the order in which they were to be done, each where it was.
 func (b calm) keep(before Plan) {
-	order, _ := shifting{b.builder}.inOrder(before)
+	order, _ := shifting(b).inOrder(before)
 	b.pins()
 	b.where(before)
 	for _, i := range order {

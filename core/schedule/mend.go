@@ -93,7 +93,7 @@ func (b mending) relaid(plan Plan, out []int, ahead bool) Plan {
 			b.one(i)
 		}
 	}
-	calm{b.builder}.keep(kept)
+	calm(b).keep(kept)
 	return b.plan()
 }
 
@@ -111,7 +111,7 @@ func (b mending) stay(kept Plan, job int) {
 			soon.Steps = append(soon.Steps, d)
 		}
 	}
-	calm{b.builder}.where(soon)
+	calm(b).where(soon)
 }
 
 // lateIn are the jobs that are later beyond their promise than before, the worst first.

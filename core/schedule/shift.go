@@ -143,7 +143,7 @@ func (b shifting) inOrder(before Plan) (order []int, was []*Done) {
 			order = append(order, i)
 		}
 	}
-	for _, j := range (searching{b.builder}).starts()[0] {
+	for _, j := range searching(b).starts()[0] {
 		for _, i := range b.order[j] {
 			if was[i] == nil {
 				order = append(order, i)
