@@ -10,7 +10,7 @@ import (
 )
 
 // bends are the curves of a bent pane, one way and the other.
-func (s solver) bends() []working.Figure {
+func (s shaping) bends() []working.Figure {
 	var out []working.Figure
 	for _, d := range []struct {
 		name        string
@@ -31,7 +31,7 @@ func (s solver) bends() []working.Figure {
 }
 
 // bend is one curve, held against what a flat sheet of the pane takes.
-func (s solver) bend(way string, place reading.Place, c, h length.Reading, b outline.Bend) working.Figure {
+func (s shaping) bend(way string, place reading.Place, c, h length.Reading, b outline.Bend) working.Figure {
 	f := working.Figure{Key: "bend_" + way, Value: b.Radius, Unit: "mm", Place: string(place), Verdict: working.Warn,
 		Sentence: fmt.Sprintf("radius of the bend %s, %s mm along the curve; glass is ordered bent to it", way,
 			length.Metric(b.Girth)),

@@ -13,7 +13,7 @@ import (
 var biteSaid = map[string]string{"bite_cold": "when set", "bite_hot": "when hot", "bite_coldest": "in the coldest",
 	"rest_cold": "when set", "rest_hot": "when hot"}
 
-func (s solver) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
+func (s covering) bite(a axis, pane float64, reach length.Reading, key string, paneC, frameC float64) working.Figure {
 	rule := s.p.Rule()
 	place, what := reading.Ledge, rule.Cover.Bite
 	if what == "" {
@@ -31,7 +31,7 @@ func (s solver) bite(a axis, pane float64, reach length.Reading, key string, pan
 // rest is what a pane under brackets lies on. Brackets hold it from above; a
 // ledge that its edge barely reaches lets it fall through. Told only where it
 // is too little.
-func (s solver) rest(w, h axis, r Result) []working.Figure {
+func (s covering) rest(w, h axis, r Result) []working.Figure {
 	ledge, least, ok := s.bears()
 	if !ok {
 		return nil
@@ -43,7 +43,7 @@ func (s solver) rest(w, h axis, r Result) []working.Figure {
 		pane, frame float64
 	}{{"rest_cold", e.Room, e.Room}, {"rest_hot", e.Steady, e.FrameHot}} {
 		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
-			return s.surely(a, pane, ledge, s.p.growth(a.Widest, at.pane, at.frame))
+			return bounding{s.solver}.surely(a, pane, ledge, s.p.growth(a.Widest, at.pane, at.frame))
 		})
 		f := s.covered(a, pane, ledge, least, least, reading.Ledge, what, at.key, at.pane, at.frame)
 		if f.Verdict != working.Good {
@@ -58,11 +58,11 @@ func (s solver) rest(w, h axis, r Result) []working.Figure {
 
 // covered is how far the pane's edge lies under or on what was read, 19 times
 // in 20, against what it must have and what the trade likes.
-func (s solver) covered(a axis, pane float64, reach length.Reading, must, wish Value, place reading.Place, what,
+func (s covering) covered(a axis, pane float64, reach length.Reading, must, wish Value, place reading.Place, what,
 	key string,
 	paneC, frameC float64) working.Figure {
 	g := s.p.growth(a.Widest, paneC, frameC)
-	asRead, v := s.cover(a, pane, reach.Value, g), s.surely(a, pane, reach, g)
+	asRead, v := bounding{s.solver}.cover(a, pane, reach.Value, g), bounding{s.solver}.surely(a, pane, reach, g)
 	formula := "{r} − ({T} − {P}) / 2 − {o} − {Δ} − {u}"
 	in := []working.Input{
 		working.In("u", "what the doubts take once in 20: readings anywhere within their doubt, the cut mostly near its size",

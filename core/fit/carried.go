@@ -17,7 +17,7 @@ const bushAir = 0.5
 // carried lays the two holes that carry the pane on it, from its lower left corner,
 // and holds them against the rules for toughened glass. Without their readings it
 // does nothing: they are among those that are missing.
-func (s solver) carried(r *Result) error {
+func (s carrying) carried(r *Result) error {
 	if !s.p.Carried || !s.p.Shape.Square() {
 		return nil
 	}
@@ -62,7 +62,7 @@ func (s solver) carried(r *Result) error {
 
 // bush is the air that the bush has in its hole. One that does not go in by itself
 // is stopped: pressed in it splits the pane.
-func (s solver) bush() []working.Figure {
+func (s carrying) bush() []working.Figure {
 	hole, ok := s.p.Readings[reading.HoleAcross]
 	bush, has := s.p.Readings[reading.BushAcross]
 	if !s.p.Carried || !ok || !has {

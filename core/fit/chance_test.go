@@ -41,7 +41,7 @@ func sharesOf(t testing.TB, p Problem, size outline.Size, draws int) (in, hold, 
 	if err != nil || !ok {
 		t.Fatal(err)
 	}
-	return odds.Shares(s.sampler(w, h, draws, 0).Draw(), size)
+	return odds.Shares(doubting{s}.sampler(w, h, draws, 0).Draw(), size)
 }
 
 // An even opening against a triangular pane has a closed form: the pane goes in
@@ -94,7 +94,7 @@ func TestBestIsNeverWorseThanAGrid(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		draws := s.sampler(w, h, p.Draws, 0).Draw()
+		draws := doubting{s}.sampler(w, h, p.Draws, 0).Draw()
 		for dw := -12.0; dw <= 12; dw++ {
 			for dh := -12.0; dh <= 12; dh++ {
 				try := outline.Size{W: res.Chance.Best.W + dw*0.5, H: res.Chance.Best.H + dh*0.5}
@@ -226,7 +226,7 @@ func BenchmarkMillionDraws(b *testing.B) {
 	}
 	for b.Loop() {
 		for batch := range 122 {
-			odds.Shares(s.sampler(w, h, 8192, batch).Draw(), outline.Size{W: 263, H: 236})
+			odds.Shares(doubting{s}.sampler(w, h, 8192, batch).Draw(), outline.Size{W: 263, H: 236})
 		}
 	}
 }

@@ -21,7 +21,7 @@ const (
 
 // bodyOf is the new frame's own size along an axis, which no cutter changes: a
 // clamp-ring window comes as it is.
-func (s solver) bodyOf(a axis) (length.Reading, bool) {
+func (s ringing) bodyOf(a axis) (length.Reading, bool) {
 	if !s.p.Rule().Comes {
 		return length.Reading{}, false
 	}
@@ -35,7 +35,7 @@ func (s solver) bodyOf(a axis) (length.Reading, bool) {
 
 // bodyBand stands for the cutter's band where the frame comes as it is: the
 // doubt of what was read of it.
-func (s solver) bodyBand() (Band, bool) {
+func (s ringing) bodyBand() (Band, bool) {
 	w, ok := s.p.Readings[reading.BodyWidth]
 	h, has := s.p.Readings[reading.BodyHeight]
 	if !s.p.Rule().Comes || !ok || !has {
@@ -46,13 +46,13 @@ func (s solver) bodyBand() (Band, bool) {
 
 // asItComes says whether the new frame has been read, so that nothing of it is
 // made to size.
-func (s solver) asItComes() bool {
+func (s ringing) asItComes() bool {
 	_, ok := s.bodyBand()
 	return ok
 }
 
 // bodyFigure is the order of a frame that comes as it is.
-func (s solver) bodyFigure(a axis, r length.Reading, n note) working.Figure {
+func (s ringing) bodyFigure(a axis, r length.Reading, n note) working.Figure {
 	f := working.Figure{Key: "order_" + a.name, Value: r.Value, Unit: "mm", Verdict: working.Note, Place: string(a.Least),
 		Sentence: a.name + " of the new frame through the wall, as it comes",
 		Working: working.Of("{B}", r.Value, "mm", read("B", "new frame, as read", r.Value,
@@ -63,7 +63,7 @@ func (s solver) bodyFigure(a axis, r length.Reading, n note) working.Figure {
 
 // clampRing are the numbers of a clamp ring: its corners, its screws, its wall,
 // and whether it covers what the old one has left.
-func (s solver) clampRing(w, h axis, r Result) []working.Figure {
+func (s ringing) clampRing(w, h axis, r Result) []working.Figure {
 	var out []working.Figure
 	if f, ok := s.corner(w, h, r); ok {
 		out = append(out, f)
@@ -75,13 +75,13 @@ func (s solver) clampRing(w, h axis, r Result) []working.Figure {
 
 // corner is the gap between a rounded corner of the frame and one of the
 // cutout, along the diagonal: √2·c + (√2 − 1)·(r − R).
-func (s solver) corner(w, h axis, r Result) (working.Figure, bool) {
+func (s ringing) corner(w, h axis, r Result) (working.Figure, bool) {
 	cut, ok := s.p.Readings[reading.CutCorner]
 	body, has := s.p.Readings[reading.BodyCorner]
 	if !ok || !has {
 		return working.Figure{}, false
 	}
-	c := math.Min(s.worstGap(w, r.Order.W), s.worstGap(h, r.Order.H))
+	c := math.Min(covering{s.solver}.worstGap(w, r.Order.W), covering{s.solver}.worstGap(h, r.Order.H))
 	gap := math.Sqrt2*c + (math.Sqrt2-1)*(body.Value-body.Doubt-cut.Value-cut.Doubt)
 	f := working.Figure{Key: "corner_gap", Value: gap, Unit: "mm", Place: string(reading.CutCorner),
 		Limit:    working.Least(s.p.Limits.GoesIn.V, "mm", s.p.Limits.GoesIn.Origin),
@@ -101,7 +101,7 @@ func (s solver) corner(w, h axis, r Result) (working.Figure, bool) {
 
 // covers says whether the new flange hides the mark of the old one along an
 // axis, on its worse side: (new − old)/2 − shift.
-func (s solver) covers(a axis, flange, mark reading.Place) []working.Figure {
+func (s ringing) covers(a axis, flange, mark reading.Place) []working.Figure {
 	n, ok := s.p.Readings[flange]
 	m, has := s.p.Readings[mark]
 	if !ok || !has {
@@ -131,7 +131,7 @@ func (s solver) covers(a axis, flange, mark reading.Place) []working.Figure {
 
 // screws are the wall against what the frame takes, and the length at which a
 // screw bottoms out just when the ring is home: wall + ring − the room for its tip.
-func (s solver) screws() []working.Figure {
+func (s ringing) screws() []working.Figure {
 	thin, thick := reading.Place(""), reading.Place("")
 	for _, p := range []reading.Place{reading.DepthTop, reading.DepthRight, reading.DepthBottom, reading.DepthLeft} {
 		r, ok := s.p.Readings[p]
@@ -189,7 +189,7 @@ func (s solver) screws() []working.Figure {
 	return out
 }
 
-func (s solver) wall(key, said string, r length.Reading, p reading.Place, limit *working.Limit, v float64,
+func (s ringing) wall(key, said string, r length.Reading, p reading.Place, limit *working.Limit, v float64,
 	formula string) working.Figure {
 	f := working.Figure{Key: key, Sentence: said, Value: v, Unit: "mm", Place: string(p), Limit: limit,
 		Working: working.Of(formula, v, "mm", read("t", s.p.Info(p).Name, r.Value, r.Doubt),
@@ -200,7 +200,7 @@ func (s solver) wall(key, said string, r length.Reading, p reading.Place, limit 
 // screw holds the screws that came with the frame against the length that is
 // needed: how far they stop short of tight at the thinnest place, and how far
 // they could press the ring into the thickest.
-func (s solver) screw(r length.Reading, need, spread, wall float64, in []working.Input) []working.Figure {
+func (s ringing) screw(r length.Reading, need, spread, wall float64, in []working.Input) []working.Figure {
 	in = append([]working.Input{read("L", "screws under the head", r.Value, r.Doubt)}, in...)
 	loose, doubt := r.Value-need, 0.0
 	for _, i := range []reading.Place{reading.ScrewLength, reading.RingThick, reading.ScrewStop} {

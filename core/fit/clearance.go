@@ -10,7 +10,7 @@ import (
 
 // worstGap is the clearance on one side with the opening at its least and the
 // pane at the top of its band.
-func (s solver) worstGap(a axis, pane float64) float64 {
+func (s covering) worstGap(a axis, pane float64) float64 {
 	return (a.Low-a.skew-pane-s.band.Half)/2 - s.p.seated() - s.p.webDoubt()
 }
 
@@ -21,15 +21,16 @@ var clearanceSaid = map[string]string{
 }
 
 // freeGap is the gap on one side that there is 19 times in 20, mm.
-func (s solver) freeGap(a axis, pane, paneC, frameC float64) float64 {
-	return (s.leastLess(a)-a.skew-pane)/2 - s.p.seated() - s.p.webDoubt() + s.p.growth(a.Nominal, paneC, frameC)
+func (s covering) freeGap(a axis, pane, paneC, frameC float64) float64 {
+	return (doubting{s.solver}.leastLess(a)-a.skew-pane)/2 - s.p.seated() - s.p.webDoubt() + s.p.growth(a.Nominal, paneC,
+		frameC)
 }
 
 // clearance is the gap on one side that there is 19 times in 20, against what
 // the pane must have and what the trade likes.
-func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float64, must, wish Value) working.Figure {
+func (s covering) clearance(a axis, pane float64, key string, paneC, frameC float64, must, wish Value) working.Figure {
 	g := s.p.growth(a.Nominal, paneC, frameC)
-	asRead, seat, least := s.gap(a, pane)+g, s.p.seated()+s.p.webDoubt(), s.leastLess(a)
+	asRead, seat, least := s.gap(a, pane)+g, s.p.seated()+s.p.webDoubt(), doubting{s.solver}.leastLess(a)
 	v := s.freeGap(a, pane, paneC, frameC)
 	i := s.p.Info(a.Least)
 	f := working.Figure{
@@ -50,11 +51,11 @@ func (s solver) clearance(a axis, pane float64, key string, paneC, frameC float6
 	return judged(f, asRead, wish)
 }
 
-func (s solver) growthSaid(paneC, frameC float64) string {
+func (s covering) growthSaid(paneC, frameC float64) string {
 	return fmt.Sprintf("gap gained on one side, frame %s °C, pane %s °C", working.Num(frameC, 0), working.Num(paneC, 0))
 }
 
-func (s solver) growthFormula(a axis, paneC, frameC float64) string {
+func (s covering) growthFormula(a axis, paneC, frameC float64) string {
 	p := s.p
 	return fmt.Sprintf("Δ = (α frame × ΔT frame − α pane × ΔT pane) × L / 2 = (%s × %s − %s × %s) × "+
 		"10⁻⁶ × %s / 2 = %s mm. α: %s %s (%s), %s %s (%s), per million and kelvin.",

@@ -7,7 +7,7 @@ import (
 
 // corners is the opening in its true shape: from its sides and one diagonal
 // where that was read, else an upright trapezium from the widths and heights.
-func (s solver) corners(w, h axis) []outline.Point {
+func (s shaping) corners(w, h axis) []outline.Point {
 	side := func(a axis, p reading.Place) float64 {
 		if r, ok := s.p.Readings[p]; ok {
 			return r.Value

@@ -25,7 +25,7 @@ func crooked(mm float64) working.Verdict {
 }
 
 // shape says what the readings show of the opening itself.
-func (s solver) shape(w, h axis) []working.Figure {
+func (s shaping) shape(w, h axis) []working.Figure {
 	var out []working.Figure
 	for _, a := range []axis{w, h} {
 		if a.Read < 2 || a.Spread <= shapeWorth {

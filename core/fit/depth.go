@@ -60,7 +60,7 @@ func (p Problem) Room() float64 {
 }
 
 // depth holds the depth of the frame against what must lie in it.
-func (s solver) depth() []working.Figure {
+func (s seating) depth() []working.Figure {
 	place, ok := s.p.Shallowest()
 	if !ok {
 		return nil
@@ -86,18 +86,18 @@ func (s solver) depth() []working.Figure {
 }
 
 // inDepth is what is left of the depth at a place, mm.
-func (s solver) inDepth(place reading.Place) float64 {
+func (s seating) inDepth(place reading.Place) float64 {
 	return s.p.Readings[place].Value - s.p.Thickness - s.p.behind()
 }
 
-func (s solver) depthInputs(place reading.Place, r length.Reading) []working.Input {
+func (s seating) depthInputs(place reading.Place, r length.Reading) []working.Input {
 	return []working.Input{read("D", "least depth, "+s.p.Info(place).Name, r.Value, r.Doubt),
 		working.In("t", "thickness of the pane", s.p.Thickness, "mm", origin.Sum()),
 		working.In("k", "what lies behind it when set", s.p.behind(), "mm", origin.Custom())}
 }
 
 // flush says how a pane that nothing covers stands to the face of its frame.
-func (s solver) flush(place reading.Place) []working.Figure {
+func (s seating) flush(place reading.Place) []working.Figure {
 	v, said := s.inDepth(place), "the pane lies below the face, at the shallowest place"
 	formula := "{D} − {t} − {k}"
 	if v < 0 {
@@ -113,7 +113,7 @@ func (s solver) flush(place reading.Place) []working.Figure {
 const stackTurns = 2.0
 
 // stack holds a pack of panes and spacers against the room in its folded frame.
-func (s solver) stack(place reading.Place) []working.Figure {
+func (s seating) stack(place reading.Place) []working.Figure {
 	if s.p.Stack == 0 {
 		return nil
 	}

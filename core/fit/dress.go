@@ -12,7 +12,7 @@ import (
 // false where it comes finished. A jigsaw or a band saw wanders by about a
 // millimetre a side, a hand-run cutter by half of that; what is ordered
 // toughened comes finished. Common practice, no source.
-func (s solver) dress(r Result) (f working.Figure, ok bool) {
+func (s seating) dress(r Result) (f working.Figure, ok bool) {
 	cutter, err := s.p.Cutter.With(s.p.Own)
 	if err != nil || cutter.Dress == nil || cutter.Dress.V == 0 {
 		return f, false

@@ -13,7 +13,7 @@ import (
 )
 
 // figures are all the numbers of the answer.
-func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
+func (s telling) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	out := []working.Figure{
 		s.orderFigure(w, r.Order.W, wn), s.orderFigure(h, r.Order.H, hn),
 	}
@@ -23,14 +23,17 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	switch {
 	case s.p.Rule().Circle():
 		out = out[:1]
-	case s.asItComes():
+	case ringing{s.solver}.asItComes():
 	case s.shaped != nil:
 		out = []working.Figure{s.offsetFigure(w, h, r, wn, hn)}
 	}
 	e, l := s.p.Exposure, s.p.Limits
 	gap := func(key string, paneC, frameC float64, must, wish Value) {
-		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 { return s.freeGap(a, pane, paneC, frameC) })
-		out = append(out, s.clearance(a, pane, key, paneC, frameC, must, wish))
+		a, pane := s.worse(w, h, r, func(a axis,
+			pane float64) float64 {
+			return covering{s.solver}.freeGap(a, pane, paneC, frameC)
+		})
+		out = append(out, covering{s.solver}.clearance(a, pane, key, paneC, frameC, must, wish))
 	}
 	gap("clearance_cold", e.Room, e.Room, l.GoesIn, l.Clearance)
 	gap("clearance_hot", e.Steady, e.FrameHot, l.Binds, l.HotClearance)
@@ -40,9 +43,9 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	if reach, ok := s.reach(); ok {
 		over := func(key string, paneC, frameC float64) {
 			a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
-				return s.surely(a, pane, reach, s.p.growth(a.Widest, paneC, frameC))
+				return bounding{s.solver}.surely(a, pane, reach, s.p.growth(a.Widest, paneC, frameC))
 			})
-			out = append(out, s.bite(a, pane, reach, key, paneC, frameC))
+			out = append(out, covering{s.solver}.bite(a, pane, reach, key, paneC, frameC))
 		}
 		over("bite_cold", e.Room, e.Room)
 		over("bite_hot", e.Steady, e.FrameHot)
@@ -51,10 +54,10 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 			s.p.growth(w.Widest, e.Steady, e.FrameHot)) {
 			over("bite_coldest", e.Coldest, e.Coldest)
 		}
-		out = append(out, s.rest(w, h, r)...)
+		out = append(out, covering{s.solver}.rest(w, h, r)...)
 	}
 	if !s.p.Rule().Circle() { // says it by its roundness
-		out = append(out, s.shape(w, h)...)
+		out = append(out, shaping{s.solver}.shape(w, h)...)
 	}
 	if s.shaped != nil {
 		out = append(out, s.shaped.misfits(s.p)...)
@@ -64,23 +67,23 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	}
 	if s.p.Rule().Circle() {
 		out = append(out, s.round(w))
-		if f, ok := s.dress(r); ok {
+		if f, ok := (seating{s.solver}).dress(r); ok {
 			out = append(out, f)
 		}
 	}
 	if s.p.Rule().Comes {
-		out = append(out, s.clampRing(w, h, r)...)
+		out = append(out, ringing{s.solver}.clampRing(w, h, r)...)
 	}
-	out = append(append(out, s.holeFigures(r)...), s.bush()...)
+	out = append(append(out, s.holeFigures(r)...), carrying{s.solver}.bush()...)
 	if s.p.Rule().Rubber {
-		out = append(out, s.rubber(w, h, r)...)
+		out = append(out, seating{s.solver}.rubber(w, h, r)...)
 	}
-	out = append(out, s.bends()...)
-	out = append(out, s.depth()...)
+	out = append(out, shaping{s.solver}.bends()...)
+	out = append(out, seating{s.solver}.depth()...)
 	if s.p.Rule().Drilled && s.p.Plastic {
-		out = append(out, s.holes(r))
+		out = append(out, carrying{s.solver}.holes(r))
 	}
-	out = append(out, s.oldPane(w, h, r)...)
+	out = append(out, covering{s.solver}.oldPane(w, h, r)...)
 	if s.p.Gasket.Kind != None {
 		out = append(out, s.gasket(r))
 	}
@@ -92,7 +95,7 @@ func (s solver) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 }
 
 // holeFigures are the rules for holes that the pane would break.
-func (s solver) holeFigures(r Result) []working.Figure {
+func (s telling) holeFigures(r Result) []working.Figure {
 	var out []working.Figure
 	for i, b := range r.Broken {
 		f := working.Figure{Key: fmt.Sprintf("hole_rule_%d", i+1), Sentence: b.Sentence, Value: b.Value, Unit: "mm",
@@ -105,7 +108,7 @@ func (s solver) holeFigures(r Result) []working.Figure {
 	return out
 }
 
-func (s solver) gasket(r Result) working.Figure {
+func (s telling) gasket(r Result) working.Figure {
 	pane, _ := outline.NewRectangle(r.Order.W, r.Order.H)
 	if s.p.Gasket.Kind == Wrapped {
 		return setting.GasketFigure(pane.Perimeter(), "the pane's edge")

@@ -19,7 +19,7 @@ const often = "19 times in 20"
 // the gap that growth opens on each side. A pane that nothing fixes is pushed
 // to the other side; one that is fixed may stand a little off its middle. A
 // plate that is glued to the pane covers what it covers.
-func (s solver) cover(a axis, pane, reach, opens float64) float64 {
+func (s bounding) cover(a axis, pane, reach, opens float64) float64 {
 	slack := a.Widest - pane
 	switch {
 	case s.p.Rule().Plate:
@@ -31,7 +31,7 @@ func (s solver) cover(a axis, pane, reach, opens float64) float64 {
 }
 
 // surely is that cover as it is 19 times in 20.
-func (s solver) surely(a axis, pane float64, reach length.Reading, opens float64) float64 {
+func (s bounding) surely(a axis, pane float64, reach length.Reading, opens float64) float64 {
 	share := 0.5
 	switch {
 	case s.p.Rule().Plate:
@@ -39,17 +39,18 @@ func (s solver) surely(a axis, pane float64, reach length.Reading, opens float64
 	case s.p.Limits.Slides:
 		share = 1
 	}
-	q := s.overLess(a, spread{reach.Value, reach.Doubt}, share) + share*pane
+	q := doubting{s.solver}.overLess(a, spread{reach.Value, reach.Doubt}, share) + share*pane
 	return q - (reach.Value - share*(a.Widest-pane)) + s.cover(a, pane, reach.Value, opens)
 }
 
 // must are the largest pane that goes in and stays free, and the smallest that
 // stays, each 19 times in 20.
-func (s solver) must(a axis) note {
+func (s bounding) must(a axis) note {
 	l := s.p.Limits
 	_, hot, cold := s.p.allowance(a.Nominal)
 	need := math.Max(l.GoesIn.V, l.Binds.V-math.Min(hot, cold))
-	n := note{largest: s.leastLess(a) - a.skew - 2*(need+s.p.seated()+s.p.webDoubt()), smallest: math.Inf(-1)}
+	n := note{largest: doubting{s.solver}.leastLess(a) - a.skew - 2*(need+s.p.seated()+s.p.webDoubt()),
+		smallest: math.Inf(-1)}
 	opens := math.Max(0, math.Max(hot, cold))
 	over := func(reach length.Reading, least float64) {
 		// The smallest pane is the one whose cover is just enough: cover grows
@@ -77,7 +78,7 @@ func (s solver) must(a axis) note {
 
 // expected says whether the pane goes in, stays free and stays at the readings
 // as they are.
-func (s solver) expected(a axis, pane float64) bool {
+func (s bounding) expected(a axis, pane float64) bool {
 	_, hot, cold := s.p.allowance(a.Nominal)
 	l, gap := s.p.Limits, s.gap(a, pane)
 	ok := gap >= l.GoesIn.V && gap+math.Min(hot, cold) >= l.Binds.V

@@ -17,7 +17,7 @@ const holeOver = 1.5
 // screw: the screw starts in the middle of its hole, and the sheet may move
 // either way by its growth from the fixed point, which is its middle. The
 // farthest hole is taken to lie in a corner.
-func (s solver) holes(r Result) working.Figure {
+func (s carrying) holes(r Result) working.Figure {
 	p, e := s.p, s.p.Exposure
 	far := math.Hypot(r.Order.W, r.Order.H) / 2
 	pane, frame, when := e.Steady, e.FrameHot, "hot"

@@ -48,7 +48,7 @@ func (s *solver) liftAxis(h *axis) (bool, error) {
 	k.nominal = (k.low + k.high) / 2
 	k.sureLow = k.low + k.doubt + l.Doubt + s.band.Half
 	k.sureHigh = k.high - k.doubt - u.Doubt - s.band.Half
-	walls := s.walls(*h)
+	walls := (doubting{*s}).walls(*h)
 	// In: the upper pocket over the least between the faces, less what the cutter
 	// adds. To stay: what the lower pocket and the greatest take, as much as it is
 	// once in twenty.
@@ -111,7 +111,7 @@ func (k *lift) orderFigure(v float64, n note) working.Figure {
 
 // figures are the lift and the drop of the ordered pane.
 func (k *lift) figures() []working.Figure {
-	order, _ := k.s.order(axis{Across: reading.Across{Nominal: k.nominal}, lifted: k})
+	order, _ := bounding{k.s}.order(axis{Across: reading.Across{Nominal: k.nominal}, lifted: k})
 	head := order - k.fHigh - k.l.Value
 	air := k.f + k.u.Value - order
 	foot := working.Figure{Key: "engage_foot", Sentence: "of the pane stand in the lower pocket", Value: k.l.Value,

@@ -14,7 +14,7 @@ import (
 
 // offsetFigure is how far the pane stands inside the opening all round: the
 // one number that its size hangs on.
-func (s solver) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
+func (s telling) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 	a, n, pane := w, wn, r.Order.W
 	if h.Nominal-r.Order.H > w.Nominal-r.Order.W+1e-9 {
 		a, n, pane = h, hn, r.Order.H

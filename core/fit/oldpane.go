@@ -14,7 +14,7 @@ const oldAgrees = 3.0
 
 // oldPane compares the old pane with the answer: it may have been a wrong one.
 // One that goes in and stays as read was right, however far it is from the order.
-func (s solver) oldPane(w, h axis, r Result) []working.Figure {
+func (s covering) oldPane(w, h axis, r Result) []working.Figure {
 	var out []working.Figure
 	for _, c := range []struct {
 		place reading.Place
@@ -57,7 +57,7 @@ func (s solver) oldPane(w, h axis, r Result) []working.Figure {
 
 // right are the smallest pane that stays and the largest that goes in, at the
 // readings as they are; without a number where nothing says.
-func (s solver) right(a axis) (least, largest float64) {
+func (s covering) right(a axis) (least, largest float64) {
 	least, largest = math.Inf(-1), math.Inf(-1)
 	if a.lifted != nil {
 		return least, largest
@@ -65,7 +65,7 @@ func (s solver) right(a axis) (least, largest float64) {
 	_, hot, cold := s.p.allowance(a.Nominal)
 	opens := math.Max(0, math.Max(hot, cold))
 	over := func(reach, must float64) {
-		left := s.cover(a, a.Widest, reach, opens) - must
+		left := bounding{s.solver}.cover(a, a.Widest, reach, opens) - must
 		if !s.p.Limits.Slides {
 			left *= 2
 		}
@@ -77,5 +77,5 @@ func (s solver) right(a axis) (least, largest float64) {
 	if ledge, must, ok := s.bears(); ok {
 		over(ledge.Value, must.V)
 	}
-	return least, s.goesIn(a)
+	return least, bounding{s.solver}.goesIn(a)
 }

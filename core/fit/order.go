@@ -12,7 +12,7 @@ import (
 // keeps its bite, each at the worst: the opening at its
 // least or most, the pane at the end of the cutter's band, off the middle,
 // cold and hot.
-func (s solver) bounds(a axis) note {
+func (s bounding) bounds(a axis) note {
 	p := s.p
 	if a.lifted != nil {
 		return a.lifted.note()
@@ -42,9 +42,9 @@ func (s solver) bounds(a axis) note {
 // trade likes at the worst, as long as it keeps its bite too,
 // rounded down to what a cutter can set. Where no size keeps both it takes the
 // middle, within what goes in and stays.
-func (s solver) order(a axis) (float64, note) {
+func (s bounding) order(a axis) (float64, note) {
 	n := s.bounds(a)
-	if b, ok := s.bodyOf(a); ok {
+	if b, ok := (ringing{s.solver}).bodyOf(a); ok {
 		return b.Value, n
 	}
 	step := s.step()
@@ -82,7 +82,7 @@ func (n note) set(size, step float64) float64 {
 
 // goesIn is the largest pane that goes in and stays free at the readings as they
 // are.
-func (s solver) goesIn(a axis) float64 {
+func (s bounding) goesIn(a axis) float64 {
 	_, hot, cold := s.p.allowance(a.Nominal)
 	return a.Nominal - a.skew - 2*(math.Max(s.p.Limits.GoesIn.V, s.p.Limits.Binds.V-math.Min(hot, cold))+s.p.seated())
 }
@@ -100,7 +100,7 @@ func (n note) within(size float64) float64 {
 }
 
 // step is what a cutter sets: half a millimetre, or 1/32 in.
-func (s solver) step() float64 {
+func (s bounding) step() float64 {
 	if s.p.Unit == length.IN {
 		return length.Inch / 32
 	}

@@ -9,7 +9,7 @@ import (
 	"freshshard/core/working"
 )
 
-func (s solver) limitInputs(a axis, seat float64) []working.Input {
+func (s telling) limitInputs(a axis, seat float64) []working.Input {
 	c, _, _ := s.p.allowance(a.Nominal)
 	o := s.p.Limits.Clearance.Origin
 	name := "least edge clearance, each side"
@@ -23,7 +23,7 @@ func (s solver) limitInputs(a axis, seat float64) []working.Input {
 	}
 }
 
-func (s solver) nominalFigure(a axis) working.Figure {
+func (s telling) nominalFigure(a axis) working.Figure {
 	v := s.nominal(a)
 	i := s.p.Info(a.Least)
 	if a.lifted != nil {
@@ -41,7 +41,7 @@ func (s solver) nominalFigure(a axis) working.Figure {
 
 // drawn are the two numbers that the section shows: clearance and bite as the
 // pane is ordered, at the readings as they stand, the pane in the middle.
-func (s solver) drawn(w, h axis, r Result) []working.Figure {
+func (s telling) drawn(w, h axis, r Result) []working.Figure {
 	a, pane := w, r.Order.W
 	if r.Gap.H < r.Gap.W {
 		a, pane = h, r.Order.H
@@ -66,12 +66,12 @@ func (s solver) drawn(w, h axis, r Result) []working.Figure {
 	return out
 }
 
-func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
+func (s telling) orderFigure(a axis, v float64, n note) working.Figure {
 	if a.lifted != nil {
 		return a.lifted.orderFigure(v, n)
 	}
-	if b, ok := s.bodyOf(a); ok {
-		return s.bodyFigure(a, b, n)
+	if b, ok := (ringing{s.solver}).bodyOf(a); ok {
+		return ringing{s.solver}.bodyFigure(a, b, n)
 	}
 	if st, ok := s.stock(); ok {
 		return s.stockFigure(a, st)
@@ -99,7 +99,7 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()),
 			working.In("C", "smallest that stays in, "+often, n.must.smallest, "mm", origin.Sum()),
 			working.In("D", "largest that goes in, "+often, n.must.largest, "mm", origin.Sum()),
-			working.In("G", "largest that goes in as read", s.goesIn(a), "mm", origin.Sum()))
+			working.In("G", "largest that goes in as read", bounding{s.solver}.goesIn(a), "mm", origin.Sum()))
 		f.Working = f.Working.With("To have both as the trade likes them: read the tightest dimensions with a finer " +
 			"instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {
@@ -111,12 +111,12 @@ func (s solver) orderFigure(a axis, v float64, n note) working.Figure {
 
 // between is what is said of a size where none has both clearance and bite as
 // the trade likes them.
-func (s solver) between(a axis, v float64, n note) (working.Verdict, string) {
+func (s telling) between(a axis, v float64, n note) (working.Verdict, string) {
 	if n.must.fits {
 		return working.Note, "order this " + a.name + "; it goes in and stays, with less than the trade likes"
 	}
 	verdict := working.Stop
-	if s.expected(a, v) {
+	if (bounding{s.solver}).expected(a, v) {
 		verdict = working.Warn
 	}
 	if math.IsInf(n.must.smallest, 1) {

@@ -15,7 +15,7 @@ import (
 // the pane is the pane, and no clearance comes off. The opening was not read, so
 // nothing is said of clearance and bite, and it says so. Common practice, no
 // source.
-func (s solver) copied(r Result) (Result, error) {
+func (s copying) copied(r Result) (Result, error) {
 	p := s.p
 	var size outline.Size
 	var doubt [2]float64
@@ -78,15 +78,17 @@ func (s solver) copied(r Result) (Result, error) {
 			Working: working.Of("{P}, to what a cutter sets", v, "mm",
 				working.In("P", "the pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})
 	}
-	if err := s.carried(&r); err != nil {
+	if err := (carrying{s.solver}).carried(&r); err != nil {
 		return r, err
 	}
-	r.Figures = append(append(r.Figures, s.holeFigures(r)...), s.bush()...)
+	r.Figures = append(append(r.Figures, telling{s.solver}.holeFigures(r)...), carrying{s.solver}.bush()...)
 	if p.Gasket.Kind != None && r.Pane == nil {
-		r.Figures = append(r.Figures, s.gasket(r))
+		r.Figures = append(r.Figures, telling{s.solver}.gasket(r))
 	}
 	return r, nil
 }
 
 // nearest is a size as a cutter sets it, up or down.
-func (s solver) nearest(v float64) float64 { return math.Round(v/s.step()) * s.step() }
+func (s copying) nearest(v float64) float64 {
+	return math.Round(v/bounding{s.solver}.step()) * bounding{s.solver}.step()
+}

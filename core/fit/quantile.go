@@ -39,17 +39,17 @@ func (k kept) or(of keptOf, work func() float64) float64 {
 }
 
 // leastLess is that of an axis.
-func (s solver) leastLess(a axis) float64 {
+func (s doubting) leastLess(a axis) float64 {
 	return s.kept.or(keptOf{axis: a.name}, func() float64 { return leastLess(s.walls(a), s.band.Half) })
 }
 
 // overLess is that of an axis.
-func (s solver) overLess(a axis, over spread, share float64) float64 {
+func (s doubting) overLess(a axis, over spread, share float64) float64 {
 	return s.kept.or(keptOf{a.name, over, share}, func() float64 { return overLess(over, s.walls(a), s.band.Half, share) })
 }
 
 // walls are the readings of an axis with their doubts.
-func (s solver) walls(a axis) []spread {
+func (s doubting) walls(a axis) []spread {
 	if s.shaped != nil {
 		return []spread{{a.Nominal, a.Nominal - a.Low}}
 	}

@@ -10,7 +10,7 @@ import (
 const roundLeast = 1.0
 
 // round says how far four diameters differ.
-func (s solver) round(a axis) working.Figure {
+func (s telling) round(a axis) working.Figure {
 	f := working.Figure{Key: "out_of_round", Sentence: "out of round: the greatest diameter less the least",
 		Value: a.Spread, Unit: "mm", Place: string(a.Least),
 		Limit: working.Most(roundLeast, "mm", origin.Custom()),

@@ -21,7 +21,7 @@ const (
 )
 
 // rubber are the lengths of gasket and cord, and whether a joined gasket fits.
-func (s solver) rubber(w, h axis, r Result) []working.Figure {
+func (s seating) rubber(w, h axis, r Result) []working.Figure {
 	flange, pane := 2*(w.Nominal+h.Nominal), 2*(r.Order.W+r.Order.H)
 	if s.shaped != nil {
 		flange, pane = s.shaped.outline.Outer.Perimeter(), r.Pane.Perimeter()

@@ -17,16 +17,17 @@ import (
 const seed = 0x6c617373
 
 // chance works out the odds of the ordered size.
-func (s solver) chance(w, h axis, order outline.Size, draws int) *odds.Chance {
-	q := odds.Question{Order: order, Count: draws, Step: s.step(), Band: s.band.Half, Length: s.p.Rule().Tube(),
-		Draws: func(n, batch int) odds.Draws { return s.sampler(w, h, n, batch) },
+func (s doubting) chance(w, h axis, order outline.Size, draws int) *odds.Chance {
+	q := odds.Question{Order: order, Count: draws, Step: bounding{s.solver}.step(), Band: s.band.Half,
+		Length: s.p.Rule().Tube(),
+		Draws:  func(n, batch int) odds.Draws { return s.sampler(w, h, n, batch) },
 		Name: func(p reading.Place) string {
 			if s.shaped != nil && p.Key() != "" {
 				return "the shape's measures"
 			}
 			return s.p.Info(p).Name
 		}}
-	if s.asItComes() {
+	if (ringing{s.solver}).asItComes() {
 		q.Whole = reading.BodyWidth
 	}
 	return odds.Of(q)
@@ -55,7 +56,7 @@ const half = 0.5
 // seldomFits is the stop of a size that goes in, holds and stays free in less than half of
 // the openings that could be; false for one that does better. Where each limit is kept 19
 // times in 20 nothing is drawn: all of them are kept oftener than not.
-func (s solver) seldomFits(w, h axis, r Result) (working.Figure, bool) {
+func (s doubting) seldomFits(w, h axis, r Result) (working.Figure, bool) {
 	risky := func(f working.Figure) bool { return f.Verdict == working.Warn || f.Verdict == working.Stop }
 	if len(r.Missing) > 0 || !slices.ContainsFunc(r.Figures, risky) {
 		return working.Figure{}, false
@@ -72,8 +73,9 @@ func (s solver) seldomFits(w, h axis, r Result) (working.Figure, bool) {
 	return f.Judge(working.Stop), true
 }
 
-func (s solver) sampler(w, h axis, n, batch int) *sampler {
-	m := &sampler{s: s, axes: []axis{w, h}, n: n, cols: map[reading.Place][]float64{}, less: map[reading.Place]float64{},
+func (s doubting) sampler(w, h axis, n, batch int) *sampler {
+	m := &sampler{s: s.solver, axes: []axis{w, h}, n: n, cols: map[reading.Place][]float64{},
+		less: map[reading.Place]float64{},
 		band: 1}
 	if s.p.Rule().Circle() {
 		m.axes = m.axes[:1]
@@ -102,7 +104,7 @@ func (s solver) sampler(w, h axis, n, batch int) *sampler {
 }
 
 // uncertain lists the readings that the size hangs on.
-func (s solver) uncertain(w, h axis) []reading.Place {
+func (s doubting) uncertain(w, h axis) []reading.Place {
 	out := []reading.Place{}
 	add := func(p reading.Place) {
 		if _, ok := s.p.Readings[p]; ok {

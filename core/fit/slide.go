@@ -6,7 +6,7 @@ import "math"
 const slideStops = 4
 
 // slide is the way from the coldest over the room to the hottest.
-func (s solver) slide(w, h axis, r Result) []Stop {
+func (s doubting) slide(w, h axis, r Result) []Stop {
 	p := s.p
 	out := make([]Stop, 0, 2*slideStops+1)
 	for i := -slideStops; i <= slideStops; i++ {
@@ -28,7 +28,8 @@ func (s solver) slide(w, h axis, r Result) []Stop {
 		st.GapLow = st.Gap < limit-1e-9
 		if reach, ok := s.reach(); ok {
 			st.Bite = reach.Value - p.seated() - math.Max(r.Gap.W+gw, r.Gap.H+gh)
-			over := math.Min(s.cover(w, r.Order.W, reach.Value, gw), s.cover(h, r.Order.H, reach.Value, gh))
+			over := math.Min(bounding{s.solver}.cover(w, r.Order.W, reach.Value, gw),
+				bounding{s.solver}.cover(h, r.Order.H, reach.Value, gh))
 			st.BiteLow = over < p.Limits.Stays.V-1e-9
 		}
 		out = append(out, st)

@@ -32,11 +32,11 @@ func Solve(p Problem) (Result, error) {
 	// again: it would move the size by more than all other doubts together.
 	p.Readings = without(p.Readings, r.Odd)
 	s := solver{p: p, band: band, kept: kept{}}
-	if b, ok := s.bodyBand(); ok {
+	if b, ok := (ringing{s}).bodyBand(); ok {
 		s.band, r.Band = b, b
 	}
 	if p.Copies() {
-		return s.copied(r)
+		return copying{s}.copied(r)
 	}
 	w, h, known, err := s.axes(&r)
 	if err != nil || !known {
@@ -52,8 +52,8 @@ func Solve(p Problem) (Result, error) {
 	}
 	r.Ready = true
 	var wn, hn note
-	r.Order.W, wn = s.order(w)
-	r.Order.H, hn = s.order(h)
+	r.Order.W, wn = bounding{s}.order(w)
+	r.Order.H, hn = bounding{s}.order(h)
 	if st, ok := s.stock(); ok {
 		r.Order = st
 	}
@@ -77,17 +77,17 @@ func Solve(p Problem) (Result, error) {
 		r.HotBite = over - math.Max(r.HotGap.W, r.HotGap.H)
 	}
 	if p.Draws > 0 {
-		r.Chance = s.chance(w, h, r.Order, p.Draws)
+		r.Chance = doubting{s}.chance(w, h, r.Order, p.Draws)
 		if w.lifted == nil {
-			r.Slide = s.slide(w, h, r)
+			r.Slide = doubting{s}.slide(w, h, r)
 		}
 	}
 	s.form(&r, w, h)
-	if err := s.carried(&r); err != nil {
+	if err := (carrying{s}).carried(&r); err != nil {
 		return r, err
 	}
-	r.Figures = s.figures(w, h, r, wn, hn)
-	if f, seldom := s.seldomFits(w, h, r); seldom {
+	r.Figures = telling{s}.figures(w, h, r, wn, hn)
+	if f, seldom := (doubting{s}).seldomFits(w, h, r); seldom {
 		r.Figures = append(r.Figures, f)
 	}
 	sortFigures(r.Figures)
@@ -158,14 +158,14 @@ func (s solver) form(r *Result, w, h axis) {
 			{Key: "outside", Name: "outside", Value: r.Order.W}}
 	case s.p.Rule().Circle():
 		r.Form, r.Makes = s.p.Rule().Form, []outline.Dimension{{Key: "diameter", Name: "diameter", Value: r.Order.W}}
-	case s.asItComes():
+	case ringing{s}.asItComes():
 		r.Form, r.Makes = "window as it comes", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W},
 			{Key: "height", Name: "height", Value: r.Order.H}}
 		if c, ok := s.p.Readings[reading.BodyCorner]; ok {
 			r.Makes = append(r.Makes, outline.Dimension{Key: "radius", Name: "corner radius", Value: c.Value})
 		}
 		if s.shaped == nil {
-			r.Corners = s.corners(w, h)
+			r.Corners = shaping{s}.corners(w, h)
 		}
 	case s.shaped != nil:
 		r.Form, r.Makes = s.shaped.kind.Name, s.shaped.kind.Dimensions(r.Pane)
@@ -175,7 +175,7 @@ func (s solver) form(r *Result, w, h axis) {
 	default:
 		r.Form, r.Makes = "rectangle", []outline.Dimension{{Key: "width", Name: "width", Value: r.Order.W},
 			{Key: "height", Name: "height", Value: r.Order.H}}
-		r.Corners = s.corners(w, h)
+		r.Corners = shaping{s}.corners(w, h)
 	}
 }
 

@@ -45,6 +45,6 @@ func (s solver) stockFigure(a axis, st outline.Size) working.Figure {
 
 // made is the size that would be ordered.
 func (s solver) made(a axis) float64 {
-	v, _ := s.order(a)
+	v, _ := bounding{s}.order(a)
 	return v
 }

@@ -51,7 +51,7 @@ func (p Problem) stops() (deep, shallow reading.Place) {
 }
 
 // tubeFigures are the length and how far the tube stands in its sockets.
-func (s solver) tubeFigures(h axis, r Result) []working.Figure {
+func (s telling) tubeFigures(h axis, r Result) []working.Figure {
 	k := h.lifted
 	order := working.Figure{Key: "order_length", Sentence: "order this length; ends square and smooth", Value: r.Order.H,
 		Unit: "mm", Verdict: working.Note, Place: string(reading.Faces),

@@ -23,7 +23,7 @@ func bounded(t *testing.T, change func(*Problem)) note {
 	if err != nil || !ok {
 		t.Fatal(err)
 	}
-	return s.bounds(w)
+	return bounding{s}.bounds(w)
 }
 
 // The largest pane that goes in and the smallest that is held, and which way

@@ -18,7 +18,7 @@ const suddenSpare = 1.5
 
 // again is the sentence that flags a choice which would meet the old cause
 // again; empty when it would not. Common practice, no source.
-func (m Material) again(n Need, t float64) string {
+func (m repeating) again(n Need, t float64) string {
 	for _, by := range n.Beware {
 		if said := m.againBy(by, n, t); said != "" {
 			return said
@@ -28,7 +28,7 @@ func (m Material) again(n Need, t float64) string {
 }
 
 // againBy is the sentence for one cause.
-func (m Material) againBy(cause string, n Need, t float64) string {
+func (m repeating) againBy(cause string, n Need, t float64) string {
 	old, err := With(n.Own, n.Like)
 	known := err == nil
 	switch cause {
@@ -77,7 +77,7 @@ func (m Material) againBy(cause string, n Need, t float64) string {
 }
 
 // toughened says whether the glass breaks into dice.
-func (m Material) toughened() bool { return m.Safety && !m.Plastic && m.Plies == 0 }
+func (m repeating) toughened() bool { return m.Safety && !m.Plastic && m.Plies == 0 }
 
 // besides is what the advice adds about the best of the list: that it would
 // meet the old cause again, and how it stands to one like the old pane.

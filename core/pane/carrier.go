@@ -30,7 +30,7 @@ func Carriers(vs own.Values, l Load) []Carrier {
 	}
 	out := []Carrier{}
 	for _, m := range Laid(vs) {
-		t, carried := m.carries(l, m.Thicknesses[0], 0)
+		t, carried := bending{m}.carries(l, m.Thicknesses[0], 0)
 		ok := carried
 		c := Carrier{Material: m.ID, Name: m.Short, Edge: m.Edge, Figures: append(m.LoadFigures(l, t), m.MassFigure(area, t))}
 		for _, f := range c.Figures {
@@ -42,7 +42,7 @@ func Carriers(vs own.Values, l Load) []Carrier {
 		case carried:
 			c.Says = "the seat alone takes more than it holds: true the seat, or take a softer pane"
 		default:
-			c.Says = m.wouldDo(l, t)
+			c.Says = bending{m}.wouldDo(l, t)
 		}
 		out = append(out, c)
 	}

@@ -12,10 +12,10 @@ func TestSumsThatFailCloseTheirGate(t *testing.T) {
 		t.Fatal(err)
 	}
 	wide := Load{W: 20000, H: 500, Push: 600}
-	if _, _, ok, err := m.passes(wide, 6); ok || err == nil {
+	if _, _, ok, err := (bending{m}).passes(wide, 6); ok || err == nil {
 		t.Errorf("a side of 20 m passes: %v, %v", ok, err)
 	}
-	c := m.loadGate(Need{Load: wide, Depth: 20})
+	c := bending{m}.loadGate(Need{Load: wide, Depth: 20})
 	if c == nil || !strings.Contains(c.Sentence, "cannot be reckoned") {
 		t.Errorf("%+v", c)
 	}
@@ -32,7 +32,7 @@ func TestSumsThatFailCloseTheirGate(t *testing.T) {
 		closed        bool
 	}{{0, 4, false}, {16, 2.5, false}, {8, 4, true}, {7.9, 4, true}, {8.1, 4, false}} {
 		n := Need{Duty: Duty{Pressure: 6}, Tube: true, Outside: k.outside, Thickness: k.wall}
-		c := tube.pressureGate(n)
+		c := gating{tube}.pressureGate(n)
 		if tube.Rated && (c != nil) != k.closed {
 			t.Errorf("outside %v, wall %v: %+v", k.outside, k.wall, c)
 		}

@@ -20,11 +20,11 @@ func (m Material) LoadFigures(l Load, t float64) []working.Figure {
 		l.known = newPlates()
 	}
 	for _, a := range l.actions(m, t) {
-		if b, err := m.bend(l, a, t); err == nil {
-			out = append(out, m.stressFigure(l, a, b, t), m.bendFigure(l, a, b, t))
+		if b, err := (bending{m}).bend(l, a, t); err == nil {
+			out = append(out, bending{m}.stressFigure(l, a, b, t), bending{m}.bendFigure(l, a, b, t))
 		}
 	}
-	if f, ok := m.seatFigure(l, t); ok {
+	if f, ok := (bending{m}).seatFigure(l, t); ok {
 		out = append(out, f)
 	}
 	return out
@@ -41,7 +41,7 @@ func (m Material) MassFigure(area, thickness float64) working.Figure {
 }
 
 // ofPly are the inputs that every plate has.
-func (m Material) ofPly(t float64, more ...working.Input) []working.Input {
+func (m bending) ofPly(t float64, more ...working.Input) []working.Input {
 	return append([]working.Input{working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)),
 		working.In("ν", "Poisson's ratio", m.Nu.V, "", m.Nu.Origin.Of(m.Short)),
 		working.In("t", "thickness of a ply", m.sheet(t).T, "mm", origin.Sum())}, more...)
@@ -50,7 +50,7 @@ func (m Material) ofPly(t float64, more ...working.Input) []working.Input {
 var heldSaid = map[Held]string{"": "held all round", Three: "held on three sides", Two: "held on two sides",
 	Round: "held all round"}
 
-func (m Material) stressFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
+func (m bending) stressFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
 	left := m.roomFor(l, a, t)
 	plies, span := float64(max(1, m.Plies)), l.span()
 	s := m.sheet(t)
@@ -83,7 +83,7 @@ func (m Material) stressFigure(l Load, a action, b strength.Bent, t float64) wor
 	return f.Judge(working.Stop)
 }
 
-func (m Material) bendFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
+func (m bending) bendFigure(l Load, a action, b strength.Bent, t float64) working.Figure {
 	limit, span := m.roomFor(l, a, t).deflection, l.span()
 	said := "it may bend " + m.spanShare() + " of its span, with what is on it for good"
 	if m.deflectionLimit(l) < m.spanLimit(l) {
@@ -110,7 +110,7 @@ func (m Material) bendFigure(l Load, a action, b strength.Bent, t float64) worki
 	return f.Judge(working.Stop)
 }
 
-func (m Material) seatFigure(l Load, t float64) (working.Figure, bool) {
+func (m bending) seatFigure(l Load, t float64) (working.Figure, bool) {
 	v := m.SeatStress(l, t)
 	if v == 0 {
 		return working.Figure{}, false

@@ -88,13 +88,14 @@ type Closed struct {
 
 // gates are all that can close for a material, in the order in which they are
 // named.
-func (m Material) gates() []func(Need) *Closed {
+func (m gating) gates() []func(Need) *Closed {
 	return []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate,
-		m.pressureGate, m.guardGate, m.shapeGate, m.holeGate, m.depth, m.warpGate, m.loadGate}
+		m.pressureGate, m.guardGate, m.shapeGate, m.holeGate, m.depth, bending{m.Material}.warpGate,
+		bending{m.Material}.loadGate}
 }
 
 // gate returns the first gate that closes for the material, or nil.
-func (m Material) gate(n Need) *Closed {
+func (m gating) gate(n Need) *Closed {
 	for _, g := range m.gates() {
 		if c := g(n); c != nil {
 			return m.named(c)
@@ -103,7 +104,7 @@ func (m Material) gate(n Need) *Closed {
 	return nil
 }
 
-func (m Material) named(c *Closed) *Closed {
+func (m gating) named(c *Closed) *Closed {
 	c.Material, c.Name = m.ID, m.Short
 	c.Figure.Sentence = c.Sentence
 	return c
@@ -116,9 +117,9 @@ func (m Material) Against(n Need) ([]Closed, error) {
 	}
 	n.Load.known = newPlates()
 	var out []Closed
-	for _, g := range m.gates() {
+	for _, g := range (gating{m}).gates() {
 		if c := g(n); c != nil {
-			out = append(out, *m.named(c))
+			out = append(out, *gating{m}.named(c))
 		}
 	}
 	return out, nil
@@ -144,14 +145,14 @@ func closed(gate, sentence, unit string, in working.Input, limit *working.Limit)
 	return &Closed{Gate: gate, Sentence: sentence, Figure: f}
 }
 
-func (m Material) steady(n Need) *Closed {
+func (m gating) steady(n Need) *Closed {
 	return closed("steady", fmt.Sprintf("hot side %s °C is above the %s °C that it stands in steady use",
 		working.Num(n.Exposure.Steady, 0), working.Num(m.Steady.V, 0)),
 		"°C", working.In("T", "hot side in steady use", n.Exposure.Steady, "°C", n.Exposure.From("steady")),
 		working.Most(m.Steady.V, "°C", m.Steady.Origin.Of(m.Short)))
 }
 
-func (m Material) peak(n Need) *Closed {
+func (m gating) peak(n Need) *Closed {
 	if m.Peak == nil {
 		// What is not on file is asked for when it matters: when the job goes
 		// beyond the heat that it is known to stand for good.
@@ -174,7 +175,7 @@ func (m Material) peak(n Need) *Closed {
 // lasts is the row of the life table that is at or above a heat. Nothing is read
 // between the rows: the next hotter row is on the safe side. ok is false below the
 // first row, where the life is longer than the table says, and above the last.
-func (m Material) lasts(c float64) (row Life, ok bool) {
+func (m gating) lasts(c float64) (row Life, ok bool) {
 	if len(m.Life) == 0 || c < m.Life[0].C {
 		return row, false
 	}
@@ -189,7 +190,7 @@ func (m Material) lasts(c float64) (row Life, ok bool) {
 // life holds the hours at the steady heat, and those at a peak such as high-heat
 // cleaning, against the life table: an hour at the peak is not an hour of steady
 // use. The shares of both are summed, after Palmgren and Miner, from memory.
-func (m Material) life(n Need) *Closed {
+func (m gating) life(n Need) *Closed {
 	e := n.Exposure
 	row, hot := m.lasts(e.Steady)
 	peak, cleaned := m.lasts(e.Short)
@@ -213,7 +214,7 @@ func (m Material) life(n Need) *Closed {
 		working.Most(row.Hours, "h", m.From(row)))
 }
 
-func (m Material) sudden(n Need) *Closed {
+func (m gating) sudden(n Need) *Closed {
 	if m.Sudden == nil {
 		return nil
 	}
@@ -223,7 +224,7 @@ func (m Material) sudden(n Need) *Closed {
 		working.Most(m.Sudden.V, "K", m.Sudden.Origin.Of(m.Short)))
 }
 
-func (m Material) safetyGate(n Need) *Closed {
+func (m gating) safetyGate(n Need) *Closed {
 	if !n.Strike || m.Safety {
 		return nil
 	}
@@ -238,7 +239,7 @@ func never(gate, sentence, wants string) *Closed {
 		working.Least(1, "", origin.Custom()))
 }
 
-func (m Material) depth(n Need) *Closed {
+func (m gating) depth(n Need) *Closed {
 	if n.Depth <= 0 {
 		return nil
 	}

@@ -113,7 +113,7 @@ func (l Load) actions(m Material, t float64) []action {
 }
 
 // bend is what an action does to a pane of a thickness.
-func (m Material) bend(l Load, a action, t float64) (strength.Bent, error) {
+func (m bending) bend(l Load, a action, t float64) (strength.Bent, error) {
 	plies := float64(max(1, m.Plies))
 	a.q, a.force = a.q/plies, a.force/plies
 	return l.known.bend(l, a, m.sheet(t))
@@ -127,14 +127,14 @@ func (l Load) span() float64 { return l.Held.Span(l.W, l.H) }
 const plasticSpan = 1.0 / 25
 
 // spanLimit is how far a pane of the material may bend by its span alone, mm.
-func (m Material) spanLimit(l Load) float64 {
+func (m bending) spanLimit(l Load) float64 {
 	if m.Plastic {
 		return l.span() * plasticSpan
 	}
 	return strength.DeflectionLimit(l.span())
 }
 
-func (m Material) spanShare() string {
+func (m bending) spanShare() string {
 	if m.Plastic {
 		return "a twenty-fifth"
 	}
@@ -144,7 +144,7 @@ func (m Material) spanShare() string {
 // deflectionLimit is how far the pane may bend, mm: a share of its span, and
 // no farther than keeps its bite. A pane that bends by w is drawn in by
 // 8w²/(3·span), half of it on each side, the arc being longer than its chord.
-func (m Material) deflectionLimit(l Load) float64 {
+func (m bending) deflectionLimit(l Load) float64 {
 	limit := m.spanLimit(l)
 	if l.Spare > 0 {
 		limit = math.Min(limit, math.Sqrt(0.75*l.Spare*l.span()))
@@ -163,13 +163,13 @@ type room struct {
 // good, leave to an action. Shares are added as if all were worst at one place,
 // which is on the safe side. The rule of shares for loads of different length:
 // EN 16612, from memory.
-func (m Material) roomFor(l Load, a action, t float64) room {
+func (m bending) roomFor(l Load, a action, t float64) room {
 	may, from := m.allowable(a.lasting)
 	r := room{deflection: m.deflectionLimit(l), from: from}
 	forGood, _ := m.allowable(strength.Permanent)
 	r.taken = m.SeatStress(l, t) / forGood
 	if a.lasting != strength.Permanent {
-		for _, other := range l.actions(m, t) {
+		for _, other := range l.actions(m.Material, t) {
 			if other.lasting != strength.Permanent {
 				continue
 			}
@@ -190,8 +190,8 @@ func (m Material) roomFor(l Load, a action, t float64) room {
 // passes says whether every action leaves a thickness standing; else the action
 // that does not, with what it does. An action that cannot be reckoned leaves
 // nothing standing: its error comes with it.
-func (m Material) passes(l Load, t float64) (action, strength.Bent, bool, error) {
-	for _, a := range l.actions(m, t) {
+func (m bending) passes(l Load, t float64) (action, strength.Bent, bool, error) {
+	for _, a := range l.actions(m.Material, t) {
 		b, err := m.bend(l, a, t)
 		if err != nil {
 			return a, b, false, err
@@ -207,7 +207,7 @@ func (m Material) passes(l Load, t float64) (action, strength.Bent, bool, error)
 // that the loads leave standing; the same again where none does.
 func (m Material) Carrying(l Load, from, most float64) float64 {
 	l.known = newPlates()
-	if t, ok := m.carries(l, from, most); ok && t > 0 {
+	if t, ok := (bending{m}).carries(l, from, most); ok && t > 0 {
 		return t
 	}
 	return from
@@ -215,8 +215,8 @@ func (m Material) Carrying(l Load, from, most float64) float64 {
 
 // carries is the thinnest thickness from some on that the loads leave standing,
 // or the thickest with ok false when none does; 0 when there is none to try.
-func (m Material) carries(l Load, from, most float64) (t float64, ok bool) {
-	if len(l.actions(m, from)) == 0 {
+func (m bending) carries(l Load, from, most float64) (t float64, ok bool) {
+	if len(l.actions(m.Material, from)) == 0 {
 		return from, true
 	}
 	for _, c := range m.Thicknesses {
@@ -232,7 +232,7 @@ func (m Material) carries(l Load, from, most float64) (t float64, ok bool) {
 }
 
 // loadGate closes when no thickness carries the loads.
-func (m Material) loadGate(n Need) *Closed {
+func (m bending) loadGate(n Need) *Closed {
 	t, ok := m.carries(n.Load, m.Thicknesses[0], n.Depth)
 	if ok || t == 0 {
 		return nil
@@ -273,7 +273,7 @@ func why(err error) string {
 
 // wouldDo names the nearest thing that would work where no thickness carries
 // the loads: the largest pane of this form that does.
-func (m Material) wouldDo(l Load, t float64) string {
+func (m bending) wouldDo(l Load, t float64) string {
 	w, h, low, high := l.W, l.H, 0.0, 1.0
 	for range 7 {
 		mid := (low + high) / 2

@@ -73,12 +73,12 @@ func TestThicknessByWind(t *testing.T) {
 		if r.Material != "annealed" {
 			continue
 		}
-		b, _ := m.bend(n.Load, n.Load.actions(m, r.Thickness)[0], r.Thickness)
+		b, _ := bending{m}.bend(n.Load, n.Load.actions(m, r.Thickness)[0], r.Thickness)
 		may, _ := m.allowable(strength.Gust)
 		if b.Stress > may || b.Deflection > strength.DeflectionLimit(1400) || r.Thickness <= 3 {
 			t.Errorf("%v mm: %+v against %v", r.Thickness, b, may)
 		}
-		if t2, ok := m.carries(n.Load, 2, 0); !ok || t2 != r.Thickness {
+		if t2, ok := (bending{m}).carries(n.Load, 2, 0); !ok || t2 != r.Thickness {
 			t.Errorf("the thinnest that carries it is %v, taken %v", t2, r.Thickness)
 		}
 	}
@@ -95,8 +95,8 @@ func TestLaminatedIsReckonedByPly(t *testing.T) {
 	lam, _ := ByID("laminated")
 	one, _ := ByID("annealed")
 	l := Load{W: 900, H: 700, Wind: 30}
-	a, _ := lam.bend(l, l.actions(lam, 6)[0], 6)
-	b, _ := one.bend(l, l.actions(one, 6)[0], 6)
+	a, _ := bending{lam}.bend(l, l.actions(lam, 6)[0], 6)
+	b, _ := bending{one}.bend(l, l.actions(one, 6)[0], 6)
 	if math.Abs(a.Stress/b.Stress-2) > 1e-9 || math.Abs(a.Deflection/b.Deflection-4) > 1e-9 {
 		t.Errorf("%+v and %+v", a, b)
 	}
@@ -124,7 +124,7 @@ func TestLoadsAreMonotone(t *testing.T) {
 	m, _ := ByID("annealed")
 	last := 0.0
 	for v := 5.0; v < 60; v += 2.5 {
-		c, ok := m.carries(Load{W: 1200, H: 900, Wind: v}, 2, 0)
+		c, ok := bending{m}.carries(Load{W: 1200, H: 900, Wind: v}, 2, 0)
 		if !ok {
 			break
 		}
@@ -135,7 +135,7 @@ func TestLoadsAreMonotone(t *testing.T) {
 	}
 	shut := false
 	for w := 0.0; w < 12; w += 0.25 {
-		now := m.warpGate(roomNeed(t, Load{W: 400, H: 300, Warp: w})) != nil
+		now := bending{m}.warpGate(roomNeed(t, Load{W: 400, H: 300, Warp: w})) != nil
 		if shut && !now {
 			t.Fatalf("%v mm out of flat opens the gate again", w)
 		}

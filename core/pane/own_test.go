@@ -161,7 +161,7 @@ func TestThicknessTakesTheDepth(t *testing.T) {
 	m := must(t, "annealed") // 2, 3, 4, 5, 6, 8, 10, 12
 	for _, c := range []struct{ asked, depth, want float64 }{{6, 6, 6}, {6, 5.9, 5}, {6, 5, 5}, {6, 0, 6}, {6, 20, 6},
 		{6, 2, 2}} {
-		if got := m.thickness(Need{Thickness: c.asked, Depth: c.depth}); got != c.want {
+		if got := (ranking{m}).thickness(Need{Thickness: c.asked, Depth: c.depth}); got != c.want {
 			t.Errorf("%v mm in %v: %v, want %v", c.asked, c.depth, got, c.want)
 		}
 	}

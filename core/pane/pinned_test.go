@@ -138,7 +138,7 @@ func TestUnknownIsSaid(t *testing.T) {
 			continue
 		}
 		n.Exposure.Steady, n.Exposure.Short = m.Steady.V-5, m.Steady.V+5
-		if c := m.peak(n); c == nil || !c.Unknown {
+		if c := (gating{m}).peak(n); c == nil || !c.Unknown {
 			t.Errorf("%s: %+v", m.ID, c)
 		}
 		return

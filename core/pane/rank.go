@@ -96,11 +96,11 @@ func Choose(n Need) (Choice, error) {
 		if !n.offers(m) {
 			continue
 		}
-		if shut := m.gate(n); shut != nil {
+		if shut := (gating{m}).gate(n); shut != nil {
 			c.Closed = append(c.Closed, *shut)
 			continue
 		}
-		c.Open = append(c.Open, m.rank(n))
+		c.Open = append(c.Open, ranking{m}.rank(n))
 	}
 	sort.SliceStable(c.Open, func(i, j int) bool { return c.Open[i].Score > c.Open[j].Score })
 	c.Advice, c.Schools, c.Stands = c.advice(n), c.schools(n), c.stands(n)
@@ -155,9 +155,10 @@ const (
 	usualWeight    = 8.0
 )
 
-func (m Material) rank(n Need) Ranked {
-	r := Ranked{Asks: m.asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut, Thickness: m.thickness(n),
-		Sold: m.Sold(n.Tube, n.Read), Like: m.ID == n.Like}
+func (m ranking) rank(n Need) Ranked {
+	r := Ranked{Asks: gating{m.Material}.asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut,
+		Thickness: m.thickness(n),
+		Sold:      m.Sold(n.Tube, n.Read), Like: m.ID == n.Like}
 	for _, k := range Judgements() {
 		s := m.judge(k, n, r.Thickness)
 		r.Reasons = append(r.Reasons, Reason{Judgement: k, Name: judgements[k].name, Points: s.Points, Weight: n.weight(k),
@@ -182,18 +183,18 @@ func (m Material) rank(n Need) Ranked {
 		Verdict: working.Note,
 		Working: working.Of("("+strings.Join(terms, " + ")+") / {Σw}", r.Score, "of 10",
 			in...).With("Judgement, not physics: move the weights and see what changes.")}
-	r.Sentence, r.Again = r.sentence(n.Exposure.Steady >= hotFrom), m.again(n, r.Thickness)
+	r.Sentence, r.Again = r.sentence(n.Exposure.Steady >= hotFrom), repeating{m.Material}.again(n, r.Thickness)
 	return r
 }
 
 // thickness is the nominal one nearest to what is wanted that carries the load
 // and that the depth takes.
-func (m Material) thickness(n Need) float64 {
+func (m ranking) thickness(n Need) float64 {
 	if n.Tube { // as the old one was
 		return n.Thickness
 	}
 	t := m.Nearest(n.Thickness)
-	if c, ok := m.carries(n.Load, t, n.Depth); ok {
+	if c, ok := (bending{m.Material}).carries(n.Load, t, n.Depth); ok {
 		t = c
 	}
 	if n.Depth > 0 && t > n.Depth {
@@ -206,7 +207,7 @@ func (m Material) thickness(n Need) float64 {
 	return t
 }
 
-func (m Material) judge(k string, n Need, thickness float64) Score {
+func (m ranking) judge(k string, n Need, thickness float64) Score {
 	clamp := func(v float64) float64 { return max(0, min(10, v)) }
 	switch k {
 	case "heat":
@@ -226,7 +227,7 @@ func (m Material) judge(k string, n Need, thickness float64) Score {
 		return m.touch(n, thickness)
 	case "like":
 		old, err := With(n.Own, n.Like)
-		again := err == nil && old.again(n, thickness) != ""
+		again := err == nil && repeating{old}.again(n, thickness) != ""
 		switch {
 		case m.ID == n.Like && again:
 			return Score{0, "like the old one, which broke of this"}

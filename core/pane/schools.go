@@ -50,7 +50,7 @@ func (c Choice) schools(n Need) []School {
 			if !n.Strike {
 				continue
 			}
-			first, second = func(_ Ranked, m Material) bool { return m.toughened() },
+			first, second = func(_ Ranked, m Material) bool { return repeating{m}.toughened() },
 				func(_ Ranked, m Material) bool { return m.laminated() }
 		case "maker":
 			if !n.Maker {

@@ -25,8 +25,8 @@ func (m Material) SeatStress(l Load, t float64) float64 {
 
 // warpGate closes when the seat alone would take more than the pane may carry
 // for good.
-func (m Material) warpGate(n Need) *Closed {
-	t := m.thickness(n)
+func (m bending) warpGate(n Need) *Closed {
+	t := ranking{m.Material}.thickness(n)
 	v := m.SeatStress(n.Load, t)
 	if v == 0 {
 		return nil

@@ -68,13 +68,13 @@ func TestSealedUnit(t *testing.T) {
 			t.Errorf("%v mm: %v kg", thick, kg)
 		}
 		l := Load{W: 900, H: 700, Wind: 30}
-		a, _ := u.bend(l, l.actions(u, thick)[0], thick)
-		b, _ := one.bend(l, l.actions(one, 4)[0], 4)
+		a, _ := bending{u}.bend(l, l.actions(u, thick)[0], thick)
+		b, _ := bending{one}.bend(l, l.actions(one, 4)[0], 4)
 		if math.Abs(a.Stress/b.Stress-0.5) > 1e-9 {
 			t.Errorf("%v mm: %v against %v for a single pane", thick, a.Stress, b.Stress)
 		}
 	}
-	if u.laminated() || u.toughened() {
+	if u.laminated() || (repeating{u}).toughened() {
 		t.Error("two panes with air between are no laminated glass")
 	}
 	n := roomNeed(t, Load{})

@@ -156,11 +156,11 @@ func (st Stack) with(m Material, thickness float64) Stack {
 const touchNone = 60.0
 
 // touch judges how cool the outside of the pack is with this material in it.
-func (m Material) touch(n Need, thickness float64) Score {
+func (m ranking) touch(n Need, thickness float64) Score {
 	if n.Stack.Here == 0 {
 		return Score{10, "it stands in no pack, as far as anybody said"}
 	}
-	p, err := n.Stack.with(m, thickness).Pack(n.Own, n.Stack.Cavity, n.Room)
+	p, err := n.Stack.with(m.Material, thickness).Pack(n.Own, n.Stack.Cavity, n.Room)
 	if err != nil {
 		return Score{5, "the pack is not known"}
 	}

@@ -70,10 +70,10 @@ func (c Choice) stands(n Need) []Aspect {
 				return m.Sudden.V, true, e.Sudden > 0
 			}},
 		{Aspect{Key: "load", Name: "Load", Unit: "×", Asks: 1, Says: "what it has to carry, once"},
-			func(m Material) (float64, bool, bool) { return m.times(n) }},
+			func(m Material) (float64, bool, bool) { return ranking{m}.times(n) }},
 		{Aspect{Key: "seat", Name: "Seat", Unit: "×", Asks: 1, Says: "the warp of its seat, once"},
 			func(m Material) (float64, bool, bool) {
-				v := m.SeatStress(n.Load, m.thickness(n))
+				v := m.SeatStress(n.Load, ranking{m}.thickness(n))
 				if v == 0 {
 					return manyTimes, true, n.Load.Warp > 0
 				}
@@ -114,18 +114,18 @@ func (c Choice) stands(n Need) []Aspect {
 
 // times is how many times over a material carries its loads, in the thickness that
 // is looked at; known is false where that cannot be reckoned.
-func (m Material) times(n Need) (times float64, known, matters bool) {
-	t, _ := m.carries(n.Load, m.thickness(n), n.Depth)
+func (m ranking) times(n Need) (times float64, known, matters bool) {
+	t, _ := bending{m.Material}.carries(n.Load, m.thickness(n), n.Depth)
 	if t == 0 {
 		t = m.thickness(n)
 	}
 	times = manyTimes
-	for _, a := range n.Load.actions(m, t) {
-		b, err := m.bend(n.Load, a, t)
+	for _, a := range n.Load.actions(m.Material, t) {
+		b, err := bending{m.Material}.bend(n.Load, a, t)
 		if err != nil {
 			return 0, false, true
 		}
-		left := m.roomFor(n.Load, a, t)
+		left := bending{m.Material}.roomFor(n.Load, a, t)
 		if b.Stress > 0 {
 			matters, times = true, min(times, left.stress/b.Stress)
 		}

@@ -23,7 +23,7 @@ const (
 // laminated glass out of a windscreen, and acrylic, which breaks into sharp
 // pieces, out of road vehicles and machines; a trailer's windows may be of it.
 // Which mark is asked for the law of the place says. Common practice, no source.
-func (m Material) vehicleGate(n Need) *Closed {
+func (m gating) vehicleGate(n Need) *Closed {
 	switch {
 	case n.Duty.Windscreen && !m.laminated():
 		return never("vehicle", "a windscreen is laminated, with the mark that local law asks for; this is not", "laminated")
@@ -47,7 +47,7 @@ func (m Material) vehicleGate(n Need) *Closed {
 func (m Material) splinters() bool { return !m.Safety && !m.Plastic }
 
 // foodGate keeps splinters out of food. Common practice, no source.
-func (m Material) foodGate(n Need) *Closed {
+func (m gating) foodGate(n Need) *Closed {
 	if !n.Duty.Food || !m.splinters() {
 		return nil
 	}
@@ -59,7 +59,7 @@ const kPaPerBar = 100.0
 
 // pressureGate leaves only what can be had rated for plant under pressure, and
 // holds a tube's hoop stress against what it may carry for good.
-func (m Material) pressureGate(n Need) *Closed {
+func (m gating) pressureGate(n Need) *Closed {
 	p := n.Duty.Pressure
 	if p == 0 {
 		return nil
@@ -93,7 +93,7 @@ const guard = "polycarbonate"
 
 // guardGate keeps a guard what it was: glass of any kind lets through what polycarbonate
 // catches. Common practice, no source; the machine's maker and its rules come first.
-func (m Material) guardGate(n Need) *Closed {
+func (m gating) guardGate(n Need) *Closed {
 	if n.Like != guard || m.ID == guard || m.Other || n.Moves != Machine && !n.Strike {
 		return nil
 	}
@@ -103,7 +103,7 @@ func (m Material) guardGate(n Need) *Closed {
 
 // shapeGate asks whether it can be had as a tube, or bent. Common practice, no
 // source.
-func (m Material) shapeGate(n Need) *Closed {
+func (m gating) shapeGate(n Need) *Closed {
 	switch {
 	case n.Like == mirror && m.ID != mirror:
 		return never("shape", "it is no mirror, and the old one was", "a mirror")
@@ -120,11 +120,11 @@ func (m Material) shapeGate(n Need) *Closed {
 
 // holeGate holds the holes of the pane against the rules for glass that is
 // toughened after they are made.
-func (m Material) holeGate(n Need) *Closed {
+func (m gating) holeGate(n Need) *Closed {
 	if n.Outline == nil || m.Cut != "order" || m.Plies > 0 {
 		return nil
 	}
-	t := m.thickness(n)
+	t := ranking{m.Material}.thickness(n)
 	for _, b := range n.Outline.HoleRules(t) {
 		return closed("hole", fmt.Sprintf("%s of %s mm before it is toughened", b.Sentence, working.Num(t, 1)), "mm",
 			working.In("d", "as drawn", b.Value, "mm", origin.Read("")), working.Least(b.Limit, "mm", origin.Std("EN 12150-1")))
@@ -138,7 +138,7 @@ const warmPlastic = 60.0
 // asks is what has to be looked up before the material is ordered for its use.
 // The program says what to look for, never that something is allowed. Common
 // practice, no source.
-func (m Material) asks(n Need) []string {
+func (m gating) asks(n Need) []string {
 	out := []string{}
 	vehicle := n.Vehicle || n.Duty.Windscreen && !n.Boat
 	switch {

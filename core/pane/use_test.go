@@ -192,7 +192,7 @@ func TestSchools(t *testing.T) {
 func TestHeldAndLoads(t *testing.T) {
 	m, _ := ByID("annealed")
 	thin := func(l Load) float64 {
-		c, _ := m.carries(l, 2, 0)
+		c, _ := bending{m}.carries(l, 2, 0)
 		return c
 	}
 	for _, l := range []Load{{W: 700, H: 500, Push: 500}, {W: 700, H: 500, Even: 1}, {W: 700, H: 500, Wind: 35},
@@ -239,22 +239,22 @@ func TestLoadsAddUp(t *testing.T) {
 		var standing strength.Bent
 		ok := true
 		all := l.actions(m, thick)
-		if b, err := m.bend(l, all[len(all)-1], thick); err == nil && all[len(all)-1].key == "standing" {
+		if b, err := (bending{m}).bend(l, all[len(all)-1], thick); err == nil && all[len(all)-1].key == "standing" {
 			standing = b
 		}
-		ok = seat+standing.Stress/forGood <= 1 && standing.Deflection <= m.deflectionLimit(l)
+		ok = seat+standing.Stress/forGood <= 1 && standing.Deflection <= bending{m}.deflectionLimit(l)
 		for _, a := range all {
 			if a.key == "standing" {
 				continue
 			}
-			b, err := m.bend(l, a, thick)
+			b, err := bending{m}.bend(l, a, thick)
 			if err != nil {
 				t.Fatal(err)
 			}
 			ok = ok && b.Stress/short+seat+standing.Stress/forGood <= 1 &&
-				b.Deflection+standing.Deflection <= m.deflectionLimit(l)
+				b.Deflection+standing.Deflection <= bending{m}.deflectionLimit(l)
 		}
-		if _, _, got, _ := m.passes(l, thick); got != ok {
+		if _, _, got, _ := (bending{m}).passes(l, thick); got != ok {
 			t.Fatalf("%v mm under %+v: passes %v, by the shares %v", thick, l, got, ok)
 		}
 	}
@@ -302,16 +302,16 @@ func TestNearestThatWorks(t *testing.T) {
 // draws 0.44 mm out of each bite.
 func TestDeflectionKeepsTheBite(t *testing.T) {
 	l := Load{W: 1200, H: 2000}
-	if (Material{}).deflectionLimit(l) != 20 {
-		t.Errorf("%v", (Material{}).deflectionLimit(l))
+	if (bending{Material{}}).deflectionLimit(l) != 20 {
+		t.Errorf("%v", bending{Material{}}.deflectionLimit(l))
 	}
 	l.Spare = 4.0 * 100 / (3 * 1200) // drawn in when it bends by 10
-	if math.Abs((Material{}).deflectionLimit(l)-10) > 1e-9 {
-		t.Errorf("%v", (Material{}).deflectionLimit(l))
+	if math.Abs((bending{Material{}}).deflectionLimit(l)-10) > 1e-9 {
+		t.Errorf("%v", bending{Material{}}.deflectionLimit(l))
 	}
 	l.Spare = 5
-	if (Material{}).deflectionLimit(l) != 20 {
-		t.Errorf("a wide bite: %v", (Material{}).deflectionLimit(l))
+	if (bending{Material{}}).deflectionLimit(l) != 20 {
+		t.Errorf("a wide bite: %v", bending{Material{}}.deflectionLimit(l))
 	}
 }
 
@@ -324,9 +324,9 @@ func TestPlatesAreKept(t *testing.T) {
 			for _, thick := range []float64{4, 6, 10} {
 				l := Load{W: 600, H: 450, Held: held, Wind: 30, Push: 400}
 				for _, a := range l.actions(m, thick) {
-					alone, err := m.bend(l, a, thick)
+					alone, err := bending{m}.bend(l, a, thick)
 					l.known = p
-					kept, err2 := m.bend(l, a, thick)
+					kept, err2 := bending{m}.bend(l, a, thick)
 					l.known = nil
 					if err != nil || err2 != nil || alone != kept || alone.Stress <= 0 {
 						t.Fatalf("%s %s %v: %+v and %+v", held, id, thick, alone, kept)
@@ -489,7 +489,7 @@ func TestWordsOnHeat(t *testing.T) {
 		}
 		n := Need{Thickness: 4}
 		n.Exposure.Steady, n.Exposure.Cleaning = c.steady, c.cleaning
-		got := strings.Join(m.asks(n), " ")
+		got := strings.Join(gating{m}.asks(n), " ")
 		if c.says == "" && (strings.Contains(got, "plastic softens") || strings.Contains(got, "cleans itself")) ||
 			!strings.Contains(got, c.says) {
 			t.Errorf("%s: %q", c.name, got)

@@ -104,7 +104,7 @@ func TestGateVerdicts(t *testing.T) {
 		{"no tube of it", tough, Need{Tube: true}, "shape", "not to be had as a tube"},
 		{"no mirror", annealed, Need{Like: mirror}, "shape", "it is no mirror"},
 	} {
-		got := c.m.gate(c.n)
+		got := gating{c.m}.gate(c.n)
 		switch {
 		case c.gate == "" && got != nil:
 			t.Errorf("%s: closed by %s: %s", c.name, got.Gate, got.Sentence)
@@ -140,7 +140,7 @@ func TestAllowable(t *testing.T) {
 func TestCarriesToItsLimit(t *testing.T) {
 	m := must(t, "annealed")
 	l := Load{W: 600, H: 600, Even: 1}
-	b, err := m.bend(l, l.actions(m, 6)[0], 6)
+	b, err := bending{m}.bend(l, l.actions(m, 6)[0], 6)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -151,7 +151,7 @@ func TestCarriesToItsLimit(t *testing.T) {
 		ok    bool
 	}{{0.999, true}, {1.001, false}} {
 		l.Even = at * c.share
-		if _, _, ok, err := m.passes(l, 6); ok != c.ok || err != nil {
+		if _, _, ok, err := (bending{m}).passes(l, 6); ok != c.ok || err != nil {
 			t.Errorf("at %v of its stress: %v, %v", c.share, ok, err)
 		}
 	}
@@ -213,7 +213,7 @@ func TestHeatComesFirst(t *testing.T) {
 		n := roomNeed(t, Load{})
 		n.Exposure.Steady, n.Exposure.Short, n.Usual = at, at, "glass-ceramic"
 		n.Weights = map[string]float64{"heat": 0.1, "usual": 9}
-		r := m.rank(n)
+		r := ranking{m}.rank(n)
 		want := fmt.Sprintf("%.0f °C left to its steady limit of %.0f °C", m.Steady.V-at, m.Steady.V)
 		if got := strings.HasPrefix(r.Sentence, want); got != first {
 			t.Errorf("at %v °C: %q", at, r.Sentence)
@@ -354,7 +354,7 @@ func TestWhatItCarriesForGood(t *testing.T) {
 		// A seat out of flat by w: σ = E·t·w/(W·H)/(2(1 + ν)).
 		w := c.share * may * 2 * (1 + 0.2) * 400 * 500 / (64000 * 4)
 		seat := Load{W: 400, H: 500, Warp: w}
-		f, ok = m.seatFigure(seat, 4)
+		f, ok = bending{m}.seatFigure(seat, 4)
 		if !ok || f.Verdict != c.want || math.Abs(f.Value-c.share*may) > 1e-9 || f.Place != "seat_warp" ||
 			!strings.Contains(f.Sentence, "for good when it is pressed onto the warped seat") {
 			t.Errorf("a seat at %v of what it holds: %v, %+v", c.share, ok, f)
@@ -369,7 +369,7 @@ func TestWhatItCarriesForGood(t *testing.T) {
 	if f, ok := m.HoopFigure(Duty{Pressure: 1}, 13, 0); ok {
 		t.Errorf("a tube without a wall: %+v", f)
 	}
-	if f, ok := m.seatFigure(Load{W: 400, H: 500}, 4); ok {
+	if f, ok := (bending{m}).seatFigure(Load{W: 400, H: 500}, 4); ok {
 		t.Errorf("a flat seat: %+v", f)
 	}
 	// 2230 kg/m³ × 0.2 m² × 4 mm, by hand 1.784 kg, and the working says so.
@@ -420,7 +420,7 @@ func TestSuddenOfAnUnknownPane(t *testing.T) {
 		n.Like, n.Exposure.Sudden = like, 0
 		old, err := ByID(like)
 		want := err == nil && old.Sudden != nil && m.Sudden.V <= old.Sudden.V
-		if got := m.againBy("sudden", n, 4); (got != "") != want {
+		if got := (repeating{m}).againBy("sudden", n, 4); (got != "") != want {
 			t.Errorf("after %q: %q", like, got)
 		}
 	}
@@ -457,7 +457,7 @@ func TestSpareForASuddenChange(t *testing.T) {
 	for spare, flagged := range map[float64]bool{1.49: true, 1.5: false, 1.51: false} {
 		n := roomNeed(t, Load{})
 		n.Exposure.Sudden = m.Sudden.V / spare
-		if got := m.againBy("sudden", n, 4); (got != "") != flagged {
+		if got := (repeating{m}).againBy("sudden", n, 4); (got != "") != flagged {
 			t.Errorf("%v times what may come: %q", spare, got)
 		}
 	}
@@ -474,7 +474,7 @@ func TestHalfForTheSeat(t *testing.T) {
 	at := m.SeatStress(Load{W: 400, H: 300, Warp: 0.1}, 4) / 0.1
 	for share, flagged := range map[float64]bool{0.49: false, 0.51: true, 0.6: true} {
 		n := roomNeed(t, Load{W: 400, H: 300, Warp: share * may / at})
-		if got := m.againBy("seat", n, 4); (got != "") != flagged {
+		if got := (repeating{m}).againBy("seat", n, 4); (got != "") != flagged {
 			t.Errorf("%v of what it holds: %q", share, got)
 		}
 	}

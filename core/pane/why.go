@@ -20,7 +20,7 @@ func (c Choice) Why(aspect, material string) ([]working.Figure, error) {
 	}
 	n := c.need
 	n.Load.known = newPlates()
-	e, t := n.Exposure, m.thickness(n)
+	e, t := n.Exposure, ranking{m}.thickness(n)
 	from := func(o catalogue.From) origin.Origin { return o.Of(m.Short) }
 	switch aspect {
 	case "steady":
@@ -40,9 +40,9 @@ func (c Choice) Why(aspect, material string) ([]working.Figure, error) {
 		}
 		return stood("sudden", "of a sudden change", m.Sudden.V, from(m.Sudden.Origin), e.Sudden, e.From("sudden"), "K"), nil
 	case "load":
-		return append([]working.Figure{m.timesFigure(n)}, m.LoadFigures(n.Load, t)...), nil
+		return append([]working.Figure{ranking{m}.timesFigure(n)}, m.LoadFigures(n.Load, t)...), nil
 	case "seat":
-		f, ok := m.seatFigure(n.Load, t)
+		f, ok := bending{m}.seatFigure(n.Load, t)
 		if !ok {
 			return []working.Figure{{Key: "stands_seat", Text: "flat", Verdict: working.Good,
 				Sentence: "the seat is, as far as anybody read", Working: working.Of("{w}", n.Load.Warp, "mm",
@@ -92,8 +92,8 @@ func times(key, what string, takes, may float64, from origin.Origin) working.Fig
 }
 
 // timesFigure is the least of what is left over all loads, of stress and of bending.
-func (m Material) timesFigure(n Need) working.Figure {
-	t, _ := m.carries(n.Load, m.thickness(n), n.Depth)
+func (m ranking) timesFigure(n Need) working.Figure {
+	t, _ := bending{m.Material}.carries(n.Load, m.thickness(n), n.Depth)
 	if t == 0 {
 		t = m.thickness(n)
 	}
@@ -115,12 +115,12 @@ func (m Material) timesFigure(n Need) working.Figure {
 		in = append(in, working.In(a, "may be, "+what, may, unit, from),
 			working.In(b, "is, "+what, takes, unit, origin.Sum()))
 	}
-	for _, a := range n.Load.actions(m, t) {
-		b, err := m.bend(n.Load, a, t)
+	for _, a := range n.Load.actions(m.Material, t) {
+		b, err := bending{m.Material}.bend(n.Load, a, t)
 		if err != nil {
 			continue
 		}
-		left := m.roomFor(n.Load, a, t)
+		left := bending{m.Material}.roomFor(n.Load, a, t)
 		if b.Stress > 0 {
 			add("stress "+a.said, "MPa", left.stress, b.Stress, left.from)
 		}
