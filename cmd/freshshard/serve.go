@@ -102,11 +102,7 @@ func (s *settings) where(f *flag.FlagSet) {
 // run brings everything up, serves until the context ends, and takes it down
 // in order. The port is taken first: the usual mistake costs no waiting.
 func (s *settings) run(ctx context.Context) error {
-	level := slog.LevelInfo
-	if s.quiet {
-		level = slog.LevelWarn
-	}
-	slog.SetDefault(slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: level})))
+	s.log()
 	l, err := net.Listen("tcp", s.addr)
 	if err != nil {
 		return fmt.Errorf("%s cannot be used (%w): another program may be there; end it, or choose another port with --addr",
@@ -140,20 +136,13 @@ func (s *settings) run(ctx context.Context) error {
 	defer end()
 	broke := make(chan error, 1)
 	beside.Go(func() {
-		if err := fill.run(ctx, sh); err != nil {
+		done, err := s.fillWith(ctx, fill, sh, suppliers)
+		if err != nil {
 			broke <- err
 			end()
 			return
 		}
-		if s.fill {
-			done, err := demo.StandIns(ctx, sh, suppliers)
-			if err != nil {
-				broke <- err
-				end()
-				return
-			}
-			beside.Go(done)
-		}
+		beside.Go(done)
 		// Nothing else is at the tables while they are filled.
 		beside.Go(func() { tidy(ctx, sh) })
 		keeper.Run(ctx)
@@ -169,6 +158,27 @@ func (s *settings) run(ctx context.Context) error {
 	default:
 		return nil
 	}
+}
+
+// log writes what happens to standard error, or only what went wrong.
+func (s *settings) log() {
+	level := slog.LevelInfo
+	if s.quiet {
+		level = slog.LevelWarn
+	}
+	slog.SetDefault(slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: level})))
+}
+
+// fillWith fills the demo and starts the suppliers that answer by themselves; done returns when
+// they have ended.
+func (s *settings) fillWith(ctx context.Context, fill *filling, sh *shop.Shop, suppliers string) (done func(), err error) {
+	if err := fill.run(ctx, sh); err != nil {
+		return nil, err
+	}
+	if !s.fill {
+		return func() {}, nil
+	}
+	return demo.StandIns(ctx, sh, suppliers)
 }
 
 // database gives the address of the database and what takes it down again. One

@@ -29,18 +29,6 @@ func run(a Adhesive, since time.Time, air []Air, targets []target) way {
 		}
 		w.curve = append(w.curve, p)
 	}
-	cross := func(to []*time.Time, i int, before, now, want float64, t time.Time) bool {
-		if to[i] != nil || now < want {
-			return false
-		}
-		at := t
-		if now > before {
-			at = t.Add(time.Duration((want - before) / (now - before) * float64(step)))
-		}
-		at = at.Round(time.Second)
-		to[i] = &at
-		return true
-	}
 	note(since)
 	for t := since; t.Sub(since) < horizon; t = t.Add(step) {
 		here, sure := at(air, after, t.Add(step/2))
@@ -78,6 +66,21 @@ func run(a Adhesive, since time.Time, air []Air, targets []target) way {
 	}
 	w.curve = thinned(w.curve, w.slow[1])
 	return w
+}
+
+// cross notes the moment at which target i is reached, once: within the step that begins at t,
+// in which the progress goes from before to now. It says whether it was reached in this step.
+func cross(reached []*time.Time, i int, before, now, want float64, t time.Time) bool {
+	if reached[i] != nil || now < want {
+		return false
+	}
+	at := t
+	if now > before {
+		at = t.Add(time.Duration((want - before) / (now - before) * float64(step)))
+	}
+	at = at.Round(time.Second)
+	reached[i] = &at
+	return true
 }
 
 // thinned leaves what lies up to a third behind Ready, and of that not too many points.

@@ -61,21 +61,7 @@ const metBonus = 1 << 20
 
 // nextJoin finds two blocks to join.
 func (b *builder) nextJoin(bs []*block, r *rand.Rand) (i, k int, joined *block) {
-	units, kerf, least := b.units, b.kerf, b.least
-	if b.saw {
-		least = 0
-	}
-	sides := make([]side, 0, 2*len(bs))
-	for n, b := range bs {
-		if min(b.w, b.h) < least { // nothing snaps off beside it
-			continue
-		}
-		sides = append(sides, side{b.w, n, false})
-		if b.h != b.w || !b.turn {
-			sides = append(sides, side{b.h, n, true})
-		}
-	}
-	slices.SortFunc(sides, func(a, b side) int { return a.long - b.long })
+	units, kerf, sides := b.units, b.kerf, b.sides(bs)
 	fewest, seen := int(^uint(0)>>1), 0
 	met := func(j *block, high bool) bool {
 		long := j.h
@@ -123,6 +109,26 @@ func (b *builder) nextJoin(bs []*block, r *rand.Rand) (i, k int, joined *block) 
 		from = to
 	}
 	return i, k, joined
+}
+
+// sides are the sides of the blocks along which two can be joined, the shortest first.
+func (b *builder) sides(bs []*block) []side {
+	least := b.least
+	if b.saw {
+		least = 0
+	}
+	out := make([]side, 0, 2*len(bs))
+	for n, b := range bs {
+		if min(b.w, b.h) < least { // nothing snaps off beside it
+			continue
+		}
+		out = append(out, side{b.w, n, false})
+		if b.h != b.w || !b.turn {
+			out = append(out, side{b.h, n, true})
+		}
+	}
+	slices.SortFunc(out, func(a, b side) int { return a.long - b.long })
+	return out
 }
 
 // join lays two blocks side by side along their alike sides; nil where one would have

@@ -32,19 +32,10 @@ func VerifyBars(t BarTask, p BarPlan) []Broken {
 			continue
 		}
 		copies[name] = true
-		at := t.Ends
-		for k, id := range c.Cuts {
-			w, ok := wants[id]
-			if !ok {
-				say(i, "%q was never wanted", id)
-				continue
-			}
+		for _, id := range c.Cuts {
 			got[id]++
-			if at += w.Length + t.Dress; c.At[k] < at-0.05-near || c.At[k] > at+0.05+near {
-				say(i, "%q ends at %g mm, and is cut at %g", id, at, c.At[k])
-			}
-			at = c.At[k] + t.Kerf
 		}
+		at := verifyCuts(t, c, wants, func(format string, args ...any) { say(i, format, args...) })
 		if end := at - t.Kerf; end > b.Length-t.Ends+0.05+near {
 			say(i, "the stretches of %q end at %g of %g mm", c.Bar, end, b.Length-t.Ends)
 		}
@@ -69,4 +60,22 @@ func VerifyBars(t BarTask, p BarPlan) []Broken {
 		}
 	}
 	return out
+}
+
+// verifyCuts holds each cut of a bar against what is wanted, and returns where the next one would
+// begin, mm.
+func verifyCuts(t BarTask, c BarCut, wants map[string]Stretch, say func(format string, args ...any)) float64 {
+	at := t.Ends
+	for k, id := range c.Cuts {
+		w, ok := wants[id]
+		if !ok {
+			say("%q was never wanted", id)
+			continue
+		}
+		if at += w.Length + t.Dress; c.At[k] < at-0.05-near || c.At[k] > at+0.05+near {
+			say("%q ends at %g mm, and is cut at %g", id, at, c.At[k])
+		}
+		at = c.At[k] + t.Kerf
+	}
+	return at
 }

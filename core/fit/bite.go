@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"math"
 	"strings"
 
 	"freshshard/core/length"
@@ -85,4 +86,29 @@ func (s covering) covered(a axis, pane float64, reach length.Reading, must, wish
 		Working: working.Of(formula, v, "mm", in...).With(s.growthFormula(a, paneC, frameC)),
 	}
 	return judged(f, asRead, wish)
+}
+
+// bites are what the pane is held by when set, hot and in the coldest, and how it rests; none
+// where nothing covers it.
+func (s covering) bites(w, h axis, r Result) []working.Figure {
+	reach, ok := s.reach()
+	if !ok {
+		return nil
+	}
+	e := s.p.Exposure
+	var out []working.Figure
+	over := func(key string, paneC, frameC float64) {
+		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
+			return bounding{s.solver}.surely(a, pane, reach, s.p.growth(a.Widest, paneC, frameC))
+		})
+		out = append(out, s.bite(a, pane, reach, key, paneC, frameC))
+	}
+	over("bite_cold", e.Room, e.Room)
+	over("bite_hot", e.Steady, e.FrameHot)
+	// What shrinks more than its frame draws back in the cold.
+	if e.Coldest < e.Room &&
+		s.p.growth(w.Widest, e.Coldest, e.Coldest) > math.Max(0, s.p.growth(w.Widest, e.Steady, e.FrameHot)) {
+		over("bite_coldest", e.Coldest, e.Coldest)
+	}
+	return append(out, s.rest(w, h, r)...)
 }

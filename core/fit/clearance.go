@@ -64,3 +64,19 @@ func (s covering) growthFormula(a axis, paneC, frameC float64) string {
 		working.Num(a.Nominal, 1), working.Num(p.growth(a.Nominal, paneC, frameC), 2),
 		p.Frame.Name, working.Num(p.Frame.Alpha, 2), p.Frame.Origin, p.Pane.Name, working.Num(p.Pane.Alpha, 2), p.Pane.Origin)
 }
+
+// gaps are the edge clearances when set, hot and in the coldest.
+func (s covering) gaps(w, h axis, r Result) []working.Figure {
+	e, l := s.p.Exposure, s.p.Limits
+	var out []working.Figure
+	gap := func(key string, paneC, frameC float64, must, wish Value) {
+		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 { return s.freeGap(a, pane, paneC, frameC) })
+		out = append(out, s.clearance(a, pane, key, paneC, frameC, must, wish))
+	}
+	gap("clearance_cold", e.Room, e.Room, l.GoesIn, l.Clearance)
+	gap("clearance_hot", e.Steady, e.FrameHot, l.Binds, l.HotClearance)
+	if e.Coldest < e.Room {
+		gap("clearance_coldest", e.Coldest, e.Coldest, l.Binds, l.HotClearance)
+	}
+	return out
+}

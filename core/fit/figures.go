@@ -27,35 +27,7 @@ func (s telling) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	case s.shaped != nil:
 		out = []working.Figure{s.offsetFigure(w, h, r, wn, hn)}
 	}
-	e, l := s.p.Exposure, s.p.Limits
-	gap := func(key string, paneC, frameC float64, must, wish Value) {
-		a, pane := s.worse(w, h, r, func(a axis,
-			pane float64) float64 {
-			return covering{s.solver}.freeGap(a, pane, paneC, frameC)
-		})
-		out = append(out, covering{s.solver}.clearance(a, pane, key, paneC, frameC, must, wish))
-	}
-	gap("clearance_cold", e.Room, e.Room, l.GoesIn, l.Clearance)
-	gap("clearance_hot", e.Steady, e.FrameHot, l.Binds, l.HotClearance)
-	if e.Coldest < e.Room {
-		gap("clearance_coldest", e.Coldest, e.Coldest, l.Binds, l.HotClearance)
-	}
-	if reach, ok := s.reach(); ok {
-		over := func(key string, paneC, frameC float64) {
-			a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
-				return bounding{s.solver}.surely(a, pane, reach, s.p.growth(a.Widest, paneC, frameC))
-			})
-			out = append(out, covering{s.solver}.bite(a, pane, reach, key, paneC, frameC))
-		}
-		over("bite_cold", e.Room, e.Room)
-		over("bite_hot", e.Steady, e.FrameHot)
-		// What shrinks more than its frame draws back in the cold.
-		if e.Coldest < e.Room && s.p.growth(w.Widest, e.Coldest, e.Coldest) > math.Max(0,
-			s.p.growth(w.Widest, e.Steady, e.FrameHot)) {
-			over("bite_coldest", e.Coldest, e.Coldest)
-		}
-		out = append(out, covering{s.solver}.rest(w, h, r)...)
-	}
+	out = append(append(out, covering{s.solver}.gaps(w, h, r)...), covering{s.solver}.bites(w, h, r)...)
 	if !s.p.Rule().Circle() { // says it by its roundness
 		out = append(out, shaping{s.solver}.shape(w, h)...)
 	}

@@ -17,27 +17,13 @@ import (
 // source.
 func (s copying) copied(r Result) (Result, error) {
 	p := s.p
-	var size outline.Size
-	var doubt [2]float64
-	who := [2]string{"copied from the old pane", "copied from the old pane"}
-	place := [2]reading.Place{reading.OldWidth, reading.OldHeight}
+	old, place := oldPane{who: [2]string{copiedFrom, copiedFrom}}, oldPlaces
 	if p.Shape.Square() {
-		for i, said := range []*reading.Spoken{p.Said.Width, p.Said.Height} {
-			old, ok := p.Readings[place[i]]
-			v := old.Value
-			doubt[i] = old.Doubt
-			if said != nil {
-				ok, v, doubt[i], who[i] = true, said.Size, said.Doubt, said.Words
-			}
-			if !ok {
-				return r, nil
-			}
-			if i == 0 {
-				size.W = v
-			} else {
-				size.H = v
-			}
+		var ok bool
+		if old, ok = s.old(); !ok {
+			return r, nil
 		}
+		size := old.size
 		r.Form = "rectangle"
 		r.Makes = []outline.Dimension{{Key: "width", Name: "width", Value: s.nearest(size.W)},
 			{Key: "height", Name: "height", Value: s.nearest(size.H)}}
@@ -47,7 +33,7 @@ func (s copying) copied(r Result) (Result, error) {
 			return r, err
 		}
 		b := o.outline.Outer.Box()
-		size, doubt = outline.Size{W: b.Width(), H: b.Height()}, [2]float64{o.doubt, o.doubt}
+		old.size, old.doubt = outline.Size{W: b.Width(), H: b.Height()}, [2]float64{o.doubt, o.doubt}
 		r.Pane, r.Opening, r.Lines = o.outline.Outer, &o.outline, o.lines
 		r.Form, r.Makes = o.kind.Name, o.kind.Dimensions(r.Pane)
 		if r.Form == "" {
@@ -58,6 +44,7 @@ func (s copying) copied(r Result) (Result, error) {
 		}
 		place = [2]reading.Place{reading.ShapePlace("width"), reading.ShapePlace("height")}
 	}
+	size := old.size
 	r.Ready, r.Nominal = true, size
 	gap := p.Limits.Clearance.V // as it is drawn: nobody has read it
 	r.Gap, r.HotGap, r.Wrap = outline.Size{W: gap, H: gap}, outline.Size{W: gap, H: gap}, p.seated()
@@ -68,16 +55,7 @@ func (s copying) copied(r Result) (Result, error) {
 		r.Corners = []outline.Point{{X: 0, Y: 0}, {X: r.Order.W + 2*c, Y: 0}, {X: r.Order.W + 2*c, Y: r.Order.H + 2*c},
 			{X: 0, Y: r.Order.H + 2*c}}
 	}
-	for i, v := range []float64{r.Order.W, r.Order.H} {
-		name := []string{"width", "height"}[i]
-		read := []float64{size.W, size.H}[i]
-		r.Figures = append(r.Figures, working.Figure{Key: "order_" + name, Value: v, Unit: "mm", Verdict: working.Note,
-			Place: string(place[i]),
-			Sentence: fmt.Sprintf("%s, ±%s mm as it was read; its opening was not: hold the two together "+
-				"before anything is cut", who[i], working.Num(doubt[i], 1)),
-			Working: working.Of("{P}, to what a cutter sets", v, "mm",
-				working.In("P", "the pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})
-	}
+	r.Figures = append(r.Figures, s.orderFigures(r.Order, old, place)...)
 	if err := (carrying{s.solver}).carried(&r); err != nil {
 		return r, err
 	}
@@ -86,6 +64,51 @@ func (s copying) copied(r Result) (Result, error) {
 		r.Figures = append(r.Figures, telling{s.solver}.gasket(r))
 	}
 	return r, nil
+}
+
+// oldPlaces are where the old pane is measured.
+var oldPlaces = [2]reading.Place{reading.OldWidth, reading.OldHeight}
+
+const copiedFrom = "copied from the old pane"
+
+// oldPane is a four-sided pane as its size was read or as others say it; width before height.
+type oldPane struct {
+	size  outline.Size
+	doubt [2]float64
+	who   [2]string
+}
+
+// old is the old pane; ok is false while its width or height is missing.
+func (s copying) old() (o oldPane, ok bool) {
+	var size [2]float64
+	for i, said := range []*reading.Spoken{s.p.Said.Width, s.p.Said.Height} {
+		old, ok := s.p.Readings[oldPlaces[i]]
+		size[i], o.doubt[i], o.who[i] = old.Value, old.Doubt, copiedFrom
+		if said != nil {
+			ok, size[i], o.doubt[i], o.who[i] = true, said.Size, said.Doubt, said.Words
+		}
+		if !ok {
+			return o, false
+		}
+	}
+	o.size = outline.Size{W: size[0], H: size[1]}
+	return o, true
+}
+
+// orderFigures are the ordered sizes as they were copied.
+func (s copying) orderFigures(order outline.Size, o oldPane, place [2]reading.Place) []working.Figure {
+	var out []working.Figure
+	for i, v := range []float64{order.W, order.H} {
+		name := []string{"width", "height"}[i]
+		read := []float64{o.size.W, o.size.H}[i]
+		out = append(out, working.Figure{Key: "order_" + name, Value: v, Unit: "mm", Verdict: working.Note,
+			Place: string(place[i]),
+			Sentence: fmt.Sprintf("%s, ±%s mm as it was read; its opening was not: hold the two together "+
+				"before anything is cut", o.who[i], working.Num(o.doubt[i], 1)),
+			Working: working.Of("{P}, to what a cutter sets", v, "mm",
+				working.In("P", "the pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})
+	}
+	return out
 }
 
 // nearest is a size as a cutter sets it, up or down.

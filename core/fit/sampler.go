@@ -192,26 +192,13 @@ func (m *sampler) row(k int) []odds.Thresholds {
 	out := make([]odds.Thresholds, m.n)
 	cut, pane := m.band*m.s.band.Half, m.pane[k]
 	if a.lifted != nil {
-		at := m.lifted(a)
-		for i := range out {
-			out[i] = at(i)
-			c := cut * pane[i]
-			out[i].In, out[i].Free, out[i].Hold = out[i].In-c, out[i].Free-c, out[i].Hold-c
-		}
-		return out
+		return m.liftedRow(a, cut, pane)
 	}
 	walls := m.terms(a.Places)
 	if m.s.shaped != nil {
 		walls = []term{m.scaled(reading.ShapePlace([]string{"width", "height"}[k]), a.Nominal, 2*m.s.shaped.doubt)}
 	}
-	seat := term{value: p.seated()}
-	switch {
-	case p.Rule().Rubber:
-		seat = m.term(reading.Web)
-	case p.Gasket.Kind == Wrapped:
-		lo, hi := setting.Seated(p.Gasket.Free)
-		seat = term{(lo + hi) / 2, (hi - lo) / 2, m.seat}
-	}
+	seat := m.seatTerm()
 	cover, covered := m.cover()
 	_, hot, cold := p.allowance(a.Nominal)
 	gap, free := 2*p.Limits.GoesIn.V, 2*(p.Limits.Binds.V-math.Min(hot, cold))
@@ -250,6 +237,30 @@ func (m *sampler) row(k int) []odds.Thresholds {
 		out[i].Hold = most - reach - c
 	}
 	return out
+}
+
+// liftedRow is row for the height of a pane that is lifted.
+func (m *sampler) liftedRow(a axis, cut float64, pane []float64) []odds.Thresholds {
+	out, at := make([]odds.Thresholds, m.n), m.lifted(a)
+	for i := range out {
+		out[i] = at(i)
+		c := cut * pane[i]
+		out[i].In, out[i].Free, out[i].Hold = out[i].In-c, out[i].Free-c, out[i].Hold-c
+	}
+	return out
+}
+
+// seatTerm is what lies between pane and frame on each side.
+func (m *sampler) seatTerm() term {
+	switch p := m.s.p; {
+	case p.Rule().Rubber:
+		return m.term(reading.Web)
+	case p.Gasket.Kind == Wrapped:
+		lo, hi := setting.Seated(p.Gasket.Free)
+		return term{(lo + hi) / 2, (hi - lo) / 2, m.seat}
+	default:
+		return term{value: p.seated()}
+	}
 }
 
 // cover is what covers the edge, as a sum of readings.

@@ -19,15 +19,7 @@ func Solve(p Problem) (Result, error) {
 	p.Limits = p.Limits.whole()
 	cutter, _ := p.Cutter.With(p.Own)
 	band := cutter.Band(p.Thickness)
-	walk := p.Walk()
-	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk),
-		Missing: p.Missing(walk), Odd: p.Odd(),
-		Broken: []outline.Broken{}, Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}
-	for _, i := range walk {
-		if _, ok := p.Readings[i.Place]; ok {
-			r.Read++
-		}
-	}
+	r := p.begun(band)
 	// A reading that the others speak against is left out until it is read
 	// again: it would move the size by more than all other doubts together.
 	p.Readings = without(p.Readings, r.Odd)
@@ -62,20 +54,7 @@ func Solve(p Problem) (Result, error) {
 			return r, err
 		}
 	}
-	r.Wrap = p.seated()
-	r.Gap = outline.Size{W: s.gap(w, r.Order.W), H: s.gap(h, r.Order.H)}
-	_, wHot, _ := p.allowance(w.Nominal)
-	_, hHot, _ := p.allowance(h.Nominal)
-	r.HotGap = outline.Size{W: r.Gap.W + wHot, H: r.Gap.H + hHot}
-	if h.lifted != nil {
-		r.Gap.H, r.HotGap.H = r.Gap.W, r.HotGap.W
-		r.Lift = h.lifted.positions(r.Order.H)
-	}
-	if reach, ok := s.reach(); ok {
-		over := reach.Value - p.seated()
-		r.Bite = over - math.Max(r.Gap.W, r.Gap.H)
-		r.HotBite = over - math.Max(r.HotGap.W, r.HotGap.H)
-	}
+	s.room(&r, w, h)
 	if p.Draws > 0 {
 		r.Chance = doubting{s}.chance(w, h, r.Order, p.Draws)
 		if w.lifted == nil {
@@ -92,6 +71,39 @@ func Solve(p Problem) (Result, error) {
 	}
 	sortFigures(r.Figures)
 	return r, nil
+}
+
+// begun is the result before anything is worked out: what is read and what is missing.
+func (p Problem) begun(band Band) Result {
+	walk := p.Walk()
+	r := Result{Corners: []outline.Point{}, Figures: []working.Figure{}, Band: band, Asked: len(walk),
+		Missing: p.Missing(walk), Odd: p.Odd(),
+		Broken: []outline.Broken{}, Makes: []outline.Dimension{}, Lines: map[string]outline.Line{}}
+	for _, i := range walk {
+		if _, ok := p.Readings[i.Place]; ok {
+			r.Read++
+		}
+	}
+	return r
+}
+
+// room says how much clearance and bite the ordered size has, as set and hot.
+func (s solver) room(r *Result, w, h axis) {
+	p := s.p
+	r.Wrap = p.seated()
+	r.Gap = outline.Size{W: s.gap(w, r.Order.W), H: s.gap(h, r.Order.H)}
+	_, wHot, _ := p.allowance(w.Nominal)
+	_, hHot, _ := p.allowance(h.Nominal)
+	r.HotGap = outline.Size{W: r.Gap.W + wHot, H: r.Gap.H + hHot}
+	if h.lifted != nil {
+		r.Gap.H, r.HotGap.H = r.Gap.W, r.HotGap.W
+		r.Lift = h.lifted.positions(r.Order.H)
+	}
+	if reach, ok := s.reach(); ok {
+		over := reach.Value - p.seated()
+		r.Bite = over - math.Max(r.Gap.W, r.Gap.H)
+		r.HotBite = over - math.Max(r.HotGap.W, r.HotGap.H)
+	}
 }
 
 // axes reads the two directions across the opening; known is false while one

@@ -11,35 +11,7 @@ import (
 
 // tell fills the strokes and the sentence: what goes wrong, and where.
 func (q Question) tell(c *Chance, d Drawn) {
-	kinds := map[string]float64{}
-	where := map[string][2]float64{}
-	for i := range d[0] {
-		kind, at := Fits, 0
-		for k, v := range [2]float64{q.Order.W, q.Order.H} {
-			if d[k] == nil {
-				continue
-			}
-			t := d[k][i]
-			now := Fits
-			switch {
-			case v > t.In+rounding:
-				now = Tight
-			case v > t.Free+rounding:
-				now = Binds
-			case v < t.Hold-rounding:
-				now = Loose
-			}
-			if now != Fits && kind == Fits {
-				kind, at = now, k
-			}
-		}
-		kinds[kind]++
-		if kind != Fits {
-			x := where[kind]
-			x[at]++
-			where[kind] = x
-		}
-	}
+	kinds, where := q.tally(d)
 	says := []string{}
 	for _, k := range []struct{ kind, says string }{{Tight, "short of clearance when set"},
 		{Binds, "bind in heat or frost"}, {Loose, "hold too little"}} {
@@ -122,3 +94,36 @@ const (
 	helpWorth = 0.01
 	finer     = 0.25
 )
+
+// tally counts how often each thing goes wrong, and over which axis.
+func (q Question) tally(d Drawn) (kinds map[string]float64, where map[string][2]float64) {
+	kinds, where = map[string]float64{}, map[string][2]float64{}
+	for i := range d[0] {
+		kind, at := Fits, 0
+		for k, v := range [2]float64{q.Order.W, q.Order.H} {
+			if d[k] == nil {
+				continue
+			}
+			t := d[k][i]
+			now := Fits
+			switch {
+			case v > t.In+rounding:
+				now = Tight
+			case v > t.Free+rounding:
+				now = Binds
+			case v < t.Hold-rounding:
+				now = Loose
+			}
+			if now != Fits && kind == Fits {
+				kind, at = now, k
+			}
+		}
+		kinds[kind]++
+		if kind != Fits {
+			x := where[kind]
+			x[at]++
+			where[kind] = x
+		}
+	}
+	return kinds, where
+}

@@ -39,42 +39,20 @@ func Learn(runs []Run) Pace {
 	if len(runs) == 0 {
 		return p
 	}
-	var families, places []string
-	var people []int64
+	fx := effectsOf(runs)
 	for _, r := range runs {
-		if !slices.Contains(families, r.Family) {
-			families = append(families, r.Family)
-		}
-		if !slices.Contains(places, r.Place) {
-			places = append(places, r.Place)
-		}
-		if !slices.Contains(people, r.Who) {
-			people = append(people, r.Who)
-		}
 		p.seen[r.Family+"/"+r.Place]++
 	}
-	n := 1 + len(families) + len(places) + len(people)
-	at := func(r Run) [4]int {
-		return [4]int{0, 1 + slices.Index(families, r.Family), 1 + len(families) + slices.Index(places, r.Place),
-			1 + len(families) + len(places) + slices.Index(people, r.Who)}
-	}
+	n := fx.count()
 	a, b := mat.NewSymDense(n, nil), mat.NewVecDense(n, nil)
 	for i := range n {
-		sd := whoSD
-		switch {
-		case i == 0:
-			sd = shopSD
-		case i <= len(families):
-			sd = familySD
-		case i <= len(families)+len(places):
-			sd = placeSD
-		}
+		sd := fx.spread(i)
 		a.SetSym(i, i, 1/(sd*sd))
 	}
 	// The book's minutes are a mean; the logarithm's mean lies half its variance below.
 	y := func(r Run) float64 { return math.Log(r.Took/r.Book) + v0/2 }
 	for _, r := range runs {
-		x := at(r)
+		x := fx.of(r)
 		for _, i := range x {
 			b.SetVec(i, b.AtVec(i)+y(r)/v0)
 			for _, k := range x {
@@ -92,23 +70,69 @@ func Learn(runs []Run) Pace {
 	sum := bookWeight * v0
 	for _, r := range runs {
 		d := y(r)
-		for _, i := range at(r) {
+		for _, i := range fx.of(r) {
 			d -= e.AtVec(i)
 		}
 		sum += d * d
 	}
 	p.variance = sum / (bookWeight + float64(len(runs)))
 	p.shop = e.AtVec(0)
-	for i, f := range families {
+	for i, f := range fx.families {
 		p.family[f] = e.AtVec(1 + i)
 	}
-	for i, f := range places {
-		p.place[f] = e.AtVec(1 + len(families) + i)
+	for i, f := range fx.places {
+		p.place[f] = e.AtVec(1 + len(fx.families) + i)
 	}
-	for i, w := range people {
-		p.who[w] = e.AtVec(1 + len(families) + len(places) + i)
+	for i, w := range fx.people {
+		p.who[w] = e.AtVec(1 + len(fx.families) + len(fx.places) + i)
 	}
 	return p
+}
+
+// effects are what makes runs quicker or slower than the book, in the order of the unknowns: the
+// shop, then each way of holding, each place of the work and each person.
+type effects struct {
+	families, places []string
+	people           []int64
+}
+
+func effectsOf(runs []Run) effects {
+	var fx effects
+	for _, r := range runs {
+		if !slices.Contains(fx.families, r.Family) {
+			fx.families = append(fx.families, r.Family)
+		}
+		if !slices.Contains(fx.places, r.Place) {
+			fx.places = append(fx.places, r.Place)
+		}
+		if !slices.Contains(fx.people, r.Who) {
+			fx.people = append(fx.people, r.Who)
+		}
+	}
+	return fx
+}
+
+// count is how many unknowns there are.
+func (fx effects) count() int { return 1 + len(fx.families) + len(fx.places) + len(fx.people) }
+
+// of are the unknowns that a run tells of.
+func (fx effects) of(r Run) [4]int {
+	f, k := len(fx.families), len(fx.places)
+	return [4]int{0, 1 + slices.Index(fx.families, r.Family), 1 + f + slices.Index(fx.places, r.Place),
+		1 + f + k + slices.Index(fx.people, r.Who)}
+}
+
+// spread is how far unknown i is expected to lie from none, before anything is seen.
+func (fx effects) spread(i int) float64 {
+	switch f, k := len(fx.families), len(fx.places); {
+	case i == 0:
+		return shopSD
+	case i <= f:
+		return familySD
+	case i <= f+k:
+		return placeSD
+	}
+	return whoSD
 }
 
 // Takes is how long work takes beside the book, whoever does it, and how often it was seen.

@@ -45,11 +45,38 @@ func (c Choice) stands(n Need) []Aspect {
 	for _, r := range c.Closed {
 		ids = append(ids, r.Material)
 	}
+	out := []Aspect{}
+	for _, a := range aspects(n) {
+		a.Stand = []Stand{}
+		matters := false
+		for i, id := range ids {
+			m, err := With(n.Own, id)
+			if err != nil {
+				continue
+			}
+			v, known, ok := a.of(m)
+			matters = matters || ok
+			a.Stand = append(a.Stand, Stand{Material: m.ID, Name: m.Short, Edge: m.Edge, Value: v, Known: known,
+				Left: v - a.Asks,
+				Open: i < len(c.Open), Like: m.ID == n.Like})
+		}
+		if matters {
+			out = append(out, a.Aspect)
+		}
+	}
+	return out
+}
+
+// aspect is one thing that is asked of a pane, and how a material stands in it.
+type aspect struct {
+	Aspect
+	of func(Material) (v float64, known, matters bool)
+}
+
+// aspects are all that is asked, heat first.
+func aspects(n Need) []aspect {
 	e := n.Exposure
-	all := []struct {
-		Aspect
-		of func(Material) (v float64, known, matters bool)
-	}{
+	return []aspect{
 		{Aspect{Key: "steady", Name: "Heat", Unit: "°C", Asks: e.Steady,
 			Says: fmt.Sprintf("%s °C in steady use", working.Num(e.Steady, 0))},
 			func(m Material) (float64, bool, bool) { return m.Steady.V, true, true }},
@@ -90,26 +117,6 @@ func (c Choice) stands(n Need) []Aspect {
 		{Aspect{Key: "cost", Name: "Cost", Unit: "of 10", Says: "10 is the cheapest"},
 			func(m Material) (float64, bool, bool) { return m.Scores["cost"].Points, true, true }},
 	}
-	out := []Aspect{}
-	for _, a := range all {
-		a.Stand = []Stand{}
-		matters := false
-		for i, id := range ids {
-			m, err := With(n.Own, id)
-			if err != nil {
-				continue
-			}
-			v, known, ok := a.of(m)
-			matters = matters || ok
-			a.Stand = append(a.Stand, Stand{Material: m.ID, Name: m.Short, Edge: m.Edge, Value: v, Known: known,
-				Left: v - a.Asks,
-				Open: i < len(c.Open), Like: m.ID == n.Like})
-		}
-		if matters {
-			out = append(out, a.Aspect)
-		}
-	}
-	return out
 }
 
 // times is how many times over a material carries its loads, in the thickness that

@@ -58,12 +58,7 @@ func Play(ctx context.Context, p Problem, plan Plan, slips []Slip, runs int, see
 		}
 	}
 	book, not := make([]int, len(b.steps)), make([]int, len(b.steps))
-	longest := 0
-	for _, w := range p.People {
-		for _, h := range w.Hours {
-			longest = max(longest, h.To-h.From)
-		}
-	}
+	longest := longestDay(p.People)
 	for i, s := range b.steps {
 		book[i], not[i] = s.Minutes, max(s.Not, pinned[i])
 	}
@@ -90,17 +85,32 @@ func Play(ctx context.Context, p Problem, plan Plan, slips []Slip, runs int, see
 		}
 	}
 	for j := range out {
-		o := &out[j]
-		slices.Sort(o.runs)
-		at := func(share float64) int {
-			return o.runs[min(len(o.runs)-1, int(math.Ceil(share*float64(len(o.runs))))-1)]
-		}
-		o.Half, o.Nine, o.Sure, o.Kept = at(0.5), at(0.9), at(0.99), 1
-		if k := p.Jobs[j].Promise; k != nil {
-			o.Kept = o.KeptBy(*k)
-		}
+		out[j].sum(p.Jobs[j].Promise)
 	}
 	return out, nil
+}
+
+// longestDay is the longest stretch that somebody works, minutes.
+func longestDay(people []Person) int {
+	longest := 0
+	for _, w := range people {
+		for _, h := range w.Hours {
+			longest = max(longest, h.To-h.From)
+		}
+	}
+	return longest
+}
+
+// sum says when the job is ready, from all runs of it, and in how many the promise is kept.
+func (o *Odds) sum(promise *int) {
+	slices.Sort(o.runs)
+	at := func(share float64) int {
+		return o.runs[min(len(o.runs)-1, int(math.Ceil(share*float64(len(o.runs))))-1)]
+	}
+	o.Half, o.Nine, o.Sure, o.Kept = at(0.5), at(0.9), at(0.99), 1
+	if promise != nil {
+		o.Kept = o.KeptBy(*promise)
+	}
 }
 
 // Shown are the odds with -1 for what does not come within the hours that are given.

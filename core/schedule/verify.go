@@ -58,17 +58,7 @@ func Verify(p Problem, plan Plan) []Broken {
 			!slices.Equal(slices.Sorted(slices.Values(s.Pin.People)), slices.Sorted(slices.Values(d.People)))) {
 			say(d.Step, "is pinned elsewhere")
 		}
-		for _, w := range d.People {
-			i := slices.IndexFunc(p.People, func(o Person) bool { return o.ID == w })
-			switch {
-			case i < 0:
-				say(d.Step, "nobody is called %q", w)
-			case s.Needs != "" && !slices.Contains(p.People[i].May, s.Needs):
-				say(d.Step, "%s may not: %s", w, s.Needs)
-			case !inside(p.People[i].Hours, d.At, d.To):
-				say(d.Step, "%s does not work from %d to %d", w, d.At, d.To)
-			}
-		}
+		whoIsAtIt(p, d, s, say)
 	}
 	for id, s := range steps {
 		d, ok := at[id]
@@ -83,6 +73,21 @@ func Verify(p Problem, plan Plan) []Broken {
 	}
 	crowds(p, plan, steps, say)
 	return append(out, readies(p, plan, at)...)
+}
+
+// whoIsAtIt holds those who do a step against what they may do and when they work.
+func whoIsAtIt(p Problem, d Done, s Step, say func(step, format string, args ...any)) {
+	for _, w := range d.People {
+		i := slices.IndexFunc(p.People, func(o Person) bool { return o.ID == w })
+		switch {
+		case i < 0:
+			say(d.Step, "nobody is called %q", w)
+		case s.Needs != "" && !slices.Contains(p.People[i].May, s.Needs):
+			say(d.Step, "%s may not: %s", w, s.Needs)
+		case !inside(p.People[i].Hours, d.At, d.To):
+			say(d.Step, "%s does not work from %d to %d", w, d.At, d.To)
+		}
+	}
 }
 
 // inside says whether a stretch lies in one window.

@@ -62,14 +62,8 @@ func (b Bead) area() (float64, string, error) {
 // laying and setting fit into the time until it skins: otherwise it is laid in parts, or
 // by two. It returns a *fault.Error for what cannot be.
 func (b Bead) Figures() ([]working.Figure, error) {
-	if !(b.Length >= 1 && b.Length <= 1e6) {
-		return nil, fault.New("length", "a path from 1 mm to 1000 m is expected", "measure it round the flange, in mm")
-	}
-	if !(b.Width >= 1 && b.Width <= 100) {
-		return nil, fault.New("width", "a width from 1 to 100 mm is expected", "8 × 12 mm is usual for vehicle glass")
-	}
-	if !(b.Tube >= 0 && b.Tube <= 2000 && b.Skin >= 0 && b.Place >= 0) || b.People < 0 || b.People > 4 {
-		return nil, fault.New("tube", "what a tube holds, times and people are from 0 up", "a tube holds 290 to 310 ml")
+	if err := b.check(); err != nil {
+		return nil, err
 	}
 	a, formula, err := b.area()
 	if err != nil {
@@ -121,4 +115,17 @@ func (b Bead) Figures() ([]working.Figure, error) {
 		out = append(out, f)
 	}
 	return out, nil
+}
+
+func (b Bead) check() error {
+	if !(b.Length >= 1 && b.Length <= 1e6) {
+		return fault.New("length", "a path from 1 mm to 1000 m is expected", "measure it round the flange, in mm")
+	}
+	if !(b.Width >= 1 && b.Width <= 100) {
+		return fault.New("width", "a width from 1 to 100 mm is expected", "8 × 12 mm is usual for vehicle glass")
+	}
+	if !(b.Tube >= 0 && b.Tube <= 2000 && b.Skin >= 0 && b.Place >= 0) || b.People < 0 || b.People > 4 {
+		return fault.New("tube", "what a tube holds, times and people are from 0 up", "a tube holds 290 to 310 ml")
+	}
+	return nil
 }

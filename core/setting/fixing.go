@@ -132,25 +132,8 @@ var reuseSeen = map[string]string{"hard-band": "a hard or shiny band", "fray": "
 // 100 and is as long as its path, a rubber that shrank by less than 2 in 100; neither with
 // anything seen that stands against it. Common practice, no source.
 func (g Reuse) Figures() ([]working.Figure, error) {
-	switch {
-	case g.Kind != "rope" && g.Kind != "rubber":
-		return nil, fault.New("kind", fmt.Sprintf("%q is no gasket of the list", g.Kind), "rope or rubber")
-	case !(g.Path >= 10 && g.Path <= 50_000):
-		return nil, fault.New("path", "a path from 10 mm to 50 m is expected", "measure round the groove, in mm")
-	case !(g.Length >= 1 && g.Length <= 60_000):
-		return nil, fault.New("length", "a length from 1 mm to 60 m is expected", "lay it straight, without pulling")
-	case g.Kind == "rope" && !(g.Free >= 1 && g.Free <= 60):
-		return nil, fault.New("free", "a new one from 1 to 60 mm is expected",
-			"by the packet, or a piece that was never pressed")
-	case g.Kind == "rope" && !(g.Sprung >= 0 && g.Sprung <= g.Free*1.5):
-		return nil, fault.New("sprung", "it cannot be thicker than a new one by half",
-			"measure where it was pressed, after a minute")
-	}
-	for i, s := range g.Seen {
-		if reuseSeen[s] == "" {
-			return nil, fault.New(fmt.Sprintf("seen[%d]", i), fmt.Sprintf("nobody looks for %q", s),
-				"choose what is in the list")
-		}
+	if err := g.check(); err != nil {
+		return nil, err
 	}
 	trade := origin.Custom()
 	out := []working.Figure{}
@@ -191,6 +174,30 @@ func (g Reuse) Figures() ([]working.Figure, error) {
 		end.Value, end.Verdict, end.Text, end.Sentence = 0, working.Stop, "renew it", "something above stands against it"
 	}
 	return append([]working.Figure{end}, out...), nil
+}
+
+func (g Reuse) check() error {
+	switch {
+	case g.Kind != "rope" && g.Kind != "rubber":
+		return fault.New("kind", fmt.Sprintf("%q is no gasket of the list", g.Kind), "rope or rubber")
+	case !(g.Path >= 10 && g.Path <= 50_000):
+		return fault.New("path", "a path from 10 mm to 50 m is expected", "measure round the groove, in mm")
+	case !(g.Length >= 1 && g.Length <= 60_000):
+		return fault.New("length", "a length from 1 mm to 60 m is expected", "lay it straight, without pulling")
+	case g.Kind == "rope" && !(g.Free >= 1 && g.Free <= 60):
+		return fault.New("free", "a new one from 1 to 60 mm is expected",
+			"by the packet, or a piece that was never pressed")
+	case g.Kind == "rope" && !(g.Sprung >= 0 && g.Sprung <= g.Free*1.5):
+		return fault.New("sprung", "it cannot be thicker than a new one by half",
+			"measure where it was pressed, after a minute")
+	}
+	for i, s := range g.Seen {
+		if reuseSeen[s] == "" {
+			return fault.New(fmt.Sprintf("seen[%d]", i), fmt.Sprintf("nobody looks for %q", s),
+				"choose what is in the list")
+		}
+	}
+	return nil
 }
 
 // Puttied is a light that is bedded and faced with putty, mm.

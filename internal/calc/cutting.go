@@ -3,6 +3,7 @@ package calc
 import (
 	"context"
 	"fmt"
+	"slices"
 	"time"
 
 	"freshshard/core/cure"
@@ -70,6 +71,11 @@ var someNoon = time.Date(2027, 3, 26, 12, 0, 0, 0, time.UTC)
 const cutSteps = 4000
 
 func cutTopics() []Topic {
+	return slices.Concat(supplyTopics(), bondTopics())
+}
+
+// supplyTopics are what is cut, bought and priced.
+func supplyTopics() []Topic {
 	return []Topic{
 		{"cut", "how panes come out of sheets and offcuts, edge to edge", cutting.Task{
 			Stock: []cutting.Stock{{ID: "sheet", W: 2250, H: 1605, Count: 2, Trim: cutting.Trim{Left: 15, Bottom: 15}},
@@ -108,6 +114,12 @@ func cutTopics() []Topic {
 			Air: []cure.Air{{At: someNoon, C: 19, RH: 52}, {At: someNoon.Add(14 * time.Hour), C: 9, RH: 74},
 				{At: someNoon.Add(40 * time.Hour), C: 17, RH: 55}}, Now: someNoon.Add(8 * time.Hour)},
 			with(func(in CureIn) (cure.Curing, error) { return cure.Cure(in.Bond, in.Air, in.Now) })},
+	}
+}
+
+// bondTopics are what is glued, bedded and looked at again.
+func bondTopics() []Topic {
+	return []Topic{
 		{"bench", "whether a tube may be opened: cold, heat, dew, its day and its session", cure.Opening{Adhesive: "urethane",
 			C: 12, RH: 70, Surface: 9, Expires: someNoon.AddDate(0, 2, 0), Now: someNoon},
 			with(cure.Gates)},

@@ -150,20 +150,11 @@ func fillRights(ctx context.Context, s *shop.Shop, by record.Account, logins ...
 }
 
 func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error {
-	mira, err := s.People.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
-		people.Person{Name: "Mira Quill", Login: Owner, Password: Password})
+	staff, err := fillPeople(ctx, s)
 	if err != nil {
 		return err
 	}
-	staff := map[string]record.Account{"mira": mira}
-	for _, p := range []people.Person{
-		{Name: "Tor Vanning", Login: "tor", Password: Password, Role: record.Technician},
-		{Name: "Ebbe Sand", Login: "ebbe", Password: Password, Role: record.Technician},
-	} {
-		if staff[p.Login], err = s.People.AddPerson(ctx, mira, "", p); err != nil {
-			return err
-		}
-	}
+	mira := staff["mira"]
 	if err := fillRights(ctx, s, mira, "mira", "tor"); err != nil {
 		return err
 	}
@@ -217,6 +208,25 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 		}
 	}
 	return nil
+}
+
+// fillPeople sets the shop up and adds those who work in it, by their sign-in names.
+func fillPeople(ctx context.Context, s *shop.Shop) (map[string]record.Account, error) {
+	mira, err := s.People.Setup(ctx, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry", Unit: length.MM},
+		people.Person{Name: "Mira Quill", Login: Owner, Password: Password})
+	if err != nil {
+		return nil, err
+	}
+	staff := map[string]record.Account{"mira": mira}
+	for _, p := range []people.Person{
+		{Name: "Tor Vanning", Login: "tor", Password: Password, Role: record.Technician},
+		{Name: "Ebbe Sand", Login: "ebbe", Password: Password, Role: record.Technician},
+	} {
+		if staff[p.Login], err = s.People.AddPerson(ctx, mira, "", p); err != nil {
+			return nil, err
+		}
+	}
+	return staff, nil
 }
 
 // hands is how many jobs are filled at once: the database takes what several

@@ -1,6 +1,8 @@
 package demo
 
 import (
+	"slices"
+
 	"freshshard/core/diagnose"
 	"freshshard/core/fit"
 	"freshshard/core/guest"
@@ -57,6 +59,11 @@ func clip(p *record.Pane) { p.Sides = setting.Sides{Top: 2, Bottom: 2} }
 
 // jobs are a dozen and more, at different stations.
 func jobs() []job {
+	return slices.Concat(earlyJobs(), laterJobs())
+}
+
+// earlyJobs are those that come first in the list.
+func earlyJobs() []job {
 	return []job{
 		{by: "mira", due: 4, in: desk.TakeIn{Name: "Tolliver bath house", Phone: "0550 118", Object: "Sauna stove, door pane",
 			Exposure: "fire", Family: "clip-heat", Story: "cracked from the lower left bracket on the third fire of the evening",
@@ -104,6 +111,12 @@ func jobs() []job {
 			Strike: true, Story: "hail; two neighbours are starred as well", Place: "site", Like: "annealed"},
 			steps: 5, readings: rect("508", "509", "610", "611", said{reading.WidthMiddle, "580", tape},
 				said{reading.HeightMiddle, "610", tape}, said{reading.Ledge, "12", rule})},
+	}
+}
+
+// laterJobs follow them.
+func laterJobs() []job {
+	return []job{
 		{by: "tor", due: 76, in: desk.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
 			Object: "Greenhouse, light 8 of the south side", Exposure: "weather", Family: "putty-points", Old: true,
 			Strike: true, Story: "hail", Place: "site", Like: "annealed"},

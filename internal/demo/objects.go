@@ -1,6 +1,8 @@
 package demo
 
 import (
+	"slices"
+
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/outline"
@@ -61,6 +63,11 @@ func both(a, b func(*record.Pane)) func(*record.Pane) {
 // objects are one of each way of holding that the first jobs do not show, an
 // object with nine panes, and a pack.
 func objects() []job {
+	return slices.Concat(packsAndWindows(), portsAndTubes(), partsAndBoards(), rowsAndPairs())
+}
+
+// packsAndWindows are an oven's pack, a cab and a wheelhouse.
+func packsAndWindows() []job {
 	light := rect("508", "509", "402", "402.5", said{reading.Ledge, "12", rule})
 	return []job{
 		{by: "tor", due: 52, in: desk.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
@@ -106,6 +113,12 @@ func objects() []job {
 			pane: func(p *record.Pane) { p.Frame = "timber" }, steps: 5,
 			readings: rect("466", "465.5", "602", "602", said{reading.WidthMiddle, "465", tape}, said{reading.Ledge, "13", rule},
 				said{reading.DepthLeft, "12", cal})},
+	}
+}
+
+// portsAndTubes are a round port, a gauge tube and panels.
+func portsAndTubes() []job {
+	return []job{
 		{by: "ebbe", due: 146, in: desk.TakeIn{Name: "Arne Holt", Phone: "0550 933", Object: "Horse trailer, side window",
 			Exposure: "weather", Family: "clamp-ring", Vehicle: true, Moves: pane.Trailer, Story: "kicked out from inside",
 			Like: "acrylic"},
@@ -148,6 +161,12 @@ func objects() []job {
 			Story: "crazed from the cleaner", Like: "acrylic"},
 			to: "prove", checks: 1, settle: "polycarbonate", thick: 5, readings: rect("640", "640", "420", "420.5",
 				said{reading.Ledge, "22", rule}, said{reading.DepthTop, "9", cal})},
+	}
+}
+
+// partsAndBoards are a part by its number, a pane stuck again, a board.
+func partsAndBoards() []job {
+	return []job{
 		{by: "ebbe", due: 170, in: desk.TakeIn{Name: "Chapel trust", Phone: "0550 388",
 			Object: "Museum case, arched back light", Exposure: "room", Family: "bead-brads", Old: true,
 			Story: "the upright is out of true; take the arch by ordinates", Like: "annealed"},
@@ -188,6 +207,12 @@ func objects() []job {
 				{Kind: source.Post, Who: "Panes by post", Price: 3400, Carriage: 1450, Lacks: "gasket", Missing: 1800, Days: 6,
 					Misfit: 12},
 				{Kind: source.Maker, Who: "Counter on the quay", Price: 9600, Carriage: 650, Days: 8, Misfit: 1, Back: true}}},
+	}
+}
+
+// rowsAndPairs are objects with several panes, and bonds on their clock.
+func rowsAndPairs() []job {
+	return []job{
 		{by: "mira", due: 78, in: desk.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
 			Object: "Orchard tractor's cab, roof light", Exposure: "weather", Family: "lugs-cap", Vehicle: true,
 			Moves: pane.Machine, Strike: true, Story: "a branch; the cap was screwed down dry", Like: "toughened"},

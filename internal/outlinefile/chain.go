@@ -57,41 +57,7 @@ func (g *gathered) chain() error {
 	if len(g.pieces) > mostPieces {
 		return fault.New("file", "there are more than 200000 sides in it", "send the outline alone")
 	}
-	type key struct{ x, y int64 }
-	cell := func(p outline.Point) key { return key{int64(math.Floor(p.X / touch)), int64(math.Floor(p.Y / touch))} }
-	ends := map[key][]int{}
-	for i, p := range g.pieces {
-		ends[cell(p.start())] = append(ends[cell(p.start())], i)
-		ends[cell(p.end())] = append(ends[cell(p.end())], i)
-	}
-	looked := 0
-	next := func(at outline.Point) (int, bool) {
-		c := cell(at)
-		for dx := int64(-1); dx <= 1; dx++ {
-			for dy := int64(-1); dy <= 1; dy++ {
-				k := key{c.x + dx, c.y + dy}
-				list := ends[k]
-				for len(list) > 0 && g.pieces[list[len(list)-1]].used {
-					list = list[:len(list)-1]
-				}
-				ends[k] = list
-				for n := len(list) - 1; n >= 0; n-- {
-					i := list[n]
-					p := g.pieces[i]
-					if looked++; p.used || looked > mostLooks {
-						continue
-					}
-					if p.start().To(at) <= touch {
-						return i, false
-					}
-					if p.end().To(at) <= touch {
-						return i, true
-					}
-				}
-			}
-		}
-		return -1, false
-	}
+	k := g.knots()
 	for i := range g.pieces {
 		if g.pieces[i].used {
 			continue
@@ -99,12 +65,12 @@ func (g *gathered) chain() error {
 		g.pieces[i].used = true
 		run := append([]outline.Vertex(nil), g.pieces[i].v...)
 		for run[0].To(run[len(run)-1].Point) > touch {
-			k, back := next(run[len(run)-1].Point)
-			if k < 0 {
+			n, back := k.next(run[len(run)-1].Point)
+			if n < 0 {
 				break
 			}
-			g.pieces[k].used = true
-			add := g.pieces[k].v
+			g.pieces[n].used = true
+			add := g.pieces[n].v
 			if back {
 				add = backwards(add)
 			}
@@ -115,10 +81,61 @@ func (g *gathered) chain() error {
 			g.loop(run[:len(run)-1])
 		}
 	}
-	if looked > mostLooks {
+	if k.looked > mostLooks {
 		return fault.New("file", "too many sides lie on top of each other in it", "send the outline alone")
 	}
 	return nil
+}
+
+// knots are the ends of all pieces, by the small square that they lie in.
+type knots struct {
+	pieces []piece
+	ends   map[square][]int
+	looked int
+}
+
+type square struct{ x, y int64 }
+
+func squareOf(p outline.Point) square {
+	return square{int64(math.Floor(p.X / touch)), int64(math.Floor(p.Y / touch))}
+}
+
+func (g *gathered) knots() *knots {
+	k := &knots{pieces: g.pieces, ends: map[square][]int{}}
+	for i, p := range g.pieces {
+		k.ends[squareOf(p.start())] = append(k.ends[squareOf(p.start())], i)
+		k.ends[squareOf(p.end())] = append(k.ends[squareOf(p.end())], i)
+	}
+	return k
+}
+
+// next is a piece that goes on at a point, −1 for none, and whether it is taken backwards.
+func (k *knots) next(at outline.Point) (n int, back bool) {
+	c := squareOf(at)
+	for dx := int64(-1); dx <= 1; dx++ {
+		for dy := int64(-1); dy <= 1; dy++ {
+			near := square{c.x + dx, c.y + dy}
+			list := k.ends[near]
+			for len(list) > 0 && k.pieces[list[len(list)-1]].used {
+				list = list[:len(list)-1]
+			}
+			k.ends[near] = list
+			for n := len(list) - 1; n >= 0; n-- {
+				i := list[n]
+				p := k.pieces[i]
+				if k.looked++; p.used || k.looked > mostLooks {
+					continue
+				}
+				if p.start().To(at) <= touch {
+					return i, false
+				}
+				if p.end().To(at) <= touch {
+					return i, true
+				}
+			}
+		}
+	}
+	return -1, false
 }
 
 func backwards(v []outline.Vertex) []outline.Vertex {

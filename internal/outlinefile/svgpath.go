@@ -2,6 +2,7 @@ package outlinefile
 
 import (
 	"math"
+	"slices"
 	"strconv"
 
 	"freshshard/core/outline"
@@ -234,15 +235,6 @@ func (k *pathPen) step(p *pathText, c byte) bool {
 		ok = ok && has
 		return v + o
 	}
-	// Where the mirrored control point of a smooth curve lies.
-	mirror := func(kinds ...byte) (float64, float64) {
-		for _, b := range kinds {
-			if k.last == b {
-				return 2*k.x - k.cx, 2*k.y - k.cy
-			}
-		}
-		return k.x, k.y
-	}
 	switch c &^ 0x20 {
 	case 'M':
 		if x, y := num(ox), num(oy); ok {
@@ -265,7 +257,7 @@ func (k *pathPen) step(p *pathText, c byte) bool {
 			k.cubic(a, b, e, f, x, y)
 		}
 	case 'S':
-		a, b := mirror('C', 'S')
+		a, b := k.mirror('C', 'S')
 		if e, f, x, y := num(ox), num(oy), num(ox), num(oy); ok {
 			k.cubic(a, b, e, f, x, y)
 		}
@@ -274,7 +266,7 @@ func (k *pathPen) step(p *pathText, c byte) bool {
 			k.quad(a, b, x, y)
 		}
 	case 'T':
-		a, b := mirror('Q', 'T')
+		a, b := k.mirror('Q', 'T')
 		if x, y := num(ox), num(oy); ok {
 			k.quad(a, b, x, y)
 		}
@@ -291,4 +283,13 @@ func (k *pathPen) step(p *pathText, c byte) bool {
 		return false
 	}
 	return ok
+}
+
+// mirror is where the mirrored control point of a smooth curve lies, after a curve of one of the
+// kinds; where the pen is after anything else.
+func (k *pathPen) mirror(kinds ...byte) (x, y float64) {
+	if slices.Contains(kinds, k.last) {
+		return 2*k.x - k.cx, 2*k.y - k.cy
+	}
+	return k.x, k.y
 }

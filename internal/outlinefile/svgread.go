@@ -43,10 +43,6 @@ func ReadSVG(b []byte) (outline.Outline, error) {
 	all, pane := &gathered{}, &gathered{}
 	d := xml.NewDecoder(bytes.NewReader(b))
 	d.Strict = false
-	type level struct {
-		m    affine
-		pane bool
-	}
 	stack, begun := []level{}, false
 	for {
 		tok, err := d.Token()
@@ -59,23 +55,11 @@ func ReadSVG(b []byte) (outline.Outline, error) {
 		switch t := tok.(type) {
 		case xml.StartElement:
 			begun = true
-			now := level{m: affine{a: 1, d: -1}}
-			if len(stack) > 0 {
-				now = stack[len(stack)-1]
-			} else if t.Name.Local != "svg" {
-				return outline.Outline{}, fault.New("file", "this is not an SVG file", "save it as plain SVG")
-			}
-			if len(stack) > 200 {
-				return outline.Outline{}, fault.New("file", "groups lie too deep in it", "save it as plain SVG")
-			}
 			at := attributes(t)
-			if len(stack) == 0 {
-				now.m = page(at)
+			now, err := within(stack, t.Name.Local, at)
+			if err != nil {
+				return outline.Outline{}, err
 			}
-			if s, ok := at["transform"]; ok {
-				now.m = now.m.then(transform(s))
-			}
-			now.pane = now.pane || at["id"] == "pane"
 			stack = append(stack, now)
 			g := all
 			if now.pane {
@@ -98,6 +82,32 @@ func ReadSVG(b []byte) (outline.Outline, error) {
 		return pane.result()
 	}
 	return all.result()
+}
+
+// level is an element that is open: its transform, and whether it is the pane or lies in it.
+type level struct {
+	m    affine
+	pane bool
+}
+
+// within opens an element inside those that are open.
+func within(open []level, name string, at map[string]string) (level, error) {
+	now := level{m: affine{a: 1, d: -1}}
+	switch n := len(open); {
+	case n == 0 && name != "svg":
+		return now, fault.New("file", "this is not an SVG file", "save it as plain SVG")
+	case n == 0:
+		now.m = page(at)
+	case n > 200:
+		return now, fault.New("file", "groups lie too deep in it", "save it as plain SVG")
+	default:
+		now = open[n-1]
+	}
+	if s, ok := at["transform"]; ok {
+		now.m = now.m.then(transform(s))
+	}
+	now.pane = now.pane || at["id"] == "pane"
+	return now, nil
 }
 
 func attributes(e xml.StartElement) map[string]string {

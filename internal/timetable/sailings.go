@@ -36,7 +36,7 @@ const (
 // does not sail. Times without a zone are those of the shop. Those between two moments are
 // returned in order. Errors name the event.
 func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, error) {
-	wrong := func(n int, why, cure string) error { return fault.New(fmt.Sprintf("event[%d]", n), why, cure) }
+	wrong := func(n int, f *fault.Error) error { return fault.New(fmt.Sprintf("event[%d]", n), f.Why, f.Cure) }
 	c, err := ics.ParseCalendar(r)
 	if err != nil {
 		return nil, fault.New("timetable", "this is no iCalendar file: "+err.Error(),
@@ -58,35 +58,20 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 		if s := e.GetProperty(ics.ComponentPropertyStatus); s != nil && s.Value == "CANCELLED" {
 			continue
 		}
-		sum := e.GetProperty(ics.ComponentPropertySummary)
-		if sum == nil {
-			return nil, wrong(n, "it does not say from where to where", "write SUMMARY:Hollin Ferry to Sandholm")
-		}
-		a, b, ok := fromTo(sum.Value)
-		if !ok {
-			return nil, wrong(n, fmt.Sprintf("%q does not say from where to where", sum.Value),
-				"write SUMMARY:Hollin Ferry to Sandholm")
-		}
-		leaves, err := stamp(e, ics.ComponentPropertyDtStart, zone)
-		if err == nil {
-			err = moment.Check("DTSTART", leaves)
-		}
+		first, err := sailing(e, zone)
 		if err != nil {
-			return nil, wrong(n, "it does not say when it leaves", "write DTSTART with a time")
+			return nil, wrong(n, err)
 		}
-		lands, err := stamp(e, ics.ComponentPropertyDtEnd, zone)
-		if err != nil || !lands.After(leaves) || lands.Sub(leaves) > longestCross {
-			return nil, wrong(n, "it does not land after it leaves, within a day", "write DTEND, later than DTSTART")
-		}
-		days := []time.Time{leaves}
+		first.Ferry = name
+		days := []time.Time{first.Leaves}
 		if k := e.GetProperty(ics.ComponentPropertyRrule); k != nil {
-			r, err := ruleOf(k.Value, leaves)
+			r, err := ruleOf(k.Value, first.Leaves)
 			if err == nil {
 				days, err = r.between(from, to)
 			}
 			if err != nil {
-				return nil, wrong(n, fmt.Sprintf("its rule %q cannot be taken: %v", k.Value, err),
-					"write RRULE:FREQ=DAILY or WEEKLY with its weekdays, months and last day")
+				return nil, wrong(n, fault.New("", fmt.Sprintf("its rule %q cannot be taken: %v", k.Value, err),
+					"write RRULE:FREQ=DAILY or WEEKLY with its weekdays, months and last day"))
 			}
 		}
 		not := exceptions(e, zone)
@@ -94,7 +79,7 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 			if d.Before(from) || d.After(to) || slices.ContainsFunc(not, d.Equal) {
 				continue
 			}
-			out = append(out, Sailing{Ferry: name, From: a, To: b, Leaves: d, Lands: d.Add(lands.Sub(leaves))})
+			out = append(out, first.on(d))
 			if len(out) > mostSailings {
 				return nil, fault.New("timetable", fmt.Sprintf("it has more than %d sailings in that time", mostSailings),
 					"leave out ferries that nobody takes")
@@ -103,6 +88,37 @@ func Sailings(r io.Reader, from, to time.Time, zone *time.Location) ([]Sailing, 
 	}
 	slices.SortStableFunc(out, func(a, b Sailing) int { return a.Leaves.Compare(b.Leaves) })
 	return out, nil
+}
+
+// on is the same sailing at another moment.
+func (s Sailing) on(leaves time.Time) Sailing {
+	s.Leaves, s.Lands = leaves, leaves.Add(s.Lands.Sub(s.Leaves))
+	return s
+}
+
+// sailing is the first sailing of an event.
+func sailing(e *ics.VEvent, zone *time.Location) (Sailing, *fault.Error) {
+	sum := e.GetProperty(ics.ComponentPropertySummary)
+	if sum == nil {
+		return Sailing{}, fault.New("", "it does not say from where to where", "write SUMMARY:Hollin Ferry to Sandholm")
+	}
+	a, b, ok := fromTo(sum.Value)
+	if !ok {
+		return Sailing{}, fault.New("", fmt.Sprintf("%q does not say from where to where", sum.Value),
+			"write SUMMARY:Hollin Ferry to Sandholm")
+	}
+	leaves, err := stamp(e, ics.ComponentPropertyDtStart, zone)
+	if err == nil {
+		err = moment.Check("DTSTART", leaves)
+	}
+	if err != nil {
+		return Sailing{}, fault.New("", "it does not say when it leaves", "write DTSTART with a time")
+	}
+	lands, err := stamp(e, ics.ComponentPropertyDtEnd, zone)
+	if err != nil || !lands.After(leaves) || lands.Sub(leaves) > longestCross {
+		return Sailing{}, fault.New("", "it does not land after it leaves, within a day", "write DTEND, later than DTSTART")
+	}
+	return Sailing{From: a, To: b, Leaves: leaves, Lands: lands}, nil
 }
 
 // fromTo parts "Hollin Ferry to Sandholm" into its two places.

@@ -116,14 +116,11 @@ func inFile(pkg, file string) ([]change, error) {
 				add(n.OpPos, len(n.Op.String()), with, way)
 			}
 		case *ast.UnaryExpr:
-			if n.Op == token.NOT {
-				add(n.OpPos, 1, "", 0)
+			if with, ok := map[token.Token]string{token.NOT: "", token.SUB: "+"}[n.Op]; ok {
+				add(n.OpPos, 1, with, 0)
 			}
-			if n.Op == token.SUB {
-				add(n.OpPos, 1, "+", 0)
-				if l, ok := n.X.(*ast.BasicLit); ok && l.Value == "1" {
-					return false // −1 is no place, and −2 is as little one
-				}
+			if l, ok := n.X.(*ast.BasicLit); ok && n.Op == token.SUB && l.Value == "1" {
+				return false // −1 is no place, and −2 is as little one
 			}
 		case *ast.BasicLit:
 			if with, ok := other(n); ok && !isTiny(n) {
