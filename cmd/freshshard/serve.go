@@ -171,7 +171,8 @@ func (s *settings) log() {
 
 // fillWith fills the demo and starts the suppliers that answer by themselves; done returns when
 // they have ended.
-func (s *settings) fillWith(ctx context.Context, fill *filling, sh *shop.Shop, suppliers string) (done func(), err error) {
+func (s *settings) fillWith(ctx context.Context, fill *filling, sh *shop.Shop, suppliers string) (done func(),
+	err error) {
 	if err := fill.run(ctx, sh); err != nil {
 		return nil, err
 	}

@@ -44,7 +44,7 @@ func (s covering) rest(w, h axis, r Result) []working.Figure {
 		pane, frame float64
 	}{{"rest_cold", e.Room, e.Room}, {"rest_hot", e.Steady, e.FrameHot}} {
 		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
-			return bounding{s.solver}.surely(a, pane, ledge, s.p.growth(a.Widest, at.pane, at.frame))
+			return bounding(s).surely(a, pane, ledge, s.p.growth(a.Widest, at.pane, at.frame))
 		})
 		f := s.covered(a, pane, ledge, least, least, reading.Ledge, what, at.key, at.pane, at.frame)
 		if f.Verdict != working.Good {
@@ -63,7 +63,7 @@ func (s covering) covered(a axis, pane float64, reach length.Reading, must, wish
 	key string,
 	paneC, frameC float64) working.Figure {
 	g := s.p.growth(a.Widest, paneC, frameC)
-	asRead, v := bounding{s.solver}.cover(a, pane, reach.Value, g), bounding{s.solver}.surely(a, pane, reach, g)
+	asRead, v := bounding(s).cover(a, pane, reach.Value, g), bounding(s).surely(a, pane, reach, g)
 	formula := "{r} − ({T} − {P}) / 2 − {o} − {Δ} − {u}"
 	in := []working.Input{
 		working.In("u", "what the doubts take once in 20: readings anywhere within their doubt, the cut mostly near its size",
@@ -99,7 +99,7 @@ func (s covering) bites(w, h axis, r Result) []working.Figure {
 	var out []working.Figure
 	over := func(key string, paneC, frameC float64) {
 		a, pane := s.worse(w, h, r, func(a axis, pane float64) float64 {
-			return bounding{s.solver}.surely(a, pane, reach, s.p.growth(a.Widest, paneC, frameC))
+			return bounding(s).surely(a, pane, reach, s.p.growth(a.Widest, paneC, frameC))
 		})
 		out = append(out, s.bite(a, pane, reach, key, paneC, frameC))
 	}

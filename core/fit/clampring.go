@@ -81,7 +81,7 @@ func (s ringing) corner(w, h axis, r Result) (working.Figure, bool) {
 	if !ok || !has {
 		return working.Figure{}, false
 	}
-	c := math.Min(covering{s.solver}.worstGap(w, r.Order.W), covering{s.solver}.worstGap(h, r.Order.H))
+	c := math.Min(covering(s).worstGap(w, r.Order.W), covering(s).worstGap(h, r.Order.H))
 	gap := math.Sqrt2*c + (math.Sqrt2-1)*(body.Value-body.Doubt-cut.Value-cut.Doubt)
 	f := working.Figure{Key: "corner_gap", Value: gap, Unit: "mm", Place: string(reading.CutCorner),
 		Limit:    working.Least(s.p.Limits.GoesIn.V, "mm", s.p.Limits.GoesIn.Origin),

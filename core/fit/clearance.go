@@ -22,7 +22,7 @@ var clearanceSaid = map[string]string{
 
 // freeGap is the gap on one side that there is 19 times in 20, mm.
 func (s covering) freeGap(a axis, pane, paneC, frameC float64) float64 {
-	return (doubting{s.solver}.leastLess(a)-a.skew-pane)/2 - s.p.seated() - s.p.webDoubt() + s.p.growth(a.Nominal, paneC,
+	return (doubting(s).leastLess(a)-a.skew-pane)/2 - s.p.seated() - s.p.webDoubt() + s.p.growth(a.Nominal, paneC,
 		frameC)
 }
 
@@ -30,7 +30,7 @@ func (s covering) freeGap(a axis, pane, paneC, frameC float64) float64 {
 // the pane must have and what the trade likes.
 func (s covering) clearance(a axis, pane float64, key string, paneC, frameC float64, must, wish Value) working.Figure {
 	g := s.p.growth(a.Nominal, paneC, frameC)
-	asRead, seat, least := s.gap(a, pane)+g, s.p.seated()+s.p.webDoubt(), doubting{s.solver}.leastLess(a)
+	asRead, seat, least := s.gap(a, pane)+g, s.p.seated()+s.p.webDoubt(), doubting(s).leastLess(a)
 	v := s.freeGap(a, pane, paneC, frameC)
 	i := s.p.Info(a.Least)
 	f := working.Figure{

@@ -23,13 +23,13 @@ func (s telling) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	switch {
 	case s.p.Rule().Circle():
 		out = out[:1]
-	case ringing{s.solver}.asItComes():
+	case ringing(s).asItComes():
 	case s.shaped != nil:
 		out = []working.Figure{s.offsetFigure(w, h, r, wn, hn)}
 	}
-	out = append(append(out, covering{s.solver}.gaps(w, h, r)...), covering{s.solver}.bites(w, h, r)...)
+	out = append(append(out, covering(s).gaps(w, h, r)...), covering(s).bites(w, h, r)...)
 	if !s.p.Rule().Circle() { // says it by its roundness
-		out = append(out, shaping{s.solver}.shape(w, h)...)
+		out = append(out, shaping(s).shape(w, h)...)
 	}
 	if s.shaped != nil {
 		out = append(out, s.shaped.misfits(s.p)...)
@@ -39,23 +39,23 @@ func (s telling) figures(w, h axis, r Result, wn, hn note) []working.Figure {
 	}
 	if s.p.Rule().Circle() {
 		out = append(out, s.round(w))
-		if f, ok := (seating{s.solver}).dress(r); ok {
+		if f, ok := seating(s).dress(r); ok {
 			out = append(out, f)
 		}
 	}
 	if s.p.Rule().Comes {
-		out = append(out, ringing{s.solver}.clampRing(w, h, r)...)
+		out = append(out, ringing(s).clampRing(w, h, r)...)
 	}
-	out = append(append(out, s.holeFigures(r)...), carrying{s.solver}.bush()...)
+	out = append(append(out, s.holeFigures(r)...), carrying(s).bush()...)
 	if s.p.Rule().Rubber {
-		out = append(out, seating{s.solver}.rubber(w, h, r)...)
+		out = append(out, seating(s).rubber(w, h, r)...)
 	}
-	out = append(out, shaping{s.solver}.bends()...)
-	out = append(out, seating{s.solver}.depth()...)
+	out = append(out, shaping(s).bends()...)
+	out = append(out, seating(s).depth()...)
 	if s.p.Rule().Drilled && s.p.Plastic {
-		out = append(out, carrying{s.solver}.holes(r))
+		out = append(out, carrying(s).holes(r))
 	}
-	out = append(out, covering{s.solver}.oldPane(w, h, r)...)
+	out = append(out, covering(s).oldPane(w, h, r)...)
 	if s.p.Gasket.Kind != None {
 		out = append(out, s.gasket(r))
 	}

@@ -39,7 +39,7 @@ func (s bounding) surely(a axis, pane float64, reach length.Reading, opens float
 	case s.p.Limits.Slides:
 		share = 1
 	}
-	q := doubting{s.solver}.overLess(a, spread{reach.Value, reach.Doubt}, share) + share*pane
+	q := doubting(s).overLess(a, spread{reach.Value, reach.Doubt}, share) + share*pane
 	return q - (reach.Value - share*(a.Widest-pane)) + s.cover(a, pane, reach.Value, opens)
 }
 
@@ -49,7 +49,7 @@ func (s bounding) must(a axis) note {
 	l := s.p.Limits
 	_, hot, cold := s.p.allowance(a.Nominal)
 	need := math.Max(l.GoesIn.V, l.Binds.V-math.Min(hot, cold))
-	n := note{largest: doubting{s.solver}.leastLess(a) - a.skew - 2*(need+s.p.seated()+s.p.webDoubt()),
+	n := note{largest: doubting(s).leastLess(a) - a.skew - 2*(need+s.p.seated()+s.p.webDoubt()),
 		smallest: math.Inf(-1)}
 	opens := math.Max(0, math.Max(hot, cold))
 	over := func(reach length.Reading, least float64) {

@@ -65,7 +65,7 @@ func (s covering) right(a axis) (least, largest float64) {
 	_, hot, cold := s.p.allowance(a.Nominal)
 	opens := math.Max(0, math.Max(hot, cold))
 	over := func(reach, must float64) {
-		left := bounding{s.solver}.cover(a, a.Widest, reach, opens) - must
+		left := bounding(s).cover(a, a.Widest, reach, opens) - must
 		if !s.p.Limits.Slides {
 			left *= 2
 		}
@@ -77,5 +77,5 @@ func (s covering) right(a axis) (least, largest float64) {
 	if ledge, must, ok := s.bears(); ok {
 		over(ledge.Value, must.V)
 	}
-	return least, bounding{s.solver}.goesIn(a)
+	return least, bounding(s).goesIn(a)
 }

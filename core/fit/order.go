@@ -44,7 +44,7 @@ func (s bounding) bounds(a axis) note {
 // middle, within what goes in and stays.
 func (s bounding) order(a axis) (float64, note) {
 	n := s.bounds(a)
-	if b, ok := (ringing{s.solver}).bodyOf(a); ok {
+	if b, ok := ringing(s).bodyOf(a); ok {
 		return b.Value, n
 	}
 	step := s.step()

@@ -70,8 +70,8 @@ func (s telling) orderFigure(a axis, v float64, n note) working.Figure {
 	if a.lifted != nil {
 		return a.lifted.orderFigure(v, n)
 	}
-	if b, ok := (ringing{s.solver}).bodyOf(a); ok {
-		return ringing{s.solver}.bodyFigure(a, b, n)
+	if b, ok := ringing(s).bodyOf(a); ok {
+		return ringing(s).bodyFigure(a, b, n)
 	}
 	if st, ok := s.stock(); ok {
 		return s.stockFigure(a, st)
@@ -99,7 +99,7 @@ func (s telling) orderFigure(a axis, v float64, n note) working.Figure {
 			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()),
 			working.In("C", "smallest that stays in, "+often, n.must.smallest, "mm", origin.Sum()),
 			working.In("D", "largest that goes in, "+often, n.must.largest, "mm", origin.Sum()),
-			working.In("G", "largest that goes in as read", bounding{s.solver}.goesIn(a), "mm", origin.Sum()))
+			working.In("G", "largest that goes in as read", bounding(s).goesIn(a), "mm", origin.Sum()))
 		f.Working = f.Working.With("To have both as the trade likes them: read the tightest dimensions with a finer " +
 			"instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {
@@ -116,7 +116,7 @@ func (s telling) between(a axis, v float64, n note) (working.Verdict, string) {
 		return working.Note, "order this " + a.name + "; it goes in and stays, with less than the trade likes"
 	}
 	verdict := working.Stop
-	if (bounding{s.solver}).expected(a, v) {
+	if bounding(s).expected(a, v) {
 		verdict = working.Warn
 	}
 	if math.IsInf(n.must.smallest, 1) {

@@ -56,12 +56,12 @@ func (s copying) copied(r Result) (Result, error) {
 			{X: 0, Y: r.Order.H + 2*c}}
 	}
 	r.Figures = append(r.Figures, s.orderFigures(r.Order, old, place)...)
-	if err := (carrying{s.solver}).carried(&r); err != nil {
+	if err := carrying(s).carried(&r); err != nil {
 		return r, err
 	}
-	r.Figures = append(append(r.Figures, telling{s.solver}.holeFigures(r)...), carrying{s.solver}.bush()...)
+	r.Figures = append(append(r.Figures, telling(s).holeFigures(r)...), carrying(s).bush()...)
 	if p.Gasket.Kind != None && r.Pane == nil {
-		r.Figures = append(r.Figures, telling{s.solver}.gasket(r))
+		r.Figures = append(r.Figures, telling(s).gasket(r))
 	}
 	return r, nil
 }
@@ -113,5 +113,5 @@ func (s copying) orderFigures(order outline.Size, o oldPane, place [2]reading.Pl
 
 // nearest is a size as a cutter sets it, up or down.
 func (s copying) nearest(v float64) float64 {
-	return math.Round(v/bounding{s.solver}.step()) * bounding{s.solver}.step()
+	return math.Round(v/bounding(s).step()) * bounding(s).step()
 }

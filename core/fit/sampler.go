@@ -18,7 +18,7 @@ const seed = 0x6c617373
 
 // chance works out the odds of the ordered size.
 func (s doubting) chance(w, h axis, order outline.Size, draws int) *odds.Chance {
-	q := odds.Question{Order: order, Count: draws, Step: bounding{s.solver}.step(), Band: s.band.Half,
+	q := odds.Question{Order: order, Count: draws, Step: bounding(s).step(), Band: s.band.Half,
 		Length: s.p.Rule().Tube(),
 		Draws:  func(n, batch int) odds.Draws { return s.sampler(w, h, n, batch) },
 		Name: func(p reading.Place) string {
@@ -27,7 +27,7 @@ func (s doubting) chance(w, h axis, order outline.Size, draws int) *odds.Chance 
 			}
 			return s.p.Info(p).Name
 		}}
-	if (ringing{s.solver}).asItComes() {
+	if ringing(s).asItComes() {
 		q.Whole = reading.BodyWidth
 	}
 	return odds.Of(q)

@@ -28,8 +28,8 @@ func (s doubting) slide(w, h axis, r Result) []Stop {
 		st.GapLow = st.Gap < limit-1e-9
 		if reach, ok := s.reach(); ok {
 			st.Bite = reach.Value - p.seated() - math.Max(r.Gap.W+gw, r.Gap.H+gh)
-			over := math.Min(bounding{s.solver}.cover(w, r.Order.W, reach.Value, gw),
-				bounding{s.solver}.cover(h, r.Order.H, reach.Value, gh))
+			over := math.Min(bounding(s).cover(w, r.Order.W, reach.Value, gw),
+				bounding(s).cover(h, r.Order.H, reach.Value, gh))
 			st.BiteLow = over < p.Limits.Stays.V-1e-9
 		}
 		out = append(out, st)

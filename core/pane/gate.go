@@ -90,8 +90,8 @@ type Closed struct {
 // named.
 func (m gating) gates() []func(Need) *Closed {
 	return []func(Need) *Closed{m.steady, m.peak, m.life, m.sudden, m.safetyGate, m.vehicleGate, m.foodGate,
-		m.pressureGate, m.guardGate, m.shapeGate, m.holeGate, m.depth, bending{m.Material}.warpGate,
-		bending{m.Material}.loadGate}
+		m.pressureGate, m.guardGate, m.shapeGate, m.holeGate, m.depth, bending(m).warpGate,
+		bending(m).loadGate}
 }
 
 // gate returns the first gate that closes for the material, or nil.

@@ -156,7 +156,7 @@ const (
 )
 
 func (m ranking) rank(n Need) Ranked {
-	r := Ranked{Asks: gating{m.Material}.asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut,
+	r := Ranked{Asks: gating(m).asks(n), Material: m.ID, Name: m.Short, Edge: m.Edge, Cut: m.Cut,
 		Thickness: m.thickness(n),
 		Sold:      m.Sold(n.Tube, n.Read), Like: m.ID == n.Like}
 	for _, k := range Judgements() {
@@ -183,7 +183,7 @@ func (m ranking) rank(n Need) Ranked {
 		Verdict: working.Note,
 		Working: working.Of("("+strings.Join(terms, " + ")+") / {Σw}", r.Score, "of 10",
 			in...).With("Judgement, not physics: move the weights and see what changes.")}
-	r.Sentence, r.Again = r.sentence(n.Exposure.Steady >= hotFrom), repeating{m.Material}.again(n, r.Thickness)
+	r.Sentence, r.Again = r.sentence(n.Exposure.Steady >= hotFrom), repeating(m).again(n, r.Thickness)
 	return r
 }
 
@@ -194,7 +194,7 @@ func (m ranking) thickness(n Need) float64 {
 		return n.Thickness
 	}
 	t := m.Nearest(n.Thickness)
-	if c, ok := (bending{m.Material}).carries(n.Load, t, n.Depth); ok {
+	if c, ok := bending(m).carries(n.Load, t, n.Depth); ok {
 		t = c
 	}
 	if n.Depth > 0 && t > n.Depth {

@@ -26,7 +26,7 @@ func (m Material) SeatStress(l Load, t float64) float64 {
 // warpGate closes when the seat alone would take more than the pane may carry
 // for good.
 func (m bending) warpGate(n Need) *Closed {
-	t := ranking{m.Material}.thickness(n)
+	t := ranking(m).thickness(n)
 	v := m.SeatStress(n.Load, t)
 	if v == 0 {
 		return nil

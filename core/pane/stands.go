@@ -122,17 +122,17 @@ func aspects(n Need) []aspect {
 // times is how many times over a material carries its loads, in the thickness that
 // is looked at; known is false where that cannot be reckoned.
 func (m ranking) times(n Need) (times float64, known, matters bool) {
-	t, _ := bending{m.Material}.carries(n.Load, m.thickness(n), n.Depth)
+	t, _ := bending(m).carries(n.Load, m.thickness(n), n.Depth)
 	if t == 0 {
 		t = m.thickness(n)
 	}
 	times = manyTimes
 	for _, a := range n.Load.actions(m.Material, t) {
-		b, err := bending{m.Material}.bend(n.Load, a, t)
+		b, err := bending(m).bend(n.Load, a, t)
 		if err != nil {
 			return 0, false, true
 		}
-		left := bending{m.Material}.roomFor(n.Load, a, t)
+		left := bending(m).roomFor(n.Load, a, t)
 		if b.Stress > 0 {
 			matters, times = true, min(times, left.stress/b.Stress)
 		}

@@ -124,7 +124,7 @@ func (m gating) holeGate(n Need) *Closed {
 	if n.Outline == nil || m.Cut != "order" || m.Plies > 0 {
 		return nil
 	}
-	t := ranking{m.Material}.thickness(n)
+	t := ranking(m).thickness(n)
 	for _, b := range n.Outline.HoleRules(t) {
 		return closed("hole", fmt.Sprintf("%s of %s mm before it is toughened", b.Sentence, working.Num(t, 1)), "mm",
 			working.In("d", "as drawn", b.Value, "mm", origin.Read("")), working.Least(b.Limit, "mm", origin.Std("EN 12150-1")))

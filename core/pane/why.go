@@ -93,7 +93,7 @@ func times(key, what string, takes, may float64, from origin.Origin) working.Fig
 
 // timesFigure is the least of what is left over all loads, of stress and of bending.
 func (m ranking) timesFigure(n Need) working.Figure {
-	t, _ := bending{m.Material}.carries(n.Load, m.thickness(n), n.Depth)
+	t, _ := bending(m).carries(n.Load, m.thickness(n), n.Depth)
 	if t == 0 {
 		t = m.thickness(n)
 	}
@@ -116,11 +116,11 @@ func (m ranking) timesFigure(n Need) working.Figure {
 			working.In(b, "is, "+what, takes, unit, origin.Sum()))
 	}
 	for _, a := range n.Load.actions(m.Material, t) {
-		b, err := bending{m.Material}.bend(n.Load, a, t)
+		b, err := bending(m).bend(n.Load, a, t)
 		if err != nil {
 			continue
 		}
-		left := bending{m.Material}.roomFor(n.Load, a, t)
+		left := bending(m).roomFor(n.Load, a, t)
 		if b.Stress > 0 {
 			add("stress "+a.said, "MPa", left.stress, b.Stress, left.from)
 		}
