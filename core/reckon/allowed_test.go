@@ -43,8 +43,8 @@ func TestNoSizeFromWhatIsRuledOut(t *testing.T) {
 		}
 		e, _ := exposure.ByID("room")
 		e.Steady, e.Short, e.Sudden, e.Hours = c.steady, c.peak, 10, 10
-		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
-			Strike: c.strike, Duty: pane.Duty{Windscreen: c.windscreen}, Material: c.settled}
+		k := Known{Object: Object{Exposure: e, Strike: c.strike, Duty: pane.Duty{Windscreen: c.windscreen}},
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)}, Settled: Settled{Material: c.settled}, Unit: length.MM}
 		if c.settled != "" {
 			k.Thickness = 6
 		}
@@ -62,7 +62,7 @@ func TestNoSizeFromWhatIsRuledOut(t *testing.T) {
 			t.Errorf("%s: order %q, withheld %q", c.name, r.Order, r.Withheld)
 		}
 		if c.settled == "" && c.without == "" {
-			if closed, err := r.Material.Against((carrying{&r}).need(k, 0)); err != nil || len(closed) > 0 {
+			if closed, err := r.Material.Against(Sized{Held: r.Held}.need(Told{like: k.Like})); err != nil || len(closed) > 0 {
 				t.Errorf("%s: reckoned with %s, which is ruled out: %v, %v", c.name, r.Material.ID, closed, err)
 			}
 		}

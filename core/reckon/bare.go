@@ -18,7 +18,7 @@ func Bare(id string) Reckoning {
 	if err != nil {
 		e = exposure.All()[0]
 	}
-	r, err := Pane(Known{Family: f.ID, Exposure: e, Unit: length.MM})
+	r, err := Pane(Known{Object: Object{Exposure: e}, Holding: Holding{Family: f.ID}, Unit: length.MM})
 	if err != nil {
 		panic("the book's own family cannot be reckoned: " + err.Error()) // a test holds it for all
 	}

@@ -5,15 +5,16 @@ import (
 
 	"freshshard/core/diagnose"
 	"freshshard/core/fit"
-	"freshshard/core/holding"
 	"freshshard/core/outline"
 	"freshshard/core/pane"
 	"freshshard/core/reading"
 )
 
-func (r carrying) need(k Known, room float64) pane.Need {
+// need is what is asked of the pane; told is what is known of the break.
+func (r Sized) need(told Told) pane.Need {
+	k := r.k
 	n := pane.Need{Exposure: k.Exposure, Strike: k.Strike, Area: r.area(), Thickness: r.Thickness, Read: r.Read,
-		Depth: room, Like: k.Like, Own: k.Own, Beware: diagnose.Beware(r.Chain), Load: r.load(k), Weights: k.Weights,
+		Depth: r.depth, Like: told.like, Own: k.Own, Beware: diagnose.Beware(told.Chain), Load: r.load(), Weights: k.Weights,
 		Duty: k.Duty, Stack: k.Stack, Room: k.Exposure.Room, Vehicle: k.Vehicle, Moves: k.Moves, Usual: r.Family.Material,
 		Boat: k.Water, Maker: r.Family.Maker, Tube: r.way().Tube(), Bent: k.Shape.Curved,
 		Other: r.Road.ID == "other"}
@@ -30,11 +31,9 @@ func (r carrying) need(k Known, room float64) pane.Need {
 // practice, no source; local wind rules come first.
 const gustSpeed = 30.0
 
-// way is the way in which the pane is held.
-func (r carrying) way() *holding.Rule { return holding.Of(r.Family.Sizing) }
-
 // load is what bends the pane.
-func (r carrying) load(k Known) pane.Load {
+func (r Sized) load() pane.Load {
+	k := r.k
 	if r.way().Tube() || !r.Fit.Ready {
 		return pane.Load{}
 	}

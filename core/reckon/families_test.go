@@ -54,8 +54,8 @@ func TestEveryFamilyIsReckoned(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
-			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}, Draws: 500}
+		k := Known{Object: Object{Exposure: e},
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM, Draws: 500}
 		r, err := Pane(k)
 		if err != nil || r.Fault != nil {
 			t.Fatalf("%s: %v %v", f.ID, err, r.Fault)
@@ -96,8 +96,8 @@ func TestOrderLines(t *testing.T) {
 			t.Fatal(err)
 		}
 		e, _ := exposure.ByID(f.Exposure)
-		r, err := Pane(Known{Family: id, Exposure: e, Readings: usual(t, f), Unit: length.MM,
-			Gasket: fit.Gasket{Kind: fit.None}})
+		r, err := Pane(Known{Object: Object{Exposure: e}, Holding: Holding{Family: id, Gasket: fit.Gasket{Kind: fit.None}},
+			Seen: Seen{Readings: usual(t, f)}, Unit: length.MM})
 		if err != nil || !strings.Contains(r.Order, want) {
 			t.Errorf("%s: %q, %v", id, r.Order, err)
 		}
@@ -127,7 +127,8 @@ func TestOptionalNumbersAreReckoned(t *testing.T) {
 		t.Fatal(err)
 	}
 	e, _ := exposure.ByID(f.Exposure)
-	k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}}
+	k := Known{Object: Object{Exposure: e}, Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}},
+		Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
 	for place, v := range map[reading.Place]float64{reading.DepthTop: 26, reading.BodyWidth: 414, reading.BodyHeight: 304,
 		reading.BodyCorner: 40, reading.CutCorner: 40, reading.FlangeWidth: 450, reading.FlangeHeight: 340,
 		reading.MarkWidth: 440, reading.MarkHeight: 330, reading.WallLeast: 20, reading.WallMost: 32, reading.RingThick: 3,

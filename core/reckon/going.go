@@ -19,48 +19,38 @@ type Going struct {
 	Noted    bool   `json:"noted" doc:"What is bought is noted; true where nothing is"`
 }
 
-// take lays the road over the way of holding. A material that belongs to
+// onRoad lays the road over the way of holding. A material that belongs to
 // another road counts as not settled: somebody changed the road since.
-func (r *Reckoning) take(k *Known) error {
-	if err := k.Road.Check(r.Family); err != nil {
-		return err
+func (h Held) onRoad() (Held, error) {
+	k := &h.k
+	if err := k.Road.Check(h.Family); err != nil {
+		return h, err
 	}
 	rd, how, err := road.Of(k.Road.ID, k.Road.How)
 	if err != nil {
-		return err
+		return h, err
 	}
-	r.Road = Going{ID: rd.ID, How: how.ID, Name: rd.Name, Headline: how.Headline, Sized: rd.Measured(r.Family),
-		Settled: rd.Settled(r.Family)}
-	r.Road.Part = rd.Part && !r.Road.Sized
-	r.Road.Noted = !r.Road.Part || k.Road.Part.Noted()
+	h.Road = Going{ID: rd.ID, How: how.ID, Name: rd.Name, Headline: how.Headline, Sized: rd.Measured(h.Family),
+		Settled: rd.Settled(h.Family)}
+	h.Road.Part = rd.Part && !h.Road.Sized
+	h.Road.Noted = !h.Road.Part || k.Road.Part.Noted()
 	switch {
-	case r.Road.Sized:
-		r.Road.Headline = ""
+	case h.Road.Sized:
+		h.Road.Headline = ""
 	case k.Road.Part.Number != "":
-		r.Road.Headline = "Part " + k.Road.Part.Number + ", as it comes"
+		h.Road.Headline = "Part " + k.Road.Part.Number + ", as it comes"
 	}
 	if how.Name != "" && (rd.ID != road.Size || how.ID == road.Pattern) {
-		r.Road.Name = how.Name
+		h.Road.Name = how.Name
 	}
-	r.Family = road.Work(r.Family, rd, how, k.Road.Came, k.Leaf)
+	h.Family = road.Work(h.Family, rd, how, k.Road.Came, k.Leaf)
 	if rd.ID == "other" {
-		r.Family.Material = how.ID
+		h.Family.Material = how.ID
 	}
 	if m, err := pane.ByID(k.Material); err == nil && (m.Other != (rd.ID == "other") || m.Other && m.ID != how.ID) {
 		k.Material, k.Thickness = "", 0
 	}
-	return nil
-}
-
-// unsized leaves out what only a size asks for.
-func (r *Reckoning) unsized() {
-	if r.Road.Sized {
-		return
-	}
-	r.Fit.Missing, r.Fit.Odd, r.Fault = r.Fit.Missing[:0], r.Fit.Odd[:0], nil
-	for i := range r.Walk {
-		r.Walk[i].Needed = false
-	}
+	return h, nil
 }
 
 // Whole is a reckoning as a ticket kept it, with what a ticket from before

@@ -57,8 +57,8 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
-			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}
+		k := Known{Object: Object{Exposure: e},
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
 		if f.Seal == "gasket" {
 			k.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
 		}
@@ -79,9 +79,9 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	tell("a pack", Known{Family: "window-pack", Exposure: e, Readings: usual(t, f), Unit: length.MM,
-		Gasket: fit.Gasket{Kind: fit.None},
-		Stack: pane.Stack{Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
-			{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}})
+	tell("a pack", Known{Object: Object{Exposure: e},
+		Holding: Holding{Family: "window-pack", Gasket: fit.Gasket{Kind: fit.None}, Stack: pane.Stack{Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
+		{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}},
+			Seen: Seen{Readings: usual(t, f)}, Unit: length.MM})
 	golden.Check(t, "panes", b.String())
 }

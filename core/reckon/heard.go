@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"strings"
 
-	"freshshard/core/fit"
 	"freshshard/core/length"
 	"freshshard/core/reading"
 	"freshshard/core/witness"
@@ -13,17 +12,17 @@ import (
 
 // copied gives a pane that is copied from the old one what everybody says of its
 // size, the old pane among them.
-func (r hearing) copied(k Known, p *fit.Problem) error {
-	if !p.Copies() || len(k.Heard) == 0 {
-		return nil
+func (r Sized) copied() (Sized, error) {
+	if !r.problem.Copies() || len(r.k.Heard) == 0 {
+		return r, nil
 	}
-	w, err := witness.Of(withOld(k), 0, r.round(k))
+	w, err := witness.Of(withOld(r.k), 0, r.round())
 	if err != nil {
-		return err
+		return r, err
 	}
-	r.hear(w, k)
-	p.Said = reading.Witnessed{Width: spoken(w.Width), Height: spoken(w.Height)}
-	return nil
+	r.Heard = r.hear(w)
+	r.problem.Said = reading.Witnessed{Width: spoken(w.Width), Height: spoken(w.Height)}
+	return r, nil
 }
 
 func spoken(j *witness.Joined) *reading.Spoken {
@@ -48,26 +47,26 @@ func withOld(k Known) []witness.Said {
 // heard holds the opening against what else speaks for the size. The order goes by
 // the opening, which the pane has to fit; where the others speak against it, it is
 // said.
-func (r hearing) heard(k Known, p fit.Problem) error {
-	if p.Copies() || !r.Road.Sized || len(k.Heard) == 0 {
-		return nil
+func (r Sized) heard() (Sized, error) {
+	if r.problem.Copies() || !r.Road.Sized || len(r.k.Heard) == 0 {
+		return r, nil
 	}
-	said := withOld(k)
-	c := p.Limits.Clearance.V
+	said := withOld(r.k)
+	c := r.problem.Limits.Clearance.V
 	if r.Fit.Ready {
 		at := func(size float64) length.Reading { return length.Reading{Value: size + 2*c} }
 		said = append([]witness.Said{{Kind: "opening", Width: at(r.Fit.Nominal.W), Height: at(r.Fit.Nominal.H)}}, said...)
 	}
-	w, err := witness.Of(said, c, r.round(k))
+	w, err := witness.Of(said, c, r.round())
 	if err == nil {
-		r.hear(w, k)
+		r.Heard = r.hear(w)
 	}
-	return err
+	return r, err
 }
 
-// hear keeps what they stand for, as it is shown. The opening speaks by the rule of
+// hear is what they stand for, as it is shown. The opening speaks by the rule of
 // its way of holding.
-func (r hearing) hear(w witness.Pane, k Known) {
+func (r Sized) hear(w witness.Pane) *witness.Pane {
 	for _, j := range []*witness.Joined{w.Width, w.Height} {
 		if j == nil {
 			continue
@@ -77,19 +76,19 @@ func (r hearing) hear(w witness.Pane, k Known) {
 				j.Says[i].Formula = "what its rule leaves of it"
 			}
 		}
-		j.Figures = Present(j.Figures, k.Unit)
+		j.Figures = Present(j.Figures, r.k.Unit)
 	}
-	r.Heard = &w
+	return &w
 }
 
 // round is how long the outline of a pane is that is so wide and high; nil while its
 // shape is not known.
-func (r hearing) round(k Known) func(w, h float64) float64 {
+func (r Sized) round() func(w, h float64) float64 {
 	if p := r.Fit.Pane; len(p) > 0 {
 		b := p.Box()
 		return func(w, h float64) float64 { return p.Perimeter() * (w + h) / (b.Width() + b.Height()) }
 	}
-	if k.Shape.Kind != "" {
+	if r.k.Shape.Kind != "" {
 		return nil
 	}
 	return witness.Cornered(0)
@@ -97,7 +96,7 @@ func (r hearing) round(k Known) func(w, h float64) float64 {
 
 // heardFigures are what the witnesses stand for, loud where the opening is the one
 // that the others speak against, or where none can be named.
-func (r hearing) heardFigures() []working.Figure {
+func (r Sized) heardFigures() []working.Figure {
 	if r.Heard == nil {
 		return nil
 	}

@@ -72,8 +72,8 @@ func ordinaryJobs(t *testing.T) []ordinary {
 		if err != nil {
 			t.Fatalf("line %d: %v", n+1, err)
 		}
-		o.k = Known{Family: f.ID, Exposure: e, Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
-			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}, Draws: 2000}
+		o.k = Known{Object: Object{Exposure: e},
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Unit: length.MM, Draws: 2000}
 		texts := map[reading.Place]string{}
 		for _, w := range words[1:] {
 			o.fact(t, w, texts)

@@ -9,11 +9,11 @@ import (
 )
 
 // area is that of the glass, mm²: of a tube its wall, unrolled.
-func (r *Reckoning) area() float64 {
+func (r Sized) area() float64 {
 	switch {
-	case (carrying{r}).way().Tube():
+	case r.way().Tube():
 		return math.Pi * math.Max(0, r.Fit.Order.W-r.Thickness) * r.Fit.Order.H
-	case (carrying{r}).way().Circle():
+	case r.way().Circle():
 		return math.Pi / 4 * r.Fit.Order.W * r.Fit.Order.H
 	case len(r.Fit.Pane) > 0:
 		return r.Fit.Pane.Area()
@@ -23,14 +23,14 @@ func (r *Reckoning) area() float64 {
 
 // Outline is the pane as ordered in its true shape; ok is false while it has no
 // size, and for a tube.
-func (r *Reckoning) Outline() (p outline.Path, ok bool) {
+func (r Sized) Outline() (p outline.Path, ok bool) {
 	var err error
 	switch {
-	case !r.Fit.Ready || (carrying{r}).way().Tube():
+	case !r.Fit.Ready || r.way().Tube():
 		return nil, false
 	case len(r.Fit.Pane) > 0:
 		return r.Fit.Pane, true
-	case (carrying{r}).way().Circle():
+	case r.way().Circle():
 		p, err = outline.Circle(r.Fit.Order.W)
 	default:
 		p, err = outline.RoundedRect(r.Fit.Order.W, r.Fit.Order.H, 0)
@@ -39,15 +39,15 @@ func (r *Reckoning) Outline() (p outline.Path, ok bool) {
 }
 
 // cutting says whether the pane can be cut here and how.
-func (r *Reckoning) cutting() outline.Cutting {
+func (r Sized) cutting() outline.Cutting {
 	p, ok := r.Outline()
 	switch {
 	case r.Material.Cut == "order":
 		return outline.Cutting{Sentence: r.Material.Short +
 			" is ordered to its final size: it is never cut, drilled or ground"}
-	case r.stockTaken:
+	case r.problem.Stock != nil:
 		return outline.Cutting{Sentence: "a stock size comes as it is; nothing is cut"}
-	case (carrying{r}).way().Tube():
+	case r.way().Tube():
 		return outline.Cutting{Hand: true, Sentence: "cut square, ends ground and fire-polished or smoothed"}
 	case !ok:
 		return outline.Cutting{Sentence: "no size yet"}
@@ -57,18 +57,18 @@ func (r *Reckoning) cutting() outline.Cutting {
 	return p.Cuttable(r.Thickness)
 }
 
-// sized says how large the pane is, in the words of its form.
-func (r *Reckoning) sized(unit length.Unit) string {
+// sizeSaid says how large the pane is, in the words of its form.
+func (r Sized) sizeSaid(unit length.Unit) string {
 	show := func(v float64) string { return length.Show(v, unit).Main }
 	switch r.Fit.Form {
 	case "rectangle":
-		return fmt.Sprintf("%s × %s %s", r.OrderW.Main, r.OrderH.Main, unit) + r.holed(unit)
+		return fmt.Sprintf("%s × %s %s", show(r.Fit.Order.W), show(r.Fit.Order.H), unit) + r.holed(unit)
 	case "round", "circle":
-		return fmt.Sprintf("round, %s %s across", r.OrderW.Main, unit)
+		return fmt.Sprintf("round, %s %s across", show(r.Fit.Order.W), unit)
 	case "tube":
-		return fmt.Sprintf("tube, %s %s outside, %s %s long", r.OrderW.Main, unit, r.OrderH.Main, unit)
+		return fmt.Sprintf("tube, %s %s outside, %s %s long", show(r.Fit.Order.W), unit, show(r.Fit.Order.H), unit)
 	}
-	out := fmt.Sprintf("%s, %s × %s %s", r.Fit.Form, r.OrderW.Main, r.OrderH.Main, unit)
+	out := fmt.Sprintf("%s, %s × %s %s", r.Fit.Form, show(r.Fit.Order.W), show(r.Fit.Order.H), unit)
 	for _, d := range r.Fit.Makes[2:] {
 		out += fmt.Sprintf(", %s %s %s", d.Name, show(d.Value), unit)
 	}
@@ -76,7 +76,7 @@ func (r *Reckoning) sized(unit length.Unit) string {
 }
 
 // holed says the holes that carry a pane; nothing for one without.
-func (r *Reckoning) holed(unit length.Unit) string {
+func (r Sized) holed(unit length.Unit) string {
 	if len(r.Fit.Holes) == 0 {
 		return ""
 	}

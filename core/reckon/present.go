@@ -13,7 +13,8 @@ import (
 )
 
 // more are the numbers that belong to setting and carrying the pane.
-func (r *Reckoning) more(k Known) []working.Figure {
+func (r Sized) more() []working.Figure {
+	k := r.k
 	var out []working.Figure
 	if old, ok := k.Readings[reading.OldThickness]; ok {
 		out = append(out, thickness.Of(old).Figure)
@@ -32,22 +33,22 @@ func (r *Reckoning) more(k Known) []working.Figure {
 	}
 	w, h := r.Fit.Order.W, r.Fit.Order.H
 	out = append(out, r.Material.MassFigure(r.area(), r.Thickness))
-	out = append(out, r.Material.LoadFigures(carrying{r}.load(k), r.Thickness)...)
+	out = append(out, r.Material.LoadFigures(r.load(), r.Thickness)...)
 	if f, ok := r.Material.HoopFigure(k.Duty, k.Readings[reading.TubeOutside].Value, r.Thickness); ok &&
-		(carrying{r}).way().Tube() {
+		r.way().Tube() {
 		out = append(out, f)
 	}
-	if (carrying{r}).way().Tube() {
+	if r.way().Tube() {
 		out = append(out, bore(k.Readings[reading.TubeOutside], r.Thickness))
 	}
 	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
 		out = append(out, f)
 	}
-	if !(carrying{r}).way().Blocks || r.Fit.Form != "rectangle" {
+	if !r.way().Blocks || r.Fit.Form != "rectangle" {
 		return out
 	}
 	out = append(out, setting.BlockFigure(w, h, r.Thickness, math.Max(r.Fit.Gap.W, r.Fit.Gap.H)))
-	if (carrying{r}).way().Points {
+	if r.way().Points {
 		out = append(out, setting.PointFigure(w, h, r.Family.Fixing))
 	}
 	return out
@@ -64,29 +65,6 @@ func bore(outside length.Reading, wall float64) working.Figure {
 		Place: string(reading.TubeWall), Sentence: "of bore inside the tube",
 		Working: working.Of("{d} − 2 × {t}", v, "mm", working.In("d", "outside", outside.Value, "mm", origin.Read("")),
 			working.In("t", "wall", wall, "mm", origin.Sum()))}.Judge(working.Stop)
-}
-
-// inWords writes the lengths of what is said in the person's unit.
-func (r *Reckoning) inWords(unit length.Unit) {
-	if unit != length.IN {
-		return
-	}
-	for i := range r.Plan.Steps {
-		st := &r.Plan.Steps[i]
-		st.Do, st.Why = length.Words(st.Do, unit), length.Words(st.Why, unit)
-	}
-	for i := range r.Choice.Closed {
-		c := &r.Choice.Closed[i]
-		c.Sentence, c.Figure.Sentence = length.Words(c.Sentence, unit), length.Words(c.Figure.Sentence, unit)
-	}
-	for i := range r.Handover {
-		r.Handover[i].Text = length.Words(r.Handover[i].Text, unit)
-	}
-	for i := range r.Stops {
-		r.Stops[i].Says = length.Words(r.Stops[i].Says, unit)
-	}
-	r.Choice.Advice = length.Words(r.Choice.Advice, unit)
-	r.Cutting.Sentence = length.Words(r.Cutting.Sentence, unit)
 }
 
 // Present writes each figure in the shop's unit, with the other one beside it.

@@ -27,8 +27,8 @@ func stove(t testing.TB) Known {
 	if err != nil {
 		t.Fatal(err)
 	}
-	return Known{Family: "clip-heat", Exposure: e, Readings: r, Unit: length.MM,
-		Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}, Screw: "M4"}
+	return Known{Object: Object{Exposure: e},
+		Holding: Holding{Family: "clip-heat", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}, Screw: "M4"}, Seen: Seen{Readings: r}, Unit: length.MM}
 }
 
 func TestStove(t *testing.T) {

@@ -64,8 +64,8 @@ func heldBy(t *testing.T, id string) Known {
 	if err != nil {
 		t.Fatal(err)
 	}
-	return Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None},
-		Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}
+	return Known{Object: Object{Exposure: e},
+		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
 }
 
 // Each road of a pane held by clips, of one that is glued, of a ring's window and of a tube,
@@ -144,7 +144,9 @@ func TestKeptBeforeRoads(t *testing.T) {
 		r.Chain == nil || r.Handover == nil || r.Why.Behind == nil || r.Was.Behind == nil {
 		t.Errorf("%+v", r.Road)
 	}
-	if r = (Reckoning{Road: Going{ID: "part"}}).Whole(); r.Road != (Going{ID: "part"}) {
+	part := Reckoning{}
+	part.Road = Going{ID: "part"}
+	if r = part.Whole(); r.Road != (Going{ID: "part"}) {
 		t.Errorf("%+v", r.Road)
 	}
 }
@@ -157,16 +159,17 @@ func TestRoundOfAPane(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	r := Reckoning{Fit: fit.Result{Pane: circle}}
-	if f := (hearing{&r}).round(Known{}); f == nil || !near(f(300, 300), circle.Perimeter()) || !near(f(600, 600),
+	r := Sized{Fit: fit.Result{Pane: circle}}
+	if f := r.round(); f == nil || !near(f(300, 300), circle.Perimeter()) || !near(f(600, 600),
 		2*circle.Perimeter()) {
 		t.Error("a circle is not as long round as it is")
 	}
-	r.Fit.Pane = nil
-	if (hearing{&r}).round(Known{Shape: reading.Shape{Kind: "circle"}}) != nil {
+	r.Fit.Pane, r.k.Shape.Kind = nil, "circle"
+	if r.round() != nil {
 		t.Error("a shape that nobody read is as long round as something")
 	}
-	if f := (hearing{&r}).round(Known{}); f == nil || !near(f(300, 200), witness.Cornered(0)(300, 200)) ||
+	r.k.Shape.Kind = ""
+	if f := r.round(); f == nil || !near(f(300, 200), witness.Cornered(0)(300, 200)) ||
 		!near(f(300, 200), 1000) {
 		t.Error("four corners are not as long round as their sides")
 	}

@@ -8,92 +8,110 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/frame"
-	"freshshard/core/pane"
+	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/road"
-	"freshshard/core/thickness"
+	"freshshard/core/stocksize"
+	"freshshard/core/witness"
 	"freshshard/core/working"
 )
 
 // defaultThickness is what is assumed before anybody has read the old pane, mm.
 const defaultThickness = 4.0
 
-// size solves the fit. Readings that cannot belong together are kept as the
+// Sized is a pane with its size, or with what is missing for one.
+type Sized struct {
+	Held
+	Fit   fit.Result          `json:"fit"`
+	Walk  []reading.PlaceInfo `json:"walk"`
+	Heard *witness.Pane       `json:"heard,omitempty" doc:"What all that speak for the size stand for"`
+	Fault *fault.Error        `json:"fault,omitempty" doc:"Readings that cannot belong together, with the place"`
+
+	problem fit.Problem
+	depth   float64 // room for the pane's thickness, mm; 0 while nobody has read it
+}
+
+// Size works out how large the pane is. Readings that cannot belong together are not an error of
+// the call: the answer then carries the Fault and what can still be said without them.
+func Size(k Known) (Sized, error) {
+	h, err := hold(k)
+	s := Sized{Held: h}
+	if err != nil {
+		return s, err
+	}
+	if s.problem, err = h.problem(); err != nil {
+		return s, err
+	}
+	if s, err = s.copied(); err != nil {
+		return s, err
+	}
+	if s.problem.Stock, err = s.stocked(); err != nil {
+		return s, err
+	}
+	s.Walk = s.problem.Walk()
+	if s, err = s.solved(); err != nil {
+		return s, err
+	}
+	if s, err = s.heard(); err != nil {
+		return s, err
+	}
+	s.depth = s.problem.Room()
+	// A thickness that followed the loads stands in the pack, too.
+	if n := s.built.Here; n > 0 && s.k.Stack.Panes[n-1].Thickness != s.Thickness {
+		if s.Held, err = s.packed(); err != nil {
+			return s, err
+		}
+	}
+	return s.asAsked(), nil
+}
+
+// solved solves the fit. Readings that cannot belong together are kept as the
 // Fault. A thickness that nobody settled follows the loads once the size is
 // known, and the fit is then solved again.
-func (r *Reckoning) size(k Known, p *fit.Problem) error {
+func (r Sized) solved() (Sized, error) {
 	var err error
-	if r.Fit, err = fit.Solve(*p); err != nil {
-		if r.Fault = fault.Of(err); r.Fault == nil || k.Readings[reading.Place(r.Fault.Field)].Value == 0 {
-			return err
+	if r.Fit, err = fit.Solve(r.problem); err != nil {
+		if r.Fault = fault.Of(err); r.Fault == nil || r.k.Readings[reading.Place(r.Fault.Field)].Value == 0 {
+			return r, err
 		}
 		r.Fit.Figures, r.Fit.Ready = []working.Figure{}, false
-		return nil
+		return r, nil
 	}
-	if k.Thickness != 0 || !r.Fit.Ready || (carrying{r}).way().Tube() {
-		return nil
+	if r.k.Thickness != 0 || !r.Fit.Ready || r.way().Tube() {
+		return r, nil
 	}
-	t := r.Material.Carrying(carrying{r}.load(k), r.Thickness, p.Room())
+	t := r.Material.Carrying(r.load(), r.Thickness, r.problem.Room())
 	if t == r.Thickness {
-		return nil
+		return r, nil
 	}
-	r.thick(t)
-	p.Thickness = t
-	r.Fit, err = fit.Solve(*p)
-	return err
+	r.Held = r.thick(t)
+	r.problem.Thickness = t
+	r.Fit, err = fit.Solve(r.problem)
+	return r, err
 }
 
-// thick sets how thick the pane is, mm, and what it is called.
-func (r *Reckoning) thick(t float64) {
-	r.Thickness = t
-	switch {
-	case r.unwalled:
-		r.Pane = r.Material.Short + ", wall not read yet"
-	case (carrying{r}).way().Tube():
-		r.Pane = r.Material.Short + ", wall " + working.Num(t, 1) + " mm"
-	default:
-		r.Pane = working.Num(t, 1) + " mm " + r.Material.Short
+// stocked is the stock size that is taken in place of a pane made to size; nil for none.
+func (r Sized) stocked() (*outline.Size, error) {
+	if r.k.Stock == "" || !r.Road.Sized || r.problem.Copies() {
+		return nil, nil
 	}
+	w, h, err := stocksize.Parse(r.k.Stock)
+	if err != nil {
+		return nil, err
+	}
+	return &outline.Size{W: w, H: h}, nil
 }
 
-// material settles what the pane is made of and how thick, or assumes it.
-func (r *Reckoning) material(k Known) error {
-	id := k.Material
-	if id == "" {
-		id, r.Assumed = r.Family.Material, true
+// asAsked leaves out what only a size asks for, where none is asked.
+func (r Sized) asAsked() Sized {
+	if r.Road.Sized {
+		return r
 	}
-	var err error
-	if r.Material, err = pane.With(k.Own, id); err != nil {
-		return err
+	r.Fit.Missing, r.Fit.Odd, r.Fault = r.Fit.Missing[:0], r.Fit.Odd[:0], nil
+	for i := range r.Walk {
+		r.Walk[i].Needed = false
 	}
-	r.Read = r.readOf(k)
-	r.thick(r.thicknessOf(k))
-	return nil
-}
-
-// thicknessOf is how thick the pane is: as settled, as the old one was read, or
-// assumed. A tube's wall is never assumed; while nobody has read it, it stands as
-// a fifth of the outside for the drawing, and nothing is ordered.
-func (r *Reckoning) thicknessOf(k Known) float64 {
-	if k.Thickness != 0 {
-		return k.Thickness
-	}
-	r.Assumed = true
-	if (carrying{r}).way().Tube() {
-		if wall := wallOf(k); wall > 0 {
-			return wall
-		}
-		r.unwalled = true
-		if out := k.Readings[reading.TubeOutside].Value; out > 0 {
-			return out / 5
-		}
-		return tubeDrawn
-	}
-	want := defaultThickness
-	if old, ok := k.Readings[reading.OldThickness]; ok {
-		want = old.Value
-	}
-	return r.Material.Nearest(want)
+	return r
 }
 
 // tubeDrawn is the wall of a tube of which nothing was read, mm, for its drawing.
@@ -103,20 +121,6 @@ const tubeDrawn = 2.0
 // while nobody has read it.
 func wallOf(k Known) float64 { return math.Round(k.Readings[reading.TubeWall].Value*10) / 10 }
 
-// readOf is the nominal thickness of the old pane, or the wall of the old tube;
-// 0 while nobody has read it.
-func (r *Reckoning) readOf(k Known) float64 {
-	if (carrying{r}).way().Tube() {
-		return wallOf(k)
-	}
-	if old, ok := k.Readings[reading.OldThickness]; ok {
-		if a := thickness.Of(old); !a.Between {
-			return a.Nominal
-		}
-	}
-	return 0
-}
-
 func frameOf(k Known, f family.Family) string {
 	if k.Frame != "" {
 		return k.Frame
@@ -124,7 +128,8 @@ func frameOf(k Known, f family.Family) string {
 	return f.Frame
 }
 
-func (r *Reckoning) problem(k Known) (fit.Problem, error) {
+func (r Held) problem() (fit.Problem, error) {
+	k := r.k
 	fr, err := frame.With(k.Own, frameOf(k, r.Family))
 	if err != nil {
 		return fit.Problem{}, err

@@ -21,43 +21,44 @@ type Packed struct {
 	Here   int                `json:"here" doc:"Which of them is on the table, from 1; 0 while nobody said"`
 }
 
-// pack solves the pack that the pane stands in. Where somebody said which of
+// packed solves the pack that the pane stands in. Where somebody said which of
 // them it is, everything else is then reckoned with the heat at that place.
-func (r packing) pack(k *Known) error {
-	st := k.Stack
+func (h Held) packed() (Held, error) {
+	st, k := h.built, &h.k
 	if err := st.Check(); err != nil || len(st.Panes) == 0 {
-		return err
+		return h, err
 	}
+	k.Exposure = h.object
 	cavity, from := st.Cavity, origin.Read("")
 	if cavity == 0 {
 		cavity, from = k.Exposure.Steady, k.Exposure.From("steady")
 	}
 	st.Panes = append([]pane.Coated(nil), st.Panes...)
 	if st.Here > 0 {
-		st.Panes[st.Here-1].Material, st.Panes[st.Here-1].Thickness = r.Material.ID, r.Thickness
+		st.Panes[st.Here-1].Material, st.Panes[st.Here-1].Thickness = h.Material.ID, h.Thickness
 	}
 	st.Cavity = cavity
 	k.Stack = st
 	p, err := st.Pack(k.Own, cavity, k.Exposure.Room)
 	if err != nil {
-		return err
+		return h, err
 	}
 	out := Packed{Panes: p.Panes, Gaps: p.Gaps, Here: st.Here}
 	if out.Result, err = heat.Solve(p); err != nil {
-		return inStack(err)
+		return h, inStack(err)
 	}
 	all, err := heat.Orders(p)
 	if err != nil {
-		return inStack(err)
+		return h, inStack(err)
 	}
 	out.Orders, out.Says = heat.Few(all), heat.Says(all)
-	r.Pack, r.packFigures = &out, p.Figures(out.Result, from, k.Exposure.From("room"))
+	h.Pack, h.packFigures = &out, p.Figures(out.Result, from, k.Exposure.From("room"))
 	if st.Here > 0 {
 		hot := max(out.Result.Faces[st.Here-1].Hot, out.Result.Faces[st.Here-1].Cold)
-		r.packFigures = append(r.packFigures, here(st.Here, hot, cavity, from))
+		h.packFigures = append(h.packFigures, here(st.Here, hot, cavity, from))
 		k.Exposure = k.Exposure.Behind(hot)
 	}
-	return nil
+	return h, nil
 }
 
 // here says what heat the pane on the table is chosen for.
@@ -78,14 +79,14 @@ func inStack(err error) error {
 }
 
 // stack is the frame's own part of the pack, as the section draws it.
-func (r packing) stack(st pane.Stack) drawing.Stack {
-	if r.Pack == nil {
+func (h Held) stack() drawing.Stack {
+	if h.Pack == nil {
 		return drawing.Stack{}
 	}
-	panes, gaps, at := st.Frame()
-	k := drawing.Stack{Gaps: gaps, Here: max(0, r.Pack.Here-at)}
+	panes, gaps, at := h.k.Stack.Frame()
+	k := drawing.Stack{Gaps: gaps, Here: max(0, h.Pack.Here-at)}
 	for i := range panes {
-		k.Panes = append(k.Panes, r.Pack.Panes[at+i].T)
+		k.Panes = append(k.Panes, h.Pack.Panes[at+i].T)
 	}
 	return k
 }

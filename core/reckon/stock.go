@@ -24,23 +24,12 @@ type Offered struct {
 // mm: none farther has ever both its clearance and its bite.
 const nearStock = 20.0
 
-// stocked takes a stock size in place of a pane made to size.
-func (r *Reckoning) stocked(k Known, p *fit.Problem) error {
-	if k.Stock == "" || !r.Road.Sized || p.Copies() {
-		return nil
-	}
-	w, h, err := stocksize.Parse(k.Stock)
-	if err == nil {
-		p.Stock, r.stockTaken = &outline.Size{W: w, H: h}, true
-	}
-	return err
-}
-
 // offered are the stock sizes of the material that fall inside the fit, the
 // nearest to the size to order first.
-func (r *Reckoning) offered(k Known, p fit.Problem) error {
-	if !r.Fit.Ready || r.Fit.Form != "rectangle" || r.Withheld != "" || p.Copies() || !r.Road.Sized || p.Stock != nil {
-		return nil
+func (r Sized) offered() []Offered {
+	p, k, out := r.problem, r.k, []Offered{}
+	if !r.Fit.Ready || r.Fit.Form != "rectangle" || r.barred != "" || p.Copies() || !r.Road.Sized || p.Stock != nil {
+		return out
 	}
 	type found struct {
 		Offered
@@ -80,7 +69,7 @@ func (r *Reckoning) offered(k Known, p fit.Problem) error {
 	}
 	slices.SortStableFunc(all, func(a, b found) int { return cmp.Compare(a.off, b.off) })
 	for _, f := range all {
-		r.Stock = append(r.Stock, f.Offered)
+		out = append(out, f.Offered)
 	}
-	return nil
+	return out
 }

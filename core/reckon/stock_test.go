@@ -22,8 +22,8 @@ func light(t testing.TB, w, h float64) Known {
 	if err != nil {
 		t.Fatal(err)
 	}
-	k := Known{Family: "putty-points", Exposure: e, Material: "annealed", Thickness: 3, Unit: length.MM,
-		Readings: map[reading.Place]length.Reading{reading.Ledge: {Value: 13, Doubt: 0.5}}}
+	k := Known{Object: Object{Exposure: e}, Holding: Holding{Family: "putty-points"},
+		Seen: Seen{Readings: map[reading.Place]length.Reading{reading.Ledge: {Value: 13, Doubt: 0.5}}}, Settled: Settled{Material: "annealed", Thickness: 3}, Unit: length.MM}
 	for _, p := range []reading.Place{reading.WidthTop, reading.WidthMiddle, reading.WidthBottom} {
 		k.Readings[p] = length.Reading{Value: w, Doubt: 0.5}
 	}

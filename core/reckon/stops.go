@@ -15,7 +15,8 @@ import (
 // stops are all numbers beyond their limit, the gates that are closed for the
 // settled material, and what is used and must never be. One thing that several
 // numbers say stands there once.
-func (r stopping) stops(k Known, room float64, all []working.Figure) ([]prove.Stop, error) {
+func (r Chosen) stops(all []working.Figure) ([]prove.Stop, error) {
+	k := r.k
 	out := []prove.Stop{}
 	worst := map[string]working.Figure{}
 	var keys []string
@@ -49,7 +50,7 @@ func (r stopping) stops(k Known, room float64, all []working.Figure) ([]prove.St
 		}
 	}
 	if k.Material != "" && r.Fault == nil {
-		closed, err := r.Material.Against(carrying(r).need(k, room))
+		closed, err := r.Material.Against(r.need(r.Told))
 		if err != nil {
 			return out, err
 		}

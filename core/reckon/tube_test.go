@@ -32,7 +32,8 @@ func TestTubeHasItsWall(t *testing.T) {
 		{"hardly a bore", "8", "3.1", 0, "borosilicate, wall 3.1 mm", working.Stop},
 		{"settled too thick", "8", "", 4, "borosilicate, wall 4 mm", working.Stop},
 	} {
-		k := Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM, Gasket: fit.Gasket{Kind: fit.None}}
+		k := Known{Object: Object{Exposure: e}, Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}},
+			Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
 		delete(k.Readings, reading.TubeWall)
 		for p, text := range map[reading.Place]string{reading.TubeOutside: c.outside, reading.TubeWall: c.wall} {
 			if text == "" {
@@ -68,8 +69,8 @@ func TestTheFurnaceSetsTheBand(t *testing.T) {
 		band     float64
 	}{{"toughened", "", 2.5}, {"toughened", fit.ShopCut, 2.5}, {"toughened", fit.HandCut, 2.5}, {"annealed", "", 1.6},
 		{"annealed", fit.HandCut, 1}, {"annealed", fit.ShopCut, 1.6}} {
-		r, _ := reckoned(t, Known{Family: f.ID, Exposure: e, Readings: usual(t, f), Unit: length.MM,
-			Gasket: fit.Gasket{Kind: fit.None}, Material: c.material, Thickness: 4, Cutter: c.cutter})
+		r, _ := reckoned(t, Known{Object: Object{Exposure: e},
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)}, Settled: Settled{Material: c.material, Thickness: 4, Cutter: c.cutter}, Unit: length.MM})
 		if r.Fit.Band.Half != c.band {
 			t.Errorf("%s by %q: ±%v", c.material, c.cutter, r.Fit.Band.Half)
 		}

@@ -17,8 +17,8 @@ import (
 // that makes an earlier diagonal impossible may be the right one of the two.
 func Possible(j *record.Job, p *record.Pane, place reading.Place, r length.Reading) error {
 	k := jobview.Known(j, p, length.MM)
-	k.Readings[place], k.Stage = r, reckon.Work
-	out, err := reckon.Pane(k)
+	k.Readings[place] = r
+	out, err := reckon.Size(k)
 	if err != nil {
 		return err
 	}

@@ -91,8 +91,7 @@ const chosenStep = "choose"
 // have closed since the person looked.
 func whyChosen(j *record.Job, p *record.Pane, in Settle) (string, error) {
 	k := jobview.Known(j, p, length.MM)
-	k.Stage = reckon.Numbers
-	r, err := reckon.Pane(k)
+	r, err := reckon.Numbers(k)
 	if err != nil {
 		return "", err
 	}
@@ -151,8 +150,7 @@ func (s *Service) Why(ctx context.Context, at jobview.Bench, aspect, material st
 		return nil, err
 	}
 	k := jobview.Known(&j, p, unit)
-	k.Stage = reckon.Numbers
-	r, err := reckon.Pane(k)
+	r, err := reckon.Numbers(k)
 	if err != nil {
 		return nil, err
 	}

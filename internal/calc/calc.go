@@ -183,8 +183,8 @@ func runFit(in PaneIn) (FitOut, error) {
 	if err != nil {
 		return FitOut{}, err
 	}
-	k, err := reckon.Pane(reckon.Known{Family: in.Family, Exposure: e, Readings: r, Material: in.Material,
-		Thickness: in.Thickness, Gasket: in.Gasket, Sides: in.Sides, Unit: in.Unit})
+	k, err := reckon.Pane(reckon.Known{Object: reckon.Object{Exposure: e},
+		Holding: reckon.Holding{Family: in.Family, Gasket: in.Gasket, Sides: in.Sides}, Seen: reckon.Seen{Readings: r}, Settled: reckon.Settled{Material: in.Material, Thickness: in.Thickness}, Unit: in.Unit})
 	if err != nil {
 		return FitOut{}, err
 	}

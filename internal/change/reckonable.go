@@ -53,8 +53,7 @@ func sound(j *record.Job, p *record.Pane) error {
 		return err
 	}
 	k := jobview.Known(j, p, length.MM)
-	k.Stage = reckon.Numbers
-	r, err := reckon.Pane(k)
+	r, err := reckon.Numbers(k)
 	if err != nil {
 		return err
 	}

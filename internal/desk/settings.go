@@ -62,8 +62,7 @@ func clash(j *record.Job, p *record.Pane) error {
 		return fault.New("uses", "that is more than anybody uses", "tick what touches the pane")
 	}
 	k := jobview.Known(j, p, length.MM)
-	k.Stage = reckon.Work
-	r, err := reckon.Pane(k)
+	r, err := reckon.Work(k)
 	if err != nil {
 		return err
 	}

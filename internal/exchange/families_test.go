@@ -44,8 +44,8 @@ func TestEveryFamilyGoesOnPaper(t *testing.T) {
 			if err != nil {
 				t.Fatal(err)
 			}
-			r, err := reckon.Pane(reckon.Known{Family: f.ID, Exposure: e, Readings: readings, Unit: unit,
-				Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 1, Right: 1, Bottom: 1, Left: 1}})
+			r, err := reckon.Pane(reckon.Known{Object: reckon.Object{Exposure: e},
+				Holding: reckon.Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 1, Right: 1, Bottom: 1, Left: 1}}, Seen: reckon.Seen{Readings: readings}, Unit: unit})
 			if err != nil {
 				t.Fatal(err)
 			}

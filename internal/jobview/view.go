@@ -92,14 +92,8 @@ type CheckView struct {
 // Known is a pane of a job as the core wants it.
 func Known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 	o := j.Object
-	k := reckon.Known{
-		Family: p.Family, Exposure: o.Exposure, Frame: p.Frame, Readings: map[reading.Place]length.Reading{},
-		Cutter: p.Cutter,
-		Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle,
-		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf,
-		Like: p.Like, Duty: p.Duty, Stack: p.Stack, Uses: p.Uses, Own: j.Own, Stamp: o.Stamp, Unit: unit, Marks: j.Marks,
-		Road: p.Road, Peel: p.Peel, Turned: p.Turns, Heard: p.Heard, Stock: p.Stock,
-	}
+	k := reckon.Known{Object: reckon.Object{Exposure: o.Exposure, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle,
+		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf, Duty: p.Duty, Uses: p.Uses, Stamp: o.Stamp}, Holding: reckon.Holding{Family: p.Family, Frame: p.Frame, Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Stack: p.Stack, Turned: p.Turns}, Seen: reckon.Seen{Readings: map[reading.Place]length.Reading{}, Like: p.Like, Peel: p.Peel, Heard: p.Heard}, Settled: reckon.Settled{Cutter: p.Cutter, Road: p.Road, Stock: p.Stock}, Own: j.Own, Unit: unit, Marks: j.Marks}
 	for _, r := range p.Readings {
 		k.Readings[r.Place] = r.Reading
 	}
@@ -257,13 +251,10 @@ func PaneOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep d
 		b.Reckoning = was.Of(p.Number)
 	} else {
 		k := Known(j, p, unit)
-		if deep == Numbers {
-			k.Stage = reckon.Work
-		}
 		if deep == Drawn {
 			k.Draws = odds.OnScreen
 		}
-		b.Reckoning = reckonedOrWhy(k)
+		b.Reckoning = reckonedOrWhy(k, deep)
 	}
 	for _, t := range b.Pane.Ticks {
 		b.Done[t.Step] = true
@@ -277,10 +268,10 @@ func PaneOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep d
 // reckonedOrWhy reckons a pane. One that cannot be reckoned is shown with what
 // can still be said without its pack and its loads, and with why: a job that
 // cannot be opened could not be mended.
-func reckonedOrWhy(k reckon.Known) reckon.Reckoning {
-	r, err := reckon.Pane(k)
+func reckonedOrWhy(k reckon.Known, deep depth) reckon.Reckoning {
+	r, err := reckoned(k, deep)
 	if err == nil {
-		err = CanBeSent(sent(r, k.Stage))
+		err = CanBeSent(sent(r, deep))
 	}
 	if err == nil {
 		return r
@@ -291,17 +282,26 @@ func reckonedOrWhy(k reckon.Known) reckon.Reckoning {
 	}
 	why = fault.New(why.Field, "cannot be reckoned: "+why.Why, why.Cure)
 	k.Stack, k.Duty, k.Draws = pane.Stack{}, pane.Duty{}, 0
-	if r, err = reckon.Pane(k); err != nil || CanBeSent(r) != nil {
+	if r, err = reckoned(k, deep); err != nil || CanBeSent(r) != nil {
 		r = reckon.Bare(k.Family)
 	}
 	r.Fault, r.Fit.Ready = why, false
 	return r
 }
 
+// reckoned goes as deep as is asked.
+func reckoned(k reckon.Known, deep depth) (reckon.Reckoning, error) {
+	if deep != Numbers {
+		return reckon.Pane(k)
+	}
+	p, err := reckon.Work(k)
+	return p.Light(), err
+}
+
 // sent is what of a reckoning is sent: of a pane that is not on the table its
 // size and its stops.
-func sent(r reckon.Reckoning, stage reckon.Stage) any {
-	if stage == reckon.Work {
+func sent(r reckon.Reckoning, deep depth) any {
+	if deep == Numbers {
 		return []any{r.Fit.Order, r.Fit.Gap, r.Stops}
 	}
 	return r
