@@ -5,8 +5,8 @@ import (
 	"math"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
 	"freshshard/core/strength"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -35,11 +35,11 @@ type Hang struct {
 }
 
 // allowed are what the glue may take in a gust and for good, kPa.
-func (h Hang) allowed() (gust, lasts float64, of origin.Origin) {
+func (h Hang) allowed() (gust, lasts float64, of value.Origin) {
 	if h.Sheet > 0 {
-		return h.Sheet / sheetShare, h.Sheet / lastsOfSheet, origin.Read("") // off the adhesive's own sheet
+		return h.Sheet / sheetShare, h.Sheet / lastsOfSheet, value.Read("") // off the adhesive's own sheet
 	}
-	return siliconeGust, siliconeLasts, origin.Std("ASTM C1401")
+	return siliconeGust, siliconeLasts, value.Std("ASTM C1401")
 }
 
 func (h Hang) check() error {
@@ -81,10 +81,10 @@ func (h Hang) Figures() ([]working.Figure, error) {
 	shearF := working.Figure{Key: "shear", Value: shear, Unit: "kPa", Limit: working.Most(lastLimit, "kPa", of),
 		Sentence: "of shear for good by the pane's own weight",
 		Working: working.Of("{W} × 9.81 / ({L} × {c} × {b}) × 1000", shear, "kPa",
-			working.In("W", "weight", h.Weight, "kg", origin.Read("")),
-			working.In("L", "length of plate", h.Length, "mm", origin.Read("")),
-			working.In("c", "share that carries", share, "", origin.Read("")),
-			working.In("b", "bonded width", h.Width, "mm", origin.Read("")))}.Judge(working.Stop)
+			working.In("W", "weight", h.Weight, "kg", value.Read("")),
+			working.In("L", "length of plate", h.Length, "mm", value.Read("")),
+			working.In("c", "share that carries", share, "", value.Read("")),
+			working.In("b", "bonded width", h.Width, "mm", value.Read("")))}.Judge(working.Stop)
 	out := []working.Figure{shearF}
 	need := h.Length * shear / lastLimit
 	if h.Gust > 0 {
@@ -99,12 +99,12 @@ func (h Hang) Figures() ([]working.Figure, error) {
 		out = append(out, working.Figure{Key: "pull", Value: pull, Unit: "kPa", Limit: working.Most(gustLimit, "kPa", of),
 			Sentence: fmt.Sprintf("of pull at the plate's edge in a gust of %s m/s", working.Num(h.Gust, 0)),
 			Working: working.Of("(6 × {M} / ({L} × {c} × {b}²) + {k} × {F} / ({L} × {c} × {b})) × 1000", pull, "kPa",
-				working.In("M", "moment at the plate", m, "N·mm", origin.Sum()),
-				working.In("L", "length of plate", h.Length, "mm", origin.Read("")),
-				working.In("c", "share that carries", share, "", origin.Read("")),
-				working.In("b", "bonded width", h.Width, "mm", origin.Read("")),
-				working.In("k", "share of the force at the plate", held, "", origin.Sum()),
-				working.In("F", "force of the gust on the pane", force, "N", origin.Sum())).With("Here " + how + ".")}.
+				working.In("M", "moment at the plate", m, "N·mm", value.Sum()),
+				working.In("L", "length of plate", h.Length, "mm", value.Read("")),
+				working.In("c", "share that carries", share, "", value.Read("")),
+				working.In("b", "bonded width", h.Width, "mm", value.Read("")),
+				working.In("k", "share of the force at the plate", held, "", value.Sum()),
+				working.In("F", "force of the gust on the pane", force, "N", value.Sum())).With("Here " + how + ".")}.
 			Judge(working.Stop))
 		need = math.Max(need, h.Length*pull/gustLimit)
 	}
@@ -115,6 +115,6 @@ func (h Hang) Figures() ([]working.Figure, error) {
 			working.Num(h.Width, 0)),
 		Working: working.Of("{n}", need, "mm",
 			working.In("n", "length at which the worse of the two meets its limit, up to 5 mm",
-				need, "mm", origin.Sum()))})
+				need, "mm", value.Sum()))})
 	return out, nil
 }

@@ -6,7 +6,7 @@ import (
 	"fmt"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -121,8 +121,8 @@ func (p Peel) Read() (Peeled, error) {
 	out.Figures = []working.Figure{{Key: "carried", Value: held / 100, Unit: "cm²", Verdict: working.Note,
 		Sentence: fmt.Sprintf("really carried, %.0f in 100 of the whole", out.Carried*100),
 		Working: working.Of("{L} × {b} × {c} / 100", held/100, "cm²",
-			working.In("L", "length of the bond", p.Length, "mm", origin.Read("")),
-			working.In("b", "its width", p.Width, "mm", origin.Read("")),
-			working.In("c", "spots that tore in the glue, of all", out.Carried, "", origin.Read("")))}}
+			working.In("L", "length of the bond", p.Length, "mm", value.Read("")),
+			working.In("b", "its width", p.Width, "mm", value.Read("")),
+			working.In("c", "spots that tore in the glue, of all", out.Carried, "", value.Read("")))}}
 	return out, nil
 }

@@ -4,13 +4,13 @@
 package book
 
 import (
+	"freshshard/core/catalogue"
 	"freshshard/core/compat"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/frame"
-	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/stocksize"
 )
@@ -18,33 +18,38 @@ import (
 // page is one kind of value: which there are, what the book says, and what a
 // shop may not say.
 type page struct {
-	fields []own.Field
-	was    func(own.Value) *float64
-	check  func(own.Values, own.Value) error
+	fields []catalogue.Field
+	was    func(catalogue.Value) *float64
+	check  func(catalogue.Values, catalogue.Value) error
 }
 
 // alone is the check of a value that no other one bears on.
-func alone(check func(own.Value) error) func(own.Values, own.Value) error {
-	return func(_ own.Values, v own.Value) error { return check(v) }
+func alone(check func(catalogue.Value) error) func(catalogue.Values, catalogue.Value) error {
+	return func(_ catalogue.Values, v catalogue.Value) error { return check(v) }
 }
 
 var pages = map[string]page{
-	own.Material: {pane.Fields, func(v own.Value) *float64 { m, _ := pane.ByID(v.ID); return m.Own(v.Item) },
+	catalogue.Material: {pane.Fields,
+		func(v catalogue.Value) *float64 { m, _ := pane.Book.ByID(v.ID); return m.Own(v.Item) },
 		pane.CheckOwn},
-	own.Family: {family.Fields, func(v own.Value) *float64 { f, _ := family.ByID(v.ID); return f.Own(v.Item) },
+	catalogue.Family: {family.Fields,
+		func(v catalogue.Value) *float64 { f, _ := family.Book.ByID(v.ID); return f.Own(v.Item) },
 		alone(family.CheckOwn)},
-	own.Frame: {frame.Fields, func(v own.Value) *float64 { f, _ := frame.ByID(v.ID); return f.Own(v.Item) },
+	catalogue.Frame: {frame.Fields,
+		func(v catalogue.Value) *float64 { f, _ := frame.Book.ByID(v.ID); return f.Own(v.Item) },
 		alone(frame.CheckOwn)},
-	own.Exposure: {exposure.Fields, func(v own.Value) *float64 { e, _ := exposure.ByID(v.ID); return e.Own(v.Item) },
+	catalogue.Exposure: {exposure.Fields,
+		func(v catalogue.Value) *float64 { e, _ := exposure.Book.ByID(v.ID); return e.Own(v.Item) },
 		exposure.CheckOwn},
-	own.Cutter: {fit.Fields, func(v own.Value) *float64 { return fit.Cutter(v.ID).Own(v.Item) }, alone(fit.CheckOwn)},
-	own.Stock:  {stocksize.Fields, stocksize.Own, alone(stocksize.CheckOwn)},
-	own.Touch:  {compat.Fields, compat.Own, alone(compat.CheckOwn)},
+	catalogue.Cutter: {fit.Fields, func(v catalogue.Value) *float64 { return fit.Cutter(v.ID).Own(v.Item) },
+		alone(fit.CheckOwn)},
+	catalogue.Stock:  {stocksize.Fields, stocksize.Own, alone(stocksize.CheckOwn)},
+	catalogue.Touch:  {compat.Fields, compat.Own, alone(compat.CheckOwn)},
 }
 
 // Fields are the values that a shop may lay over, by kind.
-func Fields() map[string][]own.Field {
-	out := map[string][]own.Field{}
+func Fields() map[string][]catalogue.Field {
+	out := map[string][]catalogue.Field{}
 	for k, p := range pages {
 		out[k] = p.fields
 	}
@@ -52,7 +57,7 @@ func Fields() map[string][]own.Field {
 }
 
 // Check refuses a value that cannot be, alone or beside the shop's others.
-func Check(vs own.Values, v own.Value) error {
+func Check(vs catalogue.Values, v catalogue.Value) error {
 	p, ok := pages[v.Kind]
 	if !ok {
 		return fault.New("kind", "no page of the book is called "+v.Kind, "choose one of the book")
@@ -61,7 +66,7 @@ func Check(vs own.Values, v own.Value) error {
 }
 
 // Was is what the book itself says; nil where it says nothing.
-func Was(v own.Value) *float64 {
+func Was(v catalogue.Value) *float64 {
 	p, ok := pages[v.Kind]
 	if !ok {
 		return nil

@@ -6,14 +6,14 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 // A data file writes one of three words; what was read is written and read again as it is.
 func TestFrom(t *testing.T) {
 	for word, want := range map[string]string{"trade": "common practice, no source",
 		"sheet": "typical data sheet, steel (from memory)", "std:EN 572-1": "EN 572-1 (from memory)"} {
-		v, err := Read[Value]([]byte(`{"v": 3, "o": "`+word+`"}`), "x.json")
+		v, err := Read[value.Value]([]byte(`{"v": 3, "o": "`+word+`"}`), "x.json")
 		if err != nil || v.V != 3 || v.Origin.Check() != nil {
 			t.Fatalf("%s: %+v, %v", word, v, err)
 		}
@@ -24,22 +24,23 @@ func TestFrom(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		var again Value
+		var again value.Value
 		if err := json.Unmarshal(written, &again); err != nil || again != v {
 			t.Errorf("%s: %s is read as %+v, %v", word, written, again, err)
 		}
 	}
 	for _, bad := range []string{`""`, `"std:"`, `"hearsay"`, `"Std:EN 1"`, `"own:sheet 4"`, `7`} {
-		if v, err := Read[Value]([]byte(`{"v": 3, "o": `+bad+`}`), "x.json"); err == nil {
+		if v, err := Read[value.Value]([]byte(`{"v": 3, "o": `+bad+`}`), "x.json"); err == nil {
 			t.Errorf("%s was taken for %+v", bad, v.Origin)
 		}
 	}
-	set := Value{V: 2, Origin: From{Origin: origin.Set("sheet 4", "Mira Quill", time.Date(2026, 3, 5, 9, 0, 0, 0,
+	set := value.Value{V: 2, Origin: value.From{Origin: value.Set("sheet 4", "Mira Quill",
+		time.Date(2026, 3, 5, 9, 0, 0, 0,
 		time.UTC))}}
 	if got := set.Origin.Of("steel").String(); got != "set by the shop: sheet 4; Mira Quill, 5 Mar 2026" {
 		t.Error(got)
 	}
-	if (Value{}).Origin.Check() == nil {
+	if (value.Value{}).Origin.Check() == nil {
 		t.Error("a value without an origin is taken")
 	}
 }

@@ -3,8 +3,8 @@ package compat
 import (
 	"slices"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/own"
 )
 
 // said are the verdicts as numbers, the way a shop's own word on a pair is kept.
@@ -12,7 +12,7 @@ var said = []Verdict{Good, Care, Never}
 
 // Fields are what a shop may say of a pair: its product's sheet says good, with
 // care or never.
-var Fields = []own.Field{{Item: "*", Name: "how they get on, 1 good, 2 with care, 3 never", Least: 1, Most: 3}}
+var Fields = []catalogue.Field{{Item: "*", Name: "how they get on, 1 good, 2 with care, 3 never", Least: 1, Most: 3}}
 
 // find is the book's rule of an agent on a subject.
 func find(agent, subject string) *Rule {
@@ -25,7 +25,7 @@ func find(agent, subject string) *Rule {
 }
 
 // Own is what the book says of a pair, as a number; nil where it says nothing.
-func Own(v own.Value) *float64 {
+func Own(v catalogue.Value) *float64 {
 	r := find(v.ID, v.Item)
 	if r == nil {
 		return nil
@@ -36,15 +36,15 @@ func Own(v own.Value) *float64 {
 
 // Laid is the matrix with the shop's own words over the book's. The shop's
 // reason is the sheet that it names.
-func Laid(vs own.Values) Table {
+func Laid(vs catalogue.Values) Table {
 	t := table
 	t.Rules = slices.Clone(table.Rules)
 	for _, v := range vs {
 		n := int(v.V) - 1
-		if v.Kind != own.Touch || n < 0 || n >= len(said) {
+		if v.Kind != catalogue.Touch || n < 0 || n >= len(said) {
 			continue
 		}
-		says, _ := vs.Laid(own.Touch, v.ID, v.Item)
+		says, _ := vs.Laid(catalogue.Touch, v.ID, v.Item)
 		r := Rule{Subject: v.Item, Agent: v.ID, Verdict: said[n], Reason: says.Origin.String(),
 			Own: true}
 		at := slices.IndexFunc(t.Rules, func(o Rule) bool { return o.Agent == v.ID && o.Subject == v.Item })
@@ -61,7 +61,7 @@ func Laid(vs own.Values) Table {
 }
 
 // CheckOwn refuses a word that cannot be.
-func CheckOwn(v own.Value) error {
+func CheckOwn(v catalogue.Value) error {
 	if _, err := AgentByID(v.ID); err != nil {
 		return fault.New("id", "nothing that touches a pane is called "+v.ID, "choose one of the list")
 	}

@@ -6,11 +6,8 @@ package cure
 
 import (
 	_ "embed"
-	"encoding/json"
-	"fmt"
-	"slices"
 
-	"freshshard/core/fault"
+	"freshshard/core/catalogue"
 )
 
 // Kind is how something hardens.
@@ -61,22 +58,5 @@ const Sheet = "what data sheets of its kind usually say, from memory; the tube's
 //go:embed adhesives.json
 var file []byte
 
-var adhesives = func() []Adhesive {
-	var out []Adhesive
-	if err := json.Unmarshal(file, &out); err != nil {
-		panic(err) // it ships with the program, and a test reads it
-	}
-	return out
-}()
-
-// Adhesives lists the book's.
-func Adhesives() []Adhesive { return slices.Clone(adhesives) }
-
-// ByID finds one; the error is a *fault.Error on adhesive.
-func ByID(id string) (Adhesive, error) {
-	i := slices.IndexFunc(adhesives, func(a Adhesive) bool { return a.ID == id })
-	if i < 0 {
-		return Adhesive{}, fault.New("adhesive", fmt.Sprintf("no adhesive is called %q", id), "choose one of the Book")
-	}
-	return adhesives[i], nil
-}
+// Book lists the adhesives.
+var Book = catalogue.New(file, "adhesives.json", "adhesive", "adhesive", func(a Adhesive) string { return a.ID })

@@ -6,7 +6,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -86,7 +86,7 @@ type target struct {
 
 // Check refuses a bond that cannot be; errors name the field.
 func (b Bond) Check() error {
-	a, err := ByID(b.Adhesive)
+	a, err := Book.ByID(b.Adhesive)
 	switch {
 	case err != nil:
 		return err
@@ -109,7 +109,7 @@ func (b Bond) Check() error {
 
 // Words are the titles of an adhesive's three clocks with what may be done then.
 func Words(id string) [3][2]string {
-	a, _ := ByID(id) // of one that is no more, the usual words
+	a, _ := Book.ByID(id) // of one that is no more, the usual words
 	w := a.words()
 	return [3][2]string{w[LetGo], w[Ready], w[Full]}
 }
@@ -139,14 +139,14 @@ func (b Bond) targets(a Adhesive) []target {
 	names := a.words()
 	hours := func(k Key, h [2]float64) target {
 		return target{key: k, fast: h[0], slow: h[1], title: names[k][0], may: names[k][1], formula: "{h}",
-			inputs: []working.Input{working.In("h", "hours at 23 °C and 50 %, at the slowest", h[1], "h", origin.Sheet(Sheet))}}
+			inputs: []working.Input{working.In("h", "hours at 23 °C and 50 %, at the slowest", h[1], "h", value.Sheet(Sheet))}}
 	}
 	full := hours(Full, a.Full)
 	switch a.Kind {
 	case Table:
 		// Its table says when it may be driven, and nothing of when a tape may go.
 		t := target{byTable: true, fast: 1, slow: 1, formula: "{t}", inputs: []working.Input{working.In("t",
-			"of its table's way, the slowest corner of the cell", 1, "", origin.Sheet(Sheet))}}
+			"of its table's way, the slowest corner of the cell", 1, "", value.Sheet(Sheet))}}
 		out := []target{t, t, full}
 		for i, k := range []Key{LetGo, Ready} {
 			out[i].key, out[i].title, out[i].may = k, names[k][0], names[k][1]
@@ -154,15 +154,15 @@ func (b Bond) targets(a Adhesive) []target {
 		return out
 	case Moisture:
 		d := a.Depth
-		from := origin.Sheet(Sheet)
+		from := value.Sheet(Sheet)
 		if b.Depth24 > 0 {
-			d, from = [2]float64{b.Depth24, b.Depth24}, origin.Own("the tube's own sheet")
+			d, from = [2]float64{b.Depth24, b.Depth24}, value.Own("the tube's own sheet")
 		}
 		need := b.Width / float64(b.Edges)
 		deep := func(k Key, mm float64) target {
 			t := target{key: k, title: names[k][0], may: names[k][1], fast: 24 * mm * mm / (d[1] * d[1]), depth: mm,
 				slow: 24 * mm * mm / (d[0] * d[0]), formula: "24 × ({d} / {q})²", inputs: []working.Input{
-					working.In("d", "how deep it has to be", mm, "mm", origin.Sum()),
+					working.In("d", "how deep it has to be", mm, "mm", value.Sum()),
 					working.In("q", "how deep in 24 h at 23 °C and 50 %, at the least", d[0], "mm", from)}}
 			return t
 		}
@@ -188,7 +188,7 @@ func Cure(b Bond, air []Air, now time.Time) (Curing, error) {
 	if b.Since.After(now.Add(time.Minute)) {
 		return Curing{}, fault.New("since", "it was not laid yet", "a clock does not run backwards: give the time it was set")
 	}
-	a, err := ByID(b.Adhesive)
+	a, err := Book.ByID(b.Adhesive)
 	if err != nil {
 		return Curing{}, err
 	}

@@ -99,7 +99,7 @@ func TestAgainstAFineStep(t *testing.T) {
 		}
 		b := Bond{Adhesive: []string{"urethane", "neutral-silicone"}[r.IntN(2)], Since: noon, Width: 5 + 4*r.Float64(),
 			Edges: 2}
-		a, _ := ByID(b.Adhesive)
+		a, _ := Book.ByID(b.Adhesive)
 		want := b.targets(a)[1].slow
 		sum, fine := 0.0, noon
 		for sum < want && fine.Sub(noon) < horizon {
@@ -117,7 +117,7 @@ func TestAgainstAFineStep(t *testing.T) {
 // is the slowest corner, never earlier than the sheet; outside it stands still or stays at
 // the edge.
 func TestTable(t *testing.T) {
-	a, _ := ByID("urethane-fast")
+	a, _ := Book.ByID("urethane-fast")
 	for _, c := range []struct{ c, rh, safe float64 }{
 		{5, 20, 480}, {5, 50, 360}, {23, 80, 60}, {35, 80, 60}, {15, 50, 180}, {15, 49.9, 240}, {15.1, 50, 180},
 		{14.9, 50, 360},
@@ -151,7 +151,7 @@ func TestNeverSooner(t *testing.T) {
 	r := rand.New(rand.NewPCG(9, 2))
 	later := func(a, b *time.Time) bool { return b == nil || a != nil && !a.After(b.Add(time.Second)) }
 	for range 400 {
-		a := adhesives[r.IntN(len(adhesives))]
+		a := Book.All()[r.IntN(len(Book.All()))]
 		b := Bond{Adhesive: a.ID, Width: 4 + 10*r.Float64(), Edges: 1 + r.IntN(2)}
 		c, rh := 2+35*r.Float64(), 10+85*r.Float64()
 		base := cured(t, b, steady(c, rh, 900))
@@ -332,7 +332,7 @@ func TestGates(t *testing.T) {
 
 // Every one of the book's can be reckoned, and its pairs are the right way round.
 func TestAdhesives(t *testing.T) {
-	for _, a := range Adhesives() {
+	for _, a := range Book.All() {
 		if a.Name == "" || a.Least >= a.Most || a.Skin[0] > a.Skin[1] || a.Full[0] > a.Full[1] ||
 			a.Handling[0] > a.Handling[1] ||
 			a.Ready[0] > a.Ready[1] || a.Depth[0] > a.Depth[1] || (a.Kind == Moisture) != (a.Depth[0] > 0) ||

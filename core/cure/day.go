@@ -59,7 +59,7 @@ func Day(lay []Laying, air []Air, from time.Time) ([]Line, error) {
 	groups := map[string][]Laying{}
 	var order []string
 	for _, l := range lay {
-		if _, err := ByID(l.Adhesive); err != nil {
+		if _, err := Book.ByID(l.Adhesive); err != nil {
 			return nil, err
 		}
 		if groups[l.Adhesive] == nil {
@@ -69,7 +69,7 @@ func Day(lay []Laying, air []Air, from time.Time) ([]Line, error) {
 	}
 	at := from
 	for _, id := range order {
-		a, _ := ByID(id)
+		a, _ := Book.ByID(id)
 		start, why := a.firstFit(air, at)
 		if why != "" {
 			out = append(out, Line{At: at, Kind: "not", Name: names(groups[id]), Says: "Not " + a.Name + " now: " + why})

@@ -121,10 +121,10 @@ func TestDayRefuses(t *testing.T) {
 		t.Errorf("an empty day: %v, %v", got, err)
 	}
 	for f, a := range usualFor {
-		if _, err := family.ByID(f); err != nil {
+		if _, err := family.Book.ByID(f); err != nil {
 			t.Error(err)
 		}
-		if _, err := ByID(a); err != nil {
+		if _, err := Book.ByID(a); err != nil {
 			t.Error(err)
 		}
 	}

@@ -5,8 +5,8 @@ import (
 	"time"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
 	"freshshard/core/setting"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -28,7 +28,7 @@ const Session = 24 * time.Hour
 // Gates hold the bench against the sheet before the bead is opened: the air, the surface,
 // the dew, the tube. It returns a *fault.Error for what cannot be.
 func Gates(o Opening) ([]working.Figure, error) {
-	a, err := ByID(o.Adhesive)
+	a, err := Book.ByID(o.Adhesive)
 	if err != nil {
 		return nil, err
 	}
@@ -39,17 +39,17 @@ func Gates(o Opening) ([]working.Figure, error) {
 	if o.Now.IsZero() && !(o.Expires.IsZero() && o.Opened.IsZero()) {
 		return nil, fault.New("now", "a tube's day is held against a moment, and none is given", "say when it is opened")
 	}
-	sheet := origin.Sheet(Sheet)
+	sheet := value.Sheet(Sheet)
 	least := working.Figure{Key: "cure_cold", Value: min(o.C, o.Surface), Unit: "°C",
 		Limit:    working.Least(a.Least, "°C", sheet),
 		Sentence: fmt.Sprintf("is the coldest of air and surface, for %s", a.Name),
-		Working: working.Of("min({T}, {S})", min(o.C, o.Surface), "°C", working.In("T", "air", o.C, "°C", origin.Read("")),
-			working.In("S", "surface", o.Surface, "°C", origin.Read("")))}
+		Working: working.Of("min({T}, {S})", min(o.C, o.Surface), "°C", working.In("T", "air", o.C, "°C", value.Read("")),
+			working.In("S", "surface", o.Surface, "°C", value.Read("")))}
 	most := working.Figure{Key: "cure_hot", Value: max(o.C, o.Surface), Unit: "°C",
 		Limit:    working.Most(a.Most, "°C", sheet),
 		Sentence: fmt.Sprintf("is the hottest of air and surface, for %s", a.Name),
-		Working: working.Of("max({T}, {S})", max(o.C, o.Surface), "°C", working.In("T", "air", o.C, "°C", origin.Read("")),
-			working.In("S", "surface", o.Surface, "°C", origin.Read("")))}
+		Working: working.Of("max({T}, {S})", max(o.C, o.Surface), "°C", working.In("T", "air", o.C, "°C", value.Read("")),
+			working.In("S", "surface", o.Surface, "°C", value.Read("")))}
 	out := []working.Figure{least.Judge(working.Stop), most.Judge(working.Stop)}
 	for i := range out {
 		out[i].Text = working.Num(out[i].Value, 1) + " °C"
@@ -72,9 +72,9 @@ func (a Adhesive) tube(o Opening) []working.Figure {
 	out := []working.Figure{}
 	hours := func(key, says string, left time.Duration, why string) {
 		f := working.Figure{Key: key, Value: left.Hours(), Unit: "h", Sentence: says,
-			Limit: working.Least(0, "h", origin.Custom()),
+			Limit: working.Least(0, "h", value.Custom()),
 			Text:  span(int(max(0, left.Minutes()))), Working: working.Of("{e} − {n}", left.Hours(), "h",
-				working.In("e", why, left.Hours(), "h", origin.Own("the tube")), working.In("n", "now", 0, "h", origin.Read("")))}
+				working.In("e", why, left.Hours(), "h", value.Own("the tube")), working.In("n", "now", 0, "h", value.Read("")))}
 		out = append(out, f.Judge(working.Stop))
 	}
 	if !o.Expires.IsZero() {

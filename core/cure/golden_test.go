@@ -26,7 +26,7 @@ func TestClocksAreAsLookedAt(t *testing.T) {
 		"turns": {{At: since, C: 21, RH: 55}, {At: since.Add(5 * time.Hour), C: 4, RH: 80}, {At: since.Add(20 * time.Hour),
 			C: 16, RH: 45},
 			{At: since.Add(30 * time.Hour), C: 24, RH: 40}}}
-	for _, a := range Adhesives() {
+	for _, a := range Book.All() {
 		for _, air := range []string{"warm", "cold", "dry", "turns"} {
 			for _, bond := range []Bond{{Width: 6, Edges: 2}, {Width: 20, Edges: 1}, {Width: 12, Edges: 2, Depth24: 4.5}} {
 				bond.Adhesive, bond.Since = a.ID, since

@@ -3,7 +3,7 @@ package cutting
 import (
 	"fmt"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -38,14 +38,14 @@ func (p Plan) Figures(t Task) []working.Figure {
 			kept) / whole, Unit: "in 100", Verdict: working.Note,
 		Text: working.Num(100*(panes+kept)/whole, 0) + " in 100",
 		Working: working.Of("100 × ({P} + {K}) / {S}", 100*(panes+kept)/whole, "in 100",
-			working.In("P", "panes, with what they are broken out of", panes/m2, "m²", origin.Sum()),
-			working.In("K", "offcuts that are kept", kept/m2, "m²", origin.Sum()),
-			working.In("S", "stock that is cut into", whole/m2, "m²", origin.Sum()))}
+			working.In("P", "panes, with what they are broken out of", panes/m2, "m²", value.Sum()),
+			working.In("K", "offcuts that are kept", kept/m2, "m²", value.Sum()),
+			working.In("S", "stock that is cut into", whole/m2, "m²", value.Sum()))}
 	cost := working.Figure{Key: "cut_cost", Sentence: "for the stock, less what comes back", Value: paid - back,
 		Verdict: working.Note, Text: fmt.Sprintf("%.2f", paid-back), Working: working.Of("{C} − {B}", paid-back, "",
-			working.In("C", fmt.Sprintf("stock that is cut into, %d in all", len(p.Sheets)), paid, "", origin.Custom()),
+			working.In("C", fmt.Sprintf("stock that is cut into, %d in all", len(p.Sheets)), paid, "", value.Custom()),
 			working.In("B", fmt.Sprintf("what kept offcuts are worth: %g of their share", WorthOf(t.Rules)), back, "",
-				origin.Custom()))}
+				value.Custom()))}
 	switch {
 	case p.Proved:
 		cost.Working = cost.Working.With("Proved: no plan needs less stock.")

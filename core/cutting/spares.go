@@ -5,7 +5,7 @@ import (
 	"math"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -114,15 +114,15 @@ func Ladder(want int, sure float64, t Tries) (Spares, error) {
 			"have it cut, or be content with less sure")
 	}
 	last := out.Ladder[len(out.Ladder)-1].Chance
-	formula, from := "Σ over k from {k} to {n} of the binomial with {s}", origin.Custom()
+	formula, from := "Σ over k from {k} to {n} of the binomial with {s}", value.Custom()
 	if known {
-		formula, from = "Σ over k from {k} to {n} of the Beta-binomial with mean {s}", origin.Sum()
+		formula, from = "Σ over k from {k} to {n} of the Beta-binomial with mean {s}", value.Sum()
 	}
 	out.Figure = working.Figure{Key: "spares", Value: last * 100, Unit: "in 100", Verdict: working.Note,
 		Text:     working.Num(last*100, 1) + " in 100",
 		Sentence: fmt.Sprintf("sure of %d good with %d cut", want, out.Blanks),
-		Working: working.Of(formula, last*100, "in 100", working.In("k", "wanted", float64(want), "", origin.Sum()),
-			working.In("n", "blanks", float64(out.Blanks), "", origin.Sum()),
+		Working: working.Of(formula, last*100, "in 100", working.In("k", "wanted", float64(want), "", value.Sum()),
+			working.In("n", "blanks", float64(out.Blanks), "", value.Sum()),
 			working.In("s", "chance that one comes out good", out.Each, "", from))}
 	return out, nil
 }

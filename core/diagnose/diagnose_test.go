@@ -47,7 +47,7 @@ func TestTablesHoldTogether(t *testing.T) {
 		}
 	}
 	for _, o := range olds {
-		if _, err := pane.ByID(o.ID); err != nil {
+		if _, err := pane.Book.ByID(o.ID); err != nil {
 			t.Errorf("old pane: %v", err)
 		}
 	}

@@ -16,11 +16,11 @@ import (
 
 func scene(t testing.TB, id string, texts map[reading.Place]string) Scene {
 	t.Helper()
-	f, err := family.ByID(id)
+	f, err := family.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
-	e, _ := exposure.ByID(f.Exposure)
+	e, _ := exposure.Book.ByID(f.Exposure)
 	r, err := reading.FromTexts(texts, length.MM)
 	if err != nil {
 		t.Fatal(err)

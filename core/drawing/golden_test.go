@@ -41,11 +41,11 @@ func lines(d Drawing) string {
 func wholeScene(t *testing.T, f family.Family, read bool, shape reading.Shape,
 	shapeValues map[reading.Place]string) Scene {
 	t.Helper()
-	e, err := exposure.ByID(f.Exposure)
+	e, err := exposure.Book.ByID(f.Exposure)
 	if err != nil {
 		t.Fatal(err)
 	}
-	fr, err := frame.ByID(f.Frame)
+	fr, err := frame.Book.ByID(f.Frame)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -85,7 +85,7 @@ func wholeScene(t *testing.T, f family.Family, read bool, shape reading.Shape,
 
 // Every drawing of every way of holding, looked at and kept.
 func TestDrawingsAreAsLookedAt(t *testing.T) {
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		b := &strings.Builder{}
 		for _, read := range []bool{false, true} {
 			s := wholeScene(t, f, read, reading.Shape{}, nil)
@@ -107,7 +107,7 @@ func TestDrawingsAreAsLookedAt(t *testing.T) {
 
 // Shapes on the table, by their usual measures.
 func TestShapesAreAsLookedAt(t *testing.T) {
-	f, err := family.ByID("putty-points")
+	f, err := family.Book.ByID("putty-points")
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -13,7 +13,7 @@ import (
 // size, and a tube, has no such drawing.
 func TestOrdered(t *testing.T) {
 	scene := func(id string, r fit.Result) Scene {
-		f, err := family.ByID(id)
+		f, err := family.Book.ByID(id)
 		if err != nil {
 			t.Fatal(err)
 		}

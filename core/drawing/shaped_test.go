@@ -17,7 +17,7 @@ import (
 // rubber, and no two look alike.
 func TestEveryFamilyHasItsEdge(t *testing.T) {
 	seen := map[string]string{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		d := Edge(f, 4)
 		item(t, d, "pane-cut")
 		if item(t, d, "body").Layer != LayerHatch {

@@ -19,7 +19,7 @@ import (
 // variant is a scene of a family with what was read, changed before it is solved.
 func variant(t *testing.T, id string, texts map[reading.Place]string, change func(*fit.Problem, *Scene)) Scene {
 	t.Helper()
-	f, err := family.ByID(id)
+	f, err := family.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -175,7 +175,7 @@ func TestPlansAndOutlinesAreAsLookedAt(t *testing.T) {
 		t.Fatal(err)
 	}
 	b.WriteString(lines(CutPlan(&p, map[string]string{"a": "Wheelhouse"})))
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		for _, thick := range []float64{3, 10} {
 			b.WriteString(lines(Edge(f, thick)))
 		}

@@ -9,7 +9,7 @@ import (
 	"time"
 
 	"freshshard/core/catalogue"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 //go:embed due.json
@@ -17,15 +17,15 @@ var file []byte
 
 // rule is one reminder with what it is for; an empty list is for all.
 type rule struct {
-	Key       string          `json:"key"`
-	Families  []string        `json:"families,omitempty"`
-	Exposures []string        `json:"exposures,omitempty"`
-	Materials []string        `json:"materials,omitempty"`
-	Roads     []string        `json:"roads,omitempty"`
-	How       []string        `json:"how,omitempty"`
-	After     catalogue.Value `json:"after"` // days
-	What      string          `json:"what"`
-	Why       string          `json:"why"`
+	Key       string      `json:"key"`
+	Families  []string    `json:"families,omitempty"`
+	Exposures []string    `json:"exposures,omitempty"`
+	Materials []string    `json:"materials,omitempty"`
+	Roads     []string    `json:"roads,omitempty"`
+	How       []string    `json:"how,omitempty"`
+	After     value.Value `json:"after"` // days
+	What      string      `json:"what"`
+	Why       string      `json:"why"`
 }
 
 var rules = catalogue.Must[[]rule](file, "due.json")
@@ -41,11 +41,11 @@ type Of struct {
 
 // Due is one reminder.
 type Due struct {
-	Key    string        `json:"key"`
-	What   string        `json:"what"`
-	Why    string        `json:"why"`
-	On     time.Time     `json:"on" doc:"The day on which it is due"`
-	Origin origin.Origin `json:"origin" doc:"Where the time is from"`
+	Key    string       `json:"key"`
+	What   string       `json:"what"`
+	Why    string       `json:"why"`
+	On     time.Time    `json:"on" doc:"The day on which it is due"`
+	Origin value.Origin `json:"origin" doc:"Where the time is from"`
 }
 
 // hour is when a day's work begins.

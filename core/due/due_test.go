@@ -79,17 +79,17 @@ func TestRulesName(t *testing.T) {
 		}
 		keys[r.Key] = true
 		for _, id := range r.Families {
-			if _, err := family.ByID(id); err != nil {
+			if _, err := family.Book.ByID(id); err != nil {
 				t.Errorf("%s: %v", r.Key, err)
 			}
 		}
 		for _, id := range r.Materials {
-			if _, err := pane.ByID(id); err != nil {
+			if _, err := pane.Book.ByID(id); err != nil {
 				t.Errorf("%s: %v", r.Key, err)
 			}
 		}
 		for _, id := range r.Exposures {
-			if _, err := exposure.ByID(id); err != nil {
+			if _, err := exposure.Book.ByID(id); err != nil {
 				t.Errorf("%s: %v", r.Key, err)
 			}
 		}
@@ -99,7 +99,7 @@ func TestRulesName(t *testing.T) {
 			}
 		}
 	}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		at := Of{Family: f.ID, Exposure: "fire", Road: "size"}
 		if len(For(at, time.Unix(0, 0))) == 0 {
 			t.Errorf("nothing is ever looked at again: %s", f.ID)

@@ -3,7 +3,7 @@ package exposure
 import (
 	"math"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 // Behind is what a pane sees that stands in a pack where its hot side gets to
@@ -18,9 +18,9 @@ func (e Exposure) Behind(steady float64) Exposure {
 	e.Short = math.Max(steady, e.Room+(e.Short-e.Room)*share)
 	e.Sudden *= math.Max(0, math.Min(1, share))
 	e.Steady = steady
-	e.sources.steady, e.sources.short, e.sources.sudden = origin.Sum(), origin.Sum(), origin.Sum()
+	e.sources.steady, e.sources.short, e.sources.sudden = value.Sum(), value.Sum(), value.Sum()
 	if e.FrameHot > steady {
-		e.FrameHot, e.sources.frameHot = steady, origin.Sum()
+		e.FrameHot, e.sources.frameHot = steady, value.Sum()
 	}
 	return e
 }

@@ -32,20 +32,9 @@ type Exposure struct {
 	sources Sources
 }
 
-var all = catalogue.Must[[]Exposure](file, "exposures.json")
-
-// All lists the exposures that take-in offers.
-func All() []Exposure { return all }
-
-// ByID finds one.
-func ByID(id string) (Exposure, error) {
-	for _, e := range all {
-		if e.ID == id {
-			return e, nil
-		}
-	}
-	return Exposure{}, fault.New("exposure", "no exposure is called "+id, "choose one of the list")
-}
+// Book lists the exposures that take-in offers.
+var Book = catalogue.New(file, "exposures.json", "exposure", "exposure", func(e Exposure) string { return e.ID }).
+	Over(Exposure.with)
 
 // limits keep a slipped digit out; in °C. The hottest is above any glass here.
 const (

@@ -8,7 +8,7 @@ import (
 )
 
 func TestCheck(t *testing.T) {
-	good, err := ByID("fire")
+	good, err := Book.ByID("fire")
 	if err != nil || good.Check() != nil {
 		t.Fatal(err, good.Check())
 	}
@@ -38,7 +38,7 @@ func TestCheck(t *testing.T) {
 // than an oven, an oven hotter than a room, frost only outdoors.
 func TestStartingPoints(t *testing.T) {
 	by := map[string]Exposure{}
-	for _, e := range All() {
+	for _, e := range Book.All() {
 		by[e.ID] = e
 		if e.Name == "" || e.Hint == "" {
 			t.Errorf("%s says too little", e.ID)
@@ -51,7 +51,7 @@ func TestStartingPoints(t *testing.T) {
 	if !(by["weather"].Coldest < 0 && by["weather"].Outdoors && !by["room"].Outdoors) {
 		t.Error("frost is out of place")
 	}
-	if _, err := ByID("lava"); fault.Of(err) == nil {
+	if _, err := Book.ByID("lava"); fault.Of(err) == nil {
 		t.Errorf("%v", err)
 	}
 }

@@ -1,13 +1,13 @@
 package exposure
 
 import (
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/own"
 )
 
 // Fields are the values of an exposure that a shop may start from otherwise.
 // Common practice, no source.
-var Fields = []own.Field{
+var Fields = []catalogue.Field{
 	{Item: "steady", Name: "hot side in steady use", Unit: "°C", Least: coldestTaken, Most: hottestTaken},
 	{Item: "short", Name: "hottest for minutes", Unit: "°C", Least: coldestTaken, Most: hottestTaken},
 	{Item: "frame_hot", Name: "frame when the pane is hot", Unit: "°C", Least: coldestTaken, Most: hottestTaken},
@@ -44,29 +44,21 @@ func (e Exposure) Own(item string) *float64 {
 }
 
 // with is the exposure with the shop's own values over the book's.
-func (e Exposure) with(vs own.Values) Exposure {
+func (e Exposure) with(vs catalogue.Values) Exposure {
 	for _, f := range Fields {
-		if v, ok := vs.Laid(own.Exposure, e.ID, f.Item); ok {
+		if v, ok := vs.Laid(catalogue.Exposure, e.ID, f.Item); ok {
 			*e.at(f.Item) = v.V
 		}
 	}
 	return e
 }
 
-// Laid lists the exposures with the shop's own values over the book's.
-func Laid(vs own.Values) []Exposure { return own.Laid(all, vs, Exposure.with) }
-
-// With finds an exposure with the shop's own values over the book's.
-func With(vs own.Values, id string) (Exposure, error) {
-	return own.Find(id, vs, ByID, Exposure.with)
-}
-
 // CheckOwn refuses a value that cannot be, alone or beside the others.
-func CheckOwn(vs own.Values, v own.Value) error {
+func CheckOwn(vs catalogue.Values, v catalogue.Value) error {
 	if err := v.Check(Fields, nil); err != nil {
 		return err
 	}
-	e, err := With(append(own.Values{v}, vs...), v.ID)
+	e, err := Book.With(append(catalogue.Values{v}, vs...), v.ID)
 	if err != nil {
 		return err
 	}

@@ -1,18 +1,18 @@
 package exposure
 
 import (
-	"freshshard/core/origin"
-	"freshshard/core/own"
+	"freshshard/core/catalogue"
+	"freshshard/core/value"
 )
 
 // Sources are where the values of an exposure come from. A value without one was said of
 // the object in hand.
 type Sources struct {
-	steady, short, room, coldest, frameHot, sudden, hours, cleaning origin.Origin
+	steady, short, room, coldest, frameHot, sudden, hours, cleaning value.Origin
 }
 
 // source is where the origin of a value lies; nil for an item that an exposure has not.
-func (s *Sources) source(item string) *origin.Origin {
+func (s *Sources) source(item string) *value.Origin {
 	switch item {
 	case "steady":
 		return &s.steady
@@ -36,11 +36,11 @@ func (s *Sources) source(item string) *origin.Origin {
 
 // From is where a value of the exposure comes from: "steady", "short", "room", "coldest",
 // "frame_hot", "sudden", "hours" or "cleaning".
-func (e Exposure) From(item string) origin.Origin {
+func (e Exposure) From(item string) value.Origin {
 	if o := e.sources.source(item); o != nil && o.Kind != "" {
 		return *o
 	}
-	return origin.Read("")
+	return value.Read("")
 }
 
 // values are those that have a source.
@@ -52,11 +52,11 @@ func (e Exposure) values() map[string]float64 {
 // Sourced is the exposure with the origin of each value: what is as the book has it is the
 // book's, or the shop's where the shop has laid its own over it; what is as the book has it
 // behind another pane was worked out; what differs was said of this object.
-func (e Exposure) Sourced(vs own.Values) Exposure {
+func (e Exposure) Sourced(vs catalogue.Values) Exposure {
 	if e.sources != (Sources{}) { // known already, and worked on since
 		return e
 	}
-	book, err := With(vs, e.ID)
+	book, err := Book.With(vs, e.ID)
 	if err != nil {
 		return e
 	}
@@ -64,12 +64,12 @@ func (e Exposure) Sourced(vs own.Values) Exposure {
 	for item, v := range e.values() {
 		switch v {
 		case usual[item]:
-			*e.sources.source(item) = origin.Custom()
-			if o, ok := vs.Laid(own.Exposure, e.ID, item); ok {
+			*e.sources.source(item) = value.Custom()
+			if o, ok := vs.Laid(catalogue.Exposure, e.ID, item); ok {
 				*e.sources.source(item) = o.Origin.Of("")
 			}
 		case middle[item], outer[item]:
-			*e.sources.source(item) = origin.Sum()
+			*e.sources.source(item) = value.Sum()
 		}
 	}
 	return e

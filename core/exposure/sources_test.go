@@ -5,20 +5,21 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/core/origin"
-	"freshshard/core/own"
+	"freshshard/core/catalogue"
+	"freshshard/core/value"
 )
 
 // Each value says where it comes from: the book, the shop over it, a sum behind another pane,
 // or somebody who said it of the object in hand; and what is worked on keeps that.
 func TestValuesKnowWhereTheyComeFrom(t *testing.T) {
-	fire, err := ByID("fire")
+	fire, err := Book.ByID("fire")
 	if err != nil {
 		t.Fatal(err)
 	}
-	shops := own.Values{{Kind: own.Exposure, ID: "fire", Item: "steady", V: 510, Sheet: "thermocouple, last winter",
+	shops := catalogue.Values{{Kind: catalogue.Exposure, ID: "fire", Item: "steady", V: 510,
+		Sheet: "thermocouple, last winter",
 		By: "Mira", At: time.Date(2026, 1, 5, 0, 0, 0, 0, time.UTC)}}
-	laid, err := With(shops, "fire")
+	laid, err := Book.With(shops, "fire")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -29,19 +30,19 @@ func TestValuesKnowWhereTheyComeFrom(t *testing.T) {
 	for _, c := range []struct {
 		name string
 		e    Exposure
-		vs   own.Values
+		vs   catalogue.Values
 		item string
-		want origin.Kind
+		want value.Kind
 	}{
-		{"the book's", fire, nil, "steady", origin.Trade}, {"the book's room", fire, nil, "room", origin.Trade},
-		{"said of this stove", hotter, nil, "steady", origin.Reading},
-		{"what was left as it is", hotter, nil, "coldest", origin.Trade},
-		{"the shop's", laid, shops, "steady", origin.Shop},
-		{"the book's, where the shop has its own", fire, shops, "steady", origin.Reading},
-		{"behind another pane", middle, nil, "steady", origin.Computed},
-		{"its room", middle, nil, "room", origin.Trade},
-		{"of no list", Exposure{Steady: 40, Short: 40}, nil, "steady", origin.Reading},
-		{"no such thing", fire, nil, "luck", origin.Reading},
+		{"the book's", fire, nil, "steady", value.Trade}, {"the book's room", fire, nil, "room", value.Trade},
+		{"said of this stove", hotter, nil, "steady", value.Reading},
+		{"what was left as it is", hotter, nil, "coldest", value.Trade},
+		{"the shop's", laid, shops, "steady", value.Shop},
+		{"the book's, where the shop has its own", fire, shops, "steady", value.Reading},
+		{"behind another pane", middle, nil, "steady", value.Computed},
+		{"its room", middle, nil, "room", value.Trade},
+		{"of no list", Exposure{Steady: 40, Short: 40}, nil, "steady", value.Reading},
+		{"no such thing", fire, nil, "luck", value.Reading},
 	} {
 		e := c.e.Sourced(c.vs)
 		if got := e.From(c.item); got.Kind != c.want {
@@ -52,8 +53,8 @@ func TestValuesKnowWhereTheyComeFrom(t *testing.T) {
 		}
 	}
 	behind := fire.Sourced(nil).Behind(fire.Room + 100)
-	for item, want := range map[string]origin.Kind{"steady": origin.Computed, "short": origin.Computed,
-		"room": origin.Trade, "frame_hot": origin.Computed} {
+	for item, want := range map[string]value.Kind{"steady": value.Computed, "short": value.Computed,
+		"room": value.Trade, "frame_hot": value.Computed} {
 		if got := behind.From(item); got.Kind != want {
 			t.Errorf("behind a pane, %s: %s", item, got)
 		}

@@ -6,7 +6,7 @@ import (
 	"embed"
 
 	"freshshard/core/catalogue"
-	"freshshard/core/fault"
+	"freshshard/core/value"
 )
 
 // One file a family, in the order of their numbers.
@@ -76,13 +76,13 @@ type Family struct {
 // has no hot limit of its own. Slides says that nothing fixes the pane's place: its
 // bite is what is left when it is pushed to the other side.
 type Limits struct {
-	Clearance    catalogue.Value  `json:"clearance"`
-	HotClearance *catalogue.Value `json:"hot_clearance,omitempty"`
-	Bite         catalogue.Value  `json:"bite"`
-	GoesIn       catalogue.Value  `json:"goes_in"`
-	Stays        *catalogue.Value `json:"stays,omitempty"`
-	Outdoors     *catalogue.Value `json:"stays_outdoors,omitempty" doc:"The same where wind pushes it, or a door swings"`
-	Slides       bool             `json:"slides,omitempty"`
+	Clearance    value.Value  `json:"clearance"`
+	HotClearance *value.Value `json:"hot_clearance,omitempty"`
+	Bite         value.Value  `json:"bite"`
+	GoesIn       value.Value  `json:"goes_in"`
+	Stays        *value.Value `json:"stays,omitempty"`
+	Outdoors     *value.Value `json:"stays_outdoors,omitempty" doc:"The same where wind pushes it, or a door swings"`
+	Slides       bool         `json:"slides,omitempty"`
 }
 
 // Step is one piece of work.
@@ -99,7 +99,7 @@ type Step struct {
 	Itself     bool              `json:"itself,omitempty" doc:"Nothing is done here: done as soon as all before it are"`
 	May        []string          `json:"may,omitempty" doc:"When a hold may be left out; else only an owner leaves it out"`
 	After      []string          `json:"after,omitempty" doc:"Steps that it waits for"`
-	Least      *catalogue.Value  `json:"least,omitempty" doc:"Least wait after its steps, min; the sheet comes first"`
+	Least      *value.Value      `json:"least,omitempty" doc:"Least wait after its steps, min; the sheet comes first"`
 	People     int               `json:"people,omitempty" doc:"How many, when it is always more than one"`
 	PeopleWhen map[string]string `json:"people_when,omitempty" doc:"Facts that make it two people's work, with the reason"`
 	Cautions   []string          `json:"cautions,omitempty"`
@@ -123,13 +123,14 @@ type Check struct {
 
 // Measure is the number that a check wants and its limit.
 type Measure struct {
-	Unit   string          `json:"unit"`
-	Sense  string          `json:"sense" enum:"at-least,at-most"`
-	Limit  catalogue.Value `json:"limit"`
-	Spread int             `json:"spread,omitempty" doc:"The number is the widest less the narrowest of so many places"`
+	Unit   string      `json:"unit"`
+	Sense  string      `json:"sense" enum:"at-least,at-most"`
+	Limit  value.Value `json:"limit"`
+	Spread int         `json:"spread,omitempty" doc:"The number is the widest less the narrowest of so many places"`
 }
 
-var all = load()
+// Book lists the ways of holding.
+var Book = catalogue.Of(load(), "family", "setting family", func(f Family) string { return f.ID }).Over(Family.with)
 
 func load() []Family {
 	names, err := files.ReadDir("data")
@@ -145,17 +146,4 @@ func load() []Family {
 		out = append(out, catalogue.Must[Family](b, n.Name()))
 	}
 	return out
-}
-
-// All lists the families.
-func All() []Family { return all }
-
-// ByID finds one.
-func ByID(id string) (Family, error) {
-	for _, f := range all {
-		if f.ID == id {
-			return f, nil
-		}
-	}
-	return Family{}, fault.New("family", "no setting family is called "+id, "choose one of the list")
 }

@@ -15,11 +15,11 @@ func TestFamiliesHoldTogether(t *testing.T) {
 	for _, c := range caution.All() {
 		cautions[c.ID] = true
 	}
-	for _, f := range All() {
-		if _, err := frame.ByID(f.Frame); err != nil {
+	for _, f := range Book.All() {
+		if _, err := frame.Book.ByID(f.Frame); err != nil {
 			t.Errorf("%s: %v", f.ID, err)
 		}
-		if _, err := exposure.ByID(f.Exposure); err != nil {
+		if _, err := exposure.Book.ByID(f.Exposure); err != nil {
 			t.Errorf("%s: %v", f.ID, err)
 		}
 		for _, v := range []error{f.Limits.Clearance.Origin.Check(), f.Limits.Bite.Origin.Check()} {
@@ -79,18 +79,18 @@ func TestFamiliesHoldTogether(t *testing.T) {
 			t.Errorf("%s: %d checks, %d regrets", f.ID, len(f.Checks), len(f.Regrets))
 		}
 	}
-	if _, err := ByID("glued-on-hope"); err == nil {
+	if _, err := Book.ByID("glued-on-hope"); err == nil {
 		t.Error("an unknown family was found")
 	}
 }
 
 func TestExposuresAreSound(t *testing.T) {
-	for _, e := range exposure.All() {
+	for _, e := range exposure.Book.All() {
 		if err := e.Check(); err != nil {
 			t.Errorf("%s: %v", e.ID, err)
 		}
 	}
-	bad := exposure.All()[0]
+	bad := exposure.Book.All()[0]
 	bad.Short = bad.Steady - 1
 	if bad.Check() == nil {
 		t.Error("a peak below the steady heat was taken")
@@ -116,7 +116,7 @@ func TestCautionsFor(t *testing.T) {
 func TestTwoPeople(t *testing.T) {
 	for id, step := range map[string]string{"locking-gasket": "offer-up", "bonded-fixed": "pane-in",
 		"edge-bonded": "bond"} {
-		f, err := ByID(id)
+		f, err := Book.ByID(id)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -144,7 +144,7 @@ func TestQuestionsLeadToEveryFamily(t *testing.T) {
 			t.Fatalf("question %q is not there, or too far down", key)
 		}
 		for _, a := range q.Answers {
-			if _, err := ByID(a.Picture); err != nil || a.Say == "" {
+			if _, err := Book.ByID(a.Picture); err != nil || a.Say == "" {
 				t.Errorf("%s/%s: %v", key, a.Say, err)
 			}
 			if (a.Family == "") == (a.Next == "") {
@@ -154,14 +154,14 @@ func TestQuestionsLeadToEveryFamily(t *testing.T) {
 				walk(a.Next, taps+1)
 				continue
 			}
-			if _, err := ByID(a.Family); err != nil {
+			if _, err := Book.ByID(a.Family); err != nil {
 				t.Errorf("%s/%s: %v", key, a.Say, err)
 			}
 			reached[a.Family] = true
 		}
 	}
 	walk(Questions()[0].Key, 1)
-	if len(All()) != 18 || len(reached) != 18 {
-		t.Errorf("%d families, %d reached", len(All()), len(reached))
+	if len(Book.All()) != 18 || len(reached) != 18 {
+		t.Errorf("%d families, %d reached", len(Book.All()), len(reached))
 	}
 }

@@ -2,11 +2,11 @@ package family
 
 import (
 	"freshshard/core/catalogue"
-	"freshshard/core/own"
+	"freshshard/core/value"
 )
 
 // Fields are the limits that a shop may keep otherwise. Common practice, no source.
-var Fields = []own.Field{
+var Fields = []catalogue.Field{
 	{Item: "clearance", Name: "the edge clearance each side", Unit: "mm", Least: 0, Most: 30},
 	{Item: "hot_clearance", Name: "the edge clearance when hot", Unit: "mm", Least: 0, Most: 30},
 	{Item: "bite", Name: "the bite", Unit: "mm", Least: 0.5, Most: 60},
@@ -16,7 +16,7 @@ var Fields = []own.Field{
 
 // Own is a limit of the family as it stands; nil where it has none.
 func (f Family) Own(item string) *float64 {
-	var v *catalogue.Value
+	var v *value.Value
 	switch item {
 	case "clearance":
 		v = &f.Limits.Clearance
@@ -37,35 +37,27 @@ func (f Family) Own(item string) *float64 {
 }
 
 // with is the family with the shop's own limits laid over it.
-func (f Family) with(vs own.Values) Family {
-	if v, ok := vs.Laid(own.Family, f.ID, "clearance"); ok {
+func (f Family) with(vs catalogue.Values) Family {
+	if v, ok := vs.Laid(catalogue.Family, f.ID, "clearance"); ok {
 		f.Limits.Clearance = v
 	}
-	if v, ok := vs.Laid(own.Family, f.ID, "hot_clearance"); ok {
+	if v, ok := vs.Laid(catalogue.Family, f.ID, "hot_clearance"); ok {
 		f.Limits.HotClearance = &v
 	}
-	if v, ok := vs.Laid(own.Family, f.ID, "bite"); ok {
+	if v, ok := vs.Laid(catalogue.Family, f.ID, "bite"); ok {
 		f.Limits.Bite = v
 	}
-	if v, ok := vs.Laid(own.Family, f.ID, "goes_in"); ok {
+	if v, ok := vs.Laid(catalogue.Family, f.ID, "goes_in"); ok {
 		f.Limits.GoesIn = v
 	}
-	if v, ok := vs.Laid(own.Family, f.ID, "stays"); ok {
+	if v, ok := vs.Laid(catalogue.Family, f.ID, "stays"); ok {
 		f.Limits.Stays, f.Limits.Outdoors = &v, nil
 	}
 	return f
 }
 
-// Laid lists the families with the shop's own limits over the book's.
-func Laid(vs own.Values) []Family { return own.Laid(all, vs, Family.with) }
-
-// With finds a family with the shop's own limits over the book's.
-func With(vs own.Values, id string) (Family, error) {
-	return own.Find(id, vs, ByID, Family.with)
-}
-
 // CheckOwn refuses a limit that cannot be.
-func CheckOwn(v own.Value) error {
-	_, err := ByID(v.ID)
+func CheckOwn(v catalogue.Value) error {
+	_, err := Book.ByID(v.ID)
 	return v.Check(Fields, err)
 }

@@ -3,18 +3,18 @@ package family
 import (
 	"testing"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/own"
 )
 
 func TestOwnLimits(t *testing.T) {
-	for _, f := range All() {
+	for _, f := range Book.All() {
 		for _, d := range Fields {
-			v := own.Value{Kind: own.Family, ID: f.ID, Item: d.Item, V: 4.25, Sheet: "house rule"}
+			v := catalogue.Value{Kind: catalogue.Family, ID: f.ID, Item: d.Item, V: 4.25, Sheet: "house rule"}
 			if err := CheckOwn(v); err != nil {
 				t.Fatal(err)
 			}
-			w, err := With(own.Values{v}, f.ID)
+			w, err := Book.With(catalogue.Values{v}, f.ID)
 			if err != nil {
 				t.Fatal(err)
 			}
@@ -26,13 +26,14 @@ func TestOwnLimits(t *testing.T) {
 			}
 		}
 	}
-	for _, bad := range []own.Value{{ID: All()[0].ID, Item: "clearance", V: -1}, {ID: All()[0].ID, Item: "colour", V: 1},
+	for _, bad := range []catalogue.Value{{ID: Book.All()[0].ID, Item: "clearance", V: -1},
+		{ID: Book.All()[0].ID, Item: "colour", V: 1},
 		{ID: "held by hope", Item: "bite", V: 5}} {
 		if fault.Of(CheckOwn(bad)) == nil {
 			t.Errorf("%+v was taken", bad)
 		}
 	}
-	if l := Laid(nil); len(l) != len(All()) {
+	if l := Book.Laid(nil); len(l) != len(Book.All()) {
 		t.Errorf("%d families", len(l))
 	}
 }

@@ -3,9 +3,9 @@ package fit
 import (
 	"math"
 
-	"freshshard/core/origin"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -43,7 +43,7 @@ func (p Problem) seat(v float64) working.Input {
 	if p.Rule().Rubber {
 		return read("g", "web of the gasket, each side", v, p.Readings[reading.Web].Doubt)
 	}
-	return working.In("g", "wrapped gasket when seated, each side", v, "mm", origin.Custom())
+	return working.In("g", "wrapped gasket when seated, each side", v, "mm", value.Custom())
 }
 
 // webDoubt is how far the web may be thicker than it was read, mm.

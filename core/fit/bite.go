@@ -6,8 +6,8 @@ import (
 	"strings"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -67,13 +67,13 @@ func (s covering) covered(a axis, pane float64, reach length.Reading, must, wish
 	formula := "{r} − ({T} − {P}) / 2 − {o} − {Δ} − {u}"
 	in := []working.Input{
 		working.In("u", "what the doubts take once in 20: readings anywhere within their doubt, the cut mostly near its size",
-			asRead-v, "mm", origin.Sum()),
+			asRead-v, "mm", value.Sum()),
 		read("r", "what covers the edge", reach.Value, reach.Doubt),
 		read("T", "greatest "+a.name, a.Widest, a.Doubt),
-		working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
+		working.In("P", "pane as ordered", pane, "mm", value.Sum()),
 		working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
-		working.In("o", "pane off the middle", s.p.OffCentre, "mm", origin.Custom()),
-		working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())}
+		working.In("o", "pane off the middle", s.p.OffCentre, "mm", value.Custom()),
+		working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", value.Sum())}
 	switch {
 	case s.p.Rule().Plate:
 		formula = "{r} − {u}"

@@ -4,9 +4,9 @@ import (
 	"fmt"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -71,7 +71,7 @@ func (s carrying) bush() []working.Figure {
 	air := (hole.Value - bush.Value) / 2
 	f := working.Figure{Key: "hole_bush", Value: air, Unit: "mm", Place: string(reading.BushAcross),
 		Sentence: "round the bush in its hole, each side; metal never touches glass",
-		Limit:    working.Least(bushAir, "mm", origin.Custom()),
+		Limit:    working.Least(bushAir, "mm", value.Custom()),
 		Working: working.Of("({H} − {B}) / 2", air, "mm", read("H", "hole, across", hole.Value, hole.Doubt),
 			read("B", "bush, across", bush.Value, bush.Doubt)).With("A thinner bush, or a larger hole in the order.")}
 	bad := working.Warn

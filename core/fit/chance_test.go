@@ -9,9 +9,9 @@ import (
 
 	"freshshard/core/length"
 	"freshshard/core/odds"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 )
 
 // square is a bead-held opening read once each way, both with a doubt, and a
@@ -261,7 +261,7 @@ func TestSlide(t *testing.T) {
 	if mid.Shift != 0 || mid.Gap != math.Min(r.Gap.W, r.Gap.H) || math.Abs(hot.Bite-r.HotBite) > 1e-9 {
 		t.Errorf("%+v %+v, %v", mid, hot, r.HotBite)
 	}
-	p.Limits.Stays = Value{mid.Bite - 0.01, origin.Custom()}
+	p.Limits.Stays = Value{mid.Bite - 0.01, value.Custom()}
 	p.OffCentre = 0
 	r = solve(t, p)
 	if hot := r.Slide[2*slideStops]; !hot.BiteLow || hot.Bite >= p.Limits.Stays.V {
@@ -293,7 +293,7 @@ func TestSlideWithItsGasket(t *testing.T) {
 			low bool
 		}{{-0.01, false}, {0, false}, {0.01, true}} {
 			q := p
-			q.Limits.Stays = Value{hot.Bite + c.by, origin.Custom()}
+			q.Limits.Stays = Value{hot.Bite + c.by, value.Custom()}
 			s := solve(t, q).Slide[2*slideStops]
 			if math.Abs(s.Bite-hot.Bite) < 1e-9 && s.BiteLow != c.low {
 				t.Errorf("bite %v against %v: low %v", s.Bite, q.Limits.Stays.V, s.BiteLow)

@@ -5,8 +5,8 @@ import (
 	"math"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -41,7 +41,7 @@ func (s ringing) bodyBand() (Band, bool) {
 	if !s.p.Rule().Comes || !ok || !has {
 		return Band{}, false
 	}
-	return Band{Half: math.Max(w.Doubt, h.Doubt), Name: "the new frame as it was read", Origin: origin.Read("")}, true
+	return Band{Half: math.Max(w.Doubt, h.Doubt), Name: "the new frame as it was read", Origin: value.Read("")}, true
 }
 
 // asItComes says whether the new frame has been read, so that nothing of it is
@@ -87,9 +87,9 @@ func (s ringing) corner(w, h axis, r Result) (working.Figure, bool) {
 		Limit:    working.Least(s.p.Limits.GoesIn.V, "mm", s.p.Limits.GoesIn.Origin),
 		Sentence: "between the frame's corner and the cutout's, at worst",
 		Working: working.Of("√2 × {c} + (√2 − 1) × ({r} − {R} − {d})", gap, "mm",
-			working.In("c", "edge clearance each side when set, at worst", c, "mm", origin.Sum()),
+			working.In("c", "edge clearance each side when set, at worst", c, "mm", value.Sum()),
 			read("r", "corner radius of the frame", body.Value, body.Doubt), read("R", "corner radius of the cutout", cut.Value,
-				cut.Doubt), working.In("d", "doubts of both", body.Doubt+cut.Doubt, "mm", origin.Custom())).
+				cut.Doubt), working.In("d", "doubts of both", body.Doubt+cut.Doubt, "mm", value.Custom())).
 			With("A cutout with rounder corners than the frame touches there first: file the corner out to the frame's " +
 				"radius, never force it.")}
 	bad := working.Warn
@@ -111,15 +111,15 @@ func (s ringing) covers(a axis, flange, mark reading.Place) []working.Figure {
 	middle := (n.Value - m.Value) / 2
 	v := middle - shift.Value - shift.Doubt - (n.Doubt+m.Doubt)/2
 	f := working.Figure{Key: "covers_" + a.name, Value: v, Unit: "mm", Place: string(mark),
-		Limit: working.Least(markCover, "mm", origin.Custom()),
+		Limit: working.Least(markCover, "mm", value.Custom()),
 		Sentence: fmt.Sprintf("of the new flange over the old mark, %s, on the worse side, when it is centred on the "+
 			"cutout; centred on the mark %s", a.name, length.Metric(middle)),
 		Working: working.Of("({N} − {O}) / 2 − {s} − {e} − ({n} + {o}) / 2", v, "mm",
 			read("N", "new frame over all", n.Value, n.Doubt), read("O", "old mark", m.Value, m.Doubt),
 			read("s", "old mark off the cutout's middle", shift.Value, shift.Doubt),
-			working.In("e", "doubt of that", shift.Doubt, "mm", origin.Custom()),
-			working.In("n", "doubt of the new frame", n.Doubt, "mm", origin.Custom()), working.In("o", "doubt of the old mark",
-				m.Doubt, "mm", origin.Custom())).
+			working.In("e", "doubt of that", shift.Doubt, "mm", value.Custom()),
+			working.In("n", "doubt of the new frame", n.Doubt, "mm", value.Custom()), working.In("o", "doubt of the old mark",
+				m.Doubt, "mm", value.Custom())).
 			With("Centre it on the cutout or on the old mark, and say which: the clearance all round says how far it can be " +
 				"moved.")}
 	bad := working.Stop
@@ -152,11 +152,11 @@ func (s ringing) screws() []working.Figure {
 	var out []working.Figure
 	if r, ok := s.p.Readings[reading.WallLeast]; ok {
 		out = append(out, s.wall("wall_thin", "the wall at its thinnest, against the thinnest that the frame takes", lo, thin,
-			working.Least(r.Value, "mm", origin.Read("")), lo.Value-lo.Doubt, "{t} − {d}"))
+			working.Least(r.Value, "mm", value.Read("")), lo.Value-lo.Doubt, "{t} − {d}"))
 	}
 	if r, ok := s.p.Readings[reading.WallMost]; ok {
 		out = append(out, s.wall("wall_thick", "the wall at its thickest, against the thickest that the frame takes", hi,
-			thick, working.Most(r.Value, "mm", origin.Read("")), hi.Value+hi.Doubt, "{t} + {d}"))
+			thick, working.Most(r.Value, "mm", value.Read("")), hi.Value+hi.Doubt, "{t} + {d}"))
 	}
 	ring, ok := s.p.Readings[reading.RingThick]
 	gap, has := s.p.Readings[reading.ScrewStop]
@@ -176,7 +176,7 @@ func (s ringing) screws() []working.Figure {
 	out = append(out, f)
 	if hi.Value-lo.Value > crushMost {
 		f := working.Figure{Key: "wall_spread", Value: hi.Value - lo.Value, Unit: "mm", Place: string(thick),
-			Limit: working.Most(crushMost, "mm", origin.Custom()),
+			Limit: working.Most(crushMost, "mm", value.Custom()),
 			Sentence: "between the wall's thickest and thinnest place: one length of screw is tight at one and crushes or " +
 				"hangs loose at the other",
 			Working: working.Of("{T} − {t}", hi.Value-lo.Value, "mm", read("T", "thickest", hi.Value, hi.Doubt),
@@ -193,7 +193,7 @@ func (s ringing) wall(key, said string, r length.Reading, p reading.Place, limit
 	formula string) working.Figure {
 	f := working.Figure{Key: key, Sentence: said, Value: v, Unit: "mm", Place: string(p), Limit: limit,
 		Working: working.Of(formula, v, "mm", read("t", s.p.Info(p).Name, r.Value, r.Doubt),
-			working.In("d", "doubt of that reading", r.Doubt, "mm", origin.Custom()))}
+			working.In("d", "doubt of that reading", r.Doubt, "mm", value.Custom()))}
 	return f.Judge(working.Stop)
 }
 
@@ -208,10 +208,10 @@ func (s ringing) screw(r length.Reading, need, spread, wall float64, in []workin
 	}
 	doubt = evenly * math.Sqrt(doubt+wall*wall)
 	in = append(in, working.In("q", "doubts of wall, ring, room and screw together, 19 times in 20: 0.95 of the root of "+
-		"their squares", doubt, "mm", origin.Sum()))
+		"their squares", doubt, "mm", value.Sum()))
 	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose+doubt), Unit: "mm",
 		Place:    string(reading.ScrewLength),
-		Limit:    working.Most(looseSeldom, "mm", origin.Custom()),
+		Limit:    working.Most(looseSeldom, "mm", value.Custom()),
 		Sentence: "loose would the ring stay at the thinnest place, " + often + ": its screws bottom out first",
 		Working:  working.Of("max(0, {L} − ({t} + {r} − {g}) + {q})", math.Max(0, loose+doubt), "mm", in...)}
 	if loose <= 0 {
@@ -220,13 +220,13 @@ func (s ringing) screw(r length.Reading, need, spread, wall float64, in []workin
 	crush := spread - loose + doubt
 	bad := working.Warn
 	if loose > looseMost { // as read
-		bad, f.Limit = working.Stop, working.Most(looseMost, "mm", origin.Custom())
+		bad, f.Limit = working.Stop, working.Most(looseMost, "mm", value.Custom())
 	}
 	g := working.Figure{Key: "screw_crush", Value: math.Max(0, crush), Unit: "mm", Place: string(reading.ScrewLength),
-		Limit:    working.Most(crushMost, "mm", origin.Custom()),
+		Limit:    working.Most(crushMost, "mm", value.Custom()),
 		Sentence: "could the screws press the ring into the wall at its thickest place before they bottom out",
 		Working: working.Of("max(0, {s} − ({L} − ({t} + {r} − {g})) + {q})", math.Max(0, crush), "mm",
-			append(in, working.In("s", "between the thickest and the thinnest place", spread, "mm", origin.Sum()))...).With(
+			append(in, working.In("s", "between the thickest and the thinnest place", spread, "mm", value.Sum()))...).With(
 			"By hand only, in small equal turns: the hand feels the butyl give and stops before the wall does.")}
 	return []working.Figure{f.Judge(bad), g.Judge(working.Warn)}
 }

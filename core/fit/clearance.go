@@ -4,7 +4,7 @@ import (
 	"fmt"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -39,13 +39,13 @@ func (s covering) clearance(a axis, pane float64, key string, paneC, frameC floa
 		Limit: working.Least(must.V, "mm", must.Origin), Place: string(a.Least),
 		Working: working.Of("({q} − {s} − {P}) / 2 − {g} + {Δ}", v, "mm",
 			working.In("q", "least "+a.name+" less what the cutter adds, as small as once in 20: readings anywhere within "+
-				"their doubt, the cut mostly near its size", least, "mm", origin.Sum()),
+				"their doubt, the cut mostly near its size", least, "mm", value.Sum()),
 			read(a.letter, "least "+a.name+", "+i.Name, a.Nominal, a.Doubt),
-			working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
-			working.In("P", "pane as ordered", pane, "mm", origin.Sum()),
+			working.In("s", "skew over the pane", a.skew, "mm", value.Sum()),
+			working.In("P", "pane as ordered", pane, "mm", value.Sum()),
 			working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin),
 			s.p.seat(seat),
-			working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", origin.Sum())),
+			working.In("Δ", s.growthSaid(paneC, frameC), g, "mm", value.Sum())),
 	}
 	f.Working = f.Working.With(s.growthFormula(a, paneC, frameC))
 	return judged(f, asRead, wish)

@@ -4,8 +4,8 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -36,8 +36,8 @@ func (s shaping) shape(w, h axis) []working.Figure {
 			Key: "taper_" + a.name, Value: a.Spread, Unit: "mm", Verdict: crooked(a.Spread), Place: string(a.Least),
 			Sentence: fmt.Sprintf("between the %s readings; the order is for the least, %s", a.name, i.Name),
 			Working: working.Of("{max} − {min}", a.Spread, "mm",
-				working.In("max", "greatest "+a.name, a.Widest, "mm", origin.Read("")),
-				working.In("min", "least "+a.name+", "+i.Name, a.Nominal, "mm", origin.Read(""))),
+				working.In("max", "greatest "+a.name, a.Widest, "mm", value.Read("")),
+				working.In("min", "least "+a.name+", "+i.Name, a.Nominal, "mm", value.Read(""))),
 		})
 	}
 	if s.leaning && math.Abs(s.skew.Over) > shapeWorth {
@@ -52,10 +52,10 @@ func (s shaping) shape(w, h axis) []working.Figure {
 			Sentence: "out of square over the height, leaning to the " + side +
 				"; taken off the width, unless the pane is cut raked",
 			Working: working.Of("{H} × tan(asin(({p}² − {q}²) / (4 × {W} × {H})))", math.Abs(s.skew.Over), "mm",
-				working.In("p", "diagonal, rising", up.Value, "mm", origin.Read("")),
-				working.In("q", "diagonal, falling", down.Value, "mm", origin.Read("")),
-				working.In("W", "width", w.Mean(), "mm", origin.Read("")), working.In("H", "height", h.Mean(), "mm",
-					origin.Read(""))).
+				working.In("p", "diagonal, rising", up.Value, "mm", value.Read("")),
+				working.In("q", "diagonal, falling", down.Value, "mm", value.Read("")),
+				working.In("W", "width", w.Mean(), "mm", value.Read("")), working.In("H", "height", h.Mean(), "mm",
+					value.Read(""))).
 				With("Law of cosines on an opening with parallel sides."),
 		})
 	}

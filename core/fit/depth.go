@@ -5,9 +5,9 @@ import (
 
 	"freshshard/core/holding"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -80,7 +80,7 @@ func (s seating) depth() []working.Figure {
 	}
 	r, v := s.p.Readings[place], s.inDepth(place)
 	f := working.Figure{Key: "depth", Sentence: d.Says, Value: v, Unit: "mm", Place: string(place),
-		Limit:   working.Least(d.Need, "mm", origin.Custom()),
+		Limit:   working.Least(d.Need, "mm", value.Custom()),
 		Working: working.Of("{D} − {t} − {k}", v, "mm", s.depthInputs(place, r)...)}
 	return []working.Figure{f.Judge(bad)}
 }
@@ -92,8 +92,8 @@ func (s seating) inDepth(place reading.Place) float64 {
 
 func (s seating) depthInputs(place reading.Place, r length.Reading) []working.Input {
 	return []working.Input{read("D", "least depth, "+s.p.Info(place).Name, r.Value, r.Doubt),
-		working.In("t", "thickness of the pane", s.p.Thickness, "mm", origin.Sum()),
-		working.In("k", "what lies behind it when set", s.p.behind(), "mm", origin.Custom())}
+		working.In("t", "thickness of the pane", s.p.Thickness, "mm", value.Sum()),
+		working.In("k", "what lies behind it when set", s.p.behind(), "mm", value.Custom())}
 }
 
 // flush says how a pane that nothing covers stands to the face of its frame.
@@ -120,14 +120,14 @@ func (s seating) stack(place reading.Place) []working.Figure {
 	room := s.p.Readings[place]
 	v := room.Value - room.Doubt - s.p.Stack
 	f := working.Figure{Key: "stack", Value: v, Unit: "mm", Place: string(place),
-		Limit:    working.Least(0, "mm", origin.Custom()),
+		Limit:    working.Least(0, "mm", value.Custom()),
 		Sentence: "left in the folded frame over panes and spacers, at the narrowest place",
 		Working: working.Of("{D} − {d} − {S}", v, "mm", read("D", "room for all panes and spacers, "+s.p.Info(place).Name,
 			room.Value, room.Doubt),
-			working.In("d", "doubt of that reading", room.Doubt, "mm", origin.Custom()),
-			working.In("S", "panes and gaps of the pack", s.p.Stack, "mm", origin.Sum()))}
+			working.In("d", "doubt of that reading", room.Doubt, "mm", value.Custom()),
+			working.In("S", "panes and gaps of the pack", s.p.Stack, "mm", value.Sum()))}
 	if v > stackTurns {
-		f.Limit = working.Most(stackTurns, "mm", origin.Custom())
+		f.Limit = working.Most(stackTurns, "mm", value.Custom())
 		f.Sentence = "left in the folded frame over panes and spacers: they rattle, look for a missing pad"
 	}
 	return []working.Figure{f.Judge(working.Stop)}

@@ -5,8 +5,8 @@ import (
 	"testing"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -114,7 +114,7 @@ func TestPaneUnderBracketsRestsOnItsLedge(t *testing.T) {
 			reading.HeightLeft: "242 ±0.3", reading.HeightRight: "242 ±0.3", reading.Ledge: "14 ±0.5",
 			reading.Reach: "16 ±0.5"})
 		p.Exposure.Steady, p.Exposure.FrameHot, p.Exposure.Coldest = 20, 20, 20
-		p.Limits.Bite = Value{6, origin.Own("sheet 7")} // 3 is not what that sheet says
+		p.Limits.Bite = Value{6, value.Own("sheet 7")} // 3 is not what that sheet says
 		p = strict(p)
 		p.Readings[reading.Ledge] = length.Reading{Value: c.ledge, Doubt: 0.5}
 		p.Draws = 2000

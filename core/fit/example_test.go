@@ -8,25 +8,25 @@ import (
 	"freshshard/core/fit"
 	"freshshard/core/frame"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
 // A sauna stove's window behind clips: seven readings give the size to order
 // and, when a bracket overhanges too little, the sentence that stops it.
 func ExampleSolve() {
-	f, err := family.ByID("clip-heat")
+	f, err := family.Book.ByID("clip-heat")
 	if err != nil {
 		fmt.Println(err)
 		return
 	}
-	at, err := exposure.ByID(f.Exposure)
+	at, err := exposure.Book.ByID(f.Exposure)
 	if err != nil {
 		fmt.Println(err)
 		return
 	}
-	of, err := frame.ByID(f.Frame)
+	of, err := frame.Book.ByID(f.Frame)
 	if err != nil {
 		fmt.Println(err)
 		return
@@ -44,7 +44,7 @@ func ExampleSolve() {
 			Asked: reading.Asked{Sizing: f.Sizing, Readings: readings}, Limits: fit.LimitsOf(f, at.Outdoors), Thickness: 4,
 			Exposure: at,
 			Cutter:   fit.ShopCut, Unit: length.MM, OffCentre: fit.DefaultOffCentre,
-			Pane:   fit.Body{Name: "glass-ceramic", Origin: origin.Sheet("glass-ceramic")},
+			Pane:   fit.Body{Name: "glass-ceramic", Origin: value.Sheet("glass-ceramic")},
 			Frame:  fit.Body{Name: of.Name, Alpha: of.Alpha, Origin: of.Source()},
 			Gasket: fit.Gasket{Kind: fit.None},
 		})

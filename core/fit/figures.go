@@ -5,10 +5,10 @@ import (
 	"math"
 	"sort"
 
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -71,10 +71,10 @@ func (s telling) holeFigures(r Result) []working.Figure {
 	var out []working.Figure
 	for i, b := range r.Broken {
 		f := working.Figure{Key: fmt.Sprintf("hole_rule_%d", i+1), Sentence: b.Sentence, Value: b.Value, Unit: "mm",
-			Limit: working.Least(b.Limit, "mm", origin.Std("EN 12150-1")),
+			Limit: working.Least(b.Limit, "mm", value.Std("EN 12150-1")),
 			Working: working.Of("{d} against {k} × {t}", b.Value, "mm", working.In("d", "as drawn", b.Value, "mm",
-				origin.Sum()), working.In("k", "thicknesses that the rule asks", b.Limit/s.p.Thickness, "",
-				origin.Std("EN 12150-1")), working.In("t", "thickness", s.p.Thickness, "mm", origin.Sum()))}
+				value.Sum()), working.In("k", "thicknesses that the rule asks", b.Limit/s.p.Thickness, "",
+				value.Std("EN 12150-1")), working.In("t", "thickness", s.p.Thickness, "mm", value.Sum()))}
 		out = append(out, f.Judge(working.Stop))
 	}
 	return out

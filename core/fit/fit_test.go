@@ -11,9 +11,9 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/frame"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -22,15 +22,15 @@ func near(a, b, tol float64) bool { return math.Abs(a-b) <= tol }
 // problem is a family's usual case with the given readings.
 func problem(t testing.TB, id string, texts map[reading.Place]string) Problem {
 	t.Helper()
-	f, err := family.ByID(id)
+	f, err := family.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
-	e, err := exposure.ByID(f.Exposure)
+	e, err := exposure.Book.ByID(f.Exposure)
 	if err != nil {
 		t.Fatal(err)
 	}
-	fr, err := frame.ByID(f.Frame)
+	fr, err := frame.Book.ByID(f.Frame)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -42,7 +42,7 @@ func problem(t testing.TB, id string, texts map[reading.Place]string) Problem {
 		Asked: reading.Asked{Sizing: f.Sizing, Readings: r}, Limits: LimitsOf(f, e.Outdoors), Thickness: 4, Exposure: e,
 		Cutter: ShopCut,
 		Unit:   length.MM, OffCentre: DefaultOffCentre,
-		Pane:  Body{Name: "glass-ceramic", Alpha: 0, Origin: origin.Sheet("glass-ceramic")},
+		Pane:  Body{Name: "glass-ceramic", Alpha: 0, Origin: value.Sheet("glass-ceramic")},
 		Frame: Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()}, Gasket: Gasket{Kind: None},
 	}
 }
@@ -88,7 +88,7 @@ func TestNominal(t *testing.T) {
 		p.Sizing = family.Rebate
 		delete(p.Readings, reading.Reach)
 		// Glass in timber in room air, so that nothing but the rule counts.
-		p.Exposure, _ = exposure.ByID("room")
+		p.Exposure, _ = exposure.Book.ByID("room")
 		r := solve(t, p)
 		if !near(r.Nominal.W, c.w, 1e-9) || !near(r.Nominal.H, c.h, 1e-9) {
 			t.Errorf("%s: nominal %v, want %v × %v", c.family, r.Nominal, c.w, c.h)
@@ -130,7 +130,7 @@ func TestHotFrameRunsAway(t *testing.T) {
 // For soda-lime in a cool frame it is the reverse: the pane grows into its gap.
 func TestSodaLimeInCoolFrame(t *testing.T) {
 	p := problem(t, "clip-heat", stove())
-	p.Pane = Body{Name: "soda-lime", Alpha: 9, Origin: origin.Sheet("soda-lime")}
+	p.Pane = Body{Name: "soda-lime", Alpha: 9, Origin: value.Sheet("soda-lime")}
 	p.Exposure.FrameHot = 60
 	r := solve(t, p)
 	if r.HotGap.W >= r.Gap.W {
@@ -142,7 +142,7 @@ func TestSodaLimeInCoolFrame(t *testing.T) {
 // typical data sheet): the gap on one side loses 1.36 mm.
 func TestPlasticGrowth(t *testing.T) {
 	p := problem(t, "bead-brads", map[reading.Place]string{reading.WidthTop: "1000", reading.HeightLeft: "500"})
-	p.Pane = Body{Name: "polycarbonate", Alpha: 68, Origin: origin.Sheet("polycarbonate")}
+	p.Pane = Body{Name: "polycarbonate", Alpha: 68, Origin: value.Sheet("polycarbonate")}
 	p.Frame.Alpha = 0
 	p.Exposure = exposure.Exposure{Steady: 60, Short: 60, Room: 20, Coldest: 20, FrameHot: 60}
 	p.Limits.HotClearance.V = 1.5

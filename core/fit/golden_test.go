@@ -9,9 +9,9 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 	"freshshard/tools/golden"
 )
@@ -76,7 +76,7 @@ func told(t *testing.T, r Result, inputs bool) string {
 
 // Each way of holding by what is different about it: all that a person reads.
 func TestSizesAreAsLookedAt(t *testing.T) {
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		b, base := &strings.Builder{}, map[string]bool{}
 		for _, c := range []struct {
 			name   string
@@ -121,7 +121,7 @@ func TestSizesAreAsLookedAt(t *testing.T) {
 				}
 			}},
 			{"bent", func(p *Problem) {
-				p.Shape.Curved, p.ColdBend = true, &Value{120, origin.Sheet("acrylic")}
+				p.Shape.Curved, p.ColdBend = true, &Value{120, value.Sheet("acrylic")}
 				for place, v := range map[reading.Place]float64{reading.ChordAcross: 400, reading.RiseAcross: 30,
 					reading.ChordDown: 300, reading.RiseDown: 2} {
 					p.Readings[place] = length.Reading{Value: v, Doubt: 0.5}

@@ -5,7 +5,7 @@ import (
 	"math"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -32,11 +32,11 @@ func (s carrying) holes(r Result) working.Figure {
 		Sentence: fmt.Sprintf("drill its screw holes this much over the screw: the farthest moves %s mm %s",
 			length.Metric(move), when),
 		Working: working.Of("max({m}, 2 × |{f} × ({F} − {R}) − {α} × ({T} − {R})| / 1000000 × {d})", over, "mm",
-			working.In("m", "least over the screw", holeOver, "mm", origin.Custom()),
+			working.In("m", "least over the screw", holeOver, "mm", value.Custom()),
 			working.In("α", "growth of "+p.Pane.Name, p.Pane.Alpha, "10⁻⁶/K", p.Pane.Origin),
 			working.In("f", "growth of "+p.Frame.Name, p.Frame.Alpha, "10⁻⁶/K", p.Frame.Origin),
 			working.In("T", "pane "+when, pane, "°C", paneBy), working.In("F", "frame "+when, frame, "°C", frameBy),
 			working.In("R", "where it is cut", e.Room, "°C", e.From("room")),
-			working.In("d", "from the middle to a corner", far, "mm", origin.Sum())).
+			working.In("d", "from the middle to a corner", far, "mm", value.Sum())).
 			With("The middle is the fixed point. Drill smooth and clear of the edge; screws snug, washers wide.")}
 }

@@ -18,7 +18,7 @@ import (
 // not, by how much the order is another.
 func TestOneLackingIsAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		texts := map[reading.Place]string{reading.ChordAcross: "400", reading.RiseAcross: "20", reading.ChordDown: "300",
 			reading.RiseDown: "6"}
 		for _, w := range reading.Walk(f.Sizing, reading.Shape{Curved: true}) {

@@ -6,8 +6,8 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -75,10 +75,10 @@ func (k *lift) inputs() []working.Input {
 		read("F", "between the faces, the least", k.f, k.doubt), read("G", "between the faces, the greatest", k.fHigh,
 			k.doubt),
 		read("u", "upper pocket", k.u.Value, k.u.Doubt), read("l", "lower pocket, where it rests", k.l.Value, k.l.Doubt),
-		working.In("c", "air when lifted", liftAir, "mm", origin.Custom()),
+		working.In("c", "air when lifted", liftAir, "mm", value.Custom()),
 		working.In("e", "least engagement", k.engage, "mm", k.limitFrom),
-		working.In("p", "growth of pane over frame", k.highGrowth, "mm", origin.Sum()),
-		working.In("q", "growth of frame over pane", k.lowGrowth, "mm", origin.Sum()),
+		working.In("p", "growth of pane over frame", k.highGrowth, "mm", value.Sum()),
+		working.In("q", "growth of frame over pane", k.lowGrowth, "mm", value.Sum()),
 	}
 }
 
@@ -94,8 +94,8 @@ func (k *lift) orderFigure(v float64, n note) working.Figure {
 	f := working.Figure{Key: "order_height", Sentence: "order this height", Value: v, Unit: "mm", Verdict: working.Note,
 		Place: string(k.least),
 		Working: working.Of("middle of ({a} … {b}), rounded down", v, "mm",
-			working.In("a", "shortest that stays at the worst", k.sureLow, "mm", origin.Sum()),
-			working.In("b", "longest that goes in at the worst", k.sureHigh, "mm", origin.Sum())).
+			working.In("a", "shortest that stays at the worst", k.sureLow, "mm", value.Sum()),
+			working.In("b", "longest that goes in at the worst", k.sureHigh, "mm", value.Sum())).
 			With("Every length between the two goes in and stays, however the readings and the cut turn out.")}
 	switch {
 	case n.fits:
@@ -122,12 +122,12 @@ func (k *lift) figures() []working.Figure {
 		Value: head, Unit: "mm", Place: string(reading.UpperPocket),
 		Limit: working.Least(k.engage, "mm", k.limitFrom),
 		Working: working.Of("{L} − {G} − {l}", head, "mm",
-			append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
+			append(k.inputs(), working.In("L", "height as ordered", order, "mm", value.Sum()))...)}
 	room := working.Figure{Key: "lift_air", Sentence: "of air above it when it is lifted in", Value: air, Unit: "mm",
 		Place: string(reading.UpperPocket),
-		Limit: working.Least(liftAir, "mm", origin.Custom()),
+		Limit: working.Least(liftAir, "mm", value.Custom()),
 		Working: working.Of("{F} + {u} − {L}", air, "mm",
-			append(k.inputs(), working.In("L", "height as ordered", order, "mm", origin.Sum()))...)}
+			append(k.inputs(), working.In("L", "height as ordered", order, "mm", value.Sum()))...)}
 	raise := working.Figure{Key: "lift", Sentence: "to lift it before its foot clears the lower face", Value: k.l.Value,
 		Unit: "mm", Verdict: working.Note,
 		Working: working.Of("{l}", k.l.Value, "mm", read("l", "lower pocket", k.l.Value, k.l.Doubt))}

@@ -1,16 +1,15 @@
 package fit
 
 import (
-	"freshshard/core/catalogue"
 	"freshshard/core/family"
 	"freshshard/core/holding"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 // Value is a number with its origin.
 type Value struct {
-	V      float64       `json:"v"`
-	Origin origin.Origin `json:"origin"`
+	V      float64      `json:"v"`
+	Origin value.Origin `json:"origin"`
 }
 
 // Limits are what the trade likes, each side, in mm: clearance when set, when
@@ -37,7 +36,7 @@ const (
 // whole are the limits with what was not said: what must be had is then what
 // the trade likes.
 func (l Limits) whole() Limits {
-	none := origin.Origin{}
+	none := value.Origin{}
 	if l.GoesIn.Origin == none {
 		l.GoesIn = l.Clearance
 	}
@@ -53,7 +52,7 @@ func (l Limits) whole() Limits {
 // of are the limits as they hold for a pane of a size, mm²: a small light does
 // with less bite.
 func (l Limits) of(area float64) Limits {
-	if area >= small || l.Bite.Origin.Kind == origin.Shop {
+	if area >= small || l.Bite.Origin.Kind == value.Shop {
 		return l
 	}
 	own := l.Stays == l.Bite
@@ -72,9 +71,9 @@ func LimitsOf(f family.Family, outdoors bool) Limits {
 		Clearance: Value{f.Limits.Clearance.V, f.Limits.Clearance.Origin.Of("")},
 		Bite:      Value{f.Limits.Bite.V, f.Limits.Bite.Origin.Of("")},
 	}
-	l.HotClearance = Value{l.Clearance.V / 2, origin.Custom()}
+	l.HotClearance = Value{l.Clearance.V / 2, value.Custom()}
 	l.GoesIn = Value{f.Limits.GoesIn.V, f.Limits.GoesIn.Origin.Of("")}
-	l.Binds = Value{min(l.GoesIn.V, l.HotClearance.V) / 2, origin.Custom()}
+	l.Binds = Value{min(l.GoesIn.V, l.HotClearance.V) / 2, value.Custom()}
 	if h := f.Limits.HotClearance; h != nil {
 		l.HotClearance = Value{h.V, h.Origin.Of("")}
 		l.Binds = l.HotClearance
@@ -92,9 +91,9 @@ func LimitsOf(f family.Family, outdoors bool) Limits {
 // Asks are limits that a material asks for beside its family's, mm; nil where
 // it asks for none.
 type Asks struct {
-	Clearance    *catalogue.Value `json:"clearance,omitempty" doc:"Edge clearance each side, mm"`
-	HotClearance *catalogue.Value `json:"hot_clearance,omitempty" doc:"The same when it has grown, mm"`
-	Bite         *catalogue.Value `json:"bite,omitempty" doc:"Bite when it has shrunk, mm"`
+	Clearance    *value.Value `json:"clearance,omitempty" doc:"Edge clearance each side, mm"`
+	HotClearance *value.Value `json:"hot_clearance,omitempty" doc:"The same when it has grown, mm"`
+	Bite         *value.Value `json:"bite,omitempty" doc:"Bite when it has shrunk, mm"`
 }
 
 // With are the limits with what a material asks for, where it asks for more.
@@ -109,9 +108,9 @@ func (l Limits) With(a Asks, s family.Sizing) Limits {
 	}
 	for _, c := range []struct {
 		at   *Value
-		asks *catalogue.Value
+		asks *value.Value
 	}{{&l.Clearance, a.Clearance}, {&l.HotClearance, a.HotClearance}, {&l.Bite, a.Bite}} {
-		if c.asks != nil && c.asks.V > c.at.V && c.at.Origin.Kind != origin.Shop {
+		if c.asks != nil && c.asks.V > c.at.V && c.at.Origin.Kind != value.Shop {
 			*c.at = Value{c.asks.V, c.asks.Origin.Of("")}
 		}
 	}

@@ -5,16 +5,15 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/catalogue"
 	"freshshard/core/family"
 	"freshshard/core/fault"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
-func asked(v float64) *catalogue.Value {
-	return &catalogue.Value{V: v, Origin: catalogue.From{Origin: origin.Custom()}}
+func asked(v float64) *value.Value {
+	return &value.Value{V: v, Origin: value.From{Origin: value.Custom()}}
 }
 
 // What a material asks for counts where the frame does not give, and where it is
@@ -22,7 +21,7 @@ func asked(v float64) *catalogue.Value {
 // 1.5 mm when it has grown and 6 mm of bite when it has shrunk.
 func TestWhatAMaterialAsks(t *testing.T) {
 	plastic := Asks{HotClearance: asked(1.5), Bite: asked(6)}
-	bead, err := family.ByID("bead-brads")
+	bead, err := family.Book.ByID("bead-brads")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -42,7 +41,7 @@ func TestWhatAMaterialAsks(t *testing.T) {
 			t.Errorf("%s gives: %+v", s, got)
 		}
 	}
-	l.Bite = Value{5.5, origin.Own("house rule")}
+	l.Bite = Value{5.5, value.Own("house rule")}
 	if got := l.With(plastic, family.Rebate); got.Bite.V != 5.5 {
 		t.Errorf("the shop's own: %+v", got.Bite)
 	}
@@ -63,7 +62,7 @@ func TestPlasticShrinksOutOfItsBite(t *testing.T) {
 	if !ok || !near(f["bite_cold"].Value-cold.Value, 1.02, 0.001) || !strings.Contains(cold.Sentence, "in the coldest") {
 		t.Fatalf("%+v and %+v", f["bite_cold"], cold)
 	}
-	p.Limits.Stays = Value{cold.Value + 0.1, origin.Custom()}
+	p.Limits.Stays = Value{cold.Value + 0.1, value.Custom()}
 	if _, f := solved(t, p); f["bite_coldest"].Verdict == working.Good {
 		t.Errorf("%+v", f["bite_coldest"])
 	}

@@ -18,7 +18,7 @@ import (
 func TestManySizesAreAsTheyWere(t *testing.T) {
 	b := &strings.Builder{}
 	cutters := []Cutter{HandCut, ShopCut, Toughened, Saw}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		for seed := range uint64(14) {
 			r := rand.New(rand.NewPCG(seed, 31))
 			texts := map[reading.Place]string{}

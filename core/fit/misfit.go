@@ -6,9 +6,9 @@ import (
 	"strings"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -26,7 +26,7 @@ func (s telling) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 		Verdict: working.Note, Place: string(a.Least),
 		Working: working.Of("{c} + {g} + {e} + {b} / 2, rounded up until the "+a.name+" is one that a cutter sets", v, "mm",
 			working.In("c", "clearance, each side", c, "mm", s.p.Limits.Clearance.Origin), s.p.seat(s.p.seated()+s.p.webDoubt()),
-			working.In("e", "how far a side of the opening may be off", s.shaped.doubt, "mm", origin.Sum()),
+			working.In("e", "how far a side of the opening may be off", s.shaped.doubt, "mm", value.Sum()),
 			working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin))}
 	if n.fits {
 		return f
@@ -35,8 +35,8 @@ func (s telling) offsetFigure(w, h axis, r Result, wn, hn note) working.Figure {
 	f.Sentence = strings.Replace(f.Sentence, "order this "+a.name, "inside the opening all round", 1)
 	most, least := (a.Nominal-n.smallest)/2, (a.Nominal-n.largest)/2
 	f.Working = working.Of("({A} + {B}) / 2, within what goes in and stays, rounded", v, "mm",
-		working.In("A", "offset from which it keeps the clearance that the trade likes", least, "mm", origin.Sum()),
-		working.In("B", "offset up to which it keeps the bite that the trade likes", most, "mm", origin.Sum())).
+		working.In("A", "offset from which it keeps the clearance that the trade likes", least, "mm", value.Sum()),
+		working.In("B", "offset up to which it keeps the bite that the trade likes", most, "mm", value.Sum())).
 		With("Take the measures with a finer instrument, check them, or ask for a closer cut.")
 	return f
 }
@@ -73,7 +73,7 @@ func MisfitFigure(c outline.Measure, r length.Reading, want, off float64) workin
 		Key: "misfit_" + c.Key, Value: v, Unit: "mm", Place: string(reading.ShapePlace(c.Key)),
 		Sentence: fmt.Sprintf("misfit: %s reads %s mm, the rest says %s mm", c.Name, length.Metric(r.Value),
 			length.Metric(want)),
-		Limit: working.Most(off+r.Doubt, "mm", origin.Sum()),
+		Limit: working.Most(off+r.Doubt, "mm", value.Sum()),
 		Working: working.Of("|{r} − {p}|", v, "mm", read("r", c.Name, r.Value, r.Doubt),
 			read("p", "predicted by the other measures", want, off)).
 			With("The limit is what the doubts of all readings together can explain. More than that, and one of them is wrong."),

@@ -4,8 +4,8 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -45,9 +45,9 @@ func (s covering) oldPane(w, h axis, r Result) []working.Figure {
 			}
 		}
 		f := working.Figure{Key: "old_" + c.axis.name, Sentence: said, Value: math.Abs(d), Unit: "mm", Place: string(c.place),
-			Limit: working.Most(most, "mm", origin.Sum()),
+			Limit: working.Most(most, "mm", value.Sum()),
 			Working: working.Of("|{O} − {P}|", math.Abs(d), "mm", read("O", "old pane", old.Value, old.Doubt),
-				working.In("P", "pane as ordered", c.order, "mm", origin.Sum())).
+				working.In("P", "pane as ordered", c.order, "mm", value.Sum())).
 				With(fmt.Sprintf("The limit is how far a pane may be from the order and still go in and stay as read, and at "+
 					"least %s mm.", working.Num(oldAgrees, 0)))}
 		out = append(out, f.Judge(working.Warn))

@@ -5,7 +5,7 @@ import (
 	"math"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -14,12 +14,12 @@ func (s telling) limitInputs(a axis, seat float64) []working.Input {
 	o := s.p.Limits.Clearance.Origin
 	name := "least edge clearance, each side"
 	if c > s.p.Limits.Clearance.V {
-		o, name = origin.Sum(), "clearance that leaves room for growth, each side"
+		o, name = value.Sum(), "clearance that leaves room for growth, each side"
 	}
 	return []working.Input{
 		working.In("c", name, c, "mm", o),
 		s.p.seat(seat),
-		working.In("s", "skew over the pane", a.skew, "mm", origin.Sum()),
+		working.In("s", "skew over the pane", a.skew, "mm", value.Sum()),
 	}
 }
 
@@ -52,15 +52,15 @@ func (s telling) drawn(w, h axis, r Result) []working.Figure {
 		Verdict: working.Note,
 		Working: working.Of("({"+a.letter+"} − {s} − {P}) / 2 − {g}", gap, "mm",
 			read(a.letter, "least "+a.name, a.Nominal, a.Doubt), working.In("s", "skew over the pane", a.skew, "mm",
-				origin.Sum()),
-			working.In("P", "pane as ordered", pane, "mm", origin.Sum()), s.p.seat(s.p.seated())),
+				value.Sum()),
+			working.In("P", "pane as ordered", pane, "mm", value.Sum()), s.p.seat(s.p.seated())),
 	}}
 	if reach, ok := s.reach(); ok {
 		v := reach.Value - gap - s.p.seated()
 		out = append(out, working.Figure{
 			Key: "bite_drawn", Sentence: "bite, as ordered", Value: v, Unit: "mm", Verdict: working.Note,
 			Working: working.Of("{r} − {c} − {g}", v, "mm", read("r", "what covers the edge", reach.Value, reach.Doubt),
-				working.In("c", "edge clearance, as ordered", gap, "mm", origin.Sum()), s.p.seat(s.p.seated())),
+				working.In("c", "edge clearance, as ordered", gap, "mm", value.Sum()), s.p.seat(s.p.seated())),
 		})
 	}
 	return out
@@ -80,7 +80,7 @@ func (s telling) orderFigure(a axis, v float64, n note) working.Figure {
 	in := append([]working.Input{read(a.letter, "least "+a.name+", "+i.Name, a.Nominal, a.Doubt)},
 		s.limitInputs(a, s.p.seated()+s.p.webDoubt())...)
 	in = append(in,
-		working.In("d", "doubt of that reading", a.Nominal-a.Low, "mm", origin.Custom()),
+		working.In("d", "doubt of that reading", a.Nominal-a.Low, "mm", value.Custom()),
 		working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin))
 	f := working.Figure{Key: "order_" + a.name, Sentence: "order this " + a.name, Value: v, Unit: "mm",
 		Verdict: working.Note, Place: string(a.Least),
@@ -94,12 +94,12 @@ func (s telling) orderFigure(a axis, v float64, n note) working.Figure {
 		}
 		f.Working = working.Of(formula, v, "mm",
 			working.In("A", "largest that keeps the clearance that the trade likes, at the worst", n.largest,
-				"mm", origin.Sum()),
-			working.In("B", "smallest that keeps the bite that the trade likes, the same", n.smallest, "mm", origin.Sum()),
-			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", origin.Sum()),
-			working.In("C", "smallest that stays in, "+often, n.must.smallest, "mm", origin.Sum()),
-			working.In("D", "largest that goes in, "+often, n.must.largest, "mm", origin.Sum()),
-			working.In("G", "largest that goes in as read", bounding(s).goesIn(a), "mm", origin.Sum()))
+				"mm", value.Sum()),
+			working.In("B", "smallest that keeps the bite that the trade likes, the same", n.smallest, "mm", value.Sum()),
+			working.In("N", "nominal, by the rule of the family", s.nominal(a), "mm", value.Sum()),
+			working.In("C", "smallest that stays in, "+often, n.must.smallest, "mm", value.Sum()),
+			working.In("D", "largest that goes in, "+often, n.must.largest, "mm", value.Sum()),
+			working.In("G", "largest that goes in as read", bounding(s).goesIn(a), "mm", value.Sum()))
 		f.Working = f.Working.With("To have both as the trade likes them: read the tightest dimensions with a finer " +
 			"instrument, ask for a closer cut, or give it longer brackets or a wider bead.")
 	} else {

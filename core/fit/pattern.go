@@ -5,9 +5,9 @@ import (
 	"math"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -106,7 +106,7 @@ func (s copying) orderFigures(order outline.Size, o oldPane, place [2]reading.Pl
 			Sentence: fmt.Sprintf("%s, ±%s mm as it was read; its opening was not: hold the two together "+
 				"before anything is cut", o.who[i], working.Num(o.doubt[i], 1)),
 			Working: working.Of("{P}, to what a cutter sets", v, "mm",
-				working.In("P", "the pane, "+length.Metric(read)+" as read", read, "mm", origin.Read("")))})
+				working.In("P", "the pane, "+length.Metric(read)+" as read", read, "mm", value.Read("")))})
 	}
 	return out
 }

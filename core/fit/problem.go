@@ -7,21 +7,21 @@ package fit
 import (
 	"slices"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
-	"freshshard/core/own"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 )
 
 // Body is something that grows: the pane or its frame.
 type Body struct {
-	Name   string        `json:"name"`
-	Alpha  float64       `json:"alpha" doc:"Growth, 1e-6 per kelvin"`
-	Origin origin.Origin `json:"origin"`
+	Name   string       `json:"name"`
+	Alpha  float64      `json:"alpha" doc:"Growth, 1e-6 per kelvin"`
+	Origin value.Origin `json:"origin"`
 }
 
 // GasketKind says how the gasket lies.
@@ -54,7 +54,7 @@ type Problem struct {
 	Exposure  exposure.Exposure `json:"exposure"`
 	Cutter    Cutter            `json:"cutter" enum:"hand,shop,toughened,saw"`
 	Gasket    Gasket            `json:"gasket"`
-	Own       own.Values        `json:"-"` // the shop's own bands
+	Own       catalogue.Values  `json:"-"` // the shop's own bands
 	Raked     bool              `json:"raked,omitempty" doc:"Cut to the skew of the opening"`
 	OffCentre float64           `json:"off_centre" doc:"How far the pane may sit from the middle, mm"`
 	Stock     *outline.Size     `json:"stock,omitempty" doc:"A stock size that is taken as it comes, mm"`
@@ -100,7 +100,7 @@ func (p Problem) Check() error {
 	if err := p.Shape.Check(p.Sizing); err != nil {
 		return err
 	}
-	if _, err := p.Cutter.With(p.Own); err != nil {
+	if _, err := Cutters.With(p.Own, string(p.Cutter)); err != nil {
 		return err
 	}
 	for place, r := range p.Readings {

@@ -2,8 +2,8 @@ package fit
 
 import (
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 )
 
 // bears is the ledge that a pane lies on under its brackets, and the least that
@@ -13,7 +13,7 @@ import (
 func (s solver) bears() (ledge length.Reading, least Value, ok bool) {
 	_, bracket := s.p.Readings[reading.Reach]
 	ledge, ok = s.p.Readings[reading.Ledge]
-	least = Value{V: s.p.Limits.Stays.V / 2, Origin: origin.Custom()}
+	least = Value{V: s.p.Limits.Stays.V / 2, Origin: value.Custom()}
 	return ledge, least, ok && bracket && s.p.Rule().Brackets
 }
 

@@ -1,7 +1,7 @@
 package fit
 
 import (
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -13,9 +13,9 @@ const roundLeast = 1.0
 func (s telling) round(a axis) working.Figure {
 	f := working.Figure{Key: "out_of_round", Sentence: "out of round: the greatest diameter less the least",
 		Value: a.Spread, Unit: "mm", Place: string(a.Least),
-		Limit: working.Most(roundLeast, "mm", origin.Custom()),
+		Limit: working.Most(roundLeast, "mm", value.Custom()),
 		Working: working.Of("{a} − {b}", a.Spread, "mm", working.In("a", "greatest diameter", a.Widest, "mm",
-			origin.Read("")), working.In("b", "least diameter", a.Nominal, "mm", origin.Read(""))).
+			value.Read("")), working.In("b", "least diameter", a.Nominal, "mm", value.Read(""))).
 			With("The pane is cut to the least diameter. A seat that is far out of round is often out of flat as well: rock " +
 				"it on a plate.")}
 	return f.Judge(working.Warn)

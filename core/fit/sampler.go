@@ -6,10 +6,10 @@ import (
 	"slices"
 
 	"freshshard/core/odds"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -67,9 +67,9 @@ func (s doubting) seldomFits(w, h axis, r Result) (working.Figure, bool) {
 	}
 	f := working.Figure{Key: "odds_order", Value: 100 * all, Unit: "in 100", Text: odds.Hundred(all) + " of 100",
 		Sentence: "could be behind these readings and take this size: more fail than fit. Read them again, or finer",
-		Limit:    working.Least(100*half, "in 100", origin.Custom()),
+		Limit:    working.Least(100*half, "in 100", value.Custom()),
 		Working: working.Of("openings drawn within the doubts that it goes into, holds in and stays free in, of {n}", 100*all,
-			"in 100", working.In("n", "openings drawn", odds.OnScreen, "", origin.Sum()))}
+			"in 100", working.In("n", "openings drawn", odds.OnScreen, "", value.Sum()))}
 	return f.Judge(working.Stop), true
 }
 

@@ -17,7 +17,7 @@ func Solve(p Problem) (Result, error) {
 		return Result{}, err
 	}
 	p.Limits = p.Limits.whole()
-	cutter, _ := p.Cutter.With(p.Own)
+	cutter, _ := Cutters.With(p.Own, string(p.Cutter))
 	band := cutter.Band(p.Thickness)
 	r := p.begun(band)
 	// A reading that the others speak against is left out until it is read

@@ -2,9 +2,9 @@ package fit
 
 import (
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 )
 
 // axis is one direction across the opening, width or height.
@@ -35,7 +35,7 @@ type lift struct {
 	sureHigh   float64
 	mustLow    float64 // 19 times in 20
 	mustHigh   float64
-	limitFrom  origin.Origin
+	limitFrom  value.Origin
 	lowGrowth  float64
 	highGrowth float64
 	longest    bool // a tube is cut as long as goes in

@@ -6,10 +6,10 @@ import (
 	"strings"
 	"testing"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/outline"
-	"freshshard/core/own"
 	"freshshard/core/reading"
 	"freshshard/core/working"
 )
@@ -166,7 +166,7 @@ func TestHotterFrameOpens(t *testing.T) {
 
 // bandOf is what the book says of a cutter.
 func bandOf(c Cutter, thickness float64) Band {
-	i, _ := c.With(nil)
+	i, _ := Cutters.With(nil, string(c))
 	return i.Band(thickness)
 }
 
@@ -192,7 +192,7 @@ func TestOwnBand(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	p.Own = own.Values{{Kind: own.Cutter, ID: "shop", Item: "thick", V: 0.4, Sheet: "its quote", By: "Mira"}}
+	p.Own = catalogue.Values{{Kind: catalogue.Cutter, ID: "shop", Item: "thick", V: 0.4, Sheet: "its quote", By: "Mira"}}
 	after, err := Solve(p)
 	if err != nil || after.Band.Half != 0.4 || before.Band.Half != 1.6 || after.Order.W <= before.Order.W ||
 		!strings.Contains(after.Band.Origin.String(), "its quote") {
@@ -203,13 +203,14 @@ func TestOwnBand(t *testing.T) {
 		t.Error("the book itself was changed")
 	}
 	for _, c := range []struct {
-		v     own.Value
+		v     catalogue.Value
 		field string
 	}{
-		{own.Value{ID: "shop", Item: "thick", V: 0.4}, ""}, {own.Value{ID: "saw", Item: "dress", V: 3}, ""},
-		{own.Value{ID: "shop", Item: "half", V: 0.4}, "item"}, {own.Value{ID: "toughened", Item: "dress", V: 1}, "item"},
-		{own.Value{ID: "uncle", Item: "half", V: 1}, "cutter"}, {own.Value{ID: "saw", Item: "half", V: 50}, "v"},
-		{own.Value{ID: "saw", Item: "speed", V: 1}, "item"},
+		{catalogue.Value{ID: "shop", Item: "thick", V: 0.4}, ""}, {catalogue.Value{ID: "saw", Item: "dress", V: 3}, ""},
+		{catalogue.Value{ID: "shop", Item: "half", V: 0.4}, "item"},
+			{catalogue.Value{ID: "toughened", Item: "dress", V: 1}, "item"},
+		{catalogue.Value{ID: "uncle", Item: "half", V: 1}, "cutter"}, {catalogue.Value{ID: "saw", Item: "half", V: 50}, "v"},
+		{catalogue.Value{ID: "saw", Item: "speed", V: 1}, "item"},
 	} {
 		got := ""
 		if f := fault.Of(CheckOwn(c.v)); f != nil {

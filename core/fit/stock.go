@@ -4,8 +4,8 @@ import (
 	"math"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -38,7 +38,7 @@ func (s solver) stockFigure(a axis, st outline.Size) working.Figure {
 	}
 	return working.Figure{Key: "order_" + a.name, Sentence: "stock size of this " + a.name + ", as it comes", Value: v,
 		Unit: "mm", Verdict: working.Note, Place: string(a.Least),
-		Working: working.Of("{P}", v, "mm", working.In("P", "the stock size that is taken", v, "mm", origin.Custom())).
+		Working: working.Of("{P}", v, "mm", working.In("P", "the stock size that is taken", v, "mm", value.Custom())).
 			With("The rule would order " + length.Metric(s.made(a)) + " mm. How this one goes in and stays is said by " +
 				"clearance and bite.")}
 }

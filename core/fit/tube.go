@@ -5,8 +5,8 @@ import (
 	"math"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -57,9 +57,9 @@ func (s telling) tubeFigures(h axis, r Result) []working.Figure {
 		Unit: "mm", Verdict: working.Note, Place: string(reading.Faces),
 		Working: working.Of("({F} − {d}) + ({D} − {e}) − {b}, rounded down", r.Order.H, "mm",
 			read("F", "between the faces", k.f, k.doubt), working.In("d", "doubt of that reading", k.doubt, "mm",
-				origin.Custom()),
+				value.Custom()),
 			read("D", "depth of a stop", k.u.Value, k.u.Doubt), working.In("e", "doubt of that reading", k.u.Doubt, "mm",
-				origin.Custom()),
+				value.Custom()),
 			working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half, "mm", s.band.Origin)).
 			With("The longest that still goes in at the worst.")}
 	_, shallow := s.p.stops()
@@ -72,9 +72,9 @@ func (s telling) tubeFigures(h axis, r Result) []working.Figure {
 		often, length.Metric(each)), Value: deep, Unit: "mm", Place: string(reading.StopDepth),
 		Limit: working.Least(k.engage, "mm", k.limitFrom),
 		Working: working.Of("({L} − {q}) / 2", deep, "mm", working.In("L", "length as ordered", r.Order.H, "mm",
-			origin.Sum()),
+			value.Sum()),
 			working.In("q", "between the faces and what the cutter takes off, as much as once in 20: the reading anywhere "+
-				"within its doubt, the cut mostly near its size", apart, "mm", origin.Sum()),
+				"within its doubt, the cut mostly near its size", apart, "mm", value.Sum()),
 			read("F", "between the faces", k.f, k.doubt), working.In("b", "the cutting tolerance, "+s.band.Name, s.band.Half,
 				"mm",
 				s.band.Origin))}

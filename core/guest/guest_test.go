@@ -11,11 +11,11 @@ import (
 
 func planOf(t *testing.T, id string) plan.Plan {
 	t.Helper()
-	f, err := family.ByID(id)
+	f, err := family.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
-	p, err := plan.Build(f, plan.Facts{Exposure: exposure.All()[0]})
+	p, err := plan.Build(f, plan.Facts{Exposure: exposure.Book.All()[0]})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -25,7 +25,7 @@ func planOf(t *testing.T, id string) plan.Plan {
 // Every usual guest is shut in by a step that some way of holding has.
 func TestUsualAreSound(t *testing.T) {
 	known := map[string]bool{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		for _, s := range f.Steps {
 			known[s.Key] = true
 		}

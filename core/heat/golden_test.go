@@ -5,7 +5,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 	"freshshard/tools/golden"
 )
@@ -33,7 +33,7 @@ func TestPacksAreAsLookedAt(t *testing.T) {
 	} {
 		r, err := Solve(p)
 		fmt.Fprintf(b, "= %v: %s %v\n", p.Slope, golden.Lines(t, r), err)
-		for _, f := range p.Figures(r, origin.Read(""), origin.Read("")) {
+		for _, f := range p.Figures(r, value.Read(""), value.Read("")) {
 			fmt.Fprintf(b, "  %s %s %s %s: %s | %s | %s\n", f.Verdict, f.Key, working.Num(f.Value, 2), f.Unit, f.Sentence,
 				f.Working.Values, f.Working.Note)
 		}

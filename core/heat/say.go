@@ -3,7 +3,7 @@ package heat
 import (
 	"fmt"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -47,13 +47,13 @@ func Says(all []Arrangement) string {
 // Figures are the numbers of a solved pack: where a hand touches it, the hotter
 // face of each pane against what it stands, and what flows through; cavity and room say where
 // those two temperatures come from.
-func (p Pack) Figures(r Result, cavity, room origin.Origin) []working.Figure {
-	flow := working.In("q", "heat flow through all of it", r.Flow, "W/m²", origin.Std("EN 673"))
+func (p Pack) Figures(r Result, cavity, room value.Origin) []working.Figure {
+	flow := working.In("q", "heat flow through all of it", r.Flow, "W/m²", value.Std("EN 673"))
 	touch := working.Figure{Key: "pack_touch", Value: r.Touch, Unit: "°C",
-		Limit:    working.Most(ShortTouch, "°C", origin.Std("ISO 13732-1")),
+		Limit:    working.Most(ShortTouch, "°C", value.Std("ISO 13732-1")),
 		Sentence: "outside, where a hand touches it",
 		Working: working.Of("{r} + {q} / {h}", r.Touch, "°C", working.In("r", "room", p.Room, "°C", room), flow,
-			working.In("h", "heat transfer to the room", p.Outside, "W/m²K", origin.Custom())).
+			working.In("h", "heat transfer to the room", p.Outside, "W/m²K", value.Custom())).
 			With(fmt.Sprintf("A long touch of glass burns from about %.0f °C, a short one from %.0f. Gaps by radiation and "+
 				"by Nu = A·(Gr·Pr)ⁿ, the air at each gap's own temperature, until nothing moves.", LongTouch, ShortTouch))}
 	// How hot its outside gets was settled when the oven was built; a pane in
@@ -65,12 +65,12 @@ func (p Pack) Figures(r Result, cavity, room origin.Origin) []working.Figure {
 			Sentence: fmt.Sprintf("on the hotter face of pane %d", i+1),
 			Working: working.Of("{c} − {q} × {R}", hot, "°C", working.In("c", "cavity", p.Cavity, "°C", cavity),
 				flow,
-				working.In("R", "resistance from the cavity to this face, m²K/W", (p.Cavity-hot)/r.Flow, "", origin.Sum()))}
+				working.In("R", "resistance from the cavity to this face, m²K/W", (p.Cavity-hot)/r.Flow, "", value.Sum()))}
 		if q.Name != "" {
 			f.Sentence += ", " + q.Name
 		}
 		if q.Limit > 0 {
-			f.Limit = working.Most(q.Limit, "°C", origin.Sheet(q.Name))
+			f.Limit = working.Most(q.Limit, "°C", value.Sheet(q.Name))
 		} else {
 			f.Sentence += "; what it stands is not known"
 		}
@@ -83,5 +83,5 @@ func (p Pack) Figures(r Result, cavity, room origin.Origin) []working.Figure {
 		Sentence: "flow through it",
 		Working: working.Of("({c} − {r}) × {U}", r.Flow, "W/m²", working.In("c", "cavity", p.Cavity, "°C", cavity),
 			working.In("r", "room", p.Room, "°C", room), working.In("U", "from air to air", r.U,
-				"W/m²K", origin.Std("EN 673")))})
+				"W/m²K", value.Std("EN 673")))})
 }

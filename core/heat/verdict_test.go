@@ -4,7 +4,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -25,7 +25,7 @@ func TestVerdictsOfAPack(t *testing.T) {
 	} {
 		found := false
 		for _, f := range p.Figures(Result{Flow: 500, U: 2, Touch: c.touch,
-			Faces: []Face{{Hot: c.face, Cold: c.face - 20}}}, origin.Read(""), origin.Read("")) {
+			Faces: []Face{{Hot: c.face, Cold: c.face - 20}}}, value.Read(""), value.Read("")) {
 			if f.Key != c.key {
 				continue
 			}
@@ -39,8 +39,8 @@ func TestVerdictsOfAPack(t *testing.T) {
 		}
 	}
 	// The hotter face counts, whichever it is.
-	for _, f := range p.Figures(Result{Flow: -500, U: 2, Faces: []Face{{Hot: 10, Cold: 260}}}, origin.Read(""),
-		origin.Read("")) {
+	for _, f := range p.Figures(Result{Flow: -500, U: 2, Faces: []Face{{Hot: 10, Cold: 260}}}, value.Read(""),
+		value.Read("")) {
 		if f.Key == "pack_pane_1" && (f.Value != 260 || f.Verdict != working.Stop) {
 			t.Errorf("%v %s", f.Value, f.Verdict)
 		}
@@ -68,7 +68,7 @@ func TestUnknownLimit(t *testing.T) {
 		{"", r.Faces[0].Hot, working.Good, "on the hotter face of pane 1"},
 		{"coated", r.Faces[0].Hot + 0.1, working.Good, "on the hotter face of pane 1, coated"}} {
 		p.Panes[0].Name, p.Panes[0].Limit = c.name, c.limit
-		f := p.Figures(r, origin.Read(""), origin.Read(""))[1]
+		f := p.Figures(r, value.Read(""), value.Read(""))[1]
 		if f.Verdict != c.want || f.Sentence != c.says || (f.Limit == nil) != (c.limit == 0) {
 			t.Errorf("%+v: %s %q %+v", c, f.Verdict, f.Sentence, f.Limit)
 		}

@@ -58,7 +58,7 @@ func TestTools(t *testing.T) {
 // Every rule names work that there is.
 func TestRules(t *testing.T) {
 	known := map[string]bool{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		for _, s := range f.Steps {
 			known[s.Key], known["station "+string(s.Station)] = true, true
 		}

@@ -12,7 +12,7 @@ import (
 // Off before anything else of the strip, hung before anything else of the refit,
 // in every way of holding; its own order holds, and nothing else moves.
 func TestLay(t *testing.T) {
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		laid := Lay(f)
 		var rest, mine []string
 		for _, s := range laid.Steps {

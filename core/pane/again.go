@@ -29,7 +29,7 @@ func (m repeating) again(n Need, t float64) string {
 
 // againBy is the sentence for one cause.
 func (m repeating) againBy(cause string, n Need, t float64) string {
-	old, err := With(n.Own, n.Like)
+	old, err := Book.With(n.Own, n.Like)
 	known := err == nil
 	switch cause {
 	case "blow":

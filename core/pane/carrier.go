@@ -4,7 +4,7 @@ import (
 	"math"
 	"sort"
 
-	"freshshard/core/own"
+	"freshshard/core/catalogue"
 	"freshshard/core/working"
 )
 
@@ -22,14 +22,14 @@ type Carrier struct {
 
 // Carriers lists the materials by what they need to carry some loads, the
 // lightest first, those that cannot last.
-func Carriers(vs own.Values, l Load) []Carrier {
+func Carriers(vs catalogue.Values, l Load) []Carrier {
 	l.known = newPlates()
 	area := l.W * l.H
 	if l.Held == Round {
 		area *= math.Pi / 4
 	}
 	out := []Carrier{}
-	for _, m := range Laid(vs) {
+	for _, m := range Book.Laid(vs) {
 		t, carried := bending{m}.carries(l, m.Thicknesses[0], 0)
 		ok := carried
 		c := Carrier{Material: m.ID, Name: m.Short, Edge: m.Edge, Figures: append(m.LoadFigures(l, t), m.MassFigure(area, t))}

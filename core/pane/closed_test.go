@@ -7,7 +7,7 @@ import (
 
 // A sum that cannot be made closes its gate: nobody knows that the pane holds.
 func TestSumsThatFailCloseTheirGate(t *testing.T) {
-	m, err := ByID("toughened")
+	m, err := Book.ByID("toughened")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -23,7 +23,7 @@ func TestSumsThatFailCloseTheirGate(t *testing.T) {
 	if v := m.SeatStress(warped, 6); v < 1e6 {
 		t.Errorf("a seat that cannot be reckoned asks %v MPa", v)
 	}
-	tube, err := ByID("borosilicate")
+	tube, err := Book.ByID("borosilicate")
 	if err != nil {
 		t.Fatal(err)
 	}

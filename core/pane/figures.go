@@ -8,8 +8,8 @@ import (
 	"freshshard/core/exposure"
 	"freshshard/core/heat"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/strength"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -36,15 +36,15 @@ func (m Material) MassFigure(area, thickness float64) working.Figure {
 	return working.Figure{Key: "mass", Sentence: "the pane weighs", Value: kg, Unit: "kg", Verdict: working.Note,
 		Working: working.Of("{ρ} × {A} × {t} × 10⁻³", kg, "kg",
 			working.In("ρ", "density of "+m.Short, m.Density.V, "kg/m³", m.Density.Origin.Of(m.Short)),
-			working.In("A", "area of the pane", area/1e6, "m²", origin.Sum()),
-			working.In("t", "thickness of its glass", m.Glass(thickness), "mm", origin.Sum()))}
+			working.In("A", "area of the pane", area/1e6, "m²", value.Sum()),
+			working.In("t", "thickness of its glass", m.Glass(thickness), "mm", value.Sum()))}
 }
 
 // ofPly are the inputs that every plate has.
 func (m bending) ofPly(t float64, more ...working.Input) []working.Input {
 	return append([]working.Input{working.In("E", "stiffness of "+m.Short, m.E.V, "GPa", m.E.Origin.Of(m.Short)),
 		working.In("ν", "Poisson's ratio", m.Nu.V, "", m.Nu.Origin.Of(m.Short)),
-		working.In("t", "thickness of a ply", m.sheet(t).T, "mm", origin.Sum())}, more...)
+		working.In("t", "thickness of a ply", m.sheet(t).T, "mm", value.Sum())}, more...)
 }
 
 var heldSaid = map[Held]string{"": "held all round", Three: "held on three sides", Two: "held on two sides",
@@ -54,7 +54,7 @@ func (m bending) stressFigure(l Load, a action, b strength.Bent, t float64) work
 	left := m.roomFor(l, a, t)
 	plies, span := float64(max(1, m.Plies)), l.span()
 	s := m.sheet(t)
-	plates := origin.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
+	plates := value.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
 	f := working.Figure{Key: "stress_" + a.key, Value: b.Stress, Unit: "MPa", Limit: working.Most(left.stress, "MPa",
 		left.from),
 		Sentence: fmt.Sprintf("in the pane %s, %s", a.said, heldSaid[l.Held])}
@@ -62,13 +62,13 @@ func (m bending) stressFigure(l Load, a action, b strength.Bent, t float64) work
 		p := a.force / plies
 		f.Working = working.Of("6 × {κ} × {P} / {t}²", b.Stress, "MPa", m.ofPly(t,
 			working.In("κ", "moment per newton, by the series for this pane and a patch of 100 × 100 mm", b.Stress*s.T*s.T/6/p,
-				"", plates), working.In("P", "force on a ply", p, "N", origin.Read("")))...)
+				"", plates), working.In("P", "force on a ply", p, "N", value.Read("")))...)
 	} else {
 		q := a.q / plies
 		f.Working = working.Of("6 × {β} × {q} × {a}² / {t}²", b.Stress, "MPa", m.ofPly(t,
 			working.In("β", "by the series for this ratio", b.Stress*s.T*s.T/(6*q*1e-3*span*span), "", plates),
-			working.In("q", "pressure on a ply, N/mm²", q/1000, "", origin.Sum()),
-			working.In("a", "span", span, "mm", origin.Sum()))...)
+			working.In("q", "pressure on a ply, N/mm²", q/1000, "", value.Sum()),
+			working.In("a", "span", span, "mm", value.Sum()))...)
 	}
 	note := ""
 	if b.Large {
@@ -91,20 +91,20 @@ func (m bending) bendFigure(l Load, a action, b strength.Bent, t float64) workin
 			length.Metric(l.Spare), length.Metric(span))
 	}
 	plies, d := float64(max(1, m.Plies)), m.sheet(t).Rigidity()
-	plates := origin.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
+	plates := value.Std("Timoshenko and Woinowsky-Krieger, Theory of Plates and Shells")
 	formula, in := "{α} × {q} × {a}⁴ / ({E}·1000 × {t}³ / (12 × (1 − {ν}²)))", []working.Input(nil)
 	if a.force > 0 {
 		p := a.force / plies
 		formula = "{κ} × {P} / ({E}·1000 × {t}³ / (12 × (1 − {ν}²)))"
 		in = append(in, working.In("κ", "by the series for this pane and a patch of 100 × 100 mm, mm²", b.Deflection*d/p,
-			"", plates), working.In("P", "force on a ply", p, "N", origin.Read("")))
+			"", plates), working.In("P", "force on a ply", p, "N", value.Read("")))
 	} else {
 		q := a.q / plies / 1000
 		in = append(in, working.In("α", "by the series for this ratio", b.Deflection*d/(q*math.Pow(span, 4)), "", plates),
-			working.In("q", "pressure on a ply, N/mm²", q, "", origin.Sum()), working.In("a", "span", span, "mm", origin.Sum()))
+			working.In("q", "pressure on a ply, N/mm²", q, "", value.Sum()), working.In("a", "span", span, "mm", value.Sum()))
 	}
 	f := working.Figure{Key: "bend_" + a.key, Value: b.Deflection, Unit: "mm",
-		Limit:    working.Most(limit, "mm", origin.Custom()),
+		Limit:    working.Most(limit, "mm", value.Custom()),
 		Sentence: "it bends " + a.said, Working: working.Of(formula, b.Deflection, "mm", m.ofPly(t, in...)...).With("Span " +
 			length.Metric(span) + " mm: " + said + ".")}
 	return f.Judge(working.Stop)
@@ -123,8 +123,8 @@ func (m bending) seatFigure(l Load, t float64) (working.Figure, bool) {
 	f := working.Figure{Key: "stress_seat", Value: v, Unit: "MPa", Limit: working.Most(may, "MPa", from),
 		Place:    "seat_warp",
 		Sentence: "in the pane for good when it is pressed onto the warped seat",
-		Working: working.Of(formula, v, "MPa", m.ofPly(t, working.In("w", "seat out of flat", l.Warp, "mm", origin.Read("")),
-			working.In("W", "width", l.W, "mm", origin.Sum()), working.In("H", "height", l.H, "mm", origin.Sum()))...).With(
+		Working: working.Of(formula, v, "MPa", m.ofPly(t, working.In("w", "seat out of flat", l.Warp, "mm", value.Read("")),
+			working.In("W", "width", l.W, "mm", value.Sum()), working.In("H", "height", l.H, "mm", value.Sum()))...).With(
 			"Pure twist of a plate. A softer or a thinner pane, or a soft bed, takes it better.")}
 	return f.Judge(working.Stop), true
 }
@@ -141,9 +141,9 @@ func (m Material) HoopFigure(d Duty, outside, wall float64) (f working.Figure, o
 		Sentence: fmt.Sprintf("round the tube at %s bar; whether it may be fitted its rating says, not this number",
 			working.Num(d.Pressure, 1)),
 		Working: working.Of("{p} × ({R}² + {r}²) / ({R}² − {r}²)", v, "MPa",
-			working.In("p", "pressure, N/mm²", d.Pressure*kPaPerBar/1000, "", origin.Read("")),
-			working.In("R", "outside radius", outside/2, "mm", origin.Read("")),
-			working.In("r", "radius of the bore", outside/2-wall, "mm", origin.Sum())).
+			working.In("p", "pressure, N/mm²", d.Pressure*kPaPerBar/1000, "", value.Read("")),
+			working.In("R", "outside radius", outside/2, "mm", value.Read("")),
+			working.In("r", "radius of the bore", outside/2-wall, "mm", value.Sum())).
 			With("Lamé, at the bore, where it is greatest. Heat, scratches and what the water has eaten come on top.")}
 	return f.Judge(working.Stop), true
 }
@@ -167,6 +167,6 @@ func (m Material) EdgeFigure(e exposure.Exposure) (f working.Figure, ok bool) {
 			working.In("T", "hot middle", e.Steady, "°C", e.From("steady")), working.In("F", "frame when the pane is hot",
 				e.FrameHot, "°C", e.From("frame_hot"))).
 			With("As if the hot middle held the edge back in full, and the limit for the warm hours of a day. A smooth edge " +
-				"without chips, and a frame that warms with the pane, are what help.")}
+			"without chips, and a frame that warms with the pane, are what help.")}
 	return f.Judge(working.Warn), true
 }

@@ -4,12 +4,12 @@ import (
 	"fmt"
 	"strings"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/exposure"
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
-	"freshshard/core/own"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -22,7 +22,7 @@ type Need struct {
 	Read      float64           `json:"read,omitempty" doc:"Nominal old thickness, or wall of a tube, mm; 0 while unread"`
 	Depth     float64           `json:"depth,omitempty" doc:"Room for the pane's thickness, mm; 0 while unknown"`
 	Like      string            `json:"like,omitempty" doc:"Material of the old pane"`
-	Own       own.Values        `json:"-"` // the shop's own values
+	Own       catalogue.Values  `json:"-"` // the shop's own values
 	Other     bool              `json:"other,omitempty" doc:"Something other than glass is asked for"`
 	// Beware is what a new pane must be better at, by what broke the last one.
 	Beware  []string           `json:"beware,omitempty" enum:"blow,sudden,seat,flaw,surface,material" maxItems:"6"`
@@ -202,7 +202,7 @@ func (m gating) life(n Need) *Closed {
 			said = fmt.Sprintf("%s h at %s °C and %s", working.Num(e.Hours, 0), working.Num(e.Steady, 0), said)
 		}
 		return closed("life", fmt.Sprintf("%s use up %s of its life", said, working.Num(used, 2)), "of its life",
-			working.In("n", "shares of its life at each heat, summed", used, "of its life", origin.Sum()),
+			working.In("n", "shares of its life at each heat, summed", used, "of its life", value.Sum()),
 			working.Most(1, "of its life", m.From(peak)))
 	}
 	if !hot {
@@ -235,8 +235,8 @@ func (m gating) safetyGate(n Need) *Closed {
 
 // never closes for want of something that a material has or has not.
 func never(gate, sentence, wants string) *Closed {
-	return closed(gate, sentence, "", working.In("s", wants+", 1 is yes", 0, "", origin.Custom()),
-		working.Least(1, "", origin.Custom()))
+	return closed(gate, sentence, "", working.In("s", wants+", 1 is yes", 0, "", value.Custom()),
+		working.Least(1, "", value.Custom()))
 }
 
 func (m gating) depth(n Need) *Closed {
@@ -246,5 +246,5 @@ func (m gating) depth(n Need) *Closed {
 	thin := m.Thicknesses[0]
 	return closed("depth", fmt.Sprintf("its thinnest pane is %s mm and the rebate has room for %s", working.Num(thin, 1),
 		length.Metric(n.Depth)),
-		"mm", working.In("t", "thinnest pane", thin, "mm", origin.Custom()), working.Most(n.Depth, "mm", origin.Read("")))
+		"mm", working.In("t", "thinnest pane", thin, "mm", value.Custom()), working.Most(n.Depth, "mm", value.Read("")))
 }

@@ -5,8 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/exposure"
-	"freshshard/core/own"
 	"freshshard/core/working"
 	"freshshard/tools/golden"
 )
@@ -16,7 +16,7 @@ import (
 func TestChoicesAreAsLookedAt(t *testing.T) {
 	at := func(id string) exposure.Exposure {
 		t.Helper()
-		e, err := exposure.ByID(id)
+		e, err := exposure.Book.ByID(id)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -26,7 +26,7 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 		{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2, Cavity: 250}
 	hot := at("oven")
 	hot.Steady, hot.Short, hot.Sudden, hot.Hours, hot.Coldest, hot.Cleaning = 251.6, 301.4, 120.6, 4000.6, -10.4, 30.6
-	lesser := own.Values{laid("toughened", "steady", 251.2), laid("toughened", "peak", 300.7), laid("glass-ceramic",
+	lesser := catalogue.Values{laid("toughened", "steady", 251.2), laid("toughened", "peak", 300.7), laid("glass-ceramic",
 		"sudden", 120.2),
 		laid("borosilicate", "steady", 250.3), laid("borosilicate", "peak", 290.8)}
 	b := &strings.Builder{}
@@ -108,7 +108,7 @@ func TestChoicesAreAsLookedAt(t *testing.T) {
 		}
 		fmt.Fprintf(b, "  says %q, %q; stands for good %s kPa\n", c.n.Duty.Says(), c.n.Stack.Says(nil),
 			working.Num(c.n.Duty.Standing(), 2))
-		for _, m := range Laid(nil) {
+		for _, m := range Book.Laid(nil) {
 			for _, f := range m.LoadFigures(c.n.Load, m.Nearest(c.n.Thickness)) {
 				fmt.Fprintf(b, "  %s %s %s %s %s: %s | %s | %s\n", m.ID, f.Verdict, f.Key, working.Num(f.Value, 2), f.Unit,
 					f.Sentence, f.Working.Values, f.Working.Note)

@@ -10,7 +10,7 @@ import (
 // exposed is an exposure of the book.
 func exposed(t *testing.T, id string) exposure.Exposure {
 	t.Helper()
-	e, err := exposure.ByID(id)
+	e, err := exposure.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}

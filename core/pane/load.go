@@ -6,8 +6,8 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/strength"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -66,18 +66,18 @@ func (m Material) sheet(t float64) strength.Sheet {
 const plasticGust = 0.5
 
 // allowable is what the material may carry, MPa, with where it is from.
-func (m Material) allowable(l strength.Lasting) (float64, origin.Origin) {
+func (m Material) allowable(l strength.Lasting) (float64, value.Origin) {
 	if m.Design != nil {
 		if l == strength.Gust {
-			return m.Strength.V * plasticGust, origin.Custom()
+			return m.Strength.V * plasticGust, value.Custom()
 		}
 		return m.Design.V, m.Design.Origin.Of(m.Short)
 	}
 	f, err := strength.Allowable(m.Strength.V, l)
 	if err != nil {
-		return 0, origin.Sum()
+		return 0, value.Sum()
 	}
-	return f, origin.Std("EN 16612")
+	return f, value.Std("EN 16612")
 }
 
 // action is one load by itself: an even pressure q, kPa, or a force, N.
@@ -156,7 +156,7 @@ func (m bending) deflectionLimit(l Load) float64 {
 type room struct {
 	stress, deflection float64
 	taken              float64 // share of the stress that something else takes
-	from               origin.Origin
+	from               value.Origin
 }
 
 // roomFor is what the seat, and for a short action what stands on the pane for
@@ -249,7 +249,7 @@ func (m bending) loadGate(n Need) *Closed {
 		}
 		return closed("load", fmt.Sprintf("%s even %s mm would take %s MPa and holds %s%s; %s", a.said, working.Num(t, 1),
 			working.Num(b.Stress, 1), working.Num(left.stress, 1), beside, m.wouldDo(n.Load, t)),
-			"MPa", working.In("σ", "stress "+a.said, b.Stress, "MPa", origin.Sum()),
+			"MPa", working.In("σ", "stress "+a.said, b.Stress, "MPa", value.Sum()),
 			working.Most(left.stress, "MPa", left.from))
 	}
 	limit := left.deflection
@@ -259,8 +259,8 @@ func (m bending) loadGate(n Need) *Closed {
 	}
 	return closed("load", fmt.Sprintf("%s even %s mm would bend %s mm, %s; %s", a.said, working.Num(t, 1),
 		length.Metric(b.Deflection), far, m.wouldDo(n.Load, t)),
-		"mm", working.In("w", "deflection "+a.said, b.Deflection, "mm", origin.Sum()),
-		working.Most(limit, "mm", origin.Custom()))
+		"mm", working.In("w", "deflection "+a.said, b.Deflection, "mm", value.Sum()),
+		working.Most(limit, "mm", value.Custom()))
 }
 
 // why is an error in words, without its field.

@@ -12,7 +12,7 @@ import (
 
 func roomNeed(t testing.TB, l Load) Need {
 	t.Helper()
-	e, err := exposure.ByID("room")
+	e, err := exposure.Book.ByID("room")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -49,7 +49,7 @@ func TestWarpedRingLeadsToPlastic(t *testing.T) {
 	if gateOf(t, c, "polycarbonate") != nil {
 		t.Error("polycarbonate is ruled out")
 	}
-	if first, err := ByID(c.Open[0].Material); err != nil || !first.Plastic ||
+	if first, err := Book.ByID(c.Open[0].Material); err != nil || !first.Plastic ||
 		!strings.Contains(c.Open[0].Sentence, "pressed onto the seat it takes") {
 		t.Errorf("first is %s: %s", c.Open[0].Name, c.Open[0].Sentence)
 	}
@@ -68,7 +68,7 @@ func TestThicknessByWind(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	m, _ := ByID("annealed")
+	m, _ := Book.ByID("annealed")
 	for _, r := range c.Open {
 		if r.Material != "annealed" {
 			continue
@@ -92,8 +92,8 @@ func TestThicknessByWind(t *testing.T) {
 // Two plies that slide carry half each: a laminated pane of 6 is stressed as
 // two of 3 under half the load, twice what one of 6 takes.
 func TestLaminatedIsReckonedByPly(t *testing.T) {
-	lam, _ := ByID("laminated")
-	one, _ := ByID("annealed")
+	lam, _ := Book.ByID("laminated")
+	one, _ := Book.ByID("annealed")
 	l := Load{W: 900, H: 700, Wind: 30}
 	a, _ := bending{lam}.bend(l, l.actions(lam, 6)[0], 6)
 	b, _ := bending{one}.bend(l, l.actions(one, 6)[0], 6)
@@ -103,7 +103,7 @@ func TestLaminatedIsReckonedByPly(t *testing.T) {
 }
 
 func TestLoadFigures(t *testing.T) {
-	m, _ := ByID("annealed")
+	m, _ := Book.ByID("annealed")
 	got := m.LoadFigures(Load{W: 900, H: 700, Wind: 30, Warp: 4}, 4)
 	if len(got) != 3 || got[0].Key != "stress_gust" || got[0].Verdict != working.Good || got[1].Key != "bend_gust" ||
 		got[2].Verdict != working.Good {
@@ -121,7 +121,7 @@ func TestLoadFigures(t *testing.T) {
 
 // More wind never asks for less glass, a worse seat never opens a gate.
 func TestLoadsAreMonotone(t *testing.T) {
-	m, _ := ByID("annealed")
+	m, _ := Book.ByID("annealed")
 	last := 0.0
 	for v := 5.0; v < 60; v += 2.5 {
 		c, ok := bending{m}.carries(Load{W: 1200, H: 900, Wind: v}, 2, 0)
@@ -149,7 +149,7 @@ func TestLoadsAreMonotone(t *testing.T) {
 // A strip is reckoned as any pane is: 26 × 244 mm in a gust, ten times as high as it is wide
 // and more, bends like a beam across its width.
 func TestStripsAreReckoned(t *testing.T) {
-	m, err := ByID("annealed")
+	m, err := Book.ByID("annealed")
 	if err != nil {
 		t.Fatal(err)
 	}

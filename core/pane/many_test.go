@@ -14,8 +14,8 @@ import (
 // that is said of it, is what was.
 func TestManyChoicesAreAsTheyWere(t *testing.T) {
 	b := &strings.Builder{}
-	all := exposure.Laid(nil)
-	materials := Laid(nil)
+	all := exposure.Book.Laid(nil)
+	materials := Book.Laid(nil)
 	for seed := range uint64(90) {
 		r := rand.New(rand.NewPCG(seed, 17))
 		maybe := func(v float64) float64 {

@@ -7,9 +7,8 @@ import (
 	"slices"
 
 	"freshshard/core/catalogue"
-	"freshshard/core/fault"
 	"freshshard/core/fit"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 //go:embed materials.json
@@ -23,24 +22,24 @@ type Material struct {
 	Name        string           `json:"name"`
 	Short       string           `json:"short"`
 	Edge        string           `json:"edge" enum:"green,amber,none" doc:"Colour of the edge seen end-on"`
-	Density     catalogue.Value  `json:"density"`
-	E           catalogue.Value  `json:"e"`
-	Nu          catalogue.Value  `json:"nu"`
-	Alpha       catalogue.Value  `json:"alpha"`
-	Lambda      catalogue.Value  `json:"lambda"`
-	Emissivity  catalogue.Value  `json:"emissivity"`
-	Strength    catalogue.Value  `json:"strength"`
-	ColdBend    *catalogue.Value `json:"cold_bend,omitempty" doc:"Least radius of a cold bend over the thickness; or nil"`
-	Steady      catalogue.Value  `json:"steady"`
-	Peak        *catalogue.Value `json:"peak,omitempty"`
-	Sudden      *catalogue.Value `json:"sudden,omitempty"`
+	Density     value.Value      `json:"density"`
+	E           value.Value      `json:"e"`
+	Nu          value.Value      `json:"nu"`
+	Alpha       value.Value      `json:"alpha"`
+	Lambda      value.Value      `json:"lambda"`
+	Emissivity  value.Value      `json:"emissivity"`
+	Strength    value.Value      `json:"strength"`
+	ColdBend    *value.Value     `json:"cold_bend,omitempty" doc:"Least radius of a cold bend over the thickness; or nil"`
+	Steady      value.Value      `json:"steady"`
+	Peak        *value.Value     `json:"peak,omitempty"`
+	Sudden      *value.Value     `json:"sudden,omitempty"`
 	Life        []Life           `json:"life,omitempty" doc:"Hours that it stands at a temperature"`
 	Plies       int              `json:"plies,omitempty" doc:"Of laminated glass, or panes of a sealed unit"`
 	Ply         float64          `json:"ply,omitempty" doc:"How thick each is, whatever the whole, mm; 0 shares that"`
 	Only        bool             `json:"only,omitempty" doc:"Offered only where the old pane was one"`
 	Other       bool             `json:"other,omitempty" doc:"Neither glass nor plastic; offered where that is asked for"`
 	Porous      bool             `json:"porous,omitempty" doc:"Wind goes through it"`
-	Design      *catalogue.Value `json:"design,omitempty" doc:"What a plastic, a board or a metal carries for good, MPa"`
+	Design      *value.Value     `json:"design,omitempty" doc:"What a plastic, a board or a metal carries for good, MPa"`
 	Tube        bool             `json:"tube,omitempty" doc:"Can be had as a tube"`
 	Rated       bool             `json:"rated,omitempty" doc:"Can be had rated for plant under pressure"`
 	Flat        bool             `json:"flat,omitempty" doc:"Cannot be had bent"`
@@ -56,13 +55,13 @@ type Material struct {
 
 // Life is how long a material stands a temperature.
 type Life struct {
-	C      float64        `json:"c"`
-	Hours  float64        `json:"hours"`
-	Origin catalogue.From `json:"o,omitzero" doc:"Empty as the steady heat's"`
+	C      float64    `json:"c"`
+	Hours  float64    `json:"hours"`
+	Origin value.From `json:"o,omitzero" doc:"Empty as the steady heat's"`
 }
 
 // From is where the hours come from.
-func (m Material) From(l Life) origin.Origin {
+func (m Material) From(l Life) value.Origin {
 	if l.Origin.Kind == "" {
 		return m.Steady.Origin.Of(m.Short)
 	}
@@ -75,17 +74,9 @@ type Score struct {
 	Reason string  `json:"reason"`
 }
 
-var all = catalogue.Must[[]Material](file, "materials.json")
-
-// ByID finds one.
-func ByID(id string) (Material, error) {
-	for _, m := range all {
-		if m.ID == id {
-			return m, nil
-		}
-	}
-	return Material{}, fault.New("material", "no material is called "+id, "choose one of the list")
-}
+// Book lists what panes are made of.
+var Book = catalogue.New(file, "materials.json", "material", "material", func(m Material) string { return m.ID }).
+	Over(Material.with)
 
 // Body is the material as something that grows.
 func (m Material) Body() fit.Body {

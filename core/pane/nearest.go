@@ -62,7 +62,7 @@ func (k near) before(o near, like string) bool {
 // names what breaks a safety gate that nothing beside the pane can meet.
 func (n Need) nearest() string {
 	var best *near
-	for _, m := range Laid(n.Own) {
+	for _, m := range Book.Laid(n.Own) {
 		if !n.offers(m) {
 			continue
 		}

@@ -7,12 +7,12 @@ import (
 
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/own"
+	"freshshard/core/value"
 )
 
 // Fields are the values of a material that a shop's data sheets may say
 // otherwise. The bounds hold everything that is made. Common practice, no source.
-var Fields = []own.Field{
+var Fields = []catalogue.Field{
 	{Item: "steady", Name: "steady heat", Unit: "°C", Least: 20, Most: 1500},
 	{Item: "peak", Name: "heat for minutes", Unit: "°C", Least: 20, Most: 1600},
 	{Item: "sudden", Name: "sudden change", Unit: "K", Least: 5, Most: 1500},
@@ -44,7 +44,7 @@ func (m Material) lifeAt(item string) int {
 
 // at is where a value lies; of a value that the material may lack, the pointer
 // to it.
-func (m *Material) at(item string) (plain *catalogue.Value, may **catalogue.Value) {
+func (m *Material) at(item string) (plain *value.Value, may **value.Value) {
 	switch item {
 	case "steady":
 		return &m.Steady, nil
@@ -94,15 +94,15 @@ func (m Material) Own(item string) *float64 {
 }
 
 // with is the material with the shop's own values laid over it.
-func (m Material) with(vs own.Values) Material {
+func (m Material) with(vs catalogue.Values) Material {
 	m.Life = slices.Clone(m.Life)
 	for i, l := range m.Life {
-		if v, ok := vs.Laid(own.Material, m.ID, fmt.Sprintf("%s%g", lifeItem, l.C)); ok {
+		if v, ok := vs.Laid(catalogue.Material, m.ID, fmt.Sprintf("%s%g", lifeItem, l.C)); ok {
 			m.Life[i].Hours, m.Life[i].Origin = v.V, v.Origin
 		}
 	}
 	for _, f := range Fields {
-		v, ok := vs.Laid(own.Material, m.ID, f.Item)
+		v, ok := vs.Laid(catalogue.Material, m.ID, f.Item)
 		if !ok {
 			continue
 		}
@@ -115,20 +115,12 @@ func (m Material) with(vs own.Values) Material {
 	return m
 }
 
-// Laid lists the materials with the shop's own values over the book's.
-func Laid(vs own.Values) []Material { return own.Laid(all, vs, Material.with) }
-
-// With finds a material with the shop's own values over the book's.
-func With(vs own.Values, id string) (Material, error) {
-	return own.Find(id, vs, ByID, Material.with)
-}
-
 // CheckOwn refuses a value that cannot be, alone or beside the others.
-func CheckOwn(vs own.Values, v own.Value) error {
+func CheckOwn(vs catalogue.Values, v catalogue.Value) error {
 	if err := v.Check(Fields, nil); err != nil {
 		return err
 	}
-	m, err := With(append(own.Values{v}, vs...), v.ID)
+	m, err := Book.With(append(catalogue.Values{v}, vs...), v.ID)
 	if err != nil {
 		return err
 	}

@@ -5,25 +5,25 @@ import (
 	"strings"
 	"testing"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/own"
 )
 
-func laid(id, item string, v float64) own.Value {
-	return own.Value{Kind: own.Material, ID: id, Item: item, V: v, Sheet: "sheet 7", By: "Mira Quill"}
+func laid(id, item string, v float64) catalogue.Value {
+	return catalogue.Value{Kind: catalogue.Material, ID: id, Item: item, V: v, Sheet: "sheet 7", By: "Mira Quill"}
 }
 
 // Every value that may be laid over is laid where it belongs, and the book
 // itself stays as it is.
 func TestOwnIsLaidOver(t *testing.T) {
-	for _, m := range Laid(nil) {
+	for _, m := range Book.Laid(nil) {
 		for _, f := range Fields {
 			if strings.HasSuffix(f.Item, "*") {
 				continue // rows, looked at by themselves
 			}
 			was := m.Own(f.Item)
 			v := (f.Least + f.Most) / 2
-			w, err := With(own.Values{laid(m.ID, f.Item, v)}, m.ID)
+			w, err := Book.With(catalogue.Values{laid(m.ID, f.Item, v)}, m.ID)
 			if err != nil {
 				t.Fatal(err)
 			}
@@ -36,7 +36,7 @@ func TestOwnIsLaidOver(t *testing.T) {
 					t.Errorf("%s of %s moved with %s", g.Item, m.ID, f.Item)
 				}
 			}
-			b, _ := ByID(m.ID)
+			b, _ := Book.ByID(m.ID)
 			if now := b.Own(f.Item); (now == nil) != (was == nil) || now != nil && *now != *was {
 				t.Errorf("the book's %s of %s has changed", f.Item, m.ID)
 			}
@@ -58,7 +58,7 @@ func TestOwnLife(t *testing.T) {
 	if g := gateOf(t, choose(t, n), "glass-ceramic"); g != nil {
 		t.Fatalf("900 h at 600 °C: %s", g.Sentence)
 	}
-	n.Own = own.Values{laid("glass-ceramic", "life_610", 500)}
+	n.Own = catalogue.Values{laid("glass-ceramic", "life_610", 500)}
 	if g := gateOf(t, choose(t, n), "glass-ceramic"); g == nil || g.Gate != "life" || g.Figure.Limit.Value != 500 ||
 		!strings.Contains(g.Figure.Limit.Origin.Name, "sheet 7") {
 		t.Errorf("%+v", g)
@@ -77,7 +77,7 @@ func TestOwnLife(t *testing.T) {
 			t.Errorf("%v h: %v", h, f)
 		}
 	}
-	if m, _ := ByID("glass-ceramic"); *m.Own("life_610") != 1000 {
+	if m, _ := Book.ByID("glass-ceramic"); *m.Own("life_610") != 1000 {
 		t.Error("the book itself was changed")
 	}
 }
@@ -88,7 +88,7 @@ func TestOwnClosesAGate(t *testing.T) {
 	if ranked(t, choose(t, n), "glass-ceramic").Score == 0 {
 		t.Fatal("glass-ceramic has no score")
 	}
-	n.Own = own.Values{laid("glass-ceramic", "steady", n.Exposure.Steady-1)}
+	n.Own = catalogue.Values{laid("glass-ceramic", "steady", n.Exposure.Steady-1)}
 	for _, c := range choose(t, n).Closed {
 		if c.Material == "glass-ceramic" {
 			if c.Gate != "steady" || c.Figure.Limit.Origin.Name != "sheet 7" ||
@@ -103,7 +103,7 @@ func TestOwnClosesAGate(t *testing.T) {
 
 func TestCheckOwn(t *testing.T) {
 	for _, c := range []struct {
-		v     own.Value
+		v     catalogue.Value
 		field string
 	}{
 		{laid("cast", "density", 2480), ""},
@@ -122,7 +122,7 @@ func TestCheckOwn(t *testing.T) {
 		}
 	}
 	// Two that only fit together: the other one first.
-	if err := CheckOwn(own.Values{laid("glass-ceramic", "peak", 1500)},
+	if err := CheckOwn(catalogue.Values{laid("glass-ceramic", "peak", 1500)},
 		laid("glass-ceramic", "steady", 1400)); err != nil {
 		t.Error(err)
 	}

@@ -6,14 +6,15 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/catalogue"
 	"freshshard/core/exposure"
 	"freshshard/core/fault"
+	"freshshard/core/fit"
+	"freshshard/core/value"
 )
 
 func need(t testing.TB, id string) Need {
 	t.Helper()
-	e, err := exposure.ByID(id)
+	e, err := exposure.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -38,13 +39,13 @@ func open(c Choice) []string {
 }
 
 func TestMaterialsAreSound(t *testing.T) {
-	for _, m := range Laid(nil) {
+	for _, m := range Book.Laid(nil) {
 		if !m.Other && (m.Density.V < 1000 || m.Density.V > 3000) || m.E.V < 1 || m.Nu.V <= 0 || m.Nu.V >= 0.5 ||
 			m.Strength.V <= 0 ||
 			len(m.Thicknesses) == 0 {
 			t.Errorf("%s: a value is off: %+v", m.ID, m)
 		}
-		for _, v := range []catalogue.Value{m.Density, m.E, m.Nu, m.Alpha, m.Lambda, m.Emissivity, m.Strength, m.Steady} {
+		for _, v := range []value.Value{m.Density, m.E, m.Nu, m.Alpha, m.Lambda, m.Emissivity, m.Strength, m.Steady} {
 			if err := v.Origin.Check(); err != nil {
 				t.Errorf("%s: %v", m.ID, err)
 			}
@@ -60,7 +61,7 @@ func TestMaterialsAreSound(t *testing.T) {
 		if m.Peak != nil && m.Peak.V < m.Steady.V {
 			t.Errorf("%s stands less for minutes than for hours", m.ID)
 		}
-		if _, err := m.Cutter.With(nil); err != nil {
+		if _, err := fit.Cutters.With(nil, string(m.Cutter)); err != nil {
 			t.Errorf("%s: %v", m.ID, err)
 		}
 	}
@@ -175,7 +176,7 @@ func TestLikeTheOldOne(t *testing.T) {
 
 // Soda-lime: 2.5 kg per m² and mm.
 func TestWeight(t *testing.T) {
-	m, _ := ByID("annealed")
+	m, _ := Book.ByID("annealed")
 	if kg := m.Weight(1e6, 4); math.Abs(kg-10) > 1e-9 {
 		t.Errorf("4 mm weigh %v kg per m²", kg)
 	}

@@ -99,7 +99,7 @@ func TestLikeTheBrokenIsWorthNothing(t *testing.T) {
 func TestOtherThanGlass(t *testing.T) {
 	l := Load{W: 500, H: 600, Wind: 30}
 	for id, blown := range map[string]bool{"mesh": false, "board": true, "plate": true} {
-		m, err := ByID(id)
+		m, err := Book.ByID(id)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -125,7 +125,7 @@ func TestOtherThanGlass(t *testing.T) {
 func TestUnknownIsSaid(t *testing.T) {
 	n := need(t, "fire")
 	for _, c := range choose(t, n).Closed {
-		m, err := ByID(c.Material)
+		m, err := Book.ByID(c.Material)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -133,7 +133,7 @@ func TestUnknownIsSaid(t *testing.T) {
 			t.Errorf("%s: unknown %v, on file %v", m.ID, c.Unknown, m.Peak)
 		}
 	}
-	for _, m := range Laid(nil) {
+	for _, m := range Book.Laid(nil) {
 		if m.Peak != nil {
 			continue
 		}

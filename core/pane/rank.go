@@ -6,8 +6,8 @@ import (
 	"sort"
 	"strings"
 
-	"freshshard/core/origin"
 	"freshshard/core/strength"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -92,7 +92,7 @@ func Choose(n Need) (Choice, error) {
 		return c, err
 	}
 	n.Load.known = newPlates()
-	for _, m := range Laid(n.Own) {
+	for _, m := range Book.Laid(n.Own) {
 		if !n.offers(m) {
 			continue
 		}
@@ -135,7 +135,7 @@ func (n Need) weight(k string) float64 {
 // onlyLike says whether the old pane was one that is offered in its own place
 // alone, such as a sealed unit.
 func (n Need) onlyLike() bool {
-	m, err := ByID(n.Like)
+	m, err := Book.ByID(n.Like)
 	return err == nil && m.Only
 }
 
@@ -171,14 +171,14 @@ func (m ranking) rank(n Need) Ranked {
 		sum += q.Points * q.Weight
 		weights += q.Weight
 		p, w := fmt.Sprintf("p%d", i+1), fmt.Sprintf("w%d", i+1)
-		in = append(in, working.In(p, q.Name+": "+q.Why, q.Points, "of 10", origin.Custom()),
-			working.In(w, "how much "+q.Name+" counts", q.Weight, "", origin.Custom()))
+		in = append(in, working.In(p, q.Name+": "+q.Why, q.Points, "of 10", value.Custom()),
+			working.In(w, "how much "+q.Name+" counts", q.Weight, "", value.Custom()))
 		terms = append(terms, "{"+w+"}·{"+p+"}")
 	}
 	if weights > 0 {
 		r.Score = sum / weights
 	}
-	in = append(in, working.In("Σw", "sum of the weights", weights, "", origin.Sum()))
+	in = append(in, working.In("Σw", "sum of the weights", weights, "", value.Sum()))
 	r.Figure = working.Figure{Key: "score_" + m.ID, Sentence: m.Short, Value: r.Score, Unit: "of 10",
 		Verdict: working.Note,
 		Working: working.Of("("+strings.Join(terms, " + ")+") / {Σw}", r.Score, "of 10",
@@ -226,7 +226,7 @@ func (m ranking) judge(k string, n Need, thickness float64) Score {
 	case "touch":
 		return m.touch(n, thickness)
 	case "like":
-		old, err := With(n.Own, n.Like)
+		old, err := Book.With(n.Own, n.Like)
 		again := err == nil && repeating{old}.again(n, thickness) != ""
 		switch {
 		case m.ID == n.Like && again:

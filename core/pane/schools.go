@@ -70,7 +70,7 @@ func (c Choice) here(s Side, stands func(Ranked, Material) bool) Side {
 	}
 	s.Here = "Nothing on the list stands for it here: see what is ruled out."
 	for n, r := range c.Open {
-		if m, err := ByID(r.Material); err == nil && stands(r, m) {
+		if m, err := Book.ByID(r.Material); err == nil && stands(r, m) {
 			s.Here = fmt.Sprintf("Here: %s mm %s, number %d with %s of 10.", working.Num(r.Thickness, 1), r.Name, n+1,
 				working.Num(r.Score, 1))
 			break

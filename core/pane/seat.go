@@ -5,8 +5,8 @@ import (
 	"math"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/strength"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -36,5 +36,5 @@ func (m bending) warpGate(n Need) *Closed {
 		fmt.Sprintf("the seat is %s mm out of flat; %s mm would take %s MPa there for good and holds %s; up to %s mm out "+
 			"of flat it would do", length.Metric(n.Load.Warp), working.Num(t, 1), working.Num(v, 1), working.Num(may, 1),
 			working.Num(math.Floor(n.Load.Warp*may/v*100)/100, 2)),
-		"MPa", working.In("σ", "stress on the warped seat", v, "MPa", origin.Sum()), working.Most(may, "MPa", from))
+		"MPa", working.In("σ", "stress on the warped seat", v, "MPa", value.Sum()), working.Most(may, "MPa", from))
 }

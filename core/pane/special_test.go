@@ -58,11 +58,11 @@ func TestOnlyWhereOneWas(t *testing.T) {
 // A sealed unit weighs its two panes of 4 mm, whatever its gap: 20 kg/m²; each
 // carries half the load as a pane of 4 mm.
 func TestSealedUnit(t *testing.T) {
-	u, err := ByID("sealed-unit")
+	u, err := Book.ByID("sealed-unit")
 	if err != nil {
 		t.Fatal(err)
 	}
-	one, _ := ByID("annealed")
+	one, _ := Book.ByID("annealed")
 	for _, thick := range u.Thicknesses {
 		if kg := u.Weight(1e6, thick); math.Abs(kg-20) > 1e-9 {
 			t.Errorf("%v mm: %v kg", thick, kg)

@@ -5,9 +5,9 @@ import (
 	"math"
 	"strings"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 	"freshshard/core/heat"
-	"freshshard/core/own"
 	"freshshard/core/working"
 )
 
@@ -79,14 +79,14 @@ func (st Stack) outside(n int) bool { return n < st.First || st.Last > 0 && n > 
 
 // Pack is the stack as heat sees it, between a cavity and a room, °C, with the
 // usual heat transfer on both sides.
-func (st Stack) Pack(vs own.Values, cavity, room float64) (heat.Pack, error) {
+func (st Stack) Pack(vs catalogue.Values, cavity, room float64) (heat.Pack, error) {
 	p := heat.Pack{Cavity: cavity, Room: room, Inside: heat.UsualInside, Outside: heat.UsualOutside, Slope: st.Slope,
 		Gaps: st.Gaps, Gas: st.Gas}
 	if p.Slope == "" {
 		p.Slope = heat.Upright
 	}
 	for i, q := range st.Panes {
-		m, err := With(vs, q.Material)
+		m, err := Book.With(vs, q.Material)
 		if err != nil {
 			return p, fault.New(fmt.Sprintf("panes[%d].material", i), "no material is called "+q.Material,
 				"choose one of the list")
@@ -110,10 +110,10 @@ func (st Stack) Pack(vs own.Values, cavity, room float64) (heat.Pack, error) {
 var coatSaid = map[string]string{"hot": ", coat to the heat", "cold": ", coat to the room"}
 
 // Says is the stack in words, from the hot side; empty when nobody noted one.
-func (st Stack) Says(vs own.Values) string {
+func (st Stack) Says(vs catalogue.Values) string {
 	var words []string
 	for i, p := range st.Panes {
-		m, err := With(vs, p.Material)
+		m, err := Book.With(vs, p.Material)
 		if err != nil {
 			continue
 		}

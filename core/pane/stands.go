@@ -50,7 +50,7 @@ func (c Choice) stands(n Need) []Aspect {
 		a.Stand = []Stand{}
 		matters := false
 		for i, id := range ids {
-			m, err := With(n.Own, id)
+			m, err := Book.With(n.Own, id)
 			if err != nil {
 				continue
 			}

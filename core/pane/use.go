@@ -3,8 +3,8 @@ package pane
 import (
 	"fmt"
 
-	"freshshard/core/origin"
 	"freshshard/core/strength"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -79,7 +79,7 @@ func (m gating) pressureGate(n Need) *Closed {
 	may, from := m.allowable(strength.Permanent)
 	return closed("pressure", fmt.Sprintf("at %s bar a wall of %s mm takes %s MPa round and holds %s for good",
 		working.Num(p, 1), working.Num(n.Thickness, 1), working.Num(v, 1), working.Num(may, 1)),
-		"MPa", working.In("σ", "hoop stress", v, "MPa", origin.Sum()), working.Most(may, "MPa", from))
+		"MPa", working.In("σ", "hoop stress", v, "MPa", value.Sum()), working.Most(may, "MPa", from))
 }
 
 // mirror is the material that stands where one was, and nothing else does.
@@ -127,7 +127,7 @@ func (m gating) holeGate(n Need) *Closed {
 	t := ranking(m).thickness(n)
 	for _, b := range n.Outline.HoleRules(t) {
 		return closed("hole", fmt.Sprintf("%s of %s mm before it is toughened", b.Sentence, working.Num(t, 1)), "mm",
-			working.In("d", "as drawn", b.Value, "mm", origin.Read("")), working.Least(b.Limit, "mm", origin.Std("EN 12150-1")))
+			working.In("d", "as drawn", b.Value, "mm", value.Read("")), working.Least(b.Limit, "mm", value.Std("EN 12150-1")))
 	}
 	return nil
 }

@@ -122,7 +122,7 @@ func TestAsks(t *testing.T) {
 	n.Vehicle, n.Boat, n.Strike, n.Bent, n.Duty.Food = true, true, true, true, true
 	for _, r := range choose(t, n).Open {
 		all := strings.Join(r.Asks, " ")
-		m, _ := ByID(r.Material)
+		m, _ := Book.ByID(r.Material)
 		for _, c := range []struct {
 			says string
 			want bool
@@ -190,7 +190,7 @@ func TestSchools(t *testing.T) {
 // Loads of every way of holding: fewer sides never take a thinner pane, more
 // load never a thinner one.
 func TestHeldAndLoads(t *testing.T) {
-	m, _ := ByID("annealed")
+	m, _ := Book.ByID("annealed")
 	thin := func(l Load) float64 {
 		c, _ := bending{m}.carries(l, 2, 0)
 		return c
@@ -227,7 +227,7 @@ func TestHeldAndLoads(t *testing.T) {
 // it would carry alone is then too much. σ₁/f₁ + σ₂/f₂ ≤ 1 and w₁ + w₂ ≤ the
 // limit. EN 16612, from memory.
 func TestLoadsAddUp(t *testing.T) {
-	m, _ := ByID("annealed")
+	m, _ := Book.ByID("annealed")
 	r := rand.New(rand.NewPCG(3, 9))
 	for range 200 {
 		l := Load{W: 300 + 900*r.Float64(), H: 300 + 900*r.Float64(), Wind: 40 * r.Float64(), Push: 500 * r.Float64(),
@@ -320,7 +320,7 @@ func TestPlatesAreKept(t *testing.T) {
 	p := newPlates()
 	for _, held := range []Held{"", Two, Three, Round} {
 		for _, id := range []string{"annealed", "laminated", "polycarbonate"} {
-			m, _ := ByID(id)
+			m, _ := Book.ByID(id)
 			for _, thick := range []float64{4, 6, 10} {
 				l := Load{W: 600, H: 450, Held: held, Wind: 30, Push: 400}
 				for _, a := range l.actions(m, thick) {
@@ -343,7 +343,7 @@ func TestPlatesAreKept(t *testing.T) {
 // Soda-lime takes 0.63 MPa a kelvin at its covered edge; a frame as warm as the
 // pane takes it away.
 func TestEdgeFigure(t *testing.T) {
-	m, _ := ByID("annealed")
+	m, _ := Book.ByID("annealed")
 	e := exposure.Exposure{Steady: 60, FrameHot: 40}
 	f, ok := m.EdgeFigure(e)
 	if !ok || math.Abs(f.Value-12.6) > 1e-9 || math.Abs(f.Limit.Value-14.5) > 1e-9 || f.Verdict != "good" {
@@ -359,7 +359,7 @@ func TestEdgeFigure(t *testing.T) {
 			t.Errorf("pane at 80, frame at %v: %v, %v", hot, ok, f.Value)
 		}
 	}
-	plastic, _ := ByID("acrylic")
+	plastic, _ := Book.ByID("acrylic")
 	if _, ok := plastic.EdgeFigure(exposure.Exposure{Steady: 60, FrameHot: 20}); ok {
 		t.Error("plastic gives way")
 	}
@@ -483,7 +483,7 @@ func TestWordsOnHeat(t *testing.T) {
 		{"the outermost pane of an oven", "polycarbonate", 60.1, 0, "plastic softens"},
 		{"glass there", "toughened", 108, 0, ""}, {"an oven that cleans itself", "glass-ceramic", 240, 100, "cleans itself"},
 		{"one that does not", "glass-ceramic", 240, 0, ""}} {
-		m, err := ByID(c.material)
+		m, err := Book.ByID(c.material)
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -7,16 +7,16 @@ import (
 	"strings"
 	"testing"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/exposure"
-	"freshshard/core/origin"
-	"freshshard/core/own"
 	"freshshard/core/strength"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
 func must(t *testing.T, id string) Material {
 	t.Helper()
-	m, err := ByID(id)
+	m, err := Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -205,7 +205,7 @@ func TestSentence(t *testing.T) {
 
 // Heat comes first from 100 °C on: just below, at, just above; and degrees are said whole.
 func TestHeatComesFirst(t *testing.T) {
-	m, err := ByID("glass-ceramic")
+	m, err := Book.ByID("glass-ceramic")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -223,7 +223,7 @@ func TestHeatComesFirst(t *testing.T) {
 
 // A seat that nobody read, or a pane without a size, takes no stress of it.
 func TestSeatWithoutASize(t *testing.T) {
-	m, err := ByID("annealed")
+	m, err := Book.ByID("annealed")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -240,9 +240,9 @@ func TestSeatWithoutASize(t *testing.T) {
 // The nearest misses its limit by the least share; what a guard makes right comes
 // before any number, and what nothing makes right is never named.
 func TestNearest(t *testing.T) {
-	number := func(value, limit float64) Closed {
-		return Closed{Gate: "steady", Figure: working.Figure{Value: value, Unit: "°C",
-			Limit: working.Most(limit, "°C", origin.Custom())}.Judge(working.Stop)}
+	number := func(v, limit float64) Closed {
+		return Closed{Gate: "steady", Figure: working.Figure{Value: v, Unit: "°C",
+			Limit: working.Most(limit, "°C", value.Custom())}.Judge(working.Stop)}
 	}
 	yes := func(gate string) Closed { return *never(gate, "", "it") }
 	for _, c := range []struct {
@@ -313,11 +313,11 @@ func TestTheNearestIsSafe(t *testing.T) {
 
 // The better score stands first, whatever order the book has.
 func TestBestIsFirst(t *testing.T) {
-	e, err := exposure.ByID("room")
+	e, err := exposure.Book.ByID("room")
 	if err != nil {
 		t.Fatal(err)
 	}
-	c, err := Choose(Need{Exposure: e, Thickness: 4, Area: 2e5, Own: own.Values{}})
+	c, err := Choose(Need{Exposure: e, Thickness: 4, Area: 2e5, Own: catalogue.Values{}})
 	if err != nil || len(c.Open) < 4 {
 		t.Fatalf("%d open, %v", len(c.Open), err)
 	}
@@ -411,14 +411,14 @@ func TestOutsideItsFrame(t *testing.T) {
 // A sudden change broke the old one: of an old pane that has no such limit, or that nobody
 // knows, only the place is asked.
 func TestSuddenOfAnUnknownPane(t *testing.T) {
-	m, err := ByID("annealed")
+	m, err := Book.ByID("annealed")
 	if err != nil {
 		t.Fatal(err)
 	}
 	for _, like := range []string{"", "acrylic", "polycarbonate", "board", "annealed", "glass-ceramic"} {
 		n := roomNeed(t, Load{})
 		n.Like, n.Exposure.Sudden = like, 0
-		old, err := ByID(like)
+		old, err := Book.ByID(like)
 		want := err == nil && old.Sudden != nil && m.Sudden.V <= old.Sudden.V
 		if got := (repeating{m}).againBy("sudden", n, 4); (got != "") != want {
 			t.Errorf("after %q: %q", like, got)
@@ -428,7 +428,7 @@ func TestSuddenOfAnUnknownPane(t *testing.T) {
 
 // Numbers in sentences are said as a person would: pressure to a tenth, degrees and hours whole.
 func TestNumbersInSentences(t *testing.T) {
-	m, err := ByID("borosilicate")
+	m, err := Book.ByID("borosilicate")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -450,7 +450,7 @@ func TestNumbersInSentences(t *testing.T) {
 // Where a sudden change broke an old pane that nobody knows, the new one stands half as much again
 // as the place may bring: just under, at, above.
 func TestSpareForASuddenChange(t *testing.T) {
-	m, err := ByID("borosilicate")
+	m, err := Book.ByID("borosilicate")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -466,7 +466,7 @@ func TestSpareForASuddenChange(t *testing.T) {
 // Where the seat broke it, half of what the new one holds for good is what the seat may take: just
 // under and just over.
 func TestHalfForTheSeat(t *testing.T) {
-	m, err := ByID("annealed")
+	m, err := Book.ByID("annealed")
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -4,24 +4,23 @@ import (
 	"fmt"
 	"strings"
 
-	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/origin"
 	"freshshard/core/strength"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
 // Why are the numbers behind one bar: what a material stands of one thing that the place
 // asks, with its limit and where each value comes from. Fields: aspect, material.
 func (c Choice) Why(aspect, material string) ([]working.Figure, error) {
-	m, err := With(c.need.Own, material)
+	m, err := Book.With(c.need.Own, material)
 	if err != nil {
 		return nil, fault.New("material", err.Error(), "choose one that is compared")
 	}
 	n := c.need
 	n.Load.known = newPlates()
 	e, t := n.Exposure, ranking{m}.thickness(n)
-	from := func(o catalogue.From) origin.Origin { return o.Of(m.Short) }
+	from := func(o value.From) value.Origin { return o.Of(m.Short) }
 	switch aspect {
 	case "steady":
 		return stood("steady", "in steady use", m.Steady.V, from(m.Steady.Origin), e.Steady, e.From("steady"), "°C"), nil
@@ -46,7 +45,7 @@ func (c Choice) Why(aspect, material string) ([]working.Figure, error) {
 		if !ok {
 			return []working.Figure{{Key: "stands_seat", Text: "flat", Verdict: working.Good,
 				Sentence: "the seat is, as far as anybody read", Working: working.Of("{w}", n.Load.Warp, "mm",
-					working.In("w", "seat out of flat", n.Load.Warp, "mm", origin.Read("")))}}, nil
+					working.In("w", "seat out of flat", n.Load.Warp, "mm", value.Read("")))}}, nil
 		}
 		may, by := m.allowable(strength.Permanent)
 		return []working.Figure{times("seat", "its seat", f.Value, may, by), f}, nil
@@ -56,21 +55,21 @@ func (c Choice) Why(aspect, material string) ([]working.Figure, error) {
 			v, text = 1, "yes"
 		}
 		f := working.Figure{Key: "stands_safety", Value: v, Text: text, Sentence: "it breaks safely or not at all",
-			Limit: working.Least(1, "", origin.Custom()), Working: working.Of("{s}", v, "", working.In("s",
-				"glazing that breaks safely, 1 is yes", v, "", origin.Custom()))}
+			Limit: working.Least(1, "", value.Custom()), Working: working.Of("{s}", v, "", working.In("s",
+				"glazing that breaks safely, 1 is yes", v, "", value.Custom()))}
 		return []working.Figure{f.Judge(working.Stop)}, nil
 	case "cost":
 		s := m.Scores["cost"]
 		return []working.Figure{{Key: "stands_cost", Value: s.Points, Text: working.Num(s.Points, 1) + " of 10",
 			Verdict: working.Note, Sentence: s.Reason, Working: working.Of("{p}", s.Points, "of 10", working.In("p",
-				"points, 10 is the cheapest", s.Points, "of 10", origin.Custom()))}}, nil
+				"points, 10 is the cheapest", s.Points, "of 10", value.Custom()))}}, nil
 	}
 	return nil, fault.New("aspect", fmt.Sprintf("nothing called %q is compared", aspect),
 		"one of steady, minutes, sudden, load, seat, safety, cost")
 }
 
 // stood is a heat or a change that a material may see, against what the place asks.
-func stood(key, when string, may float64, from origin.Origin, asks float64, by origin.Origin,
+func stood(key, when string, may float64, from value.Origin, asks float64, by value.Origin,
 	unit string) []working.Figure {
 	left := may - asks
 	f := working.Figure{Key: "stands_" + key, Value: may, Unit: unit, Text: working.Num(may, 0) + " " + unit,
@@ -83,12 +82,12 @@ func stood(key, when string, may float64, from origin.Origin, asks float64, by o
 }
 
 // times is how many times over what a pane takes is carried.
-func times(key, what string, takes, may float64, from origin.Origin) working.Figure {
+func times(key, what string, takes, may float64, from value.Origin) working.Figure {
 	v := may / takes
 	return working.Figure{Key: "stands_" + key, Value: v, Text: "× " + working.Num(v, 1),
-		Sentence: "is how many times over it carries " + what, Limit: working.Least(1, "", origin.Custom()),
+		Sentence: "is how many times over it carries " + what, Limit: working.Least(1, "", value.Custom()),
 		Working: working.Of("{m} / {s}", v, "", working.In("m", "may be carried for good", may, "MPa", from),
-			working.In("s", "is carried", takes, "MPa", origin.Sum()))}.Judge(working.Stop)
+			working.In("s", "is carried", takes, "MPa", value.Sum()))}.Judge(working.Stop)
 }
 
 // timesFigure is the least of what is left over all loads, of stress and of bending.
@@ -100,7 +99,7 @@ func (m ranking) timesFigure(n Need) working.Figure {
 	v, known, matters := m.times(n)
 	f := working.Figure{Key: "stands_load", Value: v, Text: "× " + working.Num(v, 1),
 		Sentence: fmt.Sprintf("is how many times over %s mm carry what they have to", working.Num(t, 1)),
-		Limit:    working.Least(1, "", origin.Custom())}
+		Limit:    working.Least(1, "", value.Custom())}
 	if !known {
 		f.Text, f.Verdict, f.Sentence = "?", working.Warn, "it cannot be reckoned for this pane"
 		f.Working = working.Of("no plate of this shape is on file", 0, "")
@@ -108,12 +107,12 @@ func (m ranking) timesFigure(n Need) working.Figure {
 	}
 	var in []working.Input
 	var terms []string
-	add := func(what, unit string, may, takes float64, from origin.Origin) {
+	add := func(what, unit string, may, takes float64, from value.Origin) {
 		k := len(terms) + 1
 		a, b := fmt.Sprintf("m%d", k), fmt.Sprintf("s%d", k)
 		terms = append(terms, fmt.Sprintf("{%s} / {%s}", a, b))
 		in = append(in, working.In(a, "may be, "+what, may, unit, from),
-			working.In(b, "is, "+what, takes, unit, origin.Sum()))
+			working.In(b, "is, "+what, takes, unit, value.Sum()))
 	}
 	for _, a := range n.Load.actions(m.Material, t) {
 		b, err := bending(m).bend(n.Load, a, t)
@@ -125,7 +124,7 @@ func (m ranking) timesFigure(n Need) working.Figure {
 			add("stress "+a.said, "MPa", left.stress, b.Stress, left.from)
 		}
 		if b.Deflection > 0 {
-			add("bending "+a.said, "mm", left.deflection, b.Deflection, origin.Custom())
+			add("bending "+a.said, "mm", left.deflection, b.Deflection, value.Custom())
 		}
 	}
 	formula := fmt.Sprintf("the least of %s", strings.Join(append(terms, working.Num(manyTimes, 0)), ", "))

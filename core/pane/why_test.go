@@ -12,11 +12,11 @@ import (
 
 // Behind every bar stand numbers that give its height, each with its working and its limit.
 func TestEveryBarHasItsNumbers(t *testing.T) {
-	fire, err := exposure.ByID("fire")
+	fire, err := exposure.Book.ByID("fire")
 	if err != nil {
 		t.Fatal(err)
 	}
-	weather, err := exposure.ByID("weather")
+	weather, err := exposure.Book.ByID("weather")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -70,11 +70,11 @@ func TestEveryBarHasItsNumbers(t *testing.T) {
 
 // Just inside, at and just outside what the place asks, in the words that a person reads.
 func TestWhyAtTheLimit(t *testing.T) {
-	e, err := exposure.ByID("fire")
+	e, err := exposure.Book.ByID("fire")
 	if err != nil {
 		t.Fatal(err)
 	}
-	m, err := ByID("glass-ceramic")
+	m, err := Book.ByID("glass-ceramic")
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -14,8 +14,8 @@ import (
 // their order with all that is said at them.
 func TestPlansAreAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
-	for _, f := range family.All() {
-		e, err := exposure.ByID(f.Exposure)
+	for _, f := range family.Book.All() {
+		e, err := exposure.Book.ByID(f.Exposure)
 		if err != nil {
 			t.Fatal(err)
 		}

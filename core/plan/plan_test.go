@@ -10,11 +10,11 @@ import (
 
 func build(t testing.TB, id string, change func(*Facts)) Plan {
 	t.Helper()
-	fam, err := family.ByID(id)
+	fam, err := family.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
-	e, err := exposure.ByID(fam.Exposure)
+	e, err := exposure.Book.ByID(fam.Exposure)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -50,7 +50,7 @@ func named(list []caution.Caution, id string) bool {
 }
 
 func TestEveryFamilyHasHoldPoints(t *testing.T) {
-	for _, fam := range family.All() {
+	for _, fam := range family.Book.All() {
 		p := build(t, fam.ID, nil)
 		holds, minutes := 0, 0
 		for i, s := range p.Steps {
@@ -70,7 +70,7 @@ func TestEveryFamilyHasHoldPoints(t *testing.T) {
 
 // A place that cleans itself by heat is one from the first minute on.
 func TestCleaningIsAFact(t *testing.T) {
-	f, err := family.ByID("clip-heat")
+	f, err := family.Book.ByID("clip-heat")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -105,7 +105,7 @@ func TestCautionsFollowTheFacts(t *testing.T) {
 	if named(p.Cautions, "gas") || !named(p.Customer, "first-fire") {
 		t.Errorf("stove: %v", p.Cautions)
 	}
-	oven, _ := exposure.ByID("oven")
+	oven, _ := exposure.Book.ByID("oven")
 	p = build(t, "clip-heat", func(f *Facts) { f.Exposure, f.Power = oven, true })
 	if !named(step(t, p, "cold").Cautions, "power") || !named(step(t, p, "door-off").Cautions, "hinges") ||
 		named(p.Cautions, "stove-cold") {
@@ -132,24 +132,24 @@ func TestRequiredStepsStandAtTheirStation(t *testing.T) {
 	if last := p.Steps[len(p.Steps)-1]; last.Key != "fix-b" {
 		t.Errorf("last is %s", last.Key)
 	}
-	fam, _ := family.ByID("clip-heat")
+	fam, _ := family.Book.ByID("clip-heat")
 	if _, err := Build(fam, Facts{Required: []Required{{Station: "moon"}}}); err == nil {
 		t.Error("a step at no station was taken")
 	}
 }
 
 func TestRefusesNegativeWeight(t *testing.T) {
-	if _, err := Build(family.All()[0], Facts{Weight: -1}); err == nil {
+	if _, err := Build(family.Book.All()[0], Facts{Weight: -1}); err == nil {
 		t.Error("a negative weight was taken")
 	}
 }
 
 func BenchmarkBuild(b *testing.B) {
-	fam, err := family.ByID("clip-heat")
+	fam, err := family.Book.ByID("clip-heat")
 	if err != nil {
 		b.Fatal(err)
 	}
-	e, _ := exposure.ByID("fire")
+	e, _ := exposure.Book.ByID("fire")
 	for b.Loop() {
 		if _, err := Build(fam, Facts{Exposure: e, Old: true, Weight: 30}); err != nil {
 			b.Fatal(err)

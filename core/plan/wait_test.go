@@ -11,11 +11,11 @@ import (
 
 func planOf(t *testing.T, id string) Plan {
 	t.Helper()
-	f, err := family.ByID(id)
+	f, err := family.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
-	e, err := exposure.ByID(f.Exposure)
+	e, err := exposure.Book.ByID(f.Exposure)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -158,7 +158,7 @@ func TestSequence(t *testing.T) {
 
 // Every step that another waits for is in the plan and comes before it.
 func TestWaitsHoldTogether(t *testing.T) {
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		p := planOf(t, f.ID)
 		number := map[string]int{}
 		for _, s := range p.Steps {
@@ -210,8 +210,8 @@ func TestLeave(t *testing.T) {
 // A required step stands behind the others of its station: at the first one, and
 // where nothing stands behind it.
 func TestRequiredStandsAtItsStation(t *testing.T) {
-	f, _ := family.ByID("lift-drop")
-	e, _ := exposure.ByID(f.Exposure)
+	f, _ := family.Book.ByID("lift-drop")
+	e, _ := exposure.Book.ByID(f.Exposure)
 	for station, want := range map[family.Station]int{"assess": 2, "prove": len(f.Steps) + 1} {
 		p, err := Build(f, Facts{Exposure: e, Required: []Required{{Key: "fix-x", Station: station, Text: "Do it."}}})
 		if err != nil || p.step(t, "fix-x").Number != want {

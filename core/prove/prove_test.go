@@ -9,7 +9,7 @@ import (
 
 func checks(t *testing.T) map[string]Check {
 	t.Helper()
-	f, err := family.ByID("clip-heat")
+	f, err := family.Book.ByID("clip-heat")
 	if err != nil {
 		t.Fatal(err)
 	}

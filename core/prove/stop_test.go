@@ -4,7 +4,7 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -21,7 +21,7 @@ func TestStopOfAFigure(t *testing.T) {
 		{"look again", 4.5, working.Warn, false, 0},
 	} {
 		f := working.Figure{Key: "bite_cold", Sentence: "least bite", Text: "4.5 mm", Value: c.value,
-			Limit: working.Least(5, "mm", origin.Custom()), Place: "ledge"}.Judge(c.bad)
+			Limit: working.Least(5, "mm", value.Custom()), Place: "ledge"}.Judge(c.bad)
 		s, ok := Of(f, "measure")
 		if ok != c.stop || ok && (s.Beyond != c.beyon || s.Says != "4.5 mm least bite" ||
 			s.Limit != "at least 5 mm; common practice, no source" || s.Place != "ledge") {

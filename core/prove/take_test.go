@@ -4,7 +4,7 @@ import (
 	"testing"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -15,8 +15,8 @@ func TestWhatACheckTakes(t *testing.T) {
 	v := func(x float64) *float64 { return &x }
 	plain := Check{Key: "plain"}
 	left := Check{Key: "left", May: "where there is no seal"}
-	most := Check{Key: "gap", Unit: "mm", Limit: working.Most(2, "mm", origin.Custom()), Spread: 8}
-	least := Check{Key: "bite", Unit: "mm", Limit: working.Least(3, "mm", origin.Custom())}
+	most := Check{Key: "gap", Unit: "mm", Limit: working.Most(2, "mm", value.Custom()), Spread: 8}
+	least := Check{Key: "bite", Unit: "mm", Limit: working.Least(3, "mm", value.Custom())}
 	for _, c := range []struct {
 		name    string
 		check   Check

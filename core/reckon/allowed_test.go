@@ -37,14 +37,15 @@ func TestNoSizeFromWhatIsRuledOut(t *testing.T) {
 		{"a windscreen that is settled", "locking-gasket", 20, 30, false, true, "laminated", "laminated", "", ""},
 		{"settled, and ruled out", "putty-points", 240, 290, false, false, "annealed", "annealed", "", ""},
 	} {
-		f, err := family.ByID(c.family)
+		f, err := family.Book.ByID(c.family)
 		if err != nil {
 			t.Fatal(err)
 		}
-		e, _ := exposure.ByID("room")
+		e, _ := exposure.Book.ByID("room")
 		e.Steady, e.Short, e.Sudden, e.Hours = c.steady, c.peak, 10, 10
 		k := Known{Object: Object{Exposure: e, Strike: c.strike, Duty: pane.Duty{Windscreen: c.windscreen}},
-			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)}, Settled: Settled{Material: c.settled}, Unit: length.MM}
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)},
+				Settled: Settled{Material: c.settled}, Unit: length.MM}
 		if c.settled != "" {
 			k.Thickness = 6
 		}

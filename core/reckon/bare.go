@@ -10,13 +10,13 @@ import (
 // for a pane whose own values cannot be reckoned: it stands where such panes usually do. It
 // never fails.
 func Bare(id string) Reckoning {
-	f, err := family.ByID(id)
+	f, err := family.Book.ByID(id)
 	if err != nil {
-		f = family.All()[0]
+		f = family.Book.All()[0]
 	}
-	e, err := exposure.ByID(f.Exposure)
+	e, err := exposure.Book.ByID(f.Exposure)
 	if err != nil {
-		e = exposure.All()[0]
+		e = exposure.Book.All()[0]
 	}
 	r, err := Pane(Known{Object: Object{Exposure: e}, Holding: Holding{Family: f.ID}, Unit: length.MM})
 	if err != nil {

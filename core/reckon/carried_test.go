@@ -14,7 +14,7 @@ import (
 // whatever its shape; and no holes are ordered of one that is held otherwise, though
 // somebody once read them.
 func TestHolesAreOrderedWhereTheyCarry(t *testing.T) {
-	f, err := family.ByID("two-holes")
+	f, err := family.Book.ByID("two-holes")
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -49,13 +49,15 @@ var optional = map[string]bool{"stack": true, "turns": true, "gasket_length": tr
 // plan whose steps show only numbers that were reckoned, and nothing that is
 // missing a working.
 func TestEveryFamilyIsReckoned(t *testing.T) {
-	for _, f := range family.All() {
-		e, err := exposure.ByID(f.Exposure)
+	for _, f := range family.Book.All() {
+		e, err := exposure.Book.ByID(f.Exposure)
 		if err != nil {
 			t.Fatal(err)
 		}
 		k := Known{Object: Object{Exposure: e},
-			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM, Draws: 500}
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
+				Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM,
+					Draws: 500}
 		r, err := Pane(k)
 		if err != nil || r.Fault != nil {
 			t.Fatalf("%s: %v %v", f.ID, err, r.Fault)
@@ -91,11 +93,11 @@ func TestOrderLines(t *testing.T) {
 	for id, want := range map[string]string{
 		"gauge-tube": "mm long, not settled yet; first of the choice: borosilicate, wall 2.4 mm, ±",
 		"ring-port":  "round, ", "putty-points": " × "} {
-		f, err := family.ByID(id)
+		f, err := family.Book.ByID(id)
 		if err != nil {
 			t.Fatal(err)
 		}
-		e, _ := exposure.ByID(f.Exposure)
+		e, _ := exposure.Book.ByID(f.Exposure)
 		r, err := Pane(Known{Object: Object{Exposure: e}, Holding: Holding{Family: id, Gasket: fit.Gasket{Kind: fit.None}},
 			Seen: Seen{Readings: usual(t, f)}, Unit: length.MM})
 		if err != nil || !strings.Contains(r.Order, want) {
@@ -122,11 +124,11 @@ func TestClash(t *testing.T) {
 // What a family's steps may show is something that the program can reckon: with
 // everything read and noted no number is missing.
 func TestOptionalNumbersAreReckoned(t *testing.T) {
-	f, err := family.ByID("clamp-ring")
+	f, err := family.Book.ByID("clamp-ring")
 	if err != nil {
 		t.Fatal(err)
 	}
-	e, _ := exposure.ByID(f.Exposure)
+	e, _ := exposure.Book.ByID(f.Exposure)
 	k := Known{Object: Object{Exposure: e}, Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}},
 		Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
 	for place, v := range map[reading.Place]float64{reading.DepthTop: 26, reading.BodyWidth: 414, reading.BodyHeight: 304,

@@ -47,7 +47,7 @@ func (h Held) onRoad() (Held, error) {
 	if rd.ID == "other" {
 		h.Family.Material = how.ID
 	}
-	if m, err := pane.ByID(k.Material); err == nil && (m.Other != (rd.ID == "other") || m.Other && m.ID != how.ID) {
+	if m, err := pane.Book.ByID(k.Material); err == nil && (m.Other != (rd.ID == "other") || m.Other && m.ID != how.ID) {
 		k.Material, k.Thickness = "", 0
 	}
 	return h, nil

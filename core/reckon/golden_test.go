@@ -52,13 +52,14 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 			fmt.Fprintf(b, "  pack %.1f °C outside\n", r.Pack.Result.Touch)
 		}
 	}
-	for _, f := range family.All() {
-		e, err := exposure.ByID(f.Exposure)
+	for _, f := range family.Book.All() {
+		e, err := exposure.Book.ByID(f.Exposure)
 		if err != nil {
 			t.Fatal(err)
 		}
 		k := Known{Object: Object{Exposure: e},
-			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
+				Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
 		if f.Seal == "gasket" {
 			k.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
 		}
@@ -71,17 +72,18 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 		k.Uses, k.Material, k.Thickness = []string{"no such agent"}, "polycarbonate", 5
 		tell(f.ID+", in plastic", k)
 	}
-	e, err := exposure.ByID("oven")
+	e, err := exposure.Book.ByID("oven")
 	if err != nil {
 		t.Fatal(err)
 	}
-	f, err := family.ByID("window-pack")
+	f, err := family.Book.ByID("window-pack")
 	if err != nil {
 		t.Fatal(err)
 	}
 	tell("a pack", Known{Object: Object{Exposure: e},
-		Holding: Holding{Family: "window-pack", Gasket: fit.Gasket{Kind: fit.None}, Stack: pane.Stack{Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
-		{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}},
-			Seen: Seen{Readings: usual(t, f)}, Unit: length.MM})
+		Holding: Holding{Family: "window-pack", Gasket: fit.Gasket{Kind: fit.None},
+			Stack: pane.Stack{Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
+			{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}},
+		Seen: Seen{Readings: usual(t, f)}, Unit: length.MM})
 	golden.Check(t, "panes", b.String())
 }

@@ -37,7 +37,7 @@ type Held struct {
 func hold(k Known) (Held, error) {
 	h := Held{k: k}
 	var err error
-	if h.Family, err = family.With(k.Own, k.Family); err != nil {
+	if h.Family, err = family.Book.With(k.Own, k.Family); err != nil {
 		return h, err
 	}
 	if h, err = h.onRoad(); err != nil {
@@ -63,7 +63,7 @@ func (h Held) madeOf(id string) (Held, error) {
 		id, h.Assumed = h.Family.Material, true
 	}
 	var err error
-	if h.Material, err = pane.With(h.k.Own, id); err != nil {
+	if h.Material, err = pane.Book.With(h.k.Own, id); err != nil {
 		return h, err
 	}
 	h.Read = h.readOf()
@@ -150,7 +150,7 @@ func (h Held) allowed() (Held, error) {
 	if h.Road.Sized {
 		h.Instead = fmt.Sprintf("%s, which is usual here, is ruled out: %s", h.Material.Short, closed[0].Sentence)
 	}
-	if h.Material, err = pane.With(h.k.Own, c.Open[0].Material); err != nil {
+	if h.Material, err = pane.Book.With(h.k.Own, c.Open[0].Material); err != nil {
 		return h, err
 	}
 	return h.asThick().packed()

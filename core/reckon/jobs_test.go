@@ -63,17 +63,18 @@ func ordinaryJobs(t *testing.T) []ordinary {
 		if !o.good && !o.look {
 			o.stops = strings.Fields(col[5])
 		}
-		f, err := family.ByID(col[1])
+		f, err := family.Book.ByID(col[1])
 		if err != nil {
 			t.Fatalf("line %d: %v", n+1, err)
 		}
 		words := strings.Fields(col[2])
-		e, err := exposure.ByID(words[0])
+		e, err := exposure.Book.ByID(words[0])
 		if err != nil {
 			t.Fatalf("line %d: %v", n+1, err)
 		}
 		o.k = Known{Object: Object{Exposure: e},
-			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Unit: length.MM, Draws: 2000}
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
+				Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Unit: length.MM, Draws: 2000}
 		texts := map[reading.Place]string{}
 		for _, w := range words[1:] {
 			o.fact(t, w, texts)
@@ -235,7 +236,7 @@ func TestOrdinaryJobs(t *testing.T) {
 			}
 		}
 	}
-	if len(jobs) < 120 || 3*good < len(jobs) || len(families) != len(family.All()) {
+	if len(jobs) < 120 || 3*good < len(jobs) || len(families) != len(family.Book.All()) {
 		t.Errorf("%d jobs, %d of them good, %d ways of holding", len(jobs), good, len(families))
 	}
 }

@@ -2,11 +2,11 @@ package reckon
 
 import (
 	"freshshard/core/bond"
+	"freshshard/core/catalogue"
 	"freshshard/core/diagnose"
 	"freshshard/core/exposure"
 	"freshshard/core/fit"
 	"freshshard/core/length"
-	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/reading"
 	"freshshard/core/road"
@@ -21,10 +21,10 @@ type Known struct {
 	Holding
 	Seen
 	Settled
-	Own   own.Values  `json:"-"` // the shop's own values, laid over the book's
-	Draws int         `json:"draws,omitempty" doc:"Openings drawn for the odds; 0 for none"`
-	Unit  length.Unit `json:"unit" enum:"mm,in"`
-	Marks length.Unit `json:"-"` // whose marks the size is ordered to, where that is not Unit
+	Own   catalogue.Values `json:"-"` // the shop's own values, laid over the book's
+	Draws int              `json:"draws,omitempty" doc:"Openings drawn for the odds; 0 for none"`
+	Unit  length.Unit      `json:"unit" enum:"mm,in"`
+	Marks length.Unit      `json:"-"` // whose marks the size is ordered to, where that is not Unit
 }
 
 // Object is what holds the pane and what it sees.

@@ -5,10 +5,10 @@ import (
 
 	"freshshard/core/fit"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -61,10 +61,10 @@ const leastBore = 2.0
 // bore is what a wall leaves of a tube.
 func bore(outside length.Reading, wall float64) working.Figure {
 	v := outside.Value - 2*wall
-	return working.Figure{Key: "bore", Value: v, Unit: "mm", Limit: working.Least(leastBore, "mm", origin.Custom()),
+	return working.Figure{Key: "bore", Value: v, Unit: "mm", Limit: working.Least(leastBore, "mm", value.Custom()),
 		Place: string(reading.TubeWall), Sentence: "of bore inside the tube",
-		Working: working.Of("{d} − 2 × {t}", v, "mm", working.In("d", "outside", outside.Value, "mm", origin.Read("")),
-			working.In("t", "wall", wall, "mm", origin.Sum()))}.Judge(working.Stop)
+		Working: working.Of("{d} − 2 × {t}", v, "mm", working.In("d", "outside", outside.Value, "mm", value.Read("")),
+			working.In("t", "wall", wall, "mm", value.Sum()))}.Judge(working.Stop)
 }
 
 // Present writes each figure in the shop's unit, with the other one beside it.

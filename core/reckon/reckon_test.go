@@ -15,7 +15,7 @@ import (
 
 func stove(t testing.TB) Known {
 	t.Helper()
-	e, err := exposure.ByID("fire")
+	e, err := exposure.Book.ByID("fire")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -28,7 +28,8 @@ func stove(t testing.TB) Known {
 		t.Fatal(err)
 	}
 	return Known{Object: Object{Exposure: e},
-		Holding: Holding{Family: "clip-heat", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}, Screw: "M4"}, Seen: Seen{Readings: r}, Unit: length.MM}
+		Holding: Holding{Family: "clip-heat", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3},
+			Sides: setting.Sides{Top: 2, Bottom: 2}, Screw: "M4"}, Seen: Seen{Readings: r}, Unit: length.MM}
 }
 
 func TestStove(t *testing.T) {
@@ -155,7 +156,7 @@ func TestCauseReachesTheChoice(t *testing.T) {
 // Of every family, and of one that nobody knows, the bare answer can be shown.
 func TestBare(t *testing.T) {
 	ids := []string{"no such family"}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		ids = append(ids, f.ID)
 	}
 	for _, id := range ids {

@@ -56,16 +56,17 @@ func toldGoing(b *strings.Builder, name string, k Known) {
 // heldBy is a pane held in a way, where such panes usually stand, read as usual.
 func heldBy(t *testing.T, id string) Known {
 	t.Helper()
-	f, err := family.ByID(id)
+	f, err := family.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
-	e, err := exposure.ByID(f.Exposure)
+	e, err := exposure.Book.ByID(f.Exposure)
 	if err != nil {
 		t.Fatal(err)
 	}
 	return Known{Object: Object{Exposure: e},
-		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
+		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
+			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
 }
 
 // Each road of a pane held by clips, of one that is glued, of a ring's window and of a tube,
@@ -96,7 +97,7 @@ func TestRoadsAreAsLookedAt(t *testing.T) {
 		}
 		k.Road = road.Chosen{}
 		for _, material := range []string{"annealed", "toughened", "polycarbonate", "board", "mesh"} {
-			m, err := pane.ByID(material)
+			m, err := pane.Book.ByID(material)
 			if err != nil {
 				t.Fatal(err)
 			}
@@ -179,7 +180,7 @@ func TestRoundOfAPane(t *testing.T) {
 // usually do.
 func TestBareIsAsUsual(t *testing.T) {
 	b := &strings.Builder{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		r := Bare(f.ID)
 		fmt.Fprintf(b, "%s: %s, %d steps, %d cautions, %d to read; %s\n", f.ID, r.Pane, len(r.Plan.Steps),
 			len(r.Plan.Cautions), len(r.Fit.Missing), r.Choice.Advice)

@@ -130,7 +130,7 @@ func frameOf(k Known, f family.Family) string {
 
 func (r Held) problem() (fit.Problem, error) {
 	k := r.k
-	fr, err := frame.With(k.Own, frameOf(k, r.Family))
+	fr, err := frame.Book.With(k.Own, frameOf(k, r.Family))
 	if err != nil {
 		return fit.Problem{}, err
 	}

@@ -3,7 +3,7 @@ package reckon
 import (
 	"testing"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 // One heat has one origin in every working of a pane: as the book has it, or said of this
@@ -12,10 +12,10 @@ func TestOneHeatOneOrigin(t *testing.T) {
 	for _, c := range []struct {
 		name   string
 		change func(*Known)
-		want   origin.Kind
+		want   value.Kind
 	}{
-		{"as the book has it", func(*Known) {}, origin.Trade},
-		{"said of this stove", func(k *Known) { k.Exposure.Steady = 487; k.Exposure.Short = 612 }, origin.Reading},
+		{"as the book has it", func(*Known) {}, value.Trade},
+		{"said of this stove", func(k *Known) { k.Exposure.Steady = 487; k.Exposure.Short = 612 }, value.Reading},
 	} {
 		for _, material := range []string{"glass-ceramic", "toughened", "borosilicate"} {
 			k := stove(t)

@@ -6,8 +6,8 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/heat"
-	"freshshard/core/origin"
 	"freshshard/core/pane"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -29,7 +29,7 @@ func (h Held) packed() (Held, error) {
 		return h, err
 	}
 	k.Exposure = h.object
-	cavity, from := st.Cavity, origin.Read("")
+	cavity, from := st.Cavity, value.Read("")
 	if cavity == 0 {
 		cavity, from = k.Exposure.Steady, k.Exposure.From("steady")
 	}
@@ -62,11 +62,11 @@ func (h Held) packed() (Held, error) {
 }
 
 // here says what heat the pane on the table is chosen for.
-func here(n int, hot, cavity float64, from origin.Origin) working.Figure {
+func here(n int, hot, cavity float64, from value.Origin) working.Figure {
 	return working.Figure{Key: "pack_here", Value: hot, Unit: "°C", Verdict: working.Note,
 		Sentence: fmt.Sprintf("is what pane %d of the pack gets: it is chosen and sized for that", n),
 		Working: working.Of("{T}", hot, "°C",
-			working.In("T", fmt.Sprintf("hotter face of pane %d, by the pack's own sum", n), hot, "°C", origin.Sum()),
+			working.In("T", fmt.Sprintf("hotter face of pane %d, by the pack's own sum", n), hot, "°C", value.Sum()),
 			working.In("c", "behind the pack", cavity, "°C", from)).
 			With("Peak and sudden change come through in the same share as the steady heat.")}
 }

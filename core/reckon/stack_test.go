@@ -19,7 +19,7 @@ import (
 // deck is an oven's window: coated, plain, plain from the heat outwards.
 func deck(t testing.TB, here int) Known {
 	t.Helper()
-	e, err := exposure.ByID("oven")
+	e, err := exposure.Book.ByID("oven")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -30,10 +30,11 @@ func deck(t testing.TB, here int) Known {
 		t.Fatal(err)
 	}
 	return Known{Object: Object{Exposure: e},
-		Holding: Holding{Family: "window-pack", Gasket: fit.Gasket{Kind: fit.None}, Stack: pane.Stack{Here: here, Gaps: []float64{16, 20},
-		Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
-			{Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}},
-				Seen: Seen{Readings: r}, Unit: length.MM}
+		Holding: Holding{Family: "window-pack", Gasket: fit.Gasket{Kind: fit.None},
+			Stack: pane.Stack{Here: here, Gaps: []float64{16, 20},
+			Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
+				{Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}},
+		Seen: Seen{Readings: r}, Unit: length.MM}
 }
 
 func reckoned(t testing.TB, k Known) (Reckoning, map[string]working.Figure) {
@@ -240,10 +241,11 @@ func TestAssumedThicknessFollowsTheLoads(t *testing.T) {
 
 // A gauge tube under pressure says what goes round it.
 func TestTubeUnderPressure(t *testing.T) {
-	f, _ := family.ByID("gauge-tube")
-	e, _ := exposure.ByID(f.Exposure)
+	f, _ := family.Book.ByID("gauge-tube")
+	e, _ := exposure.Book.ByID(f.Exposure)
 	k := Known{Object: Object{Exposure: e, Duty: pane.Duty{Pressure: 10}},
-		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)}, Settled: Settled{Material: "borosilicate", Thickness: 2.5}, Unit: length.MM}
+		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)},
+			Settled: Settled{Material: "borosilicate", Thickness: 2.5}, Unit: length.MM}
 	_, got := reckoned(t, k)
 	// 1 N/mm² × (6.35² + 3.85²) / (6.35² − 3.85²), by Lamé.
 	if g := got["stress_hoop"]; math.Abs(g.Value-2.162549) > 1e-6 || g.Verdict != working.Good {

@@ -15,8 +15,8 @@ import (
 // A tube is ordered by its outside and its wall. A wall that nobody has read is
 // asked for, never assumed; one that leaves no bore stops.
 func TestTubeHasItsWall(t *testing.T) {
-	f, _ := family.ByID("gauge-tube")
-	e, _ := exposure.ByID(f.Exposure)
+	f, _ := family.Book.ByID("gauge-tube")
+	e, _ := exposure.Book.ByID(f.Exposure)
 	for _, c := range []struct {
 		name, outside, wall string
 		settled             float64
@@ -61,8 +61,8 @@ func TestTubeHasItsWall(t *testing.T) {
 
 // Who sells a pane neither loosens nor tightens what the furnace does to it.
 func TestTheFurnaceSetsTheBand(t *testing.T) {
-	f, _ := family.ByID("putty-points")
-	e, _ := exposure.ByID(f.Exposure)
+	f, _ := family.Book.ByID("putty-points")
+	e, _ := exposure.Book.ByID(f.Exposure)
 	for _, c := range []struct {
 		material string
 		cutter   fit.Cutter
@@ -70,7 +70,8 @@ func TestTheFurnaceSetsTheBand(t *testing.T) {
 	}{{"toughened", "", 2.5}, {"toughened", fit.ShopCut, 2.5}, {"toughened", fit.HandCut, 2.5}, {"annealed", "", 1.6},
 		{"annealed", fit.HandCut, 1}, {"annealed", fit.ShopCut, 1.6}} {
 		r, _ := reckoned(t, Known{Object: Object{Exposure: e},
-			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)}, Settled: Settled{Material: c.material, Thickness: 4, Cutter: c.cutter}, Unit: length.MM})
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)},
+				Settled: Settled{Material: c.material, Thickness: 4, Cutter: c.cutter}, Unit: length.MM})
 		if r.Fit.Band.Half != c.band {
 			t.Errorf("%s by %q: ±%v", c.material, c.cutter, r.Fit.Band.Half)
 		}

@@ -13,7 +13,7 @@ import (
 // it may be gone and why not, whether it is measured and settled, its steps and checks.
 func TestEveryRoadIsAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		for _, r := range All() {
 			for _, h := range r.Hows {
 				fmt.Fprintf(b, "= %s, %s %s: measured %v, settled %v\n", f.ID, r.ID, h.ID, r.Measured(f), r.Settled(f))
@@ -48,7 +48,7 @@ func TestEveryRoadIsAsLookedAt(t *testing.T) {
 		fmt.Fprintf(b, "  every: %v, %d checks\n", steps, len(checks))
 	}
 	for _, asked := range [][]Asked{nil, {{Where: "yard", Says: "12.00"}}, {{Where: " "}}, {{Where: "yard"}, {}}} {
-		f := family.All()[0]
+		f := family.Book.All()[0]
 		fmt.Fprintf(b, "%v: %v\n", asked, Chosen{ID: "part", Part: Part{Asked: asked}}.Check(f))
 	}
 	golden.Check(t, "roads", b.String())

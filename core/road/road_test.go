@@ -35,7 +35,7 @@ func TestRoadsHoldTogether(t *testing.T) {
 		t.Fatalf("%d roads, first %s", len(All()), All()[0].ID)
 	}
 	own := map[string]bool{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		for _, s := range f.Steps {
 			own[s.Key] = true
 		}
@@ -71,7 +71,7 @@ func TestRoadsHoldTogether(t *testing.T) {
 // road; steps stay in the order of the stations; no key is there twice. A pane that is only watched is not
 // opened, and of one that is copied the object is not here.
 func TestSafetyStaysOnEveryRoad(t *testing.T) {
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		before, _ := keys(f)
 		for _, r := range All() {
 			for _, h := range r.Hows {
@@ -109,7 +109,7 @@ func TestSafetyStaysOnEveryRoad(t *testing.T) {
 // A pane made to size is done as the way of holding has it, and laying a road
 // leaves the book as it was.
 func TestSizeChangesNothing(t *testing.T) {
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		steps, checks := keys(f)
 		for _, r := range All() {
 			laid(t, f, r.ID, "", Whole)
@@ -158,7 +158,7 @@ func TestWhatEachRoadAsks(t *testing.T) {
 		{family: "bead-brads", road: "stays", how: "upgrade", came: Unbroken, has: "what-added", proves: "added",
 			titled: "cause", titledAs: "Look it over, and what is asked"},
 	} {
-		f, err := family.ByID(c.family)
+		f, err := family.Book.ByID(c.family)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -228,7 +228,7 @@ func TestChosenRefuses(t *testing.T) {
 		{"drop-glass", Chosen{ID: "part", Part: Part{Number: "71-4", Asked: []Asked{{Says: "84.50"}}}},
 			"road.part.asked[0].where"},
 	} {
-		f, err := family.ByID(c.family)
+		f, err := family.Book.ByID(c.family)
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -5,7 +5,7 @@ import (
 	"math"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -77,9 +77,9 @@ func (b Bead) Figures() ([]working.Figure, error) {
 	if place == 0 {
 		place = usualPlace
 	}
-	trade := origin.Custom()
-	size := []working.Input{working.In("w", "width", b.Width, "mm", origin.Read("")),
-		working.In("h", "height", b.Height, "mm", origin.Read("")), working.In("l", "path", b.Length, "mm", origin.Read("")),
+	trade := value.Custom()
+	size := []working.Input{working.In("w", "width", b.Width, "mm", value.Read("")),
+		working.In("h", "height", b.Height, "mm", value.Read("")), working.In("l", "path", b.Length, "mm", value.Read("")),
 		working.In("x", "wasted, share", wasted, "", trade)}
 	ml := a * b.Length * (1 + wasted) / 1000
 	places := 0
@@ -94,7 +94,7 @@ func (b Bead) Figures() ([]working.Figure, error) {
 	n := math.Ceil(ml/tube - 1e-9)
 	tubes := working.Figure{Key: "bead_tubes", Value: n, Unit: "pc", Verdict: working.Note, Text: working.Num(n, 0),
 		Sentence: fmt.Sprintf("to open, of %s ml each", working.Num(tube, 0)), Working: working.Of("up({v} / {t})", n, "pc",
-			working.In("v", "volume", ml, "ml", origin.Sum()), working.In("t", "what one holds", tube, "ml", trade))}
+			working.In("v", "volume", ml, "ml", value.Sum()), working.In("t", "what one holds", tube, "ml", trade))}
 	yield := tube / a
 	out := []working.Figure{volume, tubes, {Key: "bead_yield", Value: yield, Unit: "m", Verdict: working.Note,
 		Text: working.Num(yield, 1) + " m", Sentence: "is what one makes where nothing is wasted",
@@ -103,11 +103,11 @@ func (b Bead) Figures() ([]working.Figure, error) {
 	if b.Skin > 0 {
 		took := b.Length/layMMs/60/float64(people) + place
 		f := working.Figure{Key: "bead_time", Value: took, Unit: "min", Limit: working.Most(b.Skin, "min",
-			origin.Sheet("the tube's own sheet")), Text: working.Num(took, 1) + " min",
+			value.Sheet("the tube's own sheet")), Text: working.Num(took, 1) + " min",
 			Sentence: "for laying and setting, before it skins", Working: working.Of("{l} / {s} / 60 / {n} + {p}", took, "min",
-				working.In("l", "path", b.Length, "mm", origin.Read("")), working.In("s", "laid by hand, mm a second", layMMs, "",
+				working.In("l", "path", b.Length, "mm", value.Read("")), working.In("s", "laid by hand, mm a second", layMMs, "",
 					trade),
-				working.In("n", "people who lay", float64(people), "", origin.Read("")),
+				working.In("n", "people who lay", float64(people), "", value.Read("")),
 				working.In("p", "to set and press", place, "min", trade))}
 		if f = f.Judge(working.Stop); f.Verdict == working.Stop {
 			f.Sentence += "; lay it in two parts, or have a second pair of hands"

@@ -4,8 +4,8 @@ import (
 	"fmt"
 	"math"
 
-	"freshshard/core/origin"
 	"freshshard/core/outline"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -80,11 +80,11 @@ func BlockFigure(w, h, thickness, clearance float64) working.Figure {
 		Sentence: fmt.Sprintf("long, two setting blocks at the quarter points, %s mm from each side; %s mm wide, %s mm high",
 			working.Num(b.At, 0), working.Num(b.Width, 1), working.Num(b.Height, 1)),
 		Working: working.Of("min(max({m}, {k} × {A}), {W} / 5)", b.Length, "mm",
-			working.In("m", "least length of a block", blockLeast, "mm", origin.Std("GANA Glazing Manual")),
+			working.In("m", "least length of a block", blockLeast, "mm", value.Std("GANA Glazing Manual")),
 			working.In("k", "length per square metre of glass, 0.1 in per square foot", blockPerArea*1e6, "mm/m²",
-				origin.Std("GANA Glazing Manual")),
-			working.In("A", "area of the pane", w*h/1e6, "m²", origin.Sum()),
-			working.In("W", "width of the pane", w, "mm", origin.Sum())).With("A small pane takes blocks in proportion, never " +
+				value.Std("GANA Glazing Manual")),
+			working.In("A", "area of the pane", w*h/1e6, "m²", value.Sum()),
+			working.In("W", "width of the pane", w, "mm", value.Sum())).With("A small pane takes blocks in proportion, never " +
 			"more than a fifth of its side: common practice, no source."),
 	}
 }
@@ -96,7 +96,7 @@ func PointFigure(w, h float64, fixing string) working.Figure {
 		Key: "points", Value: n, Unit: fixing + "s", Verdict: working.Note,
 		Sentence: "as drawn, within 100 mm of each corner and at most 200 mm apart",
 		Working: working.Of("2 × {a} + 2 × {b}", n, fixing+"s",
-			working.In("a", "on the top and on the bottom, each", float64(len(PointsOn(w))), "", origin.Custom()),
-			working.In("b", "on the left and on the right, each", float64(len(PointsOn(h))), "", origin.Custom())),
+			working.In("a", "on the top and on the bottom, each", float64(len(PointsOn(w))), "", value.Custom()),
+			working.In("b", "on the left and on the right, each", float64(len(PointsOn(h))), "", value.Custom())),
 	}
 }

@@ -4,7 +4,7 @@ import (
 	"math"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -68,18 +68,18 @@ func (p Damp) Figures() ([]working.Figure, error) {
 		return nil, fault.New("surface", "a surface between −60 and 400 °C is expected",
 			"lay the probe on the glass or the flange")
 	}
-	in := []working.Input{working.In("T", "air", air, "°C", origin.Read("")), working.In("RH", "humidity", damp, "%",
-		origin.Read("")),
-		working.In("b", "Magnus", magnusB, "", origin.Std("Magnus' formula over water")),
-		working.In("c", "Magnus", magnusC, "°C", origin.Std("Magnus' formula over water"))}
+	in := []working.Input{working.In("T", "air", air, "°C", value.Read("")), working.In("RH", "humidity", damp, "%",
+		value.Read("")),
+		working.In("b", "Magnus", magnusB, "", value.Std("Magnus' formula over water")),
+		working.In("c", "Magnus", magnusC, "°C", value.Std("Magnus' formula over water"))}
 	point := working.Figure{Key: "dew_point", Value: d, Unit: "°C", Verdict: working.Note,
 		Sentence: "is where the air's water settles",
 		Working:  working.Of("{c} × γ / ({b} − γ), γ = ln({RH} / 100) + {b} × {T} / ({c} + {T})", d, "°C", in...)}
 	over := working.Figure{Key: "dew_margin", Value: surface - d, Unit: "K",
-		Limit:    working.Least(dewMargin, "K", origin.Std("ISO 8502-4")),
+		Limit:    working.Least(dewMargin, "K", value.Std("ISO 8502-4")),
 		Sentence: "is the surface above the dew point; bond and paint only where it is enough",
-		Working: working.Of("{S} − {D}", surface-d, "K", working.In("S", "surface", surface, "°C", origin.Read("")),
-			working.In("D", "dew point", d, "°C", origin.Sum())).
+		Working: working.Of("{S} − {D}", surface-d, "K", working.In("S", "surface", surface, "°C", value.Read("")),
+			working.In("D", "dew point", d, "°C", value.Sum())).
 			With("Warm the part, not the air before it; a part from the cold van stays under the dew point for an hour. Never " +
 				"on ice, dew or hot metal, and never below the least temperature of the product's sheet.")}
 	return []working.Figure{over.Judge(working.Stop), warmth(surface), point}, nil
@@ -88,15 +88,15 @@ func (p Damp) Figures() ([]working.Figure, error) {
 // warmth holds a surface against frost and heat.
 func warmth(surface float64) working.Figure {
 	f := working.Figure{Key: "dew_surface", Value: surface, Unit: "°C",
-		Limit:    working.Least(coldLeast, "°C", origin.Custom()),
+		Limit:    working.Least(coldLeast, "°C", value.Custom()),
 		Sentence: "is the surface; the least of the product's sheet comes first",
-		Working:  working.Of("{S}", surface, "°C", working.In("S", "surface", surface, "°C", origin.Read("")))}
+		Working:  working.Of("{S}", surface, "°C", working.In("S", "surface", surface, "°C", value.Read("")))}
 	switch {
 	case surface <= frozen:
 		f.Sentence = "is the surface: it is frozen, nothing holds on it"
 		return f.Judge(working.Stop)
 	case surface > hotMost:
-		f.Limit, f.Sentence = working.Most(hotMost, "°C", origin.Custom()),
+		f.Limit, f.Sentence = working.Most(hotMost, "°C", value.Custom()),
 			"is the surface: it is hot, and what is laid on it skins before it wets"
 		return f.Judge(working.Stop)
 	}

@@ -6,7 +6,7 @@ import (
 	"slices"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -32,12 +32,12 @@ func (b Brad) Figures() ([]working.Figure, error) {
 		return nil, fault.New("to_glass", "a distance from 0 to 100 mm is expected",
 			"measure from the brad's side to the glass")
 	}
-	trade := origin.Custom()
+	trade := value.Custom()
 	lo, hi := pilotLeast*b.Diameter, pilotMost*b.Diameter
-	d := working.In("d", "brad", b.Diameter, "mm", origin.Read(""))
+	d := working.In("d", "brad", b.Diameter, "mm", value.Read(""))
 	near := working.Figure{Key: "brad_glass", Value: b.ToGlass, Unit: "mm", Text: working.Num(b.ToGlass, 1) + " mm",
 		Sentence: "from the brad to the glass", Limit: working.Least(bradClear, "mm", trade),
-		Working: working.Of("{g}", b.ToGlass, "mm", working.In("g", "as measured", b.ToGlass, "mm", origin.Read("")))}
+		Working: working.Of("{g}", b.ToGlass, "mm", working.In("g", "as measured", b.ToGlass, "mm", value.Read("")))}
 	return []working.Figure{
 		{Key: "pilot", Value: hi, Verdict: working.Note, Text: fmt.Sprintf("%s to %s mm", working.Num(lo, 2),
 			working.Num(hi, 2)),
@@ -87,14 +87,14 @@ func (r Rivet) Figures() ([]working.Figure, error) {
 	case !(r.Nut >= 0 && r.Nut <= 50):
 		return nil, fault.New("nut", "a nut up to 50 mm is expected", "its height with its washers")
 	}
-	trade := origin.Custom()
+	trade := value.Custom()
 	side := (r.Hole - r.Bolt - 2*r.Bush) / 2
 	clear := working.Figure{Key: "bolt_clear", Value: side, Unit: "mm", Text: working.Num(side, 2) + " mm",
 		Sentence: "round bolt and bush in the hole of the glass", Limit: working.Least(boltClear, "mm", trade),
 		Working: working.Of("({H} − {d} − 2 × {b}) / 2", side, "mm", working.In("H", "hole", r.Hole, "mm",
-			origin.Read("")),
-			working.In("d", "bolt", r.Bolt, "mm", origin.Read("")), working.In("b", "wall of the bush", r.Bush, "mm",
-				origin.Read("")))}
+			value.Read("")),
+			working.In("d", "bolt", r.Bolt, "mm", value.Read("")), working.In("b", "wall of the bush", r.Bush, "mm",
+				value.Read("")))}
 	grip := r.Stack + r.Nut
 	return []working.Figure{
 		{Key: "rivet_drill", Value: drill.in * 25.4, Verdict: working.Note,
@@ -104,8 +104,8 @@ func (r Rivet) Figures() ([]working.Figure, error) {
 		clear.Judge(working.Stop),
 		{Key: "bolt_grip", Value: grip, Unit: "mm", Verdict: working.Note, Text: working.Num(grip, 1) + " mm",
 			Sentence: "is the least length of the bolt under its head, washers under both",
-			Working: working.Of("{s} + {n}", grip, "mm", working.In("s", "stack", r.Stack, "mm", origin.Read("")),
-				working.In("n", "nut with washers", r.Nut, "mm", origin.Read("")))}}, nil
+			Working: working.Of("{s} + {n}", grip, "mm", working.In("s", "stack", r.Stack, "mm", value.Read("")),
+				working.In("n", "nut with washers", r.Nut, "mm", value.Read("")))}}, nil
 }
 
 // Reuse is a gasket that may go in again, mm.
@@ -135,15 +135,15 @@ func (g Reuse) Figures() ([]working.Figure, error) {
 	if err := g.check(); err != nil {
 		return nil, err
 	}
-	trade := origin.Custom()
+	trade := value.Custom()
 	out := []working.Figure{}
 	if g.Kind == "rope" {
 		back := 100 * g.Sprung / g.Free
 		f := working.Figure{Key: "spring_back", Value: back, Unit: "in 100", Text: working.Num(back, 0) + " in 100",
 			Sentence: "is what it springs back to, of a new one", Limit: working.Least(springBack, "in 100", trade),
 			Working: working.Of("100 × {s} / {f}", back, "in 100", working.In("s", "sprung back", g.Sprung, "mm",
-				origin.Read("")),
-				working.In("f", "new", g.Free, "mm", origin.Read("")))}
+				value.Read("")),
+				working.In("f", "new", g.Free, "mm", value.Read("")))}
 		out = append(out, f.Judge(working.Stop))
 	}
 	short := 100 * math.Max(0, g.Path-g.Length) / g.Path
@@ -154,8 +154,8 @@ func (g Reuse) Figures() ([]working.Figure, error) {
 	f := working.Figure{Key: "shrunk", Value: short, Unit: "in 100", Text: working.Num(short, 1) + " in 100",
 		Sentence: "is how much it is shorter than its path", Limit: working.Most(most, "in 100", trade),
 		Working: working.Of("100 × ({p} − {l}) / {p}", short, "in 100", working.In("p", "path", g.Path, "mm",
-			origin.Read("")),
-			working.In("l", "old one", g.Length, "mm", origin.Read("")))}
+			value.Read("")),
+			working.In("l", "old one", g.Length, "mm", value.Read("")))}
 	// At 2 in 100 a rubber is renewed already.
 	if f = f.Judge(working.Stop); g.Kind == "rubber" && short >= shrunkMost-1e-9 {
 		f.Verdict = working.Stop
@@ -233,10 +233,10 @@ func (p Puttied) Figures() ([]working.Figure, error) {
 	if back == 0 {
 		back = puttyBack
 	}
-	trade := origin.Custom()
+	trade := value.Custom()
 	area := p.Face*p.Rebate/2 + back*p.Rebate
-	in := []working.Input{working.In("f", "before the glass", p.Face, "mm", origin.Read("")),
-		working.In("r", "rebate", p.Rebate, "mm", origin.Read("")), working.In("b", "bed", back, "mm", trade),
+	in := []working.Input{working.In("f", "before the glass", p.Face, "mm", value.Read("")),
+		working.In("r", "rebate", p.Rebate, "mm", value.Read("")), working.In("b", "bed", back, "mm", trade),
 		working.In("ρ", "density, from memory", puttyDensity, "kg/l", trade), working.In("x", "cut off and lost, share",
 			puttySpare, "", trade)}
 	metre := area * (1 + puttySpare) * puttyDensity / 1000
@@ -245,7 +245,7 @@ func (p Puttied) Figures() ([]working.Figure, error) {
 		{Key: "putty", Value: kg, Unit: "kg", Verdict: working.Note, Text: working.Num(kg, 2) + " kg",
 			Sentence: "of putty for this light",
 			Working: working.Of("({f} × {r} / 2 + {b} × {r}) × (1 + {x}) × {ρ} × {l} / 1000000", kg, "kg",
-				append(in, working.In("l", "round it", p.Length, "mm", origin.Read("")))...)},
+				append(in, working.In("l", "round it", p.Length, "mm", value.Read("")))...)},
 		{Key: "putty_metre", Value: metre, Unit: "kg/m", Verdict: working.Note, Text: working.Num(metre*1000, 0) +
 			" g a metre",
 			Sentence: "of sight line", Working: working.Of("({f} × {r} / 2 + {b} × {r}) × (1 + {x}) × {ρ} / 1000", metre,

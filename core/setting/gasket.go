@@ -3,7 +3,7 @@
 package setting
 
 import (
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -27,8 +27,8 @@ func GasketLength(path float64) (least, most float64) { return path, path * (1 +
 func GasketFigure(path float64, follows string) working.Figure {
 	_, most := GasketLength(path)
 	w := working.Of("{P} × {k}", most, "mm",
-		working.In("P", "path of the gasket, "+follows, path, "mm", origin.Sum()),
-		working.In("k", "spare, ends butted without stretching", 1+gasketSpare, "", origin.Custom()))
+		working.In("P", "path of the gasket, "+follows, path, "mm", value.Sum()),
+		working.In("k", "spare, ends butted without stretching", 1+gasketSpare, "", value.Custom()))
 	return working.Figure{
 		Key: "gasket_length", Sentence: "gasket to cut, laid without stretching, ends butted at the lower hinge corner",
 		Value: most, Unit: "mm", Verdict: working.Note,

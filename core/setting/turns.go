@@ -6,7 +6,7 @@ import (
 	"slices"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -116,9 +116,9 @@ func (t Turns) Figures() ([]working.Figure, error) {
 		out = append(out, working.Figure{Key: "press", Value: f, Unit: "kN", Verdict: working.Note,
 			Sentence: "is what this torque presses with under each screw; a pane's edge, enamel and a wooden thread want far " +
 				"less",
-			Working: working.Of("{T} / ({k} × {d})", f, "kN", working.In("T", "torque", t.Torque, "N·m", origin.Read("")),
-				working.In("k", "what friction leaves", nutFactor, "", origin.Custom()),
-				working.In("d", "diameter of the screw", s.Diameter, "mm", origin.Std("ISO 261")))})
+			Working: working.Of("{T} / ({k} × {d})", f, "kN", working.In("T", "torque", t.Torque, "N·m", value.Read("")),
+				working.In("k", "what friction leaves", nutFactor, "", value.Custom()),
+				working.In("d", "diameter of the screw", s.Diameter, "mm", value.Std("ISO 261")))})
 	}
 	return out, nil
 }
@@ -128,13 +128,13 @@ func (t Turns) turns(s Screw) working.Figure {
 	if t.Free == 0 {
 		f.Sentence = "after the first touch: metal meets glass with nothing between; touch, and back it off a hair, or lay " +
 			"something soft under it"
-		f.Working = working.Of("{δ} / {p}", 0, "turns", working.In("δ", "nothing is pressed", 0, "mm", origin.Sum()),
-			working.In("p", "pitch of "+s.Name, s.Pitch, "mm", origin.Std("ISO 261")))
+		f.Working = working.Of("{δ} / {p}", 0, "turns", working.In("δ", "nothing is pressed", 0, "mm", value.Sum()),
+			working.In("p", "pitch of "+s.Name, s.Pitch, "mm", value.Std("ISO 261")))
 		return f
 	}
-	share, of := t.Seated, origin.Read("")
+	share, of := t.Seated, value.Read("")
 	if share == 0 {
-		share, of = (SeatedLeast+SeatedMost)/2, origin.Custom()
+		share, of = (SeatedLeast+SeatedMost)/2, value.Custom()
 	}
 	n := t.Free * (1 - share) / s.Pitch
 	f.Value = n
@@ -145,9 +145,9 @@ func (t Turns) turns(s Screw) working.Figure {
 			Eighths(t.Free*(1-SeatedLeast)/s.Pitch))
 	}
 	f.Working = working.Of("{f} × (1 − {s}) / {p}", n, "turns",
-		working.In("f", "gasket's free thickness", t.Free, "mm", origin.Read("")),
+		working.In("f", "gasket's free thickness", t.Free, "mm", value.Read("")),
 		working.In("s", "share of it when seated", share, "", of),
-		working.In("p", "pitch of "+s.Name, s.Pitch, "mm", origin.Std("ISO 261"))).
+		working.In("p", "pitch of "+s.Name, s.Pitch, "mm", value.Std("ISO 261"))).
 		With("Once more an eighth after a day where it is butyl or foam, never twice.")
 	return f
 }
@@ -193,11 +193,11 @@ func (c Counted) Even() (f working.Figure, ok bool) {
 		}
 	}
 	f = working.Figure{Key: "turns_even", Value: float64(abs(off)) / 8, Unit: "turns",
-		Limit:    working.Most(alikeWithin, "turns", origin.Custom()),
+		Limit:    working.Most(alikeWithin, "turns", value.Custom()),
 		Sentence: "between the screws that were turned: all alike",
 		Working: working.Of("|{n} − {m}|", float64(abs(off))/8, "turns",
-			working.In("n", fmt.Sprintf("screw %d", screw), float64(c[screw-1])/8, "turns", origin.Read("")),
-			working.In("m", "the middle one", float64(middle)/8, "turns", origin.Read("")))}
+			working.In("n", fmt.Sprintf("screw %d", screw), float64(c[screw-1])/8, "turns", value.Read("")),
+			working.In("m", "the middle one", float64(middle)/8, "turns", value.Read("")))}
 	if off > 0 {
 		f.Sentence = fmt.Sprintf("more has screw %d had than the others: ease it", screw)
 	} else if off < 0 {

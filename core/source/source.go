@@ -9,7 +9,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/money"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -144,15 +144,15 @@ func Rank(offers []Offer, t Terms) (Ranking, error) {
 // figure is the expected cost with its sum.
 func (o Offer) figure(t Terms, e int64) working.Figure {
 	in := func(symbol, name string, cents int64) working.Input {
-		return working.In(symbol, name, float64(cents)/100, "", origin.Read(""))
+		return working.In(symbol, name, float64(cents)/100, "", value.Read(""))
 	}
 	return working.Figure{Key: "expected_cost", Value: float64(e) / 100, Text: money.Text(e), Verdict: working.Note,
 		Sentence: "is what it is expected to cost in the end",
 		Working: working.Of("{p} + {c} + {m} + {q} / 100 × {l} + {d} × {t}", float64(e)/100, "", in("p", "price", o.Price),
 			in("c", "carriage", o.Carriage), in("m", "what is not in the box", o.Missing),
-			working.In("q", "in 100 that it does not fit", float64(o.Misfit), "", origin.Custom()),
+			working.In("q", "in 100 that it does not fit", float64(o.Misfit), "", value.Custom()),
 			in("l", "what does not come back then, and a second visit", o.lost(t)),
-			working.In("d", "days until it is here", float64(o.Days), "", origin.Read("")),
+			working.In("d", "days until it is here", float64(o.Days), "", value.Read("")),
 			in("t", "what a day of waiting costs this job", t.Day))}
 }
 

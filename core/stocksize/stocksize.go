@@ -11,8 +11,8 @@ import (
 
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/own"
 	"freshshard/core/pane"
+	"freshshard/core/value"
 )
 
 //go:embed sizes.json
@@ -20,12 +20,12 @@ var file []byte
 
 // Size is one of them. W and H are mm, and follow from the ID.
 type Size struct {
-	ID        string          `json:"id" doc:"610x457"`
-	W         float64         `json:"w"`
-	H         float64         `json:"h"`
-	Use       string          `json:"use" doc:"What it is sold for, or who sells it"`
-	Material  string          `json:"material"`
-	Thickness catalogue.Value `json:"thickness" doc:"mm; 0 where it is sold no more"`
+	ID        string      `json:"id" doc:"610x457"`
+	W         float64     `json:"w"`
+	H         float64     `json:"h"`
+	Use       string      `json:"use" doc:"What it is sold for, or who sells it"`
+	Material  string      `json:"material"`
+	Thickness value.Value `json:"thickness" doc:"mm; 0 where it is sold no more"`
 }
 
 var book = catalogue.Must[[]Size](file, "sizes.json")
@@ -50,17 +50,17 @@ func Parse(id string) (w, h float64, err error) {
 
 // All are the sizes that are sold: the book's with the shop's own, without those
 // that are sold no more.
-func All(vs own.Values) []Size {
+func All(vs catalogue.Values) []Size {
 	return slices.DeleteFunc(Listed(vs), func(s Size) bool { return s.Thickness.V == 0 })
 }
 
 // Listed are the book's sizes with the shop's own: another thickness of one, one of
 // its own, or one that is sold no more, of no thickness.
-func Listed(vs own.Values) []Size {
+func Listed(vs catalogue.Values) []Size {
 	out := make([]Size, 0, len(book))
 	for _, s := range append(slices.Clone(book), ownOf(vs)...) {
 		s.W, s.H, _ = Parse(s.ID) // held by a test, and where the shop's are kept
-		if v, ok := vs.Laid(own.Stock, s.ID, s.Material); ok {
+		if v, ok := vs.Laid(catalogue.Stock, s.ID, s.Material); ok {
 			s.Thickness = v
 		}
 		out = append(out, s)
@@ -69,11 +69,11 @@ func Listed(vs own.Values) []Size {
 }
 
 // ownOf are those that the book has not.
-func ownOf(vs own.Values) []Size {
+func ownOf(vs catalogue.Values) []Size {
 	var out []Size
 	for _, v := range vs {
 		inBook := slices.ContainsFunc(book, func(s Size) bool { return s.ID == v.ID && s.Material == v.Item })
-		if v.Kind == own.Stock && !inBook {
+		if v.Kind == catalogue.Stock && !inBook {
 			out = append(out, Size{ID: v.ID, Use: v.Sheet, Material: v.Item})
 		}
 	}
@@ -82,10 +82,10 @@ func ownOf(vs own.Values) []Size {
 
 // Fields are what a shop may say of a size: how thick it is sold of a material.
 // Common practice, no source.
-var Fields = []own.Field{{Item: "*", Name: "the thickness", Unit: "mm", Least: 0, Most: 25}}
+var Fields = []catalogue.Field{{Item: "*", Name: "the thickness", Unit: "mm", Least: 0, Most: 25}}
 
 // Own is what the book says; nil where it has no such size.
-func Own(v own.Value) *float64 {
+func Own(v catalogue.Value) *float64 {
 	for _, s := range book {
 		if s.ID == v.ID && s.Material == v.Item {
 			t := s.Thickness.V
@@ -96,10 +96,10 @@ func Own(v own.Value) *float64 {
 }
 
 // CheckOwn refuses a size that no pane has, and a material that is not on the list.
-func CheckOwn(v own.Value) error {
+func CheckOwn(v catalogue.Value) error {
 	_, _, err := Parse(v.ID)
 	if err == nil {
-		_, err = pane.ByID(v.Item)
+		_, err = pane.Book.ByID(v.Item)
 	}
 	return v.Check(Fields, err)
 }

@@ -3,8 +3,8 @@ package stocksize
 import (
 	"testing"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/own"
 	"freshshard/core/pane"
 )
 
@@ -12,7 +12,7 @@ func TestBookIsSound(t *testing.T) {
 	seen := map[string]bool{}
 	for _, s := range book {
 		w, h, err := Parse(s.ID)
-		m, merr := pane.ByID(s.Material)
+		m, merr := pane.Book.ByID(s.Material)
 		if err != nil || merr != nil || seen[s.ID+s.Material] || m.Nearest(s.Thickness.V) != s.Thickness.V || s.Use == "" ||
 			s.Thickness.Origin.Check() != nil {
 			t.Errorf("%+v: %v × %v, %v, %v", s, w, h, err, merr)
@@ -38,9 +38,9 @@ func TestParse(t *testing.T) {
 // The shop's own lie over the book's: another thickness, one more, one that is
 // sold no more.
 func TestOwnSizes(t *testing.T) {
-	vs := own.Values{{Kind: own.Stock, ID: "610x610", Item: "annealed", V: 4, Sheet: "list of spring"},
-		{Kind: own.Stock, ID: "900x600", Item: "polycarbonate", V: 6, Sheet: "list of spring"},
-		{Kind: own.Stock, ID: "457x457", Item: "annealed", V: 0, Sheet: "sold no more"}}
+	vs := catalogue.Values{{Kind: catalogue.Stock, ID: "610x610", Item: "annealed", V: 4, Sheet: "list of spring"},
+		{Kind: catalogue.Stock, ID: "900x600", Item: "polycarbonate", V: 6, Sheet: "list of spring"},
+		{Kind: catalogue.Stock, ID: "457x457", Item: "annealed", V: 0, Sheet: "sold no more"}}
 	got := map[string]float64{}
 	for _, s := range All(vs) {
 		got[s.ID+" "+s.Material] = s.Thickness.V
@@ -55,29 +55,29 @@ func TestOwnSizes(t *testing.T) {
 		t.Error("what the book says")
 	}
 	// The same size in another material is one more; what is no stock size is none.
-	vs = own.Values{{Kind: own.Stock, ID: "610x610", Item: "polycarbonate", V: 4},
-		{Kind: own.Stock, ID: "600x600", Item: "annealed", V: 3},
-		{Kind: own.Material, ID: "700x700", Item: "annealed", V: 3}}
+	vs = catalogue.Values{{Kind: catalogue.Stock, ID: "610x610", Item: "polycarbonate", V: 4},
+		{Kind: catalogue.Stock, ID: "600x600", Item: "annealed", V: 3},
+		{Kind: catalogue.Material, ID: "700x700", Item: "annealed", V: 3}}
 	all := All(vs)
-	if len(all) != len(book)+2 || Own(vs[0]) != nil || Own(own.Value{ID: "600x600", Item: "annealed"}) != nil {
+	if len(all) != len(book)+2 || Own(vs[0]) != nil || Own(catalogue.Value{ID: "600x600", Item: "annealed"}) != nil {
 		t.Errorf("%d sizes: %+v", len(all), all[len(book):])
 	}
 	if last := all[len(all)-1]; last.ID != "600x600" || last.W != 600 || last.Thickness.V != 3 {
 		t.Errorf("%+v", last)
 	}
-	if err := CheckOwn(own.Value{ID: "610x610", Item: "annealed", V: 0.5}); err != nil {
+	if err := CheckOwn(catalogue.Value{ID: "610x610", Item: "annealed", V: 0.5}); err != nil {
 		t.Errorf("half a millimetre: %v", err)
 	}
 	if w, h, err := Parse("no size"); err == nil || w != 0 || h != 0 {
 		t.Errorf("%v × %v", w, h)
 	}
-	for field, v := range map[string]own.Value{"stock": {ID: "9x9", Item: "annealed", V: 3}, "v": {ID: "610x610",
+	for field, v := range map[string]catalogue.Value{"stock": {ID: "9x9", Item: "annealed", V: 3}, "v": {ID: "610x610",
 		Item: "annealed", V: 25.1}, "material": {ID: "610x610", Item: "ice", V: 3}} {
 		if f := fault.Of(CheckOwn(v)); f == nil || f.Field != field {
 			t.Errorf("%+v: %v", v, f)
 		}
 	}
-	if err := CheckOwn(own.Value{ID: "610x610", Item: "annealed", V: 25}); err != nil {
+	if err := CheckOwn(catalogue.Value{ID: "610x610", Item: "annealed", V: 25}); err != nil {
 		t.Error(err)
 	}
 }

@@ -6,7 +6,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -97,9 +97,9 @@ func (m Measured) Judge(unit length.Unit) ([]working.Figure, error) {
 		shown, band := length.Show(math.Abs(off), unit), length.Show(m.Band, unit)
 		f := working.Figure{Key: "arrived_" + s.name, Value: math.Abs(off), Unit: "mm", Text: shown.Main + " " + string(unit),
 			Sentence: fmt.Sprintf("%s, of ±%s %s", says, band.Main, unit), Place: s.name,
-			Limit: working.Most(m.Band, "mm", origin.Own("the order")),
-			Working: working.Of("|{r} − {o}|", math.Abs(off), "mm", working.In("r", "read", s.read, "mm", origin.Read("")),
-				working.In("o", "ordered", s.ordered, "mm", origin.Sum()))}
+			Limit: working.Most(m.Band, "mm", value.Own("the order")),
+			Working: working.Of("|{r} − {o}|", math.Abs(off), "mm", working.In("r", "read", s.read, "mm", value.Read("")),
+				working.In("o", "ordered", s.ordered, "mm", value.Sum()))}
 		out = append(out, f.Judge(working.Stop))
 	}
 	return out, nil

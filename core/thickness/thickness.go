@@ -6,7 +6,7 @@ import (
 	"math"
 
 	"freshshard/core/length"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -66,9 +66,9 @@ func Of(r length.Reading) Answer {
 		Verdict: working.Note, Place: "old_thickness",
 		Working: working.Of("{a} ≤ {t} ≤ {b}", best.Nominal, "mm nominal",
 			working.In("t", fmt.Sprintf("caliper reading, ±%s", working.Num(r.Doubt, 2)), r.Value, "mm",
-				origin.Read("caliper")),
-			working.In("a", "least of the band", best.Least, "mm", origin.Std("ASTM C1036")),
-			working.In("b", "most of the band", best.Most, "mm", origin.Std("ASTM C1036")))}
+				value.Read("caliper")),
+			working.In("a", "least of the band", best.Least, "mm", value.Std("ASTM C1036")),
+			working.In("b", "most of the band", best.Most, "mm", value.Std("ASTM C1036")))}
 	if a.Between {
 		a.Figure.Verdict = working.Warn
 	}

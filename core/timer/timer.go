@@ -13,6 +13,7 @@ import (
 	"freshshard/core/catalogue"
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/value"
 )
 
 //go:embed timers.json
@@ -20,8 +21,8 @@ var file []byte
 
 // Stage is one part of a clock; the next begins when somebody says so.
 type Stage struct {
-	What    string          `json:"what"`
-	Minutes catalogue.Value `json:"minutes"`
+	What    string      `json:"what"`
+	Minutes value.Value `json:"minutes"`
 }
 
 // Usual is a clock that is often run.

@@ -144,7 +144,7 @@ func TestFor(t *testing.T) {
 // from.
 func TestUsual(t *testing.T) {
 	steps, checks := map[string]bool{}, map[string]bool{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		for _, s := range f.Steps {
 			steps[s.Key] = true
 		}
@@ -173,7 +173,7 @@ func TestUsual(t *testing.T) {
 			}
 		}
 		for _, e := range u.Exposures {
-			if _, err := exposure.ByID(e); err != nil {
+			if _, err := exposure.Book.ByID(e); err != nil {
 				t.Errorf("%s: %v", u.ID, err)
 			}
 		}

@@ -13,7 +13,7 @@ import (
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -23,31 +23,19 @@ var file []byte
 // Kind is one sort of witness. Doubt is how far it may usually be off either
 // way, mm; Lie is how it usually errs, Tell what would show it.
 type Kind struct {
-	ID    string          `json:"id"`
-	Name  string          `json:"name"`
-	Doubt catalogue.Value `json:"doubt"`
-	Share bool            `json:"share,omitempty" doc:"The doubt is in % of the length"`
-	Lie   string          `json:"lie"`
-	Tell  string          `json:"tell"`
+	ID    string      `json:"id"`
+	Name  string      `json:"name"`
+	Doubt value.Value `json:"doubt"`
+	Share bool        `json:"share,omitempty" doc:"The doubt is in % of the length"`
+	Lie   string      `json:"lie"`
+	Tell  string      `json:"tell"`
 }
 
 // Groove is a joined gasket's groove, read by its length all round.
 const Groove = "groove"
 
-var kinds = catalogue.Must[[]Kind](file, "kinds.json")
-
-// Kinds lists them.
-func Kinds() []Kind { return kinds }
-
-// ByID finds one.
-func ByID(id string) (Kind, error) {
-	i := slices.IndexFunc(kinds, func(k Kind) bool { return k.ID == id })
-	if i < 0 {
-		return Kind{}, fault.New("kind", fmt.Sprintf("nothing that speaks for a size is called %q", id),
-			"choose one of the list")
-	}
-	return kinds[i], nil
-}
+// Book lists what speaks for a size.
+var Book = catalogue.New(file, "kinds.json", "kind", "witness of a size", func(k Kind) string { return k.ID })
 
 // Heard is one witness along one direction, as it was read, mm. Doubt is that of
 // the reading, 0 for the kind's usual. Cracks are those that the tape crossed
@@ -98,7 +86,7 @@ const sure = 1.96
 
 // stand turns what was read into the pane's own size.
 func (h Heard) stand(clearance float64) (Says, error) {
-	k, err := ByID(h.Kind)
+	k, err := Book.ByID(h.Kind)
 	if err != nil {
 		return Says{}, err
 	}
@@ -236,13 +224,13 @@ func Join(heard []Heard, clearance float64) (Joined, error) {
 }
 
 func (j *Joined) words(l int, counted []Says) {
-	first, _ := ByID(counted[0].Kind)
+	first, _ := Book.ByID(counted[0].Kind)
 	switch {
 	case len(j.Says) == 1:
 		j.Words = fmt.Sprintf("%s alone says so; nothing checks it. Usually: %s.", upper(first.Name), first.Lie)
 		j.Tell = other(j.Says)
 	case l >= 0:
-		k, _ := ByID(j.Says[l].Kind)
+		k, _ := Book.ByID(j.Says[l].Kind)
 		j.Words = fmt.Sprintf("%s is off by %s mm from the others, who agree: left out. Usually: %s.", upper(k.Name),
 			working.Num(j.Says[l].Off, 1), k.Lie)
 		j.Tell = k.Tell
@@ -253,9 +241,9 @@ func (j *Joined) words(l int, counted []Says) {
 				worst, z = i, v
 			}
 		}
-		k, _ := ByID(j.Says[worst].Kind)
+		k, _ := Book.ByID(j.Says[worst].Kind)
 		if len(j.Says) == 2 {
-			o, _ := ByID(j.Says[1-worst].Kind)
+			o, _ := Book.ByID(j.Says[1-worst].Kind)
 			j.Words = fmt.Sprintf("The two differ by %s mm and one of them is wrong. Of %s: %s. Of %s: %s.",
 				working.Num(math.Abs(j.Says[0].Size-j.Says[1].Size), 1), k.Name, k.Lie, o.Name, o.Lie)
 			j.Tell = other(j.Says)
@@ -280,11 +268,11 @@ func (j *Joined) words(l int, counted []Says) {
 func other(says []Says) string {
 	for _, id := range []string{"opening", "old", "neighbour"} {
 		if !slices.ContainsFunc(says, func(s Says) bool { return s.Kind == id }) {
-			k, _ := ByID(id)
+			k, _ := Book.ByID(id)
 			return "read " + k.Name
 		}
 	}
-	k, _ := ByID(says[0].Kind)
+	k, _ := Book.ByID(says[0].Kind)
 	return k.Tell
 }
 
@@ -293,8 +281,8 @@ func (j Joined) figure(counted []Says) working.Figure {
 	formula := make([]string, 0, len(counted))
 	for i, s := range counted {
 		v, d := fmt.Sprintf("v%d", i+1), fmt.Sprintf("d%d", i+1)
-		in = append(in, working.In(v, s.Name+", "+s.Formula, s.Size, "mm", origin.Read("")),
-			working.In(d, "its doubt", s.Doubt, "mm", origin.Custom()))
+		in = append(in, working.In(v, s.Name+", "+s.Formula, s.Size, "mm", value.Read("")),
+			working.In(d, "its doubt", s.Doubt, "mm", value.Custom()))
 		formula = append(formula, fmt.Sprintf("{%s} / {%s}²", v, d))
 	}
 	return working.Figure{Key: "witnessed", Value: j.Size, Unit: "mm", Verdict: working.Note,

@@ -12,7 +12,7 @@ import (
 
 func TestKindsAreSound(t *testing.T) {
 	seen := map[string]bool{}
-	for _, k := range Kinds() {
+	for _, k := range Book.All() {
 		if seen[k.ID] || k.Doubt.V <= 0 || k.Lie == "" || k.Tell == "" || k.Doubt.Origin.Check() != nil {
 			t.Errorf("%+v", k)
 		}
@@ -119,11 +119,11 @@ func made(r *rand.Rand, lie float64) (heard []Heard, truth float64, liar int) {
 	liar = r.IntN(n)
 	worst := 0.0
 	for i := range n {
-		k, _ := ByID(kinds[i])
+		k, _ := Book.ByID(kinds[i])
 		worst = math.Max(worst, k.Doubt.V)
 	}
 	for i := range n {
-		k, _ := ByID(kinds[i])
+		k, _ := Book.ByID(kinds[i])
 		v := truth + k.Doubt.V*(2*r.Float64()-1)
 		if i == liar && lie > 0 {
 			v += math.Copysign(worst*lie*(1+r.Float64()), r.Float64()-0.5)

@@ -9,26 +9,26 @@ import (
 	"strconv"
 	"strings"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 // Input is one value that went into a sum.
 type Input struct {
-	Symbol string        `json:"symbol" doc:"The letter that the formula uses"`
-	Name   string        `json:"name"`
-	Value  float64       `json:"value"`
-	Unit   string        `json:"unit"`
-	Origin origin.Origin `json:"origin"`
-	Source string        `json:"source" doc:"The origin in words"`
+	Symbol string       `json:"symbol" doc:"The letter that the formula uses"`
+	Name   string       `json:"name"`
+	Value  float64      `json:"value"`
+	Unit   string       `json:"unit"`
+	Origin value.Origin `json:"origin"`
+	Source string       `json:"source" doc:"The origin in words"`
 }
 
 // Limit is the value that a result is held against.
 type Limit struct {
-	Value  float64       `json:"value"`
-	Unit   string        `json:"unit"`
-	Sense  Sense         `json:"sense" enum:"at-least,at-most"`
-	Origin origin.Origin `json:"origin"`
-	Source string        `json:"source"`
+	Value  float64      `json:"value"`
+	Unit   string       `json:"unit"`
+	Sense  Sense        `json:"sense" enum:"at-least,at-most"`
+	Origin value.Origin `json:"origin"`
+	Source string       `json:"source"`
 }
 
 // Sense says on which side of a limit the good values lie.
@@ -78,17 +78,17 @@ type Figure struct {
 }
 
 // In makes an input.
-func In(symbol, name string, value float64, unit string, o origin.Origin) Input {
+func In(symbol, name string, value float64, unit string, o value.Origin) Input {
 	return Input{Symbol: symbol, Name: name, Value: value, Unit: unit, Origin: o, Source: o.String()}
 }
 
 // Least is a limit that the value must reach.
-func Least(v float64, unit string, o origin.Origin) *Limit {
+func Least(v float64, unit string, o value.Origin) *Limit {
 	return &Limit{Value: v, Unit: unit, Sense: AtLeast, Origin: o, Source: o.String()}
 }
 
 // Most is a limit that the value must not pass.
-func Most(v float64, unit string, o origin.Origin) *Limit {
+func Most(v float64, unit string, o value.Origin) *Limit {
 	return &Limit{Value: v, Unit: unit, Sense: AtMost, Origin: o, Source: o.String()}
 }
 

@@ -3,7 +3,7 @@ package working
 import (
 	"testing"
 
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 func TestJudge(t *testing.T) {
@@ -14,11 +14,11 @@ func TestJudge(t *testing.T) {
 		margin  float64
 		verdict Verdict
 	}{
-		{"above a least", 3, Least(2, "mm", origin.Custom()), 1, Good},
-		{"below a least", 1.5, Least(2, "mm", origin.Custom()), -0.5, Stop},
-		{"on a least, to the last bit", 0.1 + 0.2, Least(0.3, "mm", origin.Custom()), 0, Good},
-		{"under a most", 380, Most(560, "°C", origin.Custom()), 180, Good},
-		{"over a most", 600, Most(560, "°C", origin.Custom()), -40, Stop},
+		{"above a least", 3, Least(2, "mm", value.Custom()), 1, Good},
+		{"below a least", 1.5, Least(2, "mm", value.Custom()), -0.5, Stop},
+		{"on a least, to the last bit", 0.1 + 0.2, Least(0.3, "mm", value.Custom()), 0, Good},
+		{"under a most", 380, Most(560, "°C", value.Custom()), 180, Good},
+		{"over a most", 600, Most(560, "°C", value.Custom()), -40, Stop},
 		{"no limit", 600, nil, 0, Note},
 	} {
 		f := Figure{Value: c.value, Limit: c.limit}.Judge(Stop)
@@ -30,8 +30,8 @@ func TestJudge(t *testing.T) {
 
 func TestOf(t *testing.T) {
 	w := Of("{W} − 2 × {c}", 264.4, "mm",
-		In("W", "least width", 268.4, "mm", origin.Read("tape")),
-		In("c", "edge clearance", 2, "mm", origin.Custom()))
+		In("W", "least width", 268.4, "mm", value.Read("tape")),
+		In("c", "edge clearance", 2, "mm", value.Custom()))
 	if w.Formula != "W − 2 × c" {
 		t.Errorf("formula %q", w.Formula)
 	}

@@ -16,7 +16,7 @@ import (
 // CountScrews notes how many screws of a pane were counted off, over all passes.
 func (s *Service) CountScrews(ctx context.Context, by record.Account, at jobview.Bench, counted, version int) error {
 	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
-		f, err := family.ByID(p.Family)
+		f, err := family.Book.ByID(p.Family)
 		if err != nil {
 			return store.Change{}, err
 		}

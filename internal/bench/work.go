@@ -34,7 +34,7 @@ type Settle struct {
 // Choose settles material and thickness. A material that a gate rules out
 // wants a reason in words, which stays on the record.
 func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Bench, in Settle) error {
-	m, err := pane.ByID(in.Material)
+	m, err := pane.Book.ByID(in.Material)
 	if err != nil {
 		return err
 	}

@@ -172,7 +172,7 @@ type FitOut struct {
 }
 
 func runFit(in PaneIn) (FitOut, error) {
-	e, err := exposure.ByID(in.Exposure)
+	e, err := exposure.Book.ByID(in.Exposure)
 	if err != nil {
 		return FitOut{}, err
 	}
@@ -184,7 +184,8 @@ func runFit(in PaneIn) (FitOut, error) {
 		return FitOut{}, err
 	}
 	k, err := reckon.Pane(reckon.Known{Object: reckon.Object{Exposure: e},
-		Holding: reckon.Holding{Family: in.Family, Gasket: in.Gasket, Sides: in.Sides}, Seen: reckon.Seen{Readings: r}, Settled: reckon.Settled{Material: in.Material, Thickness: in.Thickness}, Unit: in.Unit})
+		Holding: reckon.Holding{Family: in.Family, Gasket: in.Gasket, Sides: in.Sides}, Seen: reckon.Seen{Readings: r},
+			Settled: reckon.Settled{Material: in.Material, Thickness: in.Thickness}, Unit: in.Unit})
 	if err != nil {
 		return FitOut{}, err
 	}
@@ -195,7 +196,7 @@ func runFit(in PaneIn) (FitOut, error) {
 }
 
 func runChoose(in ChooseIn) (pane.Choice, error) {
-	e, err := exposure.ByID(in.Exposure)
+	e, err := exposure.Book.ByID(in.Exposure)
 	if err != nil {
 		return pane.Choice{}, err
 	}
@@ -219,11 +220,11 @@ func runThickness(in length.Reading) (thickness.Answer, error) {
 }
 
 func runPlan(in PlanIn) (plan.Plan, error) {
-	e, err := exposure.ByID(in.Exposure)
+	e, err := exposure.Book.ByID(in.Exposure)
 	if err != nil {
 		return plan.Plan{}, err
 	}
-	f, err := family.ByID(in.Family)
+	f, err := family.Book.ByID(in.Family)
 	if err != nil {
 		return plan.Plan{}, err
 	}

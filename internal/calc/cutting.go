@@ -141,13 +141,13 @@ func bondTopics() []Topic {
 		{"due", "when a pane is to be looked at again", DueIn{Family: "clip-heat", Exposure: "fire",
 			Material: "glass-ceramic",
 			Road:     "size", Out: someNoon}, with(func(in DueIn) ([]due.Due, error) {
-			if _, err := family.ByID(in.Family); err != nil {
+			if _, err := family.Book.ByID(in.Family); err != nil {
 				return nil, err
 			}
-			if _, err := exposure.ByID(in.Exposure); err != nil {
+			if _, err := exposure.Book.ByID(in.Exposure); err != nil {
 				return nil, err
 			}
-			if _, err := pane.ByID(in.Material); err != nil && in.Material != "" {
+			if _, err := pane.Book.ByID(in.Material); err != nil && in.Material != "" {
 				return nil, err
 			}
 			return due.For(due.Of{Family: in.Family, Exposure: in.Exposure, Material: in.Material, Road: in.Road, How: in.How},

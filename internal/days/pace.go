@@ -35,7 +35,7 @@ func bookOf(seen []record.TickSeen) []pace.Tick {
 	for _, v := range seen {
 		if book[v.Family] == nil {
 			book[v.Family] = map[string]int{}
-			if f, err := family.ByID(v.Family); err == nil {
+			if f, err := family.Book.ByID(v.Family); err == nil {
 				for _, st := range f.Steps {
 					book[v.Family][st.Key] = st.Minutes
 				}

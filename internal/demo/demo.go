@@ -10,10 +10,10 @@ import (
 
 	"golang.org/x/sync/errgroup"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/family"
 	"freshshard/core/guest"
 	"freshshard/core/length"
-	"freshshard/core/own"
 	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/reading"
@@ -158,7 +158,7 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 	if err := fillRights(ctx, s, mira, "mira", "tor"); err != nil {
 		return err
 	}
-	sheet := own.Value{Kind: own.Material, ID: "cast", Item: "density", V: 2480,
+	sheet := catalogue.Value{Kind: catalogue.Material, ID: "cast", Item: "density", V: 2480,
 		Sheet: "Delivery sheet 4 of the patterned glass"}
 	if err := s.Records.Book.SetOwn(ctx, mira, sheet); err != nil {
 		return err

@@ -108,7 +108,7 @@ func TestFill(t *testing.T) {
 			late[v.Pane.Family] = true
 		}
 	}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		if !late[f.ID] {
 			t.Errorf("%s: no job from Set on", f.ID)
 		}

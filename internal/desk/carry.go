@@ -223,7 +223,7 @@ func checkPane(j *record.Job, p *record.Pane, at string) error {
 		seen[r.Place] = true
 	}
 	if p.Choice != nil {
-		if _, err := pane.ByID(p.Choice.Material); err != nil {
+		if _, err := pane.Book.ByID(p.Choice.Material); err != nil {
 			return err
 		}
 		if utf8.RuneCountInString(p.Choice.Reason) > 4000 || !(p.Choice.Thickness > 0 && p.Choice.Thickness <= 60) {
@@ -240,7 +240,7 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 		return err
 	}
 	steps, proofs := map[string]bool{}, map[string]prove.Check{}
-	book, err := family.ByID(p.Family)
+	book, err := family.Book.ByID(p.Family)
 	if err != nil {
 		return err
 	}

@@ -25,7 +25,7 @@ func (s *Service) SetPane(ctx context.Context, by record.Account, at jobview.Ben
 		return err
 	}
 	if held.Like != "" {
-		if _, err := pane.ByID(held.Like); err != nil {
+		if _, err := pane.Book.ByID(held.Like); err != nil {
 			return fault.New("like", "no material is called "+held.Like, "choose one of the list")
 		}
 	}

@@ -4,12 +4,12 @@ import (
 	"context"
 	"time"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/fit"
-	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/road"
 	"freshshard/core/setting"
@@ -63,7 +63,7 @@ var usualFixings = map[string]setting.Sides{
 // in kelvin. Common practice, no source.
 const peakOver = 60.0
 
-func (in TakeIn) Records(vs own.Values) (record.Customer, record.Object, record.Pane, error) {
+func (in TakeIn) Records(vs catalogue.Values) (record.Customer, record.Object, record.Pane, error) {
 	var c record.Customer
 	var o record.Object
 	var p record.Pane
@@ -74,15 +74,15 @@ func (in TakeIn) Records(vs own.Values) (record.Customer, record.Object, record.
 	f.Text("object", &o.Name, 120, true)
 	f.Text("stamp", &o.Stamp, 200, false)
 	var err error
-	if o.Exposure, err = exposure.With(vs, in.Exposure); f.Check(err) != nil {
+	if o.Exposure, err = exposure.Book.With(vs, in.Exposure); f.Check(err) != nil {
 		return c, o, p, err
 	}
-	held, err := family.ByID(in.Family)
+	held, err := family.Book.ByID(in.Family)
 	if f.Check(err) != nil {
 		return c, o, p, err
 	}
 	if in.Like != "" {
-		if _, err := pane.ByID(in.Like); err != nil {
+		if _, err := pane.Book.ByID(in.Like); err != nil {
 			f.Faults = append(f.Faults, fault.New("like", "no material is called "+in.Like, "choose one of the list"))
 		}
 	}

@@ -29,7 +29,7 @@ import (
 
 func stove(t *testing.T) jobview.View {
 	t.Helper()
-	e, err := exposure.ByID("fire")
+	e, err := exposure.Book.ByID("fire")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -40,7 +40,9 @@ func stove(t *testing.T) jobview.View {
 		t.Fatal(err)
 	}
 	r, err := reckon.Pane(reckon.Known{Object: reckon.Object{Exposure: e},
-		Holding: reckon.Holding{Family: "clip-heat", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3}, Sides: setting.Sides{Top: 2, Bottom: 2}}, Seen: reckon.Seen{Readings: readings}, Settled: reckon.Settled{Material: "glass-ceramic", Thickness: 4}, Unit: length.MM})
+		Holding: reckon.Holding{Family: "clip-heat", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3},
+			Sides: setting.Sides{Top: 2, Bottom: 2}}, Seen: reckon.Seen{Readings: readings},
+				Settled: reckon.Settled{Material: "glass-ceramic", Thickness: 4}, Unit: length.MM})
 	if err != nil {
 		t.Fatal(err)
 	}

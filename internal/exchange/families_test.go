@@ -21,9 +21,9 @@ import (
 // Every family, in both units, makes a ticket of one page and drawings that can
 // be read again.
 func TestEveryFamilyGoesOnPaper(t *testing.T) {
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		for _, unit := range []length.Unit{length.MM, length.IN} {
-			e, err := exposure.ByID(f.Exposure)
+			e, err := exposure.Book.ByID(f.Exposure)
 			if err != nil {
 				t.Fatal(err)
 			}
@@ -45,7 +45,8 @@ func TestEveryFamilyGoesOnPaper(t *testing.T) {
 				t.Fatal(err)
 			}
 			r, err := reckon.Pane(reckon.Known{Object: reckon.Object{Exposure: e},
-				Holding: reckon.Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}, Sides: setting.Sides{Top: 1, Right: 1, Bottom: 1, Left: 1}}, Seen: reckon.Seen{Readings: readings}, Unit: unit})
+				Holding: reckon.Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
+					Sides: setting.Sides{Top: 1, Right: 1, Bottom: 1, Left: 1}}, Seen: reckon.Seen{Readings: readings}, Unit: unit})
 			if err != nil {
 				t.Fatal(err)
 			}

@@ -230,7 +230,7 @@ func (s *Service) curing(c record.Cure, air func(record.Where) ([]cure.Air, erro
 
 // Hold shows what hardens on the pane on the table.
 func (s *Service) Hold(ctx context.Context, at jobview.Bench, zone *time.Location) (Hold, error) {
-	out := Hold{Cures: []CureView{}, May: []MayCure{}, Tubes: []Tube{}, Adhesives: cure.Adhesives()}
+	out := Hold{Cures: []CureView{}, May: []MayCure{}, Tubes: []Tube{}, Adhesives: cure.Book.All()}
 	v, err := s.Work(ctx, at)
 	if err != nil {
 		return out, err

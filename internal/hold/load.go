@@ -57,7 +57,7 @@ func (s *Service) Load(ctx context.Context, in LoadIn) (LoadOut, error) {
 			return out, fault.New([]string{"w", "h"}[i], "a side from 20 mm to 6 m is expected", "check the unit")
 		}
 	}
-	m, err := pane.With(vs, in.Material)
+	m, err := pane.Book.With(vs, in.Material)
 	if err != nil {
 		return out, err
 	}

@@ -50,7 +50,7 @@ func (b Pane) lays() *ask.Lays {
 	if len(b.Pane.Cures) > 0 || !slices.Contains(Hardening, b.Pane.Family) {
 		return nil
 	}
-	a, err := cure.ByID(cure.UsualFor(b.Pane.Family))
+	a, err := cure.Book.ByID(cure.UsualFor(b.Pane.Family))
 	if err != nil {
 		return nil
 	}

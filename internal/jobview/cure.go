@@ -8,7 +8,7 @@ import (
 )
 
 func AdhesiveName(id string) string {
-	if a, err := cure.ByID(id); err == nil {
+	if a, err := cure.Book.ByID(id); err == nil {
 		return a.Name
 	}
 	return id
@@ -16,7 +16,7 @@ func AdhesiveName(id string) string {
 
 // opens is when the step may be ticked that waits for it.
 func opens(c record.Cure) *time.Time {
-	if a, err := cure.ByID(c.Adhesive); err == nil && a.Opens() == cure.LetGo {
+	if a, err := cure.Book.ByID(c.Adhesive); err == nil && a.Opens() == cure.LetGo {
 		return c.LetGo
 	}
 	return c.Ready

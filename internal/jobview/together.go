@@ -34,7 +34,7 @@ func OnceOf(j *record.Job, p *record.Pane) (steps, checks []string) {
 // that comes off among them.
 var bookOnce = func() map[string][2][]string {
 	out := map[string][2][]string{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		steps, checks := OnceOf(&record.Job{Object: record.Object{Leaf: true}}, &record.Pane{Held: record.Held{Family: f.ID}})
 		out[f.ID] = [2][]string{steps, checks}
 	}

@@ -92,8 +92,15 @@ type CheckView struct {
 // Known is a pane of a job as the core wants it.
 func Known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 	o := j.Object
-	k := reckon.Known{Object: reckon.Object{Exposure: o.Exposure, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle,
-		Moves: o.Moves, Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf, Duty: p.Duty, Uses: p.Uses, Stamp: o.Stamp}, Holding: reckon.Holding{Family: p.Family, Frame: p.Frame, Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape, Raked: p.Raked, Stack: p.Stack, Turned: p.Turns}, Seen: reckon.Seen{Readings: map[reading.Place]length.Reading{}, Like: p.Like, Peel: p.Peel, Heard: p.Heard}, Settled: reckon.Settled{Cutter: p.Cutter, Road: p.Road, Stock: p.Stock}, Own: j.Own, Unit: unit, Marks: j.Marks}
+	k := reckon.Known{
+		Object: reckon.Object{Exposure: o.Exposure, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle, Moves: o.Moves,
+			Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf, Duty: p.Duty, Uses: p.Uses, Stamp: o.Stamp},
+		Holding: reckon.Holding{Family: p.Family, Frame: p.Frame, Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape,
+			Raked: p.Raked, Stack: p.Stack, Turned: p.Turns},
+		Seen:    reckon.Seen{Readings: map[reading.Place]length.Reading{}, Like: p.Like, Peel: p.Peel, Heard: p.Heard},
+		Settled: reckon.Settled{Cutter: p.Cutter, Road: p.Road, Stock: p.Stock},
+		Own:     j.Own, Unit: unit, Marks: j.Marks,
+	}
 	for _, r := range p.Readings {
 		k.Readings[r.Place] = r.Reading
 	}
@@ -195,7 +202,7 @@ func (s *Reader) object(j record.Job, benches []Pane, unit length.Unit) View {
 func (s *Reader) lay(v View, on int) View {
 	benches, j := v.Benches, v.Job
 	b := benches[on]
-	v.Pane, v.Reckoning, v.Checks, v.Route = b.Pane, b.Reckoning, b.Checks, b.Route
+	v.Pane, v.Reckoning, v.Checks, v.Route = b.Pane, lean(b.Reckoning), b.Checks, b.Route
 	v.guests(b)
 	for i := range v.Checks {
 		if w := benches[on].Standing.CheckWait(v.Checks[i].Key, s.Now()); w != nil && v.Checks[i].Waits == "" {
@@ -216,6 +223,13 @@ func (s *Reader) lay(v View, on int) View {
 	v.Object = drawing.Object(v.onObject())
 	v.Job.Panes = nil
 	return v
+}
+
+// lean leaves out what a view says elsewhere: the steps and checks, which are in its plan and its
+// checks, and the figures of the fit, which are among all figures.
+func lean(r reckon.Reckoning) reckon.Reckoning {
+	r.Family.Steps, r.Family.Checks, r.Fit.Figures = []family.Step{}, []family.Check{}, []working.Figure{}
+	return r
 }
 
 // waits are the steps of the pane on the table that cannot be ticked yet; those

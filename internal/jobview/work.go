@@ -52,7 +52,7 @@ func (b Pane) Step(key string) (plan.Step, error) {
 
 // familyOf is a pane's way of holding with the work of its road.
 func familyOf(j *record.Job, p *record.Pane) (family.Family, error) {
-	f, err := family.ByID(p.Family)
+	f, err := family.Book.ByID(p.Family)
 	if err != nil {
 		return f, err
 	}

@@ -6,10 +6,10 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/pane"
 	"freshshard/core/reckon"
+	"freshshard/core/value"
 	"freshshard/core/working"
 	"freshshard/internal/typed"
 )
@@ -48,30 +48,30 @@ func (s *Service) Bend(ctx context.Context, in BendIn) (BendOut, error) {
 	if !(in.Thickness > 0) {
 		return BendOut{}, fault.New("thickness", "a thickness is more than nothing", "give it in mm")
 	}
-	chord, rise := working.In("c", "chord", c.Value, "mm", origin.Read("")),
-		working.In("h", "rise", h.Value, "mm", origin.Read(""))
+	chord, rise := working.In("c", "chord", c.Value, "mm", value.Read("")),
+		working.In("h", "rise", h.Value, "mm", value.Read(""))
 	figures := []working.Figure{
 		{Key: "bend_radius", Value: b.Radius, Unit: "mm", Verdict: working.Note, Sentence: "radius of the curve",
 			Working: working.Of("(({c} / 2)² + {h}²) / (2 × {h})", b.Radius, "mm", chord, rise)},
 		{Key: "bend_girth", Value: b.Girth, Unit: "mm", Verdict: working.Note,
 			Sentence: "along the curve: what a flat sheet is cut to",
 			Working: working.Of("2 × {R} × asin({c} / (2 × {R}))", b.Girth, "mm", working.In("R", "radius", b.Radius, "mm",
-				origin.Sum()), chord)},
+				value.Sum()), chord)},
 	}
 	vs, err := s.Store.Shops.Own(ctx)
 	if err != nil {
 		return BendOut{}, err
 	}
-	for _, m := range pane.Laid(vs) {
+	for _, m := range pane.Book.Laid(vs) {
 		if m.ColdBend == nil {
 			continue
 		}
 		f := working.Figure{Key: "bend_" + m.ID, Value: b.Radius, Unit: "mm", Limit: working.Least(m.ColdBend.V*in.Thickness,
 			"mm", m.ColdBend.Origin.Of(m.Short)),
 			Working: working.Of("{R} against {k} × {t}", b.Radius, "mm", working.In("R", "radius", b.Radius, "mm",
-				origin.Sum()),
+				value.Sum()),
 				working.In("k", "least radius of a cold bend, times the thickness", m.ColdBend.V, "",
-					m.ColdBend.Origin.Of(m.Short)), working.In("t", "thickness", in.Thickness, "mm", origin.Read("")))}
+					m.ColdBend.Origin.Of(m.Short)), working.In("t", "thickness", in.Thickness, "mm", value.Read("")))}
 		f = f.Judge(working.Stop)
 		f.Sentence = fmt.Sprintf("%s of %s mm may be pressed into it cold", m.Short, working.Num(in.Thickness, 1))
 		if f.Verdict != working.Good {

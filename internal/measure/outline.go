@@ -9,9 +9,9 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/outline"
 	"freshshard/core/reckon"
+	"freshshard/core/value"
 	"freshshard/core/working"
 	"freshshard/internal/typed"
 )
@@ -153,20 +153,20 @@ func (in OutlineIn) fromFile() (outline.Outline, error) {
 func figuresOf(o outline.Outline, unit length.Unit) []working.Figure {
 	b := o.Outer.Box()
 	sides := float64(len(o.Outer))
-	in := working.In("n", "sides, arcs as arcs", sides, "", origin.Sum())
+	in := working.In("n", "sides, arcs as arcs", sides, "", value.Sum())
 	figures := []working.Figure{
 		{Key: "box_width", Sentence: "wide, the smallest upright box", Value: b.Width(), Unit: "mm", Verdict: working.Note,
-			Working: working.Of("{r} − {l}", b.Width(), "mm", working.In("r", "rightmost place", b.Max.X, "mm", origin.Sum()),
-				working.In("l", "leftmost place", b.Min.X, "mm", origin.Sum()))},
+			Working: working.Of("{r} − {l}", b.Width(), "mm", working.In("r", "rightmost place", b.Max.X, "mm", value.Sum()),
+				working.In("l", "leftmost place", b.Min.X, "mm", value.Sum()))},
 		{Key: "box_height", Sentence: "high, the smallest upright box", Value: b.Height(), Unit: "mm", Verdict: working.Note,
-			Working: working.Of("{t} − {b}", b.Height(), "mm", working.In("t", "topmost place", b.Max.Y, "mm", origin.Sum()),
-				working.In("b", "lowest place", b.Min.Y, "mm", origin.Sum()))},
+			Working: working.Of("{t} − {b}", b.Height(), "mm", working.In("t", "topmost place", b.Max.Y, "mm", value.Sum()),
+				working.In("b", "lowest place", b.Min.Y, "mm", value.Sum()))},
 		{Key: "perimeter", Sentence: "round the outside", Value: o.Outer.Perimeter(), Unit: "mm", Verdict: working.Note,
 			Working: working.Of("Σ side lengths, R·θ for an arc, over {n} sides", o.Outer.Perimeter(), "mm", in)},
 		{Key: "area", Sentence: "of glass, holes left out", Value: o.Area() / 1e6, Unit: "m²", Verdict: working.Note,
 			Working: working.Of("Σ (x·y′ − x′·y)/2 + Σ R²(θ − sin θ)/2 over {n} sides, less {k} holes",
 				o.Area()/1e6, "m²", in, working.In("k", "holes", float64(len(o.Holes)), "",
-					origin.Sum())).With("The shoelace sum over the corners and the segments between chords and arcs.")},
+					value.Sum())).With("The shoelace sum over the corners and the segments between chords and arcs.")},
 	}
 	arcs := map[string]bool{}
 	for i := range o.Outer {

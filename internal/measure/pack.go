@@ -4,12 +4,12 @@ import (
 	"context"
 	"fmt"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
 	"freshshard/core/heat"
-	"freshshard/core/origin"
-	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/reckon"
+	"freshshard/core/value"
 	"freshshard/core/working"
 	"freshshard/internal/change"
 	"freshshard/internal/record"
@@ -36,7 +36,7 @@ type PackOut struct {
 	Says    string             `json:"says"`
 }
 
-func (in PackIn) pack(vs own.Values) (heat.Pack, error) {
+func (in PackIn) pack(vs catalogue.Values) (heat.Pack, error) {
 	st := pane.Stack{Panes: in.Panes, Gaps: in.Gaps, Slope: in.Slope, Gas: in.Gas}
 	p, err := st.Pack(vs, in.Cavity, in.Room)
 	p.Inside, p.Outside = in.Inside, in.Outside
@@ -69,7 +69,7 @@ func (s *Service) Pack(ctx context.Context, in PackIn) (PackOut, error) {
 		return out, err
 	}
 	out.Orders, out.Says = heat.Few(all), heat.Says(all)
-	out.Figures = reckon.Present(p.Figures(out.Result, origin.Read(""), origin.Read("")), shop.Unit)
+	out.Figures = reckon.Present(p.Figures(out.Result, value.Read(""), value.Read("")), shop.Unit)
 	return out, nil
 }
 

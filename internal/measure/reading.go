@@ -148,7 +148,7 @@ func PlaceOf(held record.Held, place reading.Place) (reading.PlaceInfo, error) {
 	if err != nil {
 		return info, err
 	}
-	f, err := family.ByID(held.Family)
+	f, err := family.Book.ByID(held.Family)
 	if err != nil {
 		return info, err
 	}

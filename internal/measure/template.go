@@ -8,10 +8,10 @@ import (
 	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/length"
-	"freshshard/core/origin"
 	"freshshard/core/perspective"
 	"freshshard/core/reading"
 	"freshshard/core/reckon"
+	"freshshard/core/value"
 	"freshshard/core/working"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -39,7 +39,7 @@ func (s *Service) PhotoTemplate(ctx context.Context, in perspective.In) (PhotoOu
 	doubt := working.Figure{Key: "photo_doubt", Value: t.Doubt, Unit: "mm", Verdict: working.Note,
 		Sentence: fmt.Sprintf("is how far its least sure corner, point %d, may be off", t.Worst),
 		Working: working.Of("√Σ (shift of the corner by each mark moved {e} px)²", t.Doubt, "mm",
-			working.In("e", "marking error", in.Error, "px", origin.Custom())).
+			working.In("e", "marking error", in.Error, "px", value.Custom())).
 			With("Each mark and the point itself is moved by the error, across and down, and the shifts are added as squares. " +
 				"Lay a larger sheet nearer to the outline, or mark a second sheet, and it falls.")}
 	figures := []working.Figure{doubt}
@@ -47,7 +47,7 @@ func (s *Service) PhotoTemplate(ctx context.Context, in perspective.In) (PhotoOu
 		figures = append(figures, working.Figure{Key: "photo_rms", Value: t.Rms, Unit: "px", Verdict: working.Note,
 			Sentence: "is how far the marks disagree among themselves",
 			Working: working.Of("√(Σ d² / {n})", t.Rms, "px", working.In("n", "marks", float64(4+len(in.More)), "",
-				origin.Read("")))})
+				value.Read("")))})
 	}
 	out.Figures = append(reckon.Present(figures, shop.Unit), figuresOf(t.Outline, shop.Unit)...)
 	return out, nil

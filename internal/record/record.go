@@ -6,13 +6,13 @@ import (
 	"time"
 
 	"freshshard/core/bond"
+	"freshshard/core/catalogue"
 	"freshshard/core/diagnose"
 	"freshshard/core/drawing"
 	"freshshard/core/exposure"
 	"freshshard/core/fit"
 	"freshshard/core/guest"
 	"freshshard/core/length"
-	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/prove"
 	"freshshard/core/reading"
@@ -266,26 +266,26 @@ type Photo struct {
 
 // Job is a broken pane from the doorstep to the signed ticket.
 type Job struct {
-	ID         int64        `json:"id"`
-	Story      string       `json:"story" doc:"What happened"`
-	Place      string       `json:"place" enum:"bench,site"`
-	PromisedAt *time.Time   `json:"promised_at,omitempty"`
-	Signed     bool         `json:"signed"`
-	Version    int          `json:"version" doc:"Of story, place and promise"`
-	Pulse      int64        `json:"pulse" doc:"Counts every change to the job"`
-	CreatedBy  string       `json:"created_by"`
-	CreatedAt  time.Time    `json:"created_at"`
-	Customer   Customer     `json:"customer"`
-	Object     Object       `json:"object"`
-	Panes      []Pane       `json:"panes,omitempty" doc:"In the order of their numbers"`
-	Strip      []StripEntry `json:"strip" doc:"What came off, in the order of removal"`
-	Guests     []Guest      `json:"guests" maxItems:"60" doc:"What was put in only for now, those that are out among them"`
-	Photos     []Photo      `json:"photos"`
-	Ticket     *Ticket      `json:"ticket,omitempty"`
-	Withdrawn  *Withdrawal  `json:"withdrawn,omitempty" doc:"It came to nothing; nothing is done at it any more"`
-	Carried    *Carriage    `json:"carried,omitempty" doc:"It was brought in from a document"`
-	Own        own.Values   `json:"-"` // the shop's own values as they stand
-	Marks      length.Unit  `json:"-"` // the shop's unit: the size is ordered to its marks, whoever looks
+	ID         int64            `json:"id"`
+	Story      string           `json:"story" doc:"What happened"`
+	Place      string           `json:"place" enum:"bench,site"`
+	PromisedAt *time.Time       `json:"promised_at,omitempty"`
+	Signed     bool             `json:"signed"`
+	Version    int              `json:"version" doc:"Of story, place and promise"`
+	Pulse      int64            `json:"pulse" doc:"Counts every change to the job"`
+	CreatedBy  string           `json:"created_by"`
+	CreatedAt  time.Time        `json:"created_at"`
+	Customer   Customer         `json:"customer"`
+	Object     Object           `json:"object"`
+	Panes      []Pane           `json:"panes,omitempty" doc:"In the order of their numbers"`
+	Strip      []StripEntry     `json:"strip" doc:"What came off, in the order of removal"`
+	Guests     []Guest          `json:"guests" maxItems:"60" doc:"Put in only for now, those that are out among them"`
+	Photos     []Photo          `json:"photos"`
+	Ticket     *Ticket          `json:"ticket,omitempty"`
+	Withdrawn  *Withdrawal      `json:"withdrawn,omitempty" doc:"It came to nothing; nothing is done at it any more"`
+	Carried    *Carriage        `json:"carried,omitempty" doc:"It was brought in from a document"`
+	Own        catalogue.Values `json:"-"` // the shop's own values as they stand
+	Marks      length.Unit      `json:"-"` // the shop's unit: the size is ordered to its marks, whoever looks
 }
 
 // Pane finds a pane of the job, its first one for 0; nil when it has none such.

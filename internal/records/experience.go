@@ -17,7 +17,7 @@ import (
 
 // materialShort is a material in the words of a label.
 func materialShort(id string) string {
-	if m, err := pane.ByID(id); err == nil {
+	if m, err := pane.Book.ByID(id); err == nil {
 		return m.Short
 	}
 	return id

@@ -5,7 +5,7 @@ import (
 	"fmt"
 
 	"freshshard/core/book"
-	"freshshard/core/own"
+	"freshshard/core/catalogue"
 	"freshshard/core/working"
 	"freshshard/internal/change"
 	"freshshard/internal/people"
@@ -15,7 +15,7 @@ import (
 )
 
 // Own lists the shop's own values, each beside the book's.
-func (s *Book) Own(ctx context.Context) (own.Values, error) {
+func (s *Book) Own(ctx context.Context) (catalogue.Values, error) {
 	vs, err := s.Store.Shops.Own(ctx)
 	for i, v := range vs {
 		vs[i].Was = book.Was(v)
@@ -25,7 +25,7 @@ func (s *Book) Own(ctx context.Context) (own.Values, error) {
 
 // SetOwn lays a value over the book's; only an owner may. Open jobs are
 // reckoned with it from then on, signed ones keep what they were signed with.
-func (s *Book) SetOwn(ctx context.Context, by record.Account, v own.Value) error {
+func (s *Book) SetOwn(ctx context.Context, by record.Account, v catalogue.Value) error {
 	if err := people.OwnerOnly(by); err != nil {
 		return err
 	}
@@ -50,7 +50,7 @@ func (s *Book) SetOwn(ctx context.Context, by record.Account, v own.Value) error
 }
 
 // DropOwn lets the book's value hold again; only an owner may.
-func (s *Book) DropOwn(ctx context.Context, by record.Account, v own.Value) error {
+func (s *Book) DropOwn(ctx context.Context, by record.Account, v catalogue.Value) error {
 	if err := people.OwnerOnly(by); err != nil {
 		return err
 	}
@@ -58,7 +58,7 @@ func (s *Book) DropOwn(ctx context.Context, by record.Account, v own.Value) erro
 		func(t *store.Tx) (bool, error) { return t.Shops.DropOwn(ctx, v) })
 }
 
-func (s *Book) ownChange(ctx context.Context, by record.Account, v own.Value, action, said string,
+func (s *Book) ownChange(ctx context.Context, by record.Account, v catalogue.Value, action, said string,
 	f func(*store.Tx) (bool, error)) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
 		if err := t.Shops.LockShop(ctx); err != nil {

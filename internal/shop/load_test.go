@@ -3,8 +3,8 @@ package shop
 import (
 	"testing"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/internal/hold"
 )
@@ -21,7 +21,7 @@ func TestLoad(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if len(out.Figures) != 4 || out.Figures[0].Text == "" || len(out.Carriers) != len(pane.Laid(nil)) {
+	if len(out.Figures) != 4 || out.Figures[0].Text == "" || len(out.Carriers) != len(pane.Book.Laid(nil)) {
 		t.Fatalf("%d figures, %d materials", len(out.Figures), len(out.Carriers))
 	}
 	need := func(in hold.LoadIn, id string) float64 {
@@ -46,7 +46,8 @@ func TestLoad(t *testing.T) {
 	if two := need(free, "annealed"); two < four || four == 0 {
 		t.Errorf("held above and below %v mm, all round %v", two, four)
 	}
-	if err := s.Records.Book.SetOwn(ctx, mira, own.Value{Kind: own.Material, ID: "annealed", Item: "strength", V: 20,
+	if err := s.Records.Book.SetOwn(ctx, mira,
+		catalogue.Value{Kind: catalogue.Material, ID: "annealed", Item: "strength", V: 20,
 		Sheet: "old greenhouse panes"}); err != nil {
 		t.Fatal(err)
 	}

@@ -216,7 +216,7 @@ func TestAGateThatClosesStops(t *testing.T) {
 // every check that the book does not let go.
 func TestLeavingEverythingOutGetsNoSignature(t *testing.T) {
 	s, _, tor := open(t)
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		in := stove()
 		in.Family, in.Exposure, in.Object = f.ID, f.Exposure, f.Name
 		id, err := s.Desk.TakeIn(ctx, tor, "", in)

@@ -27,13 +27,13 @@ func laying(b jobview.Pane) *cure.Laying {
 		}
 	}
 	id := cure.UsualFor(b.Pane.Family)
-	for _, a := range cure.Adhesives() {
+	for _, a := range cure.Book.All() {
 		if slices.Contains(b.Pane.Uses, a.Touch) {
 			id = a.ID
 			break
 		}
 	}
-	a, err := cure.ByID(id)
+	a, err := cure.Book.ByID(id)
 	if err != nil {
 		return nil
 	}

@@ -38,7 +38,7 @@ func (g Glass) CutFrom(v record.StockItem) bool {
 
 // called is the glass in words.
 func (g Glass) called() string {
-	m, err := pane.ByID(g.Material)
+	m, err := pane.Book.ByID(g.Material)
 	switch {
 	case err != nil:
 		return g.Material

@@ -144,7 +144,7 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 func groupOf(glass Glass, stock []record.StockItem, stored func(record.StockItem) Stored) CutGroup {
 	g := CutGroup{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside, Called: glass.called(),
 		Panes: []standing.ToCut{}, Stock: []Stored{}}
-	if m, err := pane.ByID(glass.Material); err == nil {
+	if m, err := pane.Book.ByID(glass.Material); err == nil {
 		g.Saw = m.Cut == "saw"
 	}
 	for _, v := range stock {
@@ -263,7 +263,7 @@ type Pin struct {
 // PlanCuts plans what waits of one glass from what there is of it. A plan of it that
 // nobody began is put away.
 func (s *Service) PlanCuts(ctx context.Context, by record.Account, glass Glass, pins []Pin) error {
-	m, err := pane.ByID(glass.Material)
+	m, err := pane.Book.ByID(glass.Material)
 	if err != nil {
 		return err
 	}

@@ -93,7 +93,7 @@ func (s *Service) Stored(v record.StockItem) Stored {
 // Called is what it is, in words: 4 mm annealed glass, 2250 × 1605.
 func Called(v record.StockItem) string {
 	out := v.Name
-	if m, err := pane.ByID(v.Material); err == nil && out == "" {
+	if m, err := pane.Book.ByID(v.Material); err == nil && out == "" {
 		out = fmt.Sprintf("%g mm %s", v.Thickness, m.Short)
 	}
 	switch v.Kind {
@@ -134,7 +134,7 @@ func checkStock(v record.StockItem) (record.StockItem, error) {
 		return v, fault.New("quantity", "more than three places behind the point", "round it")
 	}
 	if glass {
-		if _, err := pane.ByID(v.Material); err != nil {
+		if _, err := pane.Book.ByID(v.Material); err != nil {
 			return v, fault.New("material", fmt.Sprintf("no material is called %q", v.Material), "choose one of the Book")
 		}
 		v.Unit = "pc"

@@ -6,14 +6,14 @@ import (
 	"errors"
 	"fmt"
 
-	"freshshard/core/own"
+	"freshshard/core/catalogue"
 	"freshshard/internal/database"
 )
 
 // Own reads the values that the shop has laid over the book's.
-func (s Shops) Own(ctx context.Context) (own.Values, error) {
-	return database.List(ctx, s.db, func(r *sql.Rows) (own.Value, error) {
-		var v own.Value
+func (s Shops) Own(ctx context.Context) (catalogue.Values, error) {
+	return database.List(ctx, s.db, func(r *sql.Rows) (catalogue.Value, error) {
+		var v catalogue.Value
 		return v, r.Scan(&v.Kind, &v.ID, &v.Item, &v.V, &v.Sheet, &v.By, &v.At, &v.Version)
 	}, `SELECT v.kind, v.subject, v.item, v.value, v.sheet, a.name, v.at, v.version
 FROM own_value v JOIN account a ON a.id = v.account_id ORDER BY v.kind, v.subject, v.item`)
@@ -21,7 +21,7 @@ FROM own_value v JOIN account a ON a.id = v.account_id ORDER BY v.kind, v.subjec
 
 // SetOwn lays a value over the book's: a new one at version 0, otherwise at the
 // version that the caller saw. It reports false when that is not the one there.
-func (t ShopsTx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error) {
+func (t ShopsTx) SetOwn(ctx context.Context, v catalogue.Value, by int64) (bool, error) {
 	if v.Version == 0 {
 		err := t.Run(ctx, "INSERT INTO own_value (kind, subject, item, value, sheet, account_id, at) VALUES (?, ?, ?, ?, "+
 			"?, ?, ?)", v.Kind, v.ID, v.Item, v.V, v.Sheet, by, v.At)
@@ -37,7 +37,7 @@ func (t ShopsTx) SetOwn(ctx context.Context, v own.Value, by int64) (bool, error
 }
 
 // DropOwn takes a value off the book's again.
-func (t ShopsTx) DropOwn(ctx context.Context, v own.Value) (bool, error) {
+func (t ShopsTx) DropOwn(ctx context.Context, v catalogue.Value) (bool, error) {
 	return t.Changed(ctx, "DELETE FROM own_value WHERE kind = ? AND subject = ? AND item = ? AND version = ?", v.Kind,
 		v.ID, v.Item, v.Version)
 }

@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"freshshard/core/book"
+	"freshshard/core/catalogue"
 	"freshshard/core/caution"
 	"freshshard/core/compat"
 	"freshshard/core/diagnose"
@@ -17,7 +18,6 @@ import (
 	"freshshard/core/frame"
 	"freshshard/core/length"
 	"freshshard/core/outline"
-	"freshshard/core/own"
 	"freshshard/core/pane"
 	"freshshard/core/road"
 	"freshshard/core/setting"
@@ -28,25 +28,25 @@ import (
 
 // Catalogue is what forms offer.
 type Catalogue struct {
-	Families    []family.Family            `json:"families"`
-	Exposures   []exposure.Exposure        `json:"exposures"`
-	Materials   []pane.Material            `json:"materials"`
-	Frames      []frame.Material           `json:"frames"`
-	Instruments []length.Instrument        `json:"instruments"`
-	Compat      compat.Table               `json:"compat" doc:"What may touch what"`
-	Cautions    []caution.Caution          `json:"cautions"`
-	Questions   []family.Question          `json:"questions" doc:"Those that pick the family; the first is asked first"`
-	Edges       map[string]drawing.Drawing `json:"edges" doc:"The edge in section of each family"`
-	Shapes      []outline.Kind             `json:"shapes" doc:"Forms that an opening can have beside the plain rectangle"`
-	Evidence    []diagnose.Question        `json:"evidence" doc:"What to look at on a break"`
-	Clues       []diagnose.Question        `json:"clues" doc:"What to look at on the old pane"`
-	Cutters     []fit.CutterInfo           `json:"cutters" doc:"Who makes a pane to size, and what band they keep"`
-	Roads       []road.Road                `json:"roads" doc:"What may be to be done"`
-	Witnesses   []witness.Kind             `json:"witnesses" doc:"What speaks for a size, and how it usually lies"`
-	Stock       []stocksize.Size           `json:"stock" doc:"Sizes in which panes are sold ready cut"`
-	Screws      []setting.Screw            `json:"screws" doc:"Threads that hold panes"`
-	Own         own.Values                 `json:"own" doc:"The shop's own values, laid over the book's above"`
-	Fields      map[string][]own.Field     `json:"fields" doc:"Values that a shop may lay over, by kind"`
+	Families    []family.Family              `json:"families"`
+	Exposures   []exposure.Exposure          `json:"exposures"`
+	Materials   []pane.Material              `json:"materials"`
+	Frames      []frame.Material             `json:"frames"`
+	Instruments []length.Instrument          `json:"instruments"`
+	Compat      compat.Table                 `json:"compat" doc:"What may touch what"`
+	Cautions    []caution.Caution            `json:"cautions"`
+	Questions   []family.Question            `json:"questions" doc:"Those that pick the family; the first is asked first"`
+	Edges       map[string]drawing.Drawing   `json:"edges" doc:"The edge in section of each family"`
+	Shapes      []outline.Kind               `json:"shapes" doc:"Forms of an opening beside the plain rectangle"`
+	Evidence    []diagnose.Question          `json:"evidence" doc:"What to look at on a break"`
+	Clues       []diagnose.Question          `json:"clues" doc:"What to look at on the old pane"`
+	Cutters     []fit.CutterInfo             `json:"cutters" doc:"Who makes a pane to size, and what band they keep"`
+	Roads       []road.Road                  `json:"roads" doc:"What may be to be done"`
+	Witnesses   []witness.Kind               `json:"witnesses" doc:"What speaks for a size, and how it usually lies"`
+	Stock       []stocksize.Size             `json:"stock" doc:"Sizes in which panes are sold ready cut"`
+	Screws      []setting.Screw              `json:"screws" doc:"Threads that hold panes"`
+	Own         catalogue.Values             `json:"own" doc:"The shop's own values, laid over the book's above"`
+	Fields      map[string][]catalogue.Field `json:"fields" doc:"Values that a shop may lay over, by kind"`
 }
 
 // edgeThick is the pane's thickness in the small pictures, mm: thick enough to
@@ -55,7 +55,7 @@ const edgeThick = 5
 
 func edges() map[string]drawing.Drawing {
 	out := map[string]drawing.Drawing{}
-	for _, f := range family.All() {
+	for _, f := range family.Book.All() {
 		out[f.ID] = drawing.Edge(f, edgeThick)
 	}
 	return out
@@ -69,9 +69,10 @@ func catalogueRoutes(v *Server, api huma.API) {
 		if err != nil {
 			return nil, reply.Of(ctx, err)
 		}
-		return &out[Catalogue]{Catalogue{family.Laid(vs), exposure.Laid(vs), pane.Laid(vs), frame.Laid(vs),
+		return &out[Catalogue]{Catalogue{family.Book.Laid(vs), exposure.Book.Laid(vs), pane.Book.Laid(vs),
+			frame.Book.Laid(vs),
 			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),
-			diagnose.Questions(), diagnose.Clues(), fit.Cutters(vs), road.All(), witness.Kinds(),
+			diagnose.Questions(), diagnose.Clues(), fit.Cutters.Laid(vs), road.All(), witness.Book.All(),
 			stocksize.Listed(vs), setting.Screws, vs, book.Fields()}}, nil
 	})
 }

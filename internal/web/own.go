@@ -6,7 +6,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"freshshard/core/own"
+	"freshshard/core/catalogue"
 	"freshshard/internal/reply"
 )
 
@@ -25,8 +25,8 @@ type OwnIn struct {
 	Version int     `json:"version"`
 }
 
-func (a OwnAt) value(version int) own.Value {
-	return own.Value{Kind: a.Kind, ID: a.ID, Item: a.Item, Version: version}
+func (a OwnAt) value(version int) catalogue.Value {
+	return catalogue.Value{Kind: a.Kind, ID: a.ID, Item: a.Item, Version: version}
 }
 
 // Revision changes whenever the shop's own values do.
@@ -35,12 +35,12 @@ type Revision struct {
 }
 
 func ownRoutes(v *Server, api huma.API) {
-	owns := func(ctx context.Context, err error) (*out[own.Values], error) {
+	owns := func(ctx context.Context, err error) (*out[catalogue.Values], error) {
 		if err != nil {
 			return nil, reply.Of(ctx, err)
 		}
 		vs, err := v.shop.Records.Book.Own(ctx)
-		return &out[own.Values]{vs}, reply.Of(ctx, err)
+		return &out[catalogue.Values]{vs}, reply.Of(ctx, err)
 	}
 	register(v, api, op("bookRevision", http.MethodGet, "/api/book/revision",
 		"Whether a value of the shop's own has changed"), func(ctx context.Context, _ *struct{}) (*out[Revision], error) {
@@ -51,7 +51,7 @@ func ownRoutes(v *Server, api huma.API) {
 		"Lay a value of the shop's own over the book's"), func(ctx context.Context, in *struct {
 		OwnAt
 		Body OwnIn
-	}) (*out[own.Values], error) {
+	}) (*out[catalogue.Values], error) {
 		o := in.value(in.Body.Version)
 		o.V, o.Sheet = in.Body.V, in.Body.Sheet
 		return owns(ctx, v.shop.Records.Book.SetOwn(ctx, who(ctx), o))
@@ -60,7 +60,7 @@ func ownRoutes(v *Server, api huma.API) {
 		func(ctx context.Context, in *struct {
 			OwnAt
 			Version int `query:"version"`
-		}) (*out[own.Values], error) {
+		}) (*out[catalogue.Values], error) {
 			return owns(ctx, v.shop.Records.Book.DropOwn(ctx, who(ctx), in.value(in.Version)))
 		})
 }

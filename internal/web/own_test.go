@@ -6,7 +6,7 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/own"
+	"freshshard/core/catalogue"
 	"freshshard/core/working"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
@@ -24,7 +24,7 @@ func TestOwnValuesByCalls(t *testing.T) {
 	first := ok[jobview.View](c, "GET", job, nil)
 	before, pulse := first.Reckoning, first.Job.Pulse
 	const path = "/api/book/family/clip-heat/clearance"
-	vs := ok[own.Values](c, "PUT", path, body{"v": 4, "sheet": "house rule after two cracked stoves", "version": 0})
+	vs := ok[catalogue.Values](c, "PUT", path, body{"v": 4, "sheet": "house rule after two cracked stoves", "version": 0})
 	if len(vs) != 1 || vs[0].By != "Mira" || vs[0].Version != 1 || vs[0].Was == nil || *vs[0].Was == 4 ||
 		vs[0].At.IsZero() {
 		t.Fatalf("%+v", vs)
@@ -82,14 +82,14 @@ func TestOwnValuesByCalls(t *testing.T) {
 			t.Errorf("a technician: %d", a.status)
 		}
 	}
-	if vs = ok[own.Values](c, "PUT", path, body{"v": 3.5, "sheet": "house rule", "version": 1}); vs[0].V != 3.5 ||
+	if vs = ok[catalogue.Values](c, "PUT", path, body{"v": 3.5, "sheet": "house rule", "version": 1}); vs[0].V != 3.5 ||
 		vs[0].Version != 2 {
 		t.Errorf("%+v", vs)
 	}
 	if a := c.call("DELETE", path+"?version=1", nil); a.status != 409 {
 		t.Errorf("an old copy taken off: %d", a.status)
 	}
-	if vs = ok[own.Values](c, "DELETE", path+"?version=2", nil); len(vs) != 0 {
+	if vs = ok[catalogue.Values](c, "DELETE", path+"?version=2", nil); len(vs) != 0 {
 		t.Errorf("%+v", vs)
 	}
 	if again := ok[jobview.View](c, "GET", job, nil).Reckoning; again.Fit.Order != before.Fit.Order {

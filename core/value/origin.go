@@ -1,7 +1,7 @@
-// Package origin says where a value comes from, so that nobody has to take a
+// Package value is a number with where it is from, so that nobody has to take a
 // number on trust: a published standard, the custom of the trade, a data sheet,
 // the shop's own setting, a reading that a person took, or a sum done here.
-package origin
+package value
 
 import (
 	"fmt"

@@ -1,4 +1,4 @@
-package own
+package catalogue
 
 import (
 	"strings"
@@ -6,7 +6,7 @@ import (
 	"time"
 
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 )
 
 func TestLaid(t *testing.T) {
@@ -16,7 +16,7 @@ func TestLaid(t *testing.T) {
 	if !ok || v.V != 2480 {
 		t.Fatalf("%+v, %v", v, ok)
 	}
-	if o := v.Origin.Of("cast"); o.Kind != origin.Shop ||
+	if o := v.Origin.Of("cast"); o.Kind != value.Shop ||
 		o.String() != "set by the shop: sheet 4; Mira Quill, 5 Mar 2026" {
 		t.Errorf("origin: %s", o)
 	}

@@ -1,16 +1,15 @@
 // Package own holds the values that a shop lays over the book's: what the data
 // sheets of its own products say, and the limits that it keeps for itself. Each
 // has its source, who set it and when; the book's value stays underneath.
-package own
+package catalogue
 
 import (
 	"fmt"
 	"strings"
 	"time"
 
-	"freshshard/core/catalogue"
 	"freshshard/core/fault"
-	"freshshard/core/origin"
+	"freshshard/core/value"
 	"freshshard/core/working"
 )
 
@@ -43,13 +42,13 @@ type Values []Value
 
 // Laid is the shop's value as the catalogue writes one; ok is false while the
 // book's holds.
-func (vs Values) Laid(kind, id, item string) (v catalogue.Value, ok bool) {
+func (vs Values) Laid(kind, id, item string) (v value.Value, ok bool) {
 	for _, o := range vs {
 		if o.Kind == kind && o.ID == id && o.Item == item {
-			return catalogue.Value{V: o.V, Origin: catalogue.From{Origin: origin.Set(o.Sheet, o.By, o.At)}}, true
+			return value.Value{V: o.V, Origin: value.From{Origin: value.Set(o.Sheet, o.By, o.At)}}, true
 		}
 	}
-	return catalogue.Value{}, false
+	return value.Value{}, false
 }
 
 // Field is a value that may be laid over, with the bounds that nothing real
@@ -80,22 +79,6 @@ func FieldOf(all []Field, item string) (Field, error) {
 		}
 	}
 	return Field{}, fault.New("item", "no value is called "+item+" here", "choose one of the page")
-}
-
-// Laid is a catalogue with the shop's own values over it; with lays them over
-// one entry.
-func Laid[T any](all []T, vs Values, with func(T, Values) T) []T {
-	out := make([]T, len(all))
-	for i, t := range all {
-		out[i] = with(t, vs)
-	}
-	return out
-}
-
-// Find is an entry of a catalogue with the shop's own values over it.
-func Find[T any](id string, vs Values, byID func(string) (T, error), with func(T, Values) T) (T, error) {
-	t, err := byID(id)
-	return with(t, vs), err
 }
 
 // Check refuses a value that cannot be: an item that is none of the fields, an
