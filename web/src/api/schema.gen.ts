@@ -2941,21 +2941,32 @@ export interface components {
             /** Format: date-time */
             waits_until?: string;
         };
-        CatalogueFrom: {
-            /** Format: date-time */
-            at?: string;
-            by?: string;
-            /** @enum {string} */
-            kind: "standard" | "trade" | "data-sheet" | "shop" | "reading" | "computed";
-            /** @description Quoted from memory, not yet checked against the text */
-            memory?: boolean;
-            /** @description The standard, sheet or instrument */
-            name?: string;
+        CatalogueField: {
+            item: string;
+            name: string;
+            unit: string;
         };
         CatalogueValue: {
-            o: components["schemas"]["CatalogueFrom"];
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** @description Of the material, the family and so on */
+            id: string;
+            /** @description Which of its values */
+            item: string;
+            /** @enum {string} */
+            kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch";
+            /** @description The data sheet, or who says so */
+            sheet: string;
             /** Format: double */
             v: number;
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: double
+             * @description The book's value; nil where the book has none
+             */
+            was?: number;
         };
         CautionCaution: {
             any?: string[];
@@ -4006,7 +4017,7 @@ export interface components {
              */
             on: string;
             /** @description Where the time is from */
-            origin: components["schemas"]["OriginOrigin"];
+            origin: components["schemas"]["ValueOrigin"];
             what: string;
             why: string;
         };
@@ -4145,17 +4156,17 @@ export interface components {
             tightening: string;
         };
         FamilyLimits: {
-            bite: components["schemas"]["CatalogueValue"];
-            clearance: components["schemas"]["CatalogueValue"];
-            goes_in: components["schemas"]["CatalogueValue"];
-            hot_clearance?: components["schemas"]["CatalogueValue"];
+            bite: components["schemas"]["ValueValue"];
+            clearance: components["schemas"]["ValueValue"];
+            goes_in: components["schemas"]["ValueValue"];
+            hot_clearance?: components["schemas"]["ValueValue"];
             slides?: boolean;
-            stays?: components["schemas"]["CatalogueValue"];
+            stays?: components["schemas"]["ValueValue"];
             /** @description The same where wind pushes it, or a door swings */
-            stays_outdoors?: components["schemas"]["CatalogueValue"];
+            stays_outdoors?: components["schemas"]["ValueValue"];
         };
         FamilyMeasure: {
-            limit: components["schemas"]["CatalogueValue"];
+            limit: components["schemas"]["ValueValue"];
             /** @enum {string} */
             sense: "at-least" | "at-most";
             /**
@@ -4183,7 +4194,7 @@ export interface components {
             itself?: boolean;
             key: string;
             /** @description Least wait after its steps, min; the sheet comes first */
-            least?: components["schemas"]["CatalogueValue"];
+            least?: components["schemas"]["ValueValue"];
             /** @description When a hold may be left out; else only an owner leaves it out */
             may?: string[];
             /**
@@ -4215,11 +4226,11 @@ export interface components {
         };
         FitAsks: {
             /** @description Bite when it has shrunk, mm */
-            bite?: components["schemas"]["CatalogueValue"];
+            bite?: components["schemas"]["ValueValue"];
             /** @description Edge clearance each side, mm */
-            clearance?: components["schemas"]["CatalogueValue"];
+            clearance?: components["schemas"]["ValueValue"];
             /** @description The same when it has grown, mm */
-            hot_clearance?: components["schemas"]["CatalogueValue"];
+            hot_clearance?: components["schemas"]["ValueValue"];
         };
         FitBand: {
             /**
@@ -4228,11 +4239,11 @@ export interface components {
              */
             half: number;
             name: string;
-            origin: components["schemas"]["OriginOrigin"];
+            origin: components["schemas"]["ValueOrigin"];
         };
         FitCutterBand: {
             /** @description ± mm */
-            half: components["schemas"]["CatalogueValue"];
+            half: components["schemas"]["ValueValue"];
             item: string;
             name: string;
             /**
@@ -4244,7 +4255,7 @@ export interface components {
         FitCutterInfo: {
             bands: components["schemas"]["FitCutterBand"][];
             /** @description Over size, to dress a round pane, mm; nil if it comes finished */
-            dress?: components["schemas"]["CatalogueValue"];
+            dress?: components["schemas"]["ValueValue"];
             id: string;
             name: string;
         };
@@ -4398,7 +4409,7 @@ export interface components {
             alpha: number;
             id: string;
             name: string;
-            origin: components["schemas"]["CatalogueFrom"];
+            origin: components["schemas"]["ValueFrom"];
         };
         GuestGuest: {
             /** @description Key of the step before which it is out; empty if it stays */
@@ -5331,17 +5342,6 @@ export interface components {
             place?: string;
             sentence: string;
         };
-        OriginOrigin: {
-            /** Format: date-time */
-            at?: string;
-            by?: string;
-            /** @enum {string} */
-            kind: "standard" | "trade" | "data-sheet" | "shop" | "reading" | "computed";
-            /** @description Quoted from memory, not yet checked against the text */
-            memory?: boolean;
-            /** @description The standard, sheet or instrument */
-            name?: string;
-        };
         OutlineBend: {
             /**
              * Format: double
@@ -5460,33 +5460,6 @@ export interface components {
             /** Format: double */
             y: number;
         };
-        OwnField: {
-            item: string;
-            name: string;
-            unit: string;
-        };
-        OwnValue: {
-            /** Format: date-time */
-            at: string;
-            by: string;
-            /** @description Of the material, the family and so on */
-            id: string;
-            /** @description Which of its values */
-            item: string;
-            /** @enum {string} */
-            kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch";
-            /** @description The data sheet, or who says so */
-            sheet: string;
-            /** Format: double */
-            v: number;
-            /** Format: int64 */
-            version: number;
-            /**
-             * Format: double
-             * @description The book's value; nil where the book has none
-             */
-            was?: number;
-        };
         PaneAspect: {
             /**
              * Format: double
@@ -5590,12 +5563,12 @@ export interface components {
             /** Format: double */
             hours: number;
             /** @description Empty as the steady heat's */
-            o?: components["schemas"]["CatalogueFrom"];
+            o?: components["schemas"]["ValueFrom"];
         };
         PaneMaterial: {
-            alpha: components["schemas"]["CatalogueValue"];
+            alpha: components["schemas"]["ValueValue"];
             /** @description Least radius of a cold bend over the thickness; or nil */
-            cold_bend?: components["schemas"]["CatalogueValue"];
+            cold_bend?: components["schemas"]["ValueValue"];
             /**
              * @description Cut by hand, sawn, or ordered to final size
              * @enum {string}
@@ -5603,31 +5576,31 @@ export interface components {
             cut: "hand" | "saw" | "order";
             /** @description Whose tolerance to assume */
             cutter: string;
-            density: components["schemas"]["CatalogueValue"];
+            density: components["schemas"]["ValueValue"];
             /** @description What a plastic, a board or a metal carries for good, MPa */
-            design?: components["schemas"]["CatalogueValue"];
-            e: components["schemas"]["CatalogueValue"];
+            design?: components["schemas"]["ValueValue"];
+            e: components["schemas"]["ValueValue"];
             /**
              * @description Colour of the edge seen end-on
              * @enum {string}
              */
             edge: "green" | "amber" | "none";
-            emissivity: components["schemas"]["CatalogueValue"];
+            emissivity: components["schemas"]["ValueValue"];
             /** @description Cannot be had bent */
             flat?: boolean;
             id: string;
-            lambda: components["schemas"]["CatalogueValue"];
+            lambda: components["schemas"]["ValueValue"];
             /** @description Hours that it stands at a temperature */
             life?: components["schemas"]["PaneLife"][];
             /** @description What it asks of its frame beside the family's limits */
             limits?: components["schemas"]["FitAsks"];
             name: string;
-            nu: components["schemas"]["CatalogueValue"];
+            nu: components["schemas"]["ValueValue"];
             /** @description Offered only where the old pane was one */
             only?: boolean;
             /** @description Neither glass nor plastic; offered where that is asked for */
             other?: boolean;
-            peak?: components["schemas"]["CatalogueValue"];
+            peak?: components["schemas"]["ValueValue"];
             plastic?: boolean;
             /**
              * Format: int64
@@ -5649,9 +5622,9 @@ export interface components {
                 [key: string]: components["schemas"]["PaneScore"];
             };
             short: string;
-            steady: components["schemas"]["CatalogueValue"];
-            strength: components["schemas"]["CatalogueValue"];
-            sudden?: components["schemas"]["CatalogueValue"];
+            steady: components["schemas"]["ValueValue"];
+            strength: components["schemas"]["ValueValue"];
+            sudden?: components["schemas"]["ValueValue"];
             /** @description Nominal thicknesses, mm */
             thicknesses: number[];
             /** @description Can be had as a tube */
@@ -6483,7 +6456,7 @@ export interface components {
             created_at: string;
             created_by: string;
             customer: components["schemas"]["RecordCustomer"];
-            /** @description What was put in only for now, those that are out among them */
+            /** @description Put in only for now, those that are out among them */
             guests: components["schemas"]["RecordGuest"][];
             /** Format: int64 */
             id: number;
@@ -7727,7 +7700,7 @@ export interface components {
             id: string;
             material: string;
             /** @description mm; 0 where it is sold no more */
-            thickness: components["schemas"]["CatalogueValue"];
+            thickness: components["schemas"]["ValueValue"];
             /** @description What it is sold for, or who sells it */
             use: string;
             /** Format: double */
@@ -7991,7 +7964,7 @@ export interface components {
             what: string;
         };
         TimerStage: {
-            minutes: components["schemas"]["CatalogueValue"];
+            minutes: components["schemas"]["ValueValue"];
             what: string;
         };
         TodayFound: {
@@ -8119,6 +8092,33 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        ValueFrom: {
+            /** Format: date-time */
+            at?: string;
+            by?: string;
+            /** @enum {string} */
+            kind: "standard" | "trade" | "data-sheet" | "shop" | "reading" | "computed";
+            /** @description Quoted from memory, not yet checked against the text */
+            memory?: boolean;
+            /** @description The standard, sheet or instrument */
+            name?: string;
+        };
+        ValueOrigin: {
+            /** Format: date-time */
+            at?: string;
+            by?: string;
+            /** @enum {string} */
+            kind: "standard" | "trade" | "data-sheet" | "shop" | "reading" | "computed";
+            /** @description Quoted from memory, not yet checked against the text */
+            memory?: boolean;
+            /** @description The standard, sheet or instrument */
+            name?: string;
+        };
+        ValueValue: {
+            o: components["schemas"]["ValueFrom"];
+            /** Format: double */
+            v: number;
+        };
         WebBrought: {
             /** Format: int64 */
             added: number;
@@ -8142,20 +8142,20 @@ export interface components {
             families: components["schemas"]["FamilyFamily"][];
             /** @description Values that a shop may lay over, by kind */
             fields: {
-                [key: string]: components["schemas"]["OwnField"][];
+                [key: string]: components["schemas"]["CatalogueField"][];
             };
             frames: components["schemas"]["FrameMaterial"][];
             instruments: string[];
             materials: components["schemas"]["PaneMaterial"][];
             /** @description The shop's own values, laid over the book's above */
-            own: components["schemas"]["OwnValue"][];
+            own: components["schemas"]["CatalogueValue"][];
             /** @description Those that pick the family; the first is asked first */
             questions: components["schemas"]["FamilyQuestion"][];
             /** @description What may be to be done */
             roads: components["schemas"]["RoadRoad"][];
             /** @description Threads that hold panes */
             screws: components["schemas"]["SettingScrew"][];
-            /** @description Forms that an opening can have beside the plain rectangle */
+            /** @description Forms of an opening beside the plain rectangle */
             shapes: components["schemas"]["OutlineKind"][];
             /** @description Sizes in which panes are sold ready cut */
             stock: components["schemas"]["StocksizeSize"][];
@@ -8367,7 +8367,7 @@ export interface components {
             words: string;
         };
         WitnessKind: {
-            doubt: components["schemas"]["CatalogueValue"];
+            doubt: components["schemas"]["ValueValue"];
             id: string;
             lie: string;
             name: string;
@@ -8442,7 +8442,7 @@ export interface components {
         };
         WorkingInput: {
             name: string;
-            origin: components["schemas"]["OriginOrigin"];
+            origin: components["schemas"]["ValueOrigin"];
             /** @description The origin in words */
             source: string;
             /** @description The letter that the formula uses */
@@ -8452,7 +8452,7 @@ export interface components {
             value: number;
         };
         WorkingLimit: {
-            origin: components["schemas"]["OriginOrigin"];
+            origin: components["schemas"]["ValueOrigin"];
             /** @enum {string} */
             sense: "at-least" | "at-most";
             source: string;
@@ -8617,7 +8617,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OwnValue"][];
+                    "application/json": components["schemas"]["CatalogueValue"][];
                 };
             };
             /** @description Error */
@@ -8652,7 +8652,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OwnValue"][];
+                    "application/json": components["schemas"]["CatalogueValue"][];
                 };
             };
             /** @description Error */

@@ -79,8 +79,8 @@ export type PhotoIn = Omit<S["PerspectiveIn"], "$schema">;
 export type PhotoOut = S["MeasurePhotoOut"];
 export type OutlineShape = S["OutlineOutline"];
 /** A number of a catalogue with where it is from. */
-export type Value = S["CatalogueValue"];
-export type Own = S["OwnValue"];
+export type Value = S["ValueValue"];
+export type Own = S["CatalogueValue"];
 export type Ask = S["AskAsk"];
 export type Aspect = S["PaneAspect"];
 export type CutRoom = S["StockCutRoom"];
