@@ -13,6 +13,7 @@ import (
 	"freshshard/core/frame"
 	"freshshard/core/pane"
 	"freshshard/core/stocksize"
+	"freshshard/core/usual"
 )
 
 // page is one kind of value: which there are, what the book says, and what a
@@ -43,8 +44,9 @@ var pages = map[string]page{
 		exposure.CheckOwn},
 	catalogue.Cutter: {fit.Fields, func(v catalogue.Value) *float64 { return fit.Cutter(v.ID).Own(v.Item) },
 		alone(fit.CheckOwn)},
-	catalogue.Stock:  {stocksize.Fields, stocksize.Own, alone(stocksize.CheckOwn)},
-	catalogue.Touch:  {compat.Fields, compat.Own, alone(compat.CheckOwn)},
+	catalogue.Stock: {stocksize.Fields, stocksize.Own, alone(stocksize.CheckOwn)},
+	catalogue.Touch: {compat.Fields, compat.Own, alone(compat.CheckOwn)},
+	catalogue.Usual: {usual.Fields, usual.Own, alone(usual.CheckOwn)},
 }
 
 // Fields are the values that a shop may lay over, by kind.

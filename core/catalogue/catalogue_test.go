@@ -36,7 +36,7 @@ func TestFrom(t *testing.T) {
 	}
 	set := value.Value{V: 2, Origin: value.From{Origin: value.Set("sheet 4", "Mira Quill",
 		time.Date(2026, 3, 5, 9, 0, 0, 0,
-		time.UTC))}}
+			time.UTC))}}
 	if got := set.Origin.Of("steel").String(); got != "set by the shop: sheet 4; Mira Quill, 5 Mar 2026" {
 		t.Error(got)
 	}

@@ -22,11 +22,12 @@ const (
 	Cutter   = "cutter"
 	Stock    = "stock" // a stock size: how thick it is sold of a material
 	Touch    = "touch" // an agent on a subject of the matrix
+	Usual    = "usual" // a rule of thumb
 )
 
 // Value is one of the shop's own, in the unit of the book's.
 type Value struct {
-	Kind    string    `json:"kind" enum:"material,family,frame,exposure,cutter,stock,touch"`
+	Kind    string    `json:"kind" enum:"material,family,frame,exposure,cutter,stock,touch,usual"`
 	ID      string    `json:"id" doc:"Of the material, the family and so on"`
 	Item    string    `json:"item" doc:"Which of its values"`
 	V       float64   `json:"v"`

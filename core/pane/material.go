@@ -125,3 +125,6 @@ func (m Material) Nearest(wanted float64) float64 {
 	}
 	return best
 }
+
+// Streaked says that pattern or wire fixes which way the pane lies. Common practice, no source.
+func (m Material) Streaked() bool { return m.ID == "cast" || m.ID == "wired" }

@@ -19,7 +19,7 @@ func TestHolesAreOrderedWhereTheyCarry(t *testing.T) {
 		t.Fatal(err)
 	}
 	k := light(t, 420, 310)
-	k.Family, k.Readings, k.Material, k.Thickness = f.ID, usual(t, f), "toughened", 5
+	k.Family, k.Readings, k.Material, k.Thickness = f.ID, usually(t, f), "toughened", 5
 	if r := reckonedLight(t, k); len(r.Fit.Holes) != 2 || !strings.Contains(r.Order, "two holes") || r.Withheld != "" {
 		t.Errorf("read: %q, %q", r.Order, r.Withheld)
 	}

@@ -8,6 +8,7 @@ import (
 	"freshshard/core/outline"
 	"freshshard/core/pane"
 	"freshshard/core/reading"
+	"freshshard/core/usual"
 )
 
 // need is what is asked of the pane; told is what is known of the break.
@@ -27,10 +28,6 @@ func (r Sized) need(told Told) pane.Need {
 	return n
 }
 
-// gustSpeed is the gust that a pane outdoors is held against, m/s. Common
-// practice, no source; local wind rules come first.
-const gustSpeed = 30.0
-
 // load is what bends the pane.
 func (r Sized) load() pane.Load {
 	k := r.k
@@ -46,7 +43,7 @@ func (r Sized) load() pane.Load {
 		l.Spare = math.Max(0, r.Fit.Bite-fit.LimitsOf(r.Family, k.Exposure.Outdoors).Stays.V)
 	}
 	if l.Wind = k.Duty.Gust; l.Wind == 0 && k.Exposure.Outdoors {
-		l.Wind = gustSpeed
+		l.Wind = usual.Of(k.Own, usual.Gust) // local wind rules come first
 	}
 	return l
 }

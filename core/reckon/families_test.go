@@ -12,8 +12,8 @@ import (
 	"freshshard/core/setting"
 )
 
-// usual are readings that make sense in every family, at its own places.
-func usual(t testing.TB, f family.Family) map[reading.Place]length.Reading {
+// usually are readings that make sense in every family, at its own places.
+func usually(t testing.TB, f family.Family) map[reading.Place]length.Reading {
 	t.Helper()
 	texts := map[reading.Place]string{reading.WidthTop: "420 ±0.3", reading.WidthBottom: "420 ±0.3",
 		reading.HeightLeft:  "310 ±0.3",
@@ -56,7 +56,7 @@ func TestEveryFamilyIsReckoned(t *testing.T) {
 		}
 		k := Known{Object: Object{Exposure: e},
 			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
-				Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM,
+				Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usually(t, f)}, Unit: length.MM,
 					Draws: 500}
 		r, err := Pane(k)
 		if err != nil || r.Fault != nil {
@@ -99,7 +99,7 @@ func TestOrderLines(t *testing.T) {
 		}
 		e, _ := exposure.Book.ByID(f.Exposure)
 		r, err := Pane(Known{Object: Object{Exposure: e}, Holding: Holding{Family: id, Gasket: fit.Gasket{Kind: fit.None}},
-			Seen: Seen{Readings: usual(t, f)}, Unit: length.MM})
+			Seen: Seen{Readings: usually(t, f)}, Unit: length.MM})
 		if err != nil || !strings.Contains(r.Order, want) {
 			t.Errorf("%s: %q, %v", id, r.Order, err)
 		}
@@ -130,7 +130,7 @@ func TestOptionalNumbersAreReckoned(t *testing.T) {
 	}
 	e, _ := exposure.Book.ByID(f.Exposure)
 	k := Known{Object: Object{Exposure: e}, Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}},
-		Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
+		Seen: Seen{Readings: usually(t, f)}, Unit: length.MM}
 	for place, v := range map[reading.Place]float64{reading.DepthTop: 26, reading.BodyWidth: 414, reading.BodyHeight: 304,
 		reading.BodyCorner: 40, reading.CutCorner: 40, reading.FlangeWidth: 450, reading.FlangeHeight: 340,
 		reading.MarkWidth: 440, reading.MarkHeight: 330, reading.WallLeast: 20, reading.WallMost: 32, reading.RingThick: 3,

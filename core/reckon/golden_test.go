@@ -59,7 +59,7 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 		}
 		k := Known{Object: Object{Exposure: e},
 			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
-				Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
+				Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usually(t, f)}, Unit: length.MM}
 		if f.Seal == "gasket" {
 			k.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
 		}
@@ -84,6 +84,6 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 		Holding: Holding{Family: "window-pack", Gasket: fit.Gasket{Kind: fit.None},
 			Stack: pane.Stack{Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
 			{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}},
-		Seen: Seen{Readings: usual(t, f)}, Unit: length.MM})
+		Seen: Seen{Readings: usually(t, f)}, Unit: length.MM})
 	golden.Check(t, "panes", b.String())
 }

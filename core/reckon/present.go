@@ -8,6 +8,7 @@ import (
 	"freshshard/core/reading"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
+	"freshshard/core/usual"
 	"freshshard/core/value"
 	"freshshard/core/working"
 )
@@ -39,7 +40,7 @@ func (r Sized) more() []working.Figure {
 		out = append(out, f)
 	}
 	if r.way().Tube() {
-		out = append(out, bore(k.Readings[reading.TubeOutside], r.Thickness))
+		out = append(out, bore(usual.In(k.Own, usual.LeastBore), k.Readings[reading.TubeOutside], r.Thickness))
 	}
 	if f, ok := r.Material.EdgeFigure(k.Exposure); ok {
 		out = append(out, f)
@@ -54,14 +55,10 @@ func (r Sized) more() []working.Figure {
 	return out
 }
 
-// leastBore is what a tube must have inside to show a level, mm. Common practice,
-// no source.
-const leastBore = 2.0
-
 // bore is what a wall leaves of a tube.
-func bore(outside length.Reading, wall float64) working.Figure {
+func bore(least value.Value, outside length.Reading, wall float64) working.Figure {
 	v := outside.Value - 2*wall
-	return working.Figure{Key: "bore", Value: v, Unit: "mm", Limit: working.Least(leastBore, "mm", value.Custom()),
+	return working.Figure{Key: "bore", Value: v, Unit: "mm", Limit: working.Least(least.V, "mm", least.Origin.Origin),
 		Place: string(reading.TubeWall), Sentence: "of bore inside the tube",
 		Working: working.Of("{d} − 2 × {t}", v, "mm", working.In("d", "outside", outside.Value, "mm", value.Read("")),
 			working.In("t", "wall", wall, "mm", value.Sum()))}.Judge(working.Stop)

@@ -66,7 +66,7 @@ func heldBy(t *testing.T, id string) Known {
 	}
 	return Known{Object: Object{Exposure: e},
 		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
-			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
+			Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usually(t, f)}, Unit: length.MM}
 }
 
 // Each road of a pane held by clips, of one that is glued, of a ring's window and of a tube,

@@ -244,7 +244,7 @@ func TestTubeUnderPressure(t *testing.T) {
 	f, _ := family.Book.ByID("gauge-tube")
 	e, _ := exposure.Book.ByID(f.Exposure)
 	k := Known{Object: Object{Exposure: e, Duty: pane.Duty{Pressure: 10}},
-		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)},
+		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usually(t, f)},
 			Settled: Settled{Material: "borosilicate", Thickness: 2.5}, Unit: length.MM}
 	_, got := reckoned(t, k)
 	// 1 N/mm² × (6.35² + 3.85²) / (6.35² − 3.85²), by Lamé.

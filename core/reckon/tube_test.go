@@ -33,7 +33,7 @@ func TestTubeHasItsWall(t *testing.T) {
 		{"settled too thick", "8", "", 4, "borosilicate, wall 4 mm", working.Stop},
 	} {
 		k := Known{Object: Object{Exposure: e}, Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}},
-			Seen: Seen{Readings: usual(t, f)}, Unit: length.MM}
+			Seen: Seen{Readings: usually(t, f)}, Unit: length.MM}
 		delete(k.Readings, reading.TubeWall)
 		for p, text := range map[reading.Place]string{reading.TubeOutside: c.outside, reading.TubeWall: c.wall} {
 			if text == "" {
@@ -70,7 +70,7 @@ func TestTheFurnaceSetsTheBand(t *testing.T) {
 	}{{"toughened", "", 2.5}, {"toughened", fit.ShopCut, 2.5}, {"toughened", fit.HandCut, 2.5}, {"annealed", "", 1.6},
 		{"annealed", fit.HandCut, 1}, {"annealed", fit.ShopCut, 1.6}} {
 		r, _ := reckoned(t, Known{Object: Object{Exposure: e},
-			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usual(t, f)},
+			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usually(t, f)},
 				Settled: Settled{Material: c.material, Thickness: 4, Cutter: c.cutter}, Unit: length.MM})
 		if r.Fit.Band.Half != c.band {
 			t.Errorf("%s by %q: ±%v", c.material, c.cutter, r.Fit.Band.Half)

@@ -35,6 +35,10 @@ type Usual struct {
 	Back   bool   `json:"back" doc:"It can go back"`
 }
 
+// UsualTerms are what a second visit and a day of waiting cost while nobody says, in
+// cents. Common practice, no source.
+var UsualTerms = Terms{Visit: 6000, Day: 500}
+
 // Usuals lists the kinds with what is usual. Common practice, no source.
 var Usuals = []Usual{
 	{Own, "own stores", 0, 3, true}, {Cutter, "cutter", 3, 3, false}, {Maker, "maker's part", 7, 2, true},

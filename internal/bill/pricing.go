@@ -11,6 +11,7 @@ import (
 	"freshshard/core/price"
 	"freshshard/core/source"
 	"freshshard/core/supply"
+	"freshshard/core/usual"
 	"freshshard/internal/buy"
 	"freshshard/internal/change"
 	"freshshard/internal/jobview"
@@ -226,7 +227,6 @@ func (s *Service) paneCost(ctx context.Context, job int64, b jobview.Pane, m *pr
 		m.Known, m.Why = true, fmt.Sprintf("by %d who were asked", len(good))
 		return nil
 	}
-	r := &b.Reckoning
 	cut, err := s.Store.Stocks.CutPanes(ctx)
 	if err != nil {
 		return err
@@ -234,7 +234,18 @@ func (s *Service) paneCost(ctx context.Context, job int64, b jobview.Pane, m *pr
 	if standing.ToCutEver(b) == nil && !cut[b.Pane.ID] {
 		return nil
 	}
+	return s.cutCost(ctx, b, m)
+}
+
+// cutCost is what a pane costs that is cut here: its share of what it is cut from, with the blanks
+// that break.
+func (s *Service) cutCost(ctx context.Context, b jobview.Pane, m *price.Material) error {
+	r := &b.Reckoning
 	kept, err := s.Store.Stocks.Stock(ctx, true)
+	if err != nil {
+		return err
+	}
+	own, err := s.Store.Shops.Own(ctx)
 	if err != nil {
 		return err
 	}
@@ -246,7 +257,7 @@ func (s *Service) paneCost(ctx context.Context, job int64, b jobview.Pane, m *pr
 			outside = standing.ToTenth(w)
 		}
 		if k.Kind == record.OffcutStock || k.Cents == 0 ||
-			!(stock.Glass{Material: r.Material.ID, Thickness: r.Thickness, Outside: outside}).CutFrom(k) {
+			!(stock.Glass{Material: r.Material.ID, Thickness: r.Thickness, Outside: outside}).CutFrom(own, k) {
 			continue
 		}
 		part := w * h / (k.W * k.H)
@@ -254,7 +265,8 @@ func (s *Service) paneCost(ctx context.Context, job int64, b jobview.Pane, m *pr
 			part = h / k.H
 		}
 		share := int64(float64(k.Cents)*part + 0.5)
-		t, err := s.Stock.SparesFor(ctx, record.Account{}, r.Material.ID, r.Fit.Form != "rectangle", spareSure)
+		t, err := s.Stock.SparesFor(ctx, record.Account{}, r.Material.ID, r.Fit.Form != "rectangle",
+			usual.Of(own, usual.SpareSure)/100)
 		blanks := int64(1)
 		if err == nil {
 			blanks = int64(t.Blanks)
@@ -265,10 +277,6 @@ func (s *Service) paneCost(ctx context.Context, job int64, b jobview.Pane, m *pr
 	}
 	return nil
 }
-
-// spareSure is how surely there is to be a good one among the blanks. Common practice,
-// no source.
-const spareSure = 0.95
 
 // SetPrice keeps what a person changed on the price of a job, at the version on the
 // screen. A signed job's price may still change: its ticket says nothing of money.

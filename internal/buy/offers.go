@@ -26,10 +26,6 @@ type Offers struct {
 	Taken  int64          `json:"taken,omitempty" doc:"The one that was ordered"`
 }
 
-// UsualTerms are what a second visit and a day of waiting cost while nobody says, in
-// cents. Common practice, no source.
-var UsualTerms = source.Terms{Visit: 6000, Day: 500}
-
 // mostOffers is more than anybody asks for one pane.
 const mostOffers = 30
 
@@ -53,7 +49,7 @@ func (s *Service) Offers(ctx context.Context, at jobview.Bench) (Offers, error) 
 		return out, err
 	}
 	if !ok {
-		terms = UsualTerms
+		terms = source.UsualTerms
 	}
 	// A mark is asked for where the old pane had one, and on a vehicle.
 	terms.Mark = j.Object.Stamp != "" || j.Object.Vehicle
@@ -152,7 +148,7 @@ func (s *Service) SetTerms(ctx context.Context, _ record.Account, at jobview.Ben
 			return err
 		}
 		if !ok {
-			now = UsualTerms
+			now = source.UsualTerms
 		}
 		if now.Visit != in.Seen.Visit || now.Day != in.Seen.Day {
 			if now.Visit == v.Visit && now.Day == v.Day {

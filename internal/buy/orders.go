@@ -20,7 +20,6 @@ import (
 	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
-	"freshshard/internal/standing"
 	"freshshard/internal/store"
 	"freshshard/internal/typed"
 )
@@ -77,7 +76,7 @@ func looking(j *record.Job, b jobview.Pane) supply.Facts {
 	r := &b.Reckoning
 	return supply.Facts{Part: r.Road.Part && r.Road.ID != "window", Wall: r.Road.ID == "window",
 		Mark:  j.Object.Stamp != "" || j.Object.Vehicle,
-		Faced: slices.Contains(standing.Streaked, r.Material.ID) || strings.HasSuffix(r.Material.ID, "-coated"),
+		Faced: r.Material.Streaked() || strings.HasSuffix(r.Material.ID, "-coated"),
 		Holes: len(r.Fit.Holes) > 0, Curved: b.Pane.Shape.Curved, Glass: !r.Material.Plastic && !r.Material.Other}
 }
 

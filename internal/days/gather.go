@@ -6,10 +6,12 @@ import (
 	"slices"
 	"time"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/cure"
 	"freshshard/core/fault"
 	"freshshard/core/pace"
 	"freshshard/core/schedule"
+	"freshshard/core/usual"
 	"freshshard/internal/hold"
 	"freshshard/internal/record"
 	"freshshard/internal/standing"
@@ -28,6 +30,7 @@ type dayWork struct {
 	slips []schedule.Slip
 	pins  map[string]setPin
 	hold.Weather
+	own    catalogue.Values
 	all    []standing.Job // every open job
 	pace   pace.Pace
 	comes  pace.Arrivals
@@ -57,6 +60,9 @@ type dayStepOf struct {
 	title, takes    string
 }
 
+// rule is a rule of thumb in whole minutes.
+func (w *dayWork) rule(k usual.Key) int { return int(usual.Of(w.own, k)) }
+
 func (w *dayWork) minute(t time.Time) int { return int(t.Sub(w.now).Round(time.Minute).Minutes()) }
 
 func (w *dayWork) at(minute int) time.Time { return w.now.Add(time.Duration(minute) * time.Minute) }
@@ -68,7 +74,10 @@ func (s *Service) gathered(ctx context.Context, what WhatIf, now time.Time) (*da
 	if w.Weather, err = s.Hold.Outdoors(ctx, hold.AirOf(s.Store), now, daysAhead*24); err != nil {
 		return w, nil, err
 	}
-	w.Air = what.colder(w.Air, 1)
+	if w.own, err = s.Store.Shops.Own(ctx); err != nil {
+		return w, nil, err
+	}
+	w.Air = what.colder(w.Air, 1, usual.Of(w.own, usual.FrontDamp))
 	if w.pace, err = s.Learnt(ctx); err != nil {
 		return w, nil, err
 	}
@@ -238,10 +247,6 @@ func (s *Service) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
 	return left, nil
 }
 
-// A bench whose air nobody has read is planned as a workshop that is warmed by day: °C and %.
-// No clock is started by it. Common practice, no source.
-const plannedC, plannedRH = 18.0, 45.0
-
 // hardens is how long a bead of an adhesive takes at the bench from now on, min; its width
 // in mm. What never hardens in such air takes longer than anybody plans.
 type hardens func(adhesive string, width float64) (int, error)
@@ -253,10 +258,14 @@ func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
 	if err != nil {
 		return nil, err
 	}
-	if len(air) == 0 {
-		air = []cure.Air{{At: now, C: plannedC, RH: plannedRH}}
+	own, err := s.Store.Shops.Own(ctx)
+	if err != nil {
+		return nil, err
 	}
-	air = what.colder(air, indoorsShare)
+	if len(air) == 0 { // as a workshop that is warmed by day; no clock is started by it
+		air = []cure.Air{{At: now, C: usual.Of(own, usual.BenchHeat), RH: usual.Of(own, usual.BenchDamp)}}
+	}
+	air = what.colder(air, usual.Of(own, usual.FrontInside)/100, usual.Of(own, usual.FrontDamp))
 	type bead struct {
 		adhesive string
 		width    float64
@@ -320,7 +329,7 @@ func (c *jobChain) pane(p standing.Pane, hardens hardens) (why string, err error
 	if p.WaitsFor != "" && p.WaitsUntil == nil && !p.Finished {
 		return "it waits for " + p.WaitsFor + ", and nobody said until when", nil
 	}
-	for _, o := range standing.InOneGo(p.Open, c.once) {
+	for _, o := range standing.InOneGo(p.Open, c.once, c.rule(usual.OneGo)) {
 		st, takes := c.step(p, o)
 		if last != "" {
 			st.After = append(st.After, schedule.After{Step: last, Wait: wait})

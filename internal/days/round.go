@@ -12,6 +12,7 @@ import (
 	"freshshard/core/round"
 	"freshshard/core/schedule"
 	"freshshard/core/supply"
+	"freshshard/core/usual"
 	"freshshard/internal/record"
 	"freshshard/internal/standing"
 	"freshshard/internal/store"
@@ -84,10 +85,6 @@ type visit struct {
 // oneDay is how much later the last thing of a visit may come than the first, min.
 const oneDay = 8 * 60
 
-// longVisit is how much is done at one place in one go, min: what is left is another
-// visit's. Judgement, no source.
-const longVisit = 5 * 60
-
 // visitOf takes from what is left of a job what can be done in one go: up to the first
 // wait, order or delivery that is far off.
 func (w roundWork) visitOf(j schedule.Job) visit {
@@ -101,7 +98,7 @@ func (w roundWork) visitOf(j schedule.Job) visit {
 			continue
 		}
 		open := slices.ContainsFunc(s.After, func(a schedule.After) bool { return !in[a.Step] || a.Wait > 0 })
-		if open || len(v.steps) > 0 && (s.Not > v.not+oneDay || v.minutes+w.net(s) > longVisit) {
+		if open || len(v.steps) > 0 && (s.Not > v.not+oneDay || v.minutes+w.net(s) > w.rule(usual.Visit)) {
 			continue
 		}
 		in[s.ID] = true

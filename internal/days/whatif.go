@@ -65,9 +65,6 @@ type MoveOne struct {
 	People []int64   `json:"people" minItems:"1" maxItems:"4" doc:"Who does it"`
 }
 
-// indoorsShare is how much of a front's cold is felt at the bench. Judgement, no source.
-const indoorsShare = 0.4
-
 // plain says that nothing is otherwise.
 func (k WhatIf) plain() bool {
 	return len(k.Late)+len(k.Off)+len(k.Hand)+len(k.Urgent)+len(k.Move)+len(k.more)+len(k.promise) == 0 && k.Cold == nil
@@ -160,8 +157,9 @@ func (k WhatIf) later(job int64, at int, said bool) int {
 	return at
 }
 
-// colder is the air with a front in it, a share of it felt.
-func (k WhatIf) colder(air []cure.Air, share float64) []cure.Air {
+// colder is the air with a front in it, a share of it felt. Outdoors, where all of it is, it is as
+// damp as the front, %.
+func (k WhatIf) colder(air []cure.Air, share, damp float64) []cure.Air {
 	if k.Cold == nil {
 		return air
 	}
@@ -170,16 +168,12 @@ func (k WhatIf) colder(air []cure.Air, share float64) []cure.Air {
 		if !out[i].At.Before(k.Cold.From) && out[i].At.Before(to) {
 			out[i].C -= share * k.Cold.K
 			if share == 1 {
-				out[i].RH = max(out[i].RH, frontRH)
+				out[i].RH = max(out[i].RH, damp)
 			}
 		}
 	}
 	return out
 }
-
-// frontRH is the damp of a front, %: nothing is bonded outdoors in it. Judgement, no
-// source.
-const frontRH = 92
 
 // moved are the pins with what is tried laid over them.
 func (k WhatIf) moved(pins []record.DayPin) map[string]setPin {

@@ -2,14 +2,11 @@ package desk
 
 import (
 	"context"
-	"time"
 
+	"freshshard/core/usual"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
-
-// cameBackWithin is how soon something comes back that was not right. Judgement, no source.
-const cameBackWithin = 365 * 24 * time.Hour
 
 // sameObject ties the object of a new job to the one that was here before. What was to be
 // looked at of it is looked at now.
@@ -37,5 +34,11 @@ func (s *Service) hereAgain(ctx context.Context, t *store.Tx, by record.Account,
 	if err := t.Passports.DropReminders(ctx, first, id, by.ID, s.Now()); err != nil {
 		return err
 	}
-	return t.Passports.CameBack(ctx, first, id, s.Now().Add(-cameBackWithin), s.Now())
+	own, err := s.Store.Shops.Own(ctx)
+	if err != nil {
+		return err
+	}
+	// What is here again so soon was not right.
+	soon := s.Now().AddDate(0, 0, -int(usual.Of(own, usual.CameBack)))
+	return t.Passports.CameBack(ctx, first, id, soon, s.Now())
 }

@@ -13,6 +13,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/road"
 	"freshshard/core/setting"
+	"freshshard/core/usual"
 	"freshshard/internal/change"
 	"freshshard/internal/measure"
 	"freshshard/internal/record"
@@ -48,21 +49,6 @@ type TakeIn struct {
 	Like       string          `json:"like,omitempty" doc:"Material of the old pane, as far as known"`
 }
 
-// usualTape is the flat tape that a gasket family starts with until somebody says
-// better, mm. Common practice, no source.
-const usualTape = 3.0
-
-// usualFixings are what is tightened where nobody has counted yet, by the kind of
-// fixing; a ring springs in, and has none. Common practice, no source.
-var usualFixings = map[string]setting.Sides{
-	"bracket": {Top: 2, Bottom: 2}, "bar": {Bottom: 3}, "nut": {Right: 2, Left: 2}, "bolt": {Bottom: 2},
-	"screw": {Top: 2, Right: 2, Bottom: 2, Left: 2},
-}
-
-// peakOver is how far a short peak lies above a steady heat that was typed in,
-// in kelvin. Common practice, no source.
-const peakOver = 60.0
-
 func (in TakeIn) Records(vs catalogue.Values) (record.Customer, record.Object, record.Pane, error) {
 	var c record.Customer
 	var o record.Object
@@ -92,7 +78,7 @@ func (in TakeIn) Records(vs catalogue.Values) (record.Customer, record.Object, r
 	cavity := 0.0
 	switch {
 	case in.Steady != nil:
-		o.Exposure = atSteady(o.Exposure, *in.Steady)
+		o.Exposure = atSteady(o.Exposure, *in.Steady, usual.Of(vs, usual.PeakOver))
 	case in.Stands != "" && in.Stands != exposure.Inner:
 		// What the pane sees is less than what the pack is held against.
 		cavity = o.Exposure.Steady
@@ -111,17 +97,17 @@ func (in TakeIn) Records(vs catalogue.Values) (record.Customer, record.Object, r
 		Like:   in.Like,
 		Stack:  pane.Stack{Cavity: cavity}}}
 	if held.Tightening != "" {
-		p.Sides = usualFixings[held.Fixing]
+		p.Sides = setting.UsualSides[held.Fixing]
 	}
 	if held.Seal == "gasket" {
-		p.Gasket = fit.Gasket{Kind: fit.Flat, Free: usualTape}
+		p.Gasket = fit.Gasket{Kind: fit.Flat, Free: usual.Of(vs, usual.Tape)}
 	}
 	return c, o, p, nil
 }
 
 // atSteady moves an exposure to a steady heat that was read or is known: the
 // peak and the sudden change move with it, the frame stays as far below.
-func atSteady(e exposure.Exposure, steady float64) exposure.Exposure {
+func atSteady(e exposure.Exposure, steady, peakOver float64) exposure.Exposure {
 	d := steady - e.Steady
 	e.Steady = steady
 	e.Short = max(e.Short+d, steady)

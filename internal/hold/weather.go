@@ -6,8 +6,10 @@ import (
 	"io"
 	"time"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/cure"
 	"freshshard/core/fault"
+	"freshshard/core/usual"
 	"freshshard/internal/forecast"
 	"freshshard/internal/instrument"
 	"freshshard/internal/record"
@@ -18,12 +20,17 @@ import (
 type Weather struct {
 	Air []cure.Air
 	wet map[int64]bool // by the hour's Unix time
+	own catalogue.Values
 }
 
 // Outdoors is the weather from a moment on, as the kept forecast says. Where that says
 // nothing the made-up shop has its simulated station; a real one knows nothing of it.
 func (s *Service) Outdoors(ctx context.Context, q AirReader, from time.Time, hours int) (Weather, error) {
-	w := Weather{wet: map[int64]bool{}}
+	own, err := s.Store.Shops.Own(ctx)
+	w := Weather{wet: map[int64]bool{}, own: own}
+	if err != nil {
+		return w, err
+	}
 	from = from.UTC().Truncate(time.Hour)
 	said, err := q.Weather(ctx, from)
 	if !s.MadeUp {
@@ -46,9 +53,10 @@ func (s *Service) Outdoors(ctx context.Context, q AirReader, from time.Time, hou
 	return w, err
 }
 
-// Fit says whether the air of an hour lets a bond be laid outdoors: not under 5 °C, not
-// nearly wet. Common practice, no source.
-func (w Weather) Fit(a cure.Air) bool { return a.C >= 5 && a.RH <= 85 && !w.wet[a.At.Unix()] }
+// Fit says whether the air of an hour lets a bond be laid outdoors: not too cold, not nearly wet.
+func (w Weather) Fit(a cure.Air) bool {
+	return a.C >= usual.Of(w.own, usual.OutdoorsFrom) && a.RH <= usual.Of(w.own, usual.OutdoorsDamp) && !w.wet[a.At.Unix()]
+}
 
 // forecastFrom is how far off a forecast may begin.
 const forecastFrom = 7 * 24 * time.Hour

@@ -5,20 +5,14 @@ import (
 
 	"freshshard/core/reading"
 	"freshshard/core/setting"
-)
-
-// How wide a bead of 8 × 12 mm is pressed, and one that only keeps a light from moving,
-// mm. Common practice, no source.
-const (
-	LayWidth  = 12.0
-	ThinWidth = 6.0
+	"freshshard/core/usual"
 )
 
 // Pressed is how wide the bead of a pane is pressed, mm: no wider than its flange allows.
 func (b Pane) Pressed() float64 {
-	width := LayWidth
+	width := usual.Of(b.own, usual.BeadPressed)
 	if b.Pane.Family == "glued-beads" || b.Pane.Family == "ring-port" {
-		width = ThinWidth
+		width = usual.Of(b.own, usual.ThinPressed)
 	}
 	if land, ok := b.Land(); ok && land > setting.BeadClear {
 		width = math.Min(width, land-setting.BeadClear)

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"freshshard/core/ask"
+	"freshshard/core/catalogue"
 	"freshshard/core/drawing"
 	"freshshard/core/family"
 	"freshshard/core/fault"
@@ -128,6 +129,7 @@ type Pane struct {
 	Done      map[string]bool
 	left      int
 
+	own       catalogue.Values
 	untouched bool // nothing was noted on the pane itself
 	Standing  plan.Standing
 	Stops     []prove.Stop
@@ -260,7 +262,7 @@ func (s *Reader) waits(j *record.Job, benches []Pane, on int) []plan.Wait {
 }
 
 func PaneOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep depth) Pane {
-	b := Pane{Pane: together(j, p), Done: map[string]bool{}, untouched: untouched(p)}
+	b := Pane{Pane: together(j, p), Done: map[string]bool{}, own: j.Own, untouched: untouched(p)}
 	if was != nil {
 		b.Reckoning = was.Of(p.Number)
 	} else {

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/core/usual"
 	"freshshard/internal/bench"
 	"freshshard/internal/bill"
 	"freshshard/internal/days"
@@ -178,18 +179,19 @@ func TestHardens(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
+	thin, wide := usual.Of(nil, usual.ThinPressed), usual.Of(nil, usual.BeadPressed)
 	took := map[float64]int{}
-	for _, width := range []float64{jobview.ThinWidth, jobview.LayWidth, jobview.ThinWidth} {
+	for _, width := range []float64{thin, wide, thin} {
 		m, err := h("neutral-silicone", width)
 		if err != nil || m <= 0 || took[width] > 0 && took[width] != m {
 			t.Fatalf("%g mm: %d min, %v", width, m, err)
 		}
 		took[width] = m
 	}
-	if took[jobview.ThinWidth] >= took[jobview.LayWidth] {
+	if took[thin] >= took[wide] {
 		t.Errorf("%v: a wide bead dries sooner", took)
 	}
-	if _, err := h("jam", jobview.LayWidth); err == nil {
+	if _, err := h("jam", 12); err == nil {
 		t.Error("jam was taken for an adhesive")
 	}
 }

@@ -32,12 +32,12 @@ func TestOffers(t *testing.T) {
 		t.Errorf("%v", f)
 	}
 	o, err := s.Buy.Offers(ctx, at)
-	if err != nil || len(o.Offers) != 2 || o.Offers[0].Who != "the cutter" || o.Terms.Visit != buy.UsualTerms.Visit ||
+	if err != nil || len(o.Offers) != 2 || o.Offers[0].Who != "the cutter" || o.Terms.Visit != source.UsualTerms.Visit ||
 		len(o.Usuals) != 6 {
 		t.Fatalf("%+v, %v", o, err)
 	}
 	if err := s.Buy.SetTerms(ctx, tor, at,
-		buy.NewTerms{Terms: source.Terms{Visit: 9000}, Seen: buy.UsualTerms}); err != nil {
+		buy.NewTerms{Terms: source.Terms{Visit: 9000}, Seen: source.UsualTerms}); err != nil {
 		t.Fatal(err)
 	}
 	if f := fault.Of(s.Buy.SetTerms(ctx, tor, at, buy.NewTerms{Terms: source.Terms{Visit: -1}})); f == nil ||

@@ -39,14 +39,14 @@ func TestNobodyIsOverwrittenFromAnOlderScreen(t *testing.T) {
 
 	at := jobview.First(id)
 	mine := source.Terms{Visit: 9000, Day: 100}
-	if err := s.Buy.SetTerms(ctx, mira, at, buy.NewTerms{Terms: mine, Seen: buy.UsualTerms}); err != nil {
+	if err := s.Buy.SetTerms(ctx, mira, at, buy.NewTerms{Terms: mine, Seen: source.UsualTerms}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Buy.SetTerms(ctx, mira, at, buy.NewTerms{Terms: mine, Seen: buy.UsualTerms}); err != nil {
+	if err := s.Buy.SetTerms(ctx, mira, at, buy.NewTerms{Terms: mine, Seen: source.UsualTerms}); err != nil {
 		t.Errorf("a retry: %v", err)
 	}
 	if err := s.Buy.SetTerms(ctx, tor, at,
-		buy.NewTerms{Terms: source.Terms{Visit: 1}, Seen: buy.UsualTerms}); !errors.As(err, &conflict) ||
+		buy.NewTerms{Terms: source.Terms{Visit: 1}, Seen: source.UsualTerms}); !errors.As(err, &conflict) ||
 		!strings.Contains(conflict.Says, "90.00") {
 		t.Errorf("terms over others: %v", err)
 	}

@@ -92,15 +92,11 @@ func usualDays(part bool) int {
 	return source.Usuals[i].Days
 }
 
-// goes is how long somebody stays at one thing in the plan of days, min. Judgement, no
-// source.
-const goes = 90
-
 // InOneGo puts steps together that one goes on with: nothing is waited for between them,
-// they take the same hands, and it is not too long. Where one piece ends and the next
+// they take the same hands, and it is not longer than most minutes. Where one piece ends and the next
 // begins does not shift while the work goes on; a piece is known by its last step. What is
 // done once for the object is left out where it stood before.
-func InOneGo(work []Step, once map[string]bool) []Step {
+func InOneGo(work []Step, once map[string]bool, most int) []Step {
 	type piece struct {
 		Step
 		whole int // min, with what of it is done
@@ -114,7 +110,7 @@ func InOneGo(work []Step, once map[string]bool) []Step {
 			once[o.Key] = true
 		}
 		n := len(all)
-		if n == 0 || o.parts(all[n-1].Step) || all[n-1].whole+o.Minutes > goes {
+		if n == 0 || o.parts(all[n-1].Step) || all[n-1].whole+o.Minutes > most {
 			all = append(all, piece{})
 			n++
 		}

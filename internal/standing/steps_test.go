@@ -27,21 +27,21 @@ func TestInOneGo(t *testing.T) {
 		{"an order", step("a", 5), Step{Key: "b", Minutes: 5, People: 1, Station: "source"}, 2},
 		{"what only some may", step("a", 5), Step{Key: "b", Minutes: 5, People: 1, Needs: "gas"}, 2},
 	} {
-		got := InOneGo([]Step{c.a, c.b}, map[string]bool{})
+		got := InOneGo([]Step{c.a, c.b}, map[string]bool{}, 90)
 		if len(got) != c.n || c.n == 1 && got[0].Minutes != c.a.Minutes+c.b.Minutes {
 			t.Errorf("%s: %+v", c.name, got)
 		}
 	}
 	// A piece keeps its place and its name while the work goes on.
 	half := InOneGo([]Step{{Key: "a", Minutes: 60, People: 1, done: true}, step("b", 30), step("c", 30)},
-		map[string]bool{})
+		map[string]bool{}, 90)
 	if len(half) != 2 || half[0].Key != "b" || half[0].Minutes != 30 || half[1].Key != "c" {
 		t.Errorf("half done: %+v", half)
 	}
 	once := map[string]bool{}
 	a := step("a", 5)
 	a.once = true
-	if len(InOneGo([]Step{a}, once)) != 1 || len(InOneGo([]Step{a}, once)) != 0 {
+	if len(InOneGo([]Step{a}, once, 90)) != 1 || len(InOneGo([]Step{a}, once, 90)) != 0 {
 		t.Error("what is done once is done once")
 	}
 }

@@ -43,10 +43,6 @@ type Blank struct {
 	Scores  []outline.Score `json:"scores" doc:"What is scored beside the outline"`
 }
 
-// Streaked are glasses whose pattern or wire fixes which way a pane lies. Common
-// practice, no source.
-var Streaked = []string{"cast", "wired"}
-
 // elsewhere are cutters outside the house.
 var elsewhere = []fit.Cutter{fit.ShopCut, fit.Toughened}
 
@@ -80,7 +76,7 @@ func toCut(b jobview.Pane, unit length.Unit) *ToCut {
 	}
 	box := p.Box()
 	c.W, c.H = upToTenth(box.Width()), upToTenth(box.Height())
-	c.Shaped, c.Turn = r.Fit.Form != "rectangle", !slices.Contains(Streaked, r.Material.ID)
+	c.Shaped, c.Turn = r.Fit.Form != "rectangle", !r.Material.Streaked()
 	c.Size = fmt.Sprintf("%s × %s %s", show(box.Width()), show(box.Height()), unit)
 	if c.Shaped && r.Material.Cut == "hand" {
 		margin := cutting.LeastStrip(r.Thickness)

@@ -10,6 +10,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/fit"
 	"freshshard/core/length"
+	"freshshard/core/usual"
 	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
@@ -181,6 +182,10 @@ func (s *Service) rack(ctx context.Context, t *store.Tx, by record.Account, p *r
 	if err != nil {
 		return err
 	}
+	own, err := t.Shops.Own(ctx)
+	if err != nil {
+		return err
+	}
 	from, err := t.Stocks.StockItem(ctx, item)
 	if err != nil {
 		return err
@@ -190,7 +195,7 @@ func (s *Service) rack(ctx context.Context, t *store.Tx, by record.Account, p *r
 		Unit: "pc", Quantity: 1, Cents: int64(float64(from.Cents) * worth), Place: "rack", Lot: from.Lot}
 	if d.Tubes {
 		v.Kind, v.W, v.H, v.Place = record.TubeStock, from.W, h.Node.W, from.Place
-		if h.Node.W < keepTube {
+		if h.Node.W < usual.Of(own, usual.TubeKept) {
 			return nil
 		}
 	}

@@ -4,7 +4,9 @@ import (
 	"fmt"
 	"math"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/pane"
+	"freshshard/core/usual"
 	"freshshard/internal/record"
 	"freshshard/internal/standing"
 )
@@ -21,17 +23,13 @@ func (g CutGroup) Glass() Glass { return Glass{g.Material, g.Thickness, g.Outsid
 
 func glassOf(c standing.ToCut) Glass { return Glass{c.Material, c.Thickness, c.Outside} }
 
-// outsideNear is how near a tube's outside must come to what was read off the old one, mm.
-// Common practice, no source.
-const outsideNear = 0.2
-
 // CutFrom says whether something in the stores is what the glass is cut from.
-func (g Glass) CutFrom(v record.StockItem) bool {
+func (g Glass) CutFrom(own catalogue.Values, v record.StockItem) bool {
 	if v.Material != g.Material || v.Thickness != g.Thickness || v.Quantity < 1 {
 		return false
 	}
 	if g.Outside > 0 {
-		return v.Kind == record.TubeStock && math.Abs(v.W-g.Outside) <= outsideNear+1e-9
+		return v.Kind == record.TubeStock && math.Abs(v.W-g.Outside) <= usual.Of(own, usual.TubeNear)+1e-9
 	}
 	return v.Kind == record.SheetStock || v.Kind == record.OffcutStock
 }

@@ -9,10 +9,12 @@ import (
 	"strings"
 	"time"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/cutting"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/pane"
+	"freshshard/core/usual"
 	"freshshard/core/working"
 	"freshshard/internal/record"
 	"freshshard/internal/standing"
@@ -73,20 +75,12 @@ type NextCut struct {
 	Rest   int          `json:"rest" doc:"Panes in what is left behind it"`
 }
 
-// What the shop's rules are. Common practice, no source.
-const (
-	keepSide  = 200.0 // both sides of an offcut that is worth its place, mm
-	keepTube  = 150.0 // a length of tube that is worth its place, mm
-	tubeDress = 2.0   // what grinding or fire-polishing both ends of a tube takes, mm
-	sawKerf   = 3.0   // of a circular blade for plastics, mm
-	edgeTrim  = 15.0  // off the edges of a new sheet, mm
-)
-
-func rulesFor(m pane.Material, thickness float64) cutting.Rules {
+func rulesFor(own catalogue.Values, m pane.Material, thickness float64) cutting.Rules {
+	keep := usual.Of(own, usual.OffcutSide)
 	if m.Cut == "saw" {
-		return cutting.Rules{Saw: true, Kerf: sawKerf, Keep: keepSide}
+		return cutting.Rules{Saw: true, Kerf: usual.Of(own, usual.SawKerf), Keep: keep}
 	}
-	return cutting.Rules{Least: cutting.LeastStrip(thickness), Keep: keepSide}
+	return cutting.Rules{Least: cutting.LeastStrip(thickness), Keep: keep}
 }
 
 // CutRoom lists what waits, the soonest promised first, with the open plans.
@@ -108,10 +102,14 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 	if err != nil {
 		return out, err
 	}
+	own, err := s.Store.Shops.Own(ctx)
+	if err != nil {
+		return out, err
+	}
 	at := func(glass Glass) *CutGroup {
 		i := slices.IndexFunc(out.Groups, func(g CutGroup) bool { return g.Glass() == glass })
 		if i < 0 {
-			out.Groups = append(out.Groups, groupOf(glass, stock, s.Stored))
+			out.Groups = append(out.Groups, groupOf(own, glass, stock, s.Stored))
 			i = len(out.Groups) - 1
 		}
 		return &out.Groups[i]
@@ -141,14 +139,15 @@ func (s *Service) CutRoom(ctx context.Context) (CutRoom, error) {
 }
 
 // groupOf is a glass of the cut room with what there is of it, as stored shows it.
-func groupOf(glass Glass, stock []record.StockItem, stored func(record.StockItem) Stored) CutGroup {
+func groupOf(own catalogue.Values, glass Glass, stock []record.StockItem,
+	stored func(record.StockItem) Stored) CutGroup {
 	g := CutGroup{Material: glass.Material, Thickness: glass.Thickness, Outside: glass.Outside, Called: glass.called(),
 		Panes: []standing.ToCut{}, Stock: []Stored{}}
 	if m, err := pane.Book.ByID(glass.Material); err == nil {
 		g.Saw = m.Cut == "saw"
 	}
 	for _, v := range stock {
-		if glass.CutFrom(v) {
+		if glass.CutFrom(own, v) {
 			g.Stock = append(g.Stock, stored(v))
 		}
 	}
@@ -276,7 +275,11 @@ func (s *Service) PlanCuts(ctx context.Context, by record.Account, glass Glass, 
 	if err != nil {
 		return err
 	}
-	stock = slices.DeleteFunc(stock, func(v record.StockItem) bool { return !glass.CutFrom(v) })
+	own, err := s.Store.Shops.Own(ctx)
+	if err != nil {
+		return err
+	}
+	stock = slices.DeleteFunc(stock, func(v record.StockItem) bool { return !glass.CutFrom(own, v) })
 	doc := CutDoc{Made: []cutting.Mark{}, Panes: map[string]standing.ToCut{}, Stocks: map[string]string{},
 		Tubes: glass.Outside > 0}
 	for _, v := range stock {
@@ -294,9 +297,9 @@ func (s *Service) PlanCuts(ctx context.Context, by record.Account, glass Glass, 
 		return fault.New("stock", "there is no sheet and no offcut of "+glass.called(),
 			"take one into the stores, or order the pane")
 	case doc.Tubes:
-		err = doc.planTubes(ctx, m, glass, waiting, stock, pins)
+		err = doc.planTubes(ctx, own, m, glass, waiting, stock, pins)
 	default:
-		err = doc.planSheets(ctx, m, glass, waiting, stock, pins)
+		err = doc.planSheets(ctx, own, m, glass, waiting, stock, pins)
 	}
 	if err != nil {
 		return err
@@ -308,9 +311,11 @@ func (s *Service) PlanCuts(ctx context.Context, by record.Account, glass Glass, 
 }
 
 // planSheets fills the plan of panes from sheets and offcuts.
-func (d *CutDoc) planSheets(ctx context.Context, m pane.Material, glass Glass, waiting []standing.ToCut,
+func (d *CutDoc) planSheets(ctx context.Context, own catalogue.Values, m pane.Material, glass Glass,
+	waiting []standing.ToCut,
 	stock []record.StockItem, pins []Pin) error {
-	d.Task.Rules = rulesFor(m, glass.Thickness)
+	d.Task.Rules = rulesFor(own, m, glass.Thickness)
+	edgeTrim := usual.Of(own, usual.EdgeTrim)
 	for _, v := range stock {
 		st := cutting.Stock{ID: strconv.FormatInt(v.ID, 10), W: v.W, H: v.H, Count: int(v.Quantity),
 			Cost: float64(v.Cents) / 100, Offcut: v.Kind == record.OffcutStock}

@@ -5,23 +5,26 @@ import (
 	"fmt"
 	"strconv"
 
+	"freshshard/core/catalogue"
 	"freshshard/core/cutting"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/pane"
+	"freshshard/core/usual"
 	"freshshard/internal/record"
 	"freshshard/internal/standing"
 )
 
 // planTubes fills the plan of tubes: the fewest bars, each cut across from its left end.
-func (d *CutDoc) planTubes(ctx context.Context, m pane.Material, glass Glass, waiting []standing.ToCut,
+func (d *CutDoc) planTubes(ctx context.Context, own catalogue.Values, m pane.Material, glass Glass,
+	waiting []standing.ToCut,
 	stock []record.StockItem, pins []Pin) error {
 	if len(pins) > 0 {
 		return fault.New("pins", "tubes are not pinned: any of a length is as good as another", "plan without")
 	}
-	task := cutting.BarTask{Keep: keepTube}
-	if task.Dress = tubeDress; m.Cut == "saw" {
-		task.Kerf, task.Dress = sawKerf, 0
+	task := cutting.BarTask{Keep: usual.Of(own, usual.TubeKept), Dress: usual.Of(own, usual.TubeDress)}
+	if m.Cut == "saw" {
+		task.Kerf, task.Dress = usual.Of(own, usual.SawKerf), 0
 	}
 	for _, v := range stock {
 		task.Bars = append(task.Bars, cutting.Bar{ID: strconv.FormatInt(v.ID, 10), Length: v.H, Count: int(v.Quantity),

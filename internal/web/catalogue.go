@@ -22,6 +22,7 @@ import (
 	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/core/stocksize"
+	"freshshard/core/usual"
 	"freshshard/core/witness"
 	"freshshard/internal/reply"
 )
@@ -45,6 +46,7 @@ type Catalogue struct {
 	Witnesses   []witness.Kind               `json:"witnesses" doc:"What speaks for a size, and how it usually lies"`
 	Stock       []stocksize.Size             `json:"stock" doc:"Sizes in which panes are sold ready cut"`
 	Screws      []setting.Screw              `json:"screws" doc:"Threads that hold panes"`
+	Usual       []usual.Group                `json:"usual" doc:"Rules of thumb that the trade goes by"`
 	Own         catalogue.Values             `json:"own" doc:"The shop's own values, laid over the book's above"`
 	Fields      map[string][]catalogue.Field `json:"fields" doc:"Values that a shop may lay over, by kind"`
 }
@@ -73,6 +75,6 @@ func catalogueRoutes(v *Server, api huma.API) {
 			frame.Book.Laid(vs),
 			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),
 			diagnose.Questions(), diagnose.Clues(), fit.Cutters.Laid(vs), road.All(), witness.Book.All(),
-			stocksize.Listed(vs), setting.Screws, vs, book.Fields()}}, nil
+			stocksize.Listed(vs), setting.Screws, usual.Book.Laid(vs), vs, book.Fields()}}, nil
 	})
 }

@@ -12,7 +12,7 @@ import (
 
 // OwnAt names one value of the book.
 type OwnAt struct {
-	Kind string `path:"kind" enum:"material,family,frame,exposure,cutter,stock,touch"`
+	Kind string `path:"kind" enum:"material,family,frame,exposure,cutter,stock,touch,usual"`
 	ID   string `path:"id" maxLength:"60"`
 	Item string `path:"item" maxLength:"40"`
 }

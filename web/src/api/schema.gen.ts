@@ -2955,7 +2955,7 @@ export interface components {
             /** @description Which of its values */
             item: string;
             /** @enum {string} */
-            kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch";
+            kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch" | "usual";
             /** @description The data sheet, or who says so */
             sheet: string;
             /** Format: double */
@@ -8092,6 +8092,22 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        UsualGroup: {
+            id: string;
+            name: string;
+            rows: components["schemas"]["UsualRow"][];
+        };
+        UsualRow: {
+            item: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            /** @description In words that the number ends: an offcut is kept from */
+            name: string;
+            unit: string;
+            value: components["schemas"]["ValueValue"];
+        };
         ValueFrom: {
             /** Format: date-time */
             at?: string;
@@ -8159,6 +8175,8 @@ export interface components {
             shapes: components["schemas"]["OutlineKind"][];
             /** @description Sizes in which panes are sold ready cut */
             stock: components["schemas"]["StocksizeSize"][];
+            /** @description Rules of thumb that the trade goes by */
+            usual: components["schemas"]["UsualGroup"][];
             /** @description What speaks for a size, and how it usually lies */
             witnesses: components["schemas"]["WitnessKind"][];
         };
@@ -8599,7 +8617,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch";
+                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch" | "usual";
                 id: string;
                 item: string;
             };
@@ -8638,7 +8656,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch";
+                kind: "material" | "family" | "frame" | "exposure" | "cutter" | "stock" | "touch" | "usual";
                 id: string;
                 item: string;
             };

@@ -10,6 +10,7 @@ import { HeatPage } from "./HeatPage";
 import { MaterialPage } from "./MaterialPage";
 import { StockPage } from "./StockPage";
 import { TouchPage } from "./TouchPage";
+import { UsualPage } from "./UsualPage";
 
 const pages: {
 	key: string;
@@ -21,6 +22,7 @@ const pages: {
 	{ key: "touch", name: "What touches what", Show: TouchPage },
 	{ key: "heat", name: "Heat, frames, cutters", Show: HeatPage },
 	{ key: "stock", name: "Stock sizes", Show: StockPage },
+	{ key: "usual", name: "Rules of thumb", Show: UsualPage },
 	{ key: "cautions", name: "Cautions", Show: CautionPage },
 ];
 
