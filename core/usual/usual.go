@@ -50,7 +50,7 @@ type Group struct {
 // Row is one rule of thumb, with the bounds that nothing real lies outside of.
 type Row struct {
 	Item  Key         `json:"item"`
-	Name  string      `json:"name" doc:"In words that the number ends: an offcut is kept from"`
+	Name  string      `json:"name"`
 	Unit  string      `json:"unit"`
 	Value value.Value `json:"value"`
 	Least float64     `json:"least"`
