@@ -340,7 +340,7 @@ func (s *Service) Write(ctx context.Context, by record.Account, key string, job 
 	if err != nil {
 		return err
 	}
-	lock := func(t *store.Tx) error { return t.Bills.LockNumbers(ctx) }
+	lock := func(t *store.Tx) error { return t.Shops.LockShop(ctx) }
 	_, err = s.CreateBehind(ctx, by, key, "bill", request, lock, func(t *store.Tx) (int64, error) {
 		had, err := t.Bills.OfJob(ctx, job)
 		if err != nil {

@@ -97,6 +97,9 @@ type signing struct {
 func (s *Service) sign(ctx context.Context, t *store.Tx, by record.Account, in signing) (int64, error) {
 	j, v, shop, override, job := in.job, in.view, in.shop, in.override, in.job.ID
 	k := record.Ticket{By: by.Name, At: s.Now(), Override: override}
+	if err := t.Shops.LockShop(ctx); err != nil {
+		return 0, err
+	}
 	var err error
 	if k.Number, err = t.Panes.AddTicket(ctx, job, by.ID, k.At, override); err != nil {
 		return 0, err

@@ -16,6 +16,7 @@ import (
 	"freshshard/internal/record"
 	"freshshard/internal/records"
 	"freshshard/internal/standing"
+	"freshshard/internal/store"
 	"freshshard/internal/today"
 )
 
@@ -353,5 +354,31 @@ func TestTodayKeepsWhatHasNotChanged(t *testing.T) {
 	s.Now = func() time.Time { return now.Add(21 * time.Hour) }
 	if !first().Late {
 		t.Error("its time has passed, and it is not late")
+	}
+}
+
+// A signature that comes to nothing takes no number: tickets are numbered without holes.
+func TestTicketsHaveNoHoles(t *testing.T) {
+	s, mira, tor := open(t)
+	first := view1(t, s, finished(t, s, mira, tor)).Job.Ticket.Number
+	broken := errors.New("the power went")
+	err := s.Store.Write(ctx, func(tx *store.Tx) error {
+		job, err := s.Desk.TakeIn(ctx, tor, "", stove())
+		if err != nil {
+			return err
+		}
+		if err := tx.Shops.LockShop(ctx); err != nil {
+			return err
+		}
+		if _, err := tx.Panes.AddTicket(ctx, job, mira.ID, s.Now(), ""); err != nil {
+			return err
+		}
+		return broken
+	})
+	if !errors.Is(err, broken) {
+		t.Fatal(err)
+	}
+	if n := view1(t, s, finished(t, s, mira, tor)).Job.Ticket.Number; n != first+1 {
+		t.Errorf("ticket %d follows ticket %d", n, first)
 	}
 }

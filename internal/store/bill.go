@@ -107,12 +107,6 @@ func (s Bills) Ledger(ctx context.Context, from, to time.Time) ([]record.Bill, e
 		billColumns+" WHERE b.kind <> 'quote' AND b.at >= ? AND b.at < ? ORDER BY b.at, b.id", from, to)
 }
 
-// LockNumbers makes writers of numbered papers wait for each other.
-func (t BillsTx) LockNumbers(ctx context.Context) error {
-	var id int64
-	return t.Tx.QueryRowContext(ctx, "SELECT id FROM shop WHERE id = 1 FOR UPDATE").Scan(&id)
-}
-
 // AddBill writes a paper under the next number of its kind.
 func (t BillsTx) AddBill(ctx context.Context, v record.Bill, by int64) (int64, error) {
 	if err := t.Tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(number), 0) + 1 FROM bill WHERE kind = ?",

@@ -167,9 +167,9 @@ func (s Jobs) CountOpen(ctx context.Context) (int, error) {
 	return n, err
 }
 
-// LastTicket is the number of the newest ticket, 0 for none.
+// LastTicket is the highest number of a ticket, 0 for none.
 func (s Jobs) LastTicket(ctx context.Context) (n int64, err error) {
-	err = s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(id), 0) FROM ticket").Scan(&n)
+	err = s.db.QueryRowContext(ctx, "SELECT COALESCE(MAX(number), 0) FROM ticket").Scan(&n)
 	return n, err
 }
 

@@ -27,7 +27,7 @@ const indexJob = `REPLACE INTO job_words (job_id, words) SELECT j.id, LEFT(CONCA
   (SELECT GROUP_CONCAT(CONCAT(b.kind, ' ', b.number) SEPARATOR ' ') FROM bill b WHERE b.job_id = j.id),
   (SELECT GROUP_CONCAT(CONCAT_WS(' ', f.material, f.seal, f.size, f.adhesive, f.cause) SEPARATOR ' ') FROM fitted f
   WHERE f.job_id = j.id),
-  (SELECT CONCAT('ticket ', k.id) FROM ticket k WHERE k.job_id = j.id)), 15000)
+  (SELECT CONCAT('ticket ', k.number) FROM ticket k WHERE k.job_id = j.id)), 15000)
 FROM job j JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id WHERE j.id = ?`
 
 // IndexJob writes the words by which a job is found.

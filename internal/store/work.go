@@ -108,7 +108,7 @@ FROM taken_on t JOIN account a ON a.id = t.taken_by WHERE t.pane_id IN (`+in+`) 
 }
 
 func tickets(ctx context.Context, db database.Querier, in string, args []any, jobs map[int64]*record.Job) error {
-	return database.Fill(ctx, db, `SELECT t.job_id, t.id, a.name, t.signed_at, t.override_reason, t.document, t.seal
+	return database.Fill(ctx, db, `SELECT t.job_id, t.number, a.name, t.signed_at, t.override_reason, t.document, t.seal
 FROM ticket t JOIN account a ON a.id = t.signed_by WHERE t.job_id IN (`+in+`)`, args, jobs,
 		func(scan func(...any) error) (func(*record.Job), error) {
 			var v record.Ticket
@@ -220,17 +220,22 @@ func (t PanesTx) ClearTaken(ctx context.Context, pane int64, item string) error 
 	return t.Run(ctx, "DELETE FROM taken_on WHERE pane_id = ? AND item = ?", pane, item)
 }
 
-// AddTicket signs a job off; its number is the next one.
+// AddTicket signs a job off and returns its number, the next one. The caller holds the numbers of
+// the shop (LockShop).
 func (t PanesTx) AddTicket(ctx context.Context, job int64, by int64, at time.Time, override string) (int64, error) {
 	if err := t.Run(ctx, "UPDATE job SET state = 'signed' WHERE id = ?", job); err != nil {
 		return 0, err
 	}
-	return t.Insert(ctx,
-		"INSERT INTO ticket (job_id, signed_by, signed_at, override_reason, document, seal) VALUES (?, ?, ?, ?, '', '')", job,
-		by, at, override)
+	var n int64
+	if err := t.Tx.QueryRowContext(ctx, "SELECT COALESCE(MAX(number), 0) + 1 FROM ticket").Scan(&n); err != nil {
+		return 0, err
+	}
+	return n, t.Run(ctx,
+		"INSERT INTO ticket (number, job_id, signed_by, signed_at, override_reason, document, seal) "+
+			"VALUES (?, ?, ?, ?, ?, '', '')", n, job, by, at, override)
 }
 
-// SealTicket fixes what a ticket holds, under its seal.
-func (t PanesTx) SealTicket(ctx context.Context, id int64, document string, seal []byte) error {
-	return t.Run(ctx, "UPDATE ticket SET document = ?, seal = ? WHERE id = ?", document, seal, id)
+// SealTicket fixes what a ticket of a number holds, under its seal.
+func (t PanesTx) SealTicket(ctx context.Context, number int64, document string, seal []byte) error {
+	return t.Run(ctx, "UPDATE ticket SET document = ?, seal = ? WHERE number = ?", document, seal, number)
 }
