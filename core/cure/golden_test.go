@@ -27,7 +27,7 @@ func TestClocksAreAsLookedAt(t *testing.T) {
 			C: 16, RH: 45},
 			{At: since.Add(30 * time.Hour), C: 24, RH: 40}}}
 	for _, a := range Book.All() {
-		for _, air := range []string{"warm", "cold", "dry", "turns"} {
+		for _, air := range []string{"warm", "turns"} {
 			for _, bond := range []Bond{{Width: 6, Edges: 2}, {Width: 20, Edges: 1}, {Width: 12, Edges: 2, Depth24: 4.5}} {
 				bond.Adhesive, bond.Since = a.ID, since
 				if air != "turns" && bond.Width == 20 || air == "dry" && bond.Width == 12 {

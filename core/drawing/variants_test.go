@@ -3,6 +3,8 @@ package drawing
 import (
 	"context"
 	"fmt"
+	"math"
+	"slices"
 	"strings"
 	"testing"
 
@@ -75,7 +77,23 @@ func TestVariantsAreAsLookedAt(t *testing.T) {
 	}
 	holed.Outer, holed.Holes = path, []outline.Path{hole.Moved(90, 60), hole.Moved(9, 180)}
 	b := &strings.Builder{}
+	// These are told; the others are held against what holds for every picture.
+	told := []string{"two holes, read", "a mark, and half a flange", "leans, raked true", "pane 1 of a pack",
+		"drawn, with holes, ±4"}
 	say := func(name string, s Scene) {
+		all := []Drawing{Table(s), Section(s)}
+		if o := Ordered(s); o != nil {
+			all = append(all, *o)
+		}
+		if l := Lifted(s); l != nil {
+			all = append(all, *l)
+		}
+		for _, d := range all {
+			holdsTogether(t, name, d)
+		}
+		if !slices.Contains(told, name) {
+			return
+		}
 		fmt.Fprintf(b, "# %s\n%s%s", name, lines(Table(s)), lines(Section(s)))
 		if o := Ordered(s); o != nil {
 			b.WriteString(lines(*o))
@@ -154,6 +172,27 @@ func TestVariantsAreAsLookedAt(t *testing.T) {
 	golden.Check(t, "variants", b.String())
 }
 
+// holdsTogether holds a picture against what is so of every one: its points are numbers, lie in its
+// box, and no two things that can be pointed at have one name.
+func holdsTogether(t *testing.T, name string, d Drawing) {
+	t.Helper()
+	seen := map[string]bool{}
+	for _, i := range d.Items {
+		for _, p := range i.Points {
+			if math.IsNaN(p.X+p.Y) || math.IsInf(p.X+p.Y, 0) {
+				t.Errorf("%s, %s: %s has no place: %v", name, d.Name, i.ID, p)
+			}
+			if i.Radius == 0 && (p.X < d.Box.Min.X-1e-6 || p.X > d.Box.Max.X+1e-6 || p.Y < d.Box.Min.Y-1e-6 || p.Y > d.Box.Max.Y+1e-6) { // the middle of an arc may
+				t.Errorf("%s, %s: %s lies outside at %v", name, d.Name, i.ID, p)
+			}
+		}
+		if i.ID != "" && i.Label != "" && seen[i.ID] {
+			t.Errorf("%s, %s: %s stands twice", name, d.Name, i.ID)
+		}
+		seen[i.ID] = seen[i.ID] || i.Label != ""
+	}
+}
+
 // Sheets with their cuts and names, an outline with its inset and holes, an object with its
 // panes.
 func TestPlansAndOutlinesAreAsLookedAt(t *testing.T) {
@@ -176,8 +215,9 @@ func TestPlansAndOutlinesAreAsLookedAt(t *testing.T) {
 	}
 	b.WriteString(lines(CutPlan(&p, map[string]string{"a": "Wheelhouse"})))
 	for _, f := range family.Book.All() {
-		for _, thick := range []float64{3, 10} {
-			b.WriteString(lines(Edge(f, thick)))
+		b.WriteString(lines(Edge(f, 4)))
+		for _, thick := range []float64{3, 10, 25} {
+			holdsTogether(t, f.ID, Edge(f, thick))
 		}
 	}
 	hole, err := outline.Circle(30)
@@ -201,8 +241,9 @@ func TestPlansAndOutlinesAreAsLookedAt(t *testing.T) {
 		at := path.Box()
 		o := outline.Outline{Outer: path,
 			Holes: []outline.Path{hole.Moved((at.Min.X+at.Max.X)/2, (at.Min.Y+2*at.Max.Y)/3)}}
-		b.WriteString(lines(OfOutline(o, inset)))
-		b.WriteString(lines(OfOutline(o, nil)))
+		for _, d := range []Drawing{OfOutline(o, inset), OfOutline(o, nil)} {
+			holdsTogether(t, k.ID, d)
+		}
 	}
 	for _, l := range []Layout{{Across: 1, Down: 1}, {Across: 3, Down: 2}, {Across: 4, Behind: true}, {Across: 1,
 		Behind: true}} {

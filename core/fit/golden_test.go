@@ -74,7 +74,12 @@ func told(t *testing.T, r Result, inputs bool) string {
 	return b.String()
 }
 
-// Each way of holding by what is different about it: all that a person reads.
+// varied are ways of holding of which each change is told: a covered pane, a bedded one, a bonded
+// one, a window in its frame, a tube.
+var varied = []string{"clip-heat", "putty-points", "bonded-fixed", "clamp-ring", "gauge-tube"}
+
+// Each way of holding as it is read, and some by what is different about them: all that a person
+// reads.
 func TestSizesAreAsLookedAt(t *testing.T) {
 	for _, f := range family.Book.All() {
 		b, base := &strings.Builder{}, map[string]bool{}
@@ -149,6 +154,9 @@ func TestSizesAreAsLookedAt(t *testing.T) {
 				}
 			}},
 		} {
+			if c.name != "as read" && !slices.Contains(varied, f.ID) {
+				continue
+			}
 			texts := map[reading.Place]string{}
 			for _, w := range reading.Walk(f.Sizing, reading.Shape{}) {
 				if s, ok := golden.Readings[string(w.Place)]; ok {

@@ -208,7 +208,7 @@ func TestOwnBand(t *testing.T) {
 	}{
 		{catalogue.Value{ID: "shop", Item: "thick", V: 0.4}, ""}, {catalogue.Value{ID: "saw", Item: "dress", V: 3}, ""},
 		{catalogue.Value{ID: "shop", Item: "half", V: 0.4}, "item"},
-			{catalogue.Value{ID: "toughened", Item: "dress", V: 1}, "item"},
+		{catalogue.Value{ID: "toughened", Item: "dress", V: 1}, "item"},
 		{catalogue.Value{ID: "uncle", Item: "half", V: 1}, "cutter"}, {catalogue.Value{ID: "saw", Item: "half", V: 50}, "v"},
 		{catalogue.Value{ID: "saw", Item: "speed", V: 1}, "item"},
 	} {

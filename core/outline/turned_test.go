@@ -6,8 +6,6 @@ import (
 	"math/rand/v2"
 	"strings"
 	"testing"
-
-	"freshshard/tools/golden"
 )
 
 // turned is a path turned about the origin, by degrees, and moved.
@@ -132,22 +130,50 @@ func rounded(a Arc) Arc {
 	return a
 }
 
-// Shapes that lie along nothing: turned, and drawn by chance.
-func TestTurnedShapesAreAsLookedAt(t *testing.T) {
-	b := &strings.Builder{}
-	for i, k := range counted(t) {
+// A shape that is turned and moved is the same shape: as large, as long round, set in as far, with
+// the same inside and as easy to cut. So is one that was drawn by chance.
+func TestTurnedShapesAreTheSame(t *testing.T) {
+	var all []Path
+	for _, k := range counted(t) {
 		_, p := k.Assume(nil)
-		fmt.Fprintf(b, "= %s, turned\n", k.ID)
-		told(b, turned(t, p, 17+float64(i)*29, 37, -120))
+		all = append(all, p)
 	}
 	for n := range 24 {
-		fmt.Fprintf(b, "= crooked %d\n", n)
-		p, err := NewPath(crooked(n))
-		if err != nil {
-			fmt.Fprintf(b, "  none: %v\n", err)
-			continue
+		if p, err := NewPath(crooked(n)); err == nil {
+			all = append(all, p)
 		}
-		told(b, p)
 	}
-	golden.Check(t, "turned", strings.ReplaceAll(b.String(), "-0.00", "0.00"))
+	near := func(a, b float64) bool { return math.Abs(a-b) <= 1e-6*math.Max(1, math.Abs(a)) }
+	for i, p := range all {
+		angle := 17 + float64(i)*29
+		q := turned(t, p, angle, 37, -120)
+		if !near(p.Area(), q.Area()) || !near(p.Perimeter(), q.Perimeter()) {
+			t.Errorf("shape %d turned by %v: %v mm² for %v, %v mm round for %v", i, angle, q.Area(), p.Area(), q.Perimeter(),
+				p.Perimeter())
+		}
+		for _, d := range []float64{1.5, 9, 35, 90, -4, -25} {
+			in, err := p.Offset(d)
+			other, err2 := q.Offset(d)
+			switch {
+			case (err == nil) != (err2 == nil):
+				t.Errorf("shape %d set in by %v: %v, turned %v", i, d, err, err2)
+			case err == nil && (!near(in.Area(), other.Area()) || !near(in.Perimeter(), other.Perimeter())):
+				t.Errorf("shape %d set in by %v: %v mm², turned %v", i, d, in.Area(), other.Area())
+			}
+		}
+		box := p.Box()
+		sin, cos := math.Sincos(angle * math.Pi / 180)
+		for n := range 81 {
+			at := Point{box.Min.X + box.Width()*(float64(n%9)+0.37)/9, box.Min.Y + box.Height()*(float64(n/9)+0.41)/9}
+			there := Point{at.X*cos - at.Y*sin + 37, at.X*sin + at.Y*cos - 120}
+			if p.Inside(at) != q.Inside(there) {
+				t.Errorf("shape %d: %v lies inside %v, turned %v", i, at, p.Inside(at), q.Inside(there))
+			}
+		}
+		for _, thick := range []float64{4} {
+			if a, b := p.Cuttable(thick), q.Cuttable(thick); a.Hand != b.Hand || a.Sentence != b.Sentence {
+				t.Errorf("shape %d: %+v, turned %+v", i, a, b)
+			}
+		}
+	}
 }

@@ -27,6 +27,9 @@ func TestPlansAreAsLookedAt(t *testing.T) {
 				Required: []Required{{Key: "fix-x", Station: "set", Text: "Soft washers.", Why: "Why it broke."},
 					{Key: "fix-y", Station: "nowhere", Text: "?", Why: "?"}}},
 		} {
+			if facts.Weight > 0 && f.ID != "clip-heat" && f.ID != "bonded-fixed" && f.ID != "window-pack" && f.ID != "gauge-tube" {
+				continue
+			}
 			p, err := Build(f, facts)
 			fmt.Fprintf(b, "= %s: %d min, %v\n", f.ID, p.Minutes, err)
 			for _, s := range p.Steps {

@@ -45,7 +45,7 @@ func TestNoSizeFromWhatIsRuledOut(t *testing.T) {
 		e.Steady, e.Short, e.Sudden, e.Hours = c.steady, c.peak, 10, 10
 		k := Known{Object: Object{Exposure: e, Strike: c.strike, Duty: pane.Duty{Windscreen: c.windscreen}},
 			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usually(t, f)},
-				Settled: Settled{Material: c.settled}, Unit: length.MM}
+			Settled: Settled{Material: c.settled}, Unit: length.MM}
 		if c.settled != "" {
 			k.Thickness = 6
 		}

@@ -57,7 +57,7 @@ func TestEveryFamilyIsReckoned(t *testing.T) {
 		k := Known{Object: Object{Exposure: e},
 			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None},
 				Sides: setting.Sides{Top: 2, Right: 2, Bottom: 2, Left: 2}}, Seen: Seen{Readings: usually(t, f)}, Unit: length.MM,
-					Draws: 500}
+			Draws: 500}
 		r, err := Pane(k)
 		if err != nil || r.Fault != nil {
 			t.Fatalf("%s: %v %v", f.ID, err, r.Fault)

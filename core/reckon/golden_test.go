@@ -38,10 +38,6 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 		for _, m := range r.Makes {
 			fmt.Fprintf(b, "  makes %s %s %s\n", m.Name, m.Shown.Main, m.Shown.Other)
 		}
-		for _, s := range r.Plan.Steps {
-			fmt.Fprintf(b, "  %d %s %s, %d min, %d, hold %v, must %v, %v\n", s.Number, s.Station, s.Key, s.Minutes, s.People,
-				s.Hold, s.Required, s.Figures)
-		}
 		for _, c := range r.Plan.Cautions {
 			fmt.Fprintf(b, "  caution %s\n", c.ID)
 		}
@@ -64,6 +60,9 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 			k.Gasket = fit.Gasket{Kind: fit.Flat, Free: 3}
 		}
 		tell(f.ID, k)
+		if f.ID != "clip-heat" && f.ID != "bonded-fixed" && f.ID != "window-pack" && f.ID != "gauge-tube" {
+			continue
+		}
 		k.Unit, k.Old, k.Power, k.Gas, k.Strike, k.Vehicle, k.Water = length.IN, true, true, true, true, true, true
 		k.Like, k.OldPane, k.Uses = "", diagnose.Evidence{"broke": "dice"}, []string{"petroleum"}
 		k.Evidence, k.Cause = diagnose.Evidence{"origin": "fixing"}, "over-tight"
@@ -83,7 +82,7 @@ func TestPanesAreAsLookedAt(t *testing.T) {
 	tell("a pack", Known{Object: Object{Exposure: e},
 		Holding: Holding{Family: "window-pack", Gasket: fit.Gasket{Kind: fit.None},
 			Stack: pane.Stack{Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
-			{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}},
+				{Material: "toughened", Thickness: 4, Coat: "none"}}, Gaps: []float64{16}, Here: 2}},
 		Seen: Seen{Readings: usually(t, f)}, Unit: length.MM})
 	golden.Check(t, "panes", b.String())
 }

@@ -32,8 +32,8 @@ func deck(t testing.TB, here int) Known {
 	return Known{Object: Object{Exposure: e},
 		Holding: Holding{Family: "window-pack", Gasket: fit.Gasket{Kind: fit.None},
 			Stack: pane.Stack{Here: here, Gaps: []float64{16, 20},
-			Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
-				{Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}},
+				Panes: []pane.Coated{{Material: "toughened-coated", Thickness: 4, Coat: "cold"},
+					{Material: "toughened", Thickness: 4, Coat: "none"}, {Material: "toughened", Thickness: 4, Coat: "none"}}}},
 		Seen: Seen{Readings: r}, Unit: length.MM}
 }
 
@@ -245,7 +245,7 @@ func TestTubeUnderPressure(t *testing.T) {
 	e, _ := exposure.Book.ByID(f.Exposure)
 	k := Known{Object: Object{Exposure: e, Duty: pane.Duty{Pressure: 10}},
 		Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usually(t, f)},
-			Settled: Settled{Material: "borosilicate", Thickness: 2.5}, Unit: length.MM}
+		Settled: Settled{Material: "borosilicate", Thickness: 2.5}, Unit: length.MM}
 	_, got := reckoned(t, k)
 	// 1 N/mm² × (6.35² + 3.85²) / (6.35² − 3.85²), by Lamé.
 	if g := got["stress_hoop"]; math.Abs(g.Value-2.162549) > 1e-6 || g.Verdict != working.Good {

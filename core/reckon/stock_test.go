@@ -23,8 +23,8 @@ func light(t testing.TB, w, h float64) Known {
 		t.Fatal(err)
 	}
 	k := Known{Object: Object{Exposure: e}, Holding: Holding{Family: "putty-points"},
-		Seen: Seen{Readings: map[reading.Place]length.Reading{reading.Ledge: {Value: 13, Doubt: 0.5}}},
-			Settled: Settled{Material: "annealed", Thickness: 3}, Unit: length.MM}
+		Seen:    Seen{Readings: map[reading.Place]length.Reading{reading.Ledge: {Value: 13, Doubt: 0.5}}},
+		Settled: Settled{Material: "annealed", Thickness: 3}, Unit: length.MM}
 	for _, p := range []reading.Place{reading.WidthTop, reading.WidthMiddle, reading.WidthBottom} {
 		k.Readings[p] = length.Reading{Value: w, Doubt: 0.5}
 	}
@@ -99,8 +99,10 @@ func TestStockIsOfTheMaterial(t *testing.T) {
 		"another material":  {func(k *Known) { k.Material = "laminated"; k.Thickness = 6 }, 0},
 		"copied":            {func(k *Known) { k.Road = road.Chosen{ID: "size", How: road.Pattern} }, 0},
 		"nothing read":      {func(k *Known) { k.Readings = nil }, 0},
-		"sold no more":      {func(k *Known) { k.Own = catalogue.Values{{Kind: catalogue.Stock, ID: "610x457",
-			Item: "annealed"}} }, 0},
+		"sold no more": {func(k *Known) {
+			k.Own = catalogue.Values{{Kind: catalogue.Stock, ID: "610x457",
+				Item: "annealed"}}
+		}, 0},
 		"another one nearer": {
 			func(k *Known) {
 				k.Own = catalogue.Values{{Kind: catalogue.Stock, ID: "611x458", Item: "annealed", V: 3}}

@@ -71,7 +71,7 @@ func TestTheFurnaceSetsTheBand(t *testing.T) {
 		{"annealed", fit.HandCut, 1}, {"annealed", fit.ShopCut, 1.6}} {
 		r, _ := reckoned(t, Known{Object: Object{Exposure: e},
 			Holding: Holding{Family: f.ID, Gasket: fit.Gasket{Kind: fit.None}}, Seen: Seen{Readings: usually(t, f)},
-				Settled: Settled{Material: c.material, Thickness: 4, Cutter: c.cutter}, Unit: length.MM})
+			Settled: Settled{Material: c.material, Thickness: 4, Cutter: c.cutter}, Unit: length.MM})
 		if r.Fit.Band.Half != c.band {
 			t.Errorf("%s by %q: ±%v", c.material, c.cutter, r.Fit.Band.Half)
 		}

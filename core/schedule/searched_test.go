@@ -30,10 +30,10 @@ func TestSearchedPlansAreAsLookedAt(t *testing.T) {
 		}
 		return plan
 	}
-	for seed := range uint64(10) {
+	for seed := range uint64(4) {
 		solved(fmt.Sprintf("small %d", seed), small(seed, 2+int(seed%4)))
 	}
-	for seed := range uint64(8) {
+	for seed := range uint64(1) {
 		p := shop(seed, 3+int(seed))
 		plan := solved(fmt.Sprintf("shop %d", seed), p)
 		again := func(name string, q Problem, o Options) {
@@ -120,11 +120,10 @@ func TestNudgedPlansAreAsLookedAt(t *testing.T) {
 	golden.Check(t, "nudged", b.String())
 }
 
-// A great many plans, a line each: that each comes out as it did.
-func TestManyPlansAreAsTheyWere(t *testing.T) {
-	b := &strings.Builder{}
+// A great many plans: each is sound, none costs less than what cannot be beaten, one that is proved
+// costs just that, and the same task is planned the same.
+func TestManyPlansAreSound(t *testing.T) {
 	ctx := context.Background()
-	text := func(v any) string { return golden.Digest(golden.Lines(t, v)) }
 	for seed := range uint64(36) {
 		p := shop(seed+40, 2+int(seed)%8)
 		if seed%4 == 3 {
@@ -132,14 +131,12 @@ func TestManyPlansAreAsTheyWere(t *testing.T) {
 		}
 		o := Options{Tries: 25, Seed: seed}
 		plan, err := Solve(ctx, p, o)
-		fmt.Fprintf(b, "%d: %v, cost %.3f of %.3f, %d left, proved %v, %s\n", seed, err, plan.Cost, plan.Bound,
-			len(plan.Left),
-			plan.Proved, text(plan))
-		if b := Verify(p, plan); err == nil && len(b) > 0 {
-			t.Errorf("%d: %v", seed, b)
-		}
 		if err != nil || len(plan.Steps) == 0 {
 			continue
+		}
+		isSound(t, fmt.Sprintf("%d", seed), p, plan)
+		if again, err := Solve(ctx, p, o); err != nil || golden.Lines(t, again) != golden.Lines(t, plan) {
+			t.Errorf("%d: the same task is planned otherwise, %v", seed, err)
 		}
 		later := p
 		later.Jobs = slices.Clone(p.Jobs)
@@ -155,16 +152,14 @@ func TestManyPlansAreAsTheyWere(t *testing.T) {
 		for n, q := range []Problem{later, less} {
 			for _, opt := range []Options{{}, o} {
 				after, moves, err := Replan(ctx, q, plan, opt)
-				fmt.Fprintf(b, "  %s: %v, cost %.3f, %d moved, proved %v, %s\n", []string{"later", "fewer hours"}[n], err,
-					after.Cost,
-					len(moves), after.Proved, text(after)+text(moves))
-				if b := Verify(q, after); err == nil && len(b) > 0 {
-					t.Errorf("%d, %d: %v", seed, n, b)
+				if err != nil {
+					continue
 				}
+				name := fmt.Sprintf("%d, %s", seed, []string{"later", "fewer hours"}[n])
+				isSound(t, name, q, after)
+				movesAreTrue(t, name, plan, after, moves)
 			}
 		}
-		odds, err := Play(ctx, p, plan, []Slip{{plan.Steps[0].Step, 0.3, 300}}, 40, seed)
-		fmt.Fprintf(b, "  odds %v %s", err, text(odds))
 		stands := Standing{Plan: ByHand(p)}
 		for j := range p.Jobs { // each second one is promised as the days can keep it
 			if at := stands.Plan.Ready[j].At + 60; j%2 == 0 && at > 60 {
@@ -174,16 +169,53 @@ func TestManyPlansAreAsTheyWere(t *testing.T) {
 		if stands.Odds, err = Play(ctx, p, stands.Plan, nil, 40, seed); err != nil {
 			t.Fatal(err)
 		}
-		limits := stands.limits(p)
-		nb := newBuilder(p)
-		better := anew{nb}.improve(ctx, stands.Plan, limits, Options{Tries: 40, Seed: seed})
-		got, is, err := Anew(ctx, p, stands, nil, 40, o)
-		fmt.Fprintf(b, "; limits %v, within them %s, anew %v %v %s", limits, text(better), is, err, text(got.Plan))
-		for _, j := range p.Jobs[:min(2, len(p.Jobs))] {
-			ways, err := Ways(ctx, p, plan, nil, j.ID, 300+int(seed)*60)
-			fmt.Fprintf(b, "; %d ways, %v, %s", len(ways), err, text(ways))
+		for _, o := range stands.Odds {
+			if o.Half > o.Nine || o.Nine > o.Sure || o.Kept < 0 || o.Kept > 1 {
+				t.Errorf("%d: odds of %s: half by %d, nine in ten by %d, sure by %d, kept %v", seed, o.Job, o.Half, o.Nine,
+					o.Sure, o.Kept)
+			}
 		}
-		b.WriteString("\n")
+		limits := stands.limits(p)
+		better := anew{newBuilder(p)}.improve(ctx, stands.Plan, limits, Options{Tries: 40, Seed: seed})
+		isSound(t, fmt.Sprintf("%d, within what is promised", seed), p, better)
+		for j, r := range better.Ready {
+			if r.At > limits[j] && stands.Plan.Ready[j].At <= limits[j] {
+				t.Errorf("%d: %s is ready at %d, and its promise bears %d", seed, r.Job, r.At, limits[j])
+			}
+		}
 	}
-	golden.Check(t, "many", b.String())
+}
+
+// isSound holds a plan against the verifier and against what cannot be beaten.
+func isSound(t *testing.T, name string, p Problem, plan Plan) {
+	t.Helper()
+	if b := Verify(p, plan); len(b) > 0 {
+		t.Errorf("%s: %v", name, b)
+	}
+	if plan.Cost < plan.Bound-1e-9 {
+		t.Errorf("%s: it costs %v, and nothing can cost less than %v", name, plan.Cost, plan.Bound)
+	}
+}
+
+// movesAreTrue holds what is said to have moved against both plans.
+func movesAreTrue(t *testing.T, name string, was, is Plan, moves []Moved) {
+	t.Helper()
+	at := func(p Plan, step string) (Done, bool) {
+		i := slices.IndexFunc(p.Steps, func(d Done) bool { return d.Step == step })
+		if i < 0 {
+			return Done{}, false
+		}
+		return p.Steps[i], true
+	}
+	said := map[string]bool{}
+	for _, m := range moves {
+		said[m.Step] = true
+	}
+	for _, d := range is.Steps {
+		old, before := at(was, d.Step)
+		if moved := before && (abs(old.At-d.At) > slight || !slices.Equal(old.People, d.People)); moved != said[d.Step] && before {
+			t.Errorf("%s: %s from %d %v to %d %v, said to have moved: %v", name, d.Step, old.At, old.People, d.At, d.People,
+				said[d.Step])
+		}
+	}
 }
