@@ -182,7 +182,8 @@ func holdsTogether(t *testing.T, name string, d Drawing) {
 			if math.IsNaN(p.X+p.Y) || math.IsInf(p.X+p.Y, 0) {
 				t.Errorf("%s, %s: %s has no place: %v", name, d.Name, i.ID, p)
 			}
-			if i.Radius == 0 && (p.X < d.Box.Min.X-1e-6 || p.X > d.Box.Max.X+1e-6 || p.Y < d.Box.Min.Y-1e-6 || p.Y > d.Box.Max.Y+1e-6) { // the middle of an arc may
+			if i.Radius == 0 && (p.X < d.Box.Min.X-1e-6 || p.X > d.Box.Max.X+1e-6 || p.Y < d.Box.Min.Y-1e-6 ||
+				p.Y > d.Box.Max.Y+1e-6) { // the middle of an arc may
 				t.Errorf("%s, %s: %s lies outside at %v", name, d.Name, i.ID, p)
 			}
 		}

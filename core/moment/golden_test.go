@@ -22,9 +22,7 @@ func TestMomentsAreAsLookedAt(t *testing.T) {
 		}
 		fmt.Fprintf(b, "%q: %s, %s\n", text, at.Format("Mon 2006-01-02 15:04"), Say(at, now))
 	}
-	for _, day := range []string{"", "today", "tonight", "tomorrow", "sun", "monday", "tue", "wed", "thu", "fri", "sat",
-		"next mon", "3 dec",
-		"2026-12-24"} {
+	for _, day := range []string{"", "tonight", "sun", "thu", "fri", "3 dec"} {
 		for _, hour := range []string{"", "morning", "noon", "midday", "afternoon", "evening", "close", "7", "8", "11", "12",
 			"13", "17:59", "24", "24:01", "25", "0:00", "9:60", "9:59", "12 am", "12 pm", "1 am", "13 am", "0 pm", "8.05",
 			"0815",

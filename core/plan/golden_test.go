@@ -27,7 +27,8 @@ func TestPlansAreAsLookedAt(t *testing.T) {
 				Required: []Required{{Key: "fix-x", Station: "set", Text: "Soft washers.", Why: "Why it broke."},
 					{Key: "fix-y", Station: "nowhere", Text: "?", Why: "?"}}},
 		} {
-			if facts.Weight > 0 && f.ID != "clip-heat" && f.ID != "bonded-fixed" && f.ID != "window-pack" && f.ID != "gauge-tube" {
+			if facts.Weight > 0 && f.ID != "clip-heat" && f.ID != "bonded-fixed" && f.ID != "window-pack" &&
+				f.ID != "gauge-tube" {
 				continue
 			}
 			p, err := Build(f, facts)

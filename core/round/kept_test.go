@@ -41,6 +41,12 @@ func TestRoundsAreAsLookedAt(t *testing.T) {
 	for seed := range uint64(60) {
 		p := anyRound(seed)
 		r, err := Plan(ctx, p)
+		if bad := Verify(p, r); len(bad) > 0 {
+			t.Errorf("%d: %v", seed, bad)
+		}
+		if seed >= 12 { // the first dozen are told
+			continue
+		}
 		fmt.Fprintf(b, "= %d, %d visits in %v: %v; leaves %d, back %d, drives %d, waits %d, apart %d\n", seed, len(p.Visits),
 			p.Day, err, r.Leaves, r.Back, r.Driving, r.Waiting, r.Apart)
 		for _, s := range r.Stops {
@@ -49,9 +55,6 @@ func TestRoundsAreAsLookedAt(t *testing.T) {
 		fmt.Fprintf(b, "  home %v\n", r.Home)
 		for _, l := range r.Left {
 			fmt.Fprintf(b, "  left %s: %s\n", l.Visit, l.Why)
-		}
-		if bad := Verify(p, r); len(bad) > 0 {
-			t.Errorf("%d: %v", seed, bad)
 		}
 	}
 	golden.Check(t, "rounds", b.String())

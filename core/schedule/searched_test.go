@@ -213,7 +213,8 @@ func movesAreTrue(t *testing.T, name string, was, is Plan, moves []Moved) {
 	}
 	for _, d := range is.Steps {
 		old, before := at(was, d.Step)
-		if moved := before && (abs(old.At-d.At) > slight || !slices.Equal(old.People, d.People)); moved != said[d.Step] && before {
+		if moved := before && (abs(old.At-d.At) > slight || !slices.Equal(old.People, d.People)); moved != said[d.Step] &&
+			before {
 			t.Errorf("%s: %s from %d %v to %d %v, said to have moved: %v", name, d.Step, old.At, old.People, d.At, d.People,
 				said[d.Step])
 		}

@@ -21,8 +21,8 @@ func TestFixingsAreAsLookedAt(t *testing.T) {
 			b.WriteString(golden.Figure(f))
 		}
 	}
-	for _, d := range []float64{0.5, 1.2, 2} {
-		for _, to := range []float64{0, 1.1, 1.2, 4, 20} {
+	for _, d := range []float64{1.2, 2} {
+		for _, to := range []float64{1.1, 1.2, 4} {
 			say(Brad{Diameter: d, ToGlass: to})
 		}
 	}
@@ -56,7 +56,7 @@ func TestFixingsAreAsLookedAt(t *testing.T) {
 		say(p)
 	}
 	for _, section := range []Section{"triangle", "round", "fillet", "joint", "none"} {
-		for _, h := range []float64{0, 6, 12} {
+		for _, h := range []float64{0, 12} {
 			say(Bead{Length: 2400, Section: section, Width: 8, Height: h, Skin: 10})
 		}
 		say(Bead{Length: 9000, Section: section, Width: 10, Height: 12, Tube: 600, Skin: 8, Place: 5, People: 2})

@@ -66,7 +66,8 @@ ORDER BY i.id`, job)
 func (t StocksTx) AddStock(ctx context.Context, v record.StockItem) (int64, error) {
 	return t.Insert(ctx,
 		"INSERT INTO stock_item (kind, name, material, thickness, w, h, unit, least, cost, place, lot, expires) "+
-			"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ? / 100, ?, ?, NULLIF(?, ''))", v.Kind, v.Name, v.Material, v.Thickness, v.W, v.H, v.Unit,
+			"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ? / 100, ?, ?, NULLIF(?, ''))", v.Kind, v.Name, v.Material, v.Thickness, v.W, v.H,
+				v.Unit,
 		v.Least,
 		v.Cents, v.Place, v.Lot, v.Expires)
 }
@@ -86,7 +87,8 @@ func (t StocksTx) LockStock(ctx context.Context, item int64) error {
 func (t StocksTx) SetStock(ctx context.Context, v record.StockItem) (bool, error) {
 	return t.Changed(ctx,
 		"UPDATE stock_item SET name = ?, material = ?, thickness = ?, w = ?, h = ?, least = ?, cost = ? / 100, "+
-			"place = ?, lot = ?, expires = NULLIF(?, ''), version = version + 1 WHERE id = ? AND version = ?", v.Name, v.Material,
+			"place = ?, lot = ?, expires = NULLIF(?, ''), version = version + 1 WHERE id = ? AND version = ?", v.Name,
+				v.Material,
 		v.Thickness,
 		v.W, v.H, v.Least, v.Cents, v.Place, v.Lot, v.Expires, v.ID, v.Version)
 }
