@@ -1,10 +1,8 @@
 package outline
 
 import (
-	"fmt"
 	"math"
 	"math/rand/v2"
-	"strings"
 	"testing"
 )
 
@@ -57,77 +55,6 @@ func crooked(n int) []Vertex {
 		}
 	}
 	return v
-}
-
-// told writes what follows from an outline.
-func told(b *strings.Builder, p Path) {
-	corners := func(p Path) {
-		for _, v := range p {
-			fmt.Fprintf(b, " %.2f,%.2f)%.4f", v.X+0, v.Y+0, v.Bulge+0)
-		}
-		fmt.Fprintf(b, "; %.1f %.2f\n", p.Area(), p.Perimeter())
-	}
-	b.WriteString(" ")
-	corners(p)
-	box := p.Box()
-	fmt.Fprintf(b, "  box %.2f,%.2f to %.2f,%.2f\n", box.Min.X, box.Min.Y, box.Max.X, box.Max.Y)
-	for _, d := range []float64{1.5, 9, 35, 90, -4, -25} {
-		q, err := p.Offset(d)
-		if err != nil {
-			fmt.Fprintf(b, "  in by %v: %v\n", d, err)
-			continue
-		}
-		fmt.Fprintf(b, "  in by %v:", d)
-		corners(q)
-	}
-	for i := range p {
-		from, to, arc := p.Side(i)
-		if arc != nil {
-			fmt.Fprintf(b, "  side %d: %.2f,%.2f to %.2f,%.2f %+v\n", i, from.X, from.Y, to.X, to.Y, rounded(*arc))
-		}
-	}
-	inside := ""
-	for y := range 9 {
-		for x := range 9 {
-			q := Point{box.Min.X + box.Width()*(float64(x)+0.37)/9, box.Min.Y + box.Height()*(float64(y)+0.41)/9}
-			inside += map[bool]string{true: "#", false: "."}[p.Inside(q)]
-		}
-	}
-	fmt.Fprintf(b, "  inside %s, flat in %d and %d\n", inside, len(p.Flatten(0.05)), len(p.Flatten(2)))
-	for _, s := range p.Scores(18) {
-		fmt.Fprintf(b, "  %s:", s.Kind)
-		for _, q := range []Point{s.Line[0], s.Line[len(s.Line)/2], s.Line[len(s.Line)-1]} {
-			fmt.Fprintf(b, " %.2f,%.2f", q.X, q.Y)
-		}
-		fmt.Fprintf(b, " %d\n", len(s.Line))
-	}
-	fmt.Fprintf(b, "  %+v %+v\n", p.Cuttable(4), p.Cuttable(30))
-	holes := []Path{}
-	for i, h := range []struct{ x, y, d float64 }{{0.3, 0.35, 20}, {0.35, 0.42, 3}, {0.7, 0.6, 16}, {0.5, 0.05, 8}, {0.97,
-		0.5, 12}} {
-		c, err := Circle(h.d)
-		if err != nil {
-			panic(err)
-		}
-		if i == 2 {
-			if c, err = Pill(30, 9); err != nil {
-				panic(err)
-			}
-		}
-		holes = append(holes, c.Moved(box.Min.X+h.x*box.Width(), box.Min.Y+h.y*box.Height()))
-	}
-	for _, r := range (Outline{Outer: p, Holes: holes}).HoleRules(6) {
-		fmt.Fprintf(b, "  %s %d at %.2f,%.2f: %.3f of %.1f, %s\n", r.Rule, r.Hole, r.At.X, r.At.Y, r.Value, r.Limit,
-			r.Sentence)
-	}
-	sorted, err := Sort(append(append([]Path{}, holes[:3]...), p))
-	fmt.Fprintf(b, "  sorted: %v, %d holes, %.1f\n", err, len(sorted.Holes), sorted.Area())
-}
-
-func rounded(a Arc) Arc {
-	r := func(v float64) float64 { return math.Round(v*100)/100 + 0 }
-	a.Centre.X, a.Centre.Y, a.Radius, a.Start, a.End = r(a.Centre.X), r(a.Centre.Y), r(a.Radius), r(a.Start), r(a.End)
-	return a
 }
 
 // A shape that is turned and moved is the same shape: as large, as long round, set in as far, with

@@ -30,6 +30,20 @@ func List[T any](ctx context.Context, db Querier, scan func(*sql.Rows) (T, error
 	return out, rows.Err()
 }
 
+// First is the only row of a List, or the error that says that it is missing.
+func First[T any](missing error) func(all []T, err error) (T, error) {
+	return func(all []T, err error) (T, error) {
+		if err == nil && len(all) == 0 {
+			err = missing
+		}
+		if err != nil {
+			var none T
+			return none, err
+		}
+		return all[0], nil
+	}
+}
+
 // Fill runs a query whose first column is an id and hands each row to the
 // record that it belongs to.
 func Fill[T any](ctx context.Context, db Querier, q string, args []any, records map[int64]*T,

@@ -91,14 +91,8 @@ func (s Bills) OfJob(ctx context.Context, job int64) ([]record.Bill, error) {
 
 // Bill reads one.
 func (s Bills) Bill(ctx context.Context, job, id int64) (record.Bill, error) {
-	all, err := database.List(ctx, s.db, scanBill, billColumns+" WHERE b.job_id = ? AND b.id = ?", job, id)
-	if err == nil && len(all) == 0 {
-		err = &record.NotFound{What: "this paper"}
-	}
-	if err != nil {
-		return record.Bill{}, err
-	}
-	return all[0], nil
+	return database.First[record.Bill](&record.NotFound{What: "this paper"})(database.List(ctx, s.db, scanBill,
+		billColumns+" WHERE b.job_id = ? AND b.id = ?", job, id))
 }
 
 // Ledger lists invoices and credits from a moment up to another.

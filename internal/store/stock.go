@@ -32,14 +32,8 @@ func (s Stocks) Stock(ctx context.Context, gone bool) ([]record.StockItem, error
 
 // StockItem reads one.
 func (s Stocks) StockItem(ctx context.Context, id int64) (record.StockItem, error) {
-	all, err := database.List(ctx, s.db, scanStock, stockColumns+" WHERE id = ?", id)
-	if err == nil && len(all) == 0 {
-		err = &record.NotFound{What: "this in the stores"}
-	}
-	if err != nil {
-		return record.StockItem{}, err
-	}
-	return all[0], nil
+	return database.First[record.StockItem](&record.NotFound{What: "this in the stores"})(database.List(ctx, s.db,
+		scanStock, stockColumns+" WHERE id = ?", id))
 }
 
 // Moves lists the last movements of an item, newest first.
@@ -122,14 +116,8 @@ func (s Stocks) OpenPlans(ctx context.Context) ([]record.CutPlan, error) {
 
 // CutPlan reads one plan.
 func (s Stocks) CutPlan(ctx context.Context, id int64) (record.CutPlan, error) {
-	all, err := database.List(ctx, s.db, scanPlan, planColumns+" WHERE id = ?", id)
-	if err == nil && len(all) == 0 {
-		err = &record.NotFound{What: "this plan"}
-	}
-	if err != nil {
-		return record.CutPlan{}, err
-	}
-	return all[0], nil
+	return database.First[record.CutPlan](&record.NotFound{What: "this plan"})(database.List(ctx, s.db, scanPlan,
+		planColumns+" WHERE id = ?", id))
 }
 
 // AddPlan writes a plan and puts those of the same glass away that nobody began.

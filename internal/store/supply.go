@@ -31,14 +31,8 @@ func (s Orders) OfJob(ctx context.Context, job int64) ([]supply.Order, error) {
 
 // Order reads one of them.
 func (s Orders) Order(ctx context.Context, job, id int64) (supply.Order, error) {
-	all, err := database.List(ctx, s.db, scanOrder, orderColumns+" WHERE job_id = ? AND id = ?", job, id)
-	if err == nil && len(all) == 0 {
-		err = &record.NotFound{What: "this order"}
-	}
-	if err != nil {
-		return supply.Order{}, err
-	}
-	return all[0], nil
+	return database.First[supply.Order](&record.NotFound{What: "this order"})(database.List(ctx, s.db, scanOrder,
+		orderColumns+" WHERE job_id = ? AND id = ?", job, id))
 }
 
 // AddOrder writes an order.

@@ -42,8 +42,8 @@ SELECT id, 1, '', 'clip-heat', 'steel', '', 'flat', 3, 2, 0, 2, 0, '{"kind":""}'
 			"FROM pane",
 		"INSERT INTO audit (job_id, account_id, at, noun, item, action, said) SELECT id, 1, NOW(), 'job', '', 'taken in', " +
 			"'' FROM job",
-		"INSERT INTO ticket (number, job_id, signed_by, signed_at, override_reason, document, seal) SELECT id, id, 1, NOW(), '', '', " +
-			"'' FROM job WHERE state = 'signed'",
+		"INSERT INTO ticket (number, job_id, signed_by, signed_at, override_reason, document, seal) " +
+			"SELECT id, id, 1, NOW(), '', '', '' FROM job WHERE state = 'signed'",
 		"ANALYZE TABLE customer, object, job, job_words, pane, reading, step_tick, audit, ticket",
 	} {
 		if _, err := db.Exec(q); err != nil {
