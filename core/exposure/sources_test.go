@@ -18,7 +18,7 @@ func TestValuesKnowWhereTheyComeFrom(t *testing.T) {
 	}
 	shops := catalogue.Values{{Kind: catalogue.Exposure, ID: "fire", Item: "steady", V: 510,
 		Sheet: "thermocouple, last winter",
-		By: "Mira", At: time.Date(2026, 1, 5, 0, 0, 0, 0, time.UTC)}}
+		By:    "Mira", At: time.Date(2026, 1, 5, 0, 0, 0, 0, time.UTC)}}
 	laid, err := Book.With(shops, "fire")
 	if err != nil {
 		t.Fatal(err)

@@ -167,6 +167,6 @@ func (m Material) EdgeFigure(e exposure.Exposure) (f working.Figure, ok bool) {
 			working.In("T", "hot middle", e.Steady, "°C", e.From("steady")), working.In("F", "frame when the pane is hot",
 				e.FrameHot, "°C", e.From("frame_hot"))).
 			With("As if the hot middle held the edge back in full, and the limit for the warm hours of a day. A smooth edge " +
-			"without chips, and a frame that warms with the pane, are what help.")}
+				"without chips, and a frame that warms with the pane, are what help.")}
 	return f.Judge(working.Warn), true
 }

@@ -1,0 +1,20 @@
+package leaf_test
+
+import (
+	"fmt"
+
+	"freshshard/core/family"
+	"freshshard/core/leaf"
+)
+
+// A door that comes off its hinges brings its own steps.
+func ExampleLay() {
+	f, err := family.Book.ByID("bead-brads")
+	if err != nil {
+		fmt.Println(err)
+		return
+	}
+	fmt.Println(len(leaf.Lay(f).Steps)-len(f.Steps), "more steps")
+	// Output:
+	// 4 more steps
+}
