@@ -72,8 +72,8 @@ const (
 	horizon = 60 * 24 * time.Hour
 )
 
-// target is how much has been done when a clock is out, h of the sheet's day, the quickest
-// and the slowest, and whether that counts by the table.
+// target is one clock of a bond: how many hours of the sheet's own day it takes, at the quickest
+// and at the slowest. byTable says that those hours are counted by the adhesive's table.
 type target struct {
 	key        Key
 	fast, slow float64

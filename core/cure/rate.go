@@ -5,8 +5,8 @@ import (
 	"sort"
 )
 
-// chemistry is by how much 10 K less slow a moisture cure beside the water that is
-// missing. Judgement, no source: sheets that give several temperatures lie round it.
+// chemistry is the factor by which 10 K less slow a moisture cure, on top of the drier air.
+// Judgement, no source: it lies among the sheets that give several temperatures.
 const chemistry = 1.5
 
 // twice: two-part adhesives, putty and cement halve their speed with 10 K less. Common

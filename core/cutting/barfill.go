@@ -30,13 +30,13 @@ func (p *barProblem) fullest(worth []float64) *fills {
 		for many := 1; left > 0; many *= 2 {
 			n := min(many, left)
 			left -= n
-			f.lay(fillItem{i, n}, n*long, float64(n)*worth[i])
+			f.add(fillItem{i, n}, n*long, float64(n)*worth[i])
 		}
 	}
 	return f
 }
 
-func (f *fills) lay(it fillItem, long int, worth float64) {
+func (f *fills) add(it fillItem, long int, worth float64) {
 	bits := make([]uint64, (len(f.best)+63)/64)
 	for c := len(f.best) - 1; c >= long; c-- {
 		if v := f.best[c-long] + worth; v > f.best[c]+1e-12 {

@@ -24,8 +24,8 @@ func (p *barProblem) rest() *barRest {
 	return r
 }
 
-// lay takes a filling as often as there is enough for it, up to so many times.
-func (r *barRest) lay(f pattern, most int) int {
+// cut takes a filling as often as there is enough for it, up to so many times.
+func (r *barRest) cut(f pattern, most int) int {
 	n := min(most, r.bars[f.kind])
 	for i, k := range f.fill {
 		if k > 0 {
@@ -89,7 +89,7 @@ func (r *barRest) greedy() []pattern {
 				best, least = got, per
 			}
 		}
-		r.lay(best, math.MaxInt)
+		r.cut(best, math.MaxInt)
 	}
 	return r.lost()
 }
@@ -153,13 +153,13 @@ func (p *barProblem) dive(ctx context.Context, m *master) []pattern {
 				continue
 			}
 			f := pattern{c.kind, c.fill}
-			laid += r.lay(f, int(m.x[i]+1e-4))
+			laid += r.cut(f, int(m.x[i]+1e-4))
 			if part := m.x[i] - math.Floor(m.x[i]+1e-4); part > share {
 				most, share = f, part
 			}
 		}
 		if most.kind >= 0 {
-			laid += r.lay(most, 1)
+			laid += r.cut(most, 1)
 		}
 		q := r.problem()
 		if laid == 0 || q.pieces() == 0 {

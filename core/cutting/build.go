@@ -118,7 +118,7 @@ func (b *builder) place(g *genome, i int) bool {
 		ok1, ok2 = ok1 && asIs, ok2 && turned
 		lie = ok2 && (!ok1 || s2 < s1)
 	}
-	b.lay(at, blk, lie, g.flip[i])
+	b.put(at, blk, lie, g.flip[i])
 	return true
 }
 
@@ -166,8 +166,8 @@ func (b *builder) node(x, y, w, h int) int32 {
 	return int32(len(b.nodes) - 1)
 }
 
-// lay puts a block into the lower left corner of a free rectangle and cuts the rest off.
-func (b *builder) lay(at int, blk *block, turned, flip bool) {
+// put puts a block into the lower left corner of a free rectangle and cuts the rest off.
+func (b *builder) put(at int, blk *block, turned, flip bool) {
 	f := b.free[at]
 	b.free[at] = b.free[len(b.free)-1]
 	b.free = b.free[:len(b.free)-1]

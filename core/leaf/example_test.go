@@ -8,13 +8,13 @@ import (
 )
 
 // A door that comes off its hinges brings its own steps.
-func ExampleLay() {
+func ExampleApply() {
 	f, err := family.Book.ByID("bead-brads")
 	if err != nil {
 		fmt.Println(err)
 		return
 	}
-	fmt.Println(len(leaf.Lay(f).Steps)-len(f.Steps), "more steps")
+	fmt.Println(len(leaf.Apply(f).Steps)-len(f.Steps), "more steps")
 	// Output:
 	// 4 more steps
 }

@@ -22,9 +22,9 @@ type work struct {
 
 var all = catalogue.Must[work](file, "leaf.json")
 
-// Lay puts the work of a leaf into that of a way of holding: off before the rest
+// Apply puts the work of a leaf into that of a way of holding: off before the rest
 // of the strip, hung before the rest of the refit, proved last.
-func Lay(f family.Family) family.Family {
+func Apply(f family.Family) family.Family {
 	f.Steps = slices.Clone(f.Steps)
 	added := map[family.Station]int{}
 	for _, s := range all.Steps {

@@ -13,7 +13,7 @@ import (
 // in every way of holding; its own order holds, and nothing else moves.
 func TestLay(t *testing.T) {
 	for _, f := range family.Book.All() {
-		laid := Lay(f)
+		laid := Apply(f)
 		var rest, mine []string
 		for _, s := range laid.Steps {
 			if slices.ContainsFunc(all.Steps, func(o family.Step) bool { return o.Key == s.Key }) {

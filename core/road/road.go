@@ -113,8 +113,8 @@ const (
 var lookedOver = Words{Title: "Look it over, and what is asked",
 	Do: "How it is held, what is worn, what may break while it is worked on. Edges and faces in raking light."}
 
-// Lay is a way of holding with the work of a road.
-func Lay(f family.Family, r Road, h How, came Came) family.Family {
+// Apply is a way of holding with the work of a road.
+func Apply(f family.Family, r Road, h How, came Came) family.Family {
 	if r.Measured(f) && !r.Sized { // a ring's window has its own measuring, ordering and proof
 		return f
 	}
@@ -145,8 +145,8 @@ func Lay(f family.Family, r Road, h How, came Came) family.Family {
 // Work is a way of holding with the work of a road, and with that of a leaf that
 // comes off its hinges where something is opened.
 func Work(f family.Family, r Road, h How, came Came, off bool) family.Family {
-	if f = Lay(f, r, h, came); off && !h.Shut {
-		f = leaf.Lay(f)
+	if f = Apply(f, r, h, came); off && !h.Shut {
+		f = leaf.Apply(f)
 	}
 	return f
 }

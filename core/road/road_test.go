@@ -25,7 +25,7 @@ func laid(t *testing.T, f family.Family, id, how string, came Came) family.Famil
 	if err != nil {
 		t.Fatal(err)
 	}
-	return Lay(f, r, h, came)
+	return Apply(f, r, h, came)
 }
 
 // The table holds together: stations are stations, keys are not the way of
@@ -166,7 +166,7 @@ func TestWhatEachRoadAsks(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		g := Lay(f, r, h, c.came)
+		g := Apply(f, r, h, c.came)
 		steps, checks := keys(g)
 		for _, k := range strings.Fields(c.has) {
 			if !slices.Contains(steps, k) {

@@ -163,9 +163,9 @@ func span(minutes int) string {
 	return fmt.Sprintf("%d h %02d", minutes/60, minutes%60)
 }
 
-// lay puts a step at the first minute from what it waits for on at which enough of some
+// assign puts a step at the first minute from what it waits for on at which enough of some
 // people, its places and its weather are free.
-func (b *builder) lay(i int, who []int) bool {
+func (b *builder) assign(i int, who []int) bool {
 	s := &b.steps[i]
 	t, why := b.early(i)
 	if s.Pin != nil {
@@ -363,7 +363,7 @@ func (b *builder) one(i int) {
 			b.one(a.step)
 		}
 	}
-	b.lay(i, b.steps[i].may)
+	b.assign(i, b.steps[i].may)
 }
 
 func (b *builder) numbers(ids []string) []int {

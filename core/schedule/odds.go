@@ -11,7 +11,7 @@ import (
 // learnt better. Judgement, no source.
 const usualSpread = 0.3
 
-// Slip is that what a step waits for comes later: a delivery with its odds.
+// Slip is a delivery that may come late, and with it the step that waits for it.
 type Slip struct {
 	Step    string  `json:"step" maxLength:"60"`
 	Chance  float64 `json:"chance" minimum:"0" maximum:"1"`
@@ -78,7 +78,7 @@ func Play(ctx context.Context, p Problem, plan Plan, slips []Slip, runs int, see
 		}
 		for _, d := range plan.Steps {
 			i := number[d.Step]
-			b.lay(i, b.numbers(d.People))
+			b.assign(i, b.numbers(d.People))
 		}
 		for j := range p.Jobs {
 			out[j].runs = append(out[j].runs, b.ready(j))

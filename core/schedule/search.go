@@ -225,7 +225,7 @@ func (s *search) exact() (Plan, bool) {
 				continue
 			}
 			for who := range combos(b.steps[i].may, b.steps[i].need) {
-				if b.lay(i, who) {
+				if b.assign(i, who) {
 					walk(done + 1)
 					b.lift(i)
 				}

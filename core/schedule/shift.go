@@ -38,7 +38,7 @@ func (b shifting) shift(before Plan) {
 func (b shifting) push(i int, was *Done) bool {
 	s := &b.steps[i]
 	if s.Pin != nil {
-		return b.lay(i, s.may)
+		return b.assign(i, s.may)
 	}
 	by := b.numbers(was.People)
 	if s.Not > was.At+outOfTurn || len(by) != s.need || slices.ContainsFunc(by, func(w int) bool {
@@ -49,18 +49,18 @@ func (b shifting) push(i int, was *Done) bool {
 	not := s.Not
 	s.Not = max(not, was.At)
 	defer func() { s.Not = not }()
-	if !b.lay(i, by) {
+	if !b.assign(i, by) {
 		b.to[i] = 0
 		return false
 	}
 	if at := b.at[i]; at > was.At+outOfTurn {
 		b.lift(i)
-		others := b.lay(i, s.may) && b.at[i] <= at-outOfTurn
+		others := b.assign(i, s.may) && b.at[i] <= at-outOfTurn
 		b.lift(i)
 		if b.to[i] = 0; others {
 			return false
 		}
-		b.lay(i, by)
+		b.assign(i, by)
 	}
 	if b.at[i] == was.At {
 		b.why[i] = was.Why

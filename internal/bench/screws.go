@@ -41,7 +41,7 @@ func (s *Service) CountScrews(ctx context.Context, by record.Account, at jobview
 			follow.afterUncounted()
 		} else {
 			follow.afterScrews()
-			follow.nothing()
+			follow.tickIdle()
 		}
 		return follow.With(c), nil
 	})

@@ -64,7 +64,7 @@ func (s *Keeper) Benches(ctx context.Context, job int64) ([]jobview.View, record
 	for i := range j.Panes {
 		benches = append(benches, jobview.PaneOf(&j, &j.Panes[i], shop.Unit, was, jobview.Sheet))
 	}
-	return s.LayAll(j, benches, shop.Unit), shop, nil
+	return s.Views(j, benches, shop.Unit), shop, nil
 }
 
 // Sheet reads one pane of a job for a drawing, and nothing of the others.

@@ -143,8 +143,8 @@ func (e *Edit) Object(o record.Object) {
 	})
 }
 
-// LayOut puts the panes where they stand, and adds those that are new behind the others.
-func (e *Edit) LayOut(panes []record.Pane) {
+// SetPanes puts the panes where they stand, and adds those that are new behind the others.
+func (e *Edit) SetPanes(panes []record.Pane) {
 	had := len(e.Job.Panes)
 	e.Job.Panes = panes
 	for i := range panes {

@@ -131,7 +131,7 @@ func (s *Service) Days(ctx context.Context, by record.Account) (Days, error) {
 }
 
 // keepFirst keeps a plan where there is none; false where somebody else was quicker.
-func (s *Service) keepFirst(ctx context.Context, l *laidDays, by record.Account) (bool, error) {
+func (s *Service) keepFirst(ctx context.Context, l *daysPlan, by record.Account) (bool, error) {
 	kept := false
 	err := s.Store.Write(ctx, func(t *store.Tx) error {
 		doc, err := l.kept()
@@ -166,7 +166,7 @@ func (s *Service) TakeDays(ctx context.Context, by record.Account) (Days, error)
 
 // anew searches for better days than those that stand, in which no promise is taken back
 // that they keep, and gives those where there are none.
-func (s *Service) anew(ctx context.Context) (better, stands *laidDays, err error) {
+func (s *Service) anew(ctx context.Context) (better, stands *daysPlan, err error) {
 	if stands, err = s.laid(ctx, WhatIf{}); err != nil {
 		return nil, nil, err
 	}
@@ -243,7 +243,7 @@ func (s *Service) Promise(ctx context.Context, by record.Account, job int64, at 
 }
 
 // tooSoon refuses a promise before a job can be ready, with what holds it up.
-func (l *laidDays) tooSoon(i int) error {
+func (l *daysPlan) tooSoon(i int) error {
 	r := l.plan.Ready[i]
 	if r.At < 0 {
 		return fault.New("at", "there is no time for it: "+r.Why, "look at the days first")

@@ -10,7 +10,7 @@ import (
 )
 
 // days shows the plan.
-func (l *laidDays) days() Days {
+func (l *daysPlan) days() Days {
 	w, plan := l.w, l.plan
 	out := &Days{From: w.now, Hours: []Hour{}, People: []DayLane{}, Jobs: []DayReady{}, Left: l.left,
 		Loose: append(l.loose, w.warn...), Weather: []DryHour{},
@@ -52,7 +52,7 @@ func (l *laidDays) days() Days {
 }
 
 // lane is what one person does, up to the last minute that is shown.
-func (l *laidDays) lane(i, end int, moved map[string]bool) DayLane {
+func (l *daysPlan) lane(i, end int, moved map[string]bool) DayLane {
 	w, p := l.w, l.w.p.People[i]
 	name := map[string]string{}
 	for _, a := range w.names {
@@ -78,7 +78,7 @@ func (l *laidDays) lane(i, end int, moved map[string]bool) DayLane {
 }
 
 // open are the hours in which anybody works.
-func (l *laidDays) open() []schedule.Window {
+func (l *daysPlan) open() []schedule.Window {
 	var all, joined []schedule.Window
 	for _, p := range l.w.p.People {
 		all = append(all, p.Hours...)
@@ -95,7 +95,7 @@ func (l *laidDays) open() []schedule.Window {
 }
 
 // ready is when a job is done, with how sure that is.
-func (l *laidDays) ready(i int) DayReady {
+func (l *daysPlan) ready(i int) DayReady {
 	w, r, j, odds := l.w, l.plan.Ready[i], l.w.jobs[i], l.odds[i]
 	k := DayReady{Job: j.ID, Object: j.Object, Promised: j.Promised, Late: r.Late, Why: r.Why, Kept: odds.Kept,
 		Safe:  safe(j.Promised, odds),
@@ -117,7 +117,7 @@ func (w *dayWork) time(minute int) *time.Time {
 }
 
 // shown are hours up to a minute.
-func (l *laidDays) shown(hours []schedule.Window, end int) []Hour {
+func (l *daysPlan) shown(hours []schedule.Window, end int) []Hour {
 	out := []Hour{}
 	for _, h := range hours {
 		if h.From < end {
@@ -142,7 +142,7 @@ func safe(promised *time.Time, o schedule.Odds) bool {
 }
 
 // placeOf is where a step is done; nothing where that does not matter.
-func (l *laidDays) placeOf(step string) string {
+func (l *daysPlan) placeOf(step string) string {
 	for _, j := range l.w.p.Jobs {
 		for _, s := range j.Steps {
 			if s.ID == step && len(s.Uses) > 0 {
@@ -157,7 +157,7 @@ func (l *laidDays) placeOf(step string) string {
 const soonIdle = 2 * 24 * 60
 
 // idle is how many hours people have nothing to do soon.
-func (l *laidDays) idle(plan schedule.Plan) float64 {
+func (l *daysPlan) idle(plan schedule.Plan) float64 {
 	left := 0
 	for _, p := range l.w.p.People {
 		for _, h := range p.Hours {

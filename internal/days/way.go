@@ -17,7 +17,7 @@ import (
 )
 
 // ways are what would have a job ready by a time, nine times in ten, in words.
-func (l *laidDays) ways(ctx context.Context, i int, by time.Time) ([]DayWay, error) {
+func (l *daysPlan) ways(ctx context.Context, i int, by time.Time) ([]DayWay, error) {
 	w := l.w
 	all, err := schedule.Ways(ctx, w.p, l.plan, w.slips, w.p.Jobs[i].ID, w.minute(by))
 	out := []DayWay{}
@@ -27,7 +27,7 @@ func (l *laidDays) ways(ctx context.Context, i int, by time.Time) ([]DayWay, err
 	return out, err
 }
 
-func (l *laidDays) waySaid(k schedule.Way) string {
+func (l *daysPlan) waySaid(k schedule.Way) string {
 	w := l.w
 	clock := func(m int, layout string) string { return w.at(m).In(w.zone).Format(layout) }
 	says := ""
@@ -54,7 +54,7 @@ func (l *laidDays) waySaid(k schedule.Way) string {
 	return says
 }
 
-func (l *laidDays) nameOf(job string) string {
+func (l *daysPlan) nameOf(job string) string {
 	for _, j := range l.w.p.Jobs {
 		if j.ID == job {
 			return j.Name
@@ -80,7 +80,7 @@ const offerTries = 3
 // laidWith lays the days with one more job in them, and gives its place among them; below
 // 0 where it has none. What could be promised is laid once more as it would be promised:
 // with a promise in them the days may go another way.
-func (s *Service) laidWith(ctx context.Context, more standing.Job) (*laidDays, int, error) {
+func (s *Service) laidWith(ctx context.Context, more standing.Job) (*daysPlan, int, error) {
 	what := WhatIf{more: []standing.Job{more}}
 	for n := 0; ; n++ {
 		l, err := s.laid(ctx, what)

@@ -25,7 +25,7 @@ type WhatIf struct {
 
 	more    []standing.Job // jobs that are not taken in yet
 	promise map[int64]time.Time
-	stands  *laidDays // what is wanted is better than that
+	stands  *daysPlan // what is wanted is better than that
 	apart   bool      // as if no round were taken, and nobody drove
 }
 
@@ -254,7 +254,7 @@ type DayChange struct {
 	SafeThen bool       `json:"safe_then"`
 }
 
-func (l *laidDays) sum() DaysSum {
+func (l *daysPlan) sum() DaysSum {
 	out := DaysSum{Late: l.plan.Late, Left: len(l.plan.Left) + len(l.left)}
 	for i, j := range l.w.p.Jobs {
 		if j.Promise != nil && !safe(&l.w.now, l.odds[i]) {
@@ -302,7 +302,7 @@ func (w *dayWork) ready(p schedule.Plan, i int) *time.Time {
 }
 
 // tryDays lays out the days as they stand and as they would be, the same dice for both.
-func (s *Service) tryDays(ctx context.Context, what WhatIf) (now, then *laidDays, err error) {
+func (s *Service) tryDays(ctx context.Context, what WhatIf) (now, then *daysPlan, err error) {
 	if now, err = s.laid(ctx, WhatIf{}); err != nil {
 		return nil, nil, err
 	}
@@ -313,8 +313,8 @@ func (s *Service) tryDays(ctx context.Context, what WhatIf) (now, then *laidDays
 	if err != nil {
 		return nil, nil, err
 	}
-	then = &laidDays{w: w, left: left, loose: []DayLeft{}, version: now.version, verify: s.Verify}
-	if err := then.lay(ctx, now.plan); err != nil {
+	then = &daysPlan{w: w, left: left, loose: []DayLeft{}, version: now.version, verify: s.Verify}
+	if err := then.plan(ctx, now.plan); err != nil {
 		return nil, nil, err
 	}
 	if len(what.Move) > 0 && len(then.loose) > len(now.loose) {

@@ -26,7 +26,8 @@ import (
 // A calendar of reminders is read by a reader that did not write it, github.com/emersion/go-ical.
 func TestCalendarReadByAnother(t *testing.T) {
 	due := time.Date(2027, 3, 26, 9, 30, 0, 0, time.UTC)
-	all := []record.Reminder{{ID: 3, Job: 8, Object: "Sauna stove; door, pane", What: "Nip the fixings", Customer: "Oda Marl",
+	all := []record.Reminder{{ID: 3, Job: 8, Object: "Sauna stove; door, pane", What: "Nip the fixings",
+		Customer: "Oda Marl",
 		Phone: "0550 781", Why: "after the first fires", Due: due, Version: 2},
 		{ID: 4, Job: 9, Object: "Wheelhouse", What: strings.Repeat("a long word ", 20), Due: due.AddDate(0, 6, 0)}}
 	b := &bytes.Buffer{}

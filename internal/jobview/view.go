@@ -166,15 +166,15 @@ func (s *Reader) View(j record.Job, was *Signed, pane int64, unit length.Unit, d
 		}
 		benches = append(benches, PaneOf(&j, p, unit, was, d))
 	}
-	return s.lay(s.object(j, benches, unit), on), nil
+	return s.onTable(s.object(j, benches, unit), on), nil
 }
 
-// LayAll puts each pane of a job that is worked out on the table.
-func (s *Reader) LayAll(j record.Job, benches []Pane, unit length.Unit) []View {
+// Views puts each pane of a job that is worked out on the table.
+func (s *Reader) Views(j record.Job, benches []Pane, unit length.Unit) []View {
 	o := s.object(j, benches, unit)
 	all := make([]View, 0, len(benches))
 	for i := range benches {
-		all = append(all, s.lay(o, i))
+		all = append(all, s.onTable(o, i))
 	}
 	return all
 }
@@ -200,8 +200,8 @@ func (s *Reader) object(j record.Job, benches []Pane, unit length.Unit) View {
 	return v
 }
 
-// lay puts one pane of an object on the table.
-func (s *Reader) lay(v View, on int) View {
+// onTable puts one pane of an object on the table.
+func (s *Reader) onTable(v View, on int) View {
 	benches, j := v.Benches, v.Job
 	b := benches[on]
 	v.Pane, v.Reckoning, v.Checks, v.Route = b.Pane, lean(b.Reckoning), b.Checks, b.Route

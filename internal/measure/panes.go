@@ -47,15 +47,15 @@ func LaidOut(l drawing.Layout, panes []record.Pane) ([]record.Pane, error) {
 	return panes, nil
 }
 
-// LayOut is how the panes of an object stand. Had is how many panes the person
+// NewLayout is how the panes of an object stand. Had is how many panes the person
 // saw.
-type LayOut struct {
+type NewLayout struct {
 	drawing.Layout
 	Had int `json:"had" minimum:"1"`
 }
 
-// LayOut sets how the panes stand and adds those that are missing.
-func (s *Service) LayOut(ctx context.Context, by record.Account, job int64, in LayOut) error {
+// SetLayout sets how the panes stand and adds those that are missing.
+func (s *Service) SetLayout(ctx context.Context, by record.Account, job int64, in NewLayout) error {
 	return s.All(ctx, by, job, func(e *change.Edit) (store.Change, error) {
 		had := len(e.Job.Panes)
 		if had != in.Had {
@@ -65,7 +65,7 @@ func (s *Service) LayOut(ctx context.Context, by record.Account, job int64, in L
 		if err != nil {
 			return store.Change{}, err
 		}
-		e.LayOut(panes)
+		e.SetPanes(panes)
 		return store.Change{Noun: "panes", Item: fmt.Sprint(len(panes)), Action: "laid out",
 			Said: fmt.Sprintf("the object has %d panes", len(panes)), Before: had, After: in.Layout}, nil
 	})
@@ -134,8 +134,8 @@ type Drawn struct {
 	Version int             `json:"version" doc:"Of the pane, as the person saw it"`
 }
 
-// LayDrawn makes an outline the opening of a pane.
-func (s *Service) LayDrawn(ctx context.Context, by record.Account, at jobview.Bench, in Drawn) error {
+// SetDrawing makes an outline the opening of a pane.
+func (s *Service) SetDrawing(ctx context.Context, by record.Account, at jobview.Bench, in Drawn) error {
 	o, err := Checked(in.Outline)
 	if err != nil {
 		return err

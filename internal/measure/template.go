@@ -53,10 +53,10 @@ func (s *Service) PhotoTemplate(ctx context.Context, in perspective.In) (PhotoOu
 	return out, nil
 }
 
-// LaySash solves a sash and lays its lights on the panes of a job that stand in
+// AddSash solves a sash and lays its lights on the panes of a job that stand in
 // the same columns and rows. Panes whose width or height was read keep it. It
 // tells how many panes got a size.
-func (s *Service) LaySash(ctx context.Context, by record.Account, job int64, in SashIn) (int, error) {
+func (s *Service) AddSash(ctx context.Context, by record.Account, job int64, in SashIn) (int, error) {
 	across, down, err := s.Sums.Sash(ctx, in)
 	if err != nil {
 		return 0, err
@@ -80,7 +80,7 @@ func (s *Service) LaySash(ctx context.Context, by record.Account, job int64, in 
 				columns, rows), "lay out the panes of the job as the sash stands")
 		}
 		for i, p := range j.Panes {
-			n, err := s.layLight(ctx, t, by, p, across.Lights[i%columns], down.Lights[i/columns])
+			n, err := s.addLight(ctx, t, by, p, across.Lights[i%columns], down.Lights[i/columns])
 			if err != nil {
 				return store.Change{}, err
 			}
@@ -95,8 +95,8 @@ func (s *Service) LaySash(ctx context.Context, by record.Account, job int64, in 
 	return laid, err
 }
 
-// layLight writes the four readings that a light's size stands for.
-func (s *Service) layLight(ctx context.Context, t *store.Tx, by record.Account, p record.Pane, w, h SashPart) (int,
+// addLight writes the four readings that a light's size stands for.
+func (s *Service) addLight(ctx context.Context, t *store.Tx, by record.Account, p record.Pane, w, h SashPart) (int,
 	error) {
 	if !w.Known || !h.Known || p.Shape.Kind != "" {
 		return 0, nil

@@ -115,7 +115,7 @@ func (s *Service) sign(ctx context.Context, t *store.Tx, by record.Account, in s
 	}
 	signedJob := j
 	signedJob.Ticket = &k
-	if err := s.goneOut(ctx, t, by, j, v.Benches, s.LayAll(signedJob, v.Benches, shop.Unit)); err != nil {
+	if err := s.goneOut(ctx, t, by, j, v.Benches, s.Views(signedJob, v.Benches, shop.Unit)); err != nil {
 		return 0, err
 	}
 	said := "signed off"

@@ -53,8 +53,8 @@ func TestPack(t *testing.T) {
 func TestSetPack(t *testing.T) {
 	s, mira, tor := open(t)
 	job := takeIn(t, s, tor)
-	if err := s.Measure.LayOut(ctx, tor, job,
-		measure.LayOut{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); err != nil {
+	if err := s.Measure.SetLayout(ctx, tor, job,
+		measure.NewLayout{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); err != nil {
 		t.Fatal(err)
 	}
 	in := ovenPack()

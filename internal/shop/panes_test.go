@@ -145,14 +145,14 @@ func TestSignsAllPanesTogether(t *testing.T) {
 func TestLayOut(t *testing.T) {
 	s, mira, tor := open(t)
 	job := takeIn(t, s, tor)
-	if err := s.Measure.LayOut(ctx, tor, job,
-		measure.LayOut{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); err != nil {
+	if err := s.Measure.SetLayout(ctx, tor, job,
+		measure.NewLayout{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); err != nil {
 		t.Fatal(err)
 	}
 	// A second person who saw one pane does not add two more.
 	var c *record.Conflict
-	if err := s.Measure.LayOut(ctx, mira, job,
-		measure.LayOut{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); !errors.As(err, &c) {
+	if err := s.Measure.SetLayout(ctx, mira, job,
+		measure.NewLayout{Layout: drawing.Layout{Across: 3, Behind: true}, Had: 1}); !errors.As(err, &c) {
 		t.Errorf("%v", err)
 	}
 	v, err := s.Table(ctx, jobview.First(job))
@@ -170,12 +170,12 @@ func TestLayOut(t *testing.T) {
 		field string
 		err   error
 	}{
-		{"layout.across", s.Measure.LayOut(ctx, tor, job,
-			measure.LayOut{Layout: drawing.Layout{Across: 1, Down: 1}, Had: 2})},
-		{"layout.across", s.Measure.LayOut(ctx, tor, job,
-			measure.LayOut{Layout: drawing.Layout{Across: 20, Down: 20}, Had: 2})},
-		{"layout.across", s.Measure.LayOut(ctx, tor, job,
-			measure.LayOut{Layout: drawing.Layout{Across: 11, Behind: true}, Had: 2})},
+		{"layout.across", s.Measure.SetLayout(ctx, tor, job,
+			measure.NewLayout{Layout: drawing.Layout{Across: 1, Down: 1}, Had: 2})},
+		{"layout.across", s.Measure.SetLayout(ctx, tor, job,
+			measure.NewLayout{Layout: drawing.Layout{Across: 20, Down: 20}, Had: 2})},
+		{"layout.across", s.Measure.SetLayout(ctx, tor, job,
+			measure.NewLayout{Layout: drawing.Layout{Across: 11, Behind: true}, Had: 2})},
 		{"pane", s.Measure.DropPane(ctx, tor, jobview.First(job))},
 	} {
 		if f := fault.Of(bad.err); f == nil || f.Field != bad.field {
@@ -189,8 +189,8 @@ func TestLayOut(t *testing.T) {
 func TestPlacePane(t *testing.T) {
 	s, _, tor := open(t)
 	job := takeIn(t, s, tor)
-	if err := s.Measure.LayOut(ctx, tor, job,
-		measure.LayOut{Layout: drawing.Layout{Across: 2, Behind: true}, Had: 1}); err != nil {
+	if err := s.Measure.SetLayout(ctx, tor, job,
+		measure.NewLayout{Layout: drawing.Layout{Across: 2, Behind: true}, Had: 1}); err != nil {
 		t.Fatal(err)
 	}
 	v, err := s.Table(ctx, jobview.First(job))
@@ -245,7 +245,7 @@ func TestLayDrawn(t *testing.T) {
 		t.Fatal(err)
 	}
 	o := outline.Outline{Outer: p, Holes: []outline.Path{}}
-	if err := s.Measure.LayDrawn(ctx, tor, jobview.First(job),
+	if err := s.Measure.SetDrawing(ctx, tor, jobview.First(job),
 		measure.Drawn{Outline: o, Doubt: 0.8, Version: 1}); err != nil {
 		t.Fatal(err)
 	}
@@ -255,11 +255,11 @@ func TestLayDrawn(t *testing.T) {
 		t.Fatalf("%+v, %v", v.Reckoning.Fit, err)
 	}
 	var c *record.Conflict
-	if err := s.Measure.LayDrawn(ctx, mira, jobview.First(job), measure.Drawn{Outline: o, Version: 1}); !errors.As(err,
+	if err := s.Measure.SetDrawing(ctx, mira, jobview.First(job), measure.Drawn{Outline: o, Version: 1}); !errors.As(err,
 		&c) {
 		t.Errorf("an old version was taken: %v", err)
 	}
-	if err := s.Measure.LayDrawn(ctx, mira, jobview.First(job), measure.Drawn{Version: 2}); fault.Of(err) == nil {
+	if err := s.Measure.SetDrawing(ctx, mira, jobview.First(job), measure.Drawn{Version: 2}); fault.Of(err) == nil {
 		t.Errorf("no outline at all: %v", err)
 	}
 	// The other places are no longer asked.

@@ -26,11 +26,11 @@ func TestASashThatSaysStopIsNotLaid(t *testing.T) {
 				Whole: "630"},
 			Down: measure.SashWay{Lights: []string{"400"}, First: "50", Last: "50", Whole: "500"}}
 	}
-	if _, err := s.Measure.LaySash(ctx, tor, id, way("205")); fault.Of(err) == nil ||
+	if _, err := s.Measure.AddSash(ctx, tor, id, way("205")); fault.Of(err) == nil ||
 		!strings.Contains(fault.Of(err).Why, "the sash says stop: column 1 reads 205.0") {
 		t.Fatalf("%v", err)
 	}
-	if n, err := s.Measure.LaySash(ctx, tor, id, way("250")); err != nil || n != 2 {
+	if n, err := s.Measure.AddSash(ctx, tor, id, way("250")); err != nil || n != 2 {
 		t.Fatalf("%d laid, %v", n, err)
 	}
 }

@@ -71,7 +71,7 @@ func (s *Service) Cut(ctx context.Context, by record.Account, id int64, at CutAt
 		}
 		if _, c := d.Plan.Next(d.Made); c == nil {
 			p.State = "done"
-			return s.book(ctx, t, by, p, d)
+			return s.moveStock(ctx, t, by, p, d)
 		}
 		return nil
 	})
@@ -124,13 +124,13 @@ func (s *Service) Broke(ctx context.Context, by record.Account, id int64, at Cut
 		if err := t.Stocks.NoteTries(ctx, p.Material, by.ID, 0, 1); err != nil {
 			return err
 		}
-		return s.book(ctx, t, by, p, d)
+		return s.moveStock(ctx, t, by, p, d)
 	})
 }
 
-// book takes the sheets that were begun out of the stores and brings in what is left of
+// moveStock takes the sheets that were begun out of the stores and brings in what is left of
 // them; panes that are free are noted as cut, and their order is ticked.
-func (s *Service) book(ctx context.Context, t *store.Tx, by record.Account, p *record.CutPlan, d *CutDoc) error {
+func (s *Service) moveStock(ctx context.Context, t *store.Tx, by record.Account, p *record.CutPlan, d *CutDoc) error {
 	why := fmt.Sprintf("cut, plan %d", p.ID)
 	for i, sheet := range d.Plan.Sheets {
 		if !d.Plan.Begun(d.Made, i) && sheet.Root.Kind != cutting.IsPiece {

@@ -221,7 +221,7 @@ const attempts = 5
 func (s *Store) Write(ctx context.Context, f func(*Tx) error) error {
 	var err error
 	for try := range attempts {
-		if err = s.once(ctx, f); !database.Again(err) {
+		if err = s.claim(ctx, f); !database.Again(err) {
 			return err
 		}
 		select {
@@ -233,7 +233,7 @@ func (s *Store) Write(ctx context.Context, f func(*Tx) error) error {
 	return err
 }
 
-func (s *Store) once(ctx context.Context, f func(*Tx) error) error {
+func (s *Store) claim(ctx context.Context, f func(*Tx) error) error {
 	tx, err := s.DB.BeginTx(ctx, nil)
 	if err != nil {
 		return err

@@ -20,9 +20,9 @@ func paneRoutes(v *Server, api huma.API) {
 	register(v, api, op("layOut", http.MethodPut, "/api/jobs/{id}/layout", "Say how the panes of the object stand"),
 		func(ctx context.Context, in *struct {
 			BenchID
-			Body measure.LayOut
+			Body measure.NewLayout
 		}) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Measure.LayOut(ctx, who(ctx), in.ID, in.Body))
+			return v.show(ctx, in.BenchID, v.shop.Measure.SetLayout(ctx, who(ctx), in.ID, in.Body))
 		})
 	register(v, api, op("dropPane", http.MethodDelete, "/api/jobs/{id}/pane", "Take a pane out that nothing was done to"),
 		func(ctx context.Context, in *BenchID) (*out[jobview.View], error) {
@@ -65,9 +65,9 @@ func paneRoutes(v *Server, api huma.API) {
 		BenchID
 		Body measure.SashIn
 	}) (*out[Laid], error) {
-		n, err := v.shop.Measure.LaySash(ctx, who(ctx), in.ID, in.Body)
+		n, err := v.shop.Measure.AddSash(ctx, who(ctx), in.ID, in.Body)
 		return &out[Laid]{Laid{n}}, reply.Of(ctx, err)
 	})
 	changes(v, api, outlineCall("layDrawn", http.MethodPut, "/api/jobs/{id}/outline",
-		"Lay an outline on the table as the opening of a pane"), v.shop.Measure.LayDrawn)
+		"Lay an outline on the table as the opening of a pane"), v.shop.Measure.SetDrawing)
 }

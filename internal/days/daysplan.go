@@ -26,8 +26,8 @@ type keptPlan struct {
 	Plan schedule.Plan `json:"plan"`
 }
 
-// laidDays is a plan with all that it was made from.
-type laidDays struct {
+// daysPlan is a plan with all that it was made from.
+type daysPlan struct {
 	w       *dayWork
 	plan    schedule.Plan
 	odds    []schedule.Odds
@@ -41,9 +41,9 @@ type laidDays struct {
 
 // laid gathers what is open and lays it out: calmly beside the plan that was taken, with
 // what would be otherwise.
-func (s *Service) laid(ctx context.Context, what WhatIf) (*laidDays, error) {
+func (s *Service) laid(ctx context.Context, what WhatIf) (*daysPlan, error) {
 	w, left, err := s.gathered(ctx, what, s.Now().Truncate(time.Minute))
-	l := &laidDays{w: w, left: left, loose: []DayLeft{}, plan: schedule.Plan{Steps: []schedule.Done{}}, verify: s.Verify}
+	l := &daysPlan{w: w, left: left, loose: []DayLeft{}, plan: schedule.Plan{Steps: []schedule.Done{}}, verify: s.Verify}
 	if err != nil {
 		return l, err
 	}
@@ -51,12 +51,12 @@ func (s *Service) laid(ctx context.Context, what WhatIf) (*laidDays, error) {
 	if before, l.version, err = s.lastPlan(ctx, w); err != nil {
 		return l, err
 	}
-	return l, l.lay(ctx, before)
+	return l, l.solve(ctx, before)
 }
 
-// lay plans, and holds the plan against what can be worked. A job without which it could be
+// solve plans, and holds the plan against what can be worked. A job without which it could be
 // is left out and named: one record takes no page from everybody.
-func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
+func (l *daysPlan) solve(ctx context.Context, before schedule.Plan) error {
 	for len(l.w.p.Jobs) > 0 {
 		err := l.search(ctx, before)
 		if err != nil || l.w.what.stands != nil && !l.is {
@@ -77,7 +77,7 @@ func (l *laidDays) lay(ctx context.Context, before schedule.Plan) error {
 
 // leaveOut takes the jobs out of the problem at which a plan is broken, and says so; false
 // where it is broken at none.
-func (l *laidDays) leaveOut(broken []schedule.Broken) bool {
+func (l *daysPlan) leaveOut(broken []schedule.Broken) bool {
 	w, n := l.w, len(l.w.p.Jobs)
 	for i := n - 1; i >= 0; i-- {
 		k := slices.IndexFunc(broken, func(b schedule.Broken) bool { return b.Job == w.p.Jobs[i].ID })
@@ -98,7 +98,7 @@ func (l *laidDays) leaveOut(broken []schedule.Broken) bool {
 // search plans: calmly beside a plan, for as long as it may where there is none, or for
 // something better than what stands. Pins that cannot hold are loosened, the youngest
 // first, and said.
-func (l *laidDays) search(ctx context.Context, before schedule.Plan) error {
+func (l *daysPlan) search(ctx context.Context, before schedule.Plan) error {
 	w := l.w
 	for {
 		if one, other, err := schedule.Quarrel(w.p); one != "" {
@@ -137,7 +137,7 @@ func (l *laidDays) search(ctx context.Context, before schedule.Plan) error {
 	}
 }
 
-func (l *laidDays) loosen(step, why string) {
+func (l *daysPlan) loosen(step, why string) {
 	of := l.w.steps[step]
 	l.loose = append(l.loose, DayLeft{of.job, of.object, of.title + ": " + why})
 	*l.w.pinOf(step) = nil
@@ -156,13 +156,13 @@ func (w *dayWork) pinOf(step string) **schedule.Pin {
 }
 
 // kept is the plan as it is kept.
-func (l *laidDays) kept() ([]byte, error) {
+func (l *daysPlan) kept() ([]byte, error) {
 	return json.Marshal(keptPlan{From: l.w.now, Plan: schedule.Plan{Steps: l.plan.Steps}})
 }
 
 // keep writes the plan; it conflicts where somebody wrote another since this one was held
 // against it.
-func (l *laidDays) keep(ctx context.Context, t *store.Tx, by record.Account, at time.Time) error {
+func (l *daysPlan) keep(ctx context.Context, t *store.Tx, by record.Account, at time.Time) error {
 	doc, err := l.kept()
 	if err != nil {
 		return err

@@ -14,10 +14,10 @@ import (
 	"freshshard/internal/store"
 )
 
-// Nobody says twice what was done once: what was just said answers some steps and checks
-// with it, under the same name and in the same write.
+// One answer often answers more: the last reading does the step of measuring, a step passes its
+// check. Those are noted with it, under the same name and in the same write.
 
-// follower is the pane on which something was just said, as it is with that.
+// follower notes what follows from an answer on a pane.
 type follower struct {
 	s *Service
 	e *change.Edit
@@ -30,11 +30,11 @@ type follower struct {
 // Follower looks at a pane with what was just said of it.
 func (s *Service) Follower(e *change.Edit, p *record.Pane) *follower {
 	f := &follower{s: s, e: e, p: p}
-	f.look()
+	f.reckon()
 	return f
 }
 
-func (f *follower) look() { f.b = jobview.PaneOf(f.e.Job, f.p, length.MM, nil, jobview.Numbers) }
+func (f *follower) reckon() { f.b = jobview.PaneOf(f.e.Job, f.p, length.MM, nil, jobview.Numbers) }
 
 // leads says whether anything can follow from a step.
 func leads(b jobview.Pane, step string) bool {
@@ -61,16 +61,16 @@ func (f *follower) tick(step string) {
 func (f *follower) set(st plan.Step, k record.Tick) {
 	f.e.Tick(f.p, k)
 	f.said = append(f.said, st.Title+": "+k.Outcome)
-	f.look()
+	f.reckon()
 }
 
-// open takes a tick back.
-func (f *follower) open(st plan.Step) {
+// untick takes a tick back.
+func (f *follower) untick(st plan.Step) {
 	steps, _ := jobview.OnceOf(f.e.Job, f.p)
 	ticked := func(q *record.Pane) bool { return jobview.TickOf(q, st.Key) != nil }
 	f.e.Untick(jobview.Holder(f.e.Job, f.p, ticked, steps, st.Key), st.Key)
 	f.said = append(f.said, st.Title+": open again")
-	f.look()
+	f.reckon()
 }
 
 // AfterTakenBack opens the step of measuring again where what it needs is not read any more.
@@ -80,7 +80,7 @@ func (f *follower) AfterTakenBack() {
 		f.b.Reckoning.Plan.Wait(st, f.b.Standing, f.e.Now) == nil {
 		return
 	}
-	f.open(st)
+	f.untick(st)
 }
 
 // afterUncounted opens the step of tightening again: a screw of it is not counted any more.
@@ -88,15 +88,15 @@ func (f *follower) afterUncounted() {
 	for i := len(f.b.Reckoning.Plan.Steps) - 1; i >= 0; i-- {
 		st := f.b.Reckoning.Plan.Steps[i]
 		if k := jobview.TickOf(&f.b.Pane, st.Key); st.Screws && k != nil && k.Outcome == "done" {
-			f.open(st)
+			f.untick(st)
 			f.notYet()
 			return
 		}
 	}
 }
 
-// afterOpened opens the checks again that a step passed, and the steps that ask for nothing.
-// What somebody answered before the step was done stays.
+// afterOpened takes back the checks that a step passed when it was done. What somebody had answered
+// before stays.
 func (f *follower) afterOpened(step string, done time.Time) {
 	for _, c := range f.b.Checks {
 		if c.ShownBy != step || c.Outcome != prove.Pass || c.At == nil || c.At.Before(done) {
@@ -114,17 +114,17 @@ func (f *follower) afterUnproved(does string, proved time.Time) {
 	if k := jobview.TickOf(&f.b.Pane, does); err != nil || k == nil || k.At.Before(proved) {
 		return
 	}
-	f.open(st)
+	f.untick(st)
 }
 
-// notYet opens the steps again that ask for nothing, where something before them is open.
+// notYet takes the ticks of such steps back where a step before them is open again.
 func (f *follower) notYet() {
 	open := false
 	for _, st := range f.b.Reckoning.Plan.Steps {
 		if k := jobview.TickOf(&f.b.Pane, st.Key); k == nil {
 			open = true
 		} else if open && st.Itself && k.Outcome == "done" {
-			f.open(st)
+			f.untick(st)
 		}
 	}
 }
@@ -177,7 +177,7 @@ func (f *follower) afterStep(step string, done bool) {
 		f.e.Answer(f.p, a)
 		f.said = append(f.said, c.Text+": "+string(prove.Pass))
 	}
-	f.nothing()
+	f.tickIdle()
 }
 
 // afterCheck does the step that a check proves, or leaves it out in the case in which both
@@ -198,11 +198,11 @@ func (f *follower) afterCheck(check string, outcome prove.Outcome) {
 		k := record.Tick{Step: c.Does, Outcome: "left-out", Reason: c.May, Version: 1, At: f.e.Now}
 		f.set(st, k)
 	}
-	f.nothing()
+	f.tickIdle()
 }
 
-// nothing does the steps that ask for nothing, as soon as all before them are done.
-func (f *follower) nothing() {
+// tickIdle ticks the steps at which nothing is to be done, as soon as all steps before them are.
+func (f *follower) tickIdle() {
 	for _, st := range f.b.Reckoning.Plan.Steps {
 		if f.b.Done[st.Key] {
 			continue
