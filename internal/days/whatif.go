@@ -314,7 +314,7 @@ func (s *Service) tryDays(ctx context.Context, what WhatIf) (now, then *daysPlan
 		return nil, nil, err
 	}
 	then = &daysPlan{w: w, left: left, loose: []DayLeft{}, version: now.version, verify: s.Verify}
-	if err := then.plan(ctx, now.plan); err != nil {
+	if err := then.solve(ctx, now.plan); err != nil {
 		return nil, nil, err
 	}
 	if len(what.Move) > 0 && len(then.loose) > len(now.loose) {

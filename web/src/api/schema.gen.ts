@@ -5074,7 +5074,7 @@ export interface components {
             round?: string;
             width?: string;
         };
-        MeasureLayOut: {
+        MeasureNewLayout: {
             /** Format: int64 */
             across: number;
             /** @description Behind one another, as in a pack; then Across alone counts them */
@@ -8103,7 +8103,6 @@ export interface components {
             least: number;
             /** Format: double */
             most: number;
-            /** @description In words that the number ends: an offcut is kept from */
             name: string;
             unit: string;
             value: components["schemas"]["ValueValue"];
@@ -10575,7 +10574,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MeasureLayOut"];
+                "application/json": components["schemas"]["MeasureNewLayout"];
             };
         };
         responses: {
