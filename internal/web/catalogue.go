@@ -47,6 +47,7 @@ type Catalogue struct {
 	Stock       []stocksize.Size             `json:"stock" doc:"Sizes in which panes are sold ready cut"`
 	Screws      []setting.Screw              `json:"screws" doc:"Threads that hold panes"`
 	Usual       []usual.Group                `json:"usual" doc:"Rules of thumb that the trade goes by"`
+	Unproven    []book.Unproven              `json:"unproven" doc:"What nobody has held against the print yet"`
 	Own         catalogue.Values             `json:"own" doc:"The shop's own values, laid over the book's above"`
 	Fields      map[string][]catalogue.Field `json:"fields" doc:"Values that a shop may lay over, by kind"`
 }
@@ -75,6 +76,6 @@ func catalogueRoutes(v *Server, api huma.API) {
 			frame.Book.Laid(vs),
 			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),
 			diagnose.Questions(), diagnose.Clues(), fit.Cutters.Laid(vs), road.All(), witness.Book.All(),
-			stocksize.Listed(vs), setting.Screws, usual.Book.Laid(vs), vs, book.Fields()}}, nil
+			stocksize.Listed(vs), setting.Screws, usual.Book.Laid(vs), book.UnprovenOf(vs), vs, book.Fields()}}, nil
 	})
 }

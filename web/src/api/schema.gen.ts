@@ -2810,6 +2810,22 @@ export interface components {
                 [key: string]: number;
             };
         };
+        BookUnproven: {
+            /** @description What it decides, in words */
+            decides: string;
+            id: string;
+            item: string;
+            kind: string;
+            name: string;
+            /** @description The shop has set it by its own sheet */
+            own: boolean;
+            unit: string;
+            /**
+             * Format: double
+             * @description As the shop has set it, else as the book has it
+             */
+            v: number;
+        };
         BuyAsked: {
             /** @description What would put the second before the first */
             changes: string[];
@@ -8174,6 +8190,8 @@ export interface components {
             shapes: components["schemas"]["OutlineKind"][];
             /** @description Sizes in which panes are sold ready cut */
             stock: components["schemas"]["StocksizeSize"][];
+            /** @description What nobody has held against the print yet */
+            unproven: components["schemas"]["BookUnproven"][];
             /** @description Rules of thumb that the trade goes by */
             usual: components["schemas"]["UsualGroup"][];
             /** @description What speaks for a size, and how it usually lies */

@@ -22,6 +22,32 @@ export function UsualPage({ book }: { book: Catalogue }) {
 					/>
 				))}
 			</ul>
+			<h2 className="mt-8 text-xl font-semibold">Check these first</h2>
+			<p className="mb-2 text-ink-2">
+				These values decide most and nobody has checked them against the printed
+				standard or a data sheet. Check them, then set your own on their page.
+			</p>
+			<table className="w-full">
+				<caption className="sr-only">Values to check first</caption>
+				<tbody>
+					{book.unproven.map((u) => (
+						<tr
+							key={`${u.kind} ${u.id} ${u.item}`}
+							className="border-b border-rule"
+						>
+							<th scope="row" className="py-2 pr-4 text-left font-normal">
+								{u.name}
+							</th>
+							<td className="py-2 font-figure pr-4 text-right font-semibold whitespace-nowrap">
+								{u.v} {u.unit}
+							</td>
+							<td className="py-2 text-ink-2">
+								{u.own ? "set by the shop" : u.decides}
+							</td>
+						</tr>
+					))}
+				</tbody>
+			</table>
 		</section>
 	);
 }
