@@ -33,8 +33,8 @@ type Held struct {
 	barred      string // why nothing may be ordered, whatever the size
 }
 
-// hold takes in how the pane is held, and settles or assumes what it is made of.
-func hold(k Known) (Held, error) {
+// Hold takes in how the pane is held, and settles or assumes what it is made of.
+func Hold(k Known) (Held, error) {
 	h := Held{k: k}
 	var err error
 	if h.Family, err = family.Book.With(k.Own, k.Family); err != nil {

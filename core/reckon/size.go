@@ -34,7 +34,7 @@ type Sized struct {
 // Size works out how large the pane is. Readings that cannot belong together are not an error of
 // the call: the answer then carries the Fault and what can still be said without them.
 func Size(k Known) (Sized, error) {
-	h, err := hold(k)
+	h, err := Hold(k)
 	s := Sized{Held: h}
 	if err != nil {
 		return s, err

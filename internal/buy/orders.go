@@ -13,6 +13,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/money"
+	"freshshard/core/reckon"
 	"freshshard/core/source"
 	"freshshard/core/striplog"
 	"freshshard/core/supply"
@@ -212,9 +213,9 @@ func (s *Service) AddOrder(ctx context.Context, by record.Account, key string, j
 
 // settled refuses to order a pane of which nobody has settled what it is made of.
 func settled(j *record.Job, p *record.Pane, field string) error {
-	b := jobview.PaneOf(j, p, length.MM, nil, jobview.Numbers)
-	if !b.Reckoning.Unsettled() {
-		return nil
+	h, err := reckon.Hold(jobview.Known(j, p, length.MM))
+	if err != nil || !h.Unsettled() {
+		return err
 	}
 	return fault.New(field, jobview.Name(*p)+": nobody has settled what it is made of",
 		"settle it at Choose, then order it")

@@ -185,7 +185,7 @@ func runFit(in PaneIn) (FitOut, error) {
 	}
 	k, err := reckon.Pane(reckon.Known{Object: reckon.Object{Exposure: e},
 		Holding: reckon.Holding{Family: in.Family, Gasket: in.Gasket, Sides: in.Sides}, Seen: reckon.Seen{Readings: r},
-			Settled: reckon.Settled{Material: in.Material, Thickness: in.Thickness}, Unit: in.Unit})
+		Settled: reckon.Settled{Material: in.Material, Thickness: in.Thickness}, Unit: in.Unit})
 	if err != nil {
 		return FitOut{}, err
 	}

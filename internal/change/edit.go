@@ -24,8 +24,8 @@ type Edit struct {
 // Write adds what is to be written when the change is kept.
 func (e *Edit) Write(f func(context.Context, *store.Tx) error) { e.writes = append(e.writes, f) }
 
-// errMoved is a job that somebody changed since it was read.
-var errMoved = errors.New("the job has changed since it was read")
+// ErrMoved is a job that somebody changed since it was read.
+var ErrMoved = errors.New("the job has changed since it was read")
 
 // mostTurns is how often a change is worked out anew before somebody is told that the others
 // are quicker.
@@ -72,9 +72,15 @@ type editor struct{ *Keeper }
 
 func (s editor) edit(ctx context.Context, by record.Account, job int64, f func(*Edit) (store.Change, error),
 	check func(*Edit) error) error {
+	return Again(ctx, func() error { return s.tryEdit(ctx, by, job, f, check) })
+}
+
+// Again works something out anew as long as the job that it was worked out from has changed
+// meanwhile (ErrMoved).
+func Again(ctx context.Context, try func() error) error {
 	for turn := range mostTurns {
-		err := s.tryEdit(ctx, by, job, f, check)
-		if !errors.Is(err, errMoved) {
+		err := try()
+		if !errors.Is(err, ErrMoved) {
 			return err
 		}
 		select {
@@ -117,7 +123,7 @@ func (s editor) tryEdit(ctx context.Context, by record.Account, job int64, f fun
 			return err
 		}
 		if !turned {
-			return errMoved
+			return ErrMoved
 		}
 		for _, w := range e.writes {
 			if err := w(ctx, t); err != nil {
@@ -137,7 +143,7 @@ func (s editor) tryEdit(ctx context.Context, by record.Account, job int64, f fun
 // somebody writes may be half of the one and half of the other.
 func (s editor) orMoved(ctx context.Context, j *record.Job, err error) error {
 	if now, e := s.Store.Jobs.Pulse(ctx, j.ID); e == nil && now != j.Pulse {
-		return errMoved
+		return ErrMoved
 	}
 	return err
 }

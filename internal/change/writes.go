@@ -120,7 +120,7 @@ func (e *Edit) Hold(p *record.Pane) {
 	e.Write(func(ctx context.Context, t *store.Tx) error {
 		found, err := t.Panes.SetPane(ctx, was)
 		if err == nil && !found {
-			err = errMoved
+			err = ErrMoved
 		}
 		return err
 	})
@@ -134,7 +134,7 @@ func (e *Edit) Object(o record.Object) {
 	e.Write(func(ctx context.Context, t *store.Tx) error {
 		found, err := t.Jobs.SetObject(ctx, was)
 		if err == nil && !found {
-			err = errMoved
+			err = ErrMoved
 		}
 		if err != nil {
 			return err

@@ -42,7 +42,7 @@ func stove(t *testing.T) jobview.View {
 	r, err := reckon.Pane(reckon.Known{Object: reckon.Object{Exposure: e},
 		Holding: reckon.Holding{Family: "clip-heat", Gasket: fit.Gasket{Kind: fit.Flat, Free: 3},
 			Sides: setting.Sides{Top: 2, Bottom: 2}}, Seen: reckon.Seen{Readings: readings},
-				Settled: reckon.Settled{Material: "glass-ceramic", Thickness: 4}, Unit: length.MM})
+		Settled: reckon.Settled{Material: "glass-ceramic", Thickness: 4}, Unit: length.MM})
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -28,7 +28,7 @@ func TestCalendarReadByAnother(t *testing.T) {
 	due := time.Date(2027, 3, 26, 9, 30, 0, 0, time.UTC)
 	all := []record.Reminder{{ID: 3, Job: 8, Object: "Sauna stove; door, pane", What: "Nip the fixings",
 		Customer: "Oda Marl",
-		Phone: "0550 781", Why: "after the first fires", Due: due, Version: 2},
+		Phone:    "0550 781", Why: "after the first fires", Due: due, Version: 2},
 		{ID: 4, Job: 9, Object: "Wheelhouse", What: strings.Repeat("a long word ", 20), Due: due.AddDate(0, 6, 0)}}
 	b := &bytes.Buffer{}
 	if err := Calendar(b, all, "http://127.0.0.1:8080", due); err != nil {

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/cure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/plan"
 	"freshshard/core/working"
 	"freshshard/internal/change"
 	"freshshard/internal/instrument"
@@ -427,7 +428,11 @@ func (s *Service) StartCure(ctx context.Context, by record.Account, key string, 
 		At jobview.Bench
 		In Laid
 	}{jobview.Bench{Job: at.Job, Pane: at.Pane}, in}
-	_, err := s.CreateBehind(ctx, by, key, "cure", request, s.LockOpen(ctx, at.Job), func(t *store.Tx) (int64, error) {
+	st, err := s.step(ctx, at, in.Step)
+	if err != nil {
+		return err
+	}
+	_, err = s.CreateBehind(ctx, by, key, "cure", request, s.LockOpen(ctx, at.Job), func(t *store.Tx) (int64, error) {
 		j, err := t.Jobs.Job(ctx, at.Job)
 		if err != nil {
 			return 0, err
@@ -438,11 +443,6 @@ func (s *Service) StartCure(ctx context.Context, by record.Account, key string, 
 		}
 		if slices.ContainsFunc(p.Cures, func(c record.Cure) bool { return c.Step == in.Step && c.Adhesive == in.Adhesive }) {
 			return 0, &record.Conflict{Says: "A clock of the same runs for this step already. Take it out first."}
-		}
-		b := jobview.PaneOf(&j, p, "mm", nil, jobview.Numbers)
-		st, err := b.Step(in.Step)
-		if err != nil {
-			return 0, err
 		}
 		c := record.Cure{Pane: p.ID, Step: in.Step, Adhesive: in.Adhesive, Width: in.Width, Edges: in.Edges,
 			Depth24: in.Depth24,
@@ -477,6 +477,19 @@ func (s *Service) StartCure(ctx context.Context, by record.Account, key string, 
 			Action: "started", Said: fmt.Sprintf("%s for %s", got.Adhesive.Name, st.Title), After: c})
 	})
 	return err
+}
+
+// step is a step of a pane's plan, worked out under no lock.
+func (s *Service) step(ctx context.Context, at jobview.Bench, key string) (plan.Step, error) {
+	j, err := s.Store.Jobs.Job(ctx, at.Job)
+	if err != nil {
+		return plan.Step{}, err
+	}
+	p, err := jobview.Find(&j, at)
+	if err != nil {
+		return plan.Step{}, err
+	}
+	return jobview.PaneOf(&j, p, "mm", nil, jobview.Numbers).Step(key)
 }
 
 // mayOpen holds the air and the tube against the sheet, and books a tube that is opened.

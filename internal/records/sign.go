@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"freshshard/core/prove"
+	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/measure"
 	"freshshard/internal/people"
@@ -39,32 +40,52 @@ func (s *Service) Sign(ctx context.Context, by record.Account, key string, job i
 		Job int64
 		Signature
 	}{job, in}
-	return s.Create(ctx, by, key, "ticket", request, func(t *store.Tx) (int64, error) {
-		signed, err := t.Jobs.LockJob(ctx, job)
+	var number int64
+	return number, change.Again(ctx, func() error {
+		in, err := s.signing(ctx, job)
 		if err != nil {
-			return 0, err
+			return err
 		}
-		if signed {
-			return 0, &record.Conflict{Says: "This job is signed off already."}
-		}
-		j, err := t.Jobs.Job(ctx, job)
-		if err != nil {
-			return 0, err
-		}
-		shop, err := t.Shops.Shop(ctx)
-		if err != nil {
-			return 0, err
-		}
-		v, err := s.View(j, nil, 0, shop.Unit, jobview.Numbers)
-		if err != nil {
-			return 0, err
-		}
-		over, err := signsOver(by, v.Hindrances, override)
-		if err != nil {
-			return 0, err
-		}
-		return s.sign(ctx, t, by, signing{j, v, shop, over})
+		number, err = s.Create(ctx, by, key, "ticket", request, func(t *store.Tx) (int64, error) {
+			signed, err := t.Jobs.LockJob(ctx, job)
+			if err != nil {
+				return 0, err
+			}
+			if signed {
+				return 0, &record.Conflict{Says: "This job is signed off already."}
+			}
+			turned, err := t.Jobs.Turn(ctx, job, in.job.Pulse)
+			if err == nil && !turned {
+				err = change.ErrMoved
+			}
+			if err != nil {
+				return 0, err
+			}
+			if in.override, err = signsOver(by, in.view.Hindrances, override); err != nil {
+				return 0, err
+			}
+			return s.sign(ctx, t, by, in)
+		})
+		return err
 	})
+}
+
+// signing reads a job and works out what its ticket would fix, under no lock. Of a job that is
+// signed nothing is worked out.
+func (s *Service) signing(ctx context.Context, job int64) (signing, error) {
+	j, err := s.Store.Jobs.Job(ctx, job)
+	if err != nil || j.Signed {
+		return signing{job: j}, err
+	}
+	in := signing{job: j}
+	if in.shop, err = s.Store.Shops.Shop(ctx); err != nil {
+		return in, err
+	}
+	if in.view, err = s.View(j, nil, 0, in.shop.Unit, jobview.Numbers); err != nil {
+		return in, err
+	}
+	in.fixed = measure.Fixed(j, in.shop.Unit)
+	return in, nil
 }
 
 // signsOver is the reason for which an owner signs over what is open, empty where nothing is.
@@ -89,6 +110,7 @@ func signsOver(by record.Account, open []prove.Hindrance, override string) (stri
 type signing struct {
 	job      record.Job
 	view     jobview.View
+	fixed    []jobview.Fixed
 	shop     record.Shop
 	override string
 }
@@ -105,7 +127,7 @@ func (s *Service) sign(ctx context.Context, t *store.Tx, by record.Account, in s
 		return 0, err
 	}
 	j.Own = nil
-	doc, err := json.Marshal(jobview.Signed{Shop: shop, Job: j, Fixed: measure.Fixed(j, shop.Unit)})
+	doc, err := json.Marshal(jobview.Signed{Shop: shop, Job: j, Fixed: in.fixed})
 	if err != nil {
 		return 0, err
 	}
@@ -121,9 +143,6 @@ func (s *Service) sign(ctx context.Context, t *store.Tx, by record.Account, in s
 	said := "signed off"
 	if override != "" {
 		said = "signed off over what was open: " + override
-	}
-	if err := t.Jobs.TouchJob(ctx, job); err != nil {
-		return 0, err
 	}
 	return k.Number, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "ticket",
 		Item: fmt.Sprint(k.Number), Action: "signed", Said: said, After: v.Hindrances})

@@ -48,7 +48,7 @@ func TestLoad(t *testing.T) {
 	}
 	if err := s.Records.Book.SetOwn(ctx, mira,
 		catalogue.Value{Kind: catalogue.Material, ID: "annealed", Item: "strength", V: 20,
-		Sheet: "old greenhouse panes"}); err != nil {
+			Sheet: "old greenhouse panes"}); err != nil {
 		t.Fatal(err)
 	}
 	if weak := need(guarded(), "annealed"); weak <= four {

@@ -61,7 +61,7 @@ func (t StocksTx) AddStock(ctx context.Context, v record.StockItem) (int64, erro
 	return t.Insert(ctx,
 		"INSERT INTO stock_item (kind, name, material, thickness, w, h, unit, least, cost, place, lot, expires) "+
 			"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ? / 100, ?, ?, NULLIF(?, ''))", v.Kind, v.Name, v.Material, v.Thickness, v.W, v.H,
-				v.Unit,
+		v.Unit,
 		v.Least,
 		v.Cents, v.Place, v.Lot, v.Expires)
 }
@@ -82,7 +82,7 @@ func (t StocksTx) SetStock(ctx context.Context, v record.StockItem) (bool, error
 	return t.Changed(ctx,
 		"UPDATE stock_item SET name = ?, material = ?, thickness = ?, w = ?, h = ?, least = ?, cost = ? / 100, "+
 			"place = ?, lot = ?, expires = NULLIF(?, ''), version = version + 1 WHERE id = ? AND version = ?", v.Name,
-				v.Material,
+		v.Material,
 		v.Thickness,
 		v.W, v.H, v.Least, v.Cents, v.Place, v.Lot, v.Expires, v.ID, v.Version)
 }

@@ -27,29 +27,34 @@ import (
 	"freshshard/internal/reply"
 )
 
+// Thumb is what has no source: rules of thumb, and what is to be checked first.
+type Thumb struct {
+	Usual    []usual.Group   `json:"usual" doc:"Rules of thumb that the trade goes by"`
+	Unproven []book.Unproven `json:"unproven" doc:"What nobody has held against the print yet"`
+}
+
 // Catalogue is what forms offer.
 type Catalogue struct {
-	Families    []family.Family              `json:"families"`
-	Exposures   []exposure.Exposure          `json:"exposures"`
-	Materials   []pane.Material              `json:"materials"`
-	Frames      []frame.Material             `json:"frames"`
-	Instruments []length.Instrument          `json:"instruments"`
-	Compat      compat.Table                 `json:"compat" doc:"What may touch what"`
-	Cautions    []caution.Caution            `json:"cautions"`
-	Questions   []family.Question            `json:"questions" doc:"Those that pick the family; the first is asked first"`
-	Edges       map[string]drawing.Drawing   `json:"edges" doc:"The edge in section of each family"`
-	Shapes      []outline.Kind               `json:"shapes" doc:"Forms of an opening beside the plain rectangle"`
-	Evidence    []diagnose.Question          `json:"evidence" doc:"What to look at on a break"`
-	Clues       []diagnose.Question          `json:"clues" doc:"What to look at on the old pane"`
-	Cutters     []fit.CutterInfo             `json:"cutters" doc:"Who makes a pane to size, and what band they keep"`
-	Roads       []road.Road                  `json:"roads" doc:"What may be to be done"`
-	Witnesses   []witness.Kind               `json:"witnesses" doc:"What speaks for a size, and how it usually lies"`
-	Stock       []stocksize.Size             `json:"stock" doc:"Sizes in which panes are sold ready cut"`
-	Screws      []setting.Screw              `json:"screws" doc:"Threads that hold panes"`
-	Usual       []usual.Group                `json:"usual" doc:"Rules of thumb that the trade goes by"`
-	Unproven    []book.Unproven              `json:"unproven" doc:"What nobody has held against the print yet"`
-	Own         catalogue.Values             `json:"own" doc:"The shop's own values, laid over the book's above"`
-	Fields      map[string][]catalogue.Field `json:"fields" doc:"Values that a shop may lay over, by kind"`
+	Families    []family.Family            `json:"families"`
+	Exposures   []exposure.Exposure        `json:"exposures"`
+	Materials   []pane.Material            `json:"materials"`
+	Frames      []frame.Material           `json:"frames"`
+	Instruments []length.Instrument        `json:"instruments"`
+	Compat      compat.Table               `json:"compat" doc:"What may touch what"`
+	Cautions    []caution.Caution          `json:"cautions"`
+	Questions   []family.Question          `json:"questions" doc:"Those that pick the family; the first is asked first"`
+	Edges       map[string]drawing.Drawing `json:"edges" doc:"The edge in section of each family"`
+	Shapes      []outline.Kind             `json:"shapes" doc:"Forms of an opening beside the plain rectangle"`
+	Evidence    []diagnose.Question        `json:"evidence" doc:"What to look at on a break"`
+	Clues       []diagnose.Question        `json:"clues" doc:"What to look at on the old pane"`
+	Cutters     []fit.CutterInfo           `json:"cutters" doc:"Who makes a pane to size, and what band they keep"`
+	Roads       []road.Road                `json:"roads" doc:"What may be to be done"`
+	Witnesses   []witness.Kind             `json:"witnesses" doc:"What speaks for a size, and how it usually lies"`
+	Stock       []stocksize.Size           `json:"stock" doc:"Sizes in which panes are sold ready cut"`
+	Screws      []setting.Screw            `json:"screws" doc:"Threads that hold panes"`
+	Thumb
+	Own    catalogue.Values             `json:"own" doc:"The shop's own values, laid over the book's above"`
+	Fields map[string][]catalogue.Field `json:"fields" doc:"Values that a shop may lay over, by kind"`
 }
 
 // edgeThick is the pane's thickness in the small pictures, mm: thick enough to
@@ -76,6 +81,6 @@ func catalogueRoutes(v *Server, api huma.API) {
 			frame.Book.Laid(vs),
 			length.Instruments(), compat.Laid(vs), caution.All(), family.Questions(), edges(), outline.Kinds(),
 			diagnose.Questions(), diagnose.Clues(), fit.Cutters.Laid(vs), road.All(), witness.Book.All(),
-			stocksize.Listed(vs), setting.Screws, usual.Book.Laid(vs), book.UnprovenOf(vs), vs, book.Fields()}}, nil
+			stocksize.Listed(vs), setting.Screws, Thumb{usual.Book.Laid(vs), book.UnprovenOf(vs)}, vs, book.Fields()}}, nil
 	})
 }
