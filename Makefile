@@ -2,7 +2,7 @@
 # make demo-fresh  the same, started over
 # make test        everything: Go, screens, types, lint
 # make bench       the benchmarks, against their bounds
-# make mutants     one change at a time in the core, and what no test notices; SAMPLE=400
+# make mutants     one change at a time, and what no test notices; SAMPLE=400 PACKAGES=./internal/stock TESTS=./internal/shop
 # make soak        kills and hostile input for hours; KILLS=100 FUZZ=1h PARSE=10m
 
 .PHONY: demo demo-fresh test ready bench soak mutants build api screenshots web go-check web-check packages packages-all clean
@@ -78,4 +78,4 @@ clean:
 	rm -rf bin web/node_modules internal/web/static/built
 
 mutants:
-	@go run ./tools/mutants -packages ./core/... -sample $(or $(SAMPLE),0)
+	@go run ./tools/mutants -packages $(or $(PACKAGES),./core/...) -tests "$(TESTS)" -sample $(or $(SAMPLE),0)

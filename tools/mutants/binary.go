@@ -52,7 +52,7 @@ func switched(ctx context.Context, dir string, t typesOf, changes []change) test
 		return out
 	}
 	began := time.Now()
-	said, ok := out.run(ctx, 0, hung, "-test.v")
+	said, ok := out.run(ctx, 0, hung(), "-test.v")
 	if !ok {
 		out.why = fmt.Errorf("its tests fail with switches that are all off")
 		fmt.Fprintf(os.Stderr, "%s is built anew for each change: %v\n", changes[0].pkg, out.why)
@@ -68,7 +68,7 @@ func switched(ctx context.Context, dir string, t typesOf, changes []change) test
 	if len(slow) > 0 {
 		out.slow = "^(" + strings.Join(slow, "|") + ")$"
 		began = time.Now()
-		out.run(ctx, 0, hung, "-test.skip", out.slow)
+		out.run(ctx, 0, hung(), "-test.skip", out.slow)
 		out.quick = time.Since(began)
 	}
 	return out
@@ -125,7 +125,7 @@ func (t *tests) build(ctx context.Context, read typesOf, changes []change) error
 		return err
 	}
 	if out, err := exec.CommandContext(ctx, "go", "test", "-c", "-vet", "off", "-overlay", file, "-o", t.binary,
-		changes[0].pkg).CombinedOutput(); err != nil {
+		testsOf(changes[0].pkg)).CombinedOutput(); err != nil {
 		return fmt.Errorf("%w: %s", err, out)
 	}
 	return nil
@@ -142,6 +142,9 @@ func (t *tests) run(ctx context.Context, number int, limit time.Duration, flags 
 	defer cancel()
 	c := exec.CommandContext(ctx, t.binary, append(flags, "-test.failfast")...)
 	c.Dir = t.folder
+	if elsewhere != "" {
+		c.Dir = elsewhere
+	}
 	c.Env = append(os.Environ(), "MUTANT="+strconv.Itoa(number))
 	out, err := c.Output()
 	return string(out), err == nil
@@ -153,10 +156,10 @@ func (t *tests) notices(ctx context.Context, number int) bool {
 	if t.slow != "" {
 		skip = []string{"-test.skip", t.slow}
 	}
-	if _, passes := t.run(ctx, number, min(hung, 10*t.quick+5*time.Second), skip...); !passes || t.slow == "" {
+	if _, passes := t.run(ctx, number, min(hung(), 10*t.quick+5*time.Second), skip...); !passes || t.slow == "" {
 		return !passes
 	}
-	_, passes := t.run(ctx, number, min(hung, 4*t.usual+5*time.Second), "-test.run", t.slow)
+	_, passes := t.run(ctx, number, min(hung(), 4*t.usual+5*time.Second), "-test.run", t.slow)
 	return !passes
 }
 

@@ -4,6 +4,7 @@
 // one that nobody has pinned.
 //
 //	go run ./tools/mutants -packages ./core/... -sample 400
+//	go run ./tools/mutants -packages ./internal/stock -tests ./internal/shop -sample 20
 package main
 
 import (
@@ -24,6 +25,7 @@ import (
 
 func main() {
 	packages := flag.String("packages", "./core/...", "which packages to change")
+	flag.StringVar(&elsewhere, "tests", "", "package whose tests are run, where those of the changed one stand elsewhere")
 	sample := flag.Int("sample", 0, "how many changes to try, drawn evenly; 0 for all")
 	seed := flag.Uint64("seed", 1, "which sample")
 	jobs := flag.Int("jobs", 2, "how many at once")
@@ -80,9 +82,25 @@ func run(pattern string, sample int, seed uint64, jobs int) error {
 	return nil
 }
 
+// elsewhere is the package whose tests are run in place of those of the changed one.
+var elsewhere string
+
+// testsOf is the package whose tests are run when one is changed.
+func testsOf(pkg string) string {
+	if elsewhere != "" {
+		return elsewhere
+	}
+	return pkg
+}
+
 // hung is after how long a test is taken to hang in a loop that a change has made
 // endless: it was noticed.
-const hung = 90 * time.Second
+func hung() time.Duration {
+	if elsewhere != "" { // the tests of a whole shop
+		return 10 * time.Minute
+	}
+	return 90 * time.Second
+}
 
 // oneByOne builds and runs the tests of a package with one change laid over its source.
 func oneByOne(ctx context.Context, dir string, c change) string {
@@ -97,10 +115,10 @@ func oneByOne(ctx context.Context, dir string, c change) string {
 	if err != nil {
 		return err.Error()
 	}
-	ctx, cancel := context.WithTimeout(ctx, hung)
+	ctx, cancel := context.WithTimeout(ctx, hung())
 	defer cancel()
 	out, err := exec.CommandContext(ctx, "go", "test", "-overlay", over, "-count", "1", "-timeout",
-		(hung - 10*time.Second).String(), "-failfast", "-vet", "off", c.pkg).CombinedOutput()
+		(hung() - 10*time.Second).String(), "-failfast", "-vet", "off", testsOf(c.pkg)).CombinedOutput()
 	switch {
 	case err == nil:
 		return survived
