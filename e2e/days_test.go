@@ -75,7 +75,7 @@ func days(t *testing.T, p *program) {
 	g.until("his lane empty",
 		`[...document.querySelectorAll("[data-lanes] ul[aria-label]")]
 			.find(u => u.getAttribute("aria-label").startsWith("Ebbe"))?.children.length === 0`)
-	g.until("what moved is said", `document.body.innerText.includes("steps lie elsewhere")`)
+	g.until("what moved is said", `document.body.innerText.includes("moved since you took the plan")`)
 	g.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateTouch))
 	g.until("my day", `document.querySelector("[data-my-day] ol li")`)
 	if ask[bool](g, `document.documentElement.scrollWidth > 390`) {
@@ -175,7 +175,7 @@ func promisedAtTheDoor(t *testing.T, p *program) {
 	g.accessible("a promise at the door")
 	said := ask[string](g, `document.querySelector("[data-offer]").dataset.offer`)
 	g.pressAt("[data-offer-nine]")
-	g.press("Lay it on the table")
+	g.press("Start the job")
 	g.until("the job", `location.pathname.startsWith("/jobs/")`)
 	id := ask[int](g, `+location.pathname.split("/")[2]`)
 	got := ask[string](g,

@@ -43,7 +43,7 @@ func bondHardens(t *testing.T, p *program) {
 		g.call("PUT", fmt.Sprintf("/api/jobs/%d/steps/%s", id, step), `{"outcome": "done"}`)
 	}
 	g.goTo(fmt.Sprintf("/jobs/%d/hold", id))
-	g.press("Something was laid that hardens")
+	g.press("Start a cure clock")
 	g.fill("Glass and flange, °C", "1")
 	g.press("Start its clock")
 	g.sees("Not yet:")

@@ -343,7 +343,7 @@ func tracedPattern(t *testing.T, p *program) {
 	g.press("Lay it on a job's table")
 	g.fill("Which open job?", "a rear light traced on card")
 	g.pressAt(fmt.Sprintf(`[data-job="%d"]`, job))
-	g.press("Lay it on the table")
+	g.press("Start the job")
 	g.until("the job's table", fmt.Sprintf(`location.pathname === "/jobs/%d/measure"`, job))
 	g.until("the pane itself ordered", `document.querySelector("[data-order]")?.dataset.order === "300 200"`)
 	g.goTo(fmt.Sprintf("/jobs/%d/source", job))

@@ -22,24 +22,24 @@ func gates(t *testing.T, p *program) {
 	g.accessible("against the number")
 	g.until("no way on without a reason",
 		`[...document.querySelectorAll("[data-material=toughened] button")]
-			.find(b => b.innerText === "Settle on it against the number").disabled`)
+			.find(b => b.innerText === "Choose it against the number").disabled`)
 	g.fill("Why toughened, against the number?", "only for the photograph")
-	g.press("Settle on it against the number")
-	g.sees("Settled: 4 mm toughened, by Tor Vanning.")
+	g.press("Choose it against the number")
+	g.sees("Chosen: 4 mm toughened, by Tor Vanning.")
 	g.until("the size follows its band",
 		`document.querySelector("[data-order]").innerText.includes("±2.5 mm") || document.body.innerText
 			.includes("±2.5 mm")`)
-	g.press("Settle on 4 mm glass-ceramic")
-	g.sees("Settled: 4 mm glass-ceramic, by Tor Vanning.")
+	g.press("Choose 4 mm glass-ceramic")
+	g.sees("Chosen: 4 mm glass-ceramic, by Tor Vanning.")
 	g.press("what happened")
-	g.sees("settled on 4 mm toughened")
-	g.press("Put away")
+	g.sees("chose 4 mm toughened")
+	g.press("Close")
 
 	g.goTo("/jobs/1/source")
 	g.until("the steps", `document.querySelector("[data-step=order]")`)
-	g.press("leave it out")
+	g.press("skip")
 	g.fill("Why is it left out?", "cut from stock")
-	g.press("Leave it out")
+	g.press("Skip this step")
 	g.sees("Left out: cut from stock, by Tor Vanning")
 	g.pressAt(`[data-step=order] button[role=checkbox]`)
 	g.until("the step open again",
@@ -97,16 +97,16 @@ func takeInDraft(t *testing.T, p *program) {
 	g.press("○ Putty or beads")
 	g.press("○ Wooden or metal beads, nailed or screwed")
 	g.press("Next")
-	g.press("Lay it on the table")
+	g.press("Start the job")
 	g.sees("a temperature between −60 and 1200 °C is expected")
-	g.until("back at its question", `document.querySelector("h2").innerText === "What is it, and what does it see?"`)
+	g.until("back at its question", `document.querySelector("h2").innerText === "What is it, and how hot does it get?"`)
 	ask[any](g, `void (() => { const i = [...document.querySelectorAll("input")].find(i => i.value.endsWith("9000"));
 		i.focus(); i.select() })()`)
 	g.fill("Known better? Hot side, °C", "200")
 	g.press("Next")
 	g.press("Next")
 	ask[any](g, `void (() => { const b = [...document.querySelectorAll("button")]
-		.find(b => b.innerText === "Lay it on the table"); b.click(); b.click() })()`)
+		.find(b => b.innerText === "Start the job"); b.click(); b.click() })()`)
 	g.sees("No size yet")
 	g.sees("sees 200 °C")
 	for _, w := range []int64{390, 1280} {

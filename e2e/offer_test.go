@@ -12,7 +12,7 @@ func threeOffers(t *testing.T, p *program) {
 	g.until("three ranges", `document.querySelectorAll("[data-offer] svg[role=img]").length === 3`)
 	g.sees("The second would be first if")
 	g.accessible("three offers")
-	g.press("Somebody asks …")
+	g.press("Add a supplier’s price …")
 	g.fill("Price", "cheap")
 	g.sees("a price such as 12.50 is expected")
 	g.accessible("an offer, refused")

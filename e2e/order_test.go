@@ -34,7 +34,7 @@ func lateAndWrong(t *testing.T, p *program) {
 	g.sees("which was wrong: too wide; 3.1 mm wider than ordered, of ±2.5 mm")
 	g.until("it is marked", `document.querySelector("[data-supply]").innerText.includes("goes back: too wide")`)
 	g.accessible("an order on its way back")
-	g.press("Order what it lacks")
+	g.press("Order what is missing")
 	g.fill("And", "tape, 3 mm, a roll")
 	g.press("Write the order")
 	g.sees("Not yet:")
@@ -117,7 +117,7 @@ func quoteToInvoice(t *testing.T, p *program) {
 	g.refill("An hour of one person", "dear")
 	g.sees("a number such as 12.50 is expected")
 	g.refill("An hour of one person", "52")
-	g.press("Keep what it asks")
+	g.press("Save rates")
 	g.until("it is kept",
 		`[...document.querySelectorAll("label")].some(l => l.innerText === "An hour of one person" &&
 			document.getElementById(l.htmlFor).value === "52.00")`)

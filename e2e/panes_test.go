@@ -66,7 +66,7 @@ func ninePanes(t *testing.T, p *program) {
 		x-0.1) > 0.01 {
 		t.Errorf("pane 1 stands at %v", x)
 	}
-	g.press("Put away")
+	g.press("Close")
 	// Its wait ends: the pane is gone on with.
 	ask[any](g, "void "+pane(2)+`.dispatchEvent(new MouseEvent("click", {bubbles: true}))`)
 	g.until("pane 2", `document.querySelector("h1").innerText.includes("pane 2, 2 of 9")`)
@@ -103,7 +103,7 @@ func questionsFindTheFamily(t *testing.T, p *program) {
 	g.press("○ It lifts up and the foot swings out")
 	g.accessible("take-in, found")
 	g.press("Next")
-	g.press("Lay it on the table")
+	g.press("Start the job")
 	g.until("its panes", `document.querySelectorAll("main [data-pane]").length === 2`)
 	g.press("the pane")
 	g.until("its places", `document.querySelector("[data-place=upper_pocket]")`)

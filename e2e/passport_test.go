@@ -39,7 +39,7 @@ func passport(t *testing.T, p *program) {
 
 	stranger := open(t, p)
 	stranger.goTo("/p/" + token)
-	stranger.sees("To whoever opens it next")
+	stranger.sees("To the next technician")
 	stranger.sees("hearth rail screw, low edge: was seized")
 	stranger.sees("4 mm glass-ceramic")
 	stranger.accessible("a passport")

@@ -39,8 +39,8 @@ func TestRoad(t *testing.T) {
 	g.press("Choose")
 	g.sees("Ruled out")
 	g.sees("hot side 480 °C is above the 250 °C")
-	g.press("Settle on 4 mm glass-ceramic")
-	g.sees("Settled: 4 mm glass-ceramic")
+	g.press("Choose 4 mm glass-ceramic")
+	g.sees("Chosen: 4 mm glass-ceramic")
 	tickAll(g)
 	g.goTo("/jobs/1/prove")
 	answerAll(g)
@@ -77,7 +77,7 @@ func takeInStove(g *page) {
 	g.press("○ Brackets or clips on a rope or tape")
 	g.press("Next")
 	g.fill("In the customer's words", "cracked on the third fire")
-	g.press("Lay it on the table")
+	g.press("Start the job")
 	g.sees("No size yet")
 }
 
@@ -118,7 +118,7 @@ func openEveryNumber(g *page) {
 		`document.querySelector("[role=dialog]")?.innerText.includes("(W − s − P) / 2 − g") ||
 			document.querySelector("[role=dialog]")?.innerText.includes("(H − s − P) / 2 − g")`)
 	g.accessible("working of the section")
-	g.press("Put away")
+	g.press("Close")
 	bad := ask[int](g, `[...document.querySelectorAll("[data-figure]")].filter(f => !/ = /.test(f.innerText) ||
 		!/(common practice, no source|read here|worked out here|from memory)/.test(f.innerText)).length`)
 	if bad != 0 {

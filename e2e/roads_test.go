@@ -24,7 +24,7 @@ func partByNumber(t *testing.T, p *program) {
 	g.press("Next")
 	g.press("○ A part as it comes")
 	g.accessible("take-in, what is to be done")
-	g.press("Lay it on the table")
+	g.press("Start the job")
 	g.sees("The part, as it comes")
 	g.sees("No number yet: note it at Source.")
 	job := ask[int](g, `Number(location.pathname.split("/")[2])`)

@@ -92,7 +92,7 @@ func stops(t *testing.T, p *program) {
 	tor.sees("2 stops above")
 	tor.sees("or an owner takes it on by name")
 	tor.accessible("stops")
-	if ask[bool](tor, `[...document.querySelectorAll("button")].some(b => b.innerText === "Take it on") ||
+	if ask[bool](tor, `[...document.querySelectorAll("button")].some(b => b.innerText === "Accept the risk") ||
 		!document.querySelector("button.mt-3") || ![...document.querySelectorAll("button")]
 		.find(b => b.innerText.startsWith("Sign as")).disabled`) {
 		t.Error("a technician may take a stop on, or sign over it")
@@ -106,11 +106,11 @@ func stops(t *testing.T, p *program) {
 		t.Error("one reason for the whole job is offered over a stop")
 	}
 	mira.pressAt(`[data-stop^=bite] button`)
-	mira.fill("I take it on because", "x")
-	mira.press("Take it on as Mira Quill")
-	mira.sees("this says nothing to whoever opens it next")
-	mira.refill("I take it on because", "wider brackets come on Friday")
-	mira.press("Take it on as Mira Quill")
+	mira.fill("I accept the risk because", "x")
+	mira.press("Accept it as Mira Quill")
+	mira.sees("this tells the next technician nothing")
+	mira.refill("I accept the risk because", "wider brackets come on Friday")
+	mira.press("Accept it as Mira Quill")
 	mira.sees("Taken on.")
 	mira.sees("wider brackets come on Friday")
 	// On the ledge: a new reading.
@@ -136,7 +136,7 @@ func cureWaits(t *testing.T, p *program) {
 		`document.querySelector("[data-waits=cure]")?.innerText.includes("pane in within the open time") &&
 			document.querySelector("[data-step=cure] button[role=checkbox]").disabled`)
 	if ask[bool](g, `[...document.querySelectorAll("[data-step=cure] button")]
-		.some(b => b.innerText === "leave it out")`) {
+		.some(b => b.innerText === "skip")`) {
 		t.Error("a technician is offered to leave the cure out")
 	}
 	for _, step := range []string{"dry-fit", "bead", "pane-in"} {

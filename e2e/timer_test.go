@@ -60,6 +60,6 @@ func timers(t *testing.T, p *program) {
 	g.until("the last minute to set", `document.querySelector("[data-line=set-by]")`)
 	g.accessible("the adhesive day")
 	g.goTo(fmt.Sprintf("/jobs/%d/set", id))
-	g.press("take it out")
+	g.press("remove")
 	g.until("one clock", `document.querySelectorAll("[data-timer]").length === 1`)
 }

@@ -46,7 +46,7 @@ func carries(t *testing.T, p *program) {
 	g.pressAt(`[data-figure=stands_load] button`)
 	g.sees("The scale ends at 5")
 	g.accessible("the numbers behind a bar")
-	g.press("Put away")
+	g.press("Close")
 	g.press("carries a push of 400 N")
 	g.refill("A push at the worst place, N", "-1")
 	g.press("Keep it")

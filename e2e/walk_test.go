@@ -234,7 +234,7 @@ func settings(t *testing.T, p *program) {
 		"2400") {
 		t.Errorf("what was typed is gone: %s", v)
 	}
-	g.press("Put away")
+	g.press("Close")
 	g.press("Brindle & Daughters, bakery")
 	g.accessible("sheet, customer")
 	g.fill("Note", "ring at the back door")
@@ -271,7 +271,7 @@ func whyItBroke(t *testing.T, p *program) {
 	g.sees("must be done")
 	if left := ask[int](g,
 		`[...document.querySelectorAll("[data-step^=fix-] button")]
-			.filter(b => b.innerText === "leave it out").length`); left != 0 {
+			.filter(b => b.innerText === "skip").length`); left != 0 {
 		t.Error("what broke the last pane can be left out")
 	}
 	g.pressAt(`[data-step^=fix-] button[role=checkbox]`)
@@ -312,7 +312,7 @@ func stripAndRebuild(t *testing.T, p *program) {
 			clientX: b.left + b.width * 0.2, clientY: b.top + b.height * 0.8})) })()`)
 		g.press("4. outer shell")
 	})
-	g.press("Put away")
+	g.press("Close")
 	g.sees("2 × hinge screw")
 	kept := ask[string](g,
 		`(async () => { const c = new OffscreenCanvas(900, 600); c.getContext("2d").fillRect(0, 0, 900, 600);

@@ -36,7 +36,7 @@ const longest = 4
 func Chain(cause string, behind []string, e Evidence, held family.Sizing) ([]Link, error) {
 	if cause == "" {
 		if len(behind) > 0 {
-			return nil, fault.New("behind", "something stands behind a cause that is not settled", "settle first what broke it")
+			return nil, fault.New("behind", "something stands behind a cause that nobody chose", "choose first what broke it")
 		}
 		return []Link{}, nil
 	}

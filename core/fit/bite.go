@@ -81,7 +81,7 @@ func (s covering) covered(a axis, pane float64, reach length.Reading, must, wish
 		formula = "{r} − ({T} − {P}) − 2 × {Δ} − {u}"
 	}
 	f := working.Figure{
-		Key: key, Sentence: fmt.Sprintf("%s %s, %s; %s mm as read", what, biteSaid[key], often, length.Metric(asRead)),
+		Key: key, Sentence: fmt.Sprintf("%s %s, %s; %s mm as read", what, biteSaid[key], atWorst, length.Metric(asRead)),
 		Value: v, Unit: "mm", Place: string(place), Limit: working.Least(must.V, "mm", must.Origin),
 		Working: working.Of(formula, v, "mm", in...).With(s.growthFormula(a, paneC, frameC)),
 	}

@@ -212,10 +212,10 @@ func (s ringing) screw(r length.Reading, need, spread, wall float64, in []workin
 	f := working.Figure{Key: "screw_loose", Value: math.Max(0, loose+doubt), Unit: "mm",
 		Place:    string(reading.ScrewLength),
 		Limit:    working.Most(looseSeldom, "mm", value.Custom()),
-		Sentence: "loose would the ring stay at the thinnest place, " + often + ": its screws bottom out first",
+		Sentence: "loose would the ring stay at the thinnest place, " + atWorst + ": its screws bottom out first",
 		Working:  working.Of("max(0, {L} − ({t} + {r} − {g}) + {q})", math.Max(0, loose+doubt), "mm", in...)}
 	if loose <= 0 {
-		f.Sentence = "loose, " + often + ": at the thinnest place, as read, the ring is home before its screws bottom out"
+		f.Sentence = "loose, " + atWorst + ": at the thinnest place, as read, the ring is home before its screws bottom out"
 	}
 	crush := spread - loose + doubt
 	bad := working.Warn

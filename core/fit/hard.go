@@ -15,6 +15,10 @@ import (
 // often is how often they are held, in words.
 const often = "19 times in 20"
 
+// atWorst is the same where a person reads a number beside the one as read; its working says that
+// it is worse once in 20.
+const atWorst = "at worst"
+
 // cover is how far what was read lies over the pane's edge as read, mm, with
 // the gap that growth opens on each side. A pane that nothing fixes is pushed
 // to the other side; one that is fixed may stand a little off its middle. A

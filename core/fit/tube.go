@@ -69,7 +69,7 @@ func (s telling) tubeFigures(h axis, r Result) []working.Figure {
 	apart := -overLess(spread{-k.f, k.doubt}, []spread{{}}, s.band.Half, 1)
 	deep := math.Min((r.Order.H-apart)/2, bottoms)
 	f := working.Figure{Key: "engage_ends", Sentence: fmt.Sprintf("in each socket when it is centred, %s; %s as read",
-		often, length.Metric(each)), Value: deep, Unit: "mm", Place: string(reading.StopDepth),
+		atWorst, length.Metric(each)), Value: deep, Unit: "mm", Place: string(reading.StopDepth),
 		Limit: working.Least(k.engage, "mm", k.limitFrom),
 		Working: working.Of("({L} − {q}) / 2", deep, "mm", working.In("L", "length as ordered", r.Order.H, "mm",
 			value.Sum()),

@@ -58,7 +58,7 @@ func Lines(d Decided) []Line {
 		}
 	}
 	if len(told) > 0 {
-		out = append(out, Line{"So that it does not break again", strings.Join(told, " ")})
+		out = append(out, Line{"To keep it from breaking again", strings.Join(told, " ")})
 	}
 	for _, c := range d.Standing {
 		out = append(out, Line{c.Title, c.Text})

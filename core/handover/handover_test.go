@@ -50,7 +50,7 @@ func TestLines(t *testing.T) {
 		{"why the last one broke, the chain in one line",
 			Decided{Chain: []diagnose.Link{{ID: "over-tight"}, {ID: "warped-seat"},
 				{ID: "slam"}}, Standing: []caution.Caution{{Title: "Look again", Text: "Each spring."}}},
-			[]string{"So that it does not break again: Its screws are only snug, on purpose: do not tighten them. " +
+			[]string{"To keep it from breaking again: Its screws are only snug, on purpose: do not tighten them. " +
 				"Shut it by hand; a bang broke the last one.", "Look again: Each spring."}},
 	} {
 		got := []string{}

@@ -154,7 +154,7 @@ func (p Plan) with(required []Required) (Plan, error) {
 		if i < 0 {
 			i = len(p.Steps)
 		}
-		p.Steps = slices.Insert(p.Steps, i, Step{Key: r.Key, Station: r.Station, Title: "So that it does not break again",
+		p.Steps = slices.Insert(p.Steps, i, Step{Key: r.Key, Station: r.Station, Title: "To keep it from breaking again",
 			Do: r.Text, Why: r.Why,
 			Minutes: requiredMinutes, Hold: true, Required: true, May: []string{}, After: []string{}, People: 1,
 			Cautions: []caution.Caution{}, Figures: []string{}})

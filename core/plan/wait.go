@@ -157,14 +157,14 @@ func (p Plan) After(keys []string, st Standing) *Wait {
 func (s Step) Leave(reason string, owner bool) error {
 	switch {
 	case s.Required:
-		return fault.New("outcome", "this is what broke the last pane; it cannot be left out",
-			"do it, or settle on another cause at Assess")
+		return fault.New("outcome", "this is what broke the last pane; it cannot be skipped",
+			"do it, or choose another cause at Assess")
 	case !s.Hold || owner || slices.Contains(s.May, reason):
 		return nil
 	case len(s.May) > 0:
-		return fault.New("reason", "this hold is left out only where "+strings.Join(s.May, ", or where "),
+		return fault.New("reason", "this hold is skipped only where "+strings.Join(s.May, ", or where "),
 			"choose one of these, do it, or ask an owner")
 	}
-	return fault.New("outcome", "this is a hold: it is not left out",
-		"do it, or ask an owner, who can leave it out with a reason")
+	return fault.New("outcome", "this is a hold: it is not skipped",
+		"do it, or ask an owner, who can skip it with a reason")
 }

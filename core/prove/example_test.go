@@ -12,5 +12,5 @@ func ExampleWords() {
 	fmt.Println(prove.Words("reason", "x"))
 	// Output:
 	// <nil>
-	// reason: this says nothing to whoever opens it next; say why in a few words
+	// reason: this tells the next technician nothing; say why in a few words
 }

@@ -18,7 +18,7 @@ func TestEachHindrance(t *testing.T) {
 		change          func(*State)
 	}{
 		{"size", "measure", "no size yet", func(s *State) { s.Sized = false }},
-		{"choice", "choose", "no material settled", func(s *State) { s.Chosen = false }},
+		{"choice", "choose", "no material chosen", func(s *State) { s.Chosen = false }},
 		{"stop", "bite_cold", "2.9 mm in each socket",
 			func(s *State) { s.Stops = []Stop{{Key: "bite_cold", Says: "2.9 mm in each socket"}} }},
 		{"strip", "e1", "strip log: bracket screw, one out",

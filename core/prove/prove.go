@@ -210,7 +210,7 @@ func Hindrances(s State) []Hindrance {
 		out = append(out, Hindrance{Kind: "reading", Key: n.Key, Text: "reading does not fit the rest: " + n.Title})
 	}
 	if !s.Chosen {
-		out = append(out, Hindrance{Kind: "choice", Key: "choose", Text: "no material settled"})
+		out = append(out, Hindrance{Kind: "choice", Key: "choose", Text: "no material chosen"})
 	}
 	for _, n := range s.OpenSteps {
 		out = append(out, Hindrance{Kind: "step", Key: n.Key, Text: "step open: " + n.Title})

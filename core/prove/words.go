@@ -24,7 +24,7 @@ func Words(field, reason string) error {
 		}
 	}
 	if n < 2 {
-		return fault.New(field, "this says nothing to whoever opens it next", "say why in a few words")
+		return fault.New(field, "this tells the next technician nothing", "say why in a few words")
 	}
 	return nil
 }

@@ -33,6 +33,6 @@ func ExampleSize() {
 	fmt.Println(w.Order)
 	fmt.Println(w.Plan.Steps[0].Title)
 	// Output:
-	// 261.5 × 234.0 mm, not settled yet, ±1.6 mm
+	// 261.5 × 234.0 mm, not chosen yet, ±1.6 mm
 	// Cold, and why it broke
 }

@@ -91,7 +91,7 @@ func TestEveryFamilyIsReckoned(t *testing.T) {
 // The order line says what the pane is.
 func TestOrderLines(t *testing.T) {
 	for id, want := range map[string]string{
-		"gauge-tube": "mm long, not settled yet; first of the choice: borosilicate, wall 2.4 mm, ±",
+		"gauge-tube": "mm long, not chosen yet; best choice: borosilicate, wall 2.4 mm, ±",
 		"ring-port":  "round, ", "putty-points": " × "} {
 		f, err := family.Book.ByID(id)
 		if err != nil {

@@ -19,7 +19,7 @@ type Held struct {
 	Road      Going         `json:"road" doc:"What is to be done"`
 	Material  pane.Material `json:"material" doc:"Settled, or assumed until it is"`
 	Thickness float64       `json:"thickness" doc:"mm"`
-	Assumed   bool          `json:"assumed" doc:"Material or thickness is not settled yet"`
+	Assumed   bool          `json:"assumed" doc:"Material or thickness is not chosen yet"`
 	Pane      string        `json:"pane" doc:"4 mm glass-ceramic"`
 	Read      float64       `json:"read,omitempty" doc:"Nominal thickness of the old pane, or wall of its tube, mm"`
 	Instead   string        `json:"instead,omitempty" doc:"Why not the usual material, while none is settled"`
@@ -132,7 +132,7 @@ func (h Held) allowed() (Held, error) {
 		return h, nil
 	}
 	if h.k.Duty.Windscreen {
-		h.barred = "a windscreen's glass is never assumed: settle it, with the mark that local law asks for"
+		h.barred = "a windscreen's glass is never assumed: choose it, with the mark that local law asks for"
 	}
 	n := Sized{Held: h}.need(Told{like: h.k.Like})
 	closed, err := h.Material.Against(n)

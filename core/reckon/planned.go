@@ -59,9 +59,9 @@ func (p Planned) orderLine() string {
 	unit, glass := p.k.Unit, p.Pane
 	switch {
 	case p.First != "":
-		glass = "not settled yet; first of the choice: " + p.First
+		glass = "not chosen yet; best choice: " + p.First
 	case p.Unsettled():
-		glass = "not settled yet"
+		glass = "not chosen yet"
 	}
 	if p.problem.Stock != nil {
 		return fmt.Sprintf("stock size %s, %s, as it comes", p.sizeSaid(unit), glass)

@@ -40,7 +40,7 @@ func TestStove(t *testing.T) {
 	if r.Pane != "4 mm glass-ceramic" || !r.Assumed || !r.Fit.Ready {
 		t.Errorf("%s, assumed %v", r.Pane, r.Assumed)
 	}
-	if !strings.Contains(r.Order, ", not settled yet; first of the choice: 4 mm glass-ceramic, ±1.6 mm") {
+	if !strings.Contains(r.Order, ", not chosen yet; best choice: 4 mm glass-ceramic, ±1.6 mm") {
 		t.Errorf("order line %q", r.Order)
 	}
 	for _, f := range r.Figures {

@@ -9,8 +9,8 @@ import (
 // Told is what is known of the break and of the old pane.
 type Told struct {
 	Why    diagnose.Result `json:"why" doc:"Why it broke"`
-	Cause  string          `json:"cause" doc:"The settled cause in words, and what stood behind; empty while open"`
-	Chain  []diagnose.Link `json:"chain" doc:"The settled cause and what stood behind it"`
+	Cause  string          `json:"cause" doc:"The cause in words, and what stood behind; empty while open"`
+	Chain  []diagnose.Link `json:"chain" doc:"The cause and what stood behind it"`
 	Peeled *bond.Peeled    `json:"peeled,omitempty" doc:"What the faces of the bond that let go say"`
 	Was    diagnose.Result `json:"was" doc:"What the old pane was"`
 

@@ -24,7 +24,7 @@ func TestTubeHasItsWall(t *testing.T) {
 		bore                working.Verdict
 	}{
 		{"nothing read", "8", "", 0, "", ""},
-		{"read", "8", "1.5", 0, "tube, 8.0 mm outside, 266.5 mm long, not settled yet; first of the choice: " +
+		{"read", "8", "1.5", 0, "tube, 8.0 mm outside, 266.5 mm long, not chosen yet; best choice: " +
 			"borosilicate, wall 1.5 mm", working.Good},
 		{"read off a broken end", "8", "1.04", 0, "borosilicate, wall 1 mm", working.Good},
 		{"a wall that no list has", "12.7", "2.7", 0, "borosilicate, wall 2.7 mm", working.Good},

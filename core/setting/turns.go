@@ -199,9 +199,9 @@ func (c Counted) Even() (f working.Figure, ok bool) {
 			working.In("n", fmt.Sprintf("screw %d", screw), float64(c[screw-1])/8, "turns", value.Read("")),
 			working.In("m", "the middle one", float64(middle)/8, "turns", value.Read("")))}
 	if off > 0 {
-		f.Sentence = fmt.Sprintf("more has screw %d had than the others: ease it", screw)
+		f.Sentence = fmt.Sprintf("screw %d was turned further than the others: ease it", screw)
 	} else if off < 0 {
-		f.Sentence = fmt.Sprintf("less has screw %d had than the others", screw)
+		f.Sentence = fmt.Sprintf("screw %d was turned less than the others", screw)
 	}
 	return f.Judge(working.Warn), true
 }

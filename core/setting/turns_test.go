@@ -68,13 +68,14 @@ func TestEven(t *testing.T) {
 		says string
 	}{
 		{Counted{9, 9, 9, 9}, 0, true, "all alike"}, {Counted{9, 10, 9, 9}, 0.125, true, "screw 2"},
-		{Counted{9, 11, 9, 9}, 0.25, false, "more has screw 2 had than the others: ease it"},
-		{Counted{9, 9, 6, 9}, 0.375, false, "less has screw 3"}, {Counted{9, 0, 0, 9}, 0, true, "all alike"},
-		{Counted{8, 10}, 0.25, false, "screw 2"}, {Counted{10, 8}, 0.25, false, "more has screw 1"},
-		{Counted{5, 9, 9}, 0.5, false, "less has screw 1 had than the others"},
-		{Counted{9, 5, 5}, 0.5, false, "more has screw 1 had than the others: ease it"},
-		{Counted{4, 9, 9, 9, 9, 9}, 0.625, false, "less has screw 1"},
-		{Counted{9, 11, 7}, 0.25, false, "more has screw 2"}, {Counted{9, 7, 11}, 0.25, false, "less has screw 2"},
+		{Counted{9, 11, 9, 9}, 0.25, false, "screw 2 was turned further than the others: ease it"},
+		{Counted{9, 9, 6, 9}, 0.375, false, "screw 3 was turned less"}, {Counted{9, 0, 0, 9}, 0, true, "all alike"},
+		{Counted{8, 10}, 0.25, false, "screw 2"}, {Counted{10, 8}, 0.25, false, "screw 1 was turned further than the others"},
+		{Counted{5, 9, 9}, 0.5, false, "screw 1 was turned less"},
+		{Counted{9, 5, 5}, 0.5, false, "screw 1 was turned further than the others: ease it"},
+		{Counted{4, 9, 9, 9, 9, 9}, 0.625, false, "screw 1 was turned less"},
+		{Counted{9, 11, 7}, 0.25, false, "screw 2 was turned further than the others"},
+			{Counted{9, 7, 11}, 0.25, false, "screw 2 was turned less"},
 	} {
 		f, ok := c.in.Even()
 		if !ok || math.Abs(f.Value-c.v) > 1e-9 || (f.Verdict == working.Good) != c.good ||

@@ -57,7 +57,7 @@ type Offer struct {
 	Days     int    `json:"days" minimum:"0" maximum:"365"`
 	Misfit   int    `json:"misfit" minimum:"0" maximum:"100" doc:"In 100 that it does not fit"`
 	Back     bool   `json:"back" doc:"It can go back, for its price"`
-	Mark     bool   `json:"mark" doc:"Its mark is what this place asks for"`
+	Mark     bool   `json:"mark" doc:"It has the mark that is needed here"`
 }
 
 // Terms are what the job adds.
@@ -133,7 +133,7 @@ func Rank(offers []Offer, t Terms) (Ranking, error) {
 		}
 		r := Ranked{Offer: o, Expected: o.Expected(t), Low: o.sure(t), High: o.sure(t) + o.lost(t) + int64(o.Days)*t.Day}
 		if t.Mark && !o.Mark {
-			r.Out = "its mark is not what this place asks for"
+			r.Out = "it does not have the mark that is needed here"
 		}
 		r.Figure = o.figure(t, r.Expected)
 		out.Offers = append(out.Offers, r)
@@ -151,7 +151,7 @@ func (o Offer) figure(t Terms, e int64) working.Figure {
 		return working.In(symbol, name, float64(cents)/100, "", value.Read(""))
 	}
 	return working.Figure{Key: "expected_cost", Value: float64(e) / 100, Text: money.Text(e), Verdict: working.Note,
-		Sentence: "is what it is expected to cost in the end",
+		Sentence: "is the expected total cost",
 		Working: working.Of("{p} + {c} + {m} + {q} / 100 × {l} + {d} × {t}", float64(e)/100, "", in("p", "price", o.Price),
 			in("c", "carriage", o.Carriage), in("m", "what is not in the box", o.Missing),
 			working.In("q", "in 100 that it does not fit", float64(o.Misfit), "", value.Custom()),

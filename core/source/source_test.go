@@ -59,7 +59,7 @@ func TestRank(t *testing.T) {
 		!strings.Contains(r.Says, "the maker is the cheapest") {
 		t.Errorf("%+v", r)
 	}
-	if r, _ = Rank(offers[:1], with); !strings.Contains(r.Says, "None of them can be taken: its mark") {
+	if r, _ = Rank(offers[:1], with); !strings.Contains(r.Says, "None of them can be taken: it does not have the mark") {
 		t.Errorf("%q", r.Says)
 	}
 	if r, _ = Rank(nil, terms); !strings.Contains(r.Says, "ask three") || len(r.Offers) != 0 {

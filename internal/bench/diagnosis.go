@@ -60,7 +60,7 @@ func (s *Service) Diagnose(ctx context.Context, by record.Account, at jobview.Be
 		said := "what was seen of the break was noted"
 		if in.Cause != "" && (p.Diagnosis == nil || p.Diagnosis.Cause != in.Cause ||
 			!slices.Equal(p.Diagnosis.Behind, in.Behind)) {
-			said = "settled why it broke: " + diagnose.Told(chain)
+			said = "said why it broke: " + diagnose.Told(chain)
 		}
 		was := p.Diagnosis
 		e.Diagnose(p, d)

@@ -51,7 +51,7 @@ func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Benc
 		}
 		if was != nil && was.ID != in.Seen {
 			return store.Change{},
-				&record.Conflict{Field: "material", Says: fmt.Sprintf("%s settled on %s mm %s %s. Yours is not kept yet.",
+				&record.Conflict{Field: "material", Says: fmt.Sprintf("%s chose %s mm %s %s. Yours is not kept yet.",
 					was.By, working.Num(was.Thickness, 1), was.Material, s.Ago(was.At))}
 		}
 		reason, err := whyChosen(e.Job, p, in)
@@ -66,7 +66,7 @@ func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Benc
 		f := s.Follower(e, p)
 		f.afterChoice()
 		return f.With(store.Change{Noun: "choice", Item: in.Material, Action: "settled",
-			Said: fmt.Sprintf("settled on %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: was, After: c}), nil
+			Said: fmt.Sprintf("chose %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: was, After: c}), nil
 	})
 }
 

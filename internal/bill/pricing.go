@@ -47,7 +47,7 @@ func (s *Service) Rates(ctx context.Context) (price.Rates, error) {
 // SetRates keeps them; an owner does.
 func (s *Service) SetRates(ctx context.Context, by record.Account, r price.Rates) error {
 	if by.Role != record.Owner {
-		return &record.Denied{Why: "Only an owner changes what the shop asks."}
+		return &record.Denied{Why: "Only an owner changes the rates."}
 	}
 	if err := r.Check(); err != nil {
 		return err
@@ -55,13 +55,13 @@ func (s *Service) SetRates(ctx context.Context, by record.Account, r price.Rates
 	return s.Store.Write(ctx, func(t *store.Tx) error {
 		found, err := t.Bills.SetRates(ctx, r)
 		if err == nil && !found {
-			err = change.Stale("what the shop asks")
+			err = change.Stale("the rates")
 		}
 		if err != nil {
 			return err
 		}
 		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "rates", Action: "changed",
-			Said: "what the shop asks was changed", After: r})
+			Said: "the rates were changed", After: r})
 	})
 }
 

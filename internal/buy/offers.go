@@ -187,7 +187,7 @@ func (s *Service) TakeOffer(ctx context.Context, by record.Account, at jobview.B
 		}
 		o := all[i]
 		if (j.Object.Stamp != "" || j.Object.Vehicle) && !o.Mark {
-			return store.Change{}, fault.New("mark", "its mark is not what this place asks for",
+			return store.Change{}, fault.New("mark", "it does not have the mark that is needed here",
 				"ask for one with the mark, or say that it has it")
 		}
 		if err := settled(j, p, "pane"); err != nil {

@@ -217,8 +217,8 @@ func settled(j *record.Job, p *record.Pane, field string) error {
 	if err != nil || !h.Unsettled() {
 		return err
 	}
-	return fault.New(field, jobview.Name(*p)+": nobody has settled what it is made of",
-		"settle it at Choose, then order it")
+	return fault.New(field, jobview.Name(*p)+": nobody has chosen what it is made of",
+		"choose it at Choose, then order it")
 }
 
 // notOrdered refuses a thing that is on another order of the job which is still to come: two

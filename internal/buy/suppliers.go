@@ -67,7 +67,7 @@ func (s *Suppliers) SetSupplier(ctx context.Context, by record.Account, v record
 			case same && h.Kind == v.Kind && h.Way == v.Way && h.Address == v.Address:
 				return nil // a retry
 			case same && h.ID != v.ID:
-				return fault.New("name", h.Name+" is there already, asked by "+h.Way, "take it out first, or give another name")
+				return fault.New("name", h.Name+" is there already, asked by "+h.Way, "remove it first, or give another name")
 			}
 		}
 		if err := t.Orders.SetSupplier(ctx, v); err != nil {
@@ -159,7 +159,7 @@ func (s *Suppliers) asksFor(ctx context.Context, at jobview.Bench) (supplier.Req
 	r := &v.Reckoning
 	if r.Order == "" || r.Withheld != "" || r.Assumed && r.Road.Settled {
 		return supplier.Request{}, fault.New("pane", "there is nothing to ask for yet",
-			"measure it and settle the material first")
+			"measure it and choose the material first")
 	}
 	return supplier.Request{Ref: fmt.Sprintf("%d-%d", v.Job.ID, v.Pane.ID), Text: r.Order, Material: r.Material.ID,
 		Thickness: r.Thickness, W: r.Fit.Order.W, H: r.Fit.Order.H,

@@ -95,7 +95,7 @@ func supplyTopics() []Topic {
 				p, err := cutting.SolveBars(context.Background(), t)
 				return sound(p, err, cutting.VerifyBars(t, p))
 			})},
-		{"sources", "what each offer is expected to cost in the end, and what would change the order", SourcesIn{
+		{"sources", "the expected total cost of each offer, and what would change the order", SourcesIn{
 			Offers: []source.Offer{{Kind: source.Cutter, Who: "the cutter", Price: 6400, Days: 3, Misfit: 3},
 				{Kind: source.Post, Who: "by post", Price: 4100, Carriage: 1500, Lacks: "seal", Missing: 1900, Days: 6,
 					Misfit: 12}},

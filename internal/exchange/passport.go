@@ -144,7 +144,7 @@ func first(s string) string {
 
 // letter is what whoever opens the object next has to know.
 func (t sheet) letter(p records.Passport) {
-	t.line(15, "B", "To whoever opens it next")
+	t.line(15, "B", "To the next technician")
 	t.line(10, "", fmt.Sprintf("%s. Written by %s on %s, ticket %d.", p.Object, p.By, t.day(p.Out), p.Ticket))
 	l := p.Letter
 	t.list("What is not as it was", l.Differs)

@@ -42,7 +42,7 @@ func TestPassportPapers(t *testing.T) {
 				"First fire: A small one.",
 				"18 March 2026: Nip the fixings again. Rope settles."}, []string{"seized", "Off: 4"}},
 		"letter": {func(b *bytes.Buffer, p records.Passport, a string) error { return LetterPage(b, p, a, time.UTC) },
-			[]string{"To whoever opens it next", "bracket bent away", "was seized", "1. Off: 4 × screws"},
+			[]string{"To the next technician", "bracket bent away", "was seized", "1. Off: 4 × screws"},
 			[]string{"First fire"}},
 		"passport": {func(b *bytes.Buffer, p records.Passport, a string) error { return Passport(b, p, a, time.UTC) },
 			[]string{"First fire", "was seized"}, nil},

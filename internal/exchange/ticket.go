@@ -221,7 +221,7 @@ func (t ticket) settled() {
 	r := t.v.Reckoning
 	material := r.Material.Name
 	if t.v.Pane.Choice == nil {
-		material += " (assumed, not settled)"
+		material += " (assumed, not chosen)"
 	}
 	t.say(rightX, colW, 10.5, "B", working.Num(r.Thickness, 1)+" mm "+material)
 	t.say(rightX, colW, 8.5, "", fmt.Sprintf(map[bool]string{true: "Made to", false: "Cut to"}[r.Material.Cut == "order"]+

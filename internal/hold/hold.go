@@ -442,7 +442,7 @@ func (s *Service) StartCure(ctx context.Context, by record.Account, key string, 
 			return 0, err
 		}
 		if slices.ContainsFunc(p.Cures, func(c record.Cure) bool { return c.Step == in.Step && c.Adhesive == in.Adhesive }) {
-			return 0, &record.Conflict{Says: "A clock of the same runs for this step already. Take it out first."}
+			return 0, &record.Conflict{Says: "A clock of the same runs for this step already. Remove it first."}
 		}
 		c := record.Cure{Pane: p.ID, Step: in.Step, Adhesive: in.Adhesive, Width: in.Width, Edges: in.Edges,
 			Depth24: in.Depth24,

@@ -67,7 +67,7 @@ func (v View) Unfinished(b Pane, l route.Leg) string {
 		}
 		return "Read the rest of the opening"
 	case "choose":
-		return "Settle the material"
+		return "Choose the material"
 	case "prove":
 		if len(v.Hindrances) == 0 {
 			return "Sign off"

@@ -39,7 +39,7 @@ type Passport struct {
 	Panes  []PassportPane   `json:"panes"`
 	Told   []handover.Line  `json:"told" doc:"What the customer has to know"`
 	Hard   []HardWhen       `json:"hard" doc:"What hardens still, or did: until when what is left alone"`
-	Letter letter.Letter    `json:"letter" doc:"To whoever opens it next"`
+	Letter letter.Letter    `json:"letter" doc:"To the next technician"`
 	Due    []due.Due        `json:"due"`
 	Photos []PassportPhoto  `json:"photos" doc:"Pictures that were put on this page"`
 	Sketch *drawing.Drawing `json:"sketch,omitempty" doc:"The object with its panes numbered, where there are several"`

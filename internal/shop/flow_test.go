@@ -59,7 +59,7 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 		t.Fatal(err)
 	}
 	tick("choose")
-	if st, n := next(); st != "choose" || n != "Settle the material" {
+	if st, n := next(); st != "choose" || n != "Choose the material" {
 		t.Errorf("%s: %s", st, n)
 	}
 	if err := s.Bench.Choose(ctx, tor, jobview.First(id),
@@ -172,7 +172,7 @@ func TestUnitChangesHowItIsShown(t *testing.T) {
 	}
 	v := view1(t, s, id)
 	if v.Unit != "in" || !strings.Contains(v.Reckoning.Order,
-		" in, not settled yet; first of the choice: 4 mm glass-ceramic, ±1/16 in") {
+		" in, not chosen yet; best choice: 4 mm glass-ceramic, ±1/16 in") {
 		t.Errorf("%s: %s", v.Unit, v.Reckoning.Order)
 	}
 	// A bare number is inches from now on.

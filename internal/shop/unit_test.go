@@ -56,7 +56,7 @@ func TestUnitForAPerson(t *testing.T) {
 		t.Errorf("10 9/16 in was taken for %v mm", got)
 	}
 	if o := his.Reckoning.Order; strings.Contains(strings.Replace(o, "4 mm glass-ceramic", "", 1), "mm") ||
-		!strings.Contains(o, " in, not settled yet; first of the choice: 4 mm glass-ceramic, ±") {
+		!strings.Contains(o, " in, not chosen yet; best choice: 4 mm glass-ceramic, ±") {
 		t.Errorf("his order %q", o)
 	}
 	if view1(t, s, id).Job.Pulse < pulse+6 {

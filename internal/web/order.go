@@ -110,7 +110,7 @@ func priceRoutes(v *Server, api huma.API) {
 		}) (*out[bill.Priced], error) {
 			return priced(ctx, in.BenchID, v.shop.Bill.Write(ctx, who(ctx), in.Key, in.ID, in.Body))
 		})
-	reads(v, api, op("rates", http.MethodGet, "/api/rates", "What the shop asks"), v.shop.Bill.Rates)
+	reads(v, api, op("rates", http.MethodGet, "/api/rates", "Rates"), v.shop.Bill.Rates)
 	register(v, api, op("setRates", http.MethodPut, "/api/rates", "Change it"),
 		func(ctx context.Context, in *struct{ Body price.Rates }) (*out[price.Rates], error) {
 			if err := v.shop.Bill.SetRates(ctx, who(ctx), in.Body); err != nil {

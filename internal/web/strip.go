@@ -77,7 +77,7 @@ func stripRoutes(v *Server, api huma.API) {
 
 // guestRoutes are what is put in only for now, and what goes back.
 func guestRoutes(v *Server, api huma.API) {
-	register(v, api, op("put-in", http.MethodPost, "/api/jobs/{id}/guests", "Note what is put in only for now"),
+	register(v, api, op("put-in", http.MethodPost, "/api/jobs/{id}/guests", "Note what is put in for a while"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Keyed[guest.Guest]

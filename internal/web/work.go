@@ -42,7 +42,7 @@ func workRoutes(v *Server, api huma.API) {
 		})
 	changes(v, api, op("diagnose", http.MethodPut, "/api/jobs/{id}/diagnosis",
 		"Note what was seen of the break, and why it broke"), v.shop.Bench.Diagnose)
-	changes(v, api, op("choose", http.MethodPut, "/api/jobs/{id}/choice", "Settle material and thickness"),
+	changes(v, api, op("choose", http.MethodPut, "/api/jobs/{id}/choice", "Choose material and thickness"),
 		v.shop.Bench.Choose)
 	register(v, api, op("weigh", http.MethodPost, "/api/jobs/{id}/weigh",
 		"The choice with other weights; nothing is kept"), func(ctx context.Context, in *struct {

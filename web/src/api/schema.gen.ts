@@ -601,7 +601,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Settle material and thickness */
+        /** Choose material and thickness */
         put: operations["choose"];
         post?: never;
         delete?: never;
@@ -773,7 +773,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Note what is put in only for now */
+        /** Note what is put in for a while */
         post: operations["put-in"];
         delete?: never;
         options?: never;
@@ -1767,7 +1767,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What the shop asks */
+        /** Rates */
         get: operations["rates"];
         /** Change it */
         put: operations["setRates"];
@@ -6144,7 +6144,7 @@ export interface components {
             says: string;
         };
         ReckonReckoning: {
-            /** @description Material or thickness is not settled yet */
+            /** @description Material or thickness is not chosen yet */
             assumed: boolean;
             /** @description What the cutter keeps to, each side of the size */
             band: components["schemas"]["LengthShown"];
@@ -6153,9 +6153,9 @@ export interface components {
             best_w?: components["schemas"]["LengthShown"];
             /** @description What it carries, in words; empty: nothing but wind and seat */
             carries: string;
-            /** @description The settled cause in words, and what stood behind; empty while open */
+            /** @description The cause in words, and what stood behind; empty while open */
             cause: string;
-            /** @description The settled cause and what stood behind it */
+            /** @description The cause and what stood behind it */
             chain: components["schemas"]["DiagnoseLink"][];
             choice: components["schemas"]["PaneChoice"];
             /** @description Whether the pane can be cut here */
@@ -6934,7 +6934,7 @@ export interface components {
             due: components["schemas"]["DueDue"][];
             /** @description What hardens still, or did: until when what is left alone */
             hard: components["schemas"]["RecordsHardWhen"][];
-            /** @description To whoever opens it next */
+            /** @description To the next technician */
             letter: components["schemas"]["LetterLetter"];
             /** @description The object was here again since: this is not the last word */
             newer: boolean;
@@ -7381,7 +7381,7 @@ export interface components {
             kind: "stock" | "cutter" | "maker" | "parts" | "post" | "salvage";
             /** @description What is not in the box: seal, clips, pads */
             lacks?: string;
-            /** @description Its mark is what this place asks for */
+            /** @description It has the mark that is needed here */
             mark: boolean;
             /**
              * Format: int64
@@ -7432,7 +7432,7 @@ export interface components {
              * @description Where it fits, cents
              */
             low: number;
-            /** @description Its mark is what this place asks for */
+            /** @description It has the mark that is needed here */
             mark: boolean;
             /**
              * Format: int64

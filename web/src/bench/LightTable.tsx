@@ -193,7 +193,7 @@ function Key({ view }: { view: View }) {
 				/>
 				{road.settled
 					? assumed
-						? `${first || pane}, not settled`
+						? `${first || pane}, not chosen`
 						: pane
 					: road.headline}
 			</li>

@@ -27,7 +27,7 @@ export function Sheet({
 							{title}
 						</Dialog.Title>
 						<Dialog.Close className="min-h-12 px-3 font-semibold underline underline-offset-4">
-							Put away
+							Close
 						</Dialog.Close>
 					</header>
 					<section

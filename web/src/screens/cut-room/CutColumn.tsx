@@ -170,8 +170,8 @@ function Blanks({ group, shaped }: { group: CutGroup; shaped: boolean }) {
 		<section aria-label="Blanks" data-blanks={blanks}>
 			<h2 className="font-semibold">
 				{blanks === 1
-					? "One blank for a good pane"
-					: `Glass for ${blanks} blanks for a good pane`}
+					? "One blank to get one good pane"
+					: `Glass for ${blanks} blanks to get one good pane`}
 			</h2>
 			<p className="text-ink-2">
 				{(ladder ?? [])

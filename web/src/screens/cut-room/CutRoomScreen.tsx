@@ -76,7 +76,7 @@ function Nothing() {
 				Nothing waits to be cut here.
 			</p>
 			<p className="mt-3 max-w-[40em] text-lg text-ink-2">
-				A pane comes here by itself when its size and its material are settled
+				A pane comes here by itself when its size and its material are chosen
 				and it is cut in the house: say four greenhouse lights of 3 mm glass
 				become one plan of one sheet, cut by cut.
 			</p>

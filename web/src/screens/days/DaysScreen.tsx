@@ -189,7 +189,7 @@ export function DaysScreen() {
 function stand(d?: Days, better?: Better): string {
 	const moved =
 		d && d.moved > 0
-			? `${d.moved} ${d.moved === 1 ? "step lies" : "steps lie"} elsewhere than in the plan that was taken`
+			? `${d.moved} ${d.moved === 1 ? "step" : "steps"} moved since you took the plan`
 			: "The days as they stand";
 	if (!better?.is) return moved;
 	return `${moved}; planned anew: ${gain(better.now, better.then)}`;

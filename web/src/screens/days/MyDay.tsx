@@ -11,7 +11,7 @@ export function MyDay({ days }: { days: Days }) {
 	return (
 		<section aria-label="My day" className="px-4 py-3 sm:hidden" data-my-day>
 			{names.length === 0 && (
-				<p className="text-lg">Nothing lies in your days.</p>
+				<p className="text-lg">Nothing is planned for you.</p>
 			)}
 			{names.slice(0, 2).map((day) => (
 				<div key={day} className="mb-4">

@@ -30,7 +30,7 @@ export function PromiseIt({ j }: { j: DayReady }) {
 	return (
 		<p className="flex flex-wrap gap-2 pb-2" data-promise-it={j.job}>
 			<Button disabled={write.isPending} onClick={() => write.mutate(nine)}>
-				Promise {when(nine)}, kept 9 times in 10
+				Promise {when(nine)}, 90 in 100 on time
 			</Button>
 			{sure && (
 				<Button

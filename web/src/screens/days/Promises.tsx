@@ -65,7 +65,7 @@ function Line({ j }: { j: DayReady }) {
 					) : null}
 					{j.nine && (
 						<span className="block text-ink-2">
-							9 times in 10 by {when(j.nine)}
+							90 in 100 by {when(j.nine)}
 						</span>
 					)}
 				</span>

@@ -74,7 +74,7 @@ export function StepWhy({
 					<Button onClick={onUnpin}>Let it go where it fits</Button>
 				)}
 				<Button kind="quiet" onClick={onLeave}>
-					put away
+					close
 				</Button>
 			</p>
 			{moving && <MoveIt days={days} step={step} onTry={onTry} />}

@@ -42,7 +42,7 @@ export function TakeAway() {
 			{link.data && (
 				<>
 					<p className="text-ink-2">
-						Your own days can lie in your calendar too. Whoever has the address
+						Your calendar can show your own days too. Whoever has the address
 						reads them.
 					</p>
 					<FeedLink

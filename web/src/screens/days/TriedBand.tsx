@@ -31,7 +31,7 @@ export function TriedBand({
 						onClick={onSo}
 						data-so
 					>
-						So it is
+						Make this the plan
 					</button>
 				)}
 			</span>

@@ -12,7 +12,7 @@ import { WhenField } from "../../parts/WhenField";
 const kinds = [
 	{ value: "late", label: "glass comes late" },
 	{ value: "off", label: "somebody is ill" },
-	{ value: "cold", label: "a front comes in" },
+	{ value: "cold", label: "cold weather comes" },
 	{ value: "urgent", label: "one more urgent job" },
 	{ value: "hand", label: "one more pair of hands" },
 ] as const;

@@ -3,5 +3,5 @@ export function odds(kept: number): string {
 	if (kept >= 0.985) return "kept, as good as surely";
 	if (kept <= 0.015) return "not kept";
 	if (kept < 0.1) return "hardly ever kept";
-	return `kept ${Math.floor(kept * 10)} times in 10`;
+	return `${Math.floor(kept * 10) * 10} in 100 on time`;
 }

@@ -31,7 +31,7 @@ export function JobScreen() {
 	if (job.isPending) {
 		return (
 			<Page title="Job">
-				<p role="status">Laying it on the table …</p>
+				<p role="status">Opening the job …</p>
 			</Page>
 		);
 	}
@@ -243,7 +243,7 @@ function Head({ view }: { view: View }) {
 					</>
 				) : job.promised_at ? (
 					<>
-						{late ? "late, promised " : "promised "}
+						{late ? "late: promised " : "promised "}
 						<strong className={late ? "text-stop" : "text-ink"}>
 							{when(job.promised_at)}
 						</strong>

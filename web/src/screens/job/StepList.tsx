@@ -200,7 +200,7 @@ function LeaveOut({
 				className="min-h-11 text-[0.9375rem] text-ink-2 underline underline-offset-4"
 				onClick={() => setLeaving(true)}
 			>
-				leave it out
+				skip
 			</button>
 		);
 	}
@@ -214,7 +214,7 @@ function LeaveOut({
 			{words ? (
 				<ReasonForm
 					ask={step.may.length > 0 ? "Or because" : "Why is it left out?"}
-					act="Leave it out"
+					act="Skip this step"
 					onAct={leave}
 					onLeave={() => setLeaving(false)}
 				/>

@@ -95,7 +95,7 @@ function StopLine({ stop, view }: { stop: PaneStop; view: View }) {
 						{!owner && <span>or an owner takes it on by name.</span>}
 						{owner && !asking && (
 							<Button kind="quiet" onClick={() => setAsking(true)}>
-								Take it on
+								Accept the risk
 							</Button>
 						)}
 					</p>
@@ -103,8 +103,8 @@ function StopLine({ stop, view }: { stop: PaneStop; view: View }) {
 			)}
 			{owner && asking && !stop.taken && (
 				<ReasonForm
-					ask="I take it on because"
-					act={`Take it on as ${account.name}`}
+					ask="I accept the risk because"
+					act={`Accept it as ${account.name}`}
 					kind="stop"
 					error={error}
 					onAct={(reason) =>

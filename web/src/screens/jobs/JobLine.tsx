@@ -28,7 +28,7 @@ export function JobLine({ row }: { row: Listed }) {
 						: row.withdrawn
 							? "withdrawn"
 							: row.promised_at
-								? `${row.late ? "late, " : ""}${when(row.promised_at)}`
+								? `${row.late ? "late: promised " : ""}${when(row.promised_at)}`
 								: "no promise"}
 					{row.left > 0 && (
 						<span className="block text-[0.9375rem] font-normal text-ink-2">

@@ -135,9 +135,9 @@ function Opened({ p, token }: { p: Passport; token: string }) {
 					</ul>
 				</section>
 			)}
-			<section aria-label="To whoever opens it next" className="mt-8">
+			<section aria-label="To the next technician" className="mt-8">
 				<h2 className="border-t-2 border-ink pt-3 text-2xl font-semibold">
-					To whoever opens it next
+					To the next technician
 				</h2>
 				<Lines head="What is not as it was" lines={p.letter.differs} />
 				<Lines head="What stands in place of what" lines={p.letter.places} />

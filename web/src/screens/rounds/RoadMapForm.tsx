@@ -138,7 +138,7 @@ function Change({ map, onDone }: { map: RoadMap; onDone: () => void }) {
 								setM({ ...m, ferries: m.ferries.filter((o) => o !== f) })
 							}
 						>
-							leave it out
+							remove
 						</Button>
 					</li>
 				))}

@@ -34,7 +34,7 @@ export function GiveWord({ person }: { person: Account }) {
 				disabled={make.isPending}
 				onClick={() => make.mutate()}
 			>
-				lost the password? make a word
+				lost the password? make a one-time code
 			</button>
 			<Refusal error={make.error} />
 		</>

@@ -23,7 +23,7 @@ const fields = [
 	["call_out", "Call-out"],
 	["disposal", "Disposal, a pane"],
 	["least", "Least charge"],
-	["margin", "On materials, percent"],
+	["margin", "Markup on materials, %"],
 	["tax", "Tax, percent"],
 ] as const;
 
@@ -84,14 +84,14 @@ function Form({ rates }: { rates: Rates }) {
 	);
 	return (
 		<form
-			aria-label="What the shop asks"
+			aria-label="Rates"
 			className="flex flex-col gap-4"
 			onSubmit={(e) => {
 				e.preventDefault();
 				if (!bad) write.mutate();
 			}}
 		>
-			<h2 className="text-2xl font-semibold">What the shop asks</h2>
+			<h2 className="text-2xl font-semibold">Rates</h2>
 			<div className="grid grid-cols-2 gap-3">
 				{fields.map(([k, label]) => (
 					<TextField
@@ -126,7 +126,7 @@ function Form({ rates }: { rates: Rates }) {
 			/>
 			<div className="flex flex-wrap items-center gap-4">
 				<Button type="submit" disabled={bad || write.isPending}>
-					Keep what it asks
+					Save rates
 				</Button>
 				{write.isSuccess && <span role="status">Kept.</span>}
 				<a

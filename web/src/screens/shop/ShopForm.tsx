@@ -53,7 +53,7 @@ export function ShopForm() {
 				error={write.error?.field("address")}
 			/>
 			<div>
-				<p className="mb-1 font-semibold">A bare number is in</p>
+				<p className="mb-1 font-semibold">Lengths are typed in</p>
 				<Pick
 					label="Unit of a bare number"
 					value={form.unit}

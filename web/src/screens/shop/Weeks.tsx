@@ -184,14 +184,14 @@ function OneWeek({
 					error={at("to")}
 				/>
 				<TextField
-					label="Noon from"
+					label="Break from"
 					value={w.noon_from ?? ""}
 					onChange={(noon_from) => set({ noon_from })}
 					maxLength={5}
 					error={at("noon_from")}
 				/>
 				<TextField
-					label="Noon to"
+					label="Break to"
 					value={w.noon_to ?? ""}
 					onChange={(noon_to) => set({ noon_to })}
 					maxLength={5}

@@ -134,7 +134,7 @@ function Panes({
 					disabled={busy}
 					onClick={() => view.data && onSend(view.data)}
 				>
-					Lay it on the table
+					Start the job
 				</Button>
 				<Button kind="quiet" onClick={onBack}>
 					another job

@@ -41,7 +41,7 @@ export function PromiseOffer({
 		<section aria-label="What the days can promise" data-offer={nine}>
 			<p className="flex flex-wrap gap-2">
 				<Button onClick={() => onPromise(when(nine))} data-offer-nine>
-					{when(nine)}, kept 9 times in 10
+					{when(nine)}, 90 in 100 on time
 				</Button>
 				{sure && (
 					<Button kind="quiet" onClick={() => onPromise(when(sure))}>

@@ -18,7 +18,7 @@ import { WhoseQuestion } from "./WhoseQuestion";
 const questions = [
 	{ title: "Whose is it?", fields: ["name", "phone", "customer_id"] },
 	{
-		title: "What is it, and what does it see?",
+		title: "What is it, and how hot does it get?",
 		fields: ["object", "exposure", "steady", "short", "stamp", "layout.across"],
 	},
 	{ title: "What holds the pane?", fields: ["family", "like"] },
@@ -124,7 +124,7 @@ export function TakeInScreen() {
 						type="submit"
 						disabled={!answered[step] || take.isPending}
 					>
-						{last ? "Lay it on the table" : "Next"}
+						{last ? "Start the job" : "Next"}
 					</Button>
 					{step > 0 && (
 						<Button kind="quiet" onClick={() => setStep(step - 1)}>

@@ -222,7 +222,7 @@ function Side({ today }: { today: Today }) {
 				</p>
 			)}
 			<section>
-				<h2 className="mb-1 font-semibold">Two pairs of hands</h2>
+				<h2 className="mb-1 font-semibold">Needs two people</h2>
 				{two.length === 0 ? (
 					<p className="text-ink-2">
 						Nothing in the next two hours wants a second person.

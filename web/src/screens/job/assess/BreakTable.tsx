@@ -37,7 +37,7 @@ function Broken({ view }: { view: View }) {
 				<div data-suspects className="flex flex-wrap gap-x-8 gap-y-1 pt-1">
 					{chain.length > 0 ? (
 						<p className="text-lg">
-							<strong>Settled:</strong> {view.reckoning.cause}
+							<strong>Cause:</strong> {view.reckoning.cause}
 						</p>
 					) : ranked.length === 0 ? (
 						<p className="text-ink-2">Nothing was seen yet.</p>

@@ -21,7 +21,7 @@ export function CauseChain({
 	const may = (last?.may ?? []).filter((m, i) => m.seen || i < offered);
 	return (
 		<>
-			<ol aria-label="The settled cause">
+			<ol aria-label="The cause">
 				{chain.map((l, i) => (
 					<li key={l.id} className="flex items-center gap-2">
 						<p className="grow">

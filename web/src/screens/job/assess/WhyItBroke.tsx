@@ -45,7 +45,7 @@ export function WhyItBroke({ view }: { view: View }) {
 				result={why}
 				action={(s) =>
 					diagnosis.closed ? null : diagnosis.cause === s.id ? (
-						<p className="font-semibold text-now">✓ settled</p>
+						<p className="font-semibold text-now">✓ the cause</p>
 					) : (
 						<Button
 							className="my-1"

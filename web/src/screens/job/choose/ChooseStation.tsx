@@ -52,7 +52,7 @@ export function ChooseStation({ view }: { view: View }) {
 			<p className="text-lg">{choice.advice}</p>
 			{settled && (
 				<p className="mt-1 border-l-4 border-now pl-3">
-					Settled: {settled.thickness} mm {settled.material}, by {settled.by}.
+					Chosen: {settled.thickness} mm {settled.material}, by {settled.by}.
 				</p>
 			)}
 			<Stops

@@ -53,7 +53,7 @@ export function ClosedMaterial({
 				(asking ? (
 					<ReasonForm
 						ask={`Why ${closed.name}, against the number?`}
-						act="Settle on it against the number"
+						act="Choose it against the number"
 						kind="stop"
 						onAct={(reason) => onSettle(thickness, reason)}
 						onLeave={() => setAsking(false)}

@@ -97,7 +97,7 @@ export function OpenMaterial({
 							className="mt-2"
 							onClick={() => onSettle(Number(thickness))}
 						>
-							{settled ? "Settled" : `Settle on ${thickness} mm ${ranked.name}`}
+							{settled ? "Chosen" : `Choose ${thickness} mm ${ranked.name}`}
 						</Button>
 					)}
 				</div>

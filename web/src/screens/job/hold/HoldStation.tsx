@@ -37,7 +37,7 @@ export function HoldStation({ view }: { view: View }) {
 			<Experience view={view} kinds={["adhesive"]} />
 			{open && may.length > 0 && !laying && (
 				<Button className="self-start" onClick={() => setLaying(true)}>
-					Something was laid that hardens
+					Start a cure clock
 				</Button>
 			)}
 			{open && laying && (

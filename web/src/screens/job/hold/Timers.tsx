@@ -125,7 +125,7 @@ function Running({ view, timer }: { view: View; timer: TimerView }) {
 					disabled={drop.isPending}
 					onClick={() => drop.mutate(undefined)}
 				>
-					take it out
+					remove
 				</button>
 			</p>
 			<Refusal error={next.error ?? drop.error} />

@@ -13,7 +13,7 @@ import { type AskTools, together } from "./useAsk";
 const keys: Partial<Record<Ask["kind"], string>> = {
 	step: "Done",
 	screw: "Done",
-	settle: "Settle",
+	settle: "Choose",
 	cause: "This is why",
 	arrived: "It has come",
 	back: "In",

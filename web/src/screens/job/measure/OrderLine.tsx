@@ -90,8 +90,8 @@ export function OrderLine({
 				<span className="block text-lg leading-6">
 					{assumed && road.settled
 						? first
-							? `not settled yet; first of the choice: ${first}`
-							: "not settled yet"
+							? `not chosen yet; best choice: ${first}`
+							: "not chosen yet"
 						: `in ${pane}`}
 					, ±{view.reckoning.band.main} {view.unit}{" "}
 					<span

@@ -12,7 +12,7 @@ import { Tick } from "../../../parts/Tick";
 const papers = [
 	{ file: "customer", name: "Customer's page" },
 	{ file: "label", name: "Label for the inside of the door" },
-	{ file: "letter", name: "Letter to whoever opens it next" },
+	{ file: "letter", name: "Letter to the next technician" },
 	{ file: "ticket", name: "Ticket" },
 	{ file: "record", name: "Workshop's record, with every sum" },
 ];

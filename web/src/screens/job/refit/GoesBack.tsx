@@ -55,7 +55,7 @@ export function GoesBack({
 						className="min-h-11 underline underline-offset-4"
 						onClick={() => set({ stands: line.suggest })}
 					>
-						It {said[line.suggest]}: so it is
+						It {said[line.suggest]}: yes
 					</button>
 				)}
 				<button
@@ -108,7 +108,7 @@ export function GoesBack({
 			))}
 			<Refusal error={strip.change.error} />
 			<Button kind="quiet" onClick={() => setOpen(false)}>
-				So it is
+				Done
 			</Button>
 		</div>
 	);

@@ -39,8 +39,8 @@ export function Guests({ view }: { view: View }) {
 	const { signed } = view.job;
 	if (signed && view.guests.length === 0) return null;
 	return (
-		<section aria-label="In only for now" className="mt-5">
-			<h2 className="font-semibold">In only for now</h2>
+		<section aria-label="Temporary" className="mt-5">
+			<h2 className="font-semibold">Temporary</h2>
 			{inside.length === 0 && (
 				<p className="text-[0.9375rem] text-ink-2">
 					Nothing: no pin, no prop, no rag, no tape.

@@ -99,7 +99,7 @@ function GiveUp({ view, onClose }: { view: View; onClose: () => void }) {
 		});
 	return (
 		<section aria-label="Withdraw it">
-			<h2 className="font-semibold">It comes to nothing</h2>
+			<h2 className="font-semibold">Cancel the job</h2>
 			<p className="mb-2 text-ink-2">
 				It leaves Today and stays on the record; it can be taken up again.
 			</p>

@@ -68,7 +68,7 @@ export function StackSheet({ view, open, onClose }: Props) {
 			<div className="flex flex-col gap-4">
 				<p className="text-ink-2">
 					As the panes came out, from the heat outwards. The one on the table
-					takes what is settled for it.
+					takes what is chosen for it.
 				</p>
 				<PackFields
 					panes={panes}

@@ -123,7 +123,7 @@ export function Offers({ view }: { view: View }) {
 									disabled={drop.isPending}
 									onClick={() => drop.mutate(o.id)}
 								>
-									take it out
+									remove
 								</Button>
 							</p>
 						)}
@@ -152,7 +152,9 @@ export function Offers({ view }: { view: View }) {
 					<Button disabled={ask.isPending} onClick={() => ask.mutate()}>
 						{ask.isPending ? "Asking …" : "Ask all who answer"}
 					</Button>
-					<Button onClick={() => setAsking(true)}>Somebody asks …</Button>
+					<Button onClick={() => setAsking(true)}>
+						Add a supplier’s price …
+					</Button>
 				</div>
 			)}
 			{open && asking && (
@@ -404,7 +406,7 @@ function OfferForm({
 				It can go back
 			</Tick>
 			<Tick checked={f.mark} onChange={(mark) => set({ mark })}>
-				Its mark is what this place asks for
+				It has the mark that is needed here
 			</Tick>
 			<Refusal
 				error={

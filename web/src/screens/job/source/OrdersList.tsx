@@ -36,7 +36,7 @@ export function OrdersList({ view }: { view: View }) {
 			)}
 			{open && !writing && (
 				<Button className="mt-2" onClick={() => setWriting(true)}>
-					Order what it lacks
+					Order what is missing
 				</Button>
 			)}
 			{open && writing && (

@@ -118,7 +118,7 @@ function GuestLine({ view }: { view: View }) {
 	if (inside.length === 0) return null;
 	return (
 		<p className="border-l-4 border-warn bg-warn-wash px-3 py-1 text-[0.9375rem]">
-			<strong className="text-warn">In only for now:</strong>{" "}
+			<strong className="text-warn">Temporary:</strong>{" "}
 			{inside.map((g) => g.what).join(", ")}
 		</p>
 	);

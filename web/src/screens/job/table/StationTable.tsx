@@ -47,7 +47,7 @@ export function StationTable({
 			<Suspense
 				fallback={
 					<p role="status" className="lit flex-1 p-6">
-						Laying it on the table …
+						Opening the job …
 					</p>
 				}
 			>
