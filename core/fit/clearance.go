@@ -35,7 +35,7 @@ func (s covering) clearance(a axis, pane float64, key string, paneC, frameC floa
 	i := s.p.Info(a.Least)
 	f := working.Figure{
 		Key: key, Sentence: fmt.Sprintf("%s, %s; %s mm as read", clearanceSaid[key], atWorst, length.Metric(asRead)),
-			Value: v,
+		Value: v,
 		Unit:  "mm",
 		Limit: working.Least(must.V, "mm", must.Origin), Place: string(a.Least),
 		Working: working.Of("({q} − {s} − {P}) / 2 − {g} + {Δ}", v, "mm",

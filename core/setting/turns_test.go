@@ -75,7 +75,7 @@ func TestEven(t *testing.T) {
 		{Counted{9, 5, 5}, 0.5, false, "screw 1 was turned further than the others: ease it"},
 		{Counted{4, 9, 9, 9, 9, 9}, 0.625, false, "screw 1 was turned less"},
 		{Counted{9, 11, 7}, 0.25, false, "screw 2 was turned further than the others"},
-			{Counted{9, 7, 11}, 0.25, false, "screw 2 was turned less"},
+		{Counted{9, 7, 11}, 0.25, false, "screw 2 was turned less"},
 	} {
 		f, ok := c.in.Even()
 		if !ok || math.Abs(f.Value-c.v) > 1e-9 || (f.Verdict == working.Good) != c.good ||
