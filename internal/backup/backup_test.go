@@ -85,6 +85,12 @@ func busy(t testing.TB) (dsn string, s *shop.Shop, db *sql.DB) {
 			}
 		}
 	}
+	// A table whose rows have a day and no hour.
+	if _, err := s.Stock.AddStock(ctx, mira, "a-tube",
+		record.StockItem{Kind: record.AdhesiveStock, Name: "urethane", Unit: "pc",
+		Quantity: 3, Lot: "U 2214", Expires: "2027-03-31"}); err != nil {
+		t.Fatal(err)
+	}
 	return dsn, s, db
 }
 
@@ -130,6 +136,9 @@ func TestOutAndBack(t *testing.T) {
 	}
 	if rows, err := s.Today.Find(ctx, "sauna", "", 0, 10); err != nil || len(rows) != 3 {
 		t.Errorf("%d found, %v", len(rows), err)
+	}
+	if items, err := s.Store.Stocks.Stock(ctx, false); err != nil || len(items) != 1 || items[0].Expires != "2027-03-31" {
+		t.Errorf("%+v, %v", items, err)
 	}
 	var none *NotEmpty
 	if _, err := Restore(ctx, dsn, bytes.NewReader(b), int64(len(b))); !errors.As(err, &none) {

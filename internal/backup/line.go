@@ -37,6 +37,9 @@ func cellOf(c column, v any) ([]byte, error) {
 	case nil:
 		return []byte("null"), nil
 	case time.Time:
+		if c.kind == "date" {
+			return json.Marshal(x.Format(time.DateOnly))
+		}
 		return json.Marshal(x.UTC().Format(stamp))
 	case int64, float64, float32:
 		return json.Marshal(x)
