@@ -88,7 +88,7 @@ func busy(t testing.TB) (dsn string, s *shop.Shop, db *sql.DB) {
 	// A table whose rows have a day and no hour.
 	if _, err := s.Stock.AddStock(ctx, mira, "a-tube",
 		record.StockItem{Kind: record.AdhesiveStock, Name: "urethane", Unit: "pc",
-		Quantity: 3, Lot: "U 2214", Expires: "2027-03-31"}); err != nil {
+			Quantity: 3, Lot: "U 2214", Expires: "2027-03-31"}); err != nil {
 		t.Fatal(err)
 	}
 	return dsn, s, db
