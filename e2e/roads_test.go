@@ -64,7 +64,7 @@ func screwsCounted(t *testing.T, p *program) {
 				screw+1, want, screw+1))
 		}
 	}
-	g.sees("less has screw 3 had than the others")
+	g.sees("screw 3 was turned less than the others")
 	g.accessible("turns after the first touch")
 }
 

@@ -154,7 +154,7 @@ func TestOrderOpensTheLook(t *testing.T) {
 		Lines: []supply.Line{{Key: buy.PaneKey(pane.ID), Pane: pane.ID,
 			Text: "a pane", Milli: 1000, Unit: "pc"}}}
 	if f := fault.Of(s.Buy.AddOrder(ctx, tor, "", id, in, time.UTC)); f == nil || f.Field != "lines[0]" ||
-		!strings.Contains(f.Why, "nobody has settled") {
+		!strings.Contains(f.Why, "nobody has chosen") {
 		t.Errorf("ordered before anybody settled what it is made of: %v", f)
 	}
 	if err := s.Bench.Choose(ctx, tor, at, bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
