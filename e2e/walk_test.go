@@ -225,7 +225,7 @@ func settings(t *testing.T, p *program) {
 	g.press("○ flat, on the ledge")
 	g.press("Keep it")
 	g.until("another order", fmt.Sprintf("%s !== %q", order, before))
-	g.press("sees 240 °C")
+	g.press("240 °C in use")
 	g.accessible("sheet, sees")
 	g.fill("Hot side in steady use", "0")
 	g.press("Keep it")

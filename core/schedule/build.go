@@ -211,9 +211,9 @@ func (b *builder) common(s *step, who []int, t int) (int, string) {
 	if len(free) < s.need {
 		return never, "too few may do it"
 	}
-	why := "hands are free then"
+	why := "somebody is free then"
 	if s.need > 1 {
-		why = fmt.Sprintf("%d pairs of hands are free then", s.need)
+		why = fmt.Sprintf("%d people are free then", s.need)
 	}
 	later(free[s.need-1], why)
 	return at, holds

@@ -17,6 +17,7 @@ import (
 	"freshshard/internal/record"
 	"freshshard/internal/shop"
 	"freshshard/internal/store"
+	"freshshard/internal/today"
 )
 
 var server *localdb.Server
@@ -113,8 +114,32 @@ func TestFill(t *testing.T) {
 			t.Errorf("%s: no job from Set on", f.ID)
 		}
 	}
+	saysWhatItWaitsFor(t, all)
 	people, err := s.People.List(ctx)
 	if err != nil || len(people) != 3 {
 		t.Errorf("%d people, %v", len(people), err)
+	}
+}
+
+// saysWhatItWaitsFor holds the lists against jobs that wait and do not say for what: glass, or what
+// hardens.
+func saysWhatItWaitsFor(t *testing.T, all []today.Listed) {
+	t.Helper()
+	glass, bond := 0, 0
+	for _, l := range all {
+		if !l.Waiting {
+			continue
+		}
+		if l.WaitsFor == "" {
+			t.Errorf("job %d, %s waits, and does not say for what", l.ID, l.Object)
+		}
+		if l.Station == "hold" {
+			bond++
+		} else {
+			glass++
+		}
+	}
+	if glass == 0 || bond == 0 {
+		t.Errorf("%d wait for glass and %d for a bond: the test sees too little", glass, bond)
 	}
 }

@@ -54,6 +54,9 @@ func (s *Service) Find(ctx context.Context, words, state string, before int64, m
 		if t, ok := stands[r.ID]; ok {
 			l.Station, l.Next, l.Late, l.Left, l.Panes, l.Route = t.Station, t.Next, t.Late, t.Left, t.Panes, t.Route
 			l.Waiting, l.Problem = t.Waits != "", t.Problem
+			if l.Waiting { // what hardens is waited for as glass is
+				l.WaitsFor, l.WaitsUntil = t.Waits, t.WaitsUntil
+			}
 		}
 		out = append(out, l)
 	}

@@ -15,8 +15,8 @@ function degrees(item: string, name: string, v: number): Row {
 export function HeatPage({ book }: { book: Catalogue }) {
 	return (
 		<div className="flex flex-col gap-8">
-			<section aria-label="What a pane sees">
-				<h2 className="text-xl font-semibold">What a pane sees</h2>
+			<section aria-label="How hot a pane gets">
+				<h2 className="text-xl font-semibold">How hot a pane gets</h2>
 				<p className="mb-2 text-ink-2">
 					Starting points of a new job, common practice, no source; the object
 					in hand is measured.

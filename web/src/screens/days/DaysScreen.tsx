@@ -200,7 +200,7 @@ function tidied({ tidy: t }: Days): string {
 	const n = (many: number, one: string, more: string) =>
 		`${many} ${many === 1 ? one : more}`;
 	return [
-		n(t.pairs, "stretch for two", "stretches for two"),
+		n(t.pairs, "task for two people", "tasks for two people"),
 		n(t.changes, "change of place", "changes of place"),
 		n(t.opened, "tube to open", "tubes to open"),
 		`${Math.round(t.idle)} h idle in the next two days`,

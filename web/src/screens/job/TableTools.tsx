@@ -42,7 +42,7 @@ export function TableTools({ view }: { view: View }) {
 					{heldWords(view)}
 				</button>
 				<button type="button" className={way} onClick={() => setOpen("sees")}>
-					sees {Math.round(job.object.exposure.steady)} °C
+					{Math.round(job.object.exposure.steady)} °C in use
 					{job.object.exposure.outdoors ? ", outdoors" : ""}
 				</button>
 				<button type="button" className={way} onClick={() => setOpen("duty")}>

@@ -42,8 +42,8 @@ export function ThePack({
 				</>
 			) : (
 				<p className="text-ink-2">
-					Each pane of a pack sees another heat. Note them in the order in which
-					they came out, and the choice goes by this one's own place.
+					Each pane of a pack gets a different heat. Note them in the order in
+					which they came out, and the choice goes by this one's own place.
 				</p>
 			)}
 			{!view.job.signed && (

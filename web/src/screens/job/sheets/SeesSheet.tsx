@@ -77,7 +77,7 @@ export function SeesSheet({ view, open, onClose }: Props) {
 		write.mutate({ ...object, exposure }, { onSuccess: onClose });
 	}
 	return (
-		<Sheet title="What it is and what it sees" open={open} onClose={onClose}>
+		<Sheet title="What it is and how hot it gets" open={open} onClose={onClose}>
 			<div className="flex flex-col gap-5">
 				<TextField
 					label="The object"

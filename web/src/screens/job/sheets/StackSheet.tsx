@@ -163,7 +163,7 @@ export function StackSheet({ view, open, onClose }: Props) {
 						<NumberField
 							key={String(open)}
 							label="Behind its hot side, °C"
-							hint={`0 takes the ${Math.round(view.job.object.exposure.steady)} °C that the object sees`}
+							hint={`0 takes the ${Math.round(view.job.object.exposure.steady)} °C that the object gets`}
 							value={stack.cavity ?? 0}
 							onChange={(cavity) => setStack({ ...stack, cavity })}
 							error={write.error?.field("stack.cavity")}
