@@ -108,7 +108,7 @@ func takeInDraft(t *testing.T, p *program) {
 	ask[any](g, `void (() => { const b = [...document.querySelectorAll("button")]
 		.find(b => b.innerText === "Start the job"); b.click(); b.click() })()`)
 	g.sees("No size yet")
-	g.sees("sees 200 °C")
+	g.sees("200 °C in use")
 	for _, w := range []int64{390, 1280} {
 		g.do(chromedp.EmulateViewport(w, 800))
 		if over := ask[int](g, `document.documentElement.scrollWidth - window.innerWidth`); over > 0 {
