@@ -90,7 +90,7 @@ func stops(t *testing.T, p *program) {
 	prove := fmt.Sprintf("/jobs/%d/prove", id)
 	tor.goTo(prove)
 	tor.sees("2 stops above")
-	tor.sees("or an owner takes it on by name")
+	tor.sees("or an owner accepts the risk")
 	tor.accessible("stops")
 	if ask[bool](tor, `[...document.querySelectorAll("button")].some(b => b.innerText === "Accept the risk") ||
 		!document.querySelector("button.mt-3") || ![...document.querySelectorAll("button")]
@@ -111,7 +111,7 @@ func stops(t *testing.T, p *program) {
 	mira.sees("this tells the next technician nothing")
 	mira.refill("I accept the risk because", "wider brackets come on Friday")
 	mira.press("Accept it as Mira Quill")
-	mira.sees("Taken on.")
+	mira.sees("Risk accepted.")
 	mira.sees("wider brackets come on Friday")
 	// On the ledge: a new reading.
 	tor.sees("1 stop above")

@@ -354,7 +354,7 @@ func sign(_ family.Station, f Facts) (Ask, bool) {
 func stopped(s family.Station, f Facts) (Ask, bool) {
 	for _, k := range f.Stops {
 		if k.Station == s || s == "prove" {
-			return Ask{Kind: Stop, Key: k.Key, Says: k.Says, Why: "put it right, or an owner takes it on by name"}, true
+			return Ask{Kind: Stop, Key: k.Key, Says: k.Says, Why: "put it right, or an owner accepts the risk"}, true
 		}
 	}
 	return Ask{}, false

@@ -110,7 +110,7 @@ func (p Pane) differs() []string {
 		say("changed: " + c)
 	}
 	for _, b := range p.Beyond {
-		say("beyond a limit, and taken on: " + b)
+		say("beyond a limit, risk accepted: " + b)
 	}
 	return out
 }

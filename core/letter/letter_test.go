@@ -45,7 +45,7 @@ func TestLetter(t *testing.T) {
 	for part, want := range map[string]struct{ got, want []string }{
 		"differs": {l.Differs, []string{"5 mm glass-ceramic in place of toughened glass, 418 × 302 mm",
 			"Why the last one broke: a bracket stood on it", "Changed: bracket bent away",
-			"Beyond a limit, and taken on: bite of 4 mm", "Left in for good: a rag behind the lining"}},
+			"Beyond a limit, risk accepted: bite of 4 mm", "Left in for good: a rag behind the lining"}},
 		"places": {l.Places, []string{"M5 × 16 bolt in a bush in place of hinge plate",
 			"without loop of wire, which was foreign", "new: rope", "new: pane"}},
 		"tabs": {l.Tabs, []string{"baffle, left: tab bent 2 times, it breaks at the next: have a new one"}},

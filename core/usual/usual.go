@@ -5,6 +5,7 @@ package usual
 
 import (
 	_ "embed"
+	"slices"
 
 	"freshshard/core/catalogue"
 	"freshshard/core/fault"
@@ -76,14 +77,12 @@ var Fields = func() []catalogue.Field {
 }()
 
 func (g Group) with(vs catalogue.Values) Group {
-	rows := make([]Row, len(g.Rows))
+	g.Rows = slices.Clone(g.Rows)
 	for i, r := range g.Rows {
 		if v, ok := vs.Laid(catalogue.Usual, g.ID, string(r.Item)); ok {
-			r.Value = v
+			g.Rows[i].Value = v
 		}
-		rows[i] = r
 	}
-	g.Rows = rows
 	return g
 }
 
@@ -92,26 +91,36 @@ func Of(vs catalogue.Values, k Key) float64 { return In(vs, k).V }
 
 // In is the same with where it is from.
 func In(vs catalogue.Values, k Key) value.Value {
-	for _, g := range Book.Laid(vs) {
+	r := placed[k]
+	if v, ok := vs.Laid(catalogue.Usual, r.group, string(k)); ok {
+		return v
+	}
+	return r.value
+}
+
+// placed are the rules by their keys, each with its group: they are asked for often.
+var placed = func() map[Key]rule {
+	out := map[Key]rule{}
+	for _, g := range Book.All() {
 		for _, r := range g.Rows {
-			if r.Item == k {
-				return r.Value
-			}
+			out[r.Item] = rule{g.ID, r.Value}
 		}
 	}
-	return value.Value{}
+	return out
+}()
+
+type rule struct {
+	group string
+	value value.Value
 }
 
 // Own is what the book says; nil where it has no such rule.
 func Own(v catalogue.Value) *float64 {
-	g, _ := Book.ByID(v.ID)
-	for _, r := range g.Rows {
-		if string(r.Item) == v.Item {
-			n := r.Value.V
-			return &n
-		}
+	r, ok := placed[Key(v.Item)]
+	if !ok || r.group != v.ID {
+		return nil
 	}
-	return nil
+	return &r.value.V
 }
 
 // CheckOwn refuses a rule that is not in the book, and a number out of its bounds.

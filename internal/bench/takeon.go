@@ -42,7 +42,7 @@ func (s *Service) TakeOn(ctx context.Context, by record.Account, at jobview.Benc
 		stops := jobview.PaneOf(e.Job, p, length.MM, nil, jobview.Numbers).Stops
 		i := slices.IndexFunc(stops, func(k prove.Stop) bool { return k.Key == key })
 		if i < 0 {
-			return store.Change{}, fault.New("stop", "this is no stop any more", "nothing has to be taken on")
+			return store.Change{}, fault.New("stop", "this is no stop any more", "there is no risk to accept")
 		}
 		k := stops[i]
 		seen := prove.Taken{Key: key, Says: k.Says, Beyond: in.Beyond}
@@ -55,12 +55,12 @@ func (s *Service) TakeOn(ctx context.Context, by record.Account, at jobview.Benc
 			return store.Change{}, nil // a retry
 		}
 		if len(p.Taken) >= mostTaken {
-			return store.Change{}, fault.New("stop", "more was taken on here than anybody can answer for",
+			return store.Change{}, fault.New("stop", "more risks were accepted here than anybody can answer for",
 				"put the readings and the choice right")
 		}
 		taken := s.takenOn(k, reason)
 		e.TakeOn(p, taken)
-		return store.Change{Noun: "stop", Item: key, Action: "taken on", Said: "took on: " + k.Says + ": " + reason,
+		return store.Change{Noun: "stop", Item: key, Action: "taken on", Said: "accepted the risk: " + k.Says + ": " + reason,
 			After: taken}, nil
 	})
 }
@@ -98,7 +98,7 @@ func (s *Service) LetGo(ctx context.Context, by record.Account, at jobview.Bench
 		}
 		was := p.Taken[i]
 		e.LetGo(p, key)
-		return store.Change{Noun: "stop", Item: key, Action: "open", Said: "no longer takes on: " + was.Says,
+		return store.Change{Noun: "stop", Item: key, Action: "open", Said: "no longer accepts the risk: " + was.Says,
 			Before: was}, nil
 	})
 }

@@ -34,7 +34,7 @@ func (s *Service) hereAgain(ctx context.Context, t *store.Tx, by record.Account,
 	if err := t.Passports.DropReminders(ctx, first, id, by.ID, s.Now()); err != nil {
 		return err
 	}
-	own, err := s.Store.Shops.Own(ctx)
+	own, err := t.Shops.Own(ctx)
 	if err != nil {
 		return err
 	}

@@ -33,9 +33,9 @@ func (t ticket) overs() []overLine {
 			l.body = "Wanted: " + k.Limit + ". "
 		}
 		if w := k.Taken; w != nil {
-			l.body += fmt.Sprintf("Taken on by %s, %s: %s", w.By, t.day(w.At), w.Reason)
+			l.body += fmt.Sprintf("Risk accepted by %s, %s: %s", w.By, t.day(w.At), w.Reason)
 		} else {
-			l.body += "Nobody has taken it on."
+			l.body += "Nobody has accepted the risk."
 		}
 		out = append(out, l)
 	}

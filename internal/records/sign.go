@@ -41,7 +41,7 @@ func (s *Service) Sign(ctx context.Context, by record.Account, key string, job i
 		Signature
 	}{job, in}
 	var number int64
-	return number, change.Again(ctx, func() error {
+	err = change.Again(ctx, func() error {
 		in, err := s.signing(ctx, job)
 		if err != nil {
 			return err
@@ -68,6 +68,7 @@ func (s *Service) Sign(ctx context.Context, by record.Account, key string, job i
 		})
 		return err
 	})
+	return number, err
 }
 
 // signing reads a job and works out what its ticket would fix, under no lock. Of a job that is

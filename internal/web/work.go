@@ -114,7 +114,8 @@ func stepRoutes(v *Server, api huma.API) {
 
 // stopRoutes are what an owner takes on, and the signature.
 func stopRoutes(v *Server, api huma.API) {
-	register(v, api, op("take-on", http.MethodPut, "/api/jobs/{id}/stops/{stop}", "Take a stop on, as an owner"),
+	register(v, api, op("take-on", http.MethodPut, "/api/jobs/{id}/stops/{stop}",
+		"Accept the risk of a stop, as an owner"),
 		func(ctx context.Context, in *struct {
 			BenchID
 			Stop string `path:"stop" maxLength:"120"`
@@ -123,7 +124,7 @@ func stopRoutes(v *Server, api huma.API) {
 			return v.show(ctx, in.BenchID, v.shop.Bench.TakeOn(ctx, who(ctx), in.bench(ctx), in.Stop, in.Body))
 		})
 	register(v, api, op("let-go", http.MethodDelete, "/api/jobs/{id}/stops/{stop}",
-		"No longer take a stop on, as an owner"), func(ctx context.Context, in *struct {
+		"No longer accept the risk of a stop, as an owner"), func(ctx context.Context, in *struct {
 		BenchID
 		Stop string `path:"stop" maxLength:"120"`
 	}) (*out[jobview.View], error) {

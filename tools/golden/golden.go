@@ -7,7 +7,6 @@ package golden
 import (
 	"encoding/json"
 	"fmt"
-	"hash/fnv"
 	"os"
 	"path/filepath"
 	"regexp"
@@ -88,12 +87,4 @@ func Check(t testing.TB, name, got string) {
 		}
 	}
 	t.Errorf("%s: %d lines more than it had", file, len(have)-len(want))
-}
-
-// Digest is a long answer in sixteen letters: that it is another is seen, and not how. It
-// stands beside some answers of the same kind that are kept in full.
-func Digest(text string) string {
-	h := fnv.New64a()
-	_, _ = h.Write([]byte(text))
-	return fmt.Sprintf("%016x", h.Sum64())
 }

@@ -1356,10 +1356,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Take a stop on, as an owner */
+        /** Accept the risk of a stop, as an owner */
         put: operations["take-on"];
         post?: never;
-        /** No longer take a stop on, as an owner */
+        /** No longer accept the risk of a stop, as an owner */
         delete: operations["let-go"];
         options?: never;
         head?: never;

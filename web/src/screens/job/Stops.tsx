@@ -57,7 +57,7 @@ function StopLine({ stop, view }: { stop: PaneStop; view: View }) {
 		>
 			<p>
 				<strong className={stop.taken ? "" : "text-stop"}>
-					{stop.taken ? "Taken on." : "Stop."}
+					{stop.taken ? "Risk accepted." : "Stop."}
 				</strong>{" "}
 				{stop.name && `${stop.name}: `}
 				<Inches>{stop.says}</Inches>
@@ -92,7 +92,7 @@ function StopLine({ stop, view }: { stop: PaneStop; view: View }) {
 								Put it right at {station.name}
 							</Link>
 						)}
-						{!owner && <span>or an owner takes it on by name.</span>}
+						{!owner && <span>or an owner accepts the risk.</span>}
 						{owner && !asking && (
 							<Button kind="quiet" onClick={() => setAsking(true)}>
 								Accept the risk
