@@ -295,7 +295,7 @@ func TestTicketSaysWhatWasSignedOver(t *testing.T) {
 	plain := strings.Join(strings.Fields(s), " ")
 	for _, want := range []string{"2 beyond a limit: see the next page", "2.9 mm least bite under a bracket",
 		"at least 6 mm", "Risk accepted by Mira Vale, 4 March 2026, 09:00", "Nobody has accepted the risk",
-			"the door came by itself",
+		"the door came by itself",
 		"open at the lower corner"} {
 		if !strings.Contains(plain, want) {
 			t.Errorf("the ticket does not say %q", want)
