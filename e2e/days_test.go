@@ -143,7 +143,7 @@ func whatIf(g *page) {
 			.includes("then")`)
 	g.press("Leave it as it was")
 	g.until("the days", `document.querySelector("[data-what-if]")`)
-	try("one more pair of hands")
+	try("one more person")
 	g.until("a fourth lane", `document.querySelector("[data-lanes='4'] ul[aria-label='One more']")`)
 	if ask[bool](g, `!!document.querySelector("[data-so]")`) {
 		g.t.Error("a hand that nobody has was made so")

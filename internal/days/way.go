@@ -33,7 +33,7 @@ func (l *daysPlan) waySaid(k schedule.Way) string {
 	says := ""
 	switch k.Kind {
 	case "hand":
-		says = fmt.Sprintf("one more pair of hands, %s to %s", clock(k.From, "Mon 15:04"), clock(k.To, "15:04"))
+		says = fmt.Sprintf("one more person, %s to %s", clock(k.From, "Mon 15:04"), clock(k.To, "15:04"))
 	case "longer":
 		says = fmt.Sprintf("staying until %s on %s", clock(k.To, "15:04"), clock(k.From, "Mon"))
 	case "sooner":

@@ -14,7 +14,7 @@ const kinds = [
 	{ value: "off", label: "somebody is ill" },
 	{ value: "cold", label: "cold weather comes" },
 	{ value: "urgent", label: "one more urgent job" },
-	{ value: "hand", label: "one more pair of hands" },
+	{ value: "hand", label: "one more person" },
 ] as const;
 
 type Kind = (typeof kinds)[number]["value"];

@@ -80,7 +80,7 @@ function First({ turn }: { turn: Turn }) {
 					: `${turn.next}: ${named(turn)}.`}
 			</p>
 			<p className="mt-2 max-w-[44em] text-lg text-ink-2">
-				{turn.problem ?? turn.do} <Why turn={turn} />
+				{sentence(turn.problem ?? turn.do)} <Why turn={turn} />
 			</p>
 			<p className="mt-4 flex flex-wrap items-center gap-4">
 				<Link
@@ -116,6 +116,11 @@ function named(turn: Turn): string {
 
 function lower(s: string): string {
 	return s.charAt(0).toLowerCase() + s.slice(1);
+}
+
+/** A text with its full stop, so that the next sentence begins. */
+function sentence(s: string): string {
+	return s === "" || /[.!?]$/.test(s) ? s : `${s}.`;
 }
 
 function Why({ turn }: { turn: Turn }) {
@@ -244,8 +249,8 @@ function Side({ today }: { today: Today }) {
 				)}
 			</section>
 			<p className="text-ink-2">
-				{today.open} open jobs, {span(today.left)} of hands-on work in them;{" "}
-				{today.signed} signed off.
+				{today.open} open {today.open === 1 ? "job" : "jobs"},{" "}
+				{span(today.left)} of hands-on work in them; {today.signed} signed off.
 			</p>
 		</aside>
 	);
