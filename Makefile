@@ -10,7 +10,7 @@
 
 BIN   := bin/freshshard
 BUILT := internal/web/static/built/index.html
-WEB   := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/vite.config.ts web/package-lock.json
+WEB   := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/vite.config.ts web/compress.mjs web/package-lock.json
 GO    := $(shell find cmd core internal e2e -name '*.go' -o -name '*.json' -o -name '*.sql' 2>/dev/null | grep -v static/built) go.mod go.sum
 
 packages:
@@ -24,7 +24,7 @@ web/node_modules/.installed: web/package-lock.json
 $(BUILT): $(WEB) | web/node_modules/.installed
 	@scripts/setup.sh web
 	@echo "Building the front end …"
-	@cd web && npm run --silent build -- --logLevel warn
+	@cd web && npm run --silent build
 	@touch $@
 
 $(BIN): $(GO) $(BUILT)

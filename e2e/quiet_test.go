@@ -56,17 +56,25 @@ func (h *heard) said() []string {
 var everywhere = []string{"/", "/jobs", "/take-in", "/days", "/rounds", "/cut-room", "/stores", "/records", "/sums",
 	"/sums/outline", "/book", "/book/touch", "/shop", "/wall", "/wall/days"}
 
-// quiet opens screens at both widths: they show something, and leave nothing in the console.
+// quiet opens screens on a phone and at a desk, with letters as they are and twice as large: they
+// show something, fit, and leave nothing in the console.
 func (g *page) quiet(of string, paths []string) {
 	g.t.Helper()
 	h := g.listens()
 	for _, path := range paths {
-		for _, w := range []int64{1280, 390} {
-			g.do(chromedp.EmulateViewport(w, 844))
+		for w, height := range map[int64]int64{1280: 800, 390: 844} {
+			g.do(chromedp.EmulateViewport(w, height))
 			g.goTo(path)
 			g.until("the content of "+path, `document.querySelector("main").innerText.length > 20 &&
 				!document.querySelector("main [role=status]")`)
 			g.until("its drawings", `document.getAnimations().length === 0`)
+			for _, letters := range []int{100, 200} {
+				ask[any](g, fmt.Sprintf(`void (document.documentElement.style.fontSize = "%d%%")`, letters))
+				g.until("its drawings", `document.getAnimations().length === 0`)
+				for _, found := range ask[[]string](g, misfits) {
+					g.t.Errorf("%s, %s at %d px, letters at %d %%: %s", of, path, w, letters, found)
+				}
+			}
 			if said := h.said(); len(said) > 0 {
 				g.t.Errorf("%s, %s at %d px: %q", of, path, w, said)
 			}

@@ -99,7 +99,7 @@ var otherSide = []walk{
 	{"large text", largeText},
 	{"photo template", photoTemplate},
 	{"every screen is accessible", everyScreen},
-	{"narrow and wide", narrowAndWide}, {"low screens", lowScreens},
+	{"low screens", lowScreens},
 	{"keyboard", keyboard},
 	{"take-in draft", takeInDraft},
 	{"questions find the family", questionsFindTheFamily},
@@ -530,26 +530,6 @@ func everyScreen(t *testing.T, p *program) {
 		g.accessible(path)
 		theme("dark")
 		g.contrasting(path + ", dark")
-	}
-}
-
-// No sideways scrolling at a desk and on a phone.
-func narrowAndWide(t *testing.T, p *program) {
-	g := open(t, p)
-	g.signIn("mira")
-	const over = `document.documentElement.scrollWidth - window.innerWidth`
-	for _, path := range []string{"/", "/jobs", "/take-in", "/sums", "/sums/outline", "/sums/photo", "/book",
-		"/book/touch", "/book/held", "/shop", "/cut-room", "/stores", "/jobs/1/measure", "/jobs/14/measure",
-		"/jobs/23/measure", "/jobs/9/choose", "/jobs/8/prove"} {
-		g.do(chromedp.EmulateViewport(390, 800)) // a phone loads it, and is turned into a desk
-		g.goTo(path)
-		g.until("its content", `document.querySelector("main").innerText.length > 40`)
-		for _, w := range []int64{390, 768, 1280} {
-			g.do(chromedp.EmulateViewport(w, 800))
-			if !g.soon(over + " <= 0") {
-				t.Errorf("%s at %d px is %d px too wide", path, w, ask[int](g, over))
-			}
-		}
 	}
 }
 

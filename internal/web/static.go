@@ -3,6 +3,7 @@ package web
 import (
 	"embed"
 	"io/fs"
+	"mime"
 	"net/http"
 	"path"
 	"strings"
@@ -36,6 +37,9 @@ func static(g *gin.Engine) {
 		if f, err := fs.Stat(built, p); err == nil && p != "" && !f.IsDir() {
 			// Built files carry a hash of their content in their names.
 			c.Header("Cache-Control", "public, max-age=31536000, immutable")
+			if packed(c, built, p) {
+				return
+			}
 			server.ServeHTTP(c.Writer, c.Request)
 			return
 		}
@@ -47,4 +51,20 @@ func static(g *gin.Engine) {
 		c.Header("Cache-Control", "no-cache")
 		c.Data(http.StatusOK, "text/html; charset=utf-8", page)
 	})
+}
+
+// packed answers with what the build has compressed already, where there is such a file and the
+// browser takes it.
+func packed(c *gin.Context, built fs.FS, p string) bool {
+	b, err := fs.ReadFile(built, p+".br")
+	if err != nil {
+		return false
+	}
+	c.Header("Vary", "Accept-Encoding")
+	if !strings.Contains(c.GetHeader("Accept-Encoding"), "br") {
+		return false
+	}
+	c.Header("Content-Encoding", "br")
+	c.Data(http.StatusOK, mime.TypeByExtension(path.Ext(p)), b)
+	return true
 }

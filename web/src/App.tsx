@@ -1,69 +1,77 @@
-import { lazy, type ReactNode, Suspense } from "react";
+import { type ReactNode, Suspense } from "react";
 import { Navigate, Route, Routes, useLocation } from "react-router";
 import { isFilling, useSession } from "./api/hooks";
-import { Calls } from "./app/Calls";
+import { later } from "./app/later";
 import { WhoContext } from "./app/who";
 import { Boundary } from "./parts/Boundary";
-import { Filling } from "./screens/door/Filling";
-import { FirstStart } from "./screens/door/FirstStart";
-import { SignIn } from "./screens/door/SignIn";
-import { JobScreen } from "./screens/job/JobScreen";
-import { TodayScreen } from "./screens/today/TodayScreen";
 
-// Today and the job are what a bench tablet opens; the rest comes when asked.
-const BookScreen = lazy(() =>
-	import("./screens/book/BookScreen").then((m) => ({ default: m.BookScreen })),
+// The door opens at once; each screen comes when it is asked for.
+const BookScreen = later(
+	() => import("./screens/book/BookScreen"),
+	"BookScreen",
 );
-const JobsScreen = lazy(() =>
-	import("./screens/jobs/JobsScreen").then((m) => ({ default: m.JobsScreen })),
+const JobsScreen = later(
+	() => import("./screens/jobs/JobsScreen"),
+	"JobsScreen",
 );
-const CutRoomScreen = lazy(() =>
-	import("./screens/cut-room/CutRoomScreen").then((m) => ({
-		default: m.CutRoomScreen,
-	})),
+const CutRoomScreen = later(
+	() => import("./screens/cut-room/CutRoomScreen"),
+	"CutRoomScreen",
 );
-const StoresScreen = lazy(() =>
-	import("./screens/stores/StoresScreen").then((m) => ({
-		default: m.StoresScreen,
-	})),
+const StoresScreen = later(
+	() => import("./screens/stores/StoresScreen"),
+	"StoresScreen",
 );
-const ShopScreen = lazy(() =>
-	import("./screens/shop/ShopScreen").then((m) => ({ default: m.ShopScreen })),
+const ShopScreen = later(
+	() => import("./screens/shop/ShopScreen"),
+	"ShopScreen",
 );
-const RecordsScreen = lazy(() =>
-	import("./screens/records/RecordsScreen").then((m) => ({
-		default: m.RecordsScreen,
-	})),
+const RecordsScreen = later(
+	() => import("./screens/records/RecordsScreen"),
+	"RecordsScreen",
 );
-const DaysScreen = lazy(() =>
-	import("./screens/days/DaysScreen").then((m) => ({ default: m.DaysScreen })),
+const DaysScreen = later(
+	() => import("./screens/days/DaysScreen"),
+	"DaysScreen",
 );
-const RoundsScreen = lazy(() =>
-	import("./screens/rounds/RoundsScreen").then((m) => ({
-		default: m.RoundsScreen,
-	})),
+const RoundsScreen = later(
+	() => import("./screens/rounds/RoundsScreen"),
+	"RoundsScreen",
 );
-const DaysWall = lazy(() =>
-	import("./screens/wall/DaysWall").then((m) => ({ default: m.DaysWall })),
+const DaysWall = later(() => import("./screens/wall/DaysWall"), "DaysWall");
+const AdhesiveWall = later(
+	() => import("./screens/wall/AdhesiveWall"),
+	"AdhesiveWall",
 );
-const AdhesiveWall = lazy(() =>
-	import("./screens/wall/AdhesiveWall").then((m) => ({
-		default: m.AdhesiveWall,
-	})),
+const PassportPage = later(
+	() => import("./screens/passport/PassportPage"),
+	"PassportPage",
 );
-const PassportPage = lazy(() =>
-	import("./screens/passport/PassportPage").then((m) => ({
-		default: m.PassportPage,
-	})),
+const SumsScreen = later(
+	() => import("./screens/sums/SumsScreen"),
+	"SumsScreen",
 );
-const SumsScreen = lazy(() =>
-	import("./screens/sums/SumsScreen").then((m) => ({ default: m.SumsScreen })),
+const TakeInScreen = later(
+	() => import("./screens/take-in/TakeInScreen"),
+	"TakeInScreen",
 );
-const TakeInScreen = lazy(() =>
-	import("./screens/take-in/TakeInScreen").then((m) => ({
-		default: m.TakeInScreen,
-	})),
+const JobScreen = later(() => import("./screens/job/JobScreen"), "JobScreen");
+const TodayScreen = later(
+	() => import("./screens/today/TodayScreen"),
+	"TodayScreen",
 );
+const Filling = later(() => import("./screens/door/Filling"), "Filling");
+const FirstStart = later(
+	() => import("./screens/door/FirstStart"),
+	"FirstStart",
+);
+const SignIn = later(() => import("./screens/door/SignIn"), "SignIn");
+const Calls = later(() => import("./app/Calls"), "Calls");
+
+// While the program says who is here, the screen of the address is on its way already.
+const here = window.location.pathname;
+if (here === "/") void import("./screens/today/TodayScreen");
+if (here.startsWith("/jobs/")) void import("./screens/job/JobScreen");
 
 /** A passport opens by its address alone; the rest of the shop wants a sign-in. */
 export function App() {
@@ -89,7 +97,7 @@ function SignedIn() {
 	// Another page is another try; its stations are the same page.
 	const pathname = useLocation().pathname.split("/").slice(0, 3).join("/");
 	if (session.isPending) return <Waiting>Opening the shop …</Waiting>;
-	if (isFilling(session.error)) return <Filling error={session.error} />;
+	if (isFilling(session.error)) return door(<Filling error={session.error} />);
 	if (session.isError) {
 		return (
 			<Waiting>
@@ -105,11 +113,13 @@ function SignedIn() {
 		);
 	}
 	const { setup, account, shop, made_up: madeUp } = session.data;
-	if (setup) return <FirstStart />;
-	if (!account || !shop) return <SignIn shop={shop} />;
+	if (setup) return door(<FirstStart />);
+	if (!account || !shop) return door(<SignIn shop={shop} />);
 	return (
 		<WhoContext value={{ account, shop, madeUp }}>
-			<Calls />
+			<Suspense>
+				<Calls />
+			</Suspense>
 			<Suspense fallback={<Waiting>…</Waiting>}>
 				<Boundary key={pathname} what="This page">
 					<Routes>
@@ -138,6 +148,10 @@ function SignedIn() {
 			</Suspense>
 		</WhoContext>
 	);
+}
+
+function door(page: ReactNode) {
+	return <Suspense fallback={<Waiting>…</Waiting>}>{page}</Suspense>;
 }
 
 function Waiting({ children }: { children: ReactNode }) {

@@ -99,7 +99,7 @@ export function Bars({
 								x={x}
 								y={y(asks)}
 								width={bar}
-								height={y(s.value) - y(asks)}
+								height={Math.max(0, y(s.value) - y(asks))}
 								fill="url(#short)"
 								stroke="var(--stop)"
 								strokeDasharray="4 3"

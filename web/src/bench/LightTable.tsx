@@ -124,7 +124,7 @@ export function LightTable({ view, place, onPick, onOpen, onPane }: Props) {
 				{table.seen}
 			</p>
 			{stops.length > 0 && (
-				<div className="absolute right-4 bottom-0.5">
+				<div className="absolute right-4 bottom-0.5 max-phone:left-4">
 					<HeatSlider stops={stops} stop={stop} onChange={setHeat} />
 				</div>
 			)}

@@ -15,19 +15,24 @@ export function Tick({
 }) {
 	const id = useId();
 	return (
-		<div className="flex min-h-12 items-center gap-3">
+		<div className="flex min-h-12 flex-nowrap! items-center gap-2">
 			<Checkbox.Root
 				id={id}
 				checked={checked}
 				disabled={disabled}
 				onCheckedChange={(v) => onChange(v === true)}
-				className="grid size-8 shrink-0 place-items-center border-2 border-ink bg-lit data-[state=checked]:border-now data-[state=checked]:bg-now data-[state=checked]:text-on-now"
+				className="group grid size-11 shrink-0 place-items-center"
 			>
-				<Checkbox.Indicator aria-hidden="true" className="text-xl leading-none">
-					✓
-				</Checkbox.Indicator>
+				<span className="grid size-8 place-items-center border-2 border-ink bg-lit group-data-[state=checked]:border-now group-data-[state=checked]:bg-now group-data-[state=checked]:text-on-now">
+					<Checkbox.Indicator
+						aria-hidden="true"
+						className="text-xl leading-none"
+					>
+						✓
+					</Checkbox.Indicator>
+				</span>
 			</Checkbox.Root>
-			<label htmlFor={id} className="cursor-pointer py-2">
+			<label htmlFor={id} className="min-w-0 flex-1 cursor-pointer py-2">
 				{children}
 			</label>
 		</div>

@@ -32,7 +32,7 @@ export function BookScreen() {
 	const book = useCatalogue();
 	const here = pages.find((p) => p.key === page) ?? pages[0];
 	return (
-		<Page title="Book">
+		<Page title="Book" page={here && `${here.name}, Book`}>
 			<Tabs name="Book" under="/book" all={pages} here={here} />
 			{book.data && here ? (
 				<here.Show book={book.data} />

@@ -20,7 +20,7 @@ export function CutLine({
 	if (!plan || !next) {
 		return group.panes.length > 0 && group.stock.length > 0 ? (
 			<Band>
-				<div className="-mr-3 flex flex-1 items-center justify-between gap-4 bg-tape px-4 text-on-tape sm:-mr-6 sm:px-6">
+				<div className="flex flex-1 items-center justify-between gap-4 bg-tape px-4 text-on-tape sm:px-6">
 					<strong className="text-lg">
 						{group.panes.length === 1
 							? "1 waits"
@@ -67,7 +67,7 @@ export function CutLine({
 			<Band>
 				<div
 					data-cut-line={next.path || "first"}
-					className="-mr-3 flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 bg-tape px-4 py-2 text-on-tape sm:-mr-6 sm:px-6"
+					className="flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 bg-tape px-4 py-2 text-on-tape sm:px-6"
 				>
 					<strong className="min-w-0 flex-1 basis-24 text-lg max-sm:basis-full">
 						{next.trim ? "Edge off" : `Cut ${next.number}`} at {next.at.main}{" "}

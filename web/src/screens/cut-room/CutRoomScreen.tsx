@@ -2,6 +2,7 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { CutGroup, CutPin } from "../../api/types";
 import { Band } from "../../app/Band";
+import { Title } from "../../app/Title";
 import { useInSight } from "../../app/useInSight";
 import { when } from "../../app/when";
 import { SheetDrawing } from "../../bench/SheetDrawing";
@@ -22,6 +23,7 @@ export function CutRoomScreen() {
 	const row = useInSight<HTMLElement>(here ? glassKey(here) : "");
 	return (
 		<div className="flex h-full flex-col">
+			<Title of="Cut room" />
 			<header className="px-4 pt-3 sm:px-7">
 				<div className="flex flex-wrap items-baseline justify-between gap-x-6">
 					<h1 className="text-[1.375rem] font-semibold">Cut room</h1>

@@ -3,9 +3,11 @@ import { Link } from "react-router";
 import type { Better, DayStep, Days, WhatIf } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Band } from "../../app/Band";
+import { Title } from "../../app/Title";
 import { Refusal } from "../../parts/Refusal";
 import { Changes } from "./Changes";
 import { ForecastForm } from "./ForecastForm";
+import { HeapList } from "./HeapBlock";
 import { type Dragged, Lanes } from "./Lanes";
 import { MyDay } from "./MyDay";
 import { Promises } from "./Promises";
@@ -22,6 +24,7 @@ export function DaysScreen() {
 	usePulse();
 	const { better, days, take, unpin, tried, so } = useDays();
 	const [picked, setPicked] = useState<DayStep>();
+	const [heap, setHeap] = useState<DayStep[]>([]);
 	const [what, setWhat] = useState<WhatIf>();
 	const d = days.data;
 	const then = what && tried.data;
@@ -34,6 +37,7 @@ export function DaysScreen() {
 	};
 	const pick = (s?: DayStep) => {
 		leave();
+		setHeap([]);
 		setPicked(s);
 	};
 	const attempt = (w: WhatIf) => {
@@ -54,6 +58,7 @@ export function DaysScreen() {
 	};
 	return (
 		<div className="flex h-full flex-col">
+			<Title of="Days" />
 			<header className="flex flex-wrap items-baseline justify-between gap-x-8 px-4 pt-3 pb-2 sm:px-7">
 				<h1 className="text-[1.375rem] font-semibold">
 					{then ? "Days, as they would be" : "Days"}
@@ -96,6 +101,10 @@ export function DaysScreen() {
 							picked={picked}
 							moved={then !== undefined}
 							onPick={pick}
+							onHeap={(steps) => {
+								pick(undefined);
+								setHeap(steps);
+							}}
 							onDrag={then ? undefined : dragged}
 						/>
 					</div>
@@ -107,6 +116,13 @@ export function DaysScreen() {
 						<Changes tried={then} />
 					) : (
 						<>
+							{heap.length > 0 && (
+								<HeapList
+									steps={heap}
+									onPick={pick}
+									onLeave={() => setHeap([])}
+								/>
+							)}
 							{picked && (
 								<StepWhy
 									key={picked.key}
@@ -164,7 +180,7 @@ export function DaysScreen() {
 						}
 					/>
 				) : (
-					<div className="-mr-3 flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:-mr-6 sm:px-6">
+					<div className="flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:px-6">
 						<strong className="text-lg">{stand(d, better)}</strong>
 						<button
 							type="button"

@@ -1,6 +1,8 @@
 import { useRef, useState } from "react";
 import type { DayStep, Days } from "../../api/types";
 import { clock, dayName } from "../../app/when";
+import { HeapBlock } from "./HeapBlock";
+import { heapsOf } from "./heaps";
 import {
 	momentAt,
 	placeOf,
@@ -30,6 +32,7 @@ export function Lanes({
 	picked,
 	moved,
 	onPick,
+	onHeap,
 	onDrag,
 }: {
 	days: Days;
@@ -37,6 +40,8 @@ export function Lanes({
 	/** What lies elsewhere than in the plan that was taken stands out. */
 	moved?: boolean;
 	onPick: (step: DayStep) => void;
+	/** Several short pieces that are drawn as one. */
+	onHeap: (steps: DayStep[]) => void;
 	onDrag?: (d: Dragged) => void;
 }) {
 	const all = stretches(days.hours);
@@ -151,32 +156,43 @@ export function Lanes({
 							className="relative border-t border-rule"
 							style={{ height: tall }}
 						>
-							{p.steps.map((s) => (
-								<Block
-									key={s.key}
-									step={s}
-									all={all}
-									picked={picked?.key === s.key}
-									moved={moved && s.moved}
-									onPick={() => onPick(s)}
-									onDrop={
-										onDrag && !s.round
-											? (x, down) =>
-													onDrag({
-														step: s,
-														at: momentAt(
-															all,
-															placeOf(all, Date.parse(s.from)) + x,
-														),
-														lane: Math.min(
-															days.people.length - 1,
-															Math.max(0, lane + Math.round(down / tall)),
-														),
-													})
-											: undefined
-									}
-								/>
-							))}
+							{heapsOf(p.steps, all).map((h) => {
+								const s = h.steps[0];
+								if (!s) return null;
+								if (h.steps.length > 1)
+									return (
+										<HeapBlock
+											key={s.key}
+											heap={h}
+											picked={picked}
+											onPick={onHeap}
+										/>
+									);
+								return (
+									<Block
+										key={s.key}
+										step={s}
+										x={h.x}
+										w={h.w}
+										picked={picked?.key === s.key}
+										moved={moved && s.moved}
+										onPick={() => onPick(s)}
+										onDrop={
+											onDrag && !s.round
+												? (x, down) =>
+														onDrag({
+															step: s,
+															at: momentAt(all, h.x + x),
+															lane: Math.min(
+																days.people.length - 1,
+																Math.max(0, lane + Math.round(down / tall)),
+															),
+														})
+												: undefined
+										}
+									/>
+								);
+							})}
 						</ul>
 					))}
 					{places.map((p) => (
@@ -192,12 +208,16 @@ export function Lanes({
 					<Flags
 						days={days}
 						all={all}
-						onJob={(job) => {
-							const s = stepsOf(days, job)[0];
+						onJobs={(jobs) => {
+							const firsts = jobs.flatMap((j) => stepsOf(days, j)[0] ?? []);
+							const s = firsts[0];
+							if (firsts.length > 1) return onHeap(firsts);
 							if (!s) return;
 							onPick(s);
 							document
-								.querySelector(`[data-step="${s.key}"]`)
+								.querySelector(
+									`[data-step="${s.key}"], [data-heap~="${s.key}"]`,
+								)
 								?.scrollIntoView({ inline: "center", block: "nearest" });
 						}}
 					/>
@@ -243,14 +263,17 @@ function joins(days: Days) {
 
 function Block({
 	step,
-	all,
+	x,
+	w,
 	picked,
 	moved,
 	onPick,
 	onDrop,
 }: {
 	step: DayStep;
-	all: Stretch[];
+	/** Where it lies and how wide it is drawn, px. */
+	x: number;
+	w: number;
 	picked: boolean;
 	moved?: boolean;
 	onPick: () => void;
@@ -260,14 +283,12 @@ function Block({
 	const start = useRef<{ x: number; y: number }>(undefined);
 	const dropped = useRef(false);
 	const from = Date.parse(step.from);
-	const to = Date.parse(step.to);
 	const two = step.with.length > 0;
-	const w = Math.max(6, width(from, to) - 2);
 	return (
 		<li
 			className={`absolute top-1.5 ${drag ? "z-10 opacity-80" : ""}`}
 			style={{
-				left: placeOf(all, from) + (drag?.x ?? 0),
+				left: x + (drag?.x ?? 0),
 				marginTop: drag?.y,
 				width: w,
 			}}

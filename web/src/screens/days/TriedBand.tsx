@@ -15,7 +15,7 @@ export function TriedBand({
 }) {
 	return (
 		<div
-			className="-mr-3 flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:-mr-6 sm:px-6"
+			className="flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:px-6"
 			data-tried
 		>
 			<strong className="text-lg">{costs(tried.now, tried.then)}</strong>

@@ -122,41 +122,57 @@ export const flagTall = 28;
 export function Flags({
 	days,
 	all,
-	onJob,
+	onJobs,
 }: {
 	days: Days;
 	all: Stretch[];
-	onJob: (job: number) => void;
+	onJobs: (jobs: number[]) => void;
 }) {
-	let last = Number.NEGATIVE_INFINITY;
-	const flags = days.jobs
+	const flags: { x: number; jobs: DayReady[] }[] = [];
+	const promised = days.jobs
 		.filter((j) => j.promised_at)
 		.map((j) => ({ j, x: placeOf(all, Date.parse(j.promised_at ?? "")) }))
-		.sort((a, b) => a.x - b.x)
-		.map((f) => {
-			last = Math.max(f.x, last + 24);
-			return { ...f, x: last };
-		});
+		.sort((a, b) => a.x - b.x);
+	for (const { j, x } of promised) {
+		const last = flags.at(-1);
+		// Nearer than a finger is wide, they are one flag with how many they are.
+		if (last && x < last.x + 44) last.jobs.push(j);
+		else flags.push({ x, jobs: [j] });
+	}
 	return (
 		<ul
 			aria-label="Promises along time"
 			className="relative border-t border-rule"
 			style={{ height: flagTall + 20 }}
 		>
-			{flags.map(({ j, x }) => (
-				<li key={j.job} className="absolute top-0" style={{ left: x - 2 }}>
-					<button
-						type="button"
-						className={`h-12 w-6 text-center text-lg leading-none ${j.safe ? "text-ink-2" : "font-bold text-stop"}`}
-						title={`${j.object}: promised ${when(j.promised_at ?? "")}, ${odds(j.kept)}`}
-						aria-label={`${j.object}: promised ${when(j.promised_at ?? "")}, ${odds(j.kept)}`}
-						onClick={() => onJob(j.job)}
-						data-flag={j.job}
+			{flags.map(({ jobs, x }) => {
+				const safe = jobs.every((j) => j.safe);
+				const says = jobs
+					.map(
+						(j) =>
+							`${j.object}: promised ${when(j.promised_at ?? "")}, ${odds(j.kept)}`,
+					)
+					.join("; ");
+				return (
+					<li
+						key={jobs[0]?.job}
+						className="absolute top-0"
+						style={{ left: x - 2 }}
 					>
-						{j.safe ? "⚑" : "⚑!"}
-					</button>
-				</li>
-			))}
+						<button
+							type="button"
+							className={`h-12 w-11 text-left text-lg leading-none ${safe ? "text-ink-2" : "font-bold text-stop"}`}
+							title={says}
+							aria-label={says}
+							onClick={() => onJobs(jobs.map((j) => j.job))}
+							data-flag={jobs.map((j) => j.job).join(" ")}
+						>
+							⚑{jobs.length > 1 && jobs.length}
+							{!safe && "!"}
+						</button>
+					</li>
+				);
+			})}
 		</ul>
 	);
 }

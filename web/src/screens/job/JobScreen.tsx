@@ -1,26 +1,36 @@
-import { useState } from "react";
+import { Suspense, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { useJob } from "../../api/hooks";
 import type { Ask, View } from "../../api/types";
+import { Band } from "../../app/Band";
+import { later, Once } from "../../app/later";
 import { Page } from "../../app/Page";
+import { Title } from "../../app/Title";
 import { when } from "../../app/when";
-import { LightTable } from "../../bench/LightTable";
 import { RouteLine } from "../../bench/RouteLine";
 import { Sheet } from "../../parts/Sheet";
 import { WorkingView } from "../../parts/WorkingView";
 import { AskLine } from "./line/AskLine";
-import { KeysSheet } from "./line/KeysSheet";
 import { type Undo, useAsk } from "./line/useAsk";
 import { useKeys } from "./line/useKeys";
-import { OtherReadings } from "./measure/OtherReadings";
-import { TapeLine } from "./measure/TapeLine";
 import { useTape } from "./measure/useTape";
 import { Reckoning } from "./Reckoning";
-import { CustomerSheet } from "./sheets/CustomerSheet";
-import { Withdrawn } from "./sheets/JobSheet";
-import { PanesSheet } from "./sheets/PanesSheet";
 import { TableTools } from "./TableTools";
 import { hasPicture, StationTable } from "./table/StationTable";
+import { Withdrawn } from "./Withdrawn";
+
+const CustomerSheet = later(
+	() => import("./sheets/CustomerSheet"),
+	"CustomerSheet",
+);
+const PanesSheet = later(() => import("./sheets/PanesSheet"), "PanesSheet");
+const KeysSheet = later(() => import("./line/KeysSheet"), "KeysSheet");
+const LightTable = later(() => import("../../bench/LightTable"), "LightTable");
+const OtherReadings = later(
+	() => import("./measure/OtherReadings"),
+	"OtherReadings",
+);
+const TapeLine = later(() => import("./measure/TapeLine"), "TapeLine");
 
 export function JobScreen() {
 	const { id = "", station } = useParams();
@@ -112,43 +122,52 @@ function Station({
 	});
 	return (
 		<div className="flex h-full flex-col">
-			<Head view={view} />
-			<RouteLine legs={view.route} to={to} here={here} />
-			<Withdrawn view={view} />
-			<main className="relative flex min-h-0 flex-1 flex-col overflow-y-auto border-t border-rule lg:grid lg:grid-cols-[1fr_432px] lg:grid-rows-[minmax(0,1fr)_auto] lg:overflow-hidden">
-				<div className="relative flex min-w-0 flex-none flex-col lg:min-h-0">
-					{showPane ? (
-						<LightTable
-							view={view}
-							place={taped ? tape.place : null}
-							onPick={tape.pick}
-							onOpen={setFigure}
-							onPane={onPane}
-						/>
-					) : (
-						<StationTable
-							station={here}
-							view={view}
-							ask={ask}
-							tools={tools}
-							onPane={onPane}
-						/>
-					)}
-					{pictured && (
-						<button
-							type="button"
-							aria-pressed={flat}
-							onClick={() => setFlat(!flat)}
-							className="absolute top-0 right-2 min-h-11 px-3 font-semibold underline underline-offset-4"
-						>
-							{flat ? "back to the work" : "the pane"}
-						</button>
-					)}
-					{showPane && <OtherReadings view={view} tape={tape} />}
-				</div>
-				<Reckoning view={view} station={here} ask={ask} onPlace={tape.pick} />
-				<TableTools view={view} />
-			</main>
+			<Title of={titleOf(view)} />
+			<div className="flex min-h-0 flex-1 flex-col overflow-y-auto lg:overflow-hidden">
+				<Head view={view} />
+				<RouteLine legs={view.route} to={to} here={here} />
+				<Withdrawn view={view} />
+				<main className="relative flex flex-none flex-col border-t border-rule lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[1fr_432px] lg:grid-rows-[minmax(0,1fr)_auto]">
+					<div className="relative flex min-w-0 flex-none flex-col lg:min-h-0">
+						{showPane ? (
+							<Suspense fallback={<div className="lit flex-1" />}>
+								<LightTable
+									view={view}
+									place={taped ? tape.place : null}
+									onPick={tape.pick}
+									onOpen={setFigure}
+									onPane={onPane}
+								/>
+							</Suspense>
+						) : (
+							<StationTable
+								station={here}
+								view={view}
+								ask={ask}
+								tools={tools}
+								onPane={onPane}
+							/>
+						)}
+						{pictured && (
+							<button
+								type="button"
+								aria-pressed={flat}
+								onClick={() => setFlat(!flat)}
+								className="absolute top-0 right-2 min-h-11 px-3 font-semibold underline underline-offset-4"
+							>
+								{flat ? "back to the work" : "the pane"}
+							</button>
+						)}
+						{showPane && (
+							<Suspense>
+								<OtherReadings view={view} tape={tape} />
+							</Suspense>
+						)}
+					</div>
+					<Reckoning view={view} station={here} ask={ask} onPlace={tape.pick} />
+					<TableTools view={view} />
+				</main>
+			</div>
 			<Sheet
 				title={opened ? `${opened.text}, ${opened.sentence}` : ""}
 				open={opened !== undefined}
@@ -156,9 +175,13 @@ function Station({
 			>
 				{opened && <WorkingView figure={opened} />}
 			</Sheet>
-			<KeysSheet open={help} onClose={() => setHelp(false)} />
+			<Once open={help}>
+				<KeysSheet open={help} onClose={() => setHelp(false)} />
+			</Once>
 			{taped ? (
-				<TapeLine tape={tape} view={view} />
+				<Suspense fallback={<Band>{null}</Band>}>
+					<TapeLine tape={tape} view={view} />
+				</Suspense>
 			) : (
 				<AskLine
 					view={view}
@@ -196,6 +219,11 @@ function answerable(ask: Ask): boolean {
 	);
 }
 
+/** What it is called: the object, and whose it is. */
+function titleOf({ job }: View): string {
+	return `${job.object.name}, ${job.customer.name}`;
+}
+
 /** The address of a station of the pane on the table. */
 function wayTo(view: View, station: string, other?: number): string {
 	const pane = view.panes.length > 1 ? `?pane=${other || view.pane.id}` : "";
@@ -214,7 +242,7 @@ function Head({ view }: { view: View }) {
 					<button
 						type="button"
 						onClick={() => setOpen(true)}
-						className="text-left underline decoration-rule underline-offset-4"
+						className="min-h-11 min-w-11 text-left underline decoration-rule underline-offset-4"
 					>
 						{job.customer.name}
 					</button>
@@ -229,7 +257,9 @@ function Head({ view }: { view: View }) {
 				</span>
 				<Panes view={view} />
 			</h1>
-			<CustomerSheet view={view} open={open} onClose={() => setOpen(false)} />
+			<Once open={open}>
+				<CustomerSheet view={view} open={open} onClose={() => setOpen(false)} />
+			</Once>
 			{job.carried && (
 				<p className="order-last basis-full pb-1 text-[0.9375rem] text-ink-2">
 					Carried in by {job.carried.by}, {when(job.carried.at)}.{" "}
@@ -281,7 +311,9 @@ function Panes({ view }: { view: View }) {
 					"one pane"
 				)}
 			</button>
-			<PanesSheet view={view} open={open} onClose={() => setOpen(false)} />
+			<Once open={open}>
+				<PanesSheet view={view} open={open} onClose={() => setOpen(false)} />
+			</Once>
 		</span>
 	);
 }

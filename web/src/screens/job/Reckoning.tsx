@@ -1,30 +1,16 @@
-import { memo } from "react";
-import type { Ask, Drawing, View } from "../../api/types";
-import { Odds } from "../../bench/Odds";
-import { PlainDrawing } from "../../bench/PlainDrawing";
-import { CautionLine } from "../../parts/CautionLine";
+import {
+	type ComponentType,
+	type LazyExoticComponent,
+	lazy,
+	memo,
+	Suspense,
+} from "react";
+import type { Ask, View } from "../../api/types";
 import { FigureLine } from "../../parts/FigureLine";
-import { BothFaces } from "./assess/BothFaces";
-import { OldPane } from "./assess/OldPane";
-import { WhyItBroke } from "./assess/WhyItBroke";
-import { ChooseStation } from "./choose/ChooseStation";
-import { ThePack } from "./choose/ThePack";
-import { Experience } from "./Experience";
-import { HoldStation } from "./hold/HoldStation";
+import { type ColumnProps, figuresOf } from "./column";
 import { Timers } from "./hold/Timers";
 import { OrderLine } from "./measure/OrderLine";
-import { Witnesses } from "./measure/Witnesses";
-import { ProveStation } from "./prove/ProveStation";
-import { ThroughTime } from "./prove/ThroughTime";
-import { Guests } from "./refit/Guests";
-import { Rebuild } from "./refit/Rebuild";
 import { StepList } from "./StepList";
-import { Stops } from "./Stops";
-import { ScrewTurns } from "./set/ScrewTurns";
-import { Touch } from "./set/Touch";
-import { SourceStation } from "./source/SourceStation";
-import { LeafTick } from "./strip/LeafTick";
-import { StripLog } from "./strip/StripLog";
 
 type Props = {
 	ask: Ask;
@@ -33,14 +19,22 @@ type Props = {
 	onPlace: (place: string) => void;
 };
 
-// Where things are put in only for now.
-const guested = ["strip", "prepare", "set", "hold", "refit"];
-
-// Where something touches the pane.
-const touching = ["prepare", "set", "refit"];
-
-// These open from the order line and from the section.
-const hidden = ["order_width", "order_height", "clearance_drawn", "bite_drawn"];
+// Each station's column comes when somebody stands there.
+const columns: Record<
+	string,
+	LazyExoticComponent<ComponentType<ColumnProps>>
+> = {
+	assess: lazy(() => import("./assess/Column")),
+	strip: lazy(() => import("./strip/Column")),
+	measure: lazy(() => import("./measure/Column")),
+	choose: lazy(() => import("./choose/Column")),
+	source: lazy(() => import("./source/Column")),
+	prepare: lazy(() => import("./set/Column")),
+	set: lazy(() => import("./set/Column")),
+	hold: lazy(() => import("./hold/Column")),
+	refit: lazy(() => import("./refit/Column")),
+	prove: lazy(() => import("./prove/Column")),
+};
 
 /** The column beside the table: problems first, then the answer, then the work. */
 export const Reckoning = memo(function Reckoning({
@@ -49,15 +43,16 @@ export const Reckoning = memo(function Reckoning({
 	ask,
 	onPlace,
 }: Props) {
-	const { reckoning } = view;
-	const loud = reckoning.figures.filter(
-		(f) => f.verdict === "stop" || f.verdict === "warn",
-	);
-	const calm = reckoning.figures.filter(
-		(f) => !loud.includes(f) && !hidden.includes(f.key),
-	);
+	const { loud, calm } = figuresOf(view);
 	const measure = station === "measure";
 	const sized = measure || station === "source";
+	const Column = columns[station];
+	const steps = (
+		<>
+			<Timers key={`clocks ${view.pane.id}`} view={view} station={station} />
+			<StepList view={view} station={station} here={ask.key} />
+		</>
+	);
 	return (
 		<section
 			aria-label="Reckoning"
@@ -66,63 +61,16 @@ export const Reckoning = memo(function Reckoning({
 			className="relative shrink-0 border-rule px-4 pt-3 pb-8 max-lg:border-t-2 sm:px-5 lg:row-span-2 lg:overflow-y-auto lg:border-l-2"
 		>
 			<Problems view={view} onPlace={onPlace} />
-			{sized && <OrderLine view={view} />}
-			{measure && reckoning.fit.chance && (
-				<Odds chance={reckoning.fit.chance} view={view} onPlace={onPlace} />
-			)}
-			{measure && (
-				<>
-					{loud.map((f) => (
-						<FigureLine key={f.key} figure={f} />
-					))}
-					{reckoning.lift && (
-						<section
-							aria-label="How it goes in"
-							className="border-b border-rule py-3"
-						>
-							<h2 className="mb-2 font-semibold">How it goes in</h2>
-							<PlainDrawing
-								drawing={reckoning.lift}
-								edge={reckoning.material.edge}
-								label={liftWords(reckoning.lift)}
-							/>
-						</section>
-					)}
-					<ThePack view={view} />
-					{calm.map((f) => (
-						<FigureLine key={f.key} figure={f} />
-					))}
-					<StillToRead view={view} onPlace={onPlace} />
-				</>
-			)}
-			{station === "assess" && (
-				<>
-					<ThroughTime view={view} />
-					<WhyItBroke view={view} />
-					<Experience view={view} kinds={["cause"]} />
-				</>
-			)}
-			{station === "choose" && <ChooseStation view={view} />}
-			{station === "source" && <SourceStation view={view} />}
-			{station === "hold" && <HoldStation key={view.pane.id} view={view} />}
-			{station === "prove" && <Stops view={view} stops={view.stops} />}
-			{station === "strip" && <LeafTick view={view} />}
-			<Timers key={`clocks ${view.pane.id}`} view={view} station={station} />
-			<StepList view={view} station={station} here={ask.key} />
-			{station === "set" && <ScrewTurns view={view} />}
-			{guested.includes(station) && <Guests view={view} />}
-			{touching.includes(station) && <Touch view={view} />}
-			{station === "strip" && view.reckoning.road.how === "stick" && (
-				<BothFaces key={view.pane.id} view={view} />
-			)}
-			{station === "strip" && <StripLog view={view} />}
-			{station === "refit" && <Rebuild view={view} />}
-			{measure && <OldPane view={view} />}
-			{measure && reckoning.road.sized && (
-				<Witnesses key={view.pane.id} view={view} />
-			)}
-			{station === "prove" && <ProveStation view={view} />}
-			{station === "assess" && <Cautions view={view} />}
+			<Suspense fallback={<p role="status">Opening …</p>}>
+				{Column && (
+					<Column
+						view={view}
+						station={station}
+						steps={steps}
+						onPlace={onPlace}
+					/>
+				)}
+			</Suspense>
 			{!sized && (
 				<div className="mt-5">
 					<OrderLine view={view} small />
@@ -173,68 +121,4 @@ function Problems({
 			<span className="underline underline-offset-4">Go there</span>
 		</button>
 	));
-}
-
-function StillToRead({
-	view,
-	onPlace,
-}: {
-	view: View;
-	onPlace: (p: string) => void;
-}) {
-	const { missing, ready } = view.reckoning.fit;
-	if (missing.length === 0) return null;
-	return (
-		<div className="mt-3">
-			<h2 className="font-semibold">
-				{ready ? "Would still help" : "Still to read"}
-			</h2>
-			<ul>
-				{missing.map((m) => (
-					<li key={m.place}>
-						<button
-							type="button"
-							onClick={() => onPlace(m.place)}
-							className="min-h-11 w-full text-left"
-						>
-							<span className="underline underline-offset-4">{m.name}</span>
-							<span className="text-ink-2">: {m.why}</span>
-						</button>
-					</li>
-				))}
-			</ul>
-		</div>
-	);
-}
-
-function Cautions({ view }: { view: View }) {
-	const { cautions, regrets } = view.reckoning.plan;
-	return (
-		<div className="mt-4">
-			<h2 className="font-semibold">Before you touch it</h2>
-			<ul>
-				{cautions.map((c) => (
-					<CautionLine key={c.id} caution={c} />
-				))}
-			</ul>
-			<h2 className="mt-3 font-semibold">What others regret</h2>
-			<ul className="list-['–_'] pl-4 text-ink-2">
-				{regrets.map((r) => (
-					<li key={r}>{r}</li>
-				))}
-			</ul>
-			<p className="mt-3 text-ink-2">
-				Local codes, the maker's instructions and people licensed for the work
-				come first.
-			</p>
-		</div>
-	);
-}
-
-/** The three positions in words, for who cannot see them. */
-function liftWords(lift: Drawing): string {
-	return lift.items
-		.filter((i) => i.kind === "text")
-		.map((i) => i.text)
-		.join(", ");
 }

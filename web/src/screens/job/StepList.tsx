@@ -122,7 +122,7 @@ function StepLine({
 					<Badge tone="text-two border-two">two people</Badge>
 				)}
 			</Tick>
-			<div className="pl-11">
+			<div className="pl-13 max-phone:pl-0">
 				{several && !step.once && !tick && !wait && !view.job.signed && (
 					<Button className="mb-1" onClick={onAll}>
 						Done on all that are ready
@@ -197,7 +197,7 @@ function LeaveOut({
 		return (
 			<button
 				type="button"
-				className="min-h-11 text-[0.9375rem] text-ink-2 underline underline-offset-4"
+				className="min-h-11 min-w-11 text-[0.9375rem] text-ink-2 underline underline-offset-4"
 				onClick={() => setLeaving(true)}
 			>
 				skip

@@ -2,14 +2,19 @@ import { useState } from "react";
 import { api, got } from "../../api/client";
 import { on, useJobWrite } from "../../api/hooks";
 import type { View } from "../../api/types";
-import { DutySheet } from "./sheets/DutySheet";
-import { HeldSheet } from "./sheets/HeldSheet";
-import { HistorySheet } from "./sheets/HistorySheet";
-import { JobSheet } from "./sheets/JobSheet";
-import { PriceSheet } from "./sheets/PriceSheet";
-import { RoadSheet } from "./sheets/RoadSheet";
-import { SeesSheet } from "./sheets/SeesSheet";
-import { VanSheet } from "./sheets/VanSheet";
+import { later, Once } from "../../app/later";
+
+const DutySheet = later(() => import("./sheets/DutySheet"), "DutySheet");
+const HeldSheet = later(() => import("./sheets/HeldSheet"), "HeldSheet");
+const HistorySheet = later(
+	() => import("./sheets/HistorySheet"),
+	"HistorySheet",
+);
+const JobSheet = later(() => import("./sheets/JobSheet"), "JobSheet");
+const PriceSheet = later(() => import("./sheets/PriceSheet"), "PriceSheet");
+const RoadSheet = later(() => import("./sheets/RoadSheet"), "RoadSheet");
+const SeesSheet = later(() => import("./sheets/SeesSheet"), "SeesSheet");
+const VanSheet = later(() => import("./sheets/VanSheet"), "VanSheet");
 
 type Open =
 	| "job"
@@ -31,7 +36,8 @@ export function TableTools({ view }: { view: View }) {
 	const unit = useJobWrite<"mm" | "in">(view, (unit) =>
 		got(api.PUT("/api/jobs/{id}/unit", { params: on(view), body: { unit } })),
 	);
-	const way = "min-h-11 shrink-0 underline underline-offset-4 hover:text-ink";
+	const way =
+		"min-h-11 text-left lg:shrink-0 underline underline-offset-4 hover:text-ink";
 	return (
 		<div className="min-w-0 border-t border-rule px-4 sm:px-7">
 			<div className="flex flex-wrap gap-x-5 text-[0.9375rem] text-ink-2 lg:[@media(max-height:720px)]:flex-nowrap lg:[@media(max-height:720px)]:overflow-x-auto">
@@ -117,41 +123,55 @@ export function TableTools({ view }: { view: View }) {
 					</>
 				)}
 			</div>
-			<JobSheet
-				view={view}
-				open={open === "job"}
-				onClose={() => setOpen(null)}
-			/>
-			<RoadSheet
-				view={view}
-				open={open === "road"}
-				onClose={() => setOpen(null)}
-			/>
-			<HeldSheet
-				view={view}
-				open={open === "held"}
-				onClose={() => setOpen(null)}
-			/>
-			<SeesSheet
-				view={view}
-				open={open === "sees"}
-				onClose={() => setOpen(null)}
-			/>
-			<DutySheet
-				view={view}
-				open={open === "duty"}
-				onClose={() => setOpen(null)}
-			/>
-			<VanSheet
-				view={view}
-				open={open === "van"}
-				onClose={() => setOpen(null)}
-			/>
-			<PriceSheet
-				view={view}
-				open={open === "price"}
-				onClose={() => setOpen(null)}
-			/>
+			<Once open={open === "job"}>
+				<JobSheet
+					view={view}
+					open={open === "job"}
+					onClose={() => setOpen(null)}
+				/>
+			</Once>
+			<Once open={open === "road"}>
+				<RoadSheet
+					view={view}
+					open={open === "road"}
+					onClose={() => setOpen(null)}
+				/>
+			</Once>
+			<Once open={open === "held"}>
+				<HeldSheet
+					view={view}
+					open={open === "held"}
+					onClose={() => setOpen(null)}
+				/>
+			</Once>
+			<Once open={open === "sees"}>
+				<SeesSheet
+					view={view}
+					open={open === "sees"}
+					onClose={() => setOpen(null)}
+				/>
+			</Once>
+			<Once open={open === "duty"}>
+				<DutySheet
+					view={view}
+					open={open === "duty"}
+					onClose={() => setOpen(null)}
+				/>
+			</Once>
+			<Once open={open === "van"}>
+				<VanSheet
+					view={view}
+					open={open === "van"}
+					onClose={() => setOpen(null)}
+				/>
+			</Once>
+			<Once open={open === "price"}>
+				<PriceSheet
+					view={view}
+					open={open === "price"}
+					onClose={() => setOpen(null)}
+				/>
+			</Once>
 			<HistorySheet
 				id={job.id}
 				open={open === "history"}

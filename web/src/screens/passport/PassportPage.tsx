@@ -19,6 +19,7 @@ export function PassportPage() {
 	});
 	return (
 		<main className="h-full overflow-y-auto bg-ground px-4 py-6 sm:px-7">
+			<title>What was done to it · its passport</title>
 			<div className="mx-auto max-w-[44em]" data-passport={token}>
 				{passport.isPending && <p role="status">…</p>}
 				{passport.isError && <Gone says={passport.error.message} />}

@@ -92,7 +92,7 @@ function Line({ r }: { r: Reminder }) {
 				<span className="min-w-0">
 					<Link
 						to={`/jobs/${r.job}`}
-						className="font-semibold underline-offset-4 hover:underline"
+						className="block min-h-11 content-center font-semibold underline-offset-4 hover:underline"
 					>
 						{r.what}: {r.object}
 					</Link>

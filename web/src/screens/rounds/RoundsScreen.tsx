@@ -5,6 +5,7 @@ import { api, got } from "../../api/client";
 import type { Rounds } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Band } from "../../app/Band";
+import { Title } from "../../app/Title";
 import { dayName, span } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Pick } from "../../parts/Pick";
@@ -39,6 +40,7 @@ export function RoundsScreen() {
 	const ready = want.jobs.length > 0 && want.people.length > 0 && day !== "";
 	return (
 		<div className="flex h-full flex-col">
+			<Title of="Rounds of the van" />
 			<header className="flex flex-wrap items-baseline justify-between gap-x-8 px-4 pt-3 pb-2 sm:px-7">
 				<h1 className="text-[1.375rem] font-semibold">Rounds of the van</h1>
 				<Link
@@ -132,7 +134,7 @@ export function RoundsScreen() {
 				)}
 			</main>
 			<Band>
-				<div className="-mr-3 flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:-mr-6 sm:px-6">
+				<div className="flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:px-6">
 					<strong className="text-lg">{nextOf(want, t !== undefined)}</strong>
 					{t && t.left.length === 0 ? (
 						<button

@@ -29,7 +29,7 @@ export function VisitLine({
 	return (
 		<li className="border-b border-rule py-1" data-visit={v.job}>
 			<div className="flex flex-wrap items-center justify-between gap-x-4">
-				<div className="min-w-64 flex-1">
+				<div className="flex-1 basis-64">
 					<Tick checked={chosen} disabled={!can} onChange={onChoose}>
 						<strong className="font-semibold">{v.object}</strong>
 						<span className="block text-ink-2">

@@ -39,7 +39,7 @@ export function SumsScreen() {
 	const { sum } = useParams();
 	const here = sums.find((s) => s.key === sum) ?? sums[0];
 	return (
-		<Page title="Sums">
+		<Page title="Sums" page={here && `${here.name}, Sums`}>
 			<Tabs name="Sums" under="/sums" all={sums} here={here} />
 			{here && <here.Sum />}
 		</Page>

@@ -16,7 +16,7 @@ export function TodayScreen() {
 	const { account, shop } = useWho();
 	const day = longDay(new Date());
 	return (
-		<Page title={`${day}, ${account.name}`} aside={shop.town}>
+		<Page title={`${day}, ${account.name}`} page="Today" aside={shop.town}>
 			{today.isError && <p role="alert">{today.error.message}</p>}
 			{today.data && <Day today={today.data} />}
 		</Page>
@@ -29,7 +29,7 @@ function Day({ today }: { today: Today }) {
 	const now = rest.filter((t) => !t.later);
 	const later = rest.filter((t) => t.later);
 	return (
-		<div className="grid gap-x-12 gap-y-8 xl:grid-cols-[1fr_400px]">
+		<div className="grid grid-cols-1 gap-x-12 gap-y-8 xl:grid-cols-[1fr_400px]">
 			<div>
 				{today.first ? (
 					<First turn={today.first} />

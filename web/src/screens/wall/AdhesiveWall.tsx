@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { api, got, type Refused } from "../../api/client";
 import type { AdhesiveDay, DayLine } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
+import { Title } from "../../app/Title";
 import { clock, weekday } from "../../app/when";
 
 const every = 60_000;
@@ -17,6 +18,7 @@ export function AdhesiveWall() {
 	});
 	return (
 		<div className="flex h-full flex-col">
+			<Title of="The adhesive day, for the wall" />
 			<header className="flex flex-wrap items-baseline justify-between gap-x-8 border-b-2 border-ink px-4 py-3 sm:px-7">
 				<h1 className="text-2xl font-semibold">The adhesive day</h1>
 				{day.data && !day.data.air && (

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { api, got, type Refused } from "../../api/client";
 import type { DayStep, Days } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
+import { Title } from "../../app/Title";
 import { clock, dayName } from "../../app/when";
 
 /** Who does what today and next, to be read across the shop: no lanes, only what counts. */
@@ -16,6 +17,7 @@ export function DaysWall() {
 	const d = days.data;
 	return (
 		<div className="flex h-full flex-col">
+			<Title of="Days, for the wall" />
 			<header className="flex flex-wrap items-baseline justify-between gap-x-8 border-b-2 border-ink px-4 py-3 sm:px-7">
 				<h1 className="text-2xl font-semibold">Who does what</h1>
 				<p className="text-2xl">{dayName(new Date().toISOString())}</p>

@@ -52,7 +52,7 @@ export function AskLine({
 				<div
 					data-line={ask.kind}
 					data-line-key={ask.key}
-					className={`-mr-3 flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2 sm:-mr-6 sm:px-6 ${ask.kind === "stop" ? "bg-stop-wash text-stop" : quiet ? "text-on-band" : "bg-tape text-on-tape"}`}
+					className={`flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2 sm:px-6 ${ask.kind === "stop" ? "bg-stop-wash text-stop" : quiet ? "text-on-band" : "bg-tape text-on-tape"}`}
 				>
 					<p className="min-w-0 flex-1 basis-40 leading-5">
 						<strong className="text-lg">

@@ -34,7 +34,7 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 	if (view.job.signed) {
 		return (
 			<Band>
-				<p className="flex flex-1 items-center text-on-band-2">
+				<p className="flex flex-1 items-center px-4 text-on-band-2 sm:px-6">
 					Signed off: the readings stay as they are.
 				</p>
 			</Band>
@@ -71,14 +71,14 @@ export function TapeLine({ tape, view }: { tape: Tape; view: View }) {
 					}}
 				>
 					<span aria-hidden="true" className="my-1 w-4 bg-[#a7aca8]" />
-					<div className="relative flex min-w-0 flex-1 items-end gap-3 overflow-hidden bg-tape px-3 pb-1.5 text-on-tape sm:px-6">
+					<div className="relative flex min-w-0 flex-1 items-end gap-3 overflow-hidden bg-tape px-3 pb-1.5 text-on-tape max-phone:flex-wrap max-phone:pt-1.5 sm:px-6">
 						<TapeBlade
 							value={tape.understood?.reading.value ?? null}
 							unit={view.unit}
 						/>
 						<label
 							htmlFor="tape-line"
-							className="max-w-[38%] shrink-0 pb-1 leading-5 font-semibold max-sm:absolute max-sm:top-1.5 max-sm:left-3 max-sm:max-w-none max-sm:text-sm"
+							className="max-w-[38%] shrink-0 pb-1 leading-5 font-semibold max-sm:max-w-none max-sm:text-sm max-phone:w-full phone:max-sm:absolute phone:max-sm:top-1.5 phone:max-sm:left-3"
 						>
 							{tape.info?.name}
 						</label>

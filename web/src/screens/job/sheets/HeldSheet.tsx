@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { useCatalogue } from "../../../api/hooks";
 import type { Held, View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
+import { Choice } from "../../../parts/Choice";
 import { control, Field, TextField } from "../../../parts/Field";
 import { Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
@@ -195,20 +196,5 @@ export function HeldSheet({ view, open, onClose }: Props) {
 				)}
 			</div>
 		</Sheet>
-	);
-}
-
-export function Choice({
-	title,
-	children,
-}: {
-	title: string;
-	children: React.ReactNode;
-}) {
-	return (
-		<section>
-			<h3 className="mb-1.5 font-semibold">{title}</h3>
-			{children}
-		</section>
 	);
 }

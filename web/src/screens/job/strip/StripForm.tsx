@@ -1,13 +1,13 @@
 import type { FieldError, StripEntry, View } from "../../../api/types";
 import { ObjectSketch } from "../../../bench/ObjectSketch";
 import { Button } from "../../../parts/Button";
+import { Choice } from "../../../parts/Choice";
 import { TextField } from "../../../parts/Field";
 import { NumberField } from "../../../parts/NumberField";
 import { type Option, Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
 import { Speak } from "../../../parts/Speak";
 import { Tick } from "../../../parts/Tick";
-import { Choice } from "../sheets/HeldSheet";
 import { ScrewGauge } from "./ScrewGauge";
 import { fates, kinds } from "./stripWords";
 import type { StripDraft, StripTools } from "./useStrip";

@@ -1,0 +1,43 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { api, got } from "../../api/client";
+import { useJobWrite } from "../../api/hooks";
+import type { View } from "../../api/types";
+import { Refusal } from "../../parts/Refusal";
+
+/** A withdrawn job says so, and how it is taken up again. */
+export function Withdrawn({ view }: { view: View }) {
+	const { withdrawn } = view.job;
+	const client = useQueryClient();
+	const write = useJobWrite<void>(view, () =>
+		got(
+			api.DELETE("/api/jobs/{id}/withdrawn", {
+				params: { path: { id: view.job.id } },
+			}),
+		),
+	);
+	if (!withdrawn) return null;
+	return (
+		<div
+			role="status"
+			className="flex flex-wrap items-center gap-x-5 border-y border-rule bg-warn-wash px-4 py-1 sm:px-7"
+		>
+			<p>
+				<strong>Withdrawn</strong> by {withdrawn.by}: {withdrawn.why}
+			</p>
+			<button
+				type="button"
+				className="min-h-12 font-semibold underline underline-offset-4"
+				disabled={write.isPending}
+				onClick={() =>
+					write.mutate(undefined, {
+						onSuccess: () =>
+							void client.invalidateQueries({ queryKey: ["jobs"] }),
+					})
+				}
+			>
+				Take it up again
+			</button>
+			<Refusal error={write.error} />
+		</div>
+	);
+}
