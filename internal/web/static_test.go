@@ -2,10 +2,9 @@ package web
 
 import (
 	"bytes"
-	"compress/gzip"
+	"encoding/json"
 	"io/fs"
 	"net/http"
-	"regexp"
 	"strings"
 	"testing"
 )
@@ -39,34 +38,107 @@ func TestStatic(t *testing.T) {
 	}
 }
 
-// firstScript is how much script the first screen may load, compressed, bytes.
-const firstScript = 250 << 10
+// How much script a page may load, as it is sent, bytes: in one file, before the first screen
+// can be drawn, and for a station of a job beyond that.
+const (
+	oneScript     = 70 << 10
+	firstScripts  = 100 << 10
+	stationScript = 40 << 10
+)
 
-// The first screen's script stays small; stations and screens come when they are
-// asked for.
-func TestFirstScriptIsSmall(t *testing.T) {
-	page, err := fs.ReadFile(files, "static/built/index.html")
+// part is what the build says of a file: where it lies and what it loads beside itself.
+type part struct {
+	File    string   `json:"file"`
+	Imports []string `json:"imports"`
+	Entry   bool     `json:"isEntry"`
+}
+
+// together are the files that a part needs, itself with them.
+func together(all map[string]part, name string, seen map[string]bool) {
+	if seen[name] {
+		return
+	}
+	seen[name] = true
+	for _, more := range all[name].Imports {
+		together(all, more, seen)
+	}
+}
+
+// The first screen's script stays small; stations come when they are asked for.
+func TestScriptsAreSmall(t *testing.T) {
+	list, err := fs.ReadFile(files, "static/built/manifest.json")
 	if err != nil {
 		t.Skip("the front end has not been built; make test builds it first")
 	}
-	total := 0
-	for _, m := range regexp.MustCompile(`/assets/[^"]+\.js`).FindAllString(string(page), -1) {
-		b, err := fs.ReadFile(files, "static/built"+m)
+	var all map[string]part
+	if err := json.Unmarshal(list, &all); err != nil {
+		t.Fatal(err)
+	}
+	size := func(name string) int {
+		at := "static/built/" + all[name].File
+		if b, err := fs.ReadFile(files, at+".br"); err == nil {
+			return len(b)
+		}
+		b, err := fs.ReadFile(files, at)
 		if err != nil {
 			t.Fatal(err)
 		}
-		var out bytes.Buffer
-		z := gzip.NewWriter(&out)
-		if _, err := z.Write(b); err != nil {
-			t.Fatal(err)
-		}
-		if err := z.Close(); err != nil {
-			t.Fatal(err)
-		}
-		total += out.Len()
+		return len(b)
 	}
-	if total == 0 || total > firstScript {
-		t.Errorf("the first screen loads %d bytes of script", total)
+	entry := map[string]bool{}
+	for name, p := range all {
+		if p.Entry {
+			together(all, name, entry)
+		}
+		if n := size(name); n > oneScript {
+			t.Errorf("%s is %d bytes of script, at most %d in one file", name, n, oneScript)
+		}
+	}
+	first := 0
+	for name := range entry {
+		first += size(name)
+	}
+	if first == 0 || first > firstScripts {
+		t.Errorf("%d bytes of script are loaded before the first screen, at most %d", first, firstScripts)
+	}
+	for _, at := range []string{"assess", "strip", "measure", "choose", "source", "set", "hold", "refit", "prove"} {
+		column := "src/screens/job/" + at + "/Column.tsx"
+		if _, there := all[column]; !there {
+			t.Errorf("%s is not loaded on its own", column)
+		}
+		station, more := map[string]bool{}, 0
+		together(all, "src/screens/job/JobScreen.tsx", station)
+		together(all, column, station)
+		for name := range station {
+			if !entry[name] {
+				more += size(name)
+			}
+		}
+		if more > stationScript {
+			t.Errorf("%s is %d bytes of script beyond the first, at most %d", at, more, stationScript)
+		}
+	}
+}
+
+// A browser that takes it is sent what the build has compressed already.
+func TestStaticIsSentCompressed(t *testing.T) {
+	list, err := fs.Glob(files, "static/built/assets/*.js.br")
+	if err != nil || len(list) == 0 {
+		t.Skip("the front end has not been built; make test builds it first")
+	}
+	c := serve(t)
+	packed, err := fs.ReadFile(files, list[0])
+	if err != nil {
+		t.Fatal(err)
+	}
+	name := strings.TrimSuffix(strings.TrimPrefix(list[0], "static/built"), ".br")
+	a := c.call("GET", name, nil, "Accept-Encoding", "gzip, br")
+	if a.header.Get("Content-Encoding") != "br" || !bytes.Equal(a.body, packed) ||
+		!strings.Contains(a.header.Get("Content-Type"), "javascript") {
+		t.Errorf("%s: %d bytes of %d, %q", name, len(a.body), len(packed), a.header.Get("Content-Encoding"))
+	}
+	if a := c.call("GET", name, nil, "Accept-Encoding", "identity"); a.header.Get("Content-Encoding") != "" {
+		t.Errorf("%s was sent as %q to whoever cannot read it", name, a.header.Get("Content-Encoding"))
 	}
 }
 

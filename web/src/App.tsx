@@ -1,71 +1,99 @@
-import { type ReactNode, Suspense } from "react";
+import type { ReactNode } from "react";
 import { Navigate, Route, Routes, useLocation } from "react-router";
-import { isFilling, useSession } from "./api/hooks";
+import { isFilling, useSession } from "./api/session";
 import { later } from "./app/later";
 import { WhoContext } from "./app/who";
 import { Boundary } from "./parts/Boundary";
+
+const opening = <Waiting>…</Waiting>;
 
 // The door opens at once; each screen comes when it is asked for.
 const BookScreen = later(
 	() => import("./screens/book/BookScreen"),
 	"BookScreen",
+	opening,
 );
 const JobsScreen = later(
 	() => import("./screens/jobs/JobsScreen"),
 	"JobsScreen",
+	opening,
 );
 const CutRoomScreen = later(
 	() => import("./screens/cut-room/CutRoomScreen"),
 	"CutRoomScreen",
+	opening,
 );
 const StoresScreen = later(
 	() => import("./screens/stores/StoresScreen"),
 	"StoresScreen",
+	opening,
 );
 const ShopScreen = later(
 	() => import("./screens/shop/ShopScreen"),
 	"ShopScreen",
+	opening,
 );
 const RecordsScreen = later(
 	() => import("./screens/records/RecordsScreen"),
 	"RecordsScreen",
+	opening,
 );
 const DaysScreen = later(
 	() => import("./screens/days/DaysScreen"),
 	"DaysScreen",
+	opening,
 );
 const RoundsScreen = later(
 	() => import("./screens/rounds/RoundsScreen"),
 	"RoundsScreen",
+	opening,
 );
-const DaysWall = later(() => import("./screens/wall/DaysWall"), "DaysWall");
+const DaysWall = later(
+	() => import("./screens/wall/DaysWall"),
+	"DaysWall",
+	opening,
+);
 const AdhesiveWall = later(
 	() => import("./screens/wall/AdhesiveWall"),
 	"AdhesiveWall",
+	opening,
 );
 const PassportPage = later(
 	() => import("./screens/passport/PassportPage"),
 	"PassportPage",
+	opening,
 );
 const SumsScreen = later(
 	() => import("./screens/sums/SumsScreen"),
 	"SumsScreen",
+	opening,
 );
 const TakeInScreen = later(
 	() => import("./screens/take-in/TakeInScreen"),
 	"TakeInScreen",
+	opening,
 );
-const JobScreen = later(() => import("./screens/job/JobScreen"), "JobScreen");
+const JobScreen = later(
+	() => import("./screens/job/JobScreen"),
+	"JobScreen",
+	opening,
+);
 const TodayScreen = later(
 	() => import("./screens/today/TodayScreen"),
 	"TodayScreen",
+	opening,
 );
-const Filling = later(() => import("./screens/door/Filling"), "Filling");
+const Filling = later(
+	() => import("./screens/door/Filling"),
+	"Filling",
+	opening,
+);
 const FirstStart = later(
 	() => import("./screens/door/FirstStart"),
 	"FirstStart",
+	opening,
 );
-const SignIn = later(() => import("./screens/door/SignIn"), "SignIn");
+const SignIn = later(() => import("./screens/door/SignIn"), "SignIn", opening);
 const Calls = later(() => import("./app/Calls"), "Calls");
 
 // While the program says who is here, the screen of the address is on its way already.
@@ -80,11 +108,9 @@ export function App() {
 			<Route
 				path="/p/:token"
 				element={
-					<Suspense fallback={<Waiting>…</Waiting>}>
-						<Boundary what="This page">
-							<PassportPage />
-						</Boundary>
-					</Suspense>
+					<Boundary what="This page">
+						<PassportPage />
+					</Boundary>
 				}
 			/>
 			<Route path="*" element={<SignedIn />} />
@@ -97,7 +123,7 @@ function SignedIn() {
 	// Another page is another try; its stations are the same page.
 	const pathname = useLocation().pathname.split("/").slice(0, 3).join("/");
 	if (session.isPending) return <Waiting>Opening the shop …</Waiting>;
-	if (isFilling(session.error)) return door(<Filling error={session.error} />);
+	if (isFilling(session.error)) return <Filling error={session.error} />;
 	if (session.isError) {
 		return (
 			<Waiting>
@@ -113,45 +139,37 @@ function SignedIn() {
 		);
 	}
 	const { setup, account, shop, made_up: madeUp } = session.data;
-	if (setup) return door(<FirstStart />);
-	if (!account || !shop) return door(<SignIn shop={shop} />);
+	if (setup) return <FirstStart />;
+	if (!account || !shop) return <SignIn shop={shop} />;
 	return (
 		<WhoContext value={{ account, shop, madeUp }}>
-			<Suspense>
-				<Calls />
-			</Suspense>
-			<Suspense fallback={<Waiting>…</Waiting>}>
-				<Boundary key={pathname} what="This page">
-					<Routes>
-						<Route path="/" element={<TodayScreen />} />
-						<Route path="/jobs" element={<JobsScreen />} />
-						<Route path="/take-in" element={<TakeInScreen />} />
-						<Route path="/jobs/:id" element={<JobScreen />} />
-						<Route path="/jobs/:id/:station" element={<JobScreen />} />
-						<Route path="/sums" element={<SumsScreen />} />
-						<Route path="/sums/:sum" element={<SumsScreen />} />
-						<Route path="/sums/:sum/:part" element={<SumsScreen />} />
-						<Route path="/book" element={<BookScreen />} />
-						<Route path="/book/:page" element={<BookScreen />} />
-						<Route path="/cut-room" element={<CutRoomScreen />} />
-						<Route path="/cut-room/:group" element={<CutRoomScreen />} />
-						<Route path="/stores" element={<StoresScreen />} />
-						<Route path="/days" element={<DaysScreen />} />
-						<Route path="/wall" element={<AdhesiveWall />} />
-						<Route path="/wall/days" element={<DaysWall />} />
-						<Route path="/rounds" element={<RoundsScreen />} />
-						<Route path="/records" element={<RecordsScreen />} />
-						<Route path="/shop" element={<ShopScreen />} />
-						<Route path="*" element={<Navigate to="/" replace />} />
-					</Routes>
-				</Boundary>
-			</Suspense>
+			<Calls />
+			<Boundary key={pathname} what="This page">
+				<Routes>
+					<Route path="/" element={<TodayScreen />} />
+					<Route path="/jobs" element={<JobsScreen />} />
+					<Route path="/take-in" element={<TakeInScreen />} />
+					<Route path="/jobs/:id" element={<JobScreen />} />
+					<Route path="/jobs/:id/:station" element={<JobScreen />} />
+					<Route path="/sums" element={<SumsScreen />} />
+					<Route path="/sums/:sum" element={<SumsScreen />} />
+					<Route path="/sums/:sum/:part" element={<SumsScreen />} />
+					<Route path="/book" element={<BookScreen />} />
+					<Route path="/book/:page" element={<BookScreen />} />
+					<Route path="/cut-room" element={<CutRoomScreen />} />
+					<Route path="/cut-room/:group" element={<CutRoomScreen />} />
+					<Route path="/stores" element={<StoresScreen />} />
+					<Route path="/days" element={<DaysScreen />} />
+					<Route path="/wall" element={<AdhesiveWall />} />
+					<Route path="/wall/days" element={<DaysWall />} />
+					<Route path="/rounds" element={<RoundsScreen />} />
+					<Route path="/records" element={<RecordsScreen />} />
+					<Route path="/shop" element={<ShopScreen />} />
+					<Route path="*" element={<Navigate to="/" replace />} />
+				</Routes>
+			</Boundary>
 		</WhoContext>
 	);
-}
-
-function door(page: ReactNode) {
-	return <Suspense fallback={<Waiting>…</Waiting>}>{page}</Suspense>;
 }
 
 function Waiting({ children }: { children: ReactNode }) {

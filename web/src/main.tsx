@@ -8,21 +8,16 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./App";
-import { Refused } from "./api/client";
+import { Refused } from "./api/refused";
+import { toTheDoor } from "./api/session";
 import { startTheme } from "./app/theme";
 import "./styles.css";
 
 startTheme();
 
-/** A session that has ended leads to the door; behind it the same page goes on. */
-function toTheDoor(error: unknown) {
-	if (error instanceof Refused && error.problem.status === 401)
-		void client.invalidateQueries({ queryKey: ["session"] });
-}
-
 const client: QueryClient = new QueryClient({
-	queryCache: new QueryCache({ onError: toTheDoor }),
-	mutationCache: new MutationCache({ onError: toTheDoor }),
+	queryCache: new QueryCache({ onError: (e) => toTheDoor(client, e) }),
+	mutationCache: new MutationCache({ onError: (e) => toTheDoor(client, e) }),
 	defaultOptions: {
 		queries: {
 			staleTime: 1000,

@@ -1,23 +1,9 @@
 import createClient from "openapi-fetch";
+import { Refused } from "./refused";
 import type { paths } from "./schema.gen";
-import type { FieldError, Problem } from "./types";
+import type { Problem } from "./types";
 
 export const api = createClient<paths>({ baseUrl: "" });
-
-/** A call that the program refused, with the fields it points at. */
-export class Refused extends Error {
-	readonly problem: Problem;
-	constructor(problem: Problem) {
-		super(problem.detail);
-		this.problem = problem;
-	}
-	field(name: string): FieldError | undefined {
-		return this.problem.errors?.find((e) => e.field === name);
-	}
-	get conflict(): boolean {
-		return this.problem.status === 409;
-	}
-}
 
 const unreachable: Problem = {
 	title: "Not reached",
@@ -48,10 +34,4 @@ export async function got<T>(call: Promise<Answer<T>>): Promise<T> {
 		);
 	}
 	return answer.data as T;
-}
-
-/** A key for a creating call; a retry sends the same one. */
-export function newKey(): string {
-	const bytes = crypto.getRandomValues(new Uint8Array(16));
-	return Array.from(bytes, (b) => b.toString(16).padStart(2, "0")).join("");
 }

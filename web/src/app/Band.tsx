@@ -1,10 +1,10 @@
 import { type ReactNode, Suspense, useState } from "react";
 import { NavLink } from "react-router";
-import { later } from "./later";
+import { parted } from "./later";
 import { places } from "./places";
 import { useWho } from "./who";
 
-const ShopMenu = later(() => import("./ShopMenu"), "ShopMenu");
+const ShopMenu = parted(() => import("./ShopMenu"), "ShopMenu");
 
 /**
  * The dark band along the bottom edge, within reach of a thumb. On a job it

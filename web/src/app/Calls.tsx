@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import { useToday } from "../api/hooks";
+import { useToday } from "../api/days";
 
 /** The longest that a browser waits, ms. */
 const longest = 2 ** 31 - 1;

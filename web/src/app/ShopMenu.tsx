@@ -2,7 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { DropdownMenu } from "radix-ui";
 import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
-import { api, got } from "../api/client";
+import { signOut } from "../api/session";
 import { places } from "./places";
 import { setTheme, useTheme } from "./theme";
 import { useWho } from "./who";
@@ -31,7 +31,7 @@ export function ShopMenu({
 	const go = useNavigate();
 	const client = useQueryClient();
 	async function leave() {
-		await got(api.DELETE("/api/session"));
+		await signOut();
 		client.clear();
 		go("/");
 		window.location.reload();

@@ -1,18 +1,42 @@
 import {
 	type ComponentType,
-	type LazyExoticComponent,
+	createElement,
+	type FunctionComponent,
 	lazy,
 	type ReactNode,
 	Suspense,
 	useRef,
 } from "react";
 
-/** A named part of another file that is loaded when it is first shown. */
-export function later<K extends string, P>(
-	load: () => Promise<{ [name in K]: ComponentType<P> }>,
+type File<K extends string, P extends object> = () => Promise<{
+	[name in K]: ComponentType<P>;
+}>;
+
+/** A named part of another file, loaded when it is first shown; whoever shows it says what stands there until then. */
+export function parted<K extends string, P extends object>(
+	load: File<K, P>,
 	name: K,
-): LazyExoticComponent<ComponentType<P>> {
-	return lazy(() => load().then((file) => ({ default: file[name] })));
+): ComponentType<P> {
+	return lazy<ComponentType<P>>(() =>
+		load().then((file) => ({ default: file[name] })),
+	);
+}
+
+/** The same, with what stands there until it is loaded: nothing, if nothing is said. */
+export function later<K extends string, P extends object>(
+	load: File<K, P>,
+	name: K,
+	until?: ReactNode,
+): ComponentType<P> {
+	const Part = parted(load, name);
+	// biome-ignore lint/correctness/noComponentHookFactories: it is called once for each part, beside the imports
+	return function Later(props: P) {
+		return (
+			<Suspense fallback={until}>
+				{createElement<P>(Part as FunctionComponent<P>, props)}
+			</Suspense>
+		);
+	};
 }
 
 /** What a sheet needs is loaded when it is first opened, and stays. */
@@ -25,5 +49,5 @@ export function Once({
 }) {
 	const opened = useRef(false);
 	opened.current ||= open;
-	return opened.current ? <Suspense>{children}</Suspense> : null;
+	return opened.current ? children : null;
 }

@@ -1,4 +1,4 @@
-import type { Refused } from "../api/client";
+import type { Refused } from "../api/refused";
 
 /** What a whole call was refused for, when no field can carry it. */
 export function Refusal({ error }: { error: Refused | null }) {

@@ -1,7 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
+import { useMoment } from "../api/lengths";
 import type { FieldError } from "../api/types";
-import { momentOf } from "../app/moment";
 import { TextField } from "./Field";
 
 /** A time as people say it, with how it is understood below. */
@@ -22,13 +21,7 @@ export function WhenField({
 	known?: string;
 }) {
 	const words = useDeferredValue(value.trim());
-	const understood = useQuery({
-		queryKey: ["moment", words],
-		queryFn: () => momentOf("text", words),
-		enabled: words !== "" && words !== known,
-		retry: false,
-		staleTime: 30_000,
-	});
+	const understood = useMoment(words, known);
 	const said =
 		words === "" || words === known
 			? hint

@@ -1,4 +1,4 @@
-import { useCatalogue } from "../api/hooks";
+import { useCatalogue } from "../api/book";
 import type { FieldError } from "../api/types";
 import { Button } from "./Button";
 import { control, Field, TextField } from "./Field";

@@ -1,6 +1,6 @@
 import type { ComponentType } from "react";
 import { useParams } from "react-router";
-import { useCatalogue } from "../../api/hooks";
+import { useCatalogue } from "../../api/book";
 import type { Catalogue } from "../../api/types";
 import { Page } from "../../app/Page";
 import { Tabs } from "../../parts/Tabs";

@@ -1,6 +1,5 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
+import { useDropOwn, useLayOwn } from "../../api/book";
 import type { Own } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -27,46 +26,18 @@ export function OwnForm({
 	/** A word among some instead of a number. */
 	among?: { v: number; label: string }[];
 }) {
-	const client = useQueryClient();
 	const [v, setV] = useState(value ?? 0);
 	const [sheet, setSheet] = useState(laid?.sheet ?? "");
 	const version = laid?.version ?? 0;
-	const options = {
-		onSuccess: () => {
-			void client.invalidateQueries();
-			onDone();
-		},
-		onError: (e: Refused) => {
-			if (e.conflict)
-				void client.invalidateQueries({ queryKey: ["catalogue"] });
-		},
-	};
-	const set = useMutation<unknown, Refused>({
-		mutationFn: () =>
-			got(
-				api.PUT("/api/book/{kind}/{id}/{item}", {
-					params: { path: at },
-					body: { v, sheet, version },
-				}),
-			),
-		...options,
-	});
-	const drop = useMutation<unknown, Refused>({
-		mutationFn: () =>
-			got(
-				api.DELETE("/api/book/{kind}/{id}/{item}", {
-					params: { path: at, query: { version } },
-				}),
-			),
-		...options,
-	});
+	const set = useLayOwn(at);
+	const drop = useDropOwn(at);
 	const shown = set.error?.field("v") ?? set.error?.field("sheet");
 	return (
 		<form
 			className="flex flex-col gap-3 border-l-4 border-now pl-4"
 			onSubmit={(e) => {
 				e.preventDefault();
-				set.mutate();
+				set.mutate({ v, sheet, version }, { onSuccess: onDone });
 			}}
 		>
 			{among ? (
@@ -97,7 +68,10 @@ export function OwnForm({
 					Lay it over the book's
 				</Button>
 				{laid && (
-					<Button onClick={() => drop.mutate()} disabled={drop.isPending}>
+					<Button
+						onClick={() => drop.mutate(version, { onSuccess: onDone })}
+						disabled={drop.isPending}
+					>
 						As in the book again
 					</Button>
 				)}

@@ -1,13 +1,11 @@
-import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, got } from "../../api/client";
+import { type CutTools, useSpares } from "../../api/cutRoom";
 import type { CutGroup, CutPin, CutView, ToCut } from "../../api/types";
 import { Inches } from "../../app/Inches";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { FigureLine } from "../../parts/FigureLine";
 import { Refusal } from "../../parts/Refusal";
-import type { CutTools } from "./useCutRoom";
 
 /** The next cut, large; what it gives; what the plan is worth. */
 export function CutColumn({
@@ -154,16 +152,7 @@ function Unsaid({ panes, tools }: { panes: ToCut[]; tools: CutTools }) {
 
 /** How many blanks it takes to have a good one, by what came out good in these hands. */
 function Blanks({ group, shaped }: { group: CutGroup; shaped: boolean }) {
-	const spares = useQuery({
-		queryKey: ["spares", group.material, shaped, group.plan?.version],
-		queryFn: () =>
-			got(
-				api.GET("/api/cut-room/spares", {
-					params: { query: { material: group.material, shaped, sure: 0.95 } },
-				}),
-			),
-		placeholderData: (before) => before,
-	});
+	const spares = useSpares(group, shaped);
 	if (!spares.data) return null;
 	const { blanks, ladder, figure, by } = spares.data;
 	return (

@@ -1,6 +1,6 @@
+import type { CutTools } from "../../api/cutRoom";
 import type { CutGroup } from "../../api/types";
 import { Band } from "../../app/Band";
-import type { CutTools } from "./useCutRoom";
 
 const key =
 	"min-h-12 shrink-0 border-2 border-on-tape px-5 font-bold disabled:opacity-60";

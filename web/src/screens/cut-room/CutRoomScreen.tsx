@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { Link, useParams } from "react-router";
+import { type CutTools, glassKey, useCutRoom } from "../../api/cutRoom";
 import type { CutGroup, CutPin } from "../../api/types";
 import { Band } from "../../app/Band";
 import { Title } from "../../app/Title";
@@ -12,7 +13,6 @@ import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
 import { CutColumn } from "./CutColumn";
 import { CutLine } from "./CutLine";
-import { type CutTools, glassKey, useCutRoom } from "./useCutRoom";
 
 /** What is cut here: glass by glass, sheet by sheet, cut by cut. */
 export function CutRoomScreen() {
@@ -73,7 +73,7 @@ export function CutRoomScreen() {
 
 function Nothing() {
 	return (
-		<main className="flex-1 px-4 py-6 sm:px-7">
+		<main className="min-h-0 flex-1 overflow-y-auto px-4 py-6 sm:px-7">
 			<p className="max-w-[24em] text-3xl font-semibold">
 				Nothing waits to be cut here.
 			</p>

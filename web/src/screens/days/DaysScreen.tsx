@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
+import { useDays } from "../../api/days";
 import type { Better, DayStep, Days, WhatIf } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Band } from "../../app/Band";
@@ -14,7 +15,6 @@ import { Promises } from "./Promises";
 import { StepWhy } from "./StepWhy";
 import { TakeAway } from "./TakeAway";
 import { gain, TriedBand } from "./TriedBand";
-import { useDays } from "./useDays";
 import { WhatIfForm } from "./WhatIfForm";
 
 const way = "min-h-11 content-center underline underline-offset-4";
@@ -225,7 +225,7 @@ function tidied({ tidy: t }: Days): string {
 
 function Nothing() {
 	return (
-		<main className="flex-1 px-4 py-6 sm:px-7">
+		<main className="min-h-0 flex-1 overflow-y-auto px-4 py-6 sm:px-7">
 			<p className="max-w-[24em] text-3xl font-semibold">
 				Nothing is open, so nobody is busy.
 			</p>

@@ -1,33 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
-import type { ForecastKept } from "../../api/types";
+import { useChangeForecast, useForecast } from "../../api/days";
 import { when } from "../../app/when";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { FilePick } from "../../parts/FilePick";
 import { Refusal } from "../../parts/Refusal";
 
-const key = ["forecast"];
-
 /** Whose word the weather is: a forecast that was taken in, or the made-up shop's station. */
 export function ForecastForm() {
-	const client = useQueryClient();
-	const kept = useQuery<ForecastKept, Refused>({
-		queryKey: key,
-		queryFn: () => got(api.GET("/api/forecast")),
-	});
-	const write = useMutation<ForecastKept, Refused, string | null>({
-		mutationFn: (text) =>
-			got(
-				text === null
-					? api.DELETE("/api/forecast")
-					: api.PUT("/api/forecast", { body: { text } }),
-			),
-		onSuccess: (f) => {
-			client.setQueryData(key, f);
-			void client.invalidateQueries({ queryKey: ["days"] });
-		},
-	});
+	const kept = useForecast();
+	const write = useChangeForecast();
 	const { madeUp } = useWho();
 	const until = kept.data?.until;
 	const beyond = madeUp ? "as the simulated station does" : "nobody knows";

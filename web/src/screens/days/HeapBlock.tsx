@@ -24,14 +24,19 @@ export function HeapBlock({
 				aria-pressed={here}
 				onClick={() => onPick(steps)}
 				data-heap={steps.map((s) => s.key).join(" ")}
-				aria-label={`${steps.length} short pieces, ${clock(first.from)} to ${clock(last.to)}`}
 				className={`block h-[62px] w-full overflow-hidden border-l-4 border-double border-now px-1 text-left text-[0.8125rem] leading-[1.15] ${here ? "bg-now text-on-now" : "bg-now-wash text-ink"}`}
 			>
 				<strong className="font-figure block text-xl leading-6">
 					{steps.length}
 				</strong>
+				<span className="sr-only">
+					{" "}
+					short pieces, {clock(first.from)} to {clock(last.to)}
+				</span>
 				{heap.w > 60 && (
-					<span className="block truncate">{first.title}, …</span>
+					<span aria-hidden="true" className="block truncate">
+						{first.title}, …
+					</span>
 				)}
 			</button>
 		</li>

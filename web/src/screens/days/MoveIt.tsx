@@ -1,7 +1,7 @@
 import { useState } from "react";
-import type { Refused } from "../../api/client";
+import { useMoments } from "../../api/lengths";
+import type { Refused } from "../../api/refused";
 import type { DayStep, Days, WhatIf } from "../../api/types";
-import { useMoments } from "../../app/moment";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Tick } from "../../parts/Tick";

@@ -1,29 +1,12 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
-import type { DayReady, Days } from "../../api/types";
+import { usePromise } from "../../api/days";
+import type { DayReady } from "../../api/types";
 import { sayable, when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
 
 /** A job that nobody has promised yet: by when it can be, and how surely, with a tap. */
 export function PromiseIt({ j }: { j: DayReady }) {
-	const client = useQueryClient();
-	const write = useMutation<Days, Refused, string>({
-		mutationFn: (at) =>
-			got(
-				api.PUT("/api/days/promises/{job}", {
-					params: { path: { job: j.job } },
-					body: { at },
-				}),
-			),
-		onSuccess: (d) => {
-			client.setQueryData(["days"], d);
-			for (const key of ["today", "jobs", "job", "slipping"])
-				void client.invalidateQueries({ queryKey: [key] });
-		},
-		// Somebody changed the days, or they are fuller now: they are shown as they are.
-		onError: () => void client.invalidateQueries({ queryKey: ["days"] }),
-	});
+	const write = usePromise(j.job);
 	if (j.promised_at || !j.nine) return null;
 	const nine = sayable(j.nine);
 	const sure = j.sure && sayable(j.sure) !== nine ? sayable(j.sure) : null;

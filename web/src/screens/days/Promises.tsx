@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { DayReady, Days } from "../../api/types";
 import { lateBy, when } from "../../app/when";
+import { Paged } from "../../parts/Paged";
 import { odds } from "./odds";
 import { PromiseIt } from "./PromiseIt";
 
@@ -9,30 +10,32 @@ export function Promises({ days }: { days: Days }) {
 	return (
 		<section aria-label="Promises" className="px-4 pt-4 pb-8 sm:px-7">
 			<h2 className="font-semibold">Promises</h2>
-			<ul className="max-w-[72em] border-t border-rule">
-				{days.jobs.map((j) => (
-					<Line key={j.job} j={j} />
-				))}
-			</ul>
+			<Paged
+				all={days.jobs}
+				className="max-w-[72em] border-t border-rule"
+				row={(j) => <Line key={j.job} j={j} />}
+			/>
 			{days.left.length > 0 && (
 				<>
 					<h2 className="mt-5 font-semibold text-stop">No time for these</h2>
-					<ul className="max-w-[72em] border-t border-rule">
-						{days.left.map((l) => (
+					<Paged
+						all={days.left}
+						className="max-w-[72em] border-t border-rule"
+						row={(l) => (
 							<li
 								key={`${l.job} ${l.why}`}
 								className="border-b border-rule py-2"
 							>
 								<Link
-									className="font-semibold underline-offset-4 hover:underline"
+									className="block min-h-11 content-center font-semibold underline-offset-4 hover:underline"
 									to={`/jobs/${l.job}`}
 								>
 									{l.object}
+									<span className="block font-normal text-ink-2">{l.why}</span>
 								</Link>
-								<span className="block text-ink-2">{l.why}</span>
 							</li>
-						))}
-					</ul>
+						)}
+					/>
 				</>
 			)}
 		</section>

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Refused } from "../../api/client";
+import type { Refused } from "../../api/refused";
 import type { DayStep, Days, WhatIf } from "../../api/types";
 import { clock, dayName } from "../../app/when";
 import { Button } from "../../parts/Button";

@@ -1,27 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
-import type { DaysLink } from "../../api/types";
+import { useChangeDaysLink, useDaysLink } from "../../api/days";
 import { FeedLink } from "../../parts/FeedLink";
 import { Refusal } from "../../parts/Refusal";
 
-const key = ["days", "link"];
-
 /** The days on paper, as a table, and in one's own calendar. */
 export function TakeAway() {
-	const client = useQueryClient();
-	const link = useQuery<DaysLink, Refused>({
-		queryKey: key,
-		queryFn: () => got(api.GET("/api/days/link")),
-	});
-	const write = useMutation<DaysLink, Refused, "make" | "withdraw">({
-		mutationFn: (what) =>
-			got(
-				what === "make"
-					? api.POST("/api/days/link")
-					: api.DELETE("/api/days/link"),
-			),
-		onSuccess: (next) => client.setQueryData(key, next),
-	});
+	const link = useDaysLink();
+	const write = useChangeDaysLink();
 	const token = link.data?.link?.token;
 	const as =
 		"inline-block min-h-11 content-center underline underline-offset-4";

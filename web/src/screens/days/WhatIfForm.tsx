@@ -1,7 +1,7 @@
 import { useState } from "react";
-import type { Refused } from "../../api/client";
+import { useMoments } from "../../api/lengths";
+import type { Refused } from "../../api/refused";
 import type { Days, WhatIf } from "../../api/types";
-import { useMoments } from "../../app/moment";
 import { Button } from "../../parts/Button";
 import { control, Field } from "../../parts/Field";
 import { Pick } from "../../parts/Pick";

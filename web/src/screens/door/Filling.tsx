@@ -1,4 +1,4 @@
-import type { Refused } from "../../api/client";
+import type { Refused } from "../../api/refused";
 import { Door } from "./Door";
 
 /** How far a made-up shop is filled. It opens by itself when it is. */

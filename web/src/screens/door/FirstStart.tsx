@@ -1,7 +1,6 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { Account, Unit } from "../../api/types";
+import { useSetup } from "../../api/session";
+import type { Unit } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -15,29 +14,7 @@ const empty = { shop: "", town: "", unit: "mm" as Unit, name: "", login: "" };
 export function FirstStart() {
 	const [form, set, clear] = useDraft("first-start", empty);
 	const [password, setPassword] = useState("");
-	const client = useQueryClient();
-	const start = useMutation<Account, Refused>({
-		mutationFn: () =>
-			got(
-				api.POST("/api/setup", {
-					body: {
-						shop_name: form.shop,
-						town: form.town,
-						unit: form.unit,
-						owner: {
-							name: form.name,
-							login: form.login,
-							password,
-							role: "owner",
-						},
-					},
-				}),
-			),
-		onSuccess: () => {
-			clear();
-			return client.invalidateQueries({ queryKey: ["session"] });
-		},
-	});
+	const start = useSetup();
 	const at = (f: string) => start.error?.field(f);
 	const shown = ["shop_name", "town", "name", "login", "password"].some(at);
 	return (
@@ -49,7 +26,20 @@ export function FirstStart() {
 				className="flex flex-col gap-5"
 				onSubmit={(e) => {
 					e.preventDefault();
-					start.mutate();
+					start.mutate(
+						{
+							shop_name: form.shop,
+							town: form.town,
+							unit: form.unit,
+							owner: {
+								name: form.name,
+								login: form.login,
+								password,
+								role: "owner",
+							},
+						},
+						{ onSuccess: clear },
+					);
 				}}
 			>
 				<TextField

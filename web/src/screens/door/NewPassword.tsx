@@ -1,7 +1,5 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { Account } from "../../api/types";
+import { useReset } from "../../api/session";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { NewPasswordField } from "../../parts/NewPasswordField";
@@ -17,12 +15,7 @@ export function NewPassword({
 }) {
 	const [word, setWord] = useState("");
 	const [password, setPassword] = useState("");
-	const client = useQueryClient();
-	const reset = useMutation<Account, Refused>({
-		mutationFn: () =>
-			got(api.POST("/api/reset", { body: { login, word, password } })),
-		onSuccess: () => client.invalidateQueries({ queryKey: ["session"] }),
-	});
+	const reset = useReset();
 	const at = (f: string) => reset.error?.field(f);
 	const shown = at("word") ?? at("password");
 	return (
@@ -30,7 +23,7 @@ export function NewPassword({
 			className="flex flex-col gap-5"
 			onSubmit={(e) => {
 				e.preventDefault();
-				reset.mutate();
+				reset.mutate({ login, word, password });
 			}}
 		>
 			<TextField

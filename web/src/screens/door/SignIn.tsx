@@ -1,7 +1,6 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { Account, Shop } from "../../api/types";
+import { useSignIn } from "../../api/session";
+import type { Shop } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { Refusal } from "../../parts/Refusal";
@@ -26,7 +25,7 @@ export function SignIn({ shop }: { shop?: Shop }) {
 				className="mt-4 min-h-11 text-ink-2 underline underline-offset-4"
 				onClick={() => setWord(!word)}
 			>
-				{word ? "I know my password" : "I was given a word"}
+				{word ? "I know my password" : "I was given a code"}
 			</button>
 		</Door>
 	);
@@ -36,19 +35,14 @@ type Named = { login: string; onLogin: (login: string) => void };
 
 function Password({ login, onLogin }: Named) {
 	const [password, setPassword] = useState("");
-	const client = useQueryClient();
-	const enter = useMutation<Account, Refused>({
-		mutationFn: () =>
-			got(api.POST("/api/session", { body: { login, password } })),
-		onSuccess: () => client.invalidateQueries({ queryKey: ["session"] }),
-	});
+	const enter = useSignIn();
 	const wrong = enter.error?.field("password");
 	return (
 		<form
 			className="flex flex-col gap-5"
 			onSubmit={(e) => {
 				e.preventDefault();
-				enter.mutate();
+				enter.mutate({ login, password });
 			}}
 		>
 			<TextField

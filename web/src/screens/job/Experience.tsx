@@ -1,6 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
-import { api, got } from "../../api/client";
-import { on } from "../../api/hooks";
+import { useExperience } from "../../api/jobs";
 import type { ExperienceLine, View } from "../../api/types";
 
 const heads: Record<ExperienceLine["kind"], string> = {
@@ -19,12 +17,7 @@ export function Experience({
 	view: View;
 	kinds: ExperienceLine["kind"][];
 }) {
-	const lines = useQuery({
-		queryKey: ["experience", view.job.id, view.pane.id],
-		queryFn: () =>
-			got(api.GET("/api/jobs/{id}/experience", { params: on(view) })),
-		staleTime: 60_000,
-	});
+	const lines = useExperience(view);
 	const here = (lines.data ?? []).filter((l) => kinds.includes(l.kind));
 	if (here.length === 0) return null;
 	return (

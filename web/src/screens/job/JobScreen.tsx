@@ -1,6 +1,6 @@
-import { Suspense, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { useJob } from "../../api/hooks";
+import { useJob } from "../../api/jobs";
 import type { Ask, View } from "../../api/types";
 import { Band } from "../../app/Band";
 import { later, Once } from "../../app/later";
@@ -25,12 +25,20 @@ const CustomerSheet = later(
 );
 const PanesSheet = later(() => import("./sheets/PanesSheet"), "PanesSheet");
 const KeysSheet = later(() => import("./line/KeysSheet"), "KeysSheet");
-const LightTable = later(() => import("../../bench/LightTable"), "LightTable");
+const LightTable = later(
+	() => import("../../bench/LightTable"),
+	"LightTable",
+	<div className="lit flex-1" />,
+);
 const OtherReadings = later(
 	() => import("./measure/OtherReadings"),
 	"OtherReadings",
 );
-const TapeLine = later(() => import("./measure/TapeLine"), "TapeLine");
+const TapeLine = later(
+	() => import("./measure/TapeLine"),
+	"TapeLine",
+	<Band>{null}</Band>,
+);
 
 export function JobScreen() {
 	const { id = "", station } = useParams();
@@ -130,15 +138,13 @@ function Station({
 				<main className="relative flex flex-none flex-col border-t border-rule lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[1fr_432px] lg:grid-rows-[minmax(0,1fr)_auto]">
 					<div className="relative flex min-w-0 flex-none flex-col lg:min-h-0">
 						{showPane ? (
-							<Suspense fallback={<div className="lit flex-1" />}>
-								<LightTable
-									view={view}
-									place={taped ? tape.place : null}
-									onPick={tape.pick}
-									onOpen={setFigure}
-									onPane={onPane}
-								/>
-							</Suspense>
+							<LightTable
+								view={view}
+								place={taped ? tape.place : null}
+								onPick={tape.pick}
+								onOpen={setFigure}
+								onPane={onPane}
+							/>
 						) : (
 							<StationTable
 								station={here}
@@ -158,11 +164,7 @@ function Station({
 								{flat ? "back to the work" : "the pane"}
 							</button>
 						)}
-						{showPane && (
-							<Suspense>
-								<OtherReadings view={view} tape={tape} />
-							</Suspense>
-						)}
+						{showPane && <OtherReadings view={view} tape={tape} />}
 					</div>
 					<Reckoning view={view} station={here} ask={ask} onPlace={tape.pick} />
 					<TableTools view={view} />
@@ -179,9 +181,7 @@ function Station({
 				<KeysSheet open={help} onClose={() => setHelp(false)} />
 			</Once>
 			{taped ? (
-				<Suspense fallback={<Band>{null}</Band>}>
-					<TapeLine tape={tape} view={view} />
-				</Suspense>
+				<TapeLine tape={tape} view={view} />
 			) : (
 				<AskLine
 					view={view}

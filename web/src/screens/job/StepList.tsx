@@ -1,6 +1,5 @@
 import { useState } from "react";
-import { api, got } from "../../api/client";
-import { on, useJobWrite } from "../../api/hooks";
+import { useStep, useStepOnAll } from "../../api/steps";
 import type { Step, View } from "../../api/types";
 import { span, when } from "../../app/when";
 import { useWho } from "../../app/who";
@@ -28,24 +27,8 @@ export function StepList({
 	/** The step that the line asks for. */
 	here?: string;
 }) {
-	const write = useJobWrite<Done>(view, ({ step, ...body }) =>
-		got(
-			api.PUT("/api/jobs/{id}/steps/{step}", {
-				params: on(view, { step }),
-				body: {
-					...body,
-					seen: view.pane.ticks.find((t) => t.step === step)?.version ?? 0,
-				},
-			}),
-		),
-	);
-	const all = useJobWrite<string>(view, (step) =>
-		got(
-			api.PUT("/api/jobs/{id}/steps/{step}/all", {
-				params: on(view, { step }),
-			}),
-		),
-	);
+	const write = useStep(view);
+	const all = useStepOnAll(view);
 	// What is asked for stands first; the rest keeps its order.
 	const steps = view.reckoning.plan.steps
 		.filter((s) => s.station === station)

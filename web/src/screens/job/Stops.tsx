@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, got } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { useAcceptStop, useUnacceptStop } from "../../api/steps";
 import type { PaneStop, View } from "../../api/types";
 import { Inches } from "../../app/Inches";
 import { when } from "../../app/when";
@@ -9,9 +8,6 @@ import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { ReasonForm } from "../../parts/ReasonForm";
 import { Refusal } from "../../parts/Refusal";
-
-type TakeOn = { pane: number; stop: string; reason: string; beyond: number };
-type LetGo = { pane: number; stop: string };
 
 /**
  * What is beyond its limit: put right where it belongs, or taken on by an owner
@@ -31,21 +27,8 @@ export function Stops({ view, stops }: { view: View; stops: PaneStop[] }) {
 function StopLine({ stop, view }: { stop: PaneStop; view: View }) {
 	const { account } = useWho();
 	const [asking, setAsking] = useState(false);
-	const params = (b: LetGo) => ({
-		path: { id: view.job.id, stop: b.stop },
-		query: { pane: b.pane },
-	});
-	const take = useJobWrite<TakeOn>(view, (b) =>
-		got(
-			api.PUT("/api/jobs/{id}/stops/{stop}", {
-				params: params(b),
-				body: { reason: b.reason, beyond: b.beyond },
-			}),
-		),
-	);
-	const letGo = useJobWrite<LetGo>(view, (b) =>
-		got(api.DELETE("/api/jobs/{id}/stops/{stop}", { params: params(b) })),
-	);
+	const take = useAcceptStop(view);
+	const letGo = useUnacceptStop(view);
 	const owner = account.role === "owner" && !view.job.signed;
 	const at = { pane: stop.pane, stop: stop.key };
 	const station = view.route.find((l) => l.station === stop.station);

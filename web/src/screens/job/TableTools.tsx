@@ -1,6 +1,5 @@
 import { useState } from "react";
-import { api, got } from "../../api/client";
-import { on, useJobWrite } from "../../api/hooks";
+import { useUnit } from "../../api/jobs";
 import type { View } from "../../api/types";
 import { later, Once } from "../../app/later";
 
@@ -33,9 +32,7 @@ export function TableTools({ view }: { view: View }) {
 	const [files, setFiles] = useState(false);
 	const { job } = view;
 	const other = view.unit === "mm" ? "in" : "mm";
-	const unit = useJobWrite<"mm" | "in">(view, (unit) =>
-		got(api.PUT("/api/jobs/{id}/unit", { params: on(view), body: { unit } })),
-	);
+	const unit = useUnit(view);
 	const way =
 		"min-h-11 text-left lg:shrink-0 underline underline-offset-4 hover:text-ink";
 	return (
@@ -173,7 +170,7 @@ export function TableTools({ view }: { view: View }) {
 				/>
 			</Once>
 			<HistorySheet
-				id={job.id}
+				view={view}
 				open={open === "history"}
 				onClose={() => setOpen(null)}
 			/>

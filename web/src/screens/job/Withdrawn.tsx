@@ -1,20 +1,11 @@
-import { useQueryClient } from "@tanstack/react-query";
-import { api, got } from "../../api/client";
-import { useJobWrite } from "../../api/hooks";
+import { useTakeUp } from "../../api/jobs";
 import type { View } from "../../api/types";
 import { Refusal } from "../../parts/Refusal";
 
 /** A withdrawn job says so, and how it is taken up again. */
 export function Withdrawn({ view }: { view: View }) {
 	const { withdrawn } = view.job;
-	const client = useQueryClient();
-	const write = useJobWrite<void>(view, () =>
-		got(
-			api.DELETE("/api/jobs/{id}/withdrawn", {
-				params: { path: { id: view.job.id } },
-			}),
-		),
-	);
+	const write = useTakeUp(view);
 	if (!withdrawn) return null;
 	return (
 		<div
@@ -28,12 +19,7 @@ export function Withdrawn({ view }: { view: View }) {
 				type="button"
 				className="min-h-12 font-semibold underline underline-offset-4"
 				disabled={write.isPending}
-				onClick={() =>
-					write.mutate(undefined, {
-						onSuccess: () =>
-							void client.invalidateQueries({ queryKey: ["jobs"] }),
-					})
-				}
+				onClick={() => write.mutate()}
 			>
 				Take it up again
 			</button>

@@ -1,36 +1,30 @@
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, got, newKey, Refused } from "../../api/client";
+import { useCarried } from "../../api/jobs";
+import { Refused } from "../../api/refused";
 import { Refusal } from "../../parts/Refusal";
 
 /** A job that another shop carried over, as its JSON document. */
 export function Bring() {
 	const go = useNavigate();
-	const client = useQueryClient();
-	const [error, setError] = useState<Refused | null>(null);
+	const bring = useCarried();
+	const [unread, setUnread] = useState<Refused | null>(null);
+	const error = unread ?? bring.error;
 	async function take(file: File) {
-		setError(null);
+		setUnread(null);
+		bring.reset();
 		try {
-			const body = JSON.parse(await file.text());
-			const made = await got(
-				api.POST("/api/jobs/carried", {
-					params: { header: { "Idempotency-Key": newKey() } },
-					body,
+			bring.mutate(JSON.parse(await file.text()), {
+				onSuccess: (made) => go(`/jobs/${made.id}`),
+			});
+		} catch {
+			setUnread(
+				new Refused({
+					title: "No document",
+					status: 422,
+					detail:
+						"This file is not a job document; choose one that was saved as “Job, JSON”.",
 				}),
-			);
-			await client.invalidateQueries({ queryKey: ["jobs"] });
-			go(`/jobs/${made.id}`);
-		} catch (e) {
-			setError(
-				e instanceof Refused
-					? e
-					: new Refused({
-							title: "No document",
-							status: 422,
-							detail:
-								"This file is not a job document; choose one that was saved as “Job, JSON”.",
-						}),
 			);
 		}
 	}

@@ -1,6 +1,5 @@
-import { useInfiniteQuery } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
-import { api, got } from "../../api/client";
+import { useJobs } from "../../api/jobs";
 import { Page } from "../../app/Page";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -10,7 +9,6 @@ import { Bring } from "./Bring";
 import { JobLine } from "./JobLine";
 import { type Order, ordered, type Which } from "./order";
 
-const pageSize = 100;
 type State = "open" | "signed" | "withdrawn" | "all";
 
 const states: Option<State>[] = [
@@ -43,25 +41,7 @@ export function JobsScreen() {
 	// On a phone the three choices fold into one row.
 	const [folded, setFolded] = useState(false);
 	const asked = useDeferredValue(words);
-	const jobs = useInfiniteQuery({
-		queryKey: ["jobs", asked, state],
-		queryFn: ({ pageParam }) =>
-			got(
-				api.GET("/api/jobs", {
-					params: {
-						query: {
-							words: asked,
-							state: state === "all" ? "" : state,
-							before: pageParam,
-							most: pageSize,
-						},
-					},
-				}),
-			),
-		initialPageParam: 0,
-		getNextPageParam: (last) =>
-			last.length === pageSize ? last.at(-1)?.id : undefined,
-	});
+	const jobs = useJobs(asked, state === "all" ? "" : state);
 	const open = state === "open";
 	const all = jobs.data?.pages.flat() ?? [];
 	const rows = open ? ordered([...all], order, which) : all;

@@ -1,6 +1,5 @@
-import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
-import { api, got, type Refused } from "../../api/client";
+import { usePassport } from "../../api/records";
 import type { Passport, PassportPane } from "../../api/types";
 import { Inches } from "../../app/Inches";
 import { dayOf, when } from "../../app/when";
@@ -10,13 +9,7 @@ import { Lines } from "./Lines";
 /** What goes with an object, opened by its code, without signing in. */
 export function PassportPage() {
 	const { token = "" } = useParams();
-	const passport = useQuery<Passport, Refused>({
-		queryKey: ["passport", token],
-		queryFn: () =>
-			got(api.GET("/api/passport/{token}", { params: { path: { token } } })),
-		retry: false,
-		staleTime: 60_000,
-	});
+	const passport = usePassport(token);
 	return (
 		<main className="h-full overflow-y-auto bg-ground px-4 py-6 sm:px-7">
 			<title>What was done to it · its passport</title>

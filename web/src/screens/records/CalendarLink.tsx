@@ -1,5 +1,4 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
+import { useRemindersLink } from "../../api/records";
 import type { Due } from "../../api/types";
 import { useWho } from "../../app/who";
 import { FeedLink } from "../../parts/FeedLink";
@@ -8,16 +7,7 @@ import { Refusal } from "../../parts/Refusal";
 /** The reminders in a calendar: as a file, or by an address that is read again and again. */
 export function CalendarLink({ due }: { due: Due }) {
 	const { account } = useWho();
-	const client = useQueryClient();
-	const write = useMutation<Due, Refused, "make" | "withdraw">({
-		mutationFn: (what) =>
-			got(
-				what === "make"
-					? api.POST("/api/reminders/link")
-					: api.DELETE("/api/reminders/link"),
-			),
-		onSuccess: (next) => client.setQueryData(["reminders"], next),
-	});
+	const write = useRemindersLink();
 	return (
 		<section aria-label="In a calendar" className="mt-8">
 			<h2 className="font-semibold">In a calendar</h2>

@@ -1,9 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, got, type Refused } from "../../api/client";
-import type { Due, Reminder } from "../../api/types";
-import { momentOf } from "../../app/moment";
+import { momentOf } from "../../api/lengths";
+import { useChangeReminder, useReminders } from "../../api/records";
+import { Refused } from "../../api/refused";
+import type { Reminder } from "../../api/types";
 import { dayOf } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
@@ -12,10 +12,7 @@ import { CalendarLink } from "./CalendarLink";
 
 /** What is to be looked at again: what is due, then what comes. */
 export function DueList() {
-	const due = useQuery<Due, Refused>({
-		queryKey: ["reminders"],
-		queryFn: () => got(api.GET("/api/reminders")),
-	});
+	const due = useReminders();
 	if (due.isError) return <p role="alert">{due.error.message}</p>;
 	if (!due.data) return <p role="status">…</p>;
 	const soon = Date.now() + 14 * 86_400_000;
@@ -52,35 +49,23 @@ function Group({ title, list }: { title: string; list: Reminder[] }) {
 }
 
 function Line({ r }: { r: Reminder }) {
-	const client = useQueryClient();
 	const [off, setOff] = useState(false);
 	const [text, setText] = useState("");
-	const write = useMutation<
-		Due,
-		Refused,
-		{ state: Reminder["state"]; until?: string }
-	>({
-		mutationFn: async ({ state, until }) =>
-			got(
-				api.PUT("/api/reminders/{id}", {
-					params: { path: { id: r.id } },
-					body: {
-						state,
-						version: r.version,
-						due_at: until ? (await momentOf("due_at", until)).at : undefined,
-					},
-				}),
-			),
-		onSuccess: (next) => {
-			client.setQueryData(["reminders"], next);
-			void client.invalidateQueries({ queryKey: ["today"] });
-			setOff(false);
-		},
-		onError: (e) => {
-			if (e.conflict)
-				void client.invalidateQueries({ queryKey: ["reminders"] });
-		},
-	});
+	const write = useChangeReminder(r.id);
+	const [unread, setUnread] = useState<Refused | null>(null);
+	async function change(state: Reminder["state"], until?: string) {
+		setUnread(null);
+		try {
+			const at = until ? (await momentOf("due_at", until)).at : undefined;
+			write.mutate(
+				{ state, version: r.version, due_at: at },
+				{ onSuccess: () => setOff(false) },
+			);
+		} catch (e) {
+			if (e instanceof Refused) setUnread(e);
+		}
+	}
+	const error = unread ?? write.error;
 	const past = Date.parse(r.due_at) < Date.now();
 	return (
 		<li className="border-b border-rule py-2" data-reminder={r.id}>
@@ -105,7 +90,7 @@ function Line({ r }: { r: Reminder }) {
 				<span className="flex items-start gap-2">
 					<Button
 						disabled={write.isPending}
-						onClick={() => write.mutate({ state: "done" })}
+						onClick={() => void change("done")}
 					>
 						Done
 					</Button>
@@ -121,27 +106,25 @@ function Line({ r }: { r: Reminder }) {
 							label="Put off to"
 							value={text}
 							onChange={setText}
-							error={write.error?.field("due_at")}
+							error={error?.field("due_at")}
 						/>
 					</div>
 					<Button
 						disabled={write.isPending || text.trim() === ""}
-						onClick={() => write.mutate({ state: "open", until: text })}
+						onClick={() => void change("open", text)}
 					>
 						Put it off
 					</Button>
 					<Button
 						kind="quiet"
 						disabled={write.isPending}
-						onClick={() => write.mutate({ state: "dropped" })}
+						onClick={() => void change("dropped")}
 					>
 						never again
 					</Button>
 				</div>
 			)}
-			<Refusal
-				error={write.error?.field("due_at") ? null : (write.error ?? null)}
-			/>
+			<Refusal error={error?.field("due_at") ? null : error} />
 		</li>
 	);
 }

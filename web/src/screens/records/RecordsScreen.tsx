@@ -1,7 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { api, got, type Refused } from "../../api/client";
+import { useSearch } from "../../api/records";
+import type { Refused } from "../../api/refused";
 import type { Found } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Page } from "../../app/Page";
@@ -19,13 +19,7 @@ export function RecordsScreen() {
 		setQuery(w === "" ? {} : { words: w }, { replace: true });
 	}
 	const asked = useDeferredValue(words.trim());
-	const found = useQuery<Found, Refused>({
-		queryKey: ["search", asked],
-		queryFn: () =>
-			got(api.GET("/api/search", { params: { query: { words: asked } } })),
-		enabled: asked.length > 1,
-		placeholderData: (before) => before,
-	});
+	const found = useSearch(asked);
 	return (
 		<Page title="Records">
 			<div className="mb-6 max-w-[32em]">

@@ -1,15 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
-import type { RoundLoad } from "../../api/types";
+import { useLoad } from "../../api/rounds";
 import { PartLines } from "../../parts/PartLines";
 
 /** What goes into the van: parts by stop, tools once, what takes two, what to mind. */
 export function LoadList({ id }: { id: number }) {
-	const load = useQuery<RoundLoad, Refused>({
-		queryKey: ["rounds", "load", id],
-		queryFn: () =>
-			got(api.GET("/api/rounds/{id}/load", { params: { path: { id } } })),
-	});
+	const load = useLoad(id);
 	if (load.isPending) return <p role="status">Looking what goes in …</p>;
 	if (load.isError) return <p role="alert">{load.error.message}</p>;
 	const { each, load: l } = load.data;

@@ -1,6 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
+import { useChangeRoadMap, useRoadMap } from "../../api/rounds";
 import type { RoadMap } from "../../api/types";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
@@ -8,15 +7,10 @@ import { TextField } from "../../parts/Field";
 import { FilePick } from "../../parts/FilePick";
 import { Refusal } from "../../parts/Refusal";
 
-const key = ["roads"];
-
 /** Minutes between places, and the timetables of ferries: an owner's to change. */
 export function RoadMapForm() {
 	const { account } = useWho();
-	const map = useQuery<RoadMap, Refused>({
-		queryKey: key,
-		queryFn: () => got(api.GET("/api/roads")),
-	});
+	const map = useRoadMap();
 	const [open, setOpen] = useState(false);
 	const m = map.data;
 	if (!m) return null;
@@ -50,25 +44,11 @@ export function RoadMapForm() {
 }
 
 function Change({ map, onDone }: { map: RoadMap; onDone: () => void }) {
-	const client = useQueryClient();
 	const [m, setM] = useState({
 		...map,
 		legs: [...map.legs, { a: map.home, b: "", minutes: 10 }],
 	});
-	const write = useMutation<RoadMap, Refused>({
-		mutationFn: () =>
-			got(
-				api.PUT("/api/roads", {
-					body: { ...m, legs: m.legs.filter((l) => l.a && l.b) },
-				}),
-			),
-		onSuccess: (next) => {
-			client.setQueryData(key, next);
-			for (const k of ["rounds", "days"])
-				void client.invalidateQueries({ queryKey: [k] });
-			onDone();
-		},
-	});
+	const write = useChangeRoadMap();
 	const leg = (i: number, c: Partial<RoadMap["legs"][number]>) =>
 		setM({ ...m, legs: m.legs.map((l, k) => (k === i ? { ...l, ...c } : l)) });
 	return (
@@ -76,7 +56,10 @@ function Change({ map, onDone }: { map: RoadMap; onDone: () => void }) {
 			className="mt-2 flex flex-col gap-2"
 			onSubmit={(e) => {
 				e.preventDefault();
-				write.mutate();
+				write.mutate(
+					{ ...m, legs: m.legs.filter((l) => l.a && l.b) },
+					{ onSuccess: onDone },
+				);
 			}}
 			data-road-map
 		>

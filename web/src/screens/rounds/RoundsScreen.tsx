@@ -1,7 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, got } from "../../api/client";
+import { usePeople } from "../../api/people";
+import { useRounds, type Wanted } from "../../api/rounds";
 import type { Rounds } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Band } from "../../app/Band";
@@ -14,7 +14,6 @@ import { Tick } from "../../parts/Tick";
 import { LoadList } from "./LoadList";
 import { RoadMapForm } from "./RoadMapForm";
 import { RoundTable } from "./RoundTable";
-import { useRounds, type Wanted } from "./useRounds";
 import { VisitLine } from "./VisitLine";
 
 /** Jobs at customers' gathered into rounds of the van. */
@@ -182,10 +181,7 @@ function WhoGoes({
 	people: number[];
 	onChange: (p: number[]) => void;
 }) {
-	const all = useQuery({
-		queryKey: ["people"],
-		queryFn: () => got(api.GET("/api/people")),
-	});
+	const all = usePeople();
 	return (
 		<fieldset className="flex flex-wrap gap-x-6">
 			<legend className="font-semibold">Who goes</legend>

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Refused } from "../../api/client";
+import type { Refused } from "../../api/refused";
 import type { Site, ToVisit } from "../../api/types";
 import { span, when } from "../../app/when";
 import { Button } from "../../parts/Button";

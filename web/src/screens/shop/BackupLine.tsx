@@ -1,6 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
-import type { Backup } from "../../api/types";
+import { useBackup, useMakeBackup } from "../../api/shop";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
@@ -12,15 +10,8 @@ const megabytes = (bytes: number) =>
 
 /** The last good backup, and another one now. */
 export function BackupLine({ owner }: { owner: boolean }) {
-	const client = useQueryClient();
-	const last = useQuery({
-		queryKey: ["backup"],
-		queryFn: () => got(api.GET("/api/backup")),
-	});
-	const make = useMutation<Backup, Refused>({
-		mutationFn: () => got(api.POST("/api/backup")),
-		onSuccess: () => client.invalidateQueries({ queryKey: ["backup"] }),
-	});
+	const last = useBackup();
+	const make = useMakeBackup();
 	const b = last.data;
 	return (
 		<section>

@@ -1,22 +1,14 @@
-import { useMutation } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
+import { useOneTimeCode } from "../../api/people";
 import type { Account } from "../../api/types";
 import { Refusal } from "../../parts/Refusal";
 
 /** A one-time word for somebody who has lost their password. */
 export function GiveWord({ person }: { person: Account }) {
-	const make = useMutation<{ word: string }, Refused>({
-		mutationFn: () =>
-			got(
-				api.POST("/api/people/{id}/word", {
-					params: { path: { id: person.id } },
-				}),
-			),
-	});
+	const make = useOneTimeCode(person);
 	if (make.data) {
 		return (
 			<p role="status" className="py-1">
-				Tell {person.name} this word:{" "}
+				Tell {person.name} this code:{" "}
 				<strong className="text-xl font-semibold tracking-wide">
 					{make.data.word}
 				</strong>

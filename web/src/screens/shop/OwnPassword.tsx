@@ -1,6 +1,5 @@
-import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
+import { useOwnPassword } from "../../api/session";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { NewPasswordField } from "../../parts/NewPasswordField";
@@ -9,21 +8,22 @@ import { Refusal } from "../../parts/Refusal";
 export function OwnPassword() {
 	const [old, setOld] = useState("");
 	const [fresh, setFresh] = useState("");
-	const write = useMutation<unknown, Refused>({
-		mutationFn: () =>
-			got(api.PUT("/api/password", { body: { old, new: fresh } })),
-		onSuccess: () => {
-			setOld("");
-			setFresh("");
-		},
-	});
+	const write = useOwnPassword();
 	const shown = write.error?.field("old") ?? write.error?.field("new");
 	return (
 		<form
 			className="flex flex-col gap-5"
 			onSubmit={(e) => {
 				e.preventDefault();
-				write.mutate();
+				write.mutate(
+					{ old, new: fresh },
+					{
+						onSuccess: () => {
+							setOld("");
+							setFresh("");
+						},
+					},
+				);
 			}}
 		>
 			<h2 className="text-2xl font-semibold">Your password</h2>

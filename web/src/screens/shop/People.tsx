@@ -1,6 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
-import { api, got, newKey, type Refused } from "../../api/client";
+import { useState } from "react";
+import { useAddPerson, useChangePerson, usePeople } from "../../api/people";
 import type { Account } from "../../api/types";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
@@ -13,10 +12,7 @@ import { GiveWord } from "./GiveWord";
 
 export function People() {
 	const { account } = useWho();
-	const people = useQuery({
-		queryKey: ["people"],
-		queryFn: () => got(api.GET("/api/people")),
-	});
+	const people = usePeople();
 	const owner = account.role === "owner";
 	return (
 		<section>
@@ -33,21 +29,7 @@ export function People() {
 }
 
 function PersonLine({ person, owner }: { person: Account; owner: boolean }) {
-	const client = useQueryClient();
-	const write = useMutation<Account, Refused, Partial<Account>>({
-		mutationFn: (change) =>
-			got(
-				api.PUT("/api/people/{id}", {
-					params: { path: { id: person.id } },
-					body: {
-						role: change.role ?? person.role,
-						active: change.active ?? person.active,
-						version: person.version,
-					},
-				}),
-			),
-		onSettled: () => client.invalidateQueries({ queryKey: ["people"] }),
-	});
+	const write = useChangePerson(person);
 	return (
 		<li className="border-b border-rule py-2">
 			<p>
@@ -88,25 +70,7 @@ const empty = {
 
 function AddPerson() {
 	const [form, setForm] = useState(empty);
-	const key = useRef(newKey());
-	const client = useQueryClient();
-	const add = useMutation<Account, Refused>({
-		mutationFn: () =>
-			got(
-				api.POST("/api/people", {
-					params: { header: { "Idempotency-Key": key.current } },
-					body: form,
-				}),
-			),
-		onSuccess: () => {
-			setForm(empty);
-			return client.invalidateQueries({ queryKey: ["people"] });
-		},
-		// Whatever came of it, the next try is another request.
-		onSettled: () => {
-			key.current = newKey();
-		},
-	});
+	const add = useAddPerson();
 	const at = (f: string) => add.error?.field(f);
 	const shown = ["name", "login", "password", "role"].some(at);
 	return (
@@ -114,7 +78,7 @@ function AddPerson() {
 			className="mt-8 flex flex-col gap-4"
 			onSubmit={(e) => {
 				e.preventDefault();
-				add.mutate();
+				add.mutate(form, { onSuccess: () => setForm(empty) });
 			}}
 		>
 			<h3 className="text-lg font-semibold">Add a person</h3>

@@ -1,6 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
+import { useChangeRates, useRates } from "../../api/shop";
 import type { Rates } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -9,10 +8,7 @@ import { Refusal } from "../../parts/Refusal";
 
 /** What the shop asks, and the ledger for the bookkeeper. */
 export function RatesForm() {
-	const rates = useQuery<Rates, Refused>({
-		queryKey: ["rates"],
-		queryFn: () => got(api.GET("/api/rates")),
-	});
+	const rates = useRates();
 	if (!rates.data) return null;
 	return <Form key={rates.data.version} rates={rates.data} />;
 }
@@ -30,7 +26,6 @@ const fields = [
 type Texts = Record<(typeof fields)[number][0] | "behind" | "days", string>;
 
 function Form({ rates }: { rates: Rates }) {
-	const client = useQueryClient();
 	const [f, setF] = useState<Texts>({
 		hour: money(rates.hour),
 		call_out: money(rates.call_out),
@@ -41,30 +36,17 @@ function Form({ rates }: { rates: Rates }) {
 		behind: String(rates.behind),
 		days: String(rates.days),
 	});
-	const write = useMutation<Rates, Refused>({
-		mutationFn: () =>
-			got(
-				api.PUT("/api/rates", {
-					body: {
-						hour: cents(f.hour),
-						call_out: cents(f.call_out),
-						disposal: cents(f.disposal),
-						least: cents(f.least),
-						margin: cents(f.margin),
-						tax: cents(f.tax),
-						behind: Number(f.behind),
-						days: Number(f.days),
-						version: rates.version,
-					},
-				}),
-			),
-		onSuccess: (r) => {
-			client.setQueryData(["rates"], r);
-			void client.invalidateQueries({ queryKey: ["price"] });
-		},
-		onError: (e) => {
-			if (e.conflict) void client.invalidateQueries({ queryKey: ["rates"] });
-		},
+	const write = useChangeRates();
+	const asked = () => ({
+		hour: cents(f.hour),
+		call_out: cents(f.call_out),
+		disposal: cents(f.disposal),
+		least: cents(f.least),
+		margin: cents(f.margin),
+		tax: cents(f.tax),
+		behind: Number(f.behind),
+		days: Number(f.days),
+		version: rates.version,
 	});
 	const wrong = (k: keyof Texts) => {
 		const whole = k === "behind" || k === "days";
@@ -88,7 +70,7 @@ function Form({ rates }: { rates: Rates }) {
 			className="flex flex-col gap-4"
 			onSubmit={(e) => {
 				e.preventDefault();
-				if (!bad) write.mutate();
+				if (!bad) write.mutate(asked());
 			}}
 		>
 			<h2 className="text-2xl font-semibold">Rates</h2>

@@ -1,5 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
+import { useEndSession, useSessions } from "../../api/session";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { Refusal } from "../../parts/Refusal";
@@ -7,16 +6,8 @@ import { deviceName } from "./device";
 
 /** Where one is signed in, with a way to end each. */
 export function Sessions() {
-	const client = useQueryClient();
-	const all = useQuery({
-		queryKey: ["sessions"],
-		queryFn: () => got(api.GET("/api/sessions")),
-	});
-	const end = useMutation<unknown, Refused, number>({
-		mutationFn: (id) =>
-			got(api.DELETE("/api/sessions/{id}", { params: { path: { id } } })),
-		onSettled: () => client.invalidateQueries({ queryKey: ["sessions"] }),
-	});
+	const all = useSessions();
+	const end = useEndSession();
 	return (
 		<section>
 			<h2 className="text-2xl font-semibold">Where you are signed in</h2>

@@ -1,7 +1,5 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { Shop } from "../../api/types";
+import { useChangeShop } from "../../api/shop";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -11,23 +9,13 @@ import { Refusal } from "../../parts/Refusal";
 export function ShopForm() {
 	const { shop } = useWho();
 	const [form, setForm] = useState(shop);
-	const client = useQueryClient();
-	const write = useMutation<Shop, Refused>({
-		mutationFn: () => got(api.PUT("/api/shop", { body: form })),
-		onSuccess: (s) => {
-			setForm(s);
-			return client.invalidateQueries();
-		},
-		onError: (e) => {
-			if (e.conflict) void client.invalidateQueries({ queryKey: ["session"] });
-		},
-	});
+	const write = useChangeShop();
 	return (
 		<form
 			className="flex flex-col gap-5"
 			onSubmit={(e) => {
 				e.preventDefault();
-				write.mutate();
+				write.mutate(form, { onSuccess: setForm });
 			}}
 		>
 			<h2 className="text-2xl font-semibold">The workshop</h2>

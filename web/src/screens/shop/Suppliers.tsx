@@ -1,6 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
+import { useDropSupplier, usePutSupplier, useSuppliers } from "../../api/shop";
 import type { Supplier } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -17,25 +16,10 @@ const none: Supplier = {
 
 /** Who answers what is asked of them by themselves. */
 export function Suppliers() {
-	const client = useQueryClient();
 	const [form, setForm] = useState<Supplier | null>(null);
-	const all = useQuery<Supplier[], Refused>({
-		queryKey: ["suppliers"],
-		queryFn: () => got(api.GET("/api/suppliers")),
-	});
-	const keep = (list: Supplier[]) => client.setQueryData(["suppliers"], list);
-	const put = useMutation<Supplier[], Refused, Supplier>({
-		mutationFn: (body) => got(api.PUT("/api/suppliers", { body })),
-		onSuccess: (list) => {
-			keep(list);
-			setForm(null);
-		},
-	});
-	const drop = useMutation<Supplier[], Refused, number>({
-		mutationFn: (id) =>
-			got(api.DELETE("/api/suppliers/{id}", { params: { path: { id } } })),
-		onSuccess: keep,
-	});
+	const all = useSuppliers();
+	const put = usePutSupplier();
+	const drop = useDropSupplier();
 	return (
 		<section aria-label="Who answers by themselves">
 			<h2 className="text-2xl font-semibold">Who answers by themselves</h2>
@@ -67,7 +51,7 @@ export function Suppliers() {
 					className="mt-3 flex flex-col gap-3 border-l-4 border-now pl-3"
 					onSubmit={(e) => {
 						e.preventDefault();
-						put.mutate(form);
+						put.mutate(form, { onSuccess: () => setForm(null) });
 					}}
 				>
 					<TextField

@@ -1,7 +1,12 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { DayPlace, Week } from "../../api/types";
+import { usePeople } from "../../api/people";
+import {
+	useChangeDayPlace,
+	useChangeWeek,
+	useDayPlaces,
+	useWeeks,
+} from "../../api/shop";
+import type { Week } from "../../api/types";
 import { useWho } from "../../app/who";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -18,15 +23,9 @@ const may = [
 
 /** When each person works, is off, and what they may do: the days are planned by it. */
 export function Weeks() {
-	const people = useQuery({
-		queryKey: ["people"],
-		queryFn: () => got(api.GET("/api/people")),
-	});
+	const people = usePeople();
 	const names = new Map(people.data?.map((p) => [p.id, p.name]));
-	const weeks = useQuery<Week[], Refused>({
-		queryKey: ["weeks"],
-		queryFn: async () => (await got(api.GET("/api/weeks"))) ?? [],
-	});
+	const weeks = useWeeks();
 	const { account } = useWho();
 	return (
 		<section aria-label="When people work">
@@ -58,23 +57,8 @@ const placeNames = {
 
 /** How many of each place there are: as many jobs stand there at once. */
 function Places() {
-	const client = useQueryClient();
-	const key = ["places"];
-	const places = useQuery<DayPlace[], Refused>({
-		queryKey: key,
-		queryFn: async () => (await got(api.GET("/api/days/places"))) ?? [],
-	});
-	const write = useMutation<DayPlace[], Refused, DayPlace & { seen: number }>({
-		mutationFn: async (body) =>
-			(await got(api.PUT("/api/days/places", { body }))) ?? [],
-		onSuccess: (all) => {
-			client.setQueryData(key, all);
-			void client.invalidateQueries({ queryKey: ["days"] });
-		},
-		onError: (e) => {
-			if (e.conflict) void client.invalidateQueries({ queryKey: key });
-		},
-	});
+	const places = useDayPlaces();
+	const write = useChangeDayPlace();
 	return (
 		<div className="mt-4 flex flex-wrap gap-x-8 gap-y-3" data-places>
 			{places.data?.map((p) => (
@@ -103,32 +87,10 @@ function OneWeek({
 	mine: boolean;
 	owner: boolean;
 }) {
-	const client = useQueryClient();
 	const [w, setW] = useState(week);
 	const [off, setOff] = useState(week.off.join(", "));
 	const set = (c: Partial<Week>) => setW({ ...w, ...c });
-	const write = useMutation<Week[], Refused>({
-		mutationFn: async () =>
-			(await got(
-				api.PUT("/api/weeks/{account}", {
-					params: { path: { account: w.account } },
-					body: {
-						...w,
-						off: off
-							.split(/[ ,;]+/)
-							.map((d) => d.trim())
-							.filter(Boolean),
-					},
-				}),
-			)) ?? [],
-		onSuccess: (all) => {
-			client.setQueryData(["weeks"], all);
-			void client.invalidateQueries({ queryKey: ["days"] });
-		},
-		onError: (e) => {
-			if (e.conflict) void client.invalidateQueries({ queryKey: ["weeks"] });
-		},
-	});
+	const write = useChangeWeek();
 	const at = (f: string) => write.error?.field(f);
 	const offFault = [0, 1, 2, 3, 4, 5].map((i) => at(`off[${i}]`)).find(Boolean);
 	const known = ["from", "to", "noon_from", "noon_to"].some((f) => at(f));
@@ -147,7 +109,13 @@ function OneWeek({
 			data-week={w.account}
 			onSubmit={(e) => {
 				e.preventDefault();
-				write.mutate();
+				write.mutate({
+					...w,
+					off: off
+						.split(/[ ,;]+/)
+						.map((d) => d.trim())
+						.filter(Boolean),
+				});
 			}}
 		>
 			<strong className="font-semibold">{name}</strong>

@@ -1,8 +1,7 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
-import { api, got, newKey, type Refused } from "../../api/client";
-import { useCatalogue } from "../../api/hooks";
-import type { StockItem, Stores } from "../../api/types";
+import { useState } from "react";
+import { useCatalogue } from "../../api/book";
+import { useAddStock } from "../../api/stores";
+import type { StockItem } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { MaterialField } from "../../parts/MaterialField";
@@ -39,8 +38,6 @@ const fields = [
 /** Something new for the rack or the shelf. */
 export function StockForm({ onDone }: { onDone: () => void }) {
 	const catalogue = useCatalogue();
-	const client = useQueryClient();
-	const key = useRef(newKey());
 	const [f, setF] = useState({
 		kind: "sheet" as StockItem["kind"],
 		name: "",
@@ -56,46 +53,31 @@ export function StockForm({ onDone }: { onDone: () => void }) {
 		lot: "",
 		expires: "",
 	});
-	const set = (c: Partial<typeof f>) => {
-		key.current = newKey(); // another content is another request
-		setF({ ...f, ...c });
-	};
+	const set = (c: Partial<typeof f>) => setF({ ...f, ...c });
 	const glass = f.kind === "sheet" || f.kind === "offcut" || f.kind === "tube";
 	const number = (t: string) => Number(t.trim().replace(",", ".") || "0");
-	const add = useMutation<Stores, Refused>({
-		mutationFn: () =>
-			got(
-				api.POST("/api/stores", {
-					params: { header: { "Idempotency-Key": key.current } },
-					body: {
-						id: 0,
-						version: 0,
-						kind: f.kind,
-						name: f.name,
-						unit: glass ? "pc" : f.unit,
-						quantity: number(f.quantity),
-						least: number(f.least),
-						// Money is whole cents: the point is moved in the text, not in a sum.
-						cents: cents(f.price),
-						place: f.place,
-						lot: f.lot,
-						expires: f.expires,
-						...(glass
-							? {
-									material: f.material,
-									thickness: number(f.thickness),
-									w: number(f.w),
-									h: number(f.h),
-								}
-							: {}),
-					},
-				}),
-			),
-		onSuccess: (next) => {
-			client.setQueryData(["stores"], next);
-			void client.invalidateQueries({ queryKey: ["cut room"] });
-			onDone();
-		},
+	const add = useAddStock();
+	const item = () => ({
+		id: 0,
+		version: 0,
+		kind: f.kind,
+		name: f.name,
+		unit: glass ? "pc" : f.unit,
+		quantity: number(f.quantity),
+		least: number(f.least),
+		// Money is whole cents: the point is moved in the text, not in a sum.
+		cents: cents(f.price),
+		place: f.place,
+		lot: f.lot,
+		expires: f.expires,
+		...(glass
+			? {
+					material: f.material,
+					thickness: number(f.thickness),
+					w: number(f.w),
+					h: number(f.h),
+				}
+			: {}),
 	});
 	const error = (name: string) => {
 		const text = {
@@ -132,7 +114,7 @@ export function StockForm({ onDone }: { onDone: () => void }) {
 			className="flex flex-col gap-4"
 			onSubmit={(e) => {
 				e.preventDefault();
-				if (!wrong) add.mutate();
+				if (!wrong) add.mutate(item(), { onSuccess: onDone });
 			}}
 		>
 			<Pick

@@ -1,29 +1,11 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
-import { api, got, newKey, type Refused } from "../../api/client";
+import { useStoresFile } from "../../api/stores";
 import { Refusal } from "../../parts/Refusal";
 
 /** The stores as a CSV file, out and in; what is wrong is said row by row. */
 export function StoresFile() {
-	const client = useQueryClient();
 	const input = useRef<HTMLInputElement>(null);
-	const bring = useMutation<
-		{
-			added: number;
-			rows: { row: number; field: string; why: string; cure: string }[];
-		},
-		Refused,
-		File
-	>({
-		mutationFn: async (file) =>
-			got(
-				api.POST("/api/stores/file", {
-					params: { header: { "Idempotency-Key": newKey() } },
-					body: { file: await base64(file) },
-				}),
-			),
-		onSuccess: () => void client.invalidateQueries({ queryKey: ["stores"] }),
-	});
+	const bring = useStoresFile();
 	return (
 		<div>
 			<p className="flex flex-wrap gap-x-5 text-ink-2">
@@ -42,7 +24,8 @@ export function StoresFile() {
 						className="sr-only"
 						onChange={(e) => {
 							const file = e.target.files?.[0];
-							if (file) bring.mutate(file);
+							if (file)
+								void base64(file).then((all) => bring.mutate({ file: all }));
 							e.target.value = "";
 						}}
 					/>

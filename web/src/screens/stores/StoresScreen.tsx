@@ -1,8 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
-import { api, got, newKey, type Refused } from "../../api/client";
-import type { Stored, Stores } from "../../api/types";
+import { useMove, useMoves, useStores } from "../../api/stores";
+import type { Stored } from "../../api/types";
 import { Page } from "../../app/Page";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
@@ -25,10 +24,7 @@ const names: Record<Stored["kind"], string> = {
 
 /** What is in the rack and on the shelves, what is low first. */
 export function StoresScreen() {
-	const stores = useQuery<Stores, Refused>({
-		queryKey: ["stores"],
-		queryFn: () => got(api.GET("/api/stores")),
-	});
+	const stores = useStores();
 	const [adding, setAdding] = useState(false);
 	const [words, setWords] = useState("");
 	const items = (stores.data?.items ?? []).filter((i) =>
@@ -169,38 +165,12 @@ function OpenOne({ item }: { item: Stored }) {
 
 /** What came and went, and one more of either. */
 function Moves({ item }: { item: Stored }) {
-	const client = useQueryClient();
 	const [much, setMuch] = useState("1");
 	const [why, setWhy] = useState("");
-	const key = useRef(newKey());
-	const moves = useQuery({
-		queryKey: ["moves", item.id],
-		queryFn: () =>
-			got(
-				api.GET("/api/stores/{id}/moves", {
-					params: { path: { id: item.id } },
-				}),
-			),
-	});
-	const move = useMutation<Stores, Refused, number>({
-		mutationFn: (delta) =>
-			got(
-				api.POST("/api/stores/{id}/moves", {
-					params: {
-						path: { id: item.id },
-						header: { "Idempotency-Key": key.current },
-					},
-					body: { delta, why },
-				}),
-			),
-		onSuccess: (next) => {
-			key.current = newKey();
-			client.setQueryData(["stores"], next);
-			void client.invalidateQueries({ queryKey: ["moves", item.id] });
-			void client.invalidateQueries({ queryKey: ["cut room"] });
-			setWhy("");
-		},
-	});
+	const moves = useMoves(item.id);
+	const move = useMove(item.id);
+	const book = (delta: number) =>
+		move.mutate({ delta, why }, { onSuccess: () => setWhy("") });
 	const n = Number(much.replace(",", "."));
 	const bad = much.trim() === "" || Number.isNaN(n) || n <= 0;
 	return (
@@ -227,16 +197,10 @@ function Moves({ item }: { item: Stored }) {
 					/>
 				</div>
 				<div className="flex gap-2">
-					<Button
-						disabled={bad || move.isPending}
-						onClick={() => move.mutate(-n)}
-					>
+					<Button disabled={bad || move.isPending} onClick={() => book(-n)}>
 						Taken
 					</Button>
-					<Button
-						disabled={bad || move.isPending}
-						onClick={() => move.mutate(n)}
-					>
+					<Button disabled={bad || move.isPending} onClick={() => book(n)}>
 						Came in
 					</Button>
 				</div>

@@ -1,4 +1,4 @@
-import { api, got } from "../../api/client";
+import { beadSum } from "../../api/sums";
 import type { Bead } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { Pick } from "../../parts/Pick";
@@ -33,13 +33,7 @@ export function BeadSum() {
 				The path of the bead round the flange, and how it is laid. An opened
 				tube is one session; the pane is in place before the bead skins.
 			</p>
-			<Numbers
-				name="bead"
-				fields={fields}
-				form={form}
-				set={set}
-				call={(body) => got(api.POST("/api/sums/bead", { body }))}
-			>
+			<Numbers name="bead" fields={fields} form={form} set={set} call={beadSum}>
 				<Pick
 					label="Section"
 					value={form.section}

@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
+import type { Refused } from "../../api/refused";
+import { useBendSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
 import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
@@ -13,12 +13,7 @@ const empty = { chord: "1000", rise: "50", thickness: 4 };
 export function BendSum() {
 	const [form, set] = useDraft("bend", empty);
 	const asked = useDeferredValue(form);
-	const q = useQuery({
-		queryKey: ["bend", asked],
-		queryFn: () => got(api.POST("/api/sums/bend", { body: asked })),
-		retry: false,
-		placeholderData: (before) => before,
-	});
+	const q = useBendSum(asked);
 	const refused = q.error as Refused | null;
 	const at = (f: string) => refused?.field(f);
 	const loose =

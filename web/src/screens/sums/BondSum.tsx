@@ -1,7 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { Figure, Peeled, Spotted } from "../../api/types";
+import { useHangSum, usePeelSum } from "../../api/sums";
+import type { Spotted } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { PeelMap, spots } from "../../bench/PeelMap";
 import { FigureLine } from "../../parts/FigureLine";
@@ -44,37 +43,20 @@ export function BondSum() {
 	const [form, set] = useDraft("bond", empty);
 	const asked = useDeferredValue(form);
 	const seen = asked.map.filter((s) => s !== "");
-	const peel = useQuery<Peeled | null, Refused>({
-		queryKey: ["peel", asked.length, asked.width, seen],
-		queryFn: () =>
-			got(
-				api.POST("/api/sums/peel", {
-					body: { length: asked.length, width: asked.width, spots: seen },
-				}),
-			),
-		enabled: seen.length > 0,
-		retry: false,
-		placeholderData: (before) => before,
+	const peel = usePeelSum({
+		length: asked.length,
+		width: asked.width,
+		spots: seen,
 	});
-	const hang = useQuery<Figure[] | null, Refused>({
-		queryKey: ["hang", asked],
-		queryFn: () =>
-			got(
-				api.POST("/api/sums/hang", {
-					body: {
-						weight: asked.weight,
-						along: asked.along,
-						out: asked.out,
-						gust: asked.gust,
-						latched: asked.latched,
-						sheet: asked.sheet,
-						length: asked.length,
-						width: asked.width,
-					},
-				}),
-			),
-		retry: false,
-		placeholderData: (before) => before,
+	const hang = useHangSum({
+		weight: asked.weight,
+		along: asked.along,
+		out: asked.out,
+		gust: asked.gust,
+		latched: asked.latched,
+		sheet: asked.sheet,
+		length: asked.length,
+		width: asked.width,
 	});
 	const error = (f: string) => hang.error?.field(f) ?? peel.error?.field(f);
 	const number = (key: string, v: number) => set({ ...form, [key]: v });

@@ -1,7 +1,5 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { Figure } from "../../api/types";
+import { useDewSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
 import { FigureLine } from "../../parts/FigureLine";
 import { NumberRow } from "../../parts/NumberRow";
@@ -19,12 +17,7 @@ const fields = [
 export function DewSum() {
 	const [form, set] = useDraft("dew", empty);
 	const asked = useDeferredValue(form);
-	const q = useQuery<Figure[] | null, Refused>({
-		queryKey: ["dew", asked],
-		queryFn: () => got(api.POST("/api/sums/dew", { body: asked })),
-		retry: false,
-		placeholderData: (before) => before,
-	});
+	const q = useDewSum(asked);
 	const error = q.error ?? null;
 	const loose = error && !fields.some((f) => error.field(f.key)) ? error : null;
 	return (

@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, useDeferredValue } from "react";
-import type { Refused } from "../../api/client";
+import { useSum } from "../../api/call";
+import type { Refused } from "../../api/refused";
 import type { Figure } from "../../api/types";
 import { FigureLine } from "../../parts/FigureLine";
 import { Refusal } from "../../parts/Refusal";
@@ -20,12 +20,7 @@ export function FigureList<T>({
 	children: (error: Refused | null) => ReactNode;
 }) {
 	const later = useDeferredValue(asked);
-	const q = useQuery<Figure[] | null, Refused>({
-		queryKey: [name, later],
-		queryFn: () => call(later),
-		retry: false,
-		placeholderData: (before) => before,
-	});
+	const q = useSum([name, later], () => call(later));
 	const error = q.error ?? null;
 	return (
 		<>

@@ -1,9 +1,9 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, got, type Refused } from "../../api/client";
-import { keepView, on } from "../../api/hooks";
-import type { OutlineShape, View } from "../../api/types";
+import { keepView } from "../../api/call";
+import { useLayOutline } from "../../api/panes";
+import type { OutlineShape } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { SendToJob } from "./SendToJob";
 
@@ -23,24 +23,7 @@ export function LayOutline({
 	const [open, setOpen] = useState(false);
 	const client = useQueryClient();
 	const go = useNavigate();
-	const lay = useMutation<View, Refused, View>({
-		mutationFn: (view) =>
-			got(
-				api.PUT("/api/jobs/{id}/outline", {
-					params: on(view),
-					body: {
-						outline,
-						doubt,
-						version: view.pane.version,
-						...(pane ? { trace: { along: "pane", pen: 0, lean: 0 } } : {}),
-					},
-				}),
-			),
-		onSuccess: (view) => {
-			keepView(client, view);
-			go(`/jobs/${view.job.id}/measure?pane=${view.pane.id}`);
-		},
-	});
+	const lay = useLayOutline();
 	return (
 		<>
 			<Button disabled={disabled} onClick={() => setOpen(true)}>
@@ -56,7 +39,22 @@ export function LayOutline({
 				onePane
 				error={lay.error}
 				busy={lay.isPending}
-				onSend={(view) => lay.mutate(view)}
+				onSend={(view) =>
+					lay.mutate(
+						{
+							view,
+							outline,
+							doubt,
+							...(pane ? { trace: { along: "pane", pen: 0, lean: 0 } } : {}),
+						},
+						{
+							onSuccess: (next) => {
+								keepView(client, next);
+								go(`/jobs/${next.job.id}/measure?pane=${next.pane.id}`);
+							},
+						},
+					)
+				}
 			/>
 		</>
 	);

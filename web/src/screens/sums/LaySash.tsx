@@ -1,9 +1,9 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, got, type Refused } from "../../api/client";
-import { on } from "../../api/hooks";
-import type { SashIn, View } from "../../api/types";
+import { askAgain } from "../../api/call";
+import { useLaySash } from "../../api/panes";
+import type { SashIn } from "../../api/types";
 import { Button } from "../../parts/Button";
 import { SendToJob } from "./SendToJob";
 
@@ -18,14 +18,7 @@ export function LaySash({
 	const [open, setOpen] = useState(false);
 	const client = useQueryClient();
 	const go = useNavigate();
-	const lay = useMutation<unknown, Refused, View>({
-		mutationFn: (view) =>
-			got(api.PUT("/api/jobs/{id}/sash", { params: on(view), body: sash })),
-		onSuccess: (_, view) => {
-			void client.invalidateQueries({ queryKey: ["job", view.job.id] });
-			go(`/jobs/${view.job.id}/measure?pane=${view.pane.id}`);
-		},
-	});
+	const lay = useLaySash();
 	return (
 		<>
 			<Button disabled={disabled} onClick={() => setOpen(true)}>
@@ -41,7 +34,17 @@ export function LaySash({
 				onePane={false}
 				error={lay.error}
 				busy={lay.isPending}
-				onSend={(view) => lay.mutate(view)}
+				onSend={(view) =>
+					lay.mutate(
+						{ view, ...sash },
+						{
+							onSuccess: () => {
+								askAgain(client, [["job", view.job.id]]);
+								go(`/jobs/${view.job.id}/measure?pane=${view.pane.id}`);
+							},
+						},
+					)
+				}
 			/>
 		</>
 	);

@@ -1,21 +1,13 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
-import { api, got, type Refused } from "../../api/client";
+import { useLength } from "../../api/lengths";
+import type { Refused } from "../../api/refused";
 import { TextField } from "../../parts/Field";
 
 /** A length as it was said, both ways. */
 export function LengthSum() {
 	const [text, setText] = useState("");
 	const asked = useDeferredValue(text.trim());
-	const q = useQuery({
-		queryKey: ["length", asked, "tape", ""],
-		queryFn: () =>
-			got(
-				api.POST("/api/lengths", { body: { text: asked, instrument: "tape" } }),
-			),
-		enabled: asked !== "",
-		retry: false,
-	});
+	const q = useLength(asked, { instrument: "tape" });
 	const refused = asked ? (q.error as Refused | null) : null;
 	return (
 		<section>

@@ -1,8 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
-import { useCatalogue } from "../../api/hooks";
-import type { LoadIn, LoadOut } from "../../api/types";
+import { useCatalogue } from "../../api/book";
+import { useLoadSum } from "../../api/sums";
+import type { LoadIn } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -40,12 +39,7 @@ export function LoadSum() {
 	const [form, set, clear] = useDraft<LoadIn>("load", empty);
 	const catalogue = useCatalogue();
 	const asked = useDeferredValue(form);
-	const q = useQuery<LoadOut, Refused>({
-		queryKey: ["load", asked],
-		queryFn: () => got(api.POST("/api/sums/load", { body: asked })),
-		retry: false,
-		placeholderData: (before) => before,
-	});
+	const q = useLoadSum(asked);
 	const error = q.error ?? null;
 	const at = (f: string) => error?.field(f);
 	const loose =

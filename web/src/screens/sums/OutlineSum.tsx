@@ -1,4 +1,4 @@
-import type { Refused } from "../../api/client";
+import type { Refused } from "../../api/refused";
 import { PlainDrawing } from "../../bench/PlainDrawing";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
@@ -123,7 +123,11 @@ export function OutlineSum() {
 							onChange={(e) => {
 								const file = e.target.files?.[0];
 								e.target.value = "";
-								if (file) read.mutate(file);
+								if (file)
+									read.mutate(file, {
+										onSuccess: (f) =>
+											set({ ...form, kind: "file", file: f, doubt: 0 }),
+									});
 							}}
 						/>
 					</label>

@@ -1,8 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
-import { useCatalogue } from "../../api/hooks";
-import type { PackIn, PackOut } from "../../api/types";
+import { useCatalogue } from "../../api/book";
+import { usePackSum } from "../../api/sums";
+import type { PackIn } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { PackDrawing } from "../../bench/PackDrawing";
 import { PackOrders } from "../../bench/PackOrders";
@@ -33,12 +32,7 @@ export function PackSum() {
 	const [form, set, clear] = useDraft<PackIn>("pack", empty);
 	const catalogue = useCatalogue();
 	const asked = useDeferredValue(form);
-	const q = useQuery<PackOut, Refused>({
-		queryKey: ["pack", asked],
-		queryFn: () => got(api.POST("/api/sums/pack", { body: asked })),
-		retry: false,
-		placeholderData: (before) => before,
-	});
+	const q = usePackSum(asked);
 	const error = q.error ?? null;
 	const at = (f: string) => error?.field(f);
 	const panes = form.panes ?? [];

@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
+import type { Refused } from "../../api/refused";
+import { useSashSum } from "../../api/sums";
 import type { FieldError, SashIn, SashOut } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { SashDrawing } from "../../bench/SashDrawing";
@@ -32,12 +32,7 @@ const empty: SashIn = {
 export function SashSum() {
 	const [form, set, clear] = useDraft<SashIn>("sash", empty);
 	const asked = useDeferredValue(form);
-	const q = useQuery({
-		queryKey: ["sash", asked],
-		queryFn: () => got(api.POST("/api/sums/sash", { body: asked })),
-		retry: false,
-		placeholderData: (before) => before,
-	});
+	const q = useSashSum(asked);
 	const refused = q.error as Refused | null;
 	return (
 		<section>

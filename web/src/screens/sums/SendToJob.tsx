@@ -1,7 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, type Refused } from "../../api/client";
-import { useJob } from "../../api/hooks";
+import { useJob, useOpenJobs } from "../../api/jobs";
+import type { Refused } from "../../api/refused";
 import type { Row, View } from "../../api/types";
 import { ObjectMap } from "../../bench/ObjectMap";
 import { Button } from "../../parts/Button";
@@ -37,16 +36,7 @@ function Chooser({
 }: Omit<Props, "title" | "open" | "onClose">) {
 	const [words, setWords] = useState("");
 	const [job, setJob] = useState<number | null>(null);
-	const rows = useQuery({
-		queryKey: ["jobs", "open", words],
-		queryFn: () =>
-			got(
-				api.GET("/api/jobs", {
-					params: { query: { words, state: "open", most: 30 } },
-				}),
-			),
-		placeholderData: (before) => before,
-	});
+	const rows = useOpenJobs(words);
 	if (job !== null) {
 		return (
 			<Panes

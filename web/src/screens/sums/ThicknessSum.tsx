@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
-import { api, got, type Refused } from "../../api/client";
+import type { Refused } from "../../api/refused";
+import { useThickness } from "../../api/sums";
 import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
 
@@ -8,13 +8,7 @@ import { FigureLine } from "../../parts/FigureLine";
 export function ThicknessSum() {
 	const [text, setText] = useState("");
 	const asked = useDeferredValue(text.trim());
-	const q = useQuery({
-		queryKey: ["thickness", asked],
-		queryFn: () =>
-			got(api.POST("/api/sums/thickness", { body: { text: asked } })),
-		enabled: asked !== "",
-		retry: false,
-	});
+	const q = useThickness(asked);
 	const refused = asked ? (q.error as Refused | null) : null;
 	return (
 		<section>

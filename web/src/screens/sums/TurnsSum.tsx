@@ -1,8 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
-import { useCatalogue } from "../../api/hooks";
-import type { Figure } from "../../api/types";
+import { useCatalogue } from "../../api/book";
+import { useTurnsSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
 import { FigureLine } from "../../parts/FigureLine";
 import { NumberField } from "../../parts/NumberField";
@@ -26,23 +24,13 @@ export function TurnsSum() {
 	const catalogue = useCatalogue();
 	const [form, set] = useDraft("turns", empty);
 	const asked = useDeferredValue(form);
-	const q = useQuery<Figure[] | null, Refused>({
-		queryKey: ["turns", asked],
-		queryFn: () =>
-			got(
-				api.POST("/api/sums/turns", {
-					body: {
-						free: asked.free,
-						screw: asked.screw,
-						pitch: asked.screw === other ? (asked.pitch ?? 0) : 0,
-						per_inch: asked.screw === other ? (asked.perInch ?? 0) : 0,
-						seated: asked.percent / 100,
-						torque: asked.torque,
-					},
-				}),
-			),
-		retry: false,
-		placeholderData: (before) => before,
+	const q = useTurnsSum({
+		free: asked.free,
+		screw: asked.screw,
+		pitch: asked.screw === other ? (asked.pitch ?? 0) : 0,
+		per_inch: asked.screw === other ? (asked.perInch ?? 0) : 0,
+		seated: asked.percent / 100,
+		torque: asked.torque,
 	});
 	const error = q.error ?? null;
 	const shown = ["free", "seated", "torque", "pitch", "per_inch"].some((f) =>

@@ -1,7 +1,5 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { WitnessOut } from "../../api/types";
+import { useWitnessSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
 import { JoinedSize } from "../../parts/JoinedSize";
 import { NumberField } from "../../parts/NumberField";
@@ -19,25 +17,14 @@ export function WitnessSum() {
 	const [form, set] = useDraft("witness", empty);
 	const asked = useDeferredValue(form);
 	const said = asked.rows.some(witnessed);
-	const q = useQuery<WitnessOut, Refused>({
-		queryKey: ["witness", asked],
-		queryFn: () =>
-			got(
-				api.POST("/api/sums/witness", {
-					body: {
-						clearance: asked.clearance,
-						radius: asked.radius,
-						heard: asked.rows.map((r) => ({
-							...r,
-							kind: r.kind as "opening",
-						})),
-					},
-				}),
-			),
-		enabled: said,
-		retry: false,
-		placeholderData: (before) => before,
-	});
+	const q = useWitnessSum(
+		{
+			clearance: asked.clearance,
+			radius: asked.radius,
+			heard: asked.rows.map((r) => ({ ...r, kind: r.kind as "opening" })),
+		},
+		said,
+	);
 	const error = (f: string) => q.error?.field(f);
 	return (
 		<section aria-label="Who says the size">

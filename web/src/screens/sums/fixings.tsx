@@ -1,4 +1,4 @@
-import { api, got } from "../../api/client";
+import { bradSum, puttySum, reuseSum, rivetSum } from "../../api/sums";
 import type { S } from "../../api/types";
 import { useDraft } from "../../app/draft";
 import { Pick } from "../../parts/Pick";
@@ -21,7 +21,7 @@ export function RivetSum() {
 			name="rivet"
 			form={form}
 			set={set}
-			call={(body) => got(api.POST("/api/sums/rivet", { body }))}
+			call={rivetSum}
 			fields={[
 				{ key: "hole", label: "hole in the glass, mm" },
 				{ key: "bolt", label: "bolt, mm" },
@@ -51,7 +51,7 @@ export function BradSum() {
 			name="brad"
 			form={form}
 			set={set}
-			call={(body) => got(api.POST("/api/sums/brad", { body }))}
+			call={bradSum}
 			fields={[
 				{ key: "diameter", label: "brad, mm" },
 				{ key: "to_glass", label: "to the glass, mm" },
@@ -73,7 +73,7 @@ export function PuttySum() {
 			name="putty"
 			form={form}
 			set={set}
-			call={(body) => got(api.POST("/api/sums/putty", { body }))}
+			call={puttySum}
 			fields={[
 				{ key: "length", label: "round the light, mm" },
 				{ key: "face", label: "before the glass, mm" },
@@ -101,11 +101,7 @@ export function ReuseSum() {
 			form={form}
 			set={set}
 			call={(f) =>
-				got(
-					api.POST("/api/sums/reuse", {
-						body: rope ? f : { ...f, free: undefined, sprung: undefined },
-					}),
-				)
+				reuseSum(rope ? f : { ...f, free: undefined, sprung: undefined })
 			}
 			fields={[
 				...(rope

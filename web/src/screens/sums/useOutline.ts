@@ -1,6 +1,13 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got, type Refused } from "../../api/client";
+import type { Refused } from "../../api/refused";
+import {
+	outlineFile,
+	useOutlineFile,
+	useOutlineSum,
+	useShape,
+	useShapes,
+} from "../../api/sums";
 import type { OutlineIn, OutlineShape } from "../../api/types";
 import { useDraft } from "../../app/draft";
 
@@ -23,61 +30,20 @@ const empty: OutlineIn = {
 
 /** A shape with a count of its own, for its measures. */
 export function useCounted(kind: string, count: number | undefined) {
-	const q = useQuery({
-		queryKey: ["shape", kind, count],
-		queryFn: () =>
-			got(
-				api.GET("/api/sums/shapes/{kind}", {
-					params: { path: { kind }, query: { count } },
-				}),
-			),
-		enabled: (count ?? 0) > 0,
-		staleTime: Number.POSITIVE_INFINITY,
-		placeholderData: (before) => before,
-	});
+	const q = useShape(kind, count);
 	return (count ?? 0) > 0 ? q.data : undefined;
 }
 
 /** The outline sum: what was asked, what came of it, files in and out. */
 export function useOutline() {
 	const [form, set, clear] = useDraft<OutlineIn>("outline", empty);
-	const shapes = useQuery({
-		queryKey: ["shapes"],
-		queryFn: () => got(api.GET("/api/sums/shapes")),
-		staleTime: Number.POSITIVE_INFINITY,
-	});
+	const shapes = useShapes();
 	const asked = useDeferredValue(form);
-	const result = useQuery({
-		queryKey: ["outline", asked],
-		queryFn: () => got(api.POST("/api/sums/outline", { body: asked })),
-		retry: false,
-		placeholderData: (before) => before,
-	});
-	const read = useMutation<OutlineShape, Refused, File>({
-		mutationFn: (file) =>
-			got(
-				api.POST("/api/sums/outline/read", {
-					params: {
-						query: {
-							format: file.name.toLowerCase().endsWith(".svg") ? "svg" : "dxf",
-						},
-					},
-					body: file as unknown as string,
-					bodySerializer: (b) => b as unknown as Blob,
-					headers: { "Content-Type": "application/octet-stream" },
-				}),
-			),
-		onSuccess: (file) => set({ ...form, kind: "file", file, doubt: 0 }),
-	});
+	const result = useOutlineSum(asked);
+	const read = useOutlineFile();
 	const save = useMutation<void, Refused, Format>({
 		mutationFn: async (format) => {
-			const blob = await got<Blob>(
-				api.POST("/api/sums/outline/file", {
-					params: { query: { format } },
-					body: form,
-					parseAs: "blob",
-				}) as Promise<{ data?: Blob; error?: unknown; response: Response }>,
-			);
+			const blob = await outlineFile(format, form);
 			const a = document.createElement("a");
 			a.href = URL.createObjectURL(blob);
 			a.download = `outline.${format === "dxf" || format === "svg" ? format : "pdf"}`;

@@ -1,7 +1,8 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { useDeferredValue, useEffect, useState } from "react";
-import { api, got, type Refused } from "../../api/client";
-import type { PhotoIn, PhotoOut, Point } from "../../api/types";
+import type { Refused } from "../../api/refused";
+import { examplePhoto, usePhotoSum } from "../../api/sums";
+import type { PhotoIn, Point } from "../../api/types";
 
 export type Sheet = PhotoIn["sheet"];
 
@@ -56,19 +57,12 @@ export function usePhoto() {
 		error,
 	};
 	const asked = useDeferredValue(body);
-	const result = useQuery<PhotoOut, Refused>({
-		queryKey: ["photo", asked],
-		queryFn: () => got(api.POST("/api/sums/photo", { body: asked })),
-		enabled: marks.corners.length === 4 && marks.points.length >= 3,
-		retry: false,
-		placeholderData: (before) => before,
-	});
+	const result = usePhotoSum(
+		asked,
+		marks.corners.length === 4 && marks.points.length >= 3,
+	);
 	const example = async () => {
-		const blob = await got<Blob>(
-			api.GET("/api/sums/photo/example.jpg", {
-				parseAs: "blob",
-			}) as Promise<{ data?: Blob; error?: unknown; response: Response }>,
-		);
+		const blob = await examplePhoto();
 		setSheet({ w: 210, h: 297 });
 		open.mutate(blob);
 	};

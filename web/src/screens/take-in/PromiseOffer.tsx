@@ -1,6 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../api/client";
-import type { DayOffer } from "../../api/types";
+import { useDayOffer } from "../../api/days";
 import { sayable, span, when } from "../../app/when";
 import { Button } from "../../parts/Button";
 import { bodyOf, type Form } from "./form";
@@ -13,13 +11,8 @@ export function PromiseOffer({
 	form: Form;
 	onPromise: (words: string) => void;
 }) {
-	const body = bodyOf({ ...form, story: "" }, undefined);
-	const offer = useQuery<DayOffer, Refused>({
-		queryKey: ["day offer", body],
-		queryFn: () => got(api.POST("/api/days/offer", { body })),
-		retry: false,
-		staleTime: 60_000,
-	});
+	const body = bodyOf({ ...form, story: "" });
+	const offer = useDayOffer(body);
 	if (offer.isPending)
 		return (
 			<p role="status" className="text-ink-2">

@@ -1,10 +1,10 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, got, type Refused } from "../../api/client";
-import { useCatalogue } from "../../api/hooks";
+import { useCatalogue } from "../../api/book";
+import { askAgain } from "../../api/call";
+import { useTakeIn } from "../../api/jobs";
 import type { FieldError } from "../../api/types";
-import { useMoments } from "../../app/moment";
 import { Page } from "../../app/Page";
 import { useHead } from "../../app/useHead";
 import { Button } from "../../parts/Button";
@@ -43,25 +43,24 @@ export function TakeInScreen() {
 	const catalogue = useCatalogue();
 	const go = useNavigate();
 	const client = useQueryClient();
-	const moments = useMoments();
-	const take = useMutation<{ id: number }, Refused>({
-		mutationFn: async () =>
-			got(
-				api.POST("/api/jobs", {
-					params: { header: { "Idempotency-Key": form.key } },
-					body: bodyOf(form, await moments.of("promised_at", form.promised)),
-				}),
-			),
-		onSuccess: async ({ id }) => {
-			clear();
-			await client.invalidateQueries();
-			go(`/jobs/${id}`);
-		},
-		onError: (e) => {
-			const at = questions.findIndex((q) => q.fields.some((f) => e.field(f)));
-			if (at >= 0) setStep(at);
-		},
-	});
+	const take = useTakeIn();
+	const send = () =>
+		take.mutate(
+			{ key: form.key, promised: form.promised, ...bodyOf(form) },
+			{
+				onSuccess: ({ id }) => {
+					clear();
+					askAgain(client, [[]]);
+					go(`/jobs/${id}`);
+				},
+				onError: (e) => {
+					const at = questions.findIndex((q) =>
+						q.fields.some((f) => e.field(f)),
+					);
+					if (at >= 0) setStep(at);
+				},
+			},
+		);
 	const error = (f: string): FieldError | undefined => take.error?.field(f);
 	const shown = questions.some((q) => q.fields.some((f) => error(f)));
 	const answered = [
@@ -97,7 +96,7 @@ export function TakeInScreen() {
 				className="max-w-[56em]"
 				onSubmit={(e) => {
 					e.preventDefault();
-					if (last) take.mutate();
+					if (last) send();
 					else if (answered[step]) setStep(step + 1);
 				}}
 			>

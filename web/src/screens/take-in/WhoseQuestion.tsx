@@ -1,18 +1,12 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got } from "../../api/client";
+import { useCustomers } from "../../api/jobs";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import type { QuestionProps } from "./form";
 
 export function WhoseQuestion({ form, set, error }: QuestionProps) {
 	const words = useDeferredValue(form.name.trim());
-	const known = useQuery({
-		queryKey: ["customers", words],
-		queryFn: () =>
-			got(api.GET("/api/customers", { params: { query: { words } } })),
-		enabled: words.length > 1 && form.customer === null,
-	});
+	const known = useCustomers(words, form.customer === null);
 	if (form.customer) {
 		return (
 			<div className="flex flex-wrap items-center gap-5">

@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { newKey } from "../../api/client";
+import { newKey } from "../../api/key";
 import type { Customer, FieldError, Layout, Road } from "../../api/types";
 import { useDraft } from "../../app/draft";
 
@@ -81,7 +81,7 @@ export function asksPlace(f: Form): boolean {
 }
 
 /** What is sent: the answers as the program takes them. */
-export function bodyOf(f: Form, promised: string | undefined) {
+export function bodyOf(f: Form) {
 	const steady =
 		f.steady.trim() === "" ? undefined : Number(f.steady.replace(",", "."));
 	return {
@@ -105,7 +105,6 @@ export function bodyOf(f: Form, promised: string | undefined) {
 		road: f.road,
 		story: f.story,
 		place: f.place,
-		promised_at: promised,
 		like: f.like,
 	};
 }

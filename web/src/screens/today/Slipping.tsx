@@ -1,8 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, got, type Refused } from "../../api/client";
-import type { DayWays, Slip } from "../../api/types";
+import { useSlipping, useWays } from "../../api/days";
+import type { Slip } from "../../api/types";
 import { when } from "../../app/when";
 import { Button } from "../../parts/Button";
 
@@ -10,11 +9,7 @@ const shown = 3;
 
 /** Promises that begin to slip: who is to be called, and what would save them. */
 export function Slipping() {
-	const all = useQuery<Slip[], Refused>({
-		queryKey: ["slipping"],
-		queryFn: () => got(api.GET("/api/days/slipping")),
-		refetchInterval: 5 * 60_000,
-	});
+	const all = useSlipping();
 	if (!all.data || all.data.length === 0) return null;
 	const more = all.data.length - shown;
 	return (
@@ -65,11 +60,7 @@ function Line({ slip }: { slip: Slip }) {
 }
 
 function Saves({ job }: { job: number }) {
-	const ways = useQuery<DayWays, Refused>({
-		queryKey: ["slipping", "ways", job],
-		queryFn: () =>
-			got(api.GET("/api/days/jobs/{job}/ways", { params: { path: { job } } })),
-	});
+	const ways = useWays(job);
 	if (ways.isPending) return <p role="status">Trying what would save it …</p>;
 	if (ways.isError) return <p role="alert">{ways.error.message}</p>;
 	const { customer, phone } = ways.data;

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { useToday } from "../../api/hooks";
+import { useToday } from "../../api/days";
 import type { Today, Turn } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Page } from "../../app/Page";
@@ -316,11 +316,11 @@ function Clocks({ today }: { today: Today }) {
 	const clocks = today.clocks.filter((c) => c.kind !== "comes");
 	return (
 		<section aria-label="Clocks">
-			<h2 className="mb-1 flex flex-wrap justify-between gap-x-4 font-semibold">
+			<h2 className="mb-1 flex flex-wrap items-center justify-between gap-x-4 font-semibold">
 				Clocks
 				<Link
 					to="/wall"
-					className="font-normal text-ink-2 underline underline-offset-4"
+					className="min-h-11 content-center font-normal text-ink-2 underline underline-offset-4"
 				>
 					the adhesive day, for the wall
 				</Link>

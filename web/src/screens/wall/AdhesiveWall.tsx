@@ -1,7 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, got, type Refused } from "../../api/client";
-import type { AdhesiveDay, DayLine } from "../../api/types";
+import { useAdhesiveDay } from "../../api/days";
+import type { DayLine } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Title } from "../../app/Title";
 import { clock, weekday } from "../../app/when";
@@ -11,11 +10,7 @@ const every = 60_000;
 /** What is opened, set, peeled, unclamped and ready: one line an hour, to be read across the shop. */
 export function AdhesiveWall() {
 	usePulse();
-	const day = useQuery<AdhesiveDay, Refused>({
-		queryKey: ["adhesive day"],
-		queryFn: () => got(api.GET("/api/adhesive-day")),
-		refetchInterval: every,
-	});
+	const day = useAdhesiveDay(every);
 	return (
 		<div className="flex h-full flex-col">
 			<Title of="The adhesive day, for the wall" />

@@ -1,6 +1,5 @@
-import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, got, type Refused } from "../../api/client";
+import { useDaysNow } from "../../api/days";
 import type { DayStep, Days } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Title } from "../../app/Title";
@@ -9,11 +8,7 @@ import { clock, dayName } from "../../app/when";
 /** Who does what today and next, to be read across the shop: no lanes, only what counts. */
 export function DaysWall() {
 	usePulse();
-	const days = useQuery<Days, Refused>({
-		queryKey: ["days"],
-		queryFn: () => got(api.GET("/api/days")),
-		refetchInterval: 60_000,
-	});
+	const days = useDaysNow();
 	const d = days.data;
 	return (
 		<div className="flex h-full flex-col">

@@ -1,4 +1,4 @@
-import { useCatalogue } from "../../../api/hooks";
+import { useCatalogue } from "../../../api/book";
 import type { View } from "../../../api/types";
 import { BrokenPane } from "../../../bench/BrokenPane";
 import { Ground } from "../table/Ground";

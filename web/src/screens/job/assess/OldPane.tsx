@@ -1,4 +1,4 @@
-import { useCatalogue } from "../../../api/hooks";
+import { useCatalogue } from "../../../api/book";
 import type { View } from "../../../api/types";
 import { Refusal } from "../../../parts/Refusal";
 import { Questions } from "./Questions";

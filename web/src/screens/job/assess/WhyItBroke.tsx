@@ -1,4 +1,4 @@
-import { useCatalogue } from "../../../api/hooks";
+import { useCatalogue } from "../../../api/book";
 import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";

@@ -1,5 +1,4 @@
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { putDiagnosis, useDiagnosisWrite } from "../../../api/panes";
 import type { Evidence, View } from "../../../api/types";
 
 type Seen = {
@@ -13,14 +12,7 @@ type Seen = {
 /** What was seen of the break and of the old pane, and the ways to note more. */
 export function useDiagnosis(view: View) {
 	const { pane } = view;
-	const write = useJobWrite<Seen>(view, (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/diagnosis", {
-				params: on(view),
-				body,
-			}),
-		),
-	);
+	const write = useDiagnosisWrite(view);
 	const now: Seen = {
 		evidence: pane.diagnosis?.evidence ?? {},
 		old_pane: pane.diagnosis?.old_pane ?? {},
@@ -43,12 +35,10 @@ export function useDiagnosis(view: View) {
 		...now,
 		/** What was noted before, at the version that a view has now: the way back. */
 		before: (then: View) =>
-			got(
-				api.PUT("/api/jobs/{id}/diagnosis", {
-					params: on(then),
-					body: { ...now, version: then.pane.diagnosis?.version ?? 0 },
-				}),
-			),
+			putDiagnosis(then, {
+				...now,
+				version: then.pane.diagnosis?.version ?? 0,
+			}),
 		answered,
 		settle: (cause: string, done?: () => void) =>
 			write.mutate({ ...now, cause, behind: [] }, { onSuccess: done }),

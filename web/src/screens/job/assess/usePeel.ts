@@ -1,6 +1,7 @@
 import { useState } from "react";
+import { useHeldWrite } from "../../../api/panes";
 import type { Spotted, View } from "../../../api/types";
-import { heldOf, useHeldWrite } from "../sheets/held";
+import { heldOf } from "../sheets/held";
 
 /** Enough to tell a corner from a side, few enough to tap. */
 export const across = 8;

@@ -1,23 +1,18 @@
 import { useState } from "react";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useChoose } from "../../../api/panes";
 import type { View } from "../../../api/types";
+import { later } from "../../../app/later";
 import { Refusal } from "../../../parts/Refusal";
 import { Experience } from "../Experience";
 import { Stops } from "../Stops";
 import { ClosedMaterial } from "./ClosedMaterial";
 import { OpenMaterial } from "./OpenMaterial";
-import { Schools } from "./Schools";
-import { ThePack } from "./ThePack";
 import { useWeights } from "./useWeights";
 import { WeightSliders } from "./WeightSliders";
 
-type Settle = {
-	material: string;
-	thickness: number;
-	reason?: string;
-	seen?: number;
-};
+const Schools = later(() => import("./Schools"), "Schools");
+
+const ThePack = later(() => import("./ThePack"), "ThePack");
 
 /** What stands it, best first, and what is ruled out by which number. */
 export function ChooseStation({ view }: { view: View }) {
@@ -25,14 +20,7 @@ export function ChooseStation({ view }: { view: View }) {
 	const { choice, weights, moved, set, clear } = useWeights(view);
 	const was = (material: string) =>
 		usual.open.findIndex((r) => r.material === material) + 1;
-	const write = useJobWrite<Settle>(view, (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/choice", {
-				params: on(view),
-				body,
-			}),
-		),
-	);
+	const write = useChoose(view);
 	const settled = view.pane.choice;
 	const [open, setOpen] = useState<string | null>(
 		settled?.material ?? choice.open[0]?.material ?? null,

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { useCatalogue } from "../../../api/hooks";
+import { useCatalogue } from "../../../api/book";
 import type { Closed, View } from "../../../api/types";
 import { FigureLine } from "../../../parts/FigureLine";
 import { num } from "../../../parts/num";

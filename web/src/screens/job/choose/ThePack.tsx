@@ -1,10 +1,12 @@
 import { useState } from "react";
 import type { View } from "../../../api/types";
+import { later, Once } from "../../../app/later";
 import { PackOrders } from "../../../bench/PackOrders";
 import { Button } from "../../../parts/Button";
 import { FigureLine } from "../../../parts/FigureLine";
-import { StackSheet } from "../sheets/StackSheet";
 import { PackThrough } from "./PackThrough";
+
+const StackSheet = later(() => import("../sheets/StackSheet"), "StackSheet");
 
 /** The pack that the pane stands in: how warm each gets, and what a swap does. */
 export function ThePack({
@@ -51,7 +53,9 @@ export function ThePack({
 					{pack ? "Change the pack" : "Note the panes of the pack"}
 				</Button>
 			)}
-			<StackSheet view={view} open={open} onClose={() => setOpen(false)} />
+			<Once open={open}>
+				<StackSheet view={view} open={open} onClose={() => setOpen(false)} />
+			</Once>
 		</section>
 	);
 }

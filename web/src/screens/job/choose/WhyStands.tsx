@@ -1,7 +1,5 @@
-import { useQuery } from "@tanstack/react-query";
-import { api, got, type Refused } from "../../../api/client";
-import { on } from "../../../api/hooks";
-import type { Aspect, Figure, View } from "../../../api/types";
+import { useStands } from "../../../api/panes";
+import type { Aspect, View } from "../../../api/types";
 import { FigureLine } from "../../../parts/FigureLine";
 import { Refusal } from "../../../parts/Refusal";
 import { Sheet } from "../../../parts/Sheet";
@@ -20,24 +18,7 @@ export function WhyStands({
 	onClose: () => void;
 }) {
 	const stand = aspect.stand.find((s) => s.material === material);
-	const figures = useQuery<Figure[], Refused>({
-		queryKey: [
-			"stands",
-			view.job.id,
-			view.pane.id,
-			view.job.version,
-			view.pane.version,
-			aspect.key,
-			material,
-		],
-		enabled: stand !== undefined,
-		queryFn: () =>
-			got(
-				api.GET("/api/jobs/{id}/stands/{aspect}/{material}", {
-					params: on(view, { aspect: aspect.key, material: material ?? "" }),
-				}),
-			),
-	});
+	const figures = useStands(view, aspect.key, material, stand !== undefined);
 	return (
 		<Sheet
 			title={stand ? `${aspect.name}: ${stand.name}` : ""}

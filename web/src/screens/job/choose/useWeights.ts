@@ -1,7 +1,5 @@
-import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { api, got } from "../../../api/client";
-import { on } from "../../../api/hooks";
+import { useWeigh } from "../../../api/panes";
 import type { View } from "../../../api/types";
 import { useDraft } from "../../../app/draft";
 
@@ -12,19 +10,7 @@ export function useWeights(view: View) {
 	const [weights, set, clear] = useDraft<Weights>("weights", {});
 	const asked = useDeferredValue(weights);
 	const moved = Object.keys(asked).length > 0;
-	const tried = useQuery({
-		queryKey: ["weigh", view.job.id, view.pane.id, view.job.pulse, asked],
-		queryFn: () =>
-			got(
-				api.POST("/api/jobs/{id}/weigh", {
-					params: on(view),
-					body: { weights: asked },
-				}),
-			),
-		enabled: moved,
-		placeholderData: (before) => before,
-		retry: false,
-	});
+	const tried = useWeigh(view, asked, moved);
 	return {
 		weights,
 		moved,

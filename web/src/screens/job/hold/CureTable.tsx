@@ -1,10 +1,10 @@
+import { useHold } from "../../../api/hold";
 import { useWho } from "../../../app/who";
 import { CureCurve } from "../../../bench/CureCurve";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
 import type { TableProps } from "../table/props";
 import ClockTable from "./ClockTable";
-import { useHold } from "./useHold";
 
 /** What hardens as a curve against its weather; other clocks as they are. */
 export default function CureTable(props: TableProps) {

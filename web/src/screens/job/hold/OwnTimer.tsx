@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Refused } from "../../../api/client";
+import type { Refused } from "../../../api/refused";
 import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";

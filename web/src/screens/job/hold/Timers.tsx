@@ -1,6 +1,5 @@
-import { useRef, useState } from "react";
-import { api, got, newKey } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useState } from "react";
+import { useDropTimer, useNextTimer, useStartTimer } from "../../../api/hold";
 import type { TimerView, View } from "../../../api/types";
 import { span, when } from "../../../app/when";
 import { Button } from "../../../parts/Button";
@@ -10,22 +9,11 @@ import { useTick } from "./useTick";
 
 /** Clocks that are no chemistry: water, first heat, paint, cooling. Each keeps its step or check shut. */
 export function Timers({ view, station }: { view: View; station: string }) {
-	const key = useRef(newKey());
 	const [own, setOwn] = useState(false);
-	const start = useJobWrite<Started>(view, (body) =>
-		got(
-			api.POST("/api/jobs/{id}/timers", {
-				params: { ...on(view), header: { "Idempotency-Key": key.current } },
-				body,
-			}),
-		),
-	);
+	const start = useStartTimer(view);
 	const begin = (body: Started, onDone?: () => void) =>
 		start.mutate(body, {
-			onSuccess: () => {
-				key.current = newKey();
-				onDone?.();
-			},
+			onSuccess: onDone,
 		});
 	const closed = view.job.signed || !!view.job.withdrawn;
 	const may = view.may_time.filter((o) => o.station === station);
@@ -82,16 +70,8 @@ function timed(station: string): boolean {
 /** One clock, with what is left of it. */
 function Running({ view, timer }: { view: View; timer: TimerView }) {
 	const now = useTick();
-	const params = {
-		...on(view, { timer: timer.id }),
-		query: { pane: view.pane.id, version: timer.version },
-	};
-	const next = useJobWrite<void>(view, () =>
-		got(api.PUT("/api/jobs/{id}/timers/{timer}/next", { params })),
-	);
-	const drop = useJobWrite<void>(view, () =>
-		got(api.DELETE("/api/jobs/{id}/timers/{timer}", { params })),
-	);
+	const next = useNextTimer(view, timer);
+	const drop = useDropTimer(view, timer);
 	const left = Math.ceil((Date.parse(timer.until) - now) / 1000);
 	const out = left <= 0;
 	return (

@@ -1,9 +1,7 @@
 import { useId, useState } from "react";
-import { api, got } from "../../../api/client";
-import { on } from "../../../api/hooks";
+import { useAir } from "../../../api/hold";
 import type { View } from "../../../api/types";
 import { Refusal } from "../../../parts/Refusal";
-import { useHoldWrite } from "../hold/useHold";
 
 type Where = "bench" | "van" | "yard";
 
@@ -19,14 +17,7 @@ export function AirAnswer({ view, place }: { view: View; place: Where }) {
 	const [text, setText] = useState("");
 	const parts = text.replace(/,/g, ".").match(/[-−]?\d+(\.\d+)?/g) ?? [];
 	const [c, rh] = parts.map((p) => Number(p.replace("−", "-")));
-	const write = useHoldWrite<{ c: number; rh: number }>(view, (air) =>
-		got(
-			api.POST("/api/jobs/{id}/air", {
-				params: on(view),
-				body: { place, ...air },
-			}),
-		),
-	);
+	const write = useAir(view);
 	return (
 		<form
 			aria-label="The air"
@@ -34,7 +25,7 @@ export function AirAnswer({ view, place }: { view: View; place: Where }) {
 			onSubmit={(e) => {
 				e.preventDefault();
 				if (c !== undefined && rh !== undefined)
-					write.mutate({ c, rh }, { onSuccess: () => setText("") });
+					write.mutate({ place, c, rh }, { onSuccess: () => setText("") });
 			}}
 		>
 			<Refusal error={write.error} />

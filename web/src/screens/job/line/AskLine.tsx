@@ -1,10 +1,11 @@
 import { useState } from "react";
 import { Link } from "react-router";
+import { useHold } from "../../../api/hold";
 import type { Ask, View } from "../../../api/types";
 import { Band } from "../../../app/Band";
 import { fine } from "../../../app/fine";
 import { when } from "../../../app/when";
-import { layForm, useHold } from "../hold/useHold";
+import { layForm } from "../hold/layForm";
 import type { Tape } from "../measure/useTape";
 import { AirAnswer, airPlace } from "./AirAnswer";
 import { type AskTools, together } from "./useAsk";

@@ -1,5 +1,11 @@
-import { api, got, newKey, type Refused } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useJobWrite } from "../../../api/call";
+import { postCure } from "../../../api/hold";
+import { jobNow, putWait } from "../../../api/jobs";
+import { newKey } from "../../../api/key";
+import { putChoice } from "../../../api/panes";
+import type { Refused } from "../../../api/refused";
+import { openCheck, putCheck, putScrews, putStep } from "../../../api/steps";
+import { putBack } from "../../../api/strip";
 import type { Ask, View } from "../../../api/types";
 import { useDiagnosis } from "../assess/useDiagnosis";
 
@@ -11,15 +17,7 @@ export type Undo = { says: string; call: Call };
 const step =
 	(key: string, outcome: "done" | "open"): Call =>
 	(view) =>
-		got(
-			api.PUT("/api/jobs/{id}/steps/{step}", {
-				params: on(view, { step: key }),
-				body: {
-					outcome,
-					seen: view.pane.ticks.find((t) => t.step === key)?.version ?? 0,
-				},
-			}),
-		);
+		putStep(view, key, { outcome });
 
 /** Several steps, one after another; undone from the last. */
 const steps =
@@ -33,100 +31,56 @@ const steps =
 const screws =
 	(by: number): Call =>
 	(view) =>
-		got(
-			api.PUT("/api/jobs/{id}/screws", {
-				params: on(view),
-				body: {
-					counted: (view.pane.counted ?? 0) + by,
-					version: view.pane.version,
-				},
-			}),
-		);
+		putScrews(view, by);
 
 const back =
 	(entry: string, pieces: number): Call =>
 	(view) =>
-		got(
-			api.PUT("/api/jobs/{id}/strip/{entry}/back", {
-				params: on(view, { entry }),
-				body: {
-					in: pieces,
-					version:
-						view.job.strip.find((r) => r.entry.id === entry)?.version ?? 0,
-				},
-			}),
-		);
+		putBack(view, {
+			entry,
+			in: pieces,
+			version: view.job.strip.find((r) => r.entry.id === entry)?.version ?? 0,
+		});
 
 const passed =
 	(check: string, read?: string): Call =>
 	(view) =>
-		got(
-			api.PUT("/api/jobs/{id}/checks/{check}", {
-				params: on(view, { check }),
-				body: {
-					outcome: "pass",
-					...(read ? { read: [read] } : {}),
-					seen: view.checks.find((c) => c.key === check)?.version ?? 0,
-				},
-			}),
-		);
+		putCheck(view, check, {
+			outcome: "pass",
+			...(read ? { read: [read] } : {}),
+		});
 
 const unchecked =
 	(check: string): Call =>
 	(view) =>
-		got(
-			api.DELETE("/api/jobs/{id}/checks/{check}", {
-				params: {
-					path: { id: view.job.id, check },
-					query: {
-						pane: view.pane.id,
-						seen: view.checks.find((c) => c.key === check)?.version ?? 0,
-					},
-				},
-			}),
-		);
+		openCheck(view, check);
 
 const waiting =
 	(waitsFor: string, until?: string): Call =>
 	(view) =>
-		got(
-			api.PUT("/api/jobs/{id}/wait", {
-				params: on(view),
-				body: {
-					waits_for: waitsFor,
-					waits_until: until,
-					version: view.pane.version,
-				},
-			}),
-		);
+		putWait(view, {
+			waits_for: waitsFor,
+			waits_until: until,
+			version: view.pane.version,
+		});
 
 const settled =
 	(material: string, thickness: number): Call =>
 	(view) =>
-		got(
-			api.PUT("/api/jobs/{id}/choice", {
-				params: on(view),
-				body: { material, thickness, seen: view.pane.choice?.id },
-			}),
-		);
+		putChoice(view, { material, thickness, seen: view.pane.choice?.id });
 
 /** The clock of what is usually laid here, from now on. */
 const laid =
 	(key: string, ask: Ask): Call =>
 	async (view) => {
-		await got(
-			api.POST("/api/jobs/{id}/cures", {
-				params: { ...on(view), header: { "Idempotency-Key": key } },
-				body: {
-					step: ask.key ?? "",
-					adhesive: ask.answers?.[0]?.id ?? "",
-					width: ask.number ?? 0,
-					edges: ask.number ? 2 : 0,
-					place: "bench",
-				},
-			}),
-		);
-		return got(api.GET("/api/jobs/{id}", { params: on(view) }));
+		await postCure(view, key, {
+			step: ask.key ?? "",
+			adhesive: ask.answers?.[0]?.id ?? "",
+			width: ask.number ?? 0,
+			edges: ask.number ? 2 : 0,
+			place: "bench",
+		});
+		return jobNow(view);
 	};
 
 /** How many one answer may take together: a run of steps, or a pass of screws. */

@@ -1,12 +1,14 @@
 import type { Drawing, View } from "../../../api/types";
+import { later } from "../../../app/later";
 import { Odds } from "../../../bench/Odds";
 import { PlainDrawing } from "../../../bench/PlainDrawing";
 import { FigureLine } from "../../../parts/FigureLine";
-import { OldPane } from "../assess/OldPane";
 import { ThePack } from "../choose/ThePack";
 import { type ColumnProps, figuresOf } from "../column";
 import { OrderLine } from "./OrderLine";
-import { Witnesses } from "./Witnesses";
+
+const Witnesses = later(() => import("./Witnesses"), "Witnesses");
+const OldPane = later(() => import("../assess/OldPane"), "OldPane");
 
 /** Measure: the size, its margins and what is still to read. */
 export default function Column({ view, steps, onPlace }: ColumnProps) {
@@ -40,6 +42,7 @@ export default function Column({ view, steps, onPlace }: ColumnProps) {
 			))}
 			<StillToRead view={view} onPlace={onPlace} />
 			{steps}
+
 			<OldPane view={view} />
 			{reckoning.road.sized && <Witnesses key={view.pane.id} view={view} />}
 		</>

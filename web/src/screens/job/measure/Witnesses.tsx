@@ -1,6 +1,5 @@
 import { useState } from "react";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useHeard } from "../../../api/panes";
 import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { JoinedSize } from "../../../parts/JoinedSize";
@@ -12,9 +11,6 @@ import {
 } from "../../../parts/WitnessRows";
 
 type Said = NonNullable<View["pane"]["heard"]>[number];
-
-type Body = { heard: Kept[]; version: number };
-type Kept = Omit<WitnessRow, "kind"> & { kind: Said["kind"] };
 
 const rowOf = (s: Said): WitnessRow => ({
 	kind: s.kind,
@@ -31,9 +27,7 @@ const onTable = ["opening", "old"];
 /** Who else says the size: pieces, a neighbour, a sheet, a word. */
 export function Witnesses({ view }: { view: View }) {
 	const [rows, setRows] = useState(() => (view.pane.heard ?? []).map(rowOf));
-	const write = useJobWrite<Body>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}/heard", { params: on(view), body })),
-	);
+	const write = useHeard(view);
 	const { heard } = view.reckoning;
 	const had = (view.pane.heard ?? []).map(rowOf);
 	const kept = rows.filter(witnessed);

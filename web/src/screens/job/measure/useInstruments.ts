@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { api, got, Refused } from "../../../api/client";
+import { usePress } from "../../../api/instruments";
 import type { InstrumentEvent } from "../../../api/types";
 
 export type Day = "good" | "low" | "drop";
@@ -11,7 +11,7 @@ export function useInstruments(
 ) {
 	const [last, setLast] = useState<Record<string, InstrumentEvent>>({});
 	const [linked, setLinked] = useState(false);
-	const [error, setError] = useState<Refused | null>(null);
+	const key = usePress();
 	const take = useRef(onReading);
 	useEffect(() => {
 		take.current = onReading;
@@ -31,18 +31,7 @@ export function useInstruments(
 			setLinked(false);
 		};
 	}, [open]);
-	async function press(name: InstrumentEvent["name"], truth: number, day: Day) {
-		setError(null);
-		try {
-			await got(
-				api.POST("/api/instruments/{name}/press", {
-					params: { path: { name } },
-					body: { truth, low: day === "low", drop: day === "drop" },
-				}),
-			);
-		} catch (e) {
-			if (e instanceof Refused) setError(e);
-		}
-	}
-	return { last, linked, error, press };
+	const press = (name: InstrumentEvent["name"], truth: number, day: Day) =>
+		key.mutate({ name, truth, low: day === "low", drop: day === "drop" });
+	return { last, linked, error: key.error, press };
 }

@@ -1,11 +1,13 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useDeferredValue, useEffect, useState } from "react";
-import { api, got, type Refused } from "../../../api/client";
-import { keepView, on } from "../../../api/hooks";
+import { useLength } from "../../../api/lengths";
+import {
+	type ReadingBefore,
+	useReadingBack,
+	useReadingWrite,
+} from "../../../api/panes";
+import type { Refused } from "../../../api/refused";
 import type { Instrument, PlaceInfo, Reading, View } from "../../../api/types";
 import { useDraft } from "../../../app/draft";
-
-type Undo = { place: string; before: Reading | undefined; version: number };
 
 function readingAt(view: View, place: string): Reading | undefined {
 	return view.pane.readings.find((r) => r.place === place);
@@ -26,8 +28,6 @@ function firstPlace(view: View): string {
 
 /** The behaviour of the tape line: what is typed, where it goes, what came of it. */
 export function useTape(view: View) {
-	const id = view.job.id;
-	const client = useQueryClient();
 	// The place stays where it is until somebody moves it: a reading that
 	// arrives from another screen must not pull it from under a hand.
 	// Another shape, family or road has another walk, which begins anew.
@@ -56,100 +56,40 @@ export function useTape(view: View) {
 	);
 	const [hand, setHand] = useState<Instrument | null>(null);
 	const instrument = (hand ?? info?.instrument ?? "tape") as Instrument;
-	const [undo, setUndo] = useState<Undo | null>(null);
+	const [undo, setUndo] = useState<ReadingBefore | null>(null);
 	const live = readingAt(view, place);
 
 	const asked = useDeferredValue(text.trim());
-	const understood = useQuery({
-		queryKey: ["length", asked, instrument, place, view.unit],
-		queryFn: () =>
-			got(
-				api.POST("/api/lengths", {
-					body: { text: asked, instrument, place, job: view.job.id },
-				}),
-			),
-		enabled: asked !== "",
-		retry: false,
-		staleTime: Number.POSITIVE_INFINITY,
+	const understood = useLength(asked, {
+		instrument,
+		place,
+		job: view.job.id,
+		unit: view.unit,
 	});
 
-	const keep = useMutation<
-		View,
-		Refused,
-		{
-			text: string;
-			version: number;
-			place: string;
-			instrument: Instrument;
-			sure: boolean;
-		}
-	>({
-		mutationFn: (r) =>
-			got(
-				api.PUT("/api/jobs/{id}/readings/{place}", {
-					params: on(view, { place: r.place }),
-					body: {
-						text: r.text,
-						instrument: r.instrument,
-						version: r.version,
-						sure: r.sure,
-					},
-				}),
-			),
-		onSuccess: (next, r) => {
-			setUndo({
-				place: r.place,
-				before: readingAt(view, r.place),
-				version: readingAt(next, r.place)?.version ?? 0,
-			});
-			keepView(client, next);
-			localStorage.removeItem(`draft:tape:${view.pane.id}:${r.place}`);
-			clearText();
-			setHand(null);
-			const on = nextPlace(next, r.place);
-			setPicked({ walk, place: on });
-			// What nobody needs is asked for only where somebody picks it.
-			setTouched(
-				next.reckoning.walk.some((p) => p.place === on && p.needed) &&
-					!readingAt(next, on),
-			);
-		},
-		onError: (e) => {
-			if (e.conflict) void client.invalidateQueries({ queryKey: ["job", id] });
-		},
+	const keep = useReadingWrite(view, (next, r) => {
+		setUndo({
+			place: r.place,
+			before: readingAt(view, r.place),
+			version: readingAt(next, r.place)?.version ?? 0,
+		});
+		localStorage.removeItem(`draft:tape:${view.pane.id}:${r.place}`);
+		clearText();
+		setHand(null);
+		const on = nextPlace(next, r.place);
+		setPicked({ walk, place: on });
+		// What nobody needs is asked for only where somebody picks it.
+		setTouched(
+			next.reckoning.walk.some((p) => p.place === on && p.needed) &&
+				!readingAt(next, on),
+		);
 	});
-
-	const back = useMutation<View, Refused, Undo>({
-		mutationFn: (u) =>
-			u.before
-				? got(
-						api.PUT("/api/jobs/{id}/readings/{place}", {
-							params: on(view, { place: u.place }),
-							body: {
-								text: u.before.reading.text,
-								instrument: u.before.instrument as Instrument,
-								version: u.version,
-								sure: true,
-							},
-						}),
-					)
-				: got(
-						api.DELETE("/api/jobs/{id}/readings/{place}", {
-							params: {
-								path: { id, place: u.place },
-								query: { version: u.version, pane: view.pane.id },
-							},
-						}),
-					),
-		onSuccess: (next, u) => {
-			keepView(client, next);
+	const back = useReadingBack(view, {
+		after: (_, u) => {
 			setUndo(null);
 			pick(u.place);
 		},
-		onError: () => {
-			setUndo(null);
-			void client.invalidateQueries({ queryKey: ["job", id] });
-		},
+		failed: () => setUndo(null),
 	});
 
 	// A refusal belongs to the text that was refused, not to the next one.

@@ -1,6 +1,5 @@
 import { useRef } from "react";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useCheck } from "../../../api/steps";
 import type { CheckView, View } from "../../../api/types";
 import { useDraft } from "../../../app/draft";
 import { openingOf } from "../../../bench/Evenness";
@@ -25,20 +24,17 @@ export function GapFields({
 		empty,
 	);
 	const fields = useRef<(HTMLInputElement | null)[]>([]);
-	const write = useJobWrite<string[]>(view, (read) =>
-		got(
-			api.PUT("/api/jobs/{id}/checks/{check}", {
-				params: on(view, { check: check.key }),
-				body: { outcome: "pass", read, seen: check.version },
-			}),
-		),
-	);
+	const write = useCheck(view);
 	if (!view.reckoning.fit.ready || width < 200) return null;
 	const o = openingOf(view.reckoning.fit.order, width, height);
 	const full = gapPlaces.every((_, n) => texts[n]?.trim());
 	const keep = () =>
 		write.mutate(
-			gapPlaces.map((_, n) => texts[n] ?? ""),
+			{
+				check: check.key,
+				outcome: "pass",
+				read: gapPlaces.map((_, n) => texts[n] ?? ""),
+			},
 			{ onSuccess: clear },
 		);
 	return (

@@ -1,8 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, got, type Refused } from "../../../api/client";
-import type { Outgoing as Goes, View } from "../../../api/types";
+import {
+	useOutgoing,
+	usePassportLink,
+	useShowPhoto,
+} from "../../../api/outgoing";
+import type { View } from "../../../api/types";
 import { dayOf } from "../../../app/when";
 import { useWho } from "../../../app/who";
 import { Button } from "../../../parts/Button";
@@ -21,38 +24,10 @@ const papers = [
 export function Outgoing({ view }: { view: View }) {
 	const { id } = view.job;
 	const { account } = useWho();
-	const client = useQueryClient();
 	const [sure, setSure] = useState(false);
-	const key = ["outgoing", id];
-	const goes = useQuery<Goes, Refused>({
-		queryKey: key,
-		queryFn: () =>
-			got(api.GET("/api/jobs/{id}/passport", { params: { path: { id } } })),
-	});
-	const write = useMutation<Goes, Refused, "make" | "withdraw">({
-		mutationFn: (what) => {
-			const call = { params: { path: { id } } };
-			return got(
-				what === "make"
-					? api.POST("/api/jobs/{id}/link", call)
-					: api.DELETE("/api/jobs/{id}/link", call),
-			);
-		},
-		onSuccess: (next) => {
-			client.setQueryData(key, next);
-			setSure(false);
-		},
-	});
-	const show = useMutation<Goes, Refused, { photo: number; shown: boolean }>({
-		mutationFn: ({ photo, shown }) =>
-			got(
-				api.PUT("/api/jobs/{id}/photos/{photo}/shown", {
-					params: { path: { id, photo } },
-					body: { shown },
-				}),
-			),
-		onSuccess: (next) => client.setQueryData(key, next),
-	});
+	const goes = useOutgoing(id);
+	const write = usePassportLink(id);
+	const show = useShowPhoto(id);
 	const onPage = new Set(goes.data?.passport.photos.map((p) => p.id));
 	const link = goes.data?.link;
 	const due = goes.data?.passport.due ?? [];
@@ -124,7 +99,11 @@ export function Outgoing({ view }: { view: View }) {
 							<p className="mt-1 flex flex-wrap items-center gap-3">
 								<Button
 									disabled={write.isPending}
-									onClick={() => write.mutate("withdraw")}
+									onClick={() =>
+										write.mutate("withdraw", {
+											onSuccess: () => setSure(false),
+										})
+									}
 								>
 									Withdraw it: labels that are out open nothing
 								</Button>

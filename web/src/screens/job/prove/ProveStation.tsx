@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { api, got, type Refused } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import type { Refused } from "../../../api/refused";
+import { useCheck, useCheckOnAll, useOpenCheck } from "../../../api/steps";
 import type { CheckView, View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { FieldSays, TextField } from "../../../parts/Field";
@@ -10,14 +10,6 @@ import { SignOff } from "./SignOff";
 import { TakeUpAgain } from "./TakeUpAgain";
 
 type Outcome = "pass" | "fail" | "not-applicable";
-type Answer = {
-	check: string;
-	outcome: Outcome;
-	read?: string[];
-	finding?: string;
-	seen: number;
-};
-
 /** The checks of the family, each with its answer, and the sign-off. */
 export function ProveStation({ view }: { view: View }) {
 	return (
@@ -67,36 +59,9 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 	const [value, setValue] = useState("");
 	const [asking, setAsking] = useState(false);
 	const [finding, setFinding] = useState("");
-	const write = useJobWrite<Answer>(view, ({ check, ...body }) =>
-		got(
-			api.PUT("/api/jobs/{id}/checks/{check}", {
-				params: on(view, { check }),
-				body,
-			}),
-		),
-	);
-	const open = useJobWrite<string>(view, (changed) =>
-		got(
-			api.DELETE("/api/jobs/{id}/checks/{check}", {
-				params: {
-					path: { id: view.job.id, check: check.key },
-					query: {
-						pane: view.pane.id,
-						seen: check.version,
-						...(changed === "" ? {} : { changed }),
-					},
-				},
-			}),
-		),
-	);
-	const all = useJobWrite<{ outcome: "pass"; read?: string[] }>(view, (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/checks/{check}/all", {
-				params: on(view, { check: check.key }),
-				body,
-			}),
-		),
-	);
+	const write = useCheck(view);
+	const open = useOpenCheck(view, check.key);
+	const all = useCheckOnAll(view, check.key);
 	function answer(outcome: Outcome) {
 		write.mutate(
 			{
@@ -106,7 +71,6 @@ function CheckLine({ check, view }: { check: CheckView; view: View }) {
 					? {}
 					: { read: [value] }),
 				finding: outcome === "fail" ? finding : undefined,
-				seen: check.version,
 			},
 			{ onSuccess: () => setAsking(false) },
 		);

@@ -1,6 +1,5 @@
-import { useRef, useState } from "react";
-import { api, got, newKey } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useState } from "react";
+import { useSign } from "../../../api/steps";
 import type { View } from "../../../api/types";
 import { useWho } from "../../../app/who";
 import { Button } from "../../../parts/Button";
@@ -13,19 +12,8 @@ export function SignOff({ view }: { view: View }) {
 	const { account } = useWho();
 	const [override, setOverride] = useState("");
 	// One key a signature, so that a retry never makes a second ticket.
-	const key = useRef(newKey());
 	const id = view.job.id;
-	const sign = useJobWrite<string>(view, (reason) =>
-		got(
-			api.POST("/api/jobs/{id}/ticket", {
-				params: {
-					...on(view),
-					header: { "Idempotency-Key": key.current },
-				},
-				body: { override: reason || undefined },
-			}),
-		),
-	);
+	const sign = useSign(view);
 	if (view.job.ticket) {
 		return (
 			<div className="mt-6">

@@ -1,22 +1,12 @@
 import { Link } from "react-router";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useStep } from "../../../api/steps";
 import type { CheckView, View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";
 
 /** What a failed check puts in doubt: the step that made it, opened again at its station. */
 export function TakeUpAgain({ check, view }: { check: CheckView; view: View }) {
-	const write = useJobWrite<{ step: string; seen: number }>(
-		view,
-		({ step, seen }) =>
-			got(
-				api.PUT("/api/jobs/{id}/steps/{step}", {
-					params: on(view, { step }),
-					body: { outcome: "open", seen },
-				}),
-			),
-	);
+	const write = useStep(view);
 	const step = view.reckoning.plan.steps.findLast((s) =>
 		check.after.includes(s.key),
 	);
@@ -28,7 +18,7 @@ export function TakeUpAgain({ check, view }: { check: CheckView; view: View }) {
 			{tick ? (
 				<Button
 					disabled={write.isPending}
-					onClick={() => write.mutate({ step: step.key, seen: tick.version })}
+					onClick={() => write.mutate({ step: step.key, outcome: "open" })}
 				>
 					Take up again: {step.number}. {step.title}
 				</Button>

@@ -1,18 +1,11 @@
-import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { api, got } from "../../../api/client";
+import { useThroughTime } from "../../../api/jobs";
 import type { View } from "../../../api/types";
 import { dayOf } from "../../../app/when";
 
 /** The object through time: what was fitted each time that it was here. */
 export function ThroughTime({ view }: { view: View }) {
-	const { id } = view.job;
-	const through = useQuery({
-		queryKey: ["through", id],
-		queryFn: () =>
-			got(api.GET("/api/jobs/{id}/through", { params: { path: { id } } })),
-		staleTime: 60_000,
-	});
+	const through = useThroughTime(view);
 	const before = (through.data ?? []).filter((t) => !t.here);
 	if (before.length === 0) return null;
 	return (

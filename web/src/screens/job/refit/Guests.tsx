@@ -1,6 +1,5 @@
 import { useState } from "react";
-import { api, got, newKey } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useAddGuest, useChangeGuest } from "../../../api/strip";
 import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { control, Field, TextField } from "../../../parts/Field";
@@ -18,22 +17,8 @@ type Guest = {
 /** What is in the object only for now, each with when it goes out. */
 export function Guests({ view }: { view: View }) {
 	const [opened, setOpened] = useState(false);
-	const put = useJobWrite<Guest & { key: string }>(view, ({ key, ...body }) =>
-		got(
-			api.POST("/api/jobs/{id}/guests", {
-				params: { ...on(view), header: { "Idempotency-Key": key } },
-				body,
-			}),
-		),
-	);
-	const out = useJobWrite<{ id: number; out: boolean }>(view, (g) =>
-		got(
-			api.PUT("/api/jobs/{id}/guests/{guest}", {
-				params: on(view, { guest: g.id }),
-				body: { out: g.out },
-			}),
-		),
-	);
+	const put = useAddGuest(view);
+	const out = useChangeGuest(view);
 	const inside = view.guests.filter((g) => !g.out);
 	const gone = view.guests.filter((g) => g.out);
 	const { signed } = view.job;
@@ -89,7 +74,7 @@ export function Guests({ view }: { view: View }) {
 								disabled={put.isPending}
 								onClick={() =>
 									put.mutate(
-										{ what: u.what, before: u.before, key: newKey() },
+										{ what: u.what, before: u.before },
 										{ onSuccess: () => setOpened(false) },
 									)
 								}
@@ -101,10 +86,7 @@ export function Guests({ view }: { view: View }) {
 							view={view}
 							pending={put.isPending}
 							onPut={(g) =>
-								put.mutate(
-									{ ...g, key: newKey() },
-									{ onSuccess: () => setOpened(false) },
-								)
+								put.mutate(g, { onSuccess: () => setOpened(false) })
 							}
 							error={(f) => put.error?.field(f)}
 						/>

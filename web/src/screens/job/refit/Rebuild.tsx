@@ -1,9 +1,11 @@
 import type { StripLine, View } from "../../../api/types";
+import { later } from "../../../app/later";
 import { PackStack } from "../../../bench/PackStack";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";
 import { type StripTools, useStrip } from "../strip/useStrip";
-import { GoesBack } from "./GoesBack";
+
+const GoesBack = later(() => import("./GoesBack"), "GoesBack");
 
 /** The strip log backwards, line by line, counts ticked. */
 export function Rebuild({ view }: { view: View }) {

@@ -1,9 +1,10 @@
+import { useHeldWrite } from "../../../api/panes";
 import type { View } from "../../../api/types";
 import { Inches } from "../../../app/Inches";
 import { Button } from "../../../parts/Button";
 import { FigureLine } from "../../../parts/FigureLine";
 import { Refusal } from "../../../parts/Refusal";
-import { heldOf, useHeldWrite } from "../sheets/held";
+import { heldOf } from "../sheets/held";
 
 /** Eighths of a turn as they are said: 1 1/8. */
 function said(n: number): string {

@@ -1,7 +1,8 @@
+import { useHeldWrite } from "../../../api/panes";
 import type { View } from "../../../api/types";
 import { Refusal } from "../../../parts/Refusal";
 import { Stops } from "../Stops";
-import { heldOf, useHeldWrite } from "../sheets/held";
+import { heldOf } from "../sheets/held";
 
 const kinds = [
 	{ kind: "lubricant", title: "To make it slip" },

@@ -1,6 +1,5 @@
 import { useState } from "react";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useAlike } from "../../../api/panes";
 import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";
@@ -25,19 +24,7 @@ export function AlikeForm({ view }: { view: View }) {
 	const [fixing, setFixing] = useState(true);
 	const said = reckoning.road.id !== "size" || reckoning.road.how !== "";
 	const [road, setRoad] = useState(false);
-	const write = useJobWrite<void>(view, () =>
-		got(
-			api.PUT("/api/jobs/{id}/like", {
-				params: on(view),
-				body: {
-					road: road && said,
-					places: readings ? shared.map((r) => r.place) : [],
-					choice: choice && pane.choice !== undefined,
-					fixing,
-				},
-			}),
-		),
-	);
+	const write = useAlike(view);
 	if (others === 0 || view.job.signed) return null;
 	return (
 		<section aria-label="The others as this one" className="mt-5">
@@ -71,7 +58,14 @@ export function AlikeForm({ view }: { view: View }) {
 			<Button
 				className="mt-2"
 				disabled={write.isPending}
-				onClick={() => write.mutate()}
+				onClick={() =>
+					write.mutate({
+						road: road && said,
+						places: readings ? shared.map((r) => r.place) : [],
+						choice: choice && pane.choice !== undefined,
+						fixing,
+					})
+				}
 			>
 				Make them alike
 			</Button>

@@ -1,6 +1,5 @@
 import { useEffect, useState } from "react";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useCustomer } from "../../../api/jobs";
 import type { Customer, View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
@@ -22,14 +21,7 @@ export function CustomerSheet({
 	useEffect(() => {
 		if (open) setForm(view.job.customer);
 	}, [open]);
-	const write = useJobWrite<Customer>(view, (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/customer", {
-				params: on(view),
-				body,
-			}),
-		),
-	);
+	const write = useCustomer(view);
 	const at = (f: string) => write.error?.field(f);
 	return (
 		<Sheet title="Whose it is" open={open} onClose={onClose}>

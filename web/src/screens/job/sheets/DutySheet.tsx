@@ -1,9 +1,10 @@
 import { useEffect, useState } from "react";
+import { useHeldWrite } from "../../../api/panes";
 import type { Duty, View } from "../../../api/types";
 import { NumberField } from "../../../parts/NumberField";
 import { Sheet } from "../../../parts/Sheet";
 import { Tick } from "../../../parts/Tick";
-import { heldOf, useHeldWrite } from "./held";
+import { heldOf } from "./held";
 import { Keep } from "./Keep";
 
 type Props = { view: View; open: boolean; onClose: () => void };

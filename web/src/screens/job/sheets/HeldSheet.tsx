@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
-import { useCatalogue } from "../../../api/hooks";
+import { useCatalogue } from "../../../api/book";
+import { useHeldWrite } from "../../../api/panes";
 import type { Held, View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { Choice } from "../../../parts/Choice";
@@ -9,7 +10,7 @@ import { Refusal } from "../../../parts/Refusal";
 import { Sheet } from "../../../parts/Sheet";
 import { Stepper } from "../../../parts/Stepper";
 import { Tick } from "../../../parts/Tick";
-import { heldOf, useHeldWrite } from "./held";
+import { heldOf } from "./held";
 import { ShapeChoice } from "./ShapeChoice";
 
 type Props = { view: View; open: boolean; onClose: () => void };

@@ -1,25 +1,19 @@
-import { useQuery } from "@tanstack/react-query";
-import { api, got } from "../../../api/client";
+import { useHistory } from "../../../api/jobs";
+import type { View } from "../../../api/types";
 import { when } from "../../../app/when";
 import { Sheet } from "../../../parts/Sheet";
 
 /** Who changed what, newest first. */
 export function HistorySheet({
-	id,
+	view,
 	open,
 	onClose,
 }: {
-	id: number;
+	view: View;
 	open: boolean;
 	onClose: () => void;
 }) {
-	const history = useQuery({
-		queryKey: ["history", id],
-		queryFn: () =>
-			got(api.GET("/api/jobs/{id}/history", { params: { path: { id } } })),
-		enabled: open,
-		staleTime: 0,
-	});
+	const history = useHistory(view, open);
 	return (
 		<Sheet title="What happened" open={open} onClose={onClose}>
 			{history.isError && <p role="alert">{history.error.message}</p>}

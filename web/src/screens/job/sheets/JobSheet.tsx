@@ -1,8 +1,6 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, got, newKey, type Refused } from "../../../api/client";
-import { useJobWrite } from "../../../api/hooks";
+import { useCopy, useWithdraw } from "../../../api/jobs";
 import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { ReasonForm } from "../../../parts/ReasonForm";
@@ -35,30 +33,14 @@ export function JobSheet({
 
 function Again({ view, onClose }: { view: View; onClose: () => void }) {
 	const go = useNavigate();
-	const client = useQueryClient();
-	// One key, so that a retry never makes a second job.
-	const key = useRef(newKey());
-	const copy = useMutation<{ id: number }, Refused, "again" | "copy">({
-		mutationFn: (how) => {
-			const call = {
-				params: {
-					path: { id: view.job.id },
-					header: { "Idempotency-Key": key.current },
-				},
-				body: {},
-			};
-			return got(
-				how === "again"
-					? api.POST("/api/jobs/{id}/again", call)
-					: api.POST("/api/jobs/{id}/copy", call),
-			);
-		},
-		onSuccess: (made) => {
-			void client.invalidateQueries({ queryKey: ["jobs"] });
-			onClose();
-			go(`/jobs/${made.id}`);
-		},
-	});
+	const copy = useCopy(view);
+	const make = (how: "again" | "copy") =>
+		copy.mutate(how, {
+			onSuccess: (made) => {
+				onClose();
+				go(`/jobs/${made.id}`);
+			},
+		});
 	return (
 		<section aria-label="The same again">
 			<h2 className="font-semibold">The same again</h2>
@@ -67,10 +49,10 @@ function Again({ view, onClose }: { view: View; onClose: () => void }) {
 				Nothing that was read, seen or done goes with it.
 			</p>
 			<div className="flex flex-wrap gap-2">
-				<Button disabled={copy.isPending} onClick={() => copy.mutate("again")}>
+				<Button disabled={copy.isPending} onClick={() => make("again")}>
 					It is back: the same object
 				</Button>
-				<Button disabled={copy.isPending} onClick={() => copy.mutate("copy")}>
+				<Button disabled={copy.isPending} onClick={() => make("copy")}>
 					Another one like it
 				</Button>
 			</div>
@@ -81,22 +63,8 @@ function Again({ view, onClose }: { view: View; onClose: () => void }) {
 
 function GiveUp({ view, onClose }: { view: View; onClose: () => void }) {
 	const [words, setWords] = useState(false);
-	const client = useQueryClient();
-	const write = useJobWrite<string>(view, (why) =>
-		got(
-			api.PUT("/api/jobs/{id}/withdrawn", {
-				params: { path: { id: view.job.id } },
-				body: { why },
-			}),
-		),
-	);
-	const withdraw = (why: string) =>
-		write.mutate(why, {
-			onSuccess: () => {
-				void client.invalidateQueries({ queryKey: ["jobs"] });
-				onClose();
-			},
-		});
+	const write = useWithdraw(view);
+	const withdraw = (why: string) => write.mutate(why, { onSuccess: onClose });
 	return (
 		<section aria-label="Withdraw it">
 			<h2 className="font-semibold">Cancel the job</h2>

@@ -1,4 +1,4 @@
-import type { Refused } from "../../../api/client";
+import type { Refused } from "../../../api/refused";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";
 

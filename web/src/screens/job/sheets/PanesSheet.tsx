@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useDropPane, useLayout } from "../../../api/panes";
 import type { Layout, PaneState, View } from "../../../api/types";
 import { when } from "../../../app/when";
 import { ObjectMap } from "../../../bench/ObjectMap";
@@ -22,13 +21,7 @@ export function PanesSheet({ view, open, onClose }: Props) {
 		onClose();
 		go(`/jobs/${job}?pane=${pane}`);
 	};
-	const drop = useJobWrite<number>(view, (pane) =>
-		got(
-			api.DELETE("/api/jobs/{id}/pane", {
-				params: { path: { id: job }, query: { pane } },
-			}),
-		),
-	);
+	const drop = useDropPane(view);
 	const [placing, setPlacing] = useState(false);
 	if (placing) {
 		return (
@@ -114,14 +107,7 @@ function says(p: PaneState): string {
 function More({ view }: { view: View }) {
 	const had = view.panes.length;
 	const [layout, setLayout] = useState<Layout>(() => layoutOf(view));
-	const write = useJobWrite<Layout>(view, (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/layout", {
-				params: on(view),
-				body: { ...body, had },
-			}),
-		),
-	);
+	const write = useLayout(view, had);
 	const count = layout.behind ? layout.across : layout.across * layout.down;
 	return (
 		<section className="mt-6">

@@ -1,6 +1,5 @@
 import { useState } from "react";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useSpot } from "../../../api/panes";
 import type { PaneSpot, View } from "../../../api/types";
 import { ObjectMap } from "../../../bench/ObjectMap";
 import { Button } from "../../../parts/Button";
@@ -27,14 +26,7 @@ export function PlacePane({
 	const [spot, setSpot] = useState<PaneSpot>(view.pane.spot);
 	const [first, setFirst] = useState<{ x: number; y: number } | null>(null);
 	const [taps, setTaps] = useState(0);
-	const write = useJobWrite<PaneSpot>(view, (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/spot", {
-				params: on(view),
-				body: { ...body, version: view.pane.version },
-			}),
-		),
-	);
+	const write = useSpot(view);
 	const name = view.pane.name || `pane ${view.pane.number}`;
 	function tap(x: number, y: number) {
 		setTaps(taps + 1);

@@ -1,8 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Collapsible } from "radix-ui";
-import { useRef, useState } from "react";
-import { api, got, newKey, type Refused } from "../../../api/client";
-import { on } from "../../../api/hooks";
+import { useState } from "react";
+import { useAdjust, usePrice, useWriteBill } from "../../../api/price";
 import type { Adjust, Priced, PriceLine, View } from "../../../api/types";
 import { when } from "../../../app/when";
 import { useWho } from "../../../app/who";
@@ -24,12 +22,7 @@ export function PriceSheet({
 	open: boolean;
 	onClose: () => void;
 }) {
-	const price = useQuery<Priced, Refused>({
-		queryKey: ["price", view.job.id, view.job.pulse],
-		queryFn: () => got(api.GET("/api/jobs/{id}/price", { params: on(view) })),
-		enabled: open,
-		placeholderData: (before) => before,
-	});
+	const price = usePrice(view, open);
 	return (
 		<Sheet title="What it costs" open={open} onClose={onClose}>
 			{price.data ? (
@@ -44,19 +37,7 @@ export function PriceSheet({
 }
 
 function Body({ view, price }: { view: View; price: Priced }) {
-	const client = useQueryClient();
-	const keep = (p: Priced) => {
-		client.setQueryData(["price", view.job.id, view.job.pulse], p);
-	};
-	const set = useMutation<Priced, Refused, Adjust>({
-		mutationFn: (body) =>
-			got(api.PUT("/api/jobs/{id}/price", { params: on(view), body })),
-		onSuccess: keep,
-		onError: (e) => {
-			if (e.conflict)
-				void client.invalidateQueries({ queryKey: ["price", view.job.id] });
-		},
-	});
+	const set = useAdjust(view);
 	return (
 		<div className="flex flex-col gap-6">
 			<section aria-label="The price">
@@ -81,7 +62,7 @@ function Body({ view, price }: { view: View; price: Priced }) {
 				<Refusal error={set.error} />
 			</section>
 			<More price={price} set={set.mutate} busy={set.isPending} />
-			<Papers view={view} price={price} onKept={keep} />
+			<Papers view={view} price={price} />
 		</div>
 	);
 }
@@ -282,38 +263,21 @@ function More({
 }
 
 /** What was written, and what can be written now. */
-function Papers({
-	view,
-	price,
-	onKept,
-}: {
-	view: View;
-	price: Priced;
-	onKept: (p: Priced) => void;
-}) {
-	const key = useRef(newKey());
+function Papers({ view, price }: { view: View; price: Priced }) {
 	const { account } = useWho();
 	const [agreed, setAgreed] = useState("");
-	const write = useMutation<Priced, Refused, "quote" | "invoice" | "credit">({
-		mutationFn: (kind) =>
-			got(
-				api.POST("/api/jobs/{id}/bills", {
-					params: { ...on(view), header: { "Idempotency-Key": key.current } },
-					body: {
-						kind,
-						total: price.total.cents,
-						agreed: kind === "quote" ? "" : agreed,
-					},
-				}),
-			),
-		onSuccess: (p) => {
-			setAgreed("");
-			onKept(p);
-		},
-		onSettled: () => {
-			key.current = newKey();
-		},
-	});
+	const write = useWriteBill(view);
+	const bill = (kind: "quote" | "invoice" | "credit") =>
+		write.mutate(
+			{
+				kind,
+				total: price.total.cents,
+				agreed: kind === "quote" ? "" : agreed,
+			},
+			{
+				onSuccess: () => setAgreed(""),
+			},
+		);
 	const above = price.above > 0 && price.may_bill === undefined;
 	return (
 		<section aria-label="Papers" className="flex flex-col gap-3">
@@ -349,10 +313,7 @@ function Papers({
 			<Refusal error={write.error?.field("agreed") ? null : write.error} />
 			<div className="flex flex-wrap gap-2">
 				{!view.job.signed && !price.billed && (
-					<Button
-						disabled={write.isPending}
-						onClick={() => write.mutate("quote")}
-					>
+					<Button disabled={write.isPending} onClick={() => bill("quote")}>
 						Write a quote
 					</Button>
 				)}
@@ -360,16 +321,13 @@ function Papers({
 					<Button
 						kind="now"
 						disabled={write.isPending}
-						onClick={() => write.mutate("invoice")}
+						onClick={() => bill("invoice")}
 					>
 						Write the invoice
 					</Button>
 				)}
 				{price.billed && account.role === "owner" && (
-					<Button
-						disabled={write.isPending}
-						onClick={() => write.mutate("credit")}
-					>
+					<Button disabled={write.isPending} onClick={() => bill("credit")}>
 						Take the invoice back
 					</Button>
 				)}

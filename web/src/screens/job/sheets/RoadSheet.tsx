@@ -1,9 +1,10 @@
 import { useEffect, useState } from "react";
-import { useCatalogue } from "../../../api/hooks";
+import { useCatalogue } from "../../../api/book";
+import { useHeldWrite } from "../../../api/panes";
 import type { Road, View } from "../../../api/types";
 import { RoadFields } from "../../../parts/RoadFields";
 import { Sheet } from "../../../parts/Sheet";
-import { heldOf, useHeldWrite } from "./held";
+import { heldOf } from "./held";
 import { Keep } from "./Keep";
 
 /** What is to be done with the pane on the table; it can be changed at any time. */

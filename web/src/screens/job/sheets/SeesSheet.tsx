@@ -1,6 +1,5 @@
 import { useEffect, useState } from "react";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useChangeObject } from "../../../api/panes";
 import type { Exposure, PaneObject, View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
@@ -58,14 +57,7 @@ export function SeesSheet({ view, open, onClose }: Props) {
 			setHeat(texts(view.job.object.exposure));
 		}
 	}, [open]);
-	const write = useJobWrite<PaneObject>(view, (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/object", {
-				params: on(view),
-				body,
-			}),
-		),
-	);
+	const write = useChangeObject(view);
 	const value = (k: Heat) =>
 		Number(heat[k].replace(",", ".").replace("−", "-"));
 	const notNumbers = heats.filter(

@@ -1,4 +1,4 @@
-import { useCatalogue } from "../../../api/hooks";
+import { useCatalogue } from "../../../api/book";
 import type { FieldError, Held } from "../../../api/types";
 import { NumberField } from "../../../parts/NumberField";
 import { Pick } from "../../../parts/Pick";

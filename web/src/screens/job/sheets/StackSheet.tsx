@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
-import { api, got } from "../../../api/client";
-import { on, useCatalogue, useJobWrite } from "../../../api/hooks";
+import { useCatalogue } from "../../../api/book";
+import { useHeldWrite, usePackWrite } from "../../../api/panes";
 import type { Stack, View } from "../../../api/types";
 import { FieldSays } from "../../../parts/Field";
 import { NumberField } from "../../../parts/NumberField";
@@ -44,25 +44,9 @@ export function StackSheet({ view, open, onClose }: Props) {
 		panes.length === view.panes.length &&
 		view.panes.some((p) => p.spot.depth > 0);
 	const [all, setAll] = useState(true);
-	const write = useJobWrite<Stack>(view, (body) =>
-		several && all
-			? got(
-					api.PUT("/api/jobs/{id}/pack", {
-						params: on(view),
-						body: {
-							stack: body,
-							had: view.panes.length,
-							seen: view.panes.map((p) => p.version),
-						},
-					}),
-				)
-			: got(
-					api.PUT("/api/jobs/{id}/pane", {
-						params: on(view),
-						body: { ...heldOf(view), stack: body },
-					}),
-				),
-	);
+	const one = useHeldWrite(view);
+	const pack = usePackWrite(view);
+	const write = several && all ? pack : one;
 	return (
 		<Sheet title="The pack that it stands in" open={open} onClose={onClose}>
 			<div className="flex flex-col gap-4">
@@ -172,7 +156,11 @@ export function StackSheet({ view, open, onClose }: Props) {
 				)}
 				<Keep
 					write={write}
-					onKeep={() => write.mutate(stack, { onSuccess: onClose })}
+					onKeep={() =>
+						several && all
+							? pack.mutate(stack, { onSuccess: onClose })
+							: one.mutate({ ...heldOf(view), stack }, { onSuccess: onClose })
+					}
 				/>
 			</div>
 		</Sheet>

@@ -1,5 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
-import { api, got } from "../../../api/client";
+import { useVan } from "../../../api/jobs";
 import type { View } from "../../../api/types";
 import { PartLines } from "../../../parts/PartLines";
 import { Sheet } from "../../../parts/Sheet";
@@ -15,12 +14,7 @@ export function VanSheet({
 	onClose: () => void;
 }) {
 	const { id } = view.job;
-	const load = useQuery({
-		queryKey: ["van", id, view.job.pulse],
-		queryFn: () =>
-			got(api.GET("/api/jobs/{id}/van", { params: { path: { id } } })),
-		enabled: open,
-	});
+	const load = useVan(view, open);
 	const l = load.data;
 	return (
 		<Sheet title="What to take along" open={open} onClose={onClose}>

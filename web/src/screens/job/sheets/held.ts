@@ -1,5 +1,3 @@
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
 import type { Held, View } from "../../../api/types";
 
 /** How the pane is held, as it stands, for a change of it. */
@@ -24,11 +22,4 @@ export function heldOf(view: View): Held {
 		stock: p.stock,
 		version: p.version,
 	};
-}
-
-/** Keeps how the pane is held. */
-export function useHeldWrite(view: View) {
-	return useJobWrite<Held>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}/pane", { params: on(view), body })),
-	);
 }

@@ -1,14 +1,11 @@
 import { useState } from "react";
-import { api, got } from "../../../api/client";
-import { on } from "../../../api/hooks";
+import { useCame } from "../../../api/orders";
 import type { Order, Orders, SeenLine, View } from "../../../api/types";
-import { useMoments } from "../../../app/moment";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
 import { Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
 import { WhenField } from "../../../parts/WhenField";
-import { useOrderWrite } from "./useOrders";
 
 type Found = SeenLine["found"];
 
@@ -30,22 +27,8 @@ export function Arrival({
 	const [w, setW] = useState("");
 	const [h, setH] = useState("");
 	const [due, setDue] = useState("");
-	const moments = useMoments();
 	const lines = Object.entries(seen).map(([key, s]) => ({ key, ...s }));
-	const write = useOrderWrite<void>(view, async () =>
-		got(
-			api.PUT("/api/jobs/{id}/orders/{order}/came", {
-				params: on(view, { order: order.id }),
-				body: {
-					lines,
-					w,
-					h,
-					version: order.version,
-					due: due.trim() ? await moments.of("due", due) : undefined,
-				},
-			}),
-		),
-	);
+	const write = useCame(view, order.id);
 	const here = order.lines.find((l) => l.pane === view.pane.id);
 	const sized = here && view.reckoning.fit.ready && view.reckoning.road.sized;
 	const flat = view.reckoning.fit.form !== "tube";
@@ -56,7 +39,10 @@ export function Arrival({
 			className="flex flex-col gap-3 border-t border-rule py-3"
 			onSubmit={(e) => {
 				e.preventDefault();
-				write.mutate(undefined, { onSuccess: onDone });
+				write.mutate(
+					{ lines, w, h, version: order.version, due },
+					{ onSuccess: onDone },
+				);
 			}}
 		>
 			{sized && (

@@ -1,18 +1,16 @@
-import { useRef, useState } from "react";
-import { api, got, newKey } from "../../../api/client";
-import { on } from "../../../api/hooks";
+import { useState } from "react";
+import { useCame, useOrderState, useOrders } from "../../../api/orders";
 import type { Order, Orders, View } from "../../../api/types";
-import { useMoments } from "../../../app/moment";
+import { later } from "../../../app/later";
 import { when } from "../../../app/when";
 import { Button } from "../../../parts/Button";
-import { TextField } from "../../../parts/Field";
 import { money } from "../../../parts/money";
-import { Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
-import { Tick } from "../../../parts/Tick";
 import { WhenField } from "../../../parts/WhenField";
-import { Arrival } from "./Arrival";
-import { useOrders, useOrderWrite } from "./useOrders";
+
+const Arrival = later(() => import("./Arrival"), "Arrival");
+
+const OrderForm = later(() => import("./OrderForm"), "OrderForm");
 
 /** What was ordered, how far it is, and what the job still lacks. */
 export function OrdersList({ view }: { view: View }) {
@@ -61,30 +59,8 @@ function OrderCard({
 }) {
 	const [form, setForm] = useState<"came" | "day" | null>(null);
 	const [due, setDue] = useState("");
-	const moments = useMoments();
-	const move = useOrderWrite<{
-		state: "sent" | "confirmed" | "dropped";
-		due?: string;
-	}>(view, async (body) =>
-		got(
-			api.PUT("/api/jobs/{id}/orders/{order}/state", {
-				params: on(view, { order: order.id }),
-				body: {
-					state: body.state,
-					version: order.version,
-					due: body.due ? await moments.of("due", body.due) : undefined,
-				},
-			}),
-		),
-	);
-	const came = useOrderWrite<void>(view, () =>
-		got(
-			api.PUT("/api/jobs/{id}/orders/{order}/came", {
-				params: on(view, { order: order.id }),
-				body: { lines: [], version: order.version },
-			}),
-		),
-	);
+	const move = useOrderState(view, order);
+	const came = useCame(view, order.id);
 	const open = !view.job.signed && !view.job.withdrawn;
 	const loud = order.state === "back" || order.late;
 	return (
@@ -138,7 +114,10 @@ function OrderCard({
 					</Button>
 				)}
 				{open && order.out && (
-					<Button disabled={came.isPending} onClick={() => came.mutate()}>
+					<Button
+						disabled={came.isPending}
+						onClick={() => came.mutate({ lines: [], version: order.version })}
+					>
 						All of it is here
 					</Button>
 				)}
@@ -202,130 +181,5 @@ function OrderCard({
 				error={move.error?.field("due") ? null : (move.error ?? came.error)}
 			/>
 		</li>
-	);
-}
-
-/** An order for whatever of it is ticked; something more can be typed. */
-function OrderForm({
-	view,
-	all,
-	onDone,
-}: {
-	view: View;
-	all: Orders;
-	onDone: () => void;
-}) {
-	const key = useRef(newKey());
-	const [who, setWho] = useState("");
-	const [kind, setKind] = useState<"cutter" | "parts" | "maker" | "post">(
-		"parts",
-	);
-	const [days, setDays] = useState("3");
-	const [off, setOff] = useState<string[]>([]);
-	const [more, setMore] = useState("");
-	const write = useOrderWrite<void>(view, () =>
-		got(
-			api.POST("/api/jobs/{id}/orders", {
-				params: { ...on(view), header: { "Idempotency-Key": key.current } },
-				body: { kind, who, lines, days: Number(days) },
-			}),
-		),
-	);
-	const lines = all.lacks.filter((l) => !off.includes(l.key));
-	if (more.trim() !== "") {
-		lines.push({
-			key: `own-${more.trim().slice(0, 40)}`,
-			text: more,
-			milli: 1000,
-			unit: "pc",
-			each: 0,
-		});
-	}
-	const fresh = () => {
-		key.current = newKey();
-	};
-	const badDays = !/^\d{1,3}$/.test(days.trim());
-	return (
-		<form
-			aria-label="An order"
-			className="mt-3 flex flex-col gap-3 border-l-4 border-now pl-3"
-			onSubmit={(e) => {
-				e.preventDefault();
-				if (!badDays) write.mutate(undefined, { onSuccess: onDone });
-			}}
-		>
-			{all.lacks.map((l) => (
-				<Tick
-					key={l.key}
-					checked={!off.includes(l.key)}
-					onChange={(v) => {
-						fresh();
-						setOff(v ? off.filter((k) => k !== l.key) : [...off, l.key]);
-					}}
-				>
-					{l.milli / 1000} {l.unit === "m" ? "m" : "×"} {l.text}
-				</Tick>
-			))}
-			<TextField
-				label="And"
-				placeholder="adhesive, one tube"
-				value={more}
-				onChange={(v) => {
-					fresh();
-					setMore(v);
-				}}
-				maxLength={300}
-			/>
-			<TextField
-				label="From"
-				value={who}
-				onChange={(v) => {
-					fresh();
-					setWho(v);
-				}}
-				error={write.error?.field("who")}
-				maxLength={80}
-			/>
-			<Pick
-				label="Source"
-				value={kind}
-				onChange={(k) => {
-					fresh();
-					setKind(k);
-				}}
-				options={[
-					{ value: "cutter", label: "cutter" },
-					{ value: "parts", label: "parts house" },
-					{ value: "maker", label: "maker" },
-					{ value: "post", label: "by post" },
-				]}
-			/>
-			<TextField
-				label="Days"
-				inputMode="numeric"
-				value={days}
-				onChange={(v) => {
-					fresh();
-					setDays(v);
-				}}
-				error={
-					badDays
-						? { field: "days", why: "a whole number is expected" }
-						: undefined
-				}
-			/>
-			<Refusal error={write.error?.field("who") ? null : write.error} />
-			<div className="flex gap-2">
-				<Button
-					type="submit"
-					disabled={lines.length === 0 || badDays || write.isPending}
-				>
-					Write the order
-				</Button>
-				<Button kind="quiet" onClick={onDone}>
-					leave it
-				</Button>
-			</div>
-		</form>
 	);
 }

@@ -1,11 +1,12 @@
 import { useState } from "react";
+import { useHeldWrite } from "../../../api/panes";
 import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
 import { Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
 import { Tick } from "../../../parts/Tick";
-import { heldOf, useHeldWrite } from "../sheets/held";
+import { heldOf } from "../sheets/held";
 
 type Part = View["pane"]["road"]["part"];
 type Box = NonNullable<Part["box"]>;

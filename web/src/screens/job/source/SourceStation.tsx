@@ -1,9 +1,8 @@
 import { useState } from "react";
 import { Link } from "react-router";
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
+import { useChangeJob, useWait } from "../../../api/jobs";
 import type { View } from "../../../api/types";
-import { useMoments } from "../../../app/moment";
+import { later } from "../../../app/later";
 import { when } from "../../../app/when";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
@@ -11,19 +10,12 @@ import { Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
 import { WhenField } from "../../../parts/WhenField";
 import { Experience } from "../Experience";
-import { Offers } from "./Offers";
 import { OrdersList } from "./OrdersList";
-import { PartForm } from "./PartForm";
 import { StockSizes } from "./StockSizes";
 
-type Head = {
-	story: string;
-	place: "bench" | "site";
-	promised: string;
-	version: number;
-};
+const PartForm = later(() => import("./PartForm"), "PartForm");
 
-type Wait = { waits_for: string; until: string; version: number };
+const Offers = later(() => import("./Offers"), "Offers");
 
 /** The order line to pass on, what the pane waits for, and what is promised. */
 export function SourceStation({ view }: { view: View }) {
@@ -35,43 +27,19 @@ export function SourceStation({ view }: { view: View }) {
 	const [stood] = useState(() => shown(job.promised_at));
 	const [until, setUntil] = useState(stoodUntil);
 	const [promised, setPromised] = useState(stood);
-	const moments = useMoments();
 	const [place, setPlace] = useState(job.place);
-	const write = useJobWrite<Head>(view, async ({ promised, ...body }) =>
-		got(
-			api.PUT("/api/jobs/{id}", {
-				params: on(view),
-				body: {
-					...body,
-					promised_at:
-						promised.trim() === stood
-							? job.promised_at
-							: await moments.of("promised_at", promised),
-				},
-			}),
-		),
-	);
-	const wait = useJobWrite<Wait>(view, async ({ until, ...body }) =>
-		got(
-			api.PUT("/api/jobs/{id}/wait", {
-				params: on(view),
-				body: {
-					...body,
-					waits_until:
-						until.trim() === stoodUntil
-							? pane.waits_until
-							: await moments.of("waits_until", until),
-				},
-			}),
-		),
-	);
+	const write = useChangeJob(view);
+	const wait = useWait(view);
 	const taken = (pane.stock ?? "") !== "";
 	const made = reckoning.road.sized && reckoning.order !== "";
 	const busy = write.isPending || wait.isPending;
 	function keepWait(waitsFor: string, waitsUntil: string) {
 		wait.mutate({
 			waits_for: waitsFor,
-			until: waitsUntil,
+			// As it stood it is the same moment, not what its words mean now.
+			...(waitsUntil.trim() === stoodUntil
+				? { waits_until: pane.waits_until }
+				: { until: waitsUntil }),
 			version: pane.version,
 		});
 	}
@@ -81,7 +49,9 @@ export function SourceStation({ view }: { view: View }) {
 			write.mutate({
 				story: job.story,
 				place,
-				promised,
+				...(promised.trim() === stood
+					? { promised_at: job.promised_at }
+					: { promised }),
 				version: job.version,
 			});
 		}

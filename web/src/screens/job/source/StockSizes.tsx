@@ -1,7 +1,8 @@
+import { useHeldWrite } from "../../../api/panes";
 import type { View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";
-import { heldOf, useHeldWrite } from "../sheets/held";
+import { heldOf } from "../sheets/held";
 
 /** Stock sizes that fall inside the fit, and the one that is taken. */
 export function StockSizes({ view }: { view: View }) {

@@ -1,15 +1,12 @@
-import { api, got } from "../../../api/client";
-import { on, useJobWrite } from "../../../api/hooks";
-import type { PaneObject, View } from "../../../api/types";
+import { useChangeObject } from "../../../api/panes";
+import type { View } from "../../../api/types";
 import { Refusal } from "../../../parts/Refusal";
 import { Tick } from "../../../parts/Tick";
 
 /** A door that comes off its hinges has its own work: off, hung, set, proved. */
 export function LeafTick({ view }: { view: View }) {
 	const { object } = view.job;
-	const write = useJobWrite<PaneObject>(view, (body) =>
-		got(api.PUT("/api/jobs/{id}/object", { params: on(view), body })),
-	);
+	const write = useChangeObject(view);
 	return (
 		<div className="mt-3">
 			<Tick

@@ -1,7 +1,4 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef } from "react";
-import { api, got, newKey, type Refused } from "../../../api/client";
-import { keepView, on, useJobWrite } from "../../../api/hooks";
+import { useAddPhoto, useDropPhoto } from "../../../api/strip";
 import type { View } from "../../../api/types";
 import { Refusal } from "../../../parts/Refusal";
 
@@ -16,34 +13,8 @@ export function Photos({
 	what: string;
 }) {
 	const id = view.job.id;
-	const client = useQueryClient();
-	const key = useRef(newKey());
-	const add = useMutation<View, Refused, File>({
-		mutationFn: (file) =>
-			got(
-				api.POST("/api/jobs/{id}/photos", {
-					params: {
-						path: { id },
-						query: { entry },
-						header: { "Idempotency-Key": key.current },
-					},
-					body: file as unknown as string,
-					bodySerializer: (b) => b as unknown as Blob,
-					headers: { "Content-Type": "application/octet-stream" },
-				}),
-			),
-		onSuccess: (next) => keepView(client, next),
-		onSettled: () => {
-			key.current = newKey();
-		},
-	});
-	const drop = useJobWrite<number>(view, (photo) =>
-		got(
-			api.DELETE("/api/jobs/{id}/photos/{photo}", {
-				params: on(view, { photo }),
-			}),
-		),
-	);
+	const add = useAddPhoto(view, entry);
+	const drop = useDropPhoto(view);
 	const mine = view.job.photos.filter((p) => p.entry === entry);
 	return (
 		<div className="flex flex-wrap items-end gap-3">

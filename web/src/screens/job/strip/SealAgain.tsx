@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { api, got } from "../../../api/client";
+import { reuseSum } from "../../../api/sums";
 import type { StripEntry, View } from "../../../api/types";
 import { Button } from "../../../parts/Button";
 import { NumberField } from "../../../parts/NumberField";
@@ -52,7 +52,7 @@ export function SealAgain({
 			<FigureList
 				name="seal again"
 				asked={rope ? a : { ...a, free: undefined, sprung: undefined }}
-				call={(body) => got(api.POST("/api/sums/reuse", { body }))}
+				call={reuseSum}
 				fields={["free", "sprung", "path", "length"]}
 			>
 				{(error) => (

@@ -8,6 +8,7 @@ import { type Option, Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
 import { Speak } from "../../../parts/Speak";
 import { Tick } from "../../../parts/Tick";
+import { dotsOf } from "./dots";
 import { ScrewGauge } from "./ScrewGauge";
 import { fates, kinds } from "./stripWords";
 import type { StripDraft, StripTools } from "./useStrip";
@@ -194,21 +195,6 @@ function likeLast(view: View): Partial<StripDraft> {
 		washers: last.held.washers ?? false,
 		fate: last.fate,
 	};
-}
-
-export function dotsOf(view: View) {
-	return view.job.strip.flatMap((r) =>
-		r.entry.spot
-			? [
-					{
-						id: r.entry.id,
-						label: String(r.position),
-						name: r.entry.what,
-						spot: r.entry.spot,
-					},
-				]
-			: [],
-	);
 }
 
 type Part = { draft: StripDraft; set: StripTools["set"] };

@@ -1,19 +1,22 @@
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got } from "../../../api/client";
+import { useEarlierStrips } from "../../../api/strip";
 import type { StripRecord, View } from "../../../api/types";
+import { later } from "../../../app/later";
 import { ObjectSketch } from "../../../bench/ObjectSketch";
 import { PackStack } from "../../../bench/PackStack";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";
 import { Sheet } from "../../../parts/Sheet";
-import { CorrectEntry } from "./CorrectEntry";
+import { dotsOf } from "./dots";
 import { PhotoFirst } from "./PhotoFirst";
 import { Photos } from "./Photos";
-import { SealAgain } from "./SealAgain";
-import { dotsOf, StripForm } from "./StripForm";
 import { unnamed } from "./usePhotoLines";
 import { type StripTools, useStrip } from "./useStrip";
+
+const SealAgain = later(() => import("./SealAgain"), "SealAgain");
+
+const StripForm = later(() => import("./StripForm"), "StripForm");
+const CorrectEntry = later(() => import("./CorrectEntry"), "CorrectEntry");
 
 /** What came off, in the order in which it came off. */
 export function StripLog({ view }: { view: View }) {
@@ -215,16 +218,7 @@ function Needs({ view }: { view: View }) {
 
 /** An empty log: start from an earlier job of the same kind, or from nothing. */
 function Start({ view, strip }: { view: View; strip: StripTools }) {
-	const earlier = useQuery({
-		queryKey: ["earlier", view.job.id],
-		queryFn: () =>
-			got(
-				api.GET("/api/jobs/{id}/earlier-strips", {
-					params: { path: { id: view.job.id } },
-				}),
-			),
-		enabled: !view.job.signed,
-	});
+	const earlier = useEarlierStrips(view, !view.job.signed);
 	return (
 		<div className="pb-2">
 			<p className="text-ink-2">

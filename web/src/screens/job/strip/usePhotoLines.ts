@@ -1,7 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, got, newKey, Refused } from "../../../api/client";
-import { keepView, on } from "../../../api/hooks";
+import { keepView } from "../../../api/call";
+import { newKey } from "../../../api/key";
+import { Refused } from "../../../api/refused";
+import { postPhoto, postStrip } from "../../../api/strip";
 import type { View } from "../../../api/types";
 
 /** How a line is called that has a picture and no words yet. */
@@ -56,31 +58,15 @@ export function usePhotoLines(view: View) {
 
 /** One line with its picture. */
 async function line(view: View, { file, what, ...keys }: Sent): Promise<View> {
-	const noted = await got(
-		api.POST("/api/jobs/{id}/strip", {
-			params: { ...on(view), header: { "Idempotency-Key": keys.line } },
-			body: {
-				id: "",
-				in: 0,
-				kind: "part",
-				what,
-				held: { how: "gravity" },
-				count: 1,
-				fate: "back",
-			},
-		}),
-	);
+	const noted = await postStrip(view, keys.line, {
+		id: "",
+		in: 0,
+		kind: "part",
+		what,
+		held: { how: "gravity" },
+		count: 1,
+		fate: "back",
+	});
 	const mine = noted.job.strip.filter((r) => r.entry.what === what);
-	return got(
-		api.POST("/api/jobs/{id}/photos", {
-			params: {
-				path: { id: view.job.id },
-				query: { entry: mine.at(-1)?.entry.id ?? "" },
-				header: { "Idempotency-Key": keys.photo },
-			},
-			body: file as unknown as string,
-			bodySerializer: (b) => b as unknown as Blob,
-			headers: { "Content-Type": "application/octet-stream" },
-		}),
-	);
+	return postPhoto(view, mine.at(-1)?.entry.id ?? "", keys.photo, file);
 }

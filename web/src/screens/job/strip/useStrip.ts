@@ -1,6 +1,12 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { api, got, newKey, type Refused } from "../../../api/client";
-import { keepView, on, useJobWrite } from "../../../api/hooks";
+import { newKey } from "../../../api/key";
+import {
+	useAddStrip,
+	useBack,
+	useChangeStrip,
+	useCopyStrip,
+	useDropStrip,
+	useMoveStrip,
+} from "../../../api/strip";
 import type { Spot, StripEntered, StripEntry, View } from "../../../api/types";
 import { useDraft } from "../../../app/draft";
 
@@ -79,77 +85,23 @@ function entryOf(d: StripDraft): StripEntered {
 /** The strip log: noting what comes off, and putting it back. */
 export function useStrip(view: View) {
 	const id = view.job.id;
-	const client = useQueryClient();
 	const [draft, put, clear] = useDraft<StripDraft>(`strip:${id}`, empty);
-	const add = useMutation<View, Refused, StripDraft>({
-		mutationFn: (d) =>
-			got(
-				api.POST("/api/jobs/{id}/strip", {
-					params: {
-						...on(view),
-						header: { "Idempotency-Key": d.key || newKey() },
-					},
-					body: entryOf(d),
-				}),
-			),
-		onSuccess: (next) => {
-			keepView(client, next);
-			clear();
-		},
-	});
-	const drop = useJobWrite<{ entry: string; version: number }>(view, (r) =>
-		got(
-			api.DELETE("/api/jobs/{id}/strip/{entry}", {
-				params: {
-					path: { id, entry: r.entry },
-					query: { version: r.version, pane: view.pane.id },
-				},
-			}),
-		),
-	);
-	const change = useJobWrite<{ entry: StripEntered; version: number }>(
-		view,
-		(r) =>
-			got(
-				api.PUT("/api/jobs/{id}/strip/{entry}", {
-					params: on(view, { entry: r.entry.id }),
-					body: r,
-				}),
-			),
-	);
-	const move = useJobWrite<{ entry: string; to: number; version: number }>(
-		view,
-		({ entry, ...body }) =>
-			got(
-				api.PUT("/api/jobs/{id}/strip/{entry}/place", {
-					params: on(view, { entry }),
-					body,
-				}),
-			),
-	);
-	const back = useJobWrite<{ entry: string; in: number; version: number }>(
-		view,
-		({ entry, ...body }) =>
-			got(
-				api.PUT("/api/jobs/{id}/strip/{entry}/back", {
-					params: on(view, { entry }),
-					body,
-				}),
-			),
-	);
-	const copy = useJobWrite<number>(view, (from) =>
-		got(
-			api.PUT("/api/jobs/{id}/strip-copy", {
-				params: on(view),
-				body: { from },
-			}),
-		),
-	);
+	const add = useAddStrip(view);
+	const drop = useDropStrip(view);
+	const change = useChangeStrip(view);
+	const move = useMoveStrip(view);
+	const back = useBack(view);
+	const copy = useCopyStrip(view);
 	return {
 		draft,
 		// Another content is another request.
 		set: (c: Partial<StripDraft>) => put({ ...draft, ...c, key: newKey() }),
-		add,
+		add: {
+			isPending: add.isPending,
+			error: add.error,
+			mutate: (d: StripDraft) =>
+				add.mutate({ key: d.key, body: entryOf(d) }, { onSuccess: clear }),
+		},
 		drop,
 		change,
 		move,

@@ -1,0 +1,33 @@
+import { keyed, on, type Sent, useRead, useWrite } from "./call";
+import { api, got } from "./client";
+import type { Priced, View } from "./types";
+
+const key = (view: View) => ["price", view.job.id, view.job.pulse];
+
+/** What the job costs, line by line. */
+export const usePrice = (view: View, enabled: boolean) =>
+	useRead<Priced>(
+		key(view),
+		() => got(api.GET("/api/jobs/{id}/price", { params: on(view) })),
+		{ enabled, placeholderData: (before) => before },
+	);
+
+export const useAdjust = (view: View) =>
+	useWrite(
+		(body: Sent<"/api/jobs/{id}/price", "put">): Promise<Priced> =>
+			got(api.PUT("/api/jobs/{id}/price", { params: on(view), body })),
+		{ is: key(view), moved: [["price", view.job.id]] },
+	);
+
+/** A quote, an invoice, or an invoice taken back. */
+export const useWriteBill = (view: View) =>
+	useWrite(
+		(body: Sent<"/api/jobs/{id}/bills", "post">, once): Promise<Priced> =>
+			got(
+				api.POST("/api/jobs/{id}/bills", {
+					params: { ...on(view), ...keyed(once) },
+					body,
+				}),
+			),
+		{ is: key(view) },
+	);

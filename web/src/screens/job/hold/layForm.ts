@@ -1,0 +1,2 @@
+/** Where the line opens the form of what was laid. */
+export const layForm = "#what-was-laid";
