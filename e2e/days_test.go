@@ -18,6 +18,7 @@ func days(t *testing.T, p *program) {
 	g.accessible("days")
 	g.pressAt("[data-step]")
 	g.until("why then", `document.querySelector("[data-why]")?.innerText.includes("Why then?")`)
+	g.unfold()
 	line := fmt.Sprintf(`document.querySelector("[data-promise='%d']")`, id)
 	g.until("the new job", line+`?.innerText.includes("no promise")`)
 	g.pressAt(fmt.Sprintf("[data-promise='%d'] [data-promise-it] button", id))

@@ -54,7 +54,7 @@ func bondHardens(t *testing.T, p *program) {
 		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, "urethane");
 		s.dispatchEvent(new Event("change", {bubbles: true})) })()`)
 	g.press("○ one edge open")
-	g.refill("Pressed width, mm", "5")
+	g.refill("Pressed width", "5")
 	g.press("Start its clock")
 	g.until("a clock", `document.querySelectorAll("[data-clock]").length === 3`)
 	g.press("take this clock out")

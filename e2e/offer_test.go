@@ -8,6 +8,7 @@ func threeOffers(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("tor")
 	g.goTo("/jobs/31/source")
+	g.pressAt("[data-fold=prices]")
 	g.sees("Glass shop at the lock is the cheapest in the end")
 	g.until("three ranges", `document.querySelectorAll("[data-offer] svg[role=img]").length === 3`)
 	g.sees("The second would be first if")

@@ -46,6 +46,7 @@ func lateAndWrong(t *testing.T, p *program) {
 	g.press("All of it is here")
 	g.sees("the breaker's yard: here")
 	g.until("the pane waits no more", `!document.body.innerText.includes("Waits for the pane")`)
+	g.pressAt("[data-fold=prices]")
 	g.press("Ask all who answer")
 	g.until("they have said something", `document.querySelectorAll("[data-asked] li").length >= 2`)
 }

@@ -116,6 +116,13 @@ func (g *page) press(words string) {
 	ask[any](g, "void "+find+".click()")
 }
 
+// unfold shows the whole of every list that is shown some rows at a time.
+func (g *page) unfold() {
+	g.t.Helper()
+	const more = `[...document.querySelectorAll("main button")].find(b => /^(\d+ more, of|The last)/.test(b.innerText))`
+	g.until("whole lists", `(() => { const b = `+more+`; if (b) b.click(); return !b })()`)
+}
+
 // pressAt clicks what a selector finds.
 func (g *page) pressAt(selector string) {
 	g.t.Helper()

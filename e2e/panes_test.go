@@ -32,6 +32,7 @@ func ninePanes(t *testing.T, p *program) {
 	g.until("pane 1 untouched by it",
 		`document.querySelector('[data-place=width_top]').getAttribute("aria-label").includes("508.0")`)
 	g.press("pane 1, 1 of 9")
+	g.until("the sheet", `document.querySelector("[role=dialog] ol li")`)
 	g.accessible("panes of the object")
 	if left := ask[int](g,
 		`[...document.querySelectorAll("[role=dialog] button")].filter(b => b.innerText === "take out").length`); left != 4 {

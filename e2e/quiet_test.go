@@ -133,7 +133,7 @@ func quietScreens(t *testing.T, p *program) {
 func (g *page) printed(path string) (text string, sheets int) {
 	g.t.Helper()
 	g.goTo(path)
-	g.until("the content of "+path, `document.querySelector("main").innerText.length > 200`)
+	g.until("the content of "+path, lists+`.length > 0 && document.querySelector("main").innerText.length > 200`)
 	b, err := chromedp.Run(g.ctx, chromedp.PrintToPDF())
 	if err != nil {
 		g.fail(err)
@@ -156,6 +156,10 @@ func (g *page) printed(path string) (text string, sheets int) {
 	return strings.Join(strings.Fields(string(all)), ""), r.NumPage()
 }
 
+// lists are the lines of a page's lists that are printed.
+const lists = `[...document.querySelectorAll("main li")].filter(e => e.innerText.trim().length > 12 &&
+	!e.closest("button, form, nav"))`
+
 // The browser's own print gives all of a page, from its first line to its last, without what
 // is pressed on a screen.
 func printsWhole(t *testing.T, p *program) {
@@ -167,8 +171,7 @@ func printsWhole(t *testing.T, p *program) {
 		"/jobs":           {"Jobs", "Takein"},
 	} {
 		text, sheets := g.printed(path)
-		last := ask[string](g, `[...document.querySelectorAll("main li")].filter(e => e.innerText.trim().length > 12 &&
-			!e.closest("button, form, nav")).at(-1).innerText.split("\n")[0].replace(/\s+/g, "").slice(0, 12)`)
+		last := ask[string](g, lists+`.at(-1).innerText.split("\n")[0].replace(/\s+/g, "").slice(0, 12)`)
 		whole := strings.Contains(text, wants[0]) && strings.Contains(text, last) && sheets > 0
 		if !whole || strings.Contains(text, wants[1]) {
 			t.Errorf("%s: %d sheets, last words %q there: %v; %.300s", path, sheets, last, strings.Contains(text, last), text)

@@ -201,7 +201,7 @@ func stuckAgain(t *testing.T, p *program) {
 	g.goTo("/jobs/21/strip")
 	g.sees("Look at both faces of the old bond")
 	g.refill("bond along", "400")
-	g.refill("across, mm", "30")
+	g.refill("across", "30")
 	g.press("○ clean metal")
 	for n := range 3 {
 		g.pressAt(fmt.Sprintf(`[data-spot="%d"]`, n))

@@ -123,7 +123,7 @@ func loadSum(t *testing.T, p *program) {
 	g.sees("lay it in two parts, or have a second pair of hands")
 	g.refill("who lay it", "2")
 	g.until("it is laid in time", `!document.querySelector("[data-sum=bead]").innerText.includes("Stop.")`)
-	g.refill("width, mm", "0")
+	g.refill("width", "0")
 	g.sees("a width from 1 to 100 mm is expected")
 	g.accessible("the bead")
 }

@@ -73,6 +73,8 @@ var oneSide = []walk{
 	{"passport", passport},
 	{"cure waits", cureWaits},
 	{"override", override},
+	{"cut off", cutOff},
+	{"door and back", doorAndBack},
 	{"lamp and leaving", lampAndLeaving},
 }
 
@@ -499,9 +501,10 @@ func carried(t *testing.T, p *program) {
 	g.until("it among the open ones",
 		`[...document.querySelectorAll("main li")].some(l => l.innerText.includes("second cabin"))`)
 	g.press("○ all")
+	g.fill("Find", "second cabin")
 	g.until("both in the list",
 		`[...document.querySelectorAll("main li")].filter(l => l.innerText.includes("second cabin")).length === 2`)
-	g.fill("Find", "nobody knows")
+	g.refill("Find", "nobody knows")
 	g.sees("No job has “nobody knows” in it.")
 }
 
@@ -617,11 +620,11 @@ func lostPassword(t *testing.T, p *program) {
 	g.sees("Ebbe Sand")
 	ask[any](g, `void [...[...document.querySelectorAll("main li")].find(l => l.innerText.includes("Ebbe Sand"))
 		.querySelectorAll("button")].at(-1).click()`)
-	g.sees("Tell Ebbe Sand this word")
+	g.sees("Tell Ebbe Sand this code")
 	word := ask[string](g,
 		`[...document.querySelectorAll("main li strong")].map(s => s.innerText).find(s => /^\w{4}-\w{4}-\w{4}$/.test(s))`)
 	h.goTo("/")
-	h.press("I was given a word")
+	h.press("I was given a code")
 	h.fill("Your sign-in name", "ebbe")
 	h.fill("The word", "aaaa-bbbb-cccc")
 	h.fill("A new password", "1234567890")

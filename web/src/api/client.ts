@@ -1,9 +1,14 @@
 import createClient from "openapi-fetch";
+import { reaches } from "./reach";
 import { Refused } from "./refused";
 import type { paths } from "./schema.gen";
 import type { Problem } from "./types";
 
-export const api = createClient<paths>({ baseUrl: "" });
+export const api = createClient<paths>({
+	baseUrl: "",
+	// Asked for anew each time: a page may be given another way to the network.
+	fetch: (request) => window.fetch(request),
+});
 
 const unreachable: Problem = {
 	title: "Not reached",
@@ -24,8 +29,10 @@ export async function got<T>(call: Promise<Answer<T>>): Promise<T> {
 	try {
 		answer = await call;
 	} catch {
+		reaches(false);
 		throw new Refused(unreachable);
 	}
+	reaches(true);
 	if (!answer.response.ok) {
 		throw new Refused(
 			isProblem(answer.error)

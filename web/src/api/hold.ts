@@ -42,7 +42,7 @@ export function useLay(view: View) {
 		async ({ since, ...body }: Sent<"/api/jobs/{id}/cures", "post">, once) =>
 			postCure(view, once, {
 				...body,
-				since: since && (await moments.of("since", since)),
+				since: await moments.of("since", since ?? ""),
 			}),
 		changes(view),
 	);

@@ -1,4 +1,13 @@
-import { keyed, on, type Sent, useJobWrite, useRead, useWrite } from "./call";
+import { useQueryClient } from "@tanstack/react-query";
+import {
+	askAgain,
+	keyed,
+	on,
+	type Sent,
+	useJobWrite,
+	useRead,
+	useWrite,
+} from "./call";
 import { api, got } from "./client";
 import type { Offers, View } from "./types";
 
@@ -34,17 +43,22 @@ export const useDropOffer = (view: View) =>
 	);
 
 /** The offer that is taken; `seen` is the one that was taken when it was asked. */
-export const useTakeOffer = (view: View, seen: number) =>
-	useJobWrite(view, async (offer: number) =>
-		got(
-			api.PUT("/api/jobs/{id}/offers/{offer}/taken", {
-				params: {
-					...on(view, { offer }),
-					query: { pane: view.pane.id, seen },
-				},
-			}),
-		),
+export function useTakeOffer(view: View, seen: number) {
+	const client = useQueryClient();
+	return useJobWrite(
+		view,
+		(offer: number) =>
+			got(
+				api.PUT("/api/jobs/{id}/offers/{offer}/taken", {
+					params: {
+						...on(view, { offer }),
+						query: { pane: view.pane.id, seen },
+					},
+				}),
+			),
+		{ after: () => askAgain(client, [key(view)]) },
 	);
+}
 
 /** Asks every supplier for a price. */
 export const useAskSuppliers = (view: View) =>

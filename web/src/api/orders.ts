@@ -51,7 +51,7 @@ export function useOrderState(
 					body: {
 						state,
 						version: order.version,
-						due: due && (await moments.of("due", due)),
+						due: await moments.of("due", due ?? ""),
 					},
 				}),
 			),
@@ -70,7 +70,7 @@ export function useCame(view: View, order: number) {
 			got(
 				api.PUT("/api/jobs/{id}/orders/{order}/came", {
 					params: on(view, { order }),
-					body: { ...body, due: due && (await moments.of("due", due)) },
+					body: { ...body, due: await moments.of("due", due ?? "") },
 				}),
 			),
 		changes(view),

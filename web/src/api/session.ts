@@ -1,6 +1,7 @@
 import { type QueryClient, useQuery } from "@tanstack/react-query";
 import { askAgain, type Sent, useRead, useWrite } from "./call";
 import { api, got } from "./client";
+import { backToField, leaveField } from "./lastField";
 import { Refused } from "./refused";
 import type { Account } from "./types";
 
@@ -28,15 +29,16 @@ export function isFilling(error: unknown): error is Refused {
 
 /** A session that has ended leads to the door; behind it the same page goes on. */
 export function toTheDoor(client: QueryClient, error: unknown) {
-	if (error instanceof Refused && error.problem.status === 401)
-		askAgain(client, [key]);
+	if (!(error instanceof Refused) || error.problem.status !== 401) return;
+	leaveField();
+	askAgain(client, [key]);
 }
 
 export function useSignIn() {
 	return useWrite(
 		(body: Sent<"/api/session", "post">): Promise<Account> =>
 			got(api.POST("/api/session", { body })),
-		{ asks: [key] },
+		{ asks: [key], after: backToField },
 	);
 }
 

@@ -1,5 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect } from "react";
+import { ask as askLife } from "./reach";
 
 // What shows the whole shop; a job has a pulse of its own.
 const shown = [
@@ -34,6 +35,7 @@ export function usePulse(): void {
 			if (source) return;
 			let first = true;
 			source = new EventSource("/api/pulse");
+			source.addEventListener("error", () => void askLife());
 			source.addEventListener("changed", () => {
 				// The first one tells where the shop stands, not that something is new.
 				if (!first) ask();

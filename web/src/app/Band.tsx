@@ -1,5 +1,6 @@
 import { type ReactNode, Suspense, useState } from "react";
 import { NavLink } from "react-router";
+import { GoesOn } from "./GoesOn";
 import { parted } from "./later";
 import { places } from "./places";
 import { useWho } from "./who";
@@ -14,9 +15,10 @@ const ShopMenu = parted(() => import("./ShopMenu"), "ShopMenu");
 export function Band({ children }: { children?: ReactNode }) {
 	const folded = children !== undefined;
 	return (
-		<footer className="on-band shrink-0 bg-band text-on-band">
+		<footer className="on-band relative shrink-0 bg-band text-on-band">
+			<GoesOn />
 			<div
-				className={`flex max-h-[50dvh] min-h-[72px] items-stretch gap-3 overflow-y-auto sm:pl-6 ${folded ? "" : "max-sm:hidden sm:pr-6"}`}
+				className={`flex max-h-[44dvh] min-h-[72px] items-stretch gap-3 overflow-y-auto sm:pl-6 ${folded ? "" : "max-sm:hidden sm:pr-6"}`}
 			>
 				<Menu
 					all={folded}

@@ -1,4 +1,5 @@
 import type { CutNode, CutView, ToCut } from "../api/types";
+import { useLengths } from "../app/length";
 import { asButton } from "./asButton";
 import { cutNodes } from "./cutNodes";
 
@@ -174,6 +175,7 @@ function Leaf({
 	picked: boolean;
 	onPick?: (piece: string) => void;
 }) {
+	const lengths = useLengths();
 	const pane = node.piece ? plan.panes[node.piece] : undefined;
 	const fill =
 		node.kind === "piece"
@@ -200,7 +202,7 @@ function Leaf({
 			// Where the words stand on it, they are its name.
 			aria-label={
 				pane && !wide
-					? `${pane.object}${pane.name ? `, ${pane.name}` : ""}, ${node.w} × ${node.h} mm${free ? ", cut free" : ""}`
+					? `${pane.object}${pane.name ? `, ${pane.name}` : ""}, ${lengths.said(node.w, node.h)}${free ? ", cut free" : ""}`
 					: undefined
 			}
 		>
@@ -235,7 +237,9 @@ function Leaf({
 						fontWeight={500}
 						fontSize={14}
 					>
-						{pane ? pane.size : `${round(node.w)} × ${round(node.h)}`}
+						{pane
+							? pane.size
+							: `${lengths.one(node.w)} × ${lengths.one(node.h)}`}
 					</tspan>
 				</text>
 			)}
@@ -288,8 +292,4 @@ function short(s: string): string {
 function fit(s: string, w: number): string {
 	const most = Math.max(4, Math.floor(w / 8.4));
 	return s.length > most ? `${s.slice(0, most - 1)}…` : s;
-}
-
-function round(v: number): string {
-	return v.toFixed(0);
 }

@@ -1,4 +1,5 @@
 import type { CutView } from "../api/types";
+import { useLengths } from "../app/length";
 import { cutNodes } from "./cutNodes";
 
 /**
@@ -14,6 +15,7 @@ export function TubeDrawing({
 	sheet: number;
 	size: { w: number; h: number };
 }) {
+	const lengths = useLengths();
 	const tube = plan.plan.sheets[sheet];
 	if (!tube || size.w < 60) return null;
 	const scale = (size.w - 60) / tube.w;
@@ -57,7 +59,7 @@ export function TubeDrawing({
 								fontWeight={pane ? 700 : 400}
 								fill="var(--ink)"
 							>
-								{pane ? pane.size : `${node.w.toFixed(0)} mm left`}
+								{pane ? pane.size : `${lengths.said(node.w)} left`}
 							</text>
 						)}
 					</g>

@@ -1,6 +1,6 @@
 import type { Coated, FieldError, Material } from "../api/types";
+import { LengthField } from "../form/LengthField";
 import { Button } from "./Button";
-import { NumberField } from "./NumberField";
 import { PackPaneFields } from "./PackPaneFields";
 
 const usual = { material: "toughened", thickness: 4, coat: "none" } as const;
@@ -51,8 +51,8 @@ export function PackFields({
 					/>
 					{n < panes.length - 1 && (
 						<div className="mt-2 w-40">
-							<NumberField
-								label={`gap ${n + 1}, mm`}
+							<LengthField
+								label={`gap ${n + 1}`}
 								value={gaps[n] ?? 16}
 								onChange={(g) =>
 									onChange(

@@ -1,4 +1,5 @@
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useEffect, useState } from "react";
+import { flushSync } from "react-dom";
 import { Button } from "./Button";
 
 /** How many rows a list begins with, and how many more each time. */
@@ -17,6 +18,12 @@ export function Paged<T>({
 	children?: ReactNode;
 }) {
 	const [shown, setShown] = useState(some);
+	// On paper a list is whole.
+	useEffect(() => {
+		const whole = () => flushSync(() => setShown(Number.POSITIVE_INFINITY));
+		window.addEventListener("beforeprint", whole);
+		return () => window.removeEventListener("beforeprint", whole);
+	}, []);
 	const left = all.length - shown;
 	return (
 		<>

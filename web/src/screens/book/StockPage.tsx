@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Catalogue } from "../../api/types";
+import { useLengths } from "../../app/length";
 import { useWho } from "../../app/who";
 import { MaterialField } from "../../parts/MaterialField";
 import { NumberRow } from "../../parts/NumberRow";
@@ -7,13 +8,14 @@ import { NamedValues } from "./NamedValues";
 import { OwnForm } from "./OwnForm";
 
 const sides = [
-	{ key: "w", label: "wide, mm" },
-	{ key: "h", label: "high, mm" },
+	{ key: "w", label: "wide", length: true },
+	{ key: "h", label: "high", length: true },
 ] as const;
 
 /** The sizes in which panes are sold ready cut. */
 export function StockPage({ book }: { book: Catalogue }) {
 	const { account } = useWho();
+	const lengths = useLengths();
 	const nameOf = (id: string) =>
 		book.materials.find((m) => m.id === id)?.name ?? id;
 	return (
@@ -31,7 +33,7 @@ export function StockPage({ book }: { book: Catalogue }) {
 						book={book}
 						kind="stock"
 						id={s.id}
-						name={`${s.w} × ${s.h} mm, ${s.use}`}
+						name={`${lengths.said(s.w, s.h)}, ${s.use}`}
 						rows={[
 							{
 								item: s.material,

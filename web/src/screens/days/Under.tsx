@@ -163,12 +163,14 @@ export function Flags({
 							type="button"
 							className={`h-12 w-11 text-left text-lg leading-none ${safe ? "text-ink-2" : "font-bold text-stop"}`}
 							title={says}
-							aria-label={says}
 							onClick={() => onJobs(jobs.map((j) => j.job))}
 							data-flag={jobs.map((j) => j.job).join(" ")}
 						>
-							⚑{jobs.length > 1 && jobs.length}
-							{!safe && "!"}
+							<span aria-hidden="true">
+								⚑{jobs.length > 1 && jobs.length}
+								{!safe && "!"}
+							</span>
+							<span className="sr-only">{says}</span>
 						</button>
 					</li>
 				);

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useCatalogue } from "../../api/book";
 import { useAddStock } from "../../api/stores";
 import type { StockItem } from "../../api/types";
+import { LengthField } from "../../form/LengthField";
 import { Button } from "../../parts/Button";
 import { TextField } from "../../parts/Field";
 import { MaterialField } from "../../parts/MaterialField";
@@ -97,15 +98,20 @@ export function StockForm({ onDone }: { onDone: () => void }) {
 		(n) => glass || !["thickness", "w", "h"].includes(n),
 	);
 	const wrong = typed.some((n) => error(n)?.why.includes("is expected"));
-	const text = (
-		label: string,
-		name: "w" | "h" | "thickness" | "quantity" | "least",
-	) => (
+	const text = (label: string, name: "quantity" | "least") => (
 		<TextField
 			label={label}
 			inputMode="decimal"
 			value={f[name]}
 			onChange={(v) => set({ [name]: v })}
+			error={error(name)}
+		/>
+	);
+	const length = (label: string, name: "w" | "h" | "thickness") => (
+		<LengthField
+			label={label}
+			value={f[name] === "" ? undefined : number(f[name])}
+			onChange={(mm) => set({ [name]: String(mm) })}
 			error={error(name)}
 		/>
 	);
@@ -133,12 +139,9 @@ export function StockForm({ onDone }: { onDone: () => void }) {
 						error={error("material")}
 					/>
 					<div className="grid grid-cols-3 gap-3">
-						{text(
-							f.kind === "tube" ? "Wall, mm" : "Thickness, mm",
-							"thickness",
-						)}
-						{text(f.kind === "tube" ? "Outside, mm" : "Width, mm", "w")}
-						{text(f.kind === "tube" ? "Length, mm" : "Height, mm", "h")}
+						{length(f.kind === "tube" ? "Wall" : "Thickness", "thickness")}
+						{length(f.kind === "tube" ? "Outside" : "Width", "w")}
+						{length(f.kind === "tube" ? "Length" : "Height", "h")}
 					</div>
 				</>
 			) : (

@@ -15,9 +15,9 @@ const empty = {
 };
 
 const fields = [
-	{ key: "length", label: "path, mm" },
-	{ key: "width", label: "width, mm" },
-	{ key: "height", label: "height, mm" },
+	{ key: "length", label: "path", length: true },
+	{ key: "width", label: "width", length: true },
+	{ key: "height", label: "height", length: true },
 	{ key: "tube", label: "a tube holds, ml" },
 	{ key: "skin", label: "skins in, min" },
 	{ key: "people", label: "who lay it" },

@@ -2,9 +2,9 @@ import { useDeferredValue } from "react";
 import type { Refused } from "../../api/refused";
 import { useBendSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
+import { LengthField } from "../../form/LengthField";
 import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
-import { NumberField } from "../../parts/NumberField";
 import { Refusal } from "../../parts/Refusal";
 
 const empty = { chord: "1000", rise: "50", thickness: 4 };
@@ -38,8 +38,8 @@ export function BendSum() {
 					onChange={(rise) => set({ ...form, rise })}
 					error={at("rise")}
 				/>
-				<NumberField
-					label="sheet, mm"
+				<LengthField
+					label="sheet"
 					value={form.thickness}
 					onChange={(thickness) => set({ ...form, thickness })}
 					error={at("thickness")}

@@ -26,14 +26,14 @@ const empty = {
 };
 
 const sizes = [
-	{ key: "length", label: "bond along the edge, mm" },
-	{ key: "width", label: "bond across, mm" },
+	{ key: "length", label: "bond along the edge", length: true },
+	{ key: "width", label: "bond across", length: true },
 ] as const;
 
 const loads = [
 	{ key: "weight", label: "pane with what is on it, kg" },
-	{ key: "along", label: "pane along the plate, mm" },
-	{ key: "out", label: "out to its free edge, mm" },
+	{ key: "along", label: "pane along the plate", length: true },
+	{ key: "out", label: "out to its free edge", length: true },
 	{ key: "gust", label: "gust, m/s; 0 indoors" },
 	{ key: "sheet", label: "sheet's strength, kPa; 0 silicone" },
 ] as const;

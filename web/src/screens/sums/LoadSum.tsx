@@ -31,7 +31,7 @@ const loads = [
 	{ key: "wind", label: "gust, m/s" },
 	{ key: "push", label: "push, N" },
 	{ key: "even", label: "for good, kPa" },
-	{ key: "warp", label: "seat out of flat, mm" },
+	{ key: "warp", label: "seat out of flat", length: true },
 ] as const;
 
 /** A pane under wind, a push, a load for good and a warped seat. */

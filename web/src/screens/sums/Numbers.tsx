@@ -1,9 +1,9 @@
 import type { ReactNode } from "react";
 import type { Figure } from "../../api/types";
-import { NumberRow } from "../../parts/NumberRow";
+import { type NumberOf, NumberRow } from "../../parts/NumberRow";
 import { FigureList } from "./FigureList";
 
-type Fields<K extends string> = readonly { key: K; label: string }[];
+type Fields<K extends string> = readonly NumberOf<K>[];
 
 /** A row of numbers over the figures that they give. */
 export function Numbers<K extends string, T extends Record<K, number>>({

@@ -1,6 +1,7 @@
 import { useNavigate } from "react-router";
 import type { OutlineShape } from "../../api/types";
 import { PlainDrawing } from "../../bench/PlainDrawing";
+import { LengthField } from "../../form/LengthField";
 import { Button } from "../../parts/Button";
 import { FigureLine } from "../../parts/FigureLine";
 import { NumberField } from "../../parts/NumberField";
@@ -112,13 +113,13 @@ function Side({
 			/>
 			{!named && (
 				<div className="grid grid-cols-2 gap-3">
-					<NumberField
-						label="its width, mm"
+					<LengthField
+						label="its width"
 						value={photo.sheet.w}
 						onChange={(w) => photo.setSheet({ ...photo.sheet, w })}
 					/>
-					<NumberField
-						label="its height, mm"
+					<LengthField
+						label="its height"
 						value={photo.sheet.h}
 						onChange={(h) => photo.setSheet({ ...photo.sheet, h })}
 					/>

@@ -1,5 +1,5 @@
 import type { OutlineIn } from "../../api/types";
-import { NumberField } from "../../parts/NumberField";
+import { LengthField } from "../../form/LengthField";
 import { Pick } from "../../parts/Pick";
 
 type Trace = OutlineIn["trace"];
@@ -33,13 +33,13 @@ export function TraceFields({
 			{trace && (
 				<>
 					<div className="grid grid-cols-2 gap-3">
-						<NumberField
-							label="width of the line, mm"
+						<LengthField
+							label="width of the line"
 							value={trace.pen}
 							onChange={(pen) => onChange({ ...trace, pen })}
 						/>
-						<NumberField
-							label="pen stands off its guide, mm"
+						<LengthField
+							label="pen stands off its guide"
 							value={trace.lean}
 							onChange={(lean) => onChange({ ...trace, lean })}
 						/>

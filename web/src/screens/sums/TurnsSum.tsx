@@ -2,6 +2,7 @@ import { useDeferredValue } from "react";
 import { useCatalogue } from "../../api/book";
 import { useTurnsSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
+import { LengthField } from "../../form/LengthField";
 import { FigureLine } from "../../parts/FigureLine";
 import { NumberField } from "../../parts/NumberField";
 import { Pick } from "../../parts/Pick";
@@ -58,8 +59,8 @@ export function TurnsSum() {
 			/>
 			{form.screw === other && (
 				<div className="mt-4 grid max-w-[32em] gap-3 sm:grid-cols-2">
-					<NumberField
-						label="One turn goes, mm"
+					<LengthField
+						label="One turn goes"
 						hint="over ten threads, divided by ten"
 						value={form.pitch ?? 0}
 						onChange={(pitch) => set({ ...form, pitch, perInch: 0 })}
@@ -74,8 +75,8 @@ export function TurnsSum() {
 				</div>
 			)}
 			<div className="mt-4 grid max-w-[48em] gap-3 sm:grid-cols-3">
-				<NumberField
-					label="Gasket, free thickness, mm"
+				<LengthField
+					label="Gasket, free thickness"
 					hint="unpressed; 0 where metal meets glass"
 					value={form.free}
 					onChange={(free) => set({ ...form, free })}

@@ -1,8 +1,8 @@
 import { useDeferredValue } from "react";
 import { useWitnessSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
+import { LengthField } from "../../form/LengthField";
 import { JoinedSize } from "../../parts/JoinedSize";
-import { NumberField } from "../../parts/NumberField";
 import { Refusal } from "../../parts/Refusal";
 import { blankWitness, WitnessRows, witnessed } from "../../parts/WitnessRows";
 
@@ -42,8 +42,8 @@ export function WitnessSum() {
 			<div className="mt-3 flex flex-wrap items-end gap-4">
 				{form.rows.some((r) => r.kind === "groove") && (
 					<div className="w-56">
-						<NumberField
-							label="radius of its corners, mm"
+						<LengthField
+							label="radius of its corners"
 							value={form.radius}
 							onChange={(radius) => set({ ...form, radius })}
 							error={error("radius")}
@@ -51,8 +51,8 @@ export function WitnessSum() {
 					</div>
 				)}
 				<div className="w-56">
-					<NumberField
-						label="clearance each side, mm"
+					<LengthField
+						label="clearance each side"
 						value={form.clearance}
 						onChange={(clearance) => set({ ...form, clearance })}
 						error={error("clearance")}

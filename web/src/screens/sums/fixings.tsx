@@ -23,11 +23,11 @@ export function RivetSum() {
 			set={set}
 			call={rivetSum}
 			fields={[
-				{ key: "hole", label: "hole in the glass, mm" },
-				{ key: "bolt", label: "bolt, mm" },
-				{ key: "bush", label: "wall of its bush, mm" },
-				{ key: "stack", label: "between the heads, mm" },
-				{ key: "nut", label: "nut with washers, mm" },
+				{ key: "hole", label: "hole in the glass", length: true },
+				{ key: "bolt", label: "bolt", length: true },
+				{ key: "bush", label: "wall of its bush", length: true },
+				{ key: "stack", label: "between the heads", length: true },
+				{ key: "nut", label: "nut with washers", length: true },
 			]}
 		>
 			<Pick
@@ -53,8 +53,8 @@ export function BradSum() {
 			set={set}
 			call={bradSum}
 			fields={[
-				{ key: "diameter", label: "brad, mm" },
-				{ key: "to_glass", label: "to the glass, mm" },
+				{ key: "diameter", label: "brad", length: true },
+				{ key: "to_glass", label: "to the glass", length: true },
 			]}
 		/>
 	);
@@ -75,10 +75,10 @@ export function PuttySum() {
 			set={set}
 			call={puttySum}
 			fields={[
-				{ key: "length", label: "round the light, mm" },
-				{ key: "face", label: "before the glass, mm" },
-				{ key: "rebate", label: "rebate, mm" },
-				{ key: "back", label: "bed behind it, mm" },
+				{ key: "length", label: "round the light", length: true },
+				{ key: "face", label: "before the glass", length: true },
+				{ key: "rebate", label: "rebate", length: true },
+				{ key: "back", label: "bed behind it", length: true },
 			]}
 		/>
 	);
@@ -106,12 +106,12 @@ export function ReuseSum() {
 			fields={[
 				...(rope
 					? ([
-							{ key: "free", label: "a new one, mm" },
-							{ key: "sprung", label: "springs back to, mm" },
+							{ key: "free", label: "a new one", length: true },
+							{ key: "sprung", label: "springs back to", length: true },
 						] as const)
 					: []),
-				{ key: "path", label: "its path, mm" },
-				{ key: "length", label: "laid straight, mm" },
+				{ key: "path", label: "its path", length: true },
+				{ key: "length", label: "laid straight", length: true },
 			]}
 		>
 			<SealLook

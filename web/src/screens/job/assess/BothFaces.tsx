@@ -9,8 +9,8 @@ import { Refusal } from "../../../parts/Refusal";
 import { across, usePeel } from "./usePeel";
 
 const sizes = [
-	{ key: "length", label: "bond along, mm" },
-	{ key: "width", label: "across, mm" },
+	{ key: "length", label: "bond along", length: true },
+	{ key: "width", label: "across", length: true },
 ] as const;
 
 /** Both faces of the bond that let go, spot by spot, before they are scraped. */

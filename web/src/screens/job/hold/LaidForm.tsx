@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { useLay } from "../../../api/hold";
 import type { Hold, View } from "../../../api/types";
 import { when } from "../../../app/when";
+import { LengthField } from "../../../form/LengthField";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
 import { Pick } from "../../../parts/Pick";
@@ -122,11 +123,10 @@ export function LaidForm({
 			</label>
 			{wet && (
 				<>
-					<TextField
-						label="Pressed width, mm"
-						inputMode="decimal"
-						value={f.width}
-						onChange={(width) => set({ width })}
+					<LengthField
+						label="Pressed width"
+						value={num(f.width)}
+						onChange={(mm) => set({ width: String(mm) })}
 						error={at("width")}
 					/>
 					<Pick

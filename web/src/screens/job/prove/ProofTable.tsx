@@ -3,6 +3,7 @@ import { Evenness } from "../../../bench/Evenness";
 import { gapPlaces } from "../../../bench/gaps";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
+import { PartTable } from "../table/PartTable";
 import type { TableProps } from "../table/props";
 import { GapFields } from "./GapFields";
 
@@ -28,38 +29,48 @@ export default function ProofTable({ view, ask }: TableProps) {
 		? undefined
 		: checks.find((c) => (c.gaps?.length ?? 0) === gapPlaces.length);
 	const engaged = isEngaged(reckoning);
-	const says = asked
-		? "read the gap at eight places, or the spread alone in the line"
-		: engaged
-			? "how much of it stands in each end"
-			: read
-				? "the gap all round as it was read, drawn wide"
-				: "the gap all round as it should be, drawn wide";
+	// On a road without a size there is no gap to draw.
+	const { sized } = reckoning.road;
+	const says = !sized
+		? "what came, and what goes where"
+		: asked
+			? "read the gap at eight places, or the spread alone in the line"
+			: engaged
+				? "how much of it stands in each end"
+				: read
+					? "the gap all round as it was read, drawn wide"
+					: "the gap all round as it should be, drawn wide";
 	const Picture = engaged && !asked ? Engaged : Evenness;
 	return (
 		<Ground says={says + (wide ? "; each check beside it" : "")}>
 			<div ref={ref} className="absolute inset-0">
-				<svg
-					width={width}
-					height={size.h}
-					role="img"
-					aria-label={
-						read
-							? `gaps as they were read, clockwise from the top left: ${read.gaps_got?.join(", ")} ${read.asks}`
-							: engaged
-								? says
-								: `clearance ${reckoning.gap_w.main} ${reckoning.gap_w.unit} at the sides, ${reckoning.gap_h.main} ${reckoning.gap_h.unit} above and below`
-					}
-				>
-					{size.h > least && (
-						<Picture
-							reckoning={reckoning}
-							read={read}
-							width={width}
-							height={size.h}
-						/>
-					)}
-				</svg>
+				{!sized ? (
+					<div className="absolute inset-y-0 left-0" style={{ width }}>
+						<PartTable view={view} />
+					</div>
+				) : (
+					<svg
+						width={width}
+						height={size.h}
+						role="img"
+						aria-label={
+							read
+								? `gaps as they were read, clockwise from the top left: ${read.gaps_got?.join(", ")} ${read.asks}`
+								: engaged
+									? says
+									: `clearance ${reckoning.gap_w.main} ${reckoning.gap_w.unit} at the sides, ${reckoning.gap_h.main} ${reckoning.gap_h.unit} above and below`
+						}
+					>
+						{size.h > least && (
+							<Picture
+								reckoning={reckoning}
+								read={read}
+								width={width}
+								height={size.h}
+							/>
+						)}
+					</svg>
+				)}
 				{asked && (
 					<GapFields
 						key={asked.key}

@@ -2,6 +2,7 @@ import { useEffect, useState } from "react";
 import { useCatalogue } from "../../../api/book";
 import { useHeldWrite } from "../../../api/panes";
 import type { Held, View } from "../../../api/types";
+import { LengthField } from "../../../form/LengthField";
 import { Button } from "../../../parts/Button";
 import { Choice } from "../../../parts/Choice";
 import { control, Field, TextField } from "../../../parts/Field";
@@ -113,12 +114,12 @@ export function HeldSheet({ view, open, onClose }: Props) {
 							/>
 						</Choice>
 						{pane.gasket.kind !== "none" && (
-							<TextField
-								label="Its free thickness, mm"
+							<LengthField
+								key={String(open)}
+								label="Its free thickness"
 								hint="Measured unpressed; seated it takes 60 to 75 % of that."
-								inputMode="decimal"
-								value={free}
-								onChange={setFree}
+								value={Number(free)}
+								onChange={(mm) => setFree(String(mm))}
 								error={
 									badFree
 										? {

@@ -1,6 +1,6 @@
 import { useCatalogue } from "../../../api/book";
 import type { FieldError, Held } from "../../../api/types";
-import { NumberField } from "../../../parts/NumberField";
+import { LengthField } from "../../../form/LengthField";
 import { Pick } from "../../../parts/Pick";
 import { Stepper } from "../../../parts/Stepper";
 import { Tick } from "../../../parts/Tick";
@@ -105,13 +105,13 @@ function Traced({
 			/>
 			{trace && (
 				<div className="grid grid-cols-2 gap-3">
-					<NumberField
-						label="Width of the line, mm"
+					<LengthField
+						label="Width of the line"
 						value={trace.pen}
 						onChange={(pen) => onChange({ ...shape, trace: { ...trace, pen } })}
 					/>
-					<NumberField
-						label="Pen stands off its guide, mm"
+					<LengthField
+						label="Pen stands off its guide"
 						value={trace.lean}
 						onChange={(lean) =>
 							onChange({ ...shape, trace: { ...trace, lean } })

@@ -4,6 +4,7 @@ import { eyeFor } from "../../../bench/fit";
 import { Shapes } from "../../../bench/Shapes";
 import { useSize } from "../../../bench/useSize";
 import { Ground } from "../table/Ground";
+import { PartTable } from "../table/PartTable";
 import type { TableProps } from "../table/props";
 
 /** The pane as drawn for the cutter, or the part that is bought as it comes. */
@@ -12,7 +13,11 @@ export default function OrderTable({ view }: TableProps) {
 	const { ordered } = reckoning;
 	return (
 		<Ground
-			says={`to order, ${reckoning.table.seen}`}
+			says={
+				ordered
+					? `to order, ${reckoning.table.seen}`
+					: "what comes, and what goes where"
+			}
 			foot={
 				pane.waits_for && (
 					<p className="border-l-4 border-warn bg-warn-wash px-3 py-1">
@@ -25,16 +30,7 @@ export default function OrderTable({ view }: TableProps) {
 			{ordered ? (
 				<Alone drawing={ordered} view={view} />
 			) : (
-				<div className="grid h-full place-items-center px-6 text-center">
-					<div>
-						<p className="text-4xl leading-tight font-semibold">
-							{reckoning.order ||
-								reckoning.road.headline ||
-								"Nothing to order yet"}
-						</p>
-						<p className="mt-3 text-lg text-ink-2">{boxWords(view)}</p>
-					</div>
-				</div>
+				<PartTable view={view} />
 			)}
 		</Ground>
 	);
@@ -107,14 +103,4 @@ function middleOf(points: { x: number; y: number }[]) {
 		x: (Math.min(...xs) + Math.max(...xs)) / 2,
 		y: (Math.min(...ys) + Math.max(...ys)) / 2,
 	};
-}
-
-/** What has to be in the box, and what was asked where. */
-function boxWords(view: TableProps["view"]): string {
-	const { part } = view.pane.road;
-	const box = part.box ?? [];
-	const asked = (part.asked ?? []).map((a) => `${a.where}: ${a.says}`);
-	return [box.length > 0 ? `in the box: ${box.join(", ")}` : "", ...asked]
-		.filter((w) => w)
-		.join(" · ");
 }

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { reuseSum } from "../../../api/sums";
 import type { StripEntry, View } from "../../../api/types";
+import { LengthField } from "../../../form/LengthField";
 import { Button } from "../../../parts/Button";
-import { NumberField } from "../../../parts/NumberField";
 import { FigureList } from "../../sums/FigureList";
 import { type SealKind, SealLook, type SealSeen } from "../../sums/SealLook";
 import type { StripTools } from "./useStrip";
@@ -61,28 +61,28 @@ export function SealAgain({
 						<div className="grid grid-cols-2 gap-3">
 							{rope && (
 								<>
-									<NumberField
-										label="A new one, mm"
+									<LengthField
+										label="A new one"
 										value={a.free ?? 10}
 										onChange={(free) => set({ free })}
 										error={error?.field("free")}
 									/>
-									<NumberField
-										label="Springs back to, mm"
+									<LengthField
+										label="Springs back to"
 										value={a.sprung ?? 8}
 										onChange={(sprung) => set({ sprung })}
 										error={error?.field("sprung")}
 									/>
 								</>
 							)}
-							<NumberField
-								label="Its path, mm"
+							<LengthField
+								label="Its path"
 								value={a.path}
 								onChange={(p) => set({ path: p })}
 								error={error?.field("path")}
 							/>
-							<NumberField
-								label="Laid straight, mm"
+							<LengthField
+								label="Laid straight"
 								value={a.length}
 								onChange={(length) => set({ length })}
 								error={error?.field("length")}
