@@ -17,7 +17,7 @@ func (g *page) held(words string, change func()) {
 	g.press(words)
 	g.until("the sheet", `document.querySelector("[role=dialog]")`)
 	change()
-	g.press("Keep it")
+	g.press("Save")
 	g.until("the sheet away", `!document.querySelector("[role=dialog]")`)
 }
 

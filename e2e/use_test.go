@@ -18,7 +18,7 @@ func packInAJob(t *testing.T, p *program) {
 	g.press("Change the pack")
 	g.pressAt(`[role=dialog] [data-coat="0"][data-side=hot]`)
 	g.accessible("the pack of a job")
-	g.press("Keep it")
+	g.press("Save")
 	g.until("the outside to change", touch+" !== "+fmt.Sprint(before))
 	if after := ask[float64](g, touch); after <= before {
 		t.Errorf("the coat turned to the heat: %v °C outside, %v before", after, before)
@@ -27,11 +27,11 @@ func packInAJob(t *testing.T, p *program) {
 	// A cavity that cannot be is refused at its field, and what was typed stays.
 	g.press("Change the pack")
 	g.refill("Behind its hot side, °C", "-40")
-	g.press("Keep it")
+	g.press("Save")
 	g.sees("a temperature from 0 °C up is expected")
 	g.refill("Behind its hot side, °C", "0")
 	g.pressAt(`[role=dialog] [data-coat="0"][data-side=cold]`)
-	g.press("Keep it")
+	g.press("Save")
 	g.until("the outside as before", touch+" === "+fmt.Sprint(before))
 }
 
@@ -49,12 +49,12 @@ func carries(t *testing.T, p *program) {
 	g.press("Close")
 	g.press("carries a push of 400 N")
 	g.refill("A push at the worst place, N", "-1")
-	g.press("Keep it")
+	g.press("Save")
 	g.sees("a push from 0 to 10,000 N is expected")
 	g.refill("A push at the worst place, N", "6000")
 	g.press("It stands over open food")
 	g.accessible("what it has to carry")
-	g.press("Keep it")
+	g.press("Save")
 	g.until("the words in the row", `document.body.textContent.includes("carries a push of 6000 N, over food")`)
 	g.sees("under a push of 6000 N at the worst place")
 	g.until("annealed ruled out",
@@ -63,7 +63,7 @@ func carries(t *testing.T, p *program) {
 	g.press("carries a push of 6000 N")
 	g.refill("A push at the worst place, N", "400")
 	g.press("It stands over open food")
-	g.press("Keep it")
+	g.press("Save")
 	g.until("as before", `document.body.textContent.includes("carries a push of 400 N")`)
 	// Both answers to what people disagree on.
 	g.goTo("/jobs/18/choose")

@@ -225,12 +225,12 @@ func settings(t *testing.T, p *program) {
 	g.press("steel · wrapped gasket")
 	g.accessible("sheet, held")
 	g.press("○ flat, on the ledge")
-	g.press("Keep it")
+	g.press("Save")
 	g.until("another order", fmt.Sprintf("%s !== %q", order, before))
 	g.press("240 °C in use")
 	g.accessible("sheet, sees")
 	g.fill("Hot side in steady use", "0")
-	g.press("Keep it")
+	g.press("Save")
 	g.sees("a temperature between −60 and 1200 °C is expected")
 	if v := ask[string](g, `[...document.querySelectorAll("input")].map(i => i.value).join()`); !strings.Contains(v,
 		"2400") {
@@ -240,7 +240,7 @@ func settings(t *testing.T, p *program) {
 	g.press("Brindle & Daughters, bakery")
 	g.accessible("sheet, customer")
 	g.fill("Note", "ring at the back door")
-	g.press("Keep it")
+	g.press("Save")
 	g.until("the sheet away", `!document.querySelector("[role=dialog]")`)
 	g.press("what happened")
 	g.sees("how the pane is held was changed")

@@ -15,7 +15,10 @@ export default defineConfig({
 				codeSplitting: {
 					groups: [
 						// What seldom changes keeps its name, and so its place in a browser's store.
-						{ name: "react", test: /node_modules\/(react|react-dom|scheduler)\// },
+						{
+							name: "react",
+							test: /node_modules\/(react|react-dom|scheduler)\//,
+						},
 					],
 				},
 			},

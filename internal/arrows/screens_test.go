@@ -13,7 +13,7 @@ import (
 
 // storeys of the front end, from the ground: each uses what lies under it. The top is what
 // brings the screens together.
-var storeys = []string{"api", "app", "bench", "parts", "screens", "top"}
+var storeys = []string{"api", "app", "bench", "parts", "form", "screens", "top"}
 
 var imported = regexp.MustCompile(`(?:from|import)\s*\(?\s*"(\.[^"]+)"`)
 

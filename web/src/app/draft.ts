@@ -35,7 +35,8 @@ export function useDraft<T>(
 	return [value, set, clear];
 }
 
-function load<T>(key: string, empty: T): T {
+/** What a device has kept under a key, as far as it still fits. */
+export function load<T>(key: string, empty: T): T {
 	const text = localStorage.getItem(key);
 	if (text === null) return empty;
 	try {

@@ -1,4 +1,4 @@
-import { type ReactNode, useId } from "react";
+import { type ReactNode, type Ref, useId } from "react";
 import type { FieldError } from "../api/types";
 
 type Props = {
@@ -77,6 +77,8 @@ export function TextField({
 	value: string;
 	onChange: (v: string) => void;
 	type?: string;
+	ref?: Ref<HTMLInputElement>;
+	onBlur?: () => void;
 	autoComplete?: string;
 	autoFocus?: boolean;
 	placeholder?: string;

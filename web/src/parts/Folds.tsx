@@ -10,8 +10,8 @@ export type Fold = {
 
 /** Blocks of a column, one of them open; the others say what is in them. */
 export function Folds({ all, first }: { all: Fold[]; first: string }) {
-	const [picked, setPicked] = useState<string | null>(null);
-	const open = picked ?? first;
+	// What is open stays so under one's hands, whatever changes.
+	const [open, setOpen] = useState(first);
 	return (
 		<div className="border-t border-rule">
 			{all.map((f) => (
@@ -25,7 +25,7 @@ export function Folds({ all, first }: { all: Fold[]; first: string }) {
 							type="button"
 							aria-expanded={open === f.key}
 							className="flex min-h-12 w-full items-center justify-between gap-4 py-1 text-left"
-							onClick={() => setPicked(open === f.key ? "" : f.key)}
+							onClick={() => setOpen(open === f.key ? "" : f.key)}
 							data-fold={f.key}
 						>
 							<span className="min-w-0">

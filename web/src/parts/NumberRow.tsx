@@ -1,5 +1,5 @@
 import type { FieldError } from "../api/types";
-import { LengthField } from "../form/LengthField";
+import { LengthField } from "./LengthField";
 import { NumberField } from "./NumberField";
 
 /** A number of a row: `length` is one in mm, typed in any unit. */

@@ -1,6 +1,6 @@
 import type { Coated, FieldError, Material } from "../api/types";
-import { LengthField } from "../form/LengthField";
 import { Button } from "./Button";
+import { LengthField } from "./LengthField";
 import { PackPaneFields } from "./PackPaneFields";
 
 const usual = { material: "toughened", thickness: 4, coat: "none" } as const;

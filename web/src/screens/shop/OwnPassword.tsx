@@ -1,54 +1,40 @@
-import { useState } from "react";
 import { useOwnPassword } from "../../api/session";
+import { Form, useFilled } from "../../form/Form";
+import { PasswordOf, TextOf } from "../../form/fields";
 import { Button } from "../../parts/Button";
-import { TextField } from "../../parts/Field";
-import { NewPasswordField } from "../../parts/NewPasswordField";
-import { Refusal } from "../../parts/Refusal";
 
 export function OwnPassword() {
-	const [old, setOld] = useState("");
-	const [fresh, setFresh] = useState("");
+	// Passwords are kept on no device.
+	const filled = useFilled({ old: "", new: "" });
 	const write = useOwnPassword();
-	const shown = write.error?.field("old") ?? write.error?.field("new");
 	return (
-		<form
+		<Form
 			className="flex flex-col gap-5"
-			onSubmit={(e) => {
-				e.preventDefault();
-				write.mutate(
-					{ old, new: fresh },
-					{
-						onSuccess: () => {
-							setOld("");
-							setFresh("");
-						},
-					},
-				);
-			}}
+			filled={filled}
+			write={write}
+			body={(f) => f}
 		>
 			<h2 className="text-2xl font-semibold">Your password</h2>
-			<TextField
+			<TextOf
 				label="Present password"
 				type="password"
-				value={old}
-				onChange={setOld}
-				error={write.error?.field("old")}
+				name="old"
 				autoComplete="current-password"
 			/>
-			<NewPasswordField
+			<PasswordOf
 				label="New password"
-				value={fresh}
-				onChange={setFresh}
-				error={write.error?.field("new")}
+				name="new"
 				hint="Ten characters or more. You are signed out everywhere else."
 			/>
-			{!shown && <Refusal error={write.error} />}
 			<div className="flex items-center gap-4">
-				<Button type="submit" disabled={write.isPending || fresh === ""}>
+				<Button
+					type="submit"
+					disabled={write.isPending || filled.watch("new") === ""}
+				>
 					Change it
 				</Button>
 				{write.isSuccess && <span role="status">Changed.</span>}
 			</div>
-		</form>
+		</Form>
 	);
 }

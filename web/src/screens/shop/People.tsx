@@ -1,11 +1,9 @@
-import { useState } from "react";
 import { useAddPerson, useChangePerson, usePeople } from "../../api/people";
 import type { Account } from "../../api/types";
 import { useWho } from "../../app/who";
+import { Form, useFilled } from "../../form/Form";
+import { PasswordOf, PickOf, TextOf } from "../../form/fields";
 import { Button } from "../../parts/Button";
-import { TextField } from "../../parts/Field";
-import { NewPasswordField } from "../../parts/NewPasswordField";
-import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 import { Tick } from "../../parts/Tick";
 import { GiveWord } from "./GiveWord";
@@ -69,54 +67,37 @@ const empty = {
 };
 
 function AddPerson() {
-	const [form, setForm] = useState(empty);
+	// A password is kept on no device.
+	const filled = useFilled(empty);
 	const add = useAddPerson();
-	const at = (f: string) => add.error?.field(f);
-	const shown = ["name", "login", "password", "role"].some(at);
 	return (
-		<form
+		<Form
 			className="mt-8 flex flex-col gap-4"
-			onSubmit={(e) => {
-				e.preventDefault();
-				add.mutate(form, { onSuccess: () => setForm(empty) });
-			}}
+			filled={filled}
+			write={add}
+			body={(f) => f}
 		>
 			<h3 className="text-lg font-semibold">Add a person</h3>
-			<TextField
-				label="Name"
-				value={form.name}
-				onChange={(name) => setForm({ ...form, name })}
-				error={at("name")}
-			/>
-			<TextField
-				label="Sign-in name"
-				value={form.login}
-				onChange={(login) => setForm({ ...form, login })}
-				error={at("login")}
-				autoComplete="off"
-			/>
-			<NewPasswordField
+			<TextOf label="Name" name="name" />
+			<TextOf label="Sign-in name" name="login" autoComplete="off" />
+			<PasswordOf
 				label="First password"
-				value={form.password}
-				onChange={(password) => setForm({ ...form, password })}
-				error={at("password")}
+				name="password"
 				hint="Ten characters or more; they can change it."
 			/>
-			<Pick
+			<PickOf
 				label="Role"
-				value={form.role}
-				onChange={(role) => setForm({ ...form, role })}
+				name="role"
 				options={[
 					{ value: "technician", label: "technician" },
 					{ value: "owner", label: "owner" },
 				]}
 			/>
-			{!shown && <Refusal error={add.error} />}
 			<div>
 				<Button type="submit" disabled={add.isPending}>
 					Add
 				</Button>
 			</div>
-		</form>
+		</Form>
 	);
 }

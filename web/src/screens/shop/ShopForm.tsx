@@ -1,69 +1,57 @@
-import { useState } from "react";
 import { useChangeShop } from "../../api/shop";
 import { useWho } from "../../app/who";
+import { Form, useFilled } from "../../form/Form";
+import { PickOf, TextOf } from "../../form/fields";
 import { Button } from "../../parts/Button";
-import { TextField } from "../../parts/Field";
-import { Pick } from "../../parts/Pick";
-import { Refusal } from "../../parts/Refusal";
 
+const names = { shop_name: "name" };
+
+/** The shop's name, town, address and unit. */
 export function ShopForm() {
 	const { shop } = useWho();
-	const [form, setForm] = useState(shop);
+	const filled = useFilled(shop);
 	const write = useChangeShop();
 	return (
-		<form
+		<Form
 			className="flex flex-col gap-5"
-			onSubmit={(e) => {
-				e.preventDefault();
-				write.mutate(form, { onSuccess: setForm });
-			}}
+			filled={filled}
+			write={write}
+			body={(f) => f}
+			names={names}
+			onDone={filled.reset}
 		>
 			<h2 className="text-2xl font-semibold">The workshop</h2>
-			<TextField
-				label="Name"
-				value={form.name}
-				onChange={(name) => setForm({ ...form, name })}
-				error={write.error?.field("shop_name")}
-			/>
-			<TextField
-				label="Town"
-				value={form.town}
-				onChange={(town) => setForm({ ...form, town })}
-				error={write.error?.field("town")}
-			/>
-			<TextField
+			<TextOf label="Name" name="name" />
+			<TextOf label="Town" name="town" />
+			<TextOf
 				label="Address from outside"
 				placeholder="https://shop.example"
 				hint="Codes on labels and papers, and calendars, lead there. Without it papers have no code."
-				value={form.address ?? ""}
-				onChange={(address) => setForm({ ...form, address })}
+				name="address"
 				maxLength={200}
-				error={write.error?.field("address")}
 			/>
 			<div>
 				<p className="mb-1 font-semibold">Lengths are typed in</p>
-				<Pick
+				<PickOf
 					label="Unit of a bare number"
-					value={form.unit}
-					onChange={(unit) => setForm({ ...form, unit })}
+					name="unit"
 					options={[
 						{ value: "mm", label: "millimetres" },
 						{ value: "in", label: "inches" },
 					]}
 				/>
 			</div>
-			<Refusal error={write.error} />
 			{write.error?.conflict && (
-				<Button onClick={() => setForm({ ...form, version: shop.version })}>
+				<Button onClick={() => filled.setValue("version", shop.version)}>
 					Go on from what stands now
 				</Button>
 			)}
 			<div className="flex items-center gap-4">
 				<Button type="submit" disabled={write.isPending}>
-					Keep it
+					Save
 				</Button>
-				{write.isSuccess && <span role="status">Kept.</span>}
+				{write.isSuccess && <span role="status">Saved.</span>}
 			</div>
-		</form>
+		</Form>
 	);
 }

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { useDropSupplier, usePutSupplier, useSuppliers } from "../../api/shop";
 import type { Supplier } from "../../api/types";
+import { Form, useFilled } from "../../form/Form";
+import { PickOf, TextOf } from "../../form/fields";
 import { Button } from "../../parts/Button";
-import { TextField } from "../../parts/Field";
-import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
 
 const none: Supplier = {
@@ -16,9 +16,8 @@ const none: Supplier = {
 
 /** Who answers what is asked of them by themselves. */
 export function Suppliers() {
-	const [form, setForm] = useState<Supplier | null>(null);
+	const [adding, setAdding] = useState(false);
 	const all = useSuppliers();
-	const put = usePutSupplier();
 	const drop = useDropSupplier();
 	return (
 		<section aria-label="Who answers by themselves">
@@ -46,71 +45,66 @@ export function Suppliers() {
 				))}
 			</ul>
 			<Refusal error={drop.error} />
-			{form ? (
-				<form
-					className="mt-3 flex flex-col gap-3 border-l-4 border-now pl-3"
-					onSubmit={(e) => {
-						e.preventDefault();
-						put.mutate(form, { onSuccess: () => setForm(null) });
-					}}
-				>
-					<TextField
-						label="Called"
-						value={form.name}
-						onChange={(name) => setForm({ ...form, name })}
-						error={put.error?.field("name")}
-						maxLength={80}
-					/>
-					<Pick
-						label="What they are"
-						value={form.kind}
-						onChange={(kind) => setForm({ ...form, kind })}
-						options={[
-							{ value: "cutter", label: "cutter" },
-							{ value: "maker", label: "maker" },
-							{ value: "parts", label: "parts house" },
-							{ value: "post", label: "by post" },
-							{ value: "salvage", label: "salvage" },
-						]}
-					/>
-					<Pick
-						label="How they are asked"
-						value={form.way}
-						onChange={(way) => setForm({ ...form, way })}
-						options={[
-							{ value: "http", label: "by call" },
-							{ value: "file", label: "by file" },
-						]}
-					/>
-					<TextField
-						label="Address"
-						placeholder={
-							form.way === "http" ? "http://127.0.0.1:8090/quay" : "north-quay"
-						}
-						value={form.address}
-						onChange={(address) => setForm({ ...form, address })}
-						error={put.error?.field("address")}
-						maxLength={200}
-					/>
-					<Refusal
-						error={
-							put.error?.problem.errors?.length ? null : (put.error ?? null)
-						}
-					/>
-					<div className="flex gap-2">
-						<Button type="submit" disabled={put.isPending}>
-							Keep who is asked
-						</Button>
-						<Button kind="quiet" onClick={() => setForm(null)}>
-							leave it
-						</Button>
-					</div>
-				</form>
+			{adding ? (
+				<SupplierForm onDone={() => setAdding(false)} />
 			) : (
-				<Button className="mt-2" onClick={() => setForm(none)}>
+				<Button className="mt-2" onClick={() => setAdding(true)}>
 					One more …
 				</Button>
 			)}
 		</section>
+	);
+}
+
+function SupplierForm({ onDone }: { onDone: () => void }) {
+	const filled = useFilled(none, "supplier");
+	const put = usePutSupplier();
+	return (
+		<Form
+			className="mt-3 flex flex-col gap-3 border-l-4 border-now pl-3"
+			filled={filled}
+			write={put}
+			body={(f) => f}
+			onDone={onDone}
+		>
+			<TextOf label="Called" name="name" maxLength={80} />
+			<PickOf
+				label="What they are"
+				name="kind"
+				options={[
+					{ value: "cutter", label: "cutter" },
+					{ value: "maker", label: "maker" },
+					{ value: "parts", label: "parts house" },
+					{ value: "post", label: "by post" },
+					{ value: "salvage", label: "salvage" },
+				]}
+			/>
+			<PickOf
+				label="How they are asked"
+				name="way"
+				options={[
+					{ value: "http", label: "by call" },
+					{ value: "file", label: "by file" },
+				]}
+			/>
+			<TextOf
+				label="Address"
+				placeholder={
+					filled.watch("way") === "http"
+						? "http://127.0.0.1:8090/quay"
+						: "north-quay"
+				}
+				name="address"
+				maxLength={200}
+			/>
+			<div className="flex gap-2">
+				<Button type="submit" disabled={put.isPending}>
+					Keep who is asked
+				</Button>
+				<Button kind="quiet" onClick={onDone}>
+					leave it
+				</Button>
+			</div>
+		</Form>
 	);
 }

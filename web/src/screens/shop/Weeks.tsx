@@ -192,7 +192,7 @@ function OneWeek({
 			</div>
 			<Refusal error={known || offFault ? null : write.error} />
 			<Button type="submit" className="self-start" disabled={write.isPending}>
-				Keep it
+				Save
 			</Button>
 		</form>
 	);

@@ -2,9 +2,9 @@ import { useDeferredValue } from "react";
 import type { Refused } from "../../api/refused";
 import { useBendSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
-import { LengthField } from "../../form/LengthField";
 import { TextField } from "../../parts/Field";
 import { FigureLine } from "../../parts/FigureLine";
+import { LengthField } from "../../parts/LengthField";
 import { Refusal } from "../../parts/Refusal";
 
 const empty = { chord: "1000", rise: "50", thickness: 4 };

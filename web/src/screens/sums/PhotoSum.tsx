@@ -1,9 +1,9 @@
 import { useNavigate } from "react-router";
 import type { OutlineShape } from "../../api/types";
 import { PlainDrawing } from "../../bench/PlainDrawing";
-import { LengthField } from "../../form/LengthField";
 import { Button } from "../../parts/Button";
 import { FigureLine } from "../../parts/FigureLine";
+import { LengthField } from "../../parts/LengthField";
 import { NumberField } from "../../parts/NumberField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";

@@ -1,5 +1,5 @@
 import type { OutlineIn } from "../../api/types";
-import { LengthField } from "../../form/LengthField";
+import { LengthField } from "../../parts/LengthField";
 import { Pick } from "../../parts/Pick";
 
 type Trace = OutlineIn["trace"];

@@ -1,8 +1,8 @@
 import { useDeferredValue } from "react";
 import { useWitnessSum } from "../../api/sums";
 import { useDraft } from "../../app/draft";
-import { LengthField } from "../../form/LengthField";
 import { JoinedSize } from "../../parts/JoinedSize";
+import { LengthField } from "../../parts/LengthField";
 import { Refusal } from "../../parts/Refusal";
 import { blankWitness, WitnessRows, witnessed } from "../../parts/WitnessRows";
 

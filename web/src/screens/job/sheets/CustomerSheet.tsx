@@ -57,7 +57,7 @@ export function CustomerSheet({
 				<Refusal error={write.error} />
 				{!view.job.signed && (
 					<Button kind="now" type="submit" disabled={write.isPending}>
-						Keep it
+						Save
 					</Button>
 				)}
 				{write.error?.conflict && (

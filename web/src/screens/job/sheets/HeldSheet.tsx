@@ -2,10 +2,10 @@ import { useEffect, useState } from "react";
 import { useCatalogue } from "../../../api/book";
 import { useHeldWrite } from "../../../api/panes";
 import type { Held, View } from "../../../api/types";
-import { LengthField } from "../../../form/LengthField";
 import { Button } from "../../../parts/Button";
 import { Choice } from "../../../parts/Choice";
 import { control, Field, TextField } from "../../../parts/Field";
+import { LengthField } from "../../../parts/LengthField";
 import { Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
 import { Sheet } from "../../../parts/Sheet";
@@ -184,7 +184,7 @@ export function HeldSheet({ view, open, onClose }: Props) {
 						)
 					}
 				>
-					Keep it
+					Save
 				</Button>
 				{write.error?.conflict && (
 					<Button

@@ -14,7 +14,7 @@ export function Keep({
 		<>
 			<Refusal error={write.error} />
 			<Button kind="now" disabled={write.isPending} onClick={onKeep}>
-				Keep it
+				Save
 			</Button>
 		</>
 	);

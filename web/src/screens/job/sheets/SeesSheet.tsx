@@ -163,7 +163,7 @@ export function SeesSheet({ view, open, onClose }: Props) {
 					disabled={write.isPending || notNumbers.length > 0}
 					onClick={keep}
 				>
-					Keep it
+					Save
 				</Button>
 				{write.error?.conflict && (
 					<Button

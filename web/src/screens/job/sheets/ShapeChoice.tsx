@@ -1,6 +1,6 @@
 import { useCatalogue } from "../../../api/book";
 import type { FieldError, Held } from "../../../api/types";
-import { LengthField } from "../../../form/LengthField";
+import { LengthField } from "../../../parts/LengthField";
 import { Pick } from "../../../parts/Pick";
 import { Stepper } from "../../../parts/Stepper";
 import { Tick } from "../../../parts/Tick";

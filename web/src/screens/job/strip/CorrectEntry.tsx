@@ -124,7 +124,7 @@ export function CorrectEntry({
 					type="submit"
 					disabled={e.what.trim() === "" || strip.change.isPending}
 				>
-					Keep it so
+					Save
 				</Button>
 				<Button kind="quiet" onClick={onDone}>
 					As it was

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { reuseSum } from "../../../api/sums";
 import type { StripEntry, View } from "../../../api/types";
-import { LengthField } from "../../../form/LengthField";
 import { Button } from "../../../parts/Button";
+import { LengthField } from "../../../parts/LengthField";
 import { FigureList } from "../../sums/FigureList";
 import { type SealKind, SealLook, type SealSeen } from "../../sums/SealLook";
 import type { StripTools } from "./useStrip";

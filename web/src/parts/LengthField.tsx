@@ -3,7 +3,7 @@ import { useLength } from "../api/lengths";
 import type { FieldError } from "../api/types";
 import { lengthIn } from "../app/length";
 import { useWho } from "../app/who";
-import { TextField } from "../parts/Field";
+import { TextField } from "./Field";
 
 /** A number without a unit: in a shop that works in millimetres it is one. */
 const bare = /^\d+([.,]\d+)?$/;
