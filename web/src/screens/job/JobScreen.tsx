@@ -17,7 +17,8 @@ import { useTape } from "./measure/useTape";
 import { Reckoning } from "./Reckoning";
 import { TableTools } from "./TableTools";
 import { hasPicture, StationTable } from "./table/StationTable";
-import { Withdrawn } from "./Withdrawn";
+
+const Withdrawn = later(() => import("./Withdrawn"), "Withdrawn");
 
 const CustomerSheet = later(
 	() => import("./sheets/CustomerSheet"),
@@ -134,7 +135,7 @@ function Station({
 			<div className="flex min-h-0 flex-1 flex-col overflow-y-auto lg:overflow-hidden">
 				<Head view={view} />
 				<RouteLine legs={view.route} to={to} here={here} />
-				<Withdrawn view={view} />
+				{view.job.withdrawn && <Withdrawn view={view} />}
 				<main className="relative flex flex-none flex-col border-t border-rule lg:grid lg:min-h-0 lg:flex-1 lg:grid-cols-[1fr_432px] lg:grid-rows-[minmax(0,1fr)_auto]">
 					<div className="relative flex min-w-0 flex-none flex-col lg:min-h-0">
 						{showPane ? (

@@ -3,12 +3,13 @@ import { useChoose } from "../../../api/panes";
 import type { View } from "../../../api/types";
 import { later } from "../../../app/later";
 import { Refusal } from "../../../parts/Refusal";
-import { Experience } from "../Experience";
 import { Stops } from "../Stops";
 import { ClosedMaterial } from "./ClosedMaterial";
 import { OpenMaterial } from "./OpenMaterial";
 import { useWeights } from "./useWeights";
 import { WeightSliders } from "./WeightSliders";
+
+const Experience = later(() => import("../Experience"), "Experience");
 
 const Schools = later(() => import("./Schools"), "Schools");
 

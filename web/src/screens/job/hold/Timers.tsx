@@ -1,11 +1,14 @@
 import { useState } from "react";
 import { useDropTimer, useNextTimer, useStartTimer } from "../../../api/hold";
 import type { TimerView, View } from "../../../api/types";
+import { later } from "../../../app/later";
 import { span, when } from "../../../app/when";
 import { Button } from "../../../parts/Button";
 import { Refusal } from "../../../parts/Refusal";
-import { OwnTimer, type Started } from "./OwnTimer";
+import type { Started } from "./OwnTimer";
 import { useTick } from "./useTick";
+
+const OwnTimer = later(() => import("./OwnTimer"), "OwnTimer");
 
 /** Clocks that are no chemistry: water, first heat, paint, cooling. Each keeps its step or check shut. */
 export function Timers({ view, station }: { view: View; station: string }) {

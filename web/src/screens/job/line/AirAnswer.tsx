@@ -2,14 +2,7 @@ import { useId, useState } from "react";
 import { useAir } from "../../../api/hold";
 import type { View } from "../../../api/types";
 import { Refusal } from "../../../parts/Refusal";
-
-type Where = "bench" | "van" | "yard";
-
-/** Where what hardens stands: its air is asked for. */
-export function airPlace(view: View, step: string | undefined): Where | null {
-	const cure = (view.pane.cures ?? []).find((c) => c.step === step);
-	return cure?.stays[cure.stays.length - 1]?.place ?? null;
-}
+import type { Where } from "./airPlace";
 
 /** Temperature and humidity in one line, in that order. */
 export function AirAnswer({ view, place }: { view: View; place: Where }) {

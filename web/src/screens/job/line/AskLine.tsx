@@ -4,11 +4,14 @@ import { useHold } from "../../../api/hold";
 import type { Ask, View } from "../../../api/types";
 import { Band } from "../../../app/Band";
 import { fine } from "../../../app/fine";
+import { later } from "../../../app/later";
 import { when } from "../../../app/when";
 import { layForm } from "../hold/layForm";
 import type { Tape } from "../measure/useTape";
-import { AirAnswer, airPlace } from "./AirAnswer";
+import { airPlace } from "./airPlace";
 import { type AskTools, together } from "./useAsk";
+
+const AirAnswer = later(() => import("./AirAnswer"), "AirAnswer");
 
 /** What the key that answers says. */
 const keys: Partial<Record<Ask["kind"], string>> = {

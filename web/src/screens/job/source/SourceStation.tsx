@@ -10,9 +10,11 @@ import { type Fold, Folds } from "../../../parts/Folds";
 import { Pick } from "../../../parts/Pick";
 import { Refusal } from "../../../parts/Refusal";
 import { WhenField } from "../../../parts/WhenField";
-import { Experience } from "../Experience";
 import { OrdersList } from "./OrdersList";
-import { StockSizes } from "./StockSizes";
+
+const StockSizes = later(() => import("./StockSizes"), "StockSizes");
+
+const Experience = later(() => import("../Experience"), "Experience");
 
 const PartForm = later(() => import("./PartForm"), "PartForm");
 
