@@ -28,7 +28,7 @@ export function useFilled<V extends FieldValues>(
 	const key = draft && `draft:form:${draft}`;
 	const form = useForm<V>({
 		mode: "onChange",
-		defaultValues: (key ? load(key, values) : values) as DefaultValues<V>,
+		defaultValues: (key ? keptOf(key, values) : values) as DefaultValues<V>,
 	});
 	const { watch, reset } = form;
 	useEffect(() => {
@@ -49,6 +49,14 @@ export function useFilled<V extends FieldValues>(
 			if (key) localStorage.removeItem(key);
 		},
 	};
+}
+
+/** What was kept of a form, of the fields that it has still. */
+function keptOf<V extends FieldValues>(key: string, values: V): V {
+	const kept = load(key, values);
+	return Object.fromEntries(
+		Object.keys(values).map((name) => [name, kept[name]]),
+	) as V;
 }
 
 /** A field of the program's answer that has another name here. */
