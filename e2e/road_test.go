@@ -60,7 +60,7 @@ func TestRoad(t *testing.T) {
 }
 
 func (g *page) tapeAtSigned() string {
-	return ask[string](g, `document.querySelector("footer p").innerText`)
+	return ask[string](g, `document.querySelector("[data-line] p").innerText`)
 }
 
 func takeInStove(g *page) {

@@ -74,6 +74,7 @@ var oneSide = []walk{
 	{"cure waits", cureWaits},
 	{"override", override},
 	{"cut off", cutOff},
+	{"lost answer", lostAnswer},
 	{"door and back", doorAndBack},
 	{"lamp and leaving", lampAndLeaving},
 }

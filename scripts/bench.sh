@@ -31,6 +31,8 @@ END { if (missed != "") { print "missed by half or more:" missed; exit 1 } }
 		if ($(i+1) == "bars-over") over = $i
 		if ($(i+1) == "gap-%") gap = $i
 		if ($(i+1) == "saved-%") saved = $i
+		if ($(i+1) == "first-ms") first = $i
+		if ($(i+1) == "next-ms") next_ = $i
 	}
 	if (name == "Solve") row("fit: size from readings", ms, "ms", 1)
 	else if (name == "Build") row("plan: steps and cautions", ms, "ms", 1)
@@ -56,6 +58,10 @@ END { if (missed != "") { print "missed by half or more:" missed; exit 1 } }
 	else if (name ~ /^Lay/) row("one cut plan laid out, panes " substr(name, 5), ms, "ms", "")
 	else if (name == "Bars") row("bars over the bound, 500 stretches", over, "", 1)
 	else if (name == "Orders") row("a pack of four, all orders", ms, "ms", 50)
+	else if (name == "SlowLine") {
+		row("first screen, 400 ms and 50 kB/s", first, "ms", 3500)
+		row("the slowest of four after it", next_, "ms", 1500)
+	}
 	else if (name == "Redraw500") row("table of 500 parts, script", median, "ms", 16)
 	else if (name == "Template") row("template from a photo", ms, "ms", "")
 	else if (name == "LoadedPane") row("the same, in a pack, loaded, with odds", ms, "ms", 100)
@@ -71,6 +77,4 @@ END { if (missed != "") { print "missed by half or more:" missed; exit 1 } }
 	else if (name == "Pane") row("whole reckoning of a pane", ms, "ms", "")
 	else row(name, median != "" ? median : ms, "ms", "")
 }' "$out" || bad=1
-size=$(cat internal/web/static/built/assets/*.js | gzip -9 | wc -c)
-awk -v v="$size" 'BEGIN { printf "%-34s %10.4g %-3s %9.4g %-2s %8.3f\n", "first screen, script compressed", v/1024, "KB", 250, "KB", v/1024/250 }'
 exit $bad

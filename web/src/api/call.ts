@@ -66,16 +66,17 @@ function told(_: string, value: unknown) {
  * what came of it: so a retry doubles nothing, and another content is another request.
  */
 function useOnce() {
-	const held = useRef<{ said: string; key: string }>(undefined);
+	const held = useRef(new Map<string, string>());
+	const said = (input: unknown) => JSON.stringify(input, told) ?? "";
 	return {
 		keyOf(input: unknown): string {
-			const said = JSON.stringify(input, told) ?? "";
-			if (held.current?.said !== said) held.current = { said, key: newKey() };
-			return held.current.key;
+			const key = held.current.get(said(input)) ?? newKey();
+			held.current.set(said(input), key);
+			return key;
 		},
-		known(error?: Refused) {
+		known(input: unknown, error?: Refused) {
 			const status = error?.problem.status ?? 200;
-			if (status > 0 && status < 500) held.current = undefined;
+			if (status > 0 && status < 500) held.current.delete(said(input));
 		},
 	};
 }
@@ -111,13 +112,13 @@ export function useWrite<In, Out>(
 	return useMutation<Out, Refused, In>({
 		mutationFn: (input) => call(input, once.keyOf(input)),
 		onSuccess: (answer, input) => {
-			once.known();
+			once.known(input);
 			if (is) client.setQueryData(is, answer);
 			askAgain(client, asks);
 			after?.(answer, input);
 		},
-		onError: (e) => {
-			once.known(e);
+		onError: (e, input) => {
+			once.known(input, e);
 			failed?.();
 			askAgain(client, refused);
 			if (e.conflict) askAgain(client, moved);
