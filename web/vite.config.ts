@@ -19,6 +19,19 @@ export default defineConfig({
 							name: "react",
 							test: /node_modules\/(react|react-dom|scheduler)\//,
 						},
+						// Small things that most screens use come together: on a slow line each
+						// file is a wait of its own.
+						{
+							name: "shared",
+							test: /src\/(api|app|parts\/(Button|Field|Refusal|Boundary|money|num|Paged))/,
+							minShareCount: 6,
+						},
+						{ name: "drawn", test: /src\/bench\//, minShareCount: 5 },
+						{
+							name: "radix",
+							test: /node_modules\/@radix-ui\/react-(collapsible|checkbox|presence|primitive|compose-refs|context|id|slot|use-)/,
+							minShareCount: 3,
+						},
 					],
 				},
 			},

@@ -86,7 +86,10 @@ func routes(v *Server, g *gin.Engine) {
 	g.GET("/api/openapi.json", v.person, v.contract(api))
 	files := download.Files{Shop: v.shop, Zone: v.options.Zone, SignedIn: v.person, Who: who}
 	files.Routes(g)
-	static(g)
+	static(g, func(r *http.Request) bool {
+		_, err := r.Cookie(v.cookieName())
+		return err == nil
+	})
 }
 
 // contract hands the API's description to whoever is signed in.

@@ -17,13 +17,15 @@ import (
 var files embed.FS
 
 // static serves the built front end. Any address that is not a file is the
-// page itself, which finds its own way.
-func static(g *gin.Engine) {
+// page itself, which finds its own way. Whoever is known by a cookie is sent what the address will
+// ask for with it.
+func static(g *gin.Engine, known func(*http.Request) bool) {
 	built, err := fs.Sub(files, "static/built")
 	if err != nil {
 		panic(err) // the path is a constant
 	}
 	server := http.FileServerFS(built)
+	ahead := readAhead(built)
 	g.NoRoute(func(c *gin.Context) {
 		p := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
 		if strings.HasPrefix(p, "api/") || p == "api" {
@@ -49,6 +51,10 @@ func static(g *gin.Engine) {
 			return
 		}
 		c.Header("Cache-Control", "no-cache")
+		c.Header("Vary", "Cookie")
+		if known(c.Request) {
+			page = ahead.in(page, c.Request.URL.Path)
+		}
 		c.Data(http.StatusOK, "text/html; charset=utf-8", page)
 	})
 }

@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"io/fs"
 	"net/http"
+	"regexp"
 	"strings"
 	"testing"
 )
@@ -117,6 +118,33 @@ func TestScriptsAreSmall(t *testing.T) {
 		if more > stationScript {
 			t.Errorf("%s is %d bytes of script beyond the first, at most %d", at, more, stationScript)
 		}
+	}
+}
+
+// Whoever is known is sent with the page what its address will ask for; a stranger comes to the door.
+func TestPageLoadsAhead(t *testing.T) {
+	if _, err := fs.Stat(files, "static/built/manifest.json"); err != nil {
+		t.Skip("the front end has not been built; make test builds it first")
+	}
+	stranger, c := serve(t), serve(t).setUp()
+	for at, screen := range map[string]string{"/": "TodayScreen", "/jobs/1": "JobScreen", "/jobs/1/set": "JobScreen"} {
+		page := string(c.call("GET", at, nil).body)
+		if !strings.Contains(page, screen) || strings.Contains(page, "/api/today") != (at == "/") {
+			t.Errorf("%s is sent with %.900s", at, page)
+		}
+		for _, m := range regexp.MustCompile(`href="/(assets/[^"]+)"`).FindAllStringSubmatch(page, -1) {
+			if _, err := fs.Stat(files, "static/built/"+m[1]); err != nil {
+				t.Errorf("%s names %s: %v", at, m[1], err)
+			}
+		}
+	}
+	for _, at := range []string{"/stores", "/jobs"} {
+		if page := string(c.call("GET", at, nil).body); strings.Contains(page, "Screen") {
+			t.Errorf("%s is sent with %.900s", at, page)
+		}
+	}
+	if page := string(stranger.call("GET", "/", nil).body); strings.Contains(page, "/api/today") {
+		t.Error("a stranger is sent for the day of the shop")
 	}
 }
 

@@ -1,9 +1,19 @@
-import type { ReactNode } from "react";
-import { Navigate, Route, Routes, useLocation } from "react-router";
+import { type ReactNode, useEffect } from "react";
+import {
+	Navigate,
+	Route,
+	Routes,
+	useLocation,
+	useParams,
+	useSearchParams,
+} from "react-router";
+import { jobNumber, useJob } from "./api/jobs";
 import { isFilling, useSession } from "./api/session";
 import { later } from "./app/later";
+import { useAfter } from "./app/useAfter";
 import { WhoContext } from "./app/who";
 import { Boundary } from "./parts/Boundary";
+import { columnOf } from "./screens/job/columns";
 
 const opening = <Waiting>…</Waiting>;
 
@@ -101,8 +111,16 @@ const here = window.location.pathname;
 if (here === "/") void import("./screens/today/TodayScreen");
 if (here.startsWith("/jobs/")) void import("./screens/job/JobScreen");
 
+const afterwards = [
+	() => import("./fonts.css"),
+	() => import("./screens/job/JobScreen"),
+	() => import("./screens/jobs/JobsScreen"),
+	() => import("./app/ShopMenu"),
+];
+
 /** A passport opens by its address alone; the rest of the shop wants a sign-in. */
 export function App() {
+	useAfter(afterwards);
 	return (
 		<Routes>
 			<Route
@@ -116,6 +134,15 @@ export function App() {
 			<Route path="*" element={<SignedIn />} />
 		</Routes>
 	);
+}
+
+/** A job is asked for while its screen and its station's column are on their way. */
+function JobRoute() {
+	const { id = "", station = "" } = useParams();
+	const [search] = useSearchParams();
+	useJob(jobNumber(id), Number(search.get("pane")) || 0);
+	useEffect(() => void columnOf(station)?.().catch(() => undefined), [station]);
+	return <JobScreen />;
 }
 
 function SignedIn() {
@@ -149,8 +176,8 @@ function SignedIn() {
 					<Route path="/" element={<TodayScreen />} />
 					<Route path="/jobs" element={<JobsScreen />} />
 					<Route path="/take-in" element={<TakeInScreen />} />
-					<Route path="/jobs/:id" element={<JobScreen />} />
-					<Route path="/jobs/:id/:station" element={<JobScreen />} />
+					<Route path="/jobs/:id" element={<JobRoute />} />
+					<Route path="/jobs/:id/:station" element={<JobRoute />} />
 					<Route path="/sums" element={<SumsScreen />} />
 					<Route path="/sums/:sum" element={<SumsScreen />} />
 					<Route path="/sums/:sum/:part" element={<SumsScreen />} />

@@ -16,6 +16,10 @@ const pulseEvery = 2500;
 /** How many jobs a list is given at once. */
 const pageSize = 100;
 
+/** The number of a job in an address; 0, which no job has, for what is none. */
+export const jobNumber = (id: string) =>
+	/^\d{1,15}$/.test(id) ? Number(id) : 0;
+
 /** A job by its number, with the pane that the address names, 0 for its first. */
 export function useJob(id: number, pane: number) {
 	const client = useQueryClient();

@@ -98,18 +98,27 @@ function Menu({
 	children: ReactNode;
 }) {
 	const [open, setOpen] = useState(false);
-	return (
-		<Suspense
-			fallback={
-				<button
-					type="button"
-					className={className}
-					onClick={() => setOpen(true)}
-				>
-					{children}
-				</button>
-			}
+	// It is loaded when somebody reaches for it.
+	const [wanted, setWanted] = useState(false);
+	const plain = (
+		<button
+			type="button"
+			aria-haspopup="menu"
+			aria-expanded={false}
+			className={className}
+			onPointerEnter={() => setWanted(true)}
+			onFocus={() => setWanted(true)}
+			onClick={() => {
+				setWanted(true);
+				setOpen(true);
+			}}
 		>
+			{children}
+		</button>
+	);
+	if (!wanted) return plain;
+	return (
+		<Suspense fallback={plain}>
 			<ShopMenu all={all} className={className} open={open} onOpen={setOpen}>
 				{children}
 			</ShopMenu>

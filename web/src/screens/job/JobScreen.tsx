@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { useJob } from "../../api/jobs";
+import { jobNumber, useJob } from "../../api/jobs";
 import type { Ask, View } from "../../api/types";
 import { Band } from "../../app/Band";
 import { later, Once } from "../../app/later";
@@ -43,10 +43,9 @@ const TapeLine = later(
 
 export function JobScreen() {
 	const { id = "", station } = useParams();
-	const number = /^\d{1,15}$/.test(id) ? Number(id) : 0;
 	const [search] = useSearchParams();
 	const pane = Number(search.get("pane") ?? 0) || 0;
-	const job = useJob(number, pane);
+	const job = useJob(jobNumber(id), pane);
 	if (job.isPending) {
 		return (
 			<Page title="Job">

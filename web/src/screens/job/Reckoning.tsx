@@ -1,13 +1,8 @@
-import {
-	type ComponentType,
-	type LazyExoticComponent,
-	lazy,
-	memo,
-	Suspense,
-} from "react";
+import { lazy, memo, Suspense } from "react";
 import type { Ask, View } from "../../api/types";
 import { FigureLine } from "../../parts/FigureLine";
-import { type ColumnProps, figuresOf } from "./column";
+import { figuresOf } from "./column";
+import { columnFiles } from "./columns";
 import { Timers } from "./hold/Timers";
 import { OrderLine } from "./measure/OrderLine";
 import { StepList } from "./StepList";
@@ -19,22 +14,9 @@ type Props = {
 	onPlace: (place: string) => void;
 };
 
-// Each station's column comes when somebody stands there.
-const columns: Record<
-	string,
-	LazyExoticComponent<ComponentType<ColumnProps>>
-> = {
-	assess: lazy(() => import("./assess/Column")),
-	strip: lazy(() => import("./strip/Column")),
-	measure: lazy(() => import("./measure/Column")),
-	choose: lazy(() => import("./choose/Column")),
-	source: lazy(() => import("./source/Column")),
-	prepare: lazy(() => import("./set/Column")),
-	set: lazy(() => import("./set/Column")),
-	hold: lazy(() => import("./hold/Column")),
-	refit: lazy(() => import("./refit/Column")),
-	prove: lazy(() => import("./prove/Column")),
-};
+const columns = Object.fromEntries(
+	Object.entries(columnFiles).map(([station, load]) => [station, lazy(load)]),
+);
 
 /** The column beside the table: problems first, then the answer, then the work. */
 export const Reckoning = memo(function Reckoning({
