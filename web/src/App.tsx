@@ -10,6 +10,7 @@ import {
 import { jobNumber, useJob } from "./api/jobs";
 import { isFilling, useSession } from "./api/session";
 import { later } from "./app/later";
+import { letters } from "./app/letters";
 import { useAfter } from "./app/useAfter";
 import { WhoContext } from "./app/who";
 import { Boundary } from "./parts/Boundary";
@@ -112,7 +113,7 @@ if (here === "/") void import("./screens/today/TodayScreen");
 if (here.startsWith("/jobs/")) void import("./screens/job/JobScreen");
 
 const afterwards = [
-	() => import("./fonts.css"),
+	letters,
 	() => import("./screens/job/JobScreen"),
 	() => import("./screens/jobs/JobsScreen"),
 	() => import("./app/ShopMenu"),

@@ -10,10 +10,12 @@ import { BrowserRouter } from "react-router";
 import { App } from "./App";
 import { Refused } from "./api/refused";
 import { toTheDoor } from "./api/session";
+import { lettersAtOnce } from "./app/letters";
 import { startTheme } from "./app/theme";
 import "./styles.css";
 
 startTheme();
+lettersAtOnce();
 
 /** How often a write that did not get through is sent again: for half an hour. */
 const sentAgain = 1800;

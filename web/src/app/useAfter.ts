@@ -16,9 +16,9 @@ export function useAfter(what: (() => Promise<unknown>)[]) {
 	const busy = useIsFetching() > 0;
 	useEffect(() => {
 		if (busy || begun) return;
-		const asked = client.getQueryCache().findAll({ type: "active" });
 		// The door asks for the session alone; a screen asks for more.
-		const stands = asked.length > 1 && asked.every((q) => q.state.data);
+		const stands =
+			client.getQueryCache().findAll({ type: "active" }).length > 1;
 		const t = setTimeout(
 			async () => {
 				begun = true;
