@@ -98,7 +98,8 @@ function Menu({
 	children: ReactNode;
 }) {
 	const [open, setOpen] = useState(false);
-	// It is loaded when somebody reaches for it.
+	// It is loaded when somebody reaches for it, and put in its place by the press: a key that was
+	// changed under a finger would not hear it.
 	const [wanted, setWanted] = useState(false);
 	const plain = (
 		<button
@@ -106,8 +107,8 @@ function Menu({
 			aria-haspopup="menu"
 			aria-expanded={false}
 			className={className}
-			onPointerEnter={() => setWanted(true)}
-			onFocus={() => setWanted(true)}
+			onPointerEnter={() => void import("./ShopMenu")}
+			onFocus={() => void import("./ShopMenu")}
 			onClick={() => {
 				setWanted(true);
 				setOpen(true);
