@@ -46,7 +46,7 @@ export default function ProofTable({ view, ask }: TableProps) {
 			<div ref={ref} className="absolute inset-0">
 				{!sized ? (
 					<div className="absolute inset-y-0 left-0" style={{ width }}>
-						<PartTable view={view} />
+						<PartTable view={view} narrow />
 					</div>
 				) : (
 					<svg

@@ -10,14 +10,23 @@ const seen = {
 };
 
 /** What comes to a job that reads no size: its tag, what is in its box, and what goes where. */
-export function PartTable({ view }: { view: View }) {
+export function PartTable({
+	view,
+	narrow = false,
+}: {
+	view: View;
+	/** Something stands beside it: all of it stands in one column. */
+	narrow?: boolean;
+}) {
 	const { reckoning, pane, job } = view;
 	const { part } = pane.road;
 	const box = part.box ?? [];
 	const asked = part.asked ?? [];
 	const log = [...job.strip].sort((a, b) => b.position - a.position);
 	return (
-		<div className="grid h-full content-start gap-x-10 gap-y-6 overflow-y-auto px-4 py-4 sm:px-7 md:grid-cols-[minmax(0,26rem)_1fr]">
+		<div
+			className={`grid h-full content-start gap-x-10 gap-y-6 overflow-y-auto px-4 py-4 sm:px-7 ${narrow ? "" : "md:grid-cols-[minmax(0,26rem)_1fr]"}`}
+		>
 			<div>
 				<div
 					className="relative border-2 border-ink bg-lit py-5 pr-5 pl-14"
