@@ -95,15 +95,12 @@ func Again(ctx context.Context, try func() error) error {
 // tryEdit works a change out once and writes it.
 func (s editor) tryEdit(ctx context.Context, by record.Account, job int64, f func(*Edit) (store.Change, error),
 	check func(*Edit) error) error {
-	j, err := s.Store.Jobs.Job(ctx, job)
-	if err != nil {
+	if done, err := made(ctx, by, s.Store.Trail); err != nil || done {
 		return err
 	}
-	switch {
-	case j.Withdrawn != nil:
-		return &record.Conflict{Says: "This job was withdrawn. Take it up again first."}
-	case j.Signed:
-		return &record.Conflict{Says: "This job is signed off; its ticket stays as it was handed over."}
+	j, err := s.open(ctx, job)
+	if err != nil {
+		return err
 	}
 	e := &Edit{By: by, Job: &j, Now: asKept(s.Now())}
 	c, err := f(e)
@@ -117,26 +114,46 @@ func (s editor) tryEdit(ctx context.Context, by record.Account, job int64, f fun
 		return nil
 	}
 	c.Job, c.Account, c.At = job, by.ID, e.Now
-	err = s.Store.Write(ctx, func(t *store.Tx) error {
-		turned, err := t.Jobs.Turn(ctx, job, j.Pulse)
-		if err != nil {
-			return err
-		}
-		if !turned {
-			return ErrMoved
-		}
-		for _, w := range e.writes {
-			if err := w(ctx, t); err != nil {
-				return err
-			}
-		}
-		return t.Trail.Audit(ctx, c)
-	})
+	err = s.Store.Write(ctx, func(t *store.Tx) error { return written(ctx, t, e, c) })
 	if err == nil {
 		j.Pulse++
 		s.kept(ctx, &j)
 	}
 	return err
+}
+
+// open reads a job that can still be changed.
+func (s editor) open(ctx context.Context, job int64) (record.Job, error) {
+	j, err := s.Store.Jobs.Job(ctx, job)
+	switch {
+	case err != nil:
+		return j, err
+	case j.Withdrawn != nil:
+		return j, &record.Conflict{Says: "This job was withdrawn. Take it up again first."}
+	case j.Signed:
+		return j, &record.Conflict{Says: "This job is signed off; its ticket stays as it was handed over."}
+	}
+	return j, nil
+}
+
+// written writes a change in one stroke, unless somebody changed the job meanwhile.
+func written(ctx context.Context, t *store.Tx, e *Edit, c store.Change) error {
+	turned, err := t.Jobs.Turn(ctx, c.Job, e.Job.Pulse)
+	if err != nil {
+		return err
+	}
+	if !turned {
+		return ErrMoved
+	}
+	for _, w := range e.writes {
+		if err := w(ctx, t); err != nil {
+			return err
+		}
+	}
+	if err := madeNow(ctx, t, c); err != nil {
+		return err
+	}
+	return t.Trail.Audit(ctx, c)
 }
 
 // orMoved is an error, or that the job has changed under whoever met it: what is read while

@@ -45,6 +45,10 @@ func (s *Keeper) Change(ctx context.Context, by record.Account, job int64,
 		if err != nil {
 			return err
 		}
+		// Under the lock of the job: the same change that came twice at once is made once.
+		if done, err := made(ctx, by, t.Trail); err != nil || done {
+			return err
+		}
 		if signed {
 			return &record.Conflict{Says: "This job is signed off; its ticket stays as it was handed over."}
 		}
@@ -53,6 +57,9 @@ func (s *Keeper) Change(ctx context.Context, by record.Account, job int64,
 			return err
 		}
 		c.Job, c.Account, c.At = job, by.ID, s.Now()
+		if err := madeNow(ctx, t, c); err != nil {
+			return err
+		}
 		if err := t.Trail.Audit(ctx, c); err != nil {
 			return err
 		}

@@ -92,21 +92,37 @@ func (s Trail) History(ctx context.Context, job int64, most int) ([]record.Event
 		"x.account_id WHERE x.job_id = ? ORDER BY x.id DESC LIMIT ?", job, most)
 }
 
+// Once is whether a call was made before under its key, and what it made. A key of another call is
+// refused.
+func (s Trail) Once(ctx context.Context, account int64, key, call, hash string) (result int64, done bool, err error) {
+	return once(ctx, s.db, "", account, key, call, hash)
+}
+
 // Once claims an idempotency key for a call. done is true when the same call
 // was made before; then result is what it made. The key is claimed in the same
 // transaction as the creation, so a retry can never make a second record.
 func (t TrailTx) Once(ctx context.Context, account int64, key, call, hash string) (result int64, done bool, err error) {
-	var was, of string
-	err = t.Tx.QueryRowContext(ctx,
-		"SELECT result_id, request_hash, call_name FROM idempotency WHERE account_id = ? AND token = ? FOR UPDATE", account,
-		key).Scan(&result, &was, &of)
+	return once(ctx, t.Tx, " FOR UPDATE", account, key, call, hash)
+}
+
+// oneRow is what can be asked for one row.
+type oneRow interface {
+	QueryRowContext(ctx context.Context, query string, args ...any) *sql.Row
+}
+
+func once(ctx context.Context, of oneRow, lock string, account int64, key, call, hash string) (result int64, done bool,
+	err error) {
+	var was, name string
+	err = of.QueryRowContext(ctx,
+		"SELECT result_id, request_hash, call_name FROM idempotency WHERE account_id = ? AND token = ?"+lock, account,
+		key).Scan(&result, &was, &name)
 	if errors.Is(err, sql.ErrNoRows) {
 		return 0, false, nil
 	}
 	if err != nil {
 		return 0, false, err
 	}
-	if was != hash || of != call {
+	if was != hash || name != call {
 		return 0, false, &record.Reused{}
 	}
 	return result, true, nil

@@ -59,7 +59,7 @@ func New(s *shop.Shop, o Options) http.Handler {
 	v := &Server{shop: s, options: o, streams: streams{open: map[int64]int{}}}
 	gin.SetMode(gin.ReleaseMode)
 	g := gin.New()
-	g.Use(reply.Recovered)
+	g.Use(reply.Recovered, keyed)
 	routes(v, g)
 	origin := http.NewCrossOriginProtection()
 	origin.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {

@@ -17,22 +17,10 @@ import "./styles.css";
 startTheme();
 lettersAtOnce();
 
-/** How often a write that did not get through is sent again: for half an hour. */
-const sentAgain = 1800;
-
 const client: QueryClient = new QueryClient({
 	queryCache: new QueryCache({ onError: (e) => toTheDoor(client, e) }),
 	mutationCache: new MutationCache({ onError: (e) => toTheDoor(client, e) }),
 	defaultOptions: {
-		// What did not get through is sent again: it carries a key or a version, so that it is
-		// done once.
-		mutations: {
-			retry: (count, error) =>
-				count < sentAgain &&
-				error instanceof Refused &&
-				error.problem.status === 0,
-			retryDelay: 1000,
-		},
 		queries: {
 			staleTime: 1000,
 			// What was refused will be refused again; what was not reached may not.

@@ -1,4 +1,5 @@
 import createClient from "openapi-fetch";
+import { patient } from "./patient";
 import { reaches } from "./reach";
 import { Refused } from "./refused";
 import type { paths } from "./schema.gen";
@@ -6,8 +7,7 @@ import type { Problem } from "./types";
 
 export const api = createClient<paths>({
 	baseUrl: "",
-	// Asked for anew each time: a page may be given another way to the network.
-	fetch: (request) => window.fetch(request),
+	fetch: patient,
 });
 
 const unreachable: Problem = {

@@ -17,14 +17,15 @@ export function reaches(now: boolean) {
 	for (const tell of heard) tell();
 }
 
-/** Asks the program for a sign of life. */
-export async function ask() {
+/** Asks the program for a sign of life, and says whether there was one. */
+export async function ask(): Promise<boolean> {
 	try {
 		await fetch("/healthz", { cache: "no-store" });
 		reaches(true);
 	} catch {
 		reaches(false);
 	}
+	return reached;
 }
 
 window.addEventListener("offline", () => reaches(false));

@@ -6,26 +6,29 @@ import { useReached } from "../api/reach";
 const soon = 250;
 const stays = 1800;
 
-/**
- * What goes on, where the finger is: no network, what waits to be sent, saving, saved.
- */
+/** That there is no network, and what becomes of what was entered; nothing where there is one. */
+export function CutOff() {
+	const sending = useIsMutating() > 0;
+	if (useReached()) return null;
+	return (
+		<p
+			role="status"
+			className="bg-warn-wash px-4 py-2 text-center font-semibold text-warn"
+			data-reach="cut off"
+		>
+			<span aria-hidden="true">⚠ </span>
+			{sending
+				? "No network. Your answer is kept here and will be sent."
+				: "No network. What you type is kept on this device."}
+		</p>
+	);
+}
+
+/** What goes on, where the finger is: no network, what waits to be sent, saving, saved. */
 export function GoesOn() {
 	const reached = useReached();
-	const sending = useIsMutating();
-	const said = useSaving(sending > 0);
-	if (!reached)
-		return (
-			<p
-				role="status"
-				className="bg-warn-wash px-4 py-2 text-center font-semibold text-warn"
-				data-reach="cut off"
-			>
-				<span aria-hidden="true">⚠ </span>
-				{sending > 0
-					? "No network. Your answer is kept here and will be sent."
-					: "No network. What you type is kept on this device."}
-			</p>
-		);
+	const said = useSaving(useIsMutating() > 0);
+	if (!reached) return <CutOff />;
 	return (
 		<p
 			role="status"
