@@ -9,6 +9,7 @@ import (
 	"os/exec"
 	"path/filepath"
 	"slices"
+	"sync/atomic"
 	"testing"
 	"time"
 
@@ -26,8 +27,21 @@ func pure(t *testing.T) *page {
 		t.Fatalf("%v\n%s", err, said)
 	}
 	files := http.FileServer(http.Dir(out))
+	var cutOff atomic.Int32
+	cutOff.Store(2)
 	s := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		if r.URL.Path == "/" {
+		switch r.URL.Path {
+		case "/healthz":
+			return
+		case "/part.js":
+			// The line breaks twice before it is through.
+			if cutOff.Add(-1) >= 0 {
+				panic(http.ErrAbortHandler)
+			}
+			w.Header().Set("Content-Type", "text/javascript")
+			fmt.Fprint(w, `export const part = "here"`)
+			return
+		case "/":
 			w.Header().Set("Content-Type", "text/html")
 			fmt.Fprint(w, `<main></main><script type="module">import * as pure from "/pure.js"; window.pure = pure</script>`)
 			return
@@ -80,6 +94,18 @@ func TestPlainFunctions(t *testing.T) {
 		}
 	}
 	heaps(t, g)
+	// A part that does not come is asked for again until it does, and one that is not there is given up.
+	if got := ask[string](g, `pure.behind(() => import("/part.js"))().then(m => m.part)`); got != "here" {
+		t.Errorf("a part that came at the third try is %q", got)
+	}
+	got := ask[string](g, `pure.behind(() => import("/none.js"))().then(() => "there", () => "given up")`)
+	if got != "given up" {
+		t.Errorf("a part that is not there is %q", got)
+	}
+	if n := ask[int](g, `(async () => { let n = 0; pure.behind(async () => { n++; pure.behind(async () => { n++ }) });
+		await pure.loadTheRest(); return n })()`); n != 2 {
+		t.Errorf("%d of a part and the one behind it were loaded", n)
+	}
 }
 
 const names = "adopt, lengthIn, lateBy, sayable, span, numberOf, cents, money, signedCents, num"

@@ -57,8 +57,8 @@ var everywhere = []string{"/", "/jobs", "/take-in", "/days", "/rounds", "/cut-ro
 	"/sums/outline", "/book", "/book/touch", "/shop", "/wall", "/wall/days"}
 
 // quiet opens screens on a phone and at a desk, with letters as they are and twice as large: they
-// show something, fit, and leave nothing in the console.
-func (g *page) quiet(of string, paths []string) {
+// show something, fit, stand what else is asked of them at a desk, and leave nothing in the console.
+func (g *page) quiet(of string, paths []string, also func(path string)) {
 	g.t.Helper()
 	h := g.listens()
 	sizes := []struct{ w, h int64 }{{390, 844}, {1280, 800}}
@@ -79,6 +79,8 @@ func (g *page) quiet(of string, paths []string) {
 					strings.Join(ask[[]string](g, misfits), "; "))
 			}
 		}
+		ask[any](g, `void (document.documentElement.style.fontSize = "")`)
+		also(path)
 		if said := h.said(); len(said) > 0 {
 			g.t.Errorf("%s, %s: %q", of, path, said)
 		}
@@ -95,7 +97,8 @@ func TestScreensOfAnEmptyShop(t *testing.T) {
 	g.call("POST", "/api/setup", fmt.Sprintf(`{"shop_name": "Lantern Yard", "unit": "mm",
 		"owner": {"name": "Mira", "login": "mira", "password": %q, "role": "owner"}}`, demo.Password))
 	g.signIn("mira")
-	g.quiet("with nothing in it", everywhere)
+	nothing := func(string) {}
+	g.quiet("with nothing in it", everywhere, nothing)
 	taken := func(n int) {
 		if g.call("POST", "/api/jobs", fmt.Sprintf(`{"name": "Oda Marl", "object": "Sauna stove %d", "exposure": "fire",
 			"family": "clip-heat", "place": "site"}`, n)) == "" {
@@ -107,12 +110,12 @@ func TestScreensOfAnEmptyShop(t *testing.T) {
 	for _, s := range stations {
 		one = append(one, "/jobs/1/"+s)
 	}
-	g.quiet("with one job", one)
+	g.quiet("with one job", one, nothing)
 	for n := 2; n <= 200; n++ {
 		taken(n)
 	}
 	g.goTo("/jobs") // Today is read anew behind it
-	g.quiet("with two hundred jobs", everywhere)
+	g.quiet("with two hundred jobs", everywhere, nothing)
 }
 
 var stations = []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"}
@@ -122,13 +125,14 @@ var stations = []string{"assess", "strip", "measure", "choose", "source", "prepa
 func quietScreens(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("mira")
-	paths := append([]string{}, everywhere...)
+	paths := append([]string{"/sums/bend", "/book/held", "/book/heat", "/book/cautions", "/jobs/14/measure"},
+		everywhere...)
 	for _, job := range []int{1, 9, 12, 16, 23, 26} {
 		for _, s := range stations {
 			paths = append(paths, fmt.Sprintf("/jobs/%d/%s", job, s))
 		}
 	}
-	g.quiet("the made-up shop", paths)
+	g.quiet("the made-up shop", paths, g.inBothLights)
 }
 
 // printed is a page as the browser prints it: the text of all its sheets, as another reader
@@ -137,6 +141,7 @@ func (g *page) printed(path string) (text string, sheets int) {
 	g.t.Helper()
 	g.goTo(path)
 	g.until("the content of "+path, lists+`.length > 0 && document.querySelector("main").innerText.length > 200`)
+	g.until("its letters", `document.fonts.ready.then(f => [...f].some(l => l.status === "loaded"))`)
 	b, err := chromedp.Run(g.ctx, chromedp.PrintToPDF())
 	if err != nil {
 		g.fail(err)

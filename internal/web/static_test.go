@@ -47,31 +47,13 @@ const (
 	stationScript = 40 << 10
 )
 
-// part is what the build says of a file: where it lies and what it loads beside itself.
-type part struct {
-	File    string   `json:"file"`
-	Imports []string `json:"imports"`
-	Entry   bool     `json:"isEntry"`
-}
-
-// together are the files that a part needs, itself with them.
-func together(all map[string]part, name string, seen map[string]bool) {
-	if seen[name] {
-		return
-	}
-	seen[name] = true
-	for _, more := range all[name].Imports {
-		together(all, more, seen)
-	}
-}
-
 // The first screen's script stays small; stations come when they are asked for.
 func TestScriptsAreSmall(t *testing.T) {
 	list, err := fs.ReadFile(files, "static/built/manifest.json")
 	if err != nil {
 		t.Skip("the front end has not been built; make test builds it first")
 	}
-	var all map[string]part
+	var all map[string]builtFile
 	if err := json.Unmarshal(list, &all); err != nil {
 		t.Fatal(err)
 	}
@@ -89,7 +71,7 @@ func TestScriptsAreSmall(t *testing.T) {
 	entry := map[string]bool{}
 	for name, p := range all {
 		if p.Entry {
-			together(all, name, entry)
+			needs(all, name, entry)
 		}
 		if n := size(name); n > oneScript {
 			t.Errorf("%s is %d bytes of script, at most %d in one file", name, n, oneScript)
@@ -108,8 +90,8 @@ func TestScriptsAreSmall(t *testing.T) {
 			t.Errorf("%s is not loaded on its own", column)
 		}
 		station, more := map[string]bool{}, 0
-		together(all, "src/screens/job/JobScreen.tsx", station)
-		together(all, column, station)
+		needs(all, "src/screens/job/JobScreen.tsx", station)
+		needs(all, column, station)
 		for name := range station {
 			if !entry[name] {
 				more += size(name)

@@ -9,24 +9,44 @@ import {
 } from "react-router";
 import { jobNumber, useJob } from "./api/jobs";
 import { isFilling, useSession } from "./api/session";
-import { later } from "./app/later";
+import { later, loadTheRest } from "./app/later";
 import { letters } from "./app/letters";
 import { useAfter } from "./app/useAfter";
 import { WhoContext } from "./app/who";
 import { Boundary } from "./parts/Boundary";
-import { columnOf } from "./screens/job/columns";
+import { columnFiles } from "./screens/job/columns";
 
 const opening = <Waiting>…</Waiting>;
 
-// The door opens at once; each screen comes when it is asked for.
-const BookScreen = later(
-	() => import("./screens/book/BookScreen"),
-	"BookScreen",
+// Each screen comes when it is asked for; those that are opened most stand first.
+const TodayScreen = later(
+	() => import("./screens/today/TodayScreen"),
+	"TodayScreen",
+	opening,
+);
+const JobScreen = later(
+	() => import("./screens/job/JobScreen"),
+	"JobScreen",
 	opening,
 );
 const JobsScreen = later(
 	() => import("./screens/jobs/JobsScreen"),
 	"JobsScreen",
+	opening,
+);
+const TakeInScreen = later(
+	() => import("./screens/take-in/TakeInScreen"),
+	"TakeInScreen",
+	opening,
+);
+const DaysScreen = later(
+	() => import("./screens/days/DaysScreen"),
+	"DaysScreen",
+	opening,
+);
+const SumsScreen = later(
+	() => import("./screens/sums/SumsScreen"),
+	"SumsScreen",
 	opening,
 );
 const CutRoomScreen = later(
@@ -39,19 +59,19 @@ const StoresScreen = later(
 	"StoresScreen",
 	opening,
 );
-const ShopScreen = later(
-	() => import("./screens/shop/ShopScreen"),
-	"ShopScreen",
-	opening,
-);
 const RecordsScreen = later(
 	() => import("./screens/records/RecordsScreen"),
 	"RecordsScreen",
 	opening,
 );
-const DaysScreen = later(
-	() => import("./screens/days/DaysScreen"),
-	"DaysScreen",
+const BookScreen = later(
+	() => import("./screens/book/BookScreen"),
+	"BookScreen",
+	opening,
+);
+const ShopScreen = later(
+	() => import("./screens/shop/ShopScreen"),
+	"ShopScreen",
 	opening,
 );
 const RoundsScreen = later(
@@ -74,26 +94,6 @@ const PassportPage = later(
 	"PassportPage",
 	opening,
 );
-const SumsScreen = later(
-	() => import("./screens/sums/SumsScreen"),
-	"SumsScreen",
-	opening,
-);
-const TakeInScreen = later(
-	() => import("./screens/take-in/TakeInScreen"),
-	"TakeInScreen",
-	opening,
-);
-const JobScreen = later(
-	() => import("./screens/job/JobScreen"),
-	"JobScreen",
-	opening,
-);
-const TodayScreen = later(
-	() => import("./screens/today/TodayScreen"),
-	"TodayScreen",
-	opening,
-);
 const Filling = later(
 	() => import("./screens/door/Filling"),
 	"Filling",
@@ -107,17 +107,11 @@ const FirstStart = later(
 const SignIn = later(() => import("./screens/door/SignIn"), "SignIn", opening);
 const Calls = later(() => import("./app/Calls"), "Calls");
 
-// While the program says who is here, the screen of the address is on its way already.
-const here = window.location.pathname;
-if (here === "/") void import("./screens/today/TodayScreen");
-if (here.startsWith("/jobs/")) void import("./screens/job/JobScreen");
-
-const afterwards = [
-	letters,
-	() => import("./screens/job/JobScreen"),
-	() => import("./screens/jobs/JobsScreen"),
-	() => import("./app/ShopMenu"),
-];
+/** The letters' own shapes first, then whatever a next tap may ask for. */
+async function afterwards() {
+	await letters().catch(() => undefined);
+	await loadTheRest();
+}
 
 /** A passport opens by its address alone; the rest of the shop wants a sign-in. */
 export function App() {
@@ -141,9 +135,12 @@ export function App() {
 function JobRoute() {
 	const { id = "", station = "" } = useParams();
 	const [search] = useSearchParams();
-	useJob(jobNumber(id), Number(search.get("pane")) || 0);
-	useEffect(() => void columnOf(station)?.().catch(() => undefined), [station]);
-	return <JobScreen />;
+	const job = useJob(jobNumber(id), Number(search.get("pane")) || 0);
+	useEffect(
+		() => void columnFiles[station]?.().catch(() => undefined),
+		[station],
+	);
+	return <JobScreen job={job} station={station} />;
 }
 
 function SignedIn() {

@@ -7,18 +7,49 @@ import {
 	Suspense,
 	useRef,
 } from "react";
+import { ask } from "../api/reach";
 
 type File<K extends string, P extends object> = () => Promise<{
 	[name in K]: ComponentType<P>;
 }>;
 
-/** A named part of another file, loaded when it is first shown; whoever shows it says what stands there until then. */
+// Every part that lies in a file of its own, in the order in which the program came upon it.
+const parts: (() => Promise<unknown>)[] = [];
+
+/** How long a part that did not come is waited for until it is asked for again, ms; how often, where the program answers. */
+const again = 1000;
+const tries = 3;
+
+/** A part that is loaded when it is shown: without a network it waits for one. */
+export function behind<T>(load: () => Promise<T>): () => Promise<T> {
+	const patient = async () => {
+		for (let n = 1; ; n++) {
+			try {
+				return await load();
+			} catch (e) {
+				if ((await ask()) && n >= tries) throw e;
+				await new Promise((done) => setTimeout(done, again));
+			}
+		}
+	};
+	parts.push(patient);
+	return patient;
+}
+
+/** Loads all parts, one after another, also those that a part has behind it: from then on nothing waits for a network. */
+export async function loadTheRest() {
+	for (let n = 0; n < parts.length; n++)
+		await parts[n]?.().catch(() => undefined);
+}
+
+/** A named part of another file; whoever shows it says what stands there until it is loaded. */
 export function parted<K extends string, P extends object>(
 	load: File<K, P>,
 	name: K,
 ): ComponentType<P> {
+	const part = behind(load);
 	return lazy<ComponentType<P>>(() =>
-		load().then((file) => ({ default: file[name] })),
+		part().then((file) => ({ default: file[name] })),
 	);
 }
 

@@ -11,6 +11,7 @@ import {
 import type { Refused } from "../api/refused";
 import { load } from "../app/draft";
 import { Refusal } from "../parts/Refusal";
+import { UnreadWithin } from "../parts/unread";
 
 /** A form as it is filled, and how its draft is dropped. */
 export type Filled<V extends FieldValues> = UseFormReturn<V> & {
@@ -104,22 +105,24 @@ export function Form<V extends FieldValues, In, Out>({
 	const placed = error?.problem.errors?.some((e) => known(e.field)) ?? false;
 	return (
 		<FormProvider {...filled}>
-			<form
-				aria-label={label}
-				className={className}
-				noValidate
-				onSubmit={filled.handleSubmit((values) =>
-					write.mutate(body(values), {
-						onSuccess: (answer) => {
-							filled.done();
-							onDone?.(answer);
-						},
-					}),
-				)}
-			>
-				{children}
-				<Refusal error={placed ? null : error} />
-			</form>
+			<UnreadWithin>
+				<form
+					aria-label={label}
+					className={className}
+					noValidate
+					onSubmit={filled.handleSubmit((values) =>
+						write.mutate(body(values), {
+							onSuccess: (answer) => {
+								filled.done();
+								onDone?.(answer);
+							},
+						}),
+					)}
+				>
+					{children}
+					<Refusal error={placed ? null : error} />
+				</form>
+			</UnreadWithin>
 		</FormProvider>
 	);
 }

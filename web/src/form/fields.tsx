@@ -75,7 +75,7 @@ export function LengthOf({ name, label }: { name: string; label: string }) {
 		<LengthField
 			label={label}
 			value={field.value === "" ? undefined : Number(field.value)}
-			onChange={(mm) => field.onChange(String(mm))}
+			onChange={(v) => field.onChange(String(v))}
 			error={error}
 		/>
 	);

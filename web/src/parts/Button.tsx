@@ -1,4 +1,5 @@
 import type { ButtonHTMLAttributes } from "react";
+import { useAnyUnread } from "./unread";
 
 type Kind = "now" | "plain" | "stop" | "quiet";
 
@@ -13,12 +14,16 @@ const looks: Record<Kind, string> = {
 export function Button({
 	kind = "plain",
 	className = "",
+	disabled,
 	...rest
 }: ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind }) {
+	const unread = useAnyUnread();
+	const saves = kind === "now" || rest.type === "submit";
 	return (
 		<button
 			type="button"
 			{...rest}
+			disabled={disabled || (saves && unread)}
 			className={`min-h-12 px-5 font-semibold disabled:opacity-60 ${looks[kind]} ${className}`}
 		/>
 	);

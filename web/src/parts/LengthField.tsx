@@ -4,6 +4,7 @@ import type { FieldError } from "../api/types";
 import { lengthIn } from "../app/length";
 import { useWho } from "../app/who";
 import { TextField } from "./Field";
+import { useUnread } from "./unread";
 
 /** A number without a unit: in a shop that works in millimetres it is one. */
 const bare = /^\d+([.,]\d+)?$/;
@@ -27,13 +28,13 @@ export function LengthField({
 	const [text, setText] = useState(() =>
 		value === undefined ? "" : lengthIn(value, unit),
 	);
-	const typed = text.trim();
-	const plain = unit === "mm" && bare.test(typed);
-	const asked = useDeferredValue(plain ? "" : typed);
 	// What stands there at first is not asked about: nobody typed it.
-	const [first] = useState(text);
-	const read = useLength(asked === first ? "" : asked, { instrument: "tape" });
-	const mm = asked === typed ? read.data?.reading.value : undefined;
+	const [typed, setTyped] = useState(false);
+	const words = typed ? text.trim() : "";
+	const number = unit === "mm" && bare.test(words);
+	const asked = useDeferredValue(number ? "" : words);
+	const read = useLength(asked, { instrument: "tape" });
+	const mm = asked === words ? read.data?.reading.value : undefined;
 	const tell = useRef(onChange);
 	useEffect(() => {
 		tell.current = onChange;
@@ -41,10 +42,11 @@ export function LengthField({
 	useEffect(() => {
 		if (mm !== undefined) tell.current(mm);
 	}, [mm]);
+	useUnread(typed && words !== "" && !number && mm === undefined);
 	const wrong =
-		typed === "" && value !== undefined
+		typed && words === "" && value !== undefined
 			? { field: label, why: "a length is expected", cure: "type it" }
-			: asked === typed && read.error
+			: asked === words && read.error
 				? { field: label, why: read.error.message }
 				: undefined;
 	return (
@@ -54,6 +56,7 @@ export function LengthField({
 			value={text}
 			onChange={(t) => {
 				setText(t);
+				setTyped(true);
 				if (unit === "mm" && bare.test(t.trim()))
 					onChange(Number(t.trim().replace(",", ".")));
 			}}

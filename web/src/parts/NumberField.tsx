@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { FieldError } from "../api/types";
 import { TextField } from "./Field";
+import { useUnread } from "./unread";
 
 /** A plain number; what cannot be read stays in the field and says so. */
 export function NumberField({
@@ -19,6 +20,7 @@ export function NumberField({
 	const [text, setText] = useState(String(value));
 	const number = Number(text.replace(",", "."));
 	const bad = text.trim() === "" || Number.isNaN(number);
+	useUnread(bad);
 	return (
 		<TextField
 			label={label}

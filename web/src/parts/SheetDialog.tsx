@@ -1,8 +1,9 @@
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
 import { Boundary } from "./Boundary";
+import { UnreadWithin } from "./unread";
 
-/** A sheet laid over the right of the table; Escape or "Put away" lifts it. */
+/** A sheet laid over the right of the table; Escape or "Close" lifts it. */
 export function SheetDialog({
 	title,
 	open,
@@ -36,7 +37,9 @@ export function SheetDialog({
 						tabIndex={0}
 						className="flex-1 overflow-y-auto px-6 py-5"
 					>
-						<Boundary what={title || "This sheet"}>{children}</Boundary>
+						<Boundary what={title || "This sheet"}>
+							<UnreadWithin>{children}</UnreadWithin>
+						</Boundary>
 					</section>
 				</Dialog.Content>
 			</Dialog.Portal>

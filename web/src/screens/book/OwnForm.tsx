@@ -6,6 +6,7 @@ import { TextField } from "../../parts/Field";
 import { NumberField } from "../../parts/NumberField";
 import { Pick } from "../../parts/Pick";
 import { Refusal } from "../../parts/Refusal";
+import { UnreadWithin } from "../../parts/unread";
 
 type At = { kind: Own["kind"]; id: string; item: string };
 
@@ -33,49 +34,51 @@ export function OwnForm({
 	const drop = useDropOwn(at);
 	const shown = set.error?.field("v") ?? set.error?.field("sheet");
 	return (
-		<form
-			className="flex flex-col gap-3 border-l-4 border-now pl-4"
-			onSubmit={(e) => {
-				e.preventDefault();
-				set.mutate({ v, sheet, version }, { onSuccess: onDone });
-			}}
-		>
-			{among ? (
-				<Pick
-					label="The shop's word"
-					value={String(v)}
-					onChange={(w) => setV(Number(w))}
-					options={among.map((w) => ({ value: String(w.v), label: w.label }))}
-				/>
-			) : (
-				<NumberField
-					label={unit ? `The shop's value, ${unit}` : "The shop's value"}
-					value={v}
-					onChange={setV}
-					error={set.error?.field("v")}
-				/>
-			)}
-			<TextField
-				label="Where it says so"
-				hint="The data sheet and its date, or who says so."
-				value={sheet}
-				onChange={setSheet}
-				error={set.error?.field("sheet")}
-			/>
-			{!shown && <Refusal error={set.error ?? drop.error} />}
-			<div className="flex flex-wrap items-center gap-4">
-				<Button kind="now" type="submit" disabled={set.isPending}>
-					Lay it over the book's
-				</Button>
-				{laid && (
-					<Button
-						onClick={() => drop.mutate(version, { onSuccess: onDone })}
-						disabled={drop.isPending}
-					>
-						As in the book again
-					</Button>
+		<UnreadWithin>
+			<form
+				className="flex flex-col gap-3 border-l-4 border-now pl-4"
+				onSubmit={(e) => {
+					e.preventDefault();
+					set.mutate({ v, sheet, version }, { onSuccess: onDone });
+				}}
+			>
+				{among ? (
+					<Pick
+						label="The shop's word"
+						value={String(v)}
+						onChange={(w) => setV(Number(w))}
+						options={among.map((w) => ({ value: String(w.v), label: w.label }))}
+					/>
+				) : (
+					<NumberField
+						label={unit ? `The shop's value, ${unit}` : "The shop's value"}
+						value={v}
+						onChange={setV}
+						error={set.error?.field("v")}
+					/>
 				)}
-			</div>
-		</form>
+				<TextField
+					label="Where it says so"
+					hint="The data sheet and its date, or who says so."
+					value={sheet}
+					onChange={setSheet}
+					error={set.error?.field("sheet")}
+				/>
+				{!shown && <Refusal error={set.error ?? drop.error} />}
+				<div className="flex flex-wrap items-center gap-4">
+					<Button kind="now" type="submit" disabled={set.isPending}>
+						Lay it over the book's
+					</Button>
+					{laid && (
+						<Button
+							onClick={() => drop.mutate(version, { onSuccess: onDone })}
+							disabled={drop.isPending}
+						>
+							As in the book again
+						</Button>
+					)}
+				</div>
+			</form>
+		</UnreadWithin>
 	);
 }

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { jobNumber, useJob } from "../../api/jobs";
+import { Link, useNavigate } from "react-router";
+import type { useJob } from "../../api/jobs";
 import type { Ask, View } from "../../api/types";
 import { Band } from "../../app/Band";
 import { later, Once } from "../../app/later";
@@ -41,11 +41,14 @@ const TapeLine = later(
 	<Band>{null}</Band>,
 );
 
-export function JobScreen() {
-	const { id = "", station } = useParams();
-	const [search] = useSearchParams();
-	const pane = Number(search.get("pane") ?? 0) || 0;
-	const job = useJob(jobNumber(id), pane);
+/** A job, as it was asked for; its station, as the address names it. */
+export function JobScreen({
+	job,
+	station,
+}: {
+	job: ReturnType<typeof useJob>;
+	station: string;
+}) {
 	if (job.isPending) {
 		return (
 			<Page title="Job">

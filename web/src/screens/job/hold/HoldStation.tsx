@@ -7,6 +7,7 @@ import { span, when } from "../../../app/when";
 import { Button } from "../../../parts/Button";
 import { FigureLine } from "../../../parts/FigureLine";
 import { Refusal } from "../../../parts/Refusal";
+import { UnreadWithin } from "../../../parts/unread";
 import { Experience } from "../Experience";
 import { layForm } from "./layForm";
 
@@ -39,11 +40,13 @@ export function HoldStation({ view }: { view: View }) {
 				</Button>
 			)}
 			{open && laying && (
-				<LaidForm
-					view={view}
-					hold={hold.data}
-					onDone={() => setLaying(false)}
-				/>
+				<UnreadWithin>
+					<LaidForm
+						view={view}
+						hold={hold.data}
+						onDone={() => setLaying(false)}
+					/>
+				</UnreadWithin>
 			)}
 		</section>
 	);

@@ -36,11 +36,13 @@ const gaskets = [
 export function HeldSheet({ view, open, onClose }: Props) {
 	const catalogue = useCatalogue();
 	const [pane, setPane] = useState<Held>(() => heldOf(view));
+	const [filled, setFilled] = useState(0);
 	const [free, setFree] = useState(String(view.pane.gasket.free));
 	// Opening takes what stands now; while it is open, typing is left alone.
 	// biome-ignore lint/correctness/useExhaustiveDependencies: only on opening
 	useEffect(() => {
 		if (open) {
+			setFilled((n) => n + 1);
 			setPane(heldOf(view));
 			setFree(String(view.pane.gasket.free));
 		}
@@ -115,7 +117,7 @@ export function HeldSheet({ view, open, onClose }: Props) {
 						</Choice>
 						{pane.gasket.kind !== "none" && (
 							<LengthField
-								key={String(open)}
+								key={filled}
 								label="Its free thickness"
 								hint="Measured unpressed; seated it takes 60 to 75 % of that."
 								value={Number(free)}

@@ -63,7 +63,7 @@ export function SourceStation({ view }: { view: View }) {
 	const folds: Fold[] = [
 		{
 			key: "missing",
-			title: "What is missing",
+			title: "What is needed",
 			says: taken
 				? "a stock size is taken"
 				: made

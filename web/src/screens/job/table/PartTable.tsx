@@ -22,7 +22,10 @@ export function PartTable({
 	const { part } = pane.road;
 	const box = part.box ?? [];
 	const asked = part.asked ?? [];
-	const log = [...job.strip].sort((a, b) => b.position - a.position);
+	// What is foreign stays off.
+	const log = job.strip
+		.filter((r) => r.entry.fate !== "off")
+		.sort((a, b) => b.position - a.position);
 	return (
 		<div
 			className={`grid h-full content-start gap-x-10 gap-y-6 overflow-y-auto px-4 py-4 sm:px-7 ${narrow ? "" : "md:grid-cols-[minmax(0,26rem)_1fr]"}`}
@@ -102,7 +105,7 @@ function LogLine({ record }: { record: StripRecord }) {
 			<span className="min-w-0">
 				<strong className="font-semibold">
 					{entry.count > 1 && `${entry.count} × `}
-					{entry.what}
+					{goes(entry)}
 				</strong>
 				<span className="block text-ink-2">
 					{[entry.where, back ? "in" : ""].filter(Boolean).join(", ")}
@@ -110,4 +113,10 @@ function LogLine({ record }: { record: StripRecord }) {
 			</span>
 		</li>
 	);
+}
+
+/** What goes there: the thing itself, a new one, or what stands in for it. */
+function goes({ fate, what, by }: StripRecord["entry"]): string {
+	if (fate === "substitute" && by) return `${by}, in place of ${what}`;
+	return fate === "renew" || fate === "lost" ? `a new ${what}` : what;
 }

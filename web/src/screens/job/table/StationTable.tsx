@@ -1,5 +1,6 @@
 import { lazy, Suspense } from "react";
 import type { View } from "../../../api/types";
+import { behind } from "../../../app/later";
 import { ObjectMap } from "../../../bench/ObjectMap";
 import { Boundary } from "../../../parts/Boundary";
 import type { TableProps } from "./props";
@@ -9,15 +10,15 @@ const pictures: Record<
 	string,
 	React.LazyExoticComponent<React.ComponentType<TableProps>>
 > = {
-	assess: lazy(() => import("../assess/BreakTable")),
-	strip: lazy(() => import("../strip/PiecesTable")),
-	choose: lazy(() => import("../choose/AsksTable")),
-	source: lazy(() => import("../source/OrderTable")),
-	prepare: lazy(() => import("../set/WorkTable")),
-	set: lazy(() => import("../set/WorkTable")),
-	hold: lazy(() => import("../hold/CureTable")),
-	refit: lazy(() => import("../strip/PiecesTable")),
-	prove: lazy(() => import("../prove/ProofTable")),
+	assess: lazy(behind(() => import("../assess/BreakTable"))),
+	strip: lazy(behind(() => import("../strip/PiecesTable"))),
+	choose: lazy(behind(() => import("../choose/AsksTable"))),
+	source: lazy(behind(() => import("../source/OrderTable"))),
+	prepare: lazy(behind(() => import("../set/WorkTable"))),
+	set: lazy(behind(() => import("../set/WorkTable"))),
+	hold: lazy(behind(() => import("../hold/CureTable"))),
+	refit: lazy(behind(() => import("../strip/PiecesTable"))),
+	prove: lazy(behind(() => import("../prove/ProofTable"))),
 };
 
 /** Whether a station has a picture of its own here, beside the pane itself. */
