@@ -3,7 +3,7 @@
 # make test        everything: Go, screens, types, lint
 # make bench       the benchmarks, against their bounds
 # make mutants     one change at a time, and what no test notices; SAMPLE=400 PACKAGES=./internal/stock TESTS=./internal/shop
-# make soak        kills and hostile input for hours; KILLS=100 FUZZ=1h PARSE=10m
+# make soak        kills and hostile input for hours; KILLS=100 FUZZ=1h PARSE=10m WORLDS=1000000
 
 .PHONY: demo demo-fresh test ready bench soak mutants build api screenshots web go-check web-check packages packages-all clean
 .DEFAULT_GOAL := build
@@ -68,8 +68,9 @@ bench: packages $(BIN)
 KILLS ?= 100
 FUZZ  ?= 1h
 PARSE ?= 10m
+WORLDS ?= 1000000
 soak: packages-all $(BIN)
-	@KILLS=$(KILLS) FUZZ=$(FUZZ) PARSE=$(PARSE) scripts/soak.sh
+	@KILLS=$(KILLS) FUZZ=$(FUZZ) PARSE=$(PARSE) WORLDS=$(WORLDS) scripts/soak.sh
 
 screenshots: packages-all $(BIN)
 	@scripts/screenshots.sh

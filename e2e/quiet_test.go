@@ -10,6 +10,7 @@ import (
 	"strings"
 	"sync"
 	"testing"
+	"time"
 
 	"github.com/chromedp/chromedp"
 	"github.com/ledongthuc/pdf"
@@ -141,6 +142,13 @@ func (g *page) printed(path string) (text string, sheets int) {
 	g.t.Helper()
 	g.goTo(path)
 	g.until("the content of "+path, lists+`.length > 0 && document.querySelector("main").innerText.length > 200`)
+	// Until nothing more comes: parts of a page load one after another.
+	for was, n := -1, 0; n != was; {
+		was = n
+		time.Sleep(700 * time.Millisecond)
+		g.until("nothing loads", `!document.querySelector("main [role=status]")`)
+		n = ask[int](g, lists+`.length + document.querySelector("main").innerText.length`)
+	}
 	g.until("its letters", `document.fonts.ready.then(f => [...f].some(l => l.status === "loaded"))`)
 	b, err := chromedp.Run(g.ctx, chromedp.PrintToPDF())
 	if err != nil {

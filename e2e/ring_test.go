@@ -14,7 +14,7 @@ func ringAndKiln(t *testing.T, p *program) {
 	ring := g.taken("Horse trailer, ring window of the tack locker", "clamp-ring", "weather")
 	g.readAll(ring, map[string]string{"width_top": "500", "width_bottom": "500", "height_left": "350",
 		"height_right": "350", "ledge": "16"})
-	g.call("PUT", fmt.Sprintf("/api/jobs/%d/steps/butyl", ring), `{"outcome": "done"}`)
+	g.upTo(ring, "ring-on")
 	g.goTo(fmt.Sprintf("/jobs/%d/set", ring))
 	g.until("the first screw", `document.querySelector("[data-screw-drawn][data-state=now]")`)
 	type spot struct{ N, X, Y float64 }
@@ -55,7 +55,7 @@ func ringAndKiln(t *testing.T, p *program) {
 	g.goTo(fmt.Sprintf("/jobs/%d/prove", kiln))
 	g.pressAt(`[data-start="first-heat-kiln"]`)
 	g.until("the first stage", `document.querySelector("[data-timer=runs]")?.innerText.includes("150 °C")`)
-	g.sees("keeps “Small first fire” shut")
+	g.sees("keeps “First heat, empty” shut")
 	g.press("what happened")
 	g.sees("First heat")
 	g.accessible("the first heat of a kiln")

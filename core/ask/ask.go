@@ -63,17 +63,26 @@ type Ask struct {
 	Until   *time.Time     `json:"until,omitempty"`
 	To      family.Station `json:"to,omitempty"`
 	Pane    int64          `json:"pane,omitempty" doc:"Another pane of the object that it leads to"`
+	Panes   int            `json:"panes,omitempty" doc:"On how many panes one answer may take it, this one among them"`
 	Of      int            `json:"of,omitempty" doc:"Screws, or pieces of a line"`
 	At      int            `json:"at,omitempty" doc:"Which screw is next, or how many pieces are in"`
 	Pass    int            `json:"pass,omitempty" doc:"Which pass over the screws, from 1"`
 	Run     []string       `json:"run,omitempty" doc:"Steps that one answer may take together, this one first"`
 }
 
-// Other is a pane of the same object that somebody can go on with.
+// Other is a pane of the same object, and the station at which somebody can go on with it; none
+// where nobody can.
 type Other struct {
 	Pane    int64
 	Name    string
 	Station family.Station
+}
+
+// Together are the panes of the object.
+type Together struct {
+	Other *Other         // another pane that can be gone on with, where this one is done
+	Panes []Other        // all of them, by number
+	Alike map[string]int // by step, or "check " and its key: on how many it can be taken now
 }
 
 // Facts are what it is worked out from.
@@ -101,9 +110,9 @@ type Facts struct {
 	CheckWaits map[string]string // what a check waits for
 	Hindrances []prove.Hindrance
 	Route      map[family.Station]int // things open
-	Other      *Other                 // another pane that can be gone on with
-	Stops      []prove.Stop           // those that nobody took on, of the pane on the table
-	Lays       *Lays                  // what hardens here and nobody has said yet
+	Together
+	Stops []prove.Stop // those that nobody took on, of the pane on the table
+	Lays  *Lays        // what hardens here and nobody has said yet
 }
 
 // Lays is what is usually laid in a way of holding.
@@ -145,7 +154,12 @@ func At(s family.Station, f Facts) Ask {
 		}
 	}
 	a.Station = s
-	if a.Kind == Step {
+	switch {
+	case a.Kind == Check && a.Unit == "" && f.Alike["check "+a.Key] > 1:
+		a.Panes = f.Alike["check "+a.Key]
+	case a.Kind == Step && f.Alike[a.Key] > 1:
+		a.Panes = f.Alike[a.Key]
+	case a.Kind == Step:
 		a.Run = f.run(s, a.Key)
 	}
 	return a
@@ -178,7 +192,16 @@ func (f Facts) open(s family.Station) (next *plan.Step, wait *plan.Wait) {
 	return next, wait
 }
 
-func ofStep(st *plan.Step, w *plan.Wait) Ask {
+// ofStep asks for a step, says what it waits for, or leads to the pane that holds it up.
+func (f Facts) ofStep(st *plan.Step, w *plan.Wait) Ask {
+	if w != nil && w.On > 0 && w.On <= len(f.Panes) {
+		// That pane may wait for a third one.
+		for _, o := range append([]Other{f.Panes[w.On-1]}, f.Panes...) {
+			if o.Station != "" {
+				return Ask{Kind: Go, Key: st.Key, Says: upper(o.Name) + " first", Why: w.Why, To: o.Station, Pane: o.Pane}
+			}
+		}
+	}
 	if w != nil {
 		return Ask{Kind: Wait, Key: st.Key, Says: st.Title, Why: w.Why, Until: w.Until}
 	}
@@ -190,14 +213,14 @@ func step(s family.Station, f Facts) (Ask, bool) {
 	if st == nil {
 		return Ask{}, false
 	}
-	return ofStep(st, w), true
+	return f.ofStep(st, w), true
 }
 
 // laid asks what hardens before its step is waited for, as soon as what it holds is in
 // place: without it nobody knows how long.
 func laid(s family.Station, f Facts) (Ask, bool) {
 	st, w := f.open(s)
-	if f.Lays == nil || st == nil || w != nil && w.Until == nil {
+	if f.Lays == nil || st == nil || w != nil && w.Until == nil && !w.Unsaid {
 		return Ask{}, false
 	}
 	return Ask{Kind: Laid, Key: st.Key, Says: "What was laid?", Why: "its clock says when it holds",
@@ -221,7 +244,7 @@ func safe(s family.Station, f Facts) (Ask, bool) {
 	if st == nil || st.Key == "cause" {
 		return Ask{}, false
 	}
-	return ofStep(st, w), true
+	return f.ofStep(st, w), true
 }
 
 // look is the question that would tell most about the break, or the cause itself as
@@ -291,7 +314,7 @@ func ordered(s family.Station, f Facts) (Ask, bool) {
 	if st == nil || f.WaitsFor != "" && anyDone(s, f) {
 		return Ask{}, false
 	}
-	return ofStep(st, w), true
+	return f.ofStep(st, w), true
 }
 
 func anyDone(s family.Station, f Facts) bool {
@@ -360,6 +383,9 @@ func stopped(s family.Station, f Facts) (Ask, bool) {
 	return Ask{}, false
 }
 
+// here says whether this pane has something open at a station.
+func (f Facts) here(station int) bool { return f.Route[family.Stations[station]] > 0 }
+
 func upper(s string) string {
 	r := []rune(s)
 	return strings.ToUpper(string(r[:1])) + string(r[1:])
@@ -368,7 +394,13 @@ func upper(s string) string {
 // onward leads to the first station that has something open, else to another pane,
 // else to the last.
 func onward(s family.Station, f Facts) Ask {
-	for _, o := range family.Stations {
+	for i, o := range family.Stations {
+		// The object is worked at together: what another pane lacks at a station before comes first.
+		for _, p := range f.Panes {
+			if p.Station == o && f.Other == nil && (o != s || f.Route[o] == 0) && !f.here(i) {
+				return Ask{Kind: Go, Says: upper(p.Name) + " is next", To: o, Pane: p.Pane}
+			}
+		}
 		if o != s && f.Route[o] > 0 {
 			return Ask{Kind: Go, Says: "Nothing is open here", To: o}
 		}

@@ -6,6 +6,7 @@ import (
 	"embed"
 
 	"freshshard/core/catalogue"
+	"freshshard/core/state"
 	"freshshard/core/value"
 )
 
@@ -85,20 +86,45 @@ type Limits struct {
 	Slides       bool         `json:"slides,omitempty"`
 }
 
-// Step is one piece of work.
+// Load is how hard a step or a check loads what was laid and hardens.
+type Load string
+
+// The loads, each behind the clock of its name: what lies on it lightly, what moves it gently, and
+// what slams, washes or carries.
+const (
+	LetGo Load = "let-go"
+	Ready Load = "ready"
+	Full  Load = "full"
+)
+
+// Net is how a step hangs together with the others.
+type Net struct {
+	Needs []state.State `json:"needs,omitempty" doc:"What must be true before it is done"`
+	Makes []state.State `json:"makes,omitempty" doc:"What is true when it is done"`
+	Ends  []state.State `json:"ends,omitempty" doc:"What is true no more when it is done"`
+	// Loads is how hard it loads what was laid. Hardens says that this hardens here: nobody goes on
+	// before it is said what it was.
+	Loads   Load `json:"loads,omitempty" enum:",let-go,ready,full"`
+	Hardens bool `json:"hardens,omitempty"`
+}
+
+// Step is one piece of work. What it needs and makes is the order of work: a step waits for those
+// before it that make what it needs.
 type Step struct {
-	Key        string            `json:"key"`
-	Station    Station           `json:"station"`
-	Title      string            `json:"title"`
-	Do         string            `json:"do"`
-	Why        string            `json:"why"`
-	Minutes    int               `json:"minutes" doc:"Hands-on"`
-	Once       bool              `json:"once,omitempty" doc:"Done once for the object, whichever of its panes"`
-	Screws     bool              `json:"screws,omitempty" doc:"The fixings are tightened here, one by one in their order"`
-	Hold       bool              `json:"hold,omitempty" doc:"Stop here until it is right"`
-	Itself     bool              `json:"itself,omitempty" doc:"Nothing is done here: done as soon as all before it are"`
-	May        []string          `json:"may,omitempty" doc:"When a hold may be left out; else only an owner leaves it out"`
-	After      []string          `json:"after,omitempty" doc:"Steps that it waits for"`
+	Key     string   `json:"key"`
+	Station Station  `json:"station"`
+	Title   string   `json:"title"`
+	Do      string   `json:"do"`
+	Why     string   `json:"why"`
+	Minutes int      `json:"minutes" doc:"Hands-on"`
+	Once    bool     `json:"once,omitempty" doc:"Done once for the object, whichever of its panes"`
+	Screws  bool     `json:"screws,omitempty" doc:"The fixings are tightened here, one by one in their order"`
+	Hold    bool     `json:"hold,omitempty" doc:"Stop here until it is right"`
+	Itself  bool     `json:"itself,omitempty" doc:"Nothing is done here: done as soon as all before it are"`
+	May     []string `json:"may,omitempty" doc:"When a hold may be left out; else only an owner leaves it out"`
+	Net
+	OnceWhen   string            `json:"once_when,omitempty" doc:"The fact that makes it once for the object"`
+	After      []string          `json:"after,omitempty" doc:"Steps that it waits for; worked out from what it needs"`
 	Least      *value.Value      `json:"least,omitempty" doc:"Least wait after its steps, min; the sheet comes first"`
 	People     int               `json:"people,omitempty" doc:"How many, when it is always more than one"`
 	PeopleWhen map[string]string `json:"people_when,omitempty" doc:"Facts that make it two people's work, with the reason"`
@@ -116,9 +142,14 @@ type Check struct {
 	Pass     string   `json:"pass,omitempty"`
 	Measure  *Measure `json:"measure,omitempty"`
 	Optional string   `json:"optional,omitempty"`
-	After    []string `json:"after,omitempty" doc:"Steps that it waits for"`
-	Does     string   `json:"does,omitempty" doc:"The step that is done when this passes: it is the proof of it"`
-	ShownBy  string   `json:"shown_by,omitempty" doc:"The step that, done, passes this: nobody looks twice"`
+	// Needs is what must be true before it is tried: that the pane is in and fixed where nothing
+	// else is said.
+	Needs    []state.State `json:"needs,omitempty"`
+	Loads    Load          `json:"loads,omitempty" enum:",let-go,ready,full" doc:"How hard it loads what was laid"`
+	OnceWhen string        `json:"once_when,omitempty" doc:"The fact that makes it once for the object"`
+	After    []string      `json:"after,omitempty" doc:"Steps that it waits for; worked out from what it needs"`
+	Does     string        `json:"does,omitempty" doc:"The step that is done when this passes: it is the proof of it"`
+	ShownBy  string        `json:"shown_by,omitempty" doc:"The step that, done, passes this: nobody looks twice"`
 }
 
 // Measure is the number that a check wants and its limit.

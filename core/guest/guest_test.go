@@ -7,6 +7,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/plan"
+	"freshshard/core/work"
 )
 
 func planOf(t *testing.T, id string) plan.Plan {
@@ -15,7 +16,11 @@ func planOf(t *testing.T, id string) plan.Plan {
 	if err != nil {
 		t.Fatal(err)
 	}
-	p, err := plan.Build(f, plan.Facts{Exposure: exposure.Book.All()[0]})
+	e, err := exposure.Book.ByID(f.Exposure)
+	if err != nil {
+		t.Fatal(err)
+	}
+	p, err := plan.Build(work.ToSize(f, work.Object{Exposure: e}), plan.Facts{Exposure: e})
 	if err != nil {
 		t.Fatal(err)
 	}

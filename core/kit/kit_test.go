@@ -6,6 +6,7 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/striplog"
+	"freshshard/core/work"
 )
 
 func whats(items []Item) string {
@@ -60,9 +61,13 @@ func TestRules(t *testing.T) {
 	known := map[string]bool{}
 	for _, f := range family.Book.All() {
 		for _, s := range f.Steps {
-			known[s.Key], known["station "+string(s.Station)] = true, true
+			known["station "+string(s.Station)] = true
 		}
-		for _, c := range f.Checks {
+		steps, checks := work.Every(f)
+		for _, k := range steps {
+			known[k] = true
+		}
+		for _, c := range checks {
 			known["check "+c.Key] = true
 		}
 	}

@@ -7,6 +7,7 @@ import (
 
 	"freshshard/core/exposure"
 	"freshshard/core/family"
+	"freshshard/core/work"
 	"freshshard/tools/golden"
 )
 
@@ -31,7 +32,8 @@ func TestPlansAreAsLookedAt(t *testing.T) {
 				f.ID != "gauge-tube" {
 				continue
 			}
-			p, err := Build(f, facts)
+			p, err := Build(work.ToSize(f, work.Object{Exposure: e, Power: facts.Power, Gas: facts.Gas, Vehicle: facts.Vehicle,
+				Water: facts.Water}), facts)
 			fmt.Fprintf(b, "= %s: %d min, %v\n", f.ID, p.Minutes, err)
 			for _, s := range p.Steps {
 				fmt.Fprintf(b, "  %d %s %s: %s | %s | %s | %d min %d %q hold %v may %q after %v least %d must %v %v", s.Number,

@@ -70,6 +70,8 @@ func (f Facts) Words(fam family.Family) caution.Facts {
 
 // Step is one piece of work, with what applies to it here.
 type Step struct {
+	family.Net `json:"-"`
+
 	Key      string            `json:"key"`
 	Number   int               `json:"number"`
 	Station  family.Station    `json:"station"`
@@ -117,6 +119,7 @@ func Build(fam family.Family, f Facts) (Plan, error) {
 		step := Step{Key: s.Key, Number: i + 1, Station: s.Station, Title: s.Title, Do: s.Do, Why: s.Why, Minutes: s.Minutes,
 			Once: s.Once, Screws: s.Screws, Hold: s.Hold, Itself: s.Itself, May: append([]string{}, s.May...),
 			After: append([]string{}, s.After...), People: max(1, s.People),
+			Net:      s.Net,
 			Cautions: []caution.Caution{}, Figures: append([]string{}, s.Figures...)}
 		if s.Least != nil {
 			step.Least = int(s.Least.V)

@@ -6,6 +6,7 @@ import (
 	"freshshard/core/caution"
 	"freshshard/core/exposure"
 	"freshshard/core/family"
+	"freshshard/core/work"
 )
 
 func build(t testing.TB, id string, change func(*Facts)) Plan {
@@ -22,7 +23,7 @@ func build(t testing.TB, id string, change func(*Facts)) Plan {
 	if change != nil {
 		change(&f)
 	}
-	p, err := Build(fam, f)
+	p, err := Build(work.ToSize(fam, work.Object{Exposure: f.Exposure, Power: f.Power, Gas: f.Gas}), f)
 	if err != nil {
 		t.Fatal(err)
 	}

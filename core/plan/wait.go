@@ -6,7 +6,9 @@ import (
 	"strings"
 	"time"
 
+	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/state"
 )
 
 // Clock is what has to harden, to dry, to cool or to run. A Ready of nil does not come.
@@ -64,7 +66,9 @@ type Standing struct {
 	Sized  bool                 // a size was worked out
 	Unread []string             // names of needed readings that nobody has taken
 	NoPart bool                 // what is bought is not noted yet
-	Awaits string               // what the pane waits for; empty when it is here
+	Awaits string               // what the pane waits for; empty when nothing is
+	Away   bool                 // it is the pane itself, that is on an order
+	Laid   *time.Time           // when the last of what hardens was laid; nil while nobody said
 	Clocks map[string]Clock     // by step: what has to be out before it is ticked
 	Checks map[string]Clock     // by check: what has to be out before it passes
 }
@@ -83,6 +87,11 @@ type Wait struct {
 	Step  string     `json:"step"`
 	Why   string     `json:"why"`
 	Until *time.Time `json:"until,omitempty" doc:"When it is over, where the clock alone is waited for"`
+	// Unsaid is that all it waits for is to be told what was laid. At is the station of the step that
+	// it waits for, On the pane of that, counted from 1; 0 is its own.
+	Unsaid bool           `json:"-"`
+	At     family.Station `json:"-"`
+	On     int            `json:"-"`
 }
 
 // Waits are the steps that wait for something, in their order.
@@ -98,58 +107,141 @@ func (p Plan) Waits(st Standing, now time.Time) []Wait {
 	return out
 }
 
-// Wait says why a step cannot be ticked yet, nil when it can: it waits for
-// another step, for the clock after it, or for readings.
+// Wait says why a step cannot be ticked yet, nil when it can: it waits for another step, for the
+// pane, for what hardens, for a clock, or for readings.
 func (p Plan) Wait(s Step, st Standing, now time.Time) *Wait {
-	if w := p.After(s.After, st); w != nil {
+	w := p.After(s.After, st)
+	for _, next := range []func(Step, Standing, time.Time) *Wait{away, hardening, shut, unread} {
+		if w != nil {
+			break
+		}
+		w = next(s, st, now)
+	}
+	if w != nil {
 		w.Step = s.Key
-		return w
 	}
-	if c, ok := st.Clocks[s.Key]; ok && !c.out(now) {
-		return &Wait{Step: s.Key, Until: c.Ready, Why: c.why()}
+	return w
+}
+
+// away is what is not here: it is not looked over, and nothing is built with it. What else a pane
+// waits for, a gasket or a tube, keeps it from being set.
+func away(s Step, st Standing, _ time.Time) *Wait {
+	switch {
+	case s.Key == "part-number" && st.NoPart:
+		return &Wait{Why: "no number noted, nor where the part was seen"}
+	case st.Awaits == "":
+		return nil
+	case st.Away && slices.Contains(s.Makes, "looked-over"), // and nothing that is not here is looked over
+		st.Away && slices.Contains(s.Needs, state.Here), !st.Away && s.Station == "set":
+	default:
+		return nil
 	}
-	if s.Least > 0 {
-		var last time.Time
-		for _, k := range s.After {
-			if at := st.Done[k]; at.After(last) {
-				last = at
-			}
-		}
-		if over := last.Add(time.Duration(s.Least) * time.Minute); over.After(now) {
-			return &Wait{Step: s.Key, Until: &over,
-				Why: fmt.Sprintf("no sheet lets it go within %d min; the time on its sheet comes first", s.Least)}
-		}
+	return &Wait{Why: "it waits for " + st.Awaits + "; say first that it has come"}
+}
+
+// hardening is what was laid and has to harden: from when it was laid, not from when that was
+// ticked.
+func hardening(s Step, st Standing, now time.Time) *Wait {
+	switch {
+	case !s.Hardens:
+		return nil
+	case st.Laid == nil:
+		return &Wait{Unsaid: true, Why: "nobody has said what was laid, and when: it hardens from then on"}
 	}
-	// Who measures has measured.
-	if s.Station == "measure" && s.Key == "measure" && s.Hold {
-		switch {
-		case len(st.Unread) > 0:
-			return &Wait{Step: s.Key, Why: "not read yet: " + strings.Join(st.Unread, ", ")}
-		case !st.Sized:
-			return &Wait{Step: s.Key, Why: "there is no size yet"}
-		}
-	}
-	// What is not here is not looked over.
-	if s.Key == "check-new" && st.Awaits != "" {
-		return &Wait{Step: s.Key, Why: "it waits for " + st.Awaits + "; say first that it has come"}
-	}
-	if s.Key == "part-number" && st.NoPart {
-		return &Wait{Step: s.Key, Why: "no number noted, nor where the part was seen"}
+	if over := st.Laid.Add(time.Duration(s.Least) * time.Minute); over.After(now) {
+		return &Wait{Until: &over,
+			Why: fmt.Sprintf("no sheet lets it go within %d min; the time on its sheet comes first", s.Least)}
 	}
 	return nil
 }
 
-// After says which of some steps is open, nil when none is. A step that the
-// plan does not have is not waited for.
-func (p Plan) After(keys []string, st Standing) *Wait {
-	for _, k := range keys {
-		i := slices.IndexFunc(p.Steps, func(s Step) bool { return s.Key == k })
-		if _, done := st.Done[k]; i >= 0 && !done {
-			return &Wait{Why: fmt.Sprintf("first step %d, %s", p.Steps[i].Number, strings.ToLower(p.Steps[i].Title[:1])+
-				p.Steps[i].Title[1:])}
-		}
+// shut is the clock that keeps a step shut.
+func shut(s Step, st Standing, now time.Time) *Wait {
+	if c, ok := st.Clocks[s.Key]; ok && !c.out(now) {
+		return &Wait{Until: c.Ready, Why: c.why()}
 	}
 	return nil
+}
+
+// unread is what is not read: who measures has measured.
+func unread(s Step, st Standing, _ time.Time) *Wait {
+	switch {
+	case s.Station != "measure" || s.Key != "measure" || !s.Hold:
+		return nil
+	case len(st.Unread) > 0:
+		return &Wait{Why: "not read yet: " + strings.Join(st.Unread, ", ")}
+	case !st.Sized:
+		return &Wait{Why: "there is no size yet"}
+	}
+	return nil
+}
+
+// After says which of some steps is open, and what is therefore not so; nil when none is. A step
+// that the plan does not have is not waited for.
+func (p Plan) After(keys []string, st Standing) *Wait {
+	for _, s := range p.Steps {
+		if _, done := st.Done[s.Key]; done || !slices.Contains(keys, s.Key) {
+			continue
+		}
+		why := fmt.Sprintf("first step %d, %s", s.Number, lower(s.Title))
+		if len(s.Makes) > 0 {
+			why = state.Of(s.Makes[0]).Missed + ": " + why
+		}
+		return &Wait{Why: why, At: s.Station}
+	}
+	return nil
+}
+
+func lower(s string) string { return strings.ToLower(s[:1]) + s[1:] }
+
+// Bond is something that was laid, and when it may be loaded how; a load that is not there does not
+// come in its air. Step is the one at which it hardens.
+type Bond struct {
+	What  string
+	Step  string
+	Since time.Time
+	Loads map[family.Load]*time.Time
+}
+
+// Lay lays what hardens over the steps and checks that load it: each waits for the clock of its
+// own load, and the step at which it hardens for letting go.
+func (st *Standing) Lay(p Plan, checks map[string]family.Load, bonds []Bond) {
+	for _, b := range bonds {
+		if since := b.Since; st.Laid == nil || since.After(*st.Laid) {
+			st.Laid = &since
+		}
+		// What is laid at a step keeps nothing shut that comes before it.
+		at := max(0, slices.IndexFunc(p.Steps, func(s Step) bool { return s.Key == b.Step }))
+		for _, s := range p.Steps[at:] {
+			load := s.Loads
+			if load == "" && s.Key == b.Step {
+				load = family.LetGo
+			}
+			st.Clocks = keeps(st.Clocks, s.Key, load, b)
+		}
+		for key, load := range checks {
+			st.Checks = keeps(st.Checks, key, load, b)
+		}
+	}
+}
+
+func keeps(all map[string]Clock, key string, load family.Load, b Bond) map[string]Clock {
+	if load == "" {
+		return all
+	}
+	return AddClock(all, key, Clock{What: b.What, Ready: b.Loads[load]})
+}
+
+// AddClock lays a clock over what is waited for already: the later one counts.
+func AddClock(all map[string]Clock, key string, c Clock) map[string]Clock {
+	if all == nil {
+		all = map[string]Clock{}
+	}
+	if had, ok := all[key]; ok {
+		c = had.Later(c)
+	}
+	all[key] = c
+	return all
 }
 
 // Leave says whether a person may leave a step out for a reason. Holds are left out in the book's cases alone, or by an

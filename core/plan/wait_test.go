@@ -1,25 +1,30 @@
 package plan
 
 import (
+	"maps"
+	"slices"
 	"strings"
 	"testing"
 	"time"
 
 	"freshshard/core/exposure"
 	"freshshard/core/family"
+	"freshshard/core/work"
 )
 
-func planOf(t *testing.T, id string) Plan {
+func planOf(t *testing.T, id string) Plan { t.Helper(); return planFor(t, id, work.Object{}) }
+
+// planFor is the plan of a way of holding where it usually is, in an object.
+func planFor(t *testing.T, id string, o work.Object) Plan {
 	t.Helper()
 	f, err := family.Book.ByID(id)
 	if err != nil {
 		t.Fatal(err)
 	}
-	e, err := exposure.Book.ByID(f.Exposure)
-	if err != nil {
+	if o.Exposure, err = exposure.Book.ByID(f.Exposure); err != nil {
 		t.Fatal(err)
 	}
-	p, err := Build(f, Facts{Exposure: e})
+	p, err := Build(work.ToSize(f, o), Facts{Exposure: o.Exposure})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -39,17 +44,29 @@ func (p Plan) step(t *testing.T, key string) Step {
 
 var noon = time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
 
+// upTo has all steps before one done, but for some.
+func upTo(p Plan, step string, but ...string) Standing {
+	st := Standing{Done: map[string]time.Time{}, Sized: true}
+	for _, s := range p.Steps {
+		if s.Key == step {
+			break
+		}
+		if !slices.Contains(but, s.Key) {
+			st.Done[s.Key] = noon
+		}
+	}
+	return st
+}
+
 // What a step waits for, just before, at and after.
 func TestWait(t *testing.T) {
 	bonded, tube, stove, port := planOf(t, "bonded-fixed"), planOf(t, "gauge-tube"), planOf(t, "clip-heat"),
 		planOf(t, "ring-port")
-	done := func(keys ...string) Standing {
-		st := Standing{Done: map[string]time.Time{}, Sized: true}
-		for _, k := range keys {
-			st.Done[k] = noon
-		}
-		return st
-	}
+	laid := upTo(bonded, "cure")
+	laid.Laid = &noon
+	with := func(st Standing, f func(*Standing)) Standing { f(&st); return st }
+	post := func(st *Standing) { st.Awaits = "the post" }
+	order := func(st *Standing) { st.Awaits, st.Away = "the pane from the cutter", true }
 	for _, c := range []struct {
 		name string
 		plan Plan
@@ -58,22 +75,36 @@ func TestWait(t *testing.T) {
 		at   time.Duration
 		why  string
 	}{
-		{"cure before the bond", bonded, "cure", done(), 0, "first step 13, pane in"},
-		{"cure right after it", bonded, "cure", done("pane-in"), 40 * time.Millisecond, "60 min"},
-		{"a second before the hour", bonded, "cure", done("pane-in"), time.Hour - time.Second, "60 min"},
-		{"at the hour", bonded, "cure", done("pane-in"), time.Hour, ""},
+		{"cure before the bond", bonded, "cure", upTo(bonded, "cure", "pane-in"), 0,
+			"the pane is not in yet: first step 13, pane in"},
+		{"cure of what nobody laid", bonded, "cure", upTo(bonded, "cure"), 48 * time.Hour, "nobody has said what was laid"},
+		{"cure right after it", bonded, "cure", laid, 40 * time.Millisecond, "60 min"},
+		{"a second before the hour", bonded, "cure", laid, time.Hour - time.Second, "60 min"},
+		{"at the hour", bonded, "cure", laid, time.Hour, ""},
 		{"measured with nothing read", tube, "measure", Standing{Unread: []string{"stop depth"}}, 0,
 			"not read yet: stop depth"},
 		{"measured without a size", tube, "measure", Standing{}, 0, "no size"},
 		{"measured", tube, "measure", Standing{Sized: true}, 0, ""},
-		{"fire before it is cold", stove, "first-fire", done("brackets", "door-on"), 0, "first step 1, cold"},
-		{"fire", stove, "first-fire", done("cold", "brackets", "door-on"), 0, ""},
-		{"opened without its guard", tube, "open", done("hand-tight"), 0, "guard"},
-		{"what waits for nothing", stove, "screws", done(), 0, ""},
-		{"looked over before it came", stove, "check-new", Standing{Awaits: "the pane from the cutter"}, 0,
+		{"fire before the door is back", stove, "first-fire", upTo(stove, "first-fire", "door-on"), 0,
+			"its door is not hung yet: first step 16, door on"},
+		{"fire", stove, "first-fire", upTo(stove, "first-fire"), 0, ""},
+		{"opened without its guard", tube, "open", upTo(tube, "open", "guard"), 0, "it is not closed yet"},
+		{"opened with no tube in it", tube, "open", upTo(tube, "open", "tube-in"), 0, "the pane is not in yet"},
+		{"door off a warm stove", stove, "door-off", Standing{}, 0, "it is not off and tried dead: first step 1, cold"},
+		{"looked over before it came", stove, "check-new", with(upTo(stove, "check-new"), order), 0,
 			"waits for the pane from the cutter"},
-		{"looked over", stove, "check-new", Standing{}, 0, ""},
-		{"ordered while another is awaited", stove, "order", Standing{Awaits: "the pane"}, 0, ""},
+		{"looked over while something else is awaited", stove, "check-new", with(upTo(stove, "check-new"), post), 0, ""},
+		{"tried in while it is away", stove, "dry-fit", with(upTo(stove, "dry-fit"), order), 0,
+			"it waits for the pane from the cutter; say first that it has come"},
+		{"tried in while a gasket is awaited", stove, "dry-fit", with(upTo(stove, "dry-fit"), post), 0, ""},
+		{"set while it is awaited", stove, "gasket-on", with(upTo(stove, "gasket-on"), post), 0, "the post"},
+		{"its seat meanwhile", stove, "rebate", with(upTo(stove, "rebate", "order", "check-new"), order), 0, ""},
+		{"tried in before it was looked over", stove, "dry-fit", upTo(stove, "dry-fit", "check-new"), 0,
+			"the new pane is not looked over yet: first step 9, check the new pane"},
+		{"looked over", stove, "check-new", upTo(stove, "check-new"), 0, ""},
+		{"looked over though nobody ordered it", stove, "check-new", upTo(stove, "check-new", "order"), 0,
+			"it is not ordered"},
+		{"ordered while another is awaited", stove, "order", Standing{Awaits: "the pane", Away: true}, 0, ""},
 		{"another hold at the same station", port, "flat", Standing{Unread: []string{"diameter"}}, 0, ""},
 		{"another step at the same station", stove, "gasket-judge", Standing{Unread: []string{"width"}}, 0, ""},
 	} {
@@ -85,9 +116,79 @@ func TestWait(t *testing.T) {
 			t.Errorf("%s: until %v", c.name, w.Until)
 		}
 	}
-	if w := bonded.Waits(done("dry-fit", "bead", "pane-in"), noon); len(w) != 3 || w[1].Step != "trim-back" ||
-		w[2].Step != "water" || w[2].Until != nil || w[0].Step != "cure" || !w[0].Until.Equal(noon.Add(time.Hour)) {
+	late := upTo(bonded, "cure")
+	hour := noon.Add(time.Hour)
+	late.Lay(bonded, map[string]family.Load{"press": family.Ready}, []Bond{{What: "urethane", Step: "cure", Since: noon,
+		Loads: map[family.Load]*time.Time{family.LetGo: &hour}}})
+	o := Object{{Name: "pane 1", Plan: bonded, Standing: late}}
+	w := o.Waits(0, noon)
+	if len(w) != 3 || w[1].Step != "trim-back" || w[2].Step != "water" || w[2].Until != nil || w[0].Step != "cure" ||
+		!w[0].Until.Equal(hour) {
 		t.Errorf("%+v", w)
+	}
+	if c := late.CheckWait("press", noon); c == nil || !strings.Contains(c.Why, "does not harden") {
+		t.Errorf("%+v", c)
+	}
+}
+
+// What lies in front waits for what lies behind, what is shut once waits for all, and what falls
+// falls with all that stood on it, but for what only had to be so at the time.
+func TestObject(t *testing.T) {
+	capped := planFor(t, "lugs-cap", work.Object{Stacked: true})
+	o := Object{{"inner", 1, capped, upTo(capped, "pane-up")}, {"outer", 0, capped, upTo(capped, "pane-up")}}
+	up, bar := capped.step(t, "pane-up"), capped.step(t, "bar-on")
+	if w := o.Wait(1, up, noon); w == nil || !strings.HasPrefix(w.Why, "inner, the pane is not in yet") ||
+		w.Step != "pane-up" {
+		t.Errorf("%+v", w)
+	}
+	if w := o.Wait(0, up, noon); w != nil {
+		t.Errorf("%+v", w)
+	}
+	o[0].Standing = upTo(capped, "bar-on")
+	if w := o.Wait(1, up, noon); w != nil {
+		t.Errorf("%+v", w)
+	}
+	if w := o.Wait(0, bar, noon); w == nil || !strings.HasPrefix(w.Why, "outer, the pane is not in yet") {
+		t.Errorf("capped over one pane: %+v", w)
+	}
+	o[1].Standing = upTo(capped, "bar-on")
+	if w := o.Wait(0, bar, noon); w != nil {
+		t.Errorf("%+v", w)
+	}
+	// Another way of holding, without such a step, holds the door open all the same.
+	stove, beads := planOf(t, "clip-heat"), planFor(t, "bead-brads", work.Object{})
+	o = Object{{"pane 1", 0, stove, upTo(stove, "door-on")}, {"pane 2", 0, beads, upTo(beads, "beads-on")}}
+	if w := o.Wait(0, stove.step(t, "door-on"), noon); w == nil || !strings.HasPrefix(w.Why, "pane 2, ") {
+		t.Errorf("%+v", w)
+	}
+
+	all := upTo(stove, "")
+	for _, c := range []struct {
+		open, falls string
+		st          func(*Standing)
+	}{
+		{"", "", func(*Standing) {}}, {"cold", "", func(*Standing) {}}, {"pane-out", "", func(*Standing) {}},
+		{"check-new", "dry-fit gasket-on pane-in brackets settle door-on first-fire cold", func(*Standing) {}},
+		{"brackets", "settle door-on first-fire cold", func(*Standing) {}},
+		{"door-on", "first-fire cold", func(*Standing) {}},
+		{"", "", func(st *Standing) { st.Awaits = "the post" }},
+		{"", "dry-fit gasket-on pane-in brackets settle door-on first-fire cold",
+			func(st *Standing) { st.Awaits, st.Away = "the pane from the cutter", true }},
+	} {
+		st := all
+		st.Done = maps.Clone(all.Done)
+		delete(st.Done, c.open)
+		c.st(&st)
+		var got []string
+		for _, f := range stove.Fallen(st) {
+			got = append(got, f.Step.Key)
+			if f.Why == "" {
+				t.Errorf("%s falls, and nobody says why", f.Step.Key)
+			}
+		}
+		if strings.Join(got, " ") != c.falls {
+			t.Errorf("without %q fall %v", c.open, got)
+		}
 	}
 }
 
@@ -146,6 +247,7 @@ func TestSequence(t *testing.T) {
 				st.Done[s.Key] = noon.Add(-48 * time.Hour)
 			}
 		}
+		st.Laid = &time.Time{}
 		if w := p.Wait(p.step(t, c.step), st, noon); w == nil || !strings.Contains(w.Why, "first step") {
 			t.Errorf("%s: %s before %s: %+v", c.family, c.step, c.after, w)
 		}
@@ -172,7 +274,7 @@ func TestWaitsHoldTogether(t *testing.T) {
 				t.Errorf("%s: %s", f.ID, s.Key)
 			}
 		}
-		for _, c := range f.Checks {
+		for _, c := range work.ToSize(f, work.Object{}).Checks {
 			for _, k := range c.After {
 				if number[k] == 0 {
 					t.Errorf("%s: check %s waits for %s, which is no step", f.ID, c.Key, k)

@@ -5,6 +5,7 @@ import (
 	"freshshard/core/handover"
 	"freshshard/core/pane"
 	"freshshard/core/road"
+	"freshshard/core/work"
 )
 
 // Going is the road that a pane takes, as it bears on its numbers and its work.
@@ -43,7 +44,7 @@ func (h Held) onRoad() (Held, error) {
 	if how.Name != "" && (rd.ID != road.Size || how.ID == road.Pattern) {
 		h.Road.Name = how.Name
 	}
-	h.Family = road.Work(h.Family, rd, how, k.Road.Came, k.Leaf)
+	h.Family = work.Of(h.Family, rd, how, k.Road.Came, k.Work())
 	if rd.ID == "other" {
 		h.Family.Material = how.ID
 	}

@@ -12,6 +12,7 @@ import (
 	"freshshard/core/road"
 	"freshshard/core/setting"
 	"freshshard/core/witness"
+	"freshshard/core/work"
 )
 
 // Known is all that is known of a pane. What is empty is filled from the
@@ -38,9 +39,16 @@ type Object struct {
 	Old      bool              `json:"old,omitempty"`
 	Strike   bool              `json:"strike,omitempty"`
 	Leaf     bool              `json:"leaf,omitempty" doc:"Its door or leaf comes off its hinges"`
+	Stacked  bool              `json:"stacked,omitempty" doc:"Panes held this way lie behind one another"`
 	Duty     pane.Duty         `json:"duty" doc:"What it has to carry and to be used for"`
 	Uses     []string          `json:"uses,omitempty" doc:"Cleaners, lubricants, adhesives that touch it"`
 	Stamp    string            `json:"stamp,omitempty"`
+}
+
+// Work is the object as the work at it follows from it.
+func (o Object) Work() work.Object {
+	return work.Object{Exposure: o.Exposure, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle, Water: o.Water, Leaf: o.Leaf,
+		Moves: o.Moves, Stacked: o.Stacked}
 }
 
 // Holding is how the pane is held.

@@ -2,7 +2,6 @@ package road
 
 import (
 	"fmt"
-	"slices"
 	"strings"
 	"testing"
 
@@ -10,15 +9,14 @@ import (
 	"freshshard/tools/golden"
 )
 
-// Every road of every way of holding, however the pane came, closed and with its leaf off: whether
-// it may be gone and why not, whether it is measured and settled, its steps and checks.
+// Every road of every way of holding: whether it is measured and settled, its steps and checks.
 func TestEveryRoadIsAsLookedAt(t *testing.T) {
 	b := &strings.Builder{}
 	for _, f := range family.Book.All() {
 		for _, r := range All() {
 			for _, h := range r.Hows {
 				fmt.Fprintf(b, "= %s, %s %s: measured %v, settled %v\n", f.ID, r.ID, h.ID, r.Measured(f), r.Settled(f))
-				w := Work(f, r, h, Whole, false)
+				w := Apply(f, r, h, Whole)
 				for _, x := range w.Steps {
 					fmt.Fprintf(b, " %s", x.Key)
 				}
@@ -26,11 +24,6 @@ func TestEveryRoadIsAsLookedAt(t *testing.T) {
 					fmt.Fprintf(b, " ?%s", c.Key)
 				}
 				b.WriteString("\n")
-				for _, came := range []Came{"", Broken, Whole, Unbroken} {
-					err := Chosen{ID: r.ID, How: h.ID, Came: came}.Check(f)
-					shut, off := Work(f, r, h, came, false), Work(f, r, h, came, true)
-					onlyMore(t, fmt.Sprintf("%s, %s %s, %s", f.ID, r.ID, h.ID, came), shut.Steps, off.Steps, err)
-				}
 			}
 		}
 		steps, checks := Every(f)
@@ -41,24 +34,6 @@ func TestEveryRoadIsAsLookedAt(t *testing.T) {
 		fmt.Fprintf(b, "%v: %v\n", asked, Chosen{ID: "part", Part: Part{Asked: asked}}.Check(f))
 	}
 	golden.Check(t, "roads", b.String())
-}
-
-// onlyMore holds the work with the leaf off against the work with it shut: it has every step of it,
-// in the same order, and more where there is a leaf to take off.
-func onlyMore(t *testing.T, name string, shut, off []family.Step, err error) {
-	t.Helper()
-	if err != nil {
-		return
-	}
-	at := 0
-	for _, s := range shut {
-		i := slices.IndexFunc(off[at:], func(o family.Step) bool { return o.Key == s.Key })
-		if i < 0 {
-			t.Errorf("%s: with its leaf off %s is left out, or comes sooner", name, s.Key)
-			return
-		}
-		at += i + 1
-	}
 }
 
 // A step is put behind the others of its station, where there are none before the next, and at the

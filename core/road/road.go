@@ -13,7 +13,6 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/holding"
-	"freshshard/core/leaf"
 )
 
 //go:embed roads.json
@@ -47,6 +46,7 @@ type How struct {
 	Needs    string           `json:"needs,omitempty" enum:",adhesive,tightened" doc:"What the way of holding must have"`
 	Drop     []family.Station `json:"drop,omitempty" doc:"Stations whose work of the way of holding falls away"`
 	DropStep []string         `json:"drop_steps,omitempty"`
+	First    []string         `json:"first,omitempty" doc:"Its steps that come before others of their station"`
 	Shut     bool             `json:"shut,omitempty" doc:"Nothing is opened or touched"`
 	OwnOnly  bool             `json:"own_checks,omitempty" doc:"Only its own checks, none of the way of holding"`
 	Words    map[string]Words `json:"words,omitempty" doc:"What a step says here, by its key"`
@@ -97,7 +97,7 @@ func (r Road) Settled(f family.Family) bool {
 
 // kept are the steps that no road leaves out that opens anything: what makes the
 // object safe to work on, and safe to go back to.
-var kept = []string{"isolate", "cold", "guard"}
+var kept = []string{"cold", "guard"}
 
 // Came is how a pane arrived.
 type Came string
@@ -132,7 +132,9 @@ func Apply(f family.Family, r Road, h How, came Came) family.Family {
 		steps = append(steps, s)
 	}
 	for _, s := range h.Steps {
-		steps = put(steps, s)
+		if steps = put(steps, s); slices.Contains(h.First, s.Key) {
+			steps = first(steps, s)
+		}
 	}
 	f.Steps = steps
 	if h.OwnOnly {
@@ -142,23 +144,13 @@ func Apply(f family.Family, r Road, h How, came Came) family.Family {
 	return f
 }
 
-// Work is a way of holding with the work of a road, and with that of a leaf that
-// comes off its hinges where something is opened.
-func Work(f family.Family, r Road, h How, came Came, off bool) family.Family {
-	if f = Apply(f, r, h, came); off && !h.Shut {
-		f = leaf.Apply(f)
-	}
-	return f
-}
-
 // Every are the steps and checks that a way of holding has on any road: what was
 // done before the road was changed stays on the record.
 func Every(f family.Family) (steps []string, checks []family.Check) {
 	for _, s := range f.Steps {
 		steps = append(steps, s.Key)
 	}
-	off, proved := leaf.Every()
-	steps, checks = append(steps, off...), append(slices.Clone(f.Checks), proved...)
+	checks = slices.Clone(f.Checks)
 	for _, r := range all {
 		for _, h := range r.Hows {
 			for _, s := range h.Steps {
@@ -178,4 +170,12 @@ func put(steps []family.Step, s family.Step) []family.Step {
 		i = len(steps)
 	}
 	return slices.Insert(steps, i, s)
+}
+
+// first moves a step before the others of its station.
+func first(steps []family.Step, s family.Step) []family.Step {
+	steps = slices.DeleteFunc(steps, func(o family.Step) bool { return o.Key == s.Key })
+	at := slices.Index(family.Stations, s.Station)
+	i := slices.IndexFunc(steps, func(o family.Step) bool { return slices.Index(family.Stations, o.Station) >= at })
+	return slices.Insert(steps, max(0, i), s)
 }

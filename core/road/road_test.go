@@ -77,7 +77,7 @@ func TestSafetyStaysOnEveryRoad(t *testing.T) {
 			for _, h := range r.Hows {
 				g := laid(t, f, r.ID, h.ID, Unbroken)
 				steps, checks := keys(g)
-				for _, k := range []string{"isolate", "cold", "guard"} {
+				for _, k := range []string{"cold", "guard"} {
 					if slices.Contains(before, k) && !slices.Contains(steps, k) && h.ID != "watch" && h.ID != Pattern {
 						t.Errorf("%s, %s/%s: %s is gone", f.ID, r.ID, h.ID, k)
 					}
@@ -136,7 +136,7 @@ func TestWhatEachRoadAsks(t *testing.T) {
 		titled, titledAs   string
 		fewer              int // at most so many steps
 	}{
-		{family: "channel-front", road: "part", has: "isolate door-off save-parts part-number part-here dry-fit pane-up",
+		{family: "channel-front", road: "part", has: "door-off save-parts part-number part-here dry-fit pane-up",
 			lacks: "measure choose order check-new", proves: "old-on-new print-side play hinges", fewer: 15},
 		{family: "bonded-fixed", road: "stays", how: "stick", came: Whole, has: "both-faces adhesive prime bead cure",
 			lacks: "measure choose order", proves: "cause-gone pull press water", titled: "vacuum",
@@ -145,9 +145,9 @@ func TestWhatEachRoadAsks(t *testing.T) {
 			lacks: "measure order", proves: "edge-whole paper", titled: "pane-out", titledAs: "Pane out whole"},
 		{family: "clip-heat", road: "stays", how: "nip", came: Unbroken, has: "cold nip", lacks: "door-off first-fire",
 			proves: "alike moves", notChecked: "gap", fewer: 2},
-		{family: "window-pack", road: "kept", how: "clean", came: Unbroken, has: "isolate shell-off clean-faces stack",
+		{family: "window-pack", road: "kept", how: "clean", came: Unbroken, has: "shell-off clean-faces stack",
 			lacks: "measure vacuum choose", proves: "faces-clean edge-whole", notChecked: "outside"},
-		{family: "channel-front", road: "kept", how: "watch", came: Unbroken, has: "cause", lacks: "isolate first-heat",
+		{family: "channel-front", road: "kept", how: "watch", came: Unbroken, has: "cause", lacks: "first-heat",
 			proves: "told", fewer: 1},
 		{family: "putty-points", road: "kept", how: "watch", came: Unbroken, has: "cause", lacks: "putty-out look",
 			proves: "told", fewer: 1, titled: "cause", titledAs: "Look it over"},

@@ -108,6 +108,9 @@ func (s *Service) openCheck(e *change.Edit, p *record.Pane, check string) (*prov
 	if w := b.Standing.CheckWait(c.Key, e.Now); w != nil && c.Waits == "" {
 		c.Waits = w.Why
 	}
+	if w := s.CheckWaits(e.Job, b, c.Check); w != nil && c.Waits == "" {
+		c.Waits = w.Why
+	}
 	if w := s.doesWait(e.Job, b, c.Check); w != nil && c.Waits == "" {
 		c.Waits = w.Why
 	}

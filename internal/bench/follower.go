@@ -97,15 +97,42 @@ func (f *follower) afterUncounted() {
 
 // afterOpened takes back the checks that a step passed when it was done. What somebody had answered
 // before stays.
-func (f *follower) afterOpened(step string, done time.Time) {
+func (f *follower) afterOpened(was jobview.Pane, step string, done time.Time) {
 	for _, c := range f.b.Checks {
 		if c.ShownBy != step || c.Outcome != prove.Pass || c.At == nil || c.At.Before(done) {
 			continue
 		}
-		f.e.Unanswer(jobview.CheckedOn(f.e.Job, f.p, c.Key), c.Key)
-		f.said = append(f.said, c.Text+": open again")
+		f.unanswer(c.Key)
 	}
+	f.falls(was)
 	f.notYet()
+}
+
+// unanswer takes the answer of a check back.
+func (f *follower) unanswer(check string) {
+	for _, c := range f.b.Checks {
+		if c.Key == check {
+			f.e.Unanswer(jobview.CheckedOn(f.e.Job, f.p, check), check)
+			f.said = append(f.said, c.Text+": open again")
+		}
+	}
+}
+
+// falls opens again what stood on a step that is open again: a pane that goes back is not in its
+// seat, and nothing that was proved of it holds. What did not stand before stays as it is.
+func (f *follower) falls(was jobview.Pane) {
+	lay, open := was.Fallen()
+	steps, checks := f.b.Fallen()
+	for _, st := range steps {
+		if !slices.ContainsFunc(lay, func(o plan.Step) bool { return o.Key == st.Key }) {
+			f.untick(st)
+		}
+	}
+	for _, key := range checks {
+		if !slices.Contains(open, key) {
+			f.unanswer(key)
+		}
+	}
 }
 
 // afterUnproved opens the step again that a proof did. One that was ticked before stays.

@@ -205,12 +205,12 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 		}
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: st.Title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
-			goesBack := leadsBack(b, step)
+			goesBack := leadsBack(b, step) || st.Lasts()
 			if e.Untick(p, step); !goesBack {
 				return c, nil
 			}
 			f := s.Follower(e, here)
-			f.afterOpened(step, last.At)
+			f.afterOpened(b, step, last.At)
 			return f.With(c), nil
 		}
 		e.Tick(p, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1, At: e.Now})
@@ -309,15 +309,15 @@ func (s *Service) Answer(ctx context.Context, by record.Account, at jobview.Benc
 		if err != nil {
 			return store.Change{}, err
 		}
-		if err := s.mayAnswer(e, here, now, in.Outcome); err != nil {
-			return store.Change{}, err
-		}
 		said, err := in.typed(now, unit)
 		if err != nil {
 			return store.Change{}, err
 		}
 		taken, err := now.Take(said)
 		if err != nil {
+			return store.Change{}, err
+		}
+		if err := s.mayAnswer(e, here, now, in.Outcome); err != nil {
 			return store.Change{}, err
 		}
 		a := record.Answer{Check: check, Answer: prove.Answer{Outcome: taken.Outcome, Value: taken.Value,
@@ -347,11 +347,11 @@ func (s *Service) Answer(ctx context.Context, by record.Account, at jobview.Benc
 
 // mayAnswer refuses an answer to what cannot be tried yet. What fails is said at once.
 func (s *Service) mayAnswer(e *change.Edit, p *record.Pane, c prove.Check, outcome prove.Outcome) error {
-	if outcome == prove.Skip || len(c.After) == 0 && len(p.Timers) == 0 && c.Does == "" {
+	if outcome == prove.Skip || len(c.After) == 0 && len(p.Timers)+len(p.Cures) == 0 && c.Does == "" {
 		return nil
 	}
 	b := jobview.PaneOf(e.Job, p, length.MM, nil, jobview.Numbers)
-	w := b.Reckoning.Plan.After(c.After, b.Standing)
+	w := s.CheckWaits(e.Job, b, c)
 	if w == nil && outcome == prove.Pass {
 		if w = b.Standing.CheckWait(c.Key, e.Now); w == nil {
 			w = s.doesWait(e.Job, b, c)

@@ -23,6 +23,7 @@ import (
 	"freshshard/core/sash"
 	"freshshard/core/setting"
 	"freshshard/core/thickness"
+	"freshshard/core/work"
 	"freshshard/internal/bound"
 )
 
@@ -228,6 +229,7 @@ func runPlan(in PlanIn) (plan.Plan, error) {
 	if err != nil {
 		return plan.Plan{}, err
 	}
+	f = work.ToSize(f, work.Object{Exposure: e, Power: in.Power, Gas: in.Gas})
 	return plan.Build(f, plan.Facts{Exposure: e, Power: in.Power, Gas: in.Gas, Old: in.Old, Strike: in.Strike,
 		Weight: in.Weight, Longest: in.Longest})
 }

@@ -11,6 +11,7 @@ import (
 	"golang.org/x/sync/errgroup"
 
 	"freshshard/core/catalogue"
+	"freshshard/core/cure"
 	"freshshard/core/family"
 	"freshshard/core/guest"
 	"freshshard/core/length"
@@ -149,7 +150,8 @@ func fillRights(ctx context.Context, s *shop.Shop, by record.Account, logins ...
 	return nil
 }
 
-func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error {
+func fillAll(outer context.Context, s *shop.Shop, now time.Time, in func()) error {
+	ctx := outer
 	staff, err := fillPeople(ctx, s)
 	if err != nil {
 		return err
@@ -175,15 +177,14 @@ func fillAll(ctx context.Context, s *shop.Shop, now time.Time, in func()) error 
 			return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 		}
 	}
-	outer := ctx
-	work, ctx := errgroup.WithContext(ctx)
+	work, ctx := errgroup.WithContext(outer)
 	work.SetLimit(hands)
 	for i, j := range all {
 		work.Go(func() error {
+			defer in()
 			if err := fill(ctx, s, staff[j.by], ids[i], j, now); err != nil {
 				return fmt.Errorf("demo job %d, %s: %w", i+1, j.in.Object, err)
 			}
-			in()
 			return nil
 		})
 	}
@@ -254,10 +255,17 @@ type job struct {
 	until    float64 // hours from now
 	order    *order
 	laid     *hold.Laid
-	ago      float64         // hours since it was laid
-	took     func(plan.Step) // lets time pass until a step is done
-	others   []job           // what was done to the second pane and those after it
-	sign     bool
+	ago      float64 // hours since it was laid
+	passing
+	others []job // what was done to the second pane and those after it
+	sign   bool
+}
+
+// passing is how time goes by at a job.
+type passing struct {
+	came  int             // days ago that it was taken in
+	took  func(plan.Step) // lets time pass until a step is done
+	later func(time.Time) // lets it pass until a moment
 }
 
 type said struct {
@@ -277,7 +285,8 @@ func takeIn(ctx context.Context, s *shop.Shop, by record.Account, j job, now tim
 	if old, err := s.Desk.Customers(ctx, j.in.Name); err == nil && len(old) == 1 {
 		j.in.CustomerID = old[0].ID
 	}
-	return s.Desk.TakeIn(ctx, by, "", j.in)
+	at := s.Now().AddDate(0, 0, -j.came)
+	return s.At(func() time.Time { return at }).Desk.TakeIn(ctx, by, "", j.in)
 }
 
 // fill does what was done to a job, short of its signature.
@@ -371,6 +380,67 @@ func (j job) do(ctx context.Context, s *shop.Shop, by record.Account, at jobview
 	return j.finish(ctx, s, by, at, now)
 }
 
+// hardens says what was laid where it hardens, and lets time pass until it has: in the year that is
+// behind the shop by going on later, in what is in hand by having begun some days ago.
+func (j job) hardens(ctx context.Context, s *shop.Shop, by record.Account, at jobview.Bench, st plan.Step) error {
+	if !st.Hardens {
+		return nil
+	}
+	warm := 22.0
+	in := hold.Laid{Step: st.Key, Adhesive: cure.UsualFor(j.in.Family), Width: 8, Edges: 2, Place: record.AtBench,
+		Surface: &warm}
+	if j.later == nil {
+		since := s.Now().AddDate(0, 0, -j.came)
+		in.Since = &since
+	}
+	if err := s.Hold.StartCure(ctx, by, "", at, in, time.Local); err != nil {
+		return err
+	}
+	v, err := s.Work(ctx, at)
+	if err != nil || j.later == nil {
+		return err
+	}
+	for _, c := range v.Pane.Cures {
+		ready := c.Ready
+		if a, err := cure.Book.ByID(c.Adhesive); err == nil && a.Opens() == cure.LetGo {
+			ready = c.LetGo
+		}
+		if ready != nil {
+			j.later(*ready)
+		}
+	}
+	return nil
+}
+
+// proves passes the first checks of a pane, but for those that wait: what is not hung is not listened
+// to yet.
+func (j job) proves(ctx context.Context, s *shop.Shop, by record.Account, at jobview.Bench) error {
+	v, err := s.Work(ctx, at)
+	if err != nil {
+		return err
+	}
+	for i, c := range v.Checks {
+		if i >= j.checks {
+			break
+		}
+		if c.Waits != "" {
+			continue
+		}
+		a := bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}
+		if c.Limit != nil {
+			good := c.Limit.Value / 2
+			if c.Limit.Sense == "at-least" {
+				good = c.Limit.Value * 1.5
+			}
+			a.Value = &good
+		}
+		if err := s.Bench.Answer(ctx, by, at, c.Key, a); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
 // finish ticks steps, answers checks and notes what the pane waits for.
 func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at jobview.Bench, now time.Time) error {
 	v, err := s.Work(ctx, at)
@@ -386,26 +456,16 @@ func (j job) finish(ctx context.Context, s *shop.Shop, by record.Account, at job
 			if j.took != nil {
 				j.took(st)
 			}
+			if err := j.hardens(ctx, s, by, at, st); err != nil {
+				return err
+			}
 			if err := s.Bench.Tick(ctx, by, at, st.Key, bench.Done{Outcome: "done"}); err != nil {
 				return err
 			}
 		}
 	}
-	for i, c := range v.Checks {
-		if i >= j.checks {
-			break
-		}
-		a := bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}
-		if c.Limit != nil {
-			good := c.Limit.Value / 2
-			if c.Limit.Sense == "at-least" {
-				good = c.Limit.Value * 1.5
-			}
-			a.Value = &good
-		}
-		if err := s.Bench.Answer(ctx, by, at, c.Key, a); err != nil {
-			return err
-		}
+	if err := j.proves(ctx, s, by, at); err != nil {
+		return err
 	}
 	if j.laid != nil {
 		in, since := *j.laid, now.Add(-time.Duration(j.ago*float64(time.Hour)))

@@ -70,11 +70,11 @@ func objects() []job {
 func packsAndWindows() []job {
 	light := rect("508", "509", "402", "402.5", said{reading.Ledge, "12", rule})
 	return []job{
-		{by: "tor", due: 52, in: desk.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
+		{by: "tor", due: 52, passing: passing{came: 4}, in: desk.TakeIn{Name: "Saltmarsh nursery", Phone: "0550 519",
 			Object: "Greenhouse, north sash of nine lights", Exposure: "weather", Family: "putty-points", Old: true,
 			Place: "site", Like: "annealed",
 			Story: "the hail again: four of nine", Layout: &drawing.Layout{Across: 3, Down: 3}},
-			settle: "annealed", thick: 3, steps: all, checks: all, readings: light,
+			settle: "annealed", thick: 3, to: "refit", checks: 3, readings: light,
 			others: []job{
 				{settle: "annealed", thick: 3, steps: 7, readings: light, waits: "3 mm glass from the cutter", until: 26},
 				{}, {steps: 4, readings: rect("507", "507", "401", "402", said{reading.Ledge, "12", rule})}, {}, {},
@@ -241,7 +241,7 @@ func rowsAndPairs() []job {
 			steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318", "622", "622.5", said{reading.Ledge, "9", rule}),
 			others: []job{{steps: 6, settle: "annealed", thick: 3, readings: rect("318", "318.5", "622", "622",
 				said{reading.Ledge, "9", rule})}}},
-		{by: "ebbe", due: 30, in: desk.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
+		{by: "ebbe", due: 30, passing: passing{came: 2}, in: desk.TakeIn{Name: "Highmere orchards", Phone: "0550 571",
 			Object: "Orchard tractor's cab, fixed side window", Exposure: "weather", Family: "bonded-fixed", Vehicle: true,
 			Moves: pane.Machine, Story: "a stone from the flail", Like: "toughened"},
 			steps: 13, settle: "toughened", thick: 6, readings: rect("702", "702.5", "498", "498", said{reading.Ledge, "24",

@@ -120,6 +120,11 @@ func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.A
 			day = inHours(day)
 		}
 	}
+	g.later = func(to time.Time) {
+		if to.After(day) {
+			day = inHours(to)
+		}
+	}
 	by := people[g.by]
 	id, err := takeIn(ctx, then, by, g.job, day)
 	if err != nil {

@@ -20,7 +20,7 @@ import (
 	"freshshard/core/prove"
 	"freshshard/core/reading"
 	"freshshard/core/reckon"
-	"freshshard/core/road"
+	"freshshard/core/work"
 	"freshshard/internal/bench"
 	"freshshard/internal/bound"
 	"freshshard/internal/jobview"
@@ -244,7 +244,7 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 	if err != nil {
 		return err
 	}
-	keys, all := road.Every(book)
+	keys, all := work.Every(book)
 	for _, key := range keys {
 		steps[key] = true
 	}

@@ -4,11 +4,13 @@ import (
 	"context"
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
 	"freshshard/core/cure"
 	"freshshard/core/family"
 	"freshshard/core/fault"
+	"freshshard/core/length"
 	"freshshard/core/plan"
 	"freshshard/core/working"
 	"freshshard/internal/change"
@@ -414,6 +416,7 @@ type Laid struct {
 	Heated   float64      `json:"heated,omitempty"`
 	Since    *time.Time   `json:"since,omitempty" doc:"When the pane was in place; now for nothing"`
 	Item     int64        `json:"item,omitempty" doc:"The tube out of the stores"`
+	All      bool         `json:"all,omitempty" doc:"The same on all panes that are held alike, set, and have no clock"`
 	Surface  *float64     `json:"surface,omitempty" doc:"Glass and flange as they were read, °C"`
 }
 
@@ -441,42 +444,84 @@ func (s *Service) StartCure(ctx context.Context, by record.Account, key string, 
 		if err != nil {
 			return 0, err
 		}
-		if slices.ContainsFunc(p.Cures, func(c record.Cure) bool { return c.Step == in.Step && c.Adhesive == in.Adhesive }) {
-			return 0, &record.Conflict{Says: "A clock of the same runs for this step already. Remove it first."}
-		}
-		c := record.Cure{Pane: p.ID, Step: in.Step, Adhesive: in.Adhesive, Width: in.Width, Edges: in.Edges,
-			Depth24: in.Depth24,
-			Since:   s.Now(), Item: in.Item}
-		if in.Since != nil && s.Now().Sub(*in.Since) > oldest {
-			return 0, fault.New("since", "that is longer ago than any clock runs", "tick the step: it is hard")
-		}
-		if in.Since != nil {
-			c.Since = in.Since.UTC().Truncate(time.Millisecond)
-		}
-		c.Stays = []record.Stay{{From: c.Since, Place: in.Place, Heated: in.Heated}}
-		air := s.Airs(ctx, airWithin(t), c.Since, zone)
-		got, all, err := s.curing(c, air)
+		id, err := s.lay(ctx, t, by, &j, p, in, st, zone)
 		if err != nil {
 			return 0, err
 		}
-		if err := s.mayOpen(ctx, t, by, at.Job, &c, in, all); err != nil {
-			return 0, err
-		}
-		out(&c, got)
-		id, err := t.Cures.AddCure(ctx, c, by.ID, s.Now())
-		if err != nil {
-			return 0, err
+		if in.All {
+			for _, q := range jobview.Alike(&j, p)[1:] {
+				if len(q.Cures) > 0 || !setIn(&j, q, in.Step) {
+					continue
+				}
+				if _, err := s.lay(ctx, t, by, &j, q, in, st, zone); err != nil {
+					return 0, err
+				}
+			}
 		}
 		if err := t.Search.IndexJob(ctx, at.Job); err != nil {
 			return 0, err
 		}
-		if err := t.Jobs.TouchJob(ctx, at.Job); err != nil {
-			return 0, err
-		}
-		return id, t.Trail.Audit(ctx, store.Change{Job: at.Job, Account: by.ID, At: s.Now(), Noun: "clock", Item: in.Step,
-			Action: "started", Said: fmt.Sprintf("%s for %s", got.Adhesive.Name, st.Title), After: c})
+		return id, t.Jobs.TouchJob(ctx, at.Job)
 	})
 	return err
+}
+
+// setIn says whether a pane is set, so that nothing but its clock is lacking at a step.
+func setIn(j *record.Job, p *record.Pane, step string) bool {
+	b := jobview.PaneOf(j, p, length.MM, nil, jobview.Numbers)
+	st, err := b.Step(step)
+	return err == nil && !b.Done[step] && b.Reckoning.Plan.After(st.After, b.Standing) == nil
+}
+
+// lay notes what was laid at one pane, with its clocks.
+func (s *Service) lay(ctx context.Context, t *store.Tx, by record.Account, j *record.Job, p *record.Pane, in Laid,
+	st plan.Step, zone *time.Location) (int64, error) {
+	if slices.ContainsFunc(p.Cures, func(c record.Cure) bool { return c.Step == in.Step && c.Adhesive == in.Adhesive }) {
+		return 0, &record.Conflict{Says: "A clock of the same runs for this step already. Remove it first."}
+	}
+	c := record.Cure{Pane: p.ID, Step: in.Step, Adhesive: in.Adhesive, Width: in.Width, Edges: in.Edges,
+		Depth24: in.Depth24,
+		Since:   s.Now(), Item: in.Item}
+	if in.Since != nil {
+		c.Since = in.Since.UTC().Truncate(time.Millisecond)
+	}
+	c.Stays = []record.Stay{{From: c.Since, Place: in.Place, Heated: in.Heated}}
+	air := s.Airs(ctx, airWithin(t), c.Since, zone)
+	got, all, err := s.curing(c, air)
+	if err != nil {
+		return 0, err
+	}
+	if err := s.mayDate(j, p, c.Since, zone); err != nil {
+		return 0, err
+	}
+	if err := s.mayOpen(ctx, t, by, j.ID, &c, in, all); err != nil {
+		return 0, err
+	}
+	out(&c, got)
+	id, err := t.Cures.AddCure(ctx, c, by.ID, s.Now())
+	if err != nil {
+		return 0, err
+	}
+	return id, t.Trail.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "clock", Item: in.Step,
+		Action: "started", Said: fmt.Sprintf("%s for %s", got.Adhesive.Name, st.Title), After: c})
+}
+
+// mayDate refuses a time at which nothing was laid: longer ago than any clock runs, before the job
+// came in, or while the pane is still waited for.
+func (s *Service) mayDate(j *record.Job, p *record.Pane, since time.Time, zone *time.Location) error {
+	// Who works first and takes the job in at night still has that day.
+	y, m, d := j.CreatedAt.In(zone).Date()
+	day := time.Date(y, m, d, 0, 0, 0, 0, zone)
+	switch {
+	case s.Now().Sub(since) > oldest:
+		return fault.New("since", "that is longer ago than any clock runs", "tick the step: it is hard")
+	case since.Before(day):
+		return fault.New("since", "the object was not here then: it came in on "+day.Format("2 January"),
+			"give the time at which the pane was in place")
+	case strings.HasPrefix(p.WaitsFor, jobview.FromOrder):
+		return fault.New("since", "the pane is not here: it waits for "+p.WaitsFor, "say first that it has come")
+	}
+	return nil
 }
 
 // step is a step of a pane's plan, worked out under no lock.

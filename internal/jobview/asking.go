@@ -6,6 +6,7 @@ import (
 	"freshshard/core/ask"
 	"freshshard/core/cure"
 	"freshshard/core/family"
+	"freshshard/core/prove"
 	"freshshard/core/road"
 	"freshshard/internal/record"
 )
@@ -42,7 +43,51 @@ func (v *View) asking(b Pane) ask.Facts {
 		f.Route[l.Station] = l.Open
 	}
 	f.Lays = b.lays()
+	v.together(&f)
 	return f
+}
+
+// together are the panes of the object, where each can be gone on with, and what can be taken on
+// several of them at once.
+func (v *View) together(f *ask.Facts) {
+	if len(v.Benches) < 2 || v.Job.Signed {
+		return
+	}
+	f.Alike = map[string]int{}
+	for i, b := range v.Benches {
+		o := ask.Other{Pane: b.Pane.ID, Name: Name(b.Pane), Station: v.ready(i, f.Alike)}
+		if b.Pane.ID == v.Pane.ID {
+			o.Station = "" // it is here
+		}
+		f.Panes = append(f.Panes, o)
+	}
+}
+
+// ready is the first station at which one of the panes can be gone on with, none where it cannot.
+// It counts what can be taken there now.
+func (v *View) ready(i int, alike map[string]int) family.Station {
+	b, first := v.Benches[i], len(family.Stations)
+	at := func(s family.Station) { first = min(first, slices.Index(family.Stations, s)) }
+	for _, st := range b.Reckoning.Plan.Steps {
+		if b.Done[st.Key] || v.object.Wait(i, st, v.now) != nil {
+			continue
+		}
+		if at(st.Station); !st.Once && !st.Screws {
+			alike[st.Key]++
+		}
+	}
+	for _, c := range b.Checks {
+		if c.Outcome == prove.Open && c.Waits == "" && !c.Once {
+			alike["check "+c.Key]++
+		}
+	}
+	if len(b.Reckoning.Fit.Missing) > 0 {
+		at("measure")
+	}
+	if first == len(family.Stations) {
+		return ""
+	}
+	return family.Stations[first]
 }
 
 // lays is what hardens here and has no clock yet; nil where nothing does.

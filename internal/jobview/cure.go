@@ -4,6 +4,8 @@ import (
 	"time"
 
 	"freshshard/core/cure"
+	"freshshard/core/family"
+	"freshshard/core/plan"
 	"freshshard/internal/record"
 )
 
@@ -14,10 +16,28 @@ func AdhesiveName(id string) string {
 	return id
 }
 
-// opens is when the step may be ticked that waits for it.
-func opens(c record.Cure) *time.Time {
-	if a, err := cure.Book.ByID(c.Adhesive); err == nil && a.Opens() == cure.LetGo {
-		return c.LetGo
+// bonds are what was laid at a pane, as the order of work waits for it.
+func bonds(cures []record.Cure) []plan.Bond {
+	out := make([]plan.Bond, 0, len(cures))
+	for _, c := range cures {
+		b := plan.Bond{What: AdhesiveName(c.Adhesive), Step: c.Step, Since: c.Since}
+		b.Loads = map[family.Load]*time.Time{family.LetGo: c.LetGo, family.Ready: c.Ready, family.Full: c.Full}
+		// Putty is handled on its skin; ready is when it is painted, weeks later.
+		if a, err := cure.Book.ByID(c.Adhesive); err == nil && a.Opens() == cure.LetGo {
+			b.Loads[family.Ready] = c.LetGo
+		}
+		out = append(out, b)
 	}
-	return c.Ready
+	return out
+}
+
+// loads are the checks that load what was laid.
+func loads(f family.Family) map[string]family.Load {
+	out := map[string]family.Load{}
+	for _, c := range f.Checks {
+		if c.Loads != "" {
+			out[c.Key] = c.Loads
+		}
+	}
+	return out
 }

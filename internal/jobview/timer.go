@@ -34,27 +34,15 @@ func LowerFirst(s string) string {
 	return string(r)
 }
 
-// addClock lays a clock over what is waited for already: the later one counts.
-func addClock(all map[string]plan.Clock, key string, c plan.Clock) map[string]plan.Clock {
-	if all == nil {
-		all = map[string]plan.Clock{}
-	}
-	if had, ok := all[key]; ok {
-		c = had.Later(c)
-	}
-	all[key] = c
-	return all
-}
-
 // timed lays the clocks of a pane over its steps and checks.
 func timed(st *plan.Standing, timers []record.Timer) {
 	for _, t := range timers {
 		switch {
 		case t.Gates == "":
 		case t.Check:
-			st.Checks = addClock(st.Checks, t.Gates, clockOf(t.Run))
+			st.Checks = plan.AddClock(st.Checks, t.Gates, clockOf(t.Run))
 		default:
-			st.Clocks = addClock(st.Clocks, t.Gates, clockOf(t.Run))
+			st.Clocks = plan.AddClock(st.Clocks, t.Gates, clockOf(t.Run))
 		}
 	}
 }

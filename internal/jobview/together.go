@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"freshshard/core/family"
+	"freshshard/core/work"
 	"freshshard/internal/record"
 )
 
@@ -30,12 +31,11 @@ func OnceOf(j *record.Job, p *record.Pane) (steps, checks []string) {
 	return steps, checks
 }
 
-// bookOnce are the keys of such steps and checks by way of holding, those of a leaf
-// that comes off among them.
+// bookOnce are the keys of such steps and checks by way of holding, whatever the object.
 var bookOnce = func() map[string][2][]string {
 	out := map[string][2][]string{}
 	for _, f := range family.Book.All() {
-		steps, checks := OnceOf(&record.Job{Object: record.Object{Leaf: true}}, &record.Pane{Held: record.Held{Family: f.ID}})
+		steps, checks := work.Once(f)
 		out[f.ID] = [2][]string{steps, checks}
 	}
 	return out

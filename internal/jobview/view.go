@@ -49,7 +49,14 @@ type View struct {
 	Late       bool              `json:"late" doc:"The promise has passed, or what is left no longer fits before it"`
 	MinutesTo  int               `json:"minutes_to" doc:"Hands-on minutes that are left, all panes together"`
 
-	Benches []Pane `json:"-"` // of all panes, as they are reckoned
+	worked `json:"-"`
+}
+
+// worked are the panes of a view as they are worked out.
+type worked struct {
+	Benches []Pane      // as they are reckoned
+	object  plan.Object // as the order of work sees them
+	now     time.Time
 }
 
 // PaneState is how one pane of the object stands.
@@ -92,10 +99,8 @@ type CheckView struct {
 
 // Known is a pane of a job as the core wants it.
 func Known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
-	o := j.Object
 	k := reckon.Known{
-		Object: reckon.Object{Exposure: o.Exposure, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle, Moves: o.Moves,
-			Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf, Duty: p.Duty, Uses: p.Uses, Stamp: o.Stamp},
+		Object: objectOf(j, p),
 		Holding: reckon.Holding{Family: p.Family, Frame: p.Frame, Gasket: p.Gasket, Sides: p.Sides, Shape: p.Shape,
 			Raked: p.Raked, Stack: p.Stack, Turned: p.Turns},
 		Seen:    reckon.Seen{Readings: map[reading.Place]length.Reading{}, Like: p.Like, Peel: p.Peel, Heard: p.Heard},
@@ -118,6 +123,15 @@ func Known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 		k.Material, k.Thickness = p.Choice.Material, p.Choice.Thickness
 	}
 	return k
+}
+
+// objectOf is the object of a job as one of its panes sees it.
+func objectOf(j *record.Job, p *record.Pane) reckon.Object {
+	o := j.Object
+	return reckon.Object{Exposure: o.Exposure, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle, Moves: o.Moves,
+		Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf, Duty: p.Duty, Uses: p.Uses, Stamp: o.Stamp,
+		Stacked: slices.ContainsFunc(j.Panes,
+			func(q record.Pane) bool { return q.Family == p.Family && q.Spot.Depth > 0 })}
 }
 
 // Pane is one pane with what follows from it.
@@ -181,7 +195,7 @@ func (s *Reader) Views(j record.Job, benches []Pane, unit length.Unit) []View {
 
 // object is what the view of each pane of a job that is worked out has in common.
 func (s *Reader) object(j record.Job, benches []Pane, unit length.Unit) View {
-	v := View{Job: j, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j).inUnit(unit), Benches: benches}
+	v := View{Job: j, Panes: []PaneState{}, Unit: unit, Strip: stripOf(j).inUnit(unit), worked: worked{Benches: benches}}
 	counted := map[string]bool{} // steps that are done once for the object
 	for i := range benches {
 		benches[i].left = 0
@@ -197,6 +211,10 @@ func (s *Reader) object(j record.Job, benches []Pane, unit length.Unit) View {
 	}
 	v.Late = !j.Signed && (Late(j.PromisedAt, v.MinutesTo, s.Now()) || Slips(j.PromisedAt, HardBy(benches)))
 	v.Hindrances, v.Stops = v.hindrances(), v.stops()
+	v.now, v.object = s.Now(), make(plan.Object, len(benches))
+	for i := range benches {
+		v.object[i] = benches[i].bench()
+	}
 	return v
 }
 
@@ -210,10 +228,15 @@ func (s *Reader) onTable(v View, on int) View {
 		if w := benches[on].Standing.CheckWait(v.Checks[i].Key, s.Now()); w != nil && v.Checks[i].Waits == "" {
 			v.Checks[i].Waits = w.Why
 		}
+		for k := range benches {
+			if w := benches[k].after(v.Checks[i].Check); k != on && v.Checks[i].Once && v.Checks[i].Waits == "" && w != nil {
+				v.Checks[i].Waits = Name(benches[k].Pane) + ", " + w.Why
+			}
+		}
 	}
 	s.timersOf(&benches[on], &v)
 	if v.Waits = []plan.Wait{}; !j.Signed {
-		v.Waits = s.waits(&j, benches, on)
+		v.Waits = s.waits(&j, v.object, benches, on)
 	}
 	for i, c := range v.Checks {
 		at := slices.IndexFunc(v.Waits, func(w plan.Wait) bool { return w.Step == c.Does })
@@ -234,24 +257,10 @@ func lean(r reckon.Reckoning) reckon.Reckoning {
 	return r
 }
 
-// waits are the steps of the pane on the table that cannot be ticked yet; those
-// that are done once for the object wait for all of its panes.
-func (s *Reader) waits(j *record.Job, benches []Pane, on int) []plan.Wait {
+// waits are the steps of the pane on the table that cannot be ticked yet.
+func (s *Reader) waits(j *record.Job, o plan.Object, benches []Pane, on int) []plan.Wait {
 	b := benches[on]
-	out := b.Reckoning.Plan.Waits(b.Standing, s.Now())
-	for i, o := range benches {
-		if i == on {
-			continue
-		}
-		for _, w := range o.Reckoning.Plan.Waits(o.Standing, s.Now()) {
-			here, err := b.Step(w.Step)
-			if err != nil || !here.Once || slices.ContainsFunc(out, func(k plan.Wait) bool { return k.Step == w.Step }) {
-				continue
-			}
-			w.Why = Name(o.Pane) + ", " + w.Why
-			out = append(out, w)
-		}
-	}
+	out := o.Waits(on, s.Now())
 	for _, st := range b.Reckoning.Plan.Steps {
 		why := guest.In(st.Key, inside(j))
 		if why != "" && !b.Done[st.Key] && !slices.ContainsFunc(out, func(k plan.Wait) bool { return k.Step == st.Key }) {
@@ -259,6 +268,11 @@ func (s *Reader) waits(j *record.Job, benches []Pane, on int) []plan.Wait {
 		}
 	}
 	return out
+}
+
+// bench is the pane as the order of work sees it.
+func (b Pane) bench() plan.Bench {
+	return plan.Bench{Name: Name(b.Pane), Depth: b.Pane.Spot.Depth, Plan: b.Reckoning.Plan, Standing: b.Standing}
 }
 
 func PaneOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep depth) Pane {
@@ -276,7 +290,7 @@ func PaneOf(j *record.Job, p *record.Pane, unit length.Unit, was *Signed, deep d
 		b.Done[t.Step] = true
 	}
 	b.Standing = standingOf(&b.Pane, b.Reckoning)
-	b.Stops = prove.With(b.Reckoning.Stops, p.Taken)
+	b.Stops = prove.With(append(slices.Clone(b.Reckoning.Stops), b.contradictions()...), p.Taken)
 	b.Checks = checks(b.Reckoning, &b.Pane, b.Standing, unit)
 	return b
 }
@@ -389,15 +403,12 @@ func (p PaneState) say() string {
 // standingOf is what a pane's steps are held against.
 func standingOf(p *record.Pane, r reckon.Reckoning) plan.Standing {
 	st := plan.Standing{Done: map[string]time.Time{}, Sized: r.Fit.Ready, NoPart: !r.Road.Noted}
-	if strings.HasPrefix(p.WaitsFor, FromOrder) { // what else is waited for keeps nobody from looking the pane over
-		st.Awaits = p.WaitsFor
-	}
+	// What else is waited for keeps nobody from looking the pane over.
+	st.Awaits, st.Away = p.WaitsFor, strings.HasPrefix(p.WaitsFor, FromOrder)
 	for _, t := range p.Ticks {
 		st.Done[t.Step] = t.At
 	}
-	for _, c := range p.Cures {
-		st.Clocks = addClock(st.Clocks, c.Step, plan.Clock{What: AdhesiveName(c.Adhesive), Ready: opens(c)})
-	}
+	st.Lay(r.Plan, loads(r.Family), bonds(p.Cures))
 	timed(&st, p.Timers)
 	for _, m := range r.Fit.Missing {
 		st.Unread = append(st.Unread, m.Name)

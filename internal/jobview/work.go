@@ -7,29 +7,51 @@ import (
 	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/road"
+	"freshshard/core/work"
 	"freshshard/internal/record"
 )
 
-// WaitOf is what a step waits for on its pane, and where it is done once for the
-// object, on any other pane that has it.
+// WaitOf is what a step of one pane of an object waits for.
 func (s *Reader) WaitOf(j *record.Job, b Pane, st plan.Step) *plan.Wait {
-	w := b.Reckoning.Plan.Wait(st, b.Standing, s.Now())
+	o := plan.Object{b.bench()}
+	for i := range j.Panes {
+		// Of the others only those are reckoned that may stand in its way.
+		if q := &j.Panes[i]; q.ID != b.Pane.ID && (st.Once || q.Spot.Depth > b.Pane.Spot.Depth) {
+			o = append(o, PaneOf(j, q, length.MM, nil, Numbers).bench())
+		}
+	}
+	w := o.Wait(0, st, s.Now())
 	if why := guest.In(st.Key, inside(j)); why != "" && w == nil {
 		w = &plan.Wait{Step: st.Key, Why: why}
 	}
+	return w
+}
+
+// CheckWaits is what a check waits for on its pane; what is proved once for the object is proved of
+// all its panes.
+func (s *Reader) CheckWaits(j *record.Job, b Pane, c prove.Check) *plan.Wait {
+	w := b.Reckoning.Plan.After(c.After, b.Standing)
 	for i := range j.Panes {
 		q := &j.Panes[i]
-		if w != nil || !st.Once || q.ID == b.Pane.ID {
+		if w != nil || !c.Once || q.ID == b.Pane.ID {
 			continue
 		}
 		o := PaneOf(j, q, length.MM, nil, Numbers)
-		if other, err := o.Step(st.Key); err == nil && other.Once {
-			if w = o.Reckoning.Plan.Wait(other, o.Standing, s.Now()); w != nil {
-				w.Why = Name(*q) + ", " + w.Why
-			}
+		if w = o.after(c); w != nil {
+			w.Why = Name(*q) + ", " + w.Why
 		}
 	}
 	return w
+}
+
+// after is what the same check waits for on another pane; nothing where that does not have it.
+func (b Pane) after(c prove.Check) *plan.Wait {
+	for _, o := range b.Checks {
+		if o.Key == c.Key && o.Once {
+			return b.Reckoning.Plan.After(o.After, b.Standing)
+		}
+	}
+	return nil
 }
 
 // UntilSaid is what to do about a wait.
@@ -57,7 +79,7 @@ func familyOf(j *record.Job, p *record.Pane) (family.Family, error) {
 		return f, err
 	}
 	r, h, err := road.Of(p.Road.ID, p.Road.How)
-	return road.Work(f, r, h, p.Road.Came, j.Object.Leaf), err
+	return work.Of(f, r, h, p.Road.Came, objectOf(j, p).Work()), err
 }
 
 // CheckedOn is the pane on which a check was answered, where it is proved once

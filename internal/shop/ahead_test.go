@@ -5,7 +5,6 @@ import (
 
 	"freshshard/core/family"
 	"freshshard/core/plan"
-	"freshshard/internal/bench"
 	"freshshard/internal/jobview"
 	"freshshard/internal/standing"
 )
@@ -71,11 +70,7 @@ func TestVanLoad(t *testing.T) {
 	if len(l.Parts) == 0 || len(l.Mind) == 0 {
 		t.Errorf("%+v", l)
 	}
-	for _, step := range []string{"dry-fit", "back-putty", "pane-in", "points-in", "front-putty"} {
-		if err := s.Bench.Tick(ctx, tor, jobview.First(id), step, bench.Done{Outcome: "done"}); err != nil {
-			t.Fatal(err)
-		}
-	}
+	upTo(t, s, tor, jobview.First(id), "skin", "measure", "choose")
 	if has("putty, putty knife, whiting") || has("points and driver") {
 		t.Error("what is done wants tools still")
 	}

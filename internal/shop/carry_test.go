@@ -82,6 +82,7 @@ func finished(t *testing.T, s *Shop, mira, tor record.Account) int64 {
 		bench.Done{Outcome: "left-out", Reason: "the door came by itself"}); err != nil {
 		t.Fatal(err)
 	}
+	upTo(t, s, tor, jobview.First(id), "settle")
 	n := 0.7
 	if err := s.Bench.Answer(ctx, tor, jobview.First(id), "gap",
 		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass, Value: &n}}); err != nil {
@@ -216,7 +217,7 @@ func TestBringRefuses(t *testing.T) {
 		{"job.panes[0].name", func(c *desk.Carried) { c.Job.Panes[0].Name = strings.Repeat("n", 81) }},
 		{"job.ticket", func(c *desk.Carried) { c.Job.Ticket = nil }},
 		{"version", func(c *desk.Carried) { c.Version = 3 }},
-		{"job.panes[0].ticks[3]", func(c *desk.Carried) { p := &c.Job.Panes[0]; p.Ticks = append(p.Ticks, p.Ticks[0]) }},
+		{"job.panes[0].ticks[16]", func(c *desk.Carried) { p := &c.Job.Panes[0]; p.Ticks = append(p.Ticks, p.Ticks[0]) }},
 		{"job.panes[0].answers[1]", func(c *desk.Carried) {
 			p := &c.Job.Panes[0]
 			p.Answers = append(p.Answers,

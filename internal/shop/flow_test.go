@@ -66,9 +66,7 @@ func TestNextStationFollowsTheWork(t *testing.T) {
 		bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
 		t.Fatal(err)
 	}
-	for _, st := range view1(t, s, id).Reckoning.Plan.Steps {
-		tick(st.Key)
-	}
+	upTo(t, s, tor, jobview.First(id), "")
 	if st, n := next(); st != "prove" || n != "Finish the checks" {
 		t.Errorf("%s: %s", st, n)
 	}
@@ -86,6 +84,8 @@ func TestUndoingWork(t *testing.T) {
 	if n := len(view1(t, s, id).Pane.Ticks); n != 0 {
 		t.Errorf("%d ticks after the last was opened", n)
 	}
+	upTo(t, s, tor, jobview.First(id), "first-fire", "measure")
+	ticks := len(view1(t, s, id).Pane.Ticks)
 	if err := s.Bench.Answer(ctx, tor, jobview.First(id), "paper",
 		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
 		t.Fatal(err)
@@ -96,8 +96,8 @@ func TestUndoingWork(t *testing.T) {
 	if err := s.Bench.Reopen(ctx, tor, jobview.First(id), "paper", 1, ""); err != nil {
 		t.Errorf("opening an open check: %v", err)
 	}
-	if n := len(view1(t, s, id).Pane.Answers); n != 0 {
-		t.Errorf("%d answers", n)
+	if v := view1(t, s, id); len(v.Pane.Answers) != 0 || len(v.Pane.Ticks) != ticks {
+		t.Errorf("%d answers, %d ticks", len(v.Pane.Answers), len(v.Pane.Ticks))
 	}
 }
 
@@ -105,6 +105,7 @@ func TestUndoingWork(t *testing.T) {
 func TestCheckConflict(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)
+	upTo(t, s, tor, jobview.First(id), "first-fire", "measure")
 	if err := s.Bench.Answer(ctx, tor, jobview.First(id), "paper",
 		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
 		t.Fatal(err)

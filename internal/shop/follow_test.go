@@ -106,9 +106,7 @@ func TestScrewsTighten(t *testing.T) {
 			}
 		}
 		if !first { // only what tightening waits for
-			if err := s.Bench.Tick(ctx, tor, jobview.First(id), "pane-up", bench.Done{Outcome: "done"}); err != nil {
-				t.Fatal(err)
-			}
+			upTo(t, s, tor, jobview.First(id), "bar-on", "cause")
 		}
 		for _, c := range []struct {
 			counted int
@@ -144,14 +142,11 @@ func TestProofDoesItsStep(t *testing.T) {
 		{"left to the customer", prove.Skip, true, "left-out", false}, {"too soon", prove.Pass, false, "", true},
 	} {
 		id := takeIn(t, s, tor)
-		for _, step := range []string{"cold", "brackets", "door-on"} {
-			if !c.ready && step == "door-on" {
-				continue
-			}
-			if err := s.Bench.Tick(ctx, tor, jobview.First(id), step, bench.Done{Outcome: "done"}); err != nil {
-				t.Fatal(err)
-			}
+		step := "door-on"
+		if c.ready {
+			step = "first-fire"
 		}
+		upTo(t, s, tor, jobview.First(id), step, "measure")
 		if k := checkIn(view1(t, s, id), "fire"); (k.Waits == "") != c.ready {
 			t.Errorf("%s: it waits for %q", c.name, k.Waits)
 		}
@@ -186,6 +181,11 @@ func TestStepShowsItsChecks(t *testing.T) {
 			desk.TakeIn{Name: "Oda Marl", Object: "Deck oven, outer pane", Exposure: "oven",
 				Family: "channel-front", Road: road.Chosen{ID: "part"}, Place: "bench"})
 		if err != nil {
+			t.Fatal(err)
+		}
+		upTo(t, s, mira, jobview.First(id), "part-here", "part-number")
+		if err := s.Bench.Tick(ctx, mira, jobview.First(id), "part-number",
+			bench.Done{Outcome: "left-out", Reason: "the customer brought it along"}); err != nil {
 			t.Fatal(err)
 		}
 		if err := s.Bench.Tick(ctx, mira, jobview.First(id), "part-here",
@@ -260,14 +260,13 @@ func TestTakenBackTakesBack(t *testing.T) {
 	state(front, "one taken back", map[string]bool{"bar-on": false, "settle": false, "pane-up": true}, nil)
 	must(s.Bench.CountScrews(ctx, tor, jobview.First(front), full, view1(t, s, front).Pane.Version))
 	must(s.Bench.Tick(ctx, tor, jobview.First(front), "pane-up", bench.Done{Outcome: "open", Seen: 1}))
-	state(front, "a step before it opened", map[string]bool{"pane-up": false, "settle": false, "bar-on": true}, nil)
+	state(front, "a step before it opened", map[string]bool{"pane-up": false, "settle": false, "bar-on": false,
+		"dry-fit": true}, nil)
 
 	// A proof: its step goes with it, unless it was ticked before.
 	for _, first := range []bool{false, true} {
 		stove := takeIn(t, s, tor)
-		for _, step := range []string{"cold", "brackets", "door-on"} {
-			must(s.Bench.Tick(ctx, tor, jobview.First(stove), step, bench.Done{Outcome: "done"}))
-		}
+		upTo(t, s, tor, jobview.First(stove), "first-fire", "measure")
 		if first {
 			must(s.Bench.Tick(ctx, tor, jobview.First(stove), "first-fire", bench.Done{Outcome: "done"}))
 			now = now.Add(time.Minute)
@@ -285,6 +284,8 @@ func TestTakenBackTakesBack(t *testing.T) {
 	must(s.Bench.Answer(ctx, mira, jobview.First(part), "print-side",
 		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}))
 	now = now.Add(time.Minute)
+	must(s.Bench.Tick(ctx, mira, jobview.First(part), "part-number",
+		bench.Done{Outcome: "left-out", Reason: "the customer brought it along"}))
 	must(s.Bench.Tick(ctx, mira, jobview.First(part), "part-here", bench.Done{Outcome: "done"}))
 	must(s.Bench.Tick(ctx, mira, jobview.First(part), "part-here", bench.Done{Outcome: "open", Seen: 1}))
 	state(part, "opened", map[string]bool{"part-here": false}, map[string]prove.Outcome{"old-on-new": prove.Open,

@@ -44,6 +44,8 @@ func TestGuestIsCountedOut(t *testing.T) {
 	if len(v.Guests) != 2 || v.Guests[0].Last != "Door back on" || v.Guests[1].Last != "" {
 		t.Fatalf("%+v", v.Guests)
 	}
+	upTo(t, s, tor, jobview.First(id), "door-on", "measure", "choose")
+	v = view1(t, s, id)
 	err = s.Bench.Tick(ctx, tor, jobview.First(id), "door-on", bench.Done{Outcome: "done"})
 	if f := fault.Of(err); f == nil || !strings.Contains(f.Why, "pins through the hinges still in") {
 		t.Errorf("the door went on over its pins: %v", err)

@@ -7,7 +7,6 @@ import (
 	"time"
 
 	"freshshard/core/fault"
-	"freshshard/internal/bench"
 	"freshshard/internal/hold"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
@@ -16,9 +15,6 @@ import (
 )
 
 // bonded is a cab window whose pane is in, at a winter's noon; how its clock is started.
-// setIn are the steps of a bonded pane until it is in.
-var setIn = []string{"dry-fit", "bead", "pane-in"}
-
 func bonded(t *testing.T) (s *Shop, tor record.Account, at jobview.Bench,
 	start func(key string, change func(*hold.Laid)) error) {
 	t.Helper()
@@ -31,11 +27,7 @@ func bonded(t *testing.T) (s *Shop, tor record.Account, at jobview.Bench,
 		t.Fatal(err)
 	}
 	at = jobview.First(id)
-	for _, step := range setIn {
-		if err := s.Bench.Tick(ctx, tor, at, step, bench.Done{Outcome: "done"}); err != nil {
-			t.Fatal(err)
-		}
-	}
+	upTo(t, s, tor, at, "cure", "measure")
 	return s, tor, at, func(key string, change func(*hold.Laid)) error {
 		l := hold.Laid{Step: "cure", Adhesive: "urethane", Width: 8, Edges: 2, Place: record.AtBench}
 		if change != nil {
@@ -102,6 +94,7 @@ func TestClock(t *testing.T) {
 	if warm == nil || !warm.Before(*cold) || !warm.Equal(*c.Would[0].Ready) {
 		t.Fatalf("warmed %v, cold %v, said before %v", warm, cold, c.Would[0].Ready)
 	}
+	letGo := h.Cures[0].LetGo
 	// The step waits to the minute, after a restart too.
 	all := map[string]time.Duration{"a minute before": -time.Minute, "when it is out": 0}
 	st, err := store.Open(ctx, lastDSN)
@@ -111,11 +104,11 @@ func TestClock(t *testing.T) {
 	defer func() { _ = st.Close() }()
 	for name, d := range all {
 		again := New(st)
-		again.Now = func() time.Time { return warm.Add(d) }
+		again.Now = func() time.Time { return letGo.Add(d) }
 		v := view1(t, again, at.Job)
 		waits := ""
 		for _, w := range v.Waits {
-			if w.Step == "cure" && w.Until != nil && w.Until.Equal(*warm) {
+			if w.Step == "cure" && w.Until != nil && w.Until.Equal(*letGo) {
 				waits = w.Why
 			}
 		}

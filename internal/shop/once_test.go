@@ -55,8 +55,11 @@ func TestNineLightsTogether(t *testing.T) {
 	}
 	calls++
 	for _, st := range v.Reckoning.Plan.Steps {
+		if st.Hardens {
+			calls++
+			laid(t, s, tor, first)
+		}
 		did("step "+st.Key, s.Bench.TickAll(ctx, tor, id, st.Key))
-		now = now.Add(13 * time.Hour)
 	}
 	for _, c := range view1(t, s, id).Checks {
 		did("check "+c.Key, s.Bench.AnswerAll(ctx, tor, id, c.Key, bench.Checked{Answer: good(c)}))
@@ -140,18 +143,10 @@ func TestThreePanesTwoSound(t *testing.T) {
 	if fault.Of(err) == nil {
 		t.Errorf("heated with the pack open: %v", err)
 	}
-	for _, p := range v.Panes {
-		at := jobview.Bench{Job: id, Pane: p.ID}
-		w, err := s.Table(ctx, at)
-		if err != nil {
-			t.Fatal(err)
-		}
-		for _, st := range w.Reckoning.Plan.Steps {
-			if jobview.TickOf(&w.Pane, st.Key) == nil && st.Key != "first-heat" {
-				if err := s.Bench.Tick(ctx, tor, at, st.Key, bench.Done{Outcome: "done"}); err != nil {
-					t.Fatalf("pane %d, %s: %v", p.Number, st.Key, err)
-				}
-			}
+	// Station by station, all panes at each: nothing is stacked before all faces are clean.
+	for _, to := range []string{"stack", "first-heat"} {
+		for _, p := range v.Panes {
+			upTo(t, s, tor, jobview.Bench{Job: id, Pane: p.ID}, to)
 		}
 	}
 	if err := s.Bench.Tick(ctx, tor, third, "first-heat", bench.Done{Outcome: "done"}); err != nil {

@@ -19,6 +19,9 @@ func TestARealShopHearsNoStation(t *testing.T) {
 	s, tor, at, _ := bonded(t)
 	s.MadeUp = false
 	s.Now = func() time.Time { return monday }
+	if _, err := s.Store.DB.Exec("UPDATE job SET created_at = ?", monday); err != nil {
+		t.Fatal(err)
+	}
 	people, err := s.People.List(ctx)
 	if err != nil {
 		t.Fatal(err)

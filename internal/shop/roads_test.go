@@ -222,6 +222,11 @@ func TestEveryRoadIsSigned(t *testing.T) {
 			t.Errorf("%s: %q", j.name, v.Reckoning.Order)
 		}
 		for _, st := range v.Reckoning.Plan.Steps {
+			if st.Hardens {
+				laid(t, s, tor, jobview.First(id))
+				now = s.Now()
+				s.Now = func() time.Time { return now }
+			}
 			did("step "+st.Key, s.Bench.Tick(ctx, tor, jobview.First(id), st.Key, bench.Done{Outcome: "done"}))
 			now = now.Add(13 * time.Hour)
 		}

@@ -143,7 +143,10 @@ func TestNothingIsOverwrittenUnseen(t *testing.T) {
 				return s.Bench.Tick(ctx, by, at, "cold",
 					bench.Done{Outcome: "left-out", Reason: "the door came by itself", Seen: 1})
 			}},
-		{"check", func(by record.Account) error { return s.Bench.Answer(ctx, by, at, "paper", pass) },
+		{"check", func(by record.Account) error {
+			upTo(t, s, by, at, "first-fire", "measure", "choose")
+			return s.Bench.Answer(ctx, by, at, "paper", pass)
+		},
 			func(by record.Account) error { return s.Bench.Answer(ctx, by, at, "paper", fail) }},
 		{"reopened check", func(by record.Account) error { return s.Bench.Reopen(ctx, by, at, "paper", 1, "") },
 			func(by record.Account) error { f := fail; f.Seen = 1; return s.Bench.Answer(ctx, by, at, "paper", f) }},

@@ -11,6 +11,7 @@ import (
 	"freshshard/core/prove"
 	"freshshard/core/reading"
 	"freshshard/internal/bench"
+	"freshshard/internal/hold"
 	"freshshard/internal/jobview"
 	"freshshard/internal/measure"
 	"freshshard/internal/record"
@@ -268,42 +269,60 @@ func TestLeavingEverythingOutGetsNoSignature(t *testing.T) {
 // A cure hold waits for the clock, and an owner can leave it out in words.
 func TestACureWaits(t *testing.T) {
 	s, mira, tor := open(t)
+	now := time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
+	s.Now = func() time.Time { return now }
 	in := stove()
 	in.Family, in.Exposure, in.Object = "bonded-fixed", "weather", "Ferry wheelhouse"
 	id, err := s.Desk.TakeIn(ctx, tor, "", in)
 	if err != nil {
 		t.Fatal(err)
 	}
-	now := time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
-	s.Now = func() time.Time { return now }
 	cure := func() error { return s.Bench.Tick(ctx, tor, jobview.First(id), "cure", bench.Done{Outcome: "done"}) }
-	if f := fault.Of(cure()); f == nil || !strings.Contains(f.Why, "pane in within the open time") {
+	if f := fault.Of(cure()); f == nil || !strings.Contains(f.Why, "bead along the path") {
 		t.Fatalf("cured before it was bonded: %v", f)
 	}
-	for _, step := range setIn {
-		if err := s.Bench.Tick(ctx, tor, jobview.First(id), step, bench.Done{Outcome: "done"}); err != nil {
-			t.Fatal(err)
-		}
+	upTo(t, s, tor, jobview.First(id), "cure", "measure")
+	if f := fault.Of(cure()); f == nil || !strings.Contains(f.Why, "nobody has said what was laid") {
+		t.Fatalf("cured with nothing laid: %v", f)
 	}
-	now = now.Add(59 * time.Minute)
-	if f := fault.Of(cure()); f == nil || f.Field != "outcome" {
-		t.Fatalf("cured too soon: %v", f)
+	// Fast, by its table; laid an hour ago, and it counts from then.
+	since := now.Add(-time.Hour + time.Minute)
+	laid := hold.Laid{Step: "cure", Adhesive: "urethane-fast", Width: 8, Edges: 2, Place: record.AtBench, Since: &since}
+	if err := s.Hold.StartCure(ctx, tor, "", jobview.First(id), laid, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	early := now.AddDate(0, 0, -6)
+	laid.Since, laid.Adhesive = &early, "urethane"
+	if f := fault.Of(s.Hold.StartCure(ctx, tor, "", jobview.First(id), laid, time.UTC)); f == nil || f.Field != "since" ||
+		!strings.Contains(f.Why, "the object was not here then") {
+		t.Errorf("laid before it came in: %v", f)
 	}
 	v := view1(t, s, id)
-	if len(v.Waits) == 0 || v.Waits[0].Step != "measure" || v.Waits[1].Step != "cure" ||
-		!v.Waits[1].Until.Equal(now.Add(time.Minute)) {
-		t.Fatalf("%+v", v.Waits)
-	}
+	letGo, ready := *v.Pane.Cures[0].LetGo, *v.Pane.Cures[0].Ready
 	for _, c := range v.Checks {
 		if want := c.Key == "press" || c.Key == "water"; (c.Waits != "") != want {
 			t.Errorf("%s waits %q", c.Key, c.Waits)
 		}
 	}
+	for _, too := range []time.Time{now, letGo.Add(-time.Second)} {
+		now = too
+		if f := fault.Of(cure()); f == nil || f.Field != "outcome" {
+			t.Fatalf("cured too soon: %v", f)
+		}
+	}
+	now = letGo
+	if err := cure(); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "cure", bench.Done{Outcome: "open", Seen: 1}); err != nil {
+		t.Fatal(err)
+	}
+	now = ready.Add(-time.Second)
 	if f := fault.Of(s.Bench.Answer(ctx, tor, jobview.First(id), "press",
 		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}})); f == nil {
 		t.Error("pressed before it had cured")
 	}
-	now = now.Add(time.Minute)
+	now = ready
 	if err := cure(); err != nil {
 		t.Fatal(err)
 	}
@@ -320,6 +339,7 @@ func TestACureWaits(t *testing.T) {
 func TestAFailureStaysOnTheRecord(t *testing.T) {
 	s, _, tor := open(t)
 	id := takeIn(t, s, tor)
+	upTo(t, s, tor, jobview.First(id), "first-fire", "measure")
 	answer := func(o prove.Outcome, finding string, seen int) {
 		t.Helper()
 		if err := s.Bench.Answer(ctx, tor, jobview.First(id), "paper",

@@ -228,15 +228,19 @@ func TestTwoHarden(t *testing.T) {
 	if err != nil || len(v.Pane.Cures) != 3 {
 		t.Fatal(err)
 	}
-	later := v.Pane.Cures[0].Ready
-	if r := v.Pane.Cures[1].Ready; r.After(*later) {
+	later := v.Pane.Cures[0].LetGo
+	if r := v.Pane.Cures[1].LetGo; r.After(*later) {
 		later = r
 	}
 	b := jobview.PaneOf(&v.Job, &v.Pane, "mm", nil, jobview.Numbers)
 	if got := b.Standing.Clocks["cure"].Ready; !got.Equal(*later) {
 		t.Errorf("the step waits until %v, the later is %v", got, later)
 	}
-	if got := b.Standing.Clocks["trim-back"].Ready; got == nil || !got.Equal(*v.Pane.Cures[2].Ready) {
+	if r := v.Pane.Cures[2].LetGo; r.After(*later) {
+		later = r
+	}
+	// Mouldings wait for their own bead, and for what the pane lies on.
+	if got := b.Standing.Clocks["trim-back"].Ready; got == nil || !got.Equal(*later) {
 		t.Errorf("the second bead's step waits until %v", got)
 	}
 	_ = tor

@@ -90,6 +90,7 @@ func TestGaps(t *testing.T) {
 	for p, text := range sized {
 		read(t, s, tor, id, p, text)
 	}
+	upTo(t, s, tor, jobview.First(id), "settle")
 	say := func(texts ...string) error {
 		return s.Bench.Answer(ctx, tor, jobview.First(id), "gap",
 			bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}, Read: texts,

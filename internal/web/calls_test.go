@@ -66,6 +66,11 @@ func TestRoadByCalls(t *testing.T) {
 		v.Pane.WaitsFor != "gasket" {
 		t.Errorf("%+v", v.Job)
 	}
+	// While something is waited for, nothing is set.
+	if a := c.call("PUT", job+"/steps/gasket-on", body{"outcome": "done"}); a.status != 422 {
+		t.Errorf("set while a gasket is waited for: %d %s", a.status, a.body)
+	}
+	ok[jobview.View](c, "PUT", job+"/wait", body{"waits_for": "", "version": v.Pane.Version})
 	for _, s := range v.Reckoning.Plan.Steps {
 		ok[jobview.View](c, "PUT", job+"/steps/"+s.Key, body{"outcome": "done"})
 	}

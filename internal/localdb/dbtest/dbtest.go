@@ -22,7 +22,7 @@ func Run(m *testing.M, use func(*localdb.Server)) int {
 	if slices.ContainsFunc(os.Args, func(a string) bool { return strings.HasPrefix(a, "-test.fuzz=") }) {
 		return m.Run()
 	}
-	dir, err := os.MkdirTemp("", "fsdb")
+	dir, err := Quick("fsdb")
 	if err != nil {
 		fmt.Fprintln(os.Stderr, err)
 		return 1

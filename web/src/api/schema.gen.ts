@@ -2607,6 +2607,11 @@ export interface components {
             pane?: number;
             /**
              * Format: int64
+             * @description On how many panes one answer may take it, this one among them
+             */
+            panes?: number;
+            /**
+             * Format: int64
              * @description Which pass over the screws, from 1
              */
             pass?: number;
@@ -4116,14 +4121,22 @@ export interface components {
             say: string;
         };
         FamilyCheck: {
-            /** @description Steps that it waits for */
+            /** @description Steps that it waits for; worked out from what it needs */
             after?: string[];
             /** @description The step that is done when this passes: it is the proof of it */
             does?: string;
             key: string;
+            /**
+             * @description How hard it loads what was laid
+             * @enum {string}
+             */
+            loads?: "" | "let-go" | "ready" | "full";
             measure?: components["schemas"]["FamilyMeasure"];
+            needs?: string[];
             /** @description Proved once for the object */
             once?: boolean;
+            /** @description The fact that makes it once for the object */
+            once_when?: string;
             optional?: string;
             pass?: string;
             /** @description The step that, done, passes this: nobody looks twice */
@@ -4198,12 +4211,15 @@ export interface components {
             key: string;
         };
         FamilyStep: {
-            /** @description Steps that it waits for */
+            /** @description Steps that it waits for; worked out from what it needs */
             after?: string[];
             cautions?: string[];
             do: string;
+            /** @description What is true no more when it is done */
+            ends?: string[];
             /** @description Numbers that belong to the step */
             figures?: string[];
+            hardens?: boolean;
             /** @description Stop here until it is right */
             hold?: boolean;
             /** @description Nothing is done here: done as soon as all before it are */
@@ -4211,6 +4227,10 @@ export interface components {
             key: string;
             /** @description Least wait after its steps, min; the sheet comes first */
             least?: components["schemas"]["ValueValue"];
+            /** @enum {string} */
+            loads?: "" | "let-go" | "ready" | "full";
+            /** @description What is true when it is done */
+            makes?: string[];
             /** @description When a hold may be left out; else only an owner leaves it out */
             may?: string[];
             /**
@@ -4218,8 +4238,12 @@ export interface components {
              * @description Hands-on
              */
             minutes: number;
+            /** @description What must be true before it is done */
+            needs?: string[];
             /** @description Done once for the object, whichever of its panes */
             once?: boolean;
+            /** @description The fact that makes it once for the object */
+            once_when?: string;
             /**
              * Format: int64
              * @description How many, when it is always more than one
@@ -4639,6 +4663,8 @@ export interface components {
         };
         HoldLaid: {
             adhesive: string;
+            /** @description The same on all panes that are held alike, set, and have no clock */
+            all?: boolean;
             /** Format: double */
             depth24?: number;
             /** Format: int64 */

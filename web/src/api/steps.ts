@@ -22,14 +22,15 @@ export const useStep = (view: View) =>
 	);
 
 /** A step on every pane that is ready for it. */
-export const useStepOnAll = (view: View) =>
-	useJobWrite(view, (step: string) =>
-		got(
-			api.PUT("/api/jobs/{id}/steps/{step}/all", {
-				params: on(view, { step }),
-			}),
-		),
+export const putStepOnAll = (view: View, step: string) =>
+	got(
+		api.PUT("/api/jobs/{id}/steps/{step}/all", {
+			params: on(view, { step }),
+		}),
 	);
+
+export const useStepOnAll = (view: View) =>
+	useJobWrite(view, (step: string) => putStepOnAll(view, step));
 
 /** So many screws more are counted off. */
 export const putScrews = (view: View, by: number) =>
@@ -78,15 +79,18 @@ export const openCheck = (view: View, check: string, changed = "") =>
 export const useOpenCheck = (view: View, check: string) =>
 	useJobWrite(view, (changed: string) => openCheck(view, check, changed));
 
-export const useCheckOnAll = (view: View, check: string) =>
-	useJobWrite(view, (body: Sent<"/api/jobs/{id}/checks/{check}/all", "put">) =>
-		got(
-			api.PUT("/api/jobs/{id}/checks/{check}/all", {
-				params: on(view, { check }),
-				body,
-			}),
-		),
+type OnAll = Sent<"/api/jobs/{id}/checks/{check}/all", "put">;
+
+export const putCheckOnAll = (view: View, check: string, body: OnAll) =>
+	got(
+		api.PUT("/api/jobs/{id}/checks/{check}/all", {
+			params: on(view, { check }),
+			body,
+		}),
 	);
+
+export const useCheckOnAll = (view: View, check: string) =>
+	useJobWrite(view, (body: OnAll) => putCheckOnAll(view, check, body));
 
 /** The signature, with an owner's word where something stands against it. */
 export const useSign = (view: View) =>

@@ -98,6 +98,9 @@ export function WhatQuestion({
 				</div>
 			)}
 			<div className="grid items-start gap-x-8 sm:grid-cols-2">
+				<Tick checked={form.leaf} onChange={(leaf) => set({ leaf })}>
+					In a door or leaf that comes off
+				</Tick>
 				<Tick checked={form.power} onChange={(power) => set({ power })}>
 					Mains power in it
 				</Tick>

@@ -13,6 +13,7 @@ export type Form = {
 	exposure: string;
 	stands: "" | "inner" | "middle" | "outer";
 	steady: string;
+	leaf: boolean;
 	power: boolean;
 	gas: boolean;
 	vehicle: boolean;
@@ -40,6 +41,7 @@ function emptyForm(): Form {
 		exposure: "",
 		stands: "",
 		steady: "",
+		leaf: false,
 		power: false,
 		gas: false,
 		vehicle: false,
@@ -92,6 +94,7 @@ export function bodyOf(f: Form) {
 		exposure: f.exposure,
 		stands: asksPlace(f) ? f.stands : "",
 		steady: steady === undefined || Number.isNaN(steady) ? undefined : steady,
+		leaf: f.leaf,
 		power: f.power,
 		gas: f.gas,
 		vehicle: f.vehicle,

@@ -241,7 +241,9 @@ function Answer({
 	}
 	const says =
 		ask.kind === "check"
-			? "It is so"
+			? ask.panes
+				? "On this one"
+				: "It is so"
 			: ask.kind === "back" && (ask.of ?? 1) > 1
 				? `All ${ask.of} in`
 				: keys[ask.kind];
@@ -257,7 +259,11 @@ function Answer({
 					onClick={tools.answerAll}
 					data-answer-all
 				>
-					{ask.kind === "screw" ? "The whole pass" : `All ${all}`}
+					{ask.kind === "screw"
+						? "The whole pass"
+						: ask.panes
+							? `On all ${all} panes`
+							: `All ${all}`}
 				</button>
 			)}
 			<button

@@ -4,7 +4,14 @@ import { jobNow, putWait } from "../../../api/jobs";
 import { newKey } from "../../../api/key";
 import { putChoice } from "../../../api/panes";
 import type { Refused } from "../../../api/refused";
-import { openCheck, putCheck, putScrews, putStep } from "../../../api/steps";
+import {
+	openCheck,
+	putCheck,
+	putCheckOnAll,
+	putScrews,
+	putStep,
+	putStepOnAll,
+} from "../../../api/steps";
 import { putBack } from "../../../api/strip";
 import type { Ask, View } from "../../../api/types";
 import { useDiagnosis } from "../assess/useDiagnosis";
@@ -79,19 +86,25 @@ const laid =
 			width: ask.number ?? 0,
 			edges: ask.number ? 2 : 0,
 			place: "bench",
+			all: true,
 		});
 		return jobNow(view);
 	};
 
-/** How many one answer may take together: a run of steps, or a pass of screws. */
+/** How many one answer may take together: panes of the object, a run of steps, or a pass of screws. */
 export function together(ask: Ask): number {
+	if (ask.panes) return ask.panes;
 	if (ask.kind === "step") return ask.run?.length ?? 0;
 	if (ask.kind === "screw") return (ask.of ?? 0) - (ask.at ?? 0) + 1;
 	return 0;
 }
 
 /** The same for all that may be taken together. */
-function allOf(ask: Ask): [Call, Call] {
+function allOf(ask: Ask): [Call, Call | null] {
+	const key = ask.key ?? "";
+	if (ask.panes && ask.kind === "check")
+		return [(view) => putCheckOnAll(view, key, { outcome: "pass" }), null];
+	if (ask.panes) return [(view) => putStepOnAll(view, key), null];
 	if (ask.kind === "screw") {
 		const n = together(ask);
 		return [screws(n), screws(-n)];
