@@ -83,6 +83,9 @@ func (s Step) Lasts() bool {
 	return slices.ContainsFunc(s.Makes, func(k state.State) bool { return state.Of(k).Lasts })
 }
 
+// Sets says whether a step puts the pane in its seat.
+func (s Step) Sets() bool { return slices.Contains(s.Makes, state.In) }
+
 // Fall is a step that is done and stands on what is not so.
 type Fall struct {
 	Step Step

@@ -63,7 +63,7 @@ func TestWhatTheObjectBrings(t *testing.T) {
 			"press"},
 		{"a tractor's bonded leaf", "bonded-fixed", "weather", work.Object{Vehicle: true, Leaf: true},
 			"leaf-off trim-off bead pane-in cure trim-back leaf-on leaf-height leaf-seals water", "isolate door-off",
-				"water leaf-gap"},
+			"water leaf-gap"},
 		{"a café boiler's gauge tube", "gauge-tube", "boiler", work.Object{Power: true},
 			"isolate out tube-in hand-tight guard open",
 			"door-off first-heat water", "weep"},

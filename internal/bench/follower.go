@@ -66,9 +66,7 @@ func (f *follower) set(st plan.Step, k record.Tick) {
 
 // untick takes a tick back.
 func (f *follower) untick(st plan.Step) {
-	steps, _ := jobview.OnceOf(f.e.Job, f.p)
-	ticked := func(q *record.Pane) bool { return jobview.TickOf(q, st.Key) != nil }
-	f.e.Untick(jobview.Holder(f.e.Job, f.p, ticked, steps, st.Key), st.Key)
+	f.e.Untick(jobview.TickedOn(f.e.Job, f.p, st.Key), st.Key)
 	f.said = append(f.said, st.Title+": open again")
 	f.reckon()
 }
@@ -122,6 +120,12 @@ func (f *follower) unanswer(check string) {
 // seat, and nothing that was proved of it holds. What did not stand before stays as it is.
 func (f *follower) falls(was jobview.Pane) {
 	lay, open := was.Fallen()
+	out := func(st plan.Step) bool { return st.Sets() && was.Done[st.Key] && !f.b.Done[st.Key] }
+	defer func() {
+		if slices.ContainsFunc(f.b.Reckoning.Plan.Steps, out) {
+			f.e.DropCures(f.p)
+		}
+	}()
 	steps, checks := f.b.Fallen()
 	for _, st := range steps {
 		if !slices.ContainsFunc(lay, func(o plan.Step) bool { return o.Key == st.Key }) {

@@ -13,6 +13,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/money"
+	"freshshard/core/plan"
 	"freshshard/core/reckon"
 	"freshshard/core/source"
 	"freshshard/core/striplog"
@@ -433,8 +434,14 @@ func (s *Service) keepOrder(ctx context.Context, t *store.Tx, j *record.Job, o s
 		if p == nil {
 			continue // it was taken out of the object since
 		}
+		was := jobview.PaneOf(j, p, length.MM, nil, jobview.Numbers)
 		if err := s.paneWaits(ctx, t, p, o, l); err != nil {
 			return err
+		}
+		if o.State == supply.Back && l.Found == supply.Wrong {
+			if err := s.comesOut(ctx, t, j, p, was); err != nil {
+				return err
+			}
 		}
 	}
 	return nil
@@ -475,6 +482,39 @@ func (s *Service) paneWaits(ctx context.Context, t *store.Tx, p *record.Pane, o 
 		err = change.Stale("what the pane waits for")
 	}
 	return err
+}
+
+// comesOut opens again what was built on a pane that goes back: it is not in its seat, and nothing
+// that was proved of it holds. What did not stand before stays as it is.
+func (s *Service) comesOut(ctx context.Context, t *store.Tx, j *record.Job, p *record.Pane, was jobview.Pane) error {
+	lay, open := was.Fallen()
+	now := *p
+	now.Ticks = slices.DeleteFunc(slices.Clone(p.Ticks), func(k record.Tick) bool { return k.Step == jobview.CheckNew })
+	steps, checks := jobview.PaneOf(j, &now, length.MM, nil, jobview.Numbers).Fallen()
+	for _, st := range steps {
+		if slices.ContainsFunc(lay, func(o plan.Step) bool { return o.Key == st.Key }) {
+			continue
+		}
+		if err := t.Panes.ClearTick(ctx, jobview.TickedOn(j, p, st.Key).ID, st.Key); err != nil {
+			return err
+		}
+	}
+	if slices.ContainsFunc(steps, plan.Step.Sets) { // what it lay on holds nothing any more
+		for _, c := range p.Cures {
+			if err := t.Cures.DropCure(ctx, p.ID, c.ID); err != nil {
+				return err
+			}
+		}
+	}
+	for _, key := range checks {
+		if slices.Contains(open, key) {
+			continue
+		}
+		if err := t.Panes.ClearAnswer(ctx, jobview.CheckedOn(j, p, key).ID, key); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // mostWait is how long what a pane waits for may be, characters.

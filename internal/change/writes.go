@@ -87,6 +87,14 @@ func (e *Edit) Unanswer(p *record.Pane, check string) {
 	e.Write(func(ctx context.Context, t *store.Tx) error { return t.Panes.ClearAnswer(ctx, p.ID, check) })
 }
 
+// DropCures takes the clocks away of what a pane lay on, that is out of its seat again.
+func (e *Edit) DropCures(p *record.Pane) {
+	for _, c := range p.Cures {
+		e.Write(func(ctx context.Context, t *store.Tx) error { return t.Cures.DropCure(ctx, p.ID, c.ID) })
+	}
+	p.Cures = nil
+}
+
 // Tried keeps a check that failed, before it is tried again.
 func (e *Edit) Tried(p *record.Pane, v record.Trial) {
 	v.At = asKept(v.At)

@@ -89,6 +89,12 @@ func CheckedOn(j *record.Job, p *record.Pane, check string) *record.Pane {
 	return Holder(j, p, func(q *record.Pane) bool { return answerOf(q, check) != nil }, checks, check)
 }
 
+// TickedOn is the pane on which a step was ticked, where it is done once for the object.
+func TickedOn(j *record.Job, p *record.Pane, step string) *record.Pane {
+	steps, _ := OnceOf(j, p)
+	return Holder(j, p, func(q *record.Pane) bool { return TickOf(q, step) != nil }, steps, step)
+}
+
 // CheckNow finds a check of the pane's family and its road and its last answer, if any.
 func CheckNow(j *record.Job, p *record.Pane, check string) (prove.Check, *record.Answer, error) {
 	f, err := familyOf(j, p)

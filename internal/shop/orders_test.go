@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"freshshard/core/fault"
+	"freshshard/core/prove"
 	"freshshard/core/source"
 	"freshshard/core/striplog"
 	"freshshard/core/supply"
@@ -174,7 +175,9 @@ func TestOrderOpensTheLook(t *testing.T) {
 	if err := s.Buy.OrderCame(ctx, tor, at, o.ID, buy.Came{Version: o.Version + 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Bench.Tick(ctx, tor, at, jobview.CheckNew, bench.Done{Outcome: "done"}); err != nil {
+	upTo(t, s, tor, at, "", "measure")
+	if err := s.Bench.Answer(ctx, tor, at, "gasket-even",
+		bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}}); err != nil {
 		t.Fatal(err)
 	}
 	if err := s.Buy.OrderCame(ctx, tor, at, o.ID,
@@ -182,7 +185,18 @@ func TestOrderOpensTheLook(t *testing.T) {
 			Found: supply.Wrong, Finding: "chipped edge"}}}); err != nil {
 		t.Fatal(err)
 	}
-	p := view1(t, s, id).Pane
+	// It is out of its seat, nothing that was proved of it holds, and the stove was hot since.
+	v := view1(t, s, id)
+	for k, want := range map[string]bool{"door-off": true, "pane-out": true, "rebate": true, "dry-fit": false,
+		"gasket-on": false, "pane-in": false, "brackets": false, "door-on": false, "first-fire": false, "cold": false} {
+		if isDone(v, k) != want {
+			t.Errorf("sent back, %s is done: %v", k, isDone(v, k))
+		}
+	}
+	if c := checkIn(v, "gasket-even"); c.Outcome != prove.Open || len(v.Stops) != 0 {
+		t.Errorf("%+v, %+v", c, v.Stops)
+	}
+	p := v.Pane
 	if jobview.TickOf(&p, jobview.CheckNew) != nil ||
 		p.WaitsFor != "the pane from the lock, which was wrong: chipped edge" {
 		t.Errorf("%+v, %q", p.Ticks, p.WaitsFor)

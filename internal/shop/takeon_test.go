@@ -335,6 +335,21 @@ func TestACureWaits(t *testing.T) {
 	}
 }
 
+// A pane that comes out again takes its bond's clock with it, and the next bead is waited for anew.
+func TestABondFallsWithItsPane(t *testing.T) {
+	s, tor, at, start := bonded(t)
+	if err := start("", nil); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Bench.Tick(ctx, tor, at, "dry-fit", bench.Done{Outcome: "open", Seen: 1}); err != nil {
+		t.Fatal(err)
+	}
+	v := view1(t, s, at.Job)
+	if len(v.Pane.Cures) != 0 || isDone(v, "pane-in") || isDone(v, "bead") || !isDone(v, "flange") {
+		t.Errorf("%+v, %+v", v.Pane.Cures, v.Pane.Ticks)
+	}
+}
+
 // A check that failed is tried again; that it failed stays on the record.
 func TestAFailureStaysOnTheRecord(t *testing.T) {
 	s, _, tor := open(t)

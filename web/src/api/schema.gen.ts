@@ -7105,6 +7105,8 @@ export interface components {
             /** @description Stations whose work of the way of holding falls away */
             drop?: string[];
             drop_steps?: string[];
+            /** @description Its steps that come before others of their station */
+            first?: string[];
             /** @description What stands largest on the screen; empty for the order */
             headline: string;
             id: string;
