@@ -19,7 +19,7 @@ import (
 )
 
 // patience is how long a walk waits for something to appear.
-const patience = 15 * time.Second
+const patience = 40 * time.Second
 
 // page is one browser window of its own, with its own session.
 type page struct {
@@ -80,7 +80,7 @@ func (g *page) until(what, js string) {
 // soon says whether JavaScript is true within a few seconds.
 func (g *page) soon(js string) bool {
 	g.t.Helper()
-	for end := time.Now().Add(patience / 4); time.Now().Before(end); time.Sleep(30 * time.Millisecond) {
+	for end := time.Now().Add(patience / 10); time.Now().Before(end); time.Sleep(30 * time.Millisecond) {
 		if ask[bool](g, isTrue(js)) {
 			return true
 		}

@@ -76,7 +76,7 @@ func oldPaneAlone(t *testing.T, p *program) {
 	id := g.taken("Museum case, an old pane brought alone", "bead-brads", "room")
 	g.goTo(fmt.Sprintf("/jobs/%d/measure", id))
 	g.press("a new pane made to size")
-	g.press("○ Copied from the old pane")
+	g.press("○ Copied from the old pane, taken along")
 	g.press("Save")
 	g.until("the old pane asked for", hasTape+`.innerText === "old pane, width"`)
 	g.tape("374.3")

@@ -17,6 +17,7 @@ type Going struct {
 	Sized    bool   `json:"sized" doc:"A size is worked out from the opening"`
 	Settled  bool   `json:"settled" doc:"A material is settled"`
 	Part     bool   `json:"part" doc:"Something is bought as it comes"`
+	Copies   bool   `json:"copies,omitempty" doc:"The old pane is the size, whatever its opening"`
 	Noted    bool   `json:"noted" doc:"What is bought is noted; true where nothing is"`
 }
 
@@ -33,7 +34,7 @@ func (h Held) onRoad() (Held, error) {
 	}
 	h.Road = Going{ID: rd.ID, How: how.ID, Name: rd.Name, Headline: how.Headline, Sized: rd.Measured(h.Family),
 		Settled: rd.Settled(h.Family)}
-	h.Road.Part = rd.Part && !h.Road.Sized
+	h.Road.Part, h.Road.Copies = rd.Part && !h.Road.Sized, how.Copies
 	h.Road.Noted = !h.Road.Part || k.Road.Part.Noted()
 	switch {
 	case h.Road.Sized:
@@ -41,7 +42,7 @@ func (h Held) onRoad() (Held, error) {
 	case k.Road.Part.Number != "":
 		h.Road.Headline = "Part " + k.Road.Part.Number + ", as it comes"
 	}
-	if how.Name != "" && (rd.ID != road.Size || how.ID == road.Pattern) {
+	if how.Name != "" && (rd.ID != road.Size || how.Copies) {
 		h.Road.Name = how.Name
 	}
 	h.Family = work.Of(h.Family, rd, how, k.Road.Came, k.Work())

@@ -10,7 +10,6 @@ import (
 	"freshshard/core/frame"
 	"freshshard/core/outline"
 	"freshshard/core/reading"
-	"freshshard/core/road"
 	"freshshard/core/stocksize"
 	"freshshard/core/witness"
 	"freshshard/core/working"
@@ -145,7 +144,7 @@ func (r Held) problem() (fit.Problem, error) {
 	}
 	return fit.Problem{
 		Asked: reading.Asked{Sizing: r.Family.Sizing, Shape: k.Shape, Readings: k.Readings,
-			Pattern: r.Road.How == road.Pattern, Carried: r.Family.Carried != ""}, ColdBend: coldBend,
+			Pattern: r.Road.Copies, Carried: r.Family.Carried != ""}, ColdBend: coldBend,
 		Limits: fit.LimitsOf(r.Family, k.Exposure.Outdoors).With(r.Material.Limits, r.Family.Sizing), Pane: r.Material.Body(),
 		Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(), Own: k.Own,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},

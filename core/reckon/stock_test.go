@@ -97,7 +97,7 @@ func TestStockIsOfTheMaterial(t *testing.T) {
 		"as it is":          {func(*Known) {}, 1},
 		"another thickness": {func(k *Known) { k.Thickness = 4 }, 0},
 		"another material":  {func(k *Known) { k.Material = "laminated"; k.Thickness = 6 }, 0},
-		"copied":            {func(k *Known) { k.Road = road.Chosen{ID: "size", How: road.Pattern} }, 0},
+		"copied":            {func(k *Known) { k.Road = road.Chosen{ID: "size", How: "pattern"} }, 0},
 		"nothing read":      {func(k *Known) { k.Readings = nil }, 0},
 		"sold no more": {func(k *Known) {
 			k.Own = catalogue.Values{{Kind: catalogue.Stock, ID: "610x457",
@@ -162,7 +162,7 @@ func TestHeardAgainstTheOpening(t *testing.T) {
 func TestPatternFromWitnesses(t *testing.T) {
 	k := light(t, 0, 0)
 	k.Readings = map[reading.Place]length.Reading{}
-	k.Road = road.Chosen{ID: "size", How: road.Pattern}
+	k.Road = road.Chosen{ID: "size", How: "pattern"}
 	if r := reckonedLight(t, k); r.Fit.Ready || len(r.Fit.Missing) != 2 || r.Heard != nil {
 		t.Errorf("nothing said: %+v", r.Fit.Missing)
 	}
@@ -193,7 +193,7 @@ func TestPatternFromWitnesses(t *testing.T) {
 // A copy takes an opening that somebody says for what it is; how many speak is said.
 func TestCopiedFromWhatIsSaid(t *testing.T) {
 	k := light(t, 0, 0)
-	k.Readings, k.Road = map[reading.Place]length.Reading{}, road.Chosen{ID: "size", How: road.Pattern}
+	k.Readings, k.Road = map[reading.Place]length.Reading{}, road.Chosen{ID: "size", How: "pattern"}
 	k.Heard = []witness.Said{heardOf("opening", 610, 457)}
 	if r := reckonedLight(t, k); !r.Fit.Ready || r.Fit.Order.W != 610 || r.Fit.Order.H != 457 {
 		t.Errorf("%+v, %v", r.Fit.Order, r.Fit.Missing)

@@ -14,7 +14,7 @@ import (
 // is bought. The zero value is a broken pane that is made new to size.
 type Chosen struct {
 	ID   string `json:"id,omitempty" enum:",size,part,window,stays,kept,other" doc:"Nothing said is a pane made to size"`
-	How  string `json:"how,omitempty" enum:",opening,pattern,stick,seal,nip,upgrade,clean,watch,board,mesh,plate"`
+	How  string `json:"how,omitempty" enum:",opening,copied,pattern,stick,seal,nip,upgrade,clean,watch,board,mesh,plate"`
 	Came Came   `json:"came,omitempty" enum:",broken,whole,unbroken" doc:"How the pane arrived; nothing said is broken"`
 	Part Part   `json:"part" doc:"What is bought"`
 }
@@ -72,7 +72,7 @@ func (c Chosen) Check(f family.Family) error {
 	case r.Part && way.Tube():
 		return fault.New("road.id", "a tube holds by how deep it stands in its sockets, cut here or bought",
 			"make it to size: read faces and stops")
-	case h.ID == Pattern && !way.Copied:
+	case h.Copies && !way.Copied:
 		return fault.New("road.how", "such a pane is sized where it goes: an old one does not tell its seat",
 			"read it there, or buy it as a part")
 	case r.ID == "other" && way.Tube():

@@ -18,10 +18,6 @@ import (
 //go:embed roads.json
 var file []byte
 
-// Pattern is the way of making a pane to size whose opening is not here: the old
-// pane, its pieces or its traced line is the pane.
-const Pattern = "pattern"
-
 // Size is the road that every pane takes while nobody said otherwise.
 const Size = "size"
 
@@ -47,6 +43,7 @@ type How struct {
 	Drop     []family.Station `json:"drop,omitempty" doc:"Stations whose work of the way of holding falls away"`
 	DropStep []string         `json:"drop_steps,omitempty"`
 	First    []string         `json:"first,omitempty" doc:"Its steps that come before others of their station"`
+	Copies   bool             `json:"copies,omitempty" doc:"The old pane, its pieces or its traced line is the size"`
 	Shut     bool             `json:"shut,omitempty" doc:"Nothing is opened or touched"`
 	OwnOnly  bool             `json:"own_checks,omitempty" doc:"Only its own checks, none of the way of holding"`
 	Words    map[string]Words `json:"words,omitempty" doc:"What a step says here, by its key"`

@@ -78,7 +78,7 @@ func TestSafetyStaysOnEveryRoad(t *testing.T) {
 				g := laid(t, f, r.ID, h.ID, Unbroken)
 				steps, checks := keys(g)
 				for _, k := range []string{"cold", "guard"} {
-					if slices.Contains(before, k) && !slices.Contains(steps, k) && h.ID != "watch" && h.ID != Pattern {
+					if slices.Contains(before, k) && !slices.Contains(steps, k) && h.ID != "watch" && h.ID != "pattern" {
 						t.Errorf("%s, %s/%s: %s is gone", f.ID, r.ID, h.ID, k)
 					}
 				}

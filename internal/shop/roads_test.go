@@ -98,10 +98,15 @@ var jobs = []job{
 			reading.HeightLeft:  "150", reading.HeightRight: "150", reading.Ledge: "10"}, material: "plate", thick: 2,
 		headline: "", budget: 36},
 	{name: "museum case, an old pane brought alone as a pattern", family: "bead-brads", exposure: "room",
-		road: road.Chosen{ID: "size", How: road.Pattern},
+		road: road.Chosen{ID: "size", How: "pattern"},
 		readings: map[reading.Place]string{reading.OldWidth: "374.3", reading.OldHeight: "563.8",
 			reading.OldThickness: "3.02"},
 		material: "annealed", thick: 3, headline: "374.5 × 564.0", budget: 16},
+	{name: "apothecary cabinet, copied from its old pane and hung again", family: "bead-brads", exposure: "room",
+		road: road.Chosen{ID: "size", How: "copied"},
+		readings: map[reading.Place]string{reading.OldWidth: "374.3", reading.OldHeight: "563.8",
+			reading.OldThickness: "3.02"},
+		material: "annealed", thick: 3, headline: "374.5 × 564.0", budget: 34},
 	{name: "apothecary cabinet, a new pane to size", family: "bead-brads", exposure: "room",
 		readings: map[reading.Place]string{reading.WidthTop: "378", reading.WidthBottom: "378", reading.HeightLeft: "567",
 			reading.HeightRight: "567",
@@ -366,7 +371,7 @@ func TestRoadIsNoWayRoundAStop(t *testing.T) {
 		held.Road = c
 		return s.Desk.SetPane(ctx, by, jobview.First(id), held, v.Pane.Version)
 	}
-	for _, c := range []road.Chosen{{ID: "part"}, {ID: "window"}, {ID: "size", How: road.Pattern},
+	for _, c := range []road.Chosen{{ID: "part"}, {ID: "window"}, {ID: "size", How: "pattern"},
 		{ID: "kept", How: "watch", Came: road.Unbroken}, {ID: "stays", How: "nip", Came: road.Unbroken}} {
 		if f := fault.Of(to(tor, c)); f == nil || f.Field != "road.id" || !strings.Contains(f.Why, "this pane is stopped") {
 			t.Errorf("%+v: %v", c, f)

@@ -6127,6 +6127,8 @@ export interface components {
             trace?: components["schemas"]["OutlineTrace"];
         };
         ReckonGoing: {
+            /** @description The old pane is the size, whatever its opening */
+            copies?: boolean;
             /** @description What stands largest on the screen; empty where that is the order */
             headline: string;
             /** @description Which way of it; empty where there is one */
@@ -7091,7 +7093,7 @@ export interface components {
              */
             came?: "" | "broken" | "whole" | "unbroken";
             /** @enum {string} */
-            how?: "" | "opening" | "pattern" | "stick" | "seal" | "nip" | "upgrade" | "clean" | "watch" | "board" | "mesh" | "plate";
+            how?: "" | "opening" | "copied" | "pattern" | "stick" | "seal" | "nip" | "upgrade" | "clean" | "watch" | "board" | "mesh" | "plate";
             /**
              * @description Nothing said is a pane made to size
              * @enum {string}
@@ -7102,6 +7104,8 @@ export interface components {
         };
         RoadHow: {
             checks?: components["schemas"]["FamilyCheck"][];
+            /** @description The old pane, its pieces or its traced line is the size */
+            copies?: boolean;
             /** @description Stations whose work of the way of holding falls away */
             drop?: string[];
             drop_steps?: string[];
