@@ -83,6 +83,11 @@ func (s Step) Lasts() bool {
 	return slices.ContainsFunc(s.Makes, func(k state.State) bool { return state.Of(k).Lasts })
 }
 
+// Hardens says whether something hardens in this work before it goes on.
+func (p Plan) Hardens() bool {
+	return slices.ContainsFunc(p.Steps, func(s Step) bool { return s.Hardens })
+}
+
 // Sets says whether a step puts the pane in its seat.
 func (s Step) Sets() bool { return slices.Contains(s.Makes, state.In) }
 

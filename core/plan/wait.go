@@ -94,19 +94,6 @@ type Wait struct {
 	On     int            `json:"-"`
 }
 
-// Waits are the steps that wait for something, in their order.
-func (p Plan) Waits(st Standing, now time.Time) []Wait {
-	out := []Wait{}
-	for _, s := range p.Steps {
-		if w := p.Wait(s, st, now); w != nil {
-			if _, done := st.Done[s.Key]; !done {
-				out = append(out, *w)
-			}
-		}
-	}
-	return out
-}
-
 // Wait says why a step cannot be ticked yet, nil when it can: it waits for another step, for the
 // pane, for what hardens, for a clock, or for readings.
 func (p Plan) Wait(s Step, st Standing, now time.Time) *Wait {
@@ -129,14 +116,10 @@ func away(s Step, st Standing, _ time.Time) *Wait {
 	switch {
 	case s.Key == "part-number" && st.NoPart:
 		return &Wait{Why: "no number noted, nor where the part was seen"}
-	case st.Awaits == "":
-		return nil
-	case st.Away && slices.Contains(s.Makes, "looked-over"), // and nothing that is not here is looked over
-		st.Away && slices.Contains(s.Needs, state.Here), !st.Away && s.Station == "set":
-	default:
-		return nil
+	case st.Away && slices.Contains(s.Needs, state.Here), !st.Away && st.Awaits != "" && s.Station == "set":
+		return &Wait{Why: "it waits for " + st.Awaits + "; say first that it has come"}
 	}
-	return &Wait{Why: "it waits for " + st.Awaits + "; say first that it has come"}
+	return nil
 }
 
 // hardening is what was laid and has to harden: from when it was laid, not from when that was

@@ -172,7 +172,7 @@ func TestObject(t *testing.T) {
 		{"brackets", "settle door-on first-fire cold", func(*Standing) {}},
 		{"door-on", "first-fire cold", func(*Standing) {}},
 		{"", "", func(st *Standing) { st.Awaits = "the post" }},
-		{"", "dry-fit gasket-on pane-in brackets settle door-on first-fire cold",
+		{"", "check-new dry-fit gasket-on pane-in brackets settle door-on first-fire cold",
 			func(st *Standing) { st.Awaits, st.Away = "the pane from the cutter", true }},
 	} {
 		st := all

@@ -29,8 +29,9 @@ func needs(s family.Step) []state.State {
 			out = append(out, k)
 		}
 	}
-	if s.Station != "source" && !slices.Contains(out, state.Here) &&
-		(slices.Contains(out, "looked-over") || slices.Contains(out, "ordered")) {
+	wants := slices.Contains(s.Makes, "looked-over") ||
+		s.Station != "source" && (slices.Contains(out, "looked-over") || slices.Contains(out, "ordered"))
+	if wants && !slices.Contains(out, state.Here) {
 		out = append(out, state.Here)
 	}
 	return out

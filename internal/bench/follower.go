@@ -119,23 +119,15 @@ func (f *follower) unanswer(check string) {
 // falls opens again what stood on a step that is open again: a pane that goes back is not in its
 // seat, and nothing that was proved of it holds. What did not stand before stays as it is.
 func (f *follower) falls(was jobview.Pane) {
-	lay, open := was.Fallen()
-	out := func(st plan.Step) bool { return st.Sets() && was.Done[st.Key] && !f.b.Done[st.Key] }
-	defer func() {
-		if slices.ContainsFunc(f.b.Reckoning.Plan.Steps, out) {
-			f.e.DropCures(f.p)
-		}
-	}()
-	steps, checks := f.b.Fallen()
-	for _, st := range steps {
-		if !slices.ContainsFunc(lay, func(o plan.Step) bool { return o.Key == st.Key }) {
-			f.untick(st)
-		}
+	fell := f.b.FellSince(was)
+	for _, st := range fell.Steps {
+		f.untick(st)
 	}
-	for _, key := range checks {
-		if !slices.Contains(open, key) {
-			f.unanswer(key)
-		}
+	for _, key := range fell.Checks {
+		f.unanswer(key)
+	}
+	if fell.Out {
+		f.e.DropCures(f.p)
 	}
 }
 

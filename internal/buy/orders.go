@@ -13,7 +13,6 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/money"
-	"freshshard/core/plan"
 	"freshshard/core/reckon"
 	"freshshard/core/source"
 	"freshshard/core/striplog"
@@ -438,7 +437,7 @@ func (s *Service) keepOrder(ctx context.Context, t *store.Tx, j *record.Job, o s
 		if err := s.paneWaits(ctx, t, p, o, l); err != nil {
 			return err
 		}
-		if o.State == supply.Back && l.Found == supply.Wrong {
+		if o.State == supply.Back && l.Found != supply.Good {
 			if err := s.comesOut(ctx, t, j, p, was); err != nil {
 				return err
 			}
@@ -468,12 +467,7 @@ func (s *Service) paneWaits(ctx context.Context, t *store.Tx, p *record.Pane, o 
 	case WaitsOn(p.WaitsFor, o):
 		p.WaitsFor, p.WaitsUntil = "", nil
 	}
-	if p.WaitsFor = shorten(p.WaitsFor, mostWait); o.State == supply.Back && l.Found != supply.Good &&
-		jobview.TickOf(p, jobview.CheckNew) != nil {
-		if err := t.Panes.ClearTick(ctx, p.ID, jobview.CheckNew); err != nil {
-			return err
-		}
-	}
+	p.WaitsFor = shorten(p.WaitsFor, mostWait)
 	if p.WaitsFor == was.WaitsFor && sameTime(p.WaitsUntil, was.WaitsUntil) {
 		return nil
 	}
@@ -487,30 +481,22 @@ func (s *Service) paneWaits(ctx context.Context, t *store.Tx, p *record.Pane, o 
 // comesOut opens again what was built on a pane that goes back: it is not in its seat, and nothing
 // that was proved of it holds. What did not stand before stays as it is.
 func (s *Service) comesOut(ctx context.Context, t *store.Tx, j *record.Job, p *record.Pane, was jobview.Pane) error {
-	lay, open := was.Fallen()
-	now := *p
-	now.Ticks = slices.DeleteFunc(slices.Clone(p.Ticks), func(k record.Tick) bool { return k.Step == jobview.CheckNew })
-	steps, checks := jobview.PaneOf(j, &now, length.MM, nil, jobview.Numbers).Fallen()
-	for _, st := range steps {
-		if slices.ContainsFunc(lay, func(o plan.Step) bool { return o.Key == st.Key }) {
-			continue
-		}
+	fell := jobview.PaneOf(j, p, length.MM, nil, jobview.Numbers).FellSince(was)
+	for _, st := range fell.Steps {
 		if err := t.Panes.ClearTick(ctx, jobview.TickedOn(j, p, st.Key).ID, st.Key); err != nil {
 			return err
 		}
 	}
-	if slices.ContainsFunc(steps, plan.Step.Sets) { // what it lay on holds nothing any more
-		for _, c := range p.Cures {
-			if err := t.Cures.DropCure(ctx, p.ID, c.ID); err != nil {
-				return err
-			}
+	for _, key := range fell.Checks {
+		if err := t.Panes.ClearAnswer(ctx, jobview.CheckedOn(j, p, key).ID, key); err != nil {
+			return err
 		}
 	}
-	for _, key := range checks {
-		if slices.Contains(open, key) {
-			continue
-		}
-		if err := t.Panes.ClearAnswer(ctx, jobview.CheckedOn(j, p, key).ID, key); err != nil {
+	if !fell.Out {
+		return nil
+	}
+	for _, c := range p.Cures {
+		if err := t.Cures.DropCure(ctx, p.ID, c.ID); err != nil {
 			return err
 		}
 	}

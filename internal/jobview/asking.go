@@ -92,7 +92,7 @@ func (v *View) ready(i int, alike map[string]int) family.Station {
 
 // lays is what hardens here and has no clock yet; nil where nothing does.
 func (b Pane) lays() *ask.Lays {
-	if len(b.Pane.Cures) > 0 || !slices.Contains(Hardening, b.Pane.Family) {
+	if len(b.Pane.Cures) > 0 || !b.Reckoning.Plan.Hardens() {
 		return nil
 	}
 	a, err := cure.Book.ByID(cure.UsualFor(b.Pane.Family))

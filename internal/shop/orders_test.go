@@ -8,11 +8,13 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/prove"
+	"freshshard/core/road"
 	"freshshard/core/source"
 	"freshshard/core/striplog"
 	"freshshard/core/supply"
 	"freshshard/internal/bench"
 	"freshshard/internal/buy"
+	"freshshard/internal/desk"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
@@ -281,3 +283,44 @@ func TestWaitsAndNeeds(t *testing.T) {
 }
 
 func second[T any](_ T, err error) error { return err }
+
+// A part that goes back is laid against the old one again when the next one comes.
+func TestAPartThatGoesBackIsLookedOverAgain(t *testing.T) {
+	s, mira, tor := open(t)
+	id, err := s.Desk.TakeIn(ctx, tor, "", desk.TakeIn{Name: "Oda Marl", Object: "Deck oven, outer pane", Exposure: "oven",
+		Family: "channel-front", Road: road.Chosen{ID: "part", Part: road.Part{Number: "71-404", Seen: "plate"}},
+		Place: "bench"})
+	if err != nil {
+		t.Fatal(err)
+	}
+	at := jobview.First(id)
+	pane := view1(t, s, id).Pane
+	line := supply.Line{Key: buy.PaneKey(pane.ID), Pane: pane.ID, Text: "71-404", Milli: 1000, Unit: "pc"}
+	if err := s.Buy.AddOrder(ctx, mira, "", id, buy.NewOrder{Kind: source.Parts, Who: "the lock",
+		Lines: []supply.Line{line}}, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	o := orders(t, s, at).Orders[0]
+	if err := s.Buy.MoveOrder(ctx, mira, at, o.ID, buy.OrderStep{State: supply.Sent, Version: o.Version}); err != nil {
+		t.Fatal(err)
+	}
+	if err := s.Buy.OrderCame(ctx, mira, at, o.ID, buy.Came{Version: o.Version + 1}); err != nil {
+		t.Fatal(err)
+	}
+	upTo(t, s, mira, at, "bar-on")
+	if v := view1(t, s, id); !isDone(v, "part-here") || !isDone(v, "pane-up") {
+		t.Fatalf("%+v", v.Pane.Ticks)
+	}
+	if err := s.Buy.OrderCame(ctx, mira, at, o.ID, buy.Came{Version: o.Version + 2,
+		Lines: []supply.Seen{{Key: line.Key, Found: supply.Wrong, Finding: "for the other side"}}}); err != nil {
+		t.Fatal(err)
+	}
+	v := view1(t, s, id)
+	if isDone(v, "part-here") || isDone(v, "pane-up") || !isDone(v, "part-number") || !isDone(v, "door-off") {
+		t.Errorf("%+v", v.Pane.Ticks)
+	}
+	if f := fault.Of(s.Bench.Tick(ctx, mira, at, "part-here", bench.Done{Outcome: "done"})); f == nil ||
+		!strings.Contains(f.Why, "which was wrong") {
+		t.Errorf("looked over while it is on its way back: %v", f)
+	}
+}

@@ -56,7 +56,7 @@ func openWork(b jobview.Pane, j record.Job) []Step {
 			o.Needs = "gas"
 		}
 		// What hardens does so behind the last step before its hold.
-		if i == hold-1 && len(b.Pane.Cures) == 0 && slices.Contains(jobview.Hardening, b.Pane.Family) {
+		if i == hold-1 && len(b.Pane.Cures) == 0 && b.Reckoning.Plan.Hardens() {
 			o.Lays, o.Width = cure.UsualFor(b.Pane.Family), b.Pressed()
 		}
 		o.Cuts = st.Station == "source" && st.Key != jobview.CheckNew && ToCutEver(b) != nil

@@ -250,7 +250,7 @@ function Answer({
 	if (!says) return null;
 	const all = together(ask);
 	return (
-		<>
+		<span className="flex gap-2 max-sm:w-full max-sm:justify-end">
 			{all > 1 && (
 				<button
 					type="button"
@@ -275,7 +275,7 @@ function Answer({
 			>
 				{says}
 			</button>
-		</>
+		</span>
 	);
 }
 
