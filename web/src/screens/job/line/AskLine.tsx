@@ -250,7 +250,9 @@ function Answer({
 	if (!says) return null;
 	const all = together(ask);
 	return (
-		<span className="flex gap-2 max-sm:w-full max-sm:justify-end">
+		<span
+			className={`flex gap-2 ${all > 1 ? "max-sm:w-full max-sm:justify-end" : ""}`}
+		>
 			{all > 1 && (
 				<button
 					type="button"
