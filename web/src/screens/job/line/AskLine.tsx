@@ -251,7 +251,7 @@ function Answer({
 	const all = together(ask);
 	return (
 		<span
-			className={`flex gap-2 ${all > 1 ? "max-sm:w-full max-sm:justify-end" : ""}`}
+			className={`flex flex-wrap gap-2 ${all > 1 ? "max-sm:w-full max-sm:justify-end" : ""}`}
 		>
 			{all > 1 && (
 				<button
