@@ -78,11 +78,12 @@ type Other struct {
 	Station family.Station
 }
 
-// Together are the panes of the object.
+// Together are the panes of the object, and the order in which their stations are worked.
 type Together struct {
+	Order []family.Station
 	Other *Other         // another pane that can be gone on with, where this one is done
 	Panes []Other        // all of them, by number
-	Alike map[string]int // by step, or "check " and its key: on how many it can be taken now
+	Alike map[string]int // by step, "check " and its key, or "the choice": on how many it can be taken now
 }
 
 // Facts are what it is worked out from.
@@ -119,6 +120,7 @@ type Facts struct {
 type Lays struct {
 	Adhesive, Name string
 	Width          float64 // of its bead, pressed, mm; 0 where that plays no part
+	Fast           *Answer // what is laid instead where it has to drive the same day
 }
 
 // opening are what a person is asked first about a break, before anything can be
@@ -154,22 +156,36 @@ func At(s family.Station, f Facts) Ask {
 		}
 	}
 	a.Station = s
-	switch {
-	case a.Kind == Check && a.Unit == "" && f.Alike["check "+a.Key] > 1:
-		a.Panes = f.Alike["check "+a.Key]
-	case a.Kind == Step && f.Alike[a.Key] > 1:
-		a.Panes = f.Alike[a.Key]
-	case a.Kind == Step:
+	a.Panes = f.onHowMany(a)
+	if a.Kind == Step && a.Panes == 0 {
 		a.Run = f.run(s, a.Key)
 	}
 	return a
 }
 
+// onHowMany is on how many panes one answer may take what is asked; 0 where it is asked of this one
+// alone.
+func (f Facts) onHowMany(a Ask) int {
+	n := 0
+	switch {
+	case a.Kind == Check && a.Unit == "":
+		n = f.Alike["check "+a.Key]
+	case a.Kind == Settle:
+		n = f.Alike["the choice"]
+	case a.Kind == Step:
+		n = f.Alike[a.Key]
+	}
+	if n < 2 {
+		return 0
+	}
+	return n
+}
+
 // asked are what each station asks for, in turn.
 var asked = map[family.Station][]func(family.Station, Facts) (Ask, bool){
 	"assess": {safe, look, step}, "strip": {step}, "measure": {measure, step}, "choose": {settle, step},
-	"source": {ordered, arrived, step}, "prepare": {step}, "set": {screw, step}, "hold": {laid, step},
-	"refit": {back, screw, step},
+	"source": {ordered, arrived, step}, "prepare": {back, step, later}, "set": {back, screw, step, later},
+	"hold": {laid, step}, "refit": {back, screw, step, later},
 	"prove": {unproved, check, step, sign},
 }
 
@@ -178,7 +194,7 @@ var asked = map[family.Station][]func(family.Station, Facts) (Ask, bool){
 func (f Facts) open(s family.Station) (next *plan.Step, wait *plan.Wait) {
 	for i := range f.Plan.Steps {
 		st := &f.Plan.Steps[i]
-		if st.Station != s || f.Done[st.Key] {
+		if !f.asks(s, st) {
 			continue
 		}
 		w := slices.IndexFunc(f.Waits, func(w plan.Wait) bool { return w.Step == st.Key })
@@ -223,8 +239,12 @@ func laid(s family.Station, f Facts) (Ask, bool) {
 	if f.Lays == nil || st == nil || w != nil && w.Until == nil && !w.Unsaid {
 		return Ask{}, false
 	}
-	return Ask{Kind: Laid, Key: st.Key, Says: "What was laid?", Why: "its clock says when it holds",
-		Answers: []Answer{{f.Lays.Adhesive, f.Lays.Name}}, Number: f.Lays.Width}, true
+	a := Ask{Kind: Laid, Key: st.Key, Says: "What was laid?", Why: "its clock says when it holds",
+		Answers: []Answer{{f.Lays.Adhesive, f.Lays.Name}}, Number: f.Lays.Width}
+	if f.Lays.Fast != nil {
+		a.Answers = append(a.Answers, *f.Lays.Fast)
+	}
+	return a, true
 }
 
 // unproved is the next step that no check does: the others are asked for by their proof.
@@ -343,14 +363,38 @@ func screw(s family.Station, f Facts) (Ask, bool) {
 		Why:  st.Title}, true
 }
 
-// back is the next line of the rebuild.
-func back(_ family.Station, f Facts) (Ask, bool) {
+// back is the next thing of the strip log that goes back at a station and can.
+func back(s family.Station, f Facts) (Ask, bool) {
 	for _, l := range f.Back {
-		if !l.Done && l.Ready {
+		if f.goesBack(l) == s && l.Ready {
 			return Ask{Kind: Back, Key: l.ID, Says: l.Say, Why: l.With, At: l.In, Of: l.Of}, true
 		}
 	}
 	return Ask{}, false
+}
+
+// later is what goes back at a station, but not yet.
+func later(s family.Station, f Facts) (Ask, bool) {
+	for _, l := range f.Back {
+		if f.goesBack(l) == s {
+			return Ask{Kind: Wait, Key: l.ID, Says: l.Say, Why: l.Waits}, true
+		}
+	}
+	return Ask{}, false
+}
+
+// goesBack is the station at which a line of the strip log goes back; none for one that is back, or
+// that a step puts back.
+func (f Facts) goesBack(l striplog.Line) family.Station {
+	if l.Done || l.Step != "" {
+		return ""
+	}
+	for i := range f.Plan.Steps {
+		if f.Plan.Steps[i].Key == family.LineKey(l.ID) {
+			return f.Plan.Steps[i].Station
+		}
+	}
+	return "refit"
 }
 
 // check is the next proof that can be made; a failed one comes again after the
@@ -383,9 +427,6 @@ func stopped(s family.Station, f Facts) (Ask, bool) {
 	return Ask{}, false
 }
 
-// here says whether this pane has something open at a station.
-func (f Facts) here(station int) bool { return f.Route[family.Stations[station]] > 0 }
-
 func upper(s string) string {
 	r := []rune(s)
 	return strings.ToUpper(string(r[:1])) + string(r[1:])
@@ -394,10 +435,14 @@ func upper(s string) string {
 // onward leads to the first station that has something open, else to another pane,
 // else to the last.
 func onward(s family.Station, f Facts) Ask {
-	for i, o := range family.Stations {
+	order := f.Order
+	if order == nil {
+		order = family.Stations
+	}
+	for _, o := range order {
 		// The object is worked at together: what another pane lacks at a station before comes first.
 		for _, p := range f.Panes {
-			if p.Station == o && f.Other == nil && (o != s || f.Route[o] == 0) && !f.here(i) {
+			if p.Station == o && f.Other == nil && f.Route[o] == 0 {
 				return Ask{Kind: Go, Says: upper(p.Name) + " is next", To: o, Pane: p.Pane}
 			}
 		}

@@ -120,20 +120,20 @@ func TestAt(t *testing.T) {
 		{"what can be done before what waits", "set",
 			func(f *Facts) { f.Waits = []plan.Wait{{Step: "pane-in", Why: "dry fit"}} },
 			Screw, "brackets", "Screw 1 touches"},
-		{"what hardens", "hold", func(f *Facts) { f.Lays = &Lays{"putty", "linseed putty", 0} }, Laid, "cure",
+		{"what hardens", "hold", func(f *Facts) { f.Lays = &Lays{"putty", "linseed putty", 0, nil} }, Laid, "cure",
 			"What was laid?"},
 		{"what hardens, and no sheet is as quick", "hold", func(f *Facts) {
-			f.Lays, f.Waits = &Lays{"putty", "linseed putty", 0}, []plan.Wait{{Step: "cure", Why: "an hour", Until: &at}}
+			f.Lays, f.Waits = &Lays{"putty", "linseed putty", 0, nil}, []plan.Wait{{Step: "cure", Why: "an hour", Until: &at}}
 		}, Laid, "cure", "What was laid?"},
 		{"what is not laid yet", "hold", func(f *Facts) {
-			f.Lays, f.Waits = &Lays{"putty", "linseed putty", 0}, []plan.Wait{{Step: "cure", Why: "pane in first"}}
+			f.Lays, f.Waits = &Lays{"putty", "linseed putty", 0, nil}, []plan.Wait{{Step: "cure", Why: "pane in first"}}
 		}, Wait, "cure", "Cure"},
 		{"what is hard", "hold", func(f *Facts) {
-			f.Lays = &Lays{"putty", "linseed putty", 0}
+			f.Lays = &Lays{"putty", "linseed putty", 0, nil}
 			done(f, "cure")
 		}, Go, "", "Nothing is open here"},
 		{"what hardens, asked for nowhere else", "set", func(f *Facts) {
-			f.Lays = &Lays{"putty", "linseed putty", 0}
+			f.Lays = &Lays{"putty", "linseed putty", 0, nil}
 		}, Step, "pane-in", "Pane in"},
 		{"a cure", "hold", func(f *Facts) { f.Waits = []plan.Wait{{Step: "cure", Why: "it cures", Until: &at}} }, Wait,
 			"cure", "Cure"},
@@ -236,9 +236,13 @@ func TestAt(t *testing.T) {
 // What is usually laid is the answer, with the width of its bead.
 func TestLaid(t *testing.T) {
 	f := facts()
-	f.Lays = &Lays{"urethane", "vehicle urethane", 9.5}
+	f.Lays = &Lays{Adhesive: "urethane", Name: "vehicle urethane", Width: 9.5}
 	a := At("hold", f)
 	if len(a.Answers) != 1 || a.Answers[0] != (Answer{"urethane", "vehicle urethane"}) || a.Number != 9.5 || a.Why == "" {
 		t.Errorf("%+v", a)
+	}
+	f.Lays.Fast = &Answer{"urethane-fast", "fast vehicle urethane"}
+	if a = At("hold", f); len(a.Answers) != 2 || a.Answers[1].ID != "urethane-fast" {
+		t.Errorf("where it has to drive the same day: %+v", a)
 	}
 }

@@ -32,7 +32,7 @@ func (f Facts) run(s family.Station, first string) []string {
 			}
 			continue
 		}
-		if !on || st.Station != s || f.Done[st.Key] {
+		if !on || !f.asks(s, st) {
 			continue
 		}
 		if len(keys) == mostRun || !plainly(st) || st.Screws || warns(st, met) || !f.readyWith(st, keys) {
@@ -44,6 +44,12 @@ func (f Facts) run(s family.Station, first string) []string {
 		return nil
 	}
 	return keys
+}
+
+// asks says whether a step of a station is still to be done; what goes back of the strip log is asked
+// line by line.
+func (f Facts) asks(s family.Station, st *plan.Step) bool {
+	return st.Station == s && !f.Done[st.Key] && family.LineOf(st.Key) == ""
 }
 
 // plainly says whether nothing about a step asks to stop and look.

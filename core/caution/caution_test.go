@@ -31,7 +31,7 @@ func TestCautionsSayWhy(t *testing.T) {
 // More facts never take a caution away.
 func TestMoreFactsNeverFewerCautions(t *testing.T) {
 	words := []string{"fire", "old", "power", "gas", "oven", "kiln", "outdoors", "strike", "heavy", "toughened", "putty",
-		"vehicle", "driven", "panel", "boiler", "water", "adhesive", "pressure", "plastic", "rubber"}
+		"vehicle", "driven", "panel", "boiler", "water", "adhesive", "pressure", "plastic", "rubber", "pack"}
 	f := Facts{}
 	work, customer := For(f)
 	if len(work) < 2 {

@@ -49,6 +49,15 @@ var usualFor = map[string]string{"bonded-fixed": "urethane", "edge-bonded": "two
 // UsualFor is the adhesive that a way of holding usually takes; empty where it takes none.
 func UsualFor(family string) string { return usualFor[family] }
 
+// FastFor is what is laid instead where it has to drive the same day: its sheet has a table of
+// drive-away times. Empty where a way of holding has none. Common practice, no source.
+func FastFor(family string, drives bool) string {
+	if family == "bonded-fixed" && drives {
+		return "urethane-fast"
+	}
+	return ""
+}
+
 // Day tells what the layings of a day come to from a moment on: which tubes are opened and
 // shared, by when each pane is in place and its tapes are peeled, and when each clock is
 // out, a line each, in the order of time. What cannot be opened in the air of the moment

@@ -44,6 +44,15 @@ type Station string
 // Stations in their order; one may be empty.
 var Stations = []Station{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"}
 
+// Order is the order in which the stations are worked. What is bought by its number or as it is seen is
+// bought before the object is opened: that stays shut, and often in use, until the box is here.
+func Order(boughtFirst bool) []Station {
+	if !boughtFirst {
+		return Stations
+	}
+	return []Station{"assess", "measure", "choose", "source", "strip", "prepare", "set", "hold", "refit", "prove"}
+}
+
 // Family is one way in which a pane is held.
 type Family struct {
 	ID       string   `json:"id"`
@@ -106,6 +115,10 @@ type Net struct {
 	// before it is said what it was.
 	Loads   Load `json:"loads,omitempty" enum:",let-go,ready,full"`
 	Hardens bool `json:"hardens,omitempty"`
+	// Takes are the things that it puts back, by what they are called; Puts the lines of the strip log
+	// that it does, by id.
+	Takes []string `json:"takes,omitempty"`
+	Puts  []string `json:"puts,omitempty"`
 }
 
 // Step is one piece of work. What it needs and makes is the order of work: a step waits for those
@@ -121,7 +134,7 @@ type Step struct {
 	Screws  bool     `json:"screws,omitempty" doc:"The fixings are tightened here, one by one in their order"`
 	Hold    bool     `json:"hold,omitempty" doc:"Stop here until it is right"`
 	Itself  bool     `json:"itself,omitempty" doc:"Nothing is done here: done as soon as all before it are"`
-	May     []string `json:"may,omitempty" doc:"When a hold may be left out; else only an owner leaves it out"`
+	May     []string `json:"may,omitempty" doc:"When it is left out; a hold in these cases alone, else by an owner"`
 	Net
 	OnceWhen   string            `json:"once_when,omitempty" doc:"The fact that makes it once for the object"`
 	After      []string          `json:"after,omitempty" doc:"Steps that it waits for; worked out from what it needs"`

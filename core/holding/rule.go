@@ -75,8 +75,7 @@ type Rule struct {
 	Beside []string
 	// Covers are the places that are read with the cover.
 	Covers []string
-	// Window are the places of a frame that comes with its pane.
-	Window []string
+	Window Window // where it comes with its frame
 	// Warps says that a seat which is out of flat bends the pane.
 	Warps bool
 	// Old is what the length of the old one is called and how it is read, where it has
@@ -121,3 +120,8 @@ func (r *Rule) Circle() bool { return r.Across == Diameter }
 // Lifts says that the pane is lifted into one pocket and dropped into another; its feet
 // have their own rule.
 func (r *Rule) Lifts() bool { return r.Across == Lifted }
+
+// Window are the places of a frame that comes with its pane; without First it is not ordered.
+type Window struct {
+	Read, First []string
+}

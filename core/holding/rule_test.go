@@ -37,7 +37,7 @@ func TestEveryWayHasItsRule(t *testing.T) {
 		if r.Circle() && len(r.Instead) != 4 {
 			t.Errorf("%s: a circle is read at four angles", s)
 		}
-		if r.Comes && (r.Stock || r.Copied || len(r.Window) == 0) {
+		if r.Comes && (r.Stock || r.Copied || len(r.Window.Read) == 0) {
 			t.Errorf("%s: what comes as it is has its own places, and no other size", s)
 		}
 	}

@@ -102,6 +102,12 @@ type Plan struct {
 	Regrets  []string          `json:"regrets" doc:"Mistakes that people regret"`
 }
 
+// Numbered are the steps without those that put back a line of the strip log: what came off has its
+// own order.
+func (p Plan) Numbered() []Step {
+	return slices.DeleteFunc(slices.Clone(p.Steps), func(s Step) bool { return family.LineOf(s.Key) != "" })
+}
+
 // Build makes the plan. A caution that applies is always shown: at its step
 // when a step names it, and in the list of the job in any case.
 func Build(fam family.Family, f Facts) (Plan, error) {
@@ -163,8 +169,13 @@ func (p Plan) with(required []Required) (Plan, error) {
 			Cautions: []caution.Caution{}, Figures: []string{}})
 		p.Minutes += requiredMinutes
 	}
+	n := 0
 	for i := range p.Steps {
-		p.Steps[i].Number = i + 1
+		// What came off has its own order, and no number.
+		if p.Steps[i].Number = 0; family.LineOf(p.Steps[i].Key) == "" {
+			n++
+			p.Steps[i].Number = n
+		}
 	}
 	return p, nil
 }

@@ -157,3 +157,13 @@ func BenchmarkBuild(b *testing.B) {
 		}
 	}
 }
+
+// Only who has panes that shut a space in is told to look between them.
+func TestHazeIsSaidOfPacks(t *testing.T) {
+	for _, f := range family.Book.All() {
+		told := named(build(t, f.ID, nil).Customer, "again-pack")
+		if told != (f.ID == "window-pack") {
+			t.Errorf("%s is told to look between its panes: %v", f.ID, told)
+		}
+	}
+}

@@ -166,7 +166,10 @@ func (p Plan) After(keys []string, st Standing) *Wait {
 		if _, done := st.Done[s.Key]; done || !slices.Contains(keys, s.Key) {
 			continue
 		}
-		why := fmt.Sprintf("first step %d, %s", s.Number, lower(s.Title))
+		why := "first " + lower(s.Title)
+		if s.Number > 0 {
+			why = fmt.Sprintf("first step %d, %s", s.Number, lower(s.Title))
+		}
 		if len(s.Makes) > 0 {
 			why = state.Of(s.Makes[0]).Missed + ": " + why
 		}

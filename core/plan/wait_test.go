@@ -270,7 +270,7 @@ func TestWaitsHoldTogether(t *testing.T) {
 					t.Errorf("%s: %s waits for %s, which does not come before it", f.ID, s.Key, k)
 				}
 			}
-			if s.Least > 0 && len(s.After) == 0 || len(s.May) > 0 && !s.Hold {
+			if s.Least > 0 && len(s.After) == 0 {
 				t.Errorf("%s: %s", f.ID, s.Key)
 			}
 		}

@@ -20,6 +20,7 @@ type Asked struct {
 	Pattern  bool                     `json:"pattern,omitempty" doc:"Copied from the old pane; its opening is not here"`
 	Said     Witnessed                `json:"said,omitzero" doc:"What else speaks for the size of a pane that is copied"`
 	Carried  bool                     `json:"carried,omitempty" doc:"The pane hangs on two holes, read with its size"`
+	Whole    bool                     `json:"whole,omitempty" doc:"Bought with its frame, and read against that first"`
 }
 
 // Spoken is what the witnesses of a pane's size stand for along one direction, mm.
@@ -83,6 +84,9 @@ func (p Asked) Walk() []PlaceInfo {
 		if p.Copies() {
 			walk[i].Needed = p.patternWants(walk[i].Place)
 		}
+		if p.Whole && slices.Contains(p.Rule().Window.First, string(walk[i].Place)) {
+			walk[i].Needed = true
+		}
 	}
 	if !p.Carried || !p.Shape.Square() { // a drawn pane has its holes on it
 		return walk
@@ -104,6 +108,10 @@ func (p Asked) Missing(places []PlaceInfo) []Missing {
 		HoleSide: "a hole that is off is scrap", HoleApart: "a hole that is off is scrap",
 		BushAcross: "a bush that is pressed in splits the pane",
 		Web:        "without it nobody knows how far the pane stands from the flange",
+		BodyWidth:  "what does not go through its cutout goes back",
+		BodyHeight: "what does not go through its cutout goes back",
+		MarkWidth:  "a smaller window shows the old one's mark", MarkHeight: "a smaller window shows the old one's mark",
+		WallLeast: "each window takes walls from so much", WallMost: "and up to so much",
 	}
 	out := []Missing{}
 	for _, i := range places {

@@ -41,7 +41,7 @@ func Walk(s family.Sizing, shape Shape) []PlaceInfo {
 		}
 		w.named(p, i.Name, r.Depth.How)
 	}
-	w.keys(r.Window)
+	w.keys(r.Window.Read)
 	if r.Warps {
 		w.add(SeatWarp)
 	}

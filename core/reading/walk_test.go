@@ -18,7 +18,7 @@ func TestEveryRuleHasAWalk(t *testing.T) {
 			seen[i.Place] = true
 		}
 		r := holding.Of(s)
-		for _, keys := range [][]string{r.Instead, r.Beside, r.Covers, r.Window} {
+		for _, keys := range [][]string{r.Instead, r.Beside, r.Covers, r.Window.Read} {
 			for _, k := range keys {
 				if _, err := Place(k).Info(); err != nil || !seen[Place(k)] {
 					t.Errorf("%s: nobody reads %q, %v", s, k, err)

@@ -33,7 +33,7 @@ func (h Held) onRoad() (Held, error) {
 		return h, err
 	}
 	h.Road = Going{ID: rd.ID, How: how.ID, Name: rd.Name, Headline: how.Headline, Sized: rd.Measured(h.Family),
-		Settled: rd.Settled(h.Family)}
+		Settled: rd.Settled()}
 	h.Road.Part, h.Road.Copies = rd.Part && !h.Road.Sized, how.Copies
 	h.Road.Noted = !h.Road.Part || k.Road.Part.Noted()
 	switch {

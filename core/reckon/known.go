@@ -11,6 +11,7 @@ import (
 	"freshshard/core/reading"
 	"freshshard/core/road"
 	"freshshard/core/setting"
+	"freshshard/core/striplog"
 	"freshshard/core/witness"
 	"freshshard/core/work"
 )
@@ -43,12 +44,15 @@ type Object struct {
 	Duty     pane.Duty         `json:"duty" doc:"What it has to carry and to be used for"`
 	Uses     []string          `json:"uses,omitempty" doc:"Cleaners, lubricants, adhesives that touch it"`
 	Stamp    string            `json:"stamp,omitempty"`
+	Log      striplog.Log      `json:"-"` // what came off it, as far as it is this pane's
+	// BoughtFirst is that what goes in is bought before it is opened.
+	BoughtFirst bool `json:"-"`
 }
 
 // Work is the object as the work at it follows from it.
 func (o Object) Work() work.Object {
 	return work.Object{Exposure: o.Exposure, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle, Water: o.Water, Leaf: o.Leaf,
-		Moves: o.Moves, Stacked: o.Stacked}
+		Moves: o.Moves, Stacked: o.Stacked, Log: o.Log, BoughtFirst: o.BoughtFirst}
 }
 
 // Holding is how the pane is held.

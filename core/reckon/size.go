@@ -144,7 +144,7 @@ func (r Held) problem() (fit.Problem, error) {
 	}
 	return fit.Problem{
 		Asked: reading.Asked{Sizing: r.Family.Sizing, Shape: k.Shape, Readings: k.Readings,
-			Pattern: r.Road.Copies, Carried: r.Family.Carried != ""}, ColdBend: coldBend,
+			Pattern: r.Road.Copies, Carried: r.Family.Carried != "", Whole: k.Road.ID == "window"}, ColdBend: coldBend,
 		Limits: fit.LimitsOf(r.Family, k.Exposure.Outdoors).With(r.Material.Limits, r.Family.Sizing), Pane: r.Material.Body(),
 		Thickness: r.Thickness, Plastic: r.Material.Plastic, Stack: k.Stack.Depth(), Own: k.Own,
 		Frame:    fit.Body{Name: fr.Name, Alpha: fr.Alpha, Origin: fr.Source()},

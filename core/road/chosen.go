@@ -22,7 +22,7 @@ type Chosen struct {
 // Part is a part as it comes.
 type Part struct {
 	Number string `json:"number,omitempty" maxLength:"80"`
-	Seen   string `json:"seen,omitempty" enum:",object,plate,list,old" doc:"Where the number or the part itself was seen"`
+	Seen   string `json:"seen,omitempty" enum:",object,plate,list,old,inside" doc:"Where it was seen; inside: not yet"`
 	// Box is what is in its box.
 	Box   []string `json:"box,omitempty" maxItems:"8" unique:"true" enum:"seal,pads,mouldings,clips,frame,screws,tape,instructions"`
 	Asked []Asked  `json:"asked,omitempty" maxItems:"6" doc:"Where its price was asked"`
@@ -47,8 +47,17 @@ func (p Part) Says() string {
 	return s
 }
 
+// Inside is a part whose number can be read only when the object is open.
+const Inside = "inside"
+
 // Noted says whether anybody could buy it: by a number, or as it was seen.
-func (p Part) Noted() bool { return p.Number != "" || p.Seen != "" }
+func (p Part) Noted() bool { return p.Number != "" || p.Seen != "" && p.Seen != Inside }
+
+// BoughtFirst says whether what goes in is bought before the object is opened: a part or a whole
+// window, unless what has to be read lies inside.
+func (c Chosen) BoughtFirst() bool {
+	return (c.ID == "part" || c.ID == "window") && c.Part.Seen != Inside
+}
 
 // Check refuses a road that the way of holding does not have. Fields are named as
 // in a pane: "road.how".

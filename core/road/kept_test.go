@@ -15,7 +15,7 @@ func TestEveryRoadIsAsLookedAt(t *testing.T) {
 	for _, f := range family.Book.All() {
 		for _, r := range All() {
 			for _, h := range r.Hows {
-				fmt.Fprintf(b, "= %s, %s %s: measured %v, settled %v\n", f.ID, r.ID, h.ID, r.Measured(f), r.Settled(f))
+				fmt.Fprintf(b, "= %s, %s %s: measured %v, settled %v\n", f.ID, r.ID, h.ID, r.Measured(f), r.Settled())
 				w := Apply(f, r, h, Whole)
 				for _, x := range w.Steps {
 					fmt.Fprintf(b, " %s", x.Key)

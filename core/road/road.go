@@ -87,10 +87,8 @@ func Of(id, how string) (Road, How, error) {
 // holding: a framed window has its own sums where a ring holds it.
 func (r Road) Measured(f family.Family) bool { return r.Sized || r.Wall && holding.Of(f.Sizing).Comes }
 
-// Settled says whether a material is settled on this road.
-func (r Road) Settled(f family.Family) bool {
-	return r.Glass || r.ID == "other" || r.Wall && holding.Of(f.Sizing).Comes
-}
+// Settled says whether a material is settled on this road: what comes as it is has its own.
+func (r Road) Settled() bool { return r.Glass || r.ID == "other" }
 
 // kept are the steps that no road leaves out that opens anything: what makes the
 // object safe to work on, and safe to go back to.
@@ -113,6 +111,7 @@ var lookedOver = Words{Title: "Look it over, and what is asked",
 // Apply is a way of holding with the work of a road.
 func Apply(f family.Family, r Road, h How, came Came) family.Family {
 	if r.Measured(f) && !r.Sized { // a ring's window has its own measuring, ordering and proof
+		f.Steps = slices.DeleteFunc(slices.Clone(f.Steps), func(s family.Step) bool { return s.Station == "choose" })
 		return f
 	}
 	steps := make([]family.Step, 0, len(f.Steps)+len(h.Steps))

@@ -4,6 +4,7 @@ package route
 
 import (
 	"fmt"
+	"slices"
 
 	"freshshard/core/family"
 )
@@ -43,58 +44,83 @@ type Progress struct {
 	Out     int                       // entries of the strip log that are not back
 	Stops   map[family.Station]int    // what is beyond its limit, by where it is put right
 	Signed  bool
+	// BoughtFirst is that what goes in is bought before the object is opened; Comes that it is on its
+	// way.
+	BoughtFirst, Comes bool
 }
 
 // Legs are the ten stations.
 func Legs(p Progress) []Leg {
 	out := make([]Leg, 0, len(family.Stations))
-	now := false
 	for _, s := range family.Stations {
-		l := Leg{Station: s, Name: names[s], State: Ahead}
-		done, all := p.Steps[s][0], p.Steps[s][1]
-		l.Open = all - done
-		if done > 0 && done < all {
-			l.Say = fmt.Sprintf("%d of %d", done, all)
-		}
-		switch s {
-		case "measure":
-			l.Open += p.Missing + p.Odd
-			switch {
-			case p.Odd > 0:
-				l.Say = "odd reading"
-			case p.Missing > 0:
-				l.Say = fmt.Sprintf("%d to read", p.Missing)
-			}
-		case "refit":
-			l.Open += p.Out
-			if p.Out > 0 && (done > 0 || p.Steps["set"][0] > 0) {
-				l.Say = fmt.Sprintf("%d still out", p.Out)
-			}
-		case "choose":
-			if !p.Chosen {
-				l.Open++
-				l.Say = "open"
-			}
-		case "prove":
-			l.Open += p.Checks[1] - p.Checks[0]
-			if p.Checks[0] > 0 && p.Checks[0] < p.Checks[1] {
-				l.Say = fmt.Sprintf("%d of %d", p.Checks[0], p.Checks[1])
-			}
-			if l.Open == 0 && !p.Signed {
-				l.Open, l.Say = 1, "to sign"
-			}
-		}
+		l := p.leg(s)
 		if n := p.Stops[s]; n > 0 {
 			l.Open += n
 			l.Say = "stop"
 		}
-		switch {
-		case p.Signed || l.Open == 0:
+		if p.Signed || l.Open == 0 {
 			l.State, l.Open, l.Say = Done, 0, ""
-		case !now:
-			l.State, now = Now, true
 		}
 		out = append(out, l)
 	}
+	for _, s := range family.Order(p.BoughtFirst) {
+		if l := &out[slices.Index(family.Stations, s)]; l.State == Ahead {
+			l.State = Now
+			break
+		}
+	}
 	return out
+}
+
+// leg is one of them with what is open there, but for what stops it.
+func (p Progress) leg(s family.Station) Leg {
+	l := Leg{Station: s, Name: names[s], State: Ahead}
+	done, all := p.Steps[s][0], p.Steps[s][1]
+	l.Open = all - done
+	if done > 0 && done < all {
+		l.Say = fmt.Sprintf("%d of %d", done, all)
+	}
+	switch s {
+	case "measure":
+		p.reads(&l)
+	case "choose":
+		if !p.Chosen {
+			l.Open++
+			l.Say = "open"
+		}
+	case "source":
+		if p.BoughtFirst && p.Comes && l.Open == 0 {
+			l.Open, l.Say = 1, "on its way"
+		}
+	case "refit":
+		l.Open += p.Out
+		if p.Out > 0 && (done > 0 || p.Steps["set"][0] > 0) {
+			l.Say = fmt.Sprintf("%d still out", p.Out)
+		}
+	case "prove":
+		p.proofs(&l)
+	}
+	return l
+}
+
+// reads are what is read, or read again.
+func (p Progress) reads(l *Leg) {
+	l.Open += p.Missing + p.Odd
+	switch {
+	case p.Odd > 0:
+		l.Say = "odd reading"
+	case p.Missing > 0:
+		l.Say = fmt.Sprintf("%d to read", p.Missing)
+	}
+}
+
+// proofs are what is open at the last station.
+func (p Progress) proofs(l *Leg) {
+	l.Open += p.Checks[1] - p.Checks[0]
+	if p.Checks[0] > 0 && p.Checks[0] < p.Checks[1] {
+		l.Say = fmt.Sprintf("%d of %d", p.Checks[0], p.Checks[1])
+	}
+	if l.Open == 0 && !p.Signed {
+		l.Open, l.Say = 1, "to sign"
+	}
 }

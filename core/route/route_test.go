@@ -56,3 +56,28 @@ func TestLegs(t *testing.T) {
 		}
 	}
 }
+
+// What is bought first is asked for before the object is opened, and waited for at Source.
+func TestBoughtFirst(t *testing.T) {
+	at := func(source, strip int, comes bool) (family.Station, string) {
+		p := Progress{Steps: map[family.Station][2]int{"source": {source, 1}, "strip": {strip, 1}}, Chosen: true,
+			BoughtFirst: true, Comes: comes}
+		for _, l := range Legs(p) {
+			if l.State == Now {
+				return l.Station, l.Say
+			}
+		}
+		return "", ""
+	}
+	for _, c := range []struct {
+		source, strip int
+		comes         bool
+		now           family.Station
+		say           string
+	}{{0, 0, false, "source", ""}, {1, 0, true, "source", "on its way"}, {1, 0, false, "strip", ""},
+		{0, 1, false, "source", ""}, {1, 1, false, "prove", "to sign"}} {
+		if now, say := at(c.source, c.strip, c.comes); now != c.now || say != c.say {
+			t.Errorf("%+v: %s %q", c, now, say)
+		}
+	}
+}

@@ -2,6 +2,7 @@ package striplog
 
 import (
 	"fmt"
+	"slices"
 
 	"freshshard/core/fault"
 )
@@ -20,24 +21,31 @@ type Line struct {
 	Done    bool     `json:"done"`
 	Ready   bool     `json:"ready" doc:"Everything that has to be there first is back"`
 	Waits   string   `json:"waits,omitempty" doc:"What it waits for, in words"`
-	Stands  Stands   `json:"stands,omitempty" enum:",under,round,over"`
-	Suggest Stands   `json:"suggest,omitempty" enum:",under,round,over" doc:"How it usually stands, while nobody said"`
+	Stands  Stands   `json:"stands,omitempty" enum:",under,round,over" doc:"As somebody said, else by its name"`
+	Step    string   `json:"step,omitempty" doc:"The step that puts it back; nothing more is asked of it"`
 	Before  []string `json:"before" doc:"Ids of all that has to be back before it"`
 	Warning []string `json:"warnings" doc:"What is easily mixed up here"`
 }
 
-// OrderBack is the order in which things go back: the reverse of how they came
-// off, except that nothing goes on before what has to be there first: what it
-// holds down, what somebody said, what stands under or round the pane. Where two
-// are free of each other the later removal goes back first.
+// OrderBack is the order in which things go back: first what lies under the pane,
+// then the pane with what is round it, then the rest, each in reverse of how they
+// came off; except that nothing goes on before what has to be there first: what it
+// holds down, and what somebody said.
 func (l Log) OrderBack() []Line {
 	warn := l.MixUps()
-	placed := map[string]bool{}
+	placed, ranks, before := map[string]bool{}, make([]int, len(l)), make([][]string, len(l))
+	places := l.Places()
+	for i, e := range l {
+		ranks[i], before[i] = slices.Index([]Place{Before, With, After}, places[e.ID]), l.before(e)
+	}
+	free := func(i int) bool {
+		return !slices.ContainsFunc(before[i], func(id string) bool { return !placed[id] })
+	}
 	lines := make([]Line, 0, len(l))
 	for len(lines) < len(l) {
 		next := -1
-		for i := len(l) - 1; i >= 0 && next < 0; i-- {
-			if !placed[l[i].ID] && l.free(l[i], placed) {
+		for i := len(l) - 1; i >= 0; i-- {
+			if (next < 0 || ranks[i] < ranks[next]) && !placed[l[i].ID] && free(i) {
 				next = i
 			}
 		}
@@ -51,22 +59,15 @@ func (l Log) OrderBack() []Line {
 	return lines
 }
 
-func (l Log) free(e Entry, placed map[string]bool) bool {
-	for _, before := range l.before(e) {
-		if !placed[before] {
-			return false
-		}
-	}
-	return true
-}
-
 func (l Log) line(e Entry, number int, warnings []string) Line {
-	n := Line{Number: number, ID: e.ID, Facing: e.Facing, Bag: e.Bag, In: e.In, Of: e.wanted(), Done: e.IsBack(),
+	n := Line{Number: number, ID: e.ID, Facing: e.Facing, Bag: e.Bag, In: e.In, Of: e.Wanted(), Done: e.IsBack(),
 		Ready: true, Warning: warnings}
 	if warnings == nil {
 		n.Warning = []string{}
 	}
-	n.Stands, n.Suggest = e.Stands, e.Suggest()
+	if e.Kind != Pane {
+		n.Stands = l.Lies(e)
+	}
 	n.Before = append([]string{}, l.before(e)...)
 	if w := l.waits(e); w != nil {
 		n.Ready, n.Waits = false, w.Why

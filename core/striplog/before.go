@@ -3,21 +3,8 @@ package striplog
 import (
 	"fmt"
 	"slices"
-	"strings"
 
 	"freshshard/core/fault"
-)
-
-// Stands is how something stands to the pane when it goes back.
-type Stands string
-
-// The ways: under the pane and so before it (blocks, a bed, a lower channel),
-// round it and with it (a rubber, edge tape), over it and after it (beads,
-// covers, trims). Common practice, no source.
-const (
-	Under Stands = "under"
-	Round Stands = "round"
-	Over  Stands = "over"
 )
 
 // rank is where it stands in the rebuild: before the pane, the pane with what
@@ -73,32 +60,4 @@ func (l Log) waits(e Entry) *fault.Error {
 			"put that back first, or say otherwise how they stand")
 	}
 	return nil
-}
-
-// wordsOf tell by its name how a thing usually stands to a pane. Common
-// practice, no source.
-var wordsOf = []struct {
-	stands Stands
-	words  []string
-}{
-	{Round, []string{"rubber", "locking gasket", "edge tape", "u-section", "u-channel rubber"}},
-	{Over, []string{"bead", "trim", "cover", "moulding", "upper channel", "retainer", "inner ring", "bar", "bracket"}},
-	{Under, []string{"block", "bed", "foil", "lower channel", "cradle", "felt", "spacer under"}},
-}
-
-// Suggest is how a thing usually stands to a pane by its name; empty where that
-// says nothing, or where somebody has said it.
-func (e Entry) Suggest() Stands {
-	if e.Stands != "" || e.Kind == Pane || e.Loosen {
-		return ""
-	}
-	what := strings.ToLower(e.What)
-	for _, w := range wordsOf {
-		for _, word := range w.words {
-			if strings.Contains(" "+what, " "+word) {
-				return w.stands
-			}
-		}
-	}
-	return ""
 }

@@ -39,21 +39,26 @@ func TestByHowItStands(t *testing.T) {
 	if got := idsOf(l.OrderBack()); got != "lamp blocks pane bead trim" {
 		t.Errorf("%s", got)
 	}
-	// Free of any word the log goes back as it came off.
+	// Where nobody said how they stand, they stand as such things usually do.
 	for i := range l {
 		l[i].Stands = ""
 	}
-	if got := idsOf(l.OrderBack()); got != "bead lamp pane trim blocks" {
-		t.Errorf("free: %s", got)
+	if got := idsOf(l.OrderBack()); got != "lamp blocks pane bead trim" {
+		t.Errorf("by their names: %s", got)
 	}
 	// One relation changes only what it is about: travel before trim.
 	l[1].First = []string{"lamp"}
-	if got := idsOf(l.OrderBack()); got != "bead lamp pane trim blocks" {
+	if got := idsOf(l.OrderBack()); got != "lamp blocks pane bead trim" {
 		t.Errorf("one that holds anyway: %s", got)
 	}
 	l[4].First = []string{"trim"}
-	if got := idsOf(l.OrderBack()); got != "lamp pane trim bead blocks" {
+	if got := idsOf(l.OrderBack()); got != "lamp blocks pane trim bead" {
 		t.Errorf("one relation: %s", got)
+	}
+	// What somebody said goes over what a thing is called.
+	l[2].First = []string{"bead"}
+	if got := idsOf(l.OrderBack()); got != "lamp trim bead blocks pane" {
+		t.Errorf("a bead that the pane stands on: %s", got)
 	}
 }
 
@@ -179,15 +184,43 @@ func TestOrderAgainstFullSearch(t *testing.T) {
 	}
 }
 
-func TestSuggest(t *testing.T) {
-	for what, want := range map[string]Stands{"setting blocks": Under, "inner trim": Over, "glazing bead": Over,
-		"rubber": Round,
-		"lamp":   "", "lower channel": Under, "upper channel": Over} {
-		if got := one("x", what, nil).Suggest(); got != want {
-			t.Errorf("%s: %q, want %q", what, got, want)
+// What a thing is called and when it came off say how it lies. Common practice, no source.
+func TestLies(t *testing.T) {
+	pane := one("p", "pane", func(e *Entry) { e.Kind = Pane })
+	for _, c := range []struct {
+		what               string
+		alone, early, late Stands // without a pane in the log, off before it, off after it
+	}{
+		{"setting blocks", Under, Under, Under}, {"lower channel", Under, Under, Under}, {"felt, front", Under, Under, Under},
+		{"inner trim", Over, Over, Over}, {"glazing beads", Over, Over, Over}, {"cover on the left", Over, Over, Over},
+		{"upper channel", Over, Over, Over}, {"cover gasket", Over, Over, Over}, {"rope of the door", Over, Over, Over},
+		{"rubber", Round, Round, Round}, {"edge tape", Round, Round, Round}, {"locking gasket", Round, Round, Round},
+		{"gasket", Round, Over, Round}, {"seal", Round, Over, Round}, {"tape", Under, Over, Under},
+		{"body gasket", Under, Over, Under}, {"glass rope", Round, Round, Round},
+		{"lamp", "", "", Under}, {"trim clip", "", "", Under}, {"gasket tray", "", "", Under},
+	} {
+		e := one("x", c.what, nil)
+		if got := (Log{e}).Lies(e); got != c.alone {
+			t.Errorf("%s alone: %q, want %q", c.what, got, c.alone)
+		}
+		if got := (Log{e, pane}).Lies(e); got != c.early {
+			t.Errorf("%s before the pane: %q, want %q", c.what, got, c.early)
+		}
+		if got := (Log{pane, e}).Lies(e); got != c.late {
+			t.Errorf("%s after the pane: %q, want %q", c.what, got, c.late)
+		}
+		e.Stands = Over
+		if got := (Log{pane, e}).Lies(e); got != Over {
+			t.Errorf("%s, over what somebody said: %q", c.what, got)
 		}
 	}
-	if got := one("x", "bead", func(e *Entry) { e.Stands = Under }).Suggest(); got != "" {
-		t.Errorf("over what somebody said: %q", got)
+	shell := one("shell", "outer shell", nil)
+	late := one("late", "hinge screw", func(e *Entry) { e.Captures = []string{"shell"} })
+	if got := (Log{shell, pane, late}).Lies(late); got != "" {
+		t.Errorf("noted late, and holds what lay before the pane: %q", got)
+	}
+	spacer := one("s", "distance piece", nil)
+	if got := (Log{pane, spacer, one("q", "inner pane", func(e *Entry) { e.Kind = Pane })}).Lies(spacer); got != Round {
+		t.Errorf("between two panes: %q", got)
 	}
 }

@@ -18,7 +18,7 @@ type Count struct {
 func (l Log) Open() []Count {
 	out := []Count{}
 	for _, e := range l {
-		left := e.wanted() - e.In
+		left := e.Wanted() - e.In
 		switch {
 		case e.Loosen && e.In == 0 && e.Fate != Off:
 			out = append(out, Count{e.ID, e.What, "not slid back yet"})

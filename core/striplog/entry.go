@@ -108,9 +108,9 @@ func (e Entry) fastener() bool {
 	return false
 }
 
-// wanted is how many have to be back in: those recorded as lost are not, nor what
+// Wanted is how many have to be back in: those recorded as lost are not, nor what
 // is foreign and stays off; the renewed ones are.
-func (e Entry) wanted() int {
+func (e Entry) Wanted() int {
 	if e.Fate == Off {
 		return 0
 	}
@@ -119,7 +119,7 @@ func (e Entry) wanted() int {
 
 // IsBack says whether an entry is fully back, was never out, or stays off.
 func (e Entry) IsBack() bool {
-	return e.Fate == Off && e.In == 0 || e.Loosen && e.In > 0 || !e.Loosen && e.In >= e.wanted()
+	return e.Fate == Off && e.In == 0 || e.Loosen && e.In > 0 || !e.Loosen && e.In >= e.Wanted()
 }
 
 // Log is the entries in the order in which they came off.

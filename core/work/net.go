@@ -15,7 +15,7 @@ var usually = map[family.Station][]state.State{
 		"fits"},
 	"hold":  {"laid", state.In, state.Fixed},
 	"refit": {state.In, state.Fixed, "let-go"},
-	"prove": {state.In, state.Fixed, "let-go"},
+	"prove": {state.In, state.Fixed, "let-go", "returned"},
 }
 
 // proved is what a check needs that says nothing of itself.
@@ -28,6 +28,9 @@ func needs(s family.Step) []state.State {
 		if !slices.Contains(out, k) {
 			out = append(out, k)
 		}
+	}
+	if slices.Contains(s.Makes, "out") && !slices.Contains(out, "open") {
+		out = append(out, "open") // nothing comes out of what is shut
 	}
 	wants := slices.Contains(s.Makes, "looked-over") ||
 		s.Station != "source" && (slices.Contains(out, "looked-over") || slices.Contains(out, "ordered"))

@@ -14,6 +14,7 @@ import (
 	"freshshard/core/pane"
 	"freshshard/core/road"
 	"freshshard/core/state"
+	"freshshard/core/striplog"
 )
 
 // Object is what is true of an object before anything is done at it.
@@ -26,6 +27,9 @@ type Object struct {
 	Leaf     bool // its door or leaf comes off
 	Moves    pane.Moves
 	Stacked  bool // panes of this way of holding lie behind one another, under one cap
+	Log      striplog.Log
+	// BoughtFirst is that what goes in is bought before anything is opened.
+	BoughtFirst bool
 }
 
 // Module is work that follows from what the object is. It is taken where all of When and none of
@@ -97,6 +101,11 @@ func Of(f family.Family, r road.Road, h road.How, came road.Came, o Object) fami
 	for i, c := range f.Checks {
 		f.Checks[i].Once = c.Once || c.OnceWhen != "" && facts[c.OnceWhen]
 	}
+	f = rebuilt(f, o.Log)
+	order := family.Order(o.BoughtFirst)
+	slices.SortStableFunc(f.Steps, func(a, b family.Step) int {
+		return slices.Index(order, a.Station) - slices.Index(order, b.Station)
+	})
 	return ordered(f)
 }
 

@@ -53,6 +53,23 @@ type Pane struct {
 	Young  time.Time // until then it may not be moved
 }
 
+// Lies is how a thing that came off lies to the panes.
+type Lies string
+
+// The ways.
+const (
+	Under Lies = "under them"
+	Over  Lies = "on what holds them"
+	Cover Lies = "before them"
+)
+
+// Thing is something that came off and goes back.
+type Thing struct {
+	Name string
+	Lies Lies
+	In   bool
+}
+
 // Object is an object with its panes. Live, Hot and Pressed are what it is now.
 type Object struct {
 	Now                time.Time
@@ -60,6 +77,7 @@ type Object struct {
 	Closes, Shut       bool // whether it has a door or a cover, and that is shut
 	Shared             bool // its panes lie behind one another under one cap
 	Panes              []Pane
+	Things             []Thing // that came off
 }
 
 // Do does something to the object, to a pane of it where the act is of one, and says what it
@@ -141,6 +159,15 @@ func (o *Object) putIn(p *Pane) string {
 		return "put in, and it is not here or nobody looked it over"
 	case o.Live || o.Hot || o.Pressed:
 		return "put in while it is live, hot or under pressure"
+	case o.off(Under) != "":
+		return "put in without the " + o.off(Under)
+	}
+	return p.seat()
+}
+
+// seat is what is wrong with the seat of a pane that is put in.
+func (p *Pane) seat() string {
+	switch {
 	case p.OldIn:
 		return "put in over the old one"
 	case p.Pieces:
@@ -149,6 +176,16 @@ func (o *Object) putIn(p *Pane) string {
 		return "put in on a seat that is not ready"
 	case p.Dirty:
 		return "shut in dirty"
+	}
+	return ""
+}
+
+// off is the first thing that lies so, or in any way for none, and is not back.
+func (o *Object) off(lies Lies) string {
+	for _, t := range o.Things {
+		if !t.In && (lies == "" || t.Lies == lies) {
+			return t.Name
+		}
 	}
 	return ""
 }
@@ -177,14 +214,43 @@ func (o *Object) closed(a Act) string {
 			return fmt.Sprintf("%s over pane %d on a young bond", a, i+1)
 		}
 	}
-	switch a {
-	case Shut:
+	return o.used(a)
+}
+
+// used is what is done to an object whose panes are in and hold.
+func (o *Object) used(a Act) string {
+	switch {
+	case a == Shut:
 		o.Shut = true
+		return ""
+	case o.off("") != "":
+		return string(a) + " with the " + o.off("") + " off"
+	}
+	switch a {
 	case Heat, Pressurise:
 		o.Live, o.Hot, o.Pressed = true, a == Heat, a == Pressurise
 		return when(o.Closes && !o.Shut, string(a)+" while it is open")
 	}
 	return ""
+}
+
+// PutBack puts a thing back that came off.
+func (o *Object) PutBack(thing int) string {
+	t := &o.Things[thing]
+	t.In = true
+	for _, p := range o.Panes {
+		switch {
+		case t.Lies == Under && p.In && !p.OldIn:
+			return t.Name + " laid under a pane that is in"
+		case t.Lies == Under && p.OldIn:
+			return t.Name + " laid under the old pane"
+		case t.Lies != Under && (!p.In || !p.Fixed):
+			return t.Name + " put before a seat with nothing in it that holds"
+		case t.Lies == Over && o.Now.Before(p.Green):
+			return t.Name + " put on it while it is green"
+		}
+	}
+	return when(t.Lies == Under && (o.Live || o.Hot || o.Pressed), t.Name+" laid while it is live or hot")
 }
 
 // GoesBack takes a new pane away that was the wrong one.

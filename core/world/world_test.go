@@ -15,6 +15,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/plan"
 	"freshshard/core/road"
+	"freshshard/core/striplog"
 	"freshshard/core/work"
 	"freshshard/core/world"
 )
@@ -95,6 +96,7 @@ func begin(dice *rand.Rand, loose bool) *trial {
 	n := 1 + dice.IntN(3)
 	o := work.Object{Exposure: e, Power: dice.IntN(3) == 0, Gas: dice.IntN(4) == 0, Leaf: dice.IntN(2) == 0,
 		Vehicle: dice.IntN(3) == 0, Water: dice.IntN(4) == 0, Stacked: n > 1 && dice.IntN(2) == 0}
+	o.Log = t.cameOff()
 	w := work.Of(t.fam, r, h, came, o)
 	p, err := plan.Build(w, plan.Facts{Exposure: e})
 	if err != nil {
@@ -129,8 +131,44 @@ func begin(dice *rand.Rand, loose bool) *trial {
 		t.bench = append(t.bench, plan.Bench{Name: fmt.Sprintf("pane %d", i+1), Depth: i, Plan: here,
 			Standing: plan.Standing{Done: map[string]time.Time{}, Sized: true}})
 	}
+	t.thing.Things = thingsOf(p)
 	t.ordered = make([]bool, n)
 	return t
+}
+
+// cameOff draws what came off, in the order in which it did: what lay before the panes first, what
+// lay under them last. Its screws are noted beside it.
+func (t *trial) cameOff() striplog.Log {
+	var l striplog.Log
+	for _, o := range []world.Thing{{Name: "knob", Lies: world.Cover}, {Name: "side trim", Lies: world.Over},
+		{Name: "maker's plate", Lies: world.Cover}, {Name: "pane"}, {Name: "shim", Lies: world.Under},
+		{Name: "packer", Lies: world.Under}} {
+		if t.dice.IntN(2) == 0 {
+			continue
+		}
+		e := striplog.Entry{ID: o.Name, What: o.Name, Kind: striplog.Part, Count: 1, Fate: striplog.Back}
+		if o.Name == "pane" {
+			e.Kind = striplog.Pane
+		}
+		if l = append(l, e); o.Lies == world.Under && !slices.ContainsFunc(l,
+			func(e striplog.Entry) bool { return e.Kind == striplog.Pane }) {
+			l[len(l)-1].Stands = striplog.Under
+		}
+	}
+	return l
+}
+
+// thingsOf are the things that a plan puts back, each as it lies; what no step of its own puts back
+// is no matter here.
+func thingsOf(p plan.Plan) (out []world.Thing) {
+	lies := map[string]world.Lies{"knob": world.Cover, "side trim": world.Over, "maker's plate": world.Cover,
+		"shim": world.Under, "packer": world.Under}
+	for _, s := range p.Steps {
+		if id := family.LineOf(s.Key); id != "" && lies[id] != "" {
+			out = append(out, world.Thing{Name: id, Lies: lies[id]})
+		}
+	}
+	return out
 }
 
 func (t *trial) say(format string, args ...any) {
@@ -172,6 +210,11 @@ func (t *trial) try(pane, step int) (ticked bool, harm string) {
 
 // act does in the world what a step is; what is done once is done to every pane, from behind.
 func (t *trial) act(pane int, s plan.Step) string {
+	if i := slices.IndexFunc(t.thing.Things, func(o world.Thing) bool {
+		return o.Name == family.LineOf(s.Key)
+	}); i >= 0 {
+		return t.thing.PutBack(i)
+	}
 	for i := len(t.bench) - 1; i >= 0; i-- {
 		if i != pane && !s.Once {
 			continue
@@ -232,6 +275,11 @@ func (t *trial) goesBack(i int) {
 	delete(st.Done, "check-new")
 	delete(st.Done, "part-here")
 	for _, f := range t.bench[i].Plan.Fallen(*st) {
+		for k := range t.thing.Things {
+			if o := &t.thing.Things[k]; o.Name == family.LineOf(f.Step.Key) {
+				o.In = false
+			}
+		}
 		for k := range t.bench {
 			if k == i || f.Step.Once {
 				delete(t.bench[k].Standing.Done, f.Step.Key)

@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"slices"
 
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/length"
 	"freshshard/core/prove"
@@ -33,7 +34,7 @@ func (s *Service) TickAll(ctx context.Context, by record.Account, job int64, ste
 			p := &e.Job.Panes[i]
 			b := jobview.PaneOf(e.Job, p, length.MM, nil, jobview.Numbers)
 			st, err := b.Step(step)
-			if err != nil || b.Done[step] {
+			if err != nil || b.Done[step] || family.LineOf(step) != "" {
 				continue
 			}
 			title = st.Title
@@ -162,24 +163,30 @@ func (s *Service) Like(ctx context.Context, by record.Account, at jobview.Bench,
 				return store.Change{}, err
 			}
 		}
-		for _, q := range jobview.Alike(e.Job, p)[1:] {
-			did, err := s.makeAlike(ctx, e, p, q, in)
-			if err != nil {
-				return store.Change{}, err
-			}
-			if did {
-				n++
-				f := s.Follower(e, q)
-				f.AfterReading()
-				f.afterChoice()
-			}
-		}
-		if n == 0 {
-			return store.Change{}, nil
+		more, err := alike(ctx, s, e, p, in)
+		if n += more; err != nil || n == 0 {
+			return store.Change{}, err
 		}
 		return store.Change{Noun: "panes", Item: fmt.Sprint(n), Action: "made alike",
 			Said: fmt.Sprintf("%d panes as %s", n, jobview.Name(*p)), After: in}, nil
 	})
+}
+
+// alike gives the panes that are held and done as one of them what that has, and says to how many.
+func alike(ctx context.Context, s *Service, e *change.Edit, p *record.Pane, in LikeThis) (n int, err error) {
+	for _, q := range jobview.Alike(e.Job, p)[1:] {
+		did, err := s.makeAlike(ctx, e, p, q, in)
+		if err != nil {
+			return n, err
+		}
+		if did {
+			n++
+			f := s.Follower(e, q)
+			f.AfterReading()
+			f.afterChoice()
+		}
+	}
+	return n, nil
 }
 
 // sameRoad takes the panes that are held as this one and of which nobody said what

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"time"
 
+	"freshshard/core/family"
 	"freshshard/core/length"
 	"freshshard/core/plan"
 	"freshshard/core/prove"
@@ -42,10 +43,10 @@ func leads(b jobview.Pane, step string) bool {
 		slices.ContainsFunc(b.Reckoning.Plan.Steps, func(st plan.Step) bool { return st.Itself && !b.Done[st.Key] })
 }
 
-// leadsBack says whether anything that a step took with it is taken back with it.
-func leadsBack(b jobview.Pane, step string) bool {
-	return slices.ContainsFunc(b.Checks,
-		func(c jobview.CheckView) bool { return c.ShownBy == step && c.Outcome == prove.Pass }) ||
+// leadsBack says whether anything is taken back with a step.
+func leadsBack(b jobview.Pane, step plan.Step) bool {
+	return step.Lasts() || slices.ContainsFunc(b.Checks,
+		func(c jobview.CheckView) bool { return c.ShownBy == step.Key && c.Outcome == prove.Pass }) ||
 		slices.ContainsFunc(b.Reckoning.Plan.Steps, func(st plan.Step) bool { return st.Itself && b.Done[st.Key] })
 }
 
@@ -66,7 +67,11 @@ func (f *follower) set(st plan.Step, k record.Tick) {
 
 // untick takes a tick back.
 func (f *follower) untick(st plan.Step) {
-	f.e.Untick(jobview.TickedOn(f.e.Job, f.p, st.Key), st.Key)
+	if id := family.LineOf(st.Key); id != "" {
+		f.e.PutBack(id, 0)
+	} else {
+		f.e.Untick(jobview.TickedOn(f.e.Job, f.p, st.Key), st.Key)
+	}
 	f.said = append(f.said, st.Title+": open again")
 	f.reckon()
 }

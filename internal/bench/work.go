@@ -7,6 +7,7 @@ import (
 	"strconv"
 	"strings"
 
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/holding"
 	"freshshard/core/length"
@@ -29,6 +30,7 @@ type Settle struct {
 	Thickness float64 `json:"thickness"`
 	Reason    string  `json:"reason,omitempty" maxLength:"1000" doc:"Needed when a gate is closed for the material"`
 	Seen      int64   `json:"seen,omitempty"`
+	All       bool    `json:"all,omitempty" doc:"On all panes that are held and done alike and want one, or on none"`
 }
 
 // Choose settles material and thickness. A material that a gate rules out
@@ -41,33 +43,53 @@ func (s *Service) Choose(ctx context.Context, by record.Account, at jobview.Benc
 	if in.Reason, err = typed.Text("reason", in.Reason, 1000, false); err != nil {
 		return err
 	}
-	return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
-		if err := mayChoose(e.Job, p, m, in); err != nil {
-			return store.Change{}, err
-		}
-		was := p.Choice
-		if was != nil && was.Material == in.Material && was.Thickness == in.Thickness && in.Reason == "" {
-			return store.Change{}, nil
-		}
-		if was != nil && was.ID != in.Seen {
-			return store.Change{},
-				&record.Conflict{Field: "material", Says: fmt.Sprintf("%s chose %s mm %s %s. Yours is not kept yet.",
-					was.By, working.Num(was.Thickness, 1), was.Material, s.Ago(was.At))}
-		}
-		reason, err := whyChosen(e.Job, p, in)
+	if !in.All {
+		return s.Pane(ctx, by, at, func(e *change.Edit, p *record.Pane) (store.Change, error) {
+			return settle(s, e, p, m, in)
+		})
+	}
+	return s.All(ctx, by, at.Job, func(e *change.Edit) (store.Change, error) {
+		p, err := jobview.Find(e.Job, at)
 		if err != nil {
 			return store.Change{}, err
 		}
-		c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: e.Now}
-		if in.Reason != "" && by.Role == record.Owner {
-			s.takeGates(e, p, c, in.Reason)
+		c, err := settle(s, e, p, m, in)
+		if err != nil || c.Action == "" {
+			return c, err
 		}
-		e.Choose(p, c)
-		f := s.Follower(e, p)
-		f.afterChoice()
-		return f.With(store.Change{Noun: "choice", Item: in.Material, Action: "settled",
-			Said: fmt.Sprintf("chose %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: was, After: c}), nil
+		n, err := alike(ctx, s, e, p, LikeThis{Choice: true})
+		c.Said = fmt.Sprintf("%s, on %d panes", c.Said, n+1)
+		return c, err
 	})
+}
+
+// settle settles a material on one pane.
+func settle(s *Service, e *change.Edit, p *record.Pane, m pane.Material, in Settle) (store.Change, error) {
+	if err := mayChoose(e.Job, p, m, in); err != nil {
+		return store.Change{}, err
+	}
+	was := p.Choice
+	if was != nil && was.Material == in.Material && was.Thickness == in.Thickness && in.Reason == "" {
+		return store.Change{}, nil
+	}
+	if was != nil && was.ID != in.Seen {
+		return store.Change{},
+			&record.Conflict{Field: "material", Says: fmt.Sprintf("%s chose %s mm %s %s. Yours is not kept yet.",
+				was.By, working.Num(was.Thickness, 1), was.Material, s.Ago(was.At))}
+	}
+	reason, err := whyChosen(e.Job, p, in)
+	if err != nil {
+		return store.Change{}, err
+	}
+	c := record.Choice{Material: in.Material, Thickness: in.Thickness, Reason: reason, At: e.Now}
+	if in.Reason != "" && e.By.Role == record.Owner {
+		s.takeGates(e, p, c, in.Reason)
+	}
+	e.Choose(p, c)
+	f := s.Follower(e, p)
+	f.afterChoice()
+	return f.With(store.Change{Noun: "choice", Item: in.Material, Action: "settled",
+		Said: fmt.Sprintf("chose %s mm %s", working.Num(in.Thickness, 1), m.Short), Before: was, After: c}), nil
 }
 
 // mayChoose refuses a material that is not put in here, and a thickness that it does not have.
@@ -187,6 +209,9 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 		if err != nil {
 			return store.Change{}, err
 		}
+		if family.LineOf(step) != "" {
+			return rebuild{s, e}.tick(st, in)
+		}
 		steps, _ := jobview.OnceOf(e.Job, here)
 		ticked := func(q *record.Pane) bool { return jobview.TickOf(q, step) != nil }
 		p := jobview.Holder(e.Job, here, ticked, steps, step)
@@ -198,15 +223,14 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 			return store.Change{}, nil // a retry, or two who did the same
 		}
 		if last.Version != in.Seen {
-			return store.Change{}, s.tickConflict(last, step)
+			return store.Change{}, tickConflict(last, step, s.Ago(last.At))
 		}
 		if err := s.mayTick(e, b, st, in.Outcome, reason); err != nil {
 			return store.Change{}, err
 		}
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: st.Title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
-			goesBack := leadsBack(b, step) || st.Lasts()
-			if e.Untick(p, step); !goesBack {
+			if e.Untick(p, step); !leadsBack(b, st) {
 				return c, nil
 			}
 			f := s.Follower(e, here)
@@ -241,16 +265,16 @@ func (s *Service) mayTick(e *change.Edit, b jobview.Pane, st plan.Step, outcome,
 	return nil
 }
 
-func (s *Service) tickConflict(last record.Tick, step string) error {
+// tickConflict is what somebody gets whose step somebody else ended, so long ago.
+func tickConflict(last record.Tick, step, ago string) error {
 	switch last.Outcome {
 	case "open":
 		return &record.Conflict{Field: step, Says: "Somebody opened this step again. Yours is not kept yet."}
 	case "left-out":
 		return &record.Conflict{Field: step, Says: fmt.Sprintf("%s left this step out %s: %s. Yours is not kept yet.",
-			last.By, s.Ago(last.At), last.Reason)}
+			last.By, ago, last.Reason)}
 	}
-	return &record.Conflict{Field: step, Says: fmt.Sprintf("%s ticked this step %s. Yours is not kept yet.", last.By,
-		s.Ago(last.At))}
+	return &record.Conflict{Field: step, Says: fmt.Sprintf("%s ticked this step %s. Yours is not kept yet.", last.By, ago)}
 }
 
 // Checked is an answer to a check. Seen is the version of the answer that the

@@ -72,6 +72,21 @@ func (e *Edit) Untick(p *record.Pane, step string) {
 	e.Write(func(ctx context.Context, t *store.Tx) error { return t.Panes.ClearTick(ctx, p.ID, step) })
 }
 
+// PutBack says how many of a line of the strip log are in.
+func (e *Edit) PutBack(id string, in int) {
+	e.Job.Strip = slices.Clone(e.Job.Strip)
+	for i := range e.Job.Strip {
+		v := &e.Job.Strip[i]
+		if v.Entry.ID != id {
+			continue
+		}
+		v.Entry.In, v.At, v.By = in, e.Now, e.By.Name
+		kept := *v
+		v.Version++
+		e.Write(func(ctx context.Context, t *store.Tx) error { return t.Strips.SetStrip(ctx, e.Job.ID, kept, e.By.ID) })
+	}
+}
+
 // Answer says how a check ended.
 func (e *Edit) Answer(p *record.Pane, v record.Answer) {
 	v.By, v.At = e.By.Name, asKept(v.At)

@@ -339,7 +339,10 @@ func sign(ctx context.Context, s *shop.Shop, by record.Account, id int64) error 
 		return err
 	}
 	for _, line := range v.Strip.Back {
-		if err := s.Strip.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
+		if line.Done || line.Step != "" {
+			continue
+		}
+		if err := s.Bench.PutBack(ctx, by, id, line.ID, line.Of, 1); err != nil {
 			return err
 		}
 	}

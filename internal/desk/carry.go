@@ -248,7 +248,7 @@ func checkWork(j *record.Job, p *record.Pane, at string) error {
 	for _, key := range keys {
 		steps[key] = true
 	}
-	for _, st := range r.Plan.Steps {
+	for _, st := range r.Plan.Numbered() { // of what came off the strip log says what is back
 		steps[st.Key] = true
 	}
 	for _, c := range prove.Checks(family.Family{Checks: append(all, r.Family.Checks...)}) {

@@ -253,7 +253,7 @@ func (t ticket) work(y float64) {
 	}
 	t.p.SetY(y)
 	t.say(margin, colW, 9.5, "B", "Steps")
-	for _, s := range t.v.Reckoning.Plan.Steps {
+	for _, s := range t.v.Reckoning.Plan.Numbered() {
 		mark, who := "open", ""
 		if k, ok := done[s.Key]; ok {
 			mark, who = "done", k.By

@@ -42,7 +42,8 @@ func (v *View) asking(b Pane) ask.Facts {
 	for _, l := range b.Route {
 		f.Route[l.Station] = l.Open
 	}
-	f.Lays = b.lays()
+	f.Lays = b.lays(v.Job.Object.Vehicle)
+	f.Order = family.Order(b.Pane.Road.BoughtFirst())
 	v.together(&f)
 	return f
 }
@@ -61,13 +62,28 @@ func (v *View) together(f *ask.Facts) {
 		}
 		f.Panes = append(f.Panes, o)
 	}
+	f.Alike["the choice"] = v.settlesAlike()
+}
+
+// settlesAlike is how many panes that are held and done alike want a material, with all read that is
+// asked of them. What does not stand it on one of them is refused for all.
+func (v *View) settlesAlike() int {
+	n := 0
+	for _, b := range v.Benches {
+		if sameWork(&b.Pane, &v.Pane) && !b.chosen() && b.Pane.Choice == nil && len(b.Reckoning.Fit.Missing) == 0 {
+			n++
+		}
+	}
+	return n
 }
 
 // ready is the first station at which one of the panes can be gone on with, none where it cannot.
 // It counts what can be taken there now.
 func (v *View) ready(i int, alike map[string]int) family.Station {
-	b, first := v.Benches[i], len(family.Stations)
-	at := func(s family.Station) { first = min(first, slices.Index(family.Stations, s)) }
+	b := v.Benches[i]
+	order := family.Order(b.Pane.Road.BoughtFirst())
+	first := len(order)
+	at := func(s family.Station) { first = min(first, slices.Index(order, s)) }
 	for _, st := range b.Reckoning.Plan.Steps {
 		if b.Done[st.Key] || v.object.Wait(i, st, v.now) != nil {
 			continue
@@ -84,14 +100,14 @@ func (v *View) ready(i int, alike map[string]int) family.Station {
 	if len(b.Reckoning.Fit.Missing) > 0 {
 		at("measure")
 	}
-	if first == len(family.Stations) {
+	if first == len(order) {
 		return ""
 	}
-	return family.Stations[first]
+	return order[first]
 }
 
 // lays is what hardens here and has no clock yet; nil where nothing does.
-func (b Pane) lays() *ask.Lays {
+func (b Pane) lays(drives bool) *ask.Lays {
 	if len(b.Pane.Cures) > 0 || !b.Reckoning.Plan.Hardens() {
 		return nil
 	}
@@ -102,6 +118,9 @@ func (b Pane) lays() *ask.Lays {
 	out := &ask.Lays{Adhesive: a.ID, Name: a.Name}
 	if a.Kind == cure.Moisture {
 		out.Width = b.Pressed()
+	}
+	if fast, err := cure.Book.ByID(cure.FastFor(b.Pane.Family, drives)); err == nil {
+		out.Fast = &ask.Answer{ID: fast.ID, Say: fast.Name}
 	}
 	return out
 }

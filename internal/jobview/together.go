@@ -41,9 +41,11 @@ var bookOnce = func() map[string][2][]string {
 	return out
 }()
 
-// together is a pane with what was done once for its object on another pane.
+// together is a pane with what was done once for its object on another pane, and with what is back
+// of what came off.
 func together(j *record.Job, p *record.Pane) record.Pane {
 	out := *p
+	out.Ticks = append(slices.Clip(out.Ticks), backIn(j)...)
 	if len(j.Panes) < 2 {
 		return out
 	}
@@ -103,7 +105,7 @@ func Alike(j *record.Job, p *record.Pane) []*record.Pane {
 	out := []*record.Pane{p}
 	for i := range j.Panes {
 		q := &j.Panes[i]
-		if q.ID != p.ID && q.Family == p.Family && q.Road.ID == p.Road.ID && q.Road.How == p.Road.How {
+		if q.ID != p.ID && sameWork(p, q) {
 			out = append(out, q)
 		}
 	}

@@ -21,6 +21,7 @@ import (
 	"freshshard/core/reckon"
 	"freshshard/core/route"
 	"freshshard/core/setting"
+	"freshshard/core/striplog"
 	"freshshard/core/timer"
 	"freshshard/core/working"
 	"freshshard/internal/record"
@@ -127,9 +128,17 @@ func Known(j *record.Job, p *record.Pane, unit length.Unit) reckon.Known {
 
 // objectOf is the object of a job as one of its panes sees it.
 func objectOf(j *record.Job, p *record.Pane) reckon.Object {
+	o := objectAs(j, p)
+	o.Log = linesOf(j, p)
+	return o
+}
+
+// objectAs is the same without what came off it.
+func objectAs(j *record.Job, p *record.Pane) reckon.Object {
 	o := j.Object
 	return reckon.Object{Exposure: o.Exposure, Power: o.Power, Gas: o.Gas, Vehicle: o.Vehicle, Moves: o.Moves,
 		Water: o.Water, Old: o.Old, Strike: o.Strike, Leaf: o.Leaf, Duty: p.Duty, Uses: p.Uses, Stamp: o.Stamp,
+		BoughtFirst: p.Road.BoughtFirst(),
 		Stacked: slices.ContainsFunc(j.Panes,
 			func(q record.Pane) bool { return q.Family == p.Family && q.Spot.Depth > 0 })}
 }
@@ -205,7 +214,7 @@ func (s *Reader) object(j record.Job, benches []Pane, unit length.Unit) View {
 				counted[st.Key] = st.Once
 			}
 		}
-		benches[i].Route = route.Legs(benches[i].progress(len(v.Strip.Open), j.Signed))
+		benches[i].Route = route.Legs(benches[i].progress(benches[i].out(v.Strip.Open), j.Signed))
 		v.MinutesTo += benches[i].left
 		v.Panes = append(v.Panes, s.stateOf(benches[i]))
 	}
@@ -238,6 +247,7 @@ func (s *Reader) onTable(v View, on int) View {
 	if v.Waits = []plan.Wait{}; !j.Signed {
 		v.Waits = s.waits(&j, v.object, benches, on)
 	}
+	v.Strip.wait(v.Waits)
 	for i, c := range v.Checks {
 		at := slices.IndexFunc(v.Waits, func(w plan.Wait) bool { return w.Step == c.Does })
 		if c.Does != "" && c.Waits == "" && at >= 0 {
@@ -549,17 +559,28 @@ func (b Pane) state() prove.State {
 		s.Odd = append(s.Odd, prove.Named{Key: string(o.Place), Title: o.Name})
 	}
 	for _, st := range b.Reckoning.Plan.Steps {
-		if !b.Done[st.Key] {
+		if !b.Done[st.Key] && family.LineOf(st.Key) == "" { // those are counted by the strip log
 			s.OpenSteps = append(s.OpenSteps, prove.Named{Key: st.Key, Title: st.Title})
 		}
 	}
 	return s
 }
 
+// out is how many things go back at Refit and are not back.
+func (b Pane) out(open []striplog.Count) int {
+	n := len(open)
+	for _, c := range open {
+		if st, err := b.Step(family.LineKey(c.ID)); err == nil && st.Station != "refit" {
+			n--
+		}
+	}
+	return n
+}
+
 func (b Pane) progress(out int, signed bool) route.Progress {
 	p := route.Progress{Steps: map[family.Station][2]int{}, Missing: len(b.Reckoning.Fit.Missing),
 		Odd:    len(b.Reckoning.Fit.Odd),
-		Chosen: b.chosen(), Out: out, Signed: signed}
+		Chosen: b.chosen(), Out: out, Signed: signed, BoughtFirst: b.Pane.Road.BoughtFirst(), Comes: b.Standing.Away}
 	if b.Reckoning.Fault != nil {
 		p.Odd++
 	}
@@ -570,6 +591,9 @@ func (b Pane) progress(out int, signed bool) route.Progress {
 		}
 	}
 	for _, st := range b.Reckoning.Plan.Steps {
+		if st.Station == "refit" && family.LineOf(st.Key) != "" {
+			continue // those are counted out
+		}
 		c := p.Steps[st.Station]
 		c[1]++
 		if b.Done[st.Key] {

@@ -7,6 +7,7 @@ import (
 	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/road"
+	"freshshard/core/striplog"
 	"freshshard/core/work"
 	"freshshard/internal/record"
 )
@@ -72,14 +73,24 @@ func (b Pane) Step(key string) (plan.Step, error) {
 	return plan.Step{}, &record.NotFound{What: "this step"}
 }
 
-// familyOf is a pane's way of holding with the work of its road.
-func familyOf(j *record.Job, p *record.Pane) (family.Family, error) {
+// familyOf is a pane's way of holding with the work of its road, without what came off.
+func familyOf(j *record.Job, p *record.Pane) (family.Family, error) { return workWith(j, p, nil) }
+
+// workWith is the same with lines of the strip log.
+func workWith(j *record.Job, p *record.Pane, l striplog.Log) (family.Family, error) {
 	f, err := family.Book.ByID(p.Family)
 	if err != nil {
 		return f, err
 	}
 	r, h, err := road.Of(p.Road.ID, p.Road.How)
-	return work.Of(f, r, h, p.Road.Came, objectOf(j, p).Work()), err
+	o := objectAs(j, p)
+	o.Log = l
+	return work.Of(f, r, h, p.Road.Came, o.Work()), err
+}
+
+// sameWork says whether two panes are held and done alike.
+func sameWork(p, q *record.Pane) bool {
+	return p.Family == q.Family && p.Road.ID == q.Road.ID && p.Road.How == q.Road.How
 }
 
 // CheckedOn is the pane on which a check was answered, where it is proved once

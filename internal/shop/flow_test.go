@@ -147,7 +147,7 @@ func TestTicketStaysAsItWas(t *testing.T) {
 		"check":     s.Bench.Reopen(ctx, tor, jobview.First(id), "gap", 1, ""),
 		"diagnosis": s.Bench.Diagnose(ctx, tor, jobview.First(id), bench.Seen{Evidence: diagnose.Evidence{}, Version: 1}),
 		"strip":     s.Strip.AddStrip(ctx, tor, "", id, strip.Noted(came("x", 1))),
-		"put back":  s.Strip.PutBack(ctx, tor, id, "e1", 1, 1),
+		"put back":  s.Bench.PutBack(ctx, tor, id, "e1", 1, 1),
 		"choice":    s.Bench.Choose(ctx, tor, jobview.First(id), bench.Settle{Material: "glass-ceramic", Thickness: 5}),
 	} {
 		var c *record.Conflict

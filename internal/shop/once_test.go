@@ -240,3 +240,51 @@ func TestAllIsCareful(t *testing.T) {
 		t.Errorf("made alike twice: %d readings, version %d, pulse %d", len(after.Pane.Readings), after.Pane.Version, pulse)
 	}
 }
+
+// A material is settled on all panes that are alike, or on none: what one of them cannot stand is
+// refused for all, in one write.
+func TestSettledOnAllOrNone(t *testing.T) {
+	s, _, tor := open(t)
+	for name, c := range map[string]struct {
+		push    float64 // on the second pane, N
+		settled int
+	}{"both stand it": {0, 2}, "the second is leaned on": {9000, 0}} {
+		in := stove()
+		in.Layout = &drawing.Layout{Across: 2, Down: 1}
+		id, err := s.Desk.TakeIn(ctx, tor, "", in)
+		if err != nil {
+			t.Fatal(err)
+		}
+		first := jobview.First(id)
+		second := jobview.Bench{Job: id, Pane: view1(t, s, id).Panes[1].ID}
+		for _, at := range []jobview.Bench{first, second} {
+			for p, text := range sized {
+				if err := s.Measure.Read(ctx, tor, at, p, measure.Said{Text: text, Instrument: "rule"}); err != nil {
+					t.Fatal(err)
+				}
+			}
+		}
+		w, err := s.Work(ctx, second)
+		if err != nil {
+			t.Fatal(err)
+		}
+		held := w.Pane.Held
+		held.Duty.Push = c.push
+		if err := s.Desk.SetPane(ctx, tor, second, held, w.Pane.Version); err != nil {
+			t.Fatal(err)
+		}
+		err = s.Bench.Choose(ctx, tor, first, bench.Settle{Material: "glass-ceramic", Thickness: 4, All: true})
+		if (fault.Of(err) == nil) != (c.settled > 0) {
+			t.Errorf("%s: %v", name, err)
+		}
+		settled := 0
+		for _, at := range []jobview.Bench{first, second} {
+			if w, err := s.Work(ctx, at); err == nil && w.Pane.Choice != nil {
+				settled++
+			}
+		}
+		if settled != c.settled {
+			t.Errorf("%s: settled on %d, want %d", name, settled, c.settled)
+		}
+	}
+}

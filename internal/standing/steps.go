@@ -9,6 +9,7 @@ import (
 	"freshshard/core/family"
 	"freshshard/core/plan"
 	"freshshard/core/source"
+	"freshshard/core/state"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
@@ -21,10 +22,9 @@ type Step struct {
 	Station    family.Station
 	once       bool
 	done       bool
-	Comes      bool // the new pane is wanted here
-	Cuts       bool // the pane is cut here
-	Said       bool // and somebody said that it comes
-	after      []string
+	Comes      bool       // the new pane is wanted here
+	Cuts       bool       // the pane is cut here
+	Said       bool       // and somebody said that it comes
 	Until      *time.Time // what it waits for is over then
 	Needs      string
 	Lays       string  // the adhesive that hardens behind it
@@ -36,13 +36,12 @@ type Step struct {
 // openWork lists the work at a pane, with what of it is done.
 func openWork(b jobview.Pane, j record.Job) []Step {
 	out := []Step{}
-	steps := b.Reckoning.Plan.Steps
+	steps := b.Reckoning.Plan.Numbered()
 	hold := slices.IndexFunc(steps, func(st plan.Step) bool { return st.Station == "hold" })
 	comes := wanted(b)
 	for i, st := range steps {
 		o := Step{Key: st.Key, Title: st.Title, Minutes: max(1, st.Minutes), People: st.People, Station: st.Station,
-			once:  st.Once,
-			after: st.After, done: b.Done[st.Key]}
+			once: st.Once, done: b.Done[st.Key]}
 		if c, ok := b.Standing.Clocks[st.Key]; ok {
 			o.Until = c.Ready
 		}
@@ -71,8 +70,8 @@ func openWork(b jobview.Pane, j record.Job) []Step {
 // wanted is the first open step for which the new pane must be here: that at which it is
 // looked over, or else the first behind the order.
 func wanted(b jobview.Pane) int {
-	for i, st := range b.Reckoning.Plan.Steps {
-		if !b.Done[st.Key] && (st.Key == jobview.CheckNew || !slices.Contains(beforePane, st.Station)) {
+	for i, st := range b.Reckoning.Plan.Numbered() {
+		if !b.Done[st.Key] && (slices.Contains(st.Needs, state.Here) || !slices.Contains(beforePane, st.Station)) {
 			return i
 		}
 	}

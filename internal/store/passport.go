@@ -71,11 +71,6 @@ func (s Passports) Reminders(ctx context.Context, before time.Time, most int) ([
 		before, most)
 }
 
-// RemindersOf lists all of a job.
-func (s Passports) RemindersOf(ctx context.Context, job int64) ([]record.Reminder, error) {
-	return database.List(ctx, s.db, scanReminder, reminderQuery+"r.job_id = ? ORDER BY r.due_at, r.id", job)
-}
-
 // Reminder reads one.
 func (s Passports) Reminder(ctx context.Context, id int64) (record.Reminder, error) {
 	v, err := firstOf(database.List(ctx, s.db, scanReminder, reminderQuery+"r.id = ?", id))

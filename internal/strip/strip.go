@@ -22,6 +22,8 @@ type Entered struct {
 	striplog.Entry
 	LengthSaid  string `json:"length_said,omitempty" maxLength:"60" doc:"Length under the head, as it was typed"`
 	ToGlassSaid string `json:"to_glass_said,omitempty" maxLength:"60" doc:"Depth to the glass, as it was typed"`
+	// Under is what came off before it and held it down: that holds it down from now on.
+	Under []string `json:"under,omitempty" maxItems:"40" doc:"Ids of what held it down or hid it"`
 }
 
 // Noted is an entry with nothing said beside it.
@@ -86,7 +88,8 @@ func (s *Service) AddStrip(ctx context.Context, by record.Account, key string, j
 	request := struct {
 		Job   int64
 		Entry striplog.Entry
-	}{job, e}
+		Under []string
+	}{job, e, in.Under}
 	_, err = s.Create(ctx, by, key, "strip", request, func(t *store.Tx) (int64, error) {
 		signed, err := t.Jobs.LockJob(ctx, job)
 		if err != nil {
@@ -99,7 +102,7 @@ func (s *Service) AddStrip(ctx context.Context, by record.Account, key string, j
 		if err != nil {
 			return 0, err
 		}
-		position, err := s.note(ctx, t, by, j, jobview.LogOf(j), e)
+		position, err := s.note(ctx, t, by, j, e, in.Under)
 		if err != nil {
 			return 0, err
 		}
@@ -108,9 +111,10 @@ func (s *Service) AddStrip(ctx context.Context, by record.Account, key string, j
 	return err
 }
 
-// note writes one entry behind the others.
-func (s *Service) note(ctx context.Context, t *store.Tx, by record.Account, j record.Job, l striplog.Log,
-	e striplog.Entry) (int, error) {
+// note writes one entry behind the others; under is what held it down.
+func (s *Service) note(ctx context.Context, t *store.Tx, by record.Account, j record.Job, e striplog.Entry,
+	under []string) (int, error) {
+	l := jobview.LogOf(j)
 	if len(l) >= MostEntries {
 		return 0, fault.New("entries", "a strip log holds 200 entries", "put like things into one entry")
 	}
@@ -122,24 +126,51 @@ func (s *Service) note(ctx context.Context, t *store.Tx, by record.Account, j re
 	if e.Bag == "" && e.Kind == striplog.Fasteners && !e.Loosen {
 		e.Bag = nextBag(l)
 	}
-	l, err := l.Remove(e)
+	over, err := holding(j, l, e.ID, under)
 	if err != nil {
+		return 0, err
+	}
+	if l, err = l.Remove(e); err != nil {
 		return 0, plain(err)
 	}
-	for _, c := range l {
-		if c.ID != e.ID && holds(c, e.ID) {
-			return 0, plain(l.Covered(e.ID))
-		}
+	if err := l.Covered(e.ID); err != nil {
+		return 0, plain(err)
 	}
 	v := record.StripEntry{Entry: e, Position: position, Version: 1, At: s.Now()}
 	if err := t.Strips.AddStrip(ctx, j.ID, v, by.ID); err != nil {
 		return 0, err
+	}
+	for _, o := range over {
+		o.At = s.Now()
+		if err := t.Strips.SetStrip(ctx, j.ID, o, by.ID); err != nil {
+			return 0, err
+		}
 	}
 	if err := t.Search.IndexJob(ctx, j.ID); err != nil {
 		return 0, err
 	}
 	return position, t.Trail.Audit(ctx, store.Change{Job: j.ID, Account: by.ID, At: s.Now(), Noun: "strip", Item: e.ID,
 		Action: "noted", Said: "came off: " + e.What, After: e})
+}
+
+// holding are the entries under which a new one was, holding it down from now on, in the record and
+// in the log.
+func holding(j record.Job, l striplog.Log, id string, under []string) ([]record.StripEntry, error) {
+	var out []record.StripEntry
+	for _, u := range under {
+		i := slices.IndexFunc(l, func(e striplog.Entry) bool { return e.ID == u })
+		if i < 0 {
+			return nil, fault.New("under", "what it was under is not in the log", "choose one that is")
+		}
+		if holds(l[i], id) {
+			continue
+		}
+		l[i].Captures = append(slices.Clone(l[i].Captures), id)
+		o := j.Strip[i]
+		o.Entry.Captures = l[i].Captures
+		out = append(out, o)
+	}
+	return out, nil
 }
 
 func holds(e striplog.Entry, id string) bool {
@@ -176,22 +207,6 @@ func plain(err error) error {
 	return fault.New(field, f.Why, f.Cure)
 }
 
-// seenStrip finds an entry and holds its version against what a person saw.
-func (s *Service) seenStrip(j record.Job, id string, version int) (record.StripEntry, error) {
-	for _, e := range j.Strip {
-		if e.Entry.ID != id {
-			continue
-		}
-		if e.Version != version {
-			return e, &record.Conflict{Field: id,
-				Says: fmt.Sprintf("%s changed “%s” %s. It is shown now; yours is not kept yet.", e.By, e.Entry.What,
-					s.Ago(e.At))}
-		}
-		return e, nil
-	}
-	return record.StripEntry{}, &record.NotFound{What: "this entry"}
-}
-
 // SetStrip changes an entry; how many are back is changed by PutBack alone.
 func (s *Service) SetStrip(ctx context.Context, by record.Account, job int64, id string, in Entered,
 	version int) error {
@@ -200,7 +215,7 @@ func (s *Service) SetStrip(ctx context.Context, by record.Account, job int64, id
 		return err
 	}
 	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
-		was, err := s.seenStrip(j, id, version)
+		was, err := s.SeenLine(&j, id, version)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -226,7 +241,7 @@ func (s *Service) SetStrip(ctx context.Context, by record.Account, job int64, id
 // DropStrip takes an entry out that was noted by mistake.
 func (s *Service) DropStrip(ctx context.Context, by record.Account, job int64, id string, version int) error {
 	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
-		was, err := s.seenStrip(j, id, version)
+		was, err := s.SeenLine(&j, id, version)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -247,7 +262,7 @@ func (s *Service) DropStrip(ctx context.Context, by record.Account, job int64, i
 // the others close up.
 func (s *Service) MoveStrip(ctx context.Context, by record.Account, job int64, id string, to, version int) error {
 	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, _ striplog.Log) (store.Change, error) {
-		was, err := s.seenStrip(j, id, version)
+		was, err := s.SeenLine(&j, id, version)
 		if err != nil {
 			return store.Change{}, err
 		}
@@ -275,24 +290,6 @@ func (s *Service) MoveStrip(ctx context.Context, by record.Account, job int64, i
 		return store.Change{Noun: "strip", Item: id, Action: "moved",
 			Said:   fmt.Sprintf("strip log: %s came off as number %d", was.Entry.What, to),
 			Before: from + 1, After: to}, t.Strips.PlaceStrip(ctx, job, order, places)
-	})
-}
-
-// PutBack records how many of an entry are back in. Nothing goes on before what
-// it holds down.
-func (s *Service) PutBack(ctx context.Context, by record.Account, job int64, id string, in, version int) error {
-	return s.stripChange(ctx, by, job, func(t *store.Tx, j record.Job, l striplog.Log) (store.Change, error) {
-		was, err := s.seenStrip(j, id, version)
-		if err != nil {
-			return store.Change{}, err
-		}
-		if _, err := l.PutBack(id, in); err != nil {
-			return store.Change{}, err
-		}
-		now := was
-		now.Entry.In, now.At = in, s.Now()
-		return store.Change{Noun: "strip", Item: id, Action: "put back", Said: fmt.Sprintf("back in: %d of %s", in,
-			was.Entry.What), Before: was.Entry.In, After: in}, t.Strips.SetStrip(ctx, job, now, by.ID)
 	})
 }
 

@@ -49,7 +49,10 @@ func TestRoadByCalls(t *testing.T) {
 		"count": 4, "fate": "back", "in": 0}
 	v = ok[jobview.View](c, "POST", job+"/strip", entry, "Idempotency-Key", "strip-one")
 	e := v.Job.Strip[0]
-	ok[jobview.View](c, "PUT", job+"/strip/"+e.Entry.ID+"/back", body{"in": 4, "version": e.Version})
+	if a := c.call("PUT", job+"/strip/"+e.Entry.ID+"/back", body{"in": 4, "version": e.Version}); a.status != 422 ||
+		!strings.Contains(string(a.body), "the pane is not in yet") {
+		t.Errorf("screws back before the pane: %d %s", a.status, a.body)
+	}
 	ok[jobview.View](c, "PUT", job+"/choice", body{"material": "glass-ceramic", "thickness": 4})
 	pane := v.Pane
 	pane.Raked = true

@@ -97,7 +97,7 @@ func guestRoutes(v *Server, api huma.API) {
 			EntryID
 			Body StripBack
 		}) (*out[jobview.View], error) {
-			return v.show(ctx, in.BenchID, v.shop.Strip.PutBack(ctx, who(ctx), in.ID, in.Entry, in.Body.In, in.Body.Version))
+			return v.show(ctx, in.BenchID, v.shop.Bench.PutBack(ctx, who(ctx), in.ID, in.Entry, in.Body.In, in.Body.Version))
 		})
 	ofJob(v, api, op("earlier", http.MethodGet, "/api/jobs/{id}/earlier-strips",
 		"Jobs whose strip log could be the start"), v.shop.Strip.Earlier)

@@ -31,6 +31,8 @@ export function useJob(id: number, pane: number) {
 					params: { path: { id }, query: { pane } },
 				}),
 			),
+		// Whoever shows it may load after the answer has come, and has then asked for nothing yet.
+		notifyOnChangeProps: ["data", "error", "status"],
 	});
 	const pulse = useRead(
 		["pulse", id],

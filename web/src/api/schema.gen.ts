@@ -2677,6 +2677,8 @@ export interface components {
             version: number;
         };
         BenchSettle: {
+            /** @description On all panes that are held and done alike and want one, or on none */
+            all?: boolean;
             material: string;
             /** @description Needed when a gate is closed for the material */
             reason?: string;
@@ -4231,7 +4233,7 @@ export interface components {
             loads?: "" | "let-go" | "ready" | "full";
             /** @description What is true when it is done */
             makes?: string[];
-            /** @description When a hold may be left out; else only an owner leaves it out */
+            /** @description When it is left out; a hold in these cases alone, else by an owner */
             may?: string[];
             /**
              * Format: int64
@@ -4253,9 +4255,11 @@ export interface components {
             people_when?: {
                 [key: string]: string;
             };
+            puts?: string[];
             /** @description The fixings are tightened here, one by one in their order */
             screws?: boolean;
             station: string;
+            takes?: string[];
             title: string;
             why: string;
         };
@@ -4933,7 +4937,7 @@ export interface components {
             back: components["schemas"]["StriplogLine"][];
             /** @description What has to be bought */
             needs: components["schemas"]["StriplogNeed"][];
-            /** @description What does not count out yet */
+            /** @description What does not count out yet, and no step puts back */
             open: components["schemas"]["StriplogCount"][];
             /** @description The panes of a pack in the order in which they came out */
             stack: components["schemas"]["StriplogLayer"][];
@@ -7136,10 +7140,10 @@ export interface components {
             box?: ("seal" | "pads" | "mouldings" | "clips" | "frame" | "screws" | "tape" | "instructions")[];
             number?: string;
             /**
-             * @description Where the number or the part itself was seen
+             * @description Where it was seen; inside: not yet
              * @enum {string}
              */
-            seen?: "" | "object" | "plate" | "list" | "old";
+            seen?: "" | "object" | "plate" | "list" | "old" | "inside";
         };
         RoadRoad: {
             /** @description A material of the list is settled */
@@ -7807,6 +7811,8 @@ export interface components {
             stands?: "" | "under" | "round" | "over";
             /** @description Depth to the glass, as it was typed */
             to_glass_said?: string;
+            /** @description Ids of what held it down or hid it */
+            under?: string[];
             what: string;
             where?: string;
         };
@@ -7919,13 +7925,13 @@ export interface components {
             say: string;
             /** @description Slid back and snugged; nothing goes in */
             slide?: boolean;
-            /** @enum {string} */
-            stands?: "" | "under" | "round" | "over";
             /**
-             * @description How it usually stands, while nobody said
+             * @description As somebody said, else by its name
              * @enum {string}
              */
-            suggest?: "" | "under" | "round" | "over";
+            stands?: "" | "under" | "round" | "over";
+            /** @description The step that puts it back; nothing more is asked of it */
+            step?: string;
             /** @description What it waits for, in words */
             waits?: string;
             /** @description What is easily mixed up here */

@@ -14,6 +14,9 @@ const shown = [
 	["jobs"],
 ];
 
+/** How long a change is waited with, for others that come with it, ms. */
+const settles = 300;
+
 /**
  * Asks again for what shows the whole shop as soon as somebody has changed something. A
  * browser keeps few connections to one address: a page that nobody looks at listens to
@@ -23,8 +26,19 @@ export function usePulse(): void {
 	const client = useQueryClient();
 	useEffect(() => {
 		let source: EventSource | null = null;
+		let due: ReturnType<typeof setTimeout> | undefined;
+		// An answer that is on its way comes first: asked again at each change, a list that takes a
+		// second would never come in a busy shop.
 		const ask = () => {
-			for (const queryKey of shown) void client.invalidateQueries({ queryKey });
+			due ??= setTimeout(() => {
+				due = undefined;
+				if (shown.some((queryKey) => client.isFetching({ queryKey }) > 0)) {
+					ask();
+					return;
+				}
+				for (const queryKey of shown)
+					void client.invalidateQueries({ queryKey });
+			}, settles);
 		};
 		const listen = () => {
 			if (document.hidden) {
@@ -50,6 +64,7 @@ export function usePulse(): void {
 		document.addEventListener("visibilitychange", looked);
 		return () => {
 			document.removeEventListener("visibilitychange", looked);
+			clearTimeout(due);
 			source?.close();
 		};
 	}, [client]);

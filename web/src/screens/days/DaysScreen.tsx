@@ -173,7 +173,8 @@ export function DaysScreen() {
 							so.mutate(
 								{ what, seen: then.days.version },
 								{
-									onSuccess: () => setPicked(undefined),
+									// It is the plan now, and no longer as it would be.
+									onSuccess: () => pick(undefined),
 									onError: () => setWhat(undefined),
 								},
 							)

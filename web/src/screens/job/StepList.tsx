@@ -16,6 +16,20 @@ type Done = {
 	reason?: string;
 };
 
+/** What was done or proved, and is open again with a step that was taken back. */
+function fellWith(was: View, now: View, step: string): string[] {
+	const steps = was.reckoning.plan.steps
+		.filter((s) => s.key !== step)
+		.filter((s) => was.pane.ticks.some((t) => t.step === s.key))
+		.filter((s) => !now.pane.ticks.some((t) => t.step === s.key));
+	const checks = was.checks.filter(
+		(c) =>
+			c.outcome === "pass" &&
+			now.checks.some((n) => n.key === c.key && n.outcome !== "pass"),
+	);
+	return [...steps.map((s) => s.title), ...checks.map((c) => c.text)];
+}
+
 /** The work at a station, in order, with its holds, hands and cautions. */
 export function StepList({
 	view,
@@ -29,14 +43,24 @@ export function StepList({
 }) {
 	const write = useStep(view);
 	const all = useStepOnAll(view);
+	const [fell, setFell] = useState<string[]>([]);
 	// What is asked for stands first; the rest keeps its order.
 	const steps = view.reckoning.plan.steps
-		.filter((s) => s.station === station)
+		.filter((s) => s.station === station && s.number > 0)
 		.sort((a, b) => Number(b.key === here) - Number(a.key === here));
 	return (
 		<div className="mt-4">
 			<h2 className="font-semibold">Work here</h2>
 			<Refusal error={write.error ?? all.error} />
+			{fell.length > 0 && (
+				<p
+					role="status"
+					className="border-l-4 border-warn bg-warn-wash py-1 pl-2"
+				>
+					<strong className="text-warn">Open again with it,</strong> because it
+					stood on it: {fell.join("; ")}.
+				</p>
+			)}
 			<ol>
 				{steps.map((s) => (
 					<StepLine
@@ -47,7 +71,12 @@ export function StepList({
 						open={
 							s.required || s.key === here || !steps.some((o) => o.key === here)
 						}
-						onDone={(d) => write.mutate({ step: s.key, ...d })}
+						onDone={(d) =>
+							write.mutate(
+								{ step: s.key, ...d },
+								{ onSuccess: (next) => setFell(fellWith(view, next, s.key)) },
+							)
+						}
 						onAll={() => all.mutate(s.key)}
 					/>
 				))}
@@ -136,6 +165,7 @@ function StepLine({
 						) : (
 							<>
 								<p>{step.do}</p>
+								<WithIt view={view} step={step} />
 								<p className="text-[0.9375rem] text-ink-2">{step.why}</p>
 								{step.two_why && (
 									<p className="text-[0.9375rem] text-two">
@@ -157,6 +187,33 @@ function StepLine({
 				)}
 			</div>
 		</li>
+	);
+}
+
+/** What of the strip log goes back with a step, and what is easily mixed up there. */
+function WithIt({ view, step }: { view: View; step: Step }) {
+	const lines = view.strip.back.filter((l) => l.step === step.title);
+	if (lines.length === 0) return null;
+	return (
+		<ul className="text-[0.9375rem]">
+			{lines.map((l) => (
+				<li key={l.id} data-with={l.id}>
+					{[
+						l.say,
+						l.facing && `faces ${l.facing}`,
+						l.bag && `bag ${l.bag}`,
+						l.with,
+					]
+						.filter(Boolean)
+						.join(" · ")}
+					{l.warnings.map((w) => (
+						<p key={w} className="border-l-4 border-warn bg-warn-wash pl-2">
+							<strong className="text-warn">Mind:</strong> {w}
+						</p>
+					))}
+				</li>
+			))}
+		</ul>
 	);
 }
 

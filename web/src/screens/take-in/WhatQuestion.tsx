@@ -1,4 +1,5 @@
 import type { Exposure } from "../../api/types";
+import { Choice } from "../../parts/Choice";
 import { TextField } from "../../parts/Field";
 import { LayoutFields } from "../../parts/LayoutFields";
 import { MovesField } from "../../parts/MovesField";
@@ -97,38 +98,46 @@ export function WhatQuestion({
 					/>
 				</div>
 			)}
-			<div className="grid items-start gap-x-8 sm:grid-cols-2">
-				<Tick checked={form.leaf} onChange={(leaf) => set({ leaf })}>
-					In a door or leaf that comes off
-				</Tick>
-				<Tick checked={form.power} onChange={(power) => set({ power })}>
-					Mains power in it
-				</Tick>
-				<Tick checked={form.gas} onChange={(gas) => set({ gas })}>
-					Gas in it
-				</Tick>
-				<MovesField
-					vehicle={form.vehicle}
-					moves={form.moves}
-					// Whoever rides in it can be thrown; a tick that was taken away stays away.
-					onChange={(v) =>
-						set(v.vehicle && !form.vehicle ? { ...v, strike: true } : v)
-					}
-				/>
-				<Tick
-					checked={form.water}
-					onChange={(water) => set(water ? { water, strike: true } : { water })}
-				>
-					It floats
-				</Tick>
-				<Tick checked={form.old} onChange={(old) => set({ old })}>
-					Old: from before the 1980s, perhaps
-				</Tick>
-				<StrikeField
-					strike={form.strike}
-					onChange={(strike) => set({ strike })}
-				/>
-			</div>
+			<Choice title="What drives it? Tick all that is so.">
+				<div className="grid items-start gap-x-8 sm:grid-cols-2">
+					<Tick checked={form.power} onChange={(power) => set({ power })}>
+						Mains power in it
+					</Tick>
+					<Tick checked={form.gas} onChange={(gas) => set({ gas })}>
+						Gas in it
+					</Tick>
+					<MovesField
+						vehicle={form.vehicle}
+						moves={form.moves}
+						// Whoever rides in it can be thrown; a tick that was taken away stays away.
+						onChange={(v) =>
+							set(v.vehicle && !form.vehicle ? { ...v, strike: true } : v)
+						}
+					/>
+					<Tick
+						checked={form.water}
+						onChange={(water) =>
+							set(water ? { water, strike: true } : { water })
+						}
+					>
+						It floats
+					</Tick>
+				</div>
+			</Choice>
+			<Choice title="And the pane?">
+				<div className="grid items-start gap-x-8 sm:grid-cols-2">
+					<Tick checked={form.leaf} onChange={(leaf) => set({ leaf })}>
+						In a door or leaf that comes off
+					</Tick>
+					<StrikeField
+						strike={form.strike}
+						onChange={(strike) => set({ strike })}
+					/>
+					<Tick checked={form.old} onChange={(old) => set({ old })}>
+						Old: from before the 1980s, perhaps
+					</Tick>
+				</div>
+			</Choice>
 		</div>
 	);
 }

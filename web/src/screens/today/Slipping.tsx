@@ -40,7 +40,7 @@ function Line({ slip }: { slip: Slip }) {
 		<li className="border-b border-rule py-2" data-slip={slip.job}>
 			<Link
 				to={`/jobs/${slip.job}`}
-				className="block font-semibold underline-offset-4 hover:underline"
+				className="block min-h-11 content-center font-semibold underline-offset-4 hover:underline"
 			>
 				{slip.object}
 			</Link>

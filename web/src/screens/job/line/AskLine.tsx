@@ -161,13 +161,25 @@ function Answer({
 	}
 	if (ask.kind === "laid") {
 		return (
-			<span className="flex gap-2">
+			<span className="flex flex-wrap gap-2">
 				<Link
 					className="grid min-h-12 shrink-0 place-items-center border-2 border-on-tape/50 px-3 font-semibold"
 					to={{ search: location.search, hash: layForm }}
 				>
 					Other
 				</Link>
+				{ask.answers?.slice(1).map((a) => (
+					<button
+						key={a.id}
+						type="button"
+						className="min-h-12 shrink-0 border-2 border-on-tape/50 px-3 font-semibold first-letter:uppercase"
+						disabled={tools.pending}
+						onClick={() => tools.answer(a.id)}
+						data-answer-fast
+					>
+						{a.say}
+					</button>
+				))}
 				<button
 					type="button"
 					className={`${key} first-letter:uppercase`}

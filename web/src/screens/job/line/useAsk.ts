@@ -72,17 +72,17 @@ const waiting =
 		});
 
 const settled =
-	(material: string, thickness: number): Call =>
+	(material: string, thickness: number, all = false): Call =>
 	(view) =>
-		putChoice(view, { material, thickness, seen: view.pane.choice?.id });
+		putChoice(view, { material, thickness, all, seen: view.pane.choice?.id });
 
-/** The clock of what is usually laid here, from now on. */
+/** The clock of what was laid here, the usual where nothing is said, from now on. */
 const laid =
-	(key: string, ask: Ask): Call =>
+	(key: string, ask: Ask, adhesive: string | undefined): Call =>
 	async (view) => {
 		await postCure(view, key, {
 			step: ask.key ?? "",
-			adhesive: ask.answers?.[0]?.id ?? "",
+			adhesive: adhesive ?? ask.answers?.[0]?.id ?? "",
 			width: ask.number ?? 0,
 			edges: ask.number ? 2 : 0,
 			place: "bench",
@@ -104,6 +104,8 @@ function allOf(ask: Ask): [Call, Call | null] {
 	const key = ask.key ?? "";
 	if (ask.panes && ask.kind === "check")
 		return [(view) => putCheckOnAll(view, key, { outcome: "pass" }), null];
+	if (ask.panes && ask.kind === "settle")
+		return [settled(key, ask.number ?? 0, true), null];
 	if (ask.panes) return [(view) => putStepOnAll(view, key), null];
 	if (ask.kind === "screw") {
 		const n = together(ask);
@@ -131,7 +133,7 @@ function callsOf(ask: Ask, view: View, value?: string): [Call, Call | null] {
 				waiting(view.pane.waits_for, view.pane.waits_until ?? undefined),
 			];
 		case "laid":
-			return [laid(newKey(), ask), null];
+			return [laid(newKey(), ask, value), null];
 		case "settle":
 			return [settled(key, ask.number ?? 0), null];
 		default:

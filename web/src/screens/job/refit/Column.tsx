@@ -4,13 +4,13 @@ import { Guests } from "./Guests";
 import { Rebuild } from "./Rebuild";
 
 /** Refit: the strip log, backwards. */
-export default function Column({ view, steps }: ColumnProps) {
+export default function Column({ view, steps, station }: ColumnProps) {
 	return (
 		<>
 			{steps}
 			<Guests view={view} />
 			<Touch view={view} />
-			<Rebuild view={view} />
+			<Rebuild view={view} station={station} />
 		</>
 	);
 }

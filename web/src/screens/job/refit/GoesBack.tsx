@@ -9,7 +9,7 @@ import type { StripTools } from "../strip/useStrip";
 type Stands = NonNullable<StripEntry["stands"]>;
 
 const ways: { value: Stands; label: string }[] = [
-	{ value: "", label: "as it came off" },
+	{ value: "", label: "as such things usually lie" },
 	{ value: "under", label: "under the pane, before it" },
 	{ value: "round", label: "round it, with it" },
 	{ value: "over", label: "over it, after it" },
@@ -42,22 +42,13 @@ export function GoesBack({
 	const set = (change: Partial<StripEntry>) =>
 		strip.change.mutate({ entry: { ...entry, ...change }, version });
 	const words = [
-		said[entry.stands ?? ""],
+		said[line.stands ?? ""],
 		first.length > 0 ? `after ${first.map(name).join(", ")}` : "",
 	].filter((w) => w !== "");
 	if (!open) {
 		return (
 			<p className="flex flex-wrap items-center gap-x-3 text-[0.9375rem] text-ink-2">
 				{words.join("; ")}
-				{line.suggest && !entry.stands && (
-					<button
-						type="button"
-						className="min-h-11 underline underline-offset-4"
-						onClick={() => set({ stands: line.suggest })}
-					>
-						It {said[line.suggest]}: yes
-					</button>
-				)}
 				<button
 					type="button"
 					className="min-h-11 underline underline-offset-4"

@@ -7,18 +7,32 @@ import { type StripTools, useStrip } from "../strip/useStrip";
 
 const GoesBack = later(() => import("./GoesBack"), "GoesBack");
 
+/** The lines of the strip log that go back at a station; those that no step has, at Refit. */
+function linesAt(view: View, station: string): StripLine[] {
+	const { steps } = view.reckoning.plan;
+	return view.strip.back.filter(
+		(l) =>
+			!l.step &&
+			(steps.find((s) => s.key === `line:${l.id}`)?.station ?? "refit") ===
+				station,
+	);
+}
+
 /** The strip log backwards, line by line, counts ticked. */
-export function Rebuild({ view }: { view: View }) {
+export function Rebuild({ view, station }: { view: View; station: string }) {
 	const strip = useStrip(view);
-	if (view.job.strip.length === 0) return null;
-	const now = view.strip.back.find((l) => !l.done && l.ready);
+	const lines = linesAt(view, station);
+	const refit = station === "refit";
+	if (refit ? view.job.strip.length === 0 : lines.length === 0) return null;
+	const now = lines.find((l) => !l.done && l.ready);
+	const withSteps = view.strip.back.filter((l) => l.step);
 	return (
 		<section className="mt-4" aria-label="Rebuild">
 			<h2 className="font-semibold">Back in, in this order</h2>
-			<PackStack layers={view.strip.stack} />
+			{refit && <PackStack layers={view.strip.stack} />}
 			<Refusal error={strip.back.error} />
 			<ol className="border-t border-rule">
-				{view.strip.back.map((l) => (
+				{lines.map((l) => (
 					<BackLine
 						key={l.id}
 						line={l}
@@ -28,15 +42,31 @@ export function Rebuild({ view }: { view: View }) {
 					/>
 				))}
 			</ol>
-			{view.strip.open.length === 0 ? (
+			{refit && withSteps.length > 0 && (
+				<p className="mt-2 text-ink-2">
+					Back with their steps:{" "}
+					{withSteps
+						.map((l) => `${l.done ? "✓ " : ""}${whatOf(view, l)} (${l.step})`)
+						.join("; ")}
+					.
+				</p>
+			)}
+			{refit && view.strip.open.length === 0 && (
 				<p className="mt-2 text-now">Everything counts out.</p>
-			) : (
+			)}
+			{refit && view.strip.open.length > 0 && (
 				<p className="mt-2 text-ink-2">
 					Still out:{" "}
 					{view.strip.open.map((o) => `${o.what}, ${o.say}`).join("; ")}.
 				</p>
 			)}
 		</section>
+	);
+}
+
+function whatOf(view: View, line: StripLine): string {
+	return (
+		view.job.strip.find((r) => r.entry.id === line.id)?.entry.what ?? line.say
 	);
 }
 

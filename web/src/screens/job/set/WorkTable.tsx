@@ -34,14 +34,11 @@ export default function WorkTable({ view, ask, tools }: TableProps) {
 		(i) => i.kind !== "dim" && (i.layer !== "order" || !screws),
 	);
 	const middle = { x: size.w / 2, y: size.h / 2 };
-	const at = plan.steps.findIndex((s) => s.key === ask.key) + 1;
+	const at = step?.number ?? 0;
+	const all = plan.steps.filter((s) => s.number > 0).length;
 	return (
 		<Ground
-			says={
-				at > 0
-					? `step ${at} of ${plan.steps.length}, ${table.seen}`
-					: table.seen
-			}
+			says={at > 0 ? `step ${at} of ${all}, ${table.seen}` : table.seen}
 			foot={
 				<>
 					{chain.length > 0 && (

@@ -16,6 +16,7 @@ const seen = [
 	{ value: "plate", label: "off its plate" },
 	{ value: "list", label: "out of a parts list" },
 	{ value: "old", label: "off the old part" },
+	{ value: "inside", label: "only inside: it is opened first" },
 ] as const;
 
 const boxed: Box = [

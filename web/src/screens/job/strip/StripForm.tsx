@@ -78,7 +78,7 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 	const fasteners = draft.kind === "fasteners";
 	const at = (f: string) => add.error?.field(f);
 	const screws = ["screw", "bolt", "nut"].includes(draft.how);
-	const fields = ["what", "captures", "length_said", "to_glass_said"];
+	const fields = ["what", "captures", "under", "length_said", "to_glass_said"];
 	return (
 		<form
 			className="flex flex-col gap-4"
@@ -145,7 +145,18 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 					maxLength={120}
 				/>
 			</Choice>
-			<HoldsDown view={view} draft={draft} set={set} />
+			<OthersOf
+				title="It was under"
+				view={view}
+				chosen={draft.under}
+				onChange={(under) => set({ under })}
+			/>
+			<OthersOf
+				title="It holds down or hides"
+				view={view}
+				chosen={draft.captures}
+				onChange={(captures) => set({ captures })}
+			/>
 			<TextField
 				label="Which way it faces"
 				placeholder="coat in, print reads from the room, gap at the top"
@@ -167,7 +178,7 @@ export function StripForm({ view, strip }: { view: View; strip: StripTools }) {
 			<Tick checked={draft.seized} onChange={(seized) => set({ seized })}>
 				It was seized
 			</Tick>
-			{at("captures") && <Refusal error={add.error} />}
+			{(at("captures") || at("under")) && <Refusal error={add.error} />}
 			{add.error && !fields.some(at) && <Refusal error={add.error} />}
 			<Button
 				kind="now"
@@ -284,27 +295,38 @@ function ScrewFields({
 	);
 }
 
-function HoldsDown({ view, draft, set }: Part & { view: View }) {
+/** Some of what is in the log already. */
+function OthersOf({
+	title,
+	view,
+	chosen,
+	onChange,
+}: {
+	title: string;
+	view: View;
+	chosen: string[];
+	onChange: (ids: string[]) => void;
+}) {
 	if (view.job.strip.length === 0) return null;
 	return (
-		<Choice title="It holds down or hides">
-			<div className="grid gap-x-4 sm:grid-cols-2">
+		<Choice title={title}>
+			<fieldset aria-label={title} className="grid gap-x-4 sm:grid-cols-2">
 				{view.job.strip.map((r) => (
 					<Tick
 						key={r.entry.id}
-						checked={draft.captures.includes(r.entry.id)}
+						checked={chosen.includes(r.entry.id)}
 						onChange={(v) =>
-							set({
-								captures: v
-									? [...draft.captures, r.entry.id]
-									: draft.captures.filter((c) => c !== r.entry.id),
-							})
+							onChange(
+								v
+									? [...chosen, r.entry.id]
+									: chosen.filter((c) => c !== r.entry.id),
+							)
 						}
 					>
 						{r.position}. {r.entry.what}
 					</Tick>
 				))}
-			</div>
+			</fieldset>
 		</Choice>
 	);
 }

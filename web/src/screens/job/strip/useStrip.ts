@@ -28,6 +28,7 @@ export type StripDraft = {
 	loosen: boolean;
 	seized: boolean;
 	captures: string[];
+	under: string[];
 	facing: string;
 	fate: StripEntry["fate"];
 };
@@ -50,6 +51,7 @@ const empty: StripDraft = {
 	loosen: false,
 	seized: false,
 	captures: [],
+	under: [],
 	facing: "",
 	fate: "back",
 };
@@ -67,6 +69,7 @@ function entryOf(d: StripDraft): StripEntered {
 		loosen: d.loosen,
 		seized: d.seized,
 		captures: d.captures,
+		under: d.under,
 		facing: d.facing,
 		fate: d.fate,
 		held: driven

@@ -7,6 +7,7 @@ const seen = {
 	plate: "read off its plate",
 	list: "found in a parts list",
 	old: "read off the old part",
+	inside: "read when it is open",
 };
 
 /** What comes to a job that reads no size: its tag, what is in its box, and what goes where. */
