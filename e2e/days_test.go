@@ -103,25 +103,41 @@ func moved(g *page) {
 	g.accessible("days as they would be")
 	g.press("Leave it as it was")
 	g.until("as it was", `!document.querySelector("[data-tried]") && !document.querySelector("[data-pinned=true]")`)
-	// Dragged some hours on, one of the second lane that is wide enough to be held: not each may
-	// lie there.
-	for n := 0; n < 8 && !g.soon(`document.querySelector("[data-tried]")`); n++ {
+	dragged(g)
+	g.pressAt("[data-so]")
+	g.until("pinned", `!document.querySelector("[data-tried]") && document.querySelector("[data-pinned=true]")`)
+	g.pressAt("[data-pinned=true]")
+	g.press("Let it go where it fits")
+	g.until("free again", `!document.querySelector("[data-pinned=true]")`)
+}
+
+// dragged takes a step some hours on and lets it go, until one may lie there. Not each may: a
+// working day ends, two people belong to it, or what somebody pinned before holds it.
+func dragged(g *page) {
+	const tried = `document.querySelector("[data-tried]")`
+	const lies = tried + ` && document.querySelector("[data-pinned=true]")`
+	const refused = `document.querySelector("main [role=alert], main a[href='/rounds']")`
+	var said []string
+	for n := range 24 {
 		at := ask[[]float64](g, fmt.Sprintf(`(() => {
-			const wide = [...document.querySelectorAll("[data-lanes] ul[aria-label]")[1].querySelectorAll("[data-step]")]
+			const wide = [...document.querySelectorAll("[data-lanes] ul[aria-label] [data-step]")]
 				.filter(s => s.getBoundingClientRect().width > 40)
 			const b = wide[%d %% wide.length]
 			b.scrollIntoView({block: "center", inline: "center"})
 			const r = b.getBoundingClientRect()
 			return [r.left + 2, r.top + 20]
 		})()`, n))
-		g.do(chromedp.DragAndDropXY(at[0], at[1], at[0]+300, at[1], 4))
+		g.do(chromedp.DragAndDropXY(at[0], at[1], at[0]+float64(300-75*(n%4)), at[1], 4))
+		if g.soon(tried+" || "+refused) && ask[bool](g, isTrue(lies)) {
+			return
+		}
+		said = append(said, ask[string](g, `(e => e ? e.innerText : "nothing")(`+refused+`)`))
+		if ask[bool](g, isTrue(tried)) {
+			g.press("Leave it as it was")
+			g.until("as it was", "!"+tried)
+		}
 	}
-	g.until("what the drag costs", `document.querySelector("[data-tried]")`)
-	g.pressAt("[data-so]")
-	g.until("pinned", `document.querySelector("[data-pinned=true]")`)
-	g.pressAt("[data-pinned=true]")
-	g.press("Let it go where it fits")
-	g.until("free again", `!document.querySelector("[data-pinned=true]")`)
+	g.t.Fatalf("no step could be dragged: %q", said)
 }
 
 // Glass that is late moves its job; one more pair of hands does not make anybody later;

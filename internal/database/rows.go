@@ -102,3 +102,22 @@ func Marks(ids []int64) (string, []any) {
 	}
 	return strings.TrimSuffix(strings.Repeat("?,", len(ids)), ","), args
 }
+
+// AsOne lets f read as if nobody wrote meanwhile. What is read in several queries would else
+// be torn: a job's row of before with the readings of after. Within a transaction f reads
+// there, under the locks that it holds.
+func AsOne(ctx context.Context, q Querier, f func(Querier) error) error {
+	db, alone := q.(*sql.DB)
+	if !alone {
+		return f(q)
+	}
+	tx, err := db.BeginTx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
+	if err != nil {
+		return err
+	}
+	defer func() { _ = tx.Rollback() }()
+	if err := f(tx); err != nil {
+		return err
+	}
+	return tx.Commit()
+}

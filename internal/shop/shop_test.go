@@ -317,6 +317,40 @@ func TestManyWritersLoseNothing(t *testing.T) {
 	}
 }
 
+// A job is read as of one moment: what one change wrote into two tables is seen of both or of
+// neither.
+func TestAJobIsReadAsOfOneMoment(t *testing.T) {
+	s, _, tor := open(t)
+	id := takeIn(t, s, tor)
+	write := func(n int) {
+		if err := s.Store.Write(ctx, func(x *store.Tx) error {
+			return errors.Join(x.Jobs.Run(ctx, "UPDATE job SET pulse = ? WHERE id = ?", n, id),
+				x.Panes.Run(ctx, "UPDATE pane SET name = ? WHERE job_id = ?", fmt.Sprint(n), id))
+		}); err != nil {
+			t.Error(err)
+		}
+	}
+	write(1000)
+	done := make(chan struct{})
+	go func() {
+		defer close(done)
+		for n := range 300 {
+			write(1001 + n)
+		}
+	}()
+	for reads := 0; ; reads++ {
+		j, err := s.Store.Jobs.Job(ctx, id)
+		if err != nil || j.Panes[0].Name != fmt.Sprint(j.Pulse) {
+			t.Fatalf("after %d reads the job is of %d and its pane of %s, %v", reads, j.Pulse, j.Panes[0].Name, err)
+		}
+		select {
+		case <-done:
+			return
+		default:
+		}
+	}
+}
+
 func TestRefusals(t *testing.T) {
 	s, mira, tor := open(t)
 	id := takeIn(t, s, tor)

@@ -103,11 +103,19 @@ func (s Jobs) Job(ctx context.Context, id int64) (record.Job, error) {
 	return js[0], nil
 }
 
-// Several reads jobs whole, in the order of ids, with one query a table.
-func (s Jobs) Several(ctx context.Context, ids []int64) ([]record.Job, error) {
+// Several reads jobs whole, in the order of ids, with one query a table and as of one moment.
+func (s Jobs) Several(ctx context.Context, ids []int64) (js []record.Job, err error) {
 	if len(ids) == 0 {
 		return []record.Job{}, nil
 	}
+	err = database.AsOne(ctx, s.db, func(q database.Querier) error {
+		js, err = Jobs{q}.several(ctx, ids)
+		return err
+	})
+	return js, err
+}
+
+func (s Jobs) several(ctx context.Context, ids []int64) ([]record.Job, error) {
 	in, args := database.Marks(ids)
 	which := fmt.Sprint(1<<(len(paneParts)+len(parts)) - 1) // of many jobs some have each
 	if len(ids) == 1 {

@@ -178,17 +178,19 @@ export function Lanes({
 										moved={moved && s.moved}
 										onPick={() => onPick(s)}
 										onDrop={
-											onDrag && !s.round
-												? (x, down) =>
-														onDrag({
-															step: s,
-															at: momentAt(all, h.x + x),
-															lane: Math.min(
-																days.people.length - 1,
-																Math.max(0, lane + Math.round(down / tall)),
-															),
-														})
-												: undefined
+											onDrag &&
+											((x, down) => {
+												// Where a round goes is the round's: its words lead there.
+												if (s.round) return onPick(s);
+												onDrag({
+													step: s,
+													at: momentAt(all, h.x + x),
+													lane: Math.min(
+														days.people.length - 1,
+														Math.max(0, lane + Math.round(down / tall)),
+													),
+												});
+											})
 										}
 									/>
 								);
