@@ -221,7 +221,11 @@ func (f Facts) ofStep(st *plan.Step, w *plan.Wait) Ask {
 	if w != nil {
 		return Ask{Kind: Wait, Key: st.Key, Says: st.Title, Why: w.Why, Until: w.Until}
 	}
-	return Ask{Kind: Step, Key: st.Key, Says: st.Title}
+	a := Ask{Kind: Step, Key: st.Key, Says: st.Title}
+	if st.Dries != "" {
+		a.Answers = []Answer{{st.Dries, "Just painted"}}
+	}
+	return a
 }
 
 func step(s family.Station, f Facts) (Ask, bool) {

@@ -115,6 +115,8 @@ type Net struct {
 	// before it is said what it was.
 	Loads   Load `json:"loads,omitempty" enum:",let-go,ready,full"`
 	Hardens bool `json:"hardens,omitempty"`
+	// Dries is the usual clock that begins where somebody painted here.
+	Dries string `json:"dries,omitempty"`
 	// Takes are the things that it puts back, by what they are called; Puts the lines of the strip log
 	// that it does, by id.
 	Takes []string `json:"takes,omitempty"`

@@ -66,6 +66,16 @@ func For(exposure string, steps, checks []string) []Offer {
 	return out
 }
 
+// At is the first of some open steps that a usual clock keeps shut; empty where it keeps none.
+func At(usual string, steps []string) string {
+	for _, u := range All() {
+		if u.ID == usual {
+			return firstOf(u.Steps, steps)
+		}
+	}
+	return ""
+}
+
 func firstOf(of, in []string) string {
 	for _, k := range in {
 		if slices.Contains(of, k) {

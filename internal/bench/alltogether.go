@@ -26,8 +26,8 @@ func noneReady(why string) error {
 }
 
 // TickAll ticks a step on every pane that has it, is open and waits for
-// nothing. Panes that are not ready stay as they are.
-func (s *Service) TickAll(ctx context.Context, by record.Account, job int64, step string) error {
+// nothing. Panes that are not ready stay as they are. Where it was painted, each dries.
+func (s *Service) TickAll(ctx context.Context, by record.Account, job int64, step string, painted bool) error {
 	return s.NoteAll(ctx, by, job, func(e *change.Edit) (store.Change, error) {
 		n, title, why := 0, "", ""
 		for i := range e.Job.Panes {
@@ -44,6 +44,11 @@ func (s *Service) TickAll(ctx context.Context, by record.Account, job int64, ste
 			}
 			if e.Tick(p, record.Tick{Step: step, Outcome: "done", Version: 1, At: e.Now}); leads(b, step) {
 				s.Follower(e, p).afterStep(step, true)
+			}
+			if painted {
+				if err := dries(e, p, b, st); err != nil {
+					return store.Change{}, err
+				}
 			}
 			if n++; st.Once { // it stands on all
 				break

@@ -15,6 +15,7 @@ import (
 	"freshshard/core/plan"
 	"freshshard/core/prove"
 	"freshshard/core/reckon"
+	"freshshard/core/timer"
 	"freshshard/core/working"
 	"freshshard/internal/change"
 	"freshshard/internal/jobview"
@@ -192,6 +193,7 @@ type Done struct {
 	Outcome string `json:"outcome" enum:"done,left-out,open"`
 	Reason  string `json:"reason,omitempty" maxLength:"500"`
 	Seen    int    `json:"seen,omitempty"`
+	Dries   bool   `json:"dries,omitempty" doc:"Something was painted that has to dry: its clock begins"`
 }
 
 // Tick says how a step ended. Doing it twice is as good as once.
@@ -230,21 +232,61 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 		}
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: st.Title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
-			if e.Untick(p, step); !leadsBack(b, st) {
-				return c, nil
-			}
-			f := s.Follower(e, here)
-			f.afterOpened(b, step, last.At)
-			return f.With(c), nil
+			e.Untick(p, step)
+			return s.opened(e, here, b, st, last, c), nil
 		}
 		e.Tick(p, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1, At: e.Now})
-		if !leads(b, step) {
-			return c, nil
-		}
-		f := s.Follower(e, here)
-		f.afterStep(step, in.Outcome == "done")
-		return f.With(c), nil
+		return s.ended(e, here, b, st, in, c)
 	})
+}
+
+// opened is what follows from a step that is opened again.
+func (s *Service) opened(e *change.Edit, p *record.Pane, b jobview.Pane, st plan.Step, last record.Tick,
+	c store.Change) store.Change {
+	if st.Dries != "" { // it began with this
+		e.Drop(p, func(v record.Timer) bool { return v.Usual == st.Dries })
+	}
+	if !leadsBack(b, st) {
+		return c
+	}
+	f := s.Follower(e, p)
+	f.afterOpened(b, st.Key, last.At)
+	return f.With(c)
+}
+
+// ended is what follows from a step that is done or left out.
+func (s *Service) ended(e *change.Edit, p *record.Pane, b jobview.Pane, st plan.Step, in Done,
+	c store.Change) (store.Change, error) {
+	if in.Dries {
+		if err := dries(e, p, b, st); err != nil {
+			return store.Change{}, err
+		}
+	}
+	if !leads(b, st.Key) {
+		return c, nil
+	}
+	f := s.Follower(e, p)
+	f.afterStep(st.Key, in.Outcome == "done")
+	return f.With(c), nil
+}
+
+// dries begins the clock of what was painted at a step: the next thing that loads the paint waits
+// for it.
+func dries(e *change.Edit, p *record.Pane, b jobview.Pane, st plan.Step) error {
+	if st.Dries == "" {
+		return fault.New("dries", "nothing is painted at this step", "say that it is done")
+	}
+	open := []string{}
+	for _, o := range b.Reckoning.Plan.Steps {
+		if !b.Done[o.Key] {
+			open = append(open, o.Key)
+		}
+	}
+	run, err := timer.Start(timer.Run{Usual: st.Dries, Gates: timer.At(st.Dries, open)}, 0, e.Now)
+	if err == nil {
+		e.Begin(p, run)
+	}
+	return err
 }
 
 // mayTick refuses what cannot be done yet, or left out without a reason that holds.

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"freshshard/core/reading"
+	"freshshard/core/timer"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
 )
@@ -108,6 +109,28 @@ func (e *Edit) DropCures(p *record.Pane) {
 		e.Write(func(ctx context.Context, t *store.Tx) error { return t.Cures.DropCure(ctx, p.ID, c.ID) })
 	}
 	p.Cures = nil
+}
+
+// Begin begins a clock that is no chemistry.
+func (e *Edit) Begin(p *record.Pane, r timer.Run) {
+	r.Since, r.Until = asKept(r.Since), asKept(r.Until)
+	v := record.Timer{Pane: p.ID, Run: r, By: e.By.Name, Version: 1}
+	n := len(p.Timers)
+	p.Timers = append(slices.Clone(p.Timers), v)
+	e.Write(func(ctx context.Context, t *store.Tx) (err error) {
+		p.Timers[n].ID, err = t.Cures.AddTimer(ctx, v, e.By.ID, e.Now)
+		return err
+	})
+}
+
+// Drop takes such clocks away.
+func (e *Edit) Drop(p *record.Pane, which func(record.Timer) bool) {
+	for _, v := range p.Timers {
+		if which(v) {
+			e.Write(func(ctx context.Context, t *store.Tx) error { return t.Cures.DropTimer(ctx, p.ID, v.ID) })
+		}
+	}
+	p.Timers = slices.DeleteFunc(slices.Clone(p.Timers), which)
 }
 
 // Tried keeps a check that failed, before it is tried again.

@@ -3,11 +3,13 @@ package days
 import (
 	"context"
 	"fmt"
+	"maps"
 	"slices"
 	"time"
 
 	"freshshard/core/catalogue"
 	"freshshard/core/cure"
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/pace"
 	"freshshard/core/schedule"
@@ -249,7 +251,8 @@ func (s *Service) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
 
 // hardens is how long a bead of an adhesive takes at the bench from now on, min; its width
 // in mm. What never hardens in such air takes longer than anybody plans.
-type hardens func(adhesive string, width float64) (int, error)
+// It is told by how what was laid is loaded.
+type hardens func(adhesive string, width float64) (map[family.Load]int, error)
 
 // Hardens reads the air once and says how long beads take in it.
 func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
@@ -270,19 +273,22 @@ func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
 		adhesive string
 		width    float64
 	}
-	known := map[bead]int{}
-	return func(adhesive string, width float64) (int, error) {
+	known := map[bead]map[family.Load]int{}
+	return func(adhesive string, width float64) (map[family.Load]int, error) {
 		k := bead{adhesive, width}
 		if m, ok := known[k]; ok {
 			return m, nil
 		}
 		got, err := cure.Cure(cure.Bond{Adhesive: adhesive, Since: now, Width: width, Edges: 2}, air, now)
 		if err != nil {
-			return 0, err
+			return nil, err
 		}
-		known[k] = daysAhead * 24 * 60
-		if r := got.Opened().Safe; r != nil {
-			known[k] = int(r.Sub(now).Minutes()) + 1
+		known[k] = map[family.Load]int{}
+		for _, load := range []family.Load{family.LetGo, family.Ready, family.Full} {
+			known[k][load] = daysAhead * 24 * 60
+			if r := got.Behind(cure.Key(load)).Safe; r != nil {
+				known[k][load] = int(r.Sub(now).Minutes()) + 1
+			}
 		}
 		return known[k], nil
 	}, nil
@@ -290,7 +296,8 @@ func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
 
 // job is what is left of one, with why it cannot be planned.
 func (w *dayWork) job(j standing.Job, hardens hardens, dry []schedule.Window) (schedule.Job, string, error) {
-	c := jobChain{dayWork: w, job: j, place: "bench", away: true, once: map[string]bool{}}
+	c := jobChain{dayWork: w, job: j, place: "bench", away: true, whose: map[string]string{},
+		ends: map[string][]schedule.After{}}
 	c.out = schedule.Job{ID: fmt.Sprint(j.ID), Name: j.Object}
 	if j.Promised != nil {
 		at := w.minute(*j.Promised)
@@ -303,37 +310,122 @@ func (w *dayWork) job(j standing.Job, hardens hardens, dry []schedule.Window) (s
 			c.drive = 2 * one
 		}
 	}
-	for _, p := range j.Panes {
-		if why, err := c.pane(p, hardens); why != "" || err != nil {
+	shares := standing.Shares(j.Panes)
+	for i, p := range j.Panes {
+		if why, err := c.pane(p, shares[i], hardens); why != "" || err != nil {
 			return c.out, why, err
 		}
 	}
+	c.waitForOthers()
 	return c.out, "", nil
 }
 
 // jobChain strings the steps of one job together.
 type jobChain struct {
 	*dayWork
-	job   standing.Job
-	out   schedule.Job
-	place string            // the resource that work at the object takes
-	dry   []schedule.Window // hours in which something can be laid at the place
-	drive int               // there and back, min
-	away  bool              // nobody is at the object now
-	once  map[string]bool   // steps done once for the object
+	job    standing.Job
+	out    schedule.Job
+	place  string                      // the resource that work at the object takes
+	dry    []schedule.Window           // hours in which something can be laid at the place
+	drive  int                         // there and back, min
+	away   bool                        // nobody is at the object now
+	loads  family.Load                 // of the last step
+	whose  map[string]string           // the step that does what is done once for the object, by its key
+	ends   map[string][]schedule.After // by the same keys, what the other panes come to before it
+	behind []behind
+	laid   []laid
+}
+
+// behind is a step, by its place in the job, that waits for what is done once with another pane.
+type behind struct {
+	step int
+	key  string
+}
+
+// laid is a step behind which something hardens, and for how long, min.
+type laid struct {
+	step  string
+	pane  int64
+	waits map[family.Load]int
+}
+
+// waitForOthers lets what is done once wait until each pane has come to it, and what follows it at
+// another pane wait for the one that does it. Panes that are held differently may have it in
+// another order: none waits in a circle.
+func (c *jobChain) waitForOthers() {
+	for i := range c.out.Steps {
+		st := &c.out.Steps[i]
+		for _, key := range slices.Sorted(maps.Keys(c.whose)) {
+			if c.whose[key] != st.ID {
+				continue
+			}
+			for _, a := range c.ends[key] {
+				if !c.waits(a.Step, st.ID) {
+					st.After = after(st.After, a)
+				}
+			}
+		}
+	}
+	for _, b := range c.behind {
+		st := &c.out.Steps[b.step]
+		if id := c.whose[b.key]; id != "" && !c.waits(id, st.ID) {
+			st.After = after(st.After, schedule.After{Step: id})
+		}
+	}
+}
+
+// waits says whether a step is another one, or waits for it in the end.
+func (c *jobChain) waits(id, other string) bool {
+	open := []string{id}
+	for k := 0; k < len(open); k++ {
+		for _, s := range c.out.Steps {
+			for _, a := range s.After {
+				if s.ID == open[k] && !slices.Contains(open, a.Step) {
+					open = append(open, a.Step)
+				}
+			}
+		}
+	}
+	return slices.Contains(open, other)
+}
+
+// after adds what is waited for, each step once and for its longest wait.
+func after(all []schedule.After, a schedule.After) []schedule.After {
+	if i := slices.IndexFunc(all, func(b schedule.After) bool { return b.Step == a.Step }); i >= 0 {
+		all[i].Wait = max(all[i].Wait, a.Wait)
+		return all
+	}
+	return append(all, a)
+}
+
+// shared notes what of a step is done once and what of that it follows, and adds the bonds that it
+// loads: those of its pane, or of the object where it is done once.
+func (c *jobChain) shared(st *schedule.Step, o standing.Step, pane int64) {
+	for _, key := range o.Once {
+		c.whose[key] = st.ID
+	}
+	for _, key := range o.Behind {
+		c.behind = append(c.behind, behind{len(c.out.Steps), key})
+	}
+	for _, l := range c.laid {
+		if o.Loads != "" && (l.pane == pane || len(o.Once) > 0) {
+			st.After = after(st.After, schedule.After{Step: l.step, Wait: l.waits[o.Loads]})
+		}
+	}
 }
 
 // pane adds the steps of a pane, one after the other; it says why one cannot be planned.
-func (c *jobChain) pane(p standing.Pane, hardens hardens) (why string, err error) {
+func (c *jobChain) pane(p standing.Pane, shares map[string]standing.Share, hardens hardens) (why string, err error) {
 	last, wait, ordered := "", 0, false
 	if p.WaitsFor != "" && p.WaitsUntil == nil && !p.Finished {
 		return "it waits for " + p.WaitsFor + ", and nobody said until when", nil
 	}
-	for _, o := range standing.InOneGo(p.Open, c.once, c.rule(usual.OneGo)) {
+	for _, o := range standing.InOneGo(p.Open, shares, c.rule(usual.OneGo)) {
 		st, takes := c.step(p, o)
 		if last != "" {
 			st.After = append(st.After, schedule.After{Step: last, Wait: wait})
 		}
+		c.shared(&st, o, p.ID)
 		if why := c.cannot(st); why != "" {
 			return why, nil
 		}
@@ -349,9 +441,14 @@ func (c *jobChain) pane(p standing.Pane, hardens hardens) (why string, err error
 		last, wait = st.ID, o.Wait
 		if o.Lays != "" {
 			st.Shares = o.Lays
-			if wait, err = hardens(o.Lays, o.Width); err != nil {
+			waits, err := hardens(o.Lays, o.Width)
+			if err != nil {
 				return "", err
 			}
+			c.laid = append(c.laid, laid{st.ID, p.ID, waits})
+		}
+		for _, key := range o.Before {
+			c.ends[key] = append(c.ends[key], schedule.After{Step: last, Wait: wait})
 		}
 		c.out.Steps = append(c.out.Steps, st)
 	}
@@ -369,11 +466,13 @@ func (c *jobChain) step(p standing.Pane, o standing.Step) (schedule.Step, string
 		if o.Cuts {
 			st.Uses = []string{"table"}
 		}
-	} else if c.away && c.drive > 0 { // there and back, with the first thing that is done there
+	} else if (c.away || o.Loads == family.Full && c.loads != family.Full) && c.drive > 0 {
+		// There and back, with the first thing that is done there.
 		st.Minutes += c.drive
 		c.drives[id] = c.drive
 		takes += fmt.Sprintf(", and %d min there and back", c.drive)
 	}
+	c.loads = o.Loads
 	c.away = !o.There() || o.Wait > 0 || o.Lays != ""
 	if o.Until != nil {
 		st.Not = max(0, c.minute(*o.Until))

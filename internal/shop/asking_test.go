@@ -221,7 +221,7 @@ func (s *Shop) byTheLine(t *testing.T, tor record.Account, id int64, j job, all 
 		case all && a.Panes > 1 && a.Kind == ask.Settle:
 			err = s.Bench.Choose(ctx, tor, on, bench.Settle{Material: a.Key, Thickness: a.Number, All: true})
 		case all && a.Panes > 1 && a.Kind == ask.Step:
-			err = s.Bench.TickAll(ctx, tor, id, a.Key)
+			err = s.Bench.TickAll(ctx, tor, id, a.Key, false)
 		case all && a.Panes > 1:
 			err = s.Bench.AnswerAll(ctx, tor, id, a.Key, bench.Checked{Answer: prove.Answer{Outcome: prove.Pass}})
 		default:

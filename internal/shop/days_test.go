@@ -2,15 +2,20 @@ package shop
 
 import (
 	"errors"
+	"fmt"
+	"slices"
 	"strings"
 	"testing"
 	"time"
 
+	"freshshard/core/drawing"
+	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/usual"
 	"freshshard/internal/bench"
 	"freshshard/internal/bill"
 	"freshshard/internal/days"
+	"freshshard/internal/desk"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
@@ -182,8 +187,9 @@ func TestHardens(t *testing.T) {
 	thin, wide := usual.Of(nil, usual.ThinPressed), usual.Of(nil, usual.BeadPressed)
 	took := map[float64]int{}
 	for _, width := range []float64{thin, wide, thin} {
-		m, err := h("neutral-silicone", width)
-		if err != nil || m <= 0 || took[width] > 0 && took[width] != m {
+		waits, err := h("neutral-silicone", width)
+		m := waits[family.Ready]
+		if err != nil || m <= 0 || waits[family.LetGo] > m || waits[family.Full] < m || took[width] > 0 && took[width] != m {
 			t.Fatalf("%g mm: %d min, %v", width, m, err)
 		}
 		took[width] = m
@@ -316,4 +322,116 @@ func TestDaysOverTheChangeOfTheClock(t *testing.T) {
 	if worked["Fri 27 CET"] == 0 || worked["Mon 30 CEST"] == 0 {
 		t.Errorf("%v", worked)
 	}
+}
+
+// What is done once for an object of several panes is planned once, behind what each of them has to
+// have come to and before what comes after it; what is hung on a bond waits for the bond of each.
+func TestDaysOfSeveralPanes(t *testing.T) {
+	for _, c := range []struct {
+		in     desk.TakeIn
+		layout drawing.Layout
+		bond   map[string]time.Duration // by step, how long behind the last pane that is laid
+	}{
+		{desk.TakeIn{Object: "Deck oven, pack of three", Family: "window-pack", Exposure: "oven", Power: true},
+			drawing.Layout{Across: 3, Behind: true}, nil},
+		{desk.TakeIn{Object: "Horse trailer, door of two lights", Family: "bonded-fixed", Exposure: "weather", Leaf: true},
+			drawing.Layout{Across: 2, Down: 1},
+			map[string]time.Duration{"trim-back": 2 * time.Hour, "leaf-on": 24 * time.Hour}},
+		{desk.TakeIn{Object: "Greenhouse, sash of four", Family: "putty-points", Exposure: "weather"},
+			drawing.Layout{Across: 2, Down: 2}, map[string]time.Duration{"clean": 20 * time.Hour}},
+	} {
+		s, mira, tor := open(t)
+		s.Now = func() time.Time { return monday }
+		c.in.Name, c.in.Place, c.in.Layout = "Oda Marl", "bench", &c.layout
+		id, err := s.Desk.TakeIn(ctx, tor, "", c.in)
+		if err != nil {
+			t.Fatal(err)
+		}
+		d := dayOf(t, s, mira)
+		if len(d.Left) > 0 {
+			t.Fatalf("%+v", d.Left)
+		}
+		steps, _ := stepsOf(d, id)
+		at := worked(t, s, id, steps)
+		compared := 0
+		for _, pane := range at {
+			for i, a := range pane {
+				for _, b := range pane[i+1:] {
+					if a.from == b.from || a.to.IsZero() || b.to.IsZero() {
+						continue
+					}
+					if compared++; b.from.Before(a.to) {
+						t.Errorf("%s: %s at %v, and %s ends %v", c.in.Object, b.key, b.from, a.key, a.to)
+					}
+				}
+			}
+		}
+		if compared < 20 {
+			t.Errorf("%s: %d pairs were compared", c.in.Object, compared)
+		}
+		for _, pane := range at {
+			var laid time.Time
+			for _, a := range pane {
+				if a.lays {
+					laid = a.to
+				}
+				if least := c.bond[a.key]; least > 0 && a.from.Sub(laid) < least {
+					t.Errorf("%s: %s at %v, and it was laid at %v", c.in.Object, a.key, a.from, laid)
+				}
+			}
+		}
+	}
+}
+
+// work is a step of a pane as the days have it.
+type work struct {
+	key      string
+	lays     bool // it is the last one before something hardens
+	from, to time.Time
+}
+
+// worked lists the steps of each pane with the piece of the days that each belongs to: a piece goes
+// up to the step that it is called by. What is done once belongs to the first of the pieces that
+// reach over it: with any other pane it is passed before.
+func worked(t *testing.T, s *Shop, id int64, steps []days.DayStep) (out [][]work) {
+	t.Helper()
+	first := map[string]*work{}
+	j, err := s.Store.Jobs.Job(ctx, id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, p := range j.Panes {
+		b, err := s.Work(ctx, jobview.Bench{Job: id, Pane: p.ID})
+		if err != nil {
+			t.Fatal(err)
+		}
+		plan := b.Reckoning.Plan.Numbered()
+		pane, open := make([]work, len(plan)), 0
+		for i, st := range plan {
+			pane[i] = work{key: st.Key, lays: i+1 < len(plan) && plan[i+1].Hardens}
+			k := slices.IndexFunc(steps, func(d days.DayStep) bool {
+				return d.Key == fmt.Sprintf("%d/%d/%s", id, p.ID, st.Key)
+			})
+			if k < 0 {
+				continue
+			}
+			for ; open <= i; open++ {
+				pane[open].from, pane[open].to = steps[k].From, steps[k].To
+			}
+		}
+		for i, st := range plan {
+			if had := first[st.Key]; st.Once && !pane[i].to.IsZero() && (had == nil || pane[i].from.Before(had.from)) {
+				first[st.Key] = &pane[i]
+			}
+		}
+		out = append(out, pane)
+	}
+	for _, pane := range out {
+		for i := range pane {
+			if w := first[pane[i].key]; w != nil {
+				pane[i].from, pane[i].to = w.from, w.to
+			}
+		}
+	}
+	return out
 }

@@ -59,7 +59,7 @@ func TestNineLightsTogether(t *testing.T) {
 			calls++
 			laid(t, s, tor, first)
 		}
-		did("step "+st.Key, s.Bench.TickAll(ctx, tor, id, st.Key))
+		did("step "+st.Key, s.Bench.TickAll(ctx, tor, id, st.Key, false))
 	}
 	for _, c := range view1(t, s, id).Checks {
 		did("check "+c.Key, s.Bench.AnswerAll(ctx, tor, id, c.Key, bench.Checked{Answer: good(c)}))
@@ -184,7 +184,7 @@ func TestAllIsCareful(t *testing.T) {
 	}
 	v := view1(t, s, id)
 	second := jobview.Bench{Job: id, Pane: v.Panes[1].ID}
-	if err := s.Bench.TickAll(ctx, tor, id, "measure"); fault.Of(err) == nil {
+	if err := s.Bench.TickAll(ctx, tor, id, "measure", false); fault.Of(err) == nil {
 		t.Errorf("measured with nothing read: %v", err)
 	}
 	for p, text := range sized {
@@ -193,7 +193,7 @@ func TestAllIsCareful(t *testing.T) {
 	if err := s.Bench.Tick(ctx, tor, jobview.First(id), "measure", bench.Done{Outcome: "open", Seen: 1}); err != nil {
 		t.Fatal(err)
 	}
-	if err := s.Bench.TickAll(ctx, tor, id, "measure"); err != nil {
+	if err := s.Bench.TickAll(ctx, tor, id, "measure", false); err != nil {
 		t.Error(err)
 	}
 	w, err := s.Table(ctx, second)

@@ -86,9 +86,10 @@ func stepRoutes(v *Server, api huma.API) {
 	register(v, api, op("tick-all", http.MethodPut, "/api/jobs/{id}/steps/{step}/all",
 		"Tick a step on every pane that is ready for it"), func(ctx context.Context, in *struct {
 		BenchID
-		Step string `path:"step" maxLength:"40"`
+		Step  string `path:"step" maxLength:"40"`
+		Dries bool   `query:"dries" doc:"Something was painted that has to dry: its clock begins"`
 	}) (*out[jobview.View], error) {
-		return v.show(ctx, in.BenchID, v.shop.Bench.TickAll(ctx, who(ctx), in.bench(ctx).Job, in.Step))
+		return v.show(ctx, in.BenchID, v.shop.Bench.TickAll(ctx, who(ctx), in.bench(ctx).Job, in.Step, in.Dries))
 	})
 	register(v, api, op("answer-all", http.MethodPut, "/api/jobs/{id}/checks/{check}/all",
 		"Pass a check on every pane that is ready for it; a number is the worst of them"),

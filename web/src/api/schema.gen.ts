@@ -2646,6 +2646,8 @@ export interface components {
             value?: number;
         };
         BenchDone: {
+            /** @description Something was painted that has to dry: its clock begins */
+            dries?: boolean;
             /** @enum {string} */
             outcome: "done" | "left-out" | "open";
             reason?: string;
@@ -4217,6 +4219,7 @@ export interface components {
             after?: string[];
             cautions?: string[];
             do: string;
+            dries?: string;
             /** @description What is true no more when it is done */
             ends?: string[];
             /** @description Numbers that belong to the step */
@@ -11870,6 +11873,8 @@ export interface operations {
             query?: {
                 /** @description The pane; 0 for the first one */
                 pane?: number;
+                /** @description Something was painted that has to dry: its clock begins */
+                dries?: boolean;
             };
             header?: never;
             path: {

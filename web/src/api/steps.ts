@@ -22,12 +22,14 @@ export const useStep = (view: View) =>
 	);
 
 /** A step on every pane that is ready for it. */
-export const putStepOnAll = (view: View, step: string) =>
-	got(
+export const putStepOnAll = (view: View, step: string, dries = false) => {
+	const params = on(view, { step });
+	return got(
 		api.PUT("/api/jobs/{id}/steps/{step}/all", {
-			params: on(view, { step }),
+			params: { ...params, query: { ...params.query, dries } },
 		}),
 	);
+};
 
 export const useStepOnAll = (view: View) =>
 	useJobWrite(view, (step: string) => putStepOnAll(view, step));

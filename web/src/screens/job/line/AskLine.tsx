@@ -280,6 +280,20 @@ function Answer({
 							: `All ${all}`}
 				</button>
 			)}
+			{ask.kind === "step" &&
+				ask.answers?.map((a) => (
+					<button
+						key={a.id}
+						type="button"
+						className="min-h-12 shrink-0 border-2 border-on-tape/50 px-3 font-semibold disabled:opacity-60"
+						disabled={tools.pending}
+						onClick={() => tools.answer(a.id)}
+						data-answer-dries
+					>
+						{a.say}
+						{ask.panes ? `, all ${ask.panes}` : ""}
+					</button>
+				))}
 			<button
 				type="button"
 				className={`${key} sm:min-w-32`}

@@ -22,9 +22,9 @@ type Call = (view: View) => Promise<View>;
 export type Undo = { says: string; call: Call };
 
 const step =
-	(key: string, outcome: "done" | "open"): Call =>
+	(key: string, outcome: "done" | "open", dries = false): Call =>
 	(view) =>
-		putStep(view, key, { outcome });
+		putStep(view, key, dries ? { outcome, dries } : { outcome });
 
 /** Several steps, one after another; undone from the last. */
 const steps =
@@ -137,7 +137,10 @@ function callsOf(ask: Ask, view: View, value?: string): [Call, Call | null] {
 		case "settle":
 			return [settled(key, ask.number ?? 0), null];
 		default:
-			return [step(key, "done"), step(key, "open")];
+			// Painted on all at once where all are done at once.
+			if (value && ask.panes)
+				return [(view) => putStepOnAll(view, key, true), null];
+			return [step(key, "done", value !== undefined), step(key, "open")];
 	}
 }
 
