@@ -78,6 +78,39 @@ type Job struct {
 	Weight  float64 `json:"weight,omitempty" minimum:"0" maximum:"100" doc:"What being an hour late costs; 0 for 1"`
 }
 
+// Wait adds what a step waits for, each step once and for its longest wait.
+func (s *Step) Wait(a After) {
+	if i := slices.IndexFunc(s.After, func(b After) bool { return b.Step == a.Step }); i >= 0 {
+		s.After[i].Wait = max(s.After[i].Wait, a.Wait)
+		return
+	}
+	s.After = append(s.After, a)
+}
+
+// Link lets a step wait for another one, both by their places, so many minutes; not where that one
+// waits for it already, and both would wait in a circle.
+func (j Job) Link(step, behind, wait int) {
+	s, b := &j.Steps[step], j.Steps[behind].ID
+	if !j.waits(b, s.ID) {
+		s.Wait(After{Step: b, Wait: wait})
+	}
+}
+
+// waits says whether a step of the job is another one, or waits for it in the end.
+func (j Job) waits(id, other string) bool {
+	open := []string{id}
+	for k := 0; k < len(open); k++ {
+		for _, s := range j.Steps {
+			for _, a := range s.After {
+				if s.ID == open[k] && !slices.Contains(open, a.Step) {
+					open = append(open, a.Step)
+				}
+			}
+		}
+	}
+	return slices.Contains(open, other)
+}
+
 // Problem is a shop with what is open.
 type Problem struct {
 	People []Person `json:"people" maxItems:"20"`

@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"reflect"
 	"slices"
 	"strings"
 	"testing"
@@ -489,5 +490,19 @@ func BenchmarkReplan(b *testing.B) {
 		if _, _, err := Replan(ctx, p, before, Options{}); err != nil {
 			b.Fatal(err)
 		}
+	}
+}
+
+// A step waits for another once, for the longest that was said, and never in a circle.
+func TestLink(t *testing.T) {
+	j := Job{Steps: []Step{{ID: "a"}, {ID: "b"}, {ID: "c"}}}
+	j.Link(1, 0, 5)
+	j.Link(1, 0, 3)
+	j.Link(2, 1, 0)
+	j.Link(0, 2, 0) // c waits for b, and b for a
+	j.Link(0, 0, 0)
+	want := []Step{{ID: "a"}, {ID: "b", After: []After{{"a", 5}}}, {ID: "c", After: []After{{"b", 0}}}}
+	if !reflect.DeepEqual(j.Steps, want) {
+		t.Errorf("%+v", j.Steps)
 	}
 }

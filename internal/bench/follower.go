@@ -37,6 +37,36 @@ func (s *Service) Follower(e *change.Edit, p *record.Pane) *follower {
 
 func (f *follower) reckon() { f.b = jobview.PaneOf(f.e.Job, f.p, length.MM, nil, jobview.Numbers) }
 
+// opened is what follows from a step that is opened again.
+func opened(s *Service, e *change.Edit, p *record.Pane, b jobview.Pane, st plan.Step, last record.Tick,
+	c store.Change) store.Change {
+	if st.Dries != "" { // it began with this
+		e.Drop(p, func(v record.Timer) bool { return v.Usual == st.Dries })
+	}
+	if !leadsBack(b, st) {
+		return c
+	}
+	f := s.Follower(e, p)
+	f.afterOpened(b, st.Key, last.At)
+	return f.With(c)
+}
+
+// ended is what follows from a step that is done or left out.
+func ended(s *Service, e *change.Edit, p *record.Pane, b jobview.Pane, st plan.Step, in Done,
+	c store.Change) (store.Change, error) {
+	if in.Dries {
+		if err := dries(e, p, b, st); err != nil {
+			return store.Change{}, err
+		}
+	}
+	if !leads(b, st.Key) {
+		return c, nil
+	}
+	f := s.Follower(e, p)
+	f.afterStep(st.Key, in.Outcome == "done")
+	return f.With(c), nil
+}
+
 // leads says whether anything can follow from a step.
 func leads(b jobview.Pane, step string) bool {
 	return slices.ContainsFunc(b.Checks, func(c jobview.CheckView) bool { return c.ShownBy == step }) ||

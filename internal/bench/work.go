@@ -233,41 +233,11 @@ func (s *Service) Tick(ctx context.Context, by record.Account, at jobview.Bench,
 		c := store.Change{Noun: "step", Item: step, Action: in.Outcome, Said: st.Title + ": " + in.Outcome, After: in}
 		if in.Outcome == "open" {
 			e.Untick(p, step)
-			return s.opened(e, here, b, st, last, c), nil
+			return opened(s, e, here, b, st, last, c), nil
 		}
 		e.Tick(p, record.Tick{Step: step, Outcome: in.Outcome, Reason: reason, Version: last.Version + 1, At: e.Now})
-		return s.ended(e, here, b, st, in, c)
+		return ended(s, e, here, b, st, in, c)
 	})
-}
-
-// opened is what follows from a step that is opened again.
-func (s *Service) opened(e *change.Edit, p *record.Pane, b jobview.Pane, st plan.Step, last record.Tick,
-	c store.Change) store.Change {
-	if st.Dries != "" { // it began with this
-		e.Drop(p, func(v record.Timer) bool { return v.Usual == st.Dries })
-	}
-	if !leadsBack(b, st) {
-		return c
-	}
-	f := s.Follower(e, p)
-	f.afterOpened(b, st.Key, last.At)
-	return f.With(c)
-}
-
-// ended is what follows from a step that is done or left out.
-func (s *Service) ended(e *change.Edit, p *record.Pane, b jobview.Pane, st plan.Step, in Done,
-	c store.Change) (store.Change, error) {
-	if in.Dries {
-		if err := dries(e, p, b, st); err != nil {
-			return store.Change{}, err
-		}
-	}
-	if !leads(b, st.Key) {
-		return c, nil
-	}
-	f := s.Follower(e, p)
-	f.afterStep(st.Key, in.Outcome == "done")
-	return f.With(c), nil
 }
 
 // dries begins the clock of what was painted at a step: the next thing that loads the paint waits

@@ -3,7 +3,6 @@ package days
 import (
 	"context"
 	"fmt"
-	"maps"
 	"slices"
 	"time"
 
@@ -249,13 +248,11 @@ func (s *Service) dayJobs(ctx context.Context, w *dayWork) ([]DayLeft, error) {
 	return left, nil
 }
 
-// hardens is how long a bead of an adhesive takes at the bench from now on, min; its width
-// in mm. What never hardens in such air takes longer than anybody plans.
-// It is told by how what was laid is loaded.
-type hardens func(adhesive string, width float64) (map[family.Load]int, error)
+// beads tells how long one takes, min, by how it is loaded.
+type beads = func(cure.Bead) (map[cure.Key]int, error)
 
-// Hardens reads the air once and says how long beads take in it.
-func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
+// Hardens reads the air once and says how long beads take at the bench from now on.
+func (s *Service) Hardens(ctx context.Context, what WhatIf) (beads, error) {
 	now := s.Now()
 	air, err := s.Hold.Airs(ctx, hold.AirOf(s.Store), now, s.TimeZone())(record.AtBench)
 	if err != nil {
@@ -268,36 +265,12 @@ func (s *Service) Hardens(ctx context.Context, what WhatIf) (hardens, error) {
 	if len(air) == 0 { // as a workshop that is warmed by day; no clock is started by it
 		air = []cure.Air{{At: now, C: usual.Of(own, usual.BenchHeat), RH: usual.Of(own, usual.BenchDamp)}}
 	}
-	air = what.colder(air, usual.Of(own, usual.FrontInside)/100, usual.Of(own, usual.FrontDamp))
-	type bead struct {
-		adhesive string
-		width    float64
-	}
-	known := map[bead]map[family.Load]int{}
-	return func(adhesive string, width float64) (map[family.Load]int, error) {
-		k := bead{adhesive, width}
-		if m, ok := known[k]; ok {
-			return m, nil
-		}
-		got, err := cure.Cure(cure.Bond{Adhesive: adhesive, Since: now, Width: width, Edges: 2}, air, now)
-		if err != nil {
-			return nil, err
-		}
-		known[k] = map[family.Load]int{}
-		for _, load := range []family.Load{family.LetGo, family.Ready, family.Full} {
-			known[k][load] = daysAhead * 24 * 60
-			if r := got.Behind(cure.Key(load)).Safe; r != nil {
-				known[k][load] = int(r.Sub(now).Minutes()) + 1
-			}
-		}
-		return known[k], nil
-	}, nil
+	return cure.Beads(what.colder(air, usual.Of(own, usual.FrontInside)/100, usual.Of(own, usual.FrontDamp)), now), nil
 }
 
 // job is what is left of one, with why it cannot be planned.
-func (w *dayWork) job(j standing.Job, hardens hardens, dry []schedule.Window) (schedule.Job, string, error) {
-	c := jobChain{dayWork: w, job: j, place: "bench", away: true, whose: map[string]string{},
-		ends: map[string][]schedule.After{}}
+func (w *dayWork) job(j standing.Job, hardens beads, dry []schedule.Window) (schedule.Job, string, error) {
+	c := jobChain{dayWork: w, job: j, place: "bench", away: true, whose: map[string]int{}}
 	c.out = schedule.Job{ID: fmt.Sprint(j.ID), Name: j.Object}
 	if j.Promised != nil {
 		at := w.minute(*j.Promised)
@@ -325,97 +298,65 @@ type jobChain struct {
 	*dayWork
 	job    standing.Job
 	out    schedule.Job
-	place  string                      // the resource that work at the object takes
-	dry    []schedule.Window           // hours in which something can be laid at the place
-	drive  int                         // there and back, min
-	away   bool                        // nobody is at the object now
-	loads  family.Load                 // of the last step
-	whose  map[string]string           // the step that does what is done once for the object, by its key
-	ends   map[string][]schedule.After // by the same keys, what the other panes come to before it
-	behind []behind
+	place  string            // the resource that work at the object takes
+	dry    []schedule.Window // hours in which something can be laid at the place
+	drive  int               // there and back, min
+	away   bool              // nobody is at the object now
+	loads  family.Load       // of the last step
+	whose  map[string]int    // the step that does what is done once for the object, by its key
+	before []once
+	behind []once
 	laid   []laid
 }
 
-// behind is a step, by its place in the job, that waits for what is done once with another pane.
-type behind struct {
-	step int
+// once is a step of one pane that stands before or behind what another pane does for the object.
+type once struct {
 	key  string
+	step int
+	wait int // min
 }
 
 // laid is a step behind which something hardens, and for how long, min.
 type laid struct {
 	step  string
 	pane  int64
-	waits map[family.Load]int
+	waits map[cure.Key]int
 }
 
 // waitForOthers lets what is done once wait until each pane has come to it, and what follows it at
 // another pane wait for the one that does it. Panes that are held differently may have it in
 // another order: none waits in a circle.
 func (c *jobChain) waitForOthers() {
-	for i := range c.out.Steps {
-		st := &c.out.Steps[i]
-		for _, key := range slices.Sorted(maps.Keys(c.whose)) {
-			if c.whose[key] != st.ID {
-				continue
-			}
-			for _, a := range c.ends[key] {
-				if !c.waits(a.Step, st.ID) {
-					st.After = after(st.After, a)
-				}
-			}
+	for _, o := range c.before {
+		if does, ok := c.whose[o.key]; ok {
+			c.out.Link(does, o.step, o.wait)
 		}
 	}
-	for _, b := range c.behind {
-		st := &c.out.Steps[b.step]
-		if id := c.whose[b.key]; id != "" && !c.waits(id, st.ID) {
-			st.After = after(st.After, schedule.After{Step: id})
+	for _, o := range c.behind {
+		if does, ok := c.whose[o.key]; ok {
+			c.out.Link(o.step, does, 0)
 		}
 	}
-}
-
-// waits says whether a step is another one, or waits for it in the end.
-func (c *jobChain) waits(id, other string) bool {
-	open := []string{id}
-	for k := 0; k < len(open); k++ {
-		for _, s := range c.out.Steps {
-			for _, a := range s.After {
-				if s.ID == open[k] && !slices.Contains(open, a.Step) {
-					open = append(open, a.Step)
-				}
-			}
-		}
-	}
-	return slices.Contains(open, other)
-}
-
-// after adds what is waited for, each step once and for its longest wait.
-func after(all []schedule.After, a schedule.After) []schedule.After {
-	if i := slices.IndexFunc(all, func(b schedule.After) bool { return b.Step == a.Step }); i >= 0 {
-		all[i].Wait = max(all[i].Wait, a.Wait)
-		return all
-	}
-	return append(all, a)
 }
 
 // shared notes what of a step is done once and what of that it follows, and adds the bonds that it
 // loads: those of its pane, or of the object where it is done once.
 func (c *jobChain) shared(st *schedule.Step, o standing.Step, pane int64) {
 	for _, key := range o.Once {
-		c.whose[key] = st.ID
+		c.whose[key] = len(c.out.Steps)
 	}
 	for _, key := range o.Behind {
-		c.behind = append(c.behind, behind{len(c.out.Steps), key})
+		c.behind = append(c.behind, once{key, len(c.out.Steps), 0})
 	}
 	for _, l := range c.laid {
 		if o.Loads != "" && (l.pane == pane || len(o.Once) > 0) {
-			st.After = after(st.After, schedule.After{Step: l.step, Wait: l.waits[o.Loads]})
+			st.Wait(schedule.After{Step: l.step, Wait: l.waits[cure.Key(o.Loads)]})
 		}
 	}
 }
 
 // pane adds the steps of a pane, one after the other; it says why one cannot be planned.
-func (c *jobChain) pane(p standing.Pane, shares map[string]standing.Share, hardens hardens) (why string, err error) {
+func (c *jobChain) pane(p standing.Pane, shares map[string]standing.Share, hardens beads) (why string, err error) {
 	last, wait, ordered := "", 0, false
 	if p.WaitsFor != "" && p.WaitsUntil == nil && !p.Finished {
 		return "it waits for " + p.WaitsFor + ", and nobody said until when", nil
@@ -441,14 +382,14 @@ func (c *jobChain) pane(p standing.Pane, shares map[string]standing.Share, harde
 		last, wait = st.ID, o.Wait
 		if o.Lays != "" {
 			st.Shares = o.Lays
-			waits, err := hardens(o.Lays, o.Width)
+			waits, err := hardens(cure.Bead{Adhesive: o.Lays, Width: o.Width})
 			if err != nil {
 				return "", err
 			}
 			c.laid = append(c.laid, laid{st.ID, p.ID, waits})
 		}
 		for _, key := range o.Before {
-			c.ends[key] = append(c.ends[key], schedule.After{Step: last, Wait: wait})
+			c.before = append(c.before, once{key, len(c.out.Steps), wait})
 		}
 		c.out.Steps = append(c.out.Steps, st)
 	}

@@ -8,8 +8,8 @@ import (
 	"testing"
 	"time"
 
+	"freshshard/core/cure"
 	"freshshard/core/drawing"
-	"freshshard/core/family"
 	"freshshard/core/fault"
 	"freshshard/core/usual"
 	"freshshard/internal/bench"
@@ -187,9 +187,9 @@ func TestHardens(t *testing.T) {
 	thin, wide := usual.Of(nil, usual.ThinPressed), usual.Of(nil, usual.BeadPressed)
 	took := map[float64]int{}
 	for _, width := range []float64{thin, wide, thin} {
-		waits, err := h("neutral-silicone", width)
-		m := waits[family.Ready]
-		if err != nil || m <= 0 || waits[family.LetGo] > m || waits[family.Full] < m || took[width] > 0 && took[width] != m {
+		waits, err := h(cure.Bead{Adhesive: "neutral-silicone", Width: width})
+		m := waits[cure.Ready]
+		if err != nil || m <= 0 || waits[cure.LetGo] > m || waits[cure.Full] < m || took[width] > 0 && took[width] != m {
 			t.Fatalf("%g mm: %d min, %v", width, m, err)
 		}
 		took[width] = m
@@ -197,7 +197,7 @@ func TestHardens(t *testing.T) {
 	if took[thin] >= took[wide] {
 		t.Errorf("%v: a wide bead dries sooner", took)
 	}
-	if _, err := h("jam", 12); err == nil {
+	if _, err := h(cure.Bead{Adhesive: "jam", Width: 12}); err == nil {
 		t.Error("jam was taken for an adhesive")
 	}
 }

@@ -79,7 +79,8 @@ func TestOnceOfSeveralPanes(t *testing.T) {
 	}
 	// Hung already: nobody waits for it, and the pieces end where they did.
 	panes[0].Open[3].done, panes[1].Open[3].done = true, true
-	if got := pieces(0); !slices.Equal(got, []string{"in does [off] before [] behind []", "look does [] before [] behind []"}) {
+	want := []string{"in does [off] before [] behind []", "look does [] before [] behind []"}
+	if got := pieces(0); !slices.Equal(got, want) {
 		t.Errorf("hung: %q", got)
 	}
 }
