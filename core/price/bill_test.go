@@ -8,7 +8,7 @@ import (
 )
 
 func TestQuoteSaysWhatItCovers(t *testing.T) {
-	j := Job{Works: []Work{{"set", 85, 1, false}}, Site: true, Panes: 1, Materials: []Material{{Key: "rope", Text: "rope",
+	j := Job{Works: []Work{{"set", 85, 1, false}}, Site: true, Broken: []float64{0}, Materials: []Material{{Key: "rope", Text: "rope",
 		Milli: 2500, Unit: "m", Each: 300, Low: 300, High: 300, Known: true}}}
 	s, err := Reckon(j, rates)
 	if err != nil {

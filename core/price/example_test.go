@@ -11,7 +11,7 @@ func ExampleReckon() {
 	s, err := price.Reckon(price.Job{Works: []price.Work{{Station: "set", Minutes: 20, People: 2}},
 		Materials: []price.Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc", Low: 5000, Each: 6000,
 			High:  8000,
-			Known: true}}, Panes: 1}, price.Usual)
+			Known: true}}, Broken: []float64{0}}, price.Usual)
 	if err != nil {
 		fmt.Println(err)
 		return

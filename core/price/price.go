@@ -7,6 +7,7 @@ package price
 import (
 	"cmp"
 	"fmt"
+	"math"
 	"slices"
 
 	"freshshard/core/fault"
@@ -18,7 +19,7 @@ import (
 type Rates struct {
 	Hour     int64 `json:"hour" doc:"An hour of one person, cents"`
 	CallOut  int64 `json:"call_out" doc:"For a job at the customer's, cents"`
-	Disposal int64 `json:"disposal" doc:"For the broken glass of one pane, cents"`
+	Disposal int64 `json:"disposal" doc:"For the broken glass of one pane, or of small ones up to a quarter of a square metre, cents"`
 	Least    int64 `json:"least" doc:"No job is done for less, cents before tax"`
 	Margin   int   `json:"margin" doc:"On materials, hundredths of a percent"`
 	Tax      int   `json:"tax" doc:"Hundredths of a percent, as the law of the place has it"`
@@ -76,7 +77,7 @@ type Job struct {
 	Works     []Work     `json:"works"`
 	Materials []Material `json:"materials"`
 	Site      bool       `json:"site,omitempty" doc:"The work is at the customer's"`
-	Panes     int        `json:"panes,omitempty" minimum:"0" maximum:"200" doc:"Broken panes to be rid of"`
+	Broken    []float64  `json:"broken,omitempty" maxItems:"200" doc:"Broken panes to be rid of, m² each; 0 while that is not known"`
 	Stripped  bool       `json:"stripped,omitempty" doc:"What is behind is known"`
 	Done      bool       `json:"done,omitempty" doc:"The work is done: nothing of it is open any more"`
 	Adjust    Adjust     `json:"adjust"`
@@ -145,7 +146,7 @@ const mostWorks = 5000
 // Reckon prices a job. It returns a *fault.Error for what cannot be.
 func Reckon(j Job, r Rates) (Sheet, error) {
 	out := Sheet{Lines: []Line{}, Basis: r.Tax, Open: []string{}}
-	if err := cmp.Or(r.Check(), j.Adjust.Check()); err != nil {
+	if err := cmp.Or(r.Check(), j.Adjust.Check(), j.areas()); err != nil {
 		return out, err
 	}
 	labour, err := j.labour(r)
@@ -161,8 +162,8 @@ func Reckon(j Job, r Rates) (Sheet, error) {
 	if j.Site {
 		out.Lines = append(out.Lines, one("call-out", Visit, "Call-out", 1, r.CallOut))
 	}
-	if j.Panes > 0 && r.Disposal > 0 {
-		out.Lines = append(out.Lines, one("disposal", Disposal, "Disposal of the broken glass", int64(j.Panes), r.Disposal))
+	if n := Loads(j.Broken); n > 0 && r.Disposal > 0 {
+		out.Lines = append(out.Lines, one("disposal", Disposal, "Disposal of the broken glass", int64(n), r.Disposal))
 	}
 	for i, o := range j.Adjust.Own {
 		c := money.Times(o.Each, o.Milli)
@@ -177,6 +178,42 @@ func Reckon(j Job, r Rates) (Sheet, error) {
 	out.sum(j, r)
 	out.open(r)
 	return out, nil
+}
+
+// together is how much broken glass is got rid of together, m². Common practice, no source.
+const together = 0.25
+
+// areas refuses glass that no job has.
+func (j Job) areas() error {
+	if len(j.Broken) > mostBroken {
+		return fault.New("broken", fmt.Sprintf("more than %d panes", mostBroken), "price them as several jobs")
+	}
+	for i, a := range j.Broken {
+		if !(a >= 0 && a <= mostArea) {
+			return fault.New(fmt.Sprintf("broken[%d]", i), fmt.Sprintf("from 0 to %g m² are expected", mostArea),
+				"give square metres; 0 while that is not known")
+		}
+	}
+	return nil
+}
+
+// More than any job has: broken panes, and m² of one.
+const (
+	mostBroken = 200
+	mostArea   = 100.0
+)
+
+// Loads is how often disposal is asked for: once for each pane, small ones together.
+func Loads(areas []float64) int {
+	n, small := 0, 0.0
+	for _, a := range areas {
+		if a <= 0 || a > together {
+			n++
+		} else {
+			small += a
+		}
+	}
+	return n + int(math.Ceil(small/together-1e-9))
 }
 
 // one is a line of a flat price.

@@ -35,7 +35,7 @@ func TestReckon(t *testing.T) {
 	j := Job{Works: []Work{{"measure", 10, 1, false}, {"set", 20, 2, false}, {"prove", 30, 1, true}},
 		Materials: []Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc", Low: 5000, Each: 6000, High: 8000,
 			Known: true}, {Key: "rope", Text: "rope", Milli: 2500, Unit: "m", Low: 333, Each: 333, High: 333, Known: true}},
-		Site: true, Panes: 2}
+		Site: true, Broken: []float64{0, 0}}
 	for _, c := range []struct {
 		name   string
 		change func(*Job, *Rates)
@@ -110,7 +110,7 @@ func TestSumsToTheCent(t *testing.T) {
 	for n := range 10_000 {
 		rt := Rates{Hour: r.Int64N(20_000), CallOut: r.Int64N(9000), Disposal: r.Int64N(2000), Least: r.Int64N(20_000),
 			Margin: r.IntN(9000), Tax: r.IntN(3000), Behind: r.IntN(100), Days: 30}
-		j := Job{Site: r.IntN(2) == 0, Panes: r.IntN(4), Stripped: r.IntN(2) == 0, Done: r.IntN(2) == 0,
+		j := Job{Site: r.IntN(2) == 0, Broken: make([]float64, r.IntN(4)), Stripped: r.IntN(2) == 0, Done: r.IntN(2) == 0,
 			Adjust: Adjust{Discount: r.IntN(4000)}}
 		for i := range r.IntN(6) {
 			j.Works = append(j.Works, Work{fmt.Sprint("s", i), r.IntN(200), 1 + r.IntN(2), r.IntN(9) == 0})
@@ -232,6 +232,23 @@ func TestRefuses(t *testing.T) {
 		_, err := Reckon(j, r)
 		if f := fault.Of(err); (err == nil) != c.good || f != nil && f.Field != c.field {
 			t.Errorf("%s: %v", c.field, err)
+		}
+	}
+}
+
+// Small panes are got rid of together: just up to a quarter of a square metre is one load, a hair
+// above two; a large one, and one that nobody measured, is one by itself.
+func TestLoads(t *testing.T) {
+	for _, c := range []struct {
+		areas []float64
+		want  int
+	}{
+		{nil, 0}, {[]float64{0}, 1}, {[]float64{0, 0}, 2}, {[]float64{1.4}, 1}, {[]float64{0.25}, 1},
+		{slices.Repeat([]float64{0.0125}, 9), 1}, // nine palm-sized lights
+		{slices.Repeat([]float64{0.125}, 2), 1}, {[]float64{0.125, 0.126}, 2}, {[]float64{0.1, 0.7, 0}, 3},
+	} {
+		if got := Loads(c.areas); got != c.want {
+			t.Errorf("%v are %d loads, want %d", c.areas, got, c.want)
 		}
 	}
 }

@@ -47,6 +47,7 @@ type Line struct {
 	Unit    string `json:"unit" enum:"pc,m"`
 	Each    int64  `json:"each" minimum:"0" maximum:"100000000" doc:"Cents for one; 0 while nobody said"`
 	Found   Found  `json:"found,omitempty" enum:",good,wrong,missing"`
+	Spare   bool   `json:"spare,omitempty" doc:"Wanted only where the old one, that goes back, is not good any more"`
 	Finding string `json:"finding,omitempty" maxLength:"300" doc:"What is wrong with it, or why it is taken all the same"`
 }
 
@@ -96,6 +97,25 @@ func (o Order) Cents() int64 {
 		sum += money.Times(l.Each, l.Milli)
 	}
 	return sum
+}
+
+// Counts says whether a line of an order is the job's and is paid for: what came and is good,
+// whatever became of the rest of its order; and what is still to come, but for what went back or was
+// missing where another order brings it.
+func (o Order) Counts(l Line, all []Order) bool {
+	switch {
+	case l.Found == Good:
+		return true
+	case o.State == Dropped:
+		return false
+	case l.Found == Unseen || strings.HasPrefix(l.Key, "own-"):
+		return true
+	}
+	return !slices.ContainsFunc(all, func(p Order) bool {
+		return p.ID != o.ID && slices.ContainsFunc(p.Lines, func(k Line) bool {
+			return k.Key == l.Key && (k.Found == Good || k.Found == Unseen && p.State != Dropped)
+		})
+	})
 }
 
 // next are the states that a person may take an order to; arrivals have their own way.

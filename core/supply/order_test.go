@@ -118,3 +118,39 @@ func TestOrderRefuses(t *testing.T) {
 		}
 	}
 }
+
+// What came and is good is paid for, whatever became of its order; what went back is not as soon as
+// another order brings it; what is typed is nobody else's.
+func TestCounts(t *testing.T) {
+	order := func(id int64, state State, key string, found Found) Order {
+		return Order{ID: id, State: state, Lines: []Line{{Key: key, Text: key, Milli: 1000, Found: found}}}
+	}
+	for _, c := range []struct {
+		name  string
+		o     Order
+		other []Order
+		want  bool
+	}{
+		{"to be sent", order(1, ToSend, "pane-1", Unseen), nil, true},
+		{"cancelled", order(1, Dropped, "pane-1", Unseen), nil, false},
+		{"here and good", order(1, Here, "pane-1", Good), nil, true},
+		{"good, and the rest was cancelled", order(1, Dropped, "pane-1", Good), nil, true},
+		{"went back, and comes again", order(1, Back, "pane-1", Wrong), nil, true},
+		{"went back, and another brings it", order(1, Back, "pane-1", Wrong), []Order{order(2, Sent, "pane-1", Unseen)}, false},
+		{"went back, and another brought it", order(1, Back, "pane-1", Wrong), []Order{order(2, Here, "pane-1", Good)}, false},
+		{"went back, and the other was cancelled", order(1, Back, "pane-1", Wrong),
+			[]Order{order(2, Dropped, "pane-1", Unseen)}, true},
+		{"went back, and that of the other too", order(1, Back, "pane-1", Wrong),
+			[]Order{order(2, Back, "pane-1", Wrong)}, true},
+		{"was missing, and another brings it", order(1, Back, "pane-1", Missing),
+			[]Order{order(2, Sent, "pane-1", Unseen)}, false},
+		{"went back, and another brings something else", order(1, Back, "pane-1", Wrong),
+			[]Order{order(2, Sent, "pane-2", Unseen)}, true},
+		{"went back, cancelled", order(1, Dropped, "pane-1", Wrong), nil, false},
+		{"typed", order(1, Back, "own-1", Wrong), []Order{order(2, Sent, "own-1", Unseen)}, true},
+	} {
+		if got := c.o.Counts(c.o.Lines[0], append(c.other, c.o)); got != c.want {
+			t.Errorf("%s: %v", c.name, got)
+		}
+	}
+}

@@ -11,6 +11,7 @@ import (
 	"freshshard/core/price"
 	"freshshard/core/source"
 	"freshshard/core/supply"
+	"freshshard/core/thing"
 	"freshshard/core/usual"
 	"freshshard/internal/buy"
 	"freshshard/internal/change"
@@ -123,7 +124,8 @@ func toPrice(v jobview.View) price.Job {
 	counted := map[string]bool{}
 	for _, b := range v.Benches {
 		if b.Reckoning.Road.ID != "stays" && b.Reckoning.Road.ID != "kept" {
-			j.Panes++
+			o := b.Reckoning.Fit.Order // mm
+			j.Broken = append(j.Broken, o.W*o.H/1e6)
 		}
 		left := map[string]string{}
 		for _, t := range b.Pane.Ticks {
@@ -152,22 +154,7 @@ func (s *Service) materials(ctx context.Context, v jobview.View) ([]price.Materi
 	if err != nil {
 		return nil, err
 	}
-	out, on := []price.Material{}, map[string]bool{}
-	for _, o := range orders {
-		if o.State == supply.Dropped {
-			continue
-		}
-		for _, l := range o.Lines {
-			on[l.Key] = true
-			out = append(out, price.Material{Key: fmt.Sprintf("order-%d-%s", o.ID, l.Key), Text: l.Text, Milli: l.Milli,
-				Unit: l.Unit, Low: l.Each, Each: l.Each, High: l.Each, Known: l.Each > 0 || o.Kind == source.Own,
-				Why: "ordered at " + o.Who})
-		}
-		if o.Carriage > 0 {
-			out = append(out, price.Material{Key: fmt.Sprintf("carriage-%d", o.ID), Text: "Carriage, " + o.Who, Milli: 1000,
-				Unit: "pc", Low: o.Carriage, Each: o.Carriage, High: o.Carriage, Known: true, Why: "ordered at " + o.Who})
-		}
-	}
+	out, on := ordered(orders, v.Job.Signed)
 	used, err := s.Store.Stocks.Used(ctx, v.Job.ID)
 	if err != nil {
 		return nil, err
@@ -178,11 +165,11 @@ func (s *Service) materials(ctx context.Context, v jobview.View) ([]price.Materi
 	}
 	lacks := buy.Lacks(v)
 	for _, b := range v.Benches {
-		l := slices.IndexFunc(lacks, func(l supply.Line) bool { return l.Key == buy.PaneKey(b.Pane.ID) })
-		if on[buy.PaneKey(b.Pane.ID)] || b.Reckoning.Road.ID == "stays" || b.Reckoning.Road.ID == "kept" {
+		l := slices.IndexFunc(lacks, func(l supply.Line) bool { return l.Key == thing.PaneKey(b.Pane.ID) })
+		if on[thing.PaneKey(b.Pane.ID)] || b.Reckoning.Road.ID == "stays" || b.Reckoning.Road.ID == "kept" {
 			continue
 		}
-		m := price.Material{Key: buy.PaneKey(b.Pane.ID), Text: "the pane", Milli: 1000, Unit: "pc",
+		m := price.Material{Key: thing.PaneKey(b.Pane.ID), Text: "the pane", Milli: 1000, Unit: "pc",
 			Why: "nobody was asked yet"}
 		if len(v.Benches) > 1 {
 			m.Text = jobview.Name(b.Pane)
@@ -196,12 +183,35 @@ func (s *Service) materials(ctx context.Context, v jobview.View) ([]price.Materi
 		out = append(out, m)
 	}
 	for _, l := range lacks {
-		if !on[l.Key] && l.Pane == 0 {
+		if !on[l.Key] && l.Pane == 0 && !l.Spare {
 			out = append(out, price.Material{Key: l.Key, Text: l.Text, Milli: l.Milli, Unit: l.Unit,
 				Why: "on no order yet, and not taken out of the stores"})
 		}
 	}
 	return out, nil
+}
+
+// ordered are what was ordered, with its carriage, and the keys of it. Nobody pays for what went
+// back, nor for what never came to a job that is done.
+func ordered(orders []supply.Order, signed bool) ([]price.Material, map[string]bool) {
+	out, on := []price.Material{}, map[string]bool{}
+	for _, o := range orders {
+		counted := false
+		for _, l := range o.Lines {
+			if !o.Counts(l, orders) || signed && (l.Found == supply.Wrong || l.Found == supply.Missing) {
+				continue
+			}
+			counted, on[l.Key] = true, true
+			out = append(out, price.Material{Key: fmt.Sprintf("order-%d-%s", o.ID, l.Key), Text: l.Text, Milli: l.Milli,
+				Unit: l.Unit, Low: l.Each, Each: l.Each, High: l.Each, Known: l.Each > 0 || o.Kind == source.Own,
+				Why: "ordered at " + o.Who})
+		}
+		if o.Carriage > 0 && counted {
+			out = append(out, price.Material{Key: fmt.Sprintf("carriage-%d", o.ID), Text: "Carriage, " + o.Who, Milli: 1000,
+				Unit: "pc", Low: o.Carriage, Each: o.Carriage, High: o.Carriage, Known: true, Why: "ordered at " + o.Who})
+		}
+	}
+	return out, on
 }
 
 // milli are thousandths of a quantity; it is kept to a thousandth.

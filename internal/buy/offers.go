@@ -12,6 +12,7 @@ import (
 	"freshshard/core/plan"
 	"freshshard/core/source"
 	"freshshard/core/supply"
+	"freshshard/core/thing"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 	"freshshard/internal/store"
@@ -224,7 +225,7 @@ func (s *Service) orderOf(ctx context.Context, t *store.Tx, by record.Account, j
 	if err != nil {
 		return err
 	}
-	key, dropped := PaneKey(p.ID), false
+	key, dropped := thing.PaneKey(p.ID), false
 	for _, h := range had {
 		if h.State != supply.ToSend && h.State != supply.Sent || len(h.Lines) != 1 || h.Lines[0].Key != key {
 			continue

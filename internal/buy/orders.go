@@ -4,8 +4,6 @@ import (
 	"context"
 	"errors"
 	"fmt"
-	"hash/fnv"
-	"io"
 	"slices"
 	"strings"
 	"time"
@@ -15,9 +13,8 @@ import (
 	"freshshard/core/money"
 	"freshshard/core/reckon"
 	"freshshard/core/source"
-	"freshshard/core/striplog"
 	"freshshard/core/supply"
-	"freshshard/core/working"
+	"freshshard/core/thing"
 	"freshshard/internal/change"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
@@ -41,9 +38,6 @@ type OrderView struct {
 	Cents int64  `json:"cents" doc:"What it comes to"`
 }
 
-// PaneKey is the key of the line that orders a pane.
-func PaneKey(pane int64) string { return fmt.Sprintf("pane-%d", pane) }
-
 // Orders lists them.
 func (s *Service) Orders(ctx context.Context, at jobview.Bench) (Orders, error) {
 	out := Orders{Orders: []OrderView{}, Lacks: []supply.Line{}}
@@ -60,7 +54,7 @@ func (s *Service) Orders(ctx context.Context, at jobview.Bench) (Orders, error) 
 		out.Orders = append(out.Orders, OrderView{o, o.Say(), o.Out(), o.Out() && o.Due != nil && o.Due.Before(s.Now()),
 			o.Cents()})
 		for _, l := range o.Lines {
-			on[l.Key] = on[l.Key] || o.State != supply.Dropped
+			on[l.Key] = on[l.Key] || o.Counts(l, all)
 		}
 	}
 	for _, l := range Lacks(v) {
@@ -85,36 +79,33 @@ func looking(j *record.Job, b jobview.Pane) supply.Facts {
 // strip log says is renewed. Half of all second visits are for a seal that nobody
 // ordered. Common practice, no source.
 func Lacks(v jobview.View) []supply.Line {
-	out := []supply.Line{}
+	var panes []thing.New
 	for _, b := range v.Benches {
 		r := &b.Reckoning
 		if r.Road.ID == "stays" || r.Road.ID == "kept" {
 			continue // nothing new goes in
 		}
-		if text := ToOrder(&v.Job, b, len(v.Benches) > 1); text != "" {
-			out = append(out, supply.Line{Key: PaneKey(b.Pane.ID), Pane: b.Pane.ID, Text: text, Milli: 1000, Unit: "pc"})
-		}
+		p := thing.New{ID: b.Pane.ID, Text: ToOrder(&v.Job, b, len(v.Benches) > 1),
+			Gasket: thing.Called(string(b.Pane.Gasket.Kind), b.Pane.Gasket.Free)}
 		for _, f := range r.Figures {
-			if f.Key == "gasket_length" && f.Value > 0 {
-				milli := (int64(f.Value) + 99) / 100 * 100 // to the tenth of a metre above
-				out = append(out, supply.Line{Key: fmt.Sprintf("gasket-%d", b.Pane.ID), Milli: milli, Unit: "m",
-					Text: fmt.Sprintf("gasket, %s %s mm", b.Pane.Gasket.Kind, working.Num(b.Pane.Gasket.Free, 1))})
+			if f.Key == "gasket_length" {
+				p.Length = f.Value
 			}
 		}
+		panes = append(panes, p)
 	}
-	for _, n := range v.Strip.Needs {
-		out = append(out, supply.Line{Key: NeedKey(n), Text: shorten(n.What+" ("+n.Why+")", 300),
-			Milli: int64(n.Count) * 1000,
-			Unit:  "pc"})
+	out := []supply.Line{}
+	for _, w := range thing.Wanted(panes, jobview.Noted(&v.Job)) {
+		l := supply.Line{Key: w.Key, Text: w.What, Milli: w.Milli, Unit: w.Unit, Spare: w.Spare}
+		if w.Kind == thing.Pane {
+			l.Pane = w.Pane
+		}
+		if w.Why != "" {
+			l.Text = shorten(w.What+" ("+w.Why+")", 300)
+		}
+		out = append(out, l)
 	}
 	return out
-}
-
-// NeedKey is short whatever a thing is called, and tells apart what is renewed and lost.
-func NeedKey(n striplog.Need) string {
-	h := fnv.New64a()
-	_, _ = io.WriteString(h, n.What+"\x00"+n.Why)
-	return fmt.Sprintf("need-%016x", h.Sum64())
 }
 
 // ToOrder is a pane as it is ordered, with its mark and which side is out.
@@ -168,10 +159,10 @@ func (in NewOrder) order(j *record.Job) (supply.Order, error) {
 		if l.Key == "" {
 			l.Key = fmt.Sprintf("own-%d", i+1)
 		}
-		if l.Pane != 0 && (j.Pane(l.Pane) == nil || l.Key != PaneKey(l.Pane)) {
+		if l.Pane != 0 && (j.Pane(l.Pane) == nil || l.Key != thing.PaneKey(l.Pane)) {
 			return o, &record.NotFound{What: "this pane"}
 		}
-		l.Found, l.Finding = supply.Unseen, ""
+		l.Found, l.Finding, l.Spare = supply.Unseen, "", false
 	}
 	return o, o.Check()
 }
@@ -363,7 +354,7 @@ func (s *Service) sizedUp(ctx context.Context, j *record.Job, at jobview.Bench, 
 	if finding == "" {
 		return in.Lines, nil
 	}
-	key := PaneKey(p.ID)
+	key := thing.PaneKey(p.ID)
 	i := slices.IndexFunc(in.Lines, func(f supply.Seen) bool { return f.Key == key })
 	switch {
 	case i < 0 && slices.ContainsFunc(o.Lines, func(l supply.Line) bool { return l.Key == key }):

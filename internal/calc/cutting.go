@@ -104,7 +104,7 @@ func supplyTopics() []Topic {
 		{"price", "what a job costs the customer, from its least to its most, to the cent", PriceIn{
 			Job: price.Job{Works: []price.Work{{Station: "measure", Minutes: 10, People: 1}, {Station: "set", Minutes: 20,
 				People: 2}}, Materials: []price.Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc", Low: 5000,
-				Each: 6000, High: 8000, Known: true}}, Panes: 1}, Rates: price.Usual},
+				Each: 6000, High: 8000, Known: true}}, Broken: []float64{0.12}}, Rates: price.Usual},
 			with(func(in PriceIn) (price.Sheet, error) { return price.Reckon(in.Job, in.Rates) })},
 		{"arrival", "a pane as it was read against what was ordered", supply.Measured{W: 300, H: 200, Band: 1, ReadW: 303,
 			ReadH: 199.5},

@@ -9,6 +9,7 @@ import (
 	"freshshard/core/price"
 	"freshshard/core/source"
 	"freshshard/core/supply"
+	"freshshard/core/thing"
 	"freshshard/internal/bill"
 	"freshshard/internal/buy"
 	"freshshard/internal/jobview"
@@ -35,7 +36,7 @@ func (o order) place(ctx context.Context, s *shop.Shop, by record.Account, at jo
 	if err != nil {
 		return err
 	}
-	line := supply.Line{Key: buy.PaneKey(at.Pane), Pane: at.Pane, Text: "the pane", Milli: 1000, Unit: "pc"}
+	line := supply.Line{Key: thing.PaneKey(at.Pane), Pane: at.Pane, Text: "the pane", Milli: 1000, Unit: "pc"}
 	if i := slices.IndexFunc(all.Lacks, func(l supply.Line) bool { return l.Key == line.Key }); i >= 0 {
 		line = all.Lacks[i]
 	}

@@ -19,8 +19,8 @@ type Strip struct {
 	Stack []striplog.Layer `json:"stack" doc:"The panes of a pack in the order in which they came out"`
 }
 
-// noted is the strip log of a job as it was noted.
-func noted(j *record.Job) striplog.Log {
+// Noted is the strip log of a job as it was noted.
+func Noted(j *record.Job) striplog.Log {
 	l := make(striplog.Log, 0, len(j.Strip))
 	for _, e := range j.Strip {
 		l = append(l, e.Entry)
@@ -34,7 +34,7 @@ func LogOf(j record.Job) striplog.Log { return withSteps(&j, putBy(&j)) }
 
 // withSteps is the strip log with what the steps have put back.
 func withSteps(j *record.Job, by map[string]puts) striplog.Log {
-	l := noted(j)
+	l := Noted(j)
 	for i := range l {
 		switch s, ok := by[l[i].ID]; {
 		case !ok:
@@ -85,7 +85,7 @@ func putBy(j *record.Job) map[string]puts {
 // linesOf are the lines of the strip log that are a pane's: those that its own work puts back, and
 // those that no pane's does.
 func linesOf(j *record.Job, p *record.Pane) striplog.Log {
-	l := noted(j)
+	l := Noted(j)
 	if len(l) == 0 || !slices.ContainsFunc(j.Panes, func(q record.Pane) bool { return !sameWork(&q, p) }) {
 		return l
 	}

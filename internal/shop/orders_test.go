@@ -12,6 +12,7 @@ import (
 	"freshshard/core/source"
 	"freshshard/core/striplog"
 	"freshshard/core/supply"
+	"freshshard/core/thing"
 	"freshshard/internal/bench"
 	"freshshard/internal/buy"
 	"freshshard/internal/desk"
@@ -36,7 +37,7 @@ func TestOrders(t *testing.T) {
 	at := jobview.First(id)
 	o := orders(t, s, at)
 	pane := view1(t, s, id).Pane
-	if len(o.Lacks) == 0 || o.Lacks[0].Key != buy.PaneKey(pane.ID) || !strings.Contains(o.Lacks[0].Text, "mm") ||
+	if len(o.Lacks) == 0 || o.Lacks[0].Key != thing.PaneKey(pane.ID) || !strings.Contains(o.Lacks[0].Text, "mm") ||
 		len(o.Looks) < 2 {
 		t.Fatalf("%+v", o)
 	}
@@ -106,7 +107,7 @@ func TestOrders(t *testing.T) {
 	}
 	r := view1(t, s, id).Reckoning.Fit
 	read := func(v float64) string { return num(v) }
-	key := buy.PaneKey(pane.ID)
+	key := thing.PaneKey(pane.ID)
 	if f := fault.Of(came(buy.Came{W: read(r.Order.W + r.Band.Half + 0.5),
 		Lines: []supply.Seen{{Key: key, Found: supply.Good}}})); f == nil ||
 		f.Field != "lines[0].finding" || !strings.Contains(f.Why, "wider than ordered") {
@@ -154,7 +155,7 @@ func TestOrderOpensTheLook(t *testing.T) {
 	at := jobview.First(id)
 	pane := view1(t, s, id).Pane
 	in := buy.NewOrder{Kind: source.Cutter, Who: "the lock",
-		Lines: []supply.Line{{Key: buy.PaneKey(pane.ID), Pane: pane.ID,
+		Lines: []supply.Line{{Key: thing.PaneKey(pane.ID), Pane: pane.ID,
 			Text: "a pane", Milli: 1000, Unit: "pc"}}}
 	if f := fault.Of(s.Buy.AddOrder(ctx, tor, "", id, in, time.UTC)); f == nil || f.Field != "lines[0]" ||
 		!strings.Contains(f.Why, "nobody has chosen") {
@@ -183,7 +184,7 @@ func TestOrderOpensTheLook(t *testing.T) {
 		t.Fatal(err)
 	}
 	if err := s.Buy.OrderCame(ctx, tor, at, o.ID,
-		buy.Came{Version: o.Version + 2, Lines: []supply.Seen{{Key: buy.PaneKey(pane.ID),
+		buy.Came{Version: o.Version + 2, Lines: []supply.Seen{{Key: thing.PaneKey(pane.ID),
 			Found: supply.Wrong, Finding: "chipped edge"}}}); err != nil {
 		t.Fatal(err)
 	}
@@ -212,7 +213,7 @@ func TestOrderOpensTheLook(t *testing.T) {
 		}
 	}
 	other := in
-	other.Lines = []supply.Line{{Key: buy.PaneKey(pane.ID + 99), Pane: pane.ID + 99, Text: "a pane", Milli: 1000}}
+	other.Lines = []supply.Line{{Key: thing.PaneKey(pane.ID + 99), Pane: pane.ID + 99, Text: "a pane", Milli: 1000}}
 	if err := s.Buy.AddOrder(ctx, tor, "", id, other, time.UTC); err == nil {
 		t.Error("a pane of another job was ordered")
 	}
@@ -277,7 +278,7 @@ func TestWaitsAndNeeds(t *testing.T) {
 	long := striplog.Need{What: strings.Repeat("a very long name of a trim ", 9), Count: 2, Why: "lost"}
 	other := long
 	other.Why = "renewed"
-	if a, b := buy.NeedKey(long), buy.NeedKey(other); a == b || len(a) > 60 || buy.NeedKey(long) != a {
+	if a, b := thing.NeedKey(long), thing.NeedKey(other); a == b || len(a) > 60 || thing.NeedKey(long) != a {
 		t.Errorf("%q, %q", a, b)
 	}
 }
@@ -295,7 +296,7 @@ func TestAPartThatGoesBackIsLookedOverAgain(t *testing.T) {
 	}
 	at := jobview.First(id)
 	pane := view1(t, s, id).Pane
-	line := supply.Line{Key: buy.PaneKey(pane.ID), Pane: pane.ID, Text: "71-404", Milli: 1000, Unit: "pc"}
+	line := supply.Line{Key: thing.PaneKey(pane.ID), Pane: pane.ID, Text: "71-404", Milli: 1000, Unit: "pc"}
 	if err := s.Buy.AddOrder(ctx, mira, "", id, buy.NewOrder{Kind: source.Parts, Who: "the lock",
 		Lines: []supply.Line{line}}, time.UTC); err != nil {
 		t.Fatal(err)

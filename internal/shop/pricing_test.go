@@ -10,8 +10,8 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/price"
 	"freshshard/core/source"
+	"freshshard/core/thing"
 	"freshshard/internal/bill"
-	"freshshard/internal/buy"
 	"freshshard/internal/jobview"
 )
 
@@ -155,7 +155,7 @@ func TestPriceOfWhatCanBeTaken(t *testing.T) {
 	}
 	pane := func() price.Line {
 		for _, l := range priceOf(t, s, id).Lines {
-			if l.Key == buy.PaneKey(view1(t, s, id).Pane.ID) {
+			if l.Key == thing.PaneKey(view1(t, s, id).Pane.ID) {
 				return l
 			}
 		}

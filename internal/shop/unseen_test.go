@@ -9,6 +9,7 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/source"
 	"freshshard/core/supply"
+	"freshshard/core/thing"
 	"freshshard/internal/buy"
 	"freshshard/internal/days"
 	"freshshard/internal/jobview"
@@ -80,7 +81,7 @@ func TestNothingIsOrderedTwice(t *testing.T) {
 	id := toCutLight(t, s, tor, "Greenhouse, light 1", "506", "402")
 	at, v := jobview.First(id), view1(t, s, id)
 	o := buy.NewOrder{Kind: "cutter", Who: "the lock", Days: 3,
-		Lines: []supply.Line{{Key: buy.PaneKey(v.Pane.ID), Pane: v.Pane.ID,
+		Lines: []supply.Line{{Key: thing.PaneKey(v.Pane.ID), Pane: v.Pane.ID,
 			Text: "the pane", Milli: 1000, Unit: "pc"}}}
 	if err := s.Buy.AddOrder(ctx, tor, "one-screen", id, o, time.UTC); err != nil {
 		t.Fatal(err)

@@ -5996,7 +5996,7 @@ export interface components {
             days: number;
             /**
              * Format: int64
-             * @description For the broken glass of one pane, cents
+             * @description For the broken glass of one pane, or of small ones up to a quarter of a square metre, cents
              */
             disposal: number;
             /**
@@ -7975,6 +7975,8 @@ export interface components {
              * @description The pane that it is for, where it is the pane itself
              */
             pane?: number;
+            /** @description Wanted only where the old one, that goes back, is not good any more */
+            spare?: boolean;
             /** @description All that the source needs to know */
             text: string;
             /** @enum {string} */

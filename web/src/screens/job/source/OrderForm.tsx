@@ -25,7 +25,10 @@ export function OrderForm({
 		},
 		`order ${view.job.id}`,
 	);
-	const [off, setOff] = useState<string[]>([]);
+	// What is wanted only where the old one is not good any more is ordered by a tick.
+	const [off, setOff] = useState<string[]>(
+		all.lacks.filter((l) => l.spare).map((l) => l.key),
+	);
 	const write = useOrderIt(view);
 	const lines = all.lacks.filter((l) => !off.includes(l.key));
 	const more = filled.watch("more").trim();
@@ -61,6 +64,7 @@ export function OrderForm({
 					}
 				>
 					{l.milli / 1000} {l.unit === "m" ? "m" : "×"} {l.text}
+					{l.spare && ", if the old one is not good any more"}
 				</Tick>
 			))}
 			<TextOf

@@ -18,7 +18,7 @@ export function OrdersList({ view }: { view: View }) {
 	const [writing, setWriting] = useState(false);
 	if (!orders.data) return null;
 	const open = !view.job.signed && !view.job.withdrawn;
-	const { lacks } = orders.data;
+	const lacks = orders.data.lacks.filter((l) => !l.spare);
 	return (
 		<section aria-label="Orders">
 			<h2 className="font-semibold">Orders</h2>
