@@ -8,8 +8,9 @@ import (
 )
 
 func TestQuoteSaysWhatItCovers(t *testing.T) {
-	j := Job{Works: []Work{{"set", 85, 1, false}}, Site: true, Broken: []float64{0}, Materials: []Material{{Key: "rope", Text: "rope",
-		Milli: 2500, Unit: "m", Each: 300, Low: 300, High: 300, Known: true}}}
+	j := Job{Works: []Work{{"set", 85, 1, false}}, Site: true, Broken: onePane,
+		Materials: []Material{{Key: "rope", Text: "rope",
+			Milli: 2500, Unit: "m", Each: 300, Low: 300, High: 300, Known: true}}}
 	s, err := Reckon(j, rates)
 	if err != nil {
 		t.Fatal(err)

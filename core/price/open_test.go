@@ -21,8 +21,9 @@ func TestUsual(t *testing.T) {
 func TestWorkings(t *testing.T) {
 	j := Job{Works: []Work{{"set", 45, 1, false}}, Materials: []Material{{Key: "rope", Text: "rope", Milli: 2500,
 		Unit: "m",
-		Low:  333, Each: 333, High: 333, Known: true}}, Broken: []float64{0}, Done: true, Adjust: Adjust{Own: []Own{{"ferry", 2000, 450}},
-		Discount: 1000}}
+		Low:  333, Each: 333, High: 333, Known: true}}, Broken: onePane, Done: true,
+		Adjust: Adjust{Own: []Own{{"ferry", 2000, 450}},
+			Discount: 1000}}
 	r := rates
 	r.Least = 9000
 	s, err := Reckon(j, r)
@@ -93,7 +94,7 @@ func TestUpToTheLeast(t *testing.T) {
 		{4000, 10000, 12000, Amount{6000, 0, 0}, true}, {4000, 12000, 12000, Amount{6000, 0, 0}, true},
 		{9999, 10000, 10000, Amount{1, 0, 0}, true}, {10000, 10000, 10000, Amount{}, false},
 		{10001, 12000, 13000, Amount{}, false}} {
-		s, err := Reckon(Job{Broken: []float64{0}, Materials: []Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc",
+		s, err := Reckon(Job{Broken: onePane, Materials: []Material{{Key: "pane", Text: "the pane", Milli: 1000, Unit: "pc",
 			Low:  c.low,
 			Each: c.each, High: c.high, Known: true}}}, r)
 		if err != nil {
@@ -135,7 +136,7 @@ func TestOnTheBound(t *testing.T) {
 	}
 	r = rates
 	r.Disposal = 0
-	if s, err := Reckon(Job{Broken: []float64{0}}, r); err != nil || len(s.Lines) != 0 {
+	if s, err := Reckon(Job{Broken: onePane}, r); err != nil || len(s.Lines) != 0 {
 		t.Errorf("%v, %+v", err, s.Lines)
 	}
 	// Steps of one station are one line, wherever they stand.
@@ -145,7 +146,7 @@ func TestOnTheBound(t *testing.T) {
 		t.Errorf("%v, %+v", err, s.Lines)
 	}
 	r.Disposal = 1
-	if s, err := Reckon(Job{Broken: []float64{0}}, r); err != nil || len(s.Lines) != 1 {
+	if s, err := Reckon(Job{Broken: onePane}, r); err != nil || len(s.Lines) != 1 {
 		t.Errorf("%v, %+v", err, s.Lines)
 	}
 }

@@ -19,7 +19,7 @@ import (
 type Rates struct {
 	Hour     int64 `json:"hour" doc:"An hour of one person, cents"`
 	CallOut  int64 `json:"call_out" doc:"For a job at the customer's, cents"`
-	Disposal int64 `json:"disposal" doc:"For the broken glass of one pane, or of small ones up to a quarter of a square metre, cents"`
+	Disposal int64 `json:"disposal" doc:"For the broken glass of one pane, or of small ones up to 0.25 m², cents"`
 	Least    int64 `json:"least" doc:"No job is done for less, cents before tax"`
 	Margin   int   `json:"margin" doc:"On materials, hundredths of a percent"`
 	Tax      int   `json:"tax" doc:"Hundredths of a percent, as the law of the place has it"`
@@ -77,7 +77,7 @@ type Job struct {
 	Works     []Work     `json:"works"`
 	Materials []Material `json:"materials"`
 	Site      bool       `json:"site,omitempty" doc:"The work is at the customer's"`
-	Broken    []float64  `json:"broken,omitempty" maxItems:"200" doc:"Broken panes to be rid of, m² each; 0 while that is not known"`
+	Broken    []float64  `json:"broken,omitempty" maxItems:"200" doc:"Broken panes to be rid of, m²; 0 for not known"`
 	Stripped  bool       `json:"stripped,omitempty" doc:"What is behind is known"`
 	Done      bool       `json:"done,omitempty" doc:"The work is done: nothing of it is open any more"`
 	Adjust    Adjust     `json:"adjust"`

@@ -5996,7 +5996,7 @@ export interface components {
             days: number;
             /**
              * Format: int64
-             * @description For the broken glass of one pane, or of small ones up to a quarter of a square metre, cents
+             * @description For the broken glass of one pane, or of small ones up to 0.25 m², cents
              */
             disposal: number;
             /**
