@@ -52,6 +52,15 @@ func (a Adhesive) Opens() Key {
 	return Ready
 }
 
+// Behind is the clock behind which a load of this name comes: what is handled on its skin is used
+// gently on it too. Opens is that of the adhesive.
+func Behind(load, opens Key) Key {
+	if load == Ready {
+		return opens
+	}
+	return load
+}
+
 // Sheet says where an adhesive's numbers come from.
 const Sheet = "what data sheets of its kind usually say, from memory; the tube's own sheet comes first"
 

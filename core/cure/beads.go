@@ -24,7 +24,7 @@ func Beads(air []Air, from time.Time) func(Bead) (map[Key]int, error) {
 		known[b] = map[Key]int{}
 		for _, load := range []Key{LetGo, Ready, Full} {
 			known[b][load] = int(horizon.Minutes())
-			if r := got.Behind(load).Safe; r != nil {
+			if r := got.clock(Behind(load, got.Opens)).Safe; r != nil {
 				known[b][load] = int(r.Sub(from).Minutes()) + 1
 			}
 		}

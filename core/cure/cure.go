@@ -223,14 +223,6 @@ func Cure(b Bond, air []Air, now time.Time) (Curing, error) {
 // Opened is the clock for which its step waits.
 func (c Curing) Opened() Clock { return c.clock(c.Opens) }
 
-// Behind is the clock behind which a load of this name comes.
-func (c Curing) Behind(load Key) Clock {
-	if load == Ready {
-		return c.Opened()
-	}
-	return c.clock(load)
-}
-
 func (c Curing) clock(key Key) Clock {
 	for _, k := range c.Clocks {
 		if k.Key == key {

@@ -47,7 +47,6 @@ type Line struct {
 	Unit    string `json:"unit" enum:"pc,m"`
 	Each    int64  `json:"each" minimum:"0" maximum:"100000000" doc:"Cents for one; 0 while nobody said"`
 	Found   Found  `json:"found,omitempty" enum:",good,wrong,missing"`
-	Spare   bool   `json:"spare,omitempty" doc:"Wanted only where the old one, that goes back, is not good any more"`
 	Finding string `json:"finding,omitempty" maxLength:"300" doc:"What is wrong with it, or why it is taken all the same"`
 }
 

@@ -33,6 +33,7 @@ type Thing struct {
 	Milli int64  // thousandths of the unit
 	Unit  string // pc or m
 	Why   string // why it is wanted, for what the strip log asks; else nothing
+	Was   string // its key while only the strip log knew it, before a size told its length; else nothing
 	// Spare is that the strip log has the old one going back: a new one is wanted only where that is
 	// not good any more.
 	Spare bool
@@ -86,6 +87,9 @@ func Wanted(panes []New, log striplog.Log) []Thing {
 			case e.Fate == striplog.Substitute && e.By != "":
 				continue // that is wanted, and named below
 			case renewed(e):
+				if n := (striplog.Log{e}).Needs(); len(n) > 0 {
+					t.Was = NeedKey(n[0])
+				}
 				rest = less(rest, slices.IndexFunc(rest, func(r striplog.Entry) bool { return r.ID == e.ID }))
 			default:
 				t.Spare = true

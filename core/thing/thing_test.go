@@ -69,6 +69,12 @@ func TestWanted(t *testing.T) {
 			t.Errorf("%s: %q, want %q", c.name, got, c.want)
 		}
 	}
+	// Ordered before its length was known, it is the same thing.
+	before := Wanted([]New{bare}, striplog.Log{line(striplog.Seal, "gasket", striplog.Renew)})
+	after := Wanted([]New{pane}, striplog.Log{line(striplog.Seal, "gasket", striplog.Renew)})
+	if len(before) != 2 || len(after) != 2 || after[1].Was != before[1].Key || after[1].Key == before[1].Key {
+		t.Errorf("before its length %+v, after %+v", before, after)
+	}
 	instead := line(striplog.Seal, "gasket", striplog.Substitute)
 	instead.By = "U-section, 6 mm"
 	if got := says(Wanted([]New{pane}, striplog.Log{glass, instead})); got !=

@@ -163,7 +163,7 @@ func (s *Service) materials(ctx context.Context, v jobview.View) ([]price.Materi
 		out = append(out, price.Material{Key: fmt.Sprintf("stock-%d", u.ID), Text: stock.Called(u), Milli: milli(u.Quantity),
 			Unit: u.Unit, Low: u.Cents, Each: u.Cents, High: u.Cents, Known: u.Cents > 0, Why: "out of the stores"})
 	}
-	lacks := buy.Lacks(v)
+	lacks, spare := buy.Lacks(v, on)
 	for _, b := range v.Benches {
 		l := slices.IndexFunc(lacks, func(l supply.Line) bool { return l.Key == thing.PaneKey(b.Pane.ID) })
 		if on[thing.PaneKey(b.Pane.ID)] || b.Reckoning.Road.ID == "stays" || b.Reckoning.Road.ID == "kept" {
@@ -183,7 +183,7 @@ func (s *Service) materials(ctx context.Context, v jobview.View) ([]price.Materi
 		out = append(out, m)
 	}
 	for _, l := range lacks {
-		if !on[l.Key] && l.Pane == 0 && !l.Spare {
+		if l.Pane == 0 && !slices.Contains(spare, l.Key) {
 			out = append(out, price.Material{Key: l.Key, Text: l.Text, Milli: l.Milli, Unit: l.Unit,
 				Why: "on no order yet, and not taken out of the stores"})
 		}

@@ -26,6 +26,7 @@ import (
 type Orders struct {
 	Orders []OrderView   `json:"orders"`
 	Lacks  []supply.Line `json:"lacks" doc:"What the job needs and is on no order: panes, seals, what is renewed"`
+	Spare  []string      `json:"spare" doc:"Keys of that which is wanted only where the old one is not good any more"`
 	Looks  []supply.Look `json:"looks" doc:"What is looked at when the pane on the table comes"`
 }
 
@@ -40,7 +41,7 @@ type OrderView struct {
 
 // Orders lists them.
 func (s *Service) Orders(ctx context.Context, at jobview.Bench) (Orders, error) {
-	out := Orders{Orders: []OrderView{}, Lacks: []supply.Line{}}
+	out := Orders{Orders: []OrderView{}, Lacks: []supply.Line{}, Spare: []string{}}
 	v, err := s.Work(ctx, at)
 	if err != nil {
 		return out, err
@@ -57,11 +58,9 @@ func (s *Service) Orders(ctx context.Context, at jobview.Bench) (Orders, error) 
 			on[l.Key] = on[l.Key] || o.Counts(l, all)
 		}
 	}
-	for _, l := range Lacks(v) {
-		if !on[l.Key] {
-			out.Lacks = append(out.Lacks, l)
-		}
-	}
+	var spare []string
+	out.Lacks, spare = Lacks(v, on)
+	out.Spare = append(out.Spare, spare...)
 	out.Looks = supply.Looks(looking(&v.Job, jobview.Pane{Pane: v.Pane, Reckoning: v.Reckoning}))
 	return out, nil
 }
@@ -77,8 +76,9 @@ func looking(j *record.Job, b jobview.Pane) supply.Facts {
 
 // Lacks are what a job needs: each new pane as it is ordered, its seal, and what the
 // strip log says is renewed. Half of all second visits are for a seal that nobody
-// ordered. Common practice, no source.
-func Lacks(v jobview.View) []supply.Line {
+// ordered. What is on an order, by its key, is left out. Spare are the keys of what is wanted only
+// where the old one, that goes back, is not good any more. Common practice, no source.
+func Lacks(v jobview.View, on map[string]bool) (lacks []supply.Line, spare []string) {
 	var panes []thing.New
 	for _, b := range v.Benches {
 		r := &b.Reckoning
@@ -87,25 +87,32 @@ func Lacks(v jobview.View) []supply.Line {
 		}
 		p := thing.New{ID: b.Pane.ID, Text: ToOrder(&v.Job, b, len(v.Benches) > 1),
 			Gasket: thing.Called(string(b.Pane.Gasket.Kind), b.Pane.Gasket.Free)}
-		for _, f := range r.Figures {
-			if f.Key == "gasket_length" {
+		// As it was reckoned, mm: what is shown is in the unit of whoever looks, and not in a list.
+		for _, f := range r.Fit.Figures {
+			if f.Key == "gasket_length" && r.Road.Sized {
 				p.Length = f.Value
 			}
 		}
 		panes = append(panes, p)
 	}
-	out := []supply.Line{}
+	lacks = []supply.Line{}
 	for _, w := range thing.Wanted(panes, jobview.Noted(&v.Job)) {
-		l := supply.Line{Key: w.Key, Text: w.What, Milli: w.Milli, Unit: w.Unit, Spare: w.Spare}
+		if on[w.Key] || w.Was != "" && on[w.Was] {
+			continue
+		}
+		l := supply.Line{Key: w.Key, Text: w.What, Milli: w.Milli, Unit: w.Unit}
+		if w.Spare {
+			spare = append(spare, w.Key)
+		}
 		if w.Kind == thing.Pane {
 			l.Pane = w.Pane
 		}
 		if w.Why != "" {
 			l.Text = shorten(w.What+" ("+w.Why+")", 300)
 		}
-		out = append(out, l)
+		lacks = append(lacks, l)
 	}
-	return out
+	return lacks, spare
 }
 
 // ToOrder is a pane as it is ordered, with its mark and which side is out.
@@ -162,7 +169,7 @@ func (in NewOrder) order(j *record.Job) (supply.Order, error) {
 		if l.Pane != 0 && (j.Pane(l.Pane) == nil || l.Key != thing.PaneKey(l.Pane)) {
 			return o, &record.NotFound{What: "this pane"}
 		}
-		l.Found, l.Finding, l.Spare = supply.Unseen, "", false
+		l.Found, l.Finding = supply.Unseen, ""
 	}
 	return o, o.Check()
 }

@@ -324,8 +324,7 @@ type laid struct {
 }
 
 // waitForOthers lets what is done once wait until each pane has come to it, and what follows it at
-// another pane wait for the one that does it. Panes that are held differently may have it in
-// another order: none waits in a circle.
+// another pane wait for the one that does it; none waits in a circle.
 func (c *jobChain) waitForOthers() {
 	for _, o := range c.before {
 		if does, ok := c.whose[o.key]; ok {

@@ -54,6 +54,7 @@ func (s *RoundPlanner) VanLoad(ctx context.Context, job int64) (VanLoad, error) 
 			add(&out.Mind, c.Title)
 		}
 	}
-	out.Tools, out.Parts = kit.Tools(w), buy.Lacks(v)
+	out.Tools = kit.Tools(w)
+	out.Parts, _ = buy.Lacks(v, nil)
 	return out, nil
 }

@@ -21,10 +21,13 @@ func bonds(cures []record.Cure) []plan.Bond {
 	out := make([]plan.Bond, 0, len(cures))
 	for _, c := range cures {
 		b := plan.Bond{What: AdhesiveName(c.Adhesive), Step: c.Step, Since: c.Since}
-		b.Loads = map[family.Load]*time.Time{family.LetGo: c.LetGo, family.Ready: c.Ready, family.Full: c.Full}
-		// Putty is handled on its skin; ready is when it is painted, weeks later.
-		if a, err := cure.Book.ByID(c.Adhesive); err == nil && a.Opens() == cure.LetGo {
-			b.Loads[family.Ready] = c.LetGo
+		opens, at := cure.Ready, map[cure.Key]*time.Time{cure.LetGo: c.LetGo, cure.Ready: c.Ready, cure.Full: c.Full}
+		if a, err := cure.Book.ByID(c.Adhesive); err == nil {
+			opens = a.Opens()
+		}
+		b.Loads = map[family.Load]*time.Time{}
+		for load := range at {
+			b.Loads[family.Load(load)] = at[cure.Behind(load, opens)]
 		}
 		out = append(out, b)
 	}

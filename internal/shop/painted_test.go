@@ -5,7 +5,6 @@ import (
 	"testing"
 	"time"
 
-	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/internal/bench"
 	"freshshard/internal/desk"
@@ -20,17 +19,9 @@ func TestPaintedDries(t *testing.T) {
 	s, _, tor := open(t)
 	now := time.Now().UTC()
 	s.Now = func() time.Time { return now }
-	layout := drawing.Layout{Across: 2, Down: 1}
-	id, err := s.Desk.TakeIn(ctx, tor, "", desk.TakeIn{Name: "Oda Marl", Object: "Greenhouse, pair of lights",
-		Exposure: "weather", Family: "putty-points", Place: "bench", Layout: &layout})
-	if err != nil {
-		t.Fatal(err)
-	}
-	j, err := s.Store.Jobs.Job(ctx, id)
-	if err != nil {
-		t.Fatal(err)
-	}
-	one, two := jobview.Bench{Job: id, Pane: j.Panes[0].ID}, jobview.Bench{Job: id, Pane: j.Panes[1].ID}
+	one, two := pairOf(t, s, tor, desk.TakeIn{Name: "Oda Marl", Object: "Greenhouse, pair of lights",
+		Exposure: "weather", Family: "putty-points", Place: "bench"})
+	id := one.Job
 	for _, at := range []jobview.Bench{one, two} {
 		upTo(t, s, tor, at, "rebate", "measure", "choose")
 	}

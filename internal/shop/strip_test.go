@@ -6,7 +6,6 @@ import (
 	"strings"
 	"testing"
 
-	"freshshard/core/drawing"
 	"freshshard/core/fault"
 	"freshshard/core/reading"
 	"freshshard/core/striplog"
@@ -268,14 +267,8 @@ func TestStripRefuses(t *testing.T) {
 // does is a step of its own, once for all.
 func TestLinesOfDifferentPanes(t *testing.T) {
 	s, _, tor := open(t)
-	in := stove()
-	in.Layout = &drawing.Layout{Across: 2, Down: 1}
-	id, err := s.Desk.TakeIn(ctx, tor, "", in)
-	if err != nil {
-		t.Fatal(err)
-	}
-	v := view1(t, s, id)
-	second := jobview.Bench{Job: id, Pane: v.Panes[1].ID}
+	first, second := pairOf(t, s, tor, stove())
+	id := first.Job
 	w, err := s.Work(ctx, second)
 	if err != nil {
 		t.Fatal(err)

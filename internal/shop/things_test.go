@@ -1,6 +1,7 @@
 package shop
 
 import (
+	"slices"
 	"strings"
 	"testing"
 	"time"
@@ -10,6 +11,7 @@ import (
 	"freshshard/core/striplog"
 	"freshshard/core/supply"
 	"freshshard/core/thing"
+	"freshshard/internal/bench"
 	"freshshard/internal/buy"
 	"freshshard/internal/jobview"
 	"freshshard/internal/strip"
@@ -87,5 +89,49 @@ func TestOneThingIsPaidForOnce(t *testing.T) {
 	}
 	if left := orders(t, s, at).Lacks; len(left) != 0 {
 		t.Errorf("still wanted: %+v", left)
+	}
+}
+
+// The seal of a pane is wanted as long as it is cut, whoever asks and in whatever unit, and stands in
+// the price before it stands in the way of an invoice; a line of the strip log makes no second one.
+func TestSealIsWanted(t *testing.T) {
+	s, _, tor := open(t)
+	id := takeIn(t, s, tor)
+	at := jobview.First(id)
+	for place, text := range sized {
+		read(t, s, tor, id, place, text)
+	}
+	if err := s.Bench.Choose(ctx, tor, at, bench.Settle{Material: "glass-ceramic", Thickness: 4}); err != nil {
+		t.Fatal(err)
+	}
+	key := thing.SealKey(view1(t, s, id).Pane.ID)
+	seals := func(when string) supply.Line {
+		t.Helper()
+		var out []supply.Line
+		for _, l := range orders(t, s, at).Lacks {
+			if strings.Contains(l.Text, "gasket") {
+				out = append(out, l)
+			}
+		}
+		p, err := s.Bill.Price(ctx, at)
+		if err != nil || len(out) != 1 || out[0].Key != key || out[0].Unit != "m" ||
+			!slices.ContainsFunc(p.Lines, func(l price.Line) bool { return l.Key == key && l.Milli == out[0].Milli }) {
+			t.Fatalf("%s: %v, %+v, priced %+v", when, err, out, p.Lines)
+		}
+		return out[0]
+	}
+	alone := seals("sized")
+	if err := s.Strip.AddStrip(ctx, tor, "", id, strip.Noted(striplog.Entry{Kind: striplog.Seal, What: "gasket", Count: 1,
+		Held: striplog.Held{How: "gravity"}, Fate: striplog.Renew})); err != nil {
+		t.Fatal(err)
+	}
+	if got := seals("with its line"); got.Milli != alone.Milli {
+		t.Errorf("%+v, and alone %+v", got, alone)
+	}
+	if err := s.Desk.SetUnit(ctx, tor, id, "in"); err != nil {
+		t.Fatal(err)
+	}
+	if got := seals("in inches"); got.Milli != alone.Milli {
+		t.Errorf("in inches %+v, and in mm %+v", got, alone)
 	}
 }

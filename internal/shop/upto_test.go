@@ -6,7 +6,9 @@ import (
 	"time"
 
 	"freshshard/core/cure"
+	"freshshard/core/drawing"
 	"freshshard/internal/bench"
+	"freshshard/internal/desk"
 	"freshshard/internal/hold"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
@@ -66,4 +68,16 @@ func laid(t *testing.T, s *Shop, by record.Account, at jobview.Bench) {
 			s.Now = func() time.Time { return later }
 		}
 	}
+}
+
+// pairOf takes in an object of two panes beside each other.
+func pairOf(t *testing.T, s *Shop, by record.Account, in desk.TakeIn) (first, second jobview.Bench) {
+	t.Helper()
+	in.Layout = &drawing.Layout{Across: 2, Down: 1}
+	id, err := s.Desk.TakeIn(ctx, by, "", in)
+	if err != nil {
+		t.Fatal(err)
+	}
+	v := view1(t, s, id)
+	return jobview.Bench{Job: id, Pane: v.Panes[0].ID}, jobview.Bench{Job: id, Pane: v.Panes[1].ID}
 }

@@ -2958,6 +2958,8 @@ export interface components {
             /** @description What is looked at when the pane on the table comes */
             looks: components["schemas"]["SupplyLook"][];
             orders: components["schemas"]["BuyOrderView"][];
+            /** @description Keys of that which is wanted only where the old one is not good any more */
+            spare: string[];
         };
         BuyWait: {
             /** Format: int64 */
@@ -7975,8 +7977,6 @@ export interface components {
              * @description The pane that it is for, where it is the pane itself
              */
             pane?: number;
-            /** @description Wanted only where the old one, that goes back, is not good any more */
-            spare?: boolean;
             /** @description All that the source needs to know */
             text: string;
             /** @enum {string} */

@@ -168,18 +168,7 @@ function Answer({
 				>
 					Other
 				</Link>
-				{ask.answers?.slice(1).map((a) => (
-					<button
-						key={a.id}
-						type="button"
-						className="min-h-12 shrink-0 border-2 border-on-tape/50 px-3 font-semibold first-letter:uppercase"
-						disabled={tools.pending}
-						onClick={() => tools.answer(a.id)}
-						data-answer-fast
-					>
-						{a.say}
-					</button>
-				))}
+				<OtherKeys ask={ask} answers={ask.answers?.slice(1)} tools={tools} />
 				<button
 					type="button"
 					className={`${key} first-letter:uppercase`}
@@ -280,20 +269,9 @@ function Answer({
 							: `All ${all}`}
 				</button>
 			)}
-			{ask.kind === "step" &&
-				ask.answers?.map((a) => (
-					<button
-						key={a.id}
-						type="button"
-						className="min-h-12 shrink-0 border-2 border-on-tape/50 px-3 font-semibold disabled:opacity-60"
-						disabled={tools.pending}
-						onClick={() => tools.answer(a.id)}
-						data-answer-dries
-					>
-						{a.say}
-						{ask.panes ? `, all ${ask.panes}` : ""}
-					</button>
-				))}
+			{ask.kind === "step" && (
+				<OtherKeys ask={ask} answers={ask.answers} tools={tools} />
+			)}
 			<button
 				type="button"
 				className={`${key} sm:min-w-32`}
@@ -305,6 +283,31 @@ function Answer({
 			</button>
 		</span>
 	);
+}
+
+/** What else may be said, beside the usual: a fast bond, or that it was just painted. */
+function OtherKeys({
+	ask,
+	answers,
+	tools,
+}: {
+	ask: Ask;
+	answers: Ask["answers"];
+	tools: AskTools;
+}) {
+	return answers?.map((a) => (
+		<button
+			key={a.id}
+			type="button"
+			className="min-h-12 shrink-0 border-2 border-on-tape/50 px-3 font-semibold first-letter:uppercase disabled:opacity-60"
+			disabled={tools.pending}
+			onClick={() => tools.answer(a.id)}
+			data-answer-other={a.id}
+		>
+			{a.say}
+			{ask.panes ? `, all ${ask.panes}` : ""}
+		</button>
+	));
 }
 
 /** What was refused, or the way back from the last answer. */

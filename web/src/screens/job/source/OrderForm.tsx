@@ -26,9 +26,7 @@ export function OrderForm({
 		`order ${view.job.id}`,
 	);
 	// What is wanted only where the old one is not good any more is ordered by a tick.
-	const [off, setOff] = useState<string[]>(
-		all.lacks.filter((l) => l.spare).map((l) => l.key),
-	);
+	const [off, setOff] = useState<string[]>(all.spare);
 	const write = useOrderIt(view);
 	const lines = all.lacks.filter((l) => !off.includes(l.key));
 	const more = filled.watch("more").trim();
@@ -64,7 +62,7 @@ export function OrderForm({
 					}
 				>
 					{l.milli / 1000} {l.unit === "m" ? "m" : "×"} {l.text}
-					{l.spare && ", if the old one is not good any more"}
+					{all.spare.includes(l.key) && ", if the old one is not good any more"}
 				</Tick>
 			))}
 			<TextOf

@@ -18,7 +18,7 @@ export function OrdersList({ view }: { view: View }) {
 	const [writing, setWriting] = useState(false);
 	if (!orders.data) return null;
 	const open = !view.job.signed && !view.job.withdrawn;
-	const lacks = orders.data.lacks.filter((l) => !l.spare);
+	const { lacks, spare } = orders.data;
 	return (
 		<section aria-label="Orders">
 			<h2 className="font-semibold">Orders</h2>
@@ -29,7 +29,17 @@ export function OrdersList({ view }: { view: View }) {
 			</ol>
 			{lacks.length > 0 && (
 				<p className="mt-2 text-[0.9375rem] text-ink-2" data-lacks>
-					On no order yet: {lacks.map((l) => l.text).join("; ")}.
+					On no order yet:{" "}
+					{lacks
+						.map(
+							(l) =>
+								l.text +
+								(spare.includes(l.key)
+									? " (the old one goes back, if it is good)"
+									: ""),
+						)
+						.join("; ")}
+					.
 				</p>
 			)}
 			{open && !writing && (
