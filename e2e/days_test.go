@@ -36,7 +36,7 @@ func days(t *testing.T, p *program) {
 	if again < 0.8 && again < kept-0.15 {
 		t.Errorf("planned anew, and the promise is kept %.2f, after %.2f", again, kept)
 	}
-	moved(g)
+	moved(g, id)
 	whatIf(g)
 
 	// Her own days in her calendar, by an address that ends when she says so.
@@ -90,11 +90,11 @@ func days(t *testing.T, p *program) {
 }
 
 // A step is moved by tap and by drag: tried, with what it costs, left, and then made so.
-func moved(g *page) {
+func moved(g *page, job int) {
 	// The first that may lie an hour later: one at the end of a day may not.
 	for n, tried := 0, false; n < 8 && !tried; n++ {
-		ask[any](g, fmt.Sprintf(`void (() => { const all = [...document.querySelectorAll("[data-lanes] [data-step]")]
-			all[%d %% all.length].dispatchEvent(new MouseEvent("click", {bubbles: true})) })()`, n))
+		ask[any](g, fmt.Sprintf(`void (() => { const all = [...document.querySelectorAll("[data-lanes] [data-step^='%d/']")]
+			all[%d %% all.length].dispatchEvent(new MouseEvent("click", {bubbles: true})) })()`, job, n))
 		g.press("Move it")
 		g.press("An hour later")
 		tried = g.soon(`document.querySelector("[data-tried]")`)
@@ -103,7 +103,7 @@ func moved(g *page) {
 	g.accessible("days as they would be")
 	g.press("Leave it as it was")
 	g.until("as it was", `!document.querySelector("[data-tried]") && !document.querySelector("[data-pinned=true]")`)
-	dragged(g)
+	dragged(g, job)
 	g.pressAt("[data-so]")
 	g.until("pinned", `!document.querySelector("[data-tried]") && document.querySelector("[data-pinned=true]")`)
 	g.pressAt("[data-pinned=true]")
@@ -111,23 +111,25 @@ func moved(g *page) {
 	g.until("free again", `!document.querySelector("[data-pinned=true]")`)
 }
 
-// dragged takes a step some hours on and lets it go, until one may lie there. Not each may: a
-// working day ends, two people belong to it, or what somebody pinned before holds it.
-func dragged(g *page) {
+// dragged takes a step of a job some hours on and lets it go, until one may lie there. Not each
+// may: a working day ends, two people belong to it, or what somebody pinned before holds it. The
+// job is the test's own: what another test does to a step takes its pin away.
+func dragged(g *page, job int) {
 	const tried = `document.querySelector("[data-tried]")`
 	const lies = tried + ` && document.querySelector("[data-pinned=true]")`
 	const refused = `document.querySelector("main [role=alert], main a[href='/rounds']")`
 	var said []string
 	for n := range 24 {
 		at := ask[[]float64](g, fmt.Sprintf(`(() => {
-			const wide = [...document.querySelectorAll("[data-lanes] ul[aria-label] [data-step]")]
+			const wide = [...document.querySelectorAll("[data-lanes] ul[aria-label] [data-step^='%d/']")]
 				.filter(s => s.getBoundingClientRect().width > 40)
 			const b = wide[%d %% wide.length]
 			b.scrollIntoView({block: "center", inline: "center"})
 			const r = b.getBoundingClientRect()
 			return [r.left + 2, r.top + 20]
-		})()`, n))
+		})()`, job, n))
 		g.do(chromedp.DragAndDropXY(at[0], at[1], at[0]+float64(300-75*(n%4)), at[1], 4))
+		g.until("it tried", `!document.querySelector("[data-lanes][aria-busy=true]")`)
 		if g.soon(tried+" || "+refused) && ask[bool](g, isTrue(lies)) {
 			return
 		}

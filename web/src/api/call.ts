@@ -91,9 +91,15 @@ type Changes<In, Out> = {
 	moved?: QueryKey[];
 	refused?: QueryKey[];
 	/** What else follows, whatever becomes of the part that asked. */
-	after?: (answer: Out, input: In) => void;
+	after?: (answer: Out, input: In) => void | Promise<void>;
 	failed?: () => void;
 };
+
+/** Keeps an answer as what stands; what was asked before it came is older, and is let go. */
+async function put(client: QueryClient, key: QueryKey, answer: unknown) {
+	await client.cancelQueries({ queryKey: key, exact: true });
+	client.setQueryData(key, answer);
+}
 
 /** A write: what is sent, with a key of its own, and what it changes. */
 export function useWrite<In, Out>(
@@ -111,11 +117,11 @@ export function useWrite<In, Out>(
 	const once = useOnce();
 	return useMutation<Out, Refused, In>({
 		mutationFn: (input) => call(input, once.keyOf(input)),
-		onSuccess: (answer, input) => {
+		onSuccess: async (answer, input) => {
 			once.known(input);
-			if (is) client.setQueryData(is, answer);
+			if (is) await put(client, is, answer);
 			askAgain(client, asks);
-			after?.(answer, input);
+			await after?.(answer, input);
 		},
 		onError: (e, input) => {
 			once.known(input, e);
@@ -140,10 +146,10 @@ export function keyed(key: string) {
 }
 
 /** Puts a job on the screen as it is now; its other panes are read again. */
-export function keepView(client: QueryClient, view: View) {
+export async function keepView(client: QueryClient, view: View) {
 	const id = view.job.id;
 	const fresh = [view.pane.id, ...(view.pane.number === 1 ? [0] : [])];
-	for (const pane of fresh) client.setQueryData(["job", id, pane], view);
+	await Promise.all(fresh.map((pane) => put(client, ["job", id, pane], view)));
 	void client.invalidateQueries({
 		queryKey: ["job", id],
 		predicate: (q) => !fresh.includes(Number(q.queryKey[2])),
@@ -159,8 +165,8 @@ export function useJobWrite<In>(
 ): UseMutationResult<View, Refused, In> {
 	const client = useQueryClient();
 	return useWrite(call, {
-		after: (next, input) => {
-			keepView(client, next);
+		after: async (next, input) => {
+			await keepView(client, next);
 			after?.(next, input);
 		},
 		failed,

@@ -100,12 +100,13 @@ export function DaysScreen() {
 							days={shown}
 							picked={picked}
 							moved={then !== undefined}
+							busy={tried.isPending}
 							onPick={pick}
 							onHeap={(steps) => {
 								pick(undefined);
 								setHeap(steps);
 							}}
-							onDrag={then ? undefined : dragged}
+							onDrag={then || tried.isPending ? undefined : dragged}
 						/>
 					</div>
 					<MyDay days={shown} />
@@ -182,7 +183,9 @@ export function DaysScreen() {
 					/>
 				) : (
 					<div className="flex min-w-0 flex-1 flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-tape px-4 py-2 text-on-tape sm:px-6">
-						<strong className="text-lg">{stand(d, better)}</strong>
+						<strong className="text-lg">
+							{tried.isPending ? "Trying it …" : stand(d, better)}
+						</strong>
 						<button
 							type="button"
 							className="min-h-12 shrink-0 border-2 border-on-tape px-5 font-bold disabled:opacity-60"

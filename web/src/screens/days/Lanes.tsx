@@ -31,6 +31,7 @@ export function Lanes({
 	days,
 	picked,
 	moved,
+	busy,
 	onPick,
 	onHeap,
 	onDrag,
@@ -39,6 +40,8 @@ export function Lanes({
 	picked?: DayStep;
 	/** What lies elsewhere than in the plan that was taken stands out. */
 	moved?: boolean;
+	/** A move is being tried. */
+	busy: boolean;
 	onPick: (step: DayStep) => void;
 	/** Several short pieces that are drawn as one. */
 	onHeap: (steps: DayStep[]) => void;
@@ -50,7 +53,7 @@ export function Lanes({
 	const mine = picked?.job ? stepsOf(days, picked.job) : [];
 	const first = all.filter((s, i) => all[i - 1]?.day !== s.day);
 	return (
-		<div className="lit flex" data-lanes={days.people.length}>
+		<div className="lit flex" data-lanes={days.people.length} aria-busy={busy}>
 			<ul className="shrink-0 border-r border-rule pt-[68px]">
 				{days.people.map((p) => (
 					<li

@@ -49,7 +49,7 @@ export function LayOutline({
 						},
 						{
 							onSuccess: (next) => {
-								keepView(client, next);
+								void keepView(client, next);
 								go(`/jobs/${next.job.id}/measure?pane=${next.pane.id}`);
 							},
 						},

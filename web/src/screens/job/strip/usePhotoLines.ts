@@ -27,7 +27,7 @@ export function usePhotoLines(view: View) {
 			setProgress({ done: n, of: all.length });
 			try {
 				now = await line(now, one);
-				keepView(client, now);
+				void keepView(client, now);
 			} catch (e) {
 				// What was kept stays; the rest can be sent again.
 				setLeft(all.slice(n));
