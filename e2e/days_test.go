@@ -29,8 +29,12 @@ func days(t *testing.T, p *program) {
 		t.Errorf("promised nine times in ten, and kept %.2f", kept)
 	}
 
+	const version = `fetch("/api/days").then(r => r.json()).then(d => d.version)`
+	before := ask[int](g, version)
 	g.pressAt("[data-take]")
-	g.until("the plan taken", `document.body.innerText.includes("The days as they stand")`)
+	g.until("the plan taken", fmt.Sprintf(`%s.then(v => v > %d)`, version, before))
+	g.until("its answer", `document.querySelector("[data-take]:enabled") &&
+		document.body.innerText.includes("The days as they stand")`)
 	again := ask[float64](g,
 		fmt.Sprintf(`fetch("/api/days").then(r => r.json()).then(d => d.jobs.find(j => j.job === %d).kept)`, id))
 	if again < 0.8 && again < kept-0.15 {

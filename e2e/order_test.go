@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"encoding/json"
 	"fmt"
+	"strings"
 	"testing"
 )
 
@@ -97,7 +98,7 @@ func quoteToInvoice(t *testing.T, p *program) {
 	}
 	g.goTo(fmt.Sprintf("/jobs/%d/prove", first))
 	g.press("what it costs")
-	g.sees("Invoice 1,")
+	g.until("its invoice", `document.querySelector('section[aria-label="Papers"] li')`)
 	g.press("Take the invoice back")
 	g.sees("Not yet:")
 	g.fill("Why it is taken back", "the pane was a warranty")
@@ -106,6 +107,7 @@ func quoteToInvoice(t *testing.T, p *program) {
 	g.press("Write the invoice")
 	g.sees("Invoice ")
 	g.until("three papers and more", `document.querySelectorAll('section[aria-label="Papers"] li').length === 3`)
+	g.paidInParts(first)
 	if !bytes.HasPrefix(g.fetch(ask[string](g,
 		`document.querySelector('section[aria-label="Papers"] a').getAttribute("href")`)),
 		[]byte("%PDF")) {
@@ -122,4 +124,35 @@ func quoteToInvoice(t *testing.T, p *program) {
 	g.until("it is kept",
 		`[...document.querySelectorAll("label")].some(l => l.innerText === "An hour of one person" &&
 			document.getElementById(l.htmlFor).value === "52.00")`)
+}
+
+// paidInParts takes more than is owed, which is stopped at its field, then a part, then the rest: the
+// job stands in the list of what is open until its last cent.
+func (g *page) paidInParts(job int) {
+	g.t.Helper()
+	stands := func(state string) {
+		g.until(state, fmt.Sprintf(`document.querySelector("[data-stands]")?.dataset.stands === %q`, state))
+	}
+	total := ask[string](g, `[...document.querySelectorAll('section[aria-label="Papers"] li strong')].at(-1).innerText`)
+	stands("open")
+	g.accessible("what is open of it")
+	g.refill("Was paid", strings.Replace(total, ".", "", 1))
+	g.press("Write the payment down")
+	g.sees("more than is owed")
+	g.refill("Was paid", "10")
+	g.press("cash")
+	g.press("Write the payment down")
+	g.until("a part of it", `document.querySelectorAll("[data-paid] li").length === 1`)
+	stands("open")
+	bill := ask[string](g, `document
+		.querySelector('section[aria-label="Papers"] li:last-child a[href$=".xml"]').getAttribute("href")`)
+	if x := g.fetch(bill); !bytes.Contains(x, []byte("<cbc:PayableAmount")) || !bytes.Contains(x, []byte(total)) {
+		g.t.Errorf("%s: %.300s", bill, x)
+	}
+	g.goTo("/ledger")
+	g.until("it is open", fmt.Sprintf(`document.querySelector("[data-owing='%d']")`, job))
+	g.pressAt(fmt.Sprintf("[data-owing='%d'] a", job))
+	g.until("what is left", `document.querySelector("[data-paid] form")`)
+	g.press("Write the payment down")
+	stands("settled")
 }

@@ -139,7 +139,7 @@ func (p *program) begin() {
 // full waits until nothing is left to be filled.
 func (p *program) full() {
 	p.t.Helper()
-	for end := time.Now().Add(2 * time.Minute); ; time.Sleep(50 * time.Millisecond) {
+	for end := time.Now().Add(6 * time.Minute); ; time.Sleep(50 * time.Millisecond) {
 		// A filling that broke begins anew at the same address; nobody answers for a moment.
 		if res, err := http.Get(p.url + "/healthz"); err == nil {
 			body, err := io.ReadAll(res.Body)

@@ -54,8 +54,8 @@ func (h *heard) said() []string {
 }
 
 // everywhere are the screens that a shop has, whatever is in it.
-var everywhere = []string{"/", "/jobs", "/take-in", "/days", "/rounds", "/cut-room", "/stores", "/records", "/sums",
-	"/sums/outline", "/book", "/book/touch", "/shop", "/wall", "/wall/days"}
+var everywhere = []string{"/", "/jobs", "/take-in", "/days", "/rounds", "/cut-room", "/stores", "/records", "/ledger",
+	"/sums", "/sums/outline", "/book", "/book/touch", "/shop", "/wall", "/wall/days"}
 
 // quiet opens screens on a phone and at a desk, with letters as they are and twice as large: they
 // show something, fit, stand what else is asked of them at a desk, and leave nothing in the console.
@@ -121,19 +121,25 @@ func TestScreensOfAnEmptyShop(t *testing.T) {
 
 var stations = []string{"assess", "strip", "measure", "choose", "source", "prepare", "set", "hold", "refit", "prove"}
 
-// quietScreens opens every screen of the made-up shop, and every station of jobs of each
-// kind.
+// quietScreens opens every screen of the made-up shop, and every station of jobs of each kind. What
+// each station is made of is looked at in both lights with two of them: a stove and a tube.
 func quietScreens(t *testing.T, p *program) {
 	g := open(t, p)
 	g.signIn("mira")
-	paths := append([]string{"/sums/bend", "/book/held", "/book/heat", "/book/cautions", "/jobs/14/measure"},
-		everywhere...)
+	lit := append([]string{"/sums/bend", "/book/held", "/book/heat", "/book/cautions", "/jobs/14/measure"}, everywhere...)
+	var plain []string
 	for _, job := range []int{1, 9, 12, 16, 23, 26} {
 		for _, s := range stations {
-			paths = append(paths, fmt.Sprintf("/jobs/%d/%s", job, s))
+			path := fmt.Sprintf("/jobs/%d/%s", job, s)
+			if job == 1 || job == 16 {
+				lit = append(lit, path)
+			} else {
+				plain = append(plain, path)
+			}
 		}
 	}
-	g.quiet("the made-up shop", paths, g.inBothLights)
+	g.quiet("the made-up shop", lit, g.inBothLights)
+	g.quiet("the made-up shop", plain, func(string) {})
 }
 
 // printed is a page as the browser prints it: the text of all its sheets, as another reader

@@ -24,6 +24,8 @@ type Billed struct {
 	Kind     string `json:"kind"`
 	Text     string `json:"text"`
 	Quantity string `json:"quantity"`
+	Milli    int64  `json:"milli,omitempty" doc:"Thousandths of the unit; 0 on papers of before it was kept"`
+	Unit     string `json:"unit,omitempty" enum:"min,pc,m," doc:"Of minutes, each is for an hour"`
 	Each     int64  `json:"each" doc:"Cents"`
 	Cents    int64  `json:"cents"`
 }
@@ -70,7 +72,7 @@ func (s Sheet) bill(kind Kind, j Job) (Bill, error) {
 	}
 	for _, l := range s.Lines {
 		if !l.Off {
-			b.Lines = append(b.Lines, Billed{l.Kind, l.text(), l.quantity(), l.Each, l.Cents})
+			b.Lines = append(b.Lines, Billed{l.Kind, l.text(), l.quantity(), l.Milli, l.Unit, l.Each, l.Cents})
 		}
 	}
 	if len(b.Lines) == 0 {

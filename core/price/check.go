@@ -21,7 +21,7 @@ func (r Rates) Check() error {
 		name string
 		v    int
 		most int
-	}{{"margin", r.Margin, 30_000}, {"tax", r.Tax, 10_000}} {
+	}{{"margin", r.Margin, 30_000}, {"tax", r.Tax, 10_000}, {"deposit", r.Deposit, 10_000}} {
 		if f.v < 0 || f.v > f.most {
 			return fault.New(f.name, fmt.Sprintf("from 0 to %d in 100 is expected", f.most/100), "type it as 20")
 		}
@@ -31,6 +31,8 @@ func (r Rates) Check() error {
 		return fault.New("behind", "from 0 to 300 in 100 is expected", "40 is usual")
 	case r.Days < 1 || r.Days > 365:
 		return fault.New("days", "from 1 to 365 days are expected", "30 is usual")
+	case r.Terms < 0 || r.Terms > 365:
+		return fault.New("terms", "from 0 to 365 days are expected", "14 is usual; 0 asks for it at once")
 	}
 	return nil
 }

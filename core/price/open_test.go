@@ -11,8 +11,9 @@ import (
 
 // The usual rates stand as they were judged. Common practice, no source.
 func TestUsual(t *testing.T) {
-	if got := fmt.Sprintf("%+v",
-		Usual); got != "{Hour:4800 CallOut:3500 Disposal:600 Least:4500 Margin:2000 Tax:0 Behind:40 Days:30 Version:0}" {
+	want := "{Hour:4800 CallOut:3500 Disposal:600 Least:4500 Margin:2000 Tax:0 Behind:40 Days:30 Terms:14 Deposit:0 " +
+		"Version:0}"
+	if got := fmt.Sprintf("%+v", Usual); got != want {
 		t.Error(got)
 	}
 }

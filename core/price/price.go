@@ -25,12 +25,15 @@ type Rates struct {
 	Tax      int   `json:"tax" doc:"Hundredths of a percent, as the law of the place has it"`
 	Behind   int   `json:"behind" doc:"Percent by which the work can grow until the object is stripped"`
 	Days     int   `json:"days" doc:"How long a quote holds"`
+	Terms    int   `json:"terms" doc:"Days within which an invoice is to be paid"`
+	Deposit  int   `json:"deposit" doc:"Asked before the work begins, hundredths of a percent of a quote"`
 	Version  int   `json:"version"`
 }
 
 // Usual are the rates of a shop that set none. Common practice, no source; the tax is
 // none until somebody says it.
-var Usual = Rates{Hour: 4800, CallOut: 3500, Disposal: 600, Least: 4500, Margin: 2000, Behind: 40, Days: 30}
+var Usual = Rates{Hour: 4800, CallOut: 3500, Disposal: 600, Least: 4500, Margin: 2000, Behind: 40, Days: 30,
+	Terms: 14}
 
 // Work is one step of the plan, done or to be done.
 type Work struct {

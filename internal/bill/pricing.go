@@ -8,6 +8,7 @@ import (
 
 	"freshshard/core/fault"
 	"freshshard/core/money"
+	"freshshard/core/owed"
 	"freshshard/core/price"
 	"freshshard/core/source"
 	"freshshard/core/supply"
@@ -34,6 +35,15 @@ type Priced struct {
 	Above   int64         `json:"above" doc:"How much the likely total is above it"`
 	Billed  bool          `json:"billed" doc:"An invoice stands"`
 	MayBill string        `json:"may_bill,omitempty" doc:"Why no invoice can be written yet"`
+	Owed
+}
+
+// Owed is how a job stands with its customer.
+type Owed struct {
+	Account  owed.Account   `json:"account"`
+	Payments []owed.Payment `json:"payments" doc:"In the order in which they were written down"`
+	Payer    record.Payer   `json:"payer"`
+	Currency string         `json:"currency,omitempty"`
 }
 
 // Rates are what the shop asks, the usual ones where nobody set them.
@@ -87,14 +97,41 @@ func (s *Service) priced(ctx context.Context, job int64) (Priced, price.Job, job
 	if out.Papers, err = s.Store.Bills.OfJob(ctx, job); err != nil {
 		return out, price.Job{}, v, err
 	}
+	if out.Owed, err = s.owed(ctx, job, out.Papers); err != nil {
+		return out, price.Job{}, v, err
+	}
 	j := toPrice(v)
 	j.Adjust = out.Adjust
 	if j.Materials, err = s.materials(ctx, v); err != nil {
 		return out, j, v, err
 	}
-	if out.Sheet, err = price.Reckon(j, out.Rates); err != nil {
+	asked := out.Rates
+	if out.Payer.TaxFree != "" {
+		asked.Tax = 0
+	}
+	if out.Sheet, err = price.Reckon(j, asked); err != nil {
 		return out, j, v, err
 	}
+	out.stands(v)
+	return out, j, v, nil
+}
+
+// owed is how a job stands with its customer.
+func (s *Service) owed(ctx context.Context, job int64, papers []record.Bill) (out Owed, err error) {
+	if out.Payments, err = s.Store.Bills.Payments(ctx, job); err != nil {
+		return out, err
+	}
+	if out.Payer, err = s.Store.Bills.Payer(ctx, job); err != nil {
+		return out, err
+	}
+	head, err := s.Store.Bills.Letterhead(ctx)
+	out.Currency = head.Currency
+	out.Account = owed.Stand(owes(papers), out.Payments, s.Now().In(s.TimeZone()))
+	return out, err
+}
+
+// stands says what was quoted, whether an invoice stands, and why none can be written.
+func (out *Priced) stands(v jobview.View) {
 	for _, b := range out.Papers {
 		switch b.Kind {
 		case price.Quote:
@@ -114,7 +151,6 @@ func (s *Service) priced(ctx context.Context, job int64) (Priced, price.Job, job
 	case out.Billed:
 		out.MayBill = "an invoice stands; take it back first"
 	}
-	return out, j, v, nil
 }
 
 // toPrice is the work of a job: its steps, once each for the object, those that were
@@ -350,6 +386,10 @@ func (s *Service) Write(ctx context.Context, by record.Account, key string, job 
 	if err != nil {
 		return err
 	}
+	head, err := s.Store.Bills.Letterhead(ctx)
+	if err != nil {
+		return err
+	}
 	lock := func(t *store.Tx) error { return t.Shops.LockShop(ctx) }
 	_, err = s.CreateBehind(ctx, by, key, "bill", request, lock, func(t *store.Tx) (int64, error) {
 		had, err := t.Bills.OfJob(ctx, job)
@@ -361,6 +401,12 @@ func (s *Service) Write(ctx context.Context, by record.Account, key string, job 
 		}
 		b := record.Bill{Job: job, Customer: v.Job.Customer.Name, Phone: v.Job.Customer.Phone, Object: v.Job.Object.Name,
 			Agreed: in.Agreed, At: s.Now()}
+		if head.Version > 0 {
+			b.From = &head
+		}
+		if p.Payer.Version > 0 {
+			b.Payer = &p.Payer
+		}
 		if err := s.fill(&b, p, j, v, in); err != nil {
 			return 0, err
 		}
@@ -390,11 +436,14 @@ func (s *Service) fill(b *record.Bill, p Priced, j price.Job, v jobview.View, in
 		until := s.Now().AddDate(0, 0, p.Rates.Days).Truncate(time.Minute)
 		b.Until = &until
 		b.Bill, err = p.Quote(j, priceFacts(v))
+		b.Ahead = money.Part(b.Total, p.Rates.Deposit)
 	case price.Invoice:
 		if p.MayBill != "" {
 			return &record.Conflict{Says: "No invoice yet: " + p.MayBill + "."}
 		}
 		b.Bill, err = p.Bill(j)
+		due := s.Now().AddDate(0, 0, p.Rates.Terms).Truncate(time.Minute)
+		b.Due, b.Had = &due, min(b.Total, max(0, -p.Account.Open))
 		if p.Quoted > 0 && b.Above(p.Quoted) > 0 && in.Agreed == "" {
 			return fault.New("agreed", fmt.Sprintf("it is %s above what was quoted", money.Text(b.Above(p.Quoted))),
 				"say what was agreed with the customer, or bring it down")
@@ -407,7 +456,8 @@ func (s *Service) fill(b *record.Bill, p Priced, j price.Job, v jobview.View, in
 		if !p.Billed || i < 0 {
 			return &record.Conflict{Says: "There is no invoice to take back."}
 		}
-		b.Bill, b.Of = p.Papers[i].Back(), p.Papers[i].ID
+		was := p.Papers[i]
+		b.Bill, b.Of, b.Payer = was.Back(), was.ID, was.Payer
 	default:
 		return fault.New("kind", "a quote, an invoice or a credit is expected", "choose one of the three")
 	}
@@ -434,7 +484,7 @@ func priceFacts(v jobview.View) price.Facts {
 	return f
 }
 
-// Bill is one paper of a job, with the shop that wrote it.
+// Bill is one paper of a job as it was written, with the shop that wrote it.
 func (s *Service) Bill(ctx context.Context, job, id int64) (record.Bill, record.Shop, error) {
 	b, err := s.Store.Bills.Bill(ctx, job, id)
 	if err != nil {
@@ -453,5 +503,5 @@ func (s *Service) Ledger(ctx context.Context, by record.Account, from, to time.T
 	if to.Before(from) {
 		return nil, fault.New("to", "this is before the first day", "turn the two round")
 	}
-	return s.Store.Bills.Ledger(ctx, from, to.AddDate(0, 0, 1))
+	return s.Store.Bills.Between(ctx, from, to.AddDate(0, 0, 1))
 }

@@ -121,3 +121,10 @@ func AsOne(ctx context.Context, q Querier, f func(Querier) error) error {
 	}
 	return tx.Commit()
 }
+
+func OrNull(id int64) any {
+	if id == 0 {
+		return nil
+	}
+	return id
+}

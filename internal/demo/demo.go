@@ -191,7 +191,7 @@ func fillAll(outer context.Context, s *shop.Shop, now time.Time, in func()) erro
 	if err := work.Wait(); err != nil {
 		return err
 	}
-	if err := s.Bill.SetRates(outer, mira, rates); err != nil {
+	if err := fillPapers(outer, s, mira); err != nil {
 		return err
 	}
 	if err := fillYear(outer, s, staff, now, in); err != nil {

@@ -6,6 +6,8 @@ import (
 	"slices"
 	"time"
 
+	"freshshard/core/bank"
+	"freshshard/core/owed"
 	"freshshard/core/price"
 	"freshshard/core/source"
 	"freshshard/core/supply"
@@ -19,7 +21,22 @@ import (
 
 // rates are what Lantern Yard asks. Made up, the tax among it.
 var rates = price.Rates{Hour: 4600, CallOut: 3200, Disposal: 500, Least: 4500, Margin: 2500, Tax: 2000, Behind: 40,
-	Days: 30}
+	Days: 30, Terms: 14, Deposit: 3000}
+
+// letterhead is what stands on the papers of Lantern Yard. Made up, its account among it: no bank
+// has that code.
+var letterhead = record.Letterhead{
+	Postal: record.Postal{Street: "Lantern Yard 3", Postcode: "HF2", City: "Hollin Ferry", Country: "IE"},
+	Phone:  "0100 340 20", Mail: "bench@lantern-yard.example", TaxNumber: "IE0000000LY",
+	Bank: bank.Account{Holder: "Lantern Yard", IBAN: "IE48 LYRD 9900 0012 3456 78"}, Currency: "EUR"}
+
+// fillPapers says what the shop asks, and what stands on its papers.
+func fillPapers(ctx context.Context, s *shop.Shop, by record.Account) error {
+	if err := s.Bill.SetRates(ctx, by, rates); err != nil {
+		return err
+	}
+	return s.Bill.SetLetterhead(ctx, by, letterhead)
+}
 
 // order is what was ordered for a pane, and what was wrong with it when it came.
 type order struct {
@@ -84,4 +101,38 @@ func invoiceOf(ctx context.Context, s *shop.Shop, by record.Account, job int64) 
 	}
 	return s.Bill.Write(ctx, by, fmt.Sprintf("demo-bill-%d", job), job,
 		bill.Paper{Kind: price.Invoice, Total: p.Total.Cents})
+}
+
+// billedLately writes the invoices of the last months, a week after the work, the first written
+// first. The older ones are paid; of the last but one a half is, and the last is late.
+func billedLately(ctx context.Context, s *shop.Shop, by record.Account, all []gone, ids []int64, now time.Time) error {
+	order := make([]int, 0, len(all))
+	for i, g := range all {
+		if g.days < 150 && g.back == 0 {
+			order = append(order, i)
+		}
+	}
+	slices.SortFunc(order, func(a, b int) int { return all[b].days - all[a].days })
+	for n, i := range order {
+		then := s.At(func() time.Time { return now.AddDate(0, 0, 7-all[i].days) })
+		if err := invoiceOf(ctx, then, by, ids[i]); err != nil {
+			return fmt.Errorf("demo, the invoice of %s: %w", all[i].in.Object, err)
+		}
+		p, err := s.Bill.Price(ctx, jobview.First(ids[i]))
+		if err != nil {
+			return err
+		}
+		paid := owed.Entry{Cents: p.Account.Open, Way: owed.Bank,
+			Day: now.AddDate(0, 0, 12-all[i].days).Format(time.DateOnly)}
+		switch n {
+		case len(order) - 2:
+			paid.Cents, paid.Way, paid.Note = paid.Cents/2, owed.Cash, "half now, half when the ferry runs again"
+		case len(order) - 1:
+			continue
+		}
+		if err := s.Bill.Pay(ctx, by, "", ids[i], paid); err != nil {
+			return fmt.Errorf("demo, what was paid for %s: %w", all[i].in.Object, err)
+		}
+	}
+	return nil
 }

@@ -72,9 +72,11 @@ func fillYear(ctx context.Context, s *shop.Shop, people map[string]record.Accoun
 	outer := ctx
 	work, ctx := errgroup.WithContext(ctx)
 	work.SetLimit(hands)
-	for _, g := range past() {
-		work.Go(func() error {
-			if err := g.fill(ctx, s, people, now); err != nil {
+	all := past()
+	ids := make([]int64, len(all))
+	for i, g := range all {
+		work.Go(func() (err error) {
+			if ids[i], err = g.fill(ctx, s, people, now); err != nil {
 				return fmt.Errorf("demo, %d days ago, %s: %w", g.days, g.in.Object, err)
 			}
 			in()
@@ -82,6 +84,9 @@ func fillYear(ctx context.Context, s *shop.Shop, people map[string]record.Accoun
 		})
 	}
 	if err := work.Wait(); err != nil {
+		return err
+	}
+	if err := billedLately(outer, s, people["mira"], all, ids, now); err != nil {
 		return err
 	}
 	return remembered(outer, s, people["mira"], now)
@@ -104,8 +109,8 @@ func remembered(ctx context.Context, s *shop.Shop, by record.Account, now time.T
 	return nil
 }
 
-// fill does one, and does it again where it came back.
-func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, now time.Time) error {
+// fill does one, and does it again where it came back. It gives the job of the first time.
+func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.Account, now time.Time) (int64, error) {
 	day := inHours(morning(now, -g.days).Add(-time.Minute))
 	then := s.At(func() time.Time { return day })
 	// What was ticked then was ticked as it was done, a little slower than the book says.
@@ -128,17 +133,18 @@ func (g gone) fill(ctx context.Context, s *shop.Shop, people map[string]record.A
 	by := people[g.by]
 	id, err := takeIn(ctx, then, by, g.job, day)
 	if err != nil {
-		return err
+		return 0, err
 	}
 	if err := g.signed(ctx, then, by, id, day); err != nil || g.back == 0 {
-		return err
+		return id, err
 	}
 	day = inHours(morning(day, g.back).Add(-time.Minute))
-	if id, err = then.Records.Again(ctx, by, "", id, nil); err != nil {
-		return err
+	again, err := then.Records.Again(ctx, by, "", id, nil)
+	if err != nil {
+		return id, err
 	}
 	g.pane = nil // it is held as it was
-	return g.signed(ctx, then, by, id, day)
+	return id, g.signed(ctx, then, by, again, day)
 }
 
 func (g gone) signed(ctx context.Context, s *shop.Shop, by record.Account, id int64, day time.Time) error {

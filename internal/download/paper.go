@@ -17,7 +17,7 @@ import (
 	"freshshard/internal/record"
 )
 
-// paperRoutes hand out orders and bills as PDF and the ledger as CSV.
+// paperRoutes hand out orders and bills as PDF, bills as XML, and what the bookkeeper wants as CSV.
 func paperRoutes(v *Files, g *gin.Engine) {
 	job := g.Group("/api/jobs/:id", v.SignedIn)
 	job.GET("/orders/:paper/order.pdf",
@@ -44,22 +44,59 @@ func paperRoutes(v *Files, g *gin.Engine) {
 			}
 			return exchange.Bill(w, s, b, v.Zone)
 		}))
-	g.Group("/api", v.SignedIn).GET("/ledger.csv", func(c *gin.Context) {
-		handOut(c, "ledger.csv", "text/csv; charset=utf-8", func(ctx context.Context, w io.Writer) error {
-			from, err := v.day("from", c.Query("from"), -90)
+	job.GET("/bills/:paper/bill.xml",
+		v.numbered("bill", "xml", "application/xml", func(ctx context.Context, w io.Writer, at jobview.Bench,
+			id int64) error {
+			b, s, err := v.Shop.Bill.Bill(ctx, at.Job, id)
 			if err != nil {
 				return err
 			}
-			to, err := v.day("to", c.Query("to"), 0)
-			if err != nil {
-				return err
+			if b.From == nil { // written before the shop said where it is
+				l, err := v.Shop.Bill.Letterhead(ctx)
+				if err != nil {
+					return err
+				}
+				b.From = &l
 			}
-			bills, err := v.Shop.Bill.Ledger(ctx, v.Who(ctx), from, to)
-			if err != nil {
-				return err
-			}
-			return exchange.Ledger(w, bills, v.Zone)
+			return exchange.UBL(w, s, b, v.Zone)
+		}))
+	v.books(g)
+}
+
+// books hand out what was billed and what was paid, for the bookkeeper.
+func (v *Files) books(g *gin.Engine) {
+	between := func(name string, make func(ctx context.Context, w io.Writer, from, to time.Time) error) {
+		g.Group("/api", v.SignedIn).GET("/"+name, func(c *gin.Context) {
+			handOut(c, name, "text/csv; charset=utf-8", func(ctx context.Context, w io.Writer) error {
+				from, err := v.day("from", c.Query("from"), -90)
+				if err != nil {
+					return err
+				}
+				to, err := v.day("to", c.Query("to"), 0)
+				if err != nil {
+					return err
+				}
+				return make(ctx, w, from, to)
+			})
 		})
+	}
+	between("ledger.csv", func(ctx context.Context, w io.Writer, from, to time.Time) error {
+		bills, err := v.Shop.Bill.Ledger(ctx, v.Who(ctx), from, to)
+		if err != nil {
+			return err
+		}
+		owing, err := v.Shop.Bill.Owing(ctx, v.Who(ctx))
+		if err != nil {
+			return err
+		}
+		return exchange.Ledger(w, bills, owing, v.Zone)
+	})
+	between("payments.csv", func(ctx context.Context, w io.Writer, from, to time.Time) error {
+		all, err := v.Shop.Bill.Received(ctx, v.Who(ctx), from.Format(time.DateOnly), to.Format(time.DateOnly))
+		if err != nil {
+			return err
+		}
+		return exchange.Payments(w, all)
 	})
 }
 
@@ -79,6 +116,12 @@ func (v *Files) day(field, text string, usual int) (time.Time, error) {
 
 // paper hands out one numbered paper of a job.
 func (v *Files) paper(name string, make func(context.Context, io.Writer, jobview.Bench, int64) error) gin.HandlerFunc {
+	return v.numbered(name, "pdf", "application/pdf", make)
+}
+
+// numbered hands out one paper of a job in a form.
+func (v *Files) numbered(name, end, form string,
+	make func(context.Context, io.Writer, jobview.Bench, int64) error) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		id, bad := strconv.ParseInt(c.Param("paper"), 10, 64)
 		job, wrong := strconv.ParseInt(c.Param("id"), 10, 64)
@@ -86,7 +129,7 @@ func (v *Files) paper(name string, make func(context.Context, io.Writer, jobview
 			failFile(c, &record.NotFound{What: "this paper"})
 			return
 		}
-		handOut(c, fmt.Sprintf("%s-%d.pdf", name, id), "application/pdf", func(ctx context.Context, w io.Writer) error {
+		handOut(c, fmt.Sprintf("%s-%d.%s", name, id, end), form, func(ctx context.Context, w io.Writer) error {
 			return make(ctx, w, jobview.First(job), id)
 		})
 	}

@@ -1,7 +1,6 @@
 package exchange
 
 import (
-	"encoding/csv"
 	"fmt"
 	"io"
 	"slices"
@@ -13,8 +12,6 @@ import (
 	"golang.org/x/image/font/gofont/goregular"
 
 	"freshshard/core/drawing"
-	"freshshard/core/money"
-	"freshshard/core/price"
 	"freshshard/core/supply"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
@@ -113,92 +110,4 @@ func CutPlan(w io.Writer, title string, d drawing.Drawing, rows [][]string) erro
 		t.line(10, "", line)
 	}
 	return t.p.Output(w)
-}
-
-var billTitles = map[price.Kind]string{price.Quote: "Quote", price.Invoice: "Invoice", price.Credit: "Credit"}
-
-// Bill writes a quote, an invoice or a credit as it was written.
-func Bill(w io.Writer, s record.Shop, b record.Bill, zone *time.Location) error {
-	t := sheetOf(s, fmt.Sprintf("%s %d", billTitles[b.Kind], b.Number), zone)
-	t.line(12, "B", b.Customer)
-	t.line(10, "", b.Phone)
-	t.line(10, "", fmt.Sprintf("%s. Job %d. %s", b.Object, b.Job, t.day(b.At)))
-	if b.OfNumber > 0 {
-		t.line(10, "", fmt.Sprintf("Takes back invoice %d.", b.OfNumber))
-	}
-	if b.Agreed != "" {
-		t.line(10, "", "Agreed: "+b.Agreed)
-	}
-	t.p.Ln(4)
-	const number, each, sum = 28.0, 24.0, 28.0
-	text := pageW - 2*margin - number - each - sum
-	row := func(style, what, quantity, one, cents string) {
-		t.font(style, 10)
-		lines := t.p.SplitText(printable(what), text-2)
-		t.p.SetX(margin)
-		y := t.p.GetY()
-		if y+5*float64(len(lines)) > pageH-margin {
-			t.p.AddPage()
-			y = t.p.GetY()
-		}
-		t.p.MultiCell(text, 5, strings.Join(lines, "\n"), "", "L", false)
-		end := t.p.GetY()
-		t.p.SetXY(margin+text, y)
-		t.p.CellFormat(number, 5, quantity, "", 0, "R", false, 0, "")
-		t.p.CellFormat(each, 5, one, "", 0, "R", false, 0, "")
-		t.p.CellFormat(sum, 5, cents, "", 1, "R", false, 0, "")
-		t.p.SetY(end + 1)
-	}
-	row("B", "", "quantity", "each", "sum")
-	for _, l := range b.Lines {
-		row("", l.Text, l.Quantity, money.Text(l.Each), money.Text(l.Cents))
-	}
-	t.p.Line(margin, t.p.GetY(), pageW-margin, t.p.GetY())
-	t.p.Ln(1)
-	row("", "Without tax", "", "", money.Text(b.Net))
-	row("", "Tax, "+price.Percent(b.Basis), "", "", money.Text(b.Tax))
-	row("B", "To pay", "", "", money.Text(b.Total))
-	t.p.Ln(4)
-	list := func(head string, lines []string) {
-		if len(lines) == 0 {
-			return
-		}
-		t.line(11, "B", head)
-		for _, l := range lines {
-			t.line(10, "", "· "+l)
-		}
-		t.p.Ln(2)
-	}
-	list("It covers", b.Covers)
-	list("It does not cover", b.Not)
-	if b.Until != nil {
-		t.line(10, "B", "Holds until "+b.Until.In(zone).Format("2 January 2006")+".")
-	}
-	t.line(10, "", b.Note)
-	return t.p.Output(w)
-}
-
-// Ledger writes invoices and credits for the bookkeeper as CSV: UTF-8, commas, a header
-// row, money with a point, days as 2027-03-31 in the shop's own zone.
-func Ledger(w io.Writer, bills []record.Bill, zone *time.Location) error {
-	c := csv.NewWriter(w)
-	if err := c.Write([]string{"kind", "number", "day", "job", "customer", "net", "tax_percent", "tax", "total",
-		"takes_back"}); err != nil {
-		return err
-	}
-	plain := func(cents int64) string { return strings.Replace(money.Text(cents), "−", "-", 1) }
-	for _, b := range bills {
-		back := ""
-		if b.OfNumber > 0 {
-			back = fmt.Sprint(b.OfNumber)
-		}
-		if err := c.Write([]string{string(b.Kind), fmt.Sprint(b.Number), b.At.In(zone).Format(time.DateOnly),
-			fmt.Sprint(b.Job),
-			guarded(b.Customer), plain(b.Net), strings.TrimSuffix(price.Percent(b.Basis), " %"), plain(b.Tax), plain(b.Total),
-			back}); err != nil {
-			return err
-		}
-	}
-	c.Flush()
-	return c.Error()
 }

@@ -10,6 +10,7 @@ import (
 
 	"freshshard/core/drawing"
 	"freshshard/core/outline"
+	"freshshard/core/owed"
 	"freshshard/core/price"
 	"freshshard/core/supply"
 	"freshshard/internal/jobview"
@@ -54,15 +55,70 @@ func TestBill(t *testing.T) {
 	}
 }
 
+// An invoice says to whom, by when and where to it is paid, what was paid before, and what nobody
+// said it leaves out.
+func TestInvoiceOnPaper(t *testing.T) {
+	s := record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}
+	b := owedBill()
+	b.Payer = &record.Payer{Name: "The Mutual", Reference: "claim 9", Postal: record.Postal{Street: "Long Row 1"}}
+	w := &bytes.Buffer{}
+	if err := Bill(w, s, b, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	text := textOf(t, w.Bytes())
+	for _, want := range []string{"Invoice 7", "The Mutual", "Long Row 1", "For Oda Marl & sons", "Your number claim 9",
+		"sum, EUR", "175.18", "Paid before", "30.00", "145.18", "To be paid by 14 April 2027",
+		"To Lantern Yard, IBAN NO93 8601 1117 947",
+		"Please write: Invoice 7", "Quay 4 · 1002 Hollin Ferry · NO", "Tax number NO 123 456 789", "Your bank's program"} {
+		if !strings.Contains(text, want) {
+			t.Errorf("%q is not on it: %q", want, text)
+		}
+	}
+	bare := owedBill()
+	bare.From, bare.Had = nil, 0
+	w.Reset()
+	if err := Bill(w, s, bare, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	text = textOf(t, w.Bytes())
+	for _, not := range []string{"IBAN", "Tax number", "Paid before", "bank's", "EUR"} {
+		if strings.Contains(text, not) {
+			t.Errorf("%q is on a paper of a shop that said nothing: %q", not, text)
+		}
+	}
+}
+
+// What is open stands at its invoice, and a payment is a line of its own.
+func TestOpenInTheLedger(t *testing.T) {
+	b := owedBill()
+	b.ID = 4
+	w := &bytes.Buffer{}
+	owing := []record.Owing{{Bill: 4, Account: owed.Account{Open: 14518}}}
+	if err := Ledger(w, []record.Bill{b}, owing, time.UTC); err != nil {
+		t.Fatal(err)
+	}
+	if rows := strings.Split(w.String(), "\n"); !strings.HasSuffix(rows[1], ",175.18,,2027-04-14,145.18") {
+		t.Errorf("%s", w)
+	}
+	w.Reset()
+	if err := Payments(w, []record.Received{{Payment: owed.Payment{Entry: owed.Entry{Cents: -3000, Way: owed.Bank,
+		Day: "2027-03-31", Note: "=twice"}, By: "Mira"}, Job: 12, Customer: "Oda Marl"}}); err != nil {
+		t.Fatal(err)
+	}
+	if w.String() != "day,amount,way,job,customer,note,by\n2027-03-31,-30.00,bank,12,Oda Marl,'=twice,Mira\n" {
+		t.Errorf("%s", w)
+	}
+}
+
 // The day is the shop's own: half past ten at night in Greenwich is the next day east of
 // it. A name that a spreadsheet would take for a formula is none.
 func TestLedger(t *testing.T) {
 	b := &bytes.Buffer{}
-	if err := Ledger(b, []record.Bill{bill}, time.FixedZone("east", 2*3600)); err != nil {
+	if err := Ledger(b, []record.Bill{bill}, nil, time.FixedZone("east", 2*3600)); err != nil {
 		t.Fatal(err)
 	}
-	want := "kind,number,day,job,customer,net,tax_percent,tax,total,takes_back\n" +
-		"credit,7,2027-04-01,12,'=Oda Marl ☂,-115.00,12.5,-14.38,-129.38,3\n"
+	want := "kind,number,day,job,customer,net,tax_percent,tax,total,takes_back,due,open\n" +
+		"credit,7,2027-04-01,12,'=Oda Marl ☂,-115.00,12.5,-14.38,-129.38,3,,\n"
 	if b.String() != want {
 		t.Errorf("%s", b)
 	}

@@ -76,7 +76,7 @@ func (t CuresTx) AddCure(ctx context.Context, v record.Cure, by int64, at time.T
 			"full_at, "+
 			"item_id, lot, account_id, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)", v.Pane, v.Step, v.Adhesive,
 		v.Width,
-		v.Edges, v.Depth24, v.Here().Place, stays, v.Since, v.LetGo, v.Ready, v.Full, orNull(v.Item), v.Lot, by, at)
+		v.Edges, v.Depth24, v.Here().Place, stays, v.Since, v.LetGo, v.Ready, v.Full, database.OrNull(v.Item), v.Lot, by, at)
 }
 
 // SetCure writes where it stands, at the version that the caller saw.

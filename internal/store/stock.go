@@ -99,7 +99,7 @@ func (t StocksTx) Move(ctx context.Context, item int64, delta float64, why strin
 	}
 	return true, t.Run(ctx,
 		"INSERT INTO stock_move (item_id, delta, why, job_id, account_id, at) VALUES (?, ?, ?, ?, ?, ?)", item,
-		delta, short(why, 200), orNull(job), by, at)
+		delta, short(why, 200), database.OrNull(job), by, at)
 }
 
 const planColumns = "SELECT id, material, thickness, outside, state, doc, version, at FROM cut_plan"

@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"freshshard/internal/database"
+	"freshshard/internal/store/ledger"
 )
 
 // Store is the open database. It is safe for many goroutines; any number of
@@ -26,7 +27,7 @@ type Store struct {
 	Rounds    Rounds
 	Stocks    Stocks
 	Orders    Orders
-	Bills     Bills
+	Bills     ledger.Ledger
 	Passports Passports
 	Signals   Signals
 	Search    Search
@@ -47,7 +48,6 @@ type (
 	Rounds    struct{ db database.Querier } // rounds of visits, roads and weather
 	Stocks    struct{ db database.Querier } // what is on the shelf, and plans of cuts
 	Orders    struct{ db database.Querier } // offers, orders and suppliers
-	Bills     struct{ db database.Querier } // prices and bills
 	Passports struct{ db database.Querier } // links, reminders and what was fitted
 	Signals   struct{ db database.Querier } // what instruments sent
 	Search    struct{ db database.Querier } // jobs found by words
@@ -100,10 +100,6 @@ type (
 		Orders
 		database.Writer
 	}
-	BillsTx struct {
-		Bills
-		database.Writer
-	}
 	PassportsTx struct {
 		Passports
 		database.Writer
@@ -126,7 +122,7 @@ type (
 func over(q database.Querier) Store {
 	return Store{People: People{q}, Shops: Shops{q}, Jobs: Jobs{q}, Panes: Panes{q}, Strips: Strips{q},
 		Photos: Photos{q}, Cures: Cures{q}, Days: Days{q}, Rounds: Rounds{q}, Stocks: Stocks{q}, Orders: Orders{q},
-		Bills: Bills{q}, Passports: Passports{q}, Signals: Signals{q}, Search: Search{q}, Trail: Trail{q}}
+		Bills: ledger.Ledger{DB: q}, Passports: Passports{q}, Signals: Signals{q}, Search: Search{q}, Trail: Trail{q}}
 }
 
 // within gives what a transaction reads and writes.
@@ -135,7 +131,7 @@ func within(tx *sql.Tx) *Tx {
 	return &Tx{People: PeopleTx{r.People, w}, Shops: ShopsTx{r.Shops, w}, Jobs: JobsTx{r.Jobs, w},
 		Panes: PanesTx{r.Panes, w}, Strips: StripsTx{r.Strips, w}, Photos: PhotosTx{r.Photos, w},
 		Cures: CuresTx{r.Cures, w}, Days: DaysTx{r.Days, w}, Rounds: RoundsTx{r.Rounds, w}, Stocks: StocksTx{r.Stocks, w},
-		Orders: OrdersTx{r.Orders, w}, Bills: BillsTx{r.Bills, w}, Passports: PassportsTx{r.Passports, w},
+		Orders: OrdersTx{r.Orders, w}, Bills: ledger.Tx{Ledger: r.Bills, Writer: w}, Passports: PassportsTx{r.Passports, w},
 		Signals: SignalsTx{r.Signals, w}, Search: SearchTx{r.Search, w}, Trail: TrailTx{r.Trail, w}}
 }
 
@@ -205,7 +201,7 @@ type Tx struct {
 	Rounds    RoundsTx
 	Stocks    StocksTx
 	Orders    OrdersTx
-	Bills     BillsTx
+	Bills     ledger.Tx
 	Passports PassportsTx
 	Signals   SignalsTx
 	Search    SearchTx

@@ -57,7 +57,8 @@ func (t TrailTx) Audit(ctx context.Context, c Change) error {
 	}
 	return t.Run(ctx, "INSERT INTO audit (job_id, account_id, at, noun, item, action, said, before_value, after_value) "+
 		"VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
-		orNull(c.Job), orNull(c.Account), c.At, c.Noun, short(c.Item, 200), c.Action, short(c.Said, 1000), before, after)
+		database.OrNull(c.Job), database.OrNull(c.Account), c.At, c.Noun, short(c.Item, 200), c.Action,
+		short(c.Said, 1000), before, after)
 }
 
 // short keeps a text within its column, in characters.
@@ -66,13 +67,6 @@ func short(s string, most int) string {
 		return string(r[:most-1]) + "…"
 	}
 	return s
-}
-
-func orNull(id int64) any {
-	if id == 0 {
-		return nil
-	}
-	return id
 }
 
 func asJSON(v any) (any, error) {

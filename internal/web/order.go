@@ -6,6 +6,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"freshshard/core/owed"
 	"freshshard/core/price"
 	"freshshard/internal/bill"
 	"freshshard/internal/buy"
@@ -109,6 +110,40 @@ func priceRoutes(v *Server, api huma.API) {
 			Keyed[bill.Paper]
 		}) (*out[bill.Priced], error) {
 			return priced(ctx, in.BenchID, v.shop.Bill.Write(ctx, who(ctx), in.Key, in.ID, in.Body))
+		})
+	register(v, api, op("pay", http.MethodPost, "/api/jobs/{id}/payments", "Write down what was paid, or given back"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Keyed[owed.Entry]
+		}) (*out[bill.Priced], error) {
+			return priced(ctx, in.BenchID, v.shop.Bill.Pay(ctx, who(ctx), in.Key, in.ID, in.Body))
+		})
+	register(v, api, op("setPayer", http.MethodPut, "/api/jobs/{id}/payer", "Who pays for it"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body record.Payer
+		}) (*out[bill.Priced], error) {
+			return priced(ctx, in.BenchID, v.shop.Bill.SetPayer(ctx, who(ctx), in.ID, in.Body))
+		})
+	register(v, api, op("owing", http.MethodGet, "/api/owing", "What is open, and what is to be given back"),
+		func(ctx context.Context, _ *struct{}) (*out[[]record.Owing], error) {
+			all, err := v.shop.Bill.Owing(ctx, who(ctx))
+			return &out[[]record.Owing]{all}, reply.Of(ctx, err)
+		})
+	headRoutes(v, api)
+}
+
+// headRoutes are what the shop asks, and what stands on its papers.
+func headRoutes(v *Server, api huma.API) {
+	reads(v, api, op("letterhead", http.MethodGet, "/api/letterhead", "What stands on every paper"),
+		v.shop.Bill.Letterhead)
+	register(v, api, op("setLetterhead", http.MethodPut, "/api/letterhead", "Change it"),
+		func(ctx context.Context, in *struct{ Body record.Letterhead }) (*out[record.Letterhead], error) {
+			if err := v.shop.Bill.SetLetterhead(ctx, who(ctx), in.Body); err != nil {
+				return nil, reply.Of(ctx, err)
+			}
+			l, err := v.shop.Bill.Letterhead(ctx)
+			return &out[record.Letterhead]{l}, reply.Of(ctx, err)
 		})
 	reads(v, api, op("rates", http.MethodGet, "/api/rates", "Rates"), v.shop.Bill.Rates)
 	register(v, api, op("setRates", http.MethodPut, "/api/rates", "Change it"),

@@ -59,6 +59,11 @@ const StoresScreen = later(
 	"StoresScreen",
 	opening,
 );
+const LedgerScreen = later(
+	() => import("./screens/ledger/LedgerScreen"),
+	"LedgerScreen",
+	opening,
+);
 const RecordsScreen = later(
 	() => import("./screens/records/RecordsScreen"),
 	"RecordsScreen",
@@ -189,6 +194,7 @@ function SignedIn() {
 					<Route path="/wall/days" element={<DaysWall />} />
 					<Route path="/rounds" element={<RoundsScreen />} />
 					<Route path="/records" element={<RecordsScreen />} />
+					<Route path="/ledger" element={<LedgerScreen />} />
 					<Route path="/shop" element={<ShopScreen />} />
 					<Route path="*" element={<Navigate to="/" replace />} />
 				</Routes>

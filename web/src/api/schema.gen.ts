@@ -1108,6 +1108,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/payer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Who pays for it */
+        put: operations["setPayer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/payments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write down what was paid, or given back */
+        post: operations["pay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -1657,6 +1691,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/letterhead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands on every paper */
+        get: operations["letterhead"];
+        /** Change it */
+        put: operations["setLetterhead"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/moments": {
         parameters: {
             query?: never;
@@ -1668,6 +1720,23 @@ export interface paths {
         put?: never;
         /** How a time is understood */
         post: operations["moment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/owing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is open, and what is to be given back */
+        get: operations["owing"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2628,6 +2697,12 @@ export interface components {
             why?: string;
         };
         AskSuppliersRequest: Record<string, never>;
+        BankAccount: {
+            bic?: string;
+            /** @description Whose account it is */
+            holder?: string;
+            iban?: string;
+        };
         BenchChecked: {
             /** @description What is wrong, or why it does not apply */
             finding?: string;
@@ -2714,6 +2789,7 @@ export interface components {
              * @description How much the likely total is above it
              */
             above: number;
+            account: components["schemas"]["OwedAccount"];
             adjust: components["schemas"]["PriceAdjust"];
             /**
              * Format: int64
@@ -2722,6 +2798,7 @@ export interface components {
             basis: number;
             /** @description An invoice stands */
             billed: boolean;
+            currency?: string;
             /** @description The likely total with its sum */
             figure: components["schemas"]["WorkingFigure"];
             lines: components["schemas"]["PriceLine"][];
@@ -2732,6 +2809,9 @@ export interface components {
             open: string[];
             /** @description In the order in which they were written */
             papers: components["schemas"]["RecordBill"][];
+            payer: components["schemas"]["RecordPayer"];
+            /** @description In the order in which they were written down */
+            payments: components["schemas"]["OwedPayment"][];
             /**
              * Format: int64
              * @description The last quote's total, 0 for none
@@ -5511,6 +5591,65 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        OwedAccount: {
+            /**
+             * Format: int64
+             * @description Invoices less credits, cents
+             */
+            billed: number;
+            /**
+             * Format: date-time
+             * @description By when the last invoice is to be paid
+             */
+            due?: string;
+            /**
+             * Format: int64
+             * @description Days since then
+             */
+            late?: number;
+            /**
+             * Format: int64
+             * @description Less than nothing is to be given back
+             */
+            open: number;
+            /** Format: int64 */
+            paid: number;
+            says: string;
+            /** @enum {string} */
+            state: "nothing" | "ahead" | "open" | "overdue" | "settled" | "back";
+        };
+        OwedEntry: {
+            /**
+             * Format: int64
+             * @description Less than nothing where it was given back
+             */
+            cents: number;
+            /** @description When it came: 2027-03-31 */
+            day: string;
+            note?: string;
+            /** @enum {string} */
+            way: "cash" | "card" | "bank" | "insurer";
+        };
+        OwedPayment: {
+            /**
+             * Format: date-time
+             * @description When it was written down
+             */
+            at: string;
+            by: string;
+            /**
+             * Format: int64
+             * @description Less than nothing where it was given back
+             */
+            cents: number;
+            /** @description When it came: 2027-03-31 */
+            day: string;
+            /** Format: int64 */
+            id: number;
+            note?: string;
+            /** @enum {string} */
+            way: "cash" | "card" | "bank" | "insurer";
+        };
         PaneAspect: {
             /**
              * Format: double
@@ -5925,8 +6064,18 @@ export interface components {
              */
             each: number;
             kind: string;
+            /**
+             * Format: int64
+             * @description Thousandths of the unit; 0 on papers of before it was kept
+             */
+            milli?: number;
             quantity: string;
             text: string;
+            /**
+             * @description Of minutes, each is for an hour
+             * @enum {string}
+             */
+            unit?: "min" | "pc" | "m" | "";
         };
         PriceLine: {
             /**
@@ -5998,6 +6147,11 @@ export interface components {
             days: number;
             /**
              * Format: int64
+             * @description Asked before the work begins, hundredths of a percent of a quote
+             */
+            deposit: number;
+            /**
+             * Format: int64
              * @description For the broken glass of one pane, or of small ones up to 0.25 m², cents
              */
             disposal: number;
@@ -6021,6 +6175,11 @@ export interface components {
              * @description Hundredths of a percent, as the law of the place has it
              */
             tax: number;
+            /**
+             * Format: int64
+             * @description Days within which an invoice is to be paid
+             */
+            terms: number;
             /** Format: int64 */
             version: number;
         };
@@ -6301,6 +6460,11 @@ export interface components {
         RecordBill: {
             /** @description What was agreed where it is more than was quoted */
             agreed?: string;
+            /**
+             * Format: int64
+             * @description Of a quote: what is asked before the work begins, cents
+             */
+            ahead?: number;
             /** Format: date-time */
             at: string;
             /**
@@ -6311,6 +6475,18 @@ export interface components {
             by: string;
             covers: string[];
             customer: string;
+            /**
+             * Format: date-time
+             * @description By when an invoice is to be paid
+             */
+            due?: string;
+            /** @description The shop, as it was when it was written */
+            from?: components["schemas"]["RecordLetterhead"];
+            /**
+             * Format: int64
+             * @description Of an invoice: what was paid before it was written, cents
+             */
+            had?: number;
             /** Format: int64 */
             id: number;
             /** Format: int64 */
@@ -6336,6 +6512,8 @@ export interface components {
             of?: number;
             /** Format: int64 */
             of_number?: number;
+            /** @description Who pays, as it was when it was written */
+            payer?: components["schemas"]["RecordPayer"];
             phone?: string;
             /** Format: int64 */
             tax: number;
@@ -6540,6 +6718,17 @@ export interface components {
             /** @description It came to nothing; nothing is done at it any more */
             withdrawn?: components["schemas"]["RecordWithdrawal"];
         };
+        RecordLetterhead: {
+            bank: components["schemas"]["BankAccount"];
+            /** @description Three letters, ISO 4217 */
+            currency?: string;
+            mail?: string;
+            phone?: string;
+            postal: components["schemas"]["RecordPostal"];
+            tax_number?: string;
+            /** Format: int64 */
+            version: number;
+        };
         RecordLink: {
             /** Format: int64 */
             id: number;
@@ -6578,6 +6767,48 @@ export interface components {
             version: number;
             /** @description Part of a boat */
             water: boolean;
+        };
+        RecordOwing: {
+            /**
+             * Format: int64
+             * @description Its id
+             */
+            bill: number;
+            /**
+             * Format: int64
+             * @description Invoices less credits, cents
+             */
+            billed: number;
+            customer: string;
+            /**
+             * Format: date-time
+             * @description By when the last invoice is to be paid
+             */
+            due?: string;
+            /** Format: int64 */
+            job: number;
+            /**
+             * Format: int64
+             * @description Days since then
+             */
+            late?: number;
+            /**
+             * Format: int64
+             * @description Of the last invoice; 0 for none
+             */
+            number: number;
+            object: string;
+            /**
+             * Format: int64
+             * @description Less than nothing is to be given back
+             */
+            open: number;
+            /** Format: int64 */
+            paid: number;
+            phone?: string;
+            says: string;
+            /** @enum {string} */
+            state: "nothing" | "ahead" | "open" | "overdue" | "settled" | "back";
         };
         RecordPane: {
             answers: components["schemas"]["RecordAnswer"][];
@@ -6641,6 +6872,19 @@ export interface components {
             /** Format: date-time */
             waits_until?: string;
         };
+        RecordPayer: {
+            mail?: string;
+            /** @description Where it is not whose the object is, say an insurer */
+            name?: string;
+            postal: components["schemas"]["RecordPostal"];
+            /** @description Their own number for it: of a claim, of an order */
+            reference?: string;
+            /** @description Why no tax is asked of them */
+            tax_free?: string;
+            tax_number?: string;
+            /** Format: int64 */
+            version: number;
+        };
         RecordPhoto: {
             /** Format: date-time */
             at: string;
@@ -6653,6 +6897,14 @@ export interface components {
             id: number;
             /** Format: int64 */
             width: number;
+        };
+        RecordPostal: {
+            city?: string;
+            /** @description Two letters, ISO 3166-1 */
+            country?: string;
+            postcode?: string;
+            /** @description And number */
+            street?: string;
         };
         RecordReading: {
             /** Format: date-time */
@@ -11317,6 +11569,85 @@ export interface operations {
             };
         };
     };
+    setPayer: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordPayer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillPriced"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    pay: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header: {
+                /** @description The same for a retry */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwedEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillPriced"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
     addPhoto: {
         parameters: {
             query?: {
@@ -12680,6 +13011,68 @@ export interface operations {
             };
         };
     };
+    letterhead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordLetterhead"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    setLetterhead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordLetterhead"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordLetterhead"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
     moment: {
         parameters: {
             query?: never;
@@ -12700,6 +13093,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WebMoment"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    owing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordOwing"][];
                 };
             };
             /** @description Error */

@@ -1,6 +1,14 @@
 import { type Sent, useRead, useWrite } from "./call";
 import { api, got } from "./client";
-import type { Backup, DayPlace, Rates, Shop, Supplier, Week } from "./types";
+import type {
+	Backup,
+	DayPlace,
+	Letterhead,
+	Rates,
+	Shop,
+	Supplier,
+	Week,
+} from "./types";
 
 /** The shop's own name, town, unit and hours; everything is read again with them. */
 export function useChangeShop() {
@@ -19,6 +27,21 @@ export function useChangeRates() {
 		(body: Sent<"/api/rates", "put">): Promise<Rates> =>
 			got(api.PUT("/api/rates", { body })),
 		{ is: ["rates"], asks: [["price"]], moved: [["rates"]] },
+	);
+}
+
+/** What stands on every paper. */
+export function useLetterhead() {
+	return useRead<Letterhead>(["letterhead"], () =>
+		got(api.GET("/api/letterhead")),
+	);
+}
+
+export function useChangeLetterhead() {
+	return useWrite(
+		(body: Letterhead): Promise<Letterhead> =>
+			got(api.PUT("/api/letterhead", { body })),
+		{ is: ["letterhead"], asks: [["price"]], moved: [["letterhead"]] },
 	);
 }
 

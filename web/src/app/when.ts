@@ -85,3 +85,8 @@ const half = 30 * 60_000;
 export function sayable(iso: string): string {
 	return new Date(Math.ceil(Date.parse(iso) / half) * half).toISOString();
 }
+
+/** A day of the calendar, 2027-03-31, as one says it. */
+export function localDay(day: string): string {
+	return dayName(new Date(`${day}T12:00`).getTime());
+}

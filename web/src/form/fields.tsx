@@ -40,7 +40,7 @@ type TextProps = {
 	name: string;
 	label: string;
 	hint?: string;
-	type?: "text" | "password";
+	type?: "text" | "password" | "date";
 	placeholder?: string;
 	maxLength?: number;
 	autoComplete?: string;

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { useSearchParams } from "react-router";
 import { useUnit } from "../../api/jobs";
 import type { View } from "../../api/types";
 import { later, Once } from "../../app/later";
@@ -28,7 +29,8 @@ type Open =
 
 /** The facts that everything follows from, as words to tap, and the files. */
 export function TableTools({ view }: { view: View }) {
-	const [open, setOpen] = useState<Open>(null);
+	const [query] = useSearchParams();
+	const [open, setOpen] = useState<Open>(query.has("price") ? "price" : null);
 	const [files, setFiles] = useState(false);
 	const { job } = view;
 	const other = view.unit === "mm" ? "in" : "mm";

@@ -5,12 +5,14 @@ import type { Refused } from "../../api/refused";
 import type { Found } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Page } from "../../app/Page";
+import { useWho } from "../../app/who";
 import { TextField } from "../../parts/Field";
 import { DueList } from "./DueList";
 
 /** Everything that is kept, by any word of it; below it what is to be looked at again. */
 export function RecordsScreen() {
 	usePulse();
+	const { account } = useWho();
 	const [query, setQuery] = useSearchParams();
 	// The field is its own: an address that is still being written must not eat a letter.
 	const [words, setWords] = useState(query.get("words") ?? "");
@@ -21,7 +23,19 @@ export function RecordsScreen() {
 	const asked = useDeferredValue(words.trim());
 	const found = useSearch(asked);
 	return (
-		<Page title="Records">
+		<Page
+			title="Records"
+			aside={
+				account.role === "owner" && (
+					<Link
+						to="/ledger"
+						className="min-h-11 content-center underline underline-offset-4"
+					>
+						what is open, and the ledger
+					</Link>
+				)
+			}
+		>
 			<div className="mb-6 max-w-[32em]">
 				<TextField
 					label="Find anything"

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import { useChangeRates, useRates } from "../../api/shop";
 import type { Rates } from "../../api/types";
 import { Form, useFilled } from "../../form/Form";
@@ -5,7 +6,7 @@ import { PercentOf, WholeOf } from "../../form/fields";
 import { Button } from "../../parts/Button";
 import { cents, money } from "../../parts/money";
 
-/** What the shop asks, and the ledger for the bookkeeper. */
+/** What the shop asks. */
 export function RatesForm() {
 	const rates = useRates();
 	if (!rates.data) return null;
@@ -20,6 +21,7 @@ const fields = [
 	["least", "Least charge"],
 	["margin", "Markup on materials, %"],
 	["tax", "Tax, percent"],
+	["deposit", "Asked ahead of a quote, percent"],
 ] as const;
 
 function RatesOf({ rates }: { rates: Rates }) {
@@ -32,6 +34,8 @@ function RatesOf({ rates }: { rates: Rates }) {
 		tax: money(rates.tax),
 		behind: String(rates.behind),
 		days: String(rates.days),
+		deposit: money(rates.deposit),
+		terms: String(rates.terms),
 	});
 	const write = useChangeRates();
 	return (
@@ -48,6 +52,8 @@ function RatesOf({ rates }: { rates: Rates }) {
 				tax: cents(f.tax),
 				behind: Number(f.behind),
 				days: Number(f.days),
+				deposit: cents(f.deposit),
+				terms: Number(f.terms),
 				version: rates.version,
 			})}
 		>
@@ -62,18 +68,19 @@ function RatesOf({ rates }: { rates: Rates }) {
 					name="behind"
 				/>
 				<WholeOf label="A quote holds, days" name="days" />
+				<WholeOf label="An invoice is paid within, days" name="terms" />
 			</div>
 			<div className="flex flex-wrap items-center gap-4">
 				<Button type="submit" disabled={write.isPending}>
 					Save rates
 				</Button>
 				{write.isSuccess && <span role="status">Saved.</span>}
-				<a
+				<Link
 					className="min-h-11 content-center underline underline-offset-4"
-					href="/api/ledger.csv"
+					to="/ledger"
 				>
-					invoices of 90 days as CSV
-				</a>
+					what is open, and the ledger
+				</Link>
 			</div>
 		</Form>
 	);

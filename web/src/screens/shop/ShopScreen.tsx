@@ -1,6 +1,7 @@
 import { Page } from "../../app/Page";
 import { useWho } from "../../app/who";
 import { BackupLine } from "./BackupLine";
+import { LetterheadForm } from "./LetterheadForm";
 import { OwnPassword } from "./OwnPassword";
 import { People } from "./People";
 import { RatesForm } from "./RatesForm";
@@ -21,6 +22,7 @@ export function ShopScreen() {
 				</div>
 				<div className="flex flex-col gap-10">
 					{account.role === "owner" && <ShopForm />}
+					{account.role === "owner" && <LetterheadForm />}
 					{account.role === "owner" && <RatesForm />}
 					<BackupLine owner={account.role === "owner"} />
 					<OwnPassword />

@@ -1,11 +1,13 @@
 import { Link } from "react-router";
 import { useToday } from "../../api/days";
+import { useOwing } from "../../api/price";
 import type { Today, Turn } from "../../api/types";
 import { usePulse } from "../../api/usePulse";
 import { Page } from "../../app/Page";
 import { dayOf, longDay, span, when } from "../../app/when";
 import { useWho } from "../../app/who";
 import { MiniRoute } from "../../bench/MiniRoute";
+import { money } from "../../parts/money";
 import { CallMe } from "./CallMe";
 import { Slipping } from "./Slipping";
 
@@ -214,6 +216,7 @@ function Side({ today }: { today: Today }) {
 				</ul>
 			</section>
 			<DueSoon today={today} />
+			<Overdue />
 			{today.backup && (
 				<p className="border-l-4 border-stop pl-3">
 					<strong className="font-semibold text-stop">
@@ -276,6 +279,36 @@ function Empty() {
 				Take in a pane
 			</Link>
 		</div>
+	);
+}
+
+/** Invoices that are late, for an owner. */
+function Overdue() {
+	const { account } = useWho();
+	const owing = useOwing(account.role === "owner");
+	const late = (owing.data ?? []).filter((o) => o.state === "overdue");
+	if (late.length === 0) return null;
+	return (
+		<section aria-label="Not paid in time">
+			<h2 className="mb-1 font-semibold">Not paid in time</h2>
+			<Link to="/ledger" className="block py-2 hover:bg-now-wash" data-overdue>
+				<span className="flex justify-between gap-4 text-lg font-semibold">
+					<span>
+						{late.length} {late.length === 1 ? "invoice" : "invoices"}
+					</span>
+					<span className="font-figure">
+						{money(late.reduce((n, o) => n + o.open, 0))}
+					</span>
+				</span>
+				<span className="block text-ink-2">
+					{late
+						.slice(0, 3)
+						.map((o) => o.customer)
+						.join(", ")}
+					{late.length > 3 && " and others"}
+				</span>
+			</Link>
+		</section>
 	);
 }
 

@@ -11,6 +11,8 @@ import { cents, money, signedCents } from "../../../parts/money";
 import { Refusal } from "../../../parts/Refusal";
 import { Sheet } from "../../../parts/Sheet";
 import { WorkingView } from "../../../parts/WorkingView";
+import { Paid } from "./Paid";
+import { WhoPays } from "./WhoPays";
 
 /** What the job costs the customer, line by line, and its papers. */
 export function PriceSheet({
@@ -38,6 +40,7 @@ export function PriceSheet({
 
 function Body({ view, price }: { view: View; price: Priced }) {
 	const set = useAdjust(view);
+	const owes = price.papers.length + price.payments.length > 0;
 	return (
 		<div className="flex flex-col gap-6">
 			<section aria-label="The price">
@@ -52,6 +55,7 @@ function Body({ view, price }: { view: View; price: Priced }) {
 					</p>
 				)}
 			</section>
+			{owes && <Owed view={view} price={price} />}
 			<section aria-label="Lines">
 				<h2 className="font-semibold">Lines, without tax</h2>
 				<ul className="border-t border-rule">
@@ -62,8 +66,19 @@ function Body({ view, price }: { view: View; price: Priced }) {
 				<Refusal error={set.error} />
 			</section>
 			<More price={price} set={set.mutate} busy={set.isPending} />
-			<Papers view={view} price={price} />
+			{!owes && <Owed view={view} price={price} />}
 		</div>
+	);
+}
+
+/** What was paid, the papers and who pays: the first thing once something was written. */
+function Owed({ view, price }: { view: View; price: Priced }) {
+	return (
+		<>
+			<Paid view={view} price={price} />
+			<Papers view={view} price={price} />
+			<WhoPays view={view} price={price} />
+		</>
 	);
 }
 
@@ -285,9 +300,12 @@ function Papers({ view, price }: { view: View; price: Priced }) {
 			{price.papers.length > 0 && (
 				<ul className="border-t border-rule">
 					{price.papers.map((p) => (
-						<li key={p.id} className="border-b border-rule">
+						<li
+							key={p.id}
+							className="flex items-center gap-4 border-b border-rule"
+						>
 							<a
-								className="flex min-h-12 items-center justify-between underline underline-offset-4"
+								className="flex min-h-12 flex-1 items-center justify-between underline underline-offset-4"
 								href={`/api/jobs/${view.job.id}/bills/${p.id}/bill.pdf`}
 							>
 								<span>
@@ -295,6 +313,15 @@ function Papers({ view, price }: { view: View; price: Priced }) {
 								</span>
 								<strong>{money(p.total)}</strong>
 							</a>
+							{p.kind !== "quote" && (
+								<a
+									className="min-h-12 content-center underline underline-offset-4"
+									href={`/api/jobs/${view.job.id}/bills/${p.id}/bill.xml`}
+									title="UBL, for programs of bookkeepers"
+								>
+									XML
+								</a>
+							)}
 						</li>
 					))}
 				</ul>

@@ -1,0 +1,98 @@
+import { usePayer } from "../../../api/price";
+import type { Priced, View } from "../../../api/types";
+import { Form, useFilled } from "../../../form/Form";
+import { TextOf } from "../../../form/fields";
+import { Button } from "../../../parts/Button";
+
+const names = {
+	"postal.street": "street",
+	"postal.postcode": "postcode",
+	"postal.city": "city",
+	"postal.country": "country",
+};
+
+/** Who pays, where that is more than a name and a phone. */
+export function WhoPays({ view, price }: { view: View; price: Priced }) {
+	const { payer } = price;
+	const said = [payer.name || view.job.customer.name, payer.postal.street]
+		.concat(payer.postal.city, payer.reference)
+		.filter((s) => s)
+		.join(", ");
+	return (
+		<details data-payer>
+			<summary className="min-h-11 content-center">
+				<span className="font-semibold">Who pays:</span> {said}
+				{payer.tax_free && `; no tax: ${payer.tax_free}`}
+			</summary>
+			<PayerForm key={payer.version} view={view} price={price} />
+		</details>
+	);
+}
+
+function PayerForm({ view, price }: { view: View; price: Priced }) {
+	const { payer } = price;
+	const filled = useFilled({
+		name: payer.name ?? "",
+		street: payer.postal.street ?? "",
+		postcode: payer.postal.postcode ?? "",
+		city: payer.postal.city ?? "",
+		country: payer.postal.country ?? "",
+		mail: payer.mail ?? "",
+		tax_number: payer.tax_number ?? "",
+		tax_free: payer.tax_free ?? "",
+		reference: payer.reference ?? "",
+	});
+	const write = usePayer(view);
+	return (
+		<Form
+			label="Who pays"
+			filled={filled}
+			write={write}
+			names={names}
+			body={({ street, postcode, city, country, ...f }) => ({
+				...f,
+				postal: { street, postcode, city, country },
+				version: payer.version,
+			})}
+		>
+			<TextOf
+				label="Somebody else than whose it is"
+				hint="say an insurer; empty for the customer"
+				name="name"
+				maxLength={120}
+			/>
+			<TextOf label="Street and number" name="street" maxLength={120} />
+			<div className="grid grid-cols-[7rem_1fr_6rem] gap-3 max-sm:grid-cols-2">
+				<TextOf label="Postcode" name="postcode" maxLength={20} />
+				<TextOf label="Place" name="city" maxLength={80} />
+				<TextOf
+					label="Country"
+					hint="two letters"
+					name="country"
+					maxLength={2}
+				/>
+			</div>
+			<div className="grid grid-cols-2 gap-3">
+				<TextOf
+					label="Their own number"
+					hint="of a claim, of an order"
+					name="reference"
+					maxLength={60}
+				/>
+				<TextOf label="Mail" name="mail" maxLength={120} />
+				<TextOf label="Their tax number" name="tax_number" maxLength={40} />
+				<TextOf
+					label="Why no tax is asked"
+					hint="empty: tax as usual"
+					name="tax_free"
+					maxLength={200}
+				/>
+			</div>
+			<div>
+				<Button type="submit" disabled={write.isPending}>
+					Keep who pays
+				</Button>
+			</div>
+		</Form>
+	);
+}
