@@ -86,6 +86,7 @@ func quoteToInvoice(t *testing.T, p *program) {
 	g.until("it has a price", `document.querySelector('[data-line*="own-"]').innerText.includes("put in by hand")`)
 	g.press("Write a quote")
 	g.sees("Quote 1,")
+	g.saysYes(open(t, p))
 
 	var found []struct{ ID int }
 	if err := json.Unmarshal(g.fetch("/api/jobs?state=signed&words=Tolliver"), &found); err != nil || len(found) == 0 {
@@ -140,7 +141,7 @@ func (g *page) paidInParts(job int) {
 	g.press("Write the payment down")
 	g.sees("more than is owed")
 	g.refill("Was paid", "10")
-	g.press("cash")
+	ask[any](g, `void [...document.querySelectorAll("[data-paid] [role=radio]")].find(b => b.innerText.includes("cash")).click()`)
 	g.press("Write the payment down")
 	g.until("a part of it", `document.querySelectorAll("[data-paid] li").length === 1`)
 	stands("open")
@@ -155,4 +156,26 @@ func (g *page) paidInParts(job int) {
 	g.until("what is left", `document.querySelector("[data-paid] form")`)
 	g.press("Write the payment down")
 	stands("settled")
+}
+
+// saysYes sends a quote to its customer by a page: somebody who is not signed in reads it, asks for a
+// call, then says yes, each with a name; the shop reads both.
+func (g *page) saysYes(customer *page) {
+	g.t.Helper()
+	g.press("Make a page for their yes")
+	g.until("it waits", `document.querySelector("[data-asked-for=waiting] a[href^='/q/']")`)
+	g.accessible("a quote that waits for its yes")
+	customer.goTo(ask[string](g, `document.querySelector("[data-asked-for] a[href^='/q/']").getAttribute("href")`))
+	customer.sees("What is not in it")
+	customer.accessible("a quote for its customer")
+	customer.press("Yes, do it")
+	customer.sees("this is empty")
+	customer.fill("Your name", "Wren Fenland")
+	customer.press("Call me first")
+	customer.until("a call", `document.querySelector("[data-stands=call]")`)
+	customer.fill("A word to the shop", "after six")
+	customer.press("Yes, do it")
+	customer.until("a yes", `document.querySelector("[data-stands=yes]")?.innerText.includes("Wren Fenland said yes")`)
+	g.goTo("/jobs/31/choose?price")
+	g.until("the yes", `document.querySelector("[data-asked-for=yes]")?.innerText.includes("“after six”")`)
 }

@@ -44,6 +44,7 @@ type Owed struct {
 	Payments []owed.Payment `json:"payments" doc:"In the order in which they were written down"`
 	Payer    record.Payer   `json:"payer"`
 	Currency string         `json:"currency,omitempty"`
+	Asked    *Asked         `json:"asked,omitempty" doc:"How the last quote stands with the customer"`
 }
 
 // Rates are what the shop asks, the usual ones where nobody set them.
@@ -98,6 +99,9 @@ func (s *Service) priced(ctx context.Context, job int64) (Priced, price.Job, job
 		return out, price.Job{}, v, err
 	}
 	if out.Owed, err = s.owed(ctx, job, out.Papers); err != nil {
+		return out, price.Job{}, v, err
+	}
+	if out.Asked, err = s.Yes.asked(ctx, job, out.Papers, v.Job.Withdrawn != nil); err != nil {
 		return out, price.Job{}, v, err
 	}
 	j := toPrice(v)

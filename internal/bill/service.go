@@ -12,9 +12,10 @@ type Service struct {
 	*change.Keeper
 	Buy   *buy.Service
 	Stock *stock.Service
+	Yes   *Assents
 }
 
 // New makes it over the records.
 func New(k *change.Keeper, b *buy.Service, shelf *stock.Service) *Service {
-	return &Service{Keeper: k, Buy: b, Stock: shelf}
+	return &Service{Keeper: k, Buy: b, Stock: shelf, Yes: &Assents{k}}
 }

@@ -11,10 +11,12 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"freshshard/core/fault"
+	"freshshard/core/price"
 	"freshshard/internal/buy"
 	"freshshard/internal/exchange"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
+	"freshshard/internal/reply"
 )
 
 // paperRoutes hand out orders and bills as PDF, bills as XML, and what the bookkeeper wants as CSV.
@@ -36,14 +38,19 @@ func paperRoutes(v *Files, g *gin.Engine) {
 			}
 			return exchange.Order(w, s, all.Orders[i].Order, views, v.Zone)
 		}))
-	job.GET("/bills/:paper/bill.pdf",
+	job.GET("/bills/:paper/bill.pdf", func(c *gin.Context) {
 		v.paper("bill", func(ctx context.Context, w io.Writer, at jobview.Bench, id int64) error {
 			b, s, err := v.Shop.Bill.Bill(ctx, at.Job, id)
 			if err != nil {
 				return err
 			}
-			return exchange.Bill(w, s, b, v.Zone)
-		}))
+			page, err := v.quotePage(ctx, c, b)
+			if err != nil {
+				return err
+			}
+			return exchange.Bill(w, s, b, page, v.Zone)
+		})(c)
+	})
 	job.GET("/bills/:paper/bill.xml",
 		v.numbered("bill", "xml", "application/xml", func(ctx context.Context, w io.Writer, at jobview.Bench,
 			id int64) error {
@@ -61,6 +68,23 @@ func paperRoutes(v *Files, g *gin.Engine) {
 			return exchange.UBL(w, s, b, v.Zone)
 		}))
 	v.books(g)
+}
+
+// quotePage is where a customer says yes to a quote; nothing where there is no page, or the shop has
+// no address of its own.
+func (v *Files) quotePage(ctx context.Context, c *gin.Context, b record.Bill) (string, error) {
+	if b.Kind != price.Quote {
+		return "", nil
+	}
+	l, err := v.Shop.Records.LinkOf(ctx, record.QuoteLink, b.Job)
+	if err != nil || l == nil {
+		return "", err
+	}
+	address, err := v.address(ctx, c)
+	if err != nil || address == "" {
+		return "", err
+	}
+	return address + reply.QuotePath + l.Token, nil
 }
 
 // books hand out what was billed and what was paid, for the bookkeeper.

@@ -67,22 +67,8 @@ func passportFiles(v *Files, g *gin.Engine) {
 
 // passportPages open to whoever has their address.
 func passportPages(v *Files, g *gin.Engine) {
-	g.GET("/api/passport/:token/photos/:photo", func(c *gin.Context) {
-		private(c)
-		l, err := v.Shop.Records.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
-		var b []byte
-		if err == nil {
-			id, bad := strconv.ParseInt(c.Param("photo"), 10, 64)
-			if err = error(&record.NotFound{What: "this picture"}); bad == nil {
-				b, err = v.Shop.Desk.Photos.ShownPicture(c.Request.Context(), l.Job, id)
-			}
-		}
-		if err != nil {
-			failFile(c, err)
-			return
-		}
-		c.Data(http.StatusOK, "image/jpeg", b)
-	})
+	g.GET("/api/passport/:token/photos/:photo", v.shown(record.PassportLink))
+	g.GET("/api/quote/:token/photos/:photo", v.shown(record.QuoteLink))
 	g.GET("/api/passport/:token/passport.pdf", func(c *gin.Context) {
 		private(c)
 		l, err := v.Shop.Records.Opened(c.Request.Context(), record.PassportLink, c.Param("token"))
@@ -107,6 +93,26 @@ func passportPages(v *Files, g *gin.Engine) {
 			return exchange.Passport(w, p, address, v.Zone)
 		})
 	})
+}
+
+// shown hands out a picture that was put on the page behind an address.
+func (v *Files) shown(kind record.LinkKind) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		private(c)
+		l, err := v.Shop.Records.Opened(c.Request.Context(), kind, c.Param("token"))
+		var b []byte
+		if err == nil {
+			id, bad := strconv.ParseInt(c.Param("photo"), 10, 64)
+			if err = error(&record.NotFound{What: "this picture"}); bad == nil {
+				b, err = v.Shop.Desk.Photos.ShownPicture(c.Request.Context(), l.Job, id)
+			}
+		}
+		if err != nil {
+			failFile(c, err)
+			return
+		}
+		c.Data(http.StatusOK, "image/jpeg", b)
+	}
 }
 
 // reminderFiles give the reminders as a calendar.

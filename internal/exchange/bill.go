@@ -15,8 +15,9 @@ import (
 
 var billTitles = map[price.Kind]string{price.Quote: "Quote", price.Invoice: "Invoice", price.Credit: "Credit"}
 
-// Bill writes a quote, an invoice or a credit as it was written.
-func Bill(w io.Writer, s record.Shop, b record.Bill, zone *time.Location) error {
+// Bill writes a quote, an invoice or a credit as it was written. page is where a customer says yes to
+// a quote; without one there is no code, but a place to sign.
+func Bill(w io.Writer, s record.Shop, b record.Bill, page string, zone *time.Location) error {
 	t := sheetOf(s, fmt.Sprintf("%s %d", billTitles[b.Kind], b.Number), zone)
 	t.addressed(b)
 	t.line(10, "", fmt.Sprintf("%s. Job %d. %s", b.Object, b.Job, t.day(b.At)))
@@ -47,6 +48,11 @@ func Bill(w io.Writer, s record.Shop, b record.Bill, zone *time.Location) error 
 	t.line(10, "", b.Note)
 	if err := t.toPay(b); err != nil {
 		return err
+	}
+	if b.Kind == price.Quote {
+		if err := t.toSign(page); err != nil {
+			return err
+		}
 	}
 	t.foot(b.From)
 	return t.p.Output(w)
@@ -165,17 +171,38 @@ func (t sheet) toPay(b record.Bill) error {
 	if b.From.Currency != "EUR" || pay == "" {
 		return nil
 	}
+	return t.coded(pay, "Your bank's program reads what is to be paid.")
+}
+
+// toSign is where a customer says yes: behind a code, or by hand.
+func (t sheet) toSign(page string) error {
+	t.p.Ln(8)
+	if t.p.GetY()+14 > pageH-margin {
+		t.p.AddPage()
+	}
+	y := t.p.GetY() + 6
+	t.p.Line(margin, y, margin+80, y)
+	t.p.SetY(y)
+	t.line(9, "", "Yes: day, name and signature")
+	if page == "" {
+		return nil
+	}
+	return t.coded(page, "Or say yes here, or ask for a call.")
+}
+
+// coded draws a code with what it is for beside it.
+func (t sheet) coded(what, says string) error {
 	const wide = 32.0
 	if t.p.GetY()+wide+8 > pageH-margin {
 		t.p.AddPage()
 	}
 	y := t.p.GetY() + 2
-	if err := code(t.p, pay, margin, y, wide); err != nil {
+	if err := code(t.p, what, margin, y, wide); err != nil {
 		return err
 	}
 	t.p.SetXY(margin+wide+5, y+wide/2-3)
 	t.font("", 10)
-	t.p.CellFormat(80, 6, "Your bank's program reads what is to be paid.", "", 1, "L", false, 0, "")
+	t.p.CellFormat(80, 6, says, "", 1, "L", false, 0, "")
 	t.p.SetY(y + wide + 2)
 	return nil
 }

@@ -43,7 +43,7 @@ var bill = record.Bill{Job: 12, Number: 7, OfNumber: 3, Customer: "=Oda Marl ☂
 
 func TestBill(t *testing.T) {
 	b := &bytes.Buffer{}
-	if err := Bill(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, bill, time.UTC); err != nil {
+	if err := Bill(b, record.Shop{Name: "Lantern Yard", Town: "Hollin Ferry"}, bill, "", time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	text := textOf(t, b.Bytes())
@@ -62,7 +62,7 @@ func TestInvoiceOnPaper(t *testing.T) {
 	b := owedBill()
 	b.Payer = &record.Payer{Name: "The Mutual", Reference: "claim 9", Postal: record.Postal{Street: "Long Row 1"}}
 	w := &bytes.Buffer{}
-	if err := Bill(w, s, b, time.UTC); err != nil {
+	if err := Bill(w, s, b, "", time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	text := textOf(t, w.Bytes())
@@ -77,13 +77,35 @@ func TestInvoiceOnPaper(t *testing.T) {
 	bare := owedBill()
 	bare.From, bare.Had = nil, 0
 	w.Reset()
-	if err := Bill(w, s, bare, time.UTC); err != nil {
+	if err := Bill(w, s, bare, "", time.UTC); err != nil {
 		t.Fatal(err)
 	}
 	text = textOf(t, w.Bytes())
 	for _, not := range []string{"IBAN", "Tax number", "Paid before", "bank's", "EUR"} {
 		if strings.Contains(text, not) {
 			t.Errorf("%q is on a paper of a shop that said nothing: %q", not, text)
+		}
+	}
+}
+
+// A quote has a place to sign, and a code where there is a page behind it; an invoice has neither.
+func TestQuoteToSign(t *testing.T) {
+	s, b := record.Shop{Name: "Lantern Yard"}, owedBill()
+	for page, kinds := range map[string]map[price.Kind][2]bool{
+		"":                            {price.Quote: {true, false}, price.Invoice: {false, false}},
+		"https://yard.example/q/abcd": {price.Quote: {true, true}, price.Invoice: {false, false}},
+	} {
+		for kind, want := range kinds {
+			b.Kind = kind
+			w := &bytes.Buffer{}
+			if err := Bill(w, s, b, page, time.UTC); err != nil {
+				t.Fatal(err)
+			}
+			text := textOf(t, w.Bytes())
+			got := [2]bool{strings.Contains(text, "name and signature"), strings.Contains(text, "Or say yes here")}
+			if got != want {
+				t.Errorf("%s, page %q: %v", kind, page, got)
+			}
 		}
 	}
 }

@@ -60,6 +60,18 @@ type Bill struct {
 	price.Bill
 }
 
+// Reply is what a customer said to a quote.
+type Reply struct {
+	ID        int64      `json:"id"`
+	Bill      int64      `json:"bill" doc:"The quote's id"`
+	Yes       bool       `json:"yes" doc:"Else a call is asked for"`
+	Name      string     `json:"name" maxLength:"120"`
+	Words     string     `json:"words,omitempty" maxLength:"500"`
+	By        string     `json:"by,omitempty" doc:"Who wrote it down; nobody where it was said on the page"`
+	At        time.Time  `json:"at"`
+	Withdrawn *time.Time `json:"withdrawn_at,omitempty" doc:"When the shop took it back"`
+}
+
 // Owing is a job of which something is open or to be given back.
 type Owing struct {
 	Job      int64  `json:"job"`

@@ -10,12 +10,13 @@ const (
 	PassportLink LinkKind = "passport"
 	CalendarLink LinkKind = "calendar"
 	DaysLink     LinkKind = "days" // of the account that made it
+	QuoteLink    LinkKind = "quote"
 )
 
 // Link is an address that opens one thing without signing in.
 type Link struct {
 	ID        int64      `json:"id"`
-	Kind      LinkKind   `json:"kind" enum:"passport,calendar,days"`
+	Kind      LinkKind   `json:"kind" enum:"passport,calendar,days,quote"`
 	Token     string     `json:"token"`
 	Job       int64      `json:"job,omitempty"`
 	MadeBy    string     `json:"made_by"`

@@ -27,7 +27,7 @@ func materialShort(id string) string {
 // be looked at again, and what was fitted.
 func (s *Service) goneOut(ctx context.Context, t *store.Tx, by record.Account, j record.Job, benches []jobview.Pane,
 	views []jobview.View) error {
-	if err := s.addLink(ctx, t, by, record.PassportLink, j.ID); err != nil {
+	if err := s.AddLink(ctx, t, by, record.PassportLink, j.ID); err != nil {
 		return err
 	}
 	passport := passportOf(views, record.Shop{}, s.TimeZone())

@@ -2,8 +2,6 @@ package records
 
 import (
 	"context"
-	"crypto/rand"
-	"encoding/base32"
 	"fmt"
 	"slices"
 	"strings"
@@ -17,6 +15,7 @@ import (
 	"freshshard/core/letter"
 	"freshshard/core/prove"
 	"freshshard/core/working"
+	"freshshard/internal/change"
 	"freshshard/internal/desk"
 	"freshshard/internal/jobview"
 	"freshshard/internal/people"
@@ -301,46 +300,6 @@ func hardWhen(cures []record.Cure, zone *time.Location) []HardWhen {
 	return out
 }
 
-// linkBytes are guessed in vain: 128 bits.
-const linkBytes = 16
-
-var tokenText = base32.NewEncoding("abcdefghjkmnpqrstuvwxyz234567890").WithPadding(base32.NoPadding)
-
-func newToken() (string, error) {
-	b := make([]byte, linkBytes)
-	if _, err := rand.Read(b); err != nil {
-		return "", err
-	}
-	return tokenText.EncodeToString(b), nil
-}
-
-// linkOf is what an address of a kind opens: a person's own days, a job, or the shop's for 0.
-func linkOf(by record.Account, kind record.LinkKind, job int64) int64 {
-	if kind == record.DaysLink {
-		return by.ID
-	}
-	return job
-}
-
-// addLink writes an address, unless there is one: a retry never makes a second.
-func (s *Service) addLink(ctx context.Context, t *store.Tx, by record.Account, kind record.LinkKind, job int64) error {
-	had, err := t.Passports.LinkOf(ctx, kind, linkOf(by, kind, job))
-	if err != nil || had != nil {
-		return err
-	}
-	token, err := newToken()
-	if err != nil {
-		return err
-	}
-	if err := t.Passports.AddLink(ctx, record.Link{Kind: kind, Token: token, Job: job, MadeAt: s.Now()},
-		by.ID); err != nil {
-		return err
-	}
-	return t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "link", Item: string(kind),
-		Action: "made",
-		Said:   "an address was made that opens the " + string(kind)})
-}
-
 // MakeLink makes the address of a signed job's passport, of the shop's calendar, or of the
 // days of whoever asks.
 func (s *Service) MakeLink(ctx context.Context, by record.Account, kind record.LinkKind, job int64) error {
@@ -354,7 +313,7 @@ func (s *Service) MakeLink(ctx context.Context, by record.Account, kind record.L
 			if err := t.Shops.LockShop(ctx); err != nil {
 				return err
 			}
-			return s.addLink(ctx, t, by, kind, 0)
+			return s.AddLink(ctx, t, by, kind, 0)
 		}
 		signed, err := t.Jobs.LockJob(ctx, job)
 		if err != nil {
@@ -363,7 +322,7 @@ func (s *Service) MakeLink(ctx context.Context, by record.Account, kind record.L
 		if !signed {
 			return notSigned()
 		}
-		return s.addLink(ctx, t, by, kind, job)
+		return s.AddLink(ctx, t, by, kind, job)
 	})
 }
 
@@ -381,7 +340,7 @@ func (s *Service) WithdrawLink(ctx context.Context, by record.Account, kind reco
 				return err
 			}
 		}
-		of := linkOf(by, kind, job)
+		of := change.LinkOf(by, kind, job)
 		had, err := t.Passports.LinkOf(ctx, kind, of)
 		if err != nil || had == nil {
 			return err

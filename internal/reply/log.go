@@ -53,7 +53,7 @@ func CallOf(ctx context.Context) string {
 }
 
 // secretPaths begin the addresses that open something to whoever has them.
-var secretPaths = []string{"/api/passport/", "/feeds/", PassportPath}
+var secretPaths = []string{"/api/passport/", "/api/quote/", "/feeds/", PassportPath, QuotePath}
 
 // LoggedPath is a path without what it must not tell.
 func LoggedPath(p string) string {

@@ -133,3 +133,10 @@ func (t PanesTx) DropPane(ctx context.Context, pane int64) error {
 	}
 	return nil
 }
+
+// WaitFor has the panes of a job that wait for one thing wait for another; those that wait for
+// something else are left as they are. Nothing is the end of it.
+func (t PanesTx) WaitFor(ctx context.Context, job int64, was, is string) error {
+	return t.Run(ctx, "UPDATE pane SET waits_for = ?, waits_until = NULL, version = version + 1 "+
+		"WHERE job_id = ? AND waits_for = ?", is, job, was)
+}

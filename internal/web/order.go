@@ -118,6 +118,7 @@ func priceRoutes(v *Server, api huma.API) {
 		}) (*out[bill.Priced], error) {
 			return priced(ctx, in.BenchID, v.shop.Bill.Pay(ctx, who(ctx), in.Key, in.ID, in.Body))
 		})
+	assentRoutes(v, api, priced)
 	register(v, api, op("setPayer", http.MethodPut, "/api/jobs/{id}/payer", "Who pays for it"),
 		func(ctx context.Context, in *struct {
 			BenchID
@@ -153,5 +154,64 @@ func headRoutes(v *Server, api huma.API) {
 			}
 			r, err := v.shop.Bill.Rates(ctx)
 			return &out[price.Rates]{r}, reply.Of(ctx, err)
+		})
+}
+
+// assentRoutes are how a customer says yes to a quote, and what the shop does about it.
+func assentRoutes(v *Server, api huma.API,
+	priced func(context.Context, BenchID, error) (*out[bill.Priced], error)) {
+	register(v, api, op("askForYes", http.MethodPost, "/api/jobs/{id}/asked",
+		"Make the page on which the customer says yes; the job waits for it"),
+		func(ctx context.Context, in *BenchID) (*out[bill.Priced], error) {
+			return priced(ctx, *in, v.shop.Bill.Yes.AskForYes(ctx, who(ctx), in.ID))
+		})
+	register(v, api, op("stopAsking", http.MethodDelete, "/api/jobs/{id}/asked",
+		"Withdraw that page, and take back what was said on it"),
+		func(ctx context.Context, in *BenchID) (*out[bill.Priced], error) {
+			return priced(ctx, *in, v.shop.Bill.Yes.StopAsking(ctx, who(ctx), in.ID))
+		})
+	register(v, api, op("saidOnPaper", http.MethodPut, "/api/jobs/{id}/asked",
+		"Write down what the customer said on paper or on the telephone"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Body bill.Said
+		}) (*out[bill.Priced], error) {
+			return priced(ctx, in.BenchID, v.shop.Bill.Yes.Hear(ctx, who(ctx), in.ID, in.Body))
+		})
+	register(v, api, op("showOnQuote", http.MethodPut, "/api/jobs/{id}/asked/photos/{photo}",
+		"Put a picture on the page behind the quote's code, or take it off"),
+		func(ctx context.Context, in *struct {
+			BenchID
+			Photo int64 `path:"photo" minimum:"1"`
+			Body  struct {
+				Shown bool `json:"shown"`
+			}
+		}) (*out[bill.Priced], error) {
+			return priced(ctx, in.BenchID, v.shop.Desk.Photos.ShowPhoto(ctx, who(ctx), in.ID, in.Photo, in.Body.Shown))
+		})
+	page := func(ctx context.Context, token string, f func(job int64) error) (*out[bill.QuotePage], error) {
+		l, err := v.shop.Records.Opened(ctx, record.QuoteLink, token)
+		if err == nil {
+			err = f(l.Job)
+		}
+		if err != nil {
+			return nil, reply.Of(ctx, err)
+		}
+		p, err := v.shop.Bill.Yes.QuotePage(ctx, l.Job)
+		return &out[bill.QuotePage]{p}, reply.Of(ctx, err)
+	}
+	register(v, api, open(op("openQuote", http.MethodGet, "/api/quote/{token}", "A quote, by its address")),
+		func(ctx context.Context, in *Token) (*out[bill.QuotePage], error) {
+			return page(ctx, in.Token, func(int64) error { return nil })
+		})
+	register(v, api, open(op("answerQuote", http.MethodPut, "/api/quote/{token}/answer",
+		"The customer says yes, or asks for a call")),
+		func(ctx context.Context, in *struct {
+			Token
+			Body bill.Said
+		}) (*out[bill.QuotePage], error) {
+			return page(ctx, in.Token.Token, func(job int64) error {
+				return v.shop.Bill.Yes.Hear(ctx, record.Account{}, job, in.Body)
+			})
 		})
 }

@@ -94,6 +94,11 @@ const AdhesiveWall = later(
 	"AdhesiveWall",
 	opening,
 );
+const QuotePage = later(
+	() => import("./screens/quote/QuotePage"),
+	"QuotePage",
+	opening,
+);
 const PassportPage = later(
 	() => import("./screens/passport/PassportPage"),
 	"PassportPage",
@@ -118,7 +123,7 @@ async function afterwards() {
 	await loadTheRest();
 }
 
-/** A passport opens by its address alone; the rest of the shop wants a sign-in. */
+/** A passport and a quote open by their address alone; the rest of the shop wants a sign-in. */
 export function App() {
 	useAfter(afterwards);
 	return (
@@ -128,6 +133,14 @@ export function App() {
 				element={
 					<Boundary what="This page">
 						<PassportPage />
+					</Boundary>
+				}
+			/>
+			<Route
+				path="/q/:token"
+				element={
+					<Boundary what="This page">
+						<QuotePage />
 					</Boundary>
 				}
 			/>

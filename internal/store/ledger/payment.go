@@ -52,3 +52,25 @@ p.job_id, c.name FROM payment p JOIN account a ON a.id = p.account_id JOIN job j
 JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id
 WHERE p.day BETWEEN ? AND ? ORDER BY p.day, p.id`, from, to)
 }
+
+// Replies lists what was said to the quotes of a job, in order.
+func (s Ledger) Replies(ctx context.Context, job int64) ([]record.Reply, error) {
+	return database.List(ctx, s.DB, func(r *sql.Rows) (record.Reply, error) {
+		var v record.Reply
+		return v, r.Scan(&v.ID, &v.Bill, &v.Yes, &v.Name, &v.Words, &v.By, &v.At, &v.Withdrawn)
+	}, `SELECT q.id, q.bill_id, q.yes, q.name, q.words, COALESCE(a.name, ''), q.at, q.withdrawn_at
+FROM quote_reply q JOIN bill b ON b.id = q.bill_id LEFT JOIN account a ON a.id = q.account_id
+WHERE b.job_id = ? ORDER BY q.id`, job)
+}
+
+// AddReply writes one down; by is 0 for the customer.
+func (t Tx) AddReply(ctx context.Context, v record.Reply, by int64) error {
+	return t.Run(ctx, "INSERT INTO quote_reply (bill_id, yes, name, words, account_id, at) VALUES (?, ?, ?, ?, ?, ?)",
+		v.Bill, v.Yes, v.Name, v.Words, database.OrNull(by), v.At)
+}
+
+// WithdrawReplies takes back what was said to the quotes of a job; it stays as it was said.
+func (t Tx) WithdrawReplies(ctx context.Context, job int64, at time.Time) error {
+	return t.Run(ctx, "UPDATE quote_reply q JOIN bill b ON b.id = q.bill_id SET q.withdrawn_at = ? "+
+		"WHERE b.job_id = ? AND q.withdrawn_at IS NULL", at, job)
+}

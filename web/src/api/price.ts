@@ -1,6 +1,6 @@
 import { keyed, on, type Sent, useRead, useWrite } from "./call";
 import { api, got } from "./client";
-import type { Owing, Payer, Priced, View } from "./types";
+import type { Owing, Payer, Priced, QuotePage, Said, View } from "./types";
 
 const key = (view: View) => ["price", view.job.id, view.job.pulse];
 
@@ -56,3 +56,52 @@ export const usePayer = (view: View) =>
 /** What is open, and what is to be given back; an owner's to read. */
 export const useOwing = (enabled = true) =>
 	useRead<Owing[]>(["owing"], () => got(api.GET("/api/owing")), { enabled });
+
+/** The page for the customer's yes is made, withdrawn, or answered on paper. */
+export const useAsked = (view: View) =>
+	useWrite(
+		(what: "ask" | "stop" | Said): Promise<Priced> => {
+			const params = on(view);
+			if (what === "ask")
+				return got(api.POST("/api/jobs/{id}/asked", { params }));
+			if (what === "stop")
+				return got(api.DELETE("/api/jobs/{id}/asked", { params }));
+			return got(api.PUT("/api/jobs/{id}/asked", { params, body: what }));
+		},
+		{ is: key(view), asks: [["job", view.job.id], ["today"], ["jobs"]] },
+	);
+
+/** A picture is put on the page for the customer, or taken off it. */
+export const useShowOnQuote = (view: View) =>
+	useWrite(
+		({ photo, shown }: { photo: number; shown: boolean }): Promise<Priced> =>
+			got(
+				api.PUT("/api/jobs/{id}/asked/photos/{photo}", {
+					params: on(view, { photo }),
+					body: { shown },
+				}),
+			),
+		{ is: key(view) },
+	);
+
+const quote = (token: string) => ["quote", token];
+
+/** A quote, for whoever has its address. */
+export const useQuotePage = (token: string) =>
+	useRead<QuotePage>(
+		quote(token),
+		() => got(api.GET("/api/quote/{token}", { params: { path: { token } } })),
+		{ retry: false, staleTime: 60_000 },
+	);
+
+export const useAnswerQuote = (token: string) =>
+	useWrite(
+		(body: Said): Promise<QuotePage> =>
+			got(
+				api.PUT("/api/quote/{token}/answer", {
+					params: { path: { token } },
+					body,
+				}),
+			),
+		{ is: quote(token) },
+	);

@@ -524,6 +524,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write down what the customer said on paper or on the telephone */
+        put: operations["saidOnPaper"];
+        /** Make the page on which the customer says yes; the job waits for it */
+        post: operations["askForYes"];
+        /** Withdraw that page, and take back what was said on it */
+        delete: operations["stopAsking"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/asked/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a picture on the page behind the quote's code, or take it off */
+        put: operations["showOnQuote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/bills": {
         parameters: {
             query?: never;
@@ -1829,6 +1865,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/quote/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A quote, by its address */
+        get: operations["openQuote"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/quote/{token}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The customer says yes, or asks for a call */
+        put: operations["answerQuote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rates": {
         parameters: {
             query?: never;
@@ -2772,6 +2842,17 @@ export interface components {
             beyond: number;
             reason: string;
         };
+        BillAsked: {
+            /** @description The page for the customer; nothing where there is none */
+            link?: components["schemas"]["RecordLink"];
+            /** @description Pictures that were put on the page */
+            photos: number[];
+            /** @description What was said to the quotes of this job */
+            replies: components["schemas"]["RecordReply"][];
+            says: string;
+            /** @enum {string} */
+            stands: "unasked" | "waiting" | "yes" | "call" | "over" | "replaced";
+        };
         BillPaper: {
             /** @description What was agreed above the quote; why, for a credit */
             agreed?: string;
@@ -2791,6 +2872,8 @@ export interface components {
             above: number;
             account: components["schemas"]["OwedAccount"];
             adjust: components["schemas"]["PriceAdjust"];
+            /** @description How the last quote stands with the customer */
+            asked?: components["schemas"]["BillAsked"];
             /**
              * Format: int64
              * @description The tax, hundredths of a percent
@@ -2821,6 +2904,39 @@ export interface components {
             says: string;
             tax: components["schemas"]["PriceAmount"];
             total: components["schemas"]["PriceAmount"];
+        };
+        BillQuotePage: {
+            /**
+             * Format: int64
+             * @description Asked before the work begins, cents
+             */
+            ahead?: number;
+            /** Format: date-time */
+            at: string;
+            bill: components["schemas"]["PriceBill"];
+            currency?: string;
+            mail?: string;
+            /** Format: int64 */
+            number: number;
+            object: string;
+            /** @description Of the shop */
+            phone?: string;
+            /** @description Pictures that were put on the page */
+            photos: number[];
+            says: string;
+            shop: string;
+            /** @enum {string} */
+            stands: "unasked" | "waiting" | "yes" | "call" | "over" | "replaced";
+            tax_free?: string;
+            town: string;
+            /** Format: date-time */
+            until?: string;
+        };
+        BillSaid: {
+            name: string;
+            words?: string;
+            /** @description Else a call is asked for */
+            yes: boolean;
         };
         BondHang: {
             /**
@@ -6055,6 +6171,26 @@ export interface components {
             /** Format: int64 */
             low: number;
         };
+        PriceBill: {
+            /**
+             * Format: int64
+             * @description The tax, hundredths of a percent
+             */
+            basis: number;
+            covers: string[];
+            /** @enum {string} */
+            kind: "quote" | "invoice" | "credit";
+            lines: components["schemas"]["PriceBilled"][];
+            /** Format: int64 */
+            net: number;
+            /** @description What it does not cover */
+            not: string[];
+            note?: string;
+            /** Format: int64 */
+            tax: number;
+            /** Format: int64 */
+            total: number;
+        };
         PriceBilled: {
             /** Format: int64 */
             cents: number;
@@ -6735,7 +6871,7 @@ export interface components {
             /** Format: int64 */
             job?: number;
             /** @enum {string} */
-            kind: "passport" | "calendar" | "days";
+            kind: "passport" | "calendar" | "days" | "quote";
             /** Format: date-time */
             made_at: string;
             made_by: string;
@@ -6937,6 +7073,28 @@ export interface components {
             version: number;
             what: string;
             why: string;
+        };
+        RecordReply: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: int64
+             * @description The quote's id
+             */
+            bill: number;
+            /** @description Who wrote it down; nobody where it was said on the page */
+            by?: string;
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /**
+             * Format: date-time
+             * @description When the shop took it back
+             */
+            withdrawn_at?: string;
+            words?: string;
+            /** @description Else a call is asked for */
+            yes: boolean;
         };
         RecordRoadMap: {
             ferries: components["schemas"]["RecordTimetable"][];
@@ -7654,6 +7812,9 @@ export interface components {
              * @description N·m; 0 when nobody asks
              */
             torque?: number;
+        };
+        ShowOnQuoteRequest: {
+            shown: boolean;
         };
         ShowPhotoRequest: {
             shown: boolean;
@@ -10086,6 +10247,151 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HoldHold"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    saidOnPaper: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BillSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillPriced"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    askForYes: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillPriced"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    stopAsking: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillPriced"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    showOnQuote: {
+        parameters: {
+            query?: {
+                /** @description The pane; 0 for the first one */
+                pane?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+                photo: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShowOnQuoteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillPriced"];
                 };
             };
             /** @description Error */
@@ -13315,6 +13621,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WebWord"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    openQuote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillQuotePage"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ReplyProblem"];
+                };
+            };
+        };
+    };
+    answerQuote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BillSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillQuotePage"];
                 };
             };
             /** @description Error */

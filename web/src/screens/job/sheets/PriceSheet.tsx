@@ -11,6 +11,7 @@ import { cents, money, signedCents } from "../../../parts/money";
 import { Refusal } from "../../../parts/Refusal";
 import { Sheet } from "../../../parts/Sheet";
 import { WorkingView } from "../../../parts/WorkingView";
+import { Asking } from "./Asking";
 import { Paid } from "./Paid";
 import { WhoPays } from "./WhoPays";
 
@@ -326,6 +327,7 @@ function Papers({ view, price }: { view: View; price: Priced }) {
 					))}
 				</ul>
 			)}
+			<Asking view={view} price={price} />
 			{(above || price.billed) && (
 				<TextField
 					label={
