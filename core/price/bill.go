@@ -3,6 +3,8 @@ package price
 import (
 	"fmt"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	"freshshard/core/fault"
 	"freshshard/core/money"
@@ -57,7 +59,7 @@ func (s Sheet) Quote(j Job, f Facts) (Bill, error) {
 	if err != nil {
 		return b, err
 	}
-	b.Covers, b.Not = covers(s, f), not(j, f)
+	b.Covers, b.Not = covers(s, f), append(s.left(), not(j, f)...)
 	return b, nil
 }
 
@@ -68,7 +70,7 @@ func (s Sheet) bill(kind Kind, j Job) (Bill, error) {
 	b := Bill{Kind: kind, Lines: []Billed{}, Net: s.Net.Cents, Basis: s.Basis, Tax: s.Tax.Cents, Total: s.Total.Cents,
 		Covers: []string{}, Not: []string{}, Note: j.Adjust.Note}
 	if len(s.Open) > 0 {
-		return b, fault.New("open", "no price yet: "+strings.Join(s.Open, ", "), "put a price in, or take the line out")
+		return b, fault.New("open", "no price yet: "+strings.Join(s.Open, ", "), "put a price in, or take the line out: a quote then says that it is not in it")
 	}
 	for _, l := range s.Lines {
 		if !l.Off {
@@ -133,6 +135,23 @@ func covers(s Sheet, f Facts) []string {
 		}
 	}
 	return out
+}
+
+// left is what was taken out while it had no price: the customer is told, not surprised.
+func (s Sheet) left() []string {
+	out := []string{}
+	for _, l := range s.Lines {
+		if l.Off && l.Open {
+			out = append(out, upper(l.Text)+": it has no price yet.")
+		}
+	}
+	return out
+}
+
+// upper begins a sentence.
+func upper(s string) string {
+	r, n := utf8.DecodeRuneInString(s)
+	return string(unicode.ToUpper(r)) + s[n:]
 }
 
 // not is what it does not cover. Common practice, no source.

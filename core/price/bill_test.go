@@ -102,3 +102,29 @@ func TestAbove(t *testing.T) {
 		t.Errorf("%q", got)
 	}
 }
+
+// What nobody knows the price of is refused, or taken out and named as not in the quote; what is
+// given for nothing is not.
+func TestQuoteNamesWhatIsNotInIt(t *testing.T) {
+	j := Job{Works: []Work{{"set", 45, 1, false}}, Stripped: true, Materials: []Material{
+		{Key: "tape", Text: "tape, 3 mm, a roll", Milli: 1000, Unit: "pc"},
+		{Key: "rope", Text: "rope", Milli: 1000, Unit: "m", Low: 300, Each: 300, High: 300, Known: true}}}
+	for _, c := range []struct {
+		off  []string
+		says string // nothing where it is refused
+	}{{nil, ""}, {[]string{"rope"}, ""}, {[]string{"tape"}, "Tape, 3 mm, a roll: it has no price yet."},
+		{[]string{"tape", "rope"}, "Tape, 3 mm, a roll: it has no price yet."}} {
+		j.Adjust.Off = c.off
+		s, err := Reckon(j, rates)
+		if err != nil {
+			t.Fatal(err)
+		}
+		b, err := s.Quote(j, Facts{})
+		if (err == nil) != (c.says != "") {
+			t.Fatalf("%v off: %v", c.off, err)
+		}
+		if err == nil && (b.Not[0] != c.says || strings.Contains(strings.Join(b.Not[1:], " "), "ope")) {
+			t.Errorf("%v off: %q", c.off, b.Not)
+		}
+	}
+}

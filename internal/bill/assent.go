@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
 	"freshshard/core/price"
@@ -244,6 +245,7 @@ func (s *Assents) QuotePage(ctx context.Context, job int64) (QuotePage, error) {
 		out.Free = last.Payer.TaxFree
 	}
 	out.Stands, out.Says = q.Stands(s.Now().In(s.TimeZone()))
+	out.Says = strings.Replace(out.Says, "the customer's yes", "your yes", 1)
 	out.Photos, err = s.Store.Photos.ShownPhotos(ctx, job)
 	return out, err
 }

@@ -12,7 +12,9 @@ import (
 	"golang.org/x/image/font/gofont/goregular"
 
 	"freshshard/core/drawing"
+	"freshshard/core/length"
 	"freshshard/core/supply"
+	"freshshard/core/thing"
 	"freshshard/internal/jobview"
 	"freshshard/internal/record"
 )
@@ -39,9 +41,10 @@ func sheetOf(s record.Shop, title string, zone *time.Location) sheet {
 // line writes wrapped text over the whole width.
 func (t sheet) line(pt float64, style, s string) { t.say(margin, pageW-2*margin, pt, style, s) }
 
-// Order writes the order for a source: each line in full, and each pane that is on it
-// drawn as a cutter wants it.
-func Order(w io.Writer, s record.Shop, o supply.Order, views []jobview.View, zone *time.Location) error {
+// Order writes the order for a source: each line in full, and each pane that is made to size drawn as
+// a cutter wants it. What comes by its number is named and not drawn. head is where the shop is.
+func Order(w io.Writer, s record.Shop, head *record.Letterhead, o supply.Order, views []jobview.View,
+	zone *time.Location) error {
 	t := sheetOf(s, fmt.Sprintf("Order %d", o.ID), zone)
 	t.line(12, "B", "To "+o.Who)
 	t.line(10, "", fmt.Sprintf("Job %d. Please write the order's number on what you send.", views[0].Job.ID))
@@ -52,6 +55,7 @@ func Order(w io.Writer, s record.Shop, o supply.Order, views []jobview.View, zon
 		t.line(10, "", o.Note)
 	}
 	t.p.Ln(3)
+	drawn := false
 	for i, l := range o.Lines {
 		t.line(11, "B", fmt.Sprintf("%d.  %s  %s", i+1, amountOf(l), l.Text))
 		if l.Found == supply.Wrong {
@@ -60,24 +64,29 @@ func Order(w io.Writer, s record.Shop, o supply.Order, views []jobview.View, zon
 		if l.Found == supply.Missing {
 			t.line(10, "", "Was not in the box. "+l.Finding)
 		}
-		if k := slices.IndexFunc(views, func(v jobview.View) bool { return v.Pane.ID == l.Pane }); k >= 0 {
-			t.forCutter(views[k])
+		k := slices.IndexFunc(views, func(v jobview.View) bool { return l.Key == thing.PaneKey(v.Pane.ID) })
+		if k >= 0 && views[k].Reckoning.Road.Sized {
+			t.v = views[k]
+			t.forCutter()
+			drawn = true
 		}
 		t.p.Ln(2)
 	}
-	t.p.Ln(2)
-	t.line(9, "", "All sizes are final sizes in the unit that stands beside them, seen from the side that is written on "+
-		"the "+
-		"drawing. Do not scale the drawing. Something unclear: ask before you cut.")
+	if drawn {
+		t.p.Ln(2)
+		t.line(9, "", "All sizes are final sizes, each in the unit that stands with it. Do not scale a drawing. Something "+
+			"unclear: ask before you cut.")
+	}
+	t.foot(head)
 	return t.p.Output(w)
 }
 
-// forCutter draws a pane with what a cutter needs beside its outline.
-func (t sheet) forCutter(v jobview.View) {
-	r := &v.Reckoning
-	t.line(10, "", fmt.Sprintf("%s, each side ±%s %s, seen %s", r.Pane, r.Band.Main, r.Band.Unit, r.Table.Seen))
-	if v.Job.Object.Stamp != "" {
-		t.line(10, "", "Mark: "+v.Job.Object.Stamp)
+// forCutter draws the pane with what a cutter needs beside its outline: what it may be off by, and
+// from which side it is seen, at the foot of the drawing.
+func (t sheet) forCutter() {
+	r := &t.v.Reckoning
+	if r.Band.Main != "" {
+		t.line(10, "", fmt.Sprintf("Each side ±%s %s", r.Band.Main, r.Band.Unit))
 	}
 	if d := r.Ordered; d != nil {
 		const tall = 80.0
@@ -98,6 +107,7 @@ func (t sheet) forCutter(v jobview.View) {
 // gives.
 func CutPlan(w io.Writer, title string, d drawing.Drawing, rows [][]string) error {
 	t := sheetOf(record.Shop{}, title, time.UTC)
+	t.v.Unit = length.MM
 	const tall = 110.0
 	y := t.p.GetY() + 2
 	t.draw(d, margin, y, pageW-2*margin, tall)

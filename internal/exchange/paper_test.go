@@ -9,6 +9,7 @@ import (
 	"github.com/ledongthuc/pdf"
 
 	"freshshard/core/drawing"
+	"freshshard/core/length"
 	"freshshard/core/outline"
 	"freshshard/core/owed"
 	"freshshard/core/price"
@@ -146,25 +147,41 @@ func TestLedger(t *testing.T) {
 	}
 }
 
+// A pane to size stands with its view and its unit once; a part by its number with no glass that
+// nobody settled and no tolerance of nothing; a seal with its length.
 func TestOrderOnPaper(t *testing.T) {
-	v := jobview.View{Pane: record.Pane{ID: 4}, Job: record.Job{ID: 12, Object: record.Object{Stamp: "a mark"}}}
-	v.Reckoning.Pane = "4 mm toughened"
+	sized := jobview.View{Unit: length.MM, Pane: record.Pane{ID: 4}, Job: record.Job{ID: 12}}
+	sized.Reckoning.Pane, sized.Reckoning.Road.Sized = "4 mm toughened", true
+	sized.Reckoning.Band = length.Shown{Main: "2.5", Unit: "mm"}
+	sized.Reckoning.Ordered = &drawing.Drawing{Seen: "seen from the fire side", Box: outline.Box{Max: outline.Point{X: 300,
+		Y: 200}}}
+	part := jobview.View{Pane: record.Pane{ID: 5}, Job: sized.Job}
+	part.Reckoning.Pane = "6 mm laminated"
 	due := time.Date(2027, 4, 2, 12, 0, 0, 0, time.UTC)
-	o := supply.Order{ID: 9, Who: "the lock", Due: &due, Note: "by the back door",
-		Lines: []supply.Line{{Key: "pane-4", Pane: 4,
-			Text: "300 × 200 mm", Milli: 1000, Unit: "pc", Found: supply.Wrong, Finding: "too wide"},
-			{Key: "rope", Text: "rope",
-				Milli: 2500, Unit: "m", Found: supply.Missing}}}
-	b := &bytes.Buffer{}
-	if err := Order(b, record.Shop{Name: "Lantern Yard"}, o, []jobview.View{v}, time.UTC); err != nil {
-		t.Fatal(err)
-	}
-	text := textOf(t, b.Bytes())
-	for _, want := range []string{"Order 9", "To the lock", "2 April 2027", "by the back door", "Goes back: too wide",
-		"Mark: a mark", "2.5 m", "Was not in the box"} {
-		if !strings.Contains(text, want) {
-			t.Errorf("%q is not on it: %q", want, text)
+	o := supply.Order{ID: 9, Who: "the lock", Due: &due, Note: "by the back door", Lines: []supply.Line{
+		{Key: "pane-4", Pane: 4, Text: "300 × 200 mm, 4 mm toughened, mark: a mark", Milli: 1000, Unit: "pc",
+			Found: supply.Wrong, Finding: "too wide"},
+		{Key: "gasket-4", Pane: 4, Text: "gasket, flat 3 mm", Milli: 2500, Unit: "m", Found: supply.Missing},
+		{Key: "pane-5", Pane: 5, Text: "Part 71-404, as it comes", Milli: 1000, Unit: "pc"}}}
+	paper := func(o supply.Order) string {
+		b := &bytes.Buffer{}
+		head := &record.Letterhead{Phone: "0100 100"}
+		if err := Order(b, record.Shop{Name: "Lantern Yard"}, head, o, []jobview.View{sized, part}, time.UTC); err != nil {
+			t.Fatal(err)
 		}
+		return textOf(t, b.Bytes())
+	}
+	text := paper(o)
+	for want, times := range map[string]int{"Order 9": 1, "To the lock": 1, "2 April 2027": 1, "by the back door": 1,
+		"Goes back: too wide": 1, "mark: a mark": 1, "2.5 m": 2, "Was not in the box": 1, "seen": 1, "4 mm toughened": 1,
+		"Each side ±2.5 mm": 1, "dimensions in mm": 1, "laminated": 0, "±": 1, "ask before you cut": 1, "0100 100": 1} {
+		if n := strings.Count(text, want); n != times {
+			t.Errorf("%q is on it %d times: %q", want, n, text)
+		}
+	}
+	o.Lines = o.Lines[2:]
+	if text = paper(o); strings.Contains(text, "cut") || strings.Contains(text, "±") {
+		t.Errorf("a part is to be cut: %q", text)
 	}
 }
 

@@ -403,7 +403,14 @@ func (t sheet) draw(d drawing.Drawing, x, y, w, h float64) {
 	t.p.SetTextColor(0, 0, 0)
 	t.font("", 7.5)
 	t.p.SetXY(x, y+h-1)
-	t.p.CellFormat(w, 4, t.short(d.Seen+"; dimensions in "+string(t.v.Unit), w), "", 1, "C", false, 0, "")
+	says := []string{}
+	if d.Seen != "" {
+		says = append(says, d.Seen)
+	}
+	if t.v.Unit != "" {
+		says = append(says, "dimensions in "+string(t.v.Unit))
+	}
+	t.p.CellFormat(w, 4, t.short(strings.Join(says, "; "), w), "", 1, "C", false, 0, "")
 }
 
 func (t sheet) item(i drawing.Item, at func(outline.Point) (float64, float64), k float64, style string) {

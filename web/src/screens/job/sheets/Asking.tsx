@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { useAsked, useShowOnQuote } from "../../../api/price";
 import type { Priced, View } from "../../../api/types";
 import { when } from "../../../app/when";
+import { useWho } from "../../../app/who";
 import { Button } from "../../../parts/Button";
 import { TextField } from "../../../parts/Field";
 import { Refusal } from "../../../parts/Refusal";
@@ -10,6 +11,7 @@ import { Tick } from "../../../parts/Tick";
 
 /** Whether the customer said yes to the last quote, and how they are asked. */
 export function Asking({ view, price }: { view: View; price: Priced }) {
+	const { shop } = useWho();
 	const write = useAsked(view);
 	const [name, setName] = useState(view.job.customer.name);
 	const { asked } = price;
@@ -48,7 +50,9 @@ export function Asking({ view, price }: { view: View; price: Priced }) {
 						The page for the customer
 					</Link>
 					<span className="block text-sm text-ink-2">
-						Its code is on the quote's paper.
+						{shop.address
+							? "Its code is on the quote's paper."
+							: "The paper has no code for it: the shop has set no address of its own."}
 					</span>
 				</p>
 			)}
