@@ -141,7 +141,8 @@ func (g *page) paidInParts(job int) {
 	g.press("Write the payment down")
 	g.sees("more than is owed")
 	g.refill("Was paid", "10")
-	ask[any](g, `void [...document.querySelectorAll("[data-paid] [role=radio]")].find(b => b.innerText.includes("cash")).click()`)
+	ask[any](g, `void [...document.querySelectorAll("[data-paid] [role=radio]")]
+		.find(b => b.innerText.includes("cash")).click()`)
 	g.press("Write the payment down")
 	g.until("a part of it", `document.querySelectorAll("[data-paid] li").length === 1`)
 	stands("open")

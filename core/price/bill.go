@@ -70,7 +70,8 @@ func (s Sheet) bill(kind Kind, j Job) (Bill, error) {
 	b := Bill{Kind: kind, Lines: []Billed{}, Net: s.Net.Cents, Basis: s.Basis, Tax: s.Tax.Cents, Total: s.Total.Cents,
 		Covers: []string{}, Not: []string{}, Note: j.Adjust.Note}
 	if len(s.Open) > 0 {
-		return b, fault.New("open", "no price yet: "+strings.Join(s.Open, ", "), "put a price in, or take the line out: a quote then says that it is not in it")
+		return b, fault.New("open", "no price yet: "+strings.Join(s.Open, ", "),
+			"put a price in, or take the line out: a quote then says that it is not in it")
 	}
 	for _, l := range s.Lines {
 		if !l.Off {

@@ -53,11 +53,7 @@ func mail(field string, text *string) error {
 	if err := texts(typedText{field, text, 120}); err != nil {
 		return err
 	}
-	if m := *text; m != "" && (strings.Count(m, "@") != 1 || strings.ContainsAny(m, " ,;<>") ||
-		strings.HasPrefix(m, "@") || strings.HasSuffix(m, "@")) {
-		return fault.New(field, "this is no address of mail", "type it as name@place.example")
-	}
-	return nil
+	return typed.Mail(field, *text)
 }
 
 // atBank puts what is wrong with an account to its field on the letterhead.

@@ -33,9 +33,20 @@ type AskedOf struct {
 // SuppliersIn says where those who answer by files have their folders.
 func (s *Suppliers) SuppliersIn(folder string) { s.Folder = folder }
 
-// Suppliers lists who answers by a call or a file.
+// Suppliers lists who sells, by name.
 func (s *Suppliers) Suppliers(ctx context.Context) ([]record.Supplier, error) {
 	return s.Store.Orders.Suppliers(ctx)
+}
+
+// Called is the supplier of a name, whatever its capitals; one that nobody put in has a name alone.
+func (s *Suppliers) Called(ctx context.Context, name string) (record.Supplier, error) {
+	all, err := s.Store.Orders.Suppliers(ctx)
+	for _, v := range all {
+		if strings.EqualFold(v.Name, name) {
+			return v, err
+		}
+	}
+	return record.Supplier{Name: name}, err
 }
 
 // SetSupplier puts one in, or changes the one whose number is given; an owner does. Nobody
@@ -44,8 +55,7 @@ func (s *Suppliers) SetSupplier(ctx context.Context, by record.Account, v record
 	if by.Role != record.Owner {
 		return &record.Denied{Why: "Only an owner changes who is asked."}
 	}
-	var err error
-	if v.Name, err = typed.Text("name", v.Name, 80, true); err != nil {
+	if err := knownBy(&v); err != nil {
 		return err
 	}
 	if !slices.ContainsFunc(source.Usuals, func(u source.Usual) bool {
@@ -64,18 +74,44 @@ func (s *Suppliers) SetSupplier(ctx context.Context, by record.Account, v record
 		}
 		for _, h := range had {
 			switch same := strings.EqualFold(h.Name, v.Name); {
-			case same && h.Kind == v.Kind && h.Way == v.Way && h.Address == v.Address:
+			case same && as(v, h.ID) == h:
 				return nil // a retry
 			case same && h.ID != v.ID:
-				return fault.New("name", h.Name+" is there already, asked by "+h.Way, "remove it first, or give another name")
+				return fault.New("name", h.Name+" is there already", "change that one, or give another name")
 			}
 		}
 		if err := t.Orders.SetSupplier(ctx, v); err != nil {
 			return err
 		}
 		return t.Trail.Audit(ctx, store.Change{Account: by.ID, At: s.Now(), Noun: "supplier", Item: v.Name, Action: "changed",
-			Said: v.Name + " is asked by " + v.Way, After: v})
+			Said: v.Name + " is a supplier", After: v})
 	})
+}
+
+// as is a supplier under a number.
+func as(v record.Supplier, id int64) record.Supplier {
+	v.ID = id
+	return v
+}
+
+// knownBy trims what a supplier is known by, and refuses what cannot be.
+func knownBy(v *record.Supplier) error {
+	for _, f := range []struct {
+		field string
+		text  *string
+		most  int
+		need  bool
+	}{{"name", &v.Name, 80, true}, {"phone", &v.Phone, 40, false}, {"mail", &v.Mail, 120, false},
+		{"number", &v.Number, 40, false}, {"sells", &v.Sells, 200, false}, {"terms", &v.Terms, 200, false}} {
+		var err error
+		if *f.text, err = typed.Text(f.field, *f.text, f.most, f.need); err != nil {
+			return err
+		}
+	}
+	if v.Days < 0 || v.Days > 365 {
+		return fault.New("days", "from 0 to 365 days are expected", "type within how many they usually bring")
+	}
+	return typed.Mail("mail", v.Mail)
 }
 
 // DropSupplier takes one out; one that is gone is as wanted.
@@ -104,6 +140,7 @@ func (s *Suppliers) AskSuppliers(ctx context.Context, by record.Account, key str
 	if err != nil {
 		return out, err
 	}
+	all = slices.DeleteFunc(all, func(v record.Supplier) bool { return !v.Asks() })
 	if len(all) == 0 {
 		return out, fault.New("suppliers", "nobody here answers by themselves", "an owner puts them in at Shop")
 	}

@@ -30,12 +30,25 @@ var letterhead = record.Letterhead{
 	Phone:  "0100 340 20", Mail: "bench@lantern-yard.example", TaxNumber: "IE0000000LY",
 	Bank: bank.Account{Holder: "Lantern Yard", IBAN: "IE48 LYRD 9900 0012 3456 78"}, Currency: "EUR"}
 
-// fillPapers says what the shop asks, and what stands on its papers.
+// fillPapers says what the shop asks, whom it buys from, and what stands on its papers.
 func fillPapers(ctx context.Context, s *shop.Shop, by record.Account) error {
 	if err := s.Bill.SetRates(ctx, by, rates); err != nil {
 		return err
 	}
+	for _, v := range known {
+		if err := s.Suppliers.SetSupplier(ctx, by, v); err != nil {
+			return err
+		}
+	}
 	return s.Bill.SetLetterhead(ctx, by, letterhead)
+}
+
+// known are suppliers that are asked by telephone. Made up.
+var known = []record.Supplier{
+	{Name: "Glass shop at the lock", Kind: "cutter", Way: "person", Phone: "0550 610", Mail: "lock@glass.example",
+		Number: "LY-12", Sells: "glass-ceramic, toughened to size, holes and corners", Terms: "14 days net", Days: 3},
+	{Name: "Counter on the quay", Kind: "parts", Way: "person", Phone: "0550 644", Number: "40071",
+		Sells: "oven and stove parts by their number", Terms: "at the counter", Days: 2},
 }
 
 // order is what was ordered for a pane, and what was wrong with it when it came.

@@ -28,7 +28,8 @@ func StandIns(ctx context.Context, s *shop.Shop, folder string) (done func(), er
 	}
 	for _, v := range supplier.StandIns("http://" + l.Addr().String()) {
 		if i := slices.IndexFunc(had, func(h record.Supplier) bool { return h.Name == v.Name }); i >= 0 {
-			v.ID = had[i].ID
+			had[i].Kind, had[i].Way, had[i].Address = v.Kind, v.Way, v.Address
+			v = had[i]
 		}
 		if err := s.Suppliers.SetSupplier(ctx, record.Account{Role: record.Owner}, v); err != nil {
 			_ = l.Close()

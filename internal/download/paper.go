@@ -40,7 +40,11 @@ func paperRoutes(v *Files, g *gin.Engine) {
 			if err != nil {
 				return err
 			}
-			return exchange.Order(w, s, &head, all.Orders[i].Order, views, v.Zone)
+			to, err := v.Shop.Suppliers.Called(ctx, all.Orders[i].Who)
+			if err != nil {
+				return err
+			}
+			return exchange.Order(w, s, &head, to, all.Orders[i].Order, views, v.Zone)
 		}))
 	job.GET("/bills/:paper/bill.pdf", func(c *gin.Context) {
 		v.paper("bill", func(ctx context.Context, w io.Writer, at jobview.Bench, id int64) error {

@@ -42,11 +42,15 @@ func sheetOf(s record.Shop, title string, zone *time.Location) sheet {
 func (t sheet) line(pt float64, style, s string) { t.say(margin, pageW-2*margin, pt, style, s) }
 
 // Order writes the order for a source: each line in full, and each pane that is made to size drawn as
-// a cutter wants it. What comes by its number is named and not drawn. head is where the shop is.
-func Order(w io.Writer, s record.Shop, head *record.Letterhead, o supply.Order, views []jobview.View,
-	zone *time.Location) error {
+// a cutter wants it. What comes by its number is named and not drawn. head is where the shop is, to who
+// it goes to, as far as the shop knows them.
+func Order(w io.Writer, s record.Shop, head *record.Letterhead, to record.Supplier, o supply.Order,
+	views []jobview.View, zone *time.Location) error {
 	t := sheetOf(s, fmt.Sprintf("Order %d", o.ID), zone)
 	t.line(12, "B", "To "+o.Who)
+	if to.Number != "" {
+		t.line(10, "", "Our number with you: "+to.Number)
+	}
 	t.line(10, "", fmt.Sprintf("Job %d. Please write the order's number on what you send.", views[0].Job.ID))
 	if o.Due != nil {
 		t.line(10, "", "Wanted by "+t.day(*o.Due))

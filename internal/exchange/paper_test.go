@@ -166,13 +166,16 @@ func TestOrderOnPaper(t *testing.T) {
 	paper := func(o supply.Order) string {
 		b := &bytes.Buffer{}
 		head := &record.Letterhead{Phone: "0100 100"}
-		if err := Order(b, record.Shop{Name: "Lantern Yard"}, head, o, []jobview.View{sized, part}, time.UTC); err != nil {
+		to := record.Supplier{Number: "HF-71"}
+		s, views := record.Shop{Name: "Lantern Yard"}, []jobview.View{sized, part}
+		if err := Order(b, s, head, to, o, views, time.UTC); err != nil {
 			t.Fatal(err)
 		}
 		return textOf(t, b.Bytes())
 	}
 	text := paper(o)
-	for want, times := range map[string]int{"Order 9": 1, "To the lock": 1, "2 April 2027": 1, "by the back door": 1,
+	for want, times := range map[string]int{"Order 9": 1, "To the lock": 1, "with you: HF-71": 1, "2 April 2027": 1,
+		"by the back door": 1,
 		"Goes back: too wide": 1, "mark: a mark": 1, "2.5 m": 2, "Was not in the box": 1, "seen": 1, "4 mm toughened": 1,
 		"Each side ±2.5 mm": 1, "dimensions in mm": 1, "laminated": 0, "±": 1, "ask before you cut": 1, "0100 100": 1} {
 		if n := strings.Count(text, want); n != times {

@@ -90,11 +90,20 @@ type Received struct {
 	Customer string `json:"customer"`
 }
 
-// Supplier is somebody who answers what is asked of them by a file or a call.
+// Supplier is somebody who sells, as the shop knows them. Some answer by themselves, by a file or a call.
 type Supplier struct {
 	ID      int64  `json:"id"`
 	Name    string `json:"name" maxLength:"80"`
 	Kind    string `json:"kind" enum:"cutter,maker,parts,post,salvage"`
-	Way     string `json:"way" enum:"http,file"`
-	Address string `json:"address" maxLength:"200" doc:"http://127.0.0.1:PORT/PATH, or the name of a folder"`
+	Way     string `json:"way" enum:"http,file,person" doc:"How they are asked: person is by telephone or mail"`
+	Address string `json:"address,omitempty" maxLength:"200" doc:"http://127.0.0.1:PORT/PATH, or the name of a folder"`
+	Phone   string `json:"phone,omitempty" maxLength:"40"`
+	Mail    string `json:"mail,omitempty" maxLength:"120"`
+	Number  string `json:"number,omitempty" maxLength:"40" doc:"The shop's own number with them"`
+	Sells   string `json:"sells,omitempty" maxLength:"200"`
+	Terms   string `json:"terms,omitempty" maxLength:"200"`
+	Days    int    `json:"days" minimum:"0" maximum:"365" doc:"Within which they usually bring"`
 }
+
+// Asks says whether they answer by themselves.
+func (s Supplier) Asks() bool { return s.Way != "person" }

@@ -222,6 +222,48 @@ func TestOrderOpensTheLook(t *testing.T) {
 
 // Those by file have none; one that is asked by call answers, and its offer is there
 // once, however often it is asked.
+// A supplier who is asked by telephone is known by name, is changed under their number, is asked by
+// nobody else, and their name is nobody else's; each wrong field is refused at its place.
+func TestSuppliersAsPeopleKnowThem(t *testing.T) {
+	s, mira, tor := open(t)
+	lock := record.Supplier{Name: "The lock", Kind: "cutter", Way: "person", Phone: "0550 610", Number: "LY-12", Days: 3}
+	for range 2 { // a retry
+		if err := s.Suppliers.SetSupplier(ctx, mira, lock); err != nil {
+			t.Fatal(err)
+		}
+	}
+	for field, change := range map[string]func(*record.Supplier){
+		"mail": func(v *record.Supplier) { v.Mail = "nowhere" }, "days": func(v *record.Supplier) { v.Days = 366 },
+		"way": func(v *record.Supplier) { v.Way = "pigeon" }, "name": func(v *record.Supplier) { v.Phone = "another" },
+	} {
+		v := lock
+		change(&v)
+		if f := fault.Of(s.Suppliers.SetSupplier(ctx, mira, v)); f == nil || f.Field != field {
+			t.Errorf("%s: %v", field, f)
+		}
+	}
+	got, err := s.Suppliers.Called(ctx, "the LOCK")
+	if err != nil || got.Number != "LY-12" {
+		t.Fatalf("%+v %v", got, err)
+	}
+	got.Name, got.Phone = "The lock and sons", "0550 611"
+	if err := s.Suppliers.SetSupplier(ctx, mira, got); err != nil {
+		t.Fatal(err)
+	}
+	all, err := s.Suppliers.Suppliers(ctx)
+	if err != nil || len(all) != 1 || all[0] != got {
+		t.Errorf("%+v %v", all, err)
+	}
+	if v, err := s.Suppliers.Called(ctx, "Nobody"); err != nil || v != (record.Supplier{Name: "Nobody"}) {
+		t.Errorf("%+v %v", v, err)
+	}
+	id := toCutLight(t, s, tor, "Greenhouse, roof", "503", "398")
+	f := fault.Of(second(s.Suppliers.AskSuppliers(ctx, tor, "k", jobview.First(id))))
+	if f == nil || f.Field != "suppliers" {
+		t.Errorf("somebody was asked who answers a telephone: %v", f)
+	}
+}
+
 func TestSuppliers(t *testing.T) {
 	s, mira, tor := open(t)
 	s.Suppliers.SuppliersIn(t.TempDir())

@@ -69,18 +69,23 @@ func (s Orders) Came(ctx context.Context, since time.Time, most int) ([]pace.Cam
 		since, most)
 }
 
-// Suppliers lists who answers by themselves.
+// Suppliers lists who sells, by name.
 func (s Orders) Suppliers(ctx context.Context) ([]record.Supplier, error) {
 	return database.List(ctx, s.db, func(r *sql.Rows) (record.Supplier, error) {
 		var v record.Supplier
-		return v, r.Scan(&v.ID, &v.Name, &v.Kind, &v.Way, &v.Address)
-	}, "SELECT id, name, kind, way, address FROM supplier ORDER BY name")
+		return v, r.Scan(&v.ID, &v.Name, &v.Kind, &v.Way, &v.Address, &v.Phone, &v.Mail, &v.Number, &v.Sells, &v.Terms,
+			&v.Days)
+	}, "SELECT id, name, kind, way, address, phone, mail, number, sells, terms, days FROM supplier ORDER BY name")
 }
 
-// SetSupplier writes one; another of its name is changed.
+// SetSupplier writes a new one, or changes the one whose number is given.
 func (t OrdersTx) SetSupplier(ctx context.Context, v record.Supplier) error {
-	return t.Run(ctx, "INSERT INTO supplier (name, kind, way, address) VALUES (?, ?, ?, ?) "+
-		"ON DUPLICATE KEY UPDATE kind = ?, way = ?, address = ?", v.Name, v.Kind, v.Way, v.Address, v.Kind, v.Way, v.Address)
+	const set = "name = ?, kind = ?, way = ?, address = ?, phone = ?, mail = ?, number = ?, sells = ?, terms = ?, days = ?"
+	all := []any{v.Name, v.Kind, v.Way, v.Address, v.Phone, v.Mail, v.Number, v.Sells, v.Terms, v.Days}
+	if v.ID == 0 {
+		return t.Run(ctx, "INSERT INTO supplier SET "+set, all...)
+	}
+	return t.Run(ctx, "UPDATE supplier SET "+set+" WHERE id = ?", append(all, v.ID)...)
 }
 
 // DropSupplier takes one out.

@@ -5,6 +5,7 @@ package supplier
 
 import (
 	"bytes"
+	"cmp"
 	"context"
 	"encoding/json"
 	"errors"
@@ -103,6 +104,8 @@ var folderName = regexp.MustCompile(`^[a-z0-9][a-z0-9-]{0,39}$`)
 // Check refuses an address that does not stay on this machine; errors name the field.
 func Check(v record.Supplier) error {
 	switch v.Way {
+	case "person":
+		return nil
 	case "file":
 		if !folderName.MatchString(v.Address) {
 			return fault.New("address", "the name of a folder is expected",
@@ -119,7 +122,15 @@ func Check(v record.Supplier) error {
 		}
 		return nil
 	}
-	return fault.New("way", "a call or a file is expected", "choose one of the two")
+	return fault.New("way", "a person, a call or a file is expected", "choose one of the three")
+}
+
+// asked refuses who does not answer by themselves.
+func asked(v record.Supplier) error {
+	if !v.Asks() {
+		return fault.New("way", v.Name+" is asked by telephone or mail", "call them")
+	}
+	return nil
 }
 
 // client follows no redirect: an answer from here does not lead elsewhere.
@@ -130,7 +141,7 @@ var client = &http.Client{Timeout: mostWait, CheckRedirect: func(*http.Request, 
 // Ask asks one supplier. folder is where those by file have theirs. ErrLate says that
 // there is no answer yet; asked again, it may be there.
 func Ask(ctx context.Context, v record.Supplier, folder string, r Request) (Answer, error) {
-	if err := Check(v); err != nil {
+	if err := cmp.Or(Check(v), asked(v)); err != nil {
 		return Answer{}, err
 	}
 	read := call

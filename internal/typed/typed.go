@@ -60,6 +60,15 @@ func Text(field, text string, most int, need bool) (string, error) {
 	return text, nil
 }
 
+// Mail refuses what is no address of mail; nothing is none, and is left.
+func Mail(field, m string) error {
+	if m != "" && (strings.Count(m, "@") != 1 || strings.ContainsAny(m, " ,;<>") || strings.HasPrefix(m, "@") ||
+		strings.HasSuffix(m, "@")) {
+		return fault.New(field, "this is no address of mail", "type it as name@place.example")
+	}
+	return nil
+}
+
 // Plain keeps what a stranger sent to printable characters and a length.
 func Plain(s string, most int) string {
 	s = strings.Map(func(r rune) rune {

@@ -7261,14 +7261,28 @@ export interface components {
         };
         RecordSupplier: {
             /** @description http://127.0.0.1:PORT/PATH, or the name of a folder */
-            address: string;
+            address?: string;
+            /**
+             * Format: int64
+             * @description Within which they usually bring
+             */
+            days: number;
             /** Format: int64 */
             id: number;
             /** @enum {string} */
             kind: "cutter" | "maker" | "parts" | "post" | "salvage";
+            mail?: string;
             name: string;
-            /** @enum {string} */
-            way: "http" | "file";
+            /** @description The shop's own number with them */
+            number?: string;
+            phone?: string;
+            sells?: string;
+            terms?: string;
+            /**
+             * @description How they are asked: person is by telephone or mail
+             * @enum {string}
+             */
+            way: "http" | "file" | "person";
         };
         RecordTick: {
             /** Format: date-time */

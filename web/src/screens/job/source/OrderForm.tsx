@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useOrderIt } from "../../../api/orders";
+import { useSuppliers } from "../../../api/shop";
 import type { Orders, View } from "../../../api/types";
 import { Form, useFilled } from "../../../form/Form";
 import { PickOf, TextOf, WholeOf } from "../../../form/fields";
@@ -28,6 +29,7 @@ export function OrderForm({
 	// What is wanted only where the old one is not good any more is ordered by a tick.
 	const [off, setOff] = useState<string[]>(all.spare);
 	const write = useOrderIt(view);
+	const known = useSuppliers().data ?? [];
 	const lines = all.lacks.filter((l) => !off.includes(l.key));
 	const more = filled.watch("more").trim();
 	if (more !== "") {
@@ -72,6 +74,23 @@ export function OrderForm({
 				maxLength={300}
 			/>
 			<TextOf label="From" name="who" maxLength={80} />
+			{known.length > 0 && (
+				<p className="flex flex-wrap gap-2" data-known={known.length}>
+					{known.map((v) => (
+						<Button
+							key={v.id}
+							kind="quiet"
+							onClick={() => {
+								filled.setValue("who", v.name);
+								if (v.kind !== "salvage") filled.setValue("kind", v.kind);
+								filled.setValue("days", String(v.days));
+							}}
+						>
+							{v.name}
+						</Button>
+					))}
+				</p>
+			)}
 			<PickOf
 				label="Source"
 				name="kind"

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useCame, useOrderState, useOrders } from "../../../api/orders";
+import { useSuppliers } from "../../../api/shop";
 import type { Order, Orders, View } from "../../../api/types";
 import { later } from "../../../app/later";
 import { when } from "../../../app/when";
@@ -114,6 +115,7 @@ function OrderCard({
 				>
 					on paper
 				</a>
+				{open && <Reach who={order.who} number={order.id} />}
 				{open && order.state === "to-send" && (
 					<Button
 						kind="now"
@@ -191,5 +193,31 @@ function OrderCard({
 				error={move.error?.field("due") ? null : (move.error ?? came.error)}
 			/>
 		</li>
+	);
+}
+
+/** How a supplier is reached, where the shop knows them. */
+function Reach({ who, number }: { who: string; number: number }) {
+	const known = useSuppliers().data?.find(
+		(v) => v.name.toLowerCase() === who.toLowerCase(),
+	);
+	const link =
+		"min-h-12 content-center pr-4 text-ink-2 underline underline-offset-4";
+	return (
+		<>
+			{known?.phone && (
+				<a className={link} href={`tel:${known.phone.replace(/\s/g, "")}`}>
+					{known.phone}
+				</a>
+			)}
+			{known?.mail && (
+				<a
+					className={link}
+					href={`mailto:${known.mail}?subject=${encodeURIComponent(`Order ${number}`)}`}
+				>
+					{known.mail}
+				</a>
+			)}
+		</>
 	);
 }
