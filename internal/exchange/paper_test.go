@@ -175,7 +175,7 @@ func TestOrderOnPaper(t *testing.T) {
 	}
 	text := paper(o)
 	for want, times := range map[string]int{"Order 9": 1, "To the lock": 1, "with you: HF-71": 1, "2 April 2027": 1,
-		"by the back door": 1,
+		"by the back door":    1,
 		"Goes back: too wide": 1, "mark: a mark": 1, "2.5 m": 2, "Was not in the box": 1, "seen": 1, "4 mm toughened": 1,
 		"Each side ±2.5 mm": 1, "dimensions in mm": 1, "laminated": 0, "±": 1, "ask before you cut": 1, "0100 100": 1} {
 		if n := strings.Count(text, want); n != times {
