@@ -29,7 +29,7 @@ export function RecordsScreen() {
 				account.role === "owner" && (
 					<Link
 						to="/ledger"
-						className="min-h-11 content-center underline underline-offset-4"
+						className="inline-block min-h-11 content-center underline underline-offset-4"
 					>
 						what is open, and the ledger
 					</Link>
