@@ -246,7 +246,7 @@ func rowsAndPairs() []job {
 			Moves: pane.Machine, Story: "a stone from the flail", Like: "toughened"},
 			steps: 13, settle: "toughened", thick: 6, readings: rect("702", "702.5", "498", "498", said{reading.Ledge, "24",
 				rule}),
-			laid: &hold.Laid{Step: "cure", Adhesive: "urethane", Width: 8, Edges: 2, Place: record.AtBench}, ago: 16},
+			laid: &hold.Laid{Step: "cure", Adhesive: "urethane", Width: 8, Edges: 2, Place: record.AtBench}, ago: 11},
 		// Two that are ready for their bead and could share a tube.
 		{by: "tor", due: 78, in: desk.TakeIn{Name: "Hollin Ferry line", Phone: "0550 300",
 			Object: "Ferry wheelhouse, starboard side light", Exposure: "weather", Family: "bonded-fixed", Water: true,
