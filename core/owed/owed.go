@@ -10,6 +10,8 @@ import (
 	"freshshard/core/fault"
 	"freshshard/core/money"
 	"freshshard/core/price"
+	"freshshard/core/value"
+	"freshshard/core/working"
 )
 
 // Way is how somebody paid.
@@ -68,6 +70,8 @@ type Account struct {
 	Late   int        `json:"late,omitempty" doc:"Days since then"`
 	State  State      `json:"state" enum:"nothing,ahead,open,overdue,settled,back"`
 	Says   string     `json:"says"`
+
+	Figure working.Figure `json:"figure" doc:"What is open, with its sum"`
 }
 
 // Stand is how a job stands at a moment, in the zone of the shop. Quotes count for nothing.
@@ -90,7 +94,19 @@ func Stand(papers []Paper, payments []Payment, now time.Time) Account {
 		a.Late = max(0, Days(a.Due.In(now.Location()), now))
 	}
 	a.State, a.Says = a.say(stands, len(papers) > 0, len(payments) > 0, now)
+	a.Figure = a.figure()
 	return a
+}
+
+// figure is what is open with its sum.
+func (a Account) figure() working.Figure {
+	in := func(symbol, name string, cents int64) working.Input {
+		return working.In(symbol, name, float64(cents)/100, "", value.Sum())
+	}
+	open := float64(a.Open) / 100
+	return working.Figure{Key: "owed_open", Value: open, Text: money.Text(a.Open), Verdict: working.Note,
+		Sentence: "is open", Working: working.Of("{b} − {p}", open, "", in("b", "invoices less credits", a.Billed),
+			in("p", "paid, less what was given back", a.Paid))}
 }
 
 // say is the state with its words. stands is that the last invoice does.
@@ -126,8 +142,11 @@ func Days(from, to time.Time) int {
 	return int(day(to).Sub(day(from)).Hours() / 24)
 }
 
-// Check refuses an entry that cannot be: none, more than is open, of a day to come, or more given
-// back than came. most is what may come: what is open, or before an invoice what was quoted; less
+// longPast is further back than anybody writes a payment down, days. Common practice, no source.
+const longPast = 3 * 366
+
+// Check refuses an entry that cannot be: none, more than is open, of a day to come or long past, or
+// more given back than came. most is what may come: what is open, or before an invoice what was quoted; less
 // than nothing where nobody said how much. Errors name the field.
 func (p Entry) Check(a Account, most int64, now time.Time) error {
 	if err := p.checkCents(a, most); err != nil {
@@ -141,6 +160,8 @@ func (p Entry) Check(a Account, most int64, now time.Time) error {
 		return fault.New("day", fmt.Sprintf("%q is no day", p.Day), "write it as 2027-03-31")
 	case Days(now, day) > 0:
 		return fault.New("day", "this day is still to come", "write a payment down when it is here")
+	case Days(day, now) > longPast:
+		return fault.New("day", "this day is more than three years ago", "look at the year")
 	case p.Cents < 0 && p.Note == "":
 		return fault.New("note", "this is empty", "say why it was given back")
 	}

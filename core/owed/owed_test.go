@@ -1,6 +1,7 @@
 package owed
 
 import (
+	"math"
 	"math/rand/v2"
 	"strings"
 	"testing"
@@ -91,6 +92,8 @@ func TestCheck(t *testing.T) {
 		{-3000, Bank, "2027-03-14", "", 7000, "note", "say why"},
 		{7000, "shells", "2027-03-14", "", 7000, "way", "cash, card, bank or insurer"},
 		{7000, Insurer, "2027-03-15", "", 7000, "day", "still to come"},
+		{7000, Insurer, "2024-03-11", "", 7000, "", ""},
+		{7000, Insurer, "2024-03-10", "", 7000, "day", "look at the year"},
 		{7000, Insurer, "14.3.", "", 7000, "day", "is no day"}, {7000, Insurer, "", "", 7000, "day", "is no day"},
 	} {
 		p := Entry{Cents: c.cents, Way: c.way, Day: c.day, Note: c.note}
@@ -130,6 +133,9 @@ func TestAnyLife(t *testing.T) {
 		a := Stand(papers, payments, day(20, 9))
 		if a.Open != billed-paid || paid < 0 || a.Billed != billed || a.Paid != paid {
 			t.Fatalf("%+v %+v: %+v", papers, payments, a)
+		}
+		if math.Round(a.Figure.Value*100) != float64(a.Open) {
+			t.Fatalf("%+v", a.Figure)
 		}
 		if owes := a.State == Open || a.State == Overdue; owes != (a.Open > 0) ||
 			(a.State == Back || a.State == Ahead) != (a.Open < 0) {

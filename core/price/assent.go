@@ -16,7 +16,7 @@ const (
 	Yes      Assent = "yes"      // the customer said yes
 	Call     Assent = "call"     // the customer wants to be called
 	Over     Assent = "over"     // it holds no longer
-	Replaced Assent = "replaced" // a newer quote or an invoice stands in its place
+	Replaced Assent = "replaced" // an invoice stands in its place, or the job is closed
 )
 
 // Reply is what a customer said to a quote.
@@ -29,7 +29,7 @@ type Reply struct {
 // Quoted is what tells how a quote stands.
 type Quoted struct {
 	Asked    bool // there is a page for the customer
-	Replaced bool // a newer quote or an invoice stands in its place, or the job came to nothing
+	Replaced bool // an invoice stands in its place, or the job is closed
 	Until    time.Time
 	Replies  []Reply // in the order in which they were given, those that were taken back left out
 }
@@ -43,10 +43,10 @@ func (q Quoted) Stands(now time.Time) (Assent, string) {
 		last = q.Replies[n-1]
 	}
 	switch {
-	case q.Replaced:
-		return Replaced, "This quote was replaced."
 	case last.Yes:
 		return Yes, last.Name + " said yes on " + day(last.At) + "."
+	case q.Replaced:
+		return Replaced, "This quote no longer stands."
 	case now.After(q.Until):
 		return Over, "It held until " + day(q.Until) + "."
 	case last.Name != "":
@@ -63,8 +63,11 @@ const mostReplies = 20
 // Hear refuses what cannot be said to a quote any more, or by nobody; errors name the field.
 func (q Quoted) Hear(r Reply, now time.Time) error {
 	stands, says := q.Stands(now)
+	if q.Replaced {
+		says = "this quote no longer stands"
+	}
 	switch {
-	case stands == Replaced || stands == Over:
+	case q.Replaced || stands == Over:
 		return fault.New("yes", says, "ask the shop for a new one")
 	case r.Name == "":
 		return fault.New("name", "this is empty", "say who says so")

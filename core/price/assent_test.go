@@ -33,7 +33,11 @@ func TestAssent(t *testing.T) {
 		{Quoted{Asked: true, Replies: said(false, true)}, -time.Hour, Yes, "Oda Marl said yes on 24 March 2027.", true},
 		{Quoted{Replies: said(true)}, time.Hour, Yes, "Oda Marl said yes on 23 March 2027.", true},
 		{Quoted{Replies: said(true, false)}, -time.Hour, Call, "Oda Marl asks for a call since 24 March 2027.", true},
-		{Quoted{Asked: true, Replaced: true, Replies: said(true)}, -time.Hour, Replaced, "This quote was replaced.", false},
+		{Quoted{Asked: true, Replaced: true}, -time.Hour, Replaced, "This quote no longer stands.", false},
+		{Quoted{Asked: true, Replaced: true, Replies: said(false)}, -time.Hour, Replaced, "This quote no longer stands.",
+			false},
+		{Quoted{Asked: true, Replaced: true, Replies: said(true)}, -time.Hour, Yes, "Oda Marl said yes on 23 March 2027.",
+			false},
 	} {
 		c.q.Until = until
 		now := until.Add(c.at)

@@ -22,7 +22,7 @@ type Asked struct {
 	Stands  price.Assent   `json:"stands" enum:"unasked,waiting,yes,call,over,replaced"`
 	Says    string         `json:"says"`
 	Link    *record.Link   `json:"link,omitempty" doc:"The page for the customer; nothing where there is none"`
-	Replies []record.Reply `json:"replies" doc:"What was said to the quotes of this job"`
+	Replies []record.Reply `json:"replies" doc:"What was said to the last quote"`
 	Photos  []int64        `json:"photos" doc:"Pictures that were put on the page"`
 }
 
@@ -46,16 +46,17 @@ type QuotePage struct {
 	Says   string       `json:"says"`
 }
 
-// quoteOf is the last quote among papers, and how it stands; nil where there is none.
+// quoteOf is the last quote among papers, and what tells how it stands; nil where there is none. dead is
+// that the job is closed.
 func quoteOf(papers []record.Bill, replies []record.Reply, asked, dead bool) (*record.Bill, price.Quoted) {
 	q := price.Quoted{Asked: asked, Replaced: dead}
 	var last *record.Bill
 	for i, p := range papers {
 		switch p.Kind {
 		case price.Quote:
-			last = &papers[i]
-		case price.Invoice, price.Credit:
-			q.Replaced = q.Replaced || last != nil
+			last, q.Replaced = &papers[i], dead
+		case price.Invoice:
+			q.Replaced = true
 		}
 	}
 	if last == nil {
@@ -86,17 +87,19 @@ func (s *Assents) asked(ctx context.Context, job int64, papers []record.Bill, de
 	if last == nil {
 		return nil, nil
 	}
-	a := &Asked{Link: link, Replies: replies}
+	of := func(r record.Reply) bool { return r.Bill != last.ID }
+	a := &Asked{Link: link, Replies: slices.DeleteFunc(replies, of)}
 	a.Stands, a.Says = q.Stands(s.Now().In(s.TimeZone()))
 	a.Photos, err = s.Store.Photos.ShownPhotos(ctx, job)
 	return a, err
 }
 
-// yesOf is what a job waits for while its customer has not said yes.
-func yesOf(customer string) string { return "the yes of " + customer }
-
-// callOf is what it waits for when they want to be called.
-func callOf(customer string) string { return "a call to " + customer + ", who asks for one" }
+// What a job waits for while its customer has not said yes, and when they want to be called. No name
+// is in it: one that is put right must not leave a wait behind.
+const (
+	theYes  = "the customer's yes"
+	theCall = "a call to the customer, who asks for one"
+)
 
 // AskForYes makes the page on which the customer says yes to the last quote: the job waits for that.
 func (s *Assents) AskForYes(ctx context.Context, by record.Account, job int64) error {
@@ -107,44 +110,59 @@ func (s *Assents) AskForYes(ctx context.Context, by record.Account, job int64) e
 	if last, _ := quoteOf(papers, nil, false, false); last == nil {
 		return &record.Conflict{Says: "There is no quote yet. Write one first."}
 	}
-	return s.aboutYes(ctx, job, func(t *store.Tx, customer string) error {
+	return s.aboutYes(ctx, job, func(t *store.Tx, _ bool) error {
 		if err := s.AddLink(ctx, t, by, record.QuoteLink, job); err != nil {
 			return err
 		}
-		return t.Panes.WaitFor(ctx, job, "", yesOf(customer))
+		return t.Panes.WaitFor(ctx, job, "", theYes)
 	})
+}
+
+// anew has a job wait for the yes to a quote that was just written, where there is a page for it.
+func (s *Assents) anew(ctx context.Context, t *store.Tx, job int64) error {
+	link, err := t.Passports.LinkOf(ctx, record.QuoteLink, job)
+	if err != nil || link == nil {
+		return err
+	}
+	return s.waits(ctx, t, job, theYes, "", theCall)
+}
+
+// waits has the panes of a job wait for a thing, those that wait for one of others, or for nothing.
+func (s *Assents) waits(ctx context.Context, t *store.Tx, job int64, is string, was ...string) error {
+	for _, w := range was {
+		if err := t.Panes.WaitFor(ctx, job, w, is); err != nil {
+			return err
+		}
+	}
+	return t.Jobs.TouchJob(ctx, job)
 }
 
 // StopAsking ends the page, and takes back what was said on it: the shop may at any time.
 func (s *Assents) StopAsking(ctx context.Context, by record.Account, job int64) error {
-	return s.aboutYes(ctx, job, func(t *store.Tx, customer string) error {
+	return s.aboutYes(ctx, job, func(t *store.Tx, _ bool) error {
 		if err := t.Passports.WithdrawLinks(ctx, record.QuoteLink, job, s.Now()); err != nil {
 			return err
 		}
 		if err := t.Bills.WithdrawReplies(ctx, job, s.Now()); err != nil {
 			return err
 		}
-		for _, w := range []string{yesOf(customer), callOf(customer)} {
-			if err := t.Panes.WaitFor(ctx, job, w, ""); err != nil {
-				return err
-			}
+		if err := s.waits(ctx, t, job, "", theYes, theCall); err != nil {
+			return err
 		}
 		return t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "quote", Action: "withdrawn",
 			Said: "the page for the customer's yes was withdrawn, with what was said on it"})
 	})
 }
 
-// aboutYes changes what a job waits for, with the job locked and its change counted.
-func (s *Assents) aboutYes(ctx context.Context, job int64, f func(*store.Tx, string) error) error {
-	j, err := s.Store.Jobs.Job(ctx, job)
-	if err != nil {
-		return err
-	}
+// aboutYes changes what a job waits for, with the job locked and its change counted. f hears whether
+// the job is signed.
+func (s *Assents) aboutYes(ctx context.Context, job int64, f func(*store.Tx, bool) error) error {
 	return s.Store.Write(ctx, func(t *store.Tx) error {
-		if _, err := t.Jobs.LockJob(ctx, job); err != nil {
+		signed, err := t.Jobs.LockJob(ctx, job)
+		if err != nil {
 			return err
 		}
-		if err := f(t, j.Customer.Name); err != nil {
+		if err := f(t, signed); err != nil {
 			return err
 		}
 		return t.Jobs.TouchJob(ctx, job)
@@ -168,7 +186,7 @@ func (s *Assents) Hear(ctx context.Context, by record.Account, job int64, in Sai
 	if in.Words, err = typed.Text("words", in.Words, 500, false); err != nil {
 		return err
 	}
-	return s.aboutYes(ctx, job, func(t *store.Tx, customer string) error {
+	return s.aboutYes(ctx, job, func(t *store.Tx, signed bool) error {
 		papers, err := t.Bills.OfJob(ctx, job)
 		if err != nil {
 			return err
@@ -177,7 +195,7 @@ func (s *Assents) Hear(ctx context.Context, by record.Account, job int64, in Sai
 		if err != nil {
 			return err
 		}
-		last, q := quoteOf(papers, replies, true, false)
+		last, q := quoteOf(papers, replies, true, signed)
 		if last == nil {
 			return &record.Conflict{Says: "There is no quote yet. Write one first."}
 		}
@@ -190,25 +208,21 @@ func (s *Assents) Hear(ctx context.Context, by record.Account, job int64, in Sai
 		if err := q.Hear(price.Reply{Yes: in.Yes, Name: in.Name}, now); err != nil {
 			return err
 		}
-		return s.heard(ctx, t, by, job, customer, record.Reply{Bill: last.ID, Yes: in.Yes, Name: in.Name, Words: in.Words,
-			At: s.Now()})
+		return s.heard(ctx, t, by, job, record.Reply{Bill: last.ID, Yes: in.Yes, Name: in.Name, Words: in.Words, At: s.Now()})
 	})
 }
 
 // heard writes down what was said, and what the job waits for from now on.
-func (s *Assents) heard(ctx context.Context, t *store.Tx, by record.Account, job int64, customer string,
-	v record.Reply) error {
+func (s *Assents) heard(ctx context.Context, t *store.Tx, by record.Account, job int64, v record.Reply) error {
 	if err := t.Bills.AddReply(ctx, v, by.ID); err != nil {
 		return err
 	}
-	was, is, said := []string{yesOf(customer), callOf(customer)}, "", v.Name+" said yes to the quote"
+	was, is, said := []string{theYes, theCall}, "", v.Name+" said yes to the quote"
 	if !v.Yes {
-		was, is, said = []string{"", yesOf(customer)}, callOf(customer), v.Name+" asks for a call"
+		was, is, said = []string{"", theYes}, theCall, v.Name+" asks for a call"
 	}
-	for _, w := range was {
-		if err := t.Panes.WaitFor(ctx, job, w, is); err != nil {
-			return err
-		}
+	if err := s.waits(ctx, t, job, is, was...); err != nil {
+		return err
 	}
 	return t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: "quote",
 		Item: fmt.Sprint(v.Bill), Action: "answered", Said: said, After: v})
@@ -228,7 +242,7 @@ func (s *Assents) QuotePage(ctx context.Context, job int64) (QuotePage, error) {
 	if err != nil {
 		return QuotePage{}, err
 	}
-	last, q := quoteOf(papers, replies, true, j.Withdrawn != nil)
+	last, q := quoteOf(papers, replies, true, j.Signed || j.Withdrawn != nil)
 	if last == nil {
 		return QuotePage{}, &record.NotFound{What: "what this address opened"}
 	}

@@ -13,9 +13,6 @@ import (
 	"freshshard/internal/typed"
 )
 
-// mostOwing is how many jobs the list of what is open shows, the soonest due first.
-const mostOwing = 500
-
 // Pay writes down money that came for a job. What is given back is less than nothing, and an
 // owner's to say. Nothing is ever taken out: a slip is put right by its opposite.
 func (s *Service) Pay(ctx context.Context, by record.Account, key string, job int64, in owed.Entry) error {
@@ -99,7 +96,7 @@ func (s *Service) Owing(ctx context.Context, by record.Account) ([]record.Owing,
 	if err := people.OwnerOnly(by); err != nil {
 		return nil, err
 	}
-	all, err := s.Store.Bills.Owing(ctx, mostOwing)
+	all, err := s.Store.Bills.Owing(ctx)
 	for i := range all {
 		o := &all[i]
 		papers := []owed.Paper{{Kind: price.Invoice, Total: o.Billed, Due: o.Due}}

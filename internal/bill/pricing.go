@@ -44,6 +44,7 @@ type Owed struct {
 	Payments []owed.Payment `json:"payments" doc:"In the order in which they were written down"`
 	Payer    record.Payer   `json:"payer"`
 	Currency string         `json:"currency,omitempty"`
+	XML      bool           `json:"xml" doc:"The shop has said what an invoice in XML needs"`
 	Asked    *Asked         `json:"asked,omitempty" doc:"How the last quote stands with the customer"`
 }
 
@@ -101,7 +102,7 @@ func (s *Service) priced(ctx context.Context, job int64) (Priced, price.Job, job
 	if out.Owed, err = s.owed(ctx, job, out.Papers); err != nil {
 		return out, price.Job{}, v, err
 	}
-	if out.Asked, err = s.Yes.asked(ctx, job, out.Papers, v.Job.Withdrawn != nil); err != nil {
+	if out.Asked, err = s.Yes.asked(ctx, job, out.Papers, v.Job.Signed || v.Job.Withdrawn != nil); err != nil {
 		return out, price.Job{}, v, err
 	}
 	j := toPrice(v)
@@ -129,7 +130,7 @@ func (s *Service) owed(ctx context.Context, job int64, papers []record.Bill) (ou
 		return out, err
 	}
 	head, err := s.Store.Bills.Letterhead(ctx)
-	out.Currency = head.Currency
+	out.Currency, out.XML = head.Currency, head.Currency != "" && head.Postal.Country != ""
 	out.Account = owed.Stand(owes(papers), out.Payments, s.Now().In(s.TimeZone()))
 	return out, err
 }
@@ -421,6 +422,11 @@ func (s *Service) Write(ctx context.Context, by record.Account, key string, job 
 		id, err := t.Bills.AddBill(ctx, b, by.ID)
 		if err != nil {
 			return 0, err
+		}
+		if b.Kind == price.Quote {
+			if err := s.Yes.anew(ctx, t, job); err != nil {
+				return 0, err
+			}
 		}
 		if err := t.Search.IndexJob(ctx, b.Job); err != nil {
 			return 0, err

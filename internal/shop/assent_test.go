@@ -32,7 +32,6 @@ func TestCustomerSaysYes(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	customer := view1(t, s, id).Job.Customer.Name
 	stands := func(want price.Assent, waits string) *bill.Asked {
 		t.Helper()
 		a := priceOf(t, s, id).Asked
@@ -54,7 +53,7 @@ func TestCustomerSaysYes(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	link := stands(price.Waiting, "the yes of "+customer).Link
+	link := stands(price.Waiting, "the customer's yes").Link
 	if l, err := s.Records.Opened(ctx, record.QuoteLink, link.Token); err != nil || l.Job != id {
 		t.Fatalf("%+v %v", l, err)
 	}
@@ -72,7 +71,7 @@ func TestCustomerSaysYes(t *testing.T) {
 	if err := hear(record.Account{}, false, "Oda Marl"); err != nil {
 		t.Fatal(err)
 	}
-	stands(price.Call, "a call to "+customer+", who asks for one")
+	stands(price.Call, "a call to the customer, who asks for one")
 	for range 2 {
 		if err := hear(record.Account{}, true, "Oda Marl"); err != nil {
 			t.Fatal(err)
@@ -99,9 +98,19 @@ func TestCustomerSaysYes(t *testing.T) {
 		t.Errorf("nobody wrote it down: %+v", a.Replies[2])
 	}
 	quote()
-	stands(price.Unasked, "")
+	if a = stands(price.Unasked, ""); len(a.Replies) != 0 {
+		t.Errorf("what was said to the quote before: %+v", a.Replies)
+	}
+	if err := s.Bill.Yes.AskForYes(ctx, tor, id); err != nil {
+		t.Fatal(err)
+	}
+	if err := hear(record.Account{}, false, "Oda Marl"); err != nil {
+		t.Fatal(err)
+	}
+	quote()
+	stands(price.Waiting, "the customer's yes")
 	now = now.AddDate(0, 0, 31)
-	stands(price.Over, "")
+	stands(price.Over, "the customer's yes")
 	if f := fault.Of(hear(record.Account{}, true, "Oda Marl")); f == nil || f.Field != "yes" {
 		t.Errorf("a yes to a quote that is over: %v", f)
 	}

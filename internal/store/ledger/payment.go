@@ -28,7 +28,7 @@ func (t Tx) AddPayment(ctx context.Context, job int64, p owed.Entry, by int64, a
 // Owing lists jobs of which less or more was paid than was billed, with their last invoice, the
 // soonest due first. How they stand is still to be reckoned. Jobs without an invoice or a credit are
 // not among them: what was paid ahead is not owed.
-func (s Ledger) Owing(ctx context.Context, most int) ([]record.Owing, error) {
+func (s Ledger) Owing(ctx context.Context) ([]record.Owing, error) {
 	return database.List(ctx, s.DB, func(r *sql.Rows) (record.Owing, error) {
 		var o record.Owing
 		return o, r.Scan(&o.Job, &o.Object, &o.Customer, &o.Phone, &o.Billed, &o.Paid, &o.Number, &o.Bill, &o.Due)
@@ -39,7 +39,7 @@ FROM (SELECT job_id, SUM(total) AS billed, MAX(IF(kind = 'invoice', id, 0)) AS l
 JOIN job j ON j.id = b.job_id JOIN object o ON o.id = j.object_id JOIN customer c ON c.id = o.customer_id
 LEFT JOIN (SELECT job_id, SUM(amount) AS paid FROM payment GROUP BY job_id) p ON p.job_id = b.job_id
 LEFT JOIN bill i ON i.id = b.last AND NOT EXISTS (SELECT 1 FROM bill x WHERE x.of_id = i.id)
-WHERE b.billed <> COALESCE(p.paid, 0) ORDER BY i.due IS NULL, i.due, j.id LIMIT ?`, most)
+WHERE b.billed <> COALESCE(p.paid, 0) ORDER BY i.due IS NULL, i.due, j.id`)
 }
 
 // Received lists payments of the days from one to another, both with, with whose job they are of.

@@ -2847,7 +2847,7 @@ export interface components {
             link?: components["schemas"]["RecordLink"];
             /** @description Pictures that were put on the page */
             photos: number[];
-            /** @description What was said to the quotes of this job */
+            /** @description What was said to the last quote */
             replies: components["schemas"]["RecordReply"][];
             says: string;
             /** @enum {string} */
@@ -2904,6 +2904,8 @@ export interface components {
             says: string;
             tax: components["schemas"]["PriceAmount"];
             total: components["schemas"]["PriceAmount"];
+            /** @description The shop has said what an invoice in XML needs */
+            xml: boolean;
         };
         BillQuotePage: {
             /**
@@ -5718,6 +5720,8 @@ export interface components {
              * @description By when the last invoice is to be paid
              */
             due?: string;
+            /** @description What is open, with its sum */
+            figure: components["schemas"]["WorkingFigure"];
             /**
              * Format: int64
              * @description Days since then
@@ -6921,6 +6925,8 @@ export interface components {
              * @description By when the last invoice is to be paid
              */
             due?: string;
+            /** @description What is open, with its sum */
+            figure: components["schemas"]["WorkingFigure"];
             /** Format: int64 */
             job: number;
             /**

@@ -8,6 +8,7 @@ const shown = [
 	["adhesive day"],
 	["days"],
 	["rounds"],
+	["owing"],
 	["reminders"],
 	["cut room"],
 	["stores"],

@@ -6,6 +6,7 @@ import { usePulse } from "../../api/usePulse";
 import { Page } from "../../app/Page";
 import { TextField } from "../../parts/Field";
 import { money } from "../../parts/money";
+import { Paged } from "../../parts/Paged";
 
 /** What is open and what is to be given back, and the papers for the bookkeeper. */
 export function LedgerScreen() {
@@ -49,11 +50,11 @@ function OwingList({ owing }: { owing: Owing[] }) {
 						{money(list.reduce((n, o) => n + Math.abs(o.open), 0))}
 					</span>
 				</h2>
-				<ul className="border-t border-rule">
-					{list.map((o) => (
-						<Line key={o.job} o={o} />
-					))}
-				</ul>
+				<Paged
+					className="border-t border-rule"
+					all={[...list]}
+					row={(o) => <Line key={o.job} o={o} />}
+				/>
 			</section>
 		),
 	);

@@ -2,14 +2,12 @@ import { useChangeLetterhead, useLetterhead } from "../../api/shop";
 import type { Letterhead } from "../../api/types";
 import { Form, useFilled } from "../../form/Form";
 import { TextOf } from "../../form/fields";
+import { PostalOf, postalNames, postalOf, postalText } from "../../form/postal";
 import { Button } from "../../parts/Button";
 
 /** Where a field of the answer stands in the form. */
 const names = {
-	"postal.street": "street",
-	"postal.postcode": "postcode",
-	"postal.city": "city",
-	"postal.country": "country",
+	...postalNames,
 	"bank.holder": "holder",
 	"bank.iban": "iban",
 	"bank.bic": "bic",
@@ -25,10 +23,7 @@ export function LetterheadForm() {
 function LetterheadOf({ head }: { head: Letterhead }) {
 	const { postal, bank } = head;
 	const filled = useFilled({
-		street: postal.street ?? "",
-		postcode: postal.postcode ?? "",
-		city: postal.city ?? "",
-		country: postal.country ?? "",
+		...postalText(postal),
 		phone: head.phone ?? "",
 		mail: head.mail ?? "",
 		tax_number: head.tax_number ?? "",
@@ -45,12 +40,7 @@ function LetterheadOf({ head }: { head: Letterhead }) {
 			write={write}
 			names={names}
 			body={(f) => ({
-				postal: {
-					street: f.street,
-					postcode: f.postcode,
-					city: f.city,
-					country: f.country,
-				},
+				postal: postalOf(f),
 				phone: f.phone,
 				mail: f.mail,
 				tax_number: f.tax_number,
@@ -60,17 +50,7 @@ function LetterheadOf({ head }: { head: Letterhead }) {
 			})}
 		>
 			<h2 className="text-2xl font-semibold">On every paper</h2>
-			<TextOf label="Street and number" name="street" maxLength={120} />
-			<div className="grid grid-cols-[7rem_1fr_6rem] gap-3 max-sm:grid-cols-2">
-				<TextOf label="Postcode" name="postcode" maxLength={20} />
-				<TextOf label="Place" name="city" maxLength={80} />
-				<TextOf
-					label="Country"
-					hint="two letters"
-					name="country"
-					maxLength={2}
-				/>
-			</div>
+			<PostalOf />
 			<div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
 				<TextOf label="Phone" name="phone" inputMode="tel" maxLength={40} />
 				<TextOf label="Mail" name="mail" maxLength={120} />

@@ -5,6 +5,7 @@ import { useWho } from "../../../app/who";
 import { Form, useFilled } from "../../../form/Form";
 import { MoneyOf, PickOf, TextOf } from "../../../form/fields";
 import { Button } from "../../../parts/Button";
+import { FigureLine } from "../../../parts/FigureLine";
 import { cents, money } from "../../../parts/money";
 
 const ways: { value: Payment["way"]; label: string }[] = [
@@ -19,6 +20,7 @@ export function Paid({ view, price }: { view: View; price: Priced }) {
 	const { account } = useWho();
 	const { account: stands, payments } = price;
 	const back = stands.state === "back";
+	const owner = account.role === "owner";
 	return (
 		<section aria-label="Paid" className="flex flex-col gap-3" data-paid>
 			<h2 className="font-semibold">Paid</h2>
@@ -32,6 +34,9 @@ export function Paid({ view, price }: { view: View; price: Priced }) {
 			>
 				{stands.says}
 			</p>
+			{stands.billed !== 0 && stands.open !== 0 && (
+				<FigureLine figure={stands.figure} />
+			)}
 			{payments.length > 0 && (
 				<ul className="border-t border-rule">
 					{payments.map((p) => (
@@ -50,22 +55,25 @@ export function Paid({ view, price }: { view: View; price: Priced }) {
 					))}
 				</ul>
 			)}
-			{stands.open > 0 ? (
-				<Pay key={payments.length} view={view} open={stands.open} />
-			) : (
-				(stands.state === "nothing" || stands.state === "ahead") && (
-					<details>
-						<summary className={more}>Something is paid ahead</summary>
-						<Pay key={payments.length} view={view} open={ahead(price)} />
-					</details>
-				)
+			{stands.open > 0 && (
+				<Entry key={payments.length} view={view} due={stands.open} />
 			)}
-			{account.role === "owner" && stands.paid > 0 && (
-				<GiveBack
-					key={`back ${payments.length}`}
-					view={view}
-					cents={back ? -stands.open : 0}
-				/>
+			{(stands.state === "nothing" || stands.state === "ahead") && (
+				<details>
+					<summary className={more}>Something is paid ahead</summary>
+					<Entry key={payments.length} view={view} due={ahead(price)} />
+				</details>
+			)}
+			{owner && back && (
+				<Entry key={payments.length} view={view} due={-stands.open} back />
+			)}
+			{owner && !back && stands.paid > 0 && (
+				<details>
+					<summary className={more}>
+						Something was given back, or typed wrong
+					</summary>
+					<Entry key={payments.length} view={view} due={0} back />
+				</details>
 			)}
 		</section>
 	);
@@ -86,82 +94,63 @@ function today(): string {
 	return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
 }
 
-function Pay({ view, open }: { view: View; open: number }) {
-	const filled = useFilled({
-		cents: open > 0 ? money(open) : "",
-		way: "card",
-		day: today(),
-		note: "",
-	});
-	const write = usePay(view);
-	return (
-		<Form
-			label="One more payment"
-			filled={filled}
-			write={write}
-			body={(f) => ({
-				cents: cents(f.cents),
-				way: f.way as Payment["way"],
-				day: f.day,
-				note: f.note,
-			})}
-		>
-			<div className="grid grid-cols-2 gap-3">
-				<MoneyOf label="Was paid" name="cents" />
-				<TextOf label="On" name="day" type="date" />
-			</div>
-			<PickOf label="How it was paid" name="way" options={ways} />
-			<TextOf label="Note" name="note" maxLength={200} />
-			<div>
-				<Button type="submit" disabled={write.isPending}>
-					Write the payment down
-				</Button>
-			</div>
-		</Form>
-	);
-}
+/** What stands in the form for money that came, and for what was given back. */
+const came = {
+	label: "One more payment",
+	cents: "Was paid",
+	way: "How it was paid",
+	note: "Note",
+	key: "Write the payment down",
+};
+const gone = {
+	label: "Given back",
+	cents: "Was given back",
+	way: "How it was given back",
+	note: "Why",
+	key: "Write down what was given back",
+};
 
-/** An owner gives back: a slip, or what was paid for what was taken back. */
-function GiveBack({ view, cents: due }: { view: View; cents: number }) {
+/** Money that came or was given back, with what is usual of it filled in. */
+function Entry({
+	view,
+	due,
+	back = false,
+}: {
+	view: View;
+	due: number;
+	back?: boolean;
+}) {
+	const says = back ? gone : came;
 	const filled = useFilled({
 		cents: due > 0 ? money(due) : "",
-		way: "bank",
+		way: back ? "bank" : "card",
 		day: today(),
 		note: "",
 	});
 	const write = usePay(view);
-	const form = (
+	return (
 		<Form
-			label="Given back"
+			label={says.label}
 			filled={filled}
 			write={write}
 			body={(f) => ({
-				cents: -cents(f.cents),
+				cents: back ? -cents(f.cents) : cents(f.cents),
 				way: f.way as Payment["way"],
 				day: f.day,
 				note: f.note,
 			})}
 		>
 			<div className="grid grid-cols-2 gap-3">
-				<MoneyOf label="Was given back" name="cents" />
+				<MoneyOf label={says.cents} name="cents" />
 				<TextOf label="On" name="day" type="date" />
 			</div>
-			<PickOf label="How it was given back" name="way" options={ways} />
-			<TextOf label="Why" name="note" maxLength={200} />
+			<PickOf label={says.way} name="way" options={ways} />
+			<TextOf label={says.note} name="note" maxLength={200} />
 			<div>
 				<Button type="submit" disabled={write.isPending}>
-					Write down what was given back
+					{says.key}
 				</Button>
 			</div>
 		</Form>
-	);
-	if (due > 0) return form;
-	return (
-		<details>
-			<summary className={more}>
-				Something was given back, or typed wrong
-			</summary>
-			{form}
-		</details>
 	);
 }

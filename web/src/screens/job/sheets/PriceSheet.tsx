@@ -314,7 +314,7 @@ function Papers({ view, price }: { view: View; price: Priced }) {
 								</span>
 								<strong>{money(p.total)}</strong>
 							</a>
-							{p.kind !== "quote" && (
+							{price.xml && p.kind !== "quote" && (
 								<a
 									className="min-h-12 content-center underline underline-offset-4"
 									href={`/api/jobs/${view.job.id}/bills/${p.id}/bill.xml`}

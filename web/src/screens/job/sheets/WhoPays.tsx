@@ -2,14 +2,13 @@ import { usePayer } from "../../../api/price";
 import type { Priced, View } from "../../../api/types";
 import { Form, useFilled } from "../../../form/Form";
 import { TextOf } from "../../../form/fields";
+import {
+	PostalOf,
+	postalNames,
+	postalOf,
+	postalText,
+} from "../../../form/postal";
 import { Button } from "../../../parts/Button";
-
-const names = {
-	"postal.street": "street",
-	"postal.postcode": "postcode",
-	"postal.city": "city",
-	"postal.country": "country",
-};
 
 /** Who pays, where that is more than a name and a phone. */
 export function WhoPays({ view, price }: { view: View; price: Priced }) {
@@ -33,10 +32,7 @@ function PayerForm({ view, price }: { view: View; price: Priced }) {
 	const { payer } = price;
 	const filled = useFilled({
 		name: payer.name ?? "",
-		street: payer.postal.street ?? "",
-		postcode: payer.postal.postcode ?? "",
-		city: payer.postal.city ?? "",
-		country: payer.postal.country ?? "",
+		...postalText(payer.postal),
 		mail: payer.mail ?? "",
 		tax_number: payer.tax_number ?? "",
 		tax_free: payer.tax_free ?? "",
@@ -48,10 +44,14 @@ function PayerForm({ view, price }: { view: View; price: Priced }) {
 			label="Who pays"
 			filled={filled}
 			write={write}
-			names={names}
-			body={({ street, postcode, city, country, ...f }) => ({
-				...f,
-				postal: { street, postcode, city, country },
+			names={postalNames}
+			body={(f) => ({
+				name: f.name,
+				mail: f.mail,
+				tax_number: f.tax_number,
+				tax_free: f.tax_free,
+				reference: f.reference,
+				postal: postalOf(f),
 				version: payer.version,
 			})}
 		>
@@ -61,17 +61,7 @@ function PayerForm({ view, price }: { view: View; price: Priced }) {
 				name="name"
 				maxLength={120}
 			/>
-			<TextOf label="Street and number" name="street" maxLength={120} />
-			<div className="grid grid-cols-[7rem_1fr_6rem] gap-3 max-sm:grid-cols-2">
-				<TextOf label="Postcode" name="postcode" maxLength={20} />
-				<TextOf label="Place" name="city" maxLength={80} />
-				<TextOf
-					label="Country"
-					hint="two letters"
-					name="country"
-					maxLength={2}
-				/>
-			</div>
+			<PostalOf />
 			<div className="grid grid-cols-2 gap-3">
 				<TextOf
 					label="Their own number"
