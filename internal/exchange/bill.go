@@ -127,11 +127,13 @@ func (t sheet) billed(b record.Bill) {
 	}
 	t.p.Line(margin, t.p.GetY(), pageW-margin, t.p.GetY())
 	t.p.Ln(1)
-	row("", "Without tax", "", "", money.Text(b.Net))
-	if b.Payer != nil && b.Payer.TaxFree != "" && b.Basis == 0 {
-		row("", "No tax: "+b.Payer.TaxFree, "", "", money.Text(b.Tax))
-	} else {
+	// A shop that has said no tax is not said to ask for none of it.
+	switch {
+	case b.Basis > 0:
+		row("", "Without tax", "", "", money.Text(b.Net))
 		row("", "Tax, "+price.Percent(b.Basis), "", "", money.Text(b.Tax))
+	case b.Payer != nil && b.Payer.TaxFree != "":
+		row("", "No tax: "+b.Payer.TaxFree, "", "", money.Text(b.Tax))
 	}
 	if b.Had > 0 {
 		row("", "In all", "", "", money.Text(b.Total))
@@ -147,12 +149,15 @@ func (t sheet) billed(b record.Bill) {
 // toPay says how an invoice is paid, with a code that a bank's program reads where it is in euro.
 func (t sheet) toPay(b record.Bill) error {
 	cents := b.Total - b.Had
-	if b.Kind != price.Invoice || cents <= 0 || b.From == nil {
+	if b.Kind != price.Invoice || cents <= 0 {
 		return nil
 	}
 	t.p.Ln(2)
 	if b.Due != nil {
 		t.line(10, "B", "To be paid by "+b.Due.In(t.zone).Format("2 January 2006")+".")
+	}
+	if b.From == nil {
+		return nil
 	}
 	to := b.From.Bank
 	if to.IBAN == "" {

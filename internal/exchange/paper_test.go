@@ -76,13 +76,15 @@ func TestInvoiceOnPaper(t *testing.T) {
 		}
 	}
 	bare := owedBill()
-	bare.From, bare.Had = nil, 0
+	bare.From, bare.Had, bare.Basis, bare.Tax, bare.Total = nil, 0, 0, 0, bare.Net
 	w.Reset()
 	if err := Bill(w, s, bare, "", time.UTC); err != nil {
 		t.Fatal(err)
 	}
-	text = textOf(t, w.Bytes())
-	for _, not := range []string{"IBAN", "Tax number", "Paid before", "bank's", "EUR"} {
+	if text = textOf(t, w.Bytes()); !strings.Contains(text, "To be paid by 14 April 2027") {
+		t.Errorf("by when it is to be paid is not on it: %q", text)
+	}
+	for _, not := range []string{"IBAN", "Tax", "tax", "Paid before", "bank's", "EUR"} {
 		if strings.Contains(text, not) {
 			t.Errorf("%q is on a paper of a shop that said nothing: %q", not, text)
 		}

@@ -117,10 +117,20 @@ function Sums({ q }: { q: Quote }) {
 				))}
 			</ul>
 			<dl className="mt-1 grid grid-cols-[1fr_auto] gap-x-4">
-				<dt>Without tax</dt>
-				<dd className="font-figure text-right">{money(bill.net)}</dd>
-				<dt>{q.tax_free ? `No tax: ${q.tax_free}` : "Tax"}</dt>
-				<dd className="font-figure text-right">{money(bill.tax)}</dd>
+				{bill.basis > 0 && (
+					<>
+						<dt>Without tax</dt>
+						<dd className="font-figure text-right">{money(bill.net)}</dd>
+						<dt>Tax, {money(bill.basis)} %</dt>
+						<dd className="font-figure text-right">{money(bill.tax)}</dd>
+					</>
+				)}
+				{bill.basis === 0 && q.tax_free && (
+					<>
+						<dt>No tax: {q.tax_free}</dt>
+						<dd className="font-figure text-right">{money(0)}</dd>
+					</>
+				)}
 				<dt className="text-2xl font-semibold">In all</dt>
 				<dd className="font-figure text-right text-2xl font-semibold">
 					{money(bill.total)}
