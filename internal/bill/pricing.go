@@ -423,19 +423,24 @@ func (s *Service) Write(ctx context.Context, by record.Account, key string, job 
 		if err != nil {
 			return 0, err
 		}
-		if b.Kind == price.Quote {
-			if err := s.Yes.anew(ctx, t, job); err != nil {
-				return 0, err
-			}
-		}
-		if err := t.Search.IndexJob(ctx, b.Job); err != nil {
-			return 0, err
-		}
-		return id, t.Trail.Audit(ctx, store.Change{Job: job, Account: by.ID, At: s.Now(), Noun: string(b.Kind),
-			Item:   fmt.Sprint(id),
-			Action: "written", Said: fmt.Sprintf("%s over %s", b.Kind, money.Text(b.Total)), After: b})
+		return id, s.written(ctx, t, by, b, id)
 	})
 	return err
+}
+
+// written is what follows from a paper: a quote is asked about anew, it is found by its words, and it
+// stands in the trail.
+func (s *Service) written(ctx context.Context, t *store.Tx, by record.Account, b record.Bill, id int64) error {
+	if b.Kind == price.Quote {
+		if err := s.Yes.anew(ctx, t, b.Job); err != nil {
+			return err
+		}
+	}
+	if err := t.Search.IndexJob(ctx, b.Job); err != nil {
+		return err
+	}
+	return t.Trail.Audit(ctx, store.Change{Job: b.Job, Account: by.ID, At: s.Now(), Noun: string(b.Kind),
+		Item: fmt.Sprint(id), Action: "written", Said: fmt.Sprintf("%s over %s", b.Kind, money.Text(b.Total)), After: b})
 }
 
 // fill is what a paper says.

@@ -59,8 +59,11 @@ func (w *dayWork) takes(book int, family, place string) (int, string) {
 		return took, fmt.Sprintf("%d min by the book, × %.2f as the shop works; this way of holding was not timed here yet",
 			book, factor)
 	}
-	return took, fmt.Sprintf("%d min by the book, × %.2f as this way of holding took here, %d times timed", book, factor,
-		seen)
+	times := "once"
+	if seen > 1 {
+		times = fmt.Sprintf("%d times", seen)
+	}
+	return took, fmt.Sprintf("%d min by the book, × %.2f as this way of holding took here, timed %s", book, factor, times)
 }
 
 // mostCame is how many deliveries are looked at.

@@ -44,10 +44,10 @@ export function Suppliers() {
 				{(all.data ?? []).map((v) => (
 					<li
 						key={v.id}
-						className="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-1"
+						className="grid grid-cols-[1fr_auto] items-center gap-x-4 border-b border-rule py-1 max-sm:grid-cols-1"
 						data-supplier={v.name}
 					>
-						<span className="min-w-0">
+						<span className="min-w-0 break-words">
 							<strong>{v.name}</strong>{" "}
 							<span className="text-ink-2">
 								{[kinds[v.kind], v.phone, v.mail, asked(v)]
