@@ -59,11 +59,8 @@ func (w *dayWork) takes(book int, family, place string) (int, string) {
 		return took, fmt.Sprintf("%d min by the book, × %.2f as the shop works; this way of holding was not timed here yet",
 			book, factor)
 	}
-	times := "once"
-	if seen > 1 {
-		times = fmt.Sprintf("%d times", seen)
-	}
-	return took, fmt.Sprintf("%d min by the book, × %.2f as this way of holding took here, timed %s", book, factor, times)
+	return took, fmt.Sprintf("%d min by the book, × %.2f as this way of holding took here; jobs timed: %d", book, factor,
+		seen)
 }
 
 // mostCame is how many deliveries are looked at.

@@ -233,7 +233,7 @@ func TestDaysLearn(t *testing.T) {
 	steps, _ := stepsOf(d, ids[3])
 	for _, st := range steps {
 		took := int(st.To.Sub(st.From).Minutes())
-		if !strings.Contains(st.Takes, "timed 3 times") || !strings.Contains(st.Takes, "by the book") {
+		if !strings.Contains(st.Takes, "timed: 3") || !strings.Contains(st.Takes, "by the book") {
 			t.Errorf("%s: %q", st.Title, st.Takes)
 		}
 		before += took
